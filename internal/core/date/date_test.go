@@ -1,0 +1,47 @@
+package date
+
+import (
+	"testing"
+	"time"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+	"pgregory.net/rapid"
+)
+
+func TestParseRefusesWhatTheCalendarDoesNotHave(t *testing.T) {
+	for _, bad := range []string{"2025-02-29", "2025-13-01", "1 May 2025", "2025-5-1", ""} {
+		_, err := Parse(bad)
+		require.Error(t, err, bad)
+		assert.Contains(t, err.Error(), bad)
+	}
+}
+
+// Gregorian leap years: ISO 8601 (published).
+func TestLeapDays(t *testing.T) {
+	assert.Equal(t, "2024-02-29", MustParse("2024-02-28").AddDays(1).String())
+	assert.Equal(t, "2100-03-01", MustParse("2100-02-28").AddDays(1).String())
+	assert.Equal(t, "2025-03-01", MustParse("2024-02-29").AddYears(1).String())
+}
+
+func TestDaysAreCalendarDaysThroughTheYear(t *testing.T) {
+	rapid.Check(t, func(t *rapid.T) {
+		d := New(2020, time.January, rapid.IntRange(1, 4000).Draw(t, "day"))
+		n := rapid.IntRange(-2000, 2000).Draw(t, "n")
+		if got := d.AddDays(n).Sub(d); got != n {
+			t.Fatalf("%v and %d days are %d apart", d, n, got)
+		}
+	})
+}
+
+func TestLatestWorkingDay(t *testing.T) {
+	monday := MustParse("2026-11-23")
+	weekend := WeekdaysOf(time.Saturday, time.Sunday)
+	got, ok := weekend.LatestIn(monday, monday.AddDays(8))
+	assert.True(t, ok)
+	assert.Equal(t, "2026-11-29", got.String())
+	_, ok = weekend.LatestIn(monday, monday.AddDays(3))
+	assert.False(t, ok, "no weekend day from Tuesday to Thursday")
+	assert.Equal(t, "2026-11-28", weekend.FirstAfter(monday).String())
+	assert.Equal(t, []string{"sat", "sun"}, weekend.Names())
+}

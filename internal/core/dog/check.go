@@ -1,0 +1,128 @@
+package dog
+
+import (
+	"fmt"
+	"strings"
+	"unicode/utf8"
+
+	"fribbet/internal/core/date"
+	"fribbet/internal/core/due"
+	"fribbet/internal/core/fault"
+	"fribbet/internal/core/nail"
+)
+
+// Check returns the fields of a profile that cannot be, under the contract's names, as seen
+// from today; nil when it is sound.
+func (d Dog) Check(today date.Date) fault.Fields {
+	var f fault.Fields
+	if n := utf8.RuneCountInString(strings.TrimSpace(d.Name)); n == 0 || n > mostName {
+		f.Add("name", fmt.Sprintf("%d letters", n), fmt.Sprintf("must have from 1 to %d letters", mostName))
+	}
+	born := d.Birth.Date
+	switch {
+	case born.After(today):
+		f.Add("birth_date", born, "must not lie in the future")
+	case born.Before(today.AddYears(-oldestYears)):
+		f.Add("birth_date", born, fmt.Sprintf("must lie within the last %d years", oldestYears))
+	}
+	d.checkWeights(&f, today)
+	f.Range("pavement_km_week", d.Pavement, 0, mostPavement, "km a week")
+	f.Range("wished_gap_mm", d.WishedGap, 0, due.MostWishedGap, "mm")
+	if d.Rhythm.Days() == 0 {
+		f.Add("rhythm", d.Rhythm, fmt.Sprintf("must be one of %v", due.Rhythms()))
+	}
+	if d.Workdays == 0 {
+		f.Add("working_weekdays", "none", "must name at least one day")
+	}
+	if len(d.Nails) == 0 {
+		f.Add("nails", "none", "must hold at least one nail")
+	}
+	seen := map[nail.Code]bool{}
+	for i, n := range d.Nails {
+		if seen[n.Code] {
+			f.Add(fmt.Sprintf("nails[%d].code", i), n.Code, "must be there once")
+		}
+		seen[n.Code] = true
+	}
+	return f
+}
+
+func (d Dog) checkWeights(f *fault.Fields, today date.Date) {
+	if len(d.Weights) == 0 {
+		f.Add("weights", "none", "must hold at least one weight")
+	}
+	seen := map[date.Date]bool{}
+	for i, w := range d.Weights {
+		at := fmt.Sprintf("weights[%d]", i)
+		f.Range(at+".kg", w.Kg, due.LeastWeight, due.MostWeight, "kg")
+		switch {
+		case w.On.After(today):
+			f.Add(at+".on", w.On, "must not lie in the future")
+		case w.On.Before(d.Birth.Date):
+			f.Add(at+".on", w.On, "must not lie before the dog's birth")
+		case seen[w.On]:
+			f.Add(at+".on", w.On, "must be there once: one weight a day")
+		}
+		seen[w.On] = true
+	}
+}
+
+// Check returns the fields of a sitting that cannot be for this dog; nil when it is sound.
+func (s Sitting) Check(d Dog, today date.Date) fault.Fields {
+	var f fault.Fields
+	switch {
+	case s.On.After(today):
+		f.Add("on", s.On, "must not lie in the future")
+	case s.On.Before(d.Birth.Date):
+		f.Add("on", s.On, fmt.Sprintf("must not lie before the dog's birth, %s", d.Birth.Date))
+	}
+	if n := utf8.RuneCountInString(s.Note); n > mostNote {
+		f.Add("note", fmt.Sprintf("%d letters", n), fmt.Sprintf("must have at most %d letters", mostNote))
+	}
+	if len(s.Records) == 0 {
+		f.Add("records", "none", "must hold at least one nail")
+	}
+	seen := map[nail.Code]bool{}
+	for i, r := range s.Records {
+		one := r.check()
+		if _, has := d.Nail(r.Code); !has {
+			one.Add("code", r.Code, d.Name+" does not have this nail")
+		}
+		if seen[r.Code] {
+			one.Add("code", r.Code, "must be there once in a sitting")
+		}
+		seen[r.Code] = true
+		f.Under(fmt.Sprintf("records[%d]", i), one)
+	}
+	return f
+}
+
+func (r Record) check() fault.Fields {
+	var f fault.Fields
+	inRange := func(name string, v *float64, low, high float64) {
+		if v != nil {
+			f.Range(name, *v, low, high, "mm")
+		}
+	}
+	inRange("length_before_mm", r.LengthBefore, 1, mostLength)
+	inRange("length_after_mm", r.LengthAfter, 1, mostLength)
+	inRange("gap_before_mm", r.GapBefore, 0, mostGap)
+	inRange("gap_after_mm", r.GapAfter, 0, mostGap)
+	inRange("spare_left_mm", r.SpareLeft, 0, mostLength)
+	for i, c := range r.Cuts {
+		f.Range(fmt.Sprintf("cuts_mm[%d]", i), c, leastRecord, mostLength, "mm")
+	}
+	if len(r.Cuts) > mostCuts {
+		f.Add("cuts_mm", fmt.Sprintf("%d cuts", len(r.Cuts)), fmt.Sprintf("must be at most %d cuts", mostCuts))
+	}
+	if b, a := r.LengthBefore, r.LengthAfter; b != nil && a != nil && *a > *b {
+		f.Add("length_after_mm", *a, fmt.Sprintf("must not be more than the length before, %g mm", *b))
+	}
+	if b := r.LengthBefore; b != nil && len(f) == 0 && r.Removed() >= *b {
+		f.Add("cuts_mm", fmt.Sprintf("%g mm together", r.Removed()), fmt.Sprintf("must be less than the length before, %g mm", *b))
+	}
+	if r.Blood && len(r.Cuts) == 0 {
+		f.Add("cuts_mm", "none", "must hold the cut that bled")
+	}
+	return f
+}

@@ -1,0 +1,98 @@
+// Package dog joins what is known of one dog: its profile, its nails, its sittings. From them
+// it reads each nail on any day, plans the next trim and sets the next date.
+package dog
+
+import (
+	"slices"
+
+	"fribbet/internal/core/date"
+	"fribbet/internal/core/due"
+	"fribbet/internal/core/growth"
+	"fribbet/internal/core/nail"
+)
+
+// Birth is when a dog was born, or about when.
+type Birth struct {
+	Date      date.Date
+	Estimated bool // reckoned from an age that somebody guessed
+}
+
+// Weight is one weighing.
+type Weight struct {
+	On date.Date
+	Kg float64
+}
+
+// Coat is the hair on the feet: it decides what must be cleared away before a tool spins.
+type Coat string
+
+const (
+	ShortCoat Coat = "short"
+	LongCoat  Coat = "long"
+)
+
+// Nail is one nail that the dog has.
+type Nail struct {
+	Code   nail.Code
+	State  nail.State
+	Colour nail.Colour
+	Shape  nail.Shape
+}
+
+// Dog is what its keeper tells about it.
+type Dog struct {
+	Name      string
+	Birth     Birth
+	Weights   []Weight // oldest first, at least one
+	FootCoat  Coat
+	Pavement  float64 // km walked on pavement a week
+	Rhythm    due.Rhythm
+	Workdays  date.Weekdays // the days on which its keeper trims
+	WishedGap float64       // floor gap at which it is due, mm
+	Nails     []Nail        // in the order of nail.All; a nail that is not there is not listed
+}
+
+// StandardNails is what most dogs have, nothing yet known of colour.
+func StandardNails() []Nail {
+	var nails []Nail
+	for _, c := range nail.All() {
+		if c.Standard() {
+			nails = append(nails, Nail{c, nail.Sound, nail.Unknown, nail.Usual})
+		}
+	}
+	return nails
+}
+
+// BornAbout is the birth of a dog that somebody takes for so many years old on a day.
+func BornAbout(years float64, on date.Date) Birth {
+	const daysPerYear = 365.25
+	return Birth{Date: on.AddDays(-int(years * daysPerYear)), Estimated: true}
+}
+
+// Nail returns the dog's nail of that code, and whether it has it.
+func (d Dog) Nail(code nail.Code) (Nail, bool) {
+	i := slices.IndexFunc(d.Nails, func(n Nail) bool { return n.Code == code })
+	if i < 0 {
+		return Nail{}, false
+	}
+	return d.Nails[i], true
+}
+
+// WeightOn is the last weighing on or before the day, kg; before the first one, the first.
+func (d Dog) WeightOn(day date.Date) float64 {
+	kg := d.Weights[0].Kg
+	for _, w := range d.Weights {
+		if !w.On.After(day) {
+			kg = w.Kg
+		}
+	}
+	return kg
+}
+
+// AgeWeeks is the dog's age on the day.
+func (d Dog) AgeWeeks(day date.Date) float64 { return float64(day.Sub(d.Birth.Date)) / 7 }
+
+// RateOn is how fast a nail grows on the day: assumed from age, size and walking.
+func (d Dog) RateOn(code nail.Code, day date.Date) growth.Rate {
+	return growth.Assumed(d.AgeWeeks(day), d.WeightOn(day)).Net(code.Group(), d.Pavement)
+}

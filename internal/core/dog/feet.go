@@ -1,0 +1,169 @@
+package dog
+
+import (
+	"math"
+	"slices"
+
+	"fribbet/internal/core/claw"
+	"fribbet/internal/core/date"
+	"fribbet/internal/core/nail"
+	"fribbet/internal/core/quick"
+)
+
+// Source says where a number came from.
+type Source string
+
+const (
+	Measured Source = "measured" // with a tool or by eye, carried forward by growth and cuts
+	Learnt   Source = "learnt"   // from what this dog's sittings showed
+	Assumed  Source = "assumed"  // for a dog of this age, size and walking
+)
+
+// Feet is all of a dog's nails as its sittings left them.
+type Feet struct {
+	dog  Dog
+	on   date.Date // of the last sitting; zero when there was none
+	toes []toe
+}
+
+// toe is one nail as its own last record left it.
+type toe struct {
+	Nail
+	on           date.Date // of that record; zero when there is none
+	claw         claw.Claw
+	stood        claw.Claw // the nail when its gap was last known, which fixes the toe's height
+	stoodGap     float64   // that gap, mm
+	lengthSD     float64
+	lengthSource Source
+	gapSD        float64
+	gapSource    Source
+	spare        quick.Spare
+	spareSource  Source
+	bled         bool
+}
+
+// FeetAfter folds a dog's sittings, in any order, into its feet.
+func FeetAfter(d Dog, sittings []Sitting) Feet {
+	ordered := slices.Clone(sittings)
+	slices.SortStableFunc(ordered, func(a, b Sitting) int { return a.On.Sub(b.On) })
+	f := Feet{dog: d}
+	for _, n := range d.Nails {
+		f.toes = append(f.toes, newToe(d, n, d.Weights[len(d.Weights)-1].On))
+	}
+	for _, s := range ordered {
+		f.on = s.On
+		for i := range f.toes {
+			for _, r := range s.Records {
+				if r.Code == f.toes[i].Code {
+					f.toes[i] = f.toes[i].after(d, s.On, r)
+				}
+			}
+		}
+	}
+	return f
+}
+
+// newToe is a nail that nobody has measured: of the usual form for the dog's size, and just
+// touching the floor, as an untrimmed nail is taken to.
+func newToe(d Dog, n Nail, day date.Date) toe {
+	c := claw.Assumed(n.Code, n.Shape, d.WeightOn(day))
+	return toe{
+		Nail: n, claw: c, stood: c, stoodGap: claw.TouchGap,
+		lengthSD: assumedLengthShare * c.Length, lengthSource: Assumed,
+		gapSD: assumedGapSD, gapSource: Assumed,
+		spare: quick.Assumed(c.Length), spareSource: Assumed,
+	}
+}
+
+// after is the toe once the record's trim is done.
+func (t toe) after(d Dog, on date.Date, r Record) toe {
+	if t.on.IsZero() {
+		t = newToe(d, t.Nail, on)
+	}
+	now := t.at(d, on)
+	form := claw.Assumed(t.Code, t.Shape, d.WeightOn(on))
+	before, after := now.length, 0.0
+	removed := r.Removed()
+	switch {
+	case r.LengthAfter != nil:
+		after, before = *r.LengthAfter, *r.LengthAfter+removed // the cuts, or both lengths: the same sum
+	case r.LengthBefore != nil:
+		before, after = *r.LengthBefore, *r.LengthBefore-removed
+	default:
+		after = before - removed
+	}
+	after = math.Max(after, leastLeft*before) // an assumed length may be shorter than what came off
+	t.lengthSD = now.lengthSD
+	if r.LengthAfter != nil || r.LengthBefore != nil {
+		t.lengthSD, t.lengthSource = caliperSD, Measured
+	}
+	t.stand(form, before, after, r)
+	t.belief(now, before, removed, r)
+	t.on, t.bled = on, r.Blood
+	return t
+}
+
+// stand notes the trimmed nail and, when a gap was measured, how high it stood: the one after
+// the trim speaks before the one before it.
+func (t *toe) stand(form claw.Claw, before, after float64, r Record) {
+	t.claw = form.WithLength(after)
+	switch {
+	case r.GapAfter != nil:
+		t.stood, t.stoodGap = t.claw, *r.GapAfter
+	case r.GapBefore != nil:
+		t.stood, t.stoodGap = form.WithLength(before), *r.GapBefore
+	default:
+		return
+	}
+	t.gapSD, t.gapSource = feelerSD, Measured
+}
+
+// stance is the nail on the floor as its last record left it: a toe keeps its coat line's height.
+func (t toe) stance() claw.Stance {
+	return t.claw.AtCoatHeight(t.stood.AtGap(t.stoodGap).CoatHeight())
+}
+
+// belief is what the trim showed of the quick.
+func (t *toe) belief(now nailNow, before, removed float64, r Record) {
+	spare := now.spare
+	if t.on.IsZero() {
+		spare = quick.Assumed(before)
+	}
+	switch {
+	case r.Blood:
+		t.spare, t.spareSource = quick.Bled(r.Cuts[len(r.Cuts)-1]), Measured
+		return
+	case removed > 0:
+		spare, t.spareSource = spare.CutDry(removed), Learnt
+	}
+	if r.SpareLeft != nil {
+		spare, t.spareSource = spare.Seen(*r.SpareLeft), Measured
+	}
+	t.spare = spare
+}
+
+// nailNow is a toe's nail on a later day.
+type nailNow struct {
+	grown, grownSD   float64 // since the last record, mm
+	length, lengthSD float64
+	spare            quick.Spare
+}
+
+// at is the toe's nail on a day not before its last record.
+func (t toe) at(d Dog, day date.Date) nailNow {
+	if t.on.IsZero() {
+		return nailNow{length: t.claw.Length, lengthSD: t.lengthSD, spare: t.spare}
+	}
+	weeks := float64(day.Sub(t.on)) / 7
+	rate := d.RateOn(t.Code, t.on)
+	most := longest * claw.Assumed(t.Code, t.Shape, d.WeightOn(day)).Length
+	grown, sd := math.Min(rate.Mean*weeks, math.Max(0, most-t.claw.Length)), rate.SD*weeks
+	return nailNow{
+		grown: grown, grownSD: sd,
+		length: t.claw.Length + grown, lengthSD: math.Hypot(t.lengthSD, sd),
+		spare: quick.NewDrift(rate.Mean, rate.SD, claw.SizeFactor(d.WeightOn(t.on))).After(t.spare, weeks),
+	}
+}
+
+// torn tells whether the nail is a veterinarian's matter and not to be trimmed.
+func (t toe) torn() bool { return t.State == nail.Torn }

@@ -1,0 +1,51 @@
+package dog
+
+import (
+	"math"
+
+	"fribbet/internal/core/date"
+	"fribbet/internal/core/due"
+)
+
+// Next is the dog's next sitting.
+type Next struct {
+	due.Next
+	Reason string // the deciding rule in a few words
+}
+
+// Next sets the date of the next sitting, leaving margin mm in front of the quick. There is
+// none when the dog has not had a sitting, or no nail that may be trimmed.
+func (f Feet) Next(margin float64) (Next, bool, error) {
+	if f.on.IsZero() {
+		return Next{}, false, nil
+	}
+	trim := due.Trim{
+		On: f.on, Rhythm: f.dog.Rhythm, Workdays: f.dog.Workdays,
+		Weight: f.dog.WeightOn(f.on), Margin: margin,
+	}
+	for _, t := range f.toes {
+		if !t.torn() {
+			trim.Nails = append(trim.Nails, t.asLeft(f.dog, f.on))
+		}
+	}
+	if len(trim.Nails) == 0 {
+		return Next{}, false, nil
+	}
+	next, err := due.After(trim)
+	if err != nil {
+		return Next{}, false, err
+	}
+	return Next{next, trim.Reason(next)}, true, nil
+}
+
+// asLeft is the nail at the end of the dog's last sitting, which may be later than its own.
+func (t toe) asLeft(d Dog, day date.Date) due.Nail {
+	now := t.at(d, day)
+	return due.Nail{
+		Code: t.Code, Claw: t.claw.Grown(now.grown),
+		Gap:       math.Max(0, t.stance().GapAfterGrowth(now.grown)),
+		WishedGap: d.WishedGap,
+		Rate:      d.RateOn(t.Code, day),
+		Spare:     math.Min(now.length, now.spare.Mean),
+	}
+}

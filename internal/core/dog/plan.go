@@ -1,0 +1,69 @@
+package dog
+
+import (
+	"math"
+
+	"fribbet/internal/core/date"
+	"fribbet/internal/core/nail"
+)
+
+// Planned is what a routine trim takes off one nail.
+type Planned struct {
+	Reading
+	Cuts []float64 // slivers, mm; none when the nail is left
+	Why  string
+}
+
+// Plan is today's routine trim. A nail loses what has grown since its last trim and one sliver
+// more, so that a long nail comes back little by little; but it keeps margin mm in front of
+// the quick, and beyond a first sliver nothing is planned past the near end of the quick's
+// range. A nail never trimmed here loses one sliver at most: what its face shows decides the
+// rest. A nail that would stay clear of the floor for the dog's whole rhythm is left.
+func (f Feet) Plan(day date.Date, margin float64) []Planned {
+	plan := make([]Planned, len(f.toes))
+	for i, r := range f.On(day) {
+		take, why := f.take(r, f.toes[i].at(f.dog, day).grown, margin)
+		plan[i] = Planned{r, slivers(take), why}
+	}
+	return plan
+}
+
+// take is how much of a nail comes off, mm, and why.
+func (f Feet) take(r Reading, grown, margin float64) (float64, string) {
+	free := r.Spare.Value - margin
+	weeksClear := (r.ToFloor - f.dog.WishedGap) / r.Rate.Mean
+	switch {
+	case r.State == nail.Torn:
+		return 0, "torn: a veterinarian looks first"
+	case r.InSkin():
+		return 0, "may touch the skin: a professional or a veterinarian"
+	case free < leastCut:
+		return 0, "nothing to take yet"
+	case !r.Code.Dewclaw() && weeksClear > f.dog.Rhythm.Days()/7:
+		return 0, "stays clear of the floor: can wait"
+	case r.Trimmed.IsZero():
+		return math.Min(sliver, free), "first time here: one sliver, then look at the face"
+	}
+	limit, why := math.Max(sliver, r.Spare.Low), "as far as the quick's range allows"
+	if free < limit {
+		limit, why = free, "as far as the quick allows"
+	}
+	if wanted := grown + sliver; wanted < limit {
+		return wanted, "what has grown, and one sliver more"
+	}
+	return limit, why
+}
+
+// slivers parts what is to come off, rounded down to the least cut, into thin cuts.
+func slivers(take float64) []float64 {
+	const hair = 1e-9
+	var cuts []float64
+	left := math.Floor(take/leastCut+hair) * leastCut
+	for ; left >= sliver; left -= sliver {
+		cuts = append(cuts, sliver)
+	}
+	if left >= leastCut {
+		cuts = append(cuts, left)
+	}
+	return cuts
+}

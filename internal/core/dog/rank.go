@@ -1,0 +1,46 @@
+package dog
+
+import "math"
+
+// Rank is the picture of all nails side by side, in mm: every nail hangs from its own coat
+// line so that its end is as far above the one floor line as it has growth left.
+type Rank struct {
+	Floor float64 // depth of the floor line below the top line
+	Bars  []Bar   // in the order of the dog's nails
+}
+
+// Bar is one nail in the rank.
+type Bar struct {
+	Reading
+	Top        float64 // depth of the coat line below the top line
+	Quick      float64 // length of the quick
+	QuickShort float64 // the quick if the spare is at the high end of its range
+	QuickLong  float64 // the quick if the spare is at the low end
+}
+
+// RankOf lays out readings of one day.
+func RankOf(readings []Reading) Rank {
+	var r Rank
+	for _, n := range readings {
+		r.Floor = math.Max(r.Floor, n.drop())
+	}
+	for _, n := range readings {
+		bar := Bar{
+			Reading: n, Quick: n.Length.Value - n.Spare.Value,
+			QuickShort: n.Length.Value - n.Spare.High, QuickLong: n.Length.Value - n.Spare.Low,
+		}
+		if !n.Code.Dewclaw() {
+			bar.Top = r.Floor - n.drop()
+		}
+		r.Bars = append(r.Bars, bar)
+	}
+	return r
+}
+
+// drop is how deep below its coat line the nail's floor lies, mm; its own length where it has no floor.
+func (r Reading) drop() float64 {
+	if math.IsInf(r.ToFloor, 1) {
+		return r.Length.Value
+	}
+	return r.Length.Value + r.ToFloor
+}

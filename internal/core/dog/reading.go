@@ -1,0 +1,76 @@
+package dog
+
+import (
+	"math"
+
+	"fribbet/internal/core/claw"
+	"fribbet/internal/core/date"
+	"fribbet/internal/core/growth"
+)
+
+// Estimate is a number in mm with its middle 90 % and where it came from.
+type Estimate struct {
+	Value, Low, High float64
+	Source           Source
+}
+
+// Reading is one nail on one day.
+type Reading struct {
+	Nail
+	Length  Estimate
+	Gap     Estimate // to the floor; a dewclaw has none
+	Spare   Estimate
+	Rate    growth.Rate
+	ToFloor float64 // growth left until it touches, mm; +Inf when it never does
+	ToCurl  float64 // growth left until a dewclaw curls, mm; +Inf for any other nail
+	Turn    float64 // of the tip below horizontal, radians
+	OnFloor bool
+	Trimmed date.Date // zero when never
+}
+
+const z90 = 1.6448536269514722 // 95th percentile of the standard normal
+
+func estimate(value, sd float64, source Source) Estimate {
+	return Estimate{value, math.Max(0, value-z90*sd), value + z90*sd, source}
+}
+
+// On reads every nail on a day not before the last sitting.
+func (f Feet) On(day date.Date) []Reading {
+	readings := make([]Reading, len(f.toes))
+	for i, t := range f.toes {
+		readings[i] = t.read(f.dog, day)
+	}
+	return readings
+}
+
+func (t toe) read(d Dog, day date.Date) Reading {
+	now := t.at(d, day)
+	low, high := now.spare.Range()
+	form := t.claw.Grown(now.grown)
+	r := Reading{
+		Nail:    t.Nail,
+		Length:  estimate(now.length, now.lengthSD, t.lengthSource),
+		Spare:   Estimate{math.Min(now.spare.Mean, now.length), low, math.Min(high, now.length), t.spareSource},
+		Rate:    d.RateOn(t.Code, day),
+		Turn:    form.Turn(),
+		ToFloor: math.Inf(1), ToCurl: math.Inf(1),
+		Trimmed: t.on,
+	}
+	if t.Code.Dewclaw() {
+		r.ToCurl = form.GrowthToTurn(claw.CurlTurn)
+		return r
+	}
+	stance := t.stance()
+	gap := stance.GapAfterGrowth(now.grown)
+	slip := gap - stance.GapAfterGrowth(now.grown+now.grownSD)
+	r.Gap = estimate(math.Max(0, gap), math.Hypot(t.gapSD, slip), t.gapSource)
+	r.ToFloor = math.Max(0, stance.GrowthToGap(claw.TouchGap)-now.grown)
+	r.OnFloor = r.ToFloor == 0
+	return r
+}
+
+// Curling tells whether a dewclaw has turned so far that it is to be done now.
+func (r Reading) Curling() bool { return r.ToCurl == 0 }
+
+// InSkin tells whether a dewclaw may have reached the skin: not a keeper's work any more.
+func (r Reading) InSkin() bool { return r.Code.Dewclaw() && r.Turn >= claw.SkinTurn }

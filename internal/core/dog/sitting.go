@@ -1,0 +1,65 @@
+package dog
+
+import (
+	"fribbet/internal/core/date"
+	"fribbet/internal/core/nail"
+)
+
+// Tool is what a nail was shortened with.
+type Tool string
+
+const (
+	SmallScissor   Tool = "small_scissor"
+	SmallPlier     Tool = "small_plier"
+	LargePlier     Tool = "large_plier"
+	Guillotine     Tool = "guillotine"
+	Household      Tool = "household_clipper"
+	GrinderBand    Tool = "grinder_band"
+	GrinderDiamond Tool = "grinder_diamond"
+	File           Tool = "file"
+	ScratchBoard   Tool = "scratch_board"
+)
+
+// Reaction is how the dog took a nail.
+type Reaction string
+
+const (
+	Calm     Reaction = "calm"
+	Uneasy   Reaction = "uneasy"  // yawns, licks its lips
+	Pulling  Reaction = "pulling" // pulls, stiffens
+	Fighting Reaction = "fighting"
+	Snapping Reaction = "snapping"
+)
+
+// Record is what was done to one nail. A length or gap that nobody measured is nil.
+type Record struct {
+	Code         nail.Code
+	LengthBefore *float64 // mm
+	LengthAfter  *float64 // mm
+	GapBefore    *float64 // to the floor, mm
+	GapAfter     *float64 // to the floor, mm
+	SpareLeft    *float64 // to the quick, where it was seen at the end, mm
+	Cuts         []float64
+	Tool         Tool
+	Reaction     Reaction
+	Blood        bool
+}
+
+// Removed is what came off, mm: the difference of two measured lengths, or else the cuts.
+func (r Record) Removed() float64 {
+	if r.LengthBefore != nil && r.LengthAfter != nil {
+		return *r.LengthBefore - *r.LengthAfter
+	}
+	sum := 0.0
+	for _, c := range r.Cuts {
+		sum += c
+	}
+	return sum
+}
+
+// Sitting is one trim, of all nails or some.
+type Sitting struct {
+	On      date.Date
+	Note    string
+	Records []Record
+}

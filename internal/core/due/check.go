@@ -1,0 +1,54 @@
+package due
+
+import (
+	"fmt"
+
+	"fribbet/internal/core/fault"
+	"fribbet/internal/core/nail"
+)
+
+// Weights a dog can have, kg: from a newborn of the smallest breeds to more than the heaviest
+// dog on record (memory).
+const (
+	LeastWeight = 0.1
+	MostWeight  = 160.0
+)
+
+// Check returns the fields that cannot be, under the contract's names; nil when the trim is sound.
+func (t Trim) Check() fault.Fields {
+	var f fault.Fields
+	if t.On.IsZero() {
+		f.Add("last_sitting", "nothing", "must be the date of the last sitting")
+	}
+	if t.Rhythm.Days() == 0 {
+		f.Add("rhythm", t.Rhythm, fmt.Sprintf("must be one of %v", Rhythms()))
+	}
+	if t.Workdays == 0 {
+		f.Add("working_weekdays", "none", "must name at least one day")
+	}
+	f.Range("weight_kg", t.Weight, LeastWeight, MostWeight, "kg")
+	f.Range("margin_mm", t.Margin, 0, 5, "mm")
+	if len(t.Nails) == 0 {
+		f.Add("nails", "none", "must hold at least one nail")
+	}
+	seen := map[nail.Code]bool{}
+	for i, n := range t.Nails {
+		one := n.check()
+		if seen[n.Code] {
+			one.Add("code", n.Code, "must be there once")
+		}
+		seen[n.Code] = true
+		f.Under(fmt.Sprintf("nails[%d]", i), one)
+	}
+	return f
+}
+
+func (n Nail) check() fault.Fields {
+	f := n.Claw.Check()
+	f.Range("gap_mm", n.Gap, 0, 40, "mm")
+	f.Range("wished_gap_mm", n.WishedGap, 0, MostWishedGap, "mm")
+	f.Range("net_mm_week", n.Rate.Mean, 0.01, 5, "mm a week")
+	f.Range("sd_mm_week", n.Rate.SD, 0, 20, "mm a week")
+	f.Range("spare_mm", n.Spare, 0, n.Claw.Length, "mm (no more than the nail is long)")
+	return f
+}

@@ -1,0 +1,196 @@
+// Package due sets the date of the next sitting and says why.
+package due
+
+import (
+	"math"
+
+	"fribbet/internal/core/claw"
+	"fribbet/internal/core/date"
+	"fribbet/internal/core/growth"
+	"fribbet/internal/core/nail"
+	"fribbet/internal/core/quick"
+)
+
+// Nail is one nail as the last sitting left it.
+type Nail struct {
+	Code      nail.Code
+	Claw      claw.Claw
+	Gap       float64     // to the floor, mm; not read for a dewclaw, which never meets it
+	WishedGap float64     // the gap at which it is due, mm: 0 is when it would touch
+	Rate      growth.Rate // net, mm a week
+	Spare     float64     // mean spare, mm
+}
+
+// Trim is all that the next date depends on.
+type Trim struct {
+	On       date.Date // the day of the last sitting
+	Nails    []Nail
+	Rhythm   Rhythm
+	Workdays date.Weekdays
+	Weight   float64 // of the dog, kg
+	Margin   float64 // spare that a trim leaves in front of the quick, mm
+}
+
+// Rule is one reason for a date.
+type Rule string
+
+const (
+	Floor   Rule = "floor"  // the nail reaches the floor, or the wished gap
+	Curl    Rule = "curl"   // a dewclaw has turned so far that it curls
+	Ceiling Rule = "rhythm" // the rhythm's longest interval is up
+	Worth   Rule = "worth"  // only now is there anything to take
+)
+
+// Rules lists them in the order they are told.
+func Rules() []Rule { return []Rule{Floor, Curl, Ceiling, Worth} }
+
+// NailDate is when one nail is due.
+type NailDate struct {
+	Code      nail.Code
+	Due       date.Date
+	Cautious  date.Date
+	Rule      Rule             // that decided
+	Weeks     map[Rule]float64 // what each rule said, weeks after the sitting; +Inf is never
+	LongQuick bool             // it reaches the floor before there is anything to take
+	CanWait   bool             // it is due only after the sitting that follows the next one
+}
+
+// RuleDate is what one rule alone would have said for the dog.
+type RuleDate struct {
+	Rule  Rule
+	Due   date.Date   // zero when never
+	Nails []nail.Code // the first to meet the rule
+}
+
+// Next is the next sitting's date with its reasons.
+type Next struct {
+	Due      date.Date // the working day to do it
+	Earliest date.Date // the day the first nail is due, before working days are looked at
+	Late     bool      // there was no working day in time, so Due lies after Earliest
+	Cautious date.Date // the working day if the nails grow faster than nine dogs in ten
+	Rule     Rule      // that decided
+	Nails    []nail.Code
+	Rules    []RuleDate
+	PerNail  []NailDate
+}
+
+// After works out the next sitting. It returns fault.Fields when the trim cannot be.
+func After(t Trim) (Next, error) {
+	if err := t.Check().Err(); err != nil {
+		return Next{}, err
+	}
+	next := Next{PerNail: make([]NailDate, len(t.Nails))}
+	for i, n := range t.Nails {
+		next.PerNail[i] = t.dateOf(n)
+	}
+	first, cautious := next.PerNail[0], next.PerNail[0].Cautious
+	for _, d := range next.PerNail {
+		if weeks(d) < weeks(first) {
+			first = d
+		}
+		if d.Cautious.Before(cautious) {
+			cautious = d.Cautious
+		}
+	}
+	next.Earliest, next.Rule = first.Due, first.Rule
+	for _, d := range next.PerNail {
+		if d.Due == first.Due && d.Rule == first.Rule {
+			next.Nails = append(next.Nails, d.Code)
+		}
+	}
+	next.Due, next.Late = t.workday(first.Due)
+	next.Cautious, _ = t.workday(cautious)
+	following := next.Due.AddDays(next.Due.Sub(t.On))
+	for i := range next.PerNail {
+		next.PerNail[i].CanWait = next.PerNail[i].Due.After(following)
+	}
+	next.Rules = t.rules(next.PerNail)
+	return next, nil
+}
+
+// weeks is when the deciding rule makes the nail due, weeks after the sitting.
+func weeks(d NailDate) float64 { return d.Weeks[d.Rule] }
+
+// dateOf applies every rule to one nail, at its mean rate and at the cautious one.
+func (t Trim) dateOf(n Nail) NailDate {
+	rules := t.weeksByRule(n, n.Rate.Mean)
+	rule := decide(rules)
+	fast := t.weeksByRule(n, n.Rate.Mean+cautiousZ*n.Rate.SD)
+	return NailDate{
+		Code: n.Code, Rule: rule, Weeks: rules,
+		Due:       t.day(math.Max(soonest, rules[rule])),
+		Cautious:  t.day(math.Max(soonest, fast[decide(fast)])),
+		LongQuick: rules[Floor] < rules[Worth],
+	}
+}
+
+// weeksByRule is when each rule makes the nail due if it grows rate mm a week.
+func (t Trim) weeksByRule(n Nail, rate float64) map[Rule]float64 {
+	rules := map[Rule]float64{
+		Floor: math.Inf(1), Curl: math.Inf(1),
+		Ceiling: t.Rhythm.Days() / 7,
+		Worth: quick.NewDrift(rate, n.Rate.SD, claw.SizeFactor(t.Weight)).
+			WeeksTo(n.Spare, t.Margin+worthCut),
+	}
+	if n.Code.Dewclaw() {
+		rules[Curl] = n.Claw.GrowthToTurn(claw.CurlTurn) / rate
+	} else {
+		rules[Floor] = n.Claw.AtGap(n.Gap).GrowthToGap(n.WishedGap) / rate
+	}
+	for rule, weeks := range rules {
+		if weeks > farWeeks {
+			rules[rule] = math.Inf(1)
+		}
+	}
+	return rules
+}
+
+// decide picks the first of floor, curl and rhythm, unless there is nothing to take by then.
+func decide(weeks map[Rule]float64) Rule {
+	first := Ceiling
+	for _, rule := range []Rule{Floor, Curl} {
+		if weeks[rule] <= weeks[first] {
+			first = rule
+		}
+	}
+	if worth := weeks[Worth]; worth > weeks[first] && !math.IsInf(worth, 1) {
+		return Worth
+	}
+	return first
+}
+
+// day turns weeks after the sitting into a date, parts of a day dropped.
+func (t Trim) day(weeks float64) date.Date {
+	const hair = 1e-9 // so that 4/7 of a week is four days in floating point too
+	return t.On.AddDays(int(math.Floor(weeks*7 + hair)))
+}
+
+// workday is the latest working day after the sitting and on or before day; or, late, the first one after it.
+func (t Trim) workday(day date.Date) (on date.Date, late bool) {
+	if on, ok := t.Workdays.LatestIn(t.On, day); ok {
+		return on, false
+	}
+	return t.Workdays.FirstAfter(day), true
+}
+
+// rules is what each rule alone says: its earliest day and the nails that meet it then.
+func (t Trim) rules(nails []NailDate) []RuleDate {
+	all := make([]RuleDate, 0, len(Rules()))
+	for _, rule := range Rules() {
+		one := RuleDate{Rule: rule}
+		for _, n := range nails {
+			if math.IsInf(n.Weeks[rule], 1) {
+				continue
+			}
+			day := t.day(n.Weeks[rule])
+			if one.Due.IsZero() || day.Before(one.Due) {
+				one.Due, one.Nails = day, nil
+			}
+			if day == one.Due {
+				one.Nails = append(one.Nails, n.Code)
+			}
+		}
+		all = append(all, one)
+	}
+	return all
+}

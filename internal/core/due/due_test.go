@@ -1,0 +1,179 @@
+package due
+
+import (
+	"errors"
+	"math"
+	"testing"
+	"time"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+	"pgregory.net/rapid"
+
+	"fribbet/internal/core/claw"
+	"fribbet/internal/core/date"
+	"fribbet/internal/core/fault"
+	"fribbet/internal/core/growth"
+	"fribbet/internal/core/nail"
+)
+
+var monday = date.MustParse("2026-11-23")
+
+func on(code string, gap, rate, spare float64) Nail {
+	c := nail.MustParse(code)
+	return Nail{Code: c, Claw: claw.Assumed(c, nail.Usual, 20), Gap: gap, Rate: growth.Rate{Mean: rate, SD: 0.2}, Spare: spare}
+}
+
+func trim(nails ...Nail) Trim {
+	return Trim{On: monday, Nails: nails, Rhythm: FourWeeks, Workdays: date.EveryDay, Weight: 20, Margin: 1}
+}
+
+// The worked example of docs/due-example.md, by hand: a square cut of the usual nail leaves 1.57 mm of
+// growth to the floor (docs/model.md, section B), which at 0.8 mm a week is 1.96 weeks: 13 days.
+func TestFloorDecides(t *testing.T) {
+	cut := on("LF3", 1.06, 0.8, 1.5)
+	cut.Claw = cut.Claw.WithLength(14 - 2.39)
+	left := cut.Claw.AtGap(1.06).GrowthToGap(0)
+	assert.InDelta(t, 1.57, left, 0.02)
+	slow := on("RH2", 1.5, 0.3, 1.5)
+	tr := trim(cut, slow)
+	next, err := After(tr)
+	require.NoError(t, err)
+	assert.Equal(t, Floor, next.Rule)
+	assert.Equal(t, monday.AddDays(13), next.Due)
+	assert.Equal(t, "LF3 reaches the floor", tr.Reason(next))
+	assert.True(t, next.Cautious.Before(next.Due))
+	assert.Equal(t, int(math.Floor(7*left/(0.8+1.2816*0.2))), next.Cautious.Sub(monday))
+	assert.True(t, next.PerNail[1].CanWait, "a slow hind outer nail is left out")
+	assert.False(t, next.PerNail[0].CanWait)
+}
+
+func TestDewclawCurls(t *testing.T) {
+	next, err := After(trim(on("LF1", 0, 2.2, 2)))
+	require.NoError(t, err)
+	assert.Equal(t, Curl, next.Rule)
+	// turned 30° + 11/9 rad = 100.03°; 49.97° of a 9 mm arc is 7.85 mm: 3.57 weeks at 2.2 mm, 24 days
+	assert.Equal(t, monday.AddDays(24), next.Due)
+}
+
+// Four weeks at most is the general ceiling, two the usual home advice (common practice, no source).
+func TestRhythmIsTheCeiling(t *testing.T) {
+	for rhythm, days := range map[Rhythm]int{EveryOtherDay: 2, TwiceAWeek: 3, Weekly: 7, Fortnightly: 14, FourWeeks: 28} {
+		tr := trim(on("LF3", 9, 0.2, 3))
+		tr.Rhythm = rhythm
+		next, err := After(tr)
+		require.NoError(t, err)
+		assert.Equal(t, days, next.Due.Sub(monday), rhythm)
+		assert.Equal(t, Ceiling, next.Rule)
+	}
+}
+
+func TestALongQuickWaitsUntilThereIsSomethingToTake(t *testing.T) {
+	tr := trim(on("LF3", 0.1, 0.8, 0.2))
+	next, err := After(tr)
+	require.NoError(t, err)
+	assert.Equal(t, Worth, next.Rule)
+	assert.True(t, next.PerNail[0].LongQuick)
+	assert.Equal(t, "LF3 has enough spare for a small cut", tr.Reason(next))
+	assert.Less(t, next.PerNail[0].Weeks[Floor], next.PerNail[0].Weeks[Worth])
+}
+
+func TestAWishedGapIsReachedBeforeTheFloor(t *testing.T) {
+	low, high := on("LF3", 1.5, 0.8, 2), on("LF3", 1.5, 0.8, 2)
+	high.WishedGap = 0.76
+	a, err := After(trim(low))
+	require.NoError(t, err)
+	b, err := After(trim(high))
+	require.NoError(t, err)
+	assert.True(t, b.Due.Before(a.Due))
+	assert.Equal(t, "LF3 comes down to the wished gap", trim(high).Reason(b))
+}
+
+func TestMovedToAWorkingDay(t *testing.T) {
+	tr := trim(on("LF3", 9, 0.2, 3))
+	tr.Rhythm = Weekly // due on Monday the 30th
+	for day, want := range map[time.Weekday]string{time.Saturday: "2026-11-28", time.Monday: "2026-11-30", time.Tuesday: "2026-11-24"} {
+		tr.Workdays = date.WeekdaysOf(day)
+		next, err := After(tr)
+		require.NoError(t, err)
+		assert.Equal(t, want, next.Due.String())
+		assert.False(t, next.Late)
+		assert.Equal(t, "2026-11-30", next.Earliest.String())
+	}
+	tr.Rhythm, tr.Workdays = EveryOtherDay, date.WeekdaysOf(time.Saturday)
+	next, err := After(tr)
+	require.NoError(t, err)
+	assert.True(t, next.Late, "no Saturday by Wednesday")
+	assert.Equal(t, "2026-11-28", next.Due.String())
+}
+
+func TestReasonsReadLikeWords(t *testing.T) {
+	for n, want := range map[int]string{
+		1: "LF5 reaches the floor", 2: "LF5 and LF4 reach the floor",
+		3: "LF5, LF4 and LF3 reach the floor", 8: "LF5, LF4 and 6 more reach the floor",
+	} {
+		var nails []Nail
+		for _, c := range nail.All() {
+			if c.Group() == nail.Fore && len(nails) < n {
+				nails = append(nails, on(c.String(), 0.3, 1, 3))
+			}
+		}
+		next, err := After(trim(nails...))
+		require.NoError(t, err)
+		assert.Equal(t, want, trim(nails...).Reason(next))
+	}
+}
+
+func TestAfterHoldsForAnyTrim(t *testing.T) {
+	rapid.Check(t, func(t *rapid.T) {
+		var nails []Nail
+		for _, c := range nail.All() {
+			if rapid.Bool().Draw(t, "has "+c.String()) {
+				nails = append(nails, on(c.String(),
+					rapid.Float64Range(0, 4).Draw(t, "gap"), rapid.Float64Range(0.1, 2).Draw(t, "rate"), rapid.Float64Range(0, 4).Draw(t, "spare")))
+			}
+		}
+		if len(nails) == 0 {
+			t.Skip("no nails")
+		}
+		tr := trim(nails...)
+		tr.Rhythm = rapid.SampledFrom(Rhythms()).Draw(t, "rhythm")
+		tr.Workdays = date.Weekdays(rapid.IntRange(1, 127).Draw(t, "workdays"))
+		next, err := After(tr)
+		if err != nil {
+			t.Fatal(err)
+		}
+		switch {
+		case !next.Due.After(tr.On):
+			t.Fatal("due on or before the sitting itself")
+		case !tr.Workdays.Has(next.Due.Weekday()):
+			t.Fatal("due on a day off")
+		case next.Late != next.Due.After(next.Earliest):
+			t.Fatal("late is not what it says")
+		case next.Cautious.After(next.Due):
+			t.Fatal("the cautious date is the later one")
+		case len(next.Nails) == 0 || tr.Reason(next) == "":
+			t.Fatal("no reason")
+		}
+		for _, d := range next.PerNail {
+			if d.Due.Before(next.Earliest) {
+				t.Fatalf("%v is due before the dog is", d.Code)
+			}
+		}
+	})
+}
+
+func TestCheckNamesEveryWrongField(t *testing.T) {
+	bad := on("LF3", -1, 0.8, 99)
+	tr := trim(on("LF2", 1, 1, 1), bad, on("LF2", 1, 1, 1))
+	tr.Weight, tr.Rhythm, tr.Workdays = 500, "yearly", 0
+	_, err := After(tr)
+	var faults fault.Fields
+	require.True(t, errors.As(err, &faults))
+	var names []string
+	for _, f := range faults {
+		names = append(names, f.Name)
+	}
+	assert.Equal(t, []string{"rhythm", "working_weekdays", "weight_kg", "nails[1].gap_mm", "nails[1].spare_mm", "nails[2].code"}, names)
+	assert.Contains(t, err.Error(), "500")
+}

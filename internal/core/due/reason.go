@@ -1,0 +1,54 @@
+package due
+
+import (
+	"fmt"
+	"slices"
+	"strings"
+
+	"fribbet/internal/core/nail"
+)
+
+// Reason says in a few words why the sitting is due that day.
+func (t Trim) Reason(n Next) string {
+	one := len(n.Nails) == 1
+	switch who := list(n.Nails); n.Rule {
+	case Floor:
+		if t.nail(n.Nails[0]).WishedGap > 0 {
+			return who + choose(one, " comes", " come") + " down to the wished gap"
+		}
+		return who + choose(one, " reaches the floor", " reach the floor")
+	case Curl:
+		return choose(one, "dewclaw ", "dewclaws ") + who + choose(one, " starts to curl", " start to curl")
+	case Worth:
+		return who + choose(one, " has", " have") + " enough spare for a small cut"
+	default:
+		return t.Rhythm.isUp()
+	}
+}
+
+func (t Trim) nail(code nail.Code) Nail {
+	return t.Nails[slices.IndexFunc(t.Nails, func(n Nail) bool { return n.Code == code })]
+}
+
+// list names nails as people would: all of up to three, else the first two and how many more.
+func list(codes []nail.Code) string {
+	names := make([]string, len(codes))
+	for i, c := range codes {
+		names[i] = c.String()
+	}
+	switch n := len(names); {
+	case n == 1:
+		return names[0]
+	case n <= 3:
+		return strings.Join(names[:n-1], ", ") + " and " + names[n-1]
+	default:
+		return fmt.Sprintf("%s, %s and %d more", names[0], names[1], n-2)
+	}
+}
+
+func choose(one bool, singular, plural string) string {
+	if one {
+		return singular
+	}
+	return plural
+}

@@ -1,0 +1,56 @@
+// Package fault is how the core refuses input: by the field's name, what stood there,
+// and what would be right.
+package fault
+
+import (
+	"fmt"
+	"strings"
+)
+
+// Field is one refused input.
+type Field struct {
+	Name  string // as the contract writes it: nails[2].gap_mm
+	Value string // what was given
+	Want  string // what would be right
+}
+
+// Fields is every refused input of one request. It is an error when it is not empty.
+type Fields []Field
+
+// Error lists every refused field in one line.
+func (f Fields) Error() string {
+	lines := make([]string, len(f))
+	for i, one := range f {
+		lines[i] = fmt.Sprintf("%s: %s (got %s)", one.Name, one.Want, one.Value)
+	}
+	return strings.Join(lines, "; ")
+}
+
+// Add notes a refused field.
+func (f *Fields) Add(name string, value any, want string) {
+	*f = append(*f, Field{name, fmt.Sprint(value), want})
+}
+
+// Range notes the field when value is outside [low, high] or not a number.
+func (f *Fields) Range(name string, value, low, high float64, unit string) {
+	if value >= low && value <= high {
+		return
+	}
+	f.Add(name, fmt.Sprintf("%g", value), fmt.Sprintf("must be from %g to %g %s", low, high, unit))
+}
+
+// Under adds another's faults with their names put under prefix.
+func (f *Fields) Under(prefix string, others Fields) {
+	for _, o := range others {
+		o.Name = prefix + "." + o.Name
+		*f = append(*f, o)
+	}
+}
+
+// Err is f, or nil when nothing was refused.
+func (f Fields) Err() error {
+	if len(f) == 0 {
+		return nil
+	}
+	return f
+}

@@ -1,0 +1,44 @@
+package growth
+
+import "fribbet/internal/core/nail"
+
+// Gross growth of a nail that nothing wears, mm a week (judgement within the range reported for
+// dogs, 0.8–1.9 mm a week: memory, veterinary dermatology texts; slower with age: Orentreich,
+// Markofsky & Vogelman 1979, J. Invest. Dermatol. 73, published).
+const (
+	grossYoung  = 1.5 // under one year
+	grossAdult  = 1.1
+	grossSenior = 0.9
+	grossSD     = 0.35
+)
+
+// scatterSD is what one nail differs from its group, mm a week (judgement).
+const scatterSD = 0.1
+
+// leastNet is the slowest net rate that is ever predicted, mm a week (judgement): horn never
+// stops growing, so a date is always set.
+const leastNet = 0.1
+
+// adultAge is when a dog is counted as grown up, weeks (judgement).
+const adultAge = 52
+
+// wear is what the ground takes of a nail, mm for each km of pavement, for a dog of size
+// factor 1 (judgement). A dewclaw never meets the ground: trade.
+var wear = map[nail.Group]struct{ mean, sd float64 }{
+	nail.Fore:       {0.02, 0.015},
+	nail.HindMiddle: {0.03, 0.02},
+	nail.HindOuter:  {0.045, 0.03},
+	nail.Dewclaw:    {0, 0},
+}
+
+// sizeClasses are bounded by adult weight in kg (Salt et al. 2017, PLOS ONE 12(9): e0182064,
+// published); the age from which a dog of the class is senior in years, and a usual weight
+// to start from in kg, are judgement.
+var sizeClasses = []SizeClass{
+	{Under: 6.5, SeniorYears: 11, UsualWeight: 4},
+	{Under: 9, SeniorYears: 11, UsualWeight: 8},
+	{Under: 15, SeniorYears: 10, UsualWeight: 12},
+	{Under: 30, SeniorYears: 9, UsualWeight: 22},
+	{Under: 40, SeniorYears: 8, UsualWeight: 34},
+	{SeniorYears: 7, UsualWeight: 50},
+}
