@@ -15,6 +15,9 @@ const (
 	// maxTaper keeps a tenth of the depth at the tip of a very long nail (judgement, no unit).
 	maxTaper = 0.9
 
+	// MostGap is the largest floor gap that can be, mm (judgement).
+	MostGap = 40.0
+
 	// CurlTurn is the turn at which a dewclaw counts as curling, to be done now (150°, judgement).
 	CurlTurn = 150 * math.Pi / 180
 

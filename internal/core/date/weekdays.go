@@ -1,6 +1,7 @@
 package date
 
 import (
+	"encoding/json"
 	"fmt"
 	"strings"
 	"time"
@@ -70,4 +71,18 @@ func (w Weekdays) FirstAfter(day Date) Date {
 			return d
 		}
 	}
+}
+
+// MarshalJSON writes the names as a list.
+func (w Weekdays) MarshalJSON() ([]byte, error) { return json.Marshal(w.Names()) }
+
+// UnmarshalJSON reads a list of names.
+func (w *Weekdays) UnmarshalJSON(text []byte) error {
+	var names []string
+	if err := json.Unmarshal(text, &names); err != nil {
+		return err
+	}
+	got, err := ParseWeekdays(names)
+	*w = got
+	return err
 }

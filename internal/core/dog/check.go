@@ -5,6 +5,7 @@ import (
 	"strings"
 	"unicode/utf8"
 
+	"fribbet/internal/core/claw"
 	"fribbet/internal/core/date"
 	"fribbet/internal/core/due"
 	"fribbet/internal/core/fault"
@@ -106,8 +107,8 @@ func (r Record) check() fault.Fields {
 	}
 	inRange("length_before_mm", r.LengthBefore, 1, mostLength)
 	inRange("length_after_mm", r.LengthAfter, 1, mostLength)
-	inRange("gap_before_mm", r.GapBefore, 0, mostGap)
-	inRange("gap_after_mm", r.GapAfter, 0, mostGap)
+	inRange("gap_before_mm", r.GapBefore, 0, claw.MostGap)
+	inRange("gap_after_mm", r.GapAfter, 0, claw.MostGap)
 	inRange("spare_left_mm", r.SpareLeft, 0, mostLength)
 	for i, c := range r.Cuts {
 		f.Range(fmt.Sprintf("cuts_mm[%d]", i), c, leastRecord, mostLength, "mm")

@@ -272,3 +272,30 @@ func BenchmarkNextDate(b *testing.B) {
 		}
 	}
 }
+
+func TestNameAgeAndWeightMakeADog(t *testing.T) {
+	name, years := " Moss ", 4.5
+	d, faults := Usual(due.Fortnightly, date.EveryDay).With(Changes{Name: &name, AgeYears: &years, Weights: []Weight{{Kg: 22}}}, today)
+	require.Empty(t, faults)
+	assert.Equal(t, "Moss", d.Name)
+	assert.Equal(t, Birth{today.AddDays(-1643), true}, d.Birth)
+	assert.Equal(t, []Weight{{today, 22}}, d.Weights)
+	assert.Len(t, d.Nails, 18)
+
+	gap := 0.76
+	changed, faults := d.With(Changes{WishedGap: &gap, Weights: []Weight{{today, 23}, {today.AddDays(-30), 22}}}, today)
+	require.Empty(t, faults)
+	assert.Equal(t, 22.0, changed.Weights[0].Kg, "oldest first")
+	assert.Equal(t, "Moss", changed.Name, "what is not told stays")
+}
+
+func TestADogNeedsAnAge(t *testing.T) {
+	name := "Moss"
+	_, faults := Usual(due.Fortnightly, date.EveryDay).With(Changes{Name: &name, Weights: []Weight{{Kg: 22}}}, today)
+	assert.Equal(t, []string{"birth_date"}, names(faults))
+	years := -1.0
+	_, faults = plain().With(Changes{AgeYears: &years}, today)
+	assert.Equal(t, []string{"age_years"}, names(faults))
+	_, faults = plain().With(Changes{AgeYears: &years, BirthDate: &today}, today)
+	assert.Equal(t, []string{"age_years"}, names(faults))
+}

@@ -75,7 +75,10 @@ func newToe(d Dog, n Nail, day date.Date) toe {
 	}
 }
 
-// after is the toe once the record's trim is done.
+// after is the toe once the record's trim is done. Where nobody measures, two opinions are
+// joined, each weighed by how sure it is: what the assumed rate says has grown, less what came
+// off; and that one trim of a nail ends about where the last one did, and as far from its
+// quick. The first alone would carry a year of sittings off by the whole error of the rate.
 func (t toe) after(d Dog, on date.Date, r Record) toe {
 	if t.on.IsZero() {
 		t = newToe(d, t.Nail, on)
@@ -91,8 +94,11 @@ func (t toe) after(d Dog, on date.Date, r Record) toe {
 		before, after = *r.LengthBefore, *r.LengthBefore-removed
 	default:
 		after = before - removed
+		if removed > 0 && !t.on.IsZero() {
+			after = blend(after, now.grownSD, t.claw.Length, sameEndSD)
+		}
 	}
-	after = math.Max(after, leastLeft*before) // an assumed length may be shorter than what came off
+	after = math.Max(after, leastLeft*form.Length) // an assumed length may be shorter than what came off
 	t.lengthSD = now.lengthSD
 	if r.LengthAfter != nil || r.LengthBefore != nil {
 		t.lengthSD, t.lengthSource = caliperSD, Measured
@@ -135,6 +141,9 @@ func (t *toe) belief(now nailNow, before, removed float64, r Record) {
 		return
 	case removed > 0:
 		spare, t.spareSource = spare.CutDry(removed), Learnt
+		if !t.on.IsZero() {
+			spare.Mean = blend(spare.Mean, now.grownSD, t.spare.Mean, sameEndSD)
+		}
 	}
 	if r.SpareLeft != nil {
 		spare, t.spareSource = spare.Seen(*r.SpareLeft), Measured
@@ -163,6 +172,11 @@ func (t toe) at(d Dog, day date.Date) nailNow {
 		length: t.claw.Length + grown, lengthSD: math.Hypot(t.lengthSD, sd),
 		spare: quick.NewDrift(rate.Mean, rate.SD, claw.SizeFactor(d.WeightOn(t.on))).After(t.spare, weeks),
 	}
+}
+
+// blend is the mean of two opinions, each weighed by how sure it is.
+func blend(a, aSD, b, bSD float64) float64 {
+	return (a*bSD*bSD + b*aSD*aSD) / (aSD*aSD + bSD*bSD)
 }
 
 // torn tells whether the nail is a veterinarian's matter and not to be trimmed.

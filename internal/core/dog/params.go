@@ -5,20 +5,21 @@ const (
 	assumedLengthShare = 0.15 // standard deviation of a length nobody measured, share of the length
 	caliperSD          = 0.5  // standard deviation of a length measured with a caliper, mm
 	assumedGapSD       = 0.76 // of a floor gap nobody measured: a bank card's thickness, mm
+	sameEndSD          = 0.7  // of where two trims of one nail end, mm
 	feelerSD           = 0.1  // of a floor gap measured with paper or card: a sheet's thickness, mm
 
-	sliver     = 1.0  // one thin cut, mm (trade: 1 mm typical sliver)
-	leastCut   = 0.5  // the least that is planned, mm
-	leastLeft  = 0.25 // the share of its length that a nail is taken to keep whatever came off
-	longest    = 2.5  // times its assumed length, a nail is taken to break or wear off at the floor
-	warnWithin = 3.0  // how much growth from curling a dewclaw is warned of, mm
+	sliver      = 1.0  // one thin cut, mm (trade: 1 mm typical sliver)
+	leastCut    = 0.5  // the least that is planned, mm
+	pliersSplit = 13.6 // kg: small pliers below, large from there (trade: about 30 lb)
+	leastLeft   = 0.25 // the share of its assumed length that a nail is taken to keep whatever came off
+	longest     = 2.5  // times its assumed length, a nail is taken to break or wear off at the floor
+	warnWithin  = 3.0  // how much growth from curling a dewclaw is warned of, mm
 
 	mostName     = 80
 	mostNote     = 2000
 	oldestYears  = 40
 	mostPavement = 200.0 // km a week
 	mostLength   = 80.0  // of a nail, mm
-	mostGap      = 40.0  // to the floor, mm
 	leastRecord  = 0.05  // the thinnest cut that can be recorded, mm: one touch of a grinder
 	mostCuts     = 60    // a nail
 )

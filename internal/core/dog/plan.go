@@ -11,6 +11,7 @@ import (
 type Planned struct {
 	Reading
 	Cuts []float64 // slivers, mm; none when the nail is left
+	Risk float64   // chance that the cuts reach the quick, 0 to 1
 	Why  string
 }
 
@@ -22,8 +23,12 @@ type Planned struct {
 func (f Feet) Plan(day date.Date, margin float64) []Planned {
 	plan := make([]Planned, len(f.toes))
 	for i, r := range f.On(day) {
-		take, why := f.take(r, f.toes[i].at(f.dog, day).grown, margin)
-		plan[i] = Planned{r, slivers(take), why}
+		now := f.toes[i].at(f.dog, day)
+		take, why := f.take(r, now.grown, margin)
+		plan[i] = Planned{Reading: r, Cuts: slivers(take), Why: why}
+		if sum := (Record{Cuts: plan[i].Cuts}).Removed(); sum > 0 {
+			plan[i].Risk = now.spare.Risk(sum)
+		}
 	}
 	return plan
 }

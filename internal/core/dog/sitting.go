@@ -1,6 +1,8 @@
 package dog
 
 import (
+	"slices"
+
 	"fribbet/internal/core/date"
 	"fribbet/internal/core/nail"
 )
@@ -62,4 +64,44 @@ type Sitting struct {
 	On      date.Date
 	Note    string
 	Records []Record
+}
+
+// Cut counts the nails that something came off, and tells the most that came off one, mm.
+func (s Sitting) Cut() (nails int, most float64) {
+	for _, r := range s.Records {
+		if removed := r.Removed(); removed > 0 {
+			nails++
+			most = max(most, removed)
+		}
+	}
+	return nails, most
+}
+
+// Bled lists the nails that bled.
+func (s Sitting) Bled() []nail.Code {
+	codes := []nail.Code{}
+	for _, r := range s.Records {
+		if r.Blood {
+			codes = append(codes, r.Code)
+		}
+	}
+	return codes
+}
+
+// Worst is how the dog took the nail that it took worst.
+func (s Sitting) Worst() Reaction {
+	order := []Reaction{Calm, Uneasy, Pulling, Fighting, Snapping}
+	worst := 0
+	for _, r := range s.Records {
+		worst = max(worst, slices.Index(order, r.Reaction))
+	}
+	return order[worst]
+}
+
+// UsualTool is what a dog of this weight in kg is clipped with when nobody has said.
+func UsualTool(weight float64) Tool {
+	if weight < pliersSplit {
+		return SmallPlier
+	}
+	return LargePlier
 }

@@ -3,6 +3,7 @@ package due
 import (
 	"fmt"
 
+	"fribbet/internal/core/claw"
 	"fribbet/internal/core/fault"
 	"fribbet/internal/core/nail"
 )
@@ -27,7 +28,7 @@ func (t Trim) Check() fault.Fields {
 		f.Add("working_weekdays", "none", "must name at least one day")
 	}
 	f.Range("weight_kg", t.Weight, LeastWeight, MostWeight, "kg")
-	f.Range("margin_mm", t.Margin, 0, 5, "mm")
+	f.Range("margin_mm", t.Margin, 0, MostMargin, "mm")
 	if len(t.Nails) == 0 {
 		f.Add("nails", "none", "must hold at least one nail")
 	}
@@ -45,7 +46,7 @@ func (t Trim) Check() fault.Fields {
 
 func (n Nail) check() fault.Fields {
 	f := n.Claw.Check()
-	f.Range("gap_mm", n.Gap, 0, 40, "mm")
+	f.Range("gap_mm", n.Gap, 0, claw.MostGap, "mm")
 	f.Range("wished_gap_mm", n.WishedGap, 0, MostWishedGap, "mm")
 	f.Range("net_mm_week", n.Rate.Mean, 0.01, 5, "mm a week")
 	f.Range("sd_mm_week", n.Rate.SD, 0, 20, "mm a week")

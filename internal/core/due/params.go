@@ -15,6 +15,9 @@ const (
 	// farWeeks is where a date stops meaning anything: ten years (judgement). Beyond it a rule says never.
 	farWeeks = 520
 
+	// MostMargin is the largest margin in front of the quick that can be chosen, mm (judgement).
+	MostMargin = 5.0
+
 	// MostWishedGap is the largest floor gap that can be wished for, mm (judgement).
 	MostWishedGap = 10.0
 )

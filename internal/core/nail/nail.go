@@ -3,7 +3,10 @@
 // digit I is the dewclaw.
 package nail
 
-import "fmt"
+import (
+	"fmt"
+	"slices"
+)
 
 // Paw is one of the four feet.
 type Paw uint8
@@ -32,7 +35,7 @@ type Code struct {
 
 // ParseCode reads LF1 … RH5, LH1b and RH1b.
 func ParseCode(text string) (Code, error) {
-	for _, c := range All() {
+	for _, c := range all {
 		if c.String() == text {
 			return c, nil
 		}
@@ -56,6 +59,9 @@ func (c Code) String() string {
 	}
 	return text
 }
+
+// Compare orders nails as All lists them.
+func (c Code) Compare(other Code) int { return slices.Index(all, c) - slices.Index(all, other) }
 
 // MarshalText writes the code.
 func (c Code) MarshalText() ([]byte, error) { return []byte(c.String()), nil }
@@ -99,7 +105,11 @@ func (c Code) Group() Group {
 
 // All lists the 22 nails that a dog can have, in the order in which they stand when the dog is
 // seen from above: fore paws, then hind, each from the left; so a left paw runs from V to I.
-func All() []Code {
+func All() []Code { return slices.Clone(all) }
+
+var all = standing()
+
+func standing() []Code {
 	codes := make([]Code, 0, 22)
 	for _, paw := range []Paw{LF, RF, LH, RH} {
 		one := make([]Code, 0, 6)
@@ -111,9 +121,7 @@ func All() []Code {
 			one = append(one, Code{Paw: paw, Digit: digit})
 		}
 		if paw == LF || paw == LH {
-			for i, j := 0, len(one)-1; i < j; i, j = i+1, j-1 {
-				one[i], one[j] = one[j], one[i]
-			}
+			slices.Reverse(one)
 		}
 		codes = append(codes, one...)
 	}

@@ -1,0 +1,126 @@
+package api
+
+import (
+	"context"
+
+	"fribbet/internal/api/contract"
+	"fribbet/internal/book"
+	"fribbet/internal/core/dog"
+	"fribbet/internal/core/due"
+	"fribbet/internal/core/fault"
+	"fribbet/internal/store"
+)
+
+func (h handlers) CreateDog(ctx context.Context, r contract.CreateDogRequestObject) (contract.CreateDogResponseObject, error) {
+	made, err := h.book.AddDog(ctx, changes(*r.Body))
+	if err != nil {
+		return nil, err
+	}
+	return contract.CreateDog201JSONResponse(h.dog(made)), nil
+}
+
+func (h handlers) ChangeDog(ctx context.Context, r contract.ChangeDogRequestObject) (contract.ChangeDogResponseObject, error) {
+	if r.Body.Version == nil {
+		return nil, fault.Fields{{Name: "version", Value: "nothing", Want: "must be the version of the dog that you read"}}
+	}
+	changed, err := h.book.ChangeDog(ctx, r.DogId, *r.Body.Version, changes(*r.Body))
+	if err != nil {
+		return nil, err
+	}
+	return contract.ChangeDog200JSONResponse(h.dog(changed)), nil
+}
+
+func (h handlers) GetDog(ctx context.Context, r contract.GetDogRequestObject) (contract.GetDogResponseObject, error) {
+	v, err := h.book.View(ctx, r.DogId)
+	if err != nil {
+		return nil, err
+	}
+	return contract.GetDog200JSONResponse(h.view(v)), nil
+}
+
+func (h handlers) GetDue(ctx context.Context, _ contract.GetDueRequestObject) (contract.GetDueResponseObject, error) {
+	views, err := h.book.DueList(ctx)
+	if err != nil {
+		return nil, err
+	}
+	const weeksAhead = 6
+	list := contract.GetDue200JSONResponse{Today: h.book.Today(), Dogs: []contract.DueRow{}}
+	for week := range weeksAhead {
+		list.Weeks = append(list.Weeks, h.book.Today().AddDays(7*week))
+	}
+	for _, v := range views {
+		list.Dogs = append(list.Dogs, h.dueRow(v))
+	}
+	return list, nil
+}
+
+func (h handlers) dueRow(v book.View) contract.DueRow {
+	row := contract.DueRow{
+		DogId: v.Dog.ID, Name: v.Dog.Name, Standing: contract.DueRowStanding(due.Unseen), Reason: "no sitting yet: look at the feet",
+		Rank: rank(v.Readings), Cautions: cautions(v.Cautions), CanWait: []contract.NailCode{},
+	}
+	if v.Next == nil {
+		return row
+	}
+	today := h.book.Today()
+	row.Standing, row.Reason = contract.DueRowStanding(v.Next.StandingOn(today)), v.Next.Reason
+	row.Due, row.DueInDays = &v.Next.Due, of(v.Next.Due.Sub(today))
+	row.Cautious, row.CautiousInDays = &v.Next.Cautious, of(v.Next.Cautious.Sub(today))
+	for _, n := range v.Next.PerNail {
+		if n.CanWait {
+			row.CanWait = append(row.CanWait, n.Code)
+		}
+	}
+	return row
+}
+
+func (h handlers) view(v book.View) contract.DogView {
+	out := contract.DogView{
+		Dog: h.dog(v.Dog), Rank: rank(v.Readings), Cautions: cautions(v.Cautions), Sittings: []contract.SittingSummary{},
+	}
+	if v.Next != nil {
+		n := next(v.Next.Next, v.Next.Reason)
+		out.Next, out.NextInDays = &n, of(v.Next.Due.Sub(h.book.Today()))
+	}
+	for _, s := range v.Sittings {
+		nails, most := s.Cut()
+		out.Sittings = append(out.Sittings, contract.SittingSummary{
+			Id: s.ID, On: s.On, Nails: nails, RemovedMm: most, Blood: s.Bled(), WorstReaction: s.Worst(), Note: s.Note,
+		})
+	}
+	return out
+}
+
+func (h handlers) dog(d store.Dog) contract.Dog {
+	const weeksPerYear = 365.25 / 7
+	out := contract.Dog{
+		Id: d.ID, Version: d.Version, Name: d.Name,
+		BirthDate: d.Birth.Date, BirthEstimated: d.Birth.Estimated, AgeYears: d.AgeWeeks(h.book.Today()) / weeksPerYear,
+		FootCoat: d.FootCoat, PavementKmWeek: d.Pavement, Rhythm: d.Rhythm, WorkingWeekdays: d.Workdays, WishedGapMm: d.WishedGap,
+	}
+	for _, w := range d.Weights {
+		out.Weights = append(out.Weights, contract.Weight{On: &w.On, Kg: w.Kg})
+	}
+	for _, n := range d.Nails {
+		out.Nails = append(out.Nails, contract.Nail{Code: n.Code, State: n.State, Colour: n.Colour, Shape: n.Shape})
+	}
+	return out
+}
+
+func changes(in contract.DogInput) dog.Changes {
+	c := dog.Changes{
+		Name: in.Name, BirthDate: in.BirthDate, Estimated: in.BirthEstimated, AgeYears: in.AgeYears,
+		FootCoat: in.FootCoat, Pavement: in.PavementKmWeek, Rhythm: in.Rhythm, Workdays: in.WorkingWeekdays, WishedGap: in.WishedGapMm,
+	}
+	for _, w := range in.Weights {
+		weighed := dog.Weight{Kg: w.Kg}
+		if w.On != nil {
+			weighed.On = *w.On
+		}
+		c.Weights = append(c.Weights, weighed)
+	}
+	for _, n := range in.Nails {
+		c.Nails = append(c.Nails, dog.Nail{Code: n.Code, State: n.State, Colour: n.Colour, Shape: n.Shape})
+	}
+	return c
+}

@@ -1,0 +1,51 @@
+package api
+
+import (
+	"log/slog"
+	"net"
+	"net/http"
+	"time"
+
+	"github.com/gin-gonic/gin"
+)
+
+// mostBody is the largest request taken, bytes: a sitting of all nails is about 6 kB.
+const mostBody = 1 << 20
+
+// logRequests writes one line a request, without personal data: the route, not the address.
+func logRequests(c *gin.Context) {
+	start := time.Now()
+	c.Next()
+	slog.Info("request", "method", c.Request.Method, "route", c.FullPath(),
+		"status", c.Writer.Status(), "ms", time.Since(start).Milliseconds())
+}
+
+func recovered(c *gin.Context, what any) {
+	slog.Error("panic", "route", c.FullPath(), "what", what)
+	write(c, problem(http.StatusInternalServerError, "Something broke in Fribbet. Nothing was written; try again."))
+}
+
+// secure lets a page load nothing from anywhere else.
+func secure(c *gin.Context) {
+	h := c.Writer.Header()
+	h.Set("Content-Security-Policy", "default-src 'self'; img-src 'self' data:; style-src 'self'; "+
+		"object-src 'none'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'")
+	h.Set("X-Content-Type-Options", "nosniff")
+	h.Set("Referrer-Policy", "no-referrer")
+}
+
+// localOnly refuses another site's name that was pointed at this machine.
+func localOnly(c *gin.Context) {
+	host := c.Request.Host
+	if name, _, err := net.SplitHostPort(host); err == nil {
+		host = name
+	}
+	if ip := net.ParseIP(host); host == "localhost" || ip != nil && ip.IsLoopback() || host == "[::1]" {
+		return
+	}
+	write(c, problem(http.StatusForbidden, "Open Fribbet by the address that it printed: it answers to this machine's own name only."))
+}
+
+func limitBody(c *gin.Context) {
+	c.Request.Body = http.MaxBytesReader(c.Writer, c.Request.Body, mostBody)
+}

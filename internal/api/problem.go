@@ -1,0 +1,56 @@
+package api
+
+import (
+	"encoding/json"
+	"errors"
+	"fmt"
+	"log/slog"
+	"net/http"
+
+	"github.com/gin-gonic/gin"
+
+	"fribbet/internal/api/contract"
+	"fribbet/internal/core/fault"
+	"fribbet/internal/store"
+)
+
+// problem is an RFC 9457 problem document that names the fields at fault.
+func problem(status int, detail string, faults ...fault.Field) contract.Problem {
+	p := contract.Problem{Type: "about:blank", Title: http.StatusText(status), Status: status, Detail: detail, Errors: []contract.FieldError{}}
+	for _, f := range faults {
+		p.Errors = append(p.Errors, contract.FieldError{Field: f.Name, Value: f.Value, Expected: f.Want})
+	}
+	return p
+}
+
+// write ends the request with a problem.
+func write(c *gin.Context, p contract.Problem) {
+	text, err := json.Marshal(p)
+	if err != nil {
+		panic(err) // a struct of texts always marshals
+	}
+	c.Abort()
+	c.Data(p.Status, "application/problem+json", text)
+}
+
+// refuse ends the request with the problem that err is.
+func refuse(c *gin.Context, err error) {
+	var faults fault.Fields
+	var tooLarge *http.MaxBytesError
+	switch {
+	case errors.As(err, &faults):
+		write(c, problem(http.StatusUnprocessableEntity, "Nothing was written: "+faults.Error(), faults...))
+	case errors.As(err, &tooLarge):
+		want := fmt.Sprintf("must be at most %d bytes", tooLarge.Limit)
+		write(c, problem(http.StatusRequestEntityTooLarge, "Nothing was written: the request is too large.",
+			fault.Field{Name: "body", Value: "more", Want: want}))
+	case errors.Is(err, store.ErrNotFound):
+		write(c, problem(http.StatusNotFound, "There is no such dog or sitting in the book."))
+	case errors.Is(err, store.ErrConflict):
+		write(c, problem(http.StatusConflict, "Changed elsewhere since you opened it: nothing was written. Load it again, then make your change.",
+			fault.Field{Name: "version", Value: "an older one", Want: "must be the newest version"}))
+	default:
+		slog.Error("failed", "route", c.FullPath(), "err", err)
+		write(c, problem(http.StatusInternalServerError, "Something broke in Fribbet. Nothing was written; try again."))
+	}
+}

@@ -1,0 +1,53 @@
+// Package api is the web interface of the book: it translates between the contract
+// (openapi.yaml) and the use cases, and does nothing else.
+package api
+
+import (
+	"io/fs"
+	"net/http"
+
+	"github.com/gin-gonic/gin"
+
+	"fribbet/internal/api/contract"
+	"fribbet/internal/book"
+)
+
+// Options are what the program was started with.
+type Options struct {
+	Demo  bool  // the data is thrown away
+	Front fs.FS // the built front end, index.html at its root
+}
+
+// handlers answer the contract's operations.
+type handlers struct {
+	book *book.Book
+	demo bool
+}
+
+var _ contract.StrictServerInterface = handlers{}
+
+// New returns the whole web interface: contract under /api, front end for the rest.
+func New(b *book.Book, o Options) (http.Handler, error) {
+	gin.SetMode(gin.ReleaseMode)
+	engine := gin.New()
+	engine.HandleMethodNotAllowed = true
+	engine.Use(logRequests, gin.CustomRecoveryWithWriter(nil, recovered), secure, localOnly, limitBody)
+	check, err := validator()
+	if err != nil {
+		return nil, err
+	}
+	strict := contract.NewStrictHandlerWithOptions(handlers{b, o.Demo}, nil, contract.StrictGinServerOptions{
+		RequestErrorHandlerFunc:  refuse,
+		HandlerErrorFunc:         refuse,
+		ResponseErrorHandlerFunc: refuse,
+	})
+	contract.RegisterHandlersWithOptions(engine, strict, contract.GinServerOptions{
+		Middlewares:  []contract.MiddlewareFunc{contract.MiddlewareFunc(check)},
+		ErrorHandler: func(c *gin.Context, err error, _ int) { refuse(c, err) },
+	})
+	engine.NoRoute(front(o.Front))
+	engine.NoMethod(func(c *gin.Context) {
+		write(c, problem(http.StatusMethodNotAllowed, "This address does not take "+c.Request.Method+"."))
+	})
+	return http.NewCrossOriginProtection().Handler(engine), nil
+}

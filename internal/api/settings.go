@@ -1,0 +1,54 @@
+package api
+
+import (
+	"context"
+
+	"fribbet/internal/api/contract"
+	"fribbet/internal/core/claw"
+	"fribbet/internal/core/growth"
+	"fribbet/internal/core/units"
+	"fribbet/internal/store"
+)
+
+func (h handlers) GetSettings(ctx context.Context, _ contract.GetSettingsRequestObject) (contract.GetSettingsResponseObject, error) {
+	s, err := h.book.Settings(ctx)
+	if err != nil {
+		return nil, err
+	}
+	return contract.GetSettings200JSONResponse{SettingsJSONResponse: h.settings(s)}, nil
+}
+
+func (h handlers) PutSettings(ctx context.Context, r contract.PutSettingsRequestObject) (contract.PutSettingsResponseObject, error) {
+	s := store.Settings{
+		Role: string(r.Body.Role), LengthUnit: r.Body.LengthUnit, WeightUnit: r.Body.WeightUnit,
+		Margin: r.Body.MarginMm, Workdays: r.Body.WorkingWeekdays,
+	}
+	if err := h.book.ChangeSettings(ctx, s); err != nil {
+		return nil, err
+	}
+	return contract.PutSettings200JSONResponse{SettingsJSONResponse: h.settings(s)}, nil
+}
+
+func (h handlers) settings(s store.Settings) contract.SettingsJSONResponse {
+	out := contract.SettingsJSONResponse{
+		Choices: contract.Choices{
+			Role: contract.Role(s.Role), LengthUnit: s.LengthUnit, WeightUnit: s.WeightUnit,
+			MarginMm: s.Margin, WorkingWeekdays: s.Workdays,
+		},
+		Length: display(s.LengthUnit.Display()), Weight: display(s.WeightUnit.Display()),
+		Today: h.book.Today(), Demo: h.demo,
+	}
+	for _, c := range growth.SizeClasses() {
+		out.SizeClasses = append(out.SizeClasses, contract.SizeClass{UnderKg: nonZero(c.Under), UsualKg: c.UsualWeight})
+	}
+	out.GapFeelers = []contract.GapFeeler{
+		{Feeler: contract.Touches, GapMm: claw.TouchGap},
+		{Feeler: contract.Paper, GapMm: claw.PaperGap},
+		{Feeler: contract.Card, GapMm: claw.CardGap},
+	}
+	return out
+}
+
+func display(d units.Display) contract.Display {
+	return contract.Display{Symbol: d.Symbol, PerStored: d.PerStored, Decimals: d.Decimals}
+}

@@ -1,0 +1,93 @@
+package api
+
+import (
+	"math"
+
+	"fribbet/internal/api/contract"
+	"fribbet/internal/core/claw"
+	"fribbet/internal/core/date"
+	"fribbet/internal/core/dog"
+	"fribbet/internal/core/due"
+)
+
+func rank(readings []dog.Reading) contract.Rank {
+	r := dog.RankOf(readings)
+	out := contract.Rank{FloorMm: r.Floor, Bars: []contract.Bar{}}
+	for _, b := range r.Bars {
+		bar := contract.Bar{
+			Code: b.Code, Group: b.Code.Group(), State: b.State, Colour: b.Colour, Shape: b.Shape,
+			TopMm: b.Top, QuickMm: b.Quick, QuickShortMm: b.QuickShort, QuickLongMm: b.QuickLong,
+			Length: estimate(b.Length), Spare: estimate(b.Spare), ToFloorMm: finite(b.ToFloor),
+			NetMmWeek: b.Rate.Mean, SdMmWeek: b.Rate.SD, TurnDeg: claw.Degrees(b.Turn),
+			OnFloor: b.OnFloor, Curling: b.Curling(), Trimmed: dated(b.Trimmed),
+		}
+		if !b.Code.Dewclaw() {
+			bar.Gap = of(estimate(b.Gap))
+		}
+		out.Bars = append(out.Bars, bar)
+	}
+	return out
+}
+
+func estimate(e dog.Estimate) contract.Estimate {
+	return contract.Estimate{Mm: e.Value, LowMm: e.Low, HighMm: e.High, Source: e.Source}
+}
+
+func cautions(all []dog.Caution) []contract.Caution {
+	out := []contract.Caution{}
+	for _, c := range all {
+		out = append(out, contract.Caution{Veterinary: c.Veterinary, Words: c.Words})
+	}
+	return out
+}
+
+func next(n due.Next, reason string) contract.Next {
+	out := contract.Next{
+		Due: n.Due, Earliest: n.Earliest, Late: n.Late, Cautious: n.Cautious,
+		Rule: n.Rule, Nails: list(n.Nails), Reason: reason,
+	}
+	for _, r := range n.Rules {
+		out.Rules = append(out.Rules, contract.RuleDate{Rule: r.Rule, Due: dated(r.Due), Nails: list(r.Nails)})
+	}
+	for _, d := range n.PerNail {
+		one := contract.NailDate{
+			Code: d.Code, Due: d.Due, Cautious: d.Cautious, Rule: d.Rule, LongQuick: d.LongQuick, CanWait: d.CanWait,
+		}
+		one.Weeks.Floor, one.Weeks.Curl = finite(d.Weeks[due.Floor]), finite(d.Weeks[due.Curl])
+		one.Weeks.Rhythm, one.Weeks.Worth = finite(d.Weeks[due.Ceiling]), finite(d.Weeks[due.Worth])
+		out.PerNail = append(out.PerNail, one)
+	}
+	return out
+}
+
+// finite is v, or nothing where the core says never: JSON has no infinity.
+func finite(v float64) *float64 {
+	if math.IsInf(v, 0) {
+		return nil
+	}
+	return &v
+}
+
+func nonZero(v float64) *float64 {
+	if v == 0 {
+		return nil
+	}
+	return &v
+}
+
+func dated(d date.Date) *date.Date {
+	if d.IsZero() {
+		return nil
+	}
+	return &d
+}
+
+// list is all, as an empty JSON list rather than null.
+func list[T any](all []T) []T {
+	if all == nil {
+		return []T{}
+	}
+	return all
+}
+
+func of[T any](v T) *T { return &v }

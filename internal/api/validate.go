@@ -1,0 +1,127 @@
+package api
+
+import (
+	"errors"
+	"fmt"
+	"net/http"
+	"regexp"
+	"strings"
+
+	"github.com/getkin/kin-openapi/openapi3"
+	"github.com/getkin/kin-openapi/openapi3filter"
+	"github.com/getkin/kin-openapi/routers/gorillamux"
+	"github.com/gin-gonic/gin"
+	"github.com/google/uuid"
+
+	"fribbet/internal/api/contract"
+	"fribbet/internal/core/date"
+	"fribbet/internal/core/fault"
+)
+
+func init() {
+	openapi3.DefineStringFormatCallback("date", func(text string) error {
+		_, err := date.Parse(text)
+		return err
+	})
+	openapi3.DefineStringFormatCallback("uuid", uuid.Validate)
+}
+
+// validator refuses requests that do not keep to the contract.
+func validator() (gin.HandlerFunc, error) {
+	spec, err := contract.GetSpec()
+	if err != nil {
+		return nil, err
+	}
+	spec.Servers = nil // any address that reaches us will do
+	router, err := gorillamux.NewRouter(spec)
+	if err != nil {
+		return nil, err
+	}
+	return func(c *gin.Context) {
+		route, params, err := router.FindRoute(c.Request)
+		if err == nil {
+			err = openapi3filter.ValidateRequest(c.Request.Context(), &openapi3filter.RequestValidationInput{
+				Request: c.Request, PathParams: params, Route: route,
+				Options: &openapi3filter.Options{MultiError: true, SkipSettingDefaults: true},
+			})
+		}
+		var tooLarge *http.MaxBytesError
+		switch {
+		case err == nil:
+		case errors.As(err, &tooLarge):
+			refuse(c, err)
+		default:
+			faults := faultsOf(err)
+			write(c, problem(http.StatusBadRequest, "Nothing was written: "+faults.Error(), faults...))
+		}
+	}, nil
+}
+
+// faultsOf names the fields in a validation error.
+func faultsOf(err error) fault.Fields {
+	var many openapi3.MultiError
+	var one *openapi3.SchemaError
+	var request *openapi3filter.RequestError
+	var parse *openapi3filter.ParseError
+	switch {
+	case errors.As(err, &request) && request.Parameter != nil:
+		return fault.Fields{{Name: request.Parameter.Name, Value: "the address", Want: "must be the id of a dog or a sitting"}}
+	case errors.As(err, &many):
+		var all fault.Fields
+		for _, e := range many {
+			all = append(all, faultsOf(e)...)
+		}
+		return all
+	case errors.As(err, &one):
+		return fault.Fields{schemaFault(one)}
+	case errors.As(err, &parse):
+		return fault.Fields{{Name: "body", Value: "something else", Want: "must be JSON: " + parse.Error()}}
+	default:
+		return fault.Fields{{Name: "body", Value: "nothing, or another kind", Want: "must be one JSON object, with Content-Type application/json"}}
+	}
+}
+
+// named finds the property in the validator's words on one that is missing or unknown.
+var named = regexp.MustCompile(`property "([^"]*)" is (missing|unsupported)`)
+
+func schemaFault(e *openapi3.SchemaError) fault.Field {
+	path := e.JSONPointer()
+	f := fault.Field{Value: fmt.Sprint(e.Value), Want: e.Reason}
+	hit := named.FindStringSubmatch(e.Reason)
+	switch {
+	case hit != nil && hit[2] == "unsupported":
+		path, f.Value, f.Want = append(path, hit[1]), "an unknown field", "is no field here: leave it out"
+	case hit != nil:
+		if len(path) == 0 || path[len(path)-1] != hit[1] {
+			path = append(path, hit[1])
+		}
+		f.Value, f.Want = "nothing", "must be given"
+	case e.SchemaField == "enum":
+		f.Want = "must be one of " + strings.Trim(fmt.Sprint(e.Schema.Enum), "[]")
+	case e.SchemaField == "type":
+		f.Want = "must be of type " + strings.Join(e.Schema.Type.Slice(), " or ")
+	case e.SchemaField == "format" && e.Schema.Format == "date":
+		f.Want = "must be a date that the calendar has, YYYY-MM-DD"
+	}
+	f.Name = fieldName(path)
+	return f
+}
+
+// fieldName writes a path as the contract's users do: nails[0].gap_mm.
+func fieldName(path []string) string {
+	var name strings.Builder
+	for _, step := range path {
+		switch {
+		case strings.Trim(step, "0123456789") == "":
+			name.WriteString("[" + step + "]")
+		case name.Len() > 0:
+			name.WriteString("." + step)
+		default:
+			name.WriteString(step)
+		}
+	}
+	if name.Len() == 0 {
+		return "body"
+	}
+	return name.String()
+}

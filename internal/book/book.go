@@ -1,0 +1,70 @@
+// Package book is what the user does: it joins the rules in core with what store keeps.
+package book
+
+import (
+	"context"
+	"errors"
+	"time"
+
+	"fribbet/internal/core/date"
+	"fribbet/internal/core/due"
+	"fribbet/internal/core/fault"
+	"fribbet/internal/core/quick"
+	"fribbet/internal/core/units"
+	"fribbet/internal/store"
+)
+
+// Book is the whole program without its interface.
+type Book struct {
+	store *store.Store
+	now   func() time.Time
+}
+
+// New returns a book kept in store; now tells the time in the user's zone.
+func New(s *store.Store, now func() time.Time) *Book { return &Book{s, now} }
+
+// Today is the user's calendar date.
+func (b *Book) Today() date.Date { return date.Of(b.now()) }
+
+// Who uses the program: the answer decides how often a new dog is done.
+const (
+	Unset   = "unset" // the first start is not done
+	Keeper  = "keeper"
+	Groomer = "groomer"
+)
+
+// Settings returns the user's choices, or what a first start begins with.
+func (b *Book) Settings(ctx context.Context) (store.Settings, error) {
+	got, err := b.store.Settings(ctx)
+	if errors.Is(err, store.ErrNotFound) {
+		return store.Settings{
+			Role: Unset, LengthUnit: units.Millimetre, WeightUnit: units.Kilogram,
+			Margin: quick.Margin, Workdays: date.EveryDay,
+		}, nil
+	}
+	return got, err
+}
+
+// ChangeSettings keeps the user's choices.
+func (b *Book) ChangeSettings(ctx context.Context, c store.Settings) error {
+	var f fault.Fields
+	if c.Role == Unset {
+		f.Add("role", c.Role, "must be keeper or groomer")
+	}
+	f.Range("margin_mm", c.Margin, 0, due.MostMargin, "mm")
+	if c.Workdays == 0 {
+		f.Add("working_weekdays", "none", "must name at least one day")
+	}
+	if err := f.Err(); err != nil {
+		return err
+	}
+	return b.store.SaveSettings(ctx, c)
+}
+
+// usualRhythm is what a new dog starts with: the usual home advice, or the general ceiling.
+func usualRhythm(role string) due.Rhythm {
+	if role == Groomer {
+		return due.FourWeeks
+	}
+	return due.Fortnightly
+}

@@ -1,0 +1,133 @@
+package book
+
+import (
+	"context"
+	"slices"
+
+	"github.com/google/uuid"
+
+	"fribbet/internal/core/date"
+	"fribbet/internal/core/dog"
+	"fribbet/internal/store"
+)
+
+// View is a dog as it stands today.
+type View struct {
+	Dog      store.Dog
+	Next     *dog.Next // none before its first sitting
+	Readings []dog.Reading
+	Cautions []dog.Caution
+	Sittings []store.Sitting // latest first
+}
+
+// AddDog adds a dog; its name, age and one weight are enough.
+func (b *Book) AddDog(ctx context.Context, c dog.Changes) (store.Dog, error) {
+	settings, err := b.Settings(ctx)
+	if err != nil {
+		return store.Dog{}, err
+	}
+	made, faults := dog.Usual(usualRhythm(settings.Role), settings.Workdays).With(c, b.Today())
+	if err := faults.Err(); err != nil {
+		return store.Dog{}, err
+	}
+	kept := store.Dog{ID: uuid.New(), Version: 1, Dog: made}
+	return kept, b.store.AddDog(ctx, kept)
+}
+
+// ChangeDog changes what is given of a dog, read as version. It returns store.ErrConflict when
+// another change came first.
+func (b *Book) ChangeDog(ctx context.Context, id uuid.UUID, version int, c dog.Changes) (store.Dog, error) {
+	before, err := b.store.Dog(ctx, id)
+	if err != nil {
+		return store.Dog{}, err
+	}
+	if before.Version != version {
+		return store.Dog{}, store.ErrConflict
+	}
+	after, faults := before.With(c, b.Today())
+	if err := faults.Err(); err != nil {
+		return store.Dog{}, err
+	}
+	before.Dog = after
+	if err := b.store.ChangeDog(ctx, before); err != nil {
+		return store.Dog{}, err
+	}
+	before.Version++
+	return before, nil
+}
+
+// View returns a dog as it stands today.
+func (b *Book) View(ctx context.Context, id uuid.UUID) (View, error) {
+	d, feet, sittings, err := b.feet(ctx, id)
+	if err != nil {
+		return View{}, err
+	}
+	settings, err := b.Settings(ctx)
+	if err != nil {
+		return View{}, err
+	}
+	return b.view(d, feet, sittings, settings)
+}
+
+func (b *Book) view(d store.Dog, feet dog.Feet, sittings []store.Sitting, settings store.Settings) (View, error) {
+	v := View{Dog: d, Readings: feet.On(b.Today())}
+	v.Cautions = feet.Cautions(v.Readings)
+	for i := len(sittings) - 1; i >= 0; i-- {
+		v.Sittings = append(v.Sittings, sittings[i])
+	}
+	next, has, err := feet.Next(settings.Margin)
+	if has {
+		v.Next = &next
+	}
+	return v, err
+}
+
+// feet reads a dog and folds its sittings.
+func (b *Book) feet(ctx context.Context, id uuid.UUID) (store.Dog, dog.Feet, []store.Sitting, error) {
+	d, err := b.store.Dog(ctx, id)
+	if err != nil {
+		return store.Dog{}, dog.Feet{}, nil, err
+	}
+	sittings, err := b.store.Sittings(ctx, id)
+	return d, fold(d, sittings), sittings, err
+}
+
+func fold(d store.Dog, sittings []store.Sitting) dog.Feet {
+	plain := make([]dog.Sitting, len(sittings))
+	for i, s := range sittings {
+		plain[i] = s.Sitting
+	}
+	return dog.FeetAfter(d.Dog, plain)
+}
+
+// DueList returns every dog as it stands today, in the order in which they are due.
+func (b *Book) DueList(ctx context.Context) ([]View, error) {
+	settings, err := b.Settings(ctx)
+	if err != nil {
+		return nil, err
+	}
+	dogs, err := b.store.Dogs(ctx)
+	if err != nil {
+		return nil, err
+	}
+	sittings, err := b.store.AllSittings(ctx)
+	if err != nil {
+		return nil, err
+	}
+	views := make([]View, len(dogs))
+	for i, d := range dogs {
+		if views[i], err = b.view(d, fold(d, sittings[d.ID]), sittings[d.ID], settings); err != nil {
+			return nil, err
+		}
+	}
+	slices.SortStableFunc(views, func(x, y View) int { return x.inDays(b.Today()) - y.inDays(b.Today()) })
+	return views, nil
+}
+
+// inDays is how many days from today the dog is due; one not yet seen is due now.
+func (v View) inDays(today date.Date) int {
+	if v.Next == nil {
+		return 0
+	}
+	return v.Next.Due.Sub(today)
+}

@@ -1,0 +1,85 @@
+package dog
+
+import (
+	"slices"
+	"strings"
+
+	"fribbet/internal/core/date"
+	"fribbet/internal/core/due"
+	"fribbet/internal/core/fault"
+)
+
+// usualPavement is what a dog is taken to walk on pavement, km a week (judgement).
+const usualPavement = 5.0
+
+// Usual is a dog of which nothing is known yet but how it is going to be worked with.
+func Usual(rhythm due.Rhythm, workdays date.Weekdays) Dog {
+	return Dog{
+		FootCoat: ShortCoat, Pavement: usualPavement, Rhythm: rhythm, Workdays: workdays, Nails: StandardNails(),
+	}
+}
+
+// Changes is what is told anew of a dog; what is nil stays as it was.
+type Changes struct {
+	Name      *string
+	BirthDate *date.Date
+	Estimated *bool
+	AgeYears  *float64 // about how old it is today; instead of BirthDate
+	Weights   []Weight // all of them; one without a date was weighed today
+	FootCoat  *Coat
+	Pavement  *float64
+	Rhythm    *due.Rhythm
+	Workdays  *date.Weekdays
+	WishedGap *float64
+	Nails     []Nail // all that are there
+}
+
+// With returns the dog with the changes, in order and checked; and the fields that cannot be.
+func (d Dog) With(c Changes, today date.Date) (Dog, fault.Fields) {
+	var f fault.Fields
+	set(&d.FootCoat, c.FootCoat)
+	set(&d.Pavement, c.Pavement)
+	set(&d.Rhythm, c.Rhythm)
+	set(&d.Workdays, c.Workdays)
+	set(&d.WishedGap, c.WishedGap)
+	set(&d.Birth.Date, c.BirthDate)
+	set(&d.Birth.Estimated, c.Estimated)
+	if c.Name != nil {
+		d.Name = strings.TrimSpace(*c.Name)
+	}
+	switch {
+	case c.AgeYears != nil && c.BirthDate != nil:
+		f.Add("age_years", *c.AgeYears, "give the birth date or the age, not both")
+	case c.AgeYears != nil:
+		f.Range("age_years", *c.AgeYears, 0, oldestYears, "years")
+		d.Birth = BornAbout(*c.AgeYears, today)
+	case d.Birth.Date.IsZero():
+		f.Add("birth_date", "nothing", "give the birth date, or about how many years old it is")
+	}
+	if len(f) > 0 { // every other check wants a birth date
+		return d, f
+	}
+	if c.Weights != nil {
+		d.Weights = slices.Clone(c.Weights)
+		for i := range d.Weights {
+			if d.Weights[i].On.IsZero() {
+				d.Weights[i].On = today
+			}
+		}
+	}
+	if c.Nails != nil {
+		d.Nails = slices.Clone(c.Nails)
+	}
+	if f = d.Check(today); len(f) > 0 {
+		return d, f
+	}
+	slices.SortFunc(d.Weights, func(a, b Weight) int { return a.On.Sub(b.On) })
+	slices.SortFunc(d.Nails, func(a, b Nail) int { return a.Code.Compare(b.Code) })
+	return d, nil
+}
+
+func set[T any](field *T, value *T) {
+	if value != nil {
+		*field = *value
+	}
+}

@@ -1,0 +1,28 @@
+package due
+
+import "fribbet/internal/core/date"
+
+// Standing is where a dog stands against its next date.
+type Standing string
+
+const (
+	Late     Standing = "late"
+	Today    Standing = "today"
+	ThisWeek Standing = "week"   // within the next seven days
+	Later    Standing = "later"  // after that
+	Unseen   Standing = "unseen" // no date: to be looked at now
+)
+
+// StandingOn tells where the next date stands on a day.
+func (n Next) StandingOn(day date.Date) Standing {
+	switch left := n.Due.Sub(day); {
+	case left < 0:
+		return Late
+	case left == 0:
+		return Today
+	case left <= 7:
+		return ThisWeek
+	default:
+		return Later
+	}
+}

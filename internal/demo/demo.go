@@ -1,0 +1,213 @@
+// Package demo fills a book with invented dogs and a year of sittings, worked out from the
+// core's own model with noise and a fixed seed, relative to today: so that there is
+// something true to find in it.
+package demo
+
+import (
+	"context"
+	"math"
+	"math/rand/v2"
+	"strings"
+	"time"
+
+	"github.com/google/uuid"
+
+	"fribbet/internal/book"
+	"fribbet/internal/core/claw"
+	"fribbet/internal/core/date"
+	"fribbet/internal/core/dog"
+	"fribbet/internal/core/nail"
+	"fribbet/internal/core/quick"
+	"fribbet/internal/core/units"
+	"fribbet/internal/store"
+)
+
+// Fill writes the demonstration into an empty book.
+func Fill(ctx context.Context, b *book.Book) error {
+	err := b.ChangeSettings(ctx, store.Settings{
+		Role: book.Groomer, LengthUnit: units.Millimetre, WeightUnit: units.Kilogram, Margin: quick.Margin,
+		Workdays: date.WeekdaysOf(time.Tuesday, time.Wednesday, time.Thursday, time.Friday, time.Saturday),
+	})
+	if err != nil {
+		return err
+	}
+	noise := rand.New(rand.NewPCG(8, 642))
+	for _, s := range scenarios {
+		if err := s.fill(ctx, b, noise); err != nil {
+			return err
+		}
+	}
+	return nil
+}
+
+func (s scenario) fill(ctx context.Context, b *book.Book, noise *rand.Rand) error {
+	today := b.Today()
+	first := today.AddDays(-s.lastAgo - s.every*max(0, s.sittings-1))
+	born := dog.BornAbout(s.years, today).Date
+	kept, err := b.AddDog(ctx, dog.Changes{
+		Name: &s.name, BirthDate: &born, Weights: []dog.Weight{{On: latest(first, born), Kg: s.kg}},
+		FootCoat: &s.coat, Pavement: &s.pavement, Rhythm: &s.rhythm, Nails: s.nails(),
+	})
+	if err != nil {
+		return err
+	}
+	truth := newTruth(kept.Dog, first, noise)
+	for i, day := range s.days(today, noise) {
+		sitting := store.Sitting{ID: uuid.NewSHA1(kept.ID, []byte{byte(i)}), Sitting: dog.Sitting{On: day}}
+		last := i == s.sittings-1
+		if last {
+			sitting.Note = s.lastNote
+		}
+		for _, n := range kept.Nails {
+			skipped := i >= s.sittings-s.skipFor && contains(s.skipLast, n.Code)
+			sitting.Records = append(sitting.Records, s.record(truth[n.Code], kept.Dog, n, day, skipped, noise))
+		}
+		if _, err := b.Record(ctx, kept.ID, sitting); err != nil {
+			return err
+		}
+	}
+	return nil
+}
+
+// days are the sittings' dates, oldest first: about every so many days, the last as told.
+func (s scenario) days(today date.Date, noise *rand.Rand) []date.Date {
+	days := make([]date.Date, s.sittings)
+	for i := range days {
+		day := today.AddDays(-s.lastAgo - s.every*(s.sittings-1-i))
+		if i < s.sittings-1 && s.every > 7 {
+			day = day.AddDays(noise.IntN(5) - 2)
+		}
+		days[i] = day
+	}
+	return days
+}
+
+func (s scenario) nails() []dog.Nail {
+	var nails []dog.Nail
+	for _, c := range nail.All() {
+		if !c.Standard() && !contains(s.extra, c) {
+			continue
+		}
+		n := dog.Nail{Code: c, State: nail.Sound, Colour: s.colour, Shape: s.shape}
+		if contains(s.light, c) {
+			n.Colour = nail.Light
+		}
+		if contains(s.split, c) {
+			n.State = nail.Split
+		}
+		nails = append(nails, n)
+	}
+	return nails
+}
+
+// nailTruth is how a nail really is, which nobody in the demonstration knows.
+type nailTruth struct {
+	length, quick float64 // mm
+	rate          float64 // mm a week
+	height        float64 // of the toe's coat line above the floor, mm
+	on            date.Date
+}
+
+// clearing is how far above the floor an untrimmed nail really stands, mm: the demonstration's
+// dogs have somewhat shorter nails than a dog that nobody has measured is assumed to have.
+const clearing = 0.5
+
+// newTruth draws a dog's true nails: rates about the prior, and a quick as its keeper left it.
+func newTruth(d dog.Dog, day date.Date, noise *rand.Rand) map[nail.Code]*nailTruth {
+	dogsOwn := noise.NormFloat64() * 0.2
+	truth := map[nail.Code]*nailTruth{}
+	for _, n := range d.Nails {
+		form := claw.Assumed(n.Code, n.Shape, d.WeightOn(day))
+		rate := d.RateOn(n.Code, day)
+		length := form.Length * (1 + 0.05*noise.NormFloat64())
+		truth[n.Code] = &nailTruth{
+			length: length, quick: 0.78 * length,
+			rate:   math.Max(0.15, rate.Mean+dogsOwn+0.08*noise.NormFloat64()),
+			height: form.AtGap(clearing).CoatHeight() + 0.15*noise.NormFloat64(), on: day,
+		}
+	}
+	return truth
+}
+
+// record lets the nail grow to the day, trims it, and writes down what a groomer would.
+func (s scenario) record(t *nailTruth, d dog.Dog, n dog.Nail, day date.Date, skipped bool, noise *rand.Rand) dog.Record {
+	weeks := float64(day.Sub(t.on)) / 7
+	size := claw.SizeFactor(s.kg)
+	spare := quick.NewDrift(t.rate, 0, size).After(quick.Spare{Mean: t.length - t.quick}, weeks).Mean
+	t.length += t.rate * weeks
+	t.quick, t.on = t.length-spare, day
+	r := dog.Record{Code: n.Code, Tool: s.tool, Reaction: s.mood(noise)}
+	if s.untouch != "" && strings.HasPrefix(n.Code.String(), s.untouch) {
+		r.Reaction = s.temper
+		return r
+	}
+	if skipped {
+		return r
+	}
+	before := t.length
+	r.Cuts = slivers(spare - s.spare*size - 0.15*noise.NormFloat64())
+	t.length -= r.Removed()
+	if s.caliper && noise.Float64() < 0.5 {
+		after := math.Round((t.length+0.2*noise.NormFloat64())*10) / 10
+		r.LengthAfter = &after
+	}
+	if n.Colour == nail.Light && before > t.length {
+		seen := math.Max(0.2, math.Round((t.length-t.quick)*5)/5)
+		r.SpareLeft = &seen
+	}
+	if s.feelers && !n.Code.Dewclaw() {
+		gap := feel(claw.Assumed(n.Code, n.Shape, s.kg).WithLength(t.length).AtCoatHeight(t.height).Gap())
+		r.GapAfter = &gap
+	}
+	return r
+}
+
+// mood is mostly calm; a difficult dog shows its temper on one nail in three.
+func (s scenario) mood(noise *rand.Rand) dog.Reaction {
+	if noise.IntN(3) == 0 {
+		return s.temper
+	}
+	return dog.Calm
+}
+
+// slivers parts what comes off into cuts of 1 mm and a last one of half.
+func slivers(take float64) []float64 {
+	var cuts []float64
+	for ; take >= 1 && len(cuts) < 12; take-- {
+		cuts = append(cuts, 1)
+	}
+	if take >= 0.5 {
+		cuts = append(cuts, 0.5)
+	}
+	return cuts
+}
+
+// feel is the largest household feeler that passes under a nail.
+func feel(gap float64) float64 {
+	switch {
+	case gap >= 1.5*claw.CardGap:
+		return math.Round(gap*2) / 2
+	case gap >= claw.CardGap:
+		return claw.CardGap
+	case gap >= claw.PaperGap:
+		return claw.PaperGap
+	default:
+		return claw.TouchGap
+	}
+}
+
+func contains(codes []string, c nail.Code) bool {
+	for _, code := range codes {
+		if code == c.String() {
+			return true
+		}
+	}
+	return false
+}
+
+func latest(a, b date.Date) date.Date {
+	if a.After(b) {
+		return a
+	}
+	return b
+}

@@ -1,0 +1,172 @@
+package store
+
+import (
+	"context"
+	"slices"
+
+	"github.com/google/uuid"
+	"github.com/jmoiron/sqlx"
+
+	"fribbet/internal/core/dog"
+	"fribbet/internal/core/due"
+	"fribbet/internal/core/nail"
+)
+
+// Dog is a dog in the book.
+type Dog struct {
+	ID      uuid.UUID
+	Version int // goes up with every change
+	dog.Dog
+}
+
+type dogRow struct {
+	ID        uuid.UUID      `db:"id"`
+	Version   int            `db:"version"`
+	Name      string         `db:"name"`
+	Birth     dateColumn     `db:"birth_date"`
+	Estimated bool           `db:"birth_estimated"`
+	FootCoat  dog.Coat       `db:"foot_coat"`
+	Pavement  float64        `db:"pavement_km_week"`
+	Rhythm    due.Rhythm     `db:"rhythm"`
+	Workdays  weekdaysColumn `db:"working_weekdays"`
+	WishedGap float64        `db:"wished_gap_mm"`
+}
+
+func rowOf(d Dog) dogRow {
+	return dogRow{
+		d.ID, d.Version, d.Name, dateColumn{d.Birth.Date}, d.Birth.Estimated,
+		d.FootCoat, d.Pavement, d.Rhythm, weekdaysColumn{d.Workdays}, d.WishedGap,
+	}
+}
+
+func (r dogRow) dog() Dog {
+	return Dog{r.ID, r.Version, dog.Dog{
+		Name: r.Name, Birth: dog.Birth{Date: r.Birth.Date, Estimated: r.Estimated}, FootCoat: r.FootCoat,
+		Pavement: r.Pavement, Rhythm: r.Rhythm, Workdays: r.Workdays.Weekdays, WishedGap: r.WishedGap,
+	}}
+}
+
+type weightRow struct {
+	DogID uuid.UUID  `db:"dog_id"`
+	On    dateColumn `db:"on_date"`
+	Kg    float64    `db:"kg"`
+}
+
+type nailRow struct {
+	DogID  uuid.UUID   `db:"dog_id"`
+	Code   codeColumn  `db:"code"`
+	State  nail.State  `db:"state"`
+	Colour nail.Colour `db:"colour"`
+	Shape  nail.Shape  `db:"shape"`
+}
+
+// Dogs returns every dog, by name.
+func (s *Store) Dogs(ctx context.Context) ([]Dog, error) { return s.dogs(ctx, "") }
+
+// Dog returns one dog, or ErrNotFound.
+func (s *Store) Dog(ctx context.Context, id uuid.UUID) (Dog, error) {
+	dogs, err := s.dogs(ctx, `WHERE id = ?`, id)
+	if err == nil && len(dogs) == 0 {
+		err = ErrNotFound
+	}
+	if err != nil {
+		return Dog{}, err
+	}
+	return dogs[0], nil
+}
+
+// dogs reads the dogs that where picks, with their weights and nails, all as of one moment.
+func (s *Store) dogs(ctx context.Context, where string, args ...any) ([]Dog, error) {
+	var rows []dogRow
+	var weights []weightRow
+	var nails []nailRow
+	err := s.read(ctx, func(tx *sqlx.Tx) error {
+		picked := `(SELECT id FROM dogs ` + where + `)`
+		return selectAll(ctx, tx, args,
+			query{&rows, `SELECT * FROM dogs ` + where + ` ORDER BY name COLLATE NOCASE, id`},
+			query{&weights, `SELECT * FROM weights WHERE dog_id IN ` + picked + ` ORDER BY on_date`},
+			query{&nails, `SELECT * FROM nails WHERE dog_id IN ` + picked})
+	})
+	if err != nil {
+		return nil, err
+	}
+	dogs := make([]Dog, len(rows))
+	at := make(map[uuid.UUID]*Dog, len(rows))
+	for i, row := range rows {
+		dogs[i] = row.dog()
+		at[row.ID] = &dogs[i]
+	}
+	for _, w := range weights {
+		at[w.DogID].Weights = append(at[w.DogID].Weights, dog.Weight{On: w.On.Date, Kg: w.Kg})
+	}
+	for _, n := range nails {
+		at[n.DogID].Nails = append(at[n.DogID].Nails, dog.Nail{Code: n.Code.Code, State: n.State, Colour: n.Colour, Shape: n.Shape})
+	}
+	for i := range dogs {
+		slices.SortFunc(dogs[i].Nails, func(a, b dog.Nail) int { return a.Code.Compare(b.Code) })
+	}
+	return dogs, nil
+}
+
+// AddDog keeps a new dog as version 1.
+func (s *Store) AddDog(ctx context.Context, d Dog) error {
+	return s.write(ctx, func(tx *sqlx.Tx) error {
+		_, err := tx.NamedExecContext(ctx, `
+			INSERT INTO dogs (id, version, name, birth_date, birth_estimated, foot_coat,
+				pavement_km_week, rhythm, working_weekdays, wished_gap_mm)
+			VALUES (:id, 1, :name, :birth_date, :birth_estimated, :foot_coat,
+				:pavement_km_week, :rhythm, :working_weekdays, :wished_gap_mm)`, rowOf(d))
+		if err != nil {
+			return err
+		}
+		return addParts(ctx, tx, d)
+	})
+}
+
+// ChangeDog keeps a changed dog as the next version. It returns ErrConflict when d.Version is
+// not the newest, and ErrNotFound when there is no such dog.
+func (s *Store) ChangeDog(ctx context.Context, d Dog) error {
+	return s.write(ctx, func(tx *sqlx.Tx) error {
+		var version int
+		if err := tx.GetContext(ctx, &version, `SELECT version FROM dogs WHERE id = ?`, d.ID); err != nil {
+			return orNotFound(err)
+		}
+		if version != d.Version {
+			return ErrConflict
+		}
+		_, err := tx.NamedExecContext(ctx, `
+			UPDATE dogs SET version = version + 1, name = :name, birth_date = :birth_date,
+				birth_estimated = :birth_estimated, foot_coat = :foot_coat, pavement_km_week = :pavement_km_week,
+				rhythm = :rhythm, working_weekdays = :working_weekdays, wished_gap_mm = :wished_gap_mm
+			WHERE id = :id`, rowOf(d))
+		if err != nil {
+			return err
+		}
+		for _, table := range []string{"weights", "nails"} {
+			if _, err := tx.ExecContext(ctx, `DELETE FROM `+table+` WHERE dog_id = ?`, d.ID); err != nil {
+				return err
+			}
+		}
+		return addParts(ctx, tx, d)
+	})
+}
+
+// addParts keeps the dog's weights and nails.
+func addParts(ctx context.Context, tx *sqlx.Tx, d Dog) error {
+	for _, w := range d.Weights {
+		_, err := tx.NamedExecContext(ctx, `INSERT INTO weights (dog_id, on_date, kg) VALUES (:dog_id, :on_date, :kg)`,
+			weightRow{d.ID, dateColumn{w.On}, w.Kg})
+		if err != nil {
+			return err
+		}
+	}
+	for _, n := range d.Nails {
+		_, err := tx.NamedExecContext(ctx, `
+			INSERT INTO nails (dog_id, code, state, colour, shape) VALUES (:dog_id, :code, :state, :colour, :shape)`,
+			nailRow{d.ID, codeColumn{n.Code}, n.State, n.Colour, n.Shape})
+		if err != nil {
+			return err
+		}
+	}
+	return nil
+}

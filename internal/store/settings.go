@@ -1,0 +1,42 @@
+package store
+
+import (
+	"context"
+
+	"fribbet/internal/core/date"
+	"fribbet/internal/core/units"
+)
+
+// Settings are the user's choices.
+type Settings struct {
+	Role       string // keeper or groomer
+	LengthUnit units.Length
+	WeightUnit units.Weight
+	Margin     float64 // spare left in front of the quick, mm
+	Workdays   date.Weekdays
+}
+
+type settingsRow struct {
+	Role       string         `db:"role"`
+	LengthUnit units.Length   `db:"length_unit"`
+	WeightUnit units.Weight   `db:"weight_unit"`
+	Margin     float64        `db:"margin_mm"`
+	Workdays   weekdaysColumn `db:"working_weekdays"`
+}
+
+// Settings returns the choices; ErrNotFound before the first were made.
+func (s *Store) Settings(ctx context.Context) (Settings, error) {
+	var row settingsRow
+	err := s.db.GetContext(ctx, &row,
+		`SELECT role, length_unit, weight_unit, margin_mm, working_weekdays FROM settings`)
+	return Settings{row.Role, row.LengthUnit, row.WeightUnit, row.Margin, row.Workdays.Weekdays}, orNotFound(err)
+}
+
+// SaveSettings keeps the choices.
+func (s *Store) SaveSettings(ctx context.Context, c Settings) error {
+	_, err := s.db.NamedExecContext(ctx, `
+		INSERT OR REPLACE INTO settings (one, role, length_unit, weight_unit, margin_mm, working_weekdays)
+		VALUES (1, :role, :length_unit, :weight_unit, :margin_mm, :working_weekdays)`,
+		settingsRow{c.Role, c.LengthUnit, c.WeightUnit, c.Margin, weekdaysColumn{c.Workdays}})
+	return err
+}

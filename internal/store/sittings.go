@@ -1,0 +1,165 @@
+package store
+
+import (
+	"context"
+	"time"
+
+	"github.com/google/uuid"
+	"github.com/jmoiron/sqlx"
+
+	"fribbet/internal/core/dog"
+)
+
+// Sitting is a sitting in the book.
+type Sitting struct {
+	ID uuid.UUID // made by whoever records it, so that sending it twice keeps it once
+	dog.Sitting
+}
+
+type sittingRow struct {
+	ID         uuid.UUID  `db:"id"`
+	DogID      uuid.UUID  `db:"dog_id"`
+	On         dateColumn `db:"on_date"`
+	Note       string     `db:"note"`
+	RecordedAt string     `db:"recorded_at"`
+}
+
+type recordRow struct {
+	SittingID    uuid.UUID    `db:"sitting_id"`
+	Code         codeColumn   `db:"code"`
+	LengthBefore *float64     `db:"length_before_mm"`
+	LengthAfter  *float64     `db:"length_after_mm"`
+	GapBefore    *float64     `db:"gap_before_mm"`
+	GapAfter     *float64     `db:"gap_after_mm"`
+	SpareLeft    *float64     `db:"spare_left_mm"`
+	Tool         dog.Tool     `db:"tool"`
+	Reaction     dog.Reaction `db:"reaction"`
+	Blood        bool         `db:"blood"`
+}
+
+type cutRow struct {
+	SittingID uuid.UUID  `db:"sitting_id"`
+	Code      codeColumn `db:"code"`
+	Number    int        `db:"number"`
+	MM        float64    `db:"mm"`
+}
+
+// AllSittings returns every dog's sittings that count, oldest first, by the dog's id.
+func (s *Store) AllSittings(ctx context.Context) (map[uuid.UUID][]Sitting, error) {
+	return s.sittings(ctx, "")
+}
+
+// Sittings returns one dog's sittings that count, oldest first.
+func (s *Store) Sittings(ctx context.Context, dogID uuid.UUID) ([]Sitting, error) {
+	all, err := s.sittings(ctx, ` AND dog_id = ?`, dogID)
+	return all[dogID], err
+}
+
+func (s *Store) sittings(ctx context.Context, and string, args ...any) (map[uuid.UUID][]Sitting, error) {
+	var rows []sittingRow
+	var records []recordRow
+	var cuts []cutRow
+	err := s.read(ctx, func(tx *sqlx.Tx) error {
+		where := ` WHERE withdrawn_at IS NULL` + and
+		picked := ` WHERE sitting_id IN (SELECT id FROM sittings` + where + `)`
+		return selectAll(ctx, tx, args,
+			query{&rows, `SELECT id, dog_id, on_date, note, recorded_at FROM sittings` + where + ` ORDER BY on_date, recorded_at`},
+			query{&records, `SELECT * FROM records` + picked},
+			query{&cuts, `SELECT * FROM cuts` + picked + ` ORDER BY sitting_id, code, number`})
+	})
+	if err != nil {
+		return nil, err
+	}
+	type nailOf struct {
+		sitting uuid.UUID
+		code    codeColumn
+	}
+	cutsOf := map[nailOf][]float64{}
+	for _, c := range cuts {
+		key := nailOf{c.SittingID, c.Code}
+		cutsOf[key] = append(cutsOf[key], c.MM)
+	}
+	recordsOf := map[uuid.UUID][]dog.Record{}
+	for _, r := range records {
+		recordsOf[r.SittingID] = append(recordsOf[r.SittingID], dog.Record{
+			Code: r.Code.Code, LengthBefore: r.LengthBefore, LengthAfter: r.LengthAfter,
+			GapBefore: r.GapBefore, GapAfter: r.GapAfter, SpareLeft: r.SpareLeft,
+			Cuts: cutsOf[nailOf{r.SittingID, r.Code}], Tool: r.Tool, Reaction: r.Reaction, Blood: r.Blood,
+		})
+	}
+	all := map[uuid.UUID][]Sitting{}
+	for _, row := range rows {
+		all[row.DogID] = append(all[row.DogID], Sitting{row.ID, dog.Sitting{
+			On: row.On.Date, Note: row.Note, Records: recordsOf[row.ID],
+		}})
+	}
+	return all, nil
+}
+
+// AddSitting keeps a sitting of a dog. One that is there already, by its id, changes nothing;
+// an id that belongs to another dog's sitting is ErrConflict.
+func (s *Store) AddSitting(ctx context.Context, dogID uuid.UUID, sitting Sitting, at time.Time) error {
+	return s.write(ctx, func(tx *sqlx.Tx) error {
+		var owner uuid.UUID
+		err := orNotFound(tx.GetContext(ctx, &owner, `SELECT dog_id FROM sittings WHERE id = ?`, sitting.ID))
+		switch {
+		case err == nil && owner == dogID:
+			return nil
+		case err == nil:
+			return ErrConflict
+		case err != ErrNotFound:
+			return err
+		}
+		_, err = tx.NamedExecContext(ctx, `
+			INSERT INTO sittings (id, dog_id, on_date, note, recorded_at) VALUES (:id, :dog_id, :on_date, :note, :recorded_at)`,
+			sittingRow{sitting.ID, dogID, dateColumn{sitting.On}, sitting.Note, instant(at)})
+		if err != nil {
+			return err
+		}
+		for _, r := range sitting.Records {
+			if err := addRecord(ctx, tx, sitting.ID, r); err != nil {
+				return err
+			}
+		}
+		return nil
+	})
+}
+
+func addRecord(ctx context.Context, tx *sqlx.Tx, sittingID uuid.UUID, r dog.Record) error {
+	_, err := tx.NamedExecContext(ctx, `
+		INSERT INTO records (sitting_id, code, length_before_mm, length_after_mm, gap_before_mm, gap_after_mm,
+			spare_left_mm, tool, reaction, blood)
+		VALUES (:sitting_id, :code, :length_before_mm, :length_after_mm, :gap_before_mm, :gap_after_mm,
+			:spare_left_mm, :tool, :reaction, :blood)`,
+		recordRow{sittingID, codeColumn{r.Code}, r.LengthBefore, r.LengthAfter, r.GapBefore, r.GapAfter,
+			r.SpareLeft, r.Tool, r.Reaction, r.Blood})
+	if err != nil {
+		return err
+	}
+	for i, mm := range r.Cuts {
+		_, err := tx.NamedExecContext(ctx, `
+			INSERT INTO cuts (sitting_id, code, number, mm) VALUES (:sitting_id, :code, :number, :mm)`,
+			cutRow{sittingID, codeColumn{r.Code}, i + 1, mm})
+		if err != nil {
+			return err
+		}
+	}
+	return nil
+}
+
+// WithdrawSitting makes a dog's sitting count no more. Doing it twice changes nothing.
+func (s *Store) WithdrawSitting(ctx context.Context, dogID, sittingID uuid.UUID, at time.Time) error {
+	done, err := s.db.ExecContext(ctx, `
+		UPDATE sittings SET withdrawn_at = COALESCE(withdrawn_at, ?) WHERE id = ? AND dog_id = ?`,
+		instant(at), sittingID, dogID)
+	if err != nil {
+		return err
+	}
+	if n, err := done.RowsAffected(); err != nil || n > 0 {
+		return err
+	}
+	return ErrNotFound
+}
+
+// instant is fixed in width, so that instants sort as text.
+func instant(t time.Time) string { return t.UTC().Format("2006-01-02T15:04:05.000Z") }

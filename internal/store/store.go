@@ -1,0 +1,105 @@
+// Package store keeps the book in one SQLite file. It knows the job's words, not its rules.
+package store
+
+import (
+	"context"
+	"database/sql"
+	"embed"
+	"errors"
+	"fmt"
+	"io/fs"
+	"net/url"
+
+	"github.com/jmoiron/sqlx"
+	"github.com/pressly/goose/v3"
+	_ "modernc.org/sqlite" // the database driver
+)
+
+var (
+	// ErrNotFound says that there is no such dog or sitting.
+	ErrNotFound = errors.New("not found")
+	// ErrConflict says that the dog was changed since it was read.
+	ErrConflict = errors.New("changed elsewhere")
+)
+
+//go:embed migrations/*.sql
+var migrations embed.FS
+
+// Store is an open book.
+type Store struct{ db *sqlx.DB }
+
+// Open opens the file, making it and bringing its tables up to date as needed.
+func Open(ctx context.Context, path string) (*Store, error) {
+	pragmas := url.Values{"_txlock": {"immediate"}, "_pragma": {
+		"journal_mode(WAL)", "foreign_keys(1)", "busy_timeout(5000)", "synchronous(FULL)",
+	}}
+	db, err := sqlx.Open("sqlite", "file:"+(&url.URL{Path: path}).EscapedPath()+"?"+pragmas.Encode())
+	if err != nil {
+		return nil, fmt.Errorf("open %s: %w", path, err)
+	}
+	if err := migrate(ctx, db.DB); err != nil {
+		return nil, errors.Join(fmt.Errorf("prepare %s: %w", path, err), db.Close())
+	}
+	return &Store{db}, nil
+}
+
+func migrate(ctx context.Context, db *sql.DB) error {
+	files, err := fs.Sub(migrations, "migrations")
+	if err != nil {
+		return err
+	}
+	provider, err := goose.NewProvider(goose.DialectSQLite3, db, files)
+	if err != nil {
+		return err
+	}
+	_, err = provider.Up(ctx)
+	return err
+}
+
+// Close closes the file.
+func (s *Store) Close() error { return s.db.Close() }
+
+// write runs do in one transaction: all of it is kept, or nothing.
+func (s *Store) write(ctx context.Context, do func(*sqlx.Tx) error) error {
+	return s.transaction(ctx, nil, do)
+}
+
+// read runs do on the book as it stands at one moment, while others may write.
+func (s *Store) read(ctx context.Context, do func(*sqlx.Tx) error) error {
+	return s.transaction(ctx, &sql.TxOptions{ReadOnly: true}, do)
+}
+
+func (s *Store) transaction(ctx context.Context, options *sql.TxOptions, do func(*sqlx.Tx) error) error {
+	tx, err := s.db.BeginTxx(ctx, options)
+	if err != nil {
+		return err
+	}
+	if err := do(tx); err != nil {
+		return errors.Join(err, tx.Rollback())
+	}
+	return tx.Commit()
+}
+
+// orNotFound turns the driver's word for no row into the store's.
+func orNotFound(err error) error {
+	if errors.Is(err, sql.ErrNoRows) {
+		return ErrNotFound
+	}
+	return err
+}
+
+// query is a question and the slice of rows that takes its answer.
+type query struct {
+	into any
+	text string
+}
+
+// selectAll asks every query with the same arguments.
+func selectAll(ctx context.Context, tx *sqlx.Tx, args []any, queries ...query) error {
+	for _, q := range queries {
+		if err := tx.SelectContext(ctx, q.into, q.text, args...); err != nil {
+			return err
+		}
+	}
+	return nil
+}
