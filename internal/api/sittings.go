@@ -14,7 +14,7 @@ func (h handlers) GetPlan(ctx context.Context, r contract.GetPlanRequestObject) 
 		return nil, err
 	}
 	out := contract.GetPlan200JSONResponse{
-		DogId: p.Dog.ID, Name: p.Dog.Name, Today: h.book.Today(), Tool: p.Tool, Cautions: cautions(p.Cautions),
+		DogId: p.Dog.ID, Name: p.Dog.Name, Today: h.book.Today(), Tool: p.Tool, Cautions: cautions(p.Cautions), SliverMm: dog.Sliver,
 	}
 	readings := make([]dog.Reading, len(p.Nails))
 	for i, n := range p.Nails {

@@ -2,13 +2,22 @@ package dog
 
 import "strings"
 
-// Caution is a warning for today, worst first.
+// CautionKind is whose matter a caution is, and when.
+type CautionKind string
+
+const (
+	Veterinarian CautionKind = "veterinarian" // not the user's work
+	CareWithNail CautionKind = "nail"
+	Prepare      CautionKind = "prepare" // before starting
+)
+
+// Caution is a warning for today.
 type Caution struct {
-	Veterinary bool // a veterinarian's matter
-	Words      string
+	Kind  CautionKind
+	Words string
 }
 
-// Cautions are what to know before these feet are touched.
+// Cautions are what to know before these feet are touched, worst first.
 func (f Feet) Cautions(readings []Reading) []Caution {
 	var torn, inSkin, curling, soon, bled []string
 	for i, r := range readings {
@@ -28,18 +37,18 @@ func (f Feet) Cautions(readings []Reading) []Caution {
 		}
 	}
 	var all []Caution
-	add := func(vet bool, names []string, words string) {
+	add := func(kind CautionKind, names []string, words string) {
 		if len(names) > 0 {
-			all = append(all, Caution{vet, strings.Join(names, ", ") + words})
+			all = append(all, Caution{kind, strings.Join(names, ", ") + words})
 		}
 	}
-	add(true, torn, ": torn into the quick. Do not trim; call a veterinarian.")
-	add(true, inSkin, ": curled so far that it may touch the skin. A professional or a veterinarian should do it.")
-	add(false, curling, ": dewclaw curling. Do it first, take little.")
-	add(false, soon, ": dewclaw close to curling. Do not leave it out.")
-	add(false, bled, ": bled last time. Take less, look after every sliver, have styptic open.")
+	add(Veterinarian, torn, ": torn into the quick. Do not trim; call a veterinarian.")
+	add(Veterinarian, inSkin, ": curled so far that it may touch the skin. A professional or a veterinarian should do it.")
+	add(CareWithNail, curling, ": dewclaw curling. Do it first, take little.")
+	add(CareWithNail, soon, ": dewclaw close to curling. Do not leave it out.")
+	add(CareWithNail, bled, ": bled last time. Take less, look after every sliver, have styptic open.")
 	if f.dog.FootCoat == LongCoat {
-		add(false, []string{"Long hair on the feet"}, ": clear the pads and pull a mesh over the paw before anything spins.")
+		add(Prepare, []string{"Long hair on the feet"}, ": clear the pads and pull a mesh over the paw before anything spins.")
 	}
 	return all
 }

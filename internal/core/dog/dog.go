@@ -3,6 +3,7 @@
 package dog
 
 import (
+	"math"
 	"slices"
 
 	"fribbet/internal/core/date"
@@ -66,7 +67,7 @@ func StandardNails() []Nail {
 // BornAbout is the birth of a dog that somebody takes for so many years old on a day.
 func BornAbout(years float64, on date.Date) Birth {
 	const daysPerYear = 365.25
-	return Birth{Date: on.AddDays(-int(years * daysPerYear)), Estimated: true}
+	return Birth{Date: on.AddDays(-int(math.Ceil(years * daysPerYear))), Estimated: true}
 }
 
 // Nail returns the dog's nail of that code, and whether it has it.

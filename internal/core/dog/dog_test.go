@@ -113,7 +113,7 @@ func TestATornNailIsLeftToAVeterinarian(t *testing.T) {
 	d.Nails[0].State = nail.Torn
 	f := FeetAfter(d, []Sitting{asPlanned(FeetAfter(d, nil), today.AddDays(-7))})
 	assert.Empty(t, f.Plan(today, 1)[0].Cuts)
-	assert.True(t, f.Cautions(f.On(today))[0].Veterinary)
+	assert.Equal(t, Veterinarian, f.Cautions(f.On(today))[0].Kind)
 	next, has, err := f.Next(1)
 	require.NoError(t, err)
 	assert.True(t, has)
@@ -130,7 +130,7 @@ func TestACurledDewclawIsAVeterinariansMatter(t *testing.T) {
 	assert.Empty(t, at(11))
 	assert.Contains(t, at(18)[0].Words, "close to curling")
 	assert.Contains(t, at(21)[0].Words, "dewclaw curling")
-	assert.True(t, at(30)[0].Veterinary)
+	assert.Equal(t, Veterinarian, at(30)[0].Kind)
 }
 
 // Routine work settles between one and four weeks on a dog of usual growth (common practice, no source).
@@ -278,7 +278,7 @@ func TestNameAgeAndWeightMakeADog(t *testing.T) {
 	d, faults := Usual(due.Fortnightly, date.EveryDay).With(Changes{Name: &name, AgeYears: &years, Weights: []Weight{{Kg: 22}}}, today)
 	require.Empty(t, faults)
 	assert.Equal(t, "Moss", d.Name)
-	assert.Equal(t, Birth{today.AddDays(-1643), true}, d.Birth)
+	assert.Equal(t, Birth{today.AddDays(-1644), true}, d.Birth)
 	assert.Equal(t, []Weight{{today, 22}}, d.Weights)
 	assert.Len(t, d.Nails, 18)
 

@@ -80,6 +80,9 @@ func newToe(d Dog, n Nail, day date.Date) toe {
 // off; and that one trim of a nail ends about where the last one did, and as far from its
 // quick. The first alone would carry a year of sittings off by the whole error of the rate.
 func (t toe) after(d Dog, on date.Date, r Record) toe {
+	if r.leftAlone() {
+		return t
+	}
 	if t.on.IsZero() {
 		t = newToe(d, t.Nail, on)
 	}
@@ -98,8 +101,8 @@ func (t toe) after(d Dog, on date.Date, r Record) toe {
 			after = blend(after, now.grownSD, t.claw.Length, sameEndSD)
 		}
 	}
-	after = math.Max(after, leastLeft*form.Length) // an assumed length may be shorter than what came off
-	t.lengthSD = now.lengthSD
+	after = math.Max(after, leastLeft*form.Length)                      // an assumed length may be shorter than what came off
+	t.lengthSD = math.Min(now.lengthSD, assumedLengthShare*form.Length) // no less sure than of a nail never seen
 	if r.LengthAfter != nil || r.LengthBefore != nil {
 		t.lengthSD, t.lengthSource = caliperSD, Measured
 	}

@@ -1,5 +1,8 @@
 package dog
 
+// Sliver is one thin cut, mm (trade: 1 mm is typical).
+const Sliver = 1.0
+
 // All judgement (ours, until a dog's own records replace it) unless it says otherwise.
 const (
 	assumedLengthShare = 0.15 // standard deviation of a length nobody measured, share of the length
@@ -8,7 +11,6 @@ const (
 	sameEndSD          = 0.7  // of where two trims of one nail end, mm
 	feelerSD           = 0.1  // of a floor gap measured with paper or card: a sheet's thickness, mm
 
-	sliver      = 1.0  // one thin cut, mm (trade: 1 mm typical sliver)
 	leastCut    = 0.5  // the least that is planned, mm
 	pliersSplit = 13.6 // kg: small pliers below, large from there (trade: about 30 lb)
 	leastLeft   = 0.25 // the share of its assumed length that a nail is taken to keep whatever came off

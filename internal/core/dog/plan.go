@@ -47,13 +47,13 @@ func (f Feet) take(r Reading, grown, margin float64) (float64, string) {
 	case !r.Code.Dewclaw() && weeksClear > f.dog.Rhythm.Days()/7:
 		return 0, "stays clear of the floor: can wait"
 	case r.Trimmed.IsZero():
-		return math.Min(sliver, free), "first time here: one sliver, then look at the face"
+		return math.Min(Sliver, free), "first time here: one sliver, then look at the face"
 	}
-	limit, why := math.Max(sliver, r.Spare.Low), "as far as the quick's range allows"
+	limit, why := math.Max(Sliver, r.Spare.Low), "as far as the quick's range allows"
 	if free < limit {
 		limit, why = free, "as far as the quick allows"
 	}
-	if wanted := grown + sliver; wanted < limit {
+	if wanted := grown + Sliver; wanted < limit {
 		return wanted, "what has grown, and one sliver more"
 	}
 	return limit, why
@@ -64,8 +64,8 @@ func slivers(take float64) []float64 {
 	const hair = 1e-9
 	var cuts []float64
 	left := math.Floor(take/leastCut+hair) * leastCut
-	for ; left >= sliver; left -= sliver {
-		cuts = append(cuts, sliver)
+	for ; left >= Sliver; left -= Sliver {
+		cuts = append(cuts, Sliver)
 	}
 	if left >= leastCut {
 		cuts = append(cuts, left)

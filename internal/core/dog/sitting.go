@@ -59,6 +59,12 @@ func (r Record) Removed() float64 {
 	return sum
 }
 
+// leftAlone tells whether the record says nothing of the nail itself.
+func (r Record) leftAlone() bool {
+	return len(r.Cuts) == 0 && r.LengthBefore == nil && r.LengthAfter == nil &&
+		r.GapBefore == nil && r.GapAfter == nil && r.SpareLeft == nil
+}
+
 // Sitting is one trim, of all nails or some.
 type Sitting struct {
 	On      date.Date

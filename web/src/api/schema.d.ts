@@ -237,16 +237,21 @@ export interface components {
             today: components["schemas"]["Date"];
             /** @description the data is a demonstration and is thrown away */
             demo: boolean;
-            size_classes: {
-                /** @description where the next class begins; none for the heaviest */
-                under_kg?: number;
-                usual_kg: number;
-            }[];
-            gap_feelers: {
-                /** @enum {string} */
-                feeler: "touches" | "paper" | "card";
-                gap_mm: number;
-            }[];
+            size_classes: components["schemas"]["SizeClass"][];
+            gap_feelers: components["schemas"]["GapFeeler"][];
+        };
+        /** @description A range of adult weights */
+        SizeClass: {
+            /** @description where the next class begins; none for the heaviest */
+            under_kg?: number;
+            /** @description to start from when nobody has weighed the dog */
+            usual_kg: number;
+        };
+        /** @description A household measure of the floor gap */
+        GapFeeler: {
+            /** @enum {string} */
+            feeler: "touches" | "paper" | "card";
+            gap_mm: number;
         };
         Weight: {
             on?: components["schemas"]["Date"];
@@ -331,8 +336,13 @@ export interface components {
             floor_mm: number;
             bars: components["schemas"]["Bar"][];
         };
+        /**
+         * @description veterinarian, not the user's work; nail, take care with a nail; prepare, before starting
+         * @enum {string}
+         */
+        CautionKind: "veterinarian" | "nail" | "prepare";
         Caution: {
-            veterinary: boolean;
+            kind: components["schemas"]["CautionKind"];
             words: string;
         };
         NailDate: {
@@ -428,6 +438,8 @@ export interface components {
             nails: components["schemas"]["PlannedNail"][];
             cautions: components["schemas"]["Caution"][];
             tool: components["schemas"]["Tool"];
+            /** @description one usual cut */
+            sliver_mm: number;
         };
         RecordInput: {
             code: components["schemas"]["NailCode"];
@@ -498,11 +510,13 @@ export interface components {
             title: string;
             status: number;
             detail: string;
-            errors: {
-                field: string;
-                value: string;
-                expected: string;
-            }[];
+            errors: components["schemas"]["FieldError"][];
+        };
+        FieldError: {
+            /** @description as this contract writes it: nails[2].gap_mm */
+            field: string;
+            value: string;
+            expected: string;
         };
     };
     responses: {

@@ -1,0 +1,43 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import { useSettings } from './api/queries'
+import { useGlobalKeys } from './local/keys'
+import AppIcon from './parts/AppIcon.vue'
+import KeysHelp from './parts/KeysHelp.vue'
+import RankPatterns from './rank/RankPatterns.vue'
+
+const route = useRoute()
+const router = useRouter()
+const { data: settings } = useSettings()
+const bare = computed(() => route.meta.bare === true)
+
+// Nobody has said yet who uses the program: ask before anything else.
+watch([settings, () => route.name], () => {
+  if (settings.value?.choices.role === 'unset' && route.name !== undefined && route.name !== 'start') router.replace('/start')
+})
+
+const helpOpen = ref(false)
+useGlobalKeys(router, () => (helpOpen.value = true))
+</script>
+
+<template>
+  <RankPatterns />
+  <main v-if="bare" id="main"><RouterView /></main>
+  <div v-else class="frame">
+    <header class="frame-rule">
+      <RouterLink to="/" class="mark"><img src="/mark.svg" alt="" />Fribbet</RouterLink>
+      <nav aria-label="Screens">
+        <RouterLink to="/" class="place"><AppIcon name="due" />Due</RouterLink>
+        <RouterLink to="/dogs/new" class="place"><AppIcon name="add" />Add dog</RouterLink>
+        <span class="spacer" />
+        <RouterLink to="/settings" class="place"><AppIcon name="settings" />Settings</RouterLink>
+      </nav>
+    </header>
+    <main id="main" tabindex="-1">
+      <p v-if="settings?.demo" class="demo-line">Demonstration: invented dogs; nothing you do here is kept.</p>
+      <RouterView :key="String(route.params.dogId ?? '')" />
+    </main>
+  </div>
+  <KeysHelp v-model="helpOpen" />
+</template>

@@ -1,0 +1,81 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/vue-query'
+import { toValue, type MaybeRefOrGetter } from 'vue'
+import { answered, client, type Schemas } from './client'
+
+const path = (dogId: string) => ({ params: { path: { dog_id: dogId } } })
+
+export const useSettings = () =>
+  useQuery({ queryKey: ['settings'], queryFn: () => answered(client.GET('/api/settings')), staleTime: Infinity })
+
+export const useDue = () => useQuery({ queryKey: ['due'], queryFn: () => answered(client.GET('/api/due')) })
+
+export const useDog = (dogId: MaybeRefOrGetter<string>) =>
+  useQuery({
+    queryKey: ['dog', dogId],
+    queryFn: () => answered(client.GET('/api/dogs/{dog_id}', path(toValue(dogId)))),
+  })
+
+/** The plan is read once for a sitting: it must not change under the hands that work by it. */
+export const usePlan = (dogId: MaybeRefOrGetter<string>) =>
+  useQuery({
+    queryKey: ['plan', dogId],
+    queryFn: () => answered(client.GET('/api/dogs/{dog_id}/plan', path(toValue(dogId)))),
+    staleTime: Infinity,
+    gcTime: 0,
+  })
+
+export function useSaveSettings() {
+  const cache = useQueryClient()
+  return useMutation({
+    mutationFn: (body: Schemas['Choices']) => answered(client.PUT('/api/settings', { body })),
+    onSuccess: (settings) => {
+      cache.setQueryData(['settings'], settings)
+      return cache.invalidateQueries({ predicate: (q) => q.queryKey[0] !== 'settings' })
+    },
+  })
+}
+
+export function useAddDog() {
+  const cache = useQueryClient()
+  return useMutation({
+    mutationFn: (body: Schemas['DogInput']) => answered(client.POST('/api/dogs', { body })),
+    onSuccess: () => cache.invalidateQueries({ queryKey: ['due'] }),
+  })
+}
+
+export function useChangeDog(dogId: MaybeRefOrGetter<string>) {
+  const cache = useQueryClient()
+  return useMutation({
+    mutationFn: (body: Schemas['DogInput']) =>
+      answered(client.PATCH('/api/dogs/{dog_id}', { ...path(toValue(dogId)), body })),
+    onSuccess: () => cache.invalidateQueries(),
+  })
+}
+
+export function useRecordSitting(dogId: MaybeRefOrGetter<string>) {
+  const cache = useQueryClient()
+  return useMutation({
+    mutationFn: (body: Schemas['SittingInput']) =>
+      answered(client.POST('/api/dogs/{dog_id}/sittings', { ...path(toValue(dogId)), body })),
+    onSuccess: (view) => {
+      cache.setQueryData(['dog', toValue(dogId)], view)
+      return cache.invalidateQueries({ queryKey: ['due'] })
+    },
+  })
+}
+
+export function useWithdrawSitting(dogId: MaybeRefOrGetter<string>) {
+  const cache = useQueryClient()
+  return useMutation({
+    mutationFn: (sittingId: string) =>
+      answered(
+        client.DELETE('/api/dogs/{dog_id}/sittings/{sitting_id}', {
+          params: { path: { dog_id: toValue(dogId), sitting_id: sittingId } },
+        }),
+      ),
+    onSuccess: (view) => {
+      cache.setQueryData(['dog', toValue(dogId)], view)
+      return cache.invalidateQueries({ queryKey: ['due'] })
+    },
+  })
+}

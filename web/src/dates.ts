@@ -1,0 +1,22 @@
+const day = new Intl.DateTimeFormat('en-GB', { weekday: 'short', day: 'numeric', month: 'short', timeZone: 'UTC' })
+const dayAndYear = new Intl.DateTimeFormat('en-GB', {
+  weekday: 'short', day: 'numeric', month: 'short', year: 'numeric', timeZone: 'UTC',
+})
+const short = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', timeZone: 'UTC' })
+
+const at = (date: string) => new Date(`${date}T00:00:00Z`)
+
+/** Tue 8 Dec */
+export const dayOf = (date: string) => day.format(at(date)).replace(',', '')
+/** Tue 8 Dec 2026 */
+export const fullDayOf = (date: string) => dayAndYear.format(at(date)).replace(',', '')
+/** 8 Dec */
+export const shortDayOf = (date: string) => short.format(at(date))
+
+/** How far a date lies from today: today, tomorrow, in 14 days, 3 days late. */
+export function inDays(days: number): string {
+  if (days === 0) return 'today'
+  if (days === 1) return 'tomorrow'
+  if (days > 1) return `in ${days} days`
+  return days === -1 ? '1 day late' : `${-days} days late`
+}

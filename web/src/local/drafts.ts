@@ -1,0 +1,110 @@
+import { defineStore } from 'pinia'
+import { ref } from 'vue'
+import type { Schemas } from '../api/client'
+
+/** What is told of one nail while a sitting is recorded. */
+export interface NailDraft {
+  code: Schemas['NailCode']
+  /** planned: as the plan says, not looked at yet. done: confirmed. left: nothing comes off. */
+  mark: 'planned' | 'done' | 'left'
+  blood: boolean
+  reaction: Schemas['Reaction']
+  cuts_mm: number[]
+  length_before_mm?: number
+  length_after_mm?: number
+  gap_after_mm?: number
+  spare_left_mm?: number
+}
+
+/** A sitting that is not saved yet. Its id is made here, so that sending it twice keeps it once. */
+export interface Draft {
+  id: string
+  day: string
+  tool: Schemas['Tool']
+  note: string
+  current: number
+  nails: NailDraft[]
+}
+
+const key = (dogId: string) => `fribbet-sitting-${dogId}`
+
+/** Unsaved sittings live in the browser: a closed tab, a dead battery or a stopped server lose nothing. */
+export const useDraft = (dogId: string) =>
+  defineStore(`draft-${dogId}`, () => {
+    const draft = ref<Draft | null>(read(dogId))
+    const past = ref<string[]>([])
+
+    /** Goes on with the draft of the plan's day, or begins one. */
+    function begin(plan: Schemas['Plan']) {
+      const kept = draft.value
+      const fits = kept?.day === plan.today && kept.nails.length === plan.nails.length
+      if (!fits) draft.value = fresh(plan)
+      past.value = []
+      keep()
+      return fits
+    }
+    /** Changes the draft in a way that undo takes back. */
+    function change(how: (d: Draft) => void) {
+      if (!draft.value) return
+      past.value.push(JSON.stringify(draft.value))
+      how(draft.value)
+      keep()
+    }
+    function undo() {
+      const last = past.value.pop()
+      if (last) draft.value = JSON.parse(last)
+      keep()
+    }
+    /** Moving about is kept, but is nothing to undo. */
+    function goTo(index: number) {
+      if (!draft.value) return
+      draft.value.current = Math.min(draft.value.nails.length - 1, Math.max(0, index))
+      keep()
+    }
+    function drop() {
+      draft.value = null
+      localStorage.removeItem(key(dogId))
+    }
+    function keep() {
+      if (draft.value) localStorage.setItem(key(dogId), JSON.stringify(draft.value))
+    }
+    return { draft, past, begin, change, undo, goTo, drop }
+  })()
+
+function read(dogId: string): Draft | null {
+  try {
+    return JSON.parse(localStorage.getItem(key(dogId)) ?? 'null')
+  } catch {
+    return null // not ours, or half written: the plan begins anew
+  }
+}
+
+function fresh(plan: Schemas['Plan']): Draft {
+  return {
+    id: crypto.randomUUID(),
+    day: plan.today,
+    tool: plan.tool,
+    note: '',
+    current: 0,
+    nails: plan.nails.map((n) => ({
+      code: n.code, mark: n.cuts_mm.length > 0 ? 'planned' : 'left', blood: false, reaction: 'calm', cuts_mm: [...n.cuts_mm],
+    })),
+  }
+}
+
+/** The sitting as it is sent. */
+export function sittingOf(draft: Draft): Schemas['SittingInput'] {
+  return {
+    id: draft.id,
+    on: draft.day,
+    note: draft.note,
+    records: draft.nails.map((n) => ({
+      code: n.code, tool: draft.tool, reaction: n.reaction, blood: n.blood,
+      cuts_mm: n.mark === 'left' ? [] : n.cuts_mm,
+      ...(n.length_before_mm === undefined ? {} : { length_before_mm: n.length_before_mm }),
+      ...(n.length_after_mm === undefined ? {} : { length_after_mm: n.length_after_mm }),
+      ...(n.gap_after_mm === undefined ? {} : { gap_after_mm: n.gap_after_mm }),
+      ...(n.spare_left_mm === undefined ? {} : { spare_left_mm: n.spare_left_mm }),
+    })),
+  }
+}

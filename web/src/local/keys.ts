@@ -1,0 +1,33 @@
+import { onBeforeUnmount, onMounted } from 'vue'
+import type { Router } from 'vue-router'
+
+/** Whether a key press belongs to something that is being typed into. */
+export const isTyping = (event: KeyboardEvent) =>
+  event.target instanceof HTMLElement && event.target.closest('input, select, textarea, [contenteditable]') !== null
+
+export function onKey(handle: (event: KeyboardEvent) => void) {
+  onMounted(() => window.addEventListener('keydown', handle))
+  onBeforeUnmount(() => window.removeEventListener('keydown', handle))
+}
+
+/** Keys that work on every screen: / search, g then a letter to go somewhere, ? all keys. */
+export function useGlobalKeys(router: Router, help: () => void) {
+  const places: Record<string, string> = { d: '/', a: '/dogs/new', s: '/settings' }
+  let going = 0
+  onKey((event) => {
+    if (isTyping(event) || event.ctrlKey || event.metaKey || event.altKey) return
+    const place = places[event.key]
+    if (Date.now() - going < 1500 && place) {
+      event.preventDefault()
+      going = 0
+      void router.push(place)
+    } else if (event.key === 'g') {
+      going = Date.now()
+    } else if (event.key === '?') {
+      help()
+    } else if (event.key === '/') {
+      event.preventDefault()
+      void router.push('/').then(() => setTimeout(() => document.getElementById('search')?.focus()))
+    }
+  })
+}

@@ -1,0 +1,23 @@
+import { VueQueryPlugin, QueryClient } from '@tanstack/vue-query'
+import { createPinia } from 'pinia'
+import { createApp } from 'vue'
+import App from './App.vue'
+import { Refusal } from './api/client'
+import { applyTheme } from './local/theme'
+import { router } from './router'
+import './styles/main.scss'
+
+applyTheme()
+
+const queries = new QueryClient({
+  defaultOptions: {
+    queries: {
+      // A refusal is final; a server that does not answer is asked again.
+      retry: (count, error) => error instanceof Refusal && error.unreachable && count < 2,
+      networkMode: 'always',
+    },
+    mutations: { networkMode: 'always' },
+  },
+})
+
+createApp(App).use(createPinia()).use(VueQueryPlugin, { queryClient: queries }).use(router).mount('#app')

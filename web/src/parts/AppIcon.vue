@@ -1,0 +1,21 @@
+<script setup lang="ts">
+import add from 'bootstrap-icons/icons/plus-lg.svg'
+import back from 'bootstrap-icons/icons/arrow-left.svg'
+import caution from 'bootstrap-icons/icons/exclamation-triangle.svg'
+import blood from 'bootstrap-icons/icons/droplet-fill.svg'
+import due from 'bootstrap-icons/icons/calendar2-check.svg'
+import go from 'bootstrap-icons/icons/arrow-right.svg'
+import settings from 'bootstrap-icons/icons/sliders.svg'
+import vet from 'bootstrap-icons/icons/telephone.svg'
+
+const icons = { add, back, blood, caution, due, go, settings, vet }
+defineProps<{ name: keyof typeof icons }>()
+</script>
+
+<template>
+  <span class="icon" aria-hidden="true" :style="{ maskImage: `url(&quot;${icons[name]}&quot;)` }" />
+</template>
+
+<style scoped>
+.icon { background: currentcolor; display: inline-block; flex: none; height: 1em; mask-repeat: no-repeat; mask-size: contain; width: 1em; }
+</style>

@@ -1,0 +1,23 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { Refusal } from '../api/client'
+
+/** What was refused as a whole, for what has no field on this screen. */
+const props = defineProps<{ error: Error | null; shown?: string[] }>()
+const message = computed(() => {
+  if (!props.error) return ''
+  if (!(props.error instanceof Refusal) || props.error.errors.length === 0) return props.error.message
+  const elsewhere = props.error.errors.filter((e) => !props.shown?.some((f) => e.field.startsWith(f)))
+  if (elsewhere.length === 0) return 'Not saved: look at the marked field.'
+  if (props.error.status === 409) return props.error.message
+  return `Not saved: ${elsewhere.map((e) => `${e.field} ${e.expected}`).join('; ')}.`
+})
+</script>
+
+<template>
+  <div v-if="error" class="note" role="alert">{{ message }} <slot /></div>
+</template>
+
+<style scoped>
+.note { background: var(--vet-ground); border-left: var(--bar) solid var(--vet-edge); margin-block: 0.75rem; padding: 0.5rem 0.75rem; }
+</style>

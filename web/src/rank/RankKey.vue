@@ -1,0 +1,10 @@
+<template>
+  <!-- What the rank's marks mean, in the order in which the eye meets them. -->
+  <ul class="rank-key">
+    <li><span class="swatch quick" />quick</li>
+    <li><span class="swatch unsure" />may be quick</li>
+    <li><span class="swatch spare" />spare</li>
+    <li><span class="swatch touch" />on the floor</li>
+    <li><span class="swatch guess" />length assumed, not measured</li>
+  </ul>
+</template>

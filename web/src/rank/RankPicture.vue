@@ -1,0 +1,82 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { Schemas } from '../api/client'
+import { useUnits } from '../units'
+import { nailInWords } from '../words'
+import RankBar from './RankBar.vue'
+import { deepest, pairOf, sizes, type Size } from './layout'
+
+/**
+ * The rank: every nail hangs from its own coat line, grouped by paw as the dog stands seen from
+ * above, its end as far above the floor line as it has growth left. All from the core's numbers.
+ */
+const props = defineProps<{
+  rank: Schemas['Rank']
+  size: Size
+  selected?: string
+  /** By nail: planned, done, left, blood. */
+  marks?: Record<string, string>
+  /** Hind paws under the fore paws, as on a narrow page. */
+  stacked?: boolean
+}>()
+const emit = defineEmits<{ select: [code: string] }>()
+
+const { length } = useUnits()
+const s = computed(() => sizes[props.size])
+const perMm = computed(() => s.value.depth / deepest(props.rank))
+const floorY = computed(() => s.value.head + props.rank.floor_mm * perMm.value)
+const height = computed(() => s.value.head + s.value.depth + s.value.foot)
+const pairs = computed(() => [
+  pairOf(props.rank, 'Fore paws', ['LF', 'RF'], props.size),
+  pairOf(props.rank, 'Hind paws', ['LH', 'RH'], props.size),
+].filter((p) => p.placed.length > 0))
+const pickable = computed(() => props.marks !== undefined)
+const touching = computed(() => props.rank.bars.filter((b) => b.on_floor).map((b) => b.code))
+
+const summary = computed(() => {
+  const n = props.rank.bars.length
+  return touching.value.length > 0
+    ? `${n} nails; on the floor: ${touching.value.join(', ')}`
+    : `${n} nails, none on the floor`
+})
+const markWords: Record<string, string> = { left: ', left out', blood: ', bled', done: ', done', planned: ', as planned' }
+const about = (bar: Schemas['Bar']) =>
+  `${bar.code}, ${nailInWords(bar.code)}, ${length.value.show(bar.length.mm)} long, spare ${length.value.range(bar.spare.low_mm, bar.spare.high_mm)}${markWords[props.marks?.[bar.code] ?? ''] ?? ''}`
+/** A rule at the left edge: a tick every millimetre, a longer one every five. */
+const scale = computed(() => {
+  let path = ''
+  for (let mm = 0; mm <= props.rank.floor_mm; mm++) path += `M0 ${s.value.head + mm * perMm.value}h${mm % 5 === 0 ? 8 : 4}`
+  return path
+})
+const label = (code: string) => code.slice(2).replace('1b', '1′')
+</script>
+
+<template>
+  <div :class="['rank', size, { stacked }]" :role="pickable ? 'group' : 'img'" :aria-label="pickable ? 'Choose a nail' : summary">
+    <svg
+      v-for="pair in pairs" :key="pair.name" :viewBox="`0 0 ${pair.width} ${height}`" :width="pair.width" :height="height"
+      :aria-hidden="!pickable" :role="pickable ? 'group' : undefined" :aria-label="pickable ? pair.name : undefined"
+    >
+      <path v-if="size === 'large'" class="scale" :d="scale" />
+      <line class="coat" x1="0" :x2="pair.width" :y1="s.head" :y2="s.head" />
+      <g v-for="{ bar, x } in pair.placed" :key="bar.code">
+        <RankBar :bar="bar" :x="x" :size="size" :per-mm="perMm" :selected="bar.code === selected" :mark="marks?.[bar.code]" />
+        <text v-if="s.labels" class="digit" :x="x + s.bar / 2" :y="height - s.foot + 16">{{ label(bar.code) }}</text>
+        <text v-if="marks && marks[bar.code] !== 'planned'" class="marked" :x="x + s.bar / 2" :y="height - 1">
+          {{ { done: '✓', left: '–', blood: '◆' }[marks[bar.code]] }}
+        </text>
+      </g>
+      <line v-for="f in pair.floors" :key="f.from" class="floor" :x1="f.from" :x2="f.to" :y1="floorY + 1.5" :y2="floorY + 1.5" />
+      <g v-if="s.labels">
+        <text v-for="paw in pair.paws" :key="paw.name" class="paw" :x="paw.x" :y="s.head - 6">{{ paw.name }}</text>
+      </g>
+      <g v-if="pickable">
+        <rect
+          v-for="{ bar, x } in pair.placed" :key="bar.code" class="pick" :class="{ selected: bar.code === selected }" role="button" tabindex="-1"
+          :x="x - s.gap / 2" y="1" :width="s.bar + s.gap" :height="height - 2" :aria-label="about(bar)" :aria-pressed="bar.code === selected"
+          @click="emit('select', bar.code)"
+        />
+      </g>
+    </svg>
+  </div>
+</template>

@@ -1,0 +1,21 @@
+import { createRouter, createWebHistory } from 'vue-router'
+import DueScreen from './screens/DueScreen.vue'
+
+export const router = createRouter({
+  history: createWebHistory(),
+  scrollBehavior: (_to, _from, saved) => saved ?? { top: 0 },
+  routes: [
+    { path: '/', name: 'due', component: DueScreen, meta: { title: 'Due' } },
+    { path: '/start', name: 'start', component: () => import('./screens/FirstStart.vue'), meta: { title: 'First start', bare: true } },
+    { path: '/dogs/new', name: 'new-dog', component: () => import('./screens/NewDog.vue'), meta: { title: 'Add a dog' } },
+    { path: '/dogs/:dogId', name: 'dog', component: () => import('./screens/DogScreen.vue'), props: true, meta: { title: 'Dog' } },
+    { path: '/dogs/:dogId/record', name: 'record', component: () => import('./screens/RecordScreen.vue'), props: true, meta: { title: 'Record a sitting' } },
+    { path: '/dogs/:dogId/saved/:sittingId', name: 'saved', component: () => import('./screens/SavedScreen.vue'), props: true, meta: { title: 'Saved' } },
+    { path: '/settings', name: 'settings', component: () => import('./screens/SettingsScreen.vue'), meta: { title: 'Settings' } },
+    { path: '/:rest(.*)', name: 'lost', component: () => import('./screens/LostScreen.vue'), meta: { title: 'Nothing here' } },
+  ],
+})
+
+router.afterEach((to) => {
+  document.title = `${String(to.meta.title)} · Fribbet`
+})

@@ -1,0 +1,62 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { useDog } from '../api/queries'
+import AnswerState from '../parts/AnswerState.vue'
+import CautionList from '../parts/CautionList.vue'
+import RankKey from '../rank/RankKey.vue'
+import RankPicture from '../rank/RankPicture.vue'
+import { useUnits } from '../units'
+import DogNext from './dog/DogNext.vue'
+import DogProfile from './dog/DogProfile.vue'
+import NailTable from './dog/NailTable.vue'
+import SittingList from './dog/SittingList.vue'
+
+const props = defineProps<{ dogId: string }>()
+const { data, error, refetch } = useDog(() => props.dogId)
+const { weight } = useUnits()
+const dog = computed(() => data.value?.dog)
+const age = computed(() => {
+  const years = dog.value?.age_years ?? 0
+  const months = Math.floor(years * 12)
+  const about = dog.value?.birth_estimated ? 'about ' : ''
+  return months < 24 ? `${about}${months} months` : `${about}${Math.floor(years)} years`
+})
+const kilos = computed(() => weight.value.show(dog.value!.weights[dog.value!.weights.length - 1].kg))
+const assumed = computed(() => data.value?.rank.bars.every((b) => b.length.source === 'assumed' && b.gap?.source !== 'measured'))
+</script>
+
+<template>
+  <div class="screen">
+    <AnswerState v-if="!data || !dog" :error="error" what="this dog" @again="refetch()" />
+    <template v-else>
+      <div class="screen-head">
+        <div>
+          <h1 dir="auto">{{ dog.name }}</h1>
+          <p class="soft lead">{{ age }} · {{ kilos }} · {{ dog.nails.length }} nails</p>
+        </div>
+        <RouterLink :to="`/dogs/${dogId}/record`" class="btn btn-go btn-big">Record a sitting</RouterLink>
+      </div>
+
+      <DogNext :next="data.next" :days="data.next_in_days" />
+      <CautionList :cautions="data.cautions" />
+
+      <section class="today" aria-labelledby="rank-title">
+        <h2 id="rank-title">The nails today</h2>
+        <div class="scroll-sideways rank-frame"><RankPicture :rank="data.rank" size="large" /></div>
+        <RankKey />
+        <p v-if="assumed" class="soft small note">Nobody has measured these nails yet: they are drawn as usual for this size, the untrimmed ones just touching the floor. A length, or a sheet of paper under a nail, replaces the assumption.</p>
+      </section>
+
+      <NailTable :rank="data.rank" :next="data.next" />
+      <DogProfile :dog="dog" />
+      <SittingList :dog-id="dogId" :sittings="data.sittings" />
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.lead { margin: 0.15rem 0 0; }
+.today { margin-top: 1rem; }
+.rank-frame { padding-block: 0.5rem; }
+.note { margin-top: 0.5rem; max-width: 46rem; }
+</style>

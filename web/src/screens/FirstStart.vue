@@ -1,0 +1,76 @@
+<script setup lang="ts">
+import { BButton } from 'bootstrap-vue-next/components/BButton'
+import { BForm } from 'bootstrap-vue-next/components/BForm'
+import { computed, ref, useTemplateRef } from 'vue'
+import { useRouter } from 'vue-router'
+import type { Schemas } from '../api/client'
+import { useAddDog, useSaveSettings, useSettings } from '../api/queries'
+import AnswerState from '../parts/AnswerState.vue'
+import NewDogFields from '../parts/NewDogFields.vue'
+import RefusalNote from '../parts/RefusalNote.vue'
+
+const router = useRouter()
+const { data: settings, error: unread, refetch } = useSettings()
+const fields = useTemplateRef('fields')
+const role = ref<Schemas['Role']>('keeper')
+const save = useSaveSettings()
+const add = useAddDog()
+const error = computed(() => save.error.value ?? add.error.value)
+const busy = computed(() => save.isPending.value || add.isPending.value)
+
+/** The dog comes first, so that nothing is settled before it can be kept. */
+async function begin(withDog: boolean) {
+  const choices = { ...settings.value!.choices, role: role.value }
+  const dog = withDog ? await add.mutateAsync(fields.value!.told()).catch(() => null) : undefined
+  if (dog === null) return
+  await save.mutateAsync(choices)
+  await router.replace(dog ? `/dogs/${dog.id}` : '/')
+}
+const roles: { value: Schemas['Role']; title: string; says: string }[] = [
+  { value: 'keeper', title: 'Keeper', says: 'My own dogs, at home' },
+  { value: 'groomer', title: 'Groomer', says: 'Other people’s dogs, a full day' },
+]
+</script>
+
+<template>
+  <div class="screen start">
+    <AnswerState v-if="!settings" :error="unread" what="the book" @again="refetch()" />
+    <template v-else>
+      <p class="mark"><img src="/mark.svg" alt="" width="44" height="44" />Fribbet</p>
+      <h1>How long are the nails, how much may come off, and when next?</h1>
+      <p class="soft intro">Tell it who you are and which dog comes first. You can start with what you know; it says what it assumes.</p>
+      <BForm novalidate @submit.prevent="begin(true)">
+        <fieldset class="roles">
+          <legend>Who are you?</legend>
+          <label v-for="r in roles" :key="r.value" :class="['role', { chosen: role === r.value }]">
+            <input v-model="role" type="radio" name="role" :value="r.value" class="form-check-input" />
+            <span><strong>{{ r.title }}</strong><br />{{ r.says }}</span>
+          </label>
+        </fieldset>
+        <h2 class="dog">Your first dog</h2>
+        <NewDogFields ref="fields" v-slot="{ shown }" :error="error">
+          <RefusalNote :error="error" :shown="shown" />
+          <div class="go">
+            <BButton type="submit" variant="go" class="btn-big" :disabled="busy">Show its nails</BButton>
+            <button type="button" class="later" :disabled="busy" @click="begin(false)">Start with an empty book</button>
+          </div>
+        </NewDogFields>
+      </BForm>
+      <p class="soft small disclaimer">Fribbet measures, reckons and remembers. It does not see your dog: what you see on the nail overrules it, and a torn, swollen or bleeding nail that does not stop is a veterinarian’s matter.</p>
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.start { max-width: 46rem; }
+.mark { align-items: center; display: flex; font-size: 1.25rem; font-weight: 700; gap: 0.6rem; margin-bottom: 1rem; }
+.intro { margin-top: 0.5rem; }
+.roles { display: grid; gap: 0.5rem; grid-template-columns: repeat(auto-fit, minmax(15rem, 1fr)); margin-block: 1rem; }
+.roles legend { margin-bottom: 0.4rem; }
+.role { align-items: flex-start; background: var(--sheet); border: 1px solid var(--line-strong); cursor: pointer; display: flex; font-weight: 400; gap: 0.75rem; min-height: 64px; padding: 0.6rem 0.9rem; }
+.role.chosen { border-color: var(--go); box-shadow: inset 0 -4px 0 var(--go); }
+.dog { margin-block: 1.25rem 0.75rem; }
+.go { align-items: center; display: flex; flex-wrap: wrap; gap: 1.25rem; }
+.later { background: none; border: 0; color: var(--go); font-weight: 600; min-height: 44px; text-decoration: underline; text-underline-offset: 3px; }
+.disclaimer { margin-top: 2rem; }
+</style>

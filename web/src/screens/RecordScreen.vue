@@ -1,0 +1,169 @@
+<script setup lang="ts">
+import { BButton } from 'bootstrap-vue-next/components/BButton'
+import { BFormInput } from 'bootstrap-vue-next/components/BFormInput'
+import { BFormSelect } from 'bootstrap-vue-next/components/BFormSelect'
+import { computed, ref, useTemplateRef, watch } from 'vue'
+import { useRouter } from 'vue-router'
+import { Refusal } from '../api/client'
+import { usePlan, useRecordSitting } from '../api/queries'
+import { sittingOf, useDraft } from '../local/drafts'
+import { onKey } from '../local/keys'
+import AnswerState from '../parts/AnswerState.vue'
+import CautionList from '../parts/CautionList.vue'
+import RefusalNote from '../parts/RefusalNote.vue'
+import RankPicture from '../rank/RankPicture.vue'
+import { options, reactions, tools } from '../words'
+import NailPanel from './record/NailPanel.vue'
+
+const props = defineProps<{ dogId: string }>()
+const router = useRouter()
+const { data: plan, error: unread, refetch } = usePlan(() => props.dogId)
+const { mutate, isPending, error, reset } = useRecordSitting(() => props.dogId)
+const store = useDraft(props.dogId)
+const resumed = ref(false)
+watch(plan, (p) => p && (resumed.value = store.begin(p)), { immediate: true })
+
+const panel = useTemplateRef('panel')
+const draft = computed(() => store.draft)
+const nail = computed(() => draft.value?.nails[draft.value.current])
+const planned = computed(() => plan.value?.nails.find((n) => n.code === nail.value?.code))
+const bar = computed(() => plan.value?.rank.bars.find((b) => b.code === nail.value?.code))
+const marks = computed(() => Object.fromEntries((draft.value?.nails ?? []).map((n) => [n.code, n.blood ? 'blood' : n.mark])))
+const count = (mark: string) => Object.values(marks.value).filter((m) => m === mark).length
+const unreachable = computed(() => error.value instanceof Refusal && error.value.unreachable)
+/** What the server refused for the nail that is in hand. */
+const refused = computed(() => {
+  if (!(error.value instanceof Refusal) || !draft.value) return []
+  return error.value.errors.filter((e) => e.field.startsWith(`records[${draft.value!.current}].`))
+})
+
+const goTo = (index: number) => store.goTo(index)
+const next = () => goTo((draft.value?.current ?? 0) + 1)
+const choose = (code: string) => goTo(draft.value!.nails.findIndex((n) => n.code === code))
+
+function asPlanned() {
+  store.change((d) => {
+    const n = d.nails[d.current]
+    n.mark = n.cuts_mm.length > 0 ? 'done' : 'left'
+    n.blood = false
+  })
+  next()
+}
+function leaveOut() {
+  store.change((d) => Object.assign(d.nails[d.current], { mark: 'left', blood: false }))
+  next()
+}
+/** It bled: a nail that was to be left has been cut after all, by the usual sliver until told otherwise. */
+function bled() {
+  store.change((d) => {
+    const n = d.nails[d.current]
+    n.blood = !n.blood
+    if (n.blood) n.mark = 'done'
+    if (n.blood && n.cuts_mm.length === 0) n.cuts_mm = [plan.value!.sliver_mm]
+  })
+}
+function nextReaction() {
+  const all = Object.keys(reactions) as (keyof typeof reactions)[]
+  store.change((d) => {
+    const n = d.nails[d.current]
+    n.reaction = all[(all.indexOf(n.reaction) + 1) % all.length]
+  })
+}
+function undo() {
+  reset()
+  store.undo()
+}
+function save() {
+  if (!draft.value || isPending.value) return
+  const id = draft.value.id
+  mutate(sittingOf(draft.value), {
+    onSuccess: () => {
+      store.drop()
+      void router.replace(`/dogs/${props.dogId}/saved/${id}`)
+    },
+    onError: (e) => {
+      const first = e instanceof Refusal ? /^records\[(\d+)\]/.exec(e.errors[0]?.field ?? '') : null
+      if (first) goTo(Number(first[1]))
+    },
+  })
+}
+
+onKey((event) => {
+  const inNumber = event.target instanceof HTMLElement && event.target.id === 'number'
+  const elsewhere = event.target instanceof HTMLElement && !inNumber && event.target.closest('input, select, textarea, button, summary, a')
+  if (event.key === 'Enter' && (event.ctrlKey || event.metaKey)) return act(event, save)
+  if (elsewhere || event.ctrlKey || event.metaKey || event.altKey || !draft.value) return
+  const keys: Record<string, () => void> = {
+    ' ': asPlanned, s: leaveOut, b: bled, r: nextReaction, n: next, p: () => goTo(draft.value!.current - 1), u: undo,
+    PageDown: asPlanned, PageUp: () => goTo(draft.value!.current - 1),
+  }
+  const does = keys[event.key] ?? keys[event.key.toLowerCase()]
+  if (does) act(event, does)
+  else if (/^[0-9.,]$/.test(event.key) && !inNumber) panel.value?.focus()
+})
+function act(event: KeyboardEvent, does: () => void) {
+  event.preventDefault()
+  does()
+}
+</script>
+
+<template>
+  <div class="screen record">
+    <AnswerState v-if="!plan || !draft || !nail || !planned || !bar" :error="unread" what="today’s plan" @again="refetch()" />
+    <template v-else>
+      <div class="screen-head">
+        <div>
+          <h1 dir="auto">{{ plan.name }}</h1>
+          <p class="soft lead">Every nail starts as planned: tell only what was different. {{ resumed ? 'Going on where you were.' : '' }}</p>
+        </div>
+        <div class="aside tool">
+          <label for="tool">Tool</label>
+          <BFormSelect id="tool" :model-value="draft.tool" :options="options(tools)" @update:model-value="store.change((d) => (d.tool = $event as typeof d.tool))" />
+        </div>
+      </div>
+      <CautionList :cautions="plan.cautions" />
+      <div class="bench">
+        <div class="navigator">
+          <RankPicture :rank="plan.rank" size="medium" stacked :selected="nail.code" :marks="marks" @select="choose" />
+          <p class="soft small legend">✓ done · – left out · ◆ bled · the rest as planned. Look at groove and face before every cut: what you see overrules the plan.</p>
+        </div>
+        <NailPanel
+          ref="panel" :key="nail.code" :nail="nail" :planned="planned" :bar="bar" :refused="refused" :tool="draft.tool"
+          @planned="asPlanned" @left="leaveOut" @blood="bled" @tell="store.change((d) => Object.assign(d.nails[d.current], $event))" @next="next"
+        />
+      </div>
+      <RefusalNote v-if="error && !unreachable" :error="error" :shown="['records[']" />
+      <div v-if="unreachable" class="kept" role="alert"><strong>Kept here, not yet saved.</strong> Fribbet does not answer. Your taps are safe in this browser: start it again, then save.</div>
+      <div class="finish">
+        <p class="tally" aria-live="polite"><strong>{{ count('planned') + count('done') }}</strong> trimmed · <strong>{{ count('left') }}</strong> left out<template v-if="count('blood')"> · <strong>{{ count('blood') }}</strong> bled</template></p>
+        <label for="note" class="visually-hidden">Note</label>
+        <BFormInput id="note" :model-value="draft.note" placeholder="Note" autocomplete="off" dir="auto" @update:model-value="store.change((d) => (d.note = String($event ?? '')))" />
+        <BButton variant="plain" :disabled="store.past.length === 0" @click="undo">Undo</BButton>
+        <BButton variant="go" class="btn-big" :disabled="isPending" @click="save">Save the sitting</BButton>
+      </div>
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.lead { margin: 0.15rem 0 0; }
+.tool label { margin: 0; }
+.tool select { width: auto; }
+.bench { display: grid; gap: 1.5rem 2.5rem; grid-template-columns: minmax(0, 1fr) minmax(26rem, 30rem); }
+.navigator { background: var(--sheet); border: 1px solid var(--line); padding: 0.9rem 1rem; }
+.legend { margin: 0.75rem 0 0; }
+.kept { background: var(--caution-ground); border-left: var(--bar) solid var(--caution-edge); margin-block: 0.75rem; padding: 0.5rem 0.75rem; }
+.finish { align-items: center; background: var(--paper); border-top: 2px solid var(--ink); bottom: 0; display: flex; gap: 1rem; margin-top: 1.25rem; padding-block: 0.75rem; position: sticky; }
+.finish .btn { white-space: nowrap; }
+.finish .tally { margin: 0; white-space: nowrap; }
+
+@media (max-width: 900px) {
+  .bench { grid-template-columns: minmax(0, 1fr); gap: 0.75rem; }
+  .navigator { padding: 0.5rem; }
+  .finish { bottom: 60px; flex-wrap: wrap; gap: 0.5rem; padding-block: 0.5rem; }
+  .finish .btn { white-space: nowrap; }
+.finish .tally { flex: 1; }
+  .finish .form-control { order: 3; flex-basis: 100%; }
+  .legend { display: none; }
+}
+</style>

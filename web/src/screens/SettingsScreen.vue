@@ -1,0 +1,68 @@
+<script setup lang="ts">
+import { BButton } from 'bootstrap-vue-next/components/BButton'
+import { BForm } from 'bootstrap-vue-next/components/BForm'
+import { BFormInput } from 'bootstrap-vue-next/components/BFormInput'
+import { BFormSelect } from 'bootstrap-vue-next/components/BFormSelect'
+import { ref, watch } from 'vue'
+import type { Schemas } from '../api/client'
+import { useSaveSettings, useSettings } from '../api/queries'
+import { chooseTheme, chosenTheme, type Theme } from '../local/theme'
+import AnswerState from '../parts/AnswerState.vue'
+import FormField from '../parts/FormField.vue'
+import RefusalNote from '../parts/RefusalNote.vue'
+import WeekdayPicker from '../parts/WeekdayPicker.vue'
+import { useUnits } from '../units'
+
+const { data, error: unread, refetch } = useSettings()
+const { mutate, isPending, error, isSuccess } = useSaveSettings()
+const { length } = useUnits()
+const choices = ref<Schemas['Choices']>()
+const margin = ref('')
+const theme = ref<Theme>(chosenTheme())
+watch(data, (settings) => {
+  if (!settings) return
+  choices.value = { ...settings.choices }
+  margin.value = length.value.bare(settings.choices.margin_mm)
+}, { immediate: true })
+watch(theme, chooseTheme)
+
+function save() {
+  const untouched = margin.value === length.value.bare(data.value!.choices.margin_mm)
+  mutate({ ...choices.value!, margin_mm: untouched ? data.value!.choices.margin_mm : length.value.typed(margin.value) ?? -1 })
+}
+</script>
+
+<template>
+  <div class="screen">
+    <div class="screen-head"><h1>Settings</h1></div>
+    <AnswerState v-if="!choices" :error="unread" what="your settings" @again="refetch()" />
+    <BForm v-else novalidate class="settings" @submit.prevent="save">
+      <FormField id="role" v-slot="{ invalid }" label="You are" :error="error" :fields="['role']" hint="A groomer’s new dogs start with four weeks, a keeper’s with two.">
+        <BFormSelect id="role" v-model="choices.role" :state="invalid" :options="[{ value: 'keeper', text: 'a keeper' }, { value: 'groomer', text: 'a groomer' }]" />
+      </FormField>
+      <FormField id="length" label="Lengths in" :error="error" :fields="['length_unit']">
+        <BFormSelect id="length" v-model="choices.length_unit" :options="[{ value: 'mm', text: 'millimetres' }, { value: 'in', text: 'inches' }]" />
+      </FormField>
+      <FormField id="weight" label="Weights in" :error="error" :fields="['weight_unit']">
+        <BFormSelect id="weight" v-model="choices.weight_unit" :options="[{ value: 'kg', text: 'kilograms' }, { value: 'lb', text: 'pounds' }]" />
+      </FormField>
+      <FormField id="margin" v-slot="{ invalid, described }" :label="`Spare to leave in front of the quick, ${length.symbol}`" :error="error" :fields="['margin_mm']" hint="Every plan and every date keeps this distance.">
+        <BFormInput id="margin" v-model="margin" :state="invalid" :aria-describedby="described" inputmode="decimal" class="short" />
+      </FormField>
+      <FormField id="workdays" label="Your working days" :error="error" :fields="['working_weekdays']" hint="A new dog’s dates fall on these. Each dog can have its own.">
+        <WeekdayPicker id="workdays" v-model="choices.working_weekdays" />
+      </FormField>
+      <FormField id="theme" label="Light or dark, in this browser" :error="null" :fields="[]">
+        <BFormSelect id="theme" v-model="theme" :options="[{ value: 'auto', text: 'as the system' }, { value: 'light', text: 'light' }, { value: 'dark', text: 'dark' }]" />
+      </FormField>
+      <RefusalNote :error="error" :shown="['role', 'margin_mm', 'working_weekdays']" />
+      <div><BButton type="submit" variant="go" :disabled="isPending">Save settings</BButton> <span v-if="isSuccess" role="status" class="saved">Saved.</span></div>
+    </BForm>
+  </div>
+</template>
+
+<style scoped>
+.settings { display: grid; gap: 1.1rem; max-width: 26rem; }
+.short { max-width: 9rem; }
+.saved { margin-left: 0.75rem; }
+</style>

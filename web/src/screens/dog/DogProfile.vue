@@ -1,0 +1,129 @@
+<script setup lang="ts">
+import { BButton } from 'bootstrap-vue-next/components/BButton'
+import { BForm } from 'bootstrap-vue-next/components/BForm'
+import { BFormCheckbox } from 'bootstrap-vue-next/components/BFormCheckbox'
+import { BFormInput } from 'bootstrap-vue-next/components/BFormInput'
+import { BFormSelect } from 'bootstrap-vue-next/components/BFormSelect'
+import { useQueryClient } from '@tanstack/vue-query'
+import { computed, ref } from 'vue'
+import { Refusal, type Schemas } from '../../api/client'
+import { useChangeDog, useSettings } from '../../api/queries'
+import FormField from '../../parts/FormField.vue'
+import RefusalNote from '../../parts/RefusalNote.vue'
+import WeekdayPicker from '../../parts/WeekdayPicker.vue'
+import { fullDayOf } from '../../dates'
+import { number, useUnits } from '../../units'
+import { coats, feelers, options, rhythms } from '../../words'
+import NailEditor from './NailEditor.vue'
+
+const props = defineProps<{ dog: Schemas['Dog'] }>()
+const { data: settings } = useSettings()
+const { length, weight } = useUnits()
+const { mutate, isPending, error, reset } = useChangeDog(() => props.dog.id)
+const cache = useQueryClient()
+
+// A copy to type in. It stays as it is while it is open, whatever becomes of the dog elsewhere,
+// so that the server can tell that its version is an old one.
+const copy = () => ({ ...props.dog, weights: [...props.dog.weights], nails: props.dog.nails.map((n) => ({ ...n })) })
+const open = ref(false)
+const form = ref(copy())
+const pavement = ref('')
+const gap = ref('')
+const weighed = ref('')
+const weighedOn = ref('')
+
+function begin() {
+  reset()
+  form.value = copy()
+  pavement.value = String(props.dog.pavement_km_week)
+  gap.value = length.value.bare(props.dog.wished_gap_mm)
+  weighed.value = weighedOn.value = ''
+  open.value = true
+}
+async function loadAgain() {
+  await cache.invalidateQueries({ queryKey: ['dog', props.dog.id] })
+  begin()
+}
+const conflict = computed(() => error.value instanceof Refusal && error.value.status === 409)
+
+function save() {
+  const { version, name, birth_date, birth_estimated, foot_coat, rhythm, working_weekdays, nails } = form.value
+  const kilos = weight.value.typed(weighed.value)
+  const added = weighed.value.trim() === '' ? [] : [{ kg: kilos ?? 0, ...(weighedOn.value ? { on: weighedOn.value } : {}) }]
+  const gapUntouched = gap.value === length.value.bare(props.dog.wished_gap_mm)
+  mutate({
+    version, name, birth_date, birth_estimated, foot_coat, rhythm, working_weekdays, nails,
+    weights: [...form.value.weights, ...added],
+    pavement_km_week: number(pavement.value) ?? -1, // refused by name, as no number of km is
+    wished_gap_mm: gapUntouched ? props.dog.wished_gap_mm : (length.value.typed(gap.value) ?? -1),
+  }, { onSuccess: () => (open.value = false) })
+}
+const shown = ['name', 'birth_date', 'weights', 'foot_coat', 'pavement_km_week', 'rhythm', 'working_weekdays', 'wished_gap_mm']
+</script>
+
+<template>
+  <section class="section" aria-labelledby="profile-title">
+    <div class="head">
+      <h2 id="profile-title">Profile and nails</h2>
+      <BButton variant="plain" :aria-expanded="open" @click="open ? (open = false) : begin()">{{ open ? 'Close' : 'Change' }}</BButton>
+    </div>
+    <p v-if="!open" class="soft">{{ coats[dog.foot_coat] }} on the feet · {{ dog.pavement_km_week }} km of pavement a week · at the latest {{ rhythms[dog.rhythm] }} · born {{ dog.birth_estimated ? 'about ' : '' }}{{ fullDayOf(dog.birth_date) }}</p>
+    <BForm v-else novalidate @submit.prevent="save">
+      <div class="columns">
+        <FormField id="p-name" v-slot="{ invalid, described }" label="Name" :error="error" :fields="['name']">
+          <BFormInput id="p-name" v-model="form.name" :state="invalid" :aria-describedby="described" dir="auto" autocomplete="off" />
+        </FormField>
+        <FormField id="p-born" v-slot="{ invalid, described }" label="Birth date" :error="error" :fields="['birth_date']">
+          <BFormInput id="p-born" v-model="form.birth_date" type="date" :state="invalid" :aria-describedby="described" :max="settings?.today" />
+          <BFormCheckbox v-model="form.birth_estimated" class="estimated">estimated</BFormCheckbox>
+        </FormField>
+        <FormField id="p-rhythm" label="At the latest" :error="error" :fields="['rhythm']" hint="The longest wait between two sittings.">
+          <BFormSelect id="p-rhythm" v-model="form.rhythm" :options="options(rhythms)" />
+        </FormField>
+        <FormField id="p-gap" v-slot="{ invalid, described }" :label="`Wished gap to the floor, ${length.symbol}`" :error="error" :fields="['wished_gap_mm']" hint="0: due when a nail would touch.">
+          <BFormInput id="p-gap" v-model="gap" inputmode="decimal" :state="invalid" :aria-describedby="described" />
+          <div class="feelers" role="group" aria-label="By feeler">
+            <button v-for="f in settings?.gap_feelers" :key="f.feeler" type="button" @click="gap = length.bare(f.gap_mm)">{{ feelers[f.feeler] }}</button>
+          </div>
+        </FormField>
+        <FormField id="p-pavement" v-slot="{ invalid, described }" label="Pavement walking, km a week" :error="error" :fields="['pavement_km_week']" hint="Only hard ground wears nails.">
+          <BFormInput id="p-pavement" v-model="pavement" inputmode="decimal" :state="invalid" :aria-describedby="described" />
+        </FormField>
+        <FormField id="p-coat" label="Hair on the feet" :error="error" :fields="['foot_coat']">
+          <BFormSelect id="p-coat" v-model="form.foot_coat" :options="options(coats)" />
+        </FormField>
+        <FormField id="p-days" label="Days for this dog" :error="error" :fields="['working_weekdays']">
+          <WeekdayPicker id="p-days" v-model="form.working_weekdays" />
+        </FormField>
+        <FormField id="p-weight" v-slot="{ invalid, described }" :label="`Weighed anew, ${weight.symbol}`" :error="error" :fields="['weights']">
+          <div class="weighing">
+            <BFormInput id="p-weight" v-model="weighed" inputmode="decimal" :state="invalid" :aria-describedby="described" autocomplete="off" />
+            <BFormInput v-model="weighedOn" type="date" aria-label="Weighed on" :max="settings?.today" />
+          </div>
+          <ul class="weights small">
+            <li v-for="(w, i) in form.weights" :key="w.on">{{ weight.show(w.kg) }} on {{ fullDayOf(w.on!) }}
+              <button v-if="form.weights.length > 1" type="button" :aria-label="`Remove the weight of ${fullDayOf(w.on!)}`" @click="form.weights.splice(i, 1)">✕</button>
+            </li>
+          </ul>
+        </FormField>
+      </div>
+      <NailEditor v-model="form.nails" />
+      <RefusalNote :error="error" :shown="shown">
+        <BButton v-if="conflict" variant="plain" @click="loadAgain">Load it again</BButton>
+      </RefusalNote>
+      <BButton type="submit" variant="go" :disabled="isPending">Save the profile</BButton>
+    </BForm>
+  </section>
+</template>
+
+<style scoped>
+.head { align-items: center; display: flex; justify-content: space-between; }
+.columns { display: grid; gap: 1rem 2rem; grid-template-columns: repeat(auto-fill, minmax(20rem, 1fr)); margin-block: 0.75rem 1.25rem; }
+.estimated { margin-top: 0.35rem; }
+.feelers, .weighing { display: flex; flex-wrap: wrap; gap: 0.4rem; }
+.feelers { margin-top: 0.35rem; }
+.feelers button { background: var(--sheet); border: 1px solid var(--line-strong); border-radius: 3px; color: var(--ink); min-height: 44px; padding-inline: 0.6rem; }
+.weighing > * { flex: 1; }
+.weights { margin-top: 0.35rem; }
+.weights button { background: none; border: 0; color: var(--ink-soft); min-height: 32px; min-width: 32px; }
+</style>

@@ -1,0 +1,51 @@
+<script setup lang="ts">
+import type { Schemas } from '../../api/client'
+import { shortDayOf } from '../../dates'
+import EstimateText from '../../parts/EstimateText.vue'
+import { useUnits } from '../../units'
+import { colours, rules, sourceMarks, sources } from '../../words'
+
+const props = defineProps<{ rank: Schemas['Rank']; next?: Schemas['Next'] }>()
+const { length } = useUnits()
+const dateOf = (code: string) => props.next?.per_nail.find((n) => n.code === code)
+</script>
+
+<template>
+  <section class="section" aria-labelledby="nails-title">
+    <h2 id="nails-title">Each nail</h2>
+    <div class="scroll-sideways" tabindex="0" role="region" aria-labelledby="nails-title">
+      <table>
+        <thead>
+          <tr>
+            <th>nail</th><th>colour</th><th class="number">length, {{ length.symbol }}</th><th class="number">spare</th>
+            <th class="number">gap to the floor</th><th class="number">grows a week</th><th>due</th><th>because</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="bar in rank.bars" :key="bar.code">
+            <td><strong>{{ bar.code }}</strong><span v-if="bar.state !== 'sound'"> {{ bar.state }}</span></td>
+            <td>{{ colours[bar.colour] }}</td>
+            <td class="number"><EstimateText :estimate="bar.length" /></td>
+            <td class="number"><EstimateText :estimate="bar.spare" /></td>
+            <td class="number"><EstimateText v-if="bar.gap" :estimate="bar.gap" /><span v-else class="soft">no floor</span></td>
+            <td class="number">{{ length.bare(bar.net_mm_week) }} <span class="soft small">± {{ length.bare(bar.sd_mm_week) }}</span></td>
+            <template v-if="dateOf(bar.code)">
+              <td class="nowrap">{{ shortDayOf(dateOf(bar.code)!.due) }}</td>
+              <td>{{ dateOf(bar.code)!.long_quick ? 'long quick' : rules[dateOf(bar.code)!.rule] }}<span v-if="dateOf(bar.code)!.can_wait" class="soft">, can wait</span></td>
+            </template>
+            <template v-else><td class="soft">–</td><td class="soft">{{ bar.state === 'torn' ? 'a veterinarian first' : 'no sitting yet' }}</td></template>
+          </tr>
+        </tbody>
+      </table>
+    </div>
+    <p class="soft small key">
+      In grey, the range that holds nine times in ten.
+      <span v-for="(words, source) in sources" :key="source"> {{ sourceMarks[source] }} {{ words }}.</span>
+      Growth is assumed from age, size and pavement.
+    </p>
+  </section>
+</template>
+
+<style scoped>
+.key { margin-top: 0.5rem; }
+</style>

@@ -1,0 +1,51 @@
+<script setup lang="ts">
+import { BButton } from 'bootstrap-vue-next/components/BButton'
+import { computed, ref } from 'vue'
+import type { Schemas } from '../../api/client'
+import { useWithdrawSitting } from '../../api/queries'
+import { fullDayOf } from '../../dates'
+import RefusalNote from '../../parts/RefusalNote.vue'
+import { useUnits } from '../../units'
+import { reactions } from '../../words'
+
+const props = defineProps<{ dogId: string; sittings: Schemas['SittingSummary'][] }>()
+const { length } = useUnits()
+const { mutate, isPending, error } = useWithdrawSitting(() => props.dogId)
+const few = 6
+const all = ref(false)
+const shown = computed(() => (all.value ? props.sittings : props.sittings.slice(0, few)))
+const asked = ref('')
+</script>
+
+<template>
+  <section class="section" aria-labelledby="sittings-title">
+    <h2 id="sittings-title">Sittings</h2>
+    <p v-if="sittings.length === 0" class="soft">None recorded yet.</p>
+    <div v-else class="scroll-sideways" tabindex="0" role="region" aria-labelledby="sittings-title">
+      <table>
+        <thead><tr><th>day</th><th class="number">nails cut</th><th class="number">most off one</th><th>blood</th><th>took it</th><th>note</th><th><span class="visually-hidden">take back</span></th></tr></thead>
+        <tbody>
+          <tr v-for="s in shown" :key="s.id">
+            <td class="nowrap">{{ fullDayOf(s.on) }}</td>
+            <td class="number">{{ s.nails }}</td>
+            <td class="number">{{ length.show(s.removed_mm) }}</td>
+            <td>{{ s.blood.join(' ') || '–' }}</td>
+            <td>{{ reactions[s.worst_reaction] }}</td>
+            <td dir="auto">{{ s.note }}</td>
+            <td class="take">
+              <BButton v-if="asked !== s.id" variant="plain" size="sm" :aria-label="`Take back the sitting of ${fullDayOf(s.on)}`" @click="asked = s.id">Take back</BButton>
+              <BButton v-else variant="plain" size="sm" :disabled="isPending" @click="mutate(s.id)">Yes, it was a mistake</BButton>
+            </td>
+          </tr>
+        </tbody>
+      </table>
+    </div>
+    <RefusalNote :error="error" />
+    <BButton v-if="sittings.length > few && !all" variant="plain" class="more" @click="all = true">All {{ sittings.length }} sittings</BButton>
+  </section>
+</template>
+
+<style scoped>
+.take { text-align: right; white-space: nowrap; }
+.more { margin-top: 0.75rem; }
+</style>

@@ -1,0 +1,66 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { Schemas } from '../../api/client'
+import { dayOf, inDays } from '../../dates'
+import AppIcon from '../../parts/AppIcon.vue'
+import RankPicture from '../../rank/RankPicture.vue'
+import DueStrip from './DueStrip.vue'
+
+const props = defineProps<{ row: Schemas['DueRow']; first: boolean }>()
+const late = computed(() => props.row.standing === 'late')
+const warnings = computed(() => props.row.cautions.filter((c) => c.kind !== 'prepare'))
+const waiting = computed(() => {
+  const n = props.row.can_wait.length
+  return n > 0 && n < props.row.rank.bars.length / 2 ? `${props.row.can_wait.join(', ')} can wait` : ''
+})
+const when = computed(() => (props.row.due_in_days === undefined ? 'now' : inDays(props.row.due_in_days)))
+</script>
+
+<template>
+  <li :class="['due-grid', 'row-line', { first, late }]">
+    <div class="who">
+      <RouterLink :to="`/dogs/${row.dog_id}`" class="name" dir="auto">{{ row.name }}</RouterLink>
+      <div class="why">{{ row.reason }}</div>
+      <div v-if="waiting && first" class="soft small">{{ waiting }}</div>
+      <div v-for="c in warnings.slice(0, first ? 2 : 1)" :key="c.words" :class="['warn', 'small', { vet: c.kind === 'veterinarian' }]">
+        <AppIcon :name="c.kind === 'veterinarian' ? 'vet' : 'caution'" />{{ c.words.split('. ')[0].replace(/\.$/, '') }}
+      </div>
+    </div>
+    <RankPicture :rank="row.rank" size="small" />
+    <DueStrip :due="row.due_in_days" :cautious="row.cautious_in_days" />
+    <div class="act">
+      <div class="when"><strong v-if="row.due">{{ dayOf(row.due) }}</strong> <span :class="{ overdue: late }">{{ when }}</span></div>
+      <RouterLink :to="`/dogs/${row.dog_id}/record`" :class="['btn', first ? 'btn-go btn-big' : 'btn-plain']">Start<span class="visually-hidden"> {{ row.name }}’s sitting</span></RouterLink>
+    </div>
+  </li>
+</template>
+
+<style>
+.due-grid { align-items: center; column-gap: 1.25rem; display: grid; grid-template-columns: minmax(0, 1fr) 206px minmax(0, 1.25fr) 212px; }
+</style>
+
+<style scoped>
+.row-line { border-top: 1px solid var(--line); padding-block: 0.5rem; }
+.row-line:first-child { border-top: 0; }
+.first { padding-block: 1rem; }
+.name { color: var(--ink); font-size: 1.0625rem; font-weight: 650; text-decoration: none; }
+.name:hover { color: var(--go); text-decoration: underline; }
+.first .name { font-size: 1.5rem; }
+.why { line-height: 1.3; }
+.warn { align-items: baseline; color: var(--spare-text); display: flex; gap: 0.35rem; line-height: 1.3; margin-top: 0.15rem; }
+.warn.vet { color: var(--quick-text); font-weight: 600; }
+.warn .icon { align-self: center; }
+.act { align-items: center; display: flex; gap: 0.75rem; justify-content: flex-end; }
+.when { line-height: 1.25; text-align: right; }
+.when strong, .when span { display: block; }
+.when span { color: var(--ink-soft); font-size: var(--small); white-space: nowrap; }
+.when .overdue { color: var(--quick-text); font-weight: 600; }
+
+@media (max-width: 1000px) {
+  .due-grid { grid-template-columns: minmax(0, 1fr) auto; row-gap: 0.4rem; }
+  .row-line > .strip { grid-column: 1 / -1; grid-row: 3; min-height: 1.5rem; }
+  .row-line > .rank { grid-column: 1 / -1; grid-row: 2; }
+  .who, .act { grid-row: 1; }
+  .act { flex-direction: column; align-items: flex-end; gap: 0.25rem; }
+}
+</style>

@@ -1,0 +1,136 @@
+<script setup lang="ts">
+import { BButton } from 'bootstrap-vue-next/components/BButton'
+import { BFormInput } from 'bootstrap-vue-next/components/BFormInput'
+import { computed, onMounted, ref, useTemplateRef } from 'vue'
+import type { Schemas } from '../../api/client'
+import { useSettings } from '../../api/queries'
+import type { NailDraft } from '../../local/drafts'
+import { numberMode, type NumberMode } from '../../local/numberMode'
+import AppIcon from '../../parts/AppIcon.vue'
+import { useUnits } from '../../units'
+import { chance, feelers, nailInWords, reactions, sources } from '../../words'
+
+/** The nail in hand: its plan, and what was different. */
+const props = defineProps<{
+  nail: NailDraft
+  planned: Schemas['PlannedNail']
+  bar: Schemas['Bar']
+  refused: Schemas['FieldError'][]
+  tool: Schemas['Tool']
+}>()
+const emit = defineEmits<{ planned: []; left: []; blood: []; next: []; tell: [told: Partial<NailDraft>] }>()
+
+const { length } = useUnits()
+const { data: settings } = useSettings()
+const typed = ref('')
+const wrong = ref('')
+const input = useTemplateRef('input')
+const focus = () => input.value?.element?.focus({ preventScroll: true })
+// On a phone the keyboard would cover the nail: there it opens when the number is touched.
+onMounted(() => window.matchMedia('(hover: hover)').matches && focus())
+defineExpose({ focus })
+
+const modes: Record<NumberMode, string> = {
+  length_after_mm: 'length after', length_before_mm: 'before', cuts_mm: 'taken off',
+  gap_after_mm: 'gap left', spare_left_mm: 'spare seen',
+}
+const list = (mm: number[]) => `${mm.map((c) => length.value.bare(c)).join(' + ')} ${length.value.symbol}`
+const told = computed(() =>
+  (Object.keys(modes) as NumberMode[]).flatMap((mode) => {
+    const value = props.nail[mode]
+    return mode === 'cuts_mm' || value === undefined ? [] : [{ mode, text: `${modes[mode]} ${length.value.show(value as number)}` }]
+  }),
+)
+const state = computed(() => {
+  if (props.nail.blood) return 'It bled'
+  if (props.nail.mark === 'left') return 'Left out'
+  return `Take ${list(props.nail.cuts_mm)}`
+})
+
+/** Enter: the number belongs to this nail, and the next one comes to hand. Nothing typed is as planned. */
+function enter() {
+  wrong.value = ''
+  if (typed.value.trim() === '') return emit('planned')
+  const numbers = typed.value.split(/[+\s]+/).filter(Boolean).map((t) => length.value.typed(t))
+  if (numbers.some((n) => n === undefined) || (numberMode.value !== 'cuts_mm' && numbers.length > 1)) {
+    wrong.value = `“${typed.value}” is not a number of ${length.value.symbol}.`
+    return
+  }
+  put(numberMode.value === 'cuts_mm' ? (numbers as number[]) : numbers[0]!)
+  emit('next')
+}
+function put(value: number | number[]) {
+  const cut = numberMode.value === 'cuts_mm' ? true : props.nail.cuts_mm.length > 0 && props.nail.mark !== 'left'
+  emit('tell', { [numberMode.value]: value, mark: cut ? 'done' : 'left' })
+}
+function feel(gap: number) {
+  put(gap)
+  emit('next')
+}
+</script>
+
+<template>
+  <section class="panel" aria-live="polite" :aria-label="`Nail ${nail.code}`">
+    <div class="head"><span class="code">{{ nail.code }}</span><span>{{ nailInWords(nail.code) }}<br /><span class="soft small">{{ planned.why }}</span></span></div>
+    <p :class="['state', { left: nail.mark === 'left', blood: nail.blood }]">{{ state }}</p>
+    <p class="spare">
+      Spare {{ length.show(bar.spare.mm) }} <span class="soft">({{ length.range(bar.spare.low_mm, bar.spare.high_mm) }}, {{ sources[bar.spare.source] }})</span>
+      <template v-if="planned.cuts_mm.length > 0"><br />The plan reaches the quick in <strong>{{ chance(planned.risk) }}</strong>: look after every sliver.</template>
+    </p>
+    <p v-if="nail.blood" class="bleeding">Styptic or plain flour, firm pressure a full minute, look, repeat: three to four minutes is usual. Still bleeding after that: call a veterinarian. This nail is done for today.</p>
+
+    <div class="modes" role="group" aria-label="The number is">
+      <button v-for="(words, mode) in modes" :key="mode" type="button" :aria-pressed="numberMode === mode" @click="numberMode = mode">{{ words }}</button>
+    </div>
+    <form class="number" novalidate @submit.prevent="enter">
+      <label for="number" class="visually-hidden">{{ modes[numberMode] }}, {{ length.symbol }}</label>
+      <BFormInput id="number" ref="input" v-model="typed" inputmode="decimal" autocomplete="off" :placeholder="numberMode === 'cuts_mm' ? `1 + 0.5` : ''" :state="wrong || refused.length > 0 ? false : null" aria-describedby="number-wrong" />
+      <span class="unit">{{ length.symbol }}</span>
+      <BButton type="submit" variant="plain">Next</BButton>
+    </form>
+    <div v-if="numberMode === 'gap_after_mm'" class="modes" role="group" aria-label="By feeler">
+      <button v-for="f in settings?.gap_feelers" :key="f.feeler" type="button" @click="feel(f.gap_mm)">{{ feelers[f.feeler] }}</button>
+    </div>
+    <p v-if="wrong || refused.length > 0" id="number-wrong" class="refused" role="alert">
+      {{ wrong }}<span v-for="e in refused" :key="e.field">{{ nail.code }}: {{ e.field.replace(/^records\[\d+\]\./, '').replaceAll('_', ' ').replace(' mm', '') }} {{ e.expected }} (you gave {{ e.value }}). </span>
+    </p>
+    <ul v-if="told.length > 0" class="told small"><li v-for="t in told" :key="t.mode">{{ t.text }} <button type="button" :aria-label="`Forget ${t.text}`" @click="emit('tell', { [t.mode]: undefined })">✕</button></li></ul>
+
+    <div class="acts">
+      <BButton variant="plain" class="act" @click="emit('planned')">As planned <kbd>Space</kbd></BButton>
+      <BButton variant="plain" class="act" @click="emit('left')">Leave out <kbd>S</kbd></BButton>
+      <BButton variant="plain" class="act drop" :aria-pressed="nail.blood" @click="emit('blood')"><AppIcon name="blood" />Blood <kbd>B</kbd></BButton>
+    </div>
+    <div class="modes" role="group" aria-label="How it took it">
+      <button v-for="(words, r) in reactions" :key="r" type="button" :aria-pressed="nail.reaction === r" @click="emit('tell', { reaction: r })">{{ words }}</button>
+    </div>
+  </section>
+</template>
+
+<style scoped>
+.head { align-items: center; display: flex; gap: 0.9rem; line-height: 1.25; }
+.code { font-size: 2.25rem; font-weight: 700; line-height: 1; min-width: 5.5rem; }
+.state { font-size: 1.375rem; font-weight: 650; margin: 0.5rem 0 0.1rem; }
+.state.left { color: var(--ink-soft); }
+.state.blood { color: var(--quick-text); }
+.state.blood::before { content: '◆ '; }
+.spare { min-height: 2.8em; }
+.bleeding { background: var(--vet-ground); border-left: calc(var(--bar) * 2) solid var(--vet-edge); padding: 0.5rem 0.75rem; }
+.modes { display: flex; flex-wrap: wrap; gap: 0.25rem; margin-top: 0.5rem; }
+.modes button { white-space: nowrap; background: var(--sheet); border: 1px solid var(--line-strong); border-radius: 3px; color: var(--ink); min-height: 44px; padding: 0 0.55rem; }
+.modes button[aria-pressed='true'] { background: var(--sunk); box-shadow: inset 0 -4px 0 var(--go); font-weight: 650; }
+.number { align-items: center; display: flex; gap: 0.5rem; margin-top: 0.5rem; }
+.number .form-control { font-size: 1.75rem; font-weight: 650; max-width: 11rem; min-height: 64px; text-align: right; }
+.number .btn { margin-left: auto; min-height: 64px; min-width: 6rem; }
+.unit { color: var(--ink-soft); font-size: 1.25rem; }
+.refused { color: var(--quick-text); font-weight: 600; margin: 0.35rem 0 0; }
+.refused::before { content: '▲ '; }
+.told { display: flex; flex-wrap: wrap; gap: 0.25rem 1rem; margin-top: 0.35rem; }
+.told button { background: none; border: 0; color: var(--ink-soft); min-height: 32px; min-width: 32px; }
+.acts { display: grid; gap: 0.4rem; grid-template-columns: repeat(3, 1fr); margin-top: 0.75rem; }
+.act { flex-wrap: wrap; gap: 0 0.4rem; line-height: 1.2; min-height: 64px; padding-inline: 0.3rem; white-space: nowrap; }
+.drop { color: var(--quick-text); }
+.drop[aria-pressed='true'] { background: var(--vet-ground); }
+
+@media (max-width: 900px) { .act kbd { display: none; } .code { font-size: 1.75rem; min-width: 4rem; } .spare { min-height: 0; } }
+</style>

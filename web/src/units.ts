@@ -1,0 +1,35 @@
+import { computed } from 'vue'
+import { useSettings } from './api/queries'
+
+/** The number that was typed, a comma being a point; undefined when it is none. */
+export function number(text: string): number | undefined {
+  const clean = text.trim().replace(',', '.')
+  return clean === '' || Number.isNaN(Number(clean)) ? undefined : Number(clean)
+}
+
+/**
+ * How lengths and weights are shown and typed. Everything is stored in mm and kg; the server
+ * says by what to multiply and how to round, so that no unit's size stands in the browser.
+ */
+export function useUnits() {
+  const { data } = useSettings()
+  const unit = (kind: 'length' | 'weight') =>
+    computed(() => {
+      const u = data.value?.[kind] ?? { symbol: kind === 'length' ? 'mm' : 'kg', per_stored: 1, decimals: 1 }
+      const bare = (stored: number) => (stored * u.per_stored).toFixed(u.decimals)
+      return {
+        symbol: u.symbol,
+        bare,
+        /** 12.5 mm */
+        show: (stored: number) => `${bare(stored)} ${u.symbol}`,
+        /** 10.2–14.8 mm */
+        range: (low: number, high: number) => `${bare(low)}–${bare(high)} ${u.symbol}`,
+        /** The stored number that a typed one means; undefined when it is no number. */
+        typed: (text: string) => {
+          const n = number(text)
+          return n === undefined ? undefined : n / u.per_stored
+        },
+      }
+    })
+  return { length: unit('length'), weight: unit('weight') }
+}
