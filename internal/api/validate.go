@@ -19,11 +19,11 @@ import (
 )
 
 func init() {
-	openapi3.DefineStringFormatCallback("date", func(text string) error {
+	openapi3.DefineStringFormatValidator("date", openapi3.NewCallbackValidator(func(text string) error {
 		_, err := date.Parse(text)
 		return err
-	})
-	openapi3.DefineStringFormatCallback("uuid", uuid.Validate)
+	}))
+	openapi3.DefineStringFormatValidator("uuid", openapi3.NewCallbackValidator(uuid.Validate))
 }
 
 // validator refuses requests that do not keep to the contract.

@@ -35,7 +35,7 @@ useGlobalKeys(router, () => (helpOpen.value = true))
       </nav>
     </header>
     <main id="main" tabindex="-1">
-      <p v-if="settings?.demo" class="demo-line">Demonstration: invented dogs; nothing you do here is kept.</p>
+      <p v-if="settings?.demo" class="demo-line">Demonstration: invented dogs, nothing is kept.</p>
       <RouterView :key="String(route.params.dogId ?? '')" />
     </main>
   </div>

@@ -30,6 +30,8 @@ const pairs = computed(() => [
   pairOf(props.rank, 'Fore paws', ['LF', 'RF'], props.size),
   pairOf(props.rank, 'Hind paws', ['LH', 'RH'], props.size),
 ].filter((p) => p.placed.length > 0))
+// Both pairs are drawn as wide as the wider one, so that a narrow page shrinks them alike: one scale a dog.
+const width = computed(() => (props.size === 'small' ? undefined : Math.max(...pairs.value.map((p) => p.width))))
 const pickable = computed(() => props.marks !== undefined)
 const touching = computed(() => props.rank.bars.filter((b) => b.on_floor).map((b) => b.code))
 
@@ -54,7 +56,7 @@ const label = (code: string) => code.slice(2).replace('1b', '1′')
 <template>
   <div :class="['rank', size, { stacked }]" :role="pickable ? 'group' : 'img'" :aria-label="pickable ? 'Choose a nail' : summary">
     <svg
-      v-for="pair in pairs" :key="pair.name" :viewBox="`0 0 ${pair.width} ${height}`" :width="pair.width" :height="height"
+      v-for="pair in pairs" :key="pair.name" :viewBox="`0 0 ${width ?? pair.width} ${height}`" :width="width ?? pair.width" :height="height"
       :aria-hidden="!pickable" :role="pickable ? 'group' : undefined" :aria-label="pickable ? pair.name : undefined"
     >
       <path v-if="size === 'large'" class="scale" :d="scale" />

@@ -2,9 +2,10 @@ import type { Schemas } from '../api/client'
 
 type Bar = Schemas['Bar']
 
-/** Sizes of the rank, in px: small on Due, medium as navigator, large on Dog. */
+/** Sizes of the rank, in px: small on Due, medium as navigator (narrow on a phone), large on Dog. */
 export const sizes = {
   small: { bar: 5, gap: 2, toeGap: 4, pawGap: 6, depth: 40, head: 0, foot: 3, labels: false },
+  narrow: { bar: 19, gap: 11, toeGap: 5, pawGap: 8, depth: 56, head: 16, foot: 29, labels: true },
   medium: { bar: 20, gap: 12, toeGap: 14, pawGap: 22, depth: 122, head: 18, foot: 30, labels: true },
   large: { bar: 24, gap: 12, toeGap: 14, pawGap: 26, depth: 210, head: 20, foot: 20, labels: true },
 } as const

@@ -8,6 +8,7 @@ import { Refusal } from '../api/client'
 import { usePlan, useRecordSitting } from '../api/queries'
 import { sittingOf, useDraft } from '../local/drafts'
 import { onKey } from '../local/keys'
+import { useNarrow } from '../local/narrow'
 import AnswerState from '../parts/AnswerState.vue'
 import CautionList from '../parts/CautionList.vue'
 import RefusalNote from '../parts/RefusalNote.vue'
@@ -30,12 +31,15 @@ const planned = computed(() => plan.value?.nails.find((n) => n.code === nail.val
 const bar = computed(() => plan.value?.rank.bars.find((b) => b.code === nail.value?.code))
 const marks = computed(() => Object.fromEntries((draft.value?.nails ?? []).map((n) => [n.code, n.blood ? 'blood' : n.mark])))
 const count = (mark: string) => Object.values(marks.value).filter((m) => m === mark).length
+const trimmed = computed(() => count('planned') + count('done') + count('blood'))
 const unreachable = computed(() => error.value instanceof Refusal && error.value.unreachable)
 /** What the server refused for the nail that is in hand. */
 const refused = computed(() => {
   if (!(error.value instanceof Refusal) || !draft.value) return []
   return error.value.errors.filter((e) => e.field.startsWith(`records[${draft.value!.current}].`))
 })
+
+const narrow = useNarrow()
 
 const goTo = (index: number) => store.goTo(index)
 const next = () => goTo((draft.value?.current ?? 0) + 1)
@@ -124,7 +128,7 @@ function act(event: KeyboardEvent, does: () => void) {
       <CautionList :cautions="plan.cautions" />
       <div class="bench">
         <div class="navigator">
-          <RankPicture :rank="plan.rank" size="medium" stacked :selected="nail.code" :marks="marks" @select="choose" />
+          <RankPicture :rank="plan.rank" :size="narrow ? 'narrow' : 'medium'" stacked :selected="nail.code" :marks="marks" @select="choose" />
           <p class="soft small legend">✓ done · – left out · ◆ bled · the rest as planned. Look at groove and face before every cut: what you see overrules the plan.</p>
         </div>
         <NailPanel
@@ -134,10 +138,10 @@ function act(event: KeyboardEvent, does: () => void) {
       </div>
       <RefusalNote v-if="error && !unreachable" :error="error" :shown="['records[']" />
       <div v-if="unreachable" class="kept" role="alert"><strong>Kept here, not yet saved.</strong> Fribbet does not answer. Your taps are safe in this browser: start it again, then save.</div>
+      <label for="note" class="visually-hidden">Note</label>
+      <BFormInput id="note" class="note" :model-value="draft.note" placeholder="Note for next time" autocomplete="off" dir="auto" @update:model-value="store.change((d) => (d.note = String($event ?? '')))" />
       <div class="finish">
-        <p class="tally" aria-live="polite"><strong>{{ count('planned') + count('done') }}</strong> trimmed · <strong>{{ count('left') }}</strong> left out<template v-if="count('blood')"> · <strong>{{ count('blood') }}</strong> bled</template></p>
-        <label for="note" class="visually-hidden">Note</label>
-        <BFormInput id="note" :model-value="draft.note" placeholder="Note" autocomplete="off" dir="auto" @update:model-value="store.change((d) => (d.note = String($event ?? '')))" />
+        <p class="tally" aria-live="polite"><strong>{{ trimmed }}</strong> trimmed · <strong>{{ count('left') }}</strong> left out<template v-if="count('blood')"> · <strong>{{ count('blood') }}</strong> bled</template></p>
         <BButton variant="plain" :disabled="store.past.length === 0" @click="undo">Undo</BButton>
         <BButton variant="go" class="btn-big" :disabled="isPending" @click="save">Save the sitting</BButton>
       </div>
@@ -153,17 +157,20 @@ function act(event: KeyboardEvent, does: () => void) {
 .navigator { background: var(--sheet); border: 1px solid var(--line); padding: 0.9rem 1rem; }
 .legend { margin: 0.75rem 0 0; }
 .kept { background: var(--caution-ground); border-left: var(--bar) solid var(--caution-edge); margin-block: 0.75rem; padding: 0.5rem 0.75rem; }
-.finish { align-items: center; background: var(--paper); border-top: 2px solid var(--ink); bottom: 0; display: flex; gap: 1rem; margin-top: 1.25rem; padding-block: 0.75rem; position: sticky; }
+.note { margin-top: 1rem; }
+.finish { align-items: center; background: var(--paper); border-top: 2px solid var(--ink); bottom: 0; display: flex; gap: 1rem; margin-top: 1rem; padding-block: 0.6rem; position: sticky; }
 .finish .btn { white-space: nowrap; }
-.finish .tally { margin: 0; white-space: nowrap; }
+.finish .tally { flex: 1; margin: 0; }
 
 @media (max-width: 900px) {
-  .bench { grid-template-columns: minmax(0, 1fr); gap: 0.75rem; }
-  .navigator { padding: 0.5rem; }
-  .finish { bottom: 60px; flex-wrap: wrap; gap: 0.5rem; padding-block: 0.5rem; }
-  .finish .btn { white-space: nowrap; }
-.finish .tally { flex: 1; }
-  .finish .form-control { order: 3; flex-basis: 100%; }
-  .legend { display: none; }
+  .lead, .legend { display: none; }
+  .screen-head { flex-wrap: nowrap; margin-bottom: 0.25rem; }
+  .tool { min-width: 0; }
+  .tool label { display: none; }
+  .tool select { max-width: 100%; }
+  .bench { gap: 0.5rem; grid-template-columns: minmax(0, 1fr); }
+  .navigator { padding: 0.4rem; }
+  .finish { bottom: 60px; gap: 0.5rem; padding-block: 0.4rem; }
+  .finish .btn-big { font-size: 1.05rem; padding-inline: 0.9rem; }
 }
 </style>

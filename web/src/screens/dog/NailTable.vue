@@ -48,4 +48,5 @@ const dateOf = (code: string) => props.next?.per_nail.find((n) => n.code === cod
 
 <style scoped>
 .key { margin-top: 0.5rem; }
+td { white-space: nowrap; }
 </style>

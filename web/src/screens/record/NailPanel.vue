@@ -132,5 +132,14 @@ function feel(gap: number) {
 .drop { color: var(--quick-text); }
 .drop[aria-pressed='true'] { background: var(--vet-ground); }
 
-@media (max-width: 900px) { .act kbd { display: none; } .code { font-size: 1.75rem; min-width: 4rem; } .spare { min-height: 0; } }
+@media (max-width: 900px) {
+  .act kbd { display: none; }
+  .code { font-size: 1.75rem; min-width: 4rem; }
+  .state { margin-top: 0.25rem; }
+  .spare { font-size: var(--small); margin-bottom: 0; min-height: 0; }
+  .panel { display: flex; flex-direction: column; }
+  .panel > * { order: 2; }
+  .head, .state, .spare, .bleeding, .acts { order: 1; }
+  .acts { margin-top: 0.5rem; }
+}
 </style>

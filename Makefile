@@ -1,0 +1,54 @@
+# Two commands do everything: `make demo` and `make test`.
+LISTEN ?= 127.0.0.1:8642
+GO ?= go
+
+.PHONY: demo build test check generate generated-fresh web unit e2e chromium screenshots clean
+
+demo: build
+	@bin/fribbet demo --listen $(LISTEN)
+
+build: web
+	$(GO) build -trimpath -o bin/fribbet ./cmd/fribbet
+
+# The front end, built into web/dist, from where the program embeds it.
+web: web/dist/index.html
+
+web/node_modules: web/package.json web/package-lock.json
+	cd web && npm ci --no-audit --no-fund
+	@touch $@
+
+web/dist/index.html: web/node_modules $(shell find web/src web/public -type f) web/index.html web/vite.config.ts
+	cd web && npm run build
+
+# Everything that CI holds to, quickest first.
+test: chromium build generated-fresh check unit e2e
+
+check: web/node_modules
+	@unformatted=$$(gofmt -l cmd internal web/*.go e2e); test -z "$$unformatted" || { echo "not gofmt'd: $$unformatted"; exit 1; }
+	$(GO) vet ./...
+	$(GO) tool staticcheck ./...
+	cd web && npm run check
+
+unit:
+	$(GO) test ./cmd/... ./internal/... ./web/...
+
+e2e: build
+	FRIBBET_BIN=$(CURDIR)/bin/fribbet $(GO) test -count=1 ./e2e/...
+
+# The contract's two sides, generated from openapi.yaml.
+generate: web/node_modules
+	$(GO) tool oapi-codegen -config internal/api/contract/config.yaml -o internal/api/contract/contract.gen.go openapi.yaml
+	cd web && npx openapi-typescript ../openapi.yaml -o src/api/schema.d.ts
+
+generated-fresh: web/node_modules
+	scripts/generated-fresh
+
+chromium:
+	scripts/chromium
+
+# Current pictures of the main views from the demo data, for docs/screenshots.
+screenshots: build chromium
+	FRIBBET_BIN=$(CURDIR)/bin/fribbet FRIBBET_SCREENSHOTS=$(CURDIR)/docs/screenshots $(GO) test -count=1 -run TestScreenshots ./e2e/...
+
+clean:
+	rm -rf bin web/node_modules web/dist/assets web/dist/index.html web/dist/mark.svg
