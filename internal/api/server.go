@@ -41,10 +41,7 @@ func New(b *book.Book, o Options) (http.Handler, error) {
 		HandlerErrorFunc:         refuse,
 		ResponseErrorHandlerFunc: refuse,
 	})
-	contract.RegisterHandlersWithOptions(engine, strict, contract.GinServerOptions{
-		Middlewares:  []contract.MiddlewareFunc{contract.MiddlewareFunc(check)},
-		ErrorHandler: func(c *gin.Context, err error, _ int) { refuse(c, err) },
-	})
+	contract.RegisterHandlers(engine.Group("", check), strict)
 	engine.NoRoute(front(o.Front))
 	engine.NoMethod(func(c *gin.Context) {
 		write(c, problem(http.StatusMethodNotAllowed, "This address does not take "+c.Request.Method+"."))

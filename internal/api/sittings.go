@@ -40,7 +40,10 @@ func (h handlers) RecordSitting(ctx context.Context, r contract.RecordSittingReq
 			Cuts: in.CutsMm, Tool: in.Tool, Reaction: in.Reaction, Blood: in.Blood,
 		})
 	}
-	v, err := h.book.Record(ctx, r.DogId, s)
+	if err := h.book.Record(ctx, r.DogId, s); err != nil {
+		return nil, err
+	}
+	v, err := h.book.View(ctx, r.DogId)
 	if err != nil {
 		return nil, err
 	}
@@ -48,7 +51,10 @@ func (h handlers) RecordSitting(ctx context.Context, r contract.RecordSittingReq
 }
 
 func (h handlers) WithdrawSitting(ctx context.Context, r contract.WithdrawSittingRequestObject) (contract.WithdrawSittingResponseObject, error) {
-	v, err := h.book.Withdraw(ctx, r.DogId, r.SittingId)
+	if err := h.book.Withdraw(ctx, r.DogId, r.SittingId); err != nil {
+		return nil, err
+	}
+	v, err := h.book.View(ctx, r.DogId)
 	if err != nil {
 		return nil, err
 	}

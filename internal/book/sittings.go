@@ -40,27 +40,21 @@ func (b *Book) Plan(ctx context.Context, id uuid.UUID) (Plan, error) {
 }
 
 // Record keeps a sitting; one without a date was today. Sending the same id again changes nothing.
-func (b *Book) Record(ctx context.Context, dogID uuid.UUID, s store.Sitting) (View, error) {
+func (b *Book) Record(ctx context.Context, dogID uuid.UUID, s store.Sitting) error {
 	d, err := b.store.Dog(ctx, dogID)
 	if err != nil {
-		return View{}, err
+		return err
 	}
 	if s.On.IsZero() {
 		s.On = b.Today()
 	}
 	if err := s.Check(d.Dog, b.Today()).Err(); err != nil {
-		return View{}, err
+		return err
 	}
-	if err := b.store.AddSitting(ctx, dogID, s, b.now()); err != nil {
-		return View{}, err
-	}
-	return b.View(ctx, dogID)
+	return b.store.AddSitting(ctx, dogID, s, b.now())
 }
 
 // Withdraw takes back a sitting recorded by mistake.
-func (b *Book) Withdraw(ctx context.Context, dogID, sittingID uuid.UUID) (View, error) {
-	if err := b.store.WithdrawSitting(ctx, dogID, sittingID, b.now()); err != nil {
-		return View{}, err
-	}
-	return b.View(ctx, dogID)
+func (b *Book) Withdraw(ctx context.Context, dogID, sittingID uuid.UUID) error {
+	return b.store.WithdrawSitting(ctx, dogID, sittingID, b.now())
 }

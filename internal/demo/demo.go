@@ -62,7 +62,7 @@ func (s scenario) fill(ctx context.Context, b *book.Book, noise *rand.Rand) erro
 			skipped := i >= s.sittings-s.skipFor && contains(s.skipLast, n.Code)
 			sitting.Records = append(sitting.Records, s.record(truth[n.Code], kept.Dog, n, day, skipped, noise))
 		}
-		if _, err := b.Record(ctx, kept.ID, sitting); err != nil {
+		if err := b.Record(ctx, kept.ID, sitting); err != nil {
 			return err
 		}
 	}

@@ -35,10 +35,8 @@ type Code struct {
 
 // ParseCode reads LF1 … RH5, LH1b and RH1b.
 func ParseCode(text string) (Code, error) {
-	for _, c := range all {
-		if c.String() == text {
-			return c, nil
-		}
+	if c, ok := byName[text]; ok {
+		return c, nil
 	}
 	return Code{}, fmt.Errorf("%q is not a nail: write paw and digit, LF1 to RH5, or LH1b and RH1b for a second hind dewclaw", text)
 }
@@ -53,7 +51,7 @@ func MustParse(text string) Code {
 }
 
 func (c Code) String() string {
-	text := fmt.Sprintf("%s%d", c.Paw, c.Digit)
+	text := c.Paw.String() + string('0'+rune(c.Digit))
 	if c.Second {
 		text += "b"
 	}
@@ -107,7 +105,18 @@ func (c Code) Group() Group {
 // seen from above: fore paws, then hind, each from the left; so a left paw runs from V to I.
 func All() []Code { return slices.Clone(all) }
 
-var all = standing()
+var (
+	all    = standing()
+	byName = names()
+)
+
+func names() map[string]Code {
+	found := make(map[string]Code, len(all))
+	for _, c := range all {
+		found[c.String()] = c
+	}
+	return found
+}
 
 func standing() []Code {
 	codes := make([]Code, 0, 22)

@@ -1,0 +1,117 @@
+package store
+
+import (
+	"context"
+	"path/filepath"
+	"testing"
+	"time"
+
+	"github.com/google/uuid"
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+
+	"fribbet/internal/core/date"
+	"fribbet/internal/core/dog"
+	"fribbet/internal/core/due"
+	"fribbet/internal/core/nail"
+	"fribbet/internal/core/units"
+)
+
+var ctx = context.Background()
+
+func open(t *testing.T, path string) *Store {
+	t.Helper()
+	s, err := Open(ctx, path)
+	require.NoError(t, err)
+	t.Cleanup(func() { _ = s.Close() })
+	return s
+}
+
+func aDog() Dog {
+	return Dog{ID: uuid.New(), Version: 1, Dog: dog.Dog{
+		Name: "Moss", Birth: dog.Birth{Date: date.MustParse("2022-02-28"), Estimated: true},
+		Weights:  []dog.Weight{{On: date.MustParse("2026-01-01"), Kg: 21}, {On: date.MustParse("2026-06-01"), Kg: 22.5}},
+		FootCoat: dog.LongCoat, Pavement: 7.5, Rhythm: due.Weekly, Workdays: date.WeekdaysOf(time.Monday, time.Sunday),
+		WishedGap: 0.76, Nails: dog.StandardNails(),
+	}}
+}
+
+func aSitting() Sitting {
+	gap := 0.1
+	return Sitting{ID: uuid.New(), Sitting: dog.Sitting{On: date.MustParse("2026-11-24"), Note: "first", Records: []dog.Record{
+		{Code: nail.MustParse("LF3"), GapAfter: &gap, Cuts: []float64{1, 0.5}, Tool: dog.File, Reaction: dog.Calm, Blood: true},
+	}}}
+}
+
+func TestABookOpenedAgainIsTheSameBook(t *testing.T) {
+	path := filepath.Join(t.TempDir(), "with a space & ü.db")
+	s := open(t, path)
+	d, sitting := aDog(), aSitting()
+	settings := Settings{Role: "keeper", LengthUnit: units.Inch, WeightUnit: units.Pound, Margin: 1.5, Workdays: date.EveryDay}
+	require.NoError(t, s.AddDog(ctx, d))
+	require.NoError(t, s.AddSitting(ctx, d.ID, sitting, time.Now()))
+	require.NoError(t, s.SaveSettings(ctx, settings))
+	require.NoError(t, s.Close())
+
+	s = open(t, path)
+	got, err := s.Dog(ctx, d.ID)
+	require.NoError(t, err)
+	assert.Equal(t, d, got)
+	sittings, err := s.Sittings(ctx, d.ID)
+	require.NoError(t, err)
+	assert.Equal(t, []Sitting{sitting}, sittings)
+	kept, err := s.Settings(ctx)
+	require.NoError(t, err)
+	assert.Equal(t, settings, kept)
+}
+
+func TestAWriteThatFailsLeavesNothing(t *testing.T) {
+	s := open(t, filepath.Join(t.TempDir(), "a.db"))
+	d, sitting := aDog(), aSitting()
+	require.NoError(t, s.AddDog(ctx, d))
+	sitting.Records = append(sitting.Records, sitting.Records[0]) // the second breaks the primary key
+	require.Error(t, s.AddSitting(ctx, d.ID, sitting, time.Now()))
+	sittings, err := s.Sittings(ctx, d.ID)
+	require.NoError(t, err)
+	assert.Empty(t, sittings)
+
+	broken := d
+	broken.Name = "Half"
+	broken.Nails = append(broken.Nails, broken.Nails[0])
+	require.Error(t, s.ChangeDog(ctx, broken))
+	got, err := s.Dog(ctx, d.ID)
+	require.NoError(t, err)
+	assert.Equal(t, d, got)
+}
+
+func TestAnOldVersionIsAConflict(t *testing.T) {
+	s := open(t, filepath.Join(t.TempDir(), "a.db"))
+	d := aDog()
+	require.NoError(t, s.AddDog(ctx, d))
+	d.Name = "First"
+	require.NoError(t, s.ChangeDog(ctx, d))
+	d.Name = "Second"
+	assert.ErrorIs(t, s.ChangeDog(ctx, d), ErrConflict)
+	got, err := s.Dog(ctx, d.ID)
+	require.NoError(t, err)
+	assert.Equal(t, "First", got.Name)
+	assert.Equal(t, 2, got.Version)
+	d.ID = uuid.New()
+	assert.ErrorIs(t, s.ChangeDog(ctx, d), ErrNotFound)
+}
+
+func TestAWithdrawnSittingStaysInTheFile(t *testing.T) {
+	s := open(t, filepath.Join(t.TempDir(), "a.db"))
+	d, sitting := aDog(), aSitting()
+	require.NoError(t, s.AddDog(ctx, d))
+	require.NoError(t, s.AddSitting(ctx, d.ID, sitting, time.Now()))
+	require.NoError(t, s.WithdrawSitting(ctx, d.ID, sitting.ID, time.Now()))
+	require.NoError(t, s.WithdrawSitting(ctx, d.ID, sitting.ID, time.Now()), "twice is once")
+	all, err := s.AllSittings(ctx)
+	require.NoError(t, err)
+	assert.Empty(t, all)
+	var rows int
+	require.NoError(t, s.db.Get(&rows, `SELECT COUNT(*) FROM cuts`))
+	assert.Equal(t, 2, rows)
+	assert.ErrorIs(t, s.WithdrawSitting(ctx, uuid.New(), sitting.ID, time.Now()), ErrNotFound, "another dog's")
+}
