@@ -121,8 +121,8 @@ function act(event: KeyboardEvent, does: () => void) {
           <p class="soft lead">Every nail starts as planned: tell only what was different. {{ resumed ? 'Going on where you were.' : '' }}</p>
         </div>
         <div class="aside tool">
-          <label for="tool">Tool</label>
-          <BFormSelect id="tool" :model-value="draft.tool" :options="options(tools)" @update:model-value="store.change((d) => (d.tool = $event as typeof d.tool))" />
+          <label for="tool" aria-hidden="true">Tool</label>
+          <BFormSelect id="tool" aria-label="Tool" :model-value="draft.tool" :options="options(tools)" @update:model-value="store.change((d) => (d.tool = $event as typeof d.tool))" />
         </div>
       </div>
       <CautionList :cautions="plan.cautions" />

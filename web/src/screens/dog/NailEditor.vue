@@ -32,6 +32,10 @@ function setThere(isThere: boolean) {
     nails.value = nails.value.filter((n) => !picked.value.includes(n.code))
   }
 }
+function inWords(code: string) {
+  const n = at(code)
+  return `${nailInWords(code)}: ${n ? `${colours[n.colour]}, ${shapes[n.shape]}, ${states[n.state]}` : 'not there'}`
+}
 /** What all picked nails share, or nothing. */
 const shared = <K extends 'colour' | 'shape' | 'state'>(key: K) => {
   const values = new Set(there.value.map((c) => at(c)![key]))
@@ -49,9 +53,8 @@ const withMixed = <K extends string>(words: Record<K, string>) => [{ value: '', 
         <button
           v-for="code in every.filter((c) => c.startsWith(paw))" :key="code" type="button"
           :class="['nail', at(code)?.colour ?? 'gone', { split: at(code) && at(code)!.state !== 'sound' }]"
-          :aria-pressed="picked.includes(code)" :aria-label="`${nailInWords(code)}: ${at(code) ? `${colours[at(code)!.colour]}, ${shapes[at(code)!.shape]}, ${states[at(code)!.state]}` : 'not there'}`"
-          @click="pick([code])"
-        >{{ code.slice(2).replace('1b', '1′') }}</button>
+          :aria-pressed="picked.includes(code)" @click="pick([code])"
+        >{{ code.slice(2).replace('1b', '1′') }}<span class="visually-hidden"> {{ inWords(code) }}</span></button>
       </div>
       <BButton variant="plain" @click="pick(nails.map((n) => n.code))">All</BButton>
     </div>
@@ -70,7 +73,7 @@ const withMixed = <K extends string>(words: Record<K, string>) => [{ value: '', 
 .paws { display: flex; flex-wrap: wrap; gap: 0.5rem 1.5rem; margin-block: 0.5rem; }
 .paw { display: flex; }
 .paw-name { background: none; border: 0; color: var(--ink); font-weight: 650; min-height: 44px; min-width: 36px; }
-.nail { background: var(--sheet); border: 1px solid var(--line-strong); color: var(--ink); margin-left: -1px; min-height: 44px; min-width: 36px; padding: 0; }
+.nail { position: relative; background: var(--sheet); border: 1px solid var(--line-strong); color: var(--ink); margin-left: -1px; min-height: 44px; min-width: 36px; padding: 0; }
 .nail.dark { border-bottom: 6px solid var(--ink); }
 .nail.light { border-bottom: 6px double var(--line-strong); }
 .nail.mixed { border-bottom: 6px dashed var(--ink); }

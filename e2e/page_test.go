@@ -1,0 +1,148 @@
+package e2e
+
+import (
+	"os/exec"
+	"strings"
+	"testing"
+	"time"
+
+	"github.com/go-rod/rod"
+	"github.com/go-rod/rod/lib/input"
+	"github.com/go-rod/rod/lib/launcher"
+	"github.com/go-rod/rod/lib/proto"
+	"github.com/stretchr/testify/require"
+)
+
+// patience is how long a page may take to show something on a busy machine.
+const patience = 20 * time.Second
+
+func browser(t *testing.T) *rod.Browser {
+	t.Helper()
+	var bin string
+	for _, name := range []string{"chromium", "chromium-browser", "google-chrome"} {
+		if found, err := exec.LookPath(name); err == nil {
+			bin = found
+			break
+		}
+	}
+	require.NotEmpty(t, bin, "no Chromium: run make chromium")
+	start := launcher.New().Bin(bin).UserDataDir(t.TempDir()).Headless(true).NoSandbox(true).
+		Set("disable-gpu").Set("disable-quic").Set("no-first-run").Set("disable-background-networking").
+		Set("disable-component-update").Set("disable-sync")
+	address, err := start.Launch()
+	require.NoError(t, err)
+	b := rod.New().ControlURL(address)
+	require.NoError(t, b.Connect())
+	t.Cleanup(func() {
+		_ = b.Close()
+		start.Kill()
+		start.Cleanup()
+	})
+	return b
+}
+
+// page is a tab, with a person's verbs.
+type page struct {
+	t *testing.T
+	*rod.Page
+}
+
+func tab(t *testing.T, b *rod.Browser, address string) page {
+	t.Helper()
+	p, err := b.Page(proto.TargetCreateTarget{URL: "about:blank"})
+	require.NoError(t, err)
+	q := page{t, p}
+	q.size(1280, 800)
+	q.open(address)
+	return q
+}
+
+func (p page) size(width, height int) {
+	p.t.Helper()
+	require.NoError(p.t, p.SetViewport(&proto.EmulationSetDeviceMetricsOverride{
+		Width: width, Height: height, DeviceScaleFactor: 1, Mobile: width < 700,
+	}))
+}
+
+func (p page) dark(dark bool) {
+	p.t.Helper()
+	value := "light"
+	if dark {
+		value = "dark"
+	}
+	require.NoError(p.t, proto.EmulationSetEmulatedMedia{
+		Features: []*proto.EmulationMediaFeature{{Name: "prefers-color-scheme", Value: value}},
+	}.Call(p))
+}
+
+func (p page) open(address string) {
+	p.t.Helper()
+	require.NoError(p.t, p.Navigate(address))
+	require.NoError(p.t, p.WaitLoad())
+}
+
+// sees waits for words to stand on the page.
+func (p page) sees(words string) {
+	p.t.Helper()
+	err := p.Timeout(patience).Wait(rod.Eval(`words => document.body.innerText.includes(words)`, words))
+	p.require(err, "the words "+words)
+}
+
+// require fails the test with what stands on the page instead.
+func (p page) require(err error, what string) {
+	p.t.Helper()
+	if err == nil {
+		return
+	}
+	text := "(the page does not answer)"
+	if got, evalErr := p.Timeout(patience).Eval(`() => document.body.innerText`); evalErr == nil {
+		text = got.Value.Str()
+	}
+	require.NoError(p.t, err, "%s: not on the page, which says:\n%s", what, text)
+}
+
+// find waits for the one visible element that the selector and words name.
+func (p page) find(selector, words string) *rod.Element {
+	p.t.Helper()
+	e, err := p.Timeout(patience).ElementR(selector, words)
+	p.require(err, selector+" "+words)
+	return e.CancelTimeout()
+}
+
+func (p page) press(selector, words string) {
+	p.t.Helper()
+	p.toFront()
+	require.NoError(p.t, p.find(selector, words).Timeout(patience).Click(proto.InputMouseButtonLeft, 1))
+}
+
+// toFront makes it the tab that is looked at: one behind another does not repaint.
+func (p page) toFront() {
+	p.t.Helper()
+	_, err := p.Activate()
+	require.NoError(p.t, err)
+}
+
+// fill types into a field that is found by its id, over what stood there.
+func (p page) fill(id, text string) {
+	p.t.Helper()
+	p.toFront()
+	field, err := p.Timeout(patience).Element("#" + id)
+	p.require(err, "the field "+id)
+	require.NoError(p.t, field.SelectAllText())
+	require.NoError(p.t, field.Input(text))
+}
+
+// keys types as fingers do: letters as keys, and names of other keys between spaces.
+func (p page) keys(typed string) {
+	p.t.Helper()
+	named := map[string]input.Key{"Enter": input.Enter, "Space": input.Space, "PageDown": input.PageDown, "PageUp": input.PageUp}
+	for _, word := range strings.Fields(typed) {
+		if key, ok := named[word]; ok {
+			require.NoError(p.t, p.Keyboard.Type(key))
+			continue
+		}
+		for _, letter := range word {
+			require.NoError(p.t, p.Keyboard.Type(input.Key(letter)))
+		}
+	}
+}

@@ -1,0 +1,132 @@
+// Package e2e drives the real program through headless Chromium, as its users would.
+package e2e
+
+import (
+	"bufio"
+	"context"
+	"encoding/json"
+	"io"
+	"net/http"
+	"os"
+	"os/exec"
+	"path/filepath"
+	"strings"
+	"syscall"
+	"testing"
+	"time"
+
+	"github.com/stretchr/testify/require"
+)
+
+// program is a running Fribbet.
+type program struct {
+	t       *testing.T
+	address string // http://127.0.0.1:…
+	cmd     *exec.Cmd
+}
+
+// start runs the built binary until the test ends. Make builds it and names it in FRIBBET_BIN.
+func start(t *testing.T, args ...string) *program {
+	t.Helper()
+	bin := os.Getenv("FRIBBET_BIN")
+	if bin == "" {
+		bin = filepath.Join("..", "bin", "fribbet")
+	}
+	p := &program{t: t, cmd: exec.Command(bin, args...)}
+	out, err := p.cmd.StdoutPipe()
+	require.NoError(t, err)
+	require.NoError(t, p.cmd.Start(), "run make build first")
+	t.Cleanup(p.kill)
+	lines := bufio.NewScanner(out)
+	for lines.Scan() {
+		if _, address, found := strings.Cut(lines.Text(), "Fribbet is at "); found {
+			p.address = address
+			go func() { _, _ = io.Copy(io.Discard, out) }()
+			return p
+		}
+	}
+	require.Fail(t, "the program ended before it printed its address")
+	return nil
+}
+
+// serve starts it on its own data file, pretending that it is the day.
+func serve(t *testing.T, data, day, listen string) *program {
+	t.Helper()
+	return start(t, "serve", "--data", data, "--today", day, "--listen", listen)
+}
+
+// kill ends it as a power cut would.
+func (p *program) kill() {
+	if p.cmd.ProcessState != nil {
+		return
+	}
+	_ = p.cmd.Process.Signal(syscall.SIGKILL)
+	_ = p.cmd.Wait()
+}
+
+func (p *program) port() string { return strings.TrimPrefix(p.address, "http://") }
+
+// get reads from the interface beside the browser, to see what was really kept.
+func (p *program) get(path string, into any) {
+	p.t.Helper()
+	ctx, cancel := context.WithTimeout(context.Background(), 10*time.Second)
+	defer cancel()
+	request, err := http.NewRequestWithContext(ctx, http.MethodGet, p.address+path, nil)
+	require.NoError(p.t, err)
+	response, err := http.DefaultClient.Do(request)
+	require.NoError(p.t, err)
+	defer response.Body.Close() //nolint:errcheck // read whole
+	require.NoError(p.t, json.NewDecoder(response.Body).Decode(into))
+}
+
+// dogView is what the tests read of a dog.
+type dogView struct {
+	Dog struct {
+		Name     string
+		Pavement float64 `json:"pavement_km_week"`
+	}
+	Next *struct {
+		Due    string
+		Reason string
+	}
+	Sittings []struct {
+		ID        string
+		Nails     int
+		RemovedMM float64 `json:"removed_mm"`
+		Blood     []string
+		Note      string
+	}
+	Rank struct {
+		Bars []struct {
+			Code   string
+			Length struct {
+				MM     float64 `json:"mm"`
+				Source string
+			}
+		}
+	}
+}
+
+// dogs maps the names of all dogs to their ids.
+func (p *program) dogs() map[string]string {
+	p.t.Helper()
+	var list struct {
+		Dogs []struct {
+			ID   string `json:"dog_id"`
+			Name string
+		}
+	}
+	p.get("/api/due", &list)
+	ids := map[string]string{}
+	for _, d := range list.Dogs {
+		ids[d.Name] = d.ID
+	}
+	return ids
+}
+
+func (p *program) dog(id string) dogView {
+	p.t.Helper()
+	var v dogView
+	p.get("/api/dogs/"+id, &v)
+	return v
+}

@@ -1,0 +1,109 @@
+package e2e
+
+import (
+	"encoding/json"
+	"os"
+	"path/filepath"
+	"strings"
+	"testing"
+	"time"
+
+	"github.com/go-rod/rod/lib/proto"
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+)
+
+// screen is a main view, how it is reached in the demo, and words that show it is there.
+type screen struct{ name, dog, path, words string }
+
+var screens = []screen{
+	{"due", "", "/", "Start"},
+	{"dog", "Oatcake", "/dogs/DOG", "Each nail"},
+	{"record", "Teasel", "/dogs/DOG/record", "As planned"},
+	{"saved", "Oatcake", "/dogs/DOG/saved/SITTING", "is done"},
+	{"new-dog", "", "/dogs/new", "Add this dog"},
+	{"settings", "", "/settings", "Save settings"},
+	{"start", "", "/start", "Who are you?"},
+	{"lost", "", "/nowhere", "Nothing here"},
+}
+
+func (s screen) address(p *program) string {
+	if s.dog == "" {
+		return p.address + s.path
+	}
+	id := p.dogs()[s.dog]
+	return p.address + strings.NewReplacer("DOG", id, "SITTING", p.dog(id).Sittings[0].ID).Replace(s.path)
+}
+
+// Every screen, light and dark, on a table and on a phone, without serious findings of axe-core.
+func TestScreensAreAccessible(t *testing.T) {
+	axe, err := os.ReadFile("../web/node_modules/axe-core/axe.min.js")
+	require.NoError(t, err, "run make web first")
+	program := start(t, "demo", "--today", day, "--listen", anywhere)
+	p := tab(t, browser(t), "about:blank")
+	for _, s := range screens {
+		for _, dark := range []bool{false, true} {
+			for _, width := range []int{1280, 390} {
+				p.size(width, 844)
+				p.dark(dark)
+				p.open(s.address(program))
+				p.sees(s.words)
+				p.opensAll()
+				assert.Empty(t, p.findings(string(axe)), "%s, dark %v, %d wide", s.name, dark, width)
+				wider, err := p.Eval(`() => document.documentElement.scrollWidth - document.documentElement.clientWidth`)
+				require.NoError(t, err)
+				assert.Zero(t, wider.Value.Int(), "%s is wider than %d", s.name, width)
+			}
+		}
+	}
+}
+
+// opensAll opens what is folded, so that it is looked at too.
+func (p page) opensAll() {
+	p.t.Helper()
+	_, err := p.Eval(`() => {
+		document.querySelectorAll('details').forEach((d) => (d.open = true));
+		[...document.querySelectorAll('button')].filter((b) => b.innerText === 'Change').forEach((b) => b.click());
+	}`)
+	require.NoError(p.t, err)
+}
+
+// findings runs axe-core and returns its serious findings, a line each.
+func (p page) findings(axe string) []string {
+	p.t.Helper()
+	_, err := proto.RuntimeEvaluate{Expression: axe}.Call(p) // as the debugger may: the page's policy forbids eval
+	require.NoError(p.t, err)
+	got, err := p.Timeout(time.Minute).Eval(`async () => JSON.stringify((await axe.run({ resultTypes: ['violations'] })).violations
+		.filter((v) => ['serious', 'critical'].includes(v.impact))
+		.map((v) => v.id + ': ' + v.nodes.slice(0, 3).map((n) => n.target.join(' ') + ' ' + (n.any[0]?.message ?? '')).join(' | ')))`)
+	require.NoError(p.t, err)
+	var lines []string
+	require.NoError(p.t, json.Unmarshal([]byte(got.Value.Str()), &lines))
+	return lines
+}
+
+// Pictures of the main views for the README; make screenshots asks for them.
+func TestScreenshots(t *testing.T) {
+	into := os.Getenv("FRIBBET_SCREENSHOTS")
+	if into == "" {
+		t.Skip("only for make screenshots")
+	}
+	program := start(t, "demo", "--today", day, "--listen", anywhere)
+	p := tab(t, browser(t), "about:blank")
+	shoot := func(file string, s screen, width, height int, dark bool) {
+		p.size(width, height)
+		p.dark(dark)
+		p.open(s.address(program))
+		p.sees(s.words)
+		time.Sleep(300 * time.Millisecond) // the typeface settles
+		picture, err := p.Screenshot(false, nil)
+		require.NoError(t, err)
+		require.NoError(t, os.WriteFile(filepath.Join(into, file+".png"), picture, 0o600))
+	}
+	for _, s := range screens[:len(screens)-1] {
+		shoot(s.name, s, 1280, 800, false)
+	}
+	shoot("dog-dark", screens[1], 1280, 800, true)
+	shoot("due-phone", screens[0], 390, 844, false)
+	shoot("record-phone", screens[2], 390, 844, true)
+}
