@@ -21,7 +21,7 @@ func firstDog(p page) {
 	p.t.Helper()
 	p.sees("Who are you?")
 	p.fill("name", "Moss")
-	p.press(".sizes button", "15.0–30.0")
+	p.press(".sizes button", "15–30")
 	p.fill("years", "4")
 	p.press("button", "Show its nails")
 	p.sees("Look at the feet now")

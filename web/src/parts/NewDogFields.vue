@@ -20,8 +20,8 @@ const born = ref('')
 const classes = computed(() => {
   let from = 0
   return (settings.value?.size_classes ?? []).map((c) => {
-    const label = c.under_kg === undefined ? `${weight.value.bare(from)} and over`
-      : from === 0 ? `under ${weight.value.bare(c.under_kg)}` : `${weight.value.bare(from)}–${weight.value.bare(c.under_kg)}`
+    const [low, high] = [from, c.under_kg ?? 0].map((kg) => weight.value.bare(kg).replace(/\.0$/, ''))
+    const label = c.under_kg === undefined ? `${low} and over` : from === 0 ? `under ${high}` : `${low}–${high}`
     from = c.under_kg ?? from
     return { label, usual: weight.value.bare(c.usual_kg) }
   })

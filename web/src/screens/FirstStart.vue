@@ -3,7 +3,7 @@ import { BButton } from 'bootstrap-vue-next/components/BButton'
 import { BForm } from 'bootstrap-vue-next/components/BForm'
 import { computed, ref, useTemplateRef } from 'vue'
 import { useRouter } from 'vue-router'
-import type { Schemas } from '../api/client'
+import { Refusal, type Schemas } from '../api/client'
 import { useAddDog, useSaveSettings, useSettings } from '../api/queries'
 import AnswerState from '../parts/AnswerState.vue'
 import NewDogFields from '../parts/NewDogFields.vue'
@@ -18,13 +18,15 @@ const add = useAddDog()
 const error = computed(() => save.error.value ?? add.error.value)
 const busy = computed(() => save.isPending.value || add.isPending.value)
 
-/** The dog comes first, so that nothing is settled before it can be kept. */
+/** Who uses it comes first: a new dog's rhythm follows from it. What is refused stays on the screen. */
 async function begin(withDog: boolean) {
-  const choices = { ...settings.value!.choices, role: role.value }
-  const dog = withDog ? await add.mutateAsync(fields.value!.told()).catch(() => null) : undefined
-  if (dog === null) return
-  await save.mutateAsync(choices)
-  await router.replace(dog ? `/dogs/${dog.id}` : '/')
+  try {
+    await save.mutateAsync({ ...settings.value!.choices, role: role.value })
+    const dog = withDog ? await add.mutateAsync(fields.value!.told()) : undefined
+    await router.replace(dog ? `/dogs/${dog.id}` : '/')
+  } catch (refusal) {
+    if (!(refusal instanceof Refusal)) throw refusal
+  }
 }
 const roles: { value: Schemas['Role']; title: string; says: string }[] = [
   { value: 'keeper', title: 'Keeper', says: 'My own dogs, at home' },
@@ -39,7 +41,7 @@ const roles: { value: Schemas['Role']; title: string; says: string }[] = [
       <p class="mark"><img src="/mark.svg" alt="" width="44" height="44" />Fribbet</p>
       <h1>How long are the nails, how much may come off, and when next?</h1>
       <p class="soft intro">Tell it who you are and which dog comes first. You can start with what you know; it says what it assumes.</p>
-      <BForm novalidate @submit.prevent="begin(true)">
+      <BForm novalidate class="form" @submit.prevent="begin(true)">
         <fieldset class="roles">
           <legend>Who are you?</legend>
           <label v-for="r in roles" :key="r.value" :class="['role', { chosen: role === r.value }]">
@@ -47,7 +49,8 @@ const roles: { value: Schemas['Role']; title: string; says: string }[] = [
             <span><strong>{{ r.title }}</strong><br />{{ r.says }}</span>
           </label>
         </fieldset>
-        <h2 class="dog">Your first dog</h2>
+        <div class="dog">
+        <h2>Your first dog</h2>
         <NewDogFields ref="fields" v-slot="{ shown }" :error="error">
           <RefusalNote :error="error" :shown="shown" />
           <div class="go">
@@ -55,6 +58,7 @@ const roles: { value: Schemas['Role']; title: string; says: string }[] = [
             <button type="button" class="later" :disabled="busy" @click="begin(false)">Start with an empty book</button>
           </div>
         </NewDogFields>
+        </div>
       </BForm>
       <p class="soft small disclaimer">Fribbet measures, reckons and remembers. It does not see your dog: what you see on the nail overrules it, and a torn, swollen or bleeding nail that does not stop is a veterinarian’s matter.</p>
     </template>
@@ -62,15 +66,17 @@ const roles: { value: Schemas['Role']; title: string; says: string }[] = [
 </template>
 
 <style scoped>
-.start { max-width: 46rem; }
+.start { max-width: 66rem; }
 .mark { align-items: center; display: flex; font-size: 1.25rem; font-weight: 700; gap: 0.6rem; margin-bottom: 1rem; }
 .intro { margin-top: 0.5rem; }
-.roles { display: grid; gap: 0.5rem; grid-template-columns: repeat(auto-fit, minmax(15rem, 1fr)); margin-block: 1rem; }
-.roles legend { margin-bottom: 0.4rem; }
+.form { display: grid; gap: 1.5rem 3rem; grid-template-columns: minmax(0, 20rem) minmax(0, 1fr); margin-top: 1.5rem; }
+.roles { align-content: start; display: grid; gap: 0.5rem; }
+.roles legend, .dog h2 { float: none; font-size: 1.125rem; font-weight: 650; line-height: 1.4; margin-bottom: 0.4rem; }
 .role { align-items: flex-start; background: var(--sheet); border: 1px solid var(--line-strong); cursor: pointer; display: flex; font-weight: 400; gap: 0.75rem; min-height: 64px; padding: 0.6rem 0.9rem; }
 .role.chosen { border-color: var(--go); box-shadow: inset 0 -4px 0 var(--go); }
-.dog { margin-block: 1.25rem 0.75rem; }
 .go { align-items: center; display: flex; flex-wrap: wrap; gap: 1.25rem; }
 .later { background: none; border: 0; color: var(--go); font-weight: 600; min-height: 44px; text-decoration: underline; text-underline-offset: 3px; }
-.disclaimer { margin-top: 2rem; }
+.disclaimer { margin-top: 2rem; max-width: 46rem; }
+
+@media (max-width: 900px) { .form { grid-template-columns: minmax(0, 1fr); } }
 </style>

@@ -37,7 +37,7 @@ const takeBack = () => mutate(props.sittingId, { onSuccess: () => router.replace
       <div class="after"><RankPicture :rank="data.rank" size="medium" /></div>
       <RefusalNote :error="error" />
       <div class="ways">
-        <RouterLink :to="`/dogs/${dogId}`" class="btn btn-plain">Open <span dir="auto">{{ data.dog.name }}</span></RouterLink>
+        <RouterLink :to="`/dogs/${dogId}`" class="btn btn-plain"><span>Open <bdi>{{ data.dog.name }}</bdi></span></RouterLink>
         <BButton variant="plain" :disabled="isPending" @click="takeBack">Take this sitting back</BButton>
       </div>
     </template>

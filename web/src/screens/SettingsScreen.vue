@@ -62,7 +62,7 @@ function save() {
 </template>
 
 <style scoped>
-.settings { display: grid; gap: 1.1rem; max-width: 26rem; }
+.settings { align-items: start; display: grid; gap: 1.1rem 3rem; grid-template-columns: repeat(auto-fit, minmax(min(100%, 22rem), 1fr)); max-width: 60rem; }
 .short { max-width: 9rem; }
 .saved { margin-left: 0.75rem; }
 </style>

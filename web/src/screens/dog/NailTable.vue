@@ -48,5 +48,6 @@ const dateOf = (code: string) => props.next?.per_nail.find((n) => n.code === cod
 
 <style scoped>
 .key { margin-top: 0.5rem; }
+.key span { margin-inline: 0.5em; }
 td { white-space: nowrap; }
 </style>
