@@ -4,6 +4,7 @@ import (
 	"path/filepath"
 	"testing"
 
+	"github.com/go-rod/rod"
 	"github.com/go-rod/rod/lib/input"
 	"github.com/go-rod/rod/lib/proto"
 	"github.com/stretchr/testify/assert"
@@ -237,4 +238,190 @@ func TestSearchFindsADog(t *testing.T) {
 	gone, err := p.Timeout(patience).Eval(`() => !document.body.innerText.includes('Gantry')`)
 	require.NoError(t, err)
 	assert.True(t, gone.Value.Bool())
+}
+
+// With wet hands on a propped phone there is only a thumb.
+func TestASittingByThumbAlone(t *testing.T) {
+	program := serve(t, filepath.Join(t.TempDir(), "book.db"), day, anywhere)
+	p := tab(t, browser(t), program.address)
+	p.size(390, 844)
+	firstDog(p)
+	p.press("a", "Record a sitting")
+	p.press("button", "Leave out")
+	p.find(".code", "LF4")
+	p.press("button", "Blood")
+	p.sees("It bled")
+	p.press(".modes button", "gap left")
+	p.press(".modes button", "bank card passes")
+	p.find(".code", "LF3")
+	p.press("button", "pulling")
+	p.press("button", "As planned")
+	p.press("button", "Save the sitting")
+	p.sees("Moss is done")
+	kept := program.dog(program.dogs()["Moss"]).Sittings[0]
+	assert.Equal(t, 17, kept.Nails)
+	assert.Equal(t, []string{"LF4"}, kept.Blood)
+	assert.Equal(t, "pulling", kept.WorstReaction)
+}
+
+// A caliper may send a space and a unit before its Enter: the space is no command then.
+func TestACaliperThatTypesItsUnit(t *testing.T) {
+	program := serve(t, filepath.Join(t.TempDir(), "book.db"), day, anywhere)
+	p := tab(t, browser(t), program.address)
+	firstDog(p)
+	p.press("a", "Record a sitting")
+	p.sees("As planned")
+	p.fill("number", "12.53")
+	p.keys("Space m m Enter")
+	p.find(".code", "LF4")
+	p.fill("number", "twelve")
+	p.keys("Enter")
+	p.sees("is not a number of mm")
+	p.fill("number", "12.1")
+	p.press("button", "Save the sitting") // a number still in the field belongs to its nail
+	p.sees("Moss is done")
+	bars := program.dog(program.dogs()["Moss"]).Rank.Bars
+	assert.Equal(t, 12.53, bars[0].Length.MM)
+	assert.Equal(t, 12.1, bars[1].Length.MM)
+}
+
+func TestATornNailIsLeftToAVeterinarian(t *testing.T) {
+	program := serve(t, filepath.Join(t.TempDir(), "book.db"), day, anywhere)
+	p := tab(t, browser(t), program.address)
+	firstDog(p)
+	p.press(".section button", "^Change$")
+	p.press(".nail", "left fore, third toe")
+	p.sees("state")
+	require.NoError(t, p.MustElement(".looks label:nth-child(3) select").Select([]string{"torn"}, true, "text"))
+	p.press("button", "Save the profile")
+	p.sees("LF3: torn into the quick. Do not trim; call a veterinarian.")
+	p.press("a", "Record a sitting")
+	p.press(".pick[aria-label^='LF3']", "")
+	p.sees("torn: a veterinarian looks first")
+	p.sees("Left out")
+}
+
+func TestKeysLeadThroughTheProgram(t *testing.T) {
+	program := start(t, "demo", "--today", day, "--listen", anywhere)
+	p := tab(t, browser(t), program.address)
+	p.sees("Windlass")
+	p.keys("g s")
+	p.sees("Save settings")
+	p.keys("g d")
+	p.sees("13 dogs")
+	p.keys("?")
+	p.sees("While recording a sitting")
+}
+
+// The first screen's scripts stay within 150 kB gzipped.
+func TestTheFirstScreenIsLight(t *testing.T) {
+	program := start(t, "demo", "--today", day, "--listen", anywhere)
+	p := tab(t, browser(t), program.address)
+	p.sees("13 dogs")
+	got, err := p.Eval(`async () => {
+		const scripts = performance.getEntriesByType('resource').filter((r) => r.name.endsWith('.js'))
+		const sizes = await Promise.all(scripts.map(async (s) => {
+			const packed = (await fetch(s.name)).body.pipeThrough(new CompressionStream('gzip'))
+			return (await new Response(packed).arrayBuffer()).byteLength
+		}))
+		return sizes.reduce((a, b) => a + b, 0)
+	}`)
+	require.NoError(t, err)
+	assert.Greater(t, got.Value.Int(), 20_000)
+	assert.Less(t, got.Value.Int(), 150_000)
+}
+
+func TestAProfileIsRefusedBesideItsField(t *testing.T) {
+	program := serve(t, filepath.Join(t.TempDir(), "book.db"), day, anywhere)
+	p := tab(t, browser(t), program.address)
+	firstDog(p)
+	p.press(".section button", "^Change$")
+	p.fill("p-gap", "-2")
+	p.fill("p-pavement", "far")
+	p.press("button", "Save the profile")
+	p.find(".refused", "Wished gap.*must be from 0 to 10 mm")
+	p.find(".refused", "Pavement.*must be from 0 to 200 km a week")
+	p.press(".feelers button", "bank card passes")
+	p.fill("p-pavement", "12,5") // a comma is a point
+	p.press("button", "Save the profile")
+	p.sees("12.5 km of pavement a week")
+	assert.Equal(t, 0.76, program.dog(program.dogs()["Moss"]).Dog.WishedGap, "a bank card: ISO/IEC 7810")
+}
+
+func TestPressingSaveTwiceKeepsOneSitting(t *testing.T) {
+	program := serve(t, filepath.Join(t.TempDir(), "book.db"), day, anywhere)
+	p := tab(t, browser(t), program.address)
+	firstDog(p)
+	p.press("a", "Record a sitting")
+	require.NoError(t, p.find("button", "Save the sitting").Click(proto.InputMouseButtonLeft, 2))
+	p.sees("Moss is done")
+	assert.Len(t, program.dog(program.dogs()["Moss"]).Sittings, 1)
+}
+
+func TestAnUnsavedSittingWaitsUntilTomorrow(t *testing.T) {
+	data := filepath.Join(t.TempDir(), "book.db")
+	program := serve(t, data, day, anywhere)
+	p := tab(t, browser(t), program.address)
+	firstDog(p)
+	p.press("a", "Record a sitting")
+	p.sees("As planned")
+	p.keys("s")
+	p.find(".code", "LF4")
+	address, port := p.MustInfo().URL, program.port()
+	program.kill()
+	program = serve(t, data, tomorrow, port)
+	p.open(address)
+	p.sees("Going on where you were, on Tue 24 Nov")
+	p.sees("17 trimmed")
+	p.press("button", "Start over")
+	p.sees("18 trimmed")
+	p.press("button", "Save the sitting")
+	p.sees("Moss is done")
+	assert.Equal(t, tomorrow, program.dog(program.dogs()["Moss"]).Sittings[0].On)
+}
+
+func TestTheThemeIsRemembered(t *testing.T) {
+	program := start(t, "demo", "--today", day, "--listen", anywhere)
+	p := tab(t, browser(t), program.address+"/settings")
+	p.sees("Light or dark")
+	require.NoError(t, p.MustElement("#theme").Select([]string{"dark"}, true, "text"))
+	p.open(program.address)
+	p.sees("13 dogs")
+	theme, err := p.Eval(`() => document.documentElement.dataset.bsTheme`)
+	require.NoError(t, err)
+	assert.Equal(t, "dark", theme.Value.Str())
+}
+
+// Some breeds have double hind dewclaws; a nail may be missing (common practice, no source).
+func TestNailsAreToldToBeThereOrNot(t *testing.T) {
+	program := serve(t, filepath.Join(t.TempDir(), "book.db"), day, anywhere)
+	p := tab(t, browser(t), program.address)
+	firstDog(p)
+	p.press(".section button", "^Change$")
+	for _, toe := range []string{"left hind, dewclaw", "left hind, second dewclaw", "right hind, dewclaw", "right hind, second dewclaw"} {
+		p.press(".nail", toe)
+	}
+	p.press("button", "LH1 LH1b RH1 RH1b: is there")
+	p.press("button", "Save the profile")
+	p.sees("22 nails")
+	p.press(".section button", "^Change$")
+	p.press(".nail", "right fore, fifth toe")
+	p.press("button", "^Not there$")
+	p.press("button", "Save the profile")
+	p.sees("21 nails")
+	p.press("a", "Record a sitting")
+	p.sees("21 trimmed")
+}
+
+func TestAnOldSittingIsTakenBackOnTheDogsPage(t *testing.T) {
+	program := start(t, "demo", "--today", day, "--listen", anywhere)
+	p := tab(t, browser(t), program.address+"/dogs/"+program.dogs()["Kipper"])
+	before := len(program.dog(program.dogs()["Kipper"]).Sittings)
+	p.press(".take button", "Take back")
+	p.press("button", "Yes, it was a mistake")
+	p.find("button", "Take back")
+	p.sees("Each nail")
+	require.NoError(t, p.Timeout(patience).Wait(rod.Eval(`() => !document.body.innerText.includes('Yes, it was a mistake')`)))
+	assert.Len(t, program.dog(program.dogs()["Kipper"]).Sittings, before-1)
+	p.press("button", "All 49 sittings")
 }

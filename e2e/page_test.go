@@ -104,7 +104,11 @@ func (p page) require(err error, what string) {
 // find waits for the one visible element that the selector and words name.
 func (p page) find(selector, words string) *rod.Element {
 	p.t.Helper()
-	e, err := p.Timeout(patience).ElementR(selector, words)
+	waiting := p.Timeout(patience)
+	e, err := waiting.Element(selector)
+	if words != "" {
+		e, err = waiting.ElementR(selector, words)
+	}
 	p.require(err, selector+" "+words)
 	return e.CancelTimeout()
 }

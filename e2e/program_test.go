@@ -82,8 +82,9 @@ func (p *program) get(path string, into any) {
 // dogView is what the tests read of a dog.
 type dogView struct {
 	Dog struct {
-		Name     string
-		Pavement float64 `json:"pavement_km_week"`
+		Name      string
+		Pavement  float64 `json:"pavement_km_week"`
+		WishedGap float64 `json:"wished_gap_mm"`
 	}
 	Next *struct {
 		Due    string
@@ -91,10 +92,13 @@ type dogView struct {
 	}
 	Sittings []struct {
 		ID        string
+		On        string
 		Nails     int
 		RemovedMM float64 `json:"removed_mm"`
 		Blood     []string
 		Note      string
+
+		WorstReaction string `json:"worst_reaction"`
 	}
 	Rank struct {
 		Bars []struct {

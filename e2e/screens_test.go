@@ -41,6 +41,8 @@ func TestScreensAreAccessible(t *testing.T) {
 	require.NoError(t, err, "run make web first")
 	program := start(t, "demo", "--today", day, "--listen", anywhere)
 	p := tab(t, browser(t), "about:blank")
+	complaints := p.complaints()
+	defer func() { assert.Empty(t, *complaints, "the pages complain in the console") }()
 	for _, s := range screens {
 		for _, dark := range []bool{false, true} {
 			for _, width := range []int{1280, 390} {
@@ -56,6 +58,28 @@ func TestScreensAreAccessible(t *testing.T) {
 			}
 		}
 	}
+}
+
+// complaints gathers what the pages throw, or write to the console as an error or a warning.
+func (p page) complaints() *[]string {
+	var all []string
+	wait := p.EachEvent(
+		func(e *proto.RuntimeExceptionThrown) { all = append(all, e.ExceptionDetails.Text) },
+		func(e *proto.RuntimeConsoleAPICalled) {
+			if e.Type == proto.RuntimeConsoleAPICalledTypeError || e.Type == proto.RuntimeConsoleAPICalledTypeWarning {
+				for _, a := range e.Args {
+					all = append(all, a.Value.String()+a.Description)
+				}
+			}
+		},
+		func(e *proto.LogEntryAdded) {
+			if e.Entry.Level == proto.LogLogEntryLevelError {
+				all = append(all, e.Entry.Text+" "+e.Entry.URL)
+			}
+		},
+	)
+	go wait()
+	return &all
 }
 
 // opensAll opens what is folded, so that it is looked at too.

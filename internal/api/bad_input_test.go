@@ -33,6 +33,8 @@ func TestBadInputIsRefusedByName(t *testing.T) {
 		{"nothing", "POST", "/api/dogs", ``, "body"},
 		{"no version", "PATCH", at, `{"name":"B"}`, "version"},
 		{"weighed before birth", "PATCH", at, `{"version":1,"weights":[{"kg":22,"on":"2001-01-01"}]}`, "weights[0].on"},
+		{"no weights", "PATCH", at, `{"version":1,"weights":[]}`, "weights"},
+		{"no nails at all", "PATCH", at, `{"version":1,"nails":[]}`, "nails"},
 		{"unknown rhythm", "PATCH", at, `{"version":1,"rhythm":"yearly"}`, "rhythm"},
 		{"no working day", "PATCH", at, `{"version":1,"working_weekdays":[]}`, "working_weekdays"},
 		{"the same nail twice", "PATCH", at, `{"version":1,"nails":[{"code":"LF3","state":"sound","colour":"dark","shape":"usual"},{"code":"LF3","state":"sound","colour":"dark","shape":"usual"}]}`, "nails[1].code"},

@@ -112,6 +112,12 @@ func changes(in contract.DogInput) dog.Changes {
 		Name: in.Name, BirthDate: in.BirthDate, Estimated: in.BirthEstimated, AgeYears: in.AgeYears,
 		FootCoat: in.FootCoat, Pavement: in.PavementKmWeek, Rhythm: in.Rhythm, Workdays: in.WorkingWeekdays, WishedGap: in.WishedGapMm,
 	}
+	if in.Weights != nil { // an empty list is told, and refused; none at all leaves them as they are
+		c.Weights = []dog.Weight{}
+	}
+	if in.Nails != nil {
+		c.Nails = []dog.Nail{}
+	}
 	for _, w := range in.Weights {
 		weighed := dog.Weight{Kg: w.Kg}
 		if w.On != nil {

@@ -115,3 +115,32 @@ func TestAWithdrawnSittingStaysInTheFile(t *testing.T) {
 	assert.Equal(t, 2, rows)
 	assert.ErrorIs(t, s.WithdrawSitting(ctx, uuid.New(), sitting.ID, time.Now()), ErrNotFound, "another dog's")
 }
+
+// Two programs on one file, or two tabs at the same moment: exactly one change wins.
+func TestOfManyChangesAtOnceOneWins(t *testing.T) {
+	path := filepath.Join(t.TempDir(), "a.db")
+	first, second := open(t, path), open(t, path)
+	d := aDog()
+	require.NoError(t, first.AddDog(ctx, d))
+	results := make(chan error, 8)
+	for i := range 8 {
+		s, mine := first, d
+		if i%2 == 1 {
+			s = second
+		}
+		mine.Pavement = float64(i)
+		go func() { results <- s.ChangeDog(ctx, mine) }()
+	}
+	won := 0
+	for range 8 {
+		if err := <-results; err == nil {
+			won++
+		} else {
+			assert.ErrorIs(t, err, ErrConflict)
+		}
+	}
+	assert.Equal(t, 1, won)
+	got, err := second.Dog(ctx, d.ID)
+	require.NoError(t, err)
+	assert.Equal(t, 2, got.Version)
+}

@@ -20,6 +20,8 @@ export function useUnits() {
       return {
         symbol: u.symbol,
         bare,
+        /** As it stands in a field: every digit that was measured, so that reading it back changes nothing. */
+        inField: (stored: number) => String(Number((stored * u.per_stored).toPrecision(6))),
         /** 12.5 mm */
         show: (stored: number) => `${bare(stored)} ${u.symbol}`,
         /** 10.2–14.8 mm */

@@ -106,6 +106,20 @@ func TestGrowthToFloorAgreesWithIntegratedFall(t *testing.T) {
 	}
 }
 
+// The outline's area by the shoelace formula against gonum's integral of the horn's depth along
+// the ridge (a ring's slice of depth h has area h(1 − h/2R) for each mm of ridge).
+func TestTheOutlineHoldsTheHorn(t *testing.T) {
+	points := usual.AtGap(1).Outline()
+	area := 0.0
+	for i, p := range points {
+		q := points[(i+1)%len(points)]
+		area += (p.X*q.Z - q.X*p.Z) / 2
+	}
+	slice := func(s float64) float64 { h := usual.depthAt(s); return h * (1 - h/(2*usual.Radius)) }
+	assert.InDelta(t, quad.Fixed(slice, 0, usual.Length, 16, nil, 0), math.Abs(area), 0.02)
+	assert.Zero(t, points[0].X, "the coat line is where x begins")
+}
+
 func TestGrowthNeverMakesANailShorterNorTheWayToTheFloorLonger(t *testing.T) {
 	rapid.Check(t, func(t *rapid.T) {
 		s := anyClaw(t).AtGap(rapid.Float64Range(0, 3).Draw(t, "gap"))

@@ -30,6 +30,7 @@ type Feet struct {
 type toe struct {
 	Nail
 	on           date.Date // of that record; zero when there is none
+	trimmed      date.Date // when something last came off; zero when nothing ever did
 	claw         claw.Claw
 	stood        claw.Claw // the nail when its gap was last known, which fixes the toe's height
 	stoodGap     float64   // that gap, mm
@@ -39,6 +40,8 @@ type toe struct {
 	gapSource    Source
 	spare        quick.Spare
 	spareSource  Source
+	endLength    float64 // where its trims end, mm: the first one, or the last that was measured
+	endSpare     float64 // and how far from the quick, mm: the first, or the last that was seen
 	bled         bool
 }
 
@@ -77,8 +80,8 @@ func newToe(d Dog, n Nail, day date.Date) toe {
 
 // after is the toe once the record's trim is done. Where nobody measures, two opinions are
 // joined, each weighed by how sure it is: what the assumed rate says has grown, less what came
-// off; and that one trim of a nail ends about where the last one did, and as far from its
-// quick. The first alone would carry a year of sittings off by the whole error of the rate.
+// off; and that the trims of one nail end about where its first one did, or where one was last
+// measured. The first opinion alone would carry a year off by the whole error of the rate.
 func (t toe) after(d Dog, on date.Date, r Record) toe {
 	if r.leftAlone() {
 		return t
@@ -97,8 +100,8 @@ func (t toe) after(d Dog, on date.Date, r Record) toe {
 		before, after = *r.LengthBefore, *r.LengthBefore-removed
 	default:
 		after = before - removed
-		if removed > 0 && !t.on.IsZero() {
-			after = blend(after, now.grownSD, t.claw.Length, sameEndSD)
+		if removed > 0 && !t.trimmed.IsZero() {
+			after = blend(after, now.grownSD, t.endLength, sameEndSD)
 		}
 	}
 	after = math.Max(after, leastLeft*form.Length)                      // an assumed length may be shorter than what came off
@@ -108,7 +111,16 @@ func (t toe) after(d Dog, on date.Date, r Record) toe {
 	}
 	t.stand(form, before, after, r)
 	t.belief(now, before, removed, r)
+	if t.trimmed.IsZero() || r.LengthAfter != nil || r.LengthBefore != nil {
+		t.endLength = after
+	}
+	if t.trimmed.IsZero() || r.Blood || r.SpareLeft != nil {
+		t.endSpare = t.spare.Mean
+	}
 	t.on, t.bled = on, r.Blood
+	if removed > 0 {
+		t.trimmed = on
+	}
 	return t
 }
 
@@ -144,8 +156,8 @@ func (t *toe) belief(now nailNow, before, removed float64, r Record) {
 		return
 	case removed > 0:
 		spare, t.spareSource = spare.CutDry(removed), Learnt
-		if !t.on.IsZero() {
-			spare.Mean = blend(spare.Mean, now.grownSD, t.spare.Mean, sameEndSD)
+		if !t.trimmed.IsZero() {
+			spare.Mean = blend(spare.Mean, now.grownSD, t.endSpare, sameEndSD)
 		}
 	}
 	if r.SpareLeft != nil {

@@ -8,7 +8,7 @@ const (
 	assumedLengthShare = 0.15 // standard deviation of a length nobody measured, share of the length
 	caliperSD          = 0.5  // standard deviation of a length measured with a caliper, mm
 	assumedGapSD       = 0.76 // of a floor gap nobody measured: a bank card's thickness, mm
-	sameEndSD          = 0.7  // of where two trims of one nail end, mm
+	sameEndSD          = 0.7  // of where the trims of one nail end, mm
 	feelerSD           = 0.1  // of a floor gap measured with paper or card: a sheet's thickness, mm
 
 	leastCut    = 0.5  // the least that is planned, mm

@@ -24,7 +24,7 @@ func (f Feet) Plan(day date.Date, margin float64) []Planned {
 	plan := make([]Planned, len(f.toes))
 	for i, r := range f.On(day) {
 		now := f.toes[i].at(f.dog, day)
-		take, why := f.take(r, now.grown, margin)
+		take, why := f.take(f.toes[i], r, now.grown, margin)
 		plan[i] = Planned{Reading: r, Cuts: slivers(take), Why: why}
 		if sum := (Record{Cuts: plan[i].Cuts}).Removed(); sum > 0 {
 			plan[i].Risk = now.spare.Risk(sum)
@@ -34,9 +34,8 @@ func (f Feet) Plan(day date.Date, margin float64) []Planned {
 }
 
 // take is how much of a nail comes off, mm, and why.
-func (f Feet) take(r Reading, grown, margin float64) (float64, string) {
+func (f Feet) take(t toe, r Reading, grown, margin float64) (float64, string) {
 	free := r.Spare.Value - margin
-	weeksClear := (r.ToFloor - f.dog.WishedGap) / r.Rate.Mean
 	switch {
 	case r.State == nail.Torn:
 		return 0, "torn: a veterinarian looks first"
@@ -44,7 +43,7 @@ func (f Feet) take(r Reading, grown, margin float64) (float64, string) {
 		return 0, "may touch the skin: a professional or a veterinarian"
 	case free < leastCut:
 		return 0, "nothing to take yet"
-	case !r.Code.Dewclaw() && weeksClear > f.dog.Rhythm.Days()/7:
+	case !r.Code.Dewclaw() && t.stance().GrowthToGap(f.dog.WishedGap)-grown > r.Rate.Mean*f.dog.Rhythm.Days()/7:
 		return 0, "stays clear of the floor: can wait"
 	case r.Trimmed.IsZero():
 		return math.Min(Sliver, free), "first time here: one sliver, then look at the face"

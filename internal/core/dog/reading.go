@@ -25,7 +25,7 @@ type Reading struct {
 	ToCurl  float64 // growth left until a dewclaw curls, mm; +Inf for any other nail
 	Turn    float64 // of the tip below horizontal, radians
 	OnFloor bool
-	Trimmed date.Date // zero when never
+	Trimmed date.Date // when something last came off; zero when nothing ever did
 }
 
 const z90 = 1.6448536269514722 // 95th percentile of the standard normal
@@ -54,7 +54,7 @@ func (t toe) read(d Dog, day date.Date) Reading {
 		Rate:    d.RateOn(t.Code, day),
 		Turn:    form.Turn(),
 		ToFloor: math.Inf(1), ToCurl: math.Inf(1),
-		Trimmed: t.on,
+		Trimmed: t.trimmed,
 	}
 	if t.Code.Dewclaw() {
 		r.ToCurl = form.GrowthToTurn(claw.CurlTurn)

@@ -107,6 +107,20 @@ func TestMovedToAWorkingDay(t *testing.T) {
 	assert.Equal(t, "2026-11-28", next.Due.String())
 }
 
+func TestStandingCountsFromTheDay(t *testing.T) {
+	n := Next{Due: monday}
+	for days, want := range map[int]Standing{1: Late, 0: Today, -1: ThisWeek, -7: ThisWeek, -8: Later} {
+		assert.Equal(t, want, n.StandingOn(monday.AddDays(days)), "%d days after", days)
+	}
+}
+
+func TestEveryRhythmHasWords(t *testing.T) {
+	for _, r := range Rhythms() {
+		assert.NotEmpty(t, r.isUp())
+		assert.Positive(t, r.Days())
+	}
+}
+
 func TestReasonsReadLikeWords(t *testing.T) {
 	for n, want := range map[int]string{
 		1: "LF5 reaches the floor", 2: "LF5 and LF4 reach the floor",

@@ -34,14 +34,18 @@ export const useDraft = (dogId: string) =>
     const draft = ref<Draft | null>(read(dogId))
     const past = ref<string[]>([])
 
-    /** Goes on with the draft of the plan's day, or begins one. */
+    /** Goes on with an unsaved sitting, whatever its day, or begins one; tells which. */
     function begin(plan: Schemas['Plan']) {
       const kept = draft.value
-      const fits = kept?.day === plan.today && kept.nails.length === plan.nails.length
-      if (!fits) draft.value = fresh(plan)
+      draft.value = fresh(plan)
+      if (kept) {
+        const told = new Map(kept.nails.map((n) => [n.code, n]))
+        const nails = draft.value.nails.map((n) => told.get(n.code) ?? n)
+        draft.value = { ...kept, nails, current: Math.min(kept.current, nails.length - 1) }
+      }
       past.value = []
       keep()
-      return fits
+      return kept !== null
     }
     /** Changes the draft in a way that undo takes back. */
     function change(how: (d: Draft) => void) {

@@ -6,6 +6,7 @@ import { computed, ref, useTemplateRef, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { Refusal } from '../api/client'
 import { usePlan, useRecordSitting } from '../api/queries'
+import { dayOf } from '../dates'
 import { sittingOf, useDraft } from '../local/drafts'
 import { onKey } from '../local/keys'
 import { useNarrow } from '../local/narrow'
@@ -41,7 +42,14 @@ const refused = computed(() => {
 
 const narrow = useNarrow()
 
-const goTo = (index: number) => store.goTo(index)
+/** Another nail comes to hand; a number still standing in the field belongs to the one before. */
+function goTo(index: number) {
+  if (panel.value?.settle() !== false) store.goTo(index)
+}
+function startOver() {
+  store.drop()
+  resumed.value = store.begin(plan.value!)
+}
 const next = () => goTo((draft.value?.current ?? 0) + 1)
 const choose = (code: string) => goTo(draft.value!.nails.findIndex((n) => n.code === code))
 
@@ -78,7 +86,7 @@ function undo() {
   store.undo()
 }
 function save() {
-  if (!draft.value || isPending.value) return
+  if (!draft.value || isPending.value || panel.value?.settle() === false) return
   const id = draft.value.id
   mutate(sittingOf(draft.value), {
     onSuccess: () => {
@@ -93,10 +101,12 @@ function save() {
 }
 
 onKey((event) => {
-  const inNumber = event.target instanceof HTMLElement && event.target.id === 'number'
+  const inNumber = event.target instanceof HTMLInputElement && event.target.id === 'number'
   const elsewhere = event.target instanceof HTMLElement && !inNumber && event.target.closest('input, select, textarea, button, summary, a')
   if (event.key === 'Enter' && (event.ctrlKey || event.metaKey)) return act(event, save)
   if (elsewhere || event.ctrlKey || event.metaKey || event.altKey || !draft.value) return
+  // A number that is being typed keeps its keys: a caliper may send a space and a unit before its Enter.
+  if (inNumber && event.target.value !== '' && !event.key.startsWith('Page')) return
   const keys: Record<string, () => void> = {
     ' ': asPlanned, s: leaveOut, b: bled, r: nextReaction, n: next, p: () => goTo(draft.value!.current - 1), u: undo,
     PageDown: asPlanned, PageUp: () => goTo(draft.value!.current - 1),
@@ -118,7 +128,8 @@ function act(event: KeyboardEvent, does: () => void) {
       <div class="screen-head">
         <div>
           <h1 dir="auto">{{ plan.name }}</h1>
-          <p class="soft lead">Every nail starts as planned: tell only what was different. {{ resumed ? 'Going on where you were.' : '' }}</p>
+          <p v-if="!resumed" class="soft lead">Every nail starts as planned: tell only what was different.</p>
+          <p v-else class="resumed" role="status">Going on where you were<template v-if="draft.day !== plan.today">, on {{ dayOf(draft.day) }}</template>. <button type="button" @click="startOver">Start over</button></p>
         </div>
         <div class="aside tool">
           <label for="tool" aria-hidden="true">Tool</label>
@@ -153,6 +164,8 @@ function act(event: KeyboardEvent, does: () => void) {
 .lead { margin: 0.15rem 0 0; }
 .tool label { margin: 0; }
 .tool select { width: auto; }
+.resumed { margin: 0.15rem 0 0; }
+.resumed button { background: none; border: 0; color: var(--go); font-weight: 600; min-height: 32px; text-decoration: underline; text-underline-offset: 3px; }
 .bench { display: grid; gap: 1.5rem 2.5rem; grid-template-columns: minmax(0, 1fr) minmax(26rem, 30rem); }
 .navigator { background: var(--sheet); border: 1px solid var(--line); padding: 0.9rem 1rem; }
 .legend { margin: 0.75rem 0 0; }

@@ -22,12 +22,12 @@ const theme = ref<Theme>(chosenTheme())
 watch(data, (settings) => {
   if (!settings) return
   choices.value = { ...settings.choices }
-  margin.value = length.value.bare(settings.choices.margin_mm)
+  margin.value = length.value.inField(settings.choices.margin_mm)
 }, { immediate: true })
 watch(theme, chooseTheme)
 
 function save() {
-  const untouched = margin.value === length.value.bare(data.value!.choices.margin_mm)
+  const untouched = margin.value === length.value.inField(data.value!.choices.margin_mm)
   mutate({ ...choices.value!, margin_mm: untouched ? data.value!.choices.margin_mm : length.value.typed(margin.value) ?? -1 })
 }
 </script>

@@ -36,7 +36,7 @@ function begin() {
   reset()
   form.value = copy()
   pavement.value = String(props.dog.pavement_km_week)
-  gap.value = length.value.bare(props.dog.wished_gap_mm)
+  gap.value = length.value.inField(props.dog.wished_gap_mm)
   weighed.value = weighedOn.value = ''
   open.value = true
 }
@@ -50,7 +50,7 @@ function save() {
   const { version, name, birth_date, birth_estimated, foot_coat, rhythm, working_weekdays, nails } = form.value
   const kilos = weight.value.typed(weighed.value)
   const added = weighed.value.trim() === '' ? [] : [{ kg: kilos ?? 0, ...(weighedOn.value ? { on: weighedOn.value } : {}) }]
-  const gapUntouched = gap.value === length.value.bare(props.dog.wished_gap_mm)
+  const gapUntouched = gap.value === length.value.inField(props.dog.wished_gap_mm)
   mutate({
     version, name, birth_date, birth_estimated, foot_coat, rhythm, working_weekdays, nails,
     weights: [...form.value.weights, ...added],
@@ -83,7 +83,7 @@ const shown = ['name', 'birth_date', 'weights', 'foot_coat', 'pavement_km_week',
         <FormField id="p-gap" v-slot="{ invalid, described }" :label="`Wished gap to the floor, ${length.symbol}`" :error="error" :fields="['wished_gap_mm']" hint="0: due when a nail would touch.">
           <BFormInput id="p-gap" v-model="gap" inputmode="decimal" :state="invalid" :aria-describedby="described" />
           <div class="feelers" role="group" aria-label="By feeler">
-            <button v-for="f in settings?.gap_feelers" :key="f.feeler" type="button" @click="gap = length.bare(f.gap_mm)">{{ feelers[f.feeler] }}</button>
+            <button v-for="f in settings?.gap_feelers" :key="f.feeler" type="button" @click="gap = length.inField(f.gap_mm)">{{ feelers[f.feeler] }}</button>
           </div>
         </FormField>
         <FormField id="p-pavement" v-slot="{ invalid, described }" label="Pavement walking, km a week" :error="error" :fields="['pavement_km_week']" hint="Only hard ground wears nails.">

@@ -28,7 +28,7 @@ const input = useTemplateRef('input')
 const focus = () => input.value?.element?.focus({ preventScroll: true })
 // On a phone the keyboard would cover the nail: there it opens when the number is touched.
 onMounted(() => window.matchMedia('(hover: hover)').matches && focus())
-defineExpose({ focus })
+defineExpose({ focus, settle })
 
 const modes: Record<NumberMode, string> = {
   length_after_mm: 'length after', length_before_mm: 'before', cuts_mm: 'taken off',
@@ -38,7 +38,7 @@ const list = (mm: number[]) => `${mm.map((c) => length.value.bare(c)).join(' + '
 const told = computed(() =>
   (Object.keys(modes) as NumberMode[]).flatMap((mode) => {
     const value = props.nail[mode]
-    return mode === 'cuts_mm' || value === undefined ? [] : [{ mode, text: `${modes[mode]} ${length.value.show(value as number)}` }]
+    return mode === 'cuts_mm' || value === undefined ? [] : [{ mode, text: `${modes[mode]} ${length.value.inField(value as number)} ${length.value.symbol}` }]
   }),
 )
 const state = computed(() => {
@@ -49,21 +49,28 @@ const state = computed(() => {
 
 /** Enter: the number belongs to this nail, and the next one comes to hand. Nothing typed is as planned. */
 function enter() {
+  if (typed.value.trim() === '') emit('planned')
+  else emit('next') // settles the number on its way
+}
+/** Tells the number in the field, if there is one; false when it is none, which the panel then says. */
+function settle(): boolean {
   wrong.value = ''
-  if (typed.value.trim() === '') return emit('planned')
-  const numbers = typed.value.split(/[+\s]+/).filter(Boolean).map((t) => length.value.typed(t))
-  if (numbers.some((n) => n === undefined) || (numberMode.value !== 'cuts_mm' && numbers.length > 1)) {
+  if (typed.value.trim() === '') return true
+  const numbers = typed.value.replace(/(mm|in|")\s*$/i, '').split(/[+\s]+/).filter(Boolean).map((t) => length.value.typed(t))
+  if (numbers.length === 0 || numbers.includes(undefined) || (numberMode.value !== 'cuts_mm' && numbers.length > 1)) {
     wrong.value = `“${typed.value}” is not a number of ${length.value.symbol}.`
-    return
+    return false
   }
   put(numberMode.value === 'cuts_mm' ? (numbers as number[]) : numbers[0]!)
-  emit('next')
+  typed.value = ''
+  return true
 }
 function put(value: number | number[]) {
   const cut = numberMode.value === 'cuts_mm' ? true : props.nail.cuts_mm.length > 0 && props.nail.mark !== 'left'
   emit('tell', { [numberMode.value]: value, mark: cut ? 'done' : 'left' })
 }
 function feel(gap: number) {
+  typed.value = ''
   put(gap)
   emit('next')
 }

@@ -1,0 +1,67 @@
+package api
+
+import (
+	"encoding/json"
+	"maps"
+	"slices"
+	"testing"
+
+	"github.com/google/uuid"
+	"github.com/stretchr/testify/require"
+	"pgregory.net/rapid"
+)
+
+// Whatever stands in a field, the program answers, and what is refused is refused by name.
+func TestNoInputBreaksTheProgram(t *testing.T) {
+	c := newClient(t)
+	dog := c.addDog(moss)
+	at := "/api/dogs/" + dog.Id.String()
+	valid := []struct{ method, path, body string }{
+		{"POST", "/api/dogs", `{"name":"A","birth_date":"2022-01-01","weights":[{"kg":22,"on":"2026-01-01"}],"pavement_km_week":5,"wished_gap_mm":0,"rhythm":"weekly","working_weekdays":["mon"],"nails":[{"code":"LF3","state":"sound","colour":"dark","shape":"usual"}]}`},
+		{"PATCH", at, `{"version":1,"name":"B","age_years":3}`},
+		{"POST", at + "/sittings", `{"id":"` + uuid.NewString() + `","on":"2026-11-01","note":"n","records":[{"code":"LF3","cuts_mm":[1,0.5],"tool":"file","reaction":"calm","blood":true,"length_before_mm":14,"length_after_mm":12,"gap_before_mm":0,"gap_after_mm":1,"spare_left_mm":1}]}`},
+		{"PUT", "/api/settings", `{"role":"keeper","length_unit":"mm","weight_unit":"kg","margin_mm":1,"working_weekdays":["mon"]}`},
+		{"POST", "/api/calc/profile", `{"length_mm":14,"base_angle_deg":22,"radius_mm":26,"depth_mm":7,"taper":0.7,"gap_mm":0,"wished_gap_mm":0}`},
+		{"POST", "/api/calc/due", `{"last_sitting":"2026-11-24","rhythm":"weekly","working_weekdays":["mon"],"weight_kg":20,"nails":[{"code":"LF3","length_mm":14,"base_angle_deg":22,"radius_mm":26,"depth_mm":7,"taper":0.7,"gap_mm":1,"wished_gap_mm":0,"net_mm_week":0.8,"sd_mm_week":0.2,"spare_mm":1}]}`},
+	}
+	rapid.Check(t, func(rt *rapid.T) {
+		one := rapid.SampledFrom(valid).Draw(rt, "request")
+		var body any
+		require.NoError(t, json.Unmarshal([]byte(one.body), &body))
+		text, err := json.Marshal(spoil(rt, body))
+		require.NoError(t, err)
+		status, answer := c.do(one.method, one.path, string(text))
+		if status >= 500 {
+			rt.Fatalf("%s %s %s: %d %s", one.method, one.path, text, status, answer)
+		}
+		if status == 400 || status == 422 {
+			var p struct {
+				Errors []struct{ Field, Expected string }
+			}
+			if json.Unmarshal(answer, &p) != nil || len(p.Errors) == 0 || p.Errors[0].Field == "" || p.Errors[0].Expected == "" {
+				rt.Fatalf("refused without a name: %s", answer)
+			}
+		}
+	})
+
+}
+
+// spoil puts something strange in one place of a JSON value.
+func spoil(t *rapid.T, value any) any {
+	strange := []any{nil, true, "", "x", "2026-02-31", "9999-12-31", "0001-01-01", -1.0, 0.0, 1e300, -1e-300, 5e-324, []any{}, map[string]any{}, []any{nil}}
+	switch v := value.(type) {
+	case map[string]any:
+		if key := rapid.SampledFrom(append(slices.Sorted(maps.Keys(v)), "unknown")).Draw(t, "key"); rapid.IntRange(0, 3).Draw(t, "deeper") > 0 && v[key] != nil {
+			v[key] = spoil(t, v[key])
+		} else {
+			v[key] = rapid.SampledFrom(strange).Draw(t, "strange")
+		}
+		return v
+	case []any:
+		if len(v) > 0 && rapid.Bool().Draw(t, "inside") {
+			v[0] = spoil(t, v[0])
+			return v
+		}
+	}
+	return rapid.SampledFrom(strange).Draw(t, "strange")
+}

@@ -1,0 +1,90 @@
+package dog
+
+import (
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+
+	"fribbet/internal/core/nail"
+)
+
+// planOf is the plan of one nail of a dog after its sittings.
+func planOf(t *testing.T, d Dog, code string, sittings ...Sitting) Planned {
+	t.Helper()
+	for _, p := range FeetAfter(d, sittings).Plan(today, 1) {
+		if p.Code.String() == code {
+			return p
+		}
+	}
+	t.Fatalf("no nail %s", code)
+	return Planned{}
+}
+
+// done is a sitting some days ago in which one nail was recorded.
+func done(daysAgo int, r Record) Sitting {
+	return Sitting{On: today.AddDays(-daysAgo), Records: []Record{r}}
+}
+
+func TestASeenQuickDecidesHowMuchIsPlanned(t *testing.T) {
+	lf3 := nail.MustParse("LF3")
+	near := planOf(t, plain(), "LF3", done(14, Record{Code: lf3, Cuts: []float64{1}, SpareLeft: mm(0.3)}))
+	far := planOf(t, plain(), "LF3", done(14, Record{Code: lf3, Cuts: []float64{1}, SpareLeft: mm(3)}))
+	assert.Less(t, Record{Cuts: near.Cuts}.Removed(), Record{Cuts: far.Cuts}.Removed())
+	assert.NotEmpty(t, near.Cuts)
+	assert.Less(t, far.Risk, 0.05)
+}
+
+// Hind outer nails of an active dog often need nothing (common practice, no source).
+func TestANailThatStaysClearIsLeft(t *testing.T) {
+	d := plain()
+	d.Pavement = 25
+	p := planOf(t, d, "RH5", done(7, Record{Code: nail.MustParse("RH5"), Cuts: []float64{1}, GapAfter: mm(3)}))
+	assert.Empty(t, p.Cuts)
+	assert.Contains(t, p.Why, "can wait")
+	d.WishedGap = 2.9
+	assert.NotEmpty(t, planOf(t, d, "RH5", done(7, Record{Code: nail.MustParse("RH5"), Cuts: []float64{1}, GapAfter: mm(3)})).Cuts,
+		"its keeper wants it higher than that")
+}
+
+func TestMeasuringIsNotTrimming(t *testing.T) {
+	p := planOf(t, plain(), "LF3", done(7, Record{Code: nail.MustParse("LF3"), LengthBefore: mm(15)}))
+	assert.Equal(t, Measured, p.Length.Source)
+	assert.True(t, p.Trimmed.IsZero())
+	assert.Equal(t, []float64{1}, p.Cuts, "still the first trim: one sliver")
+}
+
+func TestANailLeftAloneIsAsItWas(t *testing.T) {
+	r := Record{Code: nail.MustParse("LF3"), Cuts: []float64{1}, LengthAfter: mm(13)}
+	before := planOf(t, plain(), "LF3", done(20, r))
+	after := planOf(t, plain(), "LF3", done(20, r), done(3, Record{Code: r.Code, Reaction: Fighting}))
+	assert.Equal(t, before, after)
+}
+
+func TestSliversAreThin(t *testing.T) {
+	for take, want := range map[float64][]float64{0.4: nil, 0.5: {0.5}, 1.4: {1}, 1.5: {1, 0.5}, 3.2: {1, 1, 1}, -2: nil} {
+		assert.Equal(t, want, slivers(take), "%v mm", take)
+	}
+}
+
+func TestWhatASittingSaysOfItself(t *testing.T) {
+	s := Sitting{Records: []Record{
+		{Code: nail.MustParse("LF3"), Cuts: []float64{1, 0.5}, Reaction: Uneasy},
+		{Code: nail.MustParse("RF3"), Cuts: []float64{1}, Reaction: Pulling, Blood: true},
+		{Code: nail.MustParse("LH3"), Reaction: Calm},
+	}}
+	nails, most := s.Cut()
+	assert.Equal(t, 2, nails)
+	assert.Equal(t, 1.5, most)
+	assert.Equal(t, []nail.Code{nail.MustParse("RF3")}, s.Bled())
+	assert.Equal(t, Pulling, s.Worst())
+}
+
+func TestLongHairIsClearedBeforeAnythingSpins(t *testing.T) {
+	d := plain()
+	d.FootCoat = LongCoat
+	f := FeetAfter(d, nil)
+	words := f.Cautions(f.On(today))
+	require.Len(t, words, 1)
+	assert.Equal(t, Prepare, words[0].Kind)
+}

@@ -1,0 +1,79 @@
+package dog
+
+import (
+	"math"
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+
+	"fribbet/internal/core/nail"
+)
+
+// A year of fortnightly trims that nobody measures, on nails that grow a third faster or slower
+// than assumed: what is reckoned must not run away from the nail. (Invented truth: a nail that
+// is always trimmed to the same length, so that what comes off is what grew.)
+func TestAYearWithoutACaliperDoesNotRunAway(t *testing.T) {
+	for _, faster := range []float64{-0.35, 0, 0.35} {
+		d := plain()
+		code := nail.MustParse("LF3")
+		rate := d.RateOn(code, today).Mean * (1 + faster)
+		var sittings []Sitting
+		for i := range 26 {
+			off := math.Round(2*rate*2) / 2 // in half millimetres, as cuts are
+			sittings = append(sittings, Sitting{On: today.AddDays(14 * (i - 26)), Records: []Record{{Code: code, Cuts: slivers(off)}}})
+		}
+		f := FeetAfter(d, sittings)
+		first, last := FeetAfter(d, sittings[:1]), f
+		start, end := reading(t, first, "LF3", sittings[0].On), reading(t, last, "LF3", sittings[25].On)
+		assert.InDelta(t, start.Length.Value, end.Length.Value, 1.6, "rate off by %v", faster)
+		assert.Less(t, end.Length.Low, start.Length.Value)
+		assert.Greater(t, end.Length.High, start.Length.Value-1.5, "the range still holds the truth")
+		assert.Positive(t, end.Spare.Value)
+		assert.LessOrEqual(t, end.Spare.Value, 0.5*end.Length.Value)
+	}
+}
+
+// Measured at every sitting, the reckoning is the measurement, whatever the rate.
+func TestACaliperOverrulesTheRate(t *testing.T) {
+	d := plain()
+	var sittings []Sitting
+	for i := range 10 {
+		sittings = append(sittings, Sitting{On: today.AddDays(14 * (i - 10)), Records: []Record{
+			{Code: nail.MustParse("LF3"), Cuts: []float64{1, 1}, LengthAfter: mm(11), GapAfter: mm(1.5)}}})
+	}
+	r := reading(t, FeetAfter(d, sittings), "LF3", sittings[9].On)
+	assert.Equal(t, 11.0, r.Length.Value)
+	assert.InDelta(t, 1.5, r.Gap.Value, 1e-6)
+	assert.Less(t, r.Length.High-r.Length.Low, 2.0)
+}
+
+// A puppy's nails are reckoned by its size and age of the day, not of today.
+func TestAGrowingPuppy(t *testing.T) {
+	d := plain()
+	d.Birth = Birth{Date: today.AddDays(-7 * 60)}
+	d.Weights = []Weight{{today.AddDays(-300), 5}, {today, 22}}
+	assert.Equal(t, 5.0, d.WeightOn(today.AddDays(-200)))
+	assert.Equal(t, 5.0, d.WeightOn(today.AddDays(-400)), "before the first weighing, the first")
+	assert.Equal(t, 22.0, d.WeightOn(today))
+	code := nail.MustParse("LF1")
+	assert.Greater(t, d.RateOn(code, today.AddDays(-100)).Mean, d.RateOn(code, today).Mean, "under one year they grow faster")
+}
+
+func TestDoubleHindDewclawsAreNailsOfTheirOwn(t *testing.T) {
+	d := plain()
+	for _, c := range []string{"LH1", "LH1b", "RH1", "RH1b"} {
+		d.Nails = append(d.Nails, Nail{nail.MustParse(c), nail.Sound, nail.Dark, nail.Usual})
+	}
+	d, faults := d.With(Changes{}, today)
+	require.Empty(t, faults)
+	require.Len(t, d.Nails, 22)
+	rank := RankOf(FeetAfter(d, nil).On(today))
+	assert.Equal(t, "LF5", rank.Bars[0].Code.String())
+	assert.Equal(t, []string{"LH1b", "LH1", "RH1", "RH1b"}, []string{
+		rank.Bars[14].Code.String(), rank.Bars[15].Code.String(), rank.Bars[16].Code.String(), rank.Bars[17].Code.String()},
+		"inner toes towards the middle")
+	s := Sitting{On: today, Records: []Record{{Code: nail.MustParse("LH1b"), Cuts: []float64{1}}}}
+	assert.Empty(t, s.Check(d, today))
+	assert.NotEmpty(t, s.Check(plain(), today))
+}
