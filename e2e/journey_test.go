@@ -115,7 +115,7 @@ func TestANailLongerAfterThanBeforeIsRefusedAtTheNail(t *testing.T) {
 	p := tab(t, browser(t), program.address)
 	firstDog(p)
 	p.press("a", "Record a sitting")
-	p.keysAtNumber("before", "12")
+	p.keysAtNumber("length before", "12")
 	p.keys("p")
 	p.find(".code", "LF5")
 	p.keysAtNumber("length after", "13")
@@ -251,9 +251,10 @@ func TestASittingByThumbAlone(t *testing.T) {
 	p.find(".code", "LF4")
 	p.press("button", "Blood")
 	p.sees("It bled")
-	p.press(".modes button", "gap left")
+	p.press(".modes button", "gap after")
 	p.press(".modes button", "bank card passes")
 	p.find(".code", "LF3")
+	require.NoError(t, p.MustElement("#tool").Select([]string{"grinder, diamond bit"}, true, "text"))
 	p.press("button", "pulling")
 	p.press("button", "As planned")
 	p.press("button", "Save the sitting")
@@ -262,6 +263,9 @@ func TestASittingByThumbAlone(t *testing.T) {
 	assert.Equal(t, 17, kept.Nails)
 	assert.Equal(t, []string{"LF4"}, kept.Blood)
 	assert.Equal(t, "pulling", kept.WorstReaction)
+	var plan struct{ Tool string }
+	program.get("/api/dogs/"+program.dogs()["Moss"]+"/plan", &plan)
+	assert.Equal(t, "grinder_diamond", plan.Tool, "next time begins with it")
 }
 
 // A caliper may send a space and a unit before its Enter: the space is no command then.

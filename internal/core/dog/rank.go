@@ -22,7 +22,9 @@ type Bar struct {
 func RankOf(readings []Reading) Rank {
 	var r Rank
 	for _, n := range readings {
-		r.Floor = math.Max(r.Floor, n.drop())
+		if !n.Code.Dewclaw() {
+			r.Floor = math.Max(r.Floor, n.drop())
+		}
 	}
 	for _, n := range readings {
 		bar := Bar{
@@ -37,7 +39,7 @@ func RankOf(readings []Reading) Rank {
 	return r
 }
 
-// drop is how deep below its coat line the nail's floor lies, mm; its own length where it has no floor.
+// drop is how deep below its coat line the nail's floor lies, mm; its own length where it never gets there.
 func (r Reading) drop() float64 {
 	if math.IsInf(r.ToFloor, 1) {
 		return r.Length.Value

@@ -9,9 +9,11 @@ export interface NailDraft {
   mark: 'planned' | 'done' | 'left'
   blood: boolean
   reaction: Schemas['Reaction']
+  tool: Schemas['Tool']
   cuts_mm: number[]
   length_before_mm?: number
   length_after_mm?: number
+  gap_before_mm?: number
   gap_after_mm?: number
   spare_left_mm?: number
 }
@@ -20,7 +22,6 @@ export interface NailDraft {
 export interface Draft {
   id: string
   day: string
-  tool: Schemas['Tool']
   note: string
   current: number
   nails: NailDraft[]
@@ -87,11 +88,10 @@ function fresh(plan: Schemas['Plan']): Draft {
   return {
     id: crypto.randomUUID(),
     day: plan.today,
-    tool: plan.tool,
     note: '',
     current: 0,
     nails: plan.nails.map((n) => ({
-      code: n.code, mark: n.cuts_mm.length > 0 ? 'planned' : 'left', blood: false, reaction: 'calm', cuts_mm: [...n.cuts_mm],
+      code: n.code, mark: n.cuts_mm.length > 0 ? 'planned' : 'left', blood: false, reaction: 'calm', tool: plan.tool, cuts_mm: [...n.cuts_mm],
     })),
   }
 }
@@ -103,12 +103,11 @@ export function sittingOf(draft: Draft): Schemas['SittingInput'] {
     on: draft.day,
     note: draft.note,
     records: draft.nails.map((n) => ({
-      code: n.code, tool: draft.tool, reaction: n.reaction, blood: n.blood,
+      code: n.code, tool: n.tool, reaction: n.reaction, blood: n.blood,
       cuts_mm: n.mark === 'left' ? [] : n.cuts_mm,
-      ...(n.length_before_mm === undefined ? {} : { length_before_mm: n.length_before_mm }),
-      ...(n.length_after_mm === undefined ? {} : { length_after_mm: n.length_after_mm }),
-      ...(n.gap_after_mm === undefined ? {} : { gap_after_mm: n.gap_after_mm }),
-      ...(n.spare_left_mm === undefined ? {} : { spare_left_mm: n.spare_left_mm }),
+      // What was not measured is undefined, and JSON leaves it out.
+      length_before_mm: n.length_before_mm, length_after_mm: n.length_after_mm,
+      gap_before_mm: n.gap_before_mm, gap_after_mm: n.gap_after_mm, spare_left_mm: n.spare_left_mm,
     })),
   }
 }

@@ -7,7 +7,7 @@ import { useRouter } from 'vue-router'
 import { Refusal } from '../api/client'
 import { usePlan, useRecordSitting } from '../api/queries'
 import { dayOf } from '../dates'
-import { sittingOf, useDraft } from '../local/drafts'
+import { sittingOf, useDraft, type NailDraft } from '../local/drafts'
 import { onKey } from '../local/keys'
 import { useNarrow } from '../local/narrow'
 import AnswerState from '../parts/AnswerState.vue'
@@ -81,6 +81,12 @@ function nextReaction() {
     n.reaction = all[(all.indexOf(n.reaction) + 1) % all.length]
   })
 }
+/** Another tool serves the nail in hand and those that are still to come. */
+function takeTool(tool: NailDraft['tool']) {
+  store.change((d) => {
+    for (const n of d.nails) if (n.mark !== 'done' || n.code === nail.value!.code) n.tool = tool
+  })
+}
 function undo() {
   reset()
   store.undo()
@@ -133,7 +139,7 @@ function act(event: KeyboardEvent, does: () => void) {
         </div>
         <div class="aside tool">
           <label for="tool" aria-hidden="true">Tool</label>
-          <BFormSelect id="tool" aria-label="Tool" :model-value="draft.tool" :options="options(tools)" @update:model-value="store.change((d) => (d.tool = $event as typeof d.tool))" />
+          <BFormSelect id="tool" aria-label="Tool" :model-value="nail.tool" :options="options(tools)" @update:model-value="takeTool($event as typeof nail.tool)" />
         </div>
       </div>
       <CautionList :cautions="plan.cautions" />
@@ -143,7 +149,7 @@ function act(event: KeyboardEvent, does: () => void) {
           <p class="soft small legend">✓ done · – left out · ◆ bled · the rest as planned. Look at groove and face before every cut: what you see overrules the plan.</p>
         </div>
         <NailPanel
-          ref="panel" :key="nail.code" :nail="nail" :planned="planned" :bar="bar" :refused="refused" :tool="draft.tool"
+          ref="panel" :key="nail.code" :nail="nail" :planned="planned" :bar="bar" :refused="refused"
           @planned="asPlanned" @left="leaveOut" @blood="bled" @tell="store.change((d) => Object.assign(d.nails[d.current], $event))" @next="next"
         />
       </div>

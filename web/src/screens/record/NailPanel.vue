@@ -16,7 +16,6 @@ const props = defineProps<{
   planned: Schemas['PlannedNail']
   bar: Schemas['Bar']
   refused: Schemas['FieldError'][]
-  tool: Schemas['Tool']
 }>()
 const emit = defineEmits<{ planned: []; left: []; blood: []; next: []; tell: [told: Partial<NailDraft>] }>()
 
@@ -31,8 +30,8 @@ onMounted(() => window.matchMedia('(hover: hover)').matches && focus())
 defineExpose({ focus, settle })
 
 const modes: Record<NumberMode, string> = {
-  length_after_mm: 'length after', length_before_mm: 'before', cuts_mm: 'taken off',
-  gap_after_mm: 'gap left', spare_left_mm: 'spare seen',
+  length_before_mm: 'length before', length_after_mm: 'length after', cuts_mm: 'taken off',
+  gap_before_mm: 'gap before', gap_after_mm: 'gap after', spare_left_mm: 'spare seen',
 }
 const list = (mm: number[]) => `${mm.map((c) => length.value.bare(c)).join(' + ')} ${length.value.symbol}`
 const told = computed(() =>
@@ -95,7 +94,7 @@ function feel(gap: number) {
       <span class="unit">{{ length.symbol }}</span>
       <BButton type="submit" variant="plain">Next</BButton>
     </form>
-    <div v-if="numberMode === 'gap_after_mm'" class="modes" role="group" aria-label="By feeler">
+    <div v-if="numberMode.startsWith('gap')" class="modes" role="group" aria-label="By feeler">
       <button v-for="f in settings?.gap_feelers" :key="f.feeler" type="button" @click="feel(f.gap_mm)">{{ feelers[f.feeler] }}</button>
     </div>
     <p v-if="wrong || refused.length > 0" id="number-wrong" class="refused" role="alert">
