@@ -32,12 +32,12 @@ const key = (dogId: string) => `fribbet-sitting-${dogId}`
 /** Unsaved sittings live in the browser: a closed tab, a dead battery or a stopped server lose nothing. */
 export const useDraft = (dogId: string) =>
   defineStore(`draft-${dogId}`, () => {
-    const draft = ref<Draft | null>(read(dogId))
+    const draft = ref<Draft | null>(null)
     const past = ref<string[]>([])
 
     /** Goes on with an unsaved sitting, whatever its day, or begins one; tells which. */
     function begin(plan: Schemas['Plan']) {
-      const kept = draft.value
+      const kept = read(dogId)
       draft.value = fresh(plan)
       if (kept) {
         const told = new Map(kept.nails.map((n) => [n.code, n]))
@@ -45,7 +45,6 @@ export const useDraft = (dogId: string) =>
         draft.value = { ...kept, nails, current: Math.min(kept.current, nails.length - 1) }
       }
       past.value = []
-      keep()
       return kept !== null
     }
     /** Changes the draft in a way that undo takes back. */
@@ -60,11 +59,11 @@ export const useDraft = (dogId: string) =>
       if (last) draft.value = JSON.parse(last)
       keep()
     }
-    /** Moving about is kept, but is nothing to undo. */
+    /** Moving about is nothing to undo, and alone is nothing to keep. */
     function goTo(index: number) {
       if (!draft.value) return
       draft.value.current = Math.min(draft.value.nails.length - 1, Math.max(0, index))
-      keep()
+      if (read(dogId)) keep()
     }
     function drop() {
       draft.value = null

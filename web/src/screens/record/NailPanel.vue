@@ -81,9 +81,18 @@ function feel(gap: number) {
     <p :class="['state', { left: nail.mark === 'left', blood: nail.blood }]">{{ state }}</p>
     <p class="spare">
       Spare {{ length.show(bar.spare.mm) }} <span class="soft">({{ length.range(bar.spare.low_mm, bar.spare.high_mm) }}, {{ sources[bar.spare.source] }})</span>
-      <template v-if="planned.cuts_mm.length > 0"><br />The plan reaches the quick in <strong>{{ chance(planned.risk) }}</strong>: look after every sliver.</template>
+      <template v-if="planned.cuts_mm.length > 0 && !nail.blood"><br />The plan reaches the quick in <strong>{{ chance(planned.risk) }}</strong>: look after every sliver.</template>
     </p>
     <p v-if="nail.blood" class="bleeding">Styptic or plain flour, firm pressure a full minute, look, repeat: three to four minutes is usual. Still bleeding after that: call a veterinarian. This nail is done for today.</p>
+
+    <div class="acts">
+      <BButton variant="plain" class="act" @click="emit('planned')">As planned <kbd>Space</kbd></BButton>
+      <BButton variant="plain" class="act" @click="emit('left')">Leave out <kbd>S</kbd></BButton>
+      <BButton variant="plain" class="act drop" :aria-pressed="nail.blood" @click="emit('blood')"><AppIcon name="blood" />Blood <kbd>B</kbd></BButton>
+    </div>
+    <div class="modes" role="group" aria-label="How it took it">
+      <button v-for="(words, r) in reactions" :key="r" type="button" :aria-pressed="nail.reaction === r" @click="emit('tell', { reaction: r })">{{ words }}</button>
+    </div>
 
     <div class="modes" role="group" aria-label="The number is">
       <button v-for="(words, mode) in modes" :key="mode" type="button" :aria-pressed="numberMode === mode" @click="numberMode = mode">{{ words }}</button>
@@ -102,14 +111,6 @@ function feel(gap: number) {
     </p>
     <ul v-if="told.length > 0" class="told small"><li v-for="t in told" :key="t.mode">{{ t.text }} <button type="button" :aria-label="`Forget ${t.text}`" @click="emit('tell', { [t.mode]: undefined })">✕</button></li></ul>
 
-    <div class="acts">
-      <BButton variant="plain" class="act" @click="emit('planned')">As planned <kbd>Space</kbd></BButton>
-      <BButton variant="plain" class="act" @click="emit('left')">Leave out <kbd>S</kbd></BButton>
-      <BButton variant="plain" class="act drop" :aria-pressed="nail.blood" @click="emit('blood')"><AppIcon name="blood" />Blood <kbd>B</kbd></BButton>
-    </div>
-    <div class="modes" role="group" aria-label="How it took it">
-      <button v-for="(words, r) in reactions" :key="r" type="button" :aria-pressed="nail.reaction === r" @click="emit('tell', { reaction: r })">{{ words }}</button>
-    </div>
   </section>
 </template>
 
@@ -143,9 +144,6 @@ function feel(gap: number) {
   .code { font-size: 1.75rem; min-width: 4rem; }
   .state { margin-top: 0.25rem; }
   .spare { font-size: var(--small); margin-bottom: 0; min-height: 0; }
-  .panel { display: flex; flex-direction: column; }
-  .panel > * { order: 2; }
-  .head, .state, .spare, .bleeding, .acts { order: 1; }
   .acts { margin-top: 0.5rem; }
 }
 </style>
