@@ -26,6 +26,15 @@ const (
 	SkinTurn = 200 * math.Pi / 180
 )
 
+// The quick in side view, and the leaning cuts (judgement; the lean of a steep cut is trade: past
+// upright by about 30°).
+const (
+	quickDepth     = 0.6  // its axis lies at this share of the nail's depth: it runs low
+	quickHalfWidth = 0.18 // half its width, as a share of the depth at the coat line
+	steepAngle     = 120 * math.Pi / 180
+	bevelAngle     = 45 * math.Pi / 180 // of the sculpted cut's bevel, beyond the square one
+)
+
 // Floor-gap feelers for people without gauges, in mm.
 const (
 	TouchGap = 0.0  // the nail touches the floor

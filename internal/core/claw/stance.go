@@ -43,16 +43,20 @@ func (s Stance) GapAfterGrowth(mm float64) float64 {
 // first point of the whole outline to get there. It is 0 when the gap is that small already
 // and +Inf when the nail curls round without ever getting there.
 func (s Stance) GrowthToGap(gap float64) float64 {
-	return s.leastOverOutline(func(radius, angle float64) float64 {
-		c := (gap - s.centre) / radius
-		switch {
-		case c >= 1: // the whole turn of this point lies below
-			return 0
-		case c < -1: // its whole turn lies above
-			return math.Inf(1)
-		}
-		return math.Max(0, s.Radius*(math.Acos(c)-angle))
-	})
+	return s.leastOverOutline(func(radius, angle float64) float64 { return s.growthFrom(radius, angle, gap) })
+}
+
+// growthFrom is the growth until one point, by its distance from the centre and its angle, is
+// down to height gap, mm.
+func (s Stance) growthFrom(radius, angle, gap float64) float64 {
+	c := (gap - s.centre) / radius
+	switch {
+	case c >= 1: // the whole turn of this point lies below
+		return 0
+	case c < -1: // its whole turn lies above
+		return math.Inf(1)
+	}
+	return math.Max(0, s.Radius*(math.Acos(c)-angle))
 }
 
 // leastOverOutline returns the least value of f over the outline: the ridge, the end face,
