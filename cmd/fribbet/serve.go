@@ -19,6 +19,7 @@ import (
 	"fribbet/internal/book"
 	"fribbet/internal/core/date"
 	"fribbet/internal/demo"
+	"fribbet/internal/standin"
 	"fribbet/internal/store"
 	"fribbet/web"
 )
@@ -96,12 +97,14 @@ func (p *program) run(ctx context.Context) error {
 	}
 	defer kept.Close() //nolint:errcheck // every write is committed by then
 	b := book.New(kept, now)
+	options := api.Options{Demo: p.demo, Front: web.Dist()}
 	if p.demo {
+		options.Caliper = &standin.Caliper{}
 		if err := demo.Fill(ctx, b); err != nil {
 			return fmt.Errorf("fill the demo: %w", err)
 		}
 	}
-	handler, err := api.New(b, api.Options{Demo: p.demo, Front: web.Dist()})
+	handler, err := api.New(b, options)
 	if err != nil {
 		return err
 	}
@@ -113,7 +116,8 @@ func (p *program) serve(ctx context.Context, handler http.Handler) error {
 	if err != nil {
 		return err
 	}
-	server := &http.Server{Handler: handler, ReadHeaderTimeout: 10 * time.Second, ReadTimeout: time.Minute}
+	server := &http.Server{Handler: handler, ReadHeaderTimeout: 10 * time.Second, ReadTimeout: time.Minute,
+		BaseContext: func(net.Listener) context.Context { return ctx }} // stopping ends the caliper's streams too
 	fmt.Printf("Fribbet is at http://%s\nData: %s\nStop it with Ctrl+C.\n", listener.Addr(), p.data)
 	failed := make(chan error, 1)
 	go func() { failed <- server.Serve(listener) }()

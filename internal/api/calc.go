@@ -32,7 +32,7 @@ func (handlers) CalcProfile(_ context.Context, r contract.CalcProfileRequestObje
 
 func (handlers) CalcDue(_ context.Context, r contract.CalcDueRequestObject) (contract.CalcDueResponseObject, error) {
 	trim := due.Trim{
-		On: r.Body.LastSitting, Rhythm: r.Body.Rhythm, Workdays: r.Body.WorkingWeekdays,
+		On: r.Body.LastSitting, Sat: r.Body.LastSitting, Rhythm: r.Body.Rhythm, Workdays: r.Body.WorkingWeekdays,
 		Weight: r.Body.WeightKg, Margin: quick.Margin,
 	}
 	if r.Body.MarginMm != nil {

@@ -96,7 +96,7 @@ func (h handlers) dog(d store.Dog) contract.Dog {
 	out := contract.Dog{
 		Id: d.ID, Version: d.Version, Name: d.Name,
 		BirthDate: d.Birth.Date, BirthEstimated: d.Birth.Estimated, AgeYears: d.AgeWeeks(h.book.Today()) / weeksPerYear,
-		FootCoat: d.FootCoat, PavementKmWeek: d.Pavement, Rhythm: d.Rhythm, WorkingWeekdays: d.Workdays, WishedGapMm: d.WishedGap,
+		FootCoat: d.FootCoat, PavementKmWeek: d.Pavement, Rhythm: d.Rhythm, WorkingWeekdays: d.Workdays, WishedGapMm: d.WishedGap, School: d.School,
 	}
 	for _, w := range d.Weights {
 		out.Weights = append(out.Weights, contract.Weight{On: &w.On, Kg: w.Kg})
@@ -110,7 +110,7 @@ func (h handlers) dog(d store.Dog) contract.Dog {
 func changes(in contract.DogInput) dog.Changes {
 	c := dog.Changes{
 		Name: in.Name, BirthDate: in.BirthDate, Estimated: in.BirthEstimated, AgeYears: in.AgeYears,
-		FootCoat: in.FootCoat, Pavement: in.PavementKmWeek, Rhythm: in.Rhythm, Workdays: in.WorkingWeekdays, WishedGap: in.WishedGapMm,
+		FootCoat: in.FootCoat, Pavement: in.PavementKmWeek, Rhythm: in.Rhythm, Workdays: in.WorkingWeekdays, WishedGap: in.WishedGapMm, School: in.School,
 	}
 	if in.Weights != nil { // an empty list is told, and refused; none at all leaves them as they are
 		c.Weights = []dog.Weight{}

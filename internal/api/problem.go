@@ -14,6 +14,8 @@ import (
 	"fribbet/internal/store"
 )
 
+var errNoCaliper = errors.New("no caliper")
+
 // problem is an RFC 9457 problem document that names the fields at fault.
 func problem(status int, detail string, faults ...fault.Field) contract.Problem {
 	p := contract.Problem{Type: "about:blank", Title: http.StatusText(status), Status: status, Detail: detail, Errors: []contract.FieldError{}}
@@ -46,6 +48,8 @@ func refuse(c *gin.Context, err error) {
 			fault.Field{Name: "body", Value: "more", Want: want}))
 	case errors.Is(err, store.ErrNotFound):
 		write(c, problem(http.StatusNotFound, "There is no such dog or sitting in the book."))
+	case errors.Is(err, errNoCaliper):
+		write(c, problem(http.StatusNotFound, "No caliper is linked: type the number instead."))
 	case errors.Is(err, store.ErrConflict):
 		write(c, problem(http.StatusConflict, "Changed elsewhere since you opened it: nothing was written. Load it again, then make your change.",
 			fault.Field{Name: "version", Value: "an older one", Want: "must be the newest version"}))

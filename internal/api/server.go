@@ -10,18 +10,21 @@ import (
 
 	"fribbet/internal/api/contract"
 	"fribbet/internal/book"
+	"fribbet/internal/standin"
 )
 
 // Options are what the program was started with.
 type Options struct {
-	Demo  bool  // the data is thrown away
-	Front fs.FS // the built front end, index.html at its root
+	Demo    bool             // the data is thrown away
+	Caliper *standin.Caliper // the simulated one; none when there is no caliper
+	Front   fs.FS            // the built front end, index.html at its root
 }
 
 // handlers answer the contract's operations.
 type handlers struct {
-	book *book.Book
-	demo bool
+	book    *book.Book
+	demo    bool
+	caliper *standin.Caliper
 }
 
 var _ contract.StrictServerInterface = handlers{}
@@ -31,12 +34,13 @@ func New(b *book.Book, o Options) (http.Handler, error) {
 	gin.SetMode(gin.ReleaseMode)
 	engine := gin.New()
 	engine.HandleMethodNotAllowed = true
+	engine.ContextWithFallback = true // a request that ends, ends what it began
 	engine.Use(logRequests, gin.CustomRecoveryWithWriter(nil, recovered), secure, localOnly, limitBody)
 	check, err := validator()
 	if err != nil {
 		return nil, err
 	}
-	strict := contract.NewStrictHandlerWithOptions(handlers{b, o.Demo}, nil, contract.StrictGinServerOptions{
+	strict := contract.NewStrictHandlerWithOptions(handlers{b, o.Demo, o.Caliper}, nil, contract.StrictGinServerOptions{
 		RequestErrorHandlerFunc:  refuse,
 		HandlerErrorFunc:         refuse,
 		ResponseErrorHandlerFunc: refuse,

@@ -21,7 +21,7 @@ func (h handlers) GetSettings(ctx context.Context, _ contract.GetSettingsRequest
 func (h handlers) PutSettings(ctx context.Context, r contract.PutSettingsRequestObject) (contract.PutSettingsResponseObject, error) {
 	s := store.Settings{
 		Role: string(r.Body.Role), LengthUnit: r.Body.LengthUnit, WeightUnit: r.Body.WeightUnit,
-		Margin: r.Body.MarginMm, Workdays: r.Body.WorkingWeekdays,
+		Margin: r.Body.MarginMm, Workdays: r.Body.WorkingWeekdays, Coin: r.Body.CoinMm,
 	}
 	if err := h.book.ChangeSettings(ctx, s); err != nil {
 		return nil, err
@@ -33,7 +33,7 @@ func (h handlers) settings(s store.Settings) contract.SettingsJSONResponse {
 	out := contract.SettingsJSONResponse{
 		Choices: contract.Choices{
 			Role: contract.Role(s.Role), LengthUnit: s.LengthUnit, WeightUnit: s.WeightUnit,
-			MarginMm: s.Margin, WorkingWeekdays: s.Workdays,
+			MarginMm: s.Margin, WorkingWeekdays: s.Workdays, CoinMm: s.Coin,
 		},
 		Length: display(s.LengthUnit.Display()), Weight: display(s.WeightUnit.Display()),
 		Today: h.book.Today(), Demo: h.demo,
@@ -45,6 +45,9 @@ func (h handlers) settings(s store.Settings) contract.SettingsJSONResponse {
 		{Feeler: contract.Touches, GapMm: claw.TouchGap},
 		{Feeler: contract.Paper, GapMm: claw.PaperGap},
 		{Feeler: contract.Card, GapMm: claw.CardGap},
+	}
+	if s.Coin != nil {
+		out.GapFeelers = append(out.GapFeelers, contract.GapFeeler{Feeler: contract.Coin, GapMm: *s.Coin})
 	}
 	return out
 }

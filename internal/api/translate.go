@@ -53,6 +53,7 @@ func next(n due.Next, reason string) contract.Next {
 		one := contract.NailDate{
 			Code: d.Code, Due: d.Due, Cautious: d.Cautious, Rule: d.Rule, LongQuick: d.LongQuick, CanWait: d.CanWait,
 		}
+		one.Weeks.Pad = finite(d.Weeks[due.Pad])
 		one.Weeks.Floor, one.Weeks.Curl = finite(d.Weeks[due.Floor]), finite(d.Weeks[due.Curl])
 		one.Weeks.Rhythm, one.Weeks.Worth = finite(d.Weeks[due.Ceiling]), finite(d.Weeks[due.Worth])
 		out.PerNail = append(out.PerNail, one)

@@ -51,6 +51,9 @@ func (b *Book) ChangeSettings(ctx context.Context, c store.Settings) error {
 	if c.Role == Unset {
 		f.Add("role", c.Role, "must be keeper or groomer")
 	}
+	if c.Coin != nil {
+		f.Range("coin_mm", *c.Coin, 0.5, 5, "mm")
+	}
 	f.Range("margin_mm", c.Margin, 0, due.MostMargin, "mm")
 	if c.Workdays == 0 {
 		f.Add("working_weekdays", "none", "must name at least one day")

@@ -89,18 +89,27 @@ func (b *Book) feet(ctx context.Context, id uuid.UUID) (store.Dog, dog.Feet, []s
 		return store.Dog{}, dog.Feet{}, nil, err
 	}
 	sittings, err := b.store.Sittings(ctx, id)
-	return d, fold(d, sittings), sittings, err
-}
-
-func fold(d store.Dog, sittings []store.Sitting) dog.Feet {
-	plain := make([]dog.Sitting, len(sittings))
-	for i, s := range sittings {
-		plain[i] = s.Sitting
+	if err != nil {
+		return store.Dog{}, dog.Feet{}, nil, err
 	}
-	return dog.FeetAfter(d.Dog, plain)
+	checks, err := b.store.Checks(ctx, id)
+	return d, fold(d, sittings, checks), sittings, err
 }
 
-// DueList returns every dog as it stands today, in the order in which they are due.
+func fold(d store.Dog, sittings []store.Sitting, checks []store.Check) dog.Feet {
+	trims := make([]dog.Sitting, len(sittings))
+	for i, s := range sittings {
+		trims[i] = s.Sitting
+	}
+	walks := make([]dog.Check, len(checks))
+	for i, c := range checks {
+		walks[i] = c.Check
+	}
+	return dog.FeetAfter(d.Dog, trims, walks...)
+}
+
+// DueList returns every dog as it stands today, in the order in which they are due, those that
+// need a veterinarian before all others.
 func (b *Book) DueList(ctx context.Context) ([]View, error) {
 	settings, err := b.Settings(ctx)
 	if err != nil {
@@ -114,14 +123,31 @@ func (b *Book) DueList(ctx context.Context) ([]View, error) {
 	if err != nil {
 		return nil, err
 	}
+	checks, err := b.store.AllChecks(ctx)
+	if err != nil {
+		return nil, err
+	}
 	views := make([]View, len(dogs))
 	for i, d := range dogs {
-		if views[i], err = b.view(d, fold(d, sittings[d.ID]), sittings[d.ID], settings); err != nil {
+		if views[i], err = b.view(d, fold(d, sittings[d.ID], checks[d.ID]), sittings[d.ID], settings); err != nil {
 			return nil, err
 		}
 	}
-	slices.SortStableFunc(views, func(x, y View) int { return x.inDays(b.Today()) - y.inDays(b.Today()) })
+	slices.SortStableFunc(views, func(x, y View) int {
+		if x.veterinary() != y.veterinary() {
+			return y.veterinary() - x.veterinary()
+		}
+		return x.inDays(b.Today()) - y.inDays(b.Today())
+	})
 	return views, nil
+}
+
+// veterinary is 1 when something about the dog is a veterinarian's matter: such a dog comes first.
+func (v View) veterinary() int {
+	if slices.ContainsFunc(v.Cautions, func(c dog.Caution) bool { return c.Kind == dog.Veterinarian }) {
+		return 1
+	}
+	return 0
 }
 
 // inDays is how many days from today the dog is due; one not yet seen is due now.

@@ -92,8 +92,8 @@ func (s scenario) nails() []dog.Nail {
 		if contains(s.light, c) {
 			n.Colour = nail.Light
 		}
-		if contains(s.split, c) {
-			n.State = nail.Split
+		if contains(s.torn, c) {
+			n.State = nail.Torn
 		}
 		nails = append(nails, n)
 	}

@@ -22,7 +22,7 @@ type scenario struct {
 	shape    nail.Shape
 	extra    []string // dewclaws that most dogs do not have
 	light    []string // nails lighter than the rest
-	split    []string
+	torn     []string
 	untouch  string   // the start of the codes of nails that it does not let anyone touch
 	skipLast []string // nails left out at the last sittings
 	skipFor  int      // how many of the last sittings
@@ -47,8 +47,8 @@ var scenarios = []scenario{
 		colour: nail.Dark, shape: nail.Straight, spare: 0.5,
 		temper: dog.Calm, tool: dog.GrinderDiamond, caliper: true, feelers: true, lastNote: "Lets us work standing, leaning on the wall. Bringing long quicks back."},
 	{name: "Marl", years: 3, kg: 24, coat: dog.ShortCoat, pavement: 4, rhythm: due.FourWeeks, every: 26, lastAgo: 3, sittings: 13,
-		colour: nail.Dark, shape: nail.Hooked, spare: 0.9, split: []string{"RF3"},
-		temper: dog.Pulling, tool: dog.LargePlier, lastNote: "Digs. RF3 has a crack down the middle, left blunt."},
+		colour: nail.Dark, shape: nail.Hooked, spare: 0.9, torn: []string{"RF3"},
+		temper: dog.Pulling, tool: dog.LargePlier, lastNote: "Digs. Came with RF3 torn open: left alone, keeper sent to a veterinarian."},
 	{name: "Bosun", years: 6, kg: 31, coat: dog.ShortCoat, pavement: 14, rhythm: due.FourWeeks, every: 29, lastAgo: 8, sittings: 12,
 		colour: nail.Dark, shape: nail.Usual, spare: 1.1,
 		temper: dog.Snapping, tool: dog.LargePlier, lastNote: "Muzzle on before the table, helper feeds. Hind first."},

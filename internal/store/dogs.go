@@ -7,6 +7,7 @@ import (
 	"github.com/google/uuid"
 	"github.com/jmoiron/sqlx"
 
+	"fribbet/internal/core/claw"
 	"fribbet/internal/core/dog"
 	"fribbet/internal/core/due"
 	"fribbet/internal/core/nail"
@@ -30,19 +31,20 @@ type dogRow struct {
 	Rhythm    due.Rhythm     `db:"rhythm"`
 	Workdays  weekdaysColumn `db:"working_weekdays"`
 	WishedGap float64        `db:"wished_gap_mm"`
+	School    claw.School    `db:"school"`
 }
 
 func rowOf(d Dog) dogRow {
 	return dogRow{
 		d.ID, d.Version, d.Name, dateColumn{d.Birth.Date}, d.Birth.Estimated,
-		d.FootCoat, d.Pavement, d.Rhythm, weekdaysColumn{d.Workdays}, d.WishedGap,
+		d.FootCoat, d.Pavement, d.Rhythm, weekdaysColumn{d.Workdays}, d.WishedGap, d.School,
 	}
 }
 
 func (r dogRow) dog() Dog {
 	return Dog{r.ID, r.Version, dog.Dog{
 		Name: r.Name, Birth: dog.Birth{Date: r.Birth.Date, Estimated: r.Estimated}, FootCoat: r.FootCoat,
-		Pavement: r.Pavement, Rhythm: r.Rhythm, Workdays: r.Workdays.Weekdays, WishedGap: r.WishedGap,
+		Pavement: r.Pavement, Rhythm: r.Rhythm, Workdays: r.Workdays.Weekdays, WishedGap: r.WishedGap, School: r.School,
 	}}
 }
 
@@ -113,9 +115,9 @@ func (s *Store) AddDog(ctx context.Context, d Dog) error {
 	return s.write(ctx, func(tx *sqlx.Tx) error {
 		_, err := tx.NamedExecContext(ctx, `
 			INSERT INTO dogs (id, version, name, birth_date, birth_estimated, foot_coat,
-				pavement_km_week, rhythm, working_weekdays, wished_gap_mm)
+				pavement_km_week, rhythm, working_weekdays, wished_gap_mm, school)
 			VALUES (:id, 1, :name, :birth_date, :birth_estimated, :foot_coat,
-				:pavement_km_week, :rhythm, :working_weekdays, :wished_gap_mm)`, rowOf(d))
+				:pavement_km_week, :rhythm, :working_weekdays, :wished_gap_mm, :school)`, rowOf(d))
 		if err != nil {
 			return err
 		}
@@ -126,29 +128,31 @@ func (s *Store) AddDog(ctx context.Context, d Dog) error {
 // ChangeDog keeps a changed dog as the next version. It returns ErrConflict when d.Version is
 // not the newest, and ErrNotFound when there is no such dog.
 func (s *Store) ChangeDog(ctx context.Context, d Dog) error {
-	return s.write(ctx, func(tx *sqlx.Tx) error {
-		var version int
-		if err := tx.GetContext(ctx, &version, `SELECT version FROM dogs WHERE id = ?`, d.ID); err != nil {
-			return orNotFound(err)
-		}
-		if version != d.Version {
-			return ErrConflict
-		}
-		_, err := tx.NamedExecContext(ctx, `
-			UPDATE dogs SET version = version + 1, name = :name, birth_date = :birth_date,
-				birth_estimated = :birth_estimated, foot_coat = :foot_coat, pavement_km_week = :pavement_km_week,
-				rhythm = :rhythm, working_weekdays = :working_weekdays, wished_gap_mm = :wished_gap_mm
-			WHERE id = :id`, rowOf(d))
-		if err != nil {
+	return s.write(ctx, func(tx *sqlx.Tx) error { return changeDog(ctx, tx, d) })
+}
+
+func changeDog(ctx context.Context, tx *sqlx.Tx, d Dog) error {
+	var version int
+	if err := tx.GetContext(ctx, &version, `SELECT version FROM dogs WHERE id = ?`, d.ID); err != nil {
+		return orNotFound(err)
+	}
+	if version != d.Version {
+		return ErrConflict
+	}
+	_, err := tx.NamedExecContext(ctx, `
+		UPDATE dogs SET version = version + 1, name = :name, birth_date = :birth_date,
+			birth_estimated = :birth_estimated, foot_coat = :foot_coat, pavement_km_week = :pavement_km_week,
+			rhythm = :rhythm, working_weekdays = :working_weekdays, wished_gap_mm = :wished_gap_mm, school = :school
+		WHERE id = :id`, rowOf(d))
+	if err != nil {
+		return err
+	}
+	for _, table := range []string{"weights", "nails"} {
+		if _, err := tx.ExecContext(ctx, `DELETE FROM `+table+` WHERE dog_id = ?`, d.ID); err != nil {
 			return err
 		}
-		for _, table := range []string{"weights", "nails"} {
-			if _, err := tx.ExecContext(ctx, `DELETE FROM `+table+` WHERE dog_id = ?`, d.ID); err != nil {
-				return err
-			}
-		}
-		return addParts(ctx, tx, d)
-	})
+	}
+	return addParts(ctx, tx, d)
 }
 
 // addParts keeps the dog's weights and nails.

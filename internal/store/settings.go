@@ -14,6 +14,7 @@ type Settings struct {
 	WeightUnit units.Weight
 	Margin     float64 // spare left in front of the quick, mm
 	Workdays   date.Weekdays
+	Coin       *float64 // thickness of the user's coin, mm, once it was measured
 }
 
 type settingsRow struct {
@@ -22,21 +23,22 @@ type settingsRow struct {
 	WeightUnit units.Weight   `db:"weight_unit"`
 	Margin     float64        `db:"margin_mm"`
 	Workdays   weekdaysColumn `db:"working_weekdays"`
+	Coin       *float64       `db:"coin_mm"`
 }
 
 // Settings returns the choices; ErrNotFound before the first were made.
 func (s *Store) Settings(ctx context.Context) (Settings, error) {
 	var row settingsRow
 	err := s.db.GetContext(ctx, &row,
-		`SELECT role, length_unit, weight_unit, margin_mm, working_weekdays FROM settings`)
-	return Settings{row.Role, row.LengthUnit, row.WeightUnit, row.Margin, row.Workdays.Weekdays}, orNotFound(err)
+		`SELECT role, length_unit, weight_unit, margin_mm, working_weekdays, coin_mm FROM settings`)
+	return Settings{row.Role, row.LengthUnit, row.WeightUnit, row.Margin, row.Workdays.Weekdays, row.Coin}, orNotFound(err)
 }
 
 // SaveSettings keeps the choices.
 func (s *Store) SaveSettings(ctx context.Context, c Settings) error {
 	_, err := s.db.NamedExecContext(ctx, `
-		INSERT OR REPLACE INTO settings (one, role, length_unit, weight_unit, margin_mm, working_weekdays)
-		VALUES (1, :role, :length_unit, :weight_unit, :margin_mm, :working_weekdays)`,
-		settingsRow{c.Role, c.LengthUnit, c.WeightUnit, c.Margin, weekdaysColumn{c.Workdays}})
+		INSERT OR REPLACE INTO settings (one, role, length_unit, weight_unit, margin_mm, working_weekdays, coin_mm)
+		VALUES (1, :role, :length_unit, :weight_unit, :margin_mm, :working_weekdays, :coin_mm)`,
+		settingsRow{c.Role, c.LengthUnit, c.WeightUnit, c.Margin, weekdaysColumn{c.Workdays}, c.Coin})
 	return err
 }

@@ -5,8 +5,10 @@ import type { Schemas } from './api/client'
 export const colours: Record<Schemas['Colour'], string> = {
   unknown: 'not looked at', dark: 'dark', light: 'light', mixed: 'mixed',
 }
-export const shapes: Record<Schemas['Shape'], string> = { straight: 'straight', usual: 'usual', hooked: 'hooked' }
-export const states: Record<Schemas['NailState'], string> = { sound: 'sound', split: 'split', torn: 'torn' }
+export const shapes: Record<Schemas['Shape'], string> = { straight: 'straight', usual: 'usual', hooked: 'hooked', curled: 'curled' }
+export const states: Record<Schemas['NailState'], string> = {
+  sound: 'sound', loose: 'loose', split: 'split', broken: 'broken', torn: 'torn', ingrown: 'grown in',
+}
 export const coats: Record<Schemas['Coat'], string> = { short: 'short hair', long: 'long hair' }
 export const sources: Record<Schemas['Source'], string> = {
   measured: 'measured', learnt: 'learnt from this dog', assumed: 'assumed for its size',
@@ -17,7 +19,7 @@ export const rhythms: Record<Schemas['Rhythm'], string> = {
   fortnightly: 'every two weeks', four_weeks: 'every four weeks',
 }
 export const rules: Record<Schemas['Rule'], string> = {
-  floor: 'reaches the floor', curl: 'a dewclaw curls', rhythm: 'the rhythm is up', worth: 'enough spare for a cut',
+  pad: 'reaches past its pad', floor: 'reaches the floor', curl: 'a dewclaw curls', rhythm: 'the rhythm is up', worth: 'enough spare for a cut',
 }
 export const tools: Record<Schemas['Tool'], string> = {
   small_scissor: 'small scissor clipper', small_plier: 'small plier clipper', large_plier: 'large plier clipper',
@@ -31,7 +33,14 @@ export const weekdays: Record<Schemas['Weekday'], string> = {
   mon: 'Mon', tue: 'Tue', wed: 'Wed', thu: 'Thu', fri: 'Fri', sat: 'Sat', sun: 'Sun',
 }
 export const feelers: Record<Schemas['GapFeeler']['feeler'], string> = {
-  touches: 'touches', paper: 'paper passes', card: 'bank card passes',
+  touches: 'touches', paper: 'paper passes', card: 'bank card passes', coin: 'coin passes',
+}
+
+export const schools: Record<Schemas['School'], { name: string; says: string; but: string }> = {
+  level: { name: 'level', says: 'One cut parallel to the floor: quick, and the nail clears it evenly.', but: 'Takes little ridge, so the nail stays long in front.' },
+  square: { name: 'square', says: 'Straight across the nail: the shortest face, easy to read.', but: 'Leaves an edge at the bottom that meets the floor first.' },
+  steep: { name: 'steep', says: 'Leans back: the quick runs low, so the top front may go.', but: 'Gains little height: the bottom edge stays.' },
+  sculpted: { name: 'sculpted', says: 'Square, then the top bevelled: rounds the horn round the quick.', but: 'More cuts, and a steady hand.' },
 }
 
 /** Options of a select, in the order in which the words stand. */

@@ -10,11 +10,13 @@ import (
 	"encoding/base64"
 	"encoding/json"
 	"fmt"
+	"io"
 	"net/http"
 	"net/url"
 	"path"
 	"strings"
 
+	"fribbet/internal/core/claw"
 	"fribbet/internal/core/date"
 	"fribbet/internal/core/dog"
 	"fribbet/internal/core/due"
@@ -58,6 +60,7 @@ func (e DueRowStanding) Valid() bool {
 // Defines values for GapFeelerFeeler.
 const (
 	Card    GapFeelerFeeler = "card"
+	Coin    GapFeelerFeeler = "coin"
 	Paper   GapFeelerFeeler = "paper"
 	Touches GapFeelerFeeler = "touches"
 )
@@ -66,6 +69,8 @@ const (
 func (e GapFeelerFeeler) Valid() bool {
 	switch e {
 	case Card:
+		return true
+	case Coin:
 		return true
 	case Paper:
 		return true
@@ -91,6 +96,33 @@ func (e Role) Valid() bool {
 	case Keeper:
 		return true
 	case Unset:
+		return true
+	default:
+		return false
+	}
+}
+
+// Defines values for StandInMoveSends.
+const (
+	Garbage StandInMoveSends = "garbage"
+	Half    StandInMoveSends = "half"
+	Length  StandInMoveSends = "length"
+	Nothing StandInMoveSends = "nothing"
+	Unplug  StandInMoveSends = "unplug"
+)
+
+// Valid indicates whether the value is a known member of the StandInMoveSends enum.
+func (e StandInMoveSends) Valid() bool {
+	switch e {
+	case Garbage:
+		return true
+	case Half:
+		return true
+	case Length:
+		return true
+	case Nothing:
+		return true
+	case Unplug:
 		return true
 	default:
 		return false
@@ -172,6 +204,12 @@ type Bar struct {
 	TurnDeg float64 `json:"turn_deg"`
 }
 
+// CaliperReading One event of the caliper; a trouble changes nothing
+type CaliperReading struct {
+	Mm      *float64 `json:"mm,omitempty"`
+	Trouble *string  `json:"trouble,omitempty"`
+}
+
 // Caution defines model for Caution.
 type Caution struct {
 	// Kind veterinarian, not the user's work; nail, take care with a nail; prepare, before starting
@@ -182,8 +220,29 @@ type Caution struct {
 // CautionKind veterinarian, not the user's work; nail, take care with a nail; prepare, before starting
 type CautionKind = dog.CautionKind
 
+// CheckInput defines model for CheckInput.
+type CheckInput struct {
+	// Breaking several nails breaking or falling off
+	Breaking bool `json:"breaking"`
+
+	// Clicks on a hard floor
+	Clicks bool `json:"clicks"`
+
+	// Hair between the pads
+	Hair    bool   `json:"hair"`
+	Id      Id     `json:"id"`
+	Limping bool   `json:"limping"`
+	Looks   []Look `json:"looks"`
+	On      *Date  `json:"on,omitempty"`
+
+	// Swelling swelling, discharge or a bad smell
+	Swelling bool `json:"swelling"`
+}
+
 // Choices defines model for Choices.
 type Choices struct {
+	// CoinMm thickness of a coin that serves as a feeler; none until it was measured
+	CoinMm     *float64   `json:"coin_mm,omitempty"`
 	LengthUnit LengthUnit `json:"length_unit"`
 
 	// MarginMm spare that a trim leaves in front of the quick
@@ -201,6 +260,29 @@ type Coat = dog.Coat
 // Colour defines model for Colour.
 type Colour = nail.Colour
 
+// CutsRequest defines model for CutsRequest.
+type CutsRequest struct {
+	BaseAngleDeg float64 `json:"base_angle_deg"`
+	DepthMm      float64 `json:"depth_mm"`
+	GapMm        float64 `json:"gap_mm"`
+	LengthMm     float64 `json:"length_mm"`
+	MarginMm     float64 `json:"margin_mm"`
+
+	// QuickMm arc length of the quick's end
+	QuickMm  float64 `json:"quick_mm"`
+	RadiusMm float64 `json:"radius_mm"`
+	SliverMm float64 `json:"sliver_mm"`
+	Taper    float64 `json:"taper"`
+
+	// WishedGapMm taken, as profile takes it; the cuts do not depend on it
+	WishedGapMm *float64 `json:"wished_gap_mm,omitempty"`
+}
+
+// CutsResult defines model for CutsResult.
+type CutsResult struct {
+	Schools []SchoolCut `json:"schools"`
+}
+
 // Date defines model for Date.
 type Date = date.Date
 
@@ -213,15 +295,18 @@ type Display struct {
 
 // Dog defines model for Dog.
 type Dog struct {
-	AgeYears        float64  `json:"age_years"`
-	BirthDate       Date     `json:"birth_date"`
-	BirthEstimated  bool     `json:"birth_estimated"`
-	FootCoat        Coat     `json:"foot_coat"`
-	Id              Id       `json:"id"`
-	Nails           []Nail   `json:"nails"`
-	Name            string   `json:"name"`
-	PavementKmWeek  float64  `json:"pavement_km_week"`
-	Rhythm          Rhythm   `json:"rhythm"`
+	AgeYears       float64 `json:"age_years"`
+	BirthDate      Date    `json:"birth_date"`
+	BirthEstimated bool    `json:"birth_estimated"`
+	FootCoat       Coat    `json:"foot_coat"`
+	Id             Id      `json:"id"`
+	Nails          []Nail  `json:"nails"`
+	Name           string  `json:"name"`
+	PavementKmWeek float64 `json:"pavement_km_week"`
+	Rhythm         Rhythm  `json:"rhythm"`
+
+	// School where the cut goes; level, parallel to the floor; square, across the nail's axis; steep, leaning back; sculpted, square and bevelled
+	School          School   `json:"school"`
 	Version         int      `json:"version"`
 	Weights         []Weight `json:"weights"`
 	WishedGapMm     float64  `json:"wished_gap_mm"`
@@ -241,6 +326,9 @@ type DogInput struct {
 	Name           *string  `json:"name,omitempty"`
 	PavementKmWeek *float64 `json:"pavement_km_week,omitempty"`
 	Rhythm         *Rhythm  `json:"rhythm,omitempty"`
+
+	// School where the cut goes; level, parallel to the floor; square, across the nail's axis; steep, leaning back; sculpted, square and bevelled
+	School *School `json:"school,omitempty"`
 
 	// Version of the dog as it was read; needed to change one
 	Version *int     `json:"version,omitempty"`
@@ -342,6 +430,32 @@ type FieldError struct {
 	Value string `json:"value"`
 }
 
+// Forecast defines model for Forecast.
+type Forecast struct {
+	// Bars one number a day of days
+	Bars []ForecastBar `json:"bars"`
+
+	// Dates of every day of the forecast
+	Dates []Date `json:"dates"`
+
+	// Days after today
+	Days []int `json:"days"`
+
+	// TouchInDays until the first nail touches; none when none does
+	TouchInDays *int       `json:"touch_in_days,omitempty"`
+	Touching    []NailCode `json:"touching"`
+}
+
+// ForecastBar defines model for ForecastBar.
+type ForecastBar struct {
+	// Code Paw and digit; LH1b and RH1b are second hind dewclaws
+	Code         NailCode  `json:"code"`
+	LengthMm     []float64 `json:"length_mm"`
+	QuickLongMm  []float64 `json:"quick_long_mm"`
+	QuickMm      []float64 `json:"quick_mm"`
+	QuickShortMm []float64 `json:"quick_short_mm"`
+}
+
 // GapFeeler A household measure of the floor gap
 type GapFeeler struct {
 	Feeler GapFeelerFeeler `json:"feeler"`
@@ -359,6 +473,18 @@ type Id = openapi_types.UUID
 
 // LengthUnit defines model for LengthUnit.
 type LengthUnit = units.Length
+
+// Look What was seen of one nail; what nobody looked at is left out
+type Look struct {
+	// Code Paw and digit; LH1b and RH1b are second hind dewclaws
+	Code     NailCode   `json:"code"`
+	Colour   *Colour    `json:"colour,omitempty"`
+	GapMm    *float64   `json:"gap_mm,omitempty"`
+	LengthMm *float64   `json:"length_mm,omitempty"`
+	PastPad  *bool      `json:"past_pad,omitempty"`
+	Shape    *Shape     `json:"shape,omitempty"`
+	State    *NailState `json:"state,omitempty"`
+}
 
 // Nail defines model for Nail.
 type Nail struct {
@@ -385,13 +511,14 @@ type NailDate struct {
 	// LongQuick it reaches the floor before there is anything to take
 	LongQuick bool `json:"long_quick"`
 
-	// Rule floor, it touches; curl, a dewclaw curls; rhythm, the longest interval is up; worth, only now is there anything to take
+	// Rule pad, it was seen to reach past its pad; floor, it touches; curl, a dewclaw curls; rhythm, the longest interval is up; worth, only now is there anything to take
 	Rule Rule `json:"rule"`
 
 	// Weeks what each rule said, weeks after the sitting; none is never
 	Weeks struct {
 		Curl   *float64 `json:"curl,omitempty"`
 		Floor  *float64 `json:"floor,omitempty"`
+		Pad    *float64 `json:"pad,omitempty"`
 		Rhythm *float64 `json:"rhythm,omitempty"`
 		Worth  *float64 `json:"worth,omitempty"`
 	} `json:"weeks"`
@@ -414,12 +541,15 @@ type Next struct {
 	// Reason the deciding rule in a few words
 	Reason string `json:"reason"`
 
-	// Rule floor, it touches; curl, a dewclaw curls; rhythm, the longest interval is up; worth, only now is there anything to take
+	// Rule pad, it was seen to reach past its pad; floor, it touches; curl, a dewclaw curls; rhythm, the longest interval is up; worth, only now is there anything to take
 	Rule Rule `json:"rule"`
 
 	// Rules what each rule alone would have said
 	Rules []RuleDate `json:"rules"`
 }
+
+// Outline closed
+type Outline = []Point
 
 // Plan defines model for Plan.
 type Plan struct {
@@ -447,6 +577,9 @@ type PlannedNail struct {
 	Risk float64 `json:"risk"`
 	Why  string  `json:"why"`
 }
+
+// Point [x, z] in mm
+type Point = []float64
 
 // Problem defines model for Problem.
 type Problem struct {
@@ -478,10 +611,10 @@ type ProfileResult struct {
 	// GrowthToWishedGapMm none when it never gets there
 	GrowthToWishedGapMm *float64 `json:"growth_to_wished_gap_mm,omitempty"`
 
-	// Outline closed, [x, z] each
-	Outline     [][]float64 `json:"outline"`
-	ReachMm     float64     `json:"reach_mm"`
-	TipAngleDeg float64     `json:"tip_angle_deg"`
+	// Outline closed
+	Outline     Outline `json:"outline"`
+	ReachMm     float64 `json:"reach_mm"`
+	TipAngleDeg float64 `json:"tip_angle_deg"`
 }
 
 // Rank defines model for Rank.
@@ -521,7 +654,7 @@ type Rhythm = due.Rhythm
 // Role who uses the program; unset until the first start is done
 type Role string
 
-// Rule floor, it touches; curl, a dewclaw curls; rhythm, the longest interval is up; worth, only now is there anything to take
+// Rule pad, it was seen to reach past its pad; floor, it touches; curl, a dewclaw curls; rhythm, the longest interval is up; worth, only now is there anything to take
 type Rule = due.Rule
 
 // RuleDate defines model for RuleDate.
@@ -529,8 +662,77 @@ type RuleDate struct {
 	Due   *Date      `json:"due,omitempty"`
 	Nails []NailCode `json:"nails"`
 
-	// Rule floor, it touches; curl, a dewclaw curls; rhythm, the longest interval is up; worth, only now is there anything to take
+	// Rule pad, it was seen to reach past its pad; floor, it touches; curl, a dewclaw curls; rhythm, the longest interval is up; worth, only now is there anything to take
 	Rule Rule `json:"rule"`
+}
+
+// School where the cut goes; level, parallel to the floor; square, across the nail's axis; steep, leaning back; sculpted, square and bevelled
+type School = claw.School
+
+// SchoolCut defines model for SchoolCut.
+type SchoolCut struct {
+	// DaysToFloor at this nail's own rate; only where the nail is known
+	DaysToFloor *int `json:"days_to_floor,omitempty"`
+
+	// GapMm to the floor afterwards
+	GapMm float64 `json:"gap_mm"`
+
+	// GrowthToFloorMm none when it never gets there
+	GrowthToFloorMm *float64 `json:"growth_to_floor_mm,omitempty"`
+
+	// Outline closed
+	Outline Outline `json:"outline"`
+
+	// PlanesDeg angle of each cut to the floor
+	PlanesDeg []float64 `json:"planes_deg"`
+
+	// ReachMm forward of the coat line afterwards
+	ReachMm        float64 `json:"reach_mm"`
+	RemovedAreaMm2 float64 `json:"removed_area_mm2"`
+	RemovedRidgeMm float64 `json:"removed_ridge_mm"`
+
+	// School where the cut goes; level, parallel to the floor; square, across the nail's axis; steep, leaning back; sculpted, square and bevelled
+	School  School `json:"school"`
+	Slivers int    `json:"slivers"`
+}
+
+// Section defines model for Section.
+type Section struct {
+	// Bar One nail of the rank, read on one day
+	Bar Bar `json:"bar"`
+
+	// Centre [x, z] in mm
+	Centre Point `json:"centre"`
+
+	// DaysToFloor none when it never gets there
+	DaysToFloor *int `json:"days_to_floor,omitempty"`
+
+	// Groove [x, z] in mm
+	Groove Point `json:"groove"`
+
+	// Hook [x, z] in mm
+	Hook     Point   `json:"hook"`
+	MarginMm float64 `json:"margin_mm"`
+
+	// Outline closed
+	Outline Outline `json:"outline"`
+
+	// Quick closed
+	Quick Outline `json:"quick"`
+
+	// QuickLong closed
+	QuickLong Outline `json:"quick_long"`
+
+	// QuickShort closed
+	QuickShort Outline     `json:"quick_short"`
+	ReachMm    float64     `json:"reach_mm"`
+	Schools    []SchoolCut `json:"schools"`
+
+	// SliverMm the thickness that slivers are counted in
+	SliverMm float64 `json:"sliver_mm"`
+
+	// TurnDegDay how far growth turns the nail about the centre in a day
+	TurnDegDay float64 `json:"turn_deg_day"`
 }
 
 // Settings defines model for Settings.
@@ -588,6 +790,18 @@ type SizeClass struct {
 // Source defines model for Source.
 type Source = dog.Source
 
+// StandInMove defines model for StandInMove.
+type StandInMove struct {
+	// JawMm how far the jaw stands open
+	JawMm float64 `json:"jaw_mm"`
+
+	// Sends what the button sends; garbage, half and nothing are for trying out a bad link
+	Sends StandInMoveSends `json:"sends"`
+}
+
+// StandInMoveSends what the button sends; garbage, half and nothing are for trying out a bad link
+type StandInMoveSends string
+
 // Tool defines model for Tool.
 type Tool = dog.Tool
 
@@ -609,17 +823,32 @@ type WeightUnit = units.Weight
 // DogId defines model for DogId.
 type DogId = Id
 
+// GetSectionParams defines parameters for GetSection.
+type GetSectionParams struct {
+	// MarginMm spare to leave; the user's own when not given
+	MarginMm *float64 `form:"margin_mm,omitempty" json:"margin_mm,omitempty"`
+}
+
+// CalcCutsJSONRequestBody defines body for CalcCuts for application/json ContentType.
+type CalcCutsJSONRequestBody = CutsRequest
+
 // CalcDueJSONRequestBody defines body for CalcDue for application/json ContentType.
 type CalcDueJSONRequestBody = DueRequest
 
 // CalcProfileJSONRequestBody defines body for CalcProfile for application/json ContentType.
 type CalcProfileJSONRequestBody = ProfileRequest
 
+// MoveStandInJSONRequestBody defines body for MoveStandIn for application/json ContentType.
+type MoveStandInJSONRequestBody = StandInMove
+
 // CreateDogJSONRequestBody defines body for CreateDog for application/json ContentType.
 type CreateDogJSONRequestBody = DogInput
 
 // ChangeDogJSONRequestBody defines body for ChangeDog for application/json ContentType.
 type ChangeDogJSONRequestBody = DogInput
+
+// RecordCheckJSONRequestBody defines body for RecordCheck for application/json ContentType.
+type RecordCheckJSONRequestBody = CheckInput
 
 // RecordSittingJSONRequestBody defines body for RecordSitting for application/json ContentType.
 type RecordSittingJSONRequestBody = SittingInput
@@ -629,12 +858,21 @@ type PutSettingsJSONRequestBody = Choices
 
 // ServerInterface represents all server handlers.
 type ServerInterface interface {
+	// CalcCuts What each school of cut takes off one nail and gains
+	// (POST /api/calc/cuts)
+	CalcCuts(c *gin.Context)
 	// CalcDue The next date from the nails as a sitting left them (worked example in docs/due-example.md)
 	// (POST /api/calc/due)
 	CalcDue(c *gin.Context)
 	// CalcProfile The side view of one nail
 	// (POST /api/calc/profile)
 	CalcProfile(c *gin.Context)
+	// StreamReadings What the caliper sends, as server-sent events; each event's data is a CaliperReading
+	// (GET /api/caliper/readings)
+	StreamReadings(c *gin.Context)
+	// MoveStandIn Move the simulated caliper that ships with the program, and press its button
+	// (POST /api/caliper/stand-in)
+	MoveStandIn(c *gin.Context)
 	// CreateDog Add a dog; name, age and one weight are enough
 	// (POST /api/dogs)
 	CreateDog(c *gin.Context)
@@ -644,6 +882,15 @@ type ServerInterface interface {
 	// ChangeDog Change what is given of a dog; refused with 409 when another change came first
 	// (PATCH /api/dogs/{dog_id})
 	ChangeDog(c *gin.Context, dogId DogId)
+	// RecordCheck Record a walk-round of the feet; sending the same id again changes nothing
+	// (POST /api/dogs/{dog_id}/checks)
+	RecordCheck(c *gin.Context, dogId DogId)
+	// GetForecast How the nails grow from today on, in steps to draw between
+	// (GET /api/dogs/{dog_id}/forecast)
+	GetForecast(c *gin.Context, dogId DogId)
+	// GetSection One nail in side view today, with what each school of cut would do to it
+	// (GET /api/dogs/{dog_id}/nails/{code})
+	GetSection(c *gin.Context, dogId DogId, code NailCode, params GetSectionParams)
 	// GetPlan Today's routine trim, nail by nail
 	// (GET /api/dogs/{dog_id}/plan)
 	GetPlan(c *gin.Context, dogId DogId)
@@ -673,6 +920,19 @@ type ServerInterfaceWrapper struct {
 
 type MiddlewareFunc func(c *gin.Context)
 
+// CalcCuts operation middleware
+func (siw *ServerInterfaceWrapper) CalcCuts(c *gin.Context) {
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.CalcCuts(c)
+}
+
 // CalcDue operation middleware
 func (siw *ServerInterfaceWrapper) CalcDue(c *gin.Context) {
 
@@ -697,6 +957,32 @@ func (siw *ServerInterfaceWrapper) CalcProfile(c *gin.Context) {
 	}
 
 	siw.Handler.CalcProfile(c)
+}
+
+// StreamReadings operation middleware
+func (siw *ServerInterfaceWrapper) StreamReadings(c *gin.Context) {
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.StreamReadings(c)
+}
+
+// MoveStandIn operation middleware
+func (siw *ServerInterfaceWrapper) MoveStandIn(c *gin.Context) {
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.MoveStandIn(c)
 }
 
 // CreateDog operation middleware
@@ -760,6 +1046,101 @@ func (siw *ServerInterfaceWrapper) ChangeDog(c *gin.Context) {
 	}
 
 	siw.Handler.ChangeDog(c, dogId)
+}
+
+// RecordCheck operation middleware
+func (siw *ServerInterfaceWrapper) RecordCheck(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "dog_id" -------------
+	var dogId DogId
+
+	err = runtime.BindStyledParameterWithOptions("simple", "dog_id", c.Param("dog_id"), &dogId, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "uuid", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter dog_id: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.RecordCheck(c, dogId)
+}
+
+// GetForecast operation middleware
+func (siw *ServerInterfaceWrapper) GetForecast(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "dog_id" -------------
+	var dogId DogId
+
+	err = runtime.BindStyledParameterWithOptions("simple", "dog_id", c.Param("dog_id"), &dogId, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "uuid", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter dog_id: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.GetForecast(c, dogId)
+}
+
+// GetSection operation middleware
+func (siw *ServerInterfaceWrapper) GetSection(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "dog_id" -------------
+	var dogId DogId
+
+	err = runtime.BindStyledParameterWithOptions("simple", "dog_id", c.Param("dog_id"), &dogId, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "uuid", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter dog_id: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	// ------------- Path parameter "code" -------------
+	var code NailCode
+
+	err = runtime.BindStyledParameterWithOptions("simple", "code", c.Param("code"), &code, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter code: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	// Parameter object where we will unmarshal all parameters from the context
+	var params GetSectionParams
+
+	// ------------- Optional query parameter "margin_mm" -------------
+
+	err = runtime.BindQueryParameterWithOptions("form", true, false, "margin_mm", c.Request.URL.Query(), &params.MarginMm, runtime.BindQueryParameterOptions{Type: "number", Format: ""})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter margin_mm: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.GetSection(c, dogId, code, params)
 }
 
 // GetPlan operation middleware
@@ -921,6 +1302,12 @@ func RegisterHandlersWithOptions(router gin.IRouter, si ServerInterface, options
 	router.GET(options.BaseURL+"/api/dogs/:dog_id/plan", wrapper.GetPlan)
 	router.POST(options.BaseURL+"/api/dogs/:dog_id/sittings", wrapper.RecordSitting)
 	router.DELETE(options.BaseURL+"/api/dogs/:dog_id/sittings/:sitting_id", wrapper.WithdrawSitting)
+	router.POST(options.BaseURL+"/api/dogs/:dog_id/checks", wrapper.RecordCheck)
+	router.GET(options.BaseURL+"/api/dogs/:dog_id/forecast", wrapper.GetForecast)
+	router.GET(options.BaseURL+"/api/dogs/:dog_id/nails/:code", wrapper.GetSection)
+	router.GET(options.BaseURL+"/api/caliper/readings", wrapper.StreamReadings)
+	router.POST(options.BaseURL+"/api/caliper/stand-in", wrapper.MoveStandIn)
+	router.POST(options.BaseURL+"/api/calc/cuts", wrapper.CalcCuts)
 	router.POST(options.BaseURL+"/api/calc/profile", wrapper.CalcProfile)
 	router.POST(options.BaseURL+"/api/calc/due", wrapper.CalcDue)
 }
@@ -928,6 +1315,45 @@ func RegisterHandlersWithOptions(router gin.IRouter, si ServerInterface, options
 type ProblemApplicationProblemPlusJSONResponse Problem
 
 type SettingsJSONResponse Settings
+
+type CalcCutsRequestObject struct {
+	Body *CalcCutsJSONRequestBody
+}
+
+type CalcCutsResponseObject interface {
+	VisitCalcCutsResponse(w http.ResponseWriter) error
+}
+
+type CalcCuts200JSONResponse CutsResult
+
+func (response CalcCuts200JSONResponse) VisitCalcCutsResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/json")
+	w.WriteHeader(200)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type CalcCutsdefaultApplicationProblemPlusJSONResponse struct {
+	Body       Problem
+	StatusCode int
+}
+
+func (response CalcCutsdefaultApplicationProblemPlusJSONResponse) VisitCalcCutsResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response.Body); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/problem+json")
+	w.WriteHeader(response.StatusCode)
+	_, err := buf.WriteTo(w)
+	return err
+}
 
 type CalcDueRequestObject struct {
 	Body *CalcDueJSONRequestBody
@@ -996,6 +1422,106 @@ type CalcProfiledefaultApplicationProblemPlusJSONResponse struct {
 }
 
 func (response CalcProfiledefaultApplicationProblemPlusJSONResponse) VisitCalcProfileResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response.Body); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/problem+json")
+	w.WriteHeader(response.StatusCode)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type StreamReadingsRequestObject struct {
+}
+
+type StreamReadingsResponseObject interface {
+	VisitStreamReadingsResponse(w http.ResponseWriter) error
+}
+
+type StreamReadings200TexteventStreamResponse struct {
+	Body          io.Reader
+	ContentLength int64
+}
+
+func (response StreamReadings200TexteventStreamResponse) VisitStreamReadingsResponse(w http.ResponseWriter) error {
+
+	w.Header().Set("Content-Type", "text/event-stream")
+	if response.ContentLength != 0 {
+		w.Header().Set("Content-Length", fmt.Sprint(response.ContentLength))
+	}
+	w.WriteHeader(200)
+
+	if closer, ok := response.Body.(io.ReadCloser); ok {
+		defer closer.Close()
+	}
+	flusher, ok := w.(http.Flusher)
+	if !ok {
+		// If w doesn't support flushing, fall back to io.Copy.
+		_, err := io.Copy(w, response.Body)
+		return err
+	}
+	// text/event-stream messages are typically small; use a
+	// modest buffer and flush after each chunk so clients see
+	// events immediately instead of waiting on OS buffering.
+	buf := make([]byte, 4096)
+	for {
+		n, err := response.Body.Read(buf)
+		if n > 0 {
+			if _, writeErr := w.Write(buf[:n]); writeErr != nil {
+				return writeErr
+			}
+			flusher.Flush()
+		}
+		if err != nil {
+			if err == io.EOF {
+				return nil
+			}
+			return err
+		}
+	}
+}
+
+type StreamReadingsdefaultApplicationProblemPlusJSONResponse struct {
+	Body       Problem
+	StatusCode int
+}
+
+func (response StreamReadingsdefaultApplicationProblemPlusJSONResponse) VisitStreamReadingsResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response.Body); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/problem+json")
+	w.WriteHeader(response.StatusCode)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type MoveStandInRequestObject struct {
+	Body *MoveStandInJSONRequestBody
+}
+
+type MoveStandInResponseObject interface {
+	VisitMoveStandInResponse(w http.ResponseWriter) error
+}
+
+type MoveStandIn204Response struct {
+}
+
+func (response MoveStandIn204Response) VisitMoveStandInResponse(w http.ResponseWriter) error {
+	w.WriteHeader(204)
+	return nil
+}
+
+type MoveStandIndefaultApplicationProblemPlusJSONResponse struct {
+	Body       Problem
+	StatusCode int
+}
+
+func (response MoveStandIndefaultApplicationProblemPlusJSONResponse) VisitMoveStandInResponse(w http.ResponseWriter) error {
 
 	var buf bytes.Buffer
 	if err := json.NewEncoder(&buf).Encode(response.Body); err != nil {
@@ -1114,6 +1640,126 @@ type ChangeDogdefaultApplicationProblemPlusJSONResponse struct {
 }
 
 func (response ChangeDogdefaultApplicationProblemPlusJSONResponse) VisitChangeDogResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response.Body); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/problem+json")
+	w.WriteHeader(response.StatusCode)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type RecordCheckRequestObject struct {
+	DogId DogId `json:"dog_id"`
+	Body  *RecordCheckJSONRequestBody
+}
+
+type RecordCheckResponseObject interface {
+	VisitRecordCheckResponse(w http.ResponseWriter) error
+}
+
+type RecordCheck201JSONResponse DogView
+
+func (response RecordCheck201JSONResponse) VisitRecordCheckResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/json")
+	w.WriteHeader(201)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type RecordCheckdefaultApplicationProblemPlusJSONResponse struct {
+	Body       Problem
+	StatusCode int
+}
+
+func (response RecordCheckdefaultApplicationProblemPlusJSONResponse) VisitRecordCheckResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response.Body); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/problem+json")
+	w.WriteHeader(response.StatusCode)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type GetForecastRequestObject struct {
+	DogId DogId `json:"dog_id"`
+}
+
+type GetForecastResponseObject interface {
+	VisitGetForecastResponse(w http.ResponseWriter) error
+}
+
+type GetForecast200JSONResponse Forecast
+
+func (response GetForecast200JSONResponse) VisitGetForecastResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/json")
+	w.WriteHeader(200)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type GetForecastdefaultApplicationProblemPlusJSONResponse struct {
+	Body       Problem
+	StatusCode int
+}
+
+func (response GetForecastdefaultApplicationProblemPlusJSONResponse) VisitGetForecastResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response.Body); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/problem+json")
+	w.WriteHeader(response.StatusCode)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type GetSectionRequestObject struct {
+	DogId  DogId    `json:"dog_id"`
+	Code   NailCode `json:"code"`
+	Params GetSectionParams
+}
+
+type GetSectionResponseObject interface {
+	VisitGetSectionResponse(w http.ResponseWriter) error
+}
+
+type GetSection200JSONResponse Section
+
+func (response GetSection200JSONResponse) VisitGetSectionResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/json")
+	w.WriteHeader(200)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type GetSectiondefaultApplicationProblemPlusJSONResponse struct {
+	Body       Problem
+	StatusCode int
+}
+
+func (response GetSectiondefaultApplicationProblemPlusJSONResponse) VisitGetSectionResponse(w http.ResponseWriter) error {
 
 	var buf bytes.Buffer
 	if err := json.NewEncoder(&buf).Encode(response.Body); err != nil {
@@ -1361,12 +2007,21 @@ func (response PutSettingsdefaultApplicationProblemPlusJSONResponse) VisitPutSet
 
 // StrictServerInterface represents all server handlers.
 type StrictServerInterface interface {
+	// CalcCuts What each school of cut takes off one nail and gains
+	// (POST /api/calc/cuts)
+	CalcCuts(ctx context.Context, request CalcCutsRequestObject) (CalcCutsResponseObject, error)
 	// CalcDue The next date from the nails as a sitting left them (worked example in docs/due-example.md)
 	// (POST /api/calc/due)
 	CalcDue(ctx context.Context, request CalcDueRequestObject) (CalcDueResponseObject, error)
 	// CalcProfile The side view of one nail
 	// (POST /api/calc/profile)
 	CalcProfile(ctx context.Context, request CalcProfileRequestObject) (CalcProfileResponseObject, error)
+	// StreamReadings What the caliper sends, as server-sent events; each event's data is a CaliperReading
+	// (GET /api/caliper/readings)
+	StreamReadings(ctx context.Context, request StreamReadingsRequestObject) (StreamReadingsResponseObject, error)
+	// MoveStandIn Move the simulated caliper that ships with the program, and press its button
+	// (POST /api/caliper/stand-in)
+	MoveStandIn(ctx context.Context, request MoveStandInRequestObject) (MoveStandInResponseObject, error)
 	// CreateDog Add a dog; name, age and one weight are enough
 	// (POST /api/dogs)
 	CreateDog(ctx context.Context, request CreateDogRequestObject) (CreateDogResponseObject, error)
@@ -1376,6 +2031,15 @@ type StrictServerInterface interface {
 	// ChangeDog Change what is given of a dog; refused with 409 when another change came first
 	// (PATCH /api/dogs/{dog_id})
 	ChangeDog(ctx context.Context, request ChangeDogRequestObject) (ChangeDogResponseObject, error)
+	// RecordCheck Record a walk-round of the feet; sending the same id again changes nothing
+	// (POST /api/dogs/{dog_id}/checks)
+	RecordCheck(ctx context.Context, request RecordCheckRequestObject) (RecordCheckResponseObject, error)
+	// GetForecast How the nails grow from today on, in steps to draw between
+	// (GET /api/dogs/{dog_id}/forecast)
+	GetForecast(ctx context.Context, request GetForecastRequestObject) (GetForecastResponseObject, error)
+	// GetSection One nail in side view today, with what each school of cut would do to it
+	// (GET /api/dogs/{dog_id}/nails/{code})
+	GetSection(ctx context.Context, request GetSectionRequestObject) (GetSectionResponseObject, error)
 	// GetPlan Today's routine trim, nail by nail
 	// (GET /api/dogs/{dog_id}/plan)
 	GetPlan(ctx context.Context, request GetPlanRequestObject) (GetPlanResponseObject, error)
@@ -1451,6 +2115,48 @@ type strictHandler struct {
 	ssi         StrictServerInterface
 	middlewares []StrictMiddlewareFunc
 	options     StrictGinServerOptions
+}
+
+// CalcCuts operation middleware
+func (sh *strictHandler) CalcCuts(ctx *gin.Context) {
+	var request CalcCutsRequestObject
+
+	var body CalcCutsJSONRequestBody
+	var err error
+	// A request validator built on kin-openapi's openapi3filter with
+	// KeepValidatedValue leaves the value it validated on the body. Bind
+	// that value, matching member names exactly, so the handler receives
+	// what was validated instead of a second, case-insensitive decode.
+	if vb, ok := ctx.Request.Body.(interface{ ValidatedValue() any }); !ok || runtime.BindJSONValue(vb.ValidatedValue(), &body) != nil {
+		err = ctx.ShouldBindJSON(&body)
+	} else if binding.Validator != nil {
+		// ShouldBindJSON runs the struct validator after decoding; keep that.
+		err = binding.Validator.ValidateStruct(&body)
+	}
+	if err != nil {
+		sh.options.RequestErrorHandlerFunc(ctx, err)
+		return
+	}
+	request.Body = &body
+
+	handler := func(ctx *gin.Context, request interface{}) (interface{}, error) {
+		return sh.ssi.CalcCuts(ctx, request.(CalcCutsRequestObject))
+	}
+	for _, middleware := range sh.middlewares {
+		handler = middleware(handler, "CalcCuts")
+	}
+
+	response, err := handler(ctx, request)
+
+	if err != nil {
+		sh.options.HandlerErrorFunc(ctx, err)
+	} else if validResponse, ok := response.(CalcCutsResponseObject); ok {
+		if err := validResponse.VisitCalcCutsResponse(ctx.Writer); err != nil {
+			sh.options.ResponseErrorHandlerFunc(ctx, err)
+		}
+	} else if response != nil {
+		sh.options.ResponseErrorHandlerFunc(ctx, fmt.Errorf("unexpected response type: %T", response))
+	}
 }
 
 // CalcDue operation middleware
@@ -1530,6 +2236,72 @@ func (sh *strictHandler) CalcProfile(ctx *gin.Context) {
 		sh.options.HandlerErrorFunc(ctx, err)
 	} else if validResponse, ok := response.(CalcProfileResponseObject); ok {
 		if err := validResponse.VisitCalcProfileResponse(ctx.Writer); err != nil {
+			sh.options.ResponseErrorHandlerFunc(ctx, err)
+		}
+	} else if response != nil {
+		sh.options.ResponseErrorHandlerFunc(ctx, fmt.Errorf("unexpected response type: %T", response))
+	}
+}
+
+// StreamReadings operation middleware
+func (sh *strictHandler) StreamReadings(ctx *gin.Context) {
+	var request StreamReadingsRequestObject
+
+	handler := func(ctx *gin.Context, request interface{}) (interface{}, error) {
+		return sh.ssi.StreamReadings(ctx, request.(StreamReadingsRequestObject))
+	}
+	for _, middleware := range sh.middlewares {
+		handler = middleware(handler, "StreamReadings")
+	}
+
+	response, err := handler(ctx, request)
+
+	if err != nil {
+		sh.options.HandlerErrorFunc(ctx, err)
+	} else if validResponse, ok := response.(StreamReadingsResponseObject); ok {
+		if err := validResponse.VisitStreamReadingsResponse(ctx.Writer); err != nil {
+			sh.options.ResponseErrorHandlerFunc(ctx, err)
+		}
+	} else if response != nil {
+		sh.options.ResponseErrorHandlerFunc(ctx, fmt.Errorf("unexpected response type: %T", response))
+	}
+}
+
+// MoveStandIn operation middleware
+func (sh *strictHandler) MoveStandIn(ctx *gin.Context) {
+	var request MoveStandInRequestObject
+
+	var body MoveStandInJSONRequestBody
+	var err error
+	// A request validator built on kin-openapi's openapi3filter with
+	// KeepValidatedValue leaves the value it validated on the body. Bind
+	// that value, matching member names exactly, so the handler receives
+	// what was validated instead of a second, case-insensitive decode.
+	if vb, ok := ctx.Request.Body.(interface{ ValidatedValue() any }); !ok || runtime.BindJSONValue(vb.ValidatedValue(), &body) != nil {
+		err = ctx.ShouldBindJSON(&body)
+	} else if binding.Validator != nil {
+		// ShouldBindJSON runs the struct validator after decoding; keep that.
+		err = binding.Validator.ValidateStruct(&body)
+	}
+	if err != nil {
+		sh.options.RequestErrorHandlerFunc(ctx, err)
+		return
+	}
+	request.Body = &body
+
+	handler := func(ctx *gin.Context, request interface{}) (interface{}, error) {
+		return sh.ssi.MoveStandIn(ctx, request.(MoveStandInRequestObject))
+	}
+	for _, middleware := range sh.middlewares {
+		handler = middleware(handler, "MoveStandIn")
+	}
+
+	response, err := handler(ctx, request)
+
+	if err != nil {
+		sh.options.HandlerErrorFunc(ctx, err)
+	} else if validResponse, ok := response.(MoveStandInResponseObject); ok {
+		if err := validResponse.VisitMoveStandInResponse(ctx.Writer); err != nil {
 			sh.options.ResponseErrorHandlerFunc(ctx, err)
 		}
 	} else if response != nil {
@@ -1642,6 +2414,104 @@ func (sh *strictHandler) ChangeDog(ctx *gin.Context, dogId DogId) {
 		sh.options.HandlerErrorFunc(ctx, err)
 	} else if validResponse, ok := response.(ChangeDogResponseObject); ok {
 		if err := validResponse.VisitChangeDogResponse(ctx.Writer); err != nil {
+			sh.options.ResponseErrorHandlerFunc(ctx, err)
+		}
+	} else if response != nil {
+		sh.options.ResponseErrorHandlerFunc(ctx, fmt.Errorf("unexpected response type: %T", response))
+	}
+}
+
+// RecordCheck operation middleware
+func (sh *strictHandler) RecordCheck(ctx *gin.Context, dogId DogId) {
+	var request RecordCheckRequestObject
+
+	request.DogId = dogId
+
+	var body RecordCheckJSONRequestBody
+	var err error
+	// A request validator built on kin-openapi's openapi3filter with
+	// KeepValidatedValue leaves the value it validated on the body. Bind
+	// that value, matching member names exactly, so the handler receives
+	// what was validated instead of a second, case-insensitive decode.
+	if vb, ok := ctx.Request.Body.(interface{ ValidatedValue() any }); !ok || runtime.BindJSONValue(vb.ValidatedValue(), &body) != nil {
+		err = ctx.ShouldBindJSON(&body)
+	} else if binding.Validator != nil {
+		// ShouldBindJSON runs the struct validator after decoding; keep that.
+		err = binding.Validator.ValidateStruct(&body)
+	}
+	if err != nil {
+		sh.options.RequestErrorHandlerFunc(ctx, err)
+		return
+	}
+	request.Body = &body
+
+	handler := func(ctx *gin.Context, request interface{}) (interface{}, error) {
+		return sh.ssi.RecordCheck(ctx, request.(RecordCheckRequestObject))
+	}
+	for _, middleware := range sh.middlewares {
+		handler = middleware(handler, "RecordCheck")
+	}
+
+	response, err := handler(ctx, request)
+
+	if err != nil {
+		sh.options.HandlerErrorFunc(ctx, err)
+	} else if validResponse, ok := response.(RecordCheckResponseObject); ok {
+		if err := validResponse.VisitRecordCheckResponse(ctx.Writer); err != nil {
+			sh.options.ResponseErrorHandlerFunc(ctx, err)
+		}
+	} else if response != nil {
+		sh.options.ResponseErrorHandlerFunc(ctx, fmt.Errorf("unexpected response type: %T", response))
+	}
+}
+
+// GetForecast operation middleware
+func (sh *strictHandler) GetForecast(ctx *gin.Context, dogId DogId) {
+	var request GetForecastRequestObject
+
+	request.DogId = dogId
+
+	handler := func(ctx *gin.Context, request interface{}) (interface{}, error) {
+		return sh.ssi.GetForecast(ctx, request.(GetForecastRequestObject))
+	}
+	for _, middleware := range sh.middlewares {
+		handler = middleware(handler, "GetForecast")
+	}
+
+	response, err := handler(ctx, request)
+
+	if err != nil {
+		sh.options.HandlerErrorFunc(ctx, err)
+	} else if validResponse, ok := response.(GetForecastResponseObject); ok {
+		if err := validResponse.VisitGetForecastResponse(ctx.Writer); err != nil {
+			sh.options.ResponseErrorHandlerFunc(ctx, err)
+		}
+	} else if response != nil {
+		sh.options.ResponseErrorHandlerFunc(ctx, fmt.Errorf("unexpected response type: %T", response))
+	}
+}
+
+// GetSection operation middleware
+func (sh *strictHandler) GetSection(ctx *gin.Context, dogId DogId, code NailCode, params GetSectionParams) {
+	var request GetSectionRequestObject
+
+	request.DogId = dogId
+	request.Code = code
+	request.Params = params
+
+	handler := func(ctx *gin.Context, request interface{}) (interface{}, error) {
+		return sh.ssi.GetSection(ctx, request.(GetSectionRequestObject))
+	}
+	for _, middleware := range sh.middlewares {
+		handler = middleware(handler, "GetSection")
+	}
+
+	response, err := handler(ctx, request)
+
+	if err != nil {
+		sh.options.HandlerErrorFunc(ctx, err)
+	} else if validResponse, ok := response.(GetSectionResponseObject); ok {
+		if err := validResponse.VisitGetSectionResponse(ctx.Writer); err != nil {
 			sh.options.ResponseErrorHandlerFunc(ctx, err)
 		}
 	} else if response != nil {
@@ -1841,84 +2711,109 @@ func (sh *strictHandler) PutSettings(ctx *gin.Context) {
 // const string: with thousands of chunks the chained `+` fold is several
 // times slower for the Go compiler than parsing a slice literal.
 var swaggerSpec = []string{
-	"1Dzbctw2lr+C4u5WZmoZSXac2or0NLHHsWu8sy7Zu37IprrQxGkSIxBgAFCtjkv/voUDgJcm2M3WJZt5",
-	"kdRqEDg49yu/ZoWqGyVBWpNdfs0aqmkNFjR+eqPK98z9wWV2mTXUVlmeSVpDdpkxVa44y/JMw68t18Cy",
-	"S6tbyDNTVFBT99S/athkl9m/nPdnnPtvzfl7lt3f37unTaOkATzvo1ZrAbX7s1DSgrTuT9o0ghfUciXP",
-	"G7/i3/9hlHTfLTss7osnMjCF5o3bLrvMvlTUEm7IVitZ5mS9IxsOgpE/Xb99TX549f1//Dm7z7NPYC2X",
-	"pTkA2WkQdRsmQPpcATH99xGjePiPVLtf4wf+SwKRlAuiNsRWQDSVNznRQBlRkigJhNFdlmeNVg1oyyHc",
-	"g8ExMP9OuXjt1t3nWaGEavWxJ177VW59qwWXpXvA7hrHMmulBFDpvixpc2ynvxrLa2rx7FKr9ugDP+Gi",
-	"+zwTIEtbnbK/BLuq69UW4GYAr2zrNeBdlFxthFI6fZlfW17crISS5aqup+RxJDG0BrLltkICmYZqINTi",
-	"B6G2BKSTpMmxfuPUnv6KkeC4bn4DUyltHwJaxcvKwebO4dY4xiohdY5hB9FnKtoc5bVPuMitdiCcQj1j",
-	"3R8LWPmTDU9Y5emZREqp1dZWRMDGklZaLgi3xKq2qMBcEenkaVuBdP+VcAuaMAUmhRWrmuQBDBpPO4fT",
-	"QlFLBJdA1uBYIQrwN4ZY1eA3yb01r2tgx279Jl641XLFoJwCE1jI8iYAUCnNf1PSUjE9936o7n/2KiRK",
-	"Z6RDpyki3TtEDBh6wpr7UtRJceSHsZCOWG5wvYGo9hrol+4eav0PKKxDyGvaegR83VOLN1wexWp4+G9u",
-	"6X2ebZVmZsD4xmp37D62cOe4+gBMfwsQjOl066wyl1RzKnMilZfQ1oD+xpCt0jdXaANyYukNkMJJMQo1",
-	"xX9fkUaDw2NO1rBRGoixVDsTk+UZyLZ2AA6PQEPPBVoNfHAAcbhfnt19W6pvwz+ZKs+GFxh8+y2vG6Wt",
-	"9y+cYs42mq/XYM+5tKAlFeeF0nDOlEfa60rxwlODMsbdllR8HFBpQ4WBfXvm+WXVSm6P0e8DLv1vt/I+",
-	"z2qqSy6Tkuq1oXU+AiVO5IgAeguGcEk2Wkl7VANrJY6qpmu3xvER8LKyi27wBZfGGzjyc1miNDC6M8ef",
-	"Duv2WRShzUeoHIM1xFbi3CRXK4rXiVyGIu8OUSPRnGcq9/xjuKnzWyIErbyRautYnFHtqCbcBd3d+B2w",
-	"YzA5sTh7HVXcyWChVDm43gSjtVG6dhjKmNeeB/FBLZy98etORwjaAncyN42guym7v3P2RxFTqS2hxFil",
-	"gRHPy1ekboXljdg5H7kBvfJf50SrVjL3GIOC11SYiafZfdGrSAdZ6SWk3yvtO+zqtRLHtWtYN9ov749O",
-	"ceYbVU71Py1htQOqTRKaNde2WrEF/ka0vP4JCO4KS3uQG6XsqgiCcti9pgg6Z0sCLK/D8SbcQm2W+Ejo",
-	"LXgAqdZ053epIUGBPGvoLdQg7ermgPenq52t6qNK0K+6z7Nb0CaY5im3eGW0/EpeUaYuteWmArYqaXTS",
-	"JoA/mVrFODleK6BzxEtTNskHjNjfesgpCex3uE7Avn/hyBszgvFeNq090QKPRGesWehatZY4vaIEc54z",
-	"d+4to7srwqWxGKpuyAgjf1jZ62RqGkvhV8FfQMcB0HM9Sfhqevfer3/16g8kismogamSUOPouaUGMw5X",
-	"RAIwQINQVC5eJGoYwTyJKPcoenFxcbFAtMfAY3xAStq4OHdb8aIKHMlauCIXmA4KAd5WtYL54C/Fko/S",
-	"ECmx+x8O26lNKrxfvRxVMbpJqD3mjd5B8VGlT4rcHZWJv7s1Ye2Ky1VEwpTaLqY9ynhujbP5vE+37eU9",
-	"qAVjyYZrY5cK1ie/26e2rqneTXGyp6wdggK4eY/5AVBJjdnCB27slHRMlcvJ9qaFa7VNUQ115VK157gx",
-	"gTtEGnEUilGL4XcEFxNaAWVLEdolFQ6h0UMcgck9ImZQh6rvNFuzpgZWVJYCYlpjIpynJjgxLTPnC8zp",
-	"EqsQk16l0I0FHTCLzHKFgTpmYjfue8JgWwi6TemSEHTNnH8sQ6kp462Ze/pYfs6FucnrVUpLnwlLRrzT",
-	"GydzVbQBnfawjvhg6XxTj6l8nw+GiBhQNMLQ0THhDc1nlzr0zLDvNfzagjnVWxLU2FXE2kKJe0Cq4oq8",
-	"8NbMcWLJb0GmSHRanBBF9qi3cqq/EVINN+Xz+uMj1B9xmjuIDjrMXnEnDLdcbalP5yx2AqM+2kfmU3oB",
-	"fq92saqP6w/b+FATXBSZsnaxG89aGJ475nuftL7wPC5GocMAslm3+RS3RAM1o7i038ZYKlkQ5JhmisAM",
-	"DKFTXtSiImqlAZDTZFPCHfF11hA1BiAGR6aclY7xUtza1U4myPxLyPb41DG3htScMQHkhwvyb4RK5tCs",
-	"wXnGBa3BWYR6ku6peDlrxoTazn01Z7pUq4vjxSO/ah95vpDgz8w7wLpNU8h5y0Gwv2rti33jm8FdA8U4",
-	"kOxZAOvGicjXxYPckEJJq2lhyVZzCy5muvTh4s8vfznrrNBk11sqWjie/fKHx+V5D2nqij/R5i2AAJ1i",
-	"gEq1BioXpddATashGvwuapoQfNNtFlk/VMswR+HtbkF1IrM6cqwO2/5wSPdA8mKxTBzh2CiMvysu2cpz",
-	"cvykWi+G0SFbkvT9KdS5Hp7z9d0UXca3bTlLEX1QnxhcBhmEy2OgtpJbc/YhVs9OBhafR2gf4JY/d1PB",
-	"iZXkEwvDaXdzpqyZYsDuahPB+ki3qD8ZL7m9Ih/evVjj52v8QwMxUCjJiGPOGCWYQW3uw9vvszz78PYV",
-	"/vwOf77Eny+yPLsOP1/iz+/w5yv8iU+98z/x2Xf47Dt89t2Ltf/llsafa/yFO+Haa3zu+t33CwsjDB4l",
-	"Ig6FsTQy70yNkdtlb4iSYjcNSrxbvFFCqK3BLyTc2XFiapARPNk5OjXQXO76YDncFxdTt9ZAnZ4d6OdQ",
-	"3bXeTBtC5c5WiAKFleHkhXW7oEjZikPJha3DsIOGuM2IoZzlMbeQioolQof9E9POpFaLpC+w34OTSmym",
-	"ogbfDDS1L3vymxZ/hga144mArT6xMSDREb+r1zTDcqhqsVpuGoH1Vau0XCRpn+wD64C9qIUEXyrZuJz7",
-	"T+BmoFrwECkv4v6kkyoVCYEaYXRHBN0RLonldZq5Ty+BzQVgDeiVDDZx8WbpZNkwmJiWERgU3Ln2Xpa4",
-	"JJRsYEt850jCXzhFft3a4/JLBbY5Yfa7ordeoJfmB91Ri3KEXrQ6rshjyDQVNk/EQfTjrzGgSUrgPgoq",
-	"nz2bvjq5FrunxiXqRqUZ6GEH5zeGrH31bxGQ7q4S2Mkl3JPy8oLfQrppzrFLa1oqSNHadDPcCRlsq3zJ",
-	"/9Daz27NsWg5Bt8hQo5sNIiU8ajh1eYYKSJ3yk+n+rytjYnajrJTdO2rC24SLkBRUVmErJ/jm0ZQOXIK",
-	"ZvuSttXueFQZLGAE2D8VYEmiqe/f3u8AsQF1E/4DF2ovl8VBeJ7AknPV25nklOVWpEXA/+MYMvDbuE13",
-	"VB7v1t1kBjEbLh6YKF5Q6lhYujix5nC4pvBkWf1nSOcfpIFpRcrtUdSuBJewqnzKdw6b2B28OthBnOgR",
-	"LsGarh/gwKZHStcn76xaiy3EU9UhlAGWk5/vcvLbL2j6h6ZmXjP1Gf+XeVZz2X+YFC2nLk8xy2yWNweZ",
-	"fI9p4r3yJOH2txucnWKN62AD9+XuBL30I00qpHke6ZrA+9htrwt8vv17PzUWD8k9zMkrAi1iw3MMPQoq",
-	"asxEAzU4H9IK4YONjUOk/9NI2jR8Watmd8gj2jWvoVCaPaT9aC2UmunxeYSJnnrntuLFjQSDZXR0mb3L",
-	"s0RkXqTaVZywY5B8SIP7wP6IIj+4S1hzeCM94JODLmFc15WPBWzsQ2rIE/Z2bkYoMmypIVgmuZStEI9x",
-	"DCeuTPD7dM+ynn+SwtNlF6LoOM27Wymndlfew7RbXsCKxpqx+yV22LCnrXTiFD61euUzB8fkqYWz61iY",
-	"PF2aWp/OvA7t5/vBniKtCS5io1WpaX1FWmkgTrygUsJ+EZwTwPSaT5f1TdQGHNffAARTrJWqQSeT/Ndt",
-	"CgzUW/louqZotcj7Pgn8bK6IT+/kYV5KlmAcM1nQt1Q42NrmimCeJ/cZQKm22GGIfJRIgXX1gcGkyF4h",
-	"2FaLKOTD04fTJ4bKU5d5eVrl6TIcyxMJ+4MDwzA9JULDCco9x6uf9jgYhIdl6O3WaiZxQi3FrCdxa6Sx",
-	"GoczMdOO/KDVVhK69RKbmkpc+TrTcnT2xbQEPpdNIsZ+fOx8+w1WhaAmTMQubHD7DV67Z56gcwxbLJfC",
-	"u69jA4kGs1thwz4QR9rt3XOM+CT3xLJPlzW1moadMeuQ5Vml1M3C6Y1PYS7t4anT0FP4EDdlcbpI2XS4",
-	"etw4R3Jq9KWWM9LQ9zrS25PqcI/HJSk4bsKcOtvReXu0DntkOq5SW1JTuSNbZztGyaxhP8lTEKdWt8Bm",
-	"3cxaGeszO9hqoTYbHOUOU3mpMoexq9PdtxQhlRylXDs4o480OS0gJE34qJwSzQbaN4hvCGWtsKQfcxgz",
-	"RysZ6NAVtu/JgK92+YoeahSyhpLLOKq7Ub72VAG9DVnmCe5QhST3tyo4QBut6thHt1ZsRypqPLzAYiv8",
-	"0UCtOyeJqK7RpSv4+wYMhgqVaulgp8a09XE156KxsOEjYrHPwdvutG5NhViZghuDbpP/3AiODqCguoTu",
-	"U9lyIZT18WvXVLIqBG+iv8iRrGuK9a/4kXFaK/zPhvtEW6GpLarVWiVbSKb3/uw9+wffOrQNjiiBPG5b",
-	"X/fDno2qdSBq7iDEaRzTyqTv+2XQrbhwzsGfv6/bXKTOf20h6GT/to3JdOCXvnfx4ROCXzo/4ATDNtO1",
-	"uVQj7k9Lp6VkMPg6oA+2Z4r1staYL9EneXBrjIOVy41KqTSmym+M7+y6JNvwdhGcN43pgtz/u6Y7Uiiv",
-	"2fPYWye7sZrQ0ODU2hnx3TwGG0VqLgSvwWowedSY5IYLjOJMTjS1YIarCMVCvDujFGAIg1KDe5jhyoIK",
-	"kIxq//GMYHLdHxXetkKYKtrakWzwWhRvmqQzTT5YBMHCzYxVivngK16MxlGaNRDtQD77X4mDtwVIA94t",
-	"Amn5ximPy+w/33/u3zTjPvT5++ytJ81gou4yuzh7cXaBzNaApA3PLrPvzi7OvsMGNFshe57Thp8XVBTn",
-	"IbRqlE/FOx7GMOE9yy6z11QUb1oIL7YBY39UbPdk730ZdIvfjzneifP++3BeXlw82cl+Uif9thm0nY78",
-	"fd+nL7SGcGtDQ8o8dUAH8eA1O04bBkdv7wC0o/2oHHXcGbt0MEdkK6jJn7ZK3wAjcEfrxpfAmSqMo9y3",
-	"4X9nNfszntTTtfEZ/sO0DWWAZ6LvXqHnd6bxuMQx92ohzoDcctg+EW27/Zx+6zzUjjJxAGqGIhqohTd+",
-	"5Oo55C1Osi6ixIunPHcO/+OZyRto7BMQ4i+MEeq2vkKVnBNaAqperBehkUCNDlK1ZTWmzvlXXzW/d4eX",
-	"kKDST2AjiZ6Jc+Po4zzOngJJbp8c1VsY1FWM7sI/Og2FuSJrSDfvh8O1/WvRfk4f3i85969Nu/8FjU9R",
-	"JbgeB2P/KFx/8U/L9R6PnZeF000YTXpJ0LBpDTBv1F5d/OAdLCoxbR+nk/0cA86TpqXivAldRHOigV1G",
-	"z6nV3f4zaEXYnkCPO0H4xhCtWhex4fxY7t8pt94Fhf5QKUgjdTji+2DpSpoUn8T61E93PYOAjdJ/v79p",
-	"OaIqE1OZj2cRj9beW7siBnD+iHQvkeOM0JJyGUTLECdpsZXmAA+cfw1/RSPEQIDPr41J+4Xbimm6HRL3",
-	"/80goVpRrX1iPH+mN0DWtLgZOMY+sQrMCWPNjaU3cOVUqbF0h++i8hGYALJuLSlU60I1qUitNDxYcPPk",
-	"az97Sj3u1Z+9WvDB2KzfEUKx5yJzmNtPkPmNKg1qv+gZPIUHIoRjnfG+OY4tOk/N7BsiM6iazWGoq6yl",
-	"0XQYzP49pE8SC4TX0YVC0CD4j7MXMfzDad9QOxnf6GM7vtHTK++ukrjYOfrdcBgcGjtBpQfWgL6NQowz",
-	"Etm5M7D/FwAA//8=",
+	"1D1tc+O2mX8Fo7ubbee4tjfZzk2tT+1uN7vTtM3YudsPuYwGIh6RiECAAUBrlYz/+w0eAHwRQYmy5Vz7",
+	"xbYsEC/P+xse/rrIVVUrCdKaxe2vi5pqWoEFjZ/eq+ITc39wubhd1NSWi2whaQWL2wVTxYqzRbbQ8HPD",
+	"NbDFrdUNZAuTl1BR99S/a9gsbhf/dt2tce2/Ndef2OLx8dE9bWolDeB632m1FlC5P3MlLUjr/qR1LXhO",
+	"LVfyuvYj/vMno6T7bt5icV5ckYHJNa/ddIvbxeeSWsIN2Wkli4ys92TDQTDyu7sP78gf3/7hv36/eMwW",
+	"92Atl4U5srPzdtROmNjS9yUQ030fIYqL/5lq92v4wD8kEEm5IGpDbAlEU7nNiAbKiJJESSCM7hfZotaq",
+	"Bm05hHMwOLXNv1Mu3rlxj9kiV0I1+tQT7/woN77RgsvCPWD3tSOZtVICqHRfFrQ+NdNfjOUVtbh2oVVz",
+	"8oFvcNBjthAgC1ueM78Eu6qq1Q5g29uvbKo14FmUXG2EUjp9mJ8bnm9XQsliVVVj9DiUGFoB2XFbIoJM",
+	"TTUQavGDUDsC0nHSaFk/cWpOf8SIcBw3PYEplbZP2VrJi9Ltza3DrXGEVUBqHcOOgs+UtD5Ja/c4yI12",
+	"WzgHe8a6P2aQ8r0NT1jl8ZkESqHVzpZEwMaSRlouCLfEqiYvwSyJdPy0K0G6/0p4AE2YApOCilV1cgEG",
+	"tcedg2muqCWCSyBrcKQQGfiVIVbV+E1ybs2rCtipU7+PB260XDEoxpsJJGR5HTZQKs1/UdJSMV73sS/u",
+	"f/AiJHJnxEMrKSLeW0D0CHpEmodc1HJxpIchkw5Irne8Hqt2EujH9hxq/RPk1gHkHRW8Bn0HlAUhNZap",
+	"8ADSRh7L/QNLQonVqlkLIHnp+MEQqWzpJjmUsB73CdTh473vjNXueQfexEYbv6VfD2bfcnkS/eHhv7qh",
+	"j9lipzQz6XX7aMWZ4+gfp/f017CDIeQenPnAJdWcyszBBsHXGNCvDNkpvV2issqIpVsHVh2kD8V/L0mt",
+	"wSE8I2vYKA3EWKqtBy/IpnIb7C+BFgkXCHx8sLfjcL5s8eV1oV6HfzJVXPUP0Pv2Na9qpa03hJwGWWw0",
+	"X6/BXnNpQUsqrnOl4ZopD7R3JeTbT7JuvDXAGHezUvFdD1EbKgwcUsZaA90m6c44iUIFwsKQOI4oTTZU",
+	"CPxzs+kYs6eFcsHzrUkwuCSUlFQzEvli/GxJecKuWIPdAUjEX02ZST7K2RxTL1sIXtWT5oBQym+dW6jM",
+	"qQm/VWrrnqrol09+/Nu37dao1nTvdfZc4Wh2IEQaG+GbjDBu8pLqAhwqKFlTRkwFQiRgcsBNaCQH5ARI",
+	"95bsAJN1VBEBkuS9UvHcU9EZBJcrLicsAJ5vJRjj5BwlbhyxziY2oB/AEGoIJRsA4UQf6r5WJe6oIRVQ",
+	"07iDJlSUF+CrRnJ7EqM49L/dSMSrLia2680T3KCTw7wiAqjbJ5dko1UnridNIq3ESVvhzo1x8hJ4UdpZ",
+	"J/iMQ+MJnJjjskD1xOjenH46jDskHtztEJTDbfWhlVg3SUGK4nGiNEUdjDQ30JXTwtM9/xyp2ToScQeN",
+	"3Eq1c6KcUb1FnihKPBv/AuzUnpyovHoXbY6zt4XaA/fVWHMHPzdgzhbn1MCKykJAtLFGZIc232rCIiho",
+	"PfVVwPzEtwNOOcN9oDonCRfilZnyRDRlvDFTCxnBH0BPfWtpDTr5zY6bEtiqO/6BbKJbkJkTQbVWGy4A",
+	"TQZDuF16k6yxhjCFNgaDGh0VZ5aftFs7oGaHuOsftYe1eIoWVwNbts+CHSySvIc0ZhphxwadyUulxHw1",
+	"eI/j3zU48VD7HZw3zpza0fvgO22UrpxcWDBvxB+VAtTC1Xs/7nwxgFrXrcxNLeh+jPePzg1SxJRqRygx",
+	"VmlgxKNySapGWF6LPVnvSQ165b/OiFaNZO4xBjmvqDAjc7z9oiNFt7PC02I3V5rE99VaidO2cxg3mC/r",
+	"lk5iQBVjYqAFrPZAtUnuZs21LVdshtsbbRz/BASvmaXNsI1SdpUH9XA8ykPtOcYfWrOzCfvvKJHHFp2P",
+	"PI4wkC1q+gAVSLvaHglC6HJvy+qk6vejfNRNeYyfZkI3/gG0CY7amLq8yp4PAm9OpIAwkpljqXop4wMt",
+	"13isAP4B7Y3JKusRbnfqPmUlsNXiJrH3wwO3eIlENcFRT/HKBjx3oDDXqrHECSQlmDN+uSFWMbpfEi6N",
+	"xVDrhgxA80/LtC0zjmOB3uv05jXa2YCRl7O49rhX9i/Dw8koGVOFM0eC86OBsiWRAAxQ8/h4EFH9iN1F",
+	"ZEAH0jc3NzczZMJw8+j3k4LWhFqyK3leBgpmDSzJDaY/QkBzpxrBfLAzRcLPEi0pNv0fDrux8st9eGY+",
+	"qGKQLCEvmdeuR9lNFT4J8OUkD/3djQljV1yuIhDG2NZUbk8SqhvjyJR36aWDOD+1YCzZcG3sXEa897Pd",
+	"N1VF9f6kcegAFLabdZDvbSopYRv4lpuEEctUMR9t7xu4U7sU1lC2zhWTjhoTsEOgEYeh6OQY/oXgYEJL",
+	"oGwuQNsg+jEw+h3HzWQeEBOgQ1F5cRfz3ITeTJf0QEsohKQXKXRjQQfIIrEs0RfDzOMG42QMdrmguyPh",
+	"oYn1T2XkTjikJ/JRNdWQPF6ptPSZn2RAaXziZG5mvsM7K79yEXf10Iw6kk1pwTNBvk8Lkghq7CpCbSbH",
+	"PSESuCRvvDZzlFjwB5ApFJ3nkESWPWndnGufhEjetnhZQ34A+hPWdrujowa2F9wJxS1XO+qjpbONxiiP",
+	"DoF5SSvAz9XMFvVx/HEdH2pgZrnArJlt9rMG+useJmWE2pEbT+Ni4Gr0djZpZp9jlmigZuDQdtMYS2VM",
+	"nMYobtxMTxE64UUtCqJGGgA5juUmzBFfVxTczbCJ3pIpY6UlvBS1trUCI2D+KYSVfAaSW0MqzpgA8scb",
+	"8h+ESubArMFZxjmtwGmEahRXKnkxqcaE2k3GbidUl2p0frpYwo86BJ5PnPs1s3Zj7aQp4HzgINhftPbF",
+	"LcOTwZca8qHj2ZEA1kklPGXnP3JDciWtprklO80tBm1vvXv5w1c/XrVaaDTrAxUNnA6z+cXj8KzbafKI",
+	"SkNOU9bqOunsKwmRLqizH50JEMTjLDkU1/sz1UmPxNn0SRcTHkDv44poZsWdP8tSdUumREkwZgK/tguM",
+	"pcnYOm/yclpE+Qwh7h9NcKxNSxTQ4F/D4pn+ou6BIGKeqUsORYzHpcdDb6HM08MxEgr1d8+rpBtYvodg",
+	"75mRB1AflZmd++jTnupXj8199rQdO78SKIWOb2j9AXPSKZFeqsZAqQSL2emWm2IcZCTCN+1kUZkFcsVw",
+	"pbekc6oxk694SosdSeIdii6/VvtA8nyx3jFuxwkClOiSrbyKip9U4/Vr9LTmJEu/CQVbT8+V+rLgNmfU",
+	"NJylpHkvr987DCI5BcXhVhvJrbn6NpaBnb1ZfB53iwUjp7yVRF3wjhrirBZHQCoU2S7Jzn0l1VqxPRFK",
+	"bYERX0OMfqNq7G9eavvk/HHtHIOaTkSWzyzbPLMKMyUjUrzwhGDJS8P7twfMZHHlFMTeBRAMqfo7ukOr",
+	"lvGC2yX59uObNX6+wz80EAO5kow4yRJjN6ZXePfthz8sssW3H97iz6/x51f4880iW9yFn1/hz6/x51v8",
+	"iU999D/x2Y/47Ed89uObtf/lhsafa/yFM+HYO3zu7uMfZlaDMHiWfHMgjJnxaRd3CNw2pk6UFPtxqMgH",
+	"KzZKCLUz+IWEL3aYLujX853rsp4b/pvvkKIq9hVVqVNroE5X9nRsKN203nkyhMo9lsgSq7CGI3lg3cyo",
+	"zGrEsZAvima3G+ImI4ZylsWIbypWKXF3WMU9FtqNFkmheXgToC9O2Ym0VSrG468qjI2GA75OiwWG7k9L",
+	"KwGKXRi6h7oTXnIngfq1YarBgiChlEEpVAusr1lrtfWRNaUlavNCq52cxZz39omVIx13hkxNKms0n2HO",
+	"YACgWvAQ8pzFMMlog1QkRNzQxxN0T7gklldpfji/aGIqklaDXsmgRmdPNuVLdlGhcf6YQc6ZOx+yH5dY",
+	"O7ojvpI8YR+ew/Ju7GmWpwLdS0xjlvTBy4C57rNbalayx3NdSxVZjH2N+dAjsRfG8sfo4STFi/9oLF78",
+	"GJ02F8rA7PN8p7hMFpF8J6h88bTr6uzqoAPN4ivPlWag+1fbXhmy9vUl84AgqJTAzi4qOiuB2y+AHAeT",
+	"GtNQQfLGpm8JnZHqtDPKGb7HYoYTYdUY9Qmh1EimvZCq9VU2x+sZ+8B9dlwkb6w5O0ihuUlYJXlJZR7S",
+	"Q3h9QVA5sFMm68N35f50+DEo37hh/1TYSxJMyIijXf7wJSO//OjkpHeJJw/dZZ2+yhYVl92HEWd3V2gP",
+	"qx9tQNKI0kFrpedzfS9inMCH81OaqTgityLNbP4fp8CO38Zp2qWyeLb2JEkU+BLif7EC7+Np7oslml8g",
+	"w3wUB+kC6FxRu3J6b1X6LOQUNPGC5uroJc7ENc0CrGlL2o5MeqKa6uyZVafMj7FV1PnexMonScLy+igp",
+	"HqA2rp4lwXs4XW/tFALvgk5MZ1FmSY+JpMg0Jtvbsp17eXBddvqe7GHoNS5yJNJ/BzSPFy6jF5RTUWEK",
+	"E6jBi/RNvLy1cYD0fxpJ65rPu0LTLvKMazR3kCvNnnT7UCg1EfJ7hsoeewODu2VoonsTaI6ee5Oqc3Qs",
+	"iX78MTnrYw8nxO3RWcKY4xPpHp0cNRHjuLbuSMDGPqX4aETezuwI2ekYqV7cykaI5xiKI9Mm2IG6I1lP",
+	"P0nmaQMdkXUwpblSTjiuvMVpdzyHFY3FRu6X2GOJuLbSsVP41OiVD2Kc4qcGru5iRcv53NT4iOtduBZ4",
+	"6Fwq0phgMtZaFZpWS9JIA7E1QJflxHvKGAH0Eb3ucpsBR/VbgKAwtVIV6GQS6a5JbaOmLOtjmVjljVlS",
+	"U2OxbqGmbOmlYzZoV5A3WmRdIR5+NkviI1JZaEAhC3DTOMA8UOHO0NRLgqGpzAczpdphyTvSWyKaFw9b",
+	"Y1Vl/wL+Qb2RLWfh0zvPT8dmdOTHZvD8oM/l4i/zwxyH1z/7QYQUw923Be6HhAs+/upELimUIwUBDyAy",
+	"UlNNhQBB+qWcS2J+bvDWPc21MiE8Tbl4ZQj9ws2SGAtQZ8QpCof6Nc23S2LyRtQWWBYex2TC2q0jMErR",
+	"lga5fzkdiaPQdAfAlhFhglNE4Wj36j7e/DibLjAz+tjC612Tqlyme9PalIliCevrWgJQ1E4STS0sPX90",
+	"8MZiB25IvNE69oLml9bu6CBu9sIW8Pl2qvOqwaT7iqBN2Vf8A3o7agUkIo6tOXxQ4q0QRm2PjraXynHw",
+	"aajUA7AV1UBXVfXVhIL3gzRnxaQVcO4FEx9NSbrHyTubiwGQE5tKHKbnkrWQ61bu8JyUJ5Cnu42sqZ5p",
+	"2ecg7en+PW1o8gTbzaTiPntppR7mr1+G2oBZg4/ftz6fgdqc2jnjsTLm7If8Lf8L+aAXvKp8NHg69CJ8",
+	"XwpPx5itzlUjLTDCkzXesSnQiqUuGZdqRzZUk9DtyQ3utB7x9/1QpiA5+1xGMGCP+piOUaZuhGc9bzya",
+	"9H3sDBDcctLBSQZcHYg9kHF29KZ3v4ndQeCl6ylyNNwfhmG0q1ITKSBqKaZ8iRsjjdXYHw8tA7QgtVOd",
+	"dNcH5bAx3MpXSM2nrq4aLEFd85rBxbvoeBnrF1jlgprQlHDmnatf4J175gKXmfDW39z9HnpvAUW99llh",
+	"wi7kj7g7OOcQ8EnqiTUvbWrYahpmxvxGIEK0+5zhP7Nxx33oEfb0bHC47/aUSMjsDJWy6bj1/CZDGsM1",
+	"8ymqH945ce8kdW07LpdE5fCC4FjXx/jQsx2fZ2YAnYyuqNyTnbOuB/mz/l2HSyDH21BTOqhSxnr1g9cA",
+	"1KarB5y4Jmvs6vwIUQqRSg6yyO0+YxhmtFoASBrxUUolyma1v7y8IZQ1wpLu7v6QOBrJQIcbS1M+J9Y1",
+	"oWghayi4jFXfG+UrcEqgDyFxPoIdypLk/FaFGMtGqypWkGMVZkmN3y+weE37pJ5u10kCqr2E0dasdo2u",
+	"BFAt3d6pMU11WswxVVyFCZ8R7r23VLJP8m/Btj1DyP1EdxPhRm8BOYj9RHcEL9gYour0lTkDkk3VX7gp",
+	"1o21ShIctiQF1WtaQEZKKjao/EOXRDTckBD0HtvZNTb0UxMcU9FdzCAosDAVNk8TG0/foV6/kbVoitOX",
+	"igII4iFSKP8++HGtequoECuTc2PQXfWfa8ExhieoLqD9VDRcCGW9YdeWn69ywesY8uPINmuK1VTxI+O0",
+	"UvifDfcZzVxTm5ertaJ6Fl19/8SASKSqcGVwQOkoQ2zjq8iwrLts3BY1dzvEFh6mSdfAf+7dVJzZ48Cv",
+	"f6g7HGr5zw0Enec7S49aEH3u7i0+vQ3R59bgOoOnJm5sztU4hw0301Ko11Ouhx+8minW86rnP0fj78nV",
+	"826vXG5USmUwVbzyETFz68viY+ArBn4y/++K7kmuvObM4r062bbUCGWzTm1cEV/w7x28igvBK7AaTBY1",
+	"EtlygYF4k2EEzvRHEYrlnm6NQoAhDAoN7mG87ENyKkAyqv3HK4JVDH6p0FmcMJU3lUNZrwW4V/3SqX4f",
+	"7wfBwsmMVYr5aEQ8GI1tNNZAtNvy1f9K7GmXgzTgzU6Qlm+c8Lhd/O3T911XdfehK5RYfPCo6bXhuV3c",
+	"XL25ukFiq0HSmi9uF19f3Vx9jVdVbInkeU1rfp1TkV/nTWjsrnzRgyNidMg+scXt4h0V+bvGmtDGHYz9",
+	"s2L7i3U573fUexwSvePow/bvX93cXHhprDOYaLGOkMFvNjSUI6QmbHfY6yLvBGCwnf1FEYxxet/bUT5G",
+	"O7FVXd9SRPIoKJf+UkqHo5CTmEbR+wZeCEO92/y/MYJ8J5U0atB+dCza3cv19ZOXQNhwAbQlu9ZH2O40",
+	"1utjKtaWUJHf7ZTeAiPwhVa1r2xlKjcOc6/D/64q9vsDvIauhcdxG2piXgi/B1VPvzGOh/U+U6864AzI",
+	"A4fdhXDbzte/tTXADK9BX2vf+RvPXEACOfdWA63u4rCTYLLwxV5jy/DXBh89Q1gNm5EnABW3gTIkNBBH",
+	"arUleNV6KVHW63XubXlswIndgPVrA9L6tuhm6YUefnhlemG/0WEOAI9uxmsup9nC+TjB3Xkhtug7U7N4",
+	"4u3Y/LmHkMB4HtDdHsK1lKoR1AJrwe/j3SWvTfd+hlCE4G2NWoMxKB6989UBO7ZhmpA7GqiF977x00to",
+	"ldh/bxZs31xy3SkpM+zctoX6Erj7E2OEuqmXaBxmhBY+BY5JKzRX0bYEqZqiHGLn+ldfkv04KYC+ARtR",
+	"9ELyOTZgm4bZJYDk5smQSkN7QcXoPvyj1cOYHrCGtF3H8DpV9zKiH9KLd0Ou/cuKHn9EMzgvE1SP7fn+",
+	"Waj+5l+W6j0cW38Peyz57vHICRo2jQHmRdbbmz96V49KrAGLPRJ9NxXsapfmiuu8hPA6gyeTQVL2+bg6",
+	"vrnhpbye7q0Qv738O8HPPWrAcsHnU4OHp/O7qdi+9l2YY7EugF2iEeFvv4Z3DXFGqHODRu9PmaCETa99",
+	"y5Sg/NA1SnkxPmvXmABvu8/nA/VjqGz2ArPQahccFYXNYWTmPBBjoTbY8VrTHQkv63i63EwDH3dw/Wuu",
+	"GBzVVLFwZLR6smub8s3alv1Xw6idHDduwxfP/dyA3ncxkkFuvcXcYbT/xxekhHjYKfcVS8AkMdBW/j6T",
+	"Hto3vLlZW/8mKFIUtLuJMISPRDHlYO7fTfEk6siS7wAMtcJPewNglzecor063FKcojm8xfiS7qugkzjG",
+	"vV3AYXUofGWIVo3lErCRYeZRvd4Hz/WyDN3vNfsSmvW+azP4Eo5bP9f/T6hdR+1BL6hg274Fz9aokQau",
+	"fw1/RT+EgQCfTB+i9jO3pdMyfeT+v/kkKPBiedbl4Pw93QKWNfcigL6KAphjxoobS7ewdPaTsXSP7xzy",
+	"6QCB2U9fjuaATyql4cKytsPU89652okFH3WedD1DzPml0BwaSCfQ/F4VBqVfdA4v4YQK4UhnOG+G/TOd",
+	"s24OfRHTq5WbNnnCmDSYjm+zewHsRYKewYYK5V+9TFRsNxPj3Nh2NhRKDU/0XTM80Us4RqF+cLZ//JvB",
+	"MPi0dgRKv1kf/vRMjG1hFtdOwf5fAAAA//8=",
 }
 
 // decodeSpec returns the embedded OpenAPI spec as raw JSON bytes,

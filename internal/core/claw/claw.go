@@ -44,8 +44,12 @@ func SizeFactor(weight float64) float64 { return math.Cbrt(weight / referenceWei
 func Assumed(code nail.Code, shape nail.Shape, weight float64) Claw {
 	d := usualNail
 	switch {
+	case code.Dewclaw() && shape == nail.Curled:
+		d = curledDew
 	case code.Dewclaw():
 		d = dewclawNail
+	case shape == nail.Curled:
+		d = curledNail
 	case shape == nail.Straight:
 		d = straightNail
 	case shape == nail.Hooked:

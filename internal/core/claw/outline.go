@@ -28,6 +28,15 @@ func (s Stance) Reach() float64 {
 	return -s.leastOverOutline(func(radius, angle float64) float64 { return base - radius*math.Sin(angle) })
 }
 
+// Centre is the arc's centre, about which growth turns the nail.
+func (s Stance) Centre() Point { return Point{-s.Radius * math.Sin(s.BaseAngle), s.centre} }
+
+// Groove is where the hollow on the underside ends: about where a quick of that arc length does, mm.
+func (s Stance) Groove(quick float64) Point { return s.point(quick, s.depthAt(quick)) }
+
+// Hook is where the thin curved end begins: the same landmark on the ridge.
+func (s Stance) Hook(quick float64) Point { return s.point(quick, 0) }
+
 // point is the place at arc length at (mm) and depth below the ridge (mm).
 func (s Stance) point(at, depth float64) Point {
 	radius, angle := s.Radius-depth, s.angleAt(at)

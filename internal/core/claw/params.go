@@ -50,5 +50,7 @@ var (
 	straightNail = shapeDefaults{20, 60, 7, 14, 0.7}
 	usualNail    = shapeDefaults{22, 26, 7, 14, 0.7}
 	hookedNail   = shapeDefaults{28, 17, 7, 14, 0.7}
+	curledNail   = shapeDefaults{30, 12, 7, 16, 0.7}
+	curledDew    = shapeDefaults{30, 9, 5, 20, 0.8} // turned past 150°: long enough to curl
 	dewclawNail  = shapeDefaults{30, 9, 5, 11, 0.8}
 )

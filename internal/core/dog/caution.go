@@ -1,6 +1,10 @@
 package dog
 
-import "strings"
+import (
+	"strings"
+
+	"fribbet/internal/core/nail"
+)
 
 // CautionKind is whose matter a caution is, and when.
 type CautionKind string
@@ -19,36 +23,39 @@ type Caution struct {
 
 // Cautions are what to know before these feet are touched, worst first.
 func (f Feet) Cautions(readings []Reading) []Caution {
-	var torn, inSkin, curling, soon, bled []string
-	for i, r := range readings {
-		name := r.Code.String()
-		switch {
-		case f.toes[i].torn():
-			torn = append(torn, name)
-		case r.InSkin():
-			inSkin = append(inSkin, name)
-		case r.Curling():
-			curling = append(curling, name)
-		case r.Code.Dewclaw() && r.ToCurl < warnWithin:
-			soon = append(soon, name)
-		}
-		if f.toes[i].bled {
-			bled = append(bled, name)
-		}
-	}
 	var all []Caution
-	add := func(kind CautionKind, names []string, words string) {
+	add := func(kind CautionKind, which func(i int, r Reading) bool, words string) {
+		var names []string
+		for i, r := range readings {
+			if which(i, r) {
+				names = append(names, r.Code.String())
+			}
+		}
 		if len(names) > 0 {
 			all = append(all, Caution{kind, strings.Join(names, ", ") + words})
 		}
 	}
-	add(Veterinarian, torn, ": torn into the quick. Do not trim; call a veterinarian.")
-	add(Veterinarian, inSkin, ": curled so far that it may touch the skin. A professional or a veterinarian should do it.")
-	add(CareWithNail, curling, ": dewclaw curling. Do it first, take little.")
-	add(CareWithNail, soon, ": dewclaw close to curling. Do not leave it out.")
-	add(CareWithNail, bled, ": bled last time. Take less, look after every sliver, have styptic open.")
-	if f.dog.FootCoat == LongCoat {
-		add(Prepare, []string{"Long hair on the feet"}, ": clear the pads and pull a mesh over the paw before anything spins.")
+	for _, flag := range f.check.flags() {
+		all = append(all, Caution{Veterinarian, flag})
+	}
+	add(Veterinarian, func(_ int, r Reading) bool { return r.State == nail.Torn },
+		": torn into the quick. Do not trim; call a veterinarian.")
+	add(Veterinarian, func(_ int, r Reading) bool { return r.State == nail.Ingrown },
+		": grown into the skin. Do not trim; call a veterinarian.")
+	add(Veterinarian, func(_ int, r Reading) bool { return !r.State.Veterinary() && r.InSkin() },
+		": curled so far that it may touch the skin. A professional or a veterinarian should do it.")
+	add(CareWithNail, func(_ int, r Reading) bool { return r.Curling() && !r.InSkin() },
+		": dewclaw curling. Do it first, take little.")
+	add(CareWithNail, func(_ int, r Reading) bool { return !r.Curling() && r.ToCurl < warnWithin },
+		": dewclaw close to curling. Do not leave it out.")
+	add(CareWithNail, func(i int, _ Reading) bool { return f.toes[i].bled },
+		": bled last time. Take less, look after every sliver, have styptic open.")
+	add(CareWithNail, func(_ int, r Reading) bool { return r.State == nail.Split || r.State == nail.Broken },
+		": split or broken. Only blunt it; if the quick shows, call a veterinarian.")
+	add(CareWithNail, func(_ int, r Reading) bool { return r.State == nail.Loose },
+		": hangs loose. Hold it, clip it, keep it away from anything that spins.")
+	if f.dog.FootCoat == LongCoat || f.check.Hair {
+		all = append(all, Caution{Prepare, "Hair on the feet: clear the pads and pull a mesh over the paw before anything spins."})
 	}
 	return all
 }

@@ -4,6 +4,7 @@ import (
 	"slices"
 	"strings"
 
+	"fribbet/internal/core/claw"
 	"fribbet/internal/core/date"
 	"fribbet/internal/core/due"
 	"fribbet/internal/core/fault"
@@ -15,7 +16,7 @@ const usualPavement = 5.0
 // Usual is a dog of which nothing is known yet but how it is going to be worked with.
 func Usual(rhythm due.Rhythm, workdays date.Weekdays) Dog {
 	return Dog{
-		FootCoat: ShortCoat, Pavement: usualPavement, Rhythm: rhythm, Workdays: workdays, Nails: StandardNails(),
+		FootCoat: ShortCoat, Pavement: usualPavement, Rhythm: rhythm, Workdays: workdays, School: claw.Square, Nails: StandardNails(),
 	}
 }
 
@@ -31,6 +32,7 @@ type Changes struct {
 	Rhythm    *due.Rhythm
 	Workdays  *date.Weekdays
 	WishedGap *float64
+	School    *claw.School
 	Nails     []Nail // all that are there
 }
 
@@ -42,6 +44,7 @@ func (d Dog) With(c Changes, today date.Date) (Dog, fault.Fields) {
 	set(&d.Rhythm, c.Rhythm)
 	set(&d.Workdays, c.Workdays)
 	set(&d.WishedGap, c.WishedGap)
+	set(&d.School, c.School)
 	set(&d.Birth.Date, c.BirthDate)
 	set(&d.Birth.Estimated, c.Estimated)
 	if c.Name != nil {

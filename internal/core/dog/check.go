@@ -71,12 +71,7 @@ func (d Dog) checkWeights(f *fault.Fields, today date.Date) {
 // Check returns the fields of a sitting that cannot be for this dog; nil when it is sound.
 func (s Sitting) Check(d Dog, today date.Date) fault.Fields {
 	var f fault.Fields
-	switch {
-	case s.On.After(today):
-		f.Add("on", s.On, "must not lie in the future")
-	case s.On.Before(d.Birth.Date):
-		f.Add("on", s.On, fmt.Sprintf("must not lie before the dog's birth, %s", d.Birth.Date))
-	}
+	d.checkDay(&f, s.On, today)
 	if n := utf8.RuneCountInString(s.Note); n > mostNote {
 		f.Add("note", fmt.Sprintf("%d letters", n), fmt.Sprintf("must have at most %d letters", mostNote))
 	}
@@ -86,16 +81,31 @@ func (s Sitting) Check(d Dog, today date.Date) fault.Fields {
 	seen := map[nail.Code]bool{}
 	for i, r := range s.Records {
 		one := r.check()
-		if _, has := d.Nail(r.Code); !has {
-			one.Add("code", r.Code, d.Name+" does not have this nail")
-		}
-		if seen[r.Code] {
-			one.Add("code", r.Code, "must be there once in a sitting")
-		}
-		seen[r.Code] = true
+		d.checkCode(&one, r.Code, seen)
 		f.Under(fmt.Sprintf("records[%d]", i), one)
 	}
 	return f
+}
+
+// checkDay notes a day on which nothing can have been done to the dog.
+func (d Dog) checkDay(f *fault.Fields, day, today date.Date) {
+	switch {
+	case day.After(today):
+		f.Add("on", day, "must not lie in the future")
+	case day.Before(d.Birth.Date):
+		f.Add("on", day, fmt.Sprintf("must not lie before the dog's birth, %s", d.Birth.Date))
+	}
+}
+
+// checkCode notes a nail that the dog does not have, or that was told already.
+func (d Dog) checkCode(f *fault.Fields, code nail.Code, seen map[nail.Code]bool) {
+	if _, has := d.Nail(code); !has {
+		f.Add("code", code, d.Name+" does not have this nail")
+	}
+	if seen[code] {
+		f.Add("code", code, "must be there once")
+	}
+	seen[code] = true
 }
 
 func (r Record) check() fault.Fields {

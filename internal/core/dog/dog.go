@@ -6,6 +6,7 @@ import (
 	"math"
 	"slices"
 
+	"fribbet/internal/core/claw"
 	"fribbet/internal/core/date"
 	"fribbet/internal/core/due"
 	"fribbet/internal/core/growth"
@@ -50,6 +51,7 @@ type Dog struct {
 	Rhythm    due.Rhythm
 	Workdays  date.Weekdays // the days on which its keeper trims
 	WishedGap float64       // floor gap at which it is due, mm
+	School    claw.School   // where its nails are cut
 	Nails     []Nail        // in the order of nail.All; a nail that is not there is not listed
 }
 

@@ -6,7 +6,6 @@ import (
 
 	"fribbet/internal/core/claw"
 	"fribbet/internal/core/date"
-	"fribbet/internal/core/nail"
 	"fribbet/internal/core/quick"
 )
 
@@ -21,9 +20,11 @@ const (
 
 // Feet is all of a dog's nails as its sittings left them.
 type Feet struct {
-	dog  Dog
-	on   date.Date // of the last sitting; zero when there was none
-	toes []toe
+	dog   Dog
+	on    date.Date // of the last sitting; zero when there was none
+	known date.Date // of the last sitting or check
+	check Check     // the last one
+	toes  []toe
 }
 
 // toe is one nail as its own last record left it.
@@ -43,27 +44,56 @@ type toe struct {
 	endLength    float64 // where its trims end, mm: the first one, or the last that was measured
 	endSpare     float64 // and how far from the quick, mm: the first, or the last that was seen
 	bled         bool
+	pastPad      bool // seen to reach past its pad, and not trimmed since
 }
 
-// FeetAfter folds a dog's sittings, in any order, into its feet.
-func FeetAfter(d Dog, sittings []Sitting) Feet {
-	ordered := slices.Clone(sittings)
-	slices.SortStableFunc(ordered, func(a, b Sitting) int { return a.On.Sub(b.On) })
+// FeetAfter folds a dog's sittings and walk-round checks, in any order, into its feet. On one
+// day the check comes first: one looks before one cuts.
+func FeetAfter(d Dog, sittings []Sitting, checks ...Check) Feet {
 	f := Feet{dog: d}
 	for _, n := range d.Nails {
 		f.toes = append(f.toes, newToe(d, n, d.Weights[len(d.Weights)-1].On))
 	}
-	for _, s := range ordered {
-		f.on = s.On
-		for i := range f.toes {
-			for _, r := range s.Records {
-				if r.Code == f.toes[i].Code {
-					f.toes[i] = f.toes[i].after(d, s.On, r)
-				}
+	type event struct {
+		on  date.Date
+		add func()
+	}
+	events := make([]event, 0, len(sittings)+len(checks))
+	for _, c := range checks {
+		events = append(events, event{c.On, func() { f.look(c) }})
+	}
+	for _, s := range sittings {
+		events = append(events, event{s.On, func() { f.trim(s) }})
+	}
+	slices.SortStableFunc(events, func(a, b event) int { return a.on.Sub(b.on) })
+	for _, e := range events {
+		f.known = e.on
+		e.add()
+	}
+	return f
+}
+
+func (f *Feet) trim(s Sitting) {
+	f.on = s.On
+	for i := range f.toes {
+		for _, r := range s.Records {
+			if r.Code == f.toes[i].Code {
+				f.toes[i] = f.toes[i].after(f.dog, s.On, r)
 			}
 		}
 	}
-	return f
+}
+
+func (f *Feet) look(c Check) {
+	f.check = c
+	for i := range f.toes {
+		for _, l := range c.Looks {
+			if l.Code == f.toes[i].Code {
+				f.toes[i] = f.toes[i].after(f.dog, c.On, Record{Code: l.Code, LengthBefore: l.Length, GapBefore: l.Gap})
+				f.toes[i].pastPad = l.PastPad
+			}
+		}
+	}
 }
 
 // newToe is a nail that nobody has measured: of the usual form for the dog's size, and just
@@ -111,17 +141,23 @@ func (t toe) after(d Dog, on date.Date, r Record) toe {
 	}
 	t.stand(form, before, after, r)
 	t.belief(now, before, removed, r)
-	if t.trimmed.IsZero() || r.LengthAfter != nil || r.LengthBefore != nil {
-		t.endLength = after
-	}
-	if t.trimmed.IsZero() || r.Blood || r.SpareLeft != nil {
-		t.endSpare = t.spare.Mean
-	}
-	t.on, t.bled = on, r.Blood
+	t.on = on
 	if removed > 0 {
-		t.trimmed = on
+		t.endAt(after, r)
+		t.trimmed, t.pastPad, t.bled = on, false, r.Blood
 	}
 	return t
+}
+
+// endAt notes where the trims of this nail end.
+func (t *toe) endAt(length float64, r Record) {
+	first := t.trimmed.IsZero()
+	if first || r.LengthAfter != nil || r.LengthBefore != nil {
+		t.endLength = length
+	}
+	if first || r.Blood || r.SpareLeft != nil {
+		t.endSpare = t.spare.Mean
+	}
 }
 
 // stand notes the trimmed nail and, when a gap was measured, how high it stood: the one after
@@ -193,6 +229,3 @@ func (t toe) at(d Dog, day date.Date) nailNow {
 func blend(a, aSD, b, bSD float64) float64 {
 	return (a*bSD*bSD + b*aSD*aSD) / (aSD*aSD + bSD*bSD)
 }
-
-// torn tells whether the nail is a veterinarian's matter and not to be trimmed.
-func (t toe) torn() bool { return t.State == nail.Torn }

@@ -14,18 +14,18 @@ type Next struct {
 }
 
 // Next sets the date of the next sitting, leaving margin mm in front of the quick. There is
-// none when the dog has not had a sitting, or no nail that may be trimmed.
+// none when nobody has trimmed or looked at the dog yet, or it has no nail that may be trimmed.
 func (f Feet) Next(margin float64) (Next, bool, error) {
-	if f.on.IsZero() {
+	if f.known.IsZero() {
 		return Next{}, false, nil
 	}
 	trim := due.Trim{
-		On: f.on, Rhythm: f.dog.Rhythm, Workdays: f.dog.Workdays,
-		Weight: f.dog.WeightOn(f.on), Margin: margin,
+		On: f.known, Sat: f.on, Rhythm: f.dog.Rhythm, Workdays: f.dog.Workdays,
+		Weight: f.dog.WeightOn(f.known), Margin: margin,
 	}
 	for _, t := range f.toes {
-		if !t.torn() {
-			trim.Nails = append(trim.Nails, t.asLeft(f.dog, f.on))
+		if !t.State.Veterinary() {
+			trim.Nails = append(trim.Nails, t.asLeft(f.dog, f.known))
 		}
 	}
 	if len(trim.Nails) == 0 {
@@ -38,14 +38,14 @@ func (f Feet) Next(margin float64) (Next, bool, error) {
 	return Next{next, trim.Reason(next)}, true, nil
 }
 
-// asLeft is the nail at the end of the dog's last sitting, which may be later than its own.
+// asLeft is the nail on the day of the dog's last sitting or check, which may be later than its own.
 func (t toe) asLeft(d Dog, day date.Date) due.Nail {
 	now := t.at(d, day)
 	return due.Nail{
 		Code: t.Code, Claw: t.claw.Grown(now.grown),
 		Gap:       math.Max(0, t.stance().GapAfterGrowth(now.grown)),
 		WishedGap: d.WishedGap,
-		Rate:      d.RateOn(t.Code, day),
-		Spare:     math.Min(now.length, now.spare.Mean),
+		Rate:      d.RateOn(t.Code, day), PastPad: t.pastPad,
+		Spare: math.Min(now.length, now.spare.Mean),
 	}
 }

@@ -4,7 +4,6 @@ import (
 	"math"
 
 	"fribbet/internal/core/date"
-	"fribbet/internal/core/nail"
 )
 
 // Planned is what a routine trim takes off one nail.
@@ -37,8 +36,8 @@ func (f Feet) Plan(day date.Date, margin float64) []Planned {
 func (f Feet) take(t toe, r Reading, grown, margin float64) (float64, string) {
 	free := r.Spare.Value - margin
 	switch {
-	case r.State == nail.Torn:
-		return 0, "torn: a veterinarian looks first"
+	case r.State.Veterinary():
+		return 0, string(r.State) + ": a veterinarian looks first"
 	case r.InSkin():
 		return 0, "may touch the skin: a professional or a veterinarian"
 	case free < leastCut:

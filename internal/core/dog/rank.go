@@ -27,16 +27,21 @@ func RankOf(readings []Reading) Rank {
 		}
 	}
 	for _, n := range readings {
-		bar := Bar{
-			Reading: n, Quick: n.Length.Value - n.Spare.Value,
-			QuickShort: n.Length.Value - n.Spare.High, QuickLong: n.Length.Value - n.Spare.Low,
-		}
+		bar := BarOf(n)
 		if !n.Code.Dewclaw() {
 			bar.Top = r.Floor - n.drop()
 		}
 		r.Bars = append(r.Bars, bar)
 	}
 	return r
+}
+
+// BarOf is a reading as a bar that hangs from the top line.
+func BarOf(n Reading) Bar {
+	return Bar{
+		Reading: n, Quick: n.Length.Value - n.Spare.Value,
+		QuickShort: n.Length.Value - n.Spare.High, QuickLong: n.Length.Value - n.Spare.Low,
+	}
 }
 
 // drop is how deep below its coat line the nail's floor lies, mm; its own length where it never gets there.

@@ -74,3 +74,6 @@ func (r Reading) Curling() bool { return r.ToCurl == 0 }
 
 // InSkin tells whether a dewclaw may have reached the skin: not a keeper's work any more.
 func (r Reading) InSkin() bool { return r.Code.Dewclaw() && r.Turn >= claw.SkinTurn }
+
+// Days is how many days until the nail touches the floor; +Inf when it never does.
+func (r Reading) Days() float64 { return r.ToFloor / r.Rate.Mean * 7 }

@@ -21,6 +21,9 @@ func (t Trim) Check() fault.Fields {
 	if t.On.IsZero() {
 		f.Add("last_sitting", "nothing", "must be the date of the last sitting")
 	}
+	if t.Sat.After(t.On) {
+		f.Add("last_sitting", t.Sat, "must not lie after the day on which the nails were looked at")
+	}
 	if t.Rhythm.Days() == 0 {
 		f.Add("rhythm", t.Rhythm, fmt.Sprintf("must be one of %v", Rhythms()))
 	}

@@ -19,11 +19,13 @@ type Nail struct {
 	WishedGap float64     // the gap at which it is due, mm: 0 is when it would touch
 	Rate      growth.Rate // net, mm a week
 	Spare     float64     // mean spare, mm
+	PastPad   bool        // seen to reach past its pad
 }
 
 // Trim is all that the next date depends on.
 type Trim struct {
-	On       date.Date // the day of the last sitting
+	On       date.Date // the day on which the nails were as told here
+	Sat      date.Date // the last sitting, from which the rhythm counts: On, or earlier; zero when there was none
 	Nails    []Nail
 	Rhythm   Rhythm
 	Workdays date.Weekdays
@@ -35,6 +37,7 @@ type Trim struct {
 type Rule string
 
 const (
+	Pad     Rule = "pad"    // the nail was seen to reach past its pad
 	Floor   Rule = "floor"  // the nail reaches the floor, or the wished gap
 	Curl    Rule = "curl"   // a dewclaw has turned so far that it curls
 	Ceiling Rule = "rhythm" // the rhythm's longest interval is up
@@ -42,7 +45,7 @@ const (
 )
 
 // Rules lists them in the order they are told.
-func Rules() []Rule { return []Rule{Floor, Curl, Ceiling, Worth} }
+func Rules() []Rule { return []Rule{Pad, Floor, Curl, Ceiling, Worth} }
 
 // NailDate is when one nail is due.
 type NailDate struct {
@@ -100,7 +103,7 @@ func After(t Trim) (Next, error) {
 	}
 	next.Due, next.Late = t.workday(first.Due)
 	next.Cautious, _ = t.workday(cautious)
-	following := next.Due.AddDays(next.Due.Sub(t.On))
+	following := next.Due.AddDays(next.Due.Sub(t.from()))
 	for i := range next.PerNail {
 		next.PerNail[i].CanWait = next.PerNail[i].Due.After(following)
 	}
@@ -118,17 +121,33 @@ func (t Trim) dateOf(n Nail) NailDate {
 	fast := t.weeksByRule(n, n.Rate.Mean+cautiousZ*n.Rate.SD)
 	return NailDate{
 		Code: n.Code, Rule: rule, Weeks: rules,
-		Due:       t.day(math.Max(soonest, rules[rule])),
-		Cautious:  t.day(math.Max(soonest, fast[decide(fast)])),
+		Due:       t.day(math.Max(t.rest(), rules[rule])),
+		Cautious:  t.day(math.Max(t.rest(), fast[decide(fast)])),
 		LongQuick: rules[Floor] < rules[Worth],
 	}
+}
+
+// from is the day from which the rhythm counts.
+func (t Trim) from() date.Date {
+	if t.Sat.IsZero() {
+		return t.On
+	}
+	return t.Sat
+}
+
+// rest is what is left of the least wait after the last sitting, weeks.
+func (t Trim) rest() float64 {
+	if t.Sat.IsZero() {
+		return 0
+	}
+	return math.Max(0, soonest-float64(t.On.Sub(t.Sat))/7)
 }
 
 // weeksByRule is when each rule makes the nail due if it grows rate mm a week.
 func (t Trim) weeksByRule(n Nail, rate float64) map[Rule]float64 {
 	rules := map[Rule]float64{
-		Floor: math.Inf(1), Curl: math.Inf(1),
-		Ceiling: t.Rhythm.Days() / 7,
+		Pad: math.Inf(1), Floor: math.Inf(1), Curl: math.Inf(1),
+		Ceiling: math.Max(0, (t.Rhythm.Days()-float64(t.On.Sub(t.from())))/7),
 		Worth: quick.NewDrift(rate, n.Rate.SD, claw.SizeFactor(t.Weight)).
 			WeeksTo(n.Spare, t.Margin+worthCut),
 	}
@@ -136,6 +155,9 @@ func (t Trim) weeksByRule(n Nail, rate float64) map[Rule]float64 {
 		rules[Curl] = n.Claw.GrowthToTurn(claw.CurlTurn) / rate
 	} else {
 		rules[Floor] = n.Claw.AtGap(n.Gap).GrowthToGap(n.WishedGap) / rate
+	}
+	if n.PastPad {
+		rules[Pad] = 0
 	}
 	for rule, weeks := range rules {
 		if weeks > farWeeks {
@@ -145,10 +167,10 @@ func (t Trim) weeksByRule(n Nail, rate float64) map[Rule]float64 {
 	return rules
 }
 
-// decide picks the first of floor, curl and rhythm, unless there is nothing to take by then.
+// decide picks the first of pad, floor, curl and rhythm, unless there is nothing to take by then.
 func decide(weeks map[Rule]float64) Rule {
 	first := Ceiling
-	for _, rule := range []Rule{Floor, Curl} {
+	for _, rule := range []Rule{Floor, Curl, Pad} {
 		if weeks[rule] <= weeks[first] {
 			first = rule
 		}
@@ -165,9 +187,14 @@ func (t Trim) day(weeks float64) date.Date {
 	return t.On.AddDays(int(math.Floor(weeks*7 + hair)))
 }
 
-// workday is the latest working day after the sitting and on or before day; or, late, the first one after it.
+// workday is the latest working day on or before day that is still to come as the nails were
+// told, and not the last sitting's own; or, late, the first one after it.
 func (t Trim) workday(day date.Date) (on date.Date, late bool) {
-	if on, ok := t.Workdays.LatestIn(t.On, day); ok {
+	gone := t.On.AddDays(-1)
+	if t.Sat == t.On {
+		gone = t.On
+	}
+	if on, ok := t.Workdays.LatestIn(gone, day); ok {
 		return on, false
 	}
 	return t.Workdays.FirstAfter(day), true

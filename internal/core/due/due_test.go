@@ -25,7 +25,7 @@ func on(code string, gap, rate, spare float64) Nail {
 }
 
 func trim(nails ...Nail) Trim {
-	return Trim{On: monday, Nails: nails, Rhythm: FourWeeks, Workdays: date.EveryDay, Weight: 20, Margin: 1}
+	return Trim{On: monday, Sat: monday, Nails: nails, Rhythm: FourWeeks, Workdays: date.EveryDay, Weight: 20, Margin: 1}
 }
 
 // The worked example of docs/due-example.md, by hand: a square cut of the usual nail leaves 1.57 mm of

@@ -17,6 +17,8 @@ func (t Trim) Reason(n Next) string {
 			return who + choose(one, " comes", " come") + " down to the wished gap"
 		}
 		return who + choose(one, " reaches the floor", " reach the floor")
+	case Pad:
+		return who + choose(one, " reaches past its pad", " reach past their pads")
 	case Curl:
 		return choose(one, "dewclaw ", "dewclaws ") + who + choose(one, " starts to curl", " start to curl")
 	case Worth:

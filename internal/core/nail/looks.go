@@ -17,13 +17,20 @@ const (
 	Straight Shape = "straight"
 	Usual    Shape = "usual"
 	Hooked   Shape = "hooked"
+	Curled   Shape = "curled"
 )
 
 // State is what is wrong with a nail.
 type State string
 
 const (
-	Sound State = "sound"
-	Split State = "split" // the horn has a crack
-	Torn  State = "torn"  // broken or torn into the quick: a veterinarian's matter
+	Sound   State = "sound"
+	Loose   State = "loose"   // a dewclaw that hangs by its skin
+	Split   State = "split"   // the horn has a crack
+	Broken  State = "broken"  // broken off, the quick not open
+	Torn    State = "torn"    // broken or torn into the quick: a veterinarian's matter
+	Ingrown State = "ingrown" // grown into the pad or the skin: a veterinarian's matter
 )
+
+// Veterinary tells whether the nail is a veterinarian's matter and not to be trimmed.
+func (s State) Veterinary() bool { return s == Torn || s == Ingrown }

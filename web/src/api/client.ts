@@ -21,15 +21,30 @@ export class Refusal extends Error {
 
 export const client = createClient<paths>({ baseUrl: '/' })
 
+type Call<T> = Promise<{ data?: T; error?: unknown; response: Response }>
+
 /** Unwraps an answer, or throws the Refusal that it is. */
-export async function answered<T>(call: Promise<{ data?: T; error?: unknown; response: Response }>): Promise<T> {
-  let got
+export async function answered<T>(call: Call<T>): Promise<T> {
+  const got = await reached(call)
+  if (got.data !== undefined) return got.data
+  throw refusalOf(got)
+}
+
+/** The same for what is answered with nothing. */
+export async function sent(call: Call<unknown>): Promise<void> {
+  const got = await reached(call)
+  if (!got.response.ok) throw refusalOf(got)
+}
+
+async function reached<T>(call: Call<T>) {
   try {
-    got = await call
+    return await call
   } catch {
     throw new Refusal(0, 'Fribbet does not answer. Is it still running?', [])
   }
-  if (got.data !== undefined) return got.data
+}
+
+function refusalOf(got: { error?: unknown; response: Response }) {
   const problem = got.error as Partial<Schemas['Problem']> | undefined
-  throw new Refusal(got.response.status, problem?.detail ?? 'Something broke in Fribbet.', problem?.errors ?? [])
+  return new Refusal(got.response.status, problem?.detail ?? 'Something broke in Fribbet.', problem?.errors ?? [])
 }

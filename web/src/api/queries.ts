@@ -1,6 +1,6 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/vue-query'
+import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/vue-query'
 import { toValue, type MaybeRefOrGetter } from 'vue'
-import { answered, client, type Schemas } from './client'
+import { answered, client, sent, type Schemas } from './client'
 
 const path = (dogId: string) => ({ params: { path: { dog_id: dogId } } })
 
@@ -59,7 +59,7 @@ export function useRecordSitting(dogId: MaybeRefOrGetter<string>) {
       answered(client.POST('/api/dogs/{dog_id}/sittings', { ...path(toValue(dogId)), body })),
     onSuccess: (view) => {
       cache.setQueryData(['dog', toValue(dogId)], view)
-      return cache.invalidateQueries({ queryKey: ['due'] })
+      return cache.invalidateQueries({ predicate: (q) => ['due', 'forecast', 'section'].includes(String(q.queryKey[0])) })
     },
   })
 }
@@ -75,7 +75,38 @@ export function useWithdrawSitting(dogId: MaybeRefOrGetter<string>) {
       ),
     onSuccess: (view) => {
       cache.setQueryData(['dog', toValue(dogId)], view)
-      return cache.invalidateQueries({ queryKey: ['due'] })
+      return cache.invalidateQueries({ predicate: (q) => ['due', 'forecast', 'section'].includes(String(q.queryKey[0])) })
     },
   })
 }
+
+export const useForecast = (dogId: MaybeRefOrGetter<string>) =>
+  useQuery({
+    queryKey: ['forecast', dogId],
+    queryFn: () => answered(client.GET('/api/dogs/{dog_id}/forecast', path(toValue(dogId)))),
+  })
+
+/** One nail in section; the picture stays while another margin is asked for. */
+export const useSection = (dogId: MaybeRefOrGetter<string>, code: MaybeRefOrGetter<string>, margin: MaybeRefOrGetter<number | undefined>) =>
+  useQuery({
+    queryKey: ['section', dogId, code, margin],
+    queryFn: () =>
+      answered(
+        client.GET('/api/dogs/{dog_id}/nails/{code}', {
+          params: { path: { dog_id: toValue(dogId), code: toValue(code) as Schemas['NailCode'] }, query: { margin_mm: toValue(margin) } },
+        }),
+      ),
+    placeholderData: keepPreviousData,
+  })
+
+export function useRecordCheck(dogId: MaybeRefOrGetter<string>) {
+  const cache = useQueryClient()
+  return useMutation({
+    mutationFn: (body: Schemas['CheckInput']) =>
+      answered(client.POST('/api/dogs/{dog_id}/checks', { ...path(toValue(dogId)), body })),
+    onSuccess: () => cache.invalidateQueries({ predicate: (q) => q.queryKey[0] !== 'settings' }),
+  })
+}
+
+export const useMoveStandIn = () =>
+  useMutation({ mutationFn: (body: Schemas['StandInMove']) => sent(client.POST('/api/caliper/stand-in', { body })) })

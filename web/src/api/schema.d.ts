@@ -134,6 +134,115 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/dogs/{dog_id}/checks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                dog_id: components["parameters"]["DogId"];
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Record a walk-round of the feet; sending the same id again changes nothing */
+        post: operations["recordCheck"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dogs/{dog_id}/forecast": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                dog_id: components["parameters"]["DogId"];
+            };
+            cookie?: never;
+        };
+        /** How the nails grow from today on, in steps to draw between */
+        get: operations["getForecast"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dogs/{dog_id}/nails/{code}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                dog_id: components["parameters"]["DogId"];
+                code: components["schemas"]["NailCode"];
+            };
+            cookie?: never;
+        };
+        /** One nail in side view today, with what each school of cut would do to it */
+        get: operations["getSection"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/caliper/readings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What the caliper sends, as server-sent events; each event's data is a CaliperReading */
+        get: operations["streamReadings"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/caliper/stand-in": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Move the simulated caliper that ships with the program, and press its button */
+        post: operations["moveStandIn"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/calc/cuts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What each school of cut takes off one nail and gains */
+        post: operations["calcCuts"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/calc/profile": {
         parameters: {
             query?: never;
@@ -184,9 +293,9 @@ export interface components {
         /** @enum {string} */
         Colour: "unknown" | "dark" | "light" | "mixed";
         /** @enum {string} */
-        Shape: "straight" | "usual" | "hooked";
+        Shape: "straight" | "usual" | "hooked" | "curled";
         /** @enum {string} */
-        NailState: "sound" | "split" | "torn";
+        NailState: "sound" | "loose" | "split" | "broken" | "torn" | "ingrown";
         /** @enum {string} */
         Group: "fore" | "hind_middle" | "hind_outer" | "dewclaw";
         /** @enum {string} */
@@ -200,10 +309,15 @@ export interface components {
         /** @enum {string} */
         Rhythm: "every_other_day" | "twice_a_week" | "weekly" | "fortnightly" | "four_weeks";
         /**
-         * @description floor, it touches; curl, a dewclaw curls; rhythm, the longest interval is up; worth, only now is there anything to take
+         * @description pad, it was seen to reach past its pad; floor, it touches; curl, a dewclaw curls; rhythm, the longest interval is up; worth, only now is there anything to take
          * @enum {string}
          */
-        Rule: "floor" | "curl" | "rhythm" | "worth";
+        Rule: "pad" | "floor" | "curl" | "rhythm" | "worth";
+        /**
+         * @description where the cut goes; level, parallel to the floor; square, across the nail's axis; steep, leaning back; sculpted, square and bevelled
+         * @enum {string}
+         */
+        School: "level" | "square" | "steep" | "sculpted";
         /** @enum {string} */
         Weekday: "mon" | "tue" | "wed" | "thu" | "fri" | "sat" | "sun";
         Weekdays: components["schemas"]["Weekday"][];
@@ -223,6 +337,8 @@ export interface components {
             /** @description spare that a trim leaves in front of the quick */
             margin_mm: number;
             working_weekdays: components["schemas"]["Weekdays"];
+            /** @description thickness of a coin that serves as a feeler; none until it was measured */
+            coin_mm?: number;
         };
         /** @description How to show a stored number; multiply by per_stored, round to decimals */
         Display: {
@@ -250,7 +366,7 @@ export interface components {
         /** @description A household measure of the floor gap */
         GapFeeler: {
             /** @enum {string} */
-            feeler: "touches" | "paper" | "card";
+            feeler: "touches" | "paper" | "card" | "coin";
             gap_mm: number;
         };
         Weight: {
@@ -278,6 +394,7 @@ export interface components {
             working_weekdays?: components["schemas"]["Weekdays"];
             /** @description floor gap at which it is due; 0 is when it would touch */
             wished_gap_mm?: number;
+            school?: components["schemas"]["School"];
             /** @description the nails that are there */
             nails?: components["schemas"]["Nail"][];
         };
@@ -294,6 +411,7 @@ export interface components {
             rhythm: components["schemas"]["Rhythm"];
             working_weekdays: components["schemas"]["Weekdays"];
             wished_gap_mm: number;
+            school: components["schemas"]["School"];
             nails: components["schemas"]["Nail"][];
         };
         /** @description A number with its middle 90 % and where it came from */
@@ -352,6 +470,7 @@ export interface components {
             rule: components["schemas"]["Rule"];
             /** @description what each rule said, weeks after the sitting; none is never */
             weeks: {
+                pad?: number;
                 floor?: number;
                 curl?: number;
                 rhythm?: number;
@@ -461,6 +580,119 @@ export interface components {
             note?: string;
             records: components["schemas"]["RecordInput"][];
         };
+        /** @description What was seen of one nail; what nobody looked at is left out */
+        Look: {
+            code: components["schemas"]["NailCode"];
+            gap_mm?: number;
+            length_mm?: number;
+            past_pad?: boolean;
+            colour?: components["schemas"]["Colour"];
+            shape?: components["schemas"]["Shape"];
+            state?: components["schemas"]["NailState"];
+        };
+        CheckInput: {
+            id: components["schemas"]["Id"];
+            on?: components["schemas"]["Date"];
+            /** @description on a hard floor */
+            clicks: boolean;
+            /** @description between the pads */
+            hair: boolean;
+            /** @description swelling, discharge or a bad smell */
+            swelling: boolean;
+            limping: boolean;
+            /** @description several nails breaking or falling off */
+            breaking: boolean;
+            looks: components["schemas"]["Look"][];
+        };
+        ForecastBar: {
+            code: components["schemas"]["NailCode"];
+            length_mm: number[];
+            quick_mm: number[];
+            quick_short_mm: number[];
+            quick_long_mm: number[];
+        };
+        Forecast: {
+            /** @description after today */
+            days: number[];
+            /** @description of every day of the forecast */
+            dates: components["schemas"]["Date"][];
+            /** @description until the first nail touches; none when none does */
+            touch_in_days?: number;
+            touching: components["schemas"]["NailCode"][];
+            /** @description one number a day of days */
+            bars: components["schemas"]["ForecastBar"][];
+        };
+        /** @description [x, z] in mm */
+        Point: number[];
+        /** @description closed */
+        Outline: components["schemas"]["Point"][];
+        SchoolCut: {
+            school: components["schemas"]["School"];
+            /** @description angle of each cut to the floor */
+            planes_deg: number[];
+            removed_ridge_mm: number;
+            removed_area_mm2: number;
+            /** @description to the floor afterwards */
+            gap_mm: number;
+            /** @description forward of the coat line afterwards */
+            reach_mm: number;
+            /** @description none when it never gets there */
+            growth_to_floor_mm?: number;
+            /** @description at this nail's own rate; only where the nail is known */
+            days_to_floor?: number;
+            slivers: number;
+            outline: components["schemas"]["Outline"];
+        };
+        Section: {
+            bar: components["schemas"]["Bar"];
+            margin_mm: number;
+            /** @description the thickness that slivers are counted in */
+            sliver_mm: number;
+            outline: components["schemas"]["Outline"];
+            quick: components["schemas"]["Outline"];
+            quick_short: components["schemas"]["Outline"];
+            quick_long: components["schemas"]["Outline"];
+            centre: components["schemas"]["Point"];
+            /** @description how far growth turns the nail about the centre in a day */
+            turn_deg_day: number;
+            reach_mm: number;
+            groove: components["schemas"]["Point"];
+            hook: components["schemas"]["Point"];
+            /** @description none when it never gets there */
+            days_to_floor?: number;
+            schools: components["schemas"]["SchoolCut"][];
+        };
+        /** @description One event of the caliper; a trouble changes nothing */
+        CaliperReading: {
+            mm?: number;
+            trouble?: string;
+        };
+        StandInMove: {
+            /** @description how far the jaw stands open */
+            jaw_mm: number;
+            /**
+             * @description what the button sends; garbage, half and nothing are for trying out a bad link
+             * @enum {string}
+             */
+            sends: "length" | "garbage" | "half" | "nothing" | "unplug";
+        };
+        CutsRequest: {
+            length_mm: number;
+            base_angle_deg: number;
+            radius_mm: number;
+            depth_mm: number;
+            taper: number;
+            gap_mm: number;
+            /** @description taken, as profile takes it; the cuts do not depend on it */
+            wished_gap_mm?: number;
+            /** @description arc length of the quick's end */
+            quick_mm: number;
+            margin_mm: number;
+            sliver_mm: number;
+        };
+        CutsResult: {
+            schools: components["schemas"]["SchoolCut"][];
+        };
         ProfileRequest: {
             length_mm: number;
             base_angle_deg: number;
@@ -471,8 +703,7 @@ export interface components {
             wished_gap_mm: number;
         };
         ProfileResult: {
-            /** @description closed, [x, z] each */
-            outline: number[][];
+            outline: components["schemas"]["Outline"];
             coat_line_height_mm: number;
             tip_angle_deg: number;
             reach_mm: number;
@@ -743,6 +974,152 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["DogView"];
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    recordCheck: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                dog_id: components["parameters"]["DogId"];
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CheckInput"];
+            };
+        };
+        responses: {
+            /** @description The dog as it was seen */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DogView"];
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    getForecast: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                dog_id: components["parameters"]["DogId"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The forecast */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Forecast"];
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    getSection: {
+        parameters: {
+            query?: {
+                /** @description spare to leave; the user's own when not given */
+                margin_mm?: number;
+            };
+            header?: never;
+            path: {
+                dog_id: components["parameters"]["DogId"];
+                code: components["schemas"]["NailCode"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The nail in section */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Section"];
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    streamReadings: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Readings and troubles as they come */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/event-stream": components["schemas"]["CaliperReading"];
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    moveStandIn: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StandInMove"];
+            };
+        };
+        responses: {
+            /** @description Sent */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    calcCuts: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CutsRequest"];
+            };
+        };
+        responses: {
+            /** @description The cuts */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CutsResult"];
                 };
             };
             default: components["responses"]["Problem"];

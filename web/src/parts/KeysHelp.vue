@@ -19,6 +19,13 @@ const recording = [
   ['U', 'undo'],
   ['Ctrl Enter', 'save the sitting'],
 ]
+const walking = [
+  ['T A C O', 'touches, paper passes, bank card passes, coin passes'],
+  ['X', 'reaches past its pad'],
+  ['D L M', 'dark, light, mixed'],
+  ['F G H J', 'straight, usual, hooked, curled'],
+  ['Enter N P', 'next and previous nail'],
+]
 </script>
 
 <template>
@@ -27,6 +34,8 @@ const recording = [
     <table><tbody><tr v-for="[key, what] in everywhere" :key="key"><td class="nowrap"><kbd>{{ key }}</kbd></td><td>{{ what }}</td></tr></tbody></table>
     <h3 class="mt">While recording a sitting</h3>
     <table><tbody><tr v-for="[key, what] in recording" :key="key"><td class="nowrap"><kbd>{{ key }}</kbd></td><td>{{ what }}</td></tr></tbody></table>
+    <h3 class="mt">On a walk-round</h3>
+    <table><tbody><tr v-for="[key, what] in walking" :key="key"><td class="nowrap"><kbd>{{ key }}</kbd></td><td>{{ what }}</td></tr></tbody></table>
   </BModal>
 </template>
 

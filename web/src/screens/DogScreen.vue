@@ -4,11 +4,11 @@ import { useDog } from '../api/queries'
 import AnswerState from '../parts/AnswerState.vue'
 import CautionList from '../parts/CautionList.vue'
 import RankKey from '../rank/RankKey.vue'
-import RankPicture from '../rank/RankPicture.vue'
 import { useUnits } from '../units'
 import DogNext from './dog/DogNext.vue'
 import DogProfile from './dog/DogProfile.vue'
 import NailTable from './dog/NailTable.vue'
+import RankForward from './dog/RankForward.vue'
 import SittingList from './dog/SittingList.vue'
 
 const props = defineProps<{ dogId: string }>()
@@ -34,20 +34,23 @@ const assumed = computed(() => data.value?.rank.bars.every((b) => b.length.sourc
           <h1 dir="auto">{{ dog.name }}</h1>
           <p class="soft lead">{{ age }} · {{ kilos }} · {{ dog.nails.length }} nails</p>
         </div>
-        <RouterLink :to="`/dogs/${dogId}/record`" class="btn btn-go btn-big">Record a sitting</RouterLink>
+        <div class="aside">
+          <RouterLink :to="`/dogs/${dogId}/walk`" class="btn btn-plain btn-big">Walk round</RouterLink>
+          <RouterLink :to="`/dogs/${dogId}/record`" class="btn btn-go btn-big">Record a sitting</RouterLink>
+        </div>
       </div>
 
       <DogNext :next="data.next" :days="data.next_in_days" />
       <CautionList :cautions="data.cautions" />
 
       <section class="today" aria-labelledby="rank-title">
-        <h2 id="rank-title">The nails today</h2>
-        <div class="scroll-sideways rank-frame"><RankPicture :rank="data.rank" size="large" /></div>
+        <h2 id="rank-title">The nails, today and on</h2>
+        <RankForward :dog-id="dogId" :rank="data.rank" :next="data.next" :next-in-days="data.next_in_days" />
         <RankKey />
         <p v-if="assumed" class="soft small note">Nobody has measured these nails yet: they are drawn as usual for this size, the untrimmed ones just touching the floor. A length, or a sheet of paper under a nail, replaces the assumption.</p>
       </section>
 
-      <NailTable :rank="data.rank" :next="data.next" />
+      <NailTable :dog-id="dogId" :rank="data.rank" :next="data.next" />
       <DogProfile :dog="dog" />
       <SittingList :dog-id="dogId" :sittings="data.sittings" />
     </template>
@@ -57,6 +60,5 @@ const assumed = computed(() => data.value?.rank.bars.every((b) => b.length.sourc
 <style scoped>
 .lead { margin: 0.15rem 0 0; }
 .today { margin-top: 1rem; }
-.rank-frame { padding-block: 0.5rem; }
 .note { margin-top: 0.5rem; max-width: 46rem; }
 </style>

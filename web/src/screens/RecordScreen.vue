@@ -5,14 +5,16 @@ import { BFormSelect } from 'bootstrap-vue-next/components/BFormSelect'
 import { computed, ref, useTemplateRef, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { Refusal } from '../api/client'
-import { usePlan, useRecordSitting } from '../api/queries'
+import { usePlan, useRecordSitting, useSettings } from '../api/queries'
 import { dayOf } from '../dates'
+import { useCaliper } from '../local/caliper'
 import { sittingOf, useDraft, type NailDraft } from '../local/drafts'
 import { onKey } from '../local/keys'
 import { useNarrow } from '../local/narrow'
 import AnswerState from '../parts/AnswerState.vue'
 import CautionList from '../parts/CautionList.vue'
 import RefusalNote from '../parts/RefusalNote.vue'
+import StandInCaliper from '../parts/StandInCaliper.vue'
 import RankPicture from '../rank/RankPicture.vue'
 import { options, reactions, tools } from '../words'
 import NailPanel from './record/NailPanel.vue'
@@ -50,6 +52,8 @@ function startOver() {
   store.drop()
   resumed.value = store.begin(plan.value!)
 }
+const { data: settings } = useSettings()
+const { trouble, linked } = useCaliper((mm) => panel.value?.measured(mm))
 const next = () => goTo((draft.value?.current ?? 0) + 1)
 const choose = (code: string) => goTo(draft.value!.nails.findIndex((n) => n.code === code))
 
@@ -146,6 +150,7 @@ function act(event: KeyboardEvent, does: () => void) {
       <div class="bench">
         <div class="navigator">
           <RankPicture :rank="plan.rank" :size="narrow ? 'narrow' : 'medium'" stacked :selected="nail.code" :marks="marks" @select="choose" />
+          <StandInCaliper v-if="settings?.demo && !narrow" :linked="linked" :trouble="trouble" />
           <p class="soft small legend">✓ done · – left out · ◆ bled · the rest as planned. Look at groove and face before every cut: what you see overrules the plan.</p>
         </div>
         <NailPanel

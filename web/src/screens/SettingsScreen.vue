@@ -18,17 +18,25 @@ const { mutate, isPending, error, isSuccess } = useSaveSettings()
 const { length } = useUnits()
 const choices = ref<Schemas['Choices']>()
 const margin = ref('')
+const coin = ref('')
 const theme = ref<Theme>(chosenTheme())
 watch(data, (settings) => {
   if (!settings) return
   choices.value = { ...settings.choices }
   margin.value = length.value.inField(settings.choices.margin_mm)
+  coin.value = settings.choices.coin_mm === undefined ? '' : length.value.inField(settings.choices.coin_mm)
 }, { immediate: true })
 watch(theme, chooseTheme)
 
+/** The stored number where the field was not touched, so that showing it in another unit changes nothing. */
+const told = (field: string, stored: number | undefined) =>
+  stored !== undefined && field === length.value.inField(stored) ? stored : (length.value.typed(field) ?? -1)
 function save() {
-  const untouched = margin.value === length.value.inField(data.value!.choices.margin_mm)
-  mutate({ ...choices.value!, margin_mm: untouched ? data.value!.choices.margin_mm : length.value.typed(margin.value) ?? -1 })
+  const { margin_mm, coin_mm } = data.value!.choices
+  mutate({
+    ...choices.value!, margin_mm: told(margin.value, margin_mm),
+    coin_mm: coin.value.trim() === '' ? undefined : told(coin.value, coin_mm),
+  })
 }
 </script>
 
@@ -49,13 +57,16 @@ function save() {
       <FormField id="margin" v-slot="{ invalid, described }" :label="`Spare to leave in front of the quick, ${length.symbol}`" :error="error" :fields="['margin_mm']" hint="Every plan and every date keeps this distance.">
         <BFormInput id="margin" v-model="margin" :state="invalid" :aria-describedby="described" inputmode="decimal" class="short" />
       </FormField>
+      <FormField id="coin" v-slot="{ invalid, described }" :label="`Your coin’s thickness, ${length.symbol}`" :error="error" :fields="['coin_mm']" hint="Measure a small coin once, and it serves as a feeler under a nail.">
+        <BFormInput id="coin" v-model="coin" :state="invalid" :aria-describedby="described" inputmode="decimal" class="short" />
+      </FormField>
       <FormField id="workdays" label="Your working days" :error="error" :fields="['working_weekdays']" hint="A new dog’s dates fall on these. Each dog can have its own.">
         <WeekdayPicker id="workdays" v-model="choices.working_weekdays" />
       </FormField>
       <FormField id="theme" label="Light or dark, in this browser" :error="null" :fields="[]">
         <BFormSelect id="theme" v-model="theme" :options="[{ value: 'auto', text: 'as the system' }, { value: 'light', text: 'light' }, { value: 'dark', text: 'dark' }]" />
       </FormField>
-      <RefusalNote :error="error" :shown="['role', 'margin_mm', 'working_weekdays']" />
+      <RefusalNote :error="error" :shown="['role', 'margin_mm', 'coin_mm', 'working_weekdays']" />
       <div><BButton type="submit" variant="go" :disabled="isPending">Save settings</BButton> <span v-if="isSuccess" role="status" class="saved">Saved.</span></div>
     </BForm>
   </div>

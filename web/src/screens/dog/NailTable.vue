@@ -3,9 +3,9 @@ import type { Schemas } from '../../api/client'
 import { shortDayOf } from '../../dates'
 import EstimateText from '../../parts/EstimateText.vue'
 import { useUnits } from '../../units'
-import { colours, rules, sourceMarks, sources } from '../../words'
+import { colours, rules, sourceMarks, sources, states } from '../../words'
 
-const props = defineProps<{ rank: Schemas['Rank']; next?: Schemas['Next'] }>()
+const props = defineProps<{ dogId: string; rank: Schemas['Rank']; next?: Schemas['Next'] }>()
 const { length } = useUnits()
 const dateOf = (code: string) => props.next?.per_nail.find((n) => n.code === code)
 </script>
@@ -23,7 +23,7 @@ const dateOf = (code: string) => props.next?.per_nail.find((n) => n.code === cod
         </thead>
         <tbody>
           <tr v-for="bar in rank.bars" :key="bar.code">
-            <td><strong>{{ bar.code }}</strong><span v-if="bar.state !== 'sound'"> {{ bar.state }}</span></td>
+            <td><RouterLink :to="`/dogs/${dogId}/nails/${bar.code}`"><strong>{{ bar.code }}</strong></RouterLink><span v-if="bar.state !== 'sound'"> {{ states[bar.state] }}</span></td>
             <td>{{ colours[bar.colour] }}</td>
             <td class="number"><EstimateText :estimate="bar.length" /></td>
             <td class="number"><EstimateText :estimate="bar.spare" /></td>
@@ -33,7 +33,7 @@ const dateOf = (code: string) => props.next?.per_nail.find((n) => n.code === cod
               <td class="nowrap">{{ shortDayOf(dateOf(bar.code)!.due) }}</td>
               <td>{{ dateOf(bar.code)!.long_quick ? 'long quick' : rules[dateOf(bar.code)!.rule] }}<span v-if="dateOf(bar.code)!.can_wait" class="soft">, can wait</span></td>
             </template>
-            <template v-else><td class="soft">–</td><td class="soft">{{ bar.state === 'torn' ? 'a veterinarian first' : 'no sitting yet' }}</td></template>
+            <template v-else><td class="soft">–</td><td class="soft">{{ next ? 'a veterinarian first' : 'no sitting yet' }}</td></template>
           </tr>
         </tbody>
       </table>

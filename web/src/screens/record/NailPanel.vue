@@ -27,7 +27,7 @@ const input = useTemplateRef('input')
 const focus = () => input.value?.element?.focus({ preventScroll: true })
 // On a phone the keyboard would cover the nail: there it opens when the number is touched.
 onMounted(() => window.matchMedia('(hover: hover)').matches && focus())
-defineExpose({ focus, settle })
+defineExpose({ focus, settle, measured })
 
 const modes: Record<NumberMode, string> = {
   length_before_mm: 'length before', length_after_mm: 'length after', cuts_mm: 'taken off',
@@ -67,6 +67,11 @@ function settle(): boolean {
 function put(value: number | number[]) {
   const cut = numberMode.value === 'cuts_mm' ? true : props.nail.cuts_mm.length > 0 && props.nail.mark !== 'left'
   emit('tell', { [numberMode.value]: value, mark: cut ? 'done' : 'left' })
+}
+/** A linked caliper's reading is taken as if it had been typed and entered. */
+function measured(mm: number) {
+  if (numberMode.value === 'cuts_mm') numberMode.value = 'length_after_mm' // a caliper measures no cut
+  feel(mm)
 }
 function feel(gap: number) {
   typed.value = ''

@@ -1,0 +1,67 @@
+package api
+
+import (
+	"context"
+	"encoding/json"
+	"fmt"
+	"io"
+
+	"fribbet/internal/api/contract"
+	"fribbet/internal/book"
+	"fribbet/internal/core/caliper"
+	"fribbet/internal/core/fault"
+)
+
+// StreamReadings hands the caliper's readings on as server-sent events until either side goes.
+func (h handlers) StreamReadings(ctx context.Context, _ contract.StreamReadingsRequestObject) (contract.StreamReadingsResponseObject, error) {
+	if h.caliper == nil {
+		return nil, errNoCaliper
+	}
+	body, events := io.Pipe()
+	readings := book.Readings(ctx, h.caliper)
+	go func() {
+		_, err := fmt.Fprint(events, ": linked\n\n")
+		for r := range readings {
+			if err == nil {
+				err = writeEvent(events, r)
+			}
+		}
+		_ = events.CloseWithError(err)
+	}()
+	return contract.StreamReadings200TexteventStreamResponse{Body: body}, nil
+}
+
+func writeEvent(to io.Writer, r caliper.Reading) error {
+	reading := contract.CaliperReading{Mm: &r.MM}
+	if r.Trouble != "" {
+		reading = contract.CaliperReading{Trouble: &r.Trouble}
+	}
+	text, err := json.Marshal(reading)
+	if err == nil {
+		_, err = fmt.Fprintf(to, "data: %s\n\n", text)
+	}
+	return err
+}
+
+// MoveStandIn presses the button of the simulated caliper.
+func (h handlers) MoveStandIn(_ context.Context, r contract.MoveStandInRequestObject) (contract.MoveStandInResponseObject, error) {
+	if h.caliper == nil {
+		return nil, errNoCaliper
+	}
+	var f fault.Fields
+	f.Range("jaw_mm", r.Body.JawMm, 0, caliper.Most, "mm")
+	if err := f.Err(); err != nil {
+		return nil, err
+	}
+	switch r.Body.Sends {
+	case contract.Length:
+		h.caliper.Send(r.Body.JawMm)
+	case contract.Garbage:
+		h.caliper.Garble()
+	case contract.Half:
+		h.caliper.Half(r.Body.JawMm)
+	case contract.Unplug:
+		h.caliper.Unplug()
+	}
+	return contract.MoveStandIn204Response{}, nil
+}

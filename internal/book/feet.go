@@ -1,0 +1,63 @@
+package book
+
+import (
+	"context"
+
+	"github.com/google/uuid"
+
+	"fribbet/internal/core/dog"
+	"fribbet/internal/core/due"
+	"fribbet/internal/core/fault"
+	"fribbet/internal/core/nail"
+	"fribbet/internal/store"
+)
+
+// Look keeps a walk-round; one without a date was today. Sending the same id again changes nothing.
+func (b *Book) Look(ctx context.Context, dogID uuid.UUID, c store.Check) error {
+	d, err := b.store.Dog(ctx, dogID)
+	if err != nil {
+		return err
+	}
+	if c.On.IsZero() {
+		c.On = b.Today()
+	}
+	if err := c.Check.Check(d.Dog, b.Today()).Err(); err != nil {
+		return err
+	}
+	d.Dog = d.Seen(c.Check)
+	return b.store.AddCheck(ctx, d, c, b.now())
+}
+
+// Section returns one nail in side view today; without a margin, the user's own.
+func (b *Book) Section(ctx context.Context, dogID uuid.UUID, code nail.Code, margin *float64) (dog.Section, float64, error) {
+	_, feet, _, err := b.feet(ctx, dogID)
+	if err != nil {
+		return dog.Section{}, 0, err
+	}
+	settings, err := b.Settings(ctx)
+	if err != nil {
+		return dog.Section{}, 0, err
+	}
+	if margin != nil {
+		settings.Margin = *margin
+	}
+	var f fault.Fields
+	f.Range("margin_mm", settings.Margin, 0, due.MostMargin, "mm")
+	if err := f.Err(); err != nil {
+		return dog.Section{}, 0, err
+	}
+	section, has := feet.Section(code, b.Today(), settings.Margin, dog.Sliver)
+	if !has {
+		return dog.Section{}, 0, store.ErrNotFound
+	}
+	return section, settings.Margin, nil
+}
+
+// Forecast returns how a dog's nails grow from today on.
+func (b *Book) Forecast(ctx context.Context, dogID uuid.UUID) (dog.Forecast, error) {
+	_, feet, _, err := b.feet(ctx, dogID)
+	if err != nil {
+		return dog.Forecast{}, err
+	}
+	return feet.Forecast(b.Today()), nil
+}

@@ -1,0 +1,61 @@
+package dog
+
+import (
+	"math"
+
+	"fribbet/internal/core/claw"
+	"fribbet/internal/core/date"
+	"fribbet/internal/core/nail"
+)
+
+// Section is one nail in side view on a day, with what each school of cut would do to it.
+type Section struct {
+	Reading
+	Stance                claw.Stance
+	Quick                 float64 // arc length of the quick's likeliest end, mm
+	QuickShort, QuickLong float64 // the same at the ends of its range
+	Days                  float64 // until it touches if nobody cuts it; +Inf when it never does
+	Cuts                  []SchoolCut
+}
+
+// SchoolCut is a school's cut with what it means for this nail's next weeks.
+type SchoolCut struct {
+	claw.Cut
+	Days float64 // until it touches again, at its own rate; +Inf when it never does
+}
+
+// dewclawStands is how high a dewclaw is drawn above a floor that it never meets, mm.
+const dewclawStands = 12.0
+
+// Section reads one nail; the cuts keep margin mm from the quick and come off in slivers of the
+// given thickness, mm. It is false when the dog does not have the nail.
+func (f Feet) Section(code nail.Code, day date.Date, margin, sliver float64) (Section, bool) {
+	for _, t := range f.toes {
+		if t.Code == code {
+			return t.section(f.dog, day, margin, sliver), true
+		}
+	}
+	return Section{}, false
+}
+
+func (t toe) section(d Dog, day date.Date, margin, sliver float64) Section {
+	r := t.read(d, day)
+	gap := dewclawStands
+	if !t.Code.Dewclaw() {
+		gap = r.Gap.Value
+	}
+	s := Section{
+		Reading: r, Stance: t.claw.Grown(t.at(d, day).grown).AtGap(gap),
+		Quick:      r.Length.Value - r.Spare.Value,
+		QuickShort: r.Length.Value - r.Spare.High, QuickLong: r.Length.Value - r.Spare.Low,
+		Days: r.Days(),
+	}
+	for _, cut := range s.Stance.Cuts(s.Quick, margin, sliver) {
+		days := cut.ToFloor / r.Rate.Mean * 7
+		if t.Code.Dewclaw() {
+			days = math.Inf(1)
+		}
+		s.Cuts = append(s.Cuts, SchoolCut{cut, days})
+	}
+	return s
+}

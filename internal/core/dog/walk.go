@@ -1,0 +1,85 @@
+package dog
+
+import (
+	"fmt"
+
+	"fribbet/internal/core/claw"
+	"fribbet/internal/core/date"
+	"fribbet/internal/core/fault"
+	"fribbet/internal/core/nail"
+)
+
+// Look is what was seen of one nail on a walk-round. What nobody looked at stays nil.
+type Look struct {
+	Code    nail.Code
+	Gap     *float64 // to the floor, mm
+	Length  *float64 // mm
+	PastPad bool     // it reaches past its pad
+	Colour  *nail.Colour
+	Shape   *nail.Shape
+	State   *nail.State
+}
+
+// Check is a walk round a dog that stands on a flat hard floor: is it due?
+type Check struct {
+	On       date.Date
+	Clicks   bool // on a hard floor
+	Hair     bool // between the pads
+	Swelling bool // swelling, discharge or a bad smell
+	Limping  bool
+	Breaking bool // several nails breaking or falling off
+	Looks    []Look
+}
+
+// flags are the red ones: each a veterinarian's matter.
+func (c Check) flags() []string {
+	var flags []string
+	for _, f := range []struct {
+		is    bool
+		words string
+	}{
+		{c.Swelling, "Swelling, discharge or a bad smell at a nail: call a veterinarian."},
+		{c.Limping, "Limping: call a veterinarian."},
+		{c.Breaking, "Several nails breaking or falling off: call a veterinarian."},
+	} {
+		if f.is {
+			flags = append(flags, f.words)
+		}
+	}
+	return flags
+}
+
+// Check returns the fields of a walk-round that cannot be for this dog; nil when it is sound.
+func (c Check) Check(d Dog, today date.Date) fault.Fields {
+	var f fault.Fields
+	d.checkDay(&f, c.On, today)
+	seen := map[nail.Code]bool{}
+	for i, l := range c.Looks {
+		var one fault.Fields
+		d.checkCode(&one, l.Code, seen)
+		if l.Gap != nil {
+			one.Range("gap_mm", *l.Gap, 0, claw.MostGap, "mm")
+		}
+		if l.Length != nil {
+			one.Range("length_mm", *l.Length, 1, mostLength, "mm")
+		}
+		f.Under(fmt.Sprintf("looks[%d]", i), one)
+	}
+	return f
+}
+
+// Seen returns the dog with its nails as the walk-round saw them.
+func (d Dog) Seen(c Check) Dog {
+	nails := append([]Nail(nil), d.Nails...)
+	for _, l := range c.Looks {
+		for i := range nails {
+			if nails[i].Code == l.Code {
+				set(&nails[i].Colour, l.Colour)
+				set(&nails[i].Shape, l.Shape)
+				set(&nails[i].State, l.State)
+			}
+		}
+	}
+	d.Nails = nails
+	return d
+}

@@ -1,0 +1,107 @@
+package store
+
+import (
+	"context"
+	"time"
+
+	"github.com/google/uuid"
+	"github.com/jmoiron/sqlx"
+
+	"fribbet/internal/core/dog"
+	"fribbet/internal/core/nail"
+)
+
+// Check is a walk-round in the book.
+type Check struct {
+	ID uuid.UUID // made by whoever records it
+	dog.Check
+}
+
+type checkRow struct {
+	ID         uuid.UUID  `db:"id"`
+	DogID      uuid.UUID  `db:"dog_id"`
+	On         dateColumn `db:"on_date"`
+	Clicks     bool       `db:"clicks"`
+	Hair       bool       `db:"hair"`
+	Swelling   bool       `db:"swelling"`
+	Limping    bool       `db:"limping"`
+	Breaking   bool       `db:"breaking"`
+	RecordedAt string     `db:"recorded_at"`
+}
+
+type lookRow struct {
+	CheckID uuid.UUID    `db:"check_id"`
+	Code    codeColumn   `db:"code"`
+	Gap     *float64     `db:"gap_mm"`
+	Length  *float64     `db:"length_mm"`
+	PastPad bool         `db:"past_pad"`
+	Colour  *nail.Colour `db:"colour"`
+	Shape   *nail.Shape  `db:"shape"`
+	State   *nail.State  `db:"state"`
+}
+
+// AllChecks returns every dog's walk-rounds, oldest first, by the dog's id.
+func (s *Store) AllChecks(ctx context.Context) (map[uuid.UUID][]Check, error) {
+	return s.checks(ctx, "")
+}
+
+// Checks returns one dog's walk-rounds, oldest first.
+func (s *Store) Checks(ctx context.Context, dogID uuid.UUID) ([]Check, error) {
+	all, err := s.checks(ctx, ` WHERE dog_id = ?`, dogID)
+	return all[dogID], err
+}
+
+func (s *Store) checks(ctx context.Context, where string, args ...any) (map[uuid.UUID][]Check, error) {
+	var rows []checkRow
+	var looks []lookRow
+	err := s.read(ctx, func(tx *sqlx.Tx) error {
+		return selectAll(ctx, tx, args,
+			query{&rows, `SELECT * FROM checks` + where + ` ORDER BY on_date, recorded_at`},
+			query{&looks, `SELECT * FROM looks WHERE check_id IN (SELECT id FROM checks` + where + `)`})
+	})
+	if err != nil {
+		return nil, err
+	}
+	looksOf := map[uuid.UUID][]dog.Look{}
+	for _, l := range looks {
+		looksOf[l.CheckID] = append(looksOf[l.CheckID], dog.Look{
+			Code: l.Code.Code, Gap: l.Gap, Length: l.Length, PastPad: l.PastPad, Colour: l.Colour, Shape: l.Shape, State: l.State,
+		})
+	}
+	all := map[uuid.UUID][]Check{}
+	for _, r := range rows {
+		all[r.DogID] = append(all[r.DogID], Check{r.ID, dog.Check{
+			On: r.On.Date, Clicks: r.Clicks, Hair: r.Hair, Swelling: r.Swelling, Limping: r.Limping, Breaking: r.Breaking,
+			Looks: looksOf[r.ID],
+		}})
+	}
+	return all, nil
+}
+
+// AddCheck keeps a walk-round and, with it, the dog's nails as it saw them. One that is there
+// already, by its id, changes nothing.
+func (s *Store) AddCheck(ctx context.Context, d Dog, c Check, at time.Time) error {
+	return s.write(ctx, func(tx *sqlx.Tx) error {
+		var there int
+		if err := tx.GetContext(ctx, &there, `SELECT COUNT(*) FROM checks WHERE id = ?`, c.ID); err != nil || there > 0 {
+			return err
+		}
+		_, err := tx.NamedExecContext(ctx, `
+			INSERT INTO checks (id, dog_id, on_date, clicks, hair, swelling, limping, breaking, recorded_at)
+			VALUES (:id, :dog_id, :on_date, :clicks, :hair, :swelling, :limping, :breaking, :recorded_at)`,
+			checkRow{c.ID, d.ID, dateColumn{c.On}, c.Clicks, c.Hair, c.Swelling, c.Limping, c.Breaking, instant(at)})
+		if err != nil {
+			return err
+		}
+		for _, l := range c.Looks {
+			_, err := tx.NamedExecContext(ctx, `
+				INSERT INTO looks (check_id, code, gap_mm, length_mm, past_pad, colour, shape, state)
+				VALUES (:check_id, :code, :gap_mm, :length_mm, :past_pad, :colour, :shape, :state)`,
+				lookRow{c.ID, codeColumn{l.Code}, l.Gap, l.Length, l.PastPad, l.Colour, l.Shape, l.State})
+			if err != nil {
+				return err
+			}
+		}
+		return changeDog(ctx, tx, d)
+	})
+}

@@ -1,0 +1,77 @@
+<script setup lang="ts">
+import { computed, useTemplateRef } from 'vue'
+import type { Schemas } from '../api/client'
+import { boxOf, cutEdges, pathOf, saveDrawing } from './geometry'
+
+/** One nail in section, to scale, with a cut drawn on it; a day turns it out along its arc. */
+const props = defineProps<{ section: Schemas['Section']; cut: Schemas['SchoolCut']; day?: number; small?: boolean; title: string }>()
+const svg = useTemplateRef('svg')
+const box = computed(() => boxOf(props.section))
+const hasFloor = computed(() => props.section.bar.group !== 'dewclaw')
+/** A nail on the floor turns no further: it presses. */
+const turn = computed(() => Math.min(props.day ?? 0, props.section.days_to_floor ?? Infinity) * props.section.turn_deg_day)
+const centre = computed(() => `${props.section.centre[0]}, ${-props.section.centre[1]}`)
+const edges = computed(() => cutEdges(props.section.outline, props.cut.outline))
+/** The horn that has come out behind the turned nail: its first edge, swept back to the coat line. */
+const fresh = computed(() => {
+  const from = props.section.outline[0]
+  const to = props.section.outline[props.section.outline.length - 1]
+  const turned = (p: Schemas['Point'], share: number): Schemas['Point'] => {
+    const a = (turn.value * share * Math.PI) / 180
+    const [x, z] = [p[0] - props.section.centre[0], p[1] - props.section.centre[1]]
+    return [props.section.centre[0] + x * Math.cos(a) + z * Math.sin(a), props.section.centre[1] - x * Math.sin(a) + z * Math.cos(a)]
+  }
+  const steps = [0, 0.25, 0.5, 0.75, 1]
+  return pathOf([...steps.map((s) => turned(from, s)), ...steps.reverse().map((s) => turned(to, s))])
+})
+defineExpose({ save: (name: string) => svg.value && saveDrawing(svg.value, name) })
+</script>
+
+<template>
+  <svg ref="svg" :class="['nail-section', { small }]" :font-size="box.width * 0.032" :viewBox="`${box.x} ${box.y} ${box.width} ${box.height}`" role="img" :aria-label="title">
+    <line v-if="hasFloor" class="floor" :x1="box.x" :x2="box.x + box.width" y1="0.15" y2="0.15" />
+    <path class="toe" :d="`M${box.x} ${-section.outline[0][1] - 1.5}L${section.outline[0][0]} ${-section.outline[0][1]}L${section.outline[section.outline.length - 1][0]} ${-section.outline[section.outline.length - 1][1]}L${box.x} ${-section.outline[section.outline.length - 1][1] + 1.5}Z`" />
+    <path v-if="turn > 0" class="horn" :d="fresh" />
+    <g :transform="`rotate(${turn} ${centre})`">
+      <path class="off" :d="pathOf(section.outline)" />
+      <path class="horn" :d="pathOf(cut.outline)" />
+      <path class="quick-long" :d="pathOf(section.quick_long)" />
+      <path class="quick-short" :d="pathOf(section.quick_short)" />
+      <path class="quick-likely" :d="pathOf(section.quick)" />
+      <path class="outline" :d="pathOf(section.outline)" />
+      <line v-for="([p, q], i) in edges" :key="i" class="cut" :x1="p[0]" :y1="-p[1]" :x2="q[0]" :y2="-q[1]" />
+      <template v-if="!small">
+        <circle class="landmark" :cx="section.groove[0]" :cy="-section.groove[1]" r="0.22" />
+        <circle class="landmark" :cx="section.hook[0]" :cy="-section.hook[1]" r="0.22" />
+        <text :x="section.hook[0] + 0.5" :y="-section.hook[1] - 0.4">hook begins</text>
+        <text :x="section.groove[0] - 0.4" :y="-section.groove[1] + 1" class="before">groove ends</text>
+      </template>
+    </g>
+    <g v-if="!small">
+      <text :x="section.outline[0][0] - 0.3" :y="-section.outline[0][1] - 0.8" class="before">coat line</text>
+      <text v-if="hasFloor" :x="box.x + 0.3" y="1.2">floor</text>
+      <path class="scale" :d="`M${box.x + box.width - 6} ${box.y + 1}v-0.5v1v-0.5h5v-0.5v1`" />
+      <text :x="box.x + box.width - 3.5" :y="box.y + 2.3" class="mid">5 mm</text>
+    </g>
+  </svg>
+</template>
+
+<style scoped>
+.nail-section { display: block; height: auto; width: 100%; }
+path, line, circle { vector-effect: non-scaling-stroke; }
+.floor { stroke: var(--ink); stroke-width: 3; }
+.toe { fill: var(--toe); }
+.horn { fill: var(--spare-ground); }
+.off { fill: url('#spare-hatch-mm'); }
+.quick-long { fill: var(--quick); fill-opacity: 0.28; }
+.quick-short { fill: var(--quick); }
+.quick-likely { fill: var(--quick); fill-opacity: 0.35; stroke: var(--quick); stroke-width: 1.25; }
+.outline { fill: none; stroke: var(--ink); stroke-width: 1.5; }
+.small .outline { stroke-width: 1; }
+.cut { stroke: var(--go); stroke-width: 3; }
+.landmark { fill: var(--ink); }
+.scale { fill: none; stroke: var(--ink-soft); stroke-width: 1; }
+text { fill: var(--ink-soft); }
+.before { text-anchor: end; }
+.mid { text-anchor: middle; }
+</style>

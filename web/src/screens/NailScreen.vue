@@ -1,0 +1,140 @@
+<script setup lang="ts">
+import { BButton } from 'bootstrap-vue-next/components/BButton'
+import { computed, ref, useTemplateRef, watch } from 'vue'
+import { useRouter } from 'vue-router'
+import type { Schemas } from '../api/client'
+import { useChangeDog, useDog, useSection } from '../api/queries'
+import { inDays } from '../dates'
+import { isTyping, onKey } from '../local/keys'
+import NailSection from '../nail/NailSection.vue'
+import AnswerState from '../parts/AnswerState.vue'
+import CautionList from '../parts/CautionList.vue'
+import EstimateText from '../parts/EstimateText.vue'
+import RefusalNote from '../parts/RefusalNote.vue'
+import { useUnits } from '../units'
+import { nailInWords, schools } from '../words'
+
+const props = defineProps<{ dogId: string; code: string }>()
+const router = useRouter()
+const { length } = useUnits()
+const { data: view } = useDog(() => props.dogId)
+const margin = ref<number>()
+const { data: section, error, refetch } = useSection(() => props.dogId, () => props.code, margin)
+const day = ref(0)
+const chosen = ref<Schemas['School']>()
+watch(view, (v) => v && (chosen.value ??= v.dog.school), { immediate: true })
+watch(() => props.code, () => (day.value = 0))
+const cut = computed(() => section.value?.schools.find((s) => s.school === chosen.value) ?? section.value?.schools[0])
+const picture = useTemplateRef('picture')
+const { mutate, isPending, error: refused } = useChangeDog(() => props.dogId)
+
+const codes = computed(() => view.value?.dog.nails.map((n) => n.code) ?? [])
+const beside = (step: number) => codes.value[codes.value.indexOf(props.code as Schemas['NailCode']) + step]
+const goTo = (code?: string) => code && router.replace(`/dogs/${props.dogId}/nails/${code}`)
+/** A nail that is a veterinarian's matter is drawn, but nothing is advised for it. */
+const vet = computed(() => section.value && ['torn', 'ingrown'].includes(section.value.bar.state))
+const mine = computed(() => (view.value?.cautions ?? []).filter((c) => c.words.includes(props.code) || (c.kind === 'veterinarian' && !/^[LR][FH]/.test(c.words))))
+
+onKey((event) => {
+  if (isTyping(event) || event.ctrlKey || event.metaKey || event.altKey) return
+  if (event.key === 'n') goTo(beside(1))
+  if (event.key === 'p') goTo(beside(-1))
+  const school = { 1: 'level', 2: 'square', 3: 'steep', 4: 'sculpted' }[event.key] as Schemas['School'] | undefined
+  if (school) chosen.value = school
+})
+</script>
+
+<template>
+  <div class="screen">
+    <AnswerState v-if="!section || !cut || !view" :error="error" what="this nail" @again="refetch()" />
+    <template v-else>
+      <div class="screen-head">
+        <div>
+          <p class="soft small crumb"><RouterLink :to="`/dogs/${dogId}`"><bdi>{{ view.dog.name }}</bdi></RouterLink></p>
+          <h1>{{ code }} <span class="soft words">{{ nailInWords(code) }}</span></h1>
+        </div>
+        <div class="aside">
+          <BButton variant="plain" :disabled="!beside(-1)" @click="goTo(beside(-1))">{{ beside(-1) ?? 'First' }} <kbd>P</kbd></BButton>
+          <BButton variant="plain" :disabled="!beside(1)" @click="goTo(beside(1))">{{ beside(1) ?? 'Last' }} <kbd>N</kbd></BButton>
+          <BButton variant="plain" @click="picture?.save(`${view.dog.name} ${code}.svg`)">Save the drawing</BButton>
+        </div>
+      </div>
+      <CautionList :cautions="mine" />
+      <div class="bench">
+        <figure>
+          <NailSection ref="picture" :section="section" :cut="cut" :day="day" :title="`${code} in section, ${schools[cut.school].name} cut`" />
+          <figcaption class="soft small">
+            Solid is quick for certain, the tint may be quick; the teal line is the {{ schools[cut.school].name }} cut, hatched what it takes.
+          </figcaption>
+        </figure>
+        <div class="turn">
+          <dl>
+            <dt>length</dt><dd><EstimateText :estimate="section.bar.length" /></dd>
+            <dt>spare</dt><dd><EstimateText :estimate="section.bar.spare" /></dd>
+            <template v-if="section.bar.gap"><dt>gap to the floor</dt><dd><EstimateText :estimate="section.bar.gap" /></dd></template>
+            <dt>grows a week</dt><dd>{{ length.bare(section.bar.net_mm_week) }} <span class="soft small">± {{ length.show(section.bar.sd_mm_week) }}, assumed</span></dd>
+            <dt>turned</dt><dd>{{ section.bar.turn_deg.toFixed(0) }}°<span v-if="section.bar.curling">, curling</span></dd>
+          </dl>
+          <label for="nail-day">{{ day === 0 ? 'Today' : inDays(day) }}<span v-if="section.days_to_floor !== undefined" class="soft small"> · uncut, it touches {{ inDays(section.days_to_floor) }}</span></label>
+          <input id="nail-day" v-model.number="day" type="range" min="0" max="60" />
+          <label for="margin">Spare to leave: {{ length.show(section.margin_mm) }}</label>
+          <input id="margin" type="range" min="0" max="3" step="0.1" :value="section.margin_mm" @input="margin = Number(($event.target as HTMLInputElement).value)" />
+        </div>
+      </div>
+
+      <p v-if="vet" class="vet">No cut is advised for this nail: a veterinarian first.</p>
+      <section v-else class="section" aria-labelledby="schools-title">
+        <h2 id="schools-title">Four schools of cut</h2>
+        <div class="schools" role="radiogroup" aria-labelledby="schools-title">
+          <button v-for="(s, i) in section.schools" :key="s.school" type="button" role="radio" :aria-checked="s.school === cut.school" :class="['school', { chosen: s.school === cut.school }]" @click="chosen = s.school">
+            <span class="name">{{ schools[s.school].name }} <kbd>{{ i + 1 }}</kbd></span>
+            <NailSection :section="section" :cut="s" small :title="schools[s.school].name" />
+            <span v-if="s.slivers === 0" class="nothing">meets no horn: nothing to take</span>
+            <span v-else class="numbers">
+              <span>ridge off</span><b>{{ length.show(s.removed_ridge_mm) }}</b>
+              <span>slivers of {{ length.show(section.sliver_mm) }}</span><b>{{ s.slivers }}</b>
+              <span>area off</span><b>{{ s.removed_area_mm2.toFixed(1) }} mm²</b>
+              <template v-if="section.bar.group !== 'dewclaw'">
+                <span>gap then</span><b>{{ length.show(s.gap_mm) }}</b>
+                <span>touches again</span><b>{{ s.days_to_floor === undefined ? 'never' : inDays(s.days_to_floor) }}</b>
+              </template>
+              <span>reach</span><b>{{ length.bare(section.reach_mm) }} → {{ length.show(s.reach_mm) }}</b>
+            </span>
+            <span class="says small">{{ schools[s.school].says }} <span class="soft">{{ schools[s.school].but }}</span></span>
+          </button>
+        </div>
+        <RefusalNote :error="refused" />
+        <p class="choose">
+          <template v-if="cut.school === view.dog.school"><bdi>{{ view.dog.name }}</bdi>’s nails are cut {{ schools[cut.school].name }}.</template>
+          <BButton v-else variant="plain" :disabled="isPending" @click="mutate({ version: view.dog.version, school: cut.school })"><span>Cut <bdi>{{ view.dog.name }}</bdi>’s nails {{ schools[cut.school].name }}</span></BButton>
+        </p>
+        <p class="soft small">Some take every nail as short as it will go; others want only the floor clear, for the grip. A cut tilted back under the foot risks the quick, one tilted forward leaves a spur. Many thin slivers, a look at the face after each: what it shows overrules this drawing.</p>
+      </section>
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.crumb { margin: 0; }
+.words { font-size: 1rem; font-weight: 400; }
+.bench { align-items: start; display: grid; gap: 1rem 2.5rem; grid-template-columns: minmax(0, 30rem) minmax(0, 1fr); }
+figure { background: var(--sheet); border: 1px solid var(--line); margin: 0; padding: 0.5rem 0.75rem; }
+.turn { display: grid; }
+dl { display: grid; gap: 0.1rem 1.5rem; grid-template-columns: max-content max-content; margin: 0 0 0.5rem; }
+dt { color: var(--ink-soft); font-weight: 400; }
+dd { margin: 0; }
+.turn label { margin-top: 0.5rem; }
+input[type='range'] { accent-color: var(--go); height: 44px; width: 100%; }
+.schools { display: grid; gap: 0.75rem; grid-template-columns: repeat(auto-fit, minmax(14rem, 1fr)); }
+.school { background: var(--sheet); border: 1px solid var(--line-strong); color: var(--ink); display: flex; flex-direction: column; gap: 0.4rem; padding: 0.6rem 0.75rem; text-align: left; }
+.school.chosen { border-color: var(--go); box-shadow: inset 0 -4px 0 var(--go); }
+.name { font-weight: 650; }
+.school svg { max-width: 11rem; }
+.numbers { display: grid; gap: 0 0.75rem; grid-template-columns: 1fr auto; }
+.numbers b { font-weight: 600; text-align: right; }
+.nothing { font-weight: 600; }
+.vet { background: var(--vet-ground); border-left: calc(var(--bar) * 2) double var(--vet-edge); font-weight: 600; margin-top: 1rem; padding: 0.5rem 0.75rem; }
+.choose { margin-top: 0.75rem; }
+
+@media (max-width: 900px) { .bench { grid-template-columns: minmax(0, 1fr); } }
+</style>

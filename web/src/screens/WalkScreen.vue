@@ -1,0 +1,151 @@
+<script setup lang="ts">
+import { BButton } from 'bootstrap-vue-next/components/BButton'
+import { BFormCheckbox } from 'bootstrap-vue-next/components/BFormCheckbox'
+import { computed, reactive, ref, useTemplateRef, watch } from 'vue'
+import { useRouter } from 'vue-router'
+import { Refusal, type Schemas } from '../api/client'
+import { useDog, useRecordCheck, useSettings } from '../api/queries'
+import { useCaliper } from '../local/caliper'
+import { onKey } from '../local/keys'
+import { useNarrow } from '../local/narrow'
+import AnswerState from '../parts/AnswerState.vue'
+import RefusalNote from '../parts/RefusalNote.vue'
+import StandInCaliper from '../parts/StandInCaliper.vue'
+import RankPicture from '../rank/RankPicture.vue'
+import LookPanel from './walk/LookPanel.vue'
+
+const props = defineProps<{ dogId: string }>()
+const router = useRouter()
+const { data: view, error: unread, refetch } = useDog(() => props.dogId)
+const { data: settings } = useSettings()
+const { mutate, isPending, error } = useRecordCheck(() => props.dogId)
+const narrow = useNarrow()
+const panel = useTemplateRef('panel')
+
+const id = crypto.randomUUID()
+const feet = reactive({ clicks: false, hair: false, swelling: false, limping: false, breaking: false })
+const looks = ref<Schemas['Look'][]>([])
+const current = ref(0)
+watch(view, (v) => {
+  if (v && looks.value.length === 0) looks.value = v.rank.bars.map((b) => ({ code: b.code }))
+}, { immediate: true })
+
+const look = computed(() => looks.value[current.value])
+const bar = computed(() => view.value?.rank.bars.find((b) => b.code === look.value?.code))
+const seen = (l: Schemas['Look']) => Object.keys(l).some((k) => k !== 'code' && l[k as keyof typeof l] !== undefined)
+const told = computed(() => looks.value.filter(seen))
+const marks = computed(() => Object.fromEntries(looks.value.map((l) => [l.code, seen(l) ? 'done' : 'planned'])))
+const red = computed(() => feet.swelling || feet.limping || feet.breaking)
+const refused = computed(() => {
+  const at = told.value.findIndex((l) => l.code === look.value?.code)
+  return error.value instanceof Refusal && at >= 0 ? error.value.errors.filter((e) => e.field.startsWith(`looks[${at}].`)) : []
+})
+
+const tell = (what: Partial<Schemas['Look']>) => Object.assign(looks.value[current.value], what)
+function goTo(index: number) {
+  if (panel.value?.settle() === false) return
+  current.value = Math.min(looks.value.length - 1, Math.max(0, index))
+}
+const last = computed(() => current.value === looks.value.length - 1)
+const next = () => goTo(current.value + 1)
+const choose = (code: string) => goTo(looks.value.findIndex((l) => l.code === code))
+const { trouble, linked } = useCaliper((mm) => panel.value?.measured(mm))
+
+function save() {
+  if (isPending.value || panel.value?.settle() === false) return
+  mutate({ id, ...feet, looks: told.value }, {
+    onSuccess: () => router.replace(`/dogs/${props.dogId}`),
+    onError: (e) => {
+      const first = e instanceof Refusal ? /^looks\[(\d+)\]/.exec(e.errors[0]?.field ?? '') : null
+      if (first) choose(told.value[Number(first[1])].code)
+    },
+  })
+}
+
+onKey((event) => {
+  const target = event.target instanceof HTMLElement ? event.target : undefined
+  const inNumber = target instanceof HTMLInputElement && target.id === 'number'
+  if (event.key === 'Enter' && (event.ctrlKey || event.metaKey)) return act(event, save)
+  if (event.ctrlKey || event.metaKey || event.altKey || !look.value || !bar.value) return
+  if ((target && !inNumber && target.closest('input, select, textarea')) || (inNumber && target.value !== '')) return
+  const isDewclaw = bar.value.group === 'dewclaw'
+  const feeler = settings.value?.gap_feelers['taco'.indexOf(event.key)]
+  if (feeler && 'taco'.includes(event.key)) return act(event, () => !isDewclaw && tell({ gap_mm: feeler.gap_mm }))
+  const shape = (['straight', 'usual', 'hooked', 'curled'] as const)['fghj'.indexOf(event.key)]
+  if (shape) return act(event, () => tell({ shape }))
+  const keys: Record<string, () => void> = {
+    x: () => !isDewclaw && tell({ past_pad: !look.value.past_pad }),
+    d: () => tell({ colour: 'dark' }), l: () => tell({ colour: 'light' }), m: () => tell({ colour: 'mixed' }),
+    n: next, p: () => goTo(current.value - 1), PageDown: next, PageUp: () => goTo(current.value - 1),
+  }
+  if (keys[event.key]) act(event, keys[event.key])
+  else if (event.key === 'Enter' && !inNumber && !target?.closest('button, a, summary')) act(event, next)
+  else if (/^[0-9.,]$/.test(event.key) && !inNumber) panel.value?.focus()
+})
+function act(event: KeyboardEvent, does: () => void) {
+  event.preventDefault()
+  does()
+}
+</script>
+
+<template>
+  <div class="screen">
+    <AnswerState v-if="!view || !look || !bar" :error="unread" what="this dog" @again="refetch()" />
+    <template v-else>
+      <div class="screen-head">
+        <div>
+          <h1><bdi>{{ view.dog.name }}</bdi>: walk round</h1>
+          <p class="soft lead">The dog stands on a flat hard floor. Tell what you see; what you do not look at stays assumed.</p>
+        </div>
+      </div>
+      <fieldset class="feet">
+        <legend class="visually-hidden">The feet as a whole</legend>
+        <BFormCheckbox v-model="feet.clicks">clicks on a hard floor</BFormCheckbox>
+        <BFormCheckbox v-model="feet.hair">hair between the pads</BFormCheckbox>
+        <BFormCheckbox v-model="feet.limping">limping</BFormCheckbox>
+        <BFormCheckbox v-model="feet.swelling">swelling, discharge or a bad smell</BFormCheckbox>
+        <BFormCheckbox v-model="feet.breaking">several nails breaking or falling off</BFormCheckbox>
+      </fieldset>
+      <p v-if="red" class="vet" role="alert">Call a veterinarian before anything is trimmed.</p>
+      <div class="bench">
+        <div class="navigator">
+          <RankPicture :rank="view.rank" :size="narrow ? 'narrow' : 'medium'" stacked :selected="look.code" :marks="marks" @select="choose" />
+          <p class="soft small legend">✓ looked at · dashed: length assumed</p>
+          <StandInCaliper v-if="settings?.demo && !narrow" :linked="linked" :trouble="trouble" />
+        </div>
+        <LookPanel ref="panel" :key="look.code" :look="look" :bar="bar" :refused="refused" :last="last" @tell="tell" @next="next" />
+      </div>
+      <RefusalNote :error="error" :shown="['looks[']" />
+      <div class="finish">
+        <p class="tally" aria-live="polite"><strong>{{ told.length }}</strong> of {{ looks.length }} looked at</p>
+        <BButton variant="plain" :disabled="current === 0" @click="goTo(current - 1)">Back</BButton>
+        <BButton :variant="last ? 'go' : 'plain'" class="btn-big" :disabled="isPending" @click="save">Save what you saw</BButton>
+      </div>
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.lead { margin: 0.15rem 0 0; }
+.feet { display: flex; flex-wrap: wrap; gap: 0 1.5rem; margin-bottom: 0.5rem; }
+.feet > * { align-items: center; display: flex; gap: 0.5rem; padding: 0; min-height: 44px; }
+.feet :deep(input) { flex: none; float: none; margin: 0; }
+.feet :deep(label) { margin: 0; }
+.bench { display: grid; gap: 1rem 2.5rem; grid-template-columns: minmax(0, 1fr) minmax(26rem, 32rem); }
+.navigator { align-self: start; background: var(--sheet); border: 1px solid var(--line); padding: 0.9rem 1rem; }
+.legend { margin: 0.5rem 0 0; }
+.vet { background: var(--vet-ground); border-left: calc(var(--bar) * 2) double var(--vet-edge); font-weight: 600; padding: 0.5rem 0.75rem; }
+.finish { align-items: center; background: var(--paper); border-top: 2px solid var(--ink); bottom: 0; display: flex; gap: 1rem; margin-top: 1rem; padding-block: 0.6rem; position: sticky; }
+.finish .btn { white-space: nowrap; }
+.tally { flex: 1; margin: 0; }
+
+@media (max-width: 900px) {
+  .lead { display: none; }
+  .bench { gap: 0.5rem; grid-template-columns: minmax(0, 1fr); }
+  .navigator { padding: 0.4rem; }
+  .legend { display: none; }
+  .feet > * { min-height: 36px; }
+  .finish { bottom: 60px; padding-block: 0.4rem; }
+  .finish .btn-big { font-size: 1.05rem; padding-inline: 0.9rem; }
+}
+</style>

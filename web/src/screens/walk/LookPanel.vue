@@ -1,0 +1,114 @@
+<script setup lang="ts">
+import { BButton } from 'bootstrap-vue-next/components/BButton'
+import { BFormInput } from 'bootstrap-vue-next/components/BFormInput'
+import { computed, onMounted, ref, useTemplateRef } from 'vue'
+import type { Schemas } from '../../api/client'
+import { useSettings } from '../../api/queries'
+import ShapePicture from '../../nail/ShapePicture.vue'
+import { useUnits } from '../../units'
+import { colours, feelers, nailInWords, shapes, states } from '../../words'
+
+/** The nail that is looked at: what was seen, and what is still assumed. */
+const props = defineProps<{ look: Schemas['Look']; bar: Schemas['Bar']; refused: Schemas['FieldError'][]; last: boolean }>()
+const emit = defineEmits<{ tell: [told: Partial<Schemas['Look']>]; next: [] }>()
+const { length } = useUnits()
+const { data: settings } = useSettings()
+const isDewclaw = computed(() => props.bar.group === 'dewclaw')
+const what = ref<'gap_mm' | 'length_mm'>('length_mm')
+const typed = ref('')
+const wrong = ref('')
+const input = useTemplateRef('input')
+const focus = () => input.value?.element?.focus({ preventScroll: true })
+onMounted(() => window.matchMedia('(hover: hover)').matches && focus())
+
+const shown = <K extends 'colour' | 'shape' | 'state'>(key: K) => props.look[key] ?? props.bar[key]
+const pickColours = Object.keys(colours).filter((c) => c !== 'unknown') as Schemas['Colour'][]
+const pickStates = computed(() => (Object.keys(states) as Schemas['NailState'][]).filter((s) => s !== 'loose' || isDewclaw.value))
+
+/** Takes the number in the field; false when it is none. An empty field is no number to take. */
+function settle(): boolean {
+  wrong.value = ''
+  if (typed.value.trim() === '') return true
+  const mm = length.value.typed(typed.value.replace(/(mm|in|")\s*$/i, ''))
+  if (mm === undefined) {
+    wrong.value = `“${typed.value}” is not a number of ${length.value.symbol}.`
+    return false
+  }
+  emit('tell', { [what.value]: mm })
+  typed.value = ''
+  return true
+}
+/** A caliper measures the length, whatever the field is set to. */
+function measured(mm: number) {
+  emit('tell', { length_mm: mm })
+  emit('next')
+}
+defineExpose({ focus, settle, measured })
+const source = (seen: unknown) => (seen === undefined ? 'assumed' : 'seen')
+</script>
+
+<template>
+  <section class="panel" :aria-label="`Nail ${look.code}`">
+    <div class="head"><span class="code">{{ look.code }}</span><span>{{ nailInWords(look.code) }}</span></div>
+
+    <template v-if="!isDewclaw">
+      <h2>Floor <span :class="['mark', source(look.gap_mm ?? look.past_pad)]">{{ look.gap_mm === undefined ? (look.past_pad ? 'past its pad' : 'assumed') : `gap ${length.inField(look.gap_mm)} ${length.symbol}` }}</span></h2>
+      <div class="row" role="group" aria-label="What passes under it">
+        <button v-for="(f, i) in settings?.gap_feelers" :key="f.feeler" type="button" class="big" :aria-pressed="look.gap_mm === f.gap_mm" @click="emit('tell', { gap_mm: f.gap_mm })">{{ feelers[f.feeler] }} <kbd>{{ 'TACO'[i] }}</kbd></button>
+        <button type="button" class="big" :aria-pressed="look.past_pad === true" @click="emit('tell', { past_pad: !look.past_pad })">past its pad <kbd>X</kbd></button>
+      </div>
+    </template>
+
+    <h2>Colour <span :class="['mark', source(look.colour)]">{{ look.colour ? '' : 'assumed' }}</span></h2>
+    <div class="row" role="group" aria-label="Colour">
+      <button v-for="c in pickColours" :key="c" type="button" :aria-pressed="shown('colour') === c && look.colour !== undefined" @click="emit('tell', { colour: c })"><span :class="['chip', c]" />{{ colours[c] }} <kbd>{{ c[0].toUpperCase() }}</kbd></button>
+    </div>
+    <h2>Shape <span :class="['mark', source(look.shape)]">{{ look.shape ? '' : 'assumed' }}</span></h2>
+    <div class="row" role="group" aria-label="Shape">
+      <button v-for="(words, shape, i) in shapes" :key="shape" type="button" class="drawn" :aria-pressed="shown('shape') === shape && look.shape !== undefined" @click="emit('tell', { shape })"><ShapePicture :shape="shape" />{{ words }} <kbd>{{ 'FGHJ'[i] }}</kbd></button>
+    </div>
+    <h2>State <span :class="['mark', source(look.state)]">{{ look.state ? '' : 'assumed' }}</span></h2>
+    <div class="row" role="group" aria-label="State">
+      <button v-for="s in pickStates" :key="s" type="button" :aria-pressed="shown('state') === s && look.state !== undefined" @click="emit('tell', { state: s })">{{ states[s] }}</button>
+    </div>
+    <p v-if="look.state === 'torn' || look.state === 'ingrown'" class="vet">Call a veterinarian. This nail is left out of every plan.</p>
+    <p v-if="isDewclaw && look.shape === 'curled'" class="care">Curling: do it first. If it touches the skin, mark it grown in: that is a veterinarian’s matter.</p>
+
+    <form class="number" novalidate @submit.prevent="settle() && emit('next')">
+      <label for="number">In {{ length.symbol }}</label>
+      <select v-model="what" class="form-select" aria-label="The number is"><option value="length_mm">length</option><option v-if="!isDewclaw" value="gap_mm">gap</option></select>
+      <BFormInput id="number" ref="input" v-model="typed" inputmode="decimal" autocomplete="off" :state="wrong || refused.length > 0 ? false : null" aria-describedby="number-wrong" />
+      <BButton type="submit" :variant="last ? 'plain' : 'go'" class="next">{{ last ? 'Take it' : 'Next nail' }}</BButton>
+    </form>
+    <p v-if="look.length_mm !== undefined" class="small">Length {{ length.inField(look.length_mm) }} {{ length.symbol }}.</p>
+    <p v-if="wrong || refused.length > 0" id="number-wrong" class="refused" role="alert">{{ wrong }}<span v-for="e in refused" :key="e.field">{{ look.code }}: {{ e.field.replace(/^looks\[\d+\]\./, '').replaceAll('_', ' ').replace(' mm', '') }} {{ e.expected }} (you gave {{ e.value }}). </span></p>
+  </section>
+</template>
+
+<style scoped>
+.head { align-items: center; display: flex; gap: 0.9rem; }
+.code { font-size: 2.25rem; font-weight: 700; line-height: 1; min-width: 5.5rem; }
+h2 { font-size: 0.875rem; margin: 0.5rem 0 0.2rem; }
+.mark { font-weight: 400; }
+.mark.assumed { color: var(--ink-soft); }
+.mark.assumed:not(:empty)::before { content: '○ '; }
+.row { display: flex; flex-wrap: wrap; gap: 0.3rem; }
+.row button { align-items: center; background: var(--sheet); border: 1px solid var(--line-strong); border-radius: 3px; color: var(--ink); display: inline-flex; gap: 0.4rem; min-height: 44px; padding: 0 0.6rem; }
+.row .big { min-height: 56px; }
+.row .drawn { flex-direction: column; gap: 0; padding-block: 0.2rem; }
+.row button[aria-pressed='true'] { background: var(--sunk); box-shadow: inset 0 -4px 0 var(--go); font-weight: 650; }
+.chip { border: 1.5px solid var(--ink); display: inline-block; height: 16px; width: 16px; }
+.chip.dark { background: #14181b; }
+.chip.light { background: #f4e9d6; }
+.chip.mixed { background: linear-gradient(135deg, #14181b 50%, #f4e9d6 50%); }
+.number { align-items: center; display: flex; flex-wrap: wrap; gap: 0.5rem; margin-top: 0.75rem; }
+.number select { width: auto; }
+.number .form-control { font-size: 1.5rem; font-weight: 650; max-width: 8rem; min-height: 56px; text-align: right; }
+.next { margin-left: auto; min-height: 56px; }
+.refused { color: var(--quick-text); font-weight: 600; }
+.refused::before { content: '▲ '; }
+.vet { background: var(--vet-ground); border-left: calc(var(--bar) * 2) double var(--vet-edge); font-weight: 600; margin: 0.5rem 0 0; padding: 0.35rem 0.75rem; }
+.care { background: var(--caution-ground); border-left: var(--bar) solid var(--caution-edge); margin: 0.5rem 0 0; padding: 0.35rem 0.75rem; }
+
+@media (max-width: 900px) { .row kbd { display: none; } .code { font-size: 1.75rem; min-width: 4rem; } }
+</style>
