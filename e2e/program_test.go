@@ -79,10 +79,16 @@ func (p *program) get(path string, into any) {
 	require.NoError(p.t, json.NewDecoder(response.Body).Decode(into))
 }
 
+type estimate struct {
+	MM     float64 `json:"mm"`
+	Source string
+}
+
 // dogView is what the tests read of a dog.
 type dogView struct {
 	Dog struct {
 		Name      string
+		School    string
 		Pavement  float64 `json:"pavement_km_week"`
 		WishedGap float64 `json:"wished_gap_mm"`
 	}
@@ -103,10 +109,10 @@ type dogView struct {
 	Rank struct {
 		Bars []struct {
 			Code   string
-			Length struct {
-				MM     float64 `json:"mm"`
-				Source string
-			}
+			Colour string
+			Shape  string
+			Length estimate
+			Gap    estimate
 		}
 	}
 }

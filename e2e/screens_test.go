@@ -20,6 +20,8 @@ var screens = []screen{
 	{"due", "", "/", "Start"},
 	{"dog", "Oatcake", "/dogs/DOG", "Each nail"},
 	{"record", "Teasel", "/dogs/DOG/record", "As planned"},
+	{"walk", "Bobbin", "/dogs/DOG/walk", "looked at"},
+	{"nail", "Gantry", "/dogs/DOG/nails/RF3", "Four schools"},
 	{"saved", "Oatcake", "/dogs/DOG/saved/SITTING", "is done"},
 	{"new-dog", "", "/dogs/new", "Add this dog"},
 	{"settings", "", "/settings", "Save settings"},
@@ -32,7 +34,11 @@ func (s screen) address(p *program) string {
 		return p.address + s.path
 	}
 	id := p.dogs()[s.dog]
-	return p.address + strings.NewReplacer("DOG", id, "SITTING", p.dog(id).Sittings[0].ID).Replace(s.path)
+	sitting := ""
+	if kept := p.dog(id).Sittings; len(kept) > 0 {
+		sitting = kept[0].ID
+	}
+	return p.address + strings.NewReplacer("DOG", id, "SITTING", sitting).Replace(s.path)
 }
 
 // Every screen, light and dark, on a table and on a phone, without serious findings of axe-core.
@@ -130,4 +136,5 @@ func TestScreenshots(t *testing.T) {
 	shoot("dog-dark", screens[1], 1280, 800, true)
 	shoot("due-phone", screens[0], 390, 844, false)
 	shoot("record-phone", screens[2], 390, 844, true)
+	shoot("walk-phone", screens[3], 390, 844, false)
 }

@@ -31,6 +31,7 @@ func TestBadInputIsRefusedByName(t *testing.T) {
 		{"unknown field", "POST", "/api/dogs", `{"name":"A","age_years":4,"weights":[{"kg":22,"stone":3}]}`, "weights[0].stone"},
 		{"not JSON", "POST", "/api/dogs", `name=A`, "body"},
 		{"nothing", "POST", "/api/dogs", ``, "body"},
+		{"a version beyond counting", "PATCH", at, `{"version":1e300}`, "version"},
 		{"no version", "PATCH", at, `{"name":"B"}`, "version"},
 		{"weighed before birth", "PATCH", at, `{"version":1,"weights":[{"kg":22,"on":"2001-01-01"}]}`, "weights[0].on"},
 		{"no weights", "PATCH", at, `{"version":1,"weights":[]}`, "weights"},

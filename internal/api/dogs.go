@@ -57,20 +57,15 @@ func (h handlers) GetDue(ctx context.Context, _ contract.GetDueRequestObject) (c
 func (h handlers) dueRow(v book.View) contract.DueRow {
 	row := contract.DueRow{
 		DogId: v.Dog.ID, Name: v.Dog.Name, Standing: contract.DueRowStanding(due.Unseen), Reason: "no sitting yet: look at the feet",
-		Rank: rank(v.Readings), Cautions: cautions(v.Cautions), CanWait: []contract.NailCode{},
+		Rank: rank(v.Readings), Cautions: cautions(v.Cautions),
 	}
 	if v.Next == nil {
 		return row
 	}
 	today := h.book.Today()
-	row.Standing, row.Reason = contract.DueRowStanding(v.Next.StandingOn(today)), v.Next.Reason
+	row.Standing, row.Reason, row.Waits = contract.DueRowStanding(v.Next.StandingOn(today)), v.Next.Reason, v.Next.Waits()
 	row.Due, row.DueInDays = &v.Next.Due, of(v.Next.Due.Sub(today))
 	row.Cautious, row.CautiousInDays = &v.Next.Cautious, of(v.Next.Cautious.Sub(today))
-	for _, n := range v.Next.PerNail {
-		if n.CanWait {
-			row.CanWait = append(row.CanWait, n.Code)
-		}
-	}
 	return row
 }
 

@@ -35,6 +35,17 @@ func write(c *gin.Context, p contract.Problem) {
 	c.Data(p.Status, "application/problem+json", text)
 }
 
+// refuseUnread ends a request that keeps to the contract but cannot be read into it, such as a
+// whole number too large to count with.
+func refuseUnread(c *gin.Context, err error) {
+	f := fault.Field{Name: "body", Value: "something else", Want: "must be what the contract says: " + err.Error()}
+	var wrong *json.UnmarshalTypeError
+	if errors.As(err, &wrong) && wrong.Field != "" {
+		f = fault.Field{Name: wrong.Field, Value: wrong.Value, Want: "must fit into " + wrong.Type.String()}
+	}
+	write(c, problem(http.StatusBadRequest, "Nothing was written: "+f.Name+" "+f.Want, f))
+}
+
 // refuse ends the request with the problem that err is.
 func refuse(c *gin.Context, err error) {
 	var faults fault.Fields

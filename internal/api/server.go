@@ -41,7 +41,7 @@ func New(b *book.Book, o Options) (http.Handler, error) {
 		return nil, err
 	}
 	strict := contract.NewStrictHandlerWithOptions(handlers{b, o.Demo, o.Caliper}, nil, contract.StrictGinServerOptions{
-		RequestErrorHandlerFunc:  refuse,
+		RequestErrorHandlerFunc:  refuseUnread,
 		HandlerErrorFunc:         refuse,
 		ResponseErrorHandlerFunc: refuse,
 	})

@@ -86,14 +86,24 @@ func (f *Feet) trim(s Sitting) {
 
 func (f *Feet) look(c Check) {
 	f.check = c
+	unexplained := c.Clicks && !c.touches()
 	for i := range f.toes {
-		for _, l := range c.Looks {
-			if l.Code == f.toes[i].Code {
-				f.toes[i] = f.toes[i].after(f.dog, c.On, Record{Code: l.Code, LengthBefore: l.Length, GapBefore: l.Gap})
-				f.toes[i].pastPad = l.PastPad
-			}
+		t := f.toes[i]
+		l := c.look(t.Code)
+		t = t.after(f.dog, c.On, Record{Code: l.Code, LengthBefore: l.Length, GapBefore: l.Gap})
+		t.pastPad = l.PastPad || t.pastPad && l.Gap == nil
+		if unexplained && l.Gap == nil {
+			t = t.maybeTouching(f.dog, c.On)
 		}
+		f.toes[i] = t
 	}
+}
+
+// maybeTouching is a nail that nobody looked at on a dog that was heard to click: one of them touches.
+func (t toe) maybeTouching(d Dog, day date.Date) toe {
+	t.stood, t.stoodGap = t.claw.Grown(t.at(d, day).grown), claw.TouchGap
+	t.gapSD, t.gapSource = assumedGapSD, Assumed
+	return t
 }
 
 // newToe is a nail that nobody has measured: of the usual form for the dog's size, and just

@@ -2,6 +2,7 @@ package dog
 
 import (
 	"fmt"
+	"slices"
 
 	"fribbet/internal/core/claw"
 	"fribbet/internal/core/date"
@@ -29,6 +30,23 @@ type Check struct {
 	Limping  bool
 	Breaking bool // several nails breaking or falling off
 	Looks    []Look
+}
+
+// look is what was seen of a nail; nothing but its code when nobody looked at it.
+func (c Check) look(code nail.Code) Look {
+	for _, l := range c.Looks {
+		if l.Code == code {
+			return l
+		}
+	}
+	return Look{Code: code}
+}
+
+// touches tells whether a nail was seen that touches the floor or reaches past its pad: what clicks.
+func (c Check) touches() bool {
+	return slices.ContainsFunc(c.Looks, func(l Look) bool {
+		return l.PastPad || l.Gap != nil && *l.Gap == claw.TouchGap
+	})
 }
 
 // flags are the red ones: each a veterinarian's matter.

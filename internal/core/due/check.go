@@ -4,6 +4,7 @@ import (
 	"fmt"
 
 	"fribbet/internal/core/claw"
+	"fribbet/internal/core/date"
 	"fribbet/internal/core/fault"
 	"fribbet/internal/core/nail"
 )
@@ -15,11 +16,17 @@ const (
 	MostWeight  = 160.0
 )
 
+// lastDay leaves the dates that follow from it four digits for their year.
+var lastDay = date.MustParse("9900-12-31")
+
 // Check returns the fields that cannot be, under the contract's names; nil when the trim is sound.
 func (t Trim) Check() fault.Fields {
 	var f fault.Fields
-	if t.On.IsZero() {
+	switch {
+	case t.On.IsZero():
 		f.Add("last_sitting", "nothing", "must be the date of the last sitting")
+	case t.On.After(lastDay):
+		f.Add("last_sitting", t.On, "must not lie after "+lastDay.String())
 	}
 	if t.Sat.After(t.On) {
 		f.Add("last_sitting", t.Sat, "must not lie after the day on which the nails were looked at")

@@ -88,8 +88,8 @@ func After(t Trim) (Next, error) {
 	}
 	first, cautious := next.PerNail[0], next.PerNail[0].Cautious
 	for _, d := range next.PerNail {
-		if weeks(d) < weeks(first) {
-			first = d
+		if weeks(d) < weeks(first) || weeks(d) == weeks(first) && d.Rule == Pad && first.Rule != Pad {
+			first = d // of two that are due at once, what was seen speaks before what was reckoned
 		}
 		if d.Cautious.Before(cautious) {
 			cautious = d.Cautious

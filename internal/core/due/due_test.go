@@ -191,3 +191,20 @@ func TestCheckNamesEveryWrongField(t *testing.T) {
 	assert.Equal(t, []string{"rhythm", "working_weekdays", "weight_kg", "nails[1].gap_mm", "nails[1].spare_mm", "nails[2].code"}, names)
 	assert.Contains(t, err.Error(), "500")
 }
+
+// Hind outer nails of an active dog often need nothing (common practice, no source).
+func TestWhatCanWaitIsToldByGroup(t *testing.T) {
+	next := Next{}
+	for _, c := range nail.All() {
+		if c.Standard() {
+			next.PerNail = append(next.PerNail, NailDate{Code: c, CanWait: c.Group() == nail.HindOuter || c.Dewclaw()})
+		}
+	}
+	assert.Equal(t, "hind outer nails can wait", next.Waits())
+	next.PerNail[0].CanWait = true
+	assert.Equal(t, "LF5, hind outer nails can wait", next.Waits())
+	for i := range next.PerNail {
+		next.PerNail[i].CanWait = i > 0
+	}
+	assert.Empty(t, next.Waits(), "when nearly all wait, it says nothing")
+}

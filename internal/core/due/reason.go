@@ -54,3 +54,43 @@ func choose(one bool, singular, plural string) string {
 	}
 	return plural
 }
+
+// Waits says in a few words which nails can be left out at the next sitting: whole groups by
+// name, single nails by code. It is empty when none can, or nearly all, which says nothing.
+// A dewclaw is never told to wait: little, but every time (trade).
+func (n Next) Waits() string {
+	words := map[nail.Group]string{
+		nail.Fore: "fore nails", nail.HindMiddle: "hind middle nails", nail.HindOuter: "hind outer nails",
+	}
+	var parts []string
+	waiting := 0
+	for _, group := range nail.Groups() {
+		if group == nail.Dewclaw {
+			continue
+		}
+		var codes []string
+		all := 0
+		for _, d := range n.PerNail {
+			if d.Code.Group() != group {
+				continue
+			}
+			all++
+			if d.CanWait {
+				codes = append(codes, d.Code.String())
+			}
+		}
+		waiting += len(codes)
+		switch {
+		case len(codes) == 0:
+		case len(codes) == all && all > 1:
+			parts = append(parts, words[group])
+		default:
+			parts = append(parts, codes...)
+		}
+	}
+	const tellable = 4
+	if waiting == 0 || waiting > len(n.PerNail)*3/4 || len(parts) > tellable {
+		return ""
+	}
+	return strings.Join(parts, ", ") + " can wait"
+}

@@ -513,7 +513,8 @@ export interface components {
             standing: "late" | "today" | "week" | "later" | "unseen";
             rank: components["schemas"]["Rank"];
             cautions: components["schemas"]["Caution"][];
-            can_wait: components["schemas"]["NailCode"][];
+            /** @description which nails can be left out this time; empty when there is nothing to say */
+            waits: string;
         };
         DueList: {
             today: components["schemas"]["Date"];

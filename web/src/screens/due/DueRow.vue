@@ -9,10 +9,6 @@ import DueStrip from './DueStrip.vue'
 const props = defineProps<{ row: Schemas['DueRow']; first: boolean }>()
 const late = computed(() => props.row.standing === 'late')
 const warnings = computed(() => props.row.cautions.filter((c) => c.kind !== 'prepare'))
-const waiting = computed(() => {
-  const n = props.row.can_wait.length
-  return n > 0 && n < props.row.rank.bars.length / 2 ? `${props.row.can_wait.join(', ')} can wait` : ''
-})
 const when = computed(() => (props.row.due_in_days === undefined ? 'now' : inDays(props.row.due_in_days)))
 </script>
 
@@ -21,7 +17,7 @@ const when = computed(() => (props.row.due_in_days === undefined ? 'now' : inDay
     <div class="who">
       <RouterLink :to="`/dogs/${row.dog_id}`" class="name" dir="auto">{{ row.name }}</RouterLink>
       <div class="why">{{ row.reason }}</div>
-      <div v-if="waiting && first" class="soft small">{{ waiting }}</div>
+      <div v-if="row.waits" class="soft small">{{ row.waits }}</div>
       <div v-for="c in warnings.slice(0, first ? 2 : 1)" :key="c.words" :class="['warn', 'small', { vet: c.kind === 'veterinarian' }]">
         <AppIcon :name="c.kind === 'veterinarian' ? 'vet' : 'caution'" />{{ c.words.split('. ')[0].replace(/\.$/, '') }}
       </div>

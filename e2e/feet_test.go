@@ -1,0 +1,171 @@
+package e2e
+
+import (
+	"os"
+	"path/filepath"
+	"testing"
+
+	"github.com/go-rod/rod"
+	"github.com/go-rod/rod/lib/input"
+	"github.com/go-rod/rod/lib/proto"
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+)
+
+// walked is a keeper's first dog, on the walk-round.
+func walked(t *testing.T) (*program, page) {
+	t.Helper()
+	program := serve(t, filepath.Join(t.TempDir(), "book.db"), day, anywhere)
+	p := tab(t, browser(t), program.address)
+	firstDog(p)
+	p.press("a", "^Walk round$")
+	p.sees("of 18 looked at")
+	return program, p
+}
+
+func TestAWalkRoundByKeysAlone(t *testing.T) {
+	program, p := walked(t)
+	p.keys("c d Enter") // LF5: a bank card passes, dark
+	p.find(".code", "LF4")
+	p.keys("t h n") // LF4: touches, hooked
+	p.find(".code", "LF3")
+	p.keys("x 1 3 . 2 Enter") // LF3: past its pad, 13.2 mm long
+	p.find(".code", "LF2")
+	p.keys("n j p p") // LF1, a dewclaw: curled; then back
+	p.find(".code", "LF3")
+	p.sees("4 of 18 looked at")
+	require.NoError(t, p.KeyActions().Press(input.ControlLeft).Type(input.Enter).Do())
+	p.sees("dewclaw curling")
+	p.sees("reaches past its pad")
+	seen := program.dog(program.dogs()["Moss"])
+	bar := map[string]int{}
+	for i, b := range seen.Rank.Bars {
+		bar[b.Code] = i
+	}
+	assert.InDelta(t, 0.76, seen.Rank.Bars[bar["LF5"]].Gap.MM, 1e-9, "a bank card: ISO/IEC 7810")
+	assert.Equal(t, "dark", seen.Rank.Bars[bar["LF5"]].Colour)
+	assert.Equal(t, "hooked", seen.Rank.Bars[bar["LF4"]].Shape)
+	assert.Equal(t, 13.2, seen.Rank.Bars[bar["LF3"]].Length.MM)
+	assert.Equal(t, "assumed", seen.Rank.Bars[bar["RH5"]].Gap.Source, "nobody looked at it")
+}
+
+func TestAWalkRoundByTouchAlone(t *testing.T) {
+	program, p := walked(t)
+	p.size(390, 844)
+	p.press("label", "limping")
+	p.sees("Call a veterinarian before anything is trimmed")
+	p.press(".row button", "paper passes")
+	p.press(".row button", "light")
+	p.press("button", "Next nail")
+	p.find(".code", "LF4")
+	p.press(".row button", "^torn$")
+	p.sees("left out of every plan")
+	p.press("button", "Save what you saw")
+	p.sees("Limping: call a veterinarian.")
+	p.sees("LF4: torn into the quick")
+	p.open(program.address)
+	p.sees("Limping: call a veterinarian")
+}
+
+func TestAWrongNumberOnAWalkRoundIsRefusedAtItsNail(t *testing.T) {
+	program, p := walked(t)
+	p.keys("n")
+	p.find(".code", "LF4")
+	p.fill("number", "500")
+	p.press("button", "Next nail")
+	p.press("button", "Save what you saw")
+	p.find(".code", "LF4")
+	p.sees("must be from 1 to 80 mm")
+	assert.Nil(t, program.dog(program.dogs()["Moss"]).Next, "nothing was written")
+}
+
+// The simulated caliper of the demonstration, with a good link and a bad one.
+func TestTheCaliperTypesForTheUser(t *testing.T) {
+	program := start(t, "demo", "--today", day, "--listen", anywhere)
+	id := program.dogs()["Bobbin"]
+	p := tab(t, browser(t), program.address+"/dogs/"+id+"/walk")
+	p.press("summary", "Simulated caliper")
+	p.sees("linked")
+	p.press(".device button", "^garbage$")
+	p.sees("Nothing was taken")
+	p.find(".code", "LF5")
+	p.press(".device button", "half a reading")
+	p.sees("Half a reading came")
+	p.sees("0 of 18 looked at")
+	p.press(".device button", "^Send$")
+	p.find(".code", "LF4")
+	p.sees("1 of 18 looked at")
+	p.press(".device button", "unplug")
+	p.sees("link to the caliper is broken")
+	p.press("button", "Save what you saw")
+	p.sees("Each nail")
+	assert.Equal(t, 12.5, program.dog(id).Rank.Bars[0].Length.MM)
+
+	p.open(program.address + "/dogs/" + id + "/record")
+	p.press("summary", "Simulated caliper")
+	p.sees("linked")
+	p.press(".device button", "^Send$")
+	p.find(".code", "LF4")
+	p.sees("As planned")
+}
+
+// Dragging forward asks the server for nothing: the core handed over what is needed once.
+func TestDraggingTheDayForwardGrowsTheNails(t *testing.T) {
+	program := start(t, "demo", "--today", day, "--listen", anywhere)
+	p := tab(t, browser(t), program.address+"/dogs/"+program.dogs()["Gantry"])
+	p.sees("cautious")
+	flat := func() int { return p.MustEval(`() => document.querySelectorAll('.rank.large .touch').length`).Int() }
+	before := flat()
+	asked := 0
+	stop := p.EachEvent(func(*proto.NetworkRequestWillBeSent) { asked++ })
+	go stop()
+	for _, to := range []int{7, 14, 30, 60} {
+		p.MustEval(`day => { const slider = document.getElementById('day'); slider.value = day; slider.dispatchEvent(new Event('input')) }`, to)
+		p.sees("in " + map[int]string{7: "7", 14: "14", 30: "30", 60: "60"}[to] + " days")
+	}
+	assert.Greater(t, flat(), before)
+	assert.Zero(t, asked)
+	require.NoError(t, p.MustElement("#day").Focus())
+	require.NoError(t, p.Keyboard.Type(input.ArrowLeft))
+	p.sees("in 59 days")
+}
+
+func TestANailInSectionAndItsSchools(t *testing.T) {
+	program := start(t, "demo", "--today", day, "--listen", anywhere)
+	id := program.dogs()["Oatcake"]
+	p := tab(t, browser(t), program.address+"/dogs/"+id)
+	p.press("td a", "^LF3$")
+	p.sees("Four schools of cut")
+	p.sees("cut square")
+	p.keys("3")
+	p.press("button", "nails steep")
+	p.sees("nails are cut steep")
+	assert.Equal(t, "steep", program.dog(id).Dog.School)
+	ridge := func() string {
+		return p.MustEval(`() => document.querySelector('.school.chosen .numbers b')?.innerText ?? 'nothing'`).Str()
+	}
+	before := ridge()
+	p.MustEval(`() => { const m = document.getElementById('margin'); m.value = 2.5; m.dispatchEvent(new Event('input')) }`)
+	p.sees("Spare to leave: 2.5 mm")
+	require.NoError(t, p.Timeout(patience).Wait(rod.Eval(`before => (document.querySelector('.school.chosen .numbers b')?.innerText ?? 'nothing') !== before`, before)))
+	p.keys("n")
+	p.sees("LF2")
+	into := t.TempDir()
+	require.NoError(t, proto.BrowserSetDownloadBehavior{Behavior: proto.BrowserSetDownloadBehaviorBehaviorAllow, DownloadPath: into}.Call(p.Browser()))
+	p.press("button", "Save the drawing")
+	var drawing []byte
+	require.Eventually(t, func() bool {
+		var err error
+		drawing, err = os.ReadFile(filepath.Join(into, "Oatcake LF2.svg"))
+		return err == nil && len(drawing) > 0
+	}, patience, patience/100)
+	assert.Contains(t, string(drawing), "<svg")
+	assert.NotContains(t, string(drawing), "var(--", "its colours are written into it")
+}
+
+func TestATornNailIsDrawnButNoCutIsAdvised(t *testing.T) {
+	program := start(t, "demo", "--today", day, "--listen", anywhere)
+	p := tab(t, browser(t), program.address+"/dogs/"+program.dogs()["Marl"]+"/nails/RF3")
+	p.sees("No cut is advised for this nail: a veterinarian first.")
+	assert.False(t, p.MustHas(".school"))
+}
