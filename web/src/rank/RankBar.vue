@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, useId } from 'vue'
 import type { Schemas } from '../api/client'
 import { sizes, type Size } from './layout'
 
@@ -22,7 +22,7 @@ const outline = computed(() => {
 })
 const quickEnd = computed(() => at(Math.min(props.bar.quick_short_mm, props.bar.length.mm)))
 const fadeEnd = computed(() => at(Math.min(props.bar.quick_long_mm, props.bar.length.mm)))
-const clip = computed(() => `clip-${props.size}-${props.bar.code}-${Math.round(props.x)}`)
+const clip = useId() // many ranks stand on one page, each with bars of its own
 </script>
 
 <template>

@@ -13,6 +13,8 @@ const found = computed(() => {
   const wanted = search.value.trim().toLocaleLowerCase()
   return (data.value?.dogs ?? []).filter((d) => d.name.toLocaleLowerCase().includes(wanted))
 })
+/** The next safe thing: the first dog that is not a veterinarian's matter. */
+const foremost = computed(() => found.value.findIndex((d) => !d.cautions.some((c) => c.kind === 'veterinarian')))
 const late = computed(() => (data.value?.dogs ?? []).filter((d) => d.standing === 'late').length)
 </script>
 
@@ -41,7 +43,7 @@ const late = computed(() => (data.value?.dogs ?? []).filter((d) => d.standing ==
       <template v-else>
         <DueScale :weeks="data.weeks" />
         <ul class="rows">
-          <DueRow v-for="(row, i) in found" :key="row.dog_id" :row="row" :first="i === 0" />
+          <DueRow v-for="(row, i) in found" :key="row.dog_id" :row="row" :first="i === foremost" />
         </ul>
         <p class="legend soft small"><span aria-hidden="true">●</span> due · <span aria-hidden="true">◇</span> cautious date: if the nails grow faster than nine dogs in ten · <span aria-hidden="true">◀</span> late</p>
       </template>

@@ -130,7 +130,8 @@ input[type='range'] { accent-color: var(--go); height: 44px; width: 100%; }
 .school.chosen { border-color: var(--go); box-shadow: inset 0 -4px 0 var(--go); }
 .name { font-weight: 650; }
 .school svg { max-width: 11rem; }
-.numbers { display: grid; gap: 0 0.75rem; grid-template-columns: 1fr auto; }
+.numbers { display: grid; gap: 0 0.5rem; grid-template-columns: 1fr auto; }
+.numbers { white-space: nowrap; }
 .numbers b { font-weight: 600; text-align: right; }
 .nothing { font-weight: 600; }
 .vet { background: var(--vet-ground); border-left: calc(var(--bar) * 2) double var(--vet-edge); font-weight: 600; margin-top: 1rem; padding: 0.5rem 0.75rem; }

@@ -7,6 +7,7 @@ import RankPicture from '../../rank/RankPicture.vue'
 import DueStrip from './DueStrip.vue'
 
 const props = defineProps<{ row: Schemas['DueRow']; first: boolean }>()
+const vet = computed(() => props.row.cautions.some((c) => c.kind === 'veterinarian'))
 const late = computed(() => props.row.standing === 'late')
 const warnings = computed(() => props.row.cautions.filter((c) => c.kind !== 'prepare'))
 const when = computed(() => (props.row.due_in_days === undefined ? 'now' : inDays(props.row.due_in_days)))
@@ -19,14 +20,15 @@ const when = computed(() => (props.row.due_in_days === undefined ? 'now' : inDay
       <div class="why">{{ row.reason }}</div>
       <div v-if="row.waits" class="soft small">{{ row.waits }}</div>
       <div v-for="c in warnings.slice(0, first ? 2 : 1)" :key="c.words" :class="['warn', 'small', { vet: c.kind === 'veterinarian' }]">
-        <AppIcon :name="c.kind === 'veterinarian' ? 'vet' : 'caution'" />{{ c.words.split('. ')[0].replace(/\.$/, '') }}
+        <AppIcon :name="c.kind === 'veterinarian' ? 'vet' : 'caution'" />{{ c.kind === 'veterinarian' ? c.words : c.words.split('. ')[0].replace(/\.$/, '') }}
       </div>
     </div>
     <RankPicture :rank="row.rank" size="small" />
     <DueStrip :due="row.due_in_days" :cautious="row.cautious_in_days" />
     <div class="act">
       <div class="when"><strong v-if="row.due">{{ dayOf(row.due) }}</strong> <span :class="{ overdue: late }">{{ when }}</span></div>
-      <RouterLink :to="`/dogs/${row.dog_id}/record`" :class="['btn', first ? 'btn-go btn-big' : 'btn-plain']">Start<span class="visually-hidden"> {{ row.name }}’s sitting</span></RouterLink>
+      <RouterLink v-if="vet" :to="`/dogs/${row.dog_id}`" class="btn btn-plain">Open<span class="visually-hidden"> {{ row.name }}</span></RouterLink>
+      <RouterLink v-else :to="`/dogs/${row.dog_id}/record`" :class="['btn', first ? 'btn-go btn-big' : 'btn-plain']">Start<span class="visually-hidden"> {{ row.name }}’s sitting</span></RouterLink>
     </div>
   </li>
 </template>
