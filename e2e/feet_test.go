@@ -15,9 +15,7 @@ import (
 // walked is a keeper's first dog, on the walk-round.
 func walked(t *testing.T) (*program, page) {
 	t.Helper()
-	program := serve(t, filepath.Join(t.TempDir(), "book.db"), day, anywhere)
-	p := tab(t, browser(t), program.address)
-	firstDog(p)
+	program, p := keeper(t)
 	p.press("a", "^Walk round$")
 	p.sees("of 18 looked at")
 	return program, p
@@ -168,4 +166,26 @@ func TestATornNailIsDrawnButNoCutIsAdvised(t *testing.T) {
 	p := tab(t, browser(t), program.address+"/dogs/"+program.dogs()["Marl"]+"/nails/RF3")
 	p.sees("No cut is advised for this nail: a veterinarian first.")
 	assert.False(t, p.MustHas(".school"))
+}
+
+// Per paw, then per nail: a whole dog in a few taps.
+func TestAWholePawIsToldAtOnce(t *testing.T) {
+	program, p := walked(t)
+	p.press(".scope button", "the whole paw LF")
+	for range 4 {
+		p.press(".row button", "bank card passes")
+		p.press(".row button", "^dark")
+		if found, _, err := p.HasR("button", "Next paw"); err == nil && found {
+			p.press("button", "Next paw")
+		}
+	}
+	p.sees("18 of 18 looked at")
+	p.press("button", "Save what you saw")
+	p.sees("Each nail")
+	for _, bar := range program.dog(program.dogs()["Moss"]).Rank.Bars {
+		assert.Equal(t, "dark", bar.Colour, bar.Code)
+		if bar.Code[2] != '1' {
+			assert.Equal(t, "measured", bar.Gap.Source, bar.Code)
+		}
+	}
 }

@@ -28,6 +28,15 @@ func firstDog(p page) {
 	p.sees("Look at the feet now")
 }
 
+// keeper is a program just begun with, and its first dog's page.
+func keeper(t *testing.T) (*program, page) {
+	t.Helper()
+	program := serve(t, filepath.Join(t.TempDir(), "book.db"), day, anywhere)
+	p := tab(t, browser(t), program.address)
+	firstDog(p)
+	return program, p
+}
+
 func TestFromFirstStartToTomorrowsDueList(t *testing.T) {
 	data := filepath.Join(t.TempDir(), "book.db")
 	program := serve(t, data, day, anywhere)
@@ -85,9 +94,7 @@ func TestARefusalStandsBesideItsField(t *testing.T) {
 
 // A caliper that types like a keyboard, and single keys, are enough for a whole sitting.
 func TestASittingByKeysAlone(t *testing.T) {
-	program := serve(t, filepath.Join(t.TempDir(), "book.db"), day, anywhere)
-	p := tab(t, browser(t), program.address)
-	firstDog(p)
+	program, p := keeper(t)
 	p.press("a", "Record a sitting")
 	p.sees("As planned")
 	p.keys("1 2 . 5 Enter") // length after
@@ -111,9 +118,7 @@ func TestASittingByKeysAlone(t *testing.T) {
 }
 
 func TestANailLongerAfterThanBeforeIsRefusedAtTheNail(t *testing.T) {
-	program := serve(t, filepath.Join(t.TempDir(), "book.db"), day, anywhere)
-	p := tab(t, browser(t), program.address)
-	firstDog(p)
+	program, p := keeper(t)
 	p.press("a", "Record a sitting")
 	p.keysAtNumber("length before", "12")
 	p.keys("p")
@@ -185,9 +190,7 @@ func TestTheSecondTabIsTold(t *testing.T) {
 }
 
 func TestASittingCanBeTakenBack(t *testing.T) {
-	program := serve(t, filepath.Join(t.TempDir(), "book.db"), day, anywhere)
-	p := tab(t, browser(t), program.address)
-	firstDog(p)
+	program, p := keeper(t)
 	p.press("a", "Record a sitting")
 	p.press("button", "Save the sitting")
 	p.press("button", "Take this sitting back")
@@ -196,9 +199,7 @@ func TestASittingCanBeTakenBack(t *testing.T) {
 }
 
 func TestInchesAndPounds(t *testing.T) {
-	program := serve(t, filepath.Join(t.TempDir(), "book.db"), day, anywhere)
-	p := tab(t, browser(t), program.address)
-	firstDog(p)
+	program, p := keeper(t)
 	p.open(program.address + "/settings")
 	p.sees("Lengths in")
 	require.NoError(t, p.MustElement("#length").Select([]string{"inches"}, true, "text"))
@@ -270,9 +271,7 @@ func TestASittingByThumbAlone(t *testing.T) {
 
 // A caliper may send a space and a unit before its Enter: the space is no command then.
 func TestACaliperThatTypesItsUnit(t *testing.T) {
-	program := serve(t, filepath.Join(t.TempDir(), "book.db"), day, anywhere)
-	p := tab(t, browser(t), program.address)
-	firstDog(p)
+	program, p := keeper(t)
 	p.press("a", "Record a sitting")
 	p.sees("As planned")
 	p.fill("number", "12.53")
@@ -290,9 +289,7 @@ func TestACaliperThatTypesItsUnit(t *testing.T) {
 }
 
 func TestATornNailIsLeftToAVeterinarian(t *testing.T) {
-	program := serve(t, filepath.Join(t.TempDir(), "book.db"), day, anywhere)
-	p := tab(t, browser(t), program.address)
-	firstDog(p)
+	_, p := keeper(t)
 	p.press(".section button", "^Change$")
 	p.press(".nail", "left fore, third toe")
 	p.sees("state")
@@ -336,9 +333,7 @@ func TestTheFirstScreenIsLight(t *testing.T) {
 }
 
 func TestAProfileIsRefusedBesideItsField(t *testing.T) {
-	program := serve(t, filepath.Join(t.TempDir(), "book.db"), day, anywhere)
-	p := tab(t, browser(t), program.address)
-	firstDog(p)
+	program, p := keeper(t)
 	p.press(".section button", "^Change$")
 	p.fill("p-gap", "-2")
 	p.fill("p-pavement", "far")
@@ -353,9 +348,7 @@ func TestAProfileIsRefusedBesideItsField(t *testing.T) {
 }
 
 func TestPressingSaveTwiceKeepsOneSitting(t *testing.T) {
-	program := serve(t, filepath.Join(t.TempDir(), "book.db"), day, anywhere)
-	p := tab(t, browser(t), program.address)
-	firstDog(p)
+	program, p := keeper(t)
 	p.press("a", "Record a sitting")
 	require.NoError(t, p.find("button", "Save the sitting").Click(proto.InputMouseButtonLeft, 2))
 	p.sees("Moss is done")
@@ -398,9 +391,7 @@ func TestTheThemeIsRemembered(t *testing.T) {
 
 // Some breeds have double hind dewclaws; a nail may be missing (common practice, no source).
 func TestNailsAreToldToBeThereOrNot(t *testing.T) {
-	program := serve(t, filepath.Join(t.TempDir(), "book.db"), day, anywhere)
-	p := tab(t, browser(t), program.address)
-	firstDog(p)
+	_, p := keeper(t)
 	p.press(".section button", "^Change$")
 	for _, toe := range []string{"left hind, dewclaw", "left hind, second dewclaw", "right hind, dewclaw", "right hind, second dewclaw"} {
 		p.press(".nail", toe)

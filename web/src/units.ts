@@ -1,9 +1,9 @@
 import { computed } from 'vue'
 import { useSettings } from './api/queries'
 
-/** The number that was typed, a comma being a point; undefined when it is none. */
+/** The number that was typed, a comma being a point, with or without a unit; undefined when it is none. */
 export function number(text: string): number | undefined {
-  const clean = text.trim().replace(',', '.')
+  const clean = text.trim().replace(/\s*(mm|in|")$/i, '').replace(',', '.')
   return clean === '' || Number.isNaN(Number(clean)) ? undefined : Number(clean)
 }
 

@@ -10,6 +10,12 @@ export function onKey(handle: (event: KeyboardEvent) => void) {
   onBeforeUnmount(() => window.removeEventListener('keydown', handle))
 }
 
+/** Does what a key stands for, and nothing else that the browser would do with it. */
+export function act(event: KeyboardEvent, does: () => void) {
+  event.preventDefault()
+  does()
+}
+
 /** Keys that work on every screen: / search, g then a letter to go somewhere, ? all keys. */
 export function useGlobalKeys(router: Router, help: () => void) {
   const places: Record<string, string> = { d: '/', a: '/dogs/new', s: '/settings' }

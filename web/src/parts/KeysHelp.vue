@@ -22,6 +22,7 @@ const recording = [
 const walking = [
   ['T A C O', 'touches, paper passes, bank card passes, coin passes'],
   ['X', 'reaches past its pad'],
+  ['W', 'tell it of the whole paw, or of one nail'],
   ['D L M', 'dark, light, mixed'],
   ['F G H J', 'straight, usual, hooked, curled'],
   ['Enter N P', 'next and previous nail'],

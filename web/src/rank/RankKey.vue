@@ -5,6 +5,6 @@
     <li><span class="swatch unsure" />may be quick</li>
     <li><span class="swatch spare" />spare</li>
     <li><span class="swatch touch" />on the floor</li>
-    <li><span class="swatch guess" />length assumed, not measured</li>
+    <li><span class="swatch guess" />dashed edge or floor: assumed, not measured</li>
   </ul>
 </template>

@@ -70,6 +70,9 @@ const label = (code: string) => code.slice(2).replace('1b', '1′')
       </g>
       <line v-for="f in pair.floors" :key="f.from" class="floor" :x1="f.from" :x2="f.to" :y1="floorY + 1.5" :y2="floorY + 1.5" />
       <g v-if="s.labels">
+        <line v-for="{ bar, x } in pair.placed.filter((p) => p.bar.gap?.source === 'assumed')" :key="bar.code" class="floor-guess" :x1="x - s.gap / 2" :x2="x + s.bar + s.gap / 2" :y1="floorY + 1.5" :y2="floorY + 1.5" />
+      </g>
+      <g v-if="s.labels">
         <text v-for="paw in pair.paws" :key="paw.name" class="paw" :x="paw.x" :y="s.head - 6">{{ paw.name }}</text>
       </g>
       <g v-if="pickable">

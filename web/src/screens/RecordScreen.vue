@@ -9,7 +9,7 @@ import { usePlan, useRecordSitting, useSettings } from '../api/queries'
 import { dayOf } from '../dates'
 import { useCaliper } from '../local/caliper'
 import { sittingOf, useDraft, type NailDraft } from '../local/drafts'
-import { onKey } from '../local/keys'
+import { act, onKey } from '../local/keys'
 import { useNarrow } from '../local/narrow'
 import AnswerState from '../parts/AnswerState.vue'
 import CautionList from '../parts/CautionList.vue'
@@ -125,10 +125,6 @@ onKey((event) => {
   if (does) act(event, does)
   else if (/^[0-9.,]$/.test(event.key) && !inNumber) panel.value?.focus()
 })
-function act(event: KeyboardEvent, does: () => void) {
-  event.preventDefault()
-  does()
-}
 </script>
 
 <template>

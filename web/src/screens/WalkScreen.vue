@@ -6,7 +6,7 @@ import { useRouter } from 'vue-router'
 import { Refusal, type Schemas } from '../api/client'
 import { useDog, useRecordCheck, useSettings } from '../api/queries'
 import { useCaliper } from '../local/caliper'
-import { onKey } from '../local/keys'
+import { act, onKey } from '../local/keys'
 import { useNarrow } from '../local/narrow'
 import AnswerState from '../parts/AnswerState.vue'
 import RefusalNote from '../parts/RefusalNote.vue'
@@ -41,13 +41,29 @@ const refused = computed(() => {
   return error.value instanceof Refusal && at >= 0 ? error.value.errors.filter((e) => e.field.startsWith(`looks[${at}].`)) : []
 })
 
-const tell = (what: Partial<Schemas['Look']>) => Object.assign(looks.value[current.value], what)
+/** One nail, or the whole paw at once and then its exceptions. */
+const scope = ref<'nail' | 'paw'>('nail')
+const paw = computed(() => look.value.code.slice(0, 2))
+/** What is told of a paw is told of each of its nails; a length is one nail's own, and a dewclaw has no floor. */
+function tell(what: Partial<Schemas['Look']>) {
+  const { gap_mm, past_pad, length_mm, ...looksLike } = what
+  const floor = Object.fromEntries(Object.entries({ gap_mm, past_pad }).filter(([, v]) => v !== undefined))
+  for (const l of looks.value) {
+    const mine = l === look.value
+    if (!mine && (scope.value === 'nail' || !l.code.startsWith(paw.value))) continue
+    Object.assign(l, looksLike, l.code[2] === '1' ? {} : floor, mine && length_mm !== undefined ? { length_mm } : {})
+  }
+}
 function goTo(index: number) {
   if (panel.value?.settle() === false) return
   current.value = Math.min(looks.value.length - 1, Math.max(0, index))
 }
-const last = computed(() => current.value === looks.value.length - 1)
-const next = () => goTo(current.value + 1)
+const last = computed(() => current.value === looks.value.length - 1 || (scope.value === 'paw' && paw.value === looks.value[looks.value.length - 1].code.slice(0, 2)))
+/** From a paw that was told as a whole, the next is another paw, by a nail that has a floor. */
+function next() {
+  const after = looks.value.findIndex((l, i) => i > current.value && !l.code.startsWith(paw.value) && l.code[2] !== '1')
+  goTo(scope.value === 'paw' && after >= 0 ? after : current.value + 1)
+}
 const choose = (code: string) => goTo(looks.value.findIndex((l) => l.code === code))
 const { trouble, linked } = useCaliper((mm) => panel.value?.measured(mm))
 
@@ -76,16 +92,13 @@ onKey((event) => {
   const keys: Record<string, () => void> = {
     x: () => !isDewclaw && tell({ past_pad: !look.value.past_pad }),
     d: () => tell({ colour: 'dark' }), l: () => tell({ colour: 'light' }), m: () => tell({ colour: 'mixed' }),
+    w: () => (scope.value = scope.value === 'nail' ? 'paw' : 'nail'),
     n: next, p: () => goTo(current.value - 1), PageDown: next, PageUp: () => goTo(current.value - 1),
   }
   if (keys[event.key]) act(event, keys[event.key])
   else if (event.key === 'Enter' && !inNumber && !target?.closest('button, a, summary')) act(event, next)
   else if (/^[0-9.,]$/.test(event.key) && !inNumber) panel.value?.focus()
 })
-function act(event: KeyboardEvent, does: () => void) {
-  event.preventDefault()
-  does()
-}
 </script>
 
 <template>
@@ -110,10 +123,10 @@ function act(event: KeyboardEvent, does: () => void) {
       <div class="bench">
         <div class="navigator">
           <RankPicture :rank="view.rank" :size="narrow ? 'narrow' : 'medium'" stacked :selected="look.code" :marks="marks" @select="choose" />
-          <p class="soft small legend">✓ looked at · dashed: length assumed</p>
+          <p class="soft small legend">✓ looked at · dashed: assumed. A nail is missing, or there is one more? <RouterLink :to="`/dogs/${dogId}`">Tell it in the profile</RouterLink>.</p>
           <StandInCaliper v-if="settings?.demo && !narrow" :linked="linked" :trouble="trouble" />
         </div>
-        <LookPanel ref="panel" :key="look.code" :look="look" :bar="bar" :refused="refused" :last="last" @tell="tell" @next="next" />
+        <LookPanel ref="panel" :key="look.code" :look="look" :bar="bar" :refused="refused" :last="last" :scope="scope" @scope="scope = $event" @tell="tell" @next="next" />
       </div>
       <RefusalNote :error="error" :shown="['looks[']" />
       <div class="finish">

@@ -55,7 +55,7 @@ function enter() {
 function settle(): boolean {
   wrong.value = ''
   if (typed.value.trim() === '') return true
-  const numbers = typed.value.replace(/(mm|in|")\s*$/i, '').split(/[+\s]+/).filter(Boolean).map((t) => length.value.typed(t))
+  const numbers = typed.value.replace(/\s+(?=mm|in|")/i, '').split(/[+\s]+/).filter(Boolean).map((t) => length.value.typed(t))
   if (numbers.length === 0 || numbers.includes(undefined) || (numberMode.value !== 'cuts_mm' && numbers.length > 1)) {
     wrong.value = `“${typed.value}” is not a number of ${length.value.symbol}.`
     return false

@@ -9,8 +9,8 @@ import { useUnits } from '../../units'
 import { colours, feelers, nailInWords, shapes, states } from '../../words'
 
 /** The nail that is looked at: what was seen, and what is still assumed. */
-const props = defineProps<{ look: Schemas['Look']; bar: Schemas['Bar']; refused: Schemas['FieldError'][]; last: boolean }>()
-const emit = defineEmits<{ tell: [told: Partial<Schemas['Look']>]; next: [] }>()
+const props = defineProps<{ look: Schemas['Look']; bar: Schemas['Bar']; refused: Schemas['FieldError'][]; last: boolean; scope: 'nail' | 'paw' }>()
+const emit = defineEmits<{ tell: [told: Partial<Schemas['Look']>]; next: []; scope: [scope: 'nail' | 'paw'] }>()
 const { length } = useUnits()
 const { data: settings } = useSettings()
 const isDewclaw = computed(() => props.bar.group === 'dewclaw')
@@ -29,7 +29,7 @@ const pickStates = computed(() => (Object.keys(states) as Schemas['NailState'][]
 function settle(): boolean {
   wrong.value = ''
   if (typed.value.trim() === '') return true
-  const mm = length.value.typed(typed.value.replace(/(mm|in|")\s*$/i, ''))
+  const mm = length.value.typed(typed.value)
   if (mm === undefined) {
     wrong.value = `“${typed.value}” is not a number of ${length.value.symbol}.`
     return false
@@ -50,6 +50,10 @@ const source = (seen: unknown) => (seen === undefined ? 'assumed' : 'seen')
 <template>
   <section class="panel" :aria-label="`Nail ${look.code}`">
     <div class="head"><span class="code">{{ look.code }}</span><span>{{ nailInWords(look.code) }}</span></div>
+    <div class="row scope" role="group" aria-label="What you tell is of">
+      <button type="button" :aria-pressed="scope === 'nail'" @click="emit('scope', 'nail')">this nail</button>
+      <button type="button" :aria-pressed="scope === 'paw'" @click="emit('scope', 'paw')">the whole paw {{ look.code.slice(0, 2) }} <kbd>W</kbd></button>
+    </div>
 
     <template v-if="!isDewclaw">
       <h2>Floor <span :class="['mark', source(look.gap_mm ?? look.past_pad)]">{{ look.gap_mm === undefined ? (look.past_pad ? 'past its pad' : 'assumed') : `gap ${length.inField(look.gap_mm)} ${length.symbol}` }}</span></h2>
@@ -78,7 +82,7 @@ const source = (seen: unknown) => (seen === undefined ? 'assumed' : 'seen')
       <label for="number">In {{ length.symbol }}</label>
       <select v-model="what" class="form-select" aria-label="The number is"><option value="length_mm">length</option><option v-if="!isDewclaw" value="gap_mm">gap</option></select>
       <BFormInput id="number" ref="input" v-model="typed" inputmode="decimal" autocomplete="off" :state="wrong || refused.length > 0 ? false : null" aria-describedby="number-wrong" />
-      <BButton type="submit" :variant="last ? 'plain' : 'go'" class="next">{{ last ? 'Take it' : 'Next nail' }}</BButton>
+      <BButton type="submit" :variant="last ? 'plain' : 'go'" class="next">{{ last ? 'Take it' : scope === 'paw' ? 'Next paw' : 'Next nail' }}</BButton>
     </form>
     <p v-if="look.length_mm !== undefined" class="small">Length {{ length.inField(look.length_mm) }} {{ length.symbol }}.</p>
     <p v-if="wrong || refused.length > 0" id="number-wrong" class="refused" role="alert">{{ wrong }}<span v-for="e in refused" :key="e.field">{{ look.code }}: {{ e.field.replace(/^looks\[\d+\]\./, '').replaceAll('_', ' ').replace(' mm', '') }} {{ e.expected }} (you gave {{ e.value }}). </span></p>
@@ -86,6 +90,7 @@ const source = (seen: unknown) => (seen === undefined ? 'assumed' : 'seen')
 </template>
 
 <style scoped>
+.scope { margin-top: 0.4rem; }
 .head { align-items: center; display: flex; gap: 0.9rem; }
 .code { font-size: 2.25rem; font-weight: 700; line-height: 1; min-width: 5.5rem; }
 h2 { font-size: 0.875rem; margin: 0.5rem 0 0.2rem; }
