@@ -54,11 +54,11 @@ func TestAWalkRoundByTouchAlone(t *testing.T) {
 	p.sees("Call a veterinarian before anything is trimmed")
 	p.press(".row button", "paper passes")
 	p.press(".row button", "light")
-	p.press("button", "Next nail")
+	p.press(".finish button", "Next nail")
 	p.find(".code", "LF4")
 	p.press(".row button", "^torn$")
 	p.sees("left out of every plan")
-	p.press("button", "Save what you saw")
+	p.press(".finish button", "^Save")
 	p.sees("Limping: call a veterinarian.")
 	p.sees("LF4: torn into the quick")
 	p.open(program.address)
@@ -70,8 +70,8 @@ func TestAWrongNumberOnAWalkRoundIsRefusedAtItsNail(t *testing.T) {
 	p.keys("n")
 	p.find(".code", "LF4")
 	p.fill("number", "500")
-	p.press("button", "Next nail")
-	p.press("button", "Save what you saw")
+	p.press(".finish button", "Next nail")
+	p.press(".finish button", "^Save")
 	p.find(".code", "LF4")
 	p.sees("must be from 1 to 80 mm")
 	assert.Nil(t, program.dog(program.dogs()["Moss"]).Next, "nothing was written")
@@ -95,7 +95,7 @@ func TestTheCaliperTypesForTheUser(t *testing.T) {
 	p.sees("1 of 18 looked at")
 	p.press(".device button", "unplug")
 	p.sees("link to the caliper is broken")
-	p.press("button", "Save what you saw")
+	p.press(".finish button", "^Save")
 	p.sees("Each nail")
 	assert.Equal(t, 12.5, program.dog(id).Rank.Bars[0].Length.MM)
 
@@ -180,7 +180,7 @@ func TestAWholePawIsToldAtOnce(t *testing.T) {
 		}
 	}
 	p.sees("18 of 18 looked at")
-	p.press("button", "Save what you saw")
+	p.press(".finish button", "^Save")
 	p.sees("Each nail")
 	for _, bar := range program.dog(program.dogs()["Moss"]).Rank.Bars {
 		assert.Equal(t, "dark", bar.Colour, bar.Code)

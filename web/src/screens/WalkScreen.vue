@@ -102,7 +102,7 @@ onKey((event) => {
 </script>
 
 <template>
-  <div class="screen">
+  <div class="screen walk">
     <AnswerState v-if="!view || !look || !bar" :error="unread" what="this dog" @again="refetch()" />
     <template v-else>
       <div class="screen-head">
@@ -126,13 +126,14 @@ onKey((event) => {
           <p class="soft small legend">✓ looked at · dashed: assumed. A nail is missing, or there is one more? <RouterLink :to="`/dogs/${dogId}`">Tell it in the profile</RouterLink>.</p>
           <StandInCaliper v-if="settings?.demo && !narrow" :linked="linked" :trouble="trouble" />
         </div>
-        <LookPanel ref="panel" :key="look.code" :look="look" :bar="bar" :refused="refused" :last="last" :scope="scope" @scope="scope = $event" @tell="tell" @next="next" />
+        <LookPanel ref="panel" :key="look.code" :look="look" :bar="bar" :refused="refused" :scope="scope" @scope="scope = $event" @tell="tell" @next="next" />
       </div>
       <RefusalNote :error="error" :shown="['looks[']" />
       <div class="finish">
         <p class="tally" aria-live="polite"><strong>{{ told.length }}</strong> of {{ looks.length }} looked at</p>
         <BButton variant="plain" :disabled="current === 0" @click="goTo(current - 1)">Back</BButton>
-        <BButton :variant="last ? 'go' : 'plain'" class="btn-big" :disabled="isPending" @click="save">Save what you saw</BButton>
+        <BButton v-if="!last" variant="go" class="btn-big" @click="next">{{ scope === 'paw' ? 'Next paw' : 'Next nail' }}</BButton>
+        <BButton :variant="last ? 'go' : 'plain'" class="btn-big" :disabled="isPending" @click="save">Save<span v-if="!narrow">what you saw</span></BButton>
       </div>
     </template>
   </div>
@@ -153,6 +154,9 @@ onKey((event) => {
 .tally { flex: 1; margin: 0; }
 
 @media (max-width: 900px) {
+  .walk { display: flex; flex-direction: column; } /* the nail in hand first, the feet as a whole below it */
+  .feet { margin: 0.75rem 0 0; order: 1; }
+  .finish { order: 2; }
   .lead { display: none; }
   .bench { gap: 0.5rem; grid-template-columns: minmax(0, 1fr); }
   .navigator { padding: 0.4rem; }

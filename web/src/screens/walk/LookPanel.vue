@@ -9,7 +9,7 @@ import { useUnits } from '../../units'
 import { colours, feelers, nailInWords, shapes, states } from '../../words'
 
 /** The nail that is looked at: what was seen, and what is still assumed. */
-const props = defineProps<{ look: Schemas['Look']; bar: Schemas['Bar']; refused: Schemas['FieldError'][]; last: boolean; scope: 'nail' | 'paw' }>()
+const props = defineProps<{ look: Schemas['Look']; bar: Schemas['Bar']; refused: Schemas['FieldError'][]; scope: 'nail' | 'paw' }>()
 const emit = defineEmits<{ tell: [told: Partial<Schemas['Look']>]; next: []; scope: [scope: 'nail' | 'paw'] }>()
 const { length } = useUnits()
 const { data: settings } = useSettings()
@@ -49,10 +49,11 @@ const source = (seen: unknown) => (seen === undefined ? 'assumed' : 'seen')
 
 <template>
   <section class="panel" :aria-label="`Nail ${look.code}`">
-    <div class="head"><span class="code">{{ look.code }}</span><span>{{ nailInWords(look.code) }}</span></div>
-    <div class="row scope" role="group" aria-label="What you tell is of">
+    <div class="head"><span class="code">{{ look.code }}</span><span class="words">{{ nailInWords(look.code) }}</span>
+      <div class="row scope" role="group" aria-label="What you tell is of">
       <button type="button" :aria-pressed="scope === 'nail'" @click="emit('scope', 'nail')">this nail</button>
       <button type="button" :aria-pressed="scope === 'paw'" @click="emit('scope', 'paw')">the whole paw {{ look.code.slice(0, 2) }} <kbd>W</kbd></button>
+    </div>
     </div>
 
     <template v-if="!isDewclaw">
@@ -82,7 +83,7 @@ const source = (seen: unknown) => (seen === undefined ? 'assumed' : 'seen')
       <label for="number">In {{ length.symbol }}</label>
       <select v-model="what" class="form-select" aria-label="The number is"><option value="length_mm">length</option><option v-if="!isDewclaw" value="gap_mm">gap</option></select>
       <BFormInput id="number" ref="input" v-model="typed" inputmode="decimal" autocomplete="off" :state="wrong || refused.length > 0 ? false : null" aria-describedby="number-wrong" />
-      <BButton type="submit" :variant="last ? 'plain' : 'go'" class="next">{{ last ? 'Take it' : scope === 'paw' ? 'Next paw' : 'Next nail' }}</BButton>
+      <BButton type="submit" variant="plain" class="take">Take</BButton>
     </form>
     <p v-if="look.length_mm !== undefined" class="small">Length {{ length.inField(look.length_mm) }} {{ length.symbol }}.</p>
     <p v-if="wrong || refused.length > 0" id="number-wrong" class="refused" role="alert">{{ wrong }}<span v-for="e in refused" :key="e.field">{{ look.code }}: {{ e.field.replace(/^looks\[\d+\]\./, '').replaceAll('_', ' ').replace(' mm', '') }} {{ e.expected }} (you gave {{ e.value }}). </span></p>
@@ -90,7 +91,8 @@ const source = (seen: unknown) => (seen === undefined ? 'assumed' : 'seen')
 </template>
 
 <style scoped>
-.scope { margin-top: 0.4rem; }
+.scope { margin-left: auto; }
+.words { min-width: 6rem; }
 .head { align-items: center; display: flex; gap: 0.9rem; }
 .code { font-size: 2.25rem; font-weight: 700; line-height: 1; min-width: 5.5rem; }
 h2 { font-size: 0.875rem; margin: 0.5rem 0 0.2rem; }
@@ -109,11 +111,11 @@ h2 { font-size: 0.875rem; margin: 0.5rem 0 0.2rem; }
 .number { align-items: center; display: flex; flex-wrap: wrap; gap: 0.5rem; margin-top: 0.75rem; }
 .number select { width: auto; }
 .number .form-control { font-size: 1.5rem; font-weight: 650; max-width: 8rem; min-height: 56px; text-align: right; }
-.next { margin-left: auto; min-height: 56px; }
+.take { min-height: 56px; }
 .refused { color: var(--quick-text); font-weight: 600; }
 .refused::before { content: '▲ '; }
 .vet { background: var(--vet-ground); border-left: calc(var(--bar) * 2) double var(--vet-edge); font-weight: 600; margin: 0.5rem 0 0; padding: 0.35rem 0.75rem; }
 .care { background: var(--caution-ground); border-left: var(--bar) solid var(--caution-edge); margin: 0.5rem 0 0; padding: 0.35rem 0.75rem; }
 
-@media (max-width: 900px) { .row kbd { display: none; } .code { font-size: 1.75rem; min-width: 4rem; } }
+@media (max-width: 900px) { .words { display: none; } .row kbd { display: none; } .code { font-size: 1.75rem; min-width: 4rem; } }
 </style>
