@@ -3,6 +3,7 @@ package dog
 import (
 	"strings"
 
+	"fribbet/internal/core/claw"
 	"fribbet/internal/core/nail"
 )
 
@@ -46,7 +47,9 @@ func (f Feet) Cautions(readings []Reading) []Caution {
 		": curled so far that it may touch the skin. A professional or a veterinarian should do it.")
 	add(CareWithNail, func(_ int, r Reading) bool { return r.Curling() && !r.InSkin() },
 		": dewclaw curling. Do it first, take little.")
-	add(CareWithNail, func(_ int, r Reading) bool { return !r.Curling() && r.ToCurl < warnWithin },
+	add(CareWithNail, func(_ int, r Reading) bool {
+		return r.Code.Dewclaw() && !r.Curling() && r.Turn > claw.CurlTurn-warnTurn
+	},
 		": dewclaw close to curling. Do not leave it out.")
 	add(CareWithNail, func(i int, _ Reading) bool { return f.toes[i].bled },
 		": bled last time. Take less, look after every sliver, have styptic open.")

@@ -1,5 +1,7 @@
 package dog
 
+import "math"
+
 // Sliver is one thin cut, mm (trade: 1 mm is typical).
 const Sliver = 1.0
 
@@ -11,11 +13,11 @@ const (
 	sameEndSD          = 0.7  // of where the trims of one nail end, mm
 	feelerSD           = 0.1  // of a floor gap measured with paper or card: a sheet's thickness, mm
 
-	leastCut    = 0.5  // the least that is planned, mm
-	pliersSplit = 13.6 // kg: small pliers below, large from there (trade: about 30 lb)
-	leastLeft   = 0.25 // the share of its assumed length that a nail is taken to keep whatever came off
-	longest     = 2.5  // times its assumed length, a nail is taken to break or wear off at the floor
-	warnWithin  = 3.0  // how much growth from curling a dewclaw is warned of, mm
+	leastCut    = 0.5                // the least that is planned, mm
+	pliersSplit = 13.6               // kg: small pliers below, large from there (trade: about 30 lb)
+	leastLeft   = 0.25               // the share of its assumed length that a nail is taken to keep whatever came off
+	longest     = 2.5                // times its assumed length, a nail is taken to break or wear off at the floor
+	warnTurn    = 25 * math.Pi / 180 // this much of a turn before it curls, a dewclaw is warned of
 
 	mostName     = 80
 	mostNote     = 2000

@@ -1,11 +1,14 @@
 <script setup lang="ts">
-import { computed, useTemplateRef } from 'vue'
+import { computed, useId, useTemplateRef } from 'vue'
 import type { Schemas } from '../api/client'
+import { useUnits } from '../units'
 import { boxOf, cutEdges, pathOf, saveDrawing } from './geometry'
 
 /** One nail in section, to scale, with a cut drawn on it; a day turns it out along its arc. */
 const props = defineProps<{ section: Schemas['Section']; cut: Schemas['SchoolCut']; day?: number; small?: boolean; title: string }>()
 const svg = useTemplateRef('svg')
+const clip = useId()
+const { length } = useUnits()
 const box = computed(() => boxOf(props.section))
 const hasFloor = computed(() => props.section.bar.group !== 'dewclaw')
 /** A nail on the floor turns no further: it presses. */
@@ -35,9 +38,12 @@ defineExpose({ save: (name: string) => svg.value && saveDrawing(svg.value, name)
     <g :transform="`rotate(${turn} ${centre})`">
       <path class="off" :d="pathOf(section.outline)" />
       <path class="horn" :d="pathOf(cut.outline)" />
-      <path class="quick-long" :d="pathOf(section.quick_long)" />
-      <path class="quick-short" :d="pathOf(section.quick_short)" />
-      <path class="quick-likely" :d="pathOf(section.quick)" />
+      <clipPath :id="clip"><path :d="pathOf(section.outline)" /></clipPath>
+      <g :clip-path="`url(#${clip})`">
+        <path class="quick-long" :d="pathOf(section.quick_long)" />
+        <path class="quick-short" :d="pathOf(section.quick_short)" />
+        <path class="quick-likely" :d="pathOf(section.quick)" />
+      </g>
       <path class="outline" :d="pathOf(section.outline)" />
       <line v-for="([p, q], i) in edges" :key="i" class="cut" :x1="p[0]" :y1="-p[1]" :x2="q[0]" :y2="-q[1]" />
       <template v-if="!small">
@@ -51,7 +57,7 @@ defineExpose({ save: (name: string) => svg.value && saveDrawing(svg.value, name)
       <text :x="section.outline[0][0] - 0.3" :y="-section.outline[0][1] - 0.8" class="before">coat line</text>
       <text v-if="hasFloor" :x="box.x + 0.3" y="1.2">floor</text>
       <path class="scale" :d="`M${box.x + box.width - 6} ${box.y + 1}v-0.5v1v-0.5h5v-0.5v1`" />
-      <text :x="box.x + box.width - 3.5" :y="box.y + 2.3" class="mid">5 mm</text>
+      <text :x="box.x + box.width - 3.5" :y="box.y + 2.3" class="mid">{{ length.show(5) }}</text>
     </g>
   </svg>
 </template>

@@ -12,7 +12,8 @@ export function boxOf(section: Schemas['Section']) {
   const left = Math.min(...xs) - 4
   const right = Math.max(...xs) + 4
   const top = Math.max(...zs) + 2.5
-  const bottom = Math.min(0, ...zs) - 2
+  const floor = section.bar.group === 'dewclaw' ? [] : [0]
+  const bottom = Math.min(...floor, ...zs) - 2
   return { x: left, y: -top, width: right - left, height: top - bottom }
 }
 

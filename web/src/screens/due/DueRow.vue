@@ -41,7 +41,8 @@ const when = computed(() => (props.row.due_in_days === undefined ? 'now' : inDay
 .row-line { border-top: 1px solid var(--line); padding-block: 0.5rem; }
 .row-line:first-child { border-top: 0; }
 .first { padding-block: 1rem; }
-.name { color: var(--ink); font-size: 1.0625rem; font-weight: 650; text-decoration: none; }
+.who { min-width: 0; }
+.name { overflow-wrap: anywhere; color: var(--ink); font-size: 1.0625rem; font-weight: 650; text-decoration: none; }
 .name:hover { color: var(--go); text-decoration: underline; }
 .first .name { font-size: 1.5rem; }
 .why { line-height: 1.3; }
