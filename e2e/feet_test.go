@@ -189,3 +189,18 @@ func TestAWholePawIsToldAtOnce(t *testing.T) {
 		}
 	}
 }
+
+func TestAnUnsavedWalkRoundIsKept(t *testing.T) {
+	program, p := walked(t)
+	p.press(".more button", "^LH1b$")
+	p.keys("c n n n n")
+	p.find(".code", "LF1")
+	p.press(".row button", "not there")
+	p.open(p.MustInfo().URL) // the tab was closed and opened again
+	p.sees("2 of 18 looked at")
+	p.press(".finish button", "^Save")
+	p.sees("18 nails") // one more, one less
+	bars := program.dog(program.dogs()["Moss"]).Rank.Bars
+	assert.Equal(t, "RF1", bars[4].Code)
+	assert.Equal(t, "LH1b", bars[13].Code)
+}

@@ -25,6 +25,9 @@ func (b *Book) Look(ctx context.Context, dogID uuid.UUID, c store.Check) error {
 		return err
 	}
 	d.Dog = d.Seen(c.Check)
+	if err := d.Dog.Check(b.Today()).Err(); err != nil { // such as a dog without any nail
+		return err
+	}
 	return b.store.AddCheck(ctx, d, c, b.now())
 }
 

@@ -35,6 +35,7 @@ type lookRow struct {
 	Gap     *float64     `db:"gap_mm"`
 	Length  *float64     `db:"length_mm"`
 	PastPad bool         `db:"past_pad"`
+	Present *bool        `db:"present"`
 	Colour  *nail.Colour `db:"colour"`
 	Shape   *nail.Shape  `db:"shape"`
 	State   *nail.State  `db:"state"`
@@ -65,7 +66,7 @@ func (s *Store) checks(ctx context.Context, where string, args ...any) (map[uuid
 	looksOf := map[uuid.UUID][]dog.Look{}
 	for _, l := range looks {
 		looksOf[l.CheckID] = append(looksOf[l.CheckID], dog.Look{
-			Code: l.Code.Code, Gap: l.Gap, Length: l.Length, PastPad: l.PastPad, Colour: l.Colour, Shape: l.Shape, State: l.State,
+			Code: l.Code.Code, Gap: l.Gap, Length: l.Length, PastPad: l.PastPad, Present: l.Present, Colour: l.Colour, Shape: l.Shape, State: l.State,
 		})
 	}
 	all := map[uuid.UUID][]Check{}
@@ -95,9 +96,9 @@ func (s *Store) AddCheck(ctx context.Context, d Dog, c Check, at time.Time) erro
 		}
 		for _, l := range c.Looks {
 			_, err := tx.NamedExecContext(ctx, `
-				INSERT INTO looks (check_id, code, gap_mm, length_mm, past_pad, colour, shape, state)
-				VALUES (:check_id, :code, :gap_mm, :length_mm, :past_pad, :colour, :shape, :state)`,
-				lookRow{c.ID, codeColumn{l.Code}, l.Gap, l.Length, l.PastPad, l.Colour, l.Shape, l.State})
+				INSERT INTO looks (check_id, code, gap_mm, length_mm, past_pad, present, colour, shape, state)
+				VALUES (:check_id, :code, :gap_mm, :length_mm, :past_pad, :present, :colour, :shape, :state)`,
+				lookRow{c.ID, codeColumn{l.Code}, l.Gap, l.Length, l.PastPad, l.Present, l.Colour, l.Shape, l.State})
 			if err != nil {
 				return err
 			}

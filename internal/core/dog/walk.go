@@ -16,6 +16,7 @@ type Look struct {
 	Gap     *float64 // to the floor, mm
 	Length  *float64 // mm
 	PastPad bool     // it reaches past its pad
+	Present *bool    // whether the nail is there at all: a dewclaw may be, or not
 	Colour  *nail.Colour
 	Shape   *nail.Shape
 	State   *nail.State
@@ -74,7 +75,10 @@ func (c Check) Check(d Dog, today date.Date) fault.Fields {
 	seen := map[nail.Code]bool{}
 	for i, l := range c.Looks {
 		var one fault.Fields
-		d.checkCode(&one, l.Code, seen)
+		if _, has := d.Nail(l.Code); has || seen[l.Code] || l.Present == nil || !*l.Present {
+			d.checkCode(&one, l.Code, seen)
+		}
+		seen[l.Code] = true
 		if l.Gap != nil {
 			one.Range("gap_mm", *l.Gap, 0, claw.MostGap, "mm")
 		}
@@ -88,16 +92,24 @@ func (c Check) Check(d Dog, today date.Date) fault.Fields {
 
 // Seen returns the dog with its nails as the walk-round saw them.
 func (d Dog) Seen(c Check) Dog {
-	nails := append([]Nail(nil), d.Nails...)
+	nails := slices.Clone(d.Nails)
 	for _, l := range c.Looks {
-		for i := range nails {
-			if nails[i].Code == l.Code {
-				set(&nails[i].Colour, l.Colour)
-				set(&nails[i].Shape, l.Shape)
-				set(&nails[i].State, l.State)
-			}
+		at := slices.IndexFunc(nails, func(n Nail) bool { return n.Code == l.Code })
+		switch {
+		case l.Present != nil && !*l.Present && at >= 0:
+			nails = slices.Delete(nails, at, at+1)
+			continue
+		case at < 0 && l.Present != nil && *l.Present:
+			nails = append(nails, Nail{l.Code, nail.Sound, nail.Unknown, nail.Usual})
+			at = len(nails) - 1
+		case at < 0:
+			continue
 		}
+		set(&nails[at].Colour, l.Colour)
+		set(&nails[at].Shape, l.Shape)
+		set(&nails[at].State, l.State)
 	}
+	slices.SortFunc(nails, func(a, b Nail) int { return a.Code.Compare(b.Code) })
 	d.Nails = nails
 	return d
 }

@@ -165,3 +165,19 @@ func TestMirrorPawsAgree(t *testing.T) {
 		assert.Equal(t, right, left)
 	}
 }
+
+// Dewclaws may be there or not, none, one or two on a hind paw (common practice, no source).
+func TestDewclawsAreSeenToBeThereOrNot(t *testing.T) {
+	yes, no := true, false
+	c := Check{On: today, Looks: []Look{
+		{Code: nail.MustParse("LF1"), Present: &no}, {Code: nail.MustParse("LH1b"), Present: &yes}, {Code: nail.MustParse("LH1"), Present: &yes},
+	}}
+	require.Empty(t, c.Check(plain(), today))
+	d := plain().Seen(c)
+	assert.Len(t, d.Nails, 19)
+	_, has := d.Nail(nail.MustParse("LF1"))
+	assert.False(t, has)
+	assert.Equal(t, "LH1b", d.Nails[13].Code.String(), "in their place as the dog stands")
+	twice := Check{On: today, Looks: []Look{{Code: nail.MustParse("LH1"), Present: &yes}, {Code: nail.MustParse("LH1"), Present: &yes}}}
+	assert.NotEmpty(t, twice.Check(plain(), today))
+}

@@ -24,6 +24,7 @@ CREATE TABLE looks (
     gap_mm    REAL,
     length_mm REAL,
     past_pad  INTEGER NOT NULL,
+    present   INTEGER,
     colour    TEXT,
     shape     TEXT,
     state     TEXT,

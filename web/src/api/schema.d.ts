@@ -587,6 +587,8 @@ export interface components {
             gap_mm?: number;
             length_mm?: number;
             past_pad?: boolean;
+            /** @description whether the nail is there at all; true adds one that the dog was not known to have */
+            present?: boolean;
             colour?: components["schemas"]["Colour"];
             shape?: components["schemas"]["Shape"];
             state?: components["schemas"]["NailState"];

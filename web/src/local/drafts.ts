@@ -1,6 +1,7 @@
 import { defineStore } from 'pinia'
 import { ref } from 'vue'
 import type { Schemas } from '../api/client'
+import { kept } from './kept'
 
 /** What is told of one nail while a sitting is recorded. */
 export interface NailDraft {
@@ -27,25 +28,24 @@ export interface Draft {
   nails: NailDraft[]
 }
 
-const key = (dogId: string) => `fribbet-sitting-${dogId}`
-
 /** Unsaved sittings live in the browser: a closed tab, a dead battery or a stopped server lose nothing. */
 export const useDraft = (dogId: string) =>
   defineStore(`draft-${dogId}`, () => {
+    const store = kept<Draft>(`fribbet-sitting-${dogId}`)
     const draft = ref<Draft | null>(null)
     const past = ref<string[]>([])
 
     /** Goes on with an unsaved sitting, whatever its day, or begins one; tells which. */
     function begin(plan: Schemas['Plan']) {
-      const kept = read(dogId)
+      const unsaved = store.read()
       draft.value = fresh(plan)
-      if (kept) {
-        const told = new Map(kept.nails.map((n) => [n.code, n]))
+      if (unsaved) {
+        const told = new Map(unsaved.nails.map((n) => [n.code, n]))
         const nails = draft.value.nails.map((n) => told.get(n.code) ?? n)
-        draft.value = { ...kept, nails, current: Math.min(kept.current, nails.length - 1) }
+        draft.value = { ...unsaved, nails, current: Math.min(unsaved.current, nails.length - 1) }
       }
       past.value = []
-      return kept !== null
+      return unsaved !== null
     }
     /** Changes the draft in a way that undo takes back. */
     function change(how: (d: Draft) => void) {
@@ -63,25 +63,17 @@ export const useDraft = (dogId: string) =>
     function goTo(index: number) {
       if (!draft.value) return
       draft.value.current = Math.min(draft.value.nails.length - 1, Math.max(0, index))
-      if (read(dogId)) keep()
+      if (store.read()) keep()
     }
     function drop() {
       draft.value = null
-      localStorage.removeItem(key(dogId))
+      store.drop()
     }
     function keep() {
-      if (draft.value) localStorage.setItem(key(dogId), JSON.stringify(draft.value))
+      if (draft.value) store.keep(draft.value)
     }
     return { draft, past, begin, change, undo, goTo, drop }
   })()
-
-function read(dogId: string): Draft | null {
-  try {
-    return JSON.parse(localStorage.getItem(key(dogId)) ?? 'null')
-  } catch {
-    return null // not ours, or half written: the plan begins anew
-  }
-}
 
 function fresh(plan: Schemas['Plan']): Draft {
   return {

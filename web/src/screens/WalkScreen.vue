@@ -6,6 +6,7 @@ import { useRouter } from 'vue-router'
 import { Refusal, type Schemas } from '../api/client'
 import { useDog, useRecordCheck, useSettings } from '../api/queries'
 import { useCaliper } from '../local/caliper'
+import { kept } from '../local/kept'
 import { act, onKey } from '../local/keys'
 import { useNarrow } from '../local/narrow'
 import AnswerState from '../parts/AnswerState.vue'
@@ -22,18 +23,41 @@ const { mutate, isPending, error } = useRecordCheck(() => props.dogId)
 const narrow = useNarrow()
 const panel = useTemplateRef('panel')
 
-const id = crypto.randomUUID()
-const feet = reactive({ clicks: false, hair: false, swelling: false, limping: false, breaking: false })
+const unsaved = kept<Schemas['CheckInput']>(`fribbet-walk-${props.dogId}`)
+const before = unsaved.read()
+const id = before?.id ?? crypto.randomUUID()
+const on = ref(before?.on)
+const feet = reactive({
+  clicks: before?.clicks ?? false, hair: before?.hair ?? false, swelling: before?.swelling ?? false,
+  limping: before?.limping ?? false, breaking: before?.breaking ?? false,
+})
 const looks = ref<Schemas['Look'][]>([])
+const more = ref<Schemas['Look'][]>(before?.looks.filter((l) => l.present) ?? [])
 const current = ref(0)
-watch(view, (v) => {
-  if (v && looks.value.length === 0) looks.value = v.rank.bars.map((b) => ({ code: b.code }))
+watch([view, settings], () => {
+  if (!view.value || !settings.value || looks.value.length > 0) return
+  on.value ??= settings.value.today
+  looks.value = view.value.rank.bars.map((b) => before?.looks.find((l) => l.code === b.code) ?? { code: b.code })
 }, { immediate: true })
+
+/** Dewclaws that a dog can have and this one is not known to. */
+const absent = computed(() => {
+  const had = new Set(view.value?.dog.nails.map((n) => n.code))
+  return (['LF1', 'RF1', 'LH1', 'LH1b', 'RH1', 'RH1b'] as const).filter((c) => !had.has(c))
+})
+const isMore = (code: string) => more.value.some((l) => l.code === code)
+function toggleMore(code: Schemas['NailCode']) {
+  more.value = isMore(code) ? more.value.filter((l) => l.code !== code) : [...more.value, { code, present: true }]
+}
 
 const look = computed(() => looks.value[current.value])
 const bar = computed(() => view.value?.rank.bars.find((b) => b.code === look.value?.code))
 const seen = (l: Schemas['Look']) => Object.keys(l).some((k) => k !== 'code' && l[k as keyof typeof l] !== undefined)
 const told = computed(() => looks.value.filter(seen))
+const check = computed<Schemas['CheckInput']>(() => ({ id, on: on.value, ...feet, looks: [...told.value, ...more.value] }))
+watch(check, (c, old) => {
+  if (old.looks.length > 0 || c.looks.length > 0 || Object.values(feet).includes(true)) unsaved.keep(c)
+}, { deep: true })
 const marks = computed(() => Object.fromEntries(looks.value.map((l) => [l.code, seen(l) ? 'done' : 'planned'])))
 const red = computed(() => feet.swelling || feet.limping || feet.breaking)
 const refused = computed(() => {
@@ -44,14 +68,14 @@ const refused = computed(() => {
 /** One nail, or the whole paw at once and then its exceptions. */
 const scope = ref<'nail' | 'paw'>('nail')
 const paw = computed(() => look.value.code.slice(0, 2))
-/** What is told of a paw is told of each of its nails; a length is one nail's own, and a dewclaw has no floor. */
+/** What is told of a paw is told of each of its nails: floor (a dewclaw has none), colour and shape. The rest is one nail's own. */
 function tell(what: Partial<Schemas['Look']>) {
-  const { gap_mm, past_pad, length_mm, ...looksLike } = what
-  const floor = Object.fromEntries(Object.entries({ gap_mm, past_pad }).filter(([, v]) => v !== undefined))
-  for (const l of looks.value) {
-    const mine = l === look.value
-    if (!mine && (scope.value === 'nail' || !l.code.startsWith(paw.value))) continue
-    Object.assign(l, looksLike, l.code[2] === '1' ? {} : floor, mine && length_mm !== undefined ? { length_mm } : {})
+  Object.assign(looks.value[current.value], what)
+  if (scope.value === 'nail') return
+  for (const l of looks.value.filter((other) => other.code.startsWith(paw.value))) {
+    for (const key of l.code[2] === '1' ? (['colour', 'shape'] as const) : (['gap_mm', 'past_pad', 'colour', 'shape'] as const)) {
+      if (key in what) Object.assign(l, { [key]: what[key] })
+    }
   }
 }
 function goTo(index: number) {
@@ -69,8 +93,11 @@ const { trouble, linked } = useCaliper((mm) => panel.value?.measured(mm))
 
 function save() {
   if (isPending.value || panel.value?.settle() === false) return
-  mutate({ id, ...feet, looks: told.value }, {
-    onSuccess: () => router.replace(`/dogs/${props.dogId}`),
+  mutate(check.value, {
+    onSuccess: () => {
+      unsaved.drop()
+      void router.replace(`/dogs/${props.dogId}`)
+    },
     onError: (e) => {
       const first = e instanceof Refusal ? /^looks\[(\d+)\]/.exec(e.errors[0]?.field ?? '') : null
       if (first) choose(told.value[Number(first[1])].code)
@@ -113,6 +140,10 @@ onKey((event) => {
       </div>
       <fieldset class="feet">
         <legend class="visually-hidden">The feet as a whole</legend>
+        <div v-if="absent.length > 0" class="more" role="group" aria-label="Dewclaws that are there too">
+          <span>there is a dewclaw at</span>
+          <button v-for="code in absent" :key="code" type="button" :aria-pressed="isMore(code)" @click="toggleMore(code)">{{ code }}</button>
+        </div>
         <BFormCheckbox v-model="feet.clicks">clicks on a hard floor</BFormCheckbox>
         <BFormCheckbox v-model="feet.hair">hair between the pads</BFormCheckbox>
         <BFormCheckbox v-model="feet.limping">limping</BFormCheckbox>
@@ -123,7 +154,7 @@ onKey((event) => {
       <div class="bench">
         <div class="navigator">
           <RankPicture :rank="view.rank" :size="narrow ? 'narrow' : 'medium'" stacked :selected="look.code" :marks="marks" @select="choose" />
-          <p class="soft small legend">✓ looked at · dashed: assumed. A nail is missing, or there is one more? <RouterLink :to="`/dogs/${dogId}`">Tell it in the profile</RouterLink>.</p>
+          <p class="soft small legend">✓ looked at · dashed: assumed.</p>
           <StandInCaliper v-if="settings?.demo && !narrow" :linked="linked" :trouble="trouble" />
         </div>
         <LookPanel ref="panel" :key="look.code" :look="look" :bar="bar" :refused="refused" :scope="scope" @scope="scope = $event" @tell="tell" @next="next" />
@@ -143,6 +174,8 @@ onKey((event) => {
 .lead { margin: 0.15rem 0 0; }
 .feet { display: flex; flex-wrap: wrap; gap: 0 1.5rem; margin-bottom: 0.5rem; }
 .feet > * { align-items: center; display: flex; gap: 0.5rem; padding: 0; min-height: 44px; }
+.more button { background: var(--sheet); border: 1px solid var(--line-strong); border-radius: 3px; color: var(--ink); min-height: 44px; min-width: 48px; padding: 0 0.5rem; }
+.more button[aria-pressed='true'] { background: var(--sunk); box-shadow: inset 0 -4px 0 var(--go); font-weight: 650; }
 .feet :deep(input) { flex: none; float: none; margin: 0; }
 .feet :deep(label) { margin: 0; }
 .bench { display: grid; gap: 1rem 2.5rem; grid-template-columns: minmax(0, 1fr) minmax(26rem, 32rem); }

@@ -75,6 +75,7 @@ const source = (seen: unknown) => (seen === undefined ? 'assumed' : 'seen')
     <h2>State <span :class="['mark', source(look.state)]">{{ look.state ? '' : 'assumed' }}</span></h2>
     <div class="row" role="group" aria-label="State">
       <button v-for="s in pickStates" :key="s" type="button" :aria-pressed="shown('state') === s && look.state !== undefined" @click="emit('tell', { state: s })">{{ states[s] }}</button>
+      <button type="button" :aria-pressed="look.present === false" @click="emit('tell', { present: look.present === false ? undefined : false })">not there</button>
     </div>
     <p v-if="look.state === 'torn' || look.state === 'ingrown'" class="vet">Call a veterinarian. This nail is left out of every plan.</p>
     <p v-if="isDewclaw && look.shape === 'curled'" class="care">Curling: do it first. If it touches the skin, mark it grown in: that is a veterinarian’s matter.</p>
