@@ -140,10 +140,6 @@ onKey((event) => {
       </div>
       <fieldset class="feet">
         <legend class="visually-hidden">The feet as a whole</legend>
-        <div v-if="absent.length > 0" class="more" role="group" aria-label="Dewclaws that are there too">
-          <span>there is a dewclaw at</span>
-          <button v-for="code in absent" :key="code" type="button" :aria-pressed="isMore(code)" @click="toggleMore(code)">{{ code }}</button>
-        </div>
         <BFormCheckbox v-model="feet.clicks">clicks on a hard floor</BFormCheckbox>
         <BFormCheckbox v-model="feet.hair">hair between the pads</BFormCheckbox>
         <BFormCheckbox v-model="feet.limping">limping</BFormCheckbox>
@@ -155,6 +151,10 @@ onKey((event) => {
         <div class="navigator">
           <RankPicture :rank="view.rank" :size="narrow ? 'narrow' : 'medium'" stacked :selected="look.code" :marks="marks" @select="choose" />
           <p class="soft small legend">✓ looked at · dashed: assumed.</p>
+          <div v-if="absent.length > 0" class="more" role="group" aria-label="Dewclaws that are there too">
+            <span>there is a dewclaw at</span>
+            <button v-for="code in absent" :key="code" type="button" :aria-pressed="isMore(code)" @click="toggleMore(code)">{{ code }}</button>
+          </div>
           <StandInCaliper v-if="settings?.demo && !narrow" :linked="linked" :trouble="trouble" />
         </div>
         <LookPanel ref="panel" :key="look.code" :look="look" :bar="bar" :refused="refused" :scope="scope" @scope="scope = $event" @tell="tell" @next="next" />
@@ -174,6 +174,7 @@ onKey((event) => {
 .lead { margin: 0.15rem 0 0; }
 .feet { display: flex; flex-wrap: wrap; gap: 0 1.5rem; margin-bottom: 0.5rem; }
 .feet > * { align-items: center; display: flex; gap: 0.5rem; padding: 0; min-height: 44px; }
+.more { align-items: center; display: flex; flex-wrap: wrap; gap: 0.4rem; margin-top: 0.5rem; }
 .more button { background: var(--sheet); border: 1px solid var(--line-strong); border-radius: 3px; color: var(--ink); min-height: 44px; min-width: 48px; padding: 0 0.5rem; }
 .more button[aria-pressed='true'] { background: var(--sunk); box-shadow: inset 0 -4px 0 var(--go); font-weight: 650; }
 .feet :deep(input) { flex: none; float: none; margin: 0; }
