@@ -56,7 +56,7 @@ func (h handlers) GetDue(ctx context.Context, _ contract.GetDueRequestObject) (c
 
 func (h handlers) dueRow(v book.View) contract.DueRow {
 	row := contract.DueRow{
-		DogId: v.Dog.ID, Name: v.Dog.Name, Standing: contract.DueRowStanding(due.Unseen), Reason: "no sitting yet: look at the feet",
+		DogId: v.Dog.ID, Name: v.Dog.Name, Standing: contract.DueRowStanding(due.Unseen), Reason: v.WhyNone,
 		Rank: rank(v.Readings), Cautions: cautions(v.Cautions),
 	}
 	if v.Next == nil {
@@ -71,7 +71,7 @@ func (h handlers) dueRow(v book.View) contract.DueRow {
 
 func (h handlers) view(v book.View) contract.DogView {
 	out := contract.DogView{
-		Dog: h.dog(v.Dog), Rank: rank(v.Readings), Cautions: cautions(v.Cautions), Sittings: []contract.SittingSummary{},
+		Dog: h.dog(v.Dog), WhyNone: v.WhyNone, Rank: rank(v.Readings), Cautions: cautions(v.Cautions), Sittings: []contract.SittingSummary{},
 	}
 	if v.Next != nil {
 		n := next(v.Next.Next, v.Next.Reason)
@@ -87,10 +87,9 @@ func (h handlers) view(v book.View) contract.DogView {
 }
 
 func (h handlers) dog(d store.Dog) contract.Dog {
-	const weeksPerYear = 365.25 / 7
 	out := contract.Dog{
 		Id: d.ID, Version: d.Version, Name: d.Name,
-		BirthDate: d.Birth.Date, BirthEstimated: d.Birth.Estimated, AgeYears: d.AgeWeeks(h.book.Today()) / weeksPerYear,
+		BirthDate: d.Birth.Date, BirthEstimated: d.Birth.Estimated, AgeYears: d.AgeYears(h.book.Today()),
 		FootCoat: d.FootCoat, PavementKmWeek: d.Pavement, Rhythm: d.Rhythm, WorkingWeekdays: d.Workdays, WishedGapMm: d.WishedGap, School: d.School,
 	}
 	for _, w := range d.Weights {

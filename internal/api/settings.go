@@ -6,6 +6,7 @@ import (
 	"fribbet/internal/api/contract"
 	"fribbet/internal/core/claw"
 	"fribbet/internal/core/growth"
+	"fribbet/internal/core/nail"
 	"fribbet/internal/core/units"
 	"fribbet/internal/store"
 )
@@ -40,6 +41,11 @@ func (h handlers) settings(s store.Settings) contract.SettingsJSONResponse {
 	}
 	for _, c := range growth.SizeClasses() {
 		out.SizeClasses = append(out.SizeClasses, contract.SizeClass{UnderKg: nonZero(c.Under), UsualKg: c.UsualWeight})
+	}
+	for _, s := range nail.States() {
+		if s.Veterinary() {
+			out.VeterinaryStates = append(out.VeterinaryStates, s)
+		}
 	}
 	out.GapFeelers = []contract.GapFeeler{
 		{Feeler: contract.Touches, GapMm: claw.TouchGap},

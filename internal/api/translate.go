@@ -36,7 +36,7 @@ func estimate(e dog.Estimate) contract.Estimate {
 func cautions(all []dog.Caution) []contract.Caution {
 	out := []contract.Caution{}
 	for _, c := range all {
-		out = append(out, contract.Caution{Kind: c.Kind, Words: c.Words})
+		out = append(out, contract.Caution{Kind: c.Kind, Nails: list(c.Nails), Words: c.Words})
 	}
 	return out
 }

@@ -14,7 +14,8 @@ import (
 // View is a dog as it stands today.
 type View struct {
 	Dog      store.Dog
-	Next     *dog.Next // none before its first sitting
+	Next     *dog.Next // none when there is no date
+	WhyNone  string    // why there is none
 	Readings []dog.Reading
 	Cautions []dog.Caution
 	Sittings []store.Sitting // latest first
@@ -78,6 +79,8 @@ func (b *Book) view(d store.Dog, feet dog.Feet, sittings []store.Sitting, settin
 	next, has, err := feet.Next(settings.Margin)
 	if has {
 		v.Next = &next
+	} else {
+		v.WhyNone = feet.WhyNone()
 	}
 	return v, err
 }

@@ -19,6 +19,7 @@ const (
 // Caution is a warning for today.
 type Caution struct {
 	Kind  CautionKind
+	Nails []nail.Code // that it is about; none when it is about the dog
 	Words string
 }
 
@@ -26,18 +27,19 @@ type Caution struct {
 func (f Feet) Cautions(readings []Reading) []Caution {
 	var all []Caution
 	add := func(kind CautionKind, which func(i int, r Reading) bool, words string) {
+		var codes []nail.Code
 		var names []string
 		for i, r := range readings {
 			if which(i, r) {
-				names = append(names, r.Code.String())
+				codes, names = append(codes, r.Code), append(names, r.Code.String())
 			}
 		}
-		if len(names) > 0 {
-			all = append(all, Caution{kind, strings.Join(names, ", ") + words})
+		if len(codes) > 0 {
+			all = append(all, Caution{kind, codes, strings.Join(names, ", ") + words})
 		}
 	}
 	for _, flag := range f.check.flags() {
-		all = append(all, Caution{Veterinarian, flag})
+		all = append(all, Caution{Kind: Veterinarian, Words: flag})
 	}
 	add(Veterinarian, func(_ int, r Reading) bool { return r.State == nail.Torn },
 		": torn into the quick. Do not trim; call a veterinarian.")
@@ -58,7 +60,7 @@ func (f Feet) Cautions(readings []Reading) []Caution {
 	add(CareWithNail, func(_ int, r Reading) bool { return r.State == nail.Loose },
 		": hangs loose. Hold it, clip it, keep it away from anything that spins.")
 	if f.dog.FootCoat == LongCoat || f.check.Hair {
-		all = append(all, Caution{Prepare, "Hair on the feet: clear the pads and pull a mesh over the paw before anything spins."})
+		all = append(all, Caution{Kind: Prepare, Words: "Hair on the feet: clear the pads and pull a mesh over the paw before anything spins."})
 	}
 	return all
 }

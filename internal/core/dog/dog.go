@@ -13,6 +13,8 @@ import (
 	"fribbet/internal/core/nail"
 )
 
+const daysPerYear = 365.25
+
 // Birth is when a dog was born, or about when.
 type Birth struct {
 	Date      date.Date
@@ -68,7 +70,6 @@ func StandardNails() []Nail {
 
 // BornAbout is the birth of a dog that somebody takes for so many years old on a day.
 func BornAbout(years float64, on date.Date) Birth {
-	const daysPerYear = 365.25
 	return Birth{Date: on.AddDays(-int(math.Ceil(years * daysPerYear))), Estimated: true}
 }
 
@@ -94,6 +95,9 @@ func (d Dog) WeightOn(day date.Date) float64 {
 
 // AgeWeeks is the dog's age on the day.
 func (d Dog) AgeWeeks(day date.Date) float64 { return float64(day.Sub(d.Birth.Date)) / 7 }
+
+// AgeYears is the dog's age on the day.
+func (d Dog) AgeYears(day date.Date) float64 { return float64(day.Sub(d.Birth.Date)) / daysPerYear }
 
 // RateOn is how fast a nail grows on the day: assumed from age, size and walking.
 func (d Dog) RateOn(code nail.Code, day date.Date) growth.Rate {

@@ -38,6 +38,14 @@ func (f Feet) Next(margin float64) (Next, bool, error) {
 	return Next{next, trim.Reason(next)}, true, nil
 }
 
+// WhyNone says in a few words why Next gives no date.
+func (f Feet) WhyNone() string {
+	if f.known.IsZero() {
+		return "no sitting yet: look at the feet"
+	}
+	return "no nail that may be trimmed"
+}
+
 // asLeft is the nail on the day of the dog's last sitting or check, which may be later than its own.
 func (t toe) asLeft(d Dog, day date.Date) due.Nail {
 	now := t.at(d, day)

@@ -15,6 +15,7 @@ type Section struct {
 	Quick                 float64 // arc length of the quick's likeliest end, mm
 	QuickShort, QuickLong float64 // the same at the ends of its range
 	Days                  float64 // until it touches if nobody cuts it; +Inf when it never does
+	TurnPerDay            float64 // how far growth turns the nail about its arc's centre in a day, radians
 	Cuts                  []SchoolCut
 }
 
@@ -48,7 +49,7 @@ func (t toe) section(d Dog, day date.Date, margin, sliver float64) Section {
 		Reading: r, Stance: t.claw.Grown(t.at(d, day).grown).AtGap(gap),
 		Quick:      r.Length.Value - r.Spare.Value,
 		QuickShort: r.Length.Value - r.Spare.High, QuickLong: r.Length.Value - r.Spare.Low,
-		Days: r.Days(),
+		Days: r.Days(), TurnPerDay: r.Rate.Mean / 7 / t.claw.Radius,
 	}
 	for _, cut := range s.Stance.Cuts(s.Quick, margin, sliver) {
 		days := cut.ToFloor / r.Rate.Mean * 7

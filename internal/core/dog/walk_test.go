@@ -181,3 +181,17 @@ func TestDewclawsAreSeenToBeThereOrNot(t *testing.T) {
 	twice := Check{On: today, Looks: []Look{{Code: nail.MustParse("LH1"), Present: &yes}, {Code: nail.MustParse("LH1"), Present: &yes}}}
 	assert.NotEmpty(t, twice.Check(plain(), today))
 }
+
+func TestADogWithoutADateSaysWhy(t *testing.T) {
+	assert.Equal(t, "no sitting yet: look at the feet", FeetAfter(plain(), nil).WhyNone())
+	d := plain()
+	for i := range d.Nails {
+		d.Nails[i].State = nail.Ingrown
+	}
+	f := FeetAfter(d, nil, Check{On: today})
+	_, has, err := f.Next(1)
+	require.NoError(t, err)
+	assert.False(t, has)
+	assert.Equal(t, "no nail that may be trimmed", f.WhyNone())
+	assert.Len(t, f.Cautions(f.On(today))[0].Nails, 18)
+}

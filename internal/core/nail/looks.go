@@ -32,5 +32,8 @@ const (
 	Ingrown State = "ingrown" // grown into the pad or the skin: a veterinarian's matter
 )
 
+// States lists them, the sound one first.
+func States() []State { return []State{Sound, Loose, Split, Broken, Torn, Ingrown} }
+
 // Veterinary tells whether the nail is a veterinarian's matter and not to be trimmed.
 func (s State) Veterinary() bool { return s == Torn || s == Ingrown }

@@ -355,6 +355,8 @@ export interface components {
             demo: boolean;
             size_classes: components["schemas"]["SizeClass"][];
             gap_feelers: components["schemas"]["GapFeeler"][];
+            /** @description states of a nail that nobody but a veterinarian treats */
+            veterinary_states: components["schemas"]["NailState"][];
         };
         /** @description A range of adult weights */
         SizeClass: {
@@ -461,6 +463,8 @@ export interface components {
         CautionKind: "veterinarian" | "nail" | "prepare";
         Caution: {
             kind: components["schemas"]["CautionKind"];
+            /** @description that it is about; none when it is about the dog */
+            nails: components["schemas"]["NailCode"][];
             words: string;
         };
         NailDate: {
@@ -537,6 +541,8 @@ export interface components {
             dog: components["schemas"]["Dog"];
             next?: components["schemas"]["Next"];
             next_in_days?: number;
+            /** @description why there is no next date; empty when there is one */
+            why_none: string;
             rank: components["schemas"]["Rank"];
             cautions: components["schemas"]["Caution"][];
             /** @description latest first */

@@ -40,7 +40,7 @@ const assumed = computed(() => data.value?.rank.bars.every((b) => b.length.sourc
         </div>
       </div>
 
-      <DogNext :next="data.next" :days="data.next_in_days" />
+      <DogNext :next="data.next" :days="data.next_in_days" :why-none="data.why_none" />
       <CautionList :cautions="data.cautions" />
 
       <section class="today" aria-labelledby="rank-title">

@@ -3,7 +3,7 @@ import { BButton } from 'bootstrap-vue-next/components/BButton'
 import { computed, ref, useTemplateRef, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import type { Schemas } from '../api/client'
-import { useChangeDog, useDog, useSection } from '../api/queries'
+import { useChangeDog, useDog, useSection, useSettings } from '../api/queries'
 import { inDays } from '../dates'
 import { isTyping, onKey } from '../local/keys'
 import NailSection from '../nail/NailSection.vue'
@@ -17,6 +17,7 @@ import { nailInWords, schools } from '../words'
 const props = defineProps<{ dogId: string; code: string }>()
 const router = useRouter()
 const { length } = useUnits()
+const { data: settings } = useSettings()
 const { data: view } = useDog(() => props.dogId)
 const margin = ref<number>()
 const { data: section, error, refetch } = useSection(() => props.dogId, () => props.code, margin)
@@ -32,8 +33,9 @@ const codes = computed(() => view.value?.dog.nails.map((n) => n.code) ?? [])
 const beside = (step: number) => codes.value[codes.value.indexOf(props.code as Schemas['NailCode']) + step]
 const goTo = (code?: string) => code && router.replace(`/dogs/${props.dogId}/nails/${code}`)
 /** A nail that is a veterinarian's matter is drawn, but nothing is advised for it. */
-const vet = computed(() => section.value && ['torn', 'ingrown'].includes(section.value.bar.state))
-const mine = computed(() => (view.value?.cautions ?? []).filter((c) => c.words.includes(props.code) || (c.kind === 'veterinarian' && !/^[LR][FH]/.test(c.words))))
+const vet = computed(() => section.value && settings.value?.veterinary_states.includes(section.value.bar.state))
+/** What is about this nail, or is a veterinarian's matter of the whole dog. */
+const mine = computed(() => (view.value?.cautions ?? []).filter((c) => c.nails.some((n) => n === props.code) || (c.kind === 'veterinarian' && c.nails.length === 0)))
 
 onKey((event) => {
   if (isTyping(event) || event.ctrlKey || event.metaKey || event.altKey) return

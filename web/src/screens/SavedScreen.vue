@@ -33,7 +33,7 @@ const takeBack = () => mutate(props.sittingId, { onSuccess: () => router.replace
         </div>
         <RouterLink to="/" class="btn btn-go btn-big">Next dog</RouterLink>
       </div>
-      <DogNext :next="data.next" :days="data.next_in_days" />
+      <DogNext :next="data.next" :days="data.next_in_days" :why-none="data.why_none" />
       <div class="after"><RankPicture :rank="data.rank" size="medium" /></div>
       <RefusalNote :error="error" />
       <div class="ways">

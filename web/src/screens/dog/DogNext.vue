@@ -3,11 +3,11 @@ import type { Schemas } from '../../api/client'
 import { dayOf, fullDayOf, inDays } from '../../dates'
 import { rules } from '../../words'
 
-defineProps<{ next?: Schemas['Next']; days?: number }>()
+defineProps<{ next?: Schemas['Next']; days?: number; whyNone: string }>()
 </script>
 
 <template>
-  <div v-if="!next" class="next"><p class="date">Look at the feet now</p><p class="why">No sitting is recorded yet: the first one sets the next date.</p></div>
+  <div v-if="!next" class="next"><p class="date">No date yet</p><p class="why">{{ whyNone }}.</p></div>
   <div v-else class="next">
     <p class="date"><span class="soft">next</span> {{ fullDayOf(next.due) }} <span :class="['days', { late: (days ?? 0) < 0 }]">{{ inDays(days ?? 0) }}</span></p>
     <p class="why">

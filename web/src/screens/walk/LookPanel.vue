@@ -77,7 +77,7 @@ const source = (seen: unknown) => (seen === undefined ? 'assumed' : 'seen')
       <button v-for="s in pickStates" :key="s" type="button" :aria-pressed="shown('state') === s && look.state !== undefined" @click="emit('tell', { state: s })">{{ states[s] }}</button>
       <button type="button" :aria-pressed="look.present === false" @click="emit('tell', { present: look.present === false ? undefined : false })">not there</button>
     </div>
-    <p v-if="look.state === 'torn' || look.state === 'ingrown'" class="vet">Call a veterinarian. This nail is left out of every plan.</p>
+    <p v-if="look.state && settings?.veterinary_states.includes(look.state)" class="vet">Call a veterinarian. This nail is left out of every plan.</p>
     <p v-if="isDewclaw && look.shape === 'curled'" class="care">Curling: do it first. If it touches the skin, mark it grown in: that is a veterinarian’s matter.</p>
 
     <form class="number" novalidate @submit.prevent="settle() && emit('next')">
