@@ -8,6 +8,7 @@ import (
 	"fribbet/internal/core/date"
 	"fribbet/internal/core/dog"
 	"fribbet/internal/core/due"
+	"fribbet/internal/core/estimate"
 )
 
 func rank(readings []dog.Reading) contract.Rank {
@@ -17,19 +18,19 @@ func rank(readings []dog.Reading) contract.Rank {
 		bar := contract.Bar{
 			Code: b.Code, Group: b.Code.Group(), State: b.State, Colour: b.Colour, Shape: b.Shape,
 			TopMm: b.Top, QuickMm: b.Quick, QuickShortMm: b.QuickShort, QuickLongMm: b.QuickLong,
-			Length: estimate(b.Length), Spare: estimate(b.Spare), ToFloorMm: finite(b.ToFloor),
+			Length: inMM(b.Length), Spare: inMM(b.Spare), ToFloorMm: finite(b.ToFloor),
 			NetMmWeek: b.Rate.Mean, SdMmWeek: b.Rate.SD, TurnDeg: claw.Degrees(b.Turn),
 			OnFloor: b.OnFloor, Curling: b.Curling(), Trimmed: dated(b.Trimmed),
 		}
 		if !b.Code.Dewclaw() {
-			bar.Gap = of(estimate(b.Gap))
+			bar.Gap = of(inMM(b.Gap))
 		}
 		out.Bars = append(out.Bars, bar)
 	}
 	return out
 }
 
-func estimate(e dog.Estimate) contract.Estimate {
+func inMM(e estimate.Estimate) contract.Estimate {
 	return contract.Estimate{Mm: e.Value, LowMm: e.Low, HighMm: e.High, Source: e.Source}
 }
 

@@ -15,7 +15,9 @@ import (
 	"fribbet/internal/core/dog"
 	"fribbet/internal/core/due"
 	"fribbet/internal/core/fault"
+	"fribbet/internal/core/kit"
 	"fribbet/internal/core/nail"
+	"fribbet/internal/core/temper"
 	"fribbet/internal/core/units"
 	"fribbet/internal/store"
 )
@@ -40,9 +42,9 @@ func chosen(role string) store.Settings {
 	return store.Settings{Role: role, LengthUnit: units.Millimetre, WeightUnit: units.Kilogram, Margin: 1, Workdays: date.EveryDay}
 }
 
-func trimmed(code string, tool dog.Tool, on date.Date) store.Sitting {
+func trimmed(code string, tool kit.Tool, on date.Date) store.Sitting {
 	return store.Sitting{ID: uuid.New(), Sitting: dog.Sitting{On: on, Records: []dog.Record{
-		{Code: nail.MustParse(code), Cuts: []float64{1}, Tool: tool, Reaction: dog.Calm}}}}
+		{Code: nail.MustParse(code), Cuts: []float64{1}, Tool: tool, Reaction: temper.Calm}}}}
 }
 
 func TestTodayIsTheUsersOwnDay(t *testing.T) {
@@ -82,7 +84,7 @@ func TestTheDueListBeginsWithWhoIsLatest(t *testing.T) {
 		c.AgeYears, c.BirthDate = nil, &born
 		d, err := b.AddDog(ctx, c)
 		require.NoError(t, err)
-		require.NoError(t, b.Record(ctx, d.ID, trimmed("LF3", dog.File, b.Today().AddDays(-ago))))
+		require.NoError(t, b.Record(ctx, d.ID, trimmed("LF3", kit.File, b.Today().AddDays(-ago))))
 	}
 	_, err := b.AddDog(ctx, told("New", 1, 8))
 	require.NoError(t, err)
@@ -101,12 +103,12 @@ func TestThePlanBeginsWithTheToolOfLastTime(t *testing.T) {
 	require.NoError(t, err)
 	plan, err := b.Plan(ctx, small.ID)
 	require.NoError(t, err)
-	assert.Equal(t, dog.SmallPlier, plan.Tool, "under 30 lb (common practice, no source)")
+	assert.Equal(t, kit.SmallPlier, plan.Tool, "under 30 lb (common practice, no source)")
 
-	require.NoError(t, b.Record(ctx, small.ID, trimmed("LF3", dog.GrinderDiamond, date.Date{})))
+	require.NoError(t, b.Record(ctx, small.ID, trimmed("LF3", kit.GrinderDiamond, date.Date{})))
 	plan, err = b.Plan(ctx, small.ID)
 	require.NoError(t, err)
-	assert.Equal(t, dog.GrinderDiamond, plan.Tool)
+	assert.Equal(t, kit.GrinderDiamond, plan.Tool)
 	view, err := b.View(ctx, small.ID)
 	require.NoError(t, err)
 	assert.Equal(t, b.Today(), view.Sittings[0].On, "a sitting without a date was today")
@@ -121,7 +123,7 @@ func TestTheMarginMovesTheDate(t *testing.T) {
 		require.NoError(t, b.ChangeSettings(ctx, s))
 		d, err := b.AddDog(ctx, told("Moss", 4, 22))
 		require.NoError(t, err)
-		require.NoError(t, b.Record(ctx, d.ID, trimmed("LF3", dog.File, date.Date{})))
+		require.NoError(t, b.Record(ctx, d.ID, trimmed("LF3", kit.File, date.Date{})))
 		view, err := b.View(ctx, d.ID)
 		require.NoError(t, err)
 		dates[margin] = view.Next.Due

@@ -6,6 +6,7 @@ import (
 	"github.com/google/uuid"
 
 	"fribbet/internal/core/dog"
+	"fribbet/internal/core/kit"
 	"fribbet/internal/store"
 )
 
@@ -14,7 +15,7 @@ type Plan struct {
 	Dog      store.Dog
 	Nails    []dog.Planned
 	Cautions []dog.Caution
-	Tool     dog.Tool // to begin with
+	Tool     kit.Tool // to begin with
 }
 
 // Plan returns today's routine trim, with the tool that the dog was last trimmed with.
@@ -27,7 +28,7 @@ func (b *Book) Plan(ctx context.Context, id uuid.UUID) (Plan, error) {
 	if err != nil {
 		return Plan{}, err
 	}
-	p := Plan{Dog: d, Nails: feet.Plan(b.Today(), settings.Margin), Tool: dog.UsualTool(d.WeightOn(b.Today()))}
+	p := Plan{Dog: d, Nails: feet.Plan(b.Today(), settings.Margin), Tool: kit.UsualClipper(d.WeightOn(b.Today()))}
 	p.Cautions = feet.Cautions(feet.On(b.Today()))
 	for _, s := range sittings {
 		for _, r := range s.Records {

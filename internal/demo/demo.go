@@ -18,6 +18,7 @@ import (
 	"fribbet/internal/core/dog"
 	"fribbet/internal/core/nail"
 	"fribbet/internal/core/quick"
+	"fribbet/internal/core/temper"
 	"fribbet/internal/core/units"
 	"fribbet/internal/store"
 )
@@ -163,11 +164,11 @@ func (s scenario) record(t *nailTruth, d dog.Dog, n dog.Nail, day date.Date, ski
 }
 
 // mood is mostly calm; a difficult dog shows its temper on one nail in three.
-func (s scenario) mood(noise *rand.Rand) dog.Reaction {
+func (s scenario) mood(noise *rand.Rand) temper.Reaction {
 	if noise.IntN(3) == 0 {
 		return s.temper
 	}
-	return dog.Calm
+	return temper.Calm
 }
 
 // slivers parts what comes off into cuts of 1 mm and a last one of half.

@@ -3,7 +3,9 @@ package demo
 import (
 	"fribbet/internal/core/dog"
 	"fribbet/internal/core/due"
+	"fribbet/internal/core/kit"
 	"fribbet/internal/core/nail"
+	"fribbet/internal/core/temper"
 )
 
 // scenario is one invented dog of a groomer who works from a narrowboat on a canal.
@@ -28,8 +30,8 @@ type scenario struct {
 	skipFor  int      // how many of the last sittings
 
 	spare    float64 // what is left after a trim, mm
-	temper   dog.Reaction
-	tool     dog.Tool
+	temper   temper.Reaction
+	tool     kit.Tool
 	caliper  bool // lengths are measured
 	feelers  bool // floor gaps are measured
 	lastNote string
@@ -39,40 +41,40 @@ type scenario struct {
 var scenarios = []scenario{
 	{name: "Gantry", years: 5, kg: 68, coat: dog.LongCoat, pavement: 6, rhythm: due.FourWeeks, every: 27, lastAgo: 4, sittings: 13,
 		colour: nail.Dark, shape: nail.Usual, extra: []string{"LH1", "LH1b", "RH1", "RH1b"}, spare: 1.4,
-		temper: dog.Calm, tool: dog.LargePlier, feelers: true, lastNote: "Double hind dewclaws: all four done, inner ones first."},
+		temper: temper.Calm, tool: kit.LargePlier, feelers: true, lastNote: "Double hind dewclaws: all four done, inner ones first."},
 	{name: "Thimble", years: 0.3, kg: 1.6, coat: dog.ShortCoat, pavement: 1, rhythm: due.Weekly, every: 6, lastAgo: 2, sittings: 4,
 		colour: nail.Light, shape: nail.Usual, spare: 1.2, untouch: "RH",
-		temper: dog.Uneasy, tool: dog.SmallScissor, lastNote: "A few nails a day, praise after each."},
+		temper: temper.Uneasy, tool: kit.SmallScissor, lastNote: "A few nails a day, praise after each."},
 	{name: "Sedge", years: 11.5, kg: 29, coat: dog.ShortCoat, pavement: 3, rhythm: due.TwiceAWeek, every: 4, lastAgo: 2, sittings: 24,
 		colour: nail.Dark, shape: nail.Straight, spare: 0.5,
-		temper: dog.Calm, tool: dog.GrinderDiamond, caliper: true, feelers: true, lastNote: "Lets us work standing, leaning on the wall. Bringing long quicks back."},
+		temper: temper.Calm, tool: kit.GrinderDiamond, caliper: true, feelers: true, lastNote: "Lets us work standing, leaning on the wall. Bringing long quicks back."},
 	{name: "Marl", years: 3, kg: 24, coat: dog.ShortCoat, pavement: 4, rhythm: due.FourWeeks, every: 26, lastAgo: 3, sittings: 13,
 		colour: nail.Dark, shape: nail.Hooked, spare: 0.9, torn: []string{"RF3"},
-		temper: dog.Pulling, tool: dog.LargePlier, lastNote: "Digs. Came with RF3 torn open: left alone, keeper sent to a veterinarian."},
+		temper: temper.Pulling, tool: kit.LargePlier, lastNote: "Digs. Came with RF3 torn open: left alone, keeper sent to a veterinarian."},
 	{name: "Bosun", years: 6, kg: 31, coat: dog.ShortCoat, pavement: 14, rhythm: due.FourWeeks, every: 29, lastAgo: 8, sittings: 12,
 		colour: nail.Dark, shape: nail.Usual, spare: 1.1,
-		temper: dog.Snapping, tool: dog.LargePlier, lastNote: "Muzzle on before the table, helper feeds. Hind first."},
+		temper: temper.Snapping, tool: kit.LargePlier, lastNote: "Muzzle on before the table, helper feeds. Hind first."},
 	{name: "Puddle", years: 4, kg: 18, coat: dog.LongCoat, pavement: 8, rhythm: due.FourWeeks, every: 24, lastAgo: 2, sittings: 14,
 		colour: nail.Dark, shape: nail.Usual, spare: 1.2, untouch: "LH",
-		temper: dog.Fighting, tool: dog.LargePlier, lastNote: "Left hind is out of the question. The other three are easy."},
+		temper: temper.Fighting, tool: kit.LargePlier, lastNote: "Left hind is out of the question. The other three are easy."},
 	{name: "Oatcake", years: 2, kg: 12, coat: dog.ShortCoat, pavement: 7, rhythm: due.Fortnightly, every: 14, lastAgo: 2, sittings: 25,
 		colour: nail.Dark, shape: nail.Usual, light: []string{"LF4", "LF3", "RH3", "RH4", "RF2"}, spare: 0.9,
-		temper: dog.Calm, tool: dog.SmallPlier, caliper: true, feelers: true, lastNote: "Light nails first: they show how far the dark ones go."},
+		temper: temper.Calm, tool: kit.SmallPlier, caliper: true, feelers: true, lastNote: "Light nails first: they show how far the dark ones go."},
 	{name: "Teasel", years: 7, kg: 9.5, coat: dog.LongCoat, pavement: 4, rhythm: due.FourWeeks, every: 28, lastAgo: 13, sittings: 12,
 		colour: nail.Mixed, shape: nail.Usual, spare: 1.2, skipLast: []string{"LF1"}, skipFor: 2,
-		temper: dog.Uneasy, tool: dog.SmallPlier, lastNote: "Left dewclaw hidden in the coat: missed twice."},
+		temper: temper.Uneasy, tool: kit.SmallPlier, lastNote: "Left dewclaw hidden in the coat: missed twice."},
 	{name: "Kipper", years: 3.5, kg: 15.5, coat: dog.ShortCoat, pavement: 12, rhythm: due.Weekly, every: 7, lastAgo: 6, sittings: 50,
 		colour: nail.Dark, shape: nail.Usual, spare: 0.8,
-		temper: dog.Calm, tool: dog.GrinderBand, feelers: true, lastNote: "Grinder only, no clipping. Sleeps through it."},
+		temper: temper.Calm, tool: kit.GrinderBand, feelers: true, lastNote: "Grinder only, no clipping. Sleeps through it."},
 	{name: "Windlass", years: 8, kg: 37, coat: dog.LongCoat, pavement: 2, rhythm: due.FourWeeks, every: 43, lastAgo: 40, sittings: 9,
 		colour: nail.Dark, shape: nail.Hooked, spare: 0.9,
-		temper: dog.Pulling, tool: dog.Guillotine, lastNote: "Comes every six weeks; quicks have grown out with it."},
+		temper: temper.Pulling, tool: kit.Guillotine, lastNote: "Comes every six weeks; quicks have grown out with it."},
 	{name: "Bobbin", years: 1.5, kg: 6, coat: dog.ShortCoat, pavement: 5, rhythm: due.FourWeeks,
-		colour: nail.Unknown, shape: nail.Usual, temper: dog.Calm, tool: dog.SmallPlier},
+		colour: nail.Unknown, shape: nail.Usual, temper: temper.Calm, tool: kit.SmallPlier},
 	{name: "Плюшка", years: 9, kg: 7.4, coat: dog.LongCoat, pavement: 3, rhythm: due.FourWeeks, every: 22, lastAgo: 1, sittings: 15,
 		colour: nail.Light, shape: nail.Usual, spare: 0.9,
-		temper: dog.Calm, tool: dog.SmallPlier, feelers: true, lastNote: "Quick shows pink in every nail."},
+		temper: temper.Calm, tool: kit.SmallPlier, feelers: true, lastNote: "Quick shows pink in every nail."},
 	{name: "Fig", years: 5, kg: 21, coat: dog.ShortCoat, pavement: 22, rhythm: due.FourWeeks, every: 28, lastAgo: 1, sittings: 12,
 		colour: nail.Dark, shape: nail.Usual, spare: 1.3,
-		temper: dog.Calm, tool: dog.LargePlier, lastNote: "Tow path every day: hind outer nails wear themselves down."},
+		temper: temper.Calm, tool: kit.LargePlier, lastNote: "Tow path every day: hind outer nails wear themselves down."},
 }

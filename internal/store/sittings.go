@@ -8,6 +8,8 @@ import (
 	"github.com/jmoiron/sqlx"
 
 	"fribbet/internal/core/dog"
+	"fribbet/internal/core/kit"
+	"fribbet/internal/core/temper"
 )
 
 // Sitting is a sitting in the book.
@@ -25,16 +27,16 @@ type sittingRow struct {
 }
 
 type recordRow struct {
-	SittingID    uuid.UUID    `db:"sitting_id"`
-	Code         codeColumn   `db:"code"`
-	LengthBefore *float64     `db:"length_before_mm"`
-	LengthAfter  *float64     `db:"length_after_mm"`
-	GapBefore    *float64     `db:"gap_before_mm"`
-	GapAfter     *float64     `db:"gap_after_mm"`
-	SpareLeft    *float64     `db:"spare_left_mm"`
-	Tool         dog.Tool     `db:"tool"`
-	Reaction     dog.Reaction `db:"reaction"`
-	Blood        bool         `db:"blood"`
+	SittingID    uuid.UUID       `db:"sitting_id"`
+	Code         codeColumn      `db:"code"`
+	LengthBefore *float64        `db:"length_before_mm"`
+	LengthAfter  *float64        `db:"length_after_mm"`
+	GapBefore    *float64        `db:"gap_before_mm"`
+	GapAfter     *float64        `db:"gap_after_mm"`
+	SpareLeft    *float64        `db:"spare_left_mm"`
+	Tool         kit.Tool        `db:"tool"`
+	Reaction     temper.Reaction `db:"reaction"`
+	Blood        bool            `db:"blood"`
 }
 
 type cutRow struct {

@@ -13,7 +13,9 @@ import (
 	"fribbet/internal/core/date"
 	"fribbet/internal/core/dog"
 	"fribbet/internal/core/due"
+	"fribbet/internal/core/kit"
 	"fribbet/internal/core/nail"
+	"fribbet/internal/core/temper"
 	"fribbet/internal/core/units"
 )
 
@@ -39,7 +41,7 @@ func aDog() Dog {
 func aSitting() Sitting {
 	gap := 0.1
 	return Sitting{ID: uuid.New(), Sitting: dog.Sitting{On: date.MustParse("2026-11-24"), Note: "first", Records: []dog.Record{
-		{Code: nail.MustParse("LF3"), GapAfter: &gap, Cuts: []float64{1, 0.5}, Tool: dog.File, Reaction: dog.Calm, Blood: true},
+		{Code: nail.MustParse("LF3"), GapAfter: &gap, Cuts: []float64{1, 0.5}, Tool: kit.File, Reaction: temper.Calm, Blood: true},
 	}}}
 }
 

@@ -11,9 +11,9 @@ export const states: Record<Schemas['NailState'], string> = {
 }
 export const coats: Record<Schemas['Coat'], string> = { short: 'short hair', long: 'long hair' }
 export const sources: Record<Schemas['Source'], string> = {
-  measured: 'measured', learnt: 'learnt from this dog', assumed: 'assumed for its size',
+  told: 'told by you', measured: 'measured', learnt: 'learnt from this dog', assumed: 'assumed for its size',
 }
-export const sourceMarks: Record<Schemas['Source'], string> = { measured: '■', learnt: '◆', assumed: '○' }
+export const sourceMarks: Record<Schemas['Source'], string> = { told: '▲', measured: '■', learnt: '◆', assumed: '○' }
 export const rhythms: Record<Schemas['Rhythm'], string> = {
   every_other_day: 'every other day', twice_a_week: 'twice a week', weekly: 'every week',
   fortnightly: 'every two weeks', four_weeks: 'every four weeks',

@@ -11,8 +11,11 @@ import (
 
 	"fribbet/internal/core/date"
 	"fribbet/internal/core/due"
+	"fribbet/internal/core/estimate"
 	"fribbet/internal/core/fault"
+	"fribbet/internal/core/kit"
 	"fribbet/internal/core/nail"
+	"fribbet/internal/core/temper"
 )
 
 var today = date.MustParse("2026-11-24")
@@ -29,7 +32,7 @@ func plain() Dog {
 func asPlanned(f Feet, day date.Date) Sitting {
 	s := Sitting{On: day}
 	for _, p := range f.Plan(day, 1) {
-		s.Records = append(s.Records, Record{Code: p.Code, Cuts: p.Cuts, Tool: LargePlier, Reaction: Calm})
+		s.Records = append(s.Records, Record{Code: p.Code, Cuts: p.Cuts, Tool: kit.LargePlier, Reaction: temper.Calm})
 	}
 	return s
 }
@@ -53,7 +56,7 @@ func TestADogNobodyHasTrimmedIsAssumedToTouch(t *testing.T) {
 	require.NoError(t, err)
 	assert.False(t, has, "no sitting, no date")
 	for _, r := range f.On(today) {
-		assert.Equal(t, Assumed, r.Length.Source)
+		assert.Equal(t, estimate.Assumed, r.Length.Source)
 		assert.Equal(t, !r.Code.Dewclaw(), r.OnFloor, r.Code)
 		assert.Less(t, r.Spare.Low, r.Spare.Value)
 	}
@@ -75,13 +78,13 @@ func TestAMeasuredNailReplacesTheAssumption(t *testing.T) {
 	assert.InDelta(t, 12, then.Length.Value, 1e-9)
 	assert.InDelta(t, 1.2, then.Gap.Value, 1e-6)
 	assert.InDelta(t, 1.6, then.Spare.Value, 0.1)
-	assert.Equal(t, []Source{Measured, Measured, Measured}, []Source{then.Length.Source, then.Gap.Source, then.Spare.Source})
+	assert.Equal(t, []estimate.Source{estimate.Measured, estimate.Measured, estimate.Measured}, []estimate.Source{then.Length.Source, then.Gap.Source, then.Spare.Source})
 
 	now := reading(t, f, "LF3", today)
 	assert.InDelta(t, 12+now.Rate.Mean, now.Length.Value, 1e-9, "a week of growth")
 	assert.Less(t, now.Gap.Value, then.Gap.Value)
 	assert.Greater(t, now.Length.High-now.Length.Low, then.Length.High-then.Length.Low, "less sure a week on")
-	assert.Equal(t, Assumed, reading(t, f, "LF4", today).Length.Source, "its neighbour was not measured")
+	assert.Equal(t, estimate.Assumed, reading(t, f, "LF4", today).Length.Source, "its neighbour was not measured")
 }
 
 func TestTwoMeasuredLengthsOverruleThePlannedCuts(t *testing.T) {

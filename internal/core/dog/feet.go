@@ -6,16 +6,8 @@ import (
 
 	"fribbet/internal/core/claw"
 	"fribbet/internal/core/date"
+	"fribbet/internal/core/estimate"
 	"fribbet/internal/core/quick"
-)
-
-// Source says where a number came from.
-type Source string
-
-const (
-	Measured Source = "measured" // with a tool or by eye, carried forward by growth and cuts
-	Learnt   Source = "learnt"   // from what this dog's sittings showed
-	Assumed  Source = "assumed"  // for a dog of this age, size and walking
 )
 
 // Feet is all of a dog's nails as its sittings left them.
@@ -36,11 +28,11 @@ type toe struct {
 	stood        claw.Claw // the nail when its gap was last known, which fixes the toe's height
 	stoodGap     float64   // that gap, mm
 	lengthSD     float64
-	lengthSource Source
+	lengthSource estimate.Source
 	gapSD        float64
-	gapSource    Source
+	gapSource    estimate.Source
 	spare        quick.Spare
-	spareSource  Source
+	spareSource  estimate.Source
 	endLength    float64 // where its trims end, mm: the first one, or the last that was measured
 	endSpare     float64 // and how far from the quick, mm: the first, or the last that was seen
 	bled         bool
@@ -102,7 +94,7 @@ func (f *Feet) look(c Check) {
 // maybeTouching is a nail that nobody looked at on a dog that was heard to click: one of them touches.
 func (t toe) maybeTouching(d Dog, day date.Date) toe {
 	t.stood, t.stoodGap = t.claw.Grown(t.at(d, day).grown), claw.TouchGap
-	t.gapSD, t.gapSource = assumedGapSD, Assumed
+	t.gapSD, t.gapSource = assumedGapSD, estimate.Assumed
 	return t
 }
 
@@ -112,9 +104,9 @@ func newToe(d Dog, n Nail, day date.Date) toe {
 	c := claw.Assumed(n.Code, n.Shape, d.WeightOn(day))
 	return toe{
 		Nail: n, claw: c, stood: c, stoodGap: claw.TouchGap,
-		lengthSD: assumedLengthShare * c.Length, lengthSource: Assumed,
-		gapSD: assumedGapSD, gapSource: Assumed,
-		spare: quick.Assumed(c.Length), spareSource: Assumed,
+		lengthSD: assumedLengthShare * c.Length, lengthSource: estimate.Assumed,
+		gapSD: assumedGapSD, gapSource: estimate.Assumed,
+		spare: quick.Assumed(c.Length), spareSource: estimate.Assumed,
 	}
 }
 
@@ -147,7 +139,7 @@ func (t toe) after(d Dog, on date.Date, r Record) toe {
 	after = math.Max(after, leastLeft*form.Length)                      // an assumed length may be shorter than what came off
 	t.lengthSD = math.Min(now.lengthSD, assumedLengthShare*form.Length) // no less sure than of a nail never seen
 	if r.LengthAfter != nil || r.LengthBefore != nil {
-		t.lengthSD, t.lengthSource = caliperSD, Measured
+		t.lengthSD, t.lengthSource = caliperSD, estimate.Measured
 	}
 	t.stand(form, before, after, r)
 	t.belief(now, before, removed, r)
@@ -182,7 +174,7 @@ func (t *toe) stand(form claw.Claw, before, after float64, r Record) {
 	default:
 		return
 	}
-	t.gapSD, t.gapSource = feelerSD, Measured
+	t.gapSD, t.gapSource = feelerSD, estimate.Measured
 }
 
 // stance is the nail on the floor as its last record left it: a toe keeps its coat line's height.
@@ -198,16 +190,16 @@ func (t *toe) belief(now nailNow, before, removed float64, r Record) {
 	}
 	switch {
 	case r.Blood:
-		t.spare, t.spareSource = quick.Bled(r.Cuts[len(r.Cuts)-1]), Measured
+		t.spare, t.spareSource = quick.Bled(r.Cuts[len(r.Cuts)-1]), estimate.Measured
 		return
 	case removed > 0:
-		spare, t.spareSource = spare.CutDry(removed), Learnt
+		spare, t.spareSource = spare.CutDry(removed), estimate.Learnt
 		if !t.trimmed.IsZero() {
 			spare.Mean = blend(spare.Mean, now.grownSD, t.endSpare, sameEndSD)
 		}
 	}
 	if r.SpareLeft != nil {
-		spare, t.spareSource = spare.Seen(*r.SpareLeft), Measured
+		spare, t.spareSource = spare.Seen(*r.SpareLeft), estimate.Measured
 	}
 	t.spare = spare
 }

@@ -13,11 +13,10 @@ const (
 	sameEndSD          = 0.7  // of where the trims of one nail end, mm
 	feelerSD           = 0.1  // of a floor gap measured with paper or card: a sheet's thickness, mm
 
-	leastCut    = 0.5                // the least that is planned, mm
-	pliersSplit = 13.6               // kg: small pliers below, large from there (trade: about 30 lb)
-	leastLeft   = 0.25               // the share of its assumed length that a nail is taken to keep whatever came off
-	longest     = 2.5                // times its assumed length, a nail is taken to break or wear off at the floor
-	warnTurn    = 25 * math.Pi / 180 // this much of a turn before it curls, a dewclaw is warned of
+	leastCut  = 0.5                // the least that is planned, mm
+	leastLeft = 0.25               // the share of its assumed length that a nail is taken to keep whatever came off
+	longest   = 2.5                // times its assumed length, a nail is taken to break or wear off at the floor
+	warnTurn  = 25 * math.Pi / 180 // this much of a turn before it curls, a dewclaw is warned of
 
 	mostName     = 80
 	mostNote     = 2000

@@ -6,7 +6,9 @@ import (
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 
+	"fribbet/internal/core/estimate"
 	"fribbet/internal/core/nail"
+	"fribbet/internal/core/temper"
 )
 
 // planOf is the plan of one nail of a dog after its sittings.
@@ -49,7 +51,7 @@ func TestANailThatStaysClearIsLeft(t *testing.T) {
 
 func TestMeasuringIsNotTrimming(t *testing.T) {
 	p := planOf(t, plain(), "LF3", done(7, Record{Code: nail.MustParse("LF3"), LengthBefore: mm(15)}))
-	assert.Equal(t, Measured, p.Length.Source)
+	assert.Equal(t, estimate.Measured, p.Length.Source)
 	assert.True(t, p.Trimmed.IsZero())
 	assert.Equal(t, []float64{1}, p.Cuts, "still the first trim: one sliver")
 }
@@ -57,7 +59,7 @@ func TestMeasuringIsNotTrimming(t *testing.T) {
 func TestANailLeftAloneIsAsItWas(t *testing.T) {
 	r := Record{Code: nail.MustParse("LF3"), Cuts: []float64{1}, LengthAfter: mm(13)}
 	before := planOf(t, plain(), "LF3", done(20, r))
-	after := planOf(t, plain(), "LF3", done(20, r), done(3, Record{Code: r.Code, Reaction: Fighting}))
+	after := planOf(t, plain(), "LF3", done(20, r), done(3, Record{Code: r.Code, Reaction: temper.Fighting}))
 	assert.Equal(t, before, after)
 }
 
@@ -69,15 +71,15 @@ func TestSliversAreThin(t *testing.T) {
 
 func TestWhatASittingSaysOfItself(t *testing.T) {
 	s := Sitting{Records: []Record{
-		{Code: nail.MustParse("LF3"), Cuts: []float64{1, 0.5}, Reaction: Uneasy},
-		{Code: nail.MustParse("RF3"), Cuts: []float64{1}, Reaction: Pulling, Blood: true},
-		{Code: nail.MustParse("LH3"), Reaction: Calm},
+		{Code: nail.MustParse("LF3"), Cuts: []float64{1, 0.5}, Reaction: temper.Uneasy},
+		{Code: nail.MustParse("RF3"), Cuts: []float64{1}, Reaction: temper.Pulling, Blood: true},
+		{Code: nail.MustParse("LH3"), Reaction: temper.Calm},
 	}}
 	nails, most := s.Cut()
 	assert.Equal(t, 2, nails)
 	assert.Equal(t, 1.5, most)
 	assert.Equal(t, []nail.Code{nail.MustParse("RF3")}, s.Bled())
-	assert.Equal(t, Pulling, s.Worst())
+	assert.Equal(t, temper.Pulling, s.Worst())
 }
 
 func TestLongHairIsClearedBeforeAnythingSpins(t *testing.T) {

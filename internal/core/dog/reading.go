@@ -5,33 +5,22 @@ import (
 
 	"fribbet/internal/core/claw"
 	"fribbet/internal/core/date"
+	"fribbet/internal/core/estimate"
 	"fribbet/internal/core/growth"
 )
-
-// Estimate is a number in mm with its middle 90 % and where it came from.
-type Estimate struct {
-	Value, Low, High float64
-	Source           Source
-}
 
 // Reading is one nail on one day.
 type Reading struct {
 	Nail
-	Length  Estimate
-	Gap     Estimate // to the floor; a dewclaw has none
-	Spare   Estimate
+	Length  estimate.Estimate
+	Gap     estimate.Estimate // to the floor; a dewclaw has none
+	Spare   estimate.Estimate
 	Rate    growth.Rate
 	ToFloor float64 // growth left until it touches, mm; +Inf when it never does
 	ToCurl  float64 // growth left until a dewclaw curls, mm; +Inf for any other nail
 	Turn    float64 // of the tip below horizontal, radians
 	OnFloor bool
 	Trimmed date.Date // when something last came off; zero when nothing ever did
-}
-
-const z90 = 1.6448536269514722 // 95th percentile of the standard normal
-
-func estimate(value, sd float64, source Source) Estimate {
-	return Estimate{value, math.Max(0, value-z90*sd), value + z90*sd, source}
 }
 
 // On reads every nail on a day not before the last sitting.
@@ -49,8 +38,8 @@ func (t toe) read(d Dog, day date.Date) Reading {
 	form := t.claw.Grown(now.grown)
 	r := Reading{
 		Nail:    t.Nail,
-		Length:  estimate(now.length, now.lengthSD, t.lengthSource),
-		Spare:   Estimate{math.Min(now.spare.Mean, now.length), low, math.Min(high, now.length), t.spareSource},
+		Length:  estimate.Normal(now.length, now.lengthSD, t.lengthSource),
+		Spare:   estimate.Estimate{math.Min(now.spare.Mean, now.length), low, math.Min(high, now.length), t.spareSource},
 		Rate:    d.RateOn(t.Code, day),
 		Turn:    form.Turn(),
 		ToFloor: math.Inf(1), ToCurl: math.Inf(1),
@@ -63,7 +52,7 @@ func (t toe) read(d Dog, day date.Date) Reading {
 	stance := t.stance()
 	gap := stance.GapAfterGrowth(now.grown)
 	slip := gap - stance.GapAfterGrowth(now.grown+now.grownSD)
-	r.Gap = estimate(math.Max(0, gap), math.Hypot(t.gapSD, slip), t.gapSource)
+	r.Gap = estimate.Normal(math.Max(0, gap), math.Hypot(t.gapSD, slip), t.gapSource)
 	r.ToFloor = math.Max(0, stance.GrowthToGap(claw.TouchGap)-now.grown)
 	r.OnFloor = r.ToFloor == 0
 	return r

@@ -1,36 +1,10 @@
 package dog
 
 import (
-	"slices"
-
 	"fribbet/internal/core/date"
+	"fribbet/internal/core/kit"
 	"fribbet/internal/core/nail"
-)
-
-// Tool is what a nail was shortened with.
-type Tool string
-
-const (
-	SmallScissor   Tool = "small_scissor"
-	SmallPlier     Tool = "small_plier"
-	LargePlier     Tool = "large_plier"
-	Guillotine     Tool = "guillotine"
-	Household      Tool = "household_clipper"
-	GrinderBand    Tool = "grinder_band"
-	GrinderDiamond Tool = "grinder_diamond"
-	File           Tool = "file"
-	ScratchBoard   Tool = "scratch_board"
-)
-
-// Reaction is how the dog took a nail.
-type Reaction string
-
-const (
-	Calm     Reaction = "calm"
-	Uneasy   Reaction = "uneasy"  // yawns, licks its lips
-	Pulling  Reaction = "pulling" // pulls, stiffens
-	Fighting Reaction = "fighting"
-	Snapping Reaction = "snapping"
+	"fribbet/internal/core/temper"
 )
 
 // Record is what was done to one nail. A length or gap that nobody measured is nil.
@@ -42,8 +16,8 @@ type Record struct {
 	GapAfter     *float64 // to the floor, mm
 	SpareLeft    *float64 // to the quick, where it was seen at the end, mm
 	Cuts         []float64
-	Tool         Tool
-	Reaction     Reaction
+	Tool         kit.Tool
+	Reaction     temper.Reaction
 	Blood        bool
 }
 
@@ -95,19 +69,10 @@ func (s Sitting) Bled() []nail.Code {
 }
 
 // Worst is how the dog took the nail that it took worst.
-func (s Sitting) Worst() Reaction {
-	order := []Reaction{Calm, Uneasy, Pulling, Fighting, Snapping}
-	worst := 0
+func (s Sitting) Worst() temper.Reaction {
+	worst := temper.Calm
 	for _, r := range s.Records {
-		worst = max(worst, slices.Index(order, r.Reaction))
+		worst = temper.Worst(worst, r.Reaction)
 	}
-	return order[worst]
-}
-
-// UsualTool is what a dog of this weight in kg is clipped with when nobody has said.
-func UsualTool(weight float64) Tool {
-	if weight < pliersSplit {
-		return SmallPlier
-	}
-	return LargePlier
+	return worst
 }

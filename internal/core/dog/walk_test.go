@@ -9,6 +9,7 @@ import (
 
 	"fribbet/internal/core/claw"
 	"fribbet/internal/core/due"
+	"fribbet/internal/core/estimate"
 	"fribbet/internal/core/nail"
 )
 
@@ -19,11 +20,11 @@ func TestWhatIsSeenReplacesTheAssumption(t *testing.T) {
 	f := FeetAfter(plain(), nil, Check{On: today, Looks: []Look{seen("LF3", mm(claw.CardGap)), {Code: nail.MustParse("LF4"), Length: mm(12.5)}}})
 	lf3, lf4, lf2 := reading(t, f, "LF3", today), reading(t, f, "LF4", today), reading(t, f, "LF2", today)
 	assert.InDelta(t, claw.CardGap, lf3.Gap.Value, 1e-6)
-	assert.Equal(t, Measured, lf3.Gap.Source)
+	assert.Equal(t, estimate.Measured, lf3.Gap.Source)
 	assert.False(t, lf3.OnFloor)
 	assert.Equal(t, 12.5, lf4.Length.Value)
-	assert.Equal(t, Measured, lf4.Length.Source)
-	assert.Equal(t, Assumed, lf2.Gap.Source, "nobody looked at it")
+	assert.Equal(t, estimate.Measured, lf4.Length.Source)
+	assert.Equal(t, estimate.Assumed, lf2.Gap.Source, "nobody looked at it")
 	assert.True(t, lf2.Trimmed.IsZero())
 }
 

@@ -301,7 +301,7 @@ export interface components {
         /** @enum {string} */
         Coat: "short" | "long";
         /** @enum {string} */
-        Source: "measured" | "learnt" | "assumed";
+        Source: "told" | "measured" | "learnt" | "assumed";
         /** @enum {string} */
         Tool: "small_scissor" | "small_plier" | "large_plier" | "guillotine" | "household_clipper" | "grinder_band" | "grinder_diamond" | "file" | "scratch_board";
         /** @enum {string} */

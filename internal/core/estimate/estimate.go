@@ -1,0 +1,29 @@
+// Package estimate is a number that nobody knows for certain, with its range and its source.
+package estimate
+
+import "math"
+
+// Source says where a number came from.
+type Source string
+
+const (
+	Told     Source = "told"     // by the user
+	Measured Source = "measured" // with a tool or by eye, carried forward by growth and cuts
+	Learnt   Source = "learnt"   // from what this dog's sittings showed
+	Assumed  Source = "assumed"  // from age, size and habit
+)
+
+// Estimate is a number of whatever unit its field names, with its middle 90 %.
+type Estimate struct {
+	Value, Low, High float64
+	Source           Source
+}
+
+// Z90 is the 95th percentile of the standard normal: the middle 90 % reaches this many
+// standard deviations to either side.
+const Z90 = 1.6448536269514722
+
+// Normal is a normal estimate of something that cannot be below 0.
+func Normal(value, sd float64, source Source) Estimate {
+	return Estimate{value, math.Max(0, value-Z90*sd), value + Z90*sd, source}
+}
