@@ -13,6 +13,7 @@ type CautionKind string
 const (
 	Veterinarian CautionKind = "veterinarian" // not the user's work
 	CareWithNail CautionKind = "nail"
+	Handle       CautionKind = "handle"  // how the dog is to be held
 	Prepare      CautionKind = "prepare" // before starting
 )
 

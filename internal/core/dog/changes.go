@@ -16,7 +16,8 @@ const usualPavement = 5.0
 // Usual is a dog of which nothing is known yet but how it is going to be worked with.
 func Usual(rhythm due.Rhythm, workdays date.Weekdays) Dog {
 	return Dog{
-		FootCoat: ShortCoat, Pavement: usualPavement, Rhythm: rhythm, Workdays: workdays, School: claw.Square, Nails: StandardNails(),
+		FootCoat: ShortCoat, Pavement: usualPavement, Rhythm: rhythm, Workdays: workdays, School: claw.Square,
+		Handling: UsualHandling(), Nails: StandardNails(),
 	}
 }
 
@@ -33,6 +34,7 @@ type Changes struct {
 	Workdays  *date.Weekdays
 	WishedGap *float64
 	School    *claw.School
+	Handling  *Handling
 	Nails     []Nail // all that are there
 }
 
@@ -45,6 +47,7 @@ func (d Dog) With(c Changes, today date.Date) (Dog, fault.Fields) {
 	set(&d.Workdays, c.Workdays)
 	set(&d.WishedGap, c.WishedGap)
 	set(&d.School, c.School)
+	set(&d.Handling, c.Handling)
 	set(&d.Birth.Date, c.BirthDate)
 	set(&d.Birth.Estimated, c.Estimated)
 	if c.Name != nil {

@@ -35,6 +35,7 @@ func (d Dog) Check(today date.Date) fault.Fields {
 	if d.Workdays == 0 {
 		f.Add("working_weekdays", "none", "must name at least one day")
 	}
+	f.Under("handling", d.Handling.check())
 	if len(d.Nails) == 0 {
 		f.Add("nails", "none", "must hold at least one nail")
 	}
@@ -75,6 +76,12 @@ func (s Sitting) Check(d Dog, today date.Date) fault.Fields {
 	if n := utf8.RuneCountInString(s.Note); n > mostNote {
 		f.Add("note", fmt.Sprintf("%d letters", n), fmt.Sprintf("must have at most %d letters", mostNote))
 	}
+	s.checkTime(&f)
+	for i, tick := range s.Ticks {
+		if len(tick) > mostTick {
+			f.Add(fmt.Sprintf("ticks[%d]", i), fmt.Sprintf("%d letters", len(tick)), fmt.Sprintf("must have at most %d letters", mostTick))
+		}
+	}
 	if len(s.Records) == 0 {
 		f.Add("records", "none", "must hold at least one nail")
 	}
@@ -85,6 +92,18 @@ func (s Sitting) Check(d Dog, today date.Date) fault.Fields {
 		f.Under(fmt.Sprintf("records[%d]", i), one)
 	}
 	return f
+}
+
+func (s Sitting) checkTime(f *fault.Fields) {
+	if s.Minutes != nil {
+		f.Range("minutes", *s.Minutes, 0, mostMinutes, "minutes")
+	}
+	if s.Calm != nil {
+		f.Range("calm_minutes", *s.Calm, 0, mostMinutes, "minutes")
+	}
+	if s.Minutes != nil && s.Calm != nil && *s.Calm > *s.Minutes {
+		f.Add("calm_minutes", *s.Calm, fmt.Sprintf("must not be more than the whole sitting, %g minutes", *s.Minutes))
+	}
 }
 
 // checkDay notes a day on which nothing can have been done to the dog.

@@ -54,7 +54,8 @@ type Dog struct {
 	Workdays  date.Weekdays // the days on which its keeper trims
 	WishedGap float64       // floor gap at which it is due, mm
 	School    claw.School   // where its nails are cut
-	Nails     []Nail        // in the order of nail.All; a nail that is not there is not listed
+	Handling  Handling
+	Nails     []Nail // in the order of nail.All; a nail that is not there is not listed
 }
 
 // StandardNails is what most dogs have, nothing yet known of colour.

@@ -20,6 +20,8 @@ const (
 
 	mostName     = 80
 	mostNote     = 2000
+	mostTick     = 40
+	mostMinutes  = 600.0 // of a sitting
 	oldestYears  = 40
 	mostPavement = 200.0 // km a week
 	mostLength   = 80.0  // of a nail, mm

@@ -39,7 +39,7 @@ func (t toe) read(d Dog, day date.Date) Reading {
 	r := Reading{
 		Nail:    t.Nail,
 		Length:  estimate.Normal(now.length, now.lengthSD, t.lengthSource),
-		Spare:   estimate.Estimate{math.Min(now.spare.Mean, now.length), low, math.Min(high, now.length), t.spareSource},
+		Spare:   estimate.Estimate{Value: math.Min(now.spare.Mean, now.length), Low: low, High: math.Min(high, now.length), Source: t.spareSource},
 		Rate:    d.RateOn(t.Code, day),
 		Turn:    form.Turn(),
 		ToFloor: math.Inf(1), ToCurl: math.Inf(1),

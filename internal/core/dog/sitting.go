@@ -19,6 +19,8 @@ type Record struct {
 	Tool         kit.Tool
 	Reaction     temper.Reaction
 	Blood        bool
+	Item         string // the piece of kit it was done with, by its id; empty when nobody said
+	TookForce    bool   // the blade had to be forced: it is blunt
 }
 
 // Removed is what came off, mm: the difference of two measured lengths, or else the cuts.
@@ -43,7 +45,11 @@ func (r Record) leftAlone() bool {
 type Sitting struct {
 	On      date.Date
 	Note    string
-	Records []Record
+	Minutes *float64 // that it took; nil when nobody timed it
+	Calm    *float64 // minutes before the first sign; nil when there was none, or nobody noted it
+	Helper  bool     // somebody fed and steadied
+	Ticks   []string // what was laid out: keys of the checklist
+	Records []Record // in the order of the work
 }
 
 // Cut counts the nails that something came off, and tells the most that came off one, mm.

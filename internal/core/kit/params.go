@@ -1,3 +1,33 @@
 package kit
 
-const pliersSplit = 13.6 // kg: small pliers below, large from there (trade: about 30 lb)
+import "math"
+
+// Trade, common practice with no source.
+const (
+	pliersSplit = 13.6 // kg: small pliers below, large from there (about 30 lb)
+	puppyWeeks  = 12.0 // until this age household nail clippers will do: very young puppies
+	LengthGrit  = 60   // takes length
+	BetweenGrit = 80
+	SmoothGrit  = 120 // and finer: smooths
+	ContactTime = 3.0 // s, the longest that a spinning tool stays on a nail (judgement within "a few seconds")
+)
+
+// Judgement (ours), to be replaced by what the user says.
+const (
+	toyWeight   = 6.5 // kg, the lightest size class
+	thickNail   = 6.5 // mm from ridge to underside: crushed by a small scissor, 7 mm at 20 kg being usual
+	longTake    = 2.0 // mm: more than this is slow with a grinder
+	boardTake   = 0.5 // mm: more than this is not for a board or a file
+	CutsLimit   = 3000
+	BandLimit   = 60.0   // minutes of grinding until a band has lost its grit
+	BitLimit    = 2400.0 // of a diamond bit
+	ChargeLimit = 60.0   // minutes of running on one charge
+	BoardLimit  = 120.0  // minutes of scratching or filing
+	soonShare   = 0.8    // of a limit, from which it is said that it comes
+	soonDays    = 30     // before an expiry date, the same
+	mostName    = 80
+	mostLimit   = 100000.0
+)
+
+// Never is a count that nothing limits.
+var Never = math.Inf(1)

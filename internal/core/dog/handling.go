@@ -1,0 +1,76 @@
+package dog
+
+import (
+	"fmt"
+	"slices"
+
+	"fribbet/internal/core/fault"
+	"fribbet/internal/core/kit"
+	"fribbet/internal/core/nail"
+)
+
+// Order is the school by which the paws follow one another.
+type Order string
+
+const (
+	HindFirst    Order = "hind_first"    // less sensitive, and a bite is further away
+	LowerFirst   Order = "lower_first"   // of a dog that lies on its side: they move less
+	HardestFirst Order = "hardest_first" // while the dog is calm
+	HardestLast  Order = "hardest_last"  // so that it spoils nothing
+	OwnOrder     Order = "own"
+)
+
+// Position is how the dog is held.
+type Position string
+
+const (
+	Standing  Position = "standing"     // on a table, the foot lifted back like a horse's
+	Forward   Position = "foot_forward" // standing or sitting, the foot held forward
+	OnSide    Position = "on_side"      // lying, with a helper
+	OnBack    Position = "on_back"      // between the knees
+	OnLap     Position = "lap"
+	FromStool Position = "stool" // the groomer sits beside the table
+)
+
+// Helping is whether somebody feeds and steadies while another trims.
+type Helping string
+
+const (
+	Alone  Helping = "alone"
+	Wanted Helping = "wanted" // worth having
+	Needed Helping = "needed" // not without
+)
+
+// Handling is what the keeper knows of holding this dog.
+type Handling struct {
+	Order       Order
+	OwnOrder    []nail.Paw // all four, for OwnOrder
+	Position    Position
+	Helper      Helping
+	Muzzle      bool
+	Sore        bool // old or sore joints
+	Noise       kit.Noise
+	MostNails   *int     // at one sitting; nil is what its sittings tell
+	MostMinutes *float64 // the same
+}
+
+// UsualHandling is that of a dog nobody has told of: hind paws first, the way for an unknown one.
+func UsualHandling() Handling {
+	return Handling{Order: HindFirst, Position: Standing, Helper: Alone, Noise: kit.NoiseUnknown}
+}
+
+func (h Handling) check() fault.Fields {
+	var f fault.Fields
+	paws := slices.Clone(h.OwnOrder)
+	slices.Sort(paws)
+	if h.Order == OwnOrder && len(slices.Compact(paws)) != 4 {
+		f.Add("own_order", h.OwnOrder, "must name each of the four paws once")
+	}
+	if h.MostNails != nil && (*h.MostNails < 1 || *h.MostNails > len(nail.All())) {
+		f.Add("most_nails", *h.MostNails, fmt.Sprintf("must be from 1 to %d nails", len(nail.All())))
+	}
+	if h.MostMinutes != nil {
+		f.Range("most_minutes", *h.MostMinutes, 1, mostMinutes, "minutes")
+	}
+	return f
+}

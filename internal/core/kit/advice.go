@@ -1,0 +1,163 @@
+package kit
+
+import (
+	"fmt"
+	"slices"
+)
+
+// Piece is an item of the user's kit, as it stands today.
+type Piece struct {
+	ID    string
+	Item  Item
+	State State
+}
+
+// Option is one tool for a job, with what speaks for and against it.
+type Option struct {
+	Tool     Tool
+	Piece    *Piece // of the kit; nil when the kit has none
+	Score    int    // the higher the better; means nothing beside another job's
+	For      []string
+	Against  []string
+	Disputed []string // where practitioners disagree: both sides
+	Out      string   // why it is ruled out; empty when it is not
+	Grit     int      // to use, of an abrasive one
+	Speed    Speed    // of a grinder
+}
+
+// Advise ranks every tool for a job, the best first, those ruled out last. A kit without any
+// tool is one that nobody has told yet: then every tool is ranked as if it were there.
+func Advise(j Job, kit []Piece) []Option {
+	var options []Option
+	told := false
+	for _, tool := range Tools() {
+		owned := false
+		for _, p := range kit {
+			if p.Item.Kind == Kind(tool) {
+				owned, told = true, true
+				options = append(options, weigh(j, Option{Tool: tool, Piece: &p}, kit))
+			}
+		}
+		if !owned {
+			options = append(options, weigh(j, Option{Tool: tool}, kit))
+		}
+	}
+	if told {
+		for i := range options {
+			if options[i].Piece == nil {
+				options[i].Score -= notOwned
+				options[i].Against = append(options[i].Against, "not in your kit")
+			}
+		}
+	}
+	slices.SortStableFunc(options, func(a, b Option) int {
+		if (a.Out == "") != (b.Out == "") {
+			if a.Out == "" {
+				return -1
+			}
+			return 1
+		}
+		return b.Score - a.Score
+	})
+	return options
+}
+
+// weigh applies every rule to one tool.
+func weigh(j Job, o Option, kit []Piece) Option {
+	if o.Tool.Work() != Clipping {
+		o.Grit = GritFor(j.Purpose, j.Take)
+		if o.Tool == ScratchBoard || o.Tool == File {
+			o.Grit = BetweenGrit // coarse paper, 80 better than 120
+		}
+		if o.Piece != nil && o.Piece.Item.Grit != 0 {
+			o.suit(o.Piece.Item.Grit)
+		}
+	}
+	if o.Tool.Work() == Grinding {
+		o.Speed = SpeedFor(j)
+	}
+	for _, r := range rules {
+		if slices.Contains(r.tools, o.Tool) && r.when(j) {
+			o.apply(r)
+		}
+	}
+	if o.Tool == j.Last && j.Purpose == Length {
+		o.Score += weak
+		o.For = append(o.For, "what this dog is used to")
+	}
+	o.guard(j)
+	o.state(kit)
+	return o
+}
+
+func (o *Option) apply(r rule) {
+	switch {
+	case r.out:
+		o.rule(r.words)
+	case r.disputed:
+		o.Disputed = append(o.Disputed, r.words)
+	case r.points >= 0:
+		o.For = append(o.For, r.words)
+	default:
+		o.Against = append(o.Against, r.words)
+	}
+	o.Score += r.points
+}
+
+// rule rules the option out; the first reason stands.
+func (o *Option) rule(words string) {
+	if o.Out == "" {
+		o.Out = words
+	}
+}
+
+// suit weighs the grit that the piece has against the one that the job wants.
+func (o *Option) suit(has int) {
+	switch want := o.Grit; {
+	case has == want:
+		o.Score += strong
+		o.For = append(o.For, fmt.Sprintf("%d grit, grains of %.2f mm, is right for this", has, Grain(has)/1000))
+	case has > want:
+		o.Score -= weak
+		o.Against = append(o.Against, fmt.Sprintf("%d grit is finer than the %d wanted: slower, and warmer", has, want))
+	default:
+		o.Score -= weak
+		o.Against = append(o.Against, fmt.Sprintf("%d grit is coarser than the %d wanted: take care", has, want))
+	}
+	o.Grit = has
+}
+
+// guard weighs the stop plate of a cutter.
+func (o *Option) guard(j Job) {
+	if o.Piece == nil || !o.Piece.Item.Guard {
+		return
+	}
+	if j.Hand == NewHand {
+		o.Score += weak
+	}
+	o.Disputed = append(o.Disputed, "The guard: some give it to beginners who fear taking too much; others take it off, since set wrong it takes far too much. It is an outer limit, never a target.")
+}
+
+// state rules out what is not fit for work today: the piece itself, or the machine it runs on.
+func (o *Option) state(kit []Piece) {
+	if o.Piece == nil {
+		return
+	}
+	if !o.Piece.State.Usable() {
+		o.rule(o.Piece.State.Words)
+	}
+	if o.Tool.Work() != Grinding {
+		return
+	}
+	reason := "there is no grinder in your kit to run it"
+	for _, p := range kit {
+		if p.Item.Kind != Grinder || o.Piece.Item.On != "" && o.Piece.Item.On != p.ID {
+			continue
+		}
+		if p.State.Usable() {
+			return
+		}
+		reason = "the grinder: " + p.State.Words
+	}
+	o.rule(reason)
+}

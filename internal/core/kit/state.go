@@ -1,0 +1,87 @@
+package kit
+
+import (
+	"fmt"
+
+	"fribbet/internal/core/date"
+)
+
+// Level is how an item stands.
+type Level string
+
+const (
+	Fine    Level = "fine"
+	Soon    Level = "soon"    // near its limit or its date
+	Overdue Level = "overdue" // past it: see to it before it is used
+)
+
+// Use is what the sittings since an item's last service asked of it.
+type Use struct {
+	Cuts      float64
+	Minutes   float64
+	Assumed   bool // some of the minutes are reckoned: nobody timed those sittings
+	TookForce bool // it was felt to be blunt
+}
+
+// State is how an item stands, and what is to be done about it.
+type State struct {
+	Level  Level
+	Counts Counts
+	Used   float64 // cuts or minutes since the last service
+	Limit  float64 // cuts or minutes; +Inf when there is none
+	Told   bool    // the limit is the user's; else judgement
+	Words  string  // what is to be done and why; empty when fine
+}
+
+// Service is the word for what makes an item as new.
+func (i Item) Service() string {
+	tool, is := i.Kind.Tool()
+	switch {
+	case is && tool.Work() == Clipping:
+		return "sharpen"
+	case i.Kind == Grinder:
+		return "charge"
+	case is:
+		return "change"
+	default:
+		return "refill"
+	}
+}
+
+// Usable tells whether work can be done with an item that stands so.
+func (s State) Usable() bool { return s.Level != Overdue }
+
+// StateOn tells how the item stands on a day after what was asked of it.
+func (i Item) StateOn(day date.Date, u Use) State {
+	s := State{Level: Fine, Counts: i.counts()}
+	s.Limit, s.Told = i.limit()
+	s.Used = u.Minutes
+	if s.Counts == CountsCuts {
+		s.Used = u.Cuts
+	}
+	worn := func(level Level) State {
+		s.Level, s.Words = level, fmt.Sprintf("%s it: %.0f of %.0f %s", i.Service(), s.Used, s.Limit, s.Counts)
+		return s
+	}
+	say := func(level Level, words string) State {
+		s.Level, s.Words = level, words
+		return s
+	}
+	switch left := i.Expires.Sub(day); {
+	case u.TookForce:
+		return say(Overdue, "blunt: it took force. Sharpen or replace it")
+	case i.Stock == Empty:
+		return say(Overdue, "empty: refill it")
+	case !i.Expires.IsZero() && left < 0:
+		return say(Overdue, fmt.Sprintf("expired on %s: replace it", i.Expires))
+	case s.Used >= s.Limit:
+		return worn(Overdue)
+	case i.Stock == Low:
+		return say(Soon, "nearly empty")
+	case !i.Expires.IsZero() && left <= soonDays:
+		return say(Soon, fmt.Sprintf("expires in %d days", left))
+	case s.Used >= soonShare*s.Limit:
+		return worn(Soon)
+	}
+	return s
+}

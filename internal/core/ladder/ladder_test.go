@@ -1,0 +1,190 @@
+package ladder
+
+import (
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+	"pgregory.net/rapid"
+
+	"fribbet/internal/core/date"
+	"fribbet/internal/core/temper"
+)
+
+var begun = date.MustParse("2026-03-02")
+
+// took is tries day after day, a word a day, a letter a try: c calm, u uneasy, p pulling, f fighting, s snapping.
+func took(days ...string) []Try {
+	letters := map[rune]temper.Reaction{'c': temper.Calm, 'u': temper.Uneasy, 'p': temper.Pulling, 'f': temper.Fighting, 's': temper.Snapping}
+	var tries []Try
+	for i, day := range days {
+		for _, letter := range day {
+			tries = append(tries, Try{On: begun.AddDays(i), Reaction: letters[letter]})
+		}
+	}
+	return tries
+}
+
+func stands(kind Kind, days ...string) Standing {
+	return Ladder{Kind: kind, Started: begun}.StandingOn(begun.AddDays(len(days)-1), took(days...))
+}
+
+// Common practice, no source: up when calm on repeated tries, stay when unsure, down when afraid.
+func TestUpStayDown(t *testing.T) {
+	for name, c := range map[string]struct {
+		days   []string
+		step   int
+		streak int
+		ended  bool
+	}{
+		"nothing tried yet":              {[]string{""}, 0, 0, false},
+		"calm once is not repeatedly":    {[]string{"c"}, 0, 1, false},
+		"calm on repeated tries":         {[]string{"ccc"}, 1, 0, true},
+		"unsure begins the count anew":   {[]string{"ccucc"}, 0, 2, false},
+		"and stays on the step":          {[]string{"ccc", "u"}, 1, 0, false},
+		"afraid goes down":               {[]string{"ccc", "p"}, 0, 0, false},
+		"too much ends the day as well":  {[]string{"ccc", "ccc", "f"}, 1, 0, true},
+		"nothing is below the first":     {[]string{"s"}, 0, 0, true},
+		"one step a day, however calm":   {[]string{"cccccc"}, 1, 3, true},
+		"what was calm counts next day":  {[]string{"cccccc", "c"}, 2, 0, true},
+		"a new day begins open":          {[]string{"ccc", ""}, 1, 0, false},
+		"so many tries are enough a day": {[]string{"uuuuuuuu"}, 0, 0, true},
+	} {
+		s := stands(Clipper, c.days...)
+		assert.Equal(t, c.step, s.Step, name)
+		assert.Equal(t, c.streak, s.Streak, name)
+		assert.Equal(t, c.ended, s.Ended != "", name)
+	}
+}
+
+func TestTheJournalSaysWhatEachTryCameTo(t *testing.T) {
+	s := stands(Clipper, "ccc", "up")
+	var moves []Move
+	var steps []int
+	for _, e := range s.Journal {
+		moves, steps = append(moves, e.Move), append(steps, e.Step)
+	}
+	assert.Equal(t, []Move{Stay, Stay, Up, Stay, Down}, moves)
+	assert.Equal(t, []int{0, 0, 0, 1, 1}, steps)
+	assert.Contains(t, s.Says, "Afraid")
+	assert.Equal(t, "clipper ladder, step 1 of 10: legs and feet handled", s.Reason())
+}
+
+// Common practice, no source: one to two weeks with the grinder before the first real nail.
+func TestTheFirstNailWaits(t *testing.T) {
+	calm := []string{"ccc", "ccc", "ccc", "ccc", "ccc"}
+	early := stands(Grinder, calm...)
+	assert.Equal(t, 4, early.Step, "five calm days do not reach the nail")
+	assert.Equal(t, begun.AddDays(7), early.Wait)
+	assert.Contains(t, early.Says, "the first nail waits until 2026-03-09")
+	week := stands(Grinder, append(calm, "c", "c", "c")...)
+	assert.True(t, Steps(Grinder)[week.Step].Nail, "after a week it may")
+	assert.True(t, week.Wait.IsZero())
+	assert.True(t, stands(Clipper, "ccc", "ccc", "ccc", "ccc", "ccc", "ccc", "ccc").Wait.IsZero(), "the clipper has no such wait")
+}
+
+func TestThroughIsThroughUntilItIsAfraidAgain(t *testing.T) {
+	days := make([]string, 10)
+	for i := range days {
+		days[i] = "ccc"
+	}
+	assert.True(t, stands(Clipper, days...).Done)
+	again := stands(Clipper, append(days, "p")...)
+	assert.False(t, again.Done)
+	assert.Equal(t, 9, again.Step)
+}
+
+// Whatever the dog does, it goes at most one step a day up, and never past a nail too soon.
+func TestNoLadderIsRushed(t *testing.T) {
+	rapid.Check(t, func(t *rapid.T) {
+		days := rapid.SliceOfN(rapid.StringOfN(rapid.RuneFrom([]rune("cccccupfs")), 0, 9, -1), 1, 20).Draw(t, "days")
+		for _, kind := range []Kind{Clipper, Grinder} {
+			s := stands(kind, days...)
+			assert.LessOrEqual(t, s.Step, len(days))
+			assert.GreaterOrEqual(t, s.Step, 0)
+			assert.LessOrEqual(t, s.Step, len(Steps(kind)))
+			assert.Equal(t, len(took(days...)), len(s.Journal))
+			for _, e := range s.Journal {
+				early := kind == Grinder && e.On.Before(begun.AddDays(waitDays))
+				assert.False(t, early && Steps(kind)[e.Step].Nail, "a nail on %s", e.On)
+			}
+		}
+	})
+}
+
+// Beta-binomial in its textbook form: Johnson, Kemp & Kotz, Univariate Discrete Distributions,
+// section 6.2.2 (from memory): mean n a/(a+b), variance n a b (a+b+n) / ((a+b)² (a+b+1)).
+func TestBetaBinomialMoments(t *testing.T) {
+	for _, d := range []BetaBinomial{{1, 2, 1}, {10, 2, 1}, {25, 7.5, 3.25}, {60, 1, 9}} {
+		sum, mean, square := 0.0, 0.0, 0.0
+		for k := 0; k <= d.N; k++ {
+			p := d.P(k)
+			sum += p
+			mean += float64(k) * p
+			square += float64(k*k) * p
+		}
+		n, a, b := float64(d.N), d.A, d.B
+		assert.InDelta(t, 1, sum, 1e-12)
+		assert.InDelta(t, n*a/(a+b), mean, 1e-9)
+		assert.InDelta(t, n*a*b*(a+b+n)/((a+b)*(a+b)*(a+b+1)), square-mean*mean, 1e-8)
+		assert.InDelta(t, 1, d.AtLeast(0), 1e-12)
+	}
+}
+
+// With a flat prior every count is as likely as another (Bayes 1763; Laplace's rule follows).
+func TestBetaBinomialWithAFlatPriorIsFlat(t *testing.T) {
+	for k := 0; k <= 12; k++ {
+		assert.InDelta(t, 1.0/13, BetaBinomial{12, 1, 1}.P(k), 1e-12)
+	}
+	assert.Zero(t, BetaBinomial{12, 1, 1}.P(13))
+}
+
+func TestReadyComesFromTheDogsOwnDays(t *testing.T) {
+	day := begun
+	fresh := Ladder{Kind: Clipper, Started: begun}.StandingOn(day, nil).Ready(day)
+	assert.InDelta(t, 2.0/3, fresh.Chance, 1e-12, "two days of three, of a dog nobody knows")
+	assert.False(t, fresh.Early.Before(day.AddDays(9)), "ten steps, one a day")
+	assert.True(t, fresh.Early.Before(fresh.Likely) && fresh.Likely.Before(fresh.Late))
+
+	quick := stands(Clipper, "ccc", "ccc", "ccc", "ccc")
+	slow := stands(Clipper, "u", "u", "ccc", "u")
+	q, s := quick.Ready(day.AddDays(3)), slow.Ready(day.AddDays(3))
+	assert.InDelta(t, 6.0/7, q.Chance, 1e-12)
+	assert.InDelta(t, 3.0/7, s.Chance, 1e-12)
+	assert.True(t, q.Likely.Before(s.Likely))
+
+	var weekly []Try
+	for i, try := range took("ccc", "ccc", "ccc") {
+		try.On = begun.AddDays(7 * (i / 3))
+		weekly = append(weekly, try)
+	}
+	w := Ladder{Kind: Clipper, Started: begun}.StandingOn(begun.AddDays(14), weekly).Ready(begun.AddDays(14))
+	assert.Equal(t, 7.0, w.Every)
+	assert.True(t, w.Likely.After(begun.AddDays(14+6*7)), "seven steps left, one a week")
+}
+
+func TestAReadyGrinderDogWaitsForItsNails(t *testing.T) {
+	r := stands(Grinder, "ccc", "ccc", "ccc").Ready(begun.AddDays(2))
+	assert.False(t, r.Early.Before(begun.AddDays(9)), "a week, and a day for each of the later nail steps")
+}
+
+// Common practice, no source: from eight weeks, every day for the first month or two.
+func TestPuppyhood(t *testing.T) {
+	born := begun.AddDays(-60)
+	p, is := PuppyhoodOn(begun.AddDays(3), born, took("c", "", "c", ""))
+	require.True(t, is)
+	assert.Equal(t, 60, p.Length)
+	assert.Equal(t, []bool{false, false, false, false, true, false, true, false}, p.Days)
+	assert.Equal(t, 1, p.InARow, "today is still open")
+	_, is = PuppyhoodOn(born.AddDays(50), born, nil)
+	assert.False(t, is, "before eight weeks it stays with its mother")
+	_, is = PuppyhoodOn(born.AddDays(56+60), born, nil)
+	assert.False(t, is)
+}
+
+func TestATryThatCannotBe(t *testing.T) {
+	l := Ladder{Kind: Clipper, Started: begun}
+	assert.Empty(t, Try{On: begun}.Check(l, begun))
+	assert.Equal(t, "on", Try{On: begun.AddDays(1)}.Check(l, begun)[0].Name)
+	assert.Equal(t, "on", Try{On: begun.AddDays(-1)}.Check(l, begun)[0].Name)
+}

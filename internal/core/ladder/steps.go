@@ -1,0 +1,66 @@
+// Package ladder is how a dog is got used to having its nails done, one small step at a time:
+// the steps, when to go up, stay or go down, and about when the dog will be ready.
+package ladder
+
+// Kind is what the dog is got used to.
+type Kind string
+
+const (
+	Clipper Kind = "clipper"
+	Grinder Kind = "grinder"
+)
+
+// Rounds is a sound that comes and goes: on, a treat, off, a rest.
+type Rounds struct {
+	On, Rest int // seconds
+	Count    int
+}
+
+// Step is one rung.
+type Step struct {
+	Words   string
+	How     string
+	Seconds int // how long one try lasts
+	Tries   int // most tries a day
+	Reward  string
+	Sound   *Rounds // of a step that is about a sound
+	Nail    bool    // a real nail is touched with the running tool, or cut
+}
+
+const (
+	everyTry  = "The word, then a treat, after every try."
+	everyNail = "The word, then a treat, after every nail."
+)
+
+// Steps are the rungs of a ladder, lowest first (trade, common practice with no source; how
+// long and how often are judgement).
+func Steps(k Kind) []Step {
+	if k == Grinder {
+		return grinder
+	}
+	return clipper
+}
+
+var clipper = []Step{
+	{Words: "legs and feet handled", How: "Stroke down each leg to the foot, a few seconds, and off again.", Seconds: 5, Tries: 8, Reward: everyTry},
+	{Words: "a paw lifted", How: "Lift one paw a little, in the leg's own line, and put it down before the dog wants it back.", Seconds: 3, Tries: 8, Reward: everyTry},
+	{Words: "a paw held longer", How: "Hold the lifted paw, the toe between finger and thumb.", Seconds: 10, Tries: 6, Reward: everyTry},
+	{Words: "the toes parted", How: "Part the toes one by one, look at each nail.", Seconds: 10, Tries: 6, Reward: everyTry},
+	{Words: "the closed clipper touches the paw", How: "The closed clipper lies against the paw, then goes away.", Seconds: 3, Tries: 6, Reward: everyTry},
+	{Words: "pressure on a nail", How: "The open clipper round a nail, a little pressure, no cut.", Seconds: 3, Tries: 6, Reward: everyTry},
+	{Words: "the sound", How: "Cut a piece of dry pasta beside the paw: the sound without the cut.", Seconds: 2, Tries: 6, Reward: everyTry, Sound: &Rounds{2, 15, 5}},
+	{Words: "one tip", How: "One sliver off one nail, and that is all for today.", Seconds: 5, Tries: 3, Reward: "The best treat of the day, at once.", Nail: true},
+	{Words: "two nails", How: "One sliver off two nails.", Seconds: 15, Tries: 3, Reward: everyNail, Nail: true},
+	{Words: "a paw", How: "All nails of one paw.", Seconds: 60, Tries: 3, Reward: everyNail, Nail: true},
+}
+
+var grinder = []Step{
+	{Words: "beside the dog, off", How: "The grinder lies beside the dog, off. Let it sniff.", Seconds: 20, Tries: 6, Reward: everyTry},
+	{Words: "running at a distance", How: "Somebody runs it across the room. Sound on: treat. Sound off: nothing.", Seconds: 5, Tries: 8, Reward: "A treat while it runs; none when it stops.", Sound: &Rounds{5, 20, 6}},
+	{Words: "running nearer", How: "The same an arm's length away.", Seconds: 5, Tries: 8, Reward: "A treat while it runs; none when it stops.", Sound: &Rounds{5, 20, 6}},
+	{Words: "a treat taken beside it", How: "It runs in your hand while the other hand gives the treat.", Seconds: 5, Tries: 8, Reward: "A treat beside the running tool.", Sound: &Rounds{5, 20, 6}},
+	{Words: "the buzzing body against the paw", How: "The handle, not the bit, against the paw.", Seconds: 3, Tries: 6, Reward: everyTry, Sound: &Rounds{3, 20, 5}},
+	{Words: "one touch on one nail", How: "One touch of a second at the tip. Hair away, mesh over a long coat.", Seconds: 1, Tries: 3, Reward: "The best treat of the day, at once.", Nail: true},
+	{Words: "a nail", How: "A few touches on one nail, two seconds each, looking in between.", Seconds: 10, Tries: 3, Reward: everyNail, Nail: true},
+	{Words: "a paw", How: "All nails of one paw.", Seconds: 90, Tries: 3, Reward: everyNail, Nail: true},
+}

@@ -1,0 +1,113 @@
+package sitting
+
+import (
+	"slices"
+	"strings"
+
+	"fribbet/internal/core/dog"
+	"fribbet/internal/core/kit"
+	"fribbet/internal/core/nail"
+	"fribbet/internal/core/temper"
+)
+
+// Thing is one thing to lay out or to do before the first nail.
+type Thing struct {
+	Key     string // remembered with the sitting when it was ticked
+	Words   string
+	Why     string
+	Trouble string // of the piece in the kit: empty, blunt, to be charged; empty when there is none
+}
+
+// Checklist is what this dog and today's tools want before the first nail.
+func (q Question) Checklist(p Plan) []Thing {
+	var today Day
+	if len(p.Days) > 0 {
+		today = p.Days[0]
+	}
+	var list []Thing
+	add := func(key, words, why string) { list = append(list, Thing{Key: key, Words: words, Why: why}) }
+	kinds := map[kit.Kind]string{}
+	uses := func(w kit.Work) bool {
+		return slices.ContainsFunc(today.Stops, func(s Stop) bool { return s.Tool.Tool.Work() == w })
+	}
+	dark := slices.ContainsFunc(today.Stops, func(s Stop) bool { return s.Colour != nail.Light })
+	longCoat := q.Dog.FootCoat == dog.LongCoat || q.Hair
+	h := q.Dog.Handling
+
+	list = append(list, q.styptic())
+	if restless(p.Tolerance) {
+		add("walk", "a walk first", "a quarter of an hour takes the edge off")
+	}
+	if h.Muzzle {
+		kinds[kit.Muzzle] = "a safety tool and no shame: on before the table, and treats through it"
+	}
+	if h.Helper != dog.Alone {
+		add("helper", "a helper", "one feeds and steadies, one trims")
+	}
+	kinds[kit.Treats] = "that the dog gets only for this"
+	kinds[kit.Mat] = "a dog that slips, pulls"
+	if dark || uses(kit.Clipping) {
+		kinds[kit.Light] = "every face is looked at"
+	}
+	if longCoat {
+		add("pads", "hair between the pads cleared", "dirt, damp and slipping; it winds into a grinder, and it blunts clippers")
+		kinds[kit.Mesh] = "over the paw, so that the nails poke through; or wet the hair down"
+	}
+	if uses(kit.Clipping) || uses(kit.Grinding) {
+		kinds[kit.Glasses] = "clippings and dust fly"
+	}
+	if uses(kit.Grinding) {
+		kinds[kit.Mask] = "grinding makes dust"
+		kinds[kit.HairTie] = "your own long hair, and the dog's beard, leg and belly hair, away from what spins"
+	}
+	for _, k := range kit.Kinds() {
+		if why, wanted := kinds[k]; wanted {
+			list = append(list, q.piece(k, why))
+		}
+	}
+	if uses(kit.Clipping) {
+		add("edges", "a file or a grinder for the edges", "nothing jagged stays")
+	}
+	return list
+}
+
+// piece is a kind that is wanted, as it stands in the kit.
+func (q Question) piece(k kit.Kind, why string) Thing {
+	thing := Thing{Key: string(k), Words: strings.ReplaceAll(string(k), "_", " "), Why: why}
+	for _, p := range q.Kit {
+		if p.Item.Kind == k {
+			thing.Trouble = p.State.Words
+			if p.State.Usable() {
+				return thing
+			}
+		}
+	}
+	return thing
+}
+
+// styptic is the best of what stops bleeding that the kit holds and that is fit for use. It
+// stands first whatever the dog: no nail is cut without it.
+func (q Question) styptic() Thing {
+	thing := Thing{Key: "styptic", Words: "styptic powder, its lid off", Why: "or cornstarch, plain flour, baking soda"}
+	for _, k := range kit.StopsBlood() {
+		for _, p := range q.Kit {
+			if p.Item.Kind != k {
+				continue
+			}
+			name := strings.ReplaceAll(string(k), "_", " ")
+			if p.State.Usable() {
+				thing.Words = name + ", its lid off"
+				return thing
+			}
+			if thing.Trouble == "" {
+				thing.Trouble = name + ": " + p.State.Words
+			}
+		}
+	}
+	return thing
+}
+
+// restless tells whether the dog is strained enough for a walk to help.
+func restless(t temper.Tolerance) bool {
+	return slices.ContainsFunc(t.Paws[:], func(p temper.Paw) bool { return p.Strain >= walkStrain })
+}

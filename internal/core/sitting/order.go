@@ -1,0 +1,91 @@
+package sitting
+
+import (
+	"cmp"
+	"slices"
+
+	"fribbet/internal/core/dog"
+	"fribbet/internal/core/nail"
+	"fribbet/internal/core/temper"
+)
+
+// order is the paws of a sitting, first to last, and why.
+type order struct {
+	paws []nail.Paw
+	why  string
+}
+
+// order is the keeper's school, turned into paws.
+func (q Question) order(t temper.Tolerance) order {
+	hindFirst := []nail.Paw{nail.LH, nail.RH, nail.LF, nail.RF}
+	hardest, standsOut := t.Hardest()
+	without := slices.DeleteFunc(slices.Clone(hindFirst), func(p nail.Paw) bool { return p == hardest })
+	switch school := q.Dog.Handling.Order; {
+	case school == dog.OwnOrder:
+		return order{q.Dog.Handling.OwnOrder, "your own order"}
+	case school == dog.LowerFirst:
+		return order{[]nail.Paw{nail.RH, nail.RF, nail.LH, nail.LF}, "lying on its right side: the lower legs first, they move less"}
+	case school == dog.HardestFirst && standsOut:
+		return order{append([]nail.Paw{hardest}, without...), hardest.String() + " first, the hardest, while the dog is calm"}
+	case school == dog.HardestLast && standsOut:
+		return order{append(without, hardest), hardest.String() + " last, the hardest, so that it spoils nothing"}
+	default:
+		return order{hindFirst, "hind first: less sensitive, and a bite is further away"}
+	}
+}
+
+// compare puts nails in the order of the paws; in one paw light nails first, which show how
+// far the dark ones go, then from the inside out with the dewclaw last.
+func (o order) compare(a, b Stop) int {
+	light := func(s Stop) int {
+		if s.Colour == nail.Light {
+			return 0
+		}
+		return 1
+	}
+	outward := func(s Stop) int {
+		if s.Code.Dewclaw() {
+			return 6
+		}
+		return int(s.Code.Digit)
+	}
+	return cmp.Or(
+		cmp.Compare(slices.Index(o.paws, a.Code.Paw), slices.Index(o.paws, b.Code.Paw)),
+		cmp.Compare(light(a), light(b)),
+		cmp.Compare(outward(a), outward(b)),
+		a.Code.Compare(b.Code),
+	)
+}
+
+// arrange puts one day's nails into the order of the work and says why each stands there.
+func (o order) arrange(stops []Stop) {
+	slices.SortStableFunc(stops, func(a, b Stop) int {
+		return cmp.Or(cmp.Compare(curls(b), curls(a)), o.compare(a, b))
+	})
+	dark := slices.ContainsFunc(stops, func(s Stop) bool { return s.Colour != nail.Light })
+	for i := range stops {
+		s := &stops[i]
+		first := i == 0 || stops[i-1].Code.Paw != s.Code.Paw || curls(stops[i-1]) == 1
+		switch {
+		case s.Urgency == Curls:
+			s.Why = "a curling dewclaw comes before everything"
+		case s.Colour == nail.Light && dark && first:
+			s.Why = "light: shows how far the dark ones go"
+		case i == 0 || curls(stops[i-1]) == 1:
+			s.Why = o.why
+		case s.Urgency == OnFloor:
+			s.Why = "touches the floor"
+		case s.Code.Dewclaw():
+			s.Why = "a dewclaw: little, but every time"
+		default:
+			s.Why = s.Planned.Why
+		}
+	}
+}
+
+func curls(s Stop) int {
+	if s.Urgency == Curls {
+		return 1
+	}
+	return 0
+}

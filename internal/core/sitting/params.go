@@ -1,0 +1,8 @@
+package sitting
+
+// Judgement (ours).
+const (
+	aloneShare = 0.5 // of what a dog takes, when a helper is wanted and nobody is there
+	walkStrain = 1.0 // mean strain from which a walk first is advised
+	WalkFirst  = 15  // minutes of it (trade: allow a quarter of an hour)
+)

@@ -1,0 +1,257 @@
+package sitting
+
+import (
+	"cmp"
+	"fmt"
+	"math"
+	"slices"
+
+	"fribbet/internal/core/claw"
+	"fribbet/internal/core/date"
+	"fribbet/internal/core/dog"
+	"fribbet/internal/core/estimate"
+	"fribbet/internal/core/kit"
+	"fribbet/internal/core/nail"
+	"fribbet/internal/core/temper"
+)
+
+// Urgency is how much a nail presses.
+type Urgency int
+
+const (
+	NotDue  Urgency = iota
+	Due             // there is something to take
+	OnFloor         // it touches
+	Curls           // a dewclaw that curls
+)
+
+// Urgent tells whether the nail may not be left for the end.
+func (u Urgency) Urgent() bool { return u >= OnFloor }
+
+// UrgencyOf is how much a nail presses today.
+func UrgencyOf(p dog.Planned) Urgency {
+	switch {
+	case p.Curling():
+		return Curls
+	case p.OnFloor:
+		return OnFloor
+	case len(p.Cuts) > 0:
+		return Due
+	default:
+		return NotDue
+	}
+}
+
+// Stop is one nail of a sitting.
+type Stop struct {
+	dog.Planned
+	Urgency Urgency
+	Tool    kit.Option // the best for it
+	Why     string     // why it comes now
+}
+
+// Day is what is done on one day.
+type Day struct {
+	On      date.Date
+	Stops   []Stop // in the order of the work
+	Minutes estimate.Estimate
+}
+
+// Whose is who deals with a nail that the plan leaves out.
+type Whose string
+
+const (
+	Nobodys      Whose = "nobody"       // nothing is to be done yet
+	Trainer      Whose = "training"     // the ladder first
+	Professional Whose = "professional" // or a veterinarian
+	Veterinarian Whose = "veterinarian"
+)
+
+// Left is a nail that is on no day of the plan.
+type Left struct {
+	Code  nail.Code
+	Why   string
+	Whose Whose
+}
+
+// Plan is how the due nails of a dog are done, today and on the days after.
+type Plan struct {
+	Days      []Day
+	Left      []Left
+	Blocked   string // why nothing is done at all; empty when something is
+	Tolerance temper.Tolerance
+	Alone     bool // half as much, since a helper is wanted and nobody is there
+}
+
+// For plans. Every nail of the question is either on one day or left; the days keep to what
+// the dog takes, urgent nails first; within a day the paws follow the keeper's order, and a
+// curling dewclaw comes before everything.
+func For(q Question) Plan {
+	tasks, left := q.tasks()
+	work := mainWork(tasks)
+	p := Plan{Left: left, Tolerance: q.tolerance(work)}
+	if q.Dog.Handling.Helper == dog.Needed && !q.Helper && len(tasks) > 0 {
+		p.Blocked = q.Dog.Name + " is not done without a helper: wait until somebody is there."
+		for _, t := range tasks {
+			p.Left = append(p.Left, Left{t.Code, "waits for a helper", Nobodys})
+		}
+		return p
+	}
+	tasks = p.exclude(tasks)
+	order := q.order(p.Tolerance)
+	slices.SortStableFunc(tasks, func(a, b Stop) int {
+		return cmp.Or(cmp.Compare(b.Urgency, a.Urgency), order.compare(a, b))
+	})
+	p.Alone = q.Dog.Handling.Helper == dog.Wanted && !q.Helper
+	paces := map[kit.Work]temper.Pace{}
+	for _, w := range []kit.Work{kit.Clipping, kit.Grinding, kit.Rubbing} {
+		paces[w] = q.pace(w)
+	}
+	on := q.Today
+	for len(tasks) > 0 {
+		day, rest := p.fill(tasks, paces)
+		if len(day.Stops) == 0 {
+			for _, t := range rest {
+				p.Left = append(p.Left, Left{t.Code, "one nail takes longer than this dog does: train first", Trainer})
+			}
+			break
+		}
+		day.On = on
+		order.arrange(day.Stops)
+		p.Days = append(p.Days, day)
+		tasks, on = rest, q.Dog.Workdays.FirstAfter(on)
+	}
+	return p
+}
+
+// tasks are the nails that something is to come off, each with its tool; and the rest.
+func (q Question) tasks() (tasks []Stop, left []Left) {
+	last := lastTools(q.Sittings)
+	for _, n := range q.Nails {
+		switch {
+		case n.State.Veterinary():
+			left = append(left, Left{n.Code, n.Why, Veterinarian})
+		case n.InSkin():
+			left = append(left, Left{n.Code, n.Why, Professional})
+		case len(n.Cuts) == 0:
+			left = append(left, Left{n.Code, n.Why, Nobodys})
+		case q.Training.Paws[n.Code.Paw] && UrgencyOf(n).Urgent():
+			left = append(left, Left{n.Code, "cannot wait for the ladder: a professional or a veterinarian", Professional})
+		case q.Training.Paws[n.Code.Paw]:
+			left = append(left, Left{n.Code, "on the ladder: train, do not trim", Trainer})
+		default:
+			job := q.job(n, kit.Length)
+			job.Last = last[n.Code]
+			tasks = append(tasks, Stop{Planned: n, Urgency: UrgencyOf(n), Tool: kit.Advise(job, q.Kit)[0]})
+		}
+	}
+	return tasks, left
+}
+
+// job is a nail as far as the choice of a tool depends on it.
+func (q Question) job(n dog.Planned, purpose kit.Purpose) kit.Job {
+	kg := q.Dog.WeightOn(q.Today)
+	return kit.Job{
+		Code: n.Code, Shape: n.Shape, State: n.State, Colour: n.Colour, CloseToPad: n.Curling(),
+		Depth: claw.Assumed(n.Code, n.Shape, kg).Depth, Take: dog.Record{Cuts: n.Cuts}.Removed(),
+		Weight: kg, AgeWeeks: q.Dog.AgeWeeks(q.Today), LongCoat: q.Dog.FootCoat == dog.LongCoat || q.Hair,
+		Noise: q.Dog.Handling.Noise, Learning: q.Training.Grinder, Hand: q.Hand, Purpose: purpose,
+		Often: q.Dog.Rhythm.Days() <= 7,
+	}
+}
+
+// Advice ranks the tools for one nail of the dog; it tells false when the dog has no such nail.
+func (q Question) Advice(code nail.Code, purpose kit.Purpose) ([]kit.Option, bool) {
+	i := slices.IndexFunc(q.Nails, func(n dog.Planned) bool { return n.Code == code })
+	if i < 0 {
+		return nil, false
+	}
+	job := q.job(q.Nails[i], purpose)
+	job.Last = lastTools(q.Sittings)[code]
+	return kit.Advise(job, q.Kit), true
+}
+
+// lastTools is what each nail was last cut with.
+func lastTools(sittings []dog.Sitting) map[nail.Code]kit.Tool {
+	last := map[nail.Code]kit.Tool{}
+	for _, s := range sittings {
+		for _, r := range s.Records {
+			if r.Removed() > 0 {
+				last[r.Code] = r.Tool
+			}
+		}
+	}
+	return last
+}
+
+// mainWork is the kind of work that most nails are done with.
+func mainWork(tasks []Stop) kit.Work {
+	counts := map[kit.Work]int{}
+	most := kit.Clipping
+	for _, t := range tasks {
+		w := t.Tool.Tool.Work()
+		counts[w]++
+		if counts[w] > counts[most] {
+			most = w
+		}
+	}
+	return most
+}
+
+// exclude leaves out the nails of a paw that the dog does not give.
+func (p *Plan) exclude(tasks []Stop) []Stop {
+	return slices.DeleteFunc(tasks, func(t Stop) bool {
+		if !p.Tolerance.Paws[t.Code.Paw].Impossible {
+			return false
+		}
+		left := Left{t.Code, fmt.Sprintf("%s is not given: never force it. Train it on the ladder, or a professional", t.Code.Paw), Trainer}
+		if t.Urgency.Urgent() {
+			left = Left{t.Code, fmt.Sprintf("%s is not given, and this nail cannot wait: a professional or a veterinarian", t.Code.Paw), Professional}
+		}
+		p.Left = append(p.Left, left)
+		return true
+	})
+}
+
+// fill takes the nails of one day from the front of tasks, as many as the dog takes.
+func (p Plan) fill(tasks []Stop, paces map[kit.Work]temper.Pace) (day Day, rest []Stop) {
+	most, minutes := p.Tolerance.Nails.Most, p.Tolerance.Minutes.Most
+	if p.Alone {
+		most = math.Max(1, math.Floor(math.Min(most, float64(len(tasks)))*aloneShare))
+	}
+	spent := 0.0
+	perPaw := map[nail.Paw]float64{}
+	perWork := map[kit.Work]int{}
+	for _, t := range tasks {
+		work := t.Tool.Tool.Work()
+		takes := paces[work].Nail()
+		paw := t.Code.Paw
+		if float64(len(day.Stops)) >= most || spent+takes > minutes || perPaw[paw] >= p.Tolerance.Paws[paw].Nails.Most {
+			rest = append(rest, t)
+			continue
+		}
+		spent += takes
+		perPaw[paw]++
+		perWork[work]++
+		day.Stops = append(day.Stops, t)
+	}
+	day.Minutes = minutesOf(perWork, paces)
+	return day, rest
+}
+
+// minutesOf adds up the works of a day; their ranges are added too, since one dog's pace is
+// slow or quick in all of them.
+func minutesOf(nails map[kit.Work]int, paces map[kit.Work]temper.Pace) estimate.Estimate {
+	sum := estimate.Estimate{Source: estimate.Learnt}
+	for _, w := range []kit.Work{kit.Clipping, kit.Grinding, kit.Rubbing} {
+		if nails[w] == 0 {
+			continue
+		}
+		e := paces[w].Of(nails[w])
+		sum.Value, sum.Low, sum.High = sum.Value+e.Value, sum.Low+e.Low, sum.High+e.High
+		if e.Source == estimate.Assumed {
+			sum.Source = estimate.Assumed
+		}
+	}
+	return sum
+}

@@ -1,0 +1,167 @@
+package sitting
+
+import (
+	"slices"
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+
+	"fribbet/internal/core/dog"
+	"fribbet/internal/core/kit"
+	"fribbet/internal/core/nail"
+	"fribbet/internal/core/temper"
+)
+
+func keys(list []Thing) []string {
+	var all []string
+	for _, t := range list {
+		all = append(all, t.Key)
+	}
+	return all
+}
+
+func thing(t *testing.T, list []Thing, key string) Thing {
+	t.Helper()
+	i := slices.IndexFunc(list, func(one Thing) bool { return one.Key == key })
+	require.GreaterOrEqual(t, i, 0, "%s is not on the list", key)
+	return list[i]
+}
+
+func TestTheChecklistFitsTheDogAndTheTools(t *testing.T) {
+	plain := ask(nil)
+	list := plain.Checklist(For(plain))
+	assert.Equal(t, "styptic", list[0].Key, "no nail is cut without it")
+	for _, want := range []string{"treats", "light", "eye_protection", "edges"} {
+		assert.Contains(t, keys(list), want)
+	}
+	for _, no := range []string{"mesh", "dust_mask", "muzzle", "helper", "walk", "pads"} {
+		assert.NotContains(t, keys(list), no)
+	}
+	fussy := ask(func(q *Question) {
+		q.Dog.FootCoat, q.Dog.Handling.Muzzle, q.Dog.Handling.Helper, q.Helper = dog.LongCoat, true, dog.Needed, true
+		q.Dog.Handling.Noise = kit.NoiseFine
+		q.Kit = []kit.Piece{
+			{ID: "g", Item: kit.Item{Kind: kit.Grinder}}, {ID: "b", Item: kit.Item{Kind: kit.Kind(kit.GrinderBand), Grit: 60}},
+		}
+		s := past(*q, 0, temper.Calm)
+		for i := range s.Records {
+			s.Records[i].Reaction = temper.Pulling
+		}
+		q.Sittings = []dog.Sitting{s}
+	})
+	list = fussy.Checklist(For(fussy))
+	for _, want := range []string{"mesh", "pads", "muzzle", "helper", "dust_mask", "hair_tie", "walk"} {
+		assert.Contains(t, keys(list), want)
+	}
+	assert.Contains(t, thing(t, list, "muzzle").Why, "no shame")
+	assert.Contains(t, thing(t, list, "walk").Why, "a quarter of an hour", "common practice, no source")
+}
+
+// An empty or expired jar is told where it matters, and the next best is named.
+func TestAnEmptyJarIsToldBeforeTheFirstNail(t *testing.T) {
+	jar := func(kind kit.Kind, stock kit.Stock) kit.Piece {
+		i := kit.Item{Kind: kind, Stock: stock}
+		return kit.Piece{Item: i, State: i.StateOn(today, kit.Use{})}
+	}
+	q := ask(nil)
+	q.Kit = []kit.Piece{jar(kit.Styptic, kit.Empty)}
+	assert.Equal(t, "styptic powder: empty: refill it", q.Checklist(For(q))[0].Trouble)
+	q.Kit = append(q.Kit, jar(kit.Starch, kit.Full))
+	first := q.Checklist(For(q))[0]
+	assert.Contains(t, first.Words, "cornstarch")
+	assert.Contains(t, first.Trouble, "empty")
+}
+
+func TestCautionsOfHolding(t *testing.T) {
+	q := ask(func(q *Question) {
+		q.Dog.Handling.Muzzle, q.Dog.Handling.Sore = true, true
+		bad := past(*q, 0, temper.Calm)
+		for i, r := range bad.Records {
+			if r.Code.Paw.Hind() {
+				bad.Records[i].Cuts, bad.Records[i].Reaction = nil, temper.Snapping
+			}
+		}
+		q.Sittings = []dog.Sitting{bad, bad}
+	})
+	all := q.Cautions(For(q))
+	words := make([]string, len(all))
+	for i, c := range all {
+		words[i] = c.Words
+	}
+	assert.Contains(t, words[0], "no shame")
+	assert.Contains(t, words[1], "LH, RH are not given")
+	assert.Contains(t, words[1], "a veterinarian's decision alone", "sedation")
+	assert.Contains(t, words[2], "Sore joints")
+	assert.Empty(t, ask(nil).Cautions(For(ask(nil))))
+}
+
+// Common practice, no source: fore legs do not swing out, hind legs only a little; a pulling
+// leg is blocked behind the elbow or in front of the knee.
+func TestEveryHoldKeepsTheLimbInItsLine(t *testing.T) {
+	for _, position := range []dog.Position{dog.Standing, dog.Forward, dog.OnSide, dog.OnBack, dog.OnLap, dog.FromStool} {
+		for paw := nail.LF; paw <= nail.RH; paw++ {
+			h := HoldOf(paw, dog.Handling{Position: position})
+			assert.NotEmpty(t, h.Place)
+			if paw.Hind() {
+				assert.Contains(t, h.Limb, "only a little")
+				assert.Contains(t, h.Pull, "in front of the knee")
+			} else {
+				assert.Contains(t, h.Limb, "does not swing out")
+				assert.Contains(t, h.Pull, "behind the elbow")
+			}
+		}
+	}
+	assert.Contains(t, HoldOf(nail.LF, dog.Handling{Sore: true}).Pull, "stand or lean")
+}
+
+func TestMoodsByPaw(t *testing.T) {
+	q := ask(nil)
+	s := past(q, 9, temper.Pulling) // the tenth nail is pulled away: RF5
+	nine := 9.0
+	s.Minutes, s.Calm = &nine, &nine
+	m := Moods([]dog.Sitting{s})[0]
+	assert.Equal(t, PawMood{5, temper.Calm, true}, m.Paws[nail.LF])
+	assert.Equal(t, PawMood{4, temper.Pulling, true}, m.Paws[nail.RF])
+	assert.False(t, m.Paws[nail.LH].Given)
+	assert.Equal(t, &nine, m.Calm)
+}
+
+// A dog may take the clipper and not the grinder: each is learnt from its own sittings.
+func TestEachKindOfWorkIsLearntByItself(t *testing.T) {
+	q := ask(nil)
+	ground := past(q, 3, temper.Fighting)
+	for i := range ground.Records {
+		ground.Records[i].Tool = kit.GrinderBand
+	}
+	clipped := past(q, 0, temper.Calm)
+	q.Sittings = []dog.Sitting{clipped, ground}
+	assert.Equal(t, 3.0, q.tolerance(kit.Grinding).Nails.Most)
+	assert.Equal(t, 18.0, min(18, q.tolerance(kit.Clipping).Nails.Most))
+	assert.Equal(t, q.tolerance(kit.Rubbing).Nails.Most, 3.0, "never tried: what any work showed")
+}
+
+func TestAdviceForOneNail(t *testing.T) {
+	q := ask(nil)
+	options, has := q.Advice(nail.MustParse("LF3"), kit.Length)
+	assert.True(t, has)
+	assert.Equal(t, kit.LargePlier, options[0].Tool)
+	smooth, _ := q.Advice(nail.MustParse("LF3"), kit.Smoothing)
+	assert.Equal(t, kit.SmoothGrit, smooth[0].Grit)
+	_, has = q.Advice(nail.MustParse("LH1"), kit.Length)
+	assert.False(t, has)
+}
+
+// While a dog is on a ladder, a nail that presses is a professional's or a veterinarian's.
+func TestAnUrgentNailDoesNotWaitForTheLadder(t *testing.T) {
+	q := ask(func(q *Question) { q.at("RH3", func(p *dog.Planned) { p.OnFloor = true }) })
+	var readings []dog.Reading
+	for _, n := range q.Nails {
+		readings = append(readings, n.Reading)
+	}
+	all := WhileTraining(readings, map[nail.Paw]bool{nail.RH: true, nail.LH: true})
+	require.Len(t, all, 1)
+	assert.Equal(t, dog.Veterinarian, all[0].Kind)
+	assert.Contains(t, all[0].Words, "RH3")
+	assert.Empty(t, WhileTraining(readings, map[nail.Paw]bool{nail.LF: true}))
+}

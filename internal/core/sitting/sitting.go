@@ -1,0 +1,114 @@
+// Package sitting plans one sitting with a dog: which nails today, in what order, held how,
+// with what, and what is left for another day.
+package sitting
+
+import (
+	"fribbet/internal/core/date"
+	"fribbet/internal/core/dog"
+	"fribbet/internal/core/kit"
+	"fribbet/internal/core/nail"
+	"fribbet/internal/core/temper"
+)
+
+// Question is all that a plan depends on.
+type Question struct {
+	Today    date.Date
+	Dog      dog.Dog
+	Nails    []dog.Planned // what a routine trim would take today
+	Sittings []dog.Sitting // oldest first
+	Hair     bool          // seen between the pads
+	Hand     kit.Hand
+	Kit      []kit.Piece
+	Helper   bool // somebody is there to feed and steady
+	Training Training
+}
+
+// Training is what the dog is still being taught, and may therefore not be done with.
+type Training struct {
+	Paws    map[nail.Paw]bool // that are on a ladder
+	Grinder bool
+}
+
+// outings are past sittings as the dog took them; of one kind of work only when it is named.
+func outings(sittings []dog.Sitting, work kit.Work) []temper.Outing {
+	var all []temper.Outing
+	for _, s := range sittings {
+		o := temper.Outing{On: s.On, Minutes: s.Minutes, Calm: s.Calm}
+		for _, r := range s.Records {
+			cut := r.Removed() > 0
+			if cut && work != "" && r.Tool.Work() != work {
+				o.Touches = nil
+				break
+			}
+			if cut || r.Reaction != temper.Calm {
+				o.Touches = append(o.Touches, temper.Touch{Paw: r.Code.Paw, Reaction: r.Reaction, Cut: cut})
+			}
+		}
+		if len(o.Touches) > 0 {
+			all = append(all, o)
+		}
+	}
+	return all
+}
+
+// tolerance is what the dog takes of one kind of work; of any, when it has never had that one.
+func (q Question) tolerance(work kit.Work) temper.Tolerance {
+	past := outings(q.Sittings, work)
+	if len(past) == 0 {
+		past = outings(q.Sittings, "")
+	}
+	told := temper.Told{Nails: q.Dog.Handling.MostNails, Minutes: q.Dog.Handling.MostMinutes}
+	return temper.Learn(q.Dog.AgeWeeks(q.Today), past, told)
+}
+
+// pace is how long a nail takes with one kind of work.
+func (q Question) pace(work kit.Work) temper.Pace {
+	var timed []temper.Timed
+	for _, o := range outings(q.Sittings, work) {
+		nails := 0
+		for _, t := range o.Touches {
+			if t.Cut {
+				nails++
+			}
+		}
+		if o.Minutes != nil {
+			timed = append(timed, temper.Timed{Minutes: *o.Minutes, Nails: nails})
+		}
+	}
+	return temper.LearnPace(q.Hand, work, timed)
+}
+
+// Mood is how a dog took each paw at one sitting.
+type Mood struct {
+	On      date.Date
+	Minutes *float64
+	Calm    *float64 // minutes before the first sign
+	Paws    [4]PawMood
+}
+
+// PawMood is how it took one paw.
+type PawMood struct {
+	Nails int // that something came off
+	Worst temper.Reaction
+	Given bool // the paw was handled at all
+}
+
+// Moods are how the dog took its sittings, in their order.
+func Moods(sittings []dog.Sitting) []Mood {
+	var moods []Mood
+	for _, o := range outings(sittings, "") {
+		m := Mood{On: o.On, Minutes: o.Minutes, Calm: o.Calm}
+		for i := range m.Paws {
+			m.Paws[i].Worst = temper.Calm
+		}
+		for _, t := range o.Touches {
+			p := &m.Paws[t.Paw]
+			p.Given, p.Worst = true, temper.Worst(p.Worst, t.Reaction)
+			if t.Cut {
+				p.Nails++
+			}
+		}
+		moods = append(moods, m)
+	}
+	return moods
+}
