@@ -56,13 +56,19 @@ func (h handlers) GetDue(ctx context.Context, _ contract.GetDueRequestObject) (c
 
 func (h handlers) dueRow(v book.View) contract.DueRow {
 	row := contract.DueRow{
-		DogId: v.Dog.ID, Name: v.Dog.Name, Standing: contract.DueRowStanding(due.Unseen), Reason: v.WhyNone,
+		DogId: v.Dog.ID, Name: v.Dog.Name, Task: contract.DueRowTaskTrim, Standing: contract.DueRowStanding(due.Unseen), Reason: v.WhyNone,
 		Rank: rank(v.Readings), Cautions: cautions(v.Cautions),
+	}
+	today := h.book.Today()
+	if v.Trained() {
+		on := v.Training.Standing.NextOn(today)
+		row.Task, row.Reason, row.Standing = contract.DueRowTaskLadder, v.Training.Standing.Reason(), contract.DueRowStanding(due.StandingAt(on, today))
+		row.Due, row.DueInDays = &on, of(on.Sub(today))
+		return row
 	}
 	if v.Next == nil {
 		return row
 	}
-	today := h.book.Today()
 	row.Standing, row.Reason, row.Waits = contract.DueRowStanding(v.Next.StandingOn(today)), v.Next.Reason, v.Next.Waits()
 	row.Due, row.DueInDays = &v.Next.Due, of(v.Next.Due.Sub(today))
 	row.Cautious, row.CautiousInDays = &v.Next.Cautious, of(v.Next.Cautious.Sub(today))
@@ -71,16 +77,21 @@ func (h handlers) dueRow(v book.View) contract.DueRow {
 
 func (h handlers) view(v book.View) contract.DogView {
 	out := contract.DogView{
-		Dog: h.dog(v.Dog), WhyNone: v.WhyNone, Rank: rank(v.Readings), Cautions: cautions(v.Cautions), Sittings: []contract.SittingSummary{},
+		Dog: h.dog(v.Dog), WhyNone: v.WhyNone, Rank: rank(v.Readings), Cautions: cautions(v.Cautions),
+		Moods: moods(v.Moods), Sittings: []contract.SittingSummary{},
 	}
 	if v.Next != nil {
 		n := next(v.Next.Next, v.Next.Reason)
 		out.Next, out.NextInDays = &n, of(v.Next.Due.Sub(h.book.Today()))
 	}
+	if v.Training != nil {
+		out.Training = v.Training.Standing.Reason()
+	}
 	for _, s := range v.Sittings {
 		nails, most := s.Cut()
 		out.Sittings = append(out.Sittings, contract.SittingSummary{
 			Id: s.ID, On: s.On, Nails: nails, RemovedMm: most, Blood: s.Bled(), WorstReaction: s.Worst(), Note: s.Note,
+			Minutes: s.Minutes, Helper: s.Helper, Ticks: list(s.Ticks),
 		})
 	}
 	return out
@@ -91,6 +102,7 @@ func (h handlers) dog(d store.Dog) contract.Dog {
 		Id: d.ID, Version: d.Version, Name: d.Name,
 		BirthDate: d.Birth.Date, BirthEstimated: d.Birth.Estimated, AgeYears: d.AgeYears(h.book.Today()),
 		FootCoat: d.FootCoat, PavementKmWeek: d.Pavement, Rhythm: d.Rhythm, WorkingWeekdays: d.Workdays, WishedGapMm: d.WishedGap, School: d.School,
+		Handling: handling(d.Handling),
 	}
 	for _, w := range d.Weights {
 		out.Weights = append(out.Weights, contract.Weight{On: &w.On, Kg: w.Kg})
@@ -105,6 +117,10 @@ func changes(in contract.DogInput) dog.Changes {
 	c := dog.Changes{
 		Name: in.Name, BirthDate: in.BirthDate, Estimated: in.BirthEstimated, AgeYears: in.AgeYears,
 		FootCoat: in.FootCoat, Pavement: in.PavementKmWeek, Rhythm: in.Rhythm, Workdays: in.WorkingWeekdays, WishedGap: in.WishedGapMm, School: in.School,
+	}
+	if in.Handling != nil {
+		told := handlingOf(*in.Handling)
+		c.Handling = &told
 	}
 	if in.Weights != nil { // an empty list is told, and refused; none at all leaves them as they are
 		c.Weights = []dog.Weight{}
@@ -123,4 +139,18 @@ func changes(in contract.DogInput) dog.Changes {
 		c.Nails = append(c.Nails, dog.Nail{Code: n.Code, State: n.State, Colour: n.Colour, Shape: n.Shape})
 	}
 	return c
+}
+
+func handling(h dog.Handling) contract.Handling {
+	return contract.Handling{
+		Order: h.Order, OwnOrder: list(h.OwnOrder), Position: h.Position, Helper: h.Helper, Muzzle: h.Muzzle, Sore: h.Sore,
+		Noise: h.Noise, MostNails: h.MostNails, MostMinutes: h.MostMinutes,
+	}
+}
+
+func handlingOf(in contract.Handling) dog.Handling {
+	return dog.Handling{
+		Order: in.Order, OwnOrder: in.OwnOrder, Position: in.Position, Helper: in.Helper, Muzzle: in.Muzzle, Sore: in.Sore,
+		Noise: in.Noise, MostNails: in.MostNails, MostMinutes: in.MostMinutes,
+	}
 }

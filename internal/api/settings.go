@@ -20,11 +20,15 @@ func (h handlers) GetSettings(ctx context.Context, _ contract.GetSettingsRequest
 }
 
 func (h handlers) PutSettings(ctx context.Context, r contract.PutSettingsRequestObject) (contract.PutSettingsResponseObject, error) {
-	s := store.Settings{
+	told := store.Settings{
 		Role: string(r.Body.Role), LengthUnit: r.Body.LengthUnit, WeightUnit: r.Body.WeightUnit,
-		Margin: r.Body.MarginMm, Workdays: r.Body.WorkingWeekdays, Coin: r.Body.CoinMm,
+		Margin: r.Body.MarginMm, Workdays: r.Body.WorkingWeekdays, Coin: r.Body.CoinMm, Hand: orZero(r.Body.Hand),
 	}
-	if err := h.book.ChangeSettings(ctx, s); err != nil {
+	if err := h.book.ChangeSettings(ctx, told); err != nil {
+		return nil, err
+	}
+	s, err := h.book.Settings(ctx)
+	if err != nil {
 		return nil, err
 	}
 	return contract.PutSettings200JSONResponse{SettingsJSONResponse: h.settings(s)}, nil
@@ -34,13 +38,13 @@ func (h handlers) settings(s store.Settings) contract.SettingsJSONResponse {
 	out := contract.SettingsJSONResponse{
 		Choices: contract.Choices{
 			Role: contract.Role(s.Role), LengthUnit: s.LengthUnit, WeightUnit: s.WeightUnit,
-			MarginMm: s.Margin, WorkingWeekdays: s.Workdays, CoinMm: s.Coin,
+			MarginMm: s.Margin, WorkingWeekdays: s.Workdays, CoinMm: s.Coin, Hand: &s.Hand,
 		},
 		Length: display(s.LengthUnit.Display()), Weight: display(s.WeightUnit.Display()),
 		Today: h.book.Today(), Demo: h.demo,
 	}
 	for _, c := range growth.SizeClasses() {
-		out.SizeClasses = append(out.SizeClasses, contract.SizeClass{UnderKg: nonZero(c.Under), UsualKg: c.UsualWeight})
+		out.SizeClasses = append(out.SizeClasses, contract.SizeClass{UnderKg: given(c.Under), UsualKg: c.UsualWeight})
 	}
 	for _, s := range nail.States() {
 		if s.Veterinary() {

@@ -3,18 +3,29 @@ package api
 import (
 	"context"
 
+	"github.com/google/uuid"
+
 	"fribbet/internal/api/contract"
 	"fribbet/internal/core/dog"
+	"fribbet/internal/core/estimate"
+	"fribbet/internal/core/kit"
+	"fribbet/internal/core/sitting"
+	"fribbet/internal/core/temper"
 	"fribbet/internal/store"
 )
 
 func (h handlers) GetPlan(ctx context.Context, r contract.GetPlanRequestObject) (contract.GetPlanResponseObject, error) {
-	p, err := h.book.Plan(ctx, r.DogId)
+	helper := r.Params.Helper != nil && *r.Params.Helper
+	p, err := h.book.Plan(ctx, r.DogId, helper)
 	if err != nil {
 		return nil, err
 	}
+	handling := p.Dog.Handling
 	out := contract.GetPlan200JSONResponse{
 		DogId: p.Dog.ID, Name: p.Dog.Name, Today: h.book.Today(), Tool: p.Tool, Cautions: cautions(p.Cautions), SliverMm: dog.Sliver,
+		Helper: helper, Helping: handling.Helper, Blocked: p.Blocked, Alone: p.Alone, Support: sitting.Support,
+		Limits: []contract.Limit{limit(p.Tolerance.Nails), limit(p.Tolerance.Minutes)},
+		Days:   []contract.PlanDay{}, Left: []contract.LeftNail{}, Holds: []contract.Hold{}, Checklist: []contract.Thing{},
 	}
 	readings := make([]dog.Reading, len(p.Nails))
 	for i, n := range p.Nails {
@@ -22,25 +33,82 @@ func (h handlers) GetPlan(ctx context.Context, r contract.GetPlanRequestObject) 
 		out.Nails = append(out.Nails, contract.PlannedNail{Code: n.Code, CutsMm: list(n.Cuts), Why: n.Why, Risk: n.Risk})
 	}
 	out.Rank = rank(readings)
+	for _, d := range p.Days {
+		out.Days = append(out.Days, planDay(d))
+	}
+	for _, l := range p.Left {
+		out.Left = append(out.Left, contract.LeftNail{Code: l.Code, Why: l.Why, Whose: l.Whose})
+	}
+	if len(p.Days) > 0 {
+		for _, one := range p.Days[0].Holds(handling) {
+			out.Holds = append(out.Holds, contract.Hold{Paw: one.Paw, Position: one.Position, Place: one.Place, Limb: one.Limb, Pull: one.Pull})
+		}
+	}
+	for _, t := range p.Checklist {
+		out.Checklist = append(out.Checklist, contract.Thing{Key: t.Key, Words: t.Words, Why: t.Why, Trouble: t.Trouble, Missed: t.Missed})
+	}
+	for _, tool := range kit.Tools() {
+		out.ToolCautions = append(out.ToolCautions, contract.ToolCautions{Tool: tool, Words: kit.Cautions(tool)})
+	}
+	return out, nil
+}
+
+func planDay(d sitting.Day) contract.PlanDay {
+	out := contract.PlanDay{On: d.On, Minutes: minutes(d.Minutes)}
+	for _, s := range d.Stops {
+		out.Stops = append(out.Stops, contract.Stop{
+			Code: s.Code, Why: s.Why, Urgent: s.Urgency.Urgent(), Tool: s.Tool.Tool, ItemId: pieceID(s.Tool.Piece),
+			Grit: given(s.Tool.Grit), Speed: given(s.Tool.Speed),
+		})
+	}
+	return out
+}
+
+func minutes(e estimate.Estimate) contract.Minutes {
+	return contract.Minutes{Minutes: e.Value, Low: e.Low, High: e.High, Source: e.Source}
+}
+
+func limit(l temper.Limit) contract.Limit {
+	return contract.Limit{Most: finite(l.Most), Words: l.Words, Source: l.Source}
+}
+
+func pieceID(p *kit.Piece) *uuid.UUID {
+	if p == nil {
+		return nil
+	}
+	return idOf(p.ID)
+}
+
+// idOf is the id that the core carries as text; nothing where it carries none.
+func idOf(text string) *uuid.UUID {
+	id, err := uuid.Parse(text)
+	if err != nil {
+		return nil
+	}
+	return &id
+}
+
+func (h handlers) GetAdvice(ctx context.Context, r contract.GetAdviceRequestObject) (contract.GetAdviceResponseObject, error) {
+	options, err := h.book.Advice(ctx, r.DogId, r.Code, r.Params.Purpose)
+	if err != nil {
+		return nil, err
+	}
+	out := contract.GetAdvice200JSONResponse{Code: r.Code, Purpose: r.Params.Purpose}
+	for _, o := range options {
+		one := contract.ToolOption{
+			Tool: o.Tool, ItemId: pieceID(o.Piece), Owned: o.Piece != nil, For: list(o.For), Against: list(o.Against),
+			Disputed: list(o.Disputed), Out: o.Out, Grit: given(o.Grit), GrainUm: given(kit.Grain(o.Grit)), Speed: given(o.Speed),
+		}
+		if o.Piece != nil {
+			one.Name = o.Piece.Item.Name
+		}
+		out.Options = append(out.Options, one)
+	}
 	return out, nil
 }
 
 func (h handlers) RecordSitting(ctx context.Context, r contract.RecordSittingRequestObject) (contract.RecordSittingResponseObject, error) {
-	s := store.Sitting{ID: r.Body.Id}
-	if r.Body.On != nil {
-		s.On = *r.Body.On
-	}
-	if r.Body.Note != nil {
-		s.Note = *r.Body.Note
-	}
-	for _, in := range r.Body.Records {
-		s.Records = append(s.Records, dog.Record{
-			Code: in.Code, LengthBefore: in.LengthBeforeMm, LengthAfter: in.LengthAfterMm,
-			GapBefore: in.GapBeforeMm, GapAfter: in.GapAfterMm, SpareLeft: in.SpareLeftMm,
-			Cuts: in.CutsMm, Tool: in.Tool, Reaction: in.Reaction, Blood: in.Blood,
-		})
-	}
-	if err := h.book.Record(ctx, r.DogId, s); err != nil {
+	if err := h.book.Record(ctx, r.DogId, sittingOf(*r.Body)); err != nil {
 		return nil, err
 	}
 	v, err := h.book.View(ctx, r.DogId)
@@ -48,6 +116,24 @@ func (h handlers) RecordSitting(ctx context.Context, r contract.RecordSittingReq
 		return nil, err
 	}
 	return contract.RecordSitting201JSONResponse(h.view(v)), nil
+}
+
+func sittingOf(in contract.SittingInput) store.Sitting {
+	s := store.Sitting{ID: in.Id, Sitting: dog.Sitting{
+		On: orZero(in.On), Note: orZero(in.Note), Minutes: in.Minutes, Calm: in.CalmMinutes, Helper: orZero(in.Helper), Ticks: in.Ticks,
+	}}
+	for _, one := range in.Records {
+		r := dog.Record{
+			Code: one.Code, LengthBefore: one.LengthBeforeMm, LengthAfter: one.LengthAfterMm,
+			GapBefore: one.GapBeforeMm, GapAfter: one.GapAfterMm, SpareLeft: one.SpareLeftMm,
+			Cuts: one.CutsMm, Tool: one.Tool, Reaction: one.Reaction, Blood: one.Blood, TookForce: orZero(one.TookForce),
+		}
+		if one.ItemId != nil {
+			r.Item = one.ItemId.String()
+		}
+		s.Records = append(s.Records, r)
+	}
+	return s
 }
 
 func (h handlers) WithdrawSitting(ctx context.Context, r contract.WithdrawSittingRequestObject) (contract.WithdrawSittingResponseObject, error) {
@@ -59,4 +145,16 @@ func (h handlers) WithdrawSitting(ctx context.Context, r contract.WithdrawSittin
 		return nil, err
 	}
 	return contract.WithdrawSitting200JSONResponse(h.view(v)), nil
+}
+
+func moods(all []sitting.Mood) []contract.Mood {
+	out := []contract.Mood{}
+	for _, m := range all {
+		one := contract.Mood{On: m.On, Minutes: m.Minutes, CalmMinutes: m.Calm, Paws: []contract.PawMood{}}
+		for _, p := range m.Paws {
+			one.Paws = append(one.Paws, contract.PawMood{Paw: p.Paw, Nails: p.Nails, Worst: p.Worst})
+		}
+		out = append(out, one)
+	}
+	return out
 }

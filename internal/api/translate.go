@@ -70,11 +70,22 @@ func finite(v float64) *float64 {
 	return &v
 }
 
-func nonZero(v float64) *float64 {
-	if v == 0 {
+// given is v, or nothing where the core says nothing by a zero.
+func given[T comparable](v T) *T {
+	var zero T
+	if v == zero {
 		return nil
 	}
 	return &v
+}
+
+// orZero is what was given, or the zero by which the core says nothing.
+func orZero[T any](v *T) T {
+	if v == nil {
+		var zero T
+		return zero
+	}
+	return *v
 }
 
 func dated(d date.Date) *date.Date {

@@ -9,6 +9,7 @@ import (
 	"fribbet/internal/core/date"
 	"fribbet/internal/core/due"
 	"fribbet/internal/core/fault"
+	"fribbet/internal/core/kit"
 	"fribbet/internal/core/quick"
 	"fribbet/internal/core/units"
 	"fribbet/internal/store"
@@ -39,7 +40,7 @@ func (b *Book) Settings(ctx context.Context) (store.Settings, error) {
 	if errors.Is(err, store.ErrNotFound) {
 		return store.Settings{
 			Role: Unset, LengthUnit: units.Millimetre, WeightUnit: units.Kilogram,
-			Margin: quick.Margin, Workdays: date.EveryDay,
+			Margin: quick.Margin, Workdays: date.EveryDay, Hand: kit.NewHand,
 		}, nil
 	}
 	return got, err
@@ -47,6 +48,9 @@ func (b *Book) Settings(ctx context.Context) (store.Settings, error) {
 
 // ChangeSettings keeps the user's choices.
 func (b *Book) ChangeSettings(ctx context.Context, c store.Settings) error {
+	if c.Hand == "" {
+		c.Hand = usualHand(c.Role)
+	}
 	var f fault.Fields
 	if c.Role == Unset {
 		f.Add("role", c.Role, "must be keeper or groomer")
@@ -62,6 +66,14 @@ func (b *Book) ChangeSettings(ctx context.Context, c store.Settings) error {
 		return err
 	}
 	return b.store.SaveSettings(ctx, c)
+}
+
+// usualHand is how practised somebody is taken to be who has not said.
+func usualHand(role string) kit.Hand {
+	if role == Groomer {
+		return kit.PractisedHand
+	}
+	return kit.NewHand
 }
 
 // usualRhythm is what a new dog starts with: the usual home advice, or the general ceiling.

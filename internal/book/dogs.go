@@ -8,6 +8,7 @@ import (
 
 	"fribbet/internal/core/date"
 	"fribbet/internal/core/dog"
+	"fribbet/internal/core/sitting"
 	"fribbet/internal/store"
 )
 
@@ -19,6 +20,8 @@ type View struct {
 	Readings []dog.Reading
 	Cautions []dog.Caution
 	Sittings []store.Sitting // latest first
+	Moods    []sitting.Mood  // oldest first
+	Training *Training       // the ladder step that comes next; none when it is on none
 }
 
 // AddDog adds a dog; its name, age and one weight are enough.
@@ -67,12 +70,16 @@ func (b *Book) View(ctx context.Context, id uuid.UUID) (View, error) {
 	if err != nil {
 		return View{}, err
 	}
-	return b.view(d, feet, sittings, settings)
+	ladders, err := b.store.Ladders(ctx, id)
+	if err != nil {
+		return View{}, err
+	}
+	return b.view(d, feet, sittings, ladders, settings)
 }
 
-func (b *Book) view(d store.Dog, feet dog.Feet, sittings []store.Sitting, settings store.Settings) (View, error) {
-	v := View{Dog: d, Readings: feet.On(b.Today())}
-	v.Cautions = feet.Cautions(v.Readings)
+func (b *Book) view(d store.Dog, feet dog.Feet, sittings []store.Sitting, ladders []store.Ladder, settings store.Settings) (View, error) {
+	v := View{Dog: d, Readings: feet.On(b.Today()), Moods: sitting.Moods(trimsOf(sittings)), Training: b.training(ladders)}
+	v.Cautions = append(sitting.WhileTraining(v.Readings, v.Training.paws()), feet.Cautions(v.Readings)...)
 	for i := len(sittings) - 1; i >= 0; i-- {
 		v.Sittings = append(v.Sittings, sittings[i])
 	}
@@ -100,15 +107,19 @@ func (b *Book) feet(ctx context.Context, id uuid.UUID) (store.Dog, dog.Feet, []s
 }
 
 func fold(d store.Dog, sittings []store.Sitting, checks []store.Check) dog.Feet {
-	trims := make([]dog.Sitting, len(sittings))
-	for i, s := range sittings {
-		trims[i] = s.Sitting
-	}
 	walks := make([]dog.Check, len(checks))
 	for i, c := range checks {
 		walks[i] = c.Check
 	}
-	return dog.FeetAfter(d.Dog, trims, walks...)
+	return dog.FeetAfter(d.Dog, trimsOf(sittings), walks...)
+}
+
+func trimsOf(sittings []store.Sitting) []dog.Sitting {
+	trims := make([]dog.Sitting, len(sittings))
+	for i, s := range sittings {
+		trims[i] = s.Sitting
+	}
+	return trims
 }
 
 // DueList returns every dog as it stands today, in the order in which they are due, those that
@@ -130,9 +141,13 @@ func (b *Book) DueList(ctx context.Context) ([]View, error) {
 	if err != nil {
 		return nil, err
 	}
+	ladders, err := b.store.AllLadders(ctx)
+	if err != nil {
+		return nil, err
+	}
 	views := make([]View, len(dogs))
 	for i, d := range dogs {
-		if views[i], err = b.view(d, fold(d, sittings[d.ID], checks[d.ID]), sittings[d.ID], settings); err != nil {
+		if views[i], err = b.view(d, fold(d, sittings[d.ID], checks[d.ID]), sittings[d.ID], ladders[d.ID], settings); err != nil {
 			return nil, err
 		}
 	}
@@ -155,8 +170,12 @@ func (v View) veterinary() int {
 
 // inDays is how many days from today the dog is due; one not yet seen is due now.
 func (v View) inDays(today date.Date) int {
-	if v.Next == nil {
+	switch {
+	case v.Trained():
+		return v.Training.Standing.NextOn(today).Sub(today)
+	case v.Next == nil:
 		return 0
+	default:
+		return v.Next.Due.Sub(today)
 	}
-	return v.Next.Due.Sub(today)
 }

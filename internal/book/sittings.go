@@ -6,38 +6,81 @@ import (
 	"github.com/google/uuid"
 
 	"fribbet/internal/core/dog"
+	"fribbet/internal/core/fault"
 	"fribbet/internal/core/kit"
+	"fribbet/internal/core/nail"
+	"fribbet/internal/core/sitting"
 	"fribbet/internal/store"
 )
 
-// Plan is today's routine trim of a dog.
+// Plan is today's sitting with a dog: what a routine trim takes, and how it is done.
 type Plan struct {
-	Dog      store.Dog
-	Nails    []dog.Planned
-	Cautions []dog.Caution
-	Tool     kit.Tool // to begin with
+	sitting.Plan
+	Dog       store.Dog
+	Nails     []dog.Planned
+	Cautions  []dog.Caution // of the dog, then of its feet
+	Checklist []sitting.Thing
+	Tool      kit.Tool // to begin with
 }
 
-// Plan returns today's routine trim, with the tool that the dog was last trimmed with.
-func (b *Book) Plan(ctx context.Context, id uuid.UUID) (Plan, error) {
-	d, feet, sittings, err := b.feet(ctx, id)
+// Plan returns today's sitting with a dog, with a helper there or not.
+func (b *Book) Plan(ctx context.Context, id uuid.UUID, helper bool) (Plan, error) {
+	t, err := b.today(ctx, id, helper)
 	if err != nil {
 		return Plan{}, err
+	}
+	p := Plan{Plan: sitting.For(t.Question), Dog: t.dog, Nails: t.Nails, Tool: t.FirstTool()}
+	readings := t.feet.On(b.Today())
+	p.Checklist = t.Checklist(p.Plan)
+	p.Cautions = append(sitting.WhileTraining(readings, t.training.paws()), t.Cautions(p.Plan)...)
+	p.Cautions = append(p.Cautions, t.feet.Cautions(readings)...)
+	return p, nil
+}
+
+// Advice ranks the tools for one nail.
+func (b *Book) Advice(ctx context.Context, id uuid.UUID, code nail.Code, purpose kit.Purpose) ([]kit.Option, error) {
+	t, err := b.today(ctx, id, false)
+	if err != nil {
+		return nil, err
+	}
+	options, has := t.Advice(code, purpose)
+	if !has {
+		return nil, store.ErrNotFound
+	}
+	return options, nil
+}
+
+// today is a dog before today's sitting, and the question that a plan answers.
+type today struct {
+	sitting.Question
+	dog      store.Dog
+	feet     dog.Feet
+	training *Training
+}
+
+func (b *Book) today(ctx context.Context, id uuid.UUID, helper bool) (today, error) {
+	d, feet, sittings, err := b.feet(ctx, id)
+	if err != nil {
+		return today{}, err
 	}
 	settings, err := b.Settings(ctx)
 	if err != nil {
-		return Plan{}, err
+		return today{}, err
 	}
-	p := Plan{Dog: d, Nails: feet.Plan(b.Today(), settings.Margin), Tool: kit.UsualClipper(d.WeightOn(b.Today()))}
-	p.Cautions = feet.Cautions(feet.On(b.Today()))
-	for _, s := range sittings {
-		for _, r := range s.Records {
-			if len(r.Cuts) > 0 {
-				p.Tool = r.Tool
-			}
-		}
+	pieces, err := b.pieces(ctx)
+	if err != nil {
+		return today{}, err
 	}
-	return p, nil
+	ladders, err := b.store.Ladders(ctx, id)
+	if err != nil {
+		return today{}, err
+	}
+	training := b.training(ladders)
+	return today{sitting.Question{
+		Today: b.Today(), Dog: d.Dog, Nails: feet.Plan(b.Today(), settings.Margin), Sittings: trimsOf(sittings),
+		Hair: feet.Hair(), Hand: settings.Hand, Kit: pieces, Helper: helper,
+		Training: sitting.Training{Paws: training.paws(), Grinder: training.grinder()},
+	}, d, feet, training}, nil
 }
 
 // Record keeps a sitting; one without a date was today. Sending the same id again changes nothing.
@@ -49,7 +92,11 @@ func (b *Book) Record(ctx context.Context, dogID uuid.UUID, s store.Sitting) err
 	if s.On.IsZero() {
 		s.On = b.Today()
 	}
-	if err := s.Check(d.Dog, b.Today()).Err(); err != nil {
+	unknown, err := b.checkItems(ctx, s)
+	if err != nil {
+		return err
+	}
+	if err := fault.Fields(append(s.Check(d.Dog, b.Today()), unknown...)).Err(); err != nil {
 		return err
 	}
 	return b.store.AddSitting(ctx, dogID, s, b.now())

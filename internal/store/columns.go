@@ -21,6 +21,11 @@ type codeColumn struct{ nail.Code }
 func (c *codeColumn) Scan(value any) error        { return scanText(value, &c.Code) }
 func (c codeColumn) Value() (driver.Value, error) { return c.String(), nil }
 
+type pawColumn struct{ nail.Paw }
+
+func (c *pawColumn) Scan(value any) error        { return scanText(value, &c.Paw) }
+func (c pawColumn) Value() (driver.Value, error) { return c.String(), nil }
+
 type weekdaysColumn struct{ date.Weekdays }
 
 func (c *weekdaysColumn) Scan(value any) error {
@@ -30,6 +35,56 @@ func (c *weekdaysColumn) Scan(value any) error {
 }
 func (c weekdaysColumn) Value() (driver.Value, error) { return strings.Join(c.Names(), " "), nil }
 
+// pawsColumn is paws in their order, by name.
+type pawsColumn []nail.Paw
+
+func (c *pawsColumn) Scan(value any) error {
+	*c = nil
+	for _, name := range strings.Fields(fmt.Sprint(value)) {
+		var paw nail.Paw
+		if err := paw.UnmarshalText([]byte(name)); err != nil {
+			return err
+		}
+		*c = append(*c, paw)
+	}
+	return nil
+}
+
+func (c pawsColumn) Value() (driver.Value, error) {
+	names := make([]string, len(c))
+	for i, paw := range c {
+		names[i] = paw.String()
+	}
+	return strings.Join(names, " "), nil
+}
+
+// wordsColumn is words without spaces.
+type wordsColumn []string
+
+func (c *wordsColumn) Scan(value any) error {
+	*c = nil
+	if words := strings.Fields(fmt.Sprint(value)); len(words) > 0 {
+		*c = words
+	}
+	return nil
+}
+func (c wordsColumn) Value() (driver.Value, error) { return strings.Join(c, " "), nil }
+
 func scanText(value any, into interface{ UnmarshalText([]byte) error }) error {
 	return into.UnmarshalText([]byte(fmt.Sprint(value)))
+}
+
+// orNull is text, or NULL where it is empty; orEmpty is the way back.
+func orNull(text string) *string {
+	if text == "" {
+		return nil
+	}
+	return &text
+}
+
+func orEmpty(text *string) string {
+	if text == nil {
+		return ""
+	}
+	return *text
 }

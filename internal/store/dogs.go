@@ -10,6 +10,7 @@ import (
 	"fribbet/internal/core/claw"
 	"fribbet/internal/core/dog"
 	"fribbet/internal/core/due"
+	"fribbet/internal/core/kit"
 	"fribbet/internal/core/nail"
 )
 
@@ -32,19 +33,41 @@ type dogRow struct {
 	Workdays  weekdaysColumn `db:"working_weekdays"`
 	WishedGap float64        `db:"wished_gap_mm"`
 	School    claw.School    `db:"school"`
+	handlingRow
+}
+
+type handlingRow struct {
+	Order       dog.Order    `db:"paw_order"`
+	OwnOrder    pawsColumn   `db:"own_order"`
+	Position    dog.Position `db:"position"`
+	Helper      dog.Helping  `db:"helper"`
+	Muzzle      bool         `db:"muzzle"`
+	Sore        bool         `db:"sore"`
+	Noise       kit.Noise    `db:"noise"`
+	MostNails   *int         `db:"most_nails"`
+	MostMinutes *float64     `db:"most_minutes"`
+}
+
+func (r handlingRow) handling() dog.Handling {
+	return dog.Handling{
+		Order: r.Order, OwnOrder: r.OwnOrder, Position: r.Position, Helper: r.Helper, Muzzle: r.Muzzle, Sore: r.Sore,
+		Noise: r.Noise, MostNails: r.MostNails, MostMinutes: r.MostMinutes,
+	}
 }
 
 func rowOf(d Dog) dogRow {
+	h := d.Handling
 	return dogRow{
 		d.ID, d.Version, d.Name, dateColumn{d.Birth.Date}, d.Birth.Estimated,
 		d.FootCoat, d.Pavement, d.Rhythm, weekdaysColumn{d.Workdays}, d.WishedGap, d.School,
+		handlingRow{h.Order, h.OwnOrder, h.Position, h.Helper, h.Muzzle, h.Sore, h.Noise, h.MostNails, h.MostMinutes},
 	}
 }
 
 func (r dogRow) dog() Dog {
 	return Dog{r.ID, r.Version, dog.Dog{
 		Name: r.Name, Birth: dog.Birth{Date: r.Birth.Date, Estimated: r.Estimated}, FootCoat: r.FootCoat,
-		Pavement: r.Pavement, Rhythm: r.Rhythm, Workdays: r.Workdays.Weekdays, WishedGap: r.WishedGap, School: r.School,
+		Pavement: r.Pavement, Rhythm: r.Rhythm, Workdays: r.Workdays.Weekdays, WishedGap: r.WishedGap, School: r.School, Handling: r.handling(),
 	}}
 }
 
@@ -115,9 +138,11 @@ func (s *Store) AddDog(ctx context.Context, d Dog) error {
 	return s.write(ctx, func(tx *sqlx.Tx) error {
 		_, err := tx.NamedExecContext(ctx, `
 			INSERT INTO dogs (id, version, name, birth_date, birth_estimated, foot_coat,
-				pavement_km_week, rhythm, working_weekdays, wished_gap_mm, school)
+				pavement_km_week, rhythm, working_weekdays, wished_gap_mm, school,
+				paw_order, own_order, position, helper, muzzle, sore, noise, most_nails, most_minutes)
 			VALUES (:id, 1, :name, :birth_date, :birth_estimated, :foot_coat,
-				:pavement_km_week, :rhythm, :working_weekdays, :wished_gap_mm, :school)`, rowOf(d))
+				:pavement_km_week, :rhythm, :working_weekdays, :wished_gap_mm, :school,
+				:paw_order, :own_order, :position, :helper, :muzzle, :sore, :noise, :most_nails, :most_minutes)`, rowOf(d))
 		if err != nil {
 			return err
 		}
@@ -142,7 +167,9 @@ func changeDog(ctx context.Context, tx *sqlx.Tx, d Dog) error {
 	_, err := tx.NamedExecContext(ctx, `
 		UPDATE dogs SET version = version + 1, name = :name, birth_date = :birth_date,
 			birth_estimated = :birth_estimated, foot_coat = :foot_coat, pavement_km_week = :pavement_km_week,
-			rhythm = :rhythm, working_weekdays = :working_weekdays, wished_gap_mm = :wished_gap_mm, school = :school
+			rhythm = :rhythm, working_weekdays = :working_weekdays, wished_gap_mm = :wished_gap_mm, school = :school,
+			paw_order = :paw_order, own_order = :own_order, position = :position, helper = :helper, muzzle = :muzzle,
+			sore = :sore, noise = :noise, most_nails = :most_nails, most_minutes = :most_minutes
 		WHERE id = :id`, rowOf(d))
 	if err != nil {
 		return err

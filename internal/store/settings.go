@@ -4,6 +4,7 @@ import (
 	"context"
 
 	"fribbet/internal/core/date"
+	"fribbet/internal/core/kit"
 	"fribbet/internal/core/units"
 )
 
@@ -14,6 +15,7 @@ type Settings struct {
 	WeightUnit units.Weight
 	Margin     float64 // spare left in front of the quick, mm
 	Workdays   date.Weekdays
+	Hand       kit.Hand // how practised the one who trims is
 	Coin       *float64 // thickness of the user's coin, mm, once it was measured
 }
 
@@ -23,6 +25,7 @@ type settingsRow struct {
 	WeightUnit units.Weight   `db:"weight_unit"`
 	Margin     float64        `db:"margin_mm"`
 	Workdays   weekdaysColumn `db:"working_weekdays"`
+	Hand       kit.Hand       `db:"hand"`
 	Coin       *float64       `db:"coin_mm"`
 }
 
@@ -30,15 +33,15 @@ type settingsRow struct {
 func (s *Store) Settings(ctx context.Context) (Settings, error) {
 	var row settingsRow
 	err := s.db.GetContext(ctx, &row,
-		`SELECT role, length_unit, weight_unit, margin_mm, working_weekdays, coin_mm FROM settings`)
-	return Settings{row.Role, row.LengthUnit, row.WeightUnit, row.Margin, row.Workdays.Weekdays, row.Coin}, orNotFound(err)
+		`SELECT role, length_unit, weight_unit, margin_mm, working_weekdays, hand, coin_mm FROM settings`)
+	return Settings{row.Role, row.LengthUnit, row.WeightUnit, row.Margin, row.Workdays.Weekdays, row.Hand, row.Coin}, orNotFound(err)
 }
 
 // SaveSettings keeps the choices.
 func (s *Store) SaveSettings(ctx context.Context, c Settings) error {
 	_, err := s.db.NamedExecContext(ctx, `
-		INSERT OR REPLACE INTO settings (one, role, length_unit, weight_unit, margin_mm, working_weekdays, coin_mm)
-		VALUES (1, :role, :length_unit, :weight_unit, :margin_mm, :working_weekdays, :coin_mm)`,
-		settingsRow{c.Role, c.LengthUnit, c.WeightUnit, c.Margin, weekdaysColumn{c.Workdays}, c.Coin})
+		INSERT OR REPLACE INTO settings (one, role, length_unit, weight_unit, margin_mm, working_weekdays, hand, coin_mm)
+		VALUES (1, :role, :length_unit, :weight_unit, :margin_mm, :working_weekdays, :hand, :coin_mm)`,
+		settingsRow{c.Role, c.LengthUnit, c.WeightUnit, c.Margin, weekdaysColumn{c.Workdays}, c.Hand, c.Coin})
 	return err
 }

@@ -19,11 +19,15 @@ type Sitting struct {
 }
 
 type sittingRow struct {
-	ID         uuid.UUID  `db:"id"`
-	DogID      uuid.UUID  `db:"dog_id"`
-	On         dateColumn `db:"on_date"`
-	Note       string     `db:"note"`
-	RecordedAt string     `db:"recorded_at"`
+	ID         uuid.UUID   `db:"id"`
+	DogID      uuid.UUID   `db:"dog_id"`
+	On         dateColumn  `db:"on_date"`
+	Note       string      `db:"note"`
+	Minutes    *float64    `db:"minutes"`
+	Calm       *float64    `db:"calm_minutes"`
+	Helper     bool        `db:"helper"`
+	Ticks      wordsColumn `db:"ticks"`
+	RecordedAt string      `db:"recorded_at"`
 }
 
 type recordRow struct {
@@ -37,6 +41,9 @@ type recordRow struct {
 	Tool         kit.Tool        `db:"tool"`
 	Reaction     temper.Reaction `db:"reaction"`
 	Blood        bool            `db:"blood"`
+	Number       int             `db:"number"` // in the order of the work
+	Item         *string         `db:"item_id"`
+	TookForce    bool            `db:"took_force"`
 }
 
 type cutRow struct {
@@ -65,8 +72,8 @@ func (s *Store) sittings(ctx context.Context, and string, args ...any) (map[uuid
 		where := ` WHERE withdrawn_at IS NULL` + and
 		picked := ` WHERE sitting_id IN (SELECT id FROM sittings` + where + `)`
 		return selectAll(ctx, tx, args,
-			query{&rows, `SELECT id, dog_id, on_date, note, recorded_at FROM sittings` + where + ` ORDER BY on_date, recorded_at`},
-			query{&records, `SELECT * FROM records` + picked},
+			query{&rows, `SELECT id, dog_id, on_date, note, minutes, calm_minutes, helper, ticks, recorded_at FROM sittings` + where + ` ORDER BY on_date, recorded_at`},
+			query{&records, `SELECT * FROM records` + picked + ` ORDER BY sitting_id, number`},
 			query{&cuts, `SELECT * FROM cuts` + picked + ` ORDER BY sitting_id, code, number`})
 	})
 	if err != nil {
@@ -87,12 +94,13 @@ func (s *Store) sittings(ctx context.Context, and string, args ...any) (map[uuid
 			Code: r.Code.Code, LengthBefore: r.LengthBefore, LengthAfter: r.LengthAfter,
 			GapBefore: r.GapBefore, GapAfter: r.GapAfter, SpareLeft: r.SpareLeft,
 			Cuts: cutsOf[nailOf{r.SittingID, r.Code}], Tool: r.Tool, Reaction: r.Reaction, Blood: r.Blood,
+			Item: orEmpty(r.Item), TookForce: r.TookForce,
 		})
 	}
 	all := map[uuid.UUID][]Sitting{}
 	for _, row := range rows {
 		all[row.DogID] = append(all[row.DogID], Sitting{row.ID, dog.Sitting{
-			On: row.On.Date, Note: row.Note, Records: recordsOf[row.ID],
+			On: row.On.Date, Note: row.Note, Minutes: row.Minutes, Calm: row.Calm, Helper: row.Helper, Ticks: row.Ticks, Records: recordsOf[row.ID],
 		}})
 	}
 	return all, nil
@@ -113,13 +121,14 @@ func (s *Store) AddSitting(ctx context.Context, dogID uuid.UUID, sitting Sitting
 			return err
 		}
 		_, err = tx.NamedExecContext(ctx, `
-			INSERT INTO sittings (id, dog_id, on_date, note, recorded_at) VALUES (:id, :dog_id, :on_date, :note, :recorded_at)`,
-			sittingRow{sitting.ID, dogID, dateColumn{sitting.On}, sitting.Note, instant(at)})
+			INSERT INTO sittings (id, dog_id, on_date, note, minutes, calm_minutes, helper, ticks, recorded_at)
+			VALUES (:id, :dog_id, :on_date, :note, :minutes, :calm_minutes, :helper, :ticks, :recorded_at)`,
+			sittingRow{sitting.ID, dogID, dateColumn{sitting.On}, sitting.Note, sitting.Minutes, sitting.Calm, sitting.Helper, sitting.Ticks, instant(at)})
 		if err != nil {
 			return err
 		}
-		for _, r := range sitting.Records {
-			if err := addRecord(ctx, tx, sitting.ID, r); err != nil {
+		for i, r := range sitting.Records {
+			if err := addRecord(ctx, tx, sitting.ID, i, r); err != nil {
 				return err
 			}
 		}
@@ -127,14 +136,14 @@ func (s *Store) AddSitting(ctx context.Context, dogID uuid.UUID, sitting Sitting
 	})
 }
 
-func addRecord(ctx context.Context, tx *sqlx.Tx, sittingID uuid.UUID, r dog.Record) error {
+func addRecord(ctx context.Context, tx *sqlx.Tx, sittingID uuid.UUID, number int, r dog.Record) error {
 	_, err := tx.NamedExecContext(ctx, `
 		INSERT INTO records (sitting_id, code, length_before_mm, length_after_mm, gap_before_mm, gap_after_mm,
-			spare_left_mm, tool, reaction, blood)
+			spare_left_mm, tool, reaction, blood, number, item_id, took_force)
 		VALUES (:sitting_id, :code, :length_before_mm, :length_after_mm, :gap_before_mm, :gap_after_mm,
-			:spare_left_mm, :tool, :reaction, :blood)`,
+			:spare_left_mm, :tool, :reaction, :blood, :number, :item_id, :took_force)`,
 		recordRow{sittingID, codeColumn{r.Code}, r.LengthBefore, r.LengthAfter, r.GapBefore, r.GapAfter,
-			r.SpareLeft, r.Tool, r.Reaction, r.Blood})
+			r.SpareLeft, r.Tool, r.Reaction, r.Blood, number, orNull(r.Item), r.TookForce})
 	if err != nil {
 		return err
 	}
@@ -151,17 +160,7 @@ func addRecord(ctx context.Context, tx *sqlx.Tx, sittingID uuid.UUID, r dog.Reco
 
 // WithdrawSitting makes a dog's sitting count no more. Doing it twice changes nothing.
 func (s *Store) WithdrawSitting(ctx context.Context, dogID, sittingID uuid.UUID, at time.Time) error {
-	done, err := s.db.ExecContext(ctx, `
+	return mustTouch(s.db.ExecContext(ctx, `
 		UPDATE sittings SET withdrawn_at = COALESCE(withdrawn_at, ?) WHERE id = ? AND dog_id = ?`,
-		instant(at), sittingID, dogID)
-	if err != nil {
-		return err
-	}
-	if n, err := done.RowsAffected(); err != nil || n > 0 {
-		return err
-	}
-	return ErrNotFound
+		instant(at), sittingID, dogID))
 }
-
-// instant is fixed in width, so that instants sort as text.
-func instant(t time.Time) string { return t.UTC().Format("2006-01-02T15:04:05.000Z") }

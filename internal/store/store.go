@@ -9,6 +9,7 @@ import (
 	"fmt"
 	"io/fs"
 	"net/url"
+	"time"
 
 	"github.com/jmoiron/sqlx"
 	"github.com/pressly/goose/v3"
@@ -79,6 +80,22 @@ func (s *Store) transaction(ctx context.Context, options *sql.TxOptions, do func
 	}
 	return tx.Commit()
 }
+
+// mustTouch turns a change that met no row into ErrNotFound.
+func mustTouch(done sql.Result, err error) error {
+	if err != nil {
+		return err
+	}
+	if n, err := done.RowsAffected(); err != nil || n > 0 {
+		return err
+	}
+	return ErrNotFound
+}
+
+// instantForm is fixed in width, so that instants sort as text.
+const instantForm = "2006-01-02T15:04:05.000Z"
+
+func instant(t time.Time) string { return t.UTC().Format(instantForm) }
 
 // orNotFound turns the driver's word for no row into the store's.
 func orNotFound(err error) error {

@@ -22,7 +22,9 @@ import (
 	"fribbet/internal/core/due"
 	"fribbet/internal/core/estimate"
 	"fribbet/internal/core/kit"
+	"fribbet/internal/core/ladder"
 	"fribbet/internal/core/nail"
+	"fribbet/internal/core/sitting"
 	"fribbet/internal/core/temper"
 	"fribbet/internal/core/units"
 
@@ -60,6 +62,24 @@ func (e DueRowStanding) Valid() bool {
 	}
 }
 
+// Defines values for DueRowTask.
+const (
+	DueRowTaskLadder DueRowTask = "ladder"
+	DueRowTaskTrim   DueRowTask = "trim"
+)
+
+// Valid indicates whether the value is a known member of the DueRowTask enum.
+func (e DueRowTask) Valid() bool {
+	switch e {
+	case DueRowTaskLadder:
+		return true
+	case DueRowTaskTrim:
+		return true
+	default:
+		return false
+	}
+}
+
 // Defines values for GapFeelerFeeler.
 const (
 	Card    GapFeelerFeeler = "card"
@@ -78,6 +98,30 @@ func (e GapFeelerFeeler) Valid() bool {
 	case Paper:
 		return true
 	case Touches:
+		return true
+	default:
+		return false
+	}
+}
+
+// Defines values for KitItemService.
+const (
+	Change  KitItemService = "change"
+	Charge  KitItemService = "charge"
+	Refill  KitItemService = "refill"
+	Sharpen KitItemService = "sharpen"
+)
+
+// Valid indicates whether the value is a known member of the KitItemService enum.
+func (e KitItemService) Valid() bool {
+	switch e {
+	case Change:
+		return true
+	case Charge:
+		return true
+	case Refill:
+		return true
+	case Sharpen:
 		return true
 	default:
 		return false
@@ -165,6 +209,16 @@ func (e Weekday) Valid() bool {
 	}
 }
 
+// Advice defines model for Advice.
+type Advice struct {
+	// Code Paw and digit; LH1b and RH1b are second hind dewclaws
+	Code NailCode `json:"code"`
+
+	// Options best first; those ruled out last
+	Options []ToolOption `json:"options"`
+	Purpose Purpose      `json:"purpose"`
+}
+
 // Bar One nail of the rank, read on one day
 type Bar struct {
 	// Code Paw and digit; LH1b and RH1b are second hind dewclaws
@@ -215,7 +269,7 @@ type CaliperReading struct {
 
 // Caution defines model for Caution.
 type Caution struct {
-	// Kind veterinarian, not the user's work; nail, take care with a nail; prepare, before starting
+	// Kind veterinarian, not the user's work; nail, take care with a nail; handle, how the dog is held; prepare, before starting
 	Kind CautionKind `json:"kind"`
 
 	// Nails that it is about; none when it is about the dog
@@ -223,7 +277,7 @@ type Caution struct {
 	Words string     `json:"words"`
 }
 
-// CautionKind veterinarian, not the user's work; nail, take care with a nail; prepare, before starting
+// CautionKind veterinarian, not the user's work; nail, take care with a nail; handle, how the dog is held; prepare, before starting
 type CautionKind = dog.CautionKind
 
 // CheckInput defines model for CheckInput.
@@ -248,7 +302,10 @@ type CheckInput struct {
 // Choices defines model for Choices.
 type Choices struct {
 	// CoinMm thickness of a coin that serves as a feeler; none until it was measured
-	CoinMm     *float64   `json:"coin_mm,omitempty"`
+	CoinMm *float64 `json:"coin_mm,omitempty"`
+
+	// Hand how practised the one who trims is
+	Hand       *Hand      `json:"hand,omitempty"`
 	LengthUnit LengthUnit `json:"length_unit"`
 
 	// MarginMm spare that a trim leaves in front of the quick
@@ -265,6 +322,9 @@ type Coat = dog.Coat
 
 // Colour defines model for Colour.
 type Colour = nail.Colour
+
+// Counts what wears a piece of kit
+type Counts = kit.Counts
 
 // CutsRequest defines model for CutsRequest.
 type CutsRequest struct {
@@ -305,11 +365,14 @@ type Dog struct {
 	BirthDate      Date    `json:"birth_date"`
 	BirthEstimated bool    `json:"birth_estimated"`
 	FootCoat       Coat    `json:"foot_coat"`
-	Id             Id      `json:"id"`
-	Nails          []Nail  `json:"nails"`
-	Name           string  `json:"name"`
-	PavementKmWeek float64 `json:"pavement_km_week"`
-	Rhythm         Rhythm  `json:"rhythm"`
+
+	// Handling How this dog is held
+	Handling       Handling `json:"handling"`
+	Id             Id       `json:"id"`
+	Nails          []Nail   `json:"nails"`
+	Name           string   `json:"name"`
+	PavementKmWeek float64  `json:"pavement_km_week"`
+	Rhythm         Rhythm   `json:"rhythm"`
 
 	// School where the cut goes; level, parallel to the floor; square, across the nail's axis; steep, leaning back; sculpted, square and bevelled
 	School          School   `json:"school"`
@@ -326,6 +389,9 @@ type DogInput struct {
 	BirthDate      *Date    `json:"birth_date,omitempty"`
 	BirthEstimated *bool    `json:"birth_estimated,omitempty"`
 	FootCoat       *Coat    `json:"foot_coat,omitempty"`
+
+	// Handling How this dog is held
+	Handling *Handling `json:"handling,omitempty"`
 
 	// Nails the nails that are there
 	Nails          []Nail   `json:"nails,omitempty"`
@@ -345,16 +411,34 @@ type DogInput struct {
 	WorkingWeekdays *Weekdays `json:"working_weekdays,omitempty"`
 }
 
+// DogLadders defines model for DogLadders.
+type DogLadders struct {
+	Cautions []Caution `json:"cautions"`
+	DogId    Id        `json:"dog_id"`
+	Ladders  []Ladder  `json:"ladders"`
+	Name     string    `json:"name"`
+
+	// Puppyhood A puppy's first two months of handling
+	Puppyhood *Puppyhood `json:"puppyhood,omitempty"`
+	Today     Date       `json:"today"`
+}
+
 // DogView defines model for DogView.
 type DogView struct {
-	Cautions   []Caution `json:"cautions"`
-	Dog        Dog       `json:"dog"`
-	Next       *Next     `json:"next,omitempty"`
-	NextInDays *int      `json:"next_in_days,omitempty"`
-	Rank       Rank      `json:"rank"`
+	Cautions []Caution `json:"cautions"`
+	Dog      Dog       `json:"dog"`
+
+	// Moods how it took each paw, oldest sitting first
+	Moods      []Mood `json:"moods"`
+	Next       *Next  `json:"next,omitempty"`
+	NextInDays *int   `json:"next_in_days,omitempty"`
+	Rank       Rank   `json:"rank"`
 
 	// Sittings latest first
 	Sittings []SittingSummary `json:"sittings"`
+
+	// Training its next ladder step in words; empty when it is on none
+	Training string `json:"training"`
 
 	// WhyNone why there is no next date; empty when there is one
 	WhyNone string `json:"why_none"`
@@ -417,12 +501,18 @@ type DueRow struct {
 	Reason    string         `json:"reason"`
 	Standing  DueRowStanding `json:"standing"`
 
+	// Task what is next: its nails, or a step of its ladder
+	Task DueRowTask `json:"task"`
+
 	// Waits which nails can be left out this time; empty when there is nothing to say
 	Waits string `json:"waits"`
 }
 
 // DueRowStanding defines model for DueRow.Standing.
 type DueRowStanding string
+
+// DueRowTask what is next: its nails, or a step of its ladder
+type DueRowTask string
 
 // Estimate A number with its middle 90 % and where it came from
 type Estimate struct {
@@ -479,11 +569,267 @@ type GapFeelerFeeler string
 // Group defines model for Group.
 type Group = nail.Group
 
+// Hand how practised the one who trims is
+type Hand = kit.Hand
+
+// Handling How this dog is held
+type Handling struct {
+	Helper Helping `json:"helper"`
+
+	// MostMinutes the same
+	MostMinutes *float64 `json:"most_minutes,omitempty"`
+
+	// MostNails at one sitting; none is what its sittings tell
+	MostNails *int `json:"most_nails,omitempty"`
+	Muzzle    bool `json:"muzzle"`
+
+	// Noise how a dog takes a grinder's sound
+	Noise Noise    `json:"noise"`
+	Order PawOrder `json:"order"`
+
+	// OwnOrder all four paws, for the order own
+	OwnOrder []Paw    `json:"own_order"`
+	Position Position `json:"position"`
+
+	// Sore old or sore joints
+	Sore bool `json:"sore"`
+}
+
+// Helping defines model for Helping.
+type Helping = dog.Helping
+
+// Hold defines model for Hold.
+type Hold struct {
+	// Limb the limb in its natural line
+	Limb string `json:"limb"`
+	Paw  Paw    `json:"paw"`
+
+	// Place where the dog is and where you are
+	Place    string   `json:"place"`
+	Position Position `json:"position"`
+
+	// Pull what to do when it pulls
+	Pull string `json:"pull"`
+}
+
 // Id defines model for Id.
 type Id = openapi_types.UUID
 
+// Kit defines model for Kit.
+type Kit struct {
+	// Due how many are overdue
+	Due int `json:"due"`
+
+	// Grits every grit number there is
+	Grits []int     `json:"grits"`
+	Items []KitItem `json:"items"`
+
+	// Kinds every kind there is
+	Kinds []KitKindInfo `json:"kinds"`
+}
+
+// KitItem defines model for KitItem.
+type KitItem struct {
+	// Assumed some of the minutes are reckoned, since nobody timed those sittings
+	Assumed bool `json:"assumed"`
+
+	// Counts what wears a piece of kit
+	Counts  Counts   `json:"counts"`
+	Expires *Date    `json:"expires,omitempty"`
+	Grit    *int     `json:"grit,omitempty"`
+	Guard   bool     `json:"guard"`
+	Id      Id       `json:"id"`
+	Kind    KitKind  `json:"kind"`
+	Level   KitLevel `json:"level"`
+
+	// Limit cuts or minutes; none when nothing is counted
+	Limit    *float64 `json:"limit,omitempty"`
+	Name     string   `json:"name"`
+	OnItemId *Id      `json:"on_item_id,omitempty"`
+
+	// Service what makes it as new
+	Service  KitItemService `json:"service"`
+	Serviced *Date          `json:"serviced,omitempty"`
+	Shelf    Shelf          `json:"shelf"`
+	Stock    *Stock         `json:"stock,omitempty"`
+	Tip      *Tip           `json:"tip,omitempty"`
+
+	// Told the limit is the user's own; else judgement
+	Told   bool  `json:"told"`
+	Tool   *Tool `json:"tool,omitempty"`
+	Usable bool  `json:"usable"`
+
+	// Used cuts or minutes since the last service, from the sittings
+	Used    float64 `json:"used"`
+	Version int     `json:"version"`
+
+	// Words what is to be done and why; empty when it is fine
+	Words string `json:"words"`
+}
+
+// KitItemService what makes it as new
+type KitItemService string
+
+// KitItemInput defines model for KitItemInput.
+type KitItemInput struct {
+	Expires *Date `json:"expires,omitempty"`
+	Grit    *int  `json:"grit,omitempty"`
+
+	// Guard a cutter with a stop plate
+	Guard *bool   `json:"guard,omitempty"`
+	Id    *Id     `json:"id,omitempty"`
+	Kind  KitKind `json:"kind"`
+
+	// Limit cuts of a cutter, minutes of the rest; none is the usual
+	Limit    *float64 `json:"limit,omitempty"`
+	Name     *string  `json:"name,omitempty"`
+	OnItemId *Id      `json:"on_item_id,omitempty"`
+	Stock    *Stock   `json:"stock,omitempty"`
+	Tip      *Tip     `json:"tip,omitempty"`
+
+	// Version of the item as it was read; needed to change one
+	Version *int `json:"version,omitempty"`
+}
+
+// KitKind defines model for KitKind.
+type KitKind = kit.Kind
+
+// KitKindInfo defines model for KitKindInfo.
+type KitKindInfo struct {
+	// Abrasive it has a grit
+	Abrasive bool `json:"abrasive"`
+
+	// Counts what wears a piece of kit
+	Counts Counts  `json:"counts"`
+	Kind   KitKind `json:"kind"`
+	Shelf  Shelf   `json:"shelf"`
+
+	// UsualLimit of cuts or minutes, where nobody said (judgement)
+	UsualLimit *float64 `json:"usual_limit,omitempty"`
+}
+
+// KitLevel defines model for KitLevel.
+type KitLevel = kit.Level
+
+// Ladder defines model for Ladder.
+type Ladder struct {
+	Done bool `json:"done"`
+
+	// Ended why no more is done today; empty when more may be
+	Ended string `json:"ended"`
+	Id    Id     `json:"id"`
+
+	// Journal latest first
+	Journal []LadderEntry `json:"journal"`
+	Kind    LadderKind    `json:"kind"`
+
+	// Needed calm tries for a step up
+	Needed     int  `json:"needed"`
+	NextInDays int  `json:"next_in_days"`
+	Paw        *Paw `json:"paw,omitempty"`
+
+	// Ready When the dog will be through, from its own days of training
+	Ready Ready `json:"ready"`
+
+	// Reason what comes next
+	Reason string `json:"reason"`
+
+	// Says what the last try came to
+	Says    string `json:"says"`
+	Started Date   `json:"started"`
+
+	// Step from 0; the number of steps when it is through
+	Step  int          `json:"step"`
+	Steps []LadderStep `json:"steps"`
+
+	// Streak calm tries one after the other
+	Streak     int   `json:"streak"`
+	TriesToday int   `json:"tries_today"`
+	Wait       *Date `json:"wait,omitempty"`
+}
+
+// LadderEntry defines model for LadderEntry.
+type LadderEntry struct {
+	Id       Id       `json:"id"`
+	Move     Move     `json:"move"`
+	Note     string   `json:"note"`
+	On       Date     `json:"on"`
+	Paw      *Paw     `json:"paw,omitempty"`
+	Reaction Reaction `json:"reaction"`
+
+	// Step that was tried; from 0
+	Step int `json:"step"`
+}
+
+// LadderInput defines model for LadderInput.
+type LadderInput struct {
+	Id   Id         `json:"id"`
+	Kind LadderKind `json:"kind"`
+	Paw  *Paw       `json:"paw,omitempty"`
+}
+
+// LadderKind defines model for LadderKind.
+type LadderKind = ladder.Kind
+
+// LadderList defines model for LadderList.
+type LadderList struct {
+	Ladders []LadderRow `json:"ladders"`
+}
+
+// LadderRow defines model for LadderRow.
+type LadderRow struct {
+	DogId      Id         `json:"dog_id"`
+	Kind       LadderKind `json:"kind"`
+	Name       string     `json:"name"`
+	NextInDays int        `json:"next_in_days"`
+	Paw        *Paw       `json:"paw,omitempty"`
+
+	// Ready When the dog will be through, from its own days of training
+	Ready  Ready  `json:"ready"`
+	Reason string `json:"reason"`
+	Step   int    `json:"step"`
+	Steps  int    `json:"steps"`
+}
+
+// LadderStep defines model for LadderStep.
+type LadderStep struct {
+	How string `json:"how"`
+
+	// Nail a real nail is cut or touched
+	Nail   bool   `json:"nail"`
+	Reward string `json:"reward"`
+
+	// Seconds of one try
+	Seconds int `json:"seconds"`
+
+	// Sound a sound that comes and goes: on, a treat, off, a rest
+	Sound *SoundRounds `json:"sound,omitempty"`
+
+	// Tries most tries a day
+	Tries int    `json:"tries"`
+	Words string `json:"words"`
+}
+
+// LeftNail defines model for LeftNail.
+type LeftNail struct {
+	// Code Paw and digit; LH1b and RH1b are second hind dewclaws
+	Code NailCode `json:"code"`
+
+	// Whose who deals with a nail that a plan leaves out
+	Whose Whose  `json:"whose"`
+	Why   string `json:"why"`
+}
+
 // LengthUnit defines model for LengthUnit.
 type LengthUnit = units.Length
+
+// Limit How much the dog takes at one sitting
+type Limit struct {
+	// Most none when nothing limits it
+	Most   *float64 `json:"most,omitempty"`
+	Source Source   `json:"source"`
+	Words  string   `json:"words"`
+}
 
 // Look What was seen of one nail; what nobody looked at is left out
 type Look struct {
@@ -499,6 +845,28 @@ type Look struct {
 	Shape   *Shape     `json:"shape,omitempty"`
 	State   *NailState `json:"state,omitempty"`
 }
+
+// Minutes Minutes with their middle 90 % and where they came from
+type Minutes struct {
+	High    float64 `json:"high"`
+	Low     float64 `json:"low"`
+	Minutes float64 `json:"minutes"`
+	Source  Source  `json:"source"`
+}
+
+// Mood defines model for Mood.
+type Mood struct {
+	// CalmMinutes before the first sign
+	CalmMinutes *float64 `json:"calm_minutes,omitempty"`
+	Minutes     *float64 `json:"minutes,omitempty"`
+	On          Date     `json:"on"`
+
+	// Paws those that were handled
+	Paws []PawMood `json:"paws"`
+}
+
+// Move defines model for Move.
+type Move = ladder.Move
 
 // Nail defines model for Nail.
 type Nail struct {
@@ -562,13 +930,52 @@ type Next struct {
 	Rules []RuleDate `json:"rules"`
 }
 
+// Noise how a dog takes a grinder's sound
+type Noise = kit.Noise
+
 // Outline closed
 type Outline = []Point
 
+// Paw defines model for Paw.
+type Paw = nail.Paw
+
+// PawMood defines model for PawMood.
+type PawMood struct {
+	// Nails that something came off
+	Nails int      `json:"nails"`
+	Paw   Paw      `json:"paw"`
+	Worst Reaction `json:"worst"`
+}
+
+// PawOrder defines model for PawOrder.
+type PawOrder = dog.Order
+
 // Plan defines model for Plan.
 type Plan struct {
-	Cautions []Caution `json:"cautions"`
-	DogId    Id        `json:"dog_id"`
+	// Alone half as much, since a helper is wanted and nobody is there
+	Alone bool `json:"alone"`
+
+	// Blocked why nothing is done at all; empty when something is
+	Blocked   string    `json:"blocked"`
+	Cautions  []Caution `json:"cautions"`
+	Checklist []Thing   `json:"checklist"`
+
+	// Days today's nails and those of the days after
+	Days  []PlanDay `json:"days"`
+	DogId Id        `json:"dog_id"`
+
+	// Helper as it was asked for
+	Helper  bool    `json:"helper"`
+	Helping Helping `json:"helping"`
+
+	// Holds today's paws, in the order of the work
+	Holds []Hold `json:"holds"`
+
+	// Left nails on no day
+	Left []LeftNail `json:"left"`
+
+	// Limits nails, then minutes
+	Limits []Limit `json:"limits"`
 
 	// Nails in the order of the rank's bars
 	Nails []PlannedNail `json:"nails"`
@@ -577,8 +984,24 @@ type Plan struct {
 
 	// SliverMm one usual cut
 	SliverMm float64 `json:"sliver_mm"`
-	Today    Date    `json:"today"`
-	Tool     Tool    `json:"tool"`
+
+	// Support what every hold has in common
+	Support string `json:"support"`
+	Today   Date   `json:"today"`
+	Tool    Tool   `json:"tool"`
+
+	// ToolCautions what to mind with each tool in the hand
+	ToolCautions []ToolCautions `json:"tool_cautions"`
+}
+
+// PlanDay defines model for PlanDay.
+type PlanDay struct {
+	// Minutes Minutes with their middle 90 % and where they came from
+	Minutes Minutes `json:"minutes"`
+	On      Date    `json:"on"`
+
+	// Stops in the order of the work
+	Stops []Stop `json:"stops"`
 }
 
 // PlannedNail defines model for PlannedNail.
@@ -594,6 +1017,9 @@ type PlannedNail struct {
 
 // Point [x, z] in mm
 type Point = []float64
+
+// Position defines model for Position.
+type Position = dog.Position
 
 // Problem defines model for Problem.
 type Problem struct {
@@ -631,6 +1057,18 @@ type ProfileResult struct {
 	TipAngleDeg float64 `json:"tip_angle_deg"`
 }
 
+// Puppyhood A puppy's first two months of handling
+type Puppyhood struct {
+	// Days whether its feet were handled
+	Days   []bool `json:"days"`
+	From   Date   `json:"from"`
+	InARow int    `json:"in_a_row"`
+	Length int    `json:"length"`
+}
+
+// Purpose defines model for Purpose.
+type Purpose = kit.Purpose
+
 // Rank defines model for Rank.
 type Rank struct {
 	Bars []Bar `json:"bars"`
@@ -641,6 +1079,19 @@ type Rank struct {
 
 // Reaction defines model for Reaction.
 type Reaction = temper.Reaction
+
+// Ready When the dog will be through, from its own days of training
+type Ready struct {
+	// Chance that a day of training ends a step further up
+	Chance float64 `json:"chance"`
+
+	// Days of training that this is learnt from
+	Days      int     `json:"days"`
+	Early     *Date   `json:"early,omitempty"`
+	EveryDays float64 `json:"every_days"`
+	Late      *Date   `json:"late,omitempty"`
+	Likely    *Date   `json:"likely,omitempty"`
+}
 
 // RecordInput defines model for RecordInput.
 type RecordInput struct {
@@ -653,13 +1104,17 @@ type RecordInput struct {
 	CutsMm         []float64 `json:"cuts_mm"`
 	GapAfterMm     *float64  `json:"gap_after_mm,omitempty"`
 	GapBeforeMm    *float64  `json:"gap_before_mm,omitempty"`
+	ItemId         *Id       `json:"item_id,omitempty"`
 	LengthAfterMm  *float64  `json:"length_after_mm,omitempty"`
 	LengthBeforeMm *float64  `json:"length_before_mm,omitempty"`
 	Reaction       Reaction  `json:"reaction"`
 
 	// SpareLeftMm horn left in front of the quick
 	SpareLeftMm *float64 `json:"spare_left_mm,omitempty"`
-	Tool        Tool     `json:"tool"`
+
+	// TookForce the blade had to be forced: it is blunt
+	TookForce *bool `json:"took_force,omitempty"`
+	Tool      Tool  `json:"tool"`
 }
 
 // Rhythm defines model for Rhythm.
@@ -772,18 +1227,34 @@ type Settings struct {
 // Shape defines model for Shape.
 type Shape = nail.Shape
 
+// Shelf defines model for Shelf.
+type Shelf = kit.Shelf
+
 // SittingInput defines model for SittingInput.
 type SittingInput struct {
-	Id      Id            `json:"id"`
-	Note    *string       `json:"note,omitempty"`
-	On      *Date         `json:"on,omitempty"`
+	// CalmMinutes before the first sign of unease; none when there was none
+	CalmMinutes *float64 `json:"calm_minutes,omitempty"`
+	Helper      *bool    `json:"helper,omitempty"`
+	Id          Id       `json:"id"`
+
+	// Minutes that it took; none when nobody timed it
+	Minutes *float64 `json:"minutes,omitempty"`
+	Note    *string  `json:"note,omitempty"`
+	On      *Date    `json:"on,omitempty"`
+
+	// Records in the order of the work
 	Records []RecordInput `json:"records"`
+
+	// Ticks what was laid out
+	Ticks []string `json:"ticks,omitempty"`
 }
 
 // SittingSummary defines model for SittingSummary.
 type SittingSummary struct {
-	Blood []NailCode `json:"blood"`
-	Id    Id         `json:"id"`
+	Blood   []NailCode `json:"blood"`
+	Helper  bool       `json:"helper"`
+	Id      Id         `json:"id"`
+	Minutes *float64   `json:"minutes,omitempty"`
 
 	// Nails how many were cut
 	Nails int    `json:"nails"`
@@ -791,7 +1262,10 @@ type SittingSummary struct {
 	On    Date   `json:"on"`
 
 	// RemovedMm the most that came off one nail
-	RemovedMm     float64  `json:"removed_mm"`
+	RemovedMm float64 `json:"removed_mm"`
+
+	// Ticks what was laid out
+	Ticks         []string `json:"ticks"`
 	WorstReaction Reaction `json:"worst_reaction"`
 }
 
@@ -804,8 +1278,18 @@ type SizeClass struct {
 	UsualKg float64 `json:"usual_kg"`
 }
 
+// SoundRounds a sound that comes and goes: on, a treat, off, a rest
+type SoundRounds struct {
+	OnSeconds   int `json:"on_seconds"`
+	RestSeconds int `json:"rest_seconds"`
+	Rounds      int `json:"rounds"`
+}
+
 // Source defines model for Source.
 type Source = estimate.Source
+
+// Speed defines model for Speed.
+type Speed = kit.Speed
 
 // StandInMove defines model for StandInMove.
 type StandInMove struct {
@@ -819,8 +1303,83 @@ type StandInMove struct {
 // StandInMoveSends what the button sends; garbage, half and nothing are for trying out a bad link
 type StandInMoveSends string
 
+// Stock defines model for Stock.
+type Stock = kit.Stock
+
+// Stop defines model for Stop.
+type Stop struct {
+	// Code Paw and digit; LH1b and RH1b are second hind dewclaws
+	Code   NailCode `json:"code"`
+	Grit   *int     `json:"grit,omitempty"`
+	ItemId *Id      `json:"item_id,omitempty"`
+	Speed  *Speed   `json:"speed,omitempty"`
+	Tool   Tool     `json:"tool"`
+
+	// Urgent it touches the floor or curls
+	Urgent bool `json:"urgent"`
+
+	// Why why it comes now
+	Why string `json:"why"`
+}
+
+// Thing One thing to lay out or to do before the first nail
+type Thing struct {
+	Key string `json:"key"`
+
+	// Missed it was not ticked at the last sitting
+	Missed bool `json:"missed"`
+
+	// Trouble of the piece in the kit; empty when there is none
+	Trouble string `json:"trouble"`
+	Why     string `json:"why"`
+	Words   string `json:"words"`
+}
+
+// Tip defines model for Tip.
+type Tip = kit.Tip
+
 // Tool defines model for Tool.
 type Tool = kit.Tool
+
+// ToolCautions defines model for ToolCautions.
+type ToolCautions struct {
+	Tool  Tool     `json:"tool"`
+	Words []string `json:"words"`
+}
+
+// ToolOption defines model for ToolOption.
+type ToolOption struct {
+	Against []string `json:"against"`
+
+	// Disputed where practitioners disagree: both sides
+	Disputed []string `json:"disputed"`
+	For      []string `json:"for"`
+
+	// GrainUm the median size of its grains
+	GrainUm *float64 `json:"grain_um,omitempty"`
+
+	// Grit to use
+	Grit   *int `json:"grit,omitempty"`
+	ItemId *Id  `json:"item_id,omitempty"`
+
+	// Name the user's own for it; may be empty
+	Name string `json:"name"`
+
+	// Out why it is ruled out; empty when it is not
+	Out   string `json:"out"`
+	Owned bool   `json:"owned"`
+	Speed *Speed `json:"speed,omitempty"`
+	Tool  Tool   `json:"tool"`
+}
+
+// TryInput defines model for TryInput.
+type TryInput struct {
+	Id       Id       `json:"id"`
+	Note     *string  `json:"note,omitempty"`
+	On       *Date    `json:"on,omitempty"`
+	Paw      *Paw     `json:"paw,omitempty"`
+	Reaction Reaction `json:"reaction"`
+}
 
 // Weekday defines model for Weekday.
 type Weekday string
@@ -837,13 +1396,33 @@ type Weight struct {
 // WeightUnit defines model for WeightUnit.
 type WeightUnit = units.Weight
 
+// Whose who deals with a nail that a plan leaves out
+type Whose = sitting.Whose
+
 // DogId defines model for DogId.
 type DogId = Id
+
+// ItemId defines model for ItemId.
+type ItemId = Id
+
+// LadderId defines model for LadderId.
+type LadderId = Id
 
 // GetSectionParams defines parameters for GetSection.
 type GetSectionParams struct {
 	// MarginMm spare to leave; the user's own when not given
 	MarginMm *float64 `form:"margin_mm,omitempty" json:"margin_mm,omitempty"`
+}
+
+// GetAdviceParams defines parameters for GetAdvice.
+type GetAdviceParams struct {
+	Purpose Purpose `form:"purpose" json:"purpose"`
+}
+
+// GetPlanParams defines parameters for GetPlan.
+type GetPlanParams struct {
+	// Helper somebody is there to feed and steady
+	Helper *bool `form:"helper,omitempty" json:"helper,omitempty"`
 }
 
 // CalcCutsJSONRequestBody defines body for CalcCuts for application/json ContentType.
@@ -867,8 +1446,20 @@ type ChangeDogJSONRequestBody = DogInput
 // RecordCheckJSONRequestBody defines body for RecordCheck for application/json ContentType.
 type RecordCheckJSONRequestBody = CheckInput
 
+// StartLadderJSONRequestBody defines body for StartLadder for application/json ContentType.
+type StartLadderJSONRequestBody = LadderInput
+
+// RecordTryJSONRequestBody defines body for RecordTry for application/json ContentType.
+type RecordTryJSONRequestBody = TryInput
+
 // RecordSittingJSONRequestBody defines body for RecordSitting for application/json ContentType.
 type RecordSittingJSONRequestBody = SittingInput
+
+// AddKitItemJSONRequestBody defines body for AddKitItem for application/json ContentType.
+type AddKitItemJSONRequestBody = KitItemInput
+
+// ChangeKitItemJSONRequestBody defines body for ChangeKitItem for application/json ContentType.
+type ChangeKitItemJSONRequestBody = KitItemInput
 
 // PutSettingsJSONRequestBody defines body for PutSettings for application/json ContentType.
 type PutSettingsJSONRequestBody = Choices
@@ -905,12 +1496,30 @@ type ServerInterface interface {
 	// GetForecast How the nails grow from today on, in steps to draw between
 	// (GET /api/dogs/{dog_id}/forecast)
 	GetForecast(c *gin.Context, dogId DogId)
+	// GetDogLadders A dog's ladders, where it stands and the journal
+	// (GET /api/dogs/{dog_id}/ladders)
+	GetDogLadders(c *gin.Context, dogId DogId)
+	// StartLadder Begin a ladder; sending the same id again changes nothing
+	// (POST /api/dogs/{dog_id}/ladders)
+	StartLadder(c *gin.Context, dogId DogId)
+	// EndLadder End a ladder; its journal stays in the file
+	// (DELETE /api/dogs/{dog_id}/ladders/{ladder_id})
+	EndLadder(c *gin.Context, dogId DogId, ladderId LadderId)
+	// RecordTry Record one try at the dog's step; sending the same id again changes nothing
+	// (POST /api/dogs/{dog_id}/ladders/{ladder_id}/tries)
+	RecordTry(c *gin.Context, dogId DogId, ladderId LadderId)
+	// WithdrawTry Take back a try recorded by mistake
+	// (DELETE /api/dogs/{dog_id}/ladders/{ladder_id}/tries/{try_id})
+	WithdrawTry(c *gin.Context, dogId DogId, ladderId LadderId, tryId Id)
 	// GetSection One nail in side view today, with what each school of cut would do to it
 	// (GET /api/dogs/{dog_id}/nails/{code})
 	GetSection(c *gin.Context, dogId DogId, code NailCode, params GetSectionParams)
-	// GetPlan Today's routine trim, nail by nail
+	// GetAdvice Which tool for one nail, ranked, with what speaks for and against each
+	// (GET /api/dogs/{dog_id}/nails/{code}/advice)
+	GetAdvice(c *gin.Context, dogId DogId, code NailCode, params GetAdviceParams)
+	// GetPlan Today's routine trim: what comes off each nail, which nails today and in what order, held how, with what
 	// (GET /api/dogs/{dog_id}/plan)
-	GetPlan(c *gin.Context, dogId DogId)
+	GetPlan(c *gin.Context, dogId DogId, params GetPlanParams)
 	// RecordSitting Record a sitting; sending the same id again changes nothing
 	// (POST /api/dogs/{dog_id}/sittings)
 	RecordSitting(c *gin.Context, dogId DogId)
@@ -920,6 +1529,27 @@ type ServerInterface interface {
 	// GetDue All dogs by next date, late ones first
 	// (GET /api/due)
 	GetDue(c *gin.Context)
+	// GetKit The user's kit and what is due on it
+	// (GET /api/kit)
+	GetKit(c *gin.Context)
+	// AddKitItem Add a piece of kit; sending the same id again changes nothing
+	// (POST /api/kit)
+	AddKitItem(c *gin.Context)
+	// RemoveKitItem Take a piece out of the kit; the sittings it served keep it
+	// (DELETE /api/kit/{item_id})
+	RemoveKitItem(c *gin.Context, itemId ItemId)
+	// ChangeKitItem Change a piece of kit; refused with 409 when another change came first
+	// (PUT /api/kit/{item_id})
+	ChangeKitItem(c *gin.Context, itemId ItemId)
+	// UndoKitService Take the last service back
+	// (DELETE /api/kit/{item_id}/services)
+	UndoKitService(c *gin.Context, itemId ItemId)
+	// ServiceKitItem It was sharpened, changed, charged or refilled just now; its counts begin anew
+	// (POST /api/kit/{item_id}/services)
+	ServiceKitItem(c *gin.Context, itemId ItemId)
+	// GetLadders Every dog that is on a ladder
+	// (GET /api/ladders)
+	GetLadders(c *gin.Context)
 	// GetSettings The user's choices, and what follows from them
 	// (GET /api/settings)
 	GetSettings(c *gin.Context)
@@ -1115,6 +1745,167 @@ func (siw *ServerInterfaceWrapper) GetForecast(c *gin.Context) {
 	siw.Handler.GetForecast(c, dogId)
 }
 
+// GetDogLadders operation middleware
+func (siw *ServerInterfaceWrapper) GetDogLadders(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "dog_id" -------------
+	var dogId DogId
+
+	err = runtime.BindStyledParameterWithOptions("simple", "dog_id", c.Param("dog_id"), &dogId, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "uuid", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter dog_id: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.GetDogLadders(c, dogId)
+}
+
+// StartLadder operation middleware
+func (siw *ServerInterfaceWrapper) StartLadder(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "dog_id" -------------
+	var dogId DogId
+
+	err = runtime.BindStyledParameterWithOptions("simple", "dog_id", c.Param("dog_id"), &dogId, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "uuid", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter dog_id: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.StartLadder(c, dogId)
+}
+
+// EndLadder operation middleware
+func (siw *ServerInterfaceWrapper) EndLadder(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "dog_id" -------------
+	var dogId DogId
+
+	err = runtime.BindStyledParameterWithOptions("simple", "dog_id", c.Param("dog_id"), &dogId, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "uuid", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter dog_id: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	// ------------- Path parameter "ladder_id" -------------
+	var ladderId LadderId
+
+	err = runtime.BindStyledParameterWithOptions("simple", "ladder_id", c.Param("ladder_id"), &ladderId, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "uuid", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter ladder_id: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.EndLadder(c, dogId, ladderId)
+}
+
+// RecordTry operation middleware
+func (siw *ServerInterfaceWrapper) RecordTry(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "dog_id" -------------
+	var dogId DogId
+
+	err = runtime.BindStyledParameterWithOptions("simple", "dog_id", c.Param("dog_id"), &dogId, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "uuid", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter dog_id: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	// ------------- Path parameter "ladder_id" -------------
+	var ladderId LadderId
+
+	err = runtime.BindStyledParameterWithOptions("simple", "ladder_id", c.Param("ladder_id"), &ladderId, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "uuid", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter ladder_id: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.RecordTry(c, dogId, ladderId)
+}
+
+// WithdrawTry operation middleware
+func (siw *ServerInterfaceWrapper) WithdrawTry(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "dog_id" -------------
+	var dogId DogId
+
+	err = runtime.BindStyledParameterWithOptions("simple", "dog_id", c.Param("dog_id"), &dogId, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "uuid", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter dog_id: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	// ------------- Path parameter "ladder_id" -------------
+	var ladderId LadderId
+
+	err = runtime.BindStyledParameterWithOptions("simple", "ladder_id", c.Param("ladder_id"), &ladderId, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "uuid", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter ladder_id: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	// ------------- Path parameter "try_id" -------------
+	var tryId Id
+
+	err = runtime.BindStyledParameterWithOptions("simple", "try_id", c.Param("try_id"), &tryId, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "uuid", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter try_id: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.WithdrawTry(c, dogId, ladderId, tryId)
+}
+
 // GetSection operation middleware
 func (siw *ServerInterfaceWrapper) GetSection(c *gin.Context) {
 
@@ -1160,6 +1951,51 @@ func (siw *ServerInterfaceWrapper) GetSection(c *gin.Context) {
 	siw.Handler.GetSection(c, dogId, code, params)
 }
 
+// GetAdvice operation middleware
+func (siw *ServerInterfaceWrapper) GetAdvice(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "dog_id" -------------
+	var dogId DogId
+
+	err = runtime.BindStyledParameterWithOptions("simple", "dog_id", c.Param("dog_id"), &dogId, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "uuid", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter dog_id: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	// ------------- Path parameter "code" -------------
+	var code NailCode
+
+	err = runtime.BindStyledParameterWithOptions("simple", "code", c.Param("code"), &code, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter code: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	// Parameter object where we will unmarshal all parameters from the context
+	var params GetAdviceParams
+
+	// ------------- Required query parameter "purpose" -------------
+
+	err = runtime.BindQueryParameterWithOptions("form", true, true, "purpose", c.Request.URL.Query(), &params.Purpose, runtime.BindQueryParameterOptions{Type: "string", Format: ""})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter purpose: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.GetAdvice(c, dogId, code, params)
+}
+
 // GetPlan operation middleware
 func (siw *ServerInterfaceWrapper) GetPlan(c *gin.Context) {
 
@@ -1175,6 +2011,17 @@ func (siw *ServerInterfaceWrapper) GetPlan(c *gin.Context) {
 		return
 	}
 
+	// Parameter object where we will unmarshal all parameters from the context
+	var params GetPlanParams
+
+	// ------------- Optional query parameter "helper" -------------
+
+	err = runtime.BindQueryParameterWithOptions("form", true, false, "helper", c.Request.URL.Query(), &params.Helper, runtime.BindQueryParameterOptions{Type: "boolean", Format: ""})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter helper: %w", err), http.StatusBadRequest)
+		return
+	}
+
 	for _, middleware := range siw.HandlerMiddlewares {
 		middleware(c)
 		if c.IsAborted() {
@@ -1182,7 +2029,7 @@ func (siw *ServerInterfaceWrapper) GetPlan(c *gin.Context) {
 		}
 	}
 
-	siw.Handler.GetPlan(c, dogId)
+	siw.Handler.GetPlan(c, dogId, params)
 }
 
 // RecordSitting operation middleware
@@ -1257,6 +2104,145 @@ func (siw *ServerInterfaceWrapper) GetDue(c *gin.Context) {
 	siw.Handler.GetDue(c)
 }
 
+// GetKit operation middleware
+func (siw *ServerInterfaceWrapper) GetKit(c *gin.Context) {
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.GetKit(c)
+}
+
+// AddKitItem operation middleware
+func (siw *ServerInterfaceWrapper) AddKitItem(c *gin.Context) {
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.AddKitItem(c)
+}
+
+// RemoveKitItem operation middleware
+func (siw *ServerInterfaceWrapper) RemoveKitItem(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "item_id" -------------
+	var itemId ItemId
+
+	err = runtime.BindStyledParameterWithOptions("simple", "item_id", c.Param("item_id"), &itemId, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "uuid", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter item_id: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.RemoveKitItem(c, itemId)
+}
+
+// ChangeKitItem operation middleware
+func (siw *ServerInterfaceWrapper) ChangeKitItem(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "item_id" -------------
+	var itemId ItemId
+
+	err = runtime.BindStyledParameterWithOptions("simple", "item_id", c.Param("item_id"), &itemId, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "uuid", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter item_id: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.ChangeKitItem(c, itemId)
+}
+
+// UndoKitService operation middleware
+func (siw *ServerInterfaceWrapper) UndoKitService(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "item_id" -------------
+	var itemId ItemId
+
+	err = runtime.BindStyledParameterWithOptions("simple", "item_id", c.Param("item_id"), &itemId, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "uuid", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter item_id: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.UndoKitService(c, itemId)
+}
+
+// ServiceKitItem operation middleware
+func (siw *ServerInterfaceWrapper) ServiceKitItem(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "item_id" -------------
+	var itemId ItemId
+
+	err = runtime.BindStyledParameterWithOptions("simple", "item_id", c.Param("item_id"), &itemId, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "uuid", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter item_id: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.ServiceKitItem(c, itemId)
+}
+
+// GetLadders operation middleware
+func (siw *ServerInterfaceWrapper) GetLadders(c *gin.Context) {
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.GetLadders(c)
+}
+
 // GetSettings operation middleware
 func (siw *ServerInterfaceWrapper) GetSettings(c *gin.Context) {
 
@@ -1322,12 +2308,29 @@ func RegisterHandlersWithOptions(router gin.IRouter, si ServerInterface, options
 	router.POST(options.BaseURL+"/api/dogs/:dog_id/checks", wrapper.RecordCheck)
 	router.GET(options.BaseURL+"/api/dogs/:dog_id/forecast", wrapper.GetForecast)
 	router.GET(options.BaseURL+"/api/dogs/:dog_id/nails/:code", wrapper.GetSection)
+	router.GET(options.BaseURL+"/api/dogs/:dog_id/nails/:code/advice", wrapper.GetAdvice)
 	router.GET(options.BaseURL+"/api/caliper/readings", wrapper.StreamReadings)
 	router.POST(options.BaseURL+"/api/caliper/stand-in", wrapper.MoveStandIn)
+	router.GET(options.BaseURL+"/api/kit", wrapper.GetKit)
+	router.POST(options.BaseURL+"/api/kit", wrapper.AddKitItem)
+	router.DELETE(options.BaseURL+"/api/kit/:item_id", wrapper.RemoveKitItem)
+	router.PUT(options.BaseURL+"/api/kit/:item_id", wrapper.ChangeKitItem)
+	router.DELETE(options.BaseURL+"/api/kit/:item_id/services", wrapper.UndoKitService)
+	router.POST(options.BaseURL+"/api/kit/:item_id/services", wrapper.ServiceKitItem)
+	router.GET(options.BaseURL+"/api/ladders", wrapper.GetLadders)
+	router.GET(options.BaseURL+"/api/dogs/:dog_id/ladders", wrapper.GetDogLadders)
+	router.POST(options.BaseURL+"/api/dogs/:dog_id/ladders", wrapper.StartLadder)
+	router.DELETE(options.BaseURL+"/api/dogs/:dog_id/ladders/:ladder_id", wrapper.EndLadder)
+	router.POST(options.BaseURL+"/api/dogs/:dog_id/ladders/:ladder_id/tries", wrapper.RecordTry)
+	router.DELETE(options.BaseURL+"/api/dogs/:dog_id/ladders/:ladder_id/tries/:try_id", wrapper.WithdrawTry)
 	router.POST(options.BaseURL+"/api/calc/cuts", wrapper.CalcCuts)
 	router.POST(options.BaseURL+"/api/calc/profile", wrapper.CalcProfile)
 	router.POST(options.BaseURL+"/api/calc/due", wrapper.CalcDue)
 }
+
+type DogLaddersJSONResponse DogLadders
+
+type KitJSONResponse Kit
 
 type ProblemApplicationProblemPlusJSONResponse Problem
 
@@ -1747,6 +2750,207 @@ func (response GetForecastdefaultApplicationProblemPlusJSONResponse) VisitGetFor
 	return err
 }
 
+type GetDogLaddersRequestObject struct {
+	DogId DogId `json:"dog_id"`
+}
+
+type GetDogLaddersResponseObject interface {
+	VisitGetDogLaddersResponse(w http.ResponseWriter) error
+}
+
+type GetDogLadders200JSONResponse struct{ DogLaddersJSONResponse }
+
+func (response GetDogLadders200JSONResponse) VisitGetDogLaddersResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/json")
+	w.WriteHeader(200)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type GetDogLaddersdefaultApplicationProblemPlusJSONResponse struct {
+	Body       Problem
+	StatusCode int
+}
+
+func (response GetDogLaddersdefaultApplicationProblemPlusJSONResponse) VisitGetDogLaddersResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response.Body); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/problem+json")
+	w.WriteHeader(response.StatusCode)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type StartLadderRequestObject struct {
+	DogId DogId `json:"dog_id"`
+	Body  *StartLadderJSONRequestBody
+}
+
+type StartLadderResponseObject interface {
+	VisitStartLadderResponse(w http.ResponseWriter) error
+}
+
+type StartLadder200JSONResponse struct{ DogLaddersJSONResponse }
+
+func (response StartLadder200JSONResponse) VisitStartLadderResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/json")
+	w.WriteHeader(200)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type StartLadderdefaultApplicationProblemPlusJSONResponse struct {
+	Body       Problem
+	StatusCode int
+}
+
+func (response StartLadderdefaultApplicationProblemPlusJSONResponse) VisitStartLadderResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response.Body); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/problem+json")
+	w.WriteHeader(response.StatusCode)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type EndLadderRequestObject struct {
+	DogId    DogId    `json:"dog_id"`
+	LadderId LadderId `json:"ladder_id"`
+}
+
+type EndLadderResponseObject interface {
+	VisitEndLadderResponse(w http.ResponseWriter) error
+}
+
+type EndLadder200JSONResponse struct{ DogLaddersJSONResponse }
+
+func (response EndLadder200JSONResponse) VisitEndLadderResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/json")
+	w.WriteHeader(200)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type EndLadderdefaultApplicationProblemPlusJSONResponse struct {
+	Body       Problem
+	StatusCode int
+}
+
+func (response EndLadderdefaultApplicationProblemPlusJSONResponse) VisitEndLadderResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response.Body); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/problem+json")
+	w.WriteHeader(response.StatusCode)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type RecordTryRequestObject struct {
+	DogId    DogId    `json:"dog_id"`
+	LadderId LadderId `json:"ladder_id"`
+	Body     *RecordTryJSONRequestBody
+}
+
+type RecordTryResponseObject interface {
+	VisitRecordTryResponse(w http.ResponseWriter) error
+}
+
+type RecordTry200JSONResponse struct{ DogLaddersJSONResponse }
+
+func (response RecordTry200JSONResponse) VisitRecordTryResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/json")
+	w.WriteHeader(200)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type RecordTrydefaultApplicationProblemPlusJSONResponse struct {
+	Body       Problem
+	StatusCode int
+}
+
+func (response RecordTrydefaultApplicationProblemPlusJSONResponse) VisitRecordTryResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response.Body); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/problem+json")
+	w.WriteHeader(response.StatusCode)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type WithdrawTryRequestObject struct {
+	DogId    DogId    `json:"dog_id"`
+	LadderId LadderId `json:"ladder_id"`
+	TryId    Id       `json:"try_id"`
+}
+
+type WithdrawTryResponseObject interface {
+	VisitWithdrawTryResponse(w http.ResponseWriter) error
+}
+
+type WithdrawTry200JSONResponse struct{ DogLaddersJSONResponse }
+
+func (response WithdrawTry200JSONResponse) VisitWithdrawTryResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/json")
+	w.WriteHeader(200)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type WithdrawTrydefaultApplicationProblemPlusJSONResponse struct {
+	Body       Problem
+	StatusCode int
+}
+
+func (response WithdrawTrydefaultApplicationProblemPlusJSONResponse) VisitWithdrawTryResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response.Body); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/problem+json")
+	w.WriteHeader(response.StatusCode)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
 type GetSectionRequestObject struct {
 	DogId  DogId    `json:"dog_id"`
 	Code   NailCode `json:"code"`
@@ -1788,8 +2992,50 @@ func (response GetSectiondefaultApplicationProblemPlusJSONResponse) VisitGetSect
 	return err
 }
 
+type GetAdviceRequestObject struct {
+	DogId  DogId    `json:"dog_id"`
+	Code   NailCode `json:"code"`
+	Params GetAdviceParams
+}
+
+type GetAdviceResponseObject interface {
+	VisitGetAdviceResponse(w http.ResponseWriter) error
+}
+
+type GetAdvice200JSONResponse Advice
+
+func (response GetAdvice200JSONResponse) VisitGetAdviceResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/json")
+	w.WriteHeader(200)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type GetAdvicedefaultApplicationProblemPlusJSONResponse struct {
+	Body       Problem
+	StatusCode int
+}
+
+func (response GetAdvicedefaultApplicationProblemPlusJSONResponse) VisitGetAdviceResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response.Body); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/problem+json")
+	w.WriteHeader(response.StatusCode)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
 type GetPlanRequestObject struct {
-	DogId DogId `json:"dog_id"`
+	DogId  DogId `json:"dog_id"`
+	Params GetPlanParams
 }
 
 type GetPlanResponseObject interface {
@@ -1945,6 +3191,278 @@ func (response GetDuedefaultApplicationProblemPlusJSONResponse) VisitGetDueRespo
 	return err
 }
 
+type GetKitRequestObject struct {
+}
+
+type GetKitResponseObject interface {
+	VisitGetKitResponse(w http.ResponseWriter) error
+}
+
+type GetKit200JSONResponse struct{ KitJSONResponse }
+
+func (response GetKit200JSONResponse) VisitGetKitResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/json")
+	w.WriteHeader(200)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type GetKitdefaultApplicationProblemPlusJSONResponse struct {
+	Body       Problem
+	StatusCode int
+}
+
+func (response GetKitdefaultApplicationProblemPlusJSONResponse) VisitGetKitResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response.Body); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/problem+json")
+	w.WriteHeader(response.StatusCode)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type AddKitItemRequestObject struct {
+	Body *AddKitItemJSONRequestBody
+}
+
+type AddKitItemResponseObject interface {
+	VisitAddKitItemResponse(w http.ResponseWriter) error
+}
+
+type AddKitItem200JSONResponse struct{ KitJSONResponse }
+
+func (response AddKitItem200JSONResponse) VisitAddKitItemResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/json")
+	w.WriteHeader(200)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type AddKitItemdefaultApplicationProblemPlusJSONResponse struct {
+	Body       Problem
+	StatusCode int
+}
+
+func (response AddKitItemdefaultApplicationProblemPlusJSONResponse) VisitAddKitItemResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response.Body); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/problem+json")
+	w.WriteHeader(response.StatusCode)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type RemoveKitItemRequestObject struct {
+	ItemId ItemId `json:"item_id"`
+}
+
+type RemoveKitItemResponseObject interface {
+	VisitRemoveKitItemResponse(w http.ResponseWriter) error
+}
+
+type RemoveKitItem200JSONResponse struct{ KitJSONResponse }
+
+func (response RemoveKitItem200JSONResponse) VisitRemoveKitItemResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/json")
+	w.WriteHeader(200)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type RemoveKitItemdefaultApplicationProblemPlusJSONResponse struct {
+	Body       Problem
+	StatusCode int
+}
+
+func (response RemoveKitItemdefaultApplicationProblemPlusJSONResponse) VisitRemoveKitItemResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response.Body); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/problem+json")
+	w.WriteHeader(response.StatusCode)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type ChangeKitItemRequestObject struct {
+	ItemId ItemId `json:"item_id"`
+	Body   *ChangeKitItemJSONRequestBody
+}
+
+type ChangeKitItemResponseObject interface {
+	VisitChangeKitItemResponse(w http.ResponseWriter) error
+}
+
+type ChangeKitItem200JSONResponse struct{ KitJSONResponse }
+
+func (response ChangeKitItem200JSONResponse) VisitChangeKitItemResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/json")
+	w.WriteHeader(200)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type ChangeKitItemdefaultApplicationProblemPlusJSONResponse struct {
+	Body       Problem
+	StatusCode int
+}
+
+func (response ChangeKitItemdefaultApplicationProblemPlusJSONResponse) VisitChangeKitItemResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response.Body); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/problem+json")
+	w.WriteHeader(response.StatusCode)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type UndoKitServiceRequestObject struct {
+	ItemId ItemId `json:"item_id"`
+}
+
+type UndoKitServiceResponseObject interface {
+	VisitUndoKitServiceResponse(w http.ResponseWriter) error
+}
+
+type UndoKitService200JSONResponse struct{ KitJSONResponse }
+
+func (response UndoKitService200JSONResponse) VisitUndoKitServiceResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/json")
+	w.WriteHeader(200)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type UndoKitServicedefaultApplicationProblemPlusJSONResponse struct {
+	Body       Problem
+	StatusCode int
+}
+
+func (response UndoKitServicedefaultApplicationProblemPlusJSONResponse) VisitUndoKitServiceResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response.Body); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/problem+json")
+	w.WriteHeader(response.StatusCode)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type ServiceKitItemRequestObject struct {
+	ItemId ItemId `json:"item_id"`
+}
+
+type ServiceKitItemResponseObject interface {
+	VisitServiceKitItemResponse(w http.ResponseWriter) error
+}
+
+type ServiceKitItem200JSONResponse struct{ KitJSONResponse }
+
+func (response ServiceKitItem200JSONResponse) VisitServiceKitItemResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/json")
+	w.WriteHeader(200)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type ServiceKitItemdefaultApplicationProblemPlusJSONResponse struct {
+	Body       Problem
+	StatusCode int
+}
+
+func (response ServiceKitItemdefaultApplicationProblemPlusJSONResponse) VisitServiceKitItemResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response.Body); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/problem+json")
+	w.WriteHeader(response.StatusCode)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type GetLaddersRequestObject struct {
+}
+
+type GetLaddersResponseObject interface {
+	VisitGetLaddersResponse(w http.ResponseWriter) error
+}
+
+type GetLadders200JSONResponse LadderList
+
+func (response GetLadders200JSONResponse) VisitGetLaddersResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/json")
+	w.WriteHeader(200)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type GetLaddersdefaultApplicationProblemPlusJSONResponse struct {
+	Body       Problem
+	StatusCode int
+}
+
+func (response GetLaddersdefaultApplicationProblemPlusJSONResponse) VisitGetLaddersResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response.Body); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/problem+json")
+	w.WriteHeader(response.StatusCode)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
 type GetSettingsRequestObject struct {
 }
 
@@ -2054,10 +3572,28 @@ type StrictServerInterface interface {
 	// GetForecast How the nails grow from today on, in steps to draw between
 	// (GET /api/dogs/{dog_id}/forecast)
 	GetForecast(ctx context.Context, request GetForecastRequestObject) (GetForecastResponseObject, error)
+	// GetDogLadders A dog's ladders, where it stands and the journal
+	// (GET /api/dogs/{dog_id}/ladders)
+	GetDogLadders(ctx context.Context, request GetDogLaddersRequestObject) (GetDogLaddersResponseObject, error)
+	// StartLadder Begin a ladder; sending the same id again changes nothing
+	// (POST /api/dogs/{dog_id}/ladders)
+	StartLadder(ctx context.Context, request StartLadderRequestObject) (StartLadderResponseObject, error)
+	// EndLadder End a ladder; its journal stays in the file
+	// (DELETE /api/dogs/{dog_id}/ladders/{ladder_id})
+	EndLadder(ctx context.Context, request EndLadderRequestObject) (EndLadderResponseObject, error)
+	// RecordTry Record one try at the dog's step; sending the same id again changes nothing
+	// (POST /api/dogs/{dog_id}/ladders/{ladder_id}/tries)
+	RecordTry(ctx context.Context, request RecordTryRequestObject) (RecordTryResponseObject, error)
+	// WithdrawTry Take back a try recorded by mistake
+	// (DELETE /api/dogs/{dog_id}/ladders/{ladder_id}/tries/{try_id})
+	WithdrawTry(ctx context.Context, request WithdrawTryRequestObject) (WithdrawTryResponseObject, error)
 	// GetSection One nail in side view today, with what each school of cut would do to it
 	// (GET /api/dogs/{dog_id}/nails/{code})
 	GetSection(ctx context.Context, request GetSectionRequestObject) (GetSectionResponseObject, error)
-	// GetPlan Today's routine trim, nail by nail
+	// GetAdvice Which tool for one nail, ranked, with what speaks for and against each
+	// (GET /api/dogs/{dog_id}/nails/{code}/advice)
+	GetAdvice(ctx context.Context, request GetAdviceRequestObject) (GetAdviceResponseObject, error)
+	// GetPlan Today's routine trim: what comes off each nail, which nails today and in what order, held how, with what
 	// (GET /api/dogs/{dog_id}/plan)
 	GetPlan(ctx context.Context, request GetPlanRequestObject) (GetPlanResponseObject, error)
 	// RecordSitting Record a sitting; sending the same id again changes nothing
@@ -2069,6 +3605,27 @@ type StrictServerInterface interface {
 	// GetDue All dogs by next date, late ones first
 	// (GET /api/due)
 	GetDue(ctx context.Context, request GetDueRequestObject) (GetDueResponseObject, error)
+	// GetKit The user's kit and what is due on it
+	// (GET /api/kit)
+	GetKit(ctx context.Context, request GetKitRequestObject) (GetKitResponseObject, error)
+	// AddKitItem Add a piece of kit; sending the same id again changes nothing
+	// (POST /api/kit)
+	AddKitItem(ctx context.Context, request AddKitItemRequestObject) (AddKitItemResponseObject, error)
+	// RemoveKitItem Take a piece out of the kit; the sittings it served keep it
+	// (DELETE /api/kit/{item_id})
+	RemoveKitItem(ctx context.Context, request RemoveKitItemRequestObject) (RemoveKitItemResponseObject, error)
+	// ChangeKitItem Change a piece of kit; refused with 409 when another change came first
+	// (PUT /api/kit/{item_id})
+	ChangeKitItem(ctx context.Context, request ChangeKitItemRequestObject) (ChangeKitItemResponseObject, error)
+	// UndoKitService Take the last service back
+	// (DELETE /api/kit/{item_id}/services)
+	UndoKitService(ctx context.Context, request UndoKitServiceRequestObject) (UndoKitServiceResponseObject, error)
+	// ServiceKitItem It was sharpened, changed, charged or refilled just now; its counts begin anew
+	// (POST /api/kit/{item_id}/services)
+	ServiceKitItem(ctx context.Context, request ServiceKitItemRequestObject) (ServiceKitItemResponseObject, error)
+	// GetLadders Every dog that is on a ladder
+	// (GET /api/ladders)
+	GetLadders(ctx context.Context, request GetLaddersRequestObject) (GetLaddersResponseObject, error)
 	// GetSettings The user's choices, and what follows from them
 	// (GET /api/settings)
 	GetSettings(ctx context.Context, request GetSettingsRequestObject) (GetSettingsResponseObject, error)
@@ -2508,6 +4065,176 @@ func (sh *strictHandler) GetForecast(ctx *gin.Context, dogId DogId) {
 	}
 }
 
+// GetDogLadders operation middleware
+func (sh *strictHandler) GetDogLadders(ctx *gin.Context, dogId DogId) {
+	var request GetDogLaddersRequestObject
+
+	request.DogId = dogId
+
+	handler := func(ctx *gin.Context, request interface{}) (interface{}, error) {
+		return sh.ssi.GetDogLadders(ctx, request.(GetDogLaddersRequestObject))
+	}
+	for _, middleware := range sh.middlewares {
+		handler = middleware(handler, "GetDogLadders")
+	}
+
+	response, err := handler(ctx, request)
+
+	if err != nil {
+		sh.options.HandlerErrorFunc(ctx, err)
+	} else if validResponse, ok := response.(GetDogLaddersResponseObject); ok {
+		if err := validResponse.VisitGetDogLaddersResponse(ctx.Writer); err != nil {
+			sh.options.ResponseErrorHandlerFunc(ctx, err)
+		}
+	} else if response != nil {
+		sh.options.ResponseErrorHandlerFunc(ctx, fmt.Errorf("unexpected response type: %T", response))
+	}
+}
+
+// StartLadder operation middleware
+func (sh *strictHandler) StartLadder(ctx *gin.Context, dogId DogId) {
+	var request StartLadderRequestObject
+
+	request.DogId = dogId
+
+	var body StartLadderJSONRequestBody
+	var err error
+	// A request validator built on kin-openapi's openapi3filter with
+	// KeepValidatedValue leaves the value it validated on the body. Bind
+	// that value, matching member names exactly, so the handler receives
+	// what was validated instead of a second, case-insensitive decode.
+	if vb, ok := ctx.Request.Body.(interface{ ValidatedValue() any }); !ok || runtime.BindJSONValue(vb.ValidatedValue(), &body) != nil {
+		err = ctx.ShouldBindJSON(&body)
+	} else if binding.Validator != nil {
+		// ShouldBindJSON runs the struct validator after decoding; keep that.
+		err = binding.Validator.ValidateStruct(&body)
+	}
+	if err != nil {
+		sh.options.RequestErrorHandlerFunc(ctx, err)
+		return
+	}
+	request.Body = &body
+
+	handler := func(ctx *gin.Context, request interface{}) (interface{}, error) {
+		return sh.ssi.StartLadder(ctx, request.(StartLadderRequestObject))
+	}
+	for _, middleware := range sh.middlewares {
+		handler = middleware(handler, "StartLadder")
+	}
+
+	response, err := handler(ctx, request)
+
+	if err != nil {
+		sh.options.HandlerErrorFunc(ctx, err)
+	} else if validResponse, ok := response.(StartLadderResponseObject); ok {
+		if err := validResponse.VisitStartLadderResponse(ctx.Writer); err != nil {
+			sh.options.ResponseErrorHandlerFunc(ctx, err)
+		}
+	} else if response != nil {
+		sh.options.ResponseErrorHandlerFunc(ctx, fmt.Errorf("unexpected response type: %T", response))
+	}
+}
+
+// EndLadder operation middleware
+func (sh *strictHandler) EndLadder(ctx *gin.Context, dogId DogId, ladderId LadderId) {
+	var request EndLadderRequestObject
+
+	request.DogId = dogId
+	request.LadderId = ladderId
+
+	handler := func(ctx *gin.Context, request interface{}) (interface{}, error) {
+		return sh.ssi.EndLadder(ctx, request.(EndLadderRequestObject))
+	}
+	for _, middleware := range sh.middlewares {
+		handler = middleware(handler, "EndLadder")
+	}
+
+	response, err := handler(ctx, request)
+
+	if err != nil {
+		sh.options.HandlerErrorFunc(ctx, err)
+	} else if validResponse, ok := response.(EndLadderResponseObject); ok {
+		if err := validResponse.VisitEndLadderResponse(ctx.Writer); err != nil {
+			sh.options.ResponseErrorHandlerFunc(ctx, err)
+		}
+	} else if response != nil {
+		sh.options.ResponseErrorHandlerFunc(ctx, fmt.Errorf("unexpected response type: %T", response))
+	}
+}
+
+// RecordTry operation middleware
+func (sh *strictHandler) RecordTry(ctx *gin.Context, dogId DogId, ladderId LadderId) {
+	var request RecordTryRequestObject
+
+	request.DogId = dogId
+	request.LadderId = ladderId
+
+	var body RecordTryJSONRequestBody
+	var err error
+	// A request validator built on kin-openapi's openapi3filter with
+	// KeepValidatedValue leaves the value it validated on the body. Bind
+	// that value, matching member names exactly, so the handler receives
+	// what was validated instead of a second, case-insensitive decode.
+	if vb, ok := ctx.Request.Body.(interface{ ValidatedValue() any }); !ok || runtime.BindJSONValue(vb.ValidatedValue(), &body) != nil {
+		err = ctx.ShouldBindJSON(&body)
+	} else if binding.Validator != nil {
+		// ShouldBindJSON runs the struct validator after decoding; keep that.
+		err = binding.Validator.ValidateStruct(&body)
+	}
+	if err != nil {
+		sh.options.RequestErrorHandlerFunc(ctx, err)
+		return
+	}
+	request.Body = &body
+
+	handler := func(ctx *gin.Context, request interface{}) (interface{}, error) {
+		return sh.ssi.RecordTry(ctx, request.(RecordTryRequestObject))
+	}
+	for _, middleware := range sh.middlewares {
+		handler = middleware(handler, "RecordTry")
+	}
+
+	response, err := handler(ctx, request)
+
+	if err != nil {
+		sh.options.HandlerErrorFunc(ctx, err)
+	} else if validResponse, ok := response.(RecordTryResponseObject); ok {
+		if err := validResponse.VisitRecordTryResponse(ctx.Writer); err != nil {
+			sh.options.ResponseErrorHandlerFunc(ctx, err)
+		}
+	} else if response != nil {
+		sh.options.ResponseErrorHandlerFunc(ctx, fmt.Errorf("unexpected response type: %T", response))
+	}
+}
+
+// WithdrawTry operation middleware
+func (sh *strictHandler) WithdrawTry(ctx *gin.Context, dogId DogId, ladderId LadderId, tryId Id) {
+	var request WithdrawTryRequestObject
+
+	request.DogId = dogId
+	request.LadderId = ladderId
+	request.TryId = tryId
+
+	handler := func(ctx *gin.Context, request interface{}) (interface{}, error) {
+		return sh.ssi.WithdrawTry(ctx, request.(WithdrawTryRequestObject))
+	}
+	for _, middleware := range sh.middlewares {
+		handler = middleware(handler, "WithdrawTry")
+	}
+
+	response, err := handler(ctx, request)
+
+	if err != nil {
+		sh.options.HandlerErrorFunc(ctx, err)
+	} else if validResponse, ok := response.(WithdrawTryResponseObject); ok {
+		if err := validResponse.VisitWithdrawTryResponse(ctx.Writer); err != nil {
+			sh.options.ResponseErrorHandlerFunc(ctx, err)
+		}
+	} else if response != nil {
+		sh.options.ResponseErrorHandlerFunc(ctx, fmt.Errorf("unexpected response type: %T", response))
+	}
+}
+
 // GetSection operation middleware
 func (sh *strictHandler) GetSection(ctx *gin.Context, dogId DogId, code NailCode, params GetSectionParams) {
 	var request GetSectionRequestObject
@@ -2536,11 +4263,40 @@ func (sh *strictHandler) GetSection(ctx *gin.Context, dogId DogId, code NailCode
 	}
 }
 
+// GetAdvice operation middleware
+func (sh *strictHandler) GetAdvice(ctx *gin.Context, dogId DogId, code NailCode, params GetAdviceParams) {
+	var request GetAdviceRequestObject
+
+	request.DogId = dogId
+	request.Code = code
+	request.Params = params
+
+	handler := func(ctx *gin.Context, request interface{}) (interface{}, error) {
+		return sh.ssi.GetAdvice(ctx, request.(GetAdviceRequestObject))
+	}
+	for _, middleware := range sh.middlewares {
+		handler = middleware(handler, "GetAdvice")
+	}
+
+	response, err := handler(ctx, request)
+
+	if err != nil {
+		sh.options.HandlerErrorFunc(ctx, err)
+	} else if validResponse, ok := response.(GetAdviceResponseObject); ok {
+		if err := validResponse.VisitGetAdviceResponse(ctx.Writer); err != nil {
+			sh.options.ResponseErrorHandlerFunc(ctx, err)
+		}
+	} else if response != nil {
+		sh.options.ResponseErrorHandlerFunc(ctx, fmt.Errorf("unexpected response type: %T", response))
+	}
+}
+
 // GetPlan operation middleware
-func (sh *strictHandler) GetPlan(ctx *gin.Context, dogId DogId) {
+func (sh *strictHandler) GetPlan(ctx *gin.Context, dogId DogId, params GetPlanParams) {
 	var request GetPlanRequestObject
 
 	request.DogId = dogId
+	request.Params = params
 
 	handler := func(ctx *gin.Context, request interface{}) (interface{}, error) {
 		return sh.ssi.GetPlan(ctx, request.(GetPlanRequestObject))
@@ -2657,6 +4413,218 @@ func (sh *strictHandler) GetDue(ctx *gin.Context) {
 	}
 }
 
+// GetKit operation middleware
+func (sh *strictHandler) GetKit(ctx *gin.Context) {
+	var request GetKitRequestObject
+
+	handler := func(ctx *gin.Context, request interface{}) (interface{}, error) {
+		return sh.ssi.GetKit(ctx, request.(GetKitRequestObject))
+	}
+	for _, middleware := range sh.middlewares {
+		handler = middleware(handler, "GetKit")
+	}
+
+	response, err := handler(ctx, request)
+
+	if err != nil {
+		sh.options.HandlerErrorFunc(ctx, err)
+	} else if validResponse, ok := response.(GetKitResponseObject); ok {
+		if err := validResponse.VisitGetKitResponse(ctx.Writer); err != nil {
+			sh.options.ResponseErrorHandlerFunc(ctx, err)
+		}
+	} else if response != nil {
+		sh.options.ResponseErrorHandlerFunc(ctx, fmt.Errorf("unexpected response type: %T", response))
+	}
+}
+
+// AddKitItem operation middleware
+func (sh *strictHandler) AddKitItem(ctx *gin.Context) {
+	var request AddKitItemRequestObject
+
+	var body AddKitItemJSONRequestBody
+	var err error
+	// A request validator built on kin-openapi's openapi3filter with
+	// KeepValidatedValue leaves the value it validated on the body. Bind
+	// that value, matching member names exactly, so the handler receives
+	// what was validated instead of a second, case-insensitive decode.
+	if vb, ok := ctx.Request.Body.(interface{ ValidatedValue() any }); !ok || runtime.BindJSONValue(vb.ValidatedValue(), &body) != nil {
+		err = ctx.ShouldBindJSON(&body)
+	} else if binding.Validator != nil {
+		// ShouldBindJSON runs the struct validator after decoding; keep that.
+		err = binding.Validator.ValidateStruct(&body)
+	}
+	if err != nil {
+		sh.options.RequestErrorHandlerFunc(ctx, err)
+		return
+	}
+	request.Body = &body
+
+	handler := func(ctx *gin.Context, request interface{}) (interface{}, error) {
+		return sh.ssi.AddKitItem(ctx, request.(AddKitItemRequestObject))
+	}
+	for _, middleware := range sh.middlewares {
+		handler = middleware(handler, "AddKitItem")
+	}
+
+	response, err := handler(ctx, request)
+
+	if err != nil {
+		sh.options.HandlerErrorFunc(ctx, err)
+	} else if validResponse, ok := response.(AddKitItemResponseObject); ok {
+		if err := validResponse.VisitAddKitItemResponse(ctx.Writer); err != nil {
+			sh.options.ResponseErrorHandlerFunc(ctx, err)
+		}
+	} else if response != nil {
+		sh.options.ResponseErrorHandlerFunc(ctx, fmt.Errorf("unexpected response type: %T", response))
+	}
+}
+
+// RemoveKitItem operation middleware
+func (sh *strictHandler) RemoveKitItem(ctx *gin.Context, itemId ItemId) {
+	var request RemoveKitItemRequestObject
+
+	request.ItemId = itemId
+
+	handler := func(ctx *gin.Context, request interface{}) (interface{}, error) {
+		return sh.ssi.RemoveKitItem(ctx, request.(RemoveKitItemRequestObject))
+	}
+	for _, middleware := range sh.middlewares {
+		handler = middleware(handler, "RemoveKitItem")
+	}
+
+	response, err := handler(ctx, request)
+
+	if err != nil {
+		sh.options.HandlerErrorFunc(ctx, err)
+	} else if validResponse, ok := response.(RemoveKitItemResponseObject); ok {
+		if err := validResponse.VisitRemoveKitItemResponse(ctx.Writer); err != nil {
+			sh.options.ResponseErrorHandlerFunc(ctx, err)
+		}
+	} else if response != nil {
+		sh.options.ResponseErrorHandlerFunc(ctx, fmt.Errorf("unexpected response type: %T", response))
+	}
+}
+
+// ChangeKitItem operation middleware
+func (sh *strictHandler) ChangeKitItem(ctx *gin.Context, itemId ItemId) {
+	var request ChangeKitItemRequestObject
+
+	request.ItemId = itemId
+
+	var body ChangeKitItemJSONRequestBody
+	var err error
+	// A request validator built on kin-openapi's openapi3filter with
+	// KeepValidatedValue leaves the value it validated on the body. Bind
+	// that value, matching member names exactly, so the handler receives
+	// what was validated instead of a second, case-insensitive decode.
+	if vb, ok := ctx.Request.Body.(interface{ ValidatedValue() any }); !ok || runtime.BindJSONValue(vb.ValidatedValue(), &body) != nil {
+		err = ctx.ShouldBindJSON(&body)
+	} else if binding.Validator != nil {
+		// ShouldBindJSON runs the struct validator after decoding; keep that.
+		err = binding.Validator.ValidateStruct(&body)
+	}
+	if err != nil {
+		sh.options.RequestErrorHandlerFunc(ctx, err)
+		return
+	}
+	request.Body = &body
+
+	handler := func(ctx *gin.Context, request interface{}) (interface{}, error) {
+		return sh.ssi.ChangeKitItem(ctx, request.(ChangeKitItemRequestObject))
+	}
+	for _, middleware := range sh.middlewares {
+		handler = middleware(handler, "ChangeKitItem")
+	}
+
+	response, err := handler(ctx, request)
+
+	if err != nil {
+		sh.options.HandlerErrorFunc(ctx, err)
+	} else if validResponse, ok := response.(ChangeKitItemResponseObject); ok {
+		if err := validResponse.VisitChangeKitItemResponse(ctx.Writer); err != nil {
+			sh.options.ResponseErrorHandlerFunc(ctx, err)
+		}
+	} else if response != nil {
+		sh.options.ResponseErrorHandlerFunc(ctx, fmt.Errorf("unexpected response type: %T", response))
+	}
+}
+
+// UndoKitService operation middleware
+func (sh *strictHandler) UndoKitService(ctx *gin.Context, itemId ItemId) {
+	var request UndoKitServiceRequestObject
+
+	request.ItemId = itemId
+
+	handler := func(ctx *gin.Context, request interface{}) (interface{}, error) {
+		return sh.ssi.UndoKitService(ctx, request.(UndoKitServiceRequestObject))
+	}
+	for _, middleware := range sh.middlewares {
+		handler = middleware(handler, "UndoKitService")
+	}
+
+	response, err := handler(ctx, request)
+
+	if err != nil {
+		sh.options.HandlerErrorFunc(ctx, err)
+	} else if validResponse, ok := response.(UndoKitServiceResponseObject); ok {
+		if err := validResponse.VisitUndoKitServiceResponse(ctx.Writer); err != nil {
+			sh.options.ResponseErrorHandlerFunc(ctx, err)
+		}
+	} else if response != nil {
+		sh.options.ResponseErrorHandlerFunc(ctx, fmt.Errorf("unexpected response type: %T", response))
+	}
+}
+
+// ServiceKitItem operation middleware
+func (sh *strictHandler) ServiceKitItem(ctx *gin.Context, itemId ItemId) {
+	var request ServiceKitItemRequestObject
+
+	request.ItemId = itemId
+
+	handler := func(ctx *gin.Context, request interface{}) (interface{}, error) {
+		return sh.ssi.ServiceKitItem(ctx, request.(ServiceKitItemRequestObject))
+	}
+	for _, middleware := range sh.middlewares {
+		handler = middleware(handler, "ServiceKitItem")
+	}
+
+	response, err := handler(ctx, request)
+
+	if err != nil {
+		sh.options.HandlerErrorFunc(ctx, err)
+	} else if validResponse, ok := response.(ServiceKitItemResponseObject); ok {
+		if err := validResponse.VisitServiceKitItemResponse(ctx.Writer); err != nil {
+			sh.options.ResponseErrorHandlerFunc(ctx, err)
+		}
+	} else if response != nil {
+		sh.options.ResponseErrorHandlerFunc(ctx, fmt.Errorf("unexpected response type: %T", response))
+	}
+}
+
+// GetLadders operation middleware
+func (sh *strictHandler) GetLadders(ctx *gin.Context) {
+	var request GetLaddersRequestObject
+
+	handler := func(ctx *gin.Context, request interface{}) (interface{}, error) {
+		return sh.ssi.GetLadders(ctx, request.(GetLaddersRequestObject))
+	}
+	for _, middleware := range sh.middlewares {
+		handler = middleware(handler, "GetLadders")
+	}
+
+	response, err := handler(ctx, request)
+
+	if err != nil {
+		sh.options.HandlerErrorFunc(ctx, err)
+	} else if validResponse, ok := response.(GetLaddersResponseObject); ok {
+		if err := validResponse.VisitGetLaddersResponse(ctx.Writer); err != nil {
+			sh.options.ResponseErrorHandlerFunc(ctx, err)
+		}
+	} else if response != nil {
+		sh.options.ResponseErrorHandlerFunc(ctx, fmt.Errorf("unexpected response type: %T", response))
+	}
+}
+
 // GetSettings operation middleware
 func (sh *strictHandler) GetSettings(ctx *gin.Context) {
 	var request GetSettingsRequestObject
@@ -2728,112 +4696,179 @@ func (sh *strictHandler) PutSettings(ctx *gin.Context) {
 // const string: with thousands of chunks the chained `+` fold is several
 // times slower for the Go compiler than parsing a slice literal.
 var swaggerSpec = []string{
-	"1D1pkxu3lX8Fxd0tJbWtGclWaivDT4kUWao4iWvGu/rgdbHAxmM3TDTQBtBD0S799y08AH2iyeYc3uTL",
-	"zHCIxvEuvLt/XeWqqpUEac3q5tdVTTWtwILGT+9U8ZG5P7hc3axqastVtpK0gtXNiqliw9kqW2n4ueEa",
-	"2OrG6gaylclLqKh76t817FY3q3+77ta49t+a649s9eXLF/e0qZU0gOt9p9VWQOX+zJW0IK37k9a14Dm1",
-	"XMnr2o/4z5+Mku67ZYvFeXFFBibXvHbTrW5Wn0pqCTfkoJUsMrI9kh0Hwcjvbt+/JX9884f/+v3qS7a6",
-	"A2u5LMyJnV22o3bCxJa+L4GY7vsIUVz8z1S7X8MH/iGBSMoFUTtiSyCayn1GNFBGlCRKAmH0uMpWtVY1",
-	"aMshnIPBuW3+nXLx1o37kq1yJVSjzz3x1o9y4xstuCzcA/ZYO5LZKiWASvdlQetzM/3FWF5Ri2sXWjVn",
-	"H/gGB33JVgJkYctL5pdgN1W1OQDse/uVTbUFPIuSm51QSqcP83PD8/1GKFlsqmqKHocSQysgB25LRJCp",
-	"qQZCLX4Q6kBAOk6aLOsnTs3pjxgRjuPmJzCl0vYhWyt5Ubq9uXW4NY6wCkitY9hJ8JmS1mdp7Q4HudFu",
-	"C5dgz1j3xwJSvrPhCas8PpNAKbQ62JII2FnSSMsF4ZZY1eQlmDWRjp8OJUj3Xwn3oAlTYFJQsapOLsCg",
-	"9rhzMM0VtURwCWQLjhQiA78wxKoav0nOrXlVATt36nfxwI2WGwbFdDOBhCyvwwZKpfkvSloqput+6Yv7",
-	"H7wIidwZ8dBKioj3FhA9gp6Q5piLWi6O9DBk0gHJ9Y7XY9VOAv3YnkNtf4LcOoC8pYLXoG+BsiCkpjIV",
-	"7kHayGO5f2BNKLFaNVsBJC8dPxgilS3dJGMJ63GfQB0+3vvOWO2ed+BNbLTxW/p1NPuey7PoDw//1Q11",
-	"Yo5yYVJSwN2BeA3SrWrsiMjjvxEMTLlzcguVueTyCMeiWtOj+3xQmpk0BPoEhmeM+45P/TgPpb8GmAzP",
-	"d+8UGi6p5lRmDlt4ksaAfmHIQen9Gq/PjFi6d4jWQR5S/Pea1BocCWZkCzulgRhLtfUIB9lUbqP9JcKG",
-	"kRzwwd6Owzmz1eeXhXoZ/slUcdU/QO/bl7yqlbZeNXN32mqn+XYL9ppLC1pScZ0rDdcOLQ54b0vI9x9l",
-	"3Xj9hDHuZqXiux7p7KgwMKbVrQa6T3KCcTKOCoSFIXEcUZrsqBD4527XiYrevZgLnu8T9KYkoaSkmpHI",
-	"qdNnS8oTms4W7AFAIv5qykzyUc6WKJ/ZSvCqnlVQhFJ+64tI/Vul9u6pin7+6Me/eTMles/FS8S1OYAQ",
-	"aWyEbzLCuMlLqgtwqKBkSxkxFQiRgMmIq1BtD8gJkO4t2QEm66giAiTJe6XiuaeiCwguV1zO6CQ830sw",
-	"xkleStw4ghLKgL4HQ6ghlOwAhBPGKKjaS/pADamAmsYdNHFp+itl00huz2IUh/63G4l41cXMdr3ChBt0",
-	"NwOviADq9skl2WnVXSCzSppW4qz2cuvGOLkJvCjtohN8wqHxBE7McVnghcno0Zx/OowbEw/udgjK4bb6",
-	"0Eqsm6QgRfE4UZqiVoA0N7i954Wne/4xUrM1beIOGrmX6uBEOaN6jzxRlHg2/hnYuT05UXn1NmpBF28L",
-	"bw/cV2PNLfzcgLlYnFMDGyoLAVHrm5AdaqGbGR2loPXcVwHzM98OOOUCg4bqnCSMmhdmzjbSlPHGzC1k",
-	"BL8HPfetpTXo5DcHbkpgm+74I9lE9yAzJ4JqrXZcAKoMhnC79kpiYw1hCnUMBjWaTk6HOqtJd0DNxrjr",
-	"H7WHtXiKFlcD7brPgh0skryHNGYaYacqpslLpcTya/AOx79t7FTlG503zpza0btgze2UrpxcWDFvVpyU",
-	"AtTC1Ts/7nIxgLeuW5mbWtDjFO8fnGGmiCnVgVBirNLAiEflmlSNsLwWR7I9khr0xn+dEa0aydxjDHJe",
-	"UdRgh/Btv+hI0e2s8LTYzZUm8WO1VeK8Dh3GDebLuqWTGFDFlBhoAZsjUG2Su9lybcsNW2CIRx3HPwHB",
-	"jmdpNWynlN3k4Xo47Xei9hLlrzWFFpsyKTPG+0InGMhWNb2HCqTd7E+4RXR5tGV19ur3o7wfUHmMn2dC",
-	"N/4etAmm45S6/JW9HARenUjacmOZOZWqT6V8oOYajxXAP6C9KVllPcLtTt2nrAS2Wtwk9j4+cIuXSFQz",
-	"HPUQq2zAc6MLE01yJ5CUYMFMt4rR45pwaSw6f3dkAJp/Wqad9UtAsDq9eo16NqAv6CKuPW2V/cvwcNJv",
-	"x1Th1JFg/GigbE0kAAO8ebyHiqi+D/FJZEAH0tevXr1aIBOGm0e7nxS0JtSSQ8nzMlAwa2BNXmFAJnif",
-	"DqoRzLtfUyT8KNGSYtP/4XCYXn65d88sB1V02yXkJfO360l2U4UPS3w+y0N/d2PC2A2XmwiEKbY1lfuz",
-	"hOrGODLlXcBrFHmgFowlO66NXcqId362u6aqqD4m75DyuHG2/HS9Q3n0XO+IQirizkmcyFoTqGp79ITS",
-	"jhiQ+oxG5H2Y7ZIBMlmH5N75k8K8gW+5SejLTBXLKeRdA7fqkAIGivGlEtkRfgJNiB/iiCHaU4Z/JjiY",
-	"0BIoW4q7NoJwSp33O46byTwgZkCHUvnJrdlLo5kLrd/RhaQQkl560Z0FHSCLxLJGsw/Drjt0yTE45IIe",
-	"TniiZtY/F448Y/ueCcbVVEPyeKXS0oe9kr6r6YmTganltvWi4NKTWMZjje1EKKkFzwz5PswfI6ixmwi1",
-	"hRz3AKfjmrz28tBRYsHvQaZQdJntE1n2rCJ1qSoUnIb74nlthgHozyj27Y5O6vJecD+rjuDnahZL5zj+",
-	"tAYQcnYWGcisWWwUsAb6645DNkIdyCtPlmJgiPR2NquEX6K0aKBmYO520xhLZQz0Rh9v3Ezv7nLyhlqU",
-	"HY00AHLq6XWkSbk1KU3F6bHeYMmpJFvwwtSHTp15xqsZrSVEkNHHhJs5q8D43KtgAIeD946Z0mn8tlMU",
-	"3SZTTM70p+Dl8gFRbg2pOGMCyB9fkf8gVDJ3EHcGS3Jagbs1qombq+TF7FUn1GHWlTxzvalG5+ezSfyo",
-	"MeR8ZoFfM2s31k6aAs57DoL9RWuf/TM8GXyuIR/awR2ZYCJZwnA3nhpyJa2muSUHzS36kG888fzw1Y9X",
-	"7U01mfWeigbOe/384nF41u00eUSlIacpjXab9D0oCZEuqNMxnZoQROgiwRfX+zPVSQPJmRhJixfuQR/j",
-	"iqiKxZ0/Spt1S6ZkV1B4goBoF5iKr6kG3+TlvEz0AUvcP6rpmLyXyDDCv4bZRf1F3QNBpj0yIWMsXzwu",
-	"PR56C2WeHk6RUEhQfFyq4UA7HoO9p2qOoD7Jw7v00Yc91U+vW/rseV13eapUCh3f0Po9hshTIr1UjYFS",
-	"CRaD5S03RbfMRITv2sni7RnIFb2nXtvOqcbEAsXT1+ZSxT+s1T6QPF9MCI3bcYIAJbpkG39FxU+q8Rd6",
-	"tMaWxG6/CRltDw/d+rzpNoTVNJylpHkvzaB3GERyCorDrTaSW3P1bcyTu3iz+DzuFvNXzlk0icTpAzXE",
-	"qUmOgFTIQl6Tg/tKqq1iRyKU2gMjPsk6qkO/eS7yg8PZtTMeajrj6K41mJAKPlYFwel2JHqw0TmPipKz",
-	"2IRYE6sbIJQx9Fh5Sy66cx1Qnf2GGQhOJSzpPSQznS7Mq70wTTYlo1K8+ACHznPj+7cHzGz26xzE3gYQ",
-	"DAnnO3pArZrxgts1+fbD6y1+vsU/NBADuZKMOMkW/Uuml4f47fs/rLLVt+/f4M+v8edX+PP1Klvdhp9f",
-	"4c+v8ecb/IlPffA/8dkP+OwHfPbD663/5YbGn1v8hTPh2Ft87vbDHxYmxzB4lHx1IIyJAmMzXG6cqTMF",
-	"bhtiIEqK49Sd5dlwp4RQB+N5Fz7boUu5n954qY1+qYtyuQWOqoBPMEudWgN1d3Xvjg+ZrK0BSuWxtUAt",
-	"3acPrJsFiWqNOOWWxqvB7Ya4yYihnGXRK53yp0pvHju9f3ppNFokhfa4VKMvztmZKF7KD+VrSaZKy4iv",
-	"02KBofnV0kqAYucq76Eu62h3TmrcRVHVpsqpBvOjhFIGpVAtMN1oq9Xee/+UlqhNFFod5CLmvLMPTKTp",
-	"uDMErlIOsuUMcwEDANWCB7fsIoZJejukIsEriDamoEfCJbptkvxweQ7JXDp8DXojwzW6eLI5W7Zzg03D",
-	"6Qxyztz5kP24xFTaA/GJ9Qn99BKWd2PPszwVaN5iVNcpNigDlprvbqlFASnPdS1VZNHZN+XDWFvQ+tD8",
-	"MXo4SfHiPxqLlTmT0+ZCGVh8nu8Ul8mcmu8Elc8ehd5cnCw1ull8Ir7SDHS/9vCFIVufbrMMCIJKCezi",
-	"HKuL4tn9fNCpM6sxDRUkb2y6jOuCcKxdkN3xPeZ2nPHpRq9T8ONGMu35c61POjqd3tkH7qP9MnljzcVO",
-	"Es1NQivJSyrznuFTCyoHespsuvyhPJ53f4bLN27YPxX2kgQTMuJklz98zsgvPzo56U3y2UN3kbGvslXF",
-	"ZfdhwtldjfM4GdQGJE0oHbRWejnX9zzWCXw4O6WZ82NyK9LM5v9xDuz4bZymXSqLZ2tPkkSBz6j+F8t3",
-	"Px2Kf7Jg+DNEwU/iIJ0PnitqN+7e25Q+UjoHTayg3Zyssk3U0RZgTZvhd2LSM8llF8+susv8FFvFO9+r",
-	"WPksSVhenyTFEWrj6lkSvOPpemunEHgb7sR0FGeR9JgJysxjsi1n7szLUT3zfCHz2PUbFzkRabgFmseK",
-	"2GgF5VRUGLMFarDTQRNr2XYOkP5PI2ld8/MVRRaqGvRVu84DDCE/BR7vFnKl2YNKMoVSM47HR1zcU5tg",
-	"UHCHirpXhJbcdq9TyZ+OMdGaPyVtvQfijNA9OUsYc3oi3aOWk4piHNdmSAnY2YekSU2I3CkfIUYe/eWr",
-	"G9kI8Rh1caLgBG1Qd1Tr6SfJQq27IzIQBlY3yonIjdc77YHnsKExLcr9EkfMm9dWOqYKnxq98a6Mc3V6",
-	"DVzdxtyby0t0Gu93vQ21kmMTU5HGBMWx1qrQtFqTRhqIHRy6WCsWb6Mf0Pv1uoo/A47q9wDh2tRKVaCT",
-	"oazbJrWNmrKsj2VilVdpSU2NxeyJmrK1l5HZoKtE3miRdSmD+NmsifdLZaFPiCzATeMAc08xptDUa4IO",
-	"qsy7NKU69EINU59ePGyN+Z/9PgmjzChbLsKnN6Efjs1ozk+V4eWun6fzwix3doxrYvuuhBTD3bVZ/5M4",
-	"kffCOpFLCuVIQcA9iIzUVFMhQJB+0umamJ8bbEVAc62MaQNMLwyhn7lZE2MB6oy4i8Khfkvz/ZqYvBG1",
-	"BZaFxzGksHXrCPRVtBlR7l/upsRRqMADYGePMME5onC0e3UXy2EupguMz35p4fW2SeVY06NpNctEykbI",
-	"tQpAUQdJNCaLI3908I5RuVjmO7WFlicBH+jAe/bMevDl2qqzrcGk27+gZtm/+Af0dlILSPgdW6V4lIyu",
-	"EEZtK5W25c1p8Gmo1D2wDdVAN1X11cwF7wdpzopZLeDSqhvvU0kayclC1tUAyIlNJQ7TM8xayHUrd3hO",
-	"yhPI001htlQv1O9zkPZ8m6XWQXmG7RZScZ+9tFL3y9cvQ4bCosGni9AvZ6A2snbJeMzPufgh3/rgiSzR",
-	"J6zfPulCHVoRvlmHp2OMWeeqkRYY4cls9Ni7acNSldelOpAd1SQ05XKDu1uv15fIk7OPaLB+Cu2MpekY",
-	"Za5MPuvZ5FGl72NngOCWk0YnGXB1IPZAxtnJ8vd+r8GR+6VrtHLS6R+Goc+rUjOBIGopBn6JGyON1djG",
-	"EDUD1CC1uzrpoQ/KYf++jc/TWk5dXU5agrqW9eyLBfpYofYLbHJBTegdubAQ7Rd46555dNlV2/DpuMHE",
-	"j0R4xP/fd7HxGZ69vKhtYwkl/bZRxGqg1lxS3Nr1sxuX0/lCzaXQHNuWgYB6PdjChF1YAilrhIUhWaRg",
-	"lKT3mKvThrStpmE1jMsEtkFN1ZkqC/uv3IXmcw+PYoeyxYf4bhZH1pRN+9uX94rS6GBazgN9h9SZmp5U",
-	"9X1cLonKYZ3nVDuJHq1Hm2qPjFy6W6Wi8kgOzh4YxP36RSlPgRyv9c3dmpUy1ssFLJ9Quy6Pcqba2djN",
-	"5T6tFCKVHES/231Gx9FktQCQNOKjXE2kG2tfg74jlDXCkq4Fw5A4GslAh2qwOSsZ87FQ3JAtFFzGbPmd",
-	"8plDJdD7EPCfwA5lSXJ+q4JXaKdVFTPvUUqX1Pj9Aut1PzytWbTrJAHVFq90edRYp9FrWyaAaumOQI1p",
-	"qvPSLnZjuAqTP0DkQdtN1e3RUsk+yr8F9fwCqfcTPcx4TL0S50D4Ez0QLFMyRNXp+kQDks0lkrgpto21",
-	"ShIctiYF1VtaQEZKKnaov8RqKqd7ImXoI7YpxCt3S5mzPfcDt0e45cJU2BRP7DzBh8KHRtaiSYQOxtgP",
-	"IIiHSNHA98EUbe+7igqxMTk3Bi1u/7kWHN2QguoC2k9Fw4VQ1uumbR7/Jhe8jl5Ljny0pZgWFj8yTiuF",
-	"/9lxH5rNNbV5udkqqs9S2J7bq+8f6NPZc58aF+ozB2nuKFRs49PhMD++bNwWNXc7xNYspkkXE3zqlYUu",
-	"7F3h1x9fJg61/OcGwiXoe5hPWkt96opEH95e6lOrlV3AUzPlsUuvoHFD1bRY6vUK7OEH62DFdlkZwqeo",
-	"IT64DMHtlcudSt0hTBUvvFPP3Pj6gui7i76rzP+7okeSK3+VZrFAUba59SH/190jV8RXTngbteJC8Aqs",
-	"BpPFK4rsucBYgsnQiWj6owjFvFW3RiHAEAaFBvcwVk2RnAqQjGr/8YpgOoZfKvSwJ0zlTeVQ1ms2H2wE",
-	"pwv4kAUIFk5mrFLMO1TiwWhsj7IFot2Wr/5XYq/CHKQBr4eCtHznhMfN6m8fv+/697sPXcbH6r1HTa+9",
-	"0s3q1dXrq1dIbDVIWvPVzerrq1dXX2PNjy2RPK9pza9zKvLrvAmvEFA+e8MRMdqUH9nqZvWWivxtY014",
-	"YQAY+2fFjk/WT7/fKfHLkOgdR49fNPDVq1dPvDQmTMw080fI4Dc7GvIqUhO2O+y9r8AJwKBM+4obdNN6",
-	"94GjfHTYYgvCvuqI5FFQLn11T4ejEFaZR9G7Bp4JQ73WCb8xgnyHnDRq2m4yXYGzTwR9CoQNF0Dlsmtp",
-	"hW1sY+EBRpNtCRX53UHpPTACn2lV+xRdpnLjMPcy/O+qYr8f4TV0ozyN25Dc80z4HaVv/cY4HiYuzb1U",
-	"gzMg9xwOT4Tbdr5++dsAM7wGfa19j3k8cwEJ5NxZDbS6jcPOgsnCZ3uNzelfGnz0AmE1bHufAFTcBsqQ",
-	"0KoeqdWW4K/WpxJlva76XpfHxqrY5Vm/NCCtb8Bv1l7o4YcXpue5nBxmBHg0M15yOc8WzsYJ5s4zsUXf",
-	"mFrEE2+m6s8dhBjM44Du9hDqa6pGUAusBb932Ze8Nt2bQEIehdc1ag3GoHj0xlcH7NjzakbuaKAW3qni",
-	"uW6V2FdxEWxfP+W6c1Jm2JFvD/VT4O5PjBHqpl6jcpgRWvgoPsbdUF1F3RKkaopyiJ3rX31u+ZdZAfQN",
-	"2IiiZ5LPsbHePMyeAkhungypNLSNVIwewz/aexgjHNaQtsUb1oV1r736Ib14N+Tavxbry4+oBudlguqx",
-	"7eI/C9W/+peleg/H1t7DhlY+noKcoGHXGGBeZL159Udv6lGJaWyx96VvS4PdCtNccZ2XEF5T8WAySMo+",
-	"72jHN3I8l9XTve3jt5d/Z/i5Rw2Y8fh4avDwdHY3FfuXvrt2zDoGsGtUInwZb3irFWeEOjNo8qaeGUrY",
-	"9frgzAnK913HmWfjs3aNGfC2+3w8UD+EFG0vMAutDsFQUdhlR2bOAjEWaoOdzDU9kPASlofLzTTwcQfX",
-	"v+aKwcmbKua+TFZPtshTvjPeuv/KH3WQ0y55+IrDnxvQx85HMkgPaDE3dv//+IyUEA87Z75iFpskBtrk",
-	"5UfSQ/suQTdra9+EixQF7WHGDeE9UUw5mPt3jjyIOrLk2yZDuvPD3jXZBRLnaK8O5ZZzNIflmM9pvgo6",
-	"i2Pc2xMYrA6FLwzRqrFcAnaNzDyqt8dguT4tQ/d7CD/HzXrX9XR8DsOtH/z/J7xdJ71Yn/CCbRswPPpG",
-	"jTRw/Wv4K9ohDAT46PoQtZ+4Ld0t00fu/5tNggIvZpg9HZy/p3vAzOyeB9CnVQBzzFhxY+ke1k5/MpYe",
-	"8V1SPhwgMPrpM+qwHXalNDyxrO0w9bi3+3ZiwXudZ03P4HN+LjSHbt0JNL9ThUHpF43DpzBChXCkM5w3",
-	"w86nzlg3Y1vE9NL95lWeMCYNptPb7F41/CROz6BDhRyxXiQq9s2Jfm7s8Rsyp4Yn+q4Znug5DKOQArnY",
-	"Pv7NYBhsWjsBpd+sd396Jsb+Nqtrd8H+XwAAAP//",
+	"5H3vc+M2suC/gtLd1ezWMfYkm61XO/60O0l2pjJ5mbLnvXzYS6kgoiUiIgEGAK1RUvO/X6EbICkSlChZ",
+	"TrJ3X2zLAgmg0d3o3/3rItdVrRUoZxevfl3U3PAKHBj89JXevBX+D6kWrxY1d8UiWyheweLVQujNUopF",
+	"tjDwcyMNiMUrZxrIFjYvoOL+qf9pYL14tfgft90ct/StvX0rFp8+ZYu3DqrJKaSD6gpzvONCgJmcpcSv",
+	"nzzPJ/+0rbWyEGFHE+OnXCsHyvk/eV2XMudOanX7k9XK/2/ePL1X4nwCbG5k7d+0eLX4UAATevPCMtqR",
+	"ZdwyV8CeWceVYErvFp+yxbfSXW1B/l0TK9lK5+eXjma3cfr3Rq9KqI4soaYR//u8pcT3JpbzQ8Edk5bt",
+	"jFabjK32bC2hFOxP99+8Zn/78q//8We/sAdwTqrN9U6rfeEEhGz3fUQ0nPzv4lHmgMRodA3GSQiLEnBq",
+	"zv/ksnztx33KFhonw0cPJ1+BdWwtjXV3zBXaAjNNCYLpxrGSW7fIkPLsqck+aF1+Ty/9lC3cvvbUxI3h",
+	"e/+5bkyt7ckVvw/DiH4i9f2Ldtu9pdvOj+1UevUT5M7P9Q9uxtv8XgFTXJZMrz0ZMMPVNmMGuGBaMa2A",
+	"Cb73UzwJyrkudWNOPfGaRvnxjSml2vgHwjZWWpfAEYYbXp9609fWyYo7nHtjdHPygX/ioE/ZogS1ccU5",
+	"71fgllW13AFse+tVTbUC3ItWy3WptUlv5udG5ttlqdVmWVXj4/FHYnkFbCddgQdka26AcYcfSr1joDxP",
+	"Hk1LL069k7YYDxzHTb/AFtq4S5ZWyE3h1+bnkc56xNpAah4rjoLPFrw+iWsPOMiP9ks45/Ss83/MQOUH",
+	"F55wms4zCZSN0TtXsBLWjjXKydLzdqebvAB7x5Snp10Byv9XwSMYJjTYFFScrpMTCKjp7DxMc80dK6UC",
+	"tgKPCpGAX1jmdI3fJN9tZFWBOHmRxg03Ri0FbMaLCSjkZB0WUGgjf9HK8XI8b5p1EXXGc2g5RTz3FhA9",
+	"hB6h5pCKWiqO+HBIpAco19tej1Q7DpRipK95KWsw98BFYFJjngqPoFyksZweuGOcOaObVQksLzw9+Avf",
+	"Ff4lQw5LZ584Ony89511xj//6VNyoQ0taXhLbqU6efzh4W/9UM/muCxtigt4sQElB77SjRsgefw3gkHo",
+	"zdxbs395DO/MnTbCpiHQRzDcY1x3fOrHaSh9G2ByuL9HL+ZLxY3kKvOnhTtpLJgXlu202d7h9Zkxx7f+",
+	"oE3ghxz/fccKrkQJGSsCeQq98UApoBR3rDbg8TNjK1hrA14INI6wAVRT+V305w+7WWQLeisiDb6ht68A",
+	"jWzx8bON/iz8U+jNTX+bvW8/k1WtjSO1xt98i7WRqxW4W6kcGMXL21wbuPWH50H8uoB8+1bVDQl+Qkj/",
+	"Vl6+7yHYmpcWhhi9MsC3SXqxnhPyEiFmWRzHtGFrXpb453rdMZTe7ZmXMt8msFIrxlnBjWCRnsfPFlya",
+	"lNjndgAKz6rmwiYflWKOspMtSlnVk2JMqTUtfRZBvNN665+q+Me3NP7LL8ekQbQ+h6nbHZRl+jTCNxkT",
+	"0uYFNxvwR8HZigtmKyjLBEwGtIdqYjicAOnelB1gsg4rIkCSFFpomRMWnYFwuZZqQnKR+VaBtZ4/c+bH",
+	"MeRjFswjoEbI2Rqg9Cwb2Vl7le+4ZRVw2/iNJq5WT5injuANJ45Kl9SyUaRrHj19HPpffiTigNlMbI1E",
+	"MNyMv2tkxUrgfk9SsbXR3ZU0KfYZXZ6Uh+79GM+JQW4KN2sHP+DQuAPPOKXa4BUs+N6efjqMGyIarvYQ",
+	"lIfL6kMrMW8S2zTH7UQWjHIG4ueBPDDNaP3zT+GwrbIUV9CordI7z/8FN1ukn02Be5MfQZxak2erN6+j",
+	"XHX2svDKoXU1wf51iHM7j2074MaTTS0hB49kWwR+3EHeOIvrVY1DgTfKPSfWvpXuJsx7wdK3aHnJFq8b",
+	"Z+/h5wbs2ZcWt7DkalNClIBHBIMS+XJCXtvweuqrgLMT3x7Q+BnKHTc5Syh4L+yUnmi4kI2dmsiW8hHM",
+	"1LeO12CS3+ykLUAsu+0PODDfgso8o62NXssSUHyyTKKxBZhHFyY0ylsCalQjvTx5UqvogJoNz66/1d6p",
+	"xV20Z3WgafSZRweLJNdAHLNN6cbits0Lrcv5l/0Djn/duLH4O9hvfHNqRV8FzXatTeU52kKQinWUf3EH",
+	"N1/RuPMZGMoWfmZp65Lvx+f+xkvBmlkvDXNmnTYgGB3lHaua0sm63LPVntVglvR1xoxulPCPCchlxVGa",
+	"P4Rv+0WHin5lG8LF7l1pFN9XK12e1ifCuIP3Zd3UyRPQmzEy8A0s955bJlezksYVSzHDKBElOXoCgk1D",
+	"pIXNtdZumYeL7bgNjrsoyET58JQwg+POEItbVXK2KphSA8kxMTq1bFHzR6hAueX2iFnJFHtXVCcFHRpF",
+	"pmdNWHKacP34RzA2qN5jjCQBZT4ISHhK6sJDPjvmxNcStVCmj9sK4D/A1zEqZj1k73bdx8bEabVnk1j7",
+	"cMPtufQQNuLXBEFeoroekOzgvkXrhudnuhTB4uG04Ps7JpV1aEdfswMo/T9F85NmIQjqPOkiqJQAmuLO",
+	"Ivrj6u6/DQtImk2F3gTnn9cqDXBxxxSAALzsyEDIdN+EexUW0oH085cvX85gKYeLR4MK2/Caeam/kHkR",
+	"sF40cMdeogsxGP92uikFWb9TaP8kzpQi7Z4neWAJINPXfGhFw2mC4waP/jz7T7egeUYeHH/eZdfU9b7Q",
+	"Wpx2IcaB6F0QJJ6dZjaDW6ANaAj8n96UdSDudj3BgP9bwu7Zj2hGkADSgtYiwb08O0e/jd4y4HnBar7L",
+	"PIMH65iV6JEm3/BcfvZdBPzwXOHjSfb8n35MGLuUahlpZcwUDFfbk/zMj/HcTHae/IF/kLvW9z13fw/0",
+	"toemqrjZp3bqDJcqaXCUzjK/txCRwayDmknF0GJ/x6Cq3b7vUNAKjXIjTcazlGK/xO8SRoo93UD+DUrT",
+	"hP7KPZigHZF8/5gUFr0pA/gPSKEFckS1HhyS5NHAO2kTGqTQm/mk8VUD9xRHMjqE+XTvrxhI2dYRL5hH",
+	"wmhhsPIjw8GMF8DFXJxp/YvHFNzIX2gxGQFiAnQoNFzdvnNurMNMe9BAXtIISbpc+dqBCZBF/LlDQwgG",
+	"ZazRFC9gl5d8l7pVj5uVTgUrnLAGnXDV19xAcnuFNoqc4kk79HjHSbf1fGvTLNfzVWxFQ33kiKO5Bc8E",
+	"+l5moSy5dcsItZkUd4ED4Y59TizSY+JGPoJKHdF5mn0k2ZNy/rmSenAAbDfPqxEfgP6E2tqu6Kh6Soz7",
+	"WYUjelczmzvH8cclj3OkYtHM1nNFA/15h67aUu/YS0LL8kC37q1sUnI+R1gywO2BMad7DQZuBtqL3o64",
+	"mN7dhXKxQ97RKAugxp4PZHF2O+FgkSQkvcLAH0ShjNyyKC6FgCCSoHp+F0/BrUienHLHZdqp4zU7UuFz",
+	"rtgKiH9TLIe0zMlqQnYKrh009OL+T4pRhxqFh0EL8h6AUwIWrT5FS22Q12hrfw8WZwrU8GCrpBAlsL+9",
+	"ZP+LcSX8fvxWHMt5Bf6+qkYm50JuJi/ZUu8m3ToTF6tuTH46yo1GDQFIEU80Z9YurH1pCjjfSCjF18ZQ",
+	"VOLhzuBjDfmhUanDFowJTljBLCFFrpUzPHdsZ6RDf84rwqF/ffHjTXtHjt76yMsGTlvgafI4POtWmtyi",
+	"NpDzlCy9ShrytIKIF9xLt56kAvOexXLjfP/gSQXeqxo2aQqCRzD7OCMKgXHlT5Kj/ZQprhlErcCa2gnG",
+	"jHOsOzR5Mc2NKUQC148KAgYVJyIf8a/DqMf+pP6BwE2fGCg2ZDN0lnQOvYkywodjKBQCp58WAn0glw/B",
+	"3hNyB1AfxQef++hlT/XDfuc+e1rKnh/CmTqOf/L6GwzKSbH0QjcWCl2KGJ7TUlO0V45Y+Lp9WXtbErqi",
+	"V4Lk/JwbDGXSMn1hz1U5wlztA8n9xUD1uBzPCJCjK7GkKyp+0g2JElEPnBMB8s8QaXt5AMgbnoqQLPSO",
+	"1Z7pSwsCQU60rlF9sEzanjyiYIc3U0XBi+GpOVEgOPkTYkDe9JwbR9WrhMfaX229wM2xMABlUE2Puk2g",
+	"rAPaVNq6ZQyGmYysT2lY+OSE04U7BH3PaKCA7PEYo2vjN5a5gyi+Hv+tml9+OQgv7vmTlJanM1X+Ewd9",
+	"yhbaiNMgec9335tg8tY7tWwfGmysLNlaN4bVfGcztIEgnvnRjAKjZl0W7/luoGwmMnK0lTFo+ui74jgU",
+	"30xCzvTMSBvmv2Q/aUkxTCcCJwkAfWD0VpRFRGvPKUwdzybFVSLW9fgKL8leueOKvLTkdZoT2xbf9oTw",
+	"tjeaJMiBGUNWqzQl+G+YVEHvcY3h5SCzoe/3283EgbrkedJMDOSqjPTeqQN73TBKJhhPewHO1E1ZTqh6",
+	"TjOhW4u3H2hPalE1WgN7qEIbzAiwYboUflDGZxsj1DRSpLYYEiIHVukG0vdBxdUenb76EYxo0pr5xiQ1",
+	"T5KH/ZdRHo+a5Xnyajt0Fmv4VjrPE1Iv2kolJtfpv0wu8MRk30ol3qq1PilG0QvjKsh6EmGXOs+4kXHc",
+	"kbVNyPoZmPx01UpL4U7CszOQb7UCkTErVQ5M6ZUWe1T8RUiJ7Pk3EsH5bbzo8eADHPUJ1TlpYLa640GQ",
+	"xoRN46W25B0210Y1J0EmnCIJ949Qzhj/DsdRZgCt/vAoMO5Rm3gMh3oTWVVQy24C404YYCesXVotY6L4",
+	"LABYMDHBNsGhqhCtybhlJNJ1wdLc1GgcptQB+oNS/wys5QEX6lnRaLrZOWm2gHJ9OivQD0Ibnc5P2voe",
+	"cJAnR3kyXfSDrElbTRlDwqUVYoG6bCG9U3cMSgvsp0ZsMD4lSTduRpTJhxBj0li+mpLXGpui9gGKBdrG",
+	"NXNLKRAyhwytXn2PTDJL8XiUW8zTSlsznWYrf80qCJfsPuHrXcsZjthBZFpI/CIUac2KxBQiqbbcKYAp",
+	"nGXWcsm4/I4SWmAf4bqXBJddn+0NhGeWN85FcydG3dasPrSX/wYc8hjDwywcXGTW4mXMRwfrOk2GqKlJ",
+	"pZdek/c9E7s4FRDmF3lpRFgq+XECUWOiY8uyK16WS5tLazFVjj7XpURNo/RcvP20aWRZakdU2dpclnkp",
+	"6+AYNVIJMMsVqevxo5C80viftSS9JTfc5cVypYksw0C09+9rJ/NlrXfhH7J8BLNU0pmYI2yUddxgWNk6",
+	"5LWsMI1sabXglEYslv4kDFiKugCO1B4zZ3bcgVna2qAZtAKLtU60WtpS1ssKQ1NbJQv2sKyNdpAH4Vo0",
+	"Xn8nR0XBpVk6CXOMGJcmX0YjRl9wHAt4K8OtfIRUhA0rMKkNmcc1ZLUzqf+86xopfDnBMfSaDa6wLCho",
+	"QT61XAr2p/aK/fPJnJHBfdFeDC08J+joXRT6WnsdkYXViCNR9ZmBFu/CnXQxXoTAwUTYkJoQDkCJlHSw",
+	"K/ZMaVZpcuXh7RzCmXt3M35d8T1bJdXhuXz2J934rVwnAo1A8LVy6fCzOQhLr2gT3skoMr6yeFkxZyTY",
+	"EIyDDlg0rSa8zydj9uabLPx9cDJ46x4HHbisE+JXrisgf3Lq/GzSwUOmiSgnOrMn76jTyVc4btwZ4ryD",
+	"OhFp5kXQl5QRFkwBeo3gtn0Z0RVGN5siCX8cfGb87YNfTAKFrL9EtkcRAoXZNpZJuwJM2s3lRy/baLyE",
+	"7MxPp9Qm43NRFo4cLRxCgG+7gxa3M2IQkRuEkz9cXs8Tf4DMEbYRLztyTrHLPnWOuNRcflHpRzgdaPtI",
+	"VXm0mxIG5yLlWZSZz7H/3cdxkyiPgVde+PNHIO5IC3t5Wt7DYw/hEnjU7ZIC2AJEps/mEtXlmrrCIfOd",
+	"C/tJ7J/e6FD8Hcmup25sCqa5WJYLsTjdtZ2O+L0sdyAZ9zsKW5uOz+/ekgpBXj7fgU8qb3+EGzRxvRHx",
+	"HrlwThDsMOqpZdmBUbesNcl6aSPTB/gQ1jdwU9KxjkEc4qaHdgMDoSgLGh0b52VucpGLpBJhYHdoeO3b",
+	"93KdtKLrNV6a/l5I3t+6OY1JD37Qvf9h28t1PFOlUWzx1zQPRe2O2KyOW5yibchDtNtcnLqFRABt8pxg",
+	"7WK8+tMCS3bFjAKCP+AgypA4vb0QuuHHxven99BWJenxU4zmSIVLHHLRRklnb97FQl1ns1F8nrhoWlF8",
+	"o3esavKi9eZRiYFDJ/m47pa2iXeNzfCondpkSYJzw/nOxrojgX1YJui8CIcfoshhARQL9EjFq1DkD2p1",
+	"qfUWBCPbbQwF/c0LQ15cT6Pm1i1rPuEWqg3YUMp05A/2QjyL+azBCEllDnlZ3jFnGmBcCBL+XVSSPMJ5",
+	"oCrtGBZvYU6zgj+mja5nFjk8s2ZhirpTyPPdVEBK+KKt9CjNRMgsFtI9HjQ7FTGbDpftVnTlmNm2EE2J",
+	"LBxXdpSyvgs5lsPI/LKaDuQJZd26oEgrN8m8iWP7PEthSUYTaRsQc+fPiGrHiTNiZtLJi8PIFQw68CtI",
+	"Q49Ut7aiUaj5uEcddKdmytzfkSrzFJn7giSx52Zqvz31T9bbTJ1du7URar3nOyR+ITfS3bF3bz5f4ed7",
+	"/MMAI8mIFdIPoljFfjTgu2/+usgW7775En/+BX9+gT8/X2SL+/DzC/z5F/z5Jf7Ep97QT3z2DT77Bp99",
+	"8/mKfvmh8ecKf+GbcOw9Pnf/5q8zi2cJeFLkpAdhLMczZCBqGY09I6M9ZdUzrcr9OEWOSHqty1LvyDOG",
+	"Oa0H7qG+hf/cvJ9z0x7nZ/VgkC8VoEvt2gDPC7C96N2Oj5JZmqt9m2Lipbq0NtLMKGTXlMdSXVH+wQRw",
+	"/zL0LGQx0zWVo0lOSizsO5aMGlMm+fuwOHRfZhEnClekcttckQ5HHtB1mi1QdFGLKwGKXfpt7+iyDnen",
+	"uMZDZFWtqxHVOSz1iOXKbV2iBL0yeksZhdpgNKfamBm3AhLng7uwXFVHnSEJP5V0N59gziAA4KaUIdVz",
+	"FsEk85iUZiHTELNHSr5nUmF4VpIezq+6NFWAtwazjDaD2S+bylKZ8lOgEA25FH5/SH5SYVnOHYt60Dil",
+	"7wyS92NPkzyGyoZCJl56Rx4wV3TyU81Kcieqa7EiiwmEYzqM1YxbwxBto3cmSVqMkdvjSE3eV41ZsIC+",
+	"sCxS6rgEZfBy8rXxoJjh3aTZn+Dd/L5xGPA79ryU2p4hyWqpkkW03pMBsZNKUMhAIQKFhFls6D0G4F7O",
+	"hKKcPeJDxwpvW10B3YSodB2USb7IQrrT5jRb6twYySDkXsVtm74b2rD/HtQxryV6fEu9A9N+KrgRYN3o",
+	"c2jDMeOiEHpz830Ip784cP19yROl1CmYfkxbvFwzbtECFQNoOaP4fczJwNh7Ri1n0MASLQtJ5r0qdb6d",
+	"dti3oaEUThdMEz2PfYcoMsk5r5phXkC+LYNTY16PlCLmP89KYUTH5IuQBY0gJB031tXi+yCfzeYMJVdf",
+	"8f1Tyz11aUCj7NgQ0sXtFrCGR7oieZeqMTOPqNClOAIgSpeRqp8tQzDygsNc6GDCRgI0JaxTplI8FKzR",
+	"wwY5pscrXAd7eGoitLVOTJX5/SjWGXTmTYc242ShrSS3TcEwdNpYUXXD2YimQJxd0vKswk79kr3jHGcM",
+	"rmJ5kzZcN3VkiSmxCDMeMMmy4FhSPNdVpVWKoZxVaeiciGc/dtlnV+kEmkoqQfZKFOb8U5EQCgpNnN29",
+	"6XWc7KQYN1EbLZQtiPdir3yBo9qV3ZH1UryKNtUqOP2Q3rqroKWLrE3oInbQHWOfFw8hl7yXAx8cXXI9",
+	"++TR4Isw7LxOBE7XMynuHK714HQ9z2hJC+iMsFOQiYT7ZI9d3jh7dl62kanSIHnBKXw/uB3qkqsDA8pk",
+	"nf9zHIFxwdEliGtJgglF7NEq//UxY7/86OmPnIOTm+4yM7/A8+g+jGT2Xspda13oKoVg7dO1NsENq9XS",
+	"StyKVssVz6kcC9mgPQnOEB/fd6l1l0uQXVu/YQFrFzBrxEjBGH1GGEivskcyhI27Zip/TroyffvQP07h",
+	"Cn4bX9NOlcW9tTtJ4g1Vgf83q9F/vFja1cqVPUOdsqNnkK5hn2vull4NXxZUy2oKmtgBbXm0S1qiD9oG",
+	"3Ej/Sb30RHXas9+sO9vCMbKKJogQ7DeJEk7WR1FxeP+E12ZJ8A5f15s7eYD9UrDD+hhYJ/aFDX5It9Os",
+	"0soVmGfTK509YEsTgcDkE5fOsjXAtFsxkdo24EfoJZ4pJ0i15Etz4Cjuca+ub+OJwKvgmG5lqhB/0r49",
+	"Ddm2S2db4qvtMFfp+a1M3reNOi82ht0HVSBd02jWHTFRomiaXtumg51LZtB1cLrd4BD8cZIjdXfue+G0",
+	"bZQmLyusnQbc7kM+e7jqPbnQn1bxup5xFA6qGszNfRcje/Zx0CvoRGJU4TCuJrQRw1AQWZZsBTFWPaRX",
+	"egrSO9UVU421YUfOIxTzJoyAbbmq+DgDJWxMTFg3Bqm1n6DQuxiTFN5/VxAtpaW4H26Ui8EdYyoEbsrZ",
+	"Wh+qk8O4zt7de0Y9/FJuobysoHUAbcsReqtK42aujbio/10ZWHMq++piBWLsNDnobobKLyn7c6Tuz1MF",
+	"4f1di+a0YwIUuWinRpyVfhnknaNThjHHZ70oLB+LtHpV+5JCtiMSyxZtLcEYYrd4pZqyJEvG1usoacIG",
+	"tiq58PeqCKnSOFS8Clkvq7J5cv74KW0vmCd6uQSExEnCaJ3SkWUTJWESzDLE2+5kDkseC+L6X+UetTXj",
+	"lGfj4VNjluRwPqWXNXBzH6uunq+VNcQN7kPHu6GUo1ljgxZdG70xvLpjjbIQO/v2wrocNy6a3w+cZhb8",
+	"GW0BYoaB1tVEIc77JrWMmousjz0eF0yoSW+pqlPNxR3dytlBt+G8MWXWFYvGz/aOUfRAFvpHqw3413jA",
+	"PHIMb2zqO4ZhBBkFnii960U9jiMv4mZrrPzd7587qInrilnnSY7Oy08zOl2nqtXMuU+u5yuf75Iedjbs",
+	"O3xTBPfQtiOZKmGUN45ttEcFLHqQsZobXpZQsn658Ttmf26wCy3Pjba2jXV9YRn/KO2dlyOgzvzljxLB",
+	"iufbO2bzpqwdVofBx9EPs/LzkBbQCcqU20qjKLeBchzCC04hhcfdm4fY5udsvMD6eJ9aeL1uUnWM+N62",
+	"GmuyrhoKQAEoXmIz2DkA6aODdwwQjp7yRImG2eXfd/wgxuGZ9evzteC65Apsui04aqx96eMA346KIono",
+	"kFbZHiSHknGvbbHdtkI/Dj4DlX4EseQG+LKqvpgQHGiQkWIzKV2c2w6IjPxzcoPanlY9ICcWldhMz+DT",
+	"Qq6buTvnJD+BPN0sfMXNTI0yB+VOt99v4zBOkN1MLD6oKKZnpIi28xchWWLW4OMNOc8noDb+8ZzxWB/1",
+	"7Ieoge2VLFxX7GV51Fd5qMpQtAvhMUYWhxpYTCbj6WNP/6VIdaEs9I6tuWHESpkf3N16vX71hM4Ud3aQ",
+	"MDZh2/CEMtUyNOvZ+qKq0D+dgwNuKWmwkwOqDsge0Dg72gr0AbpmP0PLQtta+2i4RxiGtvRKT4Trcccx",
+	"PJf5Mco6w/23KBmEPP2dYnzXB2VPb/Gsi+rkzseuriZwMkAh2gSPynyhWSn2RPoFlnnJrYUzEFz+Aq/9",
+	"M09uuNP2+t8vMTw/YZmh/1PFJKqw3UvRWjWOcda+RXLF2ro3swXZkDWQ6AtHHeTmQnNkZiEE6plcwws7",
+	"Pzli1uAUDtEiBaMkvseMis41aHiYLdaPKjChLagqM7to03ufEub3ECvh9DpjO9paCL60oUhSdOSXlFLa",
+	"qz80w9D8EIrZXGxmDg29LjF0XZAT5REaTbvQL3lIKidl0amk3NpFXF1eyOxIGWYsm4xt4A4rMfbqYKYT",
+	"QK9QfcKgofEZAiP6FsyTnXeczCcTI/zBlFyKkAg6FOq7TfemeHmq2qlYdFtPUvZho7mxsBqtrE/W3K+M",
+	"W9O9kibK56JX7SBOq19X6BoIRsrDlPBF+fJYLSjEFreZwUmR6xqYMrpztLFueb4dd7I6Shc/324+GjVH",
+	"swUo90KyaI9ptIxCQML3aqhu35px0ZSOdX2QD1G3wUp5280xkw6meOHdyFawkSqWiI0l0QvgjyGHYHRC",
+	"VFYt9X6ngwkTvVJ9JldwS+sNpf2p5+FxMbidJwmoXq2GRMkJS73euxpVXnbcaLCvmFYZtiQD7jKPjf6T",
+	"oa0ewlGrZa/cRKJLJlh3YkS7vhOaem+qwXvbl0wAIVj9u84TWH009K6gOqXcoIE/ViQ9cevHZtA34eUX",
+	"3P3xFSQA1AAHdXJ6idJzBBB8/CkCiONKvFUxcfgM+eMnvpvw3ZDa5/H4J75jGC5mma7TvewsKHGsDNqq",
+	"cU4rhsPu2IabFd9AxijwH8P6yVLutVUkT7P3HzUK6SsuWCkxLHQUURBehYkOVME2BBhki0bVZZNwbw/x",
+	"MoAgbiKJg7HIaVu9sMGeEHTMmDow65zxNU86Z10/PaRyuirueZVfI9IfVfhw0LmFms0mWWCic9j0LMDa",
+	"kLMmqSaHwM1xGohs6/rp3cmayQclXsLiwo5S2PKhSLbu/R5LXgR/UMn3iN1YJYgJzUaifpAdDo96C/u0",
+	"1ChtsoB1cIYp7Zi/j6kmSVe/etg/tO8YNbpZpZxsQYquJeQQo8S30k21t5vsPZzcx8ziLh4MXdFpOpe4",
+	"4BYYyaORh02DSqxda0L+HgYCzuuw41/0BEL+EKjhD1RWeM6mL3Qr9Xf9upeNcIjb53CIFk/misejTsm4",
+	"k92k6uQn+r5O2/j5hks1yNg6KZ0LaevGpbPSPLFQfyf/LzCWCWn5xgC8YivtCmalAHuWMrAmJ8H8BzaG",
+	"S7VspvQbEJIrZuUvENtn4gMTXrdUiQaHIQJJBe2sayfm/YwX2bUOQBnC8ySqu0usKcWHdOMm7wdpMa0Z",
+	"FbFEtX2lk/Vg9U7BROTSc12YadwOeTW0HkKIrEXdHj4SEJI0YPbPWejyD151NG1s4UOrYgeu0Pr4oLwb",
+	"5Xs1VBUCr5ii8YdhJBaQdWi2THfL+6HXcXmWfSbOPyRuLwnLnxsIZiVnGhhEknhN6Ieu//L54SRRD/qh",
+	"NXufgS8TnafnYsFQNNhMHI5f2bD8HraYLlfzyu/9EE3wTyi/90OsPziOnxLASxv7TnTuCk5pStRYPNiE",
+	"2gaBaHdA2acfC7sGaxH0fReA5Cdt4UEcvKFFXrDPKE9++vQJY9DXOmXhEXoT85FfsdjghMq+hTCIjIXG",
+	"OXsU0oMBgwqnqX7DMdGQleeGUW1EcndWsixlBc5guXsyILGtLDEszWYYj2L7oxjHQjV+jk0Jlgnwd6/N",
+	"GDZAZTkvQQlu6OMNw4whmqqmJCUmdN5UHjnZn+6/ec3+9uVf/+PPwd2Edb9RqodShJ1Zp3XohBU3xl2o",
+	"nLECZvySb/6PwrTFHBShjBSgnFx7IfDV4ru3HyKPpw9dUtLiGzqcXp+XV4uXN5/fvESyqkHxWi5eLf5y",
+	"8/LmL1iHzBVIiLe8lrc5L/PbvKEU4joUePTkiu7Jt2LxavGal/nrxpEZB5OQ/qEpqDvXygXNjdd1KXN8",
+	"6PanULSECPek+7RxNiY3fTokb8+7yChVaxX8jl+8fHnlqTGnB2c+RN0PFCYWHLtrHlJ/Ui9sV3gb09g+",
+	"YcZwMMRTHUmM+CFPNKNODaG2SN98TEY9FLX8K7ozChF600f0VQPPdEJfNfA7HRBWH5o4GjT3ehLtepVT",
+	"5ZdrHNjhBG2/p1BVARMIQqUxDHh2BVTsTzttvMoNH3lVU00eoXPrT+6z8L+bSvx5cK41pZYdP9uQf/ZM",
+	"5zvIMPyNz/gwt27isL1GxB4l7K50tu37+kVdD05G1mBuDXARY0M2kDicB2eAV/dx2EkwOfjobuERlPsM",
+	"Gw5UZzArWlOYKwWouAwq+0H2EcRWKj2qK7gWK8MIIFoPGXkzhjHY5hHMZxYU1kNQzt4R08MPL2wvCGa0",
+	"mQHg0f78mVTTZPGdfoRgB38msuhb2WfRxJdj8ecBQjjf04Du1xAK6lVNyR2IFvwU/VXIuitBG0PySdbA",
+	"Nk/IHskq3wFb6M2xa98Ad/CV3jzXraJDBMUs2H5+zXmnuIwXM7uCNFuor3F2fxeCKondoXCYMb6hgHAM",
+	"mkBxFWVLUNip5eB0bn+luhmfJhnQP8HFI3om/vyV3vw3Mt5JmF0DSP49Wehj7O9YjHsK/2jvYQyW6/Xq",
+	"JpuA4RVgmNCrf6Un74Yg0onFpx9RDM6LBNZjI7k/Cta//LfFeoJjq+9t5CMVUA+UYGDdWAhVaL58+TdS",
+	"9bjCjKjYzY+KZWNhszRV3GIJF+Jhl6JBkvdRHNBr//bn0nr8u38v/neCnnvYgEl5T8cGgqfXu3m5/Qz9",
+	"L23KNIC7QyGCMmqpvT+TgqHxMuCCjS7jKUxYawM5p7OcYpTfxDHPSGftHBPgbdf5dKC+CfnlxDA3Ru+C",
+	"oqIx51lhdTPqCOY0E4bv2ArcLpzoZQSTBn6vH8+RS+pdGJWG/nEI9B6/0mXzwrKw7NgjUboY9kBl84DF",
+	"rl1PuWaS/OXBceNCY8Ln4S/9xlXzr5rf8BD+ARtMHqBDuAIHCKd5+yv9EaUmASWQ4+HwCL5WoncAvyso",
+	"vlaiBwgv4ATE8/i4t9HrjhaAS1ExOzkwYMxJKu8D+LbtJ/T8izp+V38w+2eipNYt9ocko3Czhj5RrOuw",
+	"8sIi738ewqJzv/3Vmf0pOvtBusLfPfGAfldofeBbwBxdjJbcM4qmBsFWe1ZJi1nbvwWFZb8uJGWwY1Rb",
+	"sOsTNBdDJMtmIqp/8RTtooxw+2uuBRzVJR/aNs4DGAxSbWqvsTpNfqq7QSf/thsUif3U8urV4ucGEAfC",
+	"bg9ywdoNDsNnf3xGWS1udsrAjCnLilloK2A8Ef2+V723thbIoOqiKrSbcBSQr0hoD3MqznopjibwLsS7",
+	"XYZ1XaThHNy75eJRUnjvFAr+nUaMdpjCobqtGXXZ4mPNqefFs7CjCTRzWpc2Y6uuq/M1jLQyFnZda9Ma",
+	"uDOsywuij2y2Br4N7ZpVuBks4eC/F5rVoQT5FF5hifJTfE1XcFBw3NPbGkIxcutCN98UKraJECNe1oYE",
+	"PSuS4fYmUAxBc4XbM5TONrpxEgUOWQWXPgXX6nWoa0DItkMs7NnzyICn6BFM0spYAaVghd71cPLa6mlr",
+	"LnwmO9FDG1f7LG6IfrbhH9BWNGz2c01zUds/6MlCbMSB21/DX3Pl1v7h/m4WdqSNmHp/PTj3xeHoz06I",
+	"xHfBNHKoimJKNZYa8MBnlTZw5QujO6lrycTNUckjRlA81zE3gO2sE8f8ld5YD/DW1XENK1dZetQ5fG/G",
+	"Su7ACwR2aFnfyqPG02+lu0h/+1a6K/nsg4Kxla6LoWq7wEWpOMmm/y7Et9K9dVA9E48Ob7+uneA6kCP3",
+	"I6Vv6DWlblzATbfS3f4aAreP8s17zB7tg/t3whjP29qNN20tQgRAj42iqwMjFwTbAtQXqVd4+EFQaNyU",
+	"V/H/WxwMzsAhGl7sBDxAxlt/eLFOyxRW/pcS+lvpHmjo742WXUYWrQfv4KdhXdrNQK///YnxbfAmFtzU",
+	"oLwCSqdLf5gNCKaNxwdZliDYT411TOkdGcODjLEih4GCXYcIMxxPx71OV/S1TN3tH/Cwg6cpNBzGmqUY",
+	"xQ0iqEbXUv2/xkY02LguXJC6c7N0kLO9qkfTxsAw5hLEaR++6uUfSuX0oqhjk9cYo1khHaWY8PvmcEfP",
+	"4dQPlaCuxH2vCMPAgt0IlLRYCt0jroPNWBe3Xp3+vwEAAP//",
 }
 
 // decodeSpec returns the embedded OpenAPI spec as raw JSON bytes,

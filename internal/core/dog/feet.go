@@ -65,6 +65,9 @@ func FeetAfter(d Dog, sittings []Sitting, checks ...Check) Feet {
 	return f
 }
 
+// Hair tells whether hair was seen between the pads at the last walk-round.
+func (f Feet) Hair() bool { return f.check.Hair }
+
 func (f *Feet) trim(s Sitting) {
 	f.on = s.On
 	for i := range f.toes {

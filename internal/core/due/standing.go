@@ -14,8 +14,11 @@ const (
 )
 
 // StandingOn tells where the next date stands on a day.
-func (n Next) StandingOn(day date.Date) Standing {
-	switch left := n.Due.Sub(day); {
+func (n Next) StandingOn(day date.Date) Standing { return StandingAt(n.Due, day) }
+
+// StandingAt tells where a date stands, seen from a day.
+func StandingAt(due, day date.Date) Standing {
+	switch left := due.Sub(day); {
 	case left < 0:
 		return Late
 	case left == 0:

@@ -1,5 +1,10 @@
 package kit
 
+import (
+	"maps"
+	"slices"
+)
+
 // grains is the median grain size of each grit number, µm: ISO 6344-2 (P12 to P220) and ISO
 // 6344-3 (P240 to P600) (published; recalled and not checked: memory).
 var grains = map[int]float64{
@@ -10,6 +15,9 @@ var grains = map[int]float64{
 
 // Grain is the median size of a grit number's grains in µm; 0 when there is no such number.
 func Grain(grit int) float64 { return grains[grit] }
+
+// Grits lists every grit number, coarsest first.
+func Grits() []int { return slices.Sorted(maps.Keys(grains)) }
 
 // GritFor is the grit for a job: length wants coarse, smoothing fine.
 func GritFor(p Purpose, take float64) int {

@@ -23,6 +23,7 @@ const (
 	BitLimit    = 2400.0 // of a diamond bit
 	ChargeLimit = 60.0   // minutes of running on one charge
 	BoardLimit  = 120.0  // minutes of scratching or filing
+	usualRun    = 0.42   // minutes that a grinder runs for a nail: half as long again as a practised cut
 	soonShare   = 0.8    // of a limit, from which it is said that it comes
 	soonDays    = 30     // before an expiry date, the same
 	mostName    = 80

@@ -104,8 +104,8 @@ func (s *Standing) try(t Try) {
 	switch {
 	case t.Reaction == temper.Calm:
 		s.Streak++
-		s.Says = fmt.Sprintf("Calm: %d of %d.", min(s.Streak, calmRepeats), calmRepeats)
-		if s.Streak >= calmRepeats && !s.Done && !today.passed {
+		s.Says = fmt.Sprintf("Calm: %d of %d.", min(s.Streak, Needed), Needed)
+		if s.Streak >= Needed && !s.Done && !today.passed {
 			s.climb(t.On, &entry)
 		}
 	case t.Reaction == temper.Uneasy:

@@ -2,7 +2,7 @@ package ladder
 
 // Judgement (ours) unless it says otherwise.
 const (
-	calmRepeats = 3 // calm tries one after the other that take the dog a step up (trade: calm on repeated tries)
+	Needed      = 3 // calm tries one after the other that take the dog a step up (trade: calm on repeated tries)
 	waitDays    = 7 // from the first day with a grinder to the first nail, at the least (trade: one to two weeks)
 	priorPassed = 2 // training days of a dog nobody knows: two of three end a step further up
 	priorStayed = 1

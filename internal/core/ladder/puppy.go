@@ -1,8 +1,6 @@
 package ladder
 
-import (
-	"fribbet/internal/core/date"
-)
+import "fribbet/internal/core/date"
 
 // Puppyhood is a puppy's first two months of handling: every day counts.
 type Puppyhood struct {

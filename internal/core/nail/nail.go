@@ -22,6 +22,22 @@ var pawNames = [4]string{"LF", "RF", "LH", "RH"}
 
 func (p Paw) String() string { return pawNames[p] }
 
+// Paws lists them as the dog stands seen from above.
+func Paws() []Paw { return []Paw{LF, RF, LH, RH} }
+
+// MarshalText writes the paw's name.
+func (p Paw) MarshalText() ([]byte, error) { return []byte(p.String()), nil }
+
+// UnmarshalText reads LF, RF, LH or RH.
+func (p *Paw) UnmarshalText(text []byte) error {
+	at := slices.Index(pawNames[:], string(text))
+	if at < 0 {
+		return fmt.Errorf("%q is not a paw: write LF, RF, LH or RH", text)
+	}
+	*p = Paw(at)
+	return nil
+}
+
 // Hind tells whether the paw is a hind one.
 func (p Paw) Hind() bool { return p == LH || p == RH }
 
@@ -120,7 +136,7 @@ func names() map[string]Code {
 
 func standing() []Code {
 	codes := make([]Code, 0, 22)
-	for _, paw := range []Paw{LF, RF, LH, RH} {
+	for _, paw := range Paws() {
 		one := make([]Code, 0, 6)
 		one = append(one, Code{Paw: paw, Digit: 1})
 		if paw.Hind() {

@@ -16,6 +16,7 @@ type Thing struct {
 	Words   string
 	Why     string
 	Trouble string // of the piece in the kit: empty, blunt, to be charged; empty when there is none
+	Missed  bool   // it was not ticked at the last sitting
 }
 
 // Checklist is what this dog and today's tools want before the first nail.
@@ -67,6 +68,11 @@ func (q Question) Checklist(p Plan) []Thing {
 	}
 	if uses(kit.Clipping) {
 		add("edges", "a file or a grinder for the edges", "nothing jagged stays")
+	}
+	if n := len(q.Sittings); n > 0 && len(q.Sittings[n-1].Ticks) > 0 {
+		for i := range list {
+			list[i].Missed = !slices.Contains(q.Sittings[n-1].Ticks, list[i].Key)
+		}
 	}
 	return list
 }

@@ -184,6 +184,19 @@ func lastTools(sittings []dog.Sitting) map[nail.Code]kit.Tool {
 	return last
 }
 
+// FirstTool is what the dog was last trimmed with, or else what its size wants: to begin with
+// where no nail is planned.
+func (q Question) FirstTool() kit.Tool {
+	for i := len(q.Sittings) - 1; i >= 0; i-- {
+		for _, r := range q.Sittings[i].Records {
+			if r.Removed() > 0 {
+				return r.Tool
+			}
+		}
+	}
+	return kit.UsualClipper(q.Dog.WeightOn(q.Today))
+}
+
 // mainWork is the kind of work that most nails are done with.
 func mainWork(tasks []Stop) kit.Work {
 	counts := map[kit.Work]int{}

@@ -78,19 +78,19 @@ func (q Question) pace(work kit.Work) temper.Pace {
 	return temper.LearnPace(q.Hand, work, timed)
 }
 
-// Mood is how a dog took each paw at one sitting.
+// Mood is how a dog took one sitting.
 type Mood struct {
 	On      date.Date
 	Minutes *float64
-	Calm    *float64 // minutes before the first sign
-	Paws    [4]PawMood
+	Calm    *float64  // minutes before the first sign
+	Paws    []PawMood // those that were handled, by nail.Paw
 }
 
 // PawMood is how it took one paw.
 type PawMood struct {
+	Paw   nail.Paw
 	Nails int // that something came off
 	Worst temper.Reaction
-	Given bool // the paw was handled at all
 }
 
 // Moods are how the dog took its sittings, in their order.
@@ -98,17 +98,27 @@ func Moods(sittings []dog.Sitting) []Mood {
 	var moods []Mood
 	for _, o := range outings(sittings, "") {
 		m := Mood{On: o.On, Minutes: o.Minutes, Calm: o.Calm}
-		for i := range m.Paws {
-			m.Paws[i].Worst = temper.Calm
-		}
-		for _, t := range o.Touches {
-			p := &m.Paws[t.Paw]
-			p.Given, p.Worst = true, temper.Worst(p.Worst, t.Reaction)
-			if t.Cut {
-				p.Nails++
+		for _, paw := range nail.Paws() {
+			if p, handled := pawMood(paw, o.Touches); handled {
+				m.Paws = append(m.Paws, p)
 			}
 		}
 		moods = append(moods, m)
 	}
 	return moods
+}
+
+func pawMood(paw nail.Paw, touches []temper.Touch) (p PawMood, handled bool) {
+	p = PawMood{Paw: paw, Worst: temper.Calm}
+	for _, t := range touches {
+		if t.Paw != paw {
+			continue
+		}
+		handled = true
+		p.Worst = temper.Worst(p.Worst, t.Reaction)
+		if t.Cut {
+			p.Nails++
+		}
+	}
+	return p, handled
 }

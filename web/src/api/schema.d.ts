@@ -85,7 +85,7 @@ export interface paths {
             };
             cookie?: never;
         };
-        /** Today's routine trim, nail by nail */
+        /** Today's routine trim: what comes off each nail, which nails today and in what order, held how, with what */
         get: operations["getPlan"];
         put?: never;
         post?: never;
@@ -192,6 +192,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/dogs/{dog_id}/nails/{code}/advice": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                dog_id: components["parameters"]["DogId"];
+                code: components["schemas"]["NailCode"];
+            };
+            cookie?: never;
+        };
+        /** Which tool for one nail, ranked, with what speaks for and against each */
+        get: operations["getAdvice"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/caliper/readings": {
         parameters: {
             query?: never;
@@ -221,6 +241,162 @@ export interface paths {
         /** Move the simulated caliper that ships with the program, and press its button */
         post: operations["moveStandIn"];
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/kit": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The user's kit and what is due on it */
+        get: operations["getKit"];
+        put?: never;
+        /** Add a piece of kit; sending the same id again changes nothing */
+        post: operations["addKitItem"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/kit/{item_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                item_id: components["parameters"]["ItemId"];
+            };
+            cookie?: never;
+        };
+        get?: never;
+        /** Change a piece of kit; refused with 409 when another change came first */
+        put: operations["changeKitItem"];
+        post?: never;
+        /** Take a piece out of the kit; the sittings it served keep it */
+        delete: operations["removeKitItem"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/kit/{item_id}/services": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                item_id: components["parameters"]["ItemId"];
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** It was sharpened, changed, charged or refilled just now; its counts begin anew */
+        post: operations["serviceKitItem"];
+        /** Take the last service back */
+        delete: operations["undoKitService"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/ladders": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Every dog that is on a ladder */
+        get: operations["getLadders"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dogs/{dog_id}/ladders": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                dog_id: components["parameters"]["DogId"];
+            };
+            cookie?: never;
+        };
+        /** A dog's ladders, where it stands and the journal */
+        get: operations["getDogLadders"];
+        put?: never;
+        /** Begin a ladder; sending the same id again changes nothing */
+        post: operations["startLadder"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dogs/{dog_id}/ladders/{ladder_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                dog_id: components["parameters"]["DogId"];
+                ladder_id: components["parameters"]["LadderId"];
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** End a ladder; its journal stays in the file */
+        delete: operations["endLadder"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dogs/{dog_id}/ladders/{ladder_id}/tries": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                dog_id: components["parameters"]["DogId"];
+                ladder_id: components["parameters"]["LadderId"];
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Record one try at the dog's step; sending the same id again changes nothing */
+        post: operations["recordTry"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dogs/{dog_id}/ladders/{ladder_id}/tries/{try_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                dog_id: components["parameters"]["DogId"];
+                ladder_id: components["parameters"]["LadderId"];
+                try_id: components["schemas"]["Id"];
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Take back a try recorded by mistake */
+        delete: operations["withdrawTry"];
         options?: never;
         head?: never;
         patch?: never;
@@ -307,6 +483,52 @@ export interface components {
         /** @enum {string} */
         Reaction: "calm" | "uneasy" | "pulling" | "fighting" | "snapping";
         /** @enum {string} */
+        Paw: "LF" | "RF" | "LH" | "RH";
+        /**
+         * @description how practised the one who trims is
+         * @enum {string}
+         */
+        Hand: "new" | "some" | "practised";
+        /**
+         * @description how a dog takes a grinder's sound
+         * @enum {string}
+         */
+        Noise: "unknown" | "fine" | "afraid";
+        /** @enum {string} */
+        Purpose: "length" | "smoothing";
+        /** @enum {string} */
+        Speed: "low" | "high";
+        /** @enum {string} */
+        PawOrder: "hind_first" | "lower_first" | "hardest_first" | "hardest_last" | "own";
+        /** @enum {string} */
+        Position: "standing" | "foot_forward" | "on_side" | "on_back" | "lap" | "stool";
+        /** @enum {string} */
+        Helping: "alone" | "wanted" | "needed";
+        /**
+         * @description who deals with a nail that a plan leaves out
+         * @enum {string}
+         */
+        Whose: "nobody" | "training" | "professional" | "veterinarian";
+        /** @enum {string} */
+        KitKind: "small_scissor" | "small_plier" | "large_plier" | "guillotine" | "household_clipper" | "grinder_band" | "grinder_diamond" | "file" | "scratch_board" | "grinder" | "styptic_powder" | "silver_nitrate" | "cornstarch" | "flour" | "baking_soda" | "cold_compress" | "treats" | "light" | "water_spray" | "mesh" | "non_slip_mat" | "muzzle" | "eye_protection" | "dust_mask" | "hair_tie";
+        /** @enum {string} */
+        Shelf: "cutters" | "grinders" | "files" | "supplies" | "protection";
+        /** @enum {string} */
+        Tip: "flat" | "round" | "tapered";
+        /** @enum {string} */
+        Stock: "full" | "low" | "empty";
+        /** @enum {string} */
+        KitLevel: "fine" | "soon" | "overdue";
+        /**
+         * @description what wears a piece of kit
+         * @enum {string}
+         */
+        Counts: "cuts" | "minutes" | "nothing";
+        /** @enum {string} */
+        LadderKind: "clipper" | "grinder";
+        /** @enum {string} */
+        Move: "up" | "stay" | "down";
+        /** @enum {string} */
         Rhythm: "every_other_day" | "twice_a_week" | "weekly" | "fortnightly" | "four_weeks";
         /**
          * @description pad, it was seen to reach past its pad; floor, it touches; curl, a dewclaw curls; rhythm, the longest interval is up; worth, only now is there anything to take
@@ -339,6 +561,7 @@ export interface components {
             working_weekdays: components["schemas"]["Weekdays"];
             /** @description thickness of a coin that serves as a feeler; none until it was measured */
             coin_mm?: number;
+            hand?: components["schemas"]["Hand"];
         };
         /** @description How to show a stored number; multiply by per_stored, round to decimals */
         Display: {
@@ -381,6 +604,22 @@ export interface components {
             colour: components["schemas"]["Colour"];
             shape: components["schemas"]["Shape"];
         };
+        /** @description How this dog is held */
+        Handling: {
+            order: components["schemas"]["PawOrder"];
+            /** @description all four paws, for the order own */
+            own_order: components["schemas"]["Paw"][];
+            position: components["schemas"]["Position"];
+            helper: components["schemas"]["Helping"];
+            muzzle: boolean;
+            /** @description old or sore joints */
+            sore: boolean;
+            noise: components["schemas"]["Noise"];
+            /** @description at one sitting; none is what its sittings tell */
+            most_nails?: number;
+            /** @description the same */
+            most_minutes?: number;
+        };
         DogInput: {
             /** @description of the dog as it was read; needed to change one */
             version?: number;
@@ -397,6 +636,7 @@ export interface components {
             /** @description floor gap at which it is due; 0 is when it would touch */
             wished_gap_mm?: number;
             school?: components["schemas"]["School"];
+            handling?: components["schemas"]["Handling"];
             /** @description the nails that are there */
             nails?: components["schemas"]["Nail"][];
         };
@@ -414,6 +654,7 @@ export interface components {
             working_weekdays: components["schemas"]["Weekdays"];
             wished_gap_mm: number;
             school: components["schemas"]["School"];
+            handling: components["schemas"]["Handling"];
             nails: components["schemas"]["Nail"][];
         };
         /** @description A number with its middle 90 % and where it came from */
@@ -457,10 +698,10 @@ export interface components {
             bars: components["schemas"]["Bar"][];
         };
         /**
-         * @description veterinarian, not the user's work; nail, take care with a nail; prepare, before starting
+         * @description veterinarian, not the user's work; nail, take care with a nail; handle, how the dog is held; prepare, before starting
          * @enum {string}
          */
-        CautionKind: "veterinarian" | "nail" | "prepare";
+        CautionKind: "veterinarian" | "nail" | "handle" | "prepare";
         Caution: {
             kind: components["schemas"]["CautionKind"];
             /** @description that it is about; none when it is about the dog */
@@ -507,6 +748,11 @@ export interface components {
         DueRow: {
             dog_id: components["schemas"]["Id"];
             name: string;
+            /**
+             * @description what is next: its nails, or a step of its ladder
+             * @enum {string}
+             */
+            task: "trim" | "ladder";
             due?: components["schemas"]["Date"];
             /** @description below 0 when late */
             due_in_days?: number;
@@ -536,6 +782,10 @@ export interface components {
             blood: components["schemas"]["NailCode"][];
             worst_reaction: components["schemas"]["Reaction"];
             note: string;
+            minutes?: number;
+            helper: boolean;
+            /** @description what was laid out */
+            ticks: string[];
         };
         DogView: {
             dog: components["schemas"]["Dog"];
@@ -547,6 +797,84 @@ export interface components {
             cautions: components["schemas"]["Caution"][];
             /** @description latest first */
             sittings: components["schemas"]["SittingSummary"][];
+            /** @description how it took each paw, oldest sitting first */
+            moods: components["schemas"]["Mood"][];
+            /** @description its next ladder step in words; empty when it is on none */
+            training: string;
+        };
+        Mood: {
+            on: components["schemas"]["Date"];
+            minutes?: number;
+            /** @description before the first sign */
+            calm_minutes?: number;
+            /** @description those that were handled */
+            paws: components["schemas"]["PawMood"][];
+        };
+        PawMood: {
+            paw: components["schemas"]["Paw"];
+            /** @description that something came off */
+            nails: number;
+            worst: components["schemas"]["Reaction"];
+        };
+        /** @description Minutes with their middle 90 % and where they came from */
+        Minutes: {
+            minutes: number;
+            low: number;
+            high: number;
+            source: components["schemas"]["Source"];
+        };
+        Stop: {
+            code: components["schemas"]["NailCode"];
+            /** @description why it comes now */
+            why: string;
+            /** @description it touches the floor or curls */
+            urgent: boolean;
+            tool: components["schemas"]["Tool"];
+            item_id?: components["schemas"]["Id"];
+            grit?: number;
+            speed?: components["schemas"]["Speed"];
+        };
+        PlanDay: {
+            on: components["schemas"]["Date"];
+            /** @description in the order of the work */
+            stops: components["schemas"]["Stop"][];
+            minutes: components["schemas"]["Minutes"];
+        };
+        LeftNail: {
+            code: components["schemas"]["NailCode"];
+            why: string;
+            whose: components["schemas"]["Whose"];
+        };
+        /** @description How much the dog takes at one sitting */
+        Limit: {
+            /** @description none when nothing limits it */
+            most?: number;
+            words: string;
+            source: components["schemas"]["Source"];
+        };
+        Hold: {
+            paw: components["schemas"]["Paw"];
+            position: components["schemas"]["Position"];
+            /** @description where the dog is and where you are */
+            place: string;
+            /** @description the limb in its natural line */
+            limb: string;
+            /** @description what to do when it pulls */
+            pull: string;
+        };
+        /** @description One thing to lay out or to do before the first nail */
+        Thing: {
+            key: string;
+            words: string;
+            why: string;
+            /** @description of the piece in the kit; empty when there is none */
+            trouble: string;
+            /** @description it was not ticked at the last sitting */
+            missed: boolean;
+        };
+        ToolCautions: {
+            tool: components["schemas"]["Tool"];
+            words: string[];
         };
         PlannedNail: {
             code: components["schemas"]["NailCode"];
@@ -566,6 +894,26 @@ export interface components {
             tool: components["schemas"]["Tool"];
             /** @description one usual cut */
             sliver_mm: number;
+            /** @description as it was asked for */
+            helper: boolean;
+            helping: components["schemas"]["Helping"];
+            /** @description today's nails and those of the days after */
+            days: components["schemas"]["PlanDay"][];
+            /** @description nails on no day */
+            left: components["schemas"]["LeftNail"][];
+            /** @description why nothing is done at all; empty when something is */
+            blocked: string;
+            /** @description nails, then minutes */
+            limits: components["schemas"]["Limit"][];
+            /** @description half as much, since a helper is wanted and nobody is there */
+            alone: boolean;
+            /** @description today's paws, in the order of the work */
+            holds: components["schemas"]["Hold"][];
+            /** @description what every hold has in common */
+            support: string;
+            checklist: components["schemas"]["Thing"][];
+            /** @description what to mind with each tool in the hand */
+            tool_cautions: components["schemas"]["ToolCautions"][];
         };
         RecordInput: {
             code: components["schemas"]["NailCode"];
@@ -580,12 +928,221 @@ export interface components {
             tool: components["schemas"]["Tool"];
             reaction: components["schemas"]["Reaction"];
             blood: boolean;
+            item_id?: components["schemas"]["Id"];
+            /** @description the blade had to be forced: it is blunt */
+            took_force?: boolean;
         };
         SittingInput: {
             id: components["schemas"]["Id"];
             on?: components["schemas"]["Date"];
             note?: string;
+            /** @description that it took; none when nobody timed it */
+            minutes?: number;
+            /** @description before the first sign of unease; none when there was none */
+            calm_minutes?: number;
+            helper?: boolean;
+            /** @description what was laid out */
+            ticks?: string[];
+            /** @description in the order of the work */
             records: components["schemas"]["RecordInput"][];
+        };
+        Advice: {
+            code: components["schemas"]["NailCode"];
+            purpose: components["schemas"]["Purpose"];
+            /** @description best first; those ruled out last */
+            options: components["schemas"]["ToolOption"][];
+        };
+        ToolOption: {
+            tool: components["schemas"]["Tool"];
+            item_id?: components["schemas"]["Id"];
+            /** @description the user's own for it; may be empty */
+            name: string;
+            owned: boolean;
+            for: string[];
+            against: string[];
+            /** @description where practitioners disagree: both sides */
+            disputed: string[];
+            /** @description why it is ruled out; empty when it is not */
+            out: string;
+            /** @description to use */
+            grit?: number;
+            /** @description the median size of its grains */
+            grain_um?: number;
+            speed?: components["schemas"]["Speed"];
+        };
+        KitItemInput: {
+            id?: components["schemas"]["Id"];
+            /** @description of the item as it was read; needed to change one */
+            version?: number;
+            kind: components["schemas"]["KitKind"];
+            name?: string;
+            /** @description a cutter with a stop plate */
+            guard?: boolean;
+            grit?: number;
+            tip?: components["schemas"]["Tip"];
+            on_item_id?: components["schemas"]["Id"];
+            /** @description cuts of a cutter, minutes of the rest; none is the usual */
+            limit?: number;
+            expires?: components["schemas"]["Date"];
+            stock?: components["schemas"]["Stock"];
+        };
+        KitItem: {
+            id: components["schemas"]["Id"];
+            version: number;
+            kind: components["schemas"]["KitKind"];
+            shelf: components["schemas"]["Shelf"];
+            tool?: components["schemas"]["Tool"];
+            name: string;
+            guard: boolean;
+            grit?: number;
+            tip?: components["schemas"]["Tip"];
+            on_item_id?: components["schemas"]["Id"];
+            expires?: components["schemas"]["Date"];
+            stock?: components["schemas"]["Stock"];
+            level: components["schemas"]["KitLevel"];
+            counts: components["schemas"]["Counts"];
+            /** @description cuts or minutes since the last service, from the sittings */
+            used: number;
+            /** @description cuts or minutes; none when nothing is counted */
+            limit?: number;
+            /** @description the limit is the user's own; else judgement */
+            told: boolean;
+            /** @description some of the minutes are reckoned, since nobody timed those sittings */
+            assumed: boolean;
+            /** @description what is to be done and why; empty when it is fine */
+            words: string;
+            /**
+             * @description what makes it as new
+             * @enum {string}
+             */
+            service: "sharpen" | "charge" | "change" | "refill";
+            serviced?: components["schemas"]["Date"];
+            usable: boolean;
+        };
+        KitKindInfo: {
+            kind: components["schemas"]["KitKind"];
+            shelf: components["schemas"]["Shelf"];
+            counts: components["schemas"]["Counts"];
+            /** @description it has a grit */
+            abrasive: boolean;
+            /** @description of cuts or minutes, where nobody said (judgement) */
+            usual_limit?: number;
+        };
+        Kit: {
+            items: components["schemas"]["KitItem"][];
+            /** @description every kind there is */
+            kinds: components["schemas"]["KitKindInfo"][];
+            /** @description how many are overdue */
+            due: number;
+            /** @description every grit number there is */
+            grits: number[];
+        };
+        LadderInput: {
+            id: components["schemas"]["Id"];
+            kind: components["schemas"]["LadderKind"];
+            paw?: components["schemas"]["Paw"];
+        };
+        TryInput: {
+            id: components["schemas"]["Id"];
+            on?: components["schemas"]["Date"];
+            reaction: components["schemas"]["Reaction"];
+            paw?: components["schemas"]["Paw"];
+            note?: string;
+        };
+        LadderStep: {
+            words: string;
+            how: string;
+            /** @description of one try */
+            seconds: number;
+            /** @description most tries a day */
+            tries: number;
+            reward: string;
+            /** @description a real nail is cut or touched */
+            nail: boolean;
+            sound?: components["schemas"]["SoundRounds"];
+        };
+        /** @description a sound that comes and goes: on, a treat, off, a rest */
+        SoundRounds: {
+            on_seconds: number;
+            rest_seconds: number;
+            rounds: number;
+        };
+        LadderEntry: {
+            id: components["schemas"]["Id"];
+            on: components["schemas"]["Date"];
+            /** @description that was tried; from 0 */
+            step: number;
+            reaction: components["schemas"]["Reaction"];
+            move: components["schemas"]["Move"];
+            paw?: components["schemas"]["Paw"];
+            note: string;
+        };
+        /** @description When the dog will be through, from its own days of training */
+        Ready: {
+            early?: components["schemas"]["Date"];
+            likely?: components["schemas"]["Date"];
+            late?: components["schemas"]["Date"];
+            /** @description that a day of training ends a step further up */
+            chance: number;
+            /** @description of training that this is learnt from */
+            days: number;
+            every_days: number;
+        };
+        Ladder: {
+            id: components["schemas"]["Id"];
+            kind: components["schemas"]["LadderKind"];
+            paw?: components["schemas"]["Paw"];
+            started: components["schemas"]["Date"];
+            /** @description from 0; the number of steps when it is through */
+            step: number;
+            /** @description calm tries one after the other */
+            streak: number;
+            /** @description calm tries for a step up */
+            needed: number;
+            done: boolean;
+            /** @description why no more is done today; empty when more may be */
+            ended: string;
+            /** @description what the last try came to */
+            says: string;
+            wait?: components["schemas"]["Date"];
+            tries_today: number;
+            /** @description what comes next */
+            reason: string;
+            next_in_days: number;
+            steps: components["schemas"]["LadderStep"][];
+            ready: components["schemas"]["Ready"];
+            /** @description latest first */
+            journal: components["schemas"]["LadderEntry"][];
+        };
+        /** @description A puppy's first two months of handling */
+        Puppyhood: {
+            from: components["schemas"]["Date"];
+            /** @description whether its feet were handled */
+            days: boolean[];
+            length: number;
+            in_a_row: number;
+        };
+        DogLadders: {
+            dog_id: components["schemas"]["Id"];
+            name: string;
+            today: components["schemas"]["Date"];
+            cautions: components["schemas"]["Caution"][];
+            puppyhood?: components["schemas"]["Puppyhood"];
+            ladders: components["schemas"]["Ladder"][];
+        };
+        LadderRow: {
+            dog_id: components["schemas"]["Id"];
+            name: string;
+            kind: components["schemas"]["LadderKind"];
+            paw?: components["schemas"]["Paw"];
+            step: number;
+            steps: number;
+            reason: string;
+            next_in_days: number;
+            ready: components["schemas"]["Ready"];
+        };
+        LadderList: {
+            ladders: components["schemas"]["LadderRow"][];
         };
         /** @description What was seen of one nail; what nobody looked at is left out */
         Look: {
@@ -769,6 +1326,24 @@ export interface components {
                 "application/json": components["schemas"]["Settings"];
             };
         };
+        /** @description The kit as it stands now */
+        Kit: {
+            headers: {
+                [name: string]: unknown;
+            };
+            content: {
+                "application/json": components["schemas"]["Kit"];
+            };
+        };
+        /** @description The dog's ladders as they stand now */
+        DogLadders: {
+            headers: {
+                [name: string]: unknown;
+            };
+            content: {
+                "application/json": components["schemas"]["DogLadders"];
+            };
+        };
         /** @description What is wrong, by field (RFC 9457) */
         Problem: {
             headers: {
@@ -781,6 +1356,8 @@ export interface components {
     };
     parameters: {
         DogId: components["schemas"]["Id"];
+        ItemId: components["schemas"]["Id"];
+        LadderId: components["schemas"]["Id"];
     };
     requestBodies: never;
     headers: never;
@@ -916,7 +1493,10 @@ export interface operations {
     };
     getPlan: {
         parameters: {
-            query?: never;
+            query?: {
+                /** @description somebody is there to feed and steady */
+                helper?: boolean;
+            };
             header?: never;
             path: {
                 dog_id: components["parameters"]["DogId"];
@@ -1065,6 +1645,32 @@ export interface operations {
             default: components["responses"]["Problem"];
         };
     };
+    getAdvice: {
+        parameters: {
+            query: {
+                purpose: components["schemas"]["Purpose"];
+            };
+            header?: never;
+            path: {
+                dog_id: components["parameters"]["DogId"];
+                code: components["schemas"]["NailCode"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The tools, best first */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Advice"];
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
     streamReadings: {
         parameters: {
             query?: never;
@@ -1106,6 +1712,208 @@ export interface operations {
                 };
                 content?: never;
             };
+            default: components["responses"]["Problem"];
+        };
+    };
+    getKit: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: components["responses"]["Kit"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    addKitItem: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["KitItemInput"];
+            };
+        };
+        responses: {
+            200: components["responses"]["Kit"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    changeKitItem: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                item_id: components["parameters"]["ItemId"];
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["KitItemInput"];
+            };
+        };
+        responses: {
+            200: components["responses"]["Kit"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    removeKitItem: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                item_id: components["parameters"]["ItemId"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: components["responses"]["Kit"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    serviceKitItem: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                item_id: components["parameters"]["ItemId"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: components["responses"]["Kit"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    undoKitService: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                item_id: components["parameters"]["ItemId"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: components["responses"]["Kit"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    getLadders: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The ladders, those to be trained today first */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LadderList"];
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    getDogLadders: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                dog_id: components["parameters"]["DogId"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: components["responses"]["DogLadders"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    startLadder: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                dog_id: components["parameters"]["DogId"];
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LadderInput"];
+            };
+        };
+        responses: {
+            200: components["responses"]["DogLadders"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    endLadder: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                dog_id: components["parameters"]["DogId"];
+                ladder_id: components["parameters"]["LadderId"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: components["responses"]["DogLadders"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    recordTry: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                dog_id: components["parameters"]["DogId"];
+                ladder_id: components["parameters"]["LadderId"];
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TryInput"];
+            };
+        };
+        responses: {
+            200: components["responses"]["DogLadders"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    withdrawTry: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                dog_id: components["parameters"]["DogId"];
+                ladder_id: components["parameters"]["LadderId"];
+                try_id: components["schemas"]["Id"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: components["responses"]["DogLadders"];
             default: components["responses"]["Problem"];
         };
     };

@@ -1,0 +1,119 @@
+package api
+
+import (
+	"context"
+	"slices"
+
+	"github.com/google/uuid"
+
+	"fribbet/internal/api/contract"
+	"fribbet/internal/book"
+	"fribbet/internal/core/ladder"
+	"fribbet/internal/store"
+)
+
+func (h handlers) GetLadders(ctx context.Context, _ contract.GetLaddersRequestObject) (contract.GetLaddersResponseObject, error) {
+	dogs, err := h.book.Climbers(ctx)
+	if err != nil {
+		return nil, err
+	}
+	out := contract.GetLadders200JSONResponse{Ladders: []contract.LadderRow{}}
+	today := h.book.Today()
+	for _, d := range dogs {
+		for _, c := range d.Climbs {
+			s := c.Standing
+			out.Ladders = append(out.Ladders, contract.LadderRow{
+				DogId: d.Dog.ID, Name: d.Dog.Name, Kind: c.Kind, Paw: c.Paw, Step: s.Step, Steps: len(ladder.Steps(c.Kind)),
+				Reason: s.Reason(), NextInDays: s.NextOn(today).Sub(today), Ready: ready(s.Ready(today)),
+			})
+		}
+	}
+	return out, nil
+}
+
+func (h handlers) GetDogLadders(ctx context.Context, r contract.GetDogLaddersRequestObject) (contract.GetDogLaddersResponseObject, error) {
+	out, err := h.dogLadders(ctx, r.DogId)
+	return contract.GetDogLadders200JSONResponse{DogLaddersJSONResponse: out}, err
+}
+
+func (h handlers) StartLadder(ctx context.Context, r contract.StartLadderRequestObject) (contract.StartLadderResponseObject, error) {
+	l := store.Ladder{ID: r.Body.Id, Ladder: ladder.Ladder{Kind: r.Body.Kind, Paw: r.Body.Paw}}
+	if err := h.book.StartLadder(ctx, r.DogId, l); err != nil {
+		return nil, err
+	}
+	out, err := h.dogLadders(ctx, r.DogId)
+	return contract.StartLadder200JSONResponse{DogLaddersJSONResponse: out}, err
+}
+
+func (h handlers) EndLadder(ctx context.Context, r contract.EndLadderRequestObject) (contract.EndLadderResponseObject, error) {
+	if err := h.book.EndLadder(ctx, r.DogId, r.LadderId); err != nil {
+		return nil, err
+	}
+	out, err := h.dogLadders(ctx, r.DogId)
+	return contract.EndLadder200JSONResponse{DogLaddersJSONResponse: out}, err
+}
+
+func (h handlers) RecordTry(ctx context.Context, r contract.RecordTryRequestObject) (contract.RecordTryResponseObject, error) {
+	t := store.Try{ID: r.Body.Id, Try: ladder.Try{
+		On: orZero(r.Body.On), Reaction: r.Body.Reaction, Paw: r.Body.Paw, Note: orZero(r.Body.Note),
+	}}
+	if err := h.book.RecordTry(ctx, r.DogId, r.LadderId, t); err != nil {
+		return nil, err
+	}
+	out, err := h.dogLadders(ctx, r.DogId)
+	return contract.RecordTry200JSONResponse{DogLaddersJSONResponse: out}, err
+}
+
+func (h handlers) WithdrawTry(ctx context.Context, r contract.WithdrawTryRequestObject) (contract.WithdrawTryResponseObject, error) {
+	if err := h.book.WithdrawTry(ctx, r.DogId, r.LadderId, r.TryId); err != nil {
+		return nil, err
+	}
+	out, err := h.dogLadders(ctx, r.DogId)
+	return contract.WithdrawTry200JSONResponse{DogLaddersJSONResponse: out}, err
+}
+
+func (h handlers) dogLadders(ctx context.Context, id uuid.UUID) (contract.DogLaddersJSONResponse, error) {
+	d, err := h.book.DogLadders(ctx, id)
+	if err != nil {
+		return contract.DogLaddersJSONResponse{}, err
+	}
+	out := contract.DogLaddersJSONResponse{
+		DogId: d.Dog.ID, Name: d.Dog.Name, Today: h.book.Today(), Cautions: cautions(d.Cautions), Ladders: []contract.Ladder{},
+	}
+	if p := d.Puppy; p != nil {
+		out.Puppyhood = &contract.Puppyhood{From: p.From, Days: p.Days, Length: p.Length, InARow: p.InARow}
+	}
+	for _, c := range d.Climbs {
+		out.Ladders = append(out.Ladders, h.ladder(c))
+	}
+	return out, nil
+}
+
+func (h handlers) ladder(c book.Climb) contract.Ladder {
+	s, today := c.Standing, h.book.Today()
+	out := contract.Ladder{
+		Id: c.ID, Kind: c.Kind, Paw: c.Paw, Started: c.Started, Step: s.Step, Streak: s.Streak, Needed: ladder.Needed, Done: s.Done,
+		Ended: s.Ended, Says: s.Says, Wait: dated(s.Wait), TriesToday: s.Today, Reason: s.Reason(),
+		NextInDays: s.NextOn(today).Sub(today), Ready: ready(s.Ready(today)), Journal: []contract.LadderEntry{},
+	}
+	for _, step := range ladder.Steps(c.Kind) {
+		one := contract.LadderStep{Words: step.Words, How: step.How, Seconds: step.Seconds, Tries: step.Tries, Reward: step.Reward, Nail: step.Nail}
+		if step.Sound != nil {
+			one.Sound = &contract.SoundRounds{OnSeconds: step.Sound.On, RestSeconds: step.Sound.Rest, Rounds: step.Sound.Count}
+		}
+		out.Steps = append(out.Steps, one)
+	}
+	for i, e := range s.Journal {
+		out.Journal = append(out.Journal, contract.LadderEntry{
+			Id: c.Tries[i].ID, On: e.On, Step: e.Step, Reaction: e.Reaction, Move: e.Move, Paw: e.Paw, Note: e.Note,
+		})
+	}
+	slices.Reverse(out.Journal)
+	return out
+}
+
+func ready(r ladder.Ready) contract.Ready {
+	return contract.Ready{
+		Early: dated(r.Early), Likely: dated(r.Likely), Late: dated(r.Late), Chance: r.Chance, Days: r.Days, EveryDays: r.Every,
+	}
+}

@@ -1,0 +1,198 @@
+package book
+
+import (
+	"context"
+	"slices"
+
+	"github.com/google/uuid"
+
+	"fribbet/internal/core/dog"
+	"fribbet/internal/core/fault"
+	"fribbet/internal/core/ladder"
+	"fribbet/internal/core/nail"
+	"fribbet/internal/core/sitting"
+	"fribbet/internal/store"
+)
+
+// Climb is a ladder and where the dog stands on it today.
+type Climb struct {
+	store.Ladder
+	Standing ladder.Standing
+}
+
+// Training is what a dog is still being taught.
+type Training struct {
+	Climb         // the one whose next step comes first
+	all   []Climb // that are not done
+}
+
+func (b *Book) climb(l store.Ladder) Climb {
+	tries := make([]ladder.Try, len(l.Tries))
+	for i, t := range l.Tries {
+		tries[i] = t.Try
+	}
+	return Climb{l, l.StandingOn(b.Today(), tries)}
+}
+
+// training is what is left of a dog's ladders; nil when there is nothing.
+func (b *Book) training(ladders []store.Ladder) *Training {
+	t := &Training{}
+	for _, l := range ladders {
+		if c := b.climb(l); !c.Standing.Done {
+			t.all = append(t.all, c)
+		}
+	}
+	if len(t.all) == 0 {
+		return nil
+	}
+	t.Climb = slices.MinFunc(t.all, func(x, y Climb) int {
+		return x.Standing.NextOn(b.Today()).Sub(y.Standing.NextOn(b.Today()))
+	})
+	return t
+}
+
+// paws are those that may not be trimmed yet: all of them, on a clipper ladder of the whole dog.
+func (t *Training) paws() map[nail.Paw]bool {
+	paws := map[nail.Paw]bool{}
+	if t == nil {
+		return paws
+	}
+	for _, c := range t.all {
+		for _, paw := range nail.Paws() {
+			if c.Kind == ladder.Clipper && (c.Paw == nil || *c.Paw == paw) {
+				paws[paw] = true
+			}
+		}
+	}
+	return paws
+}
+
+// whole tells whether the dog is trained and not trimmed: every paw is on a ladder.
+func (t *Training) whole() bool { return len(t.paws()) == len(nail.Paws()) }
+
+// grinder tells whether the dog is still on a grinder ladder.
+func (t *Training) grinder() bool {
+	return t != nil && slices.ContainsFunc(t.all, func(c Climb) bool { return c.Kind == ladder.Grinder })
+}
+
+// DogLadders is a dog's training.
+type DogLadders struct {
+	Dog      store.Dog
+	Climbs   []Climb
+	Puppy    *ladder.Puppyhood // in its first two months of handling
+	Cautions []dog.Caution
+}
+
+// DogLadders returns a dog's ladders as they stand today.
+func (b *Book) DogLadders(ctx context.Context, dogID uuid.UUID) (DogLadders, error) {
+	d, feet, sittings, err := b.feet(ctx, dogID)
+	if err != nil {
+		return DogLadders{}, err
+	}
+	ladders, err := b.store.Ladders(ctx, dogID)
+	if err != nil {
+		return DogLadders{}, err
+	}
+	out := DogLadders{Dog: d}
+	var tries []ladder.Try
+	for _, l := range ladders {
+		out.Climbs = append(out.Climbs, b.climb(l))
+		for _, t := range l.Tries {
+			tries = append(tries, t.Try)
+		}
+	}
+	if p, is := ladder.PuppyhoodOn(b.Today(), d.Birth.Date, tries); is {
+		out.Puppy = &p
+	}
+	training := b.training(ladders)
+	q := sitting.Question{Today: b.Today(), Dog: d.Dog, Sittings: trimsOf(sittings)}
+	out.Cautions = append(sitting.WhileTraining(feet.On(b.Today()), training.paws()), q.Cautions(sitting.For(q))...)
+	return out, nil
+}
+
+// Climbers returns every dog that is on a ladder, those to be trained first at the front.
+func (b *Book) Climbers(ctx context.Context) ([]DogLadders, error) {
+	dogs, err := b.store.Dogs(ctx)
+	if err != nil {
+		return nil, err
+	}
+	ladders, err := b.store.AllLadders(ctx)
+	if err != nil {
+		return nil, err
+	}
+	var all []DogLadders
+	for _, d := range dogs {
+		if t := b.training(ladders[d.ID]); t != nil {
+			all = append(all, DogLadders{Dog: d, Climbs: t.all})
+		}
+	}
+	slices.SortStableFunc(all, func(x, y DogLadders) int {
+		return x.Climbs[0].Standing.NextOn(b.Today()).Sub(y.Climbs[0].Standing.NextOn(b.Today()))
+	})
+	return all, nil
+}
+
+// StartLadder begins a ladder today. A dog has one of a kind at a time for the same paw.
+func (b *Book) StartLadder(ctx context.Context, dogID uuid.UUID, l store.Ladder) error {
+	if _, err := b.store.Dog(ctx, dogID); err != nil {
+		return err
+	}
+	there, err := b.store.Ladders(ctx, dogID)
+	if err != nil {
+		return err
+	}
+	for _, other := range there {
+		if other.ID != l.ID && other.Kind == l.Kind && samePaw(other.Paw, l.Paw) && !b.climb(other).Standing.Done {
+			return fault.Fields{{Name: "kind", Value: string(l.Kind), Want: "must not be on already: go on with that ladder, or end it"}}
+		}
+	}
+	l.DogID, l.Started = dogID, b.Today()
+	return b.store.AddLadder(ctx, l, b.now())
+}
+
+func samePaw(a, b *nail.Paw) bool { return a == nil && b == nil || a != nil && b != nil && *a == *b }
+
+// EndLadder ends a ladder; its journal stays in the file.
+func (b *Book) EndLadder(ctx context.Context, dogID, id uuid.UUID) error {
+	return b.store.EndLadder(ctx, dogID, id, b.now())
+}
+
+// RecordTry keeps one try; one without a date was today. Sending the same id again changes nothing.
+func (b *Book) RecordTry(ctx context.Context, dogID, ladderID uuid.UUID, t store.Try) error {
+	l, err := b.ladder(ctx, dogID, ladderID)
+	if err != nil {
+		return err
+	}
+	if t.On.IsZero() {
+		t.On = b.Today()
+	}
+	if err := t.Check(l.Ladder, b.Today()).Err(); err != nil {
+		return err
+	}
+	return b.store.AddTry(ctx, ladderID, t, b.now())
+}
+
+// WithdrawTry takes back a try recorded by mistake.
+func (b *Book) WithdrawTry(ctx context.Context, dogID, ladderID, id uuid.UUID) error {
+	if _, err := b.ladder(ctx, dogID, ladderID); err != nil {
+		return err
+	}
+	return b.store.WithdrawTry(ctx, ladderID, id, b.now())
+}
+
+// ladder finds a dog's ladder; store.ErrNotFound when it has none such, or it is ended.
+func (b *Book) ladder(ctx context.Context, dogID, id uuid.UUID) (store.Ladder, error) {
+	all, err := b.store.Ladders(ctx, dogID)
+	if err != nil {
+		return store.Ladder{}, err
+	}
+	for _, l := range all {
+		if l.ID == id {
+			return l, nil
+		}
+	}
+	return store.Ladder{}, store.ErrNotFound
+}
+
+// Trained tells whether the dog is trained and not trimmed: every paw is on a ladder.
+func (v View) Trained() bool { return v.Training.whole() }

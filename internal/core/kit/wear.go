@@ -1,0 +1,82 @@
+package kit
+
+import (
+	"time"
+
+	"fribbet/internal/core/date"
+)
+
+// Moment is when something happened: a day, and the instant at which it was written down,
+// which orders what happened on one day.
+type Moment struct {
+	On date.Date
+	At time.Time
+}
+
+// Before tells whether m came before other.
+func (m Moment) Before(other Moment) bool {
+	if m.On != other.On {
+		return m.On.Before(other.On)
+	}
+	return m.At.Before(other.At)
+}
+
+// Stint is what one sitting asked of one item.
+type Stint struct {
+	Moment
+	Item      string // its id
+	Cuts      float64
+	Nails     float64  // that it cut or ground
+	AllNails  float64  // of the sitting, done with anything
+	Minutes   *float64 // of the whole sitting; nil when nobody timed it
+	TookForce bool
+}
+
+// Owned is an item of the kit with the last time it was sharpened, changed, charged or refilled.
+type Owned struct {
+	ID       string
+	Item     Item
+	Serviced Moment // zero when it never was
+}
+
+// Wear adds up what the sittings since its last service asked of every item. A band or a bit
+// runs its machine down as well: the one that it names, or else the first of the kit.
+func Wear(kit []Owned, stints []Stint) map[string]Use {
+	machineOf := map[string]string{}
+	for _, o := range kit {
+		if tool, is := o.Item.Kind.Tool(); !is || tool.Work() != Grinding {
+			continue
+		}
+		machineOf[o.ID] = o.Item.On
+		for _, m := range kit {
+			if machineOf[o.ID] == "" && m.Item.Kind == Grinder {
+				machineOf[o.ID] = m.ID
+			}
+		}
+	}
+	uses := map[string]Use{}
+	for _, o := range kit {
+		use := Use{}
+		for _, s := range stints {
+			if (s.Item == o.ID || machineOf[s.Item] == o.ID) && !s.Before(o.Serviced) {
+				use.add(s)
+			}
+		}
+		uses[o.ID] = use
+	}
+	return uses
+}
+
+// add counts one stint: of a timed sitting the item's share of the nails, of any other what a
+// nail usually takes.
+func (u *Use) add(s Stint) {
+	u.Cuts += s.Cuts
+	u.TookForce = u.TookForce || s.TookForce
+	switch {
+	case s.Minutes != nil && s.AllNails > 0:
+		u.Minutes += *s.Minutes * s.Nails / s.AllNails
+	default:
+		u.Minutes += s.Nails * usualRun
+		u.Assumed = u.Assumed || s.Nails > 0
+	}
+}

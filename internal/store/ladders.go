@@ -1,0 +1,128 @@
+package store
+
+import (
+	"context"
+	"time"
+
+	"github.com/google/uuid"
+	"github.com/jmoiron/sqlx"
+
+	"fribbet/internal/core/ladder"
+	"fribbet/internal/core/nail"
+	"fribbet/internal/core/temper"
+)
+
+// Ladder is a ladder in the book that is not ended, with its tries.
+type Ladder struct {
+	ID    uuid.UUID
+	DogID uuid.UUID
+	ladder.Ladder
+	Tries []Try // in the order of their days
+}
+
+// Try is a try in the book.
+type Try struct {
+	ID uuid.UUID // made by whoever records it
+	ladder.Try
+}
+
+type ladderRow struct {
+	ID      uuid.UUID   `db:"id"`
+	DogID   uuid.UUID   `db:"dog_id"`
+	Kind    ladder.Kind `db:"kind"`
+	Paw     *pawColumn  `db:"paw"`
+	Started dateColumn  `db:"started_on"`
+	BegunAt string      `db:"begun_at"`
+}
+
+type tryRow struct {
+	ID         uuid.UUID       `db:"id"`
+	LadderID   uuid.UUID       `db:"ladder_id"`
+	On         dateColumn      `db:"on_date"`
+	Reaction   temper.Reaction `db:"reaction"`
+	Paw        *pawColumn      `db:"paw"`
+	Note       string          `db:"note"`
+	RecordedAt string          `db:"recorded_at"`
+}
+
+// AllLadders returns the ladders that are not ended, by the dog's id.
+func (s *Store) AllLadders(ctx context.Context) (map[uuid.UUID][]Ladder, error) {
+	return s.ladders(ctx, "")
+}
+
+// Ladders returns one dog's ladders that are not ended, oldest first.
+func (s *Store) Ladders(ctx context.Context, dogID uuid.UUID) ([]Ladder, error) {
+	all, err := s.ladders(ctx, ` AND dog_id = ?`, dogID)
+	return all[dogID], err
+}
+
+func (s *Store) ladders(ctx context.Context, and string, args ...any) (map[uuid.UUID][]Ladder, error) {
+	var rows []ladderRow
+	var tries []tryRow
+	err := s.read(ctx, func(tx *sqlx.Tx) error {
+		where := ` WHERE ended_at IS NULL` + and
+		return selectAll(ctx, tx, args,
+			query{&rows, `SELECT id, dog_id, kind, paw, started_on, begun_at FROM ladders` + where + ` ORDER BY begun_at, id`},
+			query{&tries, `SELECT id, ladder_id, on_date, reaction, paw, note, recorded_at FROM tries
+				WHERE withdrawn_at IS NULL AND ladder_id IN (SELECT id FROM ladders` + where + `) ORDER BY on_date, recorded_at`})
+	})
+	if err != nil {
+		return nil, err
+	}
+	triesOf := map[uuid.UUID][]Try{}
+	for _, t := range tries {
+		triesOf[t.LadderID] = append(triesOf[t.LadderID], Try{t.ID, ladder.Try{On: t.On.Date, Reaction: t.Reaction, Paw: t.Paw.paw(), Note: t.Note}})
+	}
+	all := map[uuid.UUID][]Ladder{}
+	for _, r := range rows {
+		all[r.DogID] = append(all[r.DogID], Ladder{
+			r.ID, r.DogID, ladder.Ladder{Kind: r.Kind, Started: r.Started.Date, Paw: r.Paw.paw()}, triesOf[r.ID],
+		})
+	}
+	return all, nil
+}
+
+// AddLadder keeps a new ladder. One that is there already, by its id, changes nothing.
+func (s *Store) AddLadder(ctx context.Context, l Ladder, at time.Time) error {
+	_, err := s.db.NamedExecContext(ctx, `
+		INSERT INTO ladders (id, dog_id, kind, paw, started_on, begun_at)
+		VALUES (:id, :dog_id, :kind, :paw, :started_on, :begun_at) ON CONFLICT (id) DO NOTHING`,
+		ladderRow{l.ID, l.DogID, l.Kind, columnOf(l.Paw), dateColumn{l.Started}, instant(at)})
+	return err
+}
+
+// EndLadder ends a dog's ladder. Doing it twice changes nothing.
+func (s *Store) EndLadder(ctx context.Context, dogID, id uuid.UUID, at time.Time) error {
+	return mustTouch(s.db.ExecContext(ctx,
+		`UPDATE ladders SET ended_at = COALESCE(ended_at, ?) WHERE id = ? AND dog_id = ?`, instant(at), id, dogID))
+}
+
+// AddTry keeps a try. One that is there already, by its id, changes nothing.
+func (s *Store) AddTry(ctx context.Context, ladderID uuid.UUID, t Try, at time.Time) error {
+	_, err := s.db.NamedExecContext(ctx, `
+		INSERT INTO tries (id, ladder_id, on_date, reaction, paw, note, recorded_at)
+		VALUES (:id, :ladder_id, :on_date, :reaction, :paw, :note, :recorded_at) ON CONFLICT (id) DO NOTHING`,
+		tryRow{t.ID, ladderID, dateColumn{t.On}, t.Reaction, columnOf(t.Paw), t.Note, instant(at)})
+	return err
+}
+
+// WithdrawTry makes a try count no more. Doing it twice changes nothing.
+func (s *Store) WithdrawTry(ctx context.Context, ladderID, id uuid.UUID, at time.Time) error {
+	return mustTouch(s.db.ExecContext(ctx,
+		`UPDATE tries SET withdrawn_at = COALESCE(withdrawn_at, ?) WHERE id = ? AND ladder_id = ?`, instant(at), id, ladderID))
+}
+
+// columnOf is a paw that may be none, as its column, and paw the way back.
+func columnOf(paw *nail.Paw) *pawColumn {
+	if paw == nil {
+		return nil
+	}
+	return &pawColumn{*paw}
+}
+
+func (c *pawColumn) paw() *nail.Paw {
+	if c == nil {
+		return nil
+	}
+	return &c.Paw
+}
