@@ -24,8 +24,9 @@ func (h handlers) GetPlan(ctx context.Context, r contract.GetPlanRequestObject) 
 	out := contract.GetPlan200JSONResponse{
 		DogId: p.Dog.ID, Name: p.Dog.Name, Today: h.book.Today(), Tool: p.Tool, Cautions: cautions(p.Cautions), SliverMm: dog.Sliver,
 		Helper: helper, Helping: handling.Helper, Blocked: p.Blocked, Alone: p.Alone, Support: sitting.Support,
-		Limits: []contract.Limit{limit(p.Tolerance.Nails), limit(p.Tolerance.Minutes)},
-		Days:   []contract.PlanDay{}, Left: []contract.LeftNail{}, Holds: []contract.Hold{}, Checklist: []contract.Thing{},
+		Limits:      []contract.Limit{limit(p.Tolerance.Nails), limit(p.Tolerance.Minutes)},
+		CalmMinutes: p.Tolerance.Calm,
+		Days:        []contract.PlanDay{}, Left: []contract.LeftNail{}, Holds: []contract.Hold{}, Checklist: []contract.Thing{},
 	}
 	readings := make([]dog.Reading, len(p.Nails))
 	for i, n := range p.Nails {

@@ -83,7 +83,7 @@ func (b *Book) view(d store.Dog, feet dog.Feet, sittings []store.Sitting, ladder
 	for i := len(sittings) - 1; i >= 0; i-- {
 		v.Sittings = append(v.Sittings, sittings[i])
 	}
-	next, has, err := feet.Next(settings.Margin)
+	next, has, err := feet.Next(settings.Margin, v.Training.paws())
 	if has {
 		v.Next = &next
 	} else {

@@ -146,7 +146,13 @@ func (b *Book) StartLadder(ctx context.Context, dogID uuid.UUID, l store.Ladder)
 			return fault.Fields{{Name: "kind", Value: string(l.Kind), Want: "must not be on already: go on with that ladder, or end it"}}
 		}
 	}
-	l.DogID, l.Started = dogID, b.Today()
+	l.Started = b.Today()
+	return b.ResumeLadder(ctx, dogID, l)
+}
+
+// ResumeLadder keeps a ladder that was begun on an earlier day.
+func (b *Book) ResumeLadder(ctx context.Context, dogID uuid.UUID, l store.Ladder) error {
+	l.DogID = dogID
 	return b.store.AddLadder(ctx, l, b.now())
 }
 

@@ -16,6 +16,7 @@ import (
 	"fribbet/internal/core/claw"
 	"fribbet/internal/core/date"
 	"fribbet/internal/core/dog"
+	"fribbet/internal/core/kit"
 	"fribbet/internal/core/nail"
 	"fribbet/internal/core/quick"
 	"fribbet/internal/core/temper"
@@ -30,6 +31,9 @@ func Fill(ctx context.Context, b *book.Book) error {
 		Workdays: date.WeekdaysOf(time.Tuesday, time.Wednesday, time.Thursday, time.Friday, time.Saturday),
 	})
 	if err != nil {
+		return err
+	}
+	if err := fillKit(ctx, b); err != nil {
 		return err
 	}
 	noise := rand.New(rand.NewPCG(8, 642))
@@ -47,7 +51,7 @@ func (s scenario) fill(ctx context.Context, b *book.Book, noise *rand.Rand) erro
 	born := dog.BornAbout(s.years, today).Date
 	kept, err := b.AddDog(ctx, dog.Changes{
 		Name: &s.name, BirthDate: &born, Weights: []dog.Weight{{On: latest(first, born), Kg: s.kg}},
-		FootCoat: &s.coat, Pavement: &s.pavement, Rhythm: &s.rhythm, Nails: s.nails(),
+		FootCoat: &s.coat, Pavement: &s.pavement, Rhythm: &s.rhythm, Nails: s.nails(), Handling: s.handling(),
 	})
 	if err != nil {
 		return err
@@ -59,15 +63,74 @@ func (s scenario) fill(ctx context.Context, b *book.Book, noise *rand.Rand) erro
 		if last {
 			sitting.Note = s.lastNote
 		}
-		for _, n := range kept.Nails {
+		for at, n := range order(kept.Nails, i) {
 			skipped := i >= s.sittings-s.skipFor && contains(s.skipLast, n.Code)
-			sitting.Records = append(sitting.Records, s.record(truth[n.Code], kept.Dog, n, day, skipped, noise))
+			r := s.record(truth[n.Code], kept.Dog, n, day, skipped || s.enough > 0 && at >= s.enough, noise)
+			if s.enough > 0 && at == s.enough {
+				r.Reaction = s.temper
+			}
+			r.TookForce = last && at == 0 && s.blunt
+			sitting.Records = append(sitting.Records, r)
+			if s.enough > 0 && at == s.enough {
+				break
+			}
 		}
+		s.time(&sitting.Sitting, noise)
 		if err := b.Record(ctx, kept.ID, sitting); err != nil {
 			return err
 		}
 	}
+	if s.training != nil {
+		return s.training.fill(ctx, b, kept.ID)
+	}
 	return nil
+}
+
+// order is the nails in the order of the work: hind first; the other end first at every
+// second sitting, so that a dog that has enough before the end is done all round in two.
+func order(nails []dog.Nail, sitting int) []dog.Nail {
+	var hind, fore []dog.Nail
+	for _, n := range nails {
+		if n.Code.Paw.Hind() {
+			hind = append(hind, n)
+		} else {
+			fore = append(fore, n)
+		}
+	}
+	if sitting%2 == 1 {
+		return append(fore, hind...)
+	}
+	return append(hind, fore...)
+}
+
+// time notes how long the sitting took and when the dog first showed that it did not like it.
+func (s scenario) time(sitting *dog.Sitting, noise *rand.Rand) {
+	done, calm := 0.0, -1.0
+	for _, r := range sitting.Records {
+		if r.Removed() > 0 {
+			done++
+		}
+		if calm < 0 && r.Reaction != temper.Calm {
+			calm = done
+		}
+	}
+	if done == 0 {
+		return
+	}
+	perNail := 0.3 * (1 + 0.25*float64(s.temper.Strain())) * math.Exp(0.2*noise.NormFloat64())
+	if s.tool.Work() == kit.Grinding {
+		perNail *= 1.5
+	}
+	round := func(minutes float64) *float64 { m := math.Round(minutes*2) / 2; return &m }
+	sitting.Minutes = round(math.Max(1, perNail*done))
+	if calm >= 0 {
+		sitting.Calm = round(math.Min(*sitting.Minutes, perNail*calm))
+	}
+	sitting.Helper = s.helper != dog.Alone
+	sitting.Ticks = []string{"styptic", "treats", "light", "non_slip_mat", "eye_protection"}
+	if s.muzzle {
+		sitting.Ticks = append(sitting.Ticks, "muzzle", "helper")
+	}
 }
 
 // days are the sittings' dates, oldest first: about every so many days, the last as told.
@@ -137,7 +200,7 @@ func (s scenario) record(t *nailTruth, d dog.Dog, n dog.Nail, day date.Date, ski
 	spare := quick.NewDrift(t.rate, 0, size).After(quick.Spare{Mean: t.length - t.quick}, weeks).Mean
 	t.length += t.rate * weeks
 	t.quick, t.on = t.length-spare, day
-	r := dog.Record{Code: n.Code, Tool: s.tool, Reaction: s.mood(noise)}
+	r := dog.Record{Code: n.Code, Tool: s.tool, Item: pieceFor(s.tool), Reaction: s.mood(noise)}
 	if s.untouch != "" && strings.HasPrefix(n.Code.String(), s.untouch) {
 		r.Reaction = s.temper
 		return r
@@ -163,12 +226,35 @@ func (s scenario) record(t *nailTruth, d dog.Dog, n dog.Nail, day date.Date, ski
 	return r
 }
 
-// mood is mostly calm; a difficult dog shows its temper on one nail in three.
+// mood is mostly calm; a difficult dog pulls or is uneasy on one nail in three. Its worst it
+// keeps for the paw that it does not give, or for when it has had enough.
 func (s scenario) mood(noise *rand.Rand) temper.Reaction {
-	if noise.IntN(3) == 0 {
-		return s.temper
+	if noise.IntN(3) > 0 || s.untouch != "" {
+		return temper.Calm
 	}
-	return temper.Calm
+	if s.temper.TooMuch() {
+		return temper.Pulling
+	}
+	return s.temper
+}
+
+// handling is how the dog is held.
+func (s scenario) handling() *dog.Handling {
+	h := dog.UsualHandling()
+	h.Muzzle, h.Sore = s.muzzle, s.sore
+	if s.helper != "" {
+		h.Helper = s.helper
+	}
+	if s.position != "" {
+		h.Position = s.position
+	}
+	if s.order != "" {
+		h.Order = s.order
+	}
+	if s.noise != "" {
+		h.Noise = s.noise
+	}
+	return &h
 }
 
 // slivers parts what comes off into cuts of 1 mm and a last one of half.

@@ -34,9 +34,13 @@ func TestTheDemoShowsEveryStanding(t *testing.T) {
 	for day := range 7 {
 		on := time.Date(2026, time.February, 26+day, 9, 0, 0, 0, time.UTC)
 		standings := map[due.Standing]int{}
-		curling, veterinary := 0, 0
+		curling, veterinary, trained := 0, 0, 0
 		views := filled(t, on)
 		for _, v := range views {
+			if v.Trained() {
+				trained++
+				continue
+			}
 			if v.Next == nil {
 				standings[due.Unseen]++
 				continue
@@ -58,6 +62,7 @@ func TestTheDemoShowsEveryStanding(t *testing.T) {
 		assert.GreaterOrEqual(t, standings[due.Late], 1, "%v", on)
 		assert.GreaterOrEqual(t, standings[due.Today]+standings[due.ThisWeek], 3, "%v", on)
 		assert.GreaterOrEqual(t, standings[due.Later], 2, "%v", on)
+		assert.Equal(t, 1, trained, "a puppy on the ladder")
 		assert.Equal(t, 1, curling, "one dewclaw curls, %v", on)
 		assert.Equal(t, 1, veterinary, "one torn nail, %v", on)
 		assert.Equal(t, "Marl", views[0].Dog.Name, "what is a veterinarian's matter stands first")

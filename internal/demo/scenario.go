@@ -4,6 +4,7 @@ import (
 	"fribbet/internal/core/dog"
 	"fribbet/internal/core/due"
 	"fribbet/internal/core/kit"
+	"fribbet/internal/core/ladder"
 	"fribbet/internal/core/nail"
 	"fribbet/internal/core/temper"
 )
@@ -29,6 +30,16 @@ type scenario struct {
 	skipLast []string // nails left out at the last sittings
 	skipFor  int      // how many of the last sittings
 
+	enough   int  // nails after which it has had enough; 0 is never
+	blunt    bool // the blade took force at the last sitting
+	muzzle   bool
+	sore     bool
+	helper   dog.Helping
+	position dog.Position
+	order    dog.Order
+	noise    kit.Noise
+	training *training
+
 	spare    float64 // what is left after a trim, mm
 	temper   temper.Reaction
 	tool     kit.Tool
@@ -42,33 +53,38 @@ var scenarios = []scenario{
 	{name: "Gantry", years: 5, kg: 68, coat: dog.LongCoat, pavement: 6, rhythm: due.FourWeeks, every: 27, lastAgo: 4, sittings: 13,
 		colour: nail.Dark, shape: nail.Usual, extra: []string{"LH1", "LH1b", "RH1", "RH1b"}, spare: 1.4,
 		temper: temper.Calm, tool: kit.LargePlier, feelers: true, lastNote: "Double hind dewclaws: all four done, inner ones first."},
-	{name: "Thimble", years: 0.3, kg: 1.6, coat: dog.ShortCoat, pavement: 1, rhythm: due.Weekly, every: 6, lastAgo: 2, sittings: 4,
-		colour: nail.Light, shape: nail.Usual, spare: 1.2, untouch: "RH",
+	{name: "Thimble", years: 0.3, kg: 1.6, coat: dog.ShortCoat, pavement: 1, rhythm: due.Weekly, every: 4, lastAgo: 1, sittings: 6,
+		position: dog.OnLap, training: &training{kind: ladder.Clipper, days: []string{"ccc", "ucc", "cccc", "cp", "ccc", "ccuc", "ccc"}, ago: 1,
+			notes: map[string]string{"3p1": "Pulled away when the neighbour’s engine started.", "6c2": "Half asleep on the lap."}},
+		colour: nail.Light, shape: nail.Usual, spare: 0.2,
 		temper: temper.Uneasy, tool: kit.SmallScissor, lastNote: "A few nails a day, praise after each."},
 	{name: "Sedge", years: 11.5, kg: 29, coat: dog.ShortCoat, pavement: 3, rhythm: due.TwiceAWeek, every: 4, lastAgo: 2, sittings: 24,
-		colour: nail.Dark, shape: nail.Straight, spare: 0.5,
+		colour: nail.Dark, shape: nail.Straight, spare: 0.5, sore: true, noise: kit.NoiseFine,
 		temper: temper.Calm, tool: kit.GrinderDiamond, caliper: true, feelers: true, lastNote: "Lets us work standing, leaning on the wall. Bringing long quicks back."},
 	{name: "Marl", years: 3, kg: 24, coat: dog.ShortCoat, pavement: 4, rhythm: due.FourWeeks, every: 26, lastAgo: 3, sittings: 13,
 		colour: nail.Dark, shape: nail.Hooked, spare: 0.9, torn: []string{"RF3"},
 		temper: temper.Pulling, tool: kit.LargePlier, lastNote: "Digs. Came with RF3 torn open: left alone, keeper sent to a veterinarian."},
-	{name: "Bosun", years: 6, kg: 31, coat: dog.ShortCoat, pavement: 14, rhythm: due.FourWeeks, every: 29, lastAgo: 8, sittings: 12,
+	{name: "Bosun", years: 6, kg: 31, coat: dog.ShortCoat, pavement: 14, rhythm: due.FourWeeks, every: 29, lastAgo: 8, sittings: 12, enough: 13, muzzle: true, helper: dog.Needed,
 		colour: nail.Dark, shape: nail.Usual, spare: 1.1,
 		temper: temper.Snapping, tool: kit.LargePlier, lastNote: "Muzzle on before the table, helper feeds. Hind first."},
 	{name: "Puddle", years: 4, kg: 18, coat: dog.LongCoat, pavement: 8, rhythm: due.FourWeeks, every: 24, lastAgo: 2, sittings: 14,
-		colour: nail.Dark, shape: nail.Usual, spare: 1.2, untouch: "LH",
+		colour: nail.Dark, shape: nail.Usual, spare: 1.2, untouch: "LH", order: dog.HardestLast,
+		training: &training{kind: ladder.Clipper, paw: "LH", days: []string{"uu", "ccc", "", "pc", "ccc", "u"}, ago: 3,
+			notes: map[string]string{"3p0": "Whipped the leg away at the first touch below the knee."}},
 		temper: temper.Fighting, tool: kit.LargePlier, lastNote: "Left hind is out of the question. The other three are easy."},
 	{name: "Oatcake", years: 2, kg: 12, coat: dog.ShortCoat, pavement: 7, rhythm: due.Fortnightly, every: 14, lastAgo: 2, sittings: 25,
 		colour: nail.Dark, shape: nail.Usual, light: []string{"LF4", "LF3", "RH3", "RH4", "RF2"}, spare: 0.9,
 		temper: temper.Calm, tool: kit.SmallPlier, caliper: true, feelers: true, lastNote: "Light nails first: they show how far the dark ones go."},
 	{name: "Teasel", years: 7, kg: 9.5, coat: dog.LongCoat, pavement: 4, rhythm: due.FourWeeks, every: 28, lastAgo: 13, sittings: 12,
-		colour: nail.Mixed, shape: nail.Usual, spare: 1.2, skipLast: []string{"LF1"}, skipFor: 2,
-		temper: temper.Uneasy, tool: kit.SmallPlier, lastNote: "Left dewclaw hidden in the coat: missed twice."},
+		colour: nail.Mixed, shape: nail.Usual, spare: 1.2, skipLast: []string{"LF1"}, skipFor: 2, noise: kit.NoiseAfraid,
+		training: &training{kind: ladder.Grinder, days: []string{"ccc", "cccc", "uc"}, ago: 0},
+		temper:   temper.Uneasy, tool: kit.SmallPlier, lastNote: "Left dewclaw hidden in the coat: missed twice."},
 	{name: "Kipper", years: 3.5, kg: 15.5, coat: dog.ShortCoat, pavement: 12, rhythm: due.Weekly, every: 7, lastAgo: 6, sittings: 50,
-		colour: nail.Dark, shape: nail.Usual, spare: 0.8,
+		colour: nail.Dark, shape: nail.Usual, spare: 0.8, noise: kit.NoiseFine, position: dog.OnSide,
 		temper: temper.Calm, tool: kit.GrinderBand, feelers: true, lastNote: "Grinder only, no clipping. Sleeps through it."},
 	{name: "Windlass", years: 8, kg: 37, coat: dog.LongCoat, pavement: 2, rhythm: due.FourWeeks, every: 43, lastAgo: 40, sittings: 9,
 		colour: nail.Dark, shape: nail.Hooked, spare: 0.9,
-		temper: temper.Pulling, tool: kit.Guillotine, lastNote: "Comes every six weeks; quicks have grown out with it."},
+		blunt: true, helper: dog.Wanted, temper: temper.Pulling, tool: kit.Guillotine, lastNote: "Comes every six weeks; quicks have grown out with it."},
 	{name: "Bobbin", years: 1.5, kg: 6, coat: dog.ShortCoat, pavement: 5, rhythm: due.FourWeeks,
 		colour: nail.Unknown, shape: nail.Usual, temper: temper.Calm, tool: kit.SmallPlier},
 	{name: "Плюшка", years: 9, kg: 7.4, coat: dog.LongCoat, pavement: 3, rhythm: due.FourWeeks, every: 22, lastAgo: 1, sittings: 15,

@@ -52,7 +52,7 @@ func reading(t *testing.T, f Feet, code string, day date.Date) Reading {
 
 func TestADogNobodyHasTrimmedIsAssumedToTouch(t *testing.T) {
 	f := FeetAfter(plain(), nil)
-	_, has, err := f.Next(1)
+	_, has, err := f.Next(1, nil)
 	require.NoError(t, err)
 	assert.False(t, has, "no sitting, no date")
 	for _, r := range f.On(today) {
@@ -117,7 +117,7 @@ func TestATornNailIsLeftToAVeterinarian(t *testing.T) {
 	f := FeetAfter(d, []Sitting{asPlanned(FeetAfter(d, nil), today.AddDays(-7))})
 	assert.Empty(t, f.Plan(today, 1)[0].Cuts)
 	assert.Equal(t, Veterinarian, f.Cautions(f.On(today))[0].Kind)
-	next, has, err := f.Next(1)
+	next, has, err := f.Next(1, nil)
 	require.NoError(t, err)
 	assert.True(t, has)
 	for _, n := range next.PerNail {
@@ -143,7 +143,7 @@ func TestRoutineTrimsSettle(t *testing.T) {
 	var gaps []int
 	for range 14 {
 		sittings = append(sittings, asPlanned(FeetAfter(d, sittings), day))
-		next, _, err := FeetAfter(d, sittings).Next(1)
+		next, _, err := FeetAfter(d, sittings).Next(1, nil)
 		require.NoError(t, err)
 		gaps = append(gaps, next.Due.Sub(day))
 		day = next.Due
@@ -190,7 +190,7 @@ func TestFoldingHoldsForAnyHistory(t *testing.T) {
 		if !slices.EqualFunc(f.On(day), FeetAfter(d, sittings).On(day), func(a, b Reading) bool { return a == b }) {
 			t.Fatal("the order in which sittings are told changed the feet")
 		}
-		if _, _, err := f.Next(1); err != nil {
+		if _, _, err := f.Next(1, nil); err != nil {
 			t.Fatal(err)
 		}
 	})
@@ -200,7 +200,7 @@ func TestADogNotSeenForYearsStillHasADate(t *testing.T) {
 	d := plain()
 	sittings := []Sitting{asPlanned(FeetAfter(d, nil), today.AddYears(-3)),
 		{On: today, Records: []Record{{Code: nail.MustParse("RH5")}}}}
-	next, has, err := FeetAfter(d, sittings).Next(1)
+	next, has, err := FeetAfter(d, sittings).Next(1, nil)
 	require.NoError(t, err)
 	assert.True(t, has)
 	assert.LessOrEqual(t, next.Due.Sub(today), 3)
@@ -270,7 +270,7 @@ func BenchmarkNextDate(b *testing.B) {
 		sittings = append(sittings, asPlanned(FeetAfter(d, nil), today.AddDays(14*i-1092)))
 	}
 	for b.Loop() {
-		if _, _, err := FeetAfter(d, sittings).Next(1); err != nil {
+		if _, _, err := FeetAfter(d, sittings).Next(1, nil); err != nil {
 			b.Fatal(err)
 		}
 	}

@@ -5,6 +5,7 @@ import (
 
 	"fribbet/internal/core/date"
 	"fribbet/internal/core/due"
+	"fribbet/internal/core/nail"
 )
 
 // Next is the dog's next sitting.
@@ -15,7 +16,8 @@ type Next struct {
 
 // Next sets the date of the next sitting, leaving margin mm in front of the quick. There is
 // none when nobody has trimmed or looked at the dog yet, or it has no nail that may be trimmed.
-func (f Feet) Next(margin float64) (Next, bool, error) {
+// Nails of the paws in training are not asked: no date helps them, the ladder does.
+func (f Feet) Next(margin float64, training map[nail.Paw]bool) (Next, bool, error) {
 	if f.known.IsZero() {
 		return Next{}, false, nil
 	}
@@ -24,7 +26,7 @@ func (f Feet) Next(margin float64) (Next, bool, error) {
 		Weight: f.dog.WeightOn(f.known), Margin: margin,
 	}
 	for _, t := range f.toes {
-		if !t.State.Veterinary() {
+		if !t.State.Veterinary() && !training[t.Code.Paw] {
 			trim.Nails = append(trim.Nails, t.asLeft(f.dog, f.known))
 		}
 	}

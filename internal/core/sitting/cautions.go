@@ -44,18 +44,29 @@ func (q Question) Cautions(p Plan) []dog.Caution {
 	return all
 }
 
-// WhileTraining warns of nails of paws on a ladder that press and cannot wait for it.
+// WhileTraining warns of nails of paws on a ladder that press and cannot wait for it. A curling
+// dewclaw is for today; what touches the floor is for the days to come.
 func WhileTraining(readings []dog.Reading, paws map[nail.Paw]bool) []dog.Caution {
-	var codes []nail.Code
-	var names []string
-	for _, r := range readings {
-		if paws[r.Code.Paw] && !r.State.Veterinary() && UrgencyOf(dog.Planned{Reading: r}).Urgent() {
-			codes, names = append(codes, r.Code), append(names, r.Code.String())
+	var all []dog.Caution
+	for _, c := range []struct {
+		kind    dog.CautionKind
+		urgency Urgency
+		words   string
+	}{
+		{dog.Veterinarian, Curls, " curls and cannot wait for the ladder: a professional or a veterinarian, now."},
+		{dog.CareWithNail, OnFloor, " on the floor, and the paw is still on the ladder: a professional or a veterinarian does what cannot wait."},
+	} {
+		caution := dog.Caution{Kind: c.kind}
+		var names []string
+		for _, r := range readings {
+			if paws[r.Code.Paw] && !r.State.Veterinary() && UrgencyOf(dog.Planned{Reading: r}) == c.urgency {
+				caution.Nails, names = append(caution.Nails, r.Code), append(names, r.Code.String())
+			}
+		}
+		if len(names) > 0 {
+			caution.Words = strings.Join(names, ", ") + c.words
+			all = append(all, caution)
 		}
 	}
-	if len(codes) == 0 {
-		return nil
-	}
-	words := strings.Join(names, ", ") + " cannot wait for the ladder: a professional or a veterinarian."
-	return []dog.Caution{{Kind: dog.Veterinarian, Nails: codes, Words: words}}
+	return all
 }

@@ -71,7 +71,7 @@ func (o order) arrange(stops []Stop) {
 			s.Why = "a curling dewclaw comes before everything"
 		case s.Colour == nail.Light && dark && first:
 			s.Why = "light: shows how far the dark ones go"
-		case i == 0 || curls(stops[i-1]) == 1:
+		case (i == 0 || curls(stops[i-1]) == 1) && s.Code.Paw == o.paws[0]:
 			s.Why = o.why
 		case s.Urgency == OnFloor:
 			s.Why = "touches the floor"

@@ -82,6 +82,7 @@ func TestCautionsOfHolding(t *testing.T) {
 				bad.Records[i].Cuts, bad.Records[i].Reaction = nil, temper.Snapping
 			}
 		}
+		slices.Reverse(bad.Records) // hind first: the fore paws go well after them
 		q.Sittings = []dog.Sitting{bad, bad}
 	})
 	all := q.Cautions(For(q))
@@ -159,7 +160,11 @@ func TestAnUrgentNailDoesNotWaitForTheLadder(t *testing.T) {
 	}
 	all := WhileTraining(readings, map[nail.Paw]bool{nail.RH: true, nail.LH: true})
 	require.Len(t, all, 1)
-	assert.Equal(t, dog.Veterinarian, all[0].Kind)
-	assert.Contains(t, all[0].Words, "RH3")
+	assert.Equal(t, dog.CareWithNail, all[0].Kind)
+	assert.Contains(t, all[0].Words, "RH3 on the floor")
+	assert.Contains(t, all[0].Words, "a professional or a veterinarian")
 	assert.Empty(t, WhileTraining(readings, map[nail.Paw]bool{nail.LF: true}))
+	curls := readings[4] // LF1
+	curls.ToCurl = 0
+	assert.Equal(t, dog.Veterinarian, WhileTraining([]dog.Reading{curls}, map[nail.Paw]bool{nail.LF: true})[0].Kind)
 }

@@ -81,10 +81,25 @@ func TestMinutesThatADogTakes(t *testing.T) {
 		return o
 	}
 	assert.Equal(t, 20.0, Learn(adult, nil, Told{}).Minutes.Most)
-	assert.Equal(t, 6.0, Learn(adult, []Outing{timed("cccF", 11, 6)}, Told{}).Minutes.Most, "until the first sign")
-	assert.Equal(t, 11.0, Learn(adult, []Outing{timed("cccF", 11, 0)}, Told{}).Minutes.Most, "nobody noted the first sign")
+	assert.Equal(t, 11.0, Learn(adult, []Outing{timed("cccF", 11, 6)}, Told{}).Minutes.Most, "until it had enough")
 	assert.Equal(t, 35.0, Learn(adult, []Outing{timed("cccc", 35, 0)}, Told{}).Minutes.Most, "it took that without trouble")
 	assert.Equal(t, 20.0, Learn(adult, []Outing{timed("cccc", 5, 0)}, Told{}).Minutes.Most)
+}
+
+// A break before the first sign is worth more than one after it.
+func TestCalmMinutes(t *testing.T) {
+	calm := func(minutes ...float64) Tolerance {
+		var past []Outing
+		for _, m := range minutes {
+			o := sat(nail.LF, "cu")
+			o.Calm = &m
+			past = append(past, o)
+		}
+		return Learn(adult, append(past, sat(nail.LF, "c")), Told{})
+	}
+	assert.Nil(t, calm().Calm, "nobody noted it")
+	assert.Equal(t, 4.0, *calm(4).Calm)
+	assert.Equal(t, 5.0, *calm(20, 1, 7, 5).Calm, "the median of the last three")
 }
 
 // Common practice, no source: some dogs accept three paws and not the fourth. Record by paw.
@@ -97,6 +112,8 @@ func TestTheImpossiblePaw(t *testing.T) {
 	assert.False(t, twice.Paws[nail.LF].Impossible)
 	better := Learn(adult, []Outing{day, day, sat(nail.LH, "pp")}, Told{})
 	assert.False(t, better.Paws[nail.LH].Impossible, "it gave it last time")
+	tired := join(sat(nail.LF, "cccc"), sat(nail.LH, "cF"))
+	assert.False(t, Learn(adult, []Outing{tired, tired, tired}, Told{}).Paws[nail.LH].Impossible, "it had enough of the whole")
 	paw, stands := twice.Hardest()
 	assert.True(t, stands)
 	assert.Equal(t, nail.LH, paw)
@@ -113,7 +130,7 @@ func TestALimitIsNeverPastTheLastTrouble(t *testing.T) {
 		}
 		l := Learn(adult, past, Told{})
 		for _, o := range past[max(0, len(past)-lastSittings):] {
-			if n, _ := o.nails(nil); n.enough {
+			if n := o.nails(); n.enough {
 				assert.LessOrEqual(t, l.Nails.Most, math.Max(1, n.amount))
 			}
 		}

@@ -3,6 +3,7 @@ package temper
 import (
 	"fmt"
 	"math"
+	"slices"
 
 	"fribbet/internal/core/date"
 	"fribbet/internal/core/estimate"
@@ -35,7 +36,8 @@ type Limit struct {
 type Tolerance struct {
 	Nails   Limit
 	Minutes Limit
-	Paws    [4]Paw // by nail.Paw
+	Calm    *float64 // minutes before the first sign, at its last sittings; nil when nobody noted it
+	Paws    [4]Paw   // by nail.Paw
 }
 
 // Paw is how a dog takes the handling of one paw.
@@ -55,8 +57,11 @@ type Told struct {
 // Learn works out what a dog of that age in weeks takes, from its sittings, oldest first.
 func Learn(ageWeeks float64, outings []Outing, told Told) Tolerance {
 	t := Tolerance{
-		Nails:   limit("nails", math.Inf(1), nailsMore, nailsOf(outings, nil)),
+		Nails:   limit("nails", math.Inf(1), nailsMore, nailsOf(outings)),
 		Minutes: limit("minutes", usualMinutes, 0, minutesOf(outings)),
+	}
+	if calm, known := calmFor(outings); known {
+		t.Calm = &calm
 	}
 	if ageWeeks < puppyUntil {
 		t.Nails = lower(t.Nails, Limit{puppyNails, estimate.Assumed, "a puppy: a nail or two at a time"})
@@ -126,25 +131,20 @@ func limit(unit string, usual, more float64, all []taken) Limit {
 	return Limit{most + more, estimate.Learnt, fmt.Sprintf("took %.0f %s since it last had enough: %.0f more", most, unit, more)}
 }
 
-// nailsOf counts the nails that went well at each sitting, of one paw or of all.
-func nailsOf(outings []Outing, paw *nail.Paw) []taken {
-	var all []taken
-	for _, o := range outings {
-		if one, touched := o.nails(paw); touched {
-			all = append(all, one)
-		}
+// nailsOf counts the nails that went well at each sitting.
+func nailsOf(outings []Outing) []taken {
+	all := make([]taken, len(outings))
+	for i, o := range outings {
+		all[i] = o.nails()
 	}
 	return all
 }
 
 // nails counts the nails that went well. The dog had enough when it fought or snapped and
 // nothing went well after it: a paw that it does not give is not the end of the others.
-func (o Outing) nails(paw *nail.Paw) (one taken, touched bool) {
+func (o Outing) nails() taken {
+	var one taken
 	for _, t := range o.Touches {
-		if paw != nil && t.Paw != *paw {
-			continue
-		}
-		touched = true
 		switch {
 		case t.Reaction.TooMuch():
 			one.enough = true
@@ -153,48 +153,82 @@ func (o Outing) nails(paw *nail.Paw) (one taken, touched bool) {
 			one.enough = false
 		}
 	}
-	return one, touched
+	return one
 }
 
-// minutesOf is how long each timed sitting went well: until the first sign where the dog had
-// enough, else as long as it took.
+// paw counts the nails of one paw that went well. It was refused when the dog fought or
+// snapped there, though it was the first paw or another one went well afterwards: else the dog
+// had had enough of the whole, whichever paw came next.
+func (o Outing) paw(paw nail.Paw) (one taken, handled bool) {
+	first := len(o.Touches) > 0 && o.Touches[0].Paw == paw
+	tooMuch, wellAfter := false, false
+	for _, t := range o.Touches {
+		switch {
+		case t.Paw != paw:
+			wellAfter = wellAfter || tooMuch && t.Cut && !t.Reaction.TooMuch()
+			continue
+		case t.Reaction.TooMuch():
+			tooMuch = true
+		case t.Cut:
+			one.amount++
+		}
+		handled = true
+	}
+	one.enough = tooMuch && (first || wellAfter)
+	return one, handled
+}
+
+// minutesOf is how long each timed sitting was.
 func minutesOf(outings []Outing) []taken {
 	var all []taken
 	for _, o := range outings {
-		n, _ := o.nails(nil)
-		switch {
-		case n.enough && o.Calm != nil:
-			all = append(all, taken{*o.Calm, true})
-		case o.Minutes != nil:
-			all = append(all, taken{*o.Minutes, n.enough})
+		if o.Minutes != nil {
+			all = append(all, taken{*o.Minutes, o.nails().enough})
 		}
 	}
 	return all
 }
 
-func learnPaw(paw nail.Paw, outings []Outing) Paw {
-	p := Paw{Nails: limit("nails", math.Inf(1), nailsMore, nailsOf(outings, &paw))}
-	var worst []Reaction
+// calmFor is how long the dog stayed calm at its last sittings at which somebody noted it: the
+// median, since one startled moment says little.
+func calmFor(outings []Outing) (minutes float64, known bool) {
+	var calm []float64
 	for _, o := range outings {
-		var of []Reaction
+		if o.Calm != nil {
+			calm = append(calm, *o.Calm)
+		}
+	}
+	calm = calm[max(0, len(calm)-lastSittings):]
+	if len(calm) == 0 {
+		return 0, false
+	}
+	slices.Sort(calm)
+	return calm[len(calm)/2], true
+}
+
+func learnPaw(paw nail.Paw, outings []Outing) Paw {
+	var all []taken
+	var strains []float64
+	for _, o := range outings {
+		one, handled := o.paw(paw)
+		if !handled {
+			continue
+		}
+		worst := Calm
 		for _, t := range o.Touches {
 			if t.Paw == paw {
-				of = append(of, t.Reaction)
+				worst = Worst(worst, t.Reaction)
 			}
 		}
-		if len(of) > 0 {
-			worst = append(worst, Worst(of...))
-		}
+		all, strains = append(all, one), append(strains, float64(worst.Strain()))
 	}
-	p.Touched = len(worst) > 0
-	recent := worst[max(0, len(worst)-lastSittings):]
-	p.Impossible = len(recent) >= impossibleAfter
-	for i, r := range recent {
-		p.Strain += float64(r.Strain()) / float64(len(recent))
-		if i >= len(recent)-impossibleAfter && !r.TooMuch() {
-			p.Impossible = false
-		}
+	p := Paw{Nails: limit("nails", math.Inf(1), nailsMore, all), Touched: len(all) > 0}
+	recent := strains[max(0, len(strains)-lastSittings):]
+	for _, strain := range recent {
+		p.Strain += strain / float64(len(recent))
 	}
+	last := all[max(0, len(all)-impossibleAfter):]
+	p.Impossible = len(last) == impossibleAfter && !slices.ContainsFunc(last, func(t taken) bool { return !t.enough })
 	return p
 }
 

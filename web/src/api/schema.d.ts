@@ -905,6 +905,8 @@ export interface components {
             blocked: string;
             /** @description nails, then minutes */
             limits: components["schemas"]["Limit"][];
+            /** @description before the first sign, at its last sittings; none when nobody noted it */
+            calm_minutes?: number;
             /** @description half as much, since a helper is wanted and nobody is there */
             alone: boolean;
             /** @description today's paws, in the order of the work */
