@@ -50,7 +50,7 @@ type scenario struct {
 
 // scenarios covers sizes, ages, colours and tempers; every name is invented.
 var scenarios = []scenario{
-	{name: "Gantry", years: 5, kg: 68, coat: dog.LongCoat, pavement: 6, rhythm: due.FourWeeks, every: 27, lastAgo: 4, sittings: 13,
+	{name: "Gantry", years: 5, kg: 68, coat: dog.LongCoat, pavement: 6, rhythm: due.FourWeeks, every: 27, lastAgo: 1, sittings: 13,
 		colour: nail.Dark, shape: nail.Usual, extra: []string{"LH1", "LH1b", "RH1", "RH1b"}, spare: 1.4,
 		temper: temper.Calm, tool: kit.LargePlier, feelers: true, lastNote: "Double hind dewclaws: all four done, inner ones first."},
 	{name: "Thimble", years: 0.3, kg: 1.6, coat: dog.ShortCoat, pavement: 1, rhythm: due.Weekly, every: 4, lastAgo: 1, sittings: 6,
@@ -61,7 +61,7 @@ var scenarios = []scenario{
 	{name: "Sedge", years: 11.5, kg: 29, coat: dog.ShortCoat, pavement: 3, rhythm: due.TwiceAWeek, every: 4, lastAgo: 2, sittings: 24,
 		colour: nail.Dark, shape: nail.Straight, spare: 0.5, sore: true, noise: kit.NoiseFine,
 		temper: temper.Calm, tool: kit.GrinderDiamond, caliper: true, feelers: true, lastNote: "Lets us work standing, leaning on the wall. Bringing long quicks back."},
-	{name: "Marl", years: 3, kg: 24, coat: dog.ShortCoat, pavement: 4, rhythm: due.FourWeeks, every: 26, lastAgo: 3, sittings: 13,
+	{name: "Marl", years: 3, kg: 24, coat: dog.ShortCoat, pavement: 4, rhythm: due.FourWeeks, every: 26, lastAgo: 1, sittings: 13,
 		colour: nail.Dark, shape: nail.Hooked, spare: 0.9, torn: []string{"RF3"},
 		temper: temper.Pulling, tool: kit.LargePlier, lastNote: "Digs. Came with RF3 torn open: left alone, keeper sent to a veterinarian."},
 	{name: "Bosun", years: 6, kg: 31, coat: dog.ShortCoat, pavement: 14, rhythm: due.FourWeeks, every: 29, lastAgo: 8, sittings: 12, enough: 13, muzzle: true, helper: dog.Needed,
