@@ -50,8 +50,8 @@ type scenario struct {
 
 // scenarios covers sizes, ages, colours and tempers; every name is invented.
 var scenarios = []scenario{
-	{name: "Gantry", years: 5, kg: 68, coat: dog.LongCoat, pavement: 6, rhythm: due.FourWeeks, every: 27, lastAgo: 1, sittings: 13,
-		colour: nail.Dark, shape: nail.Usual, extra: []string{"LH1", "LH1b", "RH1", "RH1b"}, spare: 1.4,
+	{name: "Gantry", years: 5, kg: 68, coat: dog.LongCoat, pavement: 6, rhythm: due.FourWeeks, every: 27, lastAgo: 4, sittings: 13,
+		colour: nail.Dark, shape: nail.Usual, extra: []string{"LH1", "LH1b", "RH1", "RH1b"}, spare: 1.0,
 		temper: temper.Calm, tool: kit.LargePlier, feelers: true, lastNote: "Double hind dewclaws: all four done, inner ones first."},
 	{name: "Thimble", years: 0.3, kg: 1.6, coat: dog.ShortCoat, pavement: 1, rhythm: due.Weekly, every: 4, lastAgo: 1, sittings: 6,
 		position: dog.OnLap, training: &training{kind: ladder.Clipper, days: []string{"ccc", "ucc", "cccc", "cp", "ccc", "ccuc", "ccc"}, ago: 1,
@@ -61,7 +61,7 @@ var scenarios = []scenario{
 	{name: "Sedge", years: 11.5, kg: 29, coat: dog.ShortCoat, pavement: 3, rhythm: due.TwiceAWeek, every: 4, lastAgo: 2, sittings: 24,
 		colour: nail.Dark, shape: nail.Straight, spare: 0.5, sore: true, noise: kit.NoiseFine,
 		temper: temper.Calm, tool: kit.GrinderDiamond, caliper: true, feelers: true, lastNote: "Lets us work standing, leaning on the wall. Bringing long quicks back."},
-	{name: "Marl", years: 3, kg: 24, coat: dog.ShortCoat, pavement: 4, rhythm: due.FourWeeks, every: 26, lastAgo: 1, sittings: 13,
+	{name: "Marl", years: 3, kg: 24, coat: dog.ShortCoat, pavement: 4, rhythm: due.FourWeeks, every: 26, lastAgo: 3, sittings: 13,
 		colour: nail.Dark, shape: nail.Hooked, spare: 0.9, torn: []string{"RF3"},
 		temper: temper.Pulling, tool: kit.LargePlier, lastNote: "Digs. Came with RF3 torn open: left alone, keeper sent to a veterinarian."},
 	{name: "Bosun", years: 6, kg: 31, coat: dog.ShortCoat, pavement: 14, rhythm: due.FourWeeks, every: 29, lastAgo: 8, sittings: 12, enough: 13, muzzle: true, helper: dog.Needed,
@@ -73,7 +73,7 @@ var scenarios = []scenario{
 			notes: map[string]string{"3p0": "Whipped the leg away at the first touch below the knee."}},
 		temper: temper.Fighting, tool: kit.LargePlier, lastNote: "Left hind is out of the question. The other three are easy."},
 	{name: "Oatcake", years: 2, kg: 12, coat: dog.ShortCoat, pavement: 7, rhythm: due.Fortnightly, every: 14, lastAgo: 2, sittings: 25,
-		colour: nail.Dark, shape: nail.Usual, light: []string{"LF4", "LF3", "RH3", "RH4", "RF2"}, spare: 0.9,
+		colour: nail.Dark, shape: nail.Usual, light: []string{"LF4", "LF3", "RH3", "RH4", "RF2"}, spare: 0.6,
 		temper: temper.Calm, tool: kit.SmallPlier, caliper: true, feelers: true, lastNote: "Light nails first: they show how far the dark ones go."},
 	{name: "Teasel", years: 7, kg: 9.5, coat: dog.LongCoat, pavement: 4, rhythm: due.FourWeeks, every: 28, lastAgo: 13, sittings: 12,
 		colour: nail.Mixed, shape: nail.Usual, spare: 1.2, skipLast: []string{"LF1"}, skipFor: 2, noise: kit.NoiseAfraid,
@@ -91,6 +91,6 @@ var scenarios = []scenario{
 		colour: nail.Light, shape: nail.Usual, spare: 0.9,
 		temper: temper.Calm, tool: kit.SmallPlier, feelers: true, lastNote: "Quick shows pink in every nail."},
 	{name: "Fig", years: 5, kg: 21, coat: dog.ShortCoat, pavement: 22, rhythm: due.FourWeeks, every: 28, lastAgo: 1, sittings: 12,
-		colour: nail.Dark, shape: nail.Usual, spare: 1.3,
+		colour: nail.Dark, shape: nail.Usual, spare: 0.9,
 		temper: temper.Calm, tool: kit.LargePlier, lastNote: "Tow path every day: hind outer nails wear themselves down."},
 }
