@@ -133,7 +133,7 @@ func TestANailLongerAfterThanBeforeIsRefusedAtTheNail(t *testing.T) {
 // keysAtNumber says what the number is, then types it.
 func (p page) keysAtNumber(mode, number string) {
 	p.t.Helper()
-	p.press(".modes button", "^"+mode+"$")
+	p.press(".choices button", "^"+mode+"$")
 	p.fill("number", number)
 	p.keys("Enter")
 }
@@ -252,8 +252,8 @@ func TestASittingByThumbAlone(t *testing.T) {
 	p.find(".code", "LF4")
 	p.press("button", "Blood")
 	p.sees("It bled")
-	p.press(".modes button", "gap after")
-	p.press(".modes button", "bank card passes")
+	p.press(".choices button", "gap after")
+	p.press(".choices button", "bank card passes")
 	p.find(".code", "LF3")
 	require.NoError(t, p.MustElement("#tool").Select([]string{"grinder, diamond bit"}, true, "text"))
 	p.press("button", "pulling")

@@ -29,6 +29,8 @@ useGlobalKeys(router, () => (helpOpen.value = true))
       <RouterLink to="/" class="mark"><img src="/mark.svg" alt="" />Fribbet</RouterLink>
       <nav aria-label="Screens">
         <RouterLink to="/" class="place"><AppIcon name="due" />Due</RouterLink>
+        <RouterLink to="/ladder" class="place"><AppIcon name="ladder" />Ladder</RouterLink>
+        <RouterLink to="/kit" class="place"><AppIcon name="kit" />Kit</RouterLink>
         <RouterLink to="/dogs/new" class="place"><AppIcon name="add" />Add dog</RouterLink>
         <span class="spacer" />
         <RouterLink to="/settings" class="place"><AppIcon name="settings" />Settings</RouterLink>

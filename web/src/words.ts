@@ -29,6 +29,37 @@ export const tools: Record<Schemas['Tool'], string> = {
 export const reactions: Record<Schemas['Reaction'], string> = {
   calm: 'calm', uneasy: 'uneasy', pulling: 'pulling', fighting: 'fighting', snapping: 'snapping',
 }
+/** The same with what one sees of it. */
+export const signs: Record<Schemas['Reaction'], string> = {
+  calm: 'loose, takes the treat', uneasy: 'yawns, licks its lips', pulling: 'pulls, stiffens', fighting: 'fights, cries', snapping: 'snaps',
+}
+export const hands: Record<Schemas['Hand'], string> = { new: 'new to it', some: 'some practice', practised: 'practised' }
+export const noises: Record<Schemas['Noise'], string> = { unknown: 'nobody has tried', fine: 'takes its sound', afraid: 'fears its sound' }
+export const pawOrders: Record<Schemas['PawOrder'], string> = {
+  hind_first: 'hind first', lower_first: 'lower legs first, lying on its side', hardest_first: 'hardest paw first, while calm',
+  hardest_last: 'hardest paw last', own: 'my own order',
+}
+export const positions: Record<Schemas['Position'], string> = {
+  standing: 'standing, foot lifted back', foot_forward: 'foot held forward', on_side: 'on its side', on_back: 'on its back, between the knees',
+  lap: 'on a lap', stool: 'standing, you on a stool',
+}
+export const helpings: Record<Schemas['Helping'], string> = { alone: 'not needed', wanted: 'worth having', needed: 'never without' }
+export const shelves: Record<Schemas['Shelf'], string> = {
+  cutters: 'Cutters', grinders: 'Grinder, bands and bits', files: 'Files and boards', supplies: 'Supplies', protection: 'Protection',
+}
+export const kitKinds: Record<Schemas['KitKind'], string> = {
+  small_scissor: 'small scissor clipper', small_plier: 'small plier clipper', large_plier: 'large plier clipper',
+  guillotine: 'guillotine clipper', household_clipper: 'household nail clipper', grinder_band: 'sanding band', grinder_diamond: 'diamond bit',
+  file: 'hand file', scratch_board: 'scratch board', grinder: 'grinder', styptic_powder: 'styptic powder', silver_nitrate: 'silver nitrate stick',
+  cornstarch: 'cornstarch', flour: 'plain flour', baking_soda: 'baking soda', cold_compress: 'cold compress', treats: 'treats', light: 'light',
+  water_spray: 'water spray', mesh: 'mesh', non_slip_mat: 'non-slip mat', muzzle: 'muzzle', eye_protection: 'eye protection',
+  dust_mask: 'dust mask', hair_tie: 'hair tie',
+}
+export const stocks: Record<Schemas['Stock'], string> = { full: 'full', low: 'low', empty: 'empty' }
+export const tips: Record<Schemas['Tip'], string> = { flat: 'flat tip', round: 'round tip', tapered: 'tapered tip' }
+/** What was done to make a piece as new, and what is to be done. */
+export const serviced: Record<Schemas['KitItem']['service'], string> = { sharpen: 'Sharpened', charge: 'Charged', change: 'Changed', refill: 'Refilled' }
+export const ladderKinds: Record<Schemas['LadderKind'], string> = { clipper: 'clipper', grinder: 'grinder' }
 export const weekdays: Record<Schemas['Weekday'], string> = {
   mon: 'Mon', tue: 'Tue', wed: 'Wed', thu: 'Thu', fri: 'Fri', sat: 'Sat', sun: 'Sun',
 }
@@ -47,7 +78,7 @@ export const schools: Record<Schemas['School'], { name: string; says: string; bu
 export const options = <K extends string>(words: Record<K, string>) =>
   (Object.entries(words) as [K, string][]).map(([value, text]) => ({ value, text }))
 
-const pawWords = { LF: 'left fore', RF: 'right fore', LH: 'left hind', RH: 'right hind' }
+export const pawWords: Record<Schemas['Paw'], string> = { LF: 'left fore', RF: 'right fore', LH: 'left hind', RH: 'right hind' }
 const digitWords = ['', 'dewclaw', 'second toe', 'third toe', 'fourth toe', 'fifth toe']
 
 /** LF3 as a person would say it: left fore, third toe. */
@@ -56,6 +87,9 @@ export function nailInWords(code: string): string {
   const digit = code.endsWith('b') ? 'second dewclaw' : digitWords[Number(code[2])]
   return `${paw}, ${digit}`
 }
+
+/** Minutes as people say them: under a minute, 6 min. */
+export const minutesInWords = (minutes: number) => (minutes < 1 ? 'a minute' : `${Math.round(minutes)} min`)
 
 /** A chance as people say it: about 1 in 20. */
 export function chance(risk: number): string {

@@ -16,12 +16,26 @@ export const useDog = (dogId: MaybeRefOrGetter<string>) =>
   })
 
 /** The plan is read once for a sitting: it must not change under the hands that work by it. */
-export const usePlan = (dogId: MaybeRefOrGetter<string>) =>
+export const usePlan = (dogId: MaybeRefOrGetter<string>, helper: MaybeRefOrGetter<boolean>) =>
   useQuery({
-    queryKey: ['plan', dogId],
-    queryFn: () => answered(client.GET('/api/dogs/{dog_id}/plan', path(toValue(dogId)))),
+    queryKey: ['plan', dogId, helper],
+    queryFn: () =>
+      answered(client.GET('/api/dogs/{dog_id}/plan', { params: { path: { dog_id: toValue(dogId) }, query: { helper: toValue(helper) } } })),
     staleTime: Infinity,
     gcTime: 0,
+    placeholderData: keepPreviousData,
+  })
+
+export const useAdvice = (dogId: MaybeRefOrGetter<string>, code: MaybeRefOrGetter<Schemas['NailCode']>, purpose: MaybeRefOrGetter<Schemas['Purpose']>) =>
+  useQuery({
+    queryKey: ['advice', dogId, code, purpose],
+    queryFn: () =>
+      answered(
+        client.GET('/api/dogs/{dog_id}/nails/{code}/advice', {
+          params: { path: { dog_id: toValue(dogId), code: toValue(code) }, query: { purpose: toValue(purpose) } },
+        }),
+      ),
+    placeholderData: keepPreviousData,
   })
 
 export function useSaveSettings() {
@@ -59,7 +73,7 @@ export function useRecordSitting(dogId: MaybeRefOrGetter<string>) {
       answered(client.POST('/api/dogs/{dog_id}/sittings', { ...path(toValue(dogId)), body })),
     onSuccess: (view) => {
       cache.setQueryData(['dog', toValue(dogId)], view)
-      return cache.invalidateQueries({ predicate: (q) => ['due', 'forecast', 'section'].includes(String(q.queryKey[0])) })
+      return cache.invalidateQueries({ predicate: (q) => ['due', 'forecast', 'section', 'plan', 'kit'].includes(String(q.queryKey[0])) })
     },
   })
 }
@@ -75,7 +89,7 @@ export function useWithdrawSitting(dogId: MaybeRefOrGetter<string>) {
       ),
     onSuccess: (view) => {
       cache.setQueryData(['dog', toValue(dogId)], view)
-      return cache.invalidateQueries({ predicate: (q) => ['due', 'forecast', 'section'].includes(String(q.queryKey[0])) })
+      return cache.invalidateQueries({ predicate: (q) => ['due', 'forecast', 'section', 'plan', 'kit'].includes(String(q.queryKey[0])) })
     },
   })
 }

@@ -11,6 +11,9 @@ export interface NailDraft {
   blood: boolean
   reaction: Schemas['Reaction']
   tool: Schemas['Tool']
+  /** The piece of the kit; none when nobody said. */
+  item_id?: string
+  took_force: boolean
   cuts_mm: number[]
   length_before_mm?: number
   length_after_mm?: number
@@ -26,6 +29,15 @@ export interface Draft {
   note: string
   current: number
   nails: NailDraft[]
+  helper: boolean
+  ticks: string[]
+  /** When it was begun on the Ready screen, and when the dog first showed that it did not like it; ms. */
+  started?: number
+  sign?: number
+  /** Minutes as they were typed; empty is what the clock says, if it runs. */
+  minutes: string
+  calm: string
+  touched: boolean
 }
 
 /** Unsaved sittings live in the browser: a closed tab, a dead battery or a stopped server lose nothing. */
@@ -35,23 +47,31 @@ export const useDraft = (dogId: string) =>
     const draft = ref<Draft | null>(null)
     const past = ref<string[]>([])
 
-    /** Goes on with an unsaved sitting, whatever its day, or begins one; tells which. */
+    /** Goes on with an unsaved sitting, whatever its day, or begins one; tells whether there is work in it. */
     function begin(plan: Schemas['Plan']) {
       const unsaved = store.read()
       draft.value = fresh(plan)
       if (unsaved) {
-        const told = new Map(unsaved.nails.map((n) => [n.code, n]))
-        const nails = draft.value.nails.map((n) => told.get(n.code) ?? n)
-        draft.value = { ...unsaved, nails, current: Math.min(unsaved.current, nails.length - 1) }
+        const told = new Set(unsaved.nails.map((n) => n.code))
+        const nails = [...unsaved.nails, ...draft.value.nails.filter((n) => !told.has(n.code))]
+        draft.value = { ...draft.value, ...unsaved, nails, current: Math.min(unsaved.current, nails.length - 1) }
       }
       past.value = []
-      return unsaved !== null
+      return unsaved !== null && unsaved.touched !== false
+    }
+    /** Begins a sitting on the Ready screen: its clock runs from here. One that has work in it is gone on with. */
+    function open(plan: Schemas['Plan'], ticks: string[]) {
+      const unsaved = store.read()
+      if (unsaved?.touched) return
+      store.keep({ ...fresh(plan), ticks, started: Date.now() })
     }
     /** Changes the draft in a way that undo takes back. */
     function change(how: (d: Draft) => void) {
       if (!draft.value) return
       past.value.push(JSON.stringify(draft.value))
       how(draft.value)
+      draft.value.touched = true
+      if (draft.value.started && !draft.value.sign && draft.value.nails.some((n) => n.reaction !== 'calm')) draft.value.sign = Date.now()
       keep()
     }
     function undo() {
@@ -72,29 +92,53 @@ export const useDraft = (dogId: string) =>
     function keep() {
       if (draft.value) store.keep(draft.value)
     }
-    return { draft, past, begin, change, undo, goTo, drop }
+    return { draft, past, begin, open, change, undo, goTo, drop }
   })()
 
+/** Today's nails first, in the order of the work; then the others, left out until somebody says otherwise. */
 function fresh(plan: Schemas['Plan']): Draft {
+  const stops = plan.days[0]?.stops ?? []
+  const cuts = new Map(plan.nails.map((n) => [n.code, n.cuts_mm]))
+  const nail = (code: Schemas['NailCode'], mark: NailDraft['mark'], tool: Schemas['Tool'], item_id?: string): NailDraft => ({
+    code, mark, blood: false, reaction: 'calm', tool, item_id, took_force: false, cuts_mm: [...(cuts.get(code) ?? [])],
+  })
+  const today = new Set(stops.map((s) => s.code))
   return {
     id: crypto.randomUUID(),
     day: plan.today,
-    note: '',
+    note: '', minutes: '', calm: '',
     current: 0,
-    nails: plan.nails.map((n) => ({
-      code: n.code, mark: n.cuts_mm.length > 0 ? 'planned' : 'left', blood: false, reaction: 'calm', tool: plan.tool, cuts_mm: [...n.cuts_mm],
-    })),
+    helper: plan.helper && plan.helping !== 'alone',
+    ticks: [],
+    touched: false,
+    nails: [
+      ...stops.map((s) => nail(s.code, 'planned', s.tool, s.item_id)),
+      ...plan.nails.filter((n) => !today.has(n.code)).map((n) => nail(n.code, 'left', plan.tool)),
+    ],
   }
 }
 
-/** The sitting as it is sent. */
-export function sittingOf(draft: Draft): Schemas['SittingInput'] {
+/** Minutes that a stopwatch shows; none when it was forgotten overnight. */
+export function elapsed(from: number | undefined, to: number | undefined): number | undefined {
+  if (from === undefined || to === undefined) return undefined
+  const minutes = (to - from) / 60_000
+  return minutes > 240 ? undefined : Math.round(minutes * 10) / 10
+}
+
+/** The sitting as it is sent; minutes that were typed stand before the clock's. */
+export function sittingOf(draft: Draft, typed: (text: string) => number | undefined): Schemas['SittingInput'] {
+  const told = (text: string, clock: number | undefined) => (text.trim() === '' ? clock : (typed(text) ?? -1)) // refused by name, as no number is
+  const minutes = told(draft.minutes, elapsed(draft.started, Date.now()))
   return {
     id: draft.id,
     on: draft.day,
     note: draft.note,
+    minutes,
+    calm_minutes: minutes === undefined && draft.calm === '' ? undefined : told(draft.calm, elapsed(draft.started, draft.sign)),
+    helper: draft.helper,
+    ticks: draft.ticks,
     records: draft.nails.map((n) => ({
-      code: n.code, tool: n.tool, reaction: n.reaction, blood: n.blood,
+      code: n.code, tool: n.tool, item_id: n.item_id, took_force: n.took_force, reaction: n.reaction, blood: n.blood,
       cuts_mm: n.mark === 'left' ? [] : n.cuts_mm,
       // What was not measured is undefined, and JSON leaves it out.
       length_before_mm: n.length_before_mm, length_after_mm: n.length_after_mm,

@@ -5,10 +5,12 @@ import caution from 'bootstrap-icons/icons/exclamation-triangle.svg'
 import blood from 'bootstrap-icons/icons/droplet-fill.svg'
 import due from 'bootstrap-icons/icons/calendar2-check.svg'
 import go from 'bootstrap-icons/icons/arrow-right.svg'
+import kit from 'bootstrap-icons/icons/tools.svg'
+import ladder from 'bootstrap-icons/icons/bar-chart-steps.svg'
 import settings from 'bootstrap-icons/icons/sliders.svg'
 import vet from 'bootstrap-icons/icons/telephone.svg'
 
-const icons = { add, back, blood, caution, due, go, settings, vet }
+const icons = { add, back, blood, caution, due, go, kit, ladder, settings, vet }
 defineProps<{ name: keyof typeof icons }>()
 </script>
 

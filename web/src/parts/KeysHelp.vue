@@ -2,44 +2,56 @@
 import { BModal } from 'bootstrap-vue-next/components/BModal'
 
 const open = defineModel<boolean>({ required: true })
-const everywhere = [
-  ['/', 'search a dog by name'],
-  ['g d', 'go to Due'],
-  ['g a', 'add a dog'],
-  ['g s', 'settings'],
-  ['?', 'these keys'],
-]
-const recording = [
-  ['0–9 Enter', 'the number for this nail, then the next nail'],
-  ['Space', 'as planned, then the next nail'],
-  ['S', 'left out, then the next nail'],
-  ['B', 'it bled'],
-  ['R', 'how the dog took it: the next word'],
-  ['N P', 'next and previous nail'],
-  ['U', 'undo'],
-  ['Ctrl Enter', 'save the sitting'],
-]
-const walking = [
-  ['T A C O', 'touches, paper passes, bank card passes, coin passes'],
-  ['X', 'reaches past its pad'],
-  ['W', 'tell it of the whole paw, or of one nail'],
-  ['D L M', 'dark, light, mixed'],
-  ['F G H J', 'straight, usual, hooked, curled'],
-  ['Enter N P', 'next and previous nail'],
-]
+const places = {
+  'Everywhere': [
+    ['/', 'search a dog by name'],
+    ['g d', 'go to Due'],
+    ['g l', 'go to Ladder'],
+    ['g k', 'go to Kit'],
+    ['g a', 'add a dog'],
+    ['g s', 'settings'],
+    ['?', 'these keys'],
+  ],
+  'While recording a sitting': [
+    ['0–9 Enter', 'the number for this nail, then the next nail'],
+    ['Space', 'as planned, then the next nail'],
+    ['S', 'left out, then the next nail'],
+    ['B', 'it bled'],
+    ['R', 'how the dog took it: the next word'],
+    ['F', 'it took force'],
+    ['N P', 'next and previous nail'],
+    ['U', 'undo'],
+    ['Ctrl Enter', 'save the sitting'],
+  ],
+  'Getting ready': [
+    ['Enter', 'start the sitting'],
+    ['H', 'a helper is here, or not'],
+  ],
+  'On the ladder': [
+    ['1 … 5', 'how the dog took this try'],
+    ['T', 'the timer'],
+    ['U', 'undo the last try'],
+  ],
+  'On a walk-round': [
+    ['T A C O', 'touches, paper passes, bank card passes, coin passes'],
+    ['X', 'reaches past its pad'],
+    ['W', 'tell it of the whole paw, or of one nail'],
+    ['D L M', 'dark, light, mixed'],
+    ['F G H J', 'straight, usual, hooked, curled'],
+    ['Enter N P', 'next and previous nail'],
+  ],
+}
 </script>
 
 <template>
-  <BModal v-model="open" title="Keys" ok-only ok-title="Close" ok-variant="plain" no-fade>
-    <h3>Everywhere</h3>
-    <table><tbody><tr v-for="[key, what] in everywhere" :key="key"><td class="nowrap"><kbd>{{ key }}</kbd></td><td>{{ what }}</td></tr></tbody></table>
-    <h3 class="mt">While recording a sitting</h3>
-    <table><tbody><tr v-for="[key, what] in recording" :key="key"><td class="nowrap"><kbd>{{ key }}</kbd></td><td>{{ what }}</td></tr></tbody></table>
-    <h3 class="mt">On a walk-round</h3>
-    <table><tbody><tr v-for="[key, what] in walking" :key="key"><td class="nowrap"><kbd>{{ key }}</kbd></td><td>{{ what }}</td></tr></tbody></table>
+  <BModal v-model="open" title="Keys" ok-only ok-title="Close" ok-variant="plain" no-fade scrollable>
+    <template v-for="(keys, where) in places" :key="where">
+      <h3>{{ where }}</h3>
+      <table><tbody><tr v-for="[key, what] in keys" :key="key"><td class="nowrap"><kbd>{{ key }}</kbd></td><td>{{ what }}</td></tr></tbody></table>
+    </template>
   </BModal>
 </template>
 
 <style scoped>
-.mt { margin-top: 1rem; }
+h3:not(:first-child) { margin-top: 1rem; }
 </style>

@@ -5,9 +5,11 @@ import AnswerState from '../parts/AnswerState.vue'
 import CautionList from '../parts/CautionList.vue'
 import RankKey from '../rank/RankKey.vue'
 import { useUnits } from '../units'
+import DogHandling from './dog/DogHandling.vue'
 import DogNext from './dog/DogNext.vue'
 import DogProfile from './dog/DogProfile.vue'
 import NailTable from './dog/NailTable.vue'
+import PawMoods from './dog/PawMoods.vue'
 import RankForward from './dog/RankForward.vue'
 import SittingList from './dog/SittingList.vue'
 
@@ -36,7 +38,8 @@ const assumed = computed(() => data.value?.rank.bars.every((b) => b.length.sourc
         </div>
         <div class="aside">
           <RouterLink :to="`/dogs/${dogId}/walk`" class="btn btn-plain btn-big">Walk round</RouterLink>
-          <RouterLink :to="`/dogs/${dogId}/record`" class="btn btn-go btn-big">Record a sitting</RouterLink>
+          <RouterLink :to="`/dogs/${dogId}/record`" class="btn btn-plain btn-big">Record a sitting</RouterLink>
+          <RouterLink :to="`/dogs/${dogId}/ready`" class="btn btn-go btn-big">Get ready</RouterLink>
         </div>
       </div>
 
@@ -51,6 +54,8 @@ const assumed = computed(() => data.value?.rank.bars.every((b) => b.length.sourc
       </section>
 
       <NailTable :dog-id="dogId" :rank="data.rank" :next="data.next" />
+      <PawMoods :dog-id="dogId" :moods="data.moods" :training="data.training" />
+      <DogHandling :dog="dog" />
       <DogProfile :dog="dog" />
       <SittingList :dog-id="dogId" :sittings="data.sittings" />
     </template>

@@ -2,13 +2,14 @@
 import { BButton } from 'bootstrap-vue-next/components/BButton'
 import { BFormInput } from 'bootstrap-vue-next/components/BFormInput'
 import { BFormSelect } from 'bootstrap-vue-next/components/BFormSelect'
-import { computed, ref, useTemplateRef, watch } from 'vue'
+import { computed, onBeforeUnmount, ref, useTemplateRef, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { Refusal } from '../api/client'
+import { useKit } from '../api/kit'
 import { usePlan, useRecordSitting, useSettings } from '../api/queries'
 import { dayOf } from '../dates'
 import { useCaliper } from '../local/caliper'
-import { sittingOf, useDraft, type NailDraft } from '../local/drafts'
+import { elapsed, sittingOf, useDraft, type NailDraft } from '../local/drafts'
 import { act, onKey } from '../local/keys'
 import { useNarrow } from '../local/narrow'
 import AnswerState from '../parts/AnswerState.vue'
@@ -16,12 +17,15 @@ import CautionList from '../parts/CautionList.vue'
 import RefusalNote from '../parts/RefusalNote.vue'
 import StandInCaliper from '../parts/StandInCaliper.vue'
 import RankPicture from '../rank/RankPicture.vue'
+import { number } from '../units'
 import { options, reactions, tools } from '../words'
 import NailPanel from './record/NailPanel.vue'
 
 const props = defineProps<{ dogId: string }>()
 const router = useRouter()
-const { data: plan, error: unread, refetch } = usePlan(() => props.dogId)
+// What is written down afterwards was done with whoever was there.
+const { data: plan, error: unread, refetch } = usePlan(() => props.dogId, true)
+const { data: kit } = useKit()
 const { mutate, isPending, error, reset } = useRecordSitting(() => props.dogId)
 const store = useDraft(props.dogId)
 const resumed = ref(false)
@@ -85,12 +89,29 @@ function nextReaction() {
     n.reaction = all[(all.indexOf(n.reaction) + 1) % all.length]
   })
 }
+/** The pieces of the kit by name, then every kind of tool. */
+const toolOptions = computed(() => [
+  ...(kit.value?.items ?? []).filter((i) => i.tool).map((i) => ({
+    value: i.id, text: `${tools[i.tool!]}${i.name ? `, ${i.name}` : i.grit ? `, ${i.grit} grit` : ''}${i.usable ? '' : ' (see to it)'}`,
+  })),
+  ...options(tools),
+])
+const taken = computed(() => (kit.value?.items.some((i) => i.id === nail.value?.item_id) ? nail.value!.item_id : nail.value?.tool))
 /** Another tool serves the nail in hand and those that are still to come. */
-function takeTool(tool: NailDraft['tool']) {
+function takeTool(value: string) {
+  const piece = kit.value?.items.find((i) => i.id === value)
+  const tool = piece?.tool ?? (value as NailDraft['tool'])
   store.change((d) => {
-    for (const n of d.nails) if (n.mark !== 'done' || n.code === nail.value!.code) n.tool = tool
+    for (const n of d.nails) if (n.mark !== 'done' || n.code === nail.value!.code) Object.assign(n, { tool, item_id: piece?.id })
   })
 }
+const mind = computed(() => plan.value?.tool_cautions.find((c) => c.tool === nail.value?.tool)?.words ?? [])
+const clock = computed(() => elapsed(draft.value?.started, now.value))
+const calmClock = computed(() => elapsed(draft.value?.started, draft.value?.sign))
+const now = ref(Date.now())
+const ticking = setInterval(() => (now.value = Date.now()), 10_000)
+onBeforeUnmount(() => clearInterval(ticking))
+const refusedTime = computed(() => (error.value instanceof Refusal ? error.value.errors.filter((e) => e.field.endsWith('minutes')) : []))
 function undo() {
   reset()
   store.undo()
@@ -98,7 +119,7 @@ function undo() {
 function save() {
   if (!draft.value || isPending.value || panel.value?.settle() === false) return
   const id = draft.value.id
-  mutate(sittingOf(draft.value), {
+  mutate(sittingOf(draft.value, number), {
     onSuccess: () => {
       store.drop()
       void router.replace(`/dogs/${props.dogId}/saved/${id}`)
@@ -118,7 +139,7 @@ onKey((event) => {
   // A number that is being typed keeps its keys: a caliper may send a space and a unit before its Enter.
   if (inNumber && event.target.value !== '' && !event.key.startsWith('Page')) return
   const keys: Record<string, () => void> = {
-    ' ': asPlanned, s: leaveOut, b: bled, r: nextReaction, n: next, p: () => goTo(draft.value!.current - 1), u: undo,
+    ' ': asPlanned, s: leaveOut, b: bled, r: nextReaction, n: next, p: () => goTo(draft.value!.current - 1), u: undo, f: () => store.change((d) => (d.nails[d.current].took_force = !d.nails[d.current].took_force)),
     PageDown: asPlanned, PageUp: () => goTo(draft.value!.current - 1),
   }
   const does = keys[event.key] ?? keys[event.key.toLowerCase()]
@@ -139,7 +160,7 @@ onKey((event) => {
         </div>
         <div class="aside tool">
           <label for="tool" aria-hidden="true">Tool</label>
-          <BFormSelect id="tool" aria-label="Tool" :model-value="nail.tool" :options="options(tools)" @update:model-value="takeTool($event as typeof nail.tool)" />
+          <BFormSelect id="tool" aria-label="Tool" :model-value="taken" :options="toolOptions" @update:model-value="takeTool(String($event))" />
         </div>
       </div>
       <CautionList :cautions="plan.cautions" />
@@ -149,13 +170,24 @@ onKey((event) => {
           <StandInCaliper v-if="settings?.demo && !narrow" :linked="linked" :trouble="trouble" />
           <p class="soft small legend">✓ done · – left out · ◆ bled · the rest as planned. Look at groove and face before every cut: what you see overrules the plan.</p>
         </div>
-        <NailPanel
-          ref="panel" :key="nail.code" :nail="nail" :planned="planned" :bar="bar" :refused="refused"
-          @planned="asPlanned" @left="leaveOut" @blood="bled" @tell="store.change((d) => Object.assign(d.nails[d.current], $event))" @next="next"
-        />
+        <div class="hand">
+          <NailPanel
+            ref="panel" :key="nail.code" :nail="nail" :planned="planned" :bar="bar" :refused="refused"
+            @planned="asPlanned" @left="leaveOut" @blood="bled" @tell="store.change((d) => Object.assign(d.nails[d.current], $event))" @next="next"
+          />
+          <ul class="mind small" aria-label="With this tool"><li v-for="words in mind" :key="words">{{ words }}</li></ul>
+        </div>
       </div>
-      <RefusalNote v-if="error && !unreachable" :error="error" :shown="['records[']" />
+      <RefusalNote v-if="error && !unreachable" :error="error" :shown="['records[', 'minutes', 'calm_minutes']" />
       <div v-if="unreachable" class="kept" role="alert"><strong>Kept here, not yet saved.</strong> Fribbet does not answer. Your taps are safe in this browser: start it again, then save.</div>
+      <div class="minutes">
+        <label for="minutes">Took, min</label>
+        <BFormInput id="minutes" :model-value="draft.minutes" inputmode="decimal" autocomplete="off" :placeholder="clock === undefined ? '' : `${clock}`" @update:model-value="store.change((d) => (d.minutes = String($event ?? '')))" />
+        <label for="calm">calm for, min</label>
+        <BFormInput id="calm" :model-value="draft.calm" inputmode="decimal" autocomplete="off" :placeholder="calmClock === undefined ? '' : `${calmClock}`" @update:model-value="store.change((d) => (d.calm = String($event ?? '')))" />
+        <label v-if="plan.helping !== 'alone'" class="helped"><input type="checkbox" class="form-check-input" :checked="draft.helper" @change="store.change((d) => (d.helper = !d.helper))" /> with a helper</label>
+      </div>
+      <p v-for="e in refusedTime" :key="e.field" class="refused" role="alert">{{ e.field === 'minutes' ? 'What it took' : 'How long it was calm' }} {{ e.expected }} (you gave {{ e.value }}).</p>
       <label for="note" class="visually-hidden">Note</label>
       <BFormInput id="note" class="note" :model-value="draft.note" placeholder="Note for next time" autocomplete="off" dir="auto" @update:model-value="store.change((d) => (d.note = String($event ?? '')))" />
       <div class="finish">
@@ -170,14 +202,22 @@ onKey((event) => {
 <style scoped>
 .lead { margin: 0.15rem 0 0; }
 .tool label { margin: 0; }
-.tool select { width: auto; }
+.tool select { max-width: 22rem; width: auto; }
 .resumed { margin: 0.15rem 0 0; }
 .resumed button { background: none; border: 0; color: var(--go); font-weight: 600; min-height: 32px; text-decoration: underline; text-underline-offset: 3px; }
 .bench { display: grid; gap: 1.5rem 2.5rem; grid-template-columns: minmax(0, 1fr) minmax(26rem, 30rem); }
 .navigator { background: var(--sheet); border: 1px solid var(--line); padding: 0.9rem 1rem; }
 .legend { margin: 0.75rem 0 0; }
 .kept { background: var(--caution-ground); border-left: var(--bar) solid var(--caution-edge); margin-block: 0.75rem; padding: 0.5rem 0.75rem; }
-.note { margin-top: 1rem; }
+.mind { color: var(--ink-soft); margin-top: 0.75rem; }
+.mind li { border-left: var(--bar) solid var(--caution-edge); margin-bottom: 0.25rem; padding-left: 0.6rem; }
+.minutes { align-items: center; display: flex; flex-wrap: wrap; gap: 0.4rem 0.6rem; margin-top: 1rem; }
+.minutes label { font-weight: 400; margin: 0; }
+.minutes .form-control { width: 5rem; }
+.helped { align-items: center; display: flex; gap: 0.5rem; min-height: 44px; }
+.refused { color: var(--quick-text); font-weight: 600; margin: 0.25rem 0 0; }
+.refused::before { content: '▲ '; }
+.note { margin-top: 0.5rem; }
 .finish { align-items: center; background: var(--paper); border-top: 2px solid var(--ink); bottom: 0; display: flex; gap: 1rem; margin-top: 1rem; padding-block: 0.6rem; position: sticky; }
 .finish .btn { white-space: nowrap; }
 .finish .tally { flex: 1; margin: 0; }

@@ -12,6 +12,7 @@ import FormField from '../parts/FormField.vue'
 import RefusalNote from '../parts/RefusalNote.vue'
 import WeekdayPicker from '../parts/WeekdayPicker.vue'
 import { useUnits } from '../units'
+import { hands, options } from '../words'
 
 const { data, error: unread, refetch } = useSettings()
 const { mutate, isPending, error, isSuccess } = useSaveSettings()
@@ -47,6 +48,9 @@ function save() {
     <BForm v-else novalidate class="settings" @submit.prevent="save">
       <FormField id="role" v-slot="{ invalid }" label="You are" :error="error" :fields="['role']" hint="A groomer’s new dogs start with four weeks, a keeper’s with two.">
         <BFormSelect id="role" v-model="choices.role" :state="invalid" :options="[{ value: 'keeper', text: 'a keeper' }, { value: 'groomer', text: 'a groomer' }]" />
+      </FormField>
+      <FormField id="hand" label="Your hand" :error="error" :fields="['hand']" hint="Until a dog’s own sittings tell, minutes and tools are chosen for it.">
+        <BFormSelect id="hand" v-model="choices.hand" :options="options(hands)" />
       </FormField>
       <FormField id="length" label="Lengths in" :error="error" :fields="['length_unit']">
         <BFormSelect id="length" v-model="choices.length_unit" :options="[{ value: 'mm', text: 'millimetres' }, { value: 'in', text: 'inches' }]" />

@@ -151,7 +151,7 @@ onKey((event) => {
         <div class="navigator">
           <RankPicture :rank="view.rank" :size="narrow ? 'narrow' : 'medium'" stacked :selected="look.code" :marks="marks" @select="choose" />
           <p class="soft small legend">✓ looked at · dashed: assumed.</p>
-          <div v-if="absent.length > 0" class="more" role="group" aria-label="Dewclaws that are there too">
+          <div v-if="absent.length > 0" class="choices more" role="group" aria-label="Dewclaws that are there too">
             <span>there is a dewclaw at</span>
             <button v-for="code in absent" :key="code" type="button" :aria-pressed="isMore(code)" @click="toggleMore(code)">{{ code }}</button>
           </div>
@@ -174,9 +174,7 @@ onKey((event) => {
 .lead { margin: 0.15rem 0 0; }
 .feet { display: flex; flex-wrap: wrap; gap: 0 1.5rem; margin-bottom: 0.5rem; }
 .feet > * { align-items: center; display: flex; gap: 0.5rem; padding: 0; min-height: 44px; }
-.more { align-items: center; display: flex; flex-wrap: wrap; gap: 0.4rem; margin-top: 0.5rem; }
-.more button { background: var(--sheet); border: 1px solid var(--line-strong); border-radius: 3px; color: var(--ink); min-height: 44px; min-width: 48px; padding: 0 0.5rem; }
-.more button[aria-pressed='true'] { background: var(--sunk); box-shadow: inset 0 -4px 0 var(--go); font-weight: 650; }
+.more { align-items: center; margin-top: 0.5rem; }
 .feet :deep(input) { flex: none; float: none; margin: 0; }
 .feet :deep(label) { margin: 0; }
 .bench { display: grid; gap: 1rem 2.5rem; grid-template-columns: minmax(0, 1fr) minmax(26rem, 32rem); }

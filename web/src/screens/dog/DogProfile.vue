@@ -82,7 +82,7 @@ const shown = ['name', 'birth_date', 'weights', 'foot_coat', 'pavement_km_week',
         </FormField>
         <FormField id="p-gap" v-slot="{ invalid, described }" :label="`Wished gap to the floor, ${length.symbol}`" :error="error" :fields="['wished_gap_mm']" hint="0: due when a nail would touch.">
           <BFormInput id="p-gap" v-model="gap" inputmode="decimal" :state="invalid" :aria-describedby="described" />
-          <div class="feelers" role="group" aria-label="By feeler">
+          <div class="choices feelers" role="group" aria-label="By feeler">
             <button v-for="f in settings?.gap_feelers" :key="f.feeler" type="button" @click="gap = length.inField(f.gap_mm)">{{ feelers[f.feeler] }}</button>
           </div>
         </FormField>
@@ -120,9 +120,8 @@ const shown = ['name', 'birth_date', 'weights', 'foot_coat', 'pavement_km_week',
 .head { align-items: center; display: flex; justify-content: space-between; }
 .columns { display: grid; gap: 1rem 2rem; grid-template-columns: repeat(auto-fill, minmax(20rem, 1fr)); margin-block: 0.75rem 1.25rem; }
 .estimated { margin-top: 0.35rem; }
-.feelers, .weighing { display: flex; flex-wrap: wrap; gap: 0.4rem; }
+.weighing { display: flex; flex-wrap: wrap; gap: 0.4rem; }
 .feelers { margin-top: 0.35rem; }
-.feelers button { background: var(--sheet); border: 1px solid var(--line-strong); border-radius: 3px; color: var(--ink); min-height: 44px; padding-inline: 0.6rem; }
 .weighing > * { flex: 1; }
 .weights { margin-top: 0.35rem; }
 .weights button { background: none; border: 0; color: var(--ink-soft); min-height: 32px; min-width: 32px; }

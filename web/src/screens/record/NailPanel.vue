@@ -95,11 +95,12 @@ function feel(gap: number) {
       <BButton variant="plain" class="act" @click="emit('left')">Leave out <kbd>S</kbd></BButton>
       <BButton variant="plain" class="act drop" :aria-pressed="nail.blood" @click="emit('blood')"><AppIcon name="blood" />Blood <kbd>B</kbd></BButton>
     </div>
-    <div class="modes" role="group" aria-label="How it took it">
+    <div class="choices" role="group" aria-label="How it took it">
       <button v-for="(words, r) in reactions" :key="r" type="button" :aria-pressed="nail.reaction === r" @click="emit('tell', { reaction: r })">{{ words }}</button>
+      <button type="button" :aria-pressed="nail.took_force" @click="emit('tell', { took_force: !nail.took_force })">it took force</button>
     </div>
 
-    <div class="modes" role="group" aria-label="The number is">
+    <div class="choices" role="group" aria-label="The number is">
       <button v-for="(words, mode) in modes" :key="mode" type="button" :aria-pressed="numberMode === mode" @click="numberMode = mode">{{ words }}</button>
     </div>
     <form class="number" novalidate @submit.prevent="enter">
@@ -108,7 +109,7 @@ function feel(gap: number) {
       <span class="unit">{{ length.symbol }}</span>
       <BButton type="submit" variant="plain">Next</BButton>
     </form>
-    <div v-if="numberMode.startsWith('gap')" class="modes" role="group" aria-label="By feeler">
+    <div v-if="numberMode.startsWith('gap')" class="choices" role="group" aria-label="By feeler">
       <button v-for="f in settings?.gap_feelers" :key="f.feeler" type="button" @click="feel(f.gap_mm)">{{ feelers[f.feeler] }}</button>
     </div>
     <p v-if="wrong || refused.length > 0" id="number-wrong" class="refused" role="alert">
@@ -128,9 +129,7 @@ function feel(gap: number) {
 .state.blood::before { content: '◆ '; }
 .spare { min-height: 2.8em; }
 .bleeding { background: var(--vet-ground); border-left: calc(var(--bar) * 2) solid var(--vet-edge); padding: 0.5rem 0.75rem; }
-.modes { display: flex; flex-wrap: wrap; gap: 0.25rem; margin-top: 0.5rem; }
-.modes button { white-space: nowrap; background: var(--sheet); border: 1px solid var(--line-strong); border-radius: 3px; color: var(--ink); min-height: 44px; padding: 0 0.55rem; }
-.modes button[aria-pressed='true'] { background: var(--sunk); box-shadow: inset 0 -4px 0 var(--go); font-weight: 650; }
+.choices { margin-top: 0.5rem; }
 .number { align-items: center; display: flex; gap: 0.5rem; margin-top: 0.5rem; }
 .number .form-control { font-size: 1.75rem; font-weight: 650; max-width: 11rem; min-height: 64px; text-align: right; }
 .number .btn { margin-left: auto; min-height: 64px; min-width: 6rem; }

@@ -50,7 +50,7 @@ const source = (seen: unknown) => (seen === undefined ? 'assumed' : 'seen')
 <template>
   <section class="panel" :aria-label="`Nail ${look.code}`">
     <div class="head"><span class="code">{{ look.code }}</span><span class="words">{{ nailInWords(look.code) }}</span>
-      <div class="row scope" role="group" aria-label="What you tell is of">
+      <div class="choices scope" role="group" aria-label="What you tell is of">
       <button type="button" :aria-pressed="scope === 'nail'" @click="emit('scope', 'nail')">this nail</button>
       <button type="button" :aria-pressed="scope === 'paw'" @click="emit('scope', 'paw')">the whole paw {{ look.code.slice(0, 2) }} <kbd>W</kbd></button>
     </div>
@@ -58,22 +58,22 @@ const source = (seen: unknown) => (seen === undefined ? 'assumed' : 'seen')
 
     <template v-if="!isDewclaw">
       <h2>Floor <span :class="['mark', source(look.gap_mm ?? look.past_pad)]">{{ look.gap_mm === undefined ? (look.past_pad ? 'past its pad' : 'assumed') : `gap ${length.inField(look.gap_mm)} ${length.symbol}` }}</span></h2>
-      <div class="row" role="group" aria-label="What passes under it">
+      <div class="choices" role="group" aria-label="What passes under it">
         <button v-for="(f, i) in settings?.gap_feelers" :key="f.feeler" type="button" class="big" :aria-pressed="look.gap_mm === f.gap_mm" @click="emit('tell', { gap_mm: f.gap_mm })">{{ feelers[f.feeler] }} <kbd>{{ 'TACO'[i] }}</kbd></button>
         <button type="button" class="big" :aria-pressed="look.past_pad === true" @click="emit('tell', { past_pad: !look.past_pad })">past its pad <kbd>X</kbd></button>
       </div>
     </template>
 
     <h2>Colour <span :class="['mark', source(look.colour)]">{{ look.colour ? '' : 'assumed' }}</span></h2>
-    <div class="row" role="group" aria-label="Colour">
+    <div class="choices" role="group" aria-label="Colour">
       <button v-for="c in pickColours" :key="c" type="button" :aria-pressed="shown('colour') === c && look.colour !== undefined" @click="emit('tell', { colour: c })"><span :class="['chip', c]" />{{ colours[c] }} <kbd>{{ c[0].toUpperCase() }}</kbd></button>
     </div>
     <h2>Shape <span :class="['mark', source(look.shape)]">{{ look.shape ? '' : 'assumed' }}</span></h2>
-    <div class="row" role="group" aria-label="Shape">
+    <div class="choices" role="group" aria-label="Shape">
       <button v-for="(words, shape, i) in shapes" :key="shape" type="button" class="drawn" :aria-pressed="shown('shape') === shape && look.shape !== undefined" @click="emit('tell', { shape })"><ShapePicture :shape="shape" />{{ words }} <kbd>{{ 'FGHJ'[i] }}</kbd></button>
     </div>
     <h2>State <span :class="['mark', source(look.state)]">{{ look.state ? '' : 'assumed' }}</span></h2>
-    <div class="row" role="group" aria-label="State">
+    <div class="choices" role="group" aria-label="State">
       <button v-for="s in pickStates" :key="s" type="button" :aria-pressed="shown('state') === s && look.state !== undefined" @click="emit('tell', { state: s })">{{ states[s] }}</button>
       <button type="button" :aria-pressed="look.present === false" @click="emit('tell', { present: look.present === false ? undefined : false })">not there</button>
     </div>
@@ -100,11 +100,9 @@ h2 { font-size: 0.875rem; margin: 0.5rem 0 0.2rem; }
 .mark { font-weight: 400; }
 .mark.assumed { color: var(--ink-soft); }
 .mark.assumed:not(:empty)::before { content: '○ '; }
-.row { display: flex; flex-wrap: wrap; gap: 0.3rem; }
-.row button { align-items: center; background: var(--sheet); border: 1px solid var(--line-strong); border-radius: 3px; color: var(--ink); display: inline-flex; gap: 0.4rem; min-height: 44px; padding: 0 0.6rem; }
-.row .big { min-height: 56px; }
-.row .drawn { flex-direction: column; gap: 0; padding-block: 0.2rem; }
-.row button[aria-pressed='true'] { background: var(--sunk); box-shadow: inset 0 -4px 0 var(--go); font-weight: 650; }
+.choices button { align-items: center; display: inline-flex; gap: 0.4rem; }
+.choices .big { min-height: 56px; }
+.choices .drawn { flex-direction: column; gap: 0; padding-block: 0.2rem; }
 .chip { border: 1.5px solid var(--ink); display: inline-block; height: 16px; width: 16px; }
 .chip.dark { background: #14181b; }
 .chip.light { background: #f4e9d6; }
@@ -118,5 +116,5 @@ h2 { font-size: 0.875rem; margin: 0.5rem 0 0.2rem; }
 .vet { background: var(--vet-ground); border-left: calc(var(--bar) * 2) double var(--vet-edge); font-weight: 600; margin: 0.5rem 0 0; padding: 0.35rem 0.75rem; }
 .care { background: var(--caution-ground); border-left: var(--bar) solid var(--caution-edge); margin: 0.5rem 0 0; padding: 0.35rem 0.75rem; }
 
-@media (max-width: 900px) { .words { display: none; } .row kbd { display: none; } .code { font-size: 1.75rem; min-width: 4rem; } }
+@media (max-width: 900px) { .words { display: none; } .choices kbd { display: none; } .code { font-size: 1.75rem; min-width: 4rem; } }
 </style>

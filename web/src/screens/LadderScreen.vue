@@ -1,0 +1,162 @@
+<script setup lang="ts">
+import { BButton } from 'bootstrap-vue-next/components/BButton'
+import { BFormInput } from 'bootstrap-vue-next/components/BFormInput'
+import { computed, ref, useTemplateRef } from 'vue'
+import type { Schemas } from '../api/client'
+import { useDogLadders, useEndLadder, useRecordTry, useStartLadder, useWithdrawTry } from '../api/ladders'
+import { fullDayOf, inDays } from '../dates'
+import { act, isTyping, onKey } from '../local/keys'
+import AnswerState from '../parts/AnswerState.vue'
+import CautionList from '../parts/CautionList.vue'
+import RefusalNote from '../parts/RefusalNote.vue'
+import { ladderKinds, pawWords, reactions, signs } from '../words'
+import LadderJournal from './ladder/LadderJournal.vue'
+import LadderRungs from './ladder/LadderRungs.vue'
+import PuppyDays from './ladder/PuppyDays.vue'
+import ReadyForecast from './ladder/ReadyForecast.vue'
+import StepTimer from './ladder/StepTimer.vue'
+
+const props = defineProps<{ dogId: string }>()
+const { data, error: unread, refetch } = useDogLadders(() => props.dogId)
+const start = useStartLadder(() => props.dogId)
+const end = useEndLadder(() => props.dogId)
+const record = useRecordTry(() => props.dogId)
+const withdraw = useWithdrawTry(() => props.dogId)
+const error = computed(() => record.error.value ?? withdraw.error.value ?? start.error.value ?? end.error.value)
+
+const chosen = ref<string>()
+const ladder = computed(() => data.value?.ladders.find((l) => l.id === chosen.value) ?? data.value?.ladders[0])
+const step = computed(() => ladder.value?.steps[ladder.value.step])
+const paws = Object.keys(pawWords) as Schemas['Paw'][]
+const paw = ref<Schemas['Paw']>()
+const note = ref('')
+const timer = useTemplateRef('timer')
+const beginning = ref(false)
+const asked = ref(false)
+const named = (l: Schemas['Ladder']) => `${ladderKinds[l.kind]}${l.paw ? `, ${l.paw}` : ''}`
+
+function tell(reaction: Schemas['Reaction']) {
+  if (!ladder.value || record.isPending.value) return
+  record.mutate({ ladder: ladder.value.id, id: crypto.randomUUID(), reaction, paw: ladder.value.paw ?? paw.value, note: note.value }, { onSuccess: () => (note.value = '') })
+}
+function undo() {
+  const last = ladder.value?.journal[0]
+  if (last && !withdraw.isPending.value) withdraw.mutate({ ladder: ladder.value!.id, id: last.id })
+}
+function begin(kind: Schemas['LadderKind'], only?: Schemas['Paw']) {
+  const id = crypto.randomUUID()
+  start.mutate({ id, kind, paw: only }, { onSuccess: () => { chosen.value = id; beginning.value = false } })
+}
+onKey((event) => {
+  if (isTyping(event) || event.ctrlKey || event.metaKey || event.altKey || !step.value) return
+  const reaction = (Object.keys(reactions) as Schemas['Reaction'][])['12345'.indexOf(event.key)]
+  if (reaction) act(event, () => tell(reaction))
+  else if (event.key === 'u') act(event, undo)
+  else if (event.key === 't') act(event, () => timer.value?.toggle())
+})
+</script>
+
+<template>
+  <div class="screen">
+    <AnswerState v-if="!data" :error="unread" what="the ladder" @again="refetch()" />
+    <template v-else>
+      <div class="screen-head">
+        <div>
+          <h1><bdi>{{ data.name }}</bdi>: ladder</h1>
+          <p class="soft lead">Never force, never wrestle: one bad session costs months. Stop while it still goes well.</p>
+        </div>
+        <div class="aside">
+          <div v-if="data.ladders.length > 1" class="choices" role="group" aria-label="Which ladder">
+            <button v-for="l in data.ladders" :key="l.id" type="button" :aria-pressed="l.id === ladder?.id" @click="chosen = l.id">{{ named(l) }}</button>
+          </div>
+          <BButton v-if="ladder" variant="plain" :aria-expanded="beginning" @click="beginning = !beginning">Another ladder</BButton>
+          <RouterLink :to="`/dogs/${dogId}`" class="btn btn-plain">Open <bdi>{{ data.name }}</bdi></RouterLink>
+        </div>
+      </div>
+      <CautionList :cautions="data.cautions" />
+      <div v-if="!ladder || beginning" class="begin">
+        <p v-if="!ladder">{{ data.name }} is on no ladder. Begin one, and Due shows its steps instead of trims.</p>
+        <BButton :variant="ladder ? 'plain' : 'go'" class="btn-big" :disabled="start.isPending.value" @click="begin('clipper')">Begin the clipper ladder</BButton>
+        <BButton variant="plain" class="btn-big" :disabled="start.isPending.value" @click="begin('grinder')">Begin the grinder ladder</BButton>
+        <div class="choices one" role="group" aria-label="Clipper ladder for one paw only">
+          <span>or for one paw only, clipper:</span>
+          <button v-for="p in paws" :key="p" type="button" :disabled="start.isPending.value" @click="begin('clipper', p)">{{ p }}</button>
+        </div>
+      </div>
+      <template v-if="ladder">
+        <div class="columns">
+          <section v-if="step" class="today" aria-labelledby="step-title">
+            <p class="soft">Step {{ ladder.step + 1 }} of {{ ladder.steps.length }}, {{ named(ladder) }} ladder · {{ ladder.tries_today }} of {{ step.tries }} tries today</p>
+            <h2 id="step-title">{{ step.words }}</h2>
+            <p>{{ step.how }} <strong>{{ step.reward }}</strong></p>
+            <p v-if="step.nail && ladder.kind === 'grinder'" class="care small">Hair away from what spins, a mesh over a long coat, your eyes protected. A second, lift, look: friction heats.</p>
+            <p v-if="ladder.wait" class="care">The first nail waits until {{ fullDayOf(ladder.wait) }}: one to two weeks with the tool come before it.</p>
+            <StepTimer ref="timer" :step="step" />
+            <div class="reactions" role="group" aria-label="How it took this try">
+              <button v-for="(words, r, i) in reactions" :key="r" type="button" :class="r" :disabled="record.isPending.value" @click="tell(r)">
+                <kbd>{{ i + 1 }}</kbd><strong>{{ words }}</strong><span class="small">{{ signs[r] }}</span>
+              </button>
+            </div>
+            <p v-if="ladder.says || ladder.ended" class="says" aria-live="polite">{{ ladder.says }} <strong v-if="ladder.ended">{{ ladder.ended }}</strong></p>
+            <div class="about">
+              <div v-if="!ladder.paw" class="choices" role="group" aria-label="Which paw it was about">
+                <button v-for="p in paws" :key="p" type="button" :aria-pressed="paw === p" @click="paw = paw === p ? undefined : p">{{ p }}</button>
+              </div>
+              <label for="try-note" class="visually-hidden">Note for the next try you record</label>
+              <BFormInput id="try-note" v-model="note" placeholder="Note for the next try" autocomplete="off" dir="auto" />
+              <BButton variant="plain" :disabled="ladder.journal.length === 0 || withdraw.isPending.value" @click="undo">Undo <kbd>U</kbd></BButton>
+            </div>
+            <RefusalNote :error="error" />
+            <ReadyForecast :ready="ladder.ready" />
+          </section>
+          <section v-else class="today">
+            <h2>Through</h2>
+            <p>{{ ladder.says }} Its nails are trimmed again like any other dog’s; a step down is only a try away.</p>
+            <RouterLink :to="`/dogs/${dogId}/ready`" class="btn btn-go btn-big">Get ready for a sitting</RouterLink>
+          </section>
+          <div>
+            <LadderRungs :ladder="ladder" />
+            <p class="soft small next">Next: {{ inDays(ladder.next_in_days) }}. Begun {{ fullDayOf(ladder.started) }}.
+              <BButton v-if="!asked" variant="plain" size="sm" @click="asked = true">End this ladder</BButton>
+              <BButton v-else variant="plain" size="sm" :disabled="end.isPending.value" @click="end.mutate(ladder.id, { onSuccess: () => { asked = false } })">Yes, end it</BButton>
+            </p>
+          </div>
+        </div>
+        <PuppyDays v-if="data.puppyhood" :puppy="data.puppyhood" />
+        <LadderJournal :ladder="ladder" :busy="withdraw.isPending.value" @withdraw="withdraw.mutate({ ladder: ladder.id, id: $event })" />
+      </template>
+      <PuppyDays v-else-if="data.puppyhood" :puppy="data.puppyhood" />
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.lead { margin: 0.15rem 0 0; }
+.begin { align-items: center; display: flex; flex-wrap: wrap; gap: 0.75rem; padding-block: 0.75rem 1.25rem; }
+.begin p { flex-basis: 100%; margin: 0; }
+.one { align-items: center; }
+.columns { display: grid; gap: 1.5rem 3rem; grid-template-columns: minmax(0, 1fr) minmax(17rem, 22rem); }
+.today h2 { font-size: 1.75rem; }
+.today > p { margin: 0.15rem 0 0; }
+.care { border-left: var(--bar) solid var(--caution-edge); padding-left: 0.6rem; }
+.reactions { display: grid; gap: 0.5rem; grid-template-columns: repeat(5, minmax(0, 1fr)); }
+.reactions button { background: var(--sheet); border: 1px solid var(--line-strong); border-radius: 3px; color: var(--ink); display: flex; flex-direction: column; gap: 0.1rem; justify-content: center; line-height: 1.2; min-height: 92px; padding: 0.4rem; text-align: left; }
+.reactions button:hover { border-color: var(--ink); }
+.reactions .calm { border-left: calc(var(--bar) * 2) solid var(--go); }
+.reactions .fighting, .reactions .snapping { border-left: calc(var(--bar) * 2) solid var(--vet-edge); }
+.reactions kbd { align-self: flex-start; }
+.reactions strong { font-size: 1.1rem; }
+.today > .says { background: var(--sunk); margin-top: 0.75rem; padding: 0.5rem 0.75rem; }
+.about { align-items: center; display: flex; flex-wrap: wrap; gap: 0.5rem; margin-top: 0.75rem; }
+.about .form-control { flex: 1; min-width: 10rem; }
+.next { align-items: center; display: flex; flex-wrap: wrap; gap: 0.5rem; margin-top: 0.5rem; }
+
+@media (max-width: 900px) {
+  .lead { display: none; }
+  .columns { grid-template-columns: minmax(0, 1fr); }
+  .reactions { grid-template-columns: minmax(0, 1fr); }
+  .reactions button { align-items: center; flex-direction: row; gap: 0.75rem; justify-content: flex-start; min-height: 64px; }
+  .reactions kbd { align-self: center; }
+  .reactions .small { margin-left: auto; }
+}
+</style>

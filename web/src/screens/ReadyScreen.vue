@@ -1,0 +1,130 @@
+<script setup lang="ts">
+import { BButton } from 'bootstrap-vue-next/components/BButton'
+import { computed, ref, watch } from 'vue'
+import { useRouter } from 'vue-router'
+import type { Schemas } from '../api/client'
+import { usePlan } from '../api/queries'
+import { dayOf } from '../dates'
+import { useDraft } from '../local/drafts'
+import { kept } from '../local/kept'
+import { act, isTyping, onKey } from '../local/keys'
+import { useNarrow } from '../local/narrow'
+import AnswerState from '../parts/AnswerState.vue'
+import CautionList from '../parts/CautionList.vue'
+import RankPicture from '../rank/RankPicture.vue'
+import { minutesInWords, sources } from '../words'
+import CheckList from './ready/CheckList.vue'
+import LeftNails from './ready/LeftNails.vue'
+import PawBlock from './ready/PawBlock.vue'
+
+const props = defineProps<{ dogId: string }>()
+const router = useRouter()
+const narrow = useNarrow()
+const draft = useDraft(props.dogId)
+
+/** What is laid out is kept here until the sitting is begun, and then goes with it. */
+const laidOut = kept<{ day: string; ticks: string[]; helper: boolean }>(`fribbet-ready-${props.dogId}`)
+const before = laidOut.read()
+const helper = ref(before?.helper ?? false)
+const ticks = ref<string[]>([])
+const { data: plan, error, refetch } = usePlan(() => props.dogId, helper)
+watch(plan, (p, old) => {
+  if (p && !old && before?.day === p.today) ticks.value = before.ticks
+}, { immediate: true })
+watch([ticks, helper], () => plan.value && laidOut.keep({ day: plan.value.today, ticks: ticks.value, helper: helper.value }))
+
+const today = computed(() => plan.value?.days[0])
+const later = computed(() => plan.value?.days.slice(1) ?? [])
+/** Today's nails as the paws follow one another. */
+const paws = computed(() => {
+  const runs: { hold: Schemas['Hold']; stops: Schemas['Stop'][]; again: boolean }[] = []
+  for (const stop of today.value?.stops ?? []) {
+    const paw = stop.code.slice(0, 2)
+    if (runs.length === 0 || runs[runs.length - 1].hold.paw !== paw) {
+      runs.push({ hold: plan.value!.holds.find((h) => h.paw === paw)!, stops: [], again: runs.some((r) => r.hold.paw === paw) })
+    }
+    runs[runs.length - 1].stops.push(stop)
+  }
+  return runs
+})
+const marks = computed(() => Object.fromEntries((plan.value?.nails ?? []).map((n) => [n.code, today.value?.stops.some((s) => s.code === n.code) ? 'planned' : 'left'])))
+const limits = computed(() => {
+  if (!plan.value) return []
+  const words = plan.value.limits.map((l) => `${l.words} (${sources[l.source]})`)
+  if (plan.value.alone) words.push('alone, half as much: a helper is worth having')
+  if (plan.value.calm_minutes !== undefined) words.push(`lately calm for about ${minutesInWords(plan.value.calm_minutes)}: a break before that`)
+  return words
+})
+
+function start() {
+  if (!plan.value || !today.value) return
+  draft.open(plan.value, ticks.value)
+  laidOut.drop()
+  void router.push(`/dogs/${props.dogId}/record`)
+}
+onKey((event) => {
+  if (isTyping(event) || event.ctrlKey || event.metaKey || event.altKey) return
+  if (event.key === 'h') act(event, () => (helper.value = !helper.value))
+  else if (event.key === 'Enter' && !(event.target instanceof HTMLElement && event.target.closest('button, a, summary'))) act(event, start)
+})
+</script>
+
+<template>
+  <div class="screen ready">
+    <AnswerState v-if="!plan" :error="error" what="today’s plan" @again="refetch()" />
+    <template v-else>
+      <div class="screen-head">
+        <div>
+          <h1><bdi>{{ plan.name }}</bdi>: get ready</h1>
+          <p v-if="today" class="lead"><strong>{{ today.stops.length }} {{ today.stops.length === 1 ? 'nail' : 'nails' }}</strong> today, about <strong>{{ minutesInWords(today.minutes.minutes) }}</strong> <span class="soft">({{ Math.floor(today.minutes.low) }}–{{ Math.ceil(today.minutes.high) }}, {{ sources[today.minutes.source] }})</span></p>
+          <p v-else class="lead">Nothing is trimmed today.</p>
+        </div>
+        <div class="aside">
+          <BButton variant="plain" class="helper" role="switch" :aria-checked="helper" @click="helper = !helper">{{ helper ? '✓ helper here' : 'no helper' }} <kbd>H</kbd></BButton>
+          <BButton v-if="today" variant="go" class="btn-big" @click="start">Start<span v-if="!narrow"> the sitting</span></BButton>
+          <RouterLink v-else :to="`/dogs/${dogId}/ladder`" class="btn btn-go btn-big">Train instead</RouterLink>
+        </div>
+      </div>
+      <p v-if="plan.blocked" class="blocked" role="alert">{{ plan.blocked }}</p>
+      <CautionList :cautions="plan.cautions" />
+      <div class="columns">
+        <div class="work">
+          <template v-if="today">
+            <h2>In this order</h2>
+            <p class="soft small">{{ paws[0]?.hold.place }} {{ plan.support }}</p>
+            <ol class="paws"><PawBlock v-for="(p, i) in paws" :key="i" :dog-id="dogId" :stops="p.stops" :hold="p.hold" :again="p.again" /></ol>
+          </template>
+          <ul v-if="later.length > 0" class="later" aria-label="On other days">
+            <li v-for="d in later" :key="d.on"><strong class="nowrap">{{ dayOf(d.on) }}</strong> {{ d.stops.map((s) => s.code).join(' ') }} <span class="soft">about {{ minutesInWords(d.minutes.minutes) }}</span></li>
+          </ul>
+          <LeftNails :left="plan.left" />
+          <p class="soft small limits"><span v-for="w in limits" :key="w">{{ w }}. </span></p>
+        </div>
+        <div class="prepare">
+          <h2>Within reach</h2>
+          <CheckList v-model="ticks" :things="plan.checklist" />
+          <div class="map"><RankPicture :rank="plan.rank" size="narrow" stacked :marks="marks" /></div>
+        </div>
+      </div>
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.lead { margin: 0.15rem 0 0; }
+.helper[aria-checked='true'] { box-shadow: inset 0 -4px 0 var(--go); }
+.blocked { background: var(--caution-ground); border-left: var(--bar) solid var(--caution-edge); font-weight: 600; padding: 0.6rem 0.9rem; }
+.columns { display: grid; gap: 1.5rem 3rem; grid-template-columns: minmax(0, 1.25fr) minmax(0, 1fr); margin-top: 1rem; }
+.paws { list-style: none; margin: 0; padding: 0; }
+.later { border-top: 1px solid var(--line-strong); margin-top: 0.5rem; padding-top: 0.5rem; }
+.map { margin-top: 1.25rem; }
+.limits span::first-letter { text-transform: uppercase; }
+
+@media (max-width: 900px) {
+  .columns { display: flex; flex-direction: column; }
+  .prepare { order: -1; }
+  .map { display: none; }
+  .screen-head .aside { width: 100%; }
+  .screen-head .aside .btn-big { flex: 1; }
+}
+</style>

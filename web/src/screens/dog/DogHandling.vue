@@ -1,0 +1,103 @@
+<script setup lang="ts">
+import { BButton } from 'bootstrap-vue-next/components/BButton'
+import { BForm } from 'bootstrap-vue-next/components/BForm'
+import { BFormCheckbox } from 'bootstrap-vue-next/components/BFormCheckbox'
+import { BFormInput } from 'bootstrap-vue-next/components/BFormInput'
+import { BFormSelect } from 'bootstrap-vue-next/components/BFormSelect'
+import { computed, ref } from 'vue'
+import type { Schemas } from '../../api/client'
+import { useChangeDog } from '../../api/queries'
+import FormField from '../../parts/FormField.vue'
+import RefusalNote from '../../parts/RefusalNote.vue'
+import { number } from '../../units'
+import { helpings, noises, options, pawOrders, positions } from '../../words'
+
+/** How this dog is held: what a plan of its sittings goes by. */
+const props = defineProps<{ dog: Schemas['Dog'] }>()
+const { mutate, isPending, error, reset } = useChangeDog(() => props.dog.id)
+const open = ref(false)
+const version = ref(0)
+const form = ref<Schemas['Handling']>({ ...props.dog.handling })
+const nails = ref('')
+const minutes = ref('')
+const bare = (n: number | undefined) => (n === undefined ? '' : String(n))
+
+function begin() {
+  reset()
+  form.value = { ...props.dog.handling, own_order: props.dog.handling.own_order.length > 0 ? [...props.dog.handling.own_order] : ['LH', 'RH', 'LF', 'RF'] }
+  version.value = props.dog.version
+  nails.value = bare(form.value.most_nails)
+  minutes.value = bare(form.value.most_minutes)
+  open.value = true
+}
+const told = (text: string) => (text.trim() === '' ? undefined : (number(text) ?? -1)) // refused by name, as no number is
+function save() {
+  mutate({
+    version: version.value,
+    handling: { ...form.value, most_nails: told(nails.value), most_minutes: told(minutes.value), own_order: form.value.order === 'own' ? form.value.own_order : [] },
+  }, { onSuccess: () => (open.value = false) })
+}
+/** A paw moves one place forward. */
+function forward(at: number) {
+  const order = form.value.own_order
+  ;[order[at - 1], order[at]] = [order[at], order[at - 1]]
+}
+const summary = computed(() => {
+  const h = props.dog.handling
+  return [
+    positions[h.position], h.order === 'own' ? h.own_order.join(' ') : pawOrders[h.order], `helper ${helpings[h.helper]}`,
+    h.muzzle && 'muzzle', h.sore && 'sore joints', `grinder: ${noises[h.noise]}`,
+    h.most_nails !== undefined && `at most ${h.most_nails} nails`, h.most_minutes !== undefined && `at most ${h.most_minutes} min`,
+  ].filter(Boolean).join(' · ')
+})
+const shown = ['handling.own_order', 'handling.most_nails', 'handling.most_minutes']
+</script>
+
+<template>
+  <section class="section" aria-labelledby="handling-title">
+    <div class="head">
+      <h2 id="handling-title">How it is held</h2>
+      <BButton variant="plain" :aria-expanded="open" aria-label="Change how it is held" @click="open ? (open = false) : begin()">{{ open ? 'Close' : 'Change' }}</BButton>
+    </div>
+    <p v-if="!open" class="soft">{{ summary }}</p>
+    <BForm v-else novalidate class="columns" @submit.prevent="save">
+      <FormField id="h-position" label="Position" :error="error" :fields="['handling.position']">
+        <BFormSelect id="h-position" v-model="form.position" :options="options(positions)" />
+      </FormField>
+      <FormField id="h-order" label="Order of the paws" :error="error" :fields="['handling.own_order']" hint="Hind first is the way for a nervous or unknown dog.">
+        <BFormSelect id="h-order" v-model="form.order" :options="options(pawOrders)" />
+        <div v-if="form.order === 'own'" class="choices own" role="group" aria-label="Your order; a press moves a paw forward">
+          <button v-for="(p, i) in form.own_order" :key="p" type="button" :disabled="i === 0" :aria-label="`${i + 1}. ${p}${i > 0 ? ', move forward' : ''}`" @click="forward(i)">{{ i + 1 }}. {{ p }} <span v-if="i > 0" aria-hidden="true">◀</span></button>
+        </div>
+      </FormField>
+      <FormField id="h-helper" label="A helper" :error="error" :fields="['handling.helper']">
+        <BFormSelect id="h-helper" v-model="form.helper" :options="options(helpings)" />
+      </FormField>
+      <FormField id="h-noise" label="The grinder’s sound" :error="error" :fields="['handling.noise']">
+        <BFormSelect id="h-noise" v-model="form.noise" :options="options(noises)" />
+      </FormField>
+      <FormField id="h-nails" v-slot="{ invalid, described }" label="Most nails at one sitting" :error="error" :fields="['handling.most_nails']" hint="Empty: what its sittings tell.">
+        <BFormInput id="h-nails" v-model="nails" inputmode="numeric" :state="invalid" :aria-describedby="described" autocomplete="off" />
+      </FormField>
+      <FormField id="h-minutes" v-slot="{ invalid, described }" label="Most minutes at one sitting" :error="error" :fields="['handling.most_minutes']" hint="Empty: what its sittings tell.">
+        <BFormInput id="h-minutes" v-model="minutes" inputmode="decimal" :state="invalid" :aria-describedby="described" autocomplete="off" />
+      </FormField>
+      <div class="boxes">
+        <BFormCheckbox v-model="form.muzzle">muzzle: a safety tool and no shame</BFormCheckbox>
+        <BFormCheckbox v-model="form.sore">old or sore joints</BFormCheckbox>
+      </div>
+      <RefusalNote class="row" :error="error" :shown="shown" />
+      <div class="row"><BButton type="submit" variant="plain" :disabled="isPending">Save how it is held</BButton></div>
+    </BForm>
+  </section>
+</template>
+
+<style scoped>
+.head { align-items: center; display: flex; justify-content: space-between; }
+.columns { display: grid; gap: 1rem 2rem; grid-template-columns: repeat(auto-fill, minmax(min(100%, 20rem), 1fr)); margin-block: 0.75rem 0; }
+.row { grid-column: 1 / -1; }
+.own { margin-top: 0.35rem; }
+.boxes > * { align-items: center; display: flex; gap: 0.5rem; min-height: 44px; padding: 0; }
+.boxes :deep(input) { flex: none; float: none; margin: 0; }
+.boxes :deep(label) { margin: 0; }
+</style>

@@ -1,0 +1,95 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { Schemas } from '../../api/client'
+import { fullDayOf, shortDayOf } from '../../dates'
+import { pawWords, reactions } from '../../words'
+
+/** How each paw was taken, sitting by sitting: the taller the bar, the harder; below it how long the dog stayed calm. */
+const props = defineProps<{ moods: Schemas['Mood'][]; training: string; dogId: string }>()
+const most = 26
+const shown = computed(() => props.moods.slice(-most))
+const paws = Object.keys(pawWords) as Schemas['Paw'][]
+const order = Object.keys(reactions) as Schemas['Reaction'][]
+const strain = (r: Schemas['Reaction']) => order.indexOf(r)
+
+const left = 40, column = 26, row = 34
+const width = computed(() => left + shown.value.length * column + 8)
+const calm = computed(() => shown.value.filter((m) => m.minutes !== undefined))
+const longest = computed(() => Math.max(1, ...calm.value.map((m) => m.minutes!)))
+const height = 4 * row + 76
+const base = 4 * row + 58
+const bar = (minutes: number) => (minutes / longest.value) * 44
+const of = (m: Schemas['Mood'], paw: Schemas['Paw']) => m.paws.find((p) => p.paw === paw)
+const summary = computed(() => `How it took each paw at its last ${shown.value.length} sittings; the table below says the same.`)
+</script>
+
+<template>
+  <section class="section" aria-labelledby="moods-title">
+    <div class="head">
+      <h2 id="moods-title">How it takes it, paw by paw</h2>
+      <RouterLink :to="`/dogs/${dogId}/ladder`" class="btn btn-plain">{{ training ? 'Train' : 'Begin a ladder' }}</RouterLink>
+    </div>
+    <p v-if="training" class="soft">On the {{ training }}.</p>
+    <p v-if="shown.length === 0" class="soft">No sitting has been recorded yet.</p>
+    <template v-else>
+      <div class="scroll-sideways" tabindex="0" role="region" aria-label="Reactions by paw">
+        <svg :viewBox="`0 0 ${width} ${height}`" :width="width" :height="height" role="img" :aria-label="summary">
+          <g v-for="(paw, r) in paws" :key="paw">
+            <text x="0" :y="r * row + 24" class="paw">{{ paw }}</text>
+            <line :x1="left" :x2="width - 8" :y1="r * row + 28" :y2="r * row + 28" class="line" />
+            <g v-for="(m, c) in shown" :key="c">
+              <template v-if="of(m, paw)">
+                <rect :x="left + c * column + 5" :y="r * row + 25 - 5 * strain(of(m, paw)!.worst)" width="15" :height="3 + 5 * strain(of(m, paw)!.worst)" :class="of(m, paw)!.worst"><title>{{ fullDayOf(m.on) }}, {{ pawWords[paw] }}: {{ reactions[of(m, paw)!.worst] }}, {{ of(m, paw)!.nails }} nails</title></rect>
+                <path v-if="strain(of(m, paw)!.worst) >= 3" :d="`M${left + c * column + 8} ${r * row + 13 - 5 * (strain(of(m, paw)!.worst) - 3)} l9 9 m0 -9 l-9 9`" class="cross" />
+              </template>
+            </g>
+          </g>
+          <g v-if="calm.length > 0">
+            <text x="0" :y="base - 6" class="paw">min</text>
+            <template v-for="(m, c) in shown" :key="`t${c}`">
+              <template v-if="m.minutes !== undefined">
+                <rect :x="left + c * column + 5" :y="base - bar(m.minutes)" width="15" :height="bar(m.minutes)" class="took"><title>{{ fullDayOf(m.on) }}: {{ m.minutes }} min, calm for {{ m.calm_minutes ?? m.minutes }}</title></rect>
+                <rect :x="left + c * column + 5" :y="base - bar(m.calm_minutes ?? m.minutes)" width="15" :height="bar(m.calm_minutes ?? m.minutes)" class="calm-time" />
+              </template>
+            </template>
+            <line :x1="left" :x2="width - 8" :y1="base" :y2="base" class="line" />
+          </g>
+          <text v-for="(m, c) in shown.filter((_, i) => i % 4 === 0)" :key="`d${c}`" :x="left + c * 4 * column + 4" :y="height - 4" class="day">{{ shortDayOf(m.on) }}</text>
+        </svg>
+      </div>
+      <p class="soft small legend">low: calm · taller: uneasy, pulling · crossed: fighting, snapping · no mark: not handled · below: minutes, the filled part before the first sign</p>
+      <details>
+        <summary>The same as a table</summary>
+        <div class="scroll-sideways" tabindex="0" role="region" aria-label="Reactions as a table">
+          <table>
+            <thead><tr><th>day</th><th v-for="p in paws" :key="p">{{ p }}</th><th class="number">min</th><th class="number">calm for</th></tr></thead>
+            <tbody>
+              <tr v-for="m in [...shown].reverse()" :key="m.on">
+                <td class="nowrap">{{ fullDayOf(m.on) }}</td>
+                <td v-for="p in paws" :key="p">{{ of(m, p) ? reactions[of(m, p)!.worst] : '' }}</td>
+                <td class="number">{{ m.minutes ?? '' }}</td><td class="number">{{ m.calm_minutes ?? (m.minutes !== undefined ? 'all' : '') }}</td>
+              </tr>
+            </tbody>
+          </table>
+        </div>
+      </details>
+    </template>
+  </section>
+</template>
+
+<style scoped>
+.head { align-items: center; display: flex; flex-wrap: wrap; gap: 0.5rem; justify-content: space-between; }
+svg { display: block; }
+text { fill: var(--ink-soft); font-size: 13px; }
+.paw { fill: var(--ink); font-weight: 650; }
+.line { stroke: var(--line-strong); }
+rect { fill: var(--go); }
+.uneasy { fill: var(--spare); }
+.pulling { fill: var(--spare); stroke: var(--ink); }
+.fighting, .snapping { fill: var(--quick); }
+.cross { fill: none; stroke: var(--ink); stroke-width: 2; }
+.took { fill: var(--sunk); stroke: var(--line-strong); }
+.calm-time { fill: var(--go); }
+.legend { margin-top: 0.35rem; }
+summary { color: var(--go); cursor: pointer; font-weight: 600; min-height: 32px; }
+</style>

@@ -1,0 +1,44 @@
+<script setup lang="ts">
+import { BButton } from 'bootstrap-vue-next/components/BButton'
+import { computed, ref } from 'vue'
+import type { Schemas } from '../../api/client'
+import { fullDayOf } from '../../dates'
+import { reactions } from '../../words'
+
+/** What was done and how it went, day by day, the latest first. */
+const props = defineProps<{ ladder: Schemas['Ladder']; busy: boolean }>()
+defineEmits<{ withdraw: [id: string] }>()
+const moves: Record<Schemas['Move'], string> = { up: '↑ up', stay: '', down: '↓ down' }
+const few = 12
+const all = ref(false)
+const shown = computed(() => (all.value ? props.ladder.journal : props.ladder.journal.slice(0, few)))
+</script>
+
+<template>
+  <section class="section" aria-labelledby="journal-title">
+    <h2 id="journal-title">Journal</h2>
+    <p v-if="ladder.journal.length === 0" class="soft">Nothing tried yet.</p>
+    <div v-else class="scroll-sideways" tabindex="0" role="region" aria-labelledby="journal-title">
+      <table>
+        <thead><tr><th>day</th><th>step</th><th>took it</th><th>paw</th><th>came to</th><th>note</th><th><span class="visually-hidden">take back</span></th></tr></thead>
+        <tbody>
+          <tr v-for="(e, i) in shown" :key="e.id">
+            <td class="nowrap">{{ i === 0 || shown[i - 1].on !== e.on ? fullDayOf(e.on) : '' }}</td>
+            <td>{{ e.step + 1 }}. {{ ladder.steps[e.step].words }}</td>
+            <td>{{ reactions[e.reaction] }}</td>
+            <td>{{ e.paw ?? '' }}</td>
+            <td class="nowrap">{{ moves[e.move] }}</td>
+            <td dir="auto">{{ e.note }}</td>
+            <td class="take"><BButton variant="plain" size="sm" :disabled="busy" :aria-label="`Take back the try of ${fullDayOf(e.on)}, ${reactions[e.reaction]}`" @click="$emit('withdraw', e.id)">Take back</BButton></td>
+          </tr>
+        </tbody>
+      </table>
+    </div>
+    <BButton v-if="ladder.journal.length > few && !all" variant="plain" class="more" @click="all = true">All {{ ladder.journal.length }} tries</BButton>
+  </section>
+</template>
+
+<style scoped>
+.take { text-align: right; white-space: nowrap; }
+.more { margin-top: 0.75rem; }
+</style>

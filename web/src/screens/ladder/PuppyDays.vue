@@ -1,0 +1,25 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { Schemas } from '../../api/client'
+import { dayOf } from '../../dates'
+
+/** A puppy's first two months: every day its feet are handled is a filled square. */
+const props = defineProps<{ puppy: Schemas['Puppyhood'] }>()
+const handled = computed(() => props.puppy.days.filter(Boolean).length)
+</script>
+
+<template>
+  <section class="section" aria-labelledby="puppy-title">
+    <h2 id="puppy-title">The first two months</h2>
+    <p>Handle every foot every day, a nail or two at a time. Day {{ puppy.days.length }} of {{ puppy.length }} since {{ dayOf(puppy.from) }}: handled on <strong>{{ handled }}</strong><template v-if="puppy.in_a_row > 1">, the last {{ puppy.in_a_row }} in a row</template>.</p>
+    <div class="days" aria-hidden="true"><i v-for="n in puppy.length" :key="n" :class="{ handled: puppy.days[n - 1], today: n === puppy.days.length, gone: n < puppy.days.length }" /></div>
+  </section>
+</template>
+
+<style scoped>
+.days { display: flex; flex-wrap: wrap; gap: 4px; max-width: 40rem; }
+.days i { border: 1px solid var(--line); height: 18px; width: 18px; }
+.days i.gone { border-color: var(--line-strong); }
+.days i.handled { background: repeating-linear-gradient(-45deg, var(--spare) 0 3px, var(--spare-ground) 3px 6px); border-color: var(--line-strong); }
+.days i.today { outline: 2px solid var(--ink); outline-offset: 1px; }
+</style>

@@ -1,0 +1,58 @@
+<script setup lang="ts">
+import { BButton } from 'bootstrap-vue-next/components/BButton'
+import { computed, onBeforeUnmount, ref, watch } from 'vue'
+import type { Schemas } from '../../api/client'
+
+/** The clock of a step: one try, or rounds of a sound that comes and goes. */
+const props = defineProps<{ step: Schemas['LadderStep'] }>()
+const began = ref<number>()
+const now = ref(0)
+let ticking: ReturnType<typeof setInterval> | undefined
+
+const length = computed(() => (props.step.sound ? props.step.sound.on_seconds + props.step.sound.rest_seconds : props.step.seconds))
+const whole = computed(() => length.value * (props.step.sound?.rounds ?? 1))
+const gone = computed(() => (began.value === undefined ? 0 : Math.min(whole.value, (now.value - began.value) / 1000)))
+const round = computed(() => Math.min(props.step.sound?.rounds ?? 1, Math.floor(gone.value / length.value) + 1))
+const within = computed(() => gone.value - (round.value - 1) * length.value)
+const on = computed(() => !props.step.sound || within.value < props.step.sound.on_seconds)
+const left = computed(() => Math.ceil((on.value && props.step.sound ? props.step.sound.on_seconds : length.value) - within.value))
+const running = computed(() => began.value !== undefined && gone.value < whole.value)
+const says = computed(() => {
+  if (began.value === undefined) return props.step.sound ? `${props.step.sound.rounds} rounds: sound ${props.step.sound.on_seconds} s, rest ${props.step.sound.rest_seconds} s` : `${props.step.seconds} seconds a try`
+  if (!running.value) return 'Done: the word, the treat.'
+  if (!props.step.sound) return 'Hold'
+  return `Round ${round.value} of ${props.step.sound.rounds}: ${on.value ? 'sound on, treat' : 'sound off, rest'}`
+})
+
+function toggle() {
+  if (running.value) return stop()
+  began.value = now.value = Date.now()
+  ticking = setInterval(() => {
+    now.value = Date.now()
+    if (gone.value >= whole.value) clearInterval(ticking)
+  }, 100)
+}
+function stop() {
+  clearInterval(ticking)
+  began.value = undefined
+}
+watch(() => props.step.words, stop)
+onBeforeUnmount(stop)
+defineExpose({ toggle })
+</script>
+
+<template>
+  <div :class="['timer', { on: running && on }]">
+    <span class="count" aria-hidden="true">{{ running ? left : '' }}</span>
+    <span class="says" aria-live="polite">{{ says }}</span>
+    <BButton variant="plain" @click="toggle">{{ running ? 'Stop' : 'Timer' }} <kbd>T</kbd></BButton>
+  </div>
+</template>
+
+<style scoped>
+.timer { align-items: center; border: 1px solid var(--line-strong); display: flex; gap: 0.9rem; margin-block: 0.75rem; padding: 0.4rem 0.4rem 0.4rem 0.9rem; }
+.timer.on { border-left: calc(var(--bar) * 2) solid var(--go); }
+.count { font-size: 1.75rem; font-weight: 700; min-width: 2.2rem; }
+.count:empty { display: none; }
+.says { flex: 1; }
+</style>

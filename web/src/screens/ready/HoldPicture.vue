@@ -1,0 +1,42 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { Schemas } from '../../api/client'
+import { positions, pawWords } from '../../words'
+import { poses } from './holds'
+
+/** How one paw is held: the held leg drawn in its natural line, a ring where the fingers hold the toe. */
+const props = defineProps<{ hold: Schemas['Hold'] }>()
+const pose = computed(() => poses[props.hold.position])
+const hind = computed(() => props.hold.paw.endsWith('H'))
+const leg = computed(() => (hind.value ? pose.value.hind : pose.value.fore))
+const foot = computed(() => leg.value.split(/[ML]/).pop()!.trim().split(/\s+/).map(Number))
+/** The held leg is not drawn twice: of each pair the nearer one is lifted. */
+const legs = computed(() => {
+  const pairs = pose.value.legs.length / 2
+  return pose.value.legs.filter((_, i) => i !== (hind.value ? pairs : 0))
+})
+const mirrored = computed(() => props.hold.paw.startsWith('L'))
+</script>
+
+<template>
+  <svg viewBox="0 0 120 80" class="hold" role="img" :aria-label="`${pawWords[hold.paw]}, ${positions[hold.position]}`">
+    <g :transform="mirrored ? 'translate(120 0) scale(-1 1)' : undefined">
+      <path :d="pose.ground" class="ground" />
+      <path :d="pose.body" class="body" />
+      <circle :cx="pose.head[0]" :cy="pose.head[1]" r="7" class="body" />
+      <path v-for="d in legs" :key="d" :d="d" class="leg" />
+      <path :d="leg" class="held" />
+      <circle :cx="foot[0]" :cy="foot[1]" r="5.5" class="fingers" />
+    </g>
+  </svg>
+</template>
+
+<style scoped>
+.hold { display: block; height: auto; width: 132px; }
+path, circle { fill: none; stroke-linecap: round; stroke-linejoin: round; stroke-width: 2; }
+.ground { stroke: var(--line-strong); stroke-width: 1.5; }
+.body { fill: var(--toe); stroke: var(--ink-soft); }
+.leg { stroke: var(--ink-soft); stroke-width: 3; }
+.held { stroke: var(--go); stroke-width: 4.5; }
+.fingers { stroke: var(--ink); stroke-dasharray: 3 2.5; }
+</style>
