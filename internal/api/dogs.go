@@ -84,6 +84,7 @@ func (h handlers) view(v book.View) contract.DogView {
 		n := next(v.Next.Next, v.Next.Reason)
 		out.Next, out.NextInDays = &n, of(v.Next.Due.Sub(h.book.Today()))
 	}
+	out.TrainingPaws = list(v.TrainingPaws())
 	if v.Training != nil {
 		out.Training = v.Training.Standing.Reason()
 	}

@@ -202,3 +202,8 @@ func (b *Book) ladder(ctx context.Context, dogID, id uuid.UUID) (store.Ladder, e
 
 // Trained tells whether the dog is trained and not trimmed: every paw is on a ladder.
 func (v View) Trained() bool { return v.Training.whole() }
+
+// TrainingPaws are those that may not be trimmed yet.
+func (v View) TrainingPaws() []nail.Paw {
+	return slices.DeleteFunc(nail.Paws(), func(p nail.Paw) bool { return !v.Training.paws()[p] })
+}

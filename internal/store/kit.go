@@ -125,18 +125,11 @@ func (s *Store) RemoveKitItem(ctx context.Context, id uuid.UUID, at time.Time) e
 	return mustTouch(s.db.ExecContext(ctx, `UPDATE kit_items SET removed_at = COALESCE(removed_at, ?) WHERE id = ?`, instant(at), id))
 }
 
-// ServiceKitItem notes that a piece is as new; a supply is full again.
+// ServiceKitItem notes that a piece is as new.
 func (s *Store) ServiceKitItem(ctx context.Context, id uuid.UUID, m kit.Moment) error {
-	return s.write(ctx, func(tx *sqlx.Tx) error {
-		if err := mustTouch(tx.ExecContext(ctx, `
-			UPDATE kit_items SET stock = 'full', expires_on = CASE WHEN expires_on < ? THEN NULL ELSE expires_on END, version = version + 1
-			WHERE id = ? AND removed_at IS NULL`, m.On.String(), id)); err != nil {
-			return err
-		}
-		_, err := tx.ExecContext(ctx, `
-			INSERT INTO kit_services (item_id, on_date, at) VALUES (?, ?, ?) ON CONFLICT DO NOTHING`, id, m.On.String(), instant(m.At))
-		return err
-	})
+	return mustTouch(s.db.ExecContext(ctx, `
+		INSERT INTO kit_services (item_id, on_date, at) SELECT id, ?, ? FROM kit_items WHERE id = ? AND removed_at IS NULL`,
+		m.On.String(), instant(m.At), id))
 }
 
 // UndoKitService makes a piece's last service count no more.

@@ -94,7 +94,7 @@ func (q Question) piece(k kit.Kind, why string) Thing {
 // styptic is the best of what stops bleeding that the kit holds and that is fit for use. It
 // stands first whatever the dog: no nail is cut without it.
 func (q Question) styptic() Thing {
-	thing := Thing{Key: "styptic", Words: "styptic powder, its lid off", Why: "or cornstarch, plain flour, baking soda"}
+	thing := Thing{Key: "styptic", Words: "styptic powder, open", Why: "or cornstarch, plain flour, baking soda"}
 	for _, k := range kit.StopsBlood() {
 		for _, p := range q.Kit {
 			if p.Item.Kind != k {
@@ -102,7 +102,7 @@ func (q Question) styptic() Thing {
 			}
 			name := strings.ReplaceAll(string(k), "_", " ")
 			if p.State.Usable() {
-				thing.Words = name + ", its lid off"
+				thing.Words = name + ", open"
 				return thing
 			}
 			if thing.Trouble == "" {

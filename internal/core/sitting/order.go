@@ -57,7 +57,8 @@ func (o order) compare(a, b Stop) int {
 	)
 }
 
-// arrange puts one day's nails into the order of the work and says why each stands there.
+// arrange puts one day's nails into the order of the work and says, where there is more to say
+// than that its paw is at hand, why a nail stands there.
 func (o order) arrange(stops []Stop) {
 	slices.SortStableFunc(stops, func(a, b Stop) int {
 		return cmp.Or(cmp.Compare(curls(b), curls(a)), o.compare(a, b))
@@ -77,8 +78,6 @@ func (o order) arrange(stops []Stop) {
 			s.Why = "touches the floor"
 		case s.Code.Dewclaw():
 			s.Why = "a dewclaw: little, but every time"
-		default:
-			s.Why = s.Planned.Why
 		}
 	}
 }

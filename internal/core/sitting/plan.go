@@ -47,7 +47,7 @@ type Stop struct {
 	dog.Planned
 	Urgency Urgency
 	Tool    kit.Option // the best for it
-	Why     string     // why it comes now
+	Why     string     // why it comes now; empty where the order of the paws says it
 }
 
 // Day is what is done on one day.

@@ -801,6 +801,8 @@ export interface components {
             moods: components["schemas"]["Mood"][];
             /** @description its next ladder step in words; empty when it is on none */
             training: string;
+            /** @description that may not be trimmed yet */
+            training_paws: components["schemas"]["Paw"][];
         };
         Mood: {
             on: components["schemas"]["Date"];
@@ -825,7 +827,7 @@ export interface components {
         };
         Stop: {
             code: components["schemas"]["NailCode"];
-            /** @description why it comes now */
+            /** @description why it comes now; empty where the order of the paws says it */
             why: string;
             /** @description it touches the floor or curls */
             urgent: boolean;

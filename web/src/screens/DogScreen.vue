@@ -43,7 +43,7 @@ const assumed = computed(() => data.value?.rank.bars.every((b) => b.length.sourc
         </div>
       </div>
 
-      <DogNext :next="data.next" :days="data.next_in_days" :why-none="data.why_none" />
+      <DogNext :next="data.next" :days="data.next_in_days" :why-none="data.why_none" :training="data.training" />
       <CautionList :cautions="data.cautions" />
 
       <section class="today" aria-labelledby="rank-title">
@@ -53,7 +53,7 @@ const assumed = computed(() => data.value?.rank.bars.every((b) => b.length.sourc
         <p v-if="assumed" class="soft small note">Nobody has measured these nails yet: they are drawn as usual for this size, the untrimmed ones just touching the floor. A length, or a sheet of paper under a nail, replaces the assumption.</p>
       </section>
 
-      <NailTable :dog-id="dogId" :rank="data.rank" :next="data.next" />
+      <NailTable :dog-id="dogId" :rank="data.rank" :next="data.next" :training="data.training_paws" />
       <PawMoods :dog-id="dogId" :moods="data.moods" :training="data.training" />
       <DogHandling :dog="dog" />
       <DogProfile :dog="dog" />

@@ -70,7 +70,7 @@ onKey((event) => {
             <button v-for="l in data.ladders" :key="l.id" type="button" :aria-pressed="l.id === ladder?.id" @click="chosen = l.id">{{ named(l) }}</button>
           </div>
           <BButton v-if="ladder" variant="plain" :aria-expanded="beginning" @click="beginning = !beginning">Another ladder</BButton>
-          <RouterLink :to="`/dogs/${dogId}`" class="btn btn-plain">Open <bdi>{{ data.name }}</bdi></RouterLink>
+          <RouterLink :to="`/dogs/${dogId}`" class="btn btn-plain"><span>Open <bdi>{{ data.name }}</bdi></span></RouterLink>
         </div>
       </div>
       <CautionList :cautions="data.cautions" />

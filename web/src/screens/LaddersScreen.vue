@@ -37,7 +37,7 @@ const { data, error, refetch } = useLadders()
 <style scoped>
 .lead { margin: 0.15rem 0 0; }
 .empty { max-width: 36rem; padding: 2rem 0; }
-.line { align-items: center; border-top: 1px solid var(--line); display: grid; gap: 0.5rem 1.5rem; grid-template-columns: minmax(0, 1fr) 12rem minmax(0, 1.1fr) auto; padding-block: 0.75rem; }
+.line { align-items: center; border-top: 1px solid var(--line); display: grid; gap: 0.5rem 1.5rem; grid-template-columns: minmax(0, 1fr) 12rem minmax(0, 1.1fr) 12rem; padding-block: 0.75rem; }
 .name { color: var(--ink); font-size: 1.0625rem; font-weight: 650; overflow-wrap: anywhere; text-decoration: none; }
 .name:hover { color: var(--go); text-decoration: underline; }
 .steps { align-items: flex-end; display: flex; gap: 3px; }

@@ -82,6 +82,7 @@ onKey((event) => {
         <div class="aside">
           <BButton variant="plain" class="helper" role="switch" :aria-checked="helper" @click="helper = !helper">{{ helper ? '✓ helper here' : 'no helper' }} <kbd>H</kbd></BButton>
           <BButton v-if="today" variant="go" class="btn-big" @click="start">Start<span v-if="!narrow"> the sitting</span></BButton>
+          <BButton v-else-if="plan.blocked" variant="go" class="btn-big" @click="helper = true">A helper is here</BButton>
           <RouterLink v-else :to="`/dogs/${dogId}/ladder`" class="btn btn-go btn-big">Train instead</RouterLink>
         </div>
       </div>
@@ -92,13 +93,13 @@ onKey((event) => {
           <template v-if="today">
             <h2>In this order</h2>
             <p class="soft small">{{ paws[0]?.hold.place }} {{ plan.support }}</p>
-            <ol class="paws"><PawBlock v-for="(p, i) in paws" :key="i" :dog-id="dogId" :stops="p.stops" :hold="p.hold" :again="p.again" /></ol>
+            <ol class="paws"><PawBlock v-for="(p, i) in paws" :key="i" :dog-id="dogId" :stops="p.stops" :nails="plan.nails" :hold="p.hold" :again="p.again" /></ol>
           </template>
           <ul v-if="later.length > 0" class="later" aria-label="On other days">
             <li v-for="d in later" :key="d.on"><strong class="nowrap">{{ dayOf(d.on) }}</strong> {{ d.stops.map((s) => s.code).join(' ') }} <span class="soft">about {{ minutesInWords(d.minutes.minutes) }}</span></li>
           </ul>
           <LeftNails :left="plan.left" />
-          <p class="soft small limits"><span v-for="w in limits" :key="w">{{ w }}. </span></p>
+          <ul class="soft small limits"><li v-for="w in limits" :key="w">{{ w }}</li></ul>
         </div>
         <div class="prepare">
           <h2>Within reach</h2>
@@ -118,7 +119,8 @@ onKey((event) => {
 .paws { list-style: none; margin: 0; padding: 0; }
 .later { border-top: 1px solid var(--line-strong); margin-top: 0.5rem; padding-top: 0.5rem; }
 .map { margin-top: 1.25rem; }
-.limits span::first-letter { text-transform: uppercase; }
+.limits { margin-top: 0.5rem; }
+.limits li::first-letter { text-transform: uppercase; }
 
 @media (max-width: 900px) {
   .columns { display: flex; flex-direction: column; }

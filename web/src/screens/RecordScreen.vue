@@ -227,6 +227,7 @@ onKey((event) => {
   .screen-head { flex-wrap: nowrap; margin-bottom: 0.25rem; }
   .tool { min-width: 0; }
   .tool label { display: none; }
+  .screen-head > :first-child { flex: 1; min-width: 45%; }
   .tool select { max-width: 100%; }
   .bench { gap: 0.5rem; grid-template-columns: minmax(0, 1fr); }
   .navigator { padding: 0.4rem; }

@@ -3,11 +3,11 @@ import type { Schemas } from '../../api/client'
 import { dayOf, fullDayOf, inDays } from '../../dates'
 import { rules } from '../../words'
 
-defineProps<{ next?: Schemas['Next']; days?: number; whyNone: string }>()
+defineProps<{ next?: Schemas['Next']; days?: number; whyNone: string; training?: string }>()
 </script>
 
 <template>
-  <div v-if="!next" class="next"><p class="date">No date yet</p><p class="why">{{ whyNone }}.</p></div>
+  <div v-if="!next" class="next"><p class="date">{{ training ? 'On the ladder' : 'No date yet' }}</p><p class="why">{{ training || whyNone }}.</p></div>
   <div v-else class="next">
     <p class="date"><span class="soft">next</span> {{ fullDayOf(next.due) }} <span :class="['days', { late: (days ?? 0) < 0 }]">{{ inDays(days ?? 0) }}</span></p>
     <p class="why">

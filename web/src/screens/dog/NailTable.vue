@@ -5,8 +5,15 @@ import EstimateText from '../../parts/EstimateText.vue'
 import { useUnits } from '../../units'
 import { colours, rules, sourceMarks, sources, states } from '../../words'
 
-const props = defineProps<{ dogId: string; rank: Schemas['Rank']; next?: Schemas['Next'] }>()
+const props = defineProps<{ dogId: string; rank: Schemas['Rank']; next?: Schemas['Next']; training: Schemas['Paw'][] }>()
+/** Nothing here is told by the user as a number. */
+const shownSources = (Object.keys(sources) as Schemas['Source'][]).filter((s) => s !== 'told')
 const { length } = useUnits()
+/** Why a nail has no date. */
+const why = (code: string) => {
+  if (props.training.some((p) => code.startsWith(p))) return 'on the ladder'
+  return props.next ? 'a veterinarian first' : 'no sitting yet'
+}
 const dateOf = (code: string) => props.next?.per_nail.find((n) => n.code === code)
 </script>
 
@@ -33,14 +40,14 @@ const dateOf = (code: string) => props.next?.per_nail.find((n) => n.code === cod
               <td class="nowrap">{{ shortDayOf(dateOf(bar.code)!.due) }}</td>
               <td>{{ dateOf(bar.code)!.long_quick ? 'long quick' : rules[dateOf(bar.code)!.rule] }}<span v-if="dateOf(bar.code)!.can_wait" class="soft">, can wait</span></td>
             </template>
-            <template v-else><td class="soft">–</td><td class="soft">{{ next ? 'a veterinarian first' : 'no sitting yet' }}</td></template>
+            <template v-else><td class="soft">–</td><td class="soft">{{ why(bar.code) }}</td></template>
           </tr>
         </tbody>
       </table>
     </div>
     <p class="soft small key">
       In grey, the range that holds nine times in ten.
-      <span v-for="(words, source) in sources" :key="source"> {{ sourceMarks[source] }} {{ words }}.</span>
+      <span v-for="source in shownSources" :key="source"> {{ sourceMarks[source] }} {{ sources[source] }}.</span>
       Growth is assumed from age, size and pavement.
     </p>
   </section>

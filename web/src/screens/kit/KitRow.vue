@@ -58,7 +58,7 @@ const setStock = (stock: Schemas['Stock']) => keep.mutate({ ...inputOf(props.ite
     </div>
     <div class="acts">
       <BButton v-if="justDone" variant="plain" :disabled="undo.isPending.value" @click="takeBack">Undo</BButton>
-      <BButton v-else-if="item.counts !== 'nothing' || (stocked && due)" variant="plain" :disabled="service.isPending.value" @click="serve">{{ serviced[item.service] }}<span class="visually-hidden"> {{ kitKinds[item.kind] }} {{ item.name }}</span></BButton>
+      <BButton v-else-if="item.counts !== 'nothing'" variant="plain" :disabled="service.isPending.value" @click="serve">{{ serviced[item.service] }}<span class="visually-hidden"> {{ kitKinds[item.kind] }} {{ item.name }}</span></BButton>
       <BButton variant="plain" :aria-expanded="changing" @click="changing = !changing">{{ changing ? 'Close' : 'Edit' }}<span class="visually-hidden"> {{ kitKinds[item.kind] }} {{ item.name }}</span></BButton>
     </div>
     <div v-if="changing" class="wide">
@@ -72,7 +72,7 @@ const setStock = (stock: Schemas['Stock']) => keep.mutate({ ...inputOf(props.ite
 </template>
 
 <style scoped>
-.piece { align-items: center; border-top: 1px solid var(--line); column-gap: 1.25rem; display: grid; grid-template-columns: minmax(0, 1.1fr) minmax(0, 1fr) minmax(0, 1fr) auto; padding-block: 0.4rem; row-gap: 0.3rem; }
+.piece { align-items: center; border-top: 1px solid var(--line); column-gap: 1.25rem; display: grid; grid-template-columns: minmax(0, 1.1fr) minmax(0, 1fr) minmax(0, 1fr) 12.5rem; padding-block: 0.3rem; row-gap: 0.3rem; }
 .piece:first-child { border-top: 0; }
 .what { line-height: 1.3; overflow-wrap: anywhere; }
 .wide { grid-column: 1 / -1; }

@@ -29,7 +29,7 @@ const shown = computed(() => (all.value ? props.ladder.journal : props.ladder.jo
             <td>{{ e.paw ?? '' }}</td>
             <td class="nowrap">{{ moves[e.move] }}</td>
             <td dir="auto">{{ e.note }}</td>
-            <td class="take"><BButton variant="plain" size="sm" :disabled="busy" :aria-label="`Take back the try of ${fullDayOf(e.on)}, ${reactions[e.reaction]}`" @click="$emit('withdraw', e.id)">Take back</BButton></td>
+            <td class="take"><BButton v-if="e.on === ladder.journal[0].on" variant="plain" size="sm" :disabled="busy" :aria-label="`Take back the try of ${fullDayOf(e.on)}, ${reactions[e.reaction]}`" @click="$emit('withdraw', e.id)">Take back</BButton></td>
           </tr>
         </tbody>
       </table>
@@ -39,6 +39,7 @@ const shown = computed(() => (all.value ? props.ladder.journal : props.ladder.jo
 </template>
 
 <style scoped>
-.take { text-align: right; white-space: nowrap; }
+.take { padding-block: 0; text-align: right; white-space: nowrap; }
+.take .btn { min-height: 32px; }
 .more { margin-top: 0.75rem; }
 </style>

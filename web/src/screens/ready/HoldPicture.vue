@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import type { Schemas } from '../../api/client'
 import { positions, pawWords } from '../../words'
-import { poses } from './holds'
+import { head, poses } from './holds'
 
 /** How one paw is held: the held leg drawn in its natural line, a ring where the fingers hold the toe. */
 const props = defineProps<{ hold: Schemas['Hold'] }>()
@@ -23,7 +23,7 @@ const mirrored = computed(() => props.hold.paw.startsWith('L'))
     <g :transform="mirrored ? 'translate(120 0) scale(-1 1)' : undefined">
       <path :d="pose.ground" class="ground" />
       <path :d="pose.body" class="body" />
-      <circle :cx="pose.head[0]" :cy="pose.head[1]" r="7" class="body" />
+      <path :d="head" :transform="`translate(${pose.head[0]} ${pose.head[1]}) rotate(${pose.head[2]})`" class="body" />
       <path v-for="d in legs" :key="d" :d="d" class="leg" />
       <path :d="leg" class="held" />
       <circle :cx="foot[0]" :cy="foot[1]" r="5.5" class="fingers" />

@@ -1,13 +1,17 @@
 <script setup lang="ts">
 import { ref } from 'vue'
 import type { Schemas } from '../../api/client'
+import { useUnits } from '../../units'
 import { pawWords, tools } from '../../words'
 import HoldPicture from './HoldPicture.vue'
 import ToolAdvice from './ToolAdvice.vue'
 
 /** One paw of today's work: how it is held, and its nails in their order. */
-defineProps<{ dogId: string; stops: Schemas['Stop'][]; hold: Schemas['Hold']; again: boolean }>()
+const props = defineProps<{ dogId: string; stops: Schemas['Stop'][]; nails: Schemas['PlannedNail'][]; hold: Schemas['Hold']; again: boolean }>()
 const asked = ref<Schemas['NailCode']>()
+const { length } = useUnits()
+const planned = (code: string) => props.nails.find((n) => n.code === code)!
+const take = (code: string) => `${planned(code).cuts_mm.map((c) => length.value.bare(c)).join(' + ')} ${length.value.symbol}`
 const toolOf = (s: Schemas['Stop']) => `${tools[s.tool]}${s.grit ? `, ${s.grit} grit` : ''}${s.speed ? `, ${s.speed} speed` : ''}`
 </script>
 
@@ -22,7 +26,7 @@ const toolOf = (s: Schemas['Stop']) => `${tools[s.tool]}${s.grit ? `, ${s.grit} 
       <li v-for="s in stops" :key="s.code">
         <div class="stop">
           <span :class="['code', { urgent: s.urgent }]">{{ s.code }}</span>
-          <span class="why">{{ s.why }}</span>
+          <span class="why"><strong class="take">{{ take(s.code) }}</strong> {{ s.why || planned(s.code).why }}</span>
           <button type="button" class="tool" :aria-expanded="asked === s.code" @click="asked = asked === s.code ? undefined : s.code">{{ toolOf(s) }}<span class="visually-hidden">: why, for {{ s.code }}</span></button>
         </div>
         <ToolAdvice v-if="asked === s.code" :dog-id="dogId" :code="s.code" />
@@ -40,6 +44,7 @@ ol { grid-column: 1 / -1; list-style: none; margin: 0.25rem 0 0; padding: 0; }
 .code { font-weight: 700; }
 .code.urgent::after { color: var(--quick-text); content: ' ▼'; }
 .why { line-height: 1.25; }
+.take { font-weight: 600; margin-right: 0.4rem; }
 .tool { background: none; border: 0; color: var(--go); min-height: 36px; padding: 0; text-align: right; text-decoration: underline; text-underline-offset: 3px; }
 
 @media (max-width: 700px) {
