@@ -36,15 +36,11 @@ func TestAWalkRoundByKeysAlone(t *testing.T) {
 	p.sees("dewclaw curling")
 	p.sees("reaches past its pad")
 	seen := program.dog(program.dogs()["Moss"])
-	bar := map[string]int{}
-	for i, b := range seen.Rank.Bars {
-		bar[b.Code] = i
-	}
-	assert.InDelta(t, 0.76, seen.Rank.Bars[bar["LF5"]].Gap.MM, 1e-9, "a bank card: ISO/IEC 7810")
-	assert.Equal(t, "dark", seen.Rank.Bars[bar["LF5"]].Colour)
-	assert.Equal(t, "hooked", seen.Rank.Bars[bar["LF4"]].Shape)
-	assert.Equal(t, 13.2, seen.Rank.Bars[bar["LF3"]].Length.MM)
-	assert.Equal(t, "assumed", seen.Rank.Bars[bar["RH5"]].Gap.Source, "nobody looked at it")
+	assert.InDelta(t, 0.76, seen.bar(t, "LF5").Gap.MM, 1e-9, "a bank card: ISO/IEC 7810")
+	assert.Equal(t, "dark", seen.bar(t, "LF5").Colour)
+	assert.Equal(t, "hooked", seen.bar(t, "LF4").Shape)
+	assert.Equal(t, 13.2, seen.bar(t, "LF3").Length.MM)
+	assert.Equal(t, "assumed", seen.bar(t, "RH5").Gap.Source, "nobody looked at it")
 }
 
 func TestAWalkRoundByTouchAlone(t *testing.T) {
@@ -52,11 +48,11 @@ func TestAWalkRoundByTouchAlone(t *testing.T) {
 	p.size(390, 844)
 	p.press("label", "limping")
 	p.sees("Call a veterinarian before anything is trimmed")
-	p.press(".row button", "paper passes")
-	p.press(".row button", "light")
+	p.press(".choices button", "paper passes")
+	p.press(".choices button", "light")
 	p.press(".finish button", "Next nail")
 	p.find(".code", "LF4")
-	p.press(".row button", "^torn$")
+	p.press(".choices button", "^torn$")
 	p.sees("left out of every plan")
 	p.press(".finish button", "^Save")
 	p.sees("Limping: call a veterinarian.")
@@ -103,7 +99,7 @@ func TestTheCaliperTypesForTheUser(t *testing.T) {
 	p.press("summary", "Simulated caliper")
 	p.sees("linked")
 	p.press(".device button", "^Send$")
-	p.find(".code", "LF4")
+	p.find(".code", "LH3")
 	p.sees("As planned")
 }
 
@@ -173,8 +169,8 @@ func TestAWholePawIsToldAtOnce(t *testing.T) {
 	program, p := walked(t)
 	p.press(".scope button", "the whole paw LF")
 	for range 4 {
-		p.press(".row button", "bank card passes")
-		p.press(".row button", "^dark")
+		p.press(".choices button", "bank card passes")
+		p.press(".choices button", "^dark")
 		if found, _, err := p.HasR("button", "Next paw"); err == nil && found {
 			p.press("button", "Next paw")
 		}
@@ -195,7 +191,7 @@ func TestAnUnsavedWalkRoundIsKept(t *testing.T) {
 	p.press(".more button", "^LH1b$")
 	p.keys("c n n n n")
 	p.find(".code", "LF1")
-	p.press(".row button", "not there")
+	p.press(".choices button", "not there")
 	p.open(p.MustInfo().URL) // the tab was closed and opened again
 	p.sees("2 of 18 looked at")
 	p.press(".finish button", "^Save")

@@ -98,23 +98,23 @@ func TestASittingByKeysAlone(t *testing.T) {
 	p.press("a", "Record a sitting")
 	p.sees("As planned")
 	p.keys("1 2 . 5 Enter") // length after
-	p.find(".code", "LF4")
+	p.find(".code", "LH3")
 	p.keys("Space")
-	p.find(".code", "LF3")
+	p.find(".code", "LH4")
 	p.keys("s")
-	p.find(".code", "LF2")
+	p.find(".code", "LH5")
 	p.keys("b")
 	p.sees("It bled")
 	p.sees("call a veterinarian")
-	p.keys("n s u") // leaves the dewclaw out, and takes that back
-	p.find(".code", "LF1")
+	p.keys("n s u") // leaves the next one out, and takes that back
+	p.find(".code", "RH2")
 	require.NoError(t, p.KeyActions().Press(input.ControlLeft).Type(input.Enter).Do()) // Ctrl+Enter
 	p.sees("Moss is done")
 	kept := program.dog(program.dogs()["Moss"])
 	assert.Equal(t, 17, kept.Sittings[0].Nails, "one was left out")
-	assert.Equal(t, []string{"LF2"}, kept.Sittings[0].Blood)
-	assert.Equal(t, 12.5, kept.Rank.Bars[0].Length.MM)
-	assert.Equal(t, "measured", kept.Rank.Bars[0].Length.Source)
+	assert.Equal(t, []string{"LH5"}, kept.Sittings[0].Blood)
+	assert.Equal(t, 12.5, kept.bar(t, "LH2").Length.MM)
+	assert.Equal(t, "measured", kept.bar(t, "LH2").Length.Source)
 }
 
 func TestANailLongerAfterThanBeforeIsRefusedAtTheNail(t *testing.T) {
@@ -122,11 +122,11 @@ func TestANailLongerAfterThanBeforeIsRefusedAtTheNail(t *testing.T) {
 	p.press("a", "Record a sitting")
 	p.keysAtNumber("length before", "12")
 	p.keys("p")
-	p.find(".code", "LF5")
+	p.find(".code", "LH2")
 	p.keysAtNumber("length after", "13")
 	p.press("button", "Save the sitting")
 	p.sees("must not be more than the length before, 12 mm")
-	p.find(".code", "LF5")
+	p.find(".code", "LH2")
 	assert.Empty(t, program.dog(program.dogs()["Moss"]).Sittings)
 }
 
@@ -210,7 +210,7 @@ func TestInchesAndPounds(t *testing.T) {
 	p.keysAtNumber("length after", "0.5") // half an inch is 12.7 mm exactly
 	p.press("button", "Save the sitting")
 	p.sees("Moss is done")
-	assert.InDelta(t, 12.7, program.dog(id).Rank.Bars[0].Length.MM, 1e-9)
+	assert.InDelta(t, 12.7, program.dog(id).bar(t, "LH2").Length.MM, 1e-9)
 }
 
 func TestNothingIsAskedOfAnyoneElse(t *testing.T) {
@@ -249,12 +249,12 @@ func TestASittingByThumbAlone(t *testing.T) {
 	firstDog(p)
 	p.press("a", "Record a sitting")
 	p.press("button", "Leave out")
-	p.find(".code", "LF4")
+	p.find(".code", "LH3")
 	p.press("button", "Blood")
 	p.sees("It bled")
 	p.press(".choices button", "gap after")
 	p.press(".choices button", "bank card passes")
-	p.find(".code", "LF3")
+	p.find(".code", "LH4")
 	require.NoError(t, p.MustElement("#tool").Select([]string{"grinder, diamond bit"}, true, "text"))
 	p.press("button", "pulling")
 	p.press("button", "As planned")
@@ -262,7 +262,7 @@ func TestASittingByThumbAlone(t *testing.T) {
 	p.sees("Moss is done")
 	kept := program.dog(program.dogs()["Moss"]).Sittings[0]
 	assert.Equal(t, 17, kept.Nails)
-	assert.Equal(t, []string{"LF4"}, kept.Blood)
+	assert.Equal(t, []string{"LH3"}, kept.Blood)
 	assert.Equal(t, "pulling", kept.WorstReaction)
 	var plan struct{ Tool string }
 	program.get("/api/dogs/"+program.dogs()["Moss"]+"/plan", &plan)
@@ -276,16 +276,16 @@ func TestACaliperThatTypesItsUnit(t *testing.T) {
 	p.sees("As planned")
 	p.fill("number", "12.53")
 	p.keys("Space m m Enter")
-	p.find(".code", "LF4")
+	p.find(".code", "LH3")
 	p.fill("number", "twelve")
 	p.keys("Enter")
 	p.sees("is not a number of mm")
 	p.fill("number", "12.1")
 	p.press("button", "Save the sitting") // a number still in the field belongs to its nail
 	p.sees("Moss is done")
-	bars := program.dog(program.dogs()["Moss"]).Rank.Bars
-	assert.Equal(t, 12.53, bars[0].Length.MM)
-	assert.Equal(t, 12.1, bars[1].Length.MM)
+	kept := program.dog(program.dogs()["Moss"])
+	assert.Equal(t, 12.53, kept.bar(t, "LH2").Length.MM)
+	assert.Equal(t, 12.1, kept.bar(t, "LH3").Length.MM)
 }
 
 func TestATornNailIsLeftToAVeterinarian(t *testing.T) {
@@ -363,7 +363,7 @@ func TestAnUnsavedSittingWaitsUntilTomorrow(t *testing.T) {
 	p.press("a", "Record a sitting")
 	p.sees("As planned")
 	p.keys("s")
-	p.find(".code", "LF4")
+	p.find(".code", "LH3")
 	address, port := p.MustInfo().URL, program.port()
 	program.kill()
 	program = serve(t, data, tomorrow, port)

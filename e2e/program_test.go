@@ -10,6 +10,7 @@ import (
 	"os"
 	"os/exec"
 	"path/filepath"
+	"slices"
 	"strings"
 	"syscall"
 	"testing"
@@ -104,17 +105,29 @@ type dogView struct {
 		Blood     []string
 		Note      string
 
+		Minutes float64
+		Helper  bool
+		Ticks   []string
+
 		WorstReaction string `json:"worst_reaction"`
 	}
-	Rank struct {
-		Bars []struct {
-			Code   string
-			Colour string
-			Shape  string
-			Length estimate
-			Gap    estimate
-		}
-	}
+	Rank struct{ Bars []bar }
+}
+
+type bar struct {
+	Code   string
+	Colour string
+	Shape  string
+	Length estimate
+	Gap    estimate
+}
+
+// bar is one nail of the dog.
+func (v dogView) bar(t *testing.T, code string) bar {
+	t.Helper()
+	i := slices.IndexFunc(v.Rank.Bars, func(b bar) bool { return b.Code == code })
+	require.GreaterOrEqual(t, i, 0, "no nail %s", code)
+	return v.Rank.Bars[i]
 }
 
 // dogs maps the names of all dogs to their ids.

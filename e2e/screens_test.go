@@ -4,6 +4,7 @@ import (
 	"encoding/json"
 	"os"
 	"path/filepath"
+	"slices"
 	"strings"
 	"testing"
 	"time"
@@ -20,6 +21,10 @@ var screens = []screen{
 	{"due", "", "/", "Start"},
 	{"dog", "Oatcake", "/dogs/DOG", "Each nail"},
 	{"record", "Teasel", "/dogs/DOG/record", "As planned"},
+	{"ready", "Windlass", "/dogs/DOG/ready", "In this order"},
+	{"ladder", "Thimble", "/dogs/DOG/ladder", "Journal"},
+	{"ladders", "", "/ladder", "a step at a time"},
+	{"kit", "", "/kit", "Files and boards"},
 	{"walk", "Bobbin", "/dogs/DOG/walk", "looked at"},
 	{"nail", "Gantry", "/dogs/DOG/nails/RF3", "Four schools"},
 	{"saved", "Oatcake", "/dogs/DOG/saved/SITTING", "is done"},
@@ -93,7 +98,7 @@ func (p page) opensAll() {
 	p.t.Helper()
 	_, err := p.Eval(`() => {
 		document.querySelectorAll('details').forEach((d) => (d.open = true));
-		[...document.querySelectorAll('button')].filter((b) => b.innerText === 'Change').forEach((b) => b.click());
+		[...document.querySelectorAll('button')].filter((b) => b.innerText.startsWith('Change')).forEach((b) => b.click());
 	}`)
 	require.NoError(p.t, err)
 }
@@ -133,8 +138,12 @@ func TestScreenshots(t *testing.T) {
 	for _, s := range screens[:len(screens)-1] {
 		shoot(s.name, s, 1280, 800, false)
 	}
-	shoot("dog-dark", screens[1], 1280, 800, true)
-	shoot("due-phone", screens[0], 390, 844, false)
-	shoot("record-phone", screens[2], 390, 844, true)
-	shoot("walk-phone", screens[3], 390, 844, false)
+	named := func(name string) screen {
+		return screens[slices.IndexFunc(screens, func(s screen) bool { return s.name == name })]
+	}
+	shoot("dog-dark", named("dog"), 1280, 800, true)
+	for _, name := range []string{"due", "ready", "ladder", "walk"} {
+		shoot(name+"-phone", named(name), 390, 844, false)
+	}
+	shoot("record-phone", named("record"), 390, 844, true)
 }

@@ -13,6 +13,10 @@ export const coats: Record<Schemas['Coat'], string> = { short: 'short hair', lon
 export const sources: Record<Schemas['Source'], string> = {
   told: 'told by you', measured: 'measured', learnt: 'learnt from this dog', assumed: 'assumed for its size',
 }
+/** Where a number of minutes came from. */
+export const minuteSources: Record<Schemas['Source'], string> = {
+  told: 'as you said', measured: 'by the clock', learnt: 'learnt from this dog', assumed: 'usual for your hand',
+}
 export const sourceMarks: Record<Schemas['Source'], string> = { told: '▲', measured: '■', learnt: '◆', assumed: '○' }
 export const rhythms: Record<Schemas['Rhythm'], string> = {
   every_other_day: 'every other day', twice_a_week: 'twice a week', weekly: 'every week',

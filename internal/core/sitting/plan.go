@@ -187,8 +187,8 @@ func lastTools(sittings []dog.Sitting) map[nail.Code]kit.Tool {
 // FirstTool is what the dog was last trimmed with, or else what its size wants: to begin with
 // where no nail is planned.
 func (q Question) FirstTool() kit.Tool {
-	for i := len(q.Sittings) - 1; i >= 0; i-- {
-		for _, r := range q.Sittings[i].Records {
+	for _, s := range slices.Backward(q.Sittings) {
+		for _, r := range slices.Backward(s.Records) {
 			if r.Removed() > 0 {
 				return r.Tool
 			}

@@ -5,7 +5,7 @@ const (
 	puppyUntil      = 17.0 // weeks: eight weeks and the two months of handling after them (trade)
 	puppyNails      = 2    // a nail or two at a time (trade)
 	puppyMinutes    = 5
-	usualMinutes    = 20 // of a sitting without a break
+	usualMinutes    = 30 // of a sitting, its breaks within
 	lastSittings    = 3  // that tell what a dog takes
 	nailsMore       = 2  // than last time, when it was calm throughout
 	impossibleAfter = 2  // sittings one after the other at which a paw was too much

@@ -80,10 +80,10 @@ func TestMinutesThatADogTakes(t *testing.T) {
 		}
 		return o
 	}
-	assert.Equal(t, 20.0, Learn(adult, nil, Told{}).Minutes.Most)
+	assert.Equal(t, 30.0, Learn(adult, nil, Told{}).Minutes.Most)
 	assert.Equal(t, 11.0, Learn(adult, []Outing{timed("cccF", 11, 6)}, Told{}).Minutes.Most, "until it had enough")
 	assert.Equal(t, 35.0, Learn(adult, []Outing{timed("cccc", 35, 0)}, Told{}).Minutes.Most, "it took that without trouble")
-	assert.Equal(t, 20.0, Learn(adult, []Outing{timed("cccc", 5, 0)}, Told{}).Minutes.Most)
+	assert.Equal(t, 30.0, Learn(adult, []Outing{timed("cccc", 5, 0)}, Told{}).Minutes.Most)
 }
 
 // A break before the first sign is worth more than one after it.

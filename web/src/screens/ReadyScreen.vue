@@ -12,7 +12,7 @@ import { useNarrow } from '../local/narrow'
 import AnswerState from '../parts/AnswerState.vue'
 import CautionList from '../parts/CautionList.vue'
 import RankPicture from '../rank/RankPicture.vue'
-import { minutesInWords, sources } from '../words'
+import { minuteSources, minutesInWords } from '../words'
 import CheckList from './ready/CheckList.vue'
 import LeftNails from './ready/LeftNails.vue'
 import PawBlock from './ready/PawBlock.vue'
@@ -50,7 +50,7 @@ const paws = computed(() => {
 const marks = computed(() => Object.fromEntries((plan.value?.nails ?? []).map((n) => [n.code, today.value?.stops.some((s) => s.code === n.code) ? 'planned' : 'left'])))
 const limits = computed(() => {
   if (!plan.value) return []
-  const words = plan.value.limits.map((l) => `${l.words} (${sources[l.source]})`)
+  const words = plan.value.limits.map((l) => l.words)
   if (plan.value.alone) words.push('alone, half as much: a helper is worth having')
   if (plan.value.calm_minutes !== undefined) words.push(`lately calm for about ${minutesInWords(plan.value.calm_minutes)}: a break before that`)
   return words
@@ -76,7 +76,7 @@ onKey((event) => {
       <div class="screen-head">
         <div>
           <h1><bdi>{{ plan.name }}</bdi>: get ready</h1>
-          <p v-if="today" class="lead"><strong>{{ today.stops.length }} {{ today.stops.length === 1 ? 'nail' : 'nails' }}</strong> today, about <strong>{{ minutesInWords(today.minutes.minutes) }}</strong> <span class="soft">({{ Math.floor(today.minutes.low) }}–{{ Math.ceil(today.minutes.high) }}, {{ sources[today.minutes.source] }})</span></p>
+          <p v-if="today" class="lead"><strong>{{ today.stops.length }} {{ today.stops.length === 1 ? 'nail' : 'nails' }}</strong> today, about <strong>{{ minutesInWords(today.minutes.minutes) }}</strong> <span class="soft">({{ Math.floor(today.minutes.low) }}–{{ Math.ceil(today.minutes.high) }}, {{ minuteSources[today.minutes.source] }})</span></p>
           <p v-else class="lead">Nothing is trimmed today.</p>
         </div>
         <div class="aside">

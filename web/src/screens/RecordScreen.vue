@@ -90,12 +90,12 @@ function nextReaction() {
   })
 }
 /** The pieces of the kit by name, then every kind of tool. */
-const toolOptions = computed(() => [
-  ...(kit.value?.items ?? []).filter((i) => i.tool).map((i) => ({
+const toolOptions = computed(() => {
+  const own = (kit.value?.items ?? []).filter((i) => i.tool).map((i) => ({
     value: i.id, text: `${tools[i.tool!]}${i.name ? `, ${i.name}` : i.grit ? `, ${i.grit} grit` : ''}${i.usable ? '' : ' (see to it)'}`,
-  })),
-  ...options(tools),
-])
+  }))
+  return own.length === 0 ? options(tools) : [{ label: 'Your kit', options: own }, { label: 'Other', options: options(tools) }]
+})
 const taken = computed(() => (kit.value?.items.some((i) => i.id === nail.value?.item_id) ? nail.value!.item_id : nail.value?.tool))
 /** Another tool serves the nail in hand and those that are still to come. */
 function takeTool(value: string) {

@@ -57,7 +57,7 @@ const shown = ['handling.own_order', 'handling.most_nails', 'handling.most_minut
   <section class="section" aria-labelledby="handling-title">
     <div class="head">
       <h2 id="handling-title">How it is held</h2>
-      <BButton variant="plain" :aria-expanded="open" aria-label="Change how it is held" @click="open ? (open = false) : begin()">{{ open ? 'Close' : 'Change' }}</BButton>
+      <BButton variant="plain" :aria-expanded="open" @click="open ? (open = false) : begin()">{{ open ? 'Close' : 'Change the hold' }}</BButton>
     </div>
     <p v-if="!open" class="soft">{{ summary }}</p>
     <BForm v-else novalidate class="columns" @submit.prevent="save">

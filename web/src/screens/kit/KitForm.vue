@@ -47,7 +47,7 @@ function save() {
     limit: kind.value.counts === 'nothing' || limit.value.trim() === '' ? undefined : (number(limit.value) ?? -1), // refused by name, as no number is
   }, { onSuccess: () => emit('kept') })
 }
-const at = (field: string) => `${id}-${field}`
+const at = (field: string) => `kit-${id}-${field}`
 </script>
 
 <template>

@@ -10,7 +10,7 @@ defineProps<{ ladder: Schemas['Ladder'] }>()
     <li v-for="(step, i) in [...ladder.steps].reverse()" :key="step.words" :class="{ now: ladder.steps.length - 1 - i === ladder.step, done: ladder.steps.length - 1 - i < ladder.step }" :aria-current="ladder.steps.length - 1 - i === ladder.step ? 'step' : undefined">
       <span class="number">{{ ladder.steps.length - i }}</span>
       <span>{{ step.words }}<span v-if="ladder.steps.length - 1 - i < ladder.step" class="visually-hidden"> (behind it)</span></span>
-      <span v-if="ladder.steps.length - 1 - i === ladder.step" class="streak" :aria-label="`${ladder.streak} of ${ladder.needed} calm`"><i v-for="n in ladder.needed" :key="n" :class="{ calm: n <= ladder.streak }" /></span>
+      <span v-if="ladder.steps.length - 1 - i === ladder.step" class="streak" role="img" :aria-label="`${ladder.streak} of ${ladder.needed} calm`"><i v-for="n in ladder.needed" :key="n" :class="{ calm: n <= ladder.streak }" /></span>
     </li>
   </ol>
 </template>

@@ -1,0 +1,182 @@
+package e2e
+
+import (
+	"path/filepath"
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+)
+
+// A biter: nothing without a helper; then as many nails as it takes, the rest on another day,
+// and what was laid out goes with the sitting.
+func TestGettingReadyForABiter(t *testing.T) {
+	program := start(t, "demo", "--today", day, "--listen", anywhere)
+	id := program.dogs()["Bosun"]
+	p := tab(t, browser(t), program.address)
+	p.press("a", "Bosun’s sitting")
+	p.sees("is not done without a helper")
+	p.sees("a safety tool and no shame")
+	p.sees("empty: refill it") // the jar
+	p.press("button", "A helper is here")
+	p.sees("11 nails today")
+	p.sees("Wed 25 Nov")
+	p.sees("a flat hand in front of the knee")
+	p.press("[role=checkbox]", "muzzle")
+	p.press("[role=checkbox]", "treats")
+	p.open(p.MustInfo().URL) // the tab was closed and opened again
+	p.sees("11 nails today")
+	p.keys("Enter")
+	p.find(".code", "LH2")
+	p.sees("11 trimmed")
+	p.sees("protect your eyes")
+	p.fill("calm", "999") // longer than the whole sitting
+	p.press("button", "Save the sitting")
+	p.sees("must not be more than the whole sitting")
+	p.fill("calm", "4")
+	p.fill("minutes", "9")
+	p.press("button", "Save the sitting")
+	p.sees("Bosun is done")
+	kept := program.dog(id).Sittings[0]
+	assert.Equal(t, 11, kept.Nails)
+	assert.True(t, kept.Helper)
+	assert.Equal(t, 9.0, kept.Minutes)
+	assert.ElementsMatch(t, []string{"muzzle", "treats"}, kept.Ticks)
+	p.open(program.address + "/dogs/" + id + "/ready")
+	p.sees("not laid out last time")
+}
+
+func TestWhyThisTool(t *testing.T) {
+	program := start(t, "demo", "--today", day, "--listen", anywhere)
+	p := tab(t, browser(t), program.address+"/dogs/"+program.dogs()["Windlass"]+"/ready")
+	p.press(".tool", "clipper")
+	p.sees("the size for a dog of 13.6 kg and over")
+	p.sees("blunt: it took force")
+	p.sees("Where practitioners disagree")
+	p.press("button", "for smoothing")
+	p.sees("a cutter does not smooth")
+	p.sees("120 grit")
+}
+
+// The clock of a sitting runs from Start; the first sign stops the calm minutes.
+func TestTheClockRunsFromStart(t *testing.T) {
+	program, p := keeper(t)
+	p.press("a", "^Get ready$")
+	p.sees("18 nails today")
+	p.press("button", "^Start")
+	p.find(".code", "LH2")
+	p.press("button", "uneasy")
+	p.press("button", "Save the sitting")
+	p.sees("Moss is done")
+	var view struct {
+		Moods []struct {
+			Minutes float64
+			Calm    *float64 `json:"calm_minutes"`
+		}
+	}
+	program.get("/api/dogs/"+program.dogs()["Moss"], &view)
+	require.Len(t, view.Moods, 1)
+	require.NotNil(t, view.Moods[0].Calm)
+	assert.LessOrEqual(t, *view.Moods[0].Calm, view.Moods[0].Minutes)
+	assert.Less(t, view.Moods[0].Minutes, 2.0)
+}
+
+func TestTheKitIsCountedAndServed(t *testing.T) {
+	program := serve(t, filepath.Join(t.TempDir(), "book.db"), day, anywhere)
+	p := tab(t, browser(t), program.address)
+	firstDog(p)
+	p.keys("g k")
+	p.sees("Nothing in the kit yet")
+	p.press("button", "Add a piece")
+	limit := p.find("label", "Due after, cuts")
+	field, err := limit.Attribute("for")
+	require.NoError(t, err)
+	p.fill(*field, "many")
+	p.press("button", "Add it to the kit")
+	p.sees("must be from 1 to 100000 cuts or minutes")
+	p.fill(*field, "20")
+	p.press("button", "Add it to the kit")
+	p.sees("0 of 20 cuts")
+	p.sees("your limit")
+
+	p.open(program.address + "/dogs/" + program.dogs()["Moss"] + "/ready")
+	p.press("button", "^Start")
+	p.find(".code", "LH2")
+	p.keys("f") // it took force
+	p.press("button", "Save the sitting")
+	p.sees("Moss is done")
+	p.keys("g k")
+	p.sees("18 of 20 cuts")
+	p.sees("blunt: it took force")
+	p.press("button", "Sharpened")
+	p.sees("0 of 20 cuts")
+	p.press("button", "^Undo")
+	p.sees("18 of 20 cuts")
+	p.press("button", "^Edit")
+	p.press("button", "Take it out")
+	p.press("button", "Yes, it is gone")
+	p.sees("Nothing in the kit yet")
+}
+
+func TestALadderByKeysAlone(t *testing.T) {
+	program, p := keeper(t)
+	p.press("a", "Begin a ladder")
+	p.press("button", "Begin the clipper ladder")
+	p.sees("Step 1 of 10")
+	p.keys("1")
+	p.sees("Calm: 1 of 3")
+	p.keys("2")
+	p.sees("stay on this step")
+	p.keys("u") // a wrong key
+	p.sees("Calm: 1 of 3")
+	p.keys("1")
+	p.sees("Calm: 2 of 3")
+	p.keys("1")
+	p.sees("Step 2 of 10")
+	p.sees("Enough for today")
+	p.keys("4")
+	p.sees("Never force it")
+	p.sees("Step 1 of 10")
+	p.keys("t")
+	p.sees("Stop")
+
+	p.open(program.address)
+	p.sees("clipper ladder, step 1 of 10")
+	p.sees("tomorrow")
+	p.keys("g l")
+	p.sees("Through about")
+	p.press("a", "^Train")
+	p.press("button", "End this ladder")
+	p.press("button", "Yes, end it")
+	p.sees("is on no ladder")
+}
+
+// One paw on the ladder, the other three trimmed.
+func TestOnePawInTraining(t *testing.T) {
+	_, p := keeper(t)
+	p.press("a", "Begin a ladder")
+	p.press(".one button", "^LH$")
+	p.sees("Step 1 of 10, clipper, LH ladder")
+	p.press("a", "Open Moss")
+	p.sees("on the ladder")
+	p.press("a", "^Get ready$")
+	p.sees("14 nails today")
+	p.sees("cannot wait for the ladder")
+}
+
+func TestHowADogIsHeld(t *testing.T) {
+	_, p := keeper(t)
+	p.press("button", "Change the hold")
+	require.NoError(t, p.MustElement("#h-order").Select([]string{"my own order"}, true, "text"))
+	p.press(".own button", "4. RF")
+	p.fill("h-nails", "99")
+	p.press("button", "Save how it is held")
+	p.sees("must be from 1 to 22 nails")
+	p.fill("h-nails", "5")
+	p.press("button", "Save how it is held")
+	p.sees("LH RH RF LF")
+	p.sees("at most 5 nails")
+	p.press("a", "^Get ready$")
+	p.sees("5 nails today")
+	p.sees("5 nails, as you said")
+}
