@@ -35,21 +35,29 @@ func aDog() Dog {
 		Weights:  []dog.Weight{{On: date.MustParse("2026-01-01"), Kg: 21}, {On: date.MustParse("2026-06-01"), Kg: 22.5}},
 		FootCoat: dog.LongCoat, Pavement: 7.5, Rhythm: due.Weekly, Workdays: date.WeekdaysOf(time.Monday, time.Sunday),
 		WishedGap: 0.76, Nails: dog.StandardNails(),
+		Handling: dog.Handling{
+			Order: dog.OwnOrder, OwnOrder: []nail.Paw{nail.RH, nail.LF, nail.LH, nail.RF}, Position: dog.OnSide, Helper: dog.Needed,
+			Muzzle: true, Sore: true, Noise: kit.NoiseAfraid, MostNails: of(5), MostMinutes: of(7.5),
+		},
 	}}
 }
 
+func of[T any](v T) *T { return &v }
+
 func aSitting() Sitting {
 	gap := 0.1
-	return Sitting{ID: uuid.New(), Sitting: dog.Sitting{On: date.MustParse("2026-11-24"), Note: "first", Records: []dog.Record{
-		{Code: nail.MustParse("LF3"), GapAfter: &gap, Cuts: []float64{1, 0.5}, Tool: kit.File, Reaction: temper.Calm, Blood: true},
-	}}}
+	return Sitting{ID: uuid.New(), Sitting: dog.Sitting{On: date.MustParse("2026-11-24"), Note: "first",
+		Minutes: of(9.5), Calm: of(4.0), Helper: true, Ticks: []string{"styptic", "mesh"}, Records: []dog.Record{
+			{Code: nail.MustParse("RF3"), GapAfter: &gap, Cuts: []float64{1, 0.5}, Tool: kit.File, Reaction: temper.Calm, Blood: true},
+			{Code: nail.MustParse("LF3"), Tool: kit.LargePlier, Reaction: temper.Snapping, TookForce: true}, // in the order of the work, not of the nails
+		}}}
 }
 
 func TestABookOpenedAgainIsTheSameBook(t *testing.T) {
 	path := filepath.Join(t.TempDir(), "with a space & ü.db")
 	s := open(t, path)
 	d, sitting := aDog(), aSitting()
-	settings := Settings{Role: "keeper", LengthUnit: units.Inch, WeightUnit: units.Pound, Margin: 1.5, Workdays: date.EveryDay}
+	settings := Settings{Role: "keeper", LengthUnit: units.Inch, WeightUnit: units.Pound, Margin: 1.5, Workdays: date.EveryDay, Hand: kit.SomeHand}
 	require.NoError(t, s.AddDog(ctx, d))
 	require.NoError(t, s.AddSitting(ctx, d.ID, sitting, time.Now()))
 	require.NoError(t, s.SaveSettings(ctx, settings))

@@ -1,0 +1,136 @@
+package store
+
+import (
+	"path/filepath"
+	"testing"
+	"time"
+
+	"github.com/google/uuid"
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+
+	"fribbet/internal/core/date"
+	"fribbet/internal/core/dog"
+	"fribbet/internal/core/kit"
+	"fribbet/internal/core/ladder"
+	"fribbet/internal/core/nail"
+	"fribbet/internal/core/temper"
+)
+
+var noon = time.Date(2026, time.November, 24, 12, 0, 0, 0, time.UTC)
+
+func TestAKitOpenedAgainIsTheSameKit(t *testing.T) {
+	path := filepath.Join(t.TempDir(), "book.db")
+	s := open(t, path)
+	machine := KitItem{ID: uuid.New(), Version: 1, Item: kit.Item{Kind: kit.Grinder, Name: "Щипчики"}}
+	band := KitItem{ID: uuid.New(), Version: 1, Item: kit.Item{
+		Kind: kit.Kind(kit.GrinderBand), Grit: 60, Tip: kit.FlatTip, On: machine.ID.String(), Limit: of(45.0),
+	}}
+	jar := KitItem{ID: uuid.New(), Version: 1, Item: kit.Item{Kind: kit.Styptic, Expires: date.MustParse("2027-01-01"), Stock: kit.Low}}
+	for i, item := range []KitItem{machine, band, jar} {
+		require.NoError(t, s.AddKitItem(ctx, item, noon.Add(time.Duration(i)*time.Second)))
+		require.NoError(t, s.AddKitItem(ctx, item, noon), "sending it twice keeps it once")
+	}
+	require.NoError(t, s.Close())
+	s = open(t, path)
+	got, err := s.Kit(ctx)
+	require.NoError(t, err)
+	assert.Equal(t, []KitItem{machine, band, jar}, got)
+
+	jar.Item.Stock = kit.Full
+	require.NoError(t, s.ChangeKitItem(ctx, jar))
+	assert.ErrorIs(t, s.ChangeKitItem(ctx, jar), ErrConflict, "it was read before the change")
+	require.NoError(t, s.RemoveKitItem(ctx, band.ID, noon))
+	assert.ErrorIs(t, s.RemoveKitItem(ctx, uuid.New(), noon), ErrNotFound)
+	assert.ErrorIs(t, s.ChangeKitItem(ctx, band), ErrNotFound, "it is out of the kit")
+	got, err = s.Kit(ctx)
+	require.NoError(t, err)
+	assert.Len(t, got, 2)
+	known, err := s.KnowsItem(ctx, band.ID.String())
+	require.NoError(t, err)
+	assert.True(t, known, "sittings may still name it")
+}
+
+func TestTheLastServiceCountsUntilItIsTakenBack(t *testing.T) {
+	s := open(t, filepath.Join(t.TempDir(), "book.db"))
+	item := KitItem{ID: uuid.New(), Item: kit.Item{Kind: kit.Kind(kit.LargePlier)}}
+	require.NoError(t, s.AddKitItem(ctx, item, noon))
+	serviced := func() date.Date {
+		got, err := s.Kit(ctx)
+		require.NoError(t, err)
+		return got[0].Serviced.On
+	}
+	first, second := date.MustParse("2026-11-01"), date.MustParse("2026-11-20")
+	require.NoError(t, s.ServiceKitItem(ctx, item.ID, kit.Moment{On: first, At: noon}))
+	require.NoError(t, s.ServiceKitItem(ctx, item.ID, kit.Moment{On: second, At: noon.Add(time.Hour)}))
+	assert.Equal(t, second, serviced())
+	require.NoError(t, s.UndoKitService(ctx, item.ID, noon))
+	assert.Equal(t, first, serviced())
+	assert.ErrorIs(t, s.ServiceKitItem(ctx, uuid.New(), kit.Moment{On: first, At: noon}), ErrNotFound)
+}
+
+// What the sittings asked of each piece: cuts by number, minutes by the share of the nails.
+func TestStintsComeFromTheSittings(t *testing.T) {
+	s := open(t, filepath.Join(t.TempDir(), "book.db"))
+	d := aDog()
+	require.NoError(t, s.AddDog(ctx, d))
+	cutter, bit := KitItem{ID: uuid.New(), Item: kit.Item{Kind: kit.Kind(kit.LargePlier)}}, KitItem{ID: uuid.New(), Item: kit.Item{Kind: kit.Kind(kit.GrinderBand)}}
+	require.NoError(t, s.AddKitItem(ctx, cutter, noon))
+	require.NoError(t, s.AddKitItem(ctx, bit, noon))
+	record := func(code string, item KitItem, tool kit.Tool, cuts ...float64) dog.Record {
+		return dog.Record{Code: nail.MustParse(code), Cuts: cuts, Tool: tool, Item: item.ID.String(), Reaction: temper.Calm}
+	}
+	sitting := Sitting{ID: uuid.New(), Sitting: dog.Sitting{On: date.MustParse("2026-11-20"), Minutes: of(9.0), Records: []dog.Record{
+		record("LF3", cutter, kit.LargePlier, 1, 1), record("LF4", cutter, kit.LargePlier, 1), record("RF3", bit, kit.GrinderBand, 0.5),
+		record("RF4", cutter, kit.LargePlier),
+	}}}
+	sitting.Records[0].TookForce = true
+	require.NoError(t, s.AddSitting(ctx, d.ID, sitting, noon))
+	stints, err := s.Stints(ctx, date.MustParse("2026-11-20"))
+	require.NoError(t, err)
+	require.Len(t, stints, 2)
+	for _, got := range stints {
+		assert.Equal(t, 3.0, got.AllNails)
+		assert.Equal(t, 9.0, *got.Minutes)
+		if got.Item == cutter.ID.String() {
+			assert.Equal(t, [2]float64{3, 2}, [2]float64{got.Cuts, got.Nails})
+			assert.True(t, got.TookForce)
+		}
+	}
+	stints, err = s.Stints(ctx, date.MustParse("2026-11-21"))
+	require.NoError(t, err)
+	assert.Empty(t, stints)
+	require.NoError(t, s.WithdrawSitting(ctx, d.ID, sitting.ID, noon))
+	stints, err = s.Stints(ctx, date.Date{})
+	require.NoError(t, err)
+	assert.Empty(t, stints, "a sitting taken back wore nothing")
+}
+
+func TestALadderOpenedAgainIsTheSameLadder(t *testing.T) {
+	path := filepath.Join(t.TempDir(), "book.db")
+	s := open(t, path)
+	d := aDog()
+	require.NoError(t, s.AddDog(ctx, d))
+	l := Ladder{ID: uuid.New(), DogID: d.ID, Ladder: ladder.Ladder{Kind: ladder.Clipper, Started: date.MustParse("2026-11-20"), Paw: of(nail.LH)}}
+	require.NoError(t, s.AddLadder(ctx, l, noon))
+	late := Try{ID: uuid.New(), Try: ladder.Try{On: date.MustParse("2026-11-22"), Reaction: temper.Uneasy, Note: "Ж"}}
+	early := Try{ID: uuid.New(), Try: ladder.Try{On: date.MustParse("2026-11-21"), Reaction: temper.Calm, Paw: of(nail.LH)}}
+	for _, try := range []Try{late, early, early} {
+		require.NoError(t, s.AddTry(ctx, l.ID, try, noon))
+	}
+	require.NoError(t, s.Close())
+	s = open(t, path)
+	l.Tries = []Try{early, late}
+	got, err := s.Ladders(ctx, d.ID)
+	require.NoError(t, err)
+	assert.Equal(t, []Ladder{l}, got, "by day, each once")
+	require.NoError(t, s.WithdrawTry(ctx, l.ID, late.ID, noon))
+	assert.ErrorIs(t, s.WithdrawTry(ctx, l.ID, uuid.New(), noon), ErrNotFound)
+	got, _ = s.Ladders(ctx, d.ID)
+	assert.Equal(t, []Try{early}, got[0].Tries)
+	assert.ErrorIs(t, s.EndLadder(ctx, uuid.New(), l.ID, noon), ErrNotFound, "another dog's")
+	require.NoError(t, s.EndLadder(ctx, d.ID, l.ID, noon))
+	all, err := s.AllLadders(ctx)
+	require.NoError(t, err)
+	assert.Empty(t, all)
+}
