@@ -8,6 +8,7 @@ import (
 	"fribbet/internal/core/dog"
 	"fribbet/internal/core/due"
 	"fribbet/internal/core/fault"
+	"fribbet/internal/core/nail"
 	"fribbet/internal/store"
 )
 
@@ -60,9 +61,10 @@ func (h handlers) dueRow(v book.View) contract.DueRow {
 		Rank: rank(v.Readings), Cautions: cautions(v.Cautions),
 	}
 	today := h.book.Today()
-	if v.Trained() {
-		on := v.Training.Standing.NextOn(today)
-		row.Task, row.Reason, row.Standing = contract.DueRowTaskLadder, v.Training.Standing.Reason(), contract.DueRowStanding(due.StandingAt(on, today))
+	if v.Training.Whole() {
+		first, _ := v.Training.First(today)
+		on := first.NextOn(today)
+		row.Task, row.Reason, row.Standing = contract.DueRowTaskLadder, first.Reason(), contract.DueRowStanding(due.StandingAt(on, today))
 		row.Due, row.DueInDays = &on, of(on.Sub(today))
 		return row
 	}
@@ -78,15 +80,20 @@ func (h handlers) dueRow(v book.View) contract.DueRow {
 func (h handlers) view(v book.View) contract.DogView {
 	out := contract.DogView{
 		Dog: h.dog(v.Dog), WhyNone: v.WhyNone, Rank: rank(v.Readings), Cautions: cautions(v.Cautions),
-		Moods: moods(v.Moods), Sittings: []contract.SittingSummary{},
+		Moods: moods(v.Moods), Sittings: []contract.SittingSummary{}, TrainingPaws: []nail.Paw{},
 	}
 	if v.Next != nil {
 		n := next(v.Next.Next, v.Next.Reason)
 		out.Next, out.NextInDays = &n, of(v.Next.Due.Sub(h.book.Today()))
 	}
-	out.TrainingPaws = list(v.TrainingPaws())
-	if v.Training != nil {
-		out.Training = v.Training.Standing.Reason()
+	if first, training := v.Training.First(h.book.Today()); training {
+		out.Training = first.Reason()
+	}
+	closed := v.Training.Paws()
+	for _, paw := range nail.Paws() {
+		if closed[paw] {
+			out.TrainingPaws = append(out.TrainingPaws, paw)
+		}
 	}
 	for _, s := range v.Sittings {
 		nails, most := s.Cut()

@@ -8,6 +8,7 @@ import (
 
 	"fribbet/internal/core/date"
 	"fribbet/internal/core/dog"
+	"fribbet/internal/core/ladder"
 	"fribbet/internal/core/sitting"
 	"fribbet/internal/store"
 )
@@ -21,7 +22,7 @@ type View struct {
 	Cautions []dog.Caution
 	Sittings []store.Sitting // latest first
 	Moods    []sitting.Mood  // oldest first
-	Training *Training       // the ladder step that comes next; none when it is on none
+	Training ladder.Training
 }
 
 // AddDog adds a dog; its name, age and one weight are enough.
@@ -79,11 +80,11 @@ func (b *Book) View(ctx context.Context, id uuid.UUID) (View, error) {
 
 func (b *Book) view(d store.Dog, feet dog.Feet, sittings []store.Sitting, ladders []store.Ladder, settings store.Settings) (View, error) {
 	v := View{Dog: d, Readings: feet.On(b.Today()), Moods: sitting.Moods(trimsOf(sittings)), Training: b.training(ladders)}
-	v.Cautions = append(sitting.WhileTraining(v.Readings, v.Training.paws()), feet.Cautions(v.Readings)...)
+	v.Cautions = append(sitting.WhileTraining(v.Readings, v.Training.Paws()), feet.Cautions(v.Readings)...)
 	for i := len(sittings) - 1; i >= 0; i-- {
 		v.Sittings = append(v.Sittings, sittings[i])
 	}
-	next, has, err := feet.Next(settings.Margin, v.Training.paws())
+	next, has, err := feet.Next(settings.Margin, v.Training.Paws())
 	if has {
 		v.Next = &next
 	} else {
@@ -170,9 +171,9 @@ func (v View) veterinary() int {
 
 // inDays is how many days from today the dog is due; one not yet seen is due now.
 func (v View) inDays(today date.Date) int {
-	switch {
-	case v.Trained():
-		return v.Training.Standing.NextOn(today).Sub(today)
+	switch first, _ := v.Training.First(today); {
+	case v.Training.Whole():
+		return first.NextOn(today).Sub(today)
 	case v.Next == nil:
 		return 0
 	default:

@@ -20,12 +20,6 @@ type Climb struct {
 	Standing ladder.Standing
 }
 
-// Training is what a dog is still being taught.
-type Training struct {
-	Climb         // the one whose next step comes first
-	all   []Climb // that are not done
-}
-
 func (b *Book) climb(l store.Ladder) Climb {
 	tries := make([]ladder.Try, len(l.Tries))
 	for i, t := range l.Tries {
@@ -34,45 +28,15 @@ func (b *Book) climb(l store.Ladder) Climb {
 	return Climb{l, l.StandingOn(b.Today(), tries)}
 }
 
-// training is what is left of a dog's ladders; nil when there is nothing.
-func (b *Book) training(ladders []store.Ladder) *Training {
-	t := &Training{}
+// training is what is left of a dog's ladders.
+func (b *Book) training(ladders []store.Ladder) ladder.Training {
+	var t ladder.Training
 	for _, l := range ladders {
 		if c := b.climb(l); !c.Standing.Done {
-			t.all = append(t.all, c)
+			t = append(t, c.Standing)
 		}
 	}
-	if len(t.all) == 0 {
-		return nil
-	}
-	t.Climb = slices.MinFunc(t.all, func(x, y Climb) int {
-		return x.Standing.NextOn(b.Today()).Sub(y.Standing.NextOn(b.Today()))
-	})
 	return t
-}
-
-// paws are those that may not be trimmed yet: all of them, on a clipper ladder of the whole dog.
-func (t *Training) paws() map[nail.Paw]bool {
-	paws := map[nail.Paw]bool{}
-	if t == nil {
-		return paws
-	}
-	for _, c := range t.all {
-		for _, paw := range nail.Paws() {
-			if c.Kind == ladder.Clipper && (c.Paw == nil || *c.Paw == paw) {
-				paws[paw] = true
-			}
-		}
-	}
-	return paws
-}
-
-// whole tells whether the dog is trained and not trimmed: every paw is on a ladder.
-func (t *Training) whole() bool { return len(t.paws()) == len(nail.Paws()) }
-
-// grinder tells whether the dog is still on a grinder ladder.
-func (t *Training) grinder() bool {
-	return t != nil && slices.ContainsFunc(t.all, func(c Climb) bool { return c.Kind == ladder.Grinder })
 }
 
 // DogLadders is a dog's training.
@@ -104,9 +68,8 @@ func (b *Book) DogLadders(ctx context.Context, dogID uuid.UUID) (DogLadders, err
 	if p, is := ladder.PuppyhoodOn(b.Today(), d.Birth.Date, tries); is {
 		out.Puppy = &p
 	}
-	training := b.training(ladders)
 	q := sitting.Question{Today: b.Today(), Dog: d.Dog, Sittings: trimsOf(sittings)}
-	out.Cautions = append(sitting.WhileTraining(feet.On(b.Today()), training.paws()), q.Cautions(sitting.For(q))...)
+	out.Cautions = append(sitting.WhileTraining(feet.On(b.Today()), b.training(ladders).Paws()), q.Cautions(sitting.For(q))...)
 	return out, nil
 }
 
@@ -122,8 +85,14 @@ func (b *Book) Climbers(ctx context.Context) ([]DogLadders, error) {
 	}
 	var all []DogLadders
 	for _, d := range dogs {
-		if t := b.training(ladders[d.ID]); t != nil {
-			all = append(all, DogLadders{Dog: d, Climbs: t.all})
+		one := DogLadders{Dog: d}
+		for _, l := range ladders[d.ID] {
+			if c := b.climb(l); !c.Standing.Done {
+				one.Climbs = append(one.Climbs, c)
+			}
+		}
+		if len(one.Climbs) > 0 {
+			all = append(all, one)
 		}
 	}
 	slices.SortStableFunc(all, func(x, y DogLadders) int {
@@ -198,12 +167,4 @@ func (b *Book) ladder(ctx context.Context, dogID, id uuid.UUID) (store.Ladder, e
 		}
 	}
 	return store.Ladder{}, store.ErrNotFound
-}
-
-// Trained tells whether the dog is trained and not trimmed: every paw is on a ladder.
-func (v View) Trained() bool { return v.Training.whole() }
-
-// TrainingPaws are those that may not be trimmed yet.
-func (v View) TrainingPaws() []nail.Paw {
-	return slices.DeleteFunc(nail.Paws(), func(p nail.Paw) bool { return !v.Training.paws()[p] })
 }

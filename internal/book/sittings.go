@@ -8,6 +8,7 @@ import (
 	"fribbet/internal/core/dog"
 	"fribbet/internal/core/fault"
 	"fribbet/internal/core/kit"
+	"fribbet/internal/core/ladder"
 	"fribbet/internal/core/nail"
 	"fribbet/internal/core/sitting"
 	"fribbet/internal/store"
@@ -32,7 +33,7 @@ func (b *Book) Plan(ctx context.Context, id uuid.UUID, helper bool) (Plan, error
 	p := Plan{Plan: sitting.For(t.Question), Dog: t.dog, Nails: t.Nails, Tool: t.FirstTool()}
 	readings := t.feet.On(b.Today())
 	p.Checklist = t.Checklist(p.Plan)
-	p.Cautions = append(sitting.WhileTraining(readings, t.training.paws()), t.Cautions(p.Plan)...)
+	p.Cautions = append(sitting.WhileTraining(readings, t.training.Paws()), t.Cautions(p.Plan)...)
 	p.Cautions = append(p.Cautions, t.feet.Cautions(readings)...)
 	return p, nil
 }
@@ -55,7 +56,7 @@ type today struct {
 	sitting.Question
 	dog      store.Dog
 	feet     dog.Feet
-	training *Training
+	training ladder.Training
 }
 
 func (b *Book) today(ctx context.Context, id uuid.UUID, helper bool) (today, error) {
@@ -79,7 +80,7 @@ func (b *Book) today(ctx context.Context, id uuid.UUID, helper bool) (today, err
 	return today{sitting.Question{
 		Today: b.Today(), Dog: d.Dog, Nails: feet.Plan(b.Today(), settings.Margin), Sittings: trimsOf(sittings),
 		Hair: feet.Hair(), Hand: settings.Hand, Kit: pieces, Helper: helper,
-		Training: sitting.Training{Paws: training.paws(), Grinder: training.grinder()},
+		Training: sitting.Training{Paws: training.Paws(), Grinder: training.WithGrinder()},
 	}, d, feet, training}, nil
 }
 

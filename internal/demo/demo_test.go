@@ -37,7 +37,7 @@ func TestTheDemoShowsEveryStanding(t *testing.T) {
 		curling, veterinary, trained := 0, 0, 0
 		views := filled(t, on)
 		for _, v := range views {
-			if v.Trained() {
+			if v.Training.Whole() {
 				trained++
 				continue
 			}

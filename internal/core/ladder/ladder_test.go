@@ -8,6 +8,7 @@ import (
 	"pgregory.net/rapid"
 
 	"fribbet/internal/core/date"
+	"fribbet/internal/core/nail"
 	"fribbet/internal/core/temper"
 )
 
@@ -187,4 +188,21 @@ func TestATryThatCannotBe(t *testing.T) {
 	assert.Empty(t, Try{On: begun}.Check(l, begun))
 	assert.Equal(t, "on", Try{On: begun.AddDays(1)}.Check(l, begun)[0].Name)
 	assert.Equal(t, "on", Try{On: begun.AddDays(-1)}.Check(l, begun)[0].Name)
+}
+
+func TestWhatTrainingCloses(t *testing.T) {
+	lh := nail.LH
+	whole, one, grinder := stands(Clipper, "c"), stands(Clipper, "ccc"), stands(Grinder, "c")
+	one.Paw = &lh
+	day := begun
+	assert.True(t, Training{whole}.Whole())
+	assert.Equal(t, map[nail.Paw]bool{nail.LH: true}, Training{one, grinder}.Paws(), "a grinder ladder closes no paw")
+	assert.False(t, Training{one}.Whole())
+	assert.True(t, Training{grinder}.WithGrinder())
+	assert.False(t, Training{whole}.WithGrinder())
+	first, training := Training{one, grinder}.First(day)
+	assert.True(t, training)
+	assert.Equal(t, Grinder, first.Kind, "the other has had enough for today")
+	_, training = Training{}.First(day)
+	assert.False(t, training)
 }
