@@ -35,6 +35,7 @@ func TestTheKitWearsWithTheSittings(t *testing.T) {
 	plan := ask[contract.Plan](c, "GET", at+"/plan", "", 200)
 	assert.Equal(t, cutter.Id, *plan.Days[0].Stops[0].ItemId)
 	assert.Equal(t, "styptic powder: empty: refill it", plan.Checklist[0].Trouble)
+	assert.Equal(t, []contract.SeeTo{{Kind: kit.Styptic, Words: "empty: refill it"}}, plan.SeeTo)
 	sat := fmt.Sprintf(`{"id":%q,"records":[{"code":"LF3","cuts_mm":[1,1],"tool":"large_plier","item_id":%q,"reaction":"calm","blood":false},
 		{"code":"LF4","cuts_mm":[1],"tool":"large_plier","item_id":%q,"reaction":"calm","blood":false}]}`, uuid.NewString(), cutter.Id, cutter.Id)
 	c.now = c.now.Add(time.Minute)

@@ -26,7 +26,7 @@ func (h handlers) GetPlan(ctx context.Context, r contract.GetPlanRequestObject) 
 		Helper: helper, Helping: handling.Helper, Blocked: p.Blocked, Alone: p.Alone, Support: sitting.Support,
 		Limits:      []contract.Limit{limit(p.Tolerance.Nails), limit(p.Tolerance.Minutes)},
 		CalmMinutes: p.Tolerance.Calm,
-		Days:        []contract.PlanDay{}, Left: []contract.LeftNail{}, Holds: []contract.Hold{}, Checklist: []contract.Thing{},
+		Days:        []contract.PlanDay{}, Left: []contract.LeftNail{}, Holds: []contract.Hold{}, Checklist: []contract.Thing{}, SeeTo: []contract.SeeTo{},
 	}
 	readings := make([]dog.Reading, len(p.Nails))
 	for i, n := range p.Nails {
@@ -47,6 +47,9 @@ func (h handlers) GetPlan(ctx context.Context, r contract.GetPlanRequestObject) 
 	}
 	for _, t := range p.Checklist {
 		out.Checklist = append(out.Checklist, contract.Thing{Key: t.Key, Words: t.Words, Why: t.Why, Trouble: t.Trouble, Missed: t.Missed})
+	}
+	for _, piece := range p.SeeTo {
+		out.SeeTo = append(out.SeeTo, contract.SeeTo{Kind: piece.Item.Kind, Name: piece.Item.Name, Words: piece.State.Words})
 	}
 	for _, tool := range kit.Tools() {
 		out.ToolCautions = append(out.ToolCautions, contract.ToolCautions{Tool: tool, Words: kit.Cautions(tool)})

@@ -21,7 +21,8 @@ type Plan struct {
 	Nails     []dog.Planned
 	Cautions  []dog.Caution // of the dog, then of its feet
 	Checklist []sitting.Thing
-	Tool      kit.Tool // to begin with
+	SeeTo     []kit.Piece // of the kit, not fit for work
+	Tool      kit.Tool    // to begin with
 }
 
 // Plan returns today's sitting with a dog, with a helper there or not.
@@ -32,7 +33,7 @@ func (b *Book) Plan(ctx context.Context, id uuid.UUID, helper bool) (Plan, error
 	}
 	p := Plan{Plan: sitting.For(t.Question), Dog: t.dog, Nails: t.Nails, Tool: t.FirstTool()}
 	readings := t.feet.On(b.Today())
-	p.Checklist = t.Checklist(p.Plan)
+	p.Checklist, p.SeeTo = t.Checklist(p.Plan), t.SeeTo()
 	p.Cautions = append(sitting.WhileTraining(readings, t.training.Paws()), t.Cautions(p.Plan)...)
 	p.Cautions = append(p.Cautions, t.feet.Cautions(readings)...)
 	return p, nil

@@ -36,6 +36,7 @@ func forLength(j Job) bool     { return j.Purpose == Length }
 func smoothing(j Job) bool     { return j.Purpose == Smoothing }
 func small(j Job) bool         { return j.Weight < pliersSplit }
 func big(j Job) bool           { return j.Weight >= pliersSplit }
+func dark(j Job) bool          { return j.Purpose == Length && j.Colour != nail.Light }
 func thick(j Job) bool         { return j.Depth > thickNail }
 func curledDewclaw(j Job) bool { return j.Code.Dewclaw() && j.curled() }
 func afraidOfNoise(j Job) bool { return j.Noise == NoiseAfraid }
@@ -74,6 +75,7 @@ var rules = []rule{
 	{tools: grinders, points: strong, words: "does the whole job where it is done every week", when: both(forLength, func(j Job) bool { return j.Often })},
 	{tools: grinders, disputed: true, words: "The grinder alone: some grind every week and never clip; others clip first and only round off.", when: both(forLength, func(j Job) bool { return j.Often })},
 	{tools: grinders, points: weak, words: "does not crush a thick nail", when: thick},
+	{tools: grinders, points: weak, words: "a dark nail comes off a touch at a time, its face in sight", when: dark},
 	{tools: grinders, points: weak, words: "the dog takes its sound", when: func(j Job) bool { return j.Noise == NoiseFine }},
 	{tools: grinders, points: -weak, words: "nobody has said how the dog takes its sound", when: func(j Job) bool { return j.Noise == NoiseUnknown }},
 	{tools: grinders, points: -strong, words: "slow on a long nail", when: both(forLength, func(j Job) bool { return j.Take > longTake })},

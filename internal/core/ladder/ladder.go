@@ -121,6 +121,8 @@ func (s *Standing) try(t Try) {
 		s.Says = "Afraid: one step down, and let it win there."
 	}
 	switch {
+	case t.Reaction == temper.Snapping:
+		s.Ended = "Stop for today. A muzzle is a safety tool and no shame. A dog that cannot be done safely goes to a professional; whether to sedate is a veterinarian's decision alone."
 	case t.Reaction.TooMuch():
 		s.Ended = "Stop for today. Never force it: one bad session costs months."
 	case today.passed:

@@ -84,6 +84,12 @@ func TestTheFirstNailWaits(t *testing.T) {
 	assert.True(t, stands(Clipper, "ccc", "ccc", "ccc", "ccc", "ccc", "ccc", "ccc").Wait.IsZero(), "the clipper has no such wait")
 }
 
+// The usual cautions stand where the harm could happen.
+func TestADogThatSnapsIsNotForced(t *testing.T) {
+	assert.Contains(t, stands(Clipper, "f").Ended, "Never force it")
+	assert.Contains(t, stands(Clipper, "s").Ended, "a veterinarian's decision alone", "sedation")
+}
+
 func TestThroughIsThroughUntilItIsAfraidAgain(t *testing.T) {
 	days := make([]string, 10)
 	for i := range days {

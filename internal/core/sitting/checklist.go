@@ -77,6 +77,11 @@ func (q Question) Checklist(p Plan) []Thing {
 	return list
 }
 
+// SeeTo lists the pieces of the kit that are not fit for work, whatever today wants.
+func (q Question) SeeTo() []kit.Piece {
+	return slices.DeleteFunc(slices.Clone(q.Kit), func(p kit.Piece) bool { return p.State.Usable() })
+}
+
 // piece is a kind that is wanted, as it stands in the kit.
 func (q Question) piece(k kit.Kind, why string) Thing {
 	thing := Thing{Key: string(k), Words: strings.ReplaceAll(string(k), "_", " "), Why: why}

@@ -874,6 +874,12 @@ export interface components {
             /** @description it was not ticked at the last sitting */
             missed: boolean;
         };
+        SeeTo: {
+            kind: components["schemas"]["KitKind"];
+            /** @description the user's own for it; may be empty */
+            name: string;
+            words: string;
+        };
         ToolCautions: {
             tool: components["schemas"]["Tool"];
             words: string[];
@@ -916,6 +922,8 @@ export interface components {
             /** @description what every hold has in common */
             support: string;
             checklist: components["schemas"]["Thing"][];
+            /** @description pieces of the kit that are not fit for work */
+            see_to: components["schemas"]["SeeTo"][];
             /** @description what to mind with each tool in the hand */
             tool_cautions: components["schemas"]["ToolCautions"][];
         };

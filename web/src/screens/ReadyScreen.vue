@@ -12,7 +12,7 @@ import { useNarrow } from '../local/narrow'
 import AnswerState from '../parts/AnswerState.vue'
 import CautionList from '../parts/CautionList.vue'
 import RankPicture from '../rank/RankPicture.vue'
-import { minuteSources, minutesInWords } from '../words'
+import { kitKinds, minuteSources, minutesInWords } from '../words'
 import CheckList from './ready/CheckList.vue'
 import LeftNails from './ready/LeftNails.vue'
 import PawBlock from './ready/PawBlock.vue'
@@ -83,7 +83,8 @@ onKey((event) => {
           <BButton variant="plain" class="helper" role="switch" :aria-checked="helper" @click="helper = !helper">{{ helper ? '✓ helper here' : 'no helper' }} <kbd>H</kbd></BButton>
           <BButton v-if="today" variant="go" class="btn-big" @click="start">Start<span v-if="!narrow"> the sitting</span></BButton>
           <BButton v-else-if="plan.blocked" variant="go" class="btn-big" @click="helper = true">A helper is here</BButton>
-          <RouterLink v-else :to="`/dogs/${dogId}/ladder`" class="btn btn-go btn-big">Train instead</RouterLink>
+          <RouterLink v-else-if="plan.left.some((l) => l.whose === 'training')" :to="`/dogs/${dogId}/ladder`" class="btn btn-go btn-big">Train instead</RouterLink>
+          <RouterLink v-else :to="`/dogs/${dogId}`" class="btn btn-go btn-big"><span>Back to <bdi>{{ plan.name }}</bdi></span></RouterLink>
         </div>
       </div>
       <p v-if="plan.blocked" class="blocked" role="alert">{{ plan.blocked }}</p>
@@ -104,6 +105,7 @@ onKey((event) => {
         <div class="prepare">
           <h2>Within reach</h2>
           <CheckList v-model="ticks" :things="plan.checklist" />
+          <p v-if="plan.see_to.length > 0" class="see-to small"><RouterLink to="/kit">Kit to see to</RouterLink>: <span v-for="(s, i) in plan.see_to" :key="i">{{ i ? '; ' : '' }}{{ kitKinds[s.kind] }}<template v-if="s.name">, <bdi>{{ s.name }}</bdi></template>: {{ s.words }}</span>.</p>
           <div class="map"><RankPicture :rank="plan.rank" size="narrow" stacked :marks="marks" /></div>
         </div>
       </div>
@@ -118,6 +120,7 @@ onKey((event) => {
 .columns { display: grid; gap: 1.5rem 3rem; grid-template-columns: minmax(0, 1.25fr) minmax(0, 1fr); margin-top: 1rem; }
 .paws { list-style: none; margin: 0; padding: 0; }
 .later { border-top: 1px solid var(--line-strong); margin-top: 0.5rem; padding-top: 0.5rem; }
+.see-to { margin: 0.75rem 0 0; }
 .map { margin-top: 1.25rem; }
 .limits { margin-top: 0.5rem; }
 .limits li::first-letter { text-transform: uppercase; }
