@@ -30,6 +30,7 @@ func TestNoInputBreaksTheProgram(t *testing.T) {
 		{"POST", at + "/ladders", `{"id":"` + uuid.NewString() + `","kind":"clipper","paw":"LH"}`},
 		{"POST", at + "/ladders/" + climb + "/tries", `{"id":"` + uuid.NewString() + `","on":"2026-11-24","reaction":"calm","paw":"LF","note":"n"}`},
 		{"PUT", "/api/settings", `{"role":"keeper","length_unit":"mm","weight_unit":"kg","margin_mm":1,"working_weekdays":["mon"]}`},
+		{"POST", "/api/calc/quick", `{"length_mm":15,"depth_mm":7,"colour":"dark","prior":{"mean_mm":3,"sd_mm":1},"landmarks":[{"kind":"groove","spare_mm":3.5}],"steps":[{"removed_mm":1,"face":"white"},{"removed_mm":0.5,"face":"dark_centre"}],"stop":"full","risk_limit":0.01,"face_scale":[0.1,0.2,0.4,0.2,0.1]}`},
 		{"POST", "/api/calc/profile", `{"length_mm":14,"base_angle_deg":22,"radius_mm":26,"depth_mm":7,"taper":0.7,"gap_mm":0,"wished_gap_mm":0}`},
 		{"POST", "/api/calc/due", `{"last_sitting":"2026-11-24","rhythm":"weekly","working_weekdays":["mon"],"weight_kg":20,"nails":[{"code":"LF3","length_mm":14,"base_angle_deg":22,"radius_mm":26,"depth_mm":7,"taper":0.7,"gap_mm":1,"wished_gap_mm":0,"net_mm_week":0.8,"sd_mm_week":0.2,"spare_mm":1}]}`},
 	}

@@ -24,6 +24,7 @@ import (
 	"fribbet/internal/core/kit"
 	"fribbet/internal/core/ladder"
 	"fribbet/internal/core/nail"
+	"fribbet/internal/core/quick"
 	"fribbet/internal/core/sitting"
 	"fribbet/internal/core/temper"
 	"fribbet/internal/core/units"
@@ -128,6 +129,24 @@ func (e KitItemService) Valid() bool {
 	}
 }
 
+// Defines values for QuickRequestColour.
+const (
+	Dark  QuickRequestColour = "dark"
+	Light QuickRequestColour = "light"
+)
+
+// Valid indicates whether the value is a known member of the QuickRequestColour enum.
+func (e QuickRequestColour) Valid() bool {
+	switch e {
+	case Dark:
+		return true
+	case Light:
+		return true
+	default:
+		return false
+	}
+}
+
 // Defines values for Role.
 const (
 	Groomer Role = "groomer"
@@ -208,6 +227,9 @@ func (e Weekday) Valid() bool {
 		return false
 	}
 }
+
+// Action defines model for Action.
+type Action = quick.Action
 
 // Advice defines model for Advice.
 type Advice struct {
@@ -325,6 +347,12 @@ type Colour = nail.Colour
 
 // Counts what wears a piece of kit
 type Counts = kit.Counts
+
+// CutRisk defines model for CutRisk.
+type CutRisk struct {
+	CutMm float64 `json:"cut_mm"`
+	Risk  float64 `json:"risk"`
+}
 
 // CutsRequest defines model for CutsRequest.
 type CutsRequest struct {
@@ -517,6 +545,9 @@ type DueRowStanding string
 // DueRowTask what is next: its nails, or a step of its ladder
 type DueRowTask string
 
+// EndPoint when to stop
+type EndPoint = quick.Stop
+
 // Estimate A number with its middle 90 % and where it came from
 type Estimate struct {
 	HighMm float64 `json:"high_mm"`
@@ -524,6 +555,9 @@ type Estimate struct {
 	Mm     float64 `json:"mm"`
 	Source Source  `json:"source"`
 }
+
+// Face what a fresh cut shows; a dark nail: white grey dark_centre dot blood; a light one: white blush pink_dot blood
+type Face = quick.Face
 
 // FieldError defines model for FieldError.
 type FieldError struct {
@@ -813,6 +847,9 @@ type LadderStep struct {
 	Words string `json:"words"`
 }
 
+// Landmark where the quick was seen to end before cutting
+type Landmark = quick.Landmark
+
 // LeftNail defines model for LeftNail.
 type LeftNail struct {
 	// Code Paw and digit; LH1b and RH1b are second hind dewclaws
@@ -1078,6 +1115,64 @@ type Puppyhood struct {
 // Purpose defines model for Purpose.
 type Purpose = kit.Purpose
 
+// QuickAdvice defines model for QuickAdvice.
+type QuickAdvice struct {
+	Action  Action `json:"action"`
+	Because string `json:"because"`
+
+	// CutMm 0 when it is to stop
+	CutMm float64 `json:"cut_mm"`
+
+	// Risk of that cut
+	Risk float64 `json:"risk"`
+
+	// Voice which of the two spoke; what the eye saw overrules the number
+	Voice Voice `json:"voice"`
+}
+
+// QuickRequest defines model for QuickRequest.
+type QuickRequest struct {
+	Colour  QuickRequestColour `json:"colour"`
+	DepthMm float64            `json:"depth_mm"`
+
+	// FaceScale weights of the factors 0.5, 0.75, 1, 1.25, 1.5 by which this dog's faces show; none is what is usual
+	FaceScale []float64 `json:"face_scale,omitempty"`
+	Landmarks []struct {
+		// Kind where the quick was seen to end before cutting
+		Kind    Landmark `json:"kind"`
+		SpareMm float64  `json:"spare_mm"`
+	} `json:"landmarks"`
+	LengthMm float64 `json:"length_mm"`
+
+	// Prior Spare before the sitting; none is no history
+	Prior *SparePrior `json:"prior,omitempty"`
+
+	// RiskLimit of reaching the quick, a cut
+	RiskLimit float64 `json:"risk_limit"`
+	Steps     []struct {
+		// Face what a fresh cut shows; a dark nail: white grey dark_centre dot blood; a light one: white blush pink_dot blood
+		Face Face `json:"face"`
+
+		// RemovedMm of this cut
+		RemovedMm float64 `json:"removed_mm"`
+	} `json:"steps"`
+
+	// Stop when to stop
+	Stop EndPoint `json:"stop"`
+}
+
+// QuickRequestColour defines model for QuickRequest.Colour.
+type QuickRequestColour string
+
+// QuickResult defines model for QuickResult.
+type QuickResult struct {
+	Advice    QuickAdvice `json:"advice"`
+	FaceScale []float64   `json:"face_scale"`
+	RemovedMm float64     `json:"removed_mm"`
+	Risks     []CutRisk   `json:"risks"`
+	Spare     SpareRange  `json:"spare"`
+}
+
 // Rank defines model for Rank.
 type Rank struct {
 	Bars []Bar `json:"bars"`
@@ -1306,6 +1401,19 @@ type SoundRounds struct {
 // Source defines model for Source.
 type Source = estimate.Source
 
+// SparePrior Spare before the sitting; none is no history
+type SparePrior struct {
+	MeanMm float64 `json:"mean_mm"`
+	SdMm   float64 `json:"sd_mm"`
+}
+
+// SpareRange defines model for SpareRange.
+type SpareRange struct {
+	MedianMm float64 `json:"median_mm"`
+	P05Mm    float64 `json:"p05_mm"`
+	P95Mm    float64 `json:"p95_mm"`
+}
+
 // Speed defines model for Speed.
 type Speed = kit.Speed
 
@@ -1399,6 +1507,9 @@ type TryInput struct {
 	Reaction Reaction `json:"reaction"`
 }
 
+// Voice which of the two spoke; what the eye saw overrules the number
+type Voice = quick.Voice
+
 // Weekday defines model for Weekday.
 type Weekday string
 
@@ -1452,6 +1563,9 @@ type CalcDueJSONRequestBody = DueRequest
 // CalcProfileJSONRequestBody defines body for CalcProfile for application/json ContentType.
 type CalcProfileJSONRequestBody = ProfileRequest
 
+// CalcQuickJSONRequestBody defines body for CalcQuick for application/json ContentType.
+type CalcQuickJSONRequestBody = QuickRequest
+
 // MoveStandInJSONRequestBody defines body for MoveStandIn for application/json ContentType.
 type MoveStandInJSONRequestBody = StandInMove
 
@@ -1493,6 +1607,9 @@ type ServerInterface interface {
 	// CalcProfile The side view of one nail
 	// (POST /api/calc/profile)
 	CalcProfile(c *gin.Context)
+	// CalcQuick Where the quick is after what was seen and cut, the risk of every next cut, and what to do next
+	// (POST /api/calc/quick)
+	CalcQuick(c *gin.Context)
 	// StreamReadings What the caliper sends, as server-sent events; each event's data is a CaliperReading
 	// (GET /api/caliper/readings)
 	StreamReadings(c *gin.Context)
@@ -1622,6 +1739,19 @@ func (siw *ServerInterfaceWrapper) CalcProfile(c *gin.Context) {
 	}
 
 	siw.Handler.CalcProfile(c)
+}
+
+// CalcQuick operation middleware
+func (siw *ServerInterfaceWrapper) CalcQuick(c *gin.Context) {
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.CalcQuick(c)
 }
 
 // StreamReadings operation middleware
@@ -2342,6 +2472,7 @@ func RegisterHandlersWithOptions(router gin.IRouter, si ServerInterface, options
 	router.POST(options.BaseURL+"/api/dogs/:dog_id/ladders/:ladder_id/tries", wrapper.RecordTry)
 	router.DELETE(options.BaseURL+"/api/dogs/:dog_id/ladders/:ladder_id/tries/:try_id", wrapper.WithdrawTry)
 	router.POST(options.BaseURL+"/api/calc/cuts", wrapper.CalcCuts)
+	router.POST(options.BaseURL+"/api/calc/quick", wrapper.CalcQuick)
 	router.POST(options.BaseURL+"/api/calc/profile", wrapper.CalcProfile)
 	router.POST(options.BaseURL+"/api/calc/due", wrapper.CalcDue)
 }
@@ -2460,6 +2591,45 @@ type CalcProfiledefaultApplicationProblemPlusJSONResponse struct {
 }
 
 func (response CalcProfiledefaultApplicationProblemPlusJSONResponse) VisitCalcProfileResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response.Body); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/problem+json")
+	w.WriteHeader(response.StatusCode)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type CalcQuickRequestObject struct {
+	Body *CalcQuickJSONRequestBody
+}
+
+type CalcQuickResponseObject interface {
+	VisitCalcQuickResponse(w http.ResponseWriter) error
+}
+
+type CalcQuick200JSONResponse QuickResult
+
+func (response CalcQuick200JSONResponse) VisitCalcQuickResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/json")
+	w.WriteHeader(200)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type CalcQuickdefaultApplicationProblemPlusJSONResponse struct {
+	Body       Problem
+	StatusCode int
+}
+
+func (response CalcQuickdefaultApplicationProblemPlusJSONResponse) VisitCalcQuickResponse(w http.ResponseWriter) error {
 
 	var buf bytes.Buffer
 	if err := json.NewEncoder(&buf).Encode(response.Body); err != nil {
@@ -3569,6 +3739,9 @@ type StrictServerInterface interface {
 	// CalcProfile The side view of one nail
 	// (POST /api/calc/profile)
 	CalcProfile(ctx context.Context, request CalcProfileRequestObject) (CalcProfileResponseObject, error)
+	// CalcQuick Where the quick is after what was seen and cut, the risk of every next cut, and what to do next
+	// (POST /api/calc/quick)
+	CalcQuick(ctx context.Context, request CalcQuickRequestObject) (CalcQuickResponseObject, error)
 	// StreamReadings What the caliper sends, as server-sent events; each event's data is a CaliperReading
 	// (GET /api/caliper/readings)
 	StreamReadings(ctx context.Context, request StreamReadingsRequestObject) (StreamReadingsResponseObject, error)
@@ -3828,6 +4001,48 @@ func (sh *strictHandler) CalcProfile(ctx *gin.Context) {
 		sh.options.HandlerErrorFunc(ctx, err)
 	} else if validResponse, ok := response.(CalcProfileResponseObject); ok {
 		if err := validResponse.VisitCalcProfileResponse(ctx.Writer); err != nil {
+			sh.options.ResponseErrorHandlerFunc(ctx, err)
+		}
+	} else if response != nil {
+		sh.options.ResponseErrorHandlerFunc(ctx, fmt.Errorf("unexpected response type: %T", response))
+	}
+}
+
+// CalcQuick operation middleware
+func (sh *strictHandler) CalcQuick(ctx *gin.Context) {
+	var request CalcQuickRequestObject
+
+	var body CalcQuickJSONRequestBody
+	var err error
+	// A request validator built on kin-openapi's openapi3filter with
+	// KeepValidatedValue leaves the value it validated on the body. Bind
+	// that value, matching member names exactly, so the handler receives
+	// what was validated instead of a second, case-insensitive decode.
+	if vb, ok := ctx.Request.Body.(interface{ ValidatedValue() any }); !ok || runtime.BindJSONValue(vb.ValidatedValue(), &body) != nil {
+		err = ctx.ShouldBindJSON(&body)
+	} else if binding.Validator != nil {
+		// ShouldBindJSON runs the struct validator after decoding; keep that.
+		err = binding.Validator.ValidateStruct(&body)
+	}
+	if err != nil {
+		sh.options.RequestErrorHandlerFunc(ctx, err)
+		return
+	}
+	request.Body = &body
+
+	handler := func(ctx *gin.Context, request interface{}) (interface{}, error) {
+		return sh.ssi.CalcQuick(ctx, request.(CalcQuickRequestObject))
+	}
+	for _, middleware := range sh.middlewares {
+		handler = middleware(handler, "CalcQuick")
+	}
+
+	response, err := handler(ctx, request)
+
+	if err != nil {
+		sh.options.HandlerErrorFunc(ctx, err)
+	} else if validResponse, ok := response.(CalcQuickResponseObject); ok {
+		if err := validResponse.VisitCalcQuickResponse(ctx.Writer); err != nil {
 			sh.options.ResponseErrorHandlerFunc(ctx, err)
 		}
 	} else if response != nil {
@@ -4714,181 +4929,194 @@ func (sh *strictHandler) PutSettings(ctx *gin.Context) {
 // const string: with thousands of chunks the chained `+` fold is several
 // times slower for the Go compiler than parsing a slice literal.
 var swaggerSpec = []string{
-	"5H3vc+M2suC/gtLd1ezWMfYkm61XO/60O0l2pjJ5mbLnvXzYS6kgoiUiIgEGAK1RUvO/X6EbICkSlChZ",
-	"TrJ3X2zLAgmg0d3o3/3rItdVrRUoZxevfl3U3PAKHBj89JXevBX+D6kWrxY1d8UiWyheweLVQujNUopF",
-	"tjDwcyMNiMUrZxrIFjYvoOL+qf9pYL14tfgft90ct/StvX0rFp8+ZYu3DqrJKaSD6gpzvONCgJmcpcSv",
-	"nzzPJ/+0rbWyEGFHE+OnXCsHyvk/eV2XMudOanX7k9XK/2/ePL1X4nwCbG5k7d+0eLX4UAATevPCMtqR",
-	"ZdwyV8CeWceVYErvFp+yxbfSXW1B/l0TK9lK5+eXjma3cfr3Rq9KqI4soaYR//u8pcT3JpbzQ8Edk5bt",
-	"jFabjK32bC2hFOxP99+8Zn/78q//8We/sAdwTqrN9U6rfeEEhGz3fUQ0nPzv4lHmgMRodA3GSQiLEnBq",
-	"zv/ksnztx33KFhonw0cPJ1+BdWwtjXV3zBXaAjNNCYLpxrGSW7fIkPLsqck+aF1+Ty/9lC3cvvbUxI3h",
-	"e/+5bkyt7ckVvw/DiH4i9f2Ldtu9pdvOj+1UevUT5M7P9Q9uxtv8XgFTXJZMrz0ZMMPVNmMGuGBaMa2A",
-	"Cb73UzwJyrkudWNOPfGaRvnxjSml2vgHwjZWWpfAEYYbXp9609fWyYo7nHtjdHPygX/ioE/ZogS1ccU5",
-	"71fgllW13AFse+tVTbUC3ItWy3WptUlv5udG5ttlqdVmWVXj4/FHYnkFbCddgQdka26AcYcfSr1joDxP",
-	"Hk1LL069k7YYDxzHTb/AFtq4S5ZWyE3h1+bnkc56xNpAah4rjoLPFrw+iWsPOMiP9ks45/Ss83/MQOUH",
-	"F55wms4zCZSN0TtXsBLWjjXKydLzdqebvAB7x5Snp10Byv9XwSMYJjTYFFScrpMTCKjp7DxMc80dK6UC",
-	"tgKPCpGAX1jmdI3fJN9tZFWBOHmRxg03Ri0FbMaLCSjkZB0WUGgjf9HK8XI8b5p1EXXGc2g5RTz3FhA9",
-	"hB6h5pCKWiqO+HBIpAco19tej1Q7DpRipK95KWsw98BFYFJjngqPoFyksZweuGOcOaObVQksLzw9+Avf",
-	"Ff4lQw5LZ584Ony89511xj//6VNyoQ0taXhLbqU6efzh4W/9UM/muCxtigt4sQElB77SjRsgefw3gkHo",
-	"zdxbs395DO/MnTbCpiHQRzDcY1x3fOrHaSh9G2ByuL9HL+ZLxY3kKvOnhTtpLJgXlu202d7h9Zkxx7f+",
-	"oE3ghxz/fccKrkQJGSsCeQq98UApoBR3rDbg8TNjK1hrA14INI6wAVRT+V305w+7WWQLeisiDb6ht68A",
-	"jWzx8bON/iz8U+jNTX+bvW8/k1WtjSO1xt98i7WRqxW4W6kcGMXL21wbuPWH50H8uoB8+1bVDQl+Qkj/",
-	"Vl6+7yHYmpcWhhi9MsC3SXqxnhPyEiFmWRzHtGFrXpb453rdMZTe7ZmXMt8msFIrxlnBjWCRnsfPFlya",
-	"lNjndgAKz6rmwiYflWKOspMtSlnVk2JMqTUtfRZBvNN665+q+Me3NP7LL8ekQbQ+h6nbHZRl+jTCNxkT",
-	"0uYFNxvwR8HZigtmKyjLBEwGtIdqYjicAOnelB1gsg4rIkCSFFpomRMWnYFwuZZqQnKR+VaBtZ4/c+bH",
-	"MeRjFswjoEbI2Rqg9Cwb2Vl7le+4ZRVw2/iNJq5WT5injuANJ45Kl9SyUaRrHj19HPpffiTigNlMbI1E",
-	"MNyMv2tkxUrgfk9SsbXR3ZU0KfYZXZ6Uh+79GM+JQW4KN2sHP+DQuAPPOKXa4BUs+N6efjqMGyIarvYQ",
-	"lIfL6kMrMW8S2zTH7UQWjHIG4ueBPDDNaP3zT+GwrbIUV9CordI7z/8FN1ukn02Be5MfQZxak2erN6+j",
-	"XHX2svDKoXU1wf51iHM7j2074MaTTS0hB49kWwR+3EHeOIvrVY1DgTfKPSfWvpXuJsx7wdK3aHnJFq8b",
-	"Z+/h5wbs2ZcWt7DkalNClIBHBIMS+XJCXtvweuqrgLMT3x7Q+BnKHTc5Syh4L+yUnmi4kI2dmsiW8hHM",
-	"1LeO12CS3+ykLUAsu+0PODDfgso8o62NXssSUHyyTKKxBZhHFyY0ylsCalQjvTx5UqvogJoNz66/1d6p",
-	"xV20Z3WgafSZRweLJNdAHLNN6cbits0Lrcv5l/0Djn/duLH4O9hvfHNqRV8FzXatTeU52kKQinWUf3EH",
-	"N1/RuPMZGMoWfmZp65Lvx+f+xkvBmlkvDXNmnTYgGB3lHaua0sm63LPVntVglvR1xoxulPCPCchlxVGa",
-	"P4Rv+0WHin5lG8LF7l1pFN9XK12e1ifCuIP3Zd3UyRPQmzEy8A0s955bJlezksYVSzHDKBElOXoCgk1D",
-	"pIXNtdZumYeL7bgNjrsoyET58JQwg+POEItbVXK2KphSA8kxMTq1bFHzR6hAueX2iFnJFHtXVCcFHRpF",
-	"pmdNWHKacP34RzA2qN5jjCQBZT4ISHhK6sJDPjvmxNcStVCmj9sK4D/A1zEqZj1k73bdx8bEabVnk1j7",
-	"cMPtufQQNuLXBEFeoroekOzgvkXrhudnuhTB4uG04Ps7JpV1aEdfswMo/T9F85NmIQjqPOkiqJQAmuLO",
-	"Ivrj6u6/DQtImk2F3gTnn9cqDXBxxxSAALzsyEDIdN+EexUW0oH085cvX85gKYeLR4MK2/Caeam/kHkR",
-	"sF40cMdeogsxGP92uikFWb9TaP8kzpQi7Z4neWAJINPXfGhFw2mC4waP/jz7T7egeUYeHH/eZdfU9b7Q",
-	"Wpx2IcaB6F0QJJ6dZjaDW6ANaAj8n96UdSDudj3BgP9bwu7Zj2hGkADSgtYiwb08O0e/jd4y4HnBar7L",
-	"PIMH65iV6JEm3/BcfvZdBPzwXOHjSfb8n35MGLuUahlpZcwUDFfbk/zMj/HcTHae/IF/kLvW9z13fw/0",
-	"toemqrjZp3bqDJcqaXCUzjK/txCRwayDmknF0GJ/x6Cq3b7vUNAKjXIjTaY3ybLmuylnRcX3qFeugAVH",
-	"GNvD7I2+57ukHFbsl7iohHVkT1efX7rStFN/1x/srB2R3NiYBhe9KcO5H9Bge7oRx3sHMARTkk4beCdt",
-	"QpUVejOfRr9q4F4n4XUGA/J3HaSM/IigzFNDNHVY+ZHhYMYL4GLumbaOzmOadmR0tJiMADEBOpRerm5o",
-	"OjfoYqZhakAiGiFJtzxfOzABsohPd0g5GB2yRp+AgF1e8l3qej9u3zoVNXHCLHUiZqDmBpLbK7RR5J1P",
-	"GsTHO076z+ebvWb5wK9itBoqRkc83i14JtD3MlNpya1bRqjNpLgLPBl37HNimR4TN/IRVOqIzjMxRJI9",
-	"qXCcqzIET8R287yq+QHoT+jP7YqO6snEuJ9VSqN3NbO5cxx/XAQ6RzwXzWyFWzTQn3foMy71jr0ktCwP",
-	"lPzeyiZF+HOkNgPcHliVutdgBGmgveh2iYvp3V0ooDvkHY2yAGrsgkEWZ7cTnh5J0torjEBCFMrIP4xy",
-	"W4hMIlGu5wDyFNzqBskpd1ymvUtexSRbQs6VF9uQf1NQibTMyWpClgo+JrQ44/5PilWHqo2HQQvyHoBT",
-	"AhetPkVLbbTZaGt/D6ZvihjxYKukECWwv71k/4txJfx+/FYcy3kF/r6qRrbvQm4mL9lS7yb9SxMXq25M",
-	"fjrcjkYNAUihVzRn1i6sfWkKON9IKMXXxlB45OHO4GMN+aF1q8MWDE5OmOMsIUWulTM8d2xnpEPH0ivC",
-	"oX998eNNe0eO3vrIywZOuwJo8jg861aa3KI2kPOULL1KWhS1gogX3Eu3nqQC857FcuN8/+BJS4JXPWzS",
-	"JgWPYPZxRhQC48qfJEf7KVNcM4hagTW1E4wZ51h3aPJimhtTrAauHxUEjG5OhGDiX4fhl/1J/QOBmz4x",
-	"Ym3IZugs6Rx6E2WED8dQKERwPy0W+0AuH4K9J+QOoD4KVD730cue6scfz332tJQ9P5Y0dRz/5PU3GB2U",
-	"YumFbiwUuhQxTqilpmg4HbHwdfuy9rYkdEX3CMn5OTcYU6Vl+sKeq3KEudoHkvuLEfNxOZ4RIEdXYklX",
-	"VPykGxIloh44JxTlnyHk9/JIlDc8FapZ6B2rPdOXFgSCnGhdo/pgmbQ9eUTBDm+miqIow1NzwlFw8icE",
-	"o7zpeVmOqlcJ17m/2noRpGNhAMqgmh7130BZB7SptHXLGJUzGeKf0rDwyQnvD3cI+p7RQAE5BjBY2MZv",
-	"LHMH4YQ9/ls1v/xyEOfcc2wpLU+nzPwnDvqULbQRp0Hynu++N8H2rndq2T402FhZsrVuDKv5zmZoA0E8",
-	"86MZRWidY0XsKZuJ1CBtZYzePvquOA7FN5OQMz0z0ob5L9lPWlIw1YkITgJAHxi9FWUR0dpzClPHs0lx",
-	"lYh1Pb7CS7Jf7rgidzG5v+YE2cW3PSHO7o0mCXJgxpDVKk0J/hsmVdB7XGN4OUix6DsgdzNxoC55njQb",
-	"A/lMI7136sBeN4yyGsbTXoAzdVOWE6qe00zo1vTuB9qTWlSN1sAeqtAGMwJsmC6FH5R62gYrNY0UqS2G",
-	"zMyBVbqB9H1QcbVH77N+BCOatGa+MUnNk+Rh/2WUx6NmeZ682g6dxRq+lc7zhNSLtlKJyXX6L5MLPDHZ",
-	"t1KJt2qtT4pR9MK4CrKeRNilzjNuZBwAZW0T0o8GJj9dtdJSuJPw7AzkW61AZMxKlQNTeqXFHhV/EXIz",
-	"e/6ORJZAG7h6PAoCR31CdU4amK3ueBCkMWHTeKkteYfNtVHNydQJp0jC/SOUM8a/w3GUokCrPzwKDMDU",
-	"Jh7Dod5EVhXUspvAuBMG2Alrl1bLmLE+CwAWTMz0TXCoKoSNMm4ZiXRd1DY3NRqHKYeB/qAcRANrecCF",
-	"elY0mm52cpwtoFyfTk/0g9BGp/OTtr4HHOTJUZ7MW/0ga9JWU8aQcGmFoKQubUnv1B2D0gL7qREbDJRJ",
-	"0o2bEe7yIQS7NJavpuS1xqaofYBigbZxzdxSLobMIUOrV98jk0yXPB5uFxPG0tZMp9nKX7MKwiW7Tzid",
-	"13KGY3YQIhcy0AhFWrMiMYVIqi13CmAKZ5m1XDIuv6OEFthHuO4lUW7XZ3sD4ZnljXPR3InhvzWrD+3l",
-	"vwGHPMbwMB0IF5m1eBkT48G6TpMhampSea7X5H3PxC5ORab5RV4ampbKwpxA1Jhx2bLsipfl0ubSWszZ",
-	"o891KVHTKD0Xbz9tGlmW2hFVtjaXZV7KOjhGjVQCzHJF6nr8KCSvNP5nLUlvyQ13ebFcaSLLMBDt/fva",
-	"yXxZ6134hywfwSyVdCYmKxtlHTcY37YOCTYrzGdbWi045TOLpT8JA5aiMIAjtccUnh13YJa2NmgGrcBi",
-	"0RWtlraU9bLCGNlWyYI9LGujHeRBuBaN19/JUVFwaZZOwhwjxqVZoNGI0RccxwLeynArHyEV6sMKzK5D",
-	"5nENWe1M6j/vukYKX05wDL1mgyssCwpakE8tl4L9qb1i/3wyeWVwX7QXQwvPCTp6F4W+1l5HZGE14khU",
-	"fWagxbtwJ12MFyGCMRE2pCaEA1AiJR3sij1TmlWaXHl4O4e46t7djF9XfM9WSXV4Lp/9STd+K9cJhSMQ",
-	"fK1cOg5uDsLSK9rMezKKjK8sXlbMGQk2BOOgAxZNqwnv88ngwfkmC38fnAzeusdBBy7rhPiV6wrIn5w6",
-	"P5t08JBpIsqJzuzJO+p08hWOG3eGOO+gTkSaeRH0JaWmBVOAXiO4bV9GdIXRzaZIwh8HnxkI/OAXk0Ah",
-	"6y+R7VGEQGG2jWXSrgCTdnP50cs2Gi8hO/PTub3JQGGUhSNHC4cQ4NvuoMXtjBhE5Abh5A+X1/PEHyBz",
-	"hG3Ey46cU+yyT50jLjWXX1T6EU5H/D5SeSDtpoTBuUh5FmXmc+x/93HcJMpj4JUX/vwRiDvSwl6elvfw",
-	"2EO4BB51u6QAtgCR6bO5RHW5pq5wyHznwn4S+6c3OhR/R7LrqRubgmkuluVCLE53bacjfi9LYkjG/Y7C",
-	"1qYTBbq3pEKQl8934JPK2x/hBk1cb0S8Ry6cEwQ7jHpqWXZg1C1rTbJe2sj0AT6E9Q3clHSsYxCHuOmh",
-	"3cBAqA6DRsfGeZmbXOQiqUQY2B0aXvv2vVwnreh6jZemvxeS97duTmPSgx9073/Y9nIdz1RpFFv8Nc1D",
-	"db0jNqvjFqdoG/IQ7TYXp24hEUCbPCdYuxiv/rTAkl0xo5LhDziIMiZOby+Ebvix8f3pPbTlUXr8FKM5",
-	"UuESh1y0UdLZm3exYtjZbBSfJy6aVhTf6B2rmrxovXlU6+DQST4uAKZt4l1jMzxqpzZZG+HccL6zse5I",
-	"YB/WKzovwuGHKHJYAMUCPVIVLRT5g1pdar0Fwch2G0NBf/MKlRcX9qi5dcuaT7iFagM21FQd+YO9EM9i",
-	"Ym0wQlK9RV6Wd8yZBhgXgoR/F5Ukj3AeqEo7hlVkmNOs4I9po+uZ1RbPLJ6You4U8nw3FZASvmhLTkoz",
-	"ETKLFX2PB81ORcymw2W7FV05ZratiFMiC8eVHaWs70Ky5zAyv6ymA3lCfbkuKNLKTTJv4tg+z1JYktFE",
-	"2gbE3PkzoiJ24oyYmXQW5TByBYMOphLbvguqW1taKRSf3KMOulMzZe7vSJV5isx9QZLYczO13576Jwt/",
-	"ps6u3doItd7zHRK/kBvp7ti7N5+v8PM9/mGAkWTECukHUaxiPxrw3Td/XWSLd998iT//gj+/wJ+fL7LF",
-	"ffj5Bf78C/78En/iU2/oJz77Bp99g8+++XxFv/zQ+HOFv/BNOPYen7t/89eZVbwEPCly0oMw1gUaMhC1",
-	"jMaekdGe0vuZVuV+nCJHJL3WZal35BnDHNcD91Dfwn9u3s+5aY/zs3owyJcq4aV2bYDnBdhe9G7HR8ks",
-	"zdW+TTHxUl1aG2lmVNRrymOprij/YCa6fxl6FrKY6ZrK0SQnJVYYHktGjSmT/H1Ypbovs4gTFTRSuW2u",
-	"SIcjD+g6zRYouqjFlQDFLv22d3RZh7tTXOMhsqrW1YjqHNacxLrpti5Rgl4ZvaWMQm0wmlNtzIxbAYnz",
-	"wV1YN6ujzlANIJV0N59gziAA4KaUIdVzFsEk85iUZiHTELNHSr5nUmF4VpIezi//NFUJuAazjDaD2S+b",
-	"ylKZ8lOgEA25FH5/SH5SYX3QHYt60Dil7wyS92NPkzyGyoaKKl56Rx4wV3TyU81Kcieqa7EiiwmEYzqM",
-	"ZZVbwxBto3cmSVqMkdvjSE3eV41ZsIC+sCxS6rgWZvBy8rXxoJjh3aTZn+Dd/L5xGPA79ryU2p4hyWqp",
-	"ktW83pMBsZNKUMhAIQKFhFls6D0G4F7OhKKcPeJDxyqAW10B3YSodB3Ua77IQrrT5jRb6twYySDkXulv",
-	"m74b2rD/HtQxryV6fEu9A9N+KrgRYN3oc+gHMuOiEHpz830Ip784cP19yRM13SmYfkxbvFwzbtECFQNo",
-	"OaP4fczJwNh7Rr1v0MASLQtJ5r0qdb6ddti3oaEUThdMEz2PfYcoMsk5L9BjMxaySihuMEQJHoas4saU",
-	"9jtNW8qumtleQL4tgzNlXpOYIuZdz0qdRIfoi5B9jUdHunUsLMb3QS6czZFKrr7i+6fWu+rSj0ZZuSGU",
-	"jNstYO2QdEn2LkVkZv5SoUtxBECUpiNVP0uHYOQFlrnQwUSRBGhKWKdMtHgoWKSIDXJbj5f4Dnb41ERo",
-	"452YKvP7UawzJM2bDm3VyUpjSS6fgmFoNbKi8o6zEU2BOLum51mVrQCWTo+3gKWp23jOrXRdbUKlHVtL",
-	"h3E052DGA8AHnQzR6NdNHud3Y2AZy5u00b6p43WQEgkx2wMTTAuOdd1zXVVaJcthnVNl6Zxobz922WeZ",
-	"6eShSipBtloUZP1TkRgLCsuc3ULrdZzspAg7UaAulGyIMkGvdIOjAqLdkfXS24o2zSw4PJHmu2uwpc2s",
-	"TWYjltQdY/8+aJFzCMKkcBKY8uim712PRyNQwrDz+kI4Xc8k/7MIxel6nuWWFtBZoqcgE7nIk92WeePs",
-	"2cnpRqbqo+QFpxyG4HupS64OrEiTXRfO8YbGBUe/KK4lCSbUM0ar/NfHjP3yoydE8pBObrpLT/0Cz6P7",
-	"MFJcenmHrYmlK5eClWjX2gRftFZLK3ErWi1XPKeaNGSI97Q4Q4Z+3+UXXi5Gd00Wh+XEXcCsEUcFY/QZ",
-	"sTC98ibJOD7umqkkQunK9FVI/ziFK/htfE07VRb31u4kiTdUk//frGPC8YpxV6vZ9gzF2o6eQbqjQK65",
-	"W5ZSwbKggl5T0MR+dMujPesSXek24EZKYOqlJ2oFn/1m3RlYjpFVtMOEiMdJlHCyPoqKw/snvDZLgnf4",
-	"ut7cyQPsF+YdFgnBqr0vbFBi3U6zSitXoHDaK2Q+YEsT0dAUGOAV4DXAtG81kd834EfoKp8pJ0i15Etz",
-	"4C3vca+ui+aJ6LPgnW+FqxCE0749Ddm2Z2pb56zt91fp+Y1l3rdtUy+2CN4HvSRd2GnWHTFRp2maXtsW",
-	"kJ1fatADcrr54xD8cZIjxYfuezHFbagqLyssIAfc7kNSf7jqPbnQn1bxup5xFA6qGszNfRcofPZx0Cvo",
-	"RGJo5TC4KDR1w3gYWZZY/5cC9kOOqacgvVNdRdmuYO6A+aKYN2EJbWt2xccZKGFjdsa6MUit/SyN3sWY",
-	"pPD+u4JoKS0FP3GjXIxwGVMhcFPOVv9QrxwGt/bu3jO6E5RyC+Vl5cUDaFuO0FtVGjdzbcRF3QjLwJpT",
-	"KWgXKxBjz9FBrznUgknrnyN1f54qz+/vWrTtHROgyE46NeKsHNQg7xydMow5PutFuQlYqdbr3JdU8x2R",
-	"WLZoCyrGOMPFK9WUJZk0tl5HSRM2sFXJhb9XRcgXx6HiVUj9WZXNk5PoT2l7wU7RS6ggJE4SRuuZjyyb",
-	"KAkzgZYh6Hgnc1jyWBXY/yr3qK0ZpzwbD58asySv+ym9rIGb+1h69nytrCFucB/6Dw6lHM0aG7To2uiN",
-	"4dUda5SF2Ge55xNw3LjogzjwHFqs874FiGkWWlcT1Ujvm9Qyai6yPvZ4XDChQ4AlJ0TNxR3dytlB7+e8",
-	"MWXWVczGz/aOUQhFFrp5qw3413jAPHKM8WzqO4axFBlF3yi964V+jsNP4mZrLH/e72Y8KAzsilnnSd7e",
-	"y08zep6nSvbMuU+uFzAw3y8/7DPZ93qnCO6hbQ4zVccpbxzbaI8KWPkhYzU3vCyhZP2a63fM/txgT2Ce",
-	"G21tG/D7wjL+Udo7L0dAnfnLHyWCFc+3d8zmTVk7LJGDj6NTaOXnIS2gE5QpwZdGUYIHJXqEF5xCCo+7",
-	"Nw+x6dLZeIFFAj+18HrdpIo58b1tNdZkcTkUgAJQvMRmsJ0C0kcH7xglHcMFEnUqZtfA3/GDQI9n1q/P",
-	"14Lrkiuw6SbtqLH2pY8DfDsqiiRCZFple5AhS8a9tuF525j+OPgMVPoRxJIb4Muq+mJCcKBBRorNpHRx",
-	"bnMmsvbPSZBqO4z1gJxYVGIzPYNPC7lu5u6ck/wE8nTr9hU3MzXKHJQzMDsY5QTZzcTig7JqekaebDt/",
-	"ETJGZg0+3h71fAJqg0DPGY9FYs9+iNoJX8nCdcXOokedloeqDIX8EB6j/zQUAmMymVTgGqM82SxFqido",
-	"oXdszQ0jVsr84O7WY9RfD3kKojMF3x1kzU3YNjyhTDVwzXq2vqgq9E/n4IBbShrs5ICqA7IHNM6ONmYl",
-	"r/GIss8sZRJ95eOD6sp8oUNburtQI4MCcVKe4pmJXyE5NLhW6aH0DrvmUkPbSdvK/Wh0TRiG3oJKT0Rl",
-	"cscxCpv5Mco6w/23KPuEcgw7xfiujyw9zcwzZyqHPJ9+utLPyXiQaPU8KtWG5rjYg+sXWOYltxbOIGH5",
-	"C7z2zzy5r9IjODBScbNfYhZGwvZE/6fCWFRIvZeJt2oc46x9i+SKteWNZovqITkk0VKLOhbOhebIkEQI",
-	"1DMqhxd2IQGIWYNTOESLFIyS+B4TZzrnp+FhtlgmrMC8xaCMzezaTu99SjTnQyx41OvE7mhrIcbWhlpY",
-	"MWahpMzhXpmpGab0h1Cz6GJDemggd4kp74KQQY/QaLyGfpggKdWULKmSknkX4HZ5vboj1bYxjhHbDiai",
-	"F6ncaTp68QpFRgyaUp8h9KNvoz3ZYMnJfDL/xR9MyaUI+b5DtaXbdG+Kl6eK2opFt/UkZR82NhyL49GO",
-	"/GTbxJVxa7ol1kSVZPQbHoSk9ctHXQPBSD2aEi+pLAIWhQoh5G0CeFKovAamjO4cbaxbnm+pniyC06VJ",
-	"tJuPZtvRbAHKvegz2mMaLaMQkPAuGyrPuGZcNKVjXd/tQ9RtsCDidnPMaIWZfHg3shVspIph1bHyfQH8",
-	"MaSKjE6Iquel3u90MNKi363P5Apuab2hgwO1ujwu6LfzJAHVK8mRqCyC2SUB67AUmZcdNxrsK6ZVhp3n",
-	"gLvMY6P/ZGirh3DUatmrKpLoygrWnRjRru+ELaI31eC97UsmgBD8Gl2DESwyG1qUUDlabtCFEQvPnrj1",
-	"Y/Pxm/DyC+7++AoSAGqAg3JIvXz4OQIIPv4UAcRxJd6qmB9+hvzxE99NeKdIsfV4/BPfMQyIs0zX6ZaF",
-	"FpQ4Vu1u1TinFcNhd2zDzYpvIGOU34HZG+QL8Po4kqfZ+48ahfQVF6yUGAE7ipkIr8J8FipUHEIoskWj",
-	"6rJJOPCHeBlAEDeRxMFYy7YtUtlg6w86ZlJM55wzvuZJ56zrpweNThc/Pq/Ab0T6owofDjq3HrfZJOuI",
-	"dC6pno1bG3JHJdXkEJo6zvaRbflGvevl+ISb40BerPnOMsv3h3Vq5hT9CfsIm08h1oci2VX6eyyCEpxj",
-	"Jd8jIWDdKCY0G2kFQcwYWGRgnxYwpU2WNA+eQaUd81c3VanpKpoPO8r2vcRGN6uUxzECUEIOMXZ+K91U",
-	"w8N0N5J0dPF8qw/se2XI6VzigltgJI9GHraRKrGasQkZnRgVOa/nkn/RE2j+QyCcP1Ch6TmbvtDH1t/1",
-	"616OxiFun8NMWjyZK0mPemfjTqbthX6i7+u0w4NvuFSDXLqTgryQtm5cOk/REwt1/PL/AmOZkJZvDMAr",
-	"ttKuYFYKsGfpDWvymMx/YGO4VMtmShUCIbliVv4CsaEqPjDhgkwV7XAYL5HU5c66oa5qZdaNm7xKpMVE",
-	"d9TZEv0XlE5WCNY7BRNhXM91t6ZxO5jEaT2EEFmLuj18JCAkacDsn7P06R+8Dm3aLsOHBsgOXKEZ9kHB",
-	"P8qCa6hOCF4xReMPw0gsKYz5V026f+IPvR7cs0w5cf4hcXuhWf7cQLBAOdPAIKzGK00/dB25z4+tiSrT",
-	"D62F/Ax8mehFPhcLhqLBZuJw/MqGBRmx6Xi5mleQ8YdorX9CQcYfYkXKcTCZAF7a2Imk82xwytmiVvPB",
-	"fNS2jEQTBco+/cDgNViLoO97CyQ/aTYP4uANLfKCfUZ58tOnTxiQv9YpY5DQm5gp/orFljdUCDDEhGQs",
-	"tFLaozwfbB1USk/1W9CJhgxCN4yqZZLvt5JlKStwBhsgkK2JbWWJMXo2w+Ac2x/FOJYu8nNsSrBMgL97",
-	"bcawJS7LeQlKcEMfbximT9FUNWVsMaHzpvLIyf50/81r9rcv//offw6eKawEj1I9lCLszDqtQ2+0uDHu",
-	"Qi2VFTDjl3zzfxQmc+agCGWkAOXk2guBrxbfvf0QeTx96DK0Ft/Q4fQ6/7xavLz5/OYlklUNitdy8Wrx",
-	"l5uXN3/BynSuQEK85bW8zXmZ3+YNJXfXoeSnJ1f0ZL4Vi1eL17zMXzeOLD6YkfUPTRHuuVYuKHm8rkuZ",
-	"40O3P4UyNkS4Jz2tjbMx0+vTIXl73kX2q1qr4KL84uXLK0+NCU448yHqfqCYueADXvOQB5V6YbvC25jT",
-	"9wnzqIPNniqLYvgTueUZ9e4I1Wb6lmay/6Go5V/RnVEIV5w+oq8aeKYT+qqB3+mAsB7VxNGgZdiTaNe9",
-	"nmoBXePADidoO4CFeheYTRFqz2H0tyugYn/aaeNVbvjIq5qqNAmdW39yn4X/3VTiz4NzrSnP7vjZhmS8",
-	"ZzrfQbrlb3zGh4mGE4ftNSL2KGF3pbNt39cv83twMrIGc2uAixhGsoHE4Tw4A7y6j8NOgsnBR3cLj6Dc",
-	"Z9iCojqDWdGawlwpQMVlUEEWso8gtlIxWl3BtVgZhkPResgenDEMSDePYD6zoLBKhHL2jpgefnhhe/Ey",
-	"o80MAI+m6s+kmiaL7/QjBJP5M5FF3yA/iya+HIs/DxBiG58GdL+GUGKxakruQLTgp1C4QtZdUeKYn0Cy",
-	"Bjb+QvZIBvwO2EJvjl37BriDr/TmuW4VHYItZsH282vOO8VlvJjZlQraQn2Ns/u7EFRb7g6Fw4zxDUXH",
-	"Y3wFiqsoW4LC3j0Hp3P7K1UT+TTJgP4JLh7RM/Hnr/Tmv5HxTsLsGkDy78lCZ2t/x2KIVPhHew9jXF2v",
-	"ezvZBAyvACOKXv0rPXk3BJFOLD79iGJwXiSwHlsL/lGw/uW/LdYTHFt9byMfqaR+oAQD68ZCqM3z5cu/",
-	"karHFaaHxf6OVD4dS92lqeIWC9sQD7sUDZK8j0KGXvu3P5fW49/9e/G/E/TcwwbMUHw6NhA8vd7Ny+1n",
-	"6H9p88cB3B0KEZReDMz6Y5eCofEy4IKN3uUpTFhrAzmns5xilN/EMc9IZ+0cE+Bt1/l0oL4JyfbEMDdG",
-	"74KiojEBXGHdOeoR5zQThu/YCtwunOhlBJMGfq9D05FL6l0YlYb+cQj0Hr/SZfPCsrDs2DVTuhghQQUN",
-	"gcU+bk+5ZpL85cFx40KryufhL/1WZvOvmt/wEP4BG8ykoEO4AgcIp3n7K/0RpSYBJZDj4fAIvlaidwC/",
-	"Kyi+VqIHCC/gBMTz+Li30euOFoBLUTE7OTBgzEkq7wP4tu0w9fyLOn5XfzD7Z6Kk1i32hySjcLOGzmGs",
-	"67nzwiLvfx7ConO//dWZ/Sk6+0G6wt898YB+V2h94FvAhGUMrNwzCrwGwVZ7VkmLKey/BYVlvy4kpfNj",
-	"AFyw6xM0F0Mky2Yiqn/xFO2ijHD7a64FHNUlH9rG3gMYDLJyaq+xOk1+qjs2cMfH/mAk9lMTtFeLnxtA",
-	"HAi7PUiMazc4jLT98RlltbjZKQMz5m8rZqEtB/JE9Pte9d7aWiCDqouq0G7CUUC+IqE9zKls7qU4msC7",
-	"EO92GdZ1QYlzcO+Wi0dJkcBTKPh3GjHaYQqH6raA1mWLjwW4nhfPwo4m0MxpXdqMrbo+39cw0spY7nat",
-	"TWvgzrBiMog+stka+DY08FbhZrCEg/9eaFaHovRTeIVF60/xNV3BQQl6T29rCOXprQv9nVOo2OZMjHhZ",
-	"GxL0rEiG25tAMQTNFW7PUNTc6MZJFDhkFVz6FIer16HIAyHbDrGwZ88jA56iRzA+N2MFlIIVetfDyWur",
-	"p6258JnsRA9tXO2zuCH6iYl/QFvRsP3TNc1FbUepJwuxEQdufw1/zZVb+4f7u1nYkTZiHYLrwbkvDkd/",
-	"dkIkvgumkUNVFLOvse6CBz6rtIErXxjdSV1LJm6OSh4xguK5jrkBbHCeOOav9MZ6gLeujmtYucrSo87h",
-	"ezNWcgdeILBDy/pWHjWefivdRfrbt9JdyWcfFIytdF0MVdsXMErFSTb9dyG+le6tg+qZeHR4+3XtBNeB",
-	"HLkfKX1Dryl14wJuupXu9tcQuH2Ub95jomkf3L8Txnje1m68cb22G3d9NoquDoxcEGwLUF+kXuHhB0Gh",
-	"cVNexf9vcTA4A4doeLET8AAZb/3hxZIuU1j5X0rob6V7oKG/N1p2GVm0HryDn4Z1aTcDvf73J8a3wZtY",
-	"cFOD8goonS79YTYgmDYeH2RZgmA/NdZRUp90NsoYK3IYKNh1iDDD8XTc63RFX8vU3f4BDzt4mkILaizg",
-	"ilHcIIJqdC3V/2tsz4OtDMMFqTs3Swc52yuQNG0MDGMuQZz24ate/qGqTi+KOrb9jTGaFdJRigm/bw53",
-	"9BxO/VA06krc94owDCzYjUBJi6XQPeI62J53cevV6f8bAAD//w==",
+	"5H1dk+M2kuBfQejuwjNxdFXbY8fGVD3NtO1ph9vr3qre8cOcQwGRKREWCdAAWLLs6P9+gUyAn6BIqVS2",
+	"5+6luySBBJDITOR3/rpKVVkpCdKa1d2vq4prXoIFjZ++ULuvM/eHkKu7VcVtvkpWkpewultlarcW2SpZ",
+	"afipFhqy1Z3VNSQrk+ZQcvfU/9SwXd2t/sdtO8ct/Wpuv85WHz4kq68tlJNTCAvlFeZ4y7MM9OQsBf78",
+	"7Hk+uKdNpaSBADuaGD+lSlqQ1v3Jq6oQKbdCydsfjZLuu2XzdF6J82VgUi0q96bV3ep9DixTu48Mox0Z",
+	"xg2zORyZsVxmTKrD6kOy+kbYqy3IvWtiJXth3fzC0uwmTP9Oq00B5YklVDTif5+3lPDeyHK+z7llwrCD",
+	"VnKXsM2RbQUUGfvTw1ev2V8/+/w//uwW9gjWCrm73mk1L5yAkGl/D4iGk/8tpUG/rkDW5eruX6u0tqtk",
+	"ZVWdOrQ1VlWrH5KVPVYOfY3VQu5Wyernj3fqY//lT7VI9zf+TZ2fPhZlpbQlSrf56m611WKzAXsrpAUt",
+	"eXGbKg23+Dwu7G/Zk0gBH9CqAm0FeBBlMAeB/+SieO3GfUhWCreOj/ZBsQFj2VZoY++ZzZUBpusCMqZq",
+	"ywpu3M4dHzBzk71XqviOXvqhAQ7Xmh/d56rWlTKzK37nhxE1B17wL9pt+5Z2O+05qM2PkFo319+5Hm/z",
+	"OwlMclEwtXVEyTSX+4Rp4BlTkikJLONHN8WzoJyqQtV67onXNMqNr3XhsOfu17CNjVIFcIThjldzb/rS",
+	"WFFyi3PvtKpnH/gHDvqQrAqQO4eAy98vwa7Lcn0A2HfWK+tyA7gXJdfbQikd3wxi9LpQcrcuy/HxuCMx",
+	"vAR2EDbHAzIV18C4xQ+FOjCQ7oYYTUsvjr2TthgOnEhq8gUmV9pesrRc7HK3NjePsMYh1g5i85jsJPhM",
+	"zqtZXHvEQW60W8I5p2es+2MBKj9a/4RVdJ5RoOy0OticFbC1rJZWFO6mQQ4J5p5JR0+HHKT7VsITaJYp",
+	"MDGoWFVFJ8igorNzME0Vt6wQEtgGHCoEAv7IMKsq/CX6bi3KErLZaz1suNZyncFuvBiPQlZUfgG50uIX",
+	"JS0vxvPGWRdRZziHhlOEc28A0UHoEWoOqaih4oAPfSLtoVxnex1SbTlQjJG+5oWoQD8AzzyTGvNUeAJp",
+	"A42l9MA948xqVW8KYGnu6MGJHzane7LPYensI0eHj3d+8/fshw/Rhdbhzu6/fS/k7PH7h79xQx2b46Iw",
+	"MS7ghBiUY/hG1XaA5OFrBEOmdktvze7lMbwzD0pnJg6BLoLhHsO6w1M/TEPpGw+T/v6enNIhJNeCy8Sd",
+	"Fu6kNqA/Muyg9P4er8+EWb53B609P+T49T3LucwKSFjuyTNTOweUHIrsnlUaHH4mbANbpcGJpNoSNgQZ",
+	"qzu/380qWdFbEWnwDXNyV6Z2N91tXiB6ucNzIH6dQ7r/WlY1iaFZJtxbefGug2BbXhgYYvRGA99H6cU4",
+	"TsgLhJhhYRxTmm15UeCf223LUDq3Z1qIdB/BSiUZZznXGQv0PH4250LHxD57AJB4VhXPTPRRkS1RvZJV",
+	"IcpqUowplKKlLyKIt0rt3VMl//lrGv/ZZ2PSIFpfwtTNAYoifhr+l4RlwqQ51ztwR8HZhmfMlFAUEZgM",
+	"aA+VVn84HtKdKVvAJC1WBIBEKTRXIiUsOgPhUiXkhOQi0r0EYxx/5syNY8jHDOgnQP2Usy1A4Vg2srPm",
+	"Kj9ww0rgpnYbjVytjjDnjuANJ45Kl9S6lqT5njx9HPrfbiTigN5NbI1EMNyMu2tEyQrgbk9Csq1W7ZU0",
+	"KfZpVczKQw9ujOPEIHa5XbSD73Fo2IFjnELu8ArO+NHMP+3HDRENV9sHZX9ZXWhF5o1im+K2q+ainIH4",
+	"2ZMHphmte/45HLZRlsIKarmX6uD4f8b1Hulnl+PexM+Qza3JsdWb10GuOntZeOXQumpvjevj3MFh2wG4",
+	"dmRTCUjBIdkegd8xFRhcr6wtCrxB7plZ+17YGz/vBUvfox0oWb2u7YMw+4i1oA66zZgO/AMzUmztJVAc",
+	"HsWm2poH+KkGc/aFyQ2sudwVEKTv0SJRG5jawY5XUz95epn4tcdfzlAsuU5ZRLn8yEzpqJpnojZTE5lC",
+	"PIGe+tXyCnT0l4MwOWTrdvsD7s/3IBPH5CuttqIAFN0ME2joAeZQlWUKZb0MKlRhnSw7q9G0QE2GZ9fd",
+	"aufUwi6as+ppOV3G1cJiGsdMXdgxips0V6pYLmg84vjXtR2L3oP9hjfHVvSF16q3SpeOm64yUu9O8k5u",
+	"4eYLGnc+80S5xs0sTFXw4/jc3zgJXDHjJHHOjFUaMkZHec/KurCiKo5sc2QV6DX9nDCtapm5xzJIRclR",
+	"k+jDt/mhRUW3sh3hYvuuOIofy40q5nUZP673vqSdOnoCajdGBr6D9dFx6uhqNkLbfJ0tMIgEKZKeAG9P",
+	"yeKC7lYpu079pXra/sdtEKKCbDonSOG4M0TyRo1drIbGVFBy0YxOLVlV/AlKkHa9P2HS0vnR5uWskEWj",
+	"yAivCEvmCdeNfwJtvNo/xkgSjpaDgAS3qB4+5LNjTnwtMQ/1ibAtD/4evo5RMekge7vrLjZGTqs5m8ja",
+	"hxtuzqWDsAG/JgjyErW5R7KD+xYtK46fqSLz1harMn68Z0Iaizb8LetB6f8pmp80SYE3JZAehAoRoBnw",
+	"LKI/rWr/27CAqMk2UzvvBnUarQae3TMJkAFedmScZKprPr4KC2lB+smrV68WsJT+4tGYw3a8Yk7jyEWa",
+	"e6zParhnr9CZ6g2PB1UXGQu+yetyphhpd3zqAxWDzG7LoRWMthGO62Mbltme2gUtMzDh+PMuu7qqjrlS",
+	"2bz7MgxEz0ZG4tk8sxncAk1oh+f/9KakBXG76wkG/E8Bhxc/ogXhEkgLSmUR7uXYOfqM1J4BT3NW8UPi",
+	"GDwYy4xA3zz5pZfys28D4IfnCj/Psuf/dGP82LWQ60ArY6agudzP8jM3xnEz0cY0DHyT3DZ+96X7e6S3",
+	"PdZlyfUxtlOruZBRY6ewhrm9+dgUZixUTEiG3oJ7BmVlj11nhpJoEBxpMp1J1hU/TDlKSn5EvXIDzDvh",
+	"2BEWb/QdP0TlsPy4xkVFLDNHuvrc0qWinbq7vrezZkR0Y2MaXHWm9Ofeo8HmdAOOdw5gCKYondbwVpiI",
+	"Kpup3XIa/aKGBxWF1xkMyN11EHMwIIIyRw3B1GHEzwwHM54Dz5aeaeNkPaVpB0ZHi0kIEBOgQ+nl6oam",
+	"cwM+FhqmBiSiEJJ0y/OtBe0hi/h0j5SDkSlb9EdkcEgLfohd76ftW3MRGzNmqZl4hYpriG4vV1pSZEDU",
+	"GD/ecdR3v9zstcj/fhWj1VAxOuFtb8Azgb6XmUoLbuw6QG0hxV3gRblnnxDLdJi4E08gY0d0nokhkOys",
+	"wnGuyuC9IPvdy6rmPdDP6M/Nik7qycS4X1RKo3fVi7lzGH9aBDpHPM/qxQp3VkN33qG/ulAH9orQsugp",
+	"+Z2VTYrw50htGrjpWZXa12Asrae94PIJi+ncXSigW+QdtTQAcuz+QRZHnpeIl0mQtHaH0U+IQgn5plFu",
+	"81FRJMp1nE+OghvdIDrlgYu4Z8upmGRLSLl0YhvybwpoEYZZUU7IUt6/hRZn3P+sWNVXbRwMGpB3ABwT",
+	"uGj1MVr6UmbvlKCI4eHW3GoVw6jdFlQo16yN2LlJt3VRLIvofaS3PCOet4nJG630b95IT3E17oBLkWUF",
+	"sL++Yv+LcZk5yDugW5byEtzNWo6s9LnYTYoDhTpMesImRABV63Q+KJFGDY+aAtRozqRZWPPS2DF+xVOY",
+	"oAjOthpMztLaomvD3DvJiOs9ou0dO+TCAttpOOK36xSk1cAyp4QUSmVuOHqTnfQfhm+K2uSsEnK/bgZ2",
+	"kAQHYeweHL1P2r8XZVOnz+Ab3Cn4d+BX7i2L0An3+yx0+kpAkX2pNYXd9nEBfq4g7VsuW06AIfgRU6sh",
+	"gk+VtJqnlh20sOg0vCP+8K9Pf7hp5J/RW594UcO8m4cmD8OTdqVRpFAaUh7TkzZRa7GSECjJYcjRsUt/",
+	"MS+6TsN8f+dRK5FTK03U3ghPoI9hRhTww8qfpSO5KWM3ohej/bXTTDC+FMd6YZ3m0zctxQDh+lH5w6j5",
+	"SGgv/tUP6+1O6h7wN+UzIyGHVwidJZ1DZ6KE8OEUCvnMgOfF+Pd0riHYOwrMAOqjAPhzH73sqW5c+9Jn",
+	"5zWo5THKseP4B6++wqiz2CWYq9pAroosxJ811BSM4qNLb9u8rJGECF3R9UU6XMo1xuopERfGlqqTfq7m",
+	"gej+QiZGI20ovDJyIbM1Xerhk6pJTAw6/pIQp3/4UPLLI5ze8FgIcK4OrHJMXxjIEORE6wpVQ8OE6dyN",
+	"Eg54l5cUneufWhLmhJM/I8jpTceDdlJ1joRFuKutE5k8Fp+g8GaHk745KCqPNqUydh2ivSZTR2LaMz45",
+	"4dnjKKV0DUISyOmDQegm/GKY7YWpdvhvWf/ySy9+vuO0lErMp2L9Jw76kKyUzuZB8o4fvtPer6IOct08",
+	"NNhYUbCtqjWr+MEkaN9CPHOjGUX+nWMh7hgSIilnyoiQFXDyXWEcCrw6IoA6ZqQ0cz+yH52aYeYjgwkA",
+	"XWB0VpQERGvOyU8dzibGVQLWdfgKL8g2feCSQgHItbkkeDO87Rnxm28USZADE5UoN3FKcL8wIb1Oa2vN",
+	"i0HqTte5fFiIA1UxoTQA+cMDvbcK1FHVjLJlxtNegDOV0x7jSotVLFONW8UNNLMacoWW3g6q0AYTAqyf",
+	"LoYflGDdBKLVtchiW/T5xwOPQw3x+6Dk8oiRBeoJdFbHrS47HbUqkDzsfgzyeLAanCevNkMXsYZvhHU8",
+	"IfaivZDZ5Drdj9EFzkz2jZDZ13KrZsUoemFYBVnGAuxi5xk2Mg5uM6b2aW0Dc64qG2nJ30l4dhrSvZKQ",
+	"JcwImQKTaqOyIxp1Mp/z2/FlRbJPmoDo0xEuOOoDqnNCw2J1x4Egjgm72klt0Ttsqf1xSQaYP0US7p+g",
+	"WDD+LY6j1BcRMTthcK3S4Rj6ehNZzFDLrj3jjhjXJyyZSq5DXYZFADCgQwZ5hEOVPiSYccNIpGuzAbiu",
+	"0PBPuTH0B+W2atiKmMmsnW5x0qXJodjOp726QWh/VemsHfcRBzlyFLP50O9FRdpqzBjiLy0fcNamw6mD",
+	"vGdQGGA/1tkOg6CidGMXhDK994FMteGbKXmtNjFqH6CYp21cMzeU4yNSSNBO2PW2RdNwT4dShkTEuKXa",
+	"KrZx16wEf8keIwEFW7HA6T4If/SZjYQijcmYmEIg1YY7eTD5s0waLhmW31JCA+wTXPeSCMbrs72B8MzS",
+	"2tpgIMbQ7opVfV/Ib8AhTzE8TDPDRSYNXoaCC2Bsq8kQNdWx/Olr8r4XYhdzUYdukZeGHcayeycQNWTy",
+	"Niy75EWxNqkwBnNB6XNVCNQ0CsfFm0+7WhSFskSVjc1lnRai8k5vLWQGer0hdT18zAQvFX6zFaS3pJrb",
+	"NF9vFJGlH4i+nGNlRbqu1MF/IYon0GsprA5J8FoayzXGLm594tYG8yTXRmWc8uSztTsJDYYibIAjtYfU",
+	"sAO3oNem0mgGLQHN8VLJtSlEtS4x/rlRsuAI60orC6EyS1Y7/Z2cUDkXem0FLDFiXJpdHIwYXcFxLOBt",
+	"NDfiCWJhXCzHrE1kHteQ1c6k/vOua6Tw9QTHUFs2uMISr6B5+dRwkbE/NVfsn2cTkwb3RXMxNPCcoKO3",
+	"QehrvYOSVHLEkaD6LECLt/5OuhgvfHRqJCRMTggHILOYdHDIj0wqVipy0+Lt7GPmO3cz/lzyI9tE1eGl",
+	"fPZHVbutXCfMkUDwpbTxGMclCEuvaCo6kFFkfGXxomRWCzA+0Aqd62hajUQWzAaGLjdZuPtgNjDvAQf1",
+	"whEi4leqSqBYgdj5maiDh0wTQU60+kj+ZKuir7Bc2zPEeQtVJIrQiaCvKO3QmwLUFsFtujKizbWqd3kU",
+	"/jj4zCDvR7eYCAoZd4nsTyIECrNNnJqyOei4m8uNXjeRlhHZmc/njEeDwFEWDhzNH4KHb7ODBrcTYhCB",
+	"G/iT7y+vE2XRQ+YA24CXLTnH2GWXOkdcaim/KNUTzEdzP1HZKWWnhMGlSHkWZaZL7H8PYdwkymNQnRP+",
+	"3BFk96SFvZqX9/DYfSgMHnWzJA82D5Hps7lEdbmmrtBnvkthP4n90xsdir8j2XXuxqZAqYtlOR9n1V7b",
+	"8WjuyxJUojHdo5DE6SSQ9i2x8PL1yx34pPL2R7hBI9cbEe+JC2eGYIcRbQ3L9oy6Ya1R1ksbmT7AR7++",
+	"gZuSjnUMYh8TP7QbaPBVh9DoWFsnc5OLPIsqERoOfcNr176XqqgVXW3x0nT3QvT+VvU8Jj26QQ/uH9Nc",
+	"ruOZSoVii7umua/aeMJmddriFGxDDqLt5sLUDSQ8aOPnJLOS6/0pFxTFvbvbwACFI4LMQjGstLaDWlgY",
+	"MZqsrCLFeKcVMf5cqf2ywLJmUc8KLnsLWxvSLJ4XM3PIFxT//B4HUaLP/Mn5qBQ3Nrw/ejxtRaHOVYGB",
+	"KrFIkD4waymsuXkbiuydDUp8nkAZ14HfqAMr6zRvHJVUoqPv/x/XzFMm8q6xhwEVbxMt6XFubOfZBHUi",
+	"yhNLfJ0XvPF9kKaQfjyrocJzqM14i0Gh1B4yRmbpEMH8mxd1vbgeTcWNXVd8wuNVaTAwEeLs9BMW8sG9",
+	"fZVKlPKiuGdW18B4lpFeY4P+5xDOAVUqy7DwkuNMOX+K25PPLFB6Zr3RGHXHkOfbqVgb/0NTpVXoifhp",
+	"LMl9OoJ6Knw6HjvdrujKAdRNEakCbydc2UnK+tbnKA8TSopyOkbJ30JtvKcPij9rn2fpYtFAKWU8Yh7c",
+	"GVHdx+yMcKB48u8wKAfjKabyMb/1WmlTjczXa8XYb3WQC9WJb+myfo46cUFu40sztd+e+idr5cbOrtna",
+	"CLXe8QMSfyZ2wt6zt28+2eDnB/xDAyOhj+XCDaIwzG6g49uvPl8lq7dffYb//gX//RT//WSVrB78v5/i",
+	"v3/Bfz/Df/GpN/QvPvsGn32Dz775ZEP/uaHh3w3+h2/CsQ/43MObzxcWvsvgWUGhDoShnNWQgch1sGON",
+	"/BFUlYIpWRzHmZ1E0ltVFOpATj9Mze55vrrOi3PT1c7N1l2ejIbxyyQKx3atgac5mE5gcstHyeLO5bHJ",
+	"jHJSXVzRqhcUoayLUxnaKP9gAQX3MnSaJCFBO5ZaTP5XLMo9loxqXUT5+7Cwe1dmyWYKv8RSMm0ej7Qe",
+	"0HWcLVDgVIMrHopt1njn6JIWd6e4xmNgVY32hZoqlmnFVgOmKlCC3mi1D3oZBqrKnV5wKyBxPtoLy721",
+	"1OmLWMRyRZcTzBkEAFwXwmcoLyKYaFKbVMwnyGJiTMGPTEiMPIvSw/lVy6aKZ1eg18EcsvhlUwk4Uy4Y",
+	"FKIhFZnbH5KfkFhS98CCHjTORD2D5N3YeZLHKGBfCMhJ78gDlopObqpFtRmI6hqsSELe65gOQyXyxuZF",
+	"2+icSZQWQ1D6OAiVd1Vj5o27HxkWKHVcPtY7cPlWO1AscNzS7M9w3H5XW4xlHjuVCmXOkGQxizWCgu/I",
+	"NtpKJShkoBCBQsIiNvQOY4svZ0JBzh7xoVNF840qgW5CVLp6Jc4vMv4elJ5nS62HJhpf3amWb+J3Q5PR",
+	"0IE6puwEZ3ahDqCbTznXGRg7+uxb6Cy4KDK1u/nOZwpcHJP/ruCRNgiUJzCmLV5sGTdogQqxwZxRagKm",
+	"m2BaAaPmVWhgCZaFKPPeFCrdT8ciNFGvFCnoTROdYIQWUUSUc16gxybMJ8xQSKQPgOxH4+LGpHI7jVvK",
+	"rlqQIYd0X3g/0bK+SnkoF7AoKxR9vR/5ogF4dKRbh3p4/OjlwsUcqeDyC358bpm2NrNqlHDso+S42QOW",
+	"vIl3MWizXxamZuWqyE4AiDKQhOwmIBGMnMCyFDqYAxMBTQHbmIkWDwVra7FB2u7pqvjeDh+bCG28E1Ml",
+	"bj+StYakZdOhrTpaIC/K5WMw9N15NlSVdDGiScjOLkV7VkE2gLVV4y1gNfcmVHUvbFtSUyrLtsJiiNA5",
+	"mPEI8F5Fo0+65b7HqesYM8d8y7mRPbGuwnUQEwkxkQVzZ3OOrRBSVZZKRqu4nVMc7JxAdjd23WWZ8byo",
+	"UsiMbLUoyLqnAjHmFHG6uOvc6zDZrAg7UVfRVxoJMkGn4oilurftkXUy9/Img877cpHm22uwoc2kydMj",
+	"ltQeY/c+aJBzCMKocOKZ8uim71yPJ4Nr/LDzWqlYVS0k/7MIxapqmeWWFtBaoqcgE7jIs92WaW3N2Xn3",
+	"oaHCQA3IOaVneN9LVXDZsyJNNio5xxsaFhz8opPdGiaq5fzr54T98oMjRPKQTm66zbz9FM+j/TBSXDop",
+	"lY2Jpa3ygwWUt0p7N7uSayNwK0quNzylUkpkiHe0uECGftemTl4uRrddUodV8K3HrBFHBa3VGWE+ncot",
+	"0RBFbuup/Ehhi/hVSF/M4Qr+Gl7TTJWEvTU7ieINtZL4N2v0cbrQ4dVKDb5AjcGTZxBvhJEqbteFkLDO",
+	"qQ7dFDSxheP6ZJvHSCPHHdiREhh76UyJ67PfrFoDyymyCnYYH8w5iRJWVCdRcXj/+NcmUfAOX9eZO3qA",
+	"3XrSw/onWGz6I+OVWHtQrFTS5iicdurvD9jSRKA3BQY4BXgLMO1bjaQuDvgRusoXyglCrvla97zlHe7V",
+	"Np6dCazz3vlGuPJBOM3b45Bt2gw35fmaFpmlWt6L6V3Tafhii+B/uQt9qn3zsjDjvzVBxhtIeW3iXL9t",
+	"7tQ//le92PqmBN5kB6hIKhu3U5rIkxLzgQ3/xEHDg23imZumUmF34bUnBBeE6mXXTzrqN9brMhbLZj55",
+	"HW15CmuT8iKWXE2tA5raRTy1Shv26ubzhL26+Y/PE/ZJwj65+dT9cfM52xx9mf9QocYxAO5UUpOrw7AA",
+	"jGlSJ6cFNFkXBWUUUyf9kd3ARwj2BZYzoLksMtiHIQ7qBS9L4zpVQbcjf76KWV9OhllpoWYjHx7d7O9w",
+	"pCeRE3lsyO3J3e0F+YQSYaM6/CiT5Qyob/k81WFVQYRpqZ4gi1satr7OXz3f76vzHkL62RN5FRNo1Xw3",
+	"81DF85Rg1ZGdmriQFpnbiGvP7Tond4KdxCUp3jDvU6vu8vkRVzhDbeydVpRJn2GB9o0AY5rFks7hiP0P",
+	"WO1h1KLLd5ruYQWtrrf5JIAvBvYHb7OL13NctMWJ8ozTsmzTUbyN2Ri0FJ/uJT4UTcIkJ2oOPnRSiZoM",
+	"FV6UWBMYuDn6Wj5eDXbXBf1pJK+qBWKKhbICffPQ5gedLarQK3B7DyGjYhh463sEY6yoKAps6UB5er60",
+	"hJMu1UG2TQLaHgiD+xdNIBNewqZUZ3icgcxMSMrc1hol2ToqwMSl3+67vNlFGAoM5lraEP05llCB62Kx",
+	"aRRtrsOclo5eekbDqULsobisY4wHbSMtd1YVx81U6eyi5taFV1timecXG9fGURW91sVoIaabaolF6pPY",
+	"/eP0UPR7nTIukA9xasRZpSf8lXVySj/m9KwXpSSi6FTA1l7SoGFEYsmqqTwdYvBXd07AJHP/fr1VOk7Y",
+	"wDYFz5zOmfkyMTg0u/Nayaaon107Z84S6m34nTzKYYXmDmE0UWuBZRMlYQLw2ucaHUQKax4aPbj/iiNa",
+	"MrWVjo37T7VeU0TanM2yhpuH0E3gfItlTdzgQUXVkFyx2ngLc6XVTvPyntXSgGXDOr+YZBz8872oGoOt",
+	"e/YAIbtSqXKiwPxDHVtGxbOkiz0OF7Rv+mTIQV/x7J5u5YTaQvl6w2mti6RtgoKfzT2j8MKE0tiV3IF7",
+	"jQPME8f8h7q6ZxhnmFBkqlSHTlrEODQzbLbCjjahmT7GQ/Z7Pdh80XlSJNTlpxmisqYq9S25T64XTLc8",
+	"Zm2oOnQjwmIE99j0+5vKnUtry3bKoQIWfEpYxTUvCihYt43OPTM/1VxDwniqlTFNMsxHhvGfhbl3cgRU",
+	"ibv8USLY8HR/z0xaF5XFynj4OAZMbNw8ZCFrjUhU14NGkZZB+Z3+BXNI4XD35jH00TwbL7A28IcGXq/r",
+	"WA1HfjSNNTdaUxYFIA8UJ7Fp7JCF9NHCO2QQhVC6SHmqxW2NDrwXBPnCtufzLcRVwSWYYAEewEvuCuhK",
+	"Hz18OymKRMJHG0P0oDAGOb7C9ZsqbkkpOQ2+oHtxDXxdlp9OCA40SItsNyldnNtvkzzhS/Kim6axHSBH",
+	"FhXZTMcZ0kCunbk95yg/gUZYGumWCzVK3+FhaaDmDNktxOJeNVW1oDxGM3/usykXDT7d8f58AmoSJM4Z",
+	"j7Xhz34IK8xfy/tzxWbxJwN6+qoMhcMSHmNska//yUQ04c7WWjqyWWexNu+5OrAt14xYKXOD21uPUctk",
+	"5CnUCAUD03vJ8hO2DUcoUz35k44fLKgK3dPpHXBDSYOd9Ki6n9uenOy1TxFVI8o+s4JZiCMbH1Rb3ROD",
+	"vYS996WxKEg1FkW1MCnaW7R92BE9FN9h2y90aDtRIp2P63nth6HrolQTGQvccsxQYm6MNFZz9yvKPr4K",
+	"00EyfugiS0czc8yZuiAsp5+248OHKWv9rFQrTFV4ghO/wDotuDFwBgmLX+C1e+bZrTKfwIIWkuvjGjMU",
+	"I7Yn+p7qYVL/lE6W+qa2jLPmLYJL1lQ1XCyq+8TJSJdUakK9FJojQxIhUMfh6l/YhsshZg1OoY8WMRhF",
+	"8T0klbaBQZr72YKLK8ecfq+MzQvalG6F731OpsNjqHPYmG6xqqlpiwsZXwIzxPMVVDCkU11ygZv50Zcq",
+	"vNjJ7HsCX2LKuyCc3iE0Gq+hG0JPSjUVEpBRybwN/r68TO2JJhsY44+dpCOR/VTlPB7Zf4XaYhpNqS8Q",
+	"Ftm10c72zLQincwNdQdTcJH5WhhDtaXddGeKV3O17LNVu/UoZfd7VY/F8WBHfrZt4sq4Nd3ldKI5AsbU",
+	"9Nyo3aqR10CwaS8uFvrHakgYqeHTq5riKFGh8hqYMrpzlDZ2fb6lerL2XZtC2HEyhvZ8g9k8lDuR2bTH",
+	"OFoGISASeaWpKvOW8awuLPMhHCM3Vo11kPe7U0YrzHLHu5FtYCdkSDkKDW9y4E8+jXJ0QlQ0N/Z+jOHh",
+	"mlxXPSaXc0Pr9Y2bqHv5aUG/mScKqE4lrkhBMcy89FiHFUid7LhTYO6Ykgk2EwZuE4eN7pOmrfbhqOS6",
+	"U0ws0mgfjJ0Z0axvxhbRmWrw3uYlE0Dwfo22rxjWlvedyagKPdfowgj15mduffD9P2/8yy+4+8MrSABo",
+	"41TOK6mED3aqFkRqBCiWC2MVVnQbxhMN0g6Ay5N9xOejfsIrwgPRA2nDEsaZD5CJ6UVUrz6f/Omvny9c",
+	"YJigeV3zcHyxAL36lJ0qPktEQ3z8OaKh5TL7WoaqNmdIhj/yw4TfkEwODlt+5AeGYfyGqSreH9yAzE6V",
+	"H97U1irJcNg923G94TtIGGWlYs4peWkcniLj1Ef3UaH6tOEZKwTm7YwiPf2rMAuXOkf4wM9kVcuqqCOh",
+	"FcPD9iAIm4ieb2gu0FQNr7EXGx0zmQyWnDO+5lnnrKrnp7pMd6M4r+NCQPrT0UVu0LkNUvQuWv2sdRZ2",
+	"vA9Kk6MwasDwCTXjHGXR1NNWh05msuePPUm+4gfDDD/2q+stKVXo9+E3H0Os96Fvan+F32HpNu+2LPgR",
+	"CQELebJMsZG+5gXAga0MjnHRX5hojxnvs5XKMidUUW29tsVMU58w4r/Xqt7EfMEBgAJSCBl/e2GnuovH",
+	"28PFc6KW2+Own3Mo0UHnEhbcACN6NKLf17PA9hLa16HAXI5lTTDdi55B8+894fyBOn8s2fSF3s/url93",
+	"Mkv7uH0OM2nwZKmOM0yhop1MW3LdRN9VcVcU33EhBxUAZlWsTJiqtvHqCo5YqAWr+wq0YZkwfKcB7thG",
+	"2ZwZkYE5S6Pbkjy5/IGd5kKu6yklFWUnZsQvqGAJaxg+MOEcjoVZW4xkiWrZZ91QV7X/q9pOXiXCYHke",
+	"1KYjDbGkirZsUAcJEwF2L3W3xnHbOytoPYQQSYO6HXwkIERpQB9fshb9H7wxQNxixoem4RZc/1QTbfpE",
+	"2oQt24NiplJ78HVv3XdwBGb4ATt0YqWlTpuNjnQMR4zEoa8XFZH+p8/FeUYF6e8B9t6z0pRepnoENVVs",
+	"w2szrx2CaYF9KzATvo436favW+70CfMPGZZTBMRPNXh7J6m0vSAup6I3010SyRUU9O8bf8w5yTW7Z5VZ",
+	"HYo7cRsPrWxYGnvvkKHYLCuN/X3wDT2jNPb3oTb4OHQxA16Y0O6u9aNxyp4vgD+B8cbKpi85GsRQnuuG",
+	"oW/BGAR91zcl+KyTxou4N7TIC/YZZOQPHz5gauRWxUyPlPGFVs+7JsmLSjL7CKSE+X6dR9RRvGWNihrL",
+	"bp/jrCbz4w2juuUUaVCKohAlWI1dtnxy2l4UGBFqEgwFM91RjGMRSTfHzvGUDJw8YRKW4ciUFyAzrunj",
+	"DcNEdpqqotx5lqm0Lh1ysj89fPWa/fWzz//jz94Piu2GUFOBIvM7M1Yp34A3bIxbX9VuA0y7Jd/8H4np",
+	"eilIQhmRgbRi6wTbu9W3X78P9xZ9aHPlV1/R4XTaS96tXt18cvMKyaoCySuxulv95ebVzV+wRrDNkRBv",
+	"eSVuU16kt2lNZXYqX3zdkSv6zb/OVner17xIX9eW7IuYnPh3RfkUqZLWK668qgqR4kO3P/qCgkS4C/J5",
+	"TEh6/NAnb8e7yFpaKekd4p++enXlqTFBCmfuo+57itD0EQdb7vOoYi9sVngbqit8wIo23kNENd4x2I6C",
+	"QBg1iPN1/7p+DbI2o/joXtGekQ+OnT6iL2p4oRP6oobf6YCwMujE0aAfwpEoMVEnd1NVxmscWH+Cps2s",
+	"rzyGuTu+CjDmGtgcSvang9J7yBj8zMuK6mVmKjXu5D72392U2Z8H51pRxYPTZ+vLIrzQ+Q4KX/zGZ9wv",
+	"+TBx2E7LY08CDlc62+Z93YYLg5NpAgCnz+W/fKDYS5xKLxv8Nz6TburoxIlsoBCw9VX4gPEmSfTZrLLf",
+	"WUaEWs+HXp8MN29aW8qS0MLsUZjAImHkoHS/NVct2RElcZP2jEUF+lYDz0Jg2g4iB/1oNfDyIQybBbuF",
+	"n+0tPIG0H2Mvu/KMC4nW5OeKgT4sgwBPdj3kSNT6QZVwresKAyxpPeTHSBgCXz+B/tiAxJps0pp7utjw",
+	"w0emE4E32swA8Ohi+VjIaRL7Vj2Bd/W8EJF1HUmLaOyzsYj7CD5a+nlAd2vwzsqyLriFrAE/Bdfmompb",
+	"gISMJ0Jy7CCMVyA5nlpgZ2p3SrTTwC18oXYvJTkoH761CLafXHPeKb7lVIm2MOceqmuc3d+yjCo536MC",
+	"kDC+o3wbjNhClQT1B5DYBLR3Ore/Uu2+D5MM6B9gwxG9EL//Qu3+iZfrJMyuAST3ngSxlOQoDLr0XzSy",
+	"FkbqWtN29EdbluYlYIzi3b/ik7dDEOmy1YcfUNVJ8wjWY4/yPwrWv/q3xXqCY6PT78QTNbDylKBhWxvw",
+	"lTA/e/VXUue5xITT0CiemhVhYek4VdxiGUniYZeiQZT3URDia/f2l9Js3bt/L/43Q88dbMCc5+djA8GT",
+	"cXbgxf5j9Bs2FSkA7D0KEaGQjHHHLjKGRnePCyZERUxhwlZpSDmd5RSj/CqMeUE6a+aYAG+zzucD9Y0v",
+	"30EMc6fVwSujCktKSKzyTM2mnYyr+YFtwB78iV5GMHHgd1q9nrik3vpRceifhkDn8StdNh8Z5pcd2u8L",
+	"GyJ7guISGkI/55qJ8pdHy7X1Pe9fhr90eyIvv2p+w0P4O+wwN4sO4QocwJ/m7a/0R5CaMiiAHGb9I/hS",
+	"Zp0D+F1B8aXMOoBwAo5HPIePRxOiRdDKcykqJrMDPcbMUnkXwLdNq9qXX9Tpu/q9Pr4QJTXu3D8kGfmb",
+	"1bcgZm2Hy48M8v6XISw699tfrT7O0dn3wubu7gkH9LtC6z3fA5ZAwFDtI6NUDsjY5shKYbAoxm9BYcmv",
+	"K0EFQjBw0/tuCJqrIZIlCxHVvXiKdlFGuP01VRmc1CVDHvkIBoM8Pwyitop8kfdsEEYSuvGS2E8th+9W",
+	"P9VAIdW0216qbbPBYSzyDy8oq4XNTjkRsCKEZAaaAkPPRL/vZOetjZXZq7qoCh0mnEHkD8yUgzk1qbgU",
+	"RyN45+M0L8O6Nph2Ce7dtrUFp1DQlxQc7TCGQ1VTrvayxYdyty+LZ6FIYhzNrFKFSdgGjA3K7hWMtCI0",
+	"l9gq3TgxEuxPAlkX2UwFfG9wmBN7faQT4uC/F5pVvgXUFF5hi6g5vqZK6DV8cvS2Bd8MylgsFhhnZ00W",
+	"1oiXNaFsL4pkuL0JFEPQXOH29C2EtKqtQIFDlD5sg+LH1daXjSFkoxCujj2PDHiSHsG48oTlUGQsV4cO",
+	"Tl5bPW3MhS9kJ3ps4sFfxA3RTXX+A9qKhs1Wr2kuanKzni3EBhy4/dX/tVRu7R7u72ZhR9oIlU2uB+eu",
+	"OBxiFiIi8b03jfRVUazngJVcMGWuVBqufGG0J3Utmbg+KXmEKJmXOuYa3oq4ZfALtTMO4I2r4xpWrqJw",
+	"qNN/b8IKbsEJBGZoWd+Lk8bTb4S9SH/7RtgrxWV4BWMvbOu8b7pwB6k4yqb/lmXfCPu1hfKFeLR/+3Xt",
+	"BNeBHLkfKe1IbSnl6AJuuhf29lefcHCSbz5g6noX3L8Txjje1my8tp0md/ddNoquDoxcyNgeoLpIvcLD",
+	"94JCbae8iv/f4qB3Bg7R8GInYA8Zb93hhSJRU1j53zJT3wj7SEN/b7RsMwlpPXgHPw/r4m4Gev3vT4xf",
+	"e29iznUF0imgdLr0h95BxpR2+CCKAjL2Y20sJaMKa4KMsSGHgYRDiwgLHE+nvU5X9LVM3e3v8bC9p4ma",
+	"0lJJaIzUh8yrRtdS/b/EODdsHO4vSNW6WVrImU7JtWljoB9zCeI0D1/18vd1ujrhe1tVFOpgmjjcEuko",
+	"xoTf1f0dvYRT35ehuxL3vSIMPQu2I1DSYil0j7hOrYvV3erWqdP/NwAA//8=",
 }
 
 // decodeSpec returns the embedded OpenAPI spec as raw JSON bytes,

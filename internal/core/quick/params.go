@@ -5,6 +5,27 @@ const (
 	priorMeanShare = 0.25
 	priorSDShare   = 0.12
 
+	// lightSDShare is how well a dog's light nail places the quick of its others, as a share of length (judgement).
+	lightSDShare = 0.08
+
+	// gridStep is how finely the spare is told apart, mm.
+	gridStep = 0.05
+	hair     = 1e-6 // of a step, so that a sum of cuts falls on its grid point in floating point too
+
+	impossible = 1e-12 // a chance below this is none
+
+	mostLength = 80.0 // of a nail, mm
+	mostDepth  = 40.0
+
+	signDepth = 7.0 // mm, the depth of the nail that the signs' thresholds are told for
+	carried   = 0.8 // of what one nail taught of the dog's faces (judgement)
+
+	// nailShare is how many times the limit of one cut all cuts of one nail may risk together,
+	// and thin the cut that may have the whole limit, mm: a thicker one may have that much less
+	// (judgement, set so that virtual nails bleed less than once in 200: docs/calibration.md).
+	nailShare = 1.5
+	thin      = 0.5
+
 	// seenSD is how well a quick seen through the horn is placed, mm (judgement).
 	seenSD = 0.4
 

@@ -419,6 +419,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/calc/quick": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Where the quick is after what was seen and cut, the risk of every next cut, and what to do next */
+        post: operations["calcQuick"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/calc/profile": {
         parameters: {
             query?: never;
@@ -528,6 +545,28 @@ export interface components {
         LadderKind: "clipper" | "grinder";
         /** @enum {string} */
         Move: "up" | "stay" | "down";
+        /**
+         * @description what a fresh cut shows; a dark nail: white grey dark_centre dot blood; a light one: white blush pink_dot blood
+         * @enum {string}
+         */
+        Face: "white" | "grey" | "dark_centre" | "dot" | "blush" | "pink_dot" | "blood";
+        /**
+         * @description where the quick was seen to end before cutting
+         * @enum {string}
+         */
+        Landmark: "seen" | "torch" | "groove" | "hook";
+        /**
+         * @description when to stop
+         * @enum {string}
+         */
+        EndPoint: "first_sign" | "full";
+        /** @enum {string} */
+        Action: "cut" | "touch" | "stop";
+        /**
+         * @description which of the two spoke; what the eye saw overrules the number
+         * @enum {string}
+         */
+        Voice: "eye" | "number";
         /** @enum {string} */
         Rhythm: "every_other_day" | "twice_a_week" | "weekly" | "fortnightly" | "four_weeks";
         /**
@@ -1271,6 +1310,57 @@ export interface components {
         CutsResult: {
             schools: components["schemas"]["SchoolCut"][];
         };
+        QuickRequest: {
+            length_mm: number;
+            depth_mm: number;
+            /** @enum {string} */
+            colour: "dark" | "light";
+            prior?: components["schemas"]["SparePrior"];
+            landmarks: {
+                kind: components["schemas"]["Landmark"];
+                spare_mm: number;
+            }[];
+            steps: {
+                /** @description of this cut */
+                removed_mm: number;
+                face: components["schemas"]["Face"];
+            }[];
+            stop: components["schemas"]["EndPoint"];
+            /** @description of reaching the quick, a cut */
+            risk_limit: number;
+            /** @description weights of the factors 0.5, 0.75, 1, 1.25, 1.5 by which this dog's faces show; none is what is usual */
+            face_scale?: number[] | null;
+        };
+        /** @description Spare before the sitting; none is no history */
+        SparePrior: {
+            mean_mm: number;
+            sd_mm: number;
+        } | null;
+        SpareRange: {
+            median_mm: number;
+            p05_mm: number;
+            p95_mm: number;
+        };
+        CutRisk: {
+            cut_mm: number;
+            risk: number;
+        };
+        QuickAdvice: {
+            action: components["schemas"]["Action"];
+            /** @description 0 when it is to stop */
+            cut_mm: number;
+            because: string;
+            voice: components["schemas"]["Voice"];
+            /** @description of that cut */
+            risk: number;
+        };
+        QuickResult: {
+            spare: components["schemas"]["SpareRange"];
+            removed_mm: number;
+            risks: components["schemas"]["CutRisk"][];
+            face_scale: number[];
+            advice: components["schemas"]["QuickAdvice"];
+        };
         ProfileRequest: {
             length_mm: number;
             base_angle_deg: number;
@@ -1949,6 +2039,31 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["CutsResult"];
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    calcQuick: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["QuickRequest"];
+            };
+        };
+        responses: {
+            /** @description The belief and the advice */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["QuickResult"];
                 };
             };
             default: components["responses"]["Problem"];

@@ -1,0 +1,257 @@
+package quick
+
+import (
+	"math"
+
+	"fribbet/internal/core/nail"
+)
+
+// Scales are the factors by which this dog's faces may show earlier or later than most dogs',
+// and Weights how likely each is of a dog nobody knows (judgement).
+type Scales [5]float64
+
+var (
+	scales = Scales{0.5, 0.75, 1, 1.25, 1.5}
+	usual  = Scales{0.1, 0.2, 0.4, 0.2, 0.1}
+)
+
+// UsualScales is how likely each face scale is of a dog whose faces nobody has read.
+func UsualScales() Scales { return usual }
+
+// CarryOver is what one nail taught of the dog's faces, as the next nail begins with it:
+// mostly that, and a little of what is usual, since no two nails are alike.
+func (s Scales) CarryOver() Scales {
+	var next Scales
+	for i := range s {
+		next[i] = carried*s[i] + (1-carried)*usual[i]
+	}
+	return next
+}
+
+// Landmark is a way to see where the quick ends before anything is cut.
+type Landmark string
+
+const (
+	SeenThrough Landmark = "seen" // through the nail
+	ByTorch     Landmark = "torch"
+	Groove      Landmark = "groove" // the end of the hollow on the underside
+	Hook        Landmark = "hook"   // where the thin curved end begins
+)
+
+// landmarkSD is how well each places the quick, mm (judgement).
+var landmarkSD = map[Landmark]float64{SeenThrough: seenSD, ByTorch: 0.8, Groove: 1.0, Hook: 1.5}
+
+// Belief is what is known of one nail's spare while it is being cut: a chance for every spare
+// that it may have had at the start, in steps of a twentieth of a millimetre, jointly with how
+// this dog's faces show.
+type Belief struct {
+	signs   []sign
+	depth   float64 // ridge to underside, over that of the nail the signs are told for
+	removed float64 // so far, mm
+	spent   float64 // chance to bleed that its cuts have already taken
+	p       [len(scales)][]float64
+
+	likely, milder []float64 // to work in
+}
+
+// NewBelief begins with a prior for the spare: mean and sd in mm, of a nail so long and deep.
+func NewBelief(length, depth float64, colour nail.Colour, prior Spare, faces Scales) *Belief {
+	n := int(math.Round(length/gridStep)) + 1
+	b := &Belief{signs: signsOf(colour), depth: depth / signDepth, likely: make([]float64, n), milder: make([]float64, n)}
+	for s := range b.p {
+		b.p[s] = make([]float64, n)
+		for i := range b.p[s] {
+			b.p[s][i] = faces[s] * bell(spareAt(i), prior)
+		}
+	}
+	b.normalise()
+	return b
+}
+
+// NoHistory is the prior of a nail with no history, of a length in mm.
+func NoHistory(length float64) Spare { return Spare{priorMeanShare * length, priorSDShare * length} }
+
+// LikeLight is the prior of a nail once a light nail of the same dog was seen to have a share
+// of spare in its length.
+func LikeLight(length, share float64) Spare { return Spare{share * length, lightSDShare * length} }
+
+func spareAt(i int) float64 { return gridStep * float64(i) }
+
+func bell(x float64, s Spare) float64 {
+	z := (x - s.Mean) / s.SD
+	return math.Exp(-z * z / 2)
+}
+
+// normalise makes the chances add up to 1. It tells false, and changes nothing, when there is
+// no chance left: what was seen contradicts all that was believed.
+func (b *Belief) normalise() bool {
+	sum := 0.0
+	for s := range b.p {
+		for _, p := range b.p[s] {
+			sum += p
+		}
+	}
+	if sum <= 0 {
+		return false
+	}
+	for s := range b.p {
+		for i := range b.p[s] {
+			if b.p[s][i] /= sum; b.p[s][i] < impossible {
+				b.p[s][i] = 0
+			}
+		}
+	}
+	return true
+}
+
+// believe joins what was seen: likely fills in the chance of seeing it at every spare, at a face
+// scale. What is seen overrules what was believed: where nothing fits both, the belief begins
+// again from what was seen, any spare as likely as another.
+func (b *Belief) believe(likely func(scale float64, into []float64)) {
+	for s, scale := range scales {
+		likely(scale*b.depth, b.likely)
+		for i := range b.p[s] {
+			b.p[s][i] *= b.likely[i]
+		}
+	}
+	if b.normalise() {
+		return
+	}
+	for s, scale := range scales {
+		likely(scale*b.depth, b.likely)
+		for i := range b.p[s] {
+			b.p[s][i] = usual[s] * b.likely[i]
+		}
+	}
+	if !b.normalise() { // not even then: more came off than the nail was told to be long
+		b.p[0][len(b.p[0])-1] = 1
+	}
+}
+
+// See joins a landmark that shows the quick's end so many mm of spare away from the tip.
+func (b *Belief) See(mark Landmark, spare float64) {
+	seen := Spare{spare, landmarkSD[mark]}
+	b.believe(func(_ float64, into []float64) {
+		for i := range into {
+			into[i] = bell(spareAt(i), seen)
+		}
+	})
+}
+
+// Cut joins what a cut of so many mm showed. A face without blood is itself evidence that the
+// quick was not reached.
+func (b *Belief) Cut(mm float64, face Face) {
+	b.take(mm)
+	b.believe(func(scale float64, into []float64) { b.shows(face, scale, into) })
+}
+
+// CutUnread joins a cut whose face nobody told, but that did not bleed.
+func (b *Belief) CutUnread(mm float64) {
+	b.take(mm)
+	b.believe(func(scale float64, into []float64) {
+		b.shows(Blood, scale, into)
+		for i := range into {
+			into[i] = 1 - into[i]
+		}
+	})
+}
+
+func (b *Belief) take(mm float64) {
+	b.spent += b.Bleeds(mm)
+	b.removed += mm
+}
+
+// shows fills in chance at every spare of the grid. Along the grid each sign's exponential grows
+// by one factor from point to point, so that none has to be worked out inside the loop.
+func (b *Belief) shows(face Face, scale float64, into []float64) {
+	clear(b.milder)
+	for _, s := range b.signs {
+		odds := math.Exp((spareAt(0) - b.removed - s.at*scale) / s.width)
+		factor := math.Exp(gridStep / s.width)
+		for i, below := range b.milder {
+			here := math.Max(below, 1/(1+odds))
+			into[i], b.milder[i] = here-below, here
+			odds *= factor
+		}
+		if s.face == face {
+			return
+		}
+	}
+	for i, below := range b.milder {
+		into[i] = 1 - below
+	}
+}
+
+// Removed is what has come off so far, mm.
+func (b *Belief) Removed() float64 { return b.removed }
+
+// Risk is the chance that a next cut of so many mm reaches the quick.
+func (b *Belief) Risk(mm float64) float64 { return b.below(b.removed + mm) }
+
+// Bleeds is the chance that a next cut of so many mm bleeds: a little more than Risk, since a
+// quick that was just not reached may bleed too.
+func (b *Belief) Bleeds(mm float64) float64 {
+	sum := 0.0
+	for i := range b.p[0] {
+		likely := b.signs[0].atOrBelow(spareAt(i)-b.removed-mm, 1)
+		if likely < impossible {
+			break
+		}
+		for s := range b.p {
+			sum += b.p[s][i] * likely
+		}
+	}
+	return math.Min(1, sum)
+}
+
+// Left is what is believed of the spare that is left, as a normal.
+func (b *Belief) Left() Spare {
+	mean, square := 0.0, 0.0
+	for i := range b.p[0] {
+		p := 0.0
+		for s := range b.p {
+			p += b.p[s][i]
+		}
+		left := math.Max(0, spareAt(i)-b.removed)
+		mean += p * left
+		square += p * left * left
+	}
+	return Spare{mean, math.Max(gridStep, math.Sqrt(math.Max(0, square-mean*mean)))}
+}
+
+// below is the chance that the spare at the start was at most this, mm.
+func (b *Belief) below(spare float64) float64 {
+	last := min(len(b.p[0])-1, int(math.Floor(spare/gridStep+hair)))
+	sum := 0.0
+	for s := range b.p {
+		for i := 0; i <= last; i++ {
+			sum += b.p[s][i]
+		}
+	}
+	return math.Min(1, sum)
+}
+
+// Quantile is the spare at the start that it is at most with the chance q, mm.
+func (b *Belief) Quantile(q float64) float64 {
+	sum := 0.0
+	for i := range b.p[0] {
+		for s := range b.p {
+			sum += b.p[s][i]
+		}
+		if sum >= q {
+			return spareAt(i)
+		}
+	}
+	return spareAt(len(b.p[0]) - 1)
+}
+
+// Faces is what the faces so far say of how this dog's faces show.
+func (b *Belief) Faces() Scales {
+	var f Scales
+	for s := range b.p {
+		for _, p := range b.p[s] {
+			f[s] += p
+		}
+	}
+	return f
+}

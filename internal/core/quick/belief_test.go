@@ -1,0 +1,222 @@
+package quick
+
+import (
+	"math"
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+	"pgregory.net/rapid"
+
+	"fribbet/internal/core/nail"
+)
+
+type step struct {
+	mm   float64
+	face Face
+}
+
+func after(length, depth float64, c nail.Colour, marks map[Landmark]float64, steps ...step) *Belief {
+	b := NewBelief(length, depth, c, NoHistory(length), UsualScales())
+	for mark, spare := range marks {
+		b.See(mark, spare)
+	}
+	for _, s := range steps {
+		b.Cut(s.mm, s.face)
+	}
+	return b
+}
+
+// Worked examples of docs/model.md, section C (this project's own arithmetic).
+func TestWorkedExamplesOfTheQuick(t *testing.T) {
+	groove := map[Landmark]float64{Groove: 3.5}
+	b := after(15, 7, nail.Dark, groove)
+	assert.InDelta(t, 3.55, b.Quantile(0.5), 1e-9)
+	assert.InDelta(t, 2.10, b.Quantile(0.05), 1e-9)
+	assert.InDelta(t, 5.00, b.Quantile(0.95), 1e-9)
+	assert.InDelta(t, 0.0019, b.Risk(1), 5e-5)
+	assert.InDelta(t, 0.0100, b.Risk(1.5), 5e-5)
+	assert.InDelta(t, 0.0396, b.Risk(2), 5e-5)
+	assert.Equal(t, 1.0, b.Advise("", Full, Careful).Cut)
+
+	b = after(15, 7, nail.Dark, groove, step{1, White}, step{1, Grey})
+	assert.InDelta(t, 0.0041, b.Risk(0.5), 5e-5)
+	assert.InDelta(t, 0.0396, b.Risk(1), 5e-5)
+	assert.Equal(t, 0.5, b.Advise(Grey, Full, Careful).Cut)
+
+	b.Cut(0.5, DarkCentre)
+	assert.InDelta(t, 0.0051, b.Risk(0.2), 5e-5)
+	assert.InDelta(t, 0.0343, b.Risk(0.5), 5e-5)
+	assert.Equal(t, DoStop, b.Advise(DarkCentre, Full, Careful).Action)
+	assert.Equal(t, DoTouch, b.Advise(DarkCentre, Full, UsualRisk).Action)
+	assert.Equal(t, DoStop, b.Advise(DarkCentre, AtFirstSign, UsualRisk).Action)
+
+	b = after(12, 6, nail.Light, map[Landmark]float64{SeenThrough: 3}, step{1, White}, step{0.5, Blush})
+	assert.InDelta(t, 2.85, b.Quantile(0.5), 1e-9)
+	assert.InDelta(t, 2.30, b.Quantile(0.05), 1e-9)
+	assert.InDelta(t, 3.40, b.Quantile(0.95), 1e-9)
+	assert.InDelta(t, 0.0039, b.Risk(0.5), 5e-5)
+	assert.InDelta(t, 0.166, b.Risk(1), 5e-4)
+}
+
+// McCullagh 1980, Regression Models for Ordinal Data: in the ordered logit the log odds of "at or
+// below" are linear in the distance from the threshold.
+func TestFacesFollowTheOrderedLogit(t *testing.T) {
+	for _, signs := range [][]sign{darkSigns, lightSigns} {
+		for _, s := range signs {
+			for left := -1.0; left < 6; left += 0.25 {
+				odds := (s.at*1.25 - left) / s.width
+				p := s.atOrBelow(left, 1.25)
+				if math.Abs(odds) < 20 { // beyond that a float has no digits left for 1 − p
+					assert.InDelta(t, odds, math.Log(p/(1-p)), 1e-6)
+				}
+			}
+		}
+	}
+}
+
+func TestFacesAreAWholeAtAnySpare(t *testing.T) {
+	for _, colour := range []nail.Colour{nail.Dark, nail.Light, nail.Unknown, nail.Mixed} {
+		for left := -3.0; left < 10; left += 0.1 {
+			sum := 0.0
+			for _, face := range Faces(colour) {
+				p := chance(signsOf(colour), face, left, 0.75)
+				assert.GreaterOrEqual(t, p, 0.0)
+				sum += p
+			}
+			assert.InDelta(t, 1, sum, 1e-12)
+		}
+	}
+}
+
+// anyBelief is a nail with a few landmarks and cuts, whatever they showed.
+func anyBelief(t *rapid.T) (*Belief, []Face) {
+	colour := rapid.SampledFrom([]nail.Colour{nail.Dark, nail.Light, nail.Mixed}).Draw(t, "colour")
+	length := rapid.Float64Range(4, 30).Draw(t, "length")
+	b := NewBelief(length, rapid.Float64Range(2, 12).Draw(t, "depth"), colour, NoHistory(length), UsualScales())
+	for range rapid.IntRange(0, 2).Draw(t, "landmarks") {
+		b.See(rapid.SampledFrom([]Landmark{SeenThrough, ByTorch, Groove, Hook}).Draw(t, "mark"), rapid.Float64Range(0, length).Draw(t, "at"))
+	}
+	faces := Faces(colour)
+	faces = faces[:len(faces)-1] // no blood: that is the end
+	for range rapid.IntRange(0, 4).Draw(t, "cuts") {
+		b.Cut(rapid.Float64Range(0.1, 2).Draw(t, "mm"), rapid.SampledFrom(faces).Draw(t, "face"))
+	}
+	return b, faces
+}
+
+func TestRiskNeverFallsWhenTheCutGrows(t *testing.T) {
+	rapid.Check(t, func(t *rapid.T) {
+		b, _ := anyBelief(t)
+		cut := rapid.Float64Range(0, 5).Draw(t, "cut")
+		more := cut + rapid.Float64Range(0, 5).Draw(t, "more")
+		if b.Risk(more) < b.Risk(cut) || b.Bleeds(more) < b.Bleeds(cut)-1e-12 {
+			t.Fatalf("%v mm: %v, %v mm: %v", cut, b.Risk(cut), more, b.Risk(more))
+		}
+		if b.Risk(cut) < 0 || b.Risk(cut) > 1 || math.IsNaN(b.Risk(cut)) {
+			t.Fatalf("no chance: %v", b.Risk(cut))
+		}
+	})
+}
+
+// A cut without blood never raises the chance that the quick is nearer than it was cut.
+func TestADryCutIsNoBadNewsOfWhatItPassed(t *testing.T) {
+	rapid.Check(t, func(t *rapid.T) {
+		b, faces := anyBelief(t)
+		cut := rapid.Float64Range(0.1, 2).Draw(t, "cut")
+		before := b.Risk(cut)
+		if rapid.Bool().Draw(t, "read") {
+			b.CutUnread(cut)
+		} else {
+			b.Cut(cut, rapid.SampledFrom(faces[:1]).Draw(t, "white"))
+		}
+		if after := b.Risk(0); after > before+1e-9 {
+			t.Fatalf("%v became %v", before, after)
+		}
+	})
+}
+
+func TestTheAdviceKeepsItsLimitAndTheEyeOverrulesIt(t *testing.T) {
+	rapid.Check(t, func(t *rapid.T) {
+		b, _ := anyBelief(t)
+		limit := rapid.SampledFrom([]Limit{Careful, UsualRisk, Practised}).Draw(t, "limit")
+		stop := rapid.SampledFrom([]Stop{AtFirstSign, Full}).Draw(t, "stop")
+		face := rapid.SampledFrom([]Face{"", White, Grey, DarkCentre, Dot, Blush, PinkDot, Blood}).Draw(t, "face")
+		for _, a := range []Advice{b.Advise(face, stop, limit), b.Guide(face, stop, limit)} {
+			switch {
+			case a.Because == "":
+				t.Fatal("without a because")
+			case a.Action != DoStop && (a.Risk > float64(limit) || b.Risk(a.Cut) > float64(limit)):
+				t.Fatalf("%+v is above %v", a, limit)
+			case face.Ends() && (a.Action != DoStop || a.Voice != Eye):
+				t.Fatalf("%s and %+v", face, a)
+			case face.FirstSign() && stop == AtFirstSign && a.Action != DoStop:
+				t.Fatalf("%s and %+v", face, a)
+			case face.FirstSign() && a.Cut > 0.5:
+				t.Fatalf("%s and %+v: thin slivers only", face, a)
+			}
+		}
+	})
+}
+
+// The bench never takes what the calculator would not.
+func TestTheBenchIsNeverBolder(t *testing.T) {
+	rapid.Check(t, func(t *rapid.T) {
+		b, _ := anyBelief(t)
+		if bench, calc := b.Guide("", Full, UsualRisk), b.Advise("", Full, UsualRisk); bench.Cut > calc.Cut {
+			t.Fatalf("%+v and %+v", bench, calc)
+		}
+	})
+}
+
+func TestTheDogsFacesAreLearntFromNailToNail(t *testing.T) {
+	late := after(15, 7, nail.Dark, map[Landmark]float64{SeenThrough: 3.5}, step{1, White}, step{1, White}, step{0.5, White})
+	f := late.Faces()
+	assert.Greater(t, f[0]+f[1], usual[0]+usual[1], "still white a millimetre from the quick: its faces show late")
+	carried := f.CarryOver()
+	sum := 0.0
+	for i := range carried {
+		sum += carried[i]
+		assert.InDelta(t, 0.8*f[i]+0.2*usual[i], carried[i], 1e-12)
+	}
+	assert.InDelta(t, 1, sum, 1e-9)
+}
+
+func TestWhatIsLeft(t *testing.T) {
+	b := after(15, 7, nail.Dark, map[Landmark]float64{SeenThrough: 3}, step{1, White})
+	left := b.Left()
+	assert.InDelta(t, b.Quantile(0.5)-1, left.Mean, 0.1)
+	assert.Less(t, left.SD, 0.5)
+	light := LikeLight(14, 0.2)
+	assert.InDelta(t, 2.8, light.Mean, 1e-12)
+	assert.InDelta(t, 1.12, light.SD, 1e-12)
+}
+
+// The grid's short way to the chances is the textbook's long one.
+func TestTheGridShowsWhatTheFormulaSays(t *testing.T) {
+	for _, colour := range []nail.Colour{nail.Dark, nail.Light} {
+		b := after(14, 6, colour, nil, step{1.3, White})
+		into := make([]float64, len(b.likely))
+		for _, face := range Faces(colour) {
+			b.shows(face, 0.75, into)
+			for i, got := range into {
+				assert.InDelta(t, chance(b.signs, face, spareAt(i)-1.3, 0.75), got, 1e-9)
+			}
+		}
+	}
+}
+
+func BenchmarkCut(b *testing.B) {
+	fresh := after(16, 7, nail.Dark, map[Landmark]float64{Groove: 3.5})
+	work := *fresh
+	for s := range work.p {
+		work.p[s] = make([]float64, len(fresh.p[s]))
+	}
+	b.ReportAllocs()
+	for b.Loop() {
+		for s := range work.p {
+			copy(work.p[s], fresh.p[s])
+		}
+		work.removed = 0
+		work.Cut(1, White)
+	}
+}

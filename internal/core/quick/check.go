@@ -1,0 +1,94 @@
+package quick
+
+import (
+	"fmt"
+	"math"
+	"slices"
+
+	"fribbet/internal/core/fault"
+	"fribbet/internal/core/nail"
+)
+
+// Step is one cut and what its face showed.
+type Step struct {
+	Cut  float64 // mm
+	Face Face
+}
+
+// Seen is one landmark seen before the first cut.
+type Seen struct {
+	Mark  Landmark
+	Spare float64 // mm
+}
+
+// Nail is all that a belief about one nail starts from, and what has been done to it.
+type Nail struct {
+	Length, Depth float64 // mm
+	Colour        nail.Colour
+	Prior         *Spare // nil is no history
+	Scales        *Scales
+	Landmarks     []Seen
+	Steps         []Step
+	Limit         Limit
+}
+
+// Check returns the fields that cannot be, under the contract's names.
+func (n Nail) Check() fault.Fields {
+	var f fault.Fields
+	f.Range("length_mm", n.Length, 1, mostLength, "mm")
+	f.Range("depth_mm", n.Depth, 1, mostDepth, "mm")
+	if n.Prior != nil {
+		f.Range("prior.mean_mm", n.Prior.Mean, 0, mostLength, "mm")
+		f.Range("prior.sd_mm", n.Prior.SD, gridStep, mostLength, "mm")
+	}
+	for i, l := range n.Landmarks {
+		f.Range(fmt.Sprintf("landmarks[%d].spare_mm", i), l.Spare, 0, n.Length, "mm (no more than the nail is long)")
+	}
+	removed := 0.0
+	for i, s := range n.Steps {
+		f.Range(fmt.Sprintf("steps[%d].removed_mm", i), s.Cut, 0.01, mostLength, "mm")
+		if !slices.Contains(Faces(n.Colour), s.Face) {
+			f.Add(fmt.Sprintf("steps[%d].face", i), s.Face, fmt.Sprintf("must be one of %v for a nail of this colour", Faces(n.Colour)))
+		}
+		if removed += s.Cut; removed > n.Length && removed-s.Cut <= n.Length {
+			f.Add(fmt.Sprintf("steps[%d].removed_mm", i), s.Cut, fmt.Sprintf("must leave something of the nail, %g mm long", n.Length))
+		}
+	}
+	f.Range("risk_limit", float64(n.Limit), 0.0001, 0.5, "(a chance)")
+	if n.Scales != nil {
+		sum := 0.0
+		for i, w := range n.Scales {
+			f.Range(fmt.Sprintf("face_scale[%d]", i), w, 0, 1, "(a chance)")
+			sum += w
+		}
+		if math.Abs(sum-1) > 1e-6 {
+			f.Add("face_scale", sum, "must add up to 1")
+		}
+	}
+	return f
+}
+
+// Belief works the nail through, and returns with it the last face; empty before the first cut.
+// It returns fault.Fields when the nail cannot be.
+func (n Nail) Belief() (*Belief, Face, error) {
+	if err := n.Check().Err(); err != nil {
+		return nil, "", err
+	}
+	prior, faces := NoHistory(n.Length), UsualScales()
+	if n.Prior != nil {
+		prior = *n.Prior
+	}
+	if n.Scales != nil {
+		faces = *n.Scales
+	}
+	b := NewBelief(n.Length, n.Depth, n.Colour, prior, faces)
+	for _, l := range n.Landmarks {
+		b.See(l.Mark, l.Spare)
+	}
+	var last Face
+	for _, s := range n.Steps {
+		b.Cut(s.Cut, s.Face)
+		last = s.Face
+	}
+	return b, last, nil
+}
