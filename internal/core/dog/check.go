@@ -87,7 +87,7 @@ func (s Sitting) Check(d Dog, today date.Date) fault.Fields {
 	}
 	seen := map[nail.Code]bool{}
 	for i, r := range s.Records {
-		one := r.check()
+		one := r.Check()
 		d.checkCode(&one, r.Code, seen)
 		f.Under(fmt.Sprintf("records[%d]", i), one)
 	}
@@ -127,7 +127,8 @@ func (d Dog) checkCode(f *fault.Fields, code nail.Code, seen map[nail.Code]bool)
 	seen[code] = true
 }
 
-func (r Record) check() fault.Fields {
+// Check returns the fields of a record that cannot be, whatever the dog.
+func (r Record) Check() fault.Fields {
 	var f fault.Fields
 	inRange := func(name string, v *float64, low, high float64) {
 		if v != nil {

@@ -201,6 +201,9 @@ func (t *toe) belief(now nailNow, before, removed float64, r Record) {
 			spare.Mean = blend(spare.Mean, now.grownSD, t.endSpare, sameEndSD)
 		}
 	}
+	if left, tells := quick.LeftAt(r.EndFace, t.Colour, t.claw.Depth); tells && removed > 0 {
+		spare = spare.Joined(left)
+	}
 	if r.SpareLeft != nil {
 		spare, t.spareSource = spare.Seen(*r.SpareLeft), estimate.Measured
 	}

@@ -4,6 +4,7 @@ import (
 	"fribbet/internal/core/date"
 	"fribbet/internal/core/kit"
 	"fribbet/internal/core/nail"
+	"fribbet/internal/core/quick"
 	"fribbet/internal/core/temper"
 )
 
@@ -16,6 +17,7 @@ type Record struct {
 	GapAfter     *float64 // to the floor, mm
 	SpareLeft    *float64 // to the quick, where it was seen at the end, mm
 	Cuts         []float64
+	EndFace      quick.Face // what the last cut showed; empty where nobody told it
 	Tool         kit.Tool
 	Reaction     temper.Reaction
 	Blood        bool

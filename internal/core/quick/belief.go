@@ -68,9 +68,6 @@ func NewBelief(length, depth float64, colour nail.Colour, prior Spare, faces Sca
 	return b
 }
 
-// NoHistory is the prior of a nail with no history, of a length in mm.
-func NoHistory(length float64) Spare { return Spare{priorMeanShare * length, priorSDShare * length} }
-
 // LikeLight is the prior of a nail once a light nail of the same dog was seen to have a share
 // of spare in its length.
 func LikeLight(length, share float64) Spare { return Spare{share * length, lightSDShare * length} }

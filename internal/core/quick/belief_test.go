@@ -16,7 +16,7 @@ type step struct {
 }
 
 func after(length, depth float64, c nail.Colour, marks map[Landmark]float64, steps ...step) *Belief {
-	b := NewBelief(length, depth, c, NoHistory(length), UsualScales())
+	b := NewBelief(length, depth, c, Assumed(length), UsualScales())
 	for mark, spare := range marks {
 		b.See(mark, spare)
 	}
@@ -92,7 +92,7 @@ func TestFacesAreAWholeAtAnySpare(t *testing.T) {
 func anyBelief(t *rapid.T) (*Belief, []Face) {
 	colour := rapid.SampledFrom([]nail.Colour{nail.Dark, nail.Light, nail.Mixed}).Draw(t, "colour")
 	length := rapid.Float64Range(4, 30).Draw(t, "length")
-	b := NewBelief(length, rapid.Float64Range(2, 12).Draw(t, "depth"), colour, NoHistory(length), UsualScales())
+	b := NewBelief(length, rapid.Float64Range(2, 12).Draw(t, "depth"), colour, Assumed(length), UsualScales())
 	for range rapid.IntRange(0, 2).Draw(t, "landmarks") {
 		b.See(rapid.SampledFrom([]Landmark{SeenThrough, ByTorch, Groove, Hook}).Draw(t, "mark"), rapid.Float64Range(0, length).Draw(t, "at"))
 	}
@@ -189,6 +189,22 @@ func TestWhatIsLeft(t *testing.T) {
 	light := LikeLight(14, 0.2)
 	assert.InDelta(t, 2.8, light.Mean, 1e-12)
 	assert.InDelta(t, 1.12, light.SD, 1e-12)
+}
+
+// The worse the sign, the less is left; and a deeper nail shows each of them further off.
+func TestWhatAnEndFaceSays(t *testing.T) {
+	grey, _ := LeftAt(Grey, nail.Dark, 7)
+	centre, _ := LeftAt(DarkCentre, nail.Unknown, 7)
+	dot, _ := LeftAt(Dot, nail.Dark, 7)
+	assert.True(t, grey.Mean > centre.Mean && centre.Mean > dot.Mean && dot.Mean > 0.2)
+	big, _ := LeftAt(Grey, nail.Dark, 14)
+	assert.InDelta(t, 2*grey.Mean, big.Mean, 1e-12)
+	for _, silent := range []Face{"", White, Blood} {
+		_, tells := LeftAt(silent, nail.Dark, 7)
+		assert.False(t, tells)
+	}
+	blush, tells := LeftAt(Blush, nail.Light, 7)
+	assert.True(t, tells && blush.SD > 0.2)
 }
 
 // The grid's short way to the chances is the textbook's long one.

@@ -47,7 +47,7 @@ func worked(r *rand.Rand, w world, scale float64, faces Scales) (bled bool, left
 	for spare <= 0 || spare >= length {
 		spare = length * (priorMeanShare*w.mean + priorSDShare*r.NormFloat64())
 	}
-	b := NewBelief(length, signDepth, nail.Dark, NoHistory(length), faces)
+	b := NewBelief(length, signDepth, nail.Dark, Assumed(length), faces)
 	b.See(Groove, spare+w.groove+landmarkSD[Groove]*r.NormFloat64())
 	b.See(Hook, spare+landmarkSD[Hook]*r.NormFloat64())
 	var last Face

@@ -74,7 +74,7 @@ func (n Nail) Belief() (*Belief, Face, error) {
 	if err := n.Check().Err(); err != nil {
 		return nil, "", err
 	}
-	prior, faces := NoHistory(n.Length), UsualScales()
+	prior, faces := Assumed(n.Length), UsualScales()
 	if n.Prior != nil {
 		prior = *n.Prior
 	}

@@ -77,3 +77,38 @@ func (f Face) Ends() bool { return f == Dot || f == PinkDot || f == Blood }
 
 // FirstSign tells whether the face is the first sign of the quick: a dark centre or a blush.
 func (f Face) FirstSign() bool { return f == DarkCentre || f == Blush }
+
+// LeftAt is what a face says of the spare that is left, by itself: of a nail so deep, in mm, any
+// spare as likely as another before it. It tells false for white and blood, which only say "more"
+// and "none".
+func LeftAt(face Face, c nail.Colour, depth float64) (Spare, bool) {
+	table := darkLeft
+	if c == nail.Light {
+		table = lightLeft
+	}
+	left, tells := table[face]
+	deep := depth / signDepth
+	return Spare{left.Mean * deep, left.SD * deep}, tells
+}
+
+var darkLeft, lightLeft = leftBy(darkSigns), leftBy(lightSigns)
+
+// leftBy works out LeftAt for a nail of the depth that the signs are told for.
+func leftBy(signs []sign) map[Face]Spare {
+	table := map[Face]Spare{}
+	for _, sign := range signs[1:] {
+		sum, mean, square := 0.0, 0.0, 0.0
+		for left := 0.0; left <= signReach; left += gridStep {
+			p := 0.0
+			for s, scale := range scales {
+				p += usual[s] * chance(signs, sign.face, left, scale)
+			}
+			sum += p
+			mean += p * left
+			square += p * left * left
+		}
+		mean /= sum
+		table[sign.face] = Spare{mean, math.Sqrt(square/sum - mean*mean)}
+	}
+	return table
+}

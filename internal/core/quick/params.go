@@ -17,8 +17,9 @@ const (
 	mostLength = 80.0 // of a nail, mm
 	mostDepth  = 40.0
 
-	signDepth = 7.0 // mm, the depth of the nail that the signs' thresholds are told for
-	carried   = 0.8 // of what one nail taught of the dog's faces (judgement)
+	signDepth = 7.0  // mm, the depth of the nail that the signs' thresholds are told for
+	signReach = 10.0 // mm, beyond which no sign shows
+	carried   = 0.8  // of what one nail taught of the dog's faces (judgement)
 
 	// nailShare is how many times the limit of one cut all cuts of one nail may risk together,
 	// and thin the cut that may have the whole limit, mm: a thicker one may have that much less

@@ -44,7 +44,10 @@ func Bled(lastCut float64) Spare {
 }
 
 // Seen joins the belief with the quick seen through the horn, spare mm from the tip.
-func (s Spare) Seen(spare float64) Spare {
-	mine, eye := 1/(s.SD*s.SD), 1/(seenSD*seenSD)
-	return Spare{(mine*s.Mean + eye*spare) / (mine + eye), math.Sqrt(1 / (mine + eye))}
+func (s Spare) Seen(spare float64) Spare { return s.Joined(Spare{spare, seenSD}) }
+
+// Joined is what two independent beliefs about one spare come to together.
+func (s Spare) Joined(other Spare) Spare {
+	mine, its := 1/(s.SD*s.SD), 1/(other.SD*other.SD)
+	return Spare{(mine*s.Mean + its*other.Mean) / (mine + its), math.Sqrt(1 / (mine + its))}
 }

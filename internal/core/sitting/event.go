@@ -1,0 +1,156 @@
+package sitting
+
+import (
+	"fmt"
+	"slices"
+	"time"
+
+	"fribbet/internal/core/date"
+	"fribbet/internal/core/dog"
+	"fribbet/internal/core/kit"
+	"fribbet/internal/core/nail"
+	"fribbet/internal/core/quick"
+	"fribbet/internal/core/temper"
+)
+
+// Kind is what happened at the bench.
+type Kind string
+
+const (
+	Started  Kind = "started"
+	Took     Kind = "tool"     // a tool is taken up, for the nails from here on
+	Measured Kind = "measured" // a length, a gap, a spare
+	Seen     Kind = "landmark" // where the quick was seen to end
+	Cut      Kind = "cut"
+	Touched  Kind = "touch" // by a grinder
+	Showed   Kind = "face"  // what a cut showed
+	Forced   Kind = "force" // the blade had to be forced
+	Bled     Kind = "blood"
+	Stopped  Kind = "blood_stopped"
+	Bleeding Kind = "still_bleeding" // after the usual minutes: a veterinarian's
+	Reacted  Kind = "reaction"
+	Skipped  Kind = "skipped"
+	Done     Kind = "done"
+	Noted    Kind = "note"
+	Ended    Kind = "ended"
+	Undone   Kind = "undone" // another event counts no more
+)
+
+// Measure is what a number in mm was measured of.
+type Measure string
+
+const (
+	LengthBefore Measure = "length_before"
+	LengthAfter  Measure = "length_after"
+	GapBefore    Measure = "gap_before"
+	GapAfter     Measure = "gap_after"
+	SpareLeft    Measure = "spare_left"
+)
+
+// Event is one thing that happened, told by whoever saw it. Its id is made there, so that
+// telling it twice changes nothing. What its kind does not need is left empty.
+type Event struct {
+	ID       string          `json:"id"`
+	At       time.Time       `json:"at"`
+	Kind     Kind            `json:"kind"`
+	Nail     *nail.Code      `json:"nail,omitempty"`
+	MM       float64         `json:"mm,omitempty"`
+	Measure  Measure         `json:"measure,omitempty"`
+	Landmark quick.Landmark  `json:"landmark,omitempty"`
+	Face     quick.Face      `json:"face,omitempty"`
+	Of       string          `json:"of,omitempty"` // the event that it is about: the cut of a face, what is undone
+	Reaction temper.Reaction `json:"reaction,omitempty"`
+	Tool     kit.Tool        `json:"tool,omitempty"`
+	Item     string          `json:"item,omitempty"`
+	Note     string          `json:"note,omitempty"`
+	Helper   bool            `json:"helper,omitempty"`
+	Ticks    []string        `json:"ticks,omitempty"`
+}
+
+// Log is everything that happened at one sitting, in its order. It only grows.
+type Log []Event
+
+// Append adds an event. It tells false for one that is there already, and refuses, with the
+// reason, one that cannot have happened then.
+func (l Log) Append(d dog.Dog, e Event) (Log, bool, error) {
+	if slices.ContainsFunc(l, func(other Event) bool { return other.ID == e.ID }) {
+		return l, false, nil
+	}
+	if err := l.check(d, e); err != nil {
+		return l, false, err
+	}
+	longer := append(slices.Clip(l), e)
+	for _, r := range longer.Fold().Sitting(date.Date{}).Records {
+		if faults := r.Check(); e.Nail != nil && r.Code == *e.Nail && len(faults) > 0 {
+			return l, false, Refusal{string(e.Kind), faults.Error()}
+		}
+	}
+	return longer, true, nil
+}
+
+// Refusal is why an event cannot have happened then.
+type Refusal struct{ Event, Want string }
+
+func (r Refusal) Error() string { return r.Event + ": " + r.Want }
+
+func (l Log) check(d dog.Dog, e Event) error {
+	refuse := func(want string, args ...any) error { return Refusal{string(e.Kind), fmt.Sprintf(want, args...)} }
+	s := l.Fold()
+	switch {
+	case e.Kind == Started && len(l) > 0:
+		return refuse("the sitting was started already")
+	case e.Kind != Started && len(l) == 0:
+		return refuse("the first event must be started")
+	case s.Ended && e.Kind != Undone && e.Kind != Noted:
+		return refuse("the sitting was ended; undo its end to go on")
+	}
+	if e.needsNail() {
+		if e.Nail == nil {
+			return refuse("must name a nail")
+		}
+		if _, has := d.Nail(*e.Nail); !has {
+			return refuse("%s does not have the nail %s", d.Name, e.Nail)
+		}
+	}
+	switch e.Kind {
+	case Cut, Touched:
+		if n := s.Nail(*e.Nail); n != nil && n.Blood {
+			return refuse("%s bled: it is done for today", e.Nail)
+		}
+	case Seen:
+		if e.MM < 0 || e.MM > mostMeasure {
+			return refuse("mm must be from 0 to %g", mostMeasure)
+		}
+	case Showed:
+		n, _ := d.Nail(*e.Nail)
+		if !slices.Contains(quick.Faces(n.Colour), e.Face) {
+			return refuse("face must be one of %v for this nail", quick.Faces(n.Colour))
+		}
+		if !slices.ContainsFunc(l, func(cut Event) bool { return cut.ID == e.Of && (cut.Kind == Cut || cut.Kind == Touched) }) {
+			return refuse("of must be the id of the cut that showed it")
+		}
+	case Stopped, Bleeding:
+		if n := s.Nail(*e.Nail); n == nil || !n.Blood {
+			return refuse("%s did not bleed", e.Nail)
+		}
+	case Undone:
+		at := slices.IndexFunc(l, func(other Event) bool { return other.ID == e.Of })
+		if at <= 0 || l[at].Kind == Undone {
+			return refuse("of must be the id of an event after the start that is not itself an undoing")
+		}
+	case Noted:
+		if len([]rune(e.Note)) > mostNote {
+			return refuse("note must have at most %d letters", mostNote)
+		}
+	}
+	return nil
+}
+
+func (e Event) needsNail() bool {
+	switch e.Kind {
+	case Measured, Seen, Cut, Touched, Showed, Forced, Bled, Stopped, Bleeding, Reacted, Skipped, Done:
+		return true
+	default:
+		return false
+	}
+}

@@ -1,0 +1,188 @@
+package sitting
+
+import (
+	"slices"
+	"time"
+
+	"fribbet/internal/core/date"
+	"fribbet/internal/core/dog"
+	"fribbet/internal/core/kit"
+	"fribbet/internal/core/nail"
+	"fribbet/internal/core/quick"
+	"fribbet/internal/core/temper"
+)
+
+// State is what a log comes to.
+type State struct {
+	Start  time.Time
+	Ended  bool
+	End    time.Time
+	Sign   time.Time // the first reaction that was not calm; zero when there was none
+	Helper bool
+	Ticks  []string
+	Tool   kit.Tool // in the hand
+	Item   string
+	Note   string
+	Nails  []NailState // in the order in which they were first taken up
+}
+
+// NailState is what was done to one nail.
+type NailState struct {
+	Code      nail.Code
+	Cuts      []Slice
+	Landmarks []quick.Seen
+	Measures  map[Measure]float64
+	Tool      kit.Tool // of its first cut; the one in the hand when it was taken up, before that
+	Item      string
+	Forced    bool
+	Blood     bool
+	Stopped   bool // the blood
+	Bleeding  bool // it did not stop
+	Reaction  temper.Reaction
+	Skipped   bool
+	Done      bool
+}
+
+// Slice is one cut, or one touch of a grinder.
+type Slice struct {
+	ID    string // of its event
+	MM    float64
+	Touch bool
+	Face  quick.Face // empty when nobody told it
+}
+
+// Nail is the state of one nail; nil when nothing was told of it.
+func (s *State) Nail(code nail.Code) *NailState {
+	for i := range s.Nails {
+		if s.Nails[i].Code == code {
+			return &s.Nails[i]
+		}
+	}
+	return nil
+}
+
+// LastFace is what the last cut showed; empty when nothing was cut or nobody told it.
+func (n NailState) LastFace() quick.Face {
+	if n.Blood {
+		return quick.Blood
+	}
+	if len(n.Cuts) == 0 {
+		return ""
+	}
+	return n.Cuts[len(n.Cuts)-1].Face
+}
+
+// Fold works the log through. An event that was undone is as if it had never been, and with a
+// cut goes what it showed.
+func (l Log) Fold() State {
+	gone := map[string]bool{}
+	for _, e := range l {
+		if e.Kind == Undone {
+			gone[e.Of] = true
+		}
+	}
+	var s State
+	for _, e := range l {
+		if e.Kind != Undone && !gone[e.ID] && !gone[e.Of] {
+			s.take(e)
+		}
+	}
+	return s
+}
+
+func (s *State) take(e Event) {
+	switch e.Kind {
+	case Started:
+		s.Start, s.Helper, s.Ticks, s.Tool, s.Item = e.At, e.Helper, e.Ticks, e.Tool, e.Item
+	case Took:
+		s.Tool, s.Item = e.Tool, e.Item
+	case Noted:
+		s.Note = e.Note
+	case Ended:
+		s.Ended, s.End = true, e.At
+	}
+	if !e.needsNail() {
+		return
+	}
+	n := s.Nail(*e.Nail)
+	if n == nil {
+		s.Nails = append(s.Nails, NailState{Code: *e.Nail, Tool: s.Tool, Item: s.Item, Reaction: temper.Calm, Measures: map[Measure]float64{}})
+		n = &s.Nails[len(s.Nails)-1]
+	}
+	if n.take(e, s); e.Kind == Reacted && e.Reaction != temper.Calm && s.Sign.IsZero() {
+		s.Sign = e.At
+	}
+}
+
+func (n *NailState) take(e Event, s *State) {
+	switch e.Kind {
+	case Cut, Touched:
+		if len(n.Cuts) == 0 {
+			n.Tool, n.Item = s.Tool, s.Item
+		}
+		n.Cuts = append(n.Cuts, Slice{ID: e.ID, MM: e.MM, Touch: e.Kind == Touched})
+		n.Skipped = false
+	case Showed:
+		if at := slices.IndexFunc(n.Cuts, func(c Slice) bool { return c.ID == e.Of }); at >= 0 {
+			n.Cuts[at].Face = e.Face
+			n.Blood = n.Blood || e.Face == quick.Blood
+		}
+	case Measured:
+		n.Measures[e.Measure] = e.MM
+	case Seen:
+		n.Landmarks = append(n.Landmarks, quick.Seen{Mark: e.Landmark, Spare: e.MM})
+	case Forced:
+		n.Forced = true
+	case Bled:
+		n.Blood = true
+	case Stopped:
+		n.Stopped, n.Bleeding = true, false
+	case Bleeding:
+		n.Bleeding = true
+	case Reacted:
+		n.Reaction = e.Reaction
+	case Skipped:
+		n.Skipped = true
+	case Done:
+		n.Done = true
+	}
+}
+
+// Sitting is what the log comes to as a sitting on a day: what the lists read.
+func (s State) Sitting(on date.Date) dog.Sitting {
+	out := dog.Sitting{On: on, Note: s.Note, Helper: s.Helper, Ticks: s.Ticks}
+	if s.Ended && s.End.Sub(s.Start) < longest {
+		out.Minutes = minutesBetween(s.Start, s.End)
+		if !s.Sign.IsZero() {
+			out.Calm = minutesBetween(s.Start, s.Sign)
+		}
+	}
+	for _, n := range s.Nails {
+		r := dog.Record{
+			Code: n.Code, Tool: n.Tool, Item: n.Item, TookForce: n.Forced, Reaction: n.Reaction, Blood: n.Blood && len(n.Cuts) > 0,
+			LengthBefore: n.measure(LengthBefore), LengthAfter: n.measure(LengthAfter),
+			GapBefore: n.measure(GapBefore), GapAfter: n.measure(GapAfter), SpareLeft: n.measure(SpareLeft),
+		}
+		for _, c := range n.Cuts {
+			r.Cuts = append(r.Cuts, c.MM)
+		}
+		if !n.Blood {
+			r.EndFace = n.LastFace()
+		}
+		out.Records = append(out.Records, r)
+	}
+	return out
+}
+
+func (n NailState) measure(m Measure) *float64 {
+	if mm, is := n.Measures[m]; is {
+		return &mm
+	}
+	return nil
+}
+
+// minutesBetween is to a tenth of a minute: nobody's stopwatch is truer.
+func minutesBetween(from, to time.Time) *float64 {
+	minutes := float64(to.Sub(from).Round(6*time.Second)) / float64(time.Minute)
+	return &minutes
+}

@@ -1,0 +1,157 @@
+package sitting
+
+import (
+	"fmt"
+	"testing"
+	"time"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+	"pgregory.net/rapid"
+
+	"fribbet/internal/core/dog"
+	"fribbet/internal/core/kit"
+	"fribbet/internal/core/nail"
+	"fribbet/internal/core/quick"
+	"fribbet/internal/core/temper"
+)
+
+var nine = time.Date(2026, time.November, 24, 9, 0, 0, 0, time.UTC)
+
+// bench tells events one after the other, a minute apart.
+type bench struct {
+	t   require.TestingT
+	d   dog.Dog
+	log Log
+}
+
+func newBench(t require.TestingT) *bench {
+	b := &bench{t: t, d: ask(nil).Dog}
+	b.tell(Event{Kind: Started, Tool: kit.LargePlier, Ticks: []string{"styptic"}})
+	return b
+}
+
+func (b *bench) next(e Event) Event {
+	e.ID, e.At = fmt.Sprint(len(b.log)), nine.Add(time.Duration(len(b.log))*time.Minute)
+	return e
+}
+
+// tell appends an event that must be taken, and returns its id.
+func (b *bench) tell(e Event) string {
+	e = b.next(e)
+	log, added, err := b.log.Append(b.d, e)
+	require.NoError(b.t, err)
+	require.True(b.t, added)
+	b.log = log
+	return e.ID
+}
+
+func (b *bench) refused(e Event) string {
+	_, _, err := b.log.Append(b.d, b.next(e))
+	require.Error(b.t, err)
+	return err.Error()
+}
+
+func of(code string) *nail.Code {
+	c := nail.MustParse(code)
+	return &c
+}
+
+func TestALogComesToASitting(t *testing.T) {
+	b := newBench(t)
+	b.tell(Event{Kind: Measured, Nail: of("LH3"), Measure: LengthBefore, MM: 13})
+	b.tell(Event{Kind: Seen, Nail: of("LH3"), Landmark: quick.Groove, MM: 3.5})
+	cut := b.tell(Event{Kind: Cut, Nail: of("LH3"), MM: 1})
+	b.tell(Event{Kind: Showed, Nail: of("LH3"), Of: cut, Face: quick.Grey})
+	b.tell(Event{Kind: Took, Tool: kit.GrinderBand, Item: "band"})
+	b.tell(Event{Kind: Touched, Nail: of("LF3"), MM: 0.2})
+	b.tell(Event{Kind: Reacted, Nail: of("LF3"), Reaction: temper.Pulling}) // in the seventh minute
+	b.tell(Event{Kind: Skipped, Nail: of("LF1")})
+	b.tell(Event{Kind: Noted, Note: "half asleep"})
+	b.tell(Event{Kind: Ended})
+	s := b.log.Fold()
+	assert.True(t, s.Ended)
+	got := s.Sitting(today)
+	thirteen, minutes, calm := 13.0, 10.0, 7.0
+	assert.Equal(t, dog.Sitting{
+		On: today, Note: "half asleep", Minutes: &minutes, Calm: &calm, Ticks: []string{"styptic"},
+		Records: []dog.Record{
+			{Code: *of("LH3"), LengthBefore: &thirteen, Cuts: []float64{1}, EndFace: quick.Grey, Tool: kit.LargePlier, Reaction: temper.Calm},
+			{Code: *of("LF3"), Cuts: []float64{0.2}, Tool: kit.GrinderBand, Item: "band", Reaction: temper.Pulling},
+			{Code: *of("LF1"), Tool: kit.GrinderBand, Item: "band", Reaction: temper.Calm},
+		},
+	}, got)
+	assert.Empty(t, got.Check(b.d, today))
+}
+
+func TestUndoIsAnEventToo(t *testing.T) {
+	b := newBench(t)
+	first := b.tell(Event{Kind: Cut, Nail: of("LH3"), MM: 1})
+	b.tell(Event{Kind: Showed, Nail: of("LH3"), Of: first, Face: quick.White})
+	second := b.tell(Event{Kind: Cut, Nail: of("LH3"), MM: 0.5})
+	b.tell(Event{Kind: Showed, Nail: of("LH3"), Of: second, Face: quick.Blood})
+	assert.Contains(t, b.refused(Event{Kind: Cut, Nail: of("LH3"), MM: 1}), "it is done for today")
+	b.tell(Event{Kind: Undone, Of: second})
+	n := b.log.Fold()
+	assert.Equal(t, []Slice{{ID: first, MM: 1, Face: quick.White}}, n.Nails[0].Cuts, "with the cut goes what it showed")
+	assert.False(t, n.Nails[0].Blood)
+	end := b.tell(Event{Kind: Ended})
+	assert.Contains(t, b.refused(Event{Kind: Cut, Nail: of("LH3"), MM: 1}), "undo its end")
+	b.tell(Event{Kind: Undone, Of: end})
+	b.tell(Event{Kind: Cut, Nail: of("LH3"), MM: 1})
+}
+
+func TestWhatCannotHaveHappenedIsRefusedWithAReason(t *testing.T) {
+	b := newBench(t)
+	cut := b.tell(Event{Kind: Cut, Nail: of("LH3"), MM: 1})
+	for want, e := range map[string]Event{
+		"started already":            {Kind: Started},
+		"must name a nail":           {Kind: Cut, MM: 1},
+		"does not have the nail LH1": {Kind: Cut, Nail: of("LH1"), MM: 1},
+		"mm must be more than 0":     {Kind: Cut, Nail: of("LH3")},
+		"face must be one of":        {Kind: Showed, Nail: of("LH3"), Of: cut, Face: quick.Blush},
+		"the cut that showed it":     {Kind: Showed, Nail: of("LH3"), Of: "9", Face: quick.White},
+		"did not bleed":              {Kind: Stopped, Nail: of("LH3")},
+		"not itself an undoing":      {Kind: Undone, Of: "0"},
+		"mm must be from 0 to 80":    {Kind: Measured, Nail: of("LH3"), MM: 99},
+	} {
+		assert.Contains(t, b.refused(e), want)
+	}
+	empty := Log{}
+	_, _, err := empty.Append(b.d, Event{ID: "x", Kind: Cut, Nail: of("LH3"), MM: 1})
+	assert.ErrorContains(t, err, "the first event must be started")
+}
+
+// Whatever is told: telling it twice changes nothing, and replaying comes to the same as living it.
+func TestReplayEqualsLive(t *testing.T) {
+	rapid.Check(t, func(t *rapid.T) {
+		b := newBench(t)
+		var live []State
+		for range rapid.IntRange(0, 30).Draw(t, "events") {
+			code := of(rapid.SampledFrom([]string{"LH3", "LF1", "RF4", "LH1"}).Draw(t, "nail"))
+			e := b.next(Event{
+				Kind: rapid.SampledFrom([]Kind{Took, Measured, Seen, Cut, Touched, Showed, Forced, Bled, Stopped, Bleeding, Reacted, Skipped, Done, Noted, Ended, Undone}).Draw(t, "kind"),
+				Nail: code, MM: rapid.Float64Range(0, 3).Draw(t, "mm"), Measure: LengthBefore, Landmark: quick.Hook,
+				Face: rapid.SampledFrom(quick.Faces(nail.Dark)).Draw(t, "face"), Of: fmt.Sprint(rapid.IntRange(0, 30).Draw(t, "of")),
+				Reaction: rapid.SampledFrom(temper.Reactions()).Draw(t, "reaction"), Tool: kit.File,
+			})
+			log, added, err := b.log.Append(b.d, e)
+			if err != nil {
+				continue // refused: nothing changes
+			}
+			assert.True(t, added)
+			b.log = log
+			live = append(live, log.Fold())
+			again, added, err := log.Append(b.d, e)
+			assert.NoError(t, err)
+			assert.False(t, added, "told twice")
+			assert.Equal(t, log, again)
+		}
+		for i, s := range live {
+			assert.Equal(t, s, b.log[:i+2].Fold())
+		}
+		if s := b.log.Fold().Sitting(today); len(s.Records) > 0 {
+			assert.Empty(t, s.Check(b.d, today))
+		}
+	})
+}
