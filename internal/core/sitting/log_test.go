@@ -108,12 +108,12 @@ func TestWhatCannotHaveHappenedIsRefusedWithAReason(t *testing.T) {
 		"started already":            {Kind: Started},
 		"must name a nail":           {Kind: Cut, MM: 1},
 		"does not have the nail LH1": {Kind: Cut, Nail: of("LH1"), MM: 1},
-		"mm must be more than 0":     {Kind: Cut, Nail: of("LH3")},
+		"must be from 0.05 to 80 mm": {Kind: Cut, Nail: of("LH3")},
 		"face must be one of":        {Kind: Showed, Nail: of("LH3"), Of: cut, Face: quick.Blush},
 		"the cut that showed it":     {Kind: Showed, Nail: of("LH3"), Of: "9", Face: quick.White},
 		"did not bleed":              {Kind: Stopped, Nail: of("LH3")},
 		"not itself an undoing":      {Kind: Undone, Of: "0"},
-		"mm must be from 0 to 80":    {Kind: Measured, Nail: of("LH3"), MM: 99},
+		"must be from 1 to 80 mm":    {Kind: Measured, Measure: LengthBefore, Nail: of("LH3"), MM: 99},
 	} {
 		assert.Contains(t, b.refused(e), want)
 	}
