@@ -80,7 +80,7 @@ func (h handlers) dueRow(v book.View) contract.DueRow {
 func (h handlers) view(v book.View) contract.DogView {
 	out := contract.DogView{
 		Dog: h.dog(v.Dog), WhyNone: v.WhyNone, Rank: rank(v.Readings), Cautions: cautions(v.Cautions),
-		Moods: moods(v.Moods), Sittings: []contract.SittingSummary{}, TrainingPaws: []nail.Paw{},
+		Moods: moods(v.Moods), Sittings: []contract.SittingSummary{}, OpenSitting: v.Open, TrainingPaws: []nail.Paw{},
 	}
 	if v.Next != nil {
 		n := next(v.Next.Next, v.Next.Reason)

@@ -40,7 +40,7 @@ func (b *Book) Settings(ctx context.Context) (store.Settings, error) {
 	if errors.Is(err, store.ErrNotFound) {
 		return store.Settings{
 			Role: Unset, LengthUnit: units.Millimetre, WeightUnit: units.Kilogram,
-			Margin: quick.Margin, Workdays: date.EveryDay, Hand: kit.NewHand,
+			Margin: quick.Margin, Workdays: date.EveryDay, Hand: kit.NewHand, EndPoint: quick.AtFirstSign,
 		}, nil
 	}
 	return got, err
@@ -50,6 +50,9 @@ func (b *Book) Settings(ctx context.Context) (store.Settings, error) {
 func (b *Book) ChangeSettings(ctx context.Context, c store.Settings) error {
 	if c.Hand == "" {
 		c.Hand = usualHand(c.Role)
+	}
+	if c.EndPoint == "" {
+		c.EndPoint = usualEnd(c.Role)
 	}
 	var f fault.Fields
 	if c.Role == Unset {
@@ -74,6 +77,14 @@ func usualHand(role string) kit.Hand {
 		return kit.PractisedHand
 	}
 	return kit.NewHand
+}
+
+// usualEnd is when somebody is taken to stop who has not said.
+func usualEnd(role string) quick.Stop {
+	if role == Groomer {
+		return quick.Full
+	}
+	return quick.AtFirstSign
 }
 
 // usualRhythm is what a new dog starts with: the usual home advice, or the general ceiling.

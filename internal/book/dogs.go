@@ -23,6 +23,7 @@ type View struct {
 	Sittings []store.Sitting // latest first
 	Moods    []sitting.Mood  // oldest first
 	Training ladder.Training
+	Open     *uuid.UUID // a sitting that was begun and not ended
 }
 
 // AddDog adds a dog; its name, age and one weight are enough.
@@ -75,7 +76,13 @@ func (b *Book) View(ctx context.Context, id uuid.UUID) (View, error) {
 	if err != nil {
 		return View{}, err
 	}
-	return b.view(d, feet, sittings, ladders, settings)
+	open, err := b.store.OpenSitting(ctx, id)
+	if err != nil {
+		return View{}, err
+	}
+	v, err := b.view(d, feet, sittings, ladders, settings)
+	v.Open = open
+	return v, err
 }
 
 func (b *Book) view(d store.Dog, feet dog.Feet, sittings []store.Sitting, ladders []store.Ladder, settings store.Settings) (View, error) {
@@ -108,20 +115,18 @@ func (b *Book) feet(ctx context.Context, id uuid.UUID) (store.Dog, dog.Feet, []s
 }
 
 func fold(d store.Dog, sittings []store.Sitting, checks []store.Check) dog.Feet {
+	return dog.FeetAfter(d.Dog, trimsOf(sittings), walksOf(checks)...)
+}
+
+func walksOf(checks []store.Check) []dog.Check {
 	walks := make([]dog.Check, len(checks))
 	for i, c := range checks {
 		walks[i] = c.Check
 	}
-	return dog.FeetAfter(d.Dog, trimsOf(sittings), walks...)
+	return walks
 }
 
-func trimsOf(sittings []store.Sitting) []dog.Sitting {
-	trims := make([]dog.Sitting, len(sittings))
-	for i, s := range sittings {
-		trims[i] = s.Sitting
-	}
-	return trims
-}
+func trimsOf(sittings []store.Sitting) []dog.Sitting { return trimsBefore(sittings, uuid.Nil) }
 
 // DueList returns every dog as it stands today, in the order in which they are due, those that
 // need a veterinarian before all others.

@@ -61,7 +61,20 @@ type today struct {
 }
 
 func (b *Book) today(ctx context.Context, id uuid.UUID, helper bool) (today, error) {
-	d, feet, sittings, err := b.feet(ctx, id)
+	return b.todayBefore(ctx, id, uuid.Nil, helper)
+}
+
+// todayBefore is the same as it was before one sitting, which may be under way.
+func (b *Book) todayBefore(ctx context.Context, id, but uuid.UUID, helper bool) (today, error) {
+	d, err := b.store.Dog(ctx, id)
+	if err != nil {
+		return today{}, err
+	}
+	sittings, err := b.store.Sittings(ctx, id)
+	if err != nil {
+		return today{}, err
+	}
+	checks, err := b.store.Checks(ctx, id)
 	if err != nil {
 		return today{}, err
 	}
@@ -77,9 +90,11 @@ func (b *Book) today(ctx context.Context, id uuid.UUID, helper bool) (today, err
 	if err != nil {
 		return today{}, err
 	}
+	trims := trimsBefore(sittings, but)
+	feet := dog.FeetAfter(d.Dog, trims, walksOf(checks)...)
 	training := b.training(ladders)
 	return today{sitting.Question{
-		Today: b.Today(), Dog: d.Dog, Nails: feet.Plan(b.Today(), settings.Margin), Sittings: trimsOf(sittings),
+		Today: b.Today(), Dog: d.Dog, Nails: feet.Plan(b.Today(), settings.Margin), Sittings: trims,
 		Hair: feet.Hair(), Hand: settings.Hand, Kit: pieces, Helper: helper,
 		Training: sitting.Training{Paws: training.Paws(), Grinder: training.WithGrinder()},
 	}, d, feet, training}, nil
@@ -101,7 +116,12 @@ func (b *Book) Record(ctx context.Context, dogID uuid.UUID, s store.Sitting) err
 	if err := fault.Fields(append(s.Check(d.Dog, b.Today()), unknown...)).Err(); err != nil {
 		return err
 	}
-	return b.store.AddSitting(ctx, dogID, s, b.now())
+	return b.store.Append(ctx, dogID, s.ID, s.On, b.now(), func(log sitting.Log) (sitting.Log, error) {
+		if len(log) > 0 {
+			return log, nil
+		}
+		return sitting.LogOf(s.ID.String(), s.Sitting, b.now()), nil
+	})
 }
 
 // Withdraw takes back a sitting recorded by mistake.

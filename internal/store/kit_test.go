@@ -85,7 +85,7 @@ func TestStintsComeFromTheSittings(t *testing.T) {
 		record("RF4", cutter, kit.LargePlier),
 	}}}
 	sitting.Records[0].TookForce = true
-	require.NoError(t, s.AddSitting(ctx, d.ID, sitting, noon))
+	require.NoError(t, add(s, d.ID, sitting, noon))
 	stints, err := s.Stints(ctx, date.MustParse("2026-11-20"))
 	require.NoError(t, err)
 	require.Len(t, stints, 2)

@@ -5,6 +5,7 @@ import (
 
 	"fribbet/internal/core/date"
 	"fribbet/internal/core/kit"
+	"fribbet/internal/core/quick"
 	"fribbet/internal/core/units"
 )
 
@@ -15,8 +16,9 @@ type Settings struct {
 	WeightUnit units.Weight
 	Margin     float64 // spare left in front of the quick, mm
 	Workdays   date.Weekdays
-	Hand       kit.Hand // how practised the one who trims is
-	Coin       *float64 // thickness of the user's coin, mm, once it was measured
+	Hand       kit.Hand   // how practised the one who trims is
+	EndPoint   quick.Stop // when to stop on a nail
+	Coin       *float64   // thickness of the user's coin, mm, once it was measured
 }
 
 type settingsRow struct {
@@ -26,6 +28,7 @@ type settingsRow struct {
 	Margin     float64        `db:"margin_mm"`
 	Workdays   weekdaysColumn `db:"working_weekdays"`
 	Hand       kit.Hand       `db:"hand"`
+	EndPoint   quick.Stop     `db:"end_point"`
 	Coin       *float64       `db:"coin_mm"`
 }
 
@@ -33,15 +36,15 @@ type settingsRow struct {
 func (s *Store) Settings(ctx context.Context) (Settings, error) {
 	var row settingsRow
 	err := s.db.GetContext(ctx, &row,
-		`SELECT role, length_unit, weight_unit, margin_mm, working_weekdays, hand, coin_mm FROM settings`)
-	return Settings{row.Role, row.LengthUnit, row.WeightUnit, row.Margin, row.Workdays.Weekdays, row.Hand, row.Coin}, orNotFound(err)
+		`SELECT role, length_unit, weight_unit, margin_mm, working_weekdays, hand, end_point, coin_mm FROM settings`)
+	return Settings{row.Role, row.LengthUnit, row.WeightUnit, row.Margin, row.Workdays.Weekdays, row.Hand, row.EndPoint, row.Coin}, orNotFound(err)
 }
 
 // SaveSettings keeps the choices.
 func (s *Store) SaveSettings(ctx context.Context, c Settings) error {
 	_, err := s.db.NamedExecContext(ctx, `
-		INSERT OR REPLACE INTO settings (one, role, length_unit, weight_unit, margin_mm, working_weekdays, hand, coin_mm)
-		VALUES (1, :role, :length_unit, :weight_unit, :margin_mm, :working_weekdays, :hand, :coin_mm)`,
-		settingsRow{c.Role, c.LengthUnit, c.WeightUnit, c.Margin, weekdaysColumn{c.Workdays}, c.Hand, c.Coin})
+		INSERT OR REPLACE INTO settings (one, role, length_unit, weight_unit, margin_mm, working_weekdays, hand, end_point, coin_mm)
+		VALUES (1, :role, :length_unit, :weight_unit, :margin_mm, :working_weekdays, :hand, :end_point, :coin_mm)`,
+		settingsRow{c.Role, c.LengthUnit, c.WeightUnit, c.Margin, weekdaysColumn{c.Workdays}, c.Hand, c.EndPoint, c.Coin})
 	return err
 }

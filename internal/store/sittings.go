@@ -9,6 +9,7 @@ import (
 
 	"fribbet/internal/core/dog"
 	"fribbet/internal/core/kit"
+	"fribbet/internal/core/quick"
 	"fribbet/internal/core/temper"
 )
 
@@ -28,6 +29,7 @@ type sittingRow struct {
 	Helper     bool        `db:"helper"`
 	Ticks      wordsColumn `db:"ticks"`
 	RecordedAt string      `db:"recorded_at"`
+	Withdrawn  *string     `db:"withdrawn_at"`
 }
 
 type recordRow struct {
@@ -44,6 +46,7 @@ type recordRow struct {
 	Number       int             `db:"number"` // in the order of the work
 	Item         *string         `db:"item_id"`
 	TookForce    bool            `db:"took_force"`
+	EndFace      quick.Face      `db:"end_face"`
 }
 
 type cutRow struct {
@@ -94,7 +97,7 @@ func (s *Store) sittings(ctx context.Context, and string, args ...any) (map[uuid
 			Code: r.Code.Code, LengthBefore: r.LengthBefore, LengthAfter: r.LengthAfter,
 			GapBefore: r.GapBefore, GapAfter: r.GapAfter, SpareLeft: r.SpareLeft,
 			Cuts: cutsOf[nailOf{r.SittingID, r.Code}], Tool: r.Tool, Reaction: r.Reaction, Blood: r.Blood,
-			Item: orEmpty(r.Item), TookForce: r.TookForce,
+			Item: orEmpty(r.Item), TookForce: r.TookForce, EndFace: r.EndFace,
 		})
 	}
 	all := map[uuid.UUID][]Sitting{}
@@ -106,44 +109,31 @@ func (s *Store) sittings(ctx context.Context, and string, args ...any) (map[uuid
 	return all, nil
 }
 
-// AddSitting keeps a sitting of a dog. One that is there already, by its id, changes nothing;
-// an id that belongs to another dog's sitting is ErrConflict.
-func (s *Store) AddSitting(ctx context.Context, dogID uuid.UUID, sitting Sitting, at time.Time) error {
-	return s.write(ctx, func(tx *sqlx.Tx) error {
-		var owner uuid.UUID
-		err := orNotFound(tx.GetContext(ctx, &owner, `SELECT dog_id FROM sittings WHERE id = ?`, sitting.ID))
-		switch {
-		case err == nil && owner == dogID:
-			return nil
-		case err == nil:
-			return ErrConflict
-		case err != ErrNotFound:
+// addSitting writes what the lists read of a sitting.
+func addSitting(ctx context.Context, tx *sqlx.Tx, log logRow, s Sitting) error {
+	_, err := tx.NamedExecContext(ctx, `
+		INSERT INTO sittings (id, dog_id, on_date, note, minutes, calm_minutes, helper, ticks, recorded_at, withdrawn_at)
+		VALUES (:id, :dog_id, :on_date, :note, :minutes, :calm_minutes, :helper, :ticks, :recorded_at, :withdrawn_at)`,
+		sittingRow{s.ID, log.DogID, dateColumn{s.On}, s.Note, s.Minutes, s.Calm, s.Helper, s.Ticks, log.BegunAt, log.Withdrawn})
+	if err != nil {
+		return err
+	}
+	for i, r := range s.Records {
+		if err := addRecord(ctx, tx, s.ID, i, r); err != nil {
 			return err
 		}
-		_, err = tx.NamedExecContext(ctx, `
-			INSERT INTO sittings (id, dog_id, on_date, note, minutes, calm_minutes, helper, ticks, recorded_at)
-			VALUES (:id, :dog_id, :on_date, :note, :minutes, :calm_minutes, :helper, :ticks, :recorded_at)`,
-			sittingRow{sitting.ID, dogID, dateColumn{sitting.On}, sitting.Note, sitting.Minutes, sitting.Calm, sitting.Helper, sitting.Ticks, instant(at)})
-		if err != nil {
-			return err
-		}
-		for i, r := range sitting.Records {
-			if err := addRecord(ctx, tx, sitting.ID, i, r); err != nil {
-				return err
-			}
-		}
-		return nil
-	})
+	}
+	return nil
 }
 
 func addRecord(ctx context.Context, tx *sqlx.Tx, sittingID uuid.UUID, number int, r dog.Record) error {
 	_, err := tx.NamedExecContext(ctx, `
 		INSERT INTO records (sitting_id, code, length_before_mm, length_after_mm, gap_before_mm, gap_after_mm,
-			spare_left_mm, tool, reaction, blood, number, item_id, took_force)
+			spare_left_mm, tool, reaction, blood, number, item_id, took_force, end_face)
 		VALUES (:sitting_id, :code, :length_before_mm, :length_after_mm, :gap_before_mm, :gap_after_mm,
-			:spare_left_mm, :tool, :reaction, :blood, :number, :item_id, :took_force)`,
+			:spare_left_mm, :tool, :reaction, :blood, :number, :item_id, :took_force, :end_face)`,
 		recordRow{sittingID, codeColumn{r.Code}, r.LengthBefore, r.LengthAfter, r.GapBefore, r.GapAfter,
-			r.SpareLeft, r.Tool, r.Reaction, r.Blood, number, orNull(r.Item), r.TookForce})
+			r.SpareLeft, r.Tool, r.Reaction, r.Blood, number, orNull(r.Item), r.TookForce, r.EndFace})
 	if err != nil {
 		return err
 	}
@@ -160,7 +150,17 @@ func addRecord(ctx context.Context, tx *sqlx.Tx, sittingID uuid.UUID, number int
 
 // WithdrawSitting makes a dog's sitting count no more. Doing it twice changes nothing.
 func (s *Store) WithdrawSitting(ctx context.Context, dogID, sittingID uuid.UUID, at time.Time) error {
-	return mustTouch(s.db.ExecContext(ctx, `
-		UPDATE sittings SET withdrawn_at = COALESCE(withdrawn_at, ?) WHERE id = ? AND dog_id = ?`,
-		instant(at), sittingID, dogID))
+	return s.write(ctx, func(tx *sqlx.Tx) error {
+		logged := mustTouch(tx.ExecContext(ctx, `
+			UPDATE logs SET withdrawn_at = COALESCE(withdrawn_at, ?) WHERE sitting_id = ? AND dog_id = ?`, instant(at), sittingID, dogID))
+		if logged != nil && logged != ErrNotFound {
+			return logged
+		}
+		listed := mustTouch(tx.ExecContext(ctx, `
+			UPDATE sittings SET withdrawn_at = COALESCE(withdrawn_at, ?) WHERE id = ? AND dog_id = ?`, instant(at), sittingID, dogID))
+		if listed == ErrNotFound { // nothing was done at it yet
+			return logged
+		}
+		return listed
+	})
 }

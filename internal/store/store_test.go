@@ -2,7 +2,9 @@ package store
 
 import (
 	"context"
+	"fmt"
 	"path/filepath"
+	"strings"
 	"testing"
 	"time"
 
@@ -15,6 +17,8 @@ import (
 	"fribbet/internal/core/due"
 	"fribbet/internal/core/kit"
 	"fribbet/internal/core/nail"
+	"fribbet/internal/core/quick"
+	"fribbet/internal/core/sitting"
 	"fribbet/internal/core/temper"
 	"fribbet/internal/core/units"
 )
@@ -53,13 +57,56 @@ func aSitting() Sitting {
 		}}}
 }
 
+// add tells a sitting as a whole.
+func add(s *Store, dogID uuid.UUID, told Sitting, at time.Time) error {
+	return s.Append(ctx, dogID, told.ID, told.On, at, func(log sitting.Log) (sitting.Log, error) {
+		if len(log) > 0 {
+			return log, nil
+		}
+		return sitting.LogOf(told.ID.String(), told.Sitting, at), nil
+	})
+}
+
+// The lists are the log's: worked out again, they are the same to the byte.
+func TestRebuildComesToTheSame(t *testing.T) {
+	s := open(t, filepath.Join(t.TempDir(), "book.db"))
+	d, kept, gone := aDog(), aSitting(), aSitting()
+	require.NoError(t, s.AddDog(ctx, d))
+	require.NoError(t, add(s, d.ID, kept, noon))
+	require.NoError(t, add(s, d.ID, gone, noon))
+	require.NoError(t, s.WithdrawSitting(ctx, d.ID, gone.ID, noon))
+	dump := func() string {
+		var all []string
+		for _, table := range []string{"sittings", "records", "cuts"} {
+			rows, err := s.db.Queryx(`SELECT * FROM ` + table + ` ORDER BY 1, 2, 3`)
+			require.NoError(t, err)
+			for rows.Next() {
+				row, err := rows.SliceScan()
+				require.NoError(t, err)
+				all = append(all, fmt.Sprint(row...))
+			}
+			require.NoError(t, rows.Err())
+		}
+		return strings.Join(all, "\n")
+	}
+	before := dump()
+	_, err := s.db.Exec(`DELETE FROM cuts`)
+	require.NoError(t, err)
+	require.NotEqual(t, before, dump())
+	steps := 0
+	n, err := s.Rebuild(ctx, func(done, all int) { steps = done * all })
+	require.NoError(t, err)
+	assert.Equal(t, []int{2, 4}, []int{n, steps})
+	assert.Equal(t, before, dump())
+}
+
 func TestABookOpenedAgainIsTheSameBook(t *testing.T) {
 	path := filepath.Join(t.TempDir(), "with a space & ü.db")
 	s := open(t, path)
 	d, sitting := aDog(), aSitting()
-	settings := Settings{Role: "keeper", LengthUnit: units.Inch, WeightUnit: units.Pound, Margin: 1.5, Workdays: date.EveryDay, Hand: kit.SomeHand}
+	settings := Settings{Role: "keeper", LengthUnit: units.Inch, WeightUnit: units.Pound, Margin: 1.5, Workdays: date.EveryDay, Hand: kit.SomeHand, EndPoint: quick.Full}
 	require.NoError(t, s.AddDog(ctx, d))
-	require.NoError(t, s.AddSitting(ctx, d.ID, sitting, time.Now()))
+	require.NoError(t, add(s, d.ID, sitting, time.Now()))
 	require.NoError(t, s.SaveSettings(ctx, settings))
 	require.NoError(t, s.Close())
 
@@ -77,10 +124,13 @@ func TestABookOpenedAgainIsTheSameBook(t *testing.T) {
 
 func TestAWriteThatFailsLeavesNothing(t *testing.T) {
 	s := open(t, filepath.Join(t.TempDir(), "a.db"))
-	d, sitting := aDog(), aSitting()
+	d, told := aDog(), aSitting()
 	require.NoError(t, s.AddDog(ctx, d))
-	sitting.Records = append(sitting.Records, sitting.Records[0]) // the second breaks the primary key
-	require.Error(t, s.AddSitting(ctx, d.ID, sitting, time.Now()))
+	twice := func(sitting.Log) (sitting.Log, error) { // the second breaks the events' own key
+		log := sitting.LogOf("one", told.Sitting, time.Now())
+		return append(log, log[1]), nil
+	}
+	require.Error(t, s.Append(ctx, d.ID, told.ID, told.On, time.Now(), twice))
 	sittings, err := s.Sittings(ctx, d.ID)
 	require.NoError(t, err)
 	assert.Empty(t, sittings)
@@ -114,7 +164,7 @@ func TestAWithdrawnSittingStaysInTheFile(t *testing.T) {
 	s := open(t, filepath.Join(t.TempDir(), "a.db"))
 	d, sitting := aDog(), aSitting()
 	require.NoError(t, s.AddDog(ctx, d))
-	require.NoError(t, s.AddSitting(ctx, d.ID, sitting, time.Now()))
+	require.NoError(t, add(s, d.ID, sitting, time.Now()))
 	require.NoError(t, s.WithdrawSitting(ctx, d.ID, sitting.ID, time.Now()))
 	require.NoError(t, s.WithdrawSitting(ctx, d.ID, sitting.ID, time.Now()), "twice is once")
 	all, err := s.AllSittings(ctx)

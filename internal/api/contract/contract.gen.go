@@ -15,6 +15,7 @@ import (
 	"net/url"
 	"path"
 	"strings"
+	"time"
 
 	"fribbet/internal/core/claw"
 	"fribbet/internal/core/date"
@@ -283,6 +284,83 @@ type Bar struct {
 	TurnDeg float64 `json:"turn_deg"`
 }
 
+// Bench defines model for Bench.
+type Bench struct {
+	// ContactSeconds the longest that a grinder stays on a nail, judgement
+	ContactSeconds float64 `json:"contact_seconds"`
+	DogId          Id      `json:"dog_id"`
+	Ended          bool    `json:"ended"`
+
+	// Events how many are in the log
+	Events int  `json:"events"`
+	Helper bool `json:"helper"`
+	ItemId *Id  `json:"item_id,omitempty"`
+
+	// Last what undo would take back; none when there is nothing
+	Last *LastEvent `json:"last,omitempty"`
+
+	// Nails today's in the order of the work
+	Nails []BenchNail `json:"nails"`
+	Name  string      `json:"name"`
+	Note  string      `json:"note"`
+
+	// RiskLimit that one cut may have
+	RiskLimit float64    `json:"risk_limit"`
+	SittingId Id         `json:"sitting_id"`
+	Started   *time.Time `json:"started,omitempty"`
+
+	// Stop when to stop
+	Stop EndPoint `json:"stop"`
+	Tool Tool     `json:"tool"`
+
+	// TouchMm what one touch of a grinder takes
+	TouchMm float64 `json:"touch_mm"`
+}
+
+// BenchCut defines model for BenchCut.
+type BenchCut struct {
+	// Face what a fresh cut shows; a dark nail: white grey dark_centre dot blood; a light one: white blush pink_dot blood
+	Face  *Face   `json:"face,omitempty"`
+	Id    string  `json:"id"`
+	Mm    float64 `json:"mm"`
+	Touch bool    `json:"touch"`
+}
+
+// BenchNail defines model for BenchNail.
+type BenchNail struct {
+	Advice QuickAdvice `json:"advice"`
+
+	// Bleeding it did not stop
+	Bleeding bool `json:"bleeding"`
+	Blood    bool `json:"blood"`
+
+	// Code Paw and digit; LH1b and RH1b are second hind dewclaws
+	Code   NailCode   `json:"code"`
+	Colour Colour     `json:"colour"`
+	Cuts   []BenchCut `json:"cuts"`
+	Done   bool       `json:"done"`
+
+	// Faces that it can show, from safe to stop
+	Faces     []Face     `json:"faces"`
+	Forced    bool       `json:"forced"`
+	Landmarks []Landmark `json:"landmarks"`
+
+	// LengthMm before the first cut
+	LengthMm float64 `json:"length_mm"`
+
+	// PlannedMm what the routine would take
+	PlannedMm []float64  `json:"planned_mm"`
+	Reaction  Reaction   `json:"reaction"`
+	RemovedMm float64    `json:"removed_mm"`
+	Skipped   bool       `json:"skipped"`
+	Spare     SpareRange `json:"spare"`
+	State     NailState  `json:"state"`
+
+	// Stopped the blood
+	Stopped bool `json:"stopped"`
+	Today   bool `json:"today"`
+}
+
 // CaliperReading One event of the caliper; a trouble changes nothing
 type CaliperReading struct {
 	Mm      *float64 `json:"mm,omitempty"`
@@ -325,6 +403,9 @@ type CheckInput struct {
 type Choices struct {
 	// CoinMm thickness of a coin that serves as a feeler; none until it was measured
 	CoinMm *float64 `json:"coin_mm,omitempty"`
+
+	// EndPoint when to stop
+	EndPoint *EndPoint `json:"end_point,omitempty"`
 
 	// Hand how practised the one who trims is
 	Hand       *Hand      `json:"hand,omitempty"`
@@ -457,10 +538,11 @@ type DogView struct {
 	Dog      Dog       `json:"dog"`
 
 	// Moods how it took each paw, oldest sitting first
-	Moods      []Mood `json:"moods"`
-	Next       *Next  `json:"next,omitempty"`
-	NextInDays *int   `json:"next_in_days,omitempty"`
-	Rank       Rank   `json:"rank"`
+	Moods       []Mood `json:"moods"`
+	Next        *Next  `json:"next,omitempty"`
+	NextInDays  *int   `json:"next_in_days,omitempty"`
+	OpenSitting *Id    `json:"open_sitting,omitempty"`
+	Rank        Rank   `json:"rank"`
 
 	// Sittings latest first
 	Sittings []SittingSummary `json:"sittings"`
@@ -554,6 +636,49 @@ type Estimate struct {
 	LowMm  float64 `json:"low_mm"`
 	Mm     float64 `json:"mm"`
 	Source Source  `json:"source"`
+}
+
+// Event One thing that happened at the bench; what its kind does not need is left out
+type Event struct {
+	At time.Time `json:"at"`
+
+	// CalmMinutes the same, before the first sign
+	CalmMinutes *float64 `json:"calm_minutes,omitempty"`
+
+	// Face what a fresh cut shows; a dark nail: white grey dark_centre dot blood; a light one: white blush pink_dot blood
+	Face   *Face `json:"face,omitempty"`
+	Helper *bool `json:"helper,omitempty"`
+
+	// Id made by whoever tells it
+	Id     string    `json:"id"`
+	ItemId *Id       `json:"item_id,omitempty"`
+	Kind   EventKind `json:"kind"`
+
+	// Landmark where the quick was seen to end before cutting
+	Landmark *Landmark `json:"landmark,omitempty"`
+	Measure  *Measure  `json:"measure,omitempty"`
+
+	// Minutes of the whole sitting, where it was told and not timed
+	Minutes *float64 `json:"minutes,omitempty"`
+	Mm      *float64 `json:"mm,omitempty"`
+
+	// Nail Paw and digit; LH1b and RH1b are second hind dewclaws
+	Nail *NailCode `json:"nail,omitempty"`
+	Note *string   `json:"note,omitempty"`
+
+	// Of the event that it is about: the cut of a face, what is undone
+	Of       *string   `json:"of,omitempty"`
+	Reaction *Reaction `json:"reaction,omitempty"`
+	Ticks    []string  `json:"ticks,omitempty"`
+	Tool     *Tool     `json:"tool,omitempty"`
+}
+
+// EventKind defines model for EventKind.
+type EventKind = sitting.Kind
+
+// EventList defines model for EventList.
+type EventList struct {
+	Events []Event `json:"events"`
 }
 
 // Face what a fresh cut shows; a dark nail: white grey dark_centre dot blood; a light one: white blush pink_dot blood
@@ -850,6 +975,15 @@ type LadderStep struct {
 // Landmark where the quick was seen to end before cutting
 type Landmark = quick.Landmark
 
+// LastEvent what undo would take back; none when there is nothing
+type LastEvent struct {
+	Id   string    `json:"id"`
+	Kind EventKind `json:"kind"`
+
+	// Nail Paw and digit; LH1b and RH1b are second hind dewclaws
+	Nail *NailCode `json:"nail,omitempty"`
+}
+
 // LeftNail defines model for LeftNail.
 type LeftNail struct {
 	// Code Paw and digit; LH1b and RH1b are second hind dewclaws
@@ -885,6 +1019,9 @@ type Look struct {
 	Shape   *Shape     `json:"shape,omitempty"`
 	State   *NailState `json:"state,omitempty"`
 }
+
+// Measure defines model for Measure.
+type Measure = sitting.Measure
 
 // Minutes Minutes with their middle 90 % and where they came from
 type Minutes struct {
@@ -1587,6 +1724,9 @@ type RecordTryJSONRequestBody = TryInput
 // RecordSittingJSONRequestBody defines body for RecordSitting for application/json ContentType.
 type RecordSittingJSONRequestBody = SittingInput
 
+// TellEventsJSONRequestBody defines body for TellEvents for application/json ContentType.
+type TellEventsJSONRequestBody = EventList
+
 // AddKitItemJSONRequestBody defines body for AddKitItem for application/json ContentType.
 type AddKitItemJSONRequestBody = KitItemInput
 
@@ -1661,6 +1801,12 @@ type ServerInterface interface {
 	// WithdrawSitting Take back a sitting recorded by mistake; it stays in the file but counts no more
 	// (DELETE /api/dogs/{dog_id}/sittings/{sitting_id})
 	WithdrawSitting(c *gin.Context, dogId DogId, sittingId Id)
+	// GetBench A sitting under the hands, what is believed of each nail, and what to do next
+	// (GET /api/dogs/{dog_id}/sittings/{sitting_id}/bench)
+	GetBench(c *gin.Context, dogId DogId, sittingId Id)
+	// TellEvents Add what happened to a sitting's log, in its order; the first event begins the sitting, and telling one twice changes nothing
+	// (POST /api/dogs/{dog_id}/sittings/{sitting_id}/events)
+	TellEvents(c *gin.Context, dogId DogId, sittingId Id)
 	// GetDue All dogs by next date, late ones first
 	// (GET /api/due)
 	GetDue(c *gin.Context)
@@ -2239,6 +2385,74 @@ func (siw *ServerInterfaceWrapper) WithdrawSitting(c *gin.Context) {
 	siw.Handler.WithdrawSitting(c, dogId, sittingId)
 }
 
+// GetBench operation middleware
+func (siw *ServerInterfaceWrapper) GetBench(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "dog_id" -------------
+	var dogId DogId
+
+	err = runtime.BindStyledParameterWithOptions("simple", "dog_id", c.Param("dog_id"), &dogId, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "uuid", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter dog_id: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	// ------------- Path parameter "sitting_id" -------------
+	var sittingId Id
+
+	err = runtime.BindStyledParameterWithOptions("simple", "sitting_id", c.Param("sitting_id"), &sittingId, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "uuid", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter sitting_id: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.GetBench(c, dogId, sittingId)
+}
+
+// TellEvents operation middleware
+func (siw *ServerInterfaceWrapper) TellEvents(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "dog_id" -------------
+	var dogId DogId
+
+	err = runtime.BindStyledParameterWithOptions("simple", "dog_id", c.Param("dog_id"), &dogId, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "uuid", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter dog_id: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	// ------------- Path parameter "sitting_id" -------------
+	var sittingId Id
+
+	err = runtime.BindStyledParameterWithOptions("simple", "sitting_id", c.Param("sitting_id"), &sittingId, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "uuid", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter sitting_id: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.TellEvents(c, dogId, sittingId)
+}
+
 // GetDue operation middleware
 func (siw *ServerInterfaceWrapper) GetDue(c *gin.Context) {
 
@@ -2453,6 +2667,8 @@ func RegisterHandlersWithOptions(router gin.IRouter, si ServerInterface, options
 	router.GET(options.BaseURL+"/api/dogs/:dog_id/plan", wrapper.GetPlan)
 	router.POST(options.BaseURL+"/api/dogs/:dog_id/sittings", wrapper.RecordSitting)
 	router.DELETE(options.BaseURL+"/api/dogs/:dog_id/sittings/:sitting_id", wrapper.WithdrawSitting)
+	router.GET(options.BaseURL+"/api/dogs/:dog_id/sittings/:sitting_id/bench", wrapper.GetBench)
+	router.POST(options.BaseURL+"/api/dogs/:dog_id/sittings/:sitting_id/events", wrapper.TellEvents)
 	router.POST(options.BaseURL+"/api/dogs/:dog_id/checks", wrapper.RecordCheck)
 	router.GET(options.BaseURL+"/api/dogs/:dog_id/forecast", wrapper.GetForecast)
 	router.GET(options.BaseURL+"/api/dogs/:dog_id/nails/:code", wrapper.GetSection)
@@ -2476,6 +2692,8 @@ func RegisterHandlersWithOptions(router gin.IRouter, si ServerInterface, options
 	router.POST(options.BaseURL+"/api/calc/profile", wrapper.CalcProfile)
 	router.POST(options.BaseURL+"/api/calc/due", wrapper.CalcDue)
 }
+
+type BenchJSONResponse Bench
 
 type DogLaddersJSONResponse DogLadders
 
@@ -3341,6 +3559,87 @@ func (response WithdrawSittingdefaultApplicationProblemPlusJSONResponse) VisitWi
 	return err
 }
 
+type GetBenchRequestObject struct {
+	DogId     DogId `json:"dog_id"`
+	SittingId Id    `json:"sitting_id"`
+}
+
+type GetBenchResponseObject interface {
+	VisitGetBenchResponse(w http.ResponseWriter) error
+}
+
+type GetBench200JSONResponse struct{ BenchJSONResponse }
+
+func (response GetBench200JSONResponse) VisitGetBenchResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/json")
+	w.WriteHeader(200)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type GetBenchdefaultApplicationProblemPlusJSONResponse struct {
+	Body       Problem
+	StatusCode int
+}
+
+func (response GetBenchdefaultApplicationProblemPlusJSONResponse) VisitGetBenchResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response.Body); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/problem+json")
+	w.WriteHeader(response.StatusCode)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type TellEventsRequestObject struct {
+	DogId     DogId `json:"dog_id"`
+	SittingId Id    `json:"sitting_id"`
+	Body      *TellEventsJSONRequestBody
+}
+
+type TellEventsResponseObject interface {
+	VisitTellEventsResponse(w http.ResponseWriter) error
+}
+
+type TellEvents200JSONResponse struct{ BenchJSONResponse }
+
+func (response TellEvents200JSONResponse) VisitTellEventsResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/json")
+	w.WriteHeader(200)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type TellEventsdefaultApplicationProblemPlusJSONResponse struct {
+	Body       Problem
+	StatusCode int
+}
+
+func (response TellEventsdefaultApplicationProblemPlusJSONResponse) VisitTellEventsResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response.Body); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/problem+json")
+	w.WriteHeader(response.StatusCode)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
 type GetDueRequestObject struct {
 }
 
@@ -3793,6 +4092,12 @@ type StrictServerInterface interface {
 	// WithdrawSitting Take back a sitting recorded by mistake; it stays in the file but counts no more
 	// (DELETE /api/dogs/{dog_id}/sittings/{sitting_id})
 	WithdrawSitting(ctx context.Context, request WithdrawSittingRequestObject) (WithdrawSittingResponseObject, error)
+	// GetBench A sitting under the hands, what is believed of each nail, and what to do next
+	// (GET /api/dogs/{dog_id}/sittings/{sitting_id}/bench)
+	GetBench(ctx context.Context, request GetBenchRequestObject) (GetBenchResponseObject, error)
+	// TellEvents Add what happened to a sitting's log, in its order; the first event begins the sitting, and telling one twice changes nothing
+	// (POST /api/dogs/{dog_id}/sittings/{sitting_id}/events)
+	TellEvents(ctx context.Context, request TellEventsRequestObject) (TellEventsResponseObject, error)
 	// GetDue All dogs by next date, late ones first
 	// (GET /api/due)
 	GetDue(ctx context.Context, request GetDueRequestObject) (GetDueResponseObject, error)
@@ -4622,6 +4927,78 @@ func (sh *strictHandler) WithdrawSitting(ctx *gin.Context, dogId DogId, sittingI
 	}
 }
 
+// GetBench operation middleware
+func (sh *strictHandler) GetBench(ctx *gin.Context, dogId DogId, sittingId Id) {
+	var request GetBenchRequestObject
+
+	request.DogId = dogId
+	request.SittingId = sittingId
+
+	handler := func(ctx *gin.Context, request interface{}) (interface{}, error) {
+		return sh.ssi.GetBench(ctx, request.(GetBenchRequestObject))
+	}
+	for _, middleware := range sh.middlewares {
+		handler = middleware(handler, "GetBench")
+	}
+
+	response, err := handler(ctx, request)
+
+	if err != nil {
+		sh.options.HandlerErrorFunc(ctx, err)
+	} else if validResponse, ok := response.(GetBenchResponseObject); ok {
+		if err := validResponse.VisitGetBenchResponse(ctx.Writer); err != nil {
+			sh.options.ResponseErrorHandlerFunc(ctx, err)
+		}
+	} else if response != nil {
+		sh.options.ResponseErrorHandlerFunc(ctx, fmt.Errorf("unexpected response type: %T", response))
+	}
+}
+
+// TellEvents operation middleware
+func (sh *strictHandler) TellEvents(ctx *gin.Context, dogId DogId, sittingId Id) {
+	var request TellEventsRequestObject
+
+	request.DogId = dogId
+	request.SittingId = sittingId
+
+	var body TellEventsJSONRequestBody
+	var err error
+	// A request validator built on kin-openapi's openapi3filter with
+	// KeepValidatedValue leaves the value it validated on the body. Bind
+	// that value, matching member names exactly, so the handler receives
+	// what was validated instead of a second, case-insensitive decode.
+	if vb, ok := ctx.Request.Body.(interface{ ValidatedValue() any }); !ok || runtime.BindJSONValue(vb.ValidatedValue(), &body) != nil {
+		err = ctx.ShouldBindJSON(&body)
+	} else if binding.Validator != nil {
+		// ShouldBindJSON runs the struct validator after decoding; keep that.
+		err = binding.Validator.ValidateStruct(&body)
+	}
+	if err != nil {
+		sh.options.RequestErrorHandlerFunc(ctx, err)
+		return
+	}
+	request.Body = &body
+
+	handler := func(ctx *gin.Context, request interface{}) (interface{}, error) {
+		return sh.ssi.TellEvents(ctx, request.(TellEventsRequestObject))
+	}
+	for _, middleware := range sh.middlewares {
+		handler = middleware(handler, "TellEvents")
+	}
+
+	response, err := handler(ctx, request)
+
+	if err != nil {
+		sh.options.HandlerErrorFunc(ctx, err)
+	} else if validResponse, ok := response.(TellEventsResponseObject); ok {
+		if err := validResponse.VisitTellEventsResponse(ctx.Writer); err != nil {
+			sh.options.ResponseErrorHandlerFunc(ctx, err)
+		}
+	} else if response != nil {
+		sh.options.ResponseErrorHandlerFunc(ctx, fmt.Errorf("unexpected response type: %T", response))
+	}
+}
+
 // GetDue operation middleware
 func (sh *strictHandler) GetDue(ctx *gin.Context) {
 	var request GetDueRequestObject
@@ -4929,194 +5306,211 @@ func (sh *strictHandler) PutSettings(ctx *gin.Context) {
 // const string: with thousands of chunks the chained `+` fold is several
 // times slower for the Go compiler than parsing a slice literal.
 var swaggerSpec = []string{
-	"5H1dk+M2kuBfQejuwjNxdFXbY8fGVD3NtO1ph9vr3qre8cOcQwGRKREWCdAAWLLs6P9+gUyAn6BIqVS2",
-	"5+6luySBBJDITOR3/rpKVVkpCdKa1d2vq4prXoIFjZ++ULuvM/eHkKu7VcVtvkpWkpewultlarcW2SpZ",
-	"afipFhqy1Z3VNSQrk+ZQcvfU/9SwXd2t/sdtO8ct/Wpuv85WHz4kq68tlJNTCAvlFeZ4y7MM9OQsBf78",
-	"7Hk+uKdNpaSBADuaGD+lSlqQ1v3Jq6oQKbdCydsfjZLuu2XzdF6J82VgUi0q96bV3ep9DixTu48Mox0Z",
-	"xg2zORyZsVxmTKrD6kOy+kbYqy3IvWtiJXth3fzC0uwmTP9Oq00B5YklVDTif5+3lPDeyHK+z7llwrCD",
-	"VnKXsM2RbQUUGfvTw1ev2V8/+/w//uwW9gjWCrm73mk1L5yAkGl/D4iGk/8tpUG/rkDW5eruX6u0tqtk",
-	"ZVWdOrQ1VlWrH5KVPVYOfY3VQu5Wyernj3fqY//lT7VI9zf+TZ2fPhZlpbQlSrf56m611WKzAXsrpAUt",
-	"eXGbKg23+Dwu7G/Zk0gBH9CqAm0FeBBlMAeB/+SieO3GfUhWCreOj/ZBsQFj2VZoY++ZzZUBpusCMqZq",
-	"ywpu3M4dHzBzk71XqviOXvqhAQ7Xmh/d56rWlTKzK37nhxE1B17wL9pt+5Z2O+05qM2PkFo319+5Hm/z",
-	"OwlMclEwtXVEyTSX+4Rp4BlTkikJLONHN8WzoJyqQtV67onXNMqNr3XhsOfu17CNjVIFcIThjldzb/rS",
-	"WFFyi3PvtKpnH/gHDvqQrAqQO4eAy98vwa7Lcn0A2HfWK+tyA7gXJdfbQikd3wxi9LpQcrcuy/HxuCMx",
-	"vAR2EDbHAzIV18C4xQ+FOjCQ7oYYTUsvjr2TthgOnEhq8gUmV9pesrRc7HK3NjePsMYh1g5i85jsJPhM",
-	"zqtZXHvEQW60W8I5p2es+2MBKj9a/4RVdJ5RoOy0OticFbC1rJZWFO6mQQ4J5p5JR0+HHKT7VsITaJYp",
-	"MDGoWFVFJ8igorNzME0Vt6wQEtgGHCoEAv7IMKsq/CX6bi3KErLZaz1suNZyncFuvBiPQlZUfgG50uIX",
-	"JS0vxvPGWRdRZziHhlOEc28A0UHoEWoOqaih4oAPfSLtoVxnex1SbTlQjJG+5oWoQD8AzzyTGvNUeAJp",
-	"A42l9MA948xqVW8KYGnu6MGJHzane7LPYensI0eHj3d+8/fshw/Rhdbhzu6/fS/k7PH7h79xQx2b46Iw",
-	"MS7ghBiUY/hG1XaA5OFrBEOmdktvze7lMbwzD0pnJg6BLoLhHsO6w1M/TEPpGw+T/v6enNIhJNeCy8Sd",
-	"Fu6kNqA/Muyg9P4er8+EWb53B609P+T49T3LucwKSFjuyTNTOweUHIrsnlUaHH4mbANbpcGJpNoSNgQZ",
-	"qzu/380qWdFbEWnwDXNyV6Z2N91tXiB6ucNzIH6dQ7r/WlY1iaFZJtxbefGug2BbXhgYYvRGA99H6cU4",
-	"TsgLhJhhYRxTmm15UeCf223LUDq3Z1qIdB/BSiUZZznXGQv0PH4250LHxD57AJB4VhXPTPRRkS1RvZJV",
-	"IcpqUowplKKlLyKIt0rt3VMl//lrGv/ZZ2PSIFpfwtTNAYoifhr+l4RlwqQ51ztwR8HZhmfMlFAUEZgM",
-	"aA+VVn84HtKdKVvAJC1WBIBEKTRXIiUsOgPhUiXkhOQi0r0EYxx/5syNY8jHDOgnQP2Usy1A4Vg2srPm",
-	"Kj9ww0rgpnYbjVytjjDnjuANJ45Kl9S6lqT5njx9HPrfbiTigN5NbI1EMNyMu2tEyQrgbk9Csq1W7ZU0",
-	"KfZpVczKQw9ujOPEIHa5XbSD73Fo2IFjnELu8ArO+NHMP+3HDRENV9sHZX9ZXWhF5o1im+K2q+ainIH4",
-	"2ZMHphmte/45HLZRlsIKarmX6uD4f8b1Hulnl+PexM+Qza3JsdWb10GuOntZeOXQumpvjevj3MFh2wG4",
-	"dmRTCUjBIdkegd8xFRhcr6wtCrxB7plZ+17YGz/vBUvfox0oWb2u7YMw+4i1oA66zZgO/AMzUmztJVAc",
-	"HsWm2poH+KkGc/aFyQ2sudwVEKTv0SJRG5jawY5XUz95epn4tcdfzlAsuU5ZRLn8yEzpqJpnojZTE5lC",
-	"PIGe+tXyCnT0l4MwOWTrdvsD7s/3IBPH5CuttqIAFN0ME2joAeZQlWUKZb0MKlRhnSw7q9G0QE2GZ9fd",
-	"aufUwi6as+ppOV3G1cJiGsdMXdgxips0V6pYLmg84vjXtR2L3oP9hjfHVvSF16q3SpeOm64yUu9O8k5u",
-	"4eYLGnc+80S5xs0sTFXw4/jc3zgJXDHjJHHOjFUaMkZHec/KurCiKo5sc2QV6DX9nDCtapm5xzJIRclR",
-	"k+jDt/mhRUW3sh3hYvuuOIofy40q5nUZP673vqSdOnoCajdGBr6D9dFx6uhqNkLbfJ0tMIgEKZKeAG9P",
-	"yeKC7lYpu079pXra/sdtEKKCbDonSOG4M0TyRo1drIbGVFBy0YxOLVlV/AlKkHa9P2HS0vnR5uWskEWj",
-	"yAivCEvmCdeNfwJtvNo/xkgSjpaDgAS3qB4+5LNjTnwtMQ/1ibAtD/4evo5RMekge7vrLjZGTqs5m8ja",
-	"hxtuzqWDsAG/JgjyErW5R7KD+xYtK46fqSLz1harMn68Z0Iaizb8LetB6f8pmp80SYE3JZAehAoRoBnw",
-	"LKI/rWr/27CAqMk2UzvvBnUarQae3TMJkAFedmScZKprPr4KC2lB+smrV68WsJT+4tGYw3a8Yk7jyEWa",
-	"e6zParhnr9CZ6g2PB1UXGQu+yetyphhpd3zqAxWDzG7LoRWMthGO62Mbltme2gUtMzDh+PMuu7qqjrlS",
-	"2bz7MgxEz0ZG4tk8sxncAk1oh+f/9KakBXG76wkG/E8Bhxc/ogXhEkgLSmUR7uXYOfqM1J4BT3NW8UPi",
-	"GDwYy4xA3zz5pZfys28D4IfnCj/Psuf/dGP82LWQ60ArY6agudzP8jM3xnEz0cY0DHyT3DZ+96X7e6S3",
-	"PdZlyfUxtlOruZBRY6ewhrm9+dgUZixUTEiG3oJ7BmVlj11nhpJoEBxpMp1J1hU/TDlKSn5EvXIDzDvh",
-	"2BEWb/QdP0TlsPy4xkVFLDNHuvrc0qWinbq7vrezZkR0Y2MaXHWm9Ofeo8HmdAOOdw5gCKYondbwVpiI",
-	"Kpup3XIa/aKGBxWF1xkMyN11EHMwIIIyRw3B1GHEzwwHM54Dz5aeaeNkPaVpB0ZHi0kIEBOgQ+nl6oam",
-	"cwM+FhqmBiSiEJJ0y/OtBe0hi/h0j5SDkSlb9EdkcEgLfohd76ftW3MRGzNmqZl4hYpriG4vV1pSZEDU",
-	"GD/ecdR3v9zstcj/fhWj1VAxOuFtb8Azgb6XmUoLbuw6QG0hxV3gRblnnxDLdJi4E08gY0d0nokhkOys",
-	"wnGuyuC9IPvdy6rmPdDP6M/Nik7qycS4X1RKo3fVi7lzGH9aBDpHPM/qxQp3VkN33qG/ulAH9orQsugp",
-	"+Z2VTYrw50htGrjpWZXa12Asrae94PIJi+ncXSigW+QdtTQAcuz+QRZHnpeIl0mQtHaH0U+IQgn5plFu",
-	"81FRJMp1nE+OghvdIDrlgYu4Z8upmGRLSLl0YhvybwpoEYZZUU7IUt6/hRZn3P+sWNVXbRwMGpB3ABwT",
-	"uGj1MVr6UmbvlKCI4eHW3GoVw6jdFlQo16yN2LlJt3VRLIvofaS3PCOet4nJG630b95IT3E17oBLkWUF",
-	"sL++Yv+LcZk5yDugW5byEtzNWo6s9LnYTYoDhTpMesImRABV63Q+KJFGDY+aAtRozqRZWPPS2DF+xVOY",
-	"oAjOthpMztLaomvD3DvJiOs9ou0dO+TCAttpOOK36xSk1cAyp4QUSmVuOHqTnfQfhm+K2uSsEnK/bgZ2",
-	"kAQHYeweHL1P2r8XZVOnz+Ab3Cn4d+BX7i2L0An3+yx0+kpAkX2pNYXd9nEBfq4g7VsuW06AIfgRU6sh",
-	"gk+VtJqnlh20sOg0vCP+8K9Pf7hp5J/RW594UcO8m4cmD8OTdqVRpFAaUh7TkzZRa7GSECjJYcjRsUt/",
-	"MS+6TsN8f+dRK5FTK03U3ghPoI9hRhTww8qfpSO5KWM3ohej/bXTTDC+FMd6YZ3m0zctxQDh+lH5w6j5",
-	"SGgv/tUP6+1O6h7wN+UzIyGHVwidJZ1DZ6KE8OEUCvnMgOfF+Pd0riHYOwrMAOqjAPhzH73sqW5c+9Jn",
-	"5zWo5THKseP4B6++wqiz2CWYq9pAroosxJ811BSM4qNLb9u8rJGECF3R9UU6XMo1xuopERfGlqqTfq7m",
-	"gej+QiZGI20ovDJyIbM1Xerhk6pJTAw6/pIQp3/4UPLLI5ze8FgIcK4OrHJMXxjIEORE6wpVQ8OE6dyN",
-	"Eg54l5cUneufWhLmhJM/I8jpTceDdlJ1joRFuKutE5k8Fp+g8GaHk745KCqPNqUydh2ivSZTR2LaMz45",
-	"4dnjKKV0DUISyOmDQegm/GKY7YWpdvhvWf/ySy9+vuO0lErMp2L9Jw76kKyUzuZB8o4fvtPer6IOct08",
-	"NNhYUbCtqjWr+MEkaN9CPHOjGUX+nWMh7hgSIilnyoiQFXDyXWEcCrw6IoA6ZqQ0cz+yH52aYeYjgwkA",
-	"XWB0VpQERGvOyU8dzibGVQLWdfgKL8g2feCSQgHItbkkeDO87Rnxm28USZADE5UoN3FKcL8wIb1Oa2vN",
-	"i0HqTte5fFiIA1UxoTQA+cMDvbcK1FHVjLJlxtNegDOV0x7jSotVLFONW8UNNLMacoWW3g6q0AYTAqyf",
-	"LoYflGDdBKLVtchiW/T5xwOPQw3x+6Dk8oiRBeoJdFbHrS47HbUqkDzsfgzyeLAanCevNkMXsYZvhHU8",
-	"IfaivZDZ5Drdj9EFzkz2jZDZ13KrZsUoemFYBVnGAuxi5xk2Mg5uM6b2aW0Dc64qG2nJ30l4dhrSvZKQ",
-	"JcwImQKTaqOyIxp1Mp/z2/FlRbJPmoDo0xEuOOoDqnNCw2J1x4Egjgm72klt0Ttsqf1xSQaYP0US7p+g",
-	"WDD+LY6j1BcRMTthcK3S4Rj6ehNZzFDLrj3jjhjXJyyZSq5DXYZFADCgQwZ5hEOVPiSYccNIpGuzAbiu",
-	"0PBPuTH0B+W2atiKmMmsnW5x0qXJodjOp726QWh/VemsHfcRBzlyFLP50O9FRdpqzBjiLy0fcNamw6mD",
-	"vGdQGGA/1tkOg6CidGMXhDK994FMteGbKXmtNjFqH6CYp21cMzeU4yNSSNBO2PW2RdNwT4dShkTEuKXa",
-	"KrZx16wEf8keIwEFW7HA6T4If/SZjYQijcmYmEIg1YY7eTD5s0waLhmW31JCA+wTXPeSCMbrs72B8MzS",
-	"2tpgIMbQ7opVfV/Ib8AhTzE8TDPDRSYNXoaCC2Bsq8kQNdWx/Olr8r4XYhdzUYdukZeGHcayeycQNWTy",
-	"Niy75EWxNqkwBnNB6XNVCNQ0CsfFm0+7WhSFskSVjc1lnRai8k5vLWQGer0hdT18zAQvFX6zFaS3pJrb",
-	"NF9vFJGlH4i+nGNlRbqu1MF/IYon0GsprA5J8FoayzXGLm594tYG8yTXRmWc8uSztTsJDYYibIAjtYfU",
-	"sAO3oNem0mgGLQHN8VLJtSlEtS4x/rlRsuAI60orC6EyS1Y7/Z2cUDkXem0FLDFiXJpdHIwYXcFxLOBt",
-	"NDfiCWJhXCzHrE1kHteQ1c6k/vOua6Tw9QTHUFs2uMISr6B5+dRwkbE/NVfsn2cTkwb3RXMxNPCcoKO3",
-	"QehrvYOSVHLEkaD6LECLt/5OuhgvfHRqJCRMTggHILOYdHDIj0wqVipy0+Lt7GPmO3cz/lzyI9tE1eGl",
-	"fPZHVbutXCfMkUDwpbTxGMclCEuvaCo6kFFkfGXxomRWCzA+0Aqd62hajUQWzAaGLjdZuPtgNjDvAQf1",
-	"whEi4leqSqBYgdj5maiDh0wTQU60+kj+ZKuir7Bc2zPEeQtVJIrQiaCvKO3QmwLUFsFtujKizbWqd3kU",
-	"/jj4zCDvR7eYCAoZd4nsTyIECrNNnJqyOei4m8uNXjeRlhHZmc/njEeDwFEWDhzNH4KHb7ODBrcTYhCB",
-	"G/iT7y+vE2XRQ+YA24CXLTnH2GWXOkdcaim/KNUTzEdzP1HZKWWnhMGlSHkWZaZL7H8PYdwkymNQnRP+",
-	"3BFk96SFvZqX9/DYfSgMHnWzJA82D5Hps7lEdbmmrtBnvkthP4n90xsdir8j2XXuxqZAqYtlOR9n1V7b",
-	"8WjuyxJUojHdo5DE6SSQ9i2x8PL1yx34pPL2R7hBI9cbEe+JC2eGYIcRbQ3L9oy6Ya1R1ksbmT7AR7++",
-	"gZuSjnUMYh8TP7QbaPBVh9DoWFsnc5OLPIsqERoOfcNr176XqqgVXW3x0nT3QvT+VvU8Jj26QQ/uH9Nc",
-	"ruOZSoVii7umua/aeMJmddriFGxDDqLt5sLUDSQ8aOPnJLOS6/0pFxTFvbvbwACFI4LMQjGstLaDWlgY",
-	"MZqsrCLFeKcVMf5cqf2ywLJmUc8KLnsLWxvSLJ4XM3PIFxT//B4HUaLP/Mn5qBQ3Nrw/ejxtRaHOVYGB",
-	"KrFIkD4waymsuXkbiuydDUp8nkAZ14HfqAMr6zRvHJVUoqPv/x/XzFMm8q6xhwEVbxMt6XFubOfZBHUi",
-	"yhNLfJ0XvPF9kKaQfjyrocJzqM14i0Gh1B4yRmbpEMH8mxd1vbgeTcWNXVd8wuNVaTAwEeLs9BMW8sG9",
-	"fZVKlPKiuGdW18B4lpFeY4P+5xDOAVUqy7DwkuNMOX+K25PPLFB6Zr3RGHXHkOfbqVgb/0NTpVXoifhp",
-	"LMl9OoJ6Knw6HjvdrujKAdRNEakCbydc2UnK+tbnKA8TSopyOkbJ30JtvKcPij9rn2fpYtFAKWU8Yh7c",
-	"GVHdx+yMcKB48u8wKAfjKabyMb/1WmlTjczXa8XYb3WQC9WJb+myfo46cUFu40sztd+e+idr5cbOrtna",
-	"CLXe8QMSfyZ2wt6zt28+2eDnB/xDAyOhj+XCDaIwzG6g49uvPl8lq7dffYb//gX//RT//WSVrB78v5/i",
-	"v3/Bfz/Df/GpN/QvPvsGn32Dz775ZEP/uaHh3w3+h2/CsQ/43MObzxcWvsvgWUGhDoShnNWQgch1sGON",
-	"/BFUlYIpWRzHmZ1E0ltVFOpATj9Mze55vrrOi3PT1c7N1l2ejIbxyyQKx3atgac5mE5gcstHyeLO5bHJ",
-	"jHJSXVzRqhcUoayLUxnaKP9gAQX3MnSaJCFBO5ZaTP5XLMo9loxqXUT5+7Cwe1dmyWYKv8RSMm0ej7Qe",
-	"0HWcLVDgVIMrHopt1njn6JIWd6e4xmNgVY32hZoqlmnFVgOmKlCC3mi1D3oZBqrKnV5wKyBxPtoLy721",
-	"1OmLWMRyRZcTzBkEAFwXwmcoLyKYaFKbVMwnyGJiTMGPTEiMPIvSw/lVy6aKZ1eg18EcsvhlUwk4Uy4Y",
-	"FKIhFZnbH5KfkFhS98CCHjTORD2D5N3YeZLHKGBfCMhJ78gDlopObqpFtRmI6hqsSELe65gOQyXyxuZF",
-	"2+icSZQWQ1D6OAiVd1Vj5o27HxkWKHVcPtY7cPlWO1AscNzS7M9w3H5XW4xlHjuVCmXOkGQxizWCgu/I",
-	"NtpKJShkoBCBQsIiNvQOY4svZ0JBzh7xoVNF840qgW5CVLp6Jc4vMv4elJ5nS62HJhpf3amWb+J3Q5PR",
-	"0IE6puwEZ3ahDqCbTznXGRg7+uxb6Cy4KDK1u/nOZwpcHJP/ruCRNgiUJzCmLV5sGTdogQqxwZxRagKm",
-	"m2BaAaPmVWhgCZaFKPPeFCrdT8ciNFGvFCnoTROdYIQWUUSUc16gxybMJ8xQSKQPgOxH4+LGpHI7jVvK",
-	"rlqQIYd0X3g/0bK+SnkoF7AoKxR9vR/5ogF4dKRbh3p4/OjlwsUcqeDyC358bpm2NrNqlHDso+S42QOW",
-	"vIl3MWizXxamZuWqyE4AiDKQhOwmIBGMnMCyFDqYAxMBTQHbmIkWDwVra7FB2u7pqvjeDh+bCG28E1Ml",
-	"bj+StYakZdOhrTpaIC/K5WMw9N15NlSVdDGiScjOLkV7VkE2gLVV4y1gNfcmVHUvbFtSUyrLtsJiiNA5",
-	"mPEI8F5Fo0+65b7HqesYM8d8y7mRPbGuwnUQEwkxkQVzZ3OOrRBSVZZKRqu4nVMc7JxAdjd23WWZ8byo",
-	"UsiMbLUoyLqnAjHmFHG6uOvc6zDZrAg7UVfRVxoJMkGn4oilurftkXUy9/Img877cpHm22uwoc2kydMj",
-	"ltQeY/c+aJBzCMKocOKZ8uim71yPJ4Nr/LDzWqlYVS0k/7MIxapqmeWWFtBaoqcgE7jIs92WaW3N2Xn3",
-	"oaHCQA3IOaVneN9LVXDZsyJNNio5xxsaFhz8opPdGiaq5fzr54T98oMjRPKQTm66zbz9FM+j/TBSXDop",
-	"lY2Jpa3ygwWUt0p7N7uSayNwK0quNzylUkpkiHe0uECGftemTl4uRrddUodV8K3HrBFHBa3VGWE+ncot",
-	"0RBFbuup/Ehhi/hVSF/M4Qr+Gl7TTJWEvTU7ieINtZL4N2v0cbrQ4dVKDb5AjcGTZxBvhJEqbteFkLDO",
-	"qQ7dFDSxheP6ZJvHSCPHHdiREhh76UyJ67PfrFoDyymyCnYYH8w5iRJWVCdRcXj/+NcmUfAOX9eZO3qA",
-	"3XrSw/onWGz6I+OVWHtQrFTS5iicdurvD9jSRKA3BQY4BXgLMO1bjaQuDvgRusoXyglCrvla97zlHe7V",
-	"Np6dCazz3vlGuPJBOM3b45Bt2gw35fmaFpmlWt6L6V3Tafhii+B/uQt9qn3zsjDjvzVBxhtIeW3iXL9t",
-	"7tQ//le92PqmBN5kB6hIKhu3U5rIkxLzgQ3/xEHDg23imZumUmF34bUnBBeE6mXXTzrqN9brMhbLZj55",
-	"HW15CmuT8iKWXE2tA5raRTy1Shv26ubzhL26+Y/PE/ZJwj65+dT9cfM52xx9mf9QocYxAO5UUpOrw7AA",
-	"jGlSJ6cFNFkXBWUUUyf9kd3ARwj2BZYzoLksMtiHIQ7qBS9L4zpVQbcjf76KWV9OhllpoWYjHx7d7O9w",
-	"pCeRE3lsyO3J3e0F+YQSYaM6/CiT5Qyob/k81WFVQYRpqZ4gi1satr7OXz3f76vzHkL62RN5FRNo1Xw3",
-	"81DF85Rg1ZGdmriQFpnbiGvP7Tond4KdxCUp3jDvU6vu8vkRVzhDbeydVpRJn2GB9o0AY5rFks7hiP0P",
-	"WO1h1KLLd5ruYQWtrrf5JIAvBvYHb7OL13NctMWJ8ozTsmzTUbyN2Ri0FJ/uJT4UTcIkJ2oOPnRSiZoM",
-	"FV6UWBMYuDn6Wj5eDXbXBf1pJK+qBWKKhbICffPQ5gedLarQK3B7DyGjYhh463sEY6yoKAps6UB5er60",
-	"hJMu1UG2TQLaHgiD+xdNIBNewqZUZ3icgcxMSMrc1hol2ToqwMSl3+67vNlFGAoM5lraEP05llCB62Kx",
-	"aRRtrsOclo5eekbDqULsobisY4wHbSMtd1YVx81U6eyi5taFV1timecXG9fGURW91sVoIaabaolF6pPY",
-	"/eP0UPR7nTIukA9xasRZpSf8lXVySj/m9KwXpSSi6FTA1l7SoGFEYsmqqTwdYvBXd07AJHP/fr1VOk7Y",
-	"wDYFz5zOmfkyMTg0u/Nayaaon107Z84S6m34nTzKYYXmDmE0UWuBZRMlYQLw2ucaHUQKax4aPbj/iiNa",
-	"MrWVjo37T7VeU0TanM2yhpuH0E3gfItlTdzgQUXVkFyx2ngLc6XVTvPyntXSgGXDOr+YZBz8872oGoOt",
-	"e/YAIbtSqXKiwPxDHVtGxbOkiz0OF7Rv+mTIQV/x7J5u5YTaQvl6w2mti6RtgoKfzT2j8MKE0tiV3IF7",
-	"jQPME8f8h7q6ZxhnmFBkqlSHTlrEODQzbLbCjjahmT7GQ/Z7Pdh80XlSJNTlpxmisqYq9S25T64XTLc8",
-	"Zm2oOnQjwmIE99j0+5vKnUtry3bKoQIWfEpYxTUvCihYt43OPTM/1VxDwniqlTFNMsxHhvGfhbl3cgRU",
-	"ibv8USLY8HR/z0xaF5XFynj4OAZMbNw8ZCFrjUhU14NGkZZB+Z3+BXNI4XD35jH00TwbL7A28IcGXq/r",
-	"WA1HfjSNNTdaUxYFIA8UJ7Fp7JCF9NHCO2QQhVC6SHmqxW2NDrwXBPnCtufzLcRVwSWYYAEewEvuCuhK",
-	"Hz18OymKRMJHG0P0oDAGOb7C9ZsqbkkpOQ2+oHtxDXxdlp9OCA40SItsNyldnNtvkzzhS/Kim6axHSBH",
-	"FhXZTMcZ0kCunbk95yg/gUZYGumWCzVK3+FhaaDmDNktxOJeNVW1oDxGM3/usykXDT7d8f58AmoSJM4Z",
-	"j7Xhz34IK8xfy/tzxWbxJwN6+qoMhcMSHmNska//yUQ04c7WWjqyWWexNu+5OrAt14xYKXOD21uPUctk",
-	"5CnUCAUD03vJ8hO2DUcoUz35k44fLKgK3dPpHXBDSYOd9Ki6n9uenOy1TxFVI8o+s4JZiCMbH1Rb3ROD",
-	"vYS996WxKEg1FkW1MCnaW7R92BE9FN9h2y90aDtRIp2P63nth6HrolQTGQvccsxQYm6MNFZz9yvKPr4K",
-	"00EyfugiS0czc8yZuiAsp5+248OHKWv9rFQrTFV4ghO/wDotuDFwBgmLX+C1e+bZrTKfwIIWkuvjGjMU",
-	"I7Yn+p7qYVL/lE6W+qa2jLPmLYJL1lQ1XCyq+8TJSJdUakK9FJojQxIhUMfh6l/YhsshZg1OoY8WMRhF",
-	"8T0klbaBQZr72YKLK8ecfq+MzQvalG6F731OpsNjqHPYmG6xqqlpiwsZXwIzxPMVVDCkU11ygZv50Zcq",
-	"vNjJ7HsCX2LKuyCc3iE0Gq+hG0JPSjUVEpBRybwN/r68TO2JJhsY44+dpCOR/VTlPB7Zf4XaYhpNqS8Q",
-	"Ftm10c72zLQincwNdQdTcJH5WhhDtaXddGeKV3O17LNVu/UoZfd7VY/F8WBHfrZt4sq4Nd3ldKI5AsbU",
-	"9Nyo3aqR10CwaS8uFvrHakgYqeHTq5riKFGh8hqYMrpzlDZ2fb6lerL2XZtC2HEyhvZ8g9k8lDuR2bTH",
-	"OFoGISASeaWpKvOW8awuLPMhHCM3Vo11kPe7U0YrzHLHu5FtYCdkSDkKDW9y4E8+jXJ0QlQ0N/Z+jOHh",
-	"mlxXPSaXc0Pr9Y2bqHv5aUG/mScKqE4lrkhBMcy89FiHFUid7LhTYO6Ykgk2EwZuE4eN7pOmrfbhqOS6",
-	"U0ws0mgfjJ0Z0axvxhbRmWrw3uYlE0Dwfo22rxjWlvedyagKPdfowgj15mduffD9P2/8yy+4+8MrSABo",
-	"41TOK6mED3aqFkRqBCiWC2MVVnQbxhMN0g6Ay5N9xOejfsIrwgPRA2nDEsaZD5CJ6UVUrz6f/Omvny9c",
-	"YJigeV3zcHyxAL36lJ0qPktEQ3z8OaKh5TL7WoaqNmdIhj/yw4TfkEwODlt+5AeGYfyGqSreH9yAzE6V",
-	"H97U1irJcNg923G94TtIGGWlYs4peWkcniLj1Ef3UaH6tOEZKwTm7YwiPf2rMAuXOkf4wM9kVcuqqCOh",
-	"FcPD9iAIm4ieb2gu0FQNr7EXGx0zmQyWnDO+5lnnrKrnp7pMd6M4r+NCQPrT0UVu0LkNUvQuWv2sdRZ2",
-	"vA9Kk6MwasDwCTXjHGXR1NNWh05msuePPUm+4gfDDD/2q+stKVXo9+E3H0Os96Fvan+F32HpNu+2LPgR",
-	"CQELebJMsZG+5gXAga0MjnHRX5hojxnvs5XKMidUUW29tsVMU58w4r/Xqt7EfMEBgAJSCBl/e2GnuovH",
-	"28PFc6KW2+Own3Mo0UHnEhbcACN6NKLf17PA9hLa16HAXI5lTTDdi55B8+894fyBOn8s2fSF3s/url93",
-	"Mkv7uH0OM2nwZKmOM0yhop1MW3LdRN9VcVcU33EhBxUAZlWsTJiqtvHqCo5YqAWr+wq0YZkwfKcB7thG",
-	"2ZwZkYE5S6Pbkjy5/IGd5kKu6yklFWUnZsQvqGAJaxg+MOEcjoVZW4xkiWrZZ91QV7X/q9pOXiXCYHke",
-	"1KYjDbGkirZsUAcJEwF2L3W3xnHbOytoPYQQSYO6HXwkIERpQB9fshb9H7wxQNxixoem4RZc/1QTbfpE",
-	"2oQt24NiplJ78HVv3XdwBGb4ATt0YqWlTpuNjnQMR4zEoa8XFZH+p8/FeUYF6e8B9t6z0pRepnoENVVs",
-	"w2szrx2CaYF9KzATvo436favW+70CfMPGZZTBMRPNXh7J6m0vSAup6I3010SyRUU9O8bf8w5yTW7Z5VZ",
-	"HYo7cRsPrWxYGnvvkKHYLCuN/X3wDT2jNPb3oTb4OHQxA16Y0O6u9aNxyp4vgD+B8cbKpi85GsRQnuuG",
-	"oW/BGAR91zcl+KyTxou4N7TIC/YZZOQPHz5gauRWxUyPlPGFVs+7JsmLSjL7CKSE+X6dR9RRvGWNihrL",
-	"bp/jrCbz4w2juuUUaVCKohAlWI1dtnxy2l4UGBFqEgwFM91RjGMRSTfHzvGUDJw8YRKW4ciUFyAzrunj",
-	"DcNEdpqqotx5lqm0Lh1ysj89fPWa/fWzz//jz94Piu2GUFOBIvM7M1Yp34A3bIxbX9VuA0y7Jd/8H4np",
-	"eilIQhmRgbRi6wTbu9W3X78P9xZ9aHPlV1/R4XTaS96tXt18cvMKyaoCySuxulv95ebVzV+wRrDNkRBv",
-	"eSVuU16kt2lNZXYqX3zdkSv6zb/OVner17xIX9eW7IuYnPh3RfkUqZLWK668qgqR4kO3P/qCgkS4C/J5",
-	"TEh6/NAnb8e7yFpaKekd4p++enXlqTFBCmfuo+57itD0EQdb7vOoYi9sVngbqit8wIo23kNENd4x2I6C",
-	"QBg1iPN1/7p+DbI2o/joXtGekQ+OnT6iL2p4oRP6oobf6YCwMujE0aAfwpEoMVEnd1NVxmscWH+Cps2s",
-	"rzyGuTu+CjDmGtgcSvang9J7yBj8zMuK6mVmKjXu5D72392U2Z8H51pRxYPTZ+vLIrzQ+Q4KX/zGZ9wv",
-	"+TBx2E7LY08CDlc62+Z93YYLg5NpAgCnz+W/fKDYS5xKLxv8Nz6TburoxIlsoBCw9VX4gPEmSfTZrLLf",
-	"WUaEWs+HXp8MN29aW8qS0MLsUZjAImHkoHS/NVct2RElcZP2jEUF+lYDz0Jg2g4iB/1oNfDyIQybBbuF",
-	"n+0tPIG0H2Mvu/KMC4nW5OeKgT4sgwBPdj3kSNT6QZVwresKAyxpPeTHSBgCXz+B/tiAxJps0pp7utjw",
-	"w0emE4E32swA8Ohi+VjIaRL7Vj2Bd/W8EJF1HUmLaOyzsYj7CD5a+nlAd2vwzsqyLriFrAE/Bdfmompb",
-	"gISMJ0Jy7CCMVyA5nlpgZ2p3SrTTwC18oXYvJTkoH761CLafXHPeKb7lVIm2MOceqmuc3d+yjCo536MC",
-	"kDC+o3wbjNhClQT1B5DYBLR3Ore/Uu2+D5MM6B9gwxG9EL//Qu3+iZfrJMyuAST3ngSxlOQoDLr0XzSy",
-	"FkbqWtN29EdbluYlYIzi3b/ik7dDEOmy1YcfUNVJ8wjWY4/yPwrWv/q3xXqCY6PT78QTNbDylKBhWxvw",
-	"lTA/e/VXUue5xITT0CiemhVhYek4VdxiGUniYZeiQZT3URDia/f2l9Js3bt/L/43Q88dbMCc5+djA8GT",
-	"cXbgxf5j9Bs2FSkA7D0KEaGQjHHHLjKGRnePCyZERUxhwlZpSDmd5RSj/CqMeUE6a+aYAG+zzucD9Y0v",
-	"30EMc6fVwSujCktKSKzyTM2mnYyr+YFtwB78iV5GMHHgd1q9nrik3vpRceifhkDn8StdNh8Z5pcd2u8L",
-	"GyJ7guISGkI/55qJ8pdHy7X1Pe9fhr90eyIvv2p+w0P4O+wwN4sO4QocwJ/m7a/0R5CaMiiAHGb9I/hS",
-	"Zp0D+F1B8aXMOoBwAo5HPIePRxOiRdDKcykqJrMDPcbMUnkXwLdNq9qXX9Tpu/q9Pr4QJTXu3D8kGfmb",
-	"1bcgZm2Hy48M8v6XISw699tfrT7O0dn3wubu7gkH9LtC6z3fA5ZAwFDtI6NUDsjY5shKYbAoxm9BYcmv",
-	"K0EFQjBw0/tuCJqrIZIlCxHVvXiKdlFGuP01VRmc1CVDHvkIBoM8Pwyitop8kfdsEEYSuvGS2E8th+9W",
-	"P9VAIdW0216qbbPBYSzyDy8oq4XNTjkRsCKEZAaaAkPPRL/vZOetjZXZq7qoCh0mnEHkD8yUgzk1qbgU",
-	"RyN45+M0L8O6Nph2Ce7dtrUFp1DQlxQc7TCGQ1VTrvayxYdyty+LZ6FIYhzNrFKFSdgGjA3K7hWMtCI0",
-	"l9gq3TgxEuxPAlkX2UwFfG9wmBN7faQT4uC/F5pVvgXUFF5hi6g5vqZK6DV8cvS2Bd8MylgsFhhnZ00W",
-	"1oiXNaFsL4pkuL0JFEPQXOH29C2EtKqtQIFDlD5sg+LH1daXjSFkoxCujj2PDHiSHsG48oTlUGQsV4cO",
-	"Tl5bPW3MhS9kJ3ps4sFfxA3RTXX+A9qKhs1Wr2kuanKzni3EBhy4/dX/tVRu7R7u72ZhR9oIlU2uB+eu",
-	"OBxiFiIi8b03jfRVUazngJVcMGWuVBqufGG0J3Utmbg+KXmEKJmXOuYa3oq4ZfALtTMO4I2r4xpWrqJw",
-	"qNN/b8IKbsEJBGZoWd+Lk8bTb4S9SH/7RtgrxWV4BWMvbOu8b7pwB6k4yqb/lmXfCPu1hfKFeLR/+3Xt",
-	"BNeBHLkfKe1IbSnl6AJuuhf29lefcHCSbz5g6noX3L8Txjje1my8tp0md/ddNoquDoxcyNgeoLpIvcLD",
-	"94JCbae8iv/f4qB3Bg7R8GInYA8Zb93hhSJRU1j53zJT3wj7SEN/b7RsMwlpPXgHPw/r4m4Gev3vT4xf",
-	"e29iznUF0imgdLr0h95BxpR2+CCKAjL2Y20sJaMKa4KMsSGHgYRDiwgLHE+nvU5X9LVM3e3v8bC9p4ma",
-	"0lJJaIzUh8yrRtdS/b/EODdsHO4vSNW6WVrImU7JtWljoB9zCeI0D1/18vd1ujrhe1tVFOpgmjjcEuko",
-	"xoTf1f0dvYRT35ehuxL3vSIMPQu2I1DSYil0j7hOrYvV3erWqdP/NwAA//8=",
+	"5H1bkxs3suZfQXB3QzOxdHfbY8eJ6X6yZWuksHys060zfph1MMAqkAUTBZQBVFO0Qv99A5kA6oZiFdls",
+	"27P7IjVJVOGWSOTly8yPi0yVlZJMWrO4/bioqKYls0zDp2/V9k3u/uBycbuoqC0Wy4WkJVvcLnK1XfF8",
+	"sVxo9mvNNcsXt1bXbLkwWcFK6p76n5ptFreL/3Hd9HGNv5rrN/ni06fl4o1l5WgX3LLyAn28pXnO9Ggv",
+	"An5+cj+f3NOmUtIwWLtvmMwK90empGXSuj9pVQmeUcuVvP7FKOm+m9cFvg16yZnJNK/cSxa3i/cFI4Zb",
+	"y+WWUEO4JcZSmRsi1X7xaem2EOdvLjaW1itHBpSr7QtDcGGNG5Yt2AEHFsb1PbcXG5B718hIdtwml+Wd",
+	"VmvByiNDqLDF/z5tKOG9ieH8VFBLuCF7reR2SdYHsuFM5OQv969ekr9/+dV//NUN7IHBXl5ut+ILx4in",
+	"+T3QO3T+dYaNPi6YrMvF7b8WWW0Xy4VVdeZOj7GqWvy8XNhD5U6RsZrL7WK5+PDZVn3mv/y15tnuyr+p",
+	"9dNnvKyUtshwbLG4XWw0X6+ZvebSMi2puM6UZtfwPAzs6/yRZwwe0Kpi2nLmlyhnUyvwn5SLl67dp+VC",
+	"wdTh0e5SrJmxZMO1sXfEFsowomvBcqJqSwQ1buaOHZmpzt4rJX7El36Ki0O1pgf3uap1pczkiN/5ZshU",
+	"Akv6F862eUsznWYf1PoXllnX1zdUD6f5o2REUi6I2rhDSTSVuyXRjOZESaIkIzk9uC6etMqZEqrWU0+8",
+	"xFaufa2Fo57bj2Eaa6UEo7CGW1pNvek7Y3lJLfS91aqefOAf0OjTciGY3NrilPdLZldludoztmuNV9bl",
+	"msFclFxthFI6PRmg6JVQcrsqy+H2uC0xtGRkz20BG2QqqhmhFj4ItSdMuotq0C2+OPVOnGLYcDxSoy8w",
+	"hdL2nKEVfFu4sbl+uDWOsLYs1Y/Jjy6fKWg1SWsP0Mi1dkM4ZfeMdX/MIOUH65+wCvczuShbrfa2IIJt",
+	"LKml5cLdNMAhmbkj0p2nfcGk+1ayR6ZJrphJrYpVVbKDnFW4d25NM0UtEVwysmaOFMIBfmGIVRX8kny3",
+	"5mXJ8slrPUy41nKVs+1wMJ6ELK/8AAql+W9KWiqG/aZZF57OsA+RU4R9jwvRIugBafZPUTzFgR66h7RD",
+	"cq3ptY5qw4GSjDRIcn2mKC3N7MqwTMncpE+MG6O7Way7/CnZai5zpp0wcjCO41LgxkvyS51vWeku+8QG",
+	"elF7hhS6XDCZ41YPeQ97DFJ+d5yF2pOSygNxx5lLz2m2zUjcpbzFoRRMVGyEtwVxfdY44U6daPmWGvud",
+	"GzTwXcpFapFVTg8vTBi30m55PaHuld7Nvbdhk93BhyPgziy8zhYgOctaiOFtjgrEx54I5H5QNv2D5ma3",
+	"ErxE4bdPLtTCDZzVlpT0QAr6mOagKO7PXmpjqbZIFBulS2odX6GWfWZ52eqgGSWIdlNMVebvFMetsUqJ",
+	"OXIRtq2zIsnq9mH+0MTtYXNeLN2l+GaPx7QWZtnop7BL4WBECvaj9nvl59zZoHhgAu0tB0e+NZ1RxvGy",
+	"tkPesaHZ5C30yrVxxypPkhIuYeIiqZFZ9c9nb61gaYB54hOj44czMZgAjfL4sSn8l+PTXnT/tFysBWO5",
+	"l/O6e88tybnTDZ2eBhsxZC9rodQIZ3t++RT55nxO4nY9If/nSrL0FBxFmBGmwC3JqCSmUPsl2WhVEkM3",
+	"7pyExZo1rkBP/TFtlM7GrgxBZV5SvZs/+7f+iVRPeE0nD/+abZRmwHNBCSNe2eyTdyWolCwfZyAgE6na",
+	"Oilpr2qRA+9or9HwyPSGqRmNuu+xqd6HdvBMqR7juIYse8eramyRZwmxD67RPQjVZ4mxjlL8CIZSCh6t",
+	"1KGD63UGO/HiXSPOefkOn29vfWcP/dHqrF846c2YW5wjkmuzpv5UtfYtnKZGHvTsqk3QKYb3kgpeMX3P",
+	"aJpNOe0ZLoUgYWT4wB2hxGpVrwUjWeE2yTheVuCIu5xzjG/j4wlW/yk50DpQaPftOy4npQL/8Peu6RHB",
+	"ynMebghdq9r21JnwNSxDDtLiLP7QZsP9g7dXOjfpFWjTGsyxuZTxqZ/HV+l7vybd+T0yyzSXVHMql3Dz",
+	"uJnUhukXBiTHOy+aO/5BMicbg+aLEvsdKajMBVuSwitiudq6RSmYyO9IpZmjvCXxfA1EMKSGYE1r9+9n",
+	"46QTeCsQDbxhysKWq+1Ve5pnGNnc5rklflmwbPdGViiv0Dzn7q1UvGsR2IYKw/oUvdaM7pLnxTidlwpY",
+	"MUNCO6I02VAh4M/NJsl3MsGzXYIqQWUqqM5J0NyGzxaU69QNY/fMi/UVzU3y0dnaCy+rUYOVUOqUC1Mp",
+	"uCxL+uENtv/yy+HRmL6Ngvpu9kyI9G74X5Yk5yYrqN46fYlQsqY5MSUTIrEmKbHRb45f6VaXzcIsG6oI",
+	"C5I8oYXiWZAoZxNcprgcsVHxbCeZMag9uHaoeRumHxl4IijZMCYcywZ2Fo02e2pIyaipNUva15jMVxUo",
+	"PCcoRu40T7V/TZEN+xuylnxaL4am/+1aAuHo7ch6oIXO2x6s5iURjLqF4NLJkc09NmoV1EpMyhn3ro1j",
+	"34xvCztrBj9B0zADx22d3rZnbJfTg5l+2rfrUyeMtruU3WG1VyvRb5JEFbVtLwiYoYCoO+aice7snn8K",
+	"W466ShhBLXdS7d2lkVMwcAg3QTc3/oHlU2NyvPjqZZDTTh4W3FM4rjppTQIpfM+odmet4ixjjsh2qFA3",
+	"niQD45W1BTktCEsTY99xe+X7PWPoO3ATLhcva3vPzS5h0avtmACv/QMTRs7aGyiheZKaamvu2a81Myff",
+	"stSwFZVbwYJxdmgnZFVUrwY/bmk19lNHLxv82uEvJ/gdqM5Iwvfwwoy5MDTNeW1GVSjBH5ke+9XSrlmy",
+	"+WXPTcHyVTP93pVBd0wu3c1QabXhgqGtiXDwA4IxzpBcgYCYswo8HE4AnjRGtTWe3t61p9ratTCLuFcd",
+	"I3ibcTVrMU5jphYJw5PJCqXEfOnkAdonrRl945t/c2pE33pttWN+XEzwTmrZ1bfY7nTmCcKQ65mbSqAG",
+	"2933105sV2BTIZQYqzTLCW7lHSlrYXklDmR9IBXTK/x5SbSqZe4ey1nGSwrqR3d94w8NKbas58270iR+",
+	"KNdoST2uAPl2nfctm66TO6C2CSPelq0OjlMnR7Pm2harfIahIYie+ATz7rYRa8dGKbvK/KV63PxGoxAV",
+	"BNopQUp44+hcOT7qvrN115TeOuoHqOgjOHVWuyMeT10cbFFOClnYCjEaM+zteHBd+0emjbcVDCkShaP5",
+	"S4CCW1J57/PZISe+lJgHSkiYVjTwt+h1SIrLFrE3s25TY2K34t4kxt6fcNyXFsEG+ho5kOfo2p0j27tv",
+	"wRzj+JkSuTfRgPntjnBpLEA8NqSzSv9PnflROxbz9gfUg9DKrNkpBqtp/fzfhgUkPfq5CuBBpwZrRvM7",
+	"IhnLGVx2aNEkqo0uuAgLaZb085ubmxkspTt4sACRLa2I0zgKnhWe6vOa3ZEbwNp5a6X3BHjo2mU5U+po",
+	"tyCXPRUDbXXzVytYepPOpO0J7vY4oJluHNf+tMuurqpD4X10x9FtoWHbwTDNbHq3QN/BG1wNcYmbWY8w",
+	"4H9ytn/2LZqBpoWzoFQ+gs0ASJHaEUazglR0v3QMnhkbcb/gMZvLz34IC9/fV/Zhkj3/p2vj2664XIWz",
+	"MmQKqmJy5cc3j0I1lbtJDujaNAiIxHoJaiOQc+6KPODbHuqypPqQWhurKZcjjmtD3Gp4sDMxllWESwJO",
+	"iTvCysoe2j4TJcHumEJdhE5WFd2P+WNKegBNdM2IR3WRA5s90Xd0n5TcisNKesd035ZzwMvSDV0qnKmT",
+	"Djoziy2SExue2kWrS7/vnVMbdzecitYG9JcpebJr9pabhPKbq+38U/1tze5Vcr1OYFnudmQpPwY6uXNA",
+	"geEdbPgHAo0JLRjN5+5pRO0d080Da8TBLHEhRpYu4D0ua5o6FaEx05TVx4IhgADkArqxTPuVBXq6g5MD",
+	"UOcNuD1yts8E3acEguMWsSkI8IQhawIAW1HNktMrlJYINU2a74czToJB5xvKZgE6L2Lm6qtSR+CbcXlG",
+	"yPc846qgxs69rsKJO8Pvckc+R5bpKHHLH5lMbdFpRolwZCdVlFOVDO832W2fV5nvLP2Exh1HdFSzRsb9",
+	"rHIdvquezZ1D++NC0ykCfV7PVtHzmrX77bvFhdqTGyRL0TELtEY2KvSfIrVpRk3HDtVGnFIZIDfBSSS6",
+	"CCJ//t23jnfU0jAmhw4jYHHoq0n4pThKa7cApwcSWqILHOQ2D7NHUa7lrnInOGoTyS73lKd9YU4pRetD",
+	"RqUT24B/I26GG2J5OSJLeY8Y2Khh/pNiVVcZcmsQl7y1wCmBC0efOkvRmZ2YmhttRCCGpQK5ZmX4FlBY",
+	"tRDzQsQe8C1PCBCLQR6DkX7tzfoI33EbXPI8F4z8/Yb8L0Jl7lbeLbolGS0ZACwHdv2Cb0fFAaH2o76z",
+	"ERFA1XoaPfuArfpbjREP2OcyDiy+NLmNjyGM8NiVOMS6eRJ0J6egVcUky0O8z5rJrLgjeKqsITsuc4hu",
+	"gbtNMpY7Kg7UPlhPNAXOg6NnVJSr4CsejUuKWKsGQ+rJcLD8p6CvjwY8JGBlJc0ZWbvTrCDgxzIhDPHQ",
+	"gw9vfbjZ5zc34P6OnxPTPimcYg7uD6ggoP4CEPIUPK/Hx0xaGHyzT42Hf8zwuC+UiOLqsjmIe2qIVSIn",
+	"GDFsgVEmncZjIrrXYubqG6MRG2qTJjmEgfZBkrfBZ4wAJEdoSxJunlp6oGqfEIa36hkIZBsAc1G2aXXz",
+	"ZaqXlrh4k9Jy5wZ1pLwz4FABohzlRwGWGYE1PkwlRma04FiRWpe9KGQ4yh4U3EIOw/+rBj9sLBdi1UIR",
+	"t7DCAxyxjwgJASN+2ybuMU/DV+eiMIME/CksTzBhnKDFNAFes+TbGFrVEMJXni8Fs/yEXcF3mNriV57H",
+	"JoQwSjaamQKOiSnU3tw5ZZzqHUhKt2RfcMvIVrMDfLvKmLSakVxZBKq75gB5Ikqy0HwtalOQisvdKjZs",
+	"ySXQCOIP2cEDp/x7Yd8t0ExtHEmFd0RymiXBvEJCfIIE84ozkX+nNYYO93b2Q8WyrnutOceQRiDhDzQo",
+	"Y2ZKWk0zS/aaW0C23KJI+q8vfr6KKvfgrY9U1Gwai4Cdh+bLZqRJolCaZTRlmlsnXZpKsiC8OQo5OK7q",
+	"dcF5IS++v29o0pXhpI703eSu7kPoEQSKMPInmeVclyklzFtuvKbTj1Rp6WFDJl1nxbhyh+jWRiCCyP9E",
+	"eDL81Q1NbnfqHvDK2RMx/n2tBfcS96HV0RLp4RgJ+ewGT8tT0DHzzQ8QGgTxn/roeU+1Y/PnPjtttJsf",
+	"Z53ajn/Q6hXgqVN6V6FqwwonxvmrPJ6m4Lkd6AWb+LKofCO5Aj4DzYYZ1YBCVzyt/8+1YPq+4gPJ+YVs",
+	"ElHBVXBlFFzmK9QjwydVo2UimJXn4HD/4cPhz4fhvqap4JZC7UnlmD43LMdIZjjrCqyRhnDTuhsl24P6",
+	"WGLciX9qDhYXOn8CEvd1C+ZxgmoK2D13tbViboYae1TcjgJImKiCOKyMnVYzkzqIe3IEfuJjmls+CMkQ",
+	"meAV5+DtAk0xyX/L+rffxEjYqFR8Op3Mf0Ijp8zofHpJ3tH9j9o7/9VeruJDvYkJQTaq1qSie7MEl0or",
+	"AB/g6ac4JVvKSCJtjjJ8jj70LrQDG4tOCKCOGSlN3I/kF8URST4R84IL0F6M1ohaAeV+n3zXYW9SXCVQ",
+	"XYuvUIHKx55KVIIQfzMnwiC87QlBBq8VSpA9rwgv1yNpLXi5Jlx6M6qtNRW99CNtBNR+Jg1UYkRpYN6s",
+	"4897Y7M7qJpghOew2zNopqqFGIsrViRX0ZPvGppJo2wFzsUWqeAEl7iwvrsUfbzpJmuoa56npuhzqPWc",
+	"3DWbSPGhHpnO67Shf6uThmyUh92PQR4PhurT5NXYdBZr+J5bxxNSL9rxZMoVHCfYIlMDnOjM6e5v5EZN",
+	"ilH4wjAKdMaEtUvtZ5jIEIFtTF2morLdbRykJX8nwd5plu2UZPmSGC4zRqRaq/yA5jGft6wFn0hlSghR",
+	"O8dhmNDqE6hzXLPZ6o5bgjQlbGsntR0xo17Gxul3EYX7RyZmtH8L7TCoM5WXBSJAlA7b0NWb0EIOWnbt",
+	"GXfCFjniPFNydZKR1zAdsm4kOFTp41YINQRFuiZkjeoKfM0Y9Yl/YH4uzTY85aVpupudOMoUTGymU3e5",
+	"RpiQIJu0Pj9AI7BuTmakec8r1FZFPnppeVR0E+it9vKOMGFYKgNTJw/C/BQ3taHrMXmtNqnT3iMxf7Zh",
+	"zNRg9CrPmM/90QJ4JFOJHcf7hxD7tHPUKrJ216xk/pI9JDBsGz4D59XD6PuYfSSR6KVEphCOauROfpn8",
+	"Xi4jlwzDb05CXOwjXPccmP3l2V5PeCZZbW3wSUL8UUWqrvv9d+CQxxgeBFDDIJeRLkPSSGZso8ngaapT",
+	"OeAuyfueiV1MQePdIM/FxqfyVowQ6sAZUlIhVibjxkCWA/xcCQ6ahnBcPH7a1lwIZfFURpvLKhO88jgr",
+	"zKK1WqO6Hj7mnJYKvtlw1FsyTW1WrNYKj6VvCP6TQ2V5tqrU3n/BxSPTK8mtDon8tDSWavTK+OjiNWQA",
+	"WBmVU0wOk6/cTmhmENTJKJz2EL+8p5bplak0mEFLBuZ4qeTKCF6tSvApRSWLHdiq0sqy4MfJa6e/I+6h",
+	"oFyvLGdzjBjnemyCEaMtOA4FvLWmhj+yZMqrAvIRAPO4hKx24uk/7bqGEz6Wuk5tSO8KC75cL58aynPy",
+	"l3jF/nUyerZ3X8SLIa7nyDl6G4S+BpAiUSUHGgmqzwyyeOvvpLPpwodQJFDIYznAYu7GIQpbKlIqRAbl",
+	"mCMPArtadzP8XNIDWSfV4bl89hdVu6lcBlmPS/CdtGlY/RyCxVfEXEVoFBleWVSUxGrOjMf2Ap6rrtJg",
+	"tsnohfkmC3cfHGa46fNDFwGXEL8yVTKEpyVzMiYdPDHlGciJVh8QwmRVOq1jzAM5S5y3rEoA150IeoOx",
+	"8d4UoDaw3KYtI9pCq3pbJNcfGp8YifTgBpMgIeMukd1RggBhNkKjIaNn2s3lWq/6Cc/asjOdTmySjFQC",
+	"WThwtIhygPWNM4i0HWEIAX9g0EnWHl4L2Nch5rC2gS6b45xil+3TOeBSc/lFqR6nAUGuzVGQzezsRied",
+	"zJMxNGmSB5APIJI0Z/kdamE30/IebLtHX8JWt0AnsGx+Rcb35hzV5ZK6Qpf5zl37Ueofn2hf/B3IrlM3",
+	"NmJzz5blPLS3ubbTAUTnRVEmw4gGKPjxSMXmLamIptXzbfh4fuM/wQ2auN7w8B65cCYObB9EHVm2Z9SR",
+	"tSZZL05kfAMf/Ph6bkrc1uESewBj326gmc+nB0bH2jqZG13k6QSemu27hte2fW8kcbnaYB5mfUjf36qe",
+	"pqQH1+je/WPi5ZpAyyoQW9w1TX3liSM2q+MWp2AbcivaTC50HVfCL216nxpM7JgLCkOt3G1gGCLgmcwD",
+	"9DirbS/LIwQpLBdWoWK81QoZf6HUbh6w7G0DfXwCuKxJpZ6WIWuZq1a+XLKm2a5t6e7HJSzS186Axk7G",
+	"JZ8G3D3tqmEbm85mfSpuaF/MKOLyEzTC+Npp6vXIHNc2vD89h5j6r3VdAlgnhYbpElQtuTVXb0OxhJPJ",
+	"CZ5HckrbAV6rPSnrrIjOWsyl1cVADDPiKpN419DLAsYHk8y9dWpIxclM5UhwBSTwPA3A8lOQKIGHeHaL",
+	"aWXhNHqriVBqhxEXx0Ipnjv5+dmJ4ypq7KqiI16/SjMzwo+Y4zYkJG7xNmYsNUOFuCNW14zQPEfdzgYd",
+	"2BGcW1SpLIEMiY47d4sotLNun1Zo5sSE26nTnSKeH5qQihj3houKV0oD1gMV1oPV4m/uQ/gBI2MdmczF",
+	"qofOnwhX/2EMM+V/iBWDuB4JvYLycMeDr8Yir9JhV82ILhx7FTNWCpAyYGRHucMPPiFKPxb1WEjT7ECm",
+	"Y/M8SadOAt6U8Ydr7/YIM1PnJ8C60plG+uAqwMWMpXL4wVsXYupTXzsIMPxqL2eqhT+g0PUUtfCMtAjP",
+	"zZh/fw42WrcptXdxagPSekf3cPhzvuX2jrx9/fkaPt/DH5oRFN5JATGFCKdtA1bfvvpqsVy8ffUl/Ps3",
+	"+PcL+PfzxXJx7//9Av79G/z7JfwLT73Gf+HZ1/Dsa3j29edr/M81Df+u4T94E7S9h+fuX381M8tuzp4E",
+	"7nVLGHJn9hmIXAV75MCvhCmwiJLiMEwKgUd6o4RQe3TeQlaXjgez7YQ6NdL91EQf8+PYAYeOKk1q1prR",
+	"rGCmBTBv+CjqLlQeYlC1rwqSUJjrGRmva3EsuQvIcJCtyb0MnF/LkNsllZUE/ehQIG4o3dVaJPl7v8hg",
+	"W+7KJ7LMpbI52CKNmO+d6zRbQABcpBW/ik3CmdbWLRvaHeMaD4FVRS0aLA6QSB7KXppKgBaw1moX9GsA",
+	"HMutnnErwOF8sGfmlm1Op8+YlUozMf/AnHAAGNWCM2NnH5hkPLxUxOfWgAAnQQ9QPK0TfN1GmJ+cInWs",
+	"vEfF9Cqo97NfNhZINeZKA0WAZTx384PjxyUk/d+ToMsNw21POPKu7fSRBzS3t6c4DQR4wFzRyXU1K60T",
+	"nrpIFcuQMmN4DkOtlGi7xGm09iR5FkNwwRBMTNvqfSjT9sKQcFKHueq9I55utFuKGQ547P0JDvgfawuY",
+	"9KFzUChzgiQby9z1SPAd2rgbqQSEDBAiQEiYxYbeAUb8fCYU5OwBHzpW1seokuFNCEpXpwjLWUb8vdLT",
+	"bKnxtCVx8q16PiZ9N8TIlNaqQ+hVACUItWc6fiqozpmxg8++nPOMiyJX26sffcTH2bEV7wRNFGrCeI/h",
+	"2aJiQ6gBK1rAeFOCISYQNgThIT4tAhiJgnVkrGZethvHlET0MiI+vXmlBSppCIWb01NzJPXYJfGBTwht",
+	"9UDWLqoaJiaVm2na2nfRXE4Fy3bC+/vm1fguQqahWdG9oUQp5gGiMgD1Q/JdevBy4WyOJKj8lh6emhO2",
+	"iZAbBI57tCM1OwbZ8tJ1lpooppkhdoUS+ZEFwkiyp1ZyhVimZPXBTcrMDJsCaTlJL/z6eAke70tIdQR2",
+	"6pGulgSKyzaGpHndgb09mY03yeVTa+grRa8xBfpsQpMsPznv/Um5XBlbWTWcApSOiZDjHbdN/m6pLNlw",
+	"C1CvUyjjgbH3KokiatcWGaYgAOzjWEVKU1fhOkiJhBCQBDHQBYW6S5kqSyWTCWBPySt6Ws1dJVZtlpmO",
+	"byu5zNFWC4KseyocxgKRw/O4o1LiZehsUoQdSeLsk5TFwrtNsjKfHKbZslYEZhEjIb1PHs58cw3Gs7mM",
+	"8ZbIkpptbN8HkTj7S5gUTjxTHtz0revxKEjKNzut2JtV1czjf9JBsaqaZ7nFATSW6LGVCVzkya7XrLbm",
+	"5PwJoXpTTw0oKIbZeP9RJajsWJFGq6Kd4tENAw6+3dHSUCOJ9v71YUl++9kdRPTyjk66iaD+op3D54uE",
+	"4tIKjW1lX5Kxwqqyq43SHi6h5MpwmIqSqzXNMAsjGuLdWZwhQ79rQmDPF6O1WotUDGXOrKesAUdlWqsT",
+	"4FqtDDxJqCm19VicK7cifRXiF1O0Ar+G18SulmFucSZJusG6Vf9mVcWO50i+WJbiZ0hPfHQP0lW3MkXt",
+	"SnDJVgWmsB1bTa32tlhZtQLrblIg6VThBZsx2TI7UAJTL52op3Hym1VjYDl2rIIdxoNyR0nC8uooKfbv",
+	"H//aZXJ5+69r9Z3cwHbxin4eG6hs8cJ4JdbuFSmVtAUIp61iPz22NALYR3CDU4A3jI37VhMhqP267VqV",
+	"c+UELld0pTve8hb3Ej5L4CRA0nvno3DlgUTx7emV1ZVHS3URDhDVpuYXfgwveoJF8L/chf51HoKoexaZ",
+	"WXDxryNYfM0yWps0128qSXa3/6YTIxGz546Wm0yEJNLR2viPik8DG/4JjfobG3HpsYJlmF147RHBBVb1",
+	"vOsnGxQ37ZQ0TUWlH72ONjRjK5NRkQqSxzpFMQcVzazShtxcfbUkN1f/8dWSfL4kn1994f64+gpzuHLA",
+	"smGmIccAqFNJTaH2/UQ+JobAjgtoshYCI8OtrlnCbhBr07cFlhNWcx7Cu8nn2i41MC8c71jy/Zb8eZOy",
+	"vhyFimmuJpEPD673d9DSH5Ej8YjA7dHd7QX5JQY0J3X4QUTSCat+SjZhzUr1yPK0pWHj8zXW08VFW+/x",
+	"OVCnduQmJdCqan416yOCVUt2iriQhpgb5Lzndq2dO8JO0pIUjcz72KjbfH7AFU5QGzu7lWTSJ1igfdXh",
+	"lGYBlf7nUP89ZO0Y1AOtMAdShypwdJ3JL8PypZb93tvs0nk5Z01xJM3muCwLhNNNCujEOIJFCdyXVlW9",
+	"xFJjyfxCJ0dyR963QsJipBEVJST5ZdQcfE4mrwa76wL/NJJW1QwxxbKyYvrqvonzOllUwVfA9O5DZEwf",
+	"PIx4fMS7ciGgGhTGW/oUIU66VHvZ1Bdqyif17l8wgYx4CWPK1fA4YTI3Ibh2U2uQZOukAJOWftvv8mYX",
+	"bhDcTLW0Af05lFAZ1WK2aRRsrv3YpJZeekJ1S8F3TJxXns4vbZSWW6NK02amdH5OwB8mKU6qDE8wrg1R",
+	"Fbbg2U4yAxQFFmK8qeZYpD5P3T8RvHzMuIA+xLEWJ6UQaQOpJ4wWx3s9K7Q0orPPqe00OGLLRSdXPoQZ",
+	"3ToBE839uxVmRE9u5FrQ3OmcuU/3A03zW6+VrEX95BxIU5ZQb8NvxcP2M223DkZErQWWjScJArlXPmZs",
+	"zzO2oqFGlPtPHDAtvJWOjftPtV4hIm3KZlmzq/tQiOh0i2WN3OBeJdWQQpHaeAtzpdVW0/KO1NIwS/r5",
+	"miFYPPjnO6gaA1X/doyFKFmlypHaNPd1ahgVzZdt6nG0oH2FSYMO+ormd3grL7EGpc8bndVaLJv6afDZ",
+	"3BGEFy4xHYGSW+Ze4xbmkUIMR13dEcAZLhGZKtW+FdoxhGaGyVZQDA/hjkvEQ3bLRNli1n4iEur83Qyo",
+	"rLGMi3Puk8uB6eZj1vqqQxsRljpwD7G48FgMZFZbslWOFCBx15JUVFMhmCDtCnx3xPxaU82WhGZaGRMD",
+	"el4YQj9wc+fkCFYt3eUPEgHGHJqsFpWFDIfwOAAm1q4ftJA1RiTMz4KtUMvAOF3/gimicLR79RCKdp9M",
+	"F5Dj+VNcr5d1KhcnPZhozU3mBgYByC+Kk9g0FNeE89Gsd4iCClC6RJqx2RUR97QDgnxm2/PpFuJKUMlM",
+	"sAD31ktuBWtLHx16OyqKJOCj0RDdS3CCjq9w/WaKWlRKji9f0L2oZnRVll+MCA7YSPN8OypdnFrcGz3h",
+	"c+LbY4X61iInBpWYTMsZEleu6bnZ5yQ/YVFYGuiWMzVKX6ljLlBz4tjNpOJOVlw1I81J7L/wEaGzGnfK",
+	"SF7gAMUAiVPaQ47/kx+CSgGX8v4gcc6/HBu2exqgp6vKIBwW6RiwRT6PK+HJgDtba+mOzcojdYbA6A3V",
+	"BFkpcY2bWw8LRCFPwYI2AEzvJD0YsW24g9ImlC76pfGDBVWhvTudDY4nqTeTzqnu5ihoNiZ9ttn7RNa7",
+	"EzPRBRzZcKOaLK0A9uL2zqc4Q5BqCkU1M7DbW7Q97AgfSs+wKTXet50onk3jel76ZuC6KNVIxAK1FCKU",
+	"iGsjjdXU/Qqyj8+mtZeE7tvE0tLMHHPGahbzz09TuePTmLV+UqrlphL+wPHf2CoT1Bh2whHmv7GX7pkn",
+	"V9l+ZJZpLqk+rCBCMWF7wu8xrynWwWlF2q9rSyiJb+FUkpidcrao7gMnEwXWwfM0ezUHhiQkoJbD1b+w",
+	"gcsBZfV2oUsWqTVK0nsIKm2AQZr63oKLq4C8BF4Zmxa0MdwK3vuUSIeHkK8ymm4hO61pkkQZn8o04PkE",
+	"Jn5pZQmd4WZ+8Cknz3YyPyCk/RxT3hlwekfQYLxmw3QtmAxBJiXz6bqWM3K/jRdLwbKIVqldAtmP2erT",
+	"yP4L5IjTYEp9Blhk20Y7WW471mNMgG3dxgjKc5/Po6+2zCvRmMp9E6aePNlIlw91WdJUxr9oR36ybeLC",
+	"tDVeIH2kyAVgajpu1Hb2z0sQ2LgXFwo2QFYrQGr48KqY4CUpVF6CUgZ3jtLGrk63VI/mMGxCCFtOxlBm",
+	"sddbrKEZkdk4xzRZBiEggbzSmF17Q2heC0s8hGPgxqohn/Vue8xoBVHucDeSNdtyGUKOQuGigtFHH0Y5",
+	"2CFMfpx6P2B4qEbXVYfJFdTgeH0BrlxtJwX92E9yoVoZ1RKJ4SDy0lMdZJJ1suNWMXNLlFwSigLN0lGj",
+	"+6Rxqt11VHLVSgo3PDvuoYkWcXwTtohWV733xpeMLIL3azT14aBGQLtYLDgTW3UDJm595kuHX/mXn3H3",
+	"h1egANDgVE5LCwUPtstYD3MEKFJwYxVk5uvjiXphB4yOWhVMPgv1E14RHkhuSANLGEY+sJyPD6K6+Wr0",
+	"p79/NXOAoYP4uvhwerCMdfKMtrL4zBEN4fGniIaWyvyNDFltTpAMf6H7Eb8hmhwctfxC9wRg/IYoLPcy",
+	"3Hgm82NppNe1tUoSaHZHtlSv6ZYtCUalYilu8NI4OgXGqQ/uowL1aU1zIjjE7QyQnv5VEIWLFUBiHsFa",
+	"VqJOQCv6m+2XIEwiub+hSETM/l5DTT3cZjQZzNlneM2T9llVTw91Ga8qclrljED0x9FFrtGphW70NpnB",
+	"rXEWtrwPSqOjMGnA8AE1wxhlHvOiq30rMtnzx44kX9G9IYYeuhkC56Rb9PPwk08R1vtQ/7Y7wh8h/Zx3",
+	"Wwp6gIMACVlJrshAX/MCYM9Wxg5p0Z+bZK0g77PFoviZzw/YlAqKORYT/nut6nXKFxwWkLOMhYi/Hbed",
+	"SPBWAtB0mb90TNR8exzU5Q4pOnBfwoDjYiS3hnfrswooE6J9HgqI5ZhXzNS96Aln/r0/OH+iCi5zJn2m",
+	"97M965etyNIubZ/CTCKdzNVx+iFUOJNxS67r6Mcq7YqiW8plLwPApIqVc1PVNp1dwR0WLKXrvmLakJwb",
+	"utWM3ZK1sgUxPGfmJI1ug/Lk/Ae2mnK5qseUVJCdiOG/gYLFrSHwwIhzOAWztoBkSWrZJ91QF7X/q9qO",
+	"XiXcQHoe0KYThc2kSpbeUHvJRgB2z3W3pmnbOytwPEgQy0i6LXrERUieAX14zpoCf/ICD2mLGe2bhpvl",
+	"+qcaKbfIswhbtntFTKV2zOfudd+xAyOG7qHSKmRaapVLaUnH7ABIHPx6VjLwf/pYnCdkAv+JsZ33rMT0",
+	"0ZiPoMaMbXBtFrUjMM2h/ghEwtfpYuv+dfOdPqH/PsNyigD/tWbe3okqbQfE5VT02N05SK6goP8U/TGn",
+	"BNdsn5RmtS/upG08OLJ+eu+dIwaxnpfe+6fgG3pCeu+fQn7zIXQxZ1SYULaw8aNRjJ4XjD4y442Vsb48",
+	"GMRAnmvD0DfMGFj6tm+KUzk3ezEO8km5iz9BaORGpUyPGPEFVs/bGOSFaaU9AmlJfN3VA+go3rKGSY1l",
+	"u151XqP58Ypg7nVEGpRcCF4yq6Famg9O23EBiFCzBCiYabciFJJIuj62jqfkzMkTZklyaJlRwWRONX68",
+	"IhDIjl1VGDtPcpXVpSNO8pf7Vy/J37/86j/+6v2gUDYKNBUmcj8zY5XyhZTDxKj1We3WjGg35Kv/IyFc",
+	"L2MSSYbnTFq+cYLt7eKHN+/DvYUfmlj5xSvcnFaZ0NvFzdXnVzdwrComacUXt4u/Xd1c/Q1yBNsCDuI1",
+	"rfh1RkV2ndWYZqfyCeTdcQW/+Zt8cbt4SUX2srZoX4TgxG8UxlNkSlqvuNKqEjyDh65/8QkF8eDOiOcx",
+	"IejxU/d4O96F1tJKSe8Q/+Lm5sJdQ4AU9Nwl3feI0PSIgw31cVSpF8YRXofsCp8go433EGGeegDbIQiE",
+	"YKE/n/ev7ddAazOIj+4VzR55cOz4Fn1bs2faoW9r9gdtEGQGHdka8EO4I4pM1MndmJXxEhvW7SCWC/aZ",
+	"xyB2x2cBhlgDW7CS/GWv9I7lhH2gZYX5MnOVGbdzn/nvrsr8r719rTDjwfG99WkRnml/e4kvfuc97qZ8",
+	"GNlsp+WRR872F9rb+L520YjezkQA4Pi+/JcHij3HrnSiwX/nPWmHjo7syJoJzjY+Cx8jNAaJPplVdisE",
+	"8ZDred+p9eH6zWqLURKamx0IE5AkDB2U7rd41aIdUSI3afaYV0xfa0bzAEzbssRGP1jNaHkfmk0uu2Uf",
+	"7DV7ZNJ+BjUJyxMuJByT7yu19GEYuPBo1wOOhKUfVMkudV0BwBLHg36MJYHF149Mf2aYhJxs0po7vNjg",
+	"wwvTQuANJtNbeHCxfMbl+BH7QT0y7+p5pkPWdiTNOmNfDkXcB+bR0k9bdDcG76wsa0Ety+PyI7i24FVT",
+	"AiREPCGRQyVouALR8dQsdq62x0Q7zahl36rtc0kOysO3Zq3t55fsd4xvOVWiScy5Y9Ul9u7rPMdMzneg",
+	"ACwJ3WK8DSC2QCUB/YFJKOba2Z3rj5i779MoA/oHs2GLnonff6u2/4TLdXTNLrFI7j1LoFKUowB06b+I",
+	"shYgda2JCW3RlqVpyQCjePuvdOdNEyC6fPHpZ1B1siJB9VBr/s9C9Tf/tlSP6xh1+i1/xCJc/iRotqkN",
+	"85kwv7z5O6rzVELAaSj4j8WKILF0+lRcQxpJ5GHnkkGS9yEI8aV7+3Nptu7dfxT/mzjPLWqAmOenUwOu",
+	"J6FkT8XuM/AbxowUjNk7ECJCIhnjtp3nBIzunhaamogjlLBRmmUU93KMUb4KbZ7xnMU+RpY3jvPpi/ra",
+	"p+9AhrnVau+VUQUpJSRkecai4U7G1XRP1szu/Y6ed2DSi98q2XvkknrrW6VX//gKtB6/0GXzwhA/7CWJ",
+	"Yf4e2RMUl1DY+ynXTJK/PFiqLU7omfhLu7b1/Kvmd9yEb9gWYrNwEy7AAfxuXn/EP4LUlDPB0GHW3YLv",
+	"ZN7agD90Kb6TeWshnIDjCc/R48EEtAhYec4lxeVkQ08xk6e8vcDXseTw8w/q+F39Xh+e6SRFd+6f8hj5",
+	"m9WXkiZNlc4XBnj/8xws3Pfrj1Yfps7ZT9wW7u4JG/SHrtb7UHYZoNoHgqEcLCfrAym5gaQYv8cJW35c",
+	"cEwQAsBN77vB1Vz0iWw5k1Ddi8fOLsgI1x8zlbOjumSIIx+sQS/OD0DUVqEv8o70YCShojCK/Vg2+Xbx",
+	"a80QUo2z7YTaxgn2scg/P6OsFiY75kSAjBCSGBYTDD2R/H6UrbdGK7NXdUEV2o84g9AfmCu35lik4lwa",
+	"TdCdx2meR3WtOuEzaO+6yS04RoI+peBghikaqmK62vMGH9LdPi+dhSSJaTKzSgmzJGtmbFB2L2Ck5aG4",
+	"xEbp6MRYQn0SlreJzVSM7gw0c2KvRzoBDf57kVnlS0CN0RWUiJria6pknYJP7rxtmC8GZSwkC0yzsxiF",
+	"NeBlEcr2rEQG0xshMViaC9yevoSQVrXlIHDw0sM2ED+uNj5tDBIbQrha9jw04El8BHDlS1IwkZNC7Vs0",
+	"eWn1NJoLn8lO9BDx4M/ihmiHOv8JbUX9YquXNBfF2KwnC7GBBq4/+r/myq3tzf3DLOxwNkJmk8utc1sc",
+	"DpiFhEh8500jXVUU8jlAJhcImSuVZhe+MJqdehaZOEkS12sm0S8wdo98Aw3OUWXwyUvYr8JmQUxuLB5l",
+	"ltHeDh74R5bHRF7IkZNO73//PUNn81PMEM85k7HL4z0T4jsc+fPcHPDyt9xcznRxMQrOPR0WtKqYZJAl",
+	"NfKgF4YI8AZKTLKswS7WhHjBdvsA8zZHRPq2DJJLo0lkzzN25Iqoj2oiATX3XGy/Zs3mdNn+t2prHAOO",
+	"rs9LrLkQ7irpvndJBLXMrZXpe9p2/Kgz5Xtuz2KC33N7IZyWNzjsuG34WqzKH7Tk5Mn7Os+/5/aNZeUz",
+	"nTz/9svaDS+zcghHwDBEtcEQxDOkqx231x99ANJROeoeUlm0l/sPohgn68SJ17ZV9PKuzUTA9QlIppzs",
+	"GKvOMrfA5nvFobZjKIP/b2nQgwP6ZHg2KKBDjNdu80LSuDGq/G+Zq++5fcCmfzRZNpHFOB6QyZ9GdWm3",
+	"I77+jz+Mbzy6oKAarv+l3138Q2+d4KodPXAhWE5+qY3F4HQnD3idY40ORMn2DSHMcEQf90Jf0Pc6dre/",
+	"h832nmcsUo0p4iFyB0ShnB4uZgr8DnCvToe0/oJUjdu1WTnTSsE47hzwbc4hnPjwRS9/n7evpdlslBBq",
+	"byIuv4RzlGLC7+rujJ4D5OPTUl6I+15wDT0LtoOlxMEilBe5Tq3F4nZxvfj086f/GwAA//8=",
 }
 
 // decodeSpec returns the embedded OpenAPI spec as raw JSON bytes,

@@ -7,6 +7,7 @@ import (
 	"fribbet/internal/core/date"
 	"fribbet/internal/core/estimate"
 	"fribbet/internal/core/growth"
+	"fribbet/internal/core/quick"
 )
 
 // Reading is one nail on one day.
@@ -15,6 +16,7 @@ type Reading struct {
 	Length  estimate.Estimate
 	Gap     estimate.Estimate // to the floor; a dewclaw has none
 	Spare   estimate.Estimate
+	Belief  quick.Spare // the same as a normal
 	Rate    growth.Rate
 	ToFloor float64 // growth left until it touches, mm; +Inf when it never does
 	ToCurl  float64 // growth left until a dewclaw curls, mm; +Inf for any other nail
@@ -40,6 +42,7 @@ func (t toe) read(d Dog, day date.Date) Reading {
 		Nail:    t.Nail,
 		Length:  estimate.Normal(now.length, now.lengthSD, t.lengthSource),
 		Spare:   estimate.Estimate{Value: math.Min(now.spare.Mean, now.length), Low: low, High: math.Min(high, now.length), Source: t.spareSource},
+		Belief:  now.spare,
 		Rate:    d.RateOn(t.Code, day),
 		Turn:    form.Turn(),
 		ToFloor: math.Inf(1), ToCurl: math.Inf(1),

@@ -65,6 +65,8 @@ type Event struct {
 	Note     string          `json:"note,omitempty"`
 	Helper   bool            `json:"helper,omitempty"`
 	Ticks    []string        `json:"ticks,omitempty"`
+	Minutes  *float64        `json:"minutes,omitempty"` // of the whole sitting, where it was told and not timed
+	Calm     *float64        `json:"calm,omitempty"`    // the same, before the first sign
 }
 
 // Log is everything that happened at one sitting, in its order. It only grows.
@@ -86,6 +88,20 @@ func (l Log) Append(d dog.Dog, e Event) (Log, bool, error) {
 		}
 	}
 	return longer, true, nil
+}
+
+// Last is the latest event that can be undone; false when there is none.
+func (l Log) Last() (Event, bool) {
+	gone := map[string]bool{}
+	for _, e := range slices.Backward(l) {
+		switch {
+		case e.Kind == Undone:
+			gone[e.Of] = true
+		case e.Kind != Started && !gone[e.ID] && !gone[e.Of]:
+			return e, true
+		}
+	}
+	return Event{}, false
 }
 
 // Refusal is why an event cannot have happened then.

@@ -14,16 +14,18 @@ import (
 
 // State is what a log comes to.
 type State struct {
-	Start  time.Time
-	Ended  bool
-	End    time.Time
-	Sign   time.Time // the first reaction that was not calm; zero when there was none
-	Helper bool
-	Ticks  []string
-	Tool   kit.Tool // in the hand
-	Item   string
-	Note   string
-	Nails  []NailState // in the order in which they were first taken up
+	Start   time.Time
+	Ended   bool
+	End     time.Time
+	Minutes *float64  // that it took, as it was told; nil is what the clock says
+	Calm    *float64  // the same
+	Sign    time.Time // the first reaction that was not calm; zero when there was none
+	Helper  bool
+	Ticks   []string
+	Tool    kit.Tool // in the hand
+	Item    string
+	Note    string
+	Nails   []NailState // in the order in which they were first taken up
 }
 
 // NailState is what was done to one nail.
@@ -99,7 +101,7 @@ func (s *State) take(e Event) {
 	case Noted:
 		s.Note = e.Note
 	case Ended:
-		s.Ended, s.End = true, e.At
+		s.Ended, s.End, s.Minutes, s.Calm = true, e.At, e.Minutes, e.Calm
 	}
 	if !e.needsNail() {
 		return
@@ -151,7 +153,10 @@ func (n *NailState) take(e Event, s *State) {
 // Sitting is what the log comes to as a sitting on a day: what the lists read.
 func (s State) Sitting(on date.Date) dog.Sitting {
 	out := dog.Sitting{On: on, Note: s.Note, Helper: s.Helper, Ticks: s.Ticks}
-	if s.Ended && s.End.Sub(s.Start) < longest {
+	switch took := s.End.Sub(s.Start); {
+	case s.Minutes != nil || s.Calm != nil:
+		out.Minutes, out.Calm = s.Minutes, s.Calm
+	case s.Ended && took > 0 && took < longest:
 		out.Minutes = minutesBetween(s.Start, s.End)
 		if !s.Sign.IsZero() {
 			out.Calm = minutesBetween(s.Start, s.Sign)

@@ -134,6 +134,46 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/dogs/{dog_id}/sittings/{sitting_id}/bench": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                dog_id: components["parameters"]["DogId"];
+                sitting_id: components["schemas"]["Id"];
+            };
+            cookie?: never;
+        };
+        /** A sitting under the hands, what is believed of each nail, and what to do next */
+        get: operations["getBench"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dogs/{dog_id}/sittings/{sitting_id}/events": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                dog_id: components["parameters"]["DogId"];
+                sitting_id: components["schemas"]["Id"];
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Add what happened to a sitting's log, in its order; the first event begins the sitting, and telling one twice changes nothing */
+        post: operations["tellEvents"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/dogs/{dog_id}/checks": {
         parameters: {
             query?: never;
@@ -568,6 +608,10 @@ export interface components {
          */
         Voice: "eye" | "number";
         /** @enum {string} */
+        EventKind: "started" | "tool" | "measured" | "landmark" | "cut" | "touch" | "face" | "force" | "blood" | "blood_stopped" | "still_bleeding" | "reaction" | "skipped" | "done" | "note" | "ended" | "undone";
+        /** @enum {string} */
+        Measure: "length_before" | "length_after" | "gap_before" | "gap_after" | "spare_left";
+        /** @enum {string} */
         Rhythm: "every_other_day" | "twice_a_week" | "weekly" | "fortnightly" | "four_weeks";
         /**
          * @description pad, it was seen to reach past its pad; floor, it touches; curl, a dewclaw curls; rhythm, the longest interval is up; worth, only now is there anything to take
@@ -600,6 +644,7 @@ export interface components {
             working_weekdays: components["schemas"]["Weekdays"];
             /** @description thickness of a coin that serves as a feeler; none until it was measured */
             coin_mm?: number;
+            end_point?: components["schemas"]["EndPoint"];
             hand?: components["schemas"]["Hand"];
         };
         /** @description How to show a stored number; multiply by per_stored, round to decimals */
@@ -838,6 +883,7 @@ export interface components {
             sittings: components["schemas"]["SittingSummary"][];
             /** @description how it took each paw, oldest sitting first */
             moods: components["schemas"]["Mood"][];
+            open_sitting?: components["schemas"]["Id"];
             /** @description its next ladder step in words; empty when it is on none */
             training: string;
             /** @description that may not be trimmed yet */
@@ -1020,6 +1066,96 @@ export interface components {
             /** @description the median size of its grains */
             grain_um?: number;
             speed?: components["schemas"]["Speed"];
+        };
+        /** @description One thing that happened at the bench; what its kind does not need is left out */
+        Event: {
+            /** @description made by whoever tells it */
+            id: string;
+            /** Format: date-time */
+            at: string;
+            kind: components["schemas"]["EventKind"];
+            nail?: components["schemas"]["NailCode"];
+            mm?: number;
+            measure?: components["schemas"]["Measure"];
+            landmark?: components["schemas"]["Landmark"];
+            face?: components["schemas"]["Face"];
+            /** @description the event that it is about: the cut of a face, what is undone */
+            of?: string;
+            reaction?: components["schemas"]["Reaction"];
+            tool?: components["schemas"]["Tool"];
+            item_id?: components["schemas"]["Id"];
+            note?: string;
+            helper?: boolean;
+            ticks?: string[];
+            /** @description of the whole sitting, where it was told and not timed */
+            minutes?: number;
+            /** @description the same, before the first sign */
+            calm_minutes?: number;
+        };
+        EventList: {
+            events: components["schemas"]["Event"][];
+        };
+        BenchCut: {
+            id: string;
+            mm: number;
+            touch: boolean;
+            face?: components["schemas"]["Face"];
+        };
+        BenchNail: {
+            code: components["schemas"]["NailCode"];
+            colour: components["schemas"]["Colour"];
+            state: components["schemas"]["NailState"];
+            today: boolean;
+            /** @description before the first cut */
+            length_mm: number;
+            /** @description what the routine would take */
+            planned_mm: number[];
+            cuts: components["schemas"]["BenchCut"][];
+            removed_mm: number;
+            blood: boolean;
+            /** @description the blood */
+            stopped: boolean;
+            /** @description it did not stop */
+            bleeding: boolean;
+            forced: boolean;
+            skipped: boolean;
+            done: boolean;
+            reaction: components["schemas"]["Reaction"];
+            /** @description that it can show, from safe to stop */
+            faces: components["schemas"]["Face"][];
+            spare: components["schemas"]["SpareRange"];
+            advice: components["schemas"]["QuickAdvice"];
+            landmarks: components["schemas"]["Landmark"][];
+        };
+        Bench: {
+            sitting_id: components["schemas"]["Id"];
+            dog_id: components["schemas"]["Id"];
+            name: string;
+            /** Format: date-time */
+            started?: string;
+            ended: boolean;
+            helper: boolean;
+            tool: components["schemas"]["Tool"];
+            item_id?: components["schemas"]["Id"];
+            note: string;
+            stop: components["schemas"]["EndPoint"];
+            /** @description that one cut may have */
+            risk_limit: number;
+            /** @description how many are in the log */
+            events: number;
+            last?: components["schemas"]["LastEvent"];
+            /** @description today's in the order of the work */
+            nails: components["schemas"]["BenchNail"][];
+            /** @description the longest that a grinder stays on a nail, judgement */
+            contact_seconds: number;
+            /** @description what one touch of a grinder takes */
+            touch_mm: number;
+        };
+        /** @description what undo would take back; none when there is nothing */
+        LastEvent: {
+            id: string;
+            kind: components["schemas"]["EventKind"];
+            nail?: components["schemas"]["NailCode"];
         };
         KitItemInput: {
             id?: components["schemas"]["Id"];
@@ -1437,6 +1573,15 @@ export interface components {
                 "application/json": components["schemas"]["Kit"];
             };
         };
+        /** @description The sitting as it stands now */
+        Bench: {
+            headers: {
+                [name: string]: unknown;
+            };
+            content: {
+                "application/json": components["schemas"]["Bench"];
+            };
+        };
         /** @description The dog's ladders as they stand now */
         DogLadders: {
             headers: {
@@ -1667,6 +1812,42 @@ export interface operations {
                     "application/json": components["schemas"]["DogView"];
                 };
             };
+            default: components["responses"]["Problem"];
+        };
+    };
+    getBench: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                dog_id: components["parameters"]["DogId"];
+                sitting_id: components["schemas"]["Id"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: components["responses"]["Bench"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    tellEvents: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                dog_id: components["parameters"]["DogId"];
+                sitting_id: components["schemas"]["Id"];
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["EventList"];
+            };
+        };
+        responses: {
+            200: components["responses"]["Bench"];
             default: components["responses"]["Problem"];
         };
     };

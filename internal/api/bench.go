@@ -1,0 +1,74 @@
+package api
+
+import (
+	"context"
+
+	"fribbet/internal/api/contract"
+	"fribbet/internal/core/kit"
+	"fribbet/internal/core/quick"
+	"fribbet/internal/core/sitting"
+
+	"github.com/google/uuid"
+)
+
+func (h handlers) GetBench(ctx context.Context, r contract.GetBenchRequestObject) (contract.GetBenchResponseObject, error) {
+	out, err := h.bench(ctx, r.DogId, r.SittingId)
+	return contract.GetBench200JSONResponse{BenchJSONResponse: out}, err
+}
+
+func (h handlers) TellEvents(ctx context.Context, r contract.TellEventsRequestObject) (contract.TellEventsResponseObject, error) {
+	var events []sitting.Event
+	for _, in := range r.Body.Events {
+		e := sitting.Event{
+			ID: in.Id, At: in.At.UTC(), Kind: in.Kind, Nail: in.Nail, MM: orZero(in.Mm), Measure: orZero(in.Measure), Landmark: orZero(in.Landmark),
+			Face: orZero(in.Face), Of: orZero(in.Of), Reaction: orZero(in.Reaction), Tool: orZero(in.Tool), Note: orZero(in.Note),
+			Helper: orZero(in.Helper), Ticks: in.Ticks, Minutes: in.Minutes, Calm: in.CalmMinutes,
+		}
+		if in.ItemId != nil {
+			e.Item = in.ItemId.String()
+		}
+		events = append(events, e)
+	}
+	if err := h.book.Tell(ctx, r.DogId, r.SittingId, events); err != nil {
+		return nil, err
+	}
+	out, err := h.bench(ctx, r.DogId, r.SittingId)
+	return contract.TellEvents200JSONResponse{BenchJSONResponse: out}, err
+}
+
+func (h handlers) bench(ctx context.Context, dogID, sittingID uuid.UUID) (contract.BenchJSONResponse, error) {
+	b, err := h.book.Bench(ctx, dogID, sittingID)
+	if err != nil {
+		return contract.BenchJSONResponse{}, err
+	}
+	out := contract.BenchJSONResponse{
+		SittingId: b.ID, DogId: b.Dog.ID, Name: b.Dog.Name, Started: &b.State.Start, Ended: b.State.Ended, Helper: b.State.Helper,
+		Tool: b.State.Tool, ItemId: idOf(b.State.Item), Note: b.State.Note, Stop: b.Stop, RiskLimit: float64(b.Limit), Events: len(b.Log),
+		ContactSeconds: kit.ContactTime, TouchMm: quick.Touch, Nails: []contract.BenchNail{},
+	}
+	if last, is := b.Log.Last(); is {
+		out.Last = &contract.LastEvent{Id: last.ID, Kind: last.Kind, Nail: last.Nail}
+	}
+	for _, n := range b.Nails {
+		out.Nails = append(out.Nails, benchNail(n))
+	}
+	return out, nil
+}
+
+func benchNail(n sitting.BenchNail) contract.BenchNail {
+	w := n.Work
+	out := contract.BenchNail{
+		Code: n.Plan.Code, Colour: n.Plan.Colour, State: n.Plan.State, Today: n.Today, LengthMm: n.Length, PlannedMm: list(n.Plan.Cuts),
+		Cuts: []contract.BenchCut{}, RemovedMm: n.Belief.Removed(), Blood: w.Blood, Stopped: w.Stopped, Bleeding: w.Bleeding,
+		Forced: w.Forced, Skipped: w.Skipped, Done: w.Done, Reaction: w.Reaction, Faces: n.Faces, Advice: advice(n.Advice),
+		Spare:     contract.SpareRange{MedianMm: n.Belief.Quantile(0.5), P05Mm: n.Belief.Quantile(0.05), P95Mm: n.Belief.Quantile(0.95)},
+		Landmarks: []quick.Landmark{},
+	}
+	for _, c := range w.Cuts {
+		out.Cuts = append(out.Cuts, contract.BenchCut{Id: c.ID, Mm: c.MM, Touch: c.Touch, Face: given(c.Face)})
+	}
+	for _, l := range w.Landmarks {
+		out.Landmarks = append(out.Landmarks, l.Mark)
+	}
+	return out
+}

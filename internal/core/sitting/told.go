@@ -1,0 +1,70 @@
+package sitting
+
+import (
+	"fmt"
+	"time"
+
+	"fribbet/internal/core/dog"
+	"fribbet/internal/core/kit"
+	"fribbet/internal/core/temper"
+)
+
+// LogOf is a sitting that was told as a whole, afterwards, as the log that comes to it. Its
+// events are named after the sitting, so that telling it twice changes nothing.
+func LogOf(id string, s dog.Sitting, at time.Time) Log {
+	var log Log
+	add := func(e Event) {
+		e.ID, e.At = fmt.Sprintf("%s/%d", id, len(log)), at
+		log = append(log, e)
+	}
+	tool, item := kit.Tool(""), ""
+	if len(s.Records) > 0 {
+		tool, item = s.Records[0].Tool, s.Records[0].Item
+	}
+	add(Event{Kind: Started, Helper: s.Helper, Ticks: s.Ticks, Tool: tool, Item: item})
+	for _, r := range s.Records {
+		if r.Tool != tool || r.Item != item {
+			tool, item = r.Tool, r.Item
+			add(Event{Kind: Took, Tool: tool, Item: item})
+		}
+		for _, e := range recordEvents(r) {
+			e.Nail = &r.Code
+			add(e)
+		}
+	}
+	if s.Note != "" {
+		add(Event{Kind: Noted, Note: s.Note})
+	}
+	add(Event{Kind: Ended, Minutes: s.Minutes, Calm: s.Calm})
+	return log
+}
+
+func recordEvents(r dog.Record) []Event {
+	var events []Event
+	measured := func(m Measure, mm *float64) {
+		if mm != nil {
+			events = append(events, Event{Kind: Measured, Measure: m, MM: *mm})
+		}
+	}
+	measured(LengthBefore, r.LengthBefore)
+	measured(GapBefore, r.GapBefore)
+	for _, mm := range r.Cuts {
+		events = append(events, Event{Kind: Cut, MM: mm})
+	}
+	if r.TookForce {
+		events = append(events, Event{Kind: Forced})
+	}
+	if r.Blood {
+		events = append(events, Event{Kind: Bled})
+	}
+	if r.Reaction != temper.Calm {
+		events = append(events, Event{Kind: Reacted, Reaction: r.Reaction})
+	}
+	measured(LengthAfter, r.LengthAfter)
+	measured(GapAfter, r.GapAfter)
+	measured(SpareLeft, r.SpareLeft)
+	if len(r.Cuts) == 0 {
+		return append(events, Event{Kind: Skipped})
+	}
+	return append(events, Event{Kind: Done})
+}

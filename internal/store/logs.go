@@ -1,0 +1,157 @@
+package store
+
+import (
+	"context"
+	"encoding/json"
+	"time"
+
+	"github.com/google/uuid"
+	"github.com/jmoiron/sqlx"
+
+	"fribbet/internal/core/date"
+	"fribbet/internal/core/sitting"
+)
+
+// Log is the log of one sitting in the book.
+type Log struct {
+	SittingID uuid.UUID
+	DogID     uuid.UUID
+	On        date.Date
+	Events    sitting.Log
+}
+
+type logRow struct {
+	SittingID uuid.UUID  `db:"sitting_id"`
+	DogID     uuid.UUID  `db:"dog_id"`
+	On        dateColumn `db:"on_date"`
+	BegunAt   string     `db:"begun_at"`
+	Ended     bool       `db:"ended"`
+	Withdrawn *string    `db:"withdrawn_at"`
+}
+
+type eventRow struct {
+	SittingID  uuid.UUID `db:"sitting_id"`
+	Number     int       `db:"number"`
+	ID         string    `db:"id"`
+	RecordedAt string    `db:"recorded_at"`
+	Body       string    `db:"body"`
+}
+
+// Log returns the log of a dog's sitting; ErrNotFound when there is none, or it was taken back.
+func (s *Store) Log(ctx context.Context, dogID, sittingID uuid.UUID) (Log, error) {
+	var log Log
+	err := s.read(ctx, func(tx *sqlx.Tx) error {
+		row, events, err := readLog(ctx, tx, sittingID)
+		if err == nil && (row.DogID != dogID || row.Withdrawn != nil) {
+			err = ErrNotFound
+		}
+		log = Log{row.SittingID, row.DogID, row.On.Date, events}
+		return err
+	})
+	return log, err
+}
+
+func readLog(ctx context.Context, tx *sqlx.Tx, sittingID uuid.UUID) (logRow, sitting.Log, error) {
+	var row logRow
+	if err := tx.GetContext(ctx, &row, `SELECT * FROM logs WHERE sitting_id = ?`, sittingID); err != nil {
+		return row, nil, orNotFound(err)
+	}
+	var rows []eventRow
+	if err := tx.SelectContext(ctx, &rows, `SELECT * FROM events WHERE sitting_id = ? ORDER BY number`, sittingID); err != nil {
+		return row, nil, err
+	}
+	log := make(sitting.Log, len(rows))
+	for i, r := range rows {
+		if err := json.Unmarshal([]byte(r.Body), &log[i]); err != nil {
+			return row, nil, err
+		}
+	}
+	return row, log, nil
+}
+
+// OpenSitting is the dog's latest sitting that was begun and not ended; nil when there is none.
+func (s *Store) OpenSitting(ctx context.Context, dogID uuid.UUID) (*uuid.UUID, error) {
+	var ids []uuid.UUID
+	err := s.db.SelectContext(ctx, &ids, `
+		SELECT sitting_id FROM logs WHERE dog_id = ? AND ended = 0 AND withdrawn_at IS NULL ORDER BY begun_at DESC LIMIT 1`, dogID)
+	if err != nil || len(ids) == 0 {
+		return nil, err
+	}
+	return &ids[0], nil
+}
+
+// Append adds events to the log of a dog's sitting, begun on a day if it is not there yet, and
+// brings the lists up to date with it: all in one transaction. grow is given the log and returns
+// the longer one, or why it may not grow; while it runs, nobody else's events come in.
+func (s *Store) Append(ctx context.Context, dogID, sittingID uuid.UUID, on date.Date, at time.Time, grow func(sitting.Log) (sitting.Log, error)) error {
+	return s.write(ctx, func(tx *sqlx.Tx) error {
+		row, log, err := readLog(ctx, tx, sittingID)
+		switch {
+		case err == ErrNotFound:
+			row = logRow{SittingID: sittingID, DogID: dogID, On: dateColumn{on}, BegunAt: instant(at)}
+		case err != nil:
+			return err
+		case row.DogID != dogID || row.Withdrawn != nil:
+			return ErrConflict
+		}
+		longer, err := grow(log)
+		if err != nil || len(longer) == len(log) {
+			return err
+		}
+		row.Ended = longer.Fold().Ended
+		if _, err := tx.NamedExecContext(ctx, `
+			INSERT INTO logs (sitting_id, dog_id, on_date, begun_at, ended) VALUES (:sitting_id, :dog_id, :on_date, :begun_at, :ended)
+			ON CONFLICT (sitting_id) DO UPDATE SET ended = excluded.ended`, row); err != nil {
+			return err
+		}
+		for i := len(log); i < len(longer); i++ {
+			body, err := json.Marshal(longer[i])
+			if err != nil {
+				return err
+			}
+			if _, err := tx.NamedExecContext(ctx, `
+				INSERT INTO events (sitting_id, number, id, recorded_at, body) VALUES (:sitting_id, :number, :id, :recorded_at, :body)`,
+				eventRow{sittingID, i, longer[i].ID, instant(at), string(body)}); err != nil {
+				return err
+			}
+		}
+		return project(ctx, tx, row, longer)
+	})
+}
+
+// project brings what the lists read of a sitting up to date with its log.
+func project(ctx context.Context, tx *sqlx.Tx, row logRow, log sitting.Log) error {
+	for _, table := range []string{`cuts WHERE sitting_id`, `records WHERE sitting_id`, `sittings WHERE id`} {
+		if _, err := tx.ExecContext(ctx, `DELETE FROM `+table+` = ?`, row.SittingID); err != nil {
+			return err
+		}
+	}
+	state := log.Fold()
+	if len(state.Nails) == 0 {
+		return nil // nothing was done yet: no sitting to list
+	}
+	return addSitting(ctx, tx, row, Sitting{row.SittingID, state.Sitting(row.On.Date)})
+}
+
+// Rebuild works out every sitting again from its log, and returns how many there are. Each step
+// is told to progress.
+func (s *Store) Rebuild(ctx context.Context, progress func(done, all int)) (int, error) {
+	var ids []uuid.UUID
+	err := s.write(ctx, func(tx *sqlx.Tx) error {
+		if err := tx.SelectContext(ctx, &ids, `SELECT sitting_id FROM logs ORDER BY begun_at, sitting_id`); err != nil {
+			return err
+		}
+		for i, id := range ids {
+			row, log, err := readLog(ctx, tx, id)
+			if err != nil {
+				return err
+			}
+			if err := project(ctx, tx, row, log); err != nil {
+				return err
+			}
+			progress(i+1, len(ids))
+		}
+		return nil
+	})
+	return len(ids), err
+}
