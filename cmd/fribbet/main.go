@@ -15,7 +15,7 @@ func main() {
 		SilenceErrors: false,
 	}
 	root.CompletionOptions.DisableDefaultCmd = true
-	root.AddCommand(serveCommand(), demoCommand())
+	root.AddCommand(serveCommand(), demoCommand(), rebuildCommand())
 	if root.Execute() != nil {
 		os.Exit(1)
 	}

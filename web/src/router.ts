@@ -13,6 +13,7 @@ export const router = createRouter({
     { path: '/dogs/:dogId/nails/:code', name: 'nail', component: () => import('./screens/NailScreen.vue'), props: true, meta: { title: 'Nail' } },
     { path: '/dogs/:dogId/ready', name: 'ready', component: () => import('./screens/ReadyScreen.vue'), props: true, meta: { title: 'Get ready' } },
     { path: '/dogs/:dogId/ladder', name: 'dog-ladder', component: () => import('./screens/LadderScreen.vue'), props: true, meta: { title: 'Ladder' } },
+    { path: '/dogs/:dogId/bench/:sittingId', name: 'bench', component: () => import('./screens/BenchScreen.vue'), props: true, meta: { title: 'Bench' } },
     { path: '/dogs/:dogId/record', name: 'record', component: () => import('./screens/RecordScreen.vue'), props: true, meta: { title: 'Record a sitting' } },
     { path: '/dogs/:dogId/saved/:sittingId', name: 'saved', component: () => import('./screens/SavedScreen.vue'), props: true, meta: { title: 'Saved' } },
     { path: '/ladder', name: 'ladder', component: () => import('./screens/LaddersScreen.vue'), meta: { title: 'Ladder' } },

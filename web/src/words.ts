@@ -95,6 +95,11 @@ export function nailInWords(code: string): string {
 /** Minutes as people say them: under a minute, 6 min. */
 export const minutesInWords = (minutes: number) => (minutes < 1 ? 'a minute' : `${Math.round(minutes)} min`)
 
+export const faces: Record<Schemas['Face'], string> = {
+  white: 'dry, white', grey: 'light grey', dark_centre: 'dark centre', dot: 'dark, a dot', blush: 'pinkish', pink_dot: 'pink dot', blood: 'blood',
+}
+export const endPoints: Record<Schemas['EndPoint'], string> = { first_sign: 'stop at the first sign', full: 'thin slivers until the dot' }
+
 /** A chance as people say it: about 1 in 20. */
 export function chance(risk: number): string {
   if (risk < 0.001) return 'less than 1 in 1000'

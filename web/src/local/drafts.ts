@@ -30,14 +30,9 @@ export interface Draft {
   current: number
   nails: NailDraft[]
   helper: boolean
-  ticks: string[]
-  /** When it was begun on the Ready screen, and when the dog first showed that it did not like it; ms. */
-  started?: number
-  sign?: number
-  /** Minutes as they were typed; empty is what the clock says, if it runs. */
+  /** Minutes as they were typed. */
   minutes: string
   calm: string
-  touched: boolean
 }
 
 /** Unsaved sittings live in the browser: a closed tab, a dead battery or a stopped server lose nothing. */
@@ -57,21 +52,13 @@ export const useDraft = (dogId: string) =>
         draft.value = { ...draft.value, ...unsaved, nails, current: Math.min(unsaved.current, nails.length - 1) }
       }
       past.value = []
-      return unsaved !== null && unsaved.touched !== false
-    }
-    /** Begins a sitting on the Ready screen: its clock runs from here. One that has work in it is gone on with. */
-    function open(plan: Schemas['Plan'], ticks: string[]) {
-      const unsaved = store.read()
-      if (unsaved?.touched) return
-      store.keep({ ...fresh(plan), ticks, started: Date.now() })
+      return unsaved !== null
     }
     /** Changes the draft in a way that undo takes back. */
     function change(how: (d: Draft) => void) {
       if (!draft.value) return
       past.value.push(JSON.stringify(draft.value))
       how(draft.value)
-      draft.value.touched = true
-      if (draft.value.started && !draft.value.sign && draft.value.nails.some((n) => n.reaction !== 'calm')) draft.value.sign = Date.now()
       keep()
     }
     function undo() {
@@ -92,7 +79,7 @@ export const useDraft = (dogId: string) =>
     function keep() {
       if (draft.value) store.keep(draft.value)
     }
-    return { draft, past, begin, open, change, undo, goTo, drop }
+    return { draft, past, begin, change, undo, goTo, drop }
   })()
 
 /** Today's nails first, in the order of the work; then the others, left out until somebody says otherwise. */
@@ -109,8 +96,6 @@ function fresh(plan: Schemas['Plan']): Draft {
     note: '', minutes: '', calm: '',
     current: 0,
     helper: plan.helper && plan.helping !== 'alone',
-    ticks: [],
-    touched: false,
     nails: [
       ...stops.map((s) => nail(s.code, 'planned', s.tool, s.item_id)),
       ...plan.nails.filter((n) => !today.has(n.code)).map((n) => nail(n.code, 'left', plan.tool)),
@@ -118,25 +103,16 @@ function fresh(plan: Schemas['Plan']): Draft {
   }
 }
 
-/** Minutes that a stopwatch shows; none when it was forgotten overnight. */
-export function elapsed(from: number | undefined, to: number | undefined): number | undefined {
-  if (from === undefined || to === undefined) return undefined
-  const minutes = (to - from) / 60_000
-  return minutes > 240 ? undefined : Math.round(minutes * 10) / 10
-}
-
-/** The sitting as it is sent; minutes that were typed stand before the clock's. */
+/** The sitting as it is sent. */
 export function sittingOf(draft: Draft, typed: (text: string) => number | undefined): Schemas['SittingInput'] {
-  const told = (text: string, clock: number | undefined) => (text.trim() === '' ? clock : (typed(text) ?? -1)) // refused by name, as no number is
-  const minutes = told(draft.minutes, elapsed(draft.started, Date.now()))
+  const told = (text: string) => (text.trim() === '' ? undefined : (typed(text) ?? -1)) // refused by name, as no number is
   return {
     id: draft.id,
     on: draft.day,
     note: draft.note,
-    minutes,
-    calm_minutes: minutes === undefined && draft.calm === '' ? undefined : told(draft.calm, elapsed(draft.started, draft.sign)),
+    minutes: told(draft.minutes),
+    calm_minutes: told(draft.calm),
     helper: draft.helper,
-    ticks: draft.ticks,
     records: draft.nails.map((n) => ({
       code: n.code, tool: n.tool, item_id: n.item_id, took_force: n.took_force, reaction: n.reaction, blood: n.blood,
       cuts_mm: n.mark === 'left' ? [] : n.cuts_mm,

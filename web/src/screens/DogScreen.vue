@@ -39,7 +39,8 @@ const assumed = computed(() => data.value?.rank.bars.every((b) => b.length.sourc
         <div class="aside">
           <RouterLink :to="`/dogs/${dogId}/walk`" class="btn btn-plain btn-big">Walk round</RouterLink>
           <RouterLink :to="`/dogs/${dogId}/record`" class="btn btn-plain btn-big">Record a sitting</RouterLink>
-          <RouterLink :to="`/dogs/${dogId}/ready`" class="btn btn-go btn-big">Get ready</RouterLink>
+          <RouterLink v-if="data.open_sitting" :to="`/dogs/${dogId}/bench/${data.open_sitting}`" class="btn btn-go btn-big">Go on at the bench</RouterLink>
+          <RouterLink v-else :to="`/dogs/${dogId}/ready`" class="btn btn-go btn-big">Get ready</RouterLink>
         </div>
       </div>
 

@@ -21,7 +21,7 @@ const busy = computed(() => save.isPending.value || add.isPending.value)
 /** Who uses it comes first: a new dog's rhythm follows from it. What is refused stays on the screen. */
 async function begin(withDog: boolean) {
   try {
-    await save.mutateAsync({ ...settings.value!.choices, role: role.value, hand: undefined })
+    await save.mutateAsync({ ...settings.value!.choices, role: role.value, hand: undefined, end_point: undefined })
     const dog = withDog ? await add.mutateAsync(fields.value!.told()) : undefined
     await router.replace(dog ? `/dogs/${dog.id}` : '/')
   } catch (refusal) {

@@ -5,7 +5,7 @@ import { useRouter } from 'vue-router'
 import type { Schemas } from '../api/client'
 import { usePlan } from '../api/queries'
 import { dayOf } from '../dates'
-import { useDraft } from '../local/drafts'
+import { beginSitting } from '../local/bench'
 import { kept } from '../local/kept'
 import { act, isTyping, onKey } from '../local/keys'
 import { useNarrow } from '../local/narrow'
@@ -20,7 +20,6 @@ import PawBlock from './ready/PawBlock.vue'
 const props = defineProps<{ dogId: string }>()
 const router = useRouter()
 const narrow = useNarrow()
-const draft = useDraft(props.dogId)
 
 /** What is laid out is kept here until the sitting is begun, and then goes with it. */
 const laidOut = kept<{ day: string; ticks: string[]; helper: boolean }>(`fribbet-ready-${props.dogId}`)
@@ -58,9 +57,11 @@ const limits = computed(() => {
 
 function start() {
   if (!plan.value || !today.value) return
-  draft.open(plan.value, ticks.value)
-  laidOut.drop()
-  void router.push(`/dogs/${props.dogId}/record`)
+  const first = today.value.stops[0]
+  void beginSitting(props.dogId, { kind: 'started', tool: first.tool, item_id: first.item_id, helper: helper.value && plan.value.helping !== 'alone', ticks: ticks.value }).then((id) => {
+    laidOut.drop()
+    void router.push(`/dogs/${props.dogId}/bench/${id}`)
+  })
 }
 onKey((event) => {
   if (isTyping(event) || event.ctrlKey || event.metaKey || event.altKey) return

@@ -2,23 +2,24 @@
 import { BButton } from 'bootstrap-vue-next/components/BButton'
 import { BFormInput } from 'bootstrap-vue-next/components/BFormInput'
 import { BFormSelect } from 'bootstrap-vue-next/components/BFormSelect'
-import { computed, onBeforeUnmount, ref, useTemplateRef, watch } from 'vue'
+import { computed, ref, useTemplateRef, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { Refusal } from '../api/client'
 import { useKit } from '../api/kit'
 import { usePlan, useRecordSitting, useSettings } from '../api/queries'
 import { dayOf } from '../dates'
 import { useCaliper } from '../local/caliper'
-import { elapsed, sittingOf, useDraft, type NailDraft } from '../local/drafts'
+import { sittingOf, useDraft, type NailDraft } from '../local/drafts'
 import { act, onKey } from '../local/keys'
 import { useNarrow } from '../local/narrow'
+import { toolChoices } from '../local/tools'
 import AnswerState from '../parts/AnswerState.vue'
 import CautionList from '../parts/CautionList.vue'
 import RefusalNote from '../parts/RefusalNote.vue'
 import StandInCaliper from '../parts/StandInCaliper.vue'
 import RankPicture from '../rank/RankPicture.vue'
 import { number } from '../units'
-import { options, reactions, tools } from '../words'
+import { reactions } from '../words'
 import NailPanel from './record/NailPanel.vue'
 
 const props = defineProps<{ dogId: string }>()
@@ -89,13 +90,6 @@ function nextReaction() {
     n.reaction = all[(all.indexOf(n.reaction) + 1) % all.length]
   })
 }
-/** The pieces of the kit by name, then every kind of tool. */
-const toolOptions = computed(() => {
-  const own = (kit.value?.items ?? []).filter((i) => i.tool).map((i) => ({
-    value: i.id, text: `${tools[i.tool!]}${i.name ? `, ${i.name}` : i.grit ? `, ${i.grit} grit` : ''}${i.usable ? '' : ' (see to it)'}`,
-  }))
-  return own.length === 0 ? options(tools) : [{ label: 'Your kit', options: own }, { label: 'Other', options: options(tools) }]
-})
 const taken = computed(() => (kit.value?.items.some((i) => i.id === nail.value?.item_id) ? nail.value!.item_id : nail.value?.tool))
 /** Another tool serves the nail in hand and those that are still to come. */
 function takeTool(value: string) {
@@ -106,11 +100,6 @@ function takeTool(value: string) {
   })
 }
 const mind = computed(() => plan.value?.tool_cautions.find((c) => c.tool === nail.value?.tool)?.words ?? [])
-const clock = computed(() => elapsed(draft.value?.started, now.value))
-const calmClock = computed(() => elapsed(draft.value?.started, draft.value?.sign))
-const now = ref(Date.now())
-const ticking = setInterval(() => (now.value = Date.now()), 10_000)
-onBeforeUnmount(() => clearInterval(ticking))
 const refusedTime = computed(() => (error.value instanceof Refusal ? error.value.errors.filter((e) => e.field.endsWith('minutes')) : []))
 function undo() {
   reset()
@@ -160,7 +149,7 @@ onKey((event) => {
         </div>
         <div class="aside tool">
           <label for="tool" aria-hidden="true">Tool</label>
-          <BFormSelect id="tool" aria-label="Tool" :model-value="taken" :options="toolOptions" @update:model-value="takeTool(String($event))" />
+          <BFormSelect id="tool" aria-label="Tool" :model-value="taken" :options="toolChoices(kit)" @update:model-value="takeTool(String($event))" />
         </div>
       </div>
       <CautionList :cautions="plan.cautions" />
@@ -182,9 +171,9 @@ onKey((event) => {
       <div v-if="unreachable" class="kept" role="alert"><strong>Kept here, not yet saved.</strong> Fribbet does not answer. Your taps are safe in this browser: start it again, then save.</div>
       <div class="minutes">
         <label for="minutes">Took, min</label>
-        <BFormInput id="minutes" :model-value="draft.minutes" inputmode="decimal" autocomplete="off" :placeholder="clock === undefined ? '' : `${clock}`" @update:model-value="store.change((d) => (d.minutes = String($event ?? '')))" />
+        <BFormInput id="minutes" :model-value="draft.minutes" inputmode="decimal" autocomplete="off" @update:model-value="store.change((d) => (d.minutes = String($event ?? '')))" />
         <label for="calm">calm for, min</label>
-        <BFormInput id="calm" :model-value="draft.calm" inputmode="decimal" autocomplete="off" :placeholder="calmClock === undefined ? '' : `${calmClock}`" @update:model-value="store.change((d) => (d.calm = String($event ?? '')))" />
+        <BFormInput id="calm" :model-value="draft.calm" inputmode="decimal" autocomplete="off" @update:model-value="store.change((d) => (d.calm = String($event ?? '')))" />
         <label v-if="plan.helping !== 'alone'" class="helped"><input type="checkbox" class="form-check-input" :checked="draft.helper" @change="store.change((d) => (d.helper = !d.helper))" /> with a helper</label>
       </div>
       <p v-for="e in refusedTime" :key="e.field" class="refused" role="alert">{{ e.field === 'minutes' ? 'What it took' : 'How long it was calm' }} {{ e.expected }} (you gave {{ e.value }}).</p>

@@ -1,0 +1,46 @@
+package main
+
+import (
+	"fmt"
+	"time"
+
+	"github.com/spf13/cobra"
+
+	"fribbet/internal/book"
+	"fribbet/internal/store"
+)
+
+// rebuildCommand works out what the lists read again from the logs of all sittings.
+func rebuildCommand() *cobra.Command {
+	var data string
+	cmd := &cobra.Command{
+		Use: "rebuild", Short: "Work out the lists again from the logs of all sittings", Args: cobra.NoArgs,
+		RunE: func(cmd *cobra.Command, _ []string) error {
+			if data == "" {
+				file, err := dataFile()
+				if err != nil {
+					return err
+				}
+				data = file
+			}
+			kept, err := store.Open(cmd.Context(), data)
+			if err != nil {
+				return err
+			}
+			defer kept.Close() //nolint:errcheck // every write is committed by then
+			const between = 500 // sittings from one line to the next
+			n, err := book.New(kept, time.Now).Rebuild(cmd.Context(), func(done, all int) {
+				if done%between == 0 {
+					cmd.Printf("%d of %d sittings\n", done, all)
+				}
+			})
+			if err != nil {
+				return err
+			}
+			fmt.Fprintf(cmd.OutOrStdout(), "Worked out %d sittings from their logs.\n", n)
+			return nil
+		},
+	}
+	cmd.Flags().StringVar(&data, "data", "", "the data FILE (default: under your data directory)")
+	return cmd
+}

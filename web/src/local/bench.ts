@@ -1,0 +1,124 @@
+import { computed, onBeforeUnmount, ref, shallowRef } from 'vue'
+import { answered, client, Refusal, type Schemas } from '../api/client'
+import { kept } from './kept'
+import { drop, put, waiting, type Waiting } from './outbox'
+
+type Told = Omit<Schemas['Event'], 'id' | 'at'>
+
+/** What the advice falls back to when the server, which reckons it, is away. */
+const away: Schemas['QuickAdvice'] = {
+  action: 'cut', cut_mm: 0.5, risk: 0, voice: 'eye',
+  because: 'Fribbet does not answer: look at the face, half a millimetre at most, stop at any dark centre',
+}
+
+/** Begins a sitting: its first event waits here until the server has it. */
+export async function beginSitting(dog: string, told: Told) {
+  const sitting = crypto.randomUUID()
+  await put({ dog, sitting, event: { ...told, id: crypto.randomUUID(), at: new Date().toISOString() } })
+  return sitting
+}
+
+/**
+ * A sitting under the hands. Every tap is an event that is kept in this browser first and then
+ * sent, in order, once: until the server has it, the screen shows it over the server's last answer.
+ */
+export function useBench(dog: string, sitting: string) {
+  const path = { params: { path: { dog_id: dog, sitting_id: sitting } } }
+  const last = kept<Schemas['Bench']>(`fribbet-bench-${sitting}`)
+  const answer = shallowRef<Schemas['Bench'] | null>(last.read())
+  const pending = shallowRef<Waiting[]>([])
+  const refusal = ref<Error | null>(null)
+  const unreachable = ref(false)
+  let sending: Promise<void> | undefined
+
+  function take(bench: Schemas['Bench']) {
+    answer.value = bench
+    last.keep(bench)
+    unreachable.value = false
+  }
+
+  async function tell(told: Told) {
+    refusal.value = null
+    const event = { ...told, id: crypto.randomUUID(), at: new Date().toISOString() }
+    await put({ dog, sitting, event })
+    pending.value = await waiting(sitting)
+    void flush()
+    return event.id
+  }
+
+  /** Sends what waits, oldest first; taps that come meanwhile go with the next turn. */
+  function flush(): Promise<void> {
+    sending ??= send().finally(() => (sending = undefined))
+    return sending
+  }
+  async function send() {
+    for (;;) {
+      const batch = (await waiting(sitting)).slice(0, 200)
+      pending.value = batch
+      if (batch.length === 0) return
+      try {
+        take(await answered(client.POST('/api/dogs/{dog_id}/sittings/{sitting_id}/events', { ...path, body: { events: batch.map((w) => w.event) } })))
+        await drop(batch.map((w) => w.order!))
+      } catch (e) {
+        if (!(e instanceof Refusal) || e.unreachable || e.status >= 500) {
+          unreachable.value = true
+          return
+        }
+        // What cannot have happened is taken out, and said; the rest goes on.
+        const at = Number(/^events\[(\d+)\]/.exec(e.errors[0]?.field ?? '')?.[1] ?? 0)
+        refusal.value = e
+        await drop([batch[at].order!])
+      }
+    }
+  }
+  /** Reads the sitting, so that taps in another browser show here too. */
+  async function read() {
+    await flush()
+    if (pending.value.length > 0) return
+    try {
+      take(await answered(client.GET('/api/dogs/{dog_id}/sittings/{sitting_id}/bench', path)))
+    } catch (e) {
+      if (e instanceof Refusal && e.unreachable) unreachable.value = true
+      else if (e instanceof Refusal) refusal.value = e
+    }
+  }
+  void waiting(sitting).then((w) => {
+    pending.value = w
+    return read()
+  })
+  const again = setInterval(() => void read(), 3000)
+  onBeforeUnmount(() => clearInterval(again))
+
+  const bench = computed(() => (answer.value && pending.value.length > 0 ? over(answer.value, pending.value) : answer.value))
+  return { bench, pending, refusal, unreachable, tell, flush, forget: last.drop }
+}
+
+/** The server's last answer with what waits shown over it. It reckons nothing: a nail with news has the eye's advice until the server answers. */
+function over(bench: Schemas['Bench'], pending: Waiting[]): Schemas['Bench'] {
+  const undone = new Set(pending.flatMap((w) => (w.event.kind === 'undone' && w.event.of ? [w.event.of] : [])))
+  const shown: Schemas['Bench'] = { ...bench, nails: bench.nails.map((n) => ({ ...n, cuts: n.cuts.filter((c) => !undone.has(c.id)).map((c) => ({ ...c })) })) }
+  for (const { event: e } of pending) {
+    if (undone.has(e.id)) continue
+    if (e.kind === 'tool') Object.assign(shown, { tool: e.tool, item_id: e.item_id })
+    if (e.kind === 'ended') shown.ended = true
+    const nail = shown.nails.find((n) => n.code === e.nail)
+    if (!nail) continue
+    if (e.kind === 'cut' || e.kind === 'touch') nail.cuts.push({ id: e.id, mm: e.mm ?? 0, touch: e.kind === 'touch' })
+    if (e.kind === 'face') Object.assign(nail.cuts.find((c) => c.id === e.of) ?? {}, { face: e.face })
+    if (e.kind === 'blood' || e.face === 'blood') nail.blood = true
+    if (e.kind === 'skipped') nail.skipped = true
+    if (e.kind === 'done') nail.done = true
+    if (e.kind === 'blood_stopped') nail.stopped = true
+    if (e.kind === 'still_bleeding') nail.bleeding = true
+    if (e.kind === 'reaction' && e.reaction) nail.reaction = e.reaction
+    const face = nail.cuts[nail.cuts.length - 1]?.face
+    const stops = nail.blood || nail.done || nail.skipped || ['dark_centre', 'dot', 'blush', 'pink_dot'].includes(face ?? '')
+    nail.advice = stops ? { ...away, action: 'stop', cut_mm: 0 } : away
+  }
+  const open = pending.filter((w) => w.event.kind !== 'undone' && !undone.has(w.event.id))
+  if (open.length > 0) {
+    const e = open[open.length - 1].event
+    shown.last = { id: e.id, kind: e.kind, nail: e.nail }
+  }
+  return shown
+}

@@ -1,0 +1,219 @@
+<script setup lang="ts">
+import { BButton } from 'bootstrap-vue-next/components/BButton'
+import { BFormSelect } from 'bootstrap-vue-next/components/BFormSelect'
+import { useQueryClient } from '@tanstack/vue-query'
+import { computed, ref, useTemplateRef, watch } from 'vue'
+import { useRouter } from 'vue-router'
+import type { Schemas } from '../api/client'
+import { useKit } from '../api/kit'
+import { useDog } from '../api/queries'
+import { useBench } from '../local/bench'
+import { act, isTyping, onKey } from '../local/keys'
+import { useNarrow } from '../local/narrow'
+import { speak, spoken } from '../local/speech'
+import { toolChoices } from '../local/tools'
+import AnswerState from '../parts/AnswerState.vue'
+import AppIcon from '../parts/AppIcon.vue'
+import RefusalNote from '../parts/RefusalNote.vue'
+import RankPicture from '../rank/RankPicture.vue'
+import { useUnits } from '../units'
+import { chance, endPoints, faces, nailInWords, reactions } from '../words'
+import BloodPanel from './bench/BloodPanel.vue'
+import FacePicture from './bench/FacePicture.vue'
+import NailUnderHands from './bench/NailUnderHands.vue'
+import TouchClock from './bench/TouchClock.vue'
+
+const props = defineProps<{ dogId: string; sittingId: string }>()
+const router = useRouter()
+const cache = useQueryClient()
+const narrow = useNarrow()
+const { length } = useUnits()
+const { data: dog } = useDog(() => props.dogId)
+const { data: kit } = useKit()
+const { bench, pending, refusal, unreachable, tell, flush, forget } = useBench(props.dogId, props.sittingId)
+
+const code = ref<string>()
+const clock = useTemplateRef('clock')
+const nails = computed(() => bench.value?.nails ?? [])
+const closed = (n: Schemas['BenchNail']) => n.done || n.skipped || n.blood
+/** Where the sitting goes on: the first of today's nails that is not finished. */
+const open = computed(() => nails.value.find((n) => n.today && !closed(n)))
+const nail = computed(() => nails.value.find((n) => n.code === code.value) ?? open.value ?? nails.value[0])
+const lastCut = computed(() => nail.value?.cuts[nail.value.cuts.length - 1])
+const grinding = computed(() => bench.value?.tool.startsWith('grinder') ?? false)
+const bleeding = ref(false)
+const marks = computed(() => Object.fromEntries(nails.value.map((n) => [n.code, n.blood ? 'blood' : n.done ? 'done' : n.skipped || !n.today ? 'left' : 'planned'])))
+const counts = computed(() => ({ done: nails.value.filter((n) => n.done || (n.blood && n.cuts.length > 0)).length, left: nails.value.filter((n) => n.today && !closed(n)).length }))
+watch(nails, (all) => {
+  if (!code.value && all.length > 0) code.value = (open.value ?? all[0]).code
+})
+
+/** The one next thing, as words and as what a press does. */
+const step = computed(() => {
+  const n = nail.value
+  if (!n) return { words: '', does: () => {} }
+  if (closed(n) || n.state === 'torn' || n.state === 'ingrown') {
+    return open.value ? { words: `Next: ${open.value.code}`, does: () => (code.value = open.value?.code) } : { words: 'End the sitting', does: end }
+  }
+  if (n.advice.action === 'stop') return { words: 'Stop: smooth it, done', does: finish }
+  const mm = length.value.show(n.advice.cut_mm)
+  return n.advice.action === 'touch' ? { words: `Touch ${mm}, look`, does: () => touch() } : { words: `Cut ${mm}, look`, does: cut }
+})
+function cut() {
+  if (nail.value) void tell({ kind: 'cut', nail: nail.value.code, mm: nail.value.advice.cut_mm })
+}
+function touch() {
+  if (grinding.value) clock.value?.touch()
+  else touched()
+}
+function touched() {
+  if (nail.value && bench.value) void tell({ kind: 'touch', nail: nail.value.code, mm: bench.value.touch_mm })
+}
+function showed(face: Schemas['Face']) {
+  if (!nail.value || !lastCut.value) return
+  if (face === 'blood') bleeding.value = true
+  void tell({ kind: 'face', nail: nail.value.code, of: lastCut.value.id, face })
+}
+/** This nail is finished: done if something came off, else left out; and the next one comes to hand. */
+function finish() {
+  const n = nail.value
+  if (!n) return
+  if (!closed(n)) void tell({ kind: n.cuts.length > 0 ? 'done' : 'skipped', nail: n.code })
+  const next = nails.value.find((other) => other.today && !closed(other) && other.code !== n.code)
+  code.value = next?.code ?? n.code
+}
+function go(by: number) {
+  const at = nails.value.findIndex((n) => n.code === nail.value?.code)
+  code.value = nails.value[Math.min(nails.value.length - 1, Math.max(0, at + by))]?.code
+}
+function blood() {
+  if (!nail.value) return
+  bleeding.value = true
+  if (!nail.value.blood) void tell({ kind: 'blood', nail: nail.value.code })
+}
+function react(reaction: Schemas['Reaction']) {
+  if (nail.value) void tell({ kind: 'reaction', nail: nail.value.code, reaction })
+}
+function undo() {
+  const last = bench.value?.last
+  if (!last) return
+  if (last.nail) code.value = last.nail
+  bleeding.value = false
+  void tell({ kind: 'undone', of: last.id })
+}
+function takeTool(value: string) {
+  const piece = kit.value?.items.find((i) => i.id === value)
+  void tell({ kind: 'tool', tool: piece?.tool ?? (value as Schemas['Tool']), item_id: piece?.id })
+}
+const leaving = ref(false)
+async function end() {
+  await tell({ kind: 'ended' })
+  leaving.value = true
+  await flush()
+}
+watch([leaving, pending], () => {
+  if (!leaving.value || pending.value.length > 0) return
+  forget()
+  void cache.invalidateQueries({ predicate: (q) => q.queryKey[0] !== 'settings' })
+  void router.replace(`/dogs/${props.dogId}/saved/${props.sittingId}`)
+})
+watch(() => nail.value && `${nail.value.code}: ${step.value.words}`, (words) => words && speak(words))
+
+onKey((event) => {
+  if (isTyping(event) || event.ctrlKey || event.metaKey || event.altKey || !nail.value || bleeding.value) return
+  const onButton = event.target instanceof HTMLElement && event.target.closest('button, a, summary')
+  if (event.key === ' ' && onButton) return
+  const face = nail.value.faces['12345'.indexOf(event.key)]
+  if (face && '12345'.includes(event.key)) return act(event, () => showed(face))
+  const keys: Record<string, () => void> = {
+    ' ': step.value.does, PageDown: step.value.does, PageUp: finish, t: touch, s: finish,
+    n: () => go(1), p: () => go(-1), u: undo, b: blood,
+  }
+  const does = keys[event.key] ?? keys[event.key.toLowerCase()]
+  if (does) act(event, does)
+})
+</script>
+
+<template>
+  <div class="screen bench-screen">
+    <AnswerState v-if="!bench || !nail" :error="refusal" what="the sitting" @again="flush()" />
+    <template v-else>
+      <div class="screen-head">
+        <h1 dir="auto">{{ bench.name }}</h1>
+        <div class="aside">
+          <BButton variant="plain" :aria-pressed="spoken" @click="spoken = !spoken">{{ spoken ? 'Voice on' : 'Voice off' }}</BButton>
+          <label for="tool" class="visually-hidden">Tool</label>
+          <BFormSelect id="tool" :model-value="bench.item_id ?? bench.tool" :options="toolChoices(kit)" @update:model-value="takeTool(String($event))" />
+        </div>
+      </div>
+      <p v-if="unreachable || pending.length > 0" class="kept" role="status"><strong>Kept here, not yet saved</strong>: {{ pending.length }} {{ pending.length === 1 ? 'tap' : 'taps' }}<template v-if="unreachable">. Fribbet does not answer; they go when it is back</template>.</p>
+      <div class="work">
+        <section class="nail" :aria-label="`Nail ${nail.code}`">
+          <div class="head"><span class="code">{{ nail.code }}</span><span>{{ nailInWords(nail.code) }}<br /><span class="soft small">{{ nail.cuts.length }} {{ nail.cuts.length === 1 ? 'cut' : 'cuts' }}, {{ length.show(nail.removed_mm) }} off · {{ endPoints[bench.stop] }}</span></span>
+            <FacePicture v-if="lastCut" :face="lastCut.face" :light="nail.colour === 'light'" class="last" />
+          </div>
+          <NailUnderHands :nail="nail" />
+          <p class="why">
+            <strong>{{ nail.advice.voice === 'eye' ? 'What you see' : 'The numbers' }}</strong>: {{ nail.advice.because }}.
+            <template v-if="nail.advice.risk > 0"> It bleeds in <strong>{{ chance(nail.advice.risk) }}</strong> ({{ (100 * nail.advice.risk).toFixed(2) }} %).</template>
+          </p>
+          <BButton variant="go" class="next" @click="step.does">{{ step.words }} <kbd v-if="!narrow">Space</kbd></BButton>
+          <TouchClock v-if="grinding && !closed(nail)" ref="clock" :touches="nail.cuts.filter((c) => c.touch).length" :seconds="bench.contact_seconds" @touch="touched" />
+          <div v-if="lastCut && !nail.blood" class="faces" role="group" aria-label="What the face shows">
+            <button v-for="(f, i) in nail.faces" :key="f" type="button" :aria-pressed="lastCut.face === f" @click="showed(f)"><FacePicture :face="f" :light="nail.colour === 'light'" /><span>{{ faces[f] }}</span><kbd v-if="!narrow">{{ i + 1 }}</kbd></button>
+          </div>
+          <div class="acts">
+            <BButton variant="plain" class="act" @click="finish">Stop this nail <kbd>S</kbd></BButton>
+            <BButton variant="plain" class="act" :disabled="!bench.last" @click="undo">Undo <kbd>U</kbd></BButton>
+            <BButton variant="plain" class="act drop" @click="blood"><AppIcon name="blood" />Blood <kbd>B</kbd></BButton>
+          </div>
+          <div class="choices" role="group" aria-label="How it took it">
+            <button v-for="(words, r) in reactions" :key="r" type="button" :aria-pressed="nail.reaction === r" @click="react(r)">{{ words }}</button>
+          </div>
+        </section>
+        <div class="side">
+          <RankPicture v-if="dog" :rank="dog.rank" :size="narrow ? 'narrow' : 'medium'" stacked :selected="nail.code" :marks="marks" @select="code = $event" />
+          <p class="tally" aria-live="polite"><strong>{{ counts.done }}</strong> done · <strong>{{ counts.left }}</strong> to go today</p>
+          <BButton :variant="open ? 'plain' : 'go'" class="btn-big" @click="end">End the sitting</BButton>
+        </div>
+      </div>
+      <RefusalNote :error="refusal" />
+      <BloodPanel
+        v-if="bleeding && nail.blood" :nail="nail" @stopped="tell({ kind: 'blood_stopped', nail: nail.code })"
+        @bleeding="tell({ kind: 'still_bleeding', nail: nail.code })" @end="end" @close="bleeding = false; finish()"
+      />
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.screen-head { align-items: center; margin-bottom: 0.5rem; }
+.aside select { max-width: 20rem; width: auto; }
+.kept { background: var(--caution-ground); border-left: var(--bar) solid var(--caution-edge); margin: 0 0 0.5rem; padding: 0.35rem 0.75rem; }
+.work { display: grid; gap: 1.25rem 2.5rem; grid-template-columns: minmax(0, 1.4fr) minmax(0, 1fr); }
+.head { align-items: center; display: flex; gap: 0.9rem; line-height: 1.25; }
+.last { margin-left: auto; }
+.code { font-size: 2.25rem; font-weight: 700; line-height: 1; min-width: 5rem; }
+.why { margin: 0.25rem 0 0.5rem; }
+.next { font-size: 1.5rem; min-height: 84px; width: 100%; }
+.faces { display: grid; gap: 0.4rem; grid-template-columns: repeat(5, minmax(0, 1fr)); margin-top: 0.5rem; }
+.faces button { align-items: center; background: var(--sheet); border: 1px solid var(--line-strong); border-radius: 3px; color: var(--ink); display: flex; flex-direction: column; gap: 0.2rem; line-height: 1.15; min-height: 64px; padding: 0.4rem 0.2rem; }
+.faces button[aria-pressed='true'] { background: var(--sunk); box-shadow: inset 0 -4px 0 var(--go); font-weight: 650; }
+.acts { display: grid; gap: 0.4rem; grid-template-columns: repeat(3, 1fr); margin-block: 0.5rem; }
+.act { flex-wrap: wrap; gap: 0 0.4rem; line-height: 1.2; min-height: 64px; padding-inline: 0.3rem; }
+.drop { color: var(--quick-text); }
+.side { align-self: start; }
+.tally { margin: 0.75rem 0; }
+.side .btn { width: 100%; }
+
+@media (max-width: 900px) {
+  .screen-head { flex-wrap: nowrap; }
+  .aside { flex-wrap: nowrap; }
+  .aside select { max-width: 11rem; }
+  .work { grid-template-columns: minmax(0, 1fr); }
+  .code { font-size: 1.75rem; min-width: 4rem; }
+  .act kbd { display: none; }
+  .faces { gap: 0.25rem; }
+  .faces span { font-size: var(--small); }
+}
+</style>

@@ -1,0 +1,59 @@
+<script setup lang="ts">
+import { BButton } from 'bootstrap-vue-next/components/BButton'
+import { computed, onBeforeUnmount, onMounted, ref, useTemplateRef } from 'vue'
+import type { Schemas } from '../../api/client'
+
+/** What to do now, over the work, with its clock. */
+const props = defineProps<{ nail: Schemas['BenchNail'] }>()
+const emit = defineEmits<{ stopped: []; bleeding: []; end: []; close: [] }>()
+const began = Date.now()
+const now = ref(began)
+const ticking = setInterval(() => (now.value = Date.now()), 250)
+onBeforeUnmount(() => clearInterval(ticking))
+const stopButton = useTemplateRef('stopButton')
+onMounted(() => (stopButton.value?.$el as HTMLElement | undefined)?.focus())
+const seconds = computed(() => Math.floor((now.value - began) / 1000))
+const clock = computed(() => `${Math.floor(seconds.value / 60)}:${String(seconds.value % 60).padStart(2, '0')}`)
+const now1 = computed(() => {
+  if (props.nail.bleeding) return 'Call a veterinarian now. Keep the pressure on until then.'
+  if (seconds.value < 60) return 'Hold it, do not look yet.'
+  if (seconds.value < 240) return 'Look. Still bleeding: powder again, hold another minute.'
+  return 'Four minutes and it still bleeds? Call a veterinarian.'
+})
+</script>
+
+<template>
+  <div class="over" role="dialog" aria-modal="true" aria-labelledby="blood-title">
+    <div class="sheet">
+      <h2 id="blood-title">{{ nail.code }} bleeds. It looks worse than it is.</h2>
+      <ol>
+        <li>Stay calm, keep the dog calm and still.</li>
+        <li>A pinch of styptic on the end; or cornstarch, plain flour, baking soda. Press firmly.</li>
+        <li>Hold a full minute, look, repeat. Three to four minutes is usual.</li>
+      </ol>
+      <p class="clock" role="timer"><strong>{{ clock }}</strong> {{ now1 }}</p>
+      <div v-if="!nail.stopped && !nail.bleeding" class="acts">
+        <BButton ref="stopButton" variant="go" class="btn-big" @click="emit('stopped')">It stopped</BButton>
+        <BButton variant="plain" class="btn-big" @click="emit('bleeding')">Still bleeding</BButton>
+      </div>
+      <template v-else>
+        <p>{{ nail.code }} is done for today, and this dog is done with more care next time. Keep an eye on it: bleeding that comes back, limping or swelling is a veterinarian’s matter.</p>
+        <div class="acts">
+          <BButton variant="go" class="btn-big" @click="emit('end')">End the sitting</BButton>
+          <BButton variant="plain" class="btn-big" @click="emit('close')">Go on with another nail</BButton>
+        </div>
+      </template>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.over { align-items: center; background: color-mix(in srgb, var(--ink) 55%, transparent); display: flex; inset: 0; justify-content: center; padding: 1rem; position: fixed; z-index: 50; }
+[data-bs-theme='dark'] .over { background: rgb(0 0 0 / 65%); }
+.sheet { background: var(--sheet); border-left: calc(var(--bar) * 3) solid var(--vet-edge); max-height: 100%; max-width: 34rem; overflow: auto; padding: 1.25rem 1.5rem; }
+h2 { font-size: 1.5rem; }
+ol { font-size: 1.125rem; margin: 0.75rem 0; padding-left: 1.4rem; }
+.clock { font-size: 1.125rem; }
+.clock strong { font-size: 2.25rem; margin-right: 0.5rem; }
+.acts { display: flex; flex-wrap: wrap; gap: 0.75rem; }
+</style>

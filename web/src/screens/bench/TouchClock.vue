@@ -1,0 +1,39 @@
+<script setup lang="ts">
+import { BButton } from 'bootstrap-vue-next/components/BButton'
+import { computed, onBeforeUnmount, ref } from 'vue'
+
+/** Counts a grinder's touches and counts down how long it may stay on the nail; then a rest to cool. */
+const props = defineProps<{ touches: number; seconds: number }>()
+const emit = defineEmits<{ touch: [] }>()
+const began = ref<number>()
+const now = ref(0)
+const ticking = setInterval(() => (now.value = Date.now()), 100)
+onBeforeUnmount(() => clearInterval(ticking))
+const gone = computed(() => (began.value === undefined ? undefined : (now.value - began.value) / 1000))
+const left = computed(() => (gone.value === undefined ? props.seconds : Math.max(0, props.seconds - gone.value)))
+const says = computed(() => {
+  if (gone.value === undefined) return `at most ${props.seconds} s on the nail`
+  if (left.value > 0) return 'on the nail'
+  return gone.value < 2 * props.seconds ? 'lift, look, let it cool' : 'ready for the next touch'
+})
+function touch() {
+  began.value = now.value = Date.now()
+  emit('touch')
+}
+defineExpose({ touch })
+</script>
+
+<template>
+  <div :class="['clock', { hot: gone !== undefined && left === 0 && gone < 2 * seconds }]">
+    <span class="left" aria-hidden="true">{{ left.toFixed(1) }}</span>
+    <span class="says" aria-live="polite">{{ touches }} {{ touches === 1 ? 'touch' : 'touches' }} · {{ says }}</span>
+    <BButton variant="plain" class="btn-big" @click="touch">Touch <kbd>T</kbd></BButton>
+  </div>
+</template>
+
+<style scoped>
+.clock { align-items: center; border: 1px solid var(--line-strong); display: flex; gap: 0.75rem; margin-top: 0.5rem; padding: 0.3rem 0.3rem 0.3rem 0.8rem; }
+.clock.hot { border-left: calc(var(--bar) * 2) solid var(--caution-edge); }
+.left { font-size: 1.5rem; font-weight: 700; min-width: 2.6rem; }
+.says { flex: 1; }
+</style>
