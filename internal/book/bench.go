@@ -6,6 +6,7 @@ import (
 
 	"github.com/google/uuid"
 
+	"fribbet/internal/core/date"
 	"fribbet/internal/core/dog"
 	"fribbet/internal/core/fault"
 	"fribbet/internal/core/sitting"
@@ -15,10 +16,12 @@ import (
 // Bench is a sitting that is under way, or was.
 type Bench struct {
 	sitting.Bench
-	Dog   store.Dog
-	ID    uuid.UUID
-	Log   sitting.Log
-	State sitting.State
+	Dog    store.Dog
+	ID     uuid.UUID
+	Log    sitting.Log
+	State  sitting.State
+	On     date.Date
+	Before []dog.Reading // the nails as they were before it
 }
 
 // Bench returns a dog's sitting as it stands.
@@ -37,7 +40,7 @@ func (b *Book) Bench(ctx context.Context, dogID, sittingID uuid.UUID) (Bench, er
 		return Bench{}, err
 	}
 	limit := sitting.RiskLimit(settings.Role != Groomer, t.Sittings)
-	return Bench{t.Bench(state, settings.EndPoint, limit), t.dog, sittingID, log.Events, state}, nil
+	return Bench{t.Bench(state, settings.EndPoint, limit), t.dog, sittingID, log.Events, state, log.On, t.feet.On(log.On)}, nil
 }
 
 // Tell adds events to a dog's sitting, in their order; the first begins it. Events that are

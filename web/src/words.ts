@@ -98,6 +98,12 @@ export const minutesInWords = (minutes: number) => (minutes < 1 ? 'a minute' : `
 export const faces: Record<Schemas['Face'], string> = {
   white: 'dry, white', grey: 'light grey', dark_centre: 'dark centre', dot: 'dark, a dot', blush: 'pinkish', pink_dot: 'pink dot', blood: 'blood',
 }
+export const landmarks: Record<Schemas['Landmark'], string> = {
+  groove: 'where the groove ends', hook: 'where the hook begins', torch: 'by torch', seen: 'seen through the nail',
+}
+export const measures: Record<Schemas['Measure'], string> = {
+  length_before: 'length before', length_after: 'length after', gap_before: 'gap before', gap_after: 'gap after', spare_left: 'spare left',
+}
 export const endPoints: Record<Schemas['EndPoint'], string> = { first_sign: 'stop at the first sign', full: 'thin slivers until the dot' }
 
 /** A chance as people say it: about 1 in 20. */

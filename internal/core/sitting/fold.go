@@ -2,6 +2,7 @@ package sitting
 
 import (
 	"slices"
+	"strings"
 	"time"
 
 	"fribbet/internal/core/date"
@@ -164,12 +165,15 @@ func (s State) Sitting(on date.Date) dog.Sitting {
 	}
 	for _, n := range s.Nails {
 		r := dog.Record{
-			Code: n.Code, Tool: n.Tool, Item: n.Item, TookForce: n.Forced, Reaction: n.Reaction, Blood: n.Blood && len(n.Cuts) > 0,
+			Code: n.Code, Tool: n.Tool, Item: n.Item, TookForce: n.Forced, Reaction: n.Reaction, Blood: n.Blood,
 			LengthBefore: n.measure(LengthBefore), LengthAfter: n.measure(LengthAfter),
 			GapBefore: n.measure(GapBefore), GapAfter: n.measure(GapAfter), SpareLeft: n.measure(SpareLeft),
 		}
 		for _, c := range n.Cuts {
 			r.Cuts = append(r.Cuts, c.MM)
+		}
+		if n.Blood && len(r.Cuts) == 0 {
+			r.Cuts = []float64{dog.Sliver} // it was cut before anybody could tell: a usual one
 		}
 		if !n.Blood {
 			r.EndFace = n.LastFace()
@@ -190,4 +194,31 @@ func (n NailState) measure(m Measure) *float64 {
 func minutesBetween(from, to time.Time) *float64 {
 	minutes := float64(to.Sub(from).Round(6*time.Second)) / float64(time.Minute)
 	return &minutes
+}
+
+// Praise says what the dog did well: the paws that it gave calmly; failing that, that it came
+// through at all.
+func (s State) Praise() string {
+	worst := map[nail.Paw]temper.Reaction{}
+	for _, n := range s.Nails {
+		if len(n.Cuts) > 0 {
+			worst[n.Code.Paw] = temper.Worst(worst[n.Code.Paw], n.Reaction)
+		}
+	}
+	var calm []string
+	for _, paw := range nail.Paws() {
+		if reaction, handled := worst[paw]; handled && reaction == temper.Calm {
+			calm = append(calm, paw.String())
+		}
+	}
+	switch {
+	case len(worst) == 0:
+		return ""
+	case len(calm) == len(worst):
+		return "Calm throughout: the best treat of the day."
+	case len(calm) > 0:
+		return "Calm on " + strings.Join(calm, ", ") + ": praise that, and end on it."
+	default:
+		return "It was hard, and it is over: praise, a treat, and fewer nails next time."
+	}
 }

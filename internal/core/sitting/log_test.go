@@ -155,3 +155,55 @@ func TestReplayEqualsLive(t *testing.T) {
 		}
 	})
 }
+
+// A nail that bled before anybody told the cut is not lost from the record.
+func TestBloodWithoutACutIsKept(t *testing.T) {
+	b := newBench(t)
+	b.tell(Event{Kind: Bled, Nail: of("LH3")})
+	r := b.log.Fold().Sitting(today).Records[0]
+	assert.True(t, r.Blood)
+	assert.Equal(t, []float64{dog.Sliver}, r.Cuts)
+	assert.Empty(t, r.Check())
+}
+
+// What was told as a whole comes back from its log as it was told.
+func TestASittingToldAfterwardsIsItsLog(t *testing.T) {
+	rapid.Check(t, func(t *rapid.T) {
+		q := ask(nil)
+		s := dog.Sitting{On: today, Note: rapid.StringN(0, 9, -1).Draw(t, "note"), Helper: rapid.Bool().Draw(t, "helper")}
+		some := func(label string, low, high float64) *float64 {
+			if v := rapid.Float64Range(low, high).Draw(t, label); rapid.Bool().Draw(t, "told") {
+				return &v
+			}
+			return nil
+		}
+		if s.Minutes = some("minutes", 5, 50); s.Minutes != nil {
+			s.Calm = some("calm", 0, 5)
+		}
+		for _, n := range q.Dog.Nails[:rapid.IntRange(1, 18).Draw(t, "nails")] {
+			r := dog.Record{
+				Code: n.Code, LengthBefore: some("before", 20, 30), LengthAfter: some("after", 1, 9), GapAfter: some("gap", 0, 3), SpareLeft: some("spare", 0, 3),
+				Tool: rapid.SampledFrom(kit.Tools()).Draw(t, "tool"), Item: rapid.SampledFrom([]string{"", "band"}).Draw(t, "item"),
+				Reaction: rapid.SampledFrom(temper.Reactions()).Draw(t, "reaction"), TookForce: rapid.Bool().Draw(t, "force"),
+			}
+			for range rapid.IntRange(0, 3).Draw(t, "cuts") {
+				r.Cuts = append(r.Cuts, rapid.Float64Range(0.1, 2).Draw(t, "mm"))
+			}
+			r.Blood = len(r.Cuts) > 0 && rapid.Bool().Draw(t, "blood")
+			s.Records = append(s.Records, r)
+		}
+		assert.Equal(t, s, LogOf("id", s, nine).Fold().Sitting(today))
+	})
+}
+
+func TestThereIsAlwaysSomethingToPraise(t *testing.T) {
+	b := newBench(t)
+	assert.Empty(t, b.log.Fold().Praise(), "nothing was done yet")
+	b.tell(Event{Kind: Cut, Nail: of("LH3"), MM: 1})
+	assert.Contains(t, b.log.Fold().Praise(), "Calm throughout")
+	b.tell(Event{Kind: Cut, Nail: of("RF3"), MM: 1})
+	b.tell(Event{Kind: Reacted, Nail: of("RF3"), Reaction: temper.Pulling})
+	assert.Contains(t, b.log.Fold().Praise(), "Calm on LH")
+	b.tell(Event{Kind: Reacted, Nail: of("LH3"), Reaction: temper.Uneasy})
+	assert.Contains(t, b.log.Fold().Praise(), "fewer nails next time")
+}

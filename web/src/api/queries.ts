@@ -94,6 +94,14 @@ export function useWithdrawSitting(dogId: MaybeRefOrGetter<string>) {
   })
 }
 
+/** A sitting with what was done to each nail. */
+export const useSitting = (dogId: MaybeRefOrGetter<string>, sittingId: MaybeRefOrGetter<string>) =>
+  useQuery({
+    queryKey: ['sitting', dogId, sittingId],
+    queryFn: () =>
+      answered(client.GET('/api/dogs/{dog_id}/sittings/{sitting_id}/bench', { params: { path: { dog_id: toValue(dogId), sitting_id: toValue(sittingId) } } })),
+  })
+
 export const useForecast = (dogId: MaybeRefOrGetter<string>) =>
   useQuery({
     queryKey: ['forecast', dogId],

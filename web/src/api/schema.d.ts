@@ -1131,6 +1131,7 @@ export interface components {
             sitting_id: components["schemas"]["Id"];
             dog_id: components["schemas"]["Id"];
             name: string;
+            on: components["schemas"]["Date"];
             /** Format: date-time */
             started?: string;
             ended: boolean;
@@ -1146,6 +1147,9 @@ export interface components {
             last?: components["schemas"]["LastEvent"];
             /** @description today's in the order of the work */
             nails: components["schemas"]["BenchNail"][];
+            rank_before: components["schemas"]["Rank"];
+            /** @description what the dog did well */
+            praise: string;
             /** @description the longest that a grinder stays on a nail, judgement */
             contact_seconds: number;
             /** @description what one touch of a grinder takes */

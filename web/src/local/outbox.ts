@@ -20,7 +20,8 @@ const box = openDB<Box>('fribbet', 1, {
   },
 })
 
-export const put = async (w: Waiting) => (await box).add('events', w)
+/** Written as plain JSON: the database cannot hold a screen's reactive values. */
+export const put = async (w: Waiting) => (await box).add('events', JSON.parse(JSON.stringify(w)))
 
 /** What waits for a sitting, in the order in which it was told. */
 export const waiting = async (sitting: string) => (await box).getAllFromIndex('events', 'sitting', sitting)

@@ -6,7 +6,6 @@ import { computed, ref, useTemplateRef, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import type { Schemas } from '../api/client'
 import { useKit } from '../api/kit'
-import { useDog } from '../api/queries'
 import { useBench } from '../local/bench'
 import { act, isTyping, onKey } from '../local/keys'
 import { useNarrow } from '../local/narrow'
@@ -20,6 +19,7 @@ import { useUnits } from '../units'
 import { chance, endPoints, faces, nailInWords, reactions } from '../words'
 import BloodPanel from './bench/BloodPanel.vue'
 import FacePicture from './bench/FacePicture.vue'
+import NumberTold from './bench/NumberTold.vue'
 import NailUnderHands from './bench/NailUnderHands.vue'
 import TouchClock from './bench/TouchClock.vue'
 
@@ -28,7 +28,6 @@ const router = useRouter()
 const cache = useQueryClient()
 const narrow = useNarrow()
 const { length } = useUnits()
-const { data: dog } = useDog(() => props.dogId)
 const { data: kit } = useKit()
 const { bench, pending, refusal, unreachable, tell, flush, forget } = useBench(props.dogId, props.sittingId)
 
@@ -141,7 +140,6 @@ onKey((event) => {
       <div class="screen-head">
         <h1 dir="auto">{{ bench.name }}</h1>
         <div class="aside">
-          <BButton variant="plain" :aria-pressed="spoken" @click="spoken = !spoken">{{ spoken ? 'Voice on' : 'Voice off' }}</BButton>
           <label for="tool" class="visually-hidden">Tool</label>
           <BFormSelect id="tool" :model-value="bench.item_id ?? bench.tool" :options="toolChoices(kit)" @update:model-value="takeTool(String($event))" />
         </div>
@@ -167,14 +165,17 @@ onKey((event) => {
             <BButton variant="plain" class="act" :disabled="!bench.last" @click="undo">Undo <kbd>U</kbd></BButton>
             <BButton variant="plain" class="act drop" @click="blood"><AppIcon name="blood" />Blood <kbd>B</kbd></BButton>
           </div>
+          <NumberTold @seen="(landmark, mm) => tell({ kind: 'landmark', nail: nail!.code, landmark, mm })" @measured="(measure, mm) => tell({ kind: 'measured', nail: nail!.code, measure, mm })" />
           <div class="choices" role="group" aria-label="How it took it">
             <button v-for="(words, r) in reactions" :key="r" type="button" :aria-pressed="nail.reaction === r" @click="react(r)">{{ words }}</button>
+            <button type="button" :aria-pressed="nail.forced" @click="tell({ kind: 'force', nail: nail!.code })">it took force</button>
           </div>
         </section>
         <div class="side">
-          <RankPicture v-if="dog" :rank="dog.rank" :size="narrow ? 'narrow' : 'medium'" stacked :selected="nail.code" :marks="marks" @select="code = $event" />
+          <RankPicture :rank="bench.rank_before" :size="narrow ? 'narrow' : 'medium'" stacked :selected="nail.code" :marks="marks" @select="code = $event" />
           <p class="tally" aria-live="polite"><strong>{{ counts.done }}</strong> done · <strong>{{ counts.left }}</strong> to go today</p>
           <BButton :variant="open ? 'plain' : 'go'" class="btn-big" @click="end">End the sitting</BButton>
+          <BButton variant="plain" :aria-pressed="spoken" class="voice" @click="spoken = !spoken">{{ spoken ? 'Spoken prompts are on' : 'Spoken prompts are off' }}</BButton>
         </div>
       </div>
       <RefusalNote :error="refusal" />
@@ -199,20 +200,25 @@ onKey((event) => {
 .faces { display: grid; gap: 0.4rem; grid-template-columns: repeat(5, minmax(0, 1fr)); margin-top: 0.5rem; }
 .faces button { align-items: center; background: var(--sheet); border: 1px solid var(--line-strong); border-radius: 3px; color: var(--ink); display: flex; flex-direction: column; gap: 0.2rem; line-height: 1.15; min-height: 64px; padding: 0.4rem 0.2rem; }
 .faces button[aria-pressed='true'] { background: var(--sunk); box-shadow: inset 0 -4px 0 var(--go); font-weight: 650; }
+.choices { margin-top: 0.5rem; }
 .acts { display: grid; gap: 0.4rem; grid-template-columns: repeat(3, 1fr); margin-block: 0.5rem; }
 .act { flex-wrap: wrap; gap: 0 0.4rem; line-height: 1.2; min-height: 64px; padding-inline: 0.3rem; }
 .drop { color: var(--quick-text); }
 .side { align-self: start; }
 .tally { margin: 0.75rem 0; }
 .side .btn { width: 100%; }
+.voice { margin-top: 0.5rem; }
 
 @media (max-width: 900px) {
   .screen-head { flex-wrap: nowrap; }
-  .aside { flex-wrap: nowrap; }
-  .aside select { max-width: 11rem; }
+  .aside { flex-wrap: nowrap; max-width: 55%; }
+  .screen-head h1 { flex: 1; }
+  .aside select { max-width: 100%; }
   .work { grid-template-columns: minmax(0, 1fr); }
   .code { font-size: 1.75rem; min-width: 4rem; }
   .act kbd { display: none; }
+  .next { font-size: 1.375rem; min-height: 72px; }
+  .why { font-size: var(--small); }
   .faces { gap: 0.25rem; }
   .faces span { font-size: var(--small); }
 }

@@ -2,13 +2,15 @@
 import { BButton } from 'bootstrap-vue-next/components/BButton'
 import { computed } from 'vue'
 import { useRouter } from 'vue-router'
-import { useDog, useWithdrawSitting } from '../api/queries'
+import { useDog, useSitting, useWithdrawSitting } from '../api/queries'
 import { fullDayOf } from '../dates'
 import AnswerState from '../parts/AnswerState.vue'
 import RefusalNote from '../parts/RefusalNote.vue'
 import RankPicture from '../rank/RankPicture.vue'
 import { useUnits } from '../units'
+import { reactions } from '../words'
 import DogNext from './dog/DogNext.vue'
+import OwnerCard from './saved/OwnerCard.vue'
 
 const props = defineProps<{ dogId: string; sittingId: string }>()
 const router = useRouter()
@@ -16,6 +18,9 @@ const { length } = useUnits()
 const { data, error: unread, refetch } = useDog(() => props.dogId)
 const { mutate, isPending, error } = useWithdrawSitting(() => props.dogId)
 const sitting = computed(() => data.value?.sittings.find((s) => s.id === props.sittingId))
+const { data: done } = useSitting(() => props.dogId, () => props.sittingId)
+const worked = computed(() => (done.value?.nails ?? []).filter((n) => n.cuts.length > 0))
+const print = () => window.print()
 const takeBack = () => mutate(props.sittingId, { onSuccess: () => router.replace(`/dogs/${props.dogId}`) })
 </script>
 
@@ -33,13 +38,17 @@ const takeBack = () => mutate(props.sittingId, { onSuccess: () => router.replace
         </div>
         <RouterLink to="/" class="btn btn-go btn-big">Next dog</RouterLink>
       </div>
+      <p v-if="done?.praise" class="praise">{{ done.praise }}</p>
       <DogNext :next="data.next" :days="data.next_in_days" :why-none="data.why_none" />
       <div class="after"><RankPicture :rank="data.rank" size="medium" /></div>
+      <ul v-if="worked.length > 0" class="worked small" aria-label="What was done"><li v-for="n in worked" :key="n.code"><strong>{{ n.code }}</strong> {{ length.show(n.removed_mm) }}<template v-if="n.reaction !== 'calm'">, {{ reactions[n.reaction] }}</template><template v-if="n.blood">, bled</template></li></ul>
       <RefusalNote :error="error" />
       <div class="ways">
+        <BButton v-if="done" variant="plain" @click="print">Print the card for the owner</BButton>
         <RouterLink :to="`/dogs/${dogId}`" class="btn btn-plain"><span>Open <bdi>{{ data.dog.name }}</bdi></span></RouterLink>
         <BButton variant="plain" :disabled="isPending" @click="takeBack">Take this sitting back</BButton>
       </div>
+      <OwnerCard v-if="done" :dog="data" :sitting="done" />
     </template>
   </div>
 </template>
@@ -48,4 +57,6 @@ const takeBack = () => mutate(props.sittingId, { onSuccess: () => router.replace
 .lead { margin: 0.15rem 0 0; max-width: 44rem; }
 .after { margin-block: 1.25rem; overflow-x: auto; }
 .ways { display: flex; flex-wrap: wrap; gap: 0.75rem; }
+.praise { font-weight: 600; }
+.worked { display: flex; flex-wrap: wrap; gap: 0.25rem 1.25rem; margin-bottom: 1rem; }
 </style>

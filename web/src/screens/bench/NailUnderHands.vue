@@ -9,7 +9,7 @@ import { useUnits } from '../../units'
  */
 const props = defineProps<{ nail: Schemas['BenchNail'] }>()
 const { length } = useUnits()
-const width = 340, left = 10, top = 20, height = 46
+const width = 340, left = 10, top = 24, height = 42
 const per = computed(() => (width - 2 * left) / props.nail.length_mm)
 const at = (mm: number) => left + mm * per.value
 const end = computed(() => props.nail.length_mm - props.nail.removed_mm)
@@ -21,7 +21,7 @@ const says = computed(() => `${length.value.show(end.value)} of nail, the quick 
 </script>
 
 <template>
-  <svg :viewBox="`0 0 ${width} 96`" class="under" role="img" :aria-label="says">
+  <svg :viewBox="`0 0 ${width} 94`" class="under" role="img" :aria-label="says">
     <defs>
       <linearGradient id="may-be-quick"><stop offset="0" stop-color="var(--quick)" /><stop offset="1" stop-color="var(--quick)" stop-opacity="0.08" /></linearGradient>
       <pattern id="bench-hatch" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)"><rect width="7" height="7" fill="var(--spare-ground)" /><rect width="2.5" height="7" fill="var(--spare)" /></pattern>
@@ -32,8 +32,8 @@ const says = computed(() => `${length.value.show(end.value)} of nail, the quick 
     <rect v-if="may > sure" :x="at(sure)" :y="top + 7" :width="at(may) - at(sure)" :height="height - 14" fill="url(#may-be-quick)" />
     <line :x1="at(likely)" :x2="at(likely)" :y1="top + 7" :y2="top + height - 7" class="likely" />
     <line v-if="cut !== undefined" :x1="at(cut)" :x2="at(cut)" :y1="top - 12" :y2="top + height + 10" class="cut" />
-    <text v-if="cut !== undefined" :x="at(cut)" :y="top - 14" text-anchor="middle" class="cut-mm">{{ length.show(nail.advice.cut_mm) }}</text>
-    <g class="scale"><line v-for="mm in Math.floor(nail.length_mm)" :key="mm" :x1="at(mm)" :x2="at(mm)" :y1="88" :y2="mm % 5 === 0 ? 78 : 83" /></g>
+    <text v-if="cut !== undefined" :x="Math.min(at(cut), width - 26)" :y="top - 14" text-anchor="middle" class="cut-mm">{{ length.show(nail.advice.cut_mm) }}</text>
+    <g class="scale"><line v-for="mm in Math.floor(nail.length_mm)" :key="mm" :x1="at(mm)" :x2="at(mm)" :y1="90" :y2="mm % 5 === 0 ? 80 : 85" /></g>
   </svg>
 </template>
 
@@ -44,6 +44,6 @@ const says = computed(() => `${length.value.show(end.value)} of nail, the quick 
 .quick { fill: var(--quick); }
 .likely { stroke: var(--ink); stroke-width: 1.5; }
 .cut { stroke: var(--go); stroke-width: 3.5; }
-.cut-mm { fill: var(--go); font-size: 13px; font-weight: 700; }
+.cut-mm { fill: var(--go); font-size: 11px; font-weight: 700; }
 .scale line { stroke: var(--line-strong); }
 </style>

@@ -1,0 +1,48 @@
+<script setup lang="ts">
+import { BButton } from 'bootstrap-vue-next/components/BButton'
+import { BFormInput } from 'bootstrap-vue-next/components/BFormInput'
+import { BFormSelect } from 'bootstrap-vue-next/components/BFormSelect'
+import { ref } from 'vue'
+import type { Schemas } from '../../api/client'
+import { useUnits } from '../../units'
+import { landmarks, measures } from '../../words'
+
+/** A landmark seen or a length measured: what one likes to tell, and nothing waits for it. */
+const emit = defineEmits<{ seen: [mark: Schemas['Landmark'], mm: number]; measured: [what: Schemas['Measure'], mm: number] }>()
+const { length } = useUnits()
+const what = ref<string>('groove')
+const typed = ref('')
+const wrong = ref('')
+const groups = [
+  { label: 'spare seen before cutting', options: Object.entries(landmarks).map(([value, text]) => ({ value, text })) },
+  { label: 'measured', options: Object.entries(measures).map(([value, text]) => ({ value, text })) },
+]
+function tell() {
+  const mm = length.value.typed(typed.value)
+  wrong.value = mm === undefined ? `“${typed.value}” is not a number of ${length.value.symbol}.` : ''
+  if (mm === undefined) return
+  if (what.value in landmarks) emit('seen', what.value as Schemas['Landmark'], mm)
+  else emit('measured', what.value as Schemas['Measure'], mm)
+  typed.value = ''
+}
+</script>
+
+<template>
+  <form class="told" novalidate @submit.prevent="tell">
+    <label for="bench-what" class="visually-hidden">The number is</label>
+    <BFormSelect id="bench-what" v-model="what" :options="groups" />
+    <label for="bench-number" class="visually-hidden">Number, {{ length.symbol }}</label>
+    <BFormInput id="bench-number" v-model="typed" inputmode="decimal" autocomplete="off" :state="wrong ? false : null" aria-describedby="bench-wrong" />
+    <span class="soft">{{ length.symbol }}</span>
+    <BButton type="submit" variant="plain">Tell</BButton>
+    <p v-if="wrong" id="bench-wrong" class="refused" role="alert">{{ wrong }}</p>
+  </form>
+</template>
+
+<style scoped>
+.told { align-items: center; display: flex; flex-wrap: wrap; gap: 0.4rem; margin-top: 0.5rem; }
+.told select { flex: 1; min-width: 11rem; width: auto; }
+.told .form-control { width: 5rem; }
+.refused { color: var(--quick-text); flex-basis: 100%; font-weight: 600; margin: 0; }
+.refused::before { content: '▲ '; }
+</style>
