@@ -64,6 +64,12 @@ func (p page) size(width, height int) {
 	}))
 }
 
+// print shows the page as it would stand on paper.
+func (p page) print() {
+	p.t.Helper()
+	require.NoError(p.t, proto.EmulationSetEmulatedMedia{Media: "print"}.Call(p))
+}
+
 func (p page) dark(dark bool) {
 	p.t.Helper()
 	value := "light"

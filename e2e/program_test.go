@@ -112,6 +112,7 @@ type dogView struct {
 		WorstReaction string `json:"worst_reaction"`
 	}
 	Rank struct{ Bars []bar }
+	Open string `json:"open_sitting"`
 }
 
 type bar struct {
@@ -152,4 +153,27 @@ func (p *program) dog(id string) dogView {
 	var v dogView
 	p.get("/api/dogs/"+id, &v)
 	return v
+}
+
+// open is a sitting of the dog that is under way: begun here, with a cut and its face, if there is none.
+func (p *program) open(id string) string {
+	p.t.Helper()
+	if kept := p.dog(id); kept.Open != "" {
+		return kept.Open
+	}
+	const sitting = "5b0f5d0e-6a1c-4f0e-9d55-0d7c3c1f2a10"
+	body := `{"events":[{"id":"e1","at":"2026-11-24T09:00:00Z","kind":"started","tool":"grinder_diamond"},
+		{"id":"e2","at":"2026-11-24T09:01:00Z","kind":"landmark","nail":"LH3","landmark":"groove","mm":3.5},
+		{"id":"e3","at":"2026-11-24T09:02:00Z","kind":"cut","nail":"LH3","mm":1},
+		{"id":"e4","at":"2026-11-24T09:02:10Z","kind":"face","nail":"LH3","of":"e3","face":"grey"}]}`
+	ctx, cancel := context.WithTimeout(context.Background(), 10*time.Second)
+	defer cancel()
+	request, err := http.NewRequestWithContext(ctx, http.MethodPost, p.address+"/api/dogs/"+id+"/sittings/"+sitting+"/events", strings.NewReader(body))
+	require.NoError(p.t, err)
+	request.Header.Set("Content-Type", "application/json")
+	response, err := http.DefaultClient.Do(request)
+	require.NoError(p.t, err)
+	require.NoError(p.t, response.Body.Close())
+	require.Equal(p.t, http.StatusOK, response.StatusCode)
+	return sitting
 }

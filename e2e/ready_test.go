@@ -3,6 +3,7 @@ package e2e
 import (
 	"path/filepath"
 	"testing"
+	"time"
 
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
@@ -27,20 +28,20 @@ func TestGettingReadyForABiter(t *testing.T) {
 	p.open(p.MustInfo().URL) // the tab was closed and opened again
 	p.sees("11 nails today")
 	p.keys("Enter")
-	p.find(".code", "LH2")
-	p.sees("11 trimmed")
-	p.sees("protect your eyes")
-	p.fill("calm", "999") // longer than the whole sitting
-	p.press("button", "Save the sitting")
-	p.sees("must not be more than the whole sitting")
-	p.fill("calm", "4")
-	p.fill("minutes", "9")
-	p.press("button", "Save the sitting")
+	p.sees("11 to go today")
+	p.press(".choices button", "^3.0 mm$") // where the groove ends
+	p.sees("Cut ")
+	p.keys("PageDown") // the first cut
+	p.sees("1 cut")
+	p.saved()
+	p.keys("PageUp") // this nail is finished
+	p.sees("10 to go today")
+	p.press("button", "End the sitting")
 	p.sees("Bosun is done")
+	p.sees("Calm throughout")
 	kept := program.dog(id).Sittings[0]
-	assert.Equal(t, 11, kept.Nails)
+	assert.Equal(t, 1, kept.Nails)
 	assert.True(t, kept.Helper)
-	assert.Equal(t, 9.0, kept.Minutes)
 	assert.ElementsMatch(t, []string{"muzzle", "treats"}, kept.Ticks)
 	p.open(program.address + "/dogs/" + id + "/ready")
 	p.sees("not laid out last time")
@@ -64,9 +65,11 @@ func TestTheClockRunsFromStart(t *testing.T) {
 	p.press("a", "^Get ready$")
 	p.sees("18 nails today")
 	p.press("button", "^Start")
-	p.sees("18 trimmed")
+	p.sees("18 to go today")
 	p.press("button", "uneasy")
-	p.press("button", "Save the sitting")
+	p.saved()
+	time.Sleep(4 * time.Second) // less than three seconds are no minutes at all
+	p.press("button", "End the sitting")
 	p.sees("Moss is done")
 	var view struct {
 		Moods []struct {
@@ -99,8 +102,7 @@ func TestTheKitIsCountedAndServed(t *testing.T) {
 	p.sees("0 of 20 cuts")
 	p.sees("your limit")
 
-	p.open(program.address + "/dogs/" + program.dogs()["Moss"] + "/ready")
-	p.press("button", "^Start")
+	p.open(program.address + "/dogs/" + program.dogs()["Moss"] + "/record")
 	p.sees("18 trimmed")
 	p.keys("f") // it took force
 	p.press("button", "Save the sitting")

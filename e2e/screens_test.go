@@ -22,6 +22,7 @@ var screens = []screen{
 	{"dog", "Oatcake", "/dogs/DOG", "Each nail"},
 	{"record", "Teasel", "/dogs/DOG/record", "As planned"},
 	{"ready", "Windlass", "/dogs/DOG/ready", "In this order"},
+	{"bench", "Sedge", "/dogs/DOG/bench/OPEN", "to go today"},
 	{"ladder", "Thimble", "/dogs/DOG/ladder", "Journal"},
 	{"ladders", "", "/ladder", "a step at a time"},
 	{"kit", "", "/kit", "Files and boards"},
@@ -39,11 +40,14 @@ func (s screen) address(p *program) string {
 		return p.address + s.path
 	}
 	id := p.dogs()[s.dog]
-	sitting := ""
+	sitting, open := "", ""
+	if strings.Contains(s.path, "OPEN") {
+		open = p.open(id)
+	}
 	if kept := p.dog(id).Sittings; len(kept) > 0 {
 		sitting = kept[0].ID
 	}
-	return p.address + strings.NewReplacer("DOG", id, "SITTING", sitting).Replace(s.path)
+	return p.address + strings.NewReplacer("DOG", id, "SITTING", sitting, "OPEN", open).Replace(s.path)
 }
 
 // Every screen, light and dark, on a table and on a phone, without serious findings of axe-core.
@@ -142,7 +146,7 @@ func TestScreenshots(t *testing.T) {
 		return screens[slices.IndexFunc(screens, func(s screen) bool { return s.name == name })]
 	}
 	shoot("dog-dark", named("dog"), 1280, 800, true)
-	for _, name := range []string{"due", "ready", "ladder", "walk"} {
+	for _, name := range []string{"due", "ready", "bench", "ladder"} {
 		shoot(name+"-phone", named(name), 390, 844, false)
 	}
 	shoot("record-phone", named("record"), 390, 844, true)

@@ -89,7 +89,7 @@ func (b *Belief) advise(last Face, stop Stop, limit Limit, weigh func(mm float64
 		}
 	}
 	if risk, most := weigh(Touch); risk <= most {
-		return Advice{DoTouch, Touch, risk, Number, "only a touch keeps the risk under " + limit.words()}
+		return Advice{DoTouch, Touch, risk, Number, "only a touch of a grinder or a file keeps the risk under " + limit.words()}
 	}
 	return Advice{Action: DoStop, Voice: Number, Because: "no cut keeps the risk under " + limit.words() + ": smooth it, done"}
 }

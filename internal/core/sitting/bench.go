@@ -151,6 +151,9 @@ func (q Question) next(n BenchNail, s State, stop quick.Stop, limit quick.Limit)
 		return eye("done")
 	}
 	advice := n.Belief.Guide(n.Work.LastFace(), stop, limit)
+	if unread := len(n.Work.Cuts) == 0 && len(n.Work.Landmarks) == 0; unread && advice.Action == quick.DoStop {
+		advice.Because = "too little is known of this quick: tell where the groove ends or where the quick shows, then cut"
+	}
 	if s.Tool.Work() == kit.Grinding && advice.Action == quick.DoCut {
 		advice.Action, advice.Cut, advice.Risk = quick.DoTouch, quick.Touch, n.Belief.Bleeds(quick.Touch)
 		advice.Because = "a touch, lift, look"

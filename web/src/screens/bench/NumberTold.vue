@@ -2,14 +2,19 @@
 import { BButton } from 'bootstrap-vue-next/components/BButton'
 import { BFormInput } from 'bootstrap-vue-next/components/BFormInput'
 import { BFormSelect } from 'bootstrap-vue-next/components/BFormSelect'
-import { ref } from 'vue'
+import { computed, ref } from 'vue'
 import type { Schemas } from '../../api/client'
 import { useUnits } from '../../units'
 import { landmarks, measures } from '../../words'
 
 /** A landmark seen or a length measured: what one likes to tell, and nothing waits for it. */
+const props = defineProps<{ nail: Schemas['BenchNail'] }>()
 const emit = defineEmits<{ seen: [mark: Schemas['Landmark'], mm: number]; measured: [what: Schemas['Measure'], mm: number] }>()
 const { length } = useUnits()
+/** One press tells what is usual: where the groove ends, or the quick of a light nail, so far from the tip. */
+const quickly = [2, 3, 4, 5]
+const usual = computed(() => (props.nail.colour === 'light' ? 'seen' : 'groove') as Schemas['Landmark'])
+const unread = computed(() => props.nail.cuts.length === 0 && props.nail.landmarks.length === 0 && !props.nail.blood)
 const what = ref<string>('groove')
 const typed = ref('')
 const wrong = ref('')
@@ -28,6 +33,10 @@ function tell() {
 </script>
 
 <template>
+  <div v-if="unread" class="choices" role="group" :aria-label="`${landmarks[usual]}, from the tip`">
+    <span>{{ landmarks[usual] }}</span>
+    <button v-for="mm in quickly" :key="mm" type="button" @click="emit('seen', usual, mm)">{{ length.show(mm) }}</button>
+  </div>
   <form class="told" novalidate @submit.prevent="tell">
     <label for="bench-what" class="visually-hidden">The number is</label>
     <BFormSelect id="bench-what" v-model="what" :options="groups" />
@@ -40,6 +49,7 @@ function tell() {
 </template>
 
 <style scoped>
+.choices { align-items: center; margin-top: 0.5rem; }
 .told { align-items: center; display: flex; flex-wrap: wrap; gap: 0.4rem; margin-top: 0.5rem; }
 .told select { flex: 1; min-width: 11rem; width: auto; }
 .told .form-control { width: 5rem; }

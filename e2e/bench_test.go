@@ -1,0 +1,230 @@
+package e2e
+
+import (
+	"fmt"
+	"math/rand/v2"
+	"path/filepath"
+	"testing"
+	"time"
+
+	"github.com/go-rod/rod"
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+)
+
+// bench is what the tests read of a sitting under the hands.
+type bench struct {
+	Ended bool
+	Nails []struct {
+		Code  string
+		Cuts  []struct{ MM float64 }
+		Blood bool
+	}
+}
+
+func (b bench) cuts() int {
+	n := 0
+	for _, nail := range b.Nails {
+		n += len(nail.Cuts)
+	}
+	return n
+}
+
+// atBench starts a sitting with a dog and returns its address in the interface.
+func atBench(p page, program *program, id string) string {
+	p.t.Helper()
+	p.open(program.address + "/dogs/" + id + "/ready")
+	p.press("button", "^Start")
+	p.sees("to go today")
+	where, err := p.Eval(`() => location.pathname`)
+	require.NoError(p.t, err)
+	at := where.Value.Str() // /dogs/DOG/bench/SITTING
+	return "/api/dogs/" + id + "/sittings/" + at[len("/dogs/"+id+"/bench/"):] + "/bench"
+}
+
+// saved waits until nothing waits in the browser any more.
+func (p page) saved() {
+	p.t.Helper()
+	err := p.Timeout(patience).Wait(rod.Eval(`() => !document.body.innerText.includes('not yet saved')`))
+	p.require(err, "everything saved")
+}
+
+// Two buttons are enough for a whole dog: the advised cut, and this nail is finished.
+func TestAWholeDogByPedalAlone(t *testing.T) {
+	program := start(t, "demo", "--today", day, "--listen", anywhere)
+	id := program.dogs()["Gantry"]
+	p := tab(t, browser(t), program.address)
+	at := atBench(p, program, id)
+	p.sees("6 to go today")
+	for left := 5; left >= 0; left-- {
+		p.sees("0 cuts")
+		p.keys("PageDown")
+		p.sees("1 cut")
+		p.saved()
+		p.keys("PageUp")
+		p.sees(fmt.Sprintf("%d to go today", left))
+	}
+	p.keys("PageDown")
+	p.sees("Gantry is done")
+	var b bench
+	program.get(at, &b)
+	assert.True(t, b.Ended)
+	assert.Equal(t, 6, b.cuts())
+	assert.Equal(t, 6, program.dog(id).Sittings[0].Nails)
+}
+
+// What the eye sees on the face overrules the number, and undo takes any of it back.
+func TestTheFaceOverrulesTheNumber(t *testing.T) {
+	program, p := keeper(t)
+	atBench(p, program, program.dogs()["Moss"])
+	p.sees("too little is known of this quick")
+	p.fill("bench-number", "3.5")
+	p.keys("Enter")
+	p.sees("Cut 1.0 mm, look")
+	p.sees("It bleeds in about 1 in")
+	p.press("h1", "Moss") // out of the number
+	p.keys("Space")
+	p.sees("1 cut")
+	p.saved()
+	p.keys("2")
+	p.saved()
+	p.keys("4")
+	p.sees("the face shows the dot")
+	p.sees("Stop: smooth it, done")
+	p.keys("u")
+	p.sees("The numbers")
+	p.keys("s")
+	p.find(".code", "LH3")
+}
+
+func TestBloodStopsTheNailAndIsNotLost(t *testing.T) {
+	program := start(t, "demo", "--today", day, "--listen", anywhere)
+	id := program.dogs()["Oatcake"]
+	p := tab(t, browser(t), program.address)
+	p.size(390, 844)
+	at := atBench(p, program, id)
+	p.keys("b")
+	p.sees("It looks worse than it is")
+	p.sees("Hold it, do not look yet")
+	p.press("button", "Still bleeding")
+	p.sees("Call a veterinarian now")
+	p.press(".over button", "End the sitting")
+	p.sees("Oatcake is done")
+	p.sees("Bled:")
+	var b bench
+	program.get(at, &b)
+	bled := 0
+	for _, n := range b.Nails {
+		if n.Blood {
+			bled++
+		}
+	}
+	assert.Equal(t, 1, bled)
+	p.open(program.address + "/dogs/" + id)
+	p.sees("bled last time")
+}
+
+func TestTheGrinderHasItsClock(t *testing.T) {
+	program := start(t, "demo", "--today", day, "--listen", anywhere)
+	p := tab(t, browser(t), program.address)
+	at := atBench(p, program, program.dogs()["Kipper"])
+	p.sees("at most 3 s on the nail")
+	p.keys("t")
+	p.sees("1 touch")
+	p.sees("lift, look, let it cool")
+	p.saved()
+	var b bench
+	program.get(at, &b)
+	assert.Equal(t, 1, b.cuts())
+}
+
+// A dead server, ten times, at any moment: every tap is there, once.
+func TestKillingTheServerTenTimesLosesNoTap(t *testing.T) {
+	data := filepath.Join(t.TempDir(), "book.db")
+	program := serve(t, data, day, anywhere)
+	p := tab(t, browser(t), program.address)
+	firstDog(p)
+	at := atBench(p, program, program.dogs()["Moss"])
+	port := program.port()
+	moment := rand.New(rand.NewPCG(4, 2))
+	taps := 0
+	tap := func() {
+		p.keys("t")
+		taps++
+	}
+	for range 10 {
+		for range moment.IntN(4) {
+			tap()
+		}
+		time.Sleep(time.Duration(moment.IntN(40)) * time.Millisecond)
+		program.kill()
+		tap()
+		p.sees("Kept here, not yet saved")
+		program = serve(t, data, day, port)
+		if moment.IntN(2) == 0 { // the tab was closed meanwhile, and is opened again
+			p.open(p.MustInfo().URL)
+			p.sees("to go today")
+		}
+	}
+	p.saved()
+	var b bench
+	program.get(at, &b)
+	assert.Equal(t, taps, b.cuts())
+}
+
+func TestTwoBrowsersOnOneSitting(t *testing.T) {
+	program := start(t, "demo", "--today", day, "--listen", anywhere)
+	id := program.dogs()["Fig"]
+	first := tab(t, browser(t), program.address)
+	at := atBench(first, program, id)
+	first.keys("t t")
+	first.sees("2 cuts")
+	first.saved()
+	second := tab(t, browser(t), program.address+"/dogs/"+id)
+	second.press("a", "Go on at the bench")
+	second.sees("2 cuts") // told by the other
+	second.keys("t")
+	second.saved()
+	first.sees("3 cuts")
+	var b bench
+	program.get(at, &b)
+	assert.Equal(t, 3, b.cuts())
+}
+
+// A routine trim with two exceptions: under 20 seconds and under 12 presses.
+func TestARoutineTrimIsTwelvePressesAtMost(t *testing.T) {
+	program := start(t, "demo", "--today", day, "--listen", anywhere)
+	id := program.dogs()["Windlass"]
+	p := tab(t, browser(t), program.address+"/dogs/"+id)
+	p.sees("Each nail")
+	began, presses := time.Now(), 0
+	press := func(does func()) {
+		presses++
+		does()
+	}
+	press(func() { p.press("a", "Record a sitting") })
+	p.sees("18 trimmed")
+	press(func() { p.keys("n") })
+	press(func() { p.keys("s") }) // one was left out
+	press(func() { p.keys("b") }) // one bled
+	press(func() { p.press("button", "Save the sitting") })
+	p.sees("Windlass is done")
+	assert.Less(t, presses, 12)
+	assert.Less(t, time.Since(began), 20*time.Second)
+	assert.Len(t, program.dog(id).Sittings[0].Blood, 1)
+}
+
+// The card is on paper only: both ranks, what came off, the next date.
+func TestTheCardForTheOwnerIsPrinted(t *testing.T) {
+	program := start(t, "demo", "--today", day, "--listen", anywhere)
+	id := program.dogs()["Oatcake"]
+	p := tab(t, browser(t), program.address+"/dogs/"+id+"/saved/"+program.dog(id).Sittings[0].ID)
+	p.sees("Print the card for the owner")
+	p.MustEval(`() => { window.print = () => (window.printed = true) }`)
+	p.press("button", "Print the card")
+	assert.True(t, p.MustEval(`() => window.printed`).Bool())
+	assert.Equal(t, 2, p.MustEval(`() => document.querySelectorAll('.card .rank').length`).Int())
+	p.print()
+	assert.Equal(t, "block", p.MustEval(`() => getComputedStyle(document.querySelector('.card')).display`).Str())
+	assert.Equal(t, "none", p.MustEval(`() => getComputedStyle(document.querySelector('.frame-rule')).display`).Str())
+}
