@@ -44,7 +44,7 @@ func (h handlers) bench(ctx context.Context, dogID, sittingID uuid.UUID) (contra
 	out := contract.BenchJSONResponse{
 		SittingId: b.ID, DogId: b.Dog.ID, Name: b.Dog.Name, Started: &b.State.Start, Ended: b.State.Ended, Helper: b.State.Helper,
 		Tool: b.State.Tool, ItemId: idOf(b.State.Item), Note: b.State.Note, Stop: b.Stop, RiskLimit: float64(b.Limit), Events: len(b.Log),
-		ContactSeconds: kit.ContactTime, TouchMm: quick.Touch, Nails: []contract.BenchNail{},
+		ContactSeconds: kit.ContactTime, TouchMm: b.Touch, Nails: []contract.BenchNail{},
 		On: b.On, RankBefore: rank(b.Before), Praise: b.State.Praise(),
 	}
 	if last, is := b.Log.Last(); is {

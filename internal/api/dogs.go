@@ -58,7 +58,7 @@ func (h handlers) GetDue(ctx context.Context, _ contract.GetDueRequestObject) (c
 func (h handlers) dueRow(v book.View) contract.DueRow {
 	row := contract.DueRow{
 		DogId: v.Dog.ID, Name: v.Dog.Name, Task: contract.DueRowTaskTrim, Standing: contract.DueRowStanding(due.Unseen), Reason: v.WhyNone,
-		Rank: rank(v.Readings), Cautions: cautions(v.Cautions),
+		Rank: rank(v.Readings), Cautions: cautions(v.Cautions), OpenSitting: v.Open,
 	}
 	today := h.book.Today()
 	if v.Training.Whole() {

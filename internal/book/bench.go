@@ -9,6 +9,7 @@ import (
 	"fribbet/internal/core/date"
 	"fribbet/internal/core/dog"
 	"fribbet/internal/core/fault"
+	"fribbet/internal/core/quick"
 	"fribbet/internal/core/sitting"
 	"fribbet/internal/store"
 )
@@ -39,8 +40,12 @@ func (b *Book) Bench(ctx context.Context, dogID, sittingID uuid.UUID) (Bench, er
 	if err != nil {
 		return Bench{}, err
 	}
+	ground, err := b.store.Ground(ctx, state.Item)
+	if err != nil {
+		return Bench{}, err
+	}
 	limit := sitting.RiskLimit(settings.Role != Groomer, t.Sittings)
-	return Bench{t.Bench(state, settings.EndPoint, limit), t.dog, sittingID, log.Events, state, log.On, t.feet.On(log.On)}, nil
+	return Bench{t.Bench(state, settings.EndPoint, limit, quick.LearnTouch(ground).Value), t.dog, sittingID, log.Events, state, log.On, t.feet.On(log.On)}, nil
 }
 
 // Tell adds events to a dog's sitting, in their order; the first begins it. Events that are

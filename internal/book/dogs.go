@@ -76,17 +76,18 @@ func (b *Book) View(ctx context.Context, id uuid.UUID) (View, error) {
 	if err != nil {
 		return View{}, err
 	}
-	open, err := b.store.OpenSitting(ctx, id)
+	open, err := b.store.OpenSittings(ctx)
 	if err != nil {
 		return View{}, err
 	}
-	v, err := b.view(d, feet, sittings, ladders, settings)
-	v.Open = open
-	return v, err
+	return b.view(d, feet, sittings, ladders, open, settings)
 }
 
-func (b *Book) view(d store.Dog, feet dog.Feet, sittings []store.Sitting, ladders []store.Ladder, settings store.Settings) (View, error) {
+func (b *Book) view(d store.Dog, feet dog.Feet, sittings []store.Sitting, ladders []store.Ladder, open map[uuid.UUID]uuid.UUID, settings store.Settings) (View, error) {
 	v := View{Dog: d, Readings: feet.On(b.Today()), Moods: sitting.Moods(trimsOf(sittings)), Training: b.training(ladders)}
+	if id, is := open[d.ID]; is {
+		v.Open = &id
+	}
 	v.Cautions = append(sitting.WhileTraining(v.Readings, v.Training.Paws()), feet.Cautions(v.Readings)...)
 	for i := len(sittings) - 1; i >= 0; i-- {
 		v.Sittings = append(v.Sittings, sittings[i])
@@ -151,9 +152,13 @@ func (b *Book) DueList(ctx context.Context) ([]View, error) {
 	if err != nil {
 		return nil, err
 	}
+	open, err := b.store.OpenSittings(ctx)
+	if err != nil {
+		return nil, err
+	}
 	views := make([]View, len(dogs))
 	for i, d := range dogs {
-		if views[i], err = b.view(d, fold(d, sittings[d.ID], checks[d.ID]), sittings[d.ID], ladders[d.ID], settings); err != nil {
+		if views[i], err = b.view(d, fold(d, sittings[d.ID], checks[d.ID]), sittings[d.ID], ladders[d.ID], open, settings); err != nil {
 			return nil, err
 		}
 	}

@@ -9,6 +9,7 @@ import (
 
 	"fribbet/internal/core/date"
 	"fribbet/internal/core/kit"
+	"fribbet/internal/core/quick"
 )
 
 // KitItem is a piece of kit in the book.
@@ -140,29 +141,53 @@ func (s *Store) UndoKitService(ctx context.Context, id uuid.UUID, at time.Time) 
 }
 
 type stintRow struct {
+	SittingID  uuid.UUID  `db:"sitting_id"`
 	On         dateColumn `db:"on_date"`
 	RecordedAt string     `db:"recorded_at"`
 	Item       string     `db:"item_id"`
-	Cuts       float64    `db:"cuts"`
-	Nails      float64    `db:"nails"`
-	AllNails   float64    `db:"all_nails"`
+	Cuts       int        `db:"cuts"`
+	Nails      int        `db:"nails"`
+	AllNails   int        `db:"all_nails"`
 	Minutes    *float64   `db:"minutes"`
 	TookForce  bool       `db:"took_force"`
+}
+
+// addStints writes what a sitting asked of each piece of kit.
+func addStints(ctx context.Context, tx *sqlx.Tx, s Sitting) error {
+	stints := map[string]*stintRow{}
+	all := 0
+	for _, r := range s.Records {
+		if len(r.Cuts) > 0 {
+			all++
+		}
+		if r.Item == "" {
+			continue
+		}
+		if stints[r.Item] == nil {
+			stints[r.Item] = &stintRow{SittingID: s.ID, Item: r.Item}
+		}
+		stint := stints[r.Item]
+		stint.Cuts += len(r.Cuts)
+		stint.Nails += min(1, len(r.Cuts))
+		stint.TookForce = stint.TookForce || r.TookForce
+	}
+	for _, stint := range stints {
+		stint.AllNails = all
+		if _, err := tx.NamedExecContext(ctx, `
+			INSERT INTO stints (sitting_id, item_id, cuts, nails, all_nails, took_force)
+			VALUES (:sitting_id, :item_id, :cuts, :nails, :all_nails, :took_force)`, stint); err != nil {
+			return err
+		}
+	}
+	return nil
 }
 
 // Stints returns what each sitting since a day asked of each piece of kit.
 func (s *Store) Stints(ctx context.Context, since date.Date) ([]kit.Stint, error) {
 	var rows []stintRow
 	err := s.db.SelectContext(ctx, &rows, `
-		WITH worked AS (
-			SELECT s.id, s.on_date, s.recorded_at, s.minutes, r.item_id, r.took_force,
-				(SELECT COUNT(*) FROM cuts c WHERE c.sitting_id = r.sitting_id AND c.code = r.code) AS cuts
-			FROM sittings s JOIN records r ON r.sitting_id = s.id
-			WHERE s.withdrawn_at IS NULL AND s.on_date >= ?
-		)
-		SELECT on_date, recorded_at, minutes, item_id, SUM(cuts) AS cuts, SUM(cuts > 0) AS nails, MAX(took_force) AS took_force,
-			(SELECT SUM(a.cuts > 0) FROM worked a WHERE a.id = w.id) AS all_nails
-		FROM worked w WHERE item_id IS NOT NULL GROUP BY id, item_id ORDER BY on_date, recorded_at`, since.String())
+		SELECT t.*, s.on_date, s.recorded_at, s.minutes FROM stints t JOIN sittings s ON s.id = t.sitting_id
+		WHERE s.withdrawn_at IS NULL AND s.on_date >= ? ORDER BY s.on_date, s.recorded_at`, since.String())
 	if err != nil {
 		return nil, err
 	}
@@ -173,9 +198,27 @@ func (s *Store) Stints(ctx context.Context, since date.Date) ([]kit.Stint, error
 			return nil, err
 		}
 		stints[i] = kit.Stint{
-			Moment: kit.Moment{On: r.On.Date, At: at}, Item: r.Item, Cuts: r.Cuts, Nails: r.Nails, AllNails: r.AllNails,
+			Moment: kit.Moment{On: r.On.Date, At: at}, Item: r.Item, Cuts: float64(r.Cuts), Nails: float64(r.Nails), AllNails: float64(r.AllNails),
 			Minutes: r.Minutes, TookForce: r.TookForce,
 		}
 	}
 	return stints, nil
+}
+
+// Ground returns the nails that a piece of kit has ground from one measured length to another.
+func (s *Store) Ground(ctx context.Context, item string) ([]quick.Ground, error) {
+	var rows []struct {
+		Took    float64 `db:"took"`
+		Touches int     `db:"touches"`
+	}
+	err := s.db.SelectContext(ctx, &rows, `
+		SELECT r.length_before_mm - r.length_after_mm AS took,
+			(SELECT COUNT(*) FROM cuts c WHERE c.sitting_id = r.sitting_id AND c.code = r.code) AS touches
+		FROM records r JOIN sittings s ON s.id = r.sitting_id
+		WHERE r.item_id = ? AND s.withdrawn_at IS NULL AND r.length_before_mm IS NOT NULL AND r.length_after_mm IS NOT NULL`, item)
+	ground := make([]quick.Ground, len(rows))
+	for i, r := range rows {
+		ground[i] = quick.Ground{Took: r.Took, Touches: r.Touches}
+	}
+	return ground, err
 }

@@ -69,15 +69,15 @@ func readLog(ctx context.Context, tx *sqlx.Tx, sittingID uuid.UUID) (logRow, sit
 	return row, log, nil
 }
 
-// OpenSitting is the dog's latest sitting that was begun and not ended; nil when there is none.
-func (s *Store) OpenSitting(ctx context.Context, dogID uuid.UUID) (*uuid.UUID, error) {
-	var ids []uuid.UUID
-	err := s.db.SelectContext(ctx, &ids, `
-		SELECT sitting_id FROM logs WHERE dog_id = ? AND ended = 0 AND withdrawn_at IS NULL ORDER BY begun_at DESC LIMIT 1`, dogID)
-	if err != nil || len(ids) == 0 {
-		return nil, err
+// OpenSittings are the sittings that were begun and not ended, a dog's latest, by the dog's id.
+func (s *Store) OpenSittings(ctx context.Context) (map[uuid.UUID]uuid.UUID, error) {
+	var rows []logRow
+	err := s.db.SelectContext(ctx, &rows, `SELECT * FROM logs WHERE ended = 0 AND withdrawn_at IS NULL ORDER BY begun_at`)
+	open := map[uuid.UUID]uuid.UUID{}
+	for _, r := range rows {
+		open[r.DogID] = r.SittingID
 	}
-	return &ids[0], nil
+	return open, err
 }
 
 // Append adds events to the log of a dog's sitting, begun on a day if it is not there yet, and
@@ -121,7 +121,7 @@ func (s *Store) Append(ctx context.Context, dogID, sittingID uuid.UUID, on date.
 
 // project brings what the lists read of a sitting up to date with its log.
 func project(ctx context.Context, tx *sqlx.Tx, row logRow, log sitting.Log) error {
-	for _, table := range []string{`cuts WHERE sitting_id`, `records WHERE sitting_id`, `sittings WHERE id`} {
+	for _, table := range []string{`stints WHERE sitting_id`, `cuts WHERE sitting_id`, `records WHERE sitting_id`, `sittings WHERE id`} {
 		if _, err := tx.ExecContext(ctx, `DELETE FROM `+table+` = ?`, row.SittingID); err != nil {
 			return err
 		}

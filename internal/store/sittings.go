@@ -123,7 +123,7 @@ func addSitting(ctx context.Context, tx *sqlx.Tx, log logRow, s Sitting) error {
 			return err
 		}
 	}
-	return nil
+	return addStints(ctx, tx, s)
 }
 
 func addRecord(ctx context.Context, tx *sqlx.Tx, sittingID uuid.UUID, number int, r dog.Record) error {

@@ -77,7 +77,7 @@ func TestRebuildComesToTheSame(t *testing.T) {
 	require.NoError(t, s.WithdrawSitting(ctx, d.ID, gone.ID, noon))
 	dump := func() string {
 		var all []string
-		for _, table := range []string{"sittings", "records", "cuts"} {
+		for _, table := range []string{"sittings", "records", "cuts", "stints"} {
 			rows, err := s.db.Queryx(`SELECT * FROM ` + table + ` ORDER BY 1, 2, 3`)
 			require.NoError(t, err)
 			for rows.Next() {

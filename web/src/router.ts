@@ -18,6 +18,7 @@ export const router = createRouter({
     { path: '/dogs/:dogId/saved/:sittingId', name: 'saved', component: () => import('./screens/SavedScreen.vue'), props: true, meta: { title: 'Saved' } },
     { path: '/ladder', name: 'ladder', component: () => import('./screens/LaddersScreen.vue'), meta: { title: 'Ladder' } },
     { path: '/kit', name: 'kit', component: () => import('./screens/KitScreen.vue'), meta: { title: 'Kit' } },
+    { path: '/bench', name: 'open-bench', component: () => import('./screens/OpenBench.vue'), meta: { title: 'Bench' } },
     { path: '/settings', name: 'settings', component: () => import('./screens/SettingsScreen.vue'), meta: { title: 'Settings' } },
     { path: '/:rest(.*)', name: 'lost', component: () => import('./screens/LostScreen.vue'), meta: { title: 'Nothing here' } },
   ],

@@ -17,6 +17,10 @@ const (
 	mostLength = 80.0 // of a nail, mm
 	mostDepth  = 40.0
 
+	touchSD    = 0.1  // of what one touch of an unknown bit takes, mm (judgement)
+	caliperSD  = 0.5  // of a length by caliper, mm (judgement)
+	leastTouch = 0.02 // mm: whatever was measured, a touch takes something
+
 	signDepth = 7.0  // mm, the depth of the nail that the signs' thresholds are told for
 	signReach = 10.0 // mm, beyond which no sign shows
 	carried   = 0.8  // of what one nail taught of the dog's faces (judgement)

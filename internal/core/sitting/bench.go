@@ -16,6 +16,7 @@ type Bench struct {
 	Nails []BenchNail // today's in the order of the plan, then the others
 	Stop  quick.Stop
 	Limit quick.Limit
+	Touch float64 // what one touch of the bit in the hand takes, mm
 }
 
 // BenchNail is one nail under the hands.
@@ -43,8 +44,8 @@ func RiskLimit(keeper bool, sittings []dog.Sitting) quick.Limit {
 // Bench works out where the sitting stands. What one nail taught of the dog's faces goes on to
 // the next, and a light nail whose quick was seen shows the dark ones without a history how far
 // they go.
-func (q Question) Bench(s State, stop quick.Stop, limit quick.Limit) Bench {
-	b := Bench{Stop: stop, Limit: limit}
+func (q Question) Bench(s State, stop quick.Stop, limit quick.Limit, touch float64) Bench {
+	b := Bench{Stop: stop, Limit: limit, Touch: touch}
 	taught := teaching{scales: quick.UsualScales()}
 	done := map[nail.Code]BenchNail{}
 	for _, n := range s.Nails {
@@ -74,7 +75,7 @@ func (q Question) Bench(s State, stop quick.Stop, limit quick.Limit) Bench {
 			one = q.benchNail(planned, NailState{Code: code, Reaction: temper.Calm}, taught)
 		}
 		one.Today = today[code]
-		one.Advice = q.next(one, s, stop, limit)
+		one.Advice = q.next(one, s, b)
 		b.Nails = append(b.Nails, one)
 	}
 	return b
@@ -136,7 +137,7 @@ func (q Question) benchNail(p dog.Planned, n NailState, t teaching) BenchNail {
 }
 
 // next is what to do with a nail now.
-func (q Question) next(n BenchNail, s State, stop quick.Stop, limit quick.Limit) quick.Advice {
+func (q Question) next(n BenchNail, s State, b Bench) quick.Advice {
 	eye := func(because string) quick.Advice {
 		return quick.Advice{Action: quick.DoStop, Voice: quick.Eye, Because: because}
 	}
@@ -150,12 +151,12 @@ func (q Question) next(n BenchNail, s State, stop quick.Stop, limit quick.Limit)
 	case n.Work.Done:
 		return eye("done")
 	}
-	advice := n.Belief.Guide(n.Work.LastFace(), stop, limit)
+	advice := n.Belief.Guide(n.Work.LastFace(), b.Stop, b.Limit)
 	if unread := len(n.Work.Cuts) == 0 && len(n.Work.Landmarks) == 0; unread && advice.Action == quick.DoStop {
 		advice.Because = "too little is known of this quick: tell where the groove ends or where the quick shows, then cut"
 	}
 	if s.Tool.Work() == kit.Grinding && advice.Action == quick.DoCut {
-		advice.Action, advice.Cut, advice.Risk = quick.DoTouch, quick.Touch, n.Belief.Bleeds(quick.Touch)
+		advice.Action, advice.Cut, advice.Risk = quick.DoTouch, b.Touch, n.Belief.Bleeds(b.Touch)
 		advice.Because = "a touch, lift, look"
 	}
 	return advice

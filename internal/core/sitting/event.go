@@ -117,6 +117,8 @@ func (l Log) check(d dog.Dog, e Event) error {
 		return refuse("the sitting was started already")
 	case e.Kind != Started && len(l) == 0:
 		return refuse("the first event must be started")
+	case (e.Kind == Started || e.Kind == Took) && e.Tool == "":
+		return refuse("must name a tool")
 	case s.Ended && e.Kind != Undone && e.Kind != Noted:
 		return refuse("the sitting was ended; undo its end to go on")
 	}

@@ -106,6 +106,7 @@ func TestWhatCannotHaveHappenedIsRefusedWithAReason(t *testing.T) {
 	cut := b.tell(Event{Kind: Cut, Nail: of("LH3"), MM: 1})
 	for want, e := range map[string]Event{
 		"started already":            {Kind: Started},
+		"must name a tool":           {Kind: Took},
 		"must name a nail":           {Kind: Cut, MM: 1},
 		"does not have the nail LH1": {Kind: Cut, Nail: of("LH1"), MM: 1},
 		"must be from 0.05 to 80 mm": {Kind: Cut, Nail: of("LH3")},

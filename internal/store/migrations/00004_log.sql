@@ -10,7 +10,7 @@ CREATE TABLE logs (
     ended        INTEGER NOT NULL,
     withdrawn_at TEXT
 ) STRICT;
-CREATE INDEX logs_by_dog ON logs (dog_id, ended);
+CREATE INDEX logs_open ON logs (begun_at) WHERE ended = 0;
 
 -- It only grows: an event that was a mistake is undone by another.
 CREATE TABLE events (
@@ -22,11 +22,23 @@ CREATE TABLE events (
     PRIMARY KEY (sitting_id, number)
 ) STRICT, WITHOUT ROWID;
 
+-- What a sitting asked of each piece of kit: a projection too.
+CREATE TABLE stints (
+    sitting_id TEXT NOT NULL REFERENCES sittings (id),
+    item_id    TEXT NOT NULL REFERENCES kit_items (id),
+    cuts       INTEGER NOT NULL,
+    nails      INTEGER NOT NULL,
+    all_nails  INTEGER NOT NULL,
+    took_force INTEGER NOT NULL,
+    PRIMARY KEY (sitting_id, item_id)
+) STRICT, WITHOUT ROWID;
+
 ALTER TABLE records ADD COLUMN end_face TEXT NOT NULL DEFAULT '';
 ALTER TABLE settings ADD COLUMN end_point TEXT NOT NULL DEFAULT 'first_sign';
 
 -- +goose Down
 ALTER TABLE settings DROP COLUMN end_point;
 ALTER TABLE records DROP COLUMN end_face;
+DROP TABLE stints;
 DROP TABLE events;
 DROP TABLE logs;

@@ -849,6 +849,7 @@ export interface components {
             cautions: components["schemas"]["Caution"][];
             /** @description which nails can be left out this time; empty when there is nothing to say */
             waits: string;
+            open_sitting?: components["schemas"]["Id"];
         };
         DueList: {
             today: components["schemas"]["Date"];

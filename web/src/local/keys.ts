@@ -18,7 +18,7 @@ export function act(event: KeyboardEvent, does: () => void) {
 
 /** Keys that work on every screen: / search, g then a letter to go somewhere, ? all keys. */
 export function useGlobalKeys(router: Router, help: () => void) {
-  const places: Record<string, string> = { d: '/', l: '/ladder', k: '/kit', a: '/dogs/new', s: '/settings' }
+  const places: Record<string, string> = { d: '/', b: '/bench', l: '/ladder', k: '/kit', a: '/dogs/new', s: '/settings' }
   let going = 0
   onKey((event) => {
     if (isTyping(event) || event.ctrlKey || event.metaKey || event.altKey) return

@@ -6,6 +6,7 @@ const places = {
   'Everywhere': [
     ['/', 'search a dog by name'],
     ['g d', 'go to Due'],
+    ['g b', 'go to the sitting that is under way'],
     ['g l', 'go to Ladder'],
     ['g k', 'go to Kit'],
     ['g a', 'add a dog'],
@@ -22,6 +23,16 @@ const places = {
     ['N P', 'next and previous nail'],
     ['U', 'undo'],
     ['Ctrl Enter', 'save the sitting'],
+  ],
+  'At the bench': [
+    ['Space', 'the next thing: the advised cut is done, or stop, or the next nail'],
+    ['1 … 5', 'what the face shows'],
+    ['T', 'one touch of the grinder'],
+    ['S', 'stop this nail, then the next'],
+    ['N P', 'next and previous nail'],
+    ['U', 'undo'],
+    ['B', 'blood'],
+    ['Page down, page up', 'a pedal: the next thing; this nail is finished'],
   ],
   'Getting ready': [
     ['Enter', 'start the sitting'],

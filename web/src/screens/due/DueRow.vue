@@ -27,7 +27,8 @@ const when = computed(() => (props.row.due_in_days === undefined ? 'now' : inDay
     <DueStrip :due="row.due_in_days" :cautious="row.cautious_in_days" />
     <div class="act">
       <div class="when"><strong v-if="row.due">{{ dayOf(row.due) }}</strong> <span :class="{ overdue: late }">{{ when }}</span></div>
-      <RouterLink v-if="vet" :to="`/dogs/${row.dog_id}`" class="btn btn-plain">Open<span class="visually-hidden"> {{ row.name }}</span></RouterLink>
+      <RouterLink v-if="row.open_sitting" :to="`/dogs/${row.dog_id}/bench/${row.open_sitting}`" :class="['btn', first ? 'btn-go btn-big' : 'btn-plain']">Go on<span class="visually-hidden"> with {{ row.name }}</span></RouterLink>
+      <RouterLink v-else-if="vet" :to="`/dogs/${row.dog_id}`" class="btn btn-plain">Open<span class="visually-hidden"> {{ row.name }}</span></RouterLink>
       <RouterLink v-else-if="row.task === 'ladder'" :to="`/dogs/${row.dog_id}/ladder`" :class="['btn', first ? 'btn-go btn-big' : 'btn-plain']">Train<span class="visually-hidden"> {{ row.name }}</span></RouterLink>
       <RouterLink v-else :to="`/dogs/${row.dog_id}/ready`" :class="['btn', first ? 'btn-go btn-big' : 'btn-plain']">Start<span class="visually-hidden"> {{ row.name }}’s sitting</span></RouterLink>
     </div>

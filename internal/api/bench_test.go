@@ -1,0 +1,114 @@
+package api
+
+import (
+	"fmt"
+	"strings"
+	"testing"
+
+	"github.com/google/uuid"
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+
+	"fribbet/internal/api/contract"
+	"fribbet/internal/core/quick"
+	"fribbet/internal/core/sitting"
+)
+
+// told is events as JSON; each is its kind and what else it needs.
+func told(events ...string) string {
+	for i, e := range events {
+		id := fmt.Sprintf(`"id":"e%d",`, i)
+		if strings.Contains(e, `"id"`) {
+			id = ""
+		}
+		events[i] = fmt.Sprintf(`{%s"at":"2026-11-24T09:%02d:00Z",%s}`, id, i, e)
+	}
+	return `{"events":[` + strings.Join(events, ",") + `]}`
+}
+
+func TestASittingAtTheBench(t *testing.T) {
+	c := newClient(t)
+	d := c.addDog(moss)
+	at := "/api/dogs/" + d.Id.String()
+	sat := at + "/sittings/" + uuid.NewString()
+	begun := told(`"kind":"started","tool":"large_plier","ticks":["styptic"]`, `"kind":"landmark","nail":"LH3","landmark":"groove","mm":3.5`)
+	b := ask[contract.Bench](c, "POST", sat+"/events", begun, 200)
+	assert.Equal(t, 2, b.Events)
+	find := func(b contract.Bench, code string) contract.BenchNail {
+		for _, n := range b.Nails {
+			if n.Code.String() == code {
+				return n
+			}
+		}
+		require.Fail(t, "no nail "+code)
+		return contract.BenchNail{}
+	}
+	first := find(b, "LH3")
+	assert.Equal(t, quick.DoCut, first.Advice.Action)
+	assert.LessOrEqual(t, first.Advice.Risk, b.RiskLimit)
+	assert.Contains(t, find(b, "RF3").Advice.Because, "too little is known")
+
+	more := told(`"kind":"note","id":"x0"`, `"kind":"cut","id":"c1","nail":"LH3","mm":1`, `"kind":"face","id":"f1","nail":"LH3","of":"c1","face":"dot"`)
+	b = ask[contract.Bench](c, "POST", sat+"/events", more, 200)
+	after := find(b, "LH3")
+	assert.Equal(t, quick.DoStop, after.Advice.Action)
+	assert.Equal(t, quick.Eye, after.Advice.Voice)
+	assert.Equal(t, sitting.Showed, b.Last.Kind)
+	assert.Equal(t, 5, ask[contract.Bench](c, "POST", sat+"/events", more, 200).Events, "told twice")
+
+	view := ask[contract.DogView](c, "GET", at, "", 200)
+	require.NotNil(t, view.OpenSitting)
+	assert.Equal(t, 1, view.Sittings[0].Nails, "every tap is in the lists at once")
+	ended := ask[contract.Bench](c, "POST", sat+"/events", told(`"kind":"ended","id":"end"`), 200)
+	assert.True(t, ended.Ended)
+	assert.NotEmpty(t, ended.Praise)
+	view = ask[contract.DogView](c, "GET", at, "", 200)
+	assert.Nil(t, view.OpenSitting)
+	assert.Equal(t, ended.RankBefore.Bars[0].Code, view.Rank.Bars[0].Code)
+}
+
+// One event that cannot have happened is refused by its place, and then none of the batch is kept.
+func TestAnImpossibleEventIsRefusedByItsPlace(t *testing.T) {
+	c := newClient(t)
+	at := "/api/dogs/" + c.addDog(moss).Id.String()
+	sat := at + "/sittings/" + uuid.NewString()
+	p := ask[contract.Problem](c, "POST", sat+"/events", told(`"kind":"started","tool":"file"`, `"kind":"cut","nail":"LH1","mm":1`), 422)
+	assert.Equal(t, "events[1]", p.Errors[0].Field)
+	assert.Contains(t, p.Errors[0].Expected, "does not have the nail LH1")
+	ask[contract.Problem](c, "GET", sat+"/bench", "", 404)
+	p = ask[contract.Problem](c, "POST", sat+"/events", told(`"kind":"started","tool":"file","item_id":"`+uuid.NewString()+`"`), 422)
+	assert.Equal(t, "events[0].item_id", p.Errors[0].Field)
+}
+
+// A dog that bled at one of its last two sittings is done with more care, whoever does it.
+func TestBloodTightensTheTolerance(t *testing.T) {
+	c := newClient(t)
+	ask[contract.Settings](c, "PUT", "/api/settings", `{"role":"groomer","length_unit":"mm","weight_unit":"kg","margin_mm":1,"working_weekdays":["mon"]}`, 200)
+	at := "/api/dogs/" + c.addDog(moss).Id.String()
+	limit := func() float64 {
+		return ask[contract.Bench](c, "POST", at+"/sittings/"+uuid.NewString()+"/events", told(`"kind":"started","tool":"file","id":"`+uuid.NewString()+`"`), 200).RiskLimit
+	}
+	assert.Equal(t, float64(quick.UsualRisk), limit())
+	bled := told(`"kind":"started","tool":"file","id":"a"`, `"kind":"cut","id":"b","nail":"LH3","mm":1`, `"kind":"blood","id":"c","nail":"LH3"`, `"kind":"blood_stopped","id":"d","nail":"LH3"`, `"kind":"ended","id":"e"`)
+	ask[contract.Bench](c, "POST", at+"/sittings/"+uuid.NewString()+"/events", bled, 200)
+	assert.Equal(t, float64(quick.Careful), limit())
+}
+
+// A bit whose touches were measured tells how much the next one takes.
+func TestTouchesAreLearntPerBit(t *testing.T) {
+	c := newClient(t)
+	at := "/api/dogs/" + c.addDog(moss).Id.String()
+	bit := c.addPiece(`"kind":"grinder_band","grit":60`)
+	sat := at + "/sittings/" + uuid.NewString()
+	events := []string{
+		fmt.Sprintf(`"kind":"started","tool":"grinder_band","item_id":%q`, bit.Id),
+		`"kind":"measured","nail":"LH3","measure":"length_before","mm":15`,
+	}
+	for range 10 {
+		events = append(events, `"kind":"touch","nail":"LH3","mm":0.2`)
+	}
+	before := ask[contract.Bench](c, "POST", sat+"/events", told(events...), 200)
+	assert.Equal(t, quick.Touch, before.TouchMm)
+	after := ask[contract.Bench](c, "POST", sat+"/events", told(`"kind":"measured","id":"m","nail":"LH3","measure":"length_after","mm":11`), 200)
+	assert.Greater(t, after.TouchMm, quick.Touch, "four millimetres in ten touches")
+}

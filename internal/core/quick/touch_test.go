@@ -1,0 +1,23 @@
+package quick
+
+import (
+	"math"
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+
+	"fribbet/internal/core/estimate"
+)
+
+// Conjugate normal update by hand (Gelman et al., Bayesian Data Analysis, 2.5): one nail of ten
+// touches that took 4 mm.
+func TestATouchIsLearntFromMeasuredNails(t *testing.T) {
+	assert.InDelta(t, Touch, LearnTouch(nil).Value, 1e-12)
+	assert.Equal(t, estimate.Assumed, LearnTouch([]Ground{{1, 0}}).Source)
+	prior, seen := 1/(0.1*0.1), 100/(2*0.25)
+	got := LearnTouch([]Ground{{Took: 4, Touches: 10}})
+	assert.InDelta(t, (prior*Touch+seen*0.4)/(prior+seen), got.Value, 1e-12)
+	assert.InDelta(t, estimate.Z90/math.Sqrt(prior+seen), got.High-got.Value, 1e-12)
+	assert.Equal(t, estimate.Learnt, got.Source)
+	assert.Greater(t, LearnTouch([]Ground{{Took: -3, Touches: 30}}).Value, 0.0, "a caliper that slipped")
+}

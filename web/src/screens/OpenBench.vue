@@ -1,0 +1,18 @@
+<script setup lang="ts">
+import { watch } from 'vue'
+import { useRouter } from 'vue-router'
+import { useDue } from '../api/queries'
+import AnswerState from '../parts/AnswerState.vue'
+
+/** The sitting that is under way; when there is none, Due, where one begins. */
+const router = useRouter()
+const { data, error, refetch } = useDue()
+watch(data, (due) => {
+  const row = due?.dogs.find((d) => d.open_sitting)
+  if (due) void router.replace(row ? `/dogs/${row.dog_id}/bench/${row.open_sitting}` : '/')
+}, { immediate: true })
+</script>
+
+<template>
+  <div class="screen"><AnswerState :error="error" what="the bench" @again="refetch()" /></div>
+</template>
