@@ -149,5 +149,4 @@ func TestScreenshots(t *testing.T) {
 	for _, name := range []string{"due", "ready", "bench", "ladder"} {
 		shoot(name+"-phone", named(name), 390, 844, false)
 	}
-	shoot("record-phone", named("record"), 390, 844, true)
 }
