@@ -162,10 +162,10 @@ func (p *program) open(id string) string {
 		return kept.Open
 	}
 	const sitting = "5b0f5d0e-6a1c-4f0e-9d55-0d7c3c1f2a10"
-	body := `{"events":[{"id":"e1","at":"2026-11-24T09:00:00Z","kind":"started","tool":"grinder_diamond"},
-		{"id":"e2","at":"2026-11-24T09:01:00Z","kind":"landmark","nail":"LH3","landmark":"groove","mm":3.5},
-		{"id":"e3","at":"2026-11-24T09:02:00Z","kind":"cut","nail":"LH3","mm":1},
-		{"id":"e4","at":"2026-11-24T09:02:10Z","kind":"face","nail":"LH3","of":"e3","face":"grey"}]}`
+	body := `{"events":[{"id":"e1","at":"2026-11-24T09:00:00Z","kind":"started","tool":"large_plier"},
+		{"id":"e2","at":"2026-11-24T09:01:00Z","kind":"landmark","nail":"LH2","landmark":"groove","mm":3.5},
+		{"id":"e3","at":"2026-11-24T09:02:00Z","kind":"cut","nail":"LH2","mm":1},
+		{"id":"e4","at":"2026-11-24T09:02:10Z","kind":"face","nail":"LH2","of":"e3","face":"grey"}]}`
 	ctx, cancel := context.WithTimeout(context.Background(), 10*time.Second)
 	defer cancel()
 	request, err := http.NewRequestWithContext(ctx, http.MethodPost, p.address+"/api/dogs/"+id+"/sittings/"+sitting+"/events", strings.NewReader(body))

@@ -22,7 +22,7 @@ var screens = []screen{
 	{"dog", "Oatcake", "/dogs/DOG", "Each nail"},
 	{"record", "Teasel", "/dogs/DOG/record", "As planned"},
 	{"ready", "Windlass", "/dogs/DOG/ready", "In this order"},
-	{"bench", "Sedge", "/dogs/DOG/bench/OPEN", "to go today"},
+	{"bench", "Windlass", "/dogs/DOG/bench/OPEN", "to go today"},
 	{"ladder", "Thimble", "/dogs/DOG/ladder", "Journal"},
 	{"ladders", "", "/ladder", "a step at a time"},
 	{"kit", "", "/kit", "Files and boards"},

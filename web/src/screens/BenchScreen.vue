@@ -44,7 +44,7 @@ const bleeding = ref(false)
 const marks = computed(() => Object.fromEntries(nails.value.map((n) => [n.code, n.blood ? 'blood' : n.done ? 'done' : n.skipped || !n.today ? 'left' : 'planned'])))
 const counts = computed(() => ({ done: nails.value.filter((n) => n.done || (n.blood && n.cuts.length > 0)).length, left: nails.value.filter((n) => n.today && !closed(n)).length }))
 watch(nails, (all) => {
-  if (!code.value && all.length > 0) code.value = (open.value ?? all[0]).code
+  if (!code.value && all.length > 0) code.value = bench.value?.last?.nail ?? (open.value ?? all[0]).code
 })
 
 /** The one next thing, as words and as what a press does. */
@@ -174,7 +174,7 @@ onKey((event) => {
         <div class="side">
           <RankPicture :rank="bench.rank_before" :size="narrow ? 'narrow' : 'medium'" stacked :selected="nail.code" :marks="marks" @select="code = $event" />
           <p class="tally" aria-live="polite"><strong>{{ counts.done }}</strong> done · <strong>{{ counts.left }}</strong> to go today</p>
-          <BButton :variant="open ? 'plain' : 'go'" class="btn-big" @click="end">End the sitting</BButton>
+          <BButton variant="plain" class="btn-big" @click="end">End the sitting</BButton>
           <BButton variant="plain" :aria-pressed="spoken" class="voice" @click="spoken = !spoken">{{ spoken ? 'Spoken prompts are on' : 'Spoken prompts are off' }}</BButton>
         </div>
       </div>

@@ -12,11 +12,11 @@ const to = computed(() => place(props.due ?? 0))
 <template>
   <div class="strip" aria-hidden="true">
     <span v-for="week in 6" :key="week" class="tick" :style="{ left: place(7 * (week - 1)) }" />
-    <template v-if="due !== undefined && cautious !== undefined">
+    <template v-if="due !== undefined">
       <span v-if="due < 0" class="mark late">◀</span>
       <template v-else>
-        <span class="line" :style="{ left: from, width: `calc(${to} - ${from})` }" />
-        <span v-if="cautious < due" class="mark cautious" :style="{ left: from }">◇</span>
+        <span v-if="cautious !== undefined" class="line" :style="{ left: from, width: `calc(${to} - ${from})` }" />
+        <span v-if="cautious !== undefined && cautious < due" class="mark cautious" :style="{ left: from }">◇</span>
         <span class="mark due" :style="{ left: to }">●</span>
       </template>
     </template>
