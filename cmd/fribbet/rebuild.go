@@ -27,7 +27,7 @@ func rebuildCommand() *cobra.Command {
 			if err != nil {
 				return err
 			}
-			defer kept.Close() //nolint:errcheck // every write is committed by then
+			defer kept.Close()  //nolint:errcheck // every write is committed by then
 			const between = 500 // sittings from one line to the next
 			n, err := book.New(kept, time.Now).Rebuild(cmd.Context(), func(done, all int) {
 				if done%between == 0 {

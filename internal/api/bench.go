@@ -47,6 +47,10 @@ func (h handlers) bench(ctx context.Context, dogID, sittingID uuid.UUID) (contra
 		ContactSeconds: kit.ContactTime, TouchMm: b.Touch, Nails: []contract.BenchNail{},
 		On: b.On, RankBefore: rank(b.Before), Praise: b.State.Praise(),
 	}
+	out.Passes = list(kit.Passes(b.State.Tool))
+	if len(out.Passes) > 0 {
+		out.Speed = &b.Speed
+	}
 	if last, is := b.Log.Last(); is {
 		out.Last = &contract.LastEvent{Id: last.ID, Kind: last.Kind, Nail: last.Nail}
 	}

@@ -9,6 +9,7 @@ import (
 	"fribbet/internal/core/date"
 	"fribbet/internal/core/dog"
 	"fribbet/internal/core/fault"
+	"fribbet/internal/core/kit"
 	"fribbet/internal/core/quick"
 	"fribbet/internal/core/sitting"
 	"fribbet/internal/store"
@@ -22,6 +23,7 @@ type Bench struct {
 	Log    sitting.Log
 	State  sitting.State
 	On     date.Date
+	Speed  kit.Speed
 	Before []dog.Reading // the nails as they were before it
 }
 
@@ -45,7 +47,7 @@ func (b *Book) Bench(ctx context.Context, dogID, sittingID uuid.UUID) (Bench, er
 		return Bench{}, err
 	}
 	limit := sitting.RiskLimit(settings.Role != Groomer, t.Sittings)
-	return Bench{t.Bench(state, settings.EndPoint, limit, quick.LearnTouch(ground).Value), t.dog, sittingID, log.Events, state, log.On, t.feet.On(log.On)}, nil
+	return Bench{t.Bench(state, settings.EndPoint, limit, quick.LearnTouch(ground).Value), t.dog, sittingID, log.Events, state, log.On, kit.SpeedFor(kit.Job{Purpose: kit.Length, Hand: settings.Hand}), t.feet.On(log.On)}, nil
 }
 
 // Tell adds events to a dog's sitting, in their order; the first begins it. Events that are

@@ -20,3 +20,11 @@ func Cautions(t Tool) []string {
 		return []string{"Short strokes away from the foot; stop when the skin warms or reddens."}
 	}
 }
+
+// Passes is the order in which a grinder goes round a nail, always away from the foot (trade).
+func Passes(t Tool) []string {
+	if t.Work() != Grinding {
+		return nil
+	}
+	return []string{"underside, about 45°", "tip, about 90°", "sides and top edge"}
+}

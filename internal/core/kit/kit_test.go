@@ -204,6 +204,15 @@ func TestEveryToolHasItsCautions(t *testing.T) {
 	assert.Contains(t, Cautions(LargePlier)[0], "eyes")
 }
 
+// Common practice, no source: underside first at about 45°, tip at about 90°, then sides and top.
+func TestAGrinderGoesRoundTheNail(t *testing.T) {
+	passes := Passes(GrinderDiamond)
+	assert.Contains(t, passes[0], "45°")
+	assert.Contains(t, passes[1], "90°")
+	assert.Len(t, passes, 3)
+	assert.Empty(t, Passes(LargePlier))
+}
+
 func TestEveryKindHasAShelf(t *testing.T) {
 	shelves := map[Shelf]int{}
 	for _, k := range Kinds() {

@@ -1153,8 +1153,11 @@ export interface components {
             praise: string;
             /** @description the longest that a grinder stays on a nail, judgement */
             contact_seconds: number;
-            /** @description what one touch of a grinder takes */
+            /** @description what one touch of the bit in the hand takes */
             touch_mm: number;
+            speed?: components["schemas"]["Speed"];
+            /** @description the order in which a grinder goes round a nail; empty for any other tool */
+            passes: string[];
         };
         /** @description what undo would take back; none when there is nothing */
         LastEvent: {

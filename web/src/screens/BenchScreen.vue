@@ -156,7 +156,7 @@ onKey((event) => {
             <template v-if="nail.advice.risk > 0"> It bleeds in <strong>{{ chance(nail.advice.risk) }}</strong> ({{ (100 * nail.advice.risk).toFixed(2) }} %).</template>
           </p>
           <BButton variant="go" class="next" @click="step.does">{{ step.words }} <kbd v-if="!narrow">Space</kbd></BButton>
-          <TouchClock v-if="grinding && !closed(nail)" ref="clock" :touches="nail.cuts.filter((c) => c.touch).length" :seconds="bench.contact_seconds" @touch="touched" />
+          <TouchClock v-if="grinding && !closed(nail)" ref="clock" :key="`clock ${nail.code}`" :touches="nail.cuts.filter((c) => c.touch).length" :seconds="bench.contact_seconds" :passes="bench.passes" :speed="bench.speed" @touch="touched" />
           <div v-if="lastCut && !nail.blood" class="faces" role="group" aria-label="What the face shows">
             <button v-for="(f, i) in nail.faces" :key="f" type="button" :aria-pressed="lastCut.face === f" @click="showed(f)"><FacePicture :face="f" :light="nail.colour === 'light'" /><span>{{ faces[f] }}</span><kbd v-if="!narrow">{{ i + 1 }}</kbd></button>
           </div>

@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { BButton } from 'bootstrap-vue-next/components/BButton'
 import { computed, onBeforeUnmount, ref } from 'vue'
+import type { Schemas } from '../../api/client'
 
 /** Counts a grinder's touches and counts down how long it may stay on the nail; then a rest to cool. */
-const props = defineProps<{ touches: number; seconds: number }>()
+const props = defineProps<{ touches: number; seconds: number; passes: string[]; speed?: Schemas['Speed'] }>()
 const emit = defineEmits<{ touch: [] }>()
 const began = ref<number>()
 const now = ref(0)
@@ -12,10 +13,12 @@ onBeforeUnmount(() => clearInterval(ticking))
 const gone = computed(() => (began.value === undefined ? undefined : (now.value - began.value) / 1000))
 const left = computed(() => (gone.value === undefined ? props.seconds : Math.max(0, props.seconds - gone.value)))
 const says = computed(() => {
-  if (gone.value === undefined) return `at most ${props.seconds} s on the nail`
+  if (gone.value === undefined) return `at most ${props.seconds} s on the nail (our judgement)${props.speed ? `, ${props.speed} speed` : ''}`
   if (left.value > 0) return 'on the nail'
   return gone.value < 2 * props.seconds ? 'lift, look, let it cool' : 'ready for the next touch'
 })
+/** Where round the nail the work is: a press goes on to the next pass. */
+const pass = ref(0)
 function touch() {
   began.value = now.value = Date.now()
   emit('touch')
@@ -29,6 +32,9 @@ defineExpose({ touch })
     <span class="says" aria-live="polite">{{ touches }} {{ touches === 1 ? 'touch' : 'touches' }} · {{ says }}</span>
     <BButton variant="plain" class="btn-big" @click="touch">Touch <kbd>T</kbd></BButton>
   </div>
+  <div class="choices passes" role="group" aria-label="Where round the nail">
+    <button v-for="(words, i) in passes" :key="words" type="button" :aria-pressed="pass === i" @click="pass = i">{{ i + 1 }}. {{ words }}</button>
+  </div>
 </template>
 
 <style scoped>
@@ -36,4 +42,5 @@ defineExpose({ touch })
 .clock.hot { border-left: calc(var(--bar) * 2) solid var(--caution-edge); }
 .left { font-size: 1.5rem; font-weight: 700; min-width: 2.6rem; }
 .says { flex: 1; }
+.passes { margin-top: 0.4rem; }
 </style>
