@@ -3,6 +3,7 @@ package book
 import (
 	"context"
 	"fmt"
+	"slices"
 
 	"github.com/google/uuid"
 
@@ -25,6 +26,7 @@ type Bench struct {
 	On     date.Date
 	Speed  kit.Speed
 	Before []dog.Reading // the nails as they were before it
+	After  []dog.Reading // and after it, on its day
 }
 
 // Bench returns a dog's sitting as it stands.
@@ -46,8 +48,28 @@ func (b *Book) Bench(ctx context.Context, dogID, sittingID uuid.UUID) (Bench, er
 	if err != nil {
 		return Bench{}, err
 	}
+	before, after, err := b.around(ctx, t.dog, sittingID, log.On)
+	if err != nil {
+		return Bench{}, err
+	}
 	limit := sitting.RiskLimit(settings.Role != Groomer, t.Sittings)
-	return Bench{t.Bench(state, settings.EndPoint, limit, quick.LearnTouch(ground).Value), t.dog, sittingID, log.Events, state, log.On, kit.SpeedFor(kit.Job{Purpose: kit.Length, Hand: settings.Hand}), t.feet.On(log.On)}, nil
+	return Bench{t.Bench(state, settings.EndPoint, limit, quick.LearnTouch(ground).Value), t.dog, sittingID, log.Events, state, log.On, kit.SpeedFor(kit.Job{Purpose: kit.Length, Hand: settings.Hand}), before, after}, nil
+}
+
+// around reads a dog's nails on the day of a sitting, before it and after it, whatever came later.
+func (b *Book) around(ctx context.Context, d store.Dog, sittingID uuid.UUID, on date.Date) (before, after []dog.Reading, err error) {
+	sittings, err := b.store.Sittings(ctx, d.ID)
+	if err != nil {
+		return nil, nil, err
+	}
+	checks, err := b.store.Checks(ctx, d.ID)
+	if err != nil {
+		return nil, nil, err
+	}
+	until := slices.DeleteFunc(sittings, func(s store.Sitting) bool { return s.On.After(on) })
+	looked := walksOf(slices.DeleteFunc(checks, func(c store.Check) bool { return c.On.After(on) }))
+	before = dog.FeetAfter(d.Dog, trimsBefore(until, sittingID), looked...).On(on)
+	return before, dog.FeetAfter(d.Dog, trimsOf(until), looked...).On(on), nil
 }
 
 // Tell adds events to a dog's sitting, in their order; the first begins it. Events that are

@@ -1149,6 +1149,7 @@ export interface components {
             /** @description today's in the order of the work */
             nails: components["schemas"]["BenchNail"][];
             rank_before: components["schemas"]["Rank"];
+            rank_after: components["schemas"]["Rank"];
             /** @description what the dog did well */
             praise: string;
             /** @description the longest that a grinder stays on a nail, judgement */

@@ -40,7 +40,7 @@ const takeBack = () => mutate(props.sittingId, { onSuccess: () => router.replace
       </div>
       <p v-if="done?.praise" class="praise">{{ done.praise }}</p>
       <DogNext :next="data.next" :days="data.next_in_days" :why-none="data.why_none" />
-      <div class="after"><RankPicture :rank="data.rank" size="medium" /></div>
+      <div class="after"><RankPicture :rank="done?.rank_after ?? data.rank" size="medium" /></div>
       <ul v-if="worked.length > 0" class="worked small" aria-label="What was done"><li v-for="n in worked" :key="n.code"><strong>{{ n.code }}</strong> {{ length.show(n.removed_mm) }}<template v-if="n.reaction !== 'calm'">, {{ reactions[n.reaction] }}</template><template v-if="n.blood">, bled</template></li></ul>
       <RefusalNote :error="error" />
       <div class="ways">
