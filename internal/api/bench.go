@@ -46,6 +46,7 @@ func (h handlers) bench(ctx context.Context, dogID, sittingID uuid.UUID) (contra
 		Tool: b.State.Tool, ItemId: idOf(b.State.Item), Note: b.State.Note, Stop: b.Stop, RiskLimit: float64(b.Limit), Events: len(b.Log),
 		ContactSeconds: kit.ContactTime, TouchMm: b.Touch, Nails: []contract.BenchNail{},
 		On: b.On, RankBefore: rank(b.Before), RankAfter: rank(b.After), Praise: b.State.Praise(),
+		Cautions: cautions(b.Cautions), Mind: list(kit.Cautions(b.State.Tool)),
 	}
 	out.Passes = list(kit.Passes(b.State.Tool))
 	if len(out.Passes) > 0 {

@@ -19,14 +19,15 @@ import (
 // Bench is a sitting that is under way, or was.
 type Bench struct {
 	sitting.Bench
-	Dog    store.Dog
-	ID     uuid.UUID
-	Log    sitting.Log
-	State  sitting.State
-	On     date.Date
-	Speed  kit.Speed
-	Before []dog.Reading // the nails as they were before it
-	After  []dog.Reading // and after it, on its day
+	Dog      store.Dog
+	ID       uuid.UUID
+	Log      sitting.Log
+	State    sitting.State
+	On       date.Date
+	Cautions []dog.Caution
+	Speed    kit.Speed
+	Before   []dog.Reading // the nails as they were before it
+	After    []dog.Reading // and after it, on its day
 }
 
 // Bench returns a dog's sitting as it stands.
@@ -53,7 +54,11 @@ func (b *Book) Bench(ctx context.Context, dogID, sittingID uuid.UUID) (Bench, er
 		return Bench{}, err
 	}
 	limit := sitting.RiskLimit(settings.Role != Groomer, t.Sittings)
-	return Bench{t.Bench(state, settings.EndPoint, limit, quick.LearnTouch(ground).Value), t.dog, sittingID, log.Events, state, log.On, kit.SpeedFor(kit.Job{Purpose: kit.Length, Hand: settings.Hand}), before, after}, nil
+	return Bench{
+		Bench: t.Bench(state, settings.EndPoint, limit, quick.LearnTouch(ground).Value),
+		Dog:   t.dog, ID: sittingID, Log: log.Events, State: state, On: log.On, Cautions: t.cautions(sitting.For(t.Question)),
+		Speed: kit.SpeedFor(kit.Job{Purpose: kit.Length, Hand: settings.Hand}), Before: before, After: after,
+	}, nil
 }
 
 // around reads a dog's nails on the day of a sitting, before it and after it, whatever came later.

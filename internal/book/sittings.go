@@ -32,11 +32,16 @@ func (b *Book) Plan(ctx context.Context, id uuid.UUID, helper bool) (Plan, error
 		return Plan{}, err
 	}
 	p := Plan{Plan: sitting.For(t.Question), Dog: t.dog, Nails: t.Nails, Tool: t.FirstTool()}
-	readings := t.feet.On(b.Today())
 	p.Checklist, p.SeeTo = t.Checklist(p.Plan), t.SeeTo()
-	p.Cautions = append(sitting.WhileTraining(readings, t.training.Paws()), t.Cautions(p.Plan)...)
-	p.Cautions = append(p.Cautions, t.feet.Cautions(readings)...)
+	p.Cautions = t.cautions(p.Plan)
 	return p, nil
+}
+
+// cautions are those of the dog, then those of its feet.
+func (t today) cautions(p sitting.Plan) []dog.Caution {
+	readings := t.feet.On(t.Today)
+	all := append(sitting.WhileTraining(readings, t.training.Paws()), t.Cautions(p)...)
+	return append(all, t.feet.Cautions(readings)...)
 }
 
 // Advice ranks the tools for one nail.

@@ -1152,6 +1152,9 @@ export interface components {
             rank_after: components["schemas"]["Rank"];
             /** @description what the dog did well */
             praise: string;
+            cautions: components["schemas"]["Caution"][];
+            /** @description what to mind with the tool in the hand */
+            mind: string[];
             /** @description the longest that a grinder stays on a nail, judgement */
             contact_seconds: number;
             /** @description what one touch of the bit in the hand takes */

@@ -4,7 +4,7 @@ import { BFormSelect } from 'bootstrap-vue-next/components/BFormSelect'
 import { useQueryClient } from '@tanstack/vue-query'
 import { computed, ref, useTemplateRef, watch } from 'vue'
 import { useRouter } from 'vue-router'
-import type { Schemas } from '../api/client'
+import { Refusal, type Schemas } from '../api/client'
 import { useKit } from '../api/kit'
 import { useBench } from '../local/bench'
 import { act, isTyping, onKey } from '../local/keys'
@@ -13,6 +13,7 @@ import { speak, spoken } from '../local/speech'
 import { toolChoices } from '../local/tools'
 import AnswerState from '../parts/AnswerState.vue'
 import AppIcon from '../parts/AppIcon.vue'
+import CautionList from '../parts/CautionList.vue'
 import RefusalNote from '../parts/RefusalNote.vue'
 import RankPicture from '../rank/RankPicture.vue'
 import { useUnits } from '../units'
@@ -46,6 +47,9 @@ const counts = computed(() => ({ done: nails.value.filter((n) => n.done || (n.bl
 watch(nails, (all) => {
   if (!code.value && all.length > 0) code.value = bench.value?.last?.nail ?? (open.value ?? all[0]).code
 })
+
+/** Begun while the server is away: what was told is kept, and this says so. */
+const unread = computed(() => refusal.value ?? (unreachable.value ? new Refusal(0, 'Fribbet does not answer.', []) : null))
 
 /** The one next thing, as words and as what a press does. */
 const step = computed(() => {
@@ -135,7 +139,7 @@ onKey((event) => {
 
 <template>
   <div class="screen bench-screen">
-    <AnswerState v-if="!bench || !nail" :error="refusal" what="the sitting" @again="flush()" />
+    <AnswerState v-if="!bench || !nail" :error="unread" what="the sitting" @again="flush()" />
     <template v-else>
       <div class="screen-head">
         <h1 dir="auto">{{ bench.name }}</h1>
@@ -173,6 +177,8 @@ onKey((event) => {
         </section>
         <div class="side">
           <RankPicture :rank="bench.rank_before" :size="narrow ? 'narrow' : 'medium'" stacked :selected="nail.code" :marks="marks" @select="code = $event" />
+          <CautionList :cautions="bench.cautions" />
+          <ul class="mind small" aria-label="With this tool"><li v-for="words in bench.mind" :key="words">{{ words }}</li></ul>
           <p class="tally" aria-live="polite"><strong>{{ counts.done }}</strong> done · <strong>{{ counts.left }}</strong> to go today</p>
           <BButton variant="plain" class="btn-big" @click="end">End the sitting</BButton>
           <BButton variant="plain" :aria-pressed="spoken" class="voice" @click="spoken = !spoken">{{ spoken ? 'Spoken prompts are on' : 'Spoken prompts are off' }}</BButton>
@@ -205,6 +211,8 @@ onKey((event) => {
 .act { flex-wrap: wrap; gap: 0 0.4rem; line-height: 1.2; min-height: 64px; padding-inline: 0.3rem; }
 .drop { color: var(--quick-text); }
 .side { align-self: start; }
+.mind { color: var(--ink-soft); margin-top: 0.5rem; }
+.mind li { border-left: var(--bar) solid var(--caution-edge); margin-bottom: 0.25rem; padding-left: 0.6rem; }
 .tally { margin: 0.75rem 0; }
 .side .btn { width: 100%; }
 .voice { margin-top: 0.5rem; }
