@@ -31,7 +31,7 @@ func TestGettingReadyForABiter(t *testing.T) {
 	p.sees("11 to go today")
 	p.sees("protect your eyes")            // where the clippings fly
 	p.press(".choices button", "^3.0 mm$") // where the groove ends
-	p.sees("Cut ")
+	p.sees("mm, look")
 	p.keys("PageDown") // the first cut
 	p.sees("1 cut")
 	p.saved()

@@ -90,7 +90,9 @@ export function useBench(dog: string, sitting: string) {
   onBeforeUnmount(() => clearInterval(again))
 
   const bench = computed(() => (answer.value && pending.value.length > 0 ? over(answer.value, pending.value) : answer.value))
-  return { bench, pending, refusal, unreachable, tell, flush, forget: last.drop }
+  /** Nails of which something was told that the server has not reckoned with yet. */
+  const unreckoned = computed(() => new Set(pending.value.flatMap((w) => (w.event.nail ? [w.event.nail] : []))))
+  return { bench, pending, unreckoned, refusal, unreachable, tell, flush, forget: last.drop }
 }
 
 /** The server's last answer with what waits shown over it. It reckons nothing: a nail with news has the eye's advice until the server answers. */

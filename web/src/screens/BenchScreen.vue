@@ -30,7 +30,7 @@ const cache = useQueryClient()
 const narrow = useNarrow()
 const { length } = useUnits()
 const { data: kit } = useKit()
-const { bench, pending, refusal, unreachable, tell, flush, forget } = useBench(props.dogId, props.sittingId)
+const { bench, pending, unreckoned, refusal, unreachable, tell, flush, forget } = useBench(props.dogId, props.sittingId)
 
 const code = ref<string>()
 const clock = useTemplateRef('clock')
@@ -58,6 +58,7 @@ const step = computed(() => {
   if (closed(n) || n.state === 'torn' || n.state === 'ingrown') {
     return open.value ? { words: `Next: ${open.value.code}`, does: () => (code.value = open.value?.code) } : { words: 'End the sitting', does: end }
   }
+  if (unreckoned.value.has(n.code) && !unreachable.value) return { words: '…', does: () => {} } // a moment: no cut by an advice that is out of date
   if (n.advice.action === 'stop') return { words: 'Stop: smooth it, done', does: finish }
   const mm = length.value.show(n.advice.cut_mm)
   return n.advice.action === 'touch' ? { words: `Touch ${mm}, look`, does: () => touch() } : { words: `Cut ${mm}, look`, does: cut }
@@ -156,8 +157,9 @@ onKey((event) => {
           </div>
           <NailUnderHands :nail="nail" />
           <p class="why">
-            <strong>{{ nail.advice.voice === 'eye' ? 'What you see' : 'The numbers' }}</strong>: {{ nail.advice.because }}.
-            <template v-if="nail.advice.risk > 0"> It bleeds in <strong>{{ chance(nail.advice.risk) }}</strong> ({{ (100 * nail.advice.risk).toFixed(2) }} %).</template>
+            <template v-if="unreckoned.has(nail.code) && !unreachable">Reckoning with what you told…</template>
+            <template v-else><strong>{{ nail.advice.voice === 'eye' ? 'What you see' : 'The numbers' }}</strong>: {{ nail.advice.because }}.
+            <template v-if="nail.advice.risk > 0"> It bleeds in <strong>{{ chance(nail.advice.risk) }}</strong> ({{ (100 * nail.advice.risk).toFixed(2) }} %).</template></template>
           </p>
           <BButton variant="go" class="next" @click="step.does">{{ step.words }} <kbd v-if="!narrow">Space</kbd></BButton>
           <TouchClock v-if="grinding && !closed(nail)" ref="clock" :key="`clock ${nail.code}`" :touches="nail.cuts.filter((c) => c.touch).length" :seconds="bench.contact_seconds" :passes="bench.passes" :speed="bench.speed" @touch="touched" />
