@@ -25,7 +25,7 @@ const overdue = computed(() => (kit.value?.items ?? []).filter((i) => i.level ==
       <div class="screen-head">
         <div>
           <h1>Kit</h1>
-          <p class="soft lead">Cuts and minutes are counted by your sittings. What a limit should be is your judgement, and ours until you say.</p>
+          <p class="soft lead">Cuts and minutes are counted from your sittings. A limit is our judgement until you say yours.</p>
         </div>
         <div class="aside"><BButton :variant="kit.items.length === 0 ? 'go' : 'plain'" :class="{ 'btn-big': kit.items.length === 0 }" :aria-expanded="adding" @click="adding = !adding">{{ adding ? 'Close' : 'Add a piece' }}</BButton></div>
       </div>

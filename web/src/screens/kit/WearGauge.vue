@@ -13,7 +13,7 @@ const unit = computed(() => (props.item.counts === 'cuts' ? 'cuts' : 'min'))
     <div class="rule" :class="item.level" aria-hidden="true"><div class="used" :style="{ width: `${share * 100}%` }" /></div>
     <div class="small">
       <template v-if="item.assumed">about </template>{{ Math.round(item.used) }} of {{ Math.round(item.limit!) }} {{ unit }}
-      <span class="soft">· {{ item.told ? 'your limit' : 'usual limit' }}</span>
+      <span class="soft">· {{ item.told ? 'your limit' : 'our judgement' }}</span>
     </div>
   </div>
 </template>
