@@ -190,6 +190,10 @@ func TestTwoBrowsersOnOneSitting(t *testing.T) {
 	second.keys("t")
 	second.saved()
 	first.sees("3 cuts")
+	second.open(program.address + "/dogs/" + id + "/ready")
+	second.sees("Go on at the bench") // no second sitting beside the one under way
+	second.keys("g b")
+	second.sees("3 cuts")
 	var b bench
 	program.get(at, &b)
 	assert.Equal(t, 3, b.cuts())

@@ -3,7 +3,7 @@ import { BButton } from 'bootstrap-vue-next/components/BButton'
 import { computed, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import type { Schemas } from '../api/client'
-import { usePlan } from '../api/queries'
+import { useDog, usePlan } from '../api/queries'
 import { dayOf } from '../dates'
 import { beginSitting } from '../local/bench'
 import { kept } from '../local/kept'
@@ -26,6 +26,7 @@ const laidOut = kept<{ day: string; ticks: string[]; helper: boolean }>(`fribbet
 const before = laidOut.read()
 const helper = ref(before?.helper ?? false)
 const ticks = ref<string[]>([])
+const { data: dog } = useDog(() => props.dogId) // whether a sitting is under way
 const { data: plan, error, refetch } = usePlan(() => props.dogId, helper)
 watch(plan, (p, old) => {
   if (p && !old && before?.day === p.today) ticks.value = before.ticks
@@ -57,6 +58,7 @@ const limits = computed(() => {
 
 function start() {
   if (!plan.value || !today.value) return
+  if (dog.value?.open_sitting) return void router.push(`/dogs/${props.dogId}/bench/${dog.value.open_sitting}`)
   const first = today.value.stops[0]
   void beginSitting(props.dogId, { kind: 'started', tool: first.tool, item_id: first.item_id, helper: helper.value && plan.value.helping !== 'alone', ticks: ticks.value }).then((id) => {
     laidOut.drop()
@@ -82,7 +84,8 @@ onKey((event) => {
         </div>
         <div class="aside">
           <BButton variant="plain" class="helper" role="switch" :aria-checked="helper" @click="helper = !helper">{{ helper ? '✓ helper here' : 'no helper' }} <kbd>H</kbd></BButton>
-          <BButton v-if="today" variant="go" class="btn-big" @click="start">Start<span v-if="!narrow"> the sitting</span></BButton>
+          <RouterLink v-if="dog?.open_sitting" :to="`/dogs/${dogId}/bench/${dog.open_sitting}`" class="btn btn-go btn-big">Go on at the bench</RouterLink>
+          <BButton v-else-if="today" variant="go" class="btn-big" @click="start">Start<span v-if="!narrow"> the sitting</span></BButton>
           <BButton v-else-if="plan.blocked" variant="go" class="btn-big" @click="helper = true">A helper is here</BButton>
           <RouterLink v-else-if="plan.left.some((l) => l.whose === 'training')" :to="`/dogs/${dogId}/ladder`" class="btn btn-go btn-big">Train instead</RouterLink>
           <RouterLink v-else :to="`/dogs/${dogId}`" class="btn btn-go btn-big"><span>Back to <bdi>{{ plan.name }}</bdi></span></RouterLink>
