@@ -160,6 +160,7 @@ func TestKillingTheServerTenTimesLosesNoTap(t *testing.T) {
 		program.kill()
 		tap()
 		p.sees("Kept here, not yet saved")
+		p.sees("half a millimetre at most, stop at any dark centre")
 		program = serve(t, data, day, port)
 		if moment.IntN(2) == 0 { // the tab was closed meanwhile, and is opened again
 			p.open(p.MustInfo().URL)

@@ -129,15 +129,18 @@ func TestScreenshots(t *testing.T) {
 	}
 	program := start(t, "demo", "--today", day, "--listen", anywhere)
 	p := tab(t, browser(t), "about:blank")
+	keep := func(file string) {
+		picture, err := p.Screenshot(false, nil)
+		require.NoError(t, err)
+		require.NoError(t, os.WriteFile(filepath.Join(into, file+".png"), picture, 0o600))
+	}
 	shoot := func(file string, s screen, width, height int, dark bool) {
 		p.size(width, height)
 		p.dark(dark)
 		p.open(s.address(program))
 		p.sees(s.words)
 		time.Sleep(300 * time.Millisecond) // the typeface settles
-		picture, err := p.Screenshot(false, nil)
-		require.NoError(t, err)
-		require.NoError(t, os.WriteFile(filepath.Join(into, file+".png"), picture, 0o600))
+		keep(file)
 	}
 	for _, s := range screens[:len(screens)-1] {
 		shoot(s.name, s, 1280, 800, false)
@@ -145,8 +148,15 @@ func TestScreenshots(t *testing.T) {
 	named := func(name string) screen {
 		return screens[slices.IndexFunc(screens, func(s screen) bool { return s.name == name })]
 	}
-	shoot("dog-dark", named("dog"), 1280, 800, true)
-	for _, name := range []string{"due", "ready", "bench", "ladder"} {
+	for _, name := range []string{"due", "ready", "bench"} {
 		shoot(name+"-phone", named(name), 390, 844, false)
 	}
+	p.keys("b") // over the bench that was just shown
+	p.sees("It looks worse than it is")
+	keep("blood-phone")
+	p.size(700, 1000)
+	p.open(named("saved").address(program))
+	p.sees("Print the card")
+	p.print()
+	keep("card")
 }

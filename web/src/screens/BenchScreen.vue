@@ -6,6 +6,7 @@ import { computed, ref, useTemplateRef, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { Refusal, type Schemas } from '../api/client'
 import { useKit } from '../api/kit'
+import { useSettings } from '../api/queries'
 import { useBench } from '../local/bench'
 import { act, isTyping, onKey } from '../local/keys'
 import { useNarrow } from '../local/narrow'
@@ -30,6 +31,7 @@ const cache = useQueryClient()
 const narrow = useNarrow()
 const { length } = useUnits()
 const { data: kit } = useKit()
+const settings = useSettings()
 const { bench, pending, unreckoned, refusal, unreachable, tell, flush, forget } = useBench(props.dogId, props.sittingId)
 
 const code = ref<string>()
@@ -55,7 +57,7 @@ const unread = computed(() => refusal.value ?? (unreachable.value ? new Refusal(
 const step = computed(() => {
   const n = nail.value
   if (!n) return { words: '', does: () => {} }
-  if (closed(n) || n.state === 'torn' || n.state === 'ingrown') {
+  if (closed(n) || settings.data.value?.veterinary_states.includes(n.state)) {
     return open.value ? { words: `Next: ${open.value.code}`, does: () => (code.value = open.value?.code) } : { words: 'End the sitting', does: end }
   }
   if (unreckoned.value.has(n.code) && !unreachable.value) return { words: '…', does: () => {} } // a moment: no cut by an advice that is out of date
