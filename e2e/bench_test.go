@@ -236,4 +236,5 @@ func TestTheCardForTheOwnerIsPrinted(t *testing.T) {
 	p.print()
 	assert.Equal(t, "block", p.MustEval(`() => getComputedStyle(document.querySelector('.card')).display`).Str())
 	assert.Equal(t, "none", p.MustEval(`() => getComputedStyle(document.querySelector('.frame-rule')).display`).Str())
+	assert.Zero(t, p.MustEval(`() => [...document.querySelectorAll('button, nav')].filter((e) => e.getClientRects().length > 0).length`).Int(), "no button on paper")
 }
