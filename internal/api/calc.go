@@ -5,6 +5,7 @@ import (
 
 	"fribbet/internal/api/contract"
 	"fribbet/internal/core/claw"
+	"fribbet/internal/core/date"
 	"fribbet/internal/core/due"
 	"fribbet/internal/core/growth"
 	"fribbet/internal/core/quick"
@@ -32,7 +33,7 @@ func (handlers) CalcProfile(_ context.Context, r contract.CalcProfileRequestObje
 
 func (handlers) CalcDue(_ context.Context, r contract.CalcDueRequestObject) (contract.CalcDueResponseObject, error) {
 	trim := due.Trim{
-		On: r.Body.LastSitting, Sat: r.Body.LastSitting, Rhythm: r.Body.Rhythm, Workdays: r.Body.WorkingWeekdays,
+		On: r.Body.LastSitting, Sat: r.Body.LastSitting, Rhythm: r.Body.Rhythm, Workdays: date.Workdays{Weekdays: r.Body.WorkingWeekdays, Closed: spans(r.Body.Holidays)}, Short: orZero(r.Body.ShortQuicks),
 		Weight: r.Body.WeightKg, Margin: quick.Margin,
 	}
 	if r.Body.MarginMm != nil {
@@ -50,5 +51,5 @@ func (handlers) CalcDue(_ context.Context, r contract.CalcDueRequestObject) (con
 	if err != nil {
 		return nil, err
 	}
-	return contract.CalcDue200JSONResponse(next(result, trim.Reason(result))), nil
+	return contract.CalcDue200JSONResponse(next(result, trim.Reason(result), trim.Explain(result))), nil
 }

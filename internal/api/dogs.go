@@ -6,7 +6,6 @@ import (
 	"fribbet/internal/api/contract"
 	"fribbet/internal/book"
 	"fribbet/internal/core/dog"
-	"fribbet/internal/core/due"
 	"fribbet/internal/core/fault"
 	"fribbet/internal/core/nail"
 	"fribbet/internal/store"
@@ -39,51 +38,57 @@ func (h handlers) GetDog(ctx context.Context, r contract.GetDogRequestObject) (c
 	return contract.GetDog200JSONResponse(h.view(v)), nil
 }
 
-func (h handlers) GetDue(ctx context.Context, _ contract.GetDueRequestObject) (contract.GetDueResponseObject, error) {
-	views, err := h.book.DueList(ctx)
+func (h handlers) GetDue(ctx context.Context, r contract.GetDueRequestObject) (contract.GetDueResponseObject, error) {
+	const weeksAhead, usualLimit = 6, 40
+	limit := usualLimit
+	if r.Params.Limit != nil {
+		limit = *r.Params.Limit
+	}
+	found, err := h.book.DueList(ctx, orZero(r.Params.Search), orZero(r.Params.Offset), limit)
 	if err != nil {
 		return nil, err
 	}
-	const weeksAhead = 6
-	list := contract.GetDue200JSONResponse{Today: h.book.Today(), Dogs: []contract.DueRow{}}
+	list := contract.GetDue200JSONResponse{Today: h.book.Today(), Dogs: []contract.DueRow{}, All: found.All, Found: found.Found, Late: found.Late}
+	if p := found.Recount; p != nil {
+		list.Recount = &contract.Recount{Done: p.Done, All: p.All}
+	}
 	for week := range weeksAhead {
 		list.Weeks = append(list.Weeks, h.book.Today().AddDays(7*week))
 	}
-	for _, v := range views {
-		list.Dogs = append(list.Dogs, h.dueRow(v))
+	for _, row := range found.Rows {
+		list.Dogs = append(list.Dogs, h.dueRow(row))
 	}
 	return list, nil
 }
 
-func (h handlers) dueRow(v book.View) contract.DueRow {
+func (h handlers) dueRow(r book.DueRow) contract.DueRow {
 	row := contract.DueRow{
-		DogId: v.Dog.ID, Name: v.Dog.Name, Task: contract.DueRowTaskTrim, Standing: contract.DueRowStanding(due.Unseen), Reason: v.WhyNone,
-		Rank: rank(v.Readings), Cautions: cautions(v.Cautions), OpenSitting: v.Open,
+		DogId: r.DogID, Name: r.Name, Task: contract.DueRowTaskTrim, Standing: contract.DueRowStanding(r.Standing), Reason: r.Reason, Waits: r.Waits,
+		Rank: smallRank(r.Glance), Cautions: cautions(r.Cautions), OpenSitting: r.Open, Due: dated(r.On), Cautious: dated(r.Cautious),
 	}
-	today := h.book.Today()
-	if v.Training.Whole() {
-		first, _ := v.Training.First(today)
-		on := first.NextOn(today)
-		row.Task, row.Reason, row.Standing = contract.DueRowTaskLadder, first.Reason(), contract.DueRowStanding(due.StandingAt(on, today))
-		row.Due, row.DueInDays = &on, of(on.Sub(today))
-		return row
+	if r.Train {
+		row.Task = contract.DueRowTaskLadder
 	}
-	if v.Next == nil {
-		return row
+	if row.Due != nil {
+		row.DueInDays = of(r.On.Sub(h.book.Today()))
 	}
-	row.Standing, row.Reason, row.Waits = contract.DueRowStanding(v.Next.StandingOn(today)), v.Next.Reason, v.Next.Waits()
-	row.Due, row.DueInDays = &v.Next.Due, of(v.Next.Due.Sub(today))
-	row.Cautious, row.CautiousInDays = &v.Next.Cautious, of(v.Next.Cautious.Sub(today))
+	if row.Cautious != nil {
+		row.CautiousInDays = of(r.Cautious.Sub(h.book.Today()))
+	}
+	if r.Why != nil {
+		row.Why = of(why(*r.Why))
+	}
 	return row
 }
 
 func (h handlers) view(v book.View) contract.DogView {
 	out := contract.DogView{
 		Dog: h.dog(v.Dog), WhyNone: v.WhyNone, Rank: rank(v.Readings), Cautions: cautions(v.Cautions),
+		Growth: growthOf(v.Growth, v.Outliers), Habit: habit(v.Habit), Plan: quickPlan(v.Plan),
 		Moods: moods(v.Moods), Sittings: []contract.SittingSummary{}, OpenSitting: v.Open, TrainingPaws: []nail.Paw{},
 	}
 	if v.Next != nil {
-		n := next(v.Next.Next, v.Next.Reason)
+		n := next(v.Next.Next, v.Next.Reason, v.Next.Why)
 		out.Next, out.NextInDays = &n, of(v.Next.Due.Sub(h.book.Today()))
 	}
 	if first, training := v.Training.First(h.book.Today()); training {
@@ -110,7 +115,10 @@ func (h handlers) dog(d store.Dog) contract.Dog {
 		Id: d.ID, Version: d.Version, Name: d.Name,
 		BirthDate: d.Birth.Date, BirthEstimated: d.Birth.Estimated, AgeYears: d.AgeYears(h.book.Today()),
 		FootCoat: d.FootCoat, PavementKmWeek: d.Pavement, Rhythm: d.Rhythm, WorkingWeekdays: d.Workdays, WishedGapMm: d.WishedGap, School: d.School,
-		Handling: handling(d.Handling),
+		Handling: handling(d.Handling), ShortQuicks: d.Short, Walked: []contract.Walked{},
+	}
+	for _, w := range d.Walked {
+		out.Walked = append(out.Walked, contract.Walked{Until: w.Until, KmWeek: w.Km})
 	}
 	for _, w := range d.Weights {
 		out.Weights = append(out.Weights, contract.Weight{On: &w.On, Kg: w.Kg})
@@ -124,7 +132,7 @@ func (h handlers) dog(d store.Dog) contract.Dog {
 func changes(in contract.DogInput) dog.Changes {
 	c := dog.Changes{
 		Name: in.Name, BirthDate: in.BirthDate, Estimated: in.BirthEstimated, AgeYears: in.AgeYears,
-		FootCoat: in.FootCoat, Pavement: in.PavementKmWeek, Rhythm: in.Rhythm, Workdays: in.WorkingWeekdays, WishedGap: in.WishedGapMm, School: in.School,
+		FootCoat: in.FootCoat, Pavement: in.PavementKmWeek, Since: in.PavementSince, Short: in.ShortQuicks, Rhythm: in.Rhythm, Workdays: in.WorkingWeekdays, WishedGap: in.WishedGapMm, School: in.School,
 	}
 	if in.Handling != nil {
 		told := handlingOf(*in.Handling)

@@ -22,7 +22,7 @@ func (h handlers) GetSettings(ctx context.Context, _ contract.GetSettingsRequest
 func (h handlers) PutSettings(ctx context.Context, r contract.PutSettingsRequestObject) (contract.PutSettingsResponseObject, error) {
 	told := store.Settings{
 		Role: string(r.Body.Role), LengthUnit: r.Body.LengthUnit, WeightUnit: r.Body.WeightUnit,
-		Margin: r.Body.MarginMm, Workdays: r.Body.WorkingWeekdays, Coin: r.Body.CoinMm, Hand: orZero(r.Body.Hand), EndPoint: orZero(r.Body.EndPoint),
+		Margin: r.Body.MarginMm, Workdays: r.Body.WorkingWeekdays, Holidays: spans(r.Body.Holidays), Coin: r.Body.CoinMm, Hand: orZero(r.Body.Hand), EndPoint: orZero(r.Body.EndPoint),
 	}
 	if err := h.book.ChangeSettings(ctx, told); err != nil {
 		return nil, err
@@ -42,6 +42,9 @@ func (h handlers) settings(s store.Settings) contract.SettingsJSONResponse {
 		},
 		Length: display(s.LengthUnit.Display()), Weight: display(s.WeightUnit.Display()),
 		Today: h.book.Today(), Demo: h.demo,
+	}
+	for _, d := range s.Holidays {
+		out.Choices.Holidays = append(out.Choices.Holidays, contract.Span{From: d.From, To: d.To})
 	}
 	for _, c := range growth.SizeClasses() {
 		out.SizeClasses = append(out.SizeClasses, contract.SizeClass{UnderKg: given(c.Under), UsualKg: c.UsualWeight})

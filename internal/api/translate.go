@@ -30,6 +30,19 @@ func rank(readings []dog.Reading) contract.Rank {
 	return out
 }
 
+func smallRank(g dog.Glance) contract.SmallRank {
+	out := contract.SmallRank{FloorMm: g.Floor, Bars: []contract.SmallBar{}}
+	for _, b := range g.Bars {
+		bar := contract.SmallBar{
+			Code: b.Code, Group: b.Code.Group(), State: b.State, TopMm: b.Top, QuickMm: b.Quick, QuickShortMm: b.QuickShort,
+			QuickLongMm: b.QuickLong, OnFloor: b.OnFloor, Curling: b.Curling,
+		}
+		bar.Length.Mm, bar.Length.Source = b.Length, b.Source
+		out.Bars = append(out.Bars, bar)
+	}
+	return out
+}
+
 func inMM(e estimate.Estimate) contract.Estimate {
 	return contract.Estimate{Mm: e.Value, LowMm: e.Low, HighMm: e.High, Source: e.Source}
 }
@@ -42,10 +55,10 @@ func cautions(all []dog.Caution) []contract.Caution {
 	return out
 }
 
-func next(n due.Next, reason string) contract.Next {
+func next(n due.Next, reason string, e due.Explanation) contract.Next {
 	out := contract.Next{
 		Due: n.Due, Earliest: n.Earliest, Late: n.Late, Cautious: n.Cautious,
-		Rule: n.Rule, Nails: list(n.Nails), Reason: reason,
+		Rule: n.Rule, Nails: list(n.Nails), Reason: reason, Why: why(e),
 	}
 	for _, r := range n.Rules {
 		out.Rules = append(out.Rules, contract.RuleDate{Rule: r.Rule, Due: dated(r.Due), Nails: list(r.Nails)})
@@ -56,8 +69,29 @@ func next(n due.Next, reason string) contract.Next {
 		}
 		one.Weeks.Pad = finite(d.Weeks[due.Pad])
 		one.Weeks.Floor, one.Weeks.Curl = finite(d.Weeks[due.Floor]), finite(d.Weeks[due.Curl])
+		one.Weeks.Drift = finite(d.Weeks[due.Drift])
 		one.Weeks.Rhythm, one.Weeks.Worth = finite(d.Weeks[due.Ceiling]), finite(d.Weeks[due.Worth])
 		out.PerNail = append(out.PerNail, one)
+	}
+	return out
+}
+
+func why(e due.Explanation) contract.Why {
+	out := contract.Why{Sentence: e.Sentence}
+	for _, r := range e.Rows {
+		row := contract.WhyRow{Rule: r.Rule, Words: r.Words, Nails: list(r.Nails), Decides: r.Decides, Followed: r.Followed, Due: dated(r.Due)}
+		if row.Due != nil {
+			row.Days = &r.Days
+		}
+		out.Rows = append(out.Rows, row)
+	}
+	return out
+}
+
+func spans(in []contract.Span) []date.Span {
+	var out []date.Span
+	for _, s := range in {
+		out = append(out, date.Span{From: s.From, To: s.To})
 	}
 	return out
 }

@@ -49,10 +49,7 @@ func (b *Book) Bench(ctx context.Context, dogID, sittingID uuid.UUID) (Bench, er
 	if err != nil {
 		return Bench{}, err
 	}
-	before, after, err := b.around(ctx, t.dog, sittingID, log.On)
-	if err != nil {
-		return Bench{}, err
-	}
+	before, after := t.around(sittingID, log.On)
 	limit := sitting.RiskLimit(settings.Role != Groomer, t.Sittings)
 	return Bench{
 		Bench: t.Bench(state, settings.EndPoint, limit, quick.LearnTouch(ground).Value),
@@ -62,19 +59,14 @@ func (b *Book) Bench(ctx context.Context, dogID, sittingID uuid.UUID) (Bench, er
 }
 
 // around reads a dog's nails on the day of a sitting, before it and after it, whatever came later.
-func (b *Book) around(ctx context.Context, d store.Dog, sittingID uuid.UUID, on date.Date) (before, after []dog.Reading, err error) {
-	sittings, err := b.store.Sittings(ctx, d.ID)
-	if err != nil {
-		return nil, nil, err
+func (t today) around(sittingID uuid.UUID, on date.Date) (before, after []dog.Reading) {
+	until := slices.DeleteFunc(slices.Clone(t.all), func(s store.Sitting) bool { return s.On.After(on) })
+	looked := walksOf(slices.DeleteFunc(slices.Clone(t.checks), func(c store.Check) bool { return c.On.After(on) }))
+	feet := t.feet // before the sitting, unless something was told of later days
+	if len(until) < len(t.all) || len(looked) < len(t.checks) {
+		feet = dog.FeetAfter(t.dog.Dog, trimsBefore(until, sittingID), looked...)
 	}
-	checks, err := b.store.Checks(ctx, d.ID)
-	if err != nil {
-		return nil, nil, err
-	}
-	until := slices.DeleteFunc(sittings, func(s store.Sitting) bool { return s.On.After(on) })
-	looked := walksOf(slices.DeleteFunc(checks, func(c store.Check) bool { return c.On.After(on) }))
-	before = dog.FeetAfter(d.Dog, trimsBefore(until, sittingID), looked...).On(on)
-	return before, dog.FeetAfter(d.Dog, trimsOf(until), looked...).On(on), nil
+	return feet.On(on), dog.FeetAfter(t.dog.Dog, trimsOf(until), looked...).On(on)
 }
 
 // Tell adds events to a dog's sitting, in their order; the first begins it. Events that are

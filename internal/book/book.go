@@ -4,6 +4,8 @@ package book
 import (
 	"context"
 	"errors"
+	"fmt"
+	"slices"
 	"time"
 
 	"fribbet/internal/core/date"
@@ -11,18 +13,23 @@ import (
 	"fribbet/internal/core/fault"
 	"fribbet/internal/core/kit"
 	"fribbet/internal/core/quick"
+	"fribbet/internal/core/rhythm"
 	"fribbet/internal/core/units"
 	"fribbet/internal/store"
 )
 
 // Book is the whole program without its interface.
 type Book struct {
-	store *store.Store
-	now   func() time.Time
+	store   *store.Store
+	now     func() time.Time
+	recount recount
 }
 
 // New returns a book kept in store; now tells the time in the user's zone.
-func New(s *store.Store, now func() time.Time) *Book { return &Book{s, now} }
+func New(s *store.Store, now func() time.Time) *Book { return &Book{store: s, now: now} }
+
+// mostHolidays keeps the list of days off readable.
+const mostHolidays = 100
 
 // Today is the user's calendar date.
 func (b *Book) Today() date.Date { return date.Of(b.now()) }
@@ -61,6 +68,18 @@ func (b *Book) ChangeSettings(ctx context.Context, c store.Settings) error {
 	if c.Coin != nil {
 		f.Range("coin_mm", *c.Coin, 0.5, 5, "mm")
 	}
+	for i, h := range c.Holidays {
+		f.Under(fmt.Sprintf("holidays[%d]", i), h.Check())
+	}
+	if len(c.Holidays) > mostHolidays {
+		f.Add("holidays", fmt.Sprintf("%d spans", len(c.Holidays)), fmt.Sprintf("must be at most %d spans", mostHolidays))
+	}
+	slices.SortFunc(c.Holidays, func(x, y date.Span) int { return x.From.Sub(y.From) })
+	for i := 1; i < len(c.Holidays); i++ {
+		if !c.Holidays[i].From.After(c.Holidays[i-1].To) {
+			f.Add(fmt.Sprintf("holidays[%d].from", i), c.Holidays[i].From, fmt.Sprintf("must lie after the holiday before it ends, %s", c.Holidays[i-1].To))
+		}
+	}
 	f.Range("margin_mm", c.Margin, 0, due.MostMargin, "mm")
 	if c.Workdays == 0 {
 		f.Add("working_weekdays", "none", "must name at least one day")
@@ -88,9 +107,9 @@ func usualEnd(role string) quick.Stop {
 }
 
 // usualRhythm is what a new dog starts with: the usual home advice, or the general ceiling.
-func usualRhythm(role string) due.Rhythm {
+func usualRhythm(role string) rhythm.Rhythm {
 	if role == Groomer {
-		return due.FourWeeks
+		return rhythm.FourWeeks
 	}
-	return due.Fortnightly
+	return rhythm.Fortnightly
 }

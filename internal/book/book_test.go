@@ -13,10 +13,10 @@ import (
 
 	"fribbet/internal/core/date"
 	"fribbet/internal/core/dog"
-	"fribbet/internal/core/due"
 	"fribbet/internal/core/fault"
 	"fribbet/internal/core/kit"
 	"fribbet/internal/core/nail"
+	"fribbet/internal/core/rhythm"
 	"fribbet/internal/core/temper"
 	"fribbet/internal/core/units"
 	"fribbet/internal/store"
@@ -53,7 +53,7 @@ func TestTodayIsTheUsersOwnDay(t *testing.T) {
 
 // Two weeks is the usual home advice, four the general ceiling (common practice, no source).
 func TestWhoUsesItDecidesANewDogsRhythm(t *testing.T) {
-	for role, rhythm := range map[string]due.Rhythm{Keeper: due.Fortnightly, Groomer: due.FourWeeks} {
+	for role, rhythm := range map[string]rhythm.Rhythm{Keeper: rhythm.Fortnightly, Groomer: rhythm.FourWeeks} {
 		b := opened(t)
 		require.NoError(t, b.ChangeSettings(ctx, chosen(role)))
 		d, err := b.AddDog(ctx, told("Moss", 4, 22))
@@ -88,11 +88,11 @@ func TestTheDueListBeginsWithWhoIsLatest(t *testing.T) {
 	}
 	_, err := b.AddDog(ctx, told("New", 1, 8))
 	require.NoError(t, err)
-	list, err := b.DueList(ctx)
+	list, err := b.DueList(ctx, "", 0, 50)
 	require.NoError(t, err)
 	var names []string
-	for _, v := range list {
-		names = append(names, v.Dog.Name)
+	for _, v := range list.Rows {
+		names = append(names, v.Name)
 	}
 	assert.Equal(t, []string{"Later", "Late", "New", "Soon"}, names)
 }

@@ -2,13 +2,12 @@ package book
 
 import (
 	"context"
-	"slices"
 
 	"github.com/google/uuid"
 
-	"fribbet/internal/core/date"
 	"fribbet/internal/core/dog"
 	"fribbet/internal/core/ladder"
+	"fribbet/internal/core/quick"
 	"fribbet/internal/core/sitting"
 	"fribbet/internal/store"
 )
@@ -22,7 +21,11 @@ type View struct {
 	Cautions []dog.Caution
 	Sittings []store.Sitting // latest first
 	Moods    []sitting.Mood  // oldest first
+	Growth   dog.Growth
+	Habit    quick.Habit
+	Outliers []dog.Grown // what did not fit this dog and was left out of its growth
 	Training ladder.Training
+	Plan     *Recession // of bringing its quicks back, that is on
 	Open     *uuid.UUID // a sitting that was begun and not ended
 }
 
@@ -80,19 +83,21 @@ func (b *Book) View(ctx context.Context, id uuid.UUID) (View, error) {
 	if err != nil {
 		return View{}, err
 	}
-	return b.view(d, feet, sittings, ladders, open, settings)
-}
-
-func (b *Book) view(d store.Dog, feet dog.Feet, sittings []store.Sitting, ladders []store.Ladder, open map[uuid.UUID]uuid.UUID, settings store.Settings) (View, error) {
-	v := View{Dog: d, Readings: feet.On(b.Today()), Moods: sitting.Moods(trimsOf(sittings)), Training: b.training(ladders)}
+	v := View{
+		Dog: d, Readings: feet.On(b.Today()), Moods: sitting.Moods(trimsOf(sittings)), Training: b.training(ladders),
+		Growth: feet.Growth(b.Today()), Habit: feet.Habit, Outliers: feet.Outliers,
+	}
+	if v.Plan, err = b.recession(ctx, d, feet, sittings); err != nil {
+		return View{}, err
+	}
 	if id, is := open[d.ID]; is {
 		v.Open = &id
 	}
-	v.Cautions = append(sitting.WhileTraining(v.Readings, v.Training.Paws()), feet.Cautions(v.Readings)...)
 	for i := len(sittings) - 1; i >= 0; i-- {
 		v.Sittings = append(v.Sittings, sittings[i])
 	}
-	next, has, err := feet.Next(settings.Margin, v.Training.Paws())
+	v.Cautions = cautionsOf(feet, v.Readings, v.Training)
+	next, has, err := feet.Next(terms(settings, v.Training))
 	if has {
 		v.Next = &next
 	} else {
@@ -119,6 +124,16 @@ func fold(d store.Dog, sittings []store.Sitting, checks []store.Check) dog.Feet 
 	return dog.FeetAfter(d.Dog, trimsOf(sittings), walksOf(checks)...)
 }
 
+// cautionsOf are what to know before a dog's feet are touched today.
+func cautionsOf(feet dog.Feet, readings []dog.Reading, training ladder.Training) []dog.Caution {
+	return append(sitting.WhileTraining(readings, training.Paws()), feet.Cautions(readings)...)
+}
+
+// terms are what a dog's date keeps to.
+func terms(s store.Settings, training ladder.Training) dog.Terms {
+	return dog.Terms{Margin: s.Margin, Closed: s.Holidays, Training: training.Paws()}
+}
+
 func walksOf(checks []store.Check) []dog.Check {
 	walks := make([]dog.Check, len(checks))
 	for i, c := range checks {
@@ -128,65 +143,3 @@ func walksOf(checks []store.Check) []dog.Check {
 }
 
 func trimsOf(sittings []store.Sitting) []dog.Sitting { return trimsBefore(sittings, uuid.Nil) }
-
-// DueList returns every dog as it stands today, in the order in which they are due, those that
-// need a veterinarian before all others.
-func (b *Book) DueList(ctx context.Context) ([]View, error) {
-	settings, err := b.Settings(ctx)
-	if err != nil {
-		return nil, err
-	}
-	dogs, err := b.store.Dogs(ctx)
-	if err != nil {
-		return nil, err
-	}
-	sittings, err := b.store.AllSittings(ctx)
-	if err != nil {
-		return nil, err
-	}
-	checks, err := b.store.AllChecks(ctx)
-	if err != nil {
-		return nil, err
-	}
-	ladders, err := b.store.AllLadders(ctx)
-	if err != nil {
-		return nil, err
-	}
-	open, err := b.store.OpenSittings(ctx)
-	if err != nil {
-		return nil, err
-	}
-	views := make([]View, len(dogs))
-	for i, d := range dogs {
-		if views[i], err = b.view(d, fold(d, sittings[d.ID], checks[d.ID]), sittings[d.ID], ladders[d.ID], open, settings); err != nil {
-			return nil, err
-		}
-	}
-	slices.SortStableFunc(views, func(x, y View) int {
-		if x.veterinary() != y.veterinary() {
-			return y.veterinary() - x.veterinary()
-		}
-		return x.inDays(b.Today()) - y.inDays(b.Today())
-	})
-	return views, nil
-}
-
-// veterinary is 1 when something about the dog is a veterinarian's matter: such a dog comes first.
-func (v View) veterinary() int {
-	if slices.ContainsFunc(v.Cautions, func(c dog.Caution) bool { return c.Kind == dog.Veterinarian }) {
-		return 1
-	}
-	return 0
-}
-
-// inDays is how many days from today the dog is due; one not yet seen is due now.
-func (v View) inDays(today date.Date) int {
-	switch first, _ := v.Training.First(today); {
-	case v.Training.Whole():
-		return first.NextOn(today).Sub(today)
-	case v.Next == nil:
-		return 0
-	default:
-		return v.Next.Due.Sub(today)
-	}
-}

@@ -25,6 +25,9 @@ func (b *Book) Kit(ctx context.Context) ([]KitPiece, error) {
 	if err != nil {
 		return nil, err
 	}
+	if len(items) == 0 {
+		return nil, nil
+	}
 	owned := make([]kit.Owned, len(items))
 	var since date.Date // the oldest service: what a piece never serviced bore, counts from the beginning
 	for i, item := range items {

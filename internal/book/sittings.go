@@ -61,6 +61,8 @@ func (b *Book) Advice(ctx context.Context, id uuid.UUID, code nail.Code, purpose
 type today struct {
 	sitting.Question
 	dog      store.Dog
+	all      []store.Sitting // this one too
+	checks   []store.Check
 	feet     dog.Feet
 	training ladder.Training
 }
@@ -100,9 +102,9 @@ func (b *Book) todayBefore(ctx context.Context, id, but uuid.UUID, helper bool) 
 	training := b.training(ladders)
 	return today{sitting.Question{
 		Today: b.Today(), Dog: d.Dog, Nails: feet.Plan(b.Today(), settings.Margin), Sittings: trims,
-		Hair: feet.Hair(), Hand: settings.Hand, Kit: pieces, Helper: helper,
+		Hair: feet.Hair(), Hand: settings.Hand, Closed: settings.Holidays, Kit: pieces, Helper: helper,
 		Training: sitting.Training{Paws: training.Paws(), Grinder: training.WithGrinder()},
-	}, d, feet, training}, nil
+	}, d, sittings, checks, feet, training}, nil
 }
 
 // Record keeps a sitting; one without a date was today. Sending the same id again changes nothing.

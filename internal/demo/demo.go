@@ -5,6 +5,7 @@ package demo
 
 import (
 	"context"
+	"hash/fnv"
 	"math"
 	"math/rand/v2"
 	"strings"
@@ -16,9 +17,11 @@ import (
 	"fribbet/internal/core/claw"
 	"fribbet/internal/core/date"
 	"fribbet/internal/core/dog"
+	"fribbet/internal/core/growth"
 	"fribbet/internal/core/kit"
 	"fribbet/internal/core/nail"
 	"fribbet/internal/core/quick"
+	"fribbet/internal/core/rhythm"
 	"fribbet/internal/core/temper"
 	"fribbet/internal/core/units"
 	"fribbet/internal/store"
@@ -36,18 +39,29 @@ func Fill(ctx context.Context, b *book.Book) error {
 	if err := fillKit(ctx, b); err != nil {
 		return err
 	}
-	noise := rand.New(rand.NewPCG(8, 642))
 	for _, s := range scenarios {
-		if err := s.fill(ctx, b, noise); err != nil {
+		if err := s.fill(ctx, b); err != nil {
 			return err
 		}
 	}
 	return nil
 }
 
-func (s scenario) fill(ctx context.Context, b *book.Book, noise *rand.Rand) error {
-	today := b.Today()
-	first := today.AddDays(-s.lastAgo - s.every*max(0, s.sittings-1))
+// chance is a dog's own, so that a change to one dog leaves the others as they were.
+func (s scenario) chance() *rand.Rand {
+	sum := fnv.New64a()
+	sum.Write([]byte(s.name))
+	return rand.New(rand.NewPCG(8642, sum.Sum64()))
+}
+
+func (s scenario) fill(ctx context.Context, b *book.Book) error {
+	today, noise := b.Today(), s.chance()
+	own := s.own(noise)
+	days := s.days(today, noise)
+	first := today
+	if len(days) > 0 {
+		first = days[0]
+	}
 	born := dog.BornAbout(s.years, today).Date
 	kept, err := b.AddDog(ctx, dog.Changes{
 		Name: &s.name, BirthDate: &born, Weights: []dog.Weight{{On: latest(first, born), Kg: s.kg}},
@@ -56,8 +70,23 @@ func (s scenario) fill(ctx context.Context, b *book.Book, noise *rand.Rand) erro
 	if err != nil {
 		return err
 	}
-	truth := newTruth(kept.Dog, first, noise)
-	for i, day := range s.days(today, noise) {
+	if s.walkedKm > 0 {
+		since := today.AddDays(-s.walkedAgo)
+		told := dog.Changes{Pavement: &s.walkedKm, Since: &kept.Birth.Date}
+		if kept, err = b.ChangeDog(ctx, kept.ID, kept.Version, told); err != nil {
+			return err
+		}
+		if kept, err = b.ChangeDog(ctx, kept.ID, kept.Version, dog.Changes{Pavement: &s.pavement, Since: &since}); err != nil {
+			return err
+		}
+	}
+	truth := newTruth(kept.Dog, first, own, math.Max(1, s.overgrown), noise)
+	for i, day := range days {
+		if i == s.before && s.plan != "" {
+			if err := b.ResumePlan(ctx, kept.ID, uuid.NewSHA1(kept.ID, []byte("plan")), s.plan, nil, day); err != nil {
+				return err
+			}
+		}
 		sitting := store.Sitting{ID: uuid.NewSHA1(kept.ID, []byte{byte(i)}), Sitting: dog.Sitting{On: day}}
 		last := i == s.sittings-1
 		if last {
@@ -133,12 +162,18 @@ func (s scenario) time(sitting *dog.Sitting, noise *rand.Rand) {
 	}
 }
 
-// days are the sittings' dates, oldest first: about every so many days, the last as told.
+// days are the sittings' dates, oldest first: about every so many days, the last as told; the
+// first of them perhaps at another interval.
 func (s scenario) days(today date.Date, noise *rand.Rand) []date.Date {
 	days := make([]date.Date, s.sittings)
+	later := s.sittings - s.before // how many are at the present interval
 	for i := range days {
-		day := today.AddDays(-s.lastAgo - s.every*(s.sittings-1-i))
-		if i < s.sittings-1 && s.every > 7 {
+		ago := s.lastAgo + s.every*(s.sittings-1-i)
+		if i < s.before {
+			ago = s.lastAgo + s.every*(later-1) + s.beforeEvery*(s.before-i)
+		}
+		day := today.AddDays(-ago)
+		if i < s.sittings-1 && (s.every > 7 || i < s.before) {
 			day = day.AddDays(noise.IntN(5) - 2)
 		}
 		days[i] = day
@@ -167,7 +202,7 @@ func (s scenario) nails() []dog.Nail {
 // nailTruth is how a nail really is, which nobody in the demonstration knows.
 type nailTruth struct {
 	length, quick float64 // mm
-	rate          float64 // mm a week
+	own           float64 // that it grows faster than is usual for the dog, mm a week
 	height        float64 // of the toe's coat line above the floor, mm
 	on            date.Date
 }
@@ -176,17 +211,24 @@ type nailTruth struct {
 // dogs have somewhat shorter nails than a dog that nobody has measured is assumed to have.
 const clearing = 0.5
 
-// newTruth draws a dog's true nails: rates about the prior, and a quick as its keeper left it.
-func newTruth(d dog.Dog, day date.Date, noise *rand.Rand) map[nail.Code]*nailTruth {
-	dogsOwn := noise.NormFloat64() * 0.2
+// own is how much faster the dog's nails grow than is usual, mm a week.
+func (s scenario) own(noise *rand.Rand) float64 { return 0.2 * noise.NormFloat64() }
+
+// rate is how fast a nail really grows on a day, mm a week.
+func (t nailTruth) rate(d dog.Dog, code nail.Code, day date.Date) float64 {
+	usual := growth.Assumed().Nail(code, growth.Where{Age: d.AgeWeeks(day), Weight: d.WeightOn(day), Pavement: d.PavementOn(day)})
+	return math.Max(0.15, usual.Mean+t.own)
+}
+
+// newTruth draws a dog's true nails: rates about its own, and a quick as its keeper left it.
+func newTruth(d dog.Dog, day date.Date, own, overgrown float64, noise *rand.Rand) map[nail.Code]*nailTruth {
 	truth := map[nail.Code]*nailTruth{}
 	for _, n := range d.Nails {
 		form := claw.Assumed(n.Code, n.Shape, d.WeightOn(day))
-		rate := d.RateOn(n.Code, day)
-		length := form.Length * (1 + 0.05*noise.NormFloat64())
+		length := overgrown * form.Length * (1 + 0.05*noise.NormFloat64())
 		truth[n.Code] = &nailTruth{
 			length: length, quick: 0.78 * length,
-			rate:   math.Max(0.15, rate.Mean+dogsOwn+0.08*noise.NormFloat64()),
+			own:    own + 0.08*noise.NormFloat64(),
 			height: form.AtGap(clearing).CoatHeight() + 0.15*noise.NormFloat64(), on: day,
 		}
 	}
@@ -197,9 +239,11 @@ func newTruth(d dog.Dog, day date.Date, noise *rand.Rand) map[nail.Code]*nailTru
 func (s scenario) record(t *nailTruth, d dog.Dog, n dog.Nail, day date.Date, skipped bool, noise *rand.Rand) dog.Record {
 	weeks := float64(day.Sub(t.on)) / 7
 	size := claw.SizeFactor(s.kg)
-	spare := quick.NewDrift(t.rate, 0, size).After(quick.Spare{Mean: t.length - t.quick}, weeks).Mean
-	t.length += t.rate * weeks
-	t.quick, t.on = t.length-spare, day
+	rate := t.rate(d, n.Code, day)
+	spare := quick.Drift{Rate: rate, Follow: quick.UsualFollow(size)}.After(quick.Spare{Mean: t.length - t.quick}, weeks).Mean
+	t.length += rate * weeks
+	t.quick, t.on = math.Max(t.length-spare, rhythm.LeastQuick(claw.Assumed(n.Code, n.Shape, s.kg))), day
+	spare = t.length - t.quick
 	r := dog.Record{Code: n.Code, Tool: s.tool, Item: pieceFor(s.tool), Reaction: s.mood(noise)}
 	if s.untouch != "" && strings.HasPrefix(n.Code.String(), s.untouch) {
 		r.Reaction = s.temper

@@ -2,7 +2,9 @@ package demo
 
 import (
 	"context"
+	"math"
 	"path/filepath"
+	"slices"
 	"testing"
 	"time"
 
@@ -10,13 +12,15 @@ import (
 	"github.com/stretchr/testify/require"
 
 	"fribbet/internal/book"
-	"fribbet/internal/core/date"
 	"fribbet/internal/core/dog"
 	"fribbet/internal/core/due"
+	"fribbet/internal/core/estimate"
+	"fribbet/internal/core/nail"
+	"fribbet/internal/core/rhythm"
 	"fribbet/internal/store"
 )
 
-func filled(t *testing.T, day time.Time) []book.View {
+func filled(t *testing.T, day time.Time) (*book.Book, []book.DueRow) {
 	t.Helper()
 	ctx := context.Background()
 	kept, err := store.Open(ctx, filepath.Join(t.TempDir(), "demo.db"))
@@ -24,9 +28,10 @@ func filled(t *testing.T, day time.Time) []book.View {
 	t.Cleanup(func() { _ = kept.Close() })
 	b := book.New(kept, func() time.Time { return day })
 	require.NoError(t, Fill(ctx, b))
-	views, err := b.DueList(ctx)
+	list, err := b.DueList(ctx, "", 0, 100)
 	require.NoError(t, err)
-	return views
+	require.Nil(t, list.Recount)
+	return b, list.Rows
 }
 
 // The demonstration must show every state of the Due list on whatever day it is started.
@@ -35,19 +40,15 @@ func TestTheDemoShowsEveryStanding(t *testing.T) {
 		on := time.Date(2026, time.February, 26+day, 9, 0, 0, 0, time.UTC)
 		standings := map[due.Standing]int{}
 		curling, veterinary, trained := 0, 0, 0
-		views := filled(t, on)
-		for _, v := range views {
-			if v.Training.Whole() {
+		_, rows := filled(t, on)
+		for _, v := range rows {
+			if v.Train {
 				trained++
 				continue
 			}
-			if v.Next == nil {
-				standings[due.Unseen]++
-				continue
-			}
-			standings[v.Next.StandingOn(date.Of(on))]++
-			for _, r := range v.Readings {
-				if r.Curling() {
+			standings[v.Standing]++
+			for _, r := range v.Glance.Bars {
+				if r.Curling {
 					curling++
 				}
 			}
@@ -57,7 +58,7 @@ func TestTheDemoShowsEveryStanding(t *testing.T) {
 				}
 			}
 		}
-		assert.GreaterOrEqual(t, len(views), 8)
+		assert.GreaterOrEqual(t, len(rows), 8)
 		assert.Equal(t, 1, standings[due.Unseen])
 		assert.GreaterOrEqual(t, standings[due.Late], 1, "%v", on)
 		assert.GreaterOrEqual(t, standings[due.Today]+standings[due.ThisWeek], 3, "%v", on)
@@ -65,15 +66,73 @@ func TestTheDemoShowsEveryStanding(t *testing.T) {
 		assert.Equal(t, 1, trained, "a puppy on the ladder")
 		assert.Equal(t, 1, curling, "one dewclaw curls, %v", on)
 		assert.Equal(t, 1, veterinary, "one torn nail, %v", on)
-		assert.Equal(t, "Marl", views[0].Dog.Name, "what is a veterinarian's matter stands first")
+		assert.Equal(t, "Marl", rows[0].Name, "what is a veterinarian's matter stands first")
 	}
 }
 
 func TestTheDemoIsTheSameEveryTime(t *testing.T) {
 	on := time.Date(2026, time.November, 24, 9, 0, 0, 0, time.UTC)
-	a, b := filled(t, on), filled(t, on)
+	_, a := filled(t, on)
+	_, b := filled(t, on)
 	for i := range a {
-		assert.Equal(t, a[i].Dog.Name, b[i].Dog.Name)
-		assert.Equal(t, a[i].Readings, b[i].Readings)
+		assert.Equal(t, a[i].Name, b[i].Name)
+		assert.Equal(t, a[i].Turn, b[i].Turn)
+	}
+}
+
+// What the program learns must be what the generator used: the gross rate within two standard
+// deviations for nine dogs in ten, and better than what was assumed.
+func TestTheDemosTrueRatesAreFound(t *testing.T) {
+	on := time.Date(2026, time.November, 24, 9, 0, 0, 0, time.UTC)
+	b, rows := filled(t, on)
+	found, dogs := 0, 0
+	learnt, assumed := 0.0, 0.0
+	for _, row := range rows {
+		view, err := b.View(context.Background(), row.DogID)
+		require.NoError(t, err)
+		if view.Growth.Source != estimate.Learnt {
+			continue
+		}
+		i := slices.IndexFunc(scenarios, func(s scenario) bool { return s.name == row.Name })
+		truth := view.Growth.Usual.Mean + scenarios[i].own(scenarios[i].chance())
+		off := math.Abs(view.Growth.Gross.Mean - truth)
+		t.Logf("%-9s true %.2f, learnt %.2f ± %.2f, assumed %.2f ± %.2f, %s", row.Name, truth,
+			view.Growth.Gross.Mean, view.Growth.Gross.SD, view.Growth.Usual.Mean, view.Growth.Usual.SD, view.Growth.Words)
+		dogs++
+		if off <= 2*view.Growth.Gross.SD {
+			found++
+		}
+		learnt += off
+		assumed += math.Abs(view.Growth.Usual.Mean - truth)
+	}
+	assert.GreaterOrEqual(t, dogs, 11)
+	assert.GreaterOrEqual(t, float64(found), 0.9*float64(dogs))
+	assert.Less(t, learnt, assumed, "all together nearer than what was assumed")
+}
+
+// A year that shows recession, a dog growing out at six weeks, and one whose own habit is known.
+func TestTheDemoShowsWhatTheQuickDoes(t *testing.T) {
+	on := time.Date(2026, time.November, 24, 9, 0, 0, 0, time.UTC)
+	b, rows := filled(t, on)
+	quick := func(p dog.Point) float64 { return p.Quick.Value }
+	for _, row := range rows {
+		switch row.Name {
+		case "Sedge":
+			h, err := b.History(context.Background(), row.DogID, []nail.Code{nail.MustParse("LF3")})
+			require.NoError(t, err)
+			assert.Less(t, quick(h.Past[len(h.Past)-1]), quick(h.Past[20])-1, "drawn back since the plan began")
+			view, err := b.View(context.Background(), row.DogID)
+			require.NoError(t, err)
+			require.NotNil(t, view.Plan)
+			assert.Contains(t, []rhythm.Track{rhythm.OnTrack, rhythm.Reached}, view.Plan.Progress.Track, view.Plan.Progress.Words)
+		case "Oatcake":
+			view, err := b.View(context.Background(), row.DogID)
+			require.NoError(t, err)
+			assert.Equal(t, estimate.Learnt, view.Habit.Pull.Source)
+		case "Windlass":
+			r, err := b.Rhythms(context.Background(), row.DogID, nil, nil)
+			require.NoError(t, err)
+			assert.Positive(t, r.Outlooks[len(r.Outlooks)-1].QuickMove, "six weeks let it grow out")
+		}
 	}
 }

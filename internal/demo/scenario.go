@@ -2,24 +2,29 @@ package demo
 
 import (
 	"fribbet/internal/core/dog"
-	"fribbet/internal/core/due"
 	"fribbet/internal/core/kit"
 	"fribbet/internal/core/ladder"
 	"fribbet/internal/core/nail"
+	"fribbet/internal/core/rhythm"
 	"fribbet/internal/core/temper"
 )
 
 // scenario is one invented dog of a groomer who works from a narrowboat on a canal.
 type scenario struct {
-	name     string
-	years    float64
-	kg       float64
-	coat     dog.Coat
-	pavement float64 // km a week
-	rhythm   due.Rhythm
-	every    int // days between sittings, about
-	lastAgo  int // days from the last sitting to today
-	sittings int
+	name                string
+	years               float64
+	kg                  float64
+	coat                dog.Coat
+	pavement            float64 // km a week
+	rhythm              rhythm.Rhythm
+	every               int           // days between sittings, about
+	before, beforeEvery int           // how many of the first sittings were at another interval, and that
+	plan                rhythm.Rhythm // to bring long quicks back, begun after those
+	overgrown           float64       // times as long as usual its nails were at first; 0 is as usual
+	walkedKm            float64       // what it walked on pavement before, km a week
+	walkedAgo           int           // until so many days ago
+	lastAgo             int           // days from the last sitting to today
+	sittings            int
 
 	colour   nail.Colour
 	shape    nail.Shape
@@ -50,47 +55,47 @@ type scenario struct {
 
 // scenarios covers sizes, ages, colours and tempers; every name is invented.
 var scenarios = []scenario{
-	{name: "Gantry", years: 5, kg: 68, coat: dog.LongCoat, pavement: 6, rhythm: due.FourWeeks, every: 27, lastAgo: 4, sittings: 13,
+	{name: "Gantry", years: 5, kg: 68, coat: dog.LongCoat, pavement: 6, rhythm: rhythm.FourWeeks, every: 27, lastAgo: 4, sittings: 13,
 		colour: nail.Dark, shape: nail.Usual, extra: []string{"LH1", "LH1b", "RH1", "RH1b"}, spare: 1.0,
 		temper: temper.Calm, tool: kit.LargePlier, feelers: true, lastNote: "Double hind dewclaws: all four done, inner ones first."},
-	{name: "Thimble", years: 0.3, kg: 1.6, coat: dog.ShortCoat, pavement: 1, rhythm: due.Weekly, every: 4, lastAgo: 1, sittings: 6,
+	{name: "Thimble", years: 0.3, kg: 1.6, coat: dog.ShortCoat, pavement: 1, rhythm: rhythm.Weekly, every: 4, lastAgo: 1, sittings: 6,
 		position: dog.OnLap, training: &training{kind: ladder.Clipper, days: []string{"ccc", "ucc", "cccc", "cp", "ccc", "ccuc", "ccc"}, ago: 1,
 			notes: map[string]string{"3p1": "Pulled away when the neighbour’s engine started.", "6c2": "Half asleep on the lap."}},
 		colour: nail.Light, shape: nail.Usual, spare: 0.2,
 		temper: temper.Uneasy, tool: kit.SmallScissor, lastNote: "A few nails a day, praise after each."},
-	{name: "Sedge", years: 11.5, kg: 29, coat: dog.ShortCoat, pavement: 3, rhythm: due.TwiceAWeek, every: 4, lastAgo: 2, sittings: 24,
+	{name: "Sedge", years: 11.5, kg: 29, coat: dog.ShortCoat, pavement: 3, rhythm: rhythm.FourWeeks, every: 3, lastAgo: 2, sittings: 33, before: 6, beforeEvery: 45, plan: rhythm.TwiceAWeek, overgrown: 1.25,
 		colour: nail.Dark, shape: nail.Straight, spare: 0.5, sore: true, noise: kit.NoiseFine,
 		temper: temper.Calm, tool: kit.GrinderDiamond, caliper: true, feelers: true, lastNote: "Lets us work standing, leaning on the wall. Bringing long quicks back."},
-	{name: "Marl", years: 3, kg: 24, coat: dog.ShortCoat, pavement: 4, rhythm: due.FourWeeks, every: 26, lastAgo: 3, sittings: 13,
+	{name: "Marl", years: 3, kg: 24, coat: dog.ShortCoat, pavement: 4, rhythm: rhythm.FourWeeks, every: 26, lastAgo: 3, sittings: 13,
 		colour: nail.Dark, shape: nail.Hooked, spare: 0.9, torn: []string{"RF3"},
 		temper: temper.Pulling, tool: kit.LargePlier, lastNote: "Digs. Came with RF3 torn open: left alone, keeper sent to a veterinarian."},
-	{name: "Bosun", years: 6, kg: 31, coat: dog.ShortCoat, pavement: 14, rhythm: due.FourWeeks, every: 29, lastAgo: 8, sittings: 12, enough: 13, muzzle: true, helper: dog.Needed,
+	{name: "Bosun", years: 6, kg: 31, coat: dog.ShortCoat, pavement: 14, rhythm: rhythm.FourWeeks, every: 29, lastAgo: 8, sittings: 12, enough: 13, muzzle: true, helper: dog.Needed,
 		colour: nail.Dark, shape: nail.Usual, spare: 1.1,
 		temper: temper.Snapping, tool: kit.LargePlier, lastNote: "Muzzle on before the table, helper feeds. Hind first."},
-	{name: "Puddle", years: 4, kg: 18, coat: dog.LongCoat, pavement: 8, rhythm: due.FourWeeks, every: 24, lastAgo: 2, sittings: 14,
+	{name: "Puddle", years: 4, kg: 18, coat: dog.LongCoat, pavement: 8, rhythm: rhythm.FourWeeks, every: 24, lastAgo: 2, sittings: 14,
 		colour: nail.Dark, shape: nail.Usual, spare: 1.2, untouch: "LH", order: dog.HardestLast,
 		training: &training{kind: ladder.Clipper, paw: "LH", days: []string{"uu", "ccc", "", "pc", "ccc", "u"}, ago: 3,
 			notes: map[string]string{"3p0": "Whipped the leg away at the first touch below the knee."}},
 		temper: temper.Fighting, tool: kit.LargePlier, lastNote: "Left hind is out of the question. The other three are easy."},
-	{name: "Oatcake", years: 2, kg: 12, coat: dog.ShortCoat, pavement: 7, rhythm: due.Fortnightly, every: 14, lastAgo: 2, sittings: 25,
+	{name: "Oatcake", years: 2, kg: 12, coat: dog.ShortCoat, pavement: 7, rhythm: rhythm.Fortnightly, every: 14, lastAgo: 2, sittings: 25,
 		colour: nail.Dark, shape: nail.Usual, light: []string{"LF4", "LF3", "RH3", "RH4", "RF2"}, spare: 0.6,
 		temper: temper.Calm, tool: kit.SmallPlier, caliper: true, feelers: true, lastNote: "Light nails first: they show how far the dark ones go."},
-	{name: "Teasel", years: 7, kg: 9.5, coat: dog.LongCoat, pavement: 4, rhythm: due.FourWeeks, every: 28, lastAgo: 13, sittings: 12,
+	{name: "Teasel", years: 7, kg: 9.5, coat: dog.LongCoat, pavement: 4, rhythm: rhythm.FourWeeks, every: 28, lastAgo: 13, sittings: 12,
 		colour: nail.Mixed, shape: nail.Usual, spare: 1.2, skipLast: []string{"LF1"}, skipFor: 2, noise: kit.NoiseAfraid,
 		training: &training{kind: ladder.Grinder, days: []string{"ccc", "cccc", "uc"}, ago: 0},
 		temper:   temper.Uneasy, tool: kit.SmallPlier, lastNote: "Left dewclaw hidden in the coat: missed twice."},
-	{name: "Kipper", years: 3.5, kg: 15.5, coat: dog.ShortCoat, pavement: 12, rhythm: due.Weekly, every: 7, lastAgo: 6, sittings: 50,
+	{name: "Kipper", years: 3.5, kg: 15.5, coat: dog.ShortCoat, pavement: 12, rhythm: rhythm.Weekly, every: 7, lastAgo: 6, sittings: 50,
 		colour: nail.Dark, shape: nail.Usual, spare: 0.8, noise: kit.NoiseFine, position: dog.OnSide,
 		temper: temper.Calm, tool: kit.GrinderBand, feelers: true, lastNote: "Grinder only, no clipping. Sleeps through it."},
-	{name: "Windlass", years: 8, kg: 37, coat: dog.LongCoat, pavement: 2, rhythm: due.FourWeeks, every: 43, lastAgo: 40, sittings: 9,
+	{name: "Windlass", years: 8, kg: 37, coat: dog.LongCoat, pavement: 2, rhythm: rhythm.FourWeeks, every: 43, lastAgo: 40, sittings: 9,
 		colour: nail.Dark, shape: nail.Hooked, spare: 0.9,
 		blunt: true, helper: dog.Wanted, temper: temper.Pulling, tool: kit.Guillotine, lastNote: "Comes every six weeks; quicks have grown out with it."},
-	{name: "Bobbin", years: 1.5, kg: 6, coat: dog.ShortCoat, pavement: 5, rhythm: due.FourWeeks,
+	{name: "Bobbin", years: 1.5, kg: 6, coat: dog.ShortCoat, pavement: 5, rhythm: rhythm.FourWeeks,
 		colour: nail.Unknown, shape: nail.Usual, temper: temper.Calm, tool: kit.SmallPlier},
-	{name: "Плюшка", years: 9, kg: 7.4, coat: dog.LongCoat, pavement: 3, rhythm: due.FourWeeks, every: 22, lastAgo: 1, sittings: 15,
+	{name: "Плюшка", years: 9, kg: 7.4, coat: dog.LongCoat, pavement: 3, rhythm: rhythm.FourWeeks, every: 22, lastAgo: 1, sittings: 15,
 		colour: nail.Light, shape: nail.Usual, spare: 0.9,
 		temper: temper.Calm, tool: kit.SmallPlier, feelers: true, lastNote: "Quick shows pink in every nail."},
-	{name: "Fig", years: 5, kg: 21, coat: dog.ShortCoat, pavement: 22, rhythm: due.FourWeeks, every: 28, lastAgo: 1, sittings: 12,
+	{name: "Fig", years: 5, kg: 21, coat: dog.ShortCoat, pavement: 22, walkedKm: 6, walkedAgo: 170, rhythm: rhythm.FourWeeks, every: 28, lastAgo: 1, sittings: 12,
 		colour: nail.Dark, shape: nail.Usual, spare: 0.9,
 		temper: temper.Calm, tool: kit.LargePlier, lastNote: "Tow path every day: hind outer nails wear themselves down."},
 }

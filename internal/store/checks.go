@@ -41,9 +41,9 @@ type lookRow struct {
 	State   *nail.State  `db:"state"`
 }
 
-// AllChecks returns every dog's walk-rounds, oldest first, by the dog's id.
-func (s *Store) AllChecks(ctx context.Context) (map[uuid.UUID][]Check, error) {
-	return s.checks(ctx, "")
+// ChecksOf returns some dogs' walk-rounds, oldest first, by the dog's id.
+func (s *Store) ChecksOf(ctx context.Context, dogIDs []uuid.UUID) (map[uuid.UUID][]Check, error) {
+	return s.checks(ctx, ` WHERE dog_id IN (SELECT value FROM json_each(?))`, listOf(dogIDs))
 }
 
 // Checks returns one dog's walk-rounds, oldest first.

@@ -9,9 +9,9 @@ import (
 
 	"fribbet/internal/core/claw"
 	"fribbet/internal/core/dog"
-	"fribbet/internal/core/due"
 	"fribbet/internal/core/kit"
 	"fribbet/internal/core/nail"
+	"fribbet/internal/core/rhythm"
 )
 
 // Dog is a dog in the book.
@@ -29,10 +29,11 @@ type dogRow struct {
 	Estimated bool           `db:"birth_estimated"`
 	FootCoat  dog.Coat       `db:"foot_coat"`
 	Pavement  float64        `db:"pavement_km_week"`
-	Rhythm    due.Rhythm     `db:"rhythm"`
+	Rhythm    rhythm.Rhythm  `db:"rhythm"`
 	Workdays  weekdaysColumn `db:"working_weekdays"`
 	WishedGap float64        `db:"wished_gap_mm"`
 	School    claw.School    `db:"school"`
+	Short     bool           `db:"short_quicks"`
 	handlingRow
 }
 
@@ -59,7 +60,7 @@ func rowOf(d Dog) dogRow {
 	h := d.Handling
 	return dogRow{
 		d.ID, d.Version, d.Name, dateColumn{d.Birth.Date}, d.Birth.Estimated,
-		d.FootCoat, d.Pavement, d.Rhythm, weekdaysColumn{d.Workdays}, d.WishedGap, d.School,
+		d.FootCoat, d.Pavement, d.Rhythm, weekdaysColumn{d.Workdays}, d.WishedGap, d.School, d.Short,
 		handlingRow{h.Order, h.OwnOrder, h.Position, h.Helper, h.Muzzle, h.Sore, h.Noise, h.MostNails, h.MostMinutes},
 	}
 }
@@ -67,7 +68,7 @@ func rowOf(d Dog) dogRow {
 func (r dogRow) dog() Dog {
 	return Dog{r.ID, r.Version, dog.Dog{
 		Name: r.Name, Birth: dog.Birth{Date: r.Birth.Date, Estimated: r.Estimated}, FootCoat: r.FootCoat,
-		Pavement: r.Pavement, Rhythm: r.Rhythm, Workdays: r.Workdays.Weekdays, WishedGap: r.WishedGap, School: r.School, Handling: r.handling(),
+		Pavement: r.Pavement, Rhythm: r.Rhythm, Workdays: r.Workdays.Weekdays, WishedGap: r.WishedGap, School: r.School, Short: r.Short, Handling: r.handling(),
 	}}
 }
 
@@ -75,6 +76,12 @@ type weightRow struct {
 	DogID uuid.UUID  `db:"dog_id"`
 	On    dateColumn `db:"on_date"`
 	Kg    float64    `db:"kg"`
+}
+
+type walkedRow struct {
+	DogID uuid.UUID  `db:"dog_id"`
+	Until dateColumn `db:"until_date"`
+	Km    float64    `db:"km_week"`
 }
 
 type nailRow struct {
@@ -100,16 +107,28 @@ func (s *Store) Dog(ctx context.Context, id uuid.UUID) (Dog, error) {
 	return dogs[0], nil
 }
 
+// DogsOf returns some dogs, by their ids.
+func (s *Store) DogsOf(ctx context.Context, ids []uuid.UUID) (map[uuid.UUID]Dog, error) {
+	dogs, err := s.dogs(ctx, `WHERE id IN (SELECT value FROM json_each(?))`, listOf(ids))
+	all := make(map[uuid.UUID]Dog, len(dogs))
+	for _, d := range dogs {
+		all[d.ID] = d
+	}
+	return all, err
+}
+
 // dogs reads the dogs that where picks, with their weights and nails, all as of one moment.
 func (s *Store) dogs(ctx context.Context, where string, args ...any) ([]Dog, error) {
 	var rows []dogRow
 	var weights []weightRow
 	var nails []nailRow
+	var walked []walkedRow
 	err := s.read(ctx, func(tx *sqlx.Tx) error {
 		picked := `(SELECT id FROM dogs ` + where + `)`
 		return selectAll(ctx, tx, args,
 			query{&rows, `SELECT * FROM dogs ` + where + ` ORDER BY name COLLATE NOCASE, id`},
 			query{&weights, `SELECT * FROM weights WHERE dog_id IN ` + picked + ` ORDER BY on_date`},
+			query{&walked, `SELECT * FROM walked WHERE dog_id IN ` + picked + ` ORDER BY until_date`},
 			query{&nails, `SELECT * FROM nails WHERE dog_id IN ` + picked})
 	})
 	if err != nil {
@@ -123,6 +142,9 @@ func (s *Store) dogs(ctx context.Context, where string, args ...any) ([]Dog, err
 	}
 	for _, w := range weights {
 		at[w.DogID].Weights = append(at[w.DogID].Weights, dog.Weight{On: w.On.Date, Kg: w.Kg})
+	}
+	for _, w := range walked {
+		at[w.DogID].Walked = append(at[w.DogID].Walked, dog.Walked{Until: w.Until.Date, Km: w.Km})
 	}
 	for _, n := range nails {
 		at[n.DogID].Nails = append(at[n.DogID].Nails, dog.Nail{Code: n.Code.Code, State: n.State, Colour: n.Colour, Shape: n.Shape})
@@ -138,10 +160,10 @@ func (s *Store) AddDog(ctx context.Context, d Dog) error {
 	return s.write(ctx, func(tx *sqlx.Tx) error {
 		_, err := tx.NamedExecContext(ctx, `
 			INSERT INTO dogs (id, version, name, birth_date, birth_estimated, foot_coat,
-				pavement_km_week, rhythm, working_weekdays, wished_gap_mm, school,
+				pavement_km_week, rhythm, working_weekdays, wished_gap_mm, school, short_quicks,
 				paw_order, own_order, position, helper, muzzle, sore, noise, most_nails, most_minutes)
 			VALUES (:id, 1, :name, :birth_date, :birth_estimated, :foot_coat,
-				:pavement_km_week, :rhythm, :working_weekdays, :wished_gap_mm, :school,
+				:pavement_km_week, :rhythm, :working_weekdays, :wished_gap_mm, :school, :short_quicks,
 				:paw_order, :own_order, :position, :helper, :muzzle, :sore, :noise, :most_nails, :most_minutes)`, rowOf(d))
 		if err != nil {
 			return err
@@ -167,14 +189,14 @@ func changeDog(ctx context.Context, tx *sqlx.Tx, d Dog) error {
 	_, err := tx.NamedExecContext(ctx, `
 		UPDATE dogs SET version = version + 1, name = :name, birth_date = :birth_date,
 			birth_estimated = :birth_estimated, foot_coat = :foot_coat, pavement_km_week = :pavement_km_week,
-			rhythm = :rhythm, working_weekdays = :working_weekdays, wished_gap_mm = :wished_gap_mm, school = :school,
+			rhythm = :rhythm, working_weekdays = :working_weekdays, wished_gap_mm = :wished_gap_mm, school = :school, short_quicks = :short_quicks,
 			paw_order = :paw_order, own_order = :own_order, position = :position, helper = :helper, muzzle = :muzzle,
 			sore = :sore, noise = :noise, most_nails = :most_nails, most_minutes = :most_minutes
 		WHERE id = :id`, rowOf(d))
 	if err != nil {
 		return err
 	}
-	for _, table := range []string{"weights", "nails"} {
+	for _, table := range []string{"weights", "walked", "nails"} {
 		if _, err := tx.ExecContext(ctx, `DELETE FROM `+table+` WHERE dog_id = ?`, d.ID); err != nil {
 			return err
 		}
@@ -182,11 +204,18 @@ func changeDog(ctx context.Context, tx *sqlx.Tx, d Dog) error {
 	return addParts(ctx, tx, d)
 }
 
-// addParts keeps the dog's weights and nails.
+// addParts keeps the dog's weights, walks and nails.
 func addParts(ctx context.Context, tx *sqlx.Tx, d Dog) error {
 	for _, w := range d.Weights {
 		_, err := tx.NamedExecContext(ctx, `INSERT INTO weights (dog_id, on_date, kg) VALUES (:dog_id, :on_date, :kg)`,
 			weightRow{d.ID, dateColumn{w.On}, w.Kg})
+		if err != nil {
+			return err
+		}
+	}
+	for _, w := range d.Walked {
+		_, err := tx.NamedExecContext(ctx, `INSERT INTO walked (dog_id, until_date, km_week) VALUES (:dog_id, :until_date, :km_week)`,
+			walkedRow{d.ID, dateColumn{w.Until}, w.Km})
 		if err != nil {
 			return err
 		}

@@ -186,7 +186,7 @@ func addStints(ctx context.Context, tx *sqlx.Tx, s Sitting) error {
 func (s *Store) Stints(ctx context.Context, since date.Date) ([]kit.Stint, error) {
 	var rows []stintRow
 	err := s.db.SelectContext(ctx, &rows, `
-		SELECT t.*, s.on_date, s.recorded_at, s.minutes FROM stints t JOIN sittings s ON s.id = t.sitting_id
+		SELECT t.*, s.on_date, s.recorded_at, s.minutes FROM stints t CROSS JOIN sittings s ON s.id = t.sitting_id -- the stints first: there are fewer
 		WHERE s.withdrawn_at IS NULL AND s.on_date >= ? ORDER BY s.on_date, s.recorded_at`, since.String())
 	if err != nil {
 		return nil, err

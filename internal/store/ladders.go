@@ -50,6 +50,11 @@ func (s *Store) AllLadders(ctx context.Context) (map[uuid.UUID][]Ladder, error) 
 	return s.ladders(ctx, "")
 }
 
+// LaddersOf returns some dogs' ladders that are not ended, by the dog's id.
+func (s *Store) LaddersOf(ctx context.Context, dogIDs []uuid.UUID) (map[uuid.UUID][]Ladder, error) {
+	return s.ladders(ctx, ` AND dog_id IN (SELECT value FROM json_each(?))`, listOf(dogIDs))
+}
+
 // Ladders returns one dog's ladders that are not ended, oldest first.
 func (s *Store) Ladders(ctx context.Context, dogID uuid.UUID) ([]Ladder, error) {
 	all, err := s.ladders(ctx, ` AND dog_id = ?`, dogID)

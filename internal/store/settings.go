@@ -3,6 +3,8 @@ package store
 import (
 	"context"
 
+	"github.com/jmoiron/sqlx"
+
 	"fribbet/internal/core/date"
 	"fribbet/internal/core/kit"
 	"fribbet/internal/core/quick"
@@ -16,9 +18,10 @@ type Settings struct {
 	WeightUnit units.Weight
 	Margin     float64 // spare left in front of the quick, mm
 	Workdays   date.Weekdays
-	Hand       kit.Hand   // how practised the one who trims is
-	EndPoint   quick.Stop // when to stop on a nail
-	Coin       *float64   // thickness of the user's coin, mm, once it was measured
+	Holidays   []date.Span // nobody works then; in their order
+	Hand       kit.Hand    // how practised the one who trims is
+	EndPoint   quick.Stop  // when to stop on a nail
+	Coin       *float64    // thickness of the user's coin, mm, once it was measured
 }
 
 type settingsRow struct {
@@ -32,19 +35,54 @@ type settingsRow struct {
 	Coin       *float64       `db:"coin_mm"`
 }
 
+type holidayRow struct {
+	From dateColumn `db:"from_date"`
+	To   dateColumn `db:"to_date"`
+}
+
 // Settings returns the choices; ErrNotFound before the first were made.
 func (s *Store) Settings(ctx context.Context) (Settings, error) {
 	var row settingsRow
-	err := s.db.GetContext(ctx, &row,
-		`SELECT role, length_unit, weight_unit, margin_mm, working_weekdays, hand, end_point, coin_mm FROM settings`)
-	return Settings{row.Role, row.LengthUnit, row.WeightUnit, row.Margin, row.Workdays.Weekdays, row.Hand, row.EndPoint, row.Coin}, orNotFound(err)
+	var holidays []holidayRow
+	err := s.read(ctx, func(tx *sqlx.Tx) error {
+		if err := tx.GetContext(ctx, &row,
+			`SELECT role, length_unit, weight_unit, margin_mm, working_weekdays, hand, end_point, coin_mm FROM settings`); err != nil {
+			return orNotFound(err)
+		}
+		return tx.SelectContext(ctx, &holidays, `SELECT from_date, to_date FROM holidays ORDER BY from_date`)
+	})
+	if err != nil {
+		return Settings{}, err
+	}
+	c := Settings{row.Role, row.LengthUnit, row.WeightUnit, row.Margin, row.Workdays.Weekdays, nil, row.Hand, row.EndPoint, row.Coin}
+	for _, h := range holidays {
+		c.Holidays = append(c.Holidays, date.Span{From: h.From.Date, To: h.To.Date})
+	}
+	return c, nil
 }
 
 // SaveSettings keeps the choices.
 func (s *Store) SaveSettings(ctx context.Context, c Settings) error {
-	_, err := s.db.NamedExecContext(ctx, `
-		INSERT OR REPLACE INTO settings (one, role, length_unit, weight_unit, margin_mm, working_weekdays, hand, end_point, coin_mm)
-		VALUES (1, :role, :length_unit, :weight_unit, :margin_mm, :working_weekdays, :hand, :end_point, :coin_mm)`,
-		settingsRow{c.Role, c.LengthUnit, c.WeightUnit, c.Margin, weekdaysColumn{c.Workdays}, c.Hand, c.EndPoint, c.Coin})
-	return err
+	return s.write(ctx, func(tx *sqlx.Tx) error {
+		_, err := tx.NamedExecContext(ctx, `
+			INSERT INTO settings (one, role, length_unit, weight_unit, margin_mm, working_weekdays, hand, end_point, coin_mm)
+			VALUES (1, :role, :length_unit, :weight_unit, :margin_mm, :working_weekdays, :hand, :end_point, :coin_mm)
+			ON CONFLICT (one) DO UPDATE SET role = excluded.role, length_unit = excluded.length_unit, weight_unit = excluded.weight_unit,
+				margin_mm = excluded.margin_mm, working_weekdays = excluded.working_weekdays, hand = excluded.hand,
+				end_point = excluded.end_point, coin_mm = excluded.coin_mm`,
+			settingsRow{c.Role, c.LengthUnit, c.WeightUnit, c.Margin, weekdaysColumn{c.Workdays}, c.Hand, c.EndPoint, c.Coin})
+		if err != nil {
+			return err
+		}
+		if _, err := tx.ExecContext(ctx, `DELETE FROM holidays`); err != nil {
+			return err
+		}
+		for _, h := range c.Holidays {
+			if _, err := tx.NamedExecContext(ctx, `INSERT INTO holidays (from_date, to_date) VALUES (:from_date, :to_date)`,
+				holidayRow{dateColumn{h.From}, dateColumn{h.To}}); err != nil {
+				return err
+			}
+		}
+		return nil
+	})
 }

@@ -56,9 +56,9 @@ type cutRow struct {
 	MM        float64    `db:"mm"`
 }
 
-// AllSittings returns every dog's sittings that count, oldest first, by the dog's id.
-func (s *Store) AllSittings(ctx context.Context) (map[uuid.UUID][]Sitting, error) {
-	return s.sittings(ctx, "")
+// SittingsOf returns some dogs' sittings that count, oldest first, by the dog's id.
+func (s *Store) SittingsOf(ctx context.Context, dogIDs []uuid.UUID) (map[uuid.UUID][]Sitting, error) {
+	return s.sittings(ctx, ` AND dog_id IN (SELECT value FROM json_each(?))`, listOf(dogIDs))
 }
 
 // Sittings returns one dog's sittings that count, oldest first.

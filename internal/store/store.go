@@ -29,6 +29,9 @@ var migrations embed.FS
 // Store is an open book.
 type Store struct{ db *sqlx.DB }
 
+// idleConnections are kept open for the next request: a new one reads the whole schema first.
+const idleConnections = 8
+
 // Open opens the file, making it and bringing its tables up to date as needed.
 func Open(ctx context.Context, path string) (*Store, error) {
 	pragmas := url.Values{"_txlock": {"immediate"}, "_pragma": {
@@ -38,6 +41,7 @@ func Open(ctx context.Context, path string) (*Store, error) {
 	if err != nil {
 		return nil, fmt.Errorf("open %s: %w", path, err)
 	}
+	db.SetMaxIdleConns(idleConnections)
 	if err := migrate(ctx, db.DB); err != nil {
 		return nil, errors.Join(fmt.Errorf("prepare %s: %w", path, err), db.Close())
 	}

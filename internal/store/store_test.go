@@ -14,10 +14,10 @@ import (
 
 	"fribbet/internal/core/date"
 	"fribbet/internal/core/dog"
-	"fribbet/internal/core/due"
 	"fribbet/internal/core/kit"
 	"fribbet/internal/core/nail"
 	"fribbet/internal/core/quick"
+	"fribbet/internal/core/rhythm"
 	"fribbet/internal/core/sitting"
 	"fribbet/internal/core/temper"
 	"fribbet/internal/core/units"
@@ -37,7 +37,7 @@ func aDog() Dog {
 	return Dog{ID: uuid.New(), Version: 1, Dog: dog.Dog{
 		Name: "Moss", Birth: dog.Birth{Date: date.MustParse("2022-02-28"), Estimated: true},
 		Weights:  []dog.Weight{{On: date.MustParse("2026-01-01"), Kg: 21}, {On: date.MustParse("2026-06-01"), Kg: 22.5}},
-		FootCoat: dog.LongCoat, Pavement: 7.5, Rhythm: due.Weekly, Workdays: date.WeekdaysOf(time.Monday, time.Sunday),
+		FootCoat: dog.LongCoat, Pavement: 7.5, Rhythm: rhythm.Weekly, Workdays: date.WeekdaysOf(time.Monday, time.Sunday),
 		WishedGap: 0.76, Nails: dog.StandardNails(),
 		Handling: dog.Handling{
 			Order: dog.OwnOrder, OwnOrder: []nail.Paw{nail.RH, nail.LF, nail.LH, nail.RF}, Position: dog.OnSide, Helper: dog.Needed,
@@ -167,7 +167,7 @@ func TestAWithdrawnSittingStaysInTheFile(t *testing.T) {
 	require.NoError(t, add(s, d.ID, sitting, time.Now()))
 	require.NoError(t, s.WithdrawSitting(ctx, d.ID, sitting.ID, time.Now()))
 	require.NoError(t, s.WithdrawSitting(ctx, d.ID, sitting.ID, time.Now()), "twice is once")
-	all, err := s.AllSittings(ctx)
+	all, err := s.Sittings(ctx, d.ID)
 	require.NoError(t, err)
 	assert.Empty(t, all)
 	var rows int

@@ -20,10 +20,12 @@ export const minuteSources: Record<Schemas['Source'], string> = {
 export const sourceMarks: Record<Schemas['Source'], string> = { told: '▲', measured: '■', learnt: '◆', assumed: '○' }
 export const rhythms: Record<Schemas['Rhythm'], string> = {
   every_other_day: 'every other day', twice_a_week: 'twice a week', weekly: 'every week',
-  fortnightly: 'every two weeks', four_weeks: 'every four weeks',
+  fortnightly: 'every two weeks', three_weeks: 'every three weeks', four_weeks: 'every four weeks', six_weeks: 'every six weeks',
 }
+/** Those that can be chosen for a dog: six weeks lie beyond the ceiling and are only compared with. */
+export const choosableRhythms = Object.fromEntries(Object.entries(rhythms).filter(([r]) => r !== 'six_weeks'))
 export const rules: Record<Schemas['Rule'], string> = {
-  pad: 'reaches past its pad', floor: 'reaches the floor', curl: 'a dewclaw curls', rhythm: 'the rhythm is up', worth: 'enough spare for a cut',
+  pad: 'reaches past its pad', floor: 'reaches the floor', curl: 'a dewclaw curls', drift: 'the quick would grow', rhythm: 'the rhythm is up', worth: 'enough spare for a cut',
 }
 export const tools: Record<Schemas['Tool'], string> = {
   small_scissor: 'small scissor clipper', small_plier: 'small plier clipper', large_plier: 'large plier clipper',

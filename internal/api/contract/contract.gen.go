@@ -26,6 +26,7 @@ import (
 	"fribbet/internal/core/ladder"
 	"fribbet/internal/core/nail"
 	"fribbet/internal/core/quick"
+	"fribbet/internal/core/rhythm"
 	"fribbet/internal/core/sitting"
 	"fribbet/internal/core/temper"
 	"fribbet/internal/core/units"
@@ -124,6 +125,30 @@ func (e KitItemService) Valid() bool {
 	case Refill:
 		return true
 	case Sharpen:
+		return true
+	default:
+		return false
+	}
+}
+
+// Defines values for QuickPlanTrack.
+const (
+	Behind  QuickPlanTrack = "behind"
+	Early   QuickPlanTrack = "early"
+	OnTrack QuickPlanTrack = "on_track"
+	Reached QuickPlanTrack = "reached"
+)
+
+// Valid indicates whether the value is a known member of the QuickPlanTrack enum.
+func (e QuickPlanTrack) Valid() bool {
+	switch e {
+	case Behind:
+		return true
+	case Early:
+		return true
+	case OnTrack:
+		return true
+	case Reached:
 		return true
 	default:
 		return false
@@ -376,6 +401,44 @@ type BenchNail struct {
 	Today   bool `json:"today"`
 }
 
+// BreakEven The longest interval that lets no quick grow; none where every one does
+type BreakEven struct {
+	HighWeeks float64 `json:"high_weeks"`
+	LowWeeks  float64 `json:"low_weeks"`
+
+	// Nail Paw and digit; LH1b and RH1b are second hind dewclaws
+	Nail   NailCode `json:"nail"`
+	Source Source   `json:"source"`
+	Weeks  float64  `json:"weeks"`
+}
+
+// BringBack What it takes to bring the quicks back at a rhythm
+type BringBack struct {
+	// BackMm that the quick of the mean toe is to draw back
+	BackMm    float64 `json:"back_mm"`
+	Done      *Date   `json:"done,omitempty"`
+	GoalGapMm float64 `json:"goal_gap_mm"`
+
+	// Holding the nails that do not
+	Holding []NailCode `json:"holding"`
+
+	// Never it does not get there at this rhythm
+	Never bool `json:"never"`
+
+	// Rhythm how often a dog is done at the latest; six_weeks is only compared with, beyond the four weeks that are the general ceiling
+	Rhythm  Rhythm `json:"rhythm"`
+	Started Date   `json:"started"`
+
+	// Steps its sittings
+	Steps []PlanStep `json:"steps"`
+}
+
+// Calendar defines model for Calendar.
+type Calendar struct {
+	// Path on this server
+	Path string `json:"path"`
+}
+
 // CaliperReading One event of the caliper; a trouble changes nothing
 type CaliperReading struct {
 	Mm      *float64 `json:"mm,omitempty"`
@@ -423,7 +486,10 @@ type Choices struct {
 	EndPoint *EndPoint `json:"end_point,omitempty"`
 
 	// Hand how practised the one who trims is
-	Hand       *Hand      `json:"hand,omitempty"`
+	Hand *Hand `json:"hand,omitempty"`
+
+	// Holidays days on which nobody works
+	Holidays   []Span     `json:"holidays,omitempty"`
 	LengthUnit LengthUnit `json:"length_unit"`
 
 	// MarginMm spare that a trim leaves in front of the quick
@@ -496,11 +562,17 @@ type Dog struct {
 	Nails          []Nail   `json:"nails"`
 	Name           string   `json:"name"`
 	PavementKmWeek float64  `json:"pavement_km_week"`
-	Rhythm         Rhythm   `json:"rhythm"`
+
+	// Rhythm how often a dog is done at the latest; six_weeks is only compared with, beyond the four weeks that are the general ceiling
+	Rhythm Rhythm `json:"rhythm"`
 
 	// School where the cut goes; level, parallel to the floor; square, across the nail's axis; steep, leaning back; sculpted, square and bevelled
-	School          School   `json:"school"`
-	Version         int      `json:"version"`
+	School      School `json:"school"`
+	ShortQuicks bool   `json:"short_quicks"`
+	Version     int    `json:"version"`
+
+	// Walked what it walked on pavement before
+	Walked          []Walked `json:"walked"`
 	Weights         []Weight `json:"weights"`
 	WishedGapMm     float64  `json:"wished_gap_mm"`
 	WorkingWeekdays Weekdays `json:"working_weekdays"`
@@ -521,10 +593,18 @@ type DogInput struct {
 	Nails          []Nail   `json:"nails,omitempty"`
 	Name           *string  `json:"name,omitempty"`
 	PavementKmWeek *float64 `json:"pavement_km_week,omitempty"`
-	Rhythm         *Rhythm  `json:"rhythm,omitempty"`
+
+	// PavementSince from when it walks that much; today when not given, for a new dog always
+	PavementSince *Date `json:"pavement_since,omitempty"`
+
+	// Rhythm how often a dog is done at the latest; six_weeks is only compared with, beyond the four weeks that are the general ceiling
+	Rhythm *Rhythm `json:"rhythm,omitempty"`
 
 	// School where the cut goes; level, parallel to the floor; square, across the nail's axis; steep, leaning back; sculpted, square and bevelled
 	School *School `json:"school,omitempty"`
+
+	// ShortQuicks the break-even rhythm decides too
+	ShortQuicks *bool `json:"short_quicks,omitempty"`
 
 	// Version of the dog as it was read; needed to change one
 	Version *int     `json:"version,omitempty"`
@@ -552,12 +632,21 @@ type DogView struct {
 	Cautions []Caution `json:"cautions"`
 	Dog      Dog       `json:"dog"`
 
+	// Growth How fast the dog's nails grow, beside what is usual for its age and size
+	Growth Growth `json:"growth"`
+
+	// Habit How the dog's quick follows its nails, and whether its own records or the usual speak
+	Habit Habit `json:"habit"`
+
 	// Moods how it took each paw, oldest sitting first
 	Moods       []Mood `json:"moods"`
 	Next        *Next  `json:"next,omitempty"`
 	NextInDays  *int   `json:"next_in_days,omitempty"`
 	OpenSitting *Id    `json:"open_sitting,omitempty"`
-	Rank        Rank   `json:"rank"`
+
+	// Plan A plan that is on, and what has come of it
+	Plan *QuickPlan `json:"plan,omitempty"`
+	Rank Rank       `json:"rank"`
 
 	// Sittings latest first
 	Sittings []SittingSummary `json:"sittings"`
@@ -574,8 +663,17 @@ type DogView struct {
 
 // DueList defines model for DueList.
 type DueList struct {
-	Dogs  []DueRow `json:"dogs"`
-	Today Date     `json:"today"`
+	// All dogs in the book
+	All  int      `json:"all"`
+	Dogs []DueRow `json:"dogs"`
+
+	// Found by the search
+	Found int `json:"found"`
+	Late  int `json:"late"`
+
+	// Recount How far dates have been worked out again after a setting or the day has changed; until it is done the list may tell old ones
+	Recount *Recount `json:"recount,omitempty"`
+	Today   Date     `json:"today"`
 
 	// Weeks first days of the six weeks ahead
 	Weeks []Date `json:"weeks"`
@@ -604,14 +702,21 @@ type DueNail struct {
 
 // DueRequest defines model for DueRequest.
 type DueRequest struct {
-	LastSitting Date `json:"last_sitting"`
+	// Holidays days on which nobody works
+	Holidays    []Span `json:"holidays,omitempty"`
+	LastSitting Date   `json:"last_sitting"`
 
 	// MarginMm spare that a trim leaves; 1 when not given
-	MarginMm        *float64  `json:"margin_mm,omitempty"`
-	Nails           []DueNail `json:"nails"`
-	Rhythm          Rhythm    `json:"rhythm"`
-	WeightKg        float64   `json:"weight_kg"`
-	WorkingWeekdays Weekdays  `json:"working_weekdays"`
+	MarginMm *float64  `json:"margin_mm,omitempty"`
+	Nails    []DueNail `json:"nails"`
+
+	// Rhythm how often a dog is done at the latest; six_weeks is only compared with, beyond the four weeks that are the general ceiling
+	Rhythm Rhythm `json:"rhythm"`
+
+	// ShortQuicks the break-even rhythm decides too
+	ShortQuicks     *bool    `json:"short_quicks,omitempty"`
+	WeightKg        float64  `json:"weight_kg"`
+	WorkingWeekdays Weekdays `json:"working_weekdays"`
 }
 
 // DueRow defines model for DueRow.
@@ -626,7 +731,7 @@ type DueRow struct {
 	DueInDays   *int           `json:"due_in_days,omitempty"`
 	Name        string         `json:"name"`
 	OpenSitting *Id            `json:"open_sitting,omitempty"`
-	Rank        Rank           `json:"rank"`
+	Rank        SmallRank      `json:"rank"`
 	Reason      string         `json:"reason"`
 	Standing    DueRowStanding `json:"standing"`
 
@@ -635,6 +740,9 @@ type DueRow struct {
 
 	// Waits which nails can be left out this time; empty when there is nothing to say
 	Waits string `json:"waits"`
+
+	// Why Why the date is what it is
+	Why *Why `json:"why,omitempty"`
 }
 
 // DueRowStanding defines model for DueRow.Standing.
@@ -747,6 +855,94 @@ type GapFeelerFeeler string
 // Group defines model for Group.
 type Group = nail.Group
 
+// GroupGrowth defines model for GroupGrowth.
+type GroupGrowth struct {
+	Group Group `json:"group"`
+
+	// Net Net or gross growth with its middle 90 %
+	Net Rate `json:"net"`
+
+	// Seen what its nails were seen to grow, oldest first
+	Seen []SeenRate `json:"seen"`
+
+	// Usual Net or gross growth with its middle 90 %
+	Usual Rate `json:"usual"`
+}
+
+// GroupRate defines model for GroupRate.
+type GroupRate struct {
+	Group     Group   `json:"group"`
+	NetMmWeek float64 `json:"net_mm_week"`
+	Sd        float64 `json:"sd"`
+}
+
+// Growth How fast the dog's nails grow, beside what is usual for its age and size
+type Growth struct {
+	// Gross Net or gross growth with its middle 90 %
+	Gross  Rate          `json:"gross"`
+	Groups []GroupGrowth `json:"groups"`
+
+	// Measured observations by length
+	Measured int `json:"measured"`
+
+	// Outliers what did not fit this dog and was left out
+	Outliers []Outlier `json:"outliers"`
+
+	// Slivers observations from what came off
+	Slivers int    `json:"slivers"`
+	Source  Source `json:"source"`
+
+	// Usual Net or gross growth with its middle 90 %
+	Usual Rate `json:"usual"`
+
+	// Words what it was learnt from
+	Words string `json:"words"`
+}
+
+// GrowthObservation defines model for GrowthObservation.
+type GrowthObservation struct {
+	Group          Group   `json:"group"`
+	GrownMm        float64 `json:"grown_mm"`
+	PavementKmWeek float64 `json:"pavement_km_week"`
+	Weeks          float64 `json:"weeks"`
+}
+
+// GrowthRequest defines model for GrowthRequest.
+type GrowthRequest struct {
+	AgeWeeks       float64             `json:"age_weeks"`
+	Observations   []GrowthObservation `json:"observations"`
+	PavementKmWeek float64             `json:"pavement_km_week"`
+	WeightKg       float64             `json:"weight_kg"`
+}
+
+// GrowthResult defines model for GrowthResult.
+type GrowthResult struct {
+	Gross struct {
+		Mean float64 `json:"mean"`
+		Sd   float64 `json:"sd"`
+	} `json:"gross"`
+	Groups []GroupRate `json:"groups"`
+
+	// Outliers places of the observations that lie further off than chance allows; they are counted all the same
+	Outliers []int `json:"outliers"`
+}
+
+// Habit How the dog's quick follows its nails, and whether its own records or the usual speak
+type Habit struct {
+	PullWeek struct {
+		High  float64 `json:"high"`
+		Low   float64 `json:"low"`
+		Value float64 `json:"value"`
+	} `json:"pull_week"`
+
+	// Rest A number with its middle 90 % and where it came from
+	Rest Estimate `json:"rest"`
+
+	// Sittings at which the quick was seen
+	Sittings int    `json:"sittings"`
+	Source   Source `json:"source"`
+}
+
 // Hand how practised the one who trims is
 type Hand = kit.Hand
 
@@ -775,6 +971,41 @@ type Handling struct {
 
 // Helping defines model for Helping.
 type Helping = dog.Helping
+
+// History defines model for History.
+type History struct {
+	Codes []NailCode `json:"codes"`
+
+	// Forecast untrimmed
+	Forecast []HistoryPoint `json:"forecast"`
+
+	// Past two at a sitting, before and after it
+	Past []HistoryPoint `json:"past"`
+}
+
+// HistoryPoint defines model for HistoryPoint.
+type HistoryPoint struct {
+	Blood bool `json:"blood"`
+
+	// FloorMm the length at which it would touch; none when it never does
+	FloorMm      *float64 `json:"floor_mm,omitempty"`
+	LengthHighMm float64  `json:"length_high_mm"`
+	LengthLowMm  float64  `json:"length_low_mm"`
+	LengthMm     float64  `json:"length_mm"`
+
+	// Measured its length was measured
+	Measured    bool    `json:"measured"`
+	On          Date    `json:"on"`
+	QuickHighMm float64 `json:"quick_high_mm"`
+	QuickLowMm  float64 `json:"quick_low_mm"`
+	QuickMm     float64 `json:"quick_mm"`
+
+	// RemovedMm what came off just before
+	RemovedMm float64 `json:"removed_mm"`
+
+	// Sitting after one
+	Sitting bool `json:"sitting"`
+}
 
 // Hold defines model for Hold.
 type Hold struct {
@@ -1086,12 +1317,13 @@ type NailDate struct {
 	// LongQuick it reaches the floor before there is anything to take
 	LongQuick bool `json:"long_quick"`
 
-	// Rule pad, it was seen to reach past its pad; floor, it touches; curl, a dewclaw curls; rhythm, the longest interval is up; worth, only now is there anything to take
+	// Rule pad, it was seen to reach past its pad; floor, it touches; curl, a dewclaw curls; drift, from then on the quick would grow; rhythm, the longest interval is up; worth, only now is there anything to take
 	Rule Rule `json:"rule"`
 
 	// Weeks what each rule said, weeks after the sitting; none is never
 	Weeks struct {
 		Curl   *float64 `json:"curl,omitempty"`
+		Drift  *float64 `json:"drift,omitempty"`
 		Floor  *float64 `json:"floor,omitempty"`
 		Pad    *float64 `json:"pad,omitempty"`
 		Rhythm *float64 `json:"rhythm,omitempty"`
@@ -1116,18 +1348,67 @@ type Next struct {
 	// Reason the deciding rule in a few words
 	Reason string `json:"reason"`
 
-	// Rule pad, it was seen to reach past its pad; floor, it touches; curl, a dewclaw curls; rhythm, the longest interval is up; worth, only now is there anything to take
+	// Rule pad, it was seen to reach past its pad; floor, it touches; curl, a dewclaw curls; drift, from then on the quick would grow; rhythm, the longest interval is up; worth, only now is there anything to take
 	Rule Rule `json:"rule"`
 
 	// Rules what each rule alone would have said
 	Rules []RuleDate `json:"rules"`
+
+	// Why Why the date is what it is
+	Why Why `json:"why"`
 }
 
 // Noise how a dog takes a grinder's sound
 type Noise = kit.Noise
 
+// Outlier defines model for Outlier.
+type Outlier struct {
+	// Code Paw and digit; LH1b and RH1b are second hind dewclaws
+	Code    NailCode `json:"code"`
+	From    Date     `json:"from"`
+	GrownMm float64  `json:"grown_mm"`
+	Slivers bool     `json:"slivers"`
+	To      Date     `json:"to"`
+}
+
 // Outline closed
 type Outline = []Point
+
+// Outlook What a rhythm does over the weeks ahead
+type Outlook struct {
+	// Bands sanding bands that this wears out; none where it is not ground
+	Bands *float64 `json:"bands,omitempty"`
+
+	// BringBack What it takes to bring the quicks back at a rhythm
+	BringBack BringBack `json:"bring_back"`
+
+	// Choosable within the general ceiling
+	Choosable bool `json:"choosable"`
+
+	// Days its interval
+	Days float64 `json:"days"`
+
+	// FloorDays on which at least one nail touches the floor
+	FloorDays int `json:"floor_days"`
+
+	// GroundMinutes of these under the grinder
+	GroundMinutes float64 `json:"ground_minutes"`
+	Minutes       float64 `json:"minutes"`
+
+	// Nails done at them all together
+	Nails int `json:"nails"`
+
+	// QuickMm where the quick of the mean toe ends, week by week
+	QuickMm []float64 `json:"quick_mm"`
+
+	// QuickMoveMm below 0 it draws back
+	QuickMoveMm float64 `json:"quick_move_mm"`
+
+	// Rhythm how often a dog is done at the latest; six_weeks is only compared with, beyond the four weeks that are the general ceiling
+	Rhythm   Rhythm `json:"rhythm"`
+	Sittings int    `json:"sittings"`
+	Weeks    int    `json:"weeks"`
+}
 
 // Paw defines model for Paw.
 type Paw = nail.Paw
@@ -1201,6 +1482,16 @@ type PlanDay struct {
 
 	// Stops in the order of the work
 	Stops []Stop `json:"stops"`
+}
+
+// PlanStep defines model for PlanStep.
+type PlanStep struct {
+	// GapMm of the lowest trimmed nail
+	GapMm float64 `json:"gap_mm"`
+	On    Date    `json:"on"`
+
+	// QuickMm where the quick of the mean toe ends
+	QuickMm float64 `json:"quick_mm"`
 }
 
 // PlannedNail defines model for PlannedNail.
@@ -1283,6 +1574,38 @@ type QuickAdvice struct {
 	Voice Voice `json:"voice"`
 }
 
+// QuickPlan A plan that is on, and what has come of it
+type QuickPlan struct {
+	// BackMm that the quick of the mean toe has drawn back
+	BackMm float64 `json:"back_mm"`
+
+	// Due that it should have had
+	Due int `json:"due"`
+
+	// ExpectedMm that it should have by now
+	ExpectedMm float64 `json:"expected_mm"`
+
+	// Held sittings since it began
+	Held int `json:"held"`
+
+	// Plan What it takes to bring the quicks back at a rhythm
+	Plan  BringBack      `json:"plan"`
+	Track QuickPlanTrack `json:"track"`
+	Words string         `json:"words"`
+}
+
+// QuickPlanTrack defines model for QuickPlan.Track.
+type QuickPlanTrack string
+
+// QuickPlanInput defines model for QuickPlanInput.
+type QuickPlanInput struct {
+	GoalGapMm *float64 `json:"goal_gap_mm,omitempty"`
+	Id        Id       `json:"id"`
+
+	// Rhythm how often a dog is done at the latest; six_weeks is only compared with, beyond the four weeks that are the general ceiling
+	Rhythm Rhythm `json:"rhythm"`
+}
+
 // QuickRequest defines model for QuickRequest.
 type QuickRequest struct {
 	Colour  QuickRequestColour `json:"colour"`
@@ -1334,6 +1657,13 @@ type Rank struct {
 	FloorMm float64 `json:"floor_mm"`
 }
 
+// Rate Net or gross growth with its middle 90 %
+type Rate struct {
+	HighMmWeek float64 `json:"high_mm_week"`
+	LowMmWeek  float64 `json:"low_mm_week"`
+	MmWeek     float64 `json:"mm_week"`
+}
+
 // Reaction defines model for Reaction.
 type Reaction = temper.Reaction
 
@@ -1374,13 +1704,67 @@ type RecordInput struct {
 	Tool      Tool  `json:"tool"`
 }
 
-// Rhythm defines model for Rhythm.
-type Rhythm = due.Rhythm
+// Recount How far dates have been worked out again after a setting or the day has changed; until it is done the list may tell old ones
+type Recount struct {
+	All  int `json:"all"`
+	Done int `json:"done"`
+}
+
+// Rhythm how often a dog is done at the latest; six_weeks is only compared with, beyond the four weeks that are the general ceiling
+type Rhythm = rhythm.Rhythm
+
+// RhythmRequest defines model for RhythmRequest.
+type RhythmRequest struct {
+	IntervalWeeks    float64 `json:"interval_weeks"`
+	NetMmWeek        float64 `json:"net_mm_week"`
+	SpareAfterTrimMm float64 `json:"spare_after_trim_mm"`
+	WeightKg         float64 `json:"weight_kg"`
+}
+
+// RhythmResult defines model for RhythmResult.
+type RhythmResult struct {
+	// BreakEvenWeeks null when the quick grows whatever the interval
+	BreakEvenWeeks *float64 `json:"break_even_weeks"`
+
+	// QuickMoveMm below 0 it draws back
+	QuickMoveMm     float64 `json:"quick_move_mm"`
+	QuickMoveMmWeek float64 `json:"quick_move_mm_week"`
+
+	// SpareBeforeMm at the next sitting
+	SpareBeforeMm float64 `json:"spare_before_mm"`
+}
+
+// Rhythms defines model for Rhythms.
+type Rhythms struct {
+	// BreakEven The longest interval that lets no quick grow; none where every one does
+	BreakEven *BreakEven `json:"break_even,omitempty"`
+	Dog       Dog        `json:"dog"`
+	GoalGapMm float64    `json:"goal_gap_mm"`
+
+	// GroundShare of the mean toe's growth that the ground takes back, 0 to 1
+	GroundShare float64 `json:"ground_share"`
+
+	// Growth How fast the dog's nails grow, beside what is usual for its age and size
+	Growth Growth `json:"growth"`
+
+	// Habit How the dog's quick follows its nails, and whether its own records or the usual speak
+	Habit    Habit   `json:"habit"`
+	MarginMm float64 `json:"margin_mm"`
+
+	// Outlooks most frequent first; none where no nail may be trimmed
+	Outlooks []Outlook `json:"outlooks"`
+
+	// PavementKmWeek that this was worked out for
+	PavementKmWeek float64 `json:"pavement_km_week"`
+
+	// Plan A plan that is on, and what has come of it
+	Plan *QuickPlan `json:"plan,omitempty"`
+}
 
 // Role who uses the program; unset until the first start is done
 type Role string
 
-// Rule pad, it was seen to reach past its pad; floor, it touches; curl, a dewclaw curls; rhythm, the longest interval is up; worth, only now is there anything to take
+// Rule pad, it was seen to reach past its pad; floor, it touches; curl, a dewclaw curls; drift, from then on the quick would grow; rhythm, the longest interval is up; worth, only now is there anything to take
 type Rule = due.Rule
 
 // RuleDate defines model for RuleDate.
@@ -1388,7 +1772,7 @@ type RuleDate struct {
 	Due   *Date      `json:"due,omitempty"`
 	Nails []NailCode `json:"nails"`
 
-	// Rule pad, it was seen to reach past its pad; floor, it touches; curl, a dewclaw curls; rhythm, the longest interval is up; worth, only now is there anything to take
+	// Rule pad, it was seen to reach past its pad; floor, it touches; curl, a dewclaw curls; drift, from then on the quick would grow; rhythm, the longest interval is up; worth, only now is there anything to take
 	Rule Rule `json:"rule"`
 }
 
@@ -1470,6 +1854,18 @@ type SeeTo struct {
 	Words string `json:"words"`
 }
 
+// SeenRate defines model for SeenRate.
+type SeenRate struct {
+	Nails int  `json:"nails"`
+	On    Date `json:"on"`
+
+	// Rate Net or gross growth with its middle 90 %
+	Rate Rate `json:"rate"`
+
+	// Slivers reckoned from what came off
+	Slivers bool `json:"slivers"`
+}
+
 // Settings defines model for Settings.
 type Settings struct {
 	Choices Choices `json:"choices"`
@@ -1544,6 +1940,30 @@ type SizeClass struct {
 	UsualKg float64 `json:"usual_kg"`
 }
 
+// SmallBar What a small picture of a nail needs of its bar
+type SmallBar struct {
+	// Code Paw and digit; LH1b and RH1b are second hind dewclaws
+	Code    NailCode `json:"code"`
+	Curling bool     `json:"curling"`
+	Group   Group    `json:"group"`
+	Length  struct {
+		Mm     float64 `json:"mm"`
+		Source Source  `json:"source"`
+	} `json:"length"`
+	OnFloor      bool      `json:"on_floor"`
+	QuickLongMm  float64   `json:"quick_long_mm"`
+	QuickMm      float64   `json:"quick_mm"`
+	QuickShortMm float64   `json:"quick_short_mm"`
+	State        NailState `json:"state"`
+	TopMm        float64   `json:"top_mm"`
+}
+
+// SmallRank defines model for SmallRank.
+type SmallRank struct {
+	Bars    []SmallBar `json:"bars"`
+	FloorMm float64    `json:"floor_mm"`
+}
+
 // SoundRounds a sound that comes and goes: on, a treat, off, a rest
 type SoundRounds struct {
 	OnSeconds   int `json:"on_seconds"`
@@ -1553,6 +1973,12 @@ type SoundRounds struct {
 
 // Source defines model for Source.
 type Source = estimate.Source
+
+// Span Days from one to another, both of them in it
+type Span struct {
+	From Date `json:"from"`
+	To   Date `json:"to"`
+}
 
 // SparePrior Spare before the sitting; none is no history
 type SparePrior struct {
@@ -1663,6 +2089,12 @@ type TryInput struct {
 // Voice which of the two spoke; what the eye saw overrules the number
 type Voice = quick.Voice
 
+// Walked defines model for Walked.
+type Walked struct {
+	KmWeek float64 `json:"km_week"`
+	Until  Date    `json:"until"`
+}
+
 // Weekday defines model for Weekday.
 type Weekday string
 
@@ -1681,6 +2113,31 @@ type WeightUnit = units.Weight
 // Whose who deals with a nail that a plan leaves out
 type Whose = sitting.Whose
 
+// Why Why the date is what it is
+type Why struct {
+	// Rows every rule
+	Rows     []WhyRow `json:"rows"`
+	Sentence string   `json:"sentence"`
+}
+
+// WhyRow What one rule alone would have said
+type WhyRow struct {
+	// Days after the last sitting; none when never
+	Days    *int  `json:"days,omitempty"`
+	Decides bool  `json:"decides"`
+	Due     *Date `json:"due,omitempty"`
+
+	// Followed it may decide; the break-even rhythm only does where short quicks are wanted
+	Followed bool `json:"followed"`
+
+	// Nails the first to meet it
+	Nails []NailCode `json:"nails"`
+
+	// Rule pad, it was seen to reach past its pad; floor, it touches; curl, a dewclaw curls; drift, from then on the quick would grow; rhythm, the longest interval is up; worth, only now is there anything to take
+	Rule  Rule   `json:"rule"`
+	Words string `json:"words"`
+}
+
 // DogId defines model for DogId.
 type DogId = Id
 
@@ -1689,6 +2146,14 @@ type ItemId = Id
 
 // LadderId defines model for LadderId.
 type LadderId = Id
+
+// GetHistoryParams defines parameters for GetHistory.
+type GetHistoryParams struct {
+	Nail *NailCode `form:"nail,omitempty" json:"nail,omitempty"`
+
+	// Group instead of a nail
+	Group *Group `form:"group,omitempty" json:"group,omitempty"`
+}
 
 // GetSectionParams defines parameters for GetSection.
 type GetSectionParams struct {
@@ -1707,17 +2172,44 @@ type GetPlanParams struct {
 	Helper *bool `form:"helper,omitempty" json:"helper,omitempty"`
 }
 
+// GetRhythmsParams defines parameters for GetRhythms.
+type GetRhythmsParams struct {
+	// PavementKmWeek as the dog walks when not given
+	PavementKmWeek *float64 `form:"pavement_km_week,omitempty" json:"pavement_km_week,omitempty"`
+
+	// GoalGapMm gap that a brought-back nail is to stand; a card or the wished gap when not given
+	GoalGapMm *float64 `form:"goal_gap_mm,omitempty" json:"goal_gap_mm,omitempty"`
+}
+
+// GetDueParams defines parameters for GetDue.
+type GetDueParams struct {
+	// Search only dogs whose name holds this
+	Search *string `form:"search,omitempty" json:"search,omitempty"`
+
+	// Offset how many to leave out at the front
+	Offset *int `form:"offset,omitempty" json:"offset,omitempty"`
+
+	// Limit how many at most; 40 when not given
+	Limit *int `form:"limit,omitempty" json:"limit,omitempty"`
+}
+
 // CalcCutsJSONRequestBody defines body for CalcCuts for application/json ContentType.
 type CalcCutsJSONRequestBody = CutsRequest
 
 // CalcDueJSONRequestBody defines body for CalcDue for application/json ContentType.
 type CalcDueJSONRequestBody = DueRequest
 
+// CalcGrowthJSONRequestBody defines body for CalcGrowth for application/json ContentType.
+type CalcGrowthJSONRequestBody = GrowthRequest
+
 // CalcProfileJSONRequestBody defines body for CalcProfile for application/json ContentType.
 type CalcProfileJSONRequestBody = ProfileRequest
 
 // CalcQuickJSONRequestBody defines body for CalcQuick for application/json ContentType.
 type CalcQuickJSONRequestBody = QuickRequest
+
+// CalcRhythmJSONRequestBody defines body for CalcRhythm for application/json ContentType.
+type CalcRhythmJSONRequestBody = RhythmRequest
 
 // MoveStandInJSONRequestBody defines body for MoveStandIn for application/json ContentType.
 type MoveStandInJSONRequestBody = StandInMove
@@ -1736,6 +2228,9 @@ type StartLadderJSONRequestBody = LadderInput
 
 // RecordTryJSONRequestBody defines body for RecordTry for application/json ContentType.
 type RecordTryJSONRequestBody = TryInput
+
+// StartQuickPlanJSONRequestBody defines body for StartQuickPlan for application/json ContentType.
+type StartQuickPlanJSONRequestBody = QuickPlanInput
 
 // RecordSittingJSONRequestBody defines body for RecordSitting for application/json ContentType.
 type RecordSittingJSONRequestBody = SittingInput
@@ -1760,12 +2255,24 @@ type ServerInterface interface {
 	// CalcDue The next date from the nails as a sitting left them (worked example in docs/due-example.md)
 	// (POST /api/calc/due)
 	CalcDue(c *gin.Context)
+	// CalcGrowth How fast a dog's nails grow, from what some of them grew
+	// (POST /api/calc/growth)
+	CalcGrowth(c *gin.Context)
 	// CalcProfile The side view of one nail
 	// (POST /api/calc/profile)
 	CalcProfile(c *gin.Context)
 	// CalcQuick Where the quick is after what was seen and cut, the risk of every next cut, and what to do next
 	// (POST /api/calc/quick)
 	CalcQuick(c *gin.Context)
+	// CalcRhythm What an interval does to the quick of a nail, and the longest that does not let it grow
+	// (POST /api/calc/rhythm)
+	CalcRhythm(c *gin.Context)
+	// GetCalendar The address under which a calendar program reads the due dates
+	// (GET /api/calendar)
+	GetCalendar(c *gin.Context)
+	// RenewCalendar Give the calendar another address; the old one answers no more
+	// (POST /api/calendar)
+	RenewCalendar(c *gin.Context)
 	// StreamReadings What the caliper sends, as server-sent events; each event's data is a CaliperReading
 	// (GET /api/caliper/readings)
 	StreamReadings(c *gin.Context)
@@ -1787,6 +2294,9 @@ type ServerInterface interface {
 	// GetForecast How the nails grow from today on, in steps to draw between
 	// (GET /api/dogs/{dog_id}/forecast)
 	GetForecast(c *gin.Context, dogId DogId)
+	// GetHistory How one nail, or the mean of a group of nails, came to be what it is, and where it goes untrimmed
+	// (GET /api/dogs/{dog_id}/history)
+	GetHistory(c *gin.Context, dogId DogId, params GetHistoryParams)
 	// GetDogLadders A dog's ladders, where it stands and the journal
 	// (GET /api/dogs/{dog_id}/ladders)
 	GetDogLadders(c *gin.Context, dogId DogId)
@@ -1811,6 +2321,15 @@ type ServerInterface interface {
 	// GetPlan Today's routine trim: what comes off each nail, which nails today and in what order, held how, with what
 	// (GET /api/dogs/{dog_id}/plan)
 	GetPlan(c *gin.Context, dogId DogId, params GetPlanParams)
+	// EndQuickPlan End the plan; its rhythm stays the dog's
+	// (DELETE /api/dogs/{dog_id}/quick-plan)
+	EndQuickPlan(c *gin.Context, dogId DogId)
+	// StartQuickPlan Begin to bring the dog's quicks back; the plan's rhythm becomes the dog's
+	// (POST /api/dogs/{dog_id}/quick-plan)
+	StartQuickPlan(c *gin.Context, dogId DogId)
+	// GetRhythms What each rhythm would do to the dog over half a year, side by side
+	// (GET /api/dogs/{dog_id}/rhythms)
+	GetRhythms(c *gin.Context, dogId DogId, params GetRhythmsParams)
 	// RecordSitting Record a sitting; sending the same id again changes nothing
 	// (POST /api/dogs/{dog_id}/sittings)
 	RecordSitting(c *gin.Context, dogId DogId)
@@ -1823,9 +2342,9 @@ type ServerInterface interface {
 	// TellEvents Add what happened to a sitting's log, in its order; the first event begins the sitting, and telling one twice changes nothing
 	// (POST /api/dogs/{dog_id}/sittings/{sitting_id}/events)
 	TellEvents(c *gin.Context, dogId DogId, sittingId Id)
-	// GetDue All dogs by next date, late ones first
+	// GetDue Dogs by next date, late ones first
 	// (GET /api/due)
-	GetDue(c *gin.Context)
+	GetDue(c *gin.Context, params GetDueParams)
 	// GetKit The user's kit and what is due on it
 	// (GET /api/kit)
 	GetKit(c *gin.Context)
@@ -1853,6 +2372,9 @@ type ServerInterface interface {
 	// PutSettings Change the user's choices
 	// (PUT /api/settings)
 	PutSettings(c *gin.Context)
+	// ReadCalendar The due dates as iCalendar (RFC 5545), to download or to subscribe to
+	// (GET /calendar/{calendar_key}/due.ics)
+	ReadCalendar(c *gin.Context, calendarKey string)
 }
 
 // ServerInterfaceWrapper converts contexts to parameters.
@@ -1890,6 +2412,19 @@ func (siw *ServerInterfaceWrapper) CalcDue(c *gin.Context) {
 	siw.Handler.CalcDue(c)
 }
 
+// CalcGrowth operation middleware
+func (siw *ServerInterfaceWrapper) CalcGrowth(c *gin.Context) {
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.CalcGrowth(c)
+}
+
 // CalcProfile operation middleware
 func (siw *ServerInterfaceWrapper) CalcProfile(c *gin.Context) {
 
@@ -1914,6 +2449,45 @@ func (siw *ServerInterfaceWrapper) CalcQuick(c *gin.Context) {
 	}
 
 	siw.Handler.CalcQuick(c)
+}
+
+// CalcRhythm operation middleware
+func (siw *ServerInterfaceWrapper) CalcRhythm(c *gin.Context) {
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.CalcRhythm(c)
+}
+
+// GetCalendar operation middleware
+func (siw *ServerInterfaceWrapper) GetCalendar(c *gin.Context) {
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.GetCalendar(c)
+}
+
+// RenewCalendar operation middleware
+func (siw *ServerInterfaceWrapper) RenewCalendar(c *gin.Context) {
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.RenewCalendar(c)
 }
 
 // StreamReadings operation middleware
@@ -2053,6 +2627,50 @@ func (siw *ServerInterfaceWrapper) GetForecast(c *gin.Context) {
 	}
 
 	siw.Handler.GetForecast(c, dogId)
+}
+
+// GetHistory operation middleware
+func (siw *ServerInterfaceWrapper) GetHistory(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "dog_id" -------------
+	var dogId DogId
+
+	err = runtime.BindStyledParameterWithOptions("simple", "dog_id", c.Param("dog_id"), &dogId, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "uuid", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter dog_id: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	// Parameter object where we will unmarshal all parameters from the context
+	var params GetHistoryParams
+
+	// ------------- Optional query parameter "nail" -------------
+
+	err = runtime.BindQueryParameterWithOptions("form", true, false, "nail", c.Request.URL.Query(), &params.Nail, runtime.BindQueryParameterOptions{Type: "string", Format: ""})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter nail: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	// ------------- Optional query parameter "group" -------------
+
+	err = runtime.BindQueryParameterWithOptions("form", true, false, "group", c.Request.URL.Query(), &params.Group, runtime.BindQueryParameterOptions{Type: "string", Format: ""})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter group: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.GetHistory(c, dogId, params)
 }
 
 // GetDogLadders operation middleware
@@ -2342,6 +2960,100 @@ func (siw *ServerInterfaceWrapper) GetPlan(c *gin.Context) {
 	siw.Handler.GetPlan(c, dogId, params)
 }
 
+// EndQuickPlan operation middleware
+func (siw *ServerInterfaceWrapper) EndQuickPlan(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "dog_id" -------------
+	var dogId DogId
+
+	err = runtime.BindStyledParameterWithOptions("simple", "dog_id", c.Param("dog_id"), &dogId, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "uuid", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter dog_id: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.EndQuickPlan(c, dogId)
+}
+
+// StartQuickPlan operation middleware
+func (siw *ServerInterfaceWrapper) StartQuickPlan(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "dog_id" -------------
+	var dogId DogId
+
+	err = runtime.BindStyledParameterWithOptions("simple", "dog_id", c.Param("dog_id"), &dogId, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "uuid", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter dog_id: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.StartQuickPlan(c, dogId)
+}
+
+// GetRhythms operation middleware
+func (siw *ServerInterfaceWrapper) GetRhythms(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "dog_id" -------------
+	var dogId DogId
+
+	err = runtime.BindStyledParameterWithOptions("simple", "dog_id", c.Param("dog_id"), &dogId, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "uuid", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter dog_id: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	// Parameter object where we will unmarshal all parameters from the context
+	var params GetRhythmsParams
+
+	// ------------- Optional query parameter "pavement_km_week" -------------
+
+	err = runtime.BindQueryParameterWithOptions("form", true, false, "pavement_km_week", c.Request.URL.Query(), &params.PavementKmWeek, runtime.BindQueryParameterOptions{Type: "number", Format: ""})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter pavement_km_week: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	// ------------- Optional query parameter "goal_gap_mm" -------------
+
+	err = runtime.BindQueryParameterWithOptions("form", true, false, "goal_gap_mm", c.Request.URL.Query(), &params.GoalGapMm, runtime.BindQueryParameterOptions{Type: "number", Format: ""})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter goal_gap_mm: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.GetRhythms(c, dogId, params)
+}
+
 // RecordSitting operation middleware
 func (siw *ServerInterfaceWrapper) RecordSitting(c *gin.Context) {
 
@@ -2472,6 +3184,36 @@ func (siw *ServerInterfaceWrapper) TellEvents(c *gin.Context) {
 // GetDue operation middleware
 func (siw *ServerInterfaceWrapper) GetDue(c *gin.Context) {
 
+	var err error
+	_ = err
+
+	// Parameter object where we will unmarshal all parameters from the context
+	var params GetDueParams
+
+	// ------------- Optional query parameter "search" -------------
+
+	err = runtime.BindQueryParameterWithOptions("form", true, false, "search", c.Request.URL.Query(), &params.Search, runtime.BindQueryParameterOptions{Type: "string", Format: ""})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter search: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	// ------------- Optional query parameter "offset" -------------
+
+	err = runtime.BindQueryParameterWithOptions("form", true, false, "offset", c.Request.URL.Query(), &params.Offset, runtime.BindQueryParameterOptions{Type: "integer", Format: ""})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter offset: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	// ------------- Optional query parameter "limit" -------------
+
+	err = runtime.BindQueryParameterWithOptions("form", true, false, "limit", c.Request.URL.Query(), &params.Limit, runtime.BindQueryParameterOptions{Type: "integer", Format: ""})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter limit: %w", err), http.StatusBadRequest)
+		return
+	}
+
 	for _, middleware := range siw.HandlerMiddlewares {
 		middleware(c)
 		if c.IsAborted() {
@@ -2479,7 +3221,7 @@ func (siw *ServerInterfaceWrapper) GetDue(c *gin.Context) {
 		}
 	}
 
-	siw.Handler.GetDue(c)
+	siw.Handler.GetDue(c, params)
 }
 
 // GetKit operation middleware
@@ -2647,6 +3389,31 @@ func (siw *ServerInterfaceWrapper) PutSettings(c *gin.Context) {
 	siw.Handler.PutSettings(c)
 }
 
+// ReadCalendar operation middleware
+func (siw *ServerInterfaceWrapper) ReadCalendar(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "calendar_key" -------------
+	var calendarKey string
+
+	err = runtime.BindStyledParameterWithOptions("simple", "calendar_key", c.Param("calendar_key"), &calendarKey, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter calendar_key: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.ReadCalendar(c, calendarKey)
+}
+
 // GinServerOptions provides options for the Gin server.
 type GinServerOptions struct {
 	BaseURL      string
@@ -2686,6 +3453,13 @@ func RegisterHandlersWithOptions(router gin.IRouter, si ServerInterface, options
 	router.GET(options.BaseURL+"/api/dogs/:dog_id/sittings/:sitting_id/bench", wrapper.GetBench)
 	router.POST(options.BaseURL+"/api/dogs/:dog_id/sittings/:sitting_id/events", wrapper.TellEvents)
 	router.POST(options.BaseURL+"/api/dogs/:dog_id/checks", wrapper.RecordCheck)
+	router.GET(options.BaseURL+"/api/dogs/:dog_id/history", wrapper.GetHistory)
+	router.GET(options.BaseURL+"/api/dogs/:dog_id/rhythms", wrapper.GetRhythms)
+	router.DELETE(options.BaseURL+"/api/dogs/:dog_id/quick-plan", wrapper.EndQuickPlan)
+	router.POST(options.BaseURL+"/api/dogs/:dog_id/quick-plan", wrapper.StartQuickPlan)
+	router.GET(options.BaseURL+"/api/calendar", wrapper.GetCalendar)
+	router.POST(options.BaseURL+"/api/calendar", wrapper.RenewCalendar)
+	router.GET(options.BaseURL+"/calendar/:calendar_key/due.ics", wrapper.ReadCalendar)
 	router.GET(options.BaseURL+"/api/dogs/:dog_id/forecast", wrapper.GetForecast)
 	router.GET(options.BaseURL+"/api/dogs/:dog_id/nails/:code", wrapper.GetSection)
 	router.GET(options.BaseURL+"/api/dogs/:dog_id/nails/:code/advice", wrapper.GetAdvice)
@@ -2706,10 +3480,14 @@ func RegisterHandlersWithOptions(router gin.IRouter, si ServerInterface, options
 	router.POST(options.BaseURL+"/api/calc/cuts", wrapper.CalcCuts)
 	router.POST(options.BaseURL+"/api/calc/quick", wrapper.CalcQuick)
 	router.POST(options.BaseURL+"/api/calc/profile", wrapper.CalcProfile)
+	router.POST(options.BaseURL+"/api/calc/growth", wrapper.CalcGrowth)
+	router.POST(options.BaseURL+"/api/calc/rhythm", wrapper.CalcRhythm)
 	router.POST(options.BaseURL+"/api/calc/due", wrapper.CalcDue)
 }
 
 type BenchJSONResponse Bench
+
+type CalendarJSONResponse Calendar
 
 type DogLaddersJSONResponse DogLadders
 
@@ -2797,6 +3575,45 @@ func (response CalcDuedefaultApplicationProblemPlusJSONResponse) VisitCalcDueRes
 	return err
 }
 
+type CalcGrowthRequestObject struct {
+	Body *CalcGrowthJSONRequestBody
+}
+
+type CalcGrowthResponseObject interface {
+	VisitCalcGrowthResponse(w http.ResponseWriter) error
+}
+
+type CalcGrowth200JSONResponse GrowthResult
+
+func (response CalcGrowth200JSONResponse) VisitCalcGrowthResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/json")
+	w.WriteHeader(200)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type CalcGrowthdefaultApplicationProblemPlusJSONResponse struct {
+	Body       Problem
+	StatusCode int
+}
+
+func (response CalcGrowthdefaultApplicationProblemPlusJSONResponse) VisitCalcGrowthResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response.Body); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/problem+json")
+	w.WriteHeader(response.StatusCode)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
 type CalcProfileRequestObject struct {
 	Body *CalcProfileJSONRequestBody
 }
@@ -2864,6 +3681,121 @@ type CalcQuickdefaultApplicationProblemPlusJSONResponse struct {
 }
 
 func (response CalcQuickdefaultApplicationProblemPlusJSONResponse) VisitCalcQuickResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response.Body); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/problem+json")
+	w.WriteHeader(response.StatusCode)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type CalcRhythmRequestObject struct {
+	Body *CalcRhythmJSONRequestBody
+}
+
+type CalcRhythmResponseObject interface {
+	VisitCalcRhythmResponse(w http.ResponseWriter) error
+}
+
+type CalcRhythm200JSONResponse RhythmResult
+
+func (response CalcRhythm200JSONResponse) VisitCalcRhythmResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/json")
+	w.WriteHeader(200)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type CalcRhythmdefaultApplicationProblemPlusJSONResponse struct {
+	Body       Problem
+	StatusCode int
+}
+
+func (response CalcRhythmdefaultApplicationProblemPlusJSONResponse) VisitCalcRhythmResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response.Body); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/problem+json")
+	w.WriteHeader(response.StatusCode)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type GetCalendarRequestObject struct {
+}
+
+type GetCalendarResponseObject interface {
+	VisitGetCalendarResponse(w http.ResponseWriter) error
+}
+
+type GetCalendar200JSONResponse struct{ CalendarJSONResponse }
+
+func (response GetCalendar200JSONResponse) VisitGetCalendarResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/json")
+	w.WriteHeader(200)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type GetCalendardefaultApplicationProblemPlusJSONResponse struct {
+	Body       Problem
+	StatusCode int
+}
+
+func (response GetCalendardefaultApplicationProblemPlusJSONResponse) VisitGetCalendarResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response.Body); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/problem+json")
+	w.WriteHeader(response.StatusCode)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type RenewCalendarRequestObject struct {
+}
+
+type RenewCalendarResponseObject interface {
+	VisitRenewCalendarResponse(w http.ResponseWriter) error
+}
+
+type RenewCalendar200JSONResponse struct{ CalendarJSONResponse }
+
+func (response RenewCalendar200JSONResponse) VisitRenewCalendarResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/json")
+	w.WriteHeader(200)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type RenewCalendardefaultApplicationProblemPlusJSONResponse struct {
+	Body       Problem
+	StatusCode int
+}
+
+func (response RenewCalendardefaultApplicationProblemPlusJSONResponse) VisitRenewCalendarResponse(w http.ResponseWriter) error {
 
 	var buf bytes.Buffer
 	if err := json.NewEncoder(&buf).Encode(response.Body); err != nil {
@@ -3161,6 +4093,46 @@ type GetForecastdefaultApplicationProblemPlusJSONResponse struct {
 }
 
 func (response GetForecastdefaultApplicationProblemPlusJSONResponse) VisitGetForecastResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response.Body); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/problem+json")
+	w.WriteHeader(response.StatusCode)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type GetHistoryRequestObject struct {
+	DogId  DogId `json:"dog_id"`
+	Params GetHistoryParams
+}
+
+type GetHistoryResponseObject interface {
+	VisitGetHistoryResponse(w http.ResponseWriter) error
+}
+
+type GetHistory200JSONResponse History
+
+func (response GetHistory200JSONResponse) VisitGetHistoryResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/json")
+	w.WriteHeader(200)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type GetHistorydefaultApplicationProblemPlusJSONResponse struct {
+	Body       Problem
+	StatusCode int
+}
+
+func (response GetHistorydefaultApplicationProblemPlusJSONResponse) VisitGetHistoryResponse(w http.ResponseWriter) error {
 
 	var buf bytes.Buffer
 	if err := json.NewEncoder(&buf).Encode(response.Body); err != nil {
@@ -3495,6 +4467,125 @@ func (response GetPlandefaultApplicationProblemPlusJSONResponse) VisitGetPlanRes
 	return err
 }
 
+type EndQuickPlanRequestObject struct {
+	DogId DogId `json:"dog_id"`
+}
+
+type EndQuickPlanResponseObject interface {
+	VisitEndQuickPlanResponse(w http.ResponseWriter) error
+}
+
+type EndQuickPlan200JSONResponse DogView
+
+func (response EndQuickPlan200JSONResponse) VisitEndQuickPlanResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/json")
+	w.WriteHeader(200)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type EndQuickPlandefaultApplicationProblemPlusJSONResponse struct {
+	Body       Problem
+	StatusCode int
+}
+
+func (response EndQuickPlandefaultApplicationProblemPlusJSONResponse) VisitEndQuickPlanResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response.Body); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/problem+json")
+	w.WriteHeader(response.StatusCode)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type StartQuickPlanRequestObject struct {
+	DogId DogId `json:"dog_id"`
+	Body  *StartQuickPlanJSONRequestBody
+}
+
+type StartQuickPlanResponseObject interface {
+	VisitStartQuickPlanResponse(w http.ResponseWriter) error
+}
+
+type StartQuickPlan200JSONResponse DogView
+
+func (response StartQuickPlan200JSONResponse) VisitStartQuickPlanResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/json")
+	w.WriteHeader(200)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type StartQuickPlandefaultApplicationProblemPlusJSONResponse struct {
+	Body       Problem
+	StatusCode int
+}
+
+func (response StartQuickPlandefaultApplicationProblemPlusJSONResponse) VisitStartQuickPlanResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response.Body); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/problem+json")
+	w.WriteHeader(response.StatusCode)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type GetRhythmsRequestObject struct {
+	DogId  DogId `json:"dog_id"`
+	Params GetRhythmsParams
+}
+
+type GetRhythmsResponseObject interface {
+	VisitGetRhythmsResponse(w http.ResponseWriter) error
+}
+
+type GetRhythms200JSONResponse Rhythms
+
+func (response GetRhythms200JSONResponse) VisitGetRhythmsResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/json")
+	w.WriteHeader(200)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type GetRhythmsdefaultApplicationProblemPlusJSONResponse struct {
+	Body       Problem
+	StatusCode int
+}
+
+func (response GetRhythmsdefaultApplicationProblemPlusJSONResponse) VisitGetRhythmsResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response.Body); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/problem+json")
+	w.WriteHeader(response.StatusCode)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
 type RecordSittingRequestObject struct {
 	DogId DogId `json:"dog_id"`
 	Body  *RecordSittingJSONRequestBody
@@ -3657,6 +4748,7 @@ func (response TellEventsdefaultApplicationProblemPlusJSONResponse) VisitTellEve
 }
 
 type GetDueRequestObject struct {
+	Params GetDueParams
 }
 
 type GetDueResponseObject interface {
@@ -4043,6 +5135,51 @@ func (response PutSettingsdefaultApplicationProblemPlusJSONResponse) VisitPutSet
 	return err
 }
 
+type ReadCalendarRequestObject struct {
+	CalendarKey string `json:"calendar_key"`
+}
+
+type ReadCalendarResponseObject interface {
+	VisitReadCalendarResponse(w http.ResponseWriter) error
+}
+
+type ReadCalendar200TextcalendarResponse struct {
+	Body          io.Reader
+	ContentLength int64
+}
+
+func (response ReadCalendar200TextcalendarResponse) VisitReadCalendarResponse(w http.ResponseWriter) error {
+
+	w.Header().Set("Content-Type", "text/calendar")
+	if response.ContentLength != 0 {
+		w.Header().Set("Content-Length", fmt.Sprint(response.ContentLength))
+	}
+	w.WriteHeader(200)
+
+	if closer, ok := response.Body.(io.ReadCloser); ok {
+		defer closer.Close()
+	}
+	_, err := io.Copy(w, response.Body)
+	return err
+}
+
+type ReadCalendardefaultApplicationProblemPlusJSONResponse struct {
+	Body       Problem
+	StatusCode int
+}
+
+func (response ReadCalendardefaultApplicationProblemPlusJSONResponse) VisitReadCalendarResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response.Body); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/problem+json")
+	w.WriteHeader(response.StatusCode)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
 // StrictServerInterface represents all server handlers.
 type StrictServerInterface interface {
 	// CalcCuts What each school of cut takes off one nail and gains
@@ -4051,12 +5188,24 @@ type StrictServerInterface interface {
 	// CalcDue The next date from the nails as a sitting left them (worked example in docs/due-example.md)
 	// (POST /api/calc/due)
 	CalcDue(ctx context.Context, request CalcDueRequestObject) (CalcDueResponseObject, error)
+	// CalcGrowth How fast a dog's nails grow, from what some of them grew
+	// (POST /api/calc/growth)
+	CalcGrowth(ctx context.Context, request CalcGrowthRequestObject) (CalcGrowthResponseObject, error)
 	// CalcProfile The side view of one nail
 	// (POST /api/calc/profile)
 	CalcProfile(ctx context.Context, request CalcProfileRequestObject) (CalcProfileResponseObject, error)
 	// CalcQuick Where the quick is after what was seen and cut, the risk of every next cut, and what to do next
 	// (POST /api/calc/quick)
 	CalcQuick(ctx context.Context, request CalcQuickRequestObject) (CalcQuickResponseObject, error)
+	// CalcRhythm What an interval does to the quick of a nail, and the longest that does not let it grow
+	// (POST /api/calc/rhythm)
+	CalcRhythm(ctx context.Context, request CalcRhythmRequestObject) (CalcRhythmResponseObject, error)
+	// GetCalendar The address under which a calendar program reads the due dates
+	// (GET /api/calendar)
+	GetCalendar(ctx context.Context, request GetCalendarRequestObject) (GetCalendarResponseObject, error)
+	// RenewCalendar Give the calendar another address; the old one answers no more
+	// (POST /api/calendar)
+	RenewCalendar(ctx context.Context, request RenewCalendarRequestObject) (RenewCalendarResponseObject, error)
 	// StreamReadings What the caliper sends, as server-sent events; each event's data is a CaliperReading
 	// (GET /api/caliper/readings)
 	StreamReadings(ctx context.Context, request StreamReadingsRequestObject) (StreamReadingsResponseObject, error)
@@ -4078,6 +5227,9 @@ type StrictServerInterface interface {
 	// GetForecast How the nails grow from today on, in steps to draw between
 	// (GET /api/dogs/{dog_id}/forecast)
 	GetForecast(ctx context.Context, request GetForecastRequestObject) (GetForecastResponseObject, error)
+	// GetHistory How one nail, or the mean of a group of nails, came to be what it is, and where it goes untrimmed
+	// (GET /api/dogs/{dog_id}/history)
+	GetHistory(ctx context.Context, request GetHistoryRequestObject) (GetHistoryResponseObject, error)
 	// GetDogLadders A dog's ladders, where it stands and the journal
 	// (GET /api/dogs/{dog_id}/ladders)
 	GetDogLadders(ctx context.Context, request GetDogLaddersRequestObject) (GetDogLaddersResponseObject, error)
@@ -4102,6 +5254,15 @@ type StrictServerInterface interface {
 	// GetPlan Today's routine trim: what comes off each nail, which nails today and in what order, held how, with what
 	// (GET /api/dogs/{dog_id}/plan)
 	GetPlan(ctx context.Context, request GetPlanRequestObject) (GetPlanResponseObject, error)
+	// EndQuickPlan End the plan; its rhythm stays the dog's
+	// (DELETE /api/dogs/{dog_id}/quick-plan)
+	EndQuickPlan(ctx context.Context, request EndQuickPlanRequestObject) (EndQuickPlanResponseObject, error)
+	// StartQuickPlan Begin to bring the dog's quicks back; the plan's rhythm becomes the dog's
+	// (POST /api/dogs/{dog_id}/quick-plan)
+	StartQuickPlan(ctx context.Context, request StartQuickPlanRequestObject) (StartQuickPlanResponseObject, error)
+	// GetRhythms What each rhythm would do to the dog over half a year, side by side
+	// (GET /api/dogs/{dog_id}/rhythms)
+	GetRhythms(ctx context.Context, request GetRhythmsRequestObject) (GetRhythmsResponseObject, error)
 	// RecordSitting Record a sitting; sending the same id again changes nothing
 	// (POST /api/dogs/{dog_id}/sittings)
 	RecordSitting(ctx context.Context, request RecordSittingRequestObject) (RecordSittingResponseObject, error)
@@ -4114,7 +5275,7 @@ type StrictServerInterface interface {
 	// TellEvents Add what happened to a sitting's log, in its order; the first event begins the sitting, and telling one twice changes nothing
 	// (POST /api/dogs/{dog_id}/sittings/{sitting_id}/events)
 	TellEvents(ctx context.Context, request TellEventsRequestObject) (TellEventsResponseObject, error)
-	// GetDue All dogs by next date, late ones first
+	// GetDue Dogs by next date, late ones first
 	// (GET /api/due)
 	GetDue(ctx context.Context, request GetDueRequestObject) (GetDueResponseObject, error)
 	// GetKit The user's kit and what is due on it
@@ -4144,6 +5305,9 @@ type StrictServerInterface interface {
 	// PutSettings Change the user's choices
 	// (PUT /api/settings)
 	PutSettings(ctx context.Context, request PutSettingsRequestObject) (PutSettingsResponseObject, error)
+	// ReadCalendar The due dates as iCalendar (RFC 5545), to download or to subscribe to
+	// (GET /calendar/{calendar_key}/due.ics)
+	ReadCalendar(ctx context.Context, request ReadCalendarRequestObject) (ReadCalendarResponseObject, error)
 }
 
 type StrictHandlerFunc func(ctx *gin.Context, request any) (any, error)
@@ -4287,6 +5451,48 @@ func (sh *strictHandler) CalcDue(ctx *gin.Context) {
 	}
 }
 
+// CalcGrowth operation middleware
+func (sh *strictHandler) CalcGrowth(ctx *gin.Context) {
+	var request CalcGrowthRequestObject
+
+	var body CalcGrowthJSONRequestBody
+	var err error
+	// A request validator built on kin-openapi's openapi3filter with
+	// KeepValidatedValue leaves the value it validated on the body. Bind
+	// that value, matching member names exactly, so the handler receives
+	// what was validated instead of a second, case-insensitive decode.
+	if vb, ok := ctx.Request.Body.(interface{ ValidatedValue() any }); !ok || runtime.BindJSONValue(vb.ValidatedValue(), &body) != nil {
+		err = ctx.ShouldBindJSON(&body)
+	} else if binding.Validator != nil {
+		// ShouldBindJSON runs the struct validator after decoding; keep that.
+		err = binding.Validator.ValidateStruct(&body)
+	}
+	if err != nil {
+		sh.options.RequestErrorHandlerFunc(ctx, err)
+		return
+	}
+	request.Body = &body
+
+	handler := func(ctx *gin.Context, request interface{}) (interface{}, error) {
+		return sh.ssi.CalcGrowth(ctx, request.(CalcGrowthRequestObject))
+	}
+	for _, middleware := range sh.middlewares {
+		handler = middleware(handler, "CalcGrowth")
+	}
+
+	response, err := handler(ctx, request)
+
+	if err != nil {
+		sh.options.HandlerErrorFunc(ctx, err)
+	} else if validResponse, ok := response.(CalcGrowthResponseObject); ok {
+		if err := validResponse.VisitCalcGrowthResponse(ctx.Writer); err != nil {
+			sh.options.ResponseErrorHandlerFunc(ctx, err)
+		}
+	} else if response != nil {
+		sh.options.ResponseErrorHandlerFunc(ctx, fmt.Errorf("unexpected response type: %T", response))
+	}
+}
+
 // CalcProfile operation middleware
 func (sh *strictHandler) CalcProfile(ctx *gin.Context) {
 	var request CalcProfileRequestObject
@@ -4364,6 +5570,96 @@ func (sh *strictHandler) CalcQuick(ctx *gin.Context) {
 		sh.options.HandlerErrorFunc(ctx, err)
 	} else if validResponse, ok := response.(CalcQuickResponseObject); ok {
 		if err := validResponse.VisitCalcQuickResponse(ctx.Writer); err != nil {
+			sh.options.ResponseErrorHandlerFunc(ctx, err)
+		}
+	} else if response != nil {
+		sh.options.ResponseErrorHandlerFunc(ctx, fmt.Errorf("unexpected response type: %T", response))
+	}
+}
+
+// CalcRhythm operation middleware
+func (sh *strictHandler) CalcRhythm(ctx *gin.Context) {
+	var request CalcRhythmRequestObject
+
+	var body CalcRhythmJSONRequestBody
+	var err error
+	// A request validator built on kin-openapi's openapi3filter with
+	// KeepValidatedValue leaves the value it validated on the body. Bind
+	// that value, matching member names exactly, so the handler receives
+	// what was validated instead of a second, case-insensitive decode.
+	if vb, ok := ctx.Request.Body.(interface{ ValidatedValue() any }); !ok || runtime.BindJSONValue(vb.ValidatedValue(), &body) != nil {
+		err = ctx.ShouldBindJSON(&body)
+	} else if binding.Validator != nil {
+		// ShouldBindJSON runs the struct validator after decoding; keep that.
+		err = binding.Validator.ValidateStruct(&body)
+	}
+	if err != nil {
+		sh.options.RequestErrorHandlerFunc(ctx, err)
+		return
+	}
+	request.Body = &body
+
+	handler := func(ctx *gin.Context, request interface{}) (interface{}, error) {
+		return sh.ssi.CalcRhythm(ctx, request.(CalcRhythmRequestObject))
+	}
+	for _, middleware := range sh.middlewares {
+		handler = middleware(handler, "CalcRhythm")
+	}
+
+	response, err := handler(ctx, request)
+
+	if err != nil {
+		sh.options.HandlerErrorFunc(ctx, err)
+	} else if validResponse, ok := response.(CalcRhythmResponseObject); ok {
+		if err := validResponse.VisitCalcRhythmResponse(ctx.Writer); err != nil {
+			sh.options.ResponseErrorHandlerFunc(ctx, err)
+		}
+	} else if response != nil {
+		sh.options.ResponseErrorHandlerFunc(ctx, fmt.Errorf("unexpected response type: %T", response))
+	}
+}
+
+// GetCalendar operation middleware
+func (sh *strictHandler) GetCalendar(ctx *gin.Context) {
+	var request GetCalendarRequestObject
+
+	handler := func(ctx *gin.Context, request interface{}) (interface{}, error) {
+		return sh.ssi.GetCalendar(ctx, request.(GetCalendarRequestObject))
+	}
+	for _, middleware := range sh.middlewares {
+		handler = middleware(handler, "GetCalendar")
+	}
+
+	response, err := handler(ctx, request)
+
+	if err != nil {
+		sh.options.HandlerErrorFunc(ctx, err)
+	} else if validResponse, ok := response.(GetCalendarResponseObject); ok {
+		if err := validResponse.VisitGetCalendarResponse(ctx.Writer); err != nil {
+			sh.options.ResponseErrorHandlerFunc(ctx, err)
+		}
+	} else if response != nil {
+		sh.options.ResponseErrorHandlerFunc(ctx, fmt.Errorf("unexpected response type: %T", response))
+	}
+}
+
+// RenewCalendar operation middleware
+func (sh *strictHandler) RenewCalendar(ctx *gin.Context) {
+	var request RenewCalendarRequestObject
+
+	handler := func(ctx *gin.Context, request interface{}) (interface{}, error) {
+		return sh.ssi.RenewCalendar(ctx, request.(RenewCalendarRequestObject))
+	}
+	for _, middleware := range sh.middlewares {
+		handler = middleware(handler, "RenewCalendar")
+	}
+
+	response, err := handler(ctx, request)
+
+	if err != nil {
+		sh.options.HandlerErrorFunc(ctx, err)
+	} else if validResponse, ok := response.(RenewCalendarResponseObject); ok {
+		if err := validResponse.VisitRenewCalendarResponse(ctx.Writer); err != nil {
 			sh.options.ResponseErrorHandlerFunc(ctx, err)
 		}
 	} else if response != nil {
@@ -4612,6 +5908,33 @@ func (sh *strictHandler) GetForecast(ctx *gin.Context, dogId DogId) {
 		sh.options.HandlerErrorFunc(ctx, err)
 	} else if validResponse, ok := response.(GetForecastResponseObject); ok {
 		if err := validResponse.VisitGetForecastResponse(ctx.Writer); err != nil {
+			sh.options.ResponseErrorHandlerFunc(ctx, err)
+		}
+	} else if response != nil {
+		sh.options.ResponseErrorHandlerFunc(ctx, fmt.Errorf("unexpected response type: %T", response))
+	}
+}
+
+// GetHistory operation middleware
+func (sh *strictHandler) GetHistory(ctx *gin.Context, dogId DogId, params GetHistoryParams) {
+	var request GetHistoryRequestObject
+
+	request.DogId = dogId
+	request.Params = params
+
+	handler := func(ctx *gin.Context, request interface{}) (interface{}, error) {
+		return sh.ssi.GetHistory(ctx, request.(GetHistoryRequestObject))
+	}
+	for _, middleware := range sh.middlewares {
+		handler = middleware(handler, "GetHistory")
+	}
+
+	response, err := handler(ctx, request)
+
+	if err != nil {
+		sh.options.HandlerErrorFunc(ctx, err)
+	} else if validResponse, ok := response.(GetHistoryResponseObject); ok {
+		if err := validResponse.VisitGetHistoryResponse(ctx.Writer); err != nil {
 			sh.options.ResponseErrorHandlerFunc(ctx, err)
 		}
 	} else if response != nil {
@@ -4872,6 +6195,103 @@ func (sh *strictHandler) GetPlan(ctx *gin.Context, dogId DogId, params GetPlanPa
 	}
 }
 
+// EndQuickPlan operation middleware
+func (sh *strictHandler) EndQuickPlan(ctx *gin.Context, dogId DogId) {
+	var request EndQuickPlanRequestObject
+
+	request.DogId = dogId
+
+	handler := func(ctx *gin.Context, request interface{}) (interface{}, error) {
+		return sh.ssi.EndQuickPlan(ctx, request.(EndQuickPlanRequestObject))
+	}
+	for _, middleware := range sh.middlewares {
+		handler = middleware(handler, "EndQuickPlan")
+	}
+
+	response, err := handler(ctx, request)
+
+	if err != nil {
+		sh.options.HandlerErrorFunc(ctx, err)
+	} else if validResponse, ok := response.(EndQuickPlanResponseObject); ok {
+		if err := validResponse.VisitEndQuickPlanResponse(ctx.Writer); err != nil {
+			sh.options.ResponseErrorHandlerFunc(ctx, err)
+		}
+	} else if response != nil {
+		sh.options.ResponseErrorHandlerFunc(ctx, fmt.Errorf("unexpected response type: %T", response))
+	}
+}
+
+// StartQuickPlan operation middleware
+func (sh *strictHandler) StartQuickPlan(ctx *gin.Context, dogId DogId) {
+	var request StartQuickPlanRequestObject
+
+	request.DogId = dogId
+
+	var body StartQuickPlanJSONRequestBody
+	var err error
+	// A request validator built on kin-openapi's openapi3filter with
+	// KeepValidatedValue leaves the value it validated on the body. Bind
+	// that value, matching member names exactly, so the handler receives
+	// what was validated instead of a second, case-insensitive decode.
+	if vb, ok := ctx.Request.Body.(interface{ ValidatedValue() any }); !ok || runtime.BindJSONValue(vb.ValidatedValue(), &body) != nil {
+		err = ctx.ShouldBindJSON(&body)
+	} else if binding.Validator != nil {
+		// ShouldBindJSON runs the struct validator after decoding; keep that.
+		err = binding.Validator.ValidateStruct(&body)
+	}
+	if err != nil {
+		sh.options.RequestErrorHandlerFunc(ctx, err)
+		return
+	}
+	request.Body = &body
+
+	handler := func(ctx *gin.Context, request interface{}) (interface{}, error) {
+		return sh.ssi.StartQuickPlan(ctx, request.(StartQuickPlanRequestObject))
+	}
+	for _, middleware := range sh.middlewares {
+		handler = middleware(handler, "StartQuickPlan")
+	}
+
+	response, err := handler(ctx, request)
+
+	if err != nil {
+		sh.options.HandlerErrorFunc(ctx, err)
+	} else if validResponse, ok := response.(StartQuickPlanResponseObject); ok {
+		if err := validResponse.VisitStartQuickPlanResponse(ctx.Writer); err != nil {
+			sh.options.ResponseErrorHandlerFunc(ctx, err)
+		}
+	} else if response != nil {
+		sh.options.ResponseErrorHandlerFunc(ctx, fmt.Errorf("unexpected response type: %T", response))
+	}
+}
+
+// GetRhythms operation middleware
+func (sh *strictHandler) GetRhythms(ctx *gin.Context, dogId DogId, params GetRhythmsParams) {
+	var request GetRhythmsRequestObject
+
+	request.DogId = dogId
+	request.Params = params
+
+	handler := func(ctx *gin.Context, request interface{}) (interface{}, error) {
+		return sh.ssi.GetRhythms(ctx, request.(GetRhythmsRequestObject))
+	}
+	for _, middleware := range sh.middlewares {
+		handler = middleware(handler, "GetRhythms")
+	}
+
+	response, err := handler(ctx, request)
+
+	if err != nil {
+		sh.options.HandlerErrorFunc(ctx, err)
+	} else if validResponse, ok := response.(GetRhythmsResponseObject); ok {
+		if err := validResponse.VisitGetRhythmsResponse(ctx.Writer); err != nil {
+			sh.options.ResponseErrorHandlerFunc(ctx, err)
+		}
+	} else if response != nil {
+		sh.options.ResponseErrorHandlerFunc(ctx, fmt.Errorf("unexpected response type: %T", response))
+	}
+}
+
 // RecordSitting operation middleware
 func (sh *strictHandler) RecordSitting(ctx *gin.Context, dogId DogId) {
 	var request RecordSittingRequestObject
@@ -5016,8 +6436,10 @@ func (sh *strictHandler) TellEvents(ctx *gin.Context, dogId DogId, sittingId Id)
 }
 
 // GetDue operation middleware
-func (sh *strictHandler) GetDue(ctx *gin.Context) {
+func (sh *strictHandler) GetDue(ctx *gin.Context, params GetDueParams) {
 	var request GetDueRequestObject
+
+	request.Params = params
 
 	handler := func(ctx *gin.Context, request interface{}) (interface{}, error) {
 		return sh.ssi.GetDue(ctx, request.(GetDueRequestObject))
@@ -5317,218 +6739,300 @@ func (sh *strictHandler) PutSettings(ctx *gin.Context) {
 	}
 }
 
+// ReadCalendar operation middleware
+func (sh *strictHandler) ReadCalendar(ctx *gin.Context, calendarKey string) {
+	var request ReadCalendarRequestObject
+
+	request.CalendarKey = calendarKey
+
+	handler := func(ctx *gin.Context, request interface{}) (interface{}, error) {
+		return sh.ssi.ReadCalendar(ctx, request.(ReadCalendarRequestObject))
+	}
+	for _, middleware := range sh.middlewares {
+		handler = middleware(handler, "ReadCalendar")
+	}
+
+	response, err := handler(ctx, request)
+
+	if err != nil {
+		sh.options.HandlerErrorFunc(ctx, err)
+	} else if validResponse, ok := response.(ReadCalendarResponseObject); ok {
+		if err := validResponse.VisitReadCalendarResponse(ctx.Writer); err != nil {
+			sh.options.ResponseErrorHandlerFunc(ctx, err)
+		}
+	} else if response != nil {
+		sh.options.ResponseErrorHandlerFunc(ctx, fmt.Errorf("unexpected response type: %T", response))
+	}
+}
+
 // Base64 encoded, compressed with deflate, json marshaled OpenAPI spec.
 // Stored as a slice of fixed-width chunks rather than one concatenated
 // const string: with thousands of chunks the chained `+` fold is several
 // times slower for the Go compiler than parsing a slice literal.
 var swaggerSpec = []string{
-	"5H1bkyO3seZfQXB3Q3Ys1d2SpTjh7id5JHkmNDqaMz3HevAqGGBVkgWxCJQBVFOUYv77BjIB1A3FKrLZ",
-	"lr37MtMkUShcEom8fJn52yJT+0pJkNYs7n9bVFzzPVjQ+OlrtX2Tuz+EXNwvKm6LxXIh+R4W94tcbVci",
-	"XywXGv5RCw354t7qGpYLkxWw5+6p/6lhs7hf/I/b5h239Ku5fZMvPn5cLt5Y2I++QljYX+Edb3megx59",
-	"S4k/P/s9H93TplLSAK7dX0BmhfsjU9KCtO5PXlWlyLgVSt7+bJR03817BfWGb8nBZFpUrpPF/eJDAcwI",
-	"a4XcMm6YsMxYLnPDpDosPi7dFtL8zdXG0upyZEC52n5iGC2sccOyBRxpYGFc3wl7tQG5vkZGshM2uSzv",
-	"tFqXsD8xhIpa/O/zhhL6TQznx4JbJgw7aCW3S7Y+so2AMmd/eP/tK/bnL778jz+6gT0C7uX1dit2OEY8",
-	"ze+B3vHlX2XU6LcFyHq/uP/7IqvtYrmwqs7c6TFWVYuflgt7rNwpMlYLuV0sF798ulWf+i//UYtsd+N7",
-	"av30qdhXSltiOLZY3C82WqzXYG+FtKAlL28zpeEWn8eBfZU/iQzwAa0q0FaAX6IcplbgP7koX7l2H5cL",
-	"hVPHR7tLsQZj2UZoYx+YLZQBpusScqZqy0pu3MwdOzJTL/ugVPkDdfoxLg7Xmh/d56rWlTKTI37nmxFT",
-	"CSzp7zTbppdmOs0+qPXPkFn3rr9wPZzmDxKY5KJkauMOJdNc7pZMA8+ZkkxJYDk/ulc8a5UzVapaTz3x",
-	"ilq59rUuHfXc/xamsVaqBI5ruOXVVE/fGCv23OK7t1rVkw/8FRt9XC5KkFtbnNO/BLva71cHgF1rvLLe",
-	"rwHnouRqUyql05NBil6VSm5X+/1we9yWGL4HdhC2wA0yFdfAuMUPpTowkO6iGryWOk71SVMMG05HarQD",
-	"UyhtLxlaIbaFG5t7j7DGEdYWUu8x+cnlMwWvJmntERu51m4I5+yese6PGaT8aP0TVtF+Jhdlq9XBFqyE",
-	"jWW1tKJ0Nw1ySDAPTLrzdChAum8lPIFmuQKTWhWrquQLcqho79yaZopbVgoJbA2OFMIB/sQwqyr8Jdm3",
-	"Fvs95JPXephwreUqh+1wMJ6ErKj8AAqlxa9KWl4O35tmXXQ6wz5EThH2PS5Ei6AHpNk/RfEUB3roHtIO",
-	"ybWm1zqqDQdKMtIgyfWYIq/jXTLranhFD6TuBXfT88yuDGRK5iZ9+tx83S1lnSDB2VYLmYN2gs3ROO7N",
-	"kbMv2c91voW9ExwSxODF9hkS7XIBMieyGfIxeAoaQ3echTqwPZdH5liDkJ5rbZuRuAt+S0MpoKxghE8G",
-	"0X/WOPF+nmj5lhv7jRu0e2AvZD4c+8Gtq1XM/dpwOatUGWZScGS+cbe7sk9iX92GpHZT5fz4iQndKu32",
-	"0Z+ug9K7ucIGUqbjVvhux2iwO1uguC/rskwNaQ/JsUtl0z+QFDiHdVTceO1nSL00SSHZoRBZ0aLfrQLD",
-	"tKpl7in4gcG+ske2UZo5UsL54D6ctfaV5oJErdQ2k5bCcpGzA5Qt/tV06Fjrim8sTEoy77ncxSfWsFHT",
-	"l1J8RJjdqhR7Uof6y8YtymRZbdmeH1nBn9J3KimAsw+MqWD6PnjERnRnakvtN0rvuXX3ErfwqRV7SC0c",
-	"qgZTl7LM3ylBxxG3doZcTW3rrEhelYewWtgkHKe1sO3TyyzfpW7g3m3VWtBlY+nAo4PnIfDGyMT8JPwp",
-	"8kvQ2d3IMwNX6JJLh9wi8S6bW8ZzreFd0VqTeAJHr7FXtR3eZBueTdLrt66NY8x58vDRhiTEmpquzj6H",
-	"7603Li9OgJ4YHT8yu8EEeNQOT03hv5zU4BXJj8vFugTIvdbRpSRhkS9IZZnfx+EFtS6VGrkbX15bsvOF",
-	"jrjrCQ6ZKwnpKTiKMCMMSViWcclMoQ5LttFqzwzfuFMXFmvWuAI99ce0UTobEzpKLvM917v5s3/rn0i9",
-	"iYTGJCuhM4lMA00CzJs++uRdlVxKyMfZEUroqrZOZj+ouiT+k7jGWkemN0wNPFpiTl4ooR0+s1dPcVzD",
-	"62InqmpskWepVI+u0XtU8S5Sqhyl+BEMJQU6WqlDh3LTDHbilY1GufDaBj3f3vrOHvqj1Vm/cNKbMbc4",
-	"RyTXZk39qWrtWzhNjXbi2VWboFMM7xUvRQX6PfA0m/pBAsM7Jdx1GT3wwDizWtXrElhWuE0yjpcVNOIu",
-	"5xzj2/R4gtV/TA60DhTa7X3n5ewZWtF3rukJidlzHmEYX6va9pTr8HWQ6+ZyoTYb7h+8g9K5Sa9Am9Z2",
-	"dCuHO52e+ml8lb5L6h5PYEELybXgcok3j5tJbUB/YlAlePDKneMfLHPaFWooQWJ2sk0JS1Z4s4CTbYVh",
-	"BZT5A6s0OMpbMs/XUKAjagi23fb7/WyccIO9ItFgD1P23lxtb9rTvMDk6zbPLfGrArLdG1mRvMLzXLhe",
-	"efmuRWAbXhroU/RaA98lz4uBJ9C8xBUzLLRjSrMNL0v8c7NJ8p2sFNkuQZWodBdc5yzYEYbPFlzo1A1j",
-	"D+D1tYrnJvnobP1X7KtR82mp1DkXplJ4We75L2+o/RdfDI/GfI3QOOUqvRv+lyXLhckKrrdOR2ScrXnO",
-	"zL6jk50UG/3m+JVuvbJZmGVDFWFBkie0UCILEuVsgsuUkCMWU5HtJBjj+DNnrh3ZbgzoJ0C/GGcbgNKx",
-	"bGRn0YR44IbtgZtaQ9LaCzJfVag+naFmofViov1rTmzY35C1FNOWFWz6364lEo7ejqwH2Yu99cpqsWcl",
-	"cLcQQjo5srnHRm3UWpXTirVr49g3iG1hZ83gR2waZuC4rdP9DgC7nB/N9NO+XZ86cbTdpewOq71aifcm",
-	"SVRx2/bJoVEUibpjvBznzu7557DlqKuEEdRyJ9XBXRo5R8tV6SaI6uovkE+NyfHim1dBTjt7WHhP0bjq",
-	"pD0SpfADcO3OWiUgA0dkO9LHG7+mV69ri3JaEJYmxr4T9sa/94Kh79BpvVy8qu17YXYJ+3JtxwR47R+Y",
-	"MLnX3lyOzZPUVFvzHv5Rgzn7luUGVlxuSwiugqGlGaqoXg1+3PJq7KeOXjb4tcNfzvCCcZ2xhCfsEzPm",
-	"UNM8F7UZVaFK8QR67FfLu4bt5peDMAXkq2b6vSuD70Au3c1QabURJZC9ign0SqMh0LBcoYCYQ4X+NicA",
-	"Txq02hpPb+/aU23tWphF3KuOS6bNuJq1GKcxU5cJw5PJCqXK+dLJI7ZPWjP6Bjzfc2pEX3tttWPMXEzw",
-	"Tm7h5mtqdz7zRGHIvVmYqiQNtrvvr53YrtCmwjgzVmnIGW3lA9vXpRVVeWTrI6tAr+jnpbeZW8VyyMSe",
-	"o/rRXd/4Q0OKLf9L01eaxI/7NdllTytAvl2nv2Xz6uQOqG3CiLeF1dFx6uRo1kLbYpXPMDQE0ZOeAO/8",
-	"HbF2bJSyq8xfqqfNbzwKUUGgnRKkSm8cnSvHR913tu6a9jmNOHgq/oRuwdXuhP9dF0db7CeFLGpFiKEZ",
-	"1ns6uK79E2jjbQVDiiThaP4SkOCWVN77fHbIia8l5qESEqYVnQQteh2S4rJF7M2s29SY2K24N4mx9ycc",
-	"96VFsIG+Rg7kJbp258j27ls0xzh+psrcm2jQ/PbAhDQWAUcb1lml/6fO/KgdC7z9gfQgsjJrOMdgNa2f",
-	"/9uwgCS+JFcByurUYA08f2ASIAe87MiiyVQb63IVFtIs6Wd3d3czWEp38GgBYlteMadxoI+bqD6v4YHd",
-	"IfLTWyu9J8ADKa/LmVJHuwUAfjkIyznAkrIZ0Ew3jmt/3mVXV9Wx8D6601jL0LDtYJhmNr1boO8kDq6G",
-	"lv82zHqEAf9NwOHFt2gGthvPglL5CLoHAW5qx4BnBav4YekYPBgbUejoMZvLz74PC9/fV/hlkj3/p2vj",
-	"266EXIWzMmQKqgK58uObR6Gay91cCIfvOLFeJbcRVjx3RR6pt8d6v+f6mFobq7mQI45rw9xqeOg9MxYq",
-	"hNwonZsAq2n5TJREu2MKwxFesqr4Ycwfs+dH1ETXwDzGkB1h9kTf8UNSciuOK+kd031bzpEuSzd0qWim",
-	"TjrozCy2SE5seGoXrVf6fe+c2ri74VS0NqC/TMmTXcNbYRLKb66280/11zW8V8n1OoNludsRUn4McnLn",
-	"iCOkO9iIXxg2ZrwAns/d04ghPaWbB9ZIg1nSQowsXcB7XNc0dS5CY6Ypqw/yIwABygWI6/Eri/T0gCcH",
-	"gfeIc2M5HLKSH1ICwWmL2BQgfcKQNQHHrriG5PQKpSUBn5Pm++GMk9Dk+YayWfDiq5i5+qrUCTBxXJ4R",
-	"8r3MuFpyY+deV+HEXeB3eWCfEct0lLgVTyBTW3SeUSIc2UkV5Vwlw/tNdtuXVeY7Sz+hcccRndSsiXG/",
-	"LHocf6pnc+fQ/rTQdI5An9ezVfS8hvZ7+27xUh3YHZFl2TELtEY2KvS/rJyngZuO5aqNeOUygHSCW6ns",
-	"Yo48x3DfOm5TSwMghy4mZIrk3Ul4sgTJd/cYDoJEtySnOUp6PkyEhL+Wg8ud+ah/JF954CLtPXNqLNkr",
-	"Mi6doIccn5A2wjAr9iPSl/ehoVUb5z8piHXVJ7cGcclbC5wS0Wj0qdMX3d+JqbnRRsxiWCqUhFZGbBG3",
-	"VZflvBDHR+rlGQGOMUhpMNKvvCOAAD9ug/ciz0tgf75j/4txmbuVd4tuWcb3gJDMgSegENtRAaJUh1Fv",
-	"24jQoGo9jbd9pFb9raaIHXrnMg4sdprcxqcQBnvqEh2i4zwJupNT8KoCCXmIV1uDzIoHRqfKGrYTMsfo",
-	"LLwNJUDuqDhQ+2A9yXg4Dw6f8XK/Ct7l0bi6iM5qUKeeDAfLfw5e+2SQTQKItuc5sLU7zQoD1iyUpWEe",
-	"rPDLWx8u+dndHTrM4+fEtM8K4ZmDFEQqCDjBAJ08BwHsETWTNgnf7GODCRgzVR4KVUYBd9kcxAM3zKoy",
-	"ZxTxbpFRJt3MY0K913vmaijjwTubNMkRcLQPq7wPXmaCLDlCW7Jw89TSQ1v7hDCMnLkAs2wDxC5KQ63X",
-	"fJF6S0vAvEvpxXODSlL+HHTBIFGO8qMA5IxQHB8mE0NBWgCuSK3LXhQ9HmUPI25hjfH/VYM4NlaU5aqF",
-	"O26hiwfIYx+CEiJU/LZN3GOehm8uxW0GqetjWJ5g9DhD72mCCmdJxE04XySELz1fCob8CUuEf2Fqi7/1",
-	"PDYhhHG20WAKPCamUAfz4NR3rncoKd2zQyEssK2GI367ykBaDSxXlqDtrjmCpJiSEJqvy9oUrBJyt4oN",
-	"W3IJNsL4WTh6qJXvF/fdIs3UxpFU6COS0ywJ5lsixGdIMN8KKPNvtKbQ997O/lJB1nXINecY02AkPIiG",
-	"ZMxMSat5ZtlBC4tYmHsSSf/++U83UUkf9PrEyxqm0Qv08tB82Yw0SRRKQ8ZTxrx10gmqJAThzVHI0XFV",
-	"rz3OC5Lx7/sLTzo/nNSRvpvc1X0Mb0SBIoz8WYY898qU2uZtPV7T6ce2tDS3IZOus2JcHSQ8bCMQYeaK",
-	"RHg9/tUNrW+/1D3glbNnRgX0tRbaS9qH1ouWRA+nSMhn53heno2OYXB+SNEgCcW5j172VDu3xNxnp818",
-	"8/MEpLbjr7z6FhHYKb2rULWBwolx/iqPpyn4egd6wSZ2FpVvIldEdJChMeOa4jhFWv+fa/P074oPJOcX",
-	"sqFEBZeCTQsh8xXpkeGTqskyEQzRc5C7f/XpHC4H7r7mqXCYQh1Y5Zi+MJBTUDuedYX2S8OEad2NEg6o",
-	"Pu4pUsU/NQe9+5pfJuwE7O7rFjDkDNUU0X7uamtF6Qw19qi4nYScQFkFcVgZO61mJnUQ9+QIYMXHVLe8",
-	"FhIIy+AV5+AfQ00xyX/39a+/liOBplKJ6XRI/4mNnDKj8+kleccPP2gPF1AHuYoP9SZWlmyjas0qfjBL",
-	"dMK0cjEgoP0cN2ZLGUmkIlBGzNGH3oV2aGPRCQHUMSOlmfuR/awEYc8nomRoAdqL0RpRK4Ld75N/ddib",
-	"FFcJVNfiK7wk5ePAJSlBhNiZE5MQentGWMJrRRJkz48i9uuRVCpiv2ZCejOqrTUve+lz2pipw0waqMoR",
-	"pQG8Wcef98Zmd1Q1o5jQ4WsvoJmqLsvxvCa5ir5/19BMGmUrdEe2SIUmuKSF9a9L0cebbrKIuhZ5aoo+",
-	"B2DPLV7DRFoZ9QQ6r9Ouga1OGrJJHnY/Bnk8GKrPk1dj01ms4TthHU9IdbQTyTQ/NE60RaYGOPEyp7u/",
-	"kRs1KUZRh2EU5L4Ja5fazzCRIWbbmHqfiuN2t3GQlvydhHunIdspCfmSGSEzYFKtVX4k85jPu9cCXKRy",
-	"K4Q4n9PATWz1EdU5oWG2uuOWIE0J29pJbSfMqNexcfpdJOH+CcoZ7d9iOwoDTWWRwZgRpcM2dPUmspCj",
-	"ll17xp2wRY652+TqLCOvAR3ydCQ41N5HujBuGIl0TZAb1xV6pylOlP6g/HIaNiLlpWleNzvxmSmg3Eyn",
-	"nnONKIVBNml9fsRGaN2czIjzQVSkrZb56KXlcdRNaLg6yAcGpYFU1q9O5oT5KXZqw9dj8lptUqe9R2L+",
-	"bOOYuaF4V5GBzxbSgoQkU+GdjhAIQflp56hVbO2uWQn+kj0mUG8bMQMZ1kP1+yh/IpHopSSmEI5q5E5+",
-	"mfxeLiOXDMNvTkJc7BNc9xJg/vXZXk94ZlltbfBJYsRSxaquw/6fwCFPMTwMucZBLiNdhqSnYGyjydBp",
-	"qlM5DK/J+16IXUyB6d0gL0XTpzJdjBDqwBmy52W5MpkwBvMi0OeqFKhplI6Lx0/bWpSlsnQqo81llZWi",
-	"8sgsyhS3WpO6Hj7mgu8VfrMRpLdkmtusWK0VHUvfEP0nx8qKbFWpg/9ClE+gV1JYHRJRamks1+SV8fHI",
-	"a8wZsDIq55ROJl+5ndBgCAYKHE97iHg+cAt6ZSqNZtA9oDleKrkypahWe/QpRSULjrCqtLIQ/Dh57fR3",
-	"wj0UXOiVFTDHiHGpxyYYMdqC41DAW2tuxBMkk2QVmMEAmcc1ZLUzT/951zWe8LFEe2rDeldY8OV6+dRw",
-	"kbM/xCv2j5Pxtr37Il4McT1HztHbIPQ1gBRJKjnSSFB9ZpDFW38nXUwXPugigVseyxoW84UOcdtSsb0i",
-	"ZFBOOfowFKx1N+PPe35k66Q6PJfP/qxqN5XrYPFpCb6RNg3En0Ow1EXMbkRGkeGVxcs9s1qA8WhgxHPV",
-	"VRr+NhnvMN9k4e6D4ww3fX7sIuAS4lem9kDwtGROyKSDJyZJQznR6iNBmKxKp5WMeShnifMWqgTU3Ymg",
-	"dxRN700BaoPLbdoyoi20qrdFcv2x8ZmxS49uMAkSMu4S2Z0kCBRmI5gak6Gm3Vyu9aqfIq0tO/PpVCjJ",
-	"2CaUhQNHiygHXN84g0jbEYYQ8AeGnGTt4bWAfR1iDmsb6LI5zil22T6dAy41l1/s1dM0IMi1uVaG3DNO",
-	"5tkYmjTJI8gHEUlaQP5AWtjdtLyH2+7Rl7jVLdAJLptfkfG9uUR1uaau0GW+c9d+lPrHJ9oXfwey69SN",
-	"Tdjci2U5D+1tru10yNFlcZfJwKMBbn48trHpJRUDtXq5DR9Pdf0vcIMmrjc6vCcunIkD2wdRR5btGXVk",
-	"rUnWSxMZ38BHP76em5K2dbjEHsDYtxto8Bn40OhYWydzk4s8nfJTw6FreG3b90aS5asN5YHWx/T9repp",
-	"Snp0jd67f0y8XBNoWYVii7umua+ccsJmddriFGxDbkWbyYVXx5XwS5vepwYTO+aCouAsdxsYIAQ8yDxA",
-	"j7Pa9vJCYpDCcmEVKcZbrYjxF0rt5gHL3jbQx2eAy5r0/WkZspa5amXYZWue7dqW7n5cwiJ97Qxo7Gxc",
-	"8nnA3fOuGtjYdP7rc3FDh2JGEaIfsRFF5E5Tr0fmuLah//QcYrLA1nWJYJ0UGqZLULUU1ty8DcU+ziYn",
-	"fJ7IKW0HeK0ObF9nRXTWUvatLgZimENXmURfQy8LGh9MMlvXuSEVZzOVE8EVmPLzPADLj0GiRB7i2S0l",
-	"osXT6K0mpVI7irg4FUrx0unSL041V3FjVxUf8fpVGswIPwIqWOFTvXgbM5VK4mX5wKyugfE8J93OtutR",
-	"uEWVyjLMqei4c7fkQztP93mFks5M0Z063Sni+b4JqYhxb7Sosa6B/xwqG7jtiL+5D+EHiqV1ZDIXqx5e",
-	"/ky4+vdjmCn/Q6wFI/RI6BWWNzwdfDUWeZUOu2pGdOXYq5jjskQpA0d2kjt871Oo9KNXT4U0zQ5kOjXP",
-	"s3TqJOBNGX+4Dm6PKJd1fgasK52bpA+uQlzMWPKH7711ISZL9bWvEMOvDnKmWvg9CV3PUQsvSKTw0oz5",
-	"n8/BRuuOpfYuTm1AWu/4AQ9/LrbCPrC3rz9b4+f3+IcGRsI7KzCmkOC0bcDq22+/XCwXb7/9Av/9E/77",
-	"Of772WK5eO///Rz//RP++wX+i0+9pn/x2df47Gt89vVna/rPNQ3/rvE/7Anbvsfn3r/+cmZe3hyeBe51",
-	"SxiybfYZiFwFe+TAr0RJs5iS5XGYRoKO9EaVpTqQ8xbzwHQ8mG0n1Lmx8eemBpkf+Y44dFJpUrPWwLMC",
-	"TAtg3vBR0l24PMagal9HJKEw1zNyZNflqXQwKMNhfifXGTq/liEbTCqPCfnRscDhULqrdZnk7/0imW25",
-	"K5/IS5fK/2CLNGK+d67TbIEAcJFW/Co2KWpaW7dsaHeMazwGVhW1aLQ4YOp5LOpkqhK1gLVWu6BfI+BY",
-	"bvWMWwEP56O9MBttczp9jq1UYor5B+aMAwBclwKMnX1gkvHwUjGfjQMDnEp+xAJfneDrNsL87KSqYwVB",
-	"KtCroN7P7mwskGrMlYaKAGQid/PD4ycklgk4sKDLDcNtzzjyru30kUc0t7enOA0EecBc0cm9alYiKDp1",
-	"kSqWIWXG8BzGimnBdknTaO1J8iyqZAFASrLcUu9DKcJPDAsndZjd3jvi+Ua7pZjhgKe3P8MB/0NtEZM+",
-	"dA6WypwhycYyez0SfEc27kYqQSEDhQgUEmaxoXeIEb+cCQU5e8CHThUCMmoPdBOi0tUp23KREf+g9DRb",
-	"ajxtSZx8qwKQSd8NMTKlteoYehVACaU6gI6fCq5zMHbw2Zcjn3FR5Gp784OP+Lg4tuJdyROlnSjeY3i2",
-	"eLlh3KAVLWC8OaMQEwwbwvAQnxYBjUTBOjJWZS/bjWNKInqZEJ/evNIClTSEIsz5qTmSeuyS+cAngrZ6",
-	"IGsXVY0Tk8rNNG3tu2r2pwKyXen9ffNq1BcjJVPTUbihWi3lAcIimqhbh3S9/OjlwtkcqeTya358bhbZ",
-	"JkJuEDju0Y7c7ADz66UrMzVRTDND7ApV5icWiCLJnlvUF2OZkvUKNykzM24KJvJkvfDr00V7vC8h9SK0",
-	"U4+8asmwznBjSJr3OrS3zy+QnFpDX+l8TUnTZxOahPzsTPlnZX8FWFk1nAIWm4mQ452wTcZvqSzbCItQ",
-	"r3Mo4xHgg0qiiNrVSIYpCBD7OFbD0tRVuA5SIiEGJGEMdMGxUlOm9nslkyljz8lEel7NX1Wu2ixzqm43",
-	"CrKnCndPvfVVeNmkCDuS9tknKQsyQStZmU8O02xZKwKziJGQ3iePZ765BuPZXMZ4S2JJzTa274NInP0l",
-	"TAonnikPbvrW9XgSJOWbnVcezqpq5vE/66BYVc2z3NIAGkv02MoELvJs12tWW3N2/oRQ76mnBhScwmy8",
-	"/6gquexYkUbrqJ3j0Q0DDr7d0WJSI4n2/v7Lkv36kzuI5OUdnXQTQf15O4fP5wnFpRUa28q+JGNNVmVX",
-	"G6U9XELJlRE5Fe5erXlGWRjJEO/O4gwZ+l0TAnu5GK3VukzFUOZgPWUNOCporc6Aa7Uy8CShptzWY3Gu",
-	"wpZwoqr+FK3gr6Gb+KplmFucSZJuqNLVv1kdstNZla+W1/gFEhqf3IN0na5McbsqhYRVQUlvx1ZTq4Mt",
-	"Vlat0LqbFEg6dXvRZsy2YAdKYKrTiQocZ/esGgPLqWMV7DAelDtKElZUJ0mxf//4bpfJ5e1313p3cgPb",
-	"5S76eWywFsYnxiux9qDYXklboHDaKg/UY0sjgH0CNzgFeAMw7ltNhKD2K71rtZ8rJwi54ivd8Za3uFfp",
-	"swROAiS9dz4KVx5IFHtPr6yuPFqqi3DAqDY1v1Rk6OgZFsH/chf6V3kIou5ZZGbBxb+KYPE1ZLw2aa7f",
-	"1J7sbv9dJ0YiZs8dLVCZCEnko9X0n5SYBjb8DRv1Nzbi0mPNyzC70O0JwQVX9bLrJxuUQ+0UQU1FpZ+8",
-	"jjY8g5XJeJkKkqfKRjEHFc+s0obd3Xy5ZHc3//Hlkn22ZJ/dfO7+uPmScrgKxLJRpiHHALhTSU2hDv1E",
-	"PiaGwI4LaLIuS4oMt7qGhN0gVrNvCyxnrOY8hHeTz7VdnGBeON6pdP0t+fMuZX05CRXTQk0iHx7d299h",
-	"S39ETsQjIrcnd7cX5JcU0JzU4QcRSWes+jnZhDXs1RPkaUvDxudrrKfLkbb68TlQp3bkLiXQqmp+/esT",
-	"glVLdoq4kIaYG+S853atnTvBTtKSFI/M+9So23x+wBXOUBs7u5Vk0mdYoH2d4pRm4Qh7FvW/x6wdgwqi",
-	"FeVA6lAFja4z+WVYvtSyv/c2u3RezllTHEmzOS7LIuF0kwI6MY5RGQP3pVVVL7HUWDK/8JITuSPft0LC",
-	"YqQRL/eY5Be4OfqcTF4NdtcF/Wkkr6oZYoqFfQX65n0T53W2qEJd4PTeh8iYPniY8PiEdxVlifWjKN7S",
-	"pwhx0qU6yKYiUVNwqXf/oglkxEsYU66GxxnI3ITg2k2tUZKtkwJMWvpt9+XNLsIQuJlraQP6cyihAtfl",
-	"bNMo2lz7sUktvfSMepil2EF5WUE7v7RRWm6NKk2bmdL5JQF/lKQ4qTI8w7g2RFXYQmQ7CQYpCi3EdFPN",
-	"sUh9lrp/Inj5lHGBfIhjLc5KIdIGUk8YLU6/9aLQ0ojOvqQa1OCILRedXPkYZnTvBEwy9+9WlBE9uZHr",
-	"kudO58x9uh9smt97rWRd1s/OgTRlCfU2/FY8bD/TdutgRNRaYNl0kjCQe+Vjxg4igxUPVaXcf+WR0sJb",
-	"6di4/1TrFSHSpmyWNdy8D6WLzrdY1sQN3qukGlIoVhtvYa602mq+f2C1NGBZP18zBosH/3wHVWOwTuAO",
-	"IETJKrUfqU3zvk4No+L5sk09jha0r0lpyEFf8fyBbuUlVa30eaOzWpfLpuIafjYPjOCFS0pHoOQWXDdu",
-	"YZ44xnDU1QNDnOGSkKlSHVqhHUNoZphsheXzCO64JDxkt7CULWbtJyGhLt/NgMoay7g45z65HphuPmat",
-	"rzq0EWGpA/cYyxGPxUBmtWVb5UgBE3ctWcU1L0soWbtm3wMz/6i5hiXjmVbGxICeTwzjvwjz4OQIqJbu",
-	"8keJgGIOTVaXlcUMh/g4AibW7j1kIWuMSJSfhVqRlkFxur6DKaJwtHvzGMp8n00XmOP5Y1yvV3UqFyc/",
-	"mmjNTeYGRgHIL4qT2DSW48Tz0ax3iIIKULpEmrHZNRQPvAOCfGHb8/kW4qrkEkywAPfWS25LaEsfHXo7",
-	"KYok4KPREN1LcEKOr3D9ZopbUkpOL1/QvbgGvtrvPx8RHKiRFvl2VLo4txw4ecLnxLfHmvatRU4MKjGZ",
-	"ljMkrlzz5mafk/wEorA00C1napS+UsdcoObEsZtJxZ2suGpGmpP4/sJHhM5q3Ck8eYUDFAMkzmmPOf7P",
-	"fggrBVzL+0PEOf9ybNjueYCeripDcFiiY8QW+TyuTCQD7mytpTs2K4/UGQKjN1wzYqXMNW5uPSoQRTyF",
-	"CtogML2T9GDEtuEOSptQuuiXxg8WVIX27nQ2OJ6k3kw6p7qbo6DZmPTZhg+JrHdnZqILOLLhRjVZWhHs",
-	"JeyDT3FGINUUimpmYLe3aHvYET2UnmFTnLxvO1Eim8b1vPLN0HWxVyMRC9xyjFBiro00VnP3K8o+PpvW",
-	"QTJ+aBNLSzNzzJmqWcw/P03ljo9j1vpJqVaYqvQHTvwKq6zkxsAZR1j8Cq/cM8+uy/0EFrSQXB9XGKGY",
-	"sD3R95TXlOrgtCLt17VlnMVeBJcsZqecLar7wMlESXb0PM1ezYEhiQio5XD1HTZwOaSs3i50ySK1Rkl6",
-	"D0GlDTBIc/+24OIqMC+BV8amBW0Kt8J+nxPp8BjyVUbTLWanNU2SKONTmQY8X0mJX1pZQme4mR99ysmL",
-	"ncyPBGm/xJR3AZzeETQar2GYroWSIcikZD5d13JG7rfxYilUFtEqtUsg+ylbfRrZf4UccRpNqS8Ai2zb",
-	"aCcLdMd6jAmwrduYkovc5/Poqy3zSjSmct+EqSdPNtHlY73f81TGv2hHfrZt4sq0NV5SfaTIBWJqOm7U",
-	"dvbPaxDYuBcXCzZgVitEavjwqpjgJSlUXoNSBneO0sauzrdUj+YwbEIIW07GUGax97ZYQzMis2mOabIM",
-	"QkACeaUpu/aG8bwuLfMQjoEbq8Z81rvtKaMVRrnj3cjWsBUyhByFwkUF8CcfRjnYIUp+nOofMTxck+uq",
-	"w+QKbmi8vgBXrraTgn58T3KhWhnVEonhMPLSUx1mknWy41aBuWdKLhkngWbpqNF90jTV7joquWolhRue",
-	"HffQRIs4vglbROtVvX5jJyOL4P0aTX04rBHQLhaLzsRW3YCJWx986fAb3/kFd3/oggSABqdyXloofLBd",
-	"xnqYI0CxQhirMDNfH0/UCzsAPmpVMPks1E/oIjyQ3JAGljCMfIBcjA+iuvty9Kc/fzlzgOEFsbv4cHqw",
-	"AJ08o60sPnNEQ3z8OaKh5TJ/I0NWmzMkw5/5YcRvSCYHRy0/8wNDGL9hisq9DDceZH4qjfS6tlZJhs0e",
-	"2JbrNd/CklFUKpXiRi+No1NknProPipUn9Y8Z6XAuJ0B0tN3hVG4VAEk5hGsZVXWCWhFf7P9EoRJJPc3",
-	"FImI2d9rrKlH20wmgzn7jN08a59V9fxQl/GqIudVzghEfxpd5BqdW+hGb5MZ3BpnYcv7oDQ5CpMGDB9Q",
-	"M4xRFjEvujq0IpM9f+xI8hU/GGb4sZshcE66RT8PP/kUYX0I9W+7I/wB0895t2XJj3gQMCEryxUb6Gte",
-	"AOzZyuCYFv2FSdYK8j5bKoqf+fyATamgmGMx4b/Xql6nfMFhAQVkECL+dsJ2IsFbCUDTZf7SMVHz7XFY",
-	"lzuk6KB9CQOOi5HcGtGtz1pimRDt81BgLMe8Yqauo2ec+Q/+4PwLVXCZM+kLvZ/tWb9qRZZ2afscZhLp",
-	"ZK6O0w+hopmMW3Ldi36o0q4ovuVC9jIATKpYuTBVbdPZFdxhoVK67ivQhuXC8K0GuGdrZQtmRA7mLI1u",
-	"Q/Lk/Ae2mgu5qseUVJSdmBG/ooIlrGH4wIhzOAWztohkSWrZZ91QV7X/q9qOXiXCYHoe1KYThc2kSpbe",
-	"UAcJIwC7l7pb07TtnRU0HiKIZSTdFj3SIiTPgD6+ZE2Bf/ECD2mLGe+bhpvl+psaKbcosghbtgfFTKV2",
-	"4HP3uu/gCMzwA1ZaxUxLrXIpLekYjojEoa9nJQP/m4/FeUYm8B8Bdt6zEtNHUz6CmjK24bVZ1I7AtMD6",
-	"IxgJX6eLrfvu5jt9wvv7DMspAuIfNXh7J6m0HRCXU9Hj6y5BcgUF/cfojzknuGb7rDSrfXEnbeOhkfXT",
-	"e+8cMZTreem9fwy+oWek9/4x5DcfQhdz4KUJZQsbPxqn6PkS+BMYb6yM9eXRIIbyXBuGvgFjcOnbvinB",
-	"5dzsxTTIZ+Uu/oihkRuVMj1SxBdaPe9jkBellfYIpCXzdVePqKN4yxolNZbtetV5TebHG0a51wlpsBdl",
-	"KfZgNVZL88FpO1EiItQsEQpm2q0YxySS7h1bx1NycPKEWbIcW2a8BJlzTR9vGAay06sqip1nucrqvSNO",
-	"9of3375if/7iy//4o/eDYtko1FSgzP3MjFXKF1IOE+PWZ7VbA9NuyDf/R2K4XgaSSEbkIK3YOMH2fvH9",
-	"mw/h3qIPTaz84lvanFaZ0PvF3c1nN3d4rCqQvBKL+8Wfbu5u/oQ5gm2BB/GWV+I242V2m9WUZqfyCeTd",
-	"cUW/+Zt8cb94xcvsVW3JvojBiX9RFE+RKWm94sqrqhQZPnT7s08oSAd3RjyPCUGPH7vH2/EuspZWSnqH",
-	"+Od3d1d+NQZI4Zu7pPuBEJoecbDhPo4q1WEc4W3IrvARM9p4DxHlqUewHYFAGBX683n/2n4Nsjaj+Oi6",
-	"aPbIg2PHt+jrGl5oh76u4XfaIMwMOrI16IdwR5SYqJO7KSvjNTas+4JYLthnHsPYHZ8FGGMNbAF79oeD",
-	"0jvIGfzC9xXly8xVZtzOfeq/u9nnf+zta0UZD07vrU+L8EL720t88U/e427Kh5HNdloeexJwuNLexv7a",
-	"RSN6OxMBgOP78l8eKPYSu9KJBv8n70k7dHRkR9ZQCtj4LHzAeAwSfTar7FYIEiHX86FT68O9N6stRUlo",
-	"YXYoTGCSMHJQut/iVUt2REncpNljUYG+1cDzAEzbQmKjH60Gvn8fmk0uu4Vf7C08gbSfYk3C/RkXEo3J",
-	"vyu19GEYtPBk10OORKUf1B6udV0hwJLGQ36MJcPF10+gPzUgMSebtOaBLjb88IlpIfAGk+ktPLpYPhVy",
-	"/Ih9r57Au3pe6JC1HUmzztgXQxH3ETxa+nmL7sbgnZX7uuQW8rj8BK4tRNWUAAkRT0TkWAkar0ByPDWL",
-	"navtKdFOA7fwtdq+lOSgPHxr1tp+ds33jvEtp0o0iTl3UF1j777Kc8rk/IAKwJLxLcXbIGILVRLUH0Bi",
-	"MdfO7tz+Rrn7Po4yoL+CDVv0Qvz+a7X9G16uo2t2jUVy/SyRSkmOQtCl/yLKWojUtSYmtCVbluZ7QIzi",
-	"/d/TL2+aINHli48/oaqTFQmqx1rz/ypUf/dvS/W0jlGn34onKsLlT4KGTW3AZ8L84u7PpM5ziQGnoeA/",
-	"FSvCxNLpU3GLaSSJh11KBkneRyDEV673l9JsXd+/F/+bOM8tasCY5+dTA60n4+zAy92n6DeMGSkA7AMK",
-	"ESGRjHHbLnKGRndPC01NxBFK2CgNGae9HGOU34Y2L3jO4jtGljeO8/mL+tqn7yCGudXq4JVRhSklJGZ5",
-	"pqLhTsbV/MDWYA9+Ry87MOnFb5XsPXFJvfWt0qt/egVaj1/psvnEMD/sJYth/h7ZExSXUNj7OddMkr88",
-	"Wq4tTeiF+Eu7tvX8q+afuAl/gS3GZtEmXIED+N28/Y3+CFJTDiWQw6y7Bd/IvLUBv+tSfCPz1kI4AccT",
-	"nqPHowloEbTyXEqKy8mGnmImT3l7gW9jyeGXH9Tpu/qDPr7QSYru3H/JY+RvVl9KmjVVOj8xyPtf5mDR",
-	"vt/+ZvVx6pz9KGzh7p6wQb/ran0IZZcRqn1kFMoBOVsf2V4YTIrxzzhhy98WghKEIHDT+25oNRd9IlvO",
-	"JFTX8djZRRnh9rdM5XBSlwxx5IM16MX5IYjaKvJFPrAejCRUFCaxn8om3y/+UQNBqmm2nVDbOME+Fvmn",
-	"F5TVwmTHnAiYEUIyAzHB0DPJ7wfZ6jVamb2qi6rQYcQZRP7AXLk1pyIVl9Jogu48TvMyqmvVCZ9Be7dN",
-	"bsExEvQpBQczTNFQFdPVXjb4kO72ZeksJElMk5lVqjRLtgZjg7J7BSOtCMUlNkpHJ8YS65NA3iY2UwHf",
-	"GWzmxF6PdEIa/Pcis8qXgBqjKywRNcXX1B46BZ/ceduALwZlLCYLTLOzGIU14GURyvaiRIbTGyExXJor",
-	"3J6+hJBWtRUocIi9h20QflxtfNoYIjaCcLXseWTAk/QI4sqXrIAyZ4U6tGjy2uppNBe+kJ3oMeLBX8QN",
-	"0Q51/he0FfWLrV7TXBRjs54txAYauP3N/zVXbm1v7u9mYcezETKbXG+d2+JwwCwkROIHbxrpqqKYzwEz",
-	"uWDI3F5puPKF0ezUi8jESZK4XYMkv8DYPfIXbHCJKkNPXsN+FTYLY3Jj8SizjPZ29MA/QR4TeRFHTjq9",
-	"//33jJzNzzFDvORMxi6PD1CW39DIX+bmwM7fCnM908XVKDj3dFjwqgIJmCU18qBPDCvRGygpybJGu1gT",
-	"4oXb7QPM2xyR6NsCJpcmk8hBZHDiiqhPaiIBNfdSbL+GZnO6bP9rtTWOAUfX5zXWvCzdVdLtd8lKbsGt",
-	"lel72nbipDPlO2EvYoLfCXslnJY3OOyEbfharMoftOTkyfsqz78T9o2F/QudPN/7de2G11k5giNQGKLa",
-	"UAjiBdLVTtjb33wA0kk56j2msmgv9+9EMU7WiROvbavo5UObiaDrE5FMOdsBVBeZW3DzveJQ2zGUwf+3",
-	"NOjBAX0yvBgU0CHGW7d5IWncGFX+t8zVd8I+UtPfmyybyGIaD8rkz6O6tNuRuv/9D+Mbjy4ouMbrf+l3",
-	"l/7QWye4akcPoiwhZz/XxlJwupMHvM6xJgeihENDCDMc0ae90Ff0vY7d7R9ws73nmYpUU4p4jNxBUSjn",
-	"x6uZAr9B3KvTIa2/IFXjdm1WzrRSMI47B3ybSwgnPnzVy9/n7WtpNhtVlupgIi5/j+coxYTf1d0ZvQTI",
-	"x6elvBL3veIaehZsB0tJgyUoL3GdWpeL+8Xt4uNPH/9vAAAA//8=",
+	"5L1ds9s20j/4VVDa3fJMrWI7maSeHZ+rifPiVJyJ/z55JhezKRVEtkREFMABwKMoKX/3LXQDIEiCEqWj",
+	"k+TZ/01iWyTx0o1Gv/76t0Wh9o2SIK1ZvPpt0XDN92BB49++UNtvSvcHIRevFg231WK5kHwPi1eLUm1X",
+	"olwsFxr+0woN5eKV1S0sF6aoYM/dW/+nhs3i1eL/eNGN8YJ+NS++KRcfPiwX31jYTw4hLOxvMMZbXpag",
+	"J0ep8edHj/PBvW0aJQ3g3n0OsqjcHwolLUjr/sibphYFt0LJFz8bJd2/zRuCvoajlGAKLRr3kcWrxQ8V",
+	"MCOsFXLLuGHCMmO5LA2T6rD4sFy85jXIkuubzSR+cGIyhf/9mWG8LDUY46bxhdoSGczNJpJ8cmIqpdo+",
+	"M4zoa9zu2AqOtD9he74V9mYTct+amMlO2Cx13mm1rmF/YgoNPfF/XzaV8N3MdH6suGXCsINWcrtk6yPb",
+	"CKhL9pf3X71mf//0s//6q5vYPSBL3Y5a8YNTPNz9Ho4dDv6Pgh76bQGy3S9e/XtRtHaxXFjVFu4QG6ua",
+	"xU/LhT027jAbq4XcLpaLXz7aqo/8P/6nFcXuuf9S8tNHYt8obUnu2WrxarHRYr0G+0JIC1ry+kWhNLzA",
+	"93Fi/ygfRAH4glYNaCvAb1EJ53bgn1zUr91zH5YLhUvHV/tbsQZj2UZoY++YrZQBptsaSqZay2pu3Mqd",
+	"VDTnBvtBqfp7+uiHuDlca350f29a3Shzdsbv/GMk24Jk/DettvtKt5yODmr9MxTWjfU5yZ7+Mr+XwCQX",
+	"NVMbdyiZ5nK3ZBp4yZRkSgIr+dEN8ahdLlStWn1WoNFT7vlW1457Xv0WlrFWqgaOe7jlzbkvfWms2HOL",
+	"Y2+1as++8DU+9GG5qEFubXXJ9yXY1X6/OgDskvnKdr8GXIuSq02tlM4vBjl6VSu5Xe33Y/I4khi+B3YQ",
+	"tkICmYZrYNziX2p1YCDdfTkalj6c+yYtMRCcjtTkB0yltL1mapXYVm5ubhxhjWOsLeTGMeXJ7TMVb87y",
+	"2j0+5J52U7iEesa6P8xg5Xvr37CK6JndlK1WB1uxGjaWtdKK2t00KCHB3DHpztOhAun+VcIDaFYqMLld",
+	"sarJDlBCQ7Rze1ooblktJLA1OFYIB/iZYVY1+Ev221rs91CevdbDglstVyVsx5PxLGRF4ydQKS1+VdLy",
+	"ejxuXnTR6Qx0iJIi0D1uRMLQI9YcnqJ4igM/9A9pj+WS5SVHtZNAWUEaFMqBUORtvEtmXQ2v6YXcveBu",
+	"el7YlYFCydLkT59br7ulrFMkONtqIUvQTrE5Gie9OUr2Jfu5Lbewd4pDhhm89TBDsV4uQJbENmM5Bg/B",
+	"cOnPs1IHtufyyJxoENJLrW03E3fBb2kqFdQNTMjJYIHMmifez2eefMuN/dJN2r2wF7Icz/3g9tUq5n7t",
+	"pJxVqg4rqTgK30jtvu6ToasjSI6aquTHZyZ8VmlHR3+6Dkrv5iobyJlOWuHYTtDg52yF6r5s6zo3pT1k",
+	"5y6Vzf9AWuAc0dFw442wMffSIoVkh0oUVcK/WwWGadXK0nPwHYN9Y49sozRzrITrQTpctPeN5oJUrRyZ",
+	"yUphpSjZAepEfnUfdKJ1xTcWzmoy77ncxTfWsFHnL6X4ijC7VS32ZA4Nt41b1MmK1rI9P7KKP+TvVLJD",
+	"Zx8Y08D5++AeH6I7U1t6fqP0nlt3L3ELH1mxh9zGoWlw7lKW5Tsl6DgiaWfo1fRsW1TZq/IQdgsfCcdp",
+	"LWx6epnlu9wNPLitkg1ddg4XPDp4HoJsjELML8KfIr8FPepGmRmkQp9deuwWmXfZ3TJeao3vimRP4gmc",
+	"vMZet3Z8k214cZZfv3LPOMFcZg8fESSj1rR0dQ4l/GC/cXtxAfTG5PxR2I0WwKN1eGoJ/8tpDd6Q/LBc",
+	"rGuA0lsdfU4SFuWCVJZ5Oo4vqHWt1MTd+PTWkp2vdESqZyRkqSTkl+A4wkwIJGFZwSUzlTos2UarPTN8",
+	"405d2KxZ8wr8NJzTRuliSumouSz3XO/mr/6tfyM3EimNWVFCZxKFBroEmHd9DNm7qbmUUE6LI9TQVWud",
+	"zn5QbU3yJ3ONJUdmME0NPHpiTl4o4Tl8Z68e4rzG18VONM3UJs8yqe7dQ+/RxLvKqHKc4mcw1hToaOUO",
+	"HepNM8SJNzY648JbG/R+SvoeDf3R6u1fOOndnBPJEdm121N/qhK6hdPUWSdeXKUMnRV4GvjO6azjbfoh",
+	"MQfQZfbAa7ILarCGSUV2PnP2aWeHamDOCD2Sn4cs0b4gdVY8Gkp53qzV4cSv0svmuXLPqFafl9r39NSH",
+	"5WJq5AHx6bF0sst0XXFcP+H8zgu5/ZwXu/HO/+hFIOoRTuit3bOda8WwNS92DC00XR1ttR9tsntgwsXi",
+	"RQYRz2swe+CSWQVM4Hil5gccI2/dSZirrG8Vr1db3kxJiUrV+evRTQpVGOK4Urmbcq7cTxlgZJo47sxf",
+	"x85GcPfxFnCHgt9JmG6Tx+LC/3ROcNJTfUV3zgYaC43JTdeEwJCZuyvvai7vLTTjXRkwd1xtmGufjmFS",
+	"y8hkYVc7euYYPg1W9ZmV/PMjT5CkzTeg6eMDhXAwa/zIxLiiAf0eeJ7VvpcosqQNh6GgF+4YZ1ardl0D",
+	"Kyp3DyF7VCSU+yuYUk3p9Yw2+yE70TZcwv2v77wrYYbj51v36AmngJcswjC+Vq0d+A/DPwfT9RYH7qB0",
+	"afI7kJJvR4ZHMFvorZ+md+nbrHvlASxoIbkWXC7xMLuVtAb0M4Nejzvvv3KilRVce1dzcAo4862GJau8",
+	"59OZ78KwCuryjjUa3OW6ZF51w+NB3BDCV+n4QfgvF/RVZBr8wrmQVqm2z9NlXhHVcsRzW/y6gmL3jWzI",
+	"JONlKdxXef0uYbANrw2MLhCnGGTPi3FnnddePIfnmNJsw+sa/7jZZGVlUbvLK3vSOau4LllwlY7frbjQ",
+	"OSXaHsC7pBpemuyrs118Yt9MRohqpS6xCZRCe2DPf/mGnv/00/HRmO/0Mgeo6zw1/C9LVgpTVFxvwZGC",
+	"szUvmdn33E4nLWNPHL/TyZDdxiw7rggbkj2hlRJFMJpnM1yhhJzQWESxk2CMk8+cuedIKcCLAUP/nG0A",
+	"aieyUZzFKMmBG6famFZDNqAFslw16CG6wJOEDtozz7/hJIYrVYuSHzM8X3qHOnkqpVqr8ogSavZ9ft8Q",
+	"Z3Y89snLl5MmaCvFef81Pvrf7kn8rt5OkISicj5GYLXYsxq4o4WQzlrvrtLJSKBW9Xn3pXsGdXKxreys",
+	"FfyIj4YVuO0UcotKeaDC6bf9cyONSKH4TreyP610tzLjZk+J4jbNfMDQE56rnv40fUG49x9zM0SPUJhB",
+	"K3dSHdy9VXKMD9RugegU/AXKc3Ny18Hz18EavnhaeFXSvNps1Ad9HQfg2h33RkABjsl25PXsske8E7O1",
+	"aHkGfe3M3HfCPvfjXjH1HaYGLRevW/temF0mitfaKQNI+xfOBDZbH5TEx7Pc1FrzHv7Tgrn4oucGVlxu",
+	"awgB2bHFB010Yo1+PGHd9bxfo1978uWCXAOuC5bJN3hmptIWNC9FayYdVbV4AD31q+X98GH3y0GYCsrE",
+	"uB3cWnwHcukup0arjajBW/MCc38w3GK8WctKaDCrwengZ8MGqV9pQLt0qQnVwioirXqB71RwdXsxzWOm",
+	"rTPufVNUStXzFaR7fD7rMx6GSfyXczP6wvsEeyGjxRnZyS08/4Keu1x4oj7mRhamqclP2Kf7G2c5KPRc",
+	"M86MVRpKRqS8Y/u2tqKpj2x9ZA3oFf289JFJq1gJhdjzeuw0iz90rJhEubtv5Vn8uF9T9Ou0Deaf631v",
+	"2Q2dpYDaZkIlW1gdnaTOzmYttK1W5Qx3btB+6Q3wKTYTPuWNUnZV+Ev1dJCDRz0u6NTndLnah6DmmhLR",
+	"/J5tPucj+xNh9IY/YPLFanciy+lizxQetHkHl7KolLYrckjmSfIA2niHxphnD7zewVSGBOru7ncnFMNq",
+	"WQxjztrVH2mAnEsCNbf59CGtMvul4SUwviZupYOikRZ2NMaJk8M0PifL5CR2q06PSoaVImWWnSNwtIjh",
+	"ygfcEJkpOWXhUExIkWt8FD05M1AS0I3lhLCqS+/awsjMHRPSWMxF3bDe7v3/SlBN+v96bnWy4mD+mQqS",
+	"6rRf43FyKz5khKTQDa/r7zeLV/+eQ4SfhvnnGD0ODk7H2n7t+7ao7ogn6Gd0/YsHp7VhVhCTcEAHIK8P",
+	"eCB/f5GaiVtq4LuP4AGkD0qgylBimEhh3IlW14vODfO08iI6m4eJ6zfBl6KBl3dMApSA6gq5xZlKc0JT",
+	"EX+1nO346+OXOafGGeUb3YhsyxvmbEb0sJAIKFu4Yy+xQiJwBEXMfcHBbcV3Ts4lhTJPl+p5SQJm3U1o",
+	"ZrqDe/4ydaVtmmPlc1lO1ySEB9NA/PlDP7gqh8lUISSf5DmFVU/cRv8ScHhyEs2ogfLFBofz5QNf01N4",
+	"XazPO8re4EPupClVTuTYYpq52jHgRcUafli6uxSMjSVpmLcy9+r4LpB1FJD95exs/+me8c+uhFyFkzgW",
+	"OaoBufLzm8f/Tc3lrKyud7WP+HK5m5t5GWO044oJbmM10GyPL33tvt3vuT7mNtNqLuREvplhbvt8xRwz",
+	"FhrMlFW6NCEbNokDKom+9FzqZRhk1fDDVIxxz494oa6B+dIAdoTZC33HD1ltuzqupM8+GBoNRx+yF5iZ",
+	"git1mltvZfGJ7MLGQmSRDOnpHo9jOGc9qZKE5OlcJRQZ7ltW8rTwVpiMe4XXdSaEoLYxvXut1C57B7uH",
+	"ZsurL1p4rw75lLk2F29dH6lKB7hO789k/Jr3Mr6TXzQUqj0fennvH7vsRkgyeQaqAebaUfSFVBwjfmH4",
+	"MOMV8HIuj8ZSllPOq3DzhLQgpMYSyRn21G/RBDuEXNTbOnQvzR6d6QAeFiBQciPqYphz7Lcbz8gdigcs",
+	"CiRtu4RDUfNDTgk77Uc+Vyx3xv17plSs4Rqyy6uUllSUlQ16jVecLZua716eVfp0E+fw0LQ/UegUt2eC",
+	"fa8LSfwZoqbc2Ll6RJAEVwRM79jHA+MzxyWXeROD1Dhrpl9szT7aOh3bnz6Iuts+rfOsR84zjq04o5Me",
+	"K7opn7ZgD39qZ99E4fnTGvIltmHZznZ9lS2k4w7TdGp1YC+J1eueuy2Z2aT9eLlSP0dHv9/zuo4lUsBN",
+	"z1OdVhpxGTIHQ6C57ud6e2no/tVJ0lYaADkOOqPAN7spnzcp6K+wDBc5b0mZPKiq+/Jc0t6TkLcTJtGe",
+	"zQ554CIfT0cRis7AgkunqeNtRul/wjAr9hPqs4+qY5wL1z8eszqrp/1YHc8b7m63InESUkRtPFG+aZ25",
+	"wxqzdzKb4NYVq0rCpqKSuDJii5n1bV3PA6G4p688AoIilpGPZvoPH0SkfEXHCntRljWwv79k/xfjsvTJ",
+	"91g5swcsmsmn3k8F69VhMlI/oTpdlFs/IDXVVNOYyzix+NEsGR8CUMkpVWKc3OuZ1Z2xijcNSCgDosAa",
+	"ZFHdMR9zMmwnZNklgkuA0vF7OBej/SQf/ryCxYLX+1XITJlEPojJpV1dkGfD0fZfUlF3sgw6Y9fteQls",
+	"7c69QkgBC3VtmE90+uWtB7T42GlOeyHj3zPLvqjIek6iM3JBSHMOxS2X1Gj5hMCz/ir/2Icun2jKSX6o",
+	"VB3V/GV3EA/cKT51yQiTyKJIzaaoTJk2F1a7TJdXb/IsR3nvw6zwVyFDhTIuHaMtWbijWumLj4aMMK5t",
+	"vqKqzAblMipPyTCf5kZJdNyMHj+/7DcXbsUIKTLlpDwKeegxjS/WTPhi3ST/NHLrcoBzhEfZF3ol1WD4",
+	"/1VXE2asqOtVUhmW1H+NasN8kXCoIfZkO3OPeR5+fm3aeVDSPoTtCe6sC6y/DvZhlgLdAS5ERvjMy6UQ",
+	"QjrjpPED5kj8lZexGXWNs40GU+ExMZU6mDvGWcn1DnWqV85EtcC2Go74r6sCpNXASmWp+NA9jgmWTEkI",
+	"j6/r1lSsEXK3ig8megk+hD5IOPo0Tf9dpLtFnmmNY6nwjchOszSYr4gRH6HBfCWgLr/UWmXqfOCXBop+",
+	"XLw7xwhUlgnkG9JGCyWt5oVlBy0s5tG9IuX135/89Dy6KkZffeB1C+czn2jw8Piym2mWKZSGgufctOts",
+	"LoKSEJQ3xyFHJ1W9sTmvjNmP9znPht2c1pG/m6gQ04+ICkWY+aN8nMtF3srzHi9vEw2rjxNDbyyk26Ka",
+	"th4pnb9TiBBbLAOAJJOS08yg7gVvxj2yqGlotRAtiQ7JQEvih1Ms9HmuHO5S72zPPTq/6HsEE3bpq9e9",
+	"laJ/zX33vLNzPpJTjhxf8+YrLCDJ2V2Vag1UTo3zV3k8TSHLYGQXbOLHoplO7IoJV+RuLbgmpA2R9xTM",
+	"9fz6seIL2fUFvLpo4FIeXSVkuSI7MvxNteTDCO74OVn/X3vAreuT/vELX8dAd383L0Pbk3A+pBSqqiBX",
+	"9x6NQfKNHJwyb4D8BFutujD4ZbFbAPl+Qpy2puX1vEkPiB+gziTGVuk7fl2TfPDe+xceucmnwyblecZN",
+	"5t4LL0zN/JArEn6jDmzDTaxYfRbIRpRagxEldLaL2yCMNzn68i2gZWbErzA6wlutjJnLSLiU+Spryu0Z",
+	"dogWw/hOXxvQD4jQapx5HjHpMokQra0F6KlCmoA9sxHe24eJXrJEmzXxd8xaz/c0Vm4tVFFgzizF5+hx",
+	"77vq1Y8ma7oUzOGCc5XUKU+lI7t94Vra4Fo7rVES/3Rn0rNIzx4Mm5PARdAsEvJNH4bvux280MK67Ky7",
+	"kzRZpjMro3MmqEYQCCFYHgfODDO9LdeFHPkWTqCOpMx6ySkfUGlopGb8FTP3czpoNgIq6aJZ3RoHK7pw",
+	"f/MVQFFgDpARgMurrwh8efJOuEbqTl3B0+KyqXkBMVmkJ7YIDEcA27Qa8QPVxj3FJSbGFsB4XaNjAKHJ",
+	"uQaGqSxQuh9YcPleYitNCJkoXE6KjTchMTBTsRRvT0pe2CiceRqK8iEGXKf7Z3WQTEPh5BVT2uMsuOvV",
+	"NMB3o/u0aes6cvQ4KjEVksj++9Con+CeYMy7z1CIIbstGs4je/bgfSdz+mKycZcF4q4NVMcef58N8U7i",
+	"hvolJLdInGKeDXKZXJU6sEbzwgoDJbE62tUK0xUMEybxQ0k44HB70pv8W3OqbN/w6xyLocb2TVILcUEY",
+	"iHjcqzke0GMcHYtBkpOZs1A3wfWsjD0f0sn6+92bEzUaHmEyyZOSQBnr3i4J1MWoTJax9u2vv9YTsHtS",
+	"ifPg8P/Eh5xc1OX5LXnHD99rnxTuruz40mBhtdO9W80afjBUZJEg02Lh+SXZoYnjP3OPKiPmxB7ehefw",
+	"OOqMs9cZ/koz9yP7WQmqET8DqEEbkG5GMqMEz9PTyQ8daJM9tJ7rEhue1+ToP3BJAQeqy5iDHRC+9gj4",
+	"gDfCWKWPee+VuYGTDcMh0c868gh6vPGZLONn26HBjtSu3DD2oAhkLYb2fHDW3YXk7RT2NlPIeLhIL0PB",
+	"Hnciyxrph8cu6WkM0WnIeUTUphL7tIAmqZW5CHjeO+pOZh/QIyeSEM6ACUzazJg1Q2vJw8EkOzIfkId8",
+	"iqdWFLyOhzkIB+Ok1R66ZsYkDYYy+7k1SWXsFGzzlLe+lwk/Kc7kwNvap9aIwBl3bHy0v3FTMJgxUy+S",
+	"K8v5iiJGfY6vxX49wdJiv2ZCeq3WtprXg4YGaaniYeY9hAZCNrXIp3F4naPL0TmqlnGdH/aKe8tpgtNI",
+	"86WKp9Q9aGYA6R361xUtcEkb64fLkeObPnx324oyt0TflWmAb9DCGaB/9QC6bPOZg1udTXGj+Jf7McTf",
+	"QgrbZfGp+OgsQf+tsE4vyX1oJ7KNF2iemHuUm+CZwb4VsvxGbtTZS4U+GGZB2Z1h73L0DAsZV6MY0+5z",
+	"stZZBBFSlPRipJ2GYqcklEuGNb0hcRvTYXwnpKR0Jod2HTCBTtdL41MfMHwrNMwOb7otyHPCtuW6PJU2",
+	"dZucJk9FuuYeoJ7x/Ft8jlDrclY94ssoHcjQj5NSRhxG1VuvPGZyj6ayceXqoqQuAzogp2ck1N6j4jBu",
+	"GJmVHSAW1w1azgRrR3+gjj8aNiKXldkNNx9htYJ6c74ZkHuIQKWL85nF+BBmM511s/4gCJBV1eXkpeXh",
+	"CzokS3WQdwxqA7k+LD0s6/lND1rD11M2Y2typ33AYv5s45y5IXg+UYDHb08KYbI64mmskFO+eUJIdtes",
+	"BH/JHjMFjRsxo+hvALLhQUmJRWJWMgmFcFSjdPLb5Gm5jFKyc+qHkxA3+4TUvQYP4/Zib6AysqK1NuQg",
+	"I7pRw5p+Pv/vICFPCTxEiMRJLiNfhjZ0YGznTYn+yqeVfU8kLs7BNrhJXovbkAPmnWDUUfLjntf1yhTC",
+	"GIRxpb83GBxcLmonxePftq2oa2XpVMYci1VRi8bXo1HvntWaXIbhr6Xge4X/shHkOyk0t0W1Wis6lv5B",
+	"zJc8NlYUq0Yd/D+I+gH0SgqrQ2swLY31xasbj124RojTlVElJ4D/cuUogd1OlwurgeNpD+iIB25Br0yj",
+	"Me1pD5h+J5VcmVo0qz3mkEZHDxxh1WhlIeRtlq2xqz3VOVRc6JUVMMeRem2GZnCkporjWMFba27EA2Rx",
+	"0isEXEXhcQtd7cLTf9l1jSd8qvWR2rDBFRZyt71+argo2V/iFfvXs9h8g/siXgxxPyfO0dug9HUFKJLc",
+	"gsgjwfSZwRZv/Z10NV94eI+xgTbZxyV2cBuX5EvF9opqhkrqmoQITMndjD/v+ZGts+bwXDn7s2rdUm4D",
+	"s0Bb8KW0eYyFOQxLn4hg7OSYHV9ZvN4zqwUYXwONlV5tk6+OO4t9Md9l4e6D44y0/PLYr43L+aHUHqhw",
+	"LdulK5vQGdvWoJ5o9ZG8WVblG31d3DAhU/XvVNCXhLzpXQFqg9ttUh3RVlq123xCTezEcAEP5dstuG9p",
+	"4LuTDIHKbCwhx/Z0+bRW9/Rq2LSmh7N3Hg0mi6KDunCQaLGqAfc3riDydiw7CPUGhpJi0+klhXw9Zu4a",
+	"ShBfdsc5Jy7T0zmSUnPlxV49nC8Acs/cqmfhBSfz4pqZPMtjcgJWIGkB5R1ZYS/P63tIdl9tiaROikxw",
+	"2/yOTNPmGtPllrZCX/jO3ftJ7p9e6FD9Hemu525sqtq9WpfzRb/dtZ0Hj7kO4SsLBDMqq59G0eq+ktEl",
+	"tqunI/h089E/wQ2aud7o8J64cM4c2GHRdBTZXlBH0ZoVvbSQaQLe+/kNEToO+S32BYtDv4EG3zAEnY6t",
+	"xYwhTInPB+I0HPqO19S/N9G+WG2oM6c+TiXbnOeke/fQe/cfEy/XTHWsQrXFXdPc97I/4bM67XEKvqEK",
+	"k5SSfps4dNyJE43E3iY1sFMhqH4yErMK26j7aHbR2kEbm5CxpMgw3mpFgr9SajevkOxtV+r4iGKyrqFy",
+	"XodsZamSnofYsiz1dA8RCxb5a2fEYxfXIV9WqHvZVQMbm+9Iemmd0KFS5zN/fsSHOgiH09zrK3Hcs+H7",
+	"+TXExiLJdYkh31z1S5+hWimsef42pLpfzE74PrFT3g/wRh0QDTYGawmpv5+HNW75pXIpI+MoCzofTBbZ",
+	"/4r2hJcJlRNgCtih6LIkuh+DRokyxItb6pt1IMxZ9JrUSu0IYeEUdMJTN7C9ui1Fw41dNXwi6tdoMBPy",
+	"iFJjA8Ky9zFTE0Fe13fM6hYYL0uy7WzaIdxtqlSWYf8VJ537TbjTzqkVb87zCz50RdPU3OnOMc93HYRC",
+	"RMShTY2JKP7vode0I0f8zf0l/EAIYo5N5tamh8EfWZ7+3VTepv8hducXegJqBbO6T4OtXJTWnGSS3hhr",
+	"JfbDSVKhT0qH73zS2BDc6hSEyWzgklPrvMimzibdKuMPFxbuUeu98oLU0jxObS4jahLG8zvvXYiNlUgR",
+	"R0WxVAc50yz8jpSux5iFV8BHPrVg/v0lWNebuWvWjN/P0S4ubcRa7/gBD38ptsLesbdvPl7j39/jH7BI",
+	"1CnvrEIMISqfTZPm33712WK5ePvVp/jfv+F/P8H/frxYLt77/36C//0b/vdT/C++9Yb+i+++wXff4Ltv",
+	"Pl7T/9yj4b9r/B9+CZ99j++9f/PZzB5eJTyqmNdt4RfZItOCy1XwR47iSgTPzpSsj2PwTDrSoSwFL1n4",
+	"xU6kL14BnXcpIOp8YDysOyeTJrdqDbyowCQF5Z0cJduFy2OEW/Od3TMGczujn15bn0LGRR0Osb7dxzD4",
+	"tQzAuDn0Voqjh86/w45nus63EtNiY7O/UOvPvEZWnmlwkwOOtFW+Qmhw4vMCg1LjIhf5/V0mfb8jUZcd",
+	"V0/Jk/sgxKJ9HZB/lbOYnBJUo32w1moXLG8sh5BYAznr2N7bK3tadefWI7HnEC3nH6ULjgZwXYsZ1Vfx",
+	"KGWR8aRiHsYToU5qfkRQ7B4MW1r/cnFrpqn6hAb0Khj+sz82BakyFWRDEwEKUbr14cEUEvudHliw8sbA",
+	"WxcIA/fseWGAtSbe0+JsE5QOc5UqN9TUsq8FiiSUnsA/ywDIOT6xoaF09H+Sr4KWndAwe3ZDqdQ4LZmn",
+	"jgLm3f3PDAsne9xT04f0+Ua7rZsRyqfRHxHKD2X5j3YcoXkzO6nsRLV4ggaQS1a8KkzpJXYoylf9wvEw",
+	"Yo68uD+5bgJFrcwFNsNUUZH7vveyZBwpPEIkKzCY3U5Ygj0k+iG8VNbxbQgUleHPwbEgjG+W2uvyTriE",
+	"5BBlW+2Zddz5yrHkas3P56597p78nFP+WlEpFbNIB/JEOB0GV7gFif3DCxB1DxY94YU8EBT60RyrP+TT",
+	"9qigKf9uBA3nltXAjY3eqwAl1algEzUGbrdWZ7AgDbDWiQJaacxEu8gGnqgLpfxWdBrtqYBcbWEyL2C6",
+	"f+owKhDy9YFLZhUwkKUhxQ8RQKnC+GJsKPWQh80PUNDCslLzg0GffbZr66Xo5ElZdq4VVR/bYSqYFpHB",
+	"fXisY+lO+UvYLFPpFFbe6wYSbqHOEzNgp96ZywmrdxSa7IxJtA3R9kPbbpaO+A5Le67XEIN7ZHSjTLab",
+	"45YZtQcyYE6Cu8yPvR6UNnZ+gkS2vCkQhL41seHfhzrmsOuIkBVyyWp1AB3/VnFdgrGjv9dUwTlDiy/V",
+	"9vn3vlj46rLcd76b0bB9TLZrTsXrDeMGgx+hNIczqk7GinNOYBWIXou+/eDUzgrtda2K3XQqYCw6CYIM",
+	"veJJLmDHKMJcjqCcdT8uma+Zp4oEfyD7xTC4MKncSvNBmpti+ldQ7GqfpjHrYz9UATp+FggjplpFFCwu",
+	"Q31V6OfHj96cn63e1Fx+wY+PbTPXgSuM8D19kjo3O8BmMFnmqroC+JnoDJWqyxMbRCAEXifxGAQezlnp",
+	"3eyqblVnu5phQGNsqiJRsLUWG6BknsxvCSHg3EAYXpwYaunWI1l3ycwbDsOk2QZ/WSmf20PN5e6Zu9y1",
+	"uYTRJJQXN0O+qB8bwIrsjAHIj4AE5GcnbNcfNaCkbZS+iDPuAX5Q05BoWeXISSUC0fH40CMDqm3CdZCz",
+	"17GOFKEqK46twQq13yuZbeJ2SS+tS+rI3LOrVGTmy5L3QpYUYkMvg3srHMaKCj7mSUel6tdhsLNArRN9",
+	"IX0viaATJD0lPIZ3R7IEvKOKIBpeFcQz312D8WwuI1QHiaSOjOl9EJlzuIVZ5cQL5THcVnc9nsxt9Y9d",
+	"FHEzVjUzj/9FB8WqZl7AjSbQadFTO5PPWZvqU+an7NQ5SuvCboWo8y4fE6B8nAV2ttYEdySxPk7Av6aS",
+	"9dHOoKK15mLoXy1ybW88SlpMhWhqLnsBkeBhH/v3L0hOChOOrj83l+w25XvE/PuXJfv1JyecKGFpctFJ",
+	"S7EUfv6T8Xa8S1AeksYBobcNdgjfKO0z/5RcGYFLUXLlzeWaU0zZyacZdsW7Ds3hetNCq3WdgwMowXrO",
+	"Gt0yoLW6IPM4AY/PVk1w205BNghb59UD+odzvIK/hs/EoZZhbXElWb7RaiPqK3vdzejWOLP74oV5Tqfb",
+	"It6sMeETdCQ8SYM8OGWhuF3VQsKqIkDMqd1EiMuVVatpcKQM8NEW7Mgwzn30TNvyi7+sOg/2WXxeCaG+",
+	"ZJIlrGhOsuLwBvKfXWa3d/i5ZOwsAdMe4UMIdmwg/sx4w94eFNsraStU2KuACDg8WeVE7VkHYbkBmE4T",
+	"ygQohvhkF4RFhFzxle4lfqVNcn2Dm7PuSR/liAqnz4mNX8/vrG584m8/WQ8LtJXPjJ4RkAofekRIChtp",
+	"/6MMeCADL9Wsyqd/xLqnNRS8NXmpX7Q2e8Re9sr9YuO3sXTMKiyoqHE7ZZ09KHE+R+9f+NCQsLHEyk+8",
+	"W1347AnFpWtPnjs7TqmyHilDyQDkyqmQu/CIPcJmok0T6mvU1/Laq/tsqflBTrr2s2BPoQmVqbooc8XL",
+	"rK84tGeZnt7gQ+sjkyrbW7jKdp2JEJvkFBWWrWHL8yiucxrI98JkVvvAWjiOpPJ6VY9+dfSvqJAHuK6P",
+	"+c6O87LBcYJh2GWka38b/U6E1Bf69Elmu6bMb6t4vTqhssz1Jl4WHMrVW/gvTK7wOm2uS4YMtC2pCIbA",
+	"InJEPKndbXgBK1PwbEgVr9rotNrwwipt2Mvnny3Zy+f/9dmSfbxkHz//xP3h+WfUzY/AiQkH192nCG1t",
+	"KnUYwsyaCI4ybe/Itq4p2mt1C7keylQD1Nf/L9jNebV/XWe/tFn3PKCGU+2r0w7ROQfvySICLZSe0Ypa",
+	"wzt80t84J5AqUEZQIqQXvEuCusm6CUe16hfs+iV9JU/BVCJfUrnfWWdGDwUSJ3COIi9z9qE6i58TW8Ge",
+	"slMSUyRmDHfM3NVUeuUhodwJcZI3THjUhU7NOlWbRlLhAi9Mj1pZneeCIFdr3zuFJGeoO8aexf3vEc9t",
+	"SAt6f4ANSrPrLX4Zti+37e99WCDfoW3WEicark2bhsg4/fZQzipilPTg/tGqZgA5OtXWKQxyoovY+2w+",
+	"5D8By2uxNwAj2zPbNHiqO/B03wkCcZ3+ffq3UfPfgFyffnLZn0F2xQk8Qqy65/UeG1wCN0ePT+r9aO6C",
+	"pD8ayZtmhp1jYd+Afv6+wzy42NahT+Ca34cq8WH+F9WmUu2XqGu2hoA94uHyQocFjNc6htJcyJyVSz7U",
+	"CS04thsMr6NrOQDNhK4VbdYCmkijSr7VZZqJid44qcqOWuzcxOAH0MdhnX7ChzNqQmLOsNjB3IGH/mPa",
+	"2mhuJ7PK82ahdHmNVnwCo/sR3vlxHrGtRLGTYJCjMOxW9Js8nXBpf5y7cWMh3ynvJCVmTGr8l8DppUWF",
+	"Z7yep0e9CmYlVipmN7hSWlK5q5DuGEgbLoJ8FGO56PWJpl50TqWmGOpuRd2As4Rc17xE69hDX+Kj5Svv",
+	"1ljX7aPxQM+FUnxgNMGGGXaZ7R+MVtqp5m2aYedMb6gDSIweQslUaxnfciF9/QlnBqgYyHeOcMINnRgI",
+	"Z1jeMeoU6muJqMoWWC2MRYgxC3XNsJ2DpNzvQY5UnXfODZDPpmE4KL97Ahz7fbRYx8nkamNB+pTyJD+K",
+	"ELIswlYa8Qv1biIvTn1kjnRcAwXRl2wNR0X40dRjgx6OWQz5xNtwhZJkQ5CplcezOIgCVjxczO5/9ZE6",
+	"EVjprlX8m600dD2l3LjxL3HC525cMsSfvw+Jlxfft7qz8ukj15nuIbH4RBuws10PUUKQdLJa7KekzwX9",
+	"uwbNETMDLHs9vgarmObEKYNkrYHvVvAAcjVRJ+ZkVITX8D5Ap2aS6wBCInuSqD3hKBi1Qnh0znDvO+fo",
+	"1LshRi14Yolhh/9wmlLD7N/MXMYjL8f7PU0yc4pa5z2QwHdfugcpce+sRqSoC+0Zh51PYzYVz/bO6buG",
+	"n0V7JLqQ6X1fSOPIumQv3aX28XQgbV7fPfTthoZnJzP48CHUdfRWTJauKCrmmEID2jhWAOmRJnsFF1JR",
+	"mQGhXLILO9eEIpIP83oFZj31mMpr0mu1l2WZuK1muLK7YEMmvSrXSnDAJOlG9/kr2eRAu0jz7KlQWbdo",
+	"pVhrfAJJo9VW873TDAxYNuwkjrCG4crtVW0ZbKi7Awh4bkrtc3hubhptbhoNL5epbueYGn14rOGGcpIb",
+	"Xt6RlwCfjB3Ni1bXS6cOUA05/t3cMSyd7dDUJVOpBKbaPLdbd76waOnTmuQW3IBeHKNrt7ljWCG7JFVC",
+	"qkMCVzIuNw7b0mA4JpTIYI1vqOhddpUTVHt7LimlhefvqULv8oSUlmy1WFc41U1kjn14u3LQ+VWXQ+dn",
+	"WqmYY/T7ovKK+1QeWdFatlWOeRCUfskarnldQ41UDM6oO2b+03INS8YL9A4FsJpnhvFfhLljxgI0S2fM",
+	"S6ooK3Z3zBRt3Vjs3oGvYwRx7cahkHkXVSbsYXqK/KSEQec/cI4pHLc/94u9gi+wX/mHuF+v21yfGX40",
+	"Mb1j4uIXJmwK9rjkFu7onHT7HRB+QnFnplxsIscjpQfZNQeuS3M6b+SGySiXp4y4SwFMSAkZ7Jfc1pB6",
+	"E3r8dlHdWJqZMgDvpUy4YE4XCruuBnzcye0L3mOuga/2+09O9tnSotxOegtMPH8nHdr0VLbMdcpoNIHZ",
+	"k03OTCqzmCQ7Ku5c2lE60DkrTyA6P0be8Zk+8QKkPe/jj6WxZ47dTC7uV2POgPCN41e+DnfWw+cVwcsO",
+	"UAT/uOT5lbu4L37JVF5Q3iIdjJhz/uXYid3Lqh76rkmqGSQ+7vVMFlkwKdtq6Y7NypczjL0rG66j2dFq",
+	"2d16jK+dLowyBdmZoBV6gJ4Txp47KH1FNi0R6BLjgusvpU6PwPEkDVbSO9V9/M2OMPmzDT9kOjpc2GUh",
+	"FNuMCdV1IMKKGGHvgmGDlXyL69NUfEze12ZMJ6DcA8j3WbUv6nJjeTE/bV/PCC6ELuKJoO/vVGh4Rtp6",
+	"r2HjzHaLvkFJqEk5hWNwD13l8zA4pERxvhrktX8Ms1H2agKEhFuOcETMPSON1dgFHZVBD51/kIwf0tOT",
+	"uJ7dbbUBqC8Bov6aN1/hK/kKu5AzeZKqwjS1l0DiV1gVNTfmgv609+JXeO3eyU3hohqqB7CgheT6uEI4",
+	"shyQA/47NTEiZIIEVnPdWsZZ/IrgksVWNLNtF4+SlsFhQR/i7N0cRcqIgZKUVP/BrsgKOWtAhT5b5PYo",
+	"y+8BQa4rndDcjxaylioEIfVW6nnLgxCU8LuPqY+/D81pYmwaW1GZDhHe+L5FoQqsFiEUEVoCzUjEvff9",
+	"Za5Ow70nn+Y1scorirAdQ2N0HsbYzIR8KmEiNbNfhHBFb7ET3dkpS9QqtcvUg1Nrynw9+A0aQmiMFT9B",
+	"MV0ahO73SM80SbeimASCc4SpuSg9eO/QjusWnQzx8lwDUky89EvPnmziy/t2v+e59h4xUP5oZ82NeWsu",
+	"hkvsaItVB73MuLTVzy0YbDoxD13yCGHfayQd8HCyWvYtOGV05yht7OryUPxkw5IO6yvTU3owmt/lpJ6X",
+	"1phny6AEZPLrNbXS2zBetrVlPit3FF5GVCAf8pvy4mG8Ce9GtoatkAGoYuPj3RXwB493NqIQdTrLfR+r",
+	"HLi2QRfthFzFDc0XypCOdNbyieNkN2rP6/pzrichr7AhIGtEYVsNiaIjAUpDdQgIGvB4uPBW1x4uIqOL",
+	"atU2M8JIbdNXNAel1vsnQGren8ZlVnI1xMlM1tXZlVf1nE+M1EmXwIVwvE79m1cn6DNMiDQdYq9/PYOz",
+	"FOc5XHeihMbt6hhikm1vkC8a2f9M0ujjMz/TPiWZdiuGgqpdfzZnpG0VmFdUAUSWw9KJffc3TTKlv3Il",
+	"V0mrlfEl5V4680Sc3xkvaDLU4LvxIxOb4E9aULd95909IcRTj16uMRkqdOM9o16DsWLPLTz3H79CyQ6f",
+	"IE27oYjqBW0WvuBHQ7KaWiYyLjEzZ8nWKmYX75mQuaKtS2oSrwRc7JAWs0TpihouWza+mIAfZ6CGFauE",
+	"sQob/AxzSgayGfg0CGU56xiGT4QXJhdLOezj6wFKMT2J5uVnkz/9/bOZEwwDxM/Fl/OTBei1K0uaAcwx",
+	"OvH1xxidlsvyGxnA8S+wOX/mh4mUS/LuOm75mR8YQigYpqhr/JjwIMtT3SjXrbVKMnzsjm25XvMtLBmh",
+	"pCEGGgXGHZ+iSqaPmIyIjpk1L1ktEEdmVGXrP4VZDdRIPLYjamVTt5ms9CGx/RaERWTpG3pNxyaybV3H",
+	"ng/knZ1DZ/zMo+ismsfDjEw3J7+sAXdg+tOlKO6hS/vl6222EUyXyZEEepWmLI6sa9SDmYwx80Rsr6oO",
+	"CVKel489H0HDD4YZd3MIe7bLfa9rk1+HX3yOsQiBbjTD7zG/1meK1PyIBwH7urFSsZEnyJuWg7AEHPNO",
+	"BWFMDknQJ9RIZZkz16jNUOwkO0rVS1OftWqzyLRhAwUUEBCodsL2kAmTPmIy26c4j0czP/QBxxjyCHQJ",
+	"E46bkSUNdYyPJ77GbuMR15c3oGEW2LT70CPO/A/+4PyJGsHPWfSViSbpql8nSGd93r5EmEQ+mes9GcLX",
+	"0Eqmg2ZuoO+bfNQfc+wHiJRnnTelME1r82if7rA0mhcWL3jQhpXC8K0GeEU6rBFlH47w7HAb0ifnv7DV",
+	"XMhVO+X+Qt2JGfErBK8DvjCRh5OrybWYZpj13110Q9001KpaO3mVCINY/iUhgifSLSKCZ794kDBRm/RU",
+	"d2uet31cmOZDDLGMrJvwI21C9gzo41O2Jv6T94nO++L5MOjUbde/AprJkJtEEWtc7UEx06gd+BaA7t/g",
+	"CMzwA0LaY5uFpOt6WnNyxPg2/fOsnqL/8jgoj2go+iOvPULxQA85US2AScNXWcr05jJ+PbfLPwLsfBQ5",
+	"9sUkxE7C4aAGuVWLLQ4ENlZHrMhWZpOR/efm+6zC+EMR6tYt/tOCj+2Qkd3L4OUWnsfhrknjDVv2Y4w9",
+	"X4INsX1U/7ihAradII6b2bBvKRba1Ot5fUt/DHHwR/Qt/TE0bh1nupfAa9+qMM0Z4AT7UwN/AOMDM2H6",
+	"5PwnQJikpngDxuDWp3F4weXctow0yUc2ZfyxypZLH325n00QSiyhhPe5QqtcU0DCxfVp1vNORXXM9j9H",
+	"+9uCr7g+rdTHJ5c0rSyD0Tj5cImScLr7zhy8s651V2oi9SLevoNXpvIRClTUsrf/BTn21LZtwp5zKg0N",
+	"dEdeGA189xE8gAwNUjD3GrukkGqJnn8qe6AMQcKpP93taaxeeTA5xfYAlszm37EGYLZtGDqPeeMwxDgD",
+	"bZLdHTPYB0Se26hc3JIQgPBzryLoDzWg9fncS/pnRyAPE7YJ6GEJfoFv2yfhF/ucUZdmospe1LXYg9WA",
+	"7UQIrGgnaqzIMUtMrDfpU4xj1aobY+vUhhKcyWCWvj644DXIMpQLP2eIE0pDNQRNykpVtHu32ewv7796",
+	"zf7+6Wf/9VefRMX3wRkBdelXZqxSJRn3CSwanbM1MO2m/Pz/lQjfVIAkGSxKkFZssLHS4rtvfgiqKf2l",
+	"gyJdfEXSDsWpNh5+7vnHz1/iPdWA5I1YvFr87fnL53/DuilbITu84I14UfC6eFG0hOze+FbT7rRj0t03",
+	"5eLV4jWvi9etpZgJVrx+rghtolBO8tCN2jS1KPClFz/7BmPEiDPwXUyopP3QZ0qnDFAEqFHSZ9N98vLl",
+	"jYfG+lQcuc+6P1C9i09X3HBfxpr7YJzhiwBe+wFB1H16CYlZLF2glFrH+VjEgOWIaVIERdDQQnSf6Gjk",
+	"xeA0ib5o4Yko9EULfxCBsFPgBGkwiQGv6gg6Q73XbkGw/gChFC40u0BkE98vFJEYMFD2F1/3CL/wfUP9",
+	"80pVGEe5j/y/Pd+Xfx3Qtas1nSatrzR9GurSx/8gAofBT51BlN83oCmhQBhLAAixdYkjwDLJnzYeqRJp",
+	"utVwGBCsIQTg0xTzMMFPRLIBEPTvTLM+BPIE0YwogT0IONzoMMbvOdLEDLI+ZWL9yzRd/pevk3gKqvTg",
+	"HH9nmqTYbxMUWUMtYOM79QDjEeXt0Xdbv8mACG18Y9IeliW7cYvWUrGwFgbxXMlgonQ091vUjSi2I0n8",
+	"pzTuADmniRwhPp6Cyn3oj9+ZzD1IjQk6IxWeGbZXD3Ar1YXLrq4bDSRffRmBecknsIzcFarBUSfGN6Sy",
+	"rEb7ByVuj6yobiNsK2RI+jXY1+GZ/N6eXld8+TaSiJelBmN8+0Xf67EzGjwSgNNFSvJIOqulDHdYnmvf",
+	"g4TDn2WRX4sHX+wd1uQTg8LSyX72AEeMS3MAjVkze6WhR1jRgH7hdiKUDWUJfG818P378NjZ82PhF/vC",
+	"Ge72I4OvXqDx05z8WLkjFKZBrEyxUVT5bAVkn97qUPktdvOhXJAlQ2GpH0B/ZEBinyVpzR1ZDviXZyap",
+	"jxotZrDxmKbykZDT0vI79QA+XeaJxGWajDNLWH469iHcgy/ufdymuzn4hK99W3MLZdx+qgWtRONdnAmk",
+	"B8m0Bo88Jg1j8k632aXanrKdNXALX6jtU5lmyhfXzNrbj2857tT9U6ot65rt7aC5Be3+UZaktt+hh2XJ",
+	"+JbgIdC7iD4fdNCAVO226lPnxW/Uj+vDqRsmkOiJLu4v1PZfqAxP7tktNsl9Z4lcSqYNlsT5f4jGLNZR",
+	"WhObVFI8UPM9YAXZq3/nB+8eQaYrFx9+Ql9SUWW4HnHy/ixc//J/LNfTPkan6VY8gCRtC0+Chk1rPDAf",
+	"+/Tl38lfGi5rAiukshtqFps/FS+wNRzJsGvZYEKpKZQuX7uvP5Xr0H37j5J/Z85zwg0Iufl4bqD9ZJwd",
+	"eL37iPDMAgQ0gL1DJSIgtxtHdlF6XEviBRMyS6c4YaM0FJxoOSUovwrPPOE5i2NMbG+c522cQp1nz1km",
+	"3tunENFYYudWxGFHm1TzA1uDPXiKXndg8psfUs5P7P2bmJU+GNjpeIv/tEAZ6xQl8HmQMx2tMdb0YTku",
+	"FTUWeNmZeQj/OB4wltTM9fy1zeKDEx9PxkdhvybYKOz4bbgoOKWWATUW0Qhx03Bn3B99s1yUyYSo28WY",
+	"Y8iLsHq3zmhuZUDxuzGz1bwsPULCCY3orX/qGoM0ef1Gms0zw/y0l902+VT84Hf4WbVa8vpROk32Mru3",
+	"XFta0BNdZvTxS/Wa35EIn8MWcWuICDe4bjw1X/xGfwgqegk1UIZbnwRfyjIhwB+6FV/KMtkIp017xnP8",
+	"eDQhvRtDANey4vLsg55jzp7ydINfWO3TOJ5+UqcVwx/08YlOUsy//FMeI6/GYc2dPoa6ApJvTtF4moNF",
+	"dH/xm9XHc+fsR2Erp+gEAv2hu/UD3wHCQ2Ix6ZERqgOUbH1ke2EQOPT3OGFLr2RhhllUeWg3F0Mmm6sD",
+	"uQ9PnV1UFV78VqgSTjouAsbeaA8GkD9Y9WgVpeqRBzfJ+/bV+pZszAkFrwdDFhc4LB58SoUuLHYqJQDR",
+	"MiUzEJspPJL9vpfJV2MI0vtV0O4+TKR2UHZPqdyeE+7ztTya4TtfWHUd1yW6/gzee9F1jppiQd8wapZV",
+	"0sTentdNPvQGfVo+Cy2w8mxmlXJa/BqMDZ6VG0QEsGWeY6CN0okxobncQZkym2mA7ww+5tReX5qAPPg/",
+	"i80CCvgUX72jfpKn5ZraA2KMRFxpq9gGoMS9QcP1OCHOIiDLSJZ1gHlPyWQe2zzLYrg1N7g9naB6ZphW",
+	"rRWSMOF9EiYVfKqNh9QlZqNoZuI8Jm+xpFewEHTJKqhLVqlDwpO3Nk8xrvxREzvNThoEHUj8H+q8x52g",
+	"+uwbUe5Lb9C6z5GF4ZOUycCIKuMTWbr9fX2iXJmuuevv78efQ1ACz78NPcl4toqtdVDtSeX36eWEgB4o",
+	"/iySew10UBOC54+M7lp3TMnT0N3jjEjlpusZx+udmaccZtoxTOuIIx/jljehoGSN7ensR6j0B/xzwpaS",
+	"5R2mWjjziXxs1OieuddnzbLfBuKPUWIDGabSHcPPN8w69syU6qSBxOoBtIeeYEfgekl67vqI/7+1YI9B",
+	"xyeKNt3HyvwnSWZI4Sz/hBGnWIITS51uF3SKBT2P9k4EHnjxm//TXIdEStw//qq/7T6nfo6QWp7xddx5",
+	"n3ffx4iYvQhfnqRh3dQS6Cj1JM6OLEu8WIOk7IKpC+1zfOAaHxW9eYvARCAWpQMieiLHXK4Qtce82wco",
+	"Y/eKLlNylOr6P59mlLL2GP/yU65k6vL4Aer6S5r509wc+PG3wtzOJ30zDi49H1a8aUACtvqMMuiZYTXm",
+	"FEnqFKwx4NFVNSK5PYhoKhF9JjBgh2TydR9EASeuiPaki4mKm06qrb56c+v0VWWAKvEqVWMWLpbw5hRC",
+	"A1yjDOnouOe/vPVQnP/PywzE0STWbvCuElIX3RDYoHVibLXZUPuvZGwhxb7dL169XGbADCdH5haBdu/Y",
+	"py/n6cHURX6wahoZW97HeXycmcdTKsdftNAdkwFeoaPt+tilst2A+0ffXGInVOzcOsya2omTiTHfCnvV",
+	"VfStsDfKTPf+/J2w3e3iq2aVDE7orPz7R1l+K+w3Fp6qasJ//bZhudvsHKWWEiyX2hAk1xU67k7YF795",
+	"QJ6T2ux7BI1Ot/sP4hinccaFt7GLNG5AIsoxjQ2z0ku2A2iuimYg8b351tqpjNH/bXnQJ3oO2fDqBM8e",
+	"M75wxAvtWaa48r9lqb4V9p4e/aPZsoORoPlQI95HcV3e10mf/+MP4zc+U7TiGpWwZeg1jn/QW0CPl4aN",
+	"qGso2c+tsQTW6LQyb/mtKT9HphWrM/K8Tid53TC1aepe/wGJ7RO7LOpulBuHuDGokJb8eLNI25dYc+gs",
+	"eesvSNVlNXU7Z5JmR9Oxd//MNYwTX77p5e875CT2JcF2mFjEvsdzlBPC79r+ip4iYds3gLqR9L3hHnoR",
+	"bEdbSSwRauFe/Bb+tNrB8YOzW56LYppL3gMvzxT2DSvb0oLIbls3Su+5XbxarLFvUQZ7NQ9gcdvix1jL",
+	"iOntYWGEgvLZZ59+9tcl+TMOsla89Citpl27abkTrTJCfIyYY6DQYFnDddRKfOlhMGcGceqEJCc9BGdM",
+	"u59wwViAR1Nrdb14tXix+PDTh/8vAAD//w==",
 }
 
 // decodeSpec returns the embedded OpenAPI spec as raw JSON bytes,

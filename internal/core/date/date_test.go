@@ -36,7 +36,7 @@ func TestDaysAreCalendarDaysThroughTheYear(t *testing.T) {
 
 func TestLatestWorkingDay(t *testing.T) {
 	monday := MustParse("2026-11-23")
-	weekend := WeekdaysOf(time.Saturday, time.Sunday)
+	weekend := Workdays{Weekdays: WeekdaysOf(time.Saturday, time.Sunday)}
 	got, ok := weekend.LatestIn(monday, monday.AddDays(8))
 	assert.True(t, ok)
 	assert.Equal(t, "2026-11-29", got.String())
@@ -44,4 +44,23 @@ func TestLatestWorkingDay(t *testing.T) {
 	assert.False(t, ok, "no weekend day from Tuesday to Thursday")
 	assert.Equal(t, "2026-11-28", weekend.FirstAfter(monday).String())
 	assert.Equal(t, []string{"sat", "sun"}, weekend.Names())
+}
+
+func TestHolidaysAreNotWorked(t *testing.T) {
+	monday := MustParse("2026-11-23")
+	away := Workdays{EveryDay, []Span{{monday.AddDays(2), monday.AddDays(4)}}}
+	got, ok := away.LatestIn(monday, monday.AddDays(3))
+	assert.True(t, ok)
+	assert.Equal(t, monday.AddDays(1), got, "moved before the holiday")
+	_, ok = away.LatestIn(monday.AddDays(1), monday.AddDays(4))
+	assert.False(t, ok)
+	assert.Equal(t, monday.AddDays(5), away.FirstAfter(monday.AddDays(1)), "or after it")
+}
+
+func TestSpansThatCannotBe(t *testing.T) {
+	monday := MustParse("2026-11-23")
+	assert.Empty(t, Span{monday, monday}.Check(), "a single day off")
+	assert.Equal(t, "to", Span{monday, monday.AddDays(-1)}.Check()[0].Name)
+	assert.Equal(t, "to", Span{monday, monday.AddDays(MostSpan)}.Check()[0].Name)
+	assert.Equal(t, "from", Span{To: monday}.Check()[0].Name)
 }

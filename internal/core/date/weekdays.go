@@ -54,25 +54,6 @@ func (w Weekdays) Names() []string {
 	return names
 }
 
-// LatestIn returns the latest day of the set in (after, until], and whether there is one.
-func (w Weekdays) LatestIn(after, until Date) (Date, bool) {
-	for d := until; d.After(after) && until.Sub(d) < 7; d = d.AddDays(-1) {
-		if w.Has(d.Weekday()) {
-			return d, true
-		}
-	}
-	return Date{}, false
-}
-
-// FirstAfter returns the first day of the set later than day. The set must not be empty.
-func (w Weekdays) FirstAfter(day Date) Date {
-	for d := day.AddDays(1); ; d = d.AddDays(1) {
-		if w.Has(d.Weekday()) {
-			return d
-		}
-	}
-}
-
 // MarshalJSON writes the names as a list.
 func (w Weekdays) MarshalJSON() ([]byte, error) { return json.Marshal(w.Names()) }
 

@@ -54,13 +54,13 @@ func (f Feet) Cautions(readings []Reading) []Caution {
 		return r.Code.Dewclaw() && !r.Curling() && r.Turn > claw.CurlTurn-warnTurn
 	},
 		": dewclaw close to curling. Do not leave it out.")
-	add(CareWithNail, func(i int, _ Reading) bool { return f.toes[i].bled },
+	add(CareWithNail, func(i int, _ Reading) bool { return f.toes[i].Bled },
 		": bled last time. Take less, look after every sliver, have styptic open.")
 	add(CareWithNail, func(_ int, r Reading) bool { return r.State == nail.Split || r.State == nail.Broken },
 		": split or broken. Only blunt it; if the quick shows, call a veterinarian.")
 	add(CareWithNail, func(_ int, r Reading) bool { return r.State == nail.Loose },
 		": hangs loose. Hold it, clip it, keep it away from anything that spins.")
-	if f.dog.FootCoat == LongCoat || f.check.Hair {
+	if f.FootCoat == LongCoat || f.check.Hair {
 		all = append(all, Caution{Kind: Prepare, Words: "Hair on the feet: clear the pads and pull a mesh over the paw before anything spins."})
 	}
 	return all

@@ -6,15 +6,15 @@ import (
 
 	"fribbet/internal/core/claw"
 	"fribbet/internal/core/date"
-	"fribbet/internal/core/due"
 	"fribbet/internal/core/fault"
+	"fribbet/internal/core/rhythm"
 )
 
 // usualPavement is what a dog is taken to walk on pavement, km a week (judgement).
 const usualPavement = 5.0
 
 // Usual is a dog of which nothing is known yet but how it is going to be worked with.
-func Usual(rhythm due.Rhythm, workdays date.Weekdays) Dog {
+func Usual(rhythm rhythm.Rhythm, workdays date.Weekdays) Dog {
 	return Dog{
 		FootCoat: ShortCoat, Pavement: usualPavement, Rhythm: rhythm, Workdays: workdays, School: claw.Square,
 		Handling: UsualHandling(), Nails: StandardNails(),
@@ -30,9 +30,11 @@ type Changes struct {
 	Weights   []Weight // all of them; one without a date was weighed today
 	FootCoat  *Coat
 	Pavement  *float64
-	Rhythm    *due.Rhythm
+	Since     *date.Date // from when the pavement holds; today when not told
+	Rhythm    *rhythm.Rhythm
 	Workdays  *date.Weekdays
 	WishedGap *float64
+	Short     *bool
 	School    *claw.School
 	Handling  *Handling
 	Nails     []Nail // all that are there
@@ -42,10 +44,10 @@ type Changes struct {
 func (d Dog) With(c Changes, today date.Date) (Dog, fault.Fields) {
 	var f fault.Fields
 	set(&d.FootCoat, c.FootCoat)
-	set(&d.Pavement, c.Pavement)
 	set(&d.Rhythm, c.Rhythm)
 	set(&d.Workdays, c.Workdays)
 	set(&d.WishedGap, c.WishedGap)
+	set(&d.Short, c.Short)
 	set(&d.School, c.School)
 	set(&d.Handling, c.Handling)
 	set(&d.Birth.Date, c.BirthDate)
@@ -65,6 +67,13 @@ func (d Dog) With(c Changes, today date.Date) (Dog, fault.Fields) {
 	if len(f) > 0 { // every other check wants a birth date
 		return d, f
 	}
+	if c.Pavement != nil {
+		since := today
+		if set(&since, c.Since); len(d.Weights) == 0 { // a new dog: nothing was told before
+			since = d.Birth.Date
+		}
+		d = d.walking(*c.Pavement, since)
+	}
 	if c.Weights != nil {
 		d.Weights = slices.Clone(c.Weights)
 		for i := range d.Weights {
@@ -82,6 +91,18 @@ func (d Dog) With(c Changes, today date.Date) (Dog, fault.Fields) {
 	slices.SortFunc(d.Weights, func(a, b Weight) int { return a.On.Sub(b.On) })
 	slices.SortFunc(d.Nails, func(a, b Nail) int { return a.Code.Compare(b.Code) })
 	return d, nil
+}
+
+// walking is the dog with another distance on pavement since a day; what it walked before stays.
+func (d Dog) walking(km float64, since date.Date) Dog {
+	last := since.AddDays(-1)
+	was := d.PavementOn(last)
+	d.Pavement = km
+	d.Walked = slices.DeleteFunc(slices.Clone(d.Walked), func(w Walked) bool { return !w.Until.Before(last) })
+	if was != km && last.After(d.Birth.Date) {
+		d.Walked = append(d.Walked, Walked{last, was})
+	}
+	return d
 }
 
 func set[T any](field *T, value *T) {

@@ -2,6 +2,7 @@ package dog
 
 import (
 	"fmt"
+	"slices"
 	"strings"
 	"unicode/utf8"
 
@@ -9,7 +10,9 @@ import (
 	"fribbet/internal/core/date"
 	"fribbet/internal/core/due"
 	"fribbet/internal/core/fault"
+	"fribbet/internal/core/growth"
 	"fribbet/internal/core/nail"
+	"fribbet/internal/core/rhythm"
 )
 
 // Check returns the fields of a profile that cannot be, under the contract's names, as seen
@@ -27,10 +30,15 @@ func (d Dog) Check(today date.Date) fault.Fields {
 		f.Add("birth_date", born, fmt.Sprintf("must lie within the last %d years", oldestYears))
 	}
 	d.checkWeights(&f, today)
-	f.Range("pavement_km_week", d.Pavement, 0, mostPavement, "km a week")
+	f.Range("pavement_km_week", d.Pavement, 0, growth.MostPavement, "km a week")
+	for _, w := range d.Walked {
+		if w.Until.After(today) {
+			f.Add("pavement_since", w.Until.AddDays(1), "must not lie in the future")
+		}
+	}
 	f.Range("wished_gap_mm", d.WishedGap, 0, due.MostWishedGap, "mm")
-	if d.Rhythm.Days() == 0 {
-		f.Add("rhythm", d.Rhythm, fmt.Sprintf("must be one of %v", due.Rhythms()))
+	if !slices.Contains(rhythm.Rhythms(), d.Rhythm) {
+		f.Add("rhythm", d.Rhythm, fmt.Sprintf("must be one of %v", rhythm.Rhythms()))
 	}
 	if d.Workdays == 0 {
 		f.Add("working_weekdays", "none", "must name at least one day")

@@ -8,9 +8,10 @@ import (
 
 	"fribbet/internal/core/claw"
 	"fribbet/internal/core/date"
-	"fribbet/internal/core/due"
 	"fribbet/internal/core/growth"
 	"fribbet/internal/core/nail"
+	"fribbet/internal/core/quick"
+	"fribbet/internal/core/rhythm"
 )
 
 const daysPerYear = 365.25
@@ -25,6 +26,12 @@ type Birth struct {
 type Weight struct {
 	On date.Date
 	Kg float64
+}
+
+// Walked is what a dog walked on pavement until a day, that day included.
+type Walked struct {
+	Until date.Date
+	Km    float64 // a week
 }
 
 // Coat is the hair on the feet: it decides what must be cleared away before a tool spins.
@@ -49,10 +56,12 @@ type Dog struct {
 	Birth     Birth
 	Weights   []Weight // oldest first, at least one
 	FootCoat  Coat
-	Pavement  float64 // km walked on pavement a week
-	Rhythm    due.Rhythm
+	Pavement  float64  // km walked on pavement a week
+	Walked    []Walked // what it was before, oldest first
+	Rhythm    rhythm.Rhythm
 	Workdays  date.Weekdays // the days on which its keeper trims
 	WishedGap float64       // floor gap at which it is due, mm
+	Short     bool          // its keeper wants short quicks: the break-even rhythm counts
 	School    claw.School   // where its nails are cut
 	Handling  Handling
 	Nails     []Nail // in the order of nail.All; a nail that is not there is not listed
@@ -100,7 +109,31 @@ func (d Dog) AgeWeeks(day date.Date) float64 { return float64(day.Sub(d.Birth.Da
 // AgeYears is the dog's age on the day.
 func (d Dog) AgeYears(day date.Date) float64 { return float64(day.Sub(d.Birth.Date)) / daysPerYear }
 
-// RateOn is how fast a nail grows on the day: assumed from age, size and walking.
-func (d Dog) RateOn(code nail.Code, day date.Date) growth.Rate {
-	return growth.Assumed(d.AgeWeeks(day), d.WeightOn(day)).Net(code.Group(), d.Pavement)
+// PavementOn is what the dog walked on pavement about the day, km a week.
+func (d Dog) PavementOn(day date.Date) float64 {
+	for _, w := range d.Walked {
+		if !day.After(w.Until) {
+			return w.Km
+		}
+	}
+	return d.Pavement
+}
+
+// pavementOver is the mean of it over the days after from until to.
+func (d Dog) pavementOver(from, to date.Date) float64 {
+	sum := 0.0
+	for day := from.AddDays(1); !day.After(to); day = day.AddDays(1) {
+		sum += d.PavementOn(day)
+	}
+	return sum / float64(to.Sub(from))
+}
+
+// where is the dog on a day, as its growth depends on it.
+func (d Dog) where(day date.Date) growth.Where {
+	return growth.Where{Age: d.AgeWeeks(day), Weight: d.WeightOn(day), Pavement: d.PavementOn(day)}
+}
+
+// followUsual is how the dog's quick is taken to follow its nails before its own records speak.
+func (d Dog) followUsual(day date.Date) quick.Follow {
+	return quick.UsualFollow(claw.SizeFactor(d.WeightOn(day)))
 }

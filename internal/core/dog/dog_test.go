@@ -10,11 +10,12 @@ import (
 	"pgregory.net/rapid"
 
 	"fribbet/internal/core/date"
-	"fribbet/internal/core/due"
 	"fribbet/internal/core/estimate"
 	"fribbet/internal/core/fault"
+	"fribbet/internal/core/growth"
 	"fribbet/internal/core/kit"
 	"fribbet/internal/core/nail"
+	"fribbet/internal/core/rhythm"
 	"fribbet/internal/core/temper"
 )
 
@@ -24,7 +25,7 @@ var today = date.MustParse("2026-11-24")
 func plain() Dog {
 	return Dog{
 		Name: "Moss", Birth: Birth{Date: today.AddYears(-4)}, Weights: []Weight{{today.AddDays(-100), 22}},
-		FootCoat: ShortCoat, Pavement: 8, Rhythm: due.FourWeeks, Workdays: date.EveryDay, Nails: StandardNails(),
+		FootCoat: ShortCoat, Pavement: 8, Rhythm: rhythm.FourWeeks, Workdays: date.EveryDay, Nails: StandardNails(),
 	}
 }
 
@@ -35,6 +36,10 @@ func asPlanned(f Feet, day date.Date) Sitting {
 		s.Records = append(s.Records, Record{Code: p.Code, Cuts: p.Cuts, Tool: kit.LargePlier, Reaction: temper.Calm})
 	}
 	return s
+}
+
+func rateOn(d Dog, code nail.Code, day date.Date) growth.Rate {
+	return growth.Assumed().Nail(code, d.where(day))
 }
 
 func mm(v float64) *float64 { return &v }
@@ -52,7 +57,7 @@ func reading(t *testing.T, f Feet, code string, day date.Date) Reading {
 
 func TestADogNobodyHasTrimmedIsAssumedToTouch(t *testing.T) {
 	f := FeetAfter(plain(), nil)
-	_, has, err := f.Next(1, nil)
+	_, has, err := f.Next(Terms{Margin: 1})
 	require.NoError(t, err)
 	assert.False(t, has, "no sitting, no date")
 	for _, r := range f.On(today) {
@@ -117,7 +122,7 @@ func TestATornNailIsLeftToAVeterinarian(t *testing.T) {
 	f := FeetAfter(d, []Sitting{asPlanned(FeetAfter(d, nil), today.AddDays(-7))})
 	assert.Empty(t, f.Plan(today, 1)[0].Cuts)
 	assert.Equal(t, Veterinarian, f.Cautions(f.On(today))[0].Kind)
-	next, has, err := f.Next(1, nil)
+	next, has, err := f.Next(Terms{Margin: 1})
 	require.NoError(t, err)
 	assert.True(t, has)
 	for _, n := range next.PerNail {
@@ -143,7 +148,7 @@ func TestRoutineTrimsSettle(t *testing.T) {
 	var gaps []int
 	for range 14 {
 		sittings = append(sittings, asPlanned(FeetAfter(d, sittings), day))
-		next, _, err := FeetAfter(d, sittings).Next(1, nil)
+		next, _, err := FeetAfter(d, sittings).Next(Terms{Margin: 1})
 		require.NoError(t, err)
 		gaps = append(gaps, next.Due.Sub(day))
 		day = next.Due
@@ -190,7 +195,7 @@ func TestFoldingHoldsForAnyHistory(t *testing.T) {
 		if !slices.EqualFunc(f.On(day), FeetAfter(d, sittings).On(day), func(a, b Reading) bool { return a == b }) {
 			t.Fatal("the order in which sittings are told changed the feet")
 		}
-		if _, _, err := f.Next(1, nil); err != nil {
+		if _, _, err := f.Next(Terms{Margin: 1}); err != nil {
 			t.Fatal(err)
 		}
 	})
@@ -200,7 +205,7 @@ func TestADogNotSeenForYearsStillHasADate(t *testing.T) {
 	d := plain()
 	sittings := []Sitting{asPlanned(FeetAfter(d, nil), today.AddYears(-3)),
 		{On: today, Records: []Record{{Code: nail.MustParse("RH5")}}}}
-	next, has, err := FeetAfter(d, sittings).Next(1, nil)
+	next, has, err := FeetAfter(d, sittings).Next(Terms{Margin: 1})
 	require.NoError(t, err)
 	assert.True(t, has)
 	assert.LessOrEqual(t, next.Due.Sub(today), 3)
@@ -270,7 +275,7 @@ func BenchmarkNextDate(b *testing.B) {
 		sittings = append(sittings, asPlanned(FeetAfter(d, nil), today.AddDays(14*i-1092)))
 	}
 	for b.Loop() {
-		if _, _, err := FeetAfter(d, sittings).Next(1, nil); err != nil {
+		if _, _, err := FeetAfter(d, sittings).Next(Terms{Margin: 1}); err != nil {
 			b.Fatal(err)
 		}
 	}
@@ -278,7 +283,7 @@ func BenchmarkNextDate(b *testing.B) {
 
 func TestNameAgeAndWeightMakeADog(t *testing.T) {
 	name, years := " Moss ", 4.5
-	d, faults := Usual(due.Fortnightly, date.EveryDay).With(Changes{Name: &name, AgeYears: &years, Weights: []Weight{{Kg: 22}}}, today)
+	d, faults := Usual(rhythm.Fortnightly, date.EveryDay).With(Changes{Name: &name, AgeYears: &years, Weights: []Weight{{Kg: 22}}}, today)
 	require.Empty(t, faults)
 	assert.Equal(t, "Moss", d.Name)
 	assert.Equal(t, Birth{today.AddDays(-1644), true}, d.Birth)
@@ -294,7 +299,7 @@ func TestNameAgeAndWeightMakeADog(t *testing.T) {
 
 func TestADogNeedsAnAge(t *testing.T) {
 	name := "Moss"
-	_, faults := Usual(due.Fortnightly, date.EveryDay).With(Changes{Name: &name, Weights: []Weight{{Kg: 22}}}, today)
+	_, faults := Usual(rhythm.Fortnightly, date.EveryDay).With(Changes{Name: &name, Weights: []Weight{{Kg: 22}}}, today)
 	assert.Equal(t, []string{"birth_date"}, names(faults))
 	years := -1.0
 	_, faults = plain().With(Changes{AgeYears: &years}, today)

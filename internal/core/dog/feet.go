@@ -7,12 +7,14 @@ import (
 	"fribbet/internal/core/claw"
 	"fribbet/internal/core/date"
 	"fribbet/internal/core/estimate"
+	"fribbet/internal/core/growth"
+	"fribbet/internal/core/nail"
 	"fribbet/internal/core/quick"
 )
 
 // Feet is all of a dog's nails as its sittings left them.
 type Feet struct {
-	dog   Dog
+	body
 	on    date.Date // of the last sitting; zero when there was none
 	known date.Date // of the last sitting or check
 	check Check     // the last one
@@ -22,47 +24,90 @@ type Feet struct {
 // toe is one nail as its own last record left it.
 type toe struct {
 	Nail
-	on           date.Date // of that record; zero when there is none
-	trimmed      date.Date // when something last came off; zero when nothing ever did
-	claw         claw.Claw
-	stood        claw.Claw // the nail when its gap was last known, which fixes the toe's height
-	stoodGap     float64   // that gap, mm
-	lengthSD     float64
-	lengthSource estimate.Source
-	gapSD        float64
-	gapSource    estimate.Source
-	spare        quick.Spare
-	spareSource  estimate.Source
-	endLength    float64 // where its trims end, mm: the first one, or the last that was measured
-	endSpare     float64 // and how far from the quick, mm: the first, or the last that was seen
-	bled         bool
-	pastPad      bool // seen to reach past its pad, and not trimmed since
+	On           date.Date `json:",omitzero"` // of that record; zero when there is none
+	Trimmed      date.Date `json:",omitzero"` // when something last came off; zero when nothing ever did
+	Claw         claw.Claw
+	Height       float64 // of the coat line above the floor, as the nail stood when its gap was last known, mm
+	LengthSD     float64
+	LengthSource estimate.Source
+	GapSD        float64
+	GapSource    estimate.Source
+	Spare        quick.Spare
+	SpareSource  estimate.Source
+	EndLength    float64 // where its trims end, mm: the first one, or the last that was measured
+	EndSpare     float64 // and how far from the quick, mm: the first, or the last that was seen
+	Bled         bool
+	PastPad      bool // seen to reach past its pad, and not trimmed since
 }
 
-// FeetAfter folds a dog's sittings and walk-round checks, in any order, into its feet. On one
-// day the check comes first: one looks before one cuts.
+// FeetAfter folds a dog's sittings and walk-round checks, in any order, into its feet, once
+// it has learnt from them how fast this dog's nails grow.
 func FeetAfter(d Dog, sittings []Sitting, checks ...Check) Feet {
-	f := Feet{dog: d}
+	return fold(d, eventsOf(sittings, checks), func(date.Date, Feet) {})
+}
+
+// fold runs through a dog's events and tells after each how the feet were.
+func fold(d Dog, events []event, after func(on date.Date, f Feet)) Feet {
+	f := Feet{body: body{d, learn(d, events)}}
 	for _, n := range d.Nails {
 		f.toes = append(f.toes, newToe(d, n, d.Weights[len(d.Weights)-1].On))
 	}
-	type event struct {
-		on  date.Date
-		add func()
-	}
-	events := make([]event, 0, len(sittings)+len(checks))
-	for _, c := range checks {
-		events = append(events, event{c.On, func() { f.look(c) }})
-	}
-	for _, s := range sittings {
-		events = append(events, event{s.On, func() { f.trim(s) }})
-	}
-	slices.SortStableFunc(events, func(a, b event) int { return a.on.Sub(b.on) })
 	for _, e := range events {
 		f.known = e.on
-		e.add()
+		if e.sitting != nil {
+			f.trim(*e.sitting)
+		} else {
+			f.look(*e.check)
+		}
+		after(e.on, f)
 	}
 	return f
+}
+
+// event is a walk-round or a sitting.
+type event struct {
+	on      date.Date
+	check   *Check
+	sitting *Sitting
+}
+
+// eventsOf puts walk-rounds and sittings in their order. On one day the walk-round comes first:
+// one looks before one cuts.
+func eventsOf(sittings []Sitting, checks []Check) []event {
+	events := make([]event, 0, len(sittings)+len(checks))
+	for i := range checks {
+		events = append(events, event{checks[i].On, &checks[i], nil})
+	}
+	for i := range sittings {
+		events = append(events, event{sittings[i].On, nil, &sittings[i]})
+	}
+	slices.SortStableFunc(events, func(a, b event) int { return a.on.Sub(b.on) })
+	return events
+}
+
+// body is a dog with what its records taught of it.
+type body struct {
+	Dog
+	Learnt
+}
+
+// rateOn is how fast a nail grows on the day.
+func (b body) rateOn(code nail.Code, day date.Date) growth.Rate {
+	return b.Rates.Nail(code, b.where(day))
+}
+
+// drift is what the quick of a nail that grows so fast does between sittings.
+func (b body) drift(rate growth.Rate) quick.Drift {
+	return quick.Drift{Rate: rate.Mean, RateSD: rate.SD, Follow: b.Habit.Follow()}
+}
+
+// rateFrom is how fast it grows between two days.
+func (b body) rateFrom(code nail.Code, from, to date.Date) growth.Rate {
+	where := b.where(from)
+	if to.After(from) && len(b.Walked) > 0 {
+		where.Pavement = b.pavementOver(from, to)
+	}
+	return b.Rates.Nail(code, where)
 }
 
 // Hair tells whether hair was seen between the pads at the last walk-round.
@@ -73,7 +118,7 @@ func (f *Feet) trim(s Sitting) {
 	for i := range f.toes {
 		for _, r := range s.Records {
 			if r.Code == f.toes[i].Code {
-				f.toes[i] = f.toes[i].after(f.dog, s.On, r)
+				f.toes[i] = f.toes[i].after(f.body, s.On, r)
 			}
 		}
 	}
@@ -85,19 +130,19 @@ func (f *Feet) look(c Check) {
 	for i := range f.toes {
 		t := f.toes[i]
 		l := c.look(t.Code)
-		t = t.after(f.dog, c.On, Record{Code: l.Code, LengthBefore: l.Length, GapBefore: l.Gap})
-		t.pastPad = l.PastPad || t.pastPad && l.Gap == nil
+		t = t.after(f.body, c.On, Record{Code: l.Code, LengthBefore: l.Length, GapBefore: l.Gap})
+		t.PastPad = l.PastPad || t.PastPad && l.Gap == nil
 		if unexplained && l.Gap == nil {
-			t = t.maybeTouching(f.dog, c.On)
+			t = t.maybeTouching(f.body, c.On)
 		}
 		f.toes[i] = t
 	}
 }
 
 // maybeTouching is a nail that nobody looked at on a dog that was heard to click: one of them touches.
-func (t toe) maybeTouching(d Dog, day date.Date) toe {
-	t.stood, t.stoodGap = t.claw.Grown(t.at(d, day).grown), claw.TouchGap
-	t.gapSD, t.gapSource = assumedGapSD, estimate.Assumed
+func (t toe) maybeTouching(b body, day date.Date) toe {
+	t.Height = t.Claw.Grown(t.at(b, day).grown).AtGap(claw.TouchGap).CoatHeight()
+	t.GapSD, t.GapSource = assumedGapSD, estimate.Assumed
 	return t
 }
 
@@ -106,10 +151,10 @@ func (t toe) maybeTouching(d Dog, day date.Date) toe {
 func newToe(d Dog, n Nail, day date.Date) toe {
 	c := claw.Assumed(n.Code, n.Shape, d.WeightOn(day))
 	return toe{
-		Nail: n, claw: c, stood: c, stoodGap: claw.TouchGap,
-		lengthSD: assumedLengthShare * c.Length, lengthSource: estimate.Assumed,
-		gapSD: assumedGapSD, gapSource: estimate.Assumed,
-		spare: quick.Assumed(c.Length), spareSource: estimate.Assumed,
+		Nail: n, Claw: c, Height: c.AtGap(claw.TouchGap).CoatHeight(),
+		LengthSD: assumedLengthShare * c.Length, LengthSource: estimate.Assumed,
+		GapSD: assumedGapSD, GapSource: estimate.Assumed,
+		Spare: quick.Assumed(c.Length), SpareSource: estimate.Assumed,
 	}
 }
 
@@ -117,15 +162,15 @@ func newToe(d Dog, n Nail, day date.Date) toe {
 // joined, each weighed by how sure it is: what the assumed rate says has grown, less what came
 // off; and that the trims of one nail end about where its first one did, or where one was last
 // measured. The first opinion alone would carry a year off by the whole error of the rate.
-func (t toe) after(d Dog, on date.Date, r Record) toe {
+func (t toe) after(b body, on date.Date, r Record) toe {
 	if r.leftAlone() {
 		return t
 	}
-	if t.on.IsZero() {
-		t = newToe(d, t.Nail, on)
+	if t.On.IsZero() {
+		t = newToe(b.Dog, t.Nail, on)
 	}
-	now := t.at(d, on)
-	form := claw.Assumed(t.Code, t.Shape, d.WeightOn(on))
+	now := t.at(b, on)
+	form := claw.Assumed(t.Code, t.Shape, b.WeightOn(on))
 	before, after := now.length, 0.0
 	removed := r.Removed()
 	switch {
@@ -135,79 +180,79 @@ func (t toe) after(d Dog, on date.Date, r Record) toe {
 		before, after = *r.LengthBefore, *r.LengthBefore-removed
 	default:
 		after = before - removed
-		if removed > 0 && !t.trimmed.IsZero() {
-			after = blend(after, now.grownSD, t.endLength, sameEndSD)
+		if removed > 0 && !t.Trimmed.IsZero() {
+			after = blend(after, now.grownSD, t.EndLength, sameEndSD)
 		}
 	}
 	after = math.Max(after, leastLeft*form.Length)                      // an assumed length may be shorter than what came off
-	t.lengthSD = math.Min(now.lengthSD, assumedLengthShare*form.Length) // no less sure than of a nail never seen
+	t.LengthSD = math.Min(now.lengthSD, assumedLengthShare*form.Length) // no less sure than of a nail never seen
 	if r.LengthAfter != nil || r.LengthBefore != nil {
-		t.lengthSD, t.lengthSource = caliperSD, estimate.Measured
+		t.LengthSD, t.LengthSource = caliperSD, estimate.Measured
 	}
 	t.stand(form, before, after, r)
 	t.belief(now, before, removed, r)
-	t.on = on
+	t.On = on
 	if removed > 0 {
 		t.endAt(after, r)
-		t.trimmed, t.pastPad, t.bled = on, false, r.Blood
+		t.Trimmed, t.PastPad, t.Bled = on, false, r.Blood
 	}
 	return t
 }
 
 // endAt notes where the trims of this nail end.
 func (t *toe) endAt(length float64, r Record) {
-	first := t.trimmed.IsZero()
+	first := t.Trimmed.IsZero()
 	if first || r.LengthAfter != nil || r.LengthBefore != nil {
-		t.endLength = length
+		t.EndLength = length
 	}
 	if first || r.Blood || r.SpareLeft != nil {
-		t.endSpare = t.spare.Mean
+		t.EndSpare = t.Spare.Mean
 	}
 }
 
 // stand notes the trimmed nail and, when a gap was measured, how high it stood: the one after
 // the trim speaks before the one before it.
 func (t *toe) stand(form claw.Claw, before, after float64, r Record) {
-	t.claw = form.WithLength(after)
+	t.Claw = form.WithLength(after)
 	switch {
 	case r.GapAfter != nil:
-		t.stood, t.stoodGap = t.claw, *r.GapAfter
+		t.Height = t.Claw.AtGap(*r.GapAfter).CoatHeight()
 	case r.GapBefore != nil:
-		t.stood, t.stoodGap = form.WithLength(before), *r.GapBefore
+		t.Height = form.WithLength(before).AtGap(*r.GapBefore).CoatHeight()
 	default:
 		return
 	}
-	t.gapSD, t.gapSource = feelerSD, estimate.Measured
+	t.GapSD, t.GapSource = feelerSD, estimate.Measured
 }
 
 // stance is the nail on the floor as its last record left it: a toe keeps its coat line's height.
 func (t toe) stance() claw.Stance {
-	return t.claw.AtCoatHeight(t.stood.AtGap(t.stoodGap).CoatHeight())
+	return t.Claw.AtCoatHeight(t.Height)
 }
 
 // belief is what the trim showed of the quick.
 func (t *toe) belief(now nailNow, before, removed float64, r Record) {
 	spare := now.spare
-	if t.on.IsZero() {
+	if t.On.IsZero() {
 		spare = quick.Assumed(before)
 	}
 	switch {
 	case r.Blood:
-		t.spare, t.spareSource = quick.Bled(r.Cuts[len(r.Cuts)-1]), estimate.Measured
+		t.Spare, t.SpareSource = quick.Bled(r.Cuts[len(r.Cuts)-1]), estimate.Measured
 		return
 	case removed > 0:
-		spare, t.spareSource = spare.CutDry(removed), estimate.Learnt
-		if !t.trimmed.IsZero() {
-			spare.Mean = blend(spare.Mean, now.grownSD, t.endSpare, sameEndSD)
+		spare, t.SpareSource = spare.CutDry(removed), estimate.Learnt
+		if !t.Trimmed.IsZero() {
+			spare.Mean = blend(spare.Mean, now.grownSD, t.EndSpare, sameEndSD)
 		}
 	}
-	if left, tells := quick.LeftAt(r.EndFace, t.Colour, t.claw.Depth); tells && removed > 0 {
+	if left, tells := quick.LeftAt(r.EndFace, t.Colour, t.Claw.Depth); tells && removed > 0 {
 		spare = spare.Joined(left)
 	}
 	if r.SpareLeft != nil {
-		spare, t.spareSource = spare.Seen(*r.SpareLeft), estimate.Measured
+		spare, t.SpareSource = spare.Seen(*r.SpareLeft), estimate.Measured
 	}
-	t.spare = spare
+	t.Spare = spare
 }
 
 // nailNow is a toe's nail on a later day.
@@ -218,18 +263,18 @@ type nailNow struct {
 }
 
 // at is the toe's nail on a day not before its last record.
-func (t toe) at(d Dog, day date.Date) nailNow {
-	if t.on.IsZero() {
-		return nailNow{length: t.claw.Length, lengthSD: t.lengthSD, spare: t.spare}
+func (t toe) at(b body, day date.Date) nailNow {
+	if t.On.IsZero() {
+		return nailNow{length: t.Claw.Length, lengthSD: t.LengthSD, spare: t.Spare}
 	}
-	weeks := float64(day.Sub(t.on)) / 7
-	rate := d.RateOn(t.Code, t.on)
-	most := longest * claw.Assumed(t.Code, t.Shape, d.WeightOn(day)).Length
-	grown, sd := math.Min(rate.Mean*weeks, math.Max(0, most-t.claw.Length)), rate.SD*weeks
+	weeks := float64(day.Sub(t.On)) / 7
+	rate := b.rateFrom(t.Code, t.On, day)
+	most := longest * claw.Assumed(t.Code, t.Shape, b.WeightOn(day)).Length
+	grown, sd := math.Min(rate.Mean*weeks, math.Max(0, most-t.Claw.Length)), rate.SD*weeks
 	return nailNow{
 		grown: grown, grownSD: sd,
-		length: t.claw.Length + grown, lengthSD: math.Hypot(t.lengthSD, sd),
-		spare: quick.NewDrift(rate.Mean, rate.SD, claw.SizeFactor(d.WeightOn(t.on))).After(t.spare, weeks),
+		length: t.Claw.Length + grown, lengthSD: math.Hypot(t.LengthSD, sd),
+		spare: b.drift(rate).After(t.Spare, weeks),
 	}
 }
 

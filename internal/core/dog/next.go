@@ -12,22 +12,29 @@ import (
 type Next struct {
 	due.Next
 	Reason string // the deciding rule in a few words
+	Why    due.Explanation
 }
 
-// Next sets the date of the next sitting, leaving margin mm in front of the quick. There is
-// none when nobody has trimmed or looked at the dog yet, or it has no nail that may be trimmed.
-// Nails of the paws in training are not asked: no date helps them, the ladder does.
-func (f Feet) Next(margin float64, training map[nail.Paw]bool) (Next, bool, error) {
+// Terms are what a date keeps to besides the dog itself.
+type Terms struct {
+	Margin   float64           // spare that a trim leaves in front of the quick, mm
+	Closed   []date.Span       // holidays: nobody works then
+	Training map[nail.Paw]bool // paws on a ladder: no date helps their nails, the ladder does
+}
+
+// Next sets the date of the next sitting. There is none when nobody has trimmed or looked at the
+// dog yet, or it has no nail that may be trimmed.
+func (f Feet) Next(terms Terms) (Next, bool, error) {
 	if f.known.IsZero() {
 		return Next{}, false, nil
 	}
 	trim := due.Trim{
-		On: f.known, Sat: f.on, Rhythm: f.dog.Rhythm, Workdays: f.dog.Workdays,
-		Weight: f.dog.WeightOn(f.known), Margin: margin,
+		On: f.known, Sat: f.on, Rhythm: f.Rhythm, Workdays: date.Workdays{Weekdays: f.Workdays, Closed: terms.Closed},
+		Weight: f.WeightOn(f.known), Margin: terms.Margin, Follow: f.Habit.Follow(), Short: f.Short,
 	}
 	for _, t := range f.toes {
-		if !t.State.Veterinary() && !training[t.Code.Paw] {
-			trim.Nails = append(trim.Nails, t.asLeft(f.dog, f.known))
+		if !t.State.Veterinary() && !terms.Training[t.Code.Paw] {
+			trim.Nails = append(trim.Nails, t.asLeft(f.body, f.known))
 		}
 	}
 	if len(trim.Nails) == 0 {
@@ -37,7 +44,7 @@ func (f Feet) Next(margin float64, training map[nail.Paw]bool) (Next, bool, erro
 	if err != nil {
 		return Next{}, false, err
 	}
-	return Next{next, trim.Reason(next)}, true, nil
+	return Next{next, trim.Reason(next), trim.Explain(next)}, true, nil
 }
 
 // WhyNone says in a few words why Next gives no date.
@@ -49,13 +56,13 @@ func (f Feet) WhyNone() string {
 }
 
 // asLeft is the nail on the day of the dog's last sitting or check, which may be later than its own.
-func (t toe) asLeft(d Dog, day date.Date) due.Nail {
-	now := t.at(d, day)
+func (t toe) asLeft(b body, day date.Date) due.Nail {
+	now := t.at(b, day)
 	return due.Nail{
-		Code: t.Code, Claw: t.claw.Grown(now.grown),
+		Code: t.Code, Claw: t.Claw.Grown(now.grown),
 		Gap:       math.Max(0, t.stance().GapAfterGrowth(now.grown)),
-		WishedGap: d.WishedGap,
-		Rate:      d.RateOn(t.Code, day), PastPad: t.pastPad,
+		WishedGap: b.WishedGap,
+		Rate:      b.rateOn(t.Code, day), PastPad: t.PastPad,
 		Spare: math.Min(now.length, now.spare.Mean),
 	}
 }

@@ -8,6 +8,8 @@ const Sliver = 1.0
 // All judgement (ours, until a dog's own records replace it) unless it says otherwise.
 const (
 	assumedLengthShare = 0.15 // standard deviation of a length nobody measured, share of the length
+	chainDays          = 56   // of trims that nobody saw the end of, that are read as one
+	cutSD              = 0.3  // of one cut as it was recorded, mm
 	caliperSD          = 0.5  // standard deviation of a length measured with a caliper, mm
 	assumedGapSD       = 0.76 // of a floor gap nobody measured: a bank card's thickness, mm
 	sameEndSD          = 0.7  // of where the trims of one nail end, mm
@@ -18,13 +20,12 @@ const (
 	longest   = 2.5                // times its assumed length, a nail is taken to break or wear off at the floor
 	warnTurn  = 25 * math.Pi / 180 // this much of a turn before it curls, a dewclaw is warned of
 
-	mostName     = 80
-	mostNote     = 2000
-	mostTick     = 40
-	mostMinutes  = 600.0 // of a sitting
-	oldestYears  = 40
-	mostPavement = 200.0 // km a week
-	mostLength   = 80.0  // of a nail, mm
-	leastRecord  = 0.05  // the thinnest cut that can be recorded, mm: one touch of a grinder
-	mostCuts     = 60    // a nail
+	mostName    = 80
+	mostNote    = 2000
+	mostTick    = 40
+	mostMinutes = 600.0 // of a sitting
+	oldestYears = 40
+	mostLength  = 80.0 // of a nail, mm
+	leastRecord = 0.05 // the thinnest cut that can be recorded, mm: one touch of a grinder
+	mostCuts    = 60   // a nail
 )

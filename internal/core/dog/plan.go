@@ -22,7 +22,7 @@ type Planned struct {
 func (f Feet) Plan(day date.Date, margin float64) []Planned {
 	plan := make([]Planned, len(f.toes))
 	for i, r := range f.On(day) {
-		now := f.toes[i].at(f.dog, day)
+		now := f.toes[i].at(f.body, day)
 		take, why := f.take(f.toes[i], r, now.grown, margin)
 		plan[i] = Planned{Reading: r, Cuts: slivers(take), Why: why}
 		if sum := (Record{Cuts: plan[i].Cuts}).Removed(); sum > 0 {
@@ -42,7 +42,7 @@ func (f Feet) take(t toe, r Reading, grown, margin float64) (float64, string) {
 		return 0, "may touch the skin: a professional or a veterinarian"
 	case free < leastCut:
 		return 0, "nothing to take yet"
-	case !r.Code.Dewclaw() && t.stance().GrowthToGap(f.dog.WishedGap)-grown > r.Rate.Mean*f.dog.Rhythm.Days()/7:
+	case !r.Code.Dewclaw() && t.stance().GrowthToGap(f.WishedGap)-grown > r.Rate.Mean*f.Rhythm.Days()/7:
 		return 0, "stays clear of the floor: can wait"
 	case r.Trimmed.IsZero():
 		return math.Min(Sliver, free), "first time here: one sliver, then look at the face"

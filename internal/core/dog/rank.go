@@ -1,6 +1,11 @@
 package dog
 
-import "math"
+import (
+	"math"
+
+	"fribbet/internal/core/estimate"
+	"fribbet/internal/core/nail"
+)
 
 // Rank is the picture of all nails side by side, in mm: every nail hangs from its own coat
 // line so that its end is as far above the one floor line as it has growth left.
@@ -50,4 +55,32 @@ func (r Reading) drop() float64 {
 		return r.Length.Value
 	}
 	return r.Length.Value + r.ToFloor
+}
+
+// Glance is the rank as a small picture needs it.
+type Glance struct {
+	Floor float64
+	Bars  []GlanceBar
+}
+
+// GlanceBar is one of its bars.
+type GlanceBar struct {
+	Code                              nail.Code
+	State                             nail.State
+	Top, Quick, QuickShort, QuickLong float64 // as in Bar
+	Length                            float64
+	Source                            estimate.Source // of the length
+	OnFloor, Curling                  bool
+}
+
+// GlanceOf lays out readings of one day for a small picture.
+func GlanceOf(readings []Reading) Glance {
+	rank := RankOf(readings)
+	g := Glance{Floor: rank.Floor}
+	for _, b := range rank.Bars {
+		g.Bars = append(g.Bars, GlanceBar{
+			b.Code, b.State, b.Top, b.Quick, b.QuickShort, b.QuickLong, b.Length.Value, b.Length.Source, b.OnFloor, b.Curling(),
+		})
+	}
+	return g
 }

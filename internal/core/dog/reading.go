@@ -29,24 +29,24 @@ type Reading struct {
 func (f Feet) On(day date.Date) []Reading {
 	readings := make([]Reading, len(f.toes))
 	for i, t := range f.toes {
-		readings[i] = t.read(f.dog, day)
+		readings[i] = t.read(f.body, day)
 	}
 	return readings
 }
 
-func (t toe) read(d Dog, day date.Date) Reading {
-	now := t.at(d, day)
+func (t toe) read(b body, day date.Date) Reading {
+	now := t.at(b, day)
 	low, high := now.spare.Range()
-	form := t.claw.Grown(now.grown)
+	form := t.Claw.Grown(now.grown)
 	r := Reading{
 		Nail:    t.Nail,
-		Length:  estimate.Normal(now.length, now.lengthSD, t.lengthSource),
-		Spare:   estimate.Estimate{Value: math.Min(now.spare.Mean, now.length), Low: low, High: math.Min(high, now.length), Source: t.spareSource},
+		Length:  estimate.Normal(now.length, now.lengthSD, t.LengthSource),
+		Spare:   estimate.Estimate{Value: math.Min(now.spare.Mean, now.length), Low: low, High: math.Min(high, now.length), Source: t.SpareSource},
 		Belief:  now.spare,
-		Rate:    d.RateOn(t.Code, day),
+		Rate:    b.rateOn(t.Code, day),
 		Turn:    form.Turn(),
 		ToFloor: math.Inf(1), ToCurl: math.Inf(1),
-		Trimmed: t.trimmed,
+		Trimmed: t.Trimmed,
 	}
 	if t.Code.Dewclaw() {
 		r.ToCurl = form.GrowthToTurn(claw.CurlTurn)
@@ -55,7 +55,7 @@ func (t toe) read(d Dog, day date.Date) Reading {
 	stance := t.stance()
 	gap := stance.GapAfterGrowth(now.grown)
 	slip := gap - stance.GapAfterGrowth(now.grown+now.grownSD)
-	r.Gap = estimate.Normal(math.Max(0, gap), math.Hypot(t.gapSD, slip), t.gapSource)
+	r.Gap = estimate.Normal(math.Max(0, gap), math.Hypot(t.GapSD, slip), t.GapSource)
 	r.ToFloor = math.Max(0, stance.GrowthToGap(claw.TouchGap)-now.grown)
 	r.OnFloor = r.ToFloor == 0
 	return r

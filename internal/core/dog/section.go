@@ -33,23 +33,23 @@ const dewclawStands = 12.0
 func (f Feet) Section(code nail.Code, day date.Date, margin, sliver float64) (Section, bool) {
 	for _, t := range f.toes {
 		if t.Code == code {
-			return t.section(f.dog, day, margin, sliver), true
+			return t.section(f.body, day, margin, sliver), true
 		}
 	}
 	return Section{}, false
 }
 
-func (t toe) section(d Dog, day date.Date, margin, sliver float64) Section {
-	r := t.read(d, day)
+func (t toe) section(b body, day date.Date, margin, sliver float64) Section {
+	r := t.read(b, day)
 	gap := dewclawStands
 	if !t.Code.Dewclaw() {
 		gap = r.Gap.Value
 	}
 	s := Section{
-		Reading: r, Stance: t.claw.Grown(t.at(d, day).grown).AtGap(gap),
+		Reading: r, Stance: t.Claw.Grown(t.at(b, day).grown).AtGap(gap),
 		Quick:      r.Length.Value - r.Spare.Value,
 		QuickShort: r.Length.Value - r.Spare.High, QuickLong: r.Length.Value - r.Spare.Low,
-		Days: r.Days(), TurnPerDay: r.Rate.Mean / 7 / t.claw.Radius,
+		Days: r.Days(), TurnPerDay: r.Rate.Mean / 7 / t.Claw.Radius,
 	}
 	for _, cut := range s.Stance.Cuts(s.Quick, margin, sliver) {
 		days := cut.ToFloor / r.Rate.Mean * 7

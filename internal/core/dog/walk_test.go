@@ -11,6 +11,7 @@ import (
 	"fribbet/internal/core/due"
 	"fribbet/internal/core/estimate"
 	"fribbet/internal/core/nail"
+	"fribbet/internal/core/rhythm"
 )
 
 func seen(code string, gap *float64) Look { return Look{Code: nail.MustParse(code), Gap: gap} }
@@ -33,13 +34,13 @@ func TestALookAloneSetsADate(t *testing.T) {
 	for _, n := range plain().Nails {
 		looks = append(looks, seen(n.Code.String(), mm(2)))
 	}
-	next, has, err := FeetAfter(plain(), nil, Check{On: today, Looks: looks}).Next(1, nil)
+	next, has, err := FeetAfter(plain(), nil, Check{On: today, Looks: looks}).Next(Terms{Margin: 1})
 	require.NoError(t, err)
 	require.True(t, has)
 	assert.Greater(t, next.Due.Sub(today), 7, "every nail stands 2 mm clear")
 
 	looks[2] = seen(looks[2].Code.String(), mm(0))
-	next, _, err = FeetAfter(plain(), nil, Check{On: today, Looks: looks}).Next(1, nil)
+	next, _, err = FeetAfter(plain(), nil, Check{On: today, Looks: looks}).Next(Terms{Margin: 1})
 	require.NoError(t, err)
 	assert.Equal(t, today, next.Due, "one touches: it is due today")
 	assert.Equal(t, "LF3 reaches the floor", next.Reason)
@@ -49,14 +50,14 @@ func TestPastItsPadIsDueNowUntilItIsTrimmed(t *testing.T) {
 	d := plain()
 	trims := []Sitting{asPlanned(FeetAfter(d, nil), today.AddDays(-10))}
 	check := Check{On: today, Looks: []Look{{Code: nail.MustParse("RF3"), PastPad: true, Gap: mm(1)}}}
-	next, _, err := FeetAfter(d, trims, check).Next(1, nil)
+	next, _, err := FeetAfter(d, trims, check).Next(Terms{Margin: 1})
 	require.NoError(t, err)
 	assert.Equal(t, due.Pad, next.Rule)
 	assert.Equal(t, "RF3 reaches past its pad", next.Reason)
 	assert.Equal(t, today, next.Due)
 
 	done := Sitting{On: today, Records: []Record{{Code: nail.MustParse("RF3"), Cuts: []float64{1}}}}
-	next, _, err = FeetAfter(d, append(trims, done), check).Next(1, nil)
+	next, _, err = FeetAfter(d, append(trims, done), check).Next(Terms{Margin: 1})
 	require.NoError(t, err)
 	assert.NotEqual(t, due.Pad, next.Rule, "one looks before one cuts on the same day")
 }
@@ -64,13 +65,13 @@ func TestPastItsPadIsDueNowUntilItIsTrimmed(t *testing.T) {
 // Looking does not put the rhythm off: it counts from the last sitting.
 func TestTheRhythmCountsFromTheSittingNotFromTheLook(t *testing.T) {
 	d := plain()
-	d.Rhythm = due.Fortnightly
+	d.Rhythm = rhythm.Fortnightly
 	var clear []Look
 	for _, n := range d.Nails {
 		clear = append(clear, seen(n.Code.String(), mm(5)))
 	}
 	trim := asPlanned(FeetAfter(d, nil), today.AddDays(-10))
-	next, _, err := FeetAfter(d, []Sitting{trim}, Check{On: today, Looks: clear}).Next(1, nil)
+	next, _, err := FeetAfter(d, []Sitting{trim}, Check{On: today, Looks: clear}).Next(Terms{Margin: 1})
 	require.NoError(t, err)
 	assert.Equal(t, due.Ceiling, next.Rule)
 	assert.Equal(t, today.AddDays(4), next.Due)
@@ -147,13 +148,13 @@ func TestADogThatClicksHasANailOnTheFloor(t *testing.T) {
 	for _, n := range plain().Nails[1:] {
 		clear = append(clear, seen(n.Code.String(), mm(3)))
 	}
-	next, _, err := FeetAfter(plain(), nil, Check{On: today, Clicks: true, Looks: clear}).Next(1, nil)
+	next, _, err := FeetAfter(plain(), nil, Check{On: today, Clicks: true, Looks: clear}).Next(Terms{Margin: 1})
 	require.NoError(t, err)
 	assert.Equal(t, []nail.Code{plain().Nails[0].Code}, next.Nails, "the one that was not looked at")
 	assert.Equal(t, today, next.Due)
 	clear = append(clear, seen(plain().Nails[0].Code.String(), mm(3)))
 	clear[0].Gap = mm(0)
-	next, _, err = FeetAfter(plain(), nil, Check{On: today, Clicks: true, Looks: clear}).Next(1, nil)
+	next, _, err = FeetAfter(plain(), nil, Check{On: today, Clicks: true, Looks: clear}).Next(Terms{Margin: 1})
 	require.NoError(t, err)
 	assert.Equal(t, []nail.Code{clear[0].Code}, next.Nails, "the one that was seen to touch is what clicks")
 }
@@ -190,7 +191,7 @@ func TestADogWithoutADateSaysWhy(t *testing.T) {
 		d.Nails[i].State = nail.Ingrown
 	}
 	f := FeetAfter(d, nil, Check{On: today})
-	_, has, err := f.Next(1, nil)
+	_, has, err := f.Next(Terms{Margin: 1})
 	require.NoError(t, err)
 	assert.False(t, has)
 	assert.Equal(t, "no nail that may be trimmed", f.WhyNone())

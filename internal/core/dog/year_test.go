@@ -17,7 +17,7 @@ func TestAYearWithoutACaliperDoesNotRunAway(t *testing.T) {
 	for _, faster := range []float64{-0.35, 0, 0.35} {
 		d := plain()
 		code := nail.MustParse("LF3")
-		rate := d.RateOn(code, today).Mean * (1 + faster)
+		rate := rateOn(d, code, today).Mean * (1 + faster)
 		var sittings []Sitting
 		for i := range 26 {
 			off := math.Round(2*rate*2) / 2 // in half millimetres, as cuts are
@@ -57,7 +57,7 @@ func TestAGrowingPuppy(t *testing.T) {
 	assert.Equal(t, 5.0, d.WeightOn(today.AddDays(-400)), "before the first weighing, the first")
 	assert.Equal(t, 22.0, d.WeightOn(today))
 	code := nail.MustParse("LF1")
-	assert.Greater(t, d.RateOn(code, today.AddDays(-100)).Mean, d.RateOn(code, today).Mean, "under one year they grow faster")
+	assert.Greater(t, rateOn(d, code, today.AddDays(-100)).Mean, rateOn(d, code, today).Mean, "under one year they grow faster")
 }
 
 func TestDoubleHindDewclawsAreNailsOfTheirOwn(t *testing.T) {

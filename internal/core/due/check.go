@@ -2,11 +2,13 @@ package due
 
 import (
 	"fmt"
+	"slices"
 
 	"fribbet/internal/core/claw"
 	"fribbet/internal/core/date"
 	"fribbet/internal/core/fault"
 	"fribbet/internal/core/nail"
+	"fribbet/internal/core/rhythm"
 )
 
 // Weights a dog can have, kg: from a newborn of the smallest breeds to more than the heaviest
@@ -31,11 +33,14 @@ func (t Trim) Check() fault.Fields {
 	if t.Sat.After(t.On) {
 		f.Add("last_sitting", t.Sat, "must not lie after the day on which the nails were looked at")
 	}
-	if t.Rhythm.Days() == 0 {
-		f.Add("rhythm", t.Rhythm, fmt.Sprintf("must be one of %v", Rhythms()))
+	if !slices.Contains(rhythm.Rhythms(), t.Rhythm) {
+		f.Add("rhythm", t.Rhythm, fmt.Sprintf("must be one of %v", rhythm.Rhythms()))
 	}
-	if t.Workdays == 0 {
+	if t.Workdays.Weekdays == 0 {
 		f.Add("working_weekdays", "none", "must name at least one day")
+	}
+	for i, s := range t.Workdays.Closed {
+		f.Under(fmt.Sprintf("holidays[%d]", i), s.Check())
 	}
 	f.Range("weight_kg", t.Weight, LeastWeight, MostWeight, "kg")
 	f.Range("margin_mm", t.Margin, 0, MostMargin, "mm")

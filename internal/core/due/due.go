@@ -9,6 +9,7 @@ import (
 	"fribbet/internal/core/growth"
 	"fribbet/internal/core/nail"
 	"fribbet/internal/core/quick"
+	"fribbet/internal/core/rhythm"
 )
 
 // Nail is one nail as the last sitting left it.
@@ -27,10 +28,12 @@ type Trim struct {
 	On       date.Date // the day on which the nails were as told here
 	Sat      date.Date // the last sitting, from which the rhythm counts: On, or earlier; zero when there was none
 	Nails    []Nail
-	Rhythm   Rhythm
-	Workdays date.Weekdays
-	Weight   float64 // of the dog, kg
-	Margin   float64 // spare that a trim leaves in front of the quick, mm
+	Rhythm   rhythm.Rhythm
+	Workdays date.Workdays
+	Weight   float64      // of the dog, kg
+	Follow   quick.Follow // how the dog's quick follows its nails; zero is as usual for its weight
+	Margin   float64      // spare that a trim leaves in front of the quick, mm
+	Short    bool         // its keeper wants short quicks: the break-even rhythm decides too
 }
 
 // Rule is one reason for a date.
@@ -40,12 +43,13 @@ const (
 	Pad     Rule = "pad"    // the nail was seen to reach past its pad
 	Floor   Rule = "floor"  // the nail reaches the floor, or the wished gap
 	Curl    Rule = "curl"   // a dewclaw has turned so far that it curls
+	Drift   Rule = "drift"  // from now on the quick would grow: the break-even rhythm
 	Ceiling Rule = "rhythm" // the rhythm's longest interval is up
 	Worth   Rule = "worth"  // only now is there anything to take
 )
 
 // Rules lists them in the order they are told.
-func Rules() []Rule { return []Rule{Pad, Floor, Curl, Ceiling, Worth} }
+func Rules() []Rule { return []Rule{Pad, Floor, Curl, Drift, Ceiling, Worth} }
 
 // NailDate is when one nail is due.
 type NailDate struct {
@@ -116,13 +120,14 @@ func weeks(d NailDate) float64 { return d.Weeks[d.Rule] }
 
 // dateOf applies every rule to one nail, at its mean rate and at the cautious one.
 func (t Trim) dateOf(n Nail) NailDate {
-	rules := t.weeksByRule(n, n.Rate.Mean)
-	rule := decide(rules)
-	fast := t.weeksByRule(n, n.Rate.Mean+cautiousZ*n.Rate.SD)
+	left := n.left()
+	rules := t.weeksByRule(n, left, n.Rate.Mean)
+	rule := t.decide(rules)
+	fast := t.weeksByRule(n, left, n.Rate.Mean+cautiousZ*n.Rate.SD)
 	return NailDate{
 		Code: n.Code, Rule: rule, Weeks: rules,
 		Due:       t.day(math.Max(t.rest(), rules[rule])),
-		Cautious:  t.day(math.Max(t.rest(), fast[decide(fast)])),
+		Cautious:  t.day(math.Max(t.rest(), fast[t.decide(fast)])),
 		LongQuick: rules[Floor] < rules[Worth],
 	}
 }
@@ -143,18 +148,20 @@ func (t Trim) rest() float64 {
 	return math.Max(0, soonest-float64(t.On.Sub(t.Sat))/7)
 }
 
-// weeksByRule is when each rule makes the nail due if it grows rate mm a week.
-func (t Trim) weeksByRule(n Nail, rate float64) map[Rule]float64 {
+// weeksByRule is when each rule makes the nail due if it grows rate mm a week. Only growth, in
+// mm, is to be worked out from the nail's form: that is left, the same at any rate.
+func (t Trim) weeksByRule(n Nail, left, rate float64) map[Rule]float64 {
+	drift := quick.Drift{Rate: rate, RateSD: n.Rate.SD, Follow: t.follow()}
 	rules := map[Rule]float64{
 		Pad: math.Inf(1), Floor: math.Inf(1), Curl: math.Inf(1),
+		Drift:   drift.BreakEven(n.Spare),
 		Ceiling: math.Max(0, (t.Rhythm.Days()-float64(t.On.Sub(t.from())))/7),
-		Worth: quick.NewDrift(rate, n.Rate.SD, claw.SizeFactor(t.Weight)).
-			WeeksTo(n.Spare, t.Margin+worthCut),
+		Worth:   drift.WeeksTo(n.Spare, t.Margin+worthCut),
 	}
 	if n.Code.Dewclaw() {
-		rules[Curl] = n.Claw.GrowthToTurn(claw.CurlTurn) / rate
+		rules[Curl] = left / rate
 	} else {
-		rules[Floor] = n.Claw.AtGap(n.Gap).GrowthToGap(n.WishedGap) / rate
+		rules[Floor] = left / rate
 	}
 	if n.PastPad {
 		rules[Pad] = 0
@@ -167,10 +174,30 @@ func (t Trim) weeksByRule(n Nail, rate float64) map[Rule]float64 {
 	return rules
 }
 
-// decide picks the first of pad, floor, curl and rhythm, unless there is nothing to take by then.
-func decide(weeks map[Rule]float64) Rule {
+// left is the growth until the nail meets the floor, or the wished gap, or until a dewclaw curls, mm.
+func (n Nail) left() float64 {
+	if n.Code.Dewclaw() {
+		return n.Claw.GrowthToTurn(claw.CurlTurn)
+	}
+	return n.Claw.AtGap(n.Gap).GrowthToGap(n.WishedGap)
+}
+
+// follow is how the dog's quick follows its nails.
+func (t Trim) follow() quick.Follow {
+	if t.Follow == (quick.Follow{}) {
+		return quick.UsualFollow(claw.SizeFactor(t.Weight))
+	}
+	return t.Follow
+}
+
+// decide picks the first of pad, floor, curl, rhythm and, where short quicks are wanted, drift,
+// unless there is nothing to take by then.
+func (t Trim) decide(weeks map[Rule]float64) Rule {
 	first := Ceiling
-	for _, rule := range []Rule{Floor, Curl, Pad} {
+	for _, rule := range []Rule{Drift, Floor, Curl, Pad} {
+		if rule == Drift && !t.Short {
+			continue
+		}
 		if weeks[rule] <= weeks[first] {
 			first = rule
 		}

@@ -15,6 +15,8 @@ import (
 	"fribbet/internal/core/fault"
 	"fribbet/internal/core/growth"
 	"fribbet/internal/core/nail"
+	"fribbet/internal/core/quick"
+	"fribbet/internal/core/rhythm"
 )
 
 var monday = date.MustParse("2026-11-23")
@@ -25,7 +27,7 @@ func on(code string, gap, rate, spare float64) Nail {
 }
 
 func trim(nails ...Nail) Trim {
-	return Trim{On: monday, Sat: monday, Nails: nails, Rhythm: FourWeeks, Workdays: date.EveryDay, Weight: 20, Margin: 1}
+	return Trim{On: monday, Sat: monday, Nails: nails, Rhythm: rhythm.FourWeeks, Workdays: date.Workdays{Weekdays: date.EveryDay}, Weight: 20, Margin: 1}
 }
 
 // The worked example of docs/due-example.md, by hand: a square cut of the usual nail leaves 1.57 mm of
@@ -58,12 +60,12 @@ func TestDewclawCurls(t *testing.T) {
 
 // Four weeks at most is the general ceiling, two the usual home advice (common practice, no source).
 func TestRhythmIsTheCeiling(t *testing.T) {
-	for rhythm, days := range map[Rhythm]int{EveryOtherDay: 2, TwiceAWeek: 3, Weekly: 7, Fortnightly: 14, FourWeeks: 28} {
+	for every, days := range map[rhythm.Rhythm]int{rhythm.EveryOtherDay: 2, rhythm.TwiceAWeek: 3, rhythm.Weekly: 7, rhythm.Fortnightly: 14, rhythm.FourWeeks: 28} {
 		tr := trim(on("LF3", 9, 0.2, 3))
-		tr.Rhythm = rhythm
+		tr.Rhythm = every
 		next, err := After(tr)
 		require.NoError(t, err)
-		assert.Equal(t, days, next.Due.Sub(monday), rhythm)
+		assert.Equal(t, days, next.Due.Sub(monday), every)
 		assert.Equal(t, Ceiling, next.Rule)
 	}
 }
@@ -91,16 +93,16 @@ func TestAWishedGapIsReachedBeforeTheFloor(t *testing.T) {
 
 func TestMovedToAWorkingDay(t *testing.T) {
 	tr := trim(on("LF3", 9, 0.2, 3))
-	tr.Rhythm = Weekly // due on Monday the 30th
+	tr.Rhythm = rhythm.Weekly // due on Monday the 30th
 	for day, want := range map[time.Weekday]string{time.Saturday: "2026-11-28", time.Monday: "2026-11-30", time.Tuesday: "2026-11-24"} {
-		tr.Workdays = date.WeekdaysOf(day)
+		tr.Workdays.Weekdays = date.WeekdaysOf(day)
 		next, err := After(tr)
 		require.NoError(t, err)
 		assert.Equal(t, want, next.Due.String())
 		assert.False(t, next.Late)
 		assert.Equal(t, "2026-11-30", next.Earliest.String())
 	}
-	tr.Rhythm, tr.Workdays = EveryOtherDay, date.WeekdaysOf(time.Saturday)
+	tr.Rhythm, tr.Workdays.Weekdays = rhythm.EveryOtherDay, date.WeekdaysOf(time.Saturday)
 	next, err := After(tr)
 	require.NoError(t, err)
 	assert.True(t, next.Late, "no Saturday by Wednesday")
@@ -115,8 +117,8 @@ func TestStandingCountsFromTheDay(t *testing.T) {
 }
 
 func TestEveryRhythmHasWords(t *testing.T) {
-	for _, r := range Rhythms() {
-		assert.NotEmpty(t, r.isUp())
+	for _, r := range rhythm.Rhythms() {
+		assert.NotEmpty(t, r.IsUp())
 		assert.Positive(t, r.Days())
 	}
 }
@@ -151,8 +153,8 @@ func TestAfterHoldsForAnyTrim(t *testing.T) {
 			t.Skip("no nails")
 		}
 		tr := trim(nails...)
-		tr.Rhythm = rapid.SampledFrom(Rhythms()).Draw(t, "rhythm")
-		tr.Workdays = date.Weekdays(rapid.IntRange(1, 127).Draw(t, "workdays"))
+		tr.Rhythm = rapid.SampledFrom(rhythm.Rhythms()).Draw(t, "rhythm")
+		tr.Workdays.Weekdays = date.Weekdays(rapid.IntRange(1, 127).Draw(t, "workdays"))
 		next, err := After(tr)
 		if err != nil {
 			t.Fatal(err)
@@ -180,7 +182,7 @@ func TestAfterHoldsForAnyTrim(t *testing.T) {
 func TestCheckNamesEveryWrongField(t *testing.T) {
 	bad := on("LF3", -1, 0.8, 99)
 	tr := trim(on("LF2", 1, 1, 1), bad, on("LF2", 1, 1, 1))
-	tr.Weight, tr.Rhythm, tr.Workdays = 500, "yearly", 0
+	tr.Weight, tr.Rhythm, tr.Workdays.Weekdays = 500, "yearly", 0
 	_, err := After(tr)
 	var faults fault.Fields
 	require.True(t, errors.As(err, &faults))
@@ -207,4 +209,62 @@ func TestWhatCanWaitIsToldByGroup(t *testing.T) {
 		next.PerNail[i].CanWait = i > 0
 	}
 	assert.Empty(t, next.Waits(), "when nearly all wait, it says nothing")
+}
+
+// Keep short quicks: the break-even rhythm decides where it is asked for, and is told where not.
+func TestTheBreakEvenRhythmDecidesWhenShortQuicksAreWanted(t *testing.T) {
+	tr := trim(on("LF3", 9, 1, 1)) // 3.76 weeks, docs/model.md, section E
+	next, err := After(tr)
+	require.NoError(t, err)
+	assert.Equal(t, Ceiling, next.Rule)
+	assert.InDelta(t, 3.76, next.PerNail[0].Weeks[Drift], 0.01)
+	tr.Short = true
+	next, err = After(tr)
+	require.NoError(t, err)
+	assert.Equal(t, Drift, next.Rule)
+	assert.Equal(t, monday.AddDays(26), next.Due)
+	assert.Equal(t, "from then on the quick of LF3 would grow", tr.Reason(next))
+	tr.Follow = quick.Follow{Pull: 0.2, Rest: 4}
+	other, err := After(tr)
+	require.NoError(t, err)
+	assert.NotEqual(t, next.Due, other.Due, "this dog's own quick follows otherwise")
+}
+
+func TestHolidaysMoveTheDate(t *testing.T) {
+	tr := trim(on("LF3", 9, 0.2, 3))
+	tr.Rhythm = rhythm.Weekly // due on the 30th
+	tr.Workdays.Closed = []date.Span{{From: monday.AddDays(6), To: monday.AddDays(20)}}
+	next, err := After(tr)
+	require.NoError(t, err)
+	assert.Equal(t, monday.AddDays(5), next.Due)
+	assert.False(t, next.Late)
+	tr.Workdays.Closed[0].From = monday
+	next, err = After(tr)
+	require.NoError(t, err)
+	assert.Equal(t, monday.AddDays(21), next.Due)
+	assert.True(t, next.Late)
+	assert.Contains(t, tr.Explain(next).Sentence, "14 days late, since no working day comes before")
+}
+
+func TestExplanationTellsEveryRule(t *testing.T) {
+	tr := trim(on("LF3", 1.06, 0.8, 1.5), on("LF1", 0, 1.1, 1.5))
+	tr.Workdays.Weekdays = date.WeekdaysOf(time.Monday, time.Friday)
+	next, err := After(tr)
+	require.NoError(t, err)
+	e := tr.Explain(next)
+	assert.Regexp(t, `^LF3 reaches the floor: \d+ days after the last sitting, done (a day|\d+ days) sooner, on the last working day before`, e.Sentence)
+	require.Len(t, e.Rows, len(Rules()))
+	decides := 0
+	for i, row := range e.Rows {
+		assert.Equal(t, Rules()[i], row.Rule)
+		assert.NotEmpty(t, row.Words)
+		assert.Equal(t, row.Rule != Drift, row.Followed, "the break-even rhythm is told, not followed")
+		if row.Decides {
+			decides++
+			assert.Equal(t, Floor, row.Rule)
+			assert.Equal(t, next.Earliest, row.Due)
+			assert.Equal(t, row.Due.Sub(monday), row.Days)
+		}
+	}
+	assert.Equal(t, 1, decides)
 }

@@ -9,6 +9,7 @@ import (
 	"fribbet/internal/core/date"
 	"fribbet/internal/core/growth"
 	"fribbet/internal/core/nail"
+	"fribbet/internal/core/rhythm"
 )
 
 // anyTrim is a trim of one nail with a dog about it.
@@ -17,7 +18,7 @@ func anyTrim(t *rapid.T) Trim {
 	shape := rapid.SampledFrom([]nail.Shape{nail.Straight, nail.Usual, nail.Hooked}).Draw(t, "shape")
 	weight := rapid.Float64Range(1, 90).Draw(t, "kg")
 	return Trim{
-		On: monday, Sat: monday, Rhythm: rapid.SampledFrom(Rhythms()).Draw(t, "rhythm"), Workdays: date.EveryDay, Weight: weight, Margin: 1,
+		On: monday, Sat: monday, Rhythm: rapid.SampledFrom(rhythm.Rhythms()).Draw(t, "rhythm"), Workdays: date.Workdays{Weekdays: date.EveryDay}, Weight: weight, Margin: 1,
 		Nails: []Nail{{
 			Code: code, Claw: claw.Assumed(code, shape, weight), Gap: rapid.Float64Range(0, 3).Draw(t, "gap"),
 			Rate:  growth.Rate{Mean: rapid.Float64Range(0.1, 2).Draw(t, "rate"), SD: rapid.Float64Range(0, 0.5).Draw(t, "sd")},

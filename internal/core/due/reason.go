@@ -21,10 +21,12 @@ func (t Trim) Reason(n Next) string {
 		return who + choose(one, " reaches past its pad", " reach past their pads")
 	case Curl:
 		return choose(one, "dewclaw ", "dewclaws ") + who + choose(one, " starts to curl", " start to curl")
+	case Drift:
+		return "from then on the quick of " + who + " would grow"
 	case Worth:
 		return who + choose(one, " has", " have") + " enough spare for a small cut"
 	default:
-		return t.Rhythm.isUp()
+		return t.Rhythm.IsUp()
 	}
 }
 

@@ -12,8 +12,21 @@ const (
 	grossSD     = 0.35
 )
 
-// scatterSD is what one nail differs from its group, mm a week (judgement).
-const scatterSD = 0.1
+// All standard deviations, mm a week but for the caliper (judgement).
+const (
+	scatterSD  = 0.1  // of one nail from its group
+	seasonSD   = 0.05 // of a nail's coming weeks from its learnt rate: seasons, and walks nobody counted
+	sliversSD  = 0.1  // of what slivers alone say, all together: the pull and rest of the quick may be other
+	sliversEnd = 7    // weeks over which where one hand ends its trims weighs as much as that
+	caliperSD  = 0.5  // of a length, mm
+)
+
+// outlierZ is how many standard deviations from what is learnt an observation is no more this
+// dog's growth but a slip (judgement): chance alone does it once in 16,000.
+const outlierZ = 4.0
+
+// MostPavement is the most that can be told, km a week (judgement).
+const MostPavement = 200.0
 
 // leastNet is the slowest net rate that is ever predicted, mm a week (judgement): horn never
 // stops growing, so a date is always set.

@@ -2,31 +2,75 @@ package quick
 
 import "math"
 
+// Follow is how a dog's quick follows its nails.
+type Follow struct {
+	Pull float64 // how fast, per week
+	Rest float64 // spare at which the quick holds still, mm
+}
+
+// UsualFollow is how the quick of a dog of this size factor is taken to follow.
+func UsualFollow(sizeFactor float64) Follow { return Follow{pull, restShare * sizeFactor} }
+
 // Drift is what the quick does between sittings. The nail's net rate lengthens the spare;
 // the quick follows: a long spare lets it grow, a short one draws it back.
 //
 //	d(spare)/dt = rate − pull·(spare − rest)
+//	d(quick)/dt =        pull·(spare − rest)
 type Drift struct {
 	Rate   float64 // net growth of the nail, mm a week
 	RateSD float64 // its standard deviation, mm a week
-	Rest   float64 // spare at which the quick holds still, mm
-}
-
-// NewDrift is the drift of a nail on a dog of this size factor.
-func NewDrift(rate, rateSD, sizeFactor float64) Drift {
-	return Drift{rate, rateSD, restShare * sizeFactor}
+	Follow
 }
 
 // settled is the spare that a nail never cut would come to, mm.
-func (d Drift) settled() float64 { return d.Rest + d.Rate/pull }
+func (d Drift) settled() float64 { return d.Rest + d.Rate/d.Pull }
 
 // After is the belief about the spare after weeks without a trim.
 func (d Drift) After(start Spare, weeks float64) Spare {
-	fade := math.Exp(-pull * weeks)
+	fade := math.Exp(-d.Pull * weeks)
 	return Spare{
 		Mean: d.settled() + (start.Mean-d.settled())*fade,
 		SD:   math.Hypot(start.SD*fade, d.RateSD*weeks),
 	}
+}
+
+// Move is how far the quick moves in weeks without a trim, mm, from a spare of start mm: below
+// 0 it draws back.
+func (d Drift) Move(start, weeks float64) float64 {
+	return d.Rate*weeks + (d.settled()-start)*math.Expm1(-d.Pull*weeks)
+}
+
+// BreakEven is the longest interval in weeks that does not let the quick grow, when every trim
+// leaves a spare of left mm. It is 0 when the quick grows whatever the interval, because so much
+// is left that it never draws back.
+func (d Drift) BreakEven(left float64) float64 {
+	if left >= d.Rest {
+		return 0
+	}
+	// The move falls first and then rises for ever: from its lowest point on, it is 0 once.
+	low := math.Log((d.settled()-left)/(d.settled()-d.Rest)) / d.Pull
+	high := 2 * low
+	for d.Move(left, high) < 0 {
+		high *= 2
+	}
+	for range 60 {
+		if mid := (low + high) / 2; d.Move(left, mid) < 0 {
+			low = mid
+		} else {
+			high = mid
+		}
+	}
+	return (low + high) / 2
+}
+
+// RateFrom is the net rate that took the spare from start to end mm in weeks without a trim, and
+// its standard deviation, mm a week: After, solved for the rate. This is how what came off tells
+// what grew, with no length measured.
+func (f Follow) RateFrom(start, end Spare, weeks float64) (rate, sd float64) {
+	fade := math.Exp(-f.Pull * weeks)
+	share := f.Pull / -math.Expm1(-f.Pull*weeks)
+	rate = share*(end.Mean-start.Mean) + f.Pull*(start.Mean-f.Rest)
+	return rate, share * math.Hypot(end.SD, fade*start.SD)
 }
 
 // WeeksTo is how many weeks the mean spare takes from start to goal, mm: 0 when it is there,
@@ -38,5 +82,5 @@ func (d Drift) WeeksTo(start, goal float64) float64 {
 	if d.settled() <= goal {
 		return math.Inf(1)
 	}
-	return math.Log((d.settled()-start)/(d.settled()-goal)) / pull
+	return math.Log((d.settled()-start)/(d.settled()-goal)) / d.Pull
 }

@@ -43,6 +43,15 @@ const (
 	// size factor 1 (judgement, set with pull).
 	restShare = 3.0
 
+	// How far a dog's own pull and rest may lie from these: the pull as a share (of its
+	// logarithm), the rest in mm for size factor 1 (judgement).
+	pullSD = 0.5
+	restSD = 1.0
+
+	habitSittings = 8   // with the quick seen, from which a dog's own habit is learnt (judgement)
+	habitGrid     = 41  // pulls that are tried
+	habitReach    = 2.5 // standard deviations to either side that they reach
+
 	// Margin is how much spare a trim leaves in front of the quick, mm (judgement).
 	Margin = 1.0
 )

@@ -44,7 +44,10 @@ func Bled(lastCut float64) Spare {
 }
 
 // Seen joins the belief with the quick seen through the horn, spare mm from the tip.
-func (s Spare) Seen(spare float64) Spare { return s.Joined(Spare{spare, seenSD}) }
+func (s Spare) Seen(spare float64) Spare { return s.Joined(SeenAt(spare)) }
+
+// SeenAt is the belief from that alone.
+func SeenAt(spare float64) Spare { return Spare{spare, seenSD} }
 
 // Joined is what two independent beliefs about one spare come to together.
 func (s Spare) Joined(other Spare) Spare {

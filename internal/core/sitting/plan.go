@@ -105,9 +105,9 @@ func For(q Question) Plan {
 	p.Alone = q.Dog.Handling.Helper == dog.Wanted && !q.Helper
 	paces := map[kit.Work]temper.Pace{}
 	for _, w := range []kit.Work{kit.Clipping, kit.Grinding, kit.Rubbing} {
-		paces[w] = q.pace(w)
+		paces[w] = q.Pace(w)
 	}
-	on := q.Today
+	on, workdays := q.Today, date.Workdays{Weekdays: q.Dog.Workdays, Closed: q.Closed}
 	for len(tasks) > 0 {
 		day, rest := p.fill(tasks, paces)
 		if len(day.Stops) == 0 {
@@ -119,7 +119,7 @@ func For(q Question) Plan {
 		day.On = on
 		order.arrange(day.Stops)
 		p.Days = append(p.Days, day)
-		tasks, on = rest, q.Dog.Workdays.FirstAfter(on)
+		tasks, on = rest, workdays.FirstAfter(on)
 	}
 	return p
 }

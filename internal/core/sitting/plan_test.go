@@ -10,9 +10,9 @@ import (
 
 	"fribbet/internal/core/date"
 	"fribbet/internal/core/dog"
-	"fribbet/internal/core/due"
 	"fribbet/internal/core/kit"
 	"fribbet/internal/core/nail"
+	"fribbet/internal/core/rhythm"
 	"fribbet/internal/core/temper"
 )
 
@@ -20,7 +20,7 @@ var today = date.MustParse("2026-11-24") // a Tuesday
 
 // ask is a grown dog of 20 kg with a sliver to come off every nail, nothing known of its temper.
 func ask(change func(*Question)) Question {
-	d := dog.Usual(due.Fortnightly, date.EveryDay)
+	d := dog.Usual(rhythm.Fortnightly, date.EveryDay)
 	d.Name, d.Birth, d.Weights = "Moss", dog.BornAbout(4, today), []dog.Weight{{On: today, Kg: 20}}
 	q := Question{Today: today, Dog: d, Hand: kit.PractisedHand}
 	for _, n := range d.Nails {

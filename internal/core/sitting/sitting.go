@@ -21,6 +21,7 @@ type Question struct {
 	Kit      []kit.Piece
 	Helper   bool // somebody is there to feed and steady
 	Training Training
+	Closed   []date.Span // holidays: nobody works then
 }
 
 // Training is what the dog is still being taught, and may therefore not be done with.
@@ -61,8 +62,8 @@ func (q Question) tolerance(work kit.Work) temper.Tolerance {
 	return temper.Learn(q.Dog.AgeWeeks(q.Today), past, told)
 }
 
-// pace is how long a nail takes with one kind of work.
-func (q Question) pace(work kit.Work) temper.Pace {
+// Pace is how long a nail takes with one kind of work.
+func (q Question) Pace(work kit.Work) temper.Pace {
 	var timed []temper.Timed
 	for _, o := range outings(q.Sittings, work) {
 		nails := 0

@@ -29,7 +29,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** All dogs by next date, late ones first */
+        /** Dogs by next date, late ones first */
         get: operations["getDue"];
         put?: never;
         post?: never;
@@ -187,6 +187,102 @@ export interface paths {
         put?: never;
         /** Record a walk-round of the feet; sending the same id again changes nothing */
         post: operations["recordCheck"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dogs/{dog_id}/history": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                dog_id: components["parameters"]["DogId"];
+            };
+            cookie?: never;
+        };
+        /** How one nail, or the mean of a group of nails, came to be what it is, and where it goes untrimmed */
+        get: operations["getHistory"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dogs/{dog_id}/rhythms": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                dog_id: components["parameters"]["DogId"];
+            };
+            cookie?: never;
+        };
+        /** What each rhythm would do to the dog over half a year, side by side */
+        get: operations["getRhythms"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dogs/{dog_id}/quick-plan": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                dog_id: components["parameters"]["DogId"];
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Begin to bring the dog's quicks back; the plan's rhythm becomes the dog's */
+        post: operations["startQuickPlan"];
+        /** End the plan; its rhythm stays the dog's */
+        delete: operations["endQuickPlan"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/calendar": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The address under which a calendar program reads the due dates */
+        get: operations["getCalendar"];
+        put?: never;
+        /** Give the calendar another address; the old one answers no more */
+        post: operations["renewCalendar"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/calendar/{calendar_key}/due.ics": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description the secret part of the address */
+                calendar_key: string;
+            };
+            cookie?: never;
+        };
+        /** The due dates as iCalendar (RFC 5545), to download or to subscribe to */
+        get: operations["readCalendar"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -493,6 +589,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/calc/growth": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** How fast a dog's nails grow, from what some of them grew */
+        post: operations["calcGrowth"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/calc/rhythm": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What an interval does to the quick of a nail, and the longest that does not let it grow */
+        post: operations["calcRhythm"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/calc/due": {
         parameters: {
             query?: never;
@@ -611,13 +741,16 @@ export interface components {
         EventKind: "started" | "tool" | "measured" | "landmark" | "cut" | "touch" | "face" | "force" | "blood" | "blood_stopped" | "still_bleeding" | "reaction" | "skipped" | "done" | "note" | "ended" | "undone";
         /** @enum {string} */
         Measure: "length_before" | "length_after" | "gap_before" | "gap_after" | "spare_left";
-        /** @enum {string} */
-        Rhythm: "every_other_day" | "twice_a_week" | "weekly" | "fortnightly" | "four_weeks";
         /**
-         * @description pad, it was seen to reach past its pad; floor, it touches; curl, a dewclaw curls; rhythm, the longest interval is up; worth, only now is there anything to take
+         * @description how often a dog is done at the latest; six_weeks is only compared with, beyond the four weeks that are the general ceiling
          * @enum {string}
          */
-        Rule: "pad" | "floor" | "curl" | "rhythm" | "worth";
+        Rhythm: "every_other_day" | "twice_a_week" | "weekly" | "fortnightly" | "three_weeks" | "four_weeks" | "six_weeks";
+        /**
+         * @description pad, it was seen to reach past its pad; floor, it touches; curl, a dewclaw curls; drift, from then on the quick would grow; rhythm, the longest interval is up; worth, only now is there anything to take
+         * @enum {string}
+         */
+        Rule: "pad" | "floor" | "curl" | "drift" | "rhythm" | "worth";
         /**
          * @description where the cut goes; level, parallel to the floor; square, across the nail's axis; steep, leaning back; sculpted, square and bevelled
          * @enum {string}
@@ -642,10 +775,17 @@ export interface components {
             /** @description spare that a trim leaves in front of the quick */
             margin_mm: number;
             working_weekdays: components["schemas"]["Weekdays"];
+            /** @description days on which nobody works */
+            holidays?: components["schemas"]["Span"][];
             /** @description thickness of a coin that serves as a feeler; none until it was measured */
             coin_mm?: number;
             end_point?: components["schemas"]["EndPoint"];
             hand?: components["schemas"]["Hand"];
+        };
+        /** @description Days from one to another, both of them in it */
+        Span: {
+            from: components["schemas"]["Date"];
+            to: components["schemas"]["Date"];
         };
         /** @description How to show a stored number; multiply by per_stored, round to decimals */
         Display: {
@@ -715,10 +855,14 @@ export interface components {
             weights?: components["schemas"]["Weight"][];
             foot_coat?: components["schemas"]["Coat"];
             pavement_km_week?: number;
+            /** @description from when it walks that much; today when not given, for a new dog always */
+            pavement_since?: components["schemas"]["Date"];
             rhythm?: components["schemas"]["Rhythm"];
             working_weekdays?: components["schemas"]["Weekdays"];
             /** @description floor gap at which it is due; 0 is when it would touch */
             wished_gap_mm?: number;
+            /** @description the break-even rhythm decides too */
+            short_quicks?: boolean;
             school?: components["schemas"]["School"];
             handling?: components["schemas"]["Handling"];
             /** @description the nails that are there */
@@ -734,12 +878,19 @@ export interface components {
             weights: components["schemas"]["Weight"][];
             foot_coat: components["schemas"]["Coat"];
             pavement_km_week: number;
+            /** @description what it walked on pavement before */
+            walked: components["schemas"]["Walked"][];
             rhythm: components["schemas"]["Rhythm"];
             working_weekdays: components["schemas"]["Weekdays"];
             wished_gap_mm: number;
+            short_quicks: boolean;
             school: components["schemas"]["School"];
             handling: components["schemas"]["Handling"];
             nails: components["schemas"]["Nail"][];
+        };
+        Walked: {
+            until: components["schemas"]["Date"];
+            km_week: number;
         };
         /** @description A number with its middle 90 % and where it came from */
         Estimate: {
@@ -781,6 +932,26 @@ export interface components {
             floor_mm: number;
             bars: components["schemas"]["Bar"][];
         };
+        /** @description What a small picture of a nail needs of its bar */
+        SmallBar: {
+            code: components["schemas"]["NailCode"];
+            group: components["schemas"]["Group"];
+            state: components["schemas"]["NailState"];
+            top_mm: number;
+            quick_mm: number;
+            quick_short_mm: number;
+            quick_long_mm: number;
+            length: {
+                mm: number;
+                source: components["schemas"]["Source"];
+            };
+            on_floor: boolean;
+            curling: boolean;
+        };
+        SmallRank: {
+            floor_mm: number;
+            bars: components["schemas"]["SmallBar"][];
+        };
         /**
          * @description veterinarian, not the user's work; nail, take care with a nail; handle, how the dog is held; prepare, before starting
          * @enum {string}
@@ -802,6 +973,7 @@ export interface components {
                 pad?: number;
                 floor?: number;
                 curl?: number;
+                drift?: number;
                 rhythm?: number;
                 worth?: number;
             };
@@ -825,9 +997,29 @@ export interface components {
             nails: components["schemas"]["NailCode"][];
             /** @description the deciding rule in a few words */
             reason: string;
+            why: components["schemas"]["Why"];
             /** @description what each rule alone would have said */
             rules: components["schemas"]["RuleDate"][];
             per_nail: components["schemas"]["NailDate"][];
+        };
+        /** @description Why the date is what it is */
+        Why: {
+            sentence: string;
+            /** @description every rule */
+            rows: components["schemas"]["WhyRow"][];
+        };
+        /** @description What one rule alone would have said */
+        WhyRow: {
+            rule: components["schemas"]["Rule"];
+            words: string;
+            due?: components["schemas"]["Date"];
+            /** @description after the last sitting; none when never */
+            days?: number;
+            /** @description the first to meet it */
+            nails: components["schemas"]["NailCode"][];
+            decides: boolean;
+            /** @description it may decide; the break-even rhythm only does where short quicks are wanted */
+            followed: boolean;
         };
         DueRow: {
             dog_id: components["schemas"]["Id"];
@@ -843,19 +1035,31 @@ export interface components {
             cautious?: components["schemas"]["Date"];
             cautious_in_days?: number;
             reason: string;
+            why?: components["schemas"]["Why"];
             /** @enum {string} */
             standing: "late" | "today" | "week" | "later" | "unseen";
-            rank: components["schemas"]["Rank"];
+            rank: components["schemas"]["SmallRank"];
             cautions: components["schemas"]["Caution"][];
             /** @description which nails can be left out this time; empty when there is nothing to say */
             waits: string;
             open_sitting?: components["schemas"]["Id"];
         };
         DueList: {
+            /** @description dogs in the book */
+            all: number;
+            /** @description by the search */
+            found: number;
+            late: number;
+            recount?: components["schemas"]["Recount"];
             today: components["schemas"]["Date"];
             /** @description first days of the six weeks ahead */
             weeks: components["schemas"]["Date"][];
             dogs: components["schemas"]["DueRow"][];
+        };
+        /** @description How far dates have been worked out again after a setting or the day has changed; until it is done the list may tell old ones */
+        Recount: {
+            done: number;
+            all: number;
         };
         SittingSummary: {
             id: components["schemas"]["Id"];
@@ -873,6 +1077,9 @@ export interface components {
             ticks: string[];
         };
         DogView: {
+            growth: components["schemas"]["Growth"];
+            habit: components["schemas"]["Habit"];
+            plan?: components["schemas"]["QuickPlan"];
             dog: components["schemas"]["Dog"];
             next?: components["schemas"]["Next"];
             next_in_days?: number;
@@ -889,6 +1096,219 @@ export interface components {
             training: string;
             /** @description that may not be trimmed yet */
             training_paws: components["schemas"]["Paw"][];
+        };
+        /** @description Net or gross growth with its middle 90 % */
+        Rate: {
+            mm_week: number;
+            low_mm_week: number;
+            high_mm_week: number;
+        };
+        /** @description How fast the dog's nails grow, beside what is usual for its age and size */
+        Growth: {
+            gross: components["schemas"]["Rate"];
+            usual: components["schemas"]["Rate"];
+            groups: components["schemas"]["GroupGrowth"][];
+            /** @description observations by length */
+            measured: number;
+            /** @description observations from what came off */
+            slivers: number;
+            source: components["schemas"]["Source"];
+            /** @description what it was learnt from */
+            words: string;
+            /** @description what did not fit this dog and was left out */
+            outliers: components["schemas"]["Outlier"][];
+        };
+        GroupGrowth: {
+            group: components["schemas"]["Group"];
+            net: components["schemas"]["Rate"];
+            usual: components["schemas"]["Rate"];
+            /** @description what its nails were seen to grow, oldest first */
+            seen: components["schemas"]["SeenRate"][];
+        };
+        SeenRate: {
+            on: components["schemas"]["Date"];
+            rate: components["schemas"]["Rate"];
+            nails: number;
+            /** @description reckoned from what came off */
+            slivers: boolean;
+        };
+        Outlier: {
+            code: components["schemas"]["NailCode"];
+            from: components["schemas"]["Date"];
+            to: components["schemas"]["Date"];
+            grown_mm: number;
+            slivers: boolean;
+        };
+        /** @description How the dog's quick follows its nails, and whether its own records or the usual speak */
+        Habit: {
+            pull_week: {
+                value: number;
+                low: number;
+                high: number;
+            };
+            rest: components["schemas"]["Estimate"];
+            source: components["schemas"]["Source"];
+            /** @description at which the quick was seen */
+            sittings: number;
+        };
+        QuickPlanInput: {
+            id: components["schemas"]["Id"];
+            rhythm: components["schemas"]["Rhythm"];
+            goal_gap_mm?: number;
+        };
+        PlanStep: {
+            on: components["schemas"]["Date"];
+            /** @description where the quick of the mean toe ends */
+            quick_mm: number;
+            /** @description of the lowest trimmed nail */
+            gap_mm: number;
+        };
+        /** @description What it takes to bring the quicks back at a rhythm */
+        BringBack: {
+            rhythm: components["schemas"]["Rhythm"];
+            started: components["schemas"]["Date"];
+            goal_gap_mm: number;
+            done?: components["schemas"]["Date"];
+            /** @description its sittings */
+            steps: components["schemas"]["PlanStep"][];
+            /** @description that the quick of the mean toe is to draw back */
+            back_mm: number;
+            /** @description it does not get there at this rhythm */
+            never: boolean;
+            /** @description the nails that do not */
+            holding: components["schemas"]["NailCode"][];
+        };
+        /** @description A plan that is on, and what has come of it */
+        QuickPlan: {
+            plan: components["schemas"]["BringBack"];
+            /** @enum {string} */
+            track: "reached" | "on_track" | "behind" | "early";
+            /** @description that the quick of the mean toe has drawn back */
+            back_mm: number;
+            /** @description that it should have by now */
+            expected_mm: number;
+            /** @description sittings since it began */
+            held: number;
+            /** @description that it should have had */
+            due: number;
+            words: string;
+        };
+        /** @description What a rhythm does over the weeks ahead */
+        Outlook: {
+            rhythm: components["schemas"]["Rhythm"];
+            /** @description its interval */
+            days: number;
+            /** @description within the general ceiling */
+            choosable: boolean;
+            weeks: number;
+            /** @description on which at least one nail touches the floor */
+            floor_days: number;
+            /** @description where the quick of the mean toe ends, week by week */
+            quick_mm: number[];
+            /** @description below 0 it draws back */
+            quick_move_mm: number;
+            sittings: number;
+            /** @description done at them all together */
+            nails: number;
+            minutes: number;
+            /** @description of these under the grinder */
+            ground_minutes: number;
+            /** @description sanding bands that this wears out; none where it is not ground */
+            bands?: number;
+            bring_back: components["schemas"]["BringBack"];
+        };
+        /** @description The longest interval that lets no quick grow; none where every one does */
+        BreakEven: {
+            weeks: number;
+            low_weeks: number;
+            high_weeks: number;
+            source: components["schemas"]["Source"];
+            nail: components["schemas"]["NailCode"];
+        };
+        Rhythms: {
+            dog: components["schemas"]["Dog"];
+            /** @description that this was worked out for */
+            pavement_km_week: number;
+            /** @description of the mean toe's growth that the ground takes back, 0 to 1 */
+            ground_share: number;
+            margin_mm: number;
+            goal_gap_mm: number;
+            /** @description most frequent first; none where no nail may be trimmed */
+            outlooks: components["schemas"]["Outlook"][];
+            break_even?: components["schemas"]["BreakEven"];
+            habit: components["schemas"]["Habit"];
+            growth: components["schemas"]["Growth"];
+            plan?: components["schemas"]["QuickPlan"];
+        };
+        HistoryPoint: {
+            on: components["schemas"]["Date"];
+            length_mm: number;
+            length_low_mm: number;
+            length_high_mm: number;
+            quick_mm: number;
+            quick_low_mm: number;
+            quick_high_mm: number;
+            /** @description the length at which it would touch; none when it never does */
+            floor_mm?: number;
+            /** @description what came off just before */
+            removed_mm: number;
+            blood: boolean;
+            /** @description after one */
+            sitting: boolean;
+            /** @description its length was measured */
+            measured: boolean;
+        };
+        History: {
+            codes: components["schemas"]["NailCode"][];
+            /** @description two at a sitting, before and after it */
+            past: components["schemas"]["HistoryPoint"][];
+            /** @description untrimmed */
+            forecast: components["schemas"]["HistoryPoint"][];
+        };
+        Calendar: {
+            /** @description on this server */
+            path: string;
+        };
+        GrowthObservation: {
+            group: components["schemas"]["Group"];
+            weeks: number;
+            grown_mm: number;
+            pavement_km_week: number;
+        };
+        GrowthRequest: {
+            weight_kg: number;
+            age_weeks: number;
+            observations: components["schemas"]["GrowthObservation"][];
+            pavement_km_week: number;
+        };
+        GroupRate: {
+            group: components["schemas"]["Group"];
+            net_mm_week: number;
+            sd: number;
+        };
+        GrowthResult: {
+            gross: {
+                mean: number;
+                sd: number;
+            };
+            groups: components["schemas"]["GroupRate"][];
+            /** @description places of the observations that lie further off than chance allows; they are counted all the same */
+            outliers: number[];
+        };
+        RhythmRequest: {
+            net_mm_week: number;
+            spare_after_trim_mm: number;
+            weight_kg: number;
+            interval_weeks: number;
+        };
+        RhythmResult: {
+            /** @description below 0 it draws back */
+            quick_move_mm: number;
+            quick_move_mm_week: number;
+            /** @description at the next sitting */
+            spare_before_mm: number;
+            /** @description null when the quick grows whatever the interval */
+            break_even_weeks: number | null;
         };
         Mood: {
             on: components["schemas"]["Date"];
@@ -1550,6 +1970,10 @@ export interface components {
             weight_kg: number;
             /** @description spare that a trim leaves; 1 when not given */
             margin_mm?: number;
+            /** @description days on which nobody works */
+            holidays?: components["schemas"]["Span"][];
+            /** @description the break-even rhythm decides too */
+            short_quicks?: boolean;
             nails: components["schemas"]["DueNail"][];
         };
         Problem: {
@@ -1574,6 +1998,15 @@ export interface components {
             };
             content: {
                 "application/json": components["schemas"]["Settings"];
+            };
+        };
+        /** @description The calendar's address */
+        Calendar: {
+            headers: {
+                [name: string]: unknown;
+            };
+            content: {
+                "application/json": components["schemas"]["Calendar"];
             };
         };
         /** @description The kit as it stands now */
@@ -1656,7 +2089,14 @@ export interface operations {
     };
     getDue: {
         parameters: {
-            query?: never;
+            query?: {
+                /** @description only dogs whose name holds this */
+                search?: string;
+                /** @description how many to leave out at the front */
+                offset?: number;
+                /** @description how many at most; 40 when not given */
+                limit?: number;
+            };
             header?: never;
             path?: never;
             cookie?: never;
@@ -1885,6 +2325,161 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["DogView"];
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    getHistory: {
+        parameters: {
+            query?: {
+                nail?: components["schemas"]["NailCode"];
+                /** @description instead of a nail */
+                group?: components["schemas"]["Group"];
+            };
+            header?: never;
+            path: {
+                dog_id: components["parameters"]["DogId"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The history */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["History"];
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    getRhythms: {
+        parameters: {
+            query?: {
+                /** @description as the dog walks when not given */
+                pavement_km_week?: number;
+                /** @description gap that a brought-back nail is to stand; a card or the wished gap when not given */
+                goal_gap_mm?: number;
+            };
+            header?: never;
+            path: {
+                dog_id: components["parameters"]["DogId"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The rhythms */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Rhythms"];
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    startQuickPlan: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                dog_id: components["parameters"]["DogId"];
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["QuickPlanInput"];
+            };
+        };
+        responses: {
+            /** @description The dog with its plan */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DogView"];
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    endQuickPlan: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                dog_id: components["parameters"]["DogId"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The dog without a plan */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DogView"];
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    getCalendar: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: components["responses"]["Calendar"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    renewCalendar: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: components["responses"]["Calendar"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    readCalendar: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description the secret part of the address */
+                calendar_key: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The calendar */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/calendar": string;
                 };
             };
             default: components["responses"]["Problem"];
@@ -2282,6 +2877,56 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ProfileResult"];
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    calcGrowth: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["GrowthRequest"];
+            };
+        };
+        responses: {
+            /** @description The rates */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GrowthResult"];
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    calcRhythm: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RhythmRequest"];
+            };
+        };
+        responses: {
+            /** @description The quick's move */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RhythmResult"];
                 };
             };
             default: components["responses"]["Problem"];

@@ -1,10 +1,9 @@
 <script setup lang="ts">
 import { computed, useId } from 'vue'
-import type { Schemas } from '../api/client'
-import { sizes, type Size } from './layout'
+import { sizes, type Bar, type Size } from './layout'
 
 /** One nail: quick solid, the uncertain stretch fading, spare hatched, its end flat on the floor or pointed above it. */
-const props = defineProps<{ bar: Schemas['Bar']; x: number; size: Size; perMm: number; mark?: string; selected?: boolean }>()
+const props = defineProps<{ bar: Bar; x: number; size: Size; perMm: number; mark?: string; selected?: boolean }>()
 
 const s = computed(() => sizes[props.size])
 const top = computed(() => s.value.head + props.bar.top_mm * props.perMm)

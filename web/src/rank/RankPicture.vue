@@ -1,17 +1,16 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { Schemas } from '../api/client'
 import { useUnits } from '../units'
 import { nailInWords } from '../words'
 import RankBar from './RankBar.vue'
-import { deepest, pairOf, sizes, type Size } from './layout'
+import { deepest, pairOf, sizes, type Bar, type Rank, type Size } from './layout'
 
 /**
  * The rank: every nail hangs from its own coat line, grouped by paw as the dog stands seen from
  * above, its end as far above the floor line as it has growth left. All from the core's numbers.
  */
 const props = defineProps<{
-  rank: Schemas['Rank']
+  rank: Rank
   size: Size
   selected?: string
   /** By nail: planned, done, left, blood. */
@@ -42,8 +41,8 @@ const summary = computed(() => {
     : `${n} nails, none on the floor`
 })
 const markWords: Record<string, string> = { left: ', left out', blood: ', bled', done: ', done', planned: ', as planned' }
-const about = (bar: Schemas['Bar']) =>
-  `${bar.code}, ${nailInWords(bar.code)}, ${length.value.show(bar.length.mm)} long, spare ${length.value.range(bar.spare.low_mm, bar.spare.high_mm)}${markWords[props.marks?.[bar.code] ?? ''] ?? ''}`
+const about = (bar: Bar) =>
+  `${bar.code}, ${nailInWords(bar.code)}, ${length.value.show(bar.length.mm)} long, ${bar.spare ? `spare ${length.value.range(bar.spare.low_mm, bar.spare.high_mm)}` : ''}${markWords[props.marks?.[bar.code] ?? ''] ?? ''}`
 /** A rule at the left edge: a tick every millimetre, a longer one every five. */
 const scale = computed(() => {
   let path = ''

@@ -1,6 +1,8 @@
 import type { Schemas } from '../api/client'
 
-type Bar = Schemas['Bar']
+/** A bar, as much of it as a picture needs. */
+export type Bar = Schemas['SmallBar'] & Partial<Pick<Schemas['Bar'], 'gap' | 'spare'>>
+export interface Rank { floor_mm: number; bars: Bar[] }
 
 /** Sizes of the rank, in px: small on Due, medium as navigator (narrow on a phone), large on Dog. */
 export const sizes = {
@@ -26,11 +28,11 @@ export interface Pair {
 }
 
 /** The deepest thing drawn, mm: the floor, or a nail that reaches below it. */
-export const deepest = (rank: Schemas['Rank']) =>
+export const deepest = (rank: Rank) =>
   Math.max(rank.floor_mm, ...rank.bars.map((b) => b.top_mm + b.length.mm))
 
 /** Places the bars of the fore or the hind paws from left to right. */
-export function pairOf(rank: Schemas['Rank'], name: string, paws: [string, string], size: Size): Pair {
+export function pairOf(rank: Rank, name: string, paws: [string, string], size: Size): Pair {
   const s = sizes[size]
   const pair: Pair = { name, placed: [], paws: [], floors: [], width: 0 }
   let x = size === 'large' ? s.gap * 2 : s.gap // beside the scale

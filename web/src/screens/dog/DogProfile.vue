@@ -13,7 +13,7 @@ import RefusalNote from '../../parts/RefusalNote.vue'
 import WeekdayPicker from '../../parts/WeekdayPicker.vue'
 import { fullDayOf } from '../../dates'
 import { number, useUnits } from '../../units'
-import { coats, feelers, options, rhythms } from '../../words'
+import { choosableRhythms, coats, feelers, options, rhythms } from '../../words'
 import NailEditor from './NailEditor.vue'
 
 const props = defineProps<{ dog: Schemas['Dog'] }>()
@@ -78,7 +78,7 @@ const shown = ['name', 'birth_date', 'weights', 'foot_coat', 'pavement_km_week',
           <BFormCheckbox v-model="form.birth_estimated" class="estimated">estimated</BFormCheckbox>
         </FormField>
         <FormField id="p-rhythm" label="At the latest" :error="error" :fields="['rhythm']" hint="The longest wait between two sittings.">
-          <BFormSelect id="p-rhythm" v-model="form.rhythm" :options="options(rhythms)" />
+          <BFormSelect id="p-rhythm" v-model="form.rhythm" :options="options(choosableRhythms)" />
         </FormField>
         <FormField id="p-gap" v-slot="{ invalid, described }" :label="`Wished gap to the floor, ${length.symbol}`" :error="error" :fields="['wished_gap_mm']" hint="0: due when a nail would touch.">
           <BFormInput id="p-gap" v-model="gap" inputmode="decimal" :state="invalid" :aria-describedby="described" />

@@ -1,0 +1,131 @@
+package book
+
+import (
+	"context"
+	"encoding/json"
+	"fmt"
+	"slices"
+	"strings"
+
+	"github.com/google/uuid"
+
+	"fribbet/internal/core/date"
+	"fribbet/internal/core/dog"
+	"fribbet/internal/core/due"
+	"fribbet/internal/core/ladder"
+	"fribbet/internal/store"
+)
+
+// DueRow is a dog on the due list, as it stands today.
+type DueRow struct {
+	DogID uuid.UUID
+	Name  string
+	Turn
+	Open *uuid.UUID // a sitting that was begun and not ended
+}
+
+// Turn is when a dog's turn comes, and why, and how its nails look that day: all that a list
+// shows, as it is kept, so that the list need not work it out.
+type Turn struct {
+	Standing due.Standing
+	Train    bool      // its turn is a day on the ladder, not a sitting
+	On       date.Date `json:",omitzero"` // none when it is to be looked at now
+	Cautious date.Date `json:",omitzero"`
+	Reason   string
+	Waits    string           // which nails can be left out
+	Why      *due.Explanation `json:",omitempty"`
+	Glance   dog.Glance
+	Cautions []dog.Caution
+}
+
+// DueList is a stretch of the dogs by next date.
+type DueList struct {
+	Rows    []DueRow
+	All     int // dogs in the book
+	Found   int // by the search
+	Late    int
+	Recount *Progress // while dates are being worked out again; the list may then tell old ones
+}
+
+// DueList returns the dogs whose name holds the search, limit of them from offset on, in the
+// order in which they are due, those that need a veterinarian before all others.
+func (b *Book) DueList(ctx context.Context, search string, offset, limit int) (DueList, error) {
+	progress, err := b.upToDate(ctx)
+	if err != nil {
+		return DueList{}, err
+	}
+	page, err := b.store.DuePage(ctx, nameKey(search), offset, limit)
+	if err != nil {
+		return DueList{}, err
+	}
+	open, err := b.store.OpenSittings(ctx)
+	if err != nil {
+		return DueList{}, err
+	}
+	list := DueList{All: page.All, Found: page.Found, Late: page.Late, Recount: progress}
+	for _, r := range page.Rows {
+		if r.Due == nil { // a new dog while the whole book is worked out again: it comes with it
+			continue
+		}
+		row := DueRow{DogID: r.DogID, Name: r.Name}
+		if err := json.Unmarshal([]byte(*r.Due), &row.Turn); err != nil {
+			return DueList{}, fmt.Errorf("date of %s: %w", r.DogID, err)
+		}
+		if id, is := open[r.DogID]; is {
+			row.Open = &id
+		}
+		list.Rows = append(list.Rows, row)
+	}
+	return list, nil
+}
+
+// nameKey is a name, or a part of one, in the form in which it is searched.
+func nameKey(name string) string { return strings.ToLower(strings.TrimSpace(name)) }
+
+// stand works out what the lists read of one dog.
+func (b *Book) stand(s store.Standing, d store.Dog, feet dog.Feet, ladders []store.Ladder, settings store.Settings) (store.Standing, error) {
+	today := b.Today()
+	training := b.training(ladders)
+	turn, err := turnOf(feet, training, settings, today)
+	if err != nil {
+		return s, fmt.Errorf("date of %s: %w", s.DogID, err)
+	}
+	s.NameKey, s.Standing, s.Turn = nameKey(d.Name), turn.Standing, turn.On
+	if turn.On.IsZero() {
+		s.Turn = today
+	}
+	s.DueOn = date.Date{}
+	if !turn.Train {
+		s.DueOn = turn.On
+	}
+	readings := feet.On(today)
+	turn.Glance, turn.Cautions = dog.GlanceOf(readings), cautionsOf(feet, readings, training)
+	s.Foremost = slices.ContainsFunc(turn.Cautions, func(c dog.Caution) bool { return c.Kind == dog.Veterinarian })
+	if s.Folded {
+		s.Fold = dog.FoldVersion
+		if s.Feet, err = feet.Keep(); err != nil {
+			return s, err
+		}
+	}
+	s.Due, err = json.Marshal(turn)
+	return s, err
+}
+
+func turnOf(feet dog.Feet, training ladder.Training, settings store.Settings, today date.Date) (Turn, error) {
+	if training.Whole() {
+		first, _ := training.First(today)
+		on := first.NextOn(today)
+		return Turn{Standing: due.StandingAt(on, today), Train: true, On: on, Reason: first.Reason()}, nil
+	}
+	next, has, err := feet.Next(terms(settings, training))
+	if err != nil {
+		return Turn{}, err
+	}
+	if !has {
+		return Turn{Standing: due.Unseen, Reason: feet.WhyNone()}, nil
+	}
+	return Turn{
+		Standing: next.StandingOn(today), On: next.Due, Cautious: next.Cautious,
+		Reason: next.Reason, Waits: next.Waits(), Why: &next.Why,
+	}, nil
+}

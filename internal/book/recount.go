@@ -1,0 +1,158 @@
+package book
+
+import (
+	"context"
+	"fmt"
+	"runtime"
+	"sync"
+
+	"github.com/google/uuid"
+
+	"fribbet/internal/core/dog"
+	"fribbet/internal/store"
+)
+
+const (
+	atOnce = 64 // dogs whose dates are set while somebody waits; more are set in the background
+	batch  = 64 // dogs whose dates are set in one transaction
+)
+
+// Progress is how far dates have been worked out again.
+type Progress struct{ Done, All int }
+
+// recount is dates being worked out again in the background: one at a time.
+type recount struct {
+	sync.Mutex
+	running  bool
+	progress Progress
+	failed   error
+}
+
+// now tells how far it is, and whether it is running at all.
+func (r *recount) now() (Progress, bool) {
+	r.Lock()
+	defer r.Unlock()
+	return r.progress, r.running
+}
+
+// upToDate sees to it that every dog's standing is of today, by today's settings and rules: at
+// once when few are not, else in the background, and then it tells how far that is.
+func (b *Book) upToDate(ctx context.Context) (*Progress, error) {
+	if progress, running := b.recount.now(); running {
+		return &progress, nil
+	}
+	settings, err := b.Settings(ctx)
+	if err != nil {
+		return nil, err
+	}
+	key := fmt.Sprint(dog.FoldVersion, b.Today(), settings.Margin, settings.Holidays)
+	stale, err := b.store.Stale(ctx, key)
+	if err != nil || len(stale) == 0 {
+		return nil, err
+	}
+	if len(stale) <= atOnce {
+		return nil, b.settle(ctx, stale, key, settings)
+	}
+	b.recount.Lock()
+	defer b.recount.Unlock()
+	if failed := b.recount.failed; failed != nil {
+		b.recount.failed = nil
+		return nil, failed
+	}
+	if !b.recount.running {
+		b.recount.running, b.recount.progress = true, Progress{All: len(stale)}
+		go b.settleAll(context.WithoutCancel(ctx), stale, key, settings)
+	}
+	progress := b.recount.progress
+	return &progress, nil
+}
+
+func (b *Book) settleAll(ctx context.Context, ids []uuid.UUID, key string, settings store.Settings) {
+	var failed error
+	for len(ids) > 0 && failed == nil {
+		some := ids[:min(batch, len(ids))]
+		ids = ids[len(some):]
+		failed = b.settle(ctx, some, key, settings)
+		b.recount.Lock()
+		b.recount.progress.Done += len(some)
+		b.recount.Unlock()
+	}
+	b.recount.Lock()
+	b.recount.running, b.recount.failed = false, failed
+	b.recount.Unlock()
+}
+
+// settle works out the standings of some dogs and keeps them.
+func (b *Book) settle(ctx context.Context, ids []uuid.UUID, key string, settings store.Settings) error {
+	standings, err := b.store.Standings(ctx, ids) // first: what is told after this makes them stale again
+	if err != nil {
+		return err
+	}
+	dogs, err := b.store.DogsOf(ctx, ids)
+	if err != nil {
+		return err
+	}
+	ladders, err := b.store.LaddersOf(ctx, ids)
+	if err != nil {
+		return err
+	}
+	var unfolded []uuid.UUID
+	for _, id := range ids {
+		if s := standings[id]; s.Feet == nil || s.Fold != dog.FoldVersion {
+			unfolded = append(unfolded, id)
+		}
+	}
+	sittings, err := b.store.SittingsOf(ctx, unfolded)
+	if err != nil {
+		return err
+	}
+	checks, err := b.store.ChecksOf(ctx, unfolded)
+	if err != nil {
+		return err
+	}
+	settled := make([]store.Standing, len(ids))
+	err = each(len(ids), func(i int) error {
+		s, d := standings[ids[i]], dogs[ids[i]]
+		var feet dog.Feet
+		var err error
+		if s.Feet == nil || s.Fold != dog.FoldVersion {
+			s.Folded = true
+			feet = fold(d, sittings[d.ID], checks[d.ID])
+		} else if feet, err = dog.Kept(d.Dog, s.Feet); err != nil {
+			return err
+		}
+		s.Terms = key
+		one, err := b.stand(s, d, feet, ladders[d.ID], settings)
+		settled[i] = one
+		return err
+	})
+	if err != nil {
+		return err
+	}
+	return b.store.KeepStandings(ctx, settled, b.now())
+}
+
+// each does n things on all processors, and returns the first error.
+func each(n int, do func(i int) error) error {
+	errs := make([]error, n)
+	var workers sync.WaitGroup
+	next := make(chan int)
+	for range min(n, runtime.GOMAXPROCS(0)) {
+		workers.Go(func() {
+			for i := range next {
+				errs[i] = do(i)
+			}
+		})
+	}
+	for i := range n {
+		next <- i
+	}
+	close(next)
+	workers.Wait()
+	for _, err := range errs {
+		if err != nil {
+			return err
+		}
+	}
+	return nil
+}

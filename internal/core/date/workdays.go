@@ -1,0 +1,61 @@
+package date
+
+import (
+	"fmt"
+	"slices"
+
+	"fribbet/internal/core/fault"
+)
+
+// MostSpan is the longest that a span may be, days: a year away is not a holiday.
+const MostSpan = 366
+
+// Span is days from From to To, both of them in it.
+type Span struct{ From, To Date }
+
+// Has tells whether day lies in the span.
+func (s Span) Has(day Date) bool { return !day.Before(s.From) && !day.After(s.To) }
+
+// Check returns the fields that no span can have.
+func (s Span) Check() fault.Fields {
+	var f fault.Fields
+	switch {
+	case s.From.IsZero():
+		f.Add("from", "nothing", "must be the first day off")
+	case s.To.Before(s.From):
+		f.Add("to", s.To, fmt.Sprintf("must not lie before the first day off, %s", s.From))
+	case s.To.Sub(s.From) >= MostSpan:
+		f.Add("to", s.To, fmt.Sprintf("must be at most %d days from the first", MostSpan))
+	}
+	return f
+}
+
+// Workdays are the days on which somebody works: days of the week less what is closed.
+type Workdays struct {
+	Weekdays
+	Closed []Span
+}
+
+// On tells whether day is one of them.
+func (w Workdays) On(day Date) bool {
+	return w.Has(day.Weekday()) && !slices.ContainsFunc(w.Closed, func(s Span) bool { return s.Has(day) })
+}
+
+// LatestIn returns the latest of them in (after, until], and whether there is one.
+func (w Workdays) LatestIn(after, until Date) (Date, bool) {
+	for d := until; d.After(after); d = d.AddDays(-1) {
+		if w.On(d) {
+			return d, true
+		}
+	}
+	return Date{}, false
+}
+
+// FirstAfter returns the first of them later than day. At least one day of the week must be worked.
+func (w Workdays) FirstAfter(day Date) Date {
+	for d := day.AddDays(1); ; d = d.AddDays(1) {
+		if w.On(d) {
+			return d
+		}
+	}
+}

@@ -1,0 +1,89 @@
+package due
+
+import (
+	"fmt"
+
+	"fribbet/internal/core/date"
+	"fribbet/internal/core/nail"
+)
+
+// Explanation is why the date is what it is.
+type Explanation struct {
+	Sentence string
+	Rows     []Told // every rule, in the order of Rules
+}
+
+// Told is what one rule alone would have said.
+type Told struct {
+	Rule     Rule
+	Words    string
+	Due      date.Date `json:",omitzero"` // zero when never
+	Days     int       // from the last sitting, or from the last look where there was none
+	Nails    []nail.Code
+	Decides  bool
+	Followed bool // it may decide; the break-even rhythm only does where short quicks are wanted
+}
+
+// Explain says why, in a sentence and as a table.
+func (t Trim) Explain(n Next) Explanation {
+	e := Explanation{Sentence: t.Reason(n) + ": " + t.when(n) + t.moved(n) + t.cautious(n) + "."}
+	for _, r := range n.Rules {
+		e.Rows = append(e.Rows, Told{
+			Rule: r.Rule, Words: t.words(r), Due: r.Due, Days: r.Due.Sub(t.from()), Nails: r.Nails,
+			Decides: r.Rule == n.Rule, Followed: r.Rule != Drift || t.Short,
+		})
+	}
+	return e
+}
+
+func (t Trim) when(n Next) string {
+	return days(n.Earliest.Sub(t.from())) + " after the last " + choose(t.Sat.IsZero(), "look", "sitting")
+}
+
+// moved is what working days made of the date.
+func (t Trim) moved(n Next) string {
+	by := n.Earliest.Sub(n.Due)
+	switch {
+	case n.Late:
+		return ", and " + days(-by) + " late, since no working day comes before"
+	case by > 0:
+		return ", done " + days(by) + " sooner, on the last working day before"
+	default:
+		return ""
+	}
+}
+
+func (t Trim) cautious(n Next) string {
+	if n.Cautious == n.Due {
+		return ""
+	}
+	return "; " + days(n.Due.Sub(n.Cautious)) + " sooner if its nails grow faster than nine dogs' in ten"
+}
+
+// words say what a rule is about, for this dog.
+func (t Trim) words(r RuleDate) string {
+	switch r.Rule {
+	case Pad:
+		return "seen to reach past the pad"
+	case Floor:
+		if len(r.Nails) > 0 && t.nail(r.Nails[0]).WishedGap > 0 {
+			return "down to the wished gap"
+		}
+		return "would touch the floor"
+	case Curl:
+		return "a dewclaw starts to curl"
+	case Drift:
+		return "the quick would begin to grow: break-even"
+	case Worth:
+		return "not before: the spare for a small cut"
+	default:
+		return t.Rhythm.IsUp()
+	}
+}
+
+func days(n int) string {
+	if n == 1 {
+		return "a day"
+	}
+	return fmt.Sprintf("%d days", n)
+}

@@ -1,0 +1,11 @@
+package rhythm
+
+const (
+	leastQuick = 0.5  // share of a usual nail's length that the quick never draws back beyond: it does not go into the toe (judgement)
+	leastCut   = 0.5  // that is taken with a clipper, mm (judgement)
+	leastLick  = 0.2  // with a grinder: one touch, mm (judgement)
+	halfYear   = 26   // weeks that rhythms are compared over
+	mostWeeks  = 104  // that bringing a quick back is followed for: what takes longer is never, at this rhythm (judgement)
+	offTrack   = 0.15 // of the way that a plan may be behind before it is said so (judgement)
+	leastBack  = 0.3  // mm, a way shorter than this is too short to measure a plan by (judgement)
+)

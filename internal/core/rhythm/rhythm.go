@@ -1,0 +1,39 @@
+// Package rhythm is how often a dog is done, and what that does to its nails over months: days
+// on the floor, the quick's move, the work; and how a long quick is brought back.
+package rhythm
+
+// Rhythm is how often a dog is done at the latest: the ceiling of the school its keeper follows.
+type Rhythm string
+
+const (
+	EveryOtherDay Rhythm = "every_other_day" // to drive a long quick back
+	TwiceAWeek    Rhythm = "twice_a_week"    // the same
+	Weekly        Rhythm = "weekly"          // grinding, or tiny tips
+	Fortnightly   Rhythm = "fortnightly"     // the usual home advice
+	ThreeWeeks    Rhythm = "three_weeks"
+	FourWeeks     Rhythm = "four_weeks" // the general ceiling
+	SixWeeks      Rhythm = "six_weeks"  // what many customers manage: beyond the ceiling, only to compare with
+)
+
+// Rhythms lists those that can be chosen for a dog, most frequent first.
+func Rhythms() []Rhythm {
+	return []Rhythm{EveryOtherDay, TwiceAWeek, Weekly, Fortnightly, ThreeWeeks, FourWeeks}
+}
+
+// Compared lists those that are laid side by side: the ones to choose, and six weeks.
+func Compared() []Rhythm { return append(Rhythms(), SixWeeks) }
+
+// Days is the rhythm's longest interval in days (common practice, no source); 0 for an unknown rhythm.
+func (r Rhythm) Days() float64 {
+	return map[Rhythm]float64{
+		EveryOtherDay: 2, TwiceAWeek: 3.5, Weekly: 7, Fortnightly: 14, ThreeWeeks: 21, FourWeeks: 28, SixWeeks: 42,
+	}[r]
+}
+
+// IsUp says that the rhythm's interval has passed.
+func (r Rhythm) IsUp() string {
+	return map[Rhythm]string{
+		EveryOtherDay: "two days are up", TwiceAWeek: "half a week is up", Weekly: "a week is up",
+		Fortnightly: "two weeks are up", ThreeWeeks: "three weeks are up", FourWeeks: "four weeks are up", SixWeeks: "six weeks are up",
+	}[r]
+}

@@ -1,0 +1,207 @@
+package store
+
+import (
+	"context"
+	"database/sql"
+	"encoding/json"
+	"time"
+
+	"github.com/google/uuid"
+	"github.com/jmoiron/sqlx"
+
+	"fribbet/internal/core/date"
+	"fribbet/internal/core/due"
+)
+
+// Standing is what the lists read of a dog. It is worked out from the records by whoever knows
+// the rules; the store keeps it, and forgets it when something new is told of the dog.
+type Standing struct {
+	DogID    uuid.UUID
+	Revision int    // of the dog's records that it was worked out from
+	Fold     int    // version of the rules that folded the feet
+	Feet     []byte // nil when they are to be folded
+	Folded   bool   // the feet are new, and to be kept
+	Terms    string // under which the date was set
+	Foremost bool
+	Turn     date.Date // by which the list is sorted
+	NameKey  string
+	Standing due.Standing
+	Due      []byte    // the date and its reasons
+	DueOn    date.Date // zero when there is none
+}
+
+type standingRow struct {
+	DogID    uuid.UUID    `db:"dog_id"`
+	Revision int          `db:"revision"`
+	Fold     *int         `db:"fold"`
+	Feet     *string      `db:"body"`
+	Terms    *string      `db:"terms"`
+	Foremost bool         `db:"foremost"`
+	Turn     string       `db:"turn_on"`
+	NameKey  string       `db:"name_key"`
+	Standing due.Standing `db:"standing"`
+	Due      *string      `db:"due"`
+	DueOn    *string      `db:"due_on"`
+	At       string       `db:"at"`
+}
+
+const standingColumns = `dog_id, revision, fold, body, terms, foremost, turn_on, name_key, standing, due, due_on`
+
+func (r standingRow) standing() (Standing, error) {
+	s := Standing{DogID: r.DogID, Revision: r.Revision, Terms: orEmpty(r.Terms), Foremost: r.Foremost, NameKey: r.NameKey, Standing: r.Standing}
+	if r.Feet != nil {
+		s.Fold, s.Feet = *r.Fold, []byte(*r.Feet)
+	}
+	if r.Due != nil {
+		s.Due = []byte(*r.Due)
+	}
+	if r.Turn == "" { // not worked out yet
+		return s, nil
+	}
+	turn, err := date.Parse(r.Turn)
+	s.Turn = turn
+	return s, err
+}
+
+// Stale lists the dogs whose standing is not worked out under these terms.
+func (s *Store) Stale(ctx context.Context, terms string) ([]uuid.UUID, error) {
+	var ids []uuid.UUID
+	err := s.db.SelectContext(ctx, &ids, `SELECT dog_id FROM standings WHERE terms IS NOT ? ORDER BY turn_on`, terms)
+	return ids, err
+}
+
+// Row is a dog's standing as a list shows it.
+type Row struct {
+	DogID uuid.UUID `db:"dog_id"`
+	Name  string    `db:"name"`
+	Due   *string   `db:"due"` // nil when it was never worked out
+}
+
+// Page is a stretch of the due list.
+type Page struct {
+	Rows  []Row
+	Found int // dogs that the search finds
+	All   int
+	Late  int
+}
+
+// DuePage reads limit standings from offset on, in the order of the list: of dogs whose name
+// holds the search, in small letters.
+func (s *Store) DuePage(ctx context.Context, search string, offset, limit int) (Page, error) {
+	var p Page
+	err := s.read(ctx, func(tx *sqlx.Tx) error {
+		if err := tx.SelectContext(ctx, &p.Rows, `
+			SELECT dog_id, name, due FROM standings JOIN dogs ON id = dog_id
+			WHERE instr(name_key, ?) > 0 ORDER BY foremost DESC, turn_on, name_key, dog_id LIMIT ? OFFSET ?`, search, limit, offset); err != nil {
+			return err
+		}
+		return tx.QueryRowxContext(ctx, `
+			SELECT count(*), count(*) FILTER (WHERE instr(name_key, ?) > 0), count(*) FILTER (WHERE standing = ?) FROM standings`,
+			search, due.Late).Scan(&p.All, &p.Found, &p.Late)
+	})
+	return p, err
+}
+
+// Standings reads some dogs' standings.
+func (s *Store) Standings(ctx context.Context, ids []uuid.UUID) (map[uuid.UUID]Standing, error) {
+	var rows []standingRow
+	err := s.db.SelectContext(ctx, &rows, `
+		SELECT `+standingColumns+` FROM standings LEFT JOIN feet USING (dog_id)
+		WHERE dog_id IN (SELECT value FROM json_each(?))`, listOf(ids))
+	if err != nil {
+		return nil, err
+	}
+	all := make(map[uuid.UUID]Standing, len(rows))
+	for _, r := range rows {
+		if all[r.DogID], err = r.standing(); err != nil {
+			return nil, err
+		}
+	}
+	return all, nil
+}
+
+// KeepStandings keeps what was worked out, but for dogs of which something new was told since.
+func (s *Store) KeepStandings(ctx context.Context, all []Standing, at time.Time) error {
+	return s.write(ctx, func(tx *sqlx.Tx) error {
+		keep, err := tx.PrepareNamedContext(ctx, `
+			UPDATE standings SET terms = :terms, foremost = :foremost, turn_on = :turn_on,
+				name_key = :name_key, standing = :standing, due = :due,
+				sequence = sequence + (due_on IS NOT :due_on AND due_on IS NOT NULL),
+				moved_at = CASE WHEN due_on IS NOT :due_on THEN :at ELSE moved_at END, due_on = :due_on
+			WHERE dog_id = :dog_id AND revision = :revision`)
+		if err != nil {
+			return err
+		}
+		defer keep.Close() //nolint:errcheck // closed with its transaction anyway
+		for _, one := range all {
+			err := mustTouch(keep.ExecContext(ctx, standingRow{
+				DogID: one.DogID, Revision: one.Revision, Terms: &one.Terms, Foremost: one.Foremost, Turn: one.Turn.String(),
+				NameKey: one.NameKey, Standing: one.Standing, Due: orNull(string(one.Due)), DueOn: orNull(one.DueOn.String()), At: instant(at)}))
+			if err == nil && one.Folded {
+				_, err = tx.ExecContext(ctx, `INSERT OR REPLACE INTO feet (dog_id, fold, body) VALUES (?, ?, ?)`, one.DogID, one.Fold, string(one.Feet))
+			}
+			if err != nil && err != ErrNotFound { // something new was told of it: it is stale again
+				return err
+			}
+		}
+		return nil
+	})
+}
+
+// Entry is a dog's date in the calendar.
+type Entry struct {
+	DogID    uuid.UUID
+	Name     string
+	On       date.Date
+	Due      []byte
+	Sequence int // how often the date has moved
+	MovedAt  time.Time
+}
+
+// Calendar reads every dog's date.
+func (s *Store) Calendar(ctx context.Context) ([]Entry, error) {
+	var rows []struct {
+		DogID    uuid.UUID  `db:"dog_id"`
+		Name     string     `db:"name"`
+		On       dateColumn `db:"due_on"`
+		Due      string     `db:"due"`
+		Sequence int        `db:"sequence"`
+		MovedAt  string     `db:"moved_at"`
+	}
+	err := s.db.SelectContext(ctx, &rows, `
+		SELECT dog_id, name, due_on, due, sequence, moved_at FROM standings JOIN dogs ON id = dog_id
+		WHERE due_on IS NOT NULL ORDER BY due_on, name, dog_id`)
+	if err != nil {
+		return nil, err
+	}
+	entries := make([]Entry, len(rows))
+	for i, r := range rows {
+		moved, err := time.Parse(instantForm, r.MovedAt)
+		if err != nil {
+			return nil, err
+		}
+		entries[i] = Entry{r.DogID, r.Name, r.On.Date, []byte(r.Due), r.Sequence, moved}
+	}
+	return entries, nil
+}
+
+// CalendarKey is the secret part of the calendar's address; empty before there is one.
+func (s *Store) CalendarKey(ctx context.Context) (string, error) {
+	var key string
+	err := s.db.GetContext(ctx, &key, `SELECT calendar_key FROM settings`)
+	if err == sql.ErrNoRows {
+		return "", nil
+	}
+	return key, err
+}
+
+// SetCalendarKey gives the calendar another address: the old one is nobody's any more.
+func (s *Store) SetCalendarKey(ctx context.Context, key string) error {
+	return mustTouch(s.db.ExecContext(ctx, `UPDATE settings SET calendar_key = ?`, key))
+}
+
+// listOf is ids as the JSON list that json_each reads.
+func listOf(ids []uuid.UUID) string {
+	text, _ := json.Marshal(ids) // ids are always text
+	return string(text)
+}
