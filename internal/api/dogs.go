@@ -44,7 +44,9 @@ func (h handlers) GetDue(ctx context.Context, r contract.GetDueRequestObject) (c
 	if r.Params.Limit != nil {
 		limit = *r.Params.Limit
 	}
-	found, err := h.book.DueList(ctx, orZero(r.Params.Search), orZero(r.Params.Offset), limit)
+	found, err := h.book.DueList(ctx, store.Find{
+		Name: orZero(r.Params.Search), Open: orZero(r.Params.Open), Offset: orZero(r.Params.Offset), Limit: limit,
+	})
 	if err != nil {
 		return nil, err
 	}

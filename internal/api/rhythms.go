@@ -2,6 +2,7 @@ package api
 
 import (
 	"context"
+	"fmt"
 	"math"
 	"slices"
 
@@ -24,7 +25,7 @@ func (h handlers) GetRhythms(ctx context.Context, r contract.GetRhythmsRequestOb
 		return nil, err
 	}
 	out := contract.GetRhythms200JSONResponse{
-		Dog: h.dog(got.Dog), PavementKmWeek: got.Pavement, GroundShare: got.Ground, MarginMm: got.Margin, GoalGapMm: got.Goal,
+		Dog: h.dog(got.Dog), PavementKmWeek: got.Pavement, GroundShare: got.Ground, MarginMm: got.Margin, Tool: given(got.Tool), GoalGapMm: got.Goal,
 		Outlooks: []contract.Outlook{}, Habit: habit(got.Habit), Growth: growthOf(got.Growth, nil), Plan: quickPlan(got.Plan),
 	}
 	for i, o := range got.Outlooks {
@@ -33,8 +34,8 @@ func (h handlers) GetRhythms(ctx context.Context, r contract.GetRhythmsRequestOb
 			FloorDays: o.FloorDays, QuickMm: o.Quick, QuickMoveMm: o.QuickMove, Sittings: o.Sittings, Nails: o.Nails,
 			Minutes: o.Minutes, GroundMinutes: o.Ground, BringBack: bringBack(got.Plans[i]),
 		}
-		if o.Bands > 0 {
-			one.Bands = &o.Bands
+		if o.WornOut > 0 {
+			one.WornOut = &o.WornOut
 		}
 		out.Outlooks = append(out.Outlooks, one)
 	}
@@ -63,18 +64,9 @@ func (h handlers) EndQuickPlan(ctx context.Context, r contract.EndQuickPlanReque
 }
 
 func (h handlers) GetHistory(ctx context.Context, r contract.GetHistoryRequestObject) (contract.GetHistoryResponseObject, error) {
-	var codes []nail.Code
-	switch {
-	case r.Params.Nail != nil && r.Params.Group == nil:
-		codes = []nail.Code{*r.Params.Nail}
-	case r.Params.Group != nil && r.Params.Nail == nil:
-		for _, c := range nail.All() {
-			if c.Group() == *r.Params.Group {
-				codes = append(codes, c)
-			}
-		}
-	default:
-		return nil, fault.Fields{{Name: "nail", Value: "nothing, or a group too", Want: "give a nail or a group, one of them"}}
+	codes, err := nail.Named(r.Params.Of)
+	if err != nil {
+		return nil, fault.Fields{{Name: "of", Value: r.Params.Of, Want: "must be a nail, LF1 to RH5, or one of " + fmt.Sprint(nail.Groups())}}
 	}
 	got, err := h.book.History(ctx, r.DogId, codes)
 	if err != nil {

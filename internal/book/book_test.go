@@ -88,7 +88,7 @@ func TestTheDueListBeginsWithWhoIsLatest(t *testing.T) {
 	}
 	_, err := b.AddDog(ctx, told("New", 1, 8))
 	require.NoError(t, err)
-	list, err := b.DueList(ctx, "", 0, 50)
+	list, err := b.DueList(ctx, store.Find{Limit: 50})
 	require.NoError(t, err)
 	var names []string
 	for _, v := range list.Rows {

@@ -47,14 +47,15 @@ type DueList struct {
 	Recount *Progress // while dates are being worked out again; the list may then tell old ones
 }
 
-// DueList returns the dogs whose name holds the search, limit of them from offset on, in the
-// order in which they are due, those that need a veterinarian before all others.
-func (b *Book) DueList(ctx context.Context, search string, offset, limit int) (DueList, error) {
+// DueList returns the dogs that are wanted, in the order in which they are due, those that need a
+// veterinarian before all others.
+func (b *Book) DueList(ctx context.Context, find store.Find) (DueList, error) {
 	progress, err := b.upToDate(ctx)
 	if err != nil {
 		return DueList{}, err
 	}
-	page, err := b.store.DuePage(ctx, nameKey(search), offset, limit)
+	find.Name = nameKey(find.Name)
+	page, err := b.store.DuePage(ctx, find)
 	if err != nil {
 		return DueList{}, err
 	}

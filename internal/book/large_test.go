@@ -148,7 +148,7 @@ func byFour(b *testing.B, ask func(client int) error) {
 func BenchmarkDueList(b *testing.B) {
 	book := largeBook(b)
 	byFour(b, func(client int) error {
-		_, err := book.DueList(ctx, "", 40*client, 40)
+		_, err := book.DueList(ctx, store.Find{Offset: 40 * client, Limit: 40})
 		return err
 	})
 }
@@ -156,7 +156,7 @@ func BenchmarkDueList(b *testing.B) {
 // One cut told at the bench, and the bench as it then stands.
 func BenchmarkBenchEvent(b *testing.B) {
 	book := largeBook(b)
-	list, err := book.DueList(ctx, "", 0, 4)
+	list, err := book.DueList(ctx, store.Find{Limit: 4})
 	require.NoError(b, err)
 	sittings := make([]uuid.UUID, 4)
 	for i := range sittings {

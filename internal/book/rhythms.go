@@ -24,8 +24,9 @@ import (
 // Rhythms is what each rhythm would do to a dog, side by side.
 type Rhythms struct {
 	Dog       store.Dog
-	Pavement  float64 // km a week that this was worked out for
-	Ground    float64 // the share of growth that it takes back on the mean toe
+	Pavement  float64  // km a week that this was worked out for
+	Ground    float64  // the share of growth that it takes back on the mean toe
+	Tool      kit.Tool // that it is done with
 	Margin    float64
 	Goal      float64 // gap that a brought-back nail is to stand, mm
 	Outlooks  []rhythm.Outlook
@@ -76,7 +77,8 @@ func (b *Book) rhythmsOn(ctx context.Context, dogID uuid.UUID, day date.Date, km
 	if len(nails) == 0 {
 		return r, nil
 	}
-	work := b.workOf(d, sittings, settings)
+	tool, work := b.workOf(d, sittings, settings)
+	r.Tool = tool
 	for _, one := range rhythm.Compared() {
 		r.Outlooks = append(r.Outlooks, rhythm.Ahead(nails, one, settings.Margin, work))
 		r.Plans = append(r.Plans, rhythm.BringBack(nails, one, day, settings.Margin, r.Goal, work))
@@ -86,10 +88,14 @@ func (b *Book) rhythmsOn(ctx context.Context, dogID uuid.UUID, day date.Date, km
 }
 
 // workOf is what a sitting with the dog asks, with the tool of last time.
-func (b *Book) workOf(d store.Dog, sittings []store.Sitting, settings store.Settings) rhythm.Work {
+func (b *Book) workOf(d store.Dog, sittings []store.Sitting, settings store.Settings) (kit.Tool, rhythm.Work) {
 	q := sitting.Question{Today: b.Today(), Dog: d.Dog, Sittings: trimsOf(sittings), Hand: settings.Hand}
 	tool := q.FirstTool()
-	return rhythm.Work{PerNail: q.Pace(tool.Work()).Nail(), Ground: tool.Work() == kit.Grinding, Band: kit.BandLimit}
+	work := rhythm.Work{PerNail: q.Pace(tool.Work()).Nail(), Ground: tool.Work() == kit.Grinding, Lasts: kit.BandLimit}
+	if tool == kit.GrinderDiamond {
+		work.Lasts = kit.BitLimit
+	}
+	return tool, work
 }
 
 // Recession is a plan to bring a dog's quicks back, and what has come of it.

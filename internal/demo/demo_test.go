@@ -28,7 +28,7 @@ func filled(t *testing.T, day time.Time) (*book.Book, []book.DueRow) {
 	t.Cleanup(func() { _ = kept.Close() })
 	b := book.New(kept, func() time.Time { return day })
 	require.NoError(t, Fill(ctx, b))
-	list, err := b.DueList(ctx, "", 0, 100)
+	list, err := b.DueList(ctx, store.Find{Limit: 100})
 	require.NoError(t, err)
 	require.Nil(t, list.Recount)
 	return b, list.Rows

@@ -85,19 +85,26 @@ type Page struct {
 	Late  int
 }
 
-// DuePage reads limit standings from offset on, in the order of the list: of dogs whose name
-// holds the search, in small letters.
-func (s *Store) DuePage(ctx context.Context, search string, offset, limit int) (Page, error) {
+// Find says which dogs of the due list are wanted.
+type Find struct {
+	Name          string // holds this, in small letters
+	Open          bool   // has a sitting under way
+	Offset, Limit int
+}
+
+// DuePage reads a stretch of the due list, in its order.
+func (s *Store) DuePage(ctx context.Context, f Find) (Page, error) {
+	const wanted = `instr(name_key, ?) > 0 AND (NOT ? OR dog_id IN (SELECT dog_id FROM logs WHERE ended = 0 AND withdrawn_at IS NULL))`
 	var p Page
 	err := s.read(ctx, func(tx *sqlx.Tx) error {
 		if err := tx.SelectContext(ctx, &p.Rows, `
 			SELECT dog_id, name, due FROM standings JOIN dogs ON id = dog_id
-			WHERE instr(name_key, ?) > 0 ORDER BY foremost DESC, turn_on, name_key, dog_id LIMIT ? OFFSET ?`, search, limit, offset); err != nil {
+			WHERE `+wanted+` ORDER BY foremost DESC, turn_on, name_key, dog_id LIMIT ? OFFSET ?`, f.Name, f.Open, f.Limit, f.Offset); err != nil {
 			return err
 		}
 		return tx.QueryRowxContext(ctx, `
-			SELECT count(*), count(*) FILTER (WHERE instr(name_key, ?) > 0), count(*) FILTER (WHERE standing = ?) FROM standings`,
-			search, due.Late).Scan(&p.All, &p.Found, &p.Late)
+			SELECT count(*), count(*) FILTER (WHERE `+wanted+`), count(*) FILTER (WHERE standing = ?) FROM standings`,
+			f.Name, f.Open, due.Late).Scan(&p.All, &p.Found, &p.Late)
 	})
 	return p, err
 }

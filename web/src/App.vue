@@ -30,6 +30,7 @@ useGlobalKeys(router, () => (helpOpen.value = true))
       <nav aria-label="Screens">
         <RouterLink to="/" class="place"><AppIcon name="due" />Due</RouterLink>
         <RouterLink to="/ladder" class="place"><AppIcon name="ladder" />Ladder</RouterLink>
+        <RouterLink to="/rhythm" class="place wide-only"><AppIcon name="rhythm" />Rhythm</RouterLink>
         <RouterLink to="/kit" class="place"><AppIcon name="kit" />Kit</RouterLink>
         <RouterLink to="/dogs/new" class="place"><AppIcon name="add" />Add dog</RouterLink>
         <span class="spacer" />

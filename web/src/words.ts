@@ -9,6 +9,9 @@ export const shapes: Record<Schemas['Shape'], string> = { straight: 'straight', 
 export const states: Record<Schemas['NailState'], string> = {
   sound: 'sound', loose: 'loose', split: 'split', broken: 'broken', torn: 'torn', ingrown: 'grown in',
 }
+export const groups: Record<Schemas['Group'], string> = {
+  fore: 'fore nails', hind_middle: 'hind middle nails', hind_outer: 'hind outer nails', dewclaw: 'dewclaws',
+}
 export const coats: Record<Schemas['Coat'], string> = { short: 'short hair', long: 'long hair' }
 export const sources: Record<Schemas['Source'], string> = {
   told: 'told by you', measured: 'measured', learnt: 'learnt from this dog', assumed: 'assumed for its size',

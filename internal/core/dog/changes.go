@@ -67,6 +67,10 @@ func (d Dog) With(c Changes, today date.Date) (Dog, fault.Fields) {
 	if len(f) > 0 { // every other check wants a birth date
 		return d, f
 	}
+	if c.Since != nil && c.Since.After(today) {
+		f.Add("pavement_since", *c.Since, "must not lie in the future")
+		return d, f
+	}
 	if c.Pavement != nil {
 		since := today
 		if set(&since, c.Since); len(d.Weights) == 0 { // a new dog: nothing was told before

@@ -100,6 +100,21 @@ const (
 	Dewclaw    Group = "dewclaw"     // digit I of any paw: no wear
 )
 
+// Named returns the nails that a name stands for: a code, or all that a dog can have of a group.
+func Named(name string) ([]Code, error) {
+	var codes []Code
+	for _, c := range all {
+		if string(c.Group()) == name {
+			codes = append(codes, c)
+		}
+	}
+	if codes != nil {
+		return codes, nil
+	}
+	c, err := ParseCode(name)
+	return []Code{c}, err
+}
+
 // Groups lists them in the order they are shown.
 func Groups() []Group { return []Group{Fore, HindMiddle, HindOuter, Dewclaw} }
 

@@ -11,7 +11,7 @@ import (
 // Work is what one sitting asks of hand and kit.
 type Work struct {
 	PerNail float64 // minutes
-	Band    float64 // minutes that a sanding band lasts
+	Lasts   float64 // minutes that its band or bit lasts; read only of a grinder
 	Ground  bool    // with a grinder
 }
 
@@ -34,7 +34,7 @@ type Outlook struct {
 	Nails     int     // done at them, all together
 	Minutes   float64 // all together
 	Ground    float64 // of these, minutes under the grinder
-	Bands     float64 // sanding bands that those wear out
+	WornOut   float64 // bands or bits that those wear out
 }
 
 // Ahead looks ahead over half a year of one rhythm, on mean rates. There must be a nail.
@@ -67,7 +67,7 @@ func Ahead(nails []Nail, r Rhythm, margin float64, work Work) Outlook {
 	o.Minutes = float64(o.Nails) * work.PerNail
 	if work.Ground {
 		o.Ground = o.Minutes
-		o.Bands = o.Ground / work.Band
+		o.WornOut = o.Ground / work.Lasts
 	}
 	return o
 }

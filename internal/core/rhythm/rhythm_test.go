@@ -34,7 +34,7 @@ func toes(spare, rate float64) []Nail {
 func TestRhythmsSideBySide(t *testing.T) {
 	moves := map[Rhythm]float64{}
 	for _, r := range Compared() {
-		o := Ahead(toes(1.5, 1), r, 1, Work{PerNail: 0.5, Ground: true, Band: 60})
+		o := Ahead(toes(1.5, 1), r, 1, Work{PerNail: 0.5, Ground: true, Lasts: 60})
 		moves[r] = o.QuickMove
 		assert.Len(t, o.Quick, o.Weeks+1)
 		assert.InDelta(t, math.Ceil(182/r.Days()), o.Sittings, 1, r)
@@ -62,9 +62,9 @@ func TestFloorDaysAreThoseWithANailOnIt(t *testing.T) {
 }
 
 func TestGrindingWearsTheBandByTheMinute(t *testing.T) {
-	o := Ahead(toes(2, 1), Weekly, 1, Work{PerNail: 0.4, Ground: true, Band: 60})
+	o := Ahead(toes(2, 1), Weekly, 1, Work{PerNail: 0.4, Ground: true, Lasts: 60})
 	assert.Equal(t, o.Minutes, o.Ground)
-	assert.InDelta(t, o.Ground/60, o.Bands, 1e-9)
+	assert.InDelta(t, o.Ground/60, o.WornOut, 1e-9)
 }
 
 func TestBreakEvenIsTheMostDemandingNails(t *testing.T) {

@@ -1,4 +1,4 @@
-import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/vue-query'
+import { keepPreviousData, useInfiniteQuery, useMutation, useQuery, useQueryClient } from '@tanstack/vue-query'
 import { toValue, type MaybeRefOrGetter } from 'vue'
 import { answered, client, sent, type Schemas } from './client'
 
@@ -7,7 +7,22 @@ const path = (dogId: string) => ({ params: { path: { dog_id: dogId } } })
 export const useSettings = () =>
   useQuery({ queryKey: ['settings'], queryFn: () => answered(client.GET('/api/settings')), staleTime: Infinity })
 
-export const useDue = () => useQuery({ queryKey: ['due'], queryFn: () => answered(client.GET('/api/due')) })
+/** The due list, a page after the other; while the server works dates out again, it is asked again. */
+export const useDue = (search: MaybeRefOrGetter<string>) =>
+  useInfiniteQuery({
+    queryKey: ['due', search],
+    queryFn: ({ pageParam }) => answered(client.GET('/api/due', { params: { query: { search: toValue(search), offset: pageParam } } })),
+    initialPageParam: 0,
+    getNextPageParam: (last, pages) => {
+      const told = pages.reduce((sum, page) => sum + page.dogs.length, 0)
+      return told < last.found && last.dogs.length > 0 ? told : undefined
+    },
+    placeholderData: keepPreviousData,
+    refetchInterval: (query) => (query.state.data?.pages[0]?.recount ? 400 : false),
+  })
+
+/** Dogs with a sitting under way. */
+export const useUnderWay = () => useQuery({ queryKey: ['due', 'open'], queryFn: () => answered(client.GET('/api/due', { params: { query: { open: true, limit: 1 } } })) })
 
 export const useDog = (dogId: MaybeRefOrGetter<string>) =>
   useQuery({
@@ -73,7 +88,7 @@ export function useRecordSitting(dogId: MaybeRefOrGetter<string>) {
       answered(client.POST('/api/dogs/{dog_id}/sittings', { ...path(toValue(dogId)), body })),
     onSuccess: (view) => {
       cache.setQueryData(['dog', toValue(dogId)], view)
-      return cache.invalidateQueries({ predicate: (q) => ['due', 'forecast', 'section', 'plan', 'kit'].includes(String(q.queryKey[0])) })
+      return cache.invalidateQueries({ predicate: (q) => ['due', 'forecast', 'section', 'plan', 'kit', 'history', 'rhythms'].includes(String(q.queryKey[0])) })
     },
   })
 }
@@ -89,7 +104,7 @@ export function useWithdrawSitting(dogId: MaybeRefOrGetter<string>) {
       ),
     onSuccess: (view) => {
       cache.setQueryData(['dog', toValue(dogId)], view)
-      return cache.invalidateQueries({ predicate: (q) => ['due', 'forecast', 'section', 'plan', 'kit'].includes(String(q.queryKey[0])) })
+      return cache.invalidateQueries({ predicate: (q) => ['due', 'forecast', 'section', 'plan', 'kit', 'history', 'rhythms'].includes(String(q.queryKey[0])) })
     },
   })
 }
@@ -101,6 +116,45 @@ export const useSitting = (dogId: MaybeRefOrGetter<string>, sittingId: MaybeRefO
     queryFn: () =>
       answered(client.GET('/api/dogs/{dog_id}/sittings/{sitting_id}/bench', { params: { path: { dog_id: toValue(dogId), sitting_id: toValue(sittingId) } } })),
   })
+
+export const useHistory = (dogId: MaybeRefOrGetter<string>, of: MaybeRefOrGetter<string>) =>
+  useQuery({
+    queryKey: ['history', dogId, of],
+    queryFn: () =>
+      answered(client.GET('/api/dogs/{dog_id}/history', { params: { path: { dog_id: toValue(dogId) }, query: { of: toValue(of) } } })),
+    placeholderData: keepPreviousData,
+  })
+
+export const useRhythms = (dogId: MaybeRefOrGetter<string>, asked: MaybeRefOrGetter<{ pavement_km_week?: number; goal_gap_mm?: number }>) =>
+  useQuery({
+    queryKey: ['rhythms', dogId, asked],
+    queryFn: () =>
+      answered(client.GET('/api/dogs/{dog_id}/rhythms', { params: { path: { dog_id: toValue(dogId) }, query: toValue(asked) } })),
+    placeholderData: keepPreviousData,
+  })
+
+/** Begin to bring a dog's quicks back, or end the plan that is on. */
+export function useQuickPlan(dogId: MaybeRefOrGetter<string>) {
+  const cache = useQueryClient()
+  const onSuccess = () => cache.invalidateQueries({ predicate: (q) => q.queryKey[0] !== 'settings' })
+  return {
+    start: useMutation({
+      mutationFn: (body: Schemas['QuickPlanInput']) => answered(client.POST('/api/dogs/{dog_id}/quick-plan', { ...path(toValue(dogId)), body })),
+      onSuccess,
+    }),
+    end: useMutation({ mutationFn: () => answered(client.DELETE('/api/dogs/{dog_id}/quick-plan', path(toValue(dogId)))), onSuccess }),
+  }
+}
+
+export const useCalendar = () => useQuery({ queryKey: ['calendar'], queryFn: () => answered(client.GET('/api/calendar')) })
+
+export function useRenewCalendar() {
+  const cache = useQueryClient()
+  return useMutation({
+    mutationFn: () => answered(client.POST('/api/calendar')),
+    onSuccess: (calendar) => cache.setQueryData(['calendar'], calendar),
+  })
+}
 
 export const useForecast = (dogId: MaybeRefOrGetter<string>) =>
   useQuery({

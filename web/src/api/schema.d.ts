@@ -1213,8 +1213,8 @@ export interface components {
             minutes: number;
             /** @description of these under the grinder */
             ground_minutes: number;
-            /** @description sanding bands that this wears out; none where it is not ground */
-            bands?: number;
+            /** @description bands or bits that this wears out; none where it is not ground */
+            worn_out?: number;
             bring_back: components["schemas"]["BringBack"];
         };
         /** @description The longest interval that lets no quick grow; none where every one does */
@@ -1231,6 +1231,7 @@ export interface components {
             pavement_km_week: number;
             /** @description of the mean toe's growth that the ground takes back, 0 to 1 */
             ground_share: number;
+            tool?: components["schemas"]["Tool"];
             margin_mm: number;
             goal_gap_mm: number;
             /** @description most frequent first; none where no nail may be trimmed */
@@ -2092,6 +2093,8 @@ export interface operations {
             query?: {
                 /** @description only dogs whose name holds this */
                 search?: string;
+                /** @description only dogs with a sitting under way */
+                open?: boolean;
                 /** @description how many to leave out at the front */
                 offset?: number;
                 /** @description how many at most; 40 when not given */
@@ -2332,10 +2335,9 @@ export interface operations {
     };
     getHistory: {
         parameters: {
-            query?: {
-                nail?: components["schemas"]["NailCode"];
-                /** @description instead of a nail */
-                group?: components["schemas"]["Group"];
+            query: {
+                /** @description a nail, LF3, or a group of nails, fore */
+                of: string;
             };
             header?: never;
             path: {

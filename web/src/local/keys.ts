@@ -18,7 +18,7 @@ export function act(event: KeyboardEvent, does: () => void) {
 
 /** Keys that work on every screen: / search, g then a letter to go somewhere, ? all keys. */
 export function useGlobalKeys(router: Router, help: () => void) {
-  const places: Record<string, string> = { d: '/', b: '/bench', l: '/ladder', k: '/kit', a: '/dogs/new', s: '/settings' }
+  const places: Record<string, string> = { d: '/', b: '/bench', l: '/ladder', r: '/rhythm', k: '/kit', a: '/dogs/new', s: '/settings' }
   let going = 0
   onKey((event) => {
     if (isTyping(event) || event.ctrlKey || event.metaKey || event.altKey) return
@@ -26,7 +26,8 @@ export function useGlobalKeys(router: Router, help: () => void) {
     if (Date.now() - going < 1500 && place) {
       event.preventDefault()
       going = 0
-      void router.push(place)
+      const dog = router.currentRoute.value.params.dogId
+      void router.push(event.key === 'r' && dog ? `/dogs/${String(dog)}/rhythm` : place) // of the dog one is looking at
     } else if (event.key === 'g') {
       going = Date.now()
     } else if (event.key === '?') {

@@ -7,10 +7,11 @@ import due from 'bootstrap-icons/icons/calendar2-check.svg'
 import go from 'bootstrap-icons/icons/arrow-right.svg'
 import kit from 'bootstrap-icons/icons/tools.svg'
 import ladder from 'bootstrap-icons/icons/bar-chart-steps.svg'
+import rhythm from 'bootstrap-icons/icons/graph-down.svg'
 import settings from 'bootstrap-icons/icons/sliders.svg'
 import vet from 'bootstrap-icons/icons/telephone.svg'
 
-const icons = { add, back, blood, caution, due, go, kit, ladder, settings, vet }
+const icons = { add, back, blood, caution, due, go, kit, ladder, rhythm, settings, vet }
 defineProps<{ name: keyof typeof icons }>()
 </script>
 

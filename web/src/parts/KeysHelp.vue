@@ -8,6 +8,7 @@ const places = {
     ['g d', 'go to Due'],
     ['g b', 'go to the sitting that is under way'],
     ['g l', 'go to Ladder'],
+    ['g r', 'go to Rhythm, of the dog that is open'],
     ['g k', 'go to Kit'],
     ['g a', 'add a dog'],
     ['g s', 'settings'],
@@ -33,6 +34,10 @@ const places = {
     ['U', 'undo'],
     ['B', 'blood'],
     ['Page down, page up', 'a pedal: the next thing; this nail is finished'],
+  ],
+  'In a history': [
+    ['← →', 'read off the day before, the day after'],
+    ['Home End', 'the first, the last'],
   ],
   'Getting ready': [
     ['Enter', 'start the sitting'],

@@ -5,7 +5,10 @@ import AnswerState from '../parts/AnswerState.vue'
 import CautionList from '../parts/CautionList.vue'
 import RankKey from '../rank/RankKey.vue'
 import { useUnits } from '../units'
+import QuickPlanNote from '../parts/QuickPlanNote.vue'
+import DogGrowth from './dog/DogGrowth.vue'
 import DogHandling from './dog/DogHandling.vue'
+import DogHistory from './dog/DogHistory.vue'
 import DogNext from './dog/DogNext.vue'
 import DogProfile from './dog/DogProfile.vue'
 import NailTable from './dog/NailTable.vue'
@@ -45,6 +48,7 @@ const assumed = computed(() => data.value?.rank.bars.every((b) => b.length.sourc
       </div>
 
       <DogNext :next="data.next" :days="data.next_in_days" :why-none="data.why_none" :training="data.training" />
+      <QuickPlanNote v-if="data.plan" :plan="data.plan" />
       <CautionList :cautions="data.cautions" />
 
       <section class="today" aria-labelledby="rank-title">
@@ -55,6 +59,8 @@ const assumed = computed(() => data.value?.rank.bars.every((b) => b.length.sourc
       </section>
 
       <NailTable :dog-id="dogId" :rank="data.rank" :next="data.next" :training="data.training_paws" />
+      <DogHistory :dog-id="dogId" :nails="dog.nails.map((n) => n.code)" :groups="data.growth.groups.map((g) => g.group)" />
+      <DogGrowth :dog-id="dogId" :growth="data.growth" :habit="data.habit" />
       <PawMoods :dog-id="dogId" :moods="data.moods" :training="data.training" />
       <DogHandling :dog="dog" />
       <DogProfile :dog="dog" />

@@ -1,21 +1,20 @@
 <script setup lang="ts">
+import { BButton } from 'bootstrap-vue-next/components/BButton'
 import { BFormInput } from 'bootstrap-vue-next/components/BFormInput'
 import { computed, ref } from 'vue'
 import { useDue } from '../api/queries'
 import { fullDayOf } from '../dates'
+import { useLater } from '../local/later'
 import AnswerState from '../parts/AnswerState.vue'
 import DueRow from './due/DueRow.vue'
 import DueScale from './due/DueScale.vue'
 
-const { data, error, refetch } = useDue()
 const search = ref('')
-const found = computed(() => {
-  const wanted = search.value.trim().toLocaleLowerCase()
-  return (data.value?.dogs ?? []).filter((d) => d.name.toLocaleLowerCase().includes(wanted))
-})
+const { data: pages, error, refetch, hasNextPage, fetchNextPage, isFetchingNextPage } = useDue(useLater(search))
+const data = computed(() => pages.value?.pages[0])
+const found = computed(() => pages.value?.pages.flatMap((p) => p.dogs) ?? [])
 /** The next safe thing: the first dog that is not a veterinarian's matter. */
 const foremost = computed(() => found.value.findIndex((d) => !d.cautions.some((c) => c.kind === 'veterinarian')))
-const late = computed(() => (data.value?.dogs ?? []).filter((d) => d.standing === 'late').length)
 </script>
 
 <template>
@@ -25,7 +24,7 @@ const late = computed(() => (data.value?.dogs ?? []).filter((d) => d.standing ==
       <div class="screen-head">
         <div>
           <h1>Due</h1>
-          <p class="soft lead">{{ fullDayOf(data.today) }} · {{ data.dogs.length === 1 ? '1 dog' : `${data.dogs.length} dogs` }}<template v-if="late"> · {{ late }} late</template></p>
+          <p class="soft lead">{{ fullDayOf(data.today) }} · {{ data.all === 1 ? '1 dog' : `${data.all} dogs` }}<template v-if="data.late"> · {{ data.late }} late</template></p>
         </div>
         <div class="aside">
           <label for="search" class="visually-hidden">Search a dog by name</label>
@@ -34,7 +33,11 @@ const late = computed(() => (data.value?.dogs ?? []).filter((d) => d.standing ==
         </div>
       </div>
 
-      <div v-if="data.dogs.length === 0" class="empty">
+      <p v-if="data.recount" class="recount" role="status">
+        <progress :value="data.recount.done" :max="data.recount.all" />
+        Dates are being worked out again: {{ data.recount.done }} of {{ data.recount.all }} dogs. Until then some dates below are the old ones.
+      </p>
+      <div v-if="data.all === 0" class="empty">
         <h2>No dogs in the book yet</h2>
         <p>Add the first one: a name, a weight and an age are enough.</p>
         <RouterLink to="/dogs/new" class="btn btn-go btn-big">Add a dog</RouterLink>
@@ -45,6 +48,7 @@ const late = computed(() => (data.value?.dogs ?? []).filter((d) => d.standing ==
         <ul class="rows">
           <DueRow v-for="(row, i) in found" :key="row.dog_id" :row="row" :first="i === foremost" />
         </ul>
+        <p v-if="hasNextPage" class="more"><BButton variant="plain" :disabled="isFetchingNextPage" @click="fetchNextPage()">Show more: {{ found.length }} of {{ data.found }} dogs are here</BButton></p>
         <p class="legend soft small"><span aria-hidden="true">●</span> due · <span aria-hidden="true">◇</span> cautious date: if the nails grow faster than nine dogs in ten · <span aria-hidden="true">◀</span> late</p>
       </template>
     </template>
@@ -57,4 +61,6 @@ const late = computed(() => (data.value?.dogs ?? []).filter((d) => d.standing ==
 .empty { padding: 3rem 0; }
 .rows { border-bottom: 1px solid var(--line); }
 .legend { margin-top: 0.75rem; }
+.more { margin-top: 0.75rem; }
+.recount progress { display: block; height: 0.6rem; max-width: 100%; width: 30rem; }
 </style>

@@ -1,14 +1,14 @@
 <script setup lang="ts">
 import { watch } from 'vue'
 import { useRouter } from 'vue-router'
-import { useDue } from '../api/queries'
+import { useUnderWay } from '../api/queries'
 import AnswerState from '../parts/AnswerState.vue'
 
 /** The sitting that is under way; when there is none, Due, where one begins. */
 const router = useRouter()
-const { data, error, refetch } = useDue()
+const { data, error, refetch } = useUnderWay()
 watch(data, (due) => {
-  const row = due?.dogs.find((d) => d.open_sitting)
+  const row = due?.dogs[0]
   if (due) void router.replace(row ? `/dogs/${row.dog_id}/bench/${row.open_sitting}` : '/')
 }, { immediate: true })
 </script>

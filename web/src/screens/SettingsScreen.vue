@@ -11,6 +11,8 @@ import AnswerState from '../parts/AnswerState.vue'
 import FormField from '../parts/FormField.vue'
 import RefusalNote from '../parts/RefusalNote.vue'
 import WeekdayPicker from '../parts/WeekdayPicker.vue'
+import CalendarAddress from './settings/CalendarAddress.vue'
+import HolidayList from './settings/HolidayList.vue'
 import { useUnits } from '../units'
 import { hands, options } from '../words'
 
@@ -23,7 +25,7 @@ const coin = ref('')
 const theme = ref<Theme>(chosenTheme())
 watch(data, (settings) => {
   if (!settings) return
-  choices.value = { ...settings.choices }
+  choices.value = { ...settings.choices, holidays: settings.choices.holidays ?? [] }
   margin.value = length.value.inField(settings.choices.margin_mm)
   coin.value = settings.choices.coin_mm === undefined ? '' : length.value.inField(settings.choices.coin_mm)
 }, { immediate: true })
@@ -70,12 +72,16 @@ function save() {
       <FormField id="workdays" label="Your working days" :error="error" :fields="['working_weekdays']" hint="A new dog’s dates fall on these. Each dog can have its own.">
         <WeekdayPicker id="workdays" v-model="choices.working_weekdays" />
       </FormField>
+      <FormField id="holidays" label="Days off" :error="error" :fields="['holidays']" hint="No date falls on these: it moves to the working day before.">
+        <HolidayList v-model="choices.holidays!" :today="data!.today" />
+      </FormField>
       <FormField id="theme" label="Light or dark, in this browser" :error="null" :fields="[]">
         <BFormSelect id="theme" v-model="theme" :options="[{ value: 'auto', text: 'as the system' }, { value: 'light', text: 'light' }, { value: 'dark', text: 'dark' }]" />
       </FormField>
-      <RefusalNote :error="error" :shown="['role', 'margin_mm', 'coin_mm', 'working_weekdays']" />
+      <RefusalNote :error="error" :shown="['role', 'margin_mm', 'coin_mm', 'working_weekdays', 'holidays']" />
       <div><BButton type="submit" variant="go" :disabled="isPending">Save settings</BButton> <span v-if="isSuccess" role="status" class="saved">Saved.</span></div>
     </BForm>
+    <CalendarAddress v-if="data && data.choices.role !== 'unset'" />
   </div>
 </template>
 

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { Schemas } from '../../api/client'
 import { dayOf, fullDayOf, inDays } from '../../dates'
-import { rules } from '../../words'
+import WhyTable from '../../parts/WhyTable.vue'
 
 defineProps<{ next?: Schemas['Next']; days?: number; whyNone: string; training?: string }>()
 </script>
@@ -14,21 +14,12 @@ defineProps<{ next?: Schemas['Next']; days?: number; whyNone: string; training?:
       {{ next.reason }}.
       <template v-if="next.late">There is no working day before. </template>
       <template v-else-if="next.due !== next.earliest">Moved to a working day from {{ dayOf(next.earliest) }}. </template>
-      <template v-if="next.cautious !== next.due">If the nails grow faster than in nine dogs of ten: <strong>{{ dayOf(next.cautious) }}</strong>.</template>
+      <template v-if="next.cautious !== next.due">If its nails grow faster than nine dogs’ in ten: <strong>{{ dayOf(next.cautious) }}</strong>.</template>
     </p>
     <details>
       <summary>Why this date</summary>
-      <table class="rules">
-        <thead><tr><th>rule</th><th>would say</th><th>for</th></tr></thead>
-        <tbody>
-          <tr v-for="r in next.rules" :key="r.rule" :class="{ decided: r.rule === next.rule }">
-            <td>{{ rules[r.rule] }}<span v-if="r.rule === next.rule"> ◀ decided</span></td>
-            <td class="nowrap">{{ r.due ? dayOf(r.due) : 'never' }}</td>
-            <td class="small">{{ r.nails.length === next.per_nail.length ? 'every nail' : r.nails.join(' ') }}</td>
-          </tr>
-        </tbody>
-      </table>
-      <p class="soft small">A nail is due when it reaches the floor (or the wished gap), when a dewclaw curls, or when the rhythm is up, whichever comes first; but not before there is enough spare for a small cut, and never sooner than two days.</p>
+      <WhyTable :why="next.why" :nails="next.per_nail.length" />
+      <p class="soft small">A nail is due when it reaches the floor (or the wished gap), when a dewclaw curls, or when the rhythm is up, or, where short quicks are wanted, when the quick would begin to grow, whichever comes first; but not before there is enough spare for a small cut, and never sooner than two days.</p>
     </details>
   </div>
 </template>
@@ -43,6 +34,4 @@ defineProps<{ next?: Schemas['Next']; days?: number; whyNone: string; training?:
 .why { margin: 0.1rem 0 0.25rem; }
 .why::first-letter { text-transform: uppercase; }
 summary { color: var(--go); cursor: pointer; font-weight: 600; min-height: 32px; }
-.rules { margin-bottom: 0.5rem; max-width: 46rem; }
-.decided { font-weight: 650; }
 </style>

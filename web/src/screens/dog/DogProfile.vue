@@ -28,6 +28,7 @@ const copy = () => ({ ...props.dog, weights: [...props.dog.weights], nails: prop
 const open = ref(false)
 const form = ref(copy())
 const pavement = ref('')
+const since = ref('')
 const gap = ref('')
 const weighed = ref('')
 const weighedOn = ref('')
@@ -36,6 +37,7 @@ function begin() {
   reset()
   form.value = copy()
   pavement.value = String(props.dog.pavement_km_week)
+  since.value = settings.value?.today ?? ''
   gap.value = length.value.inField(props.dog.wished_gap_mm)
   weighed.value = weighedOn.value = ''
   open.value = true
@@ -47,18 +49,20 @@ async function loadAgain() {
 const conflict = computed(() => error.value instanceof Refusal && error.value.status === 409)
 
 function save() {
-  const { version, name, birth_date, birth_estimated, foot_coat, rhythm, working_weekdays, nails } = form.value
+  const { version, name, birth_date, birth_estimated, foot_coat, rhythm, working_weekdays, nails, short_quicks } = form.value
   const kilos = weight.value.typed(weighed.value)
   const added = weighed.value.trim() === '' ? [] : [{ kg: kilos ?? 0, ...(weighedOn.value ? { on: weighedOn.value } : {}) }]
   const gapUntouched = gap.value === length.value.inField(props.dog.wished_gap_mm)
   mutate({
-    version, name, birth_date, birth_estimated, foot_coat, rhythm, working_weekdays, nails,
+    version, name, birth_date, birth_estimated, foot_coat, rhythm, working_weekdays, nails, short_quicks,
     weights: [...form.value.weights, ...added],
-    pavement_km_week: number(pavement.value) ?? -1, // refused by name, as no number of km is
+    ...(walksAnew.value ? { pavement_km_week: number(pavement.value) ?? -1, pavement_since: since.value || undefined } : {}), // -1 is refused by name, as no number of km is
     wished_gap_mm: gapUntouched ? props.dog.wished_gap_mm : (length.value.typed(gap.value) ?? -1),
   }, { onSuccess: () => (open.value = false) })
 }
-const shown = ['name', 'birth_date', 'weights', 'foot_coat', 'pavement_km_week', 'rhythm', 'working_weekdays', 'wished_gap_mm']
+/** What it walks now is told only when it was changed, so that its past stays as it was. */
+const walksAnew = computed(() => pavement.value !== String(props.dog.pavement_km_week))
+const shown = ['name', 'birth_date', 'weights', 'foot_coat', 'pavement_km_week', 'pavement_since', 'rhythm', 'working_weekdays', 'wished_gap_mm']
 </script>
 
 <template>
@@ -67,7 +71,7 @@ const shown = ['name', 'birth_date', 'weights', 'foot_coat', 'pavement_km_week',
       <h2 id="profile-title">Profile and nails</h2>
       <BButton variant="plain" :aria-expanded="open" @click="open ? (open = false) : begin()">{{ open ? 'Close' : 'Change' }}</BButton>
     </div>
-    <p v-if="!open" class="soft">{{ coats[dog.foot_coat] }} on the feet · {{ dog.pavement_km_week }} km of pavement a week · at the latest {{ rhythms[dog.rhythm] }} · born {{ dog.birth_estimated ? 'about ' : '' }}{{ fullDayOf(dog.birth_date) }}</p>
+    <p v-if="!open" class="soft">{{ coats[dog.foot_coat] }} on the feet · {{ dog.pavement_km_week }} km of pavement a week · at the latest {{ rhythms[dog.rhythm] }}{{ dog.short_quicks ? ', quicks kept short' : '' }} · born {{ dog.birth_estimated ? 'about ' : '' }}{{ fullDayOf(dog.birth_date) }}</p>
     <BForm v-else novalidate @submit.prevent="save">
       <div class="columns">
         <FormField id="p-name" v-slot="{ invalid, described }" label="Name" :error="error" :fields="['name']">
@@ -86,8 +90,13 @@ const shown = ['name', 'birth_date', 'weights', 'foot_coat', 'pavement_km_week',
             <button v-for="f in settings?.gap_feelers" :key="f.feeler" type="button" @click="gap = length.inField(f.gap_mm)">{{ feelers[f.feeler] }}</button>
           </div>
         </FormField>
-        <FormField id="p-pavement" v-slot="{ invalid, described }" label="Pavement walking, km a week" :error="error" :fields="['pavement_km_week']" hint="Only hard ground wears nails.">
+        <FormField id="p-pavement" v-slot="{ invalid, described }" label="Pavement walking, km a week" :error="error" :fields="['pavement_km_week', 'pavement_since']" hint="Only hard ground wears nails.">
           <BFormInput id="p-pavement" v-model="pavement" inputmode="decimal" :state="invalid" :aria-describedby="described" />
+          <div v-if="walksAnew" class="since"><label for="p-since">since</label><BFormInput id="p-since" v-model="since" type="date" :min="dog.birth_date" :max="settings?.today" /><BButton variant="plain" @click="since = dog.birth_date">always</BButton></div>
+          <p v-for="w in dog.walked" :key="w.until" class="small soft walked">{{ w.km_week }} km until {{ fullDayOf(w.until) }}</p>
+        </FormField>
+        <FormField id="p-short" label="Short quicks" :error="error" :fields="['short_quicks']" hint="Some take every nail as short as it will go; others only want it off the floor.">
+          <BFormCheckbox id="p-short" v-model="form.short_quicks">due before a quick would begin to grow</BFormCheckbox>
         </FormField>
         <FormField id="p-coat" label="Hair on the feet" :error="error" :fields="['foot_coat']">
           <BFormSelect id="p-coat" v-model="form.foot_coat" :options="options(coats)" />
@@ -123,6 +132,8 @@ const shown = ['name', 'birth_date', 'weights', 'foot_coat', 'pavement_km_week',
 .weighing { display: flex; flex-wrap: wrap; gap: 0.4rem; }
 .feelers { margin-top: 0.35rem; }
 .weighing > * { flex: 1; }
+.since { align-items: center; display: flex; gap: 0.5rem; margin-top: 0.35rem; }
+.walked { margin: 0.25rem 0 0; }
 .weights { margin-top: 0.35rem; }
 .weights button { background: none; border: 0; color: var(--ink-soft); min-height: 32px; min-width: 32px; }
 </style>

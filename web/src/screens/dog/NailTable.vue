@@ -48,7 +48,6 @@ const dateOf = (code: string) => props.next?.per_nail.find((n) => n.code === cod
     <p class="soft small key">
       In grey, the range that holds nine times in ten.
       <span v-for="source in shownSources" :key="source"> {{ sourceMarks[source] }} {{ sources[source] }}.</span>
-      Growth is assumed from age, size and pavement.
     </p>
   </section>
 </template>

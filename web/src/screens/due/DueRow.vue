@@ -1,12 +1,14 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
 import type { Schemas } from '../../api/client'
 import { dayOf, inDays } from '../../dates'
 import AppIcon from '../../parts/AppIcon.vue'
+import WhyTable from '../../parts/WhyTable.vue'
 import RankPicture from '../../rank/RankPicture.vue'
 import DueStrip from './DueStrip.vue'
 
 const props = defineProps<{ row: Schemas['DueRow']; first: boolean }>()
+const open = ref(false)
 const vet = computed(() => props.row.cautions.some((c) => c.kind === 'veterinarian'))
 const late = computed(() => props.row.standing === 'late')
 const warnings = computed(() => props.row.cautions.filter((c) => c.kind !== 'prepare'))
@@ -17,7 +19,8 @@ const when = computed(() => (props.row.due_in_days === undefined ? 'now' : inDay
   <li :class="['due-grid', 'row-line', { first, late }]">
     <div class="who">
       <RouterLink :to="`/dogs/${row.dog_id}`" class="name" dir="auto">{{ row.name }}</RouterLink>
-      <div class="why">{{ row.reason }}</div>
+      <details v-if="row.why" class="why" @toggle="open = ($event.target as HTMLDetailsElement).open"><summary>{{ row.reason }}</summary></details>
+      <div v-else class="why">{{ row.reason }}</div>
       <div v-if="row.waits" class="soft small">{{ row.waits }}</div>
       <div v-for="c in warnings.slice(0, first ? 2 : 1)" :key="c.words" :class="['warn', 'small', { vet: c.kind === 'veterinarian' }]">
         <AppIcon :name="c.kind === 'veterinarian' ? 'vet' : 'caution'" />{{ c.kind === 'veterinarian' ? c.words : c.words.split('. ')[0].replace(/\.$/, '') }}
@@ -32,6 +35,7 @@ const when = computed(() => (props.row.due_in_days === undefined ? 'now' : inDay
       <RouterLink v-else-if="row.task === 'ladder'" :to="`/dogs/${row.dog_id}/ladder`" :class="['btn', first ? 'btn-go btn-big' : 'btn-plain']">Train<span class="visually-hidden"> {{ row.name }}</span></RouterLink>
       <RouterLink v-else :to="`/dogs/${row.dog_id}/ready`" :class="['btn', first ? 'btn-go btn-big' : 'btn-plain']">Start<span class="visually-hidden"> {{ row.name }}’s sitting</span></RouterLink>
     </div>
+    <WhyTable v-if="open && row.why" :why="row.why" :nails="row.rank.bars.length" class="because" />
   </li>
 </template>
 
@@ -48,6 +52,9 @@ const when = computed(() => (props.row.due_in_days === undefined ? 'now' : inDay
 .name:hover { color: var(--go); text-decoration: underline; }
 .first .name { font-size: 1.5rem; }
 .why { line-height: 1.3; }
+summary { cursor: pointer; min-height: 24px; }
+summary::marker { color: var(--go); }
+.because { grid-column: 1 / -1; margin-block: 0.5rem; }
 .warn { align-items: baseline; color: var(--spare-text); display: flex; gap: 0.35rem; line-height: 1.3; margin-top: 0.15rem; }
 .warn.vet { color: var(--quick-text); font-weight: 600; }
 .warn .icon { align-self: center; }

@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import type { Schemas } from '../../api/client'
 import { fullDayOf } from '../../dates'
+import WhyTable from '../../parts/WhyTable.vue'
 import RankPicture from '../../rank/RankPicture.vue'
 import { useUnits } from '../../units'
 
@@ -24,6 +25,7 @@ const worked = computed(() => props.sitting.nails.filter((n) => n.cuts.length > 
     <p>Off: {{ worked.map((n) => `${n.code} ${length.show(n.removed_mm)}`).join(' · ') }}</p>
     <ul v-if="dog.cautions.length > 0"><li v-for="c in dog.cautions" :key="c.words">{{ c.words }}</li></ul>
     <p v-if="dog.next" class="next"><strong>Next: {{ fullDayOf(dog.next.due) }}</strong>, because {{ dog.next.reason }}.</p>
+    <WhyTable v-if="dog.next" :why="dog.next.why" :nails="dog.next.per_nail.length" class="because" />
     <p class="legend">Between visits: a nail that touches a hard floor is too long. Torn, swollen, smelling or still bleeding: a veterinarian.</p>
   </article>
 </template>
@@ -34,6 +36,6 @@ const worked = computed(() => props.sitting.nails.filter((n) => n.cuts.length > 
   .card { color: #000; display: block; max-width: 15cm; }
   h2 { font-size: 1rem; margin-top: 0.4cm; }
   .next { font-size: 1.25rem; margin-top: 0.4cm; }
-  .legend { font-size: 0.8rem; }
+  .legend, .because { font-size: 0.8rem; }
 }
 </style>

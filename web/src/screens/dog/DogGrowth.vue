@@ -1,0 +1,36 @@
+<script setup lang="ts">
+import type { Schemas } from '../../api/client'
+import { shortDayOf } from '../../dates'
+import { useUnits } from '../../units'
+import HabitText from './HabitText.vue'
+import RateBars from './RateBars.vue'
+
+/** How fast this dog's nails grow, what its quicks do, and what both were learnt from. */
+defineProps<{ dogId: string; growth: Schemas['Growth']; habit: Schemas['Habit'] }>()
+const { length } = useUnits()
+</script>
+
+<template>
+  <section class="section" aria-labelledby="growth-title">
+    <div class="head">
+      <h2 id="growth-title">How fast they grow</h2>
+      <RouterLink :to="`/dogs/${dogId}/rhythm`" class="btn btn-plain">What another rhythm would do</RouterLink>
+    </div>
+    <p>{{ growth.source === 'learnt' ? '◆' : '○' }} {{ growth.words }}.</p>
+    <RateBars :growth="growth" />
+    <p class="soft small note">Ranges hold nine times in ten. The ground takes back what worn nails lack against the dewclaws.</p>
+    <details v-if="growth.outliers.length > 0" class="outliers">
+      <summary>{{ growth.outliers.length === 1 ? 'One observation did not fit' : `${growth.outliers.length} observations did not fit` }} and {{ growth.outliers.length === 1 ? 'was' : 'were' }} left out</summary>
+      <ul class="small">
+        <li v-for="(o, i) in growth.outliers" :key="i">{{ o.code }}, {{ shortDayOf(o.from) }} to {{ shortDayOf(o.to) }}: {{ length.show(o.grown_mm) }} grown, {{ o.slivers ? 'by what came off' : 'by its lengths' }}. A slip of the caliper, or a nail that broke?</li>
+      </ul>
+    </details>
+    <HabitText :habit="habit" />
+  </section>
+</template>
+
+<style scoped>
+.head { align-items: center; display: flex; flex-wrap: wrap; gap: 0.5rem; justify-content: space-between; }
+.note { margin-top: 0.5rem; }
+summary { color: var(--go); cursor: pointer; font-weight: 600; min-height: 32px; }
+</style>

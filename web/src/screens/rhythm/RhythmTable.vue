@@ -1,0 +1,48 @@
+<script setup lang="ts">
+import type { Schemas } from '../../api/client'
+import { useUnits } from '../../units'
+import { rhythms } from '../../words'
+import QuickLine from './QuickLine.vue'
+
+/** The rhythms side by side over half a year. */
+const props = defineProps<{ outlooks: Schemas['Outlook'][]; tool?: Schemas['Tool']; now: Schemas['Rhythm'] }>()
+const chosen = defineModel<Schemas['Rhythm']>()
+const { length } = useUnits()
+const all = () => props.outlooks.flatMap((o) => o.quick_mm)
+const least = () => Math.min(...all())
+const most = () => Math.max(...all())
+const moved = (mm: number) => `${mm < -0.05 ? '▼ back' : mm > 0.05 ? '▲ grows' : '● holds'} ${length.value.bare(Math.abs(mm))}`
+const hours = (minutes: number) => (minutes < 90 ? `${Math.round(minutes)} min` : `${(minutes / 60).toFixed(1)} h`)
+const ground = (o: Schemas['Outlook']) => (o.worn_out === undefined ? 'not ground' : `${o.worn_out.toFixed(o.worn_out < 1 ? 2 : 1)} ${props.tool === 'grinder_diamond' ? 'of a bit' : 'bands'}`)
+</script>
+
+<template>
+  <div class="scroll-sideways" tabindex="0" role="region" aria-label="Rhythms side by side">
+    <table>
+      <thead>
+        <tr><th>rhythm</th><th class="number">days with a nail on the floor</th><th>quick of the mean toe, {{ length.symbol }}</th><th class="line">week by week</th><th class="number">sittings</th><th class="number">at the table</th><th class="number">grinder wears out</th></tr>
+      </thead>
+      <tbody>
+        <tr v-for="o in outlooks" :key="o.rhythm" :class="{ chosen: o.rhythm === chosen }">
+          <td><button type="button" class="pick" :aria-pressed="o.rhythm === chosen" @click="chosen = o.rhythm">{{ rhythms[o.rhythm] }}</button><span v-if="o.rhythm === now" class="soft small"> now</span><span v-if="!o.choosable" class="soft small"> only to compare: beyond the four weeks that are the general ceiling</span></td>
+          <td class="number"><strong>{{ o.floor_days }}</strong> <span class="soft small">of {{ 7 * o.weeks }}</span></td>
+          <td :class="['nowrap', { grows: o.quick_move_mm > 0.05 }]">{{ moved(o.quick_move_mm) }}</td>
+          <td class="line"><QuickLine :quick="o.quick_mm" :least="least()" :most="most()" /></td>
+          <td class="number">{{ o.sittings }}</td>
+          <td class="number">{{ hours(o.minutes) }}</td>
+          <td class="number">{{ ground(o) }}</td>
+        </tr>
+      </tbody>
+    </table>
+  </div>
+</template>
+
+<style scoped>
+.pick { background: none; border: 0; color: var(--go); font-weight: 600; min-height: var(--touch); padding: 0; text-align: left; text-decoration: underline; text-underline-offset: 3px; white-space: nowrap; }
+td { vertical-align: middle; }
+.chosen td { background: var(--sunk); }
+.chosen .pick { color: var(--ink); font-weight: 650; }
+.chosen .pick::before { content: '▸ '; }
+.grows { color: var(--quick-text); }
+.line { min-width: 9rem; }
+</style>
