@@ -3,7 +3,7 @@ LISTEN ?= 127.0.0.1:8642
 GO ?= go
 PACKAGES = ./cmd/... ./internal/... ./e2e/... ./web
 
-.PHONY: demo build test check generate generated-fresh web unit e2e chromium screenshots clean
+.PHONY: demo build test check generate generated-fresh web unit e2e bench chromium screenshots clean
 
 demo: build
 	@bin/fribbet demo --listen $(LISTEN)
@@ -35,6 +35,10 @@ unit:
 
 e2e: build
 	FRIBBET_BIN=$(CURDIR)/bin/fribbet $(GO) test -count=1 -timeout 12m ./e2e/...
+
+# How fast it is, told in docs/benchmarks.md; the large book takes a minute to build.
+bench: web
+	place=$$(mktemp -d); FRIBBET_LARGE=$$place $(GO) test -run NONE -bench . -timeout 30m ./internal/...; rm -r $$place
 
 # The contract's two sides, generated from openapi.yaml.
 generate: web/node_modules

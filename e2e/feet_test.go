@@ -107,7 +107,7 @@ func TestTheCaliperTypesForTheUser(t *testing.T) {
 func TestDraggingTheDayForwardGrowsTheNails(t *testing.T) {
 	program := start(t, "demo", "--today", day, "--listen", anywhere)
 	p := tab(t, browser(t), program.address+"/dogs/"+program.dogs()["Gantry"])
-	p.sees("cautious")
+	p.sees("touches at") // its history too
 	flat := func() int { return p.MustEval(`() => document.querySelectorAll('.rank.large .touch').length`).Int() }
 	before := flat()
 	asked := 0

@@ -39,7 +39,7 @@ func (h handlers) GetDog(ctx context.Context, r contract.GetDogRequestObject) (c
 }
 
 func (h handlers) GetDue(ctx context.Context, r contract.GetDueRequestObject) (contract.GetDueResponseObject, error) {
-	const weeksAhead, usualLimit = 6, 40
+	const weeksAhead, usualLimit = 6, 25
 	limit := usualLimit
 	if r.Params.Limit != nil {
 		limit = *r.Params.Limit

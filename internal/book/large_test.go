@@ -148,7 +148,7 @@ func byFour(b *testing.B, ask func(client int) error) {
 func BenchmarkDueList(b *testing.B) {
 	book := largeBook(b)
 	byFour(b, func(client int) error {
-		_, err := book.DueList(ctx, store.Find{Offset: 40 * client, Limit: 40})
+		_, err := book.DueList(ctx, store.Find{Offset: 25 * client, Limit: 25})
 		return err
 	})
 }

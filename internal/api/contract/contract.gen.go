@@ -2191,7 +2191,7 @@ type GetDueParams struct {
 	// Offset how many to leave out at the front
 	Offset *int `form:"offset,omitempty" json:"offset,omitempty"`
 
-	// Limit how many at most; 40 when not given
+	// Limit how many at most; 25 when not given
 	Limit *int `form:"limit,omitempty" json:"limit,omitempty"`
 }
 
@@ -7026,15 +7026,15 @@ var swaggerSpec = []string{
 	"HdNmH6CMzSfaRMdBpur/fJpRxtlj/MtPuZKxy+MHqKovaeZPc3Pgx98Kczuf9M04uPR8uON1DRKwq2eU",
 	"Qc8MqzAlSFJTYI0Bj7YoEcntMUBTiegTeQGbIZOv+ygKOHNFNGddTFSbdFZt9cWXW6evKgNUSLdTFSbR",
 	"YgVuTiE0wDXKkJaOB/7LW4+k+f+8zCAUnRmYqpu7IoFw5rORcoL/OuN+WI7C8gZPLoF60W2EfV9Ho/Ib",
-	"6hSWrFNIcWgOi1cvlxncw9GRuUVM3jv26ct5Ojc1p+/tMI2MnfTjPD7OzOMpFfEvGmiPZA/a0JFzfWqz",
-	"3m5w0gbfXGKDVWwI20+w2ouzOTTfCnvVtfetsDdKYvexg72w7U3mC2yVDA7vrKz9R1l+K+w3Fp6qwMJ/",
-	"/bYhwNvsHGWhEoKX2hB61xX69F7YF7957J6zmvN7xJdOt/sP4hin3caFN7E5NW5Acm1gxhsmsJdsD1Bf",
-	"FTlB4ntTsbFjyaX/2/Kgzwnts+HVuaAdZnzhiBc6uYxx5X/LUn0r7D09+kezZYs4QfOh/r6P4rq8X5U+",
-	"/8cfxm98UumOa1T4lqGFOf5DbwG9axo2oqqgZD83xhKuo9MAvZW5plwgmRa3zsgpO59QdsM0qrF7/Qck",
-	"tk8is6gnUh4eQsyg8lvy082iel9ieWKptuTcxO7pMXGo3TmT9EUaj/P7Z65hnPjyTS9/30wnsWUJ4cPE",
-	"evcDnqOcEH7XdFf0FLndvlfUjaTvDffQi2A72EpiiVA29+K38K/VHk4fnI30XBTjXPIeeDlRA9gvgktr",
-	"J9tt3Sh94NZZItjiKAPTmse6uG2dZCx7xEz4sDACTPnss08/++uSfCdHWSleekBX06zdtNyJVhkhPgTX",
-	"MVBosKzmOmolvkoxmDO9mHhCkrPeiAkz8idcMNbq0dQaXS1eLV4sPvz04f8LAAD//w==",
+	"6hSWrFNIcWgOi1cvlxncw9GRuUVM3jv2yWfzdG5qTt/bYRoZO+nHeXycmcdTKuJfNNAeyR60oSPn+tRm",
+	"vd3gpA2+ucQGq9gQtp9gtRdnc2i+Ffaqa+9bYW+UxO5jB3th25vMF9gqGRzeWVn7j7L8VthvLDxVgYX/",
+	"+m1DgLfZOcpCJQQvtSH0riv06b2wL37z2D1nNef3iC+dbvcfxDFOu40Lb2JzatyA5NrAjDdMYC/ZHqC+",
+	"KnKCxPemYmPHkkv/t+VBnxPaZ8Orc0E7zPjCES90chnjyv+WpfpW2Ht69I9myxZxguZD/X0fxXV5vyp9",
+	"/o8/jN/4pNId16jwLUMLc/yH3gJ61zRsRFVByX5ujCVcR6cBeitzTblAMi1unZFTdj6h7IZpVGP3+g9I",
+	"bJ9EZlFPpDw8hJhB5bfkp5tF9b7E8sRSbcm5id3TY+JQu3Mm6Ys0Huf3z1zDOPHlm17+vplOYssSwoeJ",
+	"9e4HPEc5Ifyu6a7oKXK7fa+oG0nfG+6hF8F2sJXEEqFs7sVv4V+rPZw+OBvpuSjGueQ98HKiBrBfBJfW",
+	"TrbbulH6wK2zRLDFUQamNY91cds6yVj2iJnwYWEEmPLZZ59+9tcl+U6OslK89ICuplm7abkTrTJCfAiu",
+	"Y6DQYFnNddRKfJViMGd6MfGEJGe9ERNm5E+4YKzVo6k1ulq8WrxYfPjpw/8XAAD//w==",
 }
 
 // decodeSpec returns the embedded OpenAPI spec as raw JSON bytes,

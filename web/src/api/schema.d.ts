@@ -2097,7 +2097,7 @@ export interface operations {
                 open?: boolean;
                 /** @description how many to leave out at the front */
                 offset?: number;
-                /** @description how many at most; 40 when not given */
+                /** @description how many at most; 25 when not given */
                 limit?: number;
             };
             header?: never;

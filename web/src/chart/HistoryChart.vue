@@ -43,7 +43,7 @@ function datasets(): ChartDataset<'line', { x: number; y: number }[]>[] {
     { ...bare, data: line(past, (p) => p.quick_mm), borderColor: rose, borderWidth: 3, backgroundColor: token('quick'), fill: false },
     {
       ...bare, data: line(past, (p) => p.length_mm), borderColor: ink, backgroundColor: hatch(token('spare'), token('spare-ground')), fill: '-1',
-      pointRadius: past.map((p) => (!after.has(p) ? 0 : p.blood ? 6 : p.sitting ? 3.5 : 3)),
+      pointRadius: past.map((p) => (!after.has(p) ? 0 : p.blood ? 6 : past.length > 80 ? 2 : 3.5)),
       pointStyle: past.map((p) => (p.blood ? 'triangle' : p.measured ? 'rect' : p.sitting ? 'circle' : 'crossRot')),
       pointBackgroundColor: past.map((p) => (p.blood ? rose : p.measured ? ink : token('sheet'))), pointBorderColor: past.map((p) => (p.blood ? rose : ink)),
     },

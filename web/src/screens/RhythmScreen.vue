@@ -2,7 +2,7 @@
 import { BButton } from 'bootstrap-vue-next/components/BButton'
 import { computed, ref, watch } from 'vue'
 import type { Schemas } from '../api/client'
-import { useQuickPlan, useRhythms, useSettings } from '../api/queries'
+import { useChangeDog, useQuickPlan, useRhythms, useSettings } from '../api/queries'
 import { fullDayOf } from '../dates'
 import { useLater } from '../local/later'
 import AnswerState from '../parts/AnswerState.vue'
@@ -22,6 +22,8 @@ const { data, error, refetch } = useRhythms(() => props.dogId, useLater(asked))
 const { data: settings } = useSettings()
 const { length } = useUnits()
 const { start, end } = useQuickPlan(() => props.dogId)
+const { mutate: change, isPending: changing, error: unchanged } = useChangeDog(() => props.dogId)
+const adopt = () => change({ version: data.value!.dog.version, rhythm: chosen.value })
 
 const chosen = ref<Schemas['Rhythm']>()
 watch(data, (d) => { if (d && !chosen.value) chosen.value = d.plan?.plan.rhythm ?? d.dog.rhythm }, { immediate: true })
@@ -73,9 +75,10 @@ const goals = computed(() => (settings.value?.gap_feelers ?? []).filter((f) => f
             By <strong>{{ fullDayOf(back.done!) }}</strong>, in <strong>{{ back.steps.length }} sittings</strong>: the quick of the mean toe draws back {{ length.show(back.back_mm) }}, and every trimmed nail stands {{ length.show(back.goal_gap_mm) }} clear.
             Little and often, close to the quick and never into it; overgrown nails are not brought back in one go.
           </p>
-          <RefusalNote :error="start.error.value ?? end.error.value" />
+          <RefusalNote :error="start.error.value ?? end.error.value ?? unchanged" />
           <div class="ways">
-            <BButton v-if="!back.never && outlook.choosable" variant="go" class="btn-big" :disabled="start.isPending.value" @click="begin">{{ data.plan ? 'Plan it anew from today' : 'Make it this dog’s plan' }}</BButton>
+            <BButton v-if="!back.never && back.steps.length > 1 && outlook.choosable" variant="go" class="btn-big" :disabled="start.isPending.value" @click="begin">{{ data.plan ? 'Plan it anew from today' : 'Make it this dog’s plan' }}</BButton>
+            <BButton v-if="outlook.choosable && outlook.rhythm !== data.dog.rhythm" variant="plain" :disabled="changing" @click="adopt">Make it its rhythm, without a plan</BButton>
             <BButton v-if="data.plan" variant="plain" :disabled="end.isPending.value" @click="end.mutate()">End the plan that is on</BButton>
           </div>
         </section>

@@ -8,7 +8,7 @@ import { groups } from '../../words'
 const props = defineProps<{ growth: Schemas['Growth'] }>()
 const { length } = useUnits()
 const rows = computed(() => [...props.growth.groups].reverse()) // the dewclaws first: the reference
-const most = computed(() => Math.max(1, ...props.growth.groups.flatMap((g) => [g.net.high_mm_week, g.usual.high_mm_week])))
+const most = computed(() => Math.max(1, ...props.growth.groups.flatMap((g) => [g.net.high_mm_week, g.usual.high_mm_week, ...g.seen.map((s) => s.rate.mm_week)])))
 const at = (mm: number) => `${Math.min(100, Math.max(0, (mm / most.value) * 100))}%`
 const span = (r: Schemas['Rate']) => ({ left: at(r.low_mm_week), width: `calc(${at(r.high_mm_week)} - ${at(r.low_mm_week)})` })
 const say = (r: Schemas['Rate']) => `${length.value.bare(r.mm_week)} (${length.value.range(r.low_mm_week, r.high_mm_week)})`

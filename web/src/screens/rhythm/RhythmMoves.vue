@@ -20,7 +20,7 @@ const summary = computed(() => props.outlooks.map((o) => `${rhythms[o.rhythm]}: 
 </script>
 
 <template>
-  <div class="wide">
+  <div class="wide" tabindex="0" role="region" aria-label="The quick’s move by rhythm">
     <svg :viewBox="`0 0 ${width} ${height}`" role="img" :aria-label="`The quick's move over half a year by rhythm. ${summary}`">
       <rect class="grows" :x="left" :y="top" :width="width - left - right" :height="y(0) - top" />
       <g v-if="even">
@@ -57,4 +57,5 @@ text { fill: var(--ink); font-size: 13px; }
 .even { stroke: var(--go); stroke-width: 2; }
 .range { fill: var(--go); opacity: 0.14; }
 .grows { fill: var(--sunk); }
+@media (max-width: 700px) { text { font-size: 20px; } }
 </style>

@@ -25,12 +25,12 @@ const ground = (o: Schemas['Outlook']) => (o.worn_out === undefined ? 'not groun
       <tbody>
         <tr v-for="o in outlooks" :key="o.rhythm" :class="{ chosen: o.rhythm === chosen }">
           <td><button type="button" class="pick" :aria-pressed="o.rhythm === chosen" @click="chosen = o.rhythm">{{ rhythms[o.rhythm] }}</button><span v-if="o.rhythm === now" class="soft small"> now</span><span v-if="!o.choosable" class="soft small"> only to compare: beyond the four weeks that are the general ceiling</span></td>
-          <td class="number"><strong>{{ o.floor_days }}</strong> <span class="soft small">of {{ 7 * o.weeks }}</span></td>
-          <td :class="['nowrap', { grows: o.quick_move_mm > 0.05 }]">{{ moved(o.quick_move_mm) }}</td>
+          <td class="number" data-says="on the floor"><span><strong>{{ o.floor_days }}</strong> <span class="soft small">of {{ 7 * o.weeks }}</span></span></td>
+          <td :class="['nowrap', { grows: o.quick_move_mm > 0.05 }]" data-says="quick"><span>{{ moved(o.quick_move_mm) }}</span></td>
           <td class="line"><QuickLine :quick="o.quick_mm" :least="least()" :most="most()" /></td>
-          <td class="number">{{ o.sittings }}</td>
-          <td class="number">{{ hours(o.minutes) }}</td>
-          <td class="number">{{ ground(o) }}</td>
+          <td class="number" data-says="sittings">{{ o.sittings }}</td>
+          <td class="number" data-says="at the table">{{ hours(o.minutes) }}</td>
+          <td class="number" data-says="grinder">{{ ground(o) }}</td>
         </tr>
       </tbody>
     </table>
@@ -45,4 +45,13 @@ td { vertical-align: middle; }
 .chosen .pick::before { content: '▸ '; }
 .grows { color: var(--quick-text); }
 .line { min-width: 9rem; }
+/* one below the other, each number with its words */
+@media (max-width: 700px) {
+  thead { display: none; }
+  tr { border-bottom: 1px solid var(--line); column-gap: 1rem; display: grid; grid-template-columns: 1fr 1fr; padding-block: 0.4rem; }
+  td { align-items: baseline; border: 0; display: flex; justify-content: space-between; padding: 0.1rem 0; text-align: left; }
+  td[data-says]::before { color: var(--ink-soft); content: attr(data-says); font-size: var(--small); }
+  td:first-child { display: block; grid-column: 1 / -1; }
+  .chosen { background: var(--sunk); }
+}
 </style>
