@@ -10,7 +10,6 @@ import (
 	"fribbet/internal/book"
 	"fribbet/internal/core/claw"
 	"fribbet/internal/core/dog"
-	"fribbet/internal/core/due"
 	"fribbet/internal/core/estimate"
 	"fribbet/internal/core/fault"
 	"fribbet/internal/core/growth"
@@ -166,7 +165,7 @@ func (handlers) CalcRhythm(_ context.Context, r contract.CalcRhythmRequestObject
 	var f fault.Fields
 	f.Range("net_mm_week", in.NetMmWeek, 0.01, 5, "mm a week")
 	f.Range("spare_after_trim_mm", in.SpareAfterTrimMm, 0, 80, "mm")
-	f.Range("weight_kg", in.WeightKg, due.LeastWeight, due.MostWeight, "kg")
+	f.Range("weight_kg", in.WeightKg, growth.LeastWeight, growth.MostWeight, "kg")
 	f.Range("interval_weeks", in.IntervalWeeks, 0.1, 520, "weeks")
 	if err := f.Err(); err != nil {
 		return nil, err

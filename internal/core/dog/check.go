@@ -59,7 +59,7 @@ func (d Dog) checkWeights(f *fault.Fields, today date.Date) {
 	seen := map[date.Date]bool{}
 	for i, w := range d.Weights {
 		at := fmt.Sprintf("weights[%d]", i)
-		f.Range(at+".kg", w.Kg, due.LeastWeight, due.MostWeight, "kg")
+		f.Range(at+".kg", w.Kg, growth.LeastWeight, growth.MostWeight, "kg")
 		switch {
 		case w.On.After(today):
 			f.Add(at+".on", w.On, "must not lie in the future")

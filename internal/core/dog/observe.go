@@ -36,27 +36,13 @@ type sight struct {
 	seen bool // by its face, by its blood, or through the horn
 }
 
-// chain is a run of trims from a start, as what they say of the nail's rate: at its end the spare
-// is fixed + perRate·rate, give or take the root of variance. Over one long run it matters little
-// how far from the quick each of its trims ended: a nail that is being brought back, each trim a
-// little closer than the one before, does not pass for one that grows fast.
+// chain is a run of trims from a day on.
 type chain struct {
-	from, to                 date.Date
-	fixed, perRate, variance float64
+	from, to date.Date
+	run      quick.Run
 }
 
-func chainFrom(s sight) chain {
-	return chain{from: s.on, to: s.on, fixed: s.left.Mean, variance: s.left.SD * s.left.SD}
-}
-
-// trim adds weeks of growth and what then came off.
-func (c *chain) trim(on date.Date, follow quick.Follow, removed, sd float64) {
-	fade := math.Exp(-follow.Pull * float64(on.Sub(c.to)) / 7)
-	c.fixed = c.fixed*fade + follow.Rest*(1-fade) - removed
-	c.perRate = c.perRate*fade + (1-fade)/follow.Pull
-	c.variance = c.variance*fade*fade + sd*sd
-	c.to = on
-}
+func chainFrom(s sight) chain { return chain{s.on, s.on, quick.RunFrom(s.left)} }
 
 // day is a day with a length in mm.
 type day struct {
@@ -155,7 +141,8 @@ func (o *observer) trim(on date.Date, removed float64, known bool, r Record) {
 	case known || !later:
 		o.chain = chainFrom(now)
 	default:
-		o.chain.trim(on, o.dog.followUsual(on), removed, cutsSD(r))
+		o.chain.run = o.chain.run.Trim(o.dog.followUsual(on), float64(on.Sub(o.chain.to))/7, removed, cutsSD(r))
+		o.chain.to = on
 		if now.seen || on.Sub(o.chain.from) >= chainDays || o.dog.PavementOn(o.chain.from) != o.dog.PavementOn(on) {
 			o.slivers(now.left)
 			o.chain = chainFrom(now)
@@ -168,7 +155,7 @@ func (o *observer) trim(on date.Date, removed float64, known bool, r Record) {
 func (o *observer) slivers(left quick.Spare) {
 	if c := o.chain; c.to.After(c.from) {
 		weeks := float64(c.to.Sub(c.from)) / 7
-		rate, sd := (left.Mean-c.fixed)/c.perRate, math.Sqrt(left.SD*left.SD+c.variance)/c.perRate
+		rate, sd := c.run.Rate(left)
 		o.note(c.from, c.to, rate*weeks, sd*weeks, true)
 	}
 }

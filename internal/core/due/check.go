@@ -7,15 +7,9 @@ import (
 	"fribbet/internal/core/claw"
 	"fribbet/internal/core/date"
 	"fribbet/internal/core/fault"
+	"fribbet/internal/core/growth"
 	"fribbet/internal/core/nail"
 	"fribbet/internal/core/rhythm"
-)
-
-// Weights a dog can have, kg: from a newborn of the smallest breeds to more than the heaviest
-// dog on record (memory).
-const (
-	LeastWeight = 0.1
-	MostWeight  = 160.0
 )
 
 // lastDay leaves the dates that follow from it four digits for their year.
@@ -42,7 +36,7 @@ func (t Trim) Check() fault.Fields {
 	for i, s := range t.Workdays.Closed {
 		f.Under(fmt.Sprintf("holidays[%d]", i), s.Check())
 	}
-	f.Range("weight_kg", t.Weight, LeastWeight, MostWeight, "kg")
+	f.Range("weight_kg", t.Weight, growth.LeastWeight, growth.MostWeight, "kg")
 	f.Range("margin_mm", t.Margin, 0, MostMargin, "mm")
 	if len(t.Nails) == 0 {
 		f.Add("nails", "none", "must hold at least one nail")

@@ -64,7 +64,7 @@ func Assumed() Rates { return Learn(nil) }
 // when it matters how far from the quick one hand ends its trims.
 func Learn(observations []Observation) Rates {
 	r := Rates{}
-	priors := make([]prior, firstNail, firstNail+len(nail.Groups())*4)
+	priors := make([]prior, firstNail, firstNail+len(nail.All()))
 	priors[gross] = about(0, grossSD)
 	for group, column := range wearColumn {
 		priors[column] = about(wear[group].mean, wear[group].sd)
@@ -173,8 +173,8 @@ type Where struct {
 // Check returns the fields that cannot be, under the contract's names.
 func (w Where) Check() fault.Fields {
 	var f fault.Fields
-	f.Range("weight_kg", w.Weight, 0.1, 160, "kg")
-	f.Range("age_weeks", w.Age, 0, 40*53, "weeks")
+	f.Range("weight_kg", w.Weight, LeastWeight, MostWeight, "kg")
+	f.Range("age_weeks", w.Age, 0, oldest, "weeks")
 	f.Range("pavement_km_week", w.Pavement, 0, MostPavement, "km a week")
 	return f
 }

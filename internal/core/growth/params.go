@@ -25,12 +25,22 @@ const (
 // dog's growth but a slip (judgement): chance alone does it once in 16,000.
 const outlierZ = 4.0
 
+// Weights a dog can have, kg: from a newborn of the smallest breeds to more than the heaviest
+// dog on record (memory).
+const (
+	LeastWeight = 0.1
+	MostWeight  = 160.0
+)
+
 // MostPavement is the most that can be told, km a week (judgement).
 const MostPavement = 200.0
 
 // leastNet is the slowest net rate that is ever predicted, mm a week (judgement): horn never
 // stops growing, so a date is always set.
 const leastNet = 0.1
+
+// oldest is more than any dog on record has lived, weeks (memory).
+const oldest = 40 * 52.2
 
 // adultAge is when a dog is counted as grown up, weeks (judgement).
 const adultAge = 52

@@ -63,16 +63,6 @@ func (d Drift) BreakEven(left float64) float64 {
 	return (low + high) / 2
 }
 
-// RateFrom is the net rate that took the spare from start to end mm in weeks without a trim, and
-// its standard deviation, mm a week: After, solved for the rate. This is how what came off tells
-// what grew, with no length measured.
-func (f Follow) RateFrom(start, end Spare, weeks float64) (rate, sd float64) {
-	fade := math.Exp(-f.Pull * weeks)
-	share := f.Pull / -math.Expm1(-f.Pull*weeks)
-	rate = share*(end.Mean-start.Mean) + f.Pull*(start.Mean-f.Rest)
-	return rate, share * math.Hypot(end.SD, fade*start.SD)
-}
-
 // WeeksTo is how many weeks the mean spare takes from start to goal, mm: 0 when it is there,
 // +Inf when it never gets there.
 func (d Drift) WeeksTo(start, goal float64) float64 {

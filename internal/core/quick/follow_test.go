@@ -6,6 +6,7 @@ import (
 	"testing"
 
 	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
 	"pgregory.net/rapid"
 
 	"fribbet/internal/core/estimate"
@@ -35,14 +36,38 @@ func TestDriftIsTheIntegral(t *testing.T) {
 		if got := d.Move(start, weeks); math.Abs(got-quick) > 1e-6 {
 			t.Fatalf("quick moved %v, by integration %v", got, quick)
 		}
-		rate, _ := d.RateFrom(Spare{Mean: start}, Spare{Mean: spare}, weeks)
-		if math.Abs(rate-d.Rate) > 1e-6 {
-			t.Fatalf("rate %v from the spare, not %v", rate, d.Rate)
-		}
 		if even := d.BreakEven(start); even > 0 && math.Abs(d.Move(start, even)) > 1e-6 {
 			t.Fatalf("at break-even of %v weeks the quick moves %v", even, d.Move(start, even))
 		}
 	})
+}
+
+// A run of trims gives back the rate that made it, exactly where its ends are known, and within
+// its own deviation where cuts and ends are only about right.
+func TestARunOfTrimsTellsItsRate(t *testing.T) {
+	noise := rand.New(rand.NewPCG(9, 9))
+	within := 0
+	const runs = 400
+	for range runs {
+		d := Drift{0.4 + noise.Float64(), 0, UsualFollow(1)}
+		start := Spare{3, 1}
+		spare := start.Mean + start.SD*noise.NormFloat64()
+		run, exact := RunFrom(start), RunFrom(Spare{Mean: spare})
+		for range 6 {
+			weeks, left := 1+2*noise.Float64(), 1+0.3*noise.NormFloat64()
+			spare = d.After(Spare{Mean: spare}, weeks).Mean
+			off := spare - left
+			spare = left
+			run = run.Trim(d.Follow, weeks, off+0.3*noise.NormFloat64(), 0.3)
+			exact = exact.Trim(d.Follow, weeks, off, 0)
+		}
+		rate, _ := exact.Rate(Spare{Mean: spare})
+		require.InDelta(t, d.Rate, rate, 1e-9)
+		if rate, sd := run.Rate(Spare{spare + 0.4*noise.NormFloat64(), 0.4}); math.Abs(rate-d.Rate) < 1.6449*sd {
+			within++
+		}
+	}
+	assert.InDelta(t, 0.9*runs, within, 24, "four standard deviations of a count of 400")
 }
 
 // The worked example of docs/model.md, section E; and: weekly draws the quick back, fortnightly a
