@@ -91,7 +91,11 @@ func (p *program) run(ctx context.Context) error {
 	}
 	ctx, stop := signal.NotifyContext(ctx, os.Interrupt, syscall.SIGTERM)
 	defer stop()
-	kept, err := store.Open(ctx, p.data)
+	opening := store.Open
+	if p.demo {
+		opening = store.OpenThrowAway
+	}
+	kept, err := opening(ctx, p.data)
 	if err != nil {
 		return err
 	}

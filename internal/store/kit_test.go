@@ -21,7 +21,7 @@ var noon = time.Date(2026, time.November, 24, 12, 0, 0, 0, time.UTC)
 
 func TestAKitOpenedAgainIsTheSameKit(t *testing.T) {
 	path := filepath.Join(t.TempDir(), "book.db")
-	s := open(t, path)
+	s := opened(t, path)
 	machine := KitItem{ID: uuid.New(), Version: 1, Item: kit.Item{Kind: kit.Grinder, Name: "Щипчики"}}
 	band := KitItem{ID: uuid.New(), Version: 1, Item: kit.Item{
 		Kind: kit.Kind(kit.GrinderBand), Grit: 60, Tip: kit.FlatTip, On: machine.ID.String(), Limit: of(45.0),
@@ -32,7 +32,7 @@ func TestAKitOpenedAgainIsTheSameKit(t *testing.T) {
 		require.NoError(t, s.AddKitItem(ctx, item, noon), "sending it twice keeps it once")
 	}
 	require.NoError(t, s.Close())
-	s = open(t, path)
+	s = opened(t, path)
 	got, err := s.Kit(ctx)
 	require.NoError(t, err)
 	assert.Equal(t, []KitItem{machine, band, jar}, got)
@@ -52,7 +52,7 @@ func TestAKitOpenedAgainIsTheSameKit(t *testing.T) {
 }
 
 func TestTheLastServiceCountsUntilItIsTakenBack(t *testing.T) {
-	s := open(t, filepath.Join(t.TempDir(), "book.db"))
+	s := opened(t, filepath.Join(t.TempDir(), "book.db"))
 	item := KitItem{ID: uuid.New(), Item: kit.Item{Kind: kit.Kind(kit.LargePlier)}}
 	require.NoError(t, s.AddKitItem(ctx, item, noon))
 	serviced := func() date.Date {
@@ -71,7 +71,7 @@ func TestTheLastServiceCountsUntilItIsTakenBack(t *testing.T) {
 
 // What the sittings asked of each piece: cuts by number, minutes by the share of the nails.
 func TestStintsComeFromTheSittings(t *testing.T) {
-	s := open(t, filepath.Join(t.TempDir(), "book.db"))
+	s := opened(t, filepath.Join(t.TempDir(), "book.db"))
 	d := aDog()
 	require.NoError(t, s.AddDog(ctx, d))
 	cutter, bit := KitItem{ID: uuid.New(), Item: kit.Item{Kind: kit.Kind(kit.LargePlier)}}, KitItem{ID: uuid.New(), Item: kit.Item{Kind: kit.Kind(kit.GrinderBand)}}
@@ -108,7 +108,7 @@ func TestStintsComeFromTheSittings(t *testing.T) {
 
 func TestALadderOpenedAgainIsTheSameLadder(t *testing.T) {
 	path := filepath.Join(t.TempDir(), "book.db")
-	s := open(t, path)
+	s := opened(t, path)
 	d := aDog()
 	require.NoError(t, s.AddDog(ctx, d))
 	l := Ladder{ID: uuid.New(), DogID: d.ID, Ladder: ladder.Ladder{Kind: ladder.Clipper, Started: date.MustParse("2026-11-20"), Paw: of(nail.LH)}}
@@ -119,7 +119,7 @@ func TestALadderOpenedAgainIsTheSameLadder(t *testing.T) {
 		require.NoError(t, s.AddTry(ctx, l.ID, try, noon))
 	}
 	require.NoError(t, s.Close())
-	s = open(t, path)
+	s = opened(t, path)
 	l.Tries = []Try{early, late}
 	got, err := s.Ladders(ctx, d.ID)
 	require.NoError(t, err)

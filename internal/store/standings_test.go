@@ -43,7 +43,7 @@ func feetKept(t *testing.T, s *Store, d Dog) bool {
 
 // Nothing that is told of a dog may leave its old standing on the list.
 func TestWhateverIsToldOfADogMakesItsStandingStale(t *testing.T) {
-	s := open(t, filepath.Join(t.TempDir(), "a.db"))
+	s := opened(t, filepath.Join(t.TempDir(), "a.db"))
 	d, given := aDog(), aSitting()
 	require.NoError(t, s.AddDog(ctx, d))
 	assert.True(t, stale(t, s), "a new dog")
@@ -77,7 +77,7 @@ func TestWhateverIsToldOfADogMakesItsStandingStale(t *testing.T) {
 
 // While a standing was being worked out, a sitting came in: what was worked out is of the past.
 func TestAStandingThatWasOvertakenIsNotKept(t *testing.T) {
-	s := open(t, filepath.Join(t.TempDir(), "a.db"))
+	s := opened(t, filepath.Join(t.TempDir(), "a.db"))
 	d := aDog()
 	require.NoError(t, s.AddDog(ctx, d))
 	before, err := s.Standings(ctx, []uuid.UUID{d.ID})
@@ -92,7 +92,7 @@ func TestAStandingThatWasOvertakenIsNotKept(t *testing.T) {
 
 // A calendar program moves an entry when its sequence goes up.
 func TestTheCalendarCountsHowOftenADateMoved(t *testing.T) {
-	s := open(t, filepath.Join(t.TempDir(), "a.db"))
+	s := opened(t, filepath.Join(t.TempDir(), "a.db"))
 	d := aDog()
 	require.NoError(t, s.AddDog(ctx, d))
 	first := time.Date(2026, 11, 24, 9, 0, 0, 0, time.UTC)
@@ -117,7 +117,7 @@ func TestTheCalendarCountsHowOftenADateMoved(t *testing.T) {
 }
 
 func TestAPlanAndItsRhythmAreKeptTogetherOrNotAtAll(t *testing.T) {
-	s := open(t, filepath.Join(t.TempDir(), "a.db"))
+	s := opened(t, filepath.Join(t.TempDir(), "a.db"))
 	d := aDog()
 	require.NoError(t, s.AddDog(ctx, d))
 	day := date.MustParse("2026-11-24")
@@ -145,7 +145,7 @@ func TestAPlanAndItsRhythmAreKeptTogetherOrNotAtAll(t *testing.T) {
 }
 
 func TestHolidaysWalksAndTheCalendarsAddressComeBack(t *testing.T) {
-	s := open(t, filepath.Join(t.TempDir(), "a.db"))
+	s := opened(t, filepath.Join(t.TempDir(), "a.db"))
 	assert.ErrorIs(t, s.SetCalendarKey(ctx, "k"), ErrNotFound, "before the first start there is nobody to give it to")
 	given := Settings{Role: "groomer", LengthUnit: "mm", WeightUnit: "kg", Margin: 1, Workdays: date.EveryDay, Hand: "new", EndPoint: "full",
 		Holidays: []date.Span{{From: date.MustParse("2026-12-24"), To: date.MustParse("2027-01-02")}}}

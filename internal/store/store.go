@@ -33,9 +33,14 @@ type Store struct{ db *sqlx.DB }
 const idleConnections = 8
 
 // Open opens the file, making it and bringing its tables up to date as needed.
-func Open(ctx context.Context, path string) (*Store, error) {
+func Open(ctx context.Context, path string) (*Store, error) { return open(ctx, path, "FULL") }
+
+// OpenThrowAway opens a file that nobody will miss: it is not held until the disk has it.
+func OpenThrowAway(ctx context.Context, path string) (*Store, error) { return open(ctx, path, "OFF") }
+
+func open(ctx context.Context, path, synchronous string) (*Store, error) {
 	pragmas := url.Values{"_txlock": {"immediate"}, "_pragma": {
-		"journal_mode(WAL)", "foreign_keys(1)", "busy_timeout(5000)", "synchronous(FULL)",
+		"journal_mode(WAL)", "foreign_keys(1)", "busy_timeout(5000)", "synchronous(" + synchronous + ")",
 	}}
 	db, err := sqlx.Open("sqlite", "file:"+(&url.URL{Path: path}).EscapedPath()+"?"+pragmas.Encode())
 	if err != nil {

@@ -25,7 +25,7 @@ import (
 
 var ctx = context.Background()
 
-func open(t *testing.T, path string) *Store {
+func opened(t *testing.T, path string) *Store {
 	t.Helper()
 	s, err := Open(ctx, path)
 	require.NoError(t, err)
@@ -69,7 +69,7 @@ func add(s *Store, dogID uuid.UUID, told Sitting, at time.Time) error {
 
 // The lists are the log's: worked out again, they are the same to the byte.
 func TestRebuildComesToTheSame(t *testing.T) {
-	s := open(t, filepath.Join(t.TempDir(), "book.db"))
+	s := opened(t, filepath.Join(t.TempDir(), "book.db"))
 	d, kept, gone := aDog(), aSitting(), aSitting()
 	require.NoError(t, s.AddDog(ctx, d))
 	require.NoError(t, add(s, d.ID, kept, noon))
@@ -102,7 +102,7 @@ func TestRebuildComesToTheSame(t *testing.T) {
 
 func TestABookOpenedAgainIsTheSameBook(t *testing.T) {
 	path := filepath.Join(t.TempDir(), "with a space & ü.db")
-	s := open(t, path)
+	s := opened(t, path)
 	d, sitting := aDog(), aSitting()
 	settings := Settings{Role: "keeper", LengthUnit: units.Inch, WeightUnit: units.Pound, Margin: 1.5, Workdays: date.EveryDay, Hand: kit.SomeHand, EndPoint: quick.Full}
 	require.NoError(t, s.AddDog(ctx, d))
@@ -110,7 +110,7 @@ func TestABookOpenedAgainIsTheSameBook(t *testing.T) {
 	require.NoError(t, s.SaveSettings(ctx, settings))
 	require.NoError(t, s.Close())
 
-	s = open(t, path)
+	s = opened(t, path)
 	got, err := s.Dog(ctx, d.ID)
 	require.NoError(t, err)
 	assert.Equal(t, d, got)
@@ -123,7 +123,7 @@ func TestABookOpenedAgainIsTheSameBook(t *testing.T) {
 }
 
 func TestAWriteThatFailsLeavesNothing(t *testing.T) {
-	s := open(t, filepath.Join(t.TempDir(), "a.db"))
+	s := opened(t, filepath.Join(t.TempDir(), "a.db"))
 	d, told := aDog(), aSitting()
 	require.NoError(t, s.AddDog(ctx, d))
 	twice := func(sitting.Log) (sitting.Log, error) { // the second breaks the events' own key
@@ -145,7 +145,7 @@ func TestAWriteThatFailsLeavesNothing(t *testing.T) {
 }
 
 func TestAnOldVersionIsAConflict(t *testing.T) {
-	s := open(t, filepath.Join(t.TempDir(), "a.db"))
+	s := opened(t, filepath.Join(t.TempDir(), "a.db"))
 	d := aDog()
 	require.NoError(t, s.AddDog(ctx, d))
 	d.Name = "First"
@@ -161,7 +161,7 @@ func TestAnOldVersionIsAConflict(t *testing.T) {
 }
 
 func TestAWithdrawnSittingStaysInTheFile(t *testing.T) {
-	s := open(t, filepath.Join(t.TempDir(), "a.db"))
+	s := opened(t, filepath.Join(t.TempDir(), "a.db"))
 	d, sitting := aDog(), aSitting()
 	require.NoError(t, s.AddDog(ctx, d))
 	require.NoError(t, add(s, d.ID, sitting, time.Now()))
@@ -179,7 +179,7 @@ func TestAWithdrawnSittingStaysInTheFile(t *testing.T) {
 // Two programs on one file, or two tabs at the same moment: exactly one change wins.
 func TestOfManyChangesAtOnceOneWins(t *testing.T) {
 	path := filepath.Join(t.TempDir(), "a.db")
-	first, second := open(t, path), open(t, path)
+	first, second := opened(t, path), opened(t, path)
 	d := aDog()
 	require.NoError(t, first.AddDog(ctx, d))
 	results := make(chan error, 8)

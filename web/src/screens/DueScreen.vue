@@ -42,7 +42,7 @@ const foremost = computed(() => found.value.findIndex((d) => !d.cautions.some((c
         <p>Add the first one: a name, a weight and an age are enough.</p>
         <RouterLink to="/dogs/new" class="btn btn-go btn-big">Add a dog</RouterLink>
       </div>
-      <p v-else-if="found.length === 0" class="empty">No dog is called “{{ search }}”.</p>
+      <p v-else-if="found.length === 0 && !data.recount" class="empty">No dog is called “{{ search }}”.</p>
       <template v-else>
         <DueScale :weeks="data.weeks" />
         <ul class="rows">
