@@ -104,16 +104,17 @@ func (s *Store) Append(ctx context.Context, dogID, sittingID uuid.UUID, on date.
 			ON CONFLICT (sitting_id) DO UPDATE SET ended = excluded.ended`, row); err != nil {
 			return err
 		}
+		events := make([]eventRow, 0, len(longer)-len(log))
 		for i := len(log); i < len(longer); i++ {
 			body, err := json.Marshal(longer[i])
 			if err != nil {
 				return err
 			}
-			if _, err := tx.NamedExecContext(ctx, `
-				INSERT INTO events (sitting_id, number, id, recorded_at, body) VALUES (:sitting_id, :number, :id, :recorded_at, :body)`,
-				eventRow{sittingID, i, longer[i].ID, instant(at), string(body)}); err != nil {
-				return err
-			}
+			events = append(events, eventRow{sittingID, i, longer[i].ID, instant(at), string(body)})
+		}
+		if err := insertAll(ctx, tx, `
+			INSERT INTO events (sitting_id, number, id, recorded_at, body) VALUES (:sitting_id, :number, :id, :recorded_at, :body)`, events); err != nil {
+			return err
 		}
 		return project(ctx, tx, row, longer)
 	})

@@ -118,34 +118,26 @@ func addSitting(ctx context.Context, tx *sqlx.Tx, log logRow, s Sitting) error {
 	if err != nil {
 		return err
 	}
+	var records []recordRow
+	var cuts []cutRow
 	for i, r := range s.Records {
-		if err := addRecord(ctx, tx, s.ID, i, r); err != nil {
-			return err
+		records = append(records, recordRow{s.ID, codeColumn{r.Code}, r.LengthBefore, r.LengthAfter, r.GapBefore, r.GapAfter,
+			r.SpareLeft, r.Tool, r.Reaction, r.Blood, i, orNull(r.Item), r.TookForce, r.EndFace})
+		for n, mm := range r.Cuts {
+			cuts = append(cuts, cutRow{s.ID, codeColumn{r.Code}, n + 1, mm})
 		}
 	}
-	return addStints(ctx, tx, s)
-}
-
-func addRecord(ctx context.Context, tx *sqlx.Tx, sittingID uuid.UUID, number int, r dog.Record) error {
-	_, err := tx.NamedExecContext(ctx, `
+	if err := insertAll(ctx, tx, `
 		INSERT INTO records (sitting_id, code, length_before_mm, length_after_mm, gap_before_mm, gap_after_mm,
 			spare_left_mm, tool, reaction, blood, number, item_id, took_force, end_face)
 		VALUES (:sitting_id, :code, :length_before_mm, :length_after_mm, :gap_before_mm, :gap_after_mm,
-			:spare_left_mm, :tool, :reaction, :blood, :number, :item_id, :took_force, :end_face)`,
-		recordRow{sittingID, codeColumn{r.Code}, r.LengthBefore, r.LengthAfter, r.GapBefore, r.GapAfter,
-			r.SpareLeft, r.Tool, r.Reaction, r.Blood, number, orNull(r.Item), r.TookForce, r.EndFace})
-	if err != nil {
+			:spare_left_mm, :tool, :reaction, :blood, :number, :item_id, :took_force, :end_face)`, records); err != nil {
 		return err
 	}
-	for i, mm := range r.Cuts {
-		_, err := tx.NamedExecContext(ctx, `
-			INSERT INTO cuts (sitting_id, code, number, mm) VALUES (:sitting_id, :code, :number, :mm)`,
-			cutRow{sittingID, codeColumn{r.Code}, i + 1, mm})
-		if err != nil {
-			return err
-		}
+	if err := insertAll(ctx, tx, `INSERT INTO cuts (sitting_id, code, number, mm) VALUES (:sitting_id, :code, :number, :mm)`, cuts); err != nil {
+		return err
 	}
-	return nil
+	return addStints(ctx, tx, s)
 }
 
 // WithdrawSitting makes a dog's sitting count no more. Doing it twice changes nothing.

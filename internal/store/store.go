@@ -9,6 +9,7 @@ import (
 	"fmt"
 	"io/fs"
 	"net/url"
+	"slices"
 	"time"
 
 	"github.com/jmoiron/sqlx"
@@ -112,6 +113,17 @@ func orNotFound(err error) error {
 		return ErrNotFound
 	}
 	return err
+}
+
+// insertAll runs one INSERT … VALUES (…) over many rows, some hundred in one statement.
+func insertAll[T any](ctx context.Context, tx *sqlx.Tx, text string, rows []T) error {
+	const atOnce = 500 // well below the variables that SQLite takes
+	for some := range slices.Chunk(rows, atOnce) {
+		if _, err := tx.NamedExecContext(ctx, text, some); err != nil {
+			return err
+		}
+	}
+	return nil
 }
 
 // query is a question and the slice of rows that takes its answer.
