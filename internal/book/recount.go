@@ -4,6 +4,7 @@ import (
 	"context"
 	"fmt"
 	"runtime"
+	"slices"
 	"sync"
 
 	"github.com/google/uuid"
@@ -13,8 +14,8 @@ import (
 )
 
 const (
-	atOnce = 64 // dogs whose dates are set while somebody waits; more are set in the background
-	batch  = 64 // dogs whose dates are set in one transaction
+	atOnce = 64  // dogs whose dates are set while somebody waits; more are set in the background
+	batch  = 128 // dogs whose dates are set in one transaction
 )
 
 // Progress is how far dates have been worked out again.
@@ -68,15 +69,14 @@ func (b *Book) upToDate(ctx context.Context) (*Progress, error) {
 }
 
 func (b *Book) settleAll(ctx context.Context, ids []uuid.UUID, key string, settings store.Settings) {
-	var failed error
-	for len(ids) > 0 && failed == nil {
-		some := ids[:min(batch, len(ids))]
-		ids = ids[len(some):]
-		failed = b.settle(ctx, some, key, settings)
+	batches := slices.Collect(slices.Chunk(ids, batch))
+	failed := each(len(batches), func(i int) error { // side by side, so that one is worked out while another is written
+		err := b.settle(ctx, batches[i], key, settings)
 		b.recount.Lock()
-		b.recount.progress.Done += len(some)
-		b.recount.Unlock()
-	}
+		defer b.recount.Unlock()
+		b.recount.progress.Done += len(batches[i])
+		return err
+	})
 	b.recount.Lock()
 	b.recount.running, b.recount.failed = false, failed
 	b.recount.Unlock()

@@ -79,6 +79,9 @@ func least(f func(float64) float64, end float64) float64 {
 			best, at = v, s
 		}
 	}
+	if beside := end * (1 - 1e-6); at == end && f(beside) > best { // it falls towards the tip: there it is least
+		return best
+	}
 	low, high := math.Max(0, at-end/samples), math.Min(end, at+end/samples)
 	a, b := high-golden*(high-low), low+golden*(high-low)
 	fa, fb := f(a), f(b)

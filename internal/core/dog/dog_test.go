@@ -268,14 +268,26 @@ func names(faults []fault.Field) []string {
 	return all
 }
 
-func BenchmarkNextDate(b *testing.B) {
-	d := plain()
+// threeYears is a sitting every fortnight.
+func threeYears(d Dog) []Sitting {
 	var sittings []Sitting
-	for i := range 78 { // three years, fortnightly
+	for i := range 78 {
 		sittings = append(sittings, asPlanned(FeetAfter(d, nil), today.AddDays(14*i-1092)))
 	}
-	for b.Loop() {
-		if _, _, err := FeetAfter(d, sittings).Next(Terms{Margin: 1}); err != nil {
+	return sittings
+}
+
+func BenchmarkFoldAndLearn(b *testing.B) {
+	d := plain()
+	for sittings := threeYears(d); b.Loop(); {
+		FeetAfter(d, sittings)
+	}
+}
+
+func BenchmarkNextDate(b *testing.B) {
+	d := plain()
+	for f := FeetAfter(d, threeYears(d)); b.Loop(); {
+		if _, _, err := f.Next(Terms{Margin: 1}); err != nil {
 			b.Fatal(err)
 		}
 	}

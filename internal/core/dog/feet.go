@@ -23,9 +23,9 @@ type Feet struct {
 
 // toe is one nail as its own last record left it.
 type toe struct {
-	Nail
-	On           date.Date `json:",omitzero"` // of that record; zero when there is none
-	Trimmed      date.Date `json:",omitzero"` // when something last came off; zero when nothing ever did
+	Nail         `json:"-"` // the dog's own
+	On           date.Date  `json:",omitzero"` // of that record; zero when there is none
+	Trimmed      date.Date  `json:",omitzero"` // when something last came off; zero when nothing ever did
 	Claw         claw.Claw
 	Height       float64 // of the coat line above the floor, as the nail stood when its gap was last known, mm
 	LengthSD     float64
@@ -36,8 +36,8 @@ type toe struct {
 	SpareSource  estimate.Source
 	EndLength    float64 // where its trims end, mm: the first one, or the last that was measured
 	EndSpare     float64 // and how far from the quick, mm: the first, or the last that was seen
-	Bled         bool
-	PastPad      bool // seen to reach past its pad, and not trimmed since
+	Bled         bool    `json:",omitzero"`
+	PastPad      bool    `json:",omitzero"` // seen to reach past its pad, and not trimmed since
 }
 
 // FeetAfter folds a dog's sittings and walk-round checks, in any order, into its feet, once

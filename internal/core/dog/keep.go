@@ -2,6 +2,7 @@ package dog
 
 import (
 	"encoding/json"
+	"fmt"
 
 	"fribbet/internal/core/date"
 )
@@ -34,6 +35,12 @@ func Kept(d Dog, text []byte) (Feet, error) {
 	var k kept
 	if err := json.Unmarshal(text, &k); err != nil {
 		return Feet{}, err
+	}
+	if len(k.Toes) != len(d.Nails) {
+		return Feet{}, fmt.Errorf("kept feet of %d nails, of a dog with %d", len(k.Toes), len(d.Nails))
+	}
+	for i := range k.Toes {
+		k.Toes[i].Nail = d.Nails[i]
 	}
 	f := Feet{body: body{d, k.Learnt}, on: k.On, known: k.Known, toes: k.Toes}
 	set(&f.check, k.Check)

@@ -53,7 +53,8 @@ func (d Drift) BreakEven(left float64) float64 {
 	for d.Move(left, high) < 0 {
 		high *= 2
 	}
-	for range 60 {
+	const halvings = 40 // a trillionth of the first stretch
+	for range halvings {
 		if mid := (low + high) / 2; d.Move(left, mid) < 0 {
 			low = mid
 		} else {
