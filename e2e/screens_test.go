@@ -163,9 +163,10 @@ func TestScreenshots(t *testing.T) {
 	keep("blood-phone")
 	p.size(1280, 800)
 	p.open(screen{dog: "Sedge", path: "/dogs/DOG"}.address(program))
-	p.find(".plot canvas", "")
-	p.MustEval(`() => document.getElementById('history-title').scrollIntoView()`)
 	p.sees("touches at")
+	time.Sleep(500 * time.Millisecond) // the router has gone to the top, the chart has its size
+	p.MustEval(`() => document.getElementById('history-title').scrollIntoView()`)
+	time.Sleep(300 * time.Millisecond)
 	keep("history")
 	p.size(700, 1000)
 	p.open(named("saved").address(program))

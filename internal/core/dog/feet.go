@@ -2,13 +2,10 @@ package dog
 
 import (
 	"math"
-	"slices"
 
 	"fribbet/internal/core/claw"
 	"fribbet/internal/core/date"
 	"fribbet/internal/core/estimate"
-	"fribbet/internal/core/growth"
-	"fribbet/internal/core/nail"
 	"fribbet/internal/core/quick"
 )
 
@@ -62,52 +59,6 @@ func fold(d Dog, events []event, after func(on date.Date, f Feet)) Feet {
 		after(e.on, f)
 	}
 	return f
-}
-
-// event is a walk-round or a sitting.
-type event struct {
-	on      date.Date
-	check   *Check
-	sitting *Sitting
-}
-
-// eventsOf puts walk-rounds and sittings in their order. On one day the walk-round comes first:
-// one looks before one cuts.
-func eventsOf(sittings []Sitting, checks []Check) []event {
-	events := make([]event, 0, len(sittings)+len(checks))
-	for i := range checks {
-		events = append(events, event{checks[i].On, &checks[i], nil})
-	}
-	for i := range sittings {
-		events = append(events, event{sittings[i].On, nil, &sittings[i]})
-	}
-	slices.SortStableFunc(events, func(a, b event) int { return a.on.Sub(b.on) })
-	return events
-}
-
-// body is a dog with what its records taught of it.
-type body struct {
-	Dog
-	Learnt
-}
-
-// rateOn is how fast a nail grows on the day.
-func (b body) rateOn(code nail.Code, day date.Date) growth.Rate {
-	return b.Rates.Nail(code, b.where(day))
-}
-
-// drift is what the quick of a nail that grows so fast does between sittings.
-func (b body) drift(rate growth.Rate) quick.Drift {
-	return quick.Drift{Rate: rate.Mean, RateSD: rate.SD, Follow: b.Habit.Follow()}
-}
-
-// rateFrom is how fast it grows between two days.
-func (b body) rateFrom(code nail.Code, from, to date.Date) growth.Rate {
-	where := b.where(from)
-	if to.After(from) && len(b.Walked) > 0 {
-		where.Pavement = b.pavementOver(from, to)
-	}
-	return b.Rates.Nail(code, where)
 }
 
 // Hair tells whether hair was seen between the pads at the last walk-round.

@@ -36,6 +36,6 @@ const worked = computed(() => props.sitting.nails.filter((n) => n.cuts.length > 
   .card { color: #000; display: block; max-width: 15cm; }
   h2 { font-size: 1rem; margin-top: 0.4cm; }
   .next { font-size: 1.25rem; margin-top: 0.4cm; }
-  .legend, .because { font-size: 0.8rem; }
+  .legend, .because, .because :deep(.small), .because :deep(th) { font-size: 0.8rem; }
 }
 </style>
