@@ -36,6 +36,15 @@ func start(t *testing.T, args ...string) *program {
 	p := &program{t: t, cmd: exec.Command(bin, args...)}
 	out, err := p.cmd.StdoutPipe()
 	require.NoError(t, err)
+	log, err := os.Create(filepath.Join(t.TempDir(), "log"))
+	require.NoError(t, err)
+	p.cmd.Stderr = log
+	t.Cleanup(func() {
+		if text, err := os.ReadFile(log.Name()); t.Failed() && err == nil {
+			t.Logf("what the program said:\n%s", text[max(0, len(text)-4000):])
+		}
+		_ = log.Close()
+	})
 	require.NoError(t, p.cmd.Start(), "run make build first")
 	t.Cleanup(p.kill)
 	lines := bufio.NewScanner(out)

@@ -62,7 +62,7 @@ func (b *Book) upToDate(ctx context.Context) (*Progress, error) {
 	}
 	if !b.recount.running {
 		b.recount.running, b.recount.progress = true, Progress{All: len(stale)}
-		go b.settleAll(context.WithoutCancel(ctx), stale, key, settings)
+		go b.settleAll(context.Background(), stale, key, settings) // it outlives the request that asked
 	}
 	progress := b.recount.progress
 	return &progress, nil
