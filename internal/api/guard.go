@@ -6,6 +6,8 @@ import (
 	"net/http"
 	"time"
 
+	"fribbet/internal/api/contract"
+
 	"github.com/gin-gonic/gin"
 )
 
@@ -44,6 +46,12 @@ func localOnly(c *gin.Context) {
 		return
 	}
 	write(c, problem(http.StatusForbidden, "Open Fribbet by the address that it printed: it answers to this machine's own name only."))
+}
+
+// ownContext gives what a request does a context of its own: gin uses its contexts again for other
+// requests, while the database may still be looking at one after the answer has gone out.
+func ownContext(next contract.StrictHandlerFunc, _ string) contract.StrictHandlerFunc {
+	return func(c *gin.Context, request any) (any, error) { return next(c.Copy(), request) }
 }
 
 func limitBody(c *gin.Context) {

@@ -40,7 +40,7 @@ func New(b *book.Book, o Options) (http.Handler, error) {
 	if err != nil {
 		return nil, err
 	}
-	strict := contract.NewStrictHandlerWithOptions(handlers{b, o.Demo, o.Caliper}, nil, contract.StrictGinServerOptions{
+	strict := contract.NewStrictHandlerWithOptions(handlers{b, o.Demo, o.Caliper}, []contract.StrictMiddlewareFunc{ownContext}, contract.StrictGinServerOptions{
 		RequestErrorHandlerFunc:  refuseUnread,
 		HandlerErrorFunc:         refuse,
 		ResponseErrorHandlerFunc: refuse,
