@@ -157,6 +157,9 @@ func clock(today string) (func() time.Time, error) {
 	if err != nil {
 		return nil, fmt.Errorf("--today: %w", err)
 	}
+	if first, last := date.MustParse("2000-01-01"), date.MustParse("2199-12-31"); day.Before(first) || day.After(last) {
+		return nil, fmt.Errorf("--today %s: must be from %s to %s", today, first, last)
+	}
 	return func() time.Time {
 		now := time.Now()
 		return now.AddDate(0, 0, day.Sub(date.Of(now)))

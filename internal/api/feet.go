@@ -21,7 +21,7 @@ func (h handlers) RecordCheck(ctx context.Context, r contract.RecordCheckRequest
 	for _, l := range in.Looks {
 		c.Looks = append(c.Looks, dog.Look{
 			Code: l.Code, Gap: l.GapMm, Length: l.LengthMm, PastPad: l.PastPad != nil && *l.PastPad, Present: l.Present,
-			Colour: l.Colour, Shape: l.Shape, State: l.State,
+			Colour: l.Colour, Shape: l.Shape, State: l.State, Sure: orZero(l.Sure),
 		})
 	}
 	if err := h.book.Look(ctx, r.DogId, c); err != nil {

@@ -7,6 +7,7 @@ import (
 	"time"
 
 	"fribbet/internal/api/contract"
+	"fribbet/internal/book"
 
 	"github.com/gin-gonic/gin"
 )
@@ -24,7 +25,7 @@ func logRequests(c *gin.Context) {
 
 func recovered(c *gin.Context, what any) {
 	slog.Error("panic", "route", c.FullPath(), "what", what)
-	write(c, problem(http.StatusInternalServerError, "Something broke in Fribbet. Nothing was written; try again."))
+	write(c, problem(http.StatusInternalServerError, broke))
 }
 
 // secure lets a page load nothing from anywhere else.
@@ -34,6 +35,14 @@ func secure(c *gin.Context) {
 		"object-src 'none'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'")
 	h.Set("X-Content-Type-Options", "nosniff")
 	h.Set("Referrer-Policy", "no-referrer")
+}
+
+// dayHeader tells with each answer what day the book takes for today: a page that was opened
+// yesterday, or on a machine whose clock is wrong, keeps what it is told under the right day.
+const dayHeader = "Fribbet-Today"
+
+func tellDay(b *book.Book) gin.HandlerFunc {
+	return func(c *gin.Context) { c.Header(dayHeader, b.Today().String()) }
 }
 
 // localOnly refuses another site's name that was pointed at this machine.

@@ -10,9 +10,13 @@ import (
 	"github.com/gin-gonic/gin"
 
 	"fribbet/internal/api/contract"
+	"fribbet/internal/book"
 	"fribbet/internal/core/fault"
 	"fribbet/internal/store"
 )
+
+// broke does not say that nothing was written: it may break after that, while the answer is worked out.
+const broke = "Something broke in Fribbet. Look whether what you told is there before you tell it again."
 
 var errNoCaliper = errors.New("no caliper")
 
@@ -50,6 +54,7 @@ func refuseUnread(c *gin.Context, err error) {
 func refuse(c *gin.Context, err error) {
 	var faults fault.Fields
 	var tooLarge *http.MaxBytesError
+	var told book.AlreadyTold
 	switch {
 	case errors.As(err, &faults):
 		write(c, problem(http.StatusUnprocessableEntity, "Nothing was written: "+faults.Error(), faults...))
@@ -61,11 +66,14 @@ func refuse(c *gin.Context, err error) {
 		write(c, problem(http.StatusNotFound, "There is no such dog or sitting in the book."))
 	case errors.Is(err, errNoCaliper):
 		write(c, problem(http.StatusNotFound, "No caliper is linked: type the number instead."))
+	case errors.As(err, &told):
+		write(c, problem(http.StatusConflict, "Nothing was written: this is in the book already, told otherwise: "+told.There+".",
+			fault.Field{Name: "id", Value: "one that is in the book", Want: "must be new, or come with what was told under it: " + told.There}))
 	case errors.Is(err, store.ErrConflict):
 		write(c, problem(http.StatusConflict, "Changed elsewhere since you opened it: nothing was written. Load it again, then make your change.",
 			fault.Field{Name: "version", Value: "an older one", Want: "must be the newest version"}))
 	default:
 		slog.Error("failed", "route", c.FullPath(), "err", err)
-		write(c, problem(http.StatusInternalServerError, "Something broke in Fribbet. Nothing was written; try again."))
+		write(c, problem(http.StatusInternalServerError, broke))
 	}
 }

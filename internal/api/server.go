@@ -35,7 +35,7 @@ func New(b *book.Book, o Options) (http.Handler, error) {
 	engine := gin.New()
 	engine.HandleMethodNotAllowed = true
 	engine.ContextWithFallback = true // a request that ends, ends what it began
-	engine.Use(logRequests, gin.CustomRecoveryWithWriter(nil, recovered), secure, localOnly, limitBody)
+	engine.Use(logRequests, gin.CustomRecoveryWithWriter(nil, recovered), secure, tellDay(b), localOnly, limitBody)
 	check, err := validator()
 	if err != nil {
 		return nil, err

@@ -130,7 +130,7 @@ func sittingOf(in contract.SittingInput) store.Sitting {
 		r := dog.Record{
 			Code: one.Code, LengthBefore: one.LengthBeforeMm, LengthAfter: one.LengthAfterMm,
 			GapBefore: one.GapBeforeMm, GapAfter: one.GapAfterMm, SpareLeft: one.SpareLeftMm,
-			Cuts: one.CutsMm, Tool: one.Tool, Reaction: one.Reaction, Blood: one.Blood, TookForce: orZero(one.TookForce),
+			Cuts: one.CutsMm, Tool: one.Tool, Reaction: one.Reaction, Blood: one.Blood, TookForce: orZero(one.TookForce), Sure: orZero(one.Sure),
 		}
 		if one.ItemId != nil {
 			r.Item = one.ItemId.String()

@@ -2,8 +2,10 @@ package book
 
 import (
 	"context"
+	"errors"
 	"fmt"
 	"slices"
+	"time"
 
 	"github.com/google/uuid"
 
@@ -37,26 +39,70 @@ func (b *Book) Bench(ctx context.Context, dogID, sittingID uuid.UUID) (Bench, er
 		return Bench{}, err
 	}
 	state := log.Events.Fold()
-	t, err := b.todayBefore(ctx, dogID, sittingID, state.Helper)
-	if err != nil {
-		return Bench{}, err
-	}
-	settings, err := b.Settings(ctx)
-	if err != nil {
-		return Bench{}, err
-	}
-	ground, err := b.store.Ground(ctx, state.Item)
+	t, bench, err := b.benchAt(ctx, dogID, sittingID, state)
 	if err != nil {
 		return Bench{}, err
 	}
 	before, after := t.around(sittingID, log.On)
-	limit := sitting.RiskLimit(settings.Role != Groomer, t.Sittings)
 	return Bench{
-		Bench: t.Bench(state, settings.EndPoint, limit, quick.LearnTouch(ground).Value),
-		Dog:   t.dog, ID: sittingID, Log: log.Events, State: state, On: log.On, Cautions: t.cautions(sitting.For(t.Question)),
-		Speed: kit.SpeedFor(kit.Job{Purpose: kit.Length, Hand: settings.Hand}), Before: before, After: after,
+		Bench: bench, Dog: t.dog, ID: sittingID, Log: log.Events, State: state, On: log.On, Cautions: t.cautions(sitting.For(t.Question)),
+		Speed: kit.SpeedFor(kit.Job{Purpose: kit.Length, Hand: t.Hand}), Before: before, After: after,
 	}, nil
 }
+
+// benchAt is a dog's sitting, under way or yet to be told, where its events have brought it.
+func (b *Book) benchAt(ctx context.Context, dogID, sittingID uuid.UUID, state sitting.State) (today, sitting.Bench, error) {
+	t, err := b.todayBefore(ctx, dogID, sittingID, state.Helper)
+	if err != nil {
+		return today{}, sitting.Bench{}, err
+	}
+	settings, err := b.Settings(ctx)
+	if err != nil {
+		return today{}, sitting.Bench{}, err
+	}
+	ground, err := b.store.Ground(ctx, state.Item)
+	if err != nil {
+		return today{}, sitting.Bench{}, err
+	}
+	limit := sitting.RiskLimit(settings.Role != Groomer, t.Sittings)
+	return t, t.Bench(state, settings.EndPoint, limit, quick.LearnTouch(ground).Value), nil
+}
+
+// doubts asks again for what places the quick where it cannot well be.
+func (b *Book) doubts(ctx context.Context, d store.Dog, sittingID uuid.UUID, before sitting.Log, events []sitting.Event) error {
+	var f fault.Fields
+	for i, e := range events {
+		longer, added, err := before.Append(d.Dog, e)
+		if err != nil {
+			break // refused for another reason, and told so when it is to be kept
+		}
+		if added && e.PlacesQuick() {
+			_, bench, err := b.benchAt(ctx, d.ID, sittingID, before.Fold())
+			if err != nil {
+				return err
+			}
+			if want := bench.Doubt(e); want != "" {
+				f.Add(fmt.Sprintf("events[%d]", i), e.MM, want)
+			}
+		}
+		before = longer
+	}
+	return f.Err()
+}
+
+// dayOf is the day on which something was told at an instant, by the clock of whoever told it. A
+// clock that cannot be right counts for nothing: then it is today.
+func (b *Book) dayOf(ctx context.Context, d store.Dog, sittingID uuid.UUID, at time.Time) (date.Date, error) {
+	day, today := date.Of(at.In(b.now().Location())), b.Today()
+	known, err := b.store.LastKnown(ctx, d.ID, sittingID)
+	if err != nil || day.After(today) || day.Before(today.AddDays(-oldestTap)) || day.Before(known) || day.Before(d.Birth.Date) {
+		return today, err
+	}
+	return day, nil
+}
+
+// oldestTap is how many days a tap may have waited in a browser before its clock is not believed.
+const oldestTap = 31
 
 // around reads a dog's nails on the day of a sitting, before it and after it, whatever came later.
 func (t today) around(sittingID uuid.UUID, on date.Date) (before, after []dog.Reading) {
@@ -92,7 +138,18 @@ func (b *Book) Tell(ctx context.Context, dogID, sittingID uuid.UUID, events []si
 	if err := f.Err(); err != nil {
 		return err
 	}
-	return b.store.Append(ctx, dogID, sittingID, b.Today(), b.now(), func(log sitting.Log) (sitting.Log, error) {
+	there, err := b.store.Log(ctx, dogID, sittingID)
+	if err != nil && !errors.Is(err, store.ErrNotFound) {
+		return err
+	}
+	if err := b.doubts(ctx, d, sittingID, there.Events, events); err != nil {
+		return err
+	}
+	on, err := b.dayOf(ctx, d, sittingID, events[0].At)
+	if err != nil {
+		return err
+	}
+	err = b.store.Append(ctx, dogID, sittingID, on, b.now(), func(log sitting.Log) (sitting.Log, error) {
 		for i, e := range events {
 			longer, _, err := log.Append(d.Dog, e)
 			if err != nil {
@@ -102,6 +159,16 @@ func (b *Book) Tell(ctx context.Context, dogID, sittingID uuid.UUID, events []si
 		}
 		return log, nil
 	})
+	var elsewhere store.ErrElsewhere
+	if errors.As(err, &elsewhere) {
+		for i, e := range events {
+			if slices.Contains(elsewhere.IDs, e.ID) {
+				f.Add(fmt.Sprintf("events[%d].id", i), e.ID, "must be a new id: another sitting has an event of this one")
+			}
+		}
+		return f.Err()
+	}
+	return err
 }
 
 // Rebuild works out what the lists read again from the logs, and returns of how many sittings.

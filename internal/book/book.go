@@ -25,6 +25,12 @@ type Book struct {
 	recount recount
 }
 
+// AlreadyTold refuses something told under an id that is in the book already with other content:
+// neither is thrown away, and whoever told it is told what is there.
+type AlreadyTold struct{ There string }
+
+func (a AlreadyTold) Error() string { return "already in the book under this id: " + a.There }
+
 // New returns a book kept in store; now tells the time in the user's zone.
 func New(s *store.Store, now func() time.Time) *Book { return &Book{store: s, now: now} }
 

@@ -112,6 +112,14 @@ func (b *Book) stand(s store.Standing, d store.Dog, feet dog.Feet, ladders []sto
 	return s, err
 }
 
+// unreckoned is what the lists say of a dog whose records break the reckoning.
+func (b *Book) unreckoned(s store.Standing, d store.Dog) (store.Standing, error) {
+	s.NameKey, s.Standing, s.Turn, s.DueOn, s.Folded = nameKey(d.Name), due.Unseen, b.Today(), date.Date{}, false
+	var err error
+	s.Due, err = json.Marshal(Turn{Standing: due.Unseen, Reason: "cannot be reckoned: look at the feet, and at what was last recorded"})
+	return s, err
+}
+
 func turnOf(feet dog.Feet, training ladder.Training, settings store.Settings, today date.Date) (Turn, error) {
 	if training.Whole() {
 		first, _ := training.First(today)

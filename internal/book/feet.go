@@ -2,6 +2,7 @@ package book
 
 import (
 	"context"
+	"fmt"
 
 	"github.com/google/uuid"
 
@@ -12,11 +13,21 @@ import (
 	"fribbet/internal/store"
 )
 
-// Look keeps a walk-round; one without a date was today. Sending the same id again changes nothing.
+// Look keeps a walk-round; one without a date was today. Sending the same again changes nothing;
+// something else under the same id is AlreadyTold.
 func (b *Book) Look(ctx context.Context, dogID uuid.UUID, c store.Check) error {
 	d, err := b.store.Dog(ctx, dogID)
 	if err != nil {
 		return err
+	}
+	others, err := b.store.Checks(ctx, dogID)
+	if err != nil {
+		return err
+	}
+	for _, there := range others { // before its content is looked at: the dog may have changed since
+		if there.ID == c.ID {
+			return sameCheck(there.Check, c.Check)
+		}
 	}
 	if c.On.IsZero() {
 		c.On = b.Today()
@@ -24,11 +35,22 @@ func (b *Book) Look(ctx context.Context, dogID uuid.UUID, c store.Check) error {
 	if err := c.Check.Check(d.Dog, b.Today()).Err(); err != nil {
 		return err
 	}
-	d.Dog = d.Seen(c.Check)
+	d.Dog = d.Seen(c.Check, walksOf(others)...)
 	if err := d.Dog.Check(b.Today()).Err(); err != nil { // such as a dog without any nail
 		return err
 	}
 	return b.store.AddCheck(ctx, d, c, b.now())
+}
+
+// sameCheck tells whether a walk-round says what is in the book under its id.
+func sameCheck(there, c dog.Check) error {
+	if c.On.IsZero() {
+		c.On = there.On
+	}
+	if !there.Tells(c) {
+		return AlreadyTold{fmt.Sprintf("a walk-round of %s that looked at %d nails", there.On, len(there.Looks))}
+	}
+	return nil
 }
 
 // Section returns one nail in side view today; without a margin, the user's own.

@@ -3,6 +3,7 @@ package book
 import (
 	"context"
 	"fmt"
+	"log/slog"
 	"runtime"
 	"slices"
 	"sync"
@@ -113,23 +114,40 @@ func (b *Book) settle(ctx context.Context, ids []uuid.UUID, key string, settings
 	settled := make([]store.Standing, len(ids))
 	err = each(len(ids), func(i int) error {
 		s, d := standings[ids[i]], dogs[ids[i]]
-		var feet dog.Feet
-		var err error
-		if s.Feet == nil || s.Fold != dog.FoldVersion {
-			s.Folded = true
-			feet = fold(d, sittings[d.ID], checks[d.ID])
-		} else if feet, err = dog.Kept(d.Dog, s.Feet); err != nil {
-			return err
-		}
 		s.Terms = key
-		one, err := b.stand(s, d, feet, ladders[d.ID], settings)
+		one, err := b.settleOne(s, d, sittings[d.ID], checks[d.ID], ladders[d.ID], settings)
 		settled[i] = one
 		return err
 	})
 	if err != nil {
 		return err
 	}
+	settled = slices.DeleteFunc(settled, func(s store.Standing) bool { return s.Terms == "" })
 	return b.store.KeepStandings(ctx, settled, b.now())
+}
+
+// settleOne works out the standing of one dog. One that breaks the reckoning says so in its row
+// and stops nobody else's. One that was told of while it was read is left for the next turn: its
+// terms are empty.
+func (b *Book) settleOne(s store.Standing, d store.Dog, sittings []store.Sitting, checks []store.Check, ladders []store.Ladder, settings store.Settings) (out store.Standing, err error) {
+	defer func() {
+		if broken := recover(); broken != nil {
+			slog.Error("cannot be reckoned", "dog", d.ID, "what", broken)
+			out, err = b.unreckoned(s, d)
+		}
+	}()
+	var feet dog.Feet
+	if s.Feet == nil || s.Fold != dog.FoldVersion {
+		s.Folded = true
+		feet = fold(d, sittings, checks)
+	} else if feet, err = dog.Kept(d.Dog, s.Feet); err != nil {
+		return store.Standing{}, nil
+	}
+	if out, err = b.stand(s, d, feet, ladders, settings); err != nil {
+		slog.Error("cannot be reckoned", "dog", d.ID, "what", err)
+		return b.unreckoned(s, d)
+	}
+	return out, nil
 }
 
 // each does n things on all processors, and returns the first error.

@@ -2,6 +2,10 @@ package book
 
 import (
 	"context"
+	"errors"
+	"fmt"
+	"slices"
+	"time"
 
 	"github.com/google/uuid"
 
@@ -107,10 +111,18 @@ func (b *Book) todayBefore(ctx context.Context, id, but uuid.UUID, helper bool) 
 	}, d, sittings, checks, feet, training}, nil
 }
 
-// Record keeps a sitting; one without a date was today. Sending the same id again changes nothing.
+// Record keeps a sitting; one without a date was today. Sending the same again changes nothing;
+// something else under the same id is AlreadyTold.
 func (b *Book) Record(ctx context.Context, dogID uuid.UUID, s store.Sitting) error {
 	d, err := b.store.Dog(ctx, dogID)
 	if err != nil {
+		return err
+	}
+	there, err := b.store.Log(ctx, dogID, s.ID) // before its content is looked at: the dog may have changed since
+	if err == nil {
+		return sameSitting(there, s)
+	}
+	if !errors.Is(err, store.ErrNotFound) {
 		return err
 	}
 	if s.On.IsZero() {
@@ -123,12 +135,49 @@ func (b *Book) Record(ctx context.Context, dogID uuid.UUID, s store.Sitting) err
 	if err := fault.Fields(append(s.Check(d.Dog, b.Today()), unknown...)).Err(); err != nil {
 		return err
 	}
+	events := sitting.LogOf(s.ID.String(), s.Sitting, b.now())
+	if err := b.doubtRecords(ctx, d, s, events); err != nil {
+		return err
+	}
 	return b.store.Append(ctx, dogID, s.ID, s.On, b.now(), func(log sitting.Log) (sitting.Log, error) {
-		if len(log) > 0 {
-			return log, nil
+		if len(log) > 0 { // it came twice at once
+			return log, sameSitting(store.Log{On: s.On, Events: log}, s)
 		}
-		return sitting.LogOf(s.ID.String(), s.Sitting, b.now()), nil
+		return events, nil
 	})
+}
+
+// doubtRecords asks again for spares that were seen where they cannot well be.
+func (b *Book) doubtRecords(ctx context.Context, d store.Dog, s store.Sitting, events sitting.Log) error {
+	if !slices.ContainsFunc(events, sitting.Event.PlacesQuick) {
+		return nil
+	}
+	_, bench, err := b.benchAt(ctx, d.ID, s.ID, events.Fold())
+	if err != nil {
+		return err
+	}
+	var f fault.Fields
+	for i, r := range s.Records {
+		for _, e := range events {
+			if !e.PlacesQuick() || *e.Nail != r.Code {
+				continue
+			}
+			if want := bench.Doubt(e); want != "" {
+				f.Add(fmt.Sprintf("records[%d].spare_left_mm", i), e.MM, want)
+			}
+		}
+	}
+	return f.Err()
+}
+
+// sameSitting tells whether a sitting says what is in the book under its id.
+func sameSitting(there store.Log, s store.Sitting) error {
+	if !there.Events.Tells(sitting.LogOf(s.ID.String(), s.Sitting, time.Time{})) || !s.On.IsZero() && s.On != there.On {
+		in := there.Events.Fold().Sitting(there.On)
+		nails, _ := in.Cut()
+		return AlreadyTold{fmt.Sprintf("a sitting of %s in which something came off %d nails and %d bled", there.On, nails, len(in.Bled()))}
+	}
+	return nil
 }
 
 // Withdraw takes back a sitting recorded by mistake.

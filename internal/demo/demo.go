@@ -261,7 +261,7 @@ func (s scenario) record(t *nailTruth, d dog.Dog, n dog.Nail, day date.Date, ski
 	}
 	if n.Colour == nail.Light && before > t.length {
 		seen := math.Max(0.2, math.Round((t.length-t.quick)*5)/5)
-		r.SpareLeft = &seen
+		r.SpareLeft, r.Sure = &seen, true
 	}
 	if s.feelers && !n.Code.Dewclaw() {
 		gap := feel(claw.Assumed(n.Code, n.Shape, s.kg).WithLength(t.length).AtCoatHeight(t.height).Gap())

@@ -104,6 +104,18 @@ func (s *Store) Append(ctx context.Context, dogID, sittingID uuid.UUID, on date.
 			ON CONFLICT (sitting_id) DO UPDATE SET ended = excluded.ended`, row); err != nil {
 			return err
 		}
+		var ids []string
+		for _, e := range longer[len(log):] {
+			ids = append(ids, e.ID)
+		}
+		var known []string
+		list, _ := json.Marshal(ids) // texts always marshal
+		if err := tx.SelectContext(ctx, &known, `SELECT id FROM events WHERE id IN (SELECT value FROM json_each(?))`, string(list)); err != nil {
+			return err
+		}
+		if len(known) > 0 {
+			return ErrElsewhere{known}
+		}
 		events := make([]eventRow, 0, len(longer)-len(log))
 		for i := len(log); i < len(longer); i++ {
 			body, err := json.Marshal(longer[i])

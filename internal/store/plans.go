@@ -41,13 +41,23 @@ func (s *Store) QuickPlan(ctx context.Context, dogID uuid.UUID) (QuickPlan, erro
 }
 
 // StartQuickPlan keeps a plan and the dog with the rhythm that it asks for; a plan that was on
-// ends. It returns ErrConflict when the dog was changed since it was read.
+// ends. One that is there already, by its id, changes nothing. It returns ErrConflict when the dog was changed since it was read.
 func (s *Store) StartQuickPlan(ctx context.Context, d Dog, p QuickPlan, at time.Time) error {
 	steps, err := json.Marshal(p.Steps)
 	if err != nil {
 		return err
 	}
 	return s.write(ctx, func(tx *sqlx.Tx) error {
+		var of []uuid.UUID
+		if err := tx.SelectContext(ctx, &of, `SELECT dog_id FROM plans WHERE id = ?`, p.ID); err != nil {
+			return err
+		}
+		if len(of) > 0 { // sent twice
+			if of[0] != d.ID {
+				return ErrConflict
+			}
+			return nil
+		}
 		if err := changeDog(ctx, tx, d); err != nil {
 			return err
 		}

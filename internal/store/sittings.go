@@ -7,6 +7,7 @@ import (
 	"github.com/google/uuid"
 	"github.com/jmoiron/sqlx"
 
+	"fribbet/internal/core/date"
 	"fribbet/internal/core/dog"
 	"fribbet/internal/core/kit"
 	"fribbet/internal/core/quick"
@@ -65,6 +66,19 @@ func (s *Store) SittingsOf(ctx context.Context, dogIDs []uuid.UUID) (map[uuid.UU
 func (s *Store) Sittings(ctx context.Context, dogID uuid.UUID) ([]Sitting, error) {
 	all, err := s.sittings(ctx, ` AND dog_id = ?`, dogID)
 	return all[dogID], err
+}
+
+// LastKnown is the latest day of which something is known of a dog, but for one sitting; zero when nothing is.
+func (s *Store) LastKnown(ctx context.Context, dogID, but uuid.UUID) (date.Date, error) {
+	var last *string
+	err := s.db.GetContext(ctx, &last, `
+		SELECT MAX(on_date) FROM (
+			SELECT on_date FROM checks WHERE dog_id = ?
+			UNION ALL SELECT on_date FROM sittings WHERE dog_id = ? AND withdrawn_at IS NULL AND id <> ?)`, dogID, dogID, but)
+	if err != nil || last == nil {
+		return date.Date{}, err
+	}
+	return date.Parse(*last)
 }
 
 func (s *Store) sittings(ctx context.Context, and string, args ...any) (map[uuid.UUID][]Sitting, error) {

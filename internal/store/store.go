@@ -10,6 +10,7 @@ import (
 	"io/fs"
 	"net/url"
 	"slices"
+	"strings"
 	"time"
 
 	"github.com/jmoiron/sqlx"
@@ -23,6 +24,13 @@ var (
 	// ErrConflict says that the dog was changed since it was read.
 	ErrConflict = errors.New("changed elsewhere")
 )
+
+// ErrElsewhere says that events of these ids are in another sitting's log.
+type ErrElsewhere struct{ IDs []string }
+
+func (e ErrElsewhere) Error() string {
+	return "events of another sitting: " + strings.Join(e.IDs, ", ")
+}
 
 //go:embed migrations/*.sql
 var migrations embed.FS

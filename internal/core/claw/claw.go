@@ -25,7 +25,7 @@ type Claw struct {
 // Check returns the fields that no nail can have, under the contract's names; nil when it is sound.
 func (c Claw) Check() fault.Fields {
 	var f fault.Fields
-	f.Range("length_mm", c.Length, 0.2, 80, "mm")
+	f.Range("length_mm", c.Length, 0.2, MostLength, "mm")
 	f.Range("base_angle_deg", Degrees(c.BaseAngle), 0, 80, "degrees")
 	f.Range("radius_mm", c.Radius, 1, 500, "mm")
 	f.Range("depth_mm", c.Depth, 0.2, 30, "mm")

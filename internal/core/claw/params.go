@@ -15,6 +15,9 @@ const (
 	// maxTaper keeps a tenth of the depth at the tip of a very long nail (judgement, no unit).
 	maxTaper = 0.9
 
+	// MostLength is the longest nail that can be, mm (judgement).
+	MostLength = 80.0
+
 	// MostGap is the largest floor gap that can be, mm (judgement).
 	MostGap = 40.0
 

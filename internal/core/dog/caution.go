@@ -40,7 +40,8 @@ func (f Feet) Cautions(readings []Reading) []Caution {
 		}
 	}
 	for _, flag := range f.check.flags() {
-		all = append(all, Caution{Kind: Veterinarian, Words: flag})
+		words := strings.ToUpper(flag[:1]) + flag[1:] + ": call a veterinarian. Nothing is trimmed until you have looked again and it is over."
+		all = append(all, Caution{Kind: Veterinarian, Words: words})
 	}
 	add(Veterinarian, func(_ int, r Reading) bool { return r.State == nail.Torn },
 		": torn into the quick. Do not trim; call a veterinarian.")

@@ -92,6 +92,7 @@ func (s Sitting) Check(d Dog, today date.Date) fault.Fields {
 	for i, r := range s.Records {
 		one := r.Check()
 		d.checkCode(&one, r.Code, seen)
+		d.doubt(&one, r, s.On)
 		f.Under(fmt.Sprintf("records[%d]", i), one)
 	}
 	return f
@@ -138,13 +139,13 @@ func (r Record) Check() fault.Fields {
 			f.Range(name, *v, low, high, "mm")
 		}
 	}
-	inRange("length_before_mm", r.LengthBefore, 1, mostLength)
-	inRange("length_after_mm", r.LengthAfter, 1, mostLength)
+	inRange("length_before_mm", r.LengthBefore, 1, claw.MostLength)
+	inRange("length_after_mm", r.LengthAfter, 1, claw.MostLength)
 	inRange("gap_before_mm", r.GapBefore, 0, claw.MostGap)
 	inRange("gap_after_mm", r.GapAfter, 0, claw.MostGap)
-	inRange("spare_left_mm", r.SpareLeft, 0, mostLength)
+	inRange("spare_left_mm", r.SpareLeft, 0, claw.MostLength)
 	for i, c := range r.Cuts {
-		f.Range(fmt.Sprintf("cuts_mm[%d]", i), c, leastRecord, mostLength, "mm")
+		f.Range(fmt.Sprintf("cuts_mm[%d]", i), c, leastRecord, claw.MostLength, "mm")
 	}
 	if len(r.Cuts) > mostCuts {
 		f.Add("cuts_mm", fmt.Sprintf("%d cuts", len(r.Cuts)), fmt.Sprintf("must be at most %d cuts", mostCuts))

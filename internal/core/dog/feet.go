@@ -2,6 +2,7 @@ package dog
 
 import (
 	"math"
+	"strings"
 
 	"fribbet/internal/core/claw"
 	"fribbet/internal/core/date"
@@ -64,6 +65,13 @@ func fold(d Dog, events []event, after func(on date.Date, f Feet)) Feet {
 // Hair tells whether hair was seen between the pads at the last walk-round.
 func (f Feet) Hair() bool { return f.check.Hair }
 
+// Closed tells whether the last walk-round saw what is a veterinarian's matter for the dog as a
+// whole, and what in a few words: no nail is trimmed until a later one says that it is over.
+func (f Feet) Closed() (string, bool) {
+	flags := f.check.flags()
+	return strings.Join(flags, ", "), len(flags) > 0
+}
+
 func (f *Feet) trim(s Sitting) {
 	f.on = s.On
 	for i := range f.toes {
@@ -109,8 +117,8 @@ func newToe(d Dog, n Nail, day date.Date) toe {
 	}
 }
 
-// after is the toe once the record's trim is done. Where nobody measures, two opinions are
-// joined, each weighed by how sure it is: what the assumed rate says has grown, less what came
+// after is the toe once the record's trim is done. Where a length was ever measured, it and what
+// came off since are the length. Where nobody measures, two opinions are joined, each weighed by how sure it is: what the assumed rate says has grown, less what came
 // off; and that the trims of one nail end about where its first one did, or where one was last
 // measured. The first opinion alone would carry a year off by the whole error of the rate.
 func (t toe) after(b body, on date.Date, r Record) toe {
@@ -131,7 +139,7 @@ func (t toe) after(b body, on date.Date, r Record) toe {
 		before, after = *r.LengthBefore, *r.LengthBefore-removed
 	default:
 		after = before - removed
-		if removed > 0 && !t.Trimmed.IsZero() {
+		if removed > 0 && !t.Trimmed.IsZero() && t.LengthSource != estimate.Measured {
 			after = blend(after, now.grownSD, t.EndLength, sameEndSD)
 		}
 	}
@@ -197,8 +205,8 @@ func (t *toe) belief(now nailNow, before, removed float64, r Record) {
 			spare.Mean = blend(spare.Mean, now.grownSD, t.EndSpare, sameEndSD)
 		}
 	}
-	if left, tells := quick.LeftAt(r.EndFace, t.Colour, t.Claw.Depth); tells && removed > 0 {
-		spare = spare.Joined(left)
+	if left, tells := quick.LeftAt(r.EndFace, t.Claw.Depth); tells && removed > 0 {
+		spare = left // alone: one dog's way of showing faces is no new evidence every time
 	}
 	if r.SpareLeft != nil {
 		spare, t.SpareSource = spare.Seen(*r.SpareLeft), estimate.Measured

@@ -3,6 +3,7 @@ package dog
 import (
 	"math"
 
+	"fribbet/internal/core/claw"
 	"fribbet/internal/core/date"
 	"fribbet/internal/core/due"
 	"fribbet/internal/core/nail"
@@ -23,9 +24,9 @@ type Terms struct {
 }
 
 // Next sets the date of the next sitting. There is none when nobody has trimmed or looked at the
-// dog yet, or it has no nail that may be trimmed.
+// dog yet, it has no nail that may be trimmed, or it is a veterinarian's matter as a whole.
 func (f Feet) Next(terms Terms) (Next, bool, error) {
-	if f.known.IsZero() {
+	if _, closed := f.Closed(); closed || f.known.IsZero() {
 		return Next{}, false, nil
 	}
 	trim := due.Trim{
@@ -49,20 +50,28 @@ func (f Feet) Next(terms Terms) (Next, bool, error) {
 
 // WhyNone says in a few words why Next gives no date.
 func (f Feet) WhyNone() string {
+	if flag, closed := f.Closed(); closed {
+		return flag + ": a veterinarian first, then look at the feet again"
+	}
 	if f.known.IsZero() {
 		return "no sitting yet: look at the feet"
 	}
 	return "no nail that may be trimmed"
 }
 
-// asLeft is the nail on the day of the dog's last sitting or check, which may be later than its own.
+// asLeft is the nail on the day of the dog's last sitting or check, which may be later than its
+// own. What was reckoned is kept within what a nail can be: only what was told is refused.
 func (t toe) asLeft(b body, day date.Date) due.Nail {
 	now := t.at(b, day)
+	form := t.Claw.Grown(now.grown)
+	form.Length = math.Min(form.Length, claw.MostLength)
 	return due.Nail{
-		Code: t.Code, Claw: t.Claw.Grown(now.grown),
-		Gap:       math.Max(0, t.stance().GapAfterGrowth(now.grown)),
+		Code: t.Code, Claw: form,
+		Gap:       between(0, t.stance().GapAfterGrowth(now.grown), claw.MostGap),
 		WishedGap: b.WishedGap,
 		Rate:      b.rateOn(t.Code, day), PastPad: t.PastPad,
-		Spare: math.Min(now.length, now.spare.Mean),
+		Spare: between(0, now.spare.Mean, form.Length),
 	}
 }
+
+func between(low, v, high float64) float64 { return math.Max(low, math.Min(v, high)) }

@@ -180,7 +180,7 @@ func (o *observer) note(from, to date.Date, grown, sd float64, slivers bool) {
 // the margin and where the quick holds still; the first one, often a single sliver, anywhere.
 func (o *observer) endOf(on date.Date, r Record) sight {
 	form := claw.Assumed(o.nail.Code, o.nail.Shape, o.dog.WeightOn(on))
-	left, seen := quick.LeftAt(r.EndFace, o.nail.Colour, form.Depth)
+	left, seen := quick.LeftAt(r.EndFace, form.Depth)
 	switch {
 	case r.Blood:
 		left, seen = quick.Bled(r.Cuts[len(r.Cuts)-1]), true

@@ -20,12 +20,13 @@ const (
 	longest   = 2.5                // times its assumed length, a nail is taken to break or wear off at the floor
 	warnTurn  = 25 * math.Pi / 180 // this much of a turn before it curls, a dewclaw is warned of
 
+	doubtLengths = 3.0 // times the usual length, beyond which a length is asked for again
+
 	mostName    = 80
 	mostNote    = 2000
 	mostTick    = 40
 	mostMinutes = 600.0 // of a sitting
 	oldestYears = 40
-	mostLength  = 80.0 // of a nail, mm
 	leastRecord = 0.05 // the thinnest cut that can be recorded, mm: one touch of a grinder
 	mostCuts    = 60   // a nail
 )

@@ -12,7 +12,12 @@ type Planned struct {
 	Cuts []float64 // slivers, mm; none when the nail is left
 	Risk float64   // chance that the cuts reach the quick, 0 to 1
 	Why  string
+	// Closed: the dog as a whole is a veterinarian's matter until a later walk-round says it is over.
+	Closed bool
 }
+
+// Barred tells whether the nail is nobody's work here.
+func (p Planned) Barred() bool { return p.Closed || p.State.Veterinary() || p.InSkin() }
 
 // Plan is today's routine trim. A nail loses what has grown since its last trim and one sliver
 // more, so that a long nail comes back little by little; but it keeps margin mm in front of
@@ -21,7 +26,12 @@ type Planned struct {
 // rest. A nail that would stay clear of the floor for the dog's whole rhythm is left.
 func (f Feet) Plan(day date.Date, margin float64) []Planned {
 	plan := make([]Planned, len(f.toes))
+	flag, closed := f.Closed()
 	for i, r := range f.On(day) {
+		if closed {
+			plan[i] = Planned{Reading: r, Closed: true, Why: flag + ": a veterinarian looks first, then look again"}
+			continue
+		}
 		now := f.toes[i].at(f.body, day)
 		take, why := f.take(f.toes[i], r, now.grown, margin)
 		plan[i] = Planned{Reading: r, Cuts: slivers(take), Why: why}

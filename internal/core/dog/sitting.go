@@ -23,6 +23,7 @@ type Record struct {
 	Blood        bool
 	Item         string // the piece of kit it was done with, by its id; empty when nobody said
 	TookForce    bool   // the blade had to be forced: it is blunt
+	Sure         bool   // its numbers were asked for again, and stand
 }
 
 // Removed is what came off, mm: the difference of two measured lengths, or else the cuts.

@@ -2,7 +2,9 @@ package dog
 
 import (
 	"fmt"
+	"reflect"
 	"slices"
+	"strings"
 
 	"fribbet/internal/core/claw"
 	"fribbet/internal/core/date"
@@ -20,6 +22,7 @@ type Look struct {
 	Colour  *nail.Colour
 	Shape   *nail.Shape
 	State   *nail.State
+	Sure    bool // its numbers were asked for again, and stand
 }
 
 // Check is a walk round a dog that stands on a flat hard floor: is it due?
@@ -43,6 +46,39 @@ func (c Check) look(code nail.Code) Look {
 	return Look{Code: code}
 }
 
+// before is what is left to be told by a look once a later one is known.
+func (l Look) before(later Look) Look {
+	if later.Present != nil {
+		l.Present = nil
+	}
+	if later.Colour != nil {
+		l.Colour = nil
+	}
+	if later.Shape != nil {
+		l.Shape = nil
+	}
+	if later.State != nil {
+		l.State = nil
+	}
+	return l
+}
+
+// Tells tells whether another walk-round says the same.
+func (c Check) Tells(other Check) bool {
+	plain := func(c Check) Check {
+		c.Looks = slices.Clone(c.Looks)
+		for i := range c.Looks {
+			c.Looks[i].Sure = false
+		}
+		slices.SortFunc(c.Looks, func(a, b Look) int { return a.Code.Compare(b.Code) })
+		if len(c.Looks) == 0 {
+			c.Looks = nil
+		}
+		return c
+	}
+	return reflect.DeepEqual(plain(c), plain(other))
+}
+
 // touches tells whether a nail was seen that touches the floor or reaches past its pad: what clicks.
 func (c Check) touches() bool {
 	return slices.ContainsFunc(c.Looks, func(l Look) bool {
@@ -50,16 +86,17 @@ func (c Check) touches() bool {
 	})
 }
 
-// flags are the red ones: each a veterinarian's matter.
+// flags are the red ones, in a few words: each a veterinarian's matter, and no nail is trimmed
+// until a later walk-round no longer shows it.
 func (c Check) flags() []string {
 	var flags []string
 	for _, f := range []struct {
 		is    bool
 		words string
 	}{
-		{c.Swelling, "Swelling, discharge or a bad smell at a nail: call a veterinarian."},
-		{c.Limping, "Limping: call a veterinarian."},
-		{c.Breaking, "Several nails breaking or falling off: call a veterinarian."},
+		{c.Swelling, "swelling, discharge or a bad smell at a nail"},
+		{c.Limping, "limping"},
+		{c.Breaking, "several nails breaking or falling off"},
 	} {
 		if f.is {
 			flags = append(flags, f.words)
@@ -83,17 +120,32 @@ func (c Check) Check(d Dog, today date.Date) fault.Fields {
 			one.Range("gap_mm", *l.Gap, 0, claw.MostGap, "mm")
 		}
 		if l.Length != nil {
-			one.Range("length_mm", *l.Length, 1, mostLength, "mm")
+			one.Range("length_mm", *l.Length, 1, claw.MostLength, "mm")
 		}
+		d.doubtLook(&one, l, c.On)
 		f.Under(fmt.Sprintf("looks[%d]", i), one)
 	}
 	return f
 }
 
-// Seen returns the dog with its nails as the walk-round saw them.
-func (d Dog) Seen(c Check) Dog {
+// doubtLook notes the numbers of a look that are asked for again.
+func (d Dog) doubtLook(f *fault.Fields, l Look, day date.Date) {
+	d.doubt(f, Record{Code: l.Code, LengthBefore: l.Length, GapBefore: l.Gap, Sure: l.Sure}, day)
+	for i := range *f {
+		(*f)[i].Name = strings.Replace((*f)[i].Name, "_before_mm", "_mm", 1)
+	}
+}
+
+// Seen returns the dog with its nails as the walk-round saw them. Others may have been told of
+// later days: what one of them saw of a nail stands before what this one saw.
+func (d Dog) Seen(c Check, others ...Check) Dog {
 	nails := slices.Clone(d.Nails)
 	for _, l := range c.Looks {
+		for _, other := range others {
+			if later := other.look(l.Code); other.On.After(c.On) {
+				l = l.before(later)
+			}
+		}
 		at := slices.IndexFunc(nails, func(n Nail) bool { return n.Code == l.Code })
 		switch {
 		case l.Present != nil && !*l.Present && at >= 0:

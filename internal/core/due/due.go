@@ -191,7 +191,8 @@ func (t Trim) follow() quick.Follow {
 }
 
 // decide picks the first of pad, floor, curl, rhythm and, where short quicks are wanted, drift,
-// unless there is nothing to take by then.
+// unless there is nothing to take by then. A nail seen past its pad and a curling dewclaw wait
+// for nothing: even a little off them helps.
 func (t Trim) decide(weeks map[Rule]float64) Rule {
 	first := Ceiling
 	for _, rule := range []Rule{Drift, Floor, Curl, Pad} {
@@ -202,7 +203,7 @@ func (t Trim) decide(weeks map[Rule]float64) Rule {
 			first = rule
 		}
 	}
-	if worth := weeks[Worth]; worth > weeks[first] && !math.IsInf(worth, 1) {
+	if worth := weeks[Worth]; worth > weeks[first] && !math.IsInf(worth, 1) && first != Pad && first != Curl {
 		return Worth
 	}
 	return first

@@ -268,3 +268,19 @@ func TestExplanationTellsEveryRule(t *testing.T) {
 	}
 	assert.Equal(t, 1, decides)
 }
+
+// A nail seen past its pad and a dewclaw that curls are done now, even where there is little to take.
+func TestPadAndCurlWaitForNothing(t *testing.T) {
+	past := on("RF3", 1, 1, 0.2)
+	past.PastPad = true
+	curled := on("LF1", 0, 1, 0.2)
+	curled.Claw = curled.Claw.WithLength(20)
+	for rule, n := range map[Rule]Nail{Pad: past, Curl: curled} {
+		tr := trim(n)
+		tr.Sat = date.Date{}
+		next, err := After(tr)
+		require.NoError(t, err)
+		assert.Equal(t, rule, next.Rule)
+		assert.Equal(t, monday, next.Due)
+	}
+}

@@ -170,5 +170,8 @@ func (s Standing) Reason() string {
 	if s.Paw != nil {
 		paw = s.Paw.String() + ", "
 	}
+	if s.Done {
+		return fmt.Sprintf("%s%s ladder: through", paw, s.Kind)
+	}
 	return fmt.Sprintf("%s%s ladder, step %d of %d: %s", paw, s.Kind, s.Step+1, len(steps), steps[s.Step].Words)
 }

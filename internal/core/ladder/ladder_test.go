@@ -212,3 +212,21 @@ func TestWhatTrainingCloses(t *testing.T) {
 	_, training = Training{}.First(day)
 	assert.False(t, training)
 }
+
+func TestAFinishedLadderSaysSo(t *testing.T) {
+	l := Ladder{Kind: Clipper, Started: begun}
+	var tries []Try
+	day := begun
+	for !l.StandingOn(day, tries).Done {
+		for range Needed {
+			tries = append(tries, Try{On: day, Reaction: temper.Calm})
+		}
+		day = day.AddDays(1)
+	}
+	for range 2 {
+		s := l.StandingOn(day, tries)
+		assert.Equal(t, "clipper ladder: through", s.Reason())
+		s.Ready(day)
+		tries = append(tries, Try{On: day, Reaction: temper.Calm})
+	}
+}

@@ -41,6 +41,9 @@ const (
 // landmarkSD is how well each places the quick, mm (judgement).
 var landmarkSD = map[Landmark]float64{SeenThrough: seenSD, ByTorch: 0.8, Groove: 1.0, Hook: 1.5}
 
+// Known tells whether it is one of these.
+func (l Landmark) Known() bool { return landmarkSD[l] > 0 }
+
 // Belief is what is known of one nail's spare while it is being cut: a chance for every spare
 // that it may have had at the start, in steps of a twentieth of a millimetre, jointly with how
 // this dog's faces show.
@@ -88,7 +91,7 @@ func (b *Belief) normalise() bool {
 			sum += p
 		}
 	}
-	if sum <= 0 {
+	if !(sum > 0) { // not a number either
 		return false
 	}
 	for s := range b.p {
@@ -103,7 +106,9 @@ func (b *Belief) normalise() bool {
 
 // believe joins what was seen: likely fills in the chance of seeing it at every spare, at a face
 // scale. What is seen overrules what was believed: where nothing fits both, the belief begins
-// again from what was seen, any spare as likely as another.
+// again from what was seen, any spare as likely as another. What fits no spare at all, such as
+// more off than the nail is long, leaves nothing known: every spare as likely as another, which
+// gives leave to no cut.
 func (b *Belief) believe(likely func(scale float64, into []float64)) {
 	for s, scale := range scales {
 		likely(scale*b.depth, b.likely)
@@ -120,14 +125,25 @@ func (b *Belief) believe(likely func(scale float64, into []float64)) {
 			b.p[s][i] = usual[s] * b.likely[i]
 		}
 	}
-	if !b.normalise() { // not even then: more came off than the nail was told to be long
-		b.p[0][len(b.p[0])-1] = 1
+	if b.normalise() {
+		return
 	}
+	for s := range b.p {
+		for i := range b.p[s] {
+			b.p[s][i] = usual[s]
+		}
+	}
+	b.normalise()
 }
 
-// See joins a landmark that shows the quick's end so many mm of spare away from the tip.
+// See joins a landmark that shows the quick's end so many mm of spare away from the tip. One of
+// no known kind places nothing.
 func (b *Belief) See(mark Landmark, spare float64) {
-	seen := Spare{spare, landmarkSD[mark]}
+	sd, known := landmarkSD[mark]
+	if !known {
+		return
+	}
+	seen := Spare{spare, sd}
 	b.believe(func(_ float64, into []float64) {
 		for i := range into {
 			into[i] = bell(spareAt(i), seen)
@@ -201,15 +217,20 @@ func (b *Belief) Bleeds(mm float64) float64 {
 	return math.Min(1, sum)
 }
 
+// Start is what is believed of the spare before the first cut, as a normal.
+func (b *Belief) Start() Spare { return b.lessOff(0) }
+
 // Left is what is believed of the spare that is left, as a normal.
-func (b *Belief) Left() Spare {
+func (b *Belief) Left() Spare { return b.lessOff(b.removed) }
+
+func (b *Belief) lessOff(removed float64) Spare {
 	mean, square := 0.0, 0.0
 	for i := range b.p[0] {
 		p := 0.0
 		for s := range b.p {
 			p += b.p[s][i]
 		}
-		left := math.Max(0, spareAt(i)-b.removed)
+		left := math.Max(0, spareAt(i)-removed)
 		mean += p * left
 		square += p * left * left
 	}

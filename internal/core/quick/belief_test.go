@@ -75,7 +75,7 @@ func TestFacesFollowTheOrderedLogit(t *testing.T) {
 }
 
 func TestFacesAreAWholeAtAnySpare(t *testing.T) {
-	for _, colour := range []nail.Colour{nail.Dark, nail.Light, nail.Unknown, nail.Mixed} {
+	for _, colour := range []nail.Colour{nail.Dark, nail.Light} {
 		for left := -3.0; left < 10; left += 0.1 {
 			sum := 0.0
 			for _, face := range Faces(colour) {
@@ -146,7 +146,7 @@ func TestTheAdviceKeepsItsLimitAndTheEyeOverrulesIt(t *testing.T) {
 		limit := rapid.SampledFrom([]Limit{Careful, UsualRisk, Practised}).Draw(t, "limit")
 		stop := rapid.SampledFrom([]Stop{AtFirstSign, Full}).Draw(t, "stop")
 		face := rapid.SampledFrom([]Face{"", White, Grey, DarkCentre, Dot, Blush, PinkDot, Blood}).Draw(t, "face")
-		for _, a := range []Advice{b.Advise(face, stop, limit), b.Guide(face, stop, limit)} {
+		for _, a := range []Advice{b.Advise(face, stop, limit), b.Guide(face, stop, limit, Cuts, Touch)} {
 			switch {
 			case a.Because == "":
 				t.Fatal("without a because")
@@ -167,7 +167,7 @@ func TestTheAdviceKeepsItsLimitAndTheEyeOverrulesIt(t *testing.T) {
 func TestTheBenchIsNeverBolder(t *testing.T) {
 	rapid.Check(t, func(t *rapid.T) {
 		b, _ := anyBelief(t)
-		if bench, calc := b.Guide("", Full, UsualRisk), b.Advise("", Full, UsualRisk); bench.Cut > calc.Cut {
+		if bench, calc := b.Guide("", Full, UsualRisk, Cuts, Touch), b.Advise("", Full, UsualRisk); bench.Cut > calc.Cut {
 			t.Fatalf("%+v and %+v", bench, calc)
 		}
 	})
@@ -198,17 +198,17 @@ func TestWhatIsLeft(t *testing.T) {
 
 // The worse the sign, the less is left; and a deeper nail shows each of them further off.
 func TestWhatAnEndFaceSays(t *testing.T) {
-	grey, _ := LeftAt(Grey, nail.Dark, 7)
-	centre, _ := LeftAt(DarkCentre, nail.Unknown, 7)
-	dot, _ := LeftAt(Dot, nail.Dark, 7)
+	grey, _ := LeftAt(Grey, 7)
+	centre, _ := LeftAt(DarkCentre, 7)
+	dot, _ := LeftAt(Dot, 7)
 	assert.True(t, grey.Mean > centre.Mean && centre.Mean > dot.Mean && dot.Mean > 0.2)
-	big, _ := LeftAt(Grey, nail.Dark, 14)
+	big, _ := LeftAt(Grey, 14)
 	assert.InDelta(t, 2*grey.Mean, big.Mean, 1e-12)
 	for _, silent := range []Face{"", White, Blood} {
-		_, tells := LeftAt(silent, nail.Dark, 7)
+		_, tells := LeftAt(silent, 7)
 		assert.False(t, tells)
 	}
-	blush, tells := LeftAt(Blush, nail.Light, 7)
+	blush, tells := LeftAt(Blush, 7)
 	assert.True(t, tells && blush.SD > 0.2)
 }
 
@@ -240,4 +240,45 @@ func BenchmarkCut(b *testing.B) {
 		work.removed = 0
 		work.Cut(1, White)
 	}
+}
+
+// What fits no spare at all leaves nothing known: never a licence to cut.
+func TestNonsenseIsNoLicence(t *testing.T) {
+	kindless := NewBelief(12, 7, nail.Dark, Assumed(12), UsualScales())
+	before := kindless.Risk(0.5)
+	kindless.See("", 11)
+	assert.Equal(t, before, kindless.Risk(0.5), "a landmark of no kind places nothing")
+
+	tooMuch := NewBelief(2, 7, nail.Dark, Assumed(2), UsualScales())
+	tooMuch.Cut(9, White) // more than the nail is long
+	assert.Equal(t, DoStop, tooMuch.Guide(White, Full, Practised, Cuts, Touch).Action)
+	far := NewBelief(12, 7, nail.Dark, Spare{3, 0.05}, UsualScales())
+	far.See(Groove, math.NaN())
+	assert.Equal(t, DoStop, far.Guide("", Full, Practised, Cuts, Touch).Action)
+}
+
+// What is advised is what was weighed: a bit that takes more at a touch than is safe is not used.
+func TestATouchIsWeighedAsThickAsItIs(t *testing.T) {
+	rapid.Check(t, func(t *rapid.T) {
+		b, _ := anyBelief(t)
+		touch := rapid.Float64Range(0.05, 1).Draw(t, "touch")
+		a := b.Guide("", Full, UsualRisk, nil, touch)
+		if a.Action == DoCut || a.Action == DoTouch && (a.Cut != touch || a.Risk != math.Max(b.Bleeds(touch), b.Risk(touch)) || a.Risk > float64(UsualRisk)) {
+			t.Fatalf("%+v at a touch of %g, which bleeds in %g", a, touch, b.Bleeds(touch))
+		}
+	})
+}
+
+func TestANailOfUnknownColourTellsItsColourByItsFace(t *testing.T) {
+	for _, c := range []nail.Colour{nail.Unknown, nail.Mixed} {
+		faces := Faces(c)
+		assert.Equal(t, []Face{White, Grey, Blush, DarkCentre, PinkDot, Dot, Blood}, faces)
+		assert.Equal(t, nail.Light, SeenColour(c, White, Blush))
+		assert.Equal(t, nail.Dark, SeenColour(c, Grey))
+		assert.Equal(t, c, SeenColour(c, White, Blood), "white and blood are of both")
+	}
+	assert.NotContains(t, Faces(nail.Light), Grey)
+	light, _ := LeftAt(PinkDot, 7)
+	dark, _ := LeftAt(Dot, 7)
+	assert.Less(t, light.Mean, dark.Mean, "a light nail shows its dot later")
 }

@@ -2,6 +2,7 @@ package quick
 
 import (
 	"math"
+	"slices"
 
 	"fribbet/internal/core/nail"
 )
@@ -41,8 +42,32 @@ func signsOf(c nail.Colour) []sign {
 	return darkSigns // an unknown or mixed one is read the careful way
 }
 
-// Faces lists what a nail of that colour can show, from safe to stop.
+// SeenColour is the colour of a nail as its faces tell it: a pinkish one is a light nail's, a grey
+// or dark-centred one a dark nail's. Where they do not tell, it is as it was told.
+func SeenColour(told nail.Colour, faces ...Face) nail.Colour {
+	for _, f := range faces {
+		switch {
+		case f == White || f == Blood:
+		case f.of(lightSigns):
+			return nail.Light
+		case f.of(darkSigns):
+			return nail.Dark
+		}
+	}
+	return told
+}
+
+// of tells whether the face is one of these signs.
+func (f Face) of(signs []sign) bool {
+	return slices.ContainsFunc(signs, func(s sign) bool { return s.face == f })
+}
+
+// Faces lists what a nail of that colour can show, from safe to stop; one whose colour nobody has
+// told, or that is of both, can show either's.
 func Faces(c nail.Colour) []Face {
+	if c == nail.Unknown || c == nail.Mixed {
+		return []Face{White, Grey, Blush, DarkCentre, PinkDot, Dot, Blood}
+	}
 	signs := signsOf(c)
 	faces := make([]Face, 0, len(signs)+1)
 	faces = append(faces, White)
@@ -81,12 +106,11 @@ func (f Face) FirstSign() bool { return f == DarkCentre || f == Blush }
 // LeftAt is what a face says of the spare that is left, by itself: of a nail so deep, in mm, any
 // spare as likely as another before it. It tells false for white and blood, which only say "more"
 // and "none".
-func LeftAt(face Face, c nail.Colour, depth float64) (Spare, bool) {
-	table := darkLeft
-	if c == nail.Light {
-		table = lightLeft
+func LeftAt(face Face, depth float64) (Spare, bool) {
+	left, tells := darkLeft[face]
+	if face.of(lightSigns) {
+		left, tells = lightLeft[face]
 	}
-	left, tells := table[face]
 	deep := depth / signDepth
 	return Spare{left.Mean * deep, left.SD * deep}, tells
 }

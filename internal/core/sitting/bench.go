@@ -26,6 +26,7 @@ type BenchNail struct {
 	Today  bool // it is planned for today
 	Length float64
 	Depth  float64
+	Colour nail.Colour // as it was told, or as its faces show it
 	Belief *quick.Belief
 	Advice quick.Advice
 	Faces  []quick.Face // that it can show
@@ -99,7 +100,7 @@ func (t teaching) and(n BenchNail) teaching {
 	if len(n.Work.Cuts) > 0 {
 		t.scales = n.Belief.Faces().CarryOver()
 	}
-	if n.Plan.Colour == nail.Light && len(n.Work.Landmarks) > 0 {
+	if n.Colour == nail.Light && len(n.Work.Landmarks) > 0 {
 		t.share = n.Belief.Quantile(0.5) / n.Length
 	}
 	return t
@@ -107,7 +108,7 @@ func (t teaching) and(n BenchNail) teaching {
 
 // benchNail works one nail through.
 func (q Question) benchNail(p dog.Planned, n NailState, t teaching) BenchNail {
-	one := BenchNail{Plan: p, Work: n, Length: p.Length.Value, Faces: quick.Faces(p.Colour)}
+	one := BenchNail{Plan: p, Work: n, Length: p.Length.Value, Colour: p.Colour}
 	one.Depth = claw.Assumed(p.Code, p.Shape, q.Dog.WeightOn(q.Today)).Depth
 	if measured, is := n.Measures[LengthBefore]; is {
 		one.Length = measured
@@ -119,7 +120,11 @@ func (q Question) benchNail(p dog.Planned, n NailState, t teaching) BenchNail {
 	case p.Trimmed.IsZero():
 		prior = quick.Assumed(one.Length)
 	}
-	one.Belief = quick.NewBelief(one.Length, one.Depth, p.Colour, prior, t.scales)
+	for _, c := range n.Cuts {
+		one.Colour = quick.SeenColour(one.Colour, c.Face)
+	}
+	one.Faces = quick.Faces(one.Colour)
+	one.Belief = quick.NewBelief(one.Length, one.Depth, one.Colour, prior, t.scales)
 	for _, l := range n.Landmarks {
 		one.Belief.See(l.Mark, l.Spare)
 	}
@@ -142,7 +147,7 @@ func (q Question) next(n BenchNail, s State, b Bench) quick.Advice {
 		return quick.Advice{Action: quick.DoStop, Voice: quick.Eye, Because: because}
 	}
 	switch {
-	case n.Plan.State.Veterinary() || n.Plan.InSkin():
+	case n.Plan.Barred():
 		return eye(n.Plan.Why)
 	case n.Work.Blood:
 		return eye("it bled: this nail is done for today")
@@ -151,12 +156,15 @@ func (q Question) next(n BenchNail, s State, b Bench) quick.Advice {
 	case n.Work.Done:
 		return eye("done")
 	}
-	advice := n.Belief.Guide(n.Work.LastFace(), b.Stop, b.Limit)
+	cuts, touch := quick.Cuts, quick.Touch
+	if s.Tool.Work() == kit.Grinding {
+		cuts, touch = nil, b.Touch // a grinder takes touches, and its own
+	}
+	advice := n.Belief.Guide(n.Work.LastFace(), b.Stop, b.Limit, cuts, touch)
 	if unread := len(n.Work.Cuts) == 0 && len(n.Work.Landmarks) == 0; unread && advice.Action == quick.DoStop {
 		advice.Because = "too little is known of this quick: tell where the groove ends or where the quick shows, then cut"
 	}
-	if s.Tool.Work() == kit.Grinding && advice.Action == quick.DoCut {
-		advice.Action, advice.Cut, advice.Risk = quick.DoTouch, b.Touch, n.Belief.Bleeds(b.Touch)
+	if s.Tool.Work() == kit.Grinding && advice.Action == quick.DoTouch {
 		advice.Because = "a touch, lift, look"
 	}
 	return advice

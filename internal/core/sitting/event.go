@@ -67,6 +67,7 @@ type Event struct {
 	Ticks    []string        `json:"ticks,omitempty"`
 	Minutes  *float64        `json:"minutes,omitempty"` // of the whole sitting, where it was told and not timed
 	Calm     *float64        `json:"calm,omitempty"`    // the same, before the first sign
+	Sure     bool            `json:"sure,omitempty"`    // its number was asked for again, and stands
 }
 
 // Log is everything that happened at one sitting, in its order. It only grows.
@@ -136,8 +137,15 @@ func (l Log) check(d dog.Dog, e Event) error {
 			return refuse("%s bled: it is done for today", e.Nail)
 		}
 	case Seen:
+		if !e.Landmark.Known() {
+			return refuse("must name a landmark: seen, torch, groove or hook")
+		}
 		if e.MM < 0 || e.MM > mostMeasure {
 			return refuse("mm must be from 0 to %g", mostMeasure)
+		}
+	case Measured:
+		if want := e.doubtForm(d); want != "" {
+			return refuse("%s", want)
 		}
 	case Showed:
 		n, _ := d.Nail(*e.Nail)
@@ -162,6 +170,21 @@ func (l Log) check(d dog.Dog, e Event) error {
 		}
 	}
 	return nil
+}
+
+// doubtForm says why a length or gap is asked for again, as far as the nail's usual form tells.
+func (e Event) doubtForm(d dog.Dog) string {
+	day := date.Of(e.At)
+	switch {
+	case e.Sure:
+		return ""
+	case e.Measure == LengthBefore || e.Measure == LengthAfter:
+		return d.DoubtLength(*e.Nail, e.MM, day)
+	case e.Measure == GapBefore || e.Measure == GapAfter:
+		return d.DoubtGap(*e.Nail, e.MM, day)
+	default:
+		return ""
+	}
 }
 
 func (e Event) needsNail() bool {

@@ -110,11 +110,11 @@ func TestWhatCannotHaveHappenedIsRefusedWithAReason(t *testing.T) {
 		"must name a nail":           {Kind: Cut, MM: 1},
 		"does not have the nail LH1": {Kind: Cut, Nail: of("LH1"), MM: 1},
 		"must be from 0.05 to 80 mm": {Kind: Cut, Nail: of("LH3")},
-		"face must be one of":        {Kind: Showed, Nail: of("LH3"), Of: cut, Face: quick.Blush},
+		"face must be one of":        {Kind: Showed, Nail: of("LH3"), Of: cut, Face: "purple"},
 		"the cut that showed it":     {Kind: Showed, Nail: of("LH3"), Of: "9", Face: quick.White},
 		"did not bleed":              {Kind: Stopped, Nail: of("LH3")},
 		"not itself an undoing":      {Kind: Undone, Of: "0"},
-		"must be from 1 to 80 mm":    {Kind: Measured, Measure: LengthBefore, Nail: of("LH3"), MM: 99},
+		"must be from 1 to 80 mm":    {Kind: Measured, Measure: LengthBefore, Nail: of("LH3"), MM: 99, Sure: true},
 	} {
 		assert.Contains(t, b.refused(e), want)
 	}

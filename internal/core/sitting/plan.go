@@ -129,7 +129,7 @@ func (q Question) tasks() (tasks []Stop, left []Left) {
 	last := lastTools(q.Sittings)
 	for _, n := range q.Nails {
 		switch {
-		case n.State.Veterinary():
+		case n.Closed || n.State.Veterinary():
 			left = append(left, Left{n.Code, n.Why, Veterinarian})
 		case n.InSkin():
 			left = append(left, Left{n.Code, n.Why, Professional})

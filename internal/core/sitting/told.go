@@ -1,7 +1,10 @@
 package sitting
 
 import (
+	"bytes"
+	"encoding/json"
 	"fmt"
+	"slices"
 	"time"
 
 	"fribbet/internal/core/dog"
@@ -28,7 +31,7 @@ func LogOf(id string, s dog.Sitting, at time.Time) Log {
 			add(Event{Kind: Took, Tool: tool, Item: item})
 		}
 		for _, e := range recordEvents(r) {
-			e.Nail = &r.Code
+			e.Nail, e.Sure = &r.Code, r.Sure && e.Kind == Measured
 			add(e)
 		}
 	}
@@ -37,6 +40,16 @@ func LogOf(id string, s dog.Sitting, at time.Time) Log {
 	}
 	add(Event{Kind: Ended, Minutes: s.Minutes, Calm: s.Calm})
 	return log
+}
+
+// Tells tells whether another log says the same: the same events, whenever they were told.
+func (l Log) Tells(other Log) bool {
+	return slices.EqualFunc(l, other, func(a, b Event) bool {
+		a.At, b.At = time.Time{}, time.Time{}
+		one, _ := json.Marshal(a) // as they are kept: an empty list is no list
+		two, _ := json.Marshal(b)
+		return bytes.Equal(one, two)
+	})
 }
 
 func recordEvents(r dog.Record) []Event {

@@ -1450,6 +1450,8 @@ export interface components {
             item_id?: components["schemas"]["Id"];
             /** @description the blade had to be forced: it is blunt */
             took_force?: boolean;
+            /** @description a number that is far from what can well be was asked for again, and stands */
+            sure?: boolean;
         };
         SittingInput: {
             id: components["schemas"]["Id"];
@@ -1513,6 +1515,8 @@ export interface components {
             minutes?: number;
             /** @description the same, before the first sign */
             calm_minutes?: number;
+            /** @description a number that is far from what can well be was asked for again, and stands */
+            sure?: boolean;
         };
         EventList: {
             events: components["schemas"]["Event"][];
@@ -1775,6 +1779,8 @@ export interface components {
             colour?: components["schemas"]["Colour"];
             shape?: components["schemas"]["Shape"];
             state?: components["schemas"]["NailState"];
+            /** @description a number that is far from what can well be was asked for again, and stands */
+            sure?: boolean;
         };
         CheckInput: {
             id: components["schemas"]["Id"];
