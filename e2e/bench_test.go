@@ -108,7 +108,7 @@ func TestBloodStopsTheNailAndIsNotLost(t *testing.T) {
 	p.sees("Hold it, do not look yet")
 	p.press("button", "Still bleeding")
 	p.sees("Call a veterinarian now")
-	p.press(".over button", "End the sitting")
+	p.press("dialog button", "End the sitting")
 	p.sees("Oatcake is done")
 	p.sees("Bled:")
 	var b bench

@@ -64,7 +64,7 @@ func (h handlers) bench(ctx context.Context, dogID, sittingID uuid.UUID) (contra
 func benchNail(n sitting.BenchNail) contract.BenchNail {
 	w := n.Work
 	out := contract.BenchNail{
-		Code: n.Plan.Code, Colour: n.Plan.Colour, State: n.Plan.State, Today: n.Today, LengthMm: n.Length, PlannedMm: list(n.Plan.Cuts),
+		Code: n.Plan.Code, Colour: n.Colour, State: n.Plan.State, Today: n.Today, LengthMm: n.Length, PlannedMm: list(n.Plan.Cuts),
 		Cuts: []contract.BenchCut{}, RemovedMm: n.Belief.Removed(), Blood: w.Blood, Stopped: w.Stopped, Bleeding: w.Bleeding,
 		Forced: w.Forced, Skipped: w.Skipped, Done: w.Done, Reaction: w.Reaction, Faces: n.Faces, Advice: advice(n.Advice),
 		Spare:     contract.SpareRange{MedianMm: n.Belief.Quantile(0.5), P05Mm: n.Belief.Quantile(0.05), P95Mm: n.Belief.Quantile(0.95)},

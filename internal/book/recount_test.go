@@ -9,6 +9,7 @@ import (
 	"github.com/stretchr/testify/require"
 
 	"fribbet/internal/core/date"
+	"fribbet/internal/core/dog"
 	"fribbet/internal/core/kit"
 	"fribbet/internal/store"
 )
@@ -66,4 +67,31 @@ func TestTomorrowTheListIsOfTomorrow(t *testing.T) {
 	assert.Equal(t, today.Rows[0].On, later.Rows[0].On, "the date stays")
 	assert.Equal(t, "late", string(later.Rows[0].Standing))
 	assert.Greater(t, later.Rows[0].Glance.Bars[2].Length, today.Rows[0].Glance.Bars[2].Length, "and the nails have grown")
+}
+
+// A dog whose records break the reckoning says so in its own row; one that was told of while it was
+// read is left for the next turn.
+func TestOneDogsTroubleIsItsOwn(t *testing.T) {
+	b := opened(t)
+	d, err := b.AddDog(ctx, told("Moss", 4, 22))
+	require.NoError(t, err)
+	settings, err := b.Settings(ctx)
+	require.NoError(t, err)
+	_, feet, _, err := b.feet(ctx, d.ID)
+	require.NoError(t, err)
+	kept, err := feet.Keep()
+	require.NoError(t, err)
+
+	broken := d
+	broken.Weights = nil
+	row, err := b.settleOne(store.Standing{DogID: d.ID, Terms: "now"}, broken, nil, nil, nil, settings)
+	require.NoError(t, err)
+	assert.Contains(t, string(row.Due), "cannot be reckoned")
+	assert.Equal(t, "now", row.Terms)
+
+	meanwhile := d
+	meanwhile.Nails = d.Nails[1:]
+	row, err = b.settleOne(store.Standing{DogID: d.ID, Terms: "now", Fold: dog.FoldVersion, Feet: kept}, meanwhile, nil, nil, nil, settings)
+	require.NoError(t, err)
+	assert.Empty(t, row.Terms, "not kept")
 }

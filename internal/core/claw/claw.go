@@ -56,7 +56,7 @@ func Assumed(code nail.Code, shape nail.Shape, weight float64) Claw {
 		d = hookedNail
 	}
 	f := SizeFactor(weight)
-	if code.Paw.Hind() {
+	if code.Paw.Hind() && !code.Dewclaw() {
 		d.length *= hindLength
 	}
 	return Claw{d.length * f, Radians(d.baseAngle), d.radius * f, d.depth * f, d.taper}

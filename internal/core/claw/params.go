@@ -9,7 +9,7 @@ const (
 	// referenceWeight is the weight in kg at which the size factor is 1 (judgement).
 	referenceWeight = 20.0
 
-	// hindLength shortens the assumed length of hind nails (judgement, no unit).
+	// hindLength shortens the assumed length of hind nails that meet the ground (judgement, no unit).
 	hindLength = 0.9
 
 	// maxTaper keeps a tenth of the depth at the tip of a very long nail (judgement, no unit).

@@ -57,17 +57,21 @@ type Belief struct {
 	likely, milder []float64 // to work in
 }
 
-// NewBelief begins with a prior for the spare: mean and sd in mm, of a nail so long and deep.
-func NewBelief(length, depth float64, colour nail.Colour, prior Spare, faces Scales) *Belief {
+// NewBelief begins with a prior for the spare, of a nail so long and deep, mm.
+func NewBelief(length, depth float64, colour nail.Colour, prior Prior, faces Scales) *Belief {
 	n := int(math.Round(length/gridStep)) + 1
 	b := &Belief{signs: signsOf(colour), depth: depth / signDepth, likely: make([]float64, n), milder: make([]float64, n)}
+	likely := make([]float64, n)
+	for i := range likely {
+		likely[i] = prior.density(spareAt(i))
+	}
 	for s := range b.p {
 		b.p[s] = make([]float64, n)
 		for i := range b.p[s] {
-			b.p[s][i] = faces[s] * bell(spareAt(i), prior)
+			b.p[s][i] = faces[s] * likely[i]
 		}
 	}
-	b.normalise()
+	b.normalise(0)
 	return b
 }
 
@@ -77,21 +81,38 @@ func LikeLight(length, share float64) Spare { return Spare{share * length, light
 
 func spareAt(i int) float64 { return gridStep * float64(i) }
 
+// Prior is what is believed of a spare before its nail is worked.
+type Prior interface {
+	density(spare float64) float64 // over that at its mean
+}
+
+func (s Spare) density(x float64) float64 { return bell(x, s) }
+
+// Gamma is a belief about a spare that is never below 0 and has no long tail towards the quick: the
+// gamma distribution of this mean and standard deviation, mm.
+type Gamma struct{ Mean, SD float64 }
+
+func (g Gamma) density(x float64) float64 {
+	x = math.Max(x, leastSpare)
+	shape, scale := g.Mean*g.Mean/(g.SD*g.SD), g.SD*g.SD/g.Mean
+	return math.Exp((shape-1)*math.Log(x/g.Mean) - (x-g.Mean)/scale)
+}
+
 func bell(x float64, s Spare) float64 {
 	z := (x - s.Mean) / s.SD
 	return math.Exp(-z * z / 2)
 }
 
-// normalise makes the chances add up to 1. It tells false, and changes nothing, when there is
-// no chance left: what was seen contradicts all that was believed.
-func (b *Belief) normalise() bool {
+// normalise makes the chances add up to 1. It tells false, and changes nothing, when what they add
+// up to, the chance of what was seen, is less than least: it contradicts all that was believed.
+func (b *Belief) normalise(least float64) bool {
 	sum := 0.0
 	for s := range b.p {
 		for _, p := range b.p[s] {
 			sum += p
 		}
 	}
-	if !(sum > 0) { // not a number either
+	if !(sum > least) { // not a number either
 		return false
 	}
 	for s := range b.p {
@@ -116,7 +137,7 @@ func (b *Belief) believe(likely func(scale float64, into []float64)) {
 			b.p[s][i] *= b.likely[i]
 		}
 	}
-	if b.normalise() {
+	if b.normalise(impossible) {
 		return
 	}
 	for s, scale := range scales {
@@ -125,7 +146,7 @@ func (b *Belief) believe(likely func(scale float64, into []float64)) {
 			b.p[s][i] = usual[s] * b.likely[i]
 		}
 	}
-	if b.normalise() {
+	if b.normalise(0) {
 		return
 	}
 	for s := range b.p {
@@ -133,7 +154,7 @@ func (b *Belief) believe(likely func(scale float64, into []float64)) {
 			b.p[s][i] = usual[s]
 		}
 	}
-	b.normalise()
+	b.normalise(0)
 }
 
 // See joins a landmark that shows the quick's end so many mm of spare away from the tip. One of
@@ -167,6 +188,23 @@ func (b *Belief) CutUnread(mm float64) {
 			into[i] = 1 - into[i]
 		}
 	})
+}
+
+// CutMilder joins a cut whose face nobody told, but of a nail that showed the first sign only later.
+func (b *Belief) CutMilder(mm float64) {
+	b.take(mm)
+	b.believe(func(scale float64, into []float64) {
+		b.shows(b.signs[firstSign].face, scale, into)
+		for i := range into {
+			into[i] = 1 - b.milder[i] // which is now the chance of that sign or a worse one
+		}
+	})
+}
+
+// Moments are the mean and variance of the spare before the first cut.
+func (b *Belief) Moments() (mean, variance float64) {
+	s := b.Start()
+	return s.Mean, math.Max(s.SD*s.SD, gridStep*gridStep/12)
 }
 
 func (b *Belief) take(mm float64) {
@@ -234,7 +272,7 @@ func (b *Belief) lessOff(removed float64) Spare {
 		mean += p * left
 		square += p * left * left
 	}
-	return Spare{mean, math.Max(gridStep, math.Sqrt(math.Max(0, square-mean*mean)))}
+	return Spare{mean, math.Max(gridStep/math.Sqrt(12), math.Sqrt(math.Max(0, square-mean*mean)))}
 }
 
 // below is the chance that the spare at the start was at most this, mm.

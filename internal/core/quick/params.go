@@ -12,6 +12,10 @@ const (
 	gridStep = 0.05
 	hair     = 1e-6 // of a step, so that a sum of cuts falls on its grid point in floating point too
 
+	leastSpare = 0.001 // mm, at which a gamma's density at 0 is taken
+
+	firstSign = 2 // its place among a nail's signs: blood, dot, the first sign
+
 	impossible = 1e-12 // a chance below this is none
 
 	mostLength = 80.0 // of a nail, mm

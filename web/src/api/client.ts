@@ -1,4 +1,5 @@
 import createClient from 'openapi-fetch'
+import { hearDay } from '../local/day'
 import type { components, paths } from './schema'
 
 export type Schemas = components['schemas']
@@ -20,6 +21,7 @@ export class Refusal extends Error {
 }
 
 export const client = createClient<paths>({ baseUrl: '/' })
+client.use({ onResponse: ({ response }) => hearDay(response) })
 
 type Call<T> = Promise<{ data?: T; error?: unknown; response: Response }>
 

@@ -1,7 +1,8 @@
 import { computed, onBeforeUnmount, ref, shallowRef } from 'vue'
 import { answered, client, Refusal, type Schemas } from '../api/client'
+import { now } from './day'
 import { kept } from './kept'
-import { drop, put, waiting, type Waiting } from './outbox'
+import { asideOf, drop, forgetAside, put, putAside, waiting, type Aside, type Waiting } from './outbox'
 
 type Told = Omit<Schemas['Event'], 'id' | 'at'>
 
@@ -11,10 +12,12 @@ const away: Schemas['QuickAdvice'] = {
   because: 'Fribbet does not answer: look at the face, half a millimetre at most, stop at any dark centre',
 }
 
+const stamped = (told: Told) => ({ ...told, id: crypto.randomUUID(), at: now().toISOString() })
+
 /** Begins a sitting: its first event waits here until the server has it. */
 export async function beginSitting(dog: string, told: Told) {
   const sitting = crypto.randomUUID()
-  await put({ dog, sitting, event: { ...told, id: crypto.randomUUID(), at: new Date().toISOString() } })
+  await put({ dog, sitting, event: stamped(told) })
   return sitting
 }
 
@@ -27,6 +30,7 @@ export function useBench(dog: string, sitting: string) {
   const last = kept<Schemas['Bench']>(`fribbet-bench-${sitting}`)
   const answer = shallowRef<Schemas['Bench'] | null>(last.read())
   const pending = shallowRef<Waiting[]>([])
+  const aside = shallowRef<Aside[]>([])
   const refusal = ref<Error | null>(null)
   const unreachable = ref(false)
   let sending: Promise<void> | undefined
@@ -39,7 +43,7 @@ export function useBench(dog: string, sitting: string) {
 
   async function tell(told: Told) {
     refusal.value = null
-    const event = { ...told, id: crypto.randomUUID(), at: new Date().toISOString() }
+    const event = stamped(told)
     await put({ dog, sitting, event })
     pending.value = await waiting(sitting)
     void flush()
@@ -60,14 +64,15 @@ export function useBench(dog: string, sitting: string) {
         take(await answered(client.POST('/api/dogs/{dog_id}/sittings/{sitting_id}/events', { ...path, body: { events: batch.map((w) => w.event) } })))
         await drop(batch.map((w) => w.order!))
       } catch (e) {
-        if (!(e instanceof Refusal) || e.unreachable || e.status >= 500) {
-          unreachable.value = true
+        // Only the book's own word that this very event cannot be puts it aside; the rest goes on.
+        const named = e instanceof Refusal && e.status === 422 ? batch[Number(/^events\[(\d+)\]/.exec(e.errors[0]?.field ?? '')?.[1] ?? -1)] : undefined
+        if (!named) {
+          unreachable.value = !(e instanceof Refusal) || e.unreachable || e.status >= 500
+          if (!unreachable.value) refusal.value = e as Refusal // such as another book at this address: everything stays
           return
         }
-        // What cannot have happened is taken out, and said; the rest goes on.
-        const at = Number(/^events\[(\d+)\]/.exec(e.errors[0]?.field ?? '')?.[1] ?? 0)
-        refusal.value = e
-        await drop([batch[at].order!])
+        await putAside(named, (e as Refusal).errors[0].expected)
+        aside.value = await asideOf(sitting)
       }
     }
   }
@@ -82,6 +87,13 @@ export function useBench(dog: string, sitting: string) {
       else if (e instanceof Refusal) refusal.value = e
     }
   }
+  /** Tells what was put aside again, as sure, or forgets it. */
+  async function settleAside(one: Aside, sure: boolean) {
+    await forgetAside(one.order)
+    aside.value = await asideOf(sitting)
+    if (sure) await tell({ ...one.event, sure: true })
+  }
+  void asideOf(sitting).then((all) => (aside.value = all))
   void waiting(sitting).then((w) => {
     pending.value = w
     return read()
@@ -92,7 +104,7 @@ export function useBench(dog: string, sitting: string) {
   const bench = computed(() => (answer.value && pending.value.length > 0 ? over(answer.value, pending.value) : answer.value))
   /** Nails of which something was told that the server has not reckoned with yet. */
   const unreckoned = computed(() => new Set(pending.value.flatMap((w) => (w.event.nail ? [w.event.nail] : []))))
-  return { bench, pending, unreckoned, refusal, unreachable, tell, flush, forget: last.drop }
+  return { bench, pending, aside, unreckoned, refusal, unreachable, tell, settleAside, flush, forget: last.drop }
 }
 
 /** The server's last answer with what waits shown over it. It reckons nothing: a nail with news has the eye's advice until the server answers. */

@@ -1,6 +1,7 @@
 import { defineStore } from 'pinia'
 import { ref } from 'vue'
 import type { Schemas } from '../api/client'
+import { today } from './day'
 import { kept } from './kept'
 
 /** What is told of one nail while a sitting is recorded. */
@@ -14,6 +15,8 @@ export interface NailDraft {
   /** The piece of the kit; none when nobody said. */
   item_id?: string
   took_force: boolean
+  /** Its numbers were asked for again, and stand. */
+  sure?: boolean
   cuts_mm: number[]
   length_before_mm?: number
   length_after_mm?: number
@@ -33,6 +36,8 @@ export interface Draft {
   /** Minutes as they were typed. */
   minutes: string
   calm: string
+  /** It was sent as it is, and the answer has not come. */
+  sent?: boolean
 }
 
 /** Unsaved sittings live in the browser: a closed tab, a dead battery or a stopped server lose nothing. */
@@ -57,8 +62,10 @@ export const useDraft = (dogId: string) =>
     /** Changes the draft in a way that undo takes back. */
     function change(how: (d: Draft) => void) {
       if (!draft.value) return
+      if (!store.read()) draft.value.day = today() // the day on which the telling begins, however long the page was open
       past.value.push(JSON.stringify(draft.value))
       how(draft.value)
+      draft.value.sent = false
       keep()
     }
     function undo() {
@@ -72,6 +79,11 @@ export const useDraft = (dogId: string) =>
       draft.value.current = Math.min(draft.value.nails.length - 1, Math.max(0, index))
       if (store.read()) keep()
     }
+    /** It is on its way: should no answer come here, not even that there is none, it is sent again as it is. */
+    function send(sent: boolean) {
+      if (draft.value) draft.value.sent = sent
+      keep()
+    }
     function drop() {
       draft.value = null
       store.drop()
@@ -79,7 +91,7 @@ export const useDraft = (dogId: string) =>
     function keep() {
       if (draft.value) store.keep(draft.value)
     }
-    return { draft, past, begin, change, undo, goTo, drop }
+    return { draft, past, begin, change, undo, goTo, send, drop }
   })()
 
 /** Today's nails first, in the order of the work; then the others, left out until somebody says otherwise. */
@@ -89,16 +101,16 @@ function fresh(plan: Schemas['Plan']): Draft {
   const nail = (code: Schemas['NailCode'], mark: NailDraft['mark'], tool: Schemas['Tool'], item_id?: string): NailDraft => ({
     code, mark, blood: false, reaction: 'calm', tool, item_id, took_force: false, cuts_mm: [...(cuts.get(code) ?? [])],
   })
-  const today = new Set(stops.map((s) => s.code))
+  const planned = new Set(stops.map((s) => s.code))
   return {
     id: crypto.randomUUID(),
-    day: plan.today,
+    day: today(),
     note: '', minutes: '', calm: '',
     current: 0,
     helper: plan.helper && plan.helping !== 'alone',
     nails: [
       ...stops.map((s) => nail(s.code, 'planned', s.tool, s.item_id)),
-      ...plan.nails.filter((n) => !today.has(n.code)).map((n) => nail(n.code, 'left', plan.tool)),
+      ...plan.nails.filter((n) => !planned.has(n.code)).map((n) => nail(n.code, 'left', plan.tool)),
     ],
   }
 }
@@ -114,7 +126,7 @@ export function sittingOf(draft: Draft, typed: (text: string) => number | undefi
     calm_minutes: told(draft.calm),
     helper: draft.helper,
     records: draft.nails.map((n) => ({
-      code: n.code, tool: n.tool, item_id: n.item_id, took_force: n.took_force, reaction: n.reaction, blood: n.blood,
+      code: n.code, tool: n.tool, item_id: n.item_id, took_force: n.took_force, reaction: n.reaction, blood: n.blood, sure: n.sure,
       cuts_mm: n.mark === 'left' ? [] : n.cuts_mm,
       // What was not measured is undefined, and JSON leaves it out.
       length_before_mm: n.length_before_mm, length_after_mm: n.length_after_mm,

@@ -5,9 +5,12 @@ import type { Router } from 'vue-router'
 export const isTyping = (event: KeyboardEvent) =>
   event.target instanceof HTMLElement && event.target.closest('input, select, textarea, [contenteditable]') !== null
 
-export function onKey(handle: (event: KeyboardEvent) => void) {
-  onMounted(() => window.addEventListener('keydown', handle))
-  onBeforeUnmount(() => window.removeEventListener('keydown', handle))
+/** A screen's keys: they come before those that work everywhere, which leave alone what a screen acted on. */
+export const onKey = (handle: (event: KeyboardEvent) => void) => listen(handle, true)
+
+function listen(handle: (event: KeyboardEvent) => void, first: boolean) {
+  onMounted(() => window.addEventListener('keydown', handle, first))
+  onBeforeUnmount(() => window.removeEventListener('keydown', handle, first))
 }
 
 /** Does what a key stands for, and nothing else that the browser would do with it. */
@@ -20,8 +23,8 @@ export function act(event: KeyboardEvent, does: () => void) {
 export function useGlobalKeys(router: Router, help: () => void) {
   const places: Record<string, string> = { d: '/', b: '/bench', l: '/ladder', r: '/rhythm', k: '/kit', a: '/dogs/new', s: '/settings' }
   let going = 0
-  onKey((event) => {
-    if (isTyping(event) || event.ctrlKey || event.metaKey || event.altKey) return
+  listen((event) => {
+    if (event.defaultPrevented || isTyping(event) || event.ctrlKey || event.metaKey || event.altKey) return
     const place = places[event.key]
     if (Date.now() - going < 1500 && place) {
       event.preventDefault()
@@ -36,5 +39,5 @@ export function useGlobalKeys(router: Router, help: () => void) {
       event.preventDefault()
       void router.push('/').then(() => setTimeout(() => document.getElementById('search')?.focus()))
     }
-  })
+  }, false)
 }

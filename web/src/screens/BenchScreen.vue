@@ -32,7 +32,7 @@ const narrow = useNarrow()
 const { length } = useUnits()
 const { data: kit } = useKit()
 const settings = useSettings()
-const { bench, pending, unreckoned, refusal, unreachable, tell, flush, forget } = useBench(props.dogId, props.sittingId)
+const { bench, pending, aside, unreckoned, refusal, unreachable, tell, settleAside, flush, forget } = useBench(props.dogId, props.sittingId)
 
 const code = ref<string>()
 const clock = useTemplateRef('clock')
@@ -129,8 +129,8 @@ onKey((event) => {
   if (isTyping(event) || event.ctrlKey || event.metaKey || event.altKey || !nail.value || bleeding.value) return
   const onButton = event.target instanceof HTMLElement && event.target.closest('button, a, summary')
   if (event.key === ' ' && onButton) return
-  const face = nail.value.faces['12345'.indexOf(event.key)]
-  if (face && '12345'.includes(event.key)) return act(event, () => showed(face))
+  const face = nail.value.faces['1234567'.indexOf(event.key)]
+  if (face) return act(event, () => showed(face))
   const keys: Record<string, () => void> = {
     ' ': step.value.does, PageDown: step.value.does, PageUp: finish, t: touch, s: finish,
     n: () => go(1), p: () => go(-1), u: undo, b: blood,
@@ -165,8 +165,8 @@ onKey((event) => {
           </p>
           <BButton variant="go" class="next" @click="step.does">{{ step.words }} <kbd v-if="!narrow">Space</kbd></BButton>
           <TouchClock v-if="grinding && !closed(nail)" ref="clock" :key="`clock ${nail.code}`" :touches="nail.cuts.filter((c) => c.touch).length" :seconds="bench.contact_seconds" :passes="bench.passes" :speed="bench.speed" @touch="touched" />
-          <div v-if="lastCut && !nail.blood" class="faces" role="group" aria-label="What the face shows">
-            <button v-for="(f, i) in nail.faces" :key="f" type="button" :aria-pressed="lastCut.face === f" @click="showed(f)"><FacePicture :face="f" :light="nail.colour === 'light'" /><span>{{ faces[f] }}</span><kbd v-if="!narrow">{{ i + 1 }}</kbd></button>
+          <div v-if="lastCut && !nail.blood" :class="['faces', { both: nail.faces.length > 5 }]" role="group" aria-label="What the face shows">
+            <button v-for="(f, i) in nail.faces" :key="f" type="button" :aria-pressed="lastCut.face === f" @click="showed(f)"><FacePicture :face="f" :light="nail.colour === 'light' || f === 'blush' || f === 'pink_dot'" /><span>{{ faces[f] }}</span><kbd v-if="!narrow">{{ i + 1 }}</kbd></button>
           </div>
           <div class="acts">
             <BButton variant="plain" class="act" @click="finish">Stop this nail <kbd>S</kbd></BButton>
@@ -189,9 +189,14 @@ onKey((event) => {
         </div>
       </div>
       <RefusalNote :error="refusal" />
+      <div v-for="one in aside" :key="one.order" class="kept aside-told" role="alert">
+        <strong>{{ one.event.nail }}: not in the book.</strong> {{ one.why }}
+        <BButton v-if="one.event.mm !== undefined" variant="plain" @click="settleAside(one, true)">It is {{ length.show(one.event.mm) }}: keep it</BButton>
+        <BButton variant="plain" @click="settleAside(one, false)">Forget it</BButton>
+      </div>
       <BloodPanel
         v-if="bleeding && nail.blood" :nail="nail" @stopped="tell({ kind: 'blood_stopped', nail: nail.code })"
-        @bleeding="tell({ kind: 'still_bleeding', nail: nail.code })" @end="end" @close="bleeding = false; finish()"
+        @bleeding="tell({ kind: 'still_bleeding', nail: nail.code })" @end="end" @hide="bleeding = false" @close="bleeding = false; finish()"
       />
     </template>
   </div>
@@ -210,6 +215,8 @@ onKey((event) => {
 .faces { display: grid; gap: 0.4rem; grid-template-columns: repeat(5, minmax(0, 1fr)); margin-top: 0.5rem; }
 .faces button { align-items: center; background: var(--sheet); border: 1px solid var(--line-strong); border-radius: 3px; color: var(--ink); display: flex; flex-direction: column; gap: 0.2rem; line-height: 1.15; min-height: 64px; padding: 0.4rem 0.2rem; }
 .faces button[aria-pressed='true'] { background: var(--sunk); box-shadow: inset 0 -4px 0 var(--go); font-weight: 650; }
+.faces.both { grid-template-columns: repeat(7, minmax(0, 1fr)); }
+.aside-told { align-items: center; display: flex; flex-wrap: wrap; gap: 0.5rem; }
 .choices { margin-top: 0.5rem; }
 .acts { display: grid; gap: 0.4rem; grid-template-columns: repeat(3, 1fr); margin-block: 0.5rem; }
 .act { flex-wrap: wrap; gap: 0 0.4rem; line-height: 1.2; min-height: 64px; padding-inline: 0.3rem; }
@@ -232,6 +239,7 @@ onKey((event) => {
   .next { font-size: 1.375rem; min-height: 72px; }
   .why { font-size: var(--small); }
   .faces { gap: 0.25rem; }
+  .faces.both { grid-template-columns: repeat(4, minmax(0, 1fr)); }
   .faces span { font-size: var(--small); }
 }
 </style>

@@ -10,6 +10,7 @@ import { usePlan, useRecordSitting, useSettings } from '../api/queries'
 import { dayOf } from '../dates'
 import { useCaliper } from '../local/caliper'
 import { sittingOf, useDraft, type NailDraft } from '../local/drafts'
+import { today } from '../local/day'
 import { act, onKey } from '../local/keys'
 import { useNarrow } from '../local/narrow'
 import { toolChoices } from '../local/tools'
@@ -17,6 +18,7 @@ import AnswerState from '../parts/AnswerState.vue'
 import CautionList from '../parts/CautionList.vue'
 import RefusalNote from '../parts/RefusalNote.vue'
 import StandInCaliper from '../parts/StandInCaliper.vue'
+import ThereAlready from '../parts/ThereAlready.vue'
 import RankPicture from '../rank/RankPicture.vue'
 import { number } from '../units'
 import { reactions } from '../words'
@@ -27,10 +29,30 @@ const router = useRouter()
 // What is written down afterwards was done with whoever was there.
 const { data: plan, error: unread, refetch } = usePlan(() => props.dogId, true)
 const { data: kit } = useKit()
-const { mutate, isPending, error, reset } = useRecordSitting(() => props.dogId)
+const { mutateAsync, isPending, error, reset } = useRecordSitting(() => props.dogId)
 const store = useDraft(props.dogId)
 const resumed = ref(false)
-watch(plan, (p) => p && (resumed.value = store.begin(p)), { immediate: true })
+/** The day of a sitting that was on its way when this browser was last here, and is in the book now. */
+const arrived = ref('')
+watch(plan, (p) => {
+  if (!p) return
+  resumed.value = store.begin(p)
+  if (store.draft?.sent) void arrive()
+}, { immediate: true })
+
+/** What was sent and never answered is sent again, as it was: it is not this sitting's to go on with. */
+async function arrive() {
+  const { day } = store.draft!
+  try {
+    await mutateAsync(sittingOf(store.draft!, number))
+  } catch {
+    return // not there: the screen says why, and it is gone on with
+  }
+  arrived.value = day
+  store.drop()
+  const again = await refetch()
+  if (again.data) resumed.value = store.begin(again.data)
+}
 
 const panel = useTemplateRef('panel')
 const draft = computed(() => store.draft)
@@ -108,16 +130,28 @@ function undo() {
 function save() {
   if (!draft.value || isPending.value || panel.value?.settle() === false) return
   const id = draft.value.id
-  mutate(sittingOf(draft.value, number), {
-    onSuccess: () => {
+  store.send(true)
+  mutateAsync(sittingOf(draft.value, number)).then( // also when this screen was left meanwhile
+    () => {
       store.drop()
-      void router.replace(`/dogs/${props.dogId}/saved/${id}`)
+      if (router.currentRoute.value.path.endsWith('/record')) void router.replace(`/dogs/${props.dogId}/saved/${id}`)
     },
-    onError: (e) => {
+    (e) => {
+      store.send(false)
       const first = e instanceof Refusal ? /^records\[(\d+)\]/.exec(e.errors[0]?.field ?? '') : null
       if (first) goTo(Number(first[1]))
     },
-  })
+  )
+}
+const there = computed(() => error.value instanceof Refusal && error.value.status === 409)
+function keepTheirs() {
+  const id = draft.value!.id
+  store.drop()
+  void router.replace(`/dogs/${props.dogId}/saved/${id}`)
+}
+function saveAnother() {
+  store.change((d) => (d.id = crypto.randomUUID()))
+  save()
 }
 
 onKey((event) => {
@@ -144,8 +178,9 @@ onKey((event) => {
       <div class="screen-head">
         <div>
           <h1 dir="auto">{{ plan.name }}</h1>
-          <p v-if="!resumed" class="soft lead">Every nail starts as planned: tell only what was different.</p>
-          <p v-else class="resumed" role="status">Going on where you were<template v-if="draft.day !== plan.today">, on {{ dayOf(draft.day) }}</template>. <button type="button" @click="startOver">Start over</button></p>
+          <p v-if="arrived" class="resumed" role="status">The sitting of {{ dayOf(arrived) }}, which was on its way, is in the book. This is a new one.</p>
+          <p v-else-if="!resumed" class="soft lead">Every nail starts as planned: tell only what was different.</p>
+          <p v-else class="resumed" role="status">Going on where you were<template v-if="draft.day !== today()">, on {{ dayOf(draft.day) }}</template>. <button type="button" @click="startOver">Start over</button></p>
         </div>
         <div class="aside tool">
           <label for="tool" aria-hidden="true">Tool</label>
@@ -167,7 +202,8 @@ onKey((event) => {
           <ul class="mind small" aria-label="With this tool"><li v-for="words in mind" :key="words">{{ words }}</li></ul>
         </div>
       </div>
-      <RefusalNote v-if="error && !unreachable" :error="error" :shown="['records[', 'minutes', 'calm_minutes']" />
+      <ThereAlready v-if="there" :error="error!" what="sitting" @theirs="keepTheirs" @another="saveAnother" />
+      <RefusalNote v-else-if="error && !unreachable" :error="error" :shown="['records[', 'minutes', 'calm_minutes']" />
       <div v-if="unreachable" class="kept" role="alert"><strong>Kept here, not yet saved.</strong> Fribbet does not answer. Your taps are safe in this browser: start it again, then save.</div>
       <div class="minutes">
         <label for="minutes">Took, min</label>

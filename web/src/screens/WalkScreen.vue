@@ -1,17 +1,20 @@
 <script setup lang="ts">
 import { BButton } from 'bootstrap-vue-next/components/BButton'
 import { BFormCheckbox } from 'bootstrap-vue-next/components/BFormCheckbox'
-import { computed, reactive, ref, useTemplateRef, watch } from 'vue'
+import { computed, onMounted, reactive, ref, useTemplateRef, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { Refusal, type Schemas } from '../api/client'
 import { useDog, useRecordCheck, useSettings } from '../api/queries'
+import { dayOf } from '../dates'
 import { useCaliper } from '../local/caliper'
+import { today } from '../local/day'
 import { kept } from '../local/kept'
 import { act, onKey } from '../local/keys'
 import { useNarrow } from '../local/narrow'
 import AnswerState from '../parts/AnswerState.vue'
 import RefusalNote from '../parts/RefusalNote.vue'
 import StandInCaliper from '../parts/StandInCaliper.vue'
+import ThereAlready from '../parts/ThereAlready.vue'
 import RankPicture from '../rank/RankPicture.vue'
 import LookPanel from './walk/LookPanel.vue'
 
@@ -19,13 +22,15 @@ const props = defineProps<{ dogId: string }>()
 const router = useRouter()
 const { data: view, error: unread, refetch } = useDog(() => props.dogId)
 const { data: settings } = useSettings()
-const { mutate, isPending, error } = useRecordCheck(() => props.dogId)
+const { mutateAsync, isPending, error } = useRecordCheck(() => props.dogId)
 const narrow = useNarrow()
 const panel = useTemplateRef('panel')
 
 const unsaved = kept<Schemas['CheckInput']>(`fribbet-walk-${props.dogId}`)
-const before = unsaved.read()
-const id = before?.id ?? crypto.randomUUID()
+/** The id of one that was sent and not answered. */
+const sent = kept<string>(`fribbet-walk-sent-${props.dogId}`)
+let before = unsaved.read()
+const id = ref(before?.id ?? crypto.randomUUID())
 const on = ref(before?.on)
 const feet = reactive({
   clicks: before?.clicks ?? false, hair: before?.hair ?? false, swelling: before?.swelling ?? false,
@@ -36,7 +41,6 @@ const more = ref<Schemas['Look'][]>(before?.looks.filter((l) => l.present) ?? []
 const current = ref(0)
 watch([view, settings], () => {
   if (!view.value || !settings.value || looks.value.length > 0) return
-  on.value ??= settings.value.today
   looks.value = view.value.rank.bars.map((b) => before?.looks.find((l) => l.code === b.code) ?? { code: b.code })
 }, { immediate: true })
 
@@ -54,10 +58,35 @@ const look = computed(() => looks.value[current.value])
 const bar = computed(() => view.value?.rank.bars.find((b) => b.code === look.value?.code))
 const seen = (l: Schemas['Look']) => Object.keys(l).some((k) => k !== 'code' && l[k as keyof typeof l] !== undefined)
 const told = computed(() => looks.value.filter(seen))
-const check = computed<Schemas['CheckInput']>(() => ({ id, on: on.value, ...feet, looks: [...told.value, ...more.value] }))
+const check = computed<Schemas['CheckInput']>(() => ({ id: id.value, on: on.value, ...feet, looks: [...told.value, ...more.value] }))
 watch(check, (c, old) => {
-  if (old.looks.length > 0 || c.looks.length > 0 || Object.values(feet).includes(true)) unsaved.keep(c)
+  if (c.id !== old.id || (old.looks.length === 0 && c.looks.length === 0 && !Object.values(feet).includes(true))) return
+  on.value ??= today() // the day on which something was first seen, however long the page was open
+  unsaved.keep(c)
 }, { deep: true })
+
+/** The day of one that was on its way when this browser was last here, and is in the book now. */
+const arrived = ref('')
+onMounted(async () => {
+  if (!before || sent.read() !== before.id) return
+  try {
+    await mutateAsync(before)
+  } catch {
+    return // not there: the screen says why, and it is gone on with
+  }
+  arrived.value = before.on ?? ''
+  anew()
+})
+function anew() {
+  unsaved.drop()
+  sent.drop()
+  before = null
+  Object.assign(feet, { clicks: false, hair: false, swelling: false, limping: false, breaking: false })
+  more.value = []
+  looks.value = view.value?.rank.bars.map((b) => ({ code: b.code })) ?? []
+  on.value = undefined
+  id.value = crypto.randomUUID()
+}
 const marks = computed(() => Object.fromEntries(looks.value.map((l) => [l.code, seen(l) ? 'done' : 'planned'])))
 const red = computed(() => feet.swelling || feet.limping || feet.breaking)
 const refused = computed(() => {
@@ -93,16 +122,24 @@ const { trouble, linked } = useCaliper((mm) => panel.value?.measured(mm))
 
 function save() {
   if (isPending.value || panel.value?.settle() === false) return
-  mutate(check.value, {
-    onSuccess: () => {
-      unsaved.drop()
-      void router.replace(`/dogs/${props.dogId}`)
-    },
-    onError: (e) => {
+  sent.keep(id.value)
+  mutateAsync(check.value).then( // also when this screen was left meanwhile
+    leave,
+    (e) => {
+      sent.drop() // it was answered, if only that nobody is there
       const first = e instanceof Refusal ? /^looks\[(\d+)\]/.exec(e.errors[0]?.field ?? '') : null
       if (first) choose(told.value[Number(first[1])].code)
     },
-  })
+  )
+}
+function leave() {
+  unsaved.drop()
+  sent.drop()
+  if (router.currentRoute.value.path.endsWith('/walk')) void router.replace(`/dogs/${props.dogId}`)
+}
+function saveAnother() {
+  id.value = crypto.randomUUID()
+  save()
 }
 
 onKey((event) => {
@@ -135,6 +172,7 @@ onKey((event) => {
       <div class="screen-head">
         <div>
           <h1><bdi>{{ view.dog.name }}</bdi>: walk round</h1>
+          <p v-if="arrived" class="soft" role="status">The walk-round of {{ dayOf(arrived) }}, which was on its way, is in the book. This is a new one.</p>
           <p class="soft lead">The dog stands on a flat hard floor. Tell what you see; what you do not look at stays assumed.</p>
         </div>
       </div>
@@ -159,7 +197,8 @@ onKey((event) => {
         </div>
         <LookPanel ref="panel" :key="look.code" :look="look" :bar="bar" :refused="refused" :scope="scope" @scope="scope = $event" @tell="tell" @next="next" />
       </div>
-      <RefusalNote :error="error" :shown="['looks[']" />
+      <ThereAlready v-if="error instanceof Refusal && error.status === 409" :error="error" what="walk-round" @theirs="leave" @another="saveAnother" />
+      <RefusalNote v-else :error="error" :shown="['looks[']" />
       <div class="finish">
         <p class="tally" aria-live="polite"><strong>{{ told.length }}</strong> of {{ looks.length }} looked at</p>
         <BButton variant="plain" :disabled="current === 0" @click="goTo(current - 1)">Back</BButton>

@@ -5,13 +5,17 @@ import type { Schemas } from '../../api/client'
 
 /** What to do now, over the work, with its clock. */
 const props = defineProps<{ nail: Schemas['BenchNail'] }>()
-const emit = defineEmits<{ stopped: []; bleeding: []; end: []; close: [] }>()
+const emit = defineEmits<{ stopped: []; bleeding: []; end: []; close: []; hide: [] }>()
 const began = Date.now()
 const now = ref(began)
 const ticking = setInterval(() => (now.value = Date.now()), 250)
 onBeforeUnmount(() => clearInterval(ticking))
 const stopButton = useTemplateRef('stopButton')
-onMounted(() => (stopButton.value?.$el as HTMLElement | undefined)?.focus())
+const dialog = useTemplateRef('dialog')
+onMounted(() => {
+  dialog.value?.showModal() // the browser keeps the focus inside; Escape goes back to the nail
+  ;(stopButton.value?.$el as HTMLElement | undefined)?.focus()
+})
 const seconds = computed(() => Math.floor((now.value - began) / 1000))
 const clock = computed(() => `${Math.floor(seconds.value / 60)}:${String(seconds.value % 60).padStart(2, '0')}`)
 const now1 = computed(() => {
@@ -23,9 +27,8 @@ const now1 = computed(() => {
 </script>
 
 <template>
-  <div class="over" role="dialog" aria-modal="true" aria-labelledby="blood-title">
-    <div class="sheet">
-      <h2 id="blood-title">{{ nail.code }} bleeds. It looks worse than it is.</h2>
+  <dialog ref="dialog" class="sheet" aria-labelledby="blood-title" @cancel.prevent="emit('hide')">
+    <h2 id="blood-title">{{ nail.code }} bleeds. It looks worse than it is.</h2>
       <ol>
         <li>Stay calm, keep the dog calm and still.</li>
         <li>A pinch of styptic on the end; or cornstarch, plain flour, baking soda. Press firmly.</li>
@@ -43,14 +46,12 @@ const now1 = computed(() => {
           <BButton variant="plain" class="btn-big" @click="emit('close')">Go on with another nail</BButton>
         </div>
       </template>
-    </div>
-  </div>
+  </dialog>
 </template>
 
 <style scoped>
-.over { align-items: center; background: color-mix(in srgb, var(--ink) 55%, transparent); display: flex; inset: 0; justify-content: center; padding: 1rem; position: fixed; z-index: 50; }
-[data-bs-theme='dark'] .over { background: rgb(0 0 0 / 65%); }
-.sheet { background: var(--sheet); border-left: calc(var(--bar) * 3) solid var(--vet-edge); max-height: 100%; max-width: 34rem; overflow: auto; padding: 1.25rem 1.5rem; }
+.sheet { background: var(--sheet); border: 0; border-left: calc(var(--bar) * 3) solid var(--vet-edge); color: var(--ink); margin: auto; max-height: calc(100% - 2rem); max-width: min(34rem, 100% - 2rem); overflow: auto; padding: 1.25rem 1.5rem; }
+.sheet::backdrop { background: rgb(0 0 0 / 60%); }
 h2 { font-size: 1.5rem; }
 ol { font-size: 1.125rem; margin: 0.75rem 0; padding-left: 1.4rem; }
 .clock { font-size: 1.125rem; }

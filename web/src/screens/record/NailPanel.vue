@@ -66,7 +66,7 @@ function settle(): boolean {
 }
 function put(value: number | number[]) {
   const cut = numberMode.value === 'cuts_mm' ? true : props.nail.cuts_mm.length > 0 && props.nail.mark !== 'left'
-  emit('tell', { [numberMode.value]: value, mark: cut ? 'done' : 'left' })
+  emit('tell', { [numberMode.value]: value, mark: cut ? 'done' : 'left', sure: undefined })
 }
 /** A linked caliper's reading is taken as if it had been typed and entered. */
 function measured(mm: number) {
@@ -114,6 +114,7 @@ function feel(gap: number) {
     </div>
     <p v-if="wrong || refused.length > 0" id="number-wrong" class="refused" role="alert">
       {{ wrong }}<span v-for="e in refused" :key="e.field">{{ nail.code }}: {{ e.field.replace(/^records\[\d+\]\./, '').replaceAll('_', ' ').replace(' mm', '') }} {{ e.expected }} (you gave {{ e.value }}). </span>
+      <button v-if="refused.some((e) => e.field.endsWith('_mm'))" type="button" class="sure" :aria-pressed="nail.sure === true" @click="emit('tell', { sure: !nail.sure })">It is right: keep it</button>
     </p>
     <ul v-if="told.length > 0" class="told small"><li v-for="t in told" :key="t.mode">{{ t.text }} <button type="button" :aria-label="`Forget ${t.text}`" @click="emit('tell', { [t.mode]: undefined })">✕</button></li></ul>
 
@@ -135,6 +136,9 @@ function feel(gap: number) {
 .number .btn { margin-left: auto; min-height: 64px; min-width: 6rem; }
 .unit { color: var(--ink-soft); font-size: 1.25rem; }
 .refused { color: var(--quick-text); font-weight: 600; margin: 0.35rem 0 0; }
+
+.sure { background: none; border: 1px solid var(--line-strong); border-radius: 3px; color: var(--ink); min-height: 44px; padding-inline: 0.75rem; }
+.sure[aria-pressed='true'] { background: var(--sunk); box-shadow: inset 0 -4px 0 var(--go); }
 .refused::before { content: '▲ '; }
 .told { display: flex; flex-wrap: wrap; gap: 0.25rem 1rem; margin-top: 0.35rem; }
 .told button { background: none; border: 0; color: var(--ink-soft); min-height: 32px; min-width: 32px; }

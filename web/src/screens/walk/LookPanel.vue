@@ -34,7 +34,7 @@ function settle(): boolean {
     wrong.value = `“${typed.value}” is not a number of ${length.value.symbol}.`
     return false
   }
-  emit('tell', { [what.value]: mm })
+  emit('tell', { [what.value]: mm, sure: undefined })
   typed.value = ''
   return true
 }
@@ -87,7 +87,8 @@ const source = (seen: unknown) => (seen === undefined ? 'assumed' : 'seen')
       <BButton type="submit" variant="plain" class="take">Take</BButton>
     </form>
     <p v-if="look.length_mm !== undefined" class="small">Length {{ length.inField(look.length_mm) }} {{ length.symbol }}.</p>
-    <p v-if="wrong || refused.length > 0" id="number-wrong" class="refused" role="alert">{{ wrong }}<span v-for="e in refused" :key="e.field">{{ look.code }}: {{ e.field.replace(/^looks\[\d+\]\./, '').replaceAll('_', ' ').replace(' mm', '') }} {{ e.expected }} (you gave {{ e.value }}). </span></p>
+    <p v-if="wrong || refused.length > 0" id="number-wrong" class="refused" role="alert">{{ wrong }}<span v-for="e in refused" :key="e.field">{{ look.code }}: {{ e.field.replace(/^looks\[\d+\]\./, '').replaceAll('_', ' ').replace(' mm', '') }} {{ e.expected }} (you gave {{ e.value }}). </span>
+      <button v-if="refused.length > 0" type="button" class="sure" :aria-pressed="look.sure === true" @click="emit('tell', { sure: !look.sure })">It is right: keep it</button></p>
   </section>
 </template>
 
@@ -112,6 +113,8 @@ h2 { font-size: 0.875rem; margin: 0.5rem 0 0.2rem; }
 .number .form-control { font-size: 1.5rem; font-weight: 650; max-width: 8rem; min-height: 56px; text-align: right; }
 .take { min-height: 56px; }
 .refused { color: var(--quick-text); font-weight: 600; }
+.sure { background: none; border: 1px solid var(--line-strong); border-radius: 3px; color: var(--ink); min-height: 44px; padding-inline: 0.75rem; }
+.sure[aria-pressed='true'] { background: var(--sunk); box-shadow: inset 0 -4px 0 var(--go); }
 .refused::before { content: '▲ '; }
 .vet { background: var(--vet-ground); border-left: calc(var(--bar) * 2) double var(--vet-edge); font-weight: 600; margin: 0.5rem 0 0; padding: 0.35rem 0.75rem; }
 .care { background: var(--caution-ground); border-left: var(--bar) solid var(--caution-edge); margin: 0.5rem 0 0; padding: 0.35rem 0.75rem; }
