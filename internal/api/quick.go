@@ -15,6 +15,7 @@ func (handlers) CalcQuick(_ context.Context, r contract.CalcQuickRequestObject) 
 	n := quick.Nail{Length: in.LengthMm, Depth: in.DepthMm, Colour: nail.Colour(in.Colour), Limit: quick.Limit(in.RiskLimit)}
 	if in.Prior != nil {
 		n.Prior = &quick.Spare{Mean: in.Prior.MeanMm, SD: in.Prior.SdMm}
+		n.Gamma = orZero(in.Prior.Shape) == contract.Gamma
 	}
 	if in.FaceScale != nil {
 		var s quick.Scales

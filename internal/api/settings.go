@@ -55,12 +55,12 @@ func (h handlers) settings(s store.Settings) contract.SettingsJSONResponse {
 		}
 	}
 	out.GapFeelers = []contract.GapFeeler{
-		{Feeler: contract.Touches, GapMm: claw.TouchGap},
-		{Feeler: contract.Paper, GapMm: claw.PaperGap},
-		{Feeler: contract.Card, GapMm: claw.CardGap},
+		{Feeler: contract.GapFeelerFeelerTouches, GapMm: claw.TouchGap},
+		{Feeler: contract.GapFeelerFeelerPaper, GapMm: claw.PaperGap},
+		{Feeler: contract.GapFeelerFeelerCard, GapMm: claw.CardGap},
 	}
 	if s.Coin != nil {
-		out.GapFeelers = append(out.GapFeelers, contract.GapFeeler{Feeler: contract.Coin, GapMm: *s.Coin})
+		out.GapFeelers = append(out.GapFeelers, contract.GapFeeler{Feeler: contract.GapFeelerFeelerCoin, GapMm: *s.Coin})
 	}
 	return out
 }

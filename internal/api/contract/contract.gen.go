@@ -85,22 +85,22 @@ func (e DueRowTask) Valid() bool {
 
 // Defines values for GapFeelerFeeler.
 const (
-	Card    GapFeelerFeeler = "card"
-	Coin    GapFeelerFeeler = "coin"
-	Paper   GapFeelerFeeler = "paper"
-	Touches GapFeelerFeeler = "touches"
+	GapFeelerFeelerCard    GapFeelerFeeler = "card"
+	GapFeelerFeelerCoin    GapFeelerFeeler = "coin"
+	GapFeelerFeelerPaper   GapFeelerFeeler = "paper"
+	GapFeelerFeelerTouches GapFeelerFeeler = "touches"
 )
 
 // Valid indicates whether the value is a known member of the GapFeelerFeeler enum.
 func (e GapFeelerFeeler) Valid() bool {
 	switch e {
-	case Card:
+	case GapFeelerFeelerCard:
 		return true
-	case Coin:
+	case GapFeelerFeelerCoin:
 		return true
-	case Paper:
+	case GapFeelerFeelerPaper:
 		return true
-	case Touches:
+	case GapFeelerFeelerTouches:
 		return true
 	default:
 		return false
@@ -125,6 +125,45 @@ func (e KitItemService) Valid() bool {
 	case Refill:
 		return true
 	case Sharpen:
+		return true
+	default:
+		return false
+	}
+}
+
+// Defines values for NailEventFeeler.
+const (
+	NailEventFeelerCard    NailEventFeeler = "card"
+	NailEventFeelerPaper   NailEventFeeler = "paper"
+	NailEventFeelerTouches NailEventFeeler = "touches"
+)
+
+// Valid indicates whether the value is a known member of the NailEventFeeler enum.
+func (e NailEventFeeler) Valid() bool {
+	switch e {
+	case NailEventFeelerCard:
+		return true
+	case NailEventFeelerPaper:
+		return true
+	case NailEventFeelerTouches:
+		return true
+	default:
+		return false
+	}
+}
+
+// Defines values for NailEventKind.
+const (
+	NailEventKindLook NailEventKind = "look"
+	NailEventKindTrim NailEventKind = "trim"
+)
+
+// Valid indicates whether the value is a known member of the NailEventKind enum.
+func (e NailEventKind) Valid() bool {
+	switch e {
+	case NailEventKindLook:
+		return true
+	case NailEventKindTrim:
 		return true
 	default:
 		return false
@@ -188,6 +227,24 @@ func (e Role) Valid() bool {
 	case Keeper:
 		return true
 	case Unset:
+		return true
+	default:
+		return false
+	}
+}
+
+// Defines values for SparePriorShape.
+const (
+	Gamma  SparePriorShape = "gamma"
+	Normal SparePriorShape = "normal"
+)
+
+// Valid indicates whether the value is a known member of the SparePriorShape enum.
+func (e SparePriorShape) Valid() bool {
+	switch e {
+	case Gamma:
+		return true
+	case Normal:
 		return true
 	default:
 		return false
@@ -1273,6 +1330,12 @@ type Look struct {
 	Sure *bool `json:"sure,omitempty"`
 }
 
+// MeanSd defines model for MeanSd.
+type MeanSd struct {
+	Mean float64 `json:"mean"`
+	Sd   float64 `json:"sd"`
+}
+
 // Measure defines model for Measure.
 type Measure = sitting.Measure
 
@@ -1337,8 +1400,94 @@ type NailDate struct {
 	} `json:"weeks"`
 }
 
+// NailEvent A look at one nail, or its trim; what its kind does not have is left out
+type NailEvent struct {
+	Blood *bool `json:"blood,omitempty"`
+	Cuts  []struct {
+		// Face what a fresh cut shows; a dark nail: white grey dark_centre dot blood; a light one: white blush pink_dot blood
+		Face *Face   `json:"face,omitempty"`
+		Mm   float64 `json:"mm"`
+	} `json:"cuts,omitempty"`
+
+	// EndFace what a fresh cut shows; a dark nail: white grey dark_centre dot blood; a light one: white blush pink_dot blood
+	EndFace *Face `json:"end_face,omitempty"`
+
+	// Feeler of a look: it touches, a sheet of paper passes and a bank card does not, a card passes
+	Feeler *NailEventFeeler `json:"feeler,omitempty"`
+
+	// GapMm to the floor; of a trim, after it
+	GapMm     *float64      `json:"gap_mm,omitempty"`
+	Kind      NailEventKind `json:"kind"`
+	Landmarks []struct {
+		// Kind where the quick was seen to end before cutting
+		Kind    Landmark `json:"kind"`
+		SpareMm float64  `json:"spare_mm"`
+	} `json:"landmarks,omitempty"`
+	LengthAfterMm  *float64 `json:"length_after_mm,omitempty"`
+	LengthBeforeMm *float64 `json:"length_before_mm,omitempty"`
+
+	// LengthMm of a look
+	LengthMm *float64 `json:"length_mm,omitempty"`
+
+	// Nail Paw and digit; LH1b and RH1b are second hind dewclaws
+	Nail NailCode `json:"nail"`
+	On   Date     `json:"on"`
+
+	// SpareLeftMm the quick seen through the horn after the trim
+	SpareLeftMm *float64 `json:"spare_left_mm,omitempty"`
+}
+
+// NailEventFeeler of a look: it touches, a sheet of paper passes and a bank card does not, a card passes
+type NailEventFeeler string
+
+// NailEventKind defines model for NailEvent.Kind.
+type NailEventKind string
+
+// NailKnown defines model for NailKnown.
+type NailKnown struct {
+	// Code Paw and digit; LH1b and RH1b are second hind dewclaws
+	Code NailCode `json:"code"`
+
+	// GrowthToFloor null of a dewclaw
+	GrowthToFloor *MeanSd `json:"growth_to_floor"`
+	Length        MeanSd  `json:"length"`
+	Rate          MeanSd  `json:"rate"`
+	Spare         MeanSd  `json:"spare"`
+}
+
 // NailState defines model for NailState.
 type NailState = nail.State
+
+// NailsRequest defines model for NailsRequest.
+type NailsRequest struct {
+	// AgeWeeks on the first day
+	AgeWeeks float64 `json:"age_weeks"`
+	At       Date    `json:"at"`
+
+	// Events looks and trims, those of one day in their order
+	Events  []NailEvent `json:"events"`
+	FirstOn Date        `json:"first_on"`
+
+	// LastDoneWeeks how many weeks before the first day somebody trimmed it; null when nobody knows
+	LastDoneWeeks *float64 `json:"last_done_weeks,omitempty"`
+	Nails         []struct {
+		// Code Paw and digit; LH1b and RH1b are second hind dewclaws
+		Code   NailCode `json:"code"`
+		Colour Colour   `json:"colour"`
+		Shape  Shape    `json:"shape"`
+	} `json:"nails"`
+	PavementKmWeek float64 `json:"pavement_km_week"`
+	WeightKg       float64 `json:"weight_kg"`
+}
+
+// NailsResult defines model for NailsResult.
+type NailsResult struct {
+	// FaceScale weights of the factors 0.5, 0.75, 1, 1.25, 1.5 by which this dog's faces show
+	FaceScale []float64   `json:"face_scale"`
+	Gross     MeanSd      `json:"gross"`
+	Nails     []NailKnown `json:"nails"`
+	Rest      MeanSd      `json:"rest"`
+}
 
 // Next defines model for Next.
 type Next struct {
@@ -1994,7 +2143,13 @@ type Span struct {
 type SparePrior struct {
 	MeanMm float64 `json:"mean_mm"`
 	SdMm   float64 `json:"sd_mm"`
+
+	// Shape normal when not given
+	Shape *SparePriorShape `json:"shape,omitempty"`
 }
+
+// SparePriorShape normal when not given
+type SparePriorShape string
 
 // SpareRange defines model for SpareRange.
 type SpareRange struct {
@@ -2213,6 +2368,9 @@ type CalcDueJSONRequestBody = DueRequest
 // CalcGrowthJSONRequestBody defines body for CalcGrowth for application/json ContentType.
 type CalcGrowthJSONRequestBody = GrowthRequest
 
+// CalcNailsJSONRequestBody defines body for CalcNails for application/json ContentType.
+type CalcNailsJSONRequestBody = NailsRequest
+
 // CalcProfileJSONRequestBody defines body for CalcProfile for application/json ContentType.
 type CalcProfileJSONRequestBody = ProfileRequest
 
@@ -2269,6 +2427,9 @@ type ServerInterface interface {
 	// CalcGrowth How fast a dog's nails grow, from what some of them grew
 	// (POST /api/calc/growth)
 	CalcGrowth(c *gin.Context)
+	// CalcNails All that was told of a dog's nails as one state, with the range of every number (worked example in docs/model.md)
+	// (POST /api/calc/nails)
+	CalcNails(c *gin.Context)
 	// CalcProfile The side view of one nail
 	// (POST /api/calc/profile)
 	CalcProfile(c *gin.Context)
@@ -2434,6 +2595,19 @@ func (siw *ServerInterfaceWrapper) CalcGrowth(c *gin.Context) {
 	}
 
 	siw.Handler.CalcGrowth(c)
+}
+
+// CalcNails operation middleware
+func (siw *ServerInterfaceWrapper) CalcNails(c *gin.Context) {
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.CalcNails(c)
 }
 
 // CalcProfile operation middleware
@@ -3491,6 +3665,7 @@ func RegisterHandlersWithOptions(router gin.IRouter, si ServerInterface, options
 	router.POST(options.BaseURL+"/api/calc/cuts", wrapper.CalcCuts)
 	router.POST(options.BaseURL+"/api/calc/quick", wrapper.CalcQuick)
 	router.POST(options.BaseURL+"/api/calc/profile", wrapper.CalcProfile)
+	router.POST(options.BaseURL+"/api/calc/nails", wrapper.CalcNails)
 	router.POST(options.BaseURL+"/api/calc/growth", wrapper.CalcGrowth)
 	router.POST(options.BaseURL+"/api/calc/rhythm", wrapper.CalcRhythm)
 	router.POST(options.BaseURL+"/api/calc/due", wrapper.CalcDue)
@@ -3614,6 +3789,45 @@ type CalcGrowthdefaultApplicationProblemPlusJSONResponse struct {
 }
 
 func (response CalcGrowthdefaultApplicationProblemPlusJSONResponse) VisitCalcGrowthResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response.Body); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/problem+json")
+	w.WriteHeader(response.StatusCode)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type CalcNailsRequestObject struct {
+	Body *CalcNailsJSONRequestBody
+}
+
+type CalcNailsResponseObject interface {
+	VisitCalcNailsResponse(w http.ResponseWriter) error
+}
+
+type CalcNails200JSONResponse NailsResult
+
+func (response CalcNails200JSONResponse) VisitCalcNailsResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/json")
+	w.WriteHeader(200)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type CalcNailsdefaultApplicationProblemPlusJSONResponse struct {
+	Body       Problem
+	StatusCode int
+}
+
+func (response CalcNailsdefaultApplicationProblemPlusJSONResponse) VisitCalcNailsResponse(w http.ResponseWriter) error {
 
 	var buf bytes.Buffer
 	if err := json.NewEncoder(&buf).Encode(response.Body); err != nil {
@@ -5202,6 +5416,9 @@ type StrictServerInterface interface {
 	// CalcGrowth How fast a dog's nails grow, from what some of them grew
 	// (POST /api/calc/growth)
 	CalcGrowth(ctx context.Context, request CalcGrowthRequestObject) (CalcGrowthResponseObject, error)
+	// CalcNails All that was told of a dog's nails as one state, with the range of every number (worked example in docs/model.md)
+	// (POST /api/calc/nails)
+	CalcNails(ctx context.Context, request CalcNailsRequestObject) (CalcNailsResponseObject, error)
 	// CalcProfile The side view of one nail
 	// (POST /api/calc/profile)
 	CalcProfile(ctx context.Context, request CalcProfileRequestObject) (CalcProfileResponseObject, error)
@@ -5497,6 +5714,48 @@ func (sh *strictHandler) CalcGrowth(ctx *gin.Context) {
 		sh.options.HandlerErrorFunc(ctx, err)
 	} else if validResponse, ok := response.(CalcGrowthResponseObject); ok {
 		if err := validResponse.VisitCalcGrowthResponse(ctx.Writer); err != nil {
+			sh.options.ResponseErrorHandlerFunc(ctx, err)
+		}
+	} else if response != nil {
+		sh.options.ResponseErrorHandlerFunc(ctx, fmt.Errorf("unexpected response type: %T", response))
+	}
+}
+
+// CalcNails operation middleware
+func (sh *strictHandler) CalcNails(ctx *gin.Context) {
+	var request CalcNailsRequestObject
+
+	var body CalcNailsJSONRequestBody
+	var err error
+	// A request validator built on kin-openapi's openapi3filter with
+	// KeepValidatedValue leaves the value it validated on the body. Bind
+	// that value, matching member names exactly, so the handler receives
+	// what was validated instead of a second, case-insensitive decode.
+	if vb, ok := ctx.Request.Body.(interface{ ValidatedValue() any }); !ok || runtime.BindJSONValue(vb.ValidatedValue(), &body) != nil {
+		err = ctx.ShouldBindJSON(&body)
+	} else if binding.Validator != nil {
+		// ShouldBindJSON runs the struct validator after decoding; keep that.
+		err = binding.Validator.ValidateStruct(&body)
+	}
+	if err != nil {
+		sh.options.RequestErrorHandlerFunc(ctx, err)
+		return
+	}
+	request.Body = &body
+
+	handler := func(ctx *gin.Context, request interface{}) (interface{}, error) {
+		return sh.ssi.CalcNails(ctx, request.(CalcNailsRequestObject))
+	}
+	for _, middleware := range sh.middlewares {
+		handler = middleware(handler, "CalcNails")
+	}
+
+	response, err := handler(ctx, request)
+
+	if err != nil {
+		sh.options.HandlerErrorFunc(ctx, err)
+	} else if validResponse, ok := response.(CalcNailsResponseObject); ok {
+		if err := validResponse.VisitCalcNailsResponse(ctx.Writer); err != nil {
 			sh.options.ResponseErrorHandlerFunc(ctx, err)
 		}
 	} else if response != nil {
@@ -6781,270 +7040,281 @@ func (sh *strictHandler) ReadCalendar(ctx *gin.Context, calendarKey string) {
 // const string: with thousands of chunks the chained `+` fold is several
 // times slower for the Go compiler than parsing a slice literal.
 var swaggerSpec = []string{
-	"5L1dk+M2sjb4VxDa3eiZWLm77bHj7HRdjdsf7XB73G+Xz/hi1qGAyJQEiwI4AFiy7Oj/voFMAARJUKRU",
-	"Kttn3xu7qwokAWQikZ9P/rYo1KFWEqQ1i1e/LWqu+QEsaPzpC7X9pnT/EHLxalFzu1ssF5IfYPFqUart",
-	"SpSL5ULDfxqhoVy8srqB5cIUOzhw99T/qWGzeLX4P16033hBfzUvvikXHz4sF99YOIx+Qlg43OAbb3lZ",
-	"gh79SoV/fvR3PrinTa2kAdy7z0EWO/ePQkkL0rp/8rquRMGtUPLFz0ZJ97t5n6C34VdKMIUWtXvJ4tXi",
-	"hx0wI6wVcsu4YcIyY7ksDZPquPiwXLzmFciS65vNJL5wZDKF//szw3hZajDGTeMLtSUymJtNJHnlyFRK",
-	"tX1mGNHXuN2xOzjR/oTt+VbYm03IvWtkJnths9R5p9W6gsOZKdQ04v++bCrhvZnp/LjjlgnDjlrJ7ZKt",
-	"T2wjoCrZX95/9Zr9/dPP/uuvbmL3gCx1O2rFF47xcPv3cOzw4/8oaNBvC5DNYfHq34uisYvlwqqmcIfY",
-	"WFUvflou7Kl2h9lYLeR2sVz88tFWfeR/+Z9GFPvn/k3Jnz4Sh1ppS3LP7havFhst1muwL4S0oCWvXhRK",
-	"wwt8Hif2j/JBFIAPaFWDtgL8FpUwtQP/5KJ67cZ9WC4ULh0f7W7FGoxlG6GNvWN2pwww3VRQMtVYVnHj",
-	"Vu6kopn62A9KVd/TSz/EzeFa85P7uW50rczkjN/5YSTbgmT8N622fUu7nJYOav0zFNZ963OSPd1lfi+B",
-	"SS4qpjbuUDLN5X7JNPCSKcmUBFbyk/vEo3a5UJVq9KRAo1FufKMrxz2vfgvLWCtVAcc93PJ66k1fGisO",
-	"3OK3t1o1kw98jYM+LBcVyK3dXfJ+CXZ1OKyOAPtkvrI5rAHXouRqUyml84tBjl5VSm5Xh8OQPI4khh+A",
-	"HYXdIYFMzTUwbvGHSh0ZSHdfDj5LL869k5YYCE5HavQFZqe0vWZqO7Hdubm57whrHGNtIfcdU57dPrPj",
-	"9SSv3eMgN9pN4RLqGev+MYOV761/wiqiZ3ZTtlod7Y5VsLGskVZU7qZBCQnmjkl3no47kO63Eh5As1KB",
-	"ye2KVXX2AyXURDu3p4XillVCAluDY4VwgJ8ZZlWNf8m+W4vDAcrJaz0suNFyVcJ2OBnPQlbUfgI7pcWv",
-	"SlpeDb+bF110OgMdoqQIdI8bkTD0gDX7pyie4sAP3UPaYblkeclRbSVQVpAGhbInFHkT75JZV8NreiB3",
-	"L7ibnhd2ZaBQsjT50+fW624p6xQJzrZayBK0U2xOxklvjpJ9yX5uyi0cnOKQYQZvPcxQrJcLkCWxzVCO",
-	"wUMwXLrz3KkjO3B5Yk40COml1radibvgtzSVHVQ1jMjJYIHMmifezxMj33Jjv3STdg8chCyHcz+6fbWK",
-	"ub+2Us4qVYWV7DgK30jtru6ToasjSI6aquSnZya8VmlHR3+6jkrv5yobyJlOWuG3naDB19kdqvuyqarc",
-	"lA6QnbtUNv8H0gLniI6aG2+EDbmXFikkO+5EsUv4d6vAMK0aWXoOvmNwqO2JbZRmjpVwPUiHi/a+1lyQ",
-	"qpUjM1kprBQlO0KVyK/2hU60rvjGwqQm857LfXxiDRs1fSnFR4TZrypxIHOov23cok5WNJYd+Int+EP+",
-	"TiU7dPaBMTVM3wf3OIjuTG1p/EbpA7fuXuIWPrLiALmNQ9Ng6lKW5Tsl6DgiaWfo1TS2KXbZq/IYdguH",
-	"hOO0FjY9vczyfe4G7t1WyYYuW4cLHh08D0E2RiHmF+FPkd+CDnWjzAxSocsuHXaLzLtsbxkvtYZ3RbIn",
-	"8QSOXmOvGzu8yTa8mOTXr9wYJ5jL7OEjgmTUmoauzr6E7+03bi8ugJ4YnT8Ku8ECeLQOzy3hfzmtwRuS",
-	"H5aLdQVQequjy0nColyQyjJPx+EFta6UGrkbn95asvOVjkj1jIQslYT8EhxHmBGBJCwruGRmp45LttHq",
-	"wAzfuFMXNmvWvAI/9ee0UboYUzoqLssD1/v5q3/rn8h9iZTGrCihM4lCA10CzLs++uxdV1xKKMfFEWro",
-	"qrFOZz+qpiL5k7nGkiPTm6YGHj0xZy+UMA6fOaiHOK/hdbEXdT22ybNMqns36D2aeFcZVY5T/AyGmgId",
-	"rdyhQ71phjjxxkZrXHhrg55PSd+hoT9anf0LJ72dcyI5Iru2e+pPVUK3cJpa68SLq5ShswJPA987nXW4",
-	"TT8k5gC6zB54RXZBBdYwqcjOZ84+be1QDcwZoSfy85Al2hWkzopHQynPm5U6nvmr9LJ5rtwzqtHTUvue",
-	"Rn1YLsa+3CM+DUsnu0zXFb/rJ5zfeSG3n/NiP9z5H70IRD3CCb21G9u6Vgxb82LP0ELTu5PdHQab7AaM",
-	"uFi8yCDieQ3mAFwyq4AJ/F6p+RG/kbfuJMxV1reKV6str8ekxE5V+evRTQpVGOK4Urmbcq7cTxlgYJo4",
-	"7sxfx85GcPfxFnCHgt9JmHaTh+LC/2lKcNKorqI7ZwONhdrkpmtCYMjM3ZV3FZf3FurhrvSYO642zLVL",
-	"xzCpZWSysKstPXMMnwarusxK/vmBJ0jS5hvQ9PKeQtibNb5k5LuiBv0eeJ7VvpcosqQNh6GgB+4YZ1ar",
-	"Zl0BK3buHkL22JFQ7q5gTDWlxzPa7IfsRJtwCXffvveuhBmOn2/d0DNOAS9ZhGF8rRrb8x+GXwfT9RYH",
-	"7qh0afI7kJJvT4ZHMFvoqZ/Gd+nbrHvlASxoIbkWXC7xMLuVNAb0M4Nejzvvv3KilRVce1dzcAo4862C",
-	"Jdt5z6cz34VhO6jKO1ZrcJfrknnVDY8HcUMIX6XfD8J/uaC3ItPgG6ZCWqXaPk+XeUVUyxHPbfHrHRT7",
-	"b2RNJhkvS+Heyqt3CYNteGVgcIE4xSB7Xow767zy4jmMY0qzDa8q/Odmk5WVReUur+xJ52zHdcmCq3T4",
-	"7I4LnVOi7RG8S6rmpck+OtvFJw71aISoUuoSm0AptAcO/JdvaPynnw6PxnynlzlCVeWp4f+yZKUwxY7r",
-	"LThScLbmJTOHjtvprGXsieN3OvlkuzHLlivChmRP6E6JIhjNsxmuUEKOaCyi2Eswxslnztw4UgrwYsDQ",
-	"P2cbgMqJbBRnMUpy5MapNqbRkA1ogSxXNXqILvAkoYN2YvwbTmJ4pypR8lOG50vvUCdPpVRrVZ5QQs2+",
-	"z+9r4syWxz55+XLUBG2kmPZf49D/diPxvXo7QhKKyvkYgdXiwCrgjhZCOmu9vUpHI4FaVdPuSzcGdXKx",
-	"3dlZK/gRh4YVuO0UcotKeaDC+af9uIFGpFB8p1vZnVa6W5nvZk+J4jbNfMDQE56rjv40fkG45x9zM0SP",
-	"UJhBI/dSHd29VXKMD1RugegU/AXKqTm56+D562ANXzwtvCppXk026oO+jiNw7Y57LaAAx2R78nq22SPe",
-	"idlYtDyDvjYx972wz/13r5j6HlODlovXjX0vzD4TxWvsmAGk/QMTgc3GByVxeJabGmvew38aMBdf9NzA",
-	"isttBSEgO7T4oI5OrMEfz1h3He/X4K8d+XJBrgHXBcvkGzwzY2kLmpeiMaOOqko8gB77q+Xd8GH7l6Mw",
-	"OygT47Z3a/E9yKW7nGqtNqICb80LzP3BcIvxZi0rocasBqeDT4YNUr9Sj3bpUhOqhVVEWnUC36ngavdi",
-	"nMdMU2Xc+6bYKVXNV5DucXzWZ9wPk/g352b0hfcJdkJGiwnZyS08/4LGXS48UR9zXxamrshP2KX7G2c5",
-	"KPRcM86MVRpKRqS8Y4emsqKuTmx9YjXoFf156SOTVrESCnHg1dBpFv/QsmIS5W7flWfx02FN0a/zNpgf",
-	"13nfsv10lgJqmwmVbGF1cpI6O5u10Ha3Kme4c4P2S0+AT7EZ8SlvlLKrwl+q54McPOpxQaee0uUqH4Ka",
-	"a0pE83u2+ZyP7I+E0Wv+gMkXq/2ZLKeLPVN40OYdXMqiUtquyCGZJ8kDaOMdGkOePfJqD2MZEqi7u787",
-	"oRhWy2IYc9au/kgfyLkkUHObTx/SKrNv6l8Cw2viVjooGmlhR2OcODlMw3OyTE5iu+r0qGRYKVJm2ToC",
-	"B4vor7zHDZGZklMWDsWIFLnGR9GRMz0lAd1YTgirqvSuLYzM3DEhjcVc1A3r7N7/rwTVqP+v41YnKw7m",
-	"n6kgqc77NR4nt+IgIySFbnhVfb9ZvPr3HCL81M8/x+hxcHA61vZrPzTF7o54gv6Mrn/x4LQ2zApiEo7o",
-	"AOTVEQ/k7y9SM3FLDXz/ETyA9EEJVBlKDBMpjDvR6jrRuX6eVl5EZ/Mwcf0m+FI08PKOSYASUF0htzhT",
-	"aU5oKuKvlrMtf338MufUmFC+0Y3ItrxmzmZEDwuJgLKBO/YSKyQCR1DE3Bcc3FZ85+RcUijzdKmelyRg",
-	"Vu2EZqY7uPGXqStNXZ92PpflfE1CGJgG4qcPfe+q7CdThZB8kucUVj1yG/1LwPHJSTSjBsoXGxynywe+",
-	"plF4XaynHWVvcJA7aUqVIzm2mGau9gx4sWM1Py7dXQrGxpI0zFuZe3V8F8g6CMj+Mjnbf7oxfuxKyFU4",
-	"iUORo2qQKz+/efxfV1zOyup6V/mIL5f7uZmXMUY7rJjgNlYDzfb40tvum8OB61NuM63mQo7kmxnmts9X",
-	"zDFjocZMWaVLE7JhkzigkuhLz6Veho+san4cizEe+Akv1DUwXxrATjB7oe/4Matt704r6bMP+kbDyYfs",
-	"BWam4Eqd5tZZWRyRXdhQiCyST3q6x+MYzllHqiQheTpXCUX6+5aVPA28FSbjXuFVlQkhqG1M714rtc/e",
-	"wW7QbHn1RQPv1TGfMtfk4q3rE1XpANfp/Zl8v+KdjO/kLxoK1UyHXt77YZfdCEkmT081wFw7ir6QimPE",
-	"LwwHM74DXs7l0VjKcs55FW6ekBaE1FgiOcOe+i0aYYeQi3pbh+6l2aMzHcD9AgRKbkRdDHOO/XbjGblD",
-	"8YBFgaRtl3AsKn7MKWHn/chTxXIT7t+JUrGaa8gub6e0pKKsbNBruOJs2dR89/Ks0qebOIf7pv2ZQqe4",
-	"PSPse11I4s8QNeXGztUjgiS4ImB6xz7uGZ85LrnMmxikxqSZfrE1+2jrdGh/+iDqfvu0zrMOOSccW3FG",
-	"Zz1WdFM+bcEe/qmZfROF8ec15Etsw7KZ7foqG0i/20/TqdSRvSRWrzrutmRmo/bj5Ur9HB39/sCrKpZI",
-	"ATcdT3VaacRlyBwMgeaqm+vtpaH7rZOkjTQAchh0RoFv9mM+b1LQX2EZLnLekjJ5UFX35bmkvSchbydM",
-	"oj2b/eSRi3w8HUUoOgMLLp2mjrcZpf8Jw6w4jKjPPqqOcS5c//Cbu0k97cfdadpwd7sViZOQImrjifJN",
-	"68wd1pi9k9kEt65YVRI2FZXElRFbzKxvqmoeCMU9veUREBSxjHww03/4ICLlKzpWOIiyrID9/SX7vxiX",
-	"pU++x8qZA2DRTD71fixYr46jkfoR1emi3Poeqammmr65jBOLL82S8SEAlZxTJYbJvZ5Z3Rnb8boGCWVA",
-	"FFiDLHZ3zMecDNsLWbaJ4BKgdPwezsVgP8mHP69gseDVYRUyU0aRD2JyaVsX5NlwsP2XVNSdLYPO2HUH",
-	"XgJbu3OvEFLAQlUZ5hOdfnnrAS0+dprTQcj4c2bZFxVZz0l0Ri4Iac6huOWSGi2fEDjpr/LDPrT5RGNO",
-	"8uNOVVHNX7YH8cid4lOVjDCJLIrUbIrKmGlzYbXLeHn1Js9ylPfezwp/FTJUKOPSMdqShTuqkb74qM8I",
-	"w9rmK6rKAmV60bwg/KyfxIZr5gM7nEoFj1BV7g5ze87NHrxZueVCLnH/CZspX/IVNNqosSVr+zS3tESx",
-	"zhgP82uNczFeDMviSRgVgiH5PeYOxkINXyGcJL3GI7LsgSuh/PDVZUkJGv5/1RaiGSuqapWUoyVFZ4OC",
-	"NF+ZHAqXPa9MXJ7+4Dy/Ntc9aIYfwvYEH9oFJmeLNTFLa29RHiIjfOaFYYhbTXiG/AdzJP7KC/aMjsjZ",
-	"RoPZ4dk0O3U0d4yzkus9KnKvnF1sgW01nPC3qwKk1cBKZani0Q3HrE6mJITh66oxO1YLuV/FgYkyhIPQ",
-	"8Qknnxvq34t0t8gzjXEsFd4R2WmW2vQVMeIj1KavBFTll1qrTHER/FJD0Q3Gt+cY0dEy8saQClwoaTUv",
-	"LDtqYTF57xVpzP/+5Kfn0T8yeOsDrxqYTreij4fhy3amWaZQGgqe8w2vswkQSkIQmo5DTk6Uewt3Xu20",
-	"/97nPBvrc6pO/kKk6k//RdRiwswf5VhdLvKmpXezeUOsX/KcWJdDId0Uu3GTlWoIWi0MAc0yqEsyqXPN",
-	"fNQ94G3HR1ZS9U0loiXRIfnQkvjhHAt9nqvBu9Ql3PHJzq80H2CTXfrodU+lkGNzn532sM6Hj8qR42te",
-	"f4VVKzljb6caAzunO/qrPJ6mkNowMEY28WXRN0Dsille5OMtuCZ4D5F3T8x1N/tvxQey6wsgedGqpuS9",
-	"nZDliozX8JNqyHESYgBzSg2+9ihf11ca4Bu+jtH17m5eBvEnYTqOFUq5IFdsHy1QcsgcnQVhgJwTW63a",
-	"2PtlAWMA+X5EnDam4dW8SfeIH/DVJAZ06T1+XaN88N47NR65yedjNeU04yZz78Q0xmZ+zFUmv1FHtuEm",
-	"lsk+C2QjSq3BiBJag8ltEFojjr58C2SOiF9hcIS3Whkzl5FwKfNV1pTbM+wQLYbhnb42oB8QFtaw9YlF",
-	"ILxM9kVjKwF6rHonAN5shHcxYnaZLNFoS5wss9bzPX0rtxYqYzATS0ntxwN0i1aTNV2KIHHBuUqKo8dy",
-	"oN2+cC1t8Oed1yiJf9oz6VmkYw+GzUkwKmgWCfnGD8P37Q5eaGFddtbdSRqtDZqVRjoTySMIhBChjx/O",
-	"fGZ8W66Lc/ItnIE6SZn1klPeo1LfSM34K2bu53ikboCO0obQ2jX2VnTh/ubLjqLA7MExAJdXXxH48Oid",
-	"cI3UHbuCx8VlXfECYoZKR2wRAo8Atmk0ghaqjRvFJWbjFsB4VaFjAPHQuQaG+TNQuj+w4Ge+xFYaETJR",
-	"uJwVG29CNmKmTCrenpQxsVE48zT+5eMauE73a3WUTEPh5BVT2oM7uOvV1MD3g/u0bqoqcvQwFDIWB8n+",
-	"vm/Uj3BPMObdayiukd0WDdNwoh1M4dFEwpjh3KaeuGsD1bHH32d9kJW4oX4JyS0Sp5hng1z62E4dWa15",
-	"YYWBklgd7WqFORKGCZP4oSQc8XMH0pv8U3NKe9/w6xyLobD3TVKAcUHsiXjcqzkeRWQYkouRmbPpulDV",
-	"wfWsjJ2OI2WDDO7JkcIQD2uZJGdJoDR5b5cE6mIoKMtYh+bXX6sRrD+pxDQi/T9xkJOLupzeknf8+L32",
-	"mejuyo4P9RZWOd270azmR0OVHQkcLla7X5KSmjj+M/eoMmJOwONdGIfHMRfwcIa/0sz9kf2sBBWmT6B4",
-	"0Aakm5HMKAER9XTynw60yR5az3WJDc8rcvQfuaSAAxWDzAEsCG97BGbBG2Gs0qe898rcwMmG4ZDoZx14",
-	"BD3I+UyW8bNtIWgHalfuM/aoCNktxhN9RNjdheTtFPY2U8h4uEgvQ8EedyLLGumLhy7pceDScZx7hPGm",
-	"uv60aicp0LkI7d476s6mPNCQM5kPEwgGozYzpurQWvIYNMmOzEcBIp/iuRUFr+NxDqzCMFO2A+mZMUmD",
-	"ocx+bkxSjjuGFT3mre+k34+KM9nztnapNSBwxh0bh3Y3bgx7M6YHRnJlOV9RxKjL8ZU4rEdYWhzWTEiv",
-	"1dpG86rXRSGtjzzOvIfQQMjmM/ncEa9ztIlBJ9UwrvOfveLecprgOLx9qeIpdQPNDPS+Y/e6ogUuaWP9",
-	"53Lk+KaLGd40oswt0beC6oEqNDDRXUA9gC6bfLriVmfz6ij+5f7YJi1Q3txl8ak4dJag/1ZYp5fkXrQX",
-	"2W4PNE9MeMpNcOJj3wpZfiM3avJSoReGWVBKadi7HD3DQoYlMMY0h5ysdRZBxDElvRhpp6HYKwnlkmEh",
-	"ccgWxxwc334pqdfJQWwHIKLzRdo46gOGb4WG2eFNtwV5Ttg2XJfncrVuk0jlqUjX3ANUM8a/xXEElZez",
-	"6hHURulAhm6clNLwMKreeOUxk/A0lgIsVxdlkhnQAa49I6EOHoqHccPIrGxRuLiu0XImLD36B7UZ0rAR",
-	"uVTQ9nPzYV13UG2mOxC5QYRkXUynM+MgzGaadLP+IAgFVlXl6KXlMRNa+Ex1lHcMKgO55i8dAO35nRYa",
-	"w9djNmNjcqe9x2L+bOOcuSFMQFGAB41Pqm+yOuJ5gJJzvnmCZXbXrAR/yZ4yVZQbMaPSsIfs4ZFQiUVi",
-	"KjQJhXBUo3Ty2+RpuYxSsnXqh5MQN/uM1L0GhOP2Yq+f+1c01obEZ4RUqlndLSL4HSTkOYGHsJQ4yWXk",
-	"y9D7DoxtvSnRX/m0su+JxMUUVoSb5LVgETk04BFGHSQ/HnhVrUwhjEHsWPq5xuDgclE5KR5/2jaiqpSl",
-	"UxlzLFZFJWpfBEcNg1ZrchmGH0vBDwp/sxHkOyk0t8VutVZ0LP1AzJc81VYUq1od/S9E9QB6JYXVoR+Z",
-	"lsb6itmNB0xcI67qyqiSU1eBcuUogS1WlwurgeNpD5CMR25Br0ytMe3pAJh+J5VcmUrUqwPmkEZHD5xg",
-	"VWtlIeRtlo2xqwMVV+y40CsrYI4j9doMzeBITRXHoYK31tyIB8iCs+8Q5RWFxy10tQtP/2XXNZ7wsX5L",
-	"asN6V1hIGPf6qeGiZH+JV+xfJwEBe/dFvBjifo6co7dB6WurXiS5BZFHgukzgy3e+jvpar7wmCJDA220",
-	"eUxsGzfEAZCKHRQVKpXUqglhn5K7Gf984Ce2zprDc+Xsz6pxS7kNtgNtwZfS5oEd5jAsvSIiwJNjdnhl",
-	"8erArBZgfOE1lpc1db4kbxJwY77Lwt0Hpxm1AOWpW5CX80OpA1C1XLY1WDahM/bKQT3R6hN5s6zKdxe7",
-	"uEtDBmrAqaAvCe7TuwLUBrfbpDqi3WnVbPMJNbH9wwU8lO/x4N6lge/PMgQqs7FuHXvi5dNa3ehVv1NO",
-	"B9xvGoImC92DunCQaLGqAfc3riDydiw7CPUGhpJi0+kl1YMdZm67WBBftsc5Jy7T0zmQUnPlxUE9TFcd",
-	"uTG3apR4wcm8vFAny/KYnIBlT1pAeUdW2MtpfQ/J7ks8kdRJkQlum9+RcdpcY7rc0lboCt+5ez/K/eML",
-	"7au/A9116samUuGrdTlfadxe23nEmutgxbLoM4Na/nHorvYtGV1iu3o6go93PP0T3KCZ640O75kLZ+LA",
-	"9iu1o8j2gjqK1qzopYWME/Dez68PC3LMb7Gvkuz7DTT4LiXodGwsZgxhSnw+EKfh2HW8pv69kZ7JakPt",
-	"QPVpLNlmmpPu3aD37j8mXq6ZklyFaou7prlvoH/GZ3Xe4xR8QztMUkqafOKn406c6V72Nim8HQtBdZOR",
-	"mFXYu91Hs4vG9nrnhIwlRYbxVisS/Dul9vMKyd62pY6PKCZruzjndchGlipptIh90lJPdx8mYZG/dgY8",
-	"dnHx82XVwZddNbCx+Taol9YJHXdqOvPnRxzU4kac515fiePGhvfn1xC7mSTXJYZ8c9UvXYZqpLDm+duQ",
-	"6n4xO+HzxE55P8AbdUQI2hispfYA3TysYZ8xlUsZGUZZ0Plgsu0EruiJeJlQOYPggG2RLkui+zFolChD",
-	"vLilZl1HArpFr0ml1J5gHc7hNTx119yre2HU3NhVzUeifrUGMyKPKDU2wDp7HzN1LuRVdcesboDxsiTb",
-	"zqZtyd2mSmUZNn1x0rnb+Ttt17rj9TS/4KDrOrX+/kX/OZGS49jvWrCIiP1DlIzZL/7n0FXb8UD8m/sh",
-	"/IGw0hxvzi2IDx9/ZE38d2PJov4PFFmxOxB6BFQGU8nPw8pclEudpK/eGFUmdv5J8q/PiqTvfKZaH8br",
-	"HFjLbIiWc+u8yJDPZvoq4080VgtSk8HygnzWPCJvLg1rFLD0O+/SiC2kSPtH7bRURznTFv2ONL3H2KJX",
-	"AGU+9W3wtGIzrxSFLtRtW2p8f452cWkD1nrHj3j4S7EV9o69ffPxGn9+j//AylRnMbAdoiVRzW6aqf/2",
-	"q88Wy8Xbrz7F//4N//sJ/vfjxXLx3v/3E/zv3/C/n+J/8ak39F989g0++wafffPxmv7nhob/rvF/+CYc",
-	"+x6fe//ms5ndykp4VAWx28IvspWtBZer4AQdBLMIiJ4pWZ2GMKF0pEMtDN7s8IsdyZm8AiTwUujX+RCA",
-	"WOxOdlRu1Rp4sQOTVLG3cpQMJi5PEVjO97DPWOnNjM6BTXUOAxj1B0Q1dy/DiNsyQADncGopeB96HPd7",
-	"u+kq3zRNi43N/oWanObVwHKilU8OItPu8mVJvROfFxiUjxe5yO/vMulwHom6bLl6TJ7cByEWjfqAcayc",
-	"meaUoAqNkrVW+2DuYw2GxMLLWcf23l7Zvas9tx5zPofdOf8oXXA0gOtKzCj5ikcpiwEoFfOApYivUvET",
-	"wn93AOfSopuLm1CNFUXUoFfB2zD7ZWM4LmORPbRLoBClWx8eTCGxs+uRBdNyCDF2gTBwY6eFARa4ePeO",
-	"M4hQOsxVqtynxpZ9LSQmQQMF/lkG6NHhiQ2ts6PTlRwktOyEhtmzG+qzhrnQPPVOMB9jeGZYONnD7qE+",
-	"j4BvtNu6GfkD9PVH5A8ELIBHe6vQvJmdyXamRD2BIMhlSF4VG/USOyABqG61evhijry4P7m+CUWlzAU2",
-	"w1glk3u/d+1kvDc8gkErMJhST6iJHcz9fvdxIberNZ/OY/vcjfycUy5bsVMqZpT2jrlwqgV+eAsSG5gX",
-	"IKoOLntCojwoFPrUHAc+5FP4qLgp/2xELeeWVcCNjZ6sACvVakYj9QbuxK0mwCgNsMadUFppzEq7yDQd",
-	"qRGlXFd0IB2omFxtYTRHYLyBaz9CEHL3gUtmFTCQpSF9DCFIqdr4Ypwo9ZDH7Q9Y1MKyUvOjQf99tm3s",
-	"pfDoSYl2rhdWF+ehG7SRK9VkbIU1l1Tovnac5713wvg2yKqxbdyBEEcp6sCIVSYzxyIMug/Ltcen1f8S",
-	"ls5UWIVd7rQ+CRdR64zpse4yPd85efWOQqKtPYnmIZp/aN7NUhPfYUnR9Upi8JAMLpXR3nrcMqMOQDbM",
-	"WVCZ+THfo9LGzk/MyJZVBYLQu0Y2/PtQPx12HZG5Qg5bpY6g4087rkswdvBzRZWjMxT5Um2ff++LlK8u",
-	"B37nWzf1e+VkWwTteLVh3GDQJZQEcUZV0VjpzgkkA6F6MaYQnOnZC2JdqWI/noIYi12C0ERvfJKD2DKK",
-	"MJfDRWc9kEvma/WpEsIfyG4RDi5MKrfSfHDopg0MdlDsK58eMutlP+wCTv4s8EdM8YroW1yGuq7QvJCf",
-	"vEU/W8OpuPyCnx7bU68FdRjgivrk+BityDLXri28n4kKsVNVeWaDCPzA6z8e+8BjVyu9n11NrqpsCzeM",
-	"aQytVSQK9hFjPXTOs3k1IfSc+xCGNUc+tXTrkay9ZOZ9DsOz2W6GWSmf20PN5f6ZUyS0uYTRJJQXd36+",
-	"qPkcwIpMjR64kIAEXGgvbNsMNqCzbZS+iDPuAX5Q41BsWUXMSSUC7/G41AMbqqnDdZAz2bF+FSEydxz7",
-	"oBXqcFAy27HuksZhl9SvubGrVGTmy6EPQpYUZUNHg3sqHMYdFZrMk45KVa/DxyYBYkeaYPrGGUEnSBpo",
-	"eOzwlmQJaMgugnd4VRDPfHsNxrO5jBAhJJJaMqb3QWTO/hZmlRMvlIcwX+31eDan1g+7KOhmrKpnHv+L",
-	"DopV9byYG02g1aLHdiafKzfWlM1P2alzlE6GrRlR510+Jkb5OGtv0lLBHUmsjzOws6lkfbQ/qGisuRhy",
-	"WItcjx+PzhZTMOqKy05MJDjZhy7+C5KiwoSj98/NJbtN+YY4//5lyX79yQknSpQaXXTSPy2Fvf9kuB3v",
-	"EnSJpGFBaOSD7dA3SvuMQyVXRuBSlFx507ziFFZ28mmGXfGuRZG43rTQal3lYAhKsJ6zBrcMaK0uyHhO",
-	"QOuz1RrcNmNQEcJWefWAfjHFK/jX8Jr4qWVYW1xJlm+02ojqysZ+M1pTzmw1eWF+1fkekDfrwvgE7RfP",
-	"0iAPilkobleVkLDaERDn2G4itObKqtU4KFMGcGkLdmAY51460aP94jer1ok9iQssIdS1jLKEFfVZVuzf",
-	"QP61y+z29l+XfDtLwLQheh/6HbulPzPesLdHxQ5K2h0q7LuARNg/WeVIzVsLnbkBGM8UysQo+rhoF0RG",
-	"hFzxle7kfqUdgX1jnckaAx/oiAqnz8WNb8/vrK59wnE3Xw8Lw5XPyJ4RkwovekRUCruG/6MMOCQ9L9Ws",
-	"iqt/xHqrNRS8MXmpXzQ2e8RedsoMY5e7oXTMKiyoqHE7Zp09KDGdpvcvHNQnbCzt8hNvVxdee0ZxaXux",
-	"586OU6pCvqiSAUCWUwF54ZGCxDAz2GkaI6h0Xl/La6/utaXmRzkaRsiCTIWOW2bXBpp3vMz6ikNbmPHp",
-	"9V60PjGpso2Ud9luNxHak5yiwrI1bHkePXZOt/xOSM5qH8QLx5FUXq/q0V8d/XdUQARcV6d8G8t5Weg4",
-	"wfDZZaRrdxv9ToTsF3r1WWa7prxwq3i1OqOyzPUmXhaIytV5+DeMrvA6ba7Nhwy0Lan4hkAqckQ8q91t",
-	"eAErU/Bs+Bav2ui02vDCKm3Yy+efLdnL5//12ZJ9vGQfP//E/eP5Z9S6kECRCX/X3acIqW126tiHtzUR",
-	"lGXc3pFNVVFk2eoGcg2jqfaoq/9fsJvzag7bNoZpZ/J5ABHnenWn7bBzDt6zxQtaKD2j77aGdzjS3zhn",
-	"EDJQRlAupBe8S4LYyboJBzXyF+z6JU00z8FjIl9SmeF02DVFn8QJTFHkZc4+VJO4PbHv7Tk7JTFFYtJw",
-	"y8xtLadXHhLKnREnecOER13o3KxTtWkgFS7wwnSoldV5LghyNfa9U0hyhrpj7Fnc/x5x5Pq0oOd7mKQ0",
-	"u87il2H7ctv+3ocF8p3hZi1xpNHbuGmIjNNtS+WsIkYJFu6XVtU9qNOxdlLhI2e6l73PpkT+E7CsF3sS",
-	"MLI9sx2Sx1ohj/e7IPDY8b+P/23Q6Tgg5qevXHZnkF1xAssQq/15dcDGmsDNyeOiej+auyDpn0byup5h",
-	"51g41KCfv2+xFi62degVuOb3oTq9nwJGNbFUcyaoYMtjnniYvtDZAeO1jqE0FzJn5ZIPdUQLjm0Ow+Po",
-	"Wg4AN6FbRpO1gEZStpJ3tck3YqQnT6qyoxY7Nzf4AfSpjw+Q8OGMspCYNiz2MPfDff8xbW00t5NZ5Xmz",
-	"ULq8Ris+gw3+CO/8MJXY7kSxl2CQozDsVnSbS51xaX+cu3FjLd857yQlZoxq/JfA+KV1hRNez/NfvQre",
-	"JRYrZjd4p7SkMlsh3TGQNlwE+SjGctFpik098JxK/Ye1fFZqv6LWx1nuWVe8RJPc43zi0PKV96Wsq+bR",
-	"4KdT8RsfjU2AcPotdbunsZF2rFOdZtgm1HsHACSGLKFkqrG0X77uhTMDVITk22Q4iYqeE8RuLO8YtUX1",
-	"NUxUUgysEsYinpp1FMHeFZJyznuJWVXeI9iDeRvHHKG88hEk8PfRTB4msauNBelT2ZOkLIIDs4jRacQv",
-	"1KiKXEfViTnScQ0UuV+yNZwUgWVTQxEaHFMn8pnF4d4mcYqIWisP3nEUBax40Abc/6oTtV2w0t3l+JPd",
-	"aWgbaLnvxh/ihKeuebL+n78P2Z4XX/K6dS3QS67zF4TM6TM9zyZbPKJYIpFotTiMibwLmpX1OkFmPrDs",
-	"NDTrrWKcE8esoLUGvl/BA8jVSH2aE4wRS8Q7Hp1uS/4KCAn0SSb6iHdi0Pfh0UnRnfdM0alzLQ36DcXS",
-	"xhbs4jyl+inHmbkMv7wc7vc4ycw5ak27PYHvv3QDKVtwUg1T1HJ3wkvoc6fNjmcbBXX90c+iERT91vS8",
-	"L+BxZF2yl+5S+3g8ejevySA6lEN3t7NpgzgIFSy9FaMlM4qKSMagjzaOFUB6WM1O4rtUVEdBkJ7swjY9",
-	"oXjlw7zGiNnwAOYPm/Ra7aR2Jr6yGf7zNsLxGIXCcWBmBT2GSonS5cWEIIHOkT+yJ0hl/bY7xRrjM1xq",
-	"rbaaH5wWYcCyfot1xHsM13Onssxgp+E9QAC6U+qQA7pz02hy06h5uUyVT3cA0MnIam4oabrm5R25MXBk",
-	"bPVeNLpaOtWB6tzxZ3PHsLy3hZmXTKXSmuoH3W7d+eKnpc+7kltwH/SiG33P9R3DKt4lqR1SHRMcl2FJ",
-	"dNiWGuNFoV4I65BD1fGyLe2g+uCprJkGnr+nKsLLM2YaMiZj7eNYm5U5BuztSlbnV4b2vbNpNWWO0e+L",
-	"nT+TY4luRWPZVjnmQbT+Jau55lUFFVIxeMvumPlPwzUsGS/QfRVQfJ4Zxn8R5o4ZC1AvmbMtHAsQ0Jgp",
-	"mqq22NYEH0dLZ+2+QzH9NuxNoMw0ihy5BM7nXzDFFI7bn/vFXsEX2Mj9Q9yv102uAQ8/mZh/MqIkCBM2",
-	"BZt/cgt3dE7a/Q7QR6EANVM7N5KEktKDbKAj16U5n9hyw2yZy3Na3AUCJuSs9PZLbitI3R0dfruoiC5N",
-	"nemhGlOqXrD3C4XtaANw8Oj2Bfc218BXh8MnZxuQaVFuR90ZJp6/sx53GpUtxR0zME1g9mSTM5PKLCZJ",
-	"34o7l7baDnTOyhOI3pmB+36m074AaaeDELF8d+LYzeTibmnqDGzj+P2drxWeNXhaabzsAEWAkkvGr9zF",
-	"ffFDZucF5S3y1Yg551+Ordi9rCyj6zulokbi404zaZEFvLKNlu7YrHy9xdATs+E6miiNlu2tx/ja6c0o",
-	"U5CdCf6hg3Q6Yhi6g9JVZNMahjZzL/gmU+p0CBxPUm8lnVPdBSZtCZM/2/BDptXFhe0nQjXQkFBtayb0",
-	"fQp7F4wgLDVcXJ9H45MGfPHIeIbMPYB8n1X7oi43lBfz6wr0jOhHaK+eCPruToVOcB3/cb8692wfSt+5",
-	"JRTNnMNauIe2DLwfvVKimC5Xee2HYbrMQY0ApXDLETKJuTHSWI3t4VEZ9D0FjpLxY3p6Eje1u602ANUl",
-	"CN1f8/orfCRfAhiSOs9SVZi68hJI/AqrouLGXNC49178Cq/dM7kpXFTk9QAWtJBcn1YImZbhGvo9dXci",
-	"mIYEb3TdWMZZfIvgksUePbNtlwiAOcCKQX/j7N0chPKIgZKcWf/CtgoMOatHhS5b5PYoy+8B5a6t7dDc",
-	"fy2kVe0QndVbqdOWB6E84XsfU8B/H7r2xOA59ugyLVS+8Q2dQplaJULYIvRKmpEpfO8b71ydJ3xP/s9r",
-	"gqlXVIk7hsb0ARiCVhMkrISR3NFulcQVTdfOtK2nNFar1D5TsE49O/MF6zfolKExmP0E1X5plLzbPD7T",
-	"Pd6KYhSszhGm4qL0qMZ9O65ddPKJl1OdWTEz1C89e7KJL++bw4Hn+p7ESP6jnTU35q25gDax1S+WRXRS",
-	"99IeSLdgsPHMQXTfI7Z/p8N2AAfKatm34JTBnaO0savLcwVGO7m0eGSZZtu9r/ldTgqOaY15tgxKQKYA",
-	"QFOPwQ3jZVNZ5tOGB6FohEjy4cExLx7GpvBuZGvYChmQNDY+Nr4D/uAx2QYUohZwufdjGQbXNuiirZDb",
-	"cUPzhTLkS01aPvE72Y068Kr6nOtRWC7slMhqUdhGQ6LoSIDSUKEEoho8Hke90ZXHs8joolo19YyQU1N3",
-	"Fc1eLfjhCdCkD+exo5Vc9bE8k3W1duVVzfgTI3XUJXAx0rpV8woZfTYKkaZFFfaPZ4Cg4jz7606U0Lhd",
-	"LUOMsu0NEloj+09ktT4+NTVt4JJJZDIUgG0b1zkjbavAvKISJbIclk7su580yZTuypVcJT1ohpeUe2hi",
-	"RJzfhBc0+VTvvfElI5vgT1pQt31L4gOh2FPzYq4xcSq0KZ5Qr8FYceAWnvuXX6Fkh1eQpl1T9PWC/hNf",
-	"8JMhWU29JBmXmMWzZGsV058PTMhcVdklRZNXgkK2aJBZorRVF5ctGx9MAJozcMiK7YSxCjsf9fNPerIZ",
-	"+DhQZjnrGIZXhAdGF0tJ9sPrAUoxPon65Wejf/r7ZzMnGD4QXxcfzk8WoNPHLWlYMMfoxMcfY3RaLstv",
-	"ZADwv8Dm/JkfR3JCybvruOVnfvTZl0xRO/0h4UGW59p0rhtrlWQ47I5tuV7zLSwZwbghSBsFxh2fokqm",
-	"T5i4iI6ZNS9ZJRDoZlAG7F+FWQ3UYT32aWpkXTWZtPk+sf0WhEVk6RuacMfuuk1Vxb4U5J2dQ2d8zaPo",
-	"rOrH46CMd22/rDN5YPrztTJu0IVATI3eZjvktJkcSaBXacriyLpGPdrKENRPxL6z6phA+Xn52PER1Pxo",
-	"mHE3h7CT7f877az8Ovzic4xFEHmDGX6Pubg+U6TiJzwI2PCOlYoNPEHetOyFJeCUdyoIY3JQhz6hRirL",
-	"nLlG/Zdii91BWl+aJq1Vk4XpDRsooIAAkbUXtgOdmDRYk9kGznnAnPmhDzjFkEegS5hw3IwsaaiVfjzx",
-	"FbZhj1isvAYNswCx3YseceZ/8AfnT9Qhf86ir0w0SVf9OoFi6/L2JcIk8slc70kfX4dWMh40cx/6vs5H",
-	"/TEfvweZOem8KYWpG5uHI3WHpda8sHjBgzasFIZvNcAr0mGNKLt4iZOf25A+Of+BreZCrpox9xfqTsyI",
-	"XyF4HfCBkTycXNGwxTTDrP/uohvqpqHWLKazv0qEwX4DJaE4J9Itojhn33iUMFI89VR3a563fVyY5kMM",
-	"sYysm/AjbUL2DOjTU/Zs/pM30M774nk/6NRu178C3Eqfm0QRi3DtUTFTqz343ojud3ACZvgRYfexFUTS",
-	"jj6tTzlhfJt+PavZ6r88UMsjOq3+yCsPodzTQ85UFmDS8FWWMj25jG/P7fKPAHsfRY4NQwlSlIBCqHPw",
-	"rsE2DAI7ziOYZSOzycj+dfN9VuH7fRHq1i3+04CP7ZCR3cng5Raex89dk8YbtuzHGHu+BLxi+6ged30F",
-	"bDtCHDezfkNXLMqp1vMauv4Y4uCPaOj6Y+hoO8x0L4FXvp1imjPACZeoAv4AxgdmwvTJ+U+INUnR8waM",
-	"wa1P4/CCy7mtI2mSj2wc+eMuW8998qWBNoFQsQRj3uUKrXKNCwm416dZzzsVu1O2MTza3xZ8Sfh5pT6O",
-	"XNK0sgxG38mHS5SE8x2C5gCyte3FUhOpE/H2XcYyVZJQoKKWvf0vyLGn1nIj9pxTaehDd+SF0cD3H8ED",
-	"yNDEBXOvsZMLqZbo+aeyB8oQJCD98x2phuqVR7tT7ABgyWz+HWsAZtuGoTuaNw5DjDPQJtndIYN9QGi8",
-	"jcrFLQmiCF/3KqISUWden8+9pF87Ankcs02AN0sAFnxrQQm/2OeM2lcTVQ6iqsQBrAbsrUJoSntRYUWO",
-	"WWJivUlHMY4Vru4bW6c2lOBMBrP0tcQFr0CWobT4OUMgU/pUTdiprFRFc3Cbzf7y/qvX7O+ffvZff/VJ",
-	"VPwQnBFQlX5lxipVknGf4LbROVsD027Kz/9fifhSBUiSwaIEacUGmz8tvvvmh6Ca0g8tVuriK5J2KE61",
-	"8fh4zz9+/hLvqRokr8Xi1eJvz18+/xvWTdkdssMLXosXBa+KF0VD0PO178HtTjsm3X1TLl4tXvOqeN1Y",
-	"iplgdezniuAwCuUkD92odV2JAh968bNvgkaMOAOAxoSq2w9dpnTKAEWAaiV9Nt0nL1/e+NNYy4pf7rLu",
-	"D1Tv4tMVN9yXvOZeGGf4IqDrfsDyf59eQmIWSxcopdZxPhYxYOlimhRBETS0EN0rWhp5MThOoi8aeCIK",
-	"fdHAH0Qg7GY4QhpMYsCrOqLiUH+4WxCs+4FQChe6cSD0iu9pilARGCj7i6+RhF/4oaYef6UqjKPcR/53",
-	"zw/lX3t0betSx0nrq1Kfhrr08j+IwOHj584gyu8b0JQQI4wlsITYW8URYJnkTxsPpYk03Wo49ghWE0Tx",
-	"eYp5HOMnIlkPqfp3plkXo3mEaEaUwB4EHG90GOP7HGliBlmXMrH+ZZwu/8vXSTwFVTp4k78zTVJwuhGK",
-	"rKESsPGthIDxCEP36Lut2wVBhFbDMWkPy5Ldd4vGUrGwFgYBZ8lgonQ097eoG1FsR5L4T2ncIoaOEznC",
-	"gTwFlbswIb8zmTvwGyN0Rio8M+ygHuBWqguXbV03Gki++jIiB5NPYBm5K1SDo06MT0hlWYX2D0rcDllR",
-	"3UZcWciQ9Guwr8OY/N6eX1d8+DaSiJelBmN8L0rf+LI1GjwSgNNFSvJIOqulDHdYnmvfg4Tjn2WRX4sH",
-	"X+wd1uQTg8LSyX72YEiMS3MEjVkzB6WhQ1hRg37hdiKUDWUJfG818MP7MGzy/Fj4xb5whrv9yOCjF2j8",
-	"NCf/rdwRCtMgVqbYKKp8dgdkn97qUPktdvOhXJAlQ2GpH0B/ZEBiIyhpzR1ZDvjDM5PURw0W09t4TFP5",
-	"SMhxafmdegCfLvNE4jJNxpklLD8d+hDuwRf3Pm7T3Rx8wtehqbiFMm4/1YLuRO1dnAmkB8m0Go88Jg1j",
-	"8k672aXanrOdNXALX6jtU5lmyhfXzNrbj2/53bH7p1Rb1nYD3EN9C9r9oyxJbb9DD8uS8S3BQ6B3EX0+",
-	"6KABqZrtrkudF79Rw7AP526YQKInuri/UNt/oTI8ume32CT3niVyKZk2WBLnfxGNWayjtCZ20aR4oOYH",
-	"wAqyV//Of7wdgkxXLj78hL6kYpfhesTU+7Nw/cv/sVxP+xidplvxAJK0LTwJGjaN8SB+7NOXfyd/abis",
-	"CdiQym6om23+VLzA3nUkw65lgxGlplC6fO3e/lSuQ/fuP0r+TZznhBsQE/Tx3ED7yTg78mr/EWGfBYxq",
-	"AHuHSkSAljeO7KL0GJjECyZklo5xwkZpKDjRckxQfhXGPOE5i98Y2d44z9s4hVrPnrNMvLdPIeSyxNay",
-	"CBSPNqnmR7YGe/QUve7A5Dc/pJyf2fs3MSu99+EBwCwaY2+/+tuSKc04IuXVjll8O1m3gQj4iDkPQInu",
-	"FFxQm0X/IC0TsvVjSD89IRuE5Y5wQdiw2zBB8CktA0AsAg+isO3vHopUAs9tQ8QxYkVYwFtn8zYyAPbd",
-	"mFcqXpYe4OCMQvPWj7rGnkwev5Fi8swwP+1lu00+kz64DX5WjZa8epRKkr2L7i3Xlhb0RHcRvfxSteR3",
-	"JMLnsEXYGSLCDW4LT80Xv9E/goZdQgWUoNYlwZeyTAjwh27Fl7JMNsIpw57xHD+eTMjORg/+tay4nBzo",
-	"OWbylKcb/MJqn4Xx9JM6r9f9oE9PdJJi+uSf8hh5LQxL5vQplAWQfHN6wtMcLKL7i9+sPk2dsx+F3Tk9",
-	"JRDoD92tH/geEN0Ra0FPjEAZoGTrEzsIg7ifv8cJW/5Gyg4miEVdh3bzrL4zlY47dnZRVXjxW6FKOOt3",
-	"CBB5EyodYj9j/QvwB5/AlKRt+2J7SybiiGbXQRHrK3Sx9u8pFbqw2LGIPoJdSmYgNmt4JPt9L5O3xgii",
-	"d4ug2Xwcycyg5JxSuT0niOdreTTDd74u6jqua9PC5vDei7Yz1RgL+oZUgxXmeKiOvUOvm3zoPfq0fBZa",
-	"bOXZzCrltPg1GBscIzdw6GNLPsdAG6UTY0JzuYcyZTZTA98baugh/c1giAf/Z7FZAPwe46t31K/yvFxT",
-	"B0CIkAgLbRXbAJS+ywk2XsqLs4inMpBlLd7dUzIZwZjnWaz2EOePvT2doHpmmFaNFZLg330OJdVrqo1H",
-	"xCVmo2Bk4vslZ6+kR7COc8l2UJVsp44JT97aPMWw8Ed17GQ7ahC0ePB/qO8dd4LKq29EuS+9QeteRxaG",
-	"zzEmAyOqjE9k6Xb39YlSXdrmsb+/G34OQQn7/jb0JOPZKrbWQbUnld9nhxOAeaD4s0juNdBBTQiePzK6",
-	"7dIxJk9DI48p759pe9Lxam/mKYeZbgrjOuKy/80tr0M9yBrb39mPUOkP8OUEDSXLO8yUcOYT+diokT5z",
-	"j8+aZbeLwx+jxAYyjGUrhj/fMGnYM1OqkwYSqwfQHjmCnYDrJem56xP+/9aCPcYMnyhYdB8L658kFyFF",
-	"o/wTBoxiBU2sVLpdzCjW4zzaOxF44MVv/l9zHRIpcf/4q/62+5z6OUJmeMbXced93l0fI0LuIvp4kkV1",
-	"U0ugpdSTODuyLPFiDZKSA8YutM9xwDU+KnryFoGJQCzK5kPwQ46pWCHojmmzD1DG5hNtouMgU/V/Ps0o",
-	"4+wx/uWnXMnY5fEDVNWXNPOnuTnw5W+FuZ1P+mYcXHo+3PG6BgnY1TPKoGeGVZgSJKkTscaAR1uUiOT2",
-	"GKCpRPSJvIAdmMnXfRQFnLkimrMuJqpNOqu2+uLLrdNXlQEqpNupCpNosQI3pxAa4BplSEvHA//lrUfS",
-	"/H9eZhCKznyYqpu7IoFw5rORcoL/OuN+WI7C8gZPLoF60W2EzWZHo/Ib6hSWrFNIcWgOi1cvlxncw9Ev",
-	"c4uYvHfsk8/m6dzUEb+3w/RlbN8f5/FxZh5PqYh/0UB7JHvQho6c61Ob9XaDkzZ45xIbrGJD2H6C1V6c",
-	"zaH5Vtirrr1vhb1REruPHeyFbW8yX2CrZHB4Z2XtP8ryW2G/sfBUBRb+7bcNAd5m5ygLlRC81IbQu67Q",
-	"p/fCvvjNY/ec1ZzfI750ut1/EMc47TYuvIkdsXEDkmsDM94wgb1ke4D6qsgJEt+bio0dSy7935YHfU5o",
-	"nw2vzgXtMOMLR7zQyWWMK/9blupbYe9p6B/Nli3iBM2H+vs+iuvyflV6/R9/GL/xSaU7rlHhW4YW5vgP",
-	"vQX0rmnYiKqCkv3cGEu4jk4D9FbmmnKBZFrcOiOn7HxC2Q3TqMbu9R+Q2D6JzKKeSHl4CDGDym/JTzeL",
-	"6n2J5Yml2sZW/arNoGp3ziR9kcbj/H7MNYwTH77p5e+b6SS2LCF8mFjvfsBzlBPC75ruip4it9v3irqR",
-	"9L3hHnoRbAdbSSwRyuZe/Bb+tdrD6YOzkZ6LYpxL3gMvJ2oA+0Vwae1ku60bpQ/cOksEWxxlYFrzWBe3",
-	"rZOMZY+YCR8WRoApn3326Wd/XZLv5CgrxUsP6GqatZuWO9EqI8SH4DoGCg2W1VxHrcRXKQZzphcTT0hy",
-	"1hsxYUb+hAvGWj2aWqOrxavFi8WHnz78fwEAAP//",
+	"5L3dk9s2tgf4r6C0u+U7tYrtZJK6O+6nxPlwKs7Et507eZhNqSASEhGRAAcAW1FS/t+3cA4AgiQgUmp1",
+	"Mnfvi93dooiPc3BwPn/n91Uhm1YKJoxevfp91VJFG2aYgt++lPtvS/sDF6tXq5aaarVeCdqw1atVKfcb",
+	"Xq7WK8X+1XHFytUrozq2XumiYg213/o/FdutXq3+jxf9GC/wU/3i23L14cN69a1hTXYIblhzgzHe0rJk",
+	"KjtKDR8/epwP9tu6lUIz2LsvmCgq+0MhhWHC2B9p29a8oIZL8eIXLYX927Ih8G0wSsl0oXhrX7J6tfqx",
+	"YkRzY7jYE6oJN0QbKkpNhDyuPqxXr2nNREnVzWYSXpiZTOE+f6YJLUvFtLbT+FLukQz6ZhOJXpmZSin3",
+	"zzRB+mq7O6ZiJ9wfvz3fcXOzCdl3ZWZy4CZJnXdKbmvWnJlCi0/835dNxb83MZ2fKmoI1+SopNivyfZE",
+	"dpzVJfmP+69fk799+tl//sVO7D0DlrodtcILczzcf+6PHQz+eYEP/b5iomtWr/65KjqzWq+M7Ap7iLWR",
+	"7ern9cqcWnuYtVFc7Ffr1a8f7eVH7o//6nhxeO7eFH30EW9aqQzKPVOtXq12im+3zLzgwjAlaP2ikIq9",
+	"gO/DxD4vH3jB4AtKtkwZztwWlWxuB/5Oef3aPvdhvZKwdPjqcCu2TBuy40qbO2IqqRlRXc1KIjtDaqrt",
+	"yq1U1HOD/Shl/QO+9EPYHKoUPdnf2061Us/O+J17DGWbl4z/xNX2b+mX09NBbn9hhbFjfYGyZ7jMHwQj",
+	"gvKayJ09lERRcVgTxWhJpCBSMFLSkx3iUbtcyFp2alag4VP2+U7Vlnte/e6XsZWyZhT2cE/buTd9pQ1v",
+	"qIGx90p2s1/4Bh76sF7VTOxNdcn7BTObptkcGTtE8xVds2WwFik2u1pKlV4McPSmlmK/aZopeSxJNG0Y",
+	"OXJTAYF0SxUj1MAvtTwSJux9ORkWX5x6Jy7RExyPVPYFupLKXDO1iu8rOzc7DjfaMtaepcbR5dnt0xVt",
+	"Z3ntPTxkn7ZTuIR62tgfFrDye+O+YSTSM7kpeyWPpiI12xnSCcNre9OAhGT6jgh7no4VE/avgj0wRUrJ",
+	"dGpXjGyTA5SsRdrZPS0kNaTmgpEts6zgD/AzTYxs4ZPkuxVvGlbOXut+wZ0Sm5Ltp5NxLGR46yZQScV/",
+	"k8LQejpuWnTh6fR0CJLC0z1sRMTQE9Ycn6Jwij0/DA/pgOWi5UVHtZdASUHqFcqRUKRduEsWXQ2v8Qup",
+	"e8He9LQwG80KKUqdPn12vfaWMlaRoGSvuCiZsorNSVvpTUGyr8kvXblnjVUcEszgrIcFivV6xUSJbDOV",
+	"Y+zBGy7DeVbySBoqTsSKBi6c1Nr3M7EX/B6nUrG6ZRk56S2QRfOE+3nmybdUm6/spO0XGi7K6dyPdl+N",
+	"JPbTXsoZKWu/koqC8A3UHuo+CbpagqSoKUt6eqb9a6WydHSn6yjVYamyAZxppRWMbQUNvM5UoO6Lrq5T",
+	"U2pYcu5CmvQHqAUuER0t1c4Im3IvLpILcqx4UUX8u5dMEyU7UToOviOsac2J7KQilpVgPUCHi/a+VZSj",
+	"qpUiM1oppOQlObI6kl/9C61o3dCdYbOazD0Vh/CNLdvJ+UspfIXrw6bmDZpD422jBnSyojOkoSdS0Yf0",
+	"nYp26OIDo1s2fx+8h4fwzlQGn99J1VBj7yVq2EeGNyy1cWAazF3KonwnOR5HIO0CvRqf7YoqeVUe/W7B",
+	"I/44bbmJTy8x9JC6gUe3VbSh697hAkcHzoOXjUGIuUW4U+S2YEDdIDO9VBiyy4DdAvOu+1vGSa3pXRHt",
+	"STiB2WvsdWemN9mOFrP8+rV9xgrmMnn4kCAJtabDq3Ms4Uf7DdsLC8BvZOcPwm6yABqsw3NL+C+rNThD",
+	"8sN6ta0ZK53VMeQkbkAuCGmIo+P0gtrWUmbuxqe3lsxypSNQPSEhSylYegmWI3RGIHFDCiqIruRxTXZK",
+	"NkTTnT11frMWzcvz03hOO6mKnNJRU1E2VB2Wr/6t+0ZqJFQak6IEzyQIDXAJEOf6GLN3W1MhWJkXR6Ch",
+	"y85Ynf0ouxrlT+Iai47MaJqK0eCJOXuh+OfgO418CPOaXhcH3ra5TV5kUr23D92DiXeVUWU5xc1gqing",
+	"0UodOtCbFogTZ2z0xoWzNvD7MekHNHRHa7B//qT3c44kR2DXfk/dqYro5k9Tb504cRUzdFLgKUYPVmed",
+	"btOPkTkALrMHWqNdUDOjiZBo5xNrn/Z2qGLEGqEn9POgJToUpNaKB0MpzZu1PJ75VDjZvFTuadmpean9",
+	"Hp/6sF7lRh4RHx+LJ7uO1xXGdRNO7zwX+y9ocZju/E9OBIIeYYXe1j7bu1Y02dLiQMBCU9XJVM1kk+0D",
+	"GReLExlIPKfBNIwKYiQjHMYrFT3CGGnrTrClyvpe0nqzp21OSlSyTl+PdlKgwiDHldLelEvlfswAE9PE",
+	"cmf6OrY2gr2P9wx2yPuduO43eSou3EdzghOfGiq6SzZQG9bq1HS1DwzppbvyrqbivWHtdFdGzB1W6+c6",
+	"pKOf1Dowmd/Vnp4pho+DVUNmRf/8xBMkcPM1U/jykUI4mjW8JDMub5m6ZzTNaj8IEFnC+MNQ4BfuCCVG",
+	"yW5bM1JU9h4C9qhQKA9XkFNN8esJbfZDcqKdv4SHbz84V8ICx8939tEzTgEnWbgmdCs7M/If+j970/UW",
+	"B+4oVanTOxCT74CGhzdb8Fs/53fpu6R75YEZprigilOxhsNsV9Jppp5p8HrcOf+VFa2koMq5mr1TwJpv",
+	"NVuTynk+rfnONalYXd6RVjF7ua6JU93geCA3+PBVPL4X/usVvhWYBt4wF9Iq5f55vMwrolqWeHaLX1es",
+	"OHwrWjTJaFly+1Zav4sYbEdrzSYXiFUMkudF27NOayee/XNEKrKjdQ0/7nZJWVnU9vJKnnRKKqpK4l2l",
+	"0+9WlKuUEm2OzLmkWlrq5FcXu/h402YjRLWUl9gEUoI90NBfv8XnP/10ejSWO730kdV1mhrukzUpuS4q",
+	"qvbMkoKSLS2JbgZup7OWsSOO2+loyH5j1j1X+A1JntBK8sIbzYsZrpBcZDQWXhwE09rKZ0rsc6gUwMUA",
+	"oX9KdozVVmSDOAtRkiPVVrXRnWLJgBYT5aYFD9EFniRw0M48/4aiGK5kzUt6SvB86Rzq6KkUcivLE0io",
+	"xff5+xY5s+exT16+zJqgneDz/mt49L/tk/Betc+QBKNyLkZgFG9IzailBRfWWu+v0mwkUMl63n1pnwGd",
+	"nO8rs2gFP8GjfgV2O7nYg1LuqXD+2+65iUYkQXzHWzmcVrxbiXGTp0RSE2c+QOgJztVAf8pfEPb7j7kZ",
+	"gkfIz6ATByGP9t4qKcQHartAcAr+ysq5Odnr4Plrbw1fPC24KnFeXTLqA76OI6PKHveWs4JZJjug17PP",
+	"HnFOzM6A5en1tZm5H7h57sa9YuoHSA1ar1535p7rQyKK15mcAaTcF2YCm50LSsLjSW7qjL5n/+qYvvii",
+	"p5ptqNjXzAdkpxYfa4MTa/LhGetu4P2afDqQLxfkGlBVkES+wTOdS1tQtOSdzjqqav7AVO5TQ4fhw/6T",
+	"I9cVKyPjdnRr0QMTa3s5tUrueM2cNc8h9wfCLdqZtaRkLWQ1WB18NmwQ+5VGtIuXGlHNryLQahD4jgVX",
+	"vxd5HtNdnXDv66KSsl6uIL2H55M+43GYxL05NaMvnU9wEDJazchOatjzL/G5y4Un6GN2ZK7bGv2EQ7q/",
+	"sZaDBM81oUQbqVhJkJR3pOlqw9v6RLYn0jK1wY/XLjJpJClZwRtaT51m4YOeFaMod/+uNIufmi1Gv87b",
+	"YO65wfvW/dBJCsh9IlSyZ5uTldTJ2Wy5MtWmXODO9dovfoO5FJuMT3knpdkU7lI9H+SgQY/zOvWcLle7",
+	"ENRSUyKY34vN53RkPxNGb+kDJF9sDmeynC72TMFBW3ZwMYtKKrNBh2SaJA9MaefQmPLskdYHlsuQAN3d",
+	"fm6Fol8tCWHMRbv6Ew6QckmA5racPqhVJt80vgSm18StdFAw0vyOhjhxdJim52QdncR+1fFRSbBSoMy6",
+	"dwROFjFe+YgbAjNFp8wfiowUucZHMZAzIyUB3FhWCMu6dK4tiMzcES60gVzUHRns3v+vBFXW/zdwq6MV",
+	"x5afKS+pzvs1Hie3wkOaCwzd0Lr+Ybd69c8lRPh5nH8O0WPv4LSs7dbedEV1hzyBH4Prnz9YrQ2ygohg",
+	"R3AA0voIB/KPF6mJuKVi9PARe2DCBSVAZSghTCQh7oSrG0TnxnlaaRGdzMOE9WvvS1GMlndEMFYyUFfQ",
+	"LU5knBMai/ir5WzPXx+/TDk1ZpRvcCOSPW2JtRnBw4IioOzYHXkJFRKeIzBi7goObiu+U3IuKpR5ulTP",
+	"SxIw635CC9Md7POXqStd254ql8tyvibBPxgH4ucP/eiqHCdT+ZB8lOfkV525jf7B2fHJSbSgBsoVGxzn",
+	"ywe+wafgutjOO8rewEP2pElZZnJsIc1cHgijRUVaelzbu5RpE0rSIG9l6dXxvSfrJCD76+xs/26fcc9u",
+	"uNj4kzgVObJlYuPmt4z/25qKRVld72oX8aXisDTzMsRopxUT1IRqoMUeX3zb+65pqDqlNtMoykUm30wT",
+	"u32uYo5ow1rIlJWq1D4bNooDSgG+9FTqpR9k09JjLsbY0BNcqFtGXGkAObHFC31Hj0ltuzpthMs+GBsN",
+	"Jxey55CZAiu1mttgZeGJ5MKmQmQVDenoHo6jP2cDqRKF5PFcRRQZ71tS8nTsLdcJ9wqt60QIQe5DevdW",
+	"ykPyDrYPLZZXX3bsXh7TKXNdKt66PWGVDqMqvj+j8Ws6yPiOPlGskN186OXePXbZjRBl8oxUA8i1w+gL",
+	"qjia/0rgYUIrRsulPBpKWc45r/zN49OCgBprIKffU7dFGXbwuai3dehemj260AE8LkDA5EbQxSDn2G03",
+	"nJE7EA9QFIjadsmORU2PKSXsvB95rlhuxv07UyrWUsWSy6ukEliUlQx6TVecLJta7l5eVPp0E+fw2LQ/",
+	"U+gUtifDvteFJP4doqZUm6V6hJcEVwRM78jHI+MzxSWXeRO91Jg10y+2Zh9tnU7tTxdEPeyf1nk2IOeM",
+	"YyvM6KzHCm/Kpy3Yg4+6xTeRf/68hnyJbVh2i11fZcficcdpOrU8kpfI6vXA3RbNLGs/Xq7UL9HR3ze0",
+	"rkOJFKN64KmOK42o8JmDPtBcD3O9nTS0f7WStBOaMTENOoPA14eczxsV9FdQhguct8ZMHlDVXXkuau9R",
+	"yNsKk2DPJoc8Up6Op4MIBWdgQYXV1OE2w/Q/ronhTUZ9dlF1iHPB+qdjVrN62k/Vad5wt7sViBORImjj",
+	"kfKN60wd1pC9k9gEu65QVeI3FZTEjeZ7yKzv6noZCMV7fMsjIChCGflkpp+7ICLmK1pWaHhZ1oz87SX5",
+	"vwgVpUu+h8qZhkHRTDr1Phesl8dspD6jOl2UWz8iNdZU45jrMLHw0iQZHzxQyTlVYprc65jVnrGKti0T",
+	"rPSIAlsmiuqOuJiTJgcuyj4RXDBWWn7352Kyn+jDX1awWNC62fjMlCzyQUgu7euCHBtOtv+SirqzZdAJ",
+	"u66hJSNbe+4lQAoYVteauESnX986QIuPrebUcBF+Tyz7oiLrJYnOwAU+zdkXt1xSo+USAmf9Ve6xD30+",
+	"Uc5JfqxkHdT8dX8Qj9QqPnVJEJPIgEhNpqjkTJsLq13y5dW7NMth3vs4K/yVz1DBjEvLaGvi76hOuOKj",
+	"MSNMa5uvqCrzlBlF87zwM24SO6qIC+xQLBU8srq2d5jdc6oPzJmVe8rFGvYfsZnSJV9eow0aW7S2T1NL",
+	"ixTrhPGwvNY4FeOFsCychKwQ9MnvIXcwFGq4CuEo6TUckfUIXAnkh6sui0rQ4P9NX4imDa/rTVSOFhWd",
+	"TQrSXGWyL1x2vDJzebqD8/zaXHevGX7w2+N9aBeYnD3WxCKtvUd5CIzwmROGPm414xlyA6ZI/LUT7Akd",
+	"kZKdYrqCs6kredR3hJKSqgMocq+sXWwY2St2gr9uCiaMYqSUBise7eOQ1UmkYP7xbd3pirRcHDbhwUgZ",
+	"gofA8clOLjfUvRfoboBnOm1Zyr8jsNMitelrZMRHqE1fc1aXXyklE8VF7NeWFcNgfH+OAR0tIW80qsCF",
+	"FEbRwpCj4gaS916hxvzPT35+Hvwjk7c+0Lpj8+lWOLh/fN3PNMkUUrGCpnzD22QChBTMC03LIScryp2F",
+	"u6x22o33BU3G+qyqk74QsfrTjQhajJ/5oxyr61XatHRuNmeIjUueI+tyKqS7osqbrFhD0GthAGiWQF0S",
+	"UZ1rYlD7BWc7PrKSamwqIS2RDtFAa+SHcyz0RaoG71KX8MAnu7zSfIJNdulXr/tWDDm29LvzHtbl8FEp",
+	"cnxD26+haiVl7FWy06yyuqO7ysNp8qkNE2NkF14WfAPIrpDlhT7egiqE9+Bp98RSd7MbK3whuT4Pkhes",
+	"akzeq7goN2i8+t9kh44THwNYUmrwjUP5ur7SAN7wTYiuD3fzMog/webjWL6Ui6WK7YMFig6Zo7UgNEPn",
+	"xF7JPvZ+WcCYMXGfEaed7mi9bNIj4nt8NQEBXXyPW1eWD+6dU+ORm3w+VlPOM24090FMIzfzY6oy+Y08",
+	"kh3VoUz2mScbUmrLNC9ZbzDZDQJrxNKX7hmaI/w3NjnCeyW1XspIsJTlKmvM7Ql2CBbD9E7faqYeABZW",
+	"k+2JBCC8RPZFZ2rOVK56xwPe7LhzMUJ2mSjBaIucLIvW8wOOlVoLljHomaXE9mPDhkWr0ZouRZC44FxF",
+	"xdG5HGi7L1QJ4/155zVK5J/+TDoWGdiDfnMijAqcRUS+/GH4od/BCy2sy866PUnZ2qBFaaQLkTy8QPAR",
+	"+jBwYpj8tlwX56R7dgbqJGbWS075iEpjIzXhr1i4n/lI3QQdpQ+h9WscrejC/U2XHQWBOYJjYFRcfUXA",
+	"l7N3wjVSN3cF58VlW9OChQyVgdhCBB7OyK5TAFood/YpKiAbt2CE1jU4BgAPnSpGIH+GlfYD4v3Ml9hK",
+	"GSEThMtZsfHGZyMmyqTC7YkZEzsJM4/jXy6uAeu0f5ZHQRQrrLwiUjlwB3u96pbRw+Q+bbu6Dhw9DYXk",
+	"4iDJv4+N+gz3eGPevgbjGsltUWweTnSAKZxNJAwZzn3qib02QB17/H02BlkJG+qWEN0iYYppNkilj1Xy",
+	"SFpFC8M1K5HVwa6WkCOhCdeRH0qwIwzXoN7kvrWktPcNvc6x6At730QFGBfEnpDHnZrjUESmIbkQmTmb",
+	"rsvq1ruepTbzcaRkkMF+M1MY4mAto+QswTBN3tklnroQCkoyVtP99ludwfoTks8j0v8dHrJyUZXzW/KO",
+	"Hn9QLhPdXtnhS6OF1Vb37hRp6VFjZUcEhwvV7pekpEaO/8Q9KjVfEvB455+D45gKeFjDXypiPyS/SI6F",
+	"6TMoHrgB8WZEM4pARB2d3NCeNslD67gusuFpjY7+IxUYcMBikCWABf5tj8AseMO1keqU9l7pGzjZIBwS",
+	"/KwTj6ADOV/IMm62PQTtRO1KDWOOEpHdQjzRRYTtXYjeTm5uM4WEhwv1MhDsYSeSrBG/eOqSzgOX5nHu",
+	"AcYb6/rjqp2oQOcitHvnqDub8oCPnMl8mEEwyNrMkKqDa0lj0EQ7shwFCH2K51bkvY7HJbAK00zZAaRn",
+	"wiT1hjL5pdNROW4OKzrnrR+k32fFmRh5W4fUmhA44Y4Njw43Loe9GdIDA7mSnC8xYjTk+Jo32wxL82ZL",
+	"uHBarekUrUddFOL6yOPCewgMhGQ+k8sdcTpHnxh0kh2hKj3sFfeW1QTz8PalDKfUPqgXoPcdh9cVLnCN",
+	"G+uGS5Hj2yFmeNfxMrVE1wpqBKrQsZnuAvKBqbJLpyvuVTKvDuNf9sM+aQHz5i6LT4VHFwn677ixeknq",
+	"RQee7PaA84SEp9QEZwb7jovyW7GTs5cKvtDPAlNK/d6l6OkXMi2B0bprUrLWWgQBxxT1YqCdYsVBClau",
+	"CRQS+2xxyMFx7Zeiep0UxLYHIjpfpA1PfYDwLVdscXjTbkGaE/YdVeW5XK3bJFI5KuI198DqBc+/hecQ",
+	"Ki9l1QOojVSeDMM4KabhQVS9c8pjIuEplwIsNhdlkmmmPFx7QkI1DoqHUE3QrOxRuKhqwXJGLD38AdsM",
+	"KbbjqVTQfrjlsK4Vq3fzHYjsQ4hkXcynM8NDkM0062b9kSMKrKzL7KXlMBN6+Ex5FHeE1Zqlmr8MALSX",
+	"d1roNN3mbMZOp077iMXc2YY5U42YgLxgDjQ+qr5J6ojnAUrO+eYRltles4K5S/aUqKLc8QWVhiNkD4eE",
+	"iiwSUqFRKPijGqST2yZHy3WQkr1T35+EsNlnpO41IBy3F3vj3L+iM8YnPgOkUkvaYRHBHyAhzwk8gKWE",
+	"Sa4DX/red0yb3psS/JVPK/ueSFzMYUXYSV4LFpFCA84w6iT5saF1vdEF1xqwY/H3FoKD61VtpXj4bd/x",
+	"upYGT2XIsdgUNW9dERw2DNps0WXofy05bST8ZcfRd1Ioaopqs5V4LN2DkC95ag0vNq08uj/w+oGpjeBG",
+	"+X5kSmjjKmZ3DjBxC7iqGy1Lil0Fyo2lBLRYXa+MYhROu4dkPFLD1Ea3CtKeGgbpd0KKja55u2kghzQ4",
+	"etiJbVolDfN5m2WnzabB4oqKcrUxnC1xpF6boekdqbHiOFXwtopq/sCS4OwVoLyC8LiFrnbh6b/suoYT",
+	"nuu3JHdkdIX5hHGnn2rKS/If4Yr9yywg4Oi+CBdD2M/MOXrrlb6+6kWgWxB4xJs+C9jirbuTruYLhyky",
+	"NdCyzWNC27gpDoCQpJFYqFRiqyaAfYruZvi4oSeyTZrDS+XsL7KzS7kNtgNuwVfCpIEdljAsviIgwKNj",
+	"dnpl0bohRnGmXeE1lJd1bbokbxZwY7nLwt4HpwW1AOVpWJCX8kPJhmG1XLI1WDKhM/TKAT3RqBN6s4xM",
+	"dxe7uEtDAmrAqqAvEe7TuQLkDrZbxzqiqZTs9umEmtD+4QIeSvd4sO9SjB7OMgQos6FuHXripdNa7dOb",
+	"caecAbjfPARNEroHdGEv0UJVA+xvWEHg7VB24OsNNCbFxtOLqgcHzNx3sUC+7I9zSlzGp3MipZbKi0Y+",
+	"zFcd2Wdu1SjxgpN5eaFOkuUhOQHKnhRn5R1aYS/n9T0guyvxBFJHRSawbW5H8rS5xnS5pa0wFL5L9z7L",
+	"/fmFjtXfie46d2NjqfDVupyrNO6v7TRizXWwYkn0mUktfx66q39LQpfYb56O4PmOp/8GN2jiesPDe+bC",
+	"mTmw40rtILKdoA6iNSl6cSF5Ar538xvDghzTW+yqJMd+A8VclxJwOnYGMoYgJT4diFPsOHS8xv69TM9k",
+	"ucN2oOqUS7aZ56T39qF7+48Ol2uiJFeC2mKvaeoa6J/xWZ33OHnfUAVJSlGTTxg67MSZ7mVvo8LbXAhq",
+	"mIxEjITe7S6aXXRm1DvHZyxJNIz3SqLgr6Q8LCske9uXOj6imKzv4pzWITtRyqjRIvRJiz3dY5iEVfra",
+	"mfDYxcXPl1UHX3bVsJ1Jt0G9tE7oWMn5zJ+f4KEeN+I897pKHPusf396DaGbSXRdQsg3Vf0yZKhOcKOf",
+	"v/Wp7hezE3wf2SntB3gjjwBBG4K12B5gmIc17TMmUykj0ygLOB90sp3AFT0RLxMqZxAcoC3SZUl0P3mN",
+	"EmSIE7fYrOuIQLfgNamlPCCswzm8hqfumnt1L4yWarNpaSbq1yqmM/IIU2M9rLPzMWPnQlrXd8SojhFa",
+	"lmjbmbgtud1UIQ2Bpi9WOg87f8ftWivazvMLPHRdp9Y/vug/JVJSHPs9o+J9+YdmmH/f41MEuCFknpBw",
+	"4373jbwt24XP7C/+A4Rns8dhaQ2+H/yRZfjf5/JT3QcYzDEV4yqDYwPZ6+eRbC5K344yZm8MZBOaDUUp",
+	"32el4PcuOW6MHHYOH2YxKsy5dV7kO0gmF0vthAgUKGJfw/KCFNo0CHAq8yuLkfq986KErlVocIBCXMqj",
+	"WGj+fo/K5WPM3yuwOZ/6AnpaSZ3Ww3zj674TNrw/RbuwtAlrvaNHOPwl33NzR96++XgLv9/DD1AMa40U",
+	"UgFAE5YJx8UBb7/+bLVevf36U/j3r/DvJ/Dvx6v16t79+wn8+1f491P4F771Bv+F776B776B7775eIv/",
+	"2Uf9v1v4D94Ez97D9+7ffLawQVrJHlW0bLfwy2QxbUHFxvtdJ/EzxL4nUtSnKTIpHmlffgPKBPvVZNI0",
+	"r8AlvBRtdjnqINTXo+mWWrVitKiYjgrnezmKNhoVp4Bl59rmJxwD3YJmhV19DnYYVBYAUrcvgyDf2qMO",
+	"p6BxMV/At1Uet5NTdbpPm+I7k/wE+6qmNc9ypntQCpXTVGktZ3Ti0wIDUwADF7n9XUdN1QNR1z1X5+TJ",
+	"Nahwn4O94I0t7Ajs6rON4k0WEM5qyGcNjDOJ79CbMPaGXnBtXAL1tgS+IYPYMIOJy0S5uWQmuwy6BeTL",
+	"WAK8whYDAFKxJpToijHAHAO4CtJSrRmmMFOypeJACqp6athvwB/wuRgTM417cR7wIg9efYcZPpYz1nEF",
+	"xuRgHEau+dqBsiveJAf30FxX88UyP3UPfRejWS9LKjiH7xyzS7bvLOzXjFGMQnmR5ZzhpBxq8iXXzgXd",
+	"mINZlS1kQd8n+j0xvgv8BKDhvcB34K3nSREnBWb9sXYh30H31kd77LDBwcbITbg1ljVgcrbytAWT6Ooa",
+	"z1AP8m7/hrmfRnUskHkBKiOMsV6pBbpr/zSQbOnj55B//KFYTTfKzSlHnvde2w4Ob4//L6UGRbqtQa5s",
+	"lTx4VzjUJwoAJVikX743V3a2HCiY+gZ4BpMW773tOohe9AeWmqUHsEfrGyXeSHnACwPqh9cuzd95DUt6",
+	"cu0yuCK+QnJxwWAa8i8h+BA8eLk0AWzyUors3oWKFNQXJ64Auy4tG4blDa7birWi4Nw5vzB8eBASrKbh",
+	"4VuEOP8/1MhNH+UFpmp0uX3y5yFmJLozBvbyVArHAU5QTvpkO/dajW6jC1qniiWwgVvAHqOFkUqTl88/",
+	"W5OXz//zszX5eE0+fv6J/eH5ZwgYjFAEWPX+TAN4rAasykT5Ux62bRESUi/eL++3ipdlYuQlyAyZi8Ij",
+	"YzhkhGhnz7US+LtrgJVqJLDcyL7AaGZU1XzBKnsBlQIkF5K47gkggGonXAfo1zECwMUUylVot0xtvG63",
+	"+GU5UMlcmiEESVjBS7s+MNm5IJTs2JH4ONcU7/gCN4F9dt5NANX2LtYMtqemfLG71Q6VW/a1+PyIU+r5",
+	"Z+37IExteS+aQgYIRmtx2RENkwfCg0VMr0Eah0qJS3h6polXpYJTWEBUC8QleLHoTtmtW5DMjKM/IpnZ",
+	"A5M9WhGHwMfispozeFkRHlqqXOuqRE13k3pYMjmEzvIjpsgL+5Nq4lbUUl8QTcjBKtj3uzhzIpRMQ2ca",
+	"yTTU9yKE+6AB2MipYzlls6XzRTVf2Ce/oFhYU1RShvK20THnpnKN2/ZMMEVrUjBeD5pERSRKI9RCgN9y",
+	"4EO6ngiRFtLfDS2UqCE1o7p3hHl/TO/+yBQ/2xO3mUHG14x09oTiSkOJzEVBqwxgDRbeQTS7QWQruWfZ",
+	"hOUY9uB8upIvJGZUECMZYaLU6KkF9QZ1sItBa+VDuomYb4zDDSkVPWpIJkrt0MW9miK8qFRj3iHo3DCD",
+	"TGxkl4gibKlA1K0t+EkxlYBrcmRUaSI70ydBYfsDTIEiyCqzbo7Qk8nlCPbHp/cMRyydgHvwuzzow+gv",
+	"oj5MO2LddXy+U/LqHeZn9pEmCBxBYAgCP4vs8nfg9LjeKvex08mlkm30TQ0YhRjdOItwuTwB9SiVNsuz",
+	"xJMYD54g+K7Mhv/gwZz8rgNMsC+oqeWRqfBbRVXJtJn8XiOMzQLPSSn3z39w/oCrsYneuT6y48adyX6l",
+	"Fa13hGrIAPP4BJQgRBPAblFE7IO+IWC6+8ye5AWxrWVxyNdDhcp7LzQhNSgqiOoZhevLe9ckcxPWxEVQ",
+	"sCzbHcghIgAsTEgD7oqU1LtpN7WKFYfa5aovetmPlW/atQiJHupNAhQwOKG89wmsCXpysb7FGk5NxZf0",
+	"9NgG3z3C3KTJgavUDalTSeaqehSwhRB1lazLMxuESGxO/3FAbK6RjlSHxdBWsk72k4Zsp6m1CkSBpsZk",
+	"1CrgbPDE58GmBoIcy8xQa7seQfpLZtlwkCuabK2elPKpPVRUHJ5ZRULpSxhNsDK30Gxtw0WdsBnboKkx",
+	"QjrlLEI6PXDXjYhCQSxCRe+kuogz3jP2o8zjQqcjScIjibomORMbqmv9dZAy2QFMB/D6KwpNmQvZNFIk",
+	"22df0sX4EjAN++wmFplpbKaGixLz78DRYL/lD2OFVe/LpKOU9Ws/2Gy3ikxHftfFz+sEUTc/18ioJ1mE",
+	"YFgFJEGnCsKZ76/BcDbXAa8QRVJPxvg+CMw53sKkcuKE8jQjtL8ez7oO3WOXBRyNbBce/4sOipHtsmw8",
+	"nECvRed2Jl24kwuyuylbdQ5rWyByATrv+jHZi4+z9pYFZCPr40wPjFiyPtofVHRGX9z/RPFUw1EHFR3y",
+	"wduaikG2lE+/mQY1LqjQ8BMO3j87l+Q2pbtz/vPXNfntZyucsGoju+goWBP34EoEbt5FUHdR9zTfVXQn",
+	"pdnspHLlT1JsNIelSLFxpnlNMeHUyqcFdsW7HtLuetNCyW2dwkQrmXGcNbllmFLygvLLqINWsnScmi6H",
+	"W8dNnVYP8A9zvAKf+teEodZ+bWElSb5RcsfrK7uML+iTv7Dv/YXFHucb0t+sJfwT9II/S4N0eLGQ1Gxq",
+	"LtimwhhnbjeHyRRJ6Z1Af90zMzGMUy+d7N0j3yx7J/ZskxLBfJF9liUMb8+y4vgGcq9dJ7d3/Lpo7CQB",
+	"u7Y9Vc65NM6TbO2Hz7Qz7M1RkkYKU4HCXnlY9PHJKjMAHD2O/46xfA1BIkYxTrG4IDLCxYZu1KAqJJJe",
+	"fdbRTMGzC3QEhdPlAoW3p3dWta76cVjJAyhV0pWHLohJ+Rc9Iir1X/ZC/7z0oIgjL9Ui+IfPA/jDlhW0",
+	"02mpX3TprLiXA8yT0HJ7Kh2TCgsoatTkrLMHyefzUv8BD40JG3Am3MT71fnXnlFcYFe9529ydqxS5YvX",
+	"pPDdLCiiWRUOtpQnsohpRn0N+lpae7WvLRU9imwYIYl469v/6qoPNFe0TPqKfY/K/PRGL9qeiIDcj8lc",
+	"qmTrzdBnAJ2i3JAt29N0K4vWbfzikJxRLojnjyOqvE7Vw08t/SvMtmRU1ad0T/1lJbEwQT/sOtB1uI1u",
+	"J3xePL76LLNdg3Wyl7TenFFZlnoTLwtEpYrO3RuyK7xOm+uTyDxtS0QCQMS8FBHPand/WFrUuNeGDgiR",
+	"eXsnk7/Xuyb/FySW5yqpFZezuYTv7ejv4El345yB6wMZgVVSTvCuEe8z6SacAHY9UZnHOax+4EvEPJkP",
+	"u8ZQ+DCBKypD4C6fg64QpUvZOGOnRKZIyNHsmbkHlnHKQ0S5M+IkbZjQoAudm3WsNk2kwgVemAG1kjrP",
+	"BUGuztxbhSRlqC9JcwfuvwdQ6zEtfGr7gCtwdqN8Rrd9qW2/d2GBdJvqRUvMdJ3Om4bAOMMeudYqIphg",
+	"AbUWsh31Xcj1tvWDnGmlfJ9Mifw7A4whSAMlaHuio92aPFGZe7Ka/WxrU+xkkf88/9mk8svnEcevXA9n",
+	"kFxxhBEXoMdo3UCXf0b1yTVpcH40e0Hij1rQtl1g5xjWtEw9v++B3y62dfAVsOZ7D5U1TgFDgB4EwOCI",
+	"HuEKdBxmuG8zB/Fay1CKcpGyctGHmtGCQ891/3VwLXu0Td+6r0taQJmUrehdffINzzQIjVV20GKXV1ao",
+	"0xisLOLDBUU3IW2YH9jSgcf+Y9zaYG5Hs0rzZiFVeY1WfK5e83rv/DSV2FS8OAimgaMg7FYMO92ecWl/",
+	"nLpxA8rHOe/k+bq6izDFb1bNdxXW5Pl6Oyiqg5JcLuwxEMZfBOkoxnoVUtRCp8RXVqX+c6BoIOp42Oyk",
+	"SksTRrY1LcEkd00H4NHylfOlbOvu0Z0Y5uI3LhoboXLiycmdxk6YXNtsRUpqmHbeAcYEhCxZSWRncL9c",
+	"gSQlmiE8gevZZyUqeE4ASL68I50wvHa7gFDP0LpCGwB3NpYi0EhPYM75KDGrTnsER5jTeQBEzCvPtCW6",
+	"D2byNIld7gwTLpU9SspCbGIDDQM0/xVrgNB1VJ+IJR1VDCP3a7JlJ4mde7C7IT4cUifSmcX+3kZxCvC+",
+	"G1eLd+QF21CvDdj/6hP2gDPC3uXwm6kU62uT7LjhlzDhuWserf/n9z7b8+JLXvWuBXzJdf4Cnzl9pgHz",
+	"bL95EEsoEo3iTU7kXVAHNmpLnxhgPagVG60iz4k5K2irGD1s2AMTuerDvoiwdzxa3Rb9Fcwn0EeZ6LPV",
+	"hbdKih68Z45Og2tp0vw0gJ70yHvnKTVOOU7MZTryerrfeZLpc9Sad3syevjKPojZgrNqmEQ4hBkvocud",
+	"1hVNdi0d+qOfBSMo+K3x+66Ax5J1TV7aS+3jfPRuWcdzcCj7VtNn0wbhIVCw1J5nS2YkFpHkcFh3lhWY",
+	"cBj/g8R3IbGOAvsLkAt7hvrilQ/Lak6T4QHIH9bxtTpI7Yx8ZQv8532E4zEKheXAZDXrgKFiogx5MSKI",
+	"p3Pgj+QJkkm/bSVJp12GS6vkXtHGahGaGadLRDnMhqqgWAwqyzSzgx8Y86jbUjYp1G07jS41jZaW61j5",
+	"tAcAnIykpRqTplta3qEbYx1hpNyRolP1usdRgN/1HQHgn77nlSAyltZYP2h3684VP61d3pXYMzugE93g",
+	"e27vCOD7rFHtEPIYgUpOwZL8trQQL/L1QoBQ5PGI1n1pByIHzWXNdOz5PVYRXp4x06ExGWofcz0flxiw",
+	"tytZXV4ZOvbOdjPFw++Lyp3JXKJb0Rmyl5Z5oHXYmrRU0bpmNRli3Oh/dVSxNaEFuK88pOgzTeivXN8R",
+	"bRhr18TaFpYFEPVYF13dGuixCF8HS2drx8GYfh/2xg4x+BQ6chEp3L1gjikstz93i72CLwB05EPYr9dd",
+	"qhsoPekB6klCSeDab4o8CqKoYXd4Tvr99jisvgA1UTu3AHMIbaAjVaU+n9hyw2yZy3Na7AXCtM9ZGe2X",
+	"2NcsdncM+O2iIro4dWbUYgVT9by9X0hq0O97fvu8e5sqRjdN88nZbsiKl/usO0OH83fW445PJUtxcwam",
+	"9swebXJiUonFROlbYef6kXs6J+UJC96Zift+odO+YMLMByFC+e7MsVvIxcPS1AWNVsL4lasVXvTwvNJ4",
+	"2QEK0IWXPL+xF/fFX9KVE5S3yFdD5lx+OfZi97KyjKHvFIsakY/BzeE6yRKehMI1nRL22GxcvcXUE7Oj",
+	"KpgonRL9rUfo1urNIFOAnRH+IQlcNDq39qAMFdm4hqHP3PO+yZg6AwKHkzRayeBUD7sk9IRJn232Y6Lv",
+	"3oW98Hw10JRQfZ9Y8H1yc+eNICg1XF2fRxPQz5rzGTLvGRP3SbUv6HJTebG8rmAJ5Ni9L9noBf1wp3xb",
+	"6oH/eFyde7Ypvmsj6YtmzmEtvGd9Gfg4eiV5MV+u8to9BukyjcwApVBDAUyV2GeENoraT0EZdA3OjoLQ",
+	"Y3x6Ije1va0QK3K5QPmGtl8jvOSHXIbILFW5bmsngfhvbFPUiCO5WKbx39hr+53UFC4q8npghikuqDpt",
+	"AEw5wTX4dwTRQ5iGqPnBtjOEkvAWTgUJDUMX2y4BjX+CFQP+xsW7OQnlIQNFObPuhX0VGHDWiApDtkjt",
+	"UZLfPTRYX9uhqBvNp1VV0CrCWanzlgfC6sF7H1PA/963EA3Bc2gYrPu+Xdp1l/VlajX3YQvfuHVBpvB7",
+	"1wX06jzh9+j/vCaYekWVuGVoSB9g0w462J9CsEzu6LBK4ooO0NmZ+jRWI+UhUbBueJMtWL9B2z4Fwewn",
+	"qPaLo+SDAPOnnybkFy+yMNaWMDXlpUNAHttx/aKjIV7OVBliZqhbevJkI1++75qGppowhkj+o501N+at",
+	"pYA2EcojtsdKN2S9BYPlMwfBfQ+NxmK9JIADJbXsW3DK5M6RSpvN5bkC2baSPR5ZlNiGPDMZze1yVHCM",
+	"a0yzpVcCEgUAChue7wgtu9oQlzY8CUUDRJILD+a8eBCbgruRbNmeC4+ksXOx8YrRB4fJNqEQ9qNOvR/K",
+	"MKgyXhfthVxFNc6XlT5fatbyCeMkN6qhdf0FVVlYLmjbTlpemE6xSNERjJUaCyUA1eDxTZ06VTs8i4Qu",
+	"qmTXLgg5de1Q0RzVgjdP0GemOd9VRorNGOU/WldvV+ZM+rhoOvMhGKlZl8DFbZ+MXFbI6LJRkDR9vxH3",
+	"9QQQVJjneN2REhq2q2eILNveIKE1sP9MVuvjU1PjbpKJRCaNAdi+i7Y10vaS6VdYooSWw9qKffubgzId",
+	"rlyKTdQQc3pJ2S/NPBHmN+MFjYYavTe8JLMJ7qT1PQGgxqbB/laAEQF5k6v1imrdNfOGANOGN9Sw5+7l",
+	"VyjZ/hWoabcYfb2gb8WX9KRRVmNje0IFZPGsyVaG9OeGcJGqKrukaPJKUMgeDTJJlL7q4rJlwxdj3Otp",
+	"oxRJKq6NhDas4/yTaee2rAzLZugHzOmxd1o1NGBsG7LnD4Dc7rkOPwdjtmloIkac6AznnIZlrjomSt9P",
+	"tKUreX557cvPsh/97bNFEqgfILwufDk9WcZGPTFCk7Ql5ix8/THmrKGi/Fb4pmEXWLO/0GMm2xT9xpYP",
+	"f6FHl9dJZMuSTmjNkoL46DNitp0xUhB47I7sqdrSPVsTBIgD+DcMudsTAMqeOkFKJLh8trQkNQcInUmB",
+	"sXsV5EuAS6BvR9uJtu7289zotsAvIklfI4cVlbuurkMvPPT7LqEzvOZRdJbtLVpfcJO+sC5Kltae6c9X",
+	"4diHLoR46tQ+2Qi0zxGJQshSYX5I0unqcFymcIHcKwZCHiOQQCd5B96Hlh410fZOir0hS7r2unW4xacY",
+	"C8H3JjP8AbJ8XQ5KTU9wEKCvNynltDWCM1pHAQ92SrsruNYpEEWXqmPluzUEsc0sZuvqRMJgnICtZJcE",
+	"APYbyFnBPPjWgZsBKGPURzp2gkXBkyq9jqVBFXYKwRRPFz/hsBlJ0vB2cOJrarw25iFE2CKobfuiR5z5",
+	"H93BCb5eq2NvdMG1Br0ef28BjHu9qqnas/DbvuN1LQ134GCdZpWsy01R89andYFTdrNFSDT/a8lpI+Ev",
+	"O454NYWipqg2W5lsMZVY9JUpLPGqX0cgb0PevkSYBD5Z6pcZI/fgSvLhODvQD206nwAy/UdgnLNuoZLr",
+	"tjNpoFN7WFpFCwMXPFOalFzTvWLsFWrHmpdDJMbZ4XaoqS7/wl5RLjZdzrEGuhPR/Dfm/RnwhUyGT6oc",
+	"2UACY9IzeNENddMgbhIt2l0lXEMngxLxoSPpFvChk288CpYpy3qquzXN2y7ijPNBhlgH1o34ETcheQbU",
+	"6ZpYymJCPt4fvBz++Tb+2PCW1Hb9wwO5jLmJF6G81xwl0a08MNen0f6NnRjR9AiA/tBkAr2mvuArVL6c",
+	"IHKOf54R1uA6ev4PBwFzsbzG/A67Az/R2oEzj/SQMzULkI58lQ2O31yHt6d2+SfGDi4+7XfGgZUiBAlw",
+	"tKk6aPDA7S0HV7zuRDLN2b1uuTfMjz8WoXbd/F8dc1EjNN8HucHUsOdhuGsShP2W/RSi2pfAYuwf1Vd7",
+	"rIDtM8SxM/tvgfLf0wfKfertHNN2ghv9/CcfYb94f+D7uEGV1Jkc+pLR2rVwj7MRKCIe1Yw+MO1CPr0j",
+	"ZCtL1DDjcuod0xq2Po7wcyqWtqvHST6yWf1PVbJS/OSKDk0EzmIQIH3IFUqmmqUjJLBL4F52KqrTvTwm",
+	"M+SYMMwVm59X6sOTa5xWksFwnHQgRgp2vvfQEqi3vsNlbCINYumus3Gi/pIVoKglb/8LsvexnXXGnrMq",
+	"DQ50h14YxejhI/bAhG8PA1nd0CMGVUuIKWBBBeYeIkT/+V5XU/XK4ehJ0jBm0Gz+A6sLFtuGviOzMw59",
+	"9NTTJtrdKYN9ANC9nUxFRBH8CF73KuAdQaa8zxRf458tgRxC2s4Dp0XQDa6duWC/mufkLbi8kCoNr2ve",
+	"MKMYdG1BnKYDr6HWR68hZV/HTxEKtbN2jL1VG0pmTQa9dlXKBa2ZKH3R8nMCEKk4VIuorKSURdfYzSb/",
+	"cf/1a/K3Tz/7z7+49CzaeGcEq0u3Mm2kLNG4jxDh8JxtGVF2ys//XwHIVQUTKIN5yYThO2grtfr+2x+9",
+	"aoq/9Cisq69R2oE4Vdoh7z3/+PlLuKdaJmjLV69Wf33+8vlfoSLLVMAOL2jLXxS0Ll74PtWtROvMnnZI",
+	"5/u2XL1avaZ18bozGI2ButsvJAJtFNJKHrxR27bmBXzpxS+uvRoy4gJom9B79MOQKV2bWMV0K4XL0/vk",
+	"5csbDw1VsjDykHV/xEoalwi5o66YNvXCMMMXHrf3AwALuMQVFLNQFIHJupbzoTwCiiLjdAuMzYGFaF/R",
+	"08iJwTyJvuzYE1Hoy479SQSCPokZ0kB6BFzVAW8HO8/dgmDDAXyRne/zAaAueMEhCAWE4P7DVV+yX2nT",
+	"YvfAUhbaUu4j97fnTfmXEV37itc8aV2969NQF1/+JxHYD37uDIL8vgFNEYtCG4RhCF1bLAHWUWa2diCd",
+	"QNO9YscRwcJNn6fX30Pm0e3JNejV/Ecfx6ipbIZYkKnhnEkNo0L3QCjQyJ89cBr6RzySoJ/Xzgo5Uk0M",
+	"wH7sRsSlGiQrzGqNgsI1TMEsLdTYHdJL7gA3smR14ui2CIN9nhccVvYTccMIDf0P5ochDniOI3jJyANn",
+	"xxuJ5fA+3+M75Fv3lAk1Vnm6/JerxXkKqgwwTf9gmsQAiBmKbFnN2c61q2KEBqjDR2s5w04b3DW/IiEx",
+	"FErf7bhFZ7AgXXF9iA4ipDzaz4KWjFE+gYpATOMelTZP5AA58xRUHkLR/MFkHkC8ZOgMVHimSSMf2K2U",
+	"WCp67AAwlV2Fb0CnRu/QOnCXRxwAQQ3fENKQGixhuHsHZAXDC7CLWYKk3zDz2j+T3tvz6wpfvo0komWp",
+	"mNau36lrrtqbjw5twmqlJfqmrf1aem0mzbX3TLDjv8siv+EPDlDAr8kln/mloyfFAW4RKvSRKcjMaqRi",
+	"A8LylqkXdid8aVqSwO+NYrS594/Nnh/DfjUvoBX+Rxq+eoHth3NyY6WOkJ8GsjJGyUGjMBVDT8WtDpXb",
+	"YjsfzApaExCW6oGpjzQT0GxMGH2HNiT88kxHNXiTxYw2HvSvj7jIS8vv5QNziVNPJC7jtKxFwvLTqTfp",
+	"PXMF5I/bdDsHl1TYdDU1rAzbj/XGFW91ry26g4wyrYUjD4npkMbVb3Yp9+fsAsWoYV/K/VMZ6dIVcC3a",
+	"249vOW7u/inlnvQdJw+svQXtPi9L1PHvwNe2JnSPECTgZwbvH7jqmJDdvhpS58Xv2JTuw7kbxpPoiS7u",
+	"L+X+H6AMZ/fsFptk37MGLkU7CMou3R+CWwNqdY0OnVoxMqxow6BK8dU/04P3jwDTlasPP4NXsagSXA+4",
+	"jf8uXP/yfyzX4z4G9znkHAdr944otuu0A4okn778G3rO/WWN4JlY2oUdk9On4gX0R0QZdi0bZJSaQqry",
+	"tX37UzmR7bv/LPk3c54jbgDc2cdzA+4noeRI68NHiK/ncdAZM3egRPj2BdqSnZcOZxV5Qfsc4xwn7KRi",
+	"BUVa5gTl1/6ZJzxnYYzM9oZ53sY92Pt4rWXi/L4SYL0FtC+GZgRgkyp6JFtmjo6i1x2Y9Ob7soYze/8m",
+	"VD6MBp6AGIMx9vbrv66JVIQCGmNrmcW1LLYbCKCikP3CsJgCw0xytxofpHVEtnE08ecnZAO/3AwX+A27",
+	"DRN4n9LagxADuCUI2/HugUhFgOY+WSDELhFvem9t3k54UMgb80pNy9KBaJxRaN66p66xJ6Ov30gxeaaJ",
+	"m/a63yZXU+HdBr/ITglaP0olSd5F7w1VBhf0RHcRvvxSteQPJMIXbA/QRkiEG9wWjpovfscfvIZdspph",
+	"quKQBF+JMiLAn7oVX4ky2girDDvGs/x40j5PHzz417LievZBxzGzpzze4BdGuXycp5/Ueb3uR3V6opMU",
+	"Emn/LY+R08KgLFOdfIEIyjerJzzNwUK6v/jdqNPcOfuJm8rqKZ5Af+pu/UgPDBBEod74RBD4g5VkeyIN",
+	"14At+0ecsPXvqOxAqmDQdXA3z+o7c4nZubMLqsKL3wtZsrN+Bw/DOKPSAb44VEIx+uBS2aIE/klZakqz",
+	"GyDVjRW6UAX6lAqdX2wutwMAVQXRLDQEeST7/SCit4YIonOLgNl8zOToYJpWKe2eI4z4tTya4DtXIXcd",
+	"1/UJgkt470Xf/SzHgq7p2WSFKR5qQ3/a6ybv+9s+LZ/5Nm5pNjNSWi1+y7TxjpEbOPSh7aNloJ1UkTGh",
+	"qDiwMmY23TJ60Ng0RribQSMP/s9iMw8qn+Ord9gT9bxckw0DGJoAPW4k2TFWugQSaO6VFmcBs2ciy3pM",
+	"xadkMoTKT7NY62D0H3t7WkH1TBMlO8MFthhw2bRYuSt3DnUZmQ2DkZHvF529Ar8CFb1rUrG6JJU8Rjx5",
+	"a/MUwsIftaFbctYg6HsO/Km+d9gJLLS/EeW+cgatfR1aGC7bHA2MoDI+kaU73NcnSnXpGxT/8W74JQTF",
+	"/gq3oScaz0aSrfKqPar8rk4AQfI9xZ8Fcm8ZHtSI4Okjo/pOMDl56pvFzHn/dN/3kNYHvUw5THTsyOuI",
+	"6/GYe9r6yqAttFg0H4HS7yHyEX5MlHeQKWHNJ/SxHbmuWEns1xfNctgp5M9RYj0Zcnmr/uMbpo87Zop1",
+	"Uk9i+cCUwxAhJ0bVGvXc7Qn+v7VgDzHDJwoWvQ8QC0+SixAjnv4bBoxCLVWoWbtdzChUZj3aO+F54MXv",
+	"7qelDomYuH/+VX/bfY79HL5GIOHruHM+76GPEWCdAeE+yqK6qSXQU+pJnB1JlnixZQKTA3IX2hfwwDU+",
+	"KvzmLQITnliYzQcAmxRSsXzQHdJmH1gZGpz0iY6TTNX/+TTDjLPH+JefciW5y+NHVtdf4cyf5uaAl7/l",
+	"+nY+6ZtxcOn4sKJtywSDzrFBBj3TpIaUIIHdrhUEPPryVCC3w5mNJaJL5GXQ5Rt93UdesDNXRHfWxYRV",
+	"amfVVleGu7f6qtQMSyorWUMSLdRipxRCzagCGdLTsaG/vnVorf/PywRW1ZmBsc59KBKwl0EyUo5AcGfc",
+	"D+ss9LP35CK8G95G0NA4G5XfYTe6aJ1c8KZrVq9erhPYmtmRqQHc5zvyyWfLdO6aN9yMdxhH/uTly3U/",
+	"j48T83hKRfzLjvVHcgSfacm5PfVZbzc4aZN3rqGJLzQdHidYHfjZHJrvuLnq2vuOmxslsbvYwYGb/iZz",
+	"pdZSeId3UtZ+XpbfcfOtYU9VYOHeftsQ4G12DrNQEctN7hDH7Qp9+sDNi98ditNZzfkeMMzj7f6TOMZq",
+	"t2HhXei6DhsQXRuQ8QYJ7CU5MNZeFTkB4jtTsTO55NL/tTzockLHbHh1LuiAGV9Y4vluQTmu/G9Ryu+4",
+	"eY+P/tls2WOP4Hywh/SjuC7tV8XX//mH8VuXVFpRBQrf2rfJhx/UnoF3TbEdr2tWkl86bRDh02qAzsrc",
+	"Yi6QiMucF+SUnU8ou2EaVe5e/xGI7ZLIDOiJmIcHYEOg/Jb0dLOo3ldQnljKPTo3oUN/SBzqd05Hvbfy",
+	"cX73zDWME75808vfNWyKbFnEetEB+aCBc5QSwu+64YqeIrfb9SO7kfS94R46EWwmW4ks4cvmXvzuf9oc",
+	"2OmDtZGe8yLPJfeMljM1gOMiuLh2st/WnVQNNdYSgTZaCcDeNOrJbeskQ9kjZML7hSF0zmefffrZX9bo",
+	"OzmKWtLSQfvqbmunZU+0TAjxKcySZoVihrRUBa3EVSl6c2YUE49IctYbMWNG/gwLhlo9nFqn6tWr1YvV",
+	"h58//H8BAAD//w==",
 }
 
 // decodeSpec returns the embedded OpenAPI spec as raw JSON bytes,

@@ -26,6 +26,7 @@ type Nail struct {
 	Length, Depth float64 // mm
 	Colour        nail.Colour
 	Prior         *Spare // nil is no history
+	Gamma         bool   // the prior is a gamma distribution, not a normal
 	Scales        *Scales
 	Landmarks     []Seen
 	Steps         []Step
@@ -81,7 +82,11 @@ func (n Nail) Belief() (*Belief, Face, error) {
 	if n.Scales != nil {
 		faces = *n.Scales
 	}
-	b := NewBelief(n.Length, n.Depth, n.Colour, prior, faces)
+	var believed Prior = prior
+	if n.Gamma {
+		believed = Gamma(prior)
+	}
+	b := NewBelief(n.Length, n.Depth, n.Colour, believed, faces)
 	for _, l := range n.Landmarks {
 		b.See(l.Mark, l.Spare)
 	}

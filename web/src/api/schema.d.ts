@@ -589,6 +589,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/calc/nails": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** All that was told of a dog's nails as one state, with the range of every number (worked example in docs/model.md) */
+        post: operations["calcNails"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/calc/growth": {
         parameters: {
             query?: never;
@@ -1296,6 +1313,72 @@ export interface components {
             /** @description places of the observations that lie further off than chance allows; they are counted all the same */
             outliers: number[];
         };
+        MeanSd: {
+            mean: number;
+            sd: number;
+        };
+        NailsRequest: {
+            weight_kg: number;
+            /** @description on the first day */
+            age_weeks: number;
+            pavement_km_week: number;
+            first_on: components["schemas"]["Date"];
+            /** @description how many weeks before the first day somebody trimmed it; null when nobody knows */
+            last_done_weeks?: number | null;
+            nails: {
+                code: components["schemas"]["NailCode"];
+                colour: components["schemas"]["Colour"];
+                shape: components["schemas"]["Shape"];
+            }[];
+            /** @description looks and trims, those of one day in their order */
+            events: components["schemas"]["NailEvent"][];
+            at: components["schemas"]["Date"];
+        };
+        /** @description A look at one nail, or its trim; what its kind does not have is left out */
+        NailEvent: {
+            on: components["schemas"]["Date"];
+            /** @enum {string} */
+            kind: "look" | "trim";
+            nail: components["schemas"]["NailCode"];
+            /** @description of a look */
+            length_mm?: number;
+            /**
+             * @description of a look: it touches, a sheet of paper passes and a bank card does not, a card passes
+             * @enum {string}
+             */
+            feeler?: "touches" | "paper" | "card";
+            /** @description to the floor; of a trim, after it */
+            gap_mm?: number;
+            cuts?: {
+                mm: number;
+                face?: components["schemas"]["Face"];
+            }[];
+            end_face?: components["schemas"]["Face"];
+            blood?: boolean;
+            landmarks?: {
+                kind: components["schemas"]["Landmark"];
+                spare_mm: number;
+            }[];
+            length_before_mm?: number;
+            length_after_mm?: number;
+            /** @description the quick seen through the horn after the trim */
+            spare_left_mm?: number;
+        };
+        NailsResult: {
+            gross: components["schemas"]["MeanSd"];
+            rest: components["schemas"]["MeanSd"];
+            /** @description weights of the factors 0.5, 0.75, 1, 1.25, 1.5 by which this dog's faces show */
+            face_scale: number[];
+            nails: components["schemas"]["NailKnown"][];
+        };
+        NailKnown: {
+            code: components["schemas"]["NailCode"];
+            length: components["schemas"]["MeanSd"];
+            spare: components["schemas"]["MeanSd"];
+            /** @description null of a dewclaw */
+            growth_to_floor: components["schemas"]["MeanSd"] | null;
+            rate: components["schemas"]["MeanSd"];
+        };
         RhythmRequest: {
             net_mm_week: number;
             spare_after_trim_mm: number;
@@ -1910,6 +1993,11 @@ export interface components {
         SparePrior: {
             mean_mm: number;
             sd_mm: number;
+            /**
+             * @description normal when not given
+             * @enum {string}
+             */
+            shape?: "normal" | "gamma";
         } | null;
         SpareRange: {
             median_mm: number;
@@ -2885,6 +2973,31 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ProfileResult"];
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    calcNails: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NailsRequest"];
+            };
+        };
+        responses: {
+            /** @description The state's own means and standard deviations */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["NailsResult"];
                 };
             };
             default: components["responses"]["Problem"];

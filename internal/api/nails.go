@@ -1,0 +1,58 @@
+package api
+
+import (
+	"context"
+
+	"fribbet/internal/api/contract"
+	"fribbet/internal/core/growth"
+	"fribbet/internal/core/quick"
+	"fribbet/internal/core/state"
+)
+
+func (handlers) CalcNails(_ context.Context, r contract.CalcNailsRequestObject) (contract.CalcNailsResponseObject, error) {
+	in := r.Body
+	told := state.Told{
+		Where: growth.Where{Age: in.AgeWeeks, Weight: in.WeightKg, Pavement: in.PavementKmWeek},
+		First: in.FirstOn, LastDone: in.LastDoneWeeks, At: in.At,
+	}
+	for _, n := range in.Nails {
+		told.Nails = append(told.Nails, state.Nail{Code: n.Code, Colour: n.Colour, Shape: n.Shape})
+	}
+	for _, e := range in.Events {
+		told.Events = append(told.Events, nailEvent(e))
+	}
+	s, where, err := told.State()
+	if err != nil {
+		return nil, err
+	}
+	out := contract.CalcNails200JSONResponse{Gross: meanSD(s.Gross(where)), Rest: meanSD(s.Rest()), FaceScale: s.Faces[:]}
+	out.Nails = make([]contract.NailKnown, len(s.Nails))
+	for i, n := range s.Nails {
+		one := &out.Nails[i]
+		one.Code, one.Length, one.Spare, one.Rate = n.Code, meanSD(s.Length(i)), meanSD(s.Spare(i)), meanSD(s.Rate(i, where))
+		if !n.Code.Dewclaw() {
+			one.GrowthToFloor = of(meanSD(s.ToFloor(i)))
+		}
+	}
+	return out, nil
+}
+
+func nailEvent(in contract.NailEvent) state.Event {
+	e := state.Event{
+		On: in.On, Nail: in.Nail, Trim: in.Kind == contract.NailEventKindTrim, Length: in.LengthMm, After: in.LengthAfterMm,
+		Gap: in.GapMm, Feeler: state.Feeler(orZero(in.Feeler)), Left: in.SpareLeftMm,
+	}
+	if e.Trim {
+		e.Length = in.LengthBeforeMm
+	}
+	e.EndFace, e.Blood = orZero(in.EndFace), orZero(in.Blood)
+	for _, l := range in.Landmarks {
+		e.Landmarks = append(e.Landmarks, quick.Seen{Mark: l.Kind, Spare: l.SpareMm})
+	}
+	for _, c := range in.Cuts {
+		e.Cuts = append(e.Cuts, state.Slice{MM: c.Mm, Face: orZero(c.Face)})
+	}
+	return e
+}
+
+func meanSD(n state.Normal) contract.MeanSd { return contract.MeanSd{Mean: n.Mean, Sd: n.SD} }

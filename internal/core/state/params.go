@@ -1,0 +1,42 @@
+package state
+
+// All judgement (ours, until a dog's own records replace it) unless it says otherwise. Lengths are
+// mm for a dog of size factor 1, and go with the size factor.
+const (
+	growthSD = 0.35 // of a dog's gross growth beside what is usual, mm a week
+	ownSD    = 0.1  // of a nail's growth beside the others', mm a week
+	restMean = 3.0  // spare at which the quick rests (set so that common practice comes out)
+	restSD   = 1.0
+
+	lengthShare = 0.15 // sd of a length nobody measured, as a share of the usual length
+
+	// What the weeks add, by the root of a week.
+	ownDrift    = 0.01 // mm a week
+	lengthDrift = 0.05 // mm
+	spareDrift  = 0.10 // mm
+
+	// What is seen.
+	caliperSD  = 0.5  // of a length by caliper, mm
+	throughSD  = 0.4  // of a quick seen through the horn, mm
+	gapSD      = 0.2  // of a floor gap told in mm, as growth left to the floor, mm
+	softEdge   = 0.1  // how softly a feeler's answer begins and ends, mm of growth
+	clipperSD  = 0.3  // of one cut of a clipper, mm
+	grinderSD  = 0.1  // of one touch of a grinder, mm
+	outlierSDs = 4.0  // a length further off than this is no length of this nail
+	lightSD    = 0.08 // how well a dog's light nail places the quick of its others, as a share of length
+
+	// workedSD is the least a worked nail's spare is unsure, mm for a nail 7 mm deep: what one
+	// dog's faces get wrong they get wrong the same way every time.
+	workedSD   = 0.5
+	signsDepth = 7.0
+
+	// leastPrior is the least mean spare with which a nail is taken up, mm: a nail always may have some.
+	leastPrior = 0.15
+
+	// beyondFloor is how far past the floor a nail grows that nobody looks at: horn there breaks or wears.
+	beyondFloor = 6.0
+
+	leastRate = 0.1 // mm a week: horn never stops growing
+
+	leastVariance = 1e-12 // that of a number known for sure, so that it can be divided by
+)

@@ -1,0 +1,86 @@
+package state
+
+import (
+	"math"
+
+	"fribbet/internal/core/claw"
+	"fribbet/internal/core/growth"
+	"fribbet/internal/core/nail"
+	"fribbet/internal/core/quick"
+)
+
+// Nail is what a nail is, as far as its growth and its faces depend on it.
+type Nail struct {
+	Code   nail.Code
+	Colour nail.Colour
+	Shape  nail.Shape
+}
+
+// State is a dog's nails at one moment.
+type State struct {
+	hub
+	Faces    quick.Scales // how this dog's faces show
+	Nails    []Nail
+	leaves   []leaf
+	measured []bool // nails of which a length was ever told
+	worked   []bool // and those that were ever worked
+}
+
+// lastDone is a belief about nails that nobody has looked at, by when they were last done: how far
+// from the floor they are, and how much spare they have.
+type lastDone struct{ toFloor, spare, spareSD, toFloorSD float64 }
+
+const (
+	fresh     = 8.0  // weeks after a trim from which it no longer says anything of the quick
+	clearing  = 1.5  // mm that a trim leaves a nail clear of the floor
+	closing   = 0.25 // mm a week that this is taken to grow shut: a hand that trims, trims again
+	trimLeft  = 1.2  // mm of spare that a trim leaves
+	mostSpare = 0.28 // share of its length that the spare of a trimmed nail comes to
+)
+
+// Prior is what is believed of a dog's nails before anything was told of them: where is the dog on
+// that day; lastDone is how many weeks ago somebody trimmed them, nil when nobody knows.
+func Prior(where growth.Where, nails []Nail, weeks *float64) State {
+	f := claw.SizeFactor(where.Weight)
+	s := State{Faces: quick.UsualScales(), Nails: nails, leaves: make([]leaf, len(nails)), measured: make([]bool, len(nails)), worked: make([]bool, len(nails))}
+	s.Mean[Rest], s.Cov[Rest][Rest] = restMean*f, restSD*f*restSD*f
+	s.Cov[Growth][Growth] = growthSD * growthSD
+	for group, column := range wearOf {
+		mean, sd := growth.Wear(group)
+		s.Mean[column], s.Cov[column][column] = mean, sd*sd
+	}
+	for i, n := range nails {
+		s.leaves[i] = priorLeaf(where, n, f, weeks)
+	}
+	return s
+}
+
+var wearOf = map[nail.Group]int{nail.Fore: WearFore, nail.HindMiddle: WearMiddle, nail.HindOuter: WearOuter}
+
+func priorLeaf(where growth.Where, n Nail, f float64, weeks *float64) leaf {
+	usual := claw.Assumed(n.Code, n.Shape, where.Weight).Length
+	var p lastDone
+	switch {
+	case weeks == nil:
+		p = lastDone{0.5 * f, 0.22 * usual, 0.10 * usual, 1.5 * f}
+	case *weeks < fresh:
+		usually := quick.Drift{Rate: growth.Usual(where), Follow: quick.UsualFollow(f)}
+		grown := usually.After(quick.Spare{Mean: trimLeft * f}, *weeks).Mean
+		spare := math.Min(mostSpare*usual, grown)
+		p = lastDone{(clearing - closing**weeks) * f, spare, math.Max(0.6*f, 0.35*spare), 1.2 * f}
+	default:
+		p = lastDone{-0.5 * f, 0.26 * usual, 0.09 * usual, 1.2 * f}
+	}
+	slope := p.spare / usual // a longer nail has more spare
+	variance := lengthShare * usual * lengthShare * usual
+	var l leaf
+	l.B = [own]float64{0, usual, p.spare, usual + p.toFloor}
+	l.C[Own][Own] = ownSD * ownSD
+	l.C[Length][Length] = variance
+	l.C[Length][Spare], l.C[Spare][Length] = slope*variance, slope*variance
+	l.C[Spare][Spare] = slope*slope*variance + p.spareSD*p.spareSD
+	l.C[Length][Floor], l.C[Floor][Length] = variance, variance
+	l.C[Spare][Floor], l.C[Floor][Spare] = slope*variance, slope*variance
+	l.C[Floor][Floor] = variance + p.toFloorSD*p.toFloorSD
+	return l
+}

@@ -1,0 +1,141 @@
+package state
+
+import (
+	"math"
+
+	"fribbet/internal/core/claw"
+)
+
+var (
+	lengthOf  = of(map[int]float64{Length: 1})
+	spareOf   = of(map[int]float64{Spare: 1})
+	toFloorOf = of(map[int]float64{Floor: 1, Length: -1})
+)
+
+// see moves everything by what was seen of a scalar of one nail: then gives, for the normal that it
+// had, the mean and variance that it has now.
+func (s *State) see(i int, of scalar, then func(mean, variance float64) (float64, float64)) {
+	p := s.joint(&s.leaves[i])
+	mean, variance := then(p.moments(of))
+	p.move(of, mean, variance)
+	s.split(&p, &s.leaves[i])
+}
+
+// normally is seeing a number with a normal error.
+func normally(seen, sd float64) func(mean, variance float64) (float64, float64) {
+	return func(mean, variance float64) (float64, float64) {
+		gain := variance / (variance + sd*sd)
+		return mean + gain*(seen-mean), variance * (1 - gain)
+	}
+}
+
+// SeeLength takes a measured length, mm give or take sd. It is left out, and false told, when a
+// nail that was measured before comes out further off than chance allows: it is no length of this
+// nail. The first length overrules what was only assumed, however far off that was.
+func (s *State) SeeLength(i int, mm, sd float64) bool {
+	p := s.joint(&s.leaves[i])
+	mean, variance := p.moments(lengthOf)
+	if s.measured[i] && math.Abs(mm-mean) > outlierSDs*math.Sqrt(variance+sd*sd) {
+		return false
+	}
+	s.see(i, lengthOf, normally(mm, sd))
+	s.measured[i] = true
+	return true
+}
+
+// SeeSpare takes a quick seen through the horn, so many mm from the tip as it is now.
+func (s *State) SeeSpare(i int, mm, sd float64) { s.see(i, spareOf, normally(mm, sd)) }
+
+// SeeGap takes a measured floor gap, mm. form is the nail's usual form.
+func (s *State) SeeGap(i int, form claw.Claw, mm, sd float64) {
+	s.see(i, toFloorOf, normally(s.growthFrom(i, form, mm), sd))
+}
+
+// Feeler is what passes under a nail, for people without gauges.
+type Feeler string
+
+const (
+	Touches    Feeler = "touches"
+	PaperUnder Feeler = "paper" // a sheet of paper passes, a bank card does not
+	CardUnder  Feeler = "card"  // a bank card passes
+)
+
+// SeeFeeler takes what passes under a nail; coin is that of a coin's thickness in mm that was tried
+// too, 0 where none was, and passes whether it did.
+func (s *State) SeeFeeler(i int, form claw.Claw, f Feeler) {
+	low, high := math.Inf(-1), math.Inf(1)
+	switch f {
+	case Touches:
+		high = 0
+	case PaperUnder:
+		low, high = s.growthFrom(i, form, claw.PaperGap), s.growthFrom(i, form, claw.CardGap)
+	case CardUnder:
+		low = s.growthFrom(i, form, claw.CardGap)
+	}
+	s.SeeBetween(i, low, high)
+}
+
+// SeeBetween takes that the growth left to the floor lies between two values, mm, with soft edges.
+func (s *State) SeeBetween(i int, low, high float64) {
+	s.see(i, toFloorOf, func(mean, variance float64) (float64, float64) { return between(mean, variance, low, high) })
+}
+
+// growthFrom is the growth, mm, that takes the nail from a gap to the floor, in its form at its mean length.
+func (s *State) growthFrom(i int, form claw.Claw, gap float64) float64 {
+	p := s.joint(&s.leaves[i])
+	length, _ := p.moments(lengthOf)
+	return Reach(form, length, gap)
+}
+
+// Reach is the growth, mm, that takes a nail of this form and length from a gap to the floor.
+func Reach(form claw.Claw, length, gap float64) float64 {
+	grown := form.WithLength(math.Max(length, leastForm*form.Length)).AtGap(gap).GrowthToGap(claw.TouchGap)
+	if math.IsInf(grown, 1) { // it would curl round before it got there: as high as it stands
+		return gap
+	}
+	return grown
+}
+
+// leastForm is the share of its usual length below which a nail's form is told no further.
+const leastForm = 0.25
+
+// between is the mean and variance of a normal that is known to lie between two values with soft
+// edges, by the trapezoid rule, which for smooth functions is as good as exact.
+func between(mean, variance, low, high float64) (float64, float64) {
+	const reach, step = 7.0, 0.04
+	sd := math.Sqrt(variance)
+	from, to := mean-reach*sd, mean+reach*sd
+	if !math.IsInf(low, 0) {
+		from, to = math.Max(from, low-20*softEdge), math.Max(to, low+20*softEdge)
+	}
+	if !math.IsInf(high, 0) {
+		from, to = math.Min(from, high-20*softEdge), math.Min(to, high+20*softEdge)
+	}
+	n := int(math.Ceil((to-from)/math.Min(step, sd/8))) + 1
+	h := (to - from) / float64(n-1)
+	best := math.Inf(-1)
+	logs := make([]float64, n)
+	for k := range n {
+		x := from + float64(k)*h
+		z := (x - mean) / sd
+		logs[k] = -z*z/2 + softly((x-low)/softEdge) + softly((high-x)/softEdge)
+		best = math.Max(best, logs[k])
+	}
+	sum, first, second := 0.0, 0.0, 0.0
+	for k := range n {
+		p, x := math.Exp(logs[k]-best), from+float64(k)*h-mean
+		sum += p
+		first += p * x
+		second += p * x * x
+	}
+	first /= sum
+	return mean + first, math.Max(second/sum-first*first, leastVariance)
+}
+
+// softly is the log of 1/(1+e^−t).
+func softly(t float64) float64 {
+	if t > 30 {
+		return 0
+	}
+	return -math.Log1p(math.Exp(-t))
+}

@@ -1,0 +1,172 @@
+package state
+
+import (
+	"fmt"
+	"math"
+	"slices"
+
+	"fribbet/internal/core/claw"
+	"fribbet/internal/core/date"
+	"fribbet/internal/core/fault"
+	"fribbet/internal/core/growth"
+	"fribbet/internal/core/nail"
+)
+
+// Told is all that is known of a dog's nails, told at once: what the open calculator is asked.
+type Told struct {
+	Where    growth.Where // the dog on the first day; its weight and its walks stay
+	First    date.Date
+	LastDone *float64 // weeks before the first day that somebody trimmed it; nil when nobody knows
+	Nails    []Nail
+	Events   []Event // of one day, in their order
+	At       date.Date
+}
+
+// Event is a look at one nail, or its trim.
+type Event struct {
+	On     date.Date
+	Nail   nail.Code
+	Trim   bool
+	Length *float64 // mm: of a look, or before the trim
+	After  *float64 // after it
+	Gap    *float64 // at the end
+	Feeler Feeler   // of a look
+	Left   *float64 // spare seen at the trim's end
+	Work
+}
+
+const (
+	mostEvents = 5000
+	mostWeeks  = 520.0
+)
+
+// Check returns the fields that cannot be, under the contract's names; nil when it is sound.
+func (t Told) Check() fault.Fields {
+	f := t.Where.Check()
+	if t.LastDone != nil {
+		f.Range("last_done_weeks", *t.LastDone, 0, mostWeeks, "weeks")
+	}
+	has := map[nail.Code]bool{}
+	for i, n := range t.Nails {
+		if has[n.Code] {
+			f.Add(fmt.Sprintf("nails[%d].code", i), n.Code, "must be there once")
+		}
+		has[n.Code] = true
+	}
+	if len(t.Nails) == 0 {
+		f.Add("nails", "none", "must hold at least one nail")
+	}
+	if len(t.Events) > mostEvents {
+		f.Add("events", fmt.Sprintf("%d events", len(t.Events)), fmt.Sprintf("must be at most %d", mostEvents))
+	}
+	if t.At.Before(t.First) || t.At.Sub(t.First) > 7*mostWeeks {
+		f.Add("at", t.At, fmt.Sprintf("must be the first day, %s, or lie at most ten years after it", t.First))
+	}
+	for i, e := range t.Events {
+		one := e.check()
+		if !has[e.Nail] {
+			one.Add("nail", e.Nail, "must be one of the nails")
+		}
+		if e.On.Before(t.First) || e.On.After(t.At) {
+			one.Add("on", e.On, fmt.Sprintf("must be from %s to %s", t.First, t.At))
+		}
+		f.Under(fmt.Sprintf("events[%d]", i), one)
+	}
+	return f
+}
+
+func (e Event) check() fault.Fields {
+	var f fault.Fields
+	length := func(name string, mm *float64) {
+		if mm != nil {
+			f.Range(name, *mm, 1, claw.MostLength, "mm")
+		}
+	}
+	if e.Trim {
+		length("length_before_mm", e.Length)
+	} else {
+		length("length_mm", e.Length)
+	}
+	length("length_after_mm", e.After)
+	if e.Gap != nil {
+		f.Range("gap_mm", *e.Gap, 0, claw.MostGap, "mm")
+	}
+	if e.Left != nil {
+		f.Range("spare_left_mm", *e.Left, 0, claw.MostLength, "mm")
+	}
+	for i, l := range e.Landmarks {
+		f.Range(fmt.Sprintf("landmarks[%d].spare_mm", i), l.Spare, 0, claw.MostLength, "mm")
+	}
+	for i, c := range e.Cuts {
+		f.Range(fmt.Sprintf("cuts[%d].mm", i), c.MM, 0.01, claw.MostLength, "mm")
+	}
+	if off := e.Removed(); off > claw.MostLength {
+		f.Add("cuts", fmt.Sprintf("%g mm together", off), fmt.Sprintf("must be at most %g mm together", claw.MostLength))
+	}
+	if e.Blood && len(e.Cuts) == 0 {
+		f.Add("cuts", "none", "must hold the cut that bled")
+	}
+	return f
+}
+
+// State works the whole through, and returns with it where the dog is on the last day. It returns
+// fault.Fields when it cannot be.
+func (t Told) State() (State, growth.Where, error) {
+	if err := t.Check().Err(); err != nil {
+		return State{}, growth.Where{}, err
+	}
+	s, where, day := Prior(t.Where, t.Nails, t.LastDone), t.Where, t.First
+	until := func(on date.Date) {
+		weeks := float64(on.Sub(day)) / 7
+		s.Grow(where, weeks)
+		where.Age += weeks
+		day = on
+	}
+	events := slices.Clone(t.Events)
+	slices.SortStableFunc(events, func(a, b Event) int { return a.On.Sub(b.On) })
+	for _, e := range events {
+		until(e.On)
+		i := slices.IndexFunc(t.Nails, func(n Nail) bool { return n.Code == e.Nail })
+		s.Take(i, claw.Assumed(e.Nail, t.Nails[i].Shape, where.Weight), e)
+	}
+	until(t.At)
+	return s, where, nil
+}
+
+// Take takes what was told of one nail on one day, in the order of the work: the length before, the
+// quick and what came off, the spare seen, the length after, the floor. It tells false when a
+// length was left out that is none of this nail.
+func (s *State) Take(i int, form claw.Claw, e Event) bool {
+	sound := true
+	if e.Length != nil {
+		sound = s.SeeLength(i, *e.Length, caliperSD)
+	}
+	if !e.none() {
+		s.Work(i, form, e.Work)
+	}
+	if e.Left != nil {
+		s.SeeSpare(i, *e.Left, throughSD)
+	}
+	if e.After != nil {
+		sound = s.SeeLength(i, *e.After, caliperSD) && sound
+	}
+	if e.Gap != nil && !e.Nail.Dewclaw() {
+		s.SeeGap(i, form, *e.Gap, gapSD)
+	}
+	if e.Feeler != "" && !e.Nail.Dewclaw() {
+		s.SeeFeeler(i, form, e.Feeler)
+	}
+	return sound
+}
+
+// Sound tells whether every number of the state is one: what it was told cannot have broken it.
+func (s *State) Sound() bool {
+	for i := range s.Nails {
+		for _, n := range []Normal{s.Length(i), s.Spare(i), s.ToFloor(i)} {
+			if math.IsNaN(n.Mean) || math.IsNaN(n.SD) || math.IsInf(n.Mean, 0) {
+				return false
+			}
+		}
+	}
+	return true
+}
