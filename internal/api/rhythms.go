@@ -25,7 +25,7 @@ func (h handlers) GetRhythms(ctx context.Context, r contract.GetRhythmsRequestOb
 	}
 	out := contract.GetRhythms200JSONResponse{
 		Dog: h.dog(got.Dog), PavementKmWeek: got.Pavement, GroundShare: got.Ground, MarginMm: got.Margin, Tool: given(got.Tool), GoalGapMm: got.Goal,
-		Outlooks: []contract.Outlook{}, Habit: habit(got.Habit), Growth: growthOf(got.Growth, nil), Plan: quickPlan(got.Plan),
+		Outlooks: []contract.Outlook{}, Growth: growthOf(got.Growth, nil), Plan: quickPlan(got.Plan),
 	}
 	for i, o := range got.Outlooks {
 		one := contract.Outlook{
@@ -112,27 +112,21 @@ func rate(r growth.Rate) contract.Rate {
 	return contract.Rate{MmWeek: e.Value, LowMmWeek: e.Low, HighMmWeek: e.High}
 }
 
-func growthOf(g dog.Growth, outliers []dog.Grown) contract.Growth {
+func growthOf(g dog.Growth, outliers []dog.Outlier) contract.Growth {
 	out := contract.Growth{
-		Gross: rate(g.Gross), Usual: rate(g.Usual), Measured: g.Measured, Slivers: g.Slivers, Source: g.Source, Words: g.Words,
+		Gross: rate(g.Gross), Usual: rate(g.Usual), Rest: inMM(g.Rest), Measured: g.Measured, Source: g.Source, Words: g.Words,
 		Groups: []contract.GroupGrowth{}, Outliers: []contract.Outlier{},
 	}
 	for _, one := range g.Groups {
 		group := contract.GroupGrowth{Group: one.Group, Net: rate(one.Net), Usual: rate(one.Usual), Seen: []contract.SeenRate{}}
 		for _, s := range one.Seen {
-			group.Seen = append(group.Seen, contract.SeenRate{On: s.On, Rate: rate(growth.Rate{Mean: s.Mean, SD: s.SD}), Nails: s.Nails, Slivers: s.Slivers})
+			group.Seen = append(group.Seen, contract.SeenRate{On: s.On, Rate: rate(growth.Rate{Mean: s.Mean, SD: s.SD}), Nails: s.Nails})
 		}
 		out.Groups = append(out.Groups, group)
 	}
 	for _, o := range outliers {
-		out.Outliers = append(out.Outliers, contract.Outlier{Code: o.Nail, From: o.From, To: o.To, GrownMm: o.Observation.Grown, Slivers: o.Slivers})
+		out.Outliers = append(out.Outliers, contract.Outlier{Code: o.Code, On: o.On, LengthMm: o.MM})
 	}
-	return out
-}
-
-func habit(h quick.Habit) contract.Habit {
-	out := contract.Habit{Rest: inMM(h.Rest), Source: h.Pull.Source, Sittings: h.Sittings}
-	out.PullWeek.Value, out.PullWeek.Low, out.PullWeek.High = h.Pull.Value, h.Pull.Low, h.Pull.High
 	return out
 }
 

@@ -31,7 +31,7 @@ func (h handlers) GetPlan(ctx context.Context, r contract.GetPlanRequestObject) 
 	readings := make([]dog.Reading, len(p.Nails))
 	for i, n := range p.Nails {
 		readings[i] = n.Reading
-		out.Nails = append(out.Nails, contract.PlannedNail{Code: n.Code, CutsMm: list(n.Cuts), Why: n.Why, Risk: n.Risk})
+		out.Nails = append(out.Nails, contract.PlannedNail{Code: n.Code, Kind: n.Kind, CutsMm: list(n.Cuts()), Why: n.Why})
 	}
 	out.Rank = rank(readings)
 	for _, d := range p.Days {
@@ -112,7 +112,7 @@ func (h handlers) GetAdvice(ctx context.Context, r contract.GetAdviceRequestObje
 }
 
 func (h handlers) RecordSitting(ctx context.Context, r contract.RecordSittingRequestObject) (contract.RecordSittingResponseObject, error) {
-	if err := h.book.Record(ctx, r.DogId, sittingOf(*r.Body)); err != nil {
+	if err := h.book.Record(ctx, r.DogId, sittingOf(*r.Body), dog.HowFar(orZero(r.Body.HowFar))); err != nil {
 		return nil, err
 	}
 	v, err := h.book.View(ctx, r.DogId)

@@ -56,16 +56,11 @@ func (b *Book) benchAt(ctx context.Context, dogID, sittingID uuid.UUID, state si
 	if err != nil {
 		return today{}, sitting.Bench{}, err
 	}
-	settings, err := b.Settings(ctx)
-	if err != nil {
-		return today{}, sitting.Bench{}, err
-	}
 	ground, err := b.store.Ground(ctx, state.Item)
 	if err != nil {
 		return today{}, sitting.Bench{}, err
 	}
-	limit := sitting.RiskLimit(settings.Role != Groomer, t.Sittings)
-	return t, t.Bench(state, settings.EndPoint, limit, quick.LearnTouch(ground).Value), nil
+	return t, t.Bench(state, quick.LearnTouch(ground).Value), nil
 }
 
 // doubts asks again for what places the quick where it cannot well be.

@@ -84,7 +84,7 @@ func TestTheDueListBeginsWithWhoIsLatest(t *testing.T) {
 		c.AgeYears, c.BirthDate = nil, &born
 		d, err := b.AddDog(ctx, c)
 		require.NoError(t, err)
-		require.NoError(t, b.Record(ctx, d.ID, trimmed("LF3", kit.File, b.Today().AddDays(-ago))))
+		require.NoError(t, b.Record(ctx, d.ID, trimmed("LF3", kit.File, b.Today().AddDays(-ago)), ""))
 	}
 	_, err := b.AddDog(ctx, told("New", 1, 8))
 	require.NoError(t, err)
@@ -105,7 +105,7 @@ func TestThePlanBeginsWithTheToolOfLastTime(t *testing.T) {
 	require.NoError(t, err)
 	assert.Equal(t, kit.SmallPlier, plan.Tool, "under 30 lb (common practice, no source)")
 
-	require.NoError(t, b.Record(ctx, small.ID, trimmed("LF3", kit.GrinderDiamond, date.Date{})))
+	require.NoError(t, b.Record(ctx, small.ID, trimmed("LF3", kit.GrinderDiamond, date.Date{}), ""))
 	plan, err = b.Plan(ctx, small.ID, false)
 	require.NoError(t, err)
 	assert.Equal(t, kit.GrinderDiamond, plan.Tool)
@@ -116,17 +116,17 @@ func TestThePlanBeginsWithTheToolOfLastTime(t *testing.T) {
 
 func TestTheMarginMovesTheDate(t *testing.T) {
 	dates := map[float64]date.Date{}
-	for _, margin := range []float64{1, 4} {
+	for _, margin := range []float64{1, 5} {
 		b := opened(t)
 		s := chosen(Groomer)
 		s.Margin = margin
 		require.NoError(t, b.ChangeSettings(ctx, s))
 		d, err := b.AddDog(ctx, told("Moss", 4, 22))
 		require.NoError(t, err)
-		require.NoError(t, b.Record(ctx, d.ID, trimmed("LF3", kit.File, date.Date{})))
+		require.NoError(t, b.Record(ctx, d.ID, trimmed("LF3", kit.File, date.Date{}), ""))
 		view, err := b.View(ctx, d.ID)
 		require.NoError(t, err)
 		dates[margin] = view.Next.Due
 	}
-	assert.True(t, dates[1].Before(dates[4]), "with more to be left, there is less to take so soon")
+	assert.True(t, dates[1].Before(dates[5]), "with more to be left, there is less to take so soon")
 }

@@ -7,8 +7,8 @@ import (
 
 	"fribbet/internal/core/dog"
 	"fribbet/internal/core/ladder"
-	"fribbet/internal/core/quick"
 	"fribbet/internal/core/sitting"
+	"fribbet/internal/core/verdict"
 	"fribbet/internal/store"
 )
 
@@ -22,8 +22,7 @@ type View struct {
 	Sittings []store.Sitting // latest first
 	Moods    []sitting.Mood  // oldest first
 	Growth   dog.Growth
-	Habit    quick.Habit
-	Outliers []dog.Grown // what did not fit this dog and was left out of its growth
+	Outliers []dog.Outlier // lengths that did not fit this dog and were left out
 	Training ladder.Training
 	Plan     *Recession // of bringing its quicks back, that is on
 	Open     *uuid.UUID // a sitting that was begun and not ended
@@ -39,6 +38,7 @@ func (b *Book) AddDog(ctx context.Context, c dog.Changes) (store.Dog, error) {
 	if err := faults.Err(); err != nil {
 		return store.Dog{}, err
 	}
+	made.Entered = b.Today()
 	kept := store.Dog{ID: uuid.New(), Version: 1, Dog: made}
 	return kept, b.store.AddDog(ctx, kept)
 }
@@ -85,7 +85,7 @@ func (b *Book) View(ctx context.Context, id uuid.UUID) (View, error) {
 	}
 	v := View{
 		Dog: d, Readings: feet.On(b.Today()), Moods: sitting.Moods(trimsOf(sittings)), Training: b.training(ladders),
-		Growth: feet.Growth(b.Today()), Habit: feet.Habit, Outliers: feet.Outliers,
+		Growth: feet.Growth(b.Today()), Outliers: feet.Outliers,
 	}
 	if v.Plan, err = b.recession(ctx, d, feet, sittings); err != nil {
 		return View{}, err
@@ -97,7 +97,7 @@ func (b *Book) View(ctx context.Context, id uuid.UUID) (View, error) {
 		v.Sittings = append(v.Sittings, sittings[i])
 	}
 	v.Cautions = cautionsOf(feet, v.Readings, v.Training)
-	next, has, err := feet.Next(terms(settings, v.Training))
+	next, has, err := feet.Next(terms(settings, v.Training, feet))
 	if has {
 		v.Next = &next
 	} else {
@@ -126,12 +126,16 @@ func fold(d store.Dog, sittings []store.Sitting, checks []store.Check) dog.Feet 
 
 // cautionsOf are what to know before a dog's feet are touched today.
 func cautionsOf(feet dog.Feet, readings []dog.Reading, training ladder.Training) []dog.Caution {
-	return append(sitting.WhileTraining(readings, training.Paws()), feet.Cautions(readings)...)
+	all := append(sitting.WhileTraining(readings, training.Paws()), feet.Handling.Cautions()...)
+	return append(all, feet.Cautions(readings)...)
 }
 
-// terms are what a dog's date keeps to.
-func terms(s store.Settings, training ladder.Training) dog.Terms {
-	return dog.Terms{Margin: s.Margin, Closed: s.Holidays, Training: training.Paws()}
+// terms are what a dog's plans and dates keep to.
+func terms(s store.Settings, training ladder.Training, feet dog.Feet) dog.Terms {
+	return dog.Terms{
+		Margin: s.Margin, Closed: s.Holidays, Training: training.Paws(),
+		Hand: verdict.Terms{Stop: s.EndPoint, Limit: sitting.RiskLimit(s.Role != Groomer, s.Hand, feet), Hand: s.Hand},
+	}
 }
 
 func walksOf(checks []store.Check) []dog.Check {

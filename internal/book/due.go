@@ -126,7 +126,7 @@ func turnOf(feet dog.Feet, training ladder.Training, settings store.Settings, to
 		on := first.NextOn(today)
 		return Turn{Standing: due.StandingAt(on, today), Train: true, On: on, Reason: first.Reason()}, nil
 	}
-	next, has, err := feet.Next(terms(settings, training))
+	next, has, err := feet.Next(terms(settings, training, feet))
 	if err != nil {
 		return Turn{}, err
 	}

@@ -47,7 +47,7 @@ func (b *Book) upToDate(ctx context.Context) (*Progress, error) {
 	if err != nil {
 		return nil, err
 	}
-	key := fmt.Sprint(dog.FoldVersion, b.Today(), settings.Margin, settings.Holidays)
+	key := fmt.Sprint(dog.FoldVersion, b.Today(), settings.Margin, settings.Holidays, settings.Role, settings.Hand, settings.EndPoint)
 	stale, err := b.store.Stale(ctx, key)
 	if err != nil || len(stale) == 0 {
 		return nil, err

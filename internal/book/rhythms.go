@@ -15,7 +15,6 @@ import (
 	"fribbet/internal/core/growth"
 	"fribbet/internal/core/kit"
 	"fribbet/internal/core/nail"
-	"fribbet/internal/core/quick"
 	"fribbet/internal/core/rhythm"
 	"fribbet/internal/core/sitting"
 	"fribbet/internal/store"
@@ -33,7 +32,6 @@ type Rhythms struct {
 	Plans     []rhythm.Plan // of each outlook's rhythm, to bring the quicks back
 	BreakEven estimate.Estimate
 	Setter    nail.Code // the nail that sets the break-even rhythm
-	Habit     quick.Habit
 	Growth    dog.Growth
 	Plan      *Recession
 }
@@ -55,7 +53,7 @@ func (b *Book) rhythmsOn(ctx context.Context, dogID uuid.UUID, day date.Date, km
 	}
 	r := Rhythms{
 		Dog: d, Pavement: d.Pavement, Margin: settings.Margin, Goal: max(d.WishedGap, claw.CardGap),
-		Habit: feet.Habit, Growth: feet.Growth(day),
+		Growth: feet.Growth(day),
 	}
 	var f fault.Fields
 	if km != nil {

@@ -104,8 +104,9 @@ func (b *Book) todayBefore(ctx context.Context, id, but uuid.UUID, helper bool) 
 	trims := trimsBefore(sittings, but)
 	feet := dog.FeetAfter(d.Dog, trims, walksOf(checks)...)
 	training := b.training(ladders)
+	kept := terms(settings, training, feet)
 	return today{sitting.Question{
-		Today: b.Today(), Dog: d.Dog, Nails: feet.Plan(b.Today(), settings.Margin), Sittings: trims,
+		Today: b.Today(), Dog: d.Dog, Feet: feet, Terms: kept, Nails: feet.Plan(b.Today(), kept), Sittings: trims,
 		Hair: feet.Hair(), Hand: settings.Hand, Closed: settings.Holidays, Kit: pieces, Helper: helper,
 		Training: sitting.Training{Paws: training.Paws(), Grinder: training.WithGrinder()},
 	}, d, sittings, checks, feet, training}, nil
@@ -113,11 +114,12 @@ func (b *Book) todayBefore(ctx context.Context, id, but uuid.UUID, helper bool) 
 
 // Record keeps a sitting; one without a date was today. Sending the same again changes nothing;
 // something else under the same id is AlreadyTold.
-func (b *Book) Record(ctx context.Context, dogID uuid.UUID, s store.Sitting) error {
+func (b *Book) Record(ctx context.Context, dogID uuid.UUID, s store.Sitting, far dog.HowFar) error {
 	d, err := b.store.Dog(ctx, dogID)
 	if err != nil {
 		return err
 	}
+	s.Sitting = s.Went(far, d.Dog)
 	there, err := b.store.Log(ctx, dogID, s.ID) // before its content is looked at: the dog may have changed since
 	if err == nil {
 		return sameSitting(there, s)

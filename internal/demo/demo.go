@@ -105,7 +105,7 @@ func (s scenario) fill(ctx context.Context, b *book.Book) error {
 			}
 		}
 		s.time(&sitting.Sitting, noise)
-		if err := b.Record(ctx, kept.ID, sitting); err != nil {
+		if err := b.Record(ctx, kept.ID, sitting, ""); err != nil {
 			return err
 		}
 	}
@@ -216,7 +216,7 @@ func (s scenario) own(noise *rand.Rand) float64 { return 0.2 * noise.NormFloat64
 
 // rate is how fast a nail really grows on a day, mm a week.
 func (t nailTruth) rate(d dog.Dog, code nail.Code, day date.Date) float64 {
-	usual := growth.Assumed().Nail(code, growth.Where{Age: d.AgeWeeks(day), Weight: d.WeightOn(day), Pavement: d.PavementOn(day)})
+	usual := growth.Assumed().Group(code.Group(), growth.Where{Age: d.AgeWeeks(day), Weight: d.WeightOn(day), Pavement: d.PavementOn(day)})
 	return math.Max(0.15, usual.Mean+t.own)
 }
 
@@ -255,6 +255,15 @@ func (s scenario) record(t *nailTruth, d dog.Dog, n dog.Nail, day date.Date, ski
 	before := t.length
 	r.Cuts = slivers(spare - s.spare*size - 0.15*noise.NormFloat64())
 	t.length -= r.Removed()
+	if left := t.length - t.quick; len(r.Cuts) > 0 && !s.tally {
+		r.EndFace = quick.DrawFace(n.Colour, math.Max(0.3, left), claw.Assumed(n.Code, n.Shape, s.kg).Depth/quick.SignsDepth, noise.Float64())
+		if r.EndFace == quick.Blood { // its hand stops before that
+			r.EndFace = quick.Dot
+			if n.Colour == nail.Light {
+				r.EndFace = quick.PinkDot
+			}
+		}
+	}
 	if s.caliper && noise.Float64() < 0.5 {
 		after := math.Round((t.length+0.2*noise.NormFloat64())*10) / 10
 		r.LengthAfter = &after

@@ -61,10 +61,11 @@ func TestTheDemoShowsEveryStanding(t *testing.T) {
 		assert.GreaterOrEqual(t, len(rows), 8)
 		assert.Equal(t, 1, standings[due.Unseen])
 		assert.GreaterOrEqual(t, standings[due.Late], 1, "%v", on)
-		assert.GreaterOrEqual(t, standings[due.Today]+standings[due.ThisWeek], 3, "%v", on)
+		assert.LessOrEqual(t, standings[due.Late], 4, "a morning's work, not a pile of arrears")
+		assert.GreaterOrEqual(t, standings[due.Today]+standings[due.ThisWeek], 1, "%v", on)
 		assert.GreaterOrEqual(t, standings[due.Later], 2, "%v", on)
 		assert.Equal(t, 1, trained, "a puppy on the ladder")
-		assert.Equal(t, 1, curling, "one dewclaw curls, %v", on)
+		assert.GreaterOrEqual(t, curling, 1, "a dewclaw that was missed, %v", on)
 		assert.Equal(t, 1, veterinary, "one torn nail, %v", on)
 		assert.Equal(t, "Marl", rows[0].Name, "what is a veterinarian's matter stands first")
 	}
@@ -128,7 +129,7 @@ func TestTheDemoShowsWhatTheQuickDoes(t *testing.T) {
 		case "Oatcake":
 			view, err := b.View(context.Background(), row.DogID)
 			require.NoError(t, err)
-			assert.Equal(t, estimate.Learnt, view.Habit.Pull.Source)
+			assert.Equal(t, estimate.Learnt, view.Growth.Source)
 		case "Windlass":
 			r, err := b.Rhythms(context.Background(), row.DogID, nil, nil)
 			require.NoError(t, err)

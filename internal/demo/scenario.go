@@ -50,6 +50,7 @@ type scenario struct {
 	tool     kit.Tool
 	caliper  bool // lengths are measured
 	feelers  bool // floor gaps are measured
+	tally    bool // nobody tells how a nail ended
 	lastNote string
 }
 
@@ -63,7 +64,7 @@ var scenarios = []scenario{
 			notes: map[string]string{"3p1": "Pulled away when the neighbour’s engine started.", "6c2": "Half asleep on the lap."}},
 		colour: nail.Light, shape: nail.Usual, spare: 0.2,
 		temper: temper.Uneasy, tool: kit.SmallScissor, lastNote: "A few nails a day, praise after each."},
-	{name: "Sedge", years: 11.5, kg: 29, coat: dog.ShortCoat, pavement: 3, rhythm: rhythm.FourWeeks, every: 3, lastAgo: 2, sittings: 33, before: 6, beforeEvery: 45, plan: rhythm.TwiceAWeek, overgrown: 1.25,
+	{name: "Sedge", years: 11.5, kg: 29, coat: dog.ShortCoat, pavement: 3, rhythm: rhythm.FourWeeks, every: 3, lastAgo: 2, sittings: 33, before: 6, beforeEvery: 45, plan: rhythm.TwiceAWeek, overgrown: 1.6,
 		colour: nail.Dark, shape: nail.Straight, spare: 0.5, sore: true, noise: kit.NoiseFine,
 		temper: temper.Calm, tool: kit.GrinderDiamond, caliper: true, feelers: true, lastNote: "Lets us work standing, leaning on the wall. Bringing long quicks back."},
 	{name: "Marl", years: 3, kg: 24, coat: dog.ShortCoat, pavement: 4, rhythm: rhythm.FourWeeks, every: 26, lastAgo: 3, sittings: 13,
@@ -81,7 +82,7 @@ var scenarios = []scenario{
 		colour: nail.Dark, shape: nail.Usual, light: []string{"LF4", "LF3", "RH3", "RH4", "RF2"}, spare: 0.6,
 		temper: temper.Calm, tool: kit.SmallPlier, caliper: true, feelers: true, lastNote: "Light nails first: they show how far the dark ones go."},
 	{name: "Teasel", years: 7, kg: 9.5, coat: dog.LongCoat, pavement: 4, rhythm: rhythm.FourWeeks, every: 28, lastAgo: 13, sittings: 12,
-		colour: nail.Mixed, shape: nail.Usual, spare: 1.2, skipLast: []string{"LF1"}, skipFor: 2, noise: kit.NoiseAfraid,
+		colour: nail.Mixed, shape: nail.Usual, spare: 1.2, tally: true, skipLast: []string{"LF1"}, skipFor: 2, noise: kit.NoiseAfraid,
 		training: &training{kind: ladder.Grinder, days: []string{"ccc", "cccc", "uc"}, ago: 0},
 		temper:   temper.Uneasy, tool: kit.SmallPlier, lastNote: "Left dewclaw hidden in the coat: missed twice."},
 	{name: "Kipper", years: 3.5, kg: 15.5, coat: dog.ShortCoat, pavement: 12, rhythm: rhythm.Weekly, every: 7, lastAgo: 6, sittings: 50,

@@ -8,6 +8,7 @@ import (
 	"github.com/jmoiron/sqlx"
 
 	"fribbet/internal/core/claw"
+	"fribbet/internal/core/date"
 	"fribbet/internal/core/dog"
 	"fribbet/internal/core/kit"
 	"fribbet/internal/core/nail"
@@ -34,6 +35,8 @@ type dogRow struct {
 	WishedGap float64        `db:"wished_gap_mm"`
 	School    claw.School    `db:"school"`
 	Short     bool           `db:"short_quicks"`
+	Entered   *string        `db:"entered_on"`
+	LastDone  *float64       `db:"last_done_weeks"`
 	handlingRow
 }
 
@@ -60,16 +63,23 @@ func rowOf(d Dog) dogRow {
 	h := d.Handling
 	return dogRow{
 		d.ID, d.Version, d.Name, dateColumn{d.Birth.Date}, d.Birth.Estimated,
-		d.FootCoat, d.Pavement, d.Rhythm, weekdaysColumn{d.Workdays}, d.WishedGap, d.School, d.Short,
+		d.FootCoat, d.Pavement, d.Rhythm, weekdaysColumn{d.Workdays}, d.WishedGap, d.School, d.Short, orNull(d.Entered.String()), d.LastDone,
 		handlingRow{h.Order, h.OwnOrder, h.Position, h.Helper, h.Muzzle, h.Sore, h.Noise, h.MostNails, h.MostMinutes},
 	}
 }
 
-func (r dogRow) dog() Dog {
-	return Dog{r.ID, r.Version, dog.Dog{
+func (r dogRow) dog() (Dog, error) {
+	d := Dog{r.ID, r.Version, dog.Dog{
 		Name: r.Name, Birth: dog.Birth{Date: r.Birth.Date, Estimated: r.Estimated}, FootCoat: r.FootCoat,
 		Pavement: r.Pavement, Rhythm: r.Rhythm, Workdays: r.Workdays.Weekdays, WishedGap: r.WishedGap, School: r.School, Short: r.Short, Handling: r.handling(),
+		LastDone: r.LastDone,
 	}}
+	if r.Entered == nil {
+		return d, nil
+	}
+	entered, err := date.Parse(*r.Entered)
+	d.Entered = entered
+	return d, err
 }
 
 type weightRow struct {
@@ -137,7 +147,9 @@ func (s *Store) dogs(ctx context.Context, where string, args ...any) ([]Dog, err
 	dogs := make([]Dog, len(rows))
 	at := make(map[uuid.UUID]*Dog, len(rows))
 	for i, row := range rows {
-		dogs[i] = row.dog()
+		if dogs[i], err = row.dog(); err != nil {
+			return nil, err
+		}
 		at[row.ID] = &dogs[i]
 	}
 	for _, w := range weights {
@@ -160,10 +172,10 @@ func (s *Store) AddDog(ctx context.Context, d Dog) error {
 	return s.write(ctx, func(tx *sqlx.Tx) error {
 		_, err := tx.NamedExecContext(ctx, `
 			INSERT INTO dogs (id, version, name, birth_date, birth_estimated, foot_coat,
-				pavement_km_week, rhythm, working_weekdays, wished_gap_mm, school, short_quicks,
+				pavement_km_week, rhythm, working_weekdays, wished_gap_mm, school, short_quicks, entered_on, last_done_weeks,
 				paw_order, own_order, position, helper, muzzle, sore, noise, most_nails, most_minutes)
 			VALUES (:id, 1, :name, :birth_date, :birth_estimated, :foot_coat,
-				:pavement_km_week, :rhythm, :working_weekdays, :wished_gap_mm, :school, :short_quicks,
+				:pavement_km_week, :rhythm, :working_weekdays, :wished_gap_mm, :school, :short_quicks, :entered_on, :last_done_weeks,
 				:paw_order, :own_order, :position, :helper, :muzzle, :sore, :noise, :most_nails, :most_minutes)`, rowOf(d))
 		if err != nil {
 			return err
@@ -189,7 +201,7 @@ func changeDog(ctx context.Context, tx *sqlx.Tx, d Dog) error {
 	_, err := tx.NamedExecContext(ctx, `
 		UPDATE dogs SET version = version + 1, name = :name, birth_date = :birth_date,
 			birth_estimated = :birth_estimated, foot_coat = :foot_coat, pavement_km_week = :pavement_km_week,
-			rhythm = :rhythm, working_weekdays = :working_weekdays, wished_gap_mm = :wished_gap_mm, school = :school, short_quicks = :short_quicks,
+			rhythm = :rhythm, working_weekdays = :working_weekdays, wished_gap_mm = :wished_gap_mm, school = :school, short_quicks = :short_quicks, last_done_weeks = :last_done_weeks,
 			paw_order = :paw_order, own_order = :own_order, position = :position, helper = :helper, muzzle = :muzzle,
 			sore = :sore, noise = :noise, most_nails = :most_nails, most_minutes = :most_minutes
 		WHERE id = :id`, rowOf(d))

@@ -55,6 +55,15 @@ type cutRow struct {
 	Code      codeColumn `db:"code"`
 	Number    int        `db:"number"`
 	MM        float64    `db:"mm"`
+	Face      quick.Face `db:"face"`
+}
+
+type landmarkRow struct {
+	SittingID uuid.UUID      `db:"sitting_id"`
+	Code      codeColumn     `db:"code"`
+	Number    int            `db:"number"`
+	Kind      quick.Landmark `db:"kind"`
+	Spare     float64        `db:"spare_mm"`
 }
 
 // SittingsOf returns some dogs' sittings that count, oldest first, by the dog's id.
@@ -85,12 +94,14 @@ func (s *Store) sittings(ctx context.Context, and string, args ...any) (map[uuid
 	var rows []sittingRow
 	var records []recordRow
 	var cuts []cutRow
+	var marks []landmarkRow
 	err := s.read(ctx, func(tx *sqlx.Tx) error {
 		where := ` WHERE withdrawn_at IS NULL` + and
 		picked := ` WHERE sitting_id IN (SELECT id FROM sittings` + where + `)`
 		return selectAll(ctx, tx, args,
 			query{&rows, `SELECT id, dog_id, on_date, note, minutes, calm_minutes, helper, ticks, recorded_at FROM sittings` + where + ` ORDER BY on_date, recorded_at`},
 			query{&records, `SELECT * FROM records` + picked + ` ORDER BY sitting_id, number`},
+			query{&marks, `SELECT * FROM landmarks` + picked + ` ORDER BY sitting_id, code, number`},
 			query{&cuts, `SELECT * FROM cuts` + picked + ` ORDER BY sitting_id, code, number`})
 	})
 	if err != nil {
@@ -100,17 +111,24 @@ func (s *Store) sittings(ctx context.Context, and string, args ...any) (map[uuid
 		sitting uuid.UUID
 		code    codeColumn
 	}
-	cutsOf := map[nailOf][]float64{}
+	cutsOf, facesOf, marksOf := map[nailOf][]float64{}, map[nailOf][]quick.Face{}, map[nailOf][]quick.Seen{}
 	for _, c := range cuts {
 		key := nailOf{c.SittingID, c.Code}
 		cutsOf[key] = append(cutsOf[key], c.MM)
+		if c.Face != "" {
+			facesOf[key] = append(append(facesOf[key], make([]quick.Face, len(cutsOf[key])-1-len(facesOf[key]))...), c.Face)
+		}
+	}
+	for _, m := range marks {
+		key := nailOf{m.SittingID, m.Code}
+		marksOf[key] = append(marksOf[key], quick.Seen{Mark: m.Kind, Spare: m.Spare})
 	}
 	recordsOf := map[uuid.UUID][]dog.Record{}
 	for _, r := range records {
 		recordsOf[r.SittingID] = append(recordsOf[r.SittingID], dog.Record{
 			Code: r.Code.Code, LengthBefore: r.LengthBefore, LengthAfter: r.LengthAfter,
 			GapBefore: r.GapBefore, GapAfter: r.GapAfter, SpareLeft: r.SpareLeft,
-			Cuts: cutsOf[nailOf{r.SittingID, r.Code}], Tool: r.Tool, Reaction: r.Reaction, Blood: r.Blood,
+			Cuts: cutsOf[nailOf{r.SittingID, r.Code}], Faces: facesOf[nailOf{r.SittingID, r.Code}], Landmarks: marksOf[nailOf{r.SittingID, r.Code}], Tool: r.Tool, Reaction: r.Reaction, Blood: r.Blood,
 			Item: orEmpty(r.Item), TookForce: r.TookForce, EndFace: r.EndFace,
 		})
 	}
@@ -134,11 +152,19 @@ func addSitting(ctx context.Context, tx *sqlx.Tx, log logRow, s Sitting) error {
 	}
 	var records []recordRow
 	var cuts []cutRow
+	var marks []landmarkRow
 	for i, r := range s.Records {
 		records = append(records, recordRow{s.ID, codeColumn{r.Code}, r.LengthBefore, r.LengthAfter, r.GapBefore, r.GapAfter,
 			r.SpareLeft, r.Tool, r.Reaction, r.Blood, i, orNull(r.Item), r.TookForce, r.EndFace})
 		for n, mm := range r.Cuts {
-			cuts = append(cuts, cutRow{s.ID, codeColumn{r.Code}, n + 1, mm})
+			row := cutRow{s.ID, codeColumn{r.Code}, n + 1, mm, ""}
+			if n < len(r.Faces) {
+				row.Face = r.Faces[n]
+			}
+			cuts = append(cuts, row)
+		}
+		for n, l := range r.Landmarks {
+			marks = append(marks, landmarkRow{s.ID, codeColumn{r.Code}, n + 1, l.Mark, l.Spare})
 		}
 	}
 	if err := insertAll(ctx, tx, `
@@ -148,7 +174,11 @@ func addSitting(ctx context.Context, tx *sqlx.Tx, log logRow, s Sitting) error {
 			:spare_left_mm, :tool, :reaction, :blood, :number, :item_id, :took_force, :end_face)`, records); err != nil {
 		return err
 	}
-	if err := insertAll(ctx, tx, `INSERT INTO cuts (sitting_id, code, number, mm) VALUES (:sitting_id, :code, :number, :mm)`, cuts); err != nil {
+	if err := insertAll(ctx, tx, `INSERT INTO cuts (sitting_id, code, number, mm, face) VALUES (:sitting_id, :code, :number, :mm, :face)`, cuts); err != nil {
+		return err
+	}
+	if err := insertAll(ctx, tx, `
+		INSERT INTO landmarks (sitting_id, code, number, kind, spare_mm) VALUES (:sitting_id, :code, :number, :kind, :spare_mm)`, marks); err != nil {
 		return err
 	}
 	return addStints(ctx, tx, s)

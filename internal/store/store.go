@@ -56,23 +56,37 @@ func open(ctx context.Context, path, synchronous string) (*Store, error) {
 		return nil, fmt.Errorf("open %s: %w", path, err)
 	}
 	db.SetMaxIdleConns(idleConnections)
-	if err := migrate(ctx, db.DB); err != nil {
+	s := &Store{db}
+	stale, err := migrate(ctx, db.DB)
+	if err == nil && stale {
+		_, err = s.Rebuild(ctx, func(int, int) {})
+	}
+	if err != nil {
 		return nil, errors.Join(fmt.Errorf("prepare %s: %w", path, err), db.Close())
 	}
-	return &Store{db}, nil
+	return s, nil
 }
 
-func migrate(ctx context.Context, db *sql.DB) error {
+// projected is the last migration that made the projections hold more of the logs than before.
+const projected = 6
+
+// migrate brings the tables up to date, and tells whether an older book's projections are to be
+// worked out again from its logs.
+func migrate(ctx context.Context, db *sql.DB) (stale bool, err error) {
 	files, err := fs.Sub(migrations, "migrations")
 	if err != nil {
-		return err
+		return false, err
 	}
 	provider, err := goose.NewProvider(goose.DialectSQLite3, db, files)
 	if err != nil {
-		return err
+		return false, err
+	}
+	before, err := provider.GetDBVersion(ctx)
+	if err != nil {
+		return false, err
 	}
 	_, err = provider.Up(ctx)
-	return err
+	return before > 0 && before < projected, err
 }
 
 // Close closes the file.

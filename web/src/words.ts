@@ -111,8 +111,6 @@ export const measures: Record<Schemas['Measure'], string> = {
 }
 export const endPoints: Record<Schemas['EndPoint'], string> = { first_sign: 'stop at the first sign', full: 'thin slivers until the dot' }
 
-/** A chance as people say it: about 1 in 20. */
-export function chance(risk: number): string {
-  if (risk < 0.001) return 'less than 1 in 1000'
-  return `about 1 in ${Math.max(1, Math.round(1 / risk))}`
+export const howFar: Record<NonNullable<Schemas['SittingInput']['how_far']>, string> = {
+  tips: 'tips only', first_sign: 'to the first sign', full: 'as far as it goes',
 }

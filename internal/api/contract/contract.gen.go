@@ -30,6 +30,7 @@ import (
 	"fribbet/internal/core/sitting"
 	"fribbet/internal/core/temper"
 	"fribbet/internal/core/units"
+	"fribbet/internal/core/verdict"
 
 	"github.com/getkin/kin-openapi/openapi3"
 	"github.com/gin-gonic/gin"
@@ -37,6 +38,30 @@ import (
 	"github.com/oapi-codegen/runtime"
 	openapi_types "github.com/oapi-codegen/runtime/types"
 )
+
+// Defines values for BenchAdviceAction.
+const (
+	BenchAdviceActionAsk    BenchAdviceAction = "ask"
+	BenchAdviceActionSliver BenchAdviceAction = "sliver"
+	BenchAdviceActionStop   BenchAdviceAction = "stop"
+	BenchAdviceActionTouch  BenchAdviceAction = "touch"
+)
+
+// Valid indicates whether the value is a known member of the BenchAdviceAction enum.
+func (e BenchAdviceAction) Valid() bool {
+	switch e {
+	case BenchAdviceActionAsk:
+		return true
+	case BenchAdviceActionSliver:
+		return true
+	case BenchAdviceActionStop:
+		return true
+	case BenchAdviceActionTouch:
+		return true
+	default:
+		return false
+	}
+}
 
 // Defines values for DueRowStanding.
 const (
@@ -233,6 +258,27 @@ func (e Role) Valid() bool {
 	}
 }
 
+// Defines values for SittingInputHowFar.
+const (
+	FirstSign SittingInputHowFar = "first_sign"
+	Full      SittingInputHowFar = "full"
+	Tips      SittingInputHowFar = "tips"
+)
+
+// Valid indicates whether the value is a known member of the SittingInputHowFar enum.
+func (e SittingInputHowFar) Valid() bool {
+	switch e {
+	case FirstSign:
+		return true
+	case Full:
+		return true
+	case Tips:
+		return true
+	default:
+		return false
+	}
+}
+
 // Defines values for SparePriorShape.
 const (
 	Gamma  SparePriorShape = "gamma"
@@ -414,6 +460,36 @@ type Bench struct {
 	TouchMm float64 `json:"touch_mm"`
 }
 
+// BenchAdvice The next thing to do with a nail
+type BenchAdvice struct {
+	Action  BenchAdviceAction `json:"action"`
+	Because string            `json:"because"`
+
+	// Chance the same in words
+	Chance string `json:"chance"`
+
+	// CutMm of the next sliver; where the nail is left, what it would be
+	CutMm float64 `json:"cut_mm"`
+
+	// Eye what was seen decides, not a number
+	Eye bool `json:"eye"`
+
+	// Kind what becomes of a nail today
+	Kind VerdictKind `json:"kind"`
+
+	// LeftMm spare that is believed to be left
+	LeftMm float64 `json:"left_mm"`
+
+	// Risk that the next sliver bleeds
+	Risk float64 `json:"risk"`
+
+	// Slivers that are likely to come off, this one among them; a look after each
+	Slivers int `json:"slivers"`
+}
+
+// BenchAdviceAction defines model for BenchAdvice.Action.
+type BenchAdviceAction string
+
 // BenchCut defines model for BenchCut.
 type BenchCut struct {
 	// Face what a fresh cut shows; a dark nail: white grey dark_centre dot blood; a light one: white blush pink_dot blood
@@ -425,7 +501,8 @@ type BenchCut struct {
 
 // BenchNail defines model for BenchNail.
 type BenchNail struct {
-	Advice QuickAdvice `json:"advice"`
+	// Advice The next thing to do with a nail
+	Advice BenchAdvice `json:"advice"`
 
 	// Bleeding it did not stop
 	Bleeding bool `json:"bleeding"`
@@ -616,6 +693,7 @@ type Dog struct {
 	// Handling How this dog is held
 	Handling       Handling `json:"handling"`
 	Id             Id       `json:"id"`
+	LastDoneWeeks  *float64 `json:"last_done_weeks,omitempty"`
 	Nails          []Nail   `json:"nails"`
 	Name           string   `json:"name"`
 	PavementKmWeek float64  `json:"pavement_km_week"`
@@ -646,6 +724,12 @@ type DogInput struct {
 	// Handling How this dog is held
 	Handling *Handling `json:"handling,omitempty"`
 
+	// LastDoneWeeks how many weeks before it was entered somebody trimmed it; left out when nobody knows
+	LastDoneWeeks *float64 `json:"last_done_weeks,omitempty"`
+
+	// NailColour of all nails at once, as far as nobody looked at each
+	NailColour *Colour `json:"nail_colour,omitempty"`
+
 	// Nails the nails that are there
 	Nails          []Nail   `json:"nails,omitempty"`
 	Name           *string  `json:"name,omitempty"`
@@ -662,6 +746,9 @@ type DogInput struct {
 
 	// ShortQuicks the break-even rhythm decides too
 	ShortQuicks *bool `json:"short_quicks,omitempty"`
+
+	// TakesIt how a new dog takes it; a biter is done with a muzzle and a helper
+	TakesIt *TakesIt `json:"takes_it,omitempty"`
 
 	// Version of the dog as it was read; needed to change one
 	Version *int     `json:"version,omitempty"`
@@ -691,9 +778,6 @@ type DogView struct {
 
 	// Growth How fast the dog's nails grow, beside what is usual for its age and size
 	Growth Growth `json:"growth"`
-
-	// Habit How the dog's quick follows its nails, and whether its own records or the usual speak
-	Habit Habit `json:"habit"`
 
 	// Moods how it took each paw, oldest sitting first
 	Moods       []Mood `json:"moods"`
@@ -942,15 +1026,15 @@ type Growth struct {
 	Gross  Rate          `json:"gross"`
 	Groups []GroupGrowth `json:"groups"`
 
-	// Measured observations by length
+	// Measured lengths that were told
 	Measured int `json:"measured"`
 
-	// Outliers what did not fit this dog and was left out
+	// Outliers lengths that are none of their nail and were left out
 	Outliers []Outlier `json:"outliers"`
 
-	// Slivers observations from what came off
-	Slivers int    `json:"slivers"`
-	Source  Source `json:"source"`
+	// Rest the spare at which its quicks neither grow nor draw back
+	Rest   Estimate `json:"rest"`
+	Source Source   `json:"source"`
 
 	// Usual Net or gross growth with its middle 90 %
 	Usual Rate `json:"usual"`
@@ -985,22 +1069,6 @@ type GrowthResult struct {
 
 	// Outliers places of the observations that lie further off than chance allows; they are counted all the same
 	Outliers []int `json:"outliers"`
-}
-
-// Habit How the dog's quick follows its nails, and whether its own records or the usual speak
-type Habit struct {
-	PullWeek struct {
-		High  float64 `json:"high"`
-		Low   float64 `json:"low"`
-		Value float64 `json:"value"`
-	} `json:"pull_week"`
-
-	// Rest A number with its middle 90 % and where it came from
-	Rest Estimate `json:"rest"`
-
-	// Sittings at which the quick was seen
-	Sittings int    `json:"sittings"`
-	Source   Source `json:"source"`
 }
 
 // Hand how practised the one who trims is
@@ -1519,11 +1587,9 @@ type Noise = kit.Noise
 // Outlier defines model for Outlier.
 type Outlier struct {
 	// Code Paw and digit; LH1b and RH1b are second hind dewclaws
-	Code    NailCode `json:"code"`
-	From    Date     `json:"from"`
-	GrownMm float64  `json:"grown_mm"`
-	Slivers bool     `json:"slivers"`
-	To      Date     `json:"to"`
+	Code     NailCode `json:"code"`
+	LengthMm float64  `json:"length_mm"`
+	On       Date     `json:"on"`
 }
 
 // Outline closed
@@ -1652,12 +1718,14 @@ type PlanStep struct {
 // PlannedNail defines model for PlannedNail.
 type PlannedNail struct {
 	// Code Paw and digit; LH1b and RH1b are second hind dewclaws
-	Code   NailCode  `json:"code"`
+	Code NailCode `json:"code"`
+
+	// CutsMm slivers that are likely to come off, one at a time with a look after each; none where it is left
 	CutsMm []float64 `json:"cuts_mm"`
 
-	// Risk chance that the plan reaches the quick
-	Risk float64 `json:"risk"`
-	Why  string  `json:"why"`
+	// Kind what becomes of a nail today
+	Kind VerdictKind `json:"kind"`
+	Why  string      `json:"why"`
 }
 
 // Point [x, z] in mm
@@ -1903,10 +1971,7 @@ type Rhythms struct {
 	GroundShare float64 `json:"ground_share"`
 
 	// Growth How fast the dog's nails grow, beside what is usual for its age and size
-	Growth Growth `json:"growth"`
-
-	// Habit How the dog's quick follows its nails, and whether its own records or the usual speak
-	Habit    Habit   `json:"habit"`
+	Growth   Growth  `json:"growth"`
 	MarginMm float64 `json:"margin_mm"`
 
 	// Outlooks most frequent first; none where no nail may be trimmed
@@ -2020,9 +2085,6 @@ type SeenRate struct {
 
 	// Rate Net or gross growth with its middle 90 %
 	Rate Rate `json:"rate"`
-
-	// Slivers reckoned from what came off
-	Slivers bool `json:"slivers"`
 }
 
 // Settings defines model for Settings.
@@ -2056,7 +2118,10 @@ type SittingInput struct {
 	// CalmMinutes before the first sign of unease; none when there was none
 	CalmMinutes *float64 `json:"calm_minutes,omitempty"`
 	Helper      *bool    `json:"helper,omitempty"`
-	Id          Id       `json:"id"`
+
+	// HowFar how far the whole sitting went: the end of every nail that was cut and tells none of its own; left out, nothing is assumed
+	HowFar *SittingInputHowFar `json:"how_far,omitempty"`
+	Id     Id                  `json:"id"`
 
 	// Minutes that it took; none when nobody timed it
 	Minutes *float64 `json:"minutes,omitempty"`
@@ -2069,6 +2134,9 @@ type SittingInput struct {
 	// Ticks what was laid out
 	Ticks []string `json:"ticks,omitempty"`
 }
+
+// SittingInputHowFar how far the whole sitting went: the end of every nail that was cut and tells none of its own; left out, nothing is assumed
+type SittingInputHowFar string
 
 // SittingSummary defines model for SittingSummary.
 type SittingSummary struct {
@@ -2192,6 +2260,9 @@ type Stop struct {
 	Why string `json:"why"`
 }
 
+// TakesIt how a new dog takes it; a biter is done with a muzzle and a helper
+type TakesIt = dog.TakesIt
+
 // Thing One thing to lay out or to do before the first nail
 type Thing struct {
 	Key string `json:"key"`
@@ -2250,6 +2321,9 @@ type TryInput struct {
 	Paw      *Paw     `json:"paw,omitempty"`
 	Reaction Reaction `json:"reaction"`
 }
+
+// VerdictKind what becomes of a nail today
+type VerdictKind = verdict.Kind
 
 // Voice which of the two spoke; what the eye saw overrules the number
 type Voice = quick.Voice
@@ -7040,281 +7114,287 @@ func (sh *strictHandler) ReadCalendar(ctx *gin.Context, calendarKey string) {
 // const string: with thousands of chunks the chained `+` fold is several
 // times slower for the Go compiler than parsing a slice literal.
 var swaggerSpec = []string{
-	"5L3dk9s2tgf4r6C0u+U7tYrtZJK6O+6nxPlwKs7Et507eZhNqSASEhGRAAcAW1FS/t+3cA4AgiQgUmp1",
-	"Mnfvi93dooiPc3BwPn/n91Uhm1YKJoxevfp91VJFG2aYgt++lPtvS/sDF6tXq5aaarVeCdqw1atVKfcb",
-	"Xq7WK8X+1XHFytUrozq2XumiYg213/o/FdutXq3+jxf9GC/wU/3i23L14cN69a1hTXYIblhzgzHe0rJk",
-	"KjtKDR8/epwP9tu6lUIz2LsvmCgq+0MhhWHC2B9p29a8oIZL8eIXLYX927Ih8G0wSsl0oXhrX7J6tfqx",
-	"YkRzY7jYE6oJN0QbKkpNhDyuPqxXr2nNREnVzWYSXpiZTOE+f6YJLUvFtLbT+FLukQz6ZhOJXpmZSin3",
-	"zzRB+mq7O6ZiJ9wfvz3fcXOzCdl3ZWZy4CZJnXdKbmvWnJlCi0/835dNxb83MZ2fKmoI1+SopNivyfZE",
-	"dpzVJfmP+69fk799+tl//sVO7D0DlrodtcILczzcf+6PHQz+eYEP/b5iomtWr/65KjqzWq+M7Ap7iLWR",
-	"7ern9cqcWnuYtVFc7Ffr1a8f7eVH7o//6nhxeO7eFH30EW9aqQzKPVOtXq12im+3zLzgwjAlaP2ikIq9",
-	"gO/DxD4vH3jB4AtKtkwZztwWlWxuB/5Oef3aPvdhvZKwdPjqcCu2TBuy40qbO2IqqRlRXc1KIjtDaqrt",
-	"yq1U1HOD/Shl/QO+9EPYHKoUPdnf2061Us/O+J17DGWbl4z/xNX2b+mX09NBbn9hhbFjfYGyZ7jMHwQj",
-	"gvKayJ09lERRcVgTxWhJpCBSMFLSkx3iUbtcyFp2alag4VP2+U7Vlnte/e6XsZWyZhT2cE/buTd9pQ1v",
-	"qIGx90p2s1/4Bh76sF7VTOxNdcn7BTObptkcGTtE8xVds2WwFik2u1pKlV4McPSmlmK/aZopeSxJNG0Y",
-	"OXJTAYF0SxUj1MAvtTwSJux9ORkWX5x6Jy7RExyPVPYFupLKXDO1iu8rOzc7DjfaMtaepcbR5dnt0xVt",
-	"Z3ntPTxkn7ZTuIR62tgfFrDye+O+YSTSM7kpeyWPpiI12xnSCcNre9OAhGT6jgh7no4VE/avgj0wRUrJ",
-	"dGpXjGyTA5SsRdrZPS0kNaTmgpEts6zgD/AzTYxs4ZPkuxVvGlbOXut+wZ0Sm5Ltp5NxLGR46yZQScV/",
-	"k8LQejpuWnTh6fR0CJLC0z1sRMTQE9Ycn6Jwij0/DA/pgOWi5UVHtZdASUHqFcqRUKRduEsWXQ2v8Qup",
-	"e8He9LQwG80KKUqdPn12vfaWMlaRoGSvuCiZsorNSVvpTUGyr8kvXblnjVUcEszgrIcFivV6xUSJbDOV",
-	"Y+zBGy7DeVbySBoqTsSKBi6c1Nr3M7EX/B6nUrG6ZRk56S2QRfOE+3nmybdUm6/spO0XGi7K6dyPdl+N",
-	"JPbTXsoZKWu/koqC8A3UHuo+CbpagqSoKUt6eqb9a6WydHSn6yjVYamyAZxppRWMbQUNvM5UoO6Lrq5T",
-	"U2pYcu5CmvQHqAUuER0t1c4Im3IvLpILcqx4UUX8u5dMEyU7UToOviOsac2J7KQilpVgPUCHi/a+VZSj",
-	"qpUiM1oppOQlObI6kl/9C61o3dCdYbOazD0Vh/CNLdvJ+UspfIXrw6bmDZpD422jBnSyojOkoSdS0Yf0",
-	"nYp26OIDo1s2fx+8h4fwzlQGn99J1VBj7yVq2EeGNyy1cWAazF3KonwnOR5HIO0CvRqf7YoqeVUe/W7B",
-	"I/44bbmJTy8x9JC6gUe3VbSh697hAkcHzoOXjUGIuUW4U+S2YEDdIDO9VBiyy4DdAvOu+1vGSa3pXRHt",
-	"STiB2WvsdWemN9mOFrP8+rV9xgrmMnn4kCAJtabDq3Ms4Uf7DdsLC8BvZOcPwm6yABqsw3NL+C+rNThD",
-	"8sN6ta0ZK53VMeQkbkAuCGmIo+P0gtrWUmbuxqe3lsxypSNQPSEhSylYegmWI3RGIHFDCiqIruRxTXZK",
-	"NkTTnT11frMWzcvz03hOO6mKnNJRU1E2VB2Wr/6t+0ZqJFQak6IEzyQIDXAJEOf6GLN3W1MhWJkXR6Ch",
-	"y85Ynf0ouxrlT+Iai47MaJqK0eCJOXuh+OfgO418CPOaXhcH3ra5TV5kUr23D92DiXeVUWU5xc1gqing",
-	"0UodOtCbFogTZ2z0xoWzNvD7MekHNHRHa7B//qT3c44kR2DXfk/dqYro5k9Tb504cRUzdFLgKUYPVmed",
-	"btOPkTkALrMHWqNdUDOjiZBo5xNrn/Z2qGLEGqEn9POgJToUpNaKB0MpzZu1PJ75VDjZvFTuadmpean9",
-	"Hp/6sF7lRh4RHx+LJ7uO1xXGdRNO7zwX+y9ocZju/E9OBIIeYYXe1j7bu1Y02dLiQMBCU9XJVM1kk+0D",
-	"GReLExlIPKfBNIwKYiQjHMYrFT3CGGnrTrClyvpe0nqzp21OSlSyTl+PdlKgwiDHldLelEvlfswAE9PE",
-	"cmf6OrY2gr2P9wx2yPuduO43eSou3EdzghOfGiq6SzZQG9bq1HS1DwzppbvyrqbivWHtdFdGzB1W6+c6",
-	"pKOf1Dowmd/Vnp4pho+DVUNmRf/8xBMkcPM1U/jykUI4mjW8JDMub5m6ZzTNaj8IEFnC+MNQ4BfuCCVG",
-	"yW5bM1JU9h4C9qhQKA9XkFNN8esJbfZDcqKdv4SHbz84V8ICx8939tEzTgEnWbgmdCs7M/If+j970/UW",
-	"B+4oVanTOxCT74CGhzdb8Fs/53fpu6R75YEZprigilOxhsNsV9Jppp5p8HrcOf+VFa2koMq5mr1TwJpv",
-	"NVuTynk+rfnONalYXd6RVjF7ua6JU93geCA3+PBVPL4X/usVvhWYBt4wF9Iq5f55vMwrolqWeHaLX1es",
-	"OHwrWjTJaFly+1Zav4sYbEdrzSYXiFUMkudF27NOayee/XNEKrKjdQ0/7nZJWVnU9vJKnnRKKqpK4l2l",
-	"0+9WlKuUEm2OzLmkWlrq5FcXu/h402YjRLWUl9gEUoI90NBfv8XnP/10ejSWO730kdV1mhrukzUpuS4q",
-	"qvbMkoKSLS2JbgZup7OWsSOO2+loyH5j1j1X+A1JntBK8sIbzYsZrpBcZDQWXhwE09rKZ0rsc6gUwMUA",
-	"oX9KdozVVmSDOAtRkiPVVrXRnWLJgBYT5aYFD9EFniRw0M48/4aiGK5kzUt6SvB86Rzq6KkUcivLE0io",
-	"xff5+xY5s+exT16+zJqgneDz/mt49L/tk/Betc+QBKNyLkZgFG9IzailBRfWWu+v0mwkUMl63n1pnwGd",
-	"nO8rs2gFP8GjfgV2O7nYg1LuqXD+2+65iUYkQXzHWzmcVrxbiXGTp0RSE2c+QOgJztVAf8pfEPb7j7kZ",
-	"gkfIz6ATByGP9t4qKcQHartAcAr+ysq5Odnr4Plrbw1fPC24KnFeXTLqA76OI6PKHveWs4JZJjug17PP",
-	"HnFOzM6A5en1tZm5H7h57sa9YuoHSA1ar1535p7rQyKK15mcAaTcF2YCm50LSsLjSW7qjL5n/+qYvvii",
-	"p5ptqNjXzAdkpxYfa4MTa/LhGetu4P2afDqQLxfkGlBVkES+wTOdS1tQtOSdzjqqav7AVO5TQ4fhw/6T",
-	"I9cVKyPjdnRr0QMTa3s5tUrueM2cNc8h9wfCLdqZtaRkLWQ1WB18NmwQ+5VGtIuXGlHNryLQahD4jgVX",
-	"vxd5HtNdnXDv66KSsl6uIL2H55M+43GYxL05NaMvnU9wEDJazchOatjzL/G5y4Un6GN2ZK7bGv2EQ7q/",
-	"sZaDBM81oUQbqVhJkJR3pOlqw9v6RLYn0jK1wY/XLjJpJClZwRtaT51m4YOeFaMod/+uNIufmi1Gv87b",
-	"YO65wfvW/dBJCsh9IlSyZ5uTldTJ2Wy5MtWmXODO9dovfoO5FJuMT3knpdkU7lI9H+SgQY/zOvWcLle7",
-	"ENRSUyKY34vN53RkPxNGb+kDJF9sDmeynC72TMFBW3ZwMYtKKrNBh2SaJA9MaefQmPLskdYHlsuQAN3d",
-	"fm6Fol8tCWHMRbv6Ew6QckmA5racPqhVJt80vgSm18StdFAw0vyOhjhxdJim52QdncR+1fFRSbBSoMy6",
-	"dwROFjFe+YgbAjNFp8wfiowUucZHMZAzIyUB3FhWCMu6dK4tiMzcES60gVzUHRns3v+vBFXW/zdwq6MV",
-	"x5afKS+pzvs1Hie3wkOaCwzd0Lr+Ybd69c8lRPh5nH8O0WPv4LSs7dbedEV1hzyBH4Prnz9YrQ2ygohg",
-	"R3AA0voIB/KPF6mJuKVi9PARe2DCBSVAZSghTCQh7oSrG0TnxnlaaRGdzMOE9WvvS1GMlndEMFYyUFfQ",
-	"LU5knBMai/ir5WzPXx+/TDk1ZpRvcCOSPW2JtRnBw4IioOzYHXkJFRKeIzBi7goObiu+U3IuKpR5ulTP",
-	"SxIw635CC9Md7POXqStd254ql8tyvibBPxgH4ucP/eiqHCdT+ZB8lOfkV525jf7B2fHJSbSgBsoVGxzn",
-	"ywe+wafgutjOO8rewEP2pElZZnJsIc1cHgijRUVaelzbu5RpE0rSIG9l6dXxvSfrJCD76+xs/26fcc9u",
-	"uNj4kzgVObJlYuPmt4z/25qKRVld72oX8aXisDTzMsRopxUT1IRqoMUeX3zb+65pqDqlNtMoykUm30wT",
-	"u32uYo5ow1rIlJWq1D4bNooDSgG+9FTqpR9k09JjLsbY0BNcqFtGXGkAObHFC31Hj0ltuzpthMs+GBsN",
-	"Jxey55CZAiu1mttgZeGJ5MKmQmQVDenoHo6jP2cDqRKF5PFcRRQZ71tS8nTsLdcJ9wqt60QIQe5DevdW",
-	"ykPyDrYPLZZXX3bsXh7TKXNdKt66PWGVDqMqvj+j8Ws6yPiOPlGskN186OXePXbZjRBl8oxUA8i1w+gL",
-	"qjia/0rgYUIrRsulPBpKWc45r/zN49OCgBprIKffU7dFGXbwuai3dehemj260AE8LkDA5EbQxSDn2G03",
-	"nJE7EA9QFIjadsmORU2PKSXsvB95rlhuxv07UyrWUsWSy6ukEliUlQx6TVecLJta7l5eVPp0E+fw2LQ/",
-	"U+gUtifDvteFJP4doqZUm6V6hJcEVwRM78jHI+MzxSWXeRO91Jg10y+2Zh9tnU7tTxdEPeyf1nk2IOeM",
-	"YyvM6KzHCm/Kpy3Yg4+6xTeRf/68hnyJbVh2i11fZcficcdpOrU8kpfI6vXA3RbNLGs/Xq7UL9HR3ze0",
-	"rkOJFKN64KmOK42o8JmDPtBcD3O9nTS0f7WStBOaMTENOoPA14eczxsV9FdQhguct8ZMHlDVXXkuau9R",
-	"yNsKk2DPJoc8Up6Op4MIBWdgQYXV1OE2w/Q/ronhTUZ9dlF1iHPB+qdjVrN62k/Vad5wt7sViBORImjj",
-	"kfKN60wd1pC9k9gEu65QVeI3FZTEjeZ7yKzv6noZCMV7fMsjIChCGflkpp+7ICLmK1pWaHhZ1oz87SX5",
-	"vwgVpUu+h8qZhkHRTDr1Phesl8dspD6jOl2UWz8iNdZU45jrMLHw0iQZHzxQyTlVYprc65jVnrGKti0T",
-	"rPSIAlsmiuqOuJiTJgcuyj4RXDBWWn7352Kyn+jDX1awWNC62fjMlCzyQUgu7euCHBtOtv+SirqzZdAJ",
-	"u66hJSNbe+4lQAoYVteauESnX986QIuPrebUcBF+Tyz7oiLrJYnOwAU+zdkXt1xSo+USAmf9Ve6xD30+",
-	"Uc5JfqxkHdT8dX8Qj9QqPnVJEJPIgEhNpqjkTJsLq13y5dW7NMth3vs4K/yVz1DBjEvLaGvi76hOuOKj",
-	"MSNMa5uvqCrzlBlF87zwM24SO6qIC+xQLBU8srq2d5jdc6oPzJmVe8rFGvYfsZnSJV9eow0aW7S2T1NL",
-	"ixTrhPGwvNY4FeOFsCychKwQ9MnvIXcwFGq4CuEo6TUckfUIXAnkh6sui0rQ4P9NX4imDa/rTVSOFhWd",
-	"TQrSXGWyL1x2vDJzebqD8/zaXHevGX7w2+N9aBeYnD3WxCKtvUd5CIzwmROGPm414xlyA6ZI/LUT7Akd",
-	"kZKdYrqCs6kredR3hJKSqgMocq+sXWwY2St2gr9uCiaMYqSUBise7eOQ1UmkYP7xbd3pirRcHDbhwUgZ",
-	"gofA8clOLjfUvRfoboBnOm1Zyr8jsNMitelrZMRHqE1fc1aXXyklE8VF7NeWFcNgfH+OAR0tIW80qsCF",
-	"FEbRwpCj4gaS916hxvzPT35+Hvwjk7c+0Lpj8+lWOLh/fN3PNMkUUrGCpnzD22QChBTMC03LIScryp2F",
-	"u6x22o33BU3G+qyqk74QsfrTjQhajJ/5oxyr61XatHRuNmeIjUueI+tyKqS7osqbrFhD0GthAGiWQF0S",
-	"UZ1rYlD7BWc7PrKSamwqIS2RDtFAa+SHcyz0RaoG71KX8MAnu7zSfIJNdulXr/tWDDm29LvzHtbl8FEp",
-	"cnxD26+haiVl7FWy06yyuqO7ysNp8qkNE2NkF14WfAPIrpDlhT7egiqE9+Bp98RSd7MbK3whuT4Pkhes",
-	"akzeq7goN2i8+t9kh44THwNYUmrwjUP5ur7SAN7wTYiuD3fzMog/webjWL6Ui6WK7YMFig6Zo7UgNEPn",
-	"xF7JPvZ+WcCYMXGfEaed7mi9bNIj4nt8NQEBXXyPW1eWD+6dU+ORm3w+VlPOM24090FMIzfzY6oy+Y08",
-	"kh3VoUz2mScbUmrLNC9ZbzDZDQJrxNKX7hmaI/w3NjnCeyW1XspIsJTlKmvM7Ql2CBbD9E7faqYeABZW",
-	"k+2JBCC8RPZFZ2rOVK56xwPe7LhzMUJ2mSjBaIucLIvW8wOOlVoLljHomaXE9mPDhkWr0ZouRZC44FxF",
-	"xdG5HGi7L1QJ4/155zVK5J/+TDoWGdiDfnMijAqcRUS+/GH4od/BCy2sy866PUnZ2qBFaaQLkTy8QPAR",
-	"+jBwYpj8tlwX56R7dgbqJGbWS075iEpjIzXhr1i4n/lI3QQdpQ+h9WscrejC/U2XHQWBOYJjYFRcfUXA",
-	"l7N3wjVSN3cF58VlW9OChQyVgdhCBB7OyK5TAFood/YpKiAbt2CE1jU4BgAPnSpGIH+GlfYD4v3Ml9hK",
-	"GSEThMtZsfHGZyMmyqTC7YkZEzsJM4/jXy6uAeu0f5ZHQRQrrLwiUjlwB3u96pbRw+Q+bbu6Dhw9DYXk",
-	"4iDJv4+N+gz3eGPevgbjGsltUWweTnSAKZxNJAwZzn3qib02QB17/H02BlkJG+qWEN0iYYppNkilj1Xy",
-	"SFpFC8M1K5HVwa6WkCOhCdeRH0qwIwzXoN7kvrWktPcNvc6x6At730QFGBfEnpDHnZrjUESmIbkQmTmb",
-	"rsvq1ruepTbzcaRkkMF+M1MY4mAto+QswTBN3tklnroQCkoyVtP99ludwfoTks8j0v8dHrJyUZXzW/KO",
-	"Hn9QLhPdXtnhS6OF1Vb37hRp6VFjZUcEhwvV7pekpEaO/8Q9KjVfEvB455+D45gKeFjDXypiPyS/SI6F",
-	"6TMoHrgB8WZEM4pARB2d3NCeNslD67gusuFpjY7+IxUYcMBikCWABf5tj8AseMO1keqU9l7pGzjZIBwS",
-	"/KwTj6ADOV/IMm62PQTtRO1KDWOOEpHdQjzRRYTtXYjeTm5uM4WEhwv1MhDsYSeSrBG/eOqSzgOX5nHu",
-	"AcYb6/rjqp2oQOcitHvnqDub8oCPnMl8mEEwyNrMkKqDa0lj0EQ7shwFCH2K51bkvY7HJbAK00zZAaRn",
-	"wiT1hjL5pdNROW4OKzrnrR+k32fFmRh5W4fUmhA44Y4Njw43Loe9GdIDA7mSnC8xYjTk+Jo32wxL82ZL",
-	"uHBarekUrUddFOL6yOPCewgMhGQ+k8sdcTpHnxh0kh2hKj3sFfeW1QTz8PalDKfUPqgXoPcdh9cVLnCN",
-	"G+uGS5Hj2yFmeNfxMrVE1wpqBKrQsZnuAvKBqbJLpyvuVTKvDuNf9sM+aQHz5i6LT4VHFwn677ixeknq",
-	"RQee7PaA84SEp9QEZwb7jovyW7GTs5cKvtDPAlNK/d6l6OkXMi2B0bprUrLWWgQBxxT1YqCdYsVBClau",
-	"CRQS+2xxyMFx7Zeiep0UxLYHIjpfpA1PfYDwLVdscXjTbkGaE/YdVeW5XK3bJFI5KuI198DqBc+/hecQ",
-	"Ki9l1QOojVSeDMM4KabhQVS9c8pjIuEplwIsNhdlkmmmPFx7QkI1DoqHUE3QrOxRuKhqwXJGLD38AdsM",
-	"KbbjqVTQfrjlsK4Vq3fzHYjsQ4hkXcynM8NDkM0062b9kSMKrKzL7KXlMBN6+Ex5FHeE1Zqlmr8MALSX",
-	"d1roNN3mbMZOp077iMXc2YY5U42YgLxgDjQ+qr5J6ojnAUrO+eYRltles4K5S/aUqKLc8QWVhiNkD4eE",
-	"iiwSUqFRKPijGqST2yZHy3WQkr1T35+EsNlnpO41IBy3F3vj3L+iM8YnPgOkUkvaYRHBHyAhzwk8gKWE",
-	"Sa4DX/red0yb3psS/JVPK/ueSFzMYUXYSV4LFpFCA84w6iT5saF1vdEF1xqwY/H3FoKD61VtpXj4bd/x",
-	"upYGT2XIsdgUNW9dERw2DNps0WXofy05bST8ZcfRd1Ioaopqs5V4LN2DkC95ag0vNq08uj/w+oGpjeBG",
-	"+X5kSmjjKmZ3DjBxC7iqGy1Lil0Fyo2lBLRYXa+MYhROu4dkPFLD1Ea3CtKeGgbpd0KKja55u2kghzQ4",
-	"etiJbVolDfN5m2WnzabB4oqKcrUxnC1xpF6boekdqbHiOFXwtopq/sCS4OwVoLyC8LiFrnbh6b/suoYT",
-	"nuu3JHdkdIX5hHGnn2rKS/If4Yr9yywg4Oi+CBdD2M/MOXrrlb6+6kWgWxB4xJs+C9jirbuTruYLhyky",
-	"NdCyzWNC27gpDoCQpJFYqFRiqyaAfYruZvi4oSeyTZrDS+XsL7KzS7kNtgNuwVfCpIEdljAsviIgwKNj",
-	"dnpl0bohRnGmXeE1lJd1bbokbxZwY7nLwt4HpwW1AOVpWJCX8kPJhmG1XLI1WDKhM/TKAT3RqBN6s4xM",
-	"dxe7uEtDAmrAqqAvEe7TuQLkDrZbxzqiqZTs9umEmtD+4QIeSvd4sO9SjB7OMgQos6FuHXripdNa7dOb",
-	"caecAbjfPARNEroHdGEv0UJVA+xvWEHg7VB24OsNNCbFxtOLqgcHzNx3sUC+7I9zSlzGp3MipZbKi0Y+",
-	"zFcd2Wdu1SjxgpN5eaFOkuUhOQHKnhRn5R1aYS/n9T0guyvxBFJHRSawbW5H8rS5xnS5pa0wFL5L9z7L",
-	"/fmFjtXfie46d2NjqfDVupyrNO6v7TRizXWwYkn0mUktfx66q39LQpfYb56O4PmOp/8GN2jiesPDe+bC",
-	"mTmw40rtILKdoA6iNSl6cSF5Ar538xvDghzTW+yqJMd+A8VclxJwOnYGMoYgJT4diFPsOHS8xv69TM9k",
-	"ucN2oOqUS7aZ56T39qF7+48Ol2uiJFeC2mKvaeoa6J/xWZ33OHnfUAVJSlGTTxg67MSZ7mVvo8LbXAhq",
-	"mIxEjITe7S6aXXRm1DvHZyxJNIz3SqLgr6Q8LCske9uXOj6imKzv4pzWITtRyqjRIvRJiz3dY5iEVfra",
-	"mfDYxcXPl1UHX3bVsJ1Jt0G9tE7oWMn5zJ+f4KEeN+I897pKHPusf396DaGbSXRdQsg3Vf0yZKhOcKOf",
-	"v/Wp7hezE3wf2SntB3gjjwBBG4K12B5gmIc17TMmUykj0ygLOB90sp3AFT0RLxMqZxAcoC3SZUl0P3mN",
-	"EmSIE7fYrOuIQLfgNamlPCCswzm8hqfumnt1L4yWarNpaSbq1yqmM/IIU2M9rLPzMWPnQlrXd8SojhFa",
-	"lmjbmbgtud1UIQ2Bpi9WOg87f8ftWivazvMLPHRdp9Y/vug/JVJSHPs9o+J9+YdmmH/f41MEuCFknpBw",
-	"4373jbwt24XP7C/+A4Rns8dhaQ2+H/yRZfjf5/JT3QcYzDEV4yqDYwPZ6+eRbC5K344yZm8MZBOaDUUp",
-	"32el4PcuOW6MHHYOH2YxKsy5dV7kO0gmF0vthAgUKGJfw/KCFNo0CHAq8yuLkfq986KErlVocIBCXMqj",
-	"WGj+fo/K5WPM3yuwOZ/6AnpaSZ3Ww3zj674TNrw/RbuwtAlrvaNHOPwl33NzR96++XgLv9/DD1AMa40U",
-	"UgFAE5YJx8UBb7/+bLVevf36U/j3r/DvJ/Dvx6v16t79+wn8+1f491P4F771Bv+F776B776B7775eIv/",
-	"2Uf9v1v4D94Ez97D9+7ffLawQVrJHlW0bLfwy2QxbUHFxvtdJ/EzxL4nUtSnKTIpHmlffgPKBPvVZNI0",
-	"r8AlvBRtdjnqINTXo+mWWrVitKiYjgrnezmKNhoVp4Bl59rmJxwD3YJmhV19DnYYVBYAUrcvgyDf2qMO",
-	"p6BxMV/At1Uet5NTdbpPm+I7k/wE+6qmNc9ypntQCpXTVGktZ3Ti0wIDUwADF7n9XUdN1QNR1z1X5+TJ",
-	"Nahwn4O94I0t7Ajs6rON4k0WEM5qyGcNjDOJ79CbMPaGXnBtXAL1tgS+IYPYMIOJy0S5uWQmuwy6BeTL",
-	"WAK8whYDAFKxJpToijHAHAO4CtJSrRmmMFOypeJACqp6athvwB/wuRgTM417cR7wIg9efYcZPpYz1nEF",
-	"xuRgHEau+dqBsiveJAf30FxX88UyP3UPfRejWS9LKjiH7xyzS7bvLOzXjFGMQnmR5ZzhpBxq8iXXzgXd",
-	"mINZlS1kQd8n+j0xvgv8BKDhvcB34K3nSREnBWb9sXYh30H31kd77LDBwcbITbg1ljVgcrbytAWT6Ooa",
-	"z1AP8m7/hrmfRnUskHkBKiOMsV6pBbpr/zSQbOnj55B//KFYTTfKzSlHnvde2w4Ob4//L6UGRbqtQa5s",
-	"lTx4VzjUJwoAJVikX743V3a2HCiY+gZ4BpMW773tOohe9AeWmqUHsEfrGyXeSHnACwPqh9cuzd95DUt6",
-	"cu0yuCK+QnJxwWAa8i8h+BA8eLk0AWzyUors3oWKFNQXJ64Auy4tG4blDa7birWi4Nw5vzB8eBASrKbh",
-	"4VuEOP8/1MhNH+UFpmp0uX3y5yFmJLozBvbyVArHAU5QTvpkO/dajW6jC1qniiWwgVvAHqOFkUqTl88/",
-	"W5OXz//zszX5eE0+fv6J/eH5ZwgYjFAEWPX+TAN4rAasykT5Ux62bRESUi/eL++3ipdlYuQlyAyZi8Ij",
-	"YzhkhGhnz7US+LtrgJVqJLDcyL7AaGZU1XzBKnsBlQIkF5K47gkggGonXAfo1zECwMUUylVot0xtvG63",
-	"+GU5UMlcmiEESVjBS7s+MNm5IJTs2JH4ONcU7/gCN4F9dt5NANX2LtYMtqemfLG71Q6VW/a1+PyIU+r5",
-	"Z+37IExteS+aQgYIRmtx2RENkwfCg0VMr0Eah0qJS3h6polXpYJTWEBUC8QleLHoTtmtW5DMjKM/IpnZ",
-	"A5M9WhGHwMfispozeFkRHlqqXOuqRE13k3pYMjmEzvIjpsgL+5Nq4lbUUl8QTcjBKtj3uzhzIpRMQ2ca",
-	"yTTU9yKE+6AB2MipYzlls6XzRTVf2Ce/oFhYU1RShvK20THnpnKN2/ZMMEVrUjBeD5pERSRKI9RCgN9y",
-	"4EO6ngiRFtLfDS2UqCE1o7p3hHl/TO/+yBQ/2xO3mUHG14x09oTiSkOJzEVBqwxgDRbeQTS7QWQruWfZ",
-	"hOUY9uB8upIvJGZUECMZYaLU6KkF9QZ1sItBa+VDuomYb4zDDSkVPWpIJkrt0MW9miK8qFRj3iHo3DCD",
-	"TGxkl4gibKlA1K0t+EkxlYBrcmRUaSI70ydBYfsDTIEiyCqzbo7Qk8nlCPbHp/cMRyydgHvwuzzow+gv",
-	"oj5MO2LddXy+U/LqHeZn9pEmCBxBYAgCP4vs8nfg9LjeKvex08mlkm30TQ0YhRjdOItwuTwB9SiVNsuz",
-	"xJMYD54g+K7Mhv/gwZz8rgNMsC+oqeWRqfBbRVXJtJn8XiOMzQLPSSn3z39w/oCrsYneuT6y48adyX6l",
-	"Fa13hGrIAPP4BJQgRBPAblFE7IO+IWC6+8ye5AWxrWVxyNdDhcp7LzQhNSgqiOoZhevLe9ckcxPWxEVQ",
-	"sCzbHcghIgAsTEgD7oqU1LtpN7WKFYfa5aovetmPlW/atQiJHupNAhQwOKG89wmsCXpysb7FGk5NxZf0",
-	"9NgG3z3C3KTJgavUDalTSeaqehSwhRB1lazLMxuESGxO/3FAbK6RjlSHxdBWsk72k4Zsp6m1CkSBpsZk",
-	"1CrgbPDE58GmBoIcy8xQa7seQfpLZtlwkCuabK2elPKpPVRUHJ5ZRULpSxhNsDK30Gxtw0WdsBnboKkx",
-	"QjrlLEI6PXDXjYhCQSxCRe+kuogz3jP2o8zjQqcjScIjibomORMbqmv9dZAy2QFMB/D6KwpNmQvZNFIk",
-	"22df0sX4EjAN++wmFplpbKaGixLz78DRYL/lD2OFVe/LpKOU9Ws/2Gy3ikxHftfFz+sEUTc/18ioJ1mE",
-	"YFgFJEGnCsKZ76/BcDbXAa8QRVJPxvg+CMw53sKkcuKE8jQjtL8ez7oO3WOXBRyNbBce/4sOipHtsmw8",
-	"nECvRed2Jl24kwuyuylbdQ5rWyByATrv+jHZi4+z9pYFZCPr40wPjFiyPtofVHRGX9z/RPFUw1EHFR3y",
-	"wduaikG2lE+/mQY1LqjQ8BMO3j87l+Q2pbtz/vPXNfntZyucsGoju+goWBP34EoEbt5FUHdR9zTfVXQn",
-	"pdnspHLlT1JsNIelSLFxpnlNMeHUyqcFdsW7HtLuetNCyW2dwkQrmXGcNbllmFLygvLLqINWsnScmi6H",
-	"W8dNnVYP8A9zvAKf+teEodZ+bWElSb5RcsfrK7uML+iTv7Dv/YXFHucb0t+sJfwT9II/S4N0eLGQ1Gxq",
-	"LtimwhhnbjeHyRRJ6Z1Af90zMzGMUy+d7N0j3yx7J/ZskxLBfJF9liUMb8+y4vgGcq9dJ7d3/Lpo7CQB",
-	"u7Y9Vc65NM6TbO2Hz7Qz7M1RkkYKU4HCXnlY9PHJKjMAHD2O/46xfA1BIkYxTrG4IDLCxYZu1KAqJJJe",
-	"fdbRTMGzC3QEhdPlAoW3p3dWta76cVjJAyhV0pWHLohJ+Rc9Iir1X/ZC/7z0oIgjL9Ui+IfPA/jDlhW0",
-	"02mpX3TprLiXA8yT0HJ7Kh2TCgsoatTkrLMHyefzUv8BD40JG3Am3MT71fnXnlFcYFe9529ydqxS5YvX",
-	"pPDdLCiiWRUOtpQnsohpRn0N+lpae7WvLRU9imwYIYl469v/6qoPNFe0TPqKfY/K/PRGL9qeiIDcj8lc",
-	"qmTrzdBnAJ2i3JAt29N0K4vWbfzikJxRLojnjyOqvE7Vw08t/SvMtmRU1ad0T/1lJbEwQT/sOtB1uI1u",
-	"J3xePL76LLNdg3Wyl7TenFFZlnoTLwtEpYrO3RuyK7xOm+uTyDxtS0QCQMS8FBHPand/WFrUuNeGDgiR",
-	"eXsnk7/Xuyb/FySW5yqpFZezuYTv7ejv4El345yB6wMZgVVSTvCuEe8z6SacAHY9UZnHOax+4EvEPJkP",
-	"u8ZQ+DCBKypD4C6fg64QpUvZOGOnRKZIyNHsmbkHlnHKQ0S5M+IkbZjQoAudm3WsNk2kwgVemAG1kjrP",
-	"BUGuztxbhSRlqC9JcwfuvwdQ6zEtfGr7gCtwdqN8Rrd9qW2/d2GBdJvqRUvMdJ3Om4bAOMMeudYqIphg",
-	"AbUWsh31Xcj1tvWDnGmlfJ9Mifw7A4whSAMlaHuio92aPFGZe7Ka/WxrU+xkkf88/9mk8svnEcevXA9n",
-	"kFxxhBEXoMdo3UCXf0b1yTVpcH40e0Hij1rQtl1g5xjWtEw9v++B3y62dfAVsOZ7D5U1TgFDgB4EwOCI",
-	"HuEKdBxmuG8zB/Fay1CKcpGyctGHmtGCQ891/3VwLXu0Td+6r0taQJmUrehdffINzzQIjVV20GKXV1ao",
-	"0xisLOLDBUU3IW2YH9jSgcf+Y9zaYG5Hs0rzZiFVeY1WfK5e83rv/DSV2FS8OAimgaMg7FYMO92ecWl/",
-	"nLpxA8rHOe/k+bq6izDFb1bNdxXW5Pl6Oyiqg5JcLuwxEMZfBOkoxnoVUtRCp8RXVqX+c6BoIOp42Oyk",
-	"SksTRrY1LcEkd00H4NHylfOlbOvu0Z0Y5uI3LhoboXLiycmdxk6YXNtsRUpqmHbeAcYEhCxZSWRncL9c",
-	"gSQlmiE8gevZZyUqeE4ASL68I50wvHa7gFDP0LpCGwB3NpYi0EhPYM75KDGrTnsER5jTeQBEzCvPtCW6",
-	"D2byNIld7gwTLpU9SspCbGIDDQM0/xVrgNB1VJ+IJR1VDCP3a7JlJ4mde7C7IT4cUifSmcX+3kZxCvC+",
-	"G1eLd+QF21CvDdj/6hP2gDPC3uXwm6kU62uT7LjhlzDhuWserf/n9z7b8+JLXvWuBXzJdf4Cnzl9pgHz",
-	"bL95EEsoEo3iTU7kXVAHNmpLnxhgPagVG60iz4k5K2irGD1s2AMTuerDvoiwdzxa3Rb9Fcwn0EeZ6LPV",
-	"hbdKih68Z45Og2tp0vw0gJ70yHvnKTVOOU7MZTryerrfeZLpc9Sad3syevjKPojZgrNqmEQ4hBkvocud",
-	"1hVNdi0d+qOfBSMo+K3x+66Ax5J1TV7aS+3jfPRuWcdzcCj7VtNn0wbhIVCw1J5nS2YkFpHkcFh3lhWY",
-	"cBj/g8R3IbGOAvsLkAt7hvrilQ/Lak6T4QHIH9bxtTpI7Yx8ZQv8532E4zEKheXAZDXrgKFiogx5MSKI",
-	"p3Pgj+QJkkm/bSVJp12GS6vkXtHGahGaGadLRDnMhqqgWAwqyzSzgx8Y86jbUjYp1G07jS41jZaW61j5",
-	"tAcAnIykpRqTplta3qEbYx1hpNyRolP1usdRgN/1HQHgn77nlSAyltZYP2h3684VP61d3pXYMzugE93g",
-	"e27vCOD7rFHtEPIYgUpOwZL8trQQL/L1QoBQ5PGI1n1pByIHzWXNdOz5PVYRXp4x06ExGWofcz0flxiw",
-	"tytZXV4ZOvbOdjPFw++Lyp3JXKJb0Rmyl5Z5oHXYmrRU0bpmNRli3Oh/dVSxNaEFuK88pOgzTeivXN8R",
-	"bRhr18TaFpYFEPVYF13dGuixCF8HS2drx8GYfh/2xg4x+BQ6chEp3L1gjikstz93i72CLwB05EPYr9dd",
-	"qhsoPekB6klCSeDab4o8CqKoYXd4Tvr99jisvgA1UTu3AHMIbaAjVaU+n9hyw2yZy3Na7AXCtM9ZGe2X",
-	"2NcsdncM+O2iIro4dWbUYgVT9by9X0hq0O97fvu8e5sqRjdN88nZbsiKl/usO0OH83fW445PJUtxcwam",
-	"9swebXJiUonFROlbYef6kXs6J+UJC96Zift+odO+YMLMByFC+e7MsVvIxcPS1AWNVsL4lasVXvTwvNJ4",
-	"2QEK0IWXPL+xF/fFX9KVE5S3yFdD5lx+OfZi97KyjKHvFIsakY/BzeE6yRKehMI1nRL22GxcvcXUE7Oj",
-	"KpgonRL9rUfo1urNIFOAnRH+IQlcNDq39qAMFdm4hqHP3PO+yZg6AwKHkzRayeBUD7sk9IRJn232Y6Lv",
-	"3oW98Hw10JRQfZ9Y8H1yc+eNICg1XF2fRxPQz5rzGTLvGRP3SbUv6HJTebG8rmAJ5Ni9L9noBf1wp3xb",
-	"6oH/eFyde7Ypvmsj6YtmzmEtvGd9Gfg4eiV5MV+u8to9BukyjcwApVBDAUyV2GeENoraT0EZdA3OjoLQ",
-	"Y3x6Ije1va0QK3K5QPmGtl8jvOSHXIbILFW5bmsngfhvbFPUiCO5WKbx39hr+53UFC4q8npghikuqDpt",
-	"AEw5wTX4dwTRQ5iGqPnBtjOEkvAWTgUJDUMX2y4BjX+CFQP+xsW7OQnlIQNFObPuhX0VGHDWiApDtkjt",
-	"UZLfPTRYX9uhqBvNp1VV0CrCWanzlgfC6sF7H1PA/963EA3Bc2gYrPu+Xdp1l/VlajX3YQvfuHVBpvB7",
-	"1wX06jzh9+j/vCaYekWVuGVoSB9g0w462J9CsEzu6LBK4ooO0NmZ+jRWI+UhUbBueJMtWL9B2z4Fwewn",
-	"qPaLo+SDAPOnnybkFy+yMNaWMDXlpUNAHttx/aKjIV7OVBliZqhbevJkI1++75qGppowhkj+o501N+at",
-	"pYA2EcojtsdKN2S9BYPlMwfBfQ+NxmK9JIADJbXsW3DK5M6RSpvN5bkC2baSPR5ZlNiGPDMZze1yVHCM",
-	"a0yzpVcCEgUAChue7wgtu9oQlzY8CUUDRJILD+a8eBCbgruRbNmeC4+ksXOx8YrRB4fJNqEQ9qNOvR/K",
-	"MKgyXhfthVxFNc6XlT5fatbyCeMkN6qhdf0FVVlYLmjbTlpemE6xSNERjJUaCyUA1eDxTZ06VTs8i4Qu",
-	"qmTXLgg5de1Q0RzVgjdP0GemOd9VRorNGOU/WldvV+ZM+rhoOvMhGKlZl8DFbZ+MXFbI6LJRkDR9vxH3",
-	"9QQQVJjneN2REhq2q2eILNveIKE1sP9MVuvjU1PjbpKJRCaNAdi+i7Y10vaS6VdYooSWw9qKffubgzId",
-	"rlyKTdQQc3pJ2S/NPBHmN+MFjYYavTe8JLMJ7qT1PQGgxqbB/laAEQF5k6v1imrdNfOGANOGN9Sw5+7l",
-	"VyjZ/hWoabcYfb2gb8WX9KRRVmNje0IFZPGsyVaG9OeGcJGqKrukaPJKUMgeDTJJlL7q4rJlwxdj3Otp",
-	"oxRJKq6NhDas4/yTaee2rAzLZugHzOmxd1o1NGBsG7LnD4Dc7rkOPwdjtmloIkac6AznnIZlrjomSt9P",
-	"tKUreX557cvPsh/97bNFEqgfILwufDk9WcZGPTFCk7Ql5ix8/THmrKGi/Fb4pmEXWLO/0GMm2xT9xpYP",
-	"f6FHl9dJZMuSTmjNkoL46DNitp0xUhB47I7sqdrSPVsTBIgD+DcMudsTAMqeOkFKJLh8trQkNQcInUmB",
-	"sXsV5EuAS6BvR9uJtu7289zotsAvIklfI4cVlbuurkMvPPT7LqEzvOZRdJbtLVpfcJO+sC5Kltae6c9X",
-	"4diHLoR46tQ+2Qi0zxGJQshSYX5I0unqcFymcIHcKwZCHiOQQCd5B96Hlh410fZOir0hS7r2unW4xacY",
-	"C8H3JjP8AbJ8XQ5KTU9wEKCvNynltDWCM1pHAQ92SrsruNYpEEWXqmPluzUEsc0sZuvqRMJgnICtZJcE",
-	"APYbyFnBPPjWgZsBKGPURzp2gkXBkyq9jqVBFXYKwRRPFz/hsBlJ0vB2cOJrarw25iFE2CKobfuiR5z5",
-	"H93BCb5eq2NvdMG1Br0ef28BjHu9qqnas/DbvuN1LQ134GCdZpWsy01R89andYFTdrNFSDT/a8lpI+Ev",
-	"O454NYWipqg2W5lsMZVY9JUpLPGqX0cgb0PevkSYBD5Z6pcZI/fgSvLhODvQD206nwAy/UdgnLNuoZLr",
-	"tjNpoFN7WFpFCwMXPFOalFzTvWLsFWrHmpdDJMbZ4XaoqS7/wl5RLjZdzrEGuhPR/Dfm/RnwhUyGT6oc",
-	"2UACY9IzeNENddMgbhIt2l0lXEMngxLxoSPpFvChk288CpYpy3qquzXN2y7ijPNBhlgH1o34ETcheQbU",
-	"6ZpYymJCPt4fvBz++Tb+2PCW1Hb9wwO5jLmJF6G81xwl0a08MNen0f6NnRjR9AiA/tBkAr2mvuArVL6c",
-	"IHKOf54R1uA6ev4PBwFzsbzG/A67Az/R2oEzj/SQMzULkI58lQ2O31yHt6d2+SfGDi4+7XfGgZUiBAlw",
-	"tKk6aPDA7S0HV7zuRDLN2b1uuTfMjz8WoXbd/F8dc1EjNN8HucHUsOdhuGsShP2W/RSi2pfAYuwf1Vd7",
-	"rIDtM8SxM/tvgfLf0wfKfertHNN2ghv9/CcfYb94f+D7uEGV1Jkc+pLR2rVwj7MRKCIe1Yw+MO1CPr0j",
-	"ZCtL1DDjcuod0xq2Po7wcyqWtqvHST6yWf1PVbJS/OSKDk0EzmIQIH3IFUqmmqUjJLBL4F52KqrTvTwm",
-	"M+SYMMwVm59X6sOTa5xWksFwnHQgRgp2vvfQEqi3vsNlbCINYumus3Gi/pIVoKglb/8LsvexnXXGnrMq",
-	"DQ50h14YxejhI/bAhG8PA1nd0CMGVUuIKWBBBeYeIkT/+V5XU/XK4ehJ0jBm0Gz+A6sLFtuGviOzMw59",
-	"9NTTJtrdKYN9ANC9nUxFRBH8CF73KuAdQaa8zxRf458tgRxC2s4Dp0XQDa6duWC/mufkLbi8kCoNr2ve",
-	"MKMYdG1BnKYDr6HWR68hZV/HTxEKtbN2jL1VG0pmTQa9dlXKBa2ZKH3R8nMCEKk4VIuorKSURdfYzSb/",
-	"cf/1a/K3Tz/7z7+49CzaeGcEq0u3Mm2kLNG4jxDh8JxtGVF2ys//XwHIVQUTKIN5yYThO2grtfr+2x+9",
-	"aoq/9Cisq69R2oE4Vdoh7z3/+PlLuKdaJmjLV69Wf33+8vlfoSLLVMAOL2jLXxS0Ll74PtWtROvMnnZI",
-	"5/u2XL1avaZ18bozGI2ButsvJAJtFNJKHrxR27bmBXzpxS+uvRoy4gJom9B79MOQKV2bWMV0K4XL0/vk",
-	"5csbDw1VsjDykHV/xEoalwi5o66YNvXCMMMXHrf3AwALuMQVFLNQFIHJupbzoTwCiiLjdAuMzYGFaF/R",
-	"08iJwTyJvuzYE1Hoy479SQSCPokZ0kB6BFzVAW8HO8/dgmDDAXyRne/zAaAueMEhCAWE4P7DVV+yX2nT",
-	"YvfAUhbaUu4j97fnTfmXEV37itc8aV2969NQF1/+JxHYD37uDIL8vgFNEYtCG4RhCF1bLAHWUWa2diCd",
-	"QNO9YscRwcJNn6fX30Pm0e3JNejV/Ecfx6ipbIZYkKnhnEkNo0L3QCjQyJ89cBr6RzySoJ/Xzgo5Uk0M",
-	"wH7sRsSlGiQrzGqNgsI1TMEsLdTYHdJL7gA3smR14ui2CIN9nhccVvYTccMIDf0P5ochDniOI3jJyANn",
-	"xxuJ5fA+3+M75Fv3lAk1Vnm6/JerxXkKqgwwTf9gmsQAiBmKbFnN2c61q2KEBqjDR2s5w04b3DW/IiEx",
-	"FErf7bhFZ7AgXXF9iA4ipDzaz4KWjFE+gYpATOMelTZP5AA58xRUHkLR/MFkHkC8ZOgMVHimSSMf2K2U",
-	"WCp67AAwlV2Fb0CnRu/QOnCXRxwAQQ3fENKQGixhuHsHZAXDC7CLWYKk3zDz2j+T3tvz6wpfvo0komWp",
-	"mNau36lrrtqbjw5twmqlJfqmrf1aem0mzbX3TLDjv8siv+EPDlDAr8kln/mloyfFAW4RKvSRKcjMaqRi",
-	"A8LylqkXdid8aVqSwO+NYrS594/Nnh/DfjUvoBX+Rxq+eoHth3NyY6WOkJ8GsjJGyUGjMBVDT8WtDpXb",
-	"YjsfzApaExCW6oGpjzQT0GxMGH2HNiT88kxHNXiTxYw2HvSvj7jIS8vv5QNziVNPJC7jtKxFwvLTqTfp",
-	"PXMF5I/bdDsHl1TYdDU1rAzbj/XGFW91ry26g4wyrYUjD4npkMbVb3Yp9+fsAsWoYV/K/VMZ6dIVcC3a",
-	"249vOW7u/inlnvQdJw+svQXtPi9L1PHvwNe2JnSPECTgZwbvH7jqmJDdvhpS58Xv2JTuw7kbxpPoiS7u",
-	"L+X+H6AMZ/fsFptk37MGLkU7CMou3R+CWwNqdY0OnVoxMqxow6BK8dU/04P3jwDTlasPP4NXsagSXA+4",
-	"jf8uXP/yfyzX4z4G9znkHAdr944otuu0A4okn778G3rO/WWN4JlY2oUdk9On4gX0R0QZdi0bZJSaQqry",
-	"tX37UzmR7bv/LPk3c54jbgDc2cdzA+4noeRI68NHiK/ncdAZM3egRPj2BdqSnZcOZxV5Qfsc4xwn7KRi",
-	"BUVa5gTl1/6ZJzxnYYzM9oZ53sY92Pt4rWXi/L4SYL0FtC+GZgRgkyp6JFtmjo6i1x2Y9Ob7soYze/8m",
-	"VD6MBp6AGIMx9vbrv66JVIQCGmNrmcW1LLYbCKCikP3CsJgCw0xytxofpHVEtnE08ecnZAO/3AwX+A27",
-	"DRN4n9LagxADuCUI2/HugUhFgOY+WSDELhFvem9t3k54UMgb80pNy9KBaJxRaN66p66xJ6Ov30gxeaaJ",
-	"m/a63yZXU+HdBr/ITglaP0olSd5F7w1VBhf0RHcRvvxSteQPJMIXbA/QRkiEG9wWjpovfscfvIZdspph",
-	"quKQBF+JMiLAn7oVX4ky2girDDvGs/x40j5PHzz417LievZBxzGzpzze4BdGuXycp5/Ueb3uR3V6opMU",
-	"Emn/LY+R08KgLFOdfIEIyjerJzzNwUK6v/jdqNPcOfuJm8rqKZ5Af+pu/UgPDBBEod74RBD4g5VkeyIN",
-	"14At+0ecsPXvqOxAqmDQdXA3z+o7c4nZubMLqsKL3wtZsrN+Bw/DOKPSAb44VEIx+uBS2aIE/klZakqz",
-	"GyDVjRW6UAX6lAqdX2wutwMAVQXRLDQEeST7/SCit4YIonOLgNl8zOToYJpWKe2eI4z4tTya4DtXIXcd",
-	"1/UJgkt470Xf/SzHgq7p2WSFKR5qQ3/a6ybv+9s+LZ/5Nm5pNjNSWi1+y7TxjpEbOPSh7aNloJ1UkTGh",
-	"qDiwMmY23TJ60Ng0RribQSMP/s9iMw8qn+Ord9gT9bxckw0DGJoAPW4k2TFWugQSaO6VFmcBs2ciy3pM",
-	"xadkMoTKT7NY62D0H3t7WkH1TBMlO8MFthhw2bRYuSt3DnUZmQ2DkZHvF529Ar8CFb1rUrG6JJU8Rjx5",
-	"a/MUwsIftaFbctYg6HsO/Km+d9gJLLS/EeW+cgatfR1aGC7bHA2MoDI+kaU73NcnSnXpGxT/8W74JQTF",
-	"/gq3oScaz0aSrfKqPar8rk4AQfI9xZ8Fcm8ZHtSI4Okjo/pOMDl56pvFzHn/dN/3kNYHvUw5THTsyOuI",
-	"6/GYe9r6yqAttFg0H4HS7yHyEX5MlHeQKWHNJ/SxHbmuWEns1xfNctgp5M9RYj0Zcnmr/uMbpo87Zop1",
-	"Uk9i+cCUwxAhJ0bVGvXc7Qn+v7VgDzHDJwoWvQ8QC0+SixAjnv4bBoxCLVWoWbtdzChUZj3aO+F54MXv",
-	"7qelDomYuH/+VX/bfY79HL5GIOHruHM+76GPEWCdAeE+yqK6qSXQU+pJnB1JlnixZQKTA3IX2hfwwDU+",
-	"KvzmLQITnliYzQcAmxRSsXzQHdJmH1gZGpz0iY6TTNX/+TTDjLPH+JefciW5y+NHVtdf4cyf5uaAl7/l",
-	"+nY+6ZtxcOn4sKJtywSDzrFBBj3TpIaUIIHdrhUEPPryVCC3w5mNJaJL5GXQ5Rt93UdesDNXRHfWxYRV",
-	"amfVVleGu7f6qtQMSyorWUMSLdRipxRCzagCGdLTsaG/vnVorf/PywRW1ZmBsc59KBKwl0EyUo5AcGfc",
-	"D+ss9LP35CK8G95G0NA4G5XfYTe6aJ1c8KZrVq9erhPYmtmRqQHc5zvyyWfLdO6aN9yMdxhH/uTly3U/",
-	"j48T83hKRfzLjvVHcgSfacm5PfVZbzc4aZN3rqGJLzQdHidYHfjZHJrvuLnq2vuOmxslsbvYwYGb/iZz",
-	"pdZSeId3UtZ+XpbfcfOtYU9VYOHeftsQ4G12DrNQEctN7hDH7Qp9+sDNi98ditNZzfkeMMzj7f6TOMZq",
-	"t2HhXei6DhsQXRuQ8QYJ7CU5MNZeFTkB4jtTsTO55NL/tTzockLHbHh1LuiAGV9Y4vluQTmu/G9Ryu+4",
-	"eY+P/tls2WOP4Hywh/SjuC7tV8XX//mH8VuXVFpRBQrf2rfJhx/UnoF3TbEdr2tWkl86bRDh02qAzsrc",
-	"Yi6QiMucF+SUnU8ou2EaVe5e/xGI7ZLIDOiJmIcHYEOg/Jb0dLOo3ldQnljKPTo3oUN/SBzqd05Hvbfy",
-	"cX73zDWME75808vfNWyKbFnEetEB+aCBc5QSwu+64YqeIrfb9SO7kfS94R46EWwmW4ks4cvmXvzuf9oc",
-	"2OmDtZGe8yLPJfeMljM1gOMiuLh2st/WnVQNNdYSgTZaCcDeNOrJbeskQ9kjZML7hSF0zmefffrZX9bo",
-	"OzmKWtLSQfvqbmunZU+0TAjxKcySZoVihrRUBa3EVSl6c2YUE49IctYbMWNG/gwLhlo9nFqn6tWr1YvV",
-	"h58//H8BAAD//w==",
+	"5H1vk9s20udXQenuyrt1zNjJJvXcel4lzh+74mz8zPjZvNhLqSASEhGRABcAR1ZS/u5X6AZAkARFSqNJ",
+	"du95k3hmSBBANxr999e/rXJZN1IwYfTq5W+rhipaM8MU/PS13L0p7D+4WL1cNdSUq2wlaM1WL1eF3K15",
+	"scpWiv2z5YoVq5dGtSxb6bxkNbVv/U/FtquXq//xvPvGc/yrfv6mWH38mK3eGFZPfoIbVl/hG29pUTA1",
+	"+ZUK/vzo73y0b+tGCs1g775iIi/tP3IpDBPG/pM2TcVzargUz3/RUtjfLfsEjgZfKZjOFW/sIKuXq/cl",
+	"I5obw8WOUE24IdpQUWgi5GH1MVu9ohUTBVVXm0kYcGIyufv7M01oUSimtZ3G13KHZNBXm0g05MRUCrl7",
+	"pgnSV9vdMSU74v747fmem6tNyI41MZM9N0nqvFNyU7H6xBQafOJ/nzcVP25iOj+V1BCuyUFJscvI5ki2",
+	"nFUF+dPdt6/IXz//4j/+bCd2z4ClrketMOAUD3d/98cOPv5ljg/9tmKirVcv/7HKW7PKVka2uT3E2shm",
+	"9XO2MsfGHmZtFBe7Vbb68MlOfuJ++c+W5/sbN1L0p0943UhlUO6ZcvVytVV8s2HmOReGKUGr57lU7Dm8",
+	"DxP7snjgOYMXlGyYMpy5LSrY3A78jfLqlX3uY7aSsHR4tb8VG6YN2XKlzS0xpdSMqLZiBZGtIRXVduVW",
+	"Kuq5j72XsvoRB/0YNocqRY/256ZVjdSzM37nHkPZ5iXjP3C13Sjdcjo6yM0vLDf2W1+h7Okv80fBiKC8",
+	"InJrDyVRVOwzohgtiBRECkYKerSfeNQu57KSrZoVaPiUfb5VleWel7/5ZWykrBiFPdzRZm6kb7ThNTXw",
+	"7Z2S7ewL38FDH7NVxcTOlOeML5hZ1/X6wNg+mq9o6w2DtUix3lZSqvRigKPXlRS7dV2PyWNJomnNyIGb",
+	"EgikG6oYoQZ+qOSBMGHvy9FnceDUmLhET3A8UpMD6FIqc8nUSr4r7dzsd7jRlrF2LPUdXZzcPl3SZpbX",
+	"7uEh+7SdwjnU08b+YwEr3xv3hpFIz+Sm7JQ8mJJUbGtIKwyv7E0DEpLpWyLseTqUTNjfCvbAFCkk06ld",
+	"MbJJfqBgDdLO7mkuqSEVF4xsmGUFf4CfaWJkA39Jjq14XbNi9lr3C26VWBdsN56MYyHDGzeBUir+qxSG",
+	"VuPvpkUXnk5PhyApPN3DRkQMPWLN4SkKp9jzQ/+Q9lguWl50VDsJlBSkXqEcCEXahrtk0dXwCl9I3Qv2",
+	"pqe5WWuWS1Ho9Omz67W3lLGKBCU7xUXBlFVsjtpKbwqSPSO/tMWO1VZxSDCDsx4WKNbZiokC2WYsx9iD",
+	"N1z68yzlgdRUHIkVDVw4qbXrZmIv+B1OpWRVwybkpLdAFs0T7ueZJ99Sbb6xk7Yv1FwU47kf7L4aSexf",
+	"OylnpKz8SkoKwjdQu6/7JOhqCZKipizo8Zn2w0pl6ehO10Gq/VJlAzjTSiv4thU0MJwpQd0XbVWlplSz",
+	"5NyFNOk/oBa4RHQ0VDsjbMy9uEguyKHkeRnx704yTZRsReE4+JawujFHspWKWFaC9QAdztr7RlGOqlaK",
+	"zGilkIIX5MCqSH51A1rRuqZbw2Y1mTsq9uGNDdvK+UspvML1fl3xGs2h4bZRAzpZ3hpS0yMp6UP6TkU7",
+	"dPGB0Q2bvw/u4SG8M5XB57dS1dTYe4ka9onhNUttHJgGc5eyKN5JjscRSLtAr8Zn27xMXpUHv1vwiD9O",
+	"G27i00sM3adu4MFtFW1o1jlc4OjAefCyMQgxtwh3itwW9KgbZKaXCn126bFbYN6su2Wc1BrfFdGehBM4",
+	"eY11dtTYEhTsgz0YXOysFCwkykA8kyOTgI7MQ13xB7cTaCFSvZ+0Ez9mqw3LaavTIicvqUhNMyihVo5I",
+	"VegU++VtWoN1HAHLxMneWu1MMfy1tYq4Bl0uI8BM3JCDbKuCbJKnjh2npMuBaqIZE6RgOS+YzoiQ9sp2",
+	"72aJC2/vrqRTZ+DvTBU8N9/bR8F22aYXioq5cf6GDas4e2CFJeqGwfpSq7GsOiGCBrtGNhVjRVKNxQf0",
+	"xDh2VhXfs+po55LLmhG53WaW5zScXFpLy3wlq28JJZWUewIHgjAKHDXUIQando8HhHp/g2OEblrdnnXs",
+	"h3R06w+cN3mAXrVmrApuaT4r8L+1z1jNpkhyPNIxYRe0qHsOOWawdJBPsC58Y3L+oC2MFkCDWJhVN5wE",
+	"sQfYsoEz2/vU5gYuVsv0ThCOGX5TSTmhXD69u8Es19oD1RMqRiEFSy/BcsTUMeCG5FQQXcpDRrZK1kTT",
+	"rb22/GYtmpfnp+GctlLlU1p7RUVRU7Vfvvq37o3Ul9DqSkogvNRAcIBPjTjf4ZC9m4oKwYrp+xxMXNka",
+	"a/SiLLYXeEIPjI7MYJqKdXfVSY3MPwfv1PIhzGss5va8aaY2eZFP4t4+dAc+kou8EpZT3AzGNyQerdSh",
+	"A8NjgThx1npnnTtzHd+PSd+joTtavf3zJ72bcyQ5Art2e+pOVUQ3f5o6896Jq5ihkwJPMbq3Rl9a3/H2",
+	"NPicH2iFN2bFjCZCoqOM7JQ8dI4cxQh7YOqIjlJ05fQFacl3JXga0rxZycOJvwonm5fKPS1bNS+17/Gp",
+	"j9lq6ssD4uNj8WSzeF3hu27C6Z3nYvcVzRMaxU9OBIIiDjqJ4njp45ZrsqH5noCLQ5VHU9ajTbYPTPgo",
+	"nchA4jmFr2ZUECOZVYasYqvoAb6Rdo8IttTa3UlarXe0mZISpazS16NXNzVyXCHtTblU7scMMLLtLXem",
+	"r2NrZNv7eMdgh7zjlutuk8fiwv1pTnDiU31LcckGasManZqu9pFVvXRX3lVU3BvWjHdlwNxhtX6ufTr6",
+	"SWWByfyudvRMMXwc7e0zKwa4RraIwM3XTD3EFoFXCAezhkEmvssbpu4YTbPajwJEljD+MOT4gtWvjZLt",
+	"pmLEqrw7ZI8ShXJ/BVOqKb6e0GY/Jifa+ku4P/oSw8e97A2fKa+akyxcE7qRrRk44P2vve/nGgcObdDk",
+	"DiQME2/341s/T+/S90n/5AMzTHFBFacCLUq7klYz9UyD2/DWOYCtaCW5tbYiC/4W/B8Vy0jpQgeF3NlN",
+	"KVlV3JJGMXu5ZsSpbnA8kBu8gR9/3wv/bIWjAtPACHMx4ULubuJlXhAWtsSzW/yqZPn+jWjQJKNFwe2o",
+	"tHoXMdiWVpqNLhCrGCTPi7ZnnVZOPPvniFRkS6sK/rndJmVlXtnLK3nSKSmpKoiPNYzfLSlXKSXaHJjz",
+	"6TY0NrhjR/lSHzmvm8kQq7W0z7AJpAR7oKYf3uDzn38+PhrLvcb6wKoqTQ33l4wUXOclVTtmSUHJhhZE",
+	"1z2/7UnL2BHH7XT0yW5jso4r/IYkT2gpee6N5sUMl0suJjQWnu8F09rKZ0rsc6gUwMUAuTOUbBmrrMgG",
+	"cRbCjAeqrWqjW8WSEWEminUDLtYzXLEQ4Zh5/jVFMVzKihf0mOD5wkWk0NUv5EYWR5BQi+/z+wY5s+Ox",
+	"z168mDRBW8HnA0Dw6H/ZJ2FctZsgSeQ9s3ckr0nFqKUFF9Za767SyVC6ktW8/98+Azo535Vm0Qp+gkf9",
+	"Cux2crEDpdxT4fTb7rmRRiRBfMdb2Z9WvFuJ7yZPiaSm5xsurVy356qnP01fEPb9x9wMwSPkZ9CKvZAH",
+	"e28VFAJslV0geNU/sGJuTvY6uHnlreGzpwVXJc6rTYZN0WvMqLLHveEsZ5bJ9hg26NKvXBSgNWB5en1t",
+	"Zu57bm7cdy+Y+h5y67LVq9bcOQ/xQLQFb/ukS3kmM8B7aeHxJDe1Rt+xf7ZMn33RU83WVOwq5jMaxhYf",
+	"a4ITa/THE9Zdz/s1+mtPvpyRrENVThIJO8/0VN6PogVv9aSjChzfU381tB9/7/5y4LpkRWTcDm4tumci",
+	"s5dTo+SWV8xZ8xyS5yBeqZ1ZSwrWQFqQ1cFn426xX2lAu3ipEdX8KgKtepkjseDq9mKax3RbJdz7Oi+l",
+	"rJYrSPfwfNJnPIwzupFTM/ra+QR7MdfVjOykht18jc+dLzxBH7Nf5rqp0E/Yp/trazlI8FwTSrSRihUu",
+	"qHVL6rYyvKmOZHMkDVNr/HPmQvtGQjCsptXYaRb+0LFilCbSjZVm8WO9wfDxaRvMPdcbL+s+naSA3CVC",
+	"JTu2PlpJnZzNhitTrosF7lyv/eIbzOWoTfiUt1Kade4u1dNBDhr0OK9Tz+lylQtBnZNusy6kYDOuzOUH",
+	"JqSwLM1VaegDZDit9ydSCc/2XsFhXHa4MVVRKrNGp2WabA9Maef0GPP1gVZ7NpWGBPq9/bsVnH61JOQK",
+	"LNrVn/ADKbcFaHfL6YOaZ3Kk4UUxvkqupaeCIed3NCRjRAdufJay6LR2q46PU4KVAmWyzlk4WsRw5QNu",
+	"CMwUnUR/KCYkzSV+jJ4sGigS4OqyglpWhXN/QfTmlnChDSR8b0lv9/6/EmYJITWRqQh/924vZ1czezGy",
+	"gmhZMzBeXQ4taDiQ7Wt3FzyLzrq11kUyJcISfd1FqGlV/bhdvfzHslj1z9k4h4VW3j0F+U45A0VsS5X9",
+	"n5tNJaWVHdRg5sQpn2kvFIGWL1suY7zkPu0LepwcDw9p7pKClm0iMuVoCyHi7p3C9qi7tddtXt7iGfGU",
+	"NWTHH6ymC6mIRLADOE1pdQAB9ftfMYlYr2J0/wl7YMIFcnzOETFSQqwOV9eLaA6TQ+MIsVXk1/POiPf2",
+	"uTdmcMslE65gy7Q/WorR4pYIxgpMScLoA5Fx7np8S158VXUs+emLlO9oxsYBby3Z0caeInRkoRQtWnZL",
+	"XkAll2ciTExwaW/XvQFTV0VU0Pd0KennJIpX3YQWZpXY58/T+NqmOZYuZeh07ZR/MM53mJcTA21jmPTp",
+	"Mx+ifEy/6okL/e+cHZ6cRAtqNV1R1GG+zOk7fMqeHSmLiTsTClzkHi4W0tBDZhUMpk0ohoWEn6X3xw+e",
+	"UKNI9odZEfQ3+4x7ds3F2p+tsRCRDRNrN79lHN1UdDZ+8Z9Wnr6rXKiciv3SnO8Q3B7XalET6hAXu8px",
+	"tPu2rqk6pjbTKMrFRKKexsxO5GWiDWtCbq3Pw48CqFJAECKVdes/sm7oYSo4W9Mj3KobFhSqI1u80Hf0",
+	"kDRByuNauLSNoSV1dLkOHFJ6YKVWne2tLDyRXNhYLKyiTzq6hwPWkw9RDgOep4gSw/1KypCWveU64Y+i",
+	"VZWIuchdKCjZSLlP3qb2ocWS5+uW3clDOsewTQWoN0esC2RUJdN1M+Dv9BFVLJftfKzqzj12nmyPUp8G",
+	"lzwkJ2K4CpUVzT84i4CWjBZLeTMUz53y9vk7xOdRATUyIKffU7dFE+zgk3ev6wE/N912ocd8WPKE2aCg",
+	"VWFSt+kQFG5BLEAZMqraBTvkFT2k1KnTjve58twZf/lMcWpDFUsur5RKoGGYjBKOV5ws1Fzuj19UbHkV",
+	"b/rQz3GitDJszwT7XhbD+VcIM1NtluoPXhJcEGG+JZ8OLM8ph8JZQnyZjX62Kfto03RsfLqo8373tJ7E",
+	"HjlnvHxhRifdd3hTPm2JMPypXXwT+edPa8bnWHlFu9gPWLQs/u4wr6mSB/ICWb3q+R6jmU1agucr80t0",
+	"8/uaVlUoymRU99z2cW0jFT7V0kfmq35yvJOG9rdWkrZCMyaSJXCGpmquDq5wy6qrL6HwHzgvw9QnUNEd",
+	"IABq7VGOgBUmwTJNfvJAeToBAUQoeAJzKnyhGMF8Sa6J4fWE2uzSECAwCOsff7Oc1dN+Ko/zJjgWFDri",
+	"RKQIWnikfOM6U4c1pDslNsGuK5Th+E0FJXGt+Q5KEdqqWgZ7c4+jPAL0JgBXjGb6pYu6YoKnZYWaF0XF",
+	"yF9fkP9FqChctQKUGtUMqozStQpT2Q3yMJnaMKE6nVWMMCA1ojjgN7MwsTBokowPHhrplCoxzoZ2zGrP",
+	"WEmbhgn0k8OFxURe3vraT032XBRd5rxgrPAFovZcjEtizfIS6ZxW9dqn8kyWuYZs3K6QyrHhaPvPKUE8",
+	"CbyQsOtqWjCysedeAoiJYVWlicsM+/DWQeh8ajWnmovwc2LZZ8E6LMkMBy4IBbG+WO2MojaXQTnrp3KP",
+	"fewSsKbc3YdSVkHNz7qDeKBW8akKgihoBkRqMqdnyrQ5szxoGtBhm2Y5LBQYptG/9Ck9mKJqGc3XR2vS",
+	"CletNWSEMZrCBWV4njKD0KYXfr7CeUsVcVEdirWVB1ZV9g6ze071njmzcke5yGD/EQ0uXSPnNdqgsUVr",
+	"+zy1tEixThgPy9ENUgFviFHDSZgUgr5aICRbhsoWh0kQZQmHI5IN4NxAfrhyvKhmD/6/7ir3tOFVtY7q",
+	"96IqvVEFn8NC8FAJjldmLk93cG4uLQ7wmuFHvz3eh3aGydmh2yzS2jtcmcAIXzhh6CNQM54h98EUib+l",
+	"+RTMACVbxXQJZ1OX8qBvCSUFVXtQ5F5au9gwslPsCL9d50wYxUghDZaIQpG9tW+IFMw/vqlaXZKGi/06",
+	"PBgpQ/AQODzZ0SXTunGB7gZ4ptWWpfwYgZ0WqU3fIiM+Qm36lrOq+EYpmajGYh8alvczE7pzDHiMCXmj",
+	"UQXOpTCK5oYcFDeQ7fgSNeZ/fPbzTfCPjEZ9oFXL5vPT8OP+8aybaZIppGI5TfmGN8lsECmYF5qWQ45W",
+	"lDsLd1mxufveVzQZtbOqTvpCxHJZ90XQYvzMH+VYzVZp09K52ZwhNqwRj6zLsZBu83LaZMWii04LA7CQ",
+	"BM6biAqDEx+1Lzjb8ZGlZ0NTCWmJdIg+lCE/nGKhr1JFi+e6hHs+2eWl+SM0xHNfveytGORw6bvzHtbl",
+	"gHUpcnxHm2+hzCdl7JWy1ay0uqO7ysNp8kkKI2NkGwYLvgFkV0h5Qx9vThUCCvG0e2Kpu9l9K7yQXJ+H",
+	"5QxWNWYyllwUazRe/U+yRceJjwEsqc34zuEKXl6aASN8F+Lk/d08D1RUsPk4lq99Yyl0gmCBokPmYC0I",
+	"wBMyEvJ3Qsz9vEAxY+JuQpy2uqXVskkPiO8RHQUEcnEct65JPrhzTo1HbvLpWE0xz7jR3HsxjamZH1Kl",
+	"3K/lgWypDnXFzzzZkFIbpnnBOoPJbhBYI5a+dMfQHOG/stER3imp9VJGgqUsV1ljbk+wQ7AYJtBkXcoc",
+	"MKa1aZPXnWxNxZNoUL1BqGJ4b6JM4wpvV3Bi2fEjf8uipf2In01DwThTYFH+YIcbO8oh7MHf+uQw7QEs",
+	"BOMAWWgZgAipIsiJC1A7zjiaUUH6VE65JhWjShjvEjytlCILdscaNjAwW8+yDKAgHpctkH/6MP240Uw9",
+	"UO8WOMNCO09WWEJMFmMtykFdCJ3iBYqP8IcPJz4zvS2XxUnp7lRBhuy2+iwpMaDS0MhN+DsW7ud0pG8E",
+	"R9OF4Lo1DlZ05v6m67yCwB3gXzAqLr5i4OXJO+USqT11hU+L26aiOQsZLvG+Ocgjzsi2VSCz5NY+RQVB",
+	"IDxCqwocC9DBwQo8yL9hBaShez/1ObbWhIQJIuWk2HhNU3lHpTyQxlrmXLMC1wgGmYTguiZcRw4MwQ4g",
+	"rWq8cN1bS4poX9PLPFK+hPZ1VMZwRtACiu5KrmO8jnEsJ7j0TxZIsKrxPkupzXwAIumdtm9OlBM4BNYo",
+	"q0cwzJR2Cq3PiYMYQlJrqNtff60mUPWE5PPNE/4GD9kDoYr5LXlHDz8ql4xsZXV4abCwyiptrSINPWis",
+	"B4iQm6Gu/JwcxshjnBCgUvMlnvJ3/jlQKlKecmsxSkXsH8kvkmMJ+AxeBm5AvBnRjCK8W0cn92lPm+Sh",
+	"dVwXGX+0Qg/xgQr0VGM9wBJoAD/aI9ABXnNtpDqm3R76Ct4Z8KMHB93IleTw+BeyjJtth5Y8um9TnzEH",
+	"iRhqIRDlQolWr0Y3GTfXmULCNYIXMuiKYSeSrBEPPPZlTkOETrdkAMR5rKCPCzeiGo2zGjM4D8/JWDk+",
+	"ciJkPoMVMGlsQY4HriWN9hLtyHK8HXRGnVqRd1cdlgAYjFMse+CZCUMEUhKsovFLq6Oi1ilY8yk3by9f",
+	"e1KciYGbrk+tEYETfrzwaH/jplAuQ15ZIFeS8yWGGvocX/F6M8HSvN4QLpxXyLSKVoOGH3FV3WHhPQSa",
+	"YTIRxiUdOJ2jyyg5ypZQlf7sBfdW06Zy2X0nhkKGU2of1Atw8g796woXmOHGus+lyPGmD2/ftrxILdF1",
+	"LRvAF7RsphGGfGCqaNN5bjuVTMjCwIn9YxftxoSr8wIb4dFFgv57bqxekhpoz5ONSXCekCmTmuDMx77n",
+	"ongjtnL2UsEB/SwwF9HvXYqefiHj2gmt2zolazXCkSNiKOrFQDvF8r0UrMgIlJ/6NGNI3nCdwqJCjxSY",
+	"tYf8OV3wC099hLgfV2xxXMxuQZoTdi1Vxakkn+tk4Dgq4jX3wKoFz7+F5xCULtX3AuBjpPJk6AfYMH8L",
+	"wrGtUx4TmTJTuaNifVYKkrWU+WT8vXagN1B4DWZlh3dFVQPp24ha54Dld4hrvOWpHMLuc8sBVEtWbeeb",
+	"ZdmHEDM6n8+DhYcgDWbWv/aeI96qrIrJS8shD3RAlfIgbgmrNEv1KepBVS9vCtJqupmyGVudOu0DFnNn",
+	"G+ZMNaLv8Zw5ePaobCOpI56G+TjlkdWuKUMB3Q/gkj0myu62fEFp2gAfw2GOIouEHFoUCv6oBunktsnR",
+	"MgtSsvPm+pMQNvuE1L0EyuL6Ym+YNJa3xviMWQAvakjTzz7/HSTkKYEHAJAwySzwpW/TyLTpvCl4mtpU",
+	"17Vryr4nEhdzcAF2kpfiBaRwdycYdZQ1V9OqWuucaw0orfhzA6GkbFVZKR5+2rW8qqTBUxmC8+u84o2r",
+	"nsLeVusNugz9jwWntYTfbDn6TnJFTV6uNxKPpXsQEu2OjeH5upEH9wtePTC1Ftwo3zpPCW1cqeXWQRNu",
+	"AMF0rWVBEb+/WFtKQDfgbGUUo3DaPfjhgRqm1rpRkC9TM8jbElKsdcWbdQ3Jh8HRw45s3ShpmE/4K1pt",
+	"1jVm5ZeUq7XhbIkj9dLUPu9IjRXHsYK3UVTzB5aEQS8BTxWExzV0tTNP/3nXNZzwqdZgcksGV5jPNHb6",
+	"qaa8IH8KV+yfZ6H3BvdFuBjCfk6co7de6evKJQS6BYFHvOmzgC3eujvpYr5wsBJjA22yTUvocDguHBeS",
+	"1BIrXArsKgbgSdHdDH+u6bHXHirKdV8oZ3+RrV3KdcAAcAu+ESaNBLCEYXGIgLWOjtnxlUWrmhjFmXYV",
+	"u1CX1DbpWq5ZhIblLgt7HxwXJJEXx34lV8oPJWuGZVbJLnbJTMDQlQb0RKOO6M0yMt0I7+x+CIkadauC",
+	"vkBgTecKkFvYbh3riKZUst2ly+5Do4UzeCjdTcGOpRjdn2QIUGZDwTO0b0znQ9qn18OeND2IvHkgoiR6",
+	"C+jCXqKFdHjY37CCwNshX90nqmvMpoynF5Wd9Zi56xeBfNkd55S4jE/nSEotlRe1fJgvV7HPXKun5xkn",
+	"8/wKjyTLG99Ez5KguEUr7MW8vgdkd7WBQOqoOgG2ze3ING0uMV2uaSv0he/SvZ/k/umFDtXfke46d2Nj",
+	"jenFupwrUe2u7TTUyWXIUknYklER+DR6UzdKQpfYrZ+O4NPNef8FbtDE9YaH98SFM3NghyW+QWQ7QR1E",
+	"a1L04kKmCXjv5jfEkzikt9iV1w39Boq5fiDgdGyN1bkxlzodiFPs0He8xv69ifbecouda9UxfX97vJ2Z",
+	"jEFR3Nn/6HC5Jmo5Jagt9pqGSpA06N6ytjbeN2R3tFuc/3TYiRN9wt5GFZtTISgEUAktVY0kTBQ+mp23",
+	"ZtClBjKPs5WRaBjvlETBX0q5X1aB9LarkXtEFVLXcDytQ7aikFFLQ0gPjT3dw/r6VfraGfHY2VWz55WV",
+	"nnfVsK1JNxw9t8DkUMr5zJ+f4KEOcOA097oSDvusHz+9htA3JLouIeSbKpvoM1QruNE3rnj0AnaC95Gd",
+	"0n6A1/IAwKUhWItA/P08rHFHL5lKGRlHWcD5oJPA/Rd0HzxPqJwo/YcGROcl0f3Ua8vsxC22xTogPOoA",
+	"N/dUof9T96e9uOtEQ7VZN3Qi6tcopifkEcMW+1Eb7NAjkFbVLTGqZYQWBdp2Ju6gf6AIjwDtVax07jep",
+	"jxujlrSZ5xd46LKeqL9/tXhKpKQ49gdGxX3xu6YW/9ABGwScGmSekHDjfvY95y3bhb/ZH/wfENcLGocv",
+	"LN72H39k/fYPU/mp7g8YzMGikTQACqQtn4ZAmcI/SedqdTO6MgJKaOtTgTYFMzspBX9wyXFDyKlTwCKL",
+	"4UROrfMs30EyuVhqFhUQYQfB4owU2jRqbCrzaxJc8wfnRQn9odDgAIW4kAex0Pz9AZXLx5i/F4A6PvUF",
+	"9LSSOq2H+RbTXc9pGD9Fu7C0EWu9owc4/AXfcXNL3r7+dAM/38E/oIrSGimkBGQfrC+NiwPefvvFKlu9",
+	"/fZz+O9f4L+fwX8/XWWrO/ffz+C/f4H/fg7/hbde43/h3dfw7mt49/WnG/yffdT/dwP/g5Hg2Tt47+71",
+	"FwtbkRXsUdWudgu/TlZh5lSsvd91FD9D+HMiRXUcQ1rikd5KqBhBZYJ9MBNpmhcA2p0LU7ocrg4Ks9F0",
+	"S61aMZqXTEcV150cRRuNimMAQXMN6hOOgXZBW8C2OoVXCyoLIG/bwSDIl3m42hSmKuYL+AbGw8Ztqkp3",
+	"RFN8a5J/wQ6mac2zmOnBk4JzNGVayxmc+LTAwBTAwEVuf7OofXkgatZx9ZQ8uQRO7EuwF7yxhb13XWGv",
+	"UbyeRBKzGvJJA+NE4jt0AYy9oWdcG+dghC2p+58o9Z8BU2WiWJ8zk+0ELALky1gCvERMekA3yAglumQM",
+	"wKoA54A0VGuGKcyUbKjYk5yqjhr2DfgFPheDKaYBE04jJUyjHt9iho/ljCyuwBgdjP3ANV85NG/F6+TH",
+	"PabTxXyxzE/dYabFMMjLkgpOAQPH7DLZ4RX2a8YoRqG8yHKe4KQpuN1zrp0z+h4Hs2qykAV9n+j3xPgu",
+	"8BOgTXcC36F+niZFnBQ46Y+1C/ke+qQ+2mOHiPhrI9fh1lhWdu9s5XHRvWirCs9Qhw5uf4e5n0a1LJB5",
+	"AZwffCNbqQW6a/c0kGzp46cgY/yhWI03ys1pijz3XtsODm8PHC+lBkW6qUCubJTce1c41CcKqEZfpF/e",
+	"mwt7SPYUTH2FQvZRM/XOdu1FL7oDS83SA9jBvA0Sb6Tc44UB9cOZS/N3XsOCHl2fBa6Ir5BcXDCYxopL",
+	"CD5EnV0uTS5seNbbznS/Mzh3qV5n/cO3CKr839TITR/lBaZqdLl99sdBJSR6HAb28lQKxwFO0JT0meyR",
+	"azW6tc5plSqWwB5eAbSK5kYqTV7cfJGRFzf/8UVGPs3Ipzef2X/cfIFIsxxiGlj1/kwD6qgGkMNE+dM0",
+	"3tciCJ1OvJ/ftRQvyxNQMxdcFB4SwYGtRDt7CoP+b65jUgqBfrmRfYbRzKiq+IJVdgIqhWQtJHGw+yCA",
+	"Kidce7DJMQLA2RSaqtBumFp73W7xYFNohFNphhAkYTkv7PrAZOeCULJlB+LjXGOg3DPcBPbZeTcBVNu7",
+	"WDPYnpryxe5W+6mpZV8K7I4Al55/Mg+gP7blvWgKGSAYrcVlRzRMHggPFjG+BmkcKiUu4emZJl6VCk5h",
+	"AVEtEJfgxaJbZbduQTIzfv0Rycwexuq62IwXO/PTN+CgujpFBlhHqjtXXkl9htd/Cv7Aju/iwYmQLw2t",
+	"R6y5Lx+cxdTv8DRwvliKrgGta2ZOX9knv3KwXnkpZShDGxxHbkrXmWvHBFO0IjnjVa8LUCTj0hCkEIi3",
+	"nPKQrvtBRIT0u6FHDjWkYlR3DivvN+ncFBNFyvZkrGegzzUjrT1JuNJQynJWcGkCWAYL5CDqXCP0kNyx",
+	"ycTiGJ7gdFqRL/hlVBAjGWGi0OhRBTUEdaWzUUnlQ7pLlO98wg1AwmnEhMuu0Lo86iiY6qHaRwXrZ3qJ",
+	"tWwT3v4NFQXUl2zAn4khf67JgVGliWxNl6yE+PaYqkSQVWbdEaHpjsvl645P58GNWDoBy+B3uddoz18Y",
+	"XTh1wLpZfL5T8uod5lF2ESEI8EAABwI0i+znd+CcuNx69jHOkfCfbONMDRhvGIXwABvJw7E8UfQglTbL",
+	"s7mTWAyeIDjWxIb/6EGX/K4DDqwvfKnkganwU0lVwbQZ/Vwh3MwCD0chdzc/Orv9Ygyhd65B6LAzY7IR",
+	"ZUmrLaEaMrU8jgAlCKUE8FgUIdWgMQSY2D4DJ3lBbCqZ76frlkKFvBeakMITFS51jML1+c1JkjkEGXGR",
+	"DiyfdgeyX7kPCxPSgFshJfWu2i6rZPm+cjnliwZ7X/quTIugxqEuJGC9grPIe4lA66dHF5NbrOFUVHxN",
+	"j4/txdwhwY1Q7F1FbUhxSjJX2aF1LYSSK2VVnNggRExz+o8DTHOdUqTaL4agklWyUTBkJY2tSiAKdKsl",
+	"Ayz4k0EOn6+a+hDkQk58KrPrEaS7ZJZ9DnI6k12wk1I+tYeKiv0zq0gofQ6jCVZMLXSyBuGsFseMrY1M",
+	"QFFyFkFR7rmJMYAN2XIDuXfncMY9Y+9lslKt4g8sDRJmpRIiMbsuKKNcrrbx10HKtAbQGwBkLyl03c1l",
+	"XUuR7It8Tpvac0Av7LPrWGSmMZRqLgrMkwOHgH3LH8YSq9OXSUcpq1f+Y7PtCCaap7s2bV4niNq1uU41",
+	"HckipMEyIP45VRDOfHcNhrOZBVxBFEkdGeP7IDDncAuTyokTyuPMze56POnic4+dFxg0sll4/M86KEY2",
+	"y7LmcAKdFj21M+kCm6lguJuyVeewBgUiDKDzZo/JMnyctbcscBpZHyeaHMSS9dF+m7w1Ot0+Fg5JhJ5e",
+	"8T2rjgCOgSBW24x41Q9cqR70BNNVIG5shUHCgnNHa7nFuyR34O9MFTwPBSfnVGe4gLXfC3w5ufXplo7/",
+	"+JCRX3+2Ag8rNibXFQVq4sZNiaDNuwjmLmq55VtRbqU0661UrvRJirXmzle2duZ+RTHZ1Mq8BbbKuw7O",
+	"7nJzRclNlcJDK5hx3Dq6uZhS8ozSy6jtUrJsnJp2CrOOmyqtcuAv5ngF/uqHCZ/K/NrCSpJ8o+SWVxe2",
+	"pl7QXH1hs/QzCz1OdzG/Wh/xJ2ggfpIG6dBiLqlZV1ywdYnxzand7CdSJGVnAvl1x8zI2E4NOtq7R44s",
+	"O8f4bDsLwXyB/SRLGN6cZMXhreaGzZLbOxwu+naSgG3THEvnsBrmSDb2j8+0cxaYgyS1FKYEI6D0kOjD",
+	"k1VMgG9goRI3mmwZm64fSMDJDdMrlKyXKhhcrOla9SpCIunVZRzNFDu7CpSgxLo8oDB6emdV4yof+1U8",
+	"gFAlXWnogniUH+gREan/tDrQl4UHRBx4vhZBP3wZgB82LKetTkv9vE1nxL3o4Z2EPs1j6chTbbVB+aNm",
+	"yuJ7kHw+J/Xv8NCQsAFjwk28W50f1s0pRWHYVe9NHJ2dymqqrnBNumq0A/Yu1l7bQ2/a8GaaUIlD7V5a",
+	"I7bDFooexGRoIol263vG6rILMpc03RbINzacnt5goM2RCMj7GM2lTPZrDD0G0NHKDdmwHRVpZ7jb+MVh",
+	"PqNcYNAfRywOcKoe/tXSv0TFlVFVHdON2JeVw8IE/WezQNf+Nrqd8DnxOPRJZrsE52QnabU+obIs9VCe",
+	"F9xKFZy7ESZXeJk21yWQedoWiAKAaHkpIp7U7n63lKhhnw0d0CGn7Z2J3L3O3fnfIKl8qopacTmbR3hv",
+	"v/4OnnQ3zgmoPpARWCHlBG+GWJ9J1+MIrOuJSjxO4fQDXyLeyXwoN4bBhwlcUBUCd/kcbIUoXBrICTsl",
+	"MkVCfmbHzB2ojFMeIsqdECdpw4QGXejUrGO1aSQVljta+tRK6jxnBM5ac2cVkpShviTFHbj/DgCth7Tw",
+	"ae09rsDZDXIZ3faltv3OhRrSvY0XLXGiVfG0aQiM02+saq0igkkbUGchm0HPhamGqP4jJ/rv3iXTIf/G",
+	"AF8IUkAJ2p7ovLMmT1TinqxkP9kPE7tYTP99+m+jqi+fQxwPmfVnkFxxhA8XYMdoVUNreEb10TVocH40",
+	"e0HiP7WgTbPAzjGsbpi6uetA3862dXAIWPOdh8kappUhOA+CX3BEjnDFOQ4v3NJKHgTGgC1DKcpFysrF",
+	"HmsTWnBo1O1fB3e1R9r0/drapAU0kQYWjdUl9PCJlpCxyg5a7PKqCnUcApVFfLig4CakDINj+7IERdza",
+	"YG5Hs0rzZi5VcYlWfKpW81oefxA+Jc/3gmngKAjl5a1Z6NL+NHXjBoSPU97J0zV1Z+GJX62S7yKcydO1",
+	"dlBQB+W4XNhjIIy/CHwBcX8W2SoETTyo0OqlVan/GBgaiGTu11up0tKEkU1FCzDJXcMBeLR46Xwpm6p9",
+	"dBeGiRKZELhxEd4IkRNPztRpbIWZ6rWsCDS6d94BxgSEQVlBZGtwv1yQixLNEJrA9euzEhU8JwAiX9wS",
+	"bOzvkA0Q24iRimsDwM7GUgSa6AnMNx8ke1Vpj+AAb3oa/BBzyidaEt0FM3mcwC63hgmXxh4leiEusYFm",
+	"AZp/wPofdB1VR2JJRxXDbICMbNhRYtce7GyID4egYjpb2d/bKE4B2nft6vAOPGdr6rUB+7/qiP3fjLB3",
+	"OfxkSsW6uiT73fBDmPDcNY/W/82dzyA9+5JXnWsBB7nMX+CzsU903Z1tUg5iCUWiUbyeEnln1IANepkn",
+	"PpD16sQGq5jmxCkraKMY3a/ZAxNTlYddAWHneLS6LformE/Kj7LbZysLr5Vo3Rtnjk69a2nU+DQAnnSo",
+	"e6cpNUxjTsxl/OVsvN/TJNOnqDXv9mR0/419EDMQZ9UwiVAIM15Cl4+tS5rsWNr3Rz8LRlDwW+P7rnjH",
+	"kjUjL+yl9ul09G5Zm2tUmdSOT3YKl1hqMoWqurXEZcIh9veSK4TEagvsFkDO7ADqS1w+LqsgTTr8IctY",
+	"xxdlLwE08n4t8Ih3MYvHqAiWp5K1qT0WiYnS566IIIHSybMgkx7YUpJWu8qXRsmdorXVBzQzTiuIMpwN",
+	"VUFF6NWHaWb1pj1jHjtbyjqFnW2n0aam0dAii9VIy8rgLiQN1ZhS3dDiFh0SWYR0ckvyVlVZh4YAP+tb",
+	"AvA9XecqQWQsd7EK0O7WrSuNylxWltgx+0EnhMGL3NwSQOnJUIEQ8hBBQ44hj/y2NBD58dVEgDPkUYWy",
+	"rvAD8X/m8l9adnOHtYDn5760aBaGCsapzo1LTNHrFZ4ur+8c+lnbmRLg+7x0Z3EqDS5vDdlJyzzQACwj",
+	"DVW0qlhF+kg1+p8tVSwjNAdHlAcGfaYJ/cD1LdGGsSYj1kqwLIDYxTpvq8ZAp0R4HWyWjf0ORue7ADb2",
+	"ecGn0CWLeN9ugDmmsNx+4xZ7AV8AdMjHsF+v2lRPT3rUPeySxHXPtd8UeRBEUcNu8Zx0++3RVH0ZaaKy",
+	"bgFyEFozB6oKfTpF5Yp5L+dnp9iLg2mffTLYL7GrWOy46PHbWQmHcRLMoFEKJt15yz2X1KAH9/T2eUc1",
+	"VYyu6/qzkz2NFS92k44JHc7fSd85PhUS1Jfg5GvP7NEmJyaVWEyUiBV2rvtyR+ekPGHBzzJyxC90v+dM",
+	"mPlwQijunTl2C7m4X7i6oF1K+H7pKokXPTyvLJ53gAIA4TnPr+3FffZLunSC8hqZZ8icyy/HTuyeV7TR",
+	"94JiyaNLhba3jesHS3gS0Na0Sthjs3bVGGOfypaqYGy0SnS3HqEbqy+DTAF2RhCHJPzQ4Nzag9JXYOMK",
+	"hy4Hz3sZY+r0CBxO0mAlvVPd73XQESZ9ttn7RPe8Mzva+VqhMaG6bq/gxeTm1hs/UIi4ujwjJmCY1adz",
+	"Xe4ZE3dJtS/ocmN5sbzqYAlw2F0qMgG+T9fD8YQux7qK7mHQSPJ8vvLklXsMslRqOYFNQg0F/FJinxHa",
+	"KGr/Cpqb6yl2EIQeYlaPvMP2akF4xuWn/zvafIuIjh+nEjNmScB1UzlxwX9l67xC6MbFAoj/yl7Zd1JT",
+	"OKte64EZprig6rgG/OKEawB/j7h1iLgQ9RvYtIZQEkbhVJDQo3OxoREA8EfwLODmW7ybowgaMlCUquoG",
+	"7Aq6gLMGVOizRWqPkvzu0bi6kgpF3dd8NlMJ3RmcSTlvJiCSHYz7mFr8e9+1M8SsoUev7lpladfQ1Vec",
+	"VdxHC3yv1AUJuveu8ebF6bn36Ha8JIZ5QcG3ZWiI2rNx0xpsCSHYRMpmvzghLj2Wh/WWqunrGSreSll1",
+	"kNMHJsxL+D0ToPljaWZ30OxcrL0BBdqsqnBmmDXrmpF7GN4srp3vOmAHOFje6ACc5nDzt+1EJ/fFzfym",
+	"Nt0nwhop94kyesPryTL6KzT9UxAOf4IaxDjO3gtRf/55QhTzfBIE29K1orxw+MlD+7FbdPSJFzO1j5hb",
+	"6paeFFLIdfdtXdNUC8eQC/BoJ9GpY3IBby2F2YkwIrG5Vrqd6zUYbDr3EAIA0KYMI+NY0hggi5La/TU4",
+	"ZXR9SnvSz882mGxK2aGZRalxyDOjr7ldjsqgcY1ptvT6TKKEQGG79C2hRVsZ4hKPR8FsAG5yAcYp7yFE",
+	"t+CaJxu248Lje2xddL1k9MEhuo0ohN2sU+NDIQdVxmdDdEKupBrnywqfcTVrcYXvJDeqplX1VeqGcWBh",
+	"0PSdNDw3rWKRziYYK7S/NNCoe2xxr6ocykZCrVaybRYErdqmrzMPKtTrJ+hSU5/uSSPFetgjIFpXZ89O",
+	"uRLiUu6JP4JxPOmKOLtplJHLSiFdPguSputW4l5PwFOFeQ7XHenTYbs6hphk2yukxAb2n8mLfXxya9yL",
+	"MpEKpTGE2/XgttrZTjL9Eouc0AjKsJKdEgeE2l+5FOuoneb4krIvzTwR5jfjfY0+NRg3DDKxCe6kdR0F",
+	"oEqnxu5YgFwBmZerbOX1zRlLgWnDa2rYjRv8AnvBD4FGQ4PR3jO6XnxNjxplNbbFJ1RAHlBGNjIkUNeE",
+	"i1Rd2jlll4gfc3bmp89ilWmidHUb5y0bXoxRs8dtViQpuTYSmrgOM1jGfd8mZdhkjn9ArB56xVVNA0K3",
+	"ITv+ALjvnuvw72CX1zVNmCuJvnLOWVlM1ddEBQCJpnYFn15e8+KLyT/99YtFEqj7QBguvJyeLGODjhqh",
+	"xdoSyxxef4xlbqgo3gjfcuwMw/wXepjIV+0M4l/owWWGEtmwpPNbs6QgPvicmk1rjBQEHrslO6o2dMcy",
+	"grB1AEqHdrE9AaDsqSMkVYL3akMLUnEA9hmVKLuhAKYPvBtdM9tWNFW7m+dGtwV+EUn6GtmvyQSz3HfS",
+	"Q3/zEjrDMI+is2yu0TiDm/SFdVa6tfZMf7qOxz50JvBUq3bJNqJdbkoUupYK81KS/mOHBDMGMeReMRDy",
+	"EEEXOsnb8z409KCJtndS7A1Z0vPXrcMtPsVY7+me6TdmCkRasEMEJM3NrT0N3CCmI+TkOtyduv3114q5",
+	"FkTBoAvcijGgg+K7HToRt8oaaUyA2LEj6iU4MX62j4CJQQzE0XJ/hMRol+xT0SOcfGiDTgo57iThrPRB",
+	"ZIkd0/4ZrnUKy9LlRNkLzVq+2JUXE5x1IscyzllXsk3iMHuO4SxnHgNtb8kWYWNGbbdjB2YUpSrT61ga",
+	"vWLHELXyjOgnHDYjyYu86Ym4ihqvfnrUFbYImdwO9Agh995JiuCnt0bFWudcazBk8OcGsMuzVUXVjoWf",
+	"di2vKmm4w2hrNStlVazzijc+fw4c6usNItP5HwtOawm/2XKE+MkVNXm53shkR67Eoi/MFYpX/SrC2uvz",
+	"9jnSM/DJUkfUEOwIVzId97Qf+rFJJ25AccQAE3XWD1Zw3bQmjTdrD0ujaG5Ao2FKk4JrulOMvURzQPOi",
+	"D4g5+7ktqubLX9gpysW6nfIkgrJINP81eP3hhYlUqlQFt4FM0aQr9Kwr+arR8iRot7s7uYbGDwXCdEfS",
+	"LcB0J0c8CDZRyfZUykSat11oH+eDDJEF1o34ETcheQbU8ZI42GJCPt4BvhyF+zoO6DBKartigL60lbBh",
+	"qI9FYWwXAvb3QBzERsASjs0hXDt47FFHeyg4SXH9gJO5+R7zPM4W2e592Ia/e1Cf4ZJ4Hkq9zUES3cg9",
+	"c/06IZh4ZETTAzSMgGYj6P/2xX+hCuoISRz465llgRPw5u8ODujsVWGGkF3TT7Ry4N8DBetE/QoktF/k",
+	"TcE3szB6in1+Ymzvkib8zjgwXISjgaNqyhY1W3t9g+6iW5GMnbrhlvs1/feHd4NdN/9ny1z8Dx0xPa2Z",
+	"GnYTPneJ3uy37KeQanEORMrumi1ZJmIeOLP/EnixefpA6Ve1mWPaVnCjb37yaR9n7w+8jxtUSj1RhVEw",
+	"WmlvKnWRe4roVyBAtAvedS6tjSyOXsyE0vot0xq2Pk47sfJoZpnOmrjBSV6wTm+O4EqTqAFHV4BqIqAe",
+	"gwD8fa5QMtU0H/MaXAnAslNRHu/kIZljyYRhDnjgtLUSnsxwWkkGw++kQ2rWCD7Zg2oJ7F/X6TS2/XpZ",
+	"Ea7DdaIWl+WggSbVmjPqP7Ct+YShanU1/NAt+tMUo/tP2AMTvv0Q1AVADyLUmSE6hCU5mL2KLSBO9zwb",
+	"640OU1GSmjGDDpDfsT5lsdHrO3M7q9fHwT1tot0dM9hHAGDcylRsG4GwYLiXAfsKai18rUGGv7YE6rCR",
+	"EUQvgvFwbe0F+2BuyFtwXiJVal5VvGZGMegKhJhde15BtZjOoOhDx08RCnXU9hs7qzYUzNpCOnMV6zmt",
+	"mCh8AfsNAbhc/FSDCL2kkHlb280mf7r79hX56+df/MefXc4grb2XhVWFW5k2UhbotYjQAfGcbRgBR9LN",
+	"/wVNjOdMoAzmBROGb6G92OqHN++9zo0/dIi8q29R2oE4VdqhMN58evMC7qmGCdrw1cvVX25e3PwFavlM",
+	"CezwnDb8eU6r/LnvV95INDvtaYcc0zfF6uXqFa3yV63BuBrUYH8lEXQll1by4I3aNBXP4aXnv7g2e8iI",
+	"C2COQg/aj32mdO2CFdONFC559LMXL678aaiYhi/3Wfc91mK57NwtdYXVqQHDDJ97DOePADLhUpBQzEJZ",
+	"DaZ7W86HAhtwSsaJMxhlBdPXDtHRyInBaRJ93bInotDXLfuDCAT9MidIA4kucFUH7CXsQHgNgvU/4Ms0",
+	"fR8ZAPhxyY2QmAjB1D+5ul32gdYNdpEsZK4t5T5xv7upiz8P6NpVP0+T1tU+Pw11cfA/iMD+46fOIMjv",
+	"K9AUcUm0QUiO0BXIEiCLUF60A2wFmu4UOwwIFm76aXr9LeSQXZ9cvZ7dv/dxjJoLTxALcm6cl6xmVOgO",
+	"FIeqghTsgdPQn+SRBP2yivKHDUDAbAfEpRokK8wqQ0HhGvJgvp3LREbUn6kDXMuCVYmj2yAk+mlecLjp",
+	"T8QNA2T835kf+pjwUxzBC0YeODtcSSyH8Xyv91AE0FEmVOlN0+U/XTXXU1Clh2/7O9MkBsOcoMiGVZxt",
+	"XTs0RmiAvXy0ltPv5MJdczUSUnwBPMF+N28NQhoorvfRQYTkVfu3oCVj+FKgIhDTuEMoniZygB96Cir3",
+	"YYl+ZzL34H4m6AxUeKZJLR/YtZRYKjr0CTCVXY14QCpH71AWuMtjVoCghjeENKQCSxju3h5ZwfACHGuW",
+	"IOl3zLzyz6T39vS6wsvXkUS0KBTT2vXTdc17O/PR4ZVYrbRA37S1XwuvzaS59o4JdvhXWeR3/MFBUvg1",
+	"uTRCv3T0pDjwNUKFPjAFOXa1VKxHWN4w9dzuhK+XTBL43ihG6zv/2Oz5MeyDec4emDCfaHj1DNsP5+S+",
+	"lTpCfhrIyhj+B43ClAw9Fdc6VG6L7XwwvysjICzVA1OfaCagmZ0w+hZtSPjhmY4KQ0eLGWw86F+fcDEt",
+	"LX+QD8ylwD2RuIwT7BYJy8/H3qR75iAIHrfpdg4uPbRuK2pYEbYfK9ZL3uhOW3QHGWVaA0ceSgwgIa/b",
+	"7ELuTtkFilHDvpa7pzLSpasqXLS3n17zu1P3TyF3pOtoumfNNWj3ZVGgjn8LvraM0B0mbYGfGbx/4Kpj",
+	"Qra7sk+d579h08OPp24YT6Inuri/lru/gzI8uWfX2CQ7TgZcinYQBILdL4JbAwrIjQ6dgDHkrWjNoHT2",
+	"5T/SH+8eAaYrVh9/Bq9iXia4HjA8/1W4/sW/LdfjPgb3OWSPB2v3lii2bbUDDSWfv/gres79ZY1Aqlik",
+	"hx2506fiOfTfRBl2KRtMKDW5VMUrO/pTOZHt2H+U/Js5zxE3AAbx47kB95NQcqDV/hPEWvSY+IyZW1Ai",
+	"fCsLbcnOC4e5i7ygfbb4FCdspWI5RVpOCcpv/TNPeM7CNya2N8zzOu7BzsdrLRPn95UA8S6gPTY0pgCb",
+	"VNED2TBzcBS97MCkN98XqJzY+9ehhmXw4RGgNRhjb7/9S0akIhSQORvLLK4ltt1AAJiF7BeGZTEYZpLb",
+	"1fAgZRHZhtHEn5+QDfxyJ7jAb9h1mMD7lDIPSA1ApyBsh7sHIhXBurtkgRC7ROzxnbV5W+HhRK/MKxUt",
+	"CofsckKheeueusSejF6/kmLyTBM37azbJlcd490Gv8hWCVo9SiVJ3kX3hiqDC3qiuwgHP1ct+R2J8BXb",
+	"ATgWEuEKt4Wj5vPf8B9ewy5YxTAHs0+Cb0QREeAP3YpvoNrDb4RVhh3jWX48al+AAB78S1kxm33Qcczs",
+	"KY83+LlRLh/n6Sd1Wq97r45PdJJChvC/5DFyWhgU2Kqjr3xB+Wb1hKc5WEj3578ZdZw7Zz9xU1o9xRPo",
+	"D92t93TPAIMWKsePBCFcWEE2R1JzDejEv8cJy35DZQdSBYOug7t5Ut+ZyzifOrugKjz/LZcFO+l38ECe",
+	"MyodYM1DiRejDy6VLapMGBUYpzS7HtbhUKEL9bxPqdD5xU7ldgAkryCaheYwj2S/H0U0aoggOrcImM2H",
+	"iRwdTNMqpN1zbh7Dowm+c7WOl3FdlyC4hPeed53wpljQNcAbrTDFQ03oVXzZ5H2v46flM9/SL81mRkqr",
+	"xW+YNt4xcgWHPrQAtQy0lSoyJhQVe1bEzKYbRvcaGwgJdzNo5MF/Lzbz7Qim+Ood9sc9LddkzQBQKIDX",
+	"G0m2jBUugQQavaXFWSjWHcmykKD7pEyGTRbSLNa4BgyPvT2toHqmiZKt4QKbU7hsWl/z43C7kdkwGBn5",
+	"ftHZK/AVqM3OSMmqgpTyEPHktc1TCAt/0oTO2ZMGQdet4g/1vcNOIGTClSj3jTNo7XBoYbhsczQwgsr4",
+	"RJZuf1+fKNWla1b9+7vhlxAUO3Rch55oPBtJNsqr9qjyuzoBbLPgKf4skNsX50UETx8Z1XUFmpKnvnHQ",
+	"nPdPdz0wabXXy5TDRK+XaR0xG35zRxtfGbSBdpvmE1D6fZMFBJITxS1kSljzySGGcl2ygtjXF82y32Pm",
+	"j1FiPRmm8lb9n6+YPu6YKdZJPYnlA1MODYYcGVUZ6rmbI/z/2oI9xAyfKFh0H7AjniQXIYbh/RcMGIVa",
+	"qlCzdr2YUajMerR3wvPA89/cv5Y6JGLi/vFX/XX3OfZz+BqBhK/j1vm8+z5GwBqHHglRFtVVLYGOUk/i",
+	"7EiyxPMNE5gcMHWhfQUPXOKjwjevEZjwxMJsPoBKpZCK5YPukDb7wIrQIqdLdBxlqv770wwzzh7jX37K",
+	"lUxdHu9ZVX2DM3+amwMGf8v19XzSV+PgwvFhSZuGCQZdhIMMeqZJBSlBAjHVFQQ8uvJUILdDDI4lYhZA",
+	"2QFMzpqeB56zE1dEe9LFhFVqJ9VWV4a7s/qq1AxLKktZQRIt1GKnFELNqAIZ0tGxph/eOtzd//MigTp2",
+	"4sNY594XCdhgIxkpR0i/E+6HbBLE23tyEagPbyNobj0Zld9iP8NonVzwuq1XL19kCZTUyS9TAwjet+Sz",
+	"L5bp3BWvuRnuMH75sxcvsm4enybm8ZSK+Nct647kAAjVknNz7LLernDSRmNm0NAZGlAPE6z2/GQOzffc",
+	"XHTtfc/NlZLYXexgz013k7lSaym8wzspa78siu+5eWPYUxVYuNGvGwK8zs5hFiqC1MktAtRdoE/vuXn+",
+	"m4OnOqk53wEafbzdfxDHWO02LLwNHfhhA6JrAzLeIIG9IHvGmosiJ0B8Zyq2Ziq59L8tD7qc0CEbXpwL",
+	"2mPG55Z4voXVFFf+lyjk99zc46N/NFt22CM4H+wn/iiuS/tVcfg//jC+cUmlJVWg8GWOuvgPtWPgXVNs",
+	"y6uKFeSXVhvEarUaoLMyN5gLJOIy5wU5ZacTyq6YRjV1r78HYrskMgN6IubhAdgQKL8FPV4tqvcNlCcC",
+	"jqy7IGWXQdXtnI4awk3H+d0zlzBOePmql7/rIhbZsoj1ogPyQQ3nKCWE37X9FT1Fbrdrkncl6XvFPXQi",
+	"2Iy2ElnCl809/83/a71nx4/WRrrh+TSX3DFazNQADovg4trJblu3UtXUWEsEersloJfTqCfXrZMMZY+Q",
+	"Ce8XhtA5X3zx+Rd/ztB3chCVpIXDLNbtxk7LnmiZEOJjmCXNcsUMaagKWomrUvTmzCAmHpHkpDdixoz8",
+	"GRYMtXo4tVZVq5er56uPP3/8fwEAAP//",
 }
 
 // decodeSpec returns the embedded OpenAPI spec as raw JSON bytes,

@@ -98,3 +98,12 @@ func least(f func(float64) float64, end float64) float64 {
 	}
 	return math.Min(best, math.Min(fa, fb))
 }
+
+// AtGrowthToFloor stands the claw so that mm of growth take it to the floor; 0 and less is on it.
+func (c Claw) AtGrowthToFloor(mm float64) Stance {
+	if mm <= 0 {
+		return c.AtGap(TouchGap)
+	}
+	turn := math.Min(mm/c.Radius, math.Pi)
+	return Stance{c, -c.leastOverOutline(func(radius, angle float64) float64 { return radius * math.Cos(angle+turn) })}
+}

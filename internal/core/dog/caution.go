@@ -49,13 +49,15 @@ func (f Feet) Cautions(readings []Reading) []Caution {
 		": grown into the skin. Do not trim; call a veterinarian.")
 	add(Veterinarian, func(_ int, r Reading) bool { return !r.State.Veterinary() && r.InSkin() },
 		": curled so far that it may touch the skin. A professional or a veterinarian should do it.")
-	add(CareWithNail, func(_ int, r Reading) bool { return r.Curling() && !r.InSkin() },
+	add(CareWithNail, func(_ int, r Reading) bool { return r.Curling() && !r.InSkin() && !r.unseen() },
 		": dewclaw curling. Do it first, take little.")
+	add(CareWithNail, func(_ int, r Reading) bool { return r.Curling() && !r.InSkin() && r.unseen() },
+		": dewclaw probably curls by now, though nobody has looked. Look at it first.")
 	add(CareWithNail, func(_ int, r Reading) bool {
 		return r.Code.Dewclaw() && !r.Curling() && r.Turn > claw.CurlTurn-warnTurn
 	},
 		": dewclaw close to curling. Do not leave it out.")
-	add(CareWithNail, func(i int, _ Reading) bool { return f.toes[i].Bled },
+	add(CareWithNail, func(_ int, r Reading) bool { return r.Bled },
 		": bled last time. Take less, look after every sliver, have styptic open.")
 	add(CareWithNail, func(_ int, r Reading) bool { return r.State == nail.Split || r.State == nail.Broken },
 		": split or broken. Only blunt it; if the quick shows, call a veterinarian.")

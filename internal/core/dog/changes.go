@@ -7,6 +7,7 @@ import (
 	"fribbet/internal/core/claw"
 	"fribbet/internal/core/date"
 	"fribbet/internal/core/fault"
+	"fribbet/internal/core/nail"
 	"fribbet/internal/core/rhythm"
 )
 
@@ -37,7 +38,10 @@ type Changes struct {
 	Short     *bool
 	School    *claw.School
 	Handling  *Handling
-	Nails     []Nail // all that are there
+	Nails     []Nail       // all that are there
+	Colour    *nail.Colour // of all of them at once, as far as nobody told each
+	Takes     *TakesIt     // how it takes it, told once of a new dog
+	LastDone  **float64    // weeks before it was entered that somebody trimmed it; a nil inside is that nobody knows
 }
 
 // With returns the dog with the changes, in order and checked; and the fields that cannot be.
@@ -49,6 +53,7 @@ func (d Dog) With(c Changes, today date.Date) (Dog, fault.Fields) {
 	set(&d.WishedGap, c.WishedGap)
 	set(&d.Short, c.Short)
 	set(&d.School, c.School)
+	set(&d.LastDone, c.LastDone)
 	set(&d.Handling, c.Handling)
 	set(&d.Birth.Date, c.BirthDate)
 	set(&d.Birth.Estimated, c.Estimated)
@@ -88,6 +93,17 @@ func (d Dog) With(c Changes, today date.Date) (Dog, fault.Fields) {
 	}
 	if c.Nails != nil {
 		d.Nails = slices.Clone(c.Nails)
+	}
+	if c.Colour != nil {
+		d.Nails = slices.Clone(d.Nails)
+		for i := range d.Nails {
+			if d.Nails[i].Colour == nail.Unknown {
+				d.Nails[i].Colour = *c.Colour
+			}
+		}
+	}
+	if c.Takes != nil {
+		d.Handling = d.Handling.taking(*c.Takes)
 	}
 	if f = d.Check(today); len(f) > 0 {
 		return d, f

@@ -31,6 +31,9 @@ func (d Dog) Check(today date.Date) fault.Fields {
 	}
 	d.checkWeights(&f, today)
 	f.Range("pavement_km_week", d.Pavement, 0, growth.MostPavement, "km a week")
+	if d.LastDone != nil {
+		f.Range("last_done_weeks", *d.LastDone, 0, mostWeeksAgo, "weeks")
+	}
 	f.Range("wished_gap_mm", d.WishedGap, 0, due.MostWishedGap, "mm")
 	if !slices.Contains(rhythm.Rhythms(), d.Rhythm) {
 		f.Add("rhythm", d.Rhythm, fmt.Sprintf("must be one of %v", rhythm.Rhythms()))

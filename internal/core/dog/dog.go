@@ -10,7 +10,6 @@ import (
 	"fribbet/internal/core/date"
 	"fribbet/internal/core/growth"
 	"fribbet/internal/core/nail"
-	"fribbet/internal/core/quick"
 	"fribbet/internal/core/rhythm"
 )
 
@@ -64,7 +63,9 @@ type Dog struct {
 	Short     bool          // its keeper wants short quicks: the break-even rhythm counts
 	School    claw.School   // where its nails are cut
 	Handling  Handling
-	Nails     []Nail // in the order of nail.All; a nail that is not there is not listed
+	Nails     []Nail    // in the order of nail.All; a nail that is not there is not listed
+	Entered   date.Date // when it came into the book: its nails are followed from then on; zero is its first weighing
+	LastDone  *float64  // weeks before that that somebody trimmed it; nil when nobody knows
 }
 
 // StandardNails is what most dogs have, nothing yet known of colour.
@@ -131,9 +132,4 @@ func (d Dog) pavementOver(from, to date.Date) float64 {
 // where is the dog on a day, as its growth depends on it.
 func (d Dog) where(day date.Date) growth.Where {
 	return growth.Where{Age: d.AgeWeeks(day), Weight: d.WeightOn(day), Pavement: d.PavementOn(day)}
-}
-
-// followUsual is how the dog's quick is taken to follow its nails before its own records speak.
-func (d Dog) followUsual(day date.Date) quick.Follow {
-	return quick.UsualFollow(claw.SizeFactor(d.WeightOn(day)))
 }

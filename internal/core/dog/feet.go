@@ -2,55 +2,73 @@ package dog
 
 import (
 	"math"
+	"slices"
 	"strings"
 
 	"fribbet/internal/core/claw"
 	"fribbet/internal/core/date"
-	"fribbet/internal/core/estimate"
-	"fribbet/internal/core/quick"
+	"fribbet/internal/core/growth"
+	"fribbet/internal/core/nail"
+	"fribbet/internal/core/state"
 )
 
-// Feet is all of a dog's nails as its sittings left them.
+// Feet is all of a dog's nails as its sittings and looks left them: one joint state, and what was
+// seen beside it.
 type Feet struct {
-	body
-	on    date.Date // of the last sitting; zero when there was none
-	known date.Date // of the last sitting or check
-	check Check     // the last one
-	toes  []toe
+	Dog
+	state    state.State
+	day      date.Date // of the state
+	on       date.Date // of the last sitting; zero when there was none
+	known    date.Date // of the last sitting or look
+	check    Check     // the last one
+	toes     []toe     // in the order of the dog's nails
+	Outliers []Outlier // lengths that did not fit and were left out
+	measured int       // how many lengths were told and taken
+	dry      int       // sittings since the last one at which a nail bled, plus one; 0 is never
 }
 
-// toe is one nail as its own last record left it.
+// toe is what is known of one nail beside the state.
 type toe struct {
-	Nail         `json:"-"` // the dog's own
-	On           date.Date  `json:",omitzero"` // of that record; zero when there is none
-	Trimmed      date.Date  `json:",omitzero"` // when something last came off; zero when nothing ever did
-	Claw         claw.Claw
-	Height       float64 // of the coat line above the floor, as the nail stood when its gap was last known, mm
-	LengthSD     float64
-	LengthSource estimate.Source
-	GapSD        float64
-	GapSource    estimate.Source
-	Spare        quick.Spare
-	SpareSource  estimate.Source
-	EndLength    float64 // where its trims end, mm: the first one, or the last that was measured
-	EndSpare     float64 // and how far from the quick, mm: the first, or the last that was seen
-	Bled         bool    `json:",omitzero"`
-	PastPad      bool    `json:",omitzero"` // seen to reach past its pad, and not trimmed since
+	Trimmed  date.Date `json:",omitzero"` // when something last came off
+	Bled     bool      `json:",omitzero"` // at its last trim
+	PastPad  bool      `json:",omitzero"` // seen to reach past its pad, and not trimmed since
+	Cleared  bool      `json:",omitzero"` // its last trim left it clear of the floor
+	GapSeen  bool      `json:",omitzero"` // somebody looked at its floor
+	Through  bool      `json:",omitzero"` // its quick was seen through the horn
+	Measured measured  `json:",omitzero"` // the last length that was told
+	Grown    []grown   `json:",omitzero"` // between two lengths
 }
 
-// FeetAfter folds a dog's sittings and walk-round checks, in any order, into its feet, once
-// it has learnt from them how fast this dog's nails grow.
+// measured is a length on a day, mm.
+type measured struct {
+	On date.Date
+	MM float64
+}
+
+// grown is what a nail grew between two lengths, mm a week.
+type grown struct {
+	On   date.Date // the later day
+	Rate float64
+	SD   float64
+}
+
+// Outlier is a length that is none of its nail.
+type Outlier struct {
+	Code nail.Code
+	On   date.Date
+	MM   float64
+}
+
+// FeetAfter folds a dog's sittings and walk-rounds, in any order, into its feet.
 func FeetAfter(d Dog, sittings []Sitting, checks ...Check) Feet {
 	return fold(d, eventsOf(sittings, checks), func(date.Date, Feet) {})
 }
 
 // fold runs through a dog's events and tells after each how the feet were.
 func fold(d Dog, events []event, after func(on date.Date, f Feet)) Feet {
-	f := Feet{body: body{d, learn(d, events)}}
-	for _, n := range d.Nails {
-		f.toes = append(f.toes, newToe(d, n, d.Weights[len(d.Weights)-1].On))
-	}
+	f := feetOf(d, events)
 	for _, e := range events {
+		f.until(e.on)
 		f.known = e.on
 		if e.sitting != nil {
 			f.trim(*e.sitting)
@@ -61,6 +79,62 @@ func fold(d Dog, events []event, after func(on date.Date, f Feet)) Feet {
 	}
 	return f
 }
+
+// feetOf is what is believed before anything was told: from the day the dog was entered, or from
+// the first thing told of an earlier one, of which nobody knows when it was last done.
+func feetOf(d Dog, events []event) Feet {
+	start, done := d.Entered, d.LastDone
+	switch {
+	case len(events) > 0 && (start.IsZero() || events[0].on.Before(start)):
+		start, done = events[0].on, nil
+	case start.IsZero():
+		start = d.Weights[len(d.Weights)-1].On
+	}
+	nails := make([]state.Nail, len(d.Nails))
+	for i, n := range d.Nails {
+		nails[i] = state.Nail{Code: n.Code, Colour: n.Colour, Shape: n.Shape}
+	}
+	return Feet{Dog: d, state: state.Prior(d.where(start), nails, done), day: start, toes: make([]toe, len(d.Nails))}
+}
+
+// until lets the nails grow until a day.
+func (f *Feet) until(on date.Date) {
+	weeks := float64(on.Sub(f.day)) / 7
+	if weeks <= 0 {
+		return
+	}
+	f.state.Grow(f.whereFrom(f.day, on), weeks)
+	f.day = on
+}
+
+// whereFrom is the dog on a day, with what it walks on the mean until another.
+func (d Dog) whereFrom(from, to date.Date) growth.Where {
+	where := d.where(from)
+	if len(d.Walked) > 0 && to.After(from) {
+		where.Pavement = d.pavementOver(from, to)
+	}
+	return where
+}
+
+// at is the state on a day not before the last event.
+func (f Feet) at(on date.Date) state.State {
+	g := f
+	g.state = f.state.Clone()
+	g.until(on)
+	return g.state
+}
+
+// form is a nail's usual form.
+func (f Feet) form(i int) claw.Claw {
+	n := f.Nails[i]
+	return claw.Assumed(n.Code, n.Shape, f.WeightOn(f.day))
+}
+
+// quickedWithin is how many sittings after blood a dog is done with more care (model).
+const quickedWithin = 2
+
+// Quicked tells whether a nail bled at one of the last two sittings.
+func (f Feet) Quicked() bool { return f.dry > 0 && f.dry <= quickedWithin }
 
 // Hair tells whether hair was seen between the pads at the last walk-round.
 func (f Feet) Hair() bool { return f.check.Hair }
@@ -74,170 +148,103 @@ func (f Feet) Closed() (string, bool) {
 
 func (f *Feet) trim(s Sitting) {
 	f.on = s.On
-	for i := range f.toes {
-		for _, r := range s.Records {
-			if r.Code == f.toes[i].Code {
-				f.toes[i] = f.toes[i].after(f.body, s.On, r)
+	switch {
+	case len(s.Bled()) > 0:
+		f.dry = 1
+	case f.dry > 0:
+		f.dry++
+	}
+	f.toes = slices.Clone(f.toes)
+	for _, r := range s.Records {
+		if i := f.index(r.Code); i >= 0 && !r.leftAlone() {
+			if r.GapBefore != nil {
+				f.record(i, Look{Code: r.Code, Gap: r.GapBefore}.event(s.On))
 			}
+			f.record(i, r.Event(s.On))
 		}
+	}
+}
+
+func (f Feet) index(code nail.Code) int {
+	return slices.IndexFunc(f.Nails, func(n Nail) bool { return n.Code == code })
+}
+
+// record takes what was told of one nail of a sitting.
+func (f *Feet) record(i int, e state.Event) {
+	t := &f.toes[i]
+	f.state.Nails[i].Colour = colourSeen(f.state.Nails[i].Colour, e)
+	_, sound := f.state.Take(i, f.form(i), e)
+	f.lengths(i, e, sound)
+	t.Through = t.Through || e.Left != nil
+	t.GapSeen = t.GapSeen || e.Gap != nil || e.Feeler != ""
+	if e.Removed() > 0 {
+		t.Trimmed, t.PastPad, t.Bled = e.On, false, e.Blood
+		t.Cleared = f.state.ToFloor(i).Mean > clearBy
+	}
+}
+
+// lengths keeps the measured lengths: what grew between two of them is what was measured of growth.
+func (f *Feet) lengths(i int, e state.Event, sound bool) {
+	t := &f.toes[i]
+	for _, mm := range []*float64{e.Length, e.After} {
+		if mm == nil {
+			continue
+		}
+		if !sound {
+			f.Outliers = append(slices.Clone(f.Outliers), Outlier{e.Nail, e.On, *mm})
+			return
+		}
+		f.measured++
+	}
+	if now := e.Length; now != nil && !t.Measured.On.IsZero() && e.On.After(t.Measured.On) {
+		weeks := float64(e.On.Sub(t.Measured.On)) / 7
+		t.Grown = append(slices.Clone(t.Grown), grown{e.On, (*now - t.Measured.MM) / weeks, math.Sqrt2 * state.CaliperSD / weeks})
+	}
+	switch {
+	case e.After != nil:
+		t.Measured = measured{e.On, *e.After}
+	case e.Length != nil:
+		t.Measured = measured{e.On, *e.Length - e.Removed()}
+	case e.Removed() > 0:
+		t.Measured = measured{}
 	}
 }
 
 func (f *Feet) look(c Check) {
 	f.check = c
-	unexplained := c.Clicks && !c.touches()
-	for i := range f.toes {
-		t := f.toes[i]
-		l := c.look(t.Code)
-		t = t.after(f.body, c.On, Record{Code: l.Code, LengthBefore: l.Length, GapBefore: l.Gap})
+	f.toes = slices.Clone(f.toes)
+	for i, n := range f.Nails {
+		l := c.look(n.Code)
+		t := &f.toes[i]
+		if l.State != nil && (*l.State == nail.Torn || *l.State == nail.Broken) {
+			f.state.Forget(i, f.where(f.day))
+			t.Measured = measured{}
+		}
+		f.record(i, l.event(c.On))
 		t.PastPad = l.PastPad || t.PastPad && l.Gap == nil
-		if unexplained && l.Gap == nil {
-			t = t.maybeTouching(f.body, c.On)
-		}
-		f.toes[i] = t
+	}
+	if c.Clicks && !c.touches() {
+		f.click()
 	}
 }
 
-// maybeTouching is a nail that nobody looked at on a dog that was heard to click: one of them touches.
-func (t toe) maybeTouching(b body, day date.Date) toe {
-	t.Height = t.Claw.Grown(t.at(b, day).grown).AtGap(claw.TouchGap).CoatHeight()
-	t.GapSD, t.GapSource = assumedGapSD, estimate.Assumed
-	return t
-}
-
-// newToe is a nail that nobody has measured: of the usual form for the dog's size, and just
-// touching the floor, as an untrimmed nail is taken to.
-func newToe(d Dog, n Nail, day date.Date) toe {
-	c := claw.Assumed(n.Code, n.Shape, d.WeightOn(day))
-	return toe{
-		Nail: n, Claw: c, Height: c.AtGap(claw.TouchGap).CoatHeight(),
-		LengthSD: assumedLengthShare * c.Length, LengthSource: estimate.Assumed,
-		GapSD: assumedGapSD, GapSource: estimate.Assumed,
-		Spare: quick.Assumed(c.Length), SpareSource: estimate.Assumed,
-	}
-}
-
-// after is the toe once the record's trim is done. Where a length was ever measured, it and what
-// came off since are the length. Where nobody measures, two opinions are joined, each weighed by how sure it is: what the assumed rate says has grown, less what came
-// off; and that the trims of one nail end about where its first one did, or where one was last
-// measured. The first opinion alone would carry a year off by the whole error of the rate.
-func (t toe) after(b body, on date.Date, r Record) toe {
-	if r.leftAlone() {
-		return t
-	}
-	if t.On.IsZero() {
-		t = newToe(b.Dog, t.Nail, on)
-	}
-	now := t.at(b, on)
-	form := claw.Assumed(t.Code, t.Shape, b.WeightOn(on))
-	before, after := now.length, 0.0
-	removed := r.Removed()
-	switch {
-	case r.LengthAfter != nil:
-		after, before = *r.LengthAfter, *r.LengthAfter+removed // the cuts, or both lengths: the same sum
-	case r.LengthBefore != nil:
-		before, after = *r.LengthBefore, *r.LengthBefore-removed
-	default:
-		after = before - removed
-		if removed > 0 && !t.Trimmed.IsZero() && t.LengthSource != estimate.Measured {
-			after = blend(after, now.grownSD, t.EndLength, sameEndSD)
+// click: the dog was heard, and no nail was seen to touch: the one that is least clear does.
+func (f *Feet) click() {
+	least := -1
+	for i, n := range f.Nails {
+		if !n.Code.Dewclaw() && (least < 0 || f.state.ToFloor(i).Mean < f.state.ToFloor(least).Mean) {
+			least = i
 		}
 	}
-	after = math.Max(after, leastLeft*form.Length)                      // an assumed length may be shorter than what came off
-	t.LengthSD = math.Min(now.lengthSD, assumedLengthShare*form.Length) // no less sure than of a nail never seen
-	if r.LengthAfter != nil || r.LengthBefore != nil {
-		t.LengthSD, t.LengthSource = caliperSD, estimate.Measured
-	}
-	t.stand(form, before, after, r)
-	t.belief(now, before, removed, r)
-	t.On = on
-	if removed > 0 {
-		t.endAt(after, r)
-		t.Trimmed, t.PastPad, t.Bled = on, false, r.Blood
-	}
-	return t
-}
-
-// endAt notes where the trims of this nail end.
-func (t *toe) endAt(length float64, r Record) {
-	first := t.Trimmed.IsZero()
-	if first || r.LengthAfter != nil || r.LengthBefore != nil {
-		t.EndLength = length
-	}
-	if first || r.Blood || r.SpareLeft != nil {
-		t.EndSpare = t.Spare.Mean
+	if least >= 0 {
+		f.state.SeeFeeler(least, f.form(least), state.Touches)
 	}
 }
 
-// stand notes the trimmed nail and, when a gap was measured, how high it stood: the one after
-// the trim speaks before the one before it.
-func (t *toe) stand(form claw.Claw, before, after float64, r Record) {
-	t.Claw = form.WithLength(after)
-	switch {
-	case r.GapAfter != nil:
-		t.Height = t.Claw.AtGap(*r.GapAfter).CoatHeight()
-	case r.GapBefore != nil:
-		t.Height = form.WithLength(before).AtGap(*r.GapBefore).CoatHeight()
-	default:
-		return
-	}
-	t.GapSD, t.GapSource = feelerSD, estimate.Measured
-}
-
-// stance is the nail on the floor as its last record left it: a toe keeps its coat line's height.
-func (t toe) stance() claw.Stance {
-	return t.Claw.AtCoatHeight(t.Height)
-}
-
-// belief is what the trim showed of the quick.
-func (t *toe) belief(now nailNow, before, removed float64, r Record) {
-	spare := now.spare
-	if t.On.IsZero() {
-		spare = quick.Assumed(before)
-	}
-	switch {
-	case r.Blood:
-		t.Spare, t.SpareSource = quick.Bled(r.Cuts[len(r.Cuts)-1]), estimate.Measured
-		return
-	case removed > 0:
-		spare, t.SpareSource = spare.CutDry(removed), estimate.Learnt
-		if !t.Trimmed.IsZero() {
-			spare.Mean = blend(spare.Mean, now.grownSD, t.EndSpare, sameEndSD)
-		}
-	}
-	if left, tells := quick.LeftAt(r.EndFace, t.Claw.Depth); tells && removed > 0 {
-		spare = left // alone: one dog's way of showing faces is no new evidence every time
-	}
-	if r.SpareLeft != nil {
-		spare, t.SpareSource = spare.Seen(*r.SpareLeft), estimate.Measured
-	}
-	t.Spare = spare
-}
-
-// nailNow is a toe's nail on a later day.
-type nailNow struct {
-	grown, grownSD   float64 // since the last record, mm
-	length, lengthSD float64
-	spare            quick.Spare
-}
-
-// at is the toe's nail on a day not before its last record.
-func (t toe) at(b body, day date.Date) nailNow {
-	if t.On.IsZero() {
-		return nailNow{length: t.Claw.Length, lengthSD: t.LengthSD, spare: t.Spare}
-	}
-	weeks := float64(day.Sub(t.On)) / 7
-	rate := b.rateFrom(t.Code, t.On, day)
-	most := longest * claw.Assumed(t.Code, t.Shape, b.WeightOn(day)).Length
-	grown, sd := math.Min(rate.Mean*weeks, math.Max(0, most-t.Claw.Length)), rate.SD*weeks
-	return nailNow{
-		grown: grown, grownSD: sd,
-		length: t.Claw.Length + grown, lengthSD: math.Hypot(t.LengthSD, sd),
-		spare: b.drift(rate).After(t.Spare, weeks),
-	}
-}
-
-// blend is the mean of two opinions, each weighed by how sure it is.
-func blend(a, aSD, b, bSD float64) float64 {
-	return (a*bSD*bSD + b*aSD*aSD) / (aSD*aSD + bSD*bSD)
+// And is the feet once one more sitting was told, of a day not before the last event.
+func (f Feet) And(s Sitting) Feet {
+	f = f.Work(s.On)
+	f.known = s.On
+	f.trim(s)
+	return f
 }

@@ -10,15 +10,16 @@ import (
 	"fribbet/internal/core/estimate"
 	"fribbet/internal/core/growth"
 	"fribbet/internal/core/nail"
+	"fribbet/internal/core/state"
 )
 
 // Growth is how fast a dog's nails grow, beside what is usual, and what that was learnt from.
 type Growth struct {
 	Gross    growth.Rate
 	Usual    growth.Rate // before any of its own records
+	Rest     estimate.Estimate
 	Groups   []GroupGrowth
-	Measured int // observations by length
-	Slivers  int // observations from what came off
+	Measured int // lengths that were told
 	Source   estimate.Source
 	Words    string // what it was learnt from
 }
@@ -31,73 +32,88 @@ type GroupGrowth struct {
 	Seen  []SeenRate // oldest first
 }
 
-// SeenRate is what a group's nails grew between two days, mm a week, on the mean.
+// SeenRate is what lengths showed a group's nails to grow between two days, mm a week, on the mean.
 type SeenRate struct {
-	On      date.Date // the later day
-	Mean    float64
-	SD      float64
-	Nails   int
-	Slivers bool // reckoned from what came off
+	On    date.Date // the later day
+	Mean  float64
+	SD    float64
+	Nails int
 }
 
-// Growth tells how fast the nails grow on a day.
+// learntShare is how much narrower than at first a range must be to be called learnt (judgement).
+const learntShare = 0.9
+
+// Growth tells how fast the nails grow on a day: the state's own numbers.
 func (f Feet) Growth(day date.Date) Growth {
-	where, usual := f.where(day), growth.Assumed()
-	g := Growth{Gross: f.Rates.Gross(where), Usual: usual.Gross(where), Source: f.rateSource()}
-	g.Measured, g.Slivers = f.Rates.Learnt()
+	now, usual, where := f.at(day), feetOf(f.Dog, nil).state, f.where(day)
+	rate := func(n state.Normal) growth.Rate { return growth.Rate{Mean: n.Mean, SD: n.SD} }
+	g := Growth{Gross: rate(now.Gross(where)), Usual: rate(usual.Gross(where)), Measured: f.measured, Source: estimate.Assumed}
+	if g.Gross.SD < learntShare*g.Usual.SD {
+		g.Source = estimate.Learnt
+	}
+	rest, restSource := now.Rest(), estimate.Assumed
+	if rest.SD < learntShare*usual.Rest().SD {
+		restSource = estimate.Learnt
+	}
+	g.Rest = estimate.Normal(rest.Mean, rest.SD, restSource)
 	g.Words = g.words()
 	for _, group := range nail.Groups() {
-		if !slices.ContainsFunc(f.toes, func(t toe) bool { return t.Code.Group() == group }) {
+		one := GroupGrowth{Group: group}
+		members := 0.0
+		for i, n := range f.Nails {
+			if n.Code.Group() == group {
+				members++
+				one.Net = plus(one.Net, rate(now.Rate(i, where)))
+				one.Usual = plus(one.Usual, rate(usual.Rate(i, where)))
+			}
+		}
+		if members == 0 {
 			continue
 		}
-		g.Groups = append(g.Groups, GroupGrowth{
-			Group: group, Net: f.Rates.Group(group, where), Usual: usual.Group(group, where), Seen: f.seen(group),
-		})
+		one.Net, one.Usual = over(one.Net, members), over(one.Usual, members)
+		one.Seen = f.seen(group)
+		g.Groups = append(g.Groups, one)
 	}
 	return g
 }
 
-func (f Feet) rateSource() estimate.Source {
-	if measured, slivers := f.Rates.Learnt(); measured+slivers > 0 {
-		return estimate.Learnt
-	}
-	return estimate.Assumed
+func plus(a, b growth.Rate) growth.Rate { return growth.Rate{Mean: a.Mean + b.Mean, SD: a.SD + b.SD} }
+
+func over(a growth.Rate, n float64) growth.Rate {
+	return growth.Rate{Mean: math.Max(leastRate, a.Mean/n), SD: a.SD / n}
 }
 
 func (g Growth) words() string {
 	switch {
-	case g.Measured > 0 && g.Slivers > 0:
-		return fmt.Sprintf("learnt from %d lengths, and from what came off where nobody measured", g.Measured)
+	case g.Source == estimate.Assumed:
+		return "assumed from age and size: telling the end of a few nails at each trim, or their lengths, would teach it"
 	case g.Measured > 0:
-		return fmt.Sprintf("learnt from %d lengths", g.Measured)
-	case g.Slivers > 0:
-		return "learnt from what came off alone: nobody has measured these nails twice"
+		return fmt.Sprintf("learnt from this dog's trims, looks and %d lengths", g.Measured)
 	default:
-		return "assumed from age and size: no nail has been trimmed twice yet"
+		return "learnt from what came off and how its trims ended: nobody has measured these nails"
 	}
 }
 
-// seen joins what each day showed of a group's nails, each weighed by how sure it is.
+// seen joins what each day's lengths showed of a group's nails, each weighed by how sure it is.
 func (f Feet) seen(group nail.Group) []SeenRate {
-	type sum struct{ weight, rate float64 }
-	type key struct {
-		on      date.Date
-		slivers bool
+	type sum struct {
+		weight, rate float64
+		nails        int
 	}
-	sums, nails := map[key]sum{}, map[key]int{}
-	for _, g := range f.Grown {
-		if g.Group != group || slices.Contains(f.Outliers, g) {
+	sums := map[date.Date]sum{}
+	for i, n := range f.Nails {
+		if n.Code.Group() != group {
 			continue
 		}
-		k := key{g.To, g.Slivers}
-		weight := g.Weeks * g.Weeks / (g.SD * g.SD)
-		sums[k] = sum{sums[k].weight + weight, sums[k].rate + weight*g.Observation.Grown/g.Weeks}
-		nails[k]++
+		for _, g := range f.toes[i].Grown {
+			s, weight := sums[g.On], 1/(g.SD*g.SD)
+			sums[g.On] = sum{s.weight + weight, s.rate + weight*g.Rate, s.nails + 1}
+		}
 	}
 	var all []SeenRate
-	for k, s := range sums {
-		all = append(all, SeenRate{k.on, s.rate / s.weight, 1 / math.Sqrt(s.weight), nails[k], k.slivers})
+	for on, s := range sums {
+		all = append(all, SeenRate{on, s.rate / s.weight, 1 / math.Sqrt(s.weight), s.nails})
 	}
-	slices.SortFunc(all, func(a, b SeenRate) int { return cmp.Or(a.On.Sub(b.On), b.Nails-a.Nails) })
+	slices.SortFunc(all, func(a, b SeenRate) int { return cmp.Compare(a.On.Sub(b.On), 0) })
 	return all
 }

@@ -59,6 +59,30 @@ func UsualHandling() Handling {
 	return Handling{Order: HindFirst, Position: Standing, Helper: Alone, Noise: kit.NoiseUnknown}
 }
 
+// TakesIt is how a dog takes it, as its keeper says on the first day.
+type TakesIt string
+
+const (
+	Fine       TakesIt = "fine"
+	Wriggles   TakesIt = "wriggles"
+	Frightened TakesIt = "frightened"
+	Bites      TakesIt = "bites"
+)
+
+// taking is how a dog that takes it so is held: a biter with a muzzle and never without a helper, a
+// dog that wriggles or is frightened better with one (trade).
+func (h Handling) taking(t TakesIt) Handling {
+	switch t {
+	case Bites:
+		h.Muzzle, h.Helper = true, Needed
+	case Wriggles, Frightened:
+		h.Helper = Wanted
+	case Fine:
+		h.Helper = Alone
+	}
+	return h
+}
+
 func (h Handling) check() fault.Fields {
 	var f fault.Fields
 	paws := slices.Clone(h.OwnOrder)
@@ -73,4 +97,23 @@ func (h Handling) check() fault.Fields {
 		f.Range("most_minutes", *h.MostMinutes, 1, mostMinutes, "minutes")
 	}
 	return f
+}
+
+// Cautions are what to know of holding this dog before it is touched, on every screen that leads to it.
+func (h Handling) Cautions() []Caution {
+	var all []Caution
+	for _, c := range []struct {
+		is    bool
+		words string
+	}{
+		{h.Muzzle, "Muzzle on before the first touch: a safety tool and no shame."},
+		{h.Helper == Needed, "Not without a helper."},
+		{h.Sore, "Sore joints: let it stand or lean, small movements, many breaks."},
+		{h.Noise == kit.NoiseAfraid, "Fears the grinder: no spinning tool near it before the ladder is done."},
+	} {
+		if c.is {
+			all = append(all, Caution{Kind: Handle, Words: c.words})
+		}
+	}
+	return all
 }

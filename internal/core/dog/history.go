@@ -47,8 +47,11 @@ func HistoryOf(d Dog, codes []nail.Code, today date.Date, sittings []Sitting, ch
 		h.told(&point, event)
 		h.Past = append(h.Past, point)
 		before = f
-		before.toes = slices.Clone(f.toes)
+		before.state = f.state.Clone()
 	})
+	if before.toes != nil && today.After(before.day) { // until today, which may be long after the last sitting
+		h.Past = append(h.Past, mean(before.points(codes, today)))
+	}
 	for day := 0; day <= forecastDays; day += forecastStep {
 		h.Forecast = append(h.Forecast, mean(last.points(codes, today.AddDays(day))))
 	}
@@ -76,17 +79,17 @@ func (h History) told(p *Point, e event) {
 // points are some of the nails on a day.
 func (f Feet) points(codes []nail.Code, on date.Date) []Point {
 	var points []Point
-	for _, t := range f.toes {
-		if !slices.Contains(codes, t.Code) {
+	for _, r := range f.On(on) {
+		if !slices.Contains(codes, r.Code) {
 			continue
 		}
-		b := BarOf(t.read(f.body, on))
+		b := BarOf(r)
 		p := Point{
 			On: on, Floor: math.Inf(1),
 			Length: Span{b.Length.Value, b.Length.Low, b.Length.High}, Quick: Span{b.Quick, b.QuickShort, b.QuickLong},
 		}
-		if !t.Code.Dewclaw() {
-			p.Floor = b.Length.Value + b.ToFloor
+		if !r.Code.Dewclaw() {
+			p.Floor = b.Length.Value + r.Floor.Mean
 		}
 		points = append(points, p)
 	}

@@ -5,25 +5,29 @@ import (
 	"fmt"
 
 	"fribbet/internal/core/date"
+	"fribbet/internal/core/state"
 )
 
 // FoldVersion goes up whenever the same records would fold into other feet than before: what was
 // kept of an older fold is then worked out again.
-const FoldVersion = 1
+const FoldVersion = 2
 
 // kept is what a fold came to, without the dog itself.
 type kept struct {
-	On     date.Date `json:",omitzero"`
-	Known  date.Date `json:",omitzero"`
-	Check  *Check    `json:",omitempty"`
-	Toes   []toe
-	Learnt Learnt
+	State    state.State
+	Day      date.Date
+	On       date.Date `json:",omitzero"`
+	Known    date.Date `json:",omitzero"`
+	Check    *Check    `json:",omitempty"`
+	Toes     []toe
+	Outliers []Outlier `json:",omitempty"`
+	Measured int       `json:",omitempty"`
+	Dry      int       `json:",omitempty"`
 }
 
 // Keep writes the feet down, so that they need not be folded again until something new is told.
-// What was observed stays behind: only HistoryOf and a fold have it.
 func (f Feet) Keep() ([]byte, error) {
-	k := kept{On: f.on, Known: f.known, Toes: f.toes, Learnt: f.Learnt}
+	k := kept{State: f.state, Day: f.day, On: f.on, Known: f.known, Toes: f.toes, Outliers: f.Outliers, Measured: f.measured, Dry: f.dry}
 	if !f.check.On.IsZero() {
 		k.Check = &f.check
 	}
@@ -39,10 +43,7 @@ func Kept(d Dog, text []byte) (Feet, error) {
 	if len(k.Toes) != len(d.Nails) {
 		return Feet{}, fmt.Errorf("kept feet of %d nails, of a dog with %d", len(k.Toes), len(d.Nails))
 	}
-	for i := range k.Toes {
-		k.Toes[i].Nail = d.Nails[i]
-	}
-	f := Feet{body: body{d, k.Learnt}, on: k.On, known: k.Known, toes: k.Toes}
+	f := Feet{Dog: d, state: k.State, day: k.Day, on: k.On, known: k.Known, toes: k.Toes, Outliers: k.Outliers, measured: k.Measured, dry: k.Dry}
 	set(&f.check, k.Check)
 	return f, nil
 }

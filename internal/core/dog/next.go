@@ -1,12 +1,14 @@
 package dog
 
 import (
+	"fmt"
 	"math"
 
 	"fribbet/internal/core/claw"
 	"fribbet/internal/core/date"
 	"fribbet/internal/core/due"
-	"fribbet/internal/core/nail"
+	"fribbet/internal/core/quick"
+	"fribbet/internal/core/verdict"
 )
 
 // Next is the dog's next sitting.
@@ -16,26 +18,22 @@ type Next struct {
 	Why    due.Explanation
 }
 
-// Terms are what a date keeps to besides the dog itself.
-type Terms struct {
-	Margin   float64           // spare that a trim leaves in front of the quick, mm
-	Closed   []date.Span       // holidays: nobody works then
-	Training map[nail.Paw]bool // paws on a ladder: no date helps their nails, the ladder does
-}
-
 // Next sets the date of the next sitting. There is none when nobody has trimmed or looked at the
 // dog yet, it has no nail that may be trimmed, or it is a veterinarian's matter as a whole.
 func (f Feet) Next(terms Terms) (Next, bool, error) {
 	if _, closed := f.Closed(); closed || f.known.IsZero() {
 		return Next{}, false, nil
 	}
+	rest := f.state.Rest().Mean
 	trim := due.Trim{
 		On: f.known, Sat: f.on, Rhythm: f.Rhythm, Workdays: date.Workdays{Weekdays: f.Workdays, Closed: terms.Closed},
-		Weight: f.WeightOn(f.known), Margin: terms.Margin, Follow: f.Habit.Follow(), Short: f.Short,
+		Weight: f.WeightOn(f.known), Margin: terms.Margin, Short: f.Short,
+		Follow:  quick.Follow{Pull: quick.UsualFollow(1).Pull, Rest: math.Max(0, rest)},
+		Soonest: soonest(f.Rhythm.Days()),
 	}
-	for _, t := range f.toes {
-		if !t.State.Veterinary() && !terms.Training[t.Code.Paw] {
-			trim.Nails = append(trim.Nails, t.asLeft(f.body, f.known))
+	for _, r := range f.On(f.known) {
+		if !r.State.Veterinary() && !r.InSkin() && !terms.Training[r.Code.Paw] {
+			trim.Nails = append(trim.Nails, r.asLeft(f.WishedGap, terms))
 		}
 	}
 	if len(trim.Nails) == 0 {
@@ -43,9 +41,23 @@ func (f Feet) Next(terms Terms) (Next, bool, error) {
 	}
 	next, err := due.After(trim)
 	if err != nil {
-		return Next{}, false, err
+		return Next{}, false, fmt.Errorf("%s: %w", f.Name, err)
+	}
+	if day, any := f.cautious(); any && day.Before(next.Due) {
+		next.Cautious = day
+	} else {
+		next.Cautious = next.Due
 	}
 	return Next{next, trim.Reason(next), trim.Explain(next)}, true, nil
+}
+
+// soonest is how many days after a sitting the next may be at the earliest: half the rhythm, and no
+// rhythm of a week or more comes within a week.
+func soonest(rhythm float64) float64 {
+	if rhythm < 7 {
+		return rhythm
+	}
+	return math.Max(7, rhythm/2)
 }
 
 // WhyNone says in a few words why Next gives no date.
@@ -59,19 +71,19 @@ func (f Feet) WhyNone() string {
 	return "no nail that may be trimmed"
 }
 
-// asLeft is the nail on the day of the dog's last sitting or check, which may be later than its
-// own. What was reckoned is kept within what a nail can be: only what was told is refused.
-func (t toe) asLeft(b body, day date.Date) due.Nail {
-	now := t.at(b, day)
-	form := t.Claw.Grown(now.grown)
-	form.Length = math.Min(form.Length, claw.MostLength)
-	return due.Nail{
-		Code: t.Code, Claw: form,
-		Gap:       between(0, t.stance().GapAfterGrowth(now.grown), claw.MostGap),
-		WishedGap: b.WishedGap,
-		Rate:      b.rateOn(t.Code, day), PastPad: t.PastPad,
-		Spare: between(0, now.spare.Mean, form.Length),
+// asLeft is the nail as the next date depends on it. What was reckoned is kept within what a nail
+// can be: only what was told is refused.
+func (r Reading) asLeft(wished float64, terms Terms) due.Nail {
+	size := verdict.Size(r.claw.Depth)
+	n := due.Nail{
+		Code: r.Code, Claw: r.claw, WishedGap: wished, Rate: r.Rate, PastPad: r.PastPad,
+		Spare:     between(0, r.Spare.Value, r.claw.Length),
+		Margin:    terms.Margin * size,
+		Least:     verdict.Least(r.claw.Depth, terms.Hand),
+		LongQuick: !r.Trimmed.IsZero() && !r.Cleared && !r.Code.Dewclaw(),
 	}
+	if !r.Code.Dewclaw() {
+		n.Gap = between(0, r.stance().Gap(), claw.MostGap)
+	}
+	return n
 }
-
-func between(low, v, high float64) float64 { return math.Max(low, math.Min(v, high)) }

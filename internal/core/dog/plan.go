@@ -1,82 +1,102 @@
 package dog
 
 import (
-	"math"
-
 	"fribbet/internal/core/date"
+	"fribbet/internal/core/growth"
+	"fribbet/internal/core/nail"
+	"fribbet/internal/core/state"
+	"fribbet/internal/core/verdict"
 )
 
-// Planned is what a routine trim takes off one nail.
+// Planned is one nail today: as it is, and what is to be done with it.
 type Planned struct {
 	Reading
-	Cuts []float64 // slivers, mm; none when the nail is left
-	Risk float64   // chance that the cuts reach the quick, 0 to 1
-	Why  string
-	// Closed: the dog as a whole is a veterinarian's matter until a later walk-round says it is over.
-	Closed bool
+	verdict.Verdict
+	Case verdict.Nail // that the verdict is on, so that it can be asked again with another tool
 }
 
-// Barred tells whether the nail is nobody's work here.
-func (p Planned) Barred() bool { return p.Closed || p.State.Veterinary() || p.InSkin() }
+// Terms are what plans and dates keep to besides the dog itself.
+type Terms struct {
+	Margin   float64           // spare that a trim leaves in front of the quick, mm for a nail 7 mm deep
+	Closed   []date.Span       // holidays: nobody works then
+	Training map[nail.Paw]bool // paws on a ladder: the ladder helps their nails, no date and no trim
+	Hand     verdict.Terms     // whose, and when it stops
+}
 
-// Plan is today's routine trim. A nail loses what has grown since its last trim and one sliver
-// more, so that a long nail comes back little by little; but it keeps margin mm in front of
-// the quick, and beyond a first sliver nothing is planned past the near end of the quick's
-// range. A nail never trimmed here loses one sliver at most: what its face shows decides the
-// rest. A nail that would stay clear of the floor for the dog's whole rhythm is left.
-func (f Feet) Plan(day date.Date, margin float64) []Planned {
-	plan := make([]Planned, len(f.toes))
-	flag, closed := f.Closed()
+// Plan is the verdict on every nail, in the order of the dog's nails.
+func (f Feet) Plan(day date.Date, terms Terms) []Planned {
+	now := f.at(day)
+	plan := make([]Planned, len(f.Nails))
 	for i, r := range f.On(day) {
-		if closed {
-			plan[i] = Planned{Reading: r, Closed: true, Why: flag + ": a veterinarian looks first, then look again"}
-			continue
-		}
-		now := f.toes[i].at(f.body, day)
-		take, why := f.take(f.toes[i], r, now.grown, margin)
-		plan[i] = Planned{Reading: r, Cuts: slivers(take), Why: why}
-		if sum := (Record{Cuts: plan[i].Cuts}).Removed(); sum > 0 {
-			plan[i].Risk = now.spare.Risk(sum)
-		}
+		c := f.Case(&now, i, r, terms)
+		plan[i] = Planned{r, verdict.Of(c, terms.Margin, terms.Hand), c}
 	}
 	return plan
 }
 
-// take is how much of a nail comes off, mm, and why.
-func (f Feet) take(t toe, r Reading, grown, margin float64) (float64, string) {
-	free := r.Spare.Value - margin
-	switch {
-	case r.State.Veterinary():
-		return 0, string(r.State) + ": a veterinarian looks first"
-	case r.InSkin():
-		return 0, "may touch the skin: a professional or a veterinarian"
-	case free < leastCut:
-		return 0, "nothing to take yet"
-	case !r.Code.Dewclaw() && t.stance().GrowthToGap(f.WishedGap)-grown > r.Rate.Mean*f.Rhythm.Days()/7:
-		return 0, "stays clear of the floor: can wait"
-	case r.Trimmed.IsZero():
-		return math.Min(Sliver, free), "first time here: one sliver, then look at the face"
+// Case is a nail as the verdict is asked of it, nothing done to it yet today.
+func (f Feet) Case(now *state.State, i int, r Reading, terms Terms) verdict.Nail {
+	return verdict.Nail{
+		Barred: f.barred(r), Training: terms.Training[r.Code.Paw],
+		Dewclaw: r.Code.Dewclaw(), Curling: r.Curling(), PastPad: r.PastPad, Touches: r.OnFloor,
+		Clear: r.clearFor(f.Rhythm.Days()/7, f.WishedGap), Spare: r.Spare.Value,
+		Worked: verdict.Worked{Belief: now.Belief(i, r.claw, state.Work{}), Depth: r.claw.Depth, Known: now.Worked(i)},
 	}
-	limit, why := math.Max(Sliver, r.Spare.Low), "as far as the quick's range allows"
-	if free < limit {
-		limit, why = free, "as far as the quick allows"
-	}
-	if wanted := grown + Sliver; wanted < limit {
-		return wanted, "what has grown, and one sliver more"
-	}
-	return limit, why
 }
 
-// slivers parts what is to come off, rounded down to the least cut, into thin cuts.
-func slivers(take float64) []float64 {
-	const hair = 1e-9
-	var cuts []float64
-	left := math.Floor(take/leastCut+hair) * leastCut
-	for ; left >= Sliver; left -= Sliver {
-		cuts = append(cuts, Sliver)
+// barred says why a nail is a veterinarian's matter; empty when it is not.
+func (f Feet) barred(r Reading) string {
+	flag, closed := f.Closed()
+	switch {
+	case closed:
+		return flag + ": a veterinarian looks first, then look again"
+	case r.State.Veterinary():
+		return string(r.State) + ": a veterinarian looks first"
+	case r.InSkin():
+		return "may touch the skin: a professional or a veterinarian"
+	default:
+		return ""
 	}
-	if left >= leastCut {
-		cuts = append(cuts, left)
+}
+
+// clearFor tells whether the nail stays clear of the floor, or above the gap that its keeper wishes,
+// for so many weeks, even if it grows as fast as one dog in ten.
+func (r Reading) clearFor(weeks, wished float64) bool {
+	return !r.Code.Dewclaw() && r.stance().GrowthToGap(wished) > growth.Cautious(r.Rate)*weeks
+}
+
+// Work is the state of the nails as they are worked on a day: a copy, to be moved on by what is told.
+func (f Feet) Work(day date.Date) Feet {
+	f.state = f.state.Clone()
+	f.until(day)
+	return f
+}
+
+// Told moves the state on by what was told of one nail, and returns the case that the verdict is
+// now on: the bench and the fold take it the same way.
+func (f *Feet) Told(r Record, day date.Date, terms Terms) (verdict.Nail, bool) {
+	i := f.index(r.Code)
+	if i < 0 {
+		return verdict.Nail{}, false
 	}
-	return cuts
+	before := f.read(i, &f.state, f.where(day))
+	c := f.Case(&f.state, i, before, terms)
+	e := r.Event(day)
+	f.state.Nails[i].Colour = colourSeen(f.state.Nails[i].Colour, e)
+	c.Known, c.Reads, c.Cuts = f.state.Worked(i), len(e.Landmarks) > 0, len(e.Cuts)
+	c.Belief, _ = f.state.Take(i, f.form(i), e)
+	if n := len(e.Cuts); n > 0 {
+		if c.Last = e.Cuts[n-1].Face; e.EndFace != "" {
+			c.Last = e.EndFace
+		}
+	}
+	return c, true
+}
+
+// Colour is a nail's colour, as it was told or as its faces showed it.
+func (f Feet) Colour(code nail.Code) nail.Colour {
+	if i := f.index(code); i >= 0 {
+		return f.state.Nails[i].Colour
+	}
+	return nail.Unknown
 }

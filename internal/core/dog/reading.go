@@ -7,7 +7,8 @@ import (
 	"fribbet/internal/core/date"
 	"fribbet/internal/core/estimate"
 	"fribbet/internal/core/growth"
-	"fribbet/internal/core/quick"
+	"fribbet/internal/core/nail"
+	"fribbet/internal/core/state"
 )
 
 // Reading is one nail on one day.
@@ -16,56 +17,95 @@ type Reading struct {
 	Length  estimate.Estimate
 	Gap     estimate.Estimate // to the floor; a dewclaw has none
 	Spare   estimate.Estimate
-	Belief  quick.Spare // the same as a normal
 	Rate    growth.Rate
-	ToFloor float64 // growth left until it touches, mm; +Inf when it never does
-	ToCurl  float64 // growth left until a dewclaw curls, mm; +Inf for any other nail
-	Turn    float64 // of the tip below horizontal, radians
-	OnFloor bool
-	Trimmed date.Date // when something last came off; zero when nothing ever did
+	Floor   state.Normal // growth left until it touches, as it is known; below 0 it presses on the floor
+	ToFloor float64      // the same, mm, and 0 where it touches; +Inf for a dewclaw
+	ToCurl  float64      // growth left until a dewclaw curls, mm; +Inf for any other nail
+	Turn    float64      // of the tip below horizontal, radians
+	OnFloor bool         // believed to touch
+	Looked  bool         // somebody looked at its floor
+	PastPad bool         // seen to reach past its pad, and not trimmed since
+	Cleared bool         // its last trim left it clear of the floor
+	Trimmed date.Date    // when something last came off; zero when nothing ever did
+	Bled    bool         // at its last trim
+	claw    claw.Claw
 }
 
-// On reads every nail on a day not before the last sitting.
+// On reads every nail on a day not before the last sitting or look.
 func (f Feet) On(day date.Date) []Reading {
-	readings := make([]Reading, len(f.toes))
-	for i, t := range f.toes {
-		readings[i] = t.read(f.body, day)
+	now, where := f.at(day), f.where(day)
+	readings := make([]Reading, len(f.Nails))
+	for i := range f.Nails {
+		readings[i] = f.read(i, &now, where)
 	}
 	return readings
 }
 
-func (t toe) read(b body, day date.Date) Reading {
-	now := t.at(b, day)
-	low, high := now.spare.Range()
-	form := t.Claw.Grown(now.grown)
-	r := Reading{
-		Nail:    t.Nail,
-		Length:  estimate.Normal(now.length, now.lengthSD, t.LengthSource),
-		Spare:   estimate.Estimate{Value: math.Min(now.spare.Mean, now.length), Low: low, High: math.Min(high, now.length), Source: t.SpareSource},
-		Belief:  now.spare,
-		Rate:    b.rateOn(t.Code, day),
-		Turn:    form.Turn(),
-		ToFloor: math.Inf(1), ToCurl: math.Inf(1),
-		Trimmed: t.Trimmed,
+// read keeps within what a nail can be: horn past the floor breaks, wears or curls, and a spare is
+// at least 0 and at most the length.
+func (f Feet) read(i int, now *state.State, where growth.Where) Reading {
+	n, t := f.Nails[i], f.toes[i]
+	form := claw.Assumed(n.Code, n.Shape, where.Weight)
+	length, spare, floor, rate := now.Length(i), now.Spare(i), now.ToFloor(i), now.Rate(i, where)
+	if most := state.BeyondFloor * claw.SizeFactor(where.Weight); !n.Code.Dewclaw() && floor.Mean < -most {
+		length.Mean += floor.Mean + most
+		floor.Mean = -most
 	}
-	if t.Code.Dewclaw() {
-		r.ToCurl = form.GrowthToTurn(claw.CurlTurn)
+	length.Mean = between(leastLeft*form.Length, length.Mean, claw.MostLength)
+	r := Reading{
+		Nail: n, Length: estimate.Normal(length.Mean, length.SD, f.source(t.Measured.On.IsZero() && !now.Measured[i], false)),
+		Rate:   growth.Rate{Mean: between(leastRate, rate.Mean, mostRate), SD: math.Min(rate.SD, mostRate)},
+		Floor:  floor,
+		Looked: t.GapSeen, PastPad: t.PastPad, Cleared: t.Cleared, Trimmed: t.Trimmed, Bled: t.Bled,
+		ToFloor: math.Inf(1), ToCurl: math.Inf(1),
+		claw: form.WithLength(length.Mean),
+	}
+	if r.Spare = estimate.Normal(between(0, spare.Mean, length.Mean), spare.SD, f.source(!now.WorkedOn[i], !t.Through)); r.Spare.High > length.Mean {
+		r.Spare.High = length.Mean
+	}
+	r.Turn = r.claw.Turn()
+	if n.Code.Dewclaw() {
+		r.ToCurl = r.claw.GrowthToTurn(claw.CurlTurn)
 		return r
 	}
-	stance := t.stance()
-	gap := stance.GapAfterGrowth(now.grown)
-	slip := gap - stance.GapAfterGrowth(now.grown+now.grownSD)
-	r.Gap = estimate.Normal(math.Max(0, gap), math.Hypot(t.GapSD, slip), t.GapSource)
-	r.ToFloor = math.Max(0, stance.GrowthToGap(claw.TouchGap)-now.grown)
-	r.OnFloor = r.ToFloor == 0
+	r.ToFloor = math.Max(0, floor.Mean)
+	r.OnFloor = floor.Mean <= 0
+	stance := r.stance()
+	slip := stance.Gap() - stance.GapAfterGrowth(floor.SD)
+	r.Gap = estimate.Normal(math.Max(0, stance.Gap()), slip, f.source(!t.GapSeen, false))
 	return r
 }
+
+// source is where a number came from: assumed, learnt from what was told, or measured.
+func (f Feet) source(assumed, learnt bool) estimate.Source {
+	switch {
+	case assumed:
+		return estimate.Assumed
+	case learnt:
+		return estimate.Learnt
+	default:
+		return estimate.Measured
+	}
+}
+
+// stance is the nail on the floor.
+func (r Reading) stance() claw.Stance { return r.claw.AtGrowthToFloor(r.ToFloor) }
 
 // Curling tells whether a dewclaw has turned so far that it is to be done now.
 func (r Reading) Curling() bool { return r.ToCurl == 0 }
 
-// InSkin tells whether a dewclaw may have reached the skin: not a keeper's work any more.
-func (r Reading) InSkin() bool { return r.Code.Dewclaw() && r.Turn >= claw.SkinTurn }
+// InSkin tells whether a dewclaw may have reached the skin: not a keeper's work any more. Where nobody
+// measured it or saw it curl it is to be looked at first: what nobody looked at is not told as a fact.
+func (r Reading) InSkin() bool {
+	return r.Code.Dewclaw() && r.Turn >= claw.SkinTurn && !r.unseen()
+}
+
+// unseen tells whether a nail's length is only assumed.
+func (r Reading) unseen() bool {
+	return r.Length.Source == estimate.Assumed && r.Shape != nail.Curled
+}
 
 // Days is how many days until the nail touches the floor; +Inf when it never does.
 func (r Reading) Days() float64 { return r.ToFloor / r.Rate.Mean * 7 }
+
+func between(low, v, high float64) float64 { return math.Max(low, math.Min(v, high)) }

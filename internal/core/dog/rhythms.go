@@ -5,36 +5,47 @@ import (
 
 	"fribbet/internal/core/claw"
 	"fribbet/internal/core/date"
-	"fribbet/internal/core/growth"
+	"fribbet/internal/core/quick"
 	"fribbet/internal/core/rhythm"
 )
 
 // Ahead is the nails that may be trimmed as they are on a day, for a look ahead at which the dog
 // walks km of pavement a week. There is none where no nail may be trimmed.
 func (f Feet) Ahead(day date.Date, km float64) []rhythm.Nail {
-	where := f.where(day)
+	now, where := f.at(day), f.where(day)
 	where.Pavement = km
+	follow := quick.Follow{Pull: quick.UsualFollow(1).Pull, Rest: math.Max(0, now.Rest().Mean)}
 	var nails []rhythm.Nail
-	for _, t := range f.toes {
-		if t.State.Veterinary() {
+	for i, r := range f.On(day) {
+		if r.State.Veterinary() {
 			continue
 		}
-		now := t.at(f.body, day)
+		rate := now.Rate(i, where)
 		nails = append(nails, rhythm.Nail{
-			Code: t.Code, Form: claw.Assumed(t.Code, t.Shape, f.WeightOn(day)), Claw: t.Claw.Grown(now.grown), Height: t.stance().CoatHeight(),
-			Drift: f.drift(f.Rates.Nail(t.Code, where)), Spare: math.Min(now.spare.Mean, now.length),
+			Code: r.Code, Form: claw.Assumed(r.Code, r.Shape, where.Weight), Claw: r.claw, Height: r.coatHeight(),
+			Drift: quick.Drift{Rate: math.Max(leastRate, rate.Mean), RateSD: rate.SD, Follow: follow}, Spare: r.Spare.Value,
 		})
 	}
 	return nails
+}
+
+// coatHeight is how high the coat line stands above the floor when the nail is just as long as it
+// may be: one that is longer lifts its toe, and lets it down again as it is brought back.
+func (r Reading) coatHeight() float64 {
+	if r.Floor.Mean >= 0 || r.Code.Dewclaw() {
+		return r.stance().CoatHeight()
+	}
+	least := leastLeft * r.claw.Length
+	return r.claw.WithLength(math.Max(least, r.Length.Value+r.Floor.Mean)).AtGap(claw.TouchGap).CoatHeight()
 }
 
 // LowestTrimmed is how high the lowest toe's nail stood after the last trim, mm; +Inf where no
 // toe was ever trimmed.
 func (f Feet) LowestTrimmed() float64 {
 	least := math.Inf(1)
-	for _, t := range f.toes {
-		if !t.Code.Dewclaw() && !t.State.Veterinary() && !t.Trimmed.IsZero() {
-			least = math.Min(least, t.stance().Gap())
+	for _, r := range f.On(f.day) {
+		if !r.Code.Dewclaw() && !r.State.Veterinary() && !r.Trimmed.IsZero() {
+			least = math.Min(least, r.Gap.Value)
 		}
 	}
 	return least
@@ -42,17 +53,17 @@ func (f Feet) LowestTrimmed() float64 {
 
 // PavementUse tells how much of a nail's growth the ground takes back on the mean toe, 0 to 1.
 func (f Feet) PavementUse(day date.Date, km float64) float64 {
-	where := f.where(day)
+	now, where := f.at(day), f.where(day)
 	where.Pavement = km
-	gross, sum, toes := f.Rates.Gross(where), growth.Rate{}, 0.0
-	for _, t := range f.toes {
-		if !t.Code.Dewclaw() {
-			sum.Mean += f.Rates.Nail(t.Code, where).Mean
+	sum, toes := 0.0, 0.0
+	for i, n := range f.Nails {
+		if !n.Code.Dewclaw() {
+			sum += math.Max(leastRate, now.Rate(i, where).Mean)
 			toes++
 		}
 	}
 	if toes == 0 {
 		return 0
 	}
-	return math.Max(0, 1-sum.Mean/toes/gross.Mean)
+	return math.Max(0, 1-sum/toes/now.Gross(where).Mean)
 }

@@ -31,29 +31,28 @@ const dewclawStands = 12.0
 // Section reads one nail; the cuts keep margin mm from the quick and come off in slivers of the
 // given thickness, mm. It is false when the dog does not have the nail.
 func (f Feet) Section(code nail.Code, day date.Date, margin, sliver float64) (Section, bool) {
-	for _, t := range f.toes {
-		if t.Code == code {
-			return t.section(f.body, day, margin, sliver), true
+	for _, r := range f.On(day) {
+		if r.Code == code {
+			return r.section(margin, sliver), true
 		}
 	}
 	return Section{}, false
 }
 
-func (t toe) section(b body, day date.Date, margin, sliver float64) Section {
-	r := t.read(b, day)
-	gap := dewclawStands
-	if !t.Code.Dewclaw() {
-		gap = r.Gap.Value
+func (r Reading) section(margin, sliver float64) Section {
+	stance := r.claw.AtGap(dewclawStands)
+	if !r.Code.Dewclaw() {
+		stance = r.stance()
 	}
 	s := Section{
-		Reading: r, Stance: t.Claw.Grown(t.at(b, day).grown).AtGap(gap),
+		Reading: r, Stance: stance,
 		Quick:      r.Length.Value - r.Spare.Value,
 		QuickShort: r.Length.Value - r.Spare.High, QuickLong: r.Length.Value - r.Spare.Low,
-		Days: r.Days(), TurnPerDay: r.Rate.Mean / 7 / t.Claw.Radius,
+		Days: r.Days(), TurnPerDay: r.Rate.Mean / 7 / r.claw.Radius,
 	}
 	for _, cut := range s.Stance.Cuts(s.Quick, margin, sliver) {
 		days := cut.ToFloor / r.Rate.Mean * 7
-		if t.Code.Dewclaw() {
+		if r.Code.Dewclaw() {
 			days = math.Inf(1)
 		}
 		s.Cuts = append(s.Cuts, SchoolCut{cut, days})

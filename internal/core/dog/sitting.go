@@ -1,6 +1,8 @@
 package dog
 
 import (
+	"slices"
+
 	"fribbet/internal/core/date"
 	"fribbet/internal/core/kit"
 	"fribbet/internal/core/nail"
@@ -17,7 +19,9 @@ type Record struct {
 	GapAfter     *float64 // to the floor, mm
 	SpareLeft    *float64 // to the quick, where it was seen at the end, mm
 	Cuts         []float64
-	EndFace      quick.Face // what the last cut showed; empty where nobody told it
+	Faces        []quick.Face // what each cut showed; empty where nobody told it, shorter where none did
+	Landmarks    []quick.Seen // where the quick was seen to end before the first cut
+	EndFace      quick.Face   // what the last cut showed; empty where nobody told it
 	Tool         kit.Tool
 	Reaction     temper.Reaction
 	Blood        bool
@@ -41,7 +45,7 @@ func (r Record) Removed() float64 {
 // leftAlone tells whether the record says nothing of the nail itself.
 func (r Record) leftAlone() bool {
 	return len(r.Cuts) == 0 && r.LengthBefore == nil && r.LengthAfter == nil &&
-		r.GapBefore == nil && r.GapAfter == nil && r.SpareLeft == nil
+		r.GapBefore == nil && r.GapAfter == nil && r.SpareLeft == nil && len(r.Landmarks) == 0
 }
 
 // Sitting is one trim, of all nails or some.
@@ -53,6 +57,38 @@ type Sitting struct {
 	Helper  bool     // somebody fed and steadied
 	Ticks   []string // what was laid out: keys of the checklist
 	Records []Record // in the order of the work
+}
+
+// HowFar is how far a whole sitting went, told in one press.
+type HowFar string
+
+const (
+	Tips       HowFar = "tips" // only the tips: it says nothing of where the quick is
+	FirstSigns HowFar = "first_sign"
+	AsFar      HowFar = "full" // as far as it goes: to the dot
+)
+
+// Went is the sitting with the end of every nail that was cut and has none of its own told at once.
+func (s Sitting) Went(far HowFar, d Dog) Sitting {
+	s.Records = slices.Clone(s.Records)
+	for i, r := range s.Records {
+		if len(r.Cuts) == 0 || r.Blood || r.EndFace != "" || len(r.Faces) == len(r.Cuts) {
+			continue
+		}
+		n, _ := d.Nail(r.Code)
+		light := n.Colour == nail.Light
+		switch {
+		case far == FirstSigns && light:
+			s.Records[i].EndFace = quick.Blush
+		case far == FirstSigns:
+			s.Records[i].EndFace = quick.DarkCentre
+		case far == AsFar && light:
+			s.Records[i].EndFace = quick.PinkDot
+		case far == AsFar:
+			s.Records[i].EndFace = quick.Dot
+		}
+	}
+	return s
 }
 
 // Cut counts the nails that something came off, and tells the most that came off one, mm.

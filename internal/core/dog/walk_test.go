@@ -20,10 +20,10 @@ func seen(code string, gap *float64) Look { return Look{Code: nail.MustParse(cod
 func TestWhatIsSeenReplacesTheAssumption(t *testing.T) {
 	f := FeetAfter(plain(), nil, Check{On: today, Looks: []Look{seen("LF3", mm(claw.CardGap)), {Code: nail.MustParse("LF4"), Length: mm(12.5)}}})
 	lf3, lf4, lf2 := reading(t, f, "LF3", today), reading(t, f, "LF4", today), reading(t, f, "LF2", today)
-	assert.InDelta(t, claw.CardGap, lf3.Gap.Value, 1e-6)
+	assert.Greater(t, lf3.Gap.Value, claw.CardGap, "a card passes: it stands at least so high")
 	assert.Equal(t, estimate.Measured, lf3.Gap.Source)
 	assert.False(t, lf3.OnFloor)
-	assert.Equal(t, 12.5, lf4.Length.Value)
+	assert.InDelta(t, 12.5, lf4.Length.Value, 0.2)
 	assert.Equal(t, estimate.Measured, lf4.Length.Source)
 	assert.Equal(t, estimate.Assumed, lf2.Gap.Source, "nobody looked at it")
 	assert.True(t, lf2.Trimmed.IsZero())
@@ -34,13 +34,13 @@ func TestALookAloneSetsADate(t *testing.T) {
 	for _, n := range plain().Nails {
 		looks = append(looks, seen(n.Code.String(), mm(2)))
 	}
-	next, has, err := FeetAfter(plain(), nil, Check{On: today, Looks: looks}).Next(Terms{Margin: 1})
+	next, has, err := FeetAfter(plain(), nil, Check{On: today, Looks: looks}).Next(usually)
 	require.NoError(t, err)
 	require.True(t, has)
 	assert.Greater(t, next.Due.Sub(today), 7, "every nail stands 2 mm clear")
 
 	looks[2] = seen(looks[2].Code.String(), mm(0))
-	next, _, err = FeetAfter(plain(), nil, Check{On: today, Looks: looks}).Next(Terms{Margin: 1})
+	next, _, err = FeetAfter(plain(), nil, Check{On: today, Looks: looks}).Next(usually)
 	require.NoError(t, err)
 	assert.Equal(t, today, next.Due, "one touches: it is due today")
 	assert.Equal(t, "LF3 reaches the floor", next.Reason)
@@ -50,14 +50,14 @@ func TestPastItsPadIsDueNowUntilItIsTrimmed(t *testing.T) {
 	d := plain()
 	trims := []Sitting{asPlanned(FeetAfter(d, nil), today.AddDays(-10))}
 	check := Check{On: today, Looks: []Look{{Code: nail.MustParse("RF3"), PastPad: true, Gap: mm(1)}}}
-	next, _, err := FeetAfter(d, trims, check).Next(Terms{Margin: 1})
+	next, _, err := FeetAfter(d, trims, check).Next(usually)
 	require.NoError(t, err)
 	assert.Equal(t, due.Pad, next.Rule)
 	assert.Equal(t, "RF3 reaches past its pad", next.Reason)
 	assert.Equal(t, today, next.Due)
 
 	done := Sitting{On: today, Records: []Record{{Code: nail.MustParse("RF3"), Cuts: []float64{1}}}}
-	next, _, err = FeetAfter(d, append(trims, done), check).Next(Terms{Margin: 1})
+	next, _, err = FeetAfter(d, append(trims, done), check).Next(usually)
 	require.NoError(t, err)
 	assert.NotEqual(t, due.Pad, next.Rule, "one looks before one cuts on the same day")
 }
@@ -68,10 +68,10 @@ func TestTheRhythmCountsFromTheSittingNotFromTheLook(t *testing.T) {
 	d.Rhythm = rhythm.Fortnightly
 	var clear []Look
 	for _, n := range d.Nails {
-		clear = append(clear, seen(n.Code.String(), mm(5)))
+		clear = append(clear, seen(n.Code.String(), mm(2.5)))
 	}
 	trim := asPlanned(FeetAfter(d, nil), today.AddDays(-10))
-	next, _, err := FeetAfter(d, []Sitting{trim}, Check{On: today, Looks: clear}).Next(Terms{Margin: 1})
+	next, _, err := FeetAfter(d, []Sitting{trim}, Check{On: today, Looks: clear}).Next(usually)
 	require.NoError(t, err)
 	assert.Equal(t, due.Ceiling, next.Rule)
 	assert.Equal(t, today.AddDays(4), next.Due)
@@ -148,13 +148,13 @@ func TestADogThatClicksHasANailOnTheFloor(t *testing.T) {
 	for _, n := range plain().Nails[1:] {
 		clear = append(clear, seen(n.Code.String(), mm(3)))
 	}
-	next, _, err := FeetAfter(plain(), nil, Check{On: today, Clicks: true, Looks: clear}).Next(Terms{Margin: 1})
+	next, _, err := FeetAfter(plain(), nil, Check{On: today, Clicks: true, Looks: clear}).Next(usually)
 	require.NoError(t, err)
 	assert.Equal(t, []nail.Code{plain().Nails[0].Code}, next.Nails, "the one that was not looked at")
 	assert.Equal(t, today, next.Due)
 	clear = append(clear, seen(plain().Nails[0].Code.String(), mm(3)))
 	clear[0].Gap = mm(0)
-	next, _, err = FeetAfter(plain(), nil, Check{On: today, Clicks: true, Looks: clear}).Next(Terms{Margin: 1})
+	next, _, err = FeetAfter(plain(), nil, Check{On: today, Clicks: true, Looks: clear}).Next(usually)
 	require.NoError(t, err)
 	assert.Equal(t, []nail.Code{clear[0].Code}, next.Nails, "the one that was seen to touch is what clicks")
 }
@@ -163,8 +163,9 @@ func TestMirrorPawsAgree(t *testing.T) {
 	f := FeetAfter(plain(), []Sitting{asPlanned(FeetAfter(plain(), nil), today.AddDays(-9))})
 	for _, pair := range [][2]string{{"LF1", "RF1"}, {"LF3", "RF3"}, {"LH2", "RH2"}, {"LH4", "RH4"}} {
 		left, right := reading(t, f, pair[0], today), reading(t, f, pair[1], today)
-		left.Code = right.Code
-		assert.Equal(t, right, left)
+		assert.InDelta(t, right.Length.Value, left.Length.Value, 0.01)
+		assert.InDelta(t, right.Spare.Value, left.Spare.Value, 0.01)
+		assert.InDelta(t, right.Floor.Mean, left.Floor.Mean, 0.01)
 	}
 }
 
@@ -191,7 +192,7 @@ func TestADogWithoutADateSaysWhy(t *testing.T) {
 		d.Nails[i].State = nail.Ingrown
 	}
 	f := FeetAfter(d, nil, Check{On: today})
-	_, has, err := f.Next(Terms{Margin: 1})
+	_, has, err := f.Next(usually)
 	require.NoError(t, err)
 	assert.False(t, has)
 	assert.Equal(t, "no nail that may be trimmed", f.WhyNone())

@@ -21,6 +21,9 @@ type Nail struct {
 	Rate      growth.Rate // net, mm a week
 	Spare     float64     // mean spare, mm
 	PastPad   bool        // seen to reach past its pad
+	Margin    float64     // spare that a trim leaves, mm, and the least that is worth taking; 0 is the trim's own margin and half a millimetre
+	Least     float64
+	LongQuick bool // the last trim could not clear it: the floor is no reason for a date, the plan that brings it back is
 }
 
 // Trim is all that the next date depends on.
@@ -34,6 +37,7 @@ type Trim struct {
 	Follow   quick.Follow // how the dog's quick follows its nails; zero is as usual for its weight
 	Margin   float64      // spare that a trim leaves in front of the quick, mm
 	Short    bool         // its keeper wants short quicks: the break-even rhythm decides too
+	Soonest  float64      // days after a sitting before which only a pad or a curl calls for the next; 0 is two
 }
 
 // Rule is one reason for a date.
@@ -126,9 +130,9 @@ func (t Trim) dateOf(n Nail) NailDate {
 	fast := t.weeksByRule(n, left, n.Rate.Mean+cautiousZ*n.Rate.SD)
 	return NailDate{
 		Code: n.Code, Rule: rule, Weeks: rules,
-		Due:       t.day(math.Max(t.rest(), rules[rule])),
-		Cautious:  t.day(math.Max(t.rest(), fast[t.decide(fast)])),
-		LongQuick: rules[Floor] < rules[Worth],
+		Due:       t.day(math.Max(t.rest(rule), rules[rule])),
+		Cautious:  t.day(math.Max(t.rest(t.decide(fast)), fast[t.decide(fast)])),
+		LongQuick: n.LongQuick || rules[Floor] < rules[Worth],
 	}
 }
 
@@ -141,11 +145,15 @@ func (t Trim) from() date.Date {
 }
 
 // rest is what is left of the least wait after the last sitting, weeks.
-func (t Trim) rest() float64 {
+func (t Trim) rest(rule Rule) float64 {
 	if t.Sat.IsZero() {
 		return 0
 	}
-	return math.Max(0, soonest-float64(t.On.Sub(t.Sat))/7)
+	least := soonest
+	if rule != Pad && rule != Curl {
+		least = math.Max(least, t.Soonest/7)
+	}
+	return math.Max(0, least-float64(t.On.Sub(t.Sat))/7)
 }
 
 // weeksByRule is when each rule makes the nail due if it grows rate mm a week. Only growth, in
@@ -156,11 +164,11 @@ func (t Trim) weeksByRule(n Nail, left, rate float64) map[Rule]float64 {
 		Pad: math.Inf(1), Floor: math.Inf(1), Curl: math.Inf(1),
 		Drift:   drift.BreakEven(n.Spare),
 		Ceiling: math.Max(0, (t.Rhythm.Days()-float64(t.On.Sub(t.from())))/7),
-		Worth:   drift.WeeksTo(n.Spare, t.Margin+worthCut),
+		Worth:   drift.WeeksTo(n.Spare, t.worth(n)),
 	}
 	if n.Code.Dewclaw() {
 		rules[Curl] = left / rate
-	} else {
+	} else if !n.LongQuick {
 		rules[Floor] = left / rate
 	}
 	if n.PastPad {
@@ -172,6 +180,14 @@ func (t Trim) weeksByRule(n Nail, left, rate float64) map[Rule]float64 {
 		}
 	}
 	return rules
+}
+
+// worth is the spare at which there is something to take, mm.
+func (t Trim) worth(n Nail) float64 {
+	if n.Least > 0 {
+		return n.Margin + n.Least
+	}
+	return t.Margin + worthCut
 }
 
 // left is the growth until the nail meets the floor, or the wished gap, or until a dewclaw curls, mm.

@@ -25,8 +25,6 @@ func TestTheModelPageTellsTheRatesInUse(t *testing.T) {
 		fmt.Sprintf("%g / %g / %g mm a week, sd %g", grossYoung, grossAdult, grossSenior, grossSD),
 		fmt.Sprintf("%s / %s / %s mm per km", w(nail.Fore), w(nail.HindMiddle), w(nail.HindOuter)),
 		fmt.Sprintf("± %g mm a week", scatterSD),
-		fmt.Sprintf("± %g mm a week", seasonSD),
-		fmt.Sprintf("± %g × (1 + %d/weeks) mm a week", sliversSD, sliversEnd),
 		fmt.Sprintf("%g standard deviations", outlierZ),
 		fmt.Sprintf("never below %g", leastNet),
 		strings.Join(seniors, ", ") + " years",

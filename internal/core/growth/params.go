@@ -14,11 +14,8 @@ const (
 
 // All standard deviations, mm a week but for the caliper (judgement).
 const (
-	scatterSD  = 0.1  // of one nail from its group
-	seasonSD   = 0.05 // of a nail's coming weeks from its learnt rate: seasons, and walks nobody counted
-	sliversSD  = 0.1  // of what slivers alone say, all together: the pull and rest of the quick may be other
-	sliversEnd = 7    // weeks over which where one hand ends its trims weighs as much as that
-	caliperSD  = 0.5  // of a length, mm
+	scatterSD = 0.1 // of one nail from its group
+	caliperSD = 0.5 // of a length, mm
 )
 
 // outlierZ is how many standard deviations from what is learnt an observation is no more this

@@ -8,3 +8,9 @@ func Usual(w Where) float64 { return usualGross(w.Age, w.Weight) }
 // Wear is what the ground takes of a nail of a group, mm for each km of pavement, for a dog of size
 // factor 1: mean and standard deviation.
 func Wear(group nail.Group) (mean, sd float64) { return wear[group].mean, wear[group].sd }
+
+// Cautious is a rate that nine dogs in ten do not exceed, mm a week.
+func Cautious(r Rate) float64 { return r.Mean + cautiousZ*r.SD }
+
+// cautiousZ is the 90th percentile of the standard normal (mathematics).
+const cautiousZ = 1.2815515655446004

@@ -1,9 +1,6 @@
 package quick
 
-import (
-	"fmt"
-	"math"
-)
+import "fmt"
 
 // Stop is when to stop: practitioners disagree.
 type Stop string
@@ -57,22 +54,7 @@ type Advice struct {
 // Advise gives the next step after the last face, empty before the first cut: the thickest cut
 // whose risk is within the limit, unless the face says stop. What the face shows overrules the number.
 func (b *Belief) Advise(last Face, stop Stop, limit Limit) Advice {
-	return b.advise(last, stop, limit, Cuts, Touch, func(mm float64) (risk, most float64) { return b.Risk(mm), float64(limit) })
-}
-
-// Guide is the advice of the bench. One cut within its limit is safe; five of them on each of
-// eighteen nails are not. So it also keeps all cuts of a nail together within a little more than
-// the limit of one, lets a thick cut risk less than a thin one, which would have shown the sign
-// on the way, and counts what bleeds as well as what reaches the quick. Of the tool in the hand are
-// what it cuts, thickest first, and what it takes at a touch, mm: what is advised is what was weighed.
-func (b *Belief) Guide(last Face, stop Stop, limit Limit, cuts []float64, touch float64) Advice {
-	return b.advise(last, stop, limit, cuts, touch, func(mm float64) (risk, most float64) {
-		most = float64(limit) * math.Min(1, thin/mm)
-		return math.Max(b.Bleeds(mm), b.Risk(mm)), math.Min(most, nailShare*float64(limit)-b.spent)
-	})
-}
-
-func (b *Belief) advise(last Face, stop Stop, limit Limit, cuts []float64, touch float64, weigh func(mm float64) (risk, most float64)) Advice {
+	cuts := Cuts
 	switch {
 	case last == Blood:
 		return Advice{Action: DoStop, Voice: Eye, Because: "it bleeds: this nail is done for today"}
@@ -81,15 +63,15 @@ func (b *Belief) advise(last Face, stop Stop, limit Limit, cuts []float64, touch
 	case last.FirstSign() && stop == AtFirstSign:
 		return Advice{Action: DoStop, Voice: Eye, Because: "the first sign shows, and you stop at the first sign"}
 	case last.FirstSign():
-		cuts = cuts[max(0, len(cuts)-1):] // thin slivers only
+		cuts = cuts[len(cuts)-1:] // thin slivers only
 	}
 	for _, cut := range cuts {
-		if risk, most := weigh(cut); risk <= most {
+		if risk := b.Risk(cut); risk <= float64(limit) {
 			return Advice{DoCut, cut, risk, Number, "the thickest cut that keeps the risk under " + limit.words()}
 		}
 	}
-	if risk, most := weigh(touch); risk <= most {
-		return Advice{DoTouch, touch, risk, Number, "only a touch of a grinder or a file keeps the risk under " + limit.words()}
+	if risk := b.Risk(Touch); risk <= float64(limit) {
+		return Advice{DoTouch, Touch, risk, Number, "only a touch of a grinder or a file keeps the risk under " + limit.words()}
 	}
 	return Advice{Action: DoStop, Voice: Number, Because: "no cut keeps the risk under " + limit.words() + ": smooth it, done"}
 }

@@ -39,7 +39,7 @@ const (
 )
 
 // landmarkSD is how well each places the quick, mm (judgement).
-var landmarkSD = map[Landmark]float64{SeenThrough: seenSD, ByTorch: 0.8, Groove: 1.0, Hook: 1.5}
+var landmarkSD = map[Landmark]float64{SeenThrough: seenSD, ByTorch: 0.8, Groove: GrooveSD, Hook: 1.5}
 
 // Known tells whether it is one of these.
 func (l Landmark) Known() bool { return landmarkSD[l] > 0 }
@@ -51,16 +51,16 @@ type Belief struct {
 	signs   []sign
 	depth   float64 // ridge to underside, over that of the nail the signs are told for
 	removed float64 // so far, mm
-	spent   float64 // chance to bleed that its cuts have already taken
 	p       [len(scales)][]float64
 
+	from, to       int       // the stretch of the grid that has any chance left
 	likely, milder []float64 // to work in
 }
 
 // NewBelief begins with a prior for the spare, of a nail so long and deep, mm.
 func NewBelief(length, depth float64, colour nail.Colour, prior Prior, faces Scales) *Belief {
 	n := int(math.Round(length/gridStep)) + 1
-	b := &Belief{signs: signsOf(colour), depth: depth / signDepth, likely: make([]float64, n), milder: make([]float64, n)}
+	b := &Belief{signs: signsOf(colour), depth: depth / SignsDepth, to: n, likely: make([]float64, n), milder: make([]float64, n)}
 	likely := make([]float64, n)
 	for i := range likely {
 		likely[i] = prior.density(spareAt(i))
@@ -74,10 +74,6 @@ func NewBelief(length, depth float64, colour nail.Colour, prior Prior, faces Sca
 	b.normalise(0)
 	return b
 }
-
-// LikeLight is the prior of a nail once a light nail of the same dog was seen to have a share
-// of spare in its length.
-func LikeLight(length, share float64) Spare { return Spare{share * length, lightSDShare * length} }
 
 func spareAt(i int) float64 { return gridStep * float64(i) }
 
@@ -108,20 +104,24 @@ func bell(x float64, s Spare) float64 {
 func (b *Belief) normalise(least float64) bool {
 	sum := 0.0
 	for s := range b.p {
-		for _, p := range b.p[s] {
+		for _, p := range b.p[s][b.from:b.to] {
 			sum += p
 		}
 	}
 	if !(sum > least) { // not a number either
 		return false
 	}
+	from, to := b.to, b.from
 	for s := range b.p {
-		for i := range b.p[s] {
+		for i := b.from; i < b.to; i++ {
 			if b.p[s][i] /= sum; b.p[s][i] < impossible {
 				b.p[s][i] = 0
+				continue
 			}
+			from, to = min(from, i), max(to, i+1)
 		}
 	}
+	b.from, b.to = from, to
 	return true
 }
 
@@ -133,13 +133,14 @@ func (b *Belief) normalise(least float64) bool {
 func (b *Belief) believe(likely func(scale float64, into []float64)) {
 	for s, scale := range scales {
 		likely(scale*b.depth, b.likely)
-		for i := range b.p[s] {
+		for i := b.from; i < b.to; i++ {
 			b.p[s][i] *= b.likely[i]
 		}
 	}
 	if b.normalise(impossible) {
 		return
 	}
+	b.from, b.to = 0, len(b.likely)
 	for s, scale := range scales {
 		likely(scale*b.depth, b.likely)
 		for i := range b.p[s] {
@@ -208,7 +209,6 @@ func (b *Belief) Moments() (mean, variance float64) {
 }
 
 func (b *Belief) take(mm float64) {
-	b.spent += b.Bleeds(mm)
 	b.removed += mm
 }
 
@@ -217,10 +217,14 @@ func (b *Belief) take(mm float64) {
 func (b *Belief) shows(face Face, scale float64, into []float64) {
 	clear(b.milder)
 	for _, s := range b.signs {
-		odds := math.Exp((spareAt(0) - b.removed - s.at*scale) / s.width)
+		odds := math.Exp((spareAt(b.from) - b.removed - s.at*scale) / s.width)
 		factor := math.Exp(gridStep / s.width)
-		for i, below := range b.milder {
-			here := math.Max(below, 1/(1+odds))
+		for i := b.from; i < b.to; i++ {
+			below := b.milder[i]
+			here := 1 / (1 + odds)
+			if here < below {
+				here = below
+			}
 			into[i], b.milder[i] = here-below, here
 			odds *= factor
 		}
@@ -228,8 +232,8 @@ func (b *Belief) shows(face Face, scale float64, into []float64) {
 			return
 		}
 	}
-	for i, below := range b.milder {
-		into[i] = 1 - below
+	for i := b.from; i < b.to; i++ {
+		into[i] = 1 - b.milder[i]
 	}
 }
 
@@ -243,7 +247,7 @@ func (b *Belief) Risk(mm float64) float64 { return b.below(b.removed + mm) }
 // quick that was just not reached may bleed too.
 func (b *Belief) Bleeds(mm float64) float64 {
 	sum := 0.0
-	for i := range b.p[0] {
+	for i := b.from; i < b.to; i++ {
 		likely := b.signs[0].atOrBelow(spareAt(i)-b.removed-mm, 1)
 		if likely < impossible {
 			break
@@ -263,7 +267,7 @@ func (b *Belief) Left() Spare { return b.lessOff(b.removed) }
 
 func (b *Belief) lessOff(removed float64) Spare {
 	mean, square := 0.0, 0.0
-	for i := range b.p[0] {
+	for i := b.from; i < b.to; i++ {
 		p := 0.0
 		for s := range b.p {
 			p += b.p[s][i]

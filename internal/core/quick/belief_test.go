@@ -146,7 +146,7 @@ func TestTheAdviceKeepsItsLimitAndTheEyeOverrulesIt(t *testing.T) {
 		limit := rapid.SampledFrom([]Limit{Careful, UsualRisk, Practised}).Draw(t, "limit")
 		stop := rapid.SampledFrom([]Stop{AtFirstSign, Full}).Draw(t, "stop")
 		face := rapid.SampledFrom([]Face{"", White, Grey, DarkCentre, Dot, Blush, PinkDot, Blood}).Draw(t, "face")
-		for _, a := range []Advice{b.Advise(face, stop, limit), b.Guide(face, stop, limit, Cuts, Touch)} {
+		for _, a := range []Advice{b.Advise(face, stop, limit)} {
 			switch {
 			case a.Because == "":
 				t.Fatal("without a because")
@@ -159,16 +159,6 @@ func TestTheAdviceKeepsItsLimitAndTheEyeOverrulesIt(t *testing.T) {
 			case face.FirstSign() && a.Cut > 0.5:
 				t.Fatalf("%s and %+v: thin slivers only", face, a)
 			}
-		}
-	})
-}
-
-// The bench never takes what the calculator would not.
-func TestTheBenchIsNeverBolder(t *testing.T) {
-	rapid.Check(t, func(t *rapid.T) {
-		b, _ := anyBelief(t)
-		if bench, calc := b.Guide("", Full, UsualRisk, Cuts, Touch), b.Advise("", Full, UsualRisk); bench.Cut > calc.Cut {
-			t.Fatalf("%+v and %+v", bench, calc)
 		}
 	})
 }
@@ -191,25 +181,6 @@ func TestWhatIsLeft(t *testing.T) {
 	left := b.Left()
 	assert.InDelta(t, b.Quantile(0.5)-1, left.Mean, 0.1)
 	assert.Less(t, left.SD, 0.5)
-	light := LikeLight(14, 0.2)
-	assert.InDelta(t, 2.8, light.Mean, 1e-12)
-	assert.InDelta(t, 1.12, light.SD, 1e-12)
-}
-
-// The worse the sign, the less is left; and a deeper nail shows each of them further off.
-func TestWhatAnEndFaceSays(t *testing.T) {
-	grey, _ := LeftAt(Grey, 7)
-	centre, _ := LeftAt(DarkCentre, 7)
-	dot, _ := LeftAt(Dot, 7)
-	assert.True(t, grey.Mean > centre.Mean && centre.Mean > dot.Mean && dot.Mean > 0.2)
-	big, _ := LeftAt(Grey, 14)
-	assert.InDelta(t, 2*grey.Mean, big.Mean, 1e-12)
-	for _, silent := range []Face{"", White, Blood} {
-		_, tells := LeftAt(silent, 7)
-		assert.False(t, tells)
-	}
-	blush, tells := LeftAt(Blush, 7)
-	assert.True(t, tells && blush.SD > 0.2)
 }
 
 // The grid's short way to the chances is the textbook's long one.
@@ -251,22 +222,10 @@ func TestNonsenseIsNoLicence(t *testing.T) {
 
 	tooMuch := NewBelief(2, 7, nail.Dark, Assumed(2), UsualScales())
 	tooMuch.Cut(9, White) // more than the nail is long
-	assert.Equal(t, DoStop, tooMuch.Guide(White, Full, Practised, Cuts, Touch).Action)
+	assert.Equal(t, DoStop, tooMuch.Advise(White, Full, Practised).Action)
 	far := NewBelief(12, 7, nail.Dark, Spare{3, 0.05}, UsualScales())
 	far.See(Groove, math.NaN())
-	assert.Equal(t, DoStop, far.Guide("", Full, Practised, Cuts, Touch).Action)
-}
-
-// What is advised is what was weighed: a bit that takes more at a touch than is safe is not used.
-func TestATouchIsWeighedAsThickAsItIs(t *testing.T) {
-	rapid.Check(t, func(t *rapid.T) {
-		b, _ := anyBelief(t)
-		touch := rapid.Float64Range(0.05, 1).Draw(t, "touch")
-		a := b.Guide("", Full, UsualRisk, nil, touch)
-		if a.Action == DoCut || a.Action == DoTouch && (a.Cut != touch || a.Risk != math.Max(b.Bleeds(touch), b.Risk(touch)) || a.Risk > float64(UsualRisk)) {
-			t.Fatalf("%+v at a touch of %g, which bleeds in %g", a, touch, b.Bleeds(touch))
-		}
-	})
+	assert.Equal(t, DoStop, far.Advise("", Full, Practised).Action)
 }
 
 func TestANailOfUnknownColourTellsItsColourByItsFace(t *testing.T) {
@@ -278,7 +237,4 @@ func TestANailOfUnknownColourTellsItsColourByItsFace(t *testing.T) {
 		assert.Equal(t, c, SeenColour(c, White, Blood), "white and blood are of both")
 	}
 	assert.NotContains(t, Faces(nail.Light), Grey)
-	light, _ := LeftAt(PinkDot, 7)
-	dark, _ := LeftAt(Dot, 7)
-	assert.Less(t, light.Mean, dark.Mean, "a light nail shows its dot later")
 }

@@ -97,42 +97,31 @@ func chance(signs []sign, face Face, left, scale float64) float64 {
 	return 1 - below
 }
 
+// DrawFace is the face that a nail of this colour shows with so much spare left, mm, at a face scale
+// (1 is that of a nail 7 mm deep on most dogs); of, from 0
+// to 1, picks among those it may show.
+func DrawFace(c nail.Colour, left, scale, of float64) Face {
+	signs, below := signsOf(c), 0.0
+	for _, s := range signs {
+		if below = math.Max(below, s.atOrBelow(left, scale)); of < below {
+			return s.face
+		}
+	}
+	return White
+}
+
+// DrawScale is the face scale of a dog; of, from 0 to 1, picks among those that dogs have.
+func DrawScale(of float64) float64 {
+	for i, weight := range usual {
+		if of -= weight; of < 0 {
+			return scales[i]
+		}
+	}
+	return scales[len(scales)-1]
+}
+
 // Ends tells whether the face ends all cutting on its nail: a dot or blood.
 func (f Face) Ends() bool { return f == Dot || f == PinkDot || f == Blood }
 
 // FirstSign tells whether the face is the first sign of the quick: a dark centre or a blush.
 func (f Face) FirstSign() bool { return f == DarkCentre || f == Blush }
-
-// LeftAt is what a face says of the spare that is left, by itself: of a nail so deep, in mm, any
-// spare as likely as another before it. It tells false for white and blood, which only say "more"
-// and "none".
-func LeftAt(face Face, depth float64) (Spare, bool) {
-	left, tells := darkLeft[face]
-	if face.of(lightSigns) {
-		left, tells = lightLeft[face]
-	}
-	deep := depth / signDepth
-	return Spare{left.Mean * deep, left.SD * deep}, tells
-}
-
-var darkLeft, lightLeft = leftBy(darkSigns), leftBy(lightSigns)
-
-// leftBy works out LeftAt for a nail of the depth that the signs are told for.
-func leftBy(signs []sign) map[Face]Spare {
-	table := map[Face]Spare{}
-	for _, sign := range signs[1:] {
-		sum, mean, square := 0.0, 0.0, 0.0
-		for left := 0.0; left <= signReach; left += gridStep {
-			p := 0.0
-			for s, scale := range scales {
-				p += usual[s] * chance(signs, sign.face, left, scale)
-			}
-			sum += p
-			mean += p * left
-			square += p * left * left
-		}
-		mean /= sum
-		table[sign.face] = Spare{mean, math.Sqrt(square/sum - mean*mean)}
-	}
-	return table
-}

@@ -5,7 +5,6 @@ import (
 	"strings"
 
 	"fribbet/internal/core/dog"
-	"fribbet/internal/core/kit"
 	"fribbet/internal/core/nail"
 )
 
@@ -13,13 +12,7 @@ import (
 func (q Question) Cautions(p Plan) []dog.Caution {
 	var all []dog.Caution
 	say := func(kind dog.CautionKind, words string) { all = append(all, dog.Caution{Kind: kind, Words: words}) }
-	h := q.Dog.Handling
-	if h.Muzzle {
-		say(dog.Handle, "Muzzle on before the first touch: a safety tool and no shame.")
-	}
-	if h.Helper == dog.Needed {
-		say(dog.Handle, "Not without a helper.")
-	}
+	all = append(all, q.Dog.Handling.Cautions()...)
 	var impossible []string
 	for i, paw := range p.Tolerance.Paws {
 		if paw.Impossible {
@@ -31,12 +24,6 @@ func (q Question) Cautions(p Plan) []dog.Caution {
 		say(dog.Handle, strings.Join(impossible, "")+" is not given: leave it, never force it.")
 	case n > 1:
 		say(dog.Veterinarian, strings.Join(impossible, ", ")+" are not given. A dog that cannot be done safely goes to a professional; whether to sedate is a veterinarian's decision alone.")
-	}
-	if h.Sore {
-		say(dog.Handle, "Sore joints: let it stand or lean, small movements, many breaks.")
-	}
-	if h.Noise == kit.NoiseAfraid {
-		say(dog.Handle, "Fears the grinder: no spinning tool near it before the ladder is done.")
 	}
 	if paw, stands := p.Tolerance.Hardest(); stands && len(impossible) == 0 {
 		say(dog.Handle, fmt.Sprintf("%s is the hardest paw: plan for it.", paw))

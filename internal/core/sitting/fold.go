@@ -169,8 +169,12 @@ func (s State) Sitting(on date.Date) dog.Sitting {
 			LengthBefore: n.measure(LengthBefore), LengthAfter: n.measure(LengthAfter),
 			GapBefore: n.measure(GapBefore), GapAfter: n.measure(GapAfter), SpareLeft: n.measure(SpareLeft),
 		}
-		for _, c := range n.Cuts {
+		r.Landmarks = n.Landmarks
+		for i, c := range n.Cuts {
 			r.Cuts = append(r.Cuts, c.MM)
+			if c.Face != "" {
+				r.Faces = append(append(r.Faces, make([]quick.Face, i-len(r.Faces))...), c.Face)
+			}
 		}
 		if n.Blood && len(r.Cuts) == 0 {
 			r.Cuts = []float64{dog.Sliver} // it was cut before anybody could tell: a usual one

@@ -76,7 +76,8 @@ func TestALogComesToASitting(t *testing.T) {
 	assert.Equal(t, dog.Sitting{
 		On: today, Note: "half asleep", Minutes: &minutes, Calm: &calm, Ticks: []string{"styptic"},
 		Records: []dog.Record{
-			{Code: *of("LH3"), LengthBefore: &thirteen, Cuts: []float64{1}, EndFace: quick.Grey, Tool: kit.LargePlier, Reaction: temper.Calm},
+			{Code: *of("LH3"), LengthBefore: &thirteen, Cuts: []float64{1}, EndFace: quick.Grey, Faces: []quick.Face{quick.Grey},
+				Landmarks: []quick.Seen{{Mark: quick.Groove, Spare: 3.5}}, Tool: kit.LargePlier, Reaction: temper.Calm},
 			{Code: *of("LF3"), Cuts: []float64{0.2}, Tool: kit.GrinderBand, Item: "band", Reaction: temper.Pulling},
 			{Code: *of("LF1"), Tool: kit.GrinderBand, Item: "band", Reaction: temper.Calm},
 		},
@@ -191,6 +192,10 @@ func TestASittingToldAfterwardsIsItsLog(t *testing.T) {
 				r.Cuts = append(r.Cuts, rapid.Float64Range(0.1, 2).Draw(t, "mm"))
 			}
 			r.Blood = len(r.Cuts) > 0 && rapid.Bool().Draw(t, "blood")
+			if len(r.Cuts) > 0 && !r.Blood && rapid.Bool().Draw(t, "end") {
+				r.EndFace = quick.DarkCentre
+				r.Faces = append(make([]quick.Face, len(r.Cuts)-1), quick.DarkCentre)
+			}
 			s.Records = append(s.Records, r)
 		}
 		assert.Equal(t, s, LogOf("id", s, nine).Fold().Sitting(today))

@@ -1,42 +1,55 @@
 package sitting
 
 import (
+	"strings"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+	"pgregory.net/rapid"
 
 	"fribbet/internal/core/dog"
-	"fribbet/internal/core/estimate"
 	"fribbet/internal/core/kit"
 	"fribbet/internal/core/nail"
 	"fribbet/internal/core/quick"
+	"fribbet/internal/core/verdict"
 )
 
-// benched is the question's nails 12 mm long with three millimetres of spare, under the hands.
-func benched(b *bench, touch float64, tool kit.Tool) Bench {
-	q := ask(func(q *Question) {
-		for i := range q.Nails {
-			q.Nails[i].Length = estimate.Normal(12, 0.5, estimate.Measured)
-			q.Nails[i].Belief, q.Nails[i].Trimmed = quick.Spare{Mean: 3, SD: 0.8}, today.AddDays(-14)
+// known is a dog whose nails were measured at 12 mm and trimmed to the sign two weeks ago.
+func known() Question {
+	d := ask(nil).Dog
+	d.Entered = today.AddDays(-28)
+	s := dog.Sitting{On: today.AddDays(-14)}
+	for _, n := range d.Nails {
+		twelve := 12.0
+		s.Records = append(s.Records, dog.Record{Code: n.Code, Cuts: []float64{0.5, 0.5}, EndFace: quick.DarkCentre, LengthAfter: &twelve, Tool: kit.LargePlier})
+	}
+	return asked(dog.FeetAfter(d, []dog.Sitting{s}), nil)
+}
+
+func nailOf(t require.TestingT, b Bench, code string) BenchNail {
+	for _, n := range b.Nails {
+		if n.Plan.Code.String() == code {
+			return n
 		}
-	})
-	s := b.log.Fold()
-	s.Tool = tool
-	return q.Bench(s, quick.Full, quick.UsualRisk, touch)
+	}
+	require.Fail(t, "no nail "+code)
+	return BenchNail{}
 }
 
 // "35" typed for 3.5 on a 12 mm nail would give leave to cut to the bone.
 func TestALandmarkLiesWithinItsNail(t *testing.T) {
 	b := newBench(t)
-	now := benched(b, quick.Touch, kit.LargePlier)
+	now := known().Bench(b.log.Fold(), quick.Touch)
 	groove := func(mm float64, sure bool) string {
 		return now.Doubt(Event{Kind: Seen, Nail: of("LF3"), Landmark: quick.Groove, MM: mm, Sure: sure})
 	}
 	assert.Empty(t, groove(3.5, false))
-	assert.Contains(t, groove(35, false), "35 mm is longer than this nail, 12.8 mm at most: 3.5?")
+	assert.Contains(t, groove(35, false), "35 mm is longer than this nail")
+	assert.Contains(t, groove(35, false), "3.5?")
 	assert.NotEmpty(t, groove(35, true), "a nail has no quick beyond its own end, however sure")
-	assert.Contains(t, groove(9, false), "far from what is known of this nail, about 3.0 mm")
-	assert.Empty(t, groove(9, true))
+	assert.Contains(t, groove(10, false), "far from what is known of this nail")
+	assert.Empty(t, groove(10, true))
 	left := Event{Kind: Measured, Measure: SpareLeft, Nail: of("LF3"), MM: 20}
 	assert.Contains(t, now.Doubt(left), "longer than this nail")
 	assert.Contains(t, b.refused(Event{Kind: Seen, Nail: of("LF3"), MM: 3.5}), "must name a landmark")
@@ -46,49 +59,106 @@ func TestALandmarkLiesWithinItsNail(t *testing.T) {
 
 // A grinder's advice is a touch as thick as its bit takes, and a clipper learns nothing of touches.
 func TestTheTouchAdvisedIsTheOneWeighed(t *testing.T) {
-	b := newBench(t)
-	for _, n := range benched(b, 0.43, kit.GrinderBand).Nails {
-		if n.Advice.Action == quick.DoTouch {
-			assert.Equal(t, 0.43, n.Advice.Cut)
-			assert.Equal(t, n.Belief.Bleeds(0.43), n.Advice.Risk)
+	s := newBench(t).log.Fold()
+	clipped := known().Bench(s, 0.51)
+	assert.Equal(t, quick.Touch, clipped.Touch)
+	s.Tool = kit.GrinderBand
+	ground := known().Bench(s, 0.43)
+	assert.Equal(t, 0.43, ground.Touch)
+	for i, n := range ground.Nails {
+		if v := n.Verdict; v.Action == verdict.Sliver {
+			assert.True(t, v.Touch)
+			assert.Equal(t, 0.43, v.MM)
+			assert.Equal(t, max(n.Belief.Bleeds(0.43), n.Belief.Risk(0.43)), v.Risk)
 		}
-		assert.NotEqual(t, quick.DoCut, n.Advice.Action)
+		assert.False(t, clipped.Nails[i].Verdict.Touch)
 	}
-	for _, n := range benched(b, 0.51, kit.LargePlier).Nails {
-		if n.Advice.Action == quick.DoTouch {
-			assert.Equal(t, quick.Touch, n.Advice.Cut)
-		}
-	}
-	thick := benched(b, 3.5, kit.GrinderBand).Nails[0].Advice
-	assert.Equal(t, quick.DoStop, thick.Action, "a bit that takes more at a touch than is there")
 }
 
 func TestAPinkishFaceIsTakenOfANailOfUnknownColour(t *testing.T) {
 	b := newBench(t)
 	cut := b.tell(Event{Kind: Cut, Nail: of("LF3"), MM: 1})
 	b.tell(Event{Kind: Showed, Nail: of("LF3"), Of: cut, Face: quick.Blush})
-	for _, n := range benched(b, quick.Touch, kit.LargePlier).Nails {
-		if n.Plan.Code == *of("LF3") {
-			assert.Equal(t, nail.Light, n.Colour)
-			assert.Equal(t, quick.Faces(nail.Light), n.Faces)
-		}
-	}
+	n := nailOf(t, known().Bench(b.log.Fold(), quick.Touch), "LF3")
+	assert.Equal(t, nail.Light, n.Colour)
+	assert.Equal(t, quick.Faces(nail.Light), n.Faces)
 }
 
 // A dog that limps has no nail on any day, and the veterinarian has them all.
 func TestAClosedDogHasNoPlan(t *testing.T) {
-	q := ask(func(q *Question) {
-		for i := range q.Nails {
-			q.Nails[i] = dog.Planned{Reading: q.Nails[i].Reading, Closed: true, Why: "limping: a veterinarian looks first"}
-		}
-	})
+	q := asked(dog.FeetAfter(ask(nil).Dog, nil, dog.Check{On: today, Limping: true}), nil)
 	p := For(q)
 	assert.Empty(t, p.Days)
 	for _, l := range p.Left {
 		assert.Equal(t, Veterinarian, l.Whose)
 	}
-	for _, n := range q.Bench(newBench(t).log.Fold(), quick.Full, quick.UsualRisk, quick.Touch).Nails {
-		assert.Equal(t, quick.DoStop, n.Advice.Action)
-		assert.Contains(t, n.Advice.Because, "a veterinarian looks first")
+	for _, n := range q.Bench(newBench(t).log.Fold(), quick.Touch).Nails {
+		assert.Equal(t, verdict.Veterinarian, n.Verdict.Kind)
+		assert.Contains(t, n.Verdict.Because, "a veterinarian looks first")
+	}
+}
+
+// One truth: before anything was done, the plan, the bench and the verdict itself say the same of
+// every nail, whatever the dog, the day, the hand and the tool.
+func TestEveryScreenSaysTheVerdict(t *testing.T) {
+	rapid.Check(t, func(t *rapid.T) {
+		d := ask(nil).Dog
+		d.Weights[0].Kg = rapid.Float64Range(1.5, 80).Draw(t, "kg")
+		d.Entered = today.AddDays(-rapid.IntRange(0, 200).Draw(t, "entered"))
+		var told []dog.Sitting
+		if days := rapid.IntRange(0, 60).Draw(t, "days ago"); days > 0 {
+			s := dog.Sitting{On: today.AddDays(-days)}
+			for _, n := range d.Nails {
+				face := rapid.SampledFrom([]quick.Face{"", quick.White, quick.Grey, quick.DarkCentre, quick.Dot}).Draw(t, "end")
+				s.Records = append(s.Records, dog.Record{Code: n.Code, Cuts: []float64{0.5}, EndFace: face, Tool: kit.LargePlier})
+			}
+			told = append(told, s)
+		}
+		q := asked(dog.FeetAfter(d, told), func(q *Question) {
+			q.Terms.Hand.Limit = rapid.SampledFrom([]verdict.Limit{verdict.Careful, verdict.Usual}).Draw(t, "limit")
+			q.Terms.Margin = rapid.Float64Range(0, 3).Draw(t, "margin")
+			q.Nails = q.Feet.Plan(today, q.Terms)
+		})
+		bench := q.Bench(State{Tool: kit.LargePlier}, quick.Touch)
+		plan := For(q)
+		planned := map[nail.Code]bool{}
+		for _, day := range plan.Days {
+			for _, s := range day.Stops {
+				planned[s.Code] = true
+			}
+		}
+		for _, n := range q.Nails {
+			at := nailOf(t, bench, n.Code.String()).Verdict
+			if at.Kind != n.Kind || at.Why != n.Why || at.MM != n.MM {
+				t.Fatalf("%s: planned %+v, at the bench %+v", n.Code, n.Verdict, at)
+			}
+			if doing := n.Kind == verdict.Trim || n.Kind == verdict.AskFirst; doing != planned[n.Code] {
+				t.Fatalf("%s: %s, and planned: %v", n.Code, n.Kind, planned[n.Code])
+			}
+			if n.OnFloor && strings.Contains(n.Why, "can wait") {
+				t.Fatalf("%s touches and can wait", n.Code)
+			}
+		}
+	})
+}
+
+// A sitting told tap by tap at the bench leaves the nails as the same sitting told at once does.
+func TestTapByTapIsTheSameAsAtOnce(t *testing.T) {
+	b := newBench(t)
+	for _, code := range []string{"LF3", "RF3", "LF1"} {
+		b.tell(Event{Kind: Seen, Nail: of(code), Landmark: quick.Groove, MM: 3})
+		for _, face := range []quick.Face{quick.White, quick.Grey, quick.DarkCentre} {
+			cut := b.tell(Event{Kind: Cut, Nail: of(code), MM: 0.5})
+			b.tell(Event{Kind: Showed, Nail: of(code), Of: cut, Face: face})
+		}
+	}
+	q := known()
+	at := q.Bench(b.log.Fold(), quick.Touch)
+	after := q.Feet.And(b.log.Fold().Sitting(today)).On(today)
+	for _, r := range after {
+		n := nailOf(t, at, r.Code.String())
+		if len(n.Work.Cuts) > 0 {
+			assert.InDelta(t, n.Belief.Left().Mean, r.Spare.Value, 0.15, r.Code)
+		}
 	}
 }

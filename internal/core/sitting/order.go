@@ -74,8 +74,10 @@ func (o order) arrange(stops []Stop) {
 			s.Why = "light: shows how far the dark ones go"
 		case (i == 0 || curls(stops[i-1]) == 1) && s.Code.Paw == o.paws[0]:
 			s.Why = o.why
-		case s.Urgency == OnFloor:
+		case s.Urgency == OnFloor && s.Looked:
 			s.Why = "touches the floor"
+		case s.Urgency == OnFloor:
+			s.Why = "probably touches the floor"
 		case s.Code.Dewclaw():
 			s.Why = "a dewclaw: little, but every time"
 		}

@@ -4,13 +4,12 @@ import "time"
 
 // Judgement (ours).
 const (
-	aloneShare    = 0.5  // of what a dog takes, when a helper is wanted and nobody is there
-	mostMeasure   = 80.0 // mm
-	mostNote      = 2000
-	longest       = 4 * time.Hour // beyond this the end was forgotten: no minutes are learnt from it
-	quickedWithin = 2             // sittings, after blood at which a dog is done with more care (model)
-	doubtSDs      = 5.0           // from what is believed, beyond which a landmark is asked for again
-	leastDoubtSD  = 0.5           // mm: nobody tells a landmark better
-	walkStrain    = 1.0           // mean strain from which a walk first is advised
-	WalkFirst     = 15            // minutes of it (trade: allow a quarter of an hour)
+	aloneShare   = 0.5  // of what a dog takes, when a helper is wanted and nobody is there
+	mostMeasure  = 80.0 // mm
+	mostNote     = 2000
+	longest      = 4 * time.Hour // beyond this the end was forgotten: no minutes are learnt from it
+	doubtSDs     = 5.0           // from what is believed, beyond which a landmark is asked for again
+	leastDoubtSD = 0.5           // mm: nobody tells a landmark better
+	walkStrain   = 1.0           // mean strain from which a walk first is advised
+	WalkFirst    = 15            // minutes of it (trade: allow a quarter of an hour)
 )

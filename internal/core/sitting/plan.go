@@ -12,7 +12,9 @@ import (
 	"fribbet/internal/core/estimate"
 	"fribbet/internal/core/kit"
 	"fribbet/internal/core/nail"
+	"fribbet/internal/core/quick"
 	"fribbet/internal/core/temper"
+	"fribbet/internal/core/verdict"
 )
 
 // Urgency is how much a nail presses.
@@ -35,7 +37,7 @@ func UrgencyOf(p dog.Planned) Urgency {
 		return Curls
 	case p.OnFloor:
 		return OnFloor
-	case len(p.Cuts) > 0:
+	case p.Kind == verdict.Trim || p.Kind == verdict.AskFirst:
 		return Due
 	default:
 		return NotDue
@@ -80,7 +82,8 @@ type Plan struct {
 	Left      []Left
 	Blocked   string // why nothing is done at all; empty when something is
 	Tolerance temper.Tolerance
-	Alone     bool // half as much, since a helper is wanted and nobody is there
+	Alone     bool    // half as much, since a helper is wanted and nobody is there
+	most      float64 // nails a day
 }
 
 // For plans. Every nail of the question is either on one day or left; the days keep to what
@@ -103,6 +106,10 @@ func For(q Question) Plan {
 		return cmp.Or(cmp.Compare(b.Urgency, a.Urgency), order.compare(a, b))
 	})
 	p.Alone = q.Dog.Handling.Helper == dog.Wanted && !q.Helper
+	p.most = p.Tolerance.Nails.Most
+	if p.Alone { // half of them, the same every day
+		p.most = math.Max(1, math.Ceil(math.Min(p.most, float64(len(tasks)))*aloneShare))
+	}
 	paces := map[kit.Work]temper.Pace{}
 	for _, w := range []kit.Work{kit.Clipping, kit.Grinding, kit.Rubbing} {
 		paces[w] = q.Pace(w)
@@ -128,24 +135,36 @@ func For(q Question) Plan {
 func (q Question) tasks() (tasks []Stop, left []Left) {
 	last := lastTools(q.Sittings)
 	for _, n := range q.Nails {
-		switch {
-		case n.Closed || n.State.Veterinary():
+		switch n.Kind {
+		case verdict.Veterinarian:
 			left = append(left, Left{n.Code, n.Why, Veterinarian})
-		case n.InSkin():
-			left = append(left, Left{n.Code, n.Why, Professional})
-		case len(n.Cuts) == 0:
+		case verdict.Leave:
 			left = append(left, Left{n.Code, n.Why, Nobodys})
-		case q.Training.Paws[n.Code.Paw] && UrgencyOf(n).Urgent():
-			left = append(left, Left{n.Code, "cannot wait for the ladder: a professional or a veterinarian", Professional})
-		case q.Training.Paws[n.Code.Paw]:
-			left = append(left, Left{n.Code, "on the ladder: train, do not trim", Trainer})
-		default:
+		case verdict.Train:
+			if UrgencyOf(n).Urgent() {
+				left = append(left, Left{n.Code, "cannot wait for the ladder: a professional or a veterinarian", Professional})
+			} else {
+				left = append(left, Left{n.Code, n.Why, Trainer})
+			}
+		case verdict.Trim, verdict.AskFirst:
 			job := q.job(n, kit.Length)
 			job.Last = last[n.Code]
-			tasks = append(tasks, Stop{Planned: n, Urgency: UrgencyOf(n), Tool: kit.Advise(job, q.Kit)[0]})
+			stop := Stop{Planned: n, Urgency: UrgencyOf(n), Tool: kit.Advise(job, q.Kit)[0]}
+			stop.Verdict = verdict.Of(n.Case, q.Terms.Margin, q.hand(stop.Tool.Tool, quick.Touch))
+			tasks = append(tasks, stop)
 		}
 	}
 	return tasks, left
+}
+
+// hand is how the dog is worked with a tool in the hand, whose touch takes so many mm.
+func (q Question) hand(tool kit.Tool, touch float64) verdict.Terms {
+	t := q.Terms.Hand
+	t.Touch = 0
+	if tool.Work() == kit.Grinding {
+		t.Touch = touch
+	}
+	return t
 }
 
 // job is a nail as far as the choice of a tool depends on it.
@@ -153,7 +172,7 @@ func (q Question) job(n dog.Planned, purpose kit.Purpose) kit.Job {
 	kg := q.Dog.WeightOn(q.Today)
 	return kit.Job{
 		Code: n.Code, Shape: n.Shape, State: n.State, Colour: n.Colour, CloseToPad: n.Curling(),
-		Depth: claw.Assumed(n.Code, n.Shape, kg).Depth, Take: dog.Record{Cuts: n.Cuts}.Removed(),
+		Depth: claw.Assumed(n.Code, n.Shape, kg).Depth, Take: dog.Record{Cuts: n.Cuts()}.Removed(),
 		Weight: kg, AgeWeeks: q.Dog.AgeWeeks(q.Today), LongCoat: q.Dog.FootCoat == dog.LongCoat || q.Hair,
 		Noise: q.Dog.Handling.Noise, Learning: q.Training.Grinder, Hand: q.Hand, Purpose: purpose,
 		Often: q.Dog.Rhythm.Days() <= 7,
@@ -228,10 +247,7 @@ func (p *Plan) exclude(tasks []Stop) []Stop {
 
 // fill takes the nails of one day from the front of tasks, as many as the dog takes.
 func (p Plan) fill(tasks []Stop, paces map[kit.Work]temper.Pace) (day Day, rest []Stop) {
-	most, minutes := p.Tolerance.Nails.Most, p.Tolerance.Minutes.Most
-	if p.Alone {
-		most = math.Max(1, math.Floor(math.Min(most, float64(len(tasks)))*aloneShare))
-	}
+	most, minutes := p.most, p.Tolerance.Minutes.Most
 	spent := 0.0
 	perPaw := map[nail.Paw]float64{}
 	perWork := map[kit.Work]int{}

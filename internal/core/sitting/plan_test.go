@@ -1,7 +1,6 @@
 package sitting
 
 import (
-	"math"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
@@ -12,30 +11,34 @@ import (
 	"fribbet/internal/core/dog"
 	"fribbet/internal/core/kit"
 	"fribbet/internal/core/nail"
+	"fribbet/internal/core/quick"
 	"fribbet/internal/core/rhythm"
 	"fribbet/internal/core/temper"
+	"fribbet/internal/core/verdict"
 )
 
 var today = date.MustParse("2026-11-24") // a Tuesday
 
-// ask is a grown dog of 20 kg with a sliver to come off every nail, nothing known of its temper.
+// ask is a grown dog of 20 kg that nobody has trimmed here: something is to come off every nail, and
+// nothing is known of its temper.
 func ask(change func(*Question)) Question {
 	d := dog.Usual(rhythm.Fortnightly, date.EveryDay)
-	d.Name, d.Birth, d.Weights = "Moss", dog.BornAbout(4, today), []dog.Weight{{On: today, Kg: 20}}
-	q := Question{Today: today, Dog: d, Hand: kit.PractisedHand}
-	for _, n := range d.Nails {
-		q.Nails = append(q.Nails, planned(n, 1))
-	}
+	d.Name, d.Birth, d.Weights, d.Entered = "Moss", dog.BornAbout(4, today), []dog.Weight{{On: today, Kg: 20}}, today
+	return asked(dog.FeetAfter(d, nil), change)
+}
+
+func asked(f dog.Feet, change func(*Question)) Question {
+	terms := dog.Terms{Margin: 1, Hand: verdict.Terms{Stop: quick.Full, Limit: verdict.Usual, Hand: kit.PractisedHand}}
+	q := Question{Today: today, Dog: f.Dog, Feet: f, Terms: terms, Nails: f.Plan(today, terms), Hand: kit.PractisedHand}
 	if change != nil {
 		change(&q)
 	}
-	return q
-}
-
-func planned(n dog.Nail, cuts ...float64) dog.Planned {
-	return dog.Planned{
-		Reading: dog.Reading{Nail: n, ToFloor: math.Inf(1), ToCurl: math.Inf(1)}, Cuts: cuts, Why: "as planned",
+	for i, n := range q.Nails {
+		if q.Training.Paws[n.Code.Paw] {
+			q.Nails[i].Kind = verdict.Train
+		}
 	}
+	return q
 }
 
 // at changes one planned nail.
@@ -144,9 +147,9 @@ func TestWhatDoesNotFitIsSpreadOverTheDogsDays(t *testing.T) {
 
 func TestWhoDealsWithWhatIsLeft(t *testing.T) {
 	q := ask(func(q *Question) {
-		q.at("LF2", func(p *dog.Planned) { p.Cuts = nil })
-		q.at("LF3", func(p *dog.Planned) { p.State = nail.Torn })
-		q.at("LF1", func(p *dog.Planned) { p.Turn, p.ToCurl = 4, 0 })
+		q.at("LF2", func(p *dog.Planned) { p.Kind = verdict.Leave })
+		q.at("LF3", func(p *dog.Planned) { p.Kind = verdict.Veterinarian })
+		q.at("LF1", func(p *dog.Planned) { p.Kind = verdict.Veterinarian })
 		q.Training.Paws = map[nail.Paw]bool{nail.RH: true}
 		q.at("RH3", func(p *dog.Planned) { p.OnFloor = true })
 		bad := past(*q, 0, temper.Calm)
@@ -163,7 +166,7 @@ func TestWhoDealsWithWhatIsLeft(t *testing.T) {
 		assert.NotEmpty(t, l.Why)
 	}
 	assert.Equal(t, map[string]Whose{
-		"LF2": Nobodys, "LF3": Veterinarian, "LF1": Professional,
+		"LF2": Nobodys, "LF3": Veterinarian, "LF1": Veterinarian,
 		"RH2": Trainer, "RH3": Professional, "RH4": Trainer, "RH5": Trainer,
 		"LH2": Trainer, "LH3": Trainer, "LH4": Trainer, "LH5": Trainer,
 	}, whose)
@@ -179,6 +182,7 @@ func TestTheHelper(t *testing.T) {
 	assert.Empty(t, needed(true).Blocked)
 	wanted := For(ask(func(q *Question) { q.Dog.Handling.Helper = dog.Wanted }))
 	assert.Len(t, wanted.Days[0].Stops, 9, "half of them, alone")
+	assert.Len(t, wanted.Days[1].Stops, 9, "and the other half on the next day, not a half of it")
 }
 
 // What any plan keeps to: every nail exactly once; the dog's limits; and nothing that presses
@@ -202,9 +206,11 @@ func TestEveryPlanKeepsToTheDog(t *testing.T) {
 					n.ToCurl = 0
 				}
 				if rapid.IntRange(0, 3).Draw(t, "cut") == 0 {
-					n.Cuts = nil
+					n.Kind = verdict.Leave
 				}
-				n.State = rapid.SampledFrom([]nail.State{nail.Sound, nail.Sound, nail.Sound, nail.Torn}).Draw(t, "state")
+				if rapid.IntRange(0, 3).Draw(t, "torn") == 0 {
+					n.Kind = verdict.Veterinarian
+				}
 			}
 			for range rapid.IntRange(0, 5).Draw(t, "sittings") {
 				q.Sittings = append(q.Sittings, past(*q, rapid.IntRange(0, 17).Draw(t, "enough"), temper.Fighting))

@@ -91,9 +91,9 @@ func TestCautionsOfHolding(t *testing.T) {
 		words[i] = c.Words
 	}
 	assert.Contains(t, words[0], "no shame")
-	assert.Contains(t, words[1], "LH, RH are not given")
-	assert.Contains(t, words[1], "a veterinarian's decision alone", "sedation")
-	assert.Contains(t, words[2], "Sore joints")
+	assert.Contains(t, words[2], "LH, RH are not given")
+	assert.Contains(t, words[2], "a veterinarian's decision alone", "sedation")
+	assert.Contains(t, words[1], "Sore joints")
 	assert.Empty(t, ask(nil).Cautions(For(ask(nil))))
 }
 

@@ -14,7 +14,9 @@ import (
 type Question struct {
 	Today    date.Date
 	Dog      dog.Dog
-	Nails    []dog.Planned // what a routine trim would take today
+	Feet     dog.Feet
+	Terms    dog.Terms
+	Nails    []dog.Planned // the verdict on each nail today
 	Sittings []dog.Sitting // oldest first
 	Hair     bool          // seen between the pads
 	Hand     kit.Hand

@@ -9,6 +9,7 @@ import (
 
 	"fribbet/internal/core/dog"
 	"fribbet/internal/core/kit"
+	"fribbet/internal/core/quick"
 	"fribbet/internal/core/temper"
 )
 
@@ -32,6 +33,9 @@ func LogOf(id string, s dog.Sitting, at time.Time) Log {
 		}
 		for _, e := range recordEvents(r) {
 			e.Nail, e.Sure = &r.Code, r.Sure && e.Kind == Measured
+			if e.Kind == Showed { // of the cut just told
+				e.Of = log[len(log)-1].ID
+			}
 			add(e)
 		}
 	}
@@ -61,8 +65,21 @@ func recordEvents(r dog.Record) []Event {
 	}
 	measured(LengthBefore, r.LengthBefore)
 	measured(GapBefore, r.GapBefore)
-	for _, mm := range r.Cuts {
+	for _, l := range r.Landmarks {
+		events = append(events, Event{Kind: Seen, Landmark: l.Mark, MM: l.Spare})
+	}
+	for i, mm := range r.Cuts {
 		events = append(events, Event{Kind: Cut, MM: mm})
+		var face quick.Face
+		if i < len(r.Faces) {
+			face = r.Faces[i]
+		}
+		if i == len(r.Cuts)-1 && r.EndFace != "" {
+			face = r.EndFace
+		}
+		if face != "" {
+			events = append(events, Event{Kind: Showed, Face: face})
+		}
 	}
 	if r.TookForce {
 		events = append(events, Event{Kind: Forced})

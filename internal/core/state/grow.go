@@ -23,10 +23,16 @@ func (s *State) Grow(where growth.Where, weeks float64) {
 func (s *State) rate(i int, where growth.Where) (scalar, float64) {
 	var r scalar
 	r[Growth], r[shared+Own] = 1, 1
+	usual := growth.Usual(where)
 	if column, worn := wearOf[s.Nails[i].Code.Group()]; worn {
-		r[column] = -where.Pavement * claw.SizeFactor(where.Weight)
+		gross := usual + s.Mean[Growth] + s.marginal(i, of(map[int]float64{Own: 1})).Mean
+		km := where.Pavement * claw.SizeFactor(where.Weight)
+		if left := gross - km*s.Mean[column]; left < leastRate && s.Mean[column] > 0 { // the ground takes no more than grows
+			km = math.Max(0, gross-leastRate) / s.Mean[column]
+		}
+		r[column] = -km
 	}
-	return r, growth.Usual(where)
+	return r, usual
 }
 
 // growNail: the length grows by the rate, and the spare settles towards where it rests and what
@@ -37,8 +43,8 @@ func (s *State) growNail(i int, where growth.Where, weeks float64) {
 	fade := math.Exp(-pull * weeks)
 	gone := 1 - fade
 
-	before := s.leaves[i]
-	l := &s.leaves[i]
+	before := s.Leaves[i]
+	l := &s.Leaves[i]
 	toSpare := gone / pull
 	for k := range shared {
 		l.A[Length][k] += weeks * (before.A[Own][k] + rate[k])
@@ -55,9 +61,9 @@ func (s *State) growNail(i int, where growth.Where, weeks float64) {
 		Floor:  {Floor: 1},
 	}
 	l.C = sandwich(m, before.C)
-	l.C[Own][Own] += ownDrift * ownDrift * weeks
-	l.C[Length][Length] += lengthDrift * lengthDrift * weeks
-	l.C[Spare][Spare] += spareDrift * spareDrift * weeks
+	l.C[Own][Own] += OwnDrift * OwnDrift * weeks
+	l.C[Length][Length] += LengthDrift * LengthDrift * weeks
+	l.C[Spare][Spare] += SpareDrift * SpareDrift * weeks
 }
 
 // sandwich is m·c·mᵀ.

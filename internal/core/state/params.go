@@ -11,32 +11,35 @@ const (
 	lengthShare = 0.15 // sd of a length nobody measured, as a share of the usual length
 
 	// What the weeks add, by the root of a week.
-	ownDrift    = 0.01 // mm a week
-	lengthDrift = 0.05 // mm
-	spareDrift  = 0.10 // mm
+	OwnDrift    = 0.01 // mm a week
+	LengthDrift = 0.05 // mm
+	SpareDrift  = 0.10 // mm
 
 	// What is seen.
-	caliperSD  = 0.5  // of a length by caliper, mm
+	CaliperSD  = 0.5  // of a length by caliper, mm
 	throughSD  = 0.4  // of a quick seen through the horn, mm
 	gapSD      = 0.2  // of a floor gap told in mm, as growth left to the floor, mm
 	softEdge   = 0.1  // how softly a feeler's answer begins and ends, mm of growth
-	clipperSD  = 0.3  // of one cut of a clipper, mm
+	ClipperSD  = 0.3  // of one cut of a clipper, mm
 	grinderSD  = 0.1  // of one touch of a grinder, mm
 	outlierSDs = 4.0  // a length further off than this is no length of this nail
 	lightSD    = 0.08 // how well a dog's light nail places the quick of its others, as a share of length
 
 	// workedSD is the least a worked nail's spare is unsure, mm for a nail 7 mm deep: what one
 	// dog's faces get wrong they get wrong the same way every time.
-	workedSD   = 0.5
-	signsDepth = 7.0
+	workedSD = 0.5
+
+	// reachSDs is how far the grid of a worked nail reaches, sd beyond the mean: a gamma cut off at 4
+	// would lose a thirtieth of its variance, and trims that nobody saw would seem to teach something.
+	reachSDs = 5.5
 
 	// leastPrior is the least mean spare with which a nail is taken up, mm: a nail always may have some.
 	leastPrior = 0.15
 
-	// beyondFloor is how far past the floor a nail grows that nobody looks at: horn there breaks or wears.
-	beyondFloor = 6.0
+	// BeyondFloor is how far past the floor a nail grows that nobody looks at: horn there breaks or wears.
+	BeyondFloor = 6.0
 
-	leastRate = 0.1 // mm a week: horn never stops growing
+	leastRate = 0.1 // mm a week, that no pavement takes: horn never stops growing
 
 	leastVariance = 1e-12 // that of a number known for sure, so that it can be divided by
 )

@@ -2,6 +2,7 @@ package state
 
 import (
 	"math"
+	"slices"
 
 	"fribbet/internal/core/claw"
 	"fribbet/internal/core/growth"
@@ -18,12 +19,12 @@ type Nail struct {
 
 // State is a dog's nails at one moment.
 type State struct {
-	hub
+	Hub
 	Faces    quick.Scales // how this dog's faces show
 	Nails    []Nail
-	leaves   []leaf
-	measured []bool // nails of which a length was ever told
-	worked   []bool // and those that were ever worked
+	Leaves   []Leaf
+	Measured []bool // nails of which a length was ever told
+	WorkedOn []bool // and those that were ever worked
 }
 
 // lastDone is a belief about nails that nobody has looked at, by when they were last done: how far
@@ -42,7 +43,7 @@ const (
 // that day; lastDone is how many weeks ago somebody trimmed them, nil when nobody knows.
 func Prior(where growth.Where, nails []Nail, weeks *float64) State {
 	f := claw.SizeFactor(where.Weight)
-	s := State{Faces: quick.UsualScales(), Nails: nails, leaves: make([]leaf, len(nails)), measured: make([]bool, len(nails)), worked: make([]bool, len(nails))}
+	s := State{Faces: quick.UsualScales(), Nails: nails, Leaves: make([]Leaf, len(nails)), Measured: make([]bool, len(nails)), WorkedOn: make([]bool, len(nails))}
 	s.Mean[Rest], s.Cov[Rest][Rest] = restMean*f, restSD*f*restSD*f
 	s.Cov[Growth][Growth] = growthSD * growthSD
 	for group, column := range wearOf {
@@ -50,14 +51,14 @@ func Prior(where growth.Where, nails []Nail, weeks *float64) State {
 		s.Mean[column], s.Cov[column][column] = mean, sd*sd
 	}
 	for i, n := range nails {
-		s.leaves[i] = priorLeaf(where, n, f, weeks)
+		s.Leaves[i] = priorLeaf(where, n, f, weeks)
 	}
 	return s
 }
 
 var wearOf = map[nail.Group]int{nail.Fore: WearFore, nail.HindMiddle: WearMiddle, nail.HindOuter: WearOuter}
 
-func priorLeaf(where growth.Where, n Nail, f float64, weeks *float64) leaf {
+func priorLeaf(where growth.Where, n Nail, f float64, weeks *float64) Leaf {
 	usual := claw.Assumed(n.Code, n.Shape, where.Weight).Length
 	var p lastDone
 	switch {
@@ -73,7 +74,7 @@ func priorLeaf(where growth.Where, n Nail, f float64, weeks *float64) leaf {
 	}
 	slope := p.spare / usual // a longer nail has more spare
 	variance := lengthShare * usual * lengthShare * usual
-	var l leaf
+	var l Leaf
 	l.B = [own]float64{0, usual, p.spare, usual + p.toFloor}
 	l.C[Own][Own] = ownSD * ownSD
 	l.C[Length][Length] = variance
@@ -83,4 +84,56 @@ func priorLeaf(where growth.Where, n Nail, f float64, weeks *float64) leaf {
 	l.C[Spare][Floor], l.C[Floor][Spare] = slope*variance, slope*variance
 	l.C[Floor][Floor] = variance + p.toFloorSD*p.toFloorSD
 	return l
+}
+
+// Clone is a copy that may be moved on by itself.
+func (s *State) Clone() State {
+	c := *s
+	c.Nails, c.Leaves = slices.Clone(s.Nails), slices.Clone(s.Leaves)
+	c.Measured, c.WorkedOn = slices.Clone(s.Measured), slices.Clone(s.WorkedOn)
+	return c
+}
+
+// Forget makes nothing known of a nail's length and spare: it was torn or broke. Where its floor is
+// stays known.
+func (s *State) Forget(i int, where growth.Where) {
+	fresh, l := priorLeaf(where, s.Nails[i], claw.SizeFactor(where.Weight), nil), &s.Leaves[i]
+	for _, a := range []int{Length, Spare} {
+		l.A[a], l.B[a] = fresh.A[a], fresh.B[a]
+		for b := range own {
+			l.C[a][b], l.C[b][a] = 0, 0
+		}
+	}
+	for _, a := range []int{Length, Spare} {
+		for _, b := range []int{Length, Spare} {
+			l.C[a][b] = fresh.C[a][b]
+		}
+	}
+	s.Measured[i], s.WorkedOn[i] = false, false
+}
+
+// likeLight is what a light nail whose quick was seen says of those without a history that do not
+// show theirs: the same share of their length is spare.
+func (s *State) likeLight(light int) {
+	if s.Nails[light].Colour != nail.Light {
+		return
+	}
+	share := s.Spare(light).Mean / s.Length(light).Mean
+	for i, n := range s.Nails {
+		if n.Colour == nail.Light || s.WorkedOn[i] {
+			continue
+		}
+		l := &s.Leaves[i]
+		sd := lightSD * s.Length(i).Mean
+		l.A[Spare] = l.A[Length]
+		for k := range l.A[Spare] {
+			l.A[Spare][k] *= share
+		}
+		l.B[Spare] = share * l.B[Length]
+		for b := range own {
+			l.C[Spare][b] = share * l.C[Length][b]
+			l.C[b][Spare] = l.C[Spare][b]
+		}
+		l.C[Spare][Spare] = share*share*l.C[Length][Length] + sd*sd
+	}
 }

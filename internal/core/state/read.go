@@ -7,7 +7,7 @@ import (
 )
 
 func (s *State) marginal(i int, of scalar) Normal {
-	p := s.joint(&s.leaves[i])
+	p := s.joint(&s.Leaves[i])
 	mean, variance := p.moments(of)
 	return Normal{mean, math.Sqrt(variance)}
 }
@@ -17,6 +17,9 @@ func (s *State) Length(i int) Normal { return s.marginal(i, lengthOf) }
 
 // Spare of a nail, mm.
 func (s *State) Spare(i int) Normal { return s.marginal(i, spareOf) }
+
+// Worked tells whether something was ever told of the nail's quick, or came off.
+func (s *State) Worked(i int) bool { return s.WorkedOn[i] }
 
 // ToFloor is the growth left until a nail meets the floor, mm; below 0 it presses on it. It means
 // nothing of a dewclaw.

@@ -15,10 +15,10 @@ var (
 // see moves everything by what was seen of a scalar of one nail: then gives, for the normal that it
 // had, the mean and variance that it has now.
 func (s *State) see(i int, of scalar, then func(mean, variance float64) (float64, float64)) {
-	p := s.joint(&s.leaves[i])
+	p := s.joint(&s.Leaves[i])
 	mean, variance := then(p.moments(of))
 	p.move(of, mean, variance)
-	s.split(&p, &s.leaves[i])
+	s.split(&p, &s.Leaves[i])
 }
 
 // normally is seeing a number with a normal error.
@@ -33,13 +33,13 @@ func normally(seen, sd float64) func(mean, variance float64) (float64, float64) 
 // nail that was measured before comes out further off than chance allows: it is no length of this
 // nail. The first length overrules what was only assumed, however far off that was.
 func (s *State) SeeLength(i int, mm, sd float64) bool {
-	p := s.joint(&s.leaves[i])
+	p := s.joint(&s.Leaves[i])
 	mean, variance := p.moments(lengthOf)
-	if s.measured[i] && math.Abs(mm-mean) > outlierSDs*math.Sqrt(variance+sd*sd) {
+	if s.Measured[i] && math.Abs(mm-mean) > outlierSDs*math.Sqrt(variance+sd*sd) {
 		return false
 	}
 	s.see(i, lengthOf, normally(mm, sd))
-	s.measured[i] = true
+	s.Measured[i] = true
 	return true
 }
 
@@ -82,7 +82,7 @@ func (s *State) SeeBetween(i int, low, high float64) {
 
 // growthFrom is the growth, mm, that takes the nail from a gap to the floor, in its form at its mean length.
 func (s *State) growthFrom(i int, form claw.Claw, gap float64) float64 {
-	p := s.joint(&s.leaves[i])
+	p := s.joint(&s.Leaves[i])
 	length, _ := p.moments(lengthOf)
 	return Reach(form, length, gap)
 }

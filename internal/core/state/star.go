@@ -34,15 +34,15 @@ const both = shared + own
 // Normal is one number as it is known: mean and standard deviation.
 type Normal struct{ Mean, SD float64 }
 
-// leaf is one nail given the shared numbers: y | z ~ N(A z + B, C).
-type leaf struct {
+// Leaf is one nail given the shared numbers: y | z ~ N(A z + B, C).
+type Leaf struct {
 	A [own][shared]float64
 	B [own]float64
 	C [own][own]float64
 }
 
-// hub is the shared numbers: z ~ N(Mean, Cov).
-type hub struct {
+// Hub is the shared numbers: z ~ N(Mean, Cov).
+type Hub struct {
 	Mean [shared]float64
 	Cov  [shared][shared]float64
 }
@@ -54,7 +54,7 @@ type pair struct {
 }
 
 // joint puts a nail beside the shared numbers.
-func (h *hub) joint(l *leaf) pair {
+func (h *Hub) joint(l *Leaf) pair {
 	var p pair
 	copy(p.mean[:], h.Mean[:])
 	for i := range shared {
@@ -86,7 +86,7 @@ func (h *hub) joint(l *leaf) pair {
 }
 
 // split is the way back: the pair's shared numbers, and its nail given them.
-func (h *hub) split(p *pair, l *leaf) {
+func (h *Hub) split(p *pair, l *Leaf) {
 	copy(h.Mean[:], p.mean[:shared])
 	for i := range shared {
 		for j := range shared {

@@ -39,7 +39,7 @@ func TestWhatLooksSay(t *testing.T) {
 	s := Prior(grown, []Nail{lf3, lf1, rh3}, nil)
 	s.SeeFeeler(0, formOf(lf3), Touches)
 	s.SeeFeeler(2, formOf(rh3), PaperUnder)
-	require.True(t, s.SeeLength(1, 19.4, caliperSD))
+	require.True(t, s.SeeLength(1, 19.4, CaliperSD))
 	near(t, -1.05, 0.86, s.ToFloor(0))
 	near(t, 3.18, 1.52, s.Spare(0))
 	near(t, 18.76, 0.48, s.Length(1))
@@ -48,7 +48,7 @@ func TestWhatLooksSay(t *testing.T) {
 	s.Work(1, formOf(lf1), Work{Cuts: []Slice{{MM: 1}}})
 	near(t, 17.76, 0.57, s.Length(1))
 	near(t, 3.13, 1.18, s.Spare(1))
-	assert.False(t, s.SeeLength(1, 9.9, caliperSD), "a length this far off is left out")
+	assert.False(t, s.SeeLength(1, 9.9, CaliperSD), "a length this far off is left out")
 }
 
 // Two slivers of a millimetre to the first sign, twice, a fortnight apart.
@@ -91,7 +91,8 @@ func TestWhatNobodySeesTeachesNothing(t *testing.T) {
 		}
 	}
 	near(t, 1.00, 0.37, s.Rate(0, grown))
-	near(t, 19.35, 4.06, s.Length(1))
+	assert.InDelta(t, 19.35, s.Length(1).Mean, 0.03) // the document's grid reaches 4 sd, ours 5.5: see reachSDs
+	assert.InDelta(t, 4.06, s.Length(1).SD, 0.03)
 }
 
 // dense is the same filter on one matrix over all nails.
@@ -108,7 +109,7 @@ func denseOf(s *State) dense {
 		link.Set(i, i, 1)
 		d.mean.SetVec(i, s.Mean[i])
 	}
-	for k, l := range s.leaves {
+	for k, l := range s.Leaves {
 		for i := range own {
 			sum := l.B[i]
 			for j := range shared {
@@ -125,7 +126,7 @@ func denseOf(s *State) dense {
 		}
 	}
 	d.cov.Product(link, hub, link.T())
-	for k, l := range s.leaves {
+	for k, l := range s.Leaves {
 		for i := range own {
 			for j := range own {
 				at, to := shared+own*k+i, shared+own*k+j
@@ -219,7 +220,7 @@ func TestBloodIsTheEndOfTheSpare(t *testing.T) {
 	s.SeeSpare(0, 8, 0.2)
 	s.Work(0, formOf(lf3), Work{Cuts: []Slice{{MM: 0.3}, {MM: 0.3}}, Blood: true})
 	assert.Less(t, s.Spare(0).Mean, 0.5)
-	assert.InDelta(t, workedSD*formOf(lf3).Depth/signsDepth, s.Spare(0).SD, 0.05, "and is no surer than faces are")
+	assert.InDelta(t, workedSD*formOf(lf3).Depth/quick.SignsDepth, s.Spare(0).SD, 0.05, "and is no surer than faces are")
 }
 
 // The Nile's flow at Aswan, 1871 to 1970, 10⁸ m³ a year, as a local level with variances 15099 and
@@ -233,14 +234,14 @@ func TestTheNile(t *testing.T) {
 		744, 749, 838, 1050, 918, 986, 797, 923, 975, 815, 1020, 906, 901, 1170, 912, 746, 919, 718, 714, 740}
 	levels := map[int]float64{0: 1118.3114615, 1: 1140.1084392, 49: 849.0705660, 99: 798.3702926}
 	s := Prior(grown, []Nail{lf3}, nil)
-	s.leaves[0] = leaf{} // nothing but a level
-	s.leaves[0].C[Length][Length] = 1e7
+	s.Leaves[0] = Leaf{} // nothing but a level
+	s.Leaves[0].C[Length][Length] = 1e7
 	for year, seen := range flow {
 		s.see(0, lengthOf, normally(seen, math.Sqrt(15099)))
 		if want, told := levels[year]; told {
 			assert.InDelta(t, want, s.Length(0).Mean, 1e-6, year+1871)
 		}
-		s.leaves[0].C[Length][Length] += 1469.1
+		s.Leaves[0].C[Length][Length] += 1469.1
 	}
 	assert.InDelta(t, 20600.25794-15099, s.Length(0).SD*s.Length(0).SD, 1e-4)
 }

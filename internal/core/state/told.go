@@ -10,6 +10,7 @@ import (
 	"fribbet/internal/core/fault"
 	"fribbet/internal/core/growth"
 	"fribbet/internal/core/nail"
+	"fribbet/internal/core/quick"
 )
 
 // Told is all that is known of a dog's nails, told at once: what the open calculator is asked.
@@ -135,20 +136,18 @@ func (t Told) State() (State, growth.Where, error) {
 
 // Take takes what was told of one nail on one day, in the order of the work: the length before, the
 // quick and what came off, the spare seen, the length after, the floor. It tells false when a
-// length was left out that is none of this nail.
-func (s *State) Take(i int, form claw.Claw, e Event) bool {
-	sound := true
+// length was left out that is none of this nail, and returns the grid that the nail was worked on.
+func (s *State) Take(i int, form claw.Claw, e Event) (b *quick.Belief, sound bool) {
+	sound = true
 	if e.Length != nil {
-		sound = s.SeeLength(i, *e.Length, caliperSD)
+		sound = s.SeeLength(i, *e.Length, CaliperSD)
 	}
-	if !e.none() {
-		s.Work(i, form, e.Work)
-	}
+	b = s.Work(i, form, e.Work)
 	if e.Left != nil {
 		s.SeeSpare(i, *e.Left, throughSD)
 	}
 	if e.After != nil {
-		sound = s.SeeLength(i, *e.After, caliperSD) && sound
+		sound = s.SeeLength(i, *e.After, CaliperSD) && sound
 	}
 	if e.Gap != nil && !e.Nail.Dewclaw() {
 		s.SeeGap(i, form, *e.Gap, gapSD)
@@ -156,7 +155,7 @@ func (s *State) Take(i int, form claw.Claw, e Event) bool {
 	if e.Feeler != "" && !e.Nail.Dewclaw() {
 		s.SeeFeeler(i, form, e.Feeler)
 	}
-	return sound
+	return b, sound
 }
 
 // Sound tells whether every number of the state is one: what it was told cannot have broken it.

@@ -2,6 +2,7 @@ package state
 
 import (
 	"math"
+	"slices"
 
 	"fribbet/internal/core/claw"
 	"fribbet/internal/core/quick"
@@ -51,12 +52,12 @@ func (w Work) end() quick.Face {
 // Belief is the grid of a nail that is being worked: what its landmarks and faces say of the spare
 // that it had before the first cut. The bench asks it what to do next.
 func (s *State) Belief(i int, form claw.Claw, w Work) *quick.Belief {
-	p := s.joint(&s.leaves[i])
+	p := s.joint(&s.Leaves[i])
 	length, _ := p.moments(lengthOf)
 	mean, variance := p.moments(spareOf)
 	sd := math.Sqrt(variance)
 	mean = math.Max(leastPrior, mean)
-	reach := math.Max(length, math.Max(w.Removed()+0.5, mean+4*sd))
+	reach := math.Max(length, math.Max(w.Removed()+0.5, mean+reachSDs*sd))
 	b := quick.NewBelief(reach, form.Depth, s.Nails[i].Colour, quick.Gamma{Mean: mean, SD: sd}, s.Faces)
 	for _, l := range w.Landmarks {
 		b.See(l.Mark, l.Spare)
@@ -88,13 +89,23 @@ func (s *State) Work(i int, form claw.Claw, w Work) *quick.Belief {
 		return b
 	}
 	s.see(i, spareOf, func(float64, float64) (float64, float64) { return b.Moments() })
+	s.WorkedOn[i] = true
+	if w.quickSeen() {
+		s.likeLight(i)
+	}
 	if w.faceTold() {
 		s.Faces = b.Faces().CarryOver()
 	}
 	s.cut(i, w)
-	s.unsure(i, workedSD*form.Depth/signsDepth)
-	s.worked[i] = true
+	s.unsure(i, workedSD*form.Depth/quick.SignsDepth)
 	return b
+}
+
+// quickSeen tells whether the quick itself was seen, through the horn or by a torch.
+func (w Work) quickSeen() bool {
+	return slices.ContainsFunc(w.Landmarks, func(l quick.Seen) bool {
+		return l.Mark == quick.SeenThrough || l.Mark == quick.ByTorch
+	})
 }
 
 func (w Work) faceTold() bool {
@@ -111,9 +122,9 @@ func (w Work) faceTold() bool {
 
 // cut takes what came off from length and spare alike, with the same error.
 func (s *State) cut(i int, w Work) {
-	l := &s.leaves[i]
+	l := &s.Leaves[i]
 	for _, c := range w.Cuts {
-		sd := clipperSD
+		sd := ClipperSD
 		if c.Touch {
 			sd = grinderSD
 		}
@@ -129,8 +140,8 @@ func (s *State) cut(i int, w Work) {
 
 // unsure makes a spare no surer than sd, mm.
 func (s *State) unsure(i int, sd float64) {
-	p := s.joint(&s.leaves[i])
+	p := s.joint(&s.Leaves[i])
 	if _, variance := p.moments(spareOf); variance < sd*sd {
-		s.leaves[i].C[Spare][Spare] += sd*sd - variance
+		s.Leaves[i].C[Spare][Spare] += sd*sd - variance
 	}
 }

@@ -880,6 +880,11 @@ export interface components {
             wished_gap_mm?: number;
             /** @description the break-even rhythm decides too */
             short_quicks?: boolean;
+            /** @description how many weeks before it was entered somebody trimmed it; left out when nobody knows */
+            last_done_weeks?: number;
+            /** @description of all nails at once, as far as nobody looked at each */
+            nail_colour?: components["schemas"]["Colour"];
+            takes_it?: components["schemas"]["TakesIt"];
             school?: components["schemas"]["School"];
             handling?: components["schemas"]["Handling"];
             /** @description the nails that are there */
@@ -901,6 +906,7 @@ export interface components {
             working_weekdays: components["schemas"]["Weekdays"];
             wished_gap_mm: number;
             short_quicks: boolean;
+            last_done_weeks?: number;
             school: components["schemas"]["School"];
             handling: components["schemas"]["Handling"];
             nails: components["schemas"]["Nail"][];
@@ -1095,7 +1101,6 @@ export interface components {
         };
         DogView: {
             growth: components["schemas"]["Growth"];
-            habit: components["schemas"]["Habit"];
             plan?: components["schemas"]["QuickPlan"];
             dog: components["schemas"]["Dog"];
             next?: components["schemas"]["Next"];
@@ -1125,14 +1130,14 @@ export interface components {
             gross: components["schemas"]["Rate"];
             usual: components["schemas"]["Rate"];
             groups: components["schemas"]["GroupGrowth"][];
-            /** @description observations by length */
+            /** @description the spare at which its quicks neither grow nor draw back */
+            rest: components["schemas"]["Estimate"];
+            /** @description lengths that were told */
             measured: number;
-            /** @description observations from what came off */
-            slivers: number;
             source: components["schemas"]["Source"];
             /** @description what it was learnt from */
             words: string;
-            /** @description what did not fit this dog and was left out */
+            /** @description lengths that are none of their nail and were left out */
             outliers: components["schemas"]["Outlier"][];
         };
         GroupGrowth: {
@@ -1146,27 +1151,11 @@ export interface components {
             on: components["schemas"]["Date"];
             rate: components["schemas"]["Rate"];
             nails: number;
-            /** @description reckoned from what came off */
-            slivers: boolean;
         };
         Outlier: {
             code: components["schemas"]["NailCode"];
-            from: components["schemas"]["Date"];
-            to: components["schemas"]["Date"];
-            grown_mm: number;
-            slivers: boolean;
-        };
-        /** @description How the dog's quick follows its nails, and whether its own records or the usual speak */
-        Habit: {
-            pull_week: {
-                value: number;
-                low: number;
-                high: number;
-            };
-            rest: components["schemas"]["Estimate"];
-            source: components["schemas"]["Source"];
-            /** @description at which the quick was seen */
-            sittings: number;
+            on: components["schemas"]["Date"];
+            length_mm: number;
         };
         QuickPlanInput: {
             id: components["schemas"]["Id"];
@@ -1254,7 +1243,6 @@ export interface components {
             /** @description most frequent first; none where no nail may be trimmed */
             outlooks: components["schemas"]["Outlook"][];
             break_even?: components["schemas"]["BreakEven"];
-            habit: components["schemas"]["Habit"];
             growth: components["schemas"]["Growth"];
             plan?: components["schemas"]["QuickPlan"];
         };
@@ -1379,6 +1367,11 @@ export interface components {
             growth_to_floor: components["schemas"]["MeanSd"] | null;
             rate: components["schemas"]["MeanSd"];
         };
+        /**
+         * @description how a new dog takes it; a biter is done with a muzzle and a helper
+         * @enum {string}
+         */
+        TakesIt: "fine" | "wriggles" | "frightened" | "bites";
         RhythmRequest: {
             net_mm_week: number;
             spare_after_trim_mm: number;
@@ -1476,10 +1469,34 @@ export interface components {
         };
         PlannedNail: {
             code: components["schemas"]["NailCode"];
+            kind: components["schemas"]["VerdictKind"];
+            /** @description slivers that are likely to come off, one at a time with a look after each; none where it is left */
             cuts_mm: number[];
             why: string;
-            /** @description chance that the plan reaches the quick */
+        };
+        /**
+         * @description what becomes of a nail today
+         * @enum {string}
+         */
+        VerdictKind: "veterinarian" | "train" | "leave" | "trim" | "ask";
+        /** @description The next thing to do with a nail */
+        BenchAdvice: {
+            kind: components["schemas"]["VerdictKind"];
+            /** @enum {string} */
+            action: "sliver" | "touch" | "ask" | "stop";
+            /** @description of the next sliver; where the nail is left, what it would be */
+            cut_mm: number;
+            /** @description that are likely to come off, this one among them; a look after each */
+            slivers: number;
+            /** @description spare that is believed to be left */
+            left_mm: number;
+            because: string;
+            /** @description what was seen decides, not a number */
+            eye: boolean;
+            /** @description that the next sliver bleeds */
             risk: number;
+            /** @description the same in words */
+            chance: string;
         };
         Plan: {
             dog_id: components["schemas"]["Id"];
@@ -1537,6 +1554,11 @@ export interface components {
             sure?: boolean;
         };
         SittingInput: {
+            /**
+             * @description how far the whole sitting went: the end of every nail that was cut and tells none of its own; left out, nothing is assumed
+             * @enum {string}
+             */
+            how_far?: "tips" | "first_sign" | "full";
             id: components["schemas"]["Id"];
             on?: components["schemas"]["Date"];
             note?: string;
@@ -1633,7 +1655,7 @@ export interface components {
             /** @description that it can show, from safe to stop */
             faces: components["schemas"]["Face"][];
             spare: components["schemas"]["SpareRange"];
-            advice: components["schemas"]["QuickAdvice"];
+            advice: components["schemas"]["BenchAdvice"];
             landmarks: components["schemas"]["Landmark"][];
         };
         Bench: {

@@ -7,8 +7,8 @@ import { asideOf, drop, forgetAside, put, putAside, waiting, type Aside, type Wa
 type Told = Omit<Schemas['Event'], 'id' | 'at'>
 
 /** What the advice falls back to when the server, which reckons it, is away. */
-const away: Schemas['QuickAdvice'] = {
-  action: 'cut', cut_mm: 0.5, risk: 0, voice: 'eye',
+const away: Schemas['BenchAdvice'] = {
+  kind: 'trim', action: 'sliver', cut_mm: 0.5, slivers: 1, left_mm: 0, risk: 0, chance: '', eye: true,
   because: 'Fribbet does not answer: look at the face, half a millimetre at most, stop at any dark centre',
 }
 

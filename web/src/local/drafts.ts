@@ -36,6 +36,8 @@ export interface Draft {
   /** Minutes as they were typed. */
   minutes: string
   calm: string
+  /** How far the whole sitting went; nothing where nobody said. */
+  far?: Schemas['SittingInput']['how_far']
   /** It was sent as it is, and the answer has not come. */
   sent?: boolean
 }
@@ -125,6 +127,7 @@ export function sittingOf(draft: Draft, typed: (text: string) => number | undefi
     minutes: told(draft.minutes),
     calm_minutes: told(draft.calm),
     helper: draft.helper,
+    how_far: draft.far,
     records: draft.nails.map((n) => ({
       code: n.code, tool: n.tool, item_id: n.item_id, took_force: n.took_force, reaction: n.reaction, blood: n.blood, sure: n.sure,
       cuts_mm: n.mark === 'left' ? [] : n.cuts_mm,

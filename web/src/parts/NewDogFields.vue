@@ -16,6 +16,17 @@ const kilos = ref('')
 const knowsBirth = ref(false)
 const years = ref('')
 const born = ref('')
+/** What helps from the first nail on; each can be passed. */
+const colour = ref<Schemas['Colour']>()
+const done = ref<number>()
+const takes = ref<Schemas['TakesIt']>()
+const coat = ref<Schemas['Coat']>()
+const asked = [
+  { title: 'Nails', value: colour, answers: [['dark', 'dark'], ['light', 'light'], ['mixed', 'mixed']] },
+  { title: 'Last trimmed', value: done, answers: [[1, 'this week or last'], [3, '2–4 weeks ago'], [6, '5–7 weeks ago'], [12, 'longer, or never']] },
+  { title: 'How it takes it', value: takes, answers: [['fine', 'fine'], ['wriggles', 'wriggles'], ['frightened', 'frightened'], ['bites', 'bites']] },
+  { title: 'Hair on the feet', value: coat, answers: [['short', 'short'], ['long', 'long']] },
+] as { title: string; value: { value: unknown }; answers: [unknown, string][] }[]
 
 const classes = computed(() => {
   let from = 0
@@ -33,6 +44,7 @@ function told(): Schemas['DogInput'] {
   return {
     name: name.value,
     weights: [{ kg: weight.value.typed(kilos.value) ?? 0 }],
+    nail_colour: colour.value, last_done_weeks: done.value, takes_it: takes.value, foot_coat: coat.value,
     ...(knowsBirth.value
       ? (born.value ? { birth_date: born.value } : {})
       : age === undefined ? {} : { age_years: age }),
@@ -60,12 +72,22 @@ const shown = ['name', 'weights', 'birth_date', 'age_years']
       <BFormInput id="born" v-model="born" :state="invalid" :aria-describedby="described" type="date" :max="settings?.today" class="date" />
     </FormField>
     <button type="button" class="switch" @click="knowsBirth = !knowsBirth">{{ knowsBirth ? 'I only know about how old it is' : 'I know the birth date' }}</button>
+    <fieldset class="asked">
+      <legend>If you know it</legend>
+      <div v-for="q in asked" :key="q.title" class="choices" role="group" :aria-label="q.title"><span>{{ q.title }}</span>
+        <button v-for="[value, words] in q.answers" :key="words" type="button" :aria-pressed="q.value.value === value" @click="q.value.value = q.value.value === value ? undefined : value">{{ words }}</button>
+      </div>
+    </fieldset>
     <slot :shown="shown" />
   </div>
 </template>
 
 <style scoped>
 .fields { display: grid; gap: 1rem; max-width: 34rem; }
+
+.asked legend { font-size: 1rem; font-weight: 600; margin: 0 0 0.25rem; }
+.asked .choices { align-items: center; margin-top: 0.35rem; }
+.asked .choices span { min-width: 8.5rem; }
 .short { max-width: 9rem; }
 .date { max-width: 12rem; }
 .sizes { display: flex; flex-wrap: wrap; gap: 0.4rem; margin-top: -0.5rem; }

@@ -18,7 +18,7 @@ import CautionList from '../parts/CautionList.vue'
 import RefusalNote from '../parts/RefusalNote.vue'
 import RankPicture from '../rank/RankPicture.vue'
 import { useUnits } from '../units'
-import { chance, endPoints, faces, nailInWords, reactions } from '../words'
+import { endPoints, faces, nailInWords, reactions } from '../words'
 import BloodPanel from './bench/BloodPanel.vue'
 import FacePicture from './bench/FacePicture.vue'
 import NumberTold from './bench/NumberTold.vue'
@@ -61,7 +61,8 @@ const step = computed(() => {
     return open.value ? { words: `Next: ${open.value.code}`, does: () => (code.value = open.value?.code) } : { words: 'End the sitting', does: end }
   }
   if (unreckoned.value.has(n.code) && !unreachable.value) return { words: '…', does: () => {} } // a moment: no cut by an advice that is out of date
-  if (n.advice.action === 'stop') return { words: 'Stop: smooth it, done', does: finish }
+  if (n.advice.action === 'ask') return { words: 'Tell where the groove ends', does: () => document.getElementById('bench-number')?.focus() }
+  if (n.advice.action === 'stop') return { words: n.cuts.length > 0 ? 'Smooth it: done' : 'Leave it', does: finish }
   const mm = length.value.show(n.advice.cut_mm)
   return n.advice.action === 'touch' ? { words: `Touch ${mm}, look`, does: () => touch() } : { words: `Cut ${mm}, look`, does: cut }
 })
@@ -160,8 +161,9 @@ onKey((event) => {
           <NailUnderHands :nail="nail" />
           <p class="why">
             <template v-if="unreckoned.has(nail.code) && !unreachable">Reckoning with what you told…</template>
-            <template v-else><strong>{{ nail.advice.voice === 'eye' ? 'What you see' : 'The numbers' }}</strong>: {{ nail.advice.because }}.
-            <template v-if="nail.advice.risk > 0"> It bleeds in <strong>{{ chance(nail.advice.risk) }}</strong> ({{ (100 * nail.advice.risk).toFixed(2) }} %).</template></template>
+            <template v-else><template v-if="nail.advice.action === 'sliver' || nail.advice.action === 'touch'">{{ nail.advice.because }}. <template v-if="nail.advice.slivers > 1">Up to <strong>{{ nail.advice.slivers }}</strong> more. </template><template v-if="nail.advice.chance">That the next one bleeds: <strong>{{ nail.advice.chance }}</strong>.</template></template>
+            <template v-else>{{ nail.advice.because }}.</template></template>
+            <button v-if="nail.advice.action === 'stop' && nail.advice.kind === 'leave' && nail.advice.cut_mm > 0 && !closed(nail)" type="button" class="anyway" @click="cut">take {{ length.show(nail.advice.cut_mm) }} all the same</button>
           </p>
           <BButton variant="go" class="next" @click="step.does">{{ step.words }} <kbd v-if="!narrow">Space</kbd></BButton>
           <TouchClock v-if="grinding && !closed(nail)" ref="clock" :key="`clock ${nail.code}`" :touches="nail.cuts.filter((c) => c.touch).length" :seconds="bench.contact_seconds" :passes="bench.passes" :speed="bench.speed" @touch="touched" />
@@ -211,6 +213,7 @@ onKey((event) => {
 .last { margin-left: auto; }
 .code { font-size: 2.25rem; font-weight: 700; line-height: 1; min-width: 5rem; }
 .why { margin: 0.25rem 0 0.5rem; }
+.anyway { background: none; border: 0; color: var(--go); min-height: 44px; text-decoration: underline; text-underline-offset: 3px; }
 .next { font-size: 1.5rem; min-height: 84px; width: 100%; }
 .faces { display: grid; gap: 0.4rem; grid-template-columns: repeat(5, minmax(0, 1fr)); margin-top: 0.5rem; }
 .faces button { align-items: center; background: var(--sheet); border: 1px solid var(--line-strong); border-radius: 3px; color: var(--ink); display: flex; flex-direction: column; gap: 0.2rem; line-height: 1.15; min-height: 64px; padding: 0.4rem 0.2rem; }

@@ -60,7 +60,7 @@ const assumed = computed(() => data.value?.rank.bars.every((b) => b.length.sourc
 
       <NailTable :dog-id="dogId" :rank="data.rank" :next="data.next" :training="data.training_paws" />
       <DogHistory :dog-id="dogId" :nails="dog.nails.map((n) => n.code)" :groups="data.growth.groups.map((g) => g.group)" />
-      <DogGrowth :dog-id="dogId" :growth="data.growth" :habit="data.habit" />
+      <DogGrowth :dog-id="dogId" :growth="data.growth" />
       <PawMoods :dog-id="dogId" :moods="data.moods" :training="data.training" />
       <DogHandling :dog="dog" />
       <DogProfile :dog="dog" />

@@ -21,7 +21,7 @@ import StandInCaliper from '../parts/StandInCaliper.vue'
 import ThereAlready from '../parts/ThereAlready.vue'
 import RankPicture from '../rank/RankPicture.vue'
 import { number } from '../units'
-import { reactions } from '../words'
+import { howFar, reactions } from '../words'
 import NailPanel from './record/NailPanel.vue'
 
 const props = defineProps<{ dogId: string }>()
@@ -205,6 +205,10 @@ onKey((event) => {
       <ThereAlready v-if="there" :error="error!" what="sitting" @theirs="keepTheirs" @another="saveAnother" />
       <RefusalNote v-else-if="error && !unreachable" :error="error" :shown="['records[', 'minutes', 'calm_minutes']" />
       <div v-if="unreachable" class="kept" role="alert"><strong>Kept here, not yet saved.</strong> Fribbet does not answer. Your taps are safe in this browser: start it again, then save.</div>
+      <div class="choices far" role="group" aria-label="How far did you go?"><span>How far did you go?</span>
+        <button v-for="(words, far) in howFar" :key="far" type="button" :aria-pressed="draft.far === far" @click="store.change((d) => (d.far = d.far === far ? undefined : far))">{{ words }}</button>
+      </div>
+      <p v-if="!draft.far" class="soft small far-why">Without it nothing is assumed of where these trims ended, and nothing is learnt from them.</p>
       <div class="minutes">
         <label for="minutes">Took, min</label>
         <BFormInput id="minutes" :model-value="draft.minutes" inputmode="decimal" autocomplete="off" @update:model-value="store.change((d) => (d.minutes = String($event ?? '')))" />
@@ -236,6 +240,8 @@ onKey((event) => {
 .kept { background: var(--caution-ground); border-left: var(--bar) solid var(--caution-edge); margin-block: 0.75rem; padding: 0.5rem 0.75rem; }
 .mind { color: var(--ink-soft); margin-top: 0.75rem; }
 .mind li { border-left: var(--bar) solid var(--caution-edge); margin-bottom: 0.25rem; padding-left: 0.6rem; }
+.far { align-items: center; margin-top: 1rem; }
+.far-why { margin: 0.25rem 0 0; }
 .minutes { align-items: center; display: flex; flex-wrap: wrap; gap: 0.4rem 0.6rem; margin-top: 1rem; }
 .minutes label { font-weight: 400; margin: 0; }
 .minutes .form-control { width: 5rem; }

@@ -10,7 +10,7 @@ import QuickPlanNote from '../parts/QuickPlanNote.vue'
 import RefusalNote from '../parts/RefusalNote.vue'
 import { useUnits } from '../units'
 import { feelers, nailInWords, rhythms } from '../words'
-import HabitText from './dog/HabitText.vue'
+import RestText from './dog/RestText.vue'
 import RhythmMoves from './rhythm/RhythmMoves.vue'
 import RhythmTable from './rhythm/RhythmTable.vue'
 
@@ -51,7 +51,7 @@ const goals = computed(() => (settings.value?.gap_feelers ?? []).filter((f) => f
           <template v-if="data.break_even"><strong>Break-even: {{ weeks(data.break_even.weeks) }}</strong> ({{ weeks(data.break_even.low_weeks) }}–{{ weeks(data.break_even.high_weeks) }}):
             the longest wait that lets no quick grow, when every trim leaves {{ length.show(data.margin_mm) }}. {{ data.break_even.nail }}, {{ nailInWords(data.break_even.nail) }}, sets it.
             Its growth is {{ data.break_even.source === 'learnt' ? data.growth.words : 'assumed' }}.</template>
-          <template v-else>No rhythm holds these quicks: every trim leaves more than {{ length.show(data.habit.rest.mm) }}, where they begin to grow.</template>
+          <template v-else>No rhythm holds these quicks: every trim leaves more than {{ length.show(data.growth.rest.mm) }}, where they begin to grow.</template>
         </p>
 
         <div class="walk">
@@ -82,7 +82,7 @@ const goals = computed(() => (settings.value?.gap_feelers ?? []).filter((f) => f
             <BButton v-if="data.plan" variant="plain" :disabled="end.isPending.value" @click="end.mutate()">End the plan that is on</BButton>
           </div>
         </section>
-        <HabitText :habit="data.habit" />
+        <RestText :rest="data.growth.rest" />
       </template>
     </template>
   </div>

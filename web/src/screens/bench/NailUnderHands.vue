@@ -16,7 +16,7 @@ const end = computed(() => props.nail.length_mm - props.nail.removed_mm)
 const sure = computed(() => Math.max(0, props.nail.length_mm - props.nail.spare.p95_mm))
 const may = computed(() => Math.min(end.value, props.nail.length_mm - props.nail.spare.p05_mm))
 const likely = computed(() => Math.min(end.value, props.nail.length_mm - props.nail.spare.median_mm))
-const cut = computed(() => (props.nail.advice.action === 'stop' ? undefined : end.value - props.nail.advice.cut_mm))
+const cut = computed(() => (props.nail.advice.action === 'stop' || props.nail.advice.action === 'ask' ? undefined : end.value - props.nail.advice.cut_mm))
 const says = computed(() => `${length.value.show(end.value)} of nail, the quick likely ends ${length.value.show(Math.max(0, end.value - likely.value))} before its end (${length.value.range(Math.max(0, end.value - may.value), Math.max(0, end.value - sure.value))})`)
 </script>
 

@@ -2,11 +2,11 @@
 import type { Schemas } from '../../api/client'
 import { shortDayOf } from '../../dates'
 import { useUnits } from '../../units'
-import HabitText from './HabitText.vue'
 import RateBars from './RateBars.vue'
+import RestText from './RestText.vue'
 
 /** How fast this dog's nails grow, what its quicks do, and what both were learnt from. */
-defineProps<{ dogId: string; growth: Schemas['Growth']; habit: Schemas['Habit'] }>()
+defineProps<{ dogId: string; growth: Schemas['Growth'] }>()
 const { length } = useUnits()
 </script>
 
@@ -20,12 +20,12 @@ const { length } = useUnits()
     <RateBars :growth="growth" />
     <p class="soft small note">Ranges hold nine times in ten. The ground takes back what worn nails lack against the dewclaws.</p>
     <details v-if="growth.outliers.length > 0" class="outliers">
-      <summary>{{ growth.outliers.length === 1 ? 'One observation did not fit' : `${growth.outliers.length} observations did not fit` }} and {{ growth.outliers.length === 1 ? 'was' : 'were' }} left out</summary>
+      <summary>{{ growth.outliers.length === 1 ? 'One length did not fit' : `${growth.outliers.length} lengths did not fit` }} and {{ growth.outliers.length === 1 ? 'was' : 'were' }} left out</summary>
       <ul class="small">
-        <li v-for="(o, i) in growth.outliers" :key="i">{{ o.code }}, {{ shortDayOf(o.from) }} to {{ shortDayOf(o.to) }}: {{ length.show(o.grown_mm) }} grown, {{ o.slivers ? 'by what came off' : 'by its lengths' }}. A slip of the caliper, or a nail that broke?</li>
+        <li v-for="(o, i) in growth.outliers" :key="i">{{ o.code }}, {{ shortDayOf(o.on) }}: {{ length.show(o.length_mm) }} long. A slip of the caliper, or a nail that broke?</li>
       </ul>
     </details>
-    <HabitText :habit="habit" />
+    <RestText :rest="growth.rest" />
   </section>
 </template>
 

@@ -14,7 +14,7 @@ defineProps<{ next?: Schemas['Next']; days?: number; whyNone: string; training?:
       {{ next.reason }}.
       <template v-if="next.late">There is no working day before. </template>
       <template v-else-if="next.due !== next.earliest">Moved to a working day from {{ dayOf(next.earliest) }}. </template>
-      <template v-if="next.cautious !== next.due">If its nails grow faster than nine dogs’ in ten: <strong>{{ dayOf(next.cautious) }}</strong>.</template>
+      <template v-if="next.cautious !== next.due">With one chance in ten a nail touches by <strong>{{ dayOf(next.cautious) }}</strong>.</template>
     </p>
     <details>
       <summary>Why this date</summary>

@@ -11,7 +11,11 @@ const props = defineProps<{ dogId: string; stops: Schemas['Stop'][]; nails: Sche
 const asked = ref<Schemas['NailCode']>()
 const { length } = useUnits()
 const planned = (code: string) => props.nails.find((n) => n.code === code)!
-const take = (code: string) => `${planned(code).cuts_mm.map((c) => length.value.bare(c)).join(' + ')} ${length.value.symbol}`
+/** One sliver after the other, a look after each: what comes off is the end's to say. */
+const take = (code: string) => {
+  const cuts = planned(code).cuts_mm
+  return cuts.length === 0 ? 'a landmark first' : `up to ${cuts.length} × ${length.value.show(cuts[0])}`
+}
 const toolOf = (s: Schemas['Stop']) => `${tools[s.tool]}${s.grit ? `, ${s.grit} grit` : ''}${s.speed ? `, ${s.speed} speed` : ''}`
 </script>
 

@@ -8,7 +8,7 @@ import type { NailDraft } from '../../local/drafts'
 import { numberMode, type NumberMode } from '../../local/numberMode'
 import AppIcon from '../../parts/AppIcon.vue'
 import { useUnits } from '../../units'
-import { chance, feelers, nailInWords, reactions, sources } from '../../words'
+import { feelers, nailInWords, reactions, sources } from '../../words'
 
 /** The nail in hand: its plan, and what was different. */
 const props = defineProps<{
@@ -33,7 +33,8 @@ const modes: Record<NumberMode, string> = {
   length_before_mm: 'length before', length_after_mm: 'length after', cuts_mm: 'taken off',
   gap_before_mm: 'gap before', gap_after_mm: 'gap after', spare_left_mm: 'spare seen',
 }
-const list = (mm: number[]) => `${mm.map((c) => length.value.bare(c)).join(' + ')} ${length.value.symbol}`
+/** 3 × 0.5 mm, or each where they differ. */
+const list = (mm: number[]) => (mm.length > 1 && mm.every((c) => c === mm[0]) ? `${mm.length} × ${length.value.show(mm[0])}` : `${mm.map((c) => length.value.bare(c)).join(' + ')} ${length.value.symbol}`)
 const told = computed(() =>
   (Object.keys(modes) as NumberMode[]).flatMap((mode) => {
     const value = props.nail[mode]
@@ -86,7 +87,6 @@ function feel(gap: number) {
     <p :class="['state', { left: nail.mark === 'left', blood: nail.blood }]">{{ state }}</p>
     <p class="spare">
       Spare {{ length.show(bar.spare.mm) }} <span class="soft">({{ length.range(bar.spare.low_mm, bar.spare.high_mm) }}, {{ sources[bar.spare.source] }})</span>
-      <template v-if="planned.cuts_mm.length > 0 && !nail.blood"><br />The plan reaches the quick in <strong>{{ chance(planned.risk) }}</strong>: look after every sliver.</template>
     </p>
     <p v-if="nail.blood" class="bleeding">Styptic or plain flour, firm pressure a full minute, look, repeat: three to four minutes is usual. Still bleeding after that: call a veterinarian. This nail is done for today.</p>
 

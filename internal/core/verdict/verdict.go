@@ -1,0 +1,116 @@
+package verdict
+
+// Kind is what becomes of a nail today.
+type Kind string
+
+const (
+	Veterinarian Kind = "veterinarian" // nobody's work here
+	Train        Kind = "train"        // on the ladder
+	Leave        Kind = "leave"
+	Trim         Kind = "trim"
+	AskFirst     Kind = "ask" // too little is known to begin: a landmark first
+)
+
+// Nail is all that the verdict on a nail depends on.
+type Nail struct {
+	Barred   string // why it is a veterinarian's matter; empty when it is not
+	Training bool   // its paw is on a ladder
+	Dewclaw  bool
+	Curling  bool // a dewclaw that curls
+	PastPad  bool // seen to reach past its pad
+	Touches  bool // believed to touch the floor
+	Clear    bool // stays clear of the floor until after the next date, even if it grows fast
+	Spare    float64
+	Worked
+}
+
+// Verdict is what to do with a nail today, and why.
+type Verdict struct {
+	Kind Kind
+	Step        // the next thing, where it is trimmed
+	Why  string // in a few words
+}
+
+// Of is the verdict on a nail: margin is what Settings wants left in front of the quick, mm for a
+// nail 7 mm deep.
+func Of(n Nail, margin float64, t Terms) Verdict {
+	switch {
+	case n.Barred != "":
+		return Verdict{Kind: Veterinarian, Step: Step{Action: Stop, Eye: true, Because: n.Barred}, Why: n.Barred}
+	case n.Training:
+		return leave(Train, n, t, "on the ladder: train, do not trim")
+	case n.Cuts == 0 && !n.Curling && !n.PastPad:
+		if why := n.left(margin); why != "" {
+			return leave(Leave, n, t, why)
+		}
+	}
+	step := Next(n.Worked, t)
+	switch step.Action {
+	case Ask:
+		return Verdict{AskFirst, step, "tell one landmark first"}
+	case Stop:
+		return Verdict{Leave, step, step.Because}
+	case Sliver:
+	}
+	return Verdict{Trim, step, n.reason(t)}
+}
+
+// left says why a nail that nothing presses is left today; empty when it is not.
+func (n Nail) left(margin float64) string {
+	worth := Worth(n.Spare, n.Depth, margin)
+	switch {
+	case n.Touches && !worth:
+		return "long quick: as short as it may be today"
+	case !worth:
+		return "nothing to take yet"
+	case n.Clear && !n.Touches && !n.Dewclaw: // a dewclaw: little, but every time
+		return "clear of the floor until after the next date: can wait"
+	default:
+		return ""
+	}
+}
+
+// leave is a nail that is left, with what a sliver would be for whoever takes one all the same.
+func leave(kind Kind, n Nail, t Terms, why string) Verdict {
+	step := Next(n.Worked, t)
+	step.Action, step.Because = Stop, why
+	return Verdict{kind, step, why}
+}
+
+// reason is why a nail is trimmed, where there is more to say than that it has grown.
+func (n Nail) reason(t Terms) string {
+	switch {
+	case n.Curling:
+		return "curls: first of all, and little"
+	case n.PastPad:
+		return "reaches past its pad"
+	case !n.Known && !n.Reads:
+		return "first time here: the tip, then look at the end"
+	case n.Touches:
+		return "probably touches the floor"
+	case n.Dewclaw:
+		return "a dewclaw: little, but every time"
+	default:
+		return "a sliver at a time, " + t.Until()
+	}
+}
+
+// Until is the sign at which this school stops, in a few words.
+func (t Terms) Until() string {
+	if t.Stop == "full" {
+		return "until the dot"
+	}
+	return "until the first sign"
+}
+
+// Cuts are the slivers that are likely to come off, mm; none where the nail is not trimmed.
+func (v Verdict) Cuts() []float64 {
+	if v.Kind != Trim {
+		return nil
+	}
+	cuts := make([]float64, v.Slivers)
+	for i := range cuts {
+		cuts[i] = v.MM
+	}
+	return cuts
+}
