@@ -23,16 +23,10 @@ func (s *State) Grow(where growth.Where, weeks float64) {
 func (s *State) rate(i int, where growth.Where) (scalar, float64) {
 	var r scalar
 	r[Growth], r[shared+Own] = 1, 1
-	usual := growth.Usual(where)
 	if column, worn := wearOf[s.Nails[i].Code.Group()]; worn {
-		gross := usual + s.Mean[Growth] + s.marginal(i, of(map[int]float64{Own: 1})).Mean
-		km := where.Pavement * claw.SizeFactor(where.Weight)
-		if left := gross - km*s.Mean[column]; left < leastRate && s.Mean[column] > 0 { // the ground takes no more than grows
-			km = math.Max(0, gross-leastRate) / s.Mean[column]
-		}
-		r[column] = -km
+		r[column] = -where.Pavement * claw.SizeFactor(where.Weight)
 	}
-	return r, usual
+	return r, growth.Usual(where)
 }
 
 // growNail: the length grows by the rate, and the spare settles towards where it rests and what

@@ -39,7 +39,5 @@ const (
 	// BeyondFloor is how far past the floor a nail grows that nobody looks at: horn there breaks or wears.
 	BeyondFloor = 6.0
 
-	leastRate = 0.1 // mm a week, that no pavement takes: horn never stops growing
-
 	leastVariance = 1e-12 // that of a number known for sure, so that it can be divided by
 )

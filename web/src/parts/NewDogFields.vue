@@ -23,7 +23,7 @@ const takes = ref<Schemas['TakesIt']>()
 const coat = ref<Schemas['Coat']>()
 const asked = [
   { title: 'Nails', value: colour, answers: [['dark', 'dark'], ['light', 'light'], ['mixed', 'mixed']] },
-  { title: 'Last trimmed', value: done, answers: [[1, 'this week or last'], [3, '2–4 weeks ago'], [6, '5–7 weeks ago'], [12, 'longer, or never']] },
+  { title: 'Last trimmed', value: done, answers: [[1, 'this week or last'], [3, '2–4 weeks ago'], [6, '5–7 weeks ago'], [12, 'longer ago']] },
   { title: 'How it takes it', value: takes, answers: [['fine', 'fine'], ['wriggles', 'wriggles'], ['frightened', 'frightened'], ['bites', 'bites']] },
   { title: 'Hair on the feet', value: coat, answers: [['short', 'short'], ['long', 'long']] },
 ] as { title: string; value: { value: unknown }; answers: [unknown, string][] }[]
