@@ -107,7 +107,12 @@ func (t today) around(sittingID uuid.UUID, on date.Date) (before, after []dog.Re
 	if len(until) < len(t.all) || len(looked) < len(t.checks) {
 		feet = dog.FeetAfter(t.dog.Dog, trimsBefore(until, sittingID), looked...)
 	}
-	return feet.On(on), dog.FeetAfter(t.dog.Dog, trimsOf(until), looked...).On(on)
+	for _, s := range until {
+		if s.ID == sittingID {
+			return feet.On(on), feet.And(s.Sitting).On(on)
+		}
+	}
+	return feet.On(on), feet.On(on) // nothing was done at it yet
 }
 
 // Tell adds events to a dog's sitting, in their order; the first begins it. Events that are

@@ -116,6 +116,15 @@ func (b *Book) feet(ctx context.Context, id uuid.UUID) (store.Dog, dog.Feet, []s
 	if err != nil {
 		return store.Dog{}, dog.Feet{}, nil, err
 	}
+	standings, err := b.store.Standings(ctx, []uuid.UUID{id})
+	if err != nil {
+		return store.Dog{}, dog.Feet{}, nil, err
+	}
+	if s := standings[id]; s.Feet != nil && s.Fold == dog.FoldVersion { // whatever is told of the dog forgets them
+		if feet, err := dog.Kept(d.Dog, s.Feet); err == nil {
+			return d, feet, sittings, nil
+		}
+	}
 	checks, err := b.store.Checks(ctx, id)
 	return d, fold(d, sittings, checks), sittings, err
 }

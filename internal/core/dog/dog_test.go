@@ -189,8 +189,12 @@ func TestFoldingHoldsForAnyHistory(t *testing.T) {
 			day = day.AddDays(rapid.IntRange(1, 50).Draw(t, "days"))
 		}
 		f := FeetAfter(d, sittings)
+		now := f.at(day)
 		for i, r := range f.On(day) {
 			later := f.On(day.AddDays(1))[i]
+			if now.Rate(i, d.where(day)).Mean < 0 {
+				continue // a hard walker's hind nails wear off faster than they grow
+			}
 			if tenth := 0.1; later.Length.Value < r.Length.Value-tenth || later.ToFloor > r.ToFloor+tenth {
 				t.Fatalf("%s a day later is shorter or higher", r.Code)
 			}

@@ -1,0 +1,125 @@
+package verdict_test
+
+import (
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+	"pgregory.net/rapid"
+
+	"fribbet/internal/core/claw"
+	"fribbet/internal/core/growth"
+	"fribbet/internal/core/kit"
+	"fribbet/internal/core/nail"
+	"fribbet/internal/core/quick"
+	"fribbet/internal/core/state"
+	"fribbet/internal/core/verdict"
+)
+
+var lf3 = nail.MustParse("LF3")
+
+// worked is LF3 of a dog of so many kg that nobody has trimmed here, after the faces of as many cuts.
+func worked(kg float64, landmark float64, mm float64, faces ...quick.Face) verdict.Worked {
+	where := growth.Where{Age: 200, Weight: kg, Pavement: 5}
+	s := state.Prior(where, []state.Nail{{Code: lf3, Colour: nail.Dark, Shape: nail.Usual}}, nil)
+	form := claw.Assumed(lf3, nail.Usual, kg)
+	var w state.Work
+	if landmark > 0 {
+		w.Landmarks = []quick.Seen{{Mark: quick.Groove, Spare: landmark}}
+	}
+	for _, f := range faces {
+		w.Cuts = append(w.Cuts, state.Slice{MM: mm, Face: f})
+	}
+	out := verdict.Worked{Belief: s.Belief(0, form, w), Depth: form.Depth, Reads: landmark > 0, Cuts: len(faces)}
+	if len(faces) > 0 {
+		out.Last = faces[len(faces)-1]
+	}
+	return out
+}
+
+// The first nail of a new dog is never a refusal: its very tip, then the face (common practice, no source).
+func TestTheFirstNailIsNoRefusal(t *testing.T) {
+	for _, kg := range []float64{5, 12, 22, 70} {
+		for _, terms := range []verdict.Terms{careful, usual} {
+			step := verdict.Next(worked(kg, 0, 0), terms)
+			assert.Equal(t, verdict.Sliver, step.Action, "%g kg: %s", kg, step.Because)
+			assert.LessOrEqual(t, step.MM, 0.3)
+		}
+	}
+}
+
+// What the eye sees comes before the numbers, both ways: a white face never ends a nail, a dot and
+// blood always do, and so does the first sign for who stops there.
+func TestTheEyeComesBeforeTheNumbers(t *testing.T) {
+	rapid.Check(t, func(t *rapid.T) {
+		kg := rapid.Float64Range(2, 80).Draw(t, "kg")
+		size := verdict.Size(claw.Assumed(lf3, nail.Usual, kg).Depth)
+		var faces []quick.Face
+		for range rapid.IntRange(1, 8).Draw(t, "cuts") {
+			faces = append(faces, rapid.SampledFrom([]quick.Face{quick.White, quick.White, quick.Grey}).Draw(t, "face"))
+		}
+		terms := verdict.Terms{
+			Stop: rapid.SampledFrom([]quick.Stop{quick.AtFirstSign, quick.Full}).Draw(t, "stop"), Limit: verdict.Careful,
+			Hand: rapid.SampledFrom([]kit.Hand{kit.NewHand, kit.PractisedHand}).Draw(t, "hand"),
+		}
+		landmark := rapid.SampledFrom([]float64{0, 2, 4}).Draw(t, "groove") * size
+		white := verdict.Next(worked(kg, landmark, 0.5*size, append(faces, quick.White)...), terms)
+		if white.Action != verdict.Sliver || white.MM > 1 {
+			t.Fatalf("white, and %+v", white)
+		}
+		for _, f := range []quick.Face{quick.Dot, quick.Blood} {
+			if got := verdict.Next(worked(kg, landmark, 0.5*size, append(faces, f)...), terms); got.Action != verdict.Stop || !got.Eye {
+				t.Fatalf("%s, and %+v", f, got)
+			}
+		}
+		sign := verdict.Next(worked(kg, landmark, 0.5*size, append(faces, quick.DarkCentre)...), terms)
+		if terms.Stop == quick.AtFirstSign && sign.Action != verdict.Stop || sign.MM > 0.3 && sign.Action == verdict.Sliver {
+			t.Fatalf("dark centre, %s, and %+v", terms.Stop, sign)
+		}
+	})
+}
+
+// Groove at 4 mm and four whites were once "stop" at 3 mm; white, white with a millimetre and a half left too.
+func TestAWhiteNailIsNotStopped(t *testing.T) {
+	four := verdict.Next(worked(22, 4, 0.5, quick.White, quick.White, quick.White, quick.White), careful)
+	assert.Equal(t, verdict.Sliver, four.Action)
+	two := verdict.Next(worked(22, 0, 0.5, quick.White, quick.White), careful)
+	assert.Equal(t, verdict.Sliver, two.Action)
+	assert.Greater(t, two.Left, 1.5)
+	grey := verdict.Next(worked(22, 2, 0.5, quick.White, quick.Grey, quick.Grey, quick.Grey), careful)
+	if grey.Action == verdict.Stop {
+		assert.Contains(t, grey.Because, "enough for today, still about", "what is left is said")
+	}
+}
+
+// A toy dog's sliver is a third of a millimetre, and the margin goes with its nail.
+func TestSliversGoWithTheSize(t *testing.T) {
+	toy, giant := worked(2, 0, 0), worked(70, 0, 0)
+	assert.InDelta(t, 0.46, verdict.Size(toy.Depth), 0.01)
+	assert.Equal(t, 1.0, verdict.Size(giant.Depth))
+	assert.True(t, verdict.Worth(1.2, toy.Depth, 2))
+	assert.False(t, verdict.Worth(1.2, giant.Depth, 2))
+	assert.Less(t, verdict.Least(toy.Depth, careful), 0.25)
+	assert.Equal(t, 0.2, verdict.Least(giant.Depth, verdict.Terms{Touch: 0.2}))
+}
+
+func TestANailThatTouchesNeverCanWait(t *testing.T) {
+	w := worked(22, 0, 0)
+	n := verdict.Nail{Clear: true, Spare: 3, Worked: w}
+	assert.Contains(t, verdict.Of(n, 1, careful).Why, "can wait")
+	n.Touches = true
+	assert.Equal(t, verdict.Trim, verdict.Of(n, 1, careful).Kind)
+	n.Spare = 0.5
+	assert.Equal(t, "long quick: as short as it may be today", verdict.Of(n, 1, careful).Why)
+	n.Curling = true
+	assert.Equal(t, verdict.Trim, verdict.Of(n, 1, careful).Kind, "a curling dewclaw waits for nothing")
+	dewclaw := verdict.Nail{Clear: true, Spare: 3, Dewclaw: true, Worked: w}
+	assert.Equal(t, verdict.Trim, verdict.Of(dewclaw, 1, careful).Kind, "little, but every time")
+	dewclaw.Barred = "torn: a veterinarian looks first"
+	assert.Equal(t, verdict.Veterinarian, verdict.Of(dewclaw, 1, careful).Kind)
+}
+
+func TestAChanceAsPeopleSayIt(t *testing.T) {
+	for risk, words := range map[float64]string{0.0005: "very unlikely", 0.00167: "about 1 in 600", 0.004: "about 1 in 250", 0.0123: "about 1 in 81", 0.3: "about 1 in 3"} {
+		assert.Equal(t, words, verdict.Chance(risk))
+	}
+}
