@@ -172,7 +172,7 @@ func (p *program) open(id string) string {
 	}
 	const sitting = "5b0f5d0e-6a1c-4f0e-9d55-0d7c3c1f2a10"
 	body := `{"events":[{"id":"e1","at":"2026-11-24T09:00:00Z","kind":"started","tool":"large_plier"},
-		{"id":"e2","at":"2026-11-24T09:01:00Z","kind":"landmark","nail":"LH2","landmark":"groove","mm":3.5},
+		{"id":"e2","at":"2026-11-24T09:01:00Z","kind":"landmark","nail":"LH2","landmark":"groove","mm":8},
 		{"id":"e3","at":"2026-11-24T09:02:00Z","kind":"cut","nail":"LH2","mm":1},
 		{"id":"e4","at":"2026-11-24T09:02:10Z","kind":"face","nail":"LH2","of":"e3","face":"grey"}]}`
 	ctx, cancel := context.WithTimeout(context.Background(), 10*time.Second)

@@ -93,7 +93,7 @@ func TestWhyThisDateIsToldTheSameEverywhere(t *testing.T) {
 	program := start(t, "demo", "--today", day, "--listen", anywhere)
 	id := program.dogs()["Windlass"]
 	p := tab(t, browser(t), program.address+"/")
-	p.press("summary", "start to curl")
+	p.press("summary", "LF1 starts to curl")
 	p.sees("alone would say")
 	due := p.MustElement(".sentence").MustText()
 	p.open(program.address + "/dogs/" + id)

@@ -3,6 +3,7 @@ package api
 import (
 	"encoding/json"
 	"fmt"
+	"strconv"
 	"strings"
 	"testing"
 	"time"
@@ -200,8 +201,18 @@ func TestTheCalendarFollowsTheDates(t *testing.T) {
 	assert.Equal(t, first.Props.Get(ical.PropUID).Value, moved.Props.Get(ical.PropUID).Value)
 	assert.NotEqual(t, first.Props.Get(ical.PropDateTimeStart).Value, moved.Props.Get(ical.PropDateTimeStart).Value)
 	assert.Equal(t, "0", first.Props.Get(ical.PropSequence).Value)
-	assert.Equal(t, "1", moved.Props.Get(ical.PropSequence).Value)
+	assert.Equal(t, "1003", moved.Props.Get(ical.PropSequence).Value, "moved once, and three days late")
 	assert.Equal(t, "20261124T110000Z", moved.Props.Get(ical.PropDateTimeStamp).Value)
+
+	c.now = c.now.AddDate(0, 0, 60)
+	late := read()
+	assert.Equal(t, c.now.Format("20060102"), late.Props.Get(ical.PropDateTimeStart).Value, "a dog that is late is due today")
+	words, err = late.Props.Text(ical.PropDescription)
+	require.NoError(t, err)
+	assert.Contains(t, words, "Late since 2026-")
+	number, err := strconv.Atoi(late.Props.Get(ical.PropSequence).Value)
+	require.NoError(t, err)
+	assert.Greater(t, number, 1000, "so that a calendar program follows")
 
 	assert.Equal(t, path, ask[contract.Calendar](c, "GET", "/api/calendar", "", 200).Path, "the address stays")
 	renewed := ask[contract.Calendar](c, "POST", "/api/calendar", "", 200).Path

@@ -5,8 +5,11 @@ import (
 	"crypto/rand"
 	"crypto/subtle"
 	"encoding/json"
+	"fmt"
 	"io"
+	"time"
 
+	"fribbet/internal/core/date"
 	"fribbet/internal/formats"
 	"fribbet/internal/store"
 )
@@ -48,10 +51,36 @@ func (b *Book) Calendar(ctx context.Context, key string, w io.Writer) error {
 		if err := json.Unmarshal(e.Due, &turn); err != nil {
 			return err
 		}
-		dates[i] = formats.DueDate{DogID: e.DogID.String(), Name: e.Name, On: e.On, Sequence: e.Sequence, MovedAt: e.MovedAt}
+		dates[i] = formats.DueDate{DogID: e.DogID.String(), Name: e.Name, On: e.On, Sequence: e.Sequence * daysOfOneDate, MovedAt: e.MovedAt}
 		if turn.Why != nil {
 			dates[i].Why = turn.Why.Sentence
 		}
+		dates[i], err = notBefore(dates[i], b.Today())
+		if err != nil {
+			return err
+		}
 	}
 	return formats.Calendar(w, dates)
+}
+
+// daysOfOneDate is how many days of being late count as moves of their own in a calendar.
+const daysOfOneDate = 1000
+
+// notBefore moves a date that has gone by to today, as on the due list: a task nobody sees any more
+// is not done. The move counts in the sequence, else a calendar program would not follow it.
+func notBefore(d formats.DueDate, today date.Date) (formats.DueDate, error) {
+	late := today.Sub(d.On)
+	if late <= 0 {
+		return d, nil
+	}
+	begun, err := time.Parse(time.DateOnly, today.String())
+	if err != nil {
+		return d, err
+	}
+	if begun.After(d.MovedAt) {
+		d.MovedAt = begun
+	}
+	d.Why = fmt.Sprintf("Late since %s. %s", d.On, d.Why)
+	d.On, d.Sequence = today, d.Sequence+min(late, daysOfOneDate-1)
+	return d, nil
 }

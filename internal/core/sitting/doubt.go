@@ -34,12 +34,15 @@ func (b Bench) Doubt(e Event) string {
 }
 
 func doubtQuick(e Event, believed quick.Spare, longest float64) string {
-	sd := math.Max(leastDoubtSD, believed.SD)
+	sd, meant := math.Max(leastDoubtSD, believed.SD), longest
+	if e.MM < believed.Mean {
+		meant = 0 // no point was forgotten in a number that is too small
+	}
 	switch {
 	case e.MM > longest:
 		return dog.Again(e.MM, fmt.Sprintf("longer than this nail, %.1f mm at most", longest), longest)
 	case math.Abs(e.MM-believed.Mean) > doubtSDs*sd && !e.Sure:
-		return dog.Again(e.MM, fmt.Sprintf("far from what is known of this nail, about %.1f mm", believed.Mean), longest)
+		return dog.Again(e.MM, fmt.Sprintf("far from what is known of this nail, about %.1f mm", believed.Mean), meant)
 	default:
 		return ""
 	}

@@ -49,6 +49,9 @@ func TestALandmarkLiesWithinItsNail(t *testing.T) {
 	assert.Contains(t, groove(35, false), "3.5?")
 	assert.NotEmpty(t, groove(35, true), "a nail has no quick beyond its own end, however sure")
 	assert.Contains(t, groove(10, false), "far from what is known of this nail")
+	tooSmall := doubtQuick(Event{MM: 3.5}, quick.Spare{Mean: 7.9, SD: 0.7}, 25)
+	assert.Contains(t, tooSmall, "far from what is known of this nail")
+	assert.NotContains(t, tooSmall, "?", "a number that is too small lacks no point")
 	assert.Empty(t, groove(10, true))
 	left := Event{Kind: Measured, Measure: SpareLeft, Nail: of("LF3"), MM: 20}
 	assert.Contains(t, now.Doubt(left), "longer than this nail")

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Schemas } from '../../api/client'
-import { dayOf, fullDayOf, inDays } from '../../dates'
+import { dayOf, fullDayOf, inDays, shortDayOf } from '../../dates'
 import WhyTable from '../../parts/WhyTable.vue'
 
 defineProps<{ next?: Schemas['Next']; days?: number; whyNone: string; training?: string }>()
@@ -9,7 +9,7 @@ defineProps<{ next?: Schemas['Next']; days?: number; whyNone: string; training?:
 <template>
   <div v-if="!next" class="next"><p class="date">{{ training ? 'On the ladder' : 'No date yet' }}</p><p class="why">{{ training || whyNone }}.</p></div>
   <div v-else class="next">
-    <p class="date"><span class="soft">next</span> {{ fullDayOf(next.due) }} <span :class="['days', { late: (days ?? 0) < 0 }]">{{ inDays(days ?? 0) }}</span></p>
+    <p class="date"><span class="soft">next</span> <template v-if="(days ?? 0) < 0">today <span class="days late">late since {{ shortDayOf(next.due) }}</span></template><template v-else>{{ fullDayOf(next.due) }} <span class="days">{{ inDays(days ?? 0) }}</span></template></p>
     <p class="why">
       {{ next.reason }}.
       <template v-if="next.late">There is no working day before. </template>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import type { Schemas } from '../../api/client'
-import { dayOf, inDays } from '../../dates'
+import { dayOf, inDays, shortDayOf } from '../../dates'
 import AppIcon from '../../parts/AppIcon.vue'
 import WhyTable from '../../parts/WhyTable.vue'
 import RankPicture from '../../rank/RankPicture.vue'
@@ -12,7 +12,12 @@ const open = ref(false)
 const vet = computed(() => props.row.cautions.some((c) => c.kind === 'veterinarian'))
 const late = computed(() => props.row.standing === 'late')
 const warnings = computed(() => props.row.cautions.filter((c) => c.kind !== 'prepare'))
-const when = computed(() => (props.row.due_in_days === undefined ? 'now' : inDays(props.row.due_in_days)))
+/** A late dog is due today. */
+const day = computed(() => props.row.due && (late.value ? 'today' : dayOf(props.row.due)))
+const when = computed(() => {
+  if (props.row.due === undefined || props.row.due_in_days === undefined) return 'now'
+  return late.value ? `late since ${shortDayOf(props.row.due)}` : inDays(props.row.due_in_days)
+})
 </script>
 
 <template>
@@ -29,7 +34,7 @@ const when = computed(() => (props.row.due_in_days === undefined ? 'now' : inDay
     <RankPicture :rank="row.rank" size="small" />
     <DueStrip :due="row.due_in_days" :cautious="row.cautious_in_days" />
     <div class="act">
-      <div class="when"><strong v-if="row.due">{{ dayOf(row.due) }}</strong> <span :class="{ overdue: late }">{{ when }}</span></div>
+      <div class="when"><strong v-if="day">{{ day }}</strong> <span :class="{ overdue: late }">{{ when }}</span></div>
       <RouterLink v-if="row.open_sitting" :to="`/dogs/${row.dog_id}/bench/${row.open_sitting}`" :class="['btn', first ? 'btn-go btn-big' : 'btn-plain']">Go on<span class="visually-hidden"> with {{ row.name }}</span></RouterLink>
       <RouterLink v-else-if="vet" :to="`/dogs/${row.dog_id}`" class="btn btn-plain">Open<span class="visually-hidden"> {{ row.name }}</span></RouterLink>
       <RouterLink v-else-if="row.task === 'ladder'" :to="`/dogs/${row.dog_id}/ladder`" :class="['btn', first ? 'btn-go btn-big' : 'btn-plain']">Train<span class="visually-hidden"> {{ row.name }}</span></RouterLink>
