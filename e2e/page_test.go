@@ -14,7 +14,7 @@ import (
 )
 
 // patience is how long a page may take to show something on a busy machine.
-const patience = 20 * time.Second
+const patience = 40 * time.Second
 
 func browser(t *testing.T) *rod.Browser {
 	t.Helper()

@@ -82,7 +82,7 @@ func (q Question) Bench(s State, touch float64) Bench {
 			c = now[i].Case
 		}
 		one.Belief, one.Colour = c.Belief, feet.Colour(code)
-		one.Faces = quick.Faces(one.Colour)
+		one.Faces = quick.Faces(q.Feet.Colour(code)) // as before the sitting: what a key means does not change under the hands
 		one.Verdict = one.next(c, q.Terms.Margin, b.Hand)
 		b.Nails = append(b.Nails, one)
 	}
