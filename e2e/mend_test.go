@@ -86,7 +86,7 @@ func TestASittingOnItsWayIsNotTheNextOne(t *testing.T) {
 	require.NoError(t, err)
 	p.open(program.address + "/dogs/" + id + "/record")
 	p.sees("As planned")
-	p.keys("s")
+	p.keys("s a")
 	p.press("button", "Save the sitting")
 	require.Eventually(t, func() bool { return len(program.dog(id).Sittings) == 1 }, patience, patience/100)
 	require.NoError(t, forget())

@@ -105,8 +105,8 @@ func TestTheKitIsCountedAndServed(t *testing.T) {
 	p.sees("your limit")
 
 	p.open(program.address + "/dogs/" + program.dogs()["Moss"] + "/record")
-	p.sees("18 trimmed")
-	p.keys("f") // it took force
+	p.sees("18 not told")
+	p.keys("f a") // it took force
 	p.press("button", "Save the sitting")
 	p.sees("Moss is done")
 	p.keys("g k")

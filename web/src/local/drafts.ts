@@ -7,7 +7,7 @@ import { kept } from './kept'
 /** What is told of one nail while a sitting is recorded. */
 export interface NailDraft {
   code: Schemas['NailCode']
-  /** planned: as the plan says, not looked at yet. done: confirmed. left: nothing comes off. */
+  /** planned: for today, and nothing told of it yet. done: it was done. left: nothing came off. */
   mark: 'planned' | 'done' | 'left'
   blood: boolean
   reaction: Schemas['Reaction']
@@ -130,7 +130,7 @@ export function sittingOf(draft: Draft, typed: (text: string) => number | undefi
     how_far: draft.far,
     records: draft.nails.map((n) => ({
       code: n.code, tool: n.tool, item_id: n.item_id, took_force: n.took_force, reaction: n.reaction, blood: n.blood, sure: n.sure,
-      cuts_mm: n.mark === 'left' ? [] : n.cuts_mm,
+      cuts_mm: n.mark === 'done' ? n.cuts_mm : [], // what nobody told is not told as done
       // What was not measured is undefined, and JSON leaves it out.
       length_before_mm: n.length_before_mm, length_after_mm: n.length_after_mm,
       gap_before_mm: n.gap_before_mm, gap_after_mm: n.gap_after_mm, spare_left_mm: n.spare_left_mm,

@@ -17,6 +17,7 @@ const places = {
   'While recording a sitting': [
     ['0–9 Enter', 'the number for this nail, then the next nail'],
     ['Space', 'as planned, then the next nail'],
+    ['A', 'all that was not told: as planned'],
     ['S', 'left out, then the next nail'],
     ['B', 'it bled'],
     ['R', 'how the dog took it: the next word'],

@@ -61,7 +61,10 @@ const planned = computed(() => plan.value?.nails.find((n) => n.code === nail.val
 const bar = computed(() => plan.value?.rank.bars.find((b) => b.code === nail.value?.code))
 const marks = computed(() => Object.fromEntries((draft.value?.nails ?? []).map((n) => [n.code, n.blood ? 'blood' : n.mark])))
 const count = (mark: string) => Object.values(marks.value).filter((m) => m === mark).length
-const trimmed = computed(() => count('planned') + count('done') + count('blood'))
+const trimmed = computed(() => count('done') + count('blood'))
+/** Today's nails of which nothing was told yet: none of them counts as done until somebody says so. */
+const untold = computed(() => count('planned'))
+const begun = computed(() => untold.value === 0 || resumed.value || store.past.length > 0)
 const unreachable = computed(() => error.value instanceof Refusal && error.value.unreachable)
 /** What the server refused for the nail that is in hand. */
 const refused = computed(() => {
@@ -91,6 +94,11 @@ function asPlanned() {
     n.blood = false
   })
   next()
+}
+function allAsPlanned() {
+  store.change((d) => {
+    for (const n of d.nails) if (n.mark === 'planned') n.mark = 'done'
+  })
 }
 function leaveOut() {
   store.change((d) => Object.assign(d.nails[d.current], { mark: 'left', blood: false }))
@@ -128,7 +136,7 @@ function undo() {
   store.undo()
 }
 function save() {
-  if (!draft.value || isPending.value || panel.value?.settle() === false) return
+  if (!draft.value || !begun.value || isPending.value || panel.value?.settle() === false) return
   const id = draft.value.id
   store.send(true)
   mutateAsync(sittingOf(draft.value, number)).then( // also when this screen was left meanwhile
@@ -162,7 +170,7 @@ onKey((event) => {
   // A number that is being typed keeps its keys: a caliper may send a space and a unit before its Enter.
   if (inNumber && event.target.value !== '' && !event.key.startsWith('Page')) return
   const keys: Record<string, () => void> = {
-    ' ': asPlanned, s: leaveOut, b: bled, r: nextReaction, n: next, p: () => goTo(draft.value!.current - 1), u: undo, f: () => store.change((d) => (d.nails[d.current].took_force = !d.nails[d.current].took_force)),
+    ' ': asPlanned, a: allAsPlanned, s: leaveOut, b: bled, r: nextReaction, n: next, p: () => goTo(draft.value!.current - 1), u: undo, f: () => store.change((d) => (d.nails[d.current].took_force = !d.nails[d.current].took_force)),
     PageDown: asPlanned, PageUp: () => goTo(draft.value!.current - 1),
   }
   const does = keys[event.key] ?? keys[event.key.toLowerCase()]
@@ -179,7 +187,7 @@ onKey((event) => {
         <div>
           <h1 dir="auto">{{ plan.name }}</h1>
           <p v-if="arrived" class="resumed" role="status">The sitting of {{ dayOf(arrived) }}, which was on its way, is in the book. This is a new one.</p>
-          <p v-else-if="!resumed" class="soft lead">Every nail starts as planned: tell only what was different.</p>
+          <p v-else-if="!resumed" class="soft lead">Tell what was different, then “all as planned” for the rest.</p>
           <p v-else class="resumed" role="status">Going on where you were<template v-if="draft.day !== today()">, on {{ dayOf(draft.day) }}</template>. <button type="button" @click="startOver">Start over</button></p>
         </div>
         <div class="aside tool">
@@ -192,7 +200,7 @@ onKey((event) => {
         <div class="navigator">
           <RankPicture :rank="plan.rank" :size="narrow ? 'narrow' : 'medium'" stacked :selected="nail.code" :marks="marks" @select="choose" />
           <StandInCaliper v-if="settings?.demo && !narrow" :linked="linked" :trouble="trouble" />
-          <p class="soft small legend">✓ done · – left out · ◆ bled · the rest as planned. Look at groove and face before every cut: what you see overrules the plan.</p>
+          <p class="soft small legend">✓ done · – left out · ◆ bled · the rest not told yet. Look at groove and face before every cut: what you see overrules the plan.</p>
         </div>
         <div class="hand">
           <NailPanel
@@ -205,6 +213,7 @@ onKey((event) => {
       <ThereAlready v-if="there" :error="error!" what="sitting" @theirs="keepTheirs" @another="saveAnother" />
       <RefusalNote v-else-if="error && !unreachable" :error="error" :shown="['records[', 'minutes', 'calm_minutes']" />
       <div v-if="unreachable" class="kept" role="alert"><strong>Kept here, not yet saved.</strong> Fribbet does not answer. Your taps are safe in this browser: start it again, then save.</div>
+      <BButton v-if="begun && untold > 0" variant="plain" class="rest" @click="allAsPlanned">All as planned: the {{ untold }} not told <kbd v-if="!narrow">A</kbd></BButton>
       <div class="choices far" role="group" aria-label="How far did you go?"><span>How far did you go?</span>
         <button v-for="(words, far) in howFar" :key="far" type="button" :aria-pressed="draft.far === far" @click="store.change((d) => (d.far = d.far === far ? undefined : far))">{{ words }}</button>
       </div>
@@ -220,9 +229,10 @@ onKey((event) => {
       <label for="note" class="visually-hidden">Note</label>
       <BFormInput id="note" class="note" :model-value="draft.note" placeholder="Note for next time" autocomplete="off" dir="auto" @update:model-value="store.change((d) => (d.note = String($event ?? '')))" />
       <div class="finish">
-        <p class="tally" aria-live="polite"><strong>{{ trimmed }}</strong> trimmed · <strong>{{ count('left') }}</strong> left out<template v-if="count('blood')"> · <strong>{{ count('blood') }}</strong> bled</template></p>
+        <p class="tally" aria-live="polite"><strong>{{ trimmed }}</strong> trimmed<template v-if="untold > 0"> · <strong>{{ untold }}</strong> not told</template><template v-else> · <strong>{{ count('left') }}</strong> left out</template><template v-if="count('blood')"> · <strong>{{ count('blood') }}</strong> bled</template></p>
         <BButton variant="plain" :disabled="store.past.length === 0" @click="undo">Undo</BButton>
-        <BButton variant="go" class="btn-big" :disabled="isPending" @click="save">Save the sitting</BButton>
+        <BButton v-if="!begun" variant="go" class="btn-big" @click="allAsPlanned">All as planned <kbd v-if="!narrow">A</kbd></BButton>
+        <BButton v-else variant="go" class="btn-big" :disabled="isPending" @click="save">Save the sitting</BButton>
       </div>
     </template>
   </div>
@@ -240,6 +250,7 @@ onKey((event) => {
 .kept { background: var(--caution-ground); border-left: var(--bar) solid var(--caution-edge); margin-block: 0.75rem; padding: 0.5rem 0.75rem; }
 .mind { color: var(--ink-soft); margin-top: 0.75rem; }
 .mind li { border-left: var(--bar) solid var(--caution-edge); margin-bottom: 0.25rem; padding-left: 0.6rem; }
+.rest { margin-top: 0.75rem; min-height: 64px; }
 .far { align-items: center; margin-top: 1rem; }
 .far-why { margin: 0.25rem 0 0; }
 .minutes { align-items: center; display: flex; flex-wrap: wrap; gap: 0.4rem 0.6rem; margin-top: 1rem; }
