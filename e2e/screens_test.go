@@ -155,7 +155,7 @@ func TestScreenshots(t *testing.T) {
 	named := func(name string) screen {
 		return screens[slices.IndexFunc(screens, func(s screen) bool { return s.name == name })]
 	}
-	for _, name := range []string{"due", "ready", "bench", "record"} {
+	for _, name := range []string{"due", "ready", "record", "bench"} {
 		shoot(name+"-phone", named(name), 390, 844, false)
 	}
 	p.keys("b") // over the bench that was just shown

@@ -51,7 +51,8 @@ type Step struct {
 	Action  Action
 	MM      float64 // of the sliver; 0 where none is to be taken
 	Risk    float64 // that it bleeds
-	Slivers int     // that are likely to come off, this one among them: a look after each
+	Slivers int     // at most, this one among them: a look after each
+	Likely  int     // of them, until the sign shows, by the median of the spare
 	Touch   bool    // it is a touch of the grinder
 	Eye     bool    // what was seen decides, not a number
 	Left    float64 // median of the spare that is left, mm
@@ -66,7 +67,7 @@ func Next(w Worked, t Terms) Step {
 	stop := func(because string, args ...any) Step {
 		return Step{Action: Stop, Eye: true, Left: left, Because: fmt.Sprintf(because, args...)}
 	}
-	thin := tip * size
+	thin := Thin(w.Depth)
 	switch last := w.Last; {
 	case last == quick.Blood:
 		return stop("it bleeds: this nail is done for today")
@@ -91,7 +92,7 @@ func Next(w Worked, t Terms) Step {
 // first is the first sliver of a nail. Nobody starts a dark nail by knowing where the quick is: the
 // very tip comes off, then the face speaks.
 func (w Worked) first(t Terms, left, size float64) Step {
-	thin := tip * size
+	thin := Thin(w.Depth)
 	risk := w.risk(w.thickness(t, thin))
 	tries := []float64{thin}
 	if w.Known || w.Reads {
@@ -132,7 +133,8 @@ func (w Worked) within(t Terms, left float64, slivers []float64, because string,
 
 func (w Worked) sliver(t Terms, left, mm float64, because string) Step {
 	mm = w.thickness(t, mm)
-	return Step{Action: Sliver, MM: mm, Touch: t.Touch > 0, Risk: w.risk(mm), Slivers: Slivers(left, mm, w.Depth, t), Left: left, Because: because}
+	likely := slivers(left, mm, w.Depth, t.Stop)
+	return Step{Action: Sliver, MM: mm, Touch: t.Touch > 0, Risk: w.risk(mm), Slivers: max(1, likely+t.beyond()), Likely: max(1, likely), Left: left, Because: because}
 }
 
 // thickness is what the tool in the hand takes where a clipper would take a sliver of mm.
@@ -146,18 +148,22 @@ func (w Worked) thickness(t Terms, mm float64) float64 {
 // risk is the chance that a sliver of mm bleeds, or reaches a quick that does not show it at once.
 func (w Worked) risk(mm float64) float64 { return math.Max(w.Belief.Bleeds(mm), w.Belief.Risk(mm)) }
 
-// Slivers is how many slivers of mm lie between a spare and the sign at which this school stops,
-// and two more for the look, one when careful.
-func Slivers(spare, mm, depth float64, t Terms) int {
+// slivers is how many slivers of mm lie between a spare and the sign at which this school stops.
+func slivers(spare, mm, depth float64, stop quick.Stop) int {
 	sign := firstSignAt
-	if t.Stop == quick.Full {
+	if stop == quick.Full {
 		sign = dotAt
 	}
-	more := beyondSign
+	return int(math.Floor((spare-sign*Size(depth)*depthShare(depth))/mm + hair))
+}
+
+// beyond is how many slivers more than those that reach the sign by the median may come off, each
+// after a look: one when careful.
+func (t Terms) beyond() int {
 	if t.Limit <= Careful {
-		more--
+		return beyondSign - 1
 	}
-	return max(1, int(math.Floor((spare-sign*Size(depth)*depthShare(depth))/mm+1e-9))+more)
+	return beyondSign
 }
 
 // depthShare takes the signs' own scale beyond a depth of 7 mm, where slivers grow no thicker.

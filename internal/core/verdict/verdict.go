@@ -1,5 +1,7 @@
 package verdict
 
+import "math"
+
 // Kind is what becomes of a nail today.
 type Kind string
 
@@ -52,7 +54,20 @@ func Of(n Nail, margin float64, t Terms) Verdict {
 		return Verdict{Leave, step, step.Because}
 	case Sliver:
 	}
+	if n.Dewclaw {
+		most := n.little(step.MM)
+		step.Slivers, step.Likely = min(step.Slivers, most), min(step.Likely, most)
+	}
 	return Verdict{Trim, step, n.reason(t)}
+}
+
+// little is how many slivers of mm a dewclaw gives at one sitting.
+func (n Nail) little(mm float64) int {
+	most := dewclawMost
+	if n.Curling {
+		most = curlMost
+	}
+	return max(1, int(math.Ceil(most*Size(n.Depth)/mm-hair)))
 }
 
 // left says why a nail that nothing presses is left today; empty when it is not.
@@ -81,7 +96,7 @@ func leave(kind Kind, n Nail, t Terms, why string) Verdict {
 func (n Nail) reason(t Terms) string {
 	switch {
 	case n.Curling:
-		return "curls: first of all, and little"
+		return "curls: first of all, a little at a time"
 	case n.PastPad:
 		return "reaches past its pad"
 	case !n.Known && !n.Reads:
@@ -103,14 +118,23 @@ func (t Terms) Until() string {
 	return "until the first sign"
 }
 
-// Cuts are the slivers that are likely to come off, mm; none where the nail is not trimmed.
+// Cuts are the slivers that are likely to come off before the sign shows, mm; none where the nail is
+// not trimmed.
 func (v Verdict) Cuts() []float64 {
 	if v.Kind != Trim {
 		return nil
 	}
-	cuts := make([]float64, v.Slivers)
+	cuts := make([]float64, v.Likely)
 	for i := range cuts {
 		cuts[i] = v.MM
 	}
 	return cuts
+}
+
+// Most is how many slivers may come off, each after a look; 0 where the nail is not trimmed.
+func (v Verdict) Most() int {
+	if v.Kind != Trim {
+		return 0
+	}
+	return v.Slivers
 }

@@ -123,3 +123,27 @@ func TestAChanceAsPeopleSayIt(t *testing.T) {
 		assert.Equal(t, words, verdict.Chance(risk))
 	}
 }
+
+// A dewclaw gives little at a time, however much it seems to have; any other nail what lies before
+// the sign, and what is likely to come off is no more than may (common practice, no source).
+func TestADewclawGivesLittleAtATime(t *testing.T) {
+	rapid.Check(t, func(t *rapid.T) {
+		kg := rapid.Float64Range(2, 80).Draw(t, "kg")
+		w := worked(kg, rapid.Float64Range(3, 12).Draw(t, "groove"), 0)
+		size := verdict.Size(w.Depth)
+		n := verdict.Nail{Worked: w, Spare: 10, Dewclaw: true, Touches: true, Curling: rapid.Bool().Draw(t, "curls")}
+		most := 2 * size
+		if n.Curling {
+			most *= 3
+		}
+		claw := verdict.Of(n, 1, usual)
+		if claw.Kind != verdict.Trim || float64(claw.Slivers)*claw.MM > most+claw.MM {
+			t.Fatalf("%g kg: %+v", kg, claw)
+		}
+		n.Dewclaw = false
+		other := verdict.Of(n, 1, usual)
+		if other.Slivers < claw.Slivers || len(other.Cuts()) > other.Slivers || len(other.Cuts()) == 0 {
+			t.Fatalf("%g kg: %+v beside %+v", kg, other, claw)
+		}
+	})
+}

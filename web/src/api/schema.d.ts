@@ -1470,8 +1470,12 @@ export interface components {
         PlannedNail: {
             code: components["schemas"]["NailCode"];
             kind: components["schemas"]["VerdictKind"];
-            /** @description slivers that are likely to come off, one at a time with a look after each; none where it is left */
+            /** @description slivers that are likely to come off before the sign shows: what a tally begins with; none where it is left */
             cuts_mm: number[];
+            /** @description at most, one at a time with a look after each; 0 where it is left */
+            slivers: number;
+            /** @description of the next one */
+            sliver_mm: number;
             why: string;
         };
         /**
@@ -1486,7 +1490,7 @@ export interface components {
             action: "sliver" | "touch" | "ask" | "stop";
             /** @description of the next sliver; where the nail is left, what it would be */
             cut_mm: number;
-            /** @description that are likely to come off, this one among them; a look after each */
+            /** @description at most, this one among them; a look after each */
             slivers: number;
             /** @description spare that is believed to be left */
             left_mm: number;

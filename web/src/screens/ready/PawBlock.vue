@@ -13,8 +13,8 @@ const { length } = useUnits()
 const planned = (code: string) => props.nails.find((n) => n.code === code)!
 /** One sliver after the other, a look after each: what comes off is the end's to say. */
 const take = (code: string) => {
-  const cuts = planned(code).cuts_mm
-  return cuts.length === 0 ? 'a landmark first' : `up to ${cuts.length} × ${length.value.show(cuts[0])}`
+  const n = planned(code)
+  return n.slivers === 0 ? 'a landmark first' : `up to ${n.slivers} × ${length.value.show(n.sliver_mm)}`
 }
 const toolOf = (s: Schemas['Stop']) => `${tools[s.tool]}${s.grit ? `, ${s.grit} grit` : ''}${s.speed ? `, ${s.speed} speed` : ''}`
 </script>

@@ -44,7 +44,7 @@ const told = computed(() =>
 const state = computed(() => {
   if (props.nail.blood) return 'It bled'
   if (props.nail.mark === 'left') return 'Left out'
-  return props.nail.mark === 'done' ? `Off ${list(props.nail.cuts_mm)}` : `Up to ${list(props.nail.cuts_mm)}, a look after each`
+  return props.nail.mark === 'done' ? `Off ${list(props.nail.cuts_mm)}` : `Up to ${props.planned.slivers} × ${length.value.show(props.planned.sliver_mm)}, a look after each`
 })
 
 /** Enter: the number belongs to this nail, and the next one comes to hand. Nothing typed is as planned. */
