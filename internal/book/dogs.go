@@ -143,7 +143,7 @@ func cautionsOf(feet dog.Feet, readings []dog.Reading, training ladder.Training)
 func terms(s store.Settings, training ladder.Training, feet dog.Feet) dog.Terms {
 	return dog.Terms{
 		Margin: s.Margin, Closed: s.Holidays, Training: training.Paws(),
-		Hand: verdict.Terms{Stop: s.EndPoint, Limit: sitting.RiskLimit(s.Role != Groomer, s.Hand, feet), Hand: s.Hand},
+		Hand: verdict.For(s.EndPoint, s.Hand, s.Role != Groomer, feet.Quicked()),
 	}
 }
 

@@ -2,6 +2,7 @@ package quick
 
 import (
 	"math"
+	"slices"
 
 	"fribbet/internal/core/nail"
 )
@@ -48,30 +49,41 @@ func (l Landmark) Known() bool { return landmarkSD[l] > 0 }
 // that it may have had at the start, in steps of a twentieth of a millimetre, jointly with how
 // this dog's faces show.
 type Belief struct {
-	signs   []sign
-	depth   float64 // ridge to underside, over that of the nail the signs are told for
+	show    shown
 	removed float64 // so far, mm
 	p       [len(scales)][]float64
 
-	from, to       int       // the stretch of the grid that has any chance left
-	likely, milder []float64 // to work in
+	from, to int       // the stretch of the grid that has any chance left
+	likely   []float64 // to work in
 }
 
 // NewBelief begins with a prior for the spare, of a nail so long and deep, mm.
 func NewBelief(length, depth float64, colour nail.Colour, prior Prior, faces Scales) *Belief {
 	n := int(math.Round(length/gridStep)) + 1
-	b := &Belief{signs: signsOf(colour), depth: depth / SignsDepth, to: n, likely: make([]float64, n), milder: make([]float64, n)}
-	likely := make([]float64, n)
-	for i := range likely {
-		likely[i] = prior.density(spareAt(i))
+	grid := make([]float64, (len(scales)+1)*n)
+	row := func(i int) []float64 { return grid[i*n : (i+1)*n : (i+1)*n] }
+	b := &Belief{show: shown{light: colour == nail.Light, depth: depth / SignsDepth}, to: n, likely: row(0)}
+	prior.densities(b.likely)
+	sum := 0.0
+	for _, likely := range b.likely {
+		sum += likely
 	}
 	for s := range b.p {
-		b.p[s] = make([]float64, n)
-		for i := range b.p[s] {
-			b.p[s][i] = faces[s] * likely[i]
+		b.p[s] = row(1 + s)
+	}
+	if !(sum > 0) { // the prior fits no spare of the grid: nothing is known
+		b.any()
+		b.normalise(float64(n), 0)
+		return b
+	}
+	for b.to > 1 && b.likely[b.to-1] < impossible*sum {
+		b.to--
+	}
+	for s := range b.p {
+		for i, likely := range b.likely[:b.to] {
+			b.p[s][i] = faces[s] * likely / sum
 		}
 	}
-	b.normalise(0)
 	return b
 }
 
@@ -79,19 +91,44 @@ func spareAt(i int) float64 { return gridStep * float64(i) }
 
 // Prior is what is believed of a spare before its nail is worked.
 type Prior interface {
-	density(spare float64) float64 // over that at its mean
+	densities(grid []float64) // at every spare of the grid, over that at its mean
 }
 
-func (s Spare) density(x float64) float64 { return bell(x, s) }
+func (s Spare) densities(grid []float64) {
+	for i := range grid {
+		grid[i] = bell(spareAt(i), s)
+	}
+}
 
 // Gamma is a belief about a spare that is never below 0 and has no long tail towards the quick: the
 // gamma distribution of this mean and standard deviation, mm.
 type Gamma struct{ Mean, SD float64 }
 
-func (g Gamma) density(x float64) float64 {
-	x = math.Max(x, leastSpare)
+func (g Gamma) densities(grid []float64) {
 	shape, scale := g.Mean*g.Mean/(g.SD*g.SD), g.SD*g.SD/g.Mean
-	return math.Exp((shape-1)*math.Log(x/g.Mean) - (x-g.Mean)/scale)
+	mean := math.Log(g.Mean)
+	for i := range grid {
+		x := math.Max(spareAt(i), leastSpare)
+		if grid[i] = math.Exp((shape-1)*(logSpareAt(i)-mean) - (x-g.Mean)/scale); grid[i] < 1/longOdds && x > g.Mean {
+			clear(grid[i:]) // and ever less from here on
+			break
+		}
+	}
+}
+
+// logSpares are the logarithms of the grid's spares, of nails up to the longest that can be.
+var logSpares = func() (logs [int(mostLength/gridStep) + 1]float64) {
+	for i := range logs {
+		logs[i] = math.Log(math.Max(spareAt(i), leastSpare))
+	}
+	return logs
+}()
+
+func logSpareAt(i int) float64 {
+	if i < len(logSpares) {
+		return logSpares[i]
+	}
+	return math.Log(spareAt(i))
 }
 
 func bell(x float64, s Spare) float64 {
@@ -99,63 +136,78 @@ func bell(x float64, s Spare) float64 {
 	return math.Exp(-z * z / 2)
 }
 
-// normalise makes the chances add up to 1. It tells false, and changes nothing, when what they add
-// up to, the chance of what was seen, is less than least: it contradicts all that was believed.
-func (b *Belief) normalise(least float64) bool {
-	sum := 0.0
-	for s := range b.p {
-		for _, p := range b.p[s][b.from:b.to] {
-			sum += p
-		}
-	}
+// normalise makes the chances add up to 1; sum is what they add up to. It tells false, and changes
+// nothing, when that, the chance of what was seen, is less than least: it contradicts all that was
+// believed.
+func (b *Belief) normalise(sum, least float64) bool {
 	if !(sum > least) { // not a number either
 		return false
 	}
 	from, to := b.to, b.from
+	share := 1 / sum
 	for s := range b.p {
-		for i := b.from; i < b.to; i++ {
-			if b.p[s][i] /= sum; b.p[s][i] < impossible {
-				b.p[s][i] = 0
-				continue
-			}
-			from, to = min(from, i), max(to, i+1)
+		p := b.p[s][b.from:b.to]
+		for i := range p {
+			p[i] *= share
 		}
+		first, last := 0, len(p)
+		for first < last && p[first] < impossible {
+			first++
+		}
+		for last > first && p[last-1] < impossible {
+			last--
+		}
+		if first < last {
+			from, to = min(from, b.from+first), max(to, b.from+last)
+		}
+	}
+	for s := range b.p { // what lies outside is none
+		clear(b.p[s][b.from:from])
+		clear(b.p[s][to:b.to])
 	}
 	b.from, b.to = from, to
 	return true
 }
 
-// believe joins what was seen: likely fills in the chance of seeing it at every spare, at a face
-// scale. What is seen overrules what was believed: where nothing fits both, the belief begins
-// again from what was seen, any spare as likely as another. What fits no spare at all, such as
-// more off than the nail is long, leaves nothing known: every spare as likely as another, which
-// gives leave to no cut.
-func (b *Belief) believe(likely func(scale float64, into []float64)) {
-	for s, scale := range scales {
-		likely(scale*b.depth, b.likely)
-		for i := b.from; i < b.to; i++ {
-			b.p[s][i] *= b.likely[i]
-		}
-	}
-	if b.normalise(impossible) {
+// believe joins what was seen: likely gives the chance of seeing it, at a face scale, for the
+// stretch of the grid that has any chance left. What is seen overrules what was believed: where
+// nothing fits both, the belief begins again from what was seen, any spare as likely as another.
+// What fits no spare at all, such as more off than the nail is long, leaves nothing known: every
+// spare as likely as another, which gives leave to no cut.
+func (b *Belief) believe(likely func(scale int) []float64) {
+	if b.normalise(b.join(likely), impossible) {
 		return
 	}
 	b.from, b.to = 0, len(b.likely)
-	for s, scale := range scales {
-		likely(scale*b.depth, b.likely)
-		for i := range b.p[s] {
-			b.p[s][i] = usual[s] * b.likely[i]
-		}
-	}
-	if b.normalise(0) {
+	b.any()
+	if b.normalise(b.join(likely), 0) {
 		return
 	}
+	b.any()
+	b.normalise(float64(len(b.likely)), 0)
+}
+
+// any makes any spare as likely as another.
+func (b *Belief) any() {
 	for s := range b.p {
 		for i := range b.p[s] {
 			b.p[s][i] = usual[s]
 		}
 	}
-	b.normalise(0)
+}
+
+// join multiplies what was believed by what was seen, and returns what that adds up to.
+func (b *Belief) join(likely func(scale int) []float64) float64 {
+	sum := 0.0
+	for s := range scales {
+		p := b.p[s][b.from:b.to]
+		seen := likely(s)[:len(p)]
+		for i, l := range seen {
+			p[i] *= l
+			sum += p[i]
+		}
+	}
+	return sum
 }
 
 // See joins a landmark that shows the quick's end so many mm of spare away from the tip. One of
@@ -166,39 +218,42 @@ func (b *Belief) See(mark Landmark, spare float64) {
 		return
 	}
 	seen := Spare{spare, sd}
-	b.believe(func(_ float64, into []float64) {
+	b.believe(func(int) []float64 {
+		into := b.likely[b.from:b.to]
 		for i := range into {
-			into[i] = bell(spareAt(i), seen)
+			into[i] = bell(spareAt(b.from+i), seen)
 		}
+		return into
 	})
 }
 
 // Cut joins what a cut of so many mm showed. A face without blood is itself evidence that the
 // quick was not reached.
 func (b *Belief) Cut(mm float64, face Face) {
-	b.take(mm)
-	b.believe(func(scale float64, into []float64) { b.shows(face, scale, into) })
+	place := slices.IndexFunc(b.show.signs(), func(s sign) bool { return s.face == face })
+	if place < 0 {
+		place = len(b.show.signs()) // white: none of them
+	}
+	b.cut(mm, place, place)
 }
 
 // CutUnread joins a cut whose face nobody told, but that did not bleed.
-func (b *Belief) CutUnread(mm float64) {
-	b.take(mm)
-	b.believe(func(scale float64, into []float64) {
-		b.shows(Blood, scale, into)
-		for i := range into {
-			into[i] = 1 - into[i]
-		}
-	})
-}
+func (b *Belief) CutUnread(mm float64) { b.cut(mm, 1, len(b.show.signs())) }
 
 // CutMilder joins a cut whose face nobody told, but of a nail that showed the first sign only later.
-func (b *Belief) CutMilder(mm float64) {
-	b.take(mm)
-	b.believe(func(scale float64, into []float64) {
-		b.shows(b.signs[firstSign].face, scale, into)
-		for i := range into {
-			into[i] = 1 - b.milder[i] // which is now the chance of that sign or a worse one
-		}
+func (b *Belief) CutMilder(mm float64) { b.cut(mm, firstSign+1, len(b.show.signs())) }
+
+// cut joins a cut that showed one of the faces from the worst of these places to the mildest.
+func (b *Belief) cut(mm float64, worst, mildest int) {
+	b.removed += mm
+	whole := math.Floor(b.removed/gridStep + hair)
+	at := b.show
+	if at.part = b.removed/gridStep - whole; math.Abs(at.part) < hair {
+		at.part = 0
+	}
+	chances := at.chances()
+	b.believe(func(scale int) []float64 {
+		return chances.between(worst, mildest, scale, b.from-int(whole), b.likely[:b.to-b.from])
 	})
 }
 
@@ -206,35 +261,6 @@ func (b *Belief) CutMilder(mm float64) {
 func (b *Belief) Moments() (mean, variance float64) {
 	s := b.Start()
 	return s.Mean, math.Max(s.SD*s.SD, gridStep*gridStep/12)
-}
-
-func (b *Belief) take(mm float64) {
-	b.removed += mm
-}
-
-// shows fills in chance at every spare of the grid. Along the grid each sign's exponential grows
-// by one factor from point to point, so that none has to be worked out inside the loop.
-func (b *Belief) shows(face Face, scale float64, into []float64) {
-	clear(b.milder)
-	for _, s := range b.signs {
-		odds := math.Exp((spareAt(b.from) - b.removed - s.at*scale) / s.width)
-		factor := math.Exp(gridStep / s.width)
-		for i := b.from; i < b.to; i++ {
-			below := b.milder[i]
-			here := 1 / (1 + odds)
-			if here < below {
-				here = below
-			}
-			into[i], b.milder[i] = here-below, here
-			odds *= factor
-		}
-		if s.face == face {
-			return
-		}
-	}
-	for i := b.from; i < b.to; i++ {
-		into[i] = 1 - b.milder[i]
-	}
 }
 
 // Removed is what has come off so far, mm.
@@ -248,7 +274,7 @@ func (b *Belief) Risk(mm float64) float64 { return b.below(b.removed + mm) }
 func (b *Belief) Bleeds(mm float64) float64 {
 	sum := 0.0
 	for i := b.from; i < b.to; i++ {
-		likely := b.signs[0].atOrBelow(spareAt(i)-b.removed-mm, 1)
+		likely := b.show.signs()[0].atOrBelow(spareAt(i)-b.removed-mm, 1)
 		if likely < impossible {
 			break
 		}
@@ -281,10 +307,10 @@ func (b *Belief) lessOff(removed float64) Spare {
 
 // below is the chance that the spare at the start was at most this, mm.
 func (b *Belief) below(spare float64) float64 {
-	last := min(len(b.p[0])-1, int(math.Floor(spare/gridStep+hair)))
+	last := min(b.to-1, int(math.Floor(spare/gridStep+hair)))
 	sum := 0.0
 	for s := range b.p {
-		for i := 0; i <= last; i++ {
+		for i := b.from; i <= last; i++ {
 			sum += b.p[s][i]
 		}
 	}
@@ -294,7 +320,7 @@ func (b *Belief) below(spare float64) float64 {
 // Quantile is the spare at the start that it is at most with the chance q, mm.
 func (b *Belief) Quantile(q float64) float64 {
 	sum := 0.0
-	for i := range b.p[0] {
+	for i := b.from; i < b.to; i++ {
 		for s := range b.p {
 			sum += b.p[s][i]
 		}
@@ -302,14 +328,14 @@ func (b *Belief) Quantile(q float64) float64 {
 			return spareAt(i)
 		}
 	}
-	return spareAt(len(b.p[0]) - 1)
+	return spareAt(b.to - 1)
 }
 
 // Faces is what the faces so far say of how this dog's faces show.
 func (b *Belief) Faces() Scales {
 	var f Scales
 	for s := range b.p {
-		for _, p := range b.p[s] {
+		for _, p := range b.p[s][b.from:b.to] {
 			f[s] += p
 		}
 	}

@@ -183,15 +183,22 @@ func TestWhatIsLeft(t *testing.T) {
 	assert.Less(t, left.SD, 0.5)
 }
 
-// The grid's short way to the chances is the textbook's long one.
+// The grid's short way to the chances is the textbook's long one, wherever what came off falls.
 func TestTheGridShowsWhatTheFormulaSays(t *testing.T) {
-	for _, colour := range []nail.Colour{nail.Dark, nail.Light} {
-		b := after(14, 6, colour, nil, step{1.3, White})
-		into := make([]float64, len(b.likely))
-		for _, face := range Faces(colour) {
-			b.shows(face, 0.75, into)
-			for i, got := range into {
-				assert.InDelta(t, chance(b.signs, face, spareAt(i)-1.3, 0.75), got, 1e-9)
+	for _, part := range []float64{0, 0.3} {
+		for _, at := range []shown{{false, 6.0 / 7, part}, {true, 1.2, part}} {
+			c, colour := at.chances(), map[bool]nail.Colour{false: nail.Dark, true: nail.Light}[at.light]
+			for place := range len(at.signs()) + 1 {
+				face := White
+				if place < len(at.signs()) {
+					face = at.signs()[place].face
+				}
+				for s := range scales {
+					for i, got := range c.between(place, place, s, -150, make([]float64, 700)) {
+						left := gridStep * (float64(i-150) - part)
+						assert.InDelta(t, chance(signsOf(colour), face, left, scales[s]*at.depth), got, 1e-9)
+					}
+				}
 			}
 		}
 	}

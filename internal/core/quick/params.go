@@ -14,6 +14,7 @@ const (
 	firstSign = 2 // its place among a nail's signs: blood, dot, the first sign
 
 	impossible = 1e-12 // a chance below this is none
+	longOdds   = 1e18  // against: no chance that a floating-point number beside 1 could tell
 
 	mostLength = 80.0 // of a nail, mm
 	mostDepth  = 40.0

@@ -4,7 +4,6 @@ import (
 	"slices"
 
 	"fribbet/internal/core/dog"
-	"fribbet/internal/core/kit"
 	"fribbet/internal/core/nail"
 	"fribbet/internal/core/quick"
 	"fribbet/internal/core/temper"
@@ -28,15 +27,6 @@ type BenchNail struct {
 	Belief  *quick.Belief
 	Verdict verdict.Verdict
 	Faces   []quick.Face // that it can show
-}
-
-// RiskLimit is the risk that a sliver may have: a keeper is careful, so is a new hand, and so is
-// anybody with a dog that was quicked at one of its last two sittings.
-func RiskLimit(keeper bool, hand kit.Hand, feet dog.Feet) verdict.Limit {
-	if keeper || hand == kit.NewHand || feet.Quicked() {
-		return verdict.Careful
-	}
-	return verdict.Usual
 }
 
 // Bench works out where the sitting stands: the state takes what was told of each nail in the order

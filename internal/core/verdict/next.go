@@ -25,6 +25,18 @@ type Terms struct {
 	Limit Limit
 	Hand  kit.Hand
 	Touch float64 // what one touch of the grinder in the hand takes, mm; 0 with a clipper
+	Thin  bool    // the dog was quicked lately: no sliver thicker than a tip
+}
+
+// For are the terms of a hand that stops there: a keeper is careful, so is a new hand. With a dog
+// that was quicked at one of its last two sittings anybody is, and takes thinner slivers than before:
+// such a dog's faces may show later than most dogs', and then no number warns.
+func For(stop quick.Stop, hand kit.Hand, keeper, quicked bool) Terms {
+	t := Terms{Stop: stop, Limit: Usual, Hand: hand, Thin: quicked}
+	if keeper || hand == kit.NewHand || quicked {
+		t.Limit = Careful
+	}
+	return t
 }
 
 // Worked is a nail under the hands.
@@ -82,9 +94,9 @@ func Next(w Worked, t Terms) Step {
 		return w.within(t, left, []float64{thin}, "light grey: thin slivers, look after each", enough)
 	case last == quick.White:
 		shaving := w.sliver(t, left, shave*size, "dry and white, though the numbers would stop: go on with a stroke of the file, look after each")
-		return w.within(t, left, append(w.slivers(t, size), thin), "dry and white: go on", shaving)
+		return w.within(t, left, append(t.slivers(size), thin), "dry and white: go on", shaving)
 	case w.Cuts > 0: // nobody told what the last one showed
-		return w.within(t, left, []float64{usual * size, thin}, "look at the end after each", stop("look at the end first: it was not told"))
+		return w.within(t, left, append(t.unread(size), thin), "look at the end after each", stop("look at the end first: it was not told"))
 	}
 	return w.first(t, left, size)
 }
@@ -96,7 +108,7 @@ func (w Worked) first(t Terms, left, size float64) Step {
 	risk := w.risk(w.thickness(t, thin))
 	tries := []float64{thin}
 	if w.Known || w.Reads {
-		tries = []float64{usual * size, thin}
+		tries = append(t.unread(size), thin)
 	}
 	switch {
 	case risk <= tipShare*float64(t.Limit):
@@ -108,12 +120,21 @@ func (w Worked) first(t Terms, left, size float64) Step {
 	}
 }
 
-// slivers are the thicknesses that a white face allows, mm: a practised hand may take the thick one.
-func (w Worked) slivers(t Terms, size float64) []float64 {
-	if t.Hand == kit.NewHand {
-		return []float64{usual * size}
+// slivers are the thicknesses that a white face allows beyond a tip's, mm: a practised hand may take
+// the thick one.
+func (t Terms) slivers(size float64) []float64 {
+	if t.Thin || t.Hand == kit.NewHand {
+		return t.unread(size)
 	}
 	return []float64{thick * size, usual * size}
+}
+
+// unread are those where no face tells yet.
+func (t Terms) unread(size float64) []float64 {
+	if t.Thin {
+		return nil
+	}
+	return []float64{usual * size}
 }
 
 // within is the thickest of the slivers that keeps to the limit; otherwise where none does. A thick
@@ -137,12 +158,13 @@ func (w Worked) sliver(t Terms, left, mm float64, because string) Step {
 	return Step{Action: Sliver, MM: mm, Touch: t.Touch > 0, Risk: w.risk(mm), Slivers: max(1, likely+t.beyond()), Likely: max(1, likely), Left: left, Because: because}
 }
 
-// thickness is what the tool in the hand takes where a clipper would take a sliver of mm.
+// thickness is what the tool in the hand takes where a clipper would take a sliver of mm: nobody
+// tells slivers apart more finely than a twentieth of a millimetre.
 func (w Worked) thickness(t Terms, mm float64) float64 {
 	if t.Touch > 0 {
 		return t.Touch
 	}
-	return mm
+	return math.Max(1, math.Floor(mm/fine+hair)) / perMM
 }
 
 // risk is the chance that a sliver of mm bleeds, or reaches a quick that does not show it at once.

@@ -7,6 +7,8 @@ const (
 	usual = 0.5
 	tip   = 0.3 // the very tip, and on light grey
 
+	fine  = 1.0 / perMM // the least difference between two slivers
+	perMM = 20
 	shave = 0.15 // where a white face goes on against the numbers: a stroke of a file
 
 	// tipShare is how many times the limit of a sliver the very tip may risk (judgement).

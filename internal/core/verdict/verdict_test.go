@@ -147,3 +147,21 @@ func TestADewclawGivesLittleAtATime(t *testing.T) {
 		}
 	})
 }
+
+// "Take less next time" (common practice, no source): a dog quicked lately is worked carefully by
+// anybody, in no thicker slivers than a tip.
+func TestADogQuickedLatelyIsTakenThinner(t *testing.T) {
+	after := func(quicked bool) verdict.Step {
+		return verdict.Next(worked(22, 8, 0.3, quick.White, quick.White), verdict.For(quick.Full, kit.PractisedHand, false, quicked))
+	}
+	assert.Equal(t, 1.0, after(false).MM)
+	assert.Equal(t, 0.3, after(true).MM)
+	assert.Greater(t, after(true).Slivers, after(false).Slivers)
+	for _, c := range []struct {
+		keeper, quicked bool
+		hand            kit.Hand
+		want            verdict.Limit
+	}{{false, false, kit.PractisedHand, verdict.Usual}, {true, false, kit.PractisedHand, verdict.Careful}, {false, false, kit.NewHand, verdict.Careful}, {false, true, kit.PractisedHand, verdict.Careful}} {
+		assert.Equal(t, c.want, verdict.For(quick.Full, c.hand, c.keeper, c.quicked).Limit, "%+v", c)
+	}
+}

@@ -1,0 +1,114 @@
+package quick
+
+import (
+	"math"
+	"sync"
+)
+
+// shown is all that the chances of faces depend on along the grid of spares.
+type shown struct {
+	light bool
+	depth float64 // ridge to underside, over that of the nail the signs are told for
+	part  float64 // of a step by which what came off falls beside the grid, from 0 to 1
+}
+
+func (s shown) signs() []sign {
+	if s.light {
+		return lightSigns
+	}
+	return darkSigns // an unknown or mixed one is read the careful way
+}
+
+// chances are how likely a face shows a sign or a worse one, for every spare left that a step of the
+// grid can tell from all or nothing, sign by sign and face scale by face scale.
+type chances struct {
+	reach [][len(scales)][]float64 // from the spare left at lowest on
+}
+
+// lowest is the step of the grid below which a face surely shows blood.
+const lowest = -100
+
+// known are the chances that were worked out last: the nails of one dog ask for few.
+var known = struct {
+	sync.Mutex
+	chances map[shown]*chances
+}{chances: map[shown]*chances{}}
+
+// mostKnown bounds what is remembered; a table is about 60 kB.
+const mostKnown = 64
+
+func (s shown) chances() *chances {
+	known.Lock()
+	defer known.Unlock()
+	if c := known.chances[s]; c != nil {
+		return c
+	}
+	if len(known.chances) >= mostKnown {
+		clear(known.chances)
+	}
+	c := s.workOut()
+	known.chances[s] = c
+	return c
+}
+
+// workOut works the chances out. Along the grid each sign's exponential grows by one factor from
+// step to step, so that none has to be worked out inside the loop. Widths differ from sign to sign,
+// so a milder sign or worse is never less likely than a worse one.
+func (s shown) workOut() *chances {
+	c := &chances{reach: make([][len(scales)][]float64, len(s.signs()))}
+	for scale := range scales {
+		var worse []float64
+		for place, sign := range s.signs() {
+			left := gridStep * (lowest - s.part)
+			odds := math.Exp((left - sign.at*scales[scale]*s.depth) / sign.width)
+			factor := math.Exp(gridStep / sign.width)
+			reach := make([]float64, 0, 2*len(worse)+200)
+			for i := 0; odds < longOdds || i < len(worse); i++ {
+				here := 1 / (1 + odds)
+				if i < len(worse) {
+					here = math.Max(here, worse[i])
+				}
+				reach = append(reach, here)
+				odds *= factor
+			}
+			c.reach[place][scale], worse = reach, reach
+		}
+	}
+	return c
+}
+
+// between fills in the chance that a face shows a sign from the worst of these places to the mildest,
+// the place after the last being none of them, for the spares left from a step of the grid on.
+func (c *chances) between(worst, mildest, scale, from int, into []float64) []float64 {
+	if mildest == len(c.reach) {
+		for i := range into {
+			into[i] = 1
+		}
+	} else {
+		surely, reach := c.stretch(mildest, scale, from, len(into))
+		for i := range surely {
+			into[i] = 1
+		}
+		clear(into[surely+copy(into[surely:], reach):])
+	}
+	if worst == 0 {
+		return into
+	}
+	surely, reach := c.stretch(worst-1, scale, from, len(into))
+	for i := range surely {
+		into[i]--
+	}
+	for i, chance := range reach {
+		into[surely+i] -= chance
+	}
+	return into
+}
+
+// stretch is how many of n spares left, from a step of the grid on, surely show the sign at this
+// place or a worse one, and the chances of those after them; of any others there is none.
+func (c *chances) stretch(place, scale, from, n int) (int, []float64) {
+	reach := c.reach[place][scale]
+	surely := min(n, max(0, lowest-from))
+	first := min(len(reach), max(0, from+surely-lowest))
+	return surely, reach[first:min(len(reach), first+n-surely)]
+}
