@@ -38,21 +38,32 @@ func (b *Book) Bench(ctx context.Context, dogID, sittingID uuid.UUID) (Bench, er
 	if err != nil {
 		return Bench{}, err
 	}
-	state := log.Events.Fold()
-	t, bench, err := b.benchAt(ctx, dogID, sittingID, state)
+	d, err := b.store.Dog(ctx, dogID)
 	if err != nil {
 		return Bench{}, err
 	}
-	before, after := t.around(sittingID, log.On)
+	state := log.Events.Fold()
+	t, bench, err := b.benchAt(ctx, d, sittingID, state)
+	if err != nil {
+		return Bench{}, err
+	}
+	before, after, err := b.around(ctx, t, sittingID, log.On, state)
+	if err != nil {
+		return Bench{}, err
+	}
 	return Bench{
-		Bench: bench, Dog: t.dog, ID: sittingID, Log: log.Events, State: state, On: log.On, Cautions: t.cautions(sitting.For(t.Question)),
+		Bench: bench, Dog: t.dog, ID: sittingID, Log: log.Events, State: state, On: log.On, Cautions: t.cautions(bench.Plan),
 		Speed: kit.SpeedFor(kit.Job{Purpose: kit.Length, Hand: t.Hand}), Before: before, After: after,
 	}, nil
 }
 
 // benchAt is a dog's sitting, under way or yet to be told, where its events have brought it.
-func (b *Book) benchAt(ctx context.Context, dogID, sittingID uuid.UUID, state sitting.State) (today, sitting.Bench, error) {
-	t, err := b.todayBefore(ctx, dogID, sittingID, state.Helper)
+func (b *Book) benchAt(ctx context.Context, d store.Dog, sittingID uuid.UUID, state sitting.State) (today, sitting.Bench, error) {
+	k, err := b.knownBefore(ctx, d, sittingID, state)
+	if err != nil {
+		return today{}, sitting.Bench{}, err
+	}
+	t, err := b.todayOf(ctx, d, k, state.Helper)
 	if err != nil {
 		return today{}, sitting.Bench{}, err
 	}
@@ -72,7 +83,7 @@ func (b *Book) doubts(ctx context.Context, d store.Dog, sittingID uuid.UUID, bef
 			break // refused for another reason, and told so when it is to be kept
 		}
 		if added && e.PlacesQuick() {
-			_, bench, err := b.benchAt(ctx, d.ID, sittingID, before.Fold())
+			_, bench, err := b.benchAt(ctx, d, sittingID, before.Fold())
 			if err != nil {
 				return err
 			}
@@ -99,20 +110,35 @@ func (b *Book) dayOf(ctx context.Context, d store.Dog, sittingID uuid.UUID, at t
 // oldestTap is how many days a tap may have waited in a browser before its clock is not believed.
 const oldestTap = 31
 
+// knownBefore is what is known of a dog but for a sitting: one that was ended is in what is kept.
+func (b *Book) knownBefore(ctx context.Context, d store.Dog, sittingID uuid.UUID, state sitting.State) (known, error) {
+	if state.Ended {
+		return b.foldBut(ctx, d, []uuid.UUID{sittingID})
+	}
+	return b.knownBut(ctx, d, sittingID)
+}
+
 // around reads a dog's nails on the day of a sitting, before it and after it, whatever came later.
-func (t today) around(sittingID uuid.UUID, on date.Date) (before, after []dog.Reading) {
-	until := slices.DeleteFunc(slices.Clone(t.all), func(s store.Sitting) bool { return s.On.After(on) })
-	looked := walksOf(slices.DeleteFunc(slices.Clone(t.checks), func(c store.Check) bool { return c.On.After(on) }))
-	feet := t.feet // before the sitting, unless something was told of later days
-	if len(until) < len(t.all) || len(looked) < len(t.checks) {
-		feet = dog.FeetAfter(t.dog.Dog, trimsBefore(until, sittingID), looked...)
-	}
-	for _, s := range until {
-		if s.ID == sittingID {
-			return feet.On(on), feet.And(s.Sitting).On(on)
+func (b *Book) around(ctx context.Context, t today, sittingID uuid.UUID, on date.Date, state sitting.State) (before, after []dog.Reading, err error) {
+	feet := t.feet
+	if feet.Known().After(on) { // something was told of later days
+		sittings, err := b.store.Sittings(ctx, t.dog.ID)
+		if err != nil {
+			return nil, nil, err
 		}
+		checks, err := b.store.Checks(ctx, t.dog.ID)
+		if err != nil {
+			return nil, nil, err
+		}
+		sittings = slices.DeleteFunc(sittings, func(s store.Sitting) bool { return s.On.After(on) || s.ID == sittingID })
+		checks = slices.DeleteFunc(checks, func(c store.Check) bool { return c.On.After(on) })
+		feet = fold(t.dog, sittings, checks).feet
 	}
-	return feet.On(on), feet.On(on) // nothing was done at it yet
+	s := state.Sitting(on)
+	if len(s.Records) == 0 {
+		return feet.On(on), feet.On(on), nil // nothing was done at it yet
+	}
+	return feet.On(on), feet.And(s).On(on), nil
 }
 
 // Tell adds events to a dog's sitting, in their order; the first begins it. Events that are
@@ -136,6 +162,9 @@ func (b *Book) Tell(ctx context.Context, dogID, sittingID uuid.UUID, events []si
 		}
 	}
 	if err := f.Err(); err != nil {
+		return err
+	}
+	if err := b.checkpoint(ctx, d); err != nil {
 		return err
 	}
 	there, err := b.store.Log(ctx, dogID, sittingID)
@@ -174,15 +203,4 @@ func (b *Book) Tell(ctx context.Context, dogID, sittingID uuid.UUID, events []si
 // Rebuild works out what the lists read again from the logs, and returns of how many sittings.
 func (b *Book) Rebuild(ctx context.Context, progress func(done, all int)) (int, error) {
 	return b.store.Rebuild(ctx, progress)
-}
-
-// trimsBefore are the sittings but one.
-func trimsBefore(sittings []store.Sitting, but uuid.UUID) []dog.Sitting {
-	var trims []dog.Sitting
-	for _, s := range sittings {
-		if s.ID != but {
-			trims = append(trims, s.Sitting)
-		}
-	}
-	return trims
 }

@@ -106,31 +106,18 @@ func (b *Book) View(ctx context.Context, id uuid.UUID) (View, error) {
 	return v, err
 }
 
-// feet reads a dog and folds its sittings.
+// feet reads a dog, what is known of its feet, and its sittings.
 func (b *Book) feet(ctx context.Context, id uuid.UUID) (store.Dog, dog.Feet, []store.Sitting, error) {
 	d, err := b.store.Dog(ctx, id)
 	if err != nil {
 		return store.Dog{}, dog.Feet{}, nil, err
 	}
+	k, err := b.known(ctx, d)
+	if err != nil {
+		return store.Dog{}, dog.Feet{}, nil, err
+	}
 	sittings, err := b.store.Sittings(ctx, id)
-	if err != nil {
-		return store.Dog{}, dog.Feet{}, nil, err
-	}
-	standings, err := b.store.Standings(ctx, []uuid.UUID{id})
-	if err != nil {
-		return store.Dog{}, dog.Feet{}, nil, err
-	}
-	if s := standings[id]; s.Feet != nil && s.Fold == dog.FoldVersion { // whatever is told of the dog forgets them
-		if feet, err := dog.Kept(d.Dog, s.Feet); err == nil {
-			return d, feet, sittings, nil
-		}
-	}
-	checks, err := b.store.Checks(ctx, id)
-	return d, fold(d, sittings, checks), sittings, err
-}
-
-func fold(d store.Dog, sittings []store.Sitting, checks []store.Check) dog.Feet {
-	return dog.FeetAfter(d.Dog, trimsOf(sittings), walksOf(checks)...)
+	return d, k.feet, sittings, err
 }
 
 // cautionsOf are what to know before a dog's feet are touched today.
@@ -155,4 +142,10 @@ func walksOf(checks []store.Check) []dog.Check {
 	return walks
 }
 
-func trimsOf(sittings []store.Sitting) []dog.Sitting { return trimsBefore(sittings, uuid.Nil) }
+func trimsOf(sittings []store.Sitting) []dog.Sitting {
+	trims := make([]dog.Sitting, len(sittings))
+	for i, s := range sittings {
+		trims[i] = s.Sitting
+	}
+	return trims
+}

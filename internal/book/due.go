@@ -102,12 +102,6 @@ func (b *Book) stand(s store.Standing, d store.Dog, feet dog.Feet, ladders []sto
 	readings := feet.On(today)
 	turn.Glance, turn.Cautions = dog.GlanceOf(readings), cautionsOf(feet, readings, training)
 	s.Foremost = slices.ContainsFunc(turn.Cautions, func(c dog.Caution) bool { return c.Kind == dog.Veterinarian })
-	if s.Folded {
-		s.Fold = dog.FoldVersion
-		if s.Feet, err = feet.Keep(); err != nil {
-			return s, err
-		}
-	}
 	s.Due, err = json.Marshal(turn)
 	return s, err
 }

@@ -55,7 +55,7 @@ func sameCheck(there, c dog.Check) error {
 
 // Section returns one nail in side view today; without a margin, the user's own.
 func (b *Book) Section(ctx context.Context, dogID uuid.UUID, code nail.Code, margin *float64) (dog.Section, float64, error) {
-	_, feet, _, err := b.feet(ctx, dogID)
+	feet, err := b.feetNow(ctx, dogID)
 	if err != nil {
 		return dog.Section{}, 0, err
 	}
@@ -80,7 +80,7 @@ func (b *Book) Section(ctx context.Context, dogID uuid.UUID, code nail.Code, mar
 
 // Forecast returns how a dog's nails grow from today on.
 func (b *Book) Forecast(ctx context.Context, dogID uuid.UUID) (dog.Forecast, error) {
-	_, feet, _, err := b.feet(ctx, dogID)
+	feet, err := b.feetNow(ctx, dogID)
 	if err != nil {
 		return dog.Forecast{}, err
 	}

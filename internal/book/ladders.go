@@ -68,7 +68,7 @@ func (b *Book) DogLadders(ctx context.Context, dogID uuid.UUID) (DogLadders, err
 	if p, is := ladder.PuppyhoodOn(b.Today(), d.Birth.Date, tries); is {
 		out.Puppy = &p
 	}
-	q := sitting.Question{Today: b.Today(), Dog: d.Dog, Sittings: trimsOf(sittings)}
+	q := sitting.Question{Today: b.Today(), Dog: d.Dog, Past: sitting.PastOf(trimsOf(sittings))}
 	out.Cautions = append(sitting.WhileTraining(feet.On(b.Today()), b.training(ladders).Paws()), q.Cautions(sitting.For(q))...)
 	return out, nil
 }

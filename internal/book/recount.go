@@ -111,11 +111,15 @@ func (b *Book) settle(ctx context.Context, ids []uuid.UUID, key string, settings
 	if err != nil {
 		return err
 	}
+	open, err := b.store.OpenOf(ctx, ids)
+	if err != nil {
+		return err
+	}
 	settled := make([]store.Standing, len(ids))
 	err = each(len(ids), func(i int) error {
 		s, d := standings[ids[i]], dogs[ids[i]]
 		s.Terms = key
-		one, err := b.settleOne(s, d, sittings[d.ID], checks[d.ID], ladders[d.ID], settings)
+		one, err := b.settleOne(s, d, history{sittings[d.ID], open[d.ID], checks[d.ID]}, ladders[d.ID], settings)
 		settled[i] = one
 		return err
 	})
@@ -126,24 +130,41 @@ func (b *Book) settle(ctx context.Context, ids []uuid.UUID, key string, settings
 	return b.store.KeepStandings(ctx, settled, b.now())
 }
 
+// history is what was told of a dog: all of it where nothing is kept, and what is under way.
+type history struct {
+	sittings []store.Sitting
+	open     []store.Sitting
+	checks   []store.Check
+}
+
 // settleOne works out the standing of one dog. One that breaks the reckoning says so in its row
 // and stops nobody else's. One that was told of while it was read is left for the next turn: its
 // terms are empty.
-func (b *Book) settleOne(s store.Standing, d store.Dog, sittings []store.Sitting, checks []store.Check, ladders []store.Ladder, settings store.Settings) (out store.Standing, err error) {
+func (b *Book) settleOne(s store.Standing, d store.Dog, h history, ladders []store.Ladder, settings store.Settings) (out store.Standing, err error) {
 	defer func() {
 		if broken := recover(); broken != nil {
 			slog.Error("cannot be reckoned", "dog", d.ID, "what", broken)
 			out, err = b.unreckoned(s, d)
 		}
 	}()
-	var feet dog.Feet
-	if s.Feet == nil || s.Fold != dog.FoldVersion {
-		s.Folded = true
-		feet = fold(d, sittings, checks)
-	} else if feet, err = dog.Kept(d.Dog, s.Feet); err != nil {
-		return store.Standing{}, nil
+	k, is := keptOf(d, s)
+	if !is {
+		if s.Feet != nil && s.Fold == dog.FoldVersion { // of another number of nails: it was told of meanwhile
+			return store.Standing{}, nil
+		}
+		k = fold(d, without(h.sittings, idsOf(h.open)), h.checks)
+		s.Folded, s.Fold = true, dog.FoldVersion
+		if s.Feet, err = k.keep(); err != nil {
+			return s, err
+		}
 	}
-	if out, err = b.stand(s, d, feet, ladders, settings); err != nil {
+	now, is := k.with(h.open, uuid.Nil)
+	if !is { // a sitting under way is not the last thing told
+		if now, err = b.foldBut(context.Background(), d, nil); err != nil {
+			return s, err
+		}
+	}
+	if out, err = b.stand(s, d, now.feet, ladders, settings); err != nil {
 		slog.Error("cannot be reckoned", "dog", d.ID, "what", err)
 		return b.unreckoned(s, d)
 	}

@@ -77,21 +77,21 @@ func TestOneDogsTroubleIsItsOwn(t *testing.T) {
 	require.NoError(t, err)
 	settings, err := b.Settings(ctx)
 	require.NoError(t, err)
-	_, feet, _, err := b.feet(ctx, d.ID)
+	feet, err := b.known(ctx, d)
 	require.NoError(t, err)
-	kept, err := feet.Keep()
+	kept, err := feet.keep()
 	require.NoError(t, err)
 
 	broken := d
 	broken.Weights = nil
-	row, err := b.settleOne(store.Standing{DogID: d.ID, Terms: "now"}, broken, nil, nil, nil, settings)
+	row, err := b.settleOne(store.Standing{DogID: d.ID, Terms: "now"}, broken, history{}, nil, settings)
 	require.NoError(t, err)
 	assert.Contains(t, string(row.Due), "cannot be reckoned")
 	assert.Equal(t, "now", row.Terms)
 
 	meanwhile := d
 	meanwhile.Nails = d.Nails[1:]
-	row, err = b.settleOne(store.Standing{DogID: d.ID, Terms: "now", Fold: dog.FoldVersion, Feet: kept}, meanwhile, nil, nil, nil, settings)
+	row, err = b.settleOne(store.Standing{DogID: d.ID, Terms: "now", Fold: dog.FoldVersion, Feet: kept}, meanwhile, history{}, nil, settings)
 	require.NoError(t, err)
 	assert.Empty(t, row.Terms, "not kept")
 }

@@ -87,7 +87,7 @@ func (b *Book) rhythmsOn(ctx context.Context, dogID uuid.UUID, day date.Date, km
 
 // workOf is what a sitting with the dog asks, with the tool of last time.
 func (b *Book) workOf(d store.Dog, sittings []store.Sitting, settings store.Settings) (kit.Tool, rhythm.Work) {
-	q := sitting.Question{Today: b.Today(), Dog: d.Dog, Sittings: trimsOf(sittings), Hand: settings.Hand}
+	q := sitting.Question{Today: b.Today(), Dog: d.Dog, Past: sitting.PastOf(trimsOf(sittings)), Hand: settings.Hand}
 	tool := q.FirstTool()
 	work := rhythm.Work{PerNail: q.Pace(tool.Work()).Nail(), Ground: tool.Work() == kit.Grinding, Lasts: kit.BandLimit}
 	if tool == kit.GrinderDiamond {

@@ -65,30 +65,24 @@ func (b *Book) Advice(ctx context.Context, id uuid.UUID, code nail.Code, purpose
 type today struct {
 	sitting.Question
 	dog      store.Dog
-	all      []store.Sitting // this one too
-	checks   []store.Check
 	feet     dog.Feet
 	training ladder.Training
 }
 
 func (b *Book) today(ctx context.Context, id uuid.UUID, helper bool) (today, error) {
-	return b.todayBefore(ctx, id, uuid.Nil, helper)
-}
-
-// todayBefore is the same as it was before one sitting, which may be under way.
-func (b *Book) todayBefore(ctx context.Context, id, but uuid.UUID, helper bool) (today, error) {
 	d, err := b.store.Dog(ctx, id)
 	if err != nil {
 		return today{}, err
 	}
-	sittings, err := b.store.Sittings(ctx, id)
+	k, err := b.known(ctx, d)
 	if err != nil {
 		return today{}, err
 	}
-	checks, err := b.store.Checks(ctx, id)
-	if err != nil {
-		return today{}, err
-	}
+	return b.todayOf(ctx, d, k, helper)
+}
+
+// todayOf is the same of a dog of which so much is known.
+func (b *Book) todayOf(ctx context.Context, d store.Dog, k known, helper bool) (today, error) {
 	settings, err := b.Settings(ctx)
 	if err != nil {
 		return today{}, err
@@ -97,19 +91,17 @@ func (b *Book) todayBefore(ctx context.Context, id, but uuid.UUID, helper bool) 
 	if err != nil {
 		return today{}, err
 	}
-	ladders, err := b.store.Ladders(ctx, id)
+	ladders, err := b.store.Ladders(ctx, d.ID)
 	if err != nil {
 		return today{}, err
 	}
-	trims := trimsBefore(sittings, but)
-	feet := dog.FeetAfter(d.Dog, trims, walksOf(checks)...)
 	training := b.training(ladders)
-	kept := terms(settings, training, feet)
+	terms := terms(settings, training, k.feet)
 	return today{sitting.Question{
-		Today: b.Today(), Dog: d.Dog, Feet: feet, Terms: kept, Nails: feet.Plan(b.Today(), kept), Sittings: trims,
-		Hair: feet.Hair(), Hand: settings.Hand, Closed: settings.Holidays, Kit: pieces, Helper: helper,
+		Today: b.Today(), Dog: d.Dog, Feet: k.feet, Terms: terms, Nails: k.feet.Plan(b.Today(), terms), Past: k.past,
+		Hair: k.feet.Hair(), Hand: settings.Hand, Closed: settings.Holidays, Kit: pieces, Helper: helper,
 		Training: sitting.Training{Paws: training.Paws(), Grinder: training.WithGrinder()},
-	}, d, sittings, checks, feet, training}, nil
+	}, d, k.feet, training}, nil
 }
 
 // Record keeps a sitting; one without a date was today. Sending the same again changes nothing;
@@ -154,7 +146,7 @@ func (b *Book) doubtRecords(ctx context.Context, d store.Dog, s store.Sitting, e
 	if !slices.ContainsFunc(events, sitting.Event.PlacesQuick) {
 		return nil
 	}
-	_, bench, err := b.benchAt(ctx, d.ID, s.ID, events.Fold())
+	_, bench, err := b.benchAt(ctx, d, s.ID, events.Fold())
 	if err != nil {
 		return err
 	}

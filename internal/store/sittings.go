@@ -71,6 +71,12 @@ func (s *Store) SittingsOf(ctx context.Context, dogIDs []uuid.UUID) (map[uuid.UU
 	return s.sittings(ctx, ` AND dog_id IN (SELECT value FROM json_each(?))`, listOf(dogIDs))
 }
 
+// OpenOf returns some dogs' sittings that are under way and at which something was done, oldest
+// first, by the dog's id.
+func (s *Store) OpenOf(ctx context.Context, dogIDs []uuid.UUID) (map[uuid.UUID][]Sitting, error) {
+	return s.sittings(ctx, ` AND dog_id IN (SELECT value FROM json_each(?)) AND id IN (SELECT sitting_id FROM logs WHERE ended = 0)`, listOf(dogIDs))
+}
+
 // Sittings returns one dog's sittings that count, oldest first.
 func (s *Store) Sittings(ctx context.Context, dogID uuid.UUID) ([]Sitting, error) {
 	all, err := s.sittings(ctx, ` AND dog_id = ?`, dogID)

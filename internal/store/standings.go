@@ -19,7 +19,7 @@ type Standing struct {
 	DogID    uuid.UUID
 	Revision int    // of the dog's records that it was worked out from
 	Fold     int    // version of the rules that folded the feet
-	Feet     []byte // nil when they are to be folded
+	Feet     []byte // how the last ended sitting or look left it; nil when that is to be folded
 	Folded   bool   // the feet are new, and to be kept
 	Terms    string // under which the date was set
 	Foremost bool
@@ -145,7 +145,7 @@ func (s *Store) KeepStandings(ctx context.Context, all []Standing, at time.Time)
 				DogID: one.DogID, Revision: one.Revision, Terms: &one.Terms, Foremost: one.Foremost, Turn: one.Turn.String(),
 				NameKey: one.NameKey, Standing: one.Standing, Due: orNull(string(one.Due)), DueOn: orNull(one.DueOn.String()), At: instant(at)}))
 			if err == nil && one.Folded {
-				_, err = tx.ExecContext(ctx, `INSERT OR REPLACE INTO feet (dog_id, fold, body) VALUES (?, ?, ?)`, one.DogID, one.Fold, string(one.Feet))
+				err = keepFeet(ctx, tx, one)
 			}
 			if err != nil && err != ErrNotFound { // something new was told of it: it is stale again
 				return err
@@ -153,6 +153,22 @@ func (s *Store) KeepStandings(ctx context.Context, all []Standing, at time.Time)
 		}
 		return nil
 	})
+}
+
+// KeepFeet keeps what a dog's records folded into, unless something new was told of it since.
+func (s *Store) KeepFeet(ctx context.Context, one Standing) error {
+	return s.write(ctx, func(tx *sqlx.Tx) error {
+		var same bool
+		if err := tx.GetContext(ctx, &same, `SELECT revision = ? FROM standings WHERE dog_id = ?`, one.Revision, one.DogID); err != nil || !same {
+			return err
+		}
+		return keepFeet(ctx, tx, one)
+	})
+}
+
+func keepFeet(ctx context.Context, tx *sqlx.Tx, one Standing) error {
+	_, err := tx.ExecContext(ctx, `INSERT OR REPLACE INTO feet (dog_id, fold, body) VALUES (?, ?, ?)`, one.DogID, one.Fold, string(one.Feet))
+	return err
 }
 
 // Entry is a dog's date in the calendar.

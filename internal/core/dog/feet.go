@@ -133,6 +133,12 @@ func (f Feet) form(i int) claw.Claw {
 // quickedWithin is how many sittings after blood a dog is done with more care (model).
 const quickedWithin = 2
 
+// Known is the day of the last sitting or look; zero when there was none.
+func (f Feet) Known() date.Date { return f.known }
+
+// LastTrim is the day of the last sitting; zero when there was none.
+func (f Feet) LastTrim() date.Date { return f.on }
+
 // Quicked tells whether a nail bled at one of the last two sittings.
 func (f Feet) Quicked() bool { return f.dry > 0 && f.dry <= quickedWithin }
 

@@ -246,15 +246,21 @@ func (b *Belief) CutMilder(mm float64) { b.cut(mm, firstSign+1, len(b.show.signs
 // cut joins a cut that showed one of the faces from the worst of these places to the mildest.
 func (b *Belief) cut(mm float64, worst, mildest int) {
 	b.removed += mm
-	whole := math.Floor(b.removed/gridStep + hair)
+	whole, chances := b.once(b.removed)
+	b.believe(func(scale int) []float64 {
+		return chances.between(worst, mildest, scale, b.from-whole, b.likely[:b.to-b.from])
+	})
+}
+
+// once are the chances of faces once so much has come off, mm, and the step of the grid that would
+// then be the tip.
+func (b *Belief) once(removed float64) (int, *chances) {
+	whole := math.Floor(removed/gridStep + hair)
 	at := b.show
-	if at.part = b.removed/gridStep - whole; math.Abs(at.part) < hair {
+	if at.part = removed/gridStep - whole; math.Abs(at.part) < hair {
 		at.part = 0
 	}
-	chances := at.chances()
-	b.believe(func(scale int) []float64 {
-		return chances.between(worst, mildest, scale, b.from-int(whole), b.likely[:b.to-b.from])
-	})
+	return int(whole), at.chances()
 }
 
 // Moments are the mean and variance of the spare before the first cut.
@@ -272,14 +278,16 @@ func (b *Belief) Risk(mm float64) float64 { return b.below(b.removed + mm) }
 // Bleeds is the chance that a next cut of so many mm bleeds: a little more than Risk, since a
 // quick that was just not reached may bleed too.
 func (b *Belief) Bleeds(mm float64) float64 {
+	whole, chances := b.once(b.removed + mm)
 	sum := 0.0
-	for i := b.from; i < b.to; i++ {
-		likely := b.show.signs()[0].atOrBelow(spareAt(i)-b.removed-mm, 1)
-		if likely < impossible {
-			break
+	for s := range scales {
+		p := b.p[s][b.from:b.to]
+		surely, reach := chances.stretch(0, s, b.from-whole, len(p))
+		for _, one := range p[:surely] {
+			sum += one
 		}
-		for s := range b.p {
-			sum += b.p[s][i] * likely
+		for i, chance := range reach {
+			sum += p[surely+i] * chance
 		}
 	}
 	return math.Min(1, sum)

@@ -12,6 +12,7 @@ import (
 
 // Bench is a sitting under the hands: what is believed of each nail and what to do next with it.
 type Bench struct {
+	Plan  Plan        // of the sitting, as it was before it
 	Nails []BenchNail // today's in the order of the plan, then the others
 	Hand  verdict.Terms
 	Touch float64 // what one touch of the bit in the hand takes, mm
@@ -46,8 +47,8 @@ func (q Question) Bench(s State, touch float64) Bench {
 	}
 	today := map[nail.Code]bool{}
 	var order []nail.Code
-	if p := For(q); len(p.Days) > 0 {
-		for _, stop := range p.Days[0].Stops {
+	if b.Plan = For(q); len(b.Plan.Days) > 0 {
+		for _, stop := range b.Plan.Days[0].Stops {
 			today[stop.Code] = true
 			order = append(order, stop.Code)
 		}
@@ -57,7 +58,10 @@ func (q Question) Bench(s State, touch float64) Bench {
 			order = append(order, n.Code)
 		}
 	}
-	now := feet.Plan(q.Today, q.Terms)
+	now := q.Nails
+	if len(cases) > 0 { // what one nail taught is in the others
+		now = feet.Plan(q.Today, q.Terms)
+	}
 	for _, code := range order {
 		i := slices.IndexFunc(q.Nails, func(n dog.Planned) bool { return n.Code == code })
 		one := BenchNail{Plan: q.Nails[i], Work: NailState{Code: code, Reaction: temper.Calm}, Today: today[code], Length: q.Nails[i].Length.Value}
@@ -68,7 +72,7 @@ func (q Question) Bench(s State, touch float64) Bench {
 			one.Length = mm
 		}
 		c, worked := cases[code]
-		if !worked { // what the other nails taught is in it
+		if !worked {
 			c = now[i].Case
 		}
 		one.Belief, one.Colour = c.Belief, feet.Colour(code)

@@ -69,9 +69,9 @@ func (q Question) Checklist(p Plan) []Thing {
 	if uses(kit.Clipping) {
 		add("edges", "a file or a grinder for the edges", "nothing jagged stays")
 	}
-	if n := len(q.Sittings); n > 0 && len(q.Sittings[n-1].Ticks) > 0 {
+	if len(q.Past.Ticks) > 0 {
 		for i := range list {
-			list[i].Missed = !slices.Contains(q.Sittings[n-1].Ticks, list[i].Key)
+			list[i].Missed = !slices.Contains(q.Past.Ticks, list[i].Key)
 		}
 	}
 	return list

@@ -165,3 +165,13 @@ func TestTapByTapIsTheSameAsAtOnce(t *testing.T) {
 		}
 	}
 }
+
+// What one tap asks of the core: the plan and every nail's verdict.
+func BenchmarkBenchEvent(b *testing.B) {
+	q, s := known(), newBench(b).log.Fold()
+	s.Nails = append(s.Nails, NailState{Code: *of("LF3"), Cuts: []Slice{{MM: 0.5, Face: quick.White}}, Measures: map[Measure]float64{}})
+	for b.Loop() {
+		q.Nails = q.Feet.Plan(q.Today, q.Terms)
+		q.Bench(s, quick.Touch)
+	}
+}

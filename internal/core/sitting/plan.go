@@ -133,7 +133,6 @@ func For(q Question) Plan {
 
 // tasks are the nails that something is to come off, each with its tool; and the rest.
 func (q Question) tasks() (tasks []Stop, left []Left) {
-	last := lastTools(q.Sittings)
 	for _, n := range q.Nails {
 		switch n.Kind {
 		case verdict.Veterinarian:
@@ -148,7 +147,7 @@ func (q Question) tasks() (tasks []Stop, left []Left) {
 			}
 		case verdict.Trim, verdict.AskFirst:
 			job := q.job(n, kit.Length)
-			job.Last = last[n.Code]
+			job.Last = q.Past.Tools[n.Code]
 			stop := Stop{Planned: n, Urgency: UrgencyOf(n), Tool: kit.Advise(job, q.Kit)[0]}
 			stop.Verdict = verdict.Of(n.Case, q.Terms.Margin, q.hand(stop.Tool.Tool, quick.Touch))
 			tasks = append(tasks, stop)
@@ -186,32 +185,15 @@ func (q Question) Advice(code nail.Code, purpose kit.Purpose) ([]kit.Option, boo
 		return nil, false
 	}
 	job := q.job(q.Nails[i], purpose)
-	job.Last = lastTools(q.Sittings)[code]
+	job.Last = q.Past.Tools[code]
 	return kit.Advise(job, q.Kit), true
-}
-
-// lastTools is what each nail was last cut with.
-func lastTools(sittings []dog.Sitting) map[nail.Code]kit.Tool {
-	last := map[nail.Code]kit.Tool{}
-	for _, s := range sittings {
-		for _, r := range s.Records {
-			if r.Removed() > 0 {
-				last[r.Code] = r.Tool
-			}
-		}
-	}
-	return last
 }
 
 // FirstTool is what the dog was last trimmed with, or else what its size wants: to begin with
 // where no nail is planned.
 func (q Question) FirstTool() kit.Tool {
-	for _, s := range slices.Backward(q.Sittings) {
-		for _, r := range slices.Backward(s.Records) {
-			if r.Removed() > 0 {
-				return r.Tool
-			}
-		}
+	if q.Past.Tool != "" {
+		return q.Past.Tool
 	}
 	return kit.UsualClipper(q.Dog.WeightOn(q.Today))
 }

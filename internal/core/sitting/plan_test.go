@@ -111,7 +111,7 @@ func TestSchoolsOfOrder(t *testing.T) {
 				s.Records[i].Reaction = temper.Pulling
 			}
 		}
-		q.Sittings = []dog.Sitting{s}
+		q.Past = PastOf([]dog.Sitting{s})
 	}
 	for name, c := range map[string]struct {
 		order dog.Order
@@ -158,7 +158,7 @@ func TestWhoDealsWithWhatIsLeft(t *testing.T) {
 				bad.Records[i].Cuts, bad.Records[i].Reaction = nil, temper.Fighting
 			}
 		}
-		q.Sittings = []dog.Sitting{bad, bad}
+		q.Past = PastOf([]dog.Sitting{bad, bad})
 	})
 	whose := map[string]Whose{}
 	for _, l := range For(q).Left {
@@ -213,7 +213,7 @@ func TestEveryPlanKeepsToTheDog(t *testing.T) {
 				}
 			}
 			for range rapid.IntRange(0, 5).Draw(t, "sittings") {
-				q.Sittings = append(q.Sittings, past(*q, rapid.IntRange(0, 17).Draw(t, "enough"), temper.Fighting))
+				q.Past = q.Past.And(past(*q, rapid.IntRange(0, 17).Draw(t, "enough"), temper.Fighting))
 			}
 		})
 		p := For(q)

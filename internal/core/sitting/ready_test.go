@@ -48,7 +48,7 @@ func TestTheChecklistFitsTheDogAndTheTools(t *testing.T) {
 		for i := range s.Records {
 			s.Records[i].Reaction = temper.Pulling
 		}
-		q.Sittings = []dog.Sitting{s}
+		q.Past = PastOf([]dog.Sitting{s})
 	})
 	list = fussy.Checklist(For(fussy))
 	for _, want := range []string{"mesh", "pads", "muzzle", "helper", "dust_mask", "hair_tie", "walk"} {
@@ -83,7 +83,7 @@ func TestCautionsOfHolding(t *testing.T) {
 			}
 		}
 		slices.Reverse(bad.Records) // hind first: the fore paws go well after them
-		q.Sittings = []dog.Sitting{bad, bad}
+		q.Past = PastOf([]dog.Sitting{bad, bad})
 	})
 	all := q.Cautions(For(q))
 	words := make([]string, len(all))
@@ -134,7 +134,7 @@ func TestEachKindOfWorkIsLearntByItself(t *testing.T) {
 		ground.Records[i].Tool = kit.GrinderBand
 	}
 	clipped := past(q, 0, temper.Calm)
-	q.Sittings = []dog.Sitting{clipped, ground}
+	q.Past = PastOf([]dog.Sitting{clipped, ground})
 	assert.Equal(t, 3.0, q.tolerance(kit.Grinding).Nails.Most)
 	assert.Equal(t, 18.0, min(18, q.tolerance(kit.Clipping).Nails.Most))
 	assert.Equal(t, q.tolerance(kit.Rubbing).Nails.Most, 3.0, "never tried: what any work showed")

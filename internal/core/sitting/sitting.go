@@ -17,8 +17,8 @@ type Question struct {
 	Feet     dog.Feet
 	Terms    dog.Terms
 	Nails    []dog.Planned // the verdict on each nail today
-	Sittings []dog.Sitting // oldest first
-	Hair     bool          // seen between the pads
+	Past     Past
+	Hair     bool // seen between the pads
 	Hand     kit.Hand
 	Kit      []kit.Piece
 	Helper   bool // somebody is there to feed and steady
@@ -32,33 +32,11 @@ type Training struct {
 	Grinder bool
 }
 
-// outings are past sittings as the dog took them; of one kind of work only when it is named.
-func outings(sittings []dog.Sitting, work kit.Work) []temper.Outing {
-	var all []temper.Outing
-	for _, s := range sittings {
-		o := temper.Outing{On: s.On, Minutes: s.Minutes, Calm: s.Calm}
-		for _, r := range s.Records {
-			cut := r.Removed() > 0
-			if cut && work != "" && r.Tool.Work() != work {
-				o.Touches = nil
-				break
-			}
-			if cut || r.Reaction != temper.Calm {
-				o.Touches = append(o.Touches, temper.Touch{Paw: r.Code.Paw, Reaction: r.Reaction, Cut: cut})
-			}
-		}
-		if len(o.Touches) > 0 {
-			all = append(all, o)
-		}
-	}
-	return all
-}
-
 // tolerance is what the dog takes of one kind of work; of any, when it has never had that one.
 func (q Question) tolerance(work kit.Work) temper.Tolerance {
-	past := outings(q.Sittings, work)
+	past := q.Past.by(work)
 	if len(past) == 0 {
-		past = outings(q.Sittings, "")
+		past = q.Past.by("")
 	}
 	told := temper.Told{Nails: q.Dog.Handling.MostNails, Minutes: q.Dog.Handling.MostMinutes}
 	return temper.Learn(q.Dog.AgeWeeks(q.Today), past, told)
@@ -67,7 +45,7 @@ func (q Question) tolerance(work kit.Work) temper.Tolerance {
 // Pace is how long a nail takes with one kind of work.
 func (q Question) Pace(work kit.Work) temper.Pace {
 	var timed []temper.Timed
-	for _, o := range outings(q.Sittings, work) {
+	for _, o := range q.Past.by(work) {
 		nails := 0
 		for _, t := range o.Touches {
 			if t.Cut {
@@ -99,7 +77,11 @@ type PawMood struct {
 // Moods are how the dog took its sittings, in their order.
 func Moods(sittings []dog.Sitting) []Mood {
 	var moods []Mood
-	for _, o := range outings(sittings, "") {
+	for _, s := range sittings {
+		o := outing(s)
+		if len(o.Touches) == 0 {
+			continue
+		}
 		m := Mood{On: o.On, Minutes: o.Minutes, Calm: o.Calm}
 		for _, paw := range nail.Paws() {
 			if p, handled := pawMood(paw, o.Touches); handled {

@@ -1,0 +1,154 @@
+package book
+
+import (
+	"context"
+	"encoding/json"
+	"slices"
+
+	"github.com/google/uuid"
+
+	"fribbet/internal/core/dog"
+	"fribbet/internal/core/sitting"
+	"fribbet/internal/store"
+)
+
+// known is what a dog's sittings and looks come to: all that plans and dates read of them.
+type known struct {
+	feet dog.Feet
+	past sitting.Past
+}
+
+// kept is the same as it stands in the book: how the last ended sitting or look left the dog, so
+// that nothing older need be read.
+type kept struct {
+	Feet json.RawMessage
+	Past sitting.Past
+}
+
+// fold is what is known once all was read.
+func fold(d store.Dog, sittings []store.Sitting, checks []store.Check) known {
+	trims := trimsOf(sittings)
+	return known{dog.FeetAfter(d.Dog, trims, walksOf(checks)...), sitting.PastOf(trims)}
+}
+
+func (k known) keep() ([]byte, error) {
+	feet, err := k.feet.Keep()
+	if err != nil {
+		return nil, err
+	}
+	return json.Marshal(kept{feet, k.past})
+}
+
+// keptOf reads what is kept of a dog; false when there is nothing, or not by today's rules.
+func keptOf(d store.Dog, s store.Standing) (known, bool) {
+	var text kept
+	if s.Feet == nil || s.Fold != dog.FoldVersion || json.Unmarshal(s.Feet, &text) != nil {
+		return known{}, false
+	}
+	feet, err := dog.Kept(d.Dog, text.Feet)
+	return known{feet, text.Past}, err == nil
+}
+
+// and is what is known once a sitting that is under way was told as well; false when it is not the
+// last thing told of the dog.
+func (k known) and(s store.Sitting) (known, bool) {
+	if s.On.Before(k.feet.Known()) || s.On == k.feet.LastTrim() {
+		return k, false
+	}
+	return known{k.feet.And(s.Sitting), k.past.And(s.Sitting)}, true
+}
+
+// with is the same of every sitting that is under way but one.
+func (k known) with(open []store.Sitting, but uuid.UUID) (known, bool) {
+	open = slices.DeleteFunc(slices.Clone(open), func(s store.Sitting) bool { return s.ID == but })
+	switch len(open) {
+	case 0:
+		return k, true
+	case 1:
+		return k.and(open[0])
+	default:
+		return k, false
+	}
+}
+
+// known is what is known of a dog today.
+func (b *Book) known(ctx context.Context, d store.Dog) (known, error) {
+	return b.knownBut(ctx, d, uuid.Nil)
+}
+
+// knownBut is the same as if one sitting that is under way had not been told. What is kept is enough
+// for that, as a rule; else everything is read.
+func (b *Book) knownBut(ctx context.Context, d store.Dog, but uuid.UUID) (known, error) {
+	open, err := b.store.OpenOf(ctx, []uuid.UUID{d.ID}) // first: one that ends now is then in both, or in neither
+	if err != nil {
+		return known{}, err
+	}
+	standings, err := b.store.Standings(ctx, []uuid.UUID{d.ID})
+	if err != nil {
+		return known{}, err
+	}
+	if k, is := keptOf(d, standings[d.ID]); is {
+		if k, is = k.with(open[d.ID], but); is {
+			return k, nil
+		}
+	}
+	return b.foldBut(ctx, d, []uuid.UUID{but})
+}
+
+// feetNow are a dog's feet as they are known today.
+func (b *Book) feetNow(ctx context.Context, dogID uuid.UUID) (dog.Feet, error) {
+	d, err := b.store.Dog(ctx, dogID)
+	if err != nil {
+		return dog.Feet{}, err
+	}
+	k, err := b.known(ctx, d)
+	return k.feet, err
+}
+
+// foldBut reads all that was told of a dog, but some sittings.
+func (b *Book) foldBut(ctx context.Context, d store.Dog, but []uuid.UUID) (known, error) {
+	sittings, err := b.store.Sittings(ctx, d.ID)
+	if err != nil {
+		return known{}, err
+	}
+	checks, err := b.store.Checks(ctx, d.ID)
+	return fold(d, without(sittings, but), checks), err
+}
+
+func without(sittings []store.Sitting, but []uuid.UUID) []store.Sitting {
+	return slices.DeleteFunc(slices.Clone(sittings), func(s store.Sitting) bool { return slices.Contains(but, s.ID) })
+}
+
+func idsOf(sittings []store.Sitting) []uuid.UUID {
+	ids := make([]uuid.UUID, len(sittings))
+	for i, s := range sittings {
+		ids[i] = s.ID
+	}
+	return ids
+}
+
+// checkpoint sees to it that what is known of a dog is kept before something is told at a bench:
+// every tap after that reads it and the sitting's own log, nothing older.
+func (b *Book) checkpoint(ctx context.Context, d store.Dog) error {
+	standings, err := b.store.Standings(ctx, []uuid.UUID{d.ID})
+	if err != nil {
+		return err
+	}
+	s := standings[d.ID]
+	if _, is := keptOf(d, s); is {
+		return nil
+	}
+	open, err := b.store.OpenOf(ctx, []uuid.UUID{d.ID})
+	if err != nil {
+		return err
+	}
+	k, err := b.foldBut(ctx, d, idsOf(open[d.ID]))
+	if err != nil {
+		return err
+	}
+	if s.Feet, err = k.keep(); err != nil {
+		return err
+	}
+	s.Fold = dog.FoldVersion
+	return b.store.KeepFeet(ctx, s)
+}

@@ -1,0 +1,81 @@
+package sitting
+
+import (
+	"slices"
+
+	"fribbet/internal/core/dog"
+	"fribbet/internal/core/kit"
+	"fribbet/internal/core/nail"
+	"fribbet/internal/core/temper"
+)
+
+// mostPast is how many of a dog's last sittings say how it takes them: what it took years ago says
+// little of today (judgement).
+const mostPast = 40
+
+// Past is what the plan of a sitting reads of those before it.
+type Past struct {
+	Outings []Outing               `json:",omitempty"` // the last ones that it was handled at, oldest first
+	Tools   map[nail.Code]kit.Tool `json:",omitempty"` // what each nail was last cut with
+	Tool    kit.Tool               `json:",omitempty"` // what the dog was last trimmed with
+	Ticks   []string               `json:",omitempty"` // what was laid out last time
+}
+
+// Outing is a past sitting as the dog took it, with the kinds of work that something came off by.
+type Outing struct {
+	temper.Outing
+	Works []kit.Work `json:",omitempty"`
+}
+
+// PastOf reads a dog's sittings, oldest first.
+func PastOf(sittings []dog.Sitting) Past {
+	var p Past
+	for _, s := range sittings {
+		p = p.And(s)
+	}
+	return p
+}
+
+// And is the past once one more sitting was told, later than the others.
+func (p Past) And(s dog.Sitting) Past {
+	tools := make(map[nail.Code]kit.Tool, len(p.Tools))
+	for code, tool := range p.Tools {
+		tools[code] = tool
+	}
+	p.Tools, p.Ticks = tools, s.Ticks
+	for _, r := range s.Records {
+		if r.Removed() > 0 {
+			p.Tool, p.Tools[r.Code] = r.Tool, r.Tool
+		}
+	}
+	if o := outing(s); len(o.Touches) > 0 {
+		p.Outings = append(slices.Clip(p.Outings), o)
+		p.Outings = p.Outings[max(0, len(p.Outings)-mostPast):]
+	}
+	return p
+}
+
+func outing(s dog.Sitting) Outing {
+	o := Outing{Outing: temper.Outing{On: s.On, Minutes: s.Minutes, Calm: s.Calm}}
+	for _, r := range s.Records {
+		cut := r.Removed() > 0
+		if work := r.Tool.Work(); cut && !slices.Contains(o.Works, work) {
+			o.Works = append(o.Works, work)
+		}
+		if cut || r.Reaction != temper.Calm {
+			o.Touches = append(o.Touches, temper.Touch{Paw: r.Code.Paw, Reaction: r.Reaction, Cut: cut})
+		}
+	}
+	return o
+}
+
+// by are the outings at which nothing came off by another kind of work; all where none is named.
+func (p Past) by(work kit.Work) []temper.Outing {
+	var all []temper.Outing
+	for _, o := range p.Outings {
+		if work == "" || !slices.ContainsFunc(o.Works, func(w kit.Work) bool { return w != work }) {
+			all = append(all, o.Outing)
+		}
+	}
+	return all
+}
