@@ -50,7 +50,10 @@ func (h handlers) GetDue(ctx context.Context, r contract.GetDueRequestObject) (c
 	if err != nil {
 		return nil, err
 	}
-	list := contract.GetDue200JSONResponse{Today: h.book.Today(), Dogs: []contract.DueRow{}, All: found.All, Found: found.Found, Late: found.Late}
+	list := contract.GetDue200JSONResponse{Today: h.book.Today(), Dogs: []contract.DueRow{}, All: found.All, Found: found.Found, Late: found.Late, Moved: []contract.MovedDate{}}
+	for _, m := range found.Moved {
+		list.Moved = append(list.Moved, contract.MovedDate{DogId: m.DogID, Name: m.Name, Was: m.Was, Now: m.Now})
+	}
 	if p := found.Recount; p != nil {
 		list.Recount = &contract.Recount{Done: p.Done, All: p.All}
 	}
@@ -61,6 +64,10 @@ func (h handlers) GetDue(ctx context.Context, r contract.GetDueRequestObject) (c
 		list.Dogs = append(list.Dogs, h.dueRow(row))
 	}
 	return list, nil
+}
+
+func (h handlers) SeenMoved(ctx context.Context, _ contract.SeenMovedRequestObject) (contract.SeenMovedResponseObject, error) {
+	return contract.SeenMoved204Response{}, h.book.SeenMoved(ctx)
 }
 
 func (h handlers) dueRow(r book.DueRow) contract.DueRow {

@@ -44,7 +44,8 @@ type DueList struct {
 	All     int // dogs in the book
 	Found   int // by the search
 	Late    int
-	Recount *Progress // while dates are being worked out again; the list may then tell old ones
+	Moved   []store.Moved // dates that a change of the rules moved, until they were seen
+	Recount *Progress     // while dates are being worked out again; the list may then tell old ones
 }
 
 // DueList returns the dogs that are wanted, in the order in which they are due, those that need a
@@ -64,6 +65,11 @@ func (b *Book) DueList(ctx context.Context, find store.Find) (DueList, error) {
 		return DueList{}, err
 	}
 	list := DueList{All: page.All, Found: page.Found, Late: page.Late, Recount: progress}
+	if progress == nil { // said once, when all are worked out
+		if list.Moved, err = b.store.MovedByRules(ctx); err != nil {
+			return DueList{}, err
+		}
+	}
 	for _, r := range page.Rows {
 		if r.Due == nil { // a new dog while the whole book is worked out again: it comes with it
 			continue
@@ -79,6 +85,9 @@ func (b *Book) DueList(ctx context.Context, find store.Find) (DueList, error) {
 	}
 	return list, nil
 }
+
+// SeenMoved is that the user has seen which dates a change of the rules moved.
+func (b *Book) SeenMoved(ctx context.Context) error { return b.store.SeenMoved(ctx) }
 
 // nameKey is a name, or a part of one, in the form in which it is searched.
 func nameKey(name string) string { return strings.ToLower(strings.TrimSpace(name)) }

@@ -134,7 +134,9 @@ func (s *Store) KeepStandings(ctx context.Context, all []Standing, at time.Time)
 			UPDATE standings SET terms = :terms, foremost = :foremost, turn_on = :turn_on,
 				name_key = :name_key, standing = :standing, due = :due,
 				sequence = sequence + (due_on IS NOT :due_on AND due_on IS NOT NULL),
-				moved_at = CASE WHEN due_on IS NOT :due_on THEN :at ELSE moved_at END, due_on = :due_on
+				moved_at = CASE WHEN due_on IS NOT :due_on THEN :at ELSE moved_at END,
+				was_on = CASE WHEN rules <> :fold AND due_on IS NOT :due_on THEN due_on ELSE was_on END,
+				rules = :fold, due_on = :due_on
 			WHERE dog_id = :dog_id AND revision = :revision`)
 		if err != nil {
 			return err
@@ -142,7 +144,7 @@ func (s *Store) KeepStandings(ctx context.Context, all []Standing, at time.Time)
 		defer keep.Close() //nolint:errcheck // closed with its transaction anyway
 		for _, one := range all {
 			err := mustTouch(keep.ExecContext(ctx, standingRow{
-				DogID: one.DogID, Revision: one.Revision, Terms: &one.Terms, Foremost: one.Foremost, Turn: one.Turn.String(),
+				DogID: one.DogID, Revision: one.Revision, Fold: &one.Fold, Terms: &one.Terms, Foremost: one.Foremost, Turn: one.Turn.String(),
 				NameKey: one.NameKey, Standing: one.Standing, Due: orNull(string(one.Due)), DueOn: orNull(one.DueOn.String()), At: instant(at)}))
 			if err == nil && one.Folded {
 				err = keepFeet(ctx, tx, one)
@@ -153,6 +155,37 @@ func (s *Store) KeepStandings(ctx context.Context, all []Standing, at time.Time)
 		}
 		return nil
 	})
+}
+
+// Moved is a dog's date that a change of the rules moved.
+type Moved struct {
+	DogID    uuid.UUID
+	Name     string
+	Was, Now date.Date
+}
+
+// MovedByRules lists the dates that a change of the rules moved and that nobody has seen yet.
+func (s *Store) MovedByRules(ctx context.Context) ([]Moved, error) {
+	var rows []struct {
+		DogID uuid.UUID  `db:"dog_id"`
+		Name  string     `db:"name"`
+		Was   dateColumn `db:"was_on"`
+		Now   dateColumn `db:"due_on"`
+	}
+	err := s.db.SelectContext(ctx, &rows, `
+		SELECT dog_id, name, was_on, due_on FROM standings JOIN dogs ON id = dog_id
+		WHERE was_on IS NOT NULL AND due_on IS NOT NULL AND was_on <> due_on ORDER BY due_on, name, dog_id`)
+	moved := make([]Moved, len(rows))
+	for i, r := range rows {
+		moved[i] = Moved{r.DogID, r.Name, r.Was.Date, r.Now.Date}
+	}
+	return moved, err
+}
+
+// SeenMoved forgets which dates a change of the rules moved.
+func (s *Store) SeenMoved(ctx context.Context) error {
+	_, err := s.db.ExecContext(ctx, `UPDATE standings SET was_on = NULL WHERE was_on IS NOT NULL`)
+	return err
 }
 
 // KeepFeet keeps what a dog's records folded into, unless something new was told of it since.

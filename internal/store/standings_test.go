@@ -167,3 +167,28 @@ func TestHolidaysWalksAndTheCalendarsAddressComeBack(t *testing.T) {
 	require.NoError(t, err)
 	assert.Equal(t, d, kept)
 }
+
+// Dates that only better rules moved are said once: what was told of the dog moves dates too, and
+// says so in its own place.
+func TestDatesThatTheRulesMovedAreSaidOnce(t *testing.T) {
+	s := opened(t, filepath.Join(t.TempDir(), "a.db"))
+	d, now := aDog(), time.Now()
+	require.NoError(t, s.AddDog(ctx, d))
+	keep := func(rules int, on string) []Moved {
+		all, err := s.Standings(ctx, []uuid.UUID{d.ID})
+		require.NoError(t, err)
+		one := all[d.ID]
+		one.Terms, one.Fold, one.Due, one.DueOn, one.Turn = "terms", rules, []byte(`{}`), date.MustParse(on), date.MustParse(on)
+		require.NoError(t, s.KeepStandings(ctx, []Standing{one}, now))
+		moved, err := s.MovedByRules(ctx)
+		require.NoError(t, err)
+		return moved
+	}
+	assert.Empty(t, keep(2, "2026-12-05"), "the first date of a dog")
+	assert.Empty(t, keep(2, "2026-12-07"), "by something told")
+	assert.Empty(t, keep(3, "2026-12-07"), "better rules, and the same date")
+	assert.Equal(t, []Moved{{d.ID, d.Name, date.MustParse("2026-12-07"), date.MustParse("2026-12-02")}}, keep(4, "2026-12-02"))
+	assert.Len(t, keep(4, "2026-12-03"), 1, "until it was seen")
+	require.NoError(t, s.SeenMoved(ctx))
+	assert.Empty(t, keep(4, "2026-12-03"))
+}

@@ -812,6 +812,9 @@ type DueList struct {
 	Found int `json:"found"`
 	Late  int `json:"late"`
 
+	// Moved dates that a change of the rules moved, until they were seen
+	Moved []MovedDate `json:"moved"`
+
 	// Recount How far dates have been worked out again after a setting or the day has changed; until it is done the list may tell old ones
 	Recount *Recount `json:"recount,omitempty"`
 	Today   Date     `json:"today"`
@@ -1428,6 +1431,14 @@ type Mood struct {
 
 // Move defines model for Move.
 type Move = ladder.Move
+
+// MovedDate defines model for MovedDate.
+type MovedDate struct {
+	DogId Id     `json:"dog_id"`
+	Name  string `json:"name"`
+	Now   Date   `json:"now"`
+	Was   Date   `json:"was"`
+}
 
 // Nail defines model for Nail.
 type Nail struct {
@@ -2597,6 +2608,9 @@ type ServerInterface interface {
 	// GetDue Dogs by next date, late ones first
 	// (GET /api/due)
 	GetDue(c *gin.Context, params GetDueParams)
+	// SeenMoved The dates that a change of the rules moved were seen
+	// (DELETE /api/due/moved)
+	SeenMoved(c *gin.Context)
 	// GetKit The user's kit and what is due on it
 	// (GET /api/kit)
 	GetKit(c *gin.Context)
@@ -3489,6 +3503,19 @@ func (siw *ServerInterfaceWrapper) GetDue(c *gin.Context) {
 	siw.Handler.GetDue(c, params)
 }
 
+// SeenMoved operation middleware
+func (siw *ServerInterfaceWrapper) SeenMoved(c *gin.Context) {
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.SeenMoved(c)
+}
+
 // GetKit operation middleware
 func (siw *ServerInterfaceWrapper) GetKit(c *gin.Context) {
 
@@ -3709,6 +3736,7 @@ func RegisterHandlersWithOptions(router gin.IRouter, si ServerInterface, options
 	router.GET(options.BaseURL+"/api/settings", wrapper.GetSettings)
 	router.PUT(options.BaseURL+"/api/settings", wrapper.PutSettings)
 	router.GET(options.BaseURL+"/api/due", wrapper.GetDue)
+	router.DELETE(options.BaseURL+"/api/due/moved", wrapper.SeenMoved)
 	router.POST(options.BaseURL+"/api/dogs", wrapper.CreateDog)
 	router.GET(options.BaseURL+"/api/dogs/:dog_id", wrapper.GetDog)
 	router.PATCH(options.BaseURL+"/api/dogs/:dog_id", wrapper.ChangeDog)
@@ -5091,6 +5119,38 @@ func (response GetDuedefaultApplicationProblemPlusJSONResponse) VisitGetDueRespo
 	return err
 }
 
+type SeenMovedRequestObject struct {
+}
+
+type SeenMovedResponseObject interface {
+	VisitSeenMovedResponse(w http.ResponseWriter) error
+}
+
+type SeenMoved204Response struct {
+}
+
+func (response SeenMoved204Response) VisitSeenMovedResponse(w http.ResponseWriter) error {
+	w.WriteHeader(204)
+	return nil
+}
+
+type SeenMoveddefaultApplicationProblemPlusJSONResponse struct {
+	Body       Problem
+	StatusCode int
+}
+
+func (response SeenMoveddefaultApplicationProblemPlusJSONResponse) VisitSeenMovedResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response.Body); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/problem+json")
+	w.WriteHeader(response.StatusCode)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
 type GetKitRequestObject struct {
 }
 
@@ -5586,6 +5646,9 @@ type StrictServerInterface interface {
 	// GetDue Dogs by next date, late ones first
 	// (GET /api/due)
 	GetDue(ctx context.Context, request GetDueRequestObject) (GetDueResponseObject, error)
+	// SeenMoved The dates that a change of the rules moved were seen
+	// (DELETE /api/due/moved)
+	SeenMoved(ctx context.Context, request SeenMovedRequestObject) (SeenMovedResponseObject, error)
 	// GetKit The user's kit and what is due on it
 	// (GET /api/kit)
 	GetKit(ctx context.Context, request GetKitRequestObject) (GetKitResponseObject, error)
@@ -6811,6 +6874,30 @@ func (sh *strictHandler) GetDue(ctx *gin.Context, params GetDueParams) {
 	}
 }
 
+// SeenMoved operation middleware
+func (sh *strictHandler) SeenMoved(ctx *gin.Context) {
+	var request SeenMovedRequestObject
+
+	handler := func(ctx *gin.Context, request interface{}) (interface{}, error) {
+		return sh.ssi.SeenMoved(ctx, request.(SeenMovedRequestObject))
+	}
+	for _, middleware := range sh.middlewares {
+		handler = middleware(handler, "SeenMoved")
+	}
+
+	response, err := handler(ctx, request)
+
+	if err != nil {
+		sh.options.HandlerErrorFunc(ctx, err)
+	} else if validResponse, ok := response.(SeenMovedResponseObject); ok {
+		if err := validResponse.VisitSeenMovedResponse(ctx.Writer); err != nil {
+			sh.options.ResponseErrorHandlerFunc(ctx, err)
+		}
+	} else if response != nil {
+		sh.options.ResponseErrorHandlerFunc(ctx, fmt.Errorf("unexpected response type: %T", response))
+	}
+}
+
 // GetKit operation middleware
 func (sh *strictHandler) GetKit(ctx *gin.Context) {
 	var request GetKitRequestObject
@@ -7120,288 +7207,289 @@ func (sh *strictHandler) ReadCalendar(ctx *gin.Context, calendarKey string) {
 // const string: with thousands of chunks the chained `+` fold is several
 // times slower for the Go compiler than parsing a slice literal.
 var swaggerSpec = []string{
-	"5H3tk9s20ue/gtLdlXfrmLGTTeq59XxKnBe74mz8zPjZfNhLqSASEhGRABcAR1ZS/t+v0A2AIAmKlEaT",
-	"7N7zxR5JfAHQjUa//vq3VS7rRgomjF69/G3VUEVrZpiCT1/L3ZvC/sHF6uWqoaZcZStBa7Z6uSrkbs2L",
-	"VbZS7J8tV6xYvTSqZdlK5yWrqb3rfyq2Xb1c/Y/n3Tue46/6+Zti9fFjtnpjWD35Cm5YfYV3vKVFwdTk",
-	"Wyr4+dHv+Wjv1o0UmsHafcVEXto/cikME8b+SZum4jk1XIrnv2gp7HfLXoFPg7cUTOeKN/Yhq5er9yUj",
-	"mhvDxY5QTbgh2lBRaCLkYfUxW72iFRMFVVcbSXjgxGBy9/szTWhRKKa1HcbXcodk0FcbSPTIiaEUcvdM",
-	"E6SvtqtjSnbE9fHL8z03VxuQfdbESPbcJKnzTslNxeoTQ2jwiv993lD8cxPD+amkhnBNDkqKXUY2R7Ll",
-	"rCrIn+6+fUX++vkX//FnO7B7Bix1PWqFB07xcPe733bw8i9zvOi3FRNtvXr5j1XemlW2MrLN7SbWRjar",
-	"n7OVOTZ2M2ujuNitstWHT3byE/flP1ue72/ck6KfPuF1I5VBuWfK1cvVVvHNhpnnXBimBK2e51Kx53A/",
-	"DOzL4oHnDG5QsmHKcOaWqGBzK/A3yqtX9rqP2UrC1OHW/lJsmDZky5U2t8SUUjOi2ooVRLaGVFTbmVup",
-	"qOde9l7K6kd86MewOFQperSfm1Y1Us+O+J27DGWbl4z/wNl2T+mm09FBbn5hubHv+gplT3+aPwpGBOUV",
-	"kVu7KYmiYp8RxWhBpCBSMFLQo33Fo1Y5l5Vs1axAw6vs9a2qLPe8/M1PYyNlxSis4Y42c0/6RhteUwPv",
-	"3inZzt7wHVz0MVtVTOxMec7zBTPrul4fGNtH4xVtvWEwFynW20pKlZ4McPS6kmK3rusxeSxJNK0ZOXBT",
-	"AoF0QxUj1MCHSh4IE/a8HL0WH5x6Jk7RExy31OQDdCmVuWRoJd+Vdmz2Pdxoy1g7lnqPLk4uny5pM8tr",
-	"93CRvdoO4RzqaWP/WMDK98bdYSTSM7koOyUPpiQV2xrSCsMre9KAhGT6lgi7nw4lE/ZbwR6YIoVkOrUq",
-	"RjbJFxSsQdrZNc0lNaTigpENs6zgN/AzTYxs4JfksxWva1bMHut+wq0S64LtxoNxLGR44wZQSsV/lcLQ",
-	"avzetOjC3enpECSFp3tYiIihR6w53EVhF3t+6G/SHstF04u2aieBkoLUK5QDoUjbcJYsOhpe4Q2pc8Ge",
-	"9DQ3a81yKQqd3n12vvaUMlaRoGSnuCiYsorNUVvpTUGyZ+SXttix2ioOCWZw1sMCxTpbMVEg24zlGHvw",
-	"hkt/nKU8kJqKI7GigQsntXbdSOwBv8OhlKxq2ISc9BbIonHC+Txz5VuqzTd20PaGmotiPPaDXVcjif21",
-	"k3JGysrPpKQgfAO1+7pPgq6WIClqyoIen2n/WKksHd3uOki1X6psAGdaaQXvtoIGHmdKUPdFW1WpIdUs",
-	"OXYhTfoH1AKXiI6GameEjbkXJ8kFOZQ8LyP+3UmmiZKtKBwH3xJWN+ZItlIRy0owH6DDWWvfKMpR1UqR",
-	"Ga0UUvCCHFgVya/ugVa0runWsFlN5o6Kfbhjw7Zy/lAKt3C9X1e8RnNouGzUgE6Wt4bU9EhK+pA+U9EO",
-	"XbxhdMPmz4N7uAjPTGXw+q1UNTX2XKKGfWJ4zVILB6bB3KEsineS43YE0i7Qq/HaNi+TR+XBrxZc4rfT",
-	"hpt49xJD96kTeHBaRQuadQ4X2DqwH7xsDELMTcLtIrcEPeoGmemlQp9deuwWmDfrThkntcZnRbQmYQdO",
-	"HmOdHTW2BAX7YDcGFzsrBQuJMhD35MgkoCPzUFf8wa0EWohU7yftxI/ZasNy2uq0yMlLKlLDDEqolSNS",
-	"FTrFfnmb1mAdR8A0cbC3VjtTDL+2VhHXoMtlBJiJG3KQbVWQTXLXseOUdDlQTTRjghQs5wXTGRHSHtnu",
-	"3ixx4O3dkXRqD/ydqYLn5nt7Kdgu2/REUTE3zt+wYRVnD6ywRN0wmF9qNpZVJ0TQYNXIpmKsSKqxeEHi",
-	"BKCG1FKbzPKXhl1Ka2kZrWT1LaGkknJPgPkJo8A9Q31hsEP3uBmo9y04ondD6NanYzWkmZtr4LLJzfKq",
-	"NWO1b0vzWeH+rb3GajFFkruRZgkboEU9c8gdg6mDLIJ54R2T4wfNYDQBGkTArGrhpIXdrJbkzkTvU5Yb",
-	"OEQtgzuhN2buTSXlhCL59K4Fs1xDD1RPqBOFFCw9BcsRemLrcENyKogu5SEjWyVrounWHlF+sRaNy/PT",
-	"cExbqfIpDb2ioqip2i+f/Vt3R+pNaGElpQ0eYCAkwH9GnJ9wyN5NRYVgxfTZDeasbI01cFHu2sM6ofNF",
-	"W2YwTMW6c+mk9uWvg3tq+RDGNRZpe940U4u8yP9wby+6A3/IRR4IyyluBOPTELdWatOBkbFAnDjLvLPE",
-	"nWmO98ek79HQba3e+vmd3o05khyBXbs1dbsqopvfTZ0p78RVzNBJgacY3VsDL63beNsZ/MsPtMLTsWJG",
-	"EyHRKUZ2Sh46p41ihD0wdUSnKLpt+oK05LsSvApp3qzk4cSvwsnmpXJPy1bNS+17vOpjtpp684D4eFk8",
-	"2CyeV3ivG3B65bnYfUXzhPbwkxOBoHSD/qE4Hvq45JpsaL4n4M5Q5dGU9WiR7QUT/kgnMpB4TrmrGRXE",
-	"SGYVH6vEKnqAd6RdIYIttWx3klbrHW2mpEQpq/Tx6FVLjRxXSHtSLpX7MQOM7HjLnenj2BrU9jzeMVgh",
-	"76TlulvksbhwP80JTryqbxUuWUBtWKNTw9U+iqqXrsq7iop7w5rxqgyYO8zWj7VPRz+oLDCZX9WOnimG",
-	"jyO7fWbFYNbI7hC4+Jqph1j79wrhYNTwkIn38oapO0bTrPajAJEljN8MOd5g9WujZLupGLEq7w7Zo0Sh",
-	"3J/BlGqKtye02Y/Jgbb+EO4/fYmR4272Rs6UB81JFq4J3cjWDJzt/mvv57nGhkN7M7kCCcPE2/h418/T",
-	"q/R90hf5wAxTXFDFqUDr0c6k1Uw90+AivHXOXitaSW7tvchavwVfR8UyUrowQSF3dlFKVhW3pFHMHq4Z",
-	"caobbA/kBm/Mx+/3wj9b4VOBaeAJc/HfQu5u4mleEAK2xLNL/Kpk+f6NaNAko0XB7VNp9S5isC2tNBsd",
-	"IFYxSO4Xbfc6rZx49tcRqciWVhX8ud0mZWVe2cMrudMpKakqiI8rjO8tKVcpJdocmPPfNjQ2rmOn+FJ/",
-	"OK+byXCqtbTPsAmkBHugph/e4PWffz7eGss9xPrAqipNDfdLRgqu85KqHbOkoGRDC6Lrno/2pGXsiONW",
-	"OnpltzBZxxV+QZI7tJQ890bzYobLJRcTGgvP94JpbeUzJfY6VArgYIA8GUq2jFVWZIM4CyHFA9VWtdGt",
-	"YsnoLxPFugF36hluV4hmzFz/mqIYLmXFC3pM8Hzhok/o1hdyI4sjSKjF5/l9g5zZ8dhnL15MmqCt4PPB",
-	"Hrj0v+yV8Fy1myBJ5CmzZySvScWopQUX1lrvjtLJsLmS1byv314DOjnflWbRDH6CS/0M7HJysQOl3FPh",
-	"9N3uupFGJEF8x0vZH1a8Won3JneJpKbnBy6tXLf7qqc/TR8Q9v7HnAzBI+RH0Iq9kAd7bhUUgmmVnSB4",
-	"0D+wYm5M9ji4eeWt4bOHBUcljqtNhkjRQ8yostu94Sxnlsn2GCLoUq2cx781YHl6fW1m7Htubtx7Lxj6",
-	"HvLostWr1tw5b/BAtAXP+qT7eCYLwHtp4fIkN7VG37F/tkyffdBTzdZU7CrmsxfGFh9rghNr9OMJ667n",
-	"/Rr92pMvZyTmUJWTRHLOMz2V46NowVs96agCx/fUr4b2Y+3dLweuS1ZExu3g1KJ7JjJ7ODVKbnnFnDXP",
-	"IVEOYpPambWkYA2kAFkdfDbGFvuVBrSLpxpRzc8i0KqXJRILrm4tpnlMt1XCva/zUspquYJ0D9cnfcbD",
-	"mKJ7cmpEXzufYC++upqRndSwm6/xuvOFJ+hj9s1cNxX6Cft0f20tBwmea0KJNlKxwgWwbkndVoY31ZFs",
-	"jqRhao0/Zy6MbyQEvmpajZ1m4YeOFaOUkO5ZaRY/1hsMFZ+2wdx1vedl3auTFJC7RKhkx9ZHK6mTo9lw",
-	"Zcp1scCd67VfvIO5fLQJn/JWSrPO3aF6OshBgx7ndeo5Xa5yIahzUmvWhRRsxpW5fMOEdJWleSkNfYBs",
-	"pvX+RNrg2d4r2IzLNjemJUpl1ui0TJPtgSntnB5jvj7Qas+mUo5Av7e/W8HpZ0tCXsCiVf0JX5ByW4B2",
-	"t5w+qHkmnzQ8KMZHybX0VDDk/IqGxItow433Uhbt1m7W8XZKsFKgTNY5C0eTGM58wA2BmaKd6DfFhKS5",
-	"xI/Rk0UDRQJcXVZQy6pw7i+I3twSLrSB5O4t6a3e/1fCLCGkJrIS4Xfv9nJ2NbMHIyuIljUD49Xly4KG",
-	"A5m9dnXBs+isW2tdJNMfLNHXXYSaVtWP29XLfyyLVf+cjfNVaOXdU5DblDNQxLZU2f/caCopreygBjMn",
-	"TvlMe6EItHzZchnjJfdpX9Dj5Hi4SHOXALRsEZEpR0sIEXfvFLZb3c29bvPyFveIp6whO/5gNV1IOySC",
-	"HcBpSqsDCKjf/4hJxHoVo/tP2AMTLpDj84uIkRJidTi7XkRzmAgaR4itIr+ed0a8t9e9MYNTLplcBUum",
-	"/dZSjBa3RDBWYPoRRh+IjPPU41Py4qOqY8lPX6R8RzM2DnhryY42dhehIwulaNGyW/ICqrY8E2Figktx",
-	"u+4JmDoqouK9p0s/PycpvOoGtDCrxF5/nsbXNs2xdClDp+uk/IVxvsO8nBhoG8MET5/5EOVe+llPHOh/",
-	"5+zw5CRaUJfpCqAO8yVN3+FVdu9IWUycmVDMIvdwsJCGHjKrYDBtQuErJPwsPT9+8IQaRbI/zIqgv9lr",
-	"3LVrLtZ+b42FiGyYWLvxLePopqKz8Yv/tPL0XeVC5VTsl+Z3h+D2uC6LmlBzuNhVjk+7b+uaqmNqMY2i",
-	"XEwk6mnM4kReJtqwJuTR+pz7KIAqBQQhUhm2/iXrhh6mgrM1PcKpumFBoTqyxRN9Rw9JE6Q8roVL2xha",
-	"UkeX68AhpQdmatXZ3szCFcmJjcXCKnqlo3vYYD35EOUw4H6KKDFcr6QMadlbrhP+KFpViZiL3IXikY2U",
-	"++Rpai9aLHm+btmdPKRzDNtUgHpzxBpARlUyXTcD/k5vUcVy2c7Hqu7cZefJ9ij1aXDIQ3IihqtQWdH8",
-	"g7MIaMlosZQ3Q6HcKW+fP0N8HhVQIwNy+jV1SzTBDj5597oe8HPTbRd6zIflTZgNCloVJnWbDi3hFsQC",
-	"lByjql2wQ17RQ0qdOu14nyvFnfGXzxSiNlSx5PRKqQQahsko4XjGyaLM5f74RYWVV/GmD/0cJ8oow/JM",
-	"sO9lMZx/hTAz1Wap/uAlwQUR5lvy6cDynHIonCXEl9noZ5uyjzZNx8anizrvd0/rSeyRc8bLF0Z00n2H",
-	"J+XTlgPDT+3ik8hff1ozPsfKK9rFfsCiZfF7h3lNlTyQF8jqVc/3GI1s0hI8X5lfopvf17SqQgEmo7rn",
-	"to/rGKnwqZY+Ml/1k+OdNLTfWknaCs2YSJa7GZqqrzq4Ii2rrr6EIn/gvAxTn0BFd8X/qLVHOQJWmATL",
-	"NPnKA+XpBAQQoeAJzKnwRWEE8yW5JobXE2qzS0OAwCDMf/zOclZP+6k8zpvgWDzoiBORImjhkfKN80xt",
-	"1pDulFgEO69QhuMXFZTEteY7KEVoq2oZxM09PuURADcBpGI00i9d1BUTPC0r1LwoKkb++oL8L0JF4aoV",
-	"oNSoZlBllK5VmMpukIfJ1IYJ1emsYoQBqRGxAd+ZhYGFhybJ+OBhkE6pEuNsaMesdo+VtGmYQD85HFhM",
-	"5OWtr/PUZM9F0WXOC8YKXwxq98W4/NUsL4fOaVWvfSrPZElryMbtCqkcG46W/5wSxJMgCwm7rqYFIxu7",
-	"7yUAlhhWVZq4zLAPbx1czqdWc6q5CJ8T0z4LwmFJZjhwQSh+9cVqZxS1uQzKWT+Vu+xjl4A15e4+lLIK",
-	"an7WbcQDtYpPVRBEPDMgUpM5PVOmzZnlQdPgDds0y2GhwDCN/qVP6cEUVctovhZak1a4aq0hI4yREy4o",
-	"w/OUGYQ2vfDz1cxbqoiL6lCsrTywqrJnmF1zqvfMmZU7ykUG64/Ib+kaOa/RBo0tmtvnqalFinXCeFiO",
-	"ZJAKeEOMGnbCpBD01QIh2TJUtjj8gShLOGyRbADdBvLDleNFNXvw/7qr3NOGV9U6qt+LqvRGFXwO98DD",
-	"IjhemTk83ca5ubQ4wGuGH/3yeB/aGSZnh2SzSGvvMGQCI3zhhKGPQM14htwLUyT+luZTkAKUbBXTJexN",
-	"XcqDviWUFFTtQZF7ae1iw8hOsSN8u86ZMIqRQhosEYUie2vfECmYv3xTtbokDRf7dbgwUobgInB4sqNL",
-	"pnXPBbob4JlWW5byzwjstEht+hYZ8RFq07ecVcU3SslENRb70LC8n5nQ7WPAXkzIG40qcC6FUTQ35KC4",
-	"gWzHl6gx/+Ozn2+Cf2T01AdatWw+Pw1f7i/PupEmmUIqltOUb3iTzAaRgnmhaTnkaEW5s3CXFZu7931F",
-	"k1E7q+qkD0Qsl3VvBC3Gj/xRjtVslTYtnZvNGWLDGvHIuhwL6TYvp01WLLrotDAABklguomoMDjxUnuD",
-	"sx0fWXo2NJWQlkiH6EUZ8sMpFvoqVbR4rku455NdXpo/Qj4899bL7ooBDZfeO+9hXQ5OlyLHd7T5Fsp8",
-	"UsZeKVvNSqs7uqM87CafpDAyRrbhYcE3gOwKKW/o482pQvAgnnZPLHU3u3eFG5Lz8xCcwarGTMaSi2KN",
-	"xqv/JFt0nPgYwJLajO8chuDlpRnwhO9CnLy/mucBiAo2H8fytW8shU4QLFB0yBysBQHYQUZC/k6IuZ8X",
-	"KGZM3E2I01a3tFo26AHxPXqjgEAuPsfNa5IP7pxT45GLfDpWU8wzbjT2XkxjauSHVCn3a3kgW6pDXfEz",
-	"Tzak1IZpXrDOYLILBNaIpS/dMTRH+K9stIV3Smq9lJFgKstV1pjbE+wQLIYJ5FiXMgeMaW3a5HEnW1Px",
-	"JPJT7yFUMTw3UaZxhacrOLHs8yN/y6Kp/YivTUPBOFNgUf5ghxE7yiHsQd365DDtASwE4wBPaBmACKki",
-	"yIkLUDvO2JpRQfpUTrkmFaNKGO8SPK2UIgt22xoWMDBbz7IMoCAegy2Qf3oz/bjRTD1Q7xY4w0I7T1ZY",
-	"QkwWYy3KQV0IneIFio/whxcnXjO9LJfFSenuVEGG7Jb6LCkxoNLQyE34Oxau53SkbwRH04XgujkOZnTm",
-	"+qbrvILAHeBfMCouPmLg5skz5RKpPXWET4vbpqI5Cxku8bo5yCPOyLZVILPk1l5FBUEgPEKrChwL0K3B",
-	"CjzIv2EFpKF7P/U5ttaEhAki5aTYeE1TeUelPJDGWuZcswLnCAaZhOC6JlxHDgzBDiCtajxw3V1Limhf",
-	"08s8Ur6E9nVUxnBG0AKK7kquY7yOcSwnuPRPFkiwqvE+S6nNfAAi6Z22d06UEzi01SirRzDMlHYKrc+J",
-	"gxhCUmuo219/rSZQ9YTk840S/gYX2Q2hivkleUcPPyqXjGxldbhpMLHKKm2tIg09aKwHiFCaoa78nBzG",
-	"yGOcEKBS8yWe8nf+OlAqUp5yazFKReyP5BfJsQR8Bi8DFyBejGhEEbato5N7tadNctM6rouMP1qhh/hA",
-	"BXqqsR5gCTSAf9oj0AFec22kOqbdHvoK3hnwowcH3ciV5LD3F7KMG22HjDw6b1OvMQeJGGohEOVCiVav",
-	"RjcZN9cZQsI1ggcy6IphJZKsET947Muchgidbr8A6PJYQR8XbkQ1Gmc1YXAenpOxcrzkRMh8Bitg0tiC",
-	"HA+cSxrtJVqR5Xg76Iw6NSPvrjosATAYp1j2wDMThgikJFhF45dWR0WtUxDmU27eXr72pDgTAzddn1oj",
-	"Aif8eOHS/sJNoVyGvLJAriTnSww19Dm+4vVmgqV5vSFcOK+QaRWtBs094qq6w8JzCDTDZCKMSzpwOkeX",
-	"UXKULaEq/doLzq2mTeWy+64LhQy71F6oF+DkHfrHFU4ww4V1r0uR400fyr5teZGaoutQNoAvaNlM0wv5",
-	"wFTRpvPcdiqZkIWBE/tjF+3GhKvzAhvh0kWC/nturF6SetCeJ5uQ4DghUyY1wJmXfc9F8UZs5eyhgg/0",
-	"o8BcRL92KXr6iYxrJ7Ru65SstRZBQAxFvRhop1i+l4IVGYHyU59mDMkbritYVOiRArP2kD+nC37hqo8Q",
-	"9+OKLY6L2SVIc8Kupao4leRznQwcR0U85h5YteD6t3AdgtKlelwAfIxUngz9ABvmb0E4tnXKYyJTZip3",
-	"VKzPSkGyljKfjL/XDvQGCq/BrOzwrqhqIH0bUescsPwOcY23PJVD2L1uOYBqyartfGMsexFiRufzebBw",
-	"EaTBzPrX3nPEW5VVMXloOeSBDqhSHsQtYZVmqZ5EPajq5Q1AWk03UzZjq1O7fcBibm/DmKlG9D2eMwfP",
-	"HpVtJHXE0zAfpzyy2jVgKKD7ARyyx0TZ3ZYvKE0b4GM4zFFkkZBDi0LBb9UgndwyOVpmQUp23ly/E8Ji",
-	"n5C6l0BZXF/sDZPG8tYYnzEL4EUNafrZ57+DhDwl8AAAEgaZBb70LRmZNp03BXdTm+qwdk3Z90TiYg4u",
-	"wA7yUryAFO7uBKOOsuZqWlVrnXOtAaUVPzcQSspWlZXi4dOu5VUlDe7KEJxf5xVvXPUU9rFab9Bl6D8W",
-	"nNYSvtly9J3kipq8XG8kbkt3ISTaHRvD83UjD+4LXj0wtRbcKN8mTwltXKnl1kETbgDBdK1lQRG/v1hb",
-	"SkDn32xlFKOw2z344YEapta6UZAvUzPI2xJSrHXFm3UNyYfB0cOObN0oaZhP+CtabdY1ZuWXlKu14WyJ",
-	"I/XS1D7vSI0Vx7GCt1FU8weWhEEvAU8VhMc1dLUzd/95xzXs8Kk2YHJLBkeYzzR2+qmmvCB/Ckfsn2eh",
-	"9wbnRTgYwnpO7KO3XunryiUEugWBR7zps4At3roz6WK+cLASYwNtsk1L6GY4LhwXktQSK1wK7CAG4EnR",
-	"2Qw/1/TYawUV5bovlLO/yNZO5TpgALgE3wiTRgJYwrD4iIC1jo7Z8ZFFq5oYxZl2FbtQl9Q26VquWYSG",
-	"5S4Lex4cFySRF8d+JVfKDyVrhmVWyY51yUzA0JUG9ESjjujNMjLd9O7sfgiJGnWrgr5AYE3nCpBbWG4d",
-	"64imVLLdpcvuQ6OFM3go3U3BPksxuj/JEKDMhoJnaNWYzoe0V6+HPWl6EHnzQERJ9BbQhb1EC+nwsL5h",
-	"BoG3Q766T1TXmE0ZDy8qO+sxc9cvAvmy284pcRnvzpGUWiovavkwX65ir7lW/84zdub5FR5Jlje+YZ4l",
-	"QXGLVtiLeX0PyO5qA4HUUXUCLJtbkWnaXGK6XNNW6AvfpWs/yf3TEx2qvyPdde7ExhrTi3U5V6LaHdtp",
-	"qJPLkKWSsCWjIvBp9KbuKQldYrd+OoJPN+L9FzhBE8cbbt4TB87Mhh2W+AaR7QR1EK1J0YsTmSbgvRvf",
-	"EE/ikF5iV1439Bso5vqBgNOxNVbnxlzqdCBOsUPf8Rr79yZaecstdqlVx/T57fF2ZjIGRXFn/9HhcE3U",
-	"ckpQW+wxDZUgadC9ZW1tvG/Irmg3Of/qsBIn+oS9jSo2p0JQCKAS2qcaSZgofDQ7b82gSw1kHmcrI9Ew",
-	"3imJgr+Ucr+sAultVyP3iCqkrrl4WodsRSGjloaQHhp7uof19av0sTPisbOrZs8rKz3vqGFbk244em6B",
-	"yaGU85k/P8FFHeDAae51JRz2Wv/89BxC35DouISQb6psos9QreBG37ji0QvYCe5Hdkr7AV7LAwCXhmAt",
-	"AvH387DGHb1kKmVkHGUB54NOAvdf0H3wPKFyovQfGhCdl0T3U68FsxO32BbrgPCoA9zcU4X+T92f9uKu",
-	"Ew3VZt3Qiahfo5iekEcM2+lHLa9Dj0BaVbfEqJYRWhRo25m4W/6BIjwCtFex0rnfkD5ujFrSZp5f4KLL",
-	"eqL+/tXiKZGS4tgfGBX3xe+aWvxDB2wQcGqQeULCjfvs+8tbtgu/2Q/+B8T1gibhC4u3/csfWb/9w1R+",
-	"qvsBgzlYNJIGQIG05dMQKFP4J+lcrW5EV0ZACW19KtCmYGQnpeAPLjluCDl1ClhkMZzIqXme5TtIJhdL",
-	"zaICIuwgWJyRQptGjU1lfk2Ca/7gvCihPxQaHKAQF/IgFpq/P6By+Rjz9wJQx6c+gJ5WUqf1MN9iuus5",
-	"Dc9P0S5MbcRa7+gBNn/Bd9zckrevP93A5zv4A6oorZFCSkD2wfrSuDjg7bdfrLLV228/h3//Av9+Bv9+",
-	"uspWd+7fz+Dfv8C/n8O/cNdr/BfufQ33voZ7X3+6wf/spf7fDfwHT4Jr7+C+u9dfLGxFVrBHVbvaJfw6",
-	"WYWZU7H2ftdR/Azhz4kU1XEMaYlbeiuhYgSVCfbBTKRpXgBody5M6XK4OijMRtMtNWvFaF4yHVVcd3IU",
-	"bTQqjgEEzTWoTzgG2gVtAdvqFF4tqCyAvG0fBkG+zMPVpjBVMV/ANzAeNm5TVbojmuJbk/wFO5imNc9i",
-	"pgdPCs7RlGktZ7Dj0wIDUwADF7n1zaL25YGoWcfVU/LkEjixL8Fe8MYW9t51hb1G8XoSScxqyCcNjBOJ",
-	"79AFMPaGnnFsnIMRtqTuf6LUfwZMlYlifc5IthOwCJAvYwnwEjHpAd0gI5TokjEAqwKcA9JQrRmmMFOy",
-	"oWJPcqo6atg74Au8LgZTTAMmnEZKmEY9vsUMH8sZWVyBMdoY+4FrvnJo3orXyZd7TKeL+WKZn7rDTIth",
-	"kJclFZwCBo7ZZbLDK6zXjFGMQnmR5TzBSVNwu+ccO2f0PQ5m1WQhC/o+0e+J8V3gJ0Cb7gS+Q/08TYo4",
-	"KXDSH2sn8j30SX20xw4R8ddGrsOpsazs3tnK46J70VYV7qEOHdx+h7mfRrUskHkBnB+8I1upBbprdzWQ",
-	"bOnlpyBj/KZYjRfKjWmKPPde2w4Obw8cL6UGRbqpQK5slNx7VzjUJwqoRl+kX96bC3tI9hRMfYVC9lEz",
-	"9c527UUvug1LzdIN2MG8DRJvpNzjgQH1w5lL83dew4IeXZ8FroivkFxcMJjGiksIPkSdXS5NLmx41lvO",
-	"dL8z2HepXmf9zbcIqvzf1MhNb+UFpmp0uH32x0ElJHocBvbyVArbAXbQlPSZ7JFrNbq1zmmVKpbAHl4B",
-	"tIrmRipNXtx8kZEXN//xRUY+zcinN5/ZP26+QKRZDjENrHp/pgF1VAPIYaL8aRrvaxGETifez+9aiofl",
-	"CaiZCw4KD4ngwFailT2FQf831zEphUC/3Mg+w2hmVFV8wSw7AZVCshaSONh9EECVE6492OQYAeBsCk1V",
-	"aDdMrb1ut/hhU2iEU2mGECRhOS/s/MBk54JQsmUH4uNcY6DcM9wE9tp5NwFU27tYM9iemvLF7lb7qqlp",
-	"XwrsjgCXnn8yD6A/tuW9aAoZIBitxWlHNExuCA8WMT4GaRwqJS7h6ZkmXpUKTmEBUS0Ql+DFoltll25B",
-	"MjO+/RHJzB7G6rrYjBc789Mn4KC6OkUGmEeqO1deSX2G138K/sA+38WDEyFfGlqPWHNfPjiLqd/haeB8",
-	"sRRdA1rXzJi+sld+5WC98lLKUIY22I7clK4z144JpmhFcsarXhegSMalIUghEG855SFd94OICOl7Q48c",
-	"akjFqO4cVt5v0rkpJoqU7c5Yz0Cfa0Zau5NwpqGU5azg0gSwDBbIQdS5RughuWOTicUxPMHptCJf8Muo",
-	"IEYywkSh0aMKagjqSmejksqHdJco3/mEG4CE04gJl12hdXnUUTDVQ7WPCtbP9BJr2Sa8/RsqCqgv2YA/",
-	"E0P+XJMDo0oT2ZouWQnx7TFViSCrzLojQtMdl8vXbZ/OgxuxdAKWwa9yr9GePzC6cOqAdbN4f6fk1TvM",
-	"o+wiQhDggQAOBGgW2c/vwDlxufXsY5wj4T/ZxpkaMN4wCuEBNpKbY3mi6EEqbZZncyexGDxB8FkTC/6j",
-	"B13yqw44sL7wpZIHpsKnkqqCaTP6XCHczAIPRyF3Nz86u/1iDKF3rkHosDNjshFlSastoRoytTyOACUI",
-	"pQTwWBQh1aAxBJjYPgMneUBsKpnvp+uWQoW8F5qQwhMVLnWMwvX5zUmSOQQZcZEOLJ92G7JfuQ8TE9KA",
-	"WyEl9a7aLqtk+b5yOeWLHva+9F2ZFkGNQ11IwHoFZ5H3EoHWT48uJrdYw6mo+JoeH9uLuUOCG6HYu4ra",
-	"kOKUZK6yQ+taCCVXyqo4sUCImOb0HweY5jqlSLVfDEElq2SjYMhKGluVQBToVksGWPAngxw+XzX1IsiF",
-	"nHhVZucjSHfILHsd5HQmu2AnpXxqDRUV+2dWkVD6HEYTrJia6GQNwlktjhlbG5mAouQsgqLccxNjABuy",
-	"5QZy787hjHvG3stkpVrFH1gaJMxKJURidl1QRrlcbeOPg5RpDaA3AMheUui6m8u6liLZF/mcNrXngF7Y",
-	"a9exyExjKNVcFJgnBw4Be5ffjCVWpy+TjlJWr/zLZtsRTDRPd23avE4QtWtznWo6kkVIg2VA/HOqIOz5",
-	"7hgMezMLuIIokjoyxudBYM7hEiaVEyeUx5mb3fF40sXnLjsvMGhks3D7n7VRjGyWZc3hADotempl0gU2",
-	"U8FwN2SrzmENCkQYQOfNHpNl+Dhrb1ngNLI+TjQ5iCXro/02eWt0un0sbJIIPb3ie1YdARxDOmS9SEmz",
-	"6hm2B3pJXNsgQ6vqSDZsxwXm0CZsObfJltu+S7II/s5UwfMOEOGEhN5OZJBFMhrXIYlCW0ttMuL1X/An",
-	"e+QXzNmB4LmViLfYiXQ474SpfEZRiYuzexJ2Y+2LOPvIJB+l+1P+40NGfv3ZSm8sP5kkTRR1irtQJSJQ",
-	"7yLMvqh/mO+ruZXSrLdSuTouKdaaO8ff2vkuKoqZs1aALzC83nXYfJfbXkpuqhS4W8GM23qjY5gpJc+o",
-	"I416SCVr4KlppwD4uKnS+hN+McdB8Kt/THhV5ucWZpLkGyW3vLqwz/aCTvELO7+fWbVyuiX71ZqiP0E3",
-	"9JM0SMdJc0nNuuKCrUsM1k6tZj8rJCkjEzC2O2ZGnoPUQ0dr98gny87LP9ubQzCPFjDJEoY3J1lxeES7",
-	"x2bJ5R0+Lnp3koBt0xxL530bJnw29sdn2nk+zEGSWgpTgkVTenz34c4qJpBEsOqKG022jE0XQySw8Ya5",
-	"IkrWS7UlLtZ0rXrlLZH06tKnZiq3XTlN0MhdUlN4enplVePKOPslSQC3JV2d64Lgmn/QI8Jr/2kVui8L",
-	"j+44cOMtwrH4MqBYbFhOW52W+nmbTu970QNvCU2nx9KRp3qEg3pEzZT5+iD5fILt3+GiIWEDYIYbeDc7",
-	"/1g3phSFYVW9a3S0dyqrdrsqPOlK6w7YiFl71RVdg8OTaUK/D4WIafXePrZQ9CAm4yxJ6F7fAFeXXcS8",
-	"pOkeR75L4/TwBg/aHImAJJbRWMpk88nQMAG9xtxYtZ2KtGffLfzimKVRLsrptyNWOjhVD3+19C9RnWVU",
-	"Vcd0V/lltb0wQP/aLNC1v4xuJXyCPz76JLNdAtqyk7Ran1BZlrpbz4vUparn3RMmZ3iZNtdlw3naFghp",
-	"gNB/KSKe1O5+t/yuYdMQHaAup+2diUTEznf73yBDfqokXHE5mxR5b9/+Dq50J84J3EGQEVju5QRvhsCl",
-	"SRt9hDz2RPUqp5oOAF8ieMt8XDrG9IcBXFDiAmf5HAaHKFxOywk7JTJFQrJpx8wdQo5THiLKnRAnacOE",
-	"Bl3o1KhjtWkkFZb7ivrUSuo8Z0QBW3NnFZKUob4kXx+4/w7QuYe08Dn6Pa7A0Q0SM93ypZb9zsVN0o2a",
-	"F01xou/ytGkIjNPvEmutIoIZKFA0IptBA4mp7q7+JSeaCd8lczv/xgAsCfJZCdqe6ISzJk9Ur58syz/Z",
-	"3BNbckz/Pv3bqITNJ0THj8z6I0jOOAK7CxhqtKqhzz2j+ui6TTg/mj0g8U8taNMssHMMqxumbu46BLuz",
-	"bR18BMz5zmN+DXPkEGkIkTw4wmC4SiMHfm5pJQ8CA9qWoRTlImXlYsO4CS04dB33t4Pv3cOG+uZzbdIC",
-	"mshpi57VZSfxif6WscoOWuzyEhF1HKKuRXy4oHoo5D+Dl/6ybEtc2mBuR6NK82YuVXGJVnyq8PRa4QsQ",
-	"PiXP94Jp4CiIS+atWejS/jR14ga4klPeydMFgmeBo1+tLPEi0MzThYNQHQi1xVzYbSCMPwh8NXR/FNkq",
-	"xD88QtLqpVWp/xhMHQjL7tdbqdLShJFNRQswyV33BLi0eOl8KZuqfXRLiYl6nxDOceHqCF4Ud87UbmyF",
-	"mWocrQh07XfeAcYExHRZQWRrcL1csIoSzRBnwTUftBIVPCeAiF/cklYYXrlVQMxq6MGhDaBUG0sR6Ago",
-	"MHl+kLlWpT2CA/DsaSRHTJCf6K90F8zkcTa+3BomXE5+lLWGIMsGOh9o/gGLmdB1VB2JJR1VDFMbMrJh",
-	"R4ktiLBNI14cIqTp1Gt/bqM4BZzitSsqPPCcranXBux/1RGb2Rlhz3L4ZErFuiIr+97wIQx47phH6//m",
-	"zqfDnn3Iq861gA+5zF/gU8tPtBCe7bgOYglFolG8nhJ5ZxS0DRqzJ16Q9YreBrOY5sQpK2ijGN2v2QMT",
-	"U2WUXTVk53i0ui36K5ivMIhS9WfLJK+VNd57zhydesfSKH4eYu8dhOBpSg1zshNjGb85G6/3NMn0KWrN",
-	"uz0Z3X9jL8R0ylk1TCKuw4yX0CWX65Im26/2/dHPghEU/NZ4v6tEsmTNyAt7qH06Hb1b1rMbVSa145Nt",
-	"zyXWzUxBxG4tcZlw7Qd6+SFCYukItj4gZ7Yz9fU6H5eVwyYd/pAyreODspfNGnm/FnjEu5jFY1QEy1PJ",
-	"Qtsei8RE6XNXRJBA6eRekEkPbClJq10ZT6PkTtHa6gOaGacVROnahqqgIvSK3TSzetOeMQ8ELmWdAgK3",
-	"w2hTw2hokcVqpGVlcBeShmrMD29ocYsOiSyCbbkleauqrIN2gM/6lgAWUdeGSxAZy10sabSrdevqvDKX",
-	"YiZ2zL7QCWHwIje3BCCHMlQghDxEOJdj/Ca/LA1EfnxpFIAmeYikrKtiQTCjufyXlt3cYWHj+bkvLZqF",
-	"oRxzqg3lElP0elW0y4tVh37Wdqae+T4v3V6cyunLW0N20jIPdDPLSEMVrSpWkT7sjv5nSxXLCM3BEeVR",
-	"Tp9pQj9wfUu0YazJiLUSLAsgELPO26ox0PYRbgebZWPfg9H5LoCNTWvwKnTJIni5e8AcU1huv3GTvYAv",
-	"AAflY1ivV22qQSk96h4QS+K459ovijwIoqhht7hPuvX20LC+JjZRJrgABgmtmQNVhT6donLFvJfzs1Ps",
-	"wcG0zz4ZrJfYVSx2XPT47aycyTgJZtD1BZPuvOWeS2rQg3t6+byjmipG13X92ckGzYoXu0nHhA7776Tv",
-	"HK/qZ2POmIraM3u0yIlBJSYTJWKFlYtzKz2dk/KEBT/LyBG/0P2eM2HmwwmhUnlm2y3k4n4V7oLeL+H9",
-	"pSuLXnTxvLJ43gYKaIrnXL+2B/fZN+nSCcprZJ4hcy4/HDuxe14FSt8LivWbLq/bnjauuS3hSXRe0yph",
-	"t83alZaMfSpbqoKx0SrRnXqEbqy+DDIF2BkRKZJYSoN9azdKX4GNc5m7HDzvZYyp0yNw2EmDmfR2db9x",
-	"Q0eY9N5m7xOtAM9sz+cLn8aE6lrXgheTm1tv/EBV5eryjJgAyFafznW5Z0zcJdW+oMuN5cXyEoolKGh3",
-	"qcgE+D5dQ8oTuhzrytOHQSPJ8/kymlfuMshSqeUE0Ao1FMBYib1GaKOo/RU0N9cg7SAIPcSsHnmH7dGC",
-	"WJPLd/93tPkW4Sk/TiVmzJKA66Zy4oL/ytZ5hTiUiwUQ/5W9svekhnBW8dkDM0xxQdVxDWDMCdcAfo8g",
-	"fAgfETVP2LSGUBKewqkgoeHoYkMjoPmPsGbAzbd4NUcRNGSgKFXVPbCrTgPOGlChzxapNUryu4cW60oq",
-	"FHVv89lMJbSacCblvJmAsHzw3McAC9z7FqQhZg0Nh3XX90u77rS+fK7iPlrgG78uSNC9d11EL07PvUe3",
-	"4yUxzAuq1y1DQ9SejTvwYH+LdAVSV2udqKOWh/WWqunjGcr3Sll1+NkHJsxL+J4J0PyxzrTbaHYs1t6A",
-	"anNWVTgyzJp1ndU9pnAWAwF07bwDti1vdECBc00Atu1EW/rFnQmnFt0nwhop9wlMAMPrSUyAK3QwVBAO",
-	"f4KCyjjO3gtRf/55QhTzfBLR29K1orxwYNBD+7GbdPSKFzOFnJhb6qaeFFLIdfdtXdNUP8qQC/BoJ9Gp",
-	"bXIBby3FDIoAL7FTWLo37TUYbDr3EAIA0HMNI+OuPtPjLyW1+2twyuj4lHann59tMNlhs4Nmi1LjkGdG",
-	"b3OrHNV04xzTbOn1mUQJgcLe71tCi7YyxCUej4LZgELlAoxT3kOIbsEx7wphnWDauuh6yeiDg6cbUQhb",
-	"c6eeD4UcVBmfDdEJuZJqHC8rfMbVrMUV3pNcqJpW1VepE8Yhn0EHe9Lw3LSKRTqbYKzQ/tBAo+6xlcqq",
-	"cpAhCbVaybZZELRqm77OPCi3r5+g5U59usGOFOthw4NoXp09O+VKiOvSJ34E43jSFXF2Bywjl5VCunwW",
-	"JE3XesXdnsDaCuMczjvSp8NydQwxybZXSIkN7D+TF/v45Na4sWYiFUpjCLdrKG61s51k+iUWOaERlFmx",
-	"bz85VNf+zKVYR71Bx4eUvWnmijC+Ge9r9KrBc8NDJhbB7bSuPQJU6dTY6gtgOCDzcpWtvL45YykwbXhN",
-	"DbtxD7/AXvCPQKOhwWjvGS08vqZHjbIae/wTKiAPKCMbGRKoa8JFqi7tnLJLBMM5O/PTZ7HKNFG6uo3z",
-	"pg039kEihj1jJCm5NhI60g4zWMZN7CZl2GSOf4DfHnrFVU0D3LghO/4AIPae6/B3sMvrmibMlUSTPOes",
-	"LKbqa6ICgESHvoJPT6958cXkT3/9YpEE6l4QHhduTg+WsUF7kNAvbollDrc/xjI3VBRvhO+fdoZh/gs9",
-	"TOSrdgbxL/TgMkOJbFjS+a1ZUhAffE7NpjVGCgKX3ZIdVRu6YxlBDD5A2EO72O4AUPbUEZIqwXu1oQWp",
-	"OKAUjUqU3aMAcxC8G11n3lY0Vbub50a3BH4SSfoa2a/JBLPctwVEf/MSOsNjHkVn2VyjCwg36QPrrHRr",
-	"7Zn+dB2PvehMFK1W7ZI9UbvclCh0LRXmpST9xw4fZozIyL1iIOQhwmF0krfnfWjoQRNtz6TYG7KkgbGb",
-	"h5t8irHe0z3Tb8wUIrZghwgVm5tbuxu4QYBKyMl1+Dl1++uvFXP9lIJBF7gVY0AHxXc7dCJulTXSmACx",
-	"Y5+ol+DE+NE+AiYGAR1H0/0REqNdsk9Fj7Dzoac7KeS4LYaz0geRJXZM+2e41ilgTpcTZQ80a/lii2FM",
-	"cNaJHMs4Z13JNgkq7TmGs5x5QLe9JVsE9Bn1EI8dmFGUqkzPY2n0ih1D1Mozoh9wWIwkL/KmJ+Iqarz6",
-	"6VFX2CKYdfugRwi5905SBD+9NSrWOudagyGDnxsAYs9WFVU7Fj7tWl5V0nAHONdqVsqqWOcVb3z+HDjU",
-	"1xuE2fMfC05rCd9sOUL85IqavFxvZLK9WGLSF+YKxbN+FQEH9nn7HOkZ+GSpI2oIdoQzmY572hf92KQT",
-	"N6A4YgDwOusHK7huWpMGz7WbpVE0N6DRMKVJwTXdKcZeojmgedFH95x93RZV8+U37BTlYt1OeRJBWSSa",
-	"/xq8/nDDRCpVqoLbQKZo0hV61pF81Wh5EoHcnZ1cQxeLAjHHI+kWMMeTTzwINlHJ9lTKRJq3XWgfx4MM",
-	"kQXWjfgRFyG5B9TxkjjYYkI+3gG+HFL8Og7o8JTUcsUYg2krYcNQH4vC2C4E7M+BOIiNgCUcO1243vbY",
-	"cI/2UHCS4voBB3PzPeZ5nC2y3f2wDH/3oD7DKfE8lHqbgyS6kXvmmo9CMPHIiKYH6H4BnVPQ/+2L/0IV",
-	"1BGSOPDrmWmBE/Dm7w4O6OxZYYaQndNPtHJI5gMF60T9CiS0X+RNwTuz8PQU+/zE2N4lTfiVcci+CEcD",
-	"W9WULWq29vgG3UW3Ihk7dY9b7tf07x+eDXbe/J8tc/E/dMT0tGZq2E143SV6s1+yn0KqxTkQKbtr9peZ",
-	"iHngyP5L4MHm6QOlX9VmjmlbwY2++cmnfZy9PnA/LlAp9UQVRsFopb2p1EXuKaJfgQDRLnjXubQ2sjh6",
-	"MRNK67dMa1j6OO3EyqOZaTpr4gYHecE8vTmCM02iBhxdAaqJgHoMdhPoc4WSh4SvBvMaXAnAsl1RHu/k",
-	"IZljyYRhDnjgtLUSrsxwWEkGw/ekQ2rWCD7ZUGsJ7F/XtjW2/XpZEa5dd6IWl+WggSbVmjPqP7BH+4Sh",
-	"anU1fNEt+tMUo/tP2AMTvpcS1AVAQyXUmSE6hCU5mL2K/SxON3Ab640OU1GSmjGDDpDfsT5lsdHr24w7",
-	"q9fHwT1totUdM9hHAGDcylRsG4Gw4HEvA/YV1Fr4WoMMv7YE8kDPHkQvgvFwPfoF+2BuyFtwXiJVal5V",
-	"vGZGMWhxhJhde15BtZjOoOhDx1cRCnXU9h07qzYUzNpCOnMV6zmtmCh8AfsNAbhcfFWDCL2kkHlb28Um",
-	"f7r79hX56+df/MefXc4grb2XhVWFm5k2UhbotYjQAXGfbRgBR9LN/wVNjOdMoAzmBROGb6FX2uqHN++9",
-	"zo0fOkTe1bco7UCcKu1QGG8+vXkB51TDBG346uXqLzcvbv4CtXymBHZ4Thv+PKdV/tw3X28kmp12t0OO",
-	"6Zti9XL1ilb5q9ZgXA1qsL+SCLqSSyt58ERtmorncNPzX1zPQGTEBTBHoaHuxz5Tut7HiulGCpc8+tmL",
-	"F1d+NVRMw5v7rPsea7Fcdu6WusLq1APDCJ97DOePADLhUpBQzEJZDaZ7W86HAhtwSsaJMxhlBdPXPqKj",
-	"kROD0yT6umVPRKGvW/YHEQiaf06QBhJd4KgO2EvYTvEaBOu/wJdp+qY4APDjkhshMRGCqX9ydbvsA60b",
-	"bIlZyFxbyn3ivrupiz8P6NpVP0+T1tU+Pw118eF/EIH9y0/tQZDfV6Ap4pJog5AcocWRJUAWobxoB9gK",
-	"NN0pdhgQLJz00/T6W8ghuz65eg3If+/tGHVKniAW5Nw4L1nNqNAdKA5VBSnYA6eh2cojCfplFeUPG4CA",
-	"2Q6ISzVIVhhVhoLCdRfCfDuXiYyoP1MbuJYFqxJbt0FI9NO84HDTn4gbBsj4vzM/9DHhpziCF4w8cHa4",
-	"klgOz/ON60MRQEeZUKU3TZf/dNVcT0GVHr7t70yTGAxzgiIbVnG2db3dGKEB9vLRWk6/LQ13neJISPEF",
-	"8AT73rw1CGmguN5HGxGSV+1vQUvG8KVARSCmcYdQPE3kAD/0FFTuwxL9zmTuwf1M0Bmo8EyTWj6waymx",
-	"VHToE2AquxrxgFSO3qEscJfHrABBDXcIaUgFljCcvT2yguEFONYsQdLvmHnlr0mv7el5hZuvI4loUSim",
-	"tWsO7DoRd+ajwyuxWmmBvmlrvxZem0lz7R0T7PCvMsnv+IODpPBzcmmEfuroSXHga4QKfWAKcuxqqViP",
-	"sLxh6rldCV8vmSTwvVGM1nf+stn9Y9gH85w9MGE+0XDrGbYfjsm9K7WF/DCQlTH8DxqFKRl6Kq61qdwS",
-	"2/FgfldGQFiqB6Y+0UxAZz5h9C3akPDhmY4KQ0eTGSw86F+fcDEtLX+QD8ylwD2RuIwT7BYJy8/H3qR7",
-	"5iAIHrfodgwuPbRuK2pYEZYfK9ZL3uhOW3QbGWVaA1seSgwgIa9b7ELuTtkFilHDvpa7pzLSpasqXLS2",
-	"n17zvVPnTyF3pGvPumfNNWj3ZVGgjn8LvraM0B0mbYGfGbx/4KpjQra7sk+d579hB8ePp04YT6InOri/",
-	"lru/gzI8uWbXWCT7nAy4FO0gCAS7L4JbAwrIjQ5tjTHkrWjNoHT25T/SL+8uAaYrVh9/Bq9iXia4HjA8",
-	"/1W4/sW/LdfjOgb3OWSPB2v3lii2bbUDDSWfv/gres79YY1Aqlikh+3F07viOTQTRRl2KRtMKDW5VMUr",
-	"+/SnciLbZ/9R8m9mP0fcABjEj+cGXE9CyYFW+08Qa9Fj4jNmbkGJ8K0stCU7LxzmLvKC9tniU5ywlYrl",
-	"FGk5JSi/9dc84T4L75hY3jDO67gHOx+vtUyc31cCxLuAXt/QmAJsUkUPZMPMwVH0sg2TXnxfoHJi7V+H",
-	"GpbBi0eA1mCMvf32LxmRilBA5mwss7j+3nYBAWAWsl8YlsVgmEluV8ONlEVkG0YTf35CNvDTneACv2DX",
-	"YQLvU8o8IDUAnYKwHa4eiFQE6+6SBULsErHHd9bmbYWHE70yr1S0KByyywmF5q276hJ7Mrr9SorJM03c",
-	"sLNumVx1jHcb/CJbJWj1KJUkeRbdG6oMTuiJziJ8+Llqye9IhK/YDsCxkAhXOC0cNZ//hn94DbtgFcMc",
-	"zD4JvhFFRIA/dCm+gWoPvxBWGXaMZ/nxqH0BAnjwL2XFbPZCxzGzuzxe4OdGuXycpx/Uab3uvTo+0U4K",
-	"GcL/ktvIaWFQYKuOvvIF5ZvVE55mYyHdn/9m1HFun/3ETWn1FE+gP3S13tM9AwxaqBw/EoRwYQXZHEnN",
-	"NaAT/x47LPsNlR1IFQy6Dq7mSX1nLuN8au+CqvD8t1wW7KTfwQN5zqh0gDUPJV6MPrhUtqgyYVRgnNLs",
-	"eliHQ4Uu1PM+pULnJzuV2wGQvIJoFprDPJL9fhTRU0ME0blFwGw+TOToYJpWIe2ac/MYHk3wnat1vIzr",
-	"ugTBJbz3vOuEN8WCrgHeaIYpHmpCr+LLBu97HT8tn/mWfmk2M1JaLX7DtPGOkSs49KEFqGWgrVSRMaGo",
-	"2LMiZjbdMLrX2EBIuJNBIw/+e7GZb0cwxVfvsD/uabkmawaAQgG83kiyZaxwCSTQ6C0tzkKx7kiWhQTd",
-	"J2UybLKQZrHGNWB47OlpBdUzTZRsDRfYnMJl0/qaH4fbjcyGwcjI94vOXoG3QG12RkpWFaSUh4gnr22e",
-	"Qlj4kyZ0zp40CLpuFX+o7x1WAiETrkS5b5xBax+HFobLNkcDI6iMT2Tp9tf1iVJdumbVv78bfglBsUPH",
-	"deiJxrORZKO8ao8qv6sTwDYLnuLPArl9cV5E8PSWUV1XoCl56hsHzXn/dNcDk1Z7vUw5TPR6mdYRs+E7",
-	"d7TxlUEbaLdpPgGl3zdZQCA5UdxCpoQ1nxxiKNclK4i9fdEo+z1m/hgl1pNhKm/V/3zF9HHHTLFO6kks",
-	"H5hyaDDkyKjKUM/dHOH/awv2EDN8omDRfcCOeJJchBiG918wYBRqqULN2vViRqEy69HeCc8Dz39zfy11",
-	"SMTE/eOP+uuuc+zn8DUCCV/HrfN5932MgDUOPRKiLKqrWgIdpZ7E2ZFkiecbJjA5YOpA+wouuMRHhXde",
-	"IzDhiYXZfACVSiEVywfdIW32gRWhRU6X6DjKVP33pxlmnD3Gv/yUM5k6PN6zqvoGR/40Jwc8/C3X1/NJ",
-	"X42DC8eHJW0aJhh0EQ4y6JkmFaQECcRUVxDw6MpTgdwOMTiWiFkAZQcwOWt6HnjOThwR7UkXE1apnVRb",
-	"XRnuzuqrUjMsqSxlBUm0UIudUgg1owpkSEfHmn5463B3/8+LBOrYiRdjnXtfJGCDjWSkHCH9TrgfskkQ",
-	"b+/JRaA+PI2gufVkVH6L/QyjeXLB67ZevXyRJVBSJ99MDSB435LPvlimc1e85ma4wvjmz168yLpxfJoY",
-	"x1Mq4l+3rNuSAyBUS87Nsct6u8JOGz0zg4bO0IB6mGC15ydzaL7n5qJj73turpTE7mIHe266k8yVWkvh",
-	"Hd5JWftlUXzPzRvDnqrAwj39uiHA66wcZqEiSJ3cIkDdBfr0npvnvzl4qpOa8x2g0cfL/QdxjNVuw8Tb",
-	"0IEfFiA6NiDjDRLYC7JnrLkocgLEd6Zia6aSS//b8qDLCR2y4cW5oD1mfG6J51tYTXHlf4lCfs/NPV76",
-	"R7Nlhz2C48F+4o/iurRfFR//x2/GNy6ptKQKFL7MURf/UDsG3jXFtryqWEF+abVBrFarATorc4O5QCIu",
-	"c16QU3Y6oeyKaVRT5/p7ILZLIjOgJ2IeHoANgfJb0OPVonrfQHki4Mi6A1J2GVTdyumoIdx0nN9dcwnj",
-	"hJuvevi7LmKRLYtYLzogH9Swj1JC+F3bn9FT5Ha7JnlXkr5XXEMngs1oKZElfNnc89/8X+s9O360NtIN",
-	"z6e55I7RYqYGcFgEF9dOdsu6laqmxloi0NstAb2cRj25bp1kKHuETHg/MYTO+eKLz7/4c4a+k4OoJC0c",
-	"ZrFuN3ZYdkfLhBAfwyxplitmSENV0EpclaI3ZwYx8YgkJ70RM2bkzzBhqNXDobWqWr1cPV99/Pnj/wsA",
-	"AP//",
+	"5H1vk9s20udXQenuyrt1zNjJJvXcel4lzh+74mz8zPjZvNhLqSASEhGRABcAR1ZS/u5X6AZAkARFSqNJ",
+	"du95k3hmSBBANxr999e/rXJZN1IwYfTq5W+rhipaM8MU/PS13L0p7D+4WL1cNdSUq2wlaM1WL1eF3K15",
+	"scpWiv2z5YoVq5dGtSxb6bxkNbVv/U/FtquXq//xvPvGc/yrfv6mWH38mK3eGFZPfoIbVl/hG29pUTA1",
+	"+ZUK/vzo73y0b+tGCs1g775iIi/tP3IpDBPG/pM2TcVzargUz3/RUtjfLfsEjgZfKZjOFW/sIKuXq/cl",
+	"I5obw8WOUE24IdpQUWgi5GH1MVu9ohUTBVVXm0kYcGIyufv7M01oUSimtZ3G13KHZNBXm0g05MRUCrl7",
+	"pgnSV9vdMSU74v747fmem6tNyI41MZM9N0nqvFNyU7H6xBQafOJ/nzcVP25iOj+V1BCuyUFJscvI5ki2",
+	"nFUF+dPdt6/IXz//4j/+bCd2z4ClrketMOAUD3d/98cOPv5ljg/9tmKirVcv/7HKW7PKVka2uT3E2shm",
+	"9XO2MsfGHmZtFBe7Vbb68MlOfuJ++c+W5/sbN1L0p0943UhlUO6ZcvVytVV8s2HmOReGKUGr57lU7Dm8",
+	"DxP7snjgOYMXlGyYMpy5LSrY3A78jfLqlX3uY7aSsHR4tb8VG6YN2XKlzS0xpdSMqLZiBZGtIRXVduVW",
+	"Kuq5j72XsvoRB/0YNocqRY/256ZVjdSzM37nHkPZ5iXjP3C13Sjdcjo6yM0vLDf2W1+h7Okv80fBiKC8",
+	"InJrDyVRVOwzohgtiBRECkYKerSfeNQu57KSrZoVaPiUfb5VleWel7/5ZWykrBiFPdzRZm6kb7ThNTXw",
+	"7Z2S7ewL38FDH7NVxcTOlOeML5hZ1/X6wNg+mq9o6w2DtUix3lZSqvRigKPXlRS7dV2PyWNJomnNyIGb",
+	"EgikG6oYoQZ+qOSBMGHvy9FnceDUmLhET3A8UpMD6FIqc8nUSr4r7dzsd7jRlrF2LPUdXZzcPl3SZpbX",
+	"7uEh+7SdwjnU08b+YwEr3xv3hpFIz+Sm7JQ8mJJUbGtIKwyv7E0DEpLpWyLseTqUTNjfCvbAFCkk06ld",
+	"MbJJfqBgDdLO7mkuqSEVF4xsmGUFf4CfaWJkA39Jjq14XbNi9lr3C26VWBdsN56MYyHDGzeBUir+qxSG",
+	"VuPvpkUXnk5PhyApPN3DRkQMPWLN4SkKp9jzQ/+Q9lguWl50VDsJlBSkXqEcCEXahrtk0dXwCl9I3Qv2",
+	"pqe5WWuWS1Ho9Omz67W3lLGKBCU7xUXBlFVsjtpKbwqSPSO/tMWO1VZxSDCDsx4WKNbZiokC2WYsx9iD",
+	"N1z68yzlgdRUHIkVDVw4qbXrZmIv+B1OpWRVwybkpLdAFs0T7ueZJ99Sbb6xk7Yv1FwU47kf7L4aSexf",
+	"OylnpKz8SkoKwjdQu6/7JOhqCZKipizo8Zn2w0pl6ehO10Gq/VJlAzjTSiv4thU0MJwpQd0XbVWlplSz",
+	"5NyFNOk/oBa4RHQ0VDsjbMy9uEguyKHkeRnx704yTZRsReE4+JawujFHspWKWFaC9QAdztr7RlGOqlaK",
+	"zGilkIIX5MCqSH51A1rRuqZbw2Y1mTsq9uGNDdvK+UspvML1fl3xGs2h4bZRAzpZ3hpS0yMp6UP6TkU7",
+	"dPGB0Q2bvw/u4SG8M5XB57dS1dTYe4ka9onhNUttHJgGc5eyKN5JjscRSLtAr8Zn27xMXpUHv1vwiD9O",
+	"G27i00sM3adu4MFtFW1o1jlc4OjAefCyMQgxtwh3itwW9KgbZKaXCn126bFbYN6su2Wc1BrfFdGehBM4",
+	"eY11dtTYEhTsgz0YXOysFCwkykA8kyOTgI7MQ13xB7cTaCFSvZ+0Ez9mqw3LaavTIicvqUhNMyihVo5I",
+	"VegU++VtWoN1HAHLxMneWu1MMfy1tYq4Bl0uI8BM3JCDbKuCbJKnjh2npMuBaqIZE6RgOS+YzoiQ9sp2",
+	"72aJC2/vrqRTZ+DvTBU8N9/bR8F22aYXioq5cf6GDas4e2CFJeqGwfpSq7GsOiGCBrtGNhVjRVKNxQcS",
+	"NwA1pJbaZJa/NJxSWkvLaCWrbwkllZR7AsxPGAXuGeoLgxO6x8NAvW/BEb2bQrc/HashzdxaA5dNHpZX",
+	"rRmrfVuazwr3b+0zVospktyNNEvYAC3qmUPuGCwdZBGsC9+YnD9oBqMF0CACZlULJy3sYbUkdyZ6n7Lc",
+	"wCVqGdwJvTFzbyopJxTJp3ctmOUaeqB6Qp0opGDpJViO0BNHhxuSU0F0KQ8Z2SpZE0239orym7VoXp6f",
+	"hnPaSpVPaegVFUVN1X756t+6N1JfQgsrKW3wAgMhAf4z4vyEQ/ZuKioEK6bvbjBnZWusgYty117WCZ0v",
+	"OjKDaSrW3UsntS//HLxTy4cwr7FI2/OmmdrkRf6He/vQHfhDLvJAWE5xMxjfhni0UocOjIwF4sRZ5p0l",
+	"7kxzfD8mfY+G7mj19s+f9G7OkeQI7NrtqTtVEd38aepMeSeuYoZOCjzF6N4aeGndxtvO4F9+oBXejhUz",
+	"mgiJTjGyU/LQOW0UI+yBqSM6RdFt0xekJd+V4FVI82YlDyf+KpxsXir3tGzVvNS+x6c+ZqupLw+Ij4/F",
+	"k83idYXvugmnd56L3Vc0T2gPPzkRCEo36B+K46WPW67JhuZ7Au4MVR5NWY822T4w4Y90IgOJ55S7mlFB",
+	"jGRW8bFKrKIH+EbaFSLYUst2J2m13tFmSkqUskpfj1611MhxhbQ35VK5HzPAyI633Jm+jq1Bbe/jHYMd",
+	"8k5arrtNHosL96c5wYlP9a3CJRuoDWt0arraR1H10l15V1Fxb1gz3pUBc4fV+rn26egnlQUm87va0TPF",
+	"8HFkt8+sGMwa2R0CN18z9RBr/14hHMwaBpn4Lm+YumM0zWo/ChBZwvjDkOMLVr82SrabihGr8u6QPUoU",
+	"yv0VTKmm+HpCm/2YnGjrL+H+6EuMHPeyN3KmPGhOsnBN6Ea2ZuBs97/2fp5rHDi0N5M7kDBMvI2Pb/08",
+	"vUvfJ32RD8wwxQVVnAq0Hu1KWs3UMw0uwlvn7LWileTW3ous9VvwdVQsI6ULExRyZzelZFVxSxrF7OWa",
+	"Eae6wfFAbvDGfPx9L/yzFY4KTAMjzMV/C7m7iZd5QQjYEs9u8auS5fs3okGTjBYFt6PS6l3EYFtaaTa6",
+	"QKxikDwv2p51Wjnx7J8jUpEtrSr453ablJV5ZS+v5EmnpKSqID6uMH63pFyllGhzYM5/29DYuI6d4kv9",
+	"4bxuJsOp1tI+wyaQEuyBmn54g89//vn4aCz3EOsDq6o0NdxfMlJwnZdU7ZglBSUbWhBd93y0Jy1jRxy3",
+	"09Enu43JOq7wG5I8oaXkuTeaFzNcLrmY0Fh4vhdMayufKbHPoVIAFwPkyVCyZayyIhvEWQgpHqi2qo1u",
+	"FUtGf5ko1g24U89wu0I0Y+b51xTFcCkrXtBjgucLF31Ct76QG1kcQUItvs/vG+TMjsc+e/Fi0gRtBZ8P",
+	"9sCj/2WfhHHVboIkkafM3pG8JhWjlhZcWGu9u0onw+ZKVvO+fvsM6OR8V5pFK/gJHvUrsNvJxQ6Uck+F",
+	"02+750YakQTxHW9lf1rxbiW+mzwlkpqeH7i0ct2eq57+NH1B2PcfczMEj5CfQSv2Qh7svVVQCKZVdoHg",
+	"Qf/Airk52evg5pW3hs+eFlyVOK82GSJFDzGjyh73hrOcWSbbY4igS7VyHv/WgOXp9bWZue+5uXHfvWDq",
+	"e8ijy1avWnPnvMED0RY865Pu45ksAO+lhceT3NQafcf+2TJ99kVPNVtTsauYz14YW3ysCU6s0R9PWHc9",
+	"79forz35ckZiDlU5SSTnPNNTOT6KFrzVk44qcHxP/dXQfqy9+8uB65IVkXE7uLXononMXk6NklteMWfN",
+	"c0iUg9ikdmYtKVgDKUBWB5+NscV+pQHt4qVGVPOrCLTqZYnEgqvbi2ke022VcO/rvJSyWq4g3cPzSZ/x",
+	"MKboRk7N6GvnE+zFV1czspMadvM1Pne+8AR9zH6Z66ZCP2Gf7q+t5SDBc00o0UYqVrgA1i2p28rwpjqS",
+	"zZE0TK3xz5kL4xsJga+aVmOnWfhDx4pRSkg3VprFj/UGQ8WnbTD3XG+8rPt0kgJylwiV7Nj6aCV1cjYb",
+	"rky5Lha4c732i28wl4824VPeSmnWubtUTwc5aNDjvE49p8tVLgR1TmrNupCCzbgylx+YkK6yNC+loQ+Q",
+	"zbTen0gbPNt7BYdx2eHGtESpzBqdlmmyPTClndNjzNcHWu3ZVMoR6Pf271Zw+tWSkBewaFd/wg+k3Bag",
+	"3S2nD2qeyZGGF8X4KrmWngqGnN/RkHgRHbjxWcqi09qtOj5OCVYKlMk6Z+FoEcOVD7ghMFN0Ev2hmJA0",
+	"l/gxerJooEiAq8sKalkVzv0F0ZtbwoU2kNy9Jb3d+/9KmCWE1ERWIvzdu72cXc3sxcgKomXNwHh1+bKg",
+	"4UBmr91d8Cw669ZaF8n0B0v0dRehplX143b18h/LYtU/Z+N8FVp59xTkNuUMFLEtVfZ/bjaVlFZ2UIOZ",
+	"E6d8pr1QBFq+bLmM8ZL7tC/ocXI8PKS5SwBatonIlKMthIi7dwrbo+7WXrd5eYtnxFPWkB1/sJoupB0S",
+	"wQ7gNKXVAQTU73/FJGK9itH9J+yBCRfI8flFxEgJsTpcXS+iOUwEjSPEVpFfzzsj3tvn3pjBLZdMroIt",
+	"0/5oKUaLWyIYKzD9CKMPRMZ56vEtefFV1bHkpy9SvqMZGwe8tWRHG3uK0JGFUrRo2S15AVVbnokwMcGl",
+	"uF33BkxdFVHx3tOln5+TFF51E1qYVWKfP0/ja5vmWLqUodN1Uv7BON9hXk4MtI1hgqfPfIhyL/2qJy70",
+	"v3N2eHISLajLdAVQh/mSpu/wKXt2pCwm7kwoZpF7uFhIQw+ZVTCYNqHwFRJ+lt4fP3hCjSLZH2ZF0N/s",
+	"M+7ZNRdrf7bGQkQ2TKzd/JZxdFPR2fjFf1p5+q5yoXIq9kvzu0Nwe1yXRU2oOVzsKsfR7tu6puqY2kyj",
+	"KBcTiXoasziRl4k2rAl5tD7nPgqgSgFBiFSGrf/IuqGHqeBsTY9wq25YUKiObPFC39FD0gQpj2vh0jaG",
+	"ltTR5TpwSOmBlVp1trey8ERyYWOxsIo+6egeDlhPPkQ5DHieIkoM9yspQ1r2luuEP4pWVSLmIneheGQj",
+	"5T55m9qHFkuer1t2Jw/pHMM2FaDeHLEGkFGVTNfNgL/TRxTyxVKRJMO8bhpUBVem2lZME3gvc1ExKCk/",
+	"WHJqxsRyGfTAilDpNsoezGU7H0O7c4+dd+dEKVkD5QOSJjGMhqvV/IOzVGjJaLF0bellDZja320+vwu4",
+	"JAM287R2pPN0mmBXn1x8XQ/9uenACz36w/IrzFYFrQ+Tzk2H5nALYgtKotEUKNghr+ghpe6dDgzMlQrP",
+	"+PNnCmUbqlhyeaVUAg3XZBRzvOJk0ejyeMGiws+rePuHfpgTZZ5heybY97IY079CGJxqs1S/8RLhggj4",
+	"Lfl0YBlPOTzOumSW+RDONrUfbTqPjWMXFd/vntbT2SPnjBcyzOikexFv8qctV4Y/tYtvJP/8ac39HCu0",
+	"aBf7KYuWxd8d5l1V8kBeIKtXPd9oNLNJS/V8Y2OJ7XBf06oKBaKM6l5YIa6zpMKngvrMgaqfvO+kof2t",
+	"laStAGUpVY5naKr+6+CKyKw6/RJACIDzMkzNAhPCgROgVRHlMFhhEizn5CcPlKcTJECEgqcyp8IXrRHM",
+	"5+SaGF5PqPUuTQICl7D+8TfLWX3tp/I47yLA4kZHnIgUwUqIjANcZ+qwhnSsxCbYdYUyIb+poCyuNd9B",
+	"qURbVcsgeO5xlEcA8AQQjdFMv3RRYUxAtaxQ86KoGPnrC/K/CBWFq6aAUqiaQRVUupZiKvtCHiZTLyZU",
+	"p7OKJQakRkQJ/GYWJhYGTZLxwcM0nVIlxtnajlntGStp0zCBfny4sJjIy1tfh6rJnouiy+wXjBW+WNWe",
+	"i3F5rllerp3Tql77VKPJktuQLdwVejk2HG3/OSWSJ0EgEkZiTQtGNvbcSwBUMayqNHGZax/eOjifT63m",
+	"VHMRfk4s+yyIiSWZ68AFoTjXF9OdUXTnMjxnbVj32McuQWzKHX8oZRXU/Kw7iAdqFZ+qIIjIZkCkJnOO",
+	"pkybM8uXpsEltmmWw0KGYZr/S59yhCm0ltF8rbYmrXDVZENGGCM7XFAm6CkzCL164eerrbdUERd1olj7",
+	"eWBVZe8wu+dU75kzK3eUiwz2H5Hp0jV8XqMNGlu0ts9TS4sU64TxsBxpIRWQhxg6nIRJIeirGUIyaKi8",
+	"cfgIURZzOCLZAFoO5IcrF4xqCuH/666yUBteVeuovjCqIhxVGDpcBg/b4Hhl5vJ0B+fm0uIFrxl+9Nvj",
+	"fXxnmJwd0s4irb3DuAmM8IUThj5CNuMhch9Mkfhbmk9BHlCyVUyXcDZ1KQ/6llBSULUHRe6ltYsNIzvF",
+	"jvDbdc6EUYwU0mAJK4AAWPuGSMH845uq1SVpuNivw4ORMgQPgUOWHV2yrxsX6G6AZ1ptWcqPEdhpkdr0",
+	"LTLiI9Smbzmrim+UkolqMfahYXk/c6I7x4ANmZA3GlXgXAqjaG7IQXED2ZgvUWP+x2c/3wT/yGjUB1q1",
+	"bD5/Dj/uH8+6mSaZQiqW05TvepPMVpGCeaFpOeRoRbmzcJcVw7vvfUWTUUXwIicvRCzndV8ELcbP/FEO",
+	"1myVNi2dm80ZYsMa9si6HAvpNi+nTdbg/nZaGACXJDDnRFS4nPiofcHZjo8sjRuaSkhLpEP0oQz54RQL",
+	"fZUqqjzXJdzzyS6HDhghM5776mVvxYCLS9+d97AuB89LkeM72nwLZUgpY6+UrWal1R3dVR5Ok0+iGBkj",
+	"2zBY8A0gu0JKHvp4c6oQ3Iin3RNL3c3uW+GF5Po8RGiwqjHTsuSiWKPx6n+SLTpOfAxgSe3Idw7j8PLS",
+	"ERjhuxDH7+/meQCngs3Hs3xtHkuhJwQLFB0yIeJGjIT8opATcF4gmzFxNyFOW93SatmkB8T36JICAs04",
+	"jlvXJB/cOafGIzf5dKymmGfcaO69mMbUzA+pUvPX8kC2VIe652eebEipDdO8YJ3BZDcIrBFLX7pjaI7w",
+	"X9noCO+U1HopI8FSlqusMbcn2CFYDBPIti5kDIxpbdrkdSdbU/EkMlVvEKoY3pso07jC2xWcWHb8yN+y",
+	"aGk/4mfTwWZnCizKb+wwbEc5jj0oXp+8pj3AhmAc4BMtAxAhVQSJcQGqyBlHMyqYn8p516RiVAnjXYKn",
+	"lVJkwe5YwwYGZutZlgG0xGPEBfJPH6YfN5qpB+rdAmdYaOfJCkuIyWKxRTmyC6FdvEDxkf7w4cRnprfl",
+	"sjgp3Z0qGJHdVp8lJQZUGhq5CX/Hwv2cjvSN4HK6EFy3xsGKztzfdB1aELgDfA5GxcVXDLw8eadcIrWn",
+	"rvBpcdtUNGch0yXeNwfJxBnZtgpkltzap6ggCNRHaFWBYwFSf6zAgzwcVkCavPdTn2NrTUiYIFJOio3X",
+	"NJUXVcoDaaxlzjUrcI1gkEkIrmvCdeTAEOwA0qrGC9e9taTI9zW9zCPlS3xfR2UWZwQtoCiw5DrGExnH",
+	"coJL/2QBB6sa77OU2swHIJLeafvmRLmDQ4ONsnoEw0xup9D6nD2IISS1hrr99ddqAvVPSD7fyOFv8JA9",
+	"EKqY35J39PCjcsnSVlaHlwYLq6zS1irS0IPGeoUIRfogzsyxjDzGCQEqNV/iKX/nnwOlIuUptxajVMT+",
+	"kfwiOZaoz+B54AbEmxHNKMLedXRyn/a0SR5ax3WR8Ucr9BAfqEBPNdYrLIEu8KM9Ar3gNddGqmPa7aGv",
+	"4J0BP3pw0I1cSa43wEKWcbPtkJtH923qM+YgEeMtBKJcKNHq1egm4+Y6U0i4RvBCBl0x7ESSNeKBx77M",
+	"aQjT6fYQgH6PFf5xYUlUQ3JWkwjn4TkZK8dHToTMZ7AMJo0tyPHAtaTRaKIdWY4HhM6oUyvy7qrDEoCF",
+	"cYplD9wzYYhASoJVNH5pdVR0OwWxPuXm7eWTT4ozMXDT9ak1InDCjxce7W/cFApnyCsL5EpyvsRQQ5/j",
+	"K15vJlia1xvChfMKmVbRatB8JK76Oyy8h0AzTCbCuKQDp3N0GSVH2RKq0p+94N5q2lSuve8KUchwSu2D",
+	"egGO36F/XeECM9xY97kUOd70ofbblhepJboOagN4hZbNNOWQD0wVbTrPbaeSCVkYOLF/7KLdmHB1XmAj",
+	"PLpI0H/PjdVLUgPtebJJCs4TMmVSE5z52PdcFG/EVs5eKjignwXmIvq9S9HTL2Rc26F1W6dkrbUIAqIp",
+	"6sVAO8XyvRSsyAiUx/o0Y0jecF3LokKUFNi2hyQ6XZAMT32EuB9XbHFczG5BmhN2LVXFqSSf62TgOCri",
+	"NffAqgXPv4XnEDQv1YMD4G2k8mToB9gwfwvCsa1THhOZMlO5o2J9VgqStZT5ZPy9dqA8UBgOZmWHx0VV",
+	"A+nbiKrngO93iLu85akcwu5zywFeS1Zt5xt32YcQ0zqfz4OFhyANZta/9p4jHqysislLyyEjdECa8iBu",
+	"Cas0S/VM6kFpL29Q0mq6mbIZW5067QMWc2cb5kw1ogPynDn4+KhsI6kjnoYhOeWR1a5BRAHdGeCSPSbK",
+	"Ard8QencAL/DYaIii4QcWhQK/qgG6eS2ydEyC1Ky8+b6kxA2+4TUvQRq4/pib5g0lrfG+IxZAFdqSNPP",
+	"Pv8dJOQpgQcAlTDJLPClr8Vj2nTeFDxNbaoD3DVl3xOJizk4AzvJS/EMUrjAE4w6ypqraVWtdc61BhRZ",
+	"/LmBUFK2qqwUDz/tWl5V0uCpDMH5dV7xxlVPYZ+t9QZdhv7HgtNawm+2HH0nuaImL9cbicfSPQiJdsfG",
+	"8HzdyIP7Ba8emFoLbpRv46eENq4UdOugEzeAsLrWsqDYX6BYW0pAZ+JsZRSjcNo9OOOBGqbWulGQL1Mz",
+	"yNsSUqx1xZt1DcmHwdHDjmzdKGmYT/grWm3WNWbll5SrteFsiSP10tQ+70iNFcexgrdRVPMHloRpLwHv",
+	"FYTHNXS1M0//edc1nPCpNmVySwZXmM80dvqpprwgfwpX7J9noQEH90W4GMJ+Tpyjt17p68olBLoFgUe8",
+	"6bOALd66O+livnCwF2MDbbKNTOi2OC5sF5LUEitcCuxwBuBO0d0Mf67psdeqKsp1Xyhnf5GtXcp1wApw",
+	"C74RJo1UsIRhcYiABY+O2fGVRauaGMWZdhW7UJfUNularlkEieUuC3sfHBckkRfHfiVXyg8la4ZlVsmO",
+	"eslMwNA1B/REo47ozTIy3ZTv7H4NiVp1q4K+QOBP5wqQW9huHeuIplSy3aVhAUIjiDN4KN3twY6lGN2f",
+	"ZAhQZkPBM7SSTOdD2qfXw545PQi/eaCkJLoM6MJeooV0eNjfsILA2yFf3Seqa8ymjKcXlZ31mLnrZ4F8",
+	"2R3nlLiMT+dISi2VF7V8YEsgF67WX/SMk3l+hUeS5Y1v6GdJUNyiFfZiXt8DsrvaQCB1VJ0A2+Z2ZJo2",
+	"l5gu17QV+sJ36d5Pcv/0Qofq70h3nbuxscb0Yl3Olah213YaiuUy5KskrMqoCHwaXaobJaFL7NZPR/Dp",
+	"RsH/Ajdo4nrDw3viwpk5sMMS3yCynaAOojUpenEh0wS8d/Mb4kkc0lvsyuuGfgPFXL8ScDq2xurcmEud",
+	"DsQpdug7XmP/3kSrcbnFLrrqmL6/PR7QTMagKO7sf3S4XBO1nBLUFntNQyVIGhRwWdsd7xuyO9otzn86",
+	"7MSJPmZvo4rNqRAUAqiE9q5GEiYKH83OWzPoouOQiYxEw3inJAr+Usr9sgqkt12N3COqkLrm52kdshWF",
+	"jFouQnpo7Oke1tev0tfOiMfOrpo9r6z0vKuGbU26Ieq5BSaHUs5n/vwED3WAA6e515Vw2Gf9+Ok1hL4m",
+	"0XUJId9U2USfoVrBjb5xxaMXsBO8j+yU9gO8lgcAVg3BWmwU0M/DGncck6mUkXGUBZwPOtlY4ILuiOcJ",
+	"lROl/9Ag6bwkup96LaKduMW2XQeEbx3g+p4q9H/q/rkXd8VoqDbrhk5E/RrF9IQ8YtjuP2rJHXoY0qq6",
+	"JUa1jNCiQNvOxN38DxThEaD9i5XO/Yb5cePWkjbz/AIPXdaz9fevFk+JlBTH/sCouC9+19TiHzpgg4BT",
+	"g8wTEm7cz77/vWW78Df7g/8D4npBE/OFxdv+44+s3/5hKj/V/QGDOVg0kgZAgbTl0xAoU/gn6VytbkZX",
+	"RkAJbYcq0KZgZiel4A8uOW4IOXUKWGQxnMipdZ7lO0gmF0vNogIi7HBYnJFCm0a1TWV+TYJ//uC8KKF/",
+	"FRocoBAX8iAWmr8/oHL5GPO3g8d8lLE5bTrKw2K0TKqvAuZsx8EPp7b+AhTLp75xn/ZqSiuevud31wQc",
+	"xp/asVduC/pn6R09gLQr+I6bW/L29acb+PkO/gFlo9YqIyVAGWFBbVwN8fbbL1bZ6u23n8N//wL//Qz+",
+	"++kqW925/34G//0L/Pdz+C+89Rr/C+++hndfw7uvP93g/+yj/r8b+B+MBM/ewXt3r79Y2BuuYI8q77Vb",
+	"mD5kORVr72geBQwRj55IUR3HGJ4ow7YSSmRQe2IfzERe6gUIfufisi7H54NKdLRVU6tWjOYl01GJeXdx",
+	"oFFKxTGgvlmTI+0JaRf0aWyrU0C9oKMBFLodDKKamcfpTYHIYoKE7yg97KSnqnSLOsW3JvkXbCmbVrWL",
+	"maZIKfxKU6bVusGJTwsMzHkMXOT2N4v6yQeiZh1XT8mTS/DTvgQDyVuX2AzZVTIbxetJ6DRrEpy0qE5k",
+	"+kNbxtj9e8a1cQ4o2hKggwlsgxn0WCaK9Tkz2U7gQECCkCXAS2wSAHAOGaFEl4wBOhcAO5CGas0wZ5uS",
+	"DRV7klPVUcO+Ab/A52L0yDRCxGloiGmY51tMabKckcUlJ6ODsR/EIioHr654nfy4B7G6mC+WOeY7kLgY",
+	"93lZFsUpJOSYXSZb7sJ+zXgBUCgvchVMcNIUvvA5184ZjaiDHTlZuYPOXnT0YkAb+AngtTuB72BOT5Mi",
+	"zoKcdEDbhXwPjWsf7aLEFgVrI9fh1liGM+CcA2OUAdFWFZ6hDg7d/g6TXY1qWSDzAvxC+Ea2Ugt01+5p",
+	"INnSx09h5PhDsRpvlJvTFHnuvbYdPPweMV9KDYp0U4Fc2Si5975/KMgUUH6/SL+8Nxc29ewpmPoKlfuj",
+	"7vadsd4L13QHlpqlB7DDtRtkGkm5xwsDCqYzV9fg3KQFPbrGF1wRXxK6uEIyDY6XEHwIs7tcmlzYga63",
+	"nekGdHDuUs3n+odvETb7v6mRmz7KC0zV6HL77I/Dhkg0nQzs5akUjgOcoCnpM9m02Gp0a53TKlUdgk3V",
+	"AkoXzY1Umry4+SIjL27+44uMfJqRT28+s/+4+QKhdTkEcbDM/5kGmFUNqI6Jeq9pgLNFmEGdeD+/jSxe",
+	"liewdS64KDwGhEOXiXb2FOj+31wLqxTk/nIj+wyjmVFV8QWr7ARUCrpbSOL6DIAAqpxw7eFEx5AHZ1No",
+	"qiS9YWrtdbvFg0237UnnVUJUiOW8sOsDk50LQsmWHYgP7I2Rgc9wE0BTolk3AcALuOA62J6a8sX+Zfup",
+	"qWVfimSPiJ6ef0Kzn7Et70VTSHnB8DQuO6Jh8kB4dIzxNUjj2DBxGV7PNPGqVPCCCwjjgbgELxbdKrt1",
+	"C7K38euPyN72uF3XBaO8OHqRvgEH5eQpMsA6Uu3S8krqM8IcU3gPdnwXAE/EuGnotWLNffngLKZ+a6uB",
+	"88VSdA3wZDNz+so++ZXDMctLKUPd3eA4clO6Vmk7JpiiFckZr3ptjyIZl8ZchcwDyykP6UInhIBIvxua",
+	"AlFDKkZ157DyfpPOTTFRlW1PxnoG610z0tqThCsNtTtnRdMmkHSwIhDC7DViLckdm8ykjvEYTudR+Qpn",
+	"RgUxkhEmCo0eVVBDUFc6G4ZVPqTbYvlWL9wABp5GELzsCr3koxaPqaa2fRi0fmqbWMs24e3fUFFAQc0G",
+	"/JmY48A1OTCqNJGt6bKzENAfc7MIssqsOyJ0GXLJi93x6Ty4EUsncCj8Lvc6H/oLo4sfD1g3i893Sl69",
+	"w8TRLiIEAR4I4ECAZpH9/A6cE5dbzz6oOxL+k321qQHjDaMQHlEkeTiWZ8YepNJmefp6EnzCEwTHmtjw",
+	"Hz3KlN91AL71lT6VPDAVfiqpKpg2o58rxNdZ4OEo5O7mR2e3Xwya9M51bB22ykx2Bi1ptSVUQ2qaB06g",
+	"BLGjAA+MIoYcdMIAE9unHCUviE0l8/10oVaABPBCE3KWokqtjlG4Pr8bSzJpIiMu0oH14u5A9qEKYGFC",
+	"GnArpKTeVfuDlSzfVy6JftFg70vfhmoRtjoUwgRwW3AWeS8RaP306GJyizWcioqv6fGxzbE76LsRbL8r",
+	"IQ45XUnmKjt4soXYeaWsihMbhBBxTv9xCHGuNYxU+8WYW7JKdm6GNKyxVQlEgfbBZAB+fzLI4RN0Ux+C",
+	"5M+JT2V2PYJ0l8yyz0ESa7IteVLKp/ZQUbF/ZhUJpc9hNMGKqYVOZs6c1XOasbWRCexNziLszT03Meix",
+	"IVtuINnwHM64Z+y9TJbmVfyBpVHRrFRC6GnX9mWUvNY2/jpImdaA8gMI9CWFNsi5rGspko2qz+nPew7K",
+	"h312HYvMNGhUzUWBiYHgELBv+cNYYjn+MukoZfXKf2y2/8JEN3vXl87rBFF/OteapyNZBK1YBohDpwrC",
+	"me+uwXA2swCkiCKpI2N8HwTmHG5hUjlxQnmcqtpdjyddfO6x8wKDRjYLj/9ZB8XIZlmaIE6g06KndiZd",
+	"UTQVDHdTtuocFt1AhAF03uwxaZWPs/aWBU4j6+NEV4dYsj7ab5O3Rqf75cIhieDiK75n1RHQQKSDEoyU",
+	"NKueYT+kl8T1STK0qo5kw3ZcYNJwwpZzh2y57bski+DvTBU87xAgTkjo7UQGWSSjcR+SsLu11CYjXv8F",
+	"f7KHusGcHQieW4l4i61Xh+tOmMpnVNG4OLsnYTfXvoizQyb5KN2Q8x8fMvLrz1Z6Y73NJGmiqFPcdisR",
+	"gXoXgRRGDdN8I9GtlGa9lcoVrkmx1tw5/tbOd1FRTBW2AnyB4fWuAyO83PZSclOl0OwKZtzRG13DTCl5",
+	"RuFs1DQrWfRPTTuFOMhNldaf8BdzHAR/9cOET2V+bWElSb5RcsurCxuLL2iNv7DV/ZllOqd70F+tC/wT",
+	"tH8/SYN0nDSX1KwrLti6xGDt1G72s0KSMjKB27tjZuQ5SA062rtHjiw7L/9sMxLBPDzCJEsY3pxkxeEV",
+	"7YbNkts7HC76dpKAbdMcS+d9GyZ8NvaPz7TzfJiDJLUUpgSLpvSA9sOTVUxAp2CZGTeabBmbrv5IgAEO",
+	"c0WUrJdqS1ys6Vr16nki6dWlT82Uqrv6oaCRu6SmMHp6Z1Xj6lb7NViALyZdYe+C4Jof6BHhtf+0Ct2X",
+	"hYezHLjxFgF3fBlgOzYsp61OS/28Taf3veih1YQu22PpyFNN0UE9ombKfH2QfD7B9u/w0JCwASHETbxb",
+	"nR/WzSlFYdhV7xodnZ3Kqt2u7FC6WsIDdp7WXnVF1+DwZprQ70PlZVq9t8MWih7EZJwliVXsO/7qsouY",
+	"lzTd1Mm3pZye3mCgzZEISGIZzaVMdtsMHSLQa8yNVdupSHv23cYvjlka5aKc/jhipYNT9fCvlv4lqrOM",
+	"quqYbqO/rJgZJug/mwW69rfR7YRP8MehTzLbJSg1O0mr9QmVZam79bxIXQouwI0wucLLtLkuG87TtkAM",
+	"B8Q6TBHxpHb3u+V3Dbuk6IDtOW3vTCQidr7b/wYZ8lM18IrL2aTIe/v1d/Cku3FOAC2CjMByLyd4M0Rq",
+	"TdroI6i1J6pXOdVlAfgS0Wrm49JxEwOYwAUlLnCXz4GOiMLltJywUyJTJCSbdszcQQI55SGi3AlxkjZM",
+	"aNCFTs06VptGUmG5r6hPraTOc0YUsDV3ViFJGepL8vWB++8AjnxIC5+j3+MKnN0gMdNtX2rb71zcJN2Z",
+	"etESJxpNT5uGwDj9trjWKiKYgQJFI7IZdMyYamfrP3Kie/JdMrfzbwzQoSCflaDtiU44a/JEAAVJHIKT",
+	"3UyxB8n036f/Niph8wnR8ZBZfwbJFUfofgE0jlY1NPZnVB9dew3nR7MXJP5TC9o0C+wcw+qGqZu7DrLv",
+	"bFsHh4A133mQs2GOHEIrIXQJR9wPV2nk0N4treRBYEDbMpSiXKSsXOyQN6EFhzbr/nXwvXucVN9tr01a",
+	"QBM5bdFYXXYSn2joGavsoMUuLxFRxyHMXMSHC6qHQv4zeOkvy7bErQ3mdjSrNG/mUhWXaMWnCk+vFb4A",
+	"4VPyfC+YBo6CuGTemoUu7U9TN27AZznlnTxdIHgWGvzVyhIvQgk9XTgI1YFQW8yFPQbC+IvAV0P3Z5Gt",
+	"QvzDQ0KtXlqV+o8BEYKw7H69lSotTRjZVLQAk9y1i4BHi5fOl7Kp2kf30Jio9wnhHBeujvBU8eRMncZW",
+	"mKlO2YoU1DDtvAOMCYjpsoLI1uB+uWAVJZohzoLrtmglKnhOoAVAcUtaYXjldgFBuqHpiDYAy20sRaAF",
+	"osDk+UHmWpX2CA7QwqehKzFBfqKh1F0wk8fZ+HJrmHA5+VHWGqJKG2j1oPkHLGZC11F1JJZ0VDFMbcjI",
+	"hh0l9lzCvpT4cIiQplOv/b2N4hSAmdeuqPDAc7amXhuw/6uO2L3PCHuXw0+mVKwrsrLfDT+ECc9d82j9",
+	"39z5dNizL3nVuRZwkMv8BT61/ETP5NkW8yCWUCQaxespkXdGQdugE33iA1mv6G2wimlOnLKCNorR/Zo9",
+	"MDFVRtlVQ3aOR6vbor+C+QqDKFV/tkzyWlnjvXHm6NS7lkbx8xB77zATT1NqmJOdmMv4y9l4v6dJpk9R",
+	"a97tyej+G/sgplPOqmEScR1mvIQuuVyXNNlvtu+PfhaMoOC3xvddJZIla0Ze2Evt0+no3bIm5agyqR2f",
+	"7PMusW5mChN3a4nLhOu30MsPERJLR7DXAzmzf6uv1/m4rBw26fCHlGkdX5S9bNbI+7XAI97FLB6jIlie",
+	"Shba9lgkJkqfuyKCBEonz4JMemBLSVrtyngaJXeK1lYf0Mw4rSBK1zZUBRWhV+ymmdWb9ox55HMp6xTy",
+	"uZ1Gm5pGQ4ssViMtK4O7kDRUY354Q4tbdEhkEWzLLclbVWUdtAP8rG8JYBF1fccEkbHcxZJGu1u3rs4r",
+	"cylmYsfsB50QBi9yc0sAcihDBULIQwTsOcZv8tvSQOTHl0YBaJKHSMq6KhYEM5rLf2nZzR0WNp6f+9Ki",
+	"WRjKMaf6bi4xRa9XRbu8WHXoZ21n6pnv89Kdxamcvrw1ZCct80D7tow0VNGqYhXpw+7of7ZUsYzQHBxR",
+	"Htb1mSb0A9e3RBvGmoxYK8GyACJP67ytGgN9LuF1sFk29jsYne8C2NilB59ClyyitbsB5pjCcvuNW+wF",
+	"fAE4KB/Dfr1qUx1Z6VH3gFgS1z3XflPkQRBFDbvFc9Ltt8fC9TWxiTLBBTBIaM0cqCr06RSVK+a9nJ+d",
+	"Yi8Opn32yWC/xK5iseOix29n5UzGSTCDNjeYdOct91xSgx7c09vnHdVUMbqu689OdqRWvNhNOiZ0OH8n",
+	"fef4VD8bc8ZU1J7Zo01OTCqxmCgRK+xcnFvp6ZyUJyz4WUaO+IXu95wJMx9OCJXKM8duIRf3q3AXNLsJ",
+	"3y9dWfSih+eVxfMOUEBTPOf5tb24z35Jl05QXiPzDJlz+eXYid3zKlD6XlCs33R53fa2cd18CU/CEZtW",
+	"CXts1q60ZOxT2VIVjI1Wie7WI3Rj9WWQKcDOiEiRxFIanFt7UPoKbJzL3OXgeS9jTJ0egcNJGqykd6r7",
+	"nSo6wqTPNnuf6H14Zj9CX/g0JlTXqxe8mNzceuMHqipXl2fEBEC2+nSuyz1j4i6p9gVdbiwvlpdQLEFB",
+	"u0tFJsD36TpwntDlWFeePgwaSZ7Pl9G8co9BlkotJ4BWqKEAxkrsM0IbRe1fQXNzHeEOgtBDzOqRd9he",
+	"LYg1ufz0f0ebbxGe8uNUYsYsCbhuKicu+K9snVeIQ7lYAPFf2Sv7TmoKZxWfPTDDFBdUHdcAxpxwDeDv",
+	"EYQP4SOibhGb1hBKwiicChI6rC42NEL7ghHWDLj5Fu/mKIKGDBSlqroBu+o04KwBFfpskdqjJL97aLGu",
+	"pEJR9zWfzVRCbw1nUs6bCQjLB+M+Bljg3vdcDTFr6LCsu0Zn2rXj9eVzFffRAt/pdkGC7r1rm3pxeu49",
+	"uh0viWFeUL1uGRqi9mzccggbeqQrkLpa60QdtTyst1RNX89QvlfKqsPPPjBhXsLvmQDNH+tMu4Nm52Lt",
+	"Dag2Z1WFM8OsWddK3mMKZzEQQNe/PGDb8kYHFDjX9WDbTvThX9yKcWrTfSKskXKfwAQwvJ7EBLhCy0YF",
+	"4fAnKKiM4+y9EPXnnydEMc8nEb0tXSvKCwcGPbQfu0VHn3gxU8iJuaVu6UkhhVx339Y1TTXgDLkAj3YS",
+	"nTomF/DWUsygCPASW6Olm/Feg8Gmcw8hAABN5jAy7uozPf5SUru/BqeMrk9pT/r52QaTLUU7aLYoNQ55",
+	"ZvQ1t8tRTTeuMc2WXp9JlBAobHa/JbRoK0Nc4vEomA0oVC7AOOU9hOgWXPOuENYJpq2LrpeMPjh4uhGF",
+	"sBd5anwo5KDK+GyITsiVVON8WeEzrmYtrvCd5EbVtKq+St0wDvkMWvaThuemVSzS2QRjhfaXBhp1j61U",
+	"VpWDDEmo1Uq2zYKgVdv0deZBuX39BD2G6tMdhaRYDxseROvq7NkpV0Jclz7xRzCOJ10RZ7f8MnJZKaTL",
+	"Z0HSdK1X3OsJrK0wz+G6I306bFfHEJNse4WU2MD+M3mxj09ujTuJJlKhNIZwuw7qVjvbSaZfYpETGkGZ",
+	"Ffv2J4fq2l+5FOuoGer4krIvzTwR5jfjfY0+NRg3DDKxCe6kde0RoEqnxt5mAMMBmZerbOX1zRlLgWnD",
+	"a2rYjRv8AnvBD4FGQ4PR3jNaeHxNjxplNeRLSUIF5AFlZCNDAnVNuEjVpZ1TdolgOGdnfvosVpkmSle3",
+	"cd6y4cU+SMSwZ4wkJddGQgveYQbLuGvfpAybzPEP8NtDr7iqaYAbN2THHwDE3nMd/h3s8rqmCXMl0RXQ",
+	"OSuLqfqaqAAg0ZKw4NPLa158Mfmnv36xSAJ1HwjDhZfTk2Vs0B4kNMhbYpnD64+xzA0VxRvhG8adYZj/",
+	"Qg8T+aqdQfwLPbjMUCIblnR+a5YUxAefU7NpjZGCwGO3ZEfVhu5YRhCDDxD20C62JwCUPXWEpErwXm1o",
+	"QSoOKEWjEmU3FGAOgneja0XciqZqd/Pc6LbALyJJXyP7NZlglvs+iOhvXkJnGOZRdJbNNbqAcJO+sM5K",
+	"t9ae6U/X8diHzkTRatUu2QS2y02JQtdSYV5K0n/s8GHGiIzcKwZCHiIcRid5e96Hhh400fZOir0hSzo2",
+	"u3W4xacY6z3dM/3GTCFiC3aIULG5ubWngRsEqIScXIefU7e//lox108pGHSBWzEGdFB8t0Mn4lZZI40J",
+	"EDt2RL0EJ8bP9hEwMQjoOFruj5AY7ZJ9KnqEkw9N7Ekhx20xnJU+iCyxY9o/w7VOAXO6nCh7oVnLF3sq",
+	"Y4KzTuRYxjnrSrZJUGnPMZzlzAO67S3ZIqDPqGl67MCMolRleh1Lo1fsGKJWnhH9hMNmJHmRNz0RV1Hj",
+	"1U+PusIWwazbgR4h5N47SRH89NaoWOucaw2GDP7cABB7tqqo2rHw067lVSUNd4BzrWalrIp1XvHG58+B",
+	"Q329QZg9/2PBaS3hN1uOED+5oiYv1xuZbC+WWPSFuULxql9FwIF93j5HegY+WeqIGoId4Uqm4572Qz82",
+	"6cQNKI4YALzO+sEKrpvWpMFz7WFpFM0NaDRMaVJwTXeKsZdoDmhe9NE9Zz+3RdV8+Qs7RblYt1OeRFAW",
+	"iea/Bq8/vDCRSpWq4DaQKZp0hZ51JV81Wp5EIHd3J9fQxaJAzPFIugXM8eSIB8EmKtmeSplI87YL7eN8",
+	"kCGywLoRP+ImJM+AOl4SB1tMyMc7wJdDil/HAR1GSW1XjDGYthI2DPWxKIztQsD+HoiD2AhYwrHThWvm",
+	"jw33aA8FJymuH3AyN99jnsfZItu9D9vwdw/qM1wSz0OptzlIohu5Z675KAQTj4xoeoDuF9A5Bf3fvvgv",
+	"VEEdIYkDfz2zLHAC3vzdwQGdvSrMELJr+olWDsl8oGCdqF+BhPaLvCn4ZhZGT7HPT4ztXdKE3xmH7Itw",
+	"NHBUTdmiZmuvb9BddCuSsVM33HK/pv/+8G6w6+b/bJmL/6Ejpqc1U8Nuwucu0Zv9lv0UUi3OgUjZXbO/",
+	"zETMA2f2XwIvNk8fKP2qNnNM2wpu9M1PPu3j7P2B93GDSqknqjAKRivtTaUuck8R/QoEiHbBu86ltZHF",
+	"0YuZUFq/ZVrD1sdpJ1YezSzTWRM3OMkL1unNEVxpEjXg6ApQTQTUY7CbQJ8rlDwkfDWY1+BKAJadivJ4",
+	"Jw/JHEsmDHPAA6etlfBkhtNKMhh+Jx1Ss0bwyYZaS2D/uratse3Xy4pw7boTtbgsBw00qdacUf+BPdon",
+	"DFWrq+GHbtGfphjdf8IemPC9lKAuABoqoc4M0SEsycHsVexncbqB21hvdJiKktSMGXSA/I71KYuNXt9m",
+	"3Fm9Pg7uaRPt7pjBPgIA41amYtsIhAXDvQzYV1Br4WsNMvy1JZAHevYgehGMh+vRL9gHc0PegvMSqVLz",
+	"quI1M4pBiyPE7NrzCqrFdAZFHzp+ilCoo7bf2Fm1oWDWFtKZq1jPacVE4QvYbwjA5eKnGkToJYXM29pu",
+	"NvnT3bevyF8//+I//uxyBmntvSysKtzKtJGyQK9FhA6I52zDCDiSbv4vaGI8ZwJlMC+YMHwLvdJWP7x5",
+	"73Vu/KFD5F19i9IOxKnSDoXx5tObF3BPNUzQhq9erv5y8+LmL1DLZ0pgh+e04c9zWuXPffP1RqLZaU87",
+	"5Ji+KVYvV69olb9qDcbVoAb7K4mgK7m0kgdv1KapeA4vPf/F9QxERlwAcxQa6n7sM6XrfayYbqRwyaOf",
+	"vXhx5U9DxTR8uc+677EWy2XnbqkrrE4NGGb43GM4fwSQCZeChGIWymow3dtyPhTYgFMyTpzBKCuYvnaI",
+	"jkZODE6T6OuWPRGFvm7ZH0QgaP45QRpIdIGrOmAvYTvFaxCs/wFfpumb4gDAj0tuhMRECKb+ydXtsg+0",
+	"brAlZiFzbSn3ifvdTV38eUDXrvp5mrSu9vlpqIuD/0EE9h8/dQZBfl+BpohLog1CcoQWR5YAWYTyoh1g",
+	"K9B0p9hhQLBw00/T628hh+z65Oo1IP+9j2PUKXmCWJBz47xkNaNCd6A4VBWkYA+chmYrjyTol1WUP2wA",
+	"AmY7IC7VIFlhVhkKCtddCPPtXCYyov5MHeBaFqxKHN0GIdFP84LDTX8ibhgg4//O/NDHhJ/iCF4w8sDZ",
+	"4UpiOYznG9eHIoCOMqFKb5ou/+mquZ6CKj1829+ZJjEY5gRFNqzibOt6uzFCA+zlo7Wcflsa7jrFkZDi",
+	"C+AJ9rt5axDSQHG9jw4iJK/avwUtGcOXAhWBmMYdQvE0kQP80FNQuQ9L9DuTuQf3M0FnoMIzTWr5wK6l",
+	"xFLRoU+AqexqxANSOXqHssBdHrMCBDW8IaQhFVjCcPf2yAqGF+BYswRJv2PmlX8mvben1xVevo4kokWh",
+	"mNauObDrRNyZjw6vxGqlBfqmrf1aeG0mzbV3TLDDv8oiv+MPDpLCr8mlEfqloyfFga8RKvSBKcixq6Vi",
+	"PcLyhqnndid8vWSSwPdGMVrf+cdmz49hH8xz9sCE+UTDq2fYfjgn963UEfLTQFbG8D9oFKZk6Km41qFy",
+	"W2zng/ldGQFhqR6Y+kQzAZ35hNG3aEPCD890VBg6Wsxg40H/+oSLaWn5g3xgLgXuicRlnGC3SFh+PvYm",
+	"3TMHQfC4TbdzcOmhdVtRw4qw/VixXvJGd9qiO8go0xo48lBiAAl53WYXcnfKLlCMGva13D2VkS5dVeGi",
+	"vf30mt+dun8KuSNde9Y9a65Buy+LAnX8W/C1ZYTuMGkL/Mzg/QNXHROy3ZV96jz/DTs4fjx1w3gSPdHF",
+	"/bXc/R2U4ck9u8Ym2XEy4FK0gyAQ7H4R3BpQQG50aGuMIW9Fawalsy//kf549wgwXbH6+DN4FfMywfWA",
+	"4fmvwvUv/m25HvcxuM8hezxYu7dEsW2rHWgo+fzFX9Fz7i9rBFLFIj1sL54+Fc+hmSjKsEvZYEKpyaUq",
+	"XtnRn8qJbMf+o+TfzHmOuAEwiB/PDbifhJIDrfafINaix8RnzNyCEuFbWWhLdl44zF3kBe2zxac4YSsV",
+	"yynSckpQfuufecJzFr4xsb1hntdxD3Y+XmuZOL+vBIh3Ab2+oTEF2KSKHsiGmYOj6GUHJr35vkDlxN6/",
+	"DjUsgw+PAK3BGHv77V8yIhWhgMzZWGZx/b3tBgLALGS/MCyLwTCT3K6GBymLyDaMJv78hGzglzvBBX7D",
+	"rsME3qeUeUBqADoFYTvcPRCpCNbdJQuE2CVij++szdsKDyd6ZV6paFE4ZJcTCs1b99Ql9mT0+pUUk2ea",
+	"uGln3Ta56hjvNvhFtkrQ6lEqSfIuujdUGVzQE91FOPi5asnvSISv2A7AsZAIV7gtHDWf/4b/8Bp2wSqG",
+	"OZh9EnwjiogAf+hWfAPVHn4jrDLsGM/y41H7AgTw4F/Kitnsg45jZk95vMHPjXL5OE8/qdN63Xt1fKKT",
+	"FDKE/yWPkdPCoMBWHX3lC8o3qyc8zcFCuj//zajj3Dn7iZvS6imeQH/obr2newYYtFA5fiQI4cIKsjmS",
+	"mmtAJ/49Tlj2Gyo7kCoYdB3czZP6zlzG+dTZBVXh+W+5LNhJv4MH8pxR6QBrHkq8GH1wqWxRZcKowDil",
+	"2fWwDocKXajnfUqFzi92KrcDIHkF0Sw0h3kk+/0oolFDBNG5RcBsPkzk6GCaViHtnnPzGB5N8J2rdbyM",
+	"67oEwSW897zrhDfFgq4B3miFKR5qQq/iyybvex0/LZ/5ln5pNjNSWi1+w7TxjpErOPShBahloK1UkTGh",
+	"qNizImY23TC619hASLibQSMP/nuxmW9HMMVX77A/7mm5JmsGgEIBvN5IsmWscAkk0OgtLc5Cse5IloUE",
+	"3SdlMmyykGaxxjVgeOztaQXVM02UbA0X2JzCZdP6mh+H243MhsHIyPeLzl6Br0BtdkZKVhWklIeIJ69t",
+	"nkJY+JMmdM6eNAi6bhV/qO8ddgIhE65EuW+cQWuHQwvDZZujgRFUxieydPv7+kSpLl2z6t/fDb+EoNih",
+	"4zr0ROPZSLJRXrVHld/VCWCbBU/xZ4HcvjgvInj6yKiuK9CUPPWNg+a8f7rrgUmrvV6mHCZ6vUzriNnw",
+	"mzva+MqgDbTbNJ+A0u+bLCCQnChuIVPCmk8OMZTrkhXEvr5olv0eM3+MEuvJMJW36v98xfRxx0yxTupJ",
+	"LB+Ycmgw5MioylDP3Rzh/9cW7CFm+ETBovuAHfEkuQgxDO+/YMAo1FKFmrXrxYxCZdajvROeB57/5v61",
+	"1CERE/ePv+qvu8+xn8PXCCR8HbfO5933MQLWOPRIiLKormoJdJR6EmdHkiWeb5jA5ICpC+0reOASHxW+",
+	"eY3AhCcWZvMBVCqFVCwfdIe02QdWhBY5XaLjKFP1359mmHH2GP/yU65k6vJ4z6rqG5z509wcMPhbrq/n",
+	"k74aBxeOD0vaNEww6CIcZNAzTSpICRKIqa4g4NGVpwK5HWJwLBGzAMoOYHLW9DzwnJ24ItqTLiasUjup",
+	"troy3J3VV6VmWFJZygqSaKEWO6UQakYVyJCOjjX98Nbh7v6fFwnUsRMfxjr3vkjABhvJSDlC+p1wP2ST",
+	"IN7ek4tAfXgbQXPryaj8FvsZRuvkgtdtvXr5IkugpE5+mRpA8L4ln32xTOeueM3NcIfxy5+9eJF18/g0",
+	"MY+nVMS/bll3JAdAqJacm2OX9XaFkzYaM4OGztCAepRg1bLnACR+Si+6ZwzyYovVkiTY9yU7QoqjpryI",
+	"1YQrpLRjBbQz4FzemMssQogVWAsiz2Myk1/onp9MFvqem4vu9++5udLSXJBkz013Zbuacim8Zz95qXxZ",
+	"FN9z88awp6okcaNfN9Z5nZ3DdFtE45NbROK7wHDYc/P8N4fDddJEuAPY/Xi7/yCOsWp8WHhr/CmADYju",
+	"R0jtg0z9guwZay4KEQHxnU3cmqks2v+2POiSX4dseHHSa48Zn1vi+V5dU1z5X6KQ33Nzj4/+0WzZgazg",
+	"fLBx+qO4Lu1AxuH/+MP4xmXPllSBZps56uI/1I6BG1GxLa8qVpBfWm0QlNaqus6c3mDSk4jruRckz53O",
+	"nLtivtiUAvMeiO2y5QwoxJhwCKhKoOUX9Hi18OU3UIcJgLnugpRdqli3czrqfDed0OCeuYRxwstXvfxd",
+	"u7TIaEdQGx0gHmo4Rykh/K7tr+gpkthdN8ArSd8r7qETwWa0lcgSvj7w+W/+X+s9O3602u8Nz6e55I7R",
+	"YqbYcVjtFxeJdtu6laqmxppc0MQugTGdhne5bkFoqO+ElH+/MMQI+uKLz7/4c4ZOooOoJC0cOLNuN3Za",
+	"9kTLhBAf40lplitmSENV0EpcOaa32wbB/4gkJ90uM/byz7BgKErEqbWqWr1cPV99/Pnj/wsAAP//",
 }
 
 // decodeSpec returns the embedded OpenAPI spec as raw JSON bytes,

@@ -30,8 +30,15 @@ CREATE TRIGGER log_ended AFTER UPDATE ON logs WHEN OLD.ended <> NEW.ended OR OLD
 END;
 -- +goose StatementEnd
 
+-- The version of the rules under which a dog's date was set, and the date before they were changed,
+-- until the user has seen that it moved.
+ALTER TABLE standings ADD COLUMN rules INTEGER NOT NULL DEFAULT 0;
+ALTER TABLE standings ADD COLUMN was_on TEXT;
+
 DELETE FROM feet;
 UPDATE standings SET terms = NULL;
 
 -- +goose Down
+ALTER TABLE standings DROP COLUMN was_on;
+ALTER TABLE standings DROP COLUMN rules;
 DROP TRIGGER log_ended;

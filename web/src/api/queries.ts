@@ -21,6 +21,15 @@ export const useDue = (search: MaybeRefOrGetter<string>) =>
     refetchInterval: (query) => (query.state.data?.pages[0]?.recount ? 400 : false),
   })
 
+/** The dates that a change of the rules moved were seen: they are said no more. */
+export function useSeenMoved() {
+  const cache = useQueryClient()
+  return useMutation({
+    mutationFn: async () => answered(client.DELETE('/api/due/moved')),
+    onSuccess: () => cache.invalidateQueries({ queryKey: ['due'] }),
+  })
+}
+
 /** Dogs with a sitting under way. */
 export const useUnderWay = () => useQuery({ queryKey: ['due', 'open'], queryFn: () => answered(client.GET('/api/due', { params: { query: { open: true, limit: 1 } } })) })
 

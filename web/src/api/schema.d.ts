@@ -39,6 +39,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/due/moved": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** The dates that a change of the rules moved were seen */
+        delete: operations["seenMoved"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/dogs": {
         parameters: {
             query?: never;
@@ -1074,10 +1091,18 @@ export interface components {
             found: number;
             late: number;
             recount?: components["schemas"]["Recount"];
+            /** @description dates that a change of the rules moved, until they were seen */
+            moved: components["schemas"]["MovedDate"][];
             today: components["schemas"]["Date"];
             /** @description first days of the six weeks ahead */
             weeks: components["schemas"]["Date"][];
             dogs: components["schemas"]["DueRow"][];
+        };
+        MovedDate: {
+            dog_id: components["schemas"]["Id"];
+            name: string;
+            was: components["schemas"]["Date"];
+            now: components["schemas"]["Date"];
         };
         /** @description How far dates have been worked out again after a setting or the day has changed; until it is done the list may tell old ones */
         Recount: {
@@ -2234,6 +2259,25 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["DueList"];
                 };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    seenMoved: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description They are said no more */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             default: components["responses"]["Problem"];
         };

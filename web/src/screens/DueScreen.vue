@@ -8,6 +8,7 @@ import { useLater } from '../local/later'
 import AnswerState from '../parts/AnswerState.vue'
 import DueRow from './due/DueRow.vue'
 import DueScale from './due/DueScale.vue'
+import MovedDates from './due/MovedDates.vue'
 
 const search = ref('')
 const { data: pages, error, refetch, hasNextPage, fetchNextPage, isFetchingNextPage } = useDue(useLater(search))
@@ -37,6 +38,7 @@ const foremost = computed(() => found.value.findIndex((d) => !d.cautions.some((c
         <progress :value="data.recount.done" :max="data.recount.all" />
         Dates are being worked out again: {{ data.recount.done }} of {{ data.recount.all }} dogs. Until then some dates below are the old ones.
       </p>
+      <MovedDates v-if="data.moved.length > 0" :moved="data.moved" />
       <div v-if="data.all === 0" class="empty">
         <h2>No dogs in the book yet</h2>
         <p>Add the first one: a name, a weight and an age are enough.</p>
