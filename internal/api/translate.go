@@ -58,7 +58,10 @@ func cautions(all []dog.Caution) []contract.Caution {
 func next(n due.Next, reason string, e due.Explanation) contract.Next {
 	out := contract.Next{
 		Due: n.Due, Earliest: n.Earliest, Late: n.Late, Cautious: n.Cautious,
-		Rule: n.Rule, Nails: list(n.Nails), Reason: reason, Why: why(e),
+		Rule: n.Rule, Nails: list(n.Nails), Reason: reason, Why: why(e), Touches: dated(n.Touches),
+	}
+	if n.Clear != "" {
+		out.ClearRhythm = &n.Clear
 	}
 	for _, r := range n.Rules {
 		out.Rules = append(out.Rules, contract.RuleDate{Rule: r.Rule, Due: dated(r.Due), Nails: list(r.Nails)})

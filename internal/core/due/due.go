@@ -81,6 +81,8 @@ type Next struct {
 	Cautious date.Date // the working day if the nails grow faster than nine dogs in ten
 	Rule     Rule      // that decided
 	Nails    []nail.Code
+	Touches  date.Date     // the day on which the first nail meets the floor, where that is before Due; else zero
+	Clear    rhythm.Rhythm // the longest that would keep it clear; empty where none would, or nothing touches
 	Rules    []RuleDate
 	PerNail  []NailDate
 }
@@ -116,7 +118,27 @@ func After(t Trim) (Next, error) {
 		next.PerNail[i].CanWait = next.PerNail[i].Due.After(following)
 	}
 	next.Rules = t.rules(next.PerNail)
+	next.Touches, next.Clear = t.touches(next)
 	return next, nil
+}
+
+// touches is when the first nail that stood clear meets the floor, where the date that can be kept
+// comes after that, and the longest rhythm that would keep it clear.
+func (t Trim) touches(n Next) (date.Date, rhythm.Rhythm) {
+	first := math.Inf(1)
+	for _, d := range n.PerNail {
+		first = math.Min(first, d.Weeks[Floor])
+	}
+	if math.IsInf(first, 1) || !t.day(first).Before(n.Due) {
+		return date.Date{}, ""
+	}
+	var longest rhythm.Rhythm
+	for _, one := range rhythm.Rhythms() { // the most frequent first
+		if one.Days() <= first*7+float64(t.On.Sub(t.from())) && one.Days() < t.Rhythm.Days() {
+			longest = one
+		}
+	}
+	return t.day(first), longest
 }
 
 // weeks is when the deciding rule makes the nail due, weeks after the sitting.
@@ -130,8 +152,8 @@ func (t Trim) dateOf(n Nail) NailDate {
 	fast := t.weeksByRule(n, left, n.Rate.Mean+cautiousZ*n.Rate.SD)
 	return NailDate{
 		Code: n.Code, Rule: rule, Weeks: rules,
-		Due:       t.day(math.Max(t.rest(rule), rules[rule])),
-		Cautious:  t.day(math.Max(t.rest(t.decide(fast)), fast[t.decide(fast)])),
+		Due:       t.day(t.after(rules)),
+		Cautious:  t.day(t.after(fast)),
 		LongQuick: n.LongQuick || rules[Floor] < rules[Worth],
 	}
 }
@@ -144,16 +166,18 @@ func (t Trim) from() date.Date {
 	return t.Sat
 }
 
-// rest is what is left of the least wait after the last sitting, weeks.
-func (t Trim) rest(rule Rule) float64 {
+// after is when the deciding rule makes a nail due, weeks, once the least wait after the last sitting
+// is over: only a nail seen past its pad and a dewclaw that curls already may come sooner.
+func (t Trim) after(rules map[Rule]float64) float64 {
+	rule := t.decide(rules)
 	if t.Sat.IsZero() {
-		return 0
+		return math.Max(0, rules[rule])
 	}
 	least := soonest
-	if rule != Pad && rule != Curl {
+	if rule != Pad && (rule != Curl || rules[Curl] > 0) {
 		least = math.Max(least, t.Soonest/7)
 	}
-	return math.Max(0, least-float64(t.On.Sub(t.Sat))/7)
+	return math.Max(least-float64(t.On.Sub(t.Sat))/7, rules[rule])
 }
 
 // weeksByRule is when each rule makes the nail due if it grows rate mm a week. Only growth, in
@@ -212,7 +236,7 @@ func (t Trim) follow() quick.Follow {
 func (t Trim) decide(weeks map[Rule]float64) Rule {
 	first := Ceiling
 	for _, rule := range []Rule{Drift, Floor, Curl, Pad} {
-		if rule == Drift && !t.Short {
+		if rule == Drift && !t.Short  {
 			continue
 		}
 		if weeks[rule] <= weeks[first] {

@@ -284,3 +284,27 @@ func TestPadAndCurlWaitForNothing(t *testing.T) {
 		assert.Equal(t, monday, next.Due)
 	}
 }
+
+// A date stands though a nail meets the floor before it: that is said, with the longest rhythm that
+// would keep it clear. Half the rhythm is the least wait, but for what curls or is past its pad.
+func TestADateStandsThoughANailTouchesBefore(t *testing.T) {
+	tr := trim(on("LF3", 0.8, 1, 3)) // about nine days of growth to the floor
+	tr.Soonest = 14
+	next, err := After(tr)
+	require.NoError(t, err)
+	assert.Equal(t, monday.AddDays(14), next.Due)
+	assert.Equal(t, monday.AddDays(int(7*tr.Nails[0].left())), next.Touches)
+	assert.Equal(t, rhythm.Weekly, next.Clear)
+
+	for left, want := range map[float64]int{-0.5: 2, 1: 14} { // curls already; only will, in a week
+		one := on("LF1", 0, 1, 3)
+		one.Claw = one.Claw.WithLength(one.Claw.Length + one.Claw.GrowthToTurn(claw.CurlTurn) - left)
+		tr := trim(one)
+		tr.Soonest = 14
+		next, err := After(tr)
+		require.NoError(t, err)
+		assert.Equal(t, Curl, next.Rule)
+		assert.Equal(t, want, next.Due.Sub(monday))
+		assert.True(t, next.Touches.IsZero())
+	}
+}

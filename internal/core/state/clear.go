@@ -6,23 +6,42 @@ import (
 	"fribbet/internal/core/growth"
 )
 
+// points stand for the shared numbers, each as likely as another, in standard deviations: a Halton
+// sequence (Halton 1960, Numer. Math. 2) taken through the normal's quantiles, and its mirror image.
+// It is fixed, so that the same state says the same.
+var points = func() (all [2 * halfPoints][shared]float64) {
+	for k := range halfPoints {
+		for axis, base := range []int{2, 3, 5, 7, 11} {
+			share, place := 0.0, 1.0
+			for n := k + 1; n > 0; n /= base {
+				place /= float64(base)
+				share += place * float64(n%base)
+			}
+			all[2*k][axis] = math.Sqrt2 * math.Erfinv(2*share-1)
+			all[2*k+1][axis] = -all[2*k][axis]
+		}
+	}
+	return all
+}()
+
+const halfPoints = 20
+
 // Touching is the chance that any of some nails has met the floor after so many weeks: given the
-// shared numbers the nails are independent, so it is worked out at a fixed set of points of these
-// (the spherical cubature of degree three: Arasaratnam & Haykin 2009, IEEE Trans. Automat. Control 54)
-// and averaged.
+// shared numbers the nails are independent, so it is worked out at a fixed set of points of these and
+// averaged.
 func (s *State) Touching(nails []int, where growth.Where, weeks float64) float64 {
 	later := s.Clone()
 	later.Grow(where, weeks)
 	root := cholesky(later.Cov)
 	clear := 0.0
-	for axis := range shared {
-		for _, side := range []float64{-1, 1} {
-			var z [shared]float64
-			for k := range shared {
-				z[k] = later.Mean[k] + side*math.Sqrt(shared)*root[k][axis]
+	for _, point := range points {
+		z := later.Mean
+		for k := range shared {
+			for axis := range k + 1 {
+				z[k] += root[k][axis] * point[axis]
 			}
-			clear += later.allClear(nails, z) / (2 * shared)
 		}
+		clear += later.allClear(nails, z) / float64(len(points))
 	}
 	return 1 - clear
 }

@@ -1035,6 +1035,8 @@ export interface components {
             cautious: components["schemas"]["Date"];
             rule: components["schemas"]["Rule"];
             nails: components["schemas"]["NailCode"][];
+            touches?: components["schemas"]["Date"];
+            clear_rhythm?: components["schemas"]["Rhythm"];
             /** @description the deciding rule in a few words */
             reason: string;
             why: components["schemas"]["Why"];

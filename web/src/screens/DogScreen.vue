@@ -47,7 +47,7 @@ const assumed = computed(() => data.value?.rank.bars.every((b) => b.length.sourc
         </div>
       </div>
 
-      <DogNext :next="data.next" :days="data.next_in_days" :why-none="data.why_none" :training="data.training" />
+      <DogNext :dog="dog" :next="data.next" :days="data.next_in_days" :why-none="data.why_none" :training="data.training" />
       <QuickPlanNote v-if="data.plan" :plan="data.plan" />
       <CautionList :cautions="data.cautions" />
 

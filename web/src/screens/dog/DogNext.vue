@@ -1,9 +1,13 @@
 <script setup lang="ts">
 import type { Schemas } from '../../api/client'
 import { dayOf, fullDayOf, inDays, shortDayOf } from '../../dates'
+import { useChangeDog } from '../../api/queries'
+import RefusalNote from '../../parts/RefusalNote.vue'
 import WhyTable from '../../parts/WhyTable.vue'
+import { rhythms } from '../../words'
 
-defineProps<{ next?: Schemas['Next']; days?: number; whyNone: string; training?: string }>()
+const props = defineProps<{ dog?: Schemas['Dog']; next?: Schemas['Next']; days?: number; whyNone: string; training?: string }>()
+const { mutate, isPending, error } = useChangeDog(() => props.dog?.id ?? '')
 </script>
 
 <template>
@@ -16,10 +20,15 @@ defineProps<{ next?: Schemas['Next']; days?: number; whyNone: string; training?:
       <template v-else-if="next.due !== next.earliest">Moved to a working day from {{ dayOf(next.earliest) }}. </template>
       <template v-if="next.cautious !== next.due">With one chance in ten a nail touches by <strong>{{ dayOf(next.cautious) }}</strong>.</template>
     </p>
+    <p v-if="next.touches" class="why touches">
+      A nail touches from <strong>{{ dayOf(next.touches) }}</strong>.
+      <template v-if="next.clear_rhythm">Done {{ rhythms[next.clear_rhythm] }} it would stay clear. <button v-if="dog" type="button" :disabled="isPending" @click="mutate({ version: dog!.version, rhythm: next.clear_rhythm })">Do it {{ rhythms[next.clear_rhythm] }}</button></template>
+    </p>
+    <RefusalNote v-if="error" :error="error" />
     <details>
       <summary>Why this date</summary>
       <WhyTable :why="next.why" :nails="next.per_nail.length" />
-      <p class="soft small">A nail is due when it reaches the floor (or the wished gap), when a dewclaw curls, or when the rhythm is up, or, where short quicks are wanted, when the quick would begin to grow, whichever comes first; but not before there is enough spare for a small cut, and never sooner than two days.</p>
+      <p class="soft small">A nail is due when it reaches the floor (or the wished gap), when a dewclaw curls, or when the rhythm is up, or, where short quicks are wanted, when the quick would begin to grow, whichever comes first; but not before there is enough spare for a small cut, and, but for a nail past its pad or a curl, never sooner than half the rhythm after a sitting.</p>
     </details>
   </div>
 </template>
@@ -32,6 +41,7 @@ defineProps<{ next?: Schemas['Next']; days?: number; whyNone: string; training?:
 .days.late { color: var(--quick-text); font-weight: 650; }
 .days.late::before { content: '◀ '; }
 .why { margin: 0.1rem 0 0.25rem; }
+.touches button { background: none; border: 0; color: var(--go); font-weight: 600; min-height: 44px; text-decoration: underline; text-underline-offset: 3px; }
 .why::first-letter { text-transform: uppercase; }
 summary { color: var(--go); cursor: pointer; font-weight: 600; min-height: 32px; }
 </style>
