@@ -46,7 +46,7 @@ func (h handlers) bench(ctx context.Context, dogID, sittingID uuid.UUID) (contra
 		SittingId: b.ID, DogId: b.Dog.ID, Name: b.Dog.Name, Started: &b.State.Start, Ended: b.State.Ended, Helper: b.State.Helper,
 		Tool: b.State.Tool, ItemId: idOf(b.State.Item), Note: b.State.Note, Stop: b.Hand.Stop, RiskLimit: float64(b.Hand.Limit), Events: len(b.Log),
 		ContactSeconds: kit.ContactTime, TouchMm: b.Touch, Nails: []contract.BenchNail{},
-		On: b.On, RankBefore: rank(b.Before), RankAfter: rank(b.After), Praise: b.State.Praise(),
+		On: b.On, RankBefore: rank(b.Before), RankAfter: rank(b.After), Praise: b.State.Praise(), Remedy: b.Remedy,
 		Cautions: cautions(b.Cautions), Mind: list(kit.Cautions(b.State.Tool)),
 	}
 	out.Passes = list(kit.Passes(b.State.Tool))

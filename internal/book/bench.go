@@ -28,6 +28,7 @@ type Bench struct {
 	On       date.Date
 	Cautions []dog.Caution
 	Speed    kit.Speed
+	Remedy   string        // what stops the blood
 	Before   []dog.Reading // the nails as they were before it
 	After    []dog.Reading // and after it, on its day
 }
@@ -53,7 +54,8 @@ func (b *Book) Bench(ctx context.Context, dogID, sittingID uuid.UUID) (Bench, er
 	}
 	return Bench{
 		Bench: bench, Dog: t.dog, ID: sittingID, Log: log.Events, State: state, On: log.On, Cautions: t.cautions(bench.Plan),
-		Speed: kit.SpeedFor(kit.Job{Purpose: kit.Length, Hand: t.Hand}), Before: before, After: after,
+		Remedy: t.Remedy(state.Ticks),
+		Speed:  kit.SpeedFor(kit.Job{Purpose: kit.Length, Hand: t.Hand}), Before: before, After: after,
 	}, nil
 }
 

@@ -5,6 +5,7 @@ import (
 
 	"github.com/google/uuid"
 
+	"fribbet/internal/core/date"
 	"fribbet/internal/core/dog"
 	"fribbet/internal/core/ladder"
 	"fribbet/internal/core/sitting"
@@ -96,7 +97,7 @@ func (b *Book) View(ctx context.Context, id uuid.UUID) (View, error) {
 	for i := len(sittings) - 1; i >= 0; i-- {
 		v.Sittings = append(v.Sittings, sittings[i])
 	}
-	v.Cautions = cautionsOf(feet, v.Readings, v.Training)
+	v.Cautions = cautionsOf(feet, v.Readings, v.Training, b.Today(), settings.Role != Groomer)
 	next, has, err := feet.Next(terms(settings, v.Training, feet))
 	if has {
 		v.Next = &next
@@ -121,16 +122,16 @@ func (b *Book) feet(ctx context.Context, id uuid.UUID) (store.Dog, dog.Feet, []s
 }
 
 // cautionsOf are what to know before a dog's feet are touched today.
-func cautionsOf(feet dog.Feet, readings []dog.Reading, training ladder.Training) []dog.Caution {
-	all := append(sitting.WhileTraining(readings, training.Paws()), feet.Handling.Cautions()...)
-	return append(all, feet.Cautions(readings)...)
+func cautionsOf(feet dog.Feet, readings []dog.Reading, training ladder.Training, today date.Date, keeper bool) []dog.Caution {
+	all := append(sitting.WhileTraining(readings, training.Paws(), keeper), feet.HandlingCautions(today, false)...)
+	return append(all, feet.Cautions(readings, keeper)...)
 }
 
 // terms are what a dog's plans and dates keep to.
 func terms(s store.Settings, training ladder.Training, feet dog.Feet) dog.Terms {
 	return dog.Terms{
 		Margin: s.Margin, Closed: s.Holidays, Training: training.Paws(),
-		Hand: verdict.For(s.EndPoint, s.Hand, s.Role != Groomer, feet.Quicked()),
+		Hand: verdict.For(s.EndPoint, s.Hand, s.Role != Groomer, feet.Quicked()), Keeper: s.Role != Groomer,
 	}
 }
 

@@ -109,7 +109,7 @@ func (b *Book) stand(s store.Standing, d store.Dog, feet dog.Feet, ladders []sto
 		s.DueOn = turn.On
 	}
 	readings := feet.On(today)
-	turn.Glance, turn.Cautions = dog.GlanceOf(readings), cautionsOf(feet, readings, training)
+	turn.Glance, turn.Cautions = dog.GlanceOf(readings), cautionsOf(feet, readings, training, today, settings.Role != Groomer)
 	s.Foremost = slices.ContainsFunc(turn.Cautions, func(c dog.Caution) bool { return c.Kind == dog.Veterinarian })
 	s.Due, err = json.Marshal(turn)
 	return s, err

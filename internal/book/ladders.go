@@ -68,8 +68,12 @@ func (b *Book) DogLadders(ctx context.Context, dogID uuid.UUID) (DogLadders, err
 	if p, is := ladder.PuppyhoodOn(b.Today(), d.Birth.Date, tries); is {
 		out.Puppy = &p
 	}
-	q := sitting.Question{Today: b.Today(), Dog: d.Dog, Past: sitting.PastOf(trimsOf(sittings))}
-	out.Cautions = append(sitting.WhileTraining(feet.On(b.Today()), b.training(ladders).Paws()), q.Cautions(sitting.For(q))...)
+	settings, err := b.Settings(ctx)
+	if err != nil {
+		return DogLadders{}, err
+	}
+	q := sitting.Question{Today: b.Today(), Dog: d.Dog, Past: sitting.PastOf(trimsOf(sittings)), Terms: dog.Terms{Keeper: settings.Role != Groomer}}
+	out.Cautions = append(sitting.WhileTraining(feet.On(b.Today()), b.training(ladders).Paws(), q.Terms.Keeper), q.Cautions(sitting.For(q))...)
 	return out, nil
 }
 

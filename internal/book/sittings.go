@@ -44,8 +44,8 @@ func (b *Book) Plan(ctx context.Context, id uuid.UUID, helper bool) (Plan, error
 // cautions are those of the dog, then those of its feet.
 func (t today) cautions(p sitting.Plan) []dog.Caution {
 	readings := t.feet.On(t.Today)
-	all := append(sitting.WhileTraining(readings, t.training.Paws()), t.Cautions(p)...)
-	return append(all, t.feet.Cautions(readings)...)
+	all := append(sitting.WhileTraining(readings, t.training.Paws(), t.Terms.Keeper), t.Cautions(p)...)
+	return append(all, t.feet.Cautions(readings, t.Terms.Keeper)...)
 }
 
 // Advice ranks the tools for one nail.

@@ -24,8 +24,17 @@ type Caution struct {
 	Words string
 }
 
+// Elsewhere is who does what is not for the user's hands. A groomer is the professional: to them it
+// is a veterinarian's matter, or not today's.
+func Elsewhere(keeper bool) string {
+	if keeper {
+		return "a professional or a veterinarian"
+	}
+	return "not today; a veterinarian where it cannot wait"
+}
+
 // Cautions are what to know before these feet are touched, worst first.
-func (f Feet) Cautions(readings []Reading) []Caution {
+func (f Feet) Cautions(readings []Reading, keeper bool) []Caution {
 	var all []Caution
 	add := func(kind CautionKind, which func(i int, r Reading) bool, words string) {
 		var codes []nail.Code
@@ -48,7 +57,7 @@ func (f Feet) Cautions(readings []Reading) []Caution {
 	add(Veterinarian, func(_ int, r Reading) bool { return r.State == nail.Ingrown },
 		": grown into the skin. Do not trim; call a veterinarian.")
 	add(Veterinarian, func(_ int, r Reading) bool { return !r.State.Veterinary() && r.InSkin() },
-		": curled so far that it may touch the skin. A professional or a veterinarian should do it.")
+		": curled so far that it may touch the skin: "+Elsewhere(keeper)+".")
 	add(CareWithNail, func(_ int, r Reading) bool { return r.Curling() && !r.InSkin() && !r.unseen() },
 		": dewclaw curling. Do it first, take little.")
 	add(CareWithNail, func(_ int, r Reading) bool { return r.Curling() && !r.InSkin() && r.unseen() },

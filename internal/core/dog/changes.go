@@ -54,7 +54,10 @@ func (d Dog) With(c Changes, today date.Date) (Dog, fault.Fields) {
 	set(&d.Short, c.Short)
 	set(&d.School, c.School)
 	set(&d.LastDone, c.LastDone)
-	set(&d.Handling, c.Handling)
+	if c.Handling != nil {
+		d.Handling = *c.Handling
+		d.Handling.SoreTold = true
+	}
 	set(&d.Birth.Date, c.BirthDate)
 	set(&d.Birth.Estimated, c.Estimated)
 	if c.Name != nil {

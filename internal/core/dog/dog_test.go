@@ -120,7 +120,7 @@ func TestBloodFixesTheQuickAndLowersThePlan(t *testing.T) {
 	f, g := FeetAfter(plain(), bled), FeetAfter(plain(), dry)
 	assert.Less(t, reading(t, f, "LF3", day).Spare.Value, 0.3)
 	assert.Less(t, reading(t, f, "LF3", today).Spare.Value, reading(t, g, "LF3", today).Spare.Value)
-	words := f.Cautions(f.On(today))
+	words := f.Cautions(f.On(today), true)
 	require.Len(t, words, 1)
 	assert.Contains(t, words[0].Words, "LF3: bled last time")
 }
@@ -130,7 +130,7 @@ func TestATornNailIsLeftToAVeterinarian(t *testing.T) {
 	d.Nails[0].State = nail.Torn
 	f := FeetAfter(d, []Sitting{asPlanned(FeetAfter(d, nil), today.AddDays(-7))})
 	assert.Equal(t, verdict.Veterinarian, f.Plan(today, usually)[0].Kind)
-	assert.Equal(t, Veterinarian, f.Cautions(f.On(today))[0].Kind)
+	assert.Equal(t, Veterinarian, f.Cautions(f.On(today), true)[0].Kind)
 	next, has, err := f.Next(usually)
 	require.NoError(t, err)
 	assert.True(t, has)
@@ -142,7 +142,7 @@ func TestATornNailIsLeftToAVeterinarian(t *testing.T) {
 func TestACurledDewclawIsAVeterinariansMatter(t *testing.T) {
 	at := func(length float64) []Caution {
 		f := FeetAfter(plain(), []Sitting{{On: today, Records: []Record{{Code: nail.MustParse("LF1"), LengthAfter: mm(length)}}}})
-		return f.Cautions(f.On(today))
+		return f.Cautions(f.On(today), true)
 	}
 	assert.Empty(t, at(11))
 	assert.Contains(t, at(18)[0].Words, "close to curling")

@@ -4,6 +4,7 @@ import (
 	"fmt"
 	"slices"
 
+	"fribbet/internal/core/date"
 	"fribbet/internal/core/fault"
 	"fribbet/internal/core/kit"
 	"fribbet/internal/core/nail"
@@ -49,6 +50,7 @@ type Handling struct {
 	Helper      Helping
 	Muzzle      bool
 	Sore        bool // old or sore joints
+	SoreTold    bool // somebody has said whether
 	Noise       kit.Noise
 	MostNails   *int     // at one sitting; nil is what its sittings tell
 	MostMinutes *float64 // the same
@@ -99,16 +101,38 @@ func (h Handling) check() fault.Fields {
 	return f
 }
 
-// Cautions are what to know of holding this dog before it is touched, on every screen that leads to it.
-func (h Handling) Cautions() []Caution {
+// seniorAt is the age at which a dog so heavy is asked about sore joints, years: large dogs are old
+// sooner (common practice; the numbers are judgement).
+func seniorAt(kg float64) float64 {
+	switch {
+	case kg < 10:
+		return 11
+	case kg < 25:
+		return 10
+	case kg < 45:
+		return 8
+	default:
+		return 7
+	}
+}
+
+func (d Dog) senior(on date.Date) bool {
+	return d.AgeWeeks(on) >= seniorAt(d.WeightOn(on))*daysPerYear/7
+}
+
+// HandlingCautions are what to know of holding a dog before it is touched, on every screen that leads
+// to it, with a helper there or not.
+func (d Dog) HandlingCautions(on date.Date, helped bool) []Caution {
+	h := d.Handling
 	var all []Caution
 	for _, c := range []struct {
 		is    bool
 		words string
 	}{
 		{h.Muzzle, "Muzzle on before the first touch: a safety tool and no shame."},
-		{h.Helper == Needed, "Not without a helper."},
+		{h.Helper == Needed && !helped, "Not without a helper."},
 		{h.Sore, "Sore joints: let it stand or lean, small movements, many breaks."},
+		{!h.Sore && !h.SoreTold && d.senior(on), "Not young any more: are its joints sore? Say so under “How it is held”, and this is not asked again."},
 		{h.Noise == kit.NoiseAfraid, "Fears the grinder: no spinning tool near it before the ladder is done."},
 	} {
 		if c.is {

@@ -30,7 +30,7 @@ func TestAFlagClosesTrimmingUntilALaterLook(t *testing.T) {
 		require.NoError(t, err)
 		assert.False(t, has)
 		assert.Contains(t, f.WhyNone(), "a veterinarian first")
-		assert.Equal(t, Veterinarian, f.Cautions(f.On(today))[0].Kind)
+		assert.Equal(t, Veterinarian, f.Cautions(f.On(today), true)[0].Kind)
 
 		over := FeetAfter(d, trims, flagged, Check{On: today})
 		assert.NotEqual(t, verdict.Veterinarian, over.Plan(today, usually)[4].Kind)

@@ -21,6 +21,7 @@ type Terms struct {
 	Closed   []date.Span       // holidays: nobody works then
 	Training map[nail.Paw]bool // paws on a ladder: the ladder helps their nails, no date and no trim
 	Hand     verdict.Terms     // whose, and when it stops
+	Keeper   bool              // at home: others do what is not for a keeper's hands
 }
 
 // Plan is the verdict on every nail, in the order of the dog's nails.
@@ -37,7 +38,7 @@ func (f Feet) Plan(day date.Date, terms Terms) []Planned {
 // Case is a nail as the verdict is asked of it, nothing done to it yet today.
 func (f Feet) Case(now *state.State, i int, r Reading, terms Terms) verdict.Nail {
 	return verdict.Nail{
-		Barred: f.barred(r), Training: terms.Training[r.Code.Paw],
+		Barred: f.barred(r, terms), Training: terms.Training[r.Code.Paw],
 		Dewclaw: r.Code.Dewclaw(), Curling: r.Curling(), PastPad: r.PastPad, Touches: r.OnFloor,
 		Clear: r.clearFor(f.Rhythm.Days()/7, f.WishedGap), Spare: r.Spare.Value,
 		Worked: verdict.Worked{Belief: now.Belief(i, r.claw, state.Work{}), Depth: r.claw.Depth, Known: now.Worked(i)},
@@ -45,7 +46,7 @@ func (f Feet) Case(now *state.State, i int, r Reading, terms Terms) verdict.Nail
 }
 
 // barred says why a nail is a veterinarian's matter; empty when it is not.
-func (f Feet) barred(r Reading) string {
+func (f Feet) barred(r Reading, terms Terms) string {
 	flag, closed := f.Closed()
 	switch {
 	case closed:
@@ -53,7 +54,7 @@ func (f Feet) barred(r Reading) string {
 	case r.State.Veterinary():
 		return string(r.State) + ": a veterinarian looks first"
 	case r.InSkin():
-		return "may touch the skin: a professional or a veterinarian"
+		return "may touch the skin: " + Elsewhere(terms.Keeper)
 	default:
 		return ""
 	}

@@ -99,7 +99,7 @@ func TestLongHairIsClearedBeforeAnythingSpins(t *testing.T) {
 	d := plain()
 	d.FootCoat = LongCoat
 	f := FeetAfter(d, nil)
-	words := f.Cautions(f.On(today))
+	words := f.Cautions(f.On(today), true)
 	require.Len(t, words, 1)
 	assert.Equal(t, Prepare, words[0].Kind)
 }

@@ -80,7 +80,7 @@ func TestTheRhythmCountsFromTheSittingNotFromTheLook(t *testing.T) {
 // Swelling, limping, several nails breaking: a veterinarian (common practice, no source).
 func TestRedFlagsAreAVeterinarians(t *testing.T) {
 	f := FeetAfter(plain(), nil, Check{On: today, Swelling: true, Limping: true, Breaking: true, Hair: true})
-	words := f.Cautions(f.On(today))
+	words := f.Cautions(f.On(today), true)
 	require.Len(t, words, 4)
 	for _, w := range words[:3] {
 		assert.Equal(t, Veterinarian, w.Kind)
@@ -88,7 +88,7 @@ func TestRedFlagsAreAVeterinarians(t *testing.T) {
 	}
 	assert.Equal(t, Prepare, words[3].Kind, "hair between the pads is cleared first")
 	later := FeetAfter(plain(), nil, Check{On: today.AddDays(-9), Limping: true}, Check{On: today})
-	assert.Empty(t, later.Cautions(later.On(today)), "the last look counts")
+	assert.Empty(t, later.Cautions(later.On(today), true), "the last look counts")
 }
 
 func TestSeenNailsBecomeTheDogs(t *testing.T) {
@@ -196,5 +196,5 @@ func TestADogWithoutADateSaysWhy(t *testing.T) {
 	require.NoError(t, err)
 	assert.False(t, has)
 	assert.Equal(t, "no nail that may be trimmed", f.WhyNone())
-	assert.Len(t, f.Cautions(f.On(today))[0].Nails, 18)
+	assert.Len(t, f.Cautions(f.On(today), true)[0].Nails, 18)
 }

@@ -236,7 +236,7 @@ func (t Trim) follow() quick.Follow {
 func (t Trim) decide(weeks map[Rule]float64) Rule {
 	first := Ceiling
 	for _, rule := range []Rule{Drift, Floor, Curl, Pad} {
-		if rule == Drift && !t.Short  {
+		if rule == Drift && !t.Short {
 			continue
 		}
 		if weeks[rule] <= weeks[first] {

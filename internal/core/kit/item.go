@@ -191,3 +191,16 @@ func (i Item) limit() (most float64, told bool) {
 		return Never, false
 	}
 }
+
+// Remedy is how a thing that stops blood is used.
+func (k Kind) Remedy() string {
+	name := strings.ReplaceAll(string(k), "_", " ")
+	switch k {
+	case SilverNitrate:
+		return "Hold the silver nitrate stick to the end."
+	case Compress:
+		return "Press the cold compress on the end, firmly."
+	default:
+		return "A pinch of " + name + " on the end. Press firmly."
+	}
+}

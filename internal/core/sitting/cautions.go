@@ -12,7 +12,7 @@ import (
 func (q Question) Cautions(p Plan) []dog.Caution {
 	var all []dog.Caution
 	say := func(kind dog.CautionKind, words string) { all = append(all, dog.Caution{Kind: kind, Words: words}) }
-	all = append(all, q.Dog.Handling.Cautions()...)
+	all = append(all, q.Dog.HandlingCautions(q.Today, q.Helper || p.Blocked != "")...) // what blocks is said once
 	var impossible []string
 	for i, paw := range p.Tolerance.Paws {
 		if paw.Impossible {
@@ -23,7 +23,7 @@ func (q Question) Cautions(p Plan) []dog.Caution {
 	case n == 1:
 		say(dog.Handle, strings.Join(impossible, "")+" is not given: leave it, never force it.")
 	case n > 1:
-		say(dog.Veterinarian, strings.Join(impossible, ", ")+" are not given. A dog that cannot be done safely goes to a professional; whether to sedate is a veterinarian's decision alone.")
+		say(dog.Veterinarian, strings.Join(impossible, ", ")+" are not given. What cannot be done safely: "+dog.Elsewhere(q.Terms.Keeper)+". Whether to sedate is a veterinarian's decision alone.")
 	}
 	if paw, stands := p.Tolerance.Hardest(); stands && len(impossible) == 0 {
 		say(dog.Handle, fmt.Sprintf("%s is the hardest paw: plan for it.", paw))
@@ -33,15 +33,15 @@ func (q Question) Cautions(p Plan) []dog.Caution {
 
 // WhileTraining warns of nails of paws on a ladder that press and cannot wait for it. A curling
 // dewclaw is for today; what touches the floor is for the days to come.
-func WhileTraining(readings []dog.Reading, paws map[nail.Paw]bool) []dog.Caution {
+func WhileTraining(readings []dog.Reading, paws map[nail.Paw]bool, keeper bool) []dog.Caution {
 	var all []dog.Caution
 	for _, c := range []struct {
 		kind    dog.CautionKind
 		urgency Urgency
 		words   string
 	}{
-		{dog.Veterinarian, Curls, " curls and cannot wait for the ladder: a professional or a veterinarian, now."},
-		{dog.CareWithNail, OnFloor, " on the floor, and the paw is still on the ladder: a professional or a veterinarian does what cannot wait."},
+		{dog.Veterinarian, Curls, " curls and cannot wait for the ladder: " + now(keeper) + "."},
+		{dog.CareWithNail, OnFloor, " on the floor, and the paw is still on the ladder: what cannot wait, " + now(keeper) + "."},
 	} {
 		caution := dog.Caution{Kind: c.kind}
 		var names []string
@@ -56,4 +56,12 @@ func WhileTraining(readings []dog.Reading, paws map[nail.Paw]bool) []dog.Caution
 		}
 	}
 	return all
+}
+
+// now is who does what cannot wait for the ladder.
+func now(keeper bool) string {
+	if keeper {
+		return "a professional or a veterinarian, now"
+	}
+	return "a veterinarian, now"
 }

@@ -118,6 +118,19 @@ func (q Question) styptic() Thing {
 	return thing
 }
 
+// Remedy is what stops the blood: what was laid out, as far as that was said, or else what is nearest.
+func (q Question) Remedy(ticks []string) string {
+	if !slices.Contains(ticks, "styptic") {
+		return "Styptic on the end; or cornstarch, plain flour, baking soda: what is nearest. Press firmly."
+	}
+	for _, k := range kit.StopsBlood() {
+		if slices.ContainsFunc(q.Kit, func(p kit.Piece) bool { return p.Item.Kind == k && p.State.Usable() }) {
+			return k.Remedy()
+		}
+	}
+	return kit.Styptic.Remedy()
+}
+
 // restless tells whether the dog is strained enough for a walk to help.
 func restless(t temper.Tolerance) bool {
 	return slices.ContainsFunc(t.Paws[:], func(p temper.Paw) bool { return p.Strain >= walkStrain })

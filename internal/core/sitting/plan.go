@@ -100,7 +100,7 @@ func For(q Question) Plan {
 		}
 		return p
 	}
-	tasks = p.exclude(tasks)
+	tasks = p.exclude(tasks, q)
 	order := q.order(p.Tolerance)
 	slices.SortStableFunc(tasks, func(a, b Stop) int {
 		return cmp.Or(cmp.Compare(b.Urgency, a.Urgency), order.compare(a, b))
@@ -141,7 +141,7 @@ func (q Question) tasks() (tasks []Stop, left []Left) {
 			left = append(left, Left{n.Code, n.Why, Nobodys})
 		case verdict.Train:
 			if UrgencyOf(n).Urgent() {
-				left = append(left, Left{n.Code, "cannot wait for the ladder: a professional or a veterinarian", Professional})
+				left = append(left, Left{n.Code, "cannot wait for the ladder: " + now(q.Terms.Keeper), q.others()})
 			} else {
 				left = append(left, Left{n.Code, n.Why, Trainer})
 			}
@@ -212,15 +212,23 @@ func mainWork(tasks []Stop) kit.Work {
 	return most
 }
 
+// others are who does what is not for the user's hands.
+func (q Question) others() Whose {
+	if q.Terms.Keeper {
+		return Professional
+	}
+	return Veterinarian
+}
+
 // exclude leaves out the nails of a paw that the dog does not give.
-func (p *Plan) exclude(tasks []Stop) []Stop {
+func (p *Plan) exclude(tasks []Stop, q Question) []Stop {
 	return slices.DeleteFunc(tasks, func(t Stop) bool {
 		if !p.Tolerance.Paws[t.Code.Paw].Impossible {
 			return false
 		}
-		left := Left{t.Code, fmt.Sprintf("%s is not given: never force it. Train it on the ladder, or a professional", t.Code.Paw), Trainer}
+		left := Left{t.Code, fmt.Sprintf("%s is not given: never force it. Train it on the ladder", t.Code.Paw), Trainer}
 		if t.Urgency.Urgent() {
-			left = Left{t.Code, fmt.Sprintf("%s is not given, and this nail cannot wait: a professional or a veterinarian", t.Code.Paw), Professional}
+			left = Left{t.Code, fmt.Sprintf("%s is not given, and this nail cannot wait: %s", t.Code.Paw, now(q.Terms.Keeper)), q.others()}
 		}
 		p.Left = append(p.Left, left)
 		return true

@@ -2,6 +2,7 @@ package sitting
 
 import (
 	"slices"
+	"strings"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
@@ -158,13 +159,59 @@ func TestAnUrgentNailDoesNotWaitForTheLadder(t *testing.T) {
 	for _, n := range q.Nails {
 		readings = append(readings, n.Reading)
 	}
-	all := WhileTraining(readings, map[nail.Paw]bool{nail.RH: true, nail.LH: true})
+	all := WhileTraining(readings, map[nail.Paw]bool{nail.RH: true, nail.LH: true}, true)
 	require.Len(t, all, 1)
 	assert.Equal(t, dog.CareWithNail, all[0].Kind)
 	assert.Contains(t, all[0].Words, "RH3 on the floor")
 	assert.Contains(t, all[0].Words, "a professional or a veterinarian")
-	assert.Empty(t, WhileTraining(readings, map[nail.Paw]bool{nail.LF: true}))
+	assert.Empty(t, WhileTraining(readings, map[nail.Paw]bool{nail.LF: true}, true))
 	curls := readings[4] // LF1
 	curls.ToCurl = 0
-	assert.Equal(t, dog.Veterinarian, WhileTraining([]dog.Reading{curls}, map[nail.Paw]bool{nail.LF: true})[0].Kind)
+	assert.Equal(t, dog.Veterinarian, WhileTraining([]dog.Reading{curls}, map[nail.Paw]bool{nail.LF: true}, true)[0].Kind)
+}
+
+// A caution stands once, and only where it applies: to this dog, this user, this day.
+func TestCautionsApplyToDogUserAndDay(t *testing.T) {
+	said := func(q Question) string {
+		var all []string
+		for _, c := range q.Cautions(For(q)) {
+			all = append(all, c.Words)
+		}
+		return strings.Join(all, "\n")
+	}
+	needs := ask(func(q *Question) { q.Dog.Handling.Helper = dog.Needed })
+	assert.NotContains(t, said(needs), "Not without a helper", "the plan itself says so")
+	assert.Contains(t, For(needs).Blocked, "not done without a helper")
+	needs.Helper = true
+	assert.NotContains(t, said(needs), "Not without a helper", "one is there")
+
+	old := ask(func(q *Question) { q.Dog.Birth = dog.BornAbout(12, today) })
+	assert.Contains(t, said(old), "joints sore?")
+	assert.NotContains(t, said(ask(nil)), "joints sore?", "not of a young dog")
+	told, faults := old.Dog.With(dog.Changes{Handling: &old.Dog.Handling}, today)
+	require.Empty(t, faults)
+	old.Dog = told
+	assert.NotContains(t, said(old), "joints sore?", "asked once")
+
+	for _, keeper := range []bool{true, false} {
+		q := ask(func(q *Question) {
+			q.Terms.Keeper, q.Training.Paws = keeper, map[nail.Paw]bool{nail.RF: true}
+			q.at("RF1", func(p *dog.Planned) { p.ToCurl = 0 })
+		})
+		words := ""
+		for _, l := range For(q).Left {
+			words += l.Why
+		}
+		assert.Contains(t, words, "cannot wait for the ladder")
+		assert.Equal(t, keeper, strings.Contains(words, "professional"), "a groomer is the professional: %s", words)
+	}
+}
+
+// What was laid out is what the blood panel names (common practice, no source).
+func TestTheRemedyIsWhatWasLaidOut(t *testing.T) {
+	q := ask(nil)
+	assert.Contains(t, q.Remedy(nil), "what is nearest")
+	assert.Contains(t, q.Remedy([]string{"styptic"}), "styptic powder")
+	q.Kit = []kit.Piece{{Item: kit.Item{Kind: kit.SilverNitrate}, State: kit.Item{Kind: kit.SilverNitrate}.StateOn(today, kit.Use{})}}
+	assert.Contains(t, q.Remedy([]string{"styptic"}), "silver nitrate stick")
 }

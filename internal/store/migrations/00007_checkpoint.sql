@@ -30,6 +30,10 @@ CREATE TRIGGER log_ended AFTER UPDATE ON logs WHEN OLD.ended <> NEW.ended OR OLD
 END;
 -- +goose StatementEnd
 
+-- Whether anybody has said how an old dog's joints are, so that it is asked once.
+ALTER TABLE dogs ADD COLUMN sore_told INTEGER NOT NULL DEFAULT 0;
+UPDATE dogs SET sore_told = sore;
+
 -- The version of the rules under which a dog's date was set, and the date before they were changed,
 -- until the user has seen that it moved.
 ALTER TABLE standings ADD COLUMN rules INTEGER NOT NULL DEFAULT 0;
@@ -39,6 +43,7 @@ DELETE FROM feet;
 UPDATE standings SET terms = NULL;
 
 -- +goose Down
+ALTER TABLE dogs DROP COLUMN sore_told;
 ALTER TABLE standings DROP COLUMN was_on;
 ALTER TABLE standings DROP COLUMN rules;
 DROP TRIGGER log_ended;

@@ -1713,6 +1713,8 @@ export interface components {
             rank_after: components["schemas"]["Rank"];
             /** @description what the dog did well */
             praise: string;
+            /** @description what stops the blood: what was laid out, or else what is nearest */
+            remedy: string;
             cautions: components["schemas"]["Caution"][];
             /** @description what to mind with the tool in the hand */
             mind: string[];

@@ -197,7 +197,7 @@ onKey((event) => {
         <BButton variant="plain" @click="settleAside(one, false)">Forget it</BButton>
       </div>
       <BloodPanel
-        v-if="bleeding && nail.blood" :nail="nail" @stopped="tell({ kind: 'blood_stopped', nail: nail.code })"
+        v-if="bleeding && nail.blood" :nail="nail" :remedy="bench.remedy" @stopped="tell({ kind: 'blood_stopped', nail: nail.code })"
         @bleeding="tell({ kind: 'still_bleeding', nail: nail.code })" @end="end" @hide="bleeding = false" @close="bleeding = false; finish()"
       />
     </template>

@@ -4,7 +4,7 @@ import { computed, onBeforeUnmount, onMounted, ref, useTemplateRef } from 'vue'
 import type { Schemas } from '../../api/client'
 
 /** What to do now, over the work, with its clock. */
-const props = defineProps<{ nail: Schemas['BenchNail'] }>()
+const props = defineProps<{ nail: Schemas['BenchNail']; remedy: string }>()
 const emit = defineEmits<{ stopped: []; bleeding: []; end: []; close: []; hide: [] }>()
 const began = Date.now()
 const now = ref(began)
@@ -31,7 +31,7 @@ const now1 = computed(() => {
     <h2 id="blood-title">{{ nail.code }} bleeds. It looks worse than it is.</h2>
       <ol>
         <li>Stay calm, keep the dog calm and still.</li>
-        <li>A pinch of styptic on the end; or cornstarch, plain flour, baking soda. Press firmly.</li>
+        <li>{{ remedy }}</li>
         <li>Hold a full minute, look, repeat. Three to four minutes is usual.</li>
       </ol>
       <p class="clock" role="timer"><strong>{{ clock }}</strong> {{ now1 }}</p>
