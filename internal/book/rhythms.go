@@ -78,10 +78,10 @@ func (b *Book) rhythmsOn(ctx context.Context, dogID uuid.UUID, day date.Date, km
 	tool, work := b.workOf(d, sittings, settings)
 	r.Tool = tool
 	for _, one := range rhythm.Compared() {
-		r.Outlooks = append(r.Outlooks, rhythm.Ahead(nails, one, settings.Margin, work))
-		r.Plans = append(r.Plans, rhythm.BringBack(nails, one, day, settings.Margin, r.Goal, work))
+		r.Outlooks = append(r.Outlooks, rhythm.Ahead(nails, one, work))
+		r.Plans = append(r.Plans, rhythm.BringBack(nails, one, day, r.Goal, work))
 	}
-	r.BreakEven, r.Setter = rhythm.BreakEven(nails, settings.Margin, r.Growth.Source)
+	r.BreakEven, r.Setter, r.Margin = rhythm.BreakEven(nails, work, r.Growth.Source)
 	return r, nil
 }
 
@@ -89,7 +89,7 @@ func (b *Book) rhythmsOn(ctx context.Context, dogID uuid.UUID, day date.Date, km
 func (b *Book) workOf(d store.Dog, sittings []store.Sitting, settings store.Settings) (kit.Tool, rhythm.Work) {
 	q := sitting.Question{Today: b.Today(), Dog: d.Dog, Past: sitting.PastOf(trimsOf(sittings)), Hand: settings.Hand}
 	tool := q.FirstTool()
-	work := rhythm.Work{PerNail: q.Pace(tool.Work()).Nail(), Ground: tool.Work() == kit.Grinding, Lasts: kit.BandLimit}
+	work := rhythm.Work{PerNail: q.Pace(tool.Work()).Nail(), Ground: tool.Work() == kit.Grinding, Lasts: kit.BandLimit, Margin: settings.Margin, Stop: settings.EndPoint}
 	if tool == kit.GrinderDiamond {
 		work.Lasts = kit.BitLimit
 	}

@@ -27,20 +27,18 @@ type Step struct {
 	Gap   float64 // of the lowest trimmed nail, mm
 }
 
-// BringBack follows the sittings of a rhythm, each of which leaves margin mm in front of the
-// quick, until every trimmed toe stands goal mm clear of the floor. There must be a nail.
-func BringBack(nails []Nail, r Rhythm, start date.Date, margin, goal float64, work Work) Plan {
+// BringBack follows the sittings of a rhythm until every trimmed toe stands goal mm clear of the
+// floor. There must be a nail.
+func BringBack(nails []Nail, r Rhythm, start date.Date, goal float64, work Work) Plan {
 	nails = slices.Clone(nails)
 	p := Plan{Rhythm: r, Started: start, Goal: goal}
-	for sitting := 0; ; sitting++ {
-		day := int(math.Floor(float64(sitting) * r.Days()))
+	live(nails, r, work, func(day, _ int, sat bool) bool {
 		if day > 7*mostWeeks {
-			p.Never = true
-			p.Steps = nil
-			return p
+			p.Never, p.Steps = true, nil
+			return false
 		}
-		for i := range nails {
-			nails[i].trim(margin, work.least())
+		if !sat {
+			return true
 		}
 		least := math.Inf(1)
 		p.Holding = nil
@@ -58,13 +56,9 @@ func BringBack(nails []Nail, r Rhythm, start date.Date, margin, goal float64, wo
 			least = goal
 		}
 		p.Steps = append(p.Steps, Step{start.AddDays(day), meanQuick(nails), least})
-		if len(p.Holding) == 0 {
-			return p
-		}
-		for i := range nails {
-			nails[i].grow(r.Days() / 7)
-		}
-	}
+		return len(p.Holding) > 0
+	})
+	return p
 }
 
 // Done is the day on which the plan gets there; no date when it never does.

@@ -31,14 +31,16 @@ func (n *Nail) grow(weeks float64) {
 // LeastQuick is how far from the coat line a quick ends that has drawn back as far as it goes, mm.
 func LeastQuick(form claw.Claw) float64 { return leastQuick * form.Length }
 
-// trim leaves margin mm in front of the quick, where least mm or more can come off; it tells whether they could.
-func (n *Nail) trim(margin, least float64) bool {
-	take := n.Spare - margin
-	if take < least {
+// trim takes the nail to where the verdict's sign shows; it tells whether anything came off. However
+// little there is, it is taken: what a clipper cannot, a file or a grinder does.
+func (n *Nail) trim(w Work) bool {
+	leaves := w.leaves(n)
+	take := n.Spare - leaves
+	if take < leastCut {
 		return false
 	}
 	n.Claw = n.Form.WithLength(n.Claw.Length - take)
-	n.Spare = margin
+	n.Spare = leaves
 	return true
 }
 

@@ -6,22 +6,21 @@ import (
 
 	"fribbet/internal/core/estimate"
 	"fribbet/internal/core/nail"
+	"fribbet/internal/core/quick"
+	"fribbet/internal/core/verdict"
 )
 
-// Work is what one sitting asks of hand and kit.
+// Work is what one sitting asks of hand and kit, and where it stops.
 type Work struct {
 	PerNail float64 // minutes
 	Lasts   float64 // minutes that its band or bit lasts; read only of a grinder
 	Ground  bool    // with a grinder
+	Margin  float64 // spare that is always left, mm for a nail 7 mm deep
+	Stop    quick.Stop
 }
 
-// least is the least that is taken off a nail, mm.
-func (w Work) least() float64 {
-	if w.Ground {
-		return leastLick
-	}
-	return leastCut
-}
+// leaves is the spare that a trim leaves on the mean, mm.
+func (w Work) leaves(n *Nail) float64 { return verdict.Leaves(n.Form.Depth, w.Margin, w.Stop) }
 
 // Outlook is what a rhythm does over half a year that begins with a trim.
 type Outlook struct {
@@ -38,31 +37,29 @@ type Outlook struct {
 }
 
 // Ahead looks ahead over half a year of one rhythm, on mean rates. There must be a nail.
-func Ahead(nails []Nail, r Rhythm, margin float64, work Work) Outlook {
+func Ahead(nails []Nail, r Rhythm, work Work) Outlook {
 	nails = slices.Clone(nails)
 	o := Outlook{Rhythm: r, Weeks: halfYear}
 	const days = 7 * halfYear
 	begin := meanQuick(nails)
-	next, clear := 0.0, 0.0 // the day of the next sitting, and how long no nail touches
-	for day := range days + 1 {
+	clear := 0.0 // how long no nail touches
+	live(nails, r, work, func(day, done int, sat bool) bool {
 		if day%7 == 0 {
 			o.Quick = append(o.Quick, meanQuick(nails))
 		}
 		if day == days {
-			break
+			return false
 		}
-		if float64(day) >= math.Floor(next) {
-			o.sit(nails, margin, work.least())
-			next += r.Days()
+		if sat {
+			o.Sittings++
+			o.Nails += done
 			clear = float64(day) + daysClear(nails)
 		}
 		if float64(day+1) > clear {
 			o.FloorDays++
 		}
-		for i := range nails {
-			nails[i].grow(1.0 / 7)
-		}
-	}
+		return true
+	})
 	o.QuickMove = meanQuick(nails) - begin
 	o.Minutes = float64(o.Nails) * work.PerNail
 	if work.Ground {
@@ -72,12 +69,26 @@ func Ahead(nails []Nail, r Rhythm, margin float64, work Work) Outlook {
 	return o
 }
 
-// sit trims what there is to trim; where that is nothing it was still a sitting.
-func (o *Outlook) sit(nails []Nail, margin, least float64) {
-	o.Sittings++
-	for i := range nails {
-		if nails[i].trim(margin, least) {
-			o.Nails++
+// live lets nails live day by day at a rhythm that begins with a sitting: each is told the day, how
+// many nails something came off, and whether there was a sitting, and says whether to go on. The
+// table of rhythms and the plan to bring a quick back both look ahead by it, and so agree.
+func live(nails []Nail, r Rhythm, work Work, each func(day, done int, sat bool) bool) {
+	next := 0.0 // the day of the next sitting
+	for day := 0; ; day++ {
+		sat, done := float64(day) >= math.Floor(next), 0
+		if sat {
+			for i := range nails {
+				if nails[i].trim(work) {
+					done++
+				}
+			}
+			next += r.Days()
+		}
+		if !each(day, done, sat) {
+			return
+		}
+		for i := range nails {
+			nails[i].grow(1.0 / 7)
 		}
 	}
 }
@@ -92,11 +103,11 @@ func daysClear(nails []Nail) float64 {
 }
 
 // BreakEven is the longest interval that lets no quick of the nails grow, weeks, with the nail
-// that sets it, when every trim leaves margin mm. Its range is that of the nail's rate.
-func BreakEven(nails []Nail, margin float64, source estimate.Source) (estimate.Estimate, nail.Code) {
-	even := estimate.Estimate{Value: math.Inf(1), Source: source}
-	var code nail.Code
+// that sets it and the spare that every trim leaves it, mm. Its range is that of the nail's rate.
+func BreakEven(nails []Nail, work Work, source estimate.Source) (even estimate.Estimate, code nail.Code, leaves float64) {
+	even = estimate.Estimate{Value: math.Inf(1), Source: source}
 	for _, n := range nails {
+		margin := work.leaves(&n)
 		weeks := n.Drift.BreakEven(margin)
 		if weeks >= even.Value {
 			continue
@@ -104,7 +115,7 @@ func BreakEven(nails []Nail, margin float64, source estimate.Source) (estimate.E
 		fast, slow := n.Drift, n.Drift
 		fast.Rate += estimate.Z90 * fast.RateSD
 		slow.Rate = math.Max(slow.Rate/4, slow.Rate-estimate.Z90*slow.RateSD)
-		even.Value, even.Low, even.High, code = weeks, fast.BreakEven(margin), slow.BreakEven(margin), n.Code
+		even.Value, even.Low, even.High, code, leaves = weeks, fast.BreakEven(margin), slow.BreakEven(margin), n.Code, margin
 	}
-	return even, code
+	return even, code, leaves
 }

@@ -2,8 +2,7 @@ package rhythm
 
 const (
 	leastQuick = 0.5  // share of a usual nail's length that the quick never draws back beyond: it does not go into the toe (judgement)
-	leastCut   = 0.5  // that is taken with a clipper, mm (judgement)
-	leastLick  = 0.2  // with a grinder: one touch, mm (judgement)
+	leastCut   = 0.05 // a stroke of a file, mm (judgement)
 	halfYear   = 26   // weeks that rhythms are compared over
 	mostWeeks  = 104  // that bringing a quick back is followed for: what takes longer is never, at this rhythm (judgement)
 	offTrack   = 0.15 // of the way that a plan may be behind before it is said so (judgement)

@@ -150,7 +150,7 @@ func TestWhoDealsWithWhatIsLeft(t *testing.T) {
 		q.at("LF2", func(p *dog.Planned) { p.Kind = verdict.Leave })
 		q.at("LF3", func(p *dog.Planned) { p.Kind = verdict.Veterinarian })
 		q.at("LF1", func(p *dog.Planned) { p.Kind = verdict.Veterinarian })
-		q.Training.Paws = map[nail.Paw]bool{nail.RH: true}
+		q.Training.Paws, q.Terms.Keeper = map[nail.Paw]bool{nail.RH: true}, true
 		q.at("RH3", func(p *dog.Planned) { p.OnFloor = true })
 		bad := past(*q, 0, temper.Calm)
 		for i, r := range bad.Records {

@@ -172,11 +172,22 @@ func (w Worked) risk(mm float64) float64 { return math.Max(w.Belief.Bleeds(mm), 
 
 // slivers is how many slivers of mm lie between a spare and the sign at which this school stops.
 func slivers(spare, mm, depth float64, stop quick.Stop) int {
+	return int(math.Floor((spare-signAt(depth, stop))/mm + hair))
+}
+
+// signAt is the spare at which the sign of a school shows, mm, on a nail so deep.
+func signAt(depth float64, stop quick.Stop) float64 {
 	sign := firstSignAt
 	if stop == quick.Full {
 		sign = dotAt
 	}
-	return int(math.Floor((spare-sign*Size(depth)*depthShare(depth))/mm + hair))
+	return sign * depth / quick.SignsDepth
+}
+
+// Leaves is the spare that a trim by this verdict leaves, mm, on the mean and of a nail so deep: that
+// at which the sign shows, or the margin where that is more.
+func Leaves(depth, margin float64, stop quick.Stop) float64 {
+	return math.Max(signAt(depth, stop), margin*Size(depth))
 }
 
 // beyond is how many slivers more than those that reach the sign by the median may come off, each
@@ -187,9 +198,6 @@ func (t Terms) beyond() int {
 	}
 	return beyondSign
 }
-
-// depthShare takes the signs' own scale beyond a depth of 7 mm, where slivers grow no thicker.
-func depthShare(depth float64) float64 { return math.Max(1, depth/quick.SignsDepth) }
 
 // Size is the share of its usual thickness that a sliver, a margin and the least cut have on a
 // nail so deep, mm: on a toy dog's nail all of them are smaller.
