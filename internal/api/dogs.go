@@ -84,6 +84,9 @@ func (h handlers) dueRow(r book.DueRow) contract.DueRow {
 	if row.Cautious != nil {
 		row.CautiousInDays = of(r.Cautious.Sub(h.book.Today()))
 	}
+	if r.Look != nil {
+		row.Look = &contract.WantedLook{On: r.Look.On, InDays: r.Look.On.Sub(h.book.Today()), Words: r.Look.Words}
+	}
 	if r.Why != nil {
 		row.Why = of(why(*r.Why))
 	}

@@ -34,6 +34,7 @@ type Turn struct {
 	Reason   string
 	Waits    string           // which nails can be left out
 	Why      *due.Explanation `json:",omitempty"`
+	Look     *dog.WantedLook  `json:",omitempty"`
 	Glance   dog.Glance
 	Cautions []dog.Caution
 }
@@ -138,6 +139,6 @@ func turnOf(feet dog.Feet, training ladder.Training, settings store.Settings, to
 	}
 	return Turn{
 		Standing: next.StandingOn(today), On: next.Due, Cautious: next.Cautious,
-		Reason: next.Reason, Waits: next.Waits(), Why: &next.Why,
+		Reason: next.Reason, Waits: next.Waits(), Why: &next.Why, Look: next.Look,
 	}, nil
 }

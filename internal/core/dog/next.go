@@ -16,6 +16,7 @@ type Next struct {
 	due.Next
 	Reason string // the deciding rule in a few words
 	Why    due.Explanation
+	Look   *WantedLook // that would settle the date; nil where it is known well enough
 }
 
 // Next sets the date of the next sitting. There is none when nobody has trimmed or looked at the
@@ -48,7 +49,11 @@ func (f Feet) Next(terms Terms) (Next, bool, error) {
 	} else {
 		next.Cautious = next.Due
 	}
-	return Next{next, trim.Reason(next), trim.Explain(next)}, true, nil
+	told := Next{next, trim.Reason(next), trim.Explain(next), nil}
+	if look, is := f.wanted(next); is {
+		told.Look = &look
+	}
+	return told, true, nil
 }
 
 // soonest is how many days after a sitting the next may be at the earliest: half the rhythm, and no

@@ -1063,9 +1063,16 @@ export interface components {
             /** @description it may decide; the break-even rhythm only does where short quicks are wanted */
             followed: boolean;
         };
+        /** @description A walk-round that would settle a date: the nail that decides is known too badly */
+        WantedLook: {
+            on: components["schemas"]["Date"];
+            in_days: number;
+            words: string;
+        };
         DueRow: {
             dog_id: components["schemas"]["Id"];
             name: string;
+            look?: components["schemas"]["WantedLook"];
             /**
              * @description what is next: its nails, or a step of its ladder
              * @enum {string}

@@ -27,6 +27,7 @@ const when = computed(() => {
       <details v-if="row.why" class="why" @toggle="open = ($event.target as HTMLDetailsElement).open"><summary>{{ row.reason }}</summary></details>
       <div v-else class="why">{{ row.reason }}</div>
       <div v-if="row.waits" class="soft small">{{ row.waits }}</div>
+      <div v-if="row.look && !vet" class="small"><RouterLink :to="`/dogs/${row.dog_id}/walk`" class="look">{{ row.look.in_days <= 0 ? 'Today' : dayOf(row.look.on) }}: {{ row.look.words }}</RouterLink></div>
       <div v-for="c in warnings.slice(0, first ? 2 : 1)" :key="c.words" :class="['warn', 'small', { vet: c.kind === 'veterinarian' }]">
         <AppIcon :name="c.kind === 'veterinarian' ? 'vet' : 'caution'" />{{ c.kind === 'veterinarian' ? c.words : c.words.split('. ')[0].replace(/\.$/, '') }}
       </div>
