@@ -238,7 +238,7 @@ func TestSearchFindsADog(t *testing.T) {
 	p := tab(t, browser(t), program.address+"/settings")
 	p.sees("Settings")
 	p.keys("/")
-	p.sees("13 dogs")
+	p.sees("24 dogs")
 	p.fill("search", "плю")
 	p.sees("Плюшка")
 	require.NoError(t, p.Timeout(patience).Wait(rod.Eval(`() => !document.body.innerText.includes('Gantry')`)))
@@ -313,7 +313,7 @@ func TestKeysLeadThroughTheProgram(t *testing.T) {
 	p.keys("g s")
 	p.sees("Save settings")
 	p.keys("g d")
-	p.sees("13 dogs")
+	p.sees("24 dogs")
 	p.keys("?")
 	p.sees("While recording a sitting")
 }
@@ -322,7 +322,7 @@ func TestKeysLeadThroughTheProgram(t *testing.T) {
 func TestTheFirstScreenIsLight(t *testing.T) {
 	program := start(t, "demo", "--today", day, "--listen", anywhere)
 	p := tab(t, browser(t), program.address)
-	p.sees("13 dogs")
+	p.sees("24 dogs")
 	got, err := p.Eval(`async () => {
 		const scripts = performance.getEntriesByType('resource').filter((r) => r.name.endsWith('.js'))
 		const sizes = await Promise.all(scripts.map(async (s) => {
@@ -389,7 +389,7 @@ func TestTheThemeIsRemembered(t *testing.T) {
 	p.sees("Light or dark")
 	require.NoError(t, p.MustElement("#theme").Select([]string{"dark"}, true, "text"))
 	p.open(program.address)
-	p.sees("13 dogs")
+	p.sees("24 dogs")
 	theme, err := p.Eval(`() => document.documentElement.dataset.bsTheme`)
 	require.NoError(t, err)
 	assert.Equal(t, "dark", theme.Value.Str())

@@ -29,7 +29,7 @@ func TestAHistoryIsReadOff(t *testing.T) {
 	p.sees("if nobody trims")
 	require.NoError(t, p.Keyboard.Type(input.Home))
 	first := reading()
-	assert.Contains(t, first, "2025")
+	assert.NotEqual(t, last, first)
 
 	p.MustEval(`() => document.getElementById('history-title').scrollIntoView()`)
 	box := p.MustElement(".plot canvas").MustShape().Box()
@@ -93,7 +93,7 @@ func TestWhyThisDateIsToldTheSameEverywhere(t *testing.T) {
 	program := start(t, "demo", "--today", day, "--listen", anywhere)
 	id := program.dogs()["Windlass"]
 	p := tab(t, browser(t), program.address+"/")
-	p.press("summary", "LF1 starts to curl")
+	p.press("summary", "RF1 starts to curl")
 	p.sees("alone would say")
 	due := p.MustElement(".sentence").MustText()
 	p.open(program.address + "/dogs/" + id)
@@ -119,7 +119,7 @@ func TestDaysOffAndTheCalendar(t *testing.T) {
 	}
 	before := read()
 	assert.Contains(t, before, "SUMMARY:Nails: Плюшка")
-	assert.Contains(t, before, "DTSTART;VALUE=DATE:20261218\r\n", "Gantry")
+	assert.Contains(t, before, "DTSTART;VALUE=DATE:20261210\r\n", "Winch")
 	p.MustEval(`() => {
 		for (const [label, value] of [['First day off', '2026-12-10'], ['Last day off', '2026-12-31']]) {
 			const field = document.querySelector('[aria-label="' + label + '"]')
@@ -132,7 +132,7 @@ func TestDaysOffAndTheCalendar(t *testing.T) {
 	p.press("button", "Save settings")
 	p.sees("Saved.")
 	after := read()
-	assert.NotContains(t, after, "20261218")
+	assert.NotContains(t, after, "DTSTART;VALUE=DATE:20261210")
 	assert.Contains(t, after, "DTSTART;VALUE=DATE:20261209\r\n")
 	assert.Contains(t, after, "SEQUENCE:1")
 	p.open(program.address + "/")

@@ -52,7 +52,7 @@ func keptOf(d store.Dog, s store.Standing) (known, bool) {
 // and is what is known once a sitting that is under way was told as well; false when it is not the
 // last thing told of the dog.
 func (k known) and(s store.Sitting) (known, bool) {
-	if s.On.Before(k.feet.Known()) || s.On == k.feet.LastTrim() {
+	if !k.feet.Follows(s.Sitting) {
 		return k, false
 	}
 	return known{k.feet.And(s.Sitting), k.past.And(s.Sitting)}, true
@@ -125,6 +125,34 @@ func idsOf(sittings []store.Sitting) []uuid.UUID {
 		ids[i] = s.ID
 	}
 	return ids
+}
+
+// forward keeps what is known of a dog once a sitting was told as a whole, if it was the last thing
+// told of it: so that the next need not fold years anew. at is how it was kept before.
+func (b *Book) forward(ctx context.Context, at store.Standing, before known, s store.Sitting) error {
+	after, last := before.and(s)
+	if !last {
+		return nil
+	}
+	var err error
+	if at.Feet, err = after.keep(); err != nil {
+		return err
+	}
+	at.Fold = dog.FoldVersion
+	at.Revision++ // that sitting alone; whatever else was told meanwhile makes it more, and this is not kept
+	return b.store.KeepFeet(ctx, at)
+}
+
+// kept is what is kept of a dog, for a sitting that is about to be told; false when nothing is, or
+// another one is under way.
+func (b *Book) kept(ctx context.Context, d store.Dog) (store.Standing, known, bool, error) {
+	open, err := b.store.OpenOf(ctx, []uuid.UUID{d.ID})
+	if err != nil || len(open[d.ID]) > 0 {
+		return store.Standing{}, known{}, false, err
+	}
+	standings, err := b.store.Standings(ctx, []uuid.UUID{d.ID})
+	k, is := keptOf(d, standings[d.ID])
+	return standings[d.ID], k, is, err
 }
 
 // checkpoint sees to it that what is known of a dog is kept before something is told at a bench:

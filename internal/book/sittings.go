@@ -133,20 +133,30 @@ func (b *Book) Record(ctx context.Context, dogID uuid.UUID, s store.Sitting, far
 	if err := b.doubtRecords(ctx, d, s, events); err != nil {
 		return err
 	}
-	return b.store.Append(ctx, dogID, s.ID, s.On, b.now(), func(log sitting.Log) (sitting.Log, error) {
+	at, before, is, err := b.kept(ctx, d)
+	if err != nil {
+		return err
+	}
+	err = b.store.Append(ctx, dogID, s.ID, s.On, b.now(), func(log sitting.Log) (sitting.Log, error) {
 		if len(log) > 0 { // it came twice at once
 			return log, sameSitting(store.Log{On: s.On, Events: log}, s)
 		}
 		return events, nil
 	})
+	if err != nil || !is {
+		return err
+	}
+	return b.forward(ctx, at, before, store.Sitting{ID: s.ID, Sitting: events.Fold().Sitting(s.On)})
 }
 
 // doubtRecords asks again for spares that were seen where they cannot well be.
 func (b *Book) doubtRecords(ctx context.Context, d store.Dog, s store.Sitting, events sitting.Log) error {
-	if !slices.ContainsFunc(events, sitting.Event.PlacesQuick) {
+	if !slices.ContainsFunc(events, func(e sitting.Event) bool { return e.PlacesQuick() && !e.Sure }) {
 		return nil
 	}
-	_, bench, err := b.benchAt(ctx, d, s.ID, events.Fold())
+	state := events.Fold()
+	state.Ended = false // it is not in the book yet: what is kept is what was before it
+	_, bench, err := b.benchAt(ctx, d, s.ID, state)
 	if err != nil {
 		return err
 	}

@@ -8,20 +8,16 @@ import (
 	"hash/fnv"
 	"math"
 	"math/rand/v2"
-	"strings"
 	"time"
 
 	"github.com/google/uuid"
 
 	"fribbet/internal/book"
-	"fribbet/internal/core/claw"
 	"fribbet/internal/core/date"
 	"fribbet/internal/core/dog"
-	"fribbet/internal/core/growth"
 	"fribbet/internal/core/kit"
 	"fribbet/internal/core/nail"
 	"fribbet/internal/core/quick"
-	"fribbet/internal/core/rhythm"
 	"fribbet/internal/core/temper"
 	"fribbet/internal/core/units"
 	"fribbet/internal/store"
@@ -51,12 +47,11 @@ func Fill(ctx context.Context, b *book.Book) error {
 func (s scenario) chance() *rand.Rand {
 	sum := fnv.New64a()
 	sum.Write([]byte(s.name))
-	return rand.New(rand.NewPCG(8642, sum.Sum64()))
+	return rand.New(rand.NewPCG(8642+uint64(s.litter), sum.Sum64()))
 }
 
 func (s scenario) fill(ctx context.Context, b *book.Book) error {
 	today, noise := b.Today(), s.chance()
-	own := s.own(noise)
 	days := s.days(today, noise)
 	first := today
 	if len(days) > 0 {
@@ -80,31 +75,14 @@ func (s scenario) fill(ctx context.Context, b *book.Book) error {
 			return err
 		}
 	}
-	truth := newTruth(kept.Dog, first, own, math.Max(1, s.overgrown), noise)
+	hands := s.begin(kept.Dog, first, noise)
 	for i, day := range days {
 		if i == s.before && s.plan != "" {
 			if err := b.ResumePlan(ctx, kept.ID, uuid.NewSHA1(kept.ID, []byte("plan")), s.plan, nil, day); err != nil {
 				return err
 			}
 		}
-		sitting := store.Sitting{ID: uuid.NewSHA1(kept.ID, []byte{byte(i)}), Sitting: dog.Sitting{On: day}}
-		last := i == s.sittings-1
-		if last {
-			sitting.Note = s.lastNote
-		}
-		for at, n := range order(kept.Nails, i) {
-			skipped := i >= s.sittings-s.skipFor && contains(s.skipLast, n.Code)
-			r := s.record(truth[n.Code], kept.Dog, n, day, skipped || s.enough > 0 && at >= s.enough, noise)
-			if s.enough > 0 && at == s.enough {
-				r.Reaction = s.temper
-			}
-			r.TookForce = last && at == 0 && s.blunt
-			sitting.Records = append(sitting.Records, r)
-			if s.enough > 0 && at == s.enough {
-				break
-			}
-		}
-		s.time(&sitting.Sitting, noise)
+		sitting := store.Sitting{ID: uuid.NewSHA1(kept.ID, []byte{byte(i)}), Sitting: hands.sit(i, day)}
 		if err := b.Record(ctx, kept.ID, sitting, ""); err != nil {
 			return err
 		}
@@ -199,86 +177,6 @@ func (s scenario) nails() []dog.Nail {
 	return nails
 }
 
-// nailTruth is how a nail really is, which nobody in the demonstration knows.
-type nailTruth struct {
-	length, quick float64 // mm
-	own           float64 // that it grows faster than is usual for the dog, mm a week
-	height        float64 // of the toe's coat line above the floor, mm
-	on            date.Date
-}
-
-// clearing is how far above the floor an untrimmed nail really stands, mm: the demonstration's
-// dogs have somewhat shorter nails than a dog that nobody has measured is assumed to have.
-const clearing = 0.5
-
-// own is how much faster the dog's nails grow than is usual, mm a week.
-func (s scenario) own(noise *rand.Rand) float64 { return 0.2 * noise.NormFloat64() }
-
-// rate is how fast a nail really grows on a day, mm a week.
-func (t nailTruth) rate(d dog.Dog, code nail.Code, day date.Date) float64 {
-	usual := growth.Assumed().Group(code.Group(), growth.Where{Age: d.AgeWeeks(day), Weight: d.WeightOn(day), Pavement: d.PavementOn(day)})
-	return math.Max(0.15, usual.Mean+t.own)
-}
-
-// newTruth draws a dog's true nails: rates about its own, and a quick as its keeper left it.
-func newTruth(d dog.Dog, day date.Date, own, overgrown float64, noise *rand.Rand) map[nail.Code]*nailTruth {
-	truth := map[nail.Code]*nailTruth{}
-	for _, n := range d.Nails {
-		form := claw.Assumed(n.Code, n.Shape, d.WeightOn(day))
-		length := overgrown * form.Length * (1 + 0.05*noise.NormFloat64())
-		truth[n.Code] = &nailTruth{
-			length: length, quick: 0.78 * length,
-			own:    own + 0.08*noise.NormFloat64(),
-			height: form.AtGap(clearing).CoatHeight() + 0.15*noise.NormFloat64(), on: day,
-		}
-	}
-	return truth
-}
-
-// record lets the nail grow to the day, trims it, and writes down what a groomer would.
-func (s scenario) record(t *nailTruth, d dog.Dog, n dog.Nail, day date.Date, skipped bool, noise *rand.Rand) dog.Record {
-	weeks := float64(day.Sub(t.on)) / 7
-	size := claw.SizeFactor(s.kg)
-	rate := t.rate(d, n.Code, day)
-	spare := quick.Drift{Rate: rate, Follow: quick.UsualFollow(size)}.After(quick.Spare{Mean: t.length - t.quick}, weeks).Mean
-	t.length += rate * weeks
-	t.quick, t.on = math.Max(t.length-spare, rhythm.LeastQuick(claw.Assumed(n.Code, n.Shape, s.kg))), day
-	spare = t.length - t.quick
-	r := dog.Record{Code: n.Code, Tool: s.tool, Item: pieceFor(s.tool), Reaction: s.mood(noise)}
-	if s.untouch != "" && strings.HasPrefix(n.Code.String(), s.untouch) {
-		r.Reaction = s.temper
-		return r
-	}
-	if skipped {
-		return r
-	}
-	before := t.length
-	r.Cuts = slivers(spare - s.spare*size - 0.15*noise.NormFloat64())
-	t.length -= r.Removed()
-	if left := t.length - t.quick; len(r.Cuts) > 0 && !s.tally {
-		r.EndFace = quick.DrawFace(n.Colour, math.Max(0.3, left), claw.Assumed(n.Code, n.Shape, s.kg).Depth/quick.SignsDepth, noise.Float64())
-		if r.EndFace == quick.Blood { // its hand stops before that
-			r.EndFace = quick.Dot
-			if n.Colour == nail.Light {
-				r.EndFace = quick.PinkDot
-			}
-		}
-	}
-	if s.caliper && noise.Float64() < 0.5 {
-		after := math.Round((t.length+0.2*noise.NormFloat64())*10) / 10
-		r.LengthAfter = &after
-	}
-	if n.Colour == nail.Light && before > t.length {
-		seen := math.Max(0.2, math.Round((t.length-t.quick)*5)/5)
-		r.SpareLeft, r.Sure = &seen, true
-	}
-	if s.feelers && !n.Code.Dewclaw() {
-		gap := feel(claw.Assumed(n.Code, n.Shape, s.kg).WithLength(t.length).AtCoatHeight(t.height).Gap())
-		r.GapAfter = &gap
-	}
-	return r
-}
-
 // mood is mostly calm; a difficult dog pulls or is uneasy on one nail in three. Its worst it
 // keeps for the paw that it does not give, or for when it has had enough.
 func (s scenario) mood(noise *rand.Rand) temper.Reaction {
@@ -308,32 +206,6 @@ func (s scenario) handling() *dog.Handling {
 		h.Noise = s.noise
 	}
 	return &h
-}
-
-// slivers parts what comes off into cuts of 1 mm and a last one of half.
-func slivers(take float64) []float64 {
-	var cuts []float64
-	for ; take >= 1 && len(cuts) < 12; take-- {
-		cuts = append(cuts, 1)
-	}
-	if take >= 0.5 {
-		cuts = append(cuts, 0.5)
-	}
-	return cuts
-}
-
-// feel is the largest household feeler that passes under a nail.
-func feel(gap float64) float64 {
-	switch {
-	case gap >= 1.5*claw.CardGap:
-		return math.Round(gap*2) / 2
-	case gap >= claw.CardGap:
-		return claw.CardGap
-	case gap >= claw.PaperGap:
-		return claw.PaperGap
-	default:
-		return claw.TouchGap
-	}
 }
 
 func contains(codes []string, c nail.Code) bool {

@@ -15,6 +15,7 @@ import (
 	"fribbet/internal/core/dog"
 	"fribbet/internal/core/due"
 	"fribbet/internal/core/estimate"
+	"fribbet/internal/core/growth"
 	"fribbet/internal/core/nail"
 	"fribbet/internal/core/rhythm"
 	"fribbet/internal/store"
@@ -58,7 +59,7 @@ func TestTheDemoShowsEveryStanding(t *testing.T) {
 				}
 			}
 		}
-		assert.GreaterOrEqual(t, len(rows), 8)
+		assert.Len(t, rows, 24)
 		assert.Equal(t, 1, standings[due.Unseen])
 		assert.GreaterOrEqual(t, standings[due.Late], 1, "%v", on)
 		assert.LessOrEqual(t, standings[due.Late], 4, "a morning's work, not a pile of arrears")
@@ -82,7 +83,7 @@ func TestTheDemoIsTheSameEveryTime(t *testing.T) {
 }
 
 // What the program learns must be what the generator used: the gross rate within two standard
-// deviations for nine dogs in ten, and better than what was assumed.
+// deviations for six dogs in seven, and better than what was assumed.
 func TestTheDemosTrueRatesAreFound(t *testing.T) {
 	on := time.Date(2026, time.November, 24, 9, 0, 0, 0, time.UTC)
 	b, rows := filled(t, on)
@@ -95,7 +96,9 @@ func TestTheDemosTrueRatesAreFound(t *testing.T) {
 			continue
 		}
 		i := slices.IndexFunc(scenarios, func(s scenario) bool { return s.name == row.Name })
-		truth := view.Growth.Usual.Mean + scenarios[i].own(scenarios[i].chance())
+		noise := scenarios[i].chance()
+		first := scenarios[i].days(b.Today(), noise)[0]
+		truth := scenarios[i].draw(view.Dog.Dog, first, noise).Gross() - growth.Usual(view.Dog.Where(first)) + view.Growth.Usual.Mean
 		off := math.Abs(view.Growth.Gross.Mean - truth)
 		t.Logf("%-9s true %.2f, learnt %.2f ± %.2f, assumed %.2f ± %.2f, %s", row.Name, truth,
 			view.Growth.Gross.Mean, view.Growth.Gross.SD, view.Growth.Usual.Mean, view.Growth.Usual.SD, view.Growth.Words)
@@ -106,8 +109,8 @@ func TestTheDemosTrueRatesAreFound(t *testing.T) {
 		learnt += off
 		assumed += math.Abs(view.Growth.Usual.Mean - truth)
 	}
-	assert.GreaterOrEqual(t, dogs, 11)
-	assert.GreaterOrEqual(t, float64(found), 0.9*float64(dogs))
+	assert.GreaterOrEqual(t, dogs, 20)
+	assert.GreaterOrEqual(t, float64(found), 0.85*float64(dogs))
 	assert.Less(t, learnt, assumed, "all together nearer than what was assumed")
 }
 

@@ -24,7 +24,7 @@ func (f Feet) cautious() (date.Date, bool) {
 	if len(clear) == 0 {
 		return date.Date{}, false
 	}
-	where := f.where(f.day)
+	where := f.Where(f.day)
 	low, high := 0, farthest
 	for low < high {
 		day := (low + high) / 2

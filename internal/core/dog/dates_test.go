@@ -101,9 +101,13 @@ func (l *lived) sit(t *testing.T) {
 			c, _ := hands.Told(r, l.day, groomer)
 			v = verdict.Of(c, groomer.Margin, groomer.Hand)
 		}
-		for range v.Most() {
-			face := l.truth.Cut(i, v.MM)
-			r.Cuts, r.EndFace, r.Blood = append(r.Cuts, v.MM), face, face == quick.Blood
+		for k := range v.Most() {
+			mm := v.Going
+			if k == 0 {
+				mm = v.MM
+			}
+			face := l.truth.Cut(i, mm)
+			r.Cuts, r.EndFace, r.Blood = append(r.Cuts, mm), face, face == quick.Blood
 			if face.FirstSign() || face.Ends() {
 				break
 			}

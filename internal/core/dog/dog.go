@@ -129,7 +129,7 @@ func (d Dog) pavementOver(from, to date.Date) float64 {
 	return sum / float64(to.Sub(from))
 }
 
-// where is the dog on a day, as its growth depends on it.
-func (d Dog) where(day date.Date) growth.Where {
+// Where is the dog on a day: its age, its weight and what it walks.
+func (d Dog) Where(day date.Date) growth.Where {
 	return growth.Where{Age: d.AgeWeeks(day), Weight: d.WeightOn(day), Pavement: d.PavementOn(day)}
 }

@@ -45,7 +45,7 @@ func asPlanned(f Feet, day date.Date) Sitting {
 }
 
 func rateOn(d Dog, code nail.Code, day date.Date) growth.Rate {
-	return growth.Assumed().Group(code.Group(), d.where(day))
+	return growth.Assumed().Group(code.Group(), d.Where(day))
 }
 
 func mm(v float64) *float64 { return &v }
@@ -192,7 +192,7 @@ func TestFoldingHoldsForAnyHistory(t *testing.T) {
 		now := f.at(day)
 		for i, r := range f.On(day) {
 			later := f.On(day.AddDays(1))[i]
-			if now.Rate(i, d.where(day)).Mean < 0 {
+			if now.Rate(i, d.Where(day)).Mean < 0 {
 				continue // a hard walker's hind nails wear off faster than they grow
 			}
 			if tenth := 0.1; later.Length.Value < r.Length.Value-tenth || later.ToFloor > r.ToFloor+tenth {

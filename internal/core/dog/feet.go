@@ -94,7 +94,7 @@ func feetOf(d Dog, events []event) Feet {
 	for i, n := range d.Nails {
 		nails[i] = state.Nail{Code: n.Code, Colour: n.Colour, Shape: n.Shape}
 	}
-	return Feet{Dog: d, state: state.Prior(d.where(start), nails, done), day: start, toes: make([]toe, len(d.Nails))}
+	return Feet{Dog: d, state: state.Prior(d.Where(start), nails, done), day: start, toes: make([]toe, len(d.Nails))}
 }
 
 // until lets the nails grow until a day.
@@ -109,7 +109,7 @@ func (f *Feet) until(on date.Date) {
 
 // whereFrom is the dog on a day, with what it walks on the mean until another.
 func (d Dog) whereFrom(from, to date.Date) growth.Where {
-	where := d.where(from)
+	where := d.Where(from)
 	if len(d.Walked) > 0 && to.After(from) {
 		where.Pavement = d.pavementOver(from, to)
 	}
@@ -136,8 +136,8 @@ const quickedWithin = 2
 // Known is the day of the last sitting or look; zero when there was none.
 func (f Feet) Known() date.Date { return f.known }
 
-// LastTrim is the day of the last sitting; zero when there was none.
-func (f Feet) LastTrim() date.Date { return f.on }
+// Follows tells whether a sitting comes after all that the feet know: it may then be told with And.
+func (f Feet) Follows(s Sitting) bool { return !s.On.Before(f.day) && s.On != f.on }
 
 // Quicked tells whether a nail bled at one of the last two sittings.
 func (f Feet) Quicked() bool { return f.dry > 0 && f.dry <= quickedWithin }
@@ -223,7 +223,7 @@ func (f *Feet) look(c Check) {
 		l := c.look(n.Code)
 		t := &f.toes[i]
 		if l.State != nil && (*l.State == nail.Torn || *l.State == nail.Broken) {
-			f.state.Forget(i, f.where(f.day))
+			f.state.Forget(i, f.Where(f.day))
 			t.Measured = measured{}
 		}
 		f.record(i, l.event(c.On))

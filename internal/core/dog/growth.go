@@ -45,7 +45,7 @@ const learntShare = 0.9
 
 // Growth tells how fast the nails grow on a day: the state's own numbers.
 func (f Feet) Growth(day date.Date) Growth {
-	now, usual, where := f.at(day), feetOf(f.Dog, nil).state, f.where(day)
+	now, usual, where := f.at(day), feetOf(f.Dog, nil).state, f.Where(day)
 	rate := func(n state.Normal) growth.Rate { return growth.Rate{Mean: n.Mean, SD: n.SD} }
 	g := Growth{Gross: rate(now.Gross(where)), Usual: rate(usual.Gross(where)), Measured: f.measured, Source: estimate.Assumed}
 	if g.Gross.SD < learntShare*g.Usual.SD {

@@ -80,7 +80,7 @@ func (f *Feet) Told(r Record, day date.Date, terms Terms) (verdict.Nail, bool) {
 	if i < 0 {
 		return verdict.Nail{}, false
 	}
-	before := f.read(i, &f.state, f.where(day))
+	before := f.read(i, &f.state, f.Where(day))
 	c := f.Case(&f.state, i, before, terms)
 	e := r.Event(day)
 	f.state.Nails[i].Colour = colourSeen(f.state.Nails[i].Colour, e)

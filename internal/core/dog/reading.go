@@ -33,7 +33,7 @@ type Reading struct {
 
 // On reads every nail on a day not before the last sitting or look.
 func (f Feet) On(day date.Date) []Reading {
-	now, where := f.at(day), f.where(day)
+	now, where := f.at(day), f.Where(day)
 	readings := make([]Reading, len(f.Nails))
 	for i := range f.Nails {
 		readings[i] = f.read(i, &now, where)

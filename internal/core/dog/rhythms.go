@@ -12,7 +12,7 @@ import (
 // Ahead is the nails that may be trimmed as they are on a day, for a look ahead at which the dog
 // walks km of pavement a week. There is none where no nail may be trimmed.
 func (f Feet) Ahead(day date.Date, km float64) []rhythm.Nail {
-	now, where := f.at(day), f.where(day)
+	now, where := f.at(day), f.Where(day)
 	where.Pavement = km
 	follow := quick.Follow{Pull: quick.UsualFollow(1).Pull, Rest: math.Max(0, now.Rest().Mean)}
 	var nails []rhythm.Nail
@@ -53,7 +53,7 @@ func (f Feet) LowestTrimmed() float64 {
 
 // PavementUse tells how much of a nail's growth the ground takes back on the mean toe, 0 to 1.
 func (f Feet) PavementUse(day date.Date, km float64) float64 {
-	now, where := f.at(day), f.where(day)
+	now, where := f.at(day), f.Where(day)
 	where.Pavement = km
 	sum, toes := 0.0, 0.0
 	for i, n := range f.Nails {

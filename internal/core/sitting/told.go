@@ -32,7 +32,7 @@ func LogOf(id string, s dog.Sitting, at time.Time) Log {
 			add(Event{Kind: Took, Tool: tool, Item: item})
 		}
 		for _, e := range recordEvents(r) {
-			e.Nail, e.Sure = &r.Code, r.Sure && e.Kind == Measured
+			e.Nail, e.Sure = &r.Code, r.Sure && (e.Kind == Measured || e.Kind == Seen)
 			if e.Kind == Showed { // of the cut just told
 				e.Of = log[len(log)-1].ID
 			}

@@ -129,7 +129,7 @@ func (w way) nail(d *virtual.Dog, s *state.State, i int) tally {
 		worked.Cuts, worked.Last = len(work.Cuts), face
 		next := verdict.Next(worked, w.terms)
 		if w.press { // the hand goes on by the eye alone, and tells only how it ended
-			mm := step.MM
+			mm := first.Going
 			if face == quick.Grey {
 				mm = min(mm, verdict.Thin(n.Form.Depth))
 			}

@@ -65,6 +65,7 @@ type Step struct {
 	Risk    float64 // that it bleeds
 	Slivers int     // at most, this one among them: a look after each
 	Likely  int     // of them, until the sign shows, by the median of the spare
+	Going   float64 // of those that come after it, mm
 	Touch   bool    // it is a touch of the grinder
 	Eye     bool    // what was seen decides, not a number
 	Left    float64 // median of the spare that is left, mm
@@ -112,12 +113,24 @@ func (w Worked) first(t Terms, left, size float64) Step {
 	}
 	switch {
 	case risk <= tipShare*float64(t.Limit):
-		return w.within(t, left, tries, "the tip first, then look at the end", w.sliver(t, left, thin, "only the very tip, then look at the end"))
+		step := w.within(t, left, tries, "the tip first, then look at the end", w.sliver(t, left, thin, "only the very tip, then look at the end"))
+		return w.thenGoing(step, t, size)
 	case w.Reads:
 		return Step{Action: Stop, Left: left, Risk: risk, Because: "what was seen leaves nothing to take today"}
 	default:
 		return Step{Action: Ask, Left: left, Risk: risk, Because: "tell where the groove ends, or where the pink ends: too little is known to begin"}
 	}
+}
+
+// thenGoing is that step with what comes after the tip: usual slivers, once the face allows them.
+func (w Worked) thenGoing(step Step, t Terms, size float64) Step {
+	for _, going := range t.unread(size) {
+		if going = w.thickness(t, going); going > step.MM {
+			likely := slivers(step.Left-step.MM, going, w.Depth, t.Stop)
+			step.Going, step.Likely, step.Slivers = going, 1+max(0, likely), max(1, 1+min(likely+t.beyond(), w.reach(step.Left-step.MM, going)))
+		}
+	}
+	return step
 }
 
 // slivers are the thicknesses that a white face allows beyond a tip's, mm: a practised hand may take
@@ -155,7 +168,7 @@ func (w Worked) within(t Terms, left float64, slivers []float64, because string,
 func (w Worked) sliver(t Terms, left, mm float64, because string) Step {
 	mm = w.thickness(t, mm)
 	likely := slivers(left, mm, w.Depth, t.Stop)
-	return Step{Action: Sliver, MM: mm, Touch: t.Touch > 0, Risk: w.risk(mm), Slivers: max(1, likely+t.beyond()), Likely: max(1, likely), Left: left, Because: because}
+	return Step{Action: Sliver, MM: mm, Touch: t.Touch > 0, Risk: w.risk(mm), Slivers: max(1, min(likely+t.beyond(), w.reach(left, mm))), Likely: max(1, likely), Going: mm, Left: left, Because: because}
 }
 
 // thickness is what the tool in the hand takes where a clipper would take a sliver of mm: nobody
@@ -189,6 +202,10 @@ func signAt(depth float64, stop quick.Stop) float64 {
 func Leaves(depth, margin float64, stop quick.Stop) float64 {
 	return math.Max(signAt(depth, stop), margin*Size(depth))
 }
+
+// reach is how many slivers of mm fit into a spare with a tip's thickness to go: no plan names one that
+// would reach the quick, whatever the look after each.
+func (w Worked) reach(spare, mm float64) int { return int(math.Floor((spare-Thin(w.Depth))/mm + hair)) }
 
 // beyond is how many slivers more than those that reach the sign by the median may come off, each
 // after a look: one when careful.

@@ -20,11 +20,6 @@ const (
 
 	beyondSign = 2 // slivers beyond those that reach the sign by the median (judgement)
 
-	// What a dewclaw gives at one sitting, mm for a nail 7 mm deep, however much spare it seems to have,
-	// and one that curls: little, but every time (trade; the numbers are judgement).
-	dewclawMost = 2.0
-	curlMost    = 6.0
-
 	hair = 1e-9 // beside a whole number
 
 	rare = 0.001 // a chance below this is told as very unlikely

@@ -1,7 +1,5 @@
 package verdict
 
-import "math"
-
 // Kind is what becomes of a nail today.
 type Kind string
 
@@ -54,20 +52,7 @@ func Of(n Nail, margin float64, t Terms) Verdict {
 		return Verdict{Leave, step, step.Because}
 	case Sliver:
 	}
-	if n.Dewclaw {
-		most := n.little(step.MM)
-		step.Slivers, step.Likely = min(step.Slivers, most), min(step.Likely, most)
-	}
 	return Verdict{Trim, step, n.reason(t)}
-}
-
-// little is how many slivers of mm a dewclaw gives at one sitting.
-func (n Nail) little(mm float64) int {
-	most := dewclawMost
-	if n.Curling {
-		most = curlMost
-	}
-	return max(1, int(math.Ceil(most*Size(n.Depth)/mm-hair)))
 }
 
 // left says why a nail that nothing presses is left today; empty when it is not.
@@ -126,7 +111,9 @@ func (v Verdict) Cuts() []float64 {
 	}
 	cuts := make([]float64, v.Likely)
 	for i := range cuts {
-		cuts[i] = v.MM
+		if cuts[i] = v.Going; i == 0 {
+			cuts[i] = v.MM
+		}
 	}
 	return cuts
 }

@@ -124,28 +124,22 @@ func TestAChanceAsPeopleSayIt(t *testing.T) {
 	}
 }
 
-// A dewclaw gives little at a time, however much it seems to have; any other nail what lies before
-// the sign, and what is likely to come off is no more than may (common practice, no source).
-func TestADewclawGivesLittleAtATime(t *testing.T) {
-	rapid.Check(t, func(t *rapid.T) {
-		kg := rapid.Float64Range(2, 80).Draw(t, "kg")
-		w := worked(kg, rapid.Float64Range(3, 12).Draw(t, "groove"), 0)
-		size := verdict.Size(w.Depth)
-		n := verdict.Nail{Worked: w, Spare: 10, Dewclaw: true, Touches: true, Curling: rapid.Bool().Draw(t, "curls")}
-		most := 2 * size
-		if n.Curling {
-			most *= 3
-		}
-		claw := verdict.Of(n, 1, usual)
-		if claw.Kind != verdict.Trim || float64(claw.Slivers)*claw.MM > most+claw.MM {
-			t.Fatalf("%g kg: %+v", kg, claw)
-		}
-		n.Dewclaw = false
-		other := verdict.Of(n, 1, usual)
-		if other.Slivers < claw.Slivers || len(other.Cuts()) > other.Slivers || len(other.Cuts()) == 0 {
-			t.Fatalf("%g kg: %+v beside %+v", kg, other, claw)
-		}
-	})
+// After the tip come usual slivers: what a plan and a tally name is what is likely to come off.
+func TestAfterTheTipComeUsualSlivers(t *testing.T) {
+	w := worked(22, 12, 0)
+	first := verdict.Verdict{Kind: verdict.Trim, Step: verdict.Next(verdict.Worked{Belief: w.Belief, Depth: w.Depth}, usual)}
+	assert.LessOrEqual(t, first.MM, 0.3)
+	assert.Equal(t, 0.5, first.Going)
+	cuts := first.Cuts()
+	assert.Len(t, cuts, first.Likely)
+	assert.Equal(t, first.MM, cuts[0])
+	assert.Equal(t, 0.5, cuts[1])
+	left := w.Belief.Quantile(0.5)
+	for _, mm := range cuts {
+		left -= mm
+	}
+	assert.InDelta(t, 1.5, left, 0.51, "to where the first sign shows")
+	assert.Equal(t, first.Likely+2, first.Slivers)
 }
 
 // "Take less next time" (common practice, no source): a dog quicked lately is worked carefully by

@@ -102,6 +102,9 @@ func (d *Dog) Rate(i int) float64 {
 	return math.Max(0.05, rate)
 }
 
+// Gross is the true growth of a nail of this dog that nothing wears, mm a week.
+func (d *Dog) Gross() float64 { return growth.Usual(d.Where) + d.gross }
+
 // Grow lets weeks pass.
 func (d *Dog) Grow(weeks float64) {
 	for i := range d.Nails {

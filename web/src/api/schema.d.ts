@@ -1508,7 +1508,7 @@ export interface components {
             cuts_mm: number[];
             /** @description at most, one at a time with a look after each; 0 where it is left */
             slivers: number;
-            /** @description of the next one */
+            /** @description of one of them; the first may be a tip's */
             sliver_mm: number;
             why: string;
         };

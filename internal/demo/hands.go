@@ -1,0 +1,189 @@
+package demo
+
+import (
+	"math"
+	"math/rand/v2"
+	"strings"
+
+	"fribbet/internal/core/claw"
+	"fribbet/internal/core/date"
+	"fribbet/internal/core/dog"
+	"fribbet/internal/core/kit"
+	"fribbet/internal/core/nail"
+	"fribbet/internal/core/quick"
+	"fribbet/internal/core/rhythm"
+	"fribbet/internal/core/state"
+	"fribbet/internal/core/verdict"
+	"fribbet/internal/core/virtual"
+)
+
+// hands are the groomer's, at work on one dog whose nails truly are as nobody in the demonstration
+// knows: its advice is the program's own, from what was told of the dog so far.
+type hands struct {
+	scenario
+	truth *virtual.Dog
+	feet  dog.Feet
+	day   date.Date
+	noise *rand.Rand
+}
+
+// mostCuts is what a patient hand takes off one nail at a sitting.
+const mostCuts = 40
+
+// world is how the demonstration's dogs and hands differ from the model: a cut is off by a seventh.
+var world = virtual.World{CutShare: 0.15}
+
+// begin draws a dog's true nails, as somebody trimmed them a while ago.
+func (s scenario) begin(d dog.Dog, day date.Date, noise *rand.Rand) *hands {
+	d.Entered = day // as the book will fold it: nothing is known before the first sitting
+	h := &hands{scenario: s, feet: dog.FeetAfter(d, nil), day: day, noise: noise}
+	h.truth = s.draw(d, day, noise)
+	return h
+}
+
+func (s scenario) draw(d dog.Dog, day date.Date, noise *rand.Rand) *virtual.Dog {
+	var nails []state.Nail
+	for _, n := range d.Nails {
+		nails = append(nails, state.Nail{Code: n.Code, Colour: s.colourOf(n.Code), Shape: n.Shape})
+	}
+	ago := 4.0
+	truth := virtual.Draw(noise, world, d.Where(day), nails, &ago)
+	for i := range truth.Nails {
+		n := &truth.Nails[i]
+		if n.Code.Dewclaw() {
+			n.Length = math.Min(n.Length, 1.2*n.Form.Length)
+		}
+		if s.overgrown > 1 && !n.Code.Dewclaw() { // horn and quick alike: long quicks
+			n.Length += (s.overgrown - 1) * n.Form.Length
+			n.Floor = n.Form.Length + 0.2*noise.NormFloat64()
+		}
+	}
+	return truth
+}
+
+// colourOf is what a nail truly is: of a dog with both, those that are told and every third.
+func (s scenario) colourOf(c nail.Code) nail.Colour {
+	switch {
+	case contains(s.light, c), s.colour == nail.Mixed && int(c.Digit)%3 == 0:
+		return nail.Light
+	case s.colour == nail.Mixed || s.colour == nail.Unknown:
+		return nail.Dark
+	default:
+		return s.colour
+	}
+}
+
+// within keeps the nails to what nails do: no quick draws back into the toe, and horn that nobody cuts
+// breaks or wears far past the floor.
+func (h *hands) within() {
+	size := claw.SizeFactor(h.kg)
+	for i := range h.truth.Nails {
+		n := &h.truth.Nails[i]
+		never := h.untouch != "" && strings.HasPrefix(n.Code.String(), h.untouch) || contains(h.torn, n.Code)
+		if broke := n.Length - n.Floor - state.BeyondFloor*size; never && broke > 0 {
+			n.Length, n.Spare = n.Length-broke, math.Max(0, n.Spare-broke)
+		}
+		n.Spare = math.Min(n.Spare, math.Max(0, n.Length-rhythm.LeastQuick(n.Form)))
+	}
+}
+
+// sit works the dog on a day, and writes down what a groomer would.
+func (h *hands) sit(number int, day date.Date) dog.Sitting {
+	h.truth.Grow(float64(day.Sub(h.day)) / 7)
+	h.within()
+	h.day, h.truth.Where = day, h.feet.Where(day)
+	sitting := dog.Sitting{On: day}
+	last := number == h.sittings-1
+	if last {
+		sitting.Note = h.lastNote
+	}
+	terms := dog.Terms{Margin: quick.Margin, Hand: verdict.For(quick.Full, kit.PractisedHand, false, h.feet.Quicked())}
+	tool := h.tool
+	if number < h.before { // what was overgrown was clipped first
+		tool = kit.LargePlier
+	}
+	if tool.Work() == kit.Grinding {
+		terms.Hand.Touch = quick.Touch
+	}
+	plan := map[nail.Code]dog.Planned{}
+	for _, p := range h.feet.Plan(day, terms) {
+		plan[p.Code] = p
+	}
+	for at, n := range order(h.feet.Nails, number) {
+		skipped := number >= h.sittings-h.skipFor && contains(h.skipLast, n.Code)
+		r := h.record(plan[n.Code], terms, tool, skipped || h.enough > 0 && at >= h.enough)
+		if h.enough > 0 && at == h.enough {
+			r.Reaction = h.temper
+		}
+		r.TookForce = last && at == 0 && h.blunt
+		sitting.Records = append(sitting.Records, r)
+		if h.enough > 0 && at == h.enough {
+			break
+		}
+	}
+	h.time(&sitting, h.noise)
+	h.feet = h.feet.And(sitting)
+	return sitting
+}
+
+// record works one nail: up to the slivers that the verdict names, a look after each.
+func (h *hands) record(p dog.Planned, terms dog.Terms, tool kit.Tool, skipped bool) dog.Record {
+	r := dog.Record{Code: p.Code, Tool: tool, Item: pieceFor(tool), Reaction: h.mood(h.noise)}
+	i := h.at(p.Code)
+	if h.untouch != "" && strings.HasPrefix(p.Code.String(), h.untouch) {
+		r.Reaction = h.temper
+		return r
+	}
+	if skipped {
+		return r
+	}
+	v := p.Verdict
+	if v.Kind == verdict.AskFirst {
+		seen := math.Round(math.Max(0, math.Min(h.truth.Nails[i].Spare+0.5*h.noise.NormFloat64(), h.truth.Nails[i].Length))*10) / 10
+		r.Landmarks, r.Sure = []quick.Seen{{Mark: quick.Groove, Spare: seen}}, true
+		under := h.feet.Work(h.day)
+		told, _ := under.Told(r, h.day, terms)
+		v = verdict.Of(told, terms.Margin, terms.Hand)
+	}
+	if v.Kind == verdict.Veterinarian && p.Code.Dewclaw() && !contains(h.torn, p.Code) { // a veterinarian was there, and it was done together
+		v = verdict.Verdict{Kind: verdict.Trim, Step: verdict.Step{MM: 0.5, Going: 0.5, Slivers: mostCuts}}
+	}
+	var end quick.Face
+	for k := range min(v.Most(), mostCuts) {
+		mm := v.Going
+		if k == 0 {
+			mm = v.MM
+		}
+		end = h.truth.Cut(i, mm)
+		r.Cuts = append(r.Cuts, mm)
+		if end.Ends() || end.FirstSign() && h.plan == "" { // as far as it goes only where a long quick is brought back
+			break
+		}
+	}
+	if r.Blood = end == quick.Blood; !r.Blood && !h.tally {
+		r.EndFace = end
+	}
+	n := h.truth.Nails[i]
+	if h.caliper && h.noise.Float64() < 0.5 {
+		after := math.Round(h.truth.Measured(i)*10) / 10
+		r.LengthAfter = &after
+	}
+	if n.Colour == nail.Light && len(r.Cuts) > 0 && !r.Blood && !h.tally {
+		seen := math.Max(0.2, math.Round((n.Spare+0.2*h.noise.NormFloat64())*5)/5)
+		r.SpareLeft, r.Sure = &seen, true
+	}
+	if h.feelers && !n.Code.Dewclaw() {
+		gap := map[state.Feeler]float64{state.Touches: claw.TouchGap, state.PaperUnder: claw.PaperGap, state.CardUnder: claw.CardGap}[h.truth.Feel(i)]
+		r.GapAfter = &gap
+	}
+	return r
+}
+
+func (h *hands) at(c nail.Code) int {
+	for i, n := range h.truth.Nails {
+		if n.Code == c {
+			return i
+		}
+	}
+	return -1
+}
