@@ -45,7 +45,7 @@ func (h handlers) bench(ctx context.Context, dogID, sittingID uuid.UUID) (contra
 	out := contract.BenchJSONResponse{
 		SittingId: b.ID, DogId: b.Dog.ID, Name: b.Dog.Name, Started: &b.State.Start, Ended: b.State.Ended, Helper: b.State.Helper,
 		Tool: b.State.Tool, ItemId: idOf(b.State.Item), Note: b.State.Note, Stop: b.Hand.Stop, RiskLimit: float64(b.Hand.Limit), Events: len(b.Log),
-		ContactSeconds: kit.ContactTime, TouchMm: b.Touch, Nails: []contract.BenchNail{},
+		ContactSeconds: kit.ContactTime, CoolingSeconds: kit.CoolingTime, HoldSeconds: sitting.BloodHold.Seconds(), StopsSeconds: sitting.BloodStops.Seconds(), Stopping: quick.Stopping(), TouchMm: b.Touch, Nails: []contract.BenchNail{},
 		On: b.On, RankBefore: rank(b.Before), RankAfter: rank(b.After), Praise: b.State.Praise(), Remedy: b.Remedy,
 		Cautions: cautions(b.Cautions), Mind: list(kit.Cautions(b.State.Tool)),
 	}

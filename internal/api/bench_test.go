@@ -48,6 +48,8 @@ func TestASittingAtTheBench(t *testing.T) {
 	assert.Equal(t, contract.BenchAdviceActionSliver, first.Advice.Action)
 	assert.LessOrEqual(t, first.Advice.Risk, b.RiskLimit)
 	assert.Contains(t, find(b, "RF3").Advice.Because, "the tip", "the first nail is no refusal")
+	assert.Equal(t, []float64{60, 240, 3}, []float64{b.HoldSeconds, b.StopsSeconds, b.CoolingSeconds}, "a minute, four minutes (common practice, no source)")
+	assert.Contains(t, b.Remedy, "styptic", "whatever was laid out")
 
 	more := told(`"kind":"note","id":"x0"`, `"kind":"cut","id":"c1","nail":"LH3","mm":1`, `"kind":"face","id":"f1","nail":"LH3","of":"c1","face":"dot"`)
 	b = ask[contract.Bench](c, "POST", sat+"/events", more, 200)

@@ -31,7 +31,7 @@ func (h handlers) GetPlan(ctx context.Context, r contract.GetPlanRequestObject) 
 	readings := make([]dog.Reading, len(p.Nails))
 	for i, n := range p.Nails {
 		readings[i] = n.Reading
-		out.Nails = append(out.Nails, contract.PlannedNail{Code: n.Code, Kind: n.Kind, CutsMm: list(n.Cuts()), Slivers: n.Most(), SliverMm: n.Going, Why: n.Why})
+		out.Nails = append(out.Nails, contract.PlannedNail{Code: n.Code, Kind: n.Kind, CutsMm: list(n.Cuts()), Slivers: n.Most(), SliverMm: n.Going, MostMm: n.MostMM(), Why: n.Why})
 	}
 	out.Rank = rank(readings)
 	for _, d := range p.Days {

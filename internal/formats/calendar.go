@@ -33,7 +33,7 @@ func Calendar(w io.Writer, dates []DueDate) error {
 	cal.SetMethod(ics.MethodPublish)
 	cal.SetName("Nails due")
 	cal.SetXWRCalName("Nails due")
-	cal.SetRefreshInterval("PT6H", ics.WithValue("DURATION"))
+	cal.SetRefreshInterval("PT6H")
 	cal.SetXPublishedTTL("PT6H")
 	for _, d := range dates {
 		event := cal.AddEvent(fmt.Sprintf("due-%s@fribbet", d.DogID))

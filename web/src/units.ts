@@ -35,3 +35,8 @@ export function useUnits() {
     })
   return { length: unit('length'), weight: unit('weight') }
 }
+
+/** What may come off a nail: a few slivers are counted, many are told by what they come to. */
+export function atMost(n: { slivers: number; sliver_mm: number; most_mm: number }, length: { show: (mm: number) => string }) {
+  return n.slivers <= 6 ? `up to ${n.slivers} × ${length.show(n.sliver_mm)}` : `up to ${length.show(n.most_mm)}, in slivers of ${length.show(n.sliver_mm)}`
+}

@@ -123,7 +123,7 @@ func After(t Trim) (Next, error) {
 }
 
 // touches is when the first nail that stood clear meets the floor, where the date that can be kept
-// comes after that, and the longest rhythm that would keep it clear.
+// comes after that, and the longest rhythm that would keep it clear: one that people keep, a week or more.
 func (t Trim) touches(n Next) (date.Date, rhythm.Rhythm) {
 	first := math.Inf(1)
 	for _, d := range n.PerNail {
@@ -134,7 +134,7 @@ func (t Trim) touches(n Next) (date.Date, rhythm.Rhythm) {
 	}
 	var longest rhythm.Rhythm
 	for _, one := range rhythm.Rhythms() { // the most frequent first
-		if one.Days() <= first*7+float64(t.On.Sub(t.from())) && one.Days() < t.Rhythm.Days() {
+		if one.Days() >= rhythm.Weekly.Days() && one.Days() <= first*7+float64(t.On.Sub(t.from())) && one.Days() < t.Rhythm.Days() {
 			longest = one
 		}
 	}

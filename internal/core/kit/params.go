@@ -9,6 +9,7 @@ const (
 	LengthGrit  = 60   // takes length
 	BetweenGrit = 80
 	SmoothGrit  = 120 // and finer: smooths
+	CoolingTime = 3.0 // s, that a nail is left to cool after that (judgement)
 	ContactTime = 3.0 // s, the longest that a spinning tool stays on a nail (judgement within "a few seconds")
 )
 

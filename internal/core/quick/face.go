@@ -120,6 +120,9 @@ func DrawScale(of float64) float64 {
 	return scales[len(scales)-1]
 }
 
+// Stopping are the faces at which a hand stops that has nobody to ask: the first sign, and what is worse.
+func Stopping() []Face { return []Face{DarkCentre, Blush, Dot, PinkDot, Blood} }
+
 // Ends tells whether the face ends all cutting on its nail: a dot or blood.
 func (f Face) Ends() bool { return f == Dot || f == PinkDot || f == Blood }
 

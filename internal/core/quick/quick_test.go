@@ -2,11 +2,14 @@ package quick
 
 import (
 	"math"
+	"slices"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
 	"gonum.org/v1/gonum/stat/distuv"
 	"pgregory.net/rapid"
+
+	"fribbet/internal/core/nail"
 )
 
 func TestWeeksToIsTheInverseOfAfter(t *testing.T) {
@@ -38,5 +41,12 @@ func TestAGammaIsTheTextbooks(t *testing.T) {
 	g.densities(grid)
 	for i, got := range grid {
 		assert.InDelta(t, textbook.Prob(math.Max(spareAt(i), leastSpare))/at, got, 1e-9)
+	}
+}
+
+// A hand that has nobody to ask stops at the first sign and at all that is worse.
+func TestStoppingFacesAreTheFirstSignAndWorse(t *testing.T) {
+	for _, f := range Faces(nail.Unknown) {
+		assert.Equal(t, f.FirstSign() || f.Ends(), slices.Contains(Stopping(), f), f)
 	}
 }

@@ -41,7 +41,7 @@ func WhileTraining(readings []dog.Reading, paws map[nail.Paw]bool, keeper bool) 
 		words   string
 	}{
 		{dog.Veterinarian, Curls, " curls and cannot wait for the ladder: " + now(keeper) + "."},
-		{dog.CareWithNail, OnFloor, " on the floor, and the paw is still on the ladder: what cannot wait, " + now(keeper) + "."},
+		{dog.CareWithNail, OnFloor, " on the floor, and the paw is still on the ladder: what cannot wait is " + theirs(keeper) + "."},
 	} {
 		caution := dog.Caution{Kind: c.kind}
 		var names []string
@@ -64,4 +64,11 @@ func now(keeper bool) string {
 		return "a professional or a veterinarian, now"
 	}
 	return "a veterinarian, now"
+}
+
+func theirs(keeper bool) string {
+	if keeper {
+		return "a professional's or a veterinarian's"
+	}
+	return "a veterinarian's"
 }

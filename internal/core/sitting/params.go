@@ -13,3 +13,10 @@ const (
 	walkStrain   = 1.0           // mean strain from which a walk first is advised
 	WalkFirst    = 15            // minutes of it (trade: allow a quarter of an hour)
 )
+
+// Blood is how long a bleeding nail is held before anybody looks, and after how long it has usually
+// stopped: later it is a veterinarian's (common practice, no source).
+const (
+	BloodHold  = 60 * time.Second
+	BloodStops = 4 * time.Minute
+)

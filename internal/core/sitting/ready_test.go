@@ -163,7 +163,7 @@ func TestAnUrgentNailDoesNotWaitForTheLadder(t *testing.T) {
 	require.Len(t, all, 1)
 	assert.Equal(t, dog.CareWithNail, all[0].Kind)
 	assert.Contains(t, all[0].Words, "RH3 on the floor")
-	assert.Contains(t, all[0].Words, "a professional or a veterinarian")
+	assert.Contains(t, all[0].Words, "a professional's or a veterinarian's")
 	assert.Empty(t, WhileTraining(readings, map[nail.Paw]bool{nail.LF: true}, true))
 	curls := readings[4] // LF1
 	curls.ToCurl = 0

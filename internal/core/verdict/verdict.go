@@ -118,6 +118,9 @@ func (v Verdict) Cuts() []float64 {
 	return cuts
 }
 
+// MostMM is what may come off at most, mm.
+func (v Verdict) MostMM() float64 { return float64(v.Most()) * v.Going }
+
 // Most is how many slivers may come off, each after a look; 0 where the nail is not trimmed.
 func (v Verdict) Most() int {
 	if v.Kind != Trim {

@@ -1508,6 +1508,8 @@ export interface components {
             cuts_mm: number[];
             /** @description at most, one at a time with a look after each; 0 where it is left */
             slivers: number;
+            /** @description that they come to */
+            most_mm: number;
             /** @description of one of them; the first may be a tip's */
             sliver_mm: number;
             why: string;
@@ -1720,6 +1722,14 @@ export interface components {
             rank_after: components["schemas"]["Rank"];
             /** @description what the dog did well */
             praise: string;
+            /** @description how long a nail cools after a touch */
+            cooling_seconds: number;
+            /** @description how long a bleeding nail is held before anybody looks */
+            hold_seconds: number;
+            /** @description after how long it has usually stopped: later it is a veterinarian's */
+            stops_seconds: number;
+            /** @description faces at which a hand stops that has nobody to ask */
+            stopping: components["schemas"]["Face"][];
             /** @description what stops the blood: what was laid out, or else what is nearest */
             remedy: string;
             cautions: components["schemas"]["Caution"][];

@@ -126,7 +126,7 @@ function over(bench: Schemas['Bench'], pending: Waiting[]): Schemas['Bench'] {
     if (e.kind === 'still_bleeding') nail.bleeding = true
     if (e.kind === 'reaction' && e.reaction) nail.reaction = e.reaction
     const face = nail.cuts[nail.cuts.length - 1]?.face
-    const stops = nail.blood || nail.done || nail.skipped || ['dark_centre', 'dot', 'blush', 'pink_dot'].includes(face ?? '')
+    const stops = nail.blood || nail.done || nail.skipped || (face !== undefined && (bench.stopping ?? [face]).includes(face))
     nail.advice = stops ? { ...away, action: 'stop', cut_mm: 0 } : away
   }
   const open = pending.filter((w) => w.event.kind !== 'undone' && !undone.has(w.event.id))

@@ -166,7 +166,7 @@ onKey((event) => {
             <button v-if="nail.advice.action === 'stop' && nail.advice.kind === 'leave' && nail.advice.cut_mm > 0 && !closed(nail)" type="button" class="anyway" @click="cut">take {{ length.show(nail.advice.cut_mm) }} all the same</button>
           </p>
           <BButton variant="go" class="next" @click="step.does">{{ step.words }} <kbd v-if="!narrow">Space</kbd></BButton>
-          <TouchClock v-if="grinding && !closed(nail)" ref="clock" :key="`clock ${nail.code}`" :touches="nail.cuts.filter((c) => c.touch).length" :seconds="bench.contact_seconds" :passes="bench.passes" :speed="bench.speed" @touch="touched" />
+          <TouchClock v-if="grinding && !closed(nail)" ref="clock" :key="`clock ${nail.code}`" :touches="nail.cuts.filter((c) => c.touch).length" :seconds="bench.contact_seconds" :cooling="bench.cooling_seconds" :passes="bench.passes" :speed="bench.speed" @touch="touched" />
           <div v-if="lastCut && !nail.blood" :class="['faces', { both: nail.faces.length > 5 }]" role="group" aria-label="What the face shows">
             <button v-for="(f, i) in nail.faces" :key="f" type="button" :aria-pressed="lastCut.face === f" @click="showed(f)"><FacePicture :face="f" :light="nail.colour === 'light' || f === 'blush' || f === 'pink_dot'" /><span>{{ faces[f] }}</span><kbd v-if="!narrow">{{ i + 1 }}</kbd></button>
           </div>
@@ -197,7 +197,7 @@ onKey((event) => {
         <BButton variant="plain" @click="settleAside(one, false)">Forget it</BButton>
       </div>
       <BloodPanel
-        v-if="bleeding && nail.blood" :nail="nail" :remedy="bench.remedy" @stopped="tell({ kind: 'blood_stopped', nail: nail.code })"
+        v-if="bleeding && nail.blood" :nail="nail" :remedy="bench.remedy" :hold="bench.hold_seconds" :stops="bench.stops_seconds" @stopped="tell({ kind: 'blood_stopped', nail: nail.code })"
         @bleeding="tell({ kind: 'still_bleeding', nail: nail.code })" @end="end" @hide="bleeding = false" @close="bleeding = false; finish()"
       />
     </template>
@@ -213,6 +213,8 @@ onKey((event) => {
 .last { margin-left: auto; }
 .code { font-size: 2.25rem; font-weight: 700; line-height: 1; min-width: 5rem; }
 .why { margin: 0.25rem 0 0.5rem; }
+/* Written within sentences elsewhere. */
+.why::first-letter { text-transform: uppercase; }
 .anyway { background: none; border: 0; color: var(--go); min-height: 44px; text-decoration: underline; text-underline-offset: 3px; }
 .next { font-size: 1.5rem; min-height: 84px; width: 100%; }
 .faces { display: grid; gap: 0.4rem; grid-template-columns: repeat(5, minmax(0, 1fr)); margin-top: 0.5rem; }

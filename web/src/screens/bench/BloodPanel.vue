@@ -4,7 +4,7 @@ import { computed, onBeforeUnmount, onMounted, ref, useTemplateRef } from 'vue'
 import type { Schemas } from '../../api/client'
 
 /** What to do now, over the work, with its clock. */
-const props = defineProps<{ nail: Schemas['BenchNail']; remedy: string }>()
+const props = defineProps<{ nail: Schemas['BenchNail']; remedy: string; hold: number; stops: number }>()
 const emit = defineEmits<{ stopped: []; bleeding: []; end: []; close: []; hide: [] }>()
 const began = Date.now()
 const now = ref(began)
@@ -20,8 +20,8 @@ const seconds = computed(() => Math.floor((now.value - began) / 1000))
 const clock = computed(() => `${Math.floor(seconds.value / 60)}:${String(seconds.value % 60).padStart(2, '0')}`)
 const now1 = computed(() => {
   if (props.nail.bleeding) return 'Call a veterinarian now. Keep the pressure on until then.'
-  if (seconds.value < 60) return 'Hold it, do not look yet.'
-  if (seconds.value < 240) return 'Look. Still bleeding: powder again, hold another minute.'
+  if (seconds.value < props.hold) return 'Hold it, do not look yet.'
+  if (seconds.value < props.stops) return 'Look. Still bleeding: powder again, hold another minute.'
   return 'Four minutes and it still bleeds? Call a veterinarian.'
 })
 </script>

@@ -4,7 +4,7 @@ import { computed, onBeforeUnmount, ref } from 'vue'
 import type { Schemas } from '../../api/client'
 
 /** Counts a grinder's touches and counts down how long it may stay on the nail; then a rest to cool. */
-const props = defineProps<{ touches: number; seconds: number; passes: string[]; speed?: Schemas['Speed'] }>()
+const props = defineProps<{ touches: number; seconds: number; cooling: number; passes: string[]; speed?: Schemas['Speed'] }>()
 const emit = defineEmits<{ touch: [] }>()
 const began = ref<number>()
 const now = ref(0)
@@ -15,7 +15,7 @@ const left = computed(() => (gone.value === undefined ? props.seconds : Math.max
 const says = computed(() => {
   if (gone.value === undefined) return `at most ${props.seconds} s on the nail (our judgement)${props.speed ? `, ${props.speed} speed` : ''}`
   if (left.value > 0) return 'on the nail'
-  return gone.value < 2 * props.seconds ? 'lift, look, let it cool' : 'ready for the next touch'
+  return gone.value < props.seconds + props.cooling ? 'lift, look, let it cool' : 'ready for the next touch'
 })
 /** Where round the nail the work is: a press goes on to the next pass. */
 const pass = ref(0)
@@ -27,7 +27,7 @@ defineExpose({ touch })
 </script>
 
 <template>
-  <div :class="['clock', { hot: gone !== undefined && left === 0 && gone < 2 * seconds }]">
+  <div :class="['clock', { hot: gone !== undefined && left === 0 && gone < seconds + cooling }]">
     <span class="left" aria-hidden="true">{{ left.toFixed(1) }}</span>
     <span class="says" aria-live="polite">{{ touches }} {{ touches === 1 ? 'touch' : 'touches' }} · {{ says }}</span>
     <BButton variant="plain" class="btn-big" @click="touch">Touch <kbd>T</kbd></BButton>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ref } from 'vue'
 import type { Schemas } from '../../api/client'
-import { useUnits } from '../../units'
+import { atMost, useUnits } from '../../units'
 import { pawWords, tools } from '../../words'
 import HoldPicture from './HoldPicture.vue'
 import ToolAdvice from './ToolAdvice.vue'
@@ -14,7 +14,7 @@ const planned = (code: string) => props.nails.find((n) => n.code === code)!
 /** One sliver after the other, a look after each: what comes off is the end's to say. */
 const take = (code: string) => {
   const n = planned(code)
-  return n.slivers === 0 ? 'a landmark first' : `up to ${n.slivers} × ${length.value.show(n.sliver_mm)}`
+  return n.slivers === 0 ? 'a landmark first' : atMost(n, length.value)
 }
 const toolOf = (s: Schemas['Stop']) => `${tools[s.tool]}${s.grit ? `, ${s.grit} grit` : ''}${s.speed ? `, ${s.speed} speed` : ''}`
 </script>

@@ -7,7 +7,7 @@ import { useSettings } from '../../api/queries'
 import type { NailDraft } from '../../local/drafts'
 import { numberMode, type NumberMode } from '../../local/numberMode'
 import AppIcon from '../../parts/AppIcon.vue'
-import { useUnits } from '../../units'
+import { atMost, useUnits } from '../../units'
 import { feelers, nailInWords, reactions, sources } from '../../words'
 
 /** The nail in hand: its plan, and what was different. */
@@ -44,7 +44,7 @@ const told = computed(() =>
 const state = computed(() => {
   if (props.nail.blood) return 'It bled'
   if (props.nail.mark === 'left') return 'Left out'
-  return props.nail.mark === 'done' ? `Off ${list(props.nail.cuts_mm)}` : `Up to ${props.planned.slivers} × ${length.value.show(props.planned.sliver_mm)}, a look after each`
+  return props.nail.mark === 'done' ? `Off ${list(props.nail.cuts_mm)}` : `${atMost(props.planned, length.value)}, a look after each`
 })
 
 /** Enter: the number belongs to this nail, and the next one comes to hand. Nothing typed is as planned. */
@@ -125,6 +125,8 @@ function feel(gap: number) {
 .head { align-items: center; display: flex; gap: 0.9rem; line-height: 1.25; }
 .code { font-size: 2.25rem; font-weight: 700; line-height: 1; min-width: 5.5rem; }
 .state { font-size: 1.375rem; font-weight: 650; margin: 0.5rem 0 0.1rem; }
+/* Written within sentences elsewhere. */
+.state::first-letter { text-transform: uppercase; }
 .state.left { color: var(--ink-soft); }
 .state.blood { color: var(--quick-text); }
 .state.blood::before { content: '◆ '; }
