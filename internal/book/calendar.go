@@ -10,6 +10,7 @@ import (
 	"time"
 
 	"fribbet/internal/core/date"
+	"fribbet/internal/core/due"
 	"fribbet/internal/formats"
 	"fribbet/internal/store"
 )
@@ -66,11 +67,11 @@ func (b *Book) Calendar(ctx context.Context, key string, w io.Writer) error {
 // daysOfOneDate is how many days of being late count as moves of their own in a calendar.
 const daysOfOneDate = 1000
 
-// notBefore moves a date that has gone by to today, as on the due list: a task nobody sees any more
-// is not done. The move counts in the sequence, else a calendar program would not follow it.
+// notBefore moves a date that has gone by to today, as on the due list. The move counts in the
+// sequence, else a calendar program would not follow it.
 func notBefore(d formats.DueDate, today date.Date) (formats.DueDate, error) {
-	late := today.Sub(d.On)
-	if late <= 0 {
+	day, late := due.ShownOn(d.On, today)
+	if late == 0 {
 		return d, nil
 	}
 	begun, err := time.Parse(time.DateOnly, today.String())
@@ -81,6 +82,6 @@ func notBefore(d formats.DueDate, today date.Date) (formats.DueDate, error) {
 		d.MovedAt = begun
 	}
 	d.Why = fmt.Sprintf("Late since %s. %s", d.On, d.Why)
-	d.On, d.Sequence = today, d.Sequence+min(late, daysOfOneDate-1)
+	d.On, d.Sequence = day, d.Sequence+min(late, daysOfOneDate-1)
 	return d, nil
 }

@@ -308,3 +308,12 @@ func TestADateStandsThoughANailTouchesBefore(t *testing.T) {
 		assert.True(t, next.Touches.IsZero())
 	}
 }
+
+func TestADateGoneByIsShownToday(t *testing.T) {
+	day, late := ShownOn(monday.AddDays(-3), monday)
+	assert.Equal(t, monday, day)
+	assert.Equal(t, 3, late)
+	day, late = ShownOn(monday.AddDays(2), monday)
+	assert.Equal(t, monday.AddDays(2), day)
+	assert.Zero(t, late)
+}

@@ -16,6 +16,15 @@ const (
 // StandingOn tells where the next date stands on a day.
 func (n Next) StandingOn(day date.Date) Standing { return StandingAt(n.Due, day) }
 
+// ShownOn is the day on which lists and calendars show a date, and how many days late that is: one that
+// has gone by is shown today, for a task nobody sees any more is not done.
+func ShownOn(on, today date.Date) (day date.Date, late int) {
+	if late = today.Sub(on); late <= 0 {
+		return on, 0
+	}
+	return today, late
+}
+
 // StandingAt tells where a date stands, seen from a day.
 func StandingAt(due, day date.Date) Standing {
 	switch left := due.Sub(day); {

@@ -23,7 +23,7 @@ const takes = ref<Schemas['TakesIt']>()
 const coat = ref<Schemas['Coat']>()
 const asked = [
   { title: 'Nails', value: colour, answers: [['dark', 'dark'], ['light', 'light'], ['mixed', 'mixed']] },
-  { title: 'Last trimmed', value: done, answers: [[1, 'this week or last'], [3, '2–4 weeks ago'], [6, '5–7 weeks ago'], [12, 'longer ago']] },
+  { title: 'Last trimmed', value: done, answers: [[1, 'a week ago'], [3, '2–4 weeks'], [6, '5–7 weeks'], [12, 'longer']] },
   { title: 'How it takes it', value: takes, answers: [['fine', 'fine'], ['wriggles', 'wriggles'], ['frightened', 'frightened'], ['bites', 'bites']] },
   { title: 'Hair on the feet', value: coat, answers: [['short', 'short'], ['long', 'long']] },
 ] as { title: string; value: { value: unknown }; answers: [unknown, string][] }[]
@@ -87,7 +87,7 @@ const shown = ['name', 'weights', 'birth_date', 'age_years']
 
 .asked legend { font-size: 1rem; font-weight: 600; margin: 0 0 0.25rem; }
 .asked .choices { align-items: center; margin-top: 0.35rem; }
-.asked .choices span { min-width: 8.5rem; }
+.asked .choices span { min-width: 7.5rem; }
 .short { max-width: 9rem; }
 .date { max-width: 12rem; }
 .sizes { display: flex; flex-wrap: wrap; gap: 0.4rem; margin-top: -0.5rem; }

@@ -55,7 +55,7 @@ function save() {
         <BFormSelect id="hand" v-model="choices.hand" :options="options(hands)" />
       </FormField>
       <FormField id="end" label="On a nail you stop" :error="error" :fields="['end_point']" hint="Practitioners disagree. A dot or blood always ends the work on a nail.">
-        <BFormSelect id="end" v-model="choices.end_point" :options="[{ value: 'first_sign', text: 'at the first sign: the dark centre, the blush' }, { value: 'full', text: 'after thin slivers, when the dark fills the face or the dot shows' }]" />
+        <BFormSelect id="end" v-model="choices.end_point" :options="[{ value: 'first_sign', text: 'at the first sign: the dark centre, the blush' }, { value: 'full', text: 'at the dot, in thin slivers' }]" />
       </FormField>
       <FormField id="length" label="Lengths in" :error="error" :fields="['length_unit']">
         <BFormSelect id="length" v-model="choices.length_unit" :options="[{ value: 'mm', text: 'millimetres' }, { value: 'in', text: 'inches' }]" />
