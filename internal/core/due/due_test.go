@@ -317,3 +317,37 @@ func TestADateGoneByIsShownToday(t *testing.T) {
 	assert.Equal(t, monday.AddDays(2), day)
 	assert.Zero(t, late)
 }
+
+// Of two nails that are due at once, what was seen speaks before what was reckoned, whichever stands
+// first in the list.
+func TestWhatWasSeenSpeaksFirst(t *testing.T) {
+	past := on("RF3", 0, 1, 3)
+	past.PastPad = true
+	floor := on("LF3", 0, 1, 3)
+	for _, nails := range [][]Nail{{floor, past}, {past, floor}} {
+		next, err := After(trim(nails...))
+		require.NoError(t, err)
+		assert.Equal(t, Pad, next.Rule)
+		assert.Equal(t, []nail.Code{past.Code}, next.Nails)
+	}
+}
+
+// A dog that was only looked at is due when its nail touches, counted from the look; one that touches
+// already, at once.
+func TestADogOnlyLookedAtIsDueWhenItTouches(t *testing.T) {
+	for gap, want := range map[float64]bool{0: true, 1.5: false} {
+		tr := trim(on("LF3", gap, 1, 3))
+		tr.Sat, tr.Soonest = date.Date{}, 14
+		next, err := After(tr)
+		require.NoError(t, err)
+		assert.Equal(t, want, next.Due == monday, "%g mm: %s", gap, next.Due)
+		assert.Equal(t, int(7*tr.Nails[0].left()), next.Due.Sub(monday))
+		assert.Contains(t, tr.Explain(next).Sentence, "after the last look")
+	}
+}
+
+func TestDaysAreSaidAsPeopleDo(t *testing.T) {
+	for n, want := range map[int]string{1: "a day", 2: "2 days", 0: "0 days"} {
+		assert.Equal(t, want, days(n))
+	}
+}
