@@ -2,6 +2,7 @@ package sitting
 
 import (
 	"fmt"
+	"strings"
 	"testing"
 	"time"
 
@@ -212,4 +213,39 @@ func TestThereIsAlwaysSomethingToPraise(t *testing.T) {
 	assert.Contains(t, b.log.Fold().Praise(), "Calm on LH")
 	b.tell(Event{Kind: Reacted, Nail: of("LH3"), Reaction: temper.Uneasy})
 	assert.Contains(t, b.log.Fold().Praise(), "fewer nails next time")
+}
+
+// What was not told as sure is not, and only the nails that were cut are praised.
+func TestOnlyWhatWasToldCounts(t *testing.T) {
+	twelve := 12.0
+	r := dog.Record{Code: *of("LF3"), LengthBefore: &twelve, Landmarks: []quick.Seen{{Mark: quick.Groove, Spare: 3}}, Cuts: []float64{0.5}, Tool: kit.LargePlier, Reaction: temper.Calm}
+	for _, sure := range []bool{false, true} {
+		r.Sure = sure
+		said := 0
+		for _, e := range LogOf("a", dog.Sitting{On: today, Records: []dog.Record{r}}, nine) {
+			if e.Sure {
+				said++
+			}
+		}
+		assert.Equal(t, map[bool]int{false: 0, true: 2}[sure], said, "the length and the landmark")
+	}
+	s := State{Nails: []NailState{
+		{Code: *of("LF3"), Cuts: []Slice{{MM: 0.5}}, Reaction: temper.Calm},
+		{Code: *of("RF3"), Reaction: temper.Snapping}, // it was only touched
+	}}
+	assert.Equal(t, "Calm throughout: the best treat of the day.", s.Praise())
+}
+
+// What nobody looked at is not told as a fact, also where it says why a nail comes now.
+func TestOnTheFloorIsAFactOnlyWhereSomebodyLooked(t *testing.T) {
+	for _, looked := range []bool{true, false} {
+		q := ask(func(q *Question) {
+			q.at("RH5", func(p *dog.Planned) { p.OnFloor, p.Looked = true, looked })
+		})
+		for _, s := range For(q).Days[0].Stops {
+			if s.Code.String() == "RH5" {
+				assert.Equal(t, looked, !strings.Contains(s.Why, "probably"), s.Why)
+			}
+		}
+	}
 }
