@@ -159,13 +159,14 @@ func TestADogThatClicksHasANailOnTheFloor(t *testing.T) {
 	assert.Equal(t, []nail.Code{clear[0].Code}, next.Nails, "the one that was seen to touch is what clicks")
 }
 
+// To a step of the grid: of one sitting's nails the later know a little of the earlier.
 func TestMirrorPawsAgree(t *testing.T) {
 	f := FeetAfter(plain(), []Sitting{asPlanned(FeetAfter(plain(), nil), today.AddDays(-9))})
 	for _, pair := range [][2]string{{"LF1", "RF1"}, {"LF3", "RF3"}, {"LH2", "RH2"}, {"LH4", "RH4"}} {
 		left, right := reading(t, f, pair[0], today), reading(t, f, pair[1], today)
-		assert.InDelta(t, right.Length.Value, left.Length.Value, 0.01)
-		assert.InDelta(t, right.Spare.Value, left.Spare.Value, 0.01)
-		assert.InDelta(t, right.Floor.Mean, left.Floor.Mean, 0.01)
+		assert.InDelta(t, right.Length.Value, left.Length.Value, 0.05)
+		assert.InDelta(t, right.Spare.Value, left.Spare.Value, 0.05)
+		assert.InDelta(t, right.Floor.Mean, left.Floor.Mean, 0.05)
 	}
 }
 
