@@ -150,10 +150,7 @@ func (h *hands) record(p dog.Planned, terms dog.Terms, tool kit.Tool, skipped bo
 	}
 	var end quick.Face
 	for k := range min(v.Most(), mostCuts) {
-		mm := v.Going
-		if k == 0 {
-			mm = v.MM
-		}
+		mm := v.Sliver(k)
 		end = h.truth.Cut(i, mm)
 		r.Cuts = append(r.Cuts, mm)
 		if end.Ends() || end.FirstSign() && h.plan == "" { // as far as it goes only where a long quick is brought back
@@ -173,7 +170,7 @@ func (h *hands) record(p dog.Planned, terms dog.Terms, tool kit.Tool, skipped bo
 		r.SpareLeft, r.Sure = &seen, true
 	}
 	if h.feelers && !n.Code.Dewclaw() {
-		gap := map[state.Feeler]float64{state.Touches: claw.TouchGap, state.PaperUnder: claw.PaperGap, state.CardUnder: claw.CardGap}[h.truth.Feel(i)]
+		gap := h.truth.Feel(i).Gap()
 		r.GapAfter = &gap
 	}
 	return r

@@ -10,7 +10,6 @@ import (
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 
-	"fribbet/internal/core/claw"
 	"fribbet/internal/core/date"
 	"fribbet/internal/core/dog"
 	"fribbet/internal/core/due"
@@ -65,7 +64,7 @@ func (l *lived) look() dog.Check {
 			mm := l.truth.Measured(i)
 			one.Length = &mm
 		} else {
-			gap := map[state.Feeler]float64{state.Touches: claw.TouchGap, state.PaperUnder: claw.PaperGap, state.CardUnder: claw.CardGap}[l.truth.Feel(i)]
+			gap := l.truth.Feel(i).Gap()
 			one.Gap = &gap
 		}
 		c.Looks = append(c.Looks, one)
@@ -102,10 +101,7 @@ func (l *lived) sit(t *testing.T) {
 			v = verdict.Of(c, groomer.Margin, groomer.Hand)
 		}
 		for k := range v.Most() {
-			mm := v.Going
-			if k == 0 {
-				mm = v.MM
-			}
+			mm := v.Sliver(k)
 			face := l.truth.Cut(i, mm)
 			r.Cuts, r.EndFace, r.Blood = append(r.Cuts, mm), face, face == quick.Blood
 			if face.FirstSign() || face.Ends() {

@@ -3,7 +3,6 @@ package dog
 import (
 	"slices"
 
-	"fribbet/internal/core/claw"
 	"fribbet/internal/core/date"
 	"fribbet/internal/core/kit"
 	"fribbet/internal/core/nail"
@@ -56,17 +55,16 @@ func (l Look) event(on date.Date) state.Event {
 
 // seeGap is a gap in mm as it was told: by a feeler, or else measured.
 func seeGap(e *state.Event, gap *float64) {
-	switch {
-	case gap == nil:
-	case *gap == claw.TouchGap:
-		e.Feeler = state.Touches
-	case *gap == claw.PaperGap:
-		e.Feeler = state.PaperUnder
-	case *gap == claw.CardGap:
-		e.Feeler = state.CardUnder
-	default:
-		e.Gap = gap
+	if gap == nil {
+		return
 	}
+	for _, f := range []state.Feeler{state.Touches, state.PaperUnder, state.CardUnder} {
+		if *gap == f.Gap() {
+			e.Feeler = f
+			return
+		}
+	}
+	e.Gap = gap
 }
 
 // colourSeen is a nail's colour as what was told of it shows it.

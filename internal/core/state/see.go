@@ -60,6 +60,11 @@ const (
 	CardUnder  Feeler = "card"  // a bank card passes
 )
 
+// Gap is the floor gap that a feeler stands for, mm: the least at which it passes.
+func (f Feeler) Gap() float64 {
+	return map[Feeler]float64{Touches: claw.TouchGap, PaperUnder: claw.PaperGap, CardUnder: claw.CardGap}[f]
+}
+
 // SeeFeeler takes what passes under a nail; coin is that of a coin's thickness in mm that was tried
 // too, 0 where none was, and passes whether it did.
 func (s *State) SeeFeeler(i int, form claw.Claw, f Feeler) {

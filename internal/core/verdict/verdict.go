@@ -111,11 +111,17 @@ func (v Verdict) Cuts() []float64 {
 	}
 	cuts := make([]float64, v.Likely)
 	for i := range cuts {
-		if cuts[i] = v.Going; i == 0 {
-			cuts[i] = v.MM
-		}
+		cuts[i] = v.Sliver(i)
 	}
 	return cuts
+}
+
+// Sliver is how thick the sliver is that comes after so many, mm: the first may be a tip's.
+func (s Step) Sliver(after int) float64 {
+	if after == 0 {
+		return s.MM
+	}
+	return s.Going
 }
 
 // MostMM is what may come off at most, mm.
