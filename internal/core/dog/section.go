@@ -5,6 +5,7 @@ import (
 
 	"fribbet/internal/core/claw"
 	"fribbet/internal/core/date"
+	"fribbet/internal/core/estimate"
 	"fribbet/internal/core/nail"
 )
 
@@ -12,10 +13,11 @@ import (
 type Section struct {
 	Reading
 	Stance                claw.Stance
-	Quick                 float64 // arc length of the quick's likeliest end, mm
-	QuickShort, QuickLong float64 // the same at the ends of its range
-	Days                  float64 // until it touches if nobody cuts it; +Inf when it never does
-	TurnPerDay            float64 // how far growth turns the nail about its arc's centre in a day, radians
+	Quick                 float64         // arc length of the quick's likeliest end, mm
+	QuickShort, QuickLong float64         // the same at the ends of its range
+	Days                  float64         // until it touches if nobody cuts it; +Inf when it never does
+	RateFrom              estimate.Source // where its growth is known from: assumed for its size, or learnt
+	TurnPerDay            float64         // how far growth turns the nail about its arc's centre in a day, radians
 	Cuts                  []SchoolCut
 }
 
@@ -33,7 +35,9 @@ const dewclawStands = 12.0
 func (f Feet) Section(code nail.Code, day date.Date, margin, sliver float64) (Section, bool) {
 	for _, r := range f.On(day) {
 		if r.Code == code {
-			return r.section(margin, sliver), true
+			s := r.section(margin, sliver)
+			s.RateFrom = f.Growth(day).Source
+			return s, true
 		}
 	}
 	return Section{}, false

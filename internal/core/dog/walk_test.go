@@ -124,7 +124,13 @@ func TestASectionAgreesWithTheReading(t *testing.T) {
 			assert.GreaterOrEqual(t, c.Days, s.Days-1.5, "%s %s: a cut never brings the floor nearer", r.Code, c.School)
 		}
 	}
-	_, has := f.Section(nail.MustParse("LH1"), today, 1, Sliver)
+	fresh, has := FeetAfter(plain(), nil).Section(nail.MustParse("LF3"), today, 1, Sliver)
+	require.True(t, has)
+	assert.Equal(t, estimate.Assumed, fresh.RateFrom)
+	known, has := FeetAfter(plain(), threeYears(plain())).Section(nail.MustParse("LF3"), today, 1, Sliver)
+	require.True(t, has)
+	assert.Equal(t, estimate.Learnt, known.RateFrom, "learnt growth is not told as assumed")
+	_, has = f.Section(nail.MustParse("LH1"), today, 1, Sliver)
 	assert.False(t, has)
 }
 

@@ -295,6 +295,11 @@ func TestADateStandsThoughANailTouchesBefore(t *testing.T) {
 	assert.Equal(t, monday.AddDays(14), next.Due)
 	assert.Equal(t, monday.AddDays(int(7*tr.Nails[0].left())), next.Touches)
 	assert.Equal(t, rhythm.Weekly, next.Clear)
+	assert.Contains(t, tr.Explain(next).Sentence, "14 days after the last sitting, the least wait at its rhythm")
+	tr.Soonest = 0
+	next, err = After(tr)
+	require.NoError(t, err)
+	assert.NotContains(t, tr.Explain(next).Sentence, "least wait")
 
 	for left, want := range map[float64]int{-0.5: 2, 1: 14} { // curls already; only will, in a week
 		one := on("LF1", 0, 1, 3)

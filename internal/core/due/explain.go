@@ -26,7 +26,7 @@ type Told struct {
 
 // Explain says why, in a sentence and as a table.
 func (t Trim) Explain(n Next) Explanation {
-	e := Explanation{Sentence: t.Reason(n) + ": " + t.when(n) + t.moved(n) + t.cautious(n) + "."}
+	e := Explanation{Sentence: t.Reason(n) + ": " + t.when(n) + t.waited(n) + t.moved(n) + t.cautious(n) + "."}
 	for _, r := range n.Rules {
 		e.Rows = append(e.Rows, Told{
 			Rule: r.Rule, Words: t.words(r), Due: r.Due, Days: r.Due.Sub(t.from()), Nails: r.Nails,
@@ -38,6 +38,16 @@ func (t Trim) Explain(n Next) Explanation {
 
 func (t Trim) when(n Next) string {
 	return days(n.Earliest.Sub(t.from())) + " after the last " + choose(t.Sat.IsZero(), "look", "sitting")
+}
+
+// waited says that a rule was met sooner, and that the least wait after a sitting set the day.
+func (t Trim) waited(n Next) string {
+	for _, d := range n.PerNail {
+		if d.Due == n.Earliest && d.Rule == n.Rule && t.day(weeks(d)).Before(n.Earliest) {
+			return ", the least wait at its rhythm"
+		}
+	}
+	return ""
 }
 
 // moved is what working days made of the date.

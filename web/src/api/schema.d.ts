@@ -1992,6 +1992,7 @@ export interface components {
         };
         Section: {
             bar: components["schemas"]["Bar"];
+            rate_source: components["schemas"]["Source"];
             margin_mm: number;
             /** @description the thickness that slivers are counted in */
             sliver_mm: number;

@@ -12,7 +12,7 @@ import CautionList from '../parts/CautionList.vue'
 import EstimateText from '../parts/EstimateText.vue'
 import RefusalNote from '../parts/RefusalNote.vue'
 import { useUnits } from '../units'
-import { nailInWords, schools } from '../words'
+import { nailInWords, schools, sources } from '../words'
 
 const props = defineProps<{ dogId: string; code: string }>()
 const router = useRouter()
@@ -74,7 +74,7 @@ onKey((event) => {
             <dt>length</dt><dd><EstimateText :estimate="section.bar.length" /></dd>
             <dt>spare</dt><dd><EstimateText :estimate="section.bar.spare" /></dd>
             <template v-if="section.bar.gap"><dt>gap to the floor</dt><dd><EstimateText :estimate="section.bar.gap" /></dd></template>
-            <dt>grows a week</dt><dd>{{ length.bare(section.bar.net_mm_week) }} <span class="soft small">± {{ length.show(section.bar.sd_mm_week) }}, assumed</span></dd>
+            <dt>grows a week</dt><dd>{{ length.bare(section.bar.net_mm_week) }} <span class="soft small">± {{ length.show(section.bar.sd_mm_week) }}, {{ sources[section.rate_source] }}</span></dd>
             <dt>turned</dt><dd>{{ section.bar.turn_deg.toFixed(0) }}°<span v-if="section.bar.curling">, curling</span></dd>
           </dl>
           <label for="nail-day">{{ day === 0 ? 'Today' : inDays(day) }}<span v-if="section.days_to_floor !== undefined" class="soft small"> · uncut, it touches {{ inDays(section.days_to_floor) }}</span></label>
