@@ -21,7 +21,7 @@ func (h handlers) TellEvents(ctx context.Context, r contract.TellEventsRequestOb
 	var events []sitting.Event
 	for _, in := range r.Body.Events {
 		e := sitting.Event{
-			ID: in.Id, At: in.At.UTC(), Kind: in.Kind, Nail: in.Nail, MM: orZero(in.Mm), Measure: orZero(in.Measure), Landmark: orZero(in.Landmark),
+			ID: in.Id, At: in.At.UTC(), Kind: in.Kind, Nail: in.Nail, MM: orZero(in.Mm), Measure: orZero(in.Measure), By: orZero(in.By), SD: orZero(in.SdMm), Landmark: orZero(in.Landmark),
 			Face: orZero(in.Face), Of: orZero(in.Of), Reaction: orZero(in.Reaction), Tool: orZero(in.Tool), Note: orZero(in.Note),
 			Helper: orZero(in.Helper), Ticks: in.Ticks, Minutes: in.Minutes, Calm: in.CalmMinutes, Sure: orZero(in.Sure),
 		}

@@ -7,6 +7,7 @@ import (
 	"fribbet/internal/api/contract"
 	"fribbet/internal/core/claw"
 	"fribbet/internal/core/dog"
+	"fribbet/internal/core/measure"
 	"fribbet/internal/store"
 )
 
@@ -19,8 +20,9 @@ func (h handlers) RecordCheck(ctx context.Context, r contract.RecordCheckRequest
 		c.On = *in.On
 	}
 	for _, l := range in.Looks {
+		with := orZero(l.Means)
 		c.Looks = append(c.Looks, dog.Look{
-			Code: l.Code, Gap: l.GapMm, Length: l.LengthMm, PastPad: l.PastPad != nil && *l.PastPad, Present: l.Present,
+			Code: l.Code, Gap: read(measure.Gap, l.GapMm, with.Gap), Length: read(measure.Length, l.LengthMm, with.Length), PastPad: l.PastPad != nil && *l.PastPad, Present: l.Present,
 			Colour: l.Colour, Shape: l.Shape, State: l.State, Sure: orZero(l.Sure),
 		})
 	}
@@ -44,6 +46,10 @@ func (h handlers) GetSection(ctx context.Context, r contract.GetSectionRequestOb
 		Quick: outline(s.Stance.Quick(s.Quick)), QuickShort: outline(s.Stance.Quick(s.QuickShort)), QuickLong: outline(s.Stance.Quick(s.QuickLong)),
 		Centre: point(s.Stance.Centre()), TurnDegDay: claw.Degrees(s.TurnPerDay), ReachMm: s.Stance.Reach(),
 		Groove: point(s.Stance.Groove(s.Quick)), Hook: point(s.Stance.Hook(s.Quick)), DaysToFloor: wholeDays(s.Days),
+	}
+	if !s.Measured.On.IsZero() {
+		read := s.Measured.Range()
+		out.Measured = &contract.MeasuredLength{On: s.Measured.On, Mm: read.Value, LowMm: read.Low, HighMm: read.High, By: s.Measured.By}
 	}
 	for _, c := range s.Cuts {
 		cut := schoolCut(c.Cut)

@@ -2,9 +2,12 @@ package api
 
 import (
 	"context"
+	"fmt"
 
 	"fribbet/internal/api/contract"
+	"fribbet/internal/core/fault"
 	"fribbet/internal/core/growth"
+	"fribbet/internal/core/measure"
 	"fribbet/internal/core/quick"
 	"fribbet/internal/core/state"
 )
@@ -18,8 +21,15 @@ func (handlers) CalcNails(_ context.Context, r contract.CalcNailsRequestObject) 
 	for _, n := range in.Nails {
 		told.Nails = append(told.Nails, state.Nail{Code: n.Code, Colour: n.Colour, Shape: n.Shape})
 	}
-	for _, e := range in.Events {
+	var faults fault.Fields
+	for i, e := range in.Events {
+		if e.Feeler != nil && e.GapMm != nil {
+			faults.Add(fmt.Sprintf("events[%d].gap_mm", i), *e.GapMm, "must be left out where a feeler is told: the floor was felt or measured")
+		}
 		told.Events = append(told.Events, nailEvent(e))
+	}
+	if err := faults.Err(); err != nil {
+		return nil, err
 	}
 	s, where, err := told.State()
 	if err != nil {
@@ -39,11 +49,15 @@ func (handlers) CalcNails(_ context.Context, r contract.CalcNailsRequestObject) 
 
 func nailEvent(in contract.NailEvent) state.Event {
 	e := state.Event{
-		On: in.On, Nail: in.Nail, Trim: in.Kind == contract.NailEventKindTrim, Length: in.LengthMm, After: in.LengthAfterMm,
-		Gap: in.GapMm, Feeler: state.Feeler(orZero(in.Feeler)), Left: in.SpareLeftMm,
+		On: in.On, Nail: in.Nail, Trim: in.Kind == contract.NailEventKindTrim,
+		Length: read(measure.Length, in.LengthMm, nil), After: read(measure.Length, in.LengthAfterMm, nil),
+		Gap: read(measure.Gap, in.GapMm, &contract.ReadWith{By: of(measure.Caliper)}), Left: read(measure.Quick, in.SpareLeftMm, nil),
 	}
 	if e.Trim {
-		e.Length = in.LengthBeforeMm
+		e.Length = read(measure.Length, in.LengthBeforeMm, nil)
+	}
+	if in.Feeler != nil {
+		e.Gap = of(measure.Under(*in.Feeler).Number())
 	}
 	e.EndFace, e.Blood = orZero(in.EndFace), orZero(in.Blood)
 	for _, l := range in.Landmarks {

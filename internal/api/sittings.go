@@ -9,6 +9,7 @@ import (
 	"fribbet/internal/core/dog"
 	"fribbet/internal/core/estimate"
 	"fribbet/internal/core/kit"
+	"fribbet/internal/core/measure"
 	"fribbet/internal/core/sitting"
 	"fribbet/internal/core/temper"
 	"fribbet/internal/store"
@@ -127,10 +128,13 @@ func sittingOf(in contract.SittingInput) store.Sitting {
 		On: orZero(in.On), Note: orZero(in.Note), Minutes: in.Minutes, Calm: in.CalmMinutes, Helper: orZero(in.Helper), Ticks: in.Ticks,
 	}}
 	for _, one := range in.Records {
+		with := orZero(one.Means)
 		r := dog.Record{
-			Code: one.Code, LengthBefore: one.LengthBeforeMm, LengthAfter: one.LengthAfterMm,
-			GapBefore: one.GapBeforeMm, GapAfter: one.GapAfterMm, SpareLeft: one.SpareLeftMm,
-			Cuts: one.CutsMm, Tool: one.Tool, Reaction: one.Reaction, Blood: one.Blood, TookForce: orZero(one.TookForce), Sure: orZero(one.Sure),
+			Code:         one.Code,
+			LengthBefore: read(measure.Length, one.LengthBeforeMm, with.LengthBefore), LengthAfter: read(measure.Length, one.LengthAfterMm, with.LengthAfter),
+			GapBefore: read(measure.Gap, one.GapBeforeMm, with.GapBefore), GapAfter: read(measure.Gap, one.GapAfterMm, with.GapAfter),
+			SpareLeft: read(measure.Quick, one.SpareLeftMm, with.SpareLeft),
+			Cuts:      one.CutsMm, Tool: one.Tool, Reaction: one.Reaction, Blood: one.Blood, TookForce: orZero(one.TookForce), Sure: orZero(one.Sure),
 		}
 		if one.ItemId != nil {
 			r.Item = one.ItemId.String()

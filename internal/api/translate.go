@@ -9,6 +9,7 @@ import (
 	"fribbet/internal/core/dog"
 	"fribbet/internal/core/due"
 	"fribbet/internal/core/estimate"
+	"fribbet/internal/core/measure"
 )
 
 func rank(readings []dog.Reading) contract.Rank {
@@ -138,6 +139,15 @@ func list[T any](all []T) []T {
 		return []T{}
 	}
 	return all
+}
+
+// read is a number of a nail with what it was read with; nothing where nobody read it.
+func read(what measure.What, mm *float64, with *contract.ReadWith) *measure.Number {
+	if mm == nil {
+		return nil
+	}
+	with = of(orZero(with))
+	return of(what.Told(*mm, orZero(with.By), orZero(with.SdMm)))
 }
 
 func of[T any](v T) *T { return &v }

@@ -9,6 +9,7 @@ import (
 
 	"fribbet/internal/core/dog"
 	"fribbet/internal/core/kit"
+	"fribbet/internal/core/measure"
 	"fribbet/internal/core/nail"
 	"fribbet/internal/core/quick"
 	"fribbet/internal/core/sitting"
@@ -43,7 +44,7 @@ func TestWhatIsKeptIsWhatAllOfItComesTo(t *testing.T) {
 				s := dog.Sitting{On: day, Records: []dog.Record{{Code: lf3, Cuts: []float64{0.5}, EndFace: quick.DarkCentre, Tool: kit.LargePlier, Reaction: "calm"}}}
 				_ = b.Record(ctx, d.ID, store.Sitting{ID: uuid.New(), Sitting: s}, "")
 			case 1:
-				gap := 0.76
+				gap := measure.Card.Number()
 				_ = b.Look(ctx, d.ID, store.Check{ID: uuid.New(), Check: dog.Check{On: day, Looks: []dog.Look{{Code: lf3, Gap: &gap}}}})
 			case 2:
 				id := uuid.New()

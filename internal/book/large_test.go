@@ -50,6 +50,12 @@ func fillLarge(path string, today date.Date) error {
 			return err
 		}
 	}
+	blade, band := uuid.New(), uuid.New()
+	for id, kind := range map[uuid.UUID]kit.Kind{blade: kit.Kind(kit.LargePlier), band: kit.Kind(kit.GrinderBand)} {
+		if err := b.AddKitItem(ctx, store.KitItem{ID: id, Item: kit.Item{Kind: kind, Name: string(kind), Grit: 120}}); err != nil {
+			return err
+		}
+	}
 	if err := kept.Close(); err != nil {
 		return err
 	}
@@ -66,8 +72,9 @@ func fillLarge(path string, today date.Date) error {
 			SELECT printf('%%08x-0000-4000-8000-%%012x', row_number() OVER (ORDER BY dogs.id), i), dogs.id,
 				date('%s', printf('-%%d days', 3 + 27 * (%d - i))), '', '2026-01-01T00:00:00.000Z', 6, 0, '' FROM dogs, n`,
 			largeSittings-1, today, largeSittings-1),
-		`INSERT INTO records (sitting_id, code, tool, reaction, blood, number)
-			SELECT sittings.id, code, 'large_plier', 'calm', 0, row_number() OVER (PARTITION BY sittings.id) FROM sittings JOIN nails USING (dog_id)`,
+		fmt.Sprintf(`INSERT INTO records (sitting_id, code, tool, reaction, blood, number, item_id)
+			SELECT sittings.id, code, 'large_plier', 'calm', 0, row_number() OVER (PARTITION BY sittings.id), '%s' FROM sittings JOIN nails USING (dog_id)`, blade),
+		fmt.Sprintf(`INSERT INTO stints (sitting_id, item_id, cuts, seconds, untimed, took_force) SELECT id, '%s', 30, 360, 0, 0 FROM sittings`, blade),
 		`INSERT INTO cuts (sitting_id, code, number, mm) SELECT sitting_id, code, 1, 1 FROM records UNION ALL
 			SELECT sitting_id, code, 2, 1 FROM records WHERE number % 3 > 0`,
 		`COMMIT`, `ANALYZE`,
@@ -114,6 +121,23 @@ func BenchmarkRecountAfterASetting(b *testing.B) {
 		s := chosen(Groomer)
 		s.Margin = 1 + 0.01*float64(i%2)
 		require.NoError(b, book.ChangeSettings(ctx, s))
+		settled(b, book)
+	}
+}
+
+// Every dog folded anew, as after a change of the rules.
+func BenchmarkFoldAnew(b *testing.B) {
+	book := largeBook(b)
+	path, err := large()
+	require.NoError(b, err)
+	db, err := sql.Open("sqlite", path)
+	require.NoError(b, err)
+	defer db.Close() //nolint:errcheck // throw-away
+	for b.Loop() {
+		b.StopTimer()
+		_, err := db.Exec(`DELETE FROM feet; UPDATE standings SET terms = NULL`)
+		require.NoError(b, err)
+		b.StartTimer()
 		settled(b, book)
 	}
 }

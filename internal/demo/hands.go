@@ -9,6 +9,7 @@ import (
 	"fribbet/internal/core/date"
 	"fribbet/internal/core/dog"
 	"fribbet/internal/core/kit"
+	"fribbet/internal/core/measure"
 	"fribbet/internal/core/nail"
 	"fribbet/internal/core/quick"
 	"fribbet/internal/core/rhythm"
@@ -162,15 +163,16 @@ func (h *hands) record(p dog.Planned, terms dog.Terms, tool kit.Tool, skipped bo
 	}
 	n := h.truth.Nails[i]
 	if h.caliper && h.noise.Float64() < 0.5 {
-		after := math.Round(h.truth.Measured(i)*10) / 10
+		after := h.truth.Measured(i)
+		after.MM = math.Round(after.MM*10) / 10
 		r.LengthAfter = &after
 	}
 	if n.Colour == nail.Light && len(r.Cuts) > 0 && !r.Blood && !h.tally {
-		seen := math.Max(0.2, math.Round((n.Spare+0.2*h.noise.NormFloat64())*5)/5)
+		seen := measure.Quick.Told(math.Max(0.2, math.Round((n.Spare+0.2*h.noise.NormFloat64())*5)/5), measure.Eye, 0)
 		r.SpareLeft, r.Sure = &seen, true
 	}
 	if h.feelers && !n.Code.Dewclaw() {
-		gap := h.truth.Feel(i).Gap()
+		gap := h.truth.Feel(i).Number()
 		r.GapAfter = &gap
 	}
 	return r

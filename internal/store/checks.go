@@ -8,6 +8,7 @@ import (
 	"github.com/jmoiron/sqlx"
 
 	"fribbet/internal/core/dog"
+	"fribbet/internal/core/measure"
 	"fribbet/internal/core/nail"
 )
 
@@ -30,15 +31,34 @@ type checkRow struct {
 }
 
 type lookRow struct {
-	CheckID uuid.UUID    `db:"check_id"`
-	Code    codeColumn   `db:"code"`
-	Gap     *float64     `db:"gap_mm"`
-	Length  *float64     `db:"length_mm"`
-	PastPad bool         `db:"past_pad"`
-	Present *bool        `db:"present"`
-	Colour  *nail.Colour `db:"colour"`
-	Shape   *nail.Shape  `db:"shape"`
-	State   *nail.State  `db:"state"`
+	CheckID  uuid.UUID      `db:"check_id"`
+	Code     codeColumn     `db:"code"`
+	Gap      *float64       `db:"gap_mm"`
+	GapBy    *measure.Means `db:"gap_by"`
+	GapSD    *float64       `db:"gap_sd_mm"`
+	Length   *float64       `db:"length_mm"`
+	LengthBy *measure.Means `db:"length_by"`
+	LengthSD *float64       `db:"length_sd_mm"`
+	PastPad  bool           `db:"past_pad"`
+	Present  *bool          `db:"present"`
+	Colour   *nail.Colour   `db:"colour"`
+	Shape    *nail.Shape    `db:"shape"`
+	State    *nail.State    `db:"state"`
+}
+
+// read is a number of a look; nil where nobody read it.
+func read(mm *float64, by *measure.Means, sd *float64) *measure.Number {
+	if mm == nil {
+		return nil
+	}
+	return &measure.Number{MM: *mm, By: *by, SD: *sd}
+}
+
+func unread(n *measure.Number) (mm *float64, by *measure.Means, sd *float64) {
+	if n == nil {
+		return nil, nil, nil
+	}
+	return &n.MM, &n.By, &n.SD
 }
 
 // ChecksOf returns some dogs' walk-rounds, oldest first, by the dog's id.
@@ -66,7 +86,7 @@ func (s *Store) checks(ctx context.Context, where string, args ...any) (map[uuid
 	looksOf := map[uuid.UUID][]dog.Look{}
 	for _, l := range looks {
 		looksOf[l.CheckID] = append(looksOf[l.CheckID], dog.Look{
-			Code: l.Code.Code, Gap: l.Gap, Length: l.Length, PastPad: l.PastPad, Present: l.Present, Colour: l.Colour, Shape: l.Shape, State: l.State,
+			Code: l.Code.Code, Gap: read(l.Gap, l.GapBy, l.GapSD), Length: read(l.Length, l.LengthBy, l.LengthSD), PastPad: l.PastPad, Present: l.Present, Colour: l.Colour, Shape: l.Shape, State: l.State,
 		})
 	}
 	all := map[uuid.UUID][]Check{}
@@ -95,10 +115,12 @@ func (s *Store) AddCheck(ctx context.Context, d Dog, c Check, at time.Time) erro
 			return err
 		}
 		for _, l := range c.Looks {
+			row := lookRow{CheckID: c.ID, Code: codeColumn{l.Code}, PastPad: l.PastPad, Present: l.Present, Colour: l.Colour, Shape: l.Shape, State: l.State}
+			row.Gap, row.GapBy, row.GapSD = unread(l.Gap)
+			row.Length, row.LengthBy, row.LengthSD = unread(l.Length)
 			_, err := tx.NamedExecContext(ctx, `
-				INSERT INTO looks (check_id, code, gap_mm, length_mm, past_pad, present, colour, shape, state)
-				VALUES (:check_id, :code, :gap_mm, :length_mm, :past_pad, :present, :colour, :shape, :state)`,
-				lookRow{c.ID, codeColumn{l.Code}, l.Gap, l.Length, l.PastPad, l.Present, l.Colour, l.Shape, l.State})
+				INSERT INTO looks (check_id, code, gap_mm, gap_by, gap_sd_mm, length_mm, length_by, length_sd_mm, past_pad, present, colour, shape, state)
+				VALUES (:check_id, :code, :gap_mm, :gap_by, :gap_sd_mm, :length_mm, :length_by, :length_sd_mm, :past_pad, :present, :colour, :shape, :state)`, row)
 			if err != nil {
 				return err
 			}

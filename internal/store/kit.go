@@ -2,6 +2,7 @@ package store
 
 import (
 	"context"
+	"math"
 	"time"
 
 	"github.com/google/uuid"
@@ -10,6 +11,7 @@ import (
 	"fribbet/internal/core/date"
 	"fribbet/internal/core/kit"
 	"fribbet/internal/core/quick"
+	"fribbet/internal/core/sitting"
 )
 
 // KitItem is a piece of kit in the book.
@@ -142,64 +144,56 @@ func (s *Store) UndoKitService(ctx context.Context, id uuid.UUID, at time.Time) 
 
 type stintRow struct {
 	SittingID  uuid.UUID  `db:"sitting_id"`
-	On         dateColumn `db:"on_date"`
-	RecordedAt string     `db:"recorded_at"`
 	Item       string     `db:"item_id"`
 	Cuts       int        `db:"cuts"`
-	Nails      int        `db:"nails"`
-	AllNails   int        `db:"all_nails"`
-	Minutes    *float64   `db:"minutes"`
-	TookForce  bool       `db:"took_force"`
+	Seconds    int        `db:"seconds"`
+	Untimed    int        `db:"untimed"`
+	TookForce  int        `db:"took_force"`
+	On         dateColumn `db:"on_date"`
+	RecordedAt string     `db:"recorded_at"` // empty of a whole day
 }
 
 // addStints writes what a sitting asked of each piece of kit.
 func addStints(ctx context.Context, tx *sqlx.Tx, s Sitting) error {
-	stints := map[string]*stintRow{}
-	all := 0
-	for _, r := range s.Records {
-		if len(r.Cuts) > 0 {
-			all++
+	var rows []stintRow
+	for _, t := range sitting.Stints(s.Sitting) {
+		row := stintRow{SittingID: s.ID, Item: t.Item, Cuts: int(t.Cuts), Seconds: int(math.Round(60 * t.Minutes)), Untimed: int(t.Untimed)}
+		if t.TookForce {
+			row.TookForce = 1
 		}
-		if r.Item == "" {
-			continue
-		}
-		if stints[r.Item] == nil {
-			stints[r.Item] = &stintRow{SittingID: s.ID, Item: r.Item}
-		}
-		stint := stints[r.Item]
-		stint.Cuts += len(r.Cuts)
-		stint.Nails += min(1, len(r.Cuts))
-		stint.TookForce = stint.TookForce || r.TookForce
+		rows = append(rows, row)
 	}
-	for _, stint := range stints {
-		stint.AllNails = all
-		if _, err := tx.NamedExecContext(ctx, `
-			INSERT INTO stints (sitting_id, item_id, cuts, nails, all_nails, took_force)
-			VALUES (:sitting_id, :item_id, :cuts, :nails, :all_nails, :took_force)`, stint); err != nil {
-			return err
-		}
-	}
-	return nil
+	return insertAll(ctx, tx, `
+		INSERT INTO stints (sitting_id, item_id, cuts, seconds, untimed, took_force)
+		VALUES (:sitting_id, :item_id, :cuts, :seconds, :untimed, :took_force)`, rows)
 }
 
-// Stints returns what each sitting since a day asked of each piece of kit.
+// Stints returns what was asked of each piece of kit since a day: of a whole day at once, or sitting by
+// sitting on the days on which a piece was seen to, since some came before that.
 func (s *Store) Stints(ctx context.Context, since date.Date) ([]kit.Stint, error) {
 	var rows []stintRow
 	err := s.db.SelectContext(ctx, &rows, `
-		SELECT t.*, s.on_date, s.recorded_at, s.minutes FROM stints t CROSS JOIN sittings s ON s.id = t.sitting_id -- the stints first: there are fewer
-		WHERE s.withdrawn_at IS NULL AND s.on_date >= ? ORDER BY s.on_date, s.recorded_at`, since.String())
+		WITH seen AS (SELECT DISTINCT on_date FROM kit_services WHERE withdrawn_at IS NULL)
+		SELECT item_id, cuts, seconds, untimed, took_force, on_date, '' AS recorded_at FROM worn
+			WHERE on_date >= ?1 AND (cuts > 0 OR took_force > 0) AND on_date NOT IN (SELECT on_date FROM seen)
+		UNION ALL
+		SELECT t.item_id, t.cuts, t.seconds, t.untimed, t.took_force, s.on_date, s.recorded_at
+			FROM seen JOIN sittings s INDEXED BY sittings_by_day ON s.on_date = seen.on_date JOIN stints t ON t.sitting_id = s.id
+			WHERE s.withdrawn_at IS NULL AND seen.on_date >= ?1`, since.String())
 	if err != nil {
 		return nil, err
 	}
 	stints := make([]kit.Stint, len(rows))
 	for i, r := range rows {
-		at, err := time.Parse(instantForm, r.RecordedAt)
-		if err != nil {
-			return nil, err
-		}
 		stints[i] = kit.Stint{
-			Moment: kit.Moment{On: r.On.Date, At: at}, Item: r.Item, Cuts: float64(r.Cuts), Nails: float64(r.Nails), AllNails: float64(r.AllNails),
-			Minutes: r.Minutes, TookForce: r.TookForce,
+			Moment: kit.Moment{On: r.On.Date}, Item: r.Item, Cuts: float64(r.Cuts), Minutes: float64(r.Seconds) / 60,
+			Untimed: float64(r.Untimed), TookForce: r.TookForce > 0,
+		}
+		if r.RecordedAt == "" {
+			continue
+		}
+		if stints[i].At, err = time.Parse(instantForm, r.RecordedAt); err != nil {
+			return nil, err
 		}
 	}
 	return stints, nil
@@ -208,17 +202,21 @@ func (s *Store) Stints(ctx context.Context, since date.Date) ([]kit.Stint, error
 // Ground returns the nails that a piece of kit has ground from one measured length to another.
 func (s *Store) Ground(ctx context.Context, item string) ([]quick.Ground, error) {
 	var rows []struct {
-		Took    float64 `db:"took"`
-		Touches int     `db:"touches"`
+		Took     float64 `db:"took"`
+		BeforeSD float64 `db:"before_sd"`
+		AfterSD  float64 `db:"after_sd"`
+		Touches  int     `db:"touches"`
 	}
 	err := s.db.SelectContext(ctx, &rows, `
-		SELECT r.length_before_mm - r.length_after_mm AS took,
+		SELECT b.mm - a.mm AS took, b.sd_mm AS before_sd, a.sd_mm AS after_sd,
 			(SELECT COUNT(*) FROM cuts c WHERE c.sitting_id = r.sitting_id AND c.code = r.code) AS touches
 		FROM records r JOIN sittings s ON s.id = r.sitting_id
-		WHERE r.item_id = ? AND s.withdrawn_at IS NULL AND r.length_before_mm IS NOT NULL AND r.length_after_mm IS NOT NULL`, item)
+			JOIN readings b ON b.sitting_id = r.sitting_id AND b.code = r.code AND b.measure = 'length_before'
+			JOIN readings a ON a.sitting_id = r.sitting_id AND a.code = r.code AND a.measure = 'length_after'
+		WHERE r.item_id = ? AND s.withdrawn_at IS NULL`, item)
 	ground := make([]quick.Ground, len(rows))
 	for i, r := range rows {
-		ground[i] = quick.Ground{Took: r.Took, Touches: r.Touches}
+		ground[i] = quick.Ground{Took: r.Took, SD: math.Hypot(r.BeforeSD, r.AfterSD), Touches: r.Touches}
 	}
 	return ground, err
 }

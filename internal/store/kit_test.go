@@ -88,15 +88,33 @@ func TestStintsComeFromTheSittings(t *testing.T) {
 	require.NoError(t, add(s, d.ID, sitting, noon))
 	stints, err := s.Stints(ctx, date.MustParse("2026-11-20"))
 	require.NoError(t, err)
-	require.Len(t, stints, 2)
-	for _, got := range stints {
-		assert.Equal(t, 3.0, got.AllNails)
-		assert.Equal(t, 9.0, *got.Minutes)
-		if got.Item == cutter.ID.String() {
-			assert.Equal(t, [2]float64{3, 2}, [2]float64{got.Cuts, got.Nails})
-			assert.True(t, got.TookForce)
-		}
+	on := kit.Moment{On: sitting.On}
+	want := []kit.Stint{
+		{Moment: on, Item: cutter.ID.String(), Cuts: 3, Minutes: 6, TookForce: true},
+		{Moment: on, Item: bit.ID.String(), Cuts: 1, Minutes: 3},
 	}
+	assert.ElementsMatch(t, want, stints)
+
+	// Sharpened at noon that day: what came before it is told apart.
+	require.NoError(t, s.ServiceKitItem(ctx, cutter.ID, kit.Moment{On: sitting.On, At: noon.Add(time.Hour)}))
+	for i := range want {
+		want[i].At = noon
+	}
+	stints, err = s.Stints(ctx, date.MustParse("2026-11-20"))
+	require.NoError(t, err)
+	assert.ElementsMatch(t, want, stints)
+	require.NoError(t, s.UndoKitService(ctx, cutter.ID, noon))
+
+	again := sitting
+	again.ID = uuid.New()
+	require.NoError(t, add(s, d.ID, again, noon))
+	_, err = s.Rebuild(ctx, func(int, int) {})
+	require.NoError(t, err)
+	stints, err = s.Stints(ctx, date.Date{})
+	require.NoError(t, err)
+	require.Len(t, stints, 2)
+	assert.Equal(t, 8.0, stints[0].Cuts+stints[1].Cuts, "two sittings of a day at once, and worked out again they are the same")
+	require.NoError(t, s.WithdrawSitting(ctx, d.ID, again.ID, noon))
 	stints, err = s.Stints(ctx, date.MustParse("2026-11-21"))
 	require.NoError(t, err)
 	assert.Empty(t, stints)

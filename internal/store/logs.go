@@ -134,7 +134,7 @@ func (s *Store) Append(ctx context.Context, dogID, sittingID uuid.UUID, on date.
 
 // project brings what the lists read of a sitting up to date with its log.
 func project(ctx context.Context, tx *sqlx.Tx, row logRow, log sitting.Log) error {
-	for _, table := range []string{`stints WHERE sitting_id`, `landmarks WHERE sitting_id`, `cuts WHERE sitting_id`, `records WHERE sitting_id`, `sittings WHERE id`} {
+	for _, table := range []string{`stints WHERE sitting_id`, `landmarks WHERE sitting_id`, `readings WHERE sitting_id`, `cuts WHERE sitting_id`, `records WHERE sitting_id`, `sittings WHERE id`} {
 		if _, err := tx.ExecContext(ctx, `DELETE FROM `+table+` = ?`, row.SittingID); err != nil {
 			return err
 		}

@@ -10,7 +10,9 @@ import (
 	"fribbet/internal/core/date"
 	"fribbet/internal/core/dog"
 	"fribbet/internal/core/kit"
+	"fribbet/internal/core/measure"
 	"fribbet/internal/core/quick"
+	"fribbet/internal/core/sitting"
 	"fribbet/internal/core/temper"
 )
 
@@ -34,20 +36,24 @@ type sittingRow struct {
 }
 
 type recordRow struct {
-	SittingID    uuid.UUID       `db:"sitting_id"`
-	Code         codeColumn      `db:"code"`
-	LengthBefore *float64        `db:"length_before_mm"`
-	LengthAfter  *float64        `db:"length_after_mm"`
-	GapBefore    *float64        `db:"gap_before_mm"`
-	GapAfter     *float64        `db:"gap_after_mm"`
-	SpareLeft    *float64        `db:"spare_left_mm"`
-	Tool         kit.Tool        `db:"tool"`
-	Reaction     temper.Reaction `db:"reaction"`
-	Blood        bool            `db:"blood"`
-	Number       int             `db:"number"` // in the order of the work
-	Item         *string         `db:"item_id"`
-	TookForce    bool            `db:"took_force"`
-	EndFace      quick.Face      `db:"end_face"`
+	SittingID uuid.UUID       `db:"sitting_id"`
+	Code      codeColumn      `db:"code"`
+	Tool      kit.Tool        `db:"tool"`
+	Reaction  temper.Reaction `db:"reaction"`
+	Blood     bool            `db:"blood"`
+	Number    int             `db:"number"` // in the order of the work
+	Item      *string         `db:"item_id"`
+	TookForce bool            `db:"took_force"`
+	EndFace   quick.Face      `db:"end_face"`
+}
+
+type readingRow struct {
+	SittingID uuid.UUID       `db:"sitting_id"`
+	Code      codeColumn      `db:"code"`
+	Measure   sitting.Measure `db:"measure"`
+	MM        float64         `db:"mm"`
+	By        measure.Means   `db:"by_means"`
+	SD        float64         `db:"sd_mm"`
 }
 
 type cutRow struct {
@@ -64,6 +70,8 @@ type landmarkRow struct {
 	Number    int            `db:"number"`
 	Kind      quick.Landmark `db:"kind"`
 	Spare     float64        `db:"spare_mm"`
+	By        measure.Means  `db:"by_means"`
+	SD        float64        `db:"sd_mm"`
 }
 
 // SittingsOf returns some dogs' sittings that count, oldest first, by the dog's id.
@@ -101,12 +109,14 @@ func (s *Store) sittings(ctx context.Context, and string, args ...any) (map[uuid
 	var records []recordRow
 	var cuts []cutRow
 	var marks []landmarkRow
+	var readings []readingRow
 	err := s.read(ctx, func(tx *sqlx.Tx) error {
 		where := ` WHERE withdrawn_at IS NULL` + and
 		picked := ` WHERE sitting_id IN (SELECT id FROM sittings` + where + `)`
 		return selectAll(ctx, tx, args,
 			query{&rows, `SELECT id, dog_id, on_date, note, minutes, calm_minutes, helper, ticks, recorded_at FROM sittings` + where + ` ORDER BY on_date, recorded_at`},
 			query{&records, `SELECT * FROM records` + picked + ` ORDER BY sitting_id, number`},
+			query{&readings, `SELECT * FROM readings` + picked},
 			query{&marks, `SELECT * FROM landmarks` + picked + ` ORDER BY sitting_id, code, number`},
 			query{&cuts, `SELECT * FROM cuts` + picked + ` ORDER BY sitting_id, code, number`})
 	})
@@ -127,14 +137,24 @@ func (s *Store) sittings(ctx context.Context, and string, args ...any) (map[uuid
 	}
 	for _, m := range marks {
 		key := nailOf{m.SittingID, m.Code}
-		marksOf[key] = append(marksOf[key], quick.Seen{Mark: m.Kind, Spare: m.Spare})
+		marksOf[key] = append(marksOf[key], quick.Seen{Mark: m.Kind, Spare: m.Spare, By: m.By, SD: m.SD})
+	}
+	readOf := map[nailOf]map[sitting.Measure]*measure.Number{}
+	for _, r := range readings {
+		key := nailOf{r.SittingID, r.Code}
+		if readOf[key] == nil {
+			readOf[key] = map[sitting.Measure]*measure.Number{}
+		}
+		readOf[key][r.Measure] = &measure.Number{MM: r.MM, By: r.By, SD: r.SD}
 	}
 	recordsOf := map[uuid.UUID][]dog.Record{}
 	for _, r := range records {
+		key := nailOf{r.SittingID, r.Code}
+		read := readOf[key]
 		recordsOf[r.SittingID] = append(recordsOf[r.SittingID], dog.Record{
-			Code: r.Code.Code, LengthBefore: r.LengthBefore, LengthAfter: r.LengthAfter,
-			GapBefore: r.GapBefore, GapAfter: r.GapAfter, SpareLeft: r.SpareLeft,
-			Cuts: cutsOf[nailOf{r.SittingID, r.Code}], Faces: facesOf[nailOf{r.SittingID, r.Code}], Landmarks: marksOf[nailOf{r.SittingID, r.Code}], Tool: r.Tool, Reaction: r.Reaction, Blood: r.Blood,
+			Code: r.Code.Code, LengthBefore: read[sitting.LengthBefore], LengthAfter: read[sitting.LengthAfter],
+			GapBefore: read[sitting.GapBefore], GapAfter: read[sitting.GapAfter], SpareLeft: read[sitting.SpareLeft],
+			Cuts: cutsOf[key], Faces: facesOf[key], Landmarks: marksOf[key], Tool: r.Tool, Reaction: r.Reaction, Blood: r.Blood,
 			Item: orEmpty(r.Item), TookForce: r.TookForce, EndFace: r.EndFace,
 		})
 	}
@@ -159,9 +179,17 @@ func addSitting(ctx context.Context, tx *sqlx.Tx, log logRow, s Sitting) error {
 	var records []recordRow
 	var cuts []cutRow
 	var marks []landmarkRow
+	var readings []readingRow
 	for i, r := range s.Records {
-		records = append(records, recordRow{s.ID, codeColumn{r.Code}, r.LengthBefore, r.LengthAfter, r.GapBefore, r.GapAfter,
-			r.SpareLeft, r.Tool, r.Reaction, r.Blood, i, orNull(r.Item), r.TookForce, r.EndFace})
+		records = append(records, recordRow{s.ID, codeColumn{r.Code}, r.Tool, r.Reaction, r.Blood, i, orNull(r.Item), r.TookForce, r.EndFace})
+		for m, n := range map[sitting.Measure]*measure.Number{
+			sitting.LengthBefore: r.LengthBefore, sitting.LengthAfter: r.LengthAfter,
+			sitting.GapBefore: r.GapBefore, sitting.GapAfter: r.GapAfter, sitting.SpareLeft: r.SpareLeft,
+		} {
+			if n != nil {
+				readings = append(readings, readingRow{s.ID, codeColumn{r.Code}, m, n.MM, n.By, n.SD})
+			}
+		}
 		for n, mm := range r.Cuts {
 			row := cutRow{s.ID, codeColumn{r.Code}, n + 1, mm, ""}
 			if n < len(r.Faces) {
@@ -170,21 +198,25 @@ func addSitting(ctx context.Context, tx *sqlx.Tx, log logRow, s Sitting) error {
 			cuts = append(cuts, row)
 		}
 		for n, l := range r.Landmarks {
-			marks = append(marks, landmarkRow{s.ID, codeColumn{r.Code}, n + 1, l.Mark, l.Spare})
+			marks = append(marks, landmarkRow{s.ID, codeColumn{r.Code}, n + 1, l.Mark, l.Spare, l.By, l.SD})
 		}
 	}
 	if err := insertAll(ctx, tx, `
-		INSERT INTO records (sitting_id, code, length_before_mm, length_after_mm, gap_before_mm, gap_after_mm,
-			spare_left_mm, tool, reaction, blood, number, item_id, took_force, end_face)
-		VALUES (:sitting_id, :code, :length_before_mm, :length_after_mm, :gap_before_mm, :gap_after_mm,
-			:spare_left_mm, :tool, :reaction, :blood, :number, :item_id, :took_force, :end_face)`, records); err != nil {
+		INSERT INTO records (sitting_id, code, tool, reaction, blood, number, item_id, took_force, end_face)
+		VALUES (:sitting_id, :code, :tool, :reaction, :blood, :number, :item_id, :took_force, :end_face)`, records); err != nil {
+		return err
+	}
+	if err := insertAll(ctx, tx, `
+		INSERT INTO readings (sitting_id, code, measure, mm, by_means, sd_mm)
+		VALUES (:sitting_id, :code, :measure, :mm, :by_means, :sd_mm)`, readings); err != nil {
 		return err
 	}
 	if err := insertAll(ctx, tx, `INSERT INTO cuts (sitting_id, code, number, mm, face) VALUES (:sitting_id, :code, :number, :mm, :face)`, cuts); err != nil {
 		return err
 	}
 	if err := insertAll(ctx, tx, `
-		INSERT INTO landmarks (sitting_id, code, number, kind, spare_mm) VALUES (:sitting_id, :code, :number, :kind, :spare_mm)`, marks); err != nil {
+		INSERT INTO landmarks (sitting_id, code, number, kind, spare_mm, by_means, sd_mm)
+		VALUES (:sitting_id, :code, :number, :kind, :spare_mm, :by_means, :sd_mm)`, marks); err != nil {
 		return err
 	}
 	return addStints(ctx, tx, s)

@@ -15,6 +15,7 @@ import (
 	"fribbet/internal/core/date"
 	"fribbet/internal/core/dog"
 	"fribbet/internal/core/kit"
+	"fribbet/internal/core/measure"
 	"fribbet/internal/core/nail"
 	"fribbet/internal/core/quick"
 	"fribbet/internal/core/rhythm"
@@ -49,7 +50,7 @@ func aDog() Dog {
 func of[T any](v T) *T { return &v }
 
 func aSitting() Sitting {
-	gap := 0.1
+	gap := measure.Paper.Number()
 	return Sitting{ID: uuid.New(), Sitting: dog.Sitting{On: date.MustParse("2026-11-24"), Note: "first",
 		Minutes: of(9.5), Calm: of(4.0), Helper: true, Ticks: []string{"styptic", "mesh"}, Records: []dog.Record{
 			{Code: nail.MustParse("RF3"), GapAfter: &gap, Cuts: []float64{1, 0.5}, Tool: kit.File, Reaction: temper.Calm, Blood: true},
@@ -77,7 +78,7 @@ func TestRebuildComesToTheSame(t *testing.T) {
 	require.NoError(t, s.WithdrawSitting(ctx, d.ID, gone.ID, noon))
 	dump := func() string {
 		var all []string
-		for _, table := range []string{"sittings", "records", "cuts", "stints"} {
+		for _, table := range []string{"sittings", "records", "cuts", "readings", "landmarks", "stints", "worn"} {
 			rows, err := s.db.Queryx(`SELECT * FROM ` + table + ` ORDER BY 1, 2, 3`)
 			require.NoError(t, err)
 			for rows.Next() {

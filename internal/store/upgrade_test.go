@@ -6,10 +6,13 @@ import (
 	"testing"
 	"time"
 
+	"github.com/google/uuid"
 	"github.com/pressly/goose/v3"
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 
+	"fribbet/internal/core/dog"
+	"fribbet/internal/core/measure"
 	"fribbet/internal/core/nail"
 	"fribbet/internal/core/quick"
 )
@@ -26,7 +29,7 @@ func TestAnOlderBooksListsAreWorkedOutFromItsLogs(t *testing.T) {
 	told.Records[0].Blood = false
 	told.Records[0].Faces = []quick.Face{quick.White, quick.DarkCentre}
 	told.Records[0].EndFace = quick.DarkCentre
-	told.Records[0].Landmarks = []quick.Seen{{Mark: quick.Groove, Spare: 3.5}}
+	told.Records[0].Landmarks = []quick.Seen{{Mark: quick.Groove, Spare: 3.5, By: measure.Eye, SD: quick.GrooveSD}}
 	require.NoError(t, add(s, d.ID, told, time.Now()))
 
 	files, err := fs.Sub(migrations, "migrations")
@@ -48,4 +51,43 @@ func TestAnOlderBooksListsAreWorkedOutFromItsLogs(t *testing.T) {
 	assert.Nil(t, back.LastDone)
 	_, has := back.Nail(nail.MustParse("LF3"))
 	assert.True(t, has)
+}
+
+// A book whose numbers do not say what they were read with, and one from before there were logs at that,
+// has each with what is usual of it: nothing that was typed is lost.
+func TestAnOlderBooksNumbersSayWhatTheyWereReadWith(t *testing.T) {
+	path := filepath.Join(t.TempDir(), "book.db")
+	s, err := Open(ctx, path)
+	require.NoError(t, err)
+	d := aDog()
+	require.NoError(t, s.AddDog(ctx, d))
+	told := aSitting()
+	number := func(what measure.What, mm float64) *measure.Number { n := what.Told(mm, "", 0); return &n }
+	told.Records[1].LengthBefore, told.Records[1].LengthAfter = number(measure.Length, 14), number(measure.Length, 13.5)
+	told.Records[1].GapBefore, told.Records[1].SpareLeft = number(measure.Gap, 1.2), number(measure.Quick, 2)
+	told.Records[1].Landmarks = []quick.Seen{{Mark: quick.Hook, Spare: 3, By: measure.Eye, SD: 1.5}}
+	require.NoError(t, add(s, d.ID, told, time.Now()))
+	look := Check{ID: uuid.New(), Check: dog.Check{On: told.On, Looks: []dog.Look{
+		{Code: nail.MustParse("LF3"), Gap: number(measure.Gap, 0.76)}, {Code: nail.MustParse("LF4"), Length: number(measure.Length, 12)},
+	}}}
+	require.NoError(t, s.AddCheck(ctx, d, look, time.Now()))
+
+	files, err := fs.Sub(migrations, "migrations")
+	require.NoError(t, err)
+	provider, err := goose.NewProvider(goose.DialectSQLite3, s.db.DB, files)
+	require.NoError(t, err)
+	_, err = provider.DownTo(ctx, 7)
+	require.NoError(t, err)
+	_, err = s.db.ExecContext(ctx, `DELETE FROM events; DELETE FROM logs`)
+	require.NoError(t, err)
+	require.NoError(t, s.Close())
+
+	again := opened(t, path)
+	kept, err := again.Sittings(ctx, d.ID)
+	require.NoError(t, err)
+	require.Len(t, kept, 1)
+	assert.Equal(t, told.Sitting, kept[0].Sitting)
+	looks, err := again.Checks(ctx, d.ID)
+	require.NoError(t, err)
+	assert.Equal(t, look.Check, looks[0].Check)
 }

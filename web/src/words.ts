@@ -76,6 +76,10 @@ export const feelers: Record<Schemas['GapFeeler']['feeler'], string> = {
   touches: 'touches', paper: 'paper passes', card: 'bank card passes', coin: 'coin passes',
 }
 
+/** What a number was read with. */
+export const means: Record<Schemas['Means'], string> = { caliper: 'by caliper', feeler: 'by feeler', eye: 'by eye' }
+export const typedWiths = { caliper: means.caliper, eye: means.eye }
+
 export const schools: Record<Schemas['School'], { name: string; says: string; but: string }> = {
   level: { name: 'level', says: 'One cut parallel to the floor: quick, and the nail clears it evenly.', but: 'Takes little ridge, so the nail stays long in front.' },
   square: { name: 'square', says: 'Straight across the nail: the shortest face, easy to read.', but: 'Leaves an edge at the bottom that meets the floor first.' },

@@ -11,6 +11,7 @@ import (
 	"fribbet/internal/core/due"
 	"fribbet/internal/core/fault"
 	"fribbet/internal/core/growth"
+	"fribbet/internal/core/measure"
 	"fribbet/internal/core/nail"
 	"fribbet/internal/core/rhythm"
 )
@@ -134,30 +135,41 @@ func (d Dog) checkCode(f *fault.Fields, code nail.Code, seen map[nail.Code]bool)
 	seen[code] = true
 }
 
+// within notes a number of a nail that cannot be, under the contract's names.
+func within(f *fault.Fields, name string, what measure.What, n *measure.Number) {
+	if n == nil {
+		return
+	}
+	least, most := 0.0, claw.MostLength
+	switch what {
+	case measure.Length:
+		least = 1
+	case measure.Gap:
+		most = claw.MostGap
+	}
+	f.Range(name+"_mm", n.MM, least, most, "mm")
+	n.Check(f, "means."+name, what)
+}
+
 // Check returns the fields of a record that cannot be, whatever the dog.
 func (r Record) Check() fault.Fields {
 	var f fault.Fields
-	inRange := func(name string, v *float64, low, high float64) {
-		if v != nil {
-			f.Range(name, *v, low, high, "mm")
-		}
-	}
-	inRange("length_before_mm", r.LengthBefore, 1, claw.MostLength)
-	inRange("length_after_mm", r.LengthAfter, 1, claw.MostLength)
-	inRange("gap_before_mm", r.GapBefore, 0, claw.MostGap)
-	inRange("gap_after_mm", r.GapAfter, 0, claw.MostGap)
-	inRange("spare_left_mm", r.SpareLeft, 0, claw.MostLength)
+	within(&f, "length_before", measure.Length, r.LengthBefore)
+	within(&f, "length_after", measure.Length, r.LengthAfter)
+	within(&f, "gap_before", measure.Gap, r.GapBefore)
+	within(&f, "gap_after", measure.Gap, r.GapAfter)
+	within(&f, "spare_left", measure.Quick, r.SpareLeft)
 	for i, c := range r.Cuts {
 		f.Range(fmt.Sprintf("cuts_mm[%d]", i), c, leastRecord, claw.MostLength, "mm")
 	}
 	if len(r.Cuts) > mostCuts {
 		f.Add("cuts_mm", fmt.Sprintf("%d cuts", len(r.Cuts)), fmt.Sprintf("must be at most %d cuts", mostCuts))
 	}
-	if b, a := r.LengthBefore, r.LengthAfter; b != nil && a != nil && *a > *b {
-		f.Add("length_after_mm", *a, fmt.Sprintf("must not be more than the length before, %g mm", *b))
+	if b, a := r.LengthBefore, r.LengthAfter; b != nil && a != nil && a.MM > b.MM {
+		f.Add("length_after_mm", a.MM, fmt.Sprintf("must not be more than the length before, %g mm", b.MM))
 	}
-	if b := r.LengthBefore; b != nil && len(f) == 0 && r.Removed() >= *b {
-		f.Add("cuts_mm", fmt.Sprintf("%g mm together", r.Removed()), fmt.Sprintf("must be less than the length before, %g mm", *b))
+	if b := r.LengthBefore; b != nil && len(f) == 0 && r.Removed() >= b.MM {
+		f.Add("cuts_mm", fmt.Sprintf("%g mm together", r.Removed()), fmt.Sprintf("must be less than the length before, %g mm", b.MM))
 	}
 	if r.Blood && len(r.Cuts) == 0 {
 		f.Add("cuts_mm", "none", "must hold the cut that bled")

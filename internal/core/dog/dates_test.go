@@ -64,7 +64,7 @@ func (l *lived) look() dog.Check {
 			mm := l.truth.Measured(i)
 			one.Length = &mm
 		} else {
-			gap := l.truth.Feel(i).Gap()
+			gap := l.truth.Feel(i).Number()
 			one.Gap = &gap
 		}
 		c.Looks = append(c.Looks, one)

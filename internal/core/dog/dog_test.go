@@ -14,6 +14,7 @@ import (
 	"fribbet/internal/core/fault"
 	"fribbet/internal/core/growth"
 	"fribbet/internal/core/kit"
+	"fribbet/internal/core/measure"
 	"fribbet/internal/core/nail"
 	"fribbet/internal/core/quick"
 	"fribbet/internal/core/rhythm"
@@ -48,7 +49,14 @@ func rateOn(d Dog, code nail.Code, day date.Date) growth.Rate {
 	return growth.Assumed().Group(code.Group(), d.Where(day))
 }
 
-func mm(v float64) *float64 { return &v }
+func read(what measure.What, mm float64) *measure.Number {
+	n := what.Told(mm, "", 0)
+	return &n
+}
+
+func length(mm float64) *measure.Number { return read(measure.Length, mm) }
+func gap(mm float64) *measure.Number    { return read(measure.Gap, mm) }
+func spare(mm float64) *measure.Number  { return read(measure.Quick, mm) }
 
 func reading(t *testing.T, f Feet, code string, day date.Date) Reading {
 	t.Helper()
@@ -86,7 +94,7 @@ func TestTheFirstTrimBeginsWithTheTip(t *testing.T) {
 func TestAMeasuredNailReplacesTheAssumption(t *testing.T) {
 	day := today.AddDays(-7)
 	f := FeetAfter(plain(), []Sitting{{On: day, Records: []Record{{
-		Code: nail.MustParse("LF3"), LengthAfter: mm(12), GapAfter: mm(1.2), SpareLeft: mm(1.5), Cuts: []float64{1},
+		Code: nail.MustParse("LF3"), LengthAfter: length(12), GapAfter: gap(1.2), SpareLeft: spare(1.5), Cuts: []float64{1},
 	}}}})
 	then := reading(t, f, "LF3", day)
 	assert.InDelta(t, 12, then.Length.Value, 0.2)
@@ -102,14 +110,14 @@ func TestAMeasuredNailReplacesTheAssumption(t *testing.T) {
 }
 
 func TestTwoMeasuredLengthsOverruleThePlannedCuts(t *testing.T) {
-	r := Record{LengthBefore: mm(15), LengthAfter: mm(12.5), Cuts: []float64{1}}
+	r := Record{LengthBefore: length(15), LengthAfter: length(12.5), Cuts: []float64{1}}
 	assert.Equal(t, 2.5, r.Removed())
 }
 
 func TestATrimLiftsTheNailByTheToesOwnHeight(t *testing.T) {
 	code := nail.MustParse("RF4")
 	f := FeetAfter(plain(), []Sitting{{On: today, Records: []Record{
-		{Code: code, LengthBefore: mm(14), GapBefore: mm(0), Cuts: []float64{1, 1}}}}})
+		{Code: code, LengthBefore: length(14), GapBefore: gap(0), Cuts: []float64{1, 1}}}}})
 	assert.Greater(t, reading(t, f, "RF4", today).Gap.Value, 0.4)
 }
 
@@ -140,8 +148,8 @@ func TestATornNailIsLeftToAVeterinarian(t *testing.T) {
 }
 
 func TestACurledDewclawIsAVeterinariansMatter(t *testing.T) {
-	at := func(length float64) []Caution {
-		f := FeetAfter(plain(), []Sitting{{On: today, Records: []Record{{Code: nail.MustParse("LF1"), LengthAfter: mm(length)}}}})
+	at := func(long float64) []Caution {
+		f := FeetAfter(plain(), []Sitting{{On: today, Records: []Record{{Code: nail.MustParse("LF1"), LengthAfter: length(long)}}}})
 		return f.Cautions(f.On(today), true)
 	}
 	assert.Empty(t, at(11))
@@ -261,11 +269,11 @@ func TestCheckOfASittingNamesWhatCannotBe(t *testing.T) {
 		"records":                     {On: today},
 		"records[0].code":             {On: today, Records: []Record{{Code: nail.MustParse("LH1")}}},
 		"records[1].code":             {On: today, Records: []Record{{Code: lf3}, {Code: lf3}}},
-		"records[0].length_after_mm":  {On: today, Records: []Record{{Code: lf3, LengthBefore: mm(12), LengthAfter: mm(13)}}},
-		"records[0].gap_after_mm":     {On: today, Records: []Record{{Code: lf3, GapAfter: mm(-1)}}},
+		"records[0].length_after_mm":  {On: today, Records: []Record{{Code: lf3, LengthBefore: length(12), LengthAfter: length(13)}}},
+		"records[0].gap_after_mm":     {On: today, Records: []Record{{Code: lf3, GapAfter: gap(-1)}}},
 		"records[0].cuts_mm":          {On: today, Records: []Record{{Code: lf3, Blood: true}}},
 		"records[0].cuts_mm[1]":       {On: today, Records: []Record{{Code: lf3, Cuts: []float64{1, math.NaN()}}}},
-		"records[0].length_before_mm": {On: today, Records: []Record{{Code: lf3, LengthBefore: mm(0)}}},
+		"records[0].length_before_mm": {On: today, Records: []Record{{Code: lf3, LengthBefore: length(0)}}},
 	} {
 		assert.Equal(t, []string{field}, names(s.Check(plain(), today)), field)
 	}

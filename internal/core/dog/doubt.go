@@ -6,6 +6,7 @@ import (
 	"fribbet/internal/core/claw"
 	"fribbet/internal/core/date"
 	"fribbet/internal/core/fault"
+	"fribbet/internal/core/measure"
 	"fribbet/internal/core/nail"
 )
 
@@ -45,12 +46,12 @@ func (d Dog) usualForm(code nail.Code, day date.Date) claw.Claw {
 
 // doubt notes the numbers of a record that are asked for again.
 func (d Dog) doubt(f *fault.Fields, r Record, day date.Date) {
-	ask := func(name string, mm *float64, doubt func(nail.Code, float64, date.Date) string) {
-		if mm == nil || r.Sure {
+	ask := func(name string, n *measure.Number, doubt func(nail.Code, float64, date.Date) string) {
+		if n == nil || r.Sure {
 			return
 		}
-		if want := doubt(r.Code, *mm, day); want != "" {
-			f.Add(name, *mm, want)
+		if want := doubt(r.Code, n.MM, day); want != "" {
+			f.Add(name, n.MM, want)
 		}
 	}
 	ask("length_before_mm", r.LengthBefore, d.DoubtLength)

@@ -8,6 +8,7 @@ import (
 	"fribbet/internal/core/claw"
 	"fribbet/internal/core/date"
 	"fribbet/internal/core/growth"
+	"fribbet/internal/core/measure"
 	"fribbet/internal/core/nail"
 	"fribbet/internal/core/state"
 )
@@ -35,14 +36,14 @@ type toe struct {
 	Cleared  bool      `json:",omitzero"` // its last trim left it clear of the floor
 	GapSeen  bool      `json:",omitzero"` // somebody looked at its floor
 	Through  bool      `json:",omitzero"` // its quick was seen through the horn
-	Measured measured  `json:",omitzero"` // the last length that was told
+	Measured Measured  `json:",omitzero"` // the last length that was told
 	Grown    []grown   `json:",omitzero"` // between two lengths
 }
 
-// measured is a length on a day, mm.
-type measured struct {
+// Measured is a length that was read on a day.
+type Measured struct {
 	On date.Date
-	MM float64
+	measure.Number
 }
 
 // grown is what a nail grew between two lengths, mm a week.
@@ -182,7 +183,7 @@ func (f *Feet) record(i int, e state.Event) {
 	_, sound := f.state.Take(i, f.form(i), e)
 	f.lengths(i, e, sound)
 	t.Through = t.Through || e.Left != nil
-	t.GapSeen = t.GapSeen || e.Gap != nil || e.Feeler != ""
+	t.GapSeen = t.GapSeen || e.Gap != nil
 	if e.Removed() > 0 {
 		t.Trimmed, t.PastPad, t.Bled = e.On, false, e.Blood
 		t.Cleared = f.state.ToFloor(i).Mean > clearBy
@@ -192,27 +193,28 @@ func (f *Feet) record(i int, e state.Event) {
 // lengths keeps the measured lengths: what grew between two of them is what was measured of growth.
 func (f *Feet) lengths(i int, e state.Event, sound bool) {
 	t := &f.toes[i]
-	for _, mm := range []*float64{e.Length, e.After} {
-		if mm == nil {
+	for _, n := range []*measure.Number{e.Length, e.After} {
+		if n == nil {
 			continue
 		}
 		if !sound {
-			f.Outliers = append(slices.Clone(f.Outliers), Outlier{e.Nail, e.On, *mm})
+			f.Outliers = append(slices.Clone(f.Outliers), Outlier{e.Nail, e.On, n.MM})
 			return
 		}
 		f.measured++
 	}
 	if now := e.Length; now != nil && !t.Measured.On.IsZero() && e.On.After(t.Measured.On) {
 		weeks := float64(e.On.Sub(t.Measured.On)) / 7
-		t.Grown = append(slices.Clone(t.Grown), grown{e.On, (*now - t.Measured.MM) / weeks, math.Sqrt2 * state.CaliperSD / weeks})
+		t.Grown = append(slices.Clone(t.Grown), grown{e.On, (now.MM - t.Measured.MM) / weeks, math.Hypot(now.SD, t.Measured.SD) / weeks})
 	}
 	switch {
 	case e.After != nil:
-		t.Measured = measured{e.On, *e.After}
+		t.Measured = Measured{e.On, *e.After}
 	case e.Length != nil:
-		t.Measured = measured{e.On, *e.Length - e.Removed()}
+		t.Measured = Measured{e.On, *e.Length}
+		t.Measured.MM -= e.Removed()
 	case e.Removed() > 0:
-		t.Measured = measured{}
+		t.Measured = Measured{}
 	}
 }
 
@@ -224,7 +226,7 @@ func (f *Feet) look(c Check) {
 		t := &f.toes[i]
 		if l.State != nil && (*l.State == nail.Torn || *l.State == nail.Broken) {
 			f.state.Forget(i, f.Where(f.day))
-			t.Measured = measured{}
+			t.Measured = Measured{}
 		}
 		f.record(i, l.event(c.On))
 		t.PastPad = l.PastPad || t.PastPad && l.Gap == nil
@@ -243,7 +245,7 @@ func (f *Feet) click() {
 		}
 	}
 	if least >= 0 {
-		f.state.SeeFeeler(least, f.form(least), state.Touches)
+		f.state.SeeGap(least, f.form(least), measure.Touches.Number())
 	}
 }
 

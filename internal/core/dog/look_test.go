@@ -6,9 +6,9 @@ import (
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 
-	"fribbet/internal/core/claw"
 	"fribbet/internal/core/due"
 	"fribbet/internal/core/kit"
+	"fribbet/internal/core/measure"
 	"fribbet/internal/core/nail"
 	"fribbet/internal/core/temper"
 )
@@ -18,7 +18,7 @@ func TestALookIsWantedWhereTheDecidingNailIsBadlyKnown(t *testing.T) {
 	d := plain()
 	d.Entered = today.AddDays(-200)
 	lf3 := nail.MustParse("LF3")
-	paper := claw.PaperGap
+	paper := measure.Paper.Number()
 	tally := Sitting{On: today, Records: []Record{{Code: lf3, Cuts: []float64{1, 1, 1, 1}, Tool: kit.LargePlier, Reaction: temper.Calm}}}
 	f := FeetAfter(d, []Sitting{tally})
 	next := due.Next{Rule: due.Floor, Nails: []nail.Code{lf3}, Due: today.AddDays(14), Earliest: today.AddDays(14)}

@@ -59,7 +59,7 @@ func TestACurlingDewclawIsNotCuredByOneMillimetre(t *testing.T) {
 	cut := func(day date.Date) Sitting {
 		return Sitting{On: day, Records: []Record{{Code: lf1, Cuts: []float64{1}}}}
 	}
-	look := Check{On: today.AddDays(-1), Looks: []Look{{Code: lf1, Length: mm(19.4)}}}
+	look := Check{On: today.AddDays(-1), Looks: []Look{{Code: lf1, Length: length(19.4)}}}
 	f := FeetAfter(d, []Sitting{cut(today.AddDays(-60)), cut(today)}, look)
 	got := reading(t, f, "LF1", today)
 	assert.InDelta(t, 18.2, got.Length.Value, 0.8)
@@ -73,7 +73,7 @@ func TestWhatIsReckonedNeverBreaksTheDate(t *testing.T) {
 	lf1 := nail.MustParse("LF1")
 	d.Nails[slices.IndexFunc(d.Nails, func(n Nail) bool { return n.Code == lf1 })].Shape = nail.Curled
 	curled := Sitting{On: today.AddDays(-740), Records: []Record{{Code: lf1, Cuts: []float64{0.5}}}}
-	high := Sitting{On: today.AddDays(-740), Records: []Record{{Code: nail.MustParse("LF3"), GapBefore: mm(claw.MostGap), Cuts: []float64{8}}}}
+	high := Sitting{On: today.AddDays(-740), Records: []Record{{Code: nail.MustParse("LF3"), GapBefore: gap(claw.MostGap), Cuts: []float64{8}}}}
 	for _, s := range []Sitting{curled, high} {
 		_, has, err := FeetAfter(d, []Sitting{s}, Check{On: today}).Next(usually)
 		require.NoError(t, err)
@@ -89,12 +89,12 @@ func TestANumberThatCannotWellBeIsAskedForAgain(t *testing.T) {
 		r.Code, r.Cuts = nail.MustParse("LF3"), []float64{1}
 		return Sitting{On: today, Records: []Record{r}}.Check(d, today).Err()
 	}
-	assert.NoError(t, sitting(Record{LengthBefore: mm(30)}))
-	assert.ErrorContains(t, sitting(Record{LengthBefore: mm(75)}), "records[0].length_before_mm: 75 mm is longer than this nail can well be, usually about 14 mm: 7.5?")
-	assert.NoError(t, sitting(Record{LengthBefore: mm(75), Sure: true}))
-	assert.ErrorContains(t, sitting(Record{GapAfter: mm(38)}), "records[0].gap_after_mm: 38 mm is more than")
+	assert.NoError(t, sitting(Record{LengthBefore: length(30)}))
+	assert.ErrorContains(t, sitting(Record{LengthBefore: length(75)}), "records[0].length_before_mm: 75 mm is longer than this nail can well be, usually about 14 mm: 7.5?")
+	assert.NoError(t, sitting(Record{LengthBefore: length(75), Sure: true}))
+	assert.ErrorContains(t, sitting(Record{GapAfter: gap(38)}), "records[0].gap_after_mm: 38 mm is more than")
 
-	walk := Check{On: today, Looks: []Look{{Code: nail.MustParse("LF3"), Length: mm(75), Gap: mm(38)}}}
+	walk := Check{On: today, Looks: []Look{{Code: nail.MustParse("LF3"), Length: length(75), Gap: gap(38)}}}
 	err := walk.Check(d, today).Err()
 	assert.ErrorContains(t, err, "looks[0].length_mm")
 	assert.ErrorContains(t, err, "looks[0].gap_mm")

@@ -32,8 +32,8 @@ func done(daysAgo int, r Record) Sitting {
 
 func TestASeenQuickDecidesHowMuchIsPlanned(t *testing.T) {
 	lf3 := nail.MustParse("LF3")
-	near := planOf(t, plain(), "LF3", done(14, Record{Code: lf3, Cuts: []float64{1}, SpareLeft: mm(0.3)}))
-	far := planOf(t, plain(), "LF3", done(14, Record{Code: lf3, Cuts: []float64{1}, SpareLeft: mm(3)}))
+	near := planOf(t, plain(), "LF3", done(14, Record{Code: lf3, Cuts: []float64{1}, SpareLeft: spare(0.3)}))
+	far := planOf(t, plain(), "LF3", done(14, Record{Code: lf3, Cuts: []float64{1}, SpareLeft: spare(3)}))
 	assert.Less(t, Record{Cuts: near.Cuts()}.Removed(), Record{Cuts: far.Cuts()}.Removed())
 	assert.LessOrEqual(t, far.Risk, float64(verdict.Careful))
 }
@@ -42,23 +42,23 @@ func TestASeenQuickDecidesHowMuchIsPlanned(t *testing.T) {
 func TestANailThatStaysClearIsLeft(t *testing.T) {
 	d := plain()
 	d.Pavement, d.Rhythm = 25, rhythm.Fortnightly
-	p := planOf(t, d, "RH5", done(7, Record{Code: nail.MustParse("RH5"), Cuts: []float64{1}, GapAfter: mm(3), SpareLeft: mm(3)}))
+	p := planOf(t, d, "RH5", done(7, Record{Code: nail.MustParse("RH5"), Cuts: []float64{1}, GapAfter: gap(3), SpareLeft: spare(3)}))
 	assert.Equal(t, verdict.Leave, p.Kind)
 	assert.Contains(t, p.Why, "can wait")
 	d.WishedGap = 2.9
-	assert.NotEmpty(t, planOf(t, d, "RH5", done(7, Record{Code: nail.MustParse("RH5"), Cuts: []float64{1}, GapAfter: mm(3), SpareLeft: mm(3)})).Cuts(),
+	assert.NotEmpty(t, planOf(t, d, "RH5", done(7, Record{Code: nail.MustParse("RH5"), Cuts: []float64{1}, GapAfter: gap(3), SpareLeft: spare(3)})).Cuts(),
 		"its keeper wants it higher than that")
 }
 
 func TestMeasuringIsNotTrimming(t *testing.T) {
-	p := planOf(t, plain(), "LF3", done(7, Record{Code: nail.MustParse("LF3"), LengthBefore: mm(15)}))
+	p := planOf(t, plain(), "LF3", done(7, Record{Code: nail.MustParse("LF3"), LengthBefore: length(15)}))
 	assert.Equal(t, estimate.Measured, p.Length.Source)
 	assert.True(t, p.Trimmed.IsZero())
 	assert.Contains(t, p.Why, "first time here")
 }
 
 func TestANailLeftAloneIsAsItWas(t *testing.T) {
-	r := Record{Code: nail.MustParse("LF3"), Cuts: []float64{1}, LengthAfter: mm(13)}
+	r := Record{Code: nail.MustParse("LF3"), Cuts: []float64{1}, LengthAfter: length(13)}
 	before := planOf(t, plain(), "LF3", done(20, r))
 	after := planOf(t, plain(), "LF3", done(20, r), done(3, Record{Code: r.Code, Reaction: temper.Fighting}))
 	assert.InDelta(t, before.Length.Value, after.Length.Value, 1e-9)
@@ -73,7 +73,7 @@ func TestAToyDogHasSomethingToTake(t *testing.T) {
 		d.Weights[0].Kg = kg
 		terms := usually
 		terms.Margin = 2
-		for _, p := range FeetAfter(d, nil, Check{On: today, Looks: []Look{seen("LF3", mm(0))}}).Plan(today, terms) {
+		for _, p := range FeetAfter(d, nil, Check{On: today, Looks: []Look{seen("LF3", gap(0))}}).Plan(today, terms) {
 			if p.Code.String() == "LF3" {
 				assert.Contains(t, []verdict.Kind{verdict.Trim, verdict.AskFirst}, p.Kind, "%g kg: %s", kg, p.Why)
 				assert.Less(t, p.MM, 0.3)

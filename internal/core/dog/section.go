@@ -18,6 +18,7 @@ type Section struct {
 	Days                  float64         // until it touches if nobody cuts it; +Inf when it never does
 	RateFrom              estimate.Source // where its growth is known from: assumed for its size, or learnt
 	TurnPerDay            float64         // how far growth turns the nail about its arc's centre in a day, radians
+	Measured              Measured        // the last length that somebody read, less what came off after it; of no day when nobody did
 	Cuts                  []SchoolCut
 }
 
@@ -33,10 +34,10 @@ const dewclawStands = 12.0
 // Section reads one nail; the cuts keep margin mm from the quick and come off in slivers of the
 // given thickness, mm. It is false when the dog does not have the nail.
 func (f Feet) Section(code nail.Code, day date.Date, margin, sliver float64) (Section, bool) {
-	for _, r := range f.On(day) {
+	for i, r := range f.On(day) {
 		if r.Code == code {
 			s := r.section(margin, sliver)
-			s.RateFrom = f.Growth(day).Source
+			s.RateFrom, s.Measured = f.Growth(day).Source, f.toes[i].Measured
 			return s, true
 		}
 	}

@@ -5,6 +5,7 @@ import (
 
 	"fribbet/internal/core/date"
 	"fribbet/internal/core/kit"
+	"fribbet/internal/core/measure"
 	"fribbet/internal/core/nail"
 	"fribbet/internal/core/quick"
 	"fribbet/internal/core/temper"
@@ -13,11 +14,11 @@ import (
 // Record is what was done to one nail. A length or gap that nobody measured is nil.
 type Record struct {
 	Code         nail.Code
-	LengthBefore *float64 // mm
-	LengthAfter  *float64 // mm
-	GapBefore    *float64 // to the floor, mm
-	GapAfter     *float64 // to the floor, mm
-	SpareLeft    *float64 // to the quick, where it was seen at the end, mm
+	LengthBefore *measure.Number
+	LengthAfter  *measure.Number
+	GapBefore    *measure.Number // to the floor
+	GapAfter     *measure.Number // to the floor
+	SpareLeft    *measure.Number // to the quick, where it was seen at the end
 	Cuts         []float64
 	Faces        []quick.Face // what each cut showed; empty where nobody told it, shorter where none did
 	Landmarks    []quick.Seen // where the quick was seen to end before the first cut
@@ -33,7 +34,7 @@ type Record struct {
 // Removed is what came off, mm: the difference of two measured lengths, or else the cuts.
 func (r Record) Removed() float64 {
 	if r.LengthBefore != nil && r.LengthAfter != nil {
-		return *r.LengthBefore - *r.LengthAfter
+		return r.LengthBefore.MM - r.LengthAfter.MM
 	}
 	sum := 0.0
 	for _, c := range r.Cuts {

@@ -33,8 +33,7 @@ func eventsOf(sittings []Sitting, checks []Check) []event {
 
 // Event is a record as the state takes it: the bench tells it tap by tap, the tally at once.
 func (r Record) Event(on date.Date) state.Event {
-	e := state.Event{On: on, Nail: r.Code, Trim: true, Length: r.LengthBefore, After: r.LengthAfter, Left: r.SpareLeft}
-	seeGap(&e, r.GapAfter)
+	e := state.Event{On: on, Nail: r.Code, Trim: true, Length: r.LengthBefore, After: r.LengthAfter, Gap: r.GapAfter, Left: r.SpareLeft}
 	e.Landmarks, e.Blood, e.EndFace = r.Landmarks, r.Blood, r.EndFace
 	for i, mm := range r.Cuts {
 		c := state.Slice{MM: mm, Touch: r.Tool.Work() == kit.Grinding}
@@ -48,23 +47,7 @@ func (r Record) Event(on date.Date) state.Event {
 
 // event is a look as the state takes it.
 func (l Look) event(on date.Date) state.Event {
-	e := state.Event{On: on, Nail: l.Code, Length: l.Length}
-	seeGap(&e, l.Gap)
-	return e
-}
-
-// seeGap is a gap in mm as it was told: by a feeler, or else measured.
-func seeGap(e *state.Event, gap *float64) {
-	if gap == nil {
-		return
-	}
-	for _, f := range []state.Feeler{state.Touches, state.PaperUnder, state.CardUnder} {
-		if *gap == f.Gap() {
-			e.Feeler = f
-			return
-		}
-	}
-	e.Gap = gap
+	return state.Event{On: on, Nail: l.Code, Length: l.Length, Gap: l.Gap}
 }
 
 // colourSeen is a nail's colour as what was told of it shows it.

@@ -9,16 +9,17 @@ import (
 	"fribbet/internal/core/claw"
 	"fribbet/internal/core/date"
 	"fribbet/internal/core/fault"
+	"fribbet/internal/core/measure"
 	"fribbet/internal/core/nail"
 )
 
 // Look is what was seen of one nail on a walk-round. What nobody looked at stays nil.
 type Look struct {
 	Code    nail.Code
-	Gap     *float64 // to the floor, mm
-	Length  *float64 // mm
-	PastPad bool     // it reaches past its pad
-	Present *bool    // whether the nail is there at all: a dewclaw may be, or not
+	Gap     *measure.Number // to the floor
+	Length  *measure.Number
+	PastPad bool  // it reaches past its pad
+	Present *bool // whether the nail is there at all: a dewclaw may be, or not
 	Colour  *nail.Colour
 	Shape   *nail.Shape
 	State   *nail.State
@@ -82,7 +83,7 @@ func (c Check) Tells(other Check) bool {
 // touches tells whether a nail was seen that touches the floor or reaches past its pad: what clicks.
 func (c Check) touches() bool {
 	return slices.ContainsFunc(c.Looks, func(l Look) bool {
-		return l.PastPad || l.Gap != nil && *l.Gap == claw.TouchGap
+		return l.PastPad || l.Gap != nil && l.Gap.MM == claw.TouchGap
 	})
 }
 
@@ -116,12 +117,8 @@ func (c Check) Check(d Dog, today date.Date) fault.Fields {
 			d.checkCode(&one, l.Code, seen)
 		}
 		seen[l.Code] = true
-		if l.Gap != nil {
-			one.Range("gap_mm", *l.Gap, 0, claw.MostGap, "mm")
-		}
-		if l.Length != nil {
-			one.Range("length_mm", *l.Length, 1, claw.MostLength, "mm")
-		}
+		within(&one, "gap", measure.Gap, l.Gap)
+		within(&one, "length", measure.Length, l.Length)
 		d.doubtLook(&one, l, c.On)
 		f.Under(fmt.Sprintf("looks[%d]", i), one)
 	}

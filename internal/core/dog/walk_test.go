@@ -10,15 +10,16 @@ import (
 	"fribbet/internal/core/claw"
 	"fribbet/internal/core/due"
 	"fribbet/internal/core/estimate"
+	"fribbet/internal/core/measure"
 	"fribbet/internal/core/nail"
 	"fribbet/internal/core/rhythm"
 )
 
-func seen(code string, gap *float64) Look { return Look{Code: nail.MustParse(code), Gap: gap} }
+func seen(code string, gap *measure.Number) Look { return Look{Code: nail.MustParse(code), Gap: gap} }
 
 // One that touches, or reaches past its pad, is too long (common practice, no source).
 func TestWhatIsSeenReplacesTheAssumption(t *testing.T) {
-	f := FeetAfter(plain(), nil, Check{On: today, Looks: []Look{seen("LF3", mm(claw.CardGap)), {Code: nail.MustParse("LF4"), Length: mm(12.5)}}})
+	f := FeetAfter(plain(), nil, Check{On: today, Looks: []Look{seen("LF3", gap(claw.CardGap)), {Code: nail.MustParse("LF4"), Length: length(12.5)}}})
 	lf3, lf4, lf2 := reading(t, f, "LF3", today), reading(t, f, "LF4", today), reading(t, f, "LF2", today)
 	assert.Greater(t, lf3.Gap.Value, claw.CardGap, "a card passes: it stands at least so high")
 	assert.Equal(t, estimate.Measured, lf3.Gap.Source)
@@ -32,14 +33,14 @@ func TestWhatIsSeenReplacesTheAssumption(t *testing.T) {
 func TestALookAloneSetsADate(t *testing.T) {
 	var looks []Look
 	for _, n := range plain().Nails {
-		looks = append(looks, seen(n.Code.String(), mm(2)))
+		looks = append(looks, seen(n.Code.String(), gap(2)))
 	}
 	next, has, err := FeetAfter(plain(), nil, Check{On: today, Looks: looks}).Next(usually)
 	require.NoError(t, err)
 	require.True(t, has)
 	assert.Greater(t, next.Due.Sub(today), 7, "every nail stands 2 mm clear")
 
-	looks[2] = seen(looks[2].Code.String(), mm(0))
+	looks[2] = seen(looks[2].Code.String(), gap(0))
 	next, _, err = FeetAfter(plain(), nil, Check{On: today, Looks: looks}).Next(usually)
 	require.NoError(t, err)
 	assert.Equal(t, today, next.Due, "one touches: it is due today")
@@ -49,7 +50,7 @@ func TestALookAloneSetsADate(t *testing.T) {
 func TestPastItsPadIsDueNowUntilItIsTrimmed(t *testing.T) {
 	d := plain()
 	trims := []Sitting{asPlanned(FeetAfter(d, nil), today.AddDays(-10))}
-	check := Check{On: today, Looks: []Look{{Code: nail.MustParse("RF3"), PastPad: true, Gap: mm(1)}}}
+	check := Check{On: today, Looks: []Look{{Code: nail.MustParse("RF3"), PastPad: true, Gap: gap(1)}}}
 	next, _, err := FeetAfter(d, trims, check).Next(usually)
 	require.NoError(t, err)
 	assert.Equal(t, due.Pad, next.Rule)
@@ -68,7 +69,7 @@ func TestTheRhythmCountsFromTheSittingNotFromTheLook(t *testing.T) {
 	d.Rhythm = rhythm.Fortnightly
 	var clear []Look
 	for _, n := range d.Nails {
-		clear = append(clear, seen(n.Code.String(), mm(2.5)))
+		clear = append(clear, seen(n.Code.String(), gap(2.5)))
 	}
 	trim := asPlanned(FeetAfter(d, nil), today.AddDays(-10))
 	next, _, err := FeetAfter(d, []Sitting{trim}, Check{On: today, Looks: clear}).Next(usually)
@@ -104,7 +105,7 @@ func TestSeenNailsBecomeTheDogs(t *testing.T) {
 }
 
 func TestCheckOfAWalkNamesWhatCannotBe(t *testing.T) {
-	bad := Check{On: today.AddDays(1), Looks: []Look{seen("LH1", nil), seen("LF3", mm(-1)), {Code: nail.MustParse("LF3"), Length: mm(0)}}}
+	bad := Check{On: today.AddDays(1), Looks: []Look{seen("LH1", nil), seen("LF3", gap(-1)), {Code: nail.MustParse("LF3"), Length: length(0)}}}
 	assert.Equal(t, []string{"on", "looks[0].code", "looks[1].gap_mm", "looks[2].code", "looks[2].length_mm"}, names(bad.Check(plain(), today)))
 }
 
@@ -152,14 +153,14 @@ func TestTheForecastIsTheReadingsOfThoseDays(t *testing.T) {
 func TestADogThatClicksHasANailOnTheFloor(t *testing.T) {
 	var clear []Look
 	for _, n := range plain().Nails[1:] {
-		clear = append(clear, seen(n.Code.String(), mm(3)))
+		clear = append(clear, seen(n.Code.String(), gap(3)))
 	}
 	next, _, err := FeetAfter(plain(), nil, Check{On: today, Clicks: true, Looks: clear}).Next(usually)
 	require.NoError(t, err)
 	assert.Equal(t, []nail.Code{plain().Nails[0].Code}, next.Nails, "the one that was not looked at")
 	assert.Equal(t, today, next.Due)
-	clear = append(clear, seen(plain().Nails[0].Code.String(), mm(3)))
-	clear[0].Gap = mm(0)
+	clear = append(clear, seen(plain().Nails[0].Code.String(), gap(3)))
+	clear[0].Gap = gap(0)
 	next, _, err = FeetAfter(plain(), nil, Check{On: today, Clicks: true, Looks: clear}).Next(usually)
 	require.NoError(t, err)
 	assert.Equal(t, []nail.Code{clear[0].Code}, next.Nails, "the one that was seen to touch is what clicks")

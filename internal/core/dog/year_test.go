@@ -15,7 +15,7 @@ func TestACaliperOverrulesTheRate(t *testing.T) {
 	var sittings []Sitting
 	for i := range 10 {
 		sittings = append(sittings, Sitting{On: today.AddDays(14 * (i - 10)), Records: []Record{
-			{Code: nail.MustParse("LF3"), Cuts: []float64{1, 1}, LengthAfter: mm(11), GapAfter: mm(1.5)}}})
+			{Code: nail.MustParse("LF3"), Cuts: []float64{1, 1}, LengthAfter: length(11), GapAfter: gap(1.5)}}})
 	}
 	r := reading(t, FeetAfter(d, sittings), "LF3", sittings[9].On)
 	assert.InDelta(t, 11.0, r.Length.Value, 0.2)

@@ -21,14 +21,13 @@ func (m Moment) Before(other Moment) bool {
 	return m.At.Before(other.At)
 }
 
-// Stint is what one sitting asked of one item.
+// Stint is what one sitting, or a day's sittings, asked of one item.
 type Stint struct {
 	Moment
 	Item      string // its id
 	Cuts      float64
-	Nails     float64  // that it cut or ground
-	AllNails  float64  // of the sitting, done with anything
-	Minutes   *float64 // of the whole sitting; nil when nobody timed it
+	Minutes   float64 // its share of timed sittings
+	Untimed   float64 // nails that it cut or ground where nobody took the time
 	TookForce bool
 }
 
@@ -67,16 +66,10 @@ func Wear(kit []Owned, stints []Stint) map[string]Use {
 	return uses
 }
 
-// add counts one stint: of a timed sitting the item's share of the nails, of any other what a
-// nail usually takes.
+// add counts one stint; a nail that nobody timed took what a nail usually takes.
 func (u *Use) add(s Stint) {
 	u.Cuts += s.Cuts
 	u.TookForce = u.TookForce || s.TookForce
-	switch {
-	case s.Minutes != nil && s.AllNails > 0:
-		u.Minutes += *s.Minutes * s.Nails / s.AllNails
-	default:
-		u.Minutes += s.Nails * usualRun
-		u.Assumed = u.Assumed || s.Nails > 0
-	}
+	u.Minutes += s.Minutes + s.Untimed*usualRun
+	u.Assumed = u.Assumed || s.Untimed > 0
 }

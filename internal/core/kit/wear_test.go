@@ -14,7 +14,6 @@ func TestWearCountsFromTheLastService(t *testing.T) {
 	at := func(day string, hours int) Moment {
 		return Moment{date.MustParse(day), morning.Add(time.Duration(hours) * time.Hour)}
 	}
-	ten := 10.0
 	kit := []Owned{
 		{ID: "blade", Item: Item{Kind: Kind(LargePlier)}, Serviced: at("2026-11-24", 2)},
 		{ID: "old", Item: Item{Kind: Grinder}},
@@ -23,12 +22,12 @@ func TestWearCountsFromTheLastService(t *testing.T) {
 		{ID: "bit", Item: Item{Kind: Kind(GrinderDiamond), On: "new"}},
 	}
 	stints := []Stint{
-		{Moment: at("2026-11-23", 5), Item: "blade", Cuts: 7, TookForce: true},                                       // the day before
-		{Moment: at("2026-11-24", 1), Item: "blade", Cuts: 11},                                                       // before it was sharpened
-		{Moment: at("2026-11-24", 3), Item: "blade", Cuts: 13, Nails: 6, AllNails: 6},                                // after it
-		{Moment: at("2026-11-24", 4), Item: "band", Nails: 6, AllNails: 18, Minutes: &ten},                           // a third of ten minutes
-		{Moment: at("2026-11-24", 5), Item: "bit", Nails: 10, AllNails: 10},                                          // nobody timed it
-		{Moment: at("2026-11-24", 6), Item: "gone", Cuts: 99, Nails: 9, AllNails: 9, Minutes: &ten, TookForce: true}, // out of the kit
+		{Moment: at("2026-11-23", 5), Item: "blade", Cuts: 7, TookForce: true},              // the day before
+		{Moment: at("2026-11-24", 1), Item: "blade", Cuts: 11},                              // before it was sharpened
+		{Moment: at("2026-11-24", 3), Item: "blade", Cuts: 13, Untimed: 6},                  // after it
+		{Moment: at("2026-11-24", 4), Item: "band", Minutes: 10.0 / 3},                      // a third of ten minutes
+		{Moment: at("2026-11-24", 5), Item: "bit", Untimed: 10},                             // nobody timed it
+		{Moment: at("2026-11-24", 6), Item: "gone", Cuts: 99, Minutes: 10, TookForce: true}, // out of the kit
 	}
 	uses := Wear(kit, stints)
 	assert.Equal(t, 13.0, uses["blade"].Cuts)

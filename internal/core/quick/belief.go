@@ -4,6 +4,7 @@ import (
 	"math"
 	"slices"
 
+	"fribbet/internal/core/measure"
 	"fribbet/internal/core/nail"
 )
 
@@ -39,8 +40,18 @@ const (
 	Hook        Landmark = "hook"   // where the thin curved end begins
 )
 
-// landmarkSD is how well each places the quick, mm (judgement).
+// landmarkSD is how well each places the quick, mm, whatever it was read with: the mark itself is
+// no sharper (judgement).
 var landmarkSD = map[Landmark]float64{SeenThrough: seenSD, ByTorch: 0.8, Groove: GrooveSD, Hook: 1.5}
+
+// Number is how far from the tip a landmark shows the quick's end, as somebody told it: by eye, and as
+// far off as is usual of that mark, unless they said otherwise.
+func (l Landmark) Number(mm float64, by measure.Means, sd float64) measure.Number {
+	if sd == 0 {
+		sd = landmarkSD[l]
+	}
+	return measure.Quick.Told(mm, by, sd)
+}
 
 // Known tells whether it is one of these.
 func (l Landmark) Known() bool { return landmarkSD[l] > 0 }
@@ -51,40 +62,58 @@ func (l Landmark) Known() bool { return landmarkSD[l] > 0 }
 type Belief struct {
 	show    shown
 	removed float64 // so far, mm
-	p       [len(scales)][]float64
+	n       int     // steps of the grid
 
-	from, to int       // the stretch of the grid that has any chance left
-	likely   []float64 // to work in
+	from, to int                    // the stretch of the grid that has any chance left
+	p        [len(scales)][]float64 // the chances, up to one factor
+	sums     Scales                 // what they add up to at each face scale
 }
 
 // NewBelief begins with a prior for the spare, of a nail so long and deep, mm.
 func NewBelief(length, depth float64, colour nail.Colour, prior Prior, faces Scales) *Belief {
-	n := int(math.Round(length/gridStep)) + 1
-	grid := make([]float64, (len(scales)+1)*n)
-	row := func(i int) []float64 { return grid[i*n : (i+1)*n : (i+1)*n] }
-	b := &Belief{show: shown{light: colour == nail.Light, depth: depth / SignsDepth}, to: n, likely: row(0)}
-	prior.densities(b.likely)
-	sum := 0.0
-	for _, likely := range b.likely {
-		sum += likely
-	}
-	for s := range b.p {
-		b.p[s] = row(1 + s)
-	}
+	b := &Belief{show: shown{light: colour == nail.Light, depth: depth / SignsDepth}, n: int(math.Round(length/gridStep)) + 1}
+	likely := make([]float64, b.n)
+	prior.densities(likely)
+	sum := add(likely) // what is trimmed of its tail is nothing beside it
 	if !(sum > 0) { // the prior fits no spare of the grid: nothing is known
 		b.any()
-		b.normalise(float64(n), 0)
 		return b
 	}
-	for b.to > 1 && b.likely[b.to-1] < impossible*sum {
+	for b.to = b.n; b.to > 1 && likely[b.to-1] < impossible*sum; {
 		b.to--
 	}
+	b.room(b.to)
 	for s := range b.p {
-		for i, likely := range b.likely[:b.to] {
-			b.p[s][i] = faces[s] * likely / sum
+		share := faces[s] / sum
+		row := b.p[s]
+		for i, l := range likely[:len(row)] {
+			row[i] = share * l
 		}
+		b.sums[s] = faces[s]
 	}
 	return b
+}
+
+// room makes place for so many steps of the grid.
+func (b *Belief) room(steps int) {
+	grid := make([]float64, len(scales)*steps)
+	for s := range b.p {
+		b.p[s] = grid[s*steps : (s+1)*steps : (s+1)*steps]
+	}
+}
+
+// sum adds up the chances at a face scale.
+func (b *Belief) sum(s int) {
+	b.sums[s] = add(b.p[s][b.from:b.to])
+}
+
+// whole is what all chances add up to.
+func (b *Belief) whole() float64 {
+	whole := 0.0
+	for _, sum := range b.sums {
+		whole += sum
+	}
+	return whole
 }
 
 func spareAt(i int) float64 { return gridStep * float64(i) }
@@ -105,11 +134,14 @@ func (s Spare) densities(grid []float64) {
 type Gamma struct{ Mean, SD float64 }
 
 func (g Gamma) densities(grid []float64) {
-	shape, scale := g.Mean*g.Mean/(g.SD*g.SD), g.SD*g.SD/g.Mean
+	power, scale := g.Mean*g.Mean/(g.SD*g.SD)-1, g.SD*g.SD/g.Mean
 	mean := math.Log(g.Mean)
 	for i := range grid {
-		x := math.Max(spareAt(i), leastSpare)
-		if grid[i] = math.Exp((shape-1)*(logSpareAt(i)-mean) - (x-g.Mean)/scale); grid[i] < 1/longOdds && x > g.Mean {
+		x := spareAt(i)
+		if i == 0 {
+			x = leastSpare
+		}
+		if grid[i] = math.Exp(power*(logSpareAt(i)-mean) - (x-g.Mean)/scale); grid[i] < impossible && x > g.Mean {
 			clear(grid[i:]) // and ever less from here on
 			break
 		}
@@ -136,94 +168,73 @@ func bell(x float64, s Spare) float64 {
 	return math.Exp(-z * z / 2)
 }
 
-// normalise makes the chances add up to 1; sum is what they add up to. It tells false, and changes
-// nothing, when that, the chance of what was seen, is less than least: it contradicts all that was
-// believed.
-func (b *Belief) normalise(sum, least float64) bool {
-	if !(sum > least) { // not a number either
-		return false
+// believe joins what was seen: join multiplies the chances by that of seeing it. What is seen
+// overrules what was believed: where nothing fits both, the belief begins again from what was seen,
+// any spare as likely as another. What fits no spare at all, such as more off than the nail is long,
+// leaves nothing known: every spare as likely as another, which gives leave to no cut.
+func (b *Belief) believe(join func()) {
+	before := b.whole()
+	if join(); b.fits(before * impossible) {
+		return
 	}
-	from, to := b.to, b.from
-	share := 1 / sum
-	for s := range b.p {
-		p := b.p[s][b.from:b.to]
-		for i := range p {
-			p[i] *= share
-		}
-		first, last := 0, len(p)
-		for first < last && p[first] < impossible {
-			first++
-		}
-		for last > first && p[last-1] < impossible {
-			last--
-		}
-		if first < last {
-			from, to = min(from, b.from+first), max(to, b.from+last)
-		}
+	b.any()
+	if join(); b.fits(0) {
+		return
 	}
-	for s := range b.p { // what lies outside is none
-		clear(b.p[s][b.from:from])
-		clear(b.p[s][to:b.to])
-	}
-	b.from, b.to = from, to
-	return true
+	b.any()
 }
 
-// believe joins what was seen: likely gives the chance of seeing it, at a face scale, for the
-// stretch of the grid that has any chance left. What is seen overrules what was believed: where
-// nothing fits both, the belief begins again from what was seen, any spare as likely as another.
-// What fits no spare at all, such as more off than the nail is long, leaves nothing known: every
-// spare as likely as another, which gives leave to no cut.
-func (b *Belief) believe(likely func(scale int) []float64) {
-	if b.normalise(b.join(likely), impossible) {
-		return
+// fits tells whether any chance is left that is more than least, and keeps the chances from
+// becoming too small for a number.
+func (b *Belief) fits(least float64) bool {
+	whole := b.whole()
+	if !(whole > least) { // not a number either
+		return false
 	}
-	b.from, b.to = 0, len(b.likely)
-	b.any()
-	if b.normalise(b.join(likely), 0) {
-		return
+	if whole > smallest {
+		return true
 	}
-	b.any()
-	b.normalise(float64(len(b.likely)), 0)
+	for s := range b.p {
+		for i := b.from; i < b.to; i++ {
+			b.p[s][i] /= whole
+		}
+		b.sum(s)
+	}
+	return true
 }
 
 // any makes any spare as likely as another.
 func (b *Belief) any() {
+	b.from, b.to = 0, b.n
+	if len(b.p[0]) < b.n {
+		b.room(b.n)
+	}
 	for s := range b.p {
 		for i := range b.p[s] {
-			b.p[s][i] = usual[s]
+			b.p[s][i] = usual[s] / float64(b.n)
 		}
+		b.sum(s)
 	}
-}
-
-// join multiplies what was believed by what was seen, and returns what that adds up to.
-func (b *Belief) join(likely func(scale int) []float64) float64 {
-	sum := 0.0
-	for s := range scales {
-		p := b.p[s][b.from:b.to]
-		seen := likely(s)[:len(p)]
-		for i, l := range seen {
-			p[i] *= l
-			sum += p[i]
-		}
-	}
-	return sum
 }
 
 // See joins a landmark that shows the quick's end so many mm of spare away from the tip. One of
 // no known kind places nothing.
-func (b *Belief) See(mark Landmark, spare float64) {
-	sd, known := landmarkSD[mark]
-	if !known {
+func (b *Belief) See(l Seen) {
+	if !l.Mark.Known() {
 		return
 	}
-	seen := Spare{spare, sd}
-	b.believe(func(int) []float64 {
-		into := b.likely[b.from:b.to]
-		for i := range into {
-			into[i] = bell(spareAt(b.from+i), seen)
+	seen := Spare{l.Spare, l.off()}
+	b.believe(func() {
+		likely := make([]float64, b.to-b.from)
+		for i := range likely {
+			likely[i] = bell(spareAt(b.from+i), seen)
 		}
-		return into
+		for s := range b.p {
+			for i, l := range likely {
+				b.p[s][b.from+i] *= l
+			}
+			b.sum(s)
+		}
 	})
 }
 
@@ -243,12 +254,20 @@ func (b *Belief) CutUnread(mm float64) { b.cut(mm, 1, len(b.show.signs())) }
 // CutMilder joins a cut whose face nobody told, but of a nail that showed the first sign only later.
 func (b *Belief) CutMilder(mm float64) { b.cut(mm, firstSign+1, len(b.show.signs())) }
 
-// cut joins a cut that showed one of the faces from the worst of these places to the mildest.
+// cut joins a cut that showed one of the faces from the worst of these places to the mildest, the
+// place after the last being none of them.
 func (b *Belief) cut(mm float64, worst, mildest int) {
 	b.removed += mm
-	whole, chances := b.once(b.removed)
-	b.believe(func(scale int) []float64 {
-		return chances.between(worst, mildest, scale, b.from-whole, b.likely[:b.to-b.from])
+	tip, chances := b.once(b.removed)
+	b.believe(func() {
+		end := b.from
+		for s := range b.p {
+			p := b.p[s][b.from:b.to]
+			var some int
+			b.sums[s], some = chances.join(worst, mildest, s, b.from-tip, p, b.sums[s])
+			end = max(end, b.from+some)
+		}
+		b.to = end
 	})
 }
 
@@ -278,19 +297,17 @@ func (b *Belief) Risk(mm float64) float64 { return b.below(b.removed + mm) }
 // Bleeds is the chance that a next cut of so many mm bleeds: a little more than Risk, since a
 // quick that was just not reached may bleed too.
 func (b *Belief) Bleeds(mm float64) float64 {
-	whole, chances := b.once(b.removed + mm)
+	tip, chances := b.once(b.removed + mm)
 	sum := 0.0
 	for s := range scales {
 		p := b.p[s][b.from:b.to]
-		surely, reach := chances.stretch(0, s, b.from-whole, len(p))
-		for _, one := range p[:surely] {
-			sum += one
-		}
+		surely, reach := chances.stretch(0, s, b.from-tip, len(p))
+		sum += add(p[:surely])
 		for i, chance := range reach {
 			sum += p[surely+i] * chance
 		}
 	}
-	return math.Min(1, sum)
+	return math.Min(1, sum/b.whole())
 }
 
 // Start is what is believed of the spare before the first cut, as a normal.
@@ -300,17 +317,21 @@ func (b *Belief) Start() Spare { return b.lessOff(0) }
 func (b *Belief) Left() Spare { return b.lessOff(b.removed) }
 
 func (b *Belief) lessOff(removed float64) Spare {
-	mean, square := 0.0, 0.0
-	for i := b.from; i < b.to; i++ {
-		p := 0.0
-		for s := range b.p {
-			p += b.p[s][i]
-		}
-		left := math.Max(0, spareAt(i)-removed)
-		mean += p * left
-		square += p * left * left
+	sum, mean, square := 0.0, 0.0, 0.0
+	p := [len(scales)][]float64{}
+	for s := range p {
+		p[s] = b.p[s][b.from:b.to]
 	}
-	return Spare{mean, math.Max(gridStep/math.Sqrt(12), math.Sqrt(math.Max(0, square-mean*mean)))}
+	for i := range p[0] {
+		here, left := p[0][i]+p[1][i]+p[2][i]+p[3][i]+p[4][i], spareAt(b.from+i)-removed
+		sum += here
+		if left > 0 {
+			mean += here * left
+			square += here * left * left
+		}
+	}
+	mean /= sum
+	return Spare{mean, math.Max(gridStep/math.Sqrt(12), math.Sqrt(math.Max(0, square/sum-mean*mean)))}
 }
 
 // below is the chance that the spare at the start was at most this, mm.
@@ -318,21 +339,21 @@ func (b *Belief) below(spare float64) float64 {
 	last := min(b.to-1, int(math.Floor(spare/gridStep+hair)))
 	sum := 0.0
 	for s := range b.p {
-		for i := b.from; i <= last; i++ {
-			sum += b.p[s][i]
+		if b.from <= last {
+			sum += add(b.p[s][b.from : last+1])
 		}
 	}
-	return math.Min(1, sum)
+	return math.Min(1, sum/b.whole())
 }
 
 // Quantile is the spare at the start that it is at most with the chance q, mm.
 func (b *Belief) Quantile(q float64) float64 {
-	sum := 0.0
+	sum, enough := 0.0, q*b.whole()
 	for i := b.from; i < b.to; i++ {
 		for s := range b.p {
 			sum += b.p[s][i]
 		}
-		if sum >= q {
+		if sum >= enough {
 			return spareAt(i)
 		}
 	}
@@ -341,11 +362,9 @@ func (b *Belief) Quantile(q float64) float64 {
 
 // Faces is what the faces so far say of how this dog's faces show.
 func (b *Belief) Faces() Scales {
-	var f Scales
-	for s := range b.p {
-		for _, p := range b.p[s][b.from:b.to] {
-			f[s] += p
-		}
+	f, whole := b.sums, b.whole()
+	for s := range f {
+		f[s] /= whole
 	}
 	return f
 }

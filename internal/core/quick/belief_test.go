@@ -18,7 +18,7 @@ type step struct {
 func after(length, depth float64, c nail.Colour, marks map[Landmark]float64, steps ...step) *Belief {
 	b := NewBelief(length, depth, c, Assumed(length), UsualScales())
 	for mark, spare := range marks {
-		b.See(mark, spare)
+		b.See(Seen{Mark: mark, Spare: spare})
 	}
 	for _, s := range steps {
 		b.Cut(s.mm, s.face)
@@ -94,7 +94,7 @@ func anyBelief(t *rapid.T) (*Belief, []Face) {
 	length := rapid.Float64Range(4, 30).Draw(t, "length")
 	b := NewBelief(length, rapid.Float64Range(2, 12).Draw(t, "depth"), colour, Assumed(length), UsualScales())
 	for range rapid.IntRange(0, 2).Draw(t, "landmarks") {
-		b.See(rapid.SampledFrom([]Landmark{SeenThrough, ByTorch, Groove, Hook}).Draw(t, "mark"), rapid.Float64Range(0, length).Draw(t, "at"))
+		b.See(Seen{Mark: rapid.SampledFrom([]Landmark{SeenThrough, ByTorch, Groove, Hook}).Draw(t, "mark"), Spare: rapid.Float64Range(0, length).Draw(t, "at")})
 	}
 	faces := Faces(colour)
 	faces = faces[:len(faces)-1] // no blood: that is the end
@@ -194,7 +194,14 @@ func TestTheGridShowsWhatTheFormulaSays(t *testing.T) {
 					face = at.signs()[place].face
 				}
 				for s := range scales {
-					for i, got := range c.between(place, place, s, -150, make([]float64, 700)) {
+					p := make([]float64, 700)
+					for i := range p {
+						p[i] = 1
+					}
+					sum, some := c.join(place, place, s, -150, p, 700)
+					assert.InDelta(t, add(p), sum, 1e-9)
+					assert.Zero(t, add(p[some:]))
+					for i, got := range p {
 						left := gridStep * (float64(i-150) - part)
 						assert.InDelta(t, chance(signsOf(colour), face, left, scales[s]*at.depth), got, 1e-9)
 					}
@@ -224,14 +231,14 @@ func BenchmarkCut(b *testing.B) {
 func TestNonsenseIsNoLicence(t *testing.T) {
 	kindless := NewBelief(12, 7, nail.Dark, Assumed(12), UsualScales())
 	before := kindless.Risk(0.5)
-	kindless.See("", 11)
+	kindless.See(Seen{Spare: 11})
 	assert.Equal(t, before, kindless.Risk(0.5), "a landmark of no kind places nothing")
 
 	tooMuch := NewBelief(2, 7, nail.Dark, Assumed(2), UsualScales())
 	tooMuch.Cut(9, White) // more than the nail is long
 	assert.Equal(t, DoStop, tooMuch.Advise(White, Full, Practised).Action)
 	far := NewBelief(12, 7, nail.Dark, Spare{3, 0.05}, UsualScales())
-	far.See(Groove, math.NaN())
+	far.See(Seen{Mark: Groove, Spare: math.NaN()})
 	assert.Equal(t, DoStop, far.Advise("", Full, Practised).Action)
 }
 

@@ -77,31 +77,49 @@ func (s shown) workOut() *chances {
 	return c
 }
 
-// between fills in the chance that a face shows a sign from the worst of these places to the mildest,
-// the place after the last being none of them, for the spares left from a step of the grid on.
-func (c *chances) between(worst, mildest, scale, from int, into []float64) []float64 {
-	if mildest == len(c.reach) {
-		for i := range into {
-			into[i] = 1
-		}
-	} else {
-		surely, reach := c.stretch(mildest, scale, from, len(into))
-		for i := range surely {
-			into[i] = 1
-		}
-		clear(into[surely+copy(into[surely:], reach):])
+// join multiplies what is believed of the spares left, from a step of the grid on, by the chance that a
+// face shows a sign from the worst of these places to the mildest, the place after the last being none
+// of them. sum is what p adds up to; it returns what it adds up to then, and how many of p have any
+// chance left.
+func (c *chances) join(worst, mildest, scale, from int, p []float64, sum float64) (float64, int) {
+	surely, worse := 0, []float64(nil)
+	if worst > 0 {
+		surely, worse = c.stretch(worst-1, scale, from, len(p))
 	}
-	if worst == 0 {
-		return into
+	if mildest == len(c.reach) { // what lies far from the quick stays as it was, and is not gone through
+		lost := add(p[:surely])
+		clear(p[:surely])
+		for i, chance := range worse {
+			gone := p[surely+i] * chance
+			lost += gone
+			p[surely+i] -= gone
+		}
+		if left := sum - lost; left > sum/1000 { // less would be a difference of two numbers almost alike
+			return left, len(p)
+		}
+		return add(p), len(p)
 	}
-	surely, reach := c.stretch(worst-1, scale, from, len(into))
-	for i := range surely {
-		into[i]--
+	sure, reach := c.stretch(mildest, scale, from, len(p))
+	some := sure + len(reach)
+	if worst > 0 { // surely worse, and so none of these
+		clear(p[:sure])
 	}
 	for i, chance := range reach {
-		into[surely+i] -= chance
+		if i < len(worse) {
+			chance -= worse[i]
+		}
+		p[sure+i] *= chance
 	}
-	return into
+	clear(p[some:])
+	return add(p[:some]), some
+}
+
+func add(p []float64) float64 {
+	sum := 0.0
+	for _, one := range p {
+		sum += one
+	}
+	return sum
 }
 
 // stretch is how many of n spares left, from a step of the grid on, surely show the sign at this

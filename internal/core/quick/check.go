@@ -6,6 +6,7 @@ import (
 	"slices"
 
 	"fribbet/internal/core/fault"
+	"fribbet/internal/core/measure"
 	"fribbet/internal/core/nail"
 )
 
@@ -18,7 +19,17 @@ type Step struct {
 // Seen is one landmark seen before the first cut.
 type Seen struct {
 	Mark  Landmark
-	Spare float64 // mm
+	Spare float64       // mm
+	By    measure.Means // empty is by eye
+	SD    float64       // how far it may be off, mm; 0 is what is usual of that landmark
+}
+
+// off is how far the landmark may be off, mm.
+func (s Seen) off() float64 {
+	if s.SD > 0 {
+		return s.SD
+	}
+	return landmarkSD[s.Mark]
 }
 
 // Nail is all that a belief about one nail starts from, and what has been done to it.
@@ -88,7 +99,7 @@ func (n Nail) Belief() (*Belief, Face, error) {
 	}
 	b := NewBelief(n.Length, n.Depth, n.Colour, believed, faces)
 	for _, l := range n.Landmarks {
-		b.See(l.Mark, l.Spare)
+		b.See(l)
 	}
 	var last Face
 	for _, s := range n.Steps {

@@ -14,13 +14,13 @@ const (
 	firstSign = 2 // its place among a nail's signs: blood, dot, the first sign
 
 	impossible = 1e-12 // a chance below this is none
+	smallest   = 1e-9  // that all chances may add up to before they are brought back to 1
 	longOdds   = 1e18  // against: no chance that a floating-point number beside 1 could tell
 
 	mostLength = 80.0 // of a nail, mm
 	mostDepth  = 40.0
 
 	touchSD    = 0.1  // of what one touch of an unknown bit takes, mm (judgement)
-	caliperSD  = 0.5  // of a length by caliper, mm (judgement)
 	leastTouch = 0.02 // mm: whatever was measured, a touch takes something
 
 	SignsDepth = 7.0 // mm, the depth of the nail that the signs' thresholds are told for

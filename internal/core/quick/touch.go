@@ -8,7 +8,8 @@ import (
 
 // Ground is a nail that was only ground, with its lengths before and after.
 type Ground struct {
-	Took    float64 // mm, by the caliper
+	Took    float64 // mm, from one length to the other
+	SD      float64 // how far that may be off, mm
 	Touches int
 }
 
@@ -24,7 +25,7 @@ func LearnTouch(ground []Ground) estimate.Estimate {
 			continue
 		}
 		n := float64(g.Touches)
-		one := n * n / (2 * caliperSD * caliperSD) // two readings, shared among the touches
+		one := n * n / (g.SD * g.SD) // shared among the touches
 		precision += one
 		sum += one * g.Took / n
 		source = estimate.Learnt

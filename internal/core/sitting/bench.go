@@ -68,8 +68,8 @@ func (q Question) Bench(s State, touch float64) Bench {
 		if n := s.Nail(code); n != nil {
 			one.Work = *n
 		}
-		if mm, measured := one.Work.Measures[LengthBefore]; measured {
-			one.Length = mm
+		if read, measured := one.Work.Measures[LengthBefore]; measured {
+			one.Length = read.MM
 		}
 		c, worked := cases[code]
 		if !worked {

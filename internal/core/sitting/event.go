@@ -3,11 +3,14 @@ package sitting
 import (
 	"fmt"
 	"slices"
+	"strings"
 	"time"
 
 	"fribbet/internal/core/date"
 	"fribbet/internal/core/dog"
+	"fribbet/internal/core/fault"
 	"fribbet/internal/core/kit"
+	"fribbet/internal/core/measure"
 	"fribbet/internal/core/nail"
 	"fribbet/internal/core/quick"
 	"fribbet/internal/core/temper"
@@ -36,7 +39,7 @@ const (
 	Undone   Kind = "undone" // another event counts no more
 )
 
-// Measure is what a number in mm was measured of.
+// Measure is what a number in mm was measured of, and when.
 type Measure string
 
 const (
@@ -47,6 +50,18 @@ const (
 	SpareLeft    Measure = "spare_left"
 )
 
+// what it is of a nail.
+func (m Measure) what() measure.What {
+	switch m {
+	case LengthBefore, LengthAfter:
+		return measure.Length
+	case GapBefore, GapAfter:
+		return measure.Gap
+	default:
+		return measure.Quick
+	}
+}
+
 // Event is one thing that happened, told by whoever saw it. Its id is made there, so that
 // telling it twice changes nothing. What its kind does not need is left empty.
 type Event struct {
@@ -56,6 +71,8 @@ type Event struct {
 	Nail     *nail.Code      `json:"nail,omitempty"`
 	MM       float64         `json:"mm,omitempty"`
 	Measure  Measure         `json:"measure,omitempty"`
+	By       measure.Means   `json:"by,omitempty"` // its number was read with
+	SD       float64         `json:"sd_mm,omitempty"`
 	Landmark quick.Landmark  `json:"landmark,omitempty"`
 	Face     quick.Face      `json:"face,omitempty"`
 	Of       string          `json:"of,omitempty"` // the event that it is about: the cut of a face, what is undone
@@ -82,13 +99,31 @@ func (l Log) Append(d dog.Dog, e Event) (Log, bool, error) {
 	if err := l.check(d, e); err != nil {
 		return l, false, err
 	}
-	longer := append(slices.Clip(l), e)
+	longer := append(slices.Clip(l), e.settled())
 	for _, r := range longer.Fold().Sitting(date.Date{}).Records {
 		if faults := r.Check(); e.Nail != nil && r.Code == *e.Nail && len(faults) > 0 {
 			return l, false, Refusal{string(e.Kind), faults.Error()}
 		}
 	}
 	return longer, true, nil
+}
+
+// Number is what a measured length, gap or quick tells.
+func (e Event) Number() measure.Number {
+	if e.Kind == Seen {
+		return e.Landmark.Number(e.MM, e.By, e.SD)
+	}
+	return e.Measure.what().Told(e.MM, e.By, e.SD)
+}
+
+// settled is the event with what its number was read with, and how far it may be off, said: so it stays,
+// whatever is held to be usual later.
+func (e Event) settled() Event {
+	if e.Kind == Measured || e.Kind == Seen {
+		n := e.Number()
+		e.By, e.SD = n.By, n.SD
+	}
+	return e
 }
 
 // Last is the latest event that can be undone; false when there is none.
@@ -143,7 +178,13 @@ func (l Log) check(d dog.Dog, e Event) error {
 		if e.MM < 0 || e.MM > mostMeasure {
 			return refuse("mm must be from 0 to %g", mostMeasure)
 		}
+		if want := e.badMeans(measure.Quick); want != "" {
+			return refuse("%s", want)
+		}
 	case Measured:
+		if want := e.badMeans(e.Measure.what()); want != "" {
+			return refuse("%s", want)
+		}
 		if want := e.doubtForm(d); want != "" {
 			return refuse("%s", want)
 		}
@@ -170,6 +211,16 @@ func (l Log) check(d dog.Dog, e Event) error {
 		}
 	}
 	return nil
+}
+
+// badMeans says what is wrong with what the number was read with; empty where nothing is.
+func (e Event) badMeans(what measure.What) string {
+	var f fault.Fields
+	e.Number().Check(&f, "means", what)
+	if len(f) == 0 {
+		return ""
+	}
+	return strings.TrimPrefix(f[0].Name, "means.") + " " + f[0].Want
 }
 
 // doubtForm says why a length or gap is asked for again, as far as the nail's usual form tells.

@@ -8,6 +8,7 @@ import (
 	"fribbet/internal/core/date"
 	"fribbet/internal/core/dog"
 	"fribbet/internal/core/kit"
+	"fribbet/internal/core/measure"
 	"fribbet/internal/core/nail"
 	"fribbet/internal/core/quick"
 	"fribbet/internal/core/temper"
@@ -34,7 +35,7 @@ type NailState struct {
 	Code      nail.Code
 	Cuts      []Slice
 	Landmarks []quick.Seen
-	Measures  map[Measure]float64
+	Measures  map[Measure]measure.Number
 	Tool      kit.Tool // of its first cut; the one in the hand when it was taken up, before that
 	Item      string
 	Forced    bool
@@ -109,7 +110,7 @@ func (s *State) take(e Event) {
 	}
 	n := s.Nail(*e.Nail)
 	if n == nil {
-		s.Nails = append(s.Nails, NailState{Code: *e.Nail, Tool: s.Tool, Item: s.Item, Reaction: temper.Calm, Measures: map[Measure]float64{}})
+		s.Nails = append(s.Nails, NailState{Code: *e.Nail, Tool: s.Tool, Item: s.Item, Reaction: temper.Calm, Measures: map[Measure]measure.Number{}})
 		n = &s.Nails[len(s.Nails)-1]
 	}
 	if n.take(e, s); e.Kind == Reacted && e.Reaction != temper.Calm && s.Sign.IsZero() {
@@ -131,9 +132,10 @@ func (n *NailState) take(e Event, s *State) {
 			n.Blood = n.Blood || e.Face == quick.Blood
 		}
 	case Measured:
-		n.Measures[e.Measure] = e.MM
+		n.Measures[e.Measure] = e.Number()
 	case Seen:
-		n.Landmarks = append(n.Landmarks, quick.Seen{Mark: e.Landmark, Spare: e.MM})
+		seen := e.Number()
+		n.Landmarks = append(n.Landmarks, quick.Seen{Mark: e.Landmark, Spare: seen.MM, By: seen.By, SD: seen.SD})
 	case Forced:
 		n.Forced = true
 	case Bled:
@@ -187,9 +189,9 @@ func (s State) Sitting(on date.Date) dog.Sitting {
 	return out
 }
 
-func (n NailState) measure(m Measure) *float64 {
-	if mm, is := n.Measures[m]; is {
-		return &mm
+func (n NailState) measure(m Measure) *measure.Number {
+	if read, is := n.Measures[m]; is {
+		return &read
 	}
 	return nil
 }

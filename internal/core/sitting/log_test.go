@@ -12,6 +12,7 @@ import (
 
 	"fribbet/internal/core/dog"
 	"fribbet/internal/core/kit"
+	"fribbet/internal/core/measure"
 	"fribbet/internal/core/nail"
 	"fribbet/internal/core/quick"
 	"fribbet/internal/core/temper"
@@ -73,12 +74,12 @@ func TestALogComesToASitting(t *testing.T) {
 	s := b.log.Fold()
 	assert.True(t, s.Ended)
 	got := s.Sitting(today)
-	thirteen, minutes, calm := 13.0, 10.0, 7.0
+	minutes, calm := 10.0, 7.0
 	assert.Equal(t, dog.Sitting{
 		On: today, Note: "half asleep", Minutes: &minutes, Calm: &calm, Ticks: []string{"styptic"},
 		Records: []dog.Record{
-			{Code: *of("LH3"), LengthBefore: &thirteen, Cuts: []float64{1}, EndFace: quick.Grey, Faces: []quick.Face{quick.Grey},
-				Landmarks: []quick.Seen{{Mark: quick.Groove, Spare: 3.5}}, Tool: kit.LargePlier, Reaction: temper.Calm},
+			{Code: *of("LH3"), LengthBefore: read(measure.Length, 13), Cuts: []float64{1}, EndFace: quick.Grey, Faces: []quick.Face{quick.Grey},
+				Landmarks: []quick.Seen{{Mark: quick.Groove, Spare: 3.5, By: measure.Eye, SD: quick.GrooveSD}}, Tool: kit.LargePlier, Reaction: temper.Calm},
 			{Code: *of("LF3"), Cuts: []float64{0.2}, Tool: kit.GrinderBand, Item: "band", Reaction: temper.Pulling},
 			{Code: *of("LF1"), Tool: kit.GrinderBand, Item: "band", Reaction: temper.Calm},
 		},
@@ -180,12 +181,21 @@ func TestASittingToldAfterwardsIsItsLog(t *testing.T) {
 			}
 			return nil
 		}
+		number := func(label string, what measure.What, low, high float64) *measure.Number {
+			mm := some(label, low, high)
+			if mm == nil {
+				return nil
+			}
+			n := what.Told(*mm, measure.Eye, rapid.SampledFrom([]float64{0, 0.3, 2}).Draw(t, "off"))
+			return &n
+		}
 		if s.Minutes = some("minutes", 5, 50); s.Minutes != nil {
 			s.Calm = some("calm", 0, 5)
 		}
 		for _, n := range q.Dog.Nails[:rapid.IntRange(1, 18).Draw(t, "nails")] {
 			r := dog.Record{
-				Code: n.Code, LengthBefore: some("before", 20, 30), LengthAfter: some("after", 1, 9), GapAfter: some("gap", 0, 3), SpareLeft: some("spare", 0, 3),
+				Code: n.Code, LengthBefore: number("before", measure.Length, 20, 30), LengthAfter: number("after", measure.Length, 1, 9),
+				GapAfter: number("gap", measure.Gap, 0, 3), SpareLeft: number("spare", measure.Quick, 0, 3),
 				Tool: rapid.SampledFrom(kit.Tools()).Draw(t, "tool"), Item: rapid.SampledFrom([]string{"", "band"}).Draw(t, "item"),
 				Reaction: rapid.SampledFrom(temper.Reactions()).Draw(t, "reaction"), TookForce: rapid.Bool().Draw(t, "force"),
 			}
@@ -217,8 +227,7 @@ func TestThereIsAlwaysSomethingToPraise(t *testing.T) {
 
 // What was not told as sure is not, and only the nails that were cut are praised.
 func TestOnlyWhatWasToldCounts(t *testing.T) {
-	twelve := 12.0
-	r := dog.Record{Code: *of("LF3"), LengthBefore: &twelve, Landmarks: []quick.Seen{{Mark: quick.Groove, Spare: 3}}, Cuts: []float64{0.5}, Tool: kit.LargePlier, Reaction: temper.Calm}
+	r := dog.Record{Code: *of("LF3"), LengthBefore: read(measure.Length, 12), Landmarks: []quick.Seen{{Mark: quick.Groove, Spare: 3}}, Cuts: []float64{0.5}, Tool: kit.LargePlier, Reaction: temper.Calm}
 	for _, sure := range []bool{false, true} {
 		r.Sure = sure
 		said := 0
@@ -248,4 +257,9 @@ func TestOnTheFloorIsAFactOnlyWhereSomebodyLooked(t *testing.T) {
 			}
 		}
 	}
+}
+
+func read(what measure.What, mm float64) *measure.Number {
+	n := what.Told(mm, "", 0)
+	return &n
 }

@@ -10,6 +10,7 @@ import (
 
 	"fribbet/internal/core/dog"
 	"fribbet/internal/core/kit"
+	"fribbet/internal/core/measure"
 	"fribbet/internal/core/nail"
 	"fribbet/internal/core/quick"
 	"fribbet/internal/core/verdict"
@@ -21,8 +22,7 @@ func known() Question {
 	d.Entered = today.AddDays(-28)
 	s := dog.Sitting{On: today.AddDays(-14)}
 	for _, n := range d.Nails {
-		twelve := 12.0
-		s.Records = append(s.Records, dog.Record{Code: n.Code, Cuts: []float64{0.5, 0.5}, EndFace: quick.DarkCentre, LengthAfter: &twelve, Tool: kit.LargePlier})
+		s.Records = append(s.Records, dog.Record{Code: n.Code, Cuts: []float64{0.5, 0.5}, EndFace: quick.DarkCentre, LengthAfter: read(measure.Length, 12), Tool: kit.LargePlier})
 	}
 	return asked(dog.FeetAfter(d, []dog.Sitting{s}), nil)
 }
@@ -169,7 +169,7 @@ func TestTapByTapIsTheSameAsAtOnce(t *testing.T) {
 // What one tap asks of the core: the plan and every nail's verdict.
 func BenchmarkBenchEvent(b *testing.B) {
 	q, s := known(), newBench(b).log.Fold()
-	s.Nails = append(s.Nails, NailState{Code: *of("LF3"), Cuts: []Slice{{MM: 0.5, Face: quick.White}}, Measures: map[Measure]float64{}})
+	s.Nails = append(s.Nails, NailState{Code: *of("LF3"), Cuts: []Slice{{MM: 0.5, Face: quick.White}}, Measures: map[Measure]measure.Number{}})
 	for b.Loop() {
 		q.Nails = q.Feet.Plan(q.Today, q.Terms)
 		q.Bench(s, quick.Touch)

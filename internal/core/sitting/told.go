@@ -9,6 +9,7 @@ import (
 
 	"fribbet/internal/core/dog"
 	"fribbet/internal/core/kit"
+	"fribbet/internal/core/measure"
 	"fribbet/internal/core/quick"
 	"fribbet/internal/core/temper"
 )
@@ -19,7 +20,7 @@ func LogOf(id string, s dog.Sitting, at time.Time) Log {
 	var log Log
 	add := func(e Event) {
 		e.ID, e.At = fmt.Sprintf("%s/%d", id, len(log)), at
-		log = append(log, e)
+		log = append(log, e.settled())
 	}
 	tool, item := kit.Tool(""), ""
 	if len(s.Records) > 0 {
@@ -49,6 +50,7 @@ func LogOf(id string, s dog.Sitting, at time.Time) Log {
 // Tells tells whether another log says the same: the same events, whenever they were told.
 func (l Log) Tells(other Log) bool {
 	return slices.EqualFunc(l, other, func(a, b Event) bool {
+		a, b = a.settled(), b.settled() // one may be from before the means of a number were kept
 		a.At, b.At = time.Time{}, time.Time{}
 		one, _ := json.Marshal(a) // as they are kept: an empty list is no list
 		two, _ := json.Marshal(b)
@@ -58,15 +60,15 @@ func (l Log) Tells(other Log) bool {
 
 func recordEvents(r dog.Record) []Event {
 	var events []Event
-	measured := func(m Measure, mm *float64) {
-		if mm != nil {
-			events = append(events, Event{Kind: Measured, Measure: m, MM: *mm})
+	measured := func(m Measure, n *measure.Number) {
+		if n != nil {
+			events = append(events, Event{Kind: Measured, Measure: m, MM: n.MM, By: n.By, SD: n.SD})
 		}
 	}
 	measured(LengthBefore, r.LengthBefore)
 	measured(GapBefore, r.GapBefore)
 	for _, l := range r.Landmarks {
-		events = append(events, Event{Kind: Seen, Landmark: l.Mark, MM: l.Spare})
+		events = append(events, Event{Kind: Seen, Landmark: l.Mark, MM: l.Spare, By: l.By, SD: l.SD})
 	}
 	for i, mm := range r.Cuts {
 		events = append(events, Event{Kind: Cut, MM: mm})

@@ -11,6 +11,7 @@ import (
 
 	"fribbet/internal/core/date"
 	"fribbet/internal/core/growth"
+	"fribbet/internal/core/measure"
 	"fribbet/internal/core/nail"
 	"fribbet/internal/core/quick"
 )
@@ -34,7 +35,7 @@ type stateCase struct {
 			Kind   string
 			Nail   nail.Code
 			Length *float64 `json:"length_mm"`
-			Feeler Feeler
+			Feeler measure.Under
 			Gap    *float64 `json:"gap_mm"`
 			Cuts   []struct {
 				MM   float64
@@ -73,9 +74,12 @@ func (c stateCase) run(t *testing.T) (State, growth.Where) {
 		told.Nails = append(told.Nails, Nail{n.Code, n.Colour, n.Shape})
 	}
 	for _, e := range r.Events {
-		one := Event{On: e.On, Nail: e.Nail, Trim: e.Kind == "trim", Length: e.Length, After: e.After, Gap: e.Gap, Feeler: e.Feeler, Left: e.Left}
+		one := Event{On: e.On, Nail: e.Nail, Trim: e.Kind == "trim", Length: read(measure.Length, e.Length), After: read(measure.Length, e.After), Gap: read(measure.Gap, e.Gap), Left: read(measure.Quick, e.Left)}
+		if e.Feeler != "" {
+			one.Gap = felt(e.Feeler)
+		}
 		if one.Trim {
-			one.Length = e.Before
+			one.Length = read(measure.Length, e.Before)
 		}
 		one.Work = Work{EndFace: e.EndFace, Blood: e.Blood}
 		for _, l := range e.Landmarks {
@@ -130,4 +134,21 @@ func TestTheReferencesDogs(t *testing.T) {
 			}
 		})
 	}
+}
+
+func read(what measure.What, mm *float64) *measure.Number {
+	if mm == nil {
+		return nil
+	}
+	by := measure.Caliper
+	if what == measure.Quick {
+		by = measure.Eye
+	}
+	n := what.Told(*mm, by, 0)
+	return &n
+}
+
+func felt(under measure.Under) *measure.Number {
+	n := under.Number()
+	return &n
 }

@@ -13,6 +13,7 @@ import (
 
 	"fribbet/internal/core/claw"
 	"fribbet/internal/core/growth"
+	"fribbet/internal/core/measure"
 	"fribbet/internal/core/nail"
 	"fribbet/internal/core/quick"
 	"fribbet/internal/core/state"
@@ -153,7 +154,7 @@ func follow(h habit, weeks float64) (length, spare, floor, rate, cautious held) 
 					floor.count(n.Floor-n.Length, s.ToFloor(i))
 				}
 				if h.feelers {
-					s.Take(i, n.Form, state.Event{Nail: n.Code, Feeler: d.Feel(i)})
+					s.Take(i, n.Form, state.Event{Nail: n.Code, Gap: felt(d.Feel(i))})
 				}
 				s.Take(i, n.Form, h.trim(d, i))
 			}
@@ -202,4 +203,9 @@ func TestUnseenTrimsTeachNoRate(t *testing.T) {
 	}
 	assert.Greater(t, s.Rate(4, where).SD, 0.9*before)
 	assert.InDelta(t, mean, s.Rate(4, where).Mean, 0.05)
+}
+
+func felt(under measure.Under) *measure.Number {
+	n := under.Number()
+	return &n
 }

@@ -15,11 +15,7 @@ const (
 	LengthDrift = 0.05 // mm
 	SpareDrift  = 0.10 // mm
 
-	// What is seen.
-	CaliperSD  = 0.5  // of a length by caliper, mm
-	throughSD  = 0.4  // of a quick seen through the horn, mm
-	gapSD      = 0.2  // of a floor gap told in mm, as growth left to the floor, mm
-	softEdge   = 0.1  // how softly a feeler's answer begins and ends, mm of growth
+	// What is seen; how far off a number may be it carries itself (package measure).
 	ClipperSD  = 0.3  // of one cut of a clipper, mm
 	grinderSD  = 0.1  // of one touch of a grinder, mm
 	outlierSDs = 4.0  // a length further off than this is no length of this nail

@@ -4,6 +4,7 @@ import (
 	"math"
 
 	"fribbet/internal/core/claw"
+	"fribbet/internal/core/measure"
 )
 
 var (
@@ -29,55 +30,39 @@ func normally(seen, sd float64) func(mean, variance float64) (float64, float64) 
 	}
 }
 
-// SeeLength takes a measured length, mm give or take sd. It is left out, and false told, when a
-// nail that was measured before comes out further off than chance allows: it is no length of this
-// nail. The first length overrules what was only assumed, however far off that was.
-func (s *State) SeeLength(i int, mm, sd float64) bool {
+// SeeLength takes a length. It is left out, and false told, when a nail that was measured before comes
+// out further off than chance allows: it is no length of this nail. The first length overrules what
+// was only assumed, however far off that was.
+func (s *State) SeeLength(i int, seen measure.Number) bool {
 	p := s.joint(&s.Leaves[i])
 	mean, variance := p.moments(lengthOf)
-	if s.Measured[i] && math.Abs(mm-mean) > outlierSDs*math.Sqrt(variance+sd*sd) {
+	if s.Measured[i] && math.Abs(seen.MM-mean) > outlierSDs*math.Sqrt(variance+seen.SD*seen.SD) {
 		return false
 	}
-	s.see(i, lengthOf, normally(mm, sd))
+	s.see(i, lengthOf, normally(seen.MM, seen.SD))
 	s.Measured[i] = true
 	return true
 }
 
-// SeeSpare takes a quick seen through the horn, so many mm from the tip as it is now.
-func (s *State) SeeSpare(i int, mm, sd float64) { s.see(i, spareOf, normally(mm, sd)) }
-
-// SeeGap takes a measured floor gap, mm. form is the nail's usual form.
-func (s *State) SeeGap(i int, form claw.Claw, mm, sd float64) {
-	s.see(i, toFloorOf, normally(s.growthFrom(i, form, mm), sd))
+// SeeSpare takes a quick seen through the horn, so far from the tip as it is now.
+func (s *State) SeeSpare(i int, seen measure.Number) {
+	s.see(i, spareOf, normally(seen.MM, seen.SD))
 }
 
-// Feeler is what passes under a nail, for people without gauges.
-type Feeler string
-
-const (
-	Touches    Feeler = "touches"
-	PaperUnder Feeler = "paper" // a sheet of paper passes, a bank card does not
-	CardUnder  Feeler = "card"  // a bank card passes
-)
-
-// Gap is the floor gap that a feeler stands for, mm: the least at which it passes.
-func (f Feeler) Gap() float64 {
-	return map[Feeler]float64{Touches: claw.TouchGap, PaperUnder: claw.PaperGap, CardUnder: claw.CardGap}[f]
-}
-
-// SeeFeeler takes what passes under a nail; coin is that of a coin's thickness in mm that was tried
-// too, 0 where none was, and passes whether it did.
-func (s *State) SeeFeeler(i int, form claw.Claw, f Feeler) {
-	low, high := math.Inf(-1), math.Inf(1)
-	switch f {
-	case Touches:
-		high = 0
-	case PaperUnder:
-		low, high = s.growthFrom(i, form, claw.PaperGap), s.growthFrom(i, form, claw.CardGap)
-	case CardUnder:
-		low = s.growthFrom(i, form, claw.CardGap)
+// SeeGap takes the floor gap of a nail, measured or felt. form is its usual form.
+func (s *State) SeeGap(i int, form claw.Claw, seen measure.Number) {
+	if seen.By != measure.Feeler {
+		s.see(i, toFloorOf, normally(s.growthFrom(i, form, seen.MM), seen.SD))
+		return
 	}
-	s.SeeBetween(i, low, high)
+	least, most := seen.Between()
+	if least > claw.TouchGap {
+		least = s.growthFrom(i, form, least)
+	}
+	if most > claw.TouchGap && !math.IsInf(most, 1) {
+		most = s.growthFrom(i, form, most)
+	}
+	s.SeeBetween(i, least, most)
 }
 
 // SeeBetween takes that the growth left to the floor lies between two values, mm, with soft edges.
@@ -111,10 +96,10 @@ func between(mean, variance, low, high float64) (float64, float64) {
 	sd := math.Sqrt(variance)
 	from, to := mean-reach*sd, mean+reach*sd
 	if !math.IsInf(low, 0) {
-		from, to = math.Max(from, low-20*softEdge), math.Max(to, low+20*softEdge)
+		from, to = math.Max(from, low-20*measure.FeelerEdge), math.Max(to, low+20*measure.FeelerEdge)
 	}
 	if !math.IsInf(high, 0) {
-		from, to = math.Min(from, high-20*softEdge), math.Min(to, high+20*softEdge)
+		from, to = math.Min(from, high-20*measure.FeelerEdge), math.Min(to, high+20*measure.FeelerEdge)
 	}
 	n := int(math.Ceil((to-from)/math.Min(step, sd/8))) + 1
 	h := (to - from) / float64(n-1)
@@ -123,7 +108,7 @@ func between(mean, variance, low, high float64) (float64, float64) {
 	for k := range n {
 		x := from + float64(k)*h
 		z := (x - mean) / sd
-		logs[k] = -z*z/2 + softly((x-low)/softEdge) + softly((high-x)/softEdge)
+		logs[k] = -z*z/2 + softly((x-low)/measure.FeelerEdge) + softly((high-x)/measure.FeelerEdge)
 		best = math.Max(best, logs[k])
 	}
 	sum, first, second := 0.0, 0.0, 0.0

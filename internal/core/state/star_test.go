@@ -11,6 +11,7 @@ import (
 
 	"fribbet/internal/core/claw"
 	"fribbet/internal/core/growth"
+	"fribbet/internal/core/measure"
 	"fribbet/internal/core/nail"
 	"fribbet/internal/core/quick"
 )
@@ -37,9 +38,9 @@ func near(t *testing.T, mean, sd float64, got Normal) {
 // millimetre that nobody looked at comes off the dewclaw, which stays as long as it was measured.
 func TestWhatLooksSay(t *testing.T) {
 	s := Prior(grown, []Nail{lf3, lf1, rh3}, nil)
-	s.SeeFeeler(0, formOf(lf3), Touches)
-	s.SeeFeeler(2, formOf(rh3), PaperUnder)
-	require.True(t, s.SeeLength(1, 19.4, CaliperSD))
+	s.SeeGap(0, formOf(lf3), measure.Touches.Number())
+	s.SeeGap(2, formOf(rh3), measure.Paper.Number())
+	require.True(t, s.SeeLength(1, measure.Length.Told(19.4, measure.Caliper, 0)))
 	near(t, -1.05, 0.86, s.ToFloor(0))
 	near(t, 3.18, 1.52, s.Spare(0))
 	near(t, 18.76, 0.48, s.Length(1))
@@ -48,7 +49,7 @@ func TestWhatLooksSay(t *testing.T) {
 	s.Work(1, formOf(lf1), Work{Cuts: []Slice{{MM: 1}}})
 	near(t, 17.76, 0.57, s.Length(1))
 	near(t, 3.13, 1.18, s.Spare(1))
-	assert.False(t, s.SeeLength(1, 9.9, CaliperSD), "a length this far off is left out")
+	assert.False(t, s.SeeLength(1, measure.Length.Told(9.9, measure.Caliper, 0)), "a length this far off is left out")
 }
 
 // Two slivers of a millimetre to the first sign, twice, a fortnight apart.
@@ -217,7 +218,7 @@ func TestWhatAFeelerSaysIsATruncatedNormal(t *testing.T) {
 // Blood says that no spare is left, however much was believed.
 func TestBloodIsTheEndOfTheSpare(t *testing.T) {
 	s := Prior(grown, []Nail{lf3}, nil)
-	s.SeeSpare(0, 8, 0.2)
+	s.SeeSpare(0, measure.Number{MM: 8, SD: 0.2})
 	s.Work(0, formOf(lf3), Work{Cuts: []Slice{{MM: 0.3}, {MM: 0.3}}, Blood: true})
 	assert.Less(t, s.Spare(0).Mean, 0.5)
 	assert.InDelta(t, workedSD*formOf(lf3).Depth/quick.SignsDepth, s.Spare(0).SD, 0.05, "and is no surer than faces are")

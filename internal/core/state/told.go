@@ -9,6 +9,7 @@ import (
 	"fribbet/internal/core/date"
 	"fribbet/internal/core/fault"
 	"fribbet/internal/core/growth"
+	"fribbet/internal/core/measure"
 	"fribbet/internal/core/nail"
 	"fribbet/internal/core/quick"
 )
@@ -28,11 +29,10 @@ type Event struct {
 	On     date.Date
 	Nail   nail.Code
 	Trim   bool
-	Length *float64 // mm: of a look, or before the trim
-	After  *float64 // after it
-	Gap    *float64 // at the end
-	Feeler Feeler   // of a look
-	Left   *float64 // spare seen at the trim's end
+	Length *measure.Number // of a look, or before the trim
+	After  *measure.Number // after it
+	Gap    *measure.Number // to the floor, at the end
+	Left   *measure.Number // spare seen at the trim's end
 	Work
 }
 
@@ -78,23 +78,19 @@ func (t Told) Check() fault.Fields {
 
 func (e Event) check() fault.Fields {
 	var f fault.Fields
-	length := func(name string, mm *float64) {
-		if mm != nil {
-			f.Range(name, *mm, 1, claw.MostLength, "mm")
+	within := func(name string, n *measure.Number, least, most float64) {
+		if n != nil {
+			f.Range(name, n.MM, least, most, "mm")
 		}
 	}
 	if e.Trim {
-		length("length_before_mm", e.Length)
+		within("length_before_mm", e.Length, 1, claw.MostLength)
 	} else {
-		length("length_mm", e.Length)
+		within("length_mm", e.Length, 1, claw.MostLength)
 	}
-	length("length_after_mm", e.After)
-	if e.Gap != nil {
-		f.Range("gap_mm", *e.Gap, 0, claw.MostGap, "mm")
-	}
-	if e.Left != nil {
-		f.Range("spare_left_mm", *e.Left, 0, claw.MostLength, "mm")
-	}
+	within("length_after_mm", e.After, 1, claw.MostLength)
+	within("gap_mm", e.Gap, 0, claw.MostGap)
+	within("spare_left_mm", e.Left, 0, claw.MostLength)
 	for i, l := range e.Landmarks {
 		f.Range(fmt.Sprintf("landmarks[%d].spare_mm", i), l.Spare, 0, claw.MostLength, "mm")
 	}
@@ -140,20 +136,17 @@ func (t Told) State() (State, growth.Where, error) {
 func (s *State) Take(i int, form claw.Claw, e Event) (b *quick.Belief, sound bool) {
 	sound = true
 	if e.Length != nil {
-		sound = s.SeeLength(i, *e.Length, CaliperSD)
+		sound = s.SeeLength(i, *e.Length)
 	}
 	b = s.Work(i, form, e.Work)
 	if e.Left != nil {
-		s.SeeSpare(i, *e.Left, throughSD)
+		s.SeeSpare(i, *e.Left)
 	}
 	if e.After != nil {
-		sound = s.SeeLength(i, *e.After, CaliperSD) && sound
+		sound = s.SeeLength(i, *e.After) && sound
 	}
 	if e.Gap != nil && !e.Nail.Dewclaw() {
-		s.SeeGap(i, form, *e.Gap, gapSD)
-	}
-	if e.Feeler != "" && !e.Nail.Dewclaw() {
-		s.SeeFeeler(i, form, e.Feeler)
+		s.SeeGap(i, form, *e.Gap)
 	}
 	return b, sound
 }

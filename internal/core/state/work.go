@@ -60,7 +60,7 @@ func (s *State) Belief(i int, form claw.Claw, w Work) *quick.Belief {
 	reach := math.Max(length, math.Max(w.Removed()+0.5, mean+reachSDs*sd))
 	b := quick.NewBelief(reach, form.Depth, s.Nails[i].Colour, quick.Gamma{Mean: mean, SD: sd}, s.Faces)
 	for _, l := range w.Landmarks {
-		b.See(l.Mark, l.Spare)
+		b.See(l)
 	}
 	end := w.end()
 	early := end.FirstSign() || end.Ends()

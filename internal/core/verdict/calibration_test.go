@@ -106,7 +106,7 @@ func (w way) nail(d *virtual.Dog, s *state.State, i int) tally {
 	if first.Action == verdict.Ask {
 		mark := quick.Seen{Mark: quick.Groove, Spare: max(0, n.Spare+d.Error())}
 		work.Landmarks = []quick.Seen{mark}
-		b.See(mark.Mark, mark.Spare)
+		b.See(mark)
 		worked.Reads = true
 		first = verdict.Next(worked, w.terms)
 	}
@@ -185,7 +185,7 @@ func fortyWeeks(weeks int, caliper bool, dogs int, as way) (all, early, late tal
 			as, bled := as.after(dry), 0
 			for i, n := range d.Nails {
 				if caliper {
-					s.SeeLength(i, d.Measured(i), state.CaliperSD)
+					s.SeeLength(i, d.Measured(i))
 				}
 				if !verdict.Worth(s.Spare(i).Mean, n.Form.Depth, 1) {
 					continue

@@ -10,6 +10,7 @@ import (
 
 	"fribbet/internal/core/claw"
 	"fribbet/internal/core/growth"
+	"fribbet/internal/core/measure"
 	"fribbet/internal/core/nail"
 	"fribbet/internal/core/quick"
 	"fribbet/internal/core/state"
@@ -159,22 +160,23 @@ func (d *Dog) misread(c nail.Colour, face quick.Face) quick.Face {
 }
 
 // Feel tells what passes under a nail.
-func (d *Dog) Feel(i int) state.Feeler {
+func (d *Dog) Feel(i int) measure.Under {
 	n := d.Nails[i]
 	left := n.Floor - n.Length + 0.1*d.r.NormFloat64()
 	switch {
 	case left <= 0:
-		return state.Touches
+		return measure.Touches
 	case left <= state.Reach(n.Form, n.Length, claw.CardGap):
-		return state.PaperUnder
+		return measure.Paper
 	default:
-		return state.CardUnder
+		return measure.Card
 	}
 }
 
-// Measured is what a caliper says of a nail's length, mm.
-func (d *Dog) Measured(i int) float64 {
-	return math.Max(1, d.Nails[i].Length+state.CaliperSD*d.r.NormFloat64())
+// Measured is what a caliper says of a nail's length.
+func (d *Dog) Measured(i int) measure.Number {
+	sd := measure.Length.SD(measure.Caliper)
+	return measure.Length.Told(math.Max(1, d.Nails[i].Length+sd*d.r.NormFloat64()), measure.Caliper, sd)
 }
 
 // Error is how far off somebody reads the end of the groove, mm.

@@ -773,6 +773,17 @@ export interface components {
         Voice: "eye" | "number";
         /** @enum {string} */
         EventKind: "started" | "tool" | "measured" | "landmark" | "cut" | "touch" | "face" | "force" | "blood" | "blood_stopped" | "still_bleeding" | "reaction" | "skipped" | "done" | "note" | "ended" | "undone";
+        /**
+         * @description what a number was read with: a caliper or anything else that shows mm; a feeler, which passes or does not; the eye alone
+         * @enum {string}
+         */
+        Means: "caliper" | "feeler" | "eye";
+        /** @description what a number was read with and how far it may be off; what is left out is what is usual of it */
+        ReadWith: {
+            by?: components["schemas"]["Means"];
+            /** @description one standard deviation; a feeler has its own */
+            sd_mm?: number;
+        };
         /** @enum {string} */
         Measure: "length_before" | "length_after" | "gap_before" | "gap_after" | "spare_left";
         /**
@@ -1369,7 +1380,7 @@ export interface components {
              * @enum {string}
              */
             feeler?: "touches" | "paper" | "card";
-            /** @description to the floor; of a trim, after it */
+            /** @description to the floor, measured; of a trim, after it */
             gap_mm?: number;
             cuts?: {
                 mm: number;
@@ -1582,6 +1593,14 @@ export interface components {
             gap_after_mm?: number;
             /** @description horn left in front of the quick */
             spare_left_mm?: number;
+            /** @description of its numbers, where it is not the usual: a length by caliper, a gap by feeler where it is exactly one's thickness, by caliper otherwise, what is left by eye */
+            means?: {
+                length_before?: components["schemas"]["ReadWith"];
+                length_after?: components["schemas"]["ReadWith"];
+                gap_before?: components["schemas"]["ReadWith"];
+                gap_after?: components["schemas"]["ReadWith"];
+                spare_left?: components["schemas"]["ReadWith"];
+            };
             /** @description the thickness of each cut */
             cuts_mm: number[];
             tool: components["schemas"]["Tool"];
@@ -1645,6 +1664,9 @@ export interface components {
             kind: components["schemas"]["EventKind"];
             nail?: components["schemas"]["NailCode"];
             mm?: number;
+            by?: components["schemas"]["Means"];
+            /** @description how far mm may be off, one standard deviation; left out, what is usual of it */
+            sd_mm?: number;
             measure?: components["schemas"]["Measure"];
             landmark?: components["schemas"]["Landmark"];
             face?: components["schemas"]["Face"];
@@ -1928,6 +1950,11 @@ export interface components {
             code: components["schemas"]["NailCode"];
             gap_mm?: number;
             length_mm?: number;
+            /** @description of its numbers, where it is not the usual: a length by caliper, a gap by feeler where it is exactly one's thickness, by caliper otherwise */
+            means?: {
+                length?: components["schemas"]["ReadWith"];
+                gap?: components["schemas"]["ReadWith"];
+            };
             past_pad?: boolean;
             /** @description whether the nail is there at all; true adds one that the dog was not known to have */
             present?: boolean;
@@ -1993,6 +2020,7 @@ export interface components {
         Section: {
             bar: components["schemas"]["Bar"];
             rate_source: components["schemas"]["Source"];
+            measured?: components["schemas"]["MeasuredLength"];
             margin_mm: number;
             /** @description the thickness that slivers are counted in */
             sliver_mm: number;
@@ -2009,6 +2037,15 @@ export interface components {
             /** @description none when it never gets there */
             days_to_floor?: number;
             schools: components["schemas"]["SchoolCut"][];
+        };
+        /** @description the last length that somebody read, less what came off after it */
+        MeasuredLength: {
+            on: components["schemas"]["Date"];
+            mm: number;
+            /** @description the range that holds nine times in ten */
+            low_mm: number;
+            high_mm: number;
+            by: components["schemas"]["Means"];
         };
         /** @description One event of the caliper; a trouble changes nothing */
         CaliperReading: {

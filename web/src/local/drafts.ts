@@ -23,6 +23,8 @@ export interface NailDraft {
   gap_before_mm?: number
   gap_after_mm?: number
   spare_left_mm?: number
+  /** What they were read with. */
+  means?: Schemas['RecordInput']['means']
 }
 
 /** A sitting that is not saved yet. Its id is made here, so that sending it twice keeps it once. */
@@ -133,7 +135,7 @@ export function sittingOf(draft: Draft, typed: (text: string) => number | undefi
       cuts_mm: n.mark === 'done' ? n.cuts_mm : [], // what nobody told is not told as done
       // What was not measured is undefined, and JSON leaves it out.
       length_before_mm: n.length_before_mm, length_after_mm: n.length_after_mm,
-      gap_before_mm: n.gap_before_mm, gap_after_mm: n.gap_after_mm, spare_left_mm: n.spare_left_mm,
+      gap_before_mm: n.gap_before_mm, gap_after_mm: n.gap_after_mm, spare_left_mm: n.spare_left_mm, means: n.means,
     })),
   }
 }

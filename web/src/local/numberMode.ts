@@ -1,4 +1,5 @@
 import { ref, watch } from 'vue'
+import type { Schemas } from '../api/client'
 
 /** What a typed number means while recording: this browser's own choice, kept from dog to dog. */
 export type NumberMode = 'length_after_mm' | 'length_before_mm' | 'cuts_mm' | 'gap_before_mm' | 'gap_after_mm' | 'spare_left_mm'
@@ -6,3 +7,7 @@ export type NumberMode = 'length_after_mm' | 'length_before_mm' | 'cuts_mm' | 'g
 const key = 'fribbet-number'
 export const numberMode = ref((localStorage.getItem(key) as NumberMode | null) ?? 'length_after_mm')
 watch(numberMode, (mode) => localStorage.setItem(key, mode))
+
+/** What a typed number was read with; a linked caliper and a feeler say it themselves. */
+export type TypedWith = Exclude<Schemas['Means'], 'feeler'>
+export const typedWith = ref<TypedWith>('caliper')

@@ -175,7 +175,7 @@ onKey((event) => {
             <BButton variant="plain" class="act" :disabled="!bench.last" @click="undo">Undo <kbd>U</kbd></BButton>
             <BButton variant="plain" class="act drop" @click="blood"><AppIcon name="blood" />Blood <kbd>B</kbd></BButton>
           </div>
-          <NumberTold :key="nail.code" :nail="nail" @seen="(landmark, mm) => tell({ kind: 'landmark', nail: nail!.code, landmark, mm })" @measured="(measure, mm) => tell({ kind: 'measured', nail: nail!.code, measure, mm })" />
+          <NumberTold :key="nail.code" :nail="nail" @seen="(landmark, mm, by) => tell({ kind: 'landmark', nail: nail!.code, landmark, mm, by })" @measured="(measure, mm, by) => tell({ kind: 'measured', nail: nail!.code, measure, mm, by })" />
           <div class="choices" role="group" aria-label="How it took it">
             <button v-for="(words, r) in reactions" :key="r" type="button" :aria-pressed="nail.reaction === r" @click="react(r)">{{ words }}</button>
             <button type="button" :aria-pressed="nail.forced" @click="tell({ kind: 'force', nail: nail!.code })">it took force</button>

@@ -4,7 +4,7 @@ import { computed, ref, useTemplateRef, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import type { Schemas } from '../api/client'
 import { useChangeDog, useDog, useSection, useSettings } from '../api/queries'
-import { inDays } from '../dates'
+import { inDays, shortDayOf } from '../dates'
 import { isTyping, onKey } from '../local/keys'
 import NailSection from '../nail/NailSection.vue'
 import AnswerState from '../parts/AnswerState.vue'
@@ -12,7 +12,7 @@ import CautionList from '../parts/CautionList.vue'
 import EstimateText from '../parts/EstimateText.vue'
 import RefusalNote from '../parts/RefusalNote.vue'
 import { useUnits } from '../units'
-import { nailInWords, schools, sources } from '../words'
+import { means, nailInWords, schools, sources } from '../words'
 
 const props = defineProps<{ dogId: string; code: string }>()
 const router = useRouter()
@@ -72,6 +72,7 @@ onKey((event) => {
         <div class="turn">
           <dl>
             <dt>length</dt><dd><EstimateText :estimate="section.bar.length" /></dd>
+            <template v-if="section.measured"><dt>last read</dt><dd class="small">{{ length.bare(section.measured.mm) }} <span class="soft">{{ length.range(section.measured.low_mm, section.measured.high_mm) }}</span> {{ means[section.measured.by] }}, {{ shortDayOf(section.measured.on) }}</dd></template>
             <dt>spare</dt><dd><EstimateText :estimate="section.bar.spare" /></dd>
             <template v-if="section.bar.gap"><dt>gap to the floor</dt><dd><EstimateText :estimate="section.bar.gap" /></dd></template>
             <dt>grows a week</dt><dd>{{ length.bare(section.bar.net_mm_week) }} <span class="soft small">± {{ length.show(section.bar.sd_mm_week) }}, {{ sources[section.rate_source] }}</span></dd>

@@ -5,6 +5,7 @@ import { computed, onMounted, reactive, ref, useTemplateRef, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { Refusal, type Schemas } from '../api/client'
 import { useDog, useRecordCheck, useSettings } from '../api/queries'
+import { feelerTold } from '../local/looks'
 import { dayOf } from '../dates'
 import { useCaliper } from '../local/caliper'
 import { today } from '../local/day'
@@ -150,7 +151,7 @@ onKey((event) => {
   if ((target && !inNumber && target.closest('input, select, textarea')) || (inNumber && target.value !== '')) return
   const isDewclaw = bar.value.group === 'dewclaw'
   const feeler = settings.value?.gap_feelers['taco'.indexOf(event.key)]
-  if (feeler && 'taco'.includes(event.key)) return act(event, () => !isDewclaw && tell({ gap_mm: feeler.gap_mm }))
+  if (feeler && 'taco'.includes(event.key)) return act(event, () => !isDewclaw && tell(feelerTold(feeler.gap_mm, look.value)))
   const shape = (['straight', 'usual', 'hooked', 'curled'] as const)['fghj'.indexOf(event.key)]
   if (shape) return act(event, () => tell({ shape }))
   const keys: Record<string, () => void> = {

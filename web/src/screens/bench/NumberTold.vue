@@ -4,12 +4,14 @@ import { BFormInput } from 'bootstrap-vue-next/components/BFormInput'
 import { BFormSelect } from 'bootstrap-vue-next/components/BFormSelect'
 import { computed, ref } from 'vue'
 import type { Schemas } from '../../api/client'
+import { typedWith } from '../../local/numberMode'
+import TypedWith from '../../parts/TypedWith.vue'
 import { useUnits } from '../../units'
 import { landmarks, measures } from '../../words'
 
 /** A landmark seen or a length measured: what one likes to tell, and nothing waits for it. */
 const props = defineProps<{ nail: Schemas['BenchNail'] }>()
-const emit = defineEmits<{ seen: [mark: Schemas['Landmark'], mm: number]; measured: [what: Schemas['Measure'], mm: number] }>()
+const emit = defineEmits<{ seen: [mark: Schemas['Landmark'], mm: number, by: Schemas['Means']]; measured: [what: Schemas['Measure'], mm: number, by: Schemas['Means']] }>()
 const { length } = useUnits()
 /** One press tells what is usual: where the groove ends, or the quick of a light nail, so far from the tip. */
 const quickly = [2, 3, 4, 5]
@@ -26,8 +28,8 @@ function tell() {
   const mm = length.value.typed(typed.value)
   wrong.value = mm === undefined ? `“${typed.value}” is not a number of ${length.value.symbol}.` : ''
   if (mm === undefined) return
-  if (what.value in landmarks) emit('seen', what.value as Schemas['Landmark'], mm)
-  else emit('measured', what.value as Schemas['Measure'], mm)
+  if (what.value in landmarks) emit('seen', what.value as Schemas['Landmark'], mm, typedWith.value)
+  else emit('measured', what.value as Schemas['Measure'], mm, typedWith.value)
   typed.value = ''
 }
 </script>
@@ -35,7 +37,7 @@ function tell() {
 <template>
   <div v-if="unread" class="choices" role="group" :aria-label="`${landmarks[usual]}, from the tip`">
     <span>{{ landmarks[usual] }}</span>
-    <button v-for="mm in quickly" :key="mm" type="button" @click="emit('seen', usual, mm)">{{ length.show(mm) }}</button>
+    <button v-for="mm in quickly" :key="mm" type="button" @click="emit('seen', usual, mm, 'eye')">{{ length.show(mm) }}</button>
   </div>
   <form class="told" novalidate @submit.prevent="tell">
     <label for="bench-what" class="visually-hidden">The number is</label>
@@ -44,6 +46,7 @@ function tell() {
     <BFormInput id="bench-number" v-model="typed" inputmode="decimal" autocomplete="off" :state="wrong ? false : null" aria-describedby="bench-wrong" />
     <span class="soft">{{ length.symbol }}</span>
     <BButton type="submit" variant="plain">Tell</BButton>
+    <TypedWith />
     <p v-if="wrong" id="bench-wrong" class="refused" role="alert">{{ wrong }}</p>
   </form>
 </template>

@@ -5,8 +5,9 @@ import { computed, onMounted, ref, useTemplateRef } from 'vue'
 import type { Schemas } from '../../api/client'
 import { useSettings } from '../../api/queries'
 import type { NailDraft } from '../../local/drafts'
-import { numberMode, type NumberMode } from '../../local/numberMode'
+import { numberMode, typedWith, type NumberMode } from '../../local/numberMode'
 import AppIcon from '../../parts/AppIcon.vue'
+import TypedWith from '../../parts/TypedWith.vue'
 import { atMost, useUnits } from '../../units'
 import { feelers, nailInWords, reactions, sources } from '../../words'
 
@@ -61,22 +62,24 @@ function settle(): boolean {
     wrong.value = `“${typed.value}” is not a number of ${length.value.symbol}.`
     return false
   }
-  put(numberMode.value === 'cuts_mm' ? (numbers as number[]) : numbers[0]!)
+  put(numberMode.value === 'cuts_mm' ? (numbers as number[]) : numbers[0]!, typedWith.value)
   typed.value = ''
   return true
 }
-function put(value: number | number[]) {
+function put(value: number | number[], by: Schemas['Means']) {
+  const what = numberMode.value.replace('_mm', '')
+  const means = numberMode.value === 'cuts_mm' ? props.nail.means : { ...props.nail.means, [what]: { by } }
   const cut = numberMode.value === 'cuts_mm' ? true : props.nail.cuts_mm.length > 0 && props.nail.mark !== 'left'
-  emit('tell', { [numberMode.value]: value, mark: cut ? 'done' : 'left', sure: undefined })
+  emit('tell', { [numberMode.value]: value, means, mark: cut ? 'done' : 'left', sure: undefined })
 }
 /** A linked caliper's reading is taken as if it had been typed and entered. */
 function measured(mm: number) {
   if (numberMode.value === 'cuts_mm') numberMode.value = 'length_after_mm' // a caliper measures no cut
-  feel(mm)
+  take(mm, 'caliper')
 }
-function feel(gap: number) {
+function take(mm: number, by: Schemas['Means']) {
   typed.value = ''
-  put(gap)
+  put(mm, by)
   emit('next')
 }
 </script>
@@ -109,8 +112,9 @@ function feel(gap: number) {
       <span class="unit">{{ length.symbol }}</span>
       <BButton type="submit" variant="plain">Next</BButton>
     </form>
+    <TypedWith v-if="numberMode !== 'cuts_mm'" />
     <div v-if="numberMode.startsWith('gap')" class="choices" role="group" aria-label="By feeler">
-      <button v-for="f in settings?.gap_feelers" :key="f.feeler" type="button" @click="feel(f.gap_mm)">{{ feelers[f.feeler] }}</button>
+      <button v-for="f in settings?.gap_feelers" :key="f.feeler" type="button" @click="take(f.gap_mm, 'feeler')">{{ feelers[f.feeler] }}</button>
     </div>
     <p v-if="wrong || refused.length > 0" id="number-wrong" class="refused" role="alert">
       {{ wrong }}<span v-for="e in refused" :key="e.field">{{ nail.code }}: {{ e.field.replace(/^records\[\d+\]\./, '').replaceAll('_', ' ').replace(' mm', '') }} {{ e.expected }} (you gave {{ e.value }}). </span>

@@ -3,8 +3,11 @@ import { BButton } from 'bootstrap-vue-next/components/BButton'
 import { BFormInput } from 'bootstrap-vue-next/components/BFormInput'
 import { computed, onMounted, ref, useTemplateRef } from 'vue'
 import type { Schemas } from '../../api/client'
+import { feelerTold } from '../../local/looks'
 import { useSettings } from '../../api/queries'
+import { typedWith } from '../../local/numberMode'
 import ShapePicture from '../../nail/ShapePicture.vue'
+import TypedWith from '../../parts/TypedWith.vue'
 import { useUnits } from '../../units'
 import { colours, feelers, nailInWords, shapes, states } from '../../words'
 
@@ -34,13 +37,13 @@ function settle(): boolean {
     wrong.value = `“${typed.value}” is not a number of ${length.value.symbol}.`
     return false
   }
-  emit('tell', { [what.value]: mm, sure: undefined })
+  emit('tell', { [what.value]: mm, means: { ...props.look.means, [what.value === 'gap_mm' ? 'gap' : 'length']: { by: typedWith.value } }, sure: undefined })
   typed.value = ''
   return true
 }
 /** A caliper measures the length, whatever the field is set to. */
 function measured(mm: number) {
-  emit('tell', { length_mm: mm })
+  emit('tell', { length_mm: mm, means: { ...props.look.means, length: { by: 'caliper' } } })
   emit('next')
 }
 defineExpose({ focus, settle, measured })
@@ -59,7 +62,7 @@ const source = (seen: unknown) => (seen === undefined ? 'assumed' : 'seen')
     <template v-if="!isDewclaw">
       <h2>Floor <span :class="['mark', source(look.gap_mm ?? look.past_pad)]">{{ look.gap_mm === undefined ? (look.past_pad ? 'past its pad' : 'assumed') : `gap ${length.inField(look.gap_mm)} ${length.symbol}` }}</span></h2>
       <div class="choices" role="group" aria-label="What passes under it">
-        <button v-for="(f, i) in settings?.gap_feelers" :key="f.feeler" type="button" class="big" :aria-pressed="look.gap_mm === f.gap_mm" @click="emit('tell', { gap_mm: f.gap_mm })">{{ feelers[f.feeler] }} <kbd>{{ 'TACO'[i] }}</kbd></button>
+        <button v-for="(f, i) in settings?.gap_feelers" :key="f.feeler" type="button" class="big" :aria-pressed="look.gap_mm === f.gap_mm" @click="emit('tell', feelerTold(f.gap_mm, look))">{{ feelers[f.feeler] }} <kbd>{{ 'TACO'[i] }}</kbd></button>
         <button type="button" class="big" :aria-pressed="look.past_pad === true" @click="emit('tell', { past_pad: !look.past_pad })">past its pad <kbd>X</kbd></button>
       </div>
     </template>
@@ -86,6 +89,7 @@ const source = (seen: unknown) => (seen === undefined ? 'assumed' : 'seen')
       <BFormInput id="number" ref="input" v-model="typed" inputmode="decimal" autocomplete="off" :state="wrong || refused.length > 0 ? false : null" aria-describedby="number-wrong" />
       <BButton type="submit" variant="plain" class="take">Take</BButton>
     </form>
+    <TypedWith />
     <p v-if="look.length_mm !== undefined" class="small">Length {{ length.inField(look.length_mm) }} {{ length.symbol }}.</p>
     <p v-if="wrong || refused.length > 0" id="number-wrong" class="refused" role="alert">{{ wrong }}<span v-for="e in refused" :key="e.field">{{ look.code }}: {{ e.field.replace(/^looks\[\d+\]\./, '').replaceAll('_', ' ').replace(' mm', '') }} {{ e.expected }} (you gave {{ e.value }}). </span>
       <button v-if="refused.length > 0" type="button" class="sure" :aria-pressed="look.sure === true" @click="emit('tell', { sure: !look.sure })">It is right: keep it</button></p>

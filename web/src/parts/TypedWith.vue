@@ -1,0 +1,10 @@
+<script setup lang="ts">
+import { typedWith } from '../local/numberMode'
+import { typedWiths } from '../words'
+</script>
+
+<template>
+  <div class="choices" role="group" aria-label="The number was read">
+    <button v-for="(words, by) in typedWiths" :key="by" type="button" :aria-pressed="typedWith === by" @click="typedWith = by">{{ words }}</button>
+  </div>
+</template>
