@@ -51,8 +51,10 @@ func fillLarge(path string, today date.Date) error {
 		}
 	}
 	blade, band := uuid.New(), uuid.New()
-	for id, kind := range map[uuid.UUID]kit.Kind{blade: kit.Kind(kit.LargePlier), band: kit.Kind(kit.GrinderBand)} {
-		if err := b.AddKitItem(ctx, store.KitItem{ID: id, Item: kit.Item{Kind: kind, Name: string(kind), Grit: 120}}); err != nil {
+	for id, item := range map[uuid.UUID]kit.Item{
+		blade: {Kind: kit.Kind(kit.LargePlier), Name: "plier", Stock: kit.Full}, band: {Kind: kit.Kind(kit.GrinderBand), Name: "band", Grit: 120, Stock: kit.Full},
+	} {
+		if err := b.AddKitItem(ctx, store.KitItem{ID: id, Item: item}); err != nil {
 			return err
 		}
 	}
