@@ -4,9 +4,9 @@ import (
 	"context"
 
 	"fribbet/internal/api/contract"
+	"fribbet/internal/core/bench"
 	"fribbet/internal/core/kit"
 	"fribbet/internal/core/quick"
-	"fribbet/internal/core/sitting"
 	"fribbet/internal/core/verdict"
 
 	"github.com/google/uuid"
@@ -18,9 +18,9 @@ func (h handlers) GetBench(ctx context.Context, r contract.GetBenchRequestObject
 }
 
 func (h handlers) TellEvents(ctx context.Context, r contract.TellEventsRequestObject) (contract.TellEventsResponseObject, error) {
-	var events []sitting.Event
+	var events []bench.Event
 	for _, in := range r.Body.Events {
-		e := sitting.Event{
+		e := bench.Event{
 			ID: in.Id, At: in.At.UTC(), Kind: in.Kind, Nail: in.Nail, MM: orZero(in.Mm), Measure: orZero(in.Measure), By: orZero(in.By), SD: orZero(in.SdMm), Landmark: orZero(in.Landmark),
 			Face: orZero(in.Face), Of: orZero(in.Of), Reaction: orZero(in.Reaction), Tool: orZero(in.Tool), Note: orZero(in.Note),
 			Helper: orZero(in.Helper), Ticks: in.Ticks, Minutes: in.Minutes, Calm: in.CalmMinutes, Sure: orZero(in.Sure),
@@ -45,7 +45,7 @@ func (h handlers) bench(ctx context.Context, dogID, sittingID uuid.UUID) (contra
 	out := contract.BenchJSONResponse{
 		SittingId: b.ID, DogId: b.Dog.ID, Name: b.Dog.Name, Started: &b.State.Start, Ended: b.State.Ended, Helper: b.State.Helper,
 		Tool: b.State.Tool, ItemId: idOf(b.State.Item), Note: b.State.Note, Stop: b.Hand.Stop, RiskLimit: float64(b.Hand.Limit), Events: len(b.Log),
-		ContactSeconds: kit.ContactTime, CoolingSeconds: kit.CoolingTime, HoldSeconds: sitting.BloodHold.Seconds(), StopsSeconds: sitting.BloodStops.Seconds(), Stopping: quick.Stopping(), TouchMm: b.Touch, Nails: []contract.BenchNail{},
+		ContactSeconds: kit.ContactTime, CoolingSeconds: kit.CoolingTime, HoldSeconds: bench.BloodHold.Seconds(), StopsSeconds: bench.BloodStops.Seconds(), Stopping: quick.Stopping(), TouchMm: b.Touch, Nails: []contract.BenchNail{},
 		On: b.On, RankBefore: rank(b.Before), RankAfter: rank(b.After), Praise: b.State.Praise(), Remedy: b.Remedy,
 		Cautions: cautions(b.Cautions), Mind: list(kit.Cautions(b.State.Tool)),
 	}
@@ -62,7 +62,7 @@ func (h handlers) bench(ctx context.Context, dogID, sittingID uuid.UUID) (contra
 	return out, nil
 }
 
-func benchAdvice(n sitting.BenchNail) contract.BenchAdvice {
+func benchAdvice(n bench.Nail) contract.BenchAdvice {
 	v := n.Verdict
 	out := contract.BenchAdvice{
 		Kind: v.Kind, Action: contract.BenchAdviceAction(v.Action), CutMm: v.MM, Slivers: v.Slivers, LeftMm: v.Left,
@@ -74,7 +74,7 @@ func benchAdvice(n sitting.BenchNail) contract.BenchAdvice {
 	return out
 }
 
-func benchNail(n sitting.BenchNail) contract.BenchNail {
+func benchNail(n bench.Nail) contract.BenchNail {
 	w := n.Work
 	out := contract.BenchNail{
 		Code: n.Plan.Code, Colour: n.Colour, State: n.Plan.State, Today: n.Today, LengthMm: n.Length, PlannedMm: list(n.Plan.Cuts()),

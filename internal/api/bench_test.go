@@ -10,8 +10,8 @@ import (
 	"github.com/stretchr/testify/require"
 
 	"fribbet/internal/api/contract"
+	"fribbet/internal/core/bench"
 	"fribbet/internal/core/quick"
-	"fribbet/internal/core/sitting"
 	"fribbet/internal/core/verdict"
 )
 
@@ -56,7 +56,7 @@ func TestASittingAtTheBench(t *testing.T) {
 	after := find(b, "LH3")
 	assert.Equal(t, contract.BenchAdviceActionStop, after.Advice.Action)
 	assert.True(t, after.Advice.Eye)
-	assert.Equal(t, sitting.Showed, b.Last.Kind)
+	assert.Equal(t, bench.Showed, b.Last.Kind)
 	assert.Equal(t, 5, ask[contract.Bench](c, "POST", sat+"/events", more, 200).Events, "told twice")
 
 	view := ask[contract.DogView](c, "GET", at, "", 200)

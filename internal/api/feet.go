@@ -6,14 +6,15 @@ import (
 
 	"fribbet/internal/api/contract"
 	"fribbet/internal/core/claw"
-	"fribbet/internal/core/dog"
+	"fribbet/internal/core/feet"
 	"fribbet/internal/core/measure"
+	"fribbet/internal/core/record"
 	"fribbet/internal/store"
 )
 
 func (h handlers) RecordCheck(ctx context.Context, r contract.RecordCheckRequestObject) (contract.RecordCheckResponseObject, error) {
 	in := r.Body
-	c := store.Check{ID: in.Id, Check: dog.Check{
+	c := store.Check{ID: in.Id, Check: record.Check{
 		Clicks: in.Clicks, Hair: in.Hair, Swelling: in.Swelling, Limping: in.Limping, Breaking: in.Breaking,
 	}}
 	if in.On != nil {
@@ -21,7 +22,7 @@ func (h handlers) RecordCheck(ctx context.Context, r contract.RecordCheckRequest
 	}
 	for _, l := range in.Looks {
 		with := orZero(l.Means)
-		c.Looks = append(c.Looks, dog.Look{
+		c.Looks = append(c.Looks, record.Look{
 			Code: l.Code, Gap: read(measure.Gap, l.GapMm, with.Gap), Length: read(measure.Length, l.LengthMm, with.Length), PastPad: l.PastPad != nil && *l.PastPad, Present: l.Present,
 			Colour: l.Colour, Shape: l.Shape, State: l.State, Sure: orZero(l.Sure),
 		})
@@ -42,7 +43,7 @@ func (h handlers) GetSection(ctx context.Context, r contract.GetSectionRequestOb
 		return nil, err
 	}
 	out := contract.GetSection200JSONResponse{
-		Bar: rank([]dog.Reading{s.Reading}).Bars[0], RateSource: s.RateFrom, MarginMm: margin, SliverMm: dog.Sliver, Outline: outline(s.Stance.Outline()),
+		Bar: rank([]feet.Reading{s.Reading}).Bars[0], RateSource: s.RateFrom, MarginMm: margin, SliverMm: record.Sliver, Outline: outline(s.Stance.Outline()),
 		Quick: outline(s.Stance.Quick(s.Quick)), QuickShort: outline(s.Stance.Quick(s.QuickShort)), QuickLong: outline(s.Stance.Quick(s.QuickLong)),
 		Centre: point(s.Stance.Centre()), TurnDegDay: claw.Degrees(s.TurnPerDay), ReachMm: s.Stance.Reach(),
 		Groove: point(s.Stance.Groove(s.Quick)), Hook: point(s.Stance.Hook(s.Quick)), DaysToFloor: wholeDays(s.Days),
@@ -71,7 +72,7 @@ func (h handlers) GetForecast(ctx context.Context, r contract.GetForecastRequest
 	for i := range f.Readings[0] {
 		bar := contract.ForecastBar{Code: f.Readings[0][i].Code}
 		for _, day := range f.Readings {
-			b := dog.BarOf(day[i])
+			b := feet.BarOf(day[i])
 			bar.LengthMm = append(bar.LengthMm, b.Length.Value)
 			bar.QuickMm = append(bar.QuickMm, b.Quick)
 			bar.QuickShortMm = append(bar.QuickShortMm, b.QuickShort)

@@ -8,13 +8,11 @@ import (
 
 	"fribbet/internal/api/contract"
 	"fribbet/internal/book"
-	"fribbet/internal/core/claw"
-	"fribbet/internal/core/dog"
 	"fribbet/internal/core/estimate"
 	"fribbet/internal/core/fault"
+	"fribbet/internal/core/feet"
 	"fribbet/internal/core/growth"
 	"fribbet/internal/core/nail"
-	"fribbet/internal/core/quick"
 	"fribbet/internal/core/rhythm"
 )
 
@@ -74,7 +72,7 @@ func (h handlers) GetHistory(ctx context.Context, r contract.GetHistoryRequestOb
 	return contract.GetHistory200JSONResponse{Codes: got.Codes, Past: points(got.Past), Forecast: points(got.Forecast)}, nil
 }
 
-func points(in []dog.Point) []contract.HistoryPoint {
+func points(in []feet.Point) []contract.HistoryPoint {
 	out := []contract.HistoryPoint{}
 	for _, p := range in {
 		out = append(out, contract.HistoryPoint{
@@ -112,7 +110,7 @@ func rate(r growth.Rate) contract.Rate {
 	return contract.Rate{MmWeek: e.Value, LowMmWeek: e.Low, HighMmWeek: e.High}
 }
 
-func growthOf(g dog.Growth, outliers []dog.Outlier) contract.Growth {
+func growthOf(g feet.Growth, outliers []feet.Outlier) contract.Growth {
 	out := contract.Growth{
 		Gross: rate(g.Gross), Usual: rate(g.Usual), Rest: inMM(g.Rest), Measured: g.Measured, Source: g.Source, Words: g.Words,
 		Groups: []contract.GroupGrowth{}, Outliers: []contract.Outlier{},
@@ -156,19 +154,11 @@ func (handlers) CalcGrowth(_ context.Context, r contract.CalcGrowthRequestObject
 
 func (handlers) CalcRhythm(_ context.Context, r contract.CalcRhythmRequestObject) (contract.CalcRhythmResponseObject, error) {
 	in := r.Body
-	var f fault.Fields
-	f.Range("net_mm_week", in.NetMmWeek, 0.01, 5, "mm a week")
-	f.Range("spare_after_trim_mm", in.SpareAfterTrimMm, 0, 80, "mm")
-	f.Range("weight_kg", in.WeightKg, growth.LeastWeight, growth.MostWeight, "kg")
-	f.Range("interval_weeks", in.IntervalWeeks, 0.1, 520, "weeks")
-	if err := f.Err(); err != nil {
+	got, err := rhythm.Asked{Rate: in.NetMmWeek, Spare: in.SpareAfterTrimMm, Weight: in.WeightKg, Weeks: in.IntervalWeeks}.Moves()
+	if err != nil {
 		return nil, err
 	}
-	d := quick.Drift{Rate: in.NetMmWeek, Follow: quick.UsualFollow(claw.SizeFactor(in.WeightKg))}
-	move := d.Move(in.SpareAfterTrimMm, in.IntervalWeeks)
 	return contract.CalcRhythm200JSONResponse{
-		QuickMoveMm: move, QuickMoveMmWeek: move / in.IntervalWeeks,
-		SpareBeforeMm:  d.After(quick.Spare{Mean: in.SpareAfterTrimMm}, in.IntervalWeeks).Mean,
-		BreakEvenWeeks: given(d.BreakEven(in.SpareAfterTrimMm)),
+		QuickMoveMm: got.Quick, QuickMoveMmWeek: got.Week, SpareBeforeMm: got.Spare, BreakEvenWeeks: given(got.BreakEven),
 	}, nil
 }

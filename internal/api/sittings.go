@@ -6,10 +6,11 @@ import (
 	"github.com/google/uuid"
 
 	"fribbet/internal/api/contract"
-	"fribbet/internal/core/dog"
 	"fribbet/internal/core/estimate"
+	"fribbet/internal/core/feet"
 	"fribbet/internal/core/kit"
 	"fribbet/internal/core/measure"
+	"fribbet/internal/core/record"
 	"fribbet/internal/core/sitting"
 	"fribbet/internal/core/temper"
 	"fribbet/internal/store"
@@ -23,13 +24,13 @@ func (h handlers) GetPlan(ctx context.Context, r contract.GetPlanRequestObject) 
 	}
 	handling := p.Dog.Handling
 	out := contract.GetPlan200JSONResponse{
-		DogId: p.Dog.ID, Name: p.Dog.Name, Today: h.book.Today(), Tool: p.Tool, Cautions: cautions(p.Cautions), SliverMm: dog.Sliver,
+		DogId: p.Dog.ID, Name: p.Dog.Name, Today: h.book.Today(), Tool: p.Tool, Cautions: cautions(p.Cautions), SliverMm: record.Sliver,
 		Helper: helper, Helping: handling.Helper, Blocked: p.Blocked, Alone: p.Alone, Support: sitting.Support,
 		Limits:      []contract.Limit{limit(p.Tolerance.Nails), limit(p.Tolerance.Minutes)},
 		CalmMinutes: p.Tolerance.Calm,
 		Days:        []contract.PlanDay{}, Left: []contract.LeftNail{}, Holds: []contract.Hold{}, Checklist: []contract.Thing{}, SeeTo: []contract.SeeTo{},
 	}
-	readings := make([]dog.Reading, len(p.Nails))
+	readings := make([]feet.Reading, len(p.Nails))
 	for i, n := range p.Nails {
 		readings[i] = n.Reading
 		out.Nails = append(out.Nails, contract.PlannedNail{Code: n.Code, Kind: n.Kind, CutsMm: list(n.Cuts()), Slivers: n.Most(), SliverMm: n.Going, MostMm: n.MostMM(), Why: n.Why})
@@ -113,7 +114,7 @@ func (h handlers) GetAdvice(ctx context.Context, r contract.GetAdviceRequestObje
 }
 
 func (h handlers) RecordSitting(ctx context.Context, r contract.RecordSittingRequestObject) (contract.RecordSittingResponseObject, error) {
-	if err := h.book.Record(ctx, r.DogId, sittingOf(*r.Body), dog.HowFar(orZero(r.Body.HowFar))); err != nil {
+	if err := h.book.Record(ctx, r.DogId, sittingOf(*r.Body), record.HowFar(orZero(r.Body.HowFar))); err != nil {
 		return nil, err
 	}
 	v, err := h.book.View(ctx, r.DogId)
@@ -124,12 +125,12 @@ func (h handlers) RecordSitting(ctx context.Context, r contract.RecordSittingReq
 }
 
 func sittingOf(in contract.SittingInput) store.Sitting {
-	s := store.Sitting{ID: in.Id, Sitting: dog.Sitting{
+	s := store.Sitting{ID: in.Id, Sitting: record.Sitting{
 		On: orZero(in.On), Note: orZero(in.Note), Minutes: in.Minutes, Calm: in.CalmMinutes, Helper: orZero(in.Helper), Ticks: in.Ticks,
 	}}
 	for _, one := range in.Records {
 		with := orZero(one.Means)
-		r := dog.Record{
+		r := record.Nail{
 			Code:         one.Code,
 			LengthBefore: read(measure.Length, one.LengthBeforeMm, with.LengthBefore), LengthAfter: read(measure.Length, one.LengthAfterMm, with.LengthAfter),
 			GapBefore: read(measure.Gap, one.GapBeforeMm, with.GapBefore), GapAfter: read(measure.Gap, one.GapAfterMm, with.GapAfter),

@@ -9,11 +9,12 @@ import (
 	"fribbet/internal/core/dog"
 	"fribbet/internal/core/due"
 	"fribbet/internal/core/estimate"
+	"fribbet/internal/core/feet"
 	"fribbet/internal/core/measure"
 )
 
-func rank(readings []dog.Reading) contract.Rank {
-	r := dog.RankOf(readings)
+func rank(readings []feet.Reading) contract.Rank {
+	r := feet.RankOf(readings)
 	out := contract.Rank{FloorMm: r.Floor, Bars: []contract.Bar{}}
 	for _, b := range r.Bars {
 		bar := contract.Bar{
@@ -31,7 +32,7 @@ func rank(readings []dog.Reading) contract.Rank {
 	return out
 }
 
-func smallRank(g dog.Glance) contract.SmallRank {
+func smallRank(g feet.Glance) contract.SmallRank {
 	out := contract.SmallRank{FloorMm: g.Floor, Bars: []contract.SmallBar{}}
 	for _, b := range g.Bars {
 		bar := contract.SmallBar{

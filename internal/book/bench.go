@@ -9,28 +9,29 @@ import (
 
 	"github.com/google/uuid"
 
+	"fribbet/internal/core/bench"
 	"fribbet/internal/core/date"
 	"fribbet/internal/core/dog"
 	"fribbet/internal/core/fault"
+	"fribbet/internal/core/feet"
 	"fribbet/internal/core/kit"
 	"fribbet/internal/core/quick"
-	"fribbet/internal/core/sitting"
 	"fribbet/internal/store"
 )
 
 // Bench is a sitting that is under way, or was.
 type Bench struct {
-	sitting.Bench
+	bench.Bench
 	Dog      store.Dog
 	ID       uuid.UUID
-	Log      sitting.Log
-	State    sitting.State
+	Log      bench.Log
+	State    bench.State
 	On       date.Date
 	Cautions []dog.Caution
 	Speed    kit.Speed
-	Remedy   string        // what stops the blood
-	Before   []dog.Reading // the nails as they were before it
-	After    []dog.Reading // and after it, on its day
+	Remedy   string         // what stops the blood
+	Before   []feet.Reading // the nails as they were before it
+	After    []feet.Reading // and after it, on its day
 }
 
 // Bench returns a dog's sitting as it stands.
@@ -44,7 +45,7 @@ func (b *Book) Bench(ctx context.Context, dogID, sittingID uuid.UUID) (Bench, er
 		return Bench{}, err
 	}
 	state := log.Events.Fold()
-	t, bench, err := b.benchAt(ctx, d, sittingID, state)
+	t, now, err := b.benchAt(ctx, d, sittingID, state)
 	if err != nil {
 		return Bench{}, err
 	}
@@ -53,31 +54,31 @@ func (b *Book) Bench(ctx context.Context, dogID, sittingID uuid.UUID) (Bench, er
 		return Bench{}, err
 	}
 	return Bench{
-		Bench: bench, Dog: t.dog, ID: sittingID, Log: log.Events, State: state, On: log.On, Cautions: t.cautions(bench.Plan),
+		Bench: now, Dog: t.dog, ID: sittingID, Log: log.Events, State: state, On: log.On, Cautions: t.cautions(now.Plan),
 		Remedy: t.Remedy(state.Ticks),
 		Speed:  kit.SpeedFor(kit.Job{Purpose: kit.Length, Hand: t.Hand}), Before: before, After: after,
 	}, nil
 }
 
 // benchAt is a dog's sitting, under way or yet to be told, where its events have brought it.
-func (b *Book) benchAt(ctx context.Context, d store.Dog, sittingID uuid.UUID, state sitting.State) (today, sitting.Bench, error) {
+func (b *Book) benchAt(ctx context.Context, d store.Dog, sittingID uuid.UUID, state bench.State) (today, bench.Bench, error) {
 	k, err := b.knownBefore(ctx, d, sittingID, state)
 	if err != nil {
-		return today{}, sitting.Bench{}, err
+		return today{}, bench.Bench{}, err
 	}
 	t, err := b.todayOf(ctx, d, k, state.Helper)
 	if err != nil {
-		return today{}, sitting.Bench{}, err
+		return today{}, bench.Bench{}, err
 	}
 	ground, err := b.store.Ground(ctx, state.Item)
 	if err != nil {
-		return today{}, sitting.Bench{}, err
+		return today{}, bench.Bench{}, err
 	}
-	return t, t.Bench(state, quick.LearnTouch(ground).Value), nil
+	return t, bench.Of(t.Question, state, quick.LearnTouch(ground).Value), nil
 }
 
 // doubts asks again for what places the quick where it cannot well be.
-func (b *Book) doubts(ctx context.Context, d store.Dog, sittingID uuid.UUID, before sitting.Log, events []sitting.Event) error {
+func (b *Book) doubts(ctx context.Context, d store.Dog, sittingID uuid.UUID, before bench.Log, events []bench.Event) error {
 	var f fault.Fields
 	for i, e := range events {
 		longer, added, err := before.Append(d.Dog, e)
@@ -85,11 +86,11 @@ func (b *Book) doubts(ctx context.Context, d store.Dog, sittingID uuid.UUID, bef
 			break // refused for another reason, and told so when it is to be kept
 		}
 		if added && e.PlacesQuick() {
-			_, bench, err := b.benchAt(ctx, d, sittingID, before.Fold())
+			_, now, err := b.benchAt(ctx, d, sittingID, before.Fold())
 			if err != nil {
 				return err
 			}
-			if want := bench.Doubt(e); want != "" {
+			if want := now.Doubt(e); want != "" {
 				f.Add(fmt.Sprintf("events[%d]", i), e.MM, want)
 			}
 		}
@@ -113,7 +114,7 @@ func (b *Book) dayOf(ctx context.Context, d store.Dog, sittingID uuid.UUID, at t
 const oldestTap = 31
 
 // knownBefore is what is known of a dog but for a sitting: one that was ended is in what is kept.
-func (b *Book) knownBefore(ctx context.Context, d store.Dog, sittingID uuid.UUID, state sitting.State) (known, error) {
+func (b *Book) knownBefore(ctx context.Context, d store.Dog, sittingID uuid.UUID, state bench.State) (known, error) {
 	if state.Ended {
 		return b.foldBut(ctx, d, []uuid.UUID{sittingID})
 	}
@@ -121,9 +122,9 @@ func (b *Book) knownBefore(ctx context.Context, d store.Dog, sittingID uuid.UUID
 }
 
 // around reads a dog's nails on the day of a sitting, before it and after it, whatever came later.
-func (b *Book) around(ctx context.Context, t today, sittingID uuid.UUID, on date.Date, state sitting.State) (before, after []dog.Reading, err error) {
-	feet := t.feet
-	if feet.Known().After(on) { // something was told of later days
+func (b *Book) around(ctx context.Context, t today, sittingID uuid.UUID, on date.Date, state bench.State) (before, after []feet.Reading, err error) {
+	f := t.feet
+	if f.Known().After(on) { // something was told of later days
 		sittings, err := b.store.Sittings(ctx, t.dog.ID)
 		if err != nil {
 			return nil, nil, err
@@ -134,19 +135,19 @@ func (b *Book) around(ctx context.Context, t today, sittingID uuid.UUID, on date
 		}
 		sittings = slices.DeleteFunc(sittings, func(s store.Sitting) bool { return s.On.After(on) || s.ID == sittingID })
 		checks = slices.DeleteFunc(checks, func(c store.Check) bool { return c.On.After(on) })
-		feet = fold(t.dog, sittings, checks).feet
+		f = fold(t.dog, sittings, checks).feet
 	}
 	s := state.Sitting(on)
 	if len(s.Records) == 0 {
-		return feet.On(on), feet.On(on), nil // nothing was done at it yet
+		return f.On(on), f.On(on), nil // nothing was done at it yet
 	}
-	return feet.On(on), feet.And(s).On(on), nil
+	return f.On(on), f.And(s).On(on), nil
 }
 
 // Tell adds events to a dog's sitting, in their order; the first begins it. Events that are
 // there already change nothing; one that cannot have happened is refused by its place in the
 // list, and then none of them is kept.
-func (b *Book) Tell(ctx context.Context, dogID, sittingID uuid.UUID, events []sitting.Event) error {
+func (b *Book) Tell(ctx context.Context, dogID, sittingID uuid.UUID, events []bench.Event) error {
 	d, err := b.store.Dog(ctx, dogID)
 	if err != nil {
 		return err
@@ -180,7 +181,7 @@ func (b *Book) Tell(ctx context.Context, dogID, sittingID uuid.UUID, events []si
 	if err != nil {
 		return err
 	}
-	err = b.store.Append(ctx, dogID, sittingID, on, b.now(), func(log sitting.Log) (sitting.Log, error) {
+	err = b.store.Append(ctx, dogID, sittingID, on, b.now(), func(log bench.Log) (bench.Log, error) {
 		for i, e := range events {
 			longer, _, err := log.Append(d.Dog, e)
 			if err != nil {

@@ -16,6 +16,7 @@ import (
 	"fribbet/internal/core/fault"
 	"fribbet/internal/core/kit"
 	"fribbet/internal/core/nail"
+	"fribbet/internal/core/record"
 	"fribbet/internal/core/rhythm"
 	"fribbet/internal/core/temper"
 	"fribbet/internal/core/units"
@@ -43,7 +44,7 @@ func chosen(role string) store.Settings {
 }
 
 func trimmed(code string, tool kit.Tool, on date.Date) store.Sitting {
-	return store.Sitting{ID: uuid.New(), Sitting: dog.Sitting{On: on, Records: []dog.Record{
+	return store.Sitting{ID: uuid.New(), Sitting: record.Sitting{On: on, Records: []record.Nail{
 		{Code: nail.MustParse(code), Cuts: []float64{1}, Tool: tool, Reaction: temper.Calm}}}}
 }
 

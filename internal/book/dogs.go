@@ -7,7 +7,10 @@ import (
 
 	"fribbet/internal/core/date"
 	"fribbet/internal/core/dog"
+	"fribbet/internal/core/feet"
 	"fribbet/internal/core/ladder"
+	"fribbet/internal/core/outlook"
+	"fribbet/internal/core/record"
 	"fribbet/internal/core/sitting"
 	"fribbet/internal/core/verdict"
 	"fribbet/internal/store"
@@ -16,14 +19,14 @@ import (
 // View is a dog as it stands today.
 type View struct {
 	Dog      store.Dog
-	Next     *dog.Next // none when there is no date
-	WhyNone  string    // why there is none
-	Readings []dog.Reading
+	Next     *outlook.Next // none when there is no date
+	WhyNone  string        // why there is none
+	Readings []feet.Reading
 	Cautions []dog.Caution
 	Sittings []store.Sitting // latest first
 	Moods    []sitting.Mood  // oldest first
-	Growth   dog.Growth
-	Outliers []dog.Outlier // lengths that did not fit this dog and were left out
+	Growth   feet.Growth
+	Outliers []feet.Outlier // lengths that did not fit this dog and were left out
 	Training ladder.Training
 	Plan     *Recession // of bringing its quicks back, that is on
 	Open     *uuid.UUID // a sitting that was begun and not ended
@@ -68,7 +71,7 @@ func (b *Book) ChangeDog(ctx context.Context, id uuid.UUID, version int, c dog.C
 
 // View returns a dog as it stands today.
 func (b *Book) View(ctx context.Context, id uuid.UUID) (View, error) {
-	d, feet, sittings, err := b.feet(ctx, id)
+	d, f, sittings, err := b.feet(ctx, id)
 	if err != nil {
 		return View{}, err
 	}
@@ -85,10 +88,10 @@ func (b *Book) View(ctx context.Context, id uuid.UUID) (View, error) {
 		return View{}, err
 	}
 	v := View{
-		Dog: d, Readings: feet.On(b.Today()), Moods: sitting.Moods(trimsOf(sittings)), Training: b.training(ladders),
-		Growth: feet.Growth(b.Today()), Outliers: feet.Outliers,
+		Dog: d, Readings: f.On(b.Today()), Moods: sitting.Moods(trimsOf(sittings)), Training: b.training(ladders),
+		Growth: f.Growth(b.Today()), Outliers: f.Outliers,
 	}
-	if v.Plan, err = b.recession(ctx, d, feet, sittings); err != nil {
+	if v.Plan, err = b.recession(ctx, d, f, sittings); err != nil {
 		return View{}, err
 	}
 	if id, is := open[d.ID]; is {
@@ -97,54 +100,54 @@ func (b *Book) View(ctx context.Context, id uuid.UUID) (View, error) {
 	for i := len(sittings) - 1; i >= 0; i-- {
 		v.Sittings = append(v.Sittings, sittings[i])
 	}
-	v.Cautions = cautionsOf(feet, v.Readings, v.Training, b.Today(), settings.Role != Groomer)
-	next, has, err := feet.Next(terms(settings, v.Training, feet))
+	v.Cautions = cautionsOf(f, v.Readings, v.Training, b.Today(), settings.Role != Groomer)
+	next, has, err := outlook.NextOf(f, terms(settings, v.Training, f))
 	if has {
 		v.Next = &next
 	} else {
-		v.WhyNone = feet.WhyNone()
+		v.WhyNone = outlook.WhyNone(f)
 	}
 	return v, err
 }
 
 // feet reads a dog, what is known of its feet, and its sittings.
-func (b *Book) feet(ctx context.Context, id uuid.UUID) (store.Dog, dog.Feet, []store.Sitting, error) {
+func (b *Book) feet(ctx context.Context, id uuid.UUID) (store.Dog, feet.Feet, []store.Sitting, error) {
 	d, err := b.store.Dog(ctx, id)
 	if err != nil {
-		return store.Dog{}, dog.Feet{}, nil, err
+		return store.Dog{}, feet.Feet{}, nil, err
 	}
 	k, err := b.known(ctx, d)
 	if err != nil {
-		return store.Dog{}, dog.Feet{}, nil, err
+		return store.Dog{}, feet.Feet{}, nil, err
 	}
 	sittings, err := b.store.Sittings(ctx, id)
 	return d, k.feet, sittings, err
 }
 
 // cautionsOf are what to know before a dog's feet are touched today.
-func cautionsOf(feet dog.Feet, readings []dog.Reading, training ladder.Training, today date.Date, keeper bool) []dog.Caution {
-	all := append(sitting.WhileTraining(readings, training.Paws(), keeper), feet.HandlingCautions(today, false)...)
-	return append(all, feet.Cautions(readings, keeper)...)
+func cautionsOf(f feet.Feet, readings []feet.Reading, training ladder.Training, today date.Date, keeper bool) []dog.Caution {
+	all := append(sitting.WhileTraining(readings, training.Paws(), keeper), f.HandlingCautions(today, false)...)
+	return append(all, outlook.Cautions(f, readings, keeper)...)
 }
 
 // terms are what a dog's plans and dates keep to.
-func terms(s store.Settings, training ladder.Training, feet dog.Feet) dog.Terms {
-	return dog.Terms{
+func terms(s store.Settings, training ladder.Training, f feet.Feet) outlook.Terms {
+	return outlook.Terms{
 		Margin: s.Margin, Closed: s.Holidays, Training: training.Paws(),
-		Hand: verdict.For(s.EndPoint, s.Hand, s.Role != Groomer, feet.Quicked()), Keeper: s.Role != Groomer,
+		Hand: verdict.For(s.EndPoint, s.Hand, s.Role != Groomer, f.Quicked()), Keeper: s.Role != Groomer,
 	}
 }
 
-func walksOf(checks []store.Check) []dog.Check {
-	walks := make([]dog.Check, len(checks))
+func walksOf(checks []store.Check) []record.Check {
+	walks := make([]record.Check, len(checks))
 	for i, c := range checks {
 		walks[i] = c.Check
 	}
 	return walks
 }
 
-func trimsOf(sittings []store.Sitting) []dog.Sitting {
-	trims := make([]dog.Sitting, len(sittings))
+func trimsOf(sittings []store.Sitting) []record.Sitting {
+	trims := make([]record.Sitting, len(sittings))
 	for i, s := range sittings {
 		trims[i] = s.Sitting
 	}

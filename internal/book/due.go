@@ -12,7 +12,9 @@ import (
 	"fribbet/internal/core/date"
 	"fribbet/internal/core/dog"
 	"fribbet/internal/core/due"
+	"fribbet/internal/core/feet"
 	"fribbet/internal/core/ladder"
+	"fribbet/internal/core/outlook"
 	"fribbet/internal/store"
 )
 
@@ -32,10 +34,10 @@ type Turn struct {
 	On       date.Date `json:",omitzero"` // none when it is to be looked at now
 	Cautious date.Date `json:",omitzero"`
 	Reason   string
-	Waits    string           // which nails can be left out
-	Why      *due.Explanation `json:",omitempty"`
-	Look     *dog.WantedLook  `json:",omitempty"`
-	Glance   dog.Glance
+	Waits    string              // which nails can be left out
+	Why      *due.Explanation    `json:",omitempty"`
+	Look     *outlook.WantedLook `json:",omitempty"`
+	Glance   feet.Glance
 	Cautions []dog.Caution
 }
 
@@ -94,10 +96,10 @@ func (b *Book) SeenMoved(ctx context.Context) error { return b.store.SeenMoved(c
 func nameKey(name string) string { return strings.ToLower(strings.TrimSpace(name)) }
 
 // stand works out what the lists read of one dog.
-func (b *Book) stand(s store.Standing, d store.Dog, feet dog.Feet, ladders []store.Ladder, settings store.Settings) (store.Standing, error) {
+func (b *Book) stand(s store.Standing, d store.Dog, f feet.Feet, ladders []store.Ladder, settings store.Settings) (store.Standing, error) {
 	today := b.Today()
 	training := b.training(ladders)
-	turn, err := turnOf(feet, training, settings, today)
+	turn, err := turnOf(f, training, settings, today)
 	if err != nil {
 		return s, fmt.Errorf("date of %s: %w", s.DogID, err)
 	}
@@ -109,8 +111,8 @@ func (b *Book) stand(s store.Standing, d store.Dog, feet dog.Feet, ladders []sto
 	if !turn.Train {
 		s.DueOn = turn.On
 	}
-	readings := feet.On(today)
-	turn.Glance, turn.Cautions = dog.GlanceOf(readings), cautionsOf(feet, readings, training, today, settings.Role != Groomer)
+	readings := f.On(today)
+	turn.Glance, turn.Cautions = feet.GlanceOf(readings), cautionsOf(f, readings, training, today, settings.Role != Groomer)
 	s.Foremost = slices.ContainsFunc(turn.Cautions, func(c dog.Caution) bool { return c.Kind == dog.Veterinarian })
 	s.Due, err = json.Marshal(turn)
 	return s, err
@@ -124,18 +126,18 @@ func (b *Book) unreckoned(s store.Standing, d store.Dog) (store.Standing, error)
 	return s, err
 }
 
-func turnOf(feet dog.Feet, training ladder.Training, settings store.Settings, today date.Date) (Turn, error) {
+func turnOf(f feet.Feet, training ladder.Training, settings store.Settings, today date.Date) (Turn, error) {
 	if training.Whole() {
 		first, _ := training.First(today)
 		on := first.NextOn(today)
 		return Turn{Standing: due.StandingAt(on, today), Train: true, On: on, Reason: first.Reason()}, nil
 	}
-	next, has, err := feet.Next(terms(settings, training, feet))
+	next, has, err := outlook.NextOf(f, terms(settings, training, f))
 	if err != nil {
 		return Turn{}, err
 	}
 	if !has {
-		return Turn{Standing: due.Unseen, Reason: feet.WhyNone()}, nil
+		return Turn{Standing: due.Unseen, Reason: outlook.WhyNone(f)}, nil
 	}
 	return Turn{
 		Standing: next.StandingOn(today), On: next.Due, Cautious: next.Cautious,

@@ -6,10 +6,11 @@ import (
 
 	"github.com/google/uuid"
 
-	"fribbet/internal/core/dog"
 	"fribbet/internal/core/due"
 	"fribbet/internal/core/fault"
+	"fribbet/internal/core/feet"
 	"fribbet/internal/core/nail"
+	"fribbet/internal/core/record"
 	"fribbet/internal/store"
 )
 
@@ -35,7 +36,7 @@ func (b *Book) Look(ctx context.Context, dogID uuid.UUID, c store.Check) error {
 	if err := c.Check.Check(d.Dog, b.Today()).Err(); err != nil {
 		return err
 	}
-	d.Dog = d.Seen(c.Check, walksOf(others)...)
+	d.Dog = c.Seen(d.Dog, walksOf(others)...)
 	if err := d.Dog.Check(b.Today()).Err(); err != nil { // such as a dog without any nail
 		return err
 	}
@@ -43,7 +44,7 @@ func (b *Book) Look(ctx context.Context, dogID uuid.UUID, c store.Check) error {
 }
 
 // sameCheck tells whether a walk-round says what is in the book under its id.
-func sameCheck(there, c dog.Check) error {
+func sameCheck(there, c record.Check) error {
 	if c.On.IsZero() {
 		c.On = there.On
 	}
@@ -54,14 +55,14 @@ func sameCheck(there, c dog.Check) error {
 }
 
 // Section returns one nail in side view today; without a margin, the user's own.
-func (b *Book) Section(ctx context.Context, dogID uuid.UUID, code nail.Code, margin *float64) (dog.Section, float64, error) {
-	feet, err := b.feetNow(ctx, dogID)
+func (b *Book) Section(ctx context.Context, dogID uuid.UUID, code nail.Code, margin *float64) (feet.Section, float64, error) {
+	now, err := b.feetNow(ctx, dogID)
 	if err != nil {
-		return dog.Section{}, 0, err
+		return feet.Section{}, 0, err
 	}
 	settings, err := b.Settings(ctx)
 	if err != nil {
-		return dog.Section{}, 0, err
+		return feet.Section{}, 0, err
 	}
 	if margin != nil {
 		settings.Margin = *margin
@@ -69,20 +70,20 @@ func (b *Book) Section(ctx context.Context, dogID uuid.UUID, code nail.Code, mar
 	var f fault.Fields
 	f.Range("margin_mm", settings.Margin, 0, due.MostMargin, "mm")
 	if err := f.Err(); err != nil {
-		return dog.Section{}, 0, err
+		return feet.Section{}, 0, err
 	}
-	section, has := feet.Section(code, b.Today(), settings.Margin, dog.Sliver)
+	section, has := now.Section(code, b.Today(), settings.Margin, record.Sliver)
 	if !has {
-		return dog.Section{}, 0, store.ErrNotFound
+		return feet.Section{}, 0, store.ErrNotFound
 	}
 	return section, settings.Margin, nil
 }
 
 // Forecast returns how a dog's nails grow from today on.
-func (b *Book) Forecast(ctx context.Context, dogID uuid.UUID) (dog.Forecast, error) {
-	feet, err := b.feetNow(ctx, dogID)
+func (b *Book) Forecast(ctx context.Context, dogID uuid.UUID) (feet.Forecast, error) {
+	now, err := b.feetNow(ctx, dogID)
 	if err != nil {
-		return dog.Forecast{}, err
+		return feet.Forecast{}, err
 	}
-	return feet.Forecast(b.Today()), nil
+	return now.Forecast(b.Today()), nil
 }

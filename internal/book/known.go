@@ -7,14 +7,14 @@ import (
 
 	"github.com/google/uuid"
 
-	"fribbet/internal/core/dog"
+	"fribbet/internal/core/feet"
 	"fribbet/internal/core/sitting"
 	"fribbet/internal/store"
 )
 
 // known is what a dog's sittings and looks come to: all that plans and dates read of them.
 type known struct {
-	feet dog.Feet
+	feet feet.Feet
 	past sitting.Past
 }
 
@@ -28,7 +28,7 @@ type kept struct {
 // fold is what is known once all was read.
 func fold(d store.Dog, sittings []store.Sitting, checks []store.Check) known {
 	trims := trimsOf(sittings)
-	return known{dog.FeetAfter(d.Dog, trims, walksOf(checks)...), sitting.PastOf(trims)}
+	return known{feet.FeetAfter(d.Dog, trims, walksOf(checks)...), sitting.PastOf(trims)}
 }
 
 func (k known) keep() ([]byte, error) {
@@ -42,10 +42,10 @@ func (k known) keep() ([]byte, error) {
 // keptOf reads what is kept of a dog; false when there is nothing, or not by today's rules.
 func keptOf(d store.Dog, s store.Standing) (known, bool) {
 	var text kept
-	if s.Feet == nil || s.Fold != dog.FoldVersion || json.Unmarshal(s.Feet, &text) != nil {
+	if s.Feet == nil || s.Fold != feet.FoldVersion || json.Unmarshal(s.Feet, &text) != nil {
 		return known{}, false
 	}
-	feet, err := dog.Kept(d.Dog, text.Feet)
+	feet, err := feet.Kept(d.Dog, text.Feet)
 	return known{feet, text.Past}, err == nil
 }
 
@@ -96,10 +96,10 @@ func (b *Book) knownBut(ctx context.Context, d store.Dog, but uuid.UUID) (known,
 }
 
 // feetNow are a dog's feet as they are known today.
-func (b *Book) feetNow(ctx context.Context, dogID uuid.UUID) (dog.Feet, error) {
+func (b *Book) feetNow(ctx context.Context, dogID uuid.UUID) (feet.Feet, error) {
 	d, err := b.store.Dog(ctx, dogID)
 	if err != nil {
-		return dog.Feet{}, err
+		return feet.Feet{}, err
 	}
 	k, err := b.known(ctx, d)
 	return k.feet, err
@@ -138,7 +138,7 @@ func (b *Book) forward(ctx context.Context, at store.Standing, before known, s s
 	if at.Feet, err = after.keep(); err != nil {
 		return err
 	}
-	at.Fold = dog.FoldVersion
+	at.Fold = feet.FoldVersion
 	at.Revision++ // that sitting alone; whatever else was told meanwhile makes it more, and this is not kept
 	return b.store.KeepFeet(ctx, at)
 }
@@ -177,6 +177,6 @@ func (b *Book) checkpoint(ctx context.Context, d store.Dog) error {
 	if s.Feet, err = k.keep(); err != nil {
 		return err
 	}
-	s.Fold = dog.FoldVersion
+	s.Fold = feet.FoldVersion
 	return b.store.KeepFeet(ctx, s)
 }

@@ -7,12 +7,12 @@ import (
 	"github.com/stretchr/testify/require"
 	"pgregory.net/rapid"
 
-	"fribbet/internal/core/dog"
+	"fribbet/internal/core/bench"
 	"fribbet/internal/core/kit"
 	"fribbet/internal/core/measure"
 	"fribbet/internal/core/nail"
 	"fribbet/internal/core/quick"
-	"fribbet/internal/core/sitting"
+	"fribbet/internal/core/record"
 	"fribbet/internal/store"
 )
 
@@ -26,9 +26,9 @@ func TestWhatIsKeptIsWhatAllOfItComesTo(t *testing.T) {
 		require.NoError(t, err)
 		var under []uuid.UUID // sittings told tap by tap
 		ends := map[uuid.UUID]string{}
-		tell := func(id uuid.UUID, e sitting.Event) string {
+		tell := func(id uuid.UUID, e bench.Event) string {
 			e.ID, e.At = uuid.NewString(), b.now()
-			_ = b.Tell(ctx, d.ID, id, []sitting.Event{e}) // refused where it cannot have happened
+			_ = b.Tell(ctx, d.ID, id, []bench.Event{e}) // refused where it cannot have happened
 			return e.ID
 		}
 		pick := func() uuid.UUID {
@@ -41,25 +41,25 @@ func TestWhatIsKeptIsWhatAllOfItComesTo(t *testing.T) {
 			day := b.Today().AddDays(-rapid.IntRange(0, 2).Draw(t, "ago"))
 			switch rapid.IntRange(0, 7).Draw(t, "what") {
 			case 0:
-				s := dog.Sitting{On: day, Records: []dog.Record{{Code: lf3, Cuts: []float64{0.5}, EndFace: quick.DarkCentre, Tool: kit.LargePlier, Reaction: "calm"}}}
+				s := record.Sitting{On: day, Records: []record.Nail{{Code: lf3, Cuts: []float64{0.5}, EndFace: quick.DarkCentre, Tool: kit.LargePlier, Reaction: "calm"}}}
 				_ = b.Record(ctx, d.ID, store.Sitting{ID: uuid.New(), Sitting: s}, "")
 			case 1:
 				gap := measure.Card.Number()
-				_ = b.Look(ctx, d.ID, store.Check{ID: uuid.New(), Check: dog.Check{On: day, Looks: []dog.Look{{Code: lf3, Gap: &gap}}}})
+				_ = b.Look(ctx, d.ID, store.Check{ID: uuid.New(), Check: record.Check{On: day, Looks: []record.Look{{Code: lf3, Gap: &gap}}}})
 			case 2:
 				id := uuid.New()
 				under = append(under, id)
-				tell(id, sitting.Event{Kind: sitting.Started, Tool: kit.LargePlier})
+				tell(id, bench.Event{Kind: bench.Started, Tool: kit.LargePlier})
 			case 3, 4:
 				id := pick()
-				cut := tell(id, sitting.Event{Kind: sitting.Cut, Nail: &lf3, MM: 0.5})
-				tell(id, sitting.Event{Kind: sitting.Showed, Nail: &lf3, Of: cut, Face: quick.Grey})
+				cut := tell(id, bench.Event{Kind: bench.Cut, Nail: &lf3, MM: 0.5})
+				tell(id, bench.Event{Kind: bench.Showed, Nail: &lf3, Of: cut, Face: quick.Grey})
 			case 5:
 				id := pick()
-				ends[id] = tell(id, sitting.Event{Kind: sitting.Ended})
+				ends[id] = tell(id, bench.Event{Kind: bench.Ended})
 			case 6:
 				id := pick()
-				tell(id, sitting.Event{Kind: sitting.Undone, Of: ends[id]})
+				tell(id, bench.Event{Kind: bench.Undone, Of: ends[id]})
 			case 7:
 				_ = b.Withdraw(ctx, d.ID, pick())
 			}

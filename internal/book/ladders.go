@@ -10,6 +10,7 @@ import (
 	"fribbet/internal/core/fault"
 	"fribbet/internal/core/ladder"
 	"fribbet/internal/core/nail"
+	"fribbet/internal/core/outlook"
 	"fribbet/internal/core/sitting"
 	"fribbet/internal/store"
 )
@@ -49,7 +50,7 @@ type DogLadders struct {
 
 // DogLadders returns a dog's ladders as they stand today.
 func (b *Book) DogLadders(ctx context.Context, dogID uuid.UUID) (DogLadders, error) {
-	d, feet, sittings, err := b.feet(ctx, dogID)
+	d, f, sittings, err := b.feet(ctx, dogID)
 	if err != nil {
 		return DogLadders{}, err
 	}
@@ -72,8 +73,8 @@ func (b *Book) DogLadders(ctx context.Context, dogID uuid.UUID) (DogLadders, err
 	if err != nil {
 		return DogLadders{}, err
 	}
-	q := sitting.Question{Today: b.Today(), Dog: d.Dog, Past: sitting.PastOf(trimsOf(sittings)), Terms: dog.Terms{Keeper: settings.Role != Groomer}}
-	out.Cautions = append(sitting.WhileTraining(feet.On(b.Today()), b.training(ladders).Paws(), q.Terms.Keeper), q.Cautions(sitting.For(q))...)
+	q := sitting.Question{Today: b.Today(), Dog: d.Dog, Past: sitting.PastOf(trimsOf(sittings)), Terms: outlook.Terms{Keeper: settings.Role != Groomer}}
+	out.Cautions = append(sitting.WhileTraining(f.On(b.Today()), b.training(ladders).Paws(), q.Terms.Keeper), q.Cautions(sitting.For(q))...)
 	return out, nil
 }
 

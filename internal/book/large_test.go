@@ -13,10 +13,10 @@ import (
 	"github.com/google/uuid"
 	"github.com/stretchr/testify/require"
 
+	"fribbet/internal/core/bench"
 	"fribbet/internal/core/date"
 	"fribbet/internal/core/kit"
 	"fribbet/internal/core/nail"
-	"fribbet/internal/core/sitting"
 	"fribbet/internal/store"
 )
 
@@ -187,8 +187,8 @@ func BenchmarkBenchEvent(b *testing.B) {
 	sittings := make([]uuid.UUID, 4)
 	for i := range sittings {
 		sittings[i] = uuid.New()
-		start := sitting.Event{ID: uuid.NewString(), Kind: sitting.Started, Tool: kit.GrinderBand, At: book.now()}
-		require.NoError(b, book.Tell(ctx, list.Rows[i].DogID, sittings[i], []sitting.Event{start}))
+		start := bench.Event{ID: uuid.NewString(), Kind: bench.Started, Tool: kit.GrinderBand, At: book.now()}
+		require.NoError(b, book.Tell(ctx, list.Rows[i].DogID, sittings[i], []bench.Event{start}))
 	}
 	n := make([]int, 4)
 	codes := list.Rows[0].Glance.Bars
@@ -197,11 +197,11 @@ func BenchmarkBenchEvent(b *testing.B) {
 		n[client]++
 		if n[client]%200 == 0 { // a sitting of that many touches is over
 			sittings[client] = uuid.New()
-			if err := book.Tell(ctx, list.Rows[client].DogID, sittings[client], []sitting.Event{{ID: uuid.NewString(), Kind: sitting.Started, Tool: kit.GrinderBand, At: book.now()}}); err != nil {
+			if err := book.Tell(ctx, list.Rows[client].DogID, sittings[client], []bench.Event{{ID: uuid.NewString(), Kind: bench.Started, Tool: kit.GrinderBand, At: book.now()}}); err != nil {
 				return err
 			}
 		}
-		if err := book.Tell(ctx, list.Rows[client].DogID, sittings[client], []sitting.Event{touch(code, book.now())}); err != nil {
+		if err := book.Tell(ctx, list.Rows[client].DogID, sittings[client], []bench.Event{touch(code, book.now())}); err != nil {
 			return err
 		}
 		_, err := book.Bench(ctx, list.Rows[client].DogID, sittings[client])
@@ -209,6 +209,6 @@ func BenchmarkBenchEvent(b *testing.B) {
 	})
 }
 
-func touch(code nail.Code, at time.Time) sitting.Event {
-	return sitting.Event{ID: uuid.NewString(), Kind: sitting.Touched, At: at, Nail: &code, MM: 0.2}
+func touch(code nail.Code, at time.Time) bench.Event {
+	return bench.Event{ID: uuid.NewString(), Kind: bench.Touched, At: at, Nail: &code, MM: 0.2}
 }

@@ -10,7 +10,7 @@ import (
 
 	"github.com/google/uuid"
 
-	"fribbet/internal/core/dog"
+	"fribbet/internal/core/feet"
 	"fribbet/internal/store"
 )
 
@@ -47,7 +47,7 @@ func (b *Book) upToDate(ctx context.Context) (*Progress, error) {
 	if err != nil {
 		return nil, err
 	}
-	key := fmt.Sprint(dog.FoldVersion, b.Today(), settings.Margin, settings.Holidays, settings.Role, settings.Hand, settings.EndPoint)
+	key := fmt.Sprint(feet.FoldVersion, b.Today(), settings.Margin, settings.Holidays, settings.Role, settings.Hand, settings.EndPoint)
 	stale, err := b.store.Stale(ctx, key)
 	if err != nil || len(stale) == 0 {
 		return nil, err
@@ -99,7 +99,7 @@ func (b *Book) settle(ctx context.Context, ids []uuid.UUID, key string, settings
 	}
 	var unfolded []uuid.UUID
 	for _, id := range ids {
-		if s := standings[id]; s.Feet == nil || s.Fold != dog.FoldVersion {
+		if s := standings[id]; s.Feet == nil || s.Fold != feet.FoldVersion {
 			unfolded = append(unfolded, id)
 		}
 	}
@@ -149,11 +149,11 @@ func (b *Book) settleOne(s store.Standing, d store.Dog, h history, ladders []sto
 	}()
 	k, is := keptOf(d, s)
 	if !is {
-		if s.Feet != nil && s.Fold == dog.FoldVersion { // of another number of nails: it was told of meanwhile
+		if s.Feet != nil && s.Fold == feet.FoldVersion { // of another number of nails: it was told of meanwhile
 			return store.Standing{}, nil
 		}
 		k = fold(d, without(h.sittings, idsOf(h.open)), h.checks)
-		s.Folded, s.Fold = true, dog.FoldVersion
+		s.Folded, s.Fold = true, feet.FoldVersion
 		if s.Feet, err = k.keep(); err != nil {
 			return s, err
 		}

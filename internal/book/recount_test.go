@@ -9,7 +9,7 @@ import (
 	"github.com/stretchr/testify/require"
 
 	"fribbet/internal/core/date"
-	"fribbet/internal/core/dog"
+	"fribbet/internal/core/feet"
 	"fribbet/internal/core/kit"
 	"fribbet/internal/store"
 )
@@ -77,9 +77,9 @@ func TestOneDogsTroubleIsItsOwn(t *testing.T) {
 	require.NoError(t, err)
 	settings, err := b.Settings(ctx)
 	require.NoError(t, err)
-	feet, err := b.known(ctx, d)
+	f, err := b.known(ctx, d)
 	require.NoError(t, err)
-	kept, err := feet.keep()
+	kept, err := f.keep()
 	require.NoError(t, err)
 
 	broken := d
@@ -91,7 +91,7 @@ func TestOneDogsTroubleIsItsOwn(t *testing.T) {
 
 	meanwhile := d
 	meanwhile.Nails = d.Nails[1:]
-	row, err = b.settleOne(store.Standing{DogID: d.ID, Terms: "now", Fold: dog.FoldVersion, Feet: kept}, meanwhile, history{}, nil, settings)
+	row, err = b.settleOne(store.Standing{DogID: d.ID, Terms: "now", Fold: feet.FoldVersion, Feet: kept}, meanwhile, history{}, nil, settings)
 	require.NoError(t, err)
 	assert.Empty(t, row.Terms, "not kept")
 }

@@ -9,12 +9,13 @@ import (
 
 	"fribbet/internal/core/claw"
 	"fribbet/internal/core/date"
-	"fribbet/internal/core/dog"
 	"fribbet/internal/core/estimate"
 	"fribbet/internal/core/fault"
+	"fribbet/internal/core/feet"
 	"fribbet/internal/core/growth"
 	"fribbet/internal/core/kit"
 	"fribbet/internal/core/nail"
+	"fribbet/internal/core/outlook"
 	"fribbet/internal/core/rhythm"
 	"fribbet/internal/core/sitting"
 	"fribbet/internal/store"
@@ -32,7 +33,7 @@ type Rhythms struct {
 	Plans     []rhythm.Plan // of each outlook's rhythm, to bring the quicks back
 	BreakEven estimate.Estimate
 	Setter    nail.Code // the nail that sets the break-even rhythm
-	Growth    dog.Growth
+	Growth    feet.Growth
 	Plan      *Recession
 }
 
@@ -43,7 +44,7 @@ func (b *Book) Rhythms(ctx context.Context, dogID uuid.UUID, km, goal *float64) 
 }
 
 func (b *Book) rhythmsOn(ctx context.Context, dogID uuid.UUID, day date.Date, km, goal *float64) (Rhythms, error) {
-	d, feet, sittings, err := b.feet(ctx, dogID)
+	d, f, sittings, err := b.feet(ctx, dogID)
 	if err != nil {
 		return Rhythms{}, err
 	}
@@ -53,25 +54,25 @@ func (b *Book) rhythmsOn(ctx context.Context, dogID uuid.UUID, day date.Date, km
 	}
 	r := Rhythms{
 		Dog: d, Pavement: d.Pavement, Margin: settings.Margin, Goal: max(d.WishedGap, claw.CardGap),
-		Growth: feet.Growth(day),
+		Growth: f.Growth(day),
 	}
-	var f fault.Fields
+	var faults fault.Fields
 	if km != nil {
 		r.Pavement = *km
-		f.Range("pavement_km_week", *km, 0, growth.MostPavement, "km a week")
+		faults.Range("pavement_km_week", *km, 0, growth.MostPavement, "km a week")
 	}
 	if goal != nil {
 		r.Goal = *goal
-		f.Range("goal_gap_mm", *goal, claw.PaperGap, claw.MostGap, "mm")
+		faults.Range("goal_gap_mm", *goal, claw.PaperGap, claw.MostGap, "mm")
 	}
-	if err := f.Err(); err != nil {
+	if err := faults.Err(); err != nil {
 		return Rhythms{}, err
 	}
-	r.Ground = feet.PavementUse(day, r.Pavement)
-	if r.Plan, err = b.recession(ctx, d, feet, sittings); err != nil {
+	r.Ground = outlook.PavementUse(f, day, r.Pavement)
+	if r.Plan, err = b.recession(ctx, d, f, sittings); err != nil {
 		return Rhythms{}, err
 	}
-	nails := feet.Ahead(day, r.Pavement)
+	nails := outlook.Ahead(f, day, r.Pavement)
 	if len(nails) == 0 {
 		return r, nil
 	}
@@ -89,11 +90,9 @@ func (b *Book) rhythmsOn(ctx context.Context, dogID uuid.UUID, day date.Date, km
 func (b *Book) workOf(d store.Dog, sittings []store.Sitting, settings store.Settings) (kit.Tool, rhythm.Work) {
 	q := sitting.Question{Today: b.Today(), Dog: d.Dog, Past: sitting.PastOf(trimsOf(sittings)), Hand: settings.Hand}
 	tool := q.FirstTool()
-	work := rhythm.Work{PerNail: q.Pace(tool.Work()).Nail(), Ground: tool.Work() == kit.Grinding, Lasts: kit.BandLimit, Margin: settings.Margin, Stop: settings.EndPoint}
-	if tool == kit.GrinderDiamond {
-		work.Lasts = kit.BitLimit
+	return tool, rhythm.Work{
+		PerNail: q.Pace(tool.Work()).Nail(), Ground: tool.Work() == kit.Grinding, Lasts: kit.Lasts(tool), Margin: settings.Margin, Stop: settings.EndPoint,
 	}
-	return tool, work
 }
 
 // Recession is a plan to bring a dog's quicks back, and what has come of it.
@@ -103,7 +102,7 @@ type Recession struct {
 }
 
 // recession returns the dog's plan that is on; nil when there is none.
-func (b *Book) recession(ctx context.Context, d store.Dog, feet dog.Feet, sittings []store.Sitting) (*Recession, error) {
+func (b *Book) recession(ctx context.Context, d store.Dog, f feet.Feet, sittings []store.Sitting) (*Recession, error) {
 	plan, err := b.store.QuickPlan(ctx, d.ID)
 	if errors.Is(err, store.ErrNotFound) {
 		return nil, nil
@@ -118,8 +117,8 @@ func (b *Book) recession(ctx context.Context, d store.Dog, feet dog.Feet, sittin
 		}
 	}
 	r := Recession{Plan: plan.Plan}
-	if nails := feet.Ahead(b.Today(), d.Pavement); len(nails) > 0 {
-		r.Progress = plan.On(b.Today(), nails, feet.LowestTrimmed(), held)
+	if nails := outlook.Ahead(f, b.Today(), d.Pavement); len(nails) > 0 {
+		r.Progress = plan.On(b.Today(), nails, outlook.LowestTrimmed(f), held)
 	}
 	return &r, nil
 }
@@ -157,10 +156,10 @@ func (b *Book) EndPlan(ctx context.Context, dogID uuid.UUID) error {
 }
 
 // History follows some nails of a dog through its records and on.
-func (b *Book) History(ctx context.Context, dogID uuid.UUID, codes []nail.Code) (dog.History, error) {
+func (b *Book) History(ctx context.Context, dogID uuid.UUID, codes []nail.Code) (feet.History, error) {
 	d, err := b.store.Dog(ctx, dogID)
 	if err != nil {
-		return dog.History{}, err
+		return feet.History{}, err
 	}
 	var has []nail.Code
 	for _, c := range codes {
@@ -169,15 +168,15 @@ func (b *Book) History(ctx context.Context, dogID uuid.UUID, codes []nail.Code) 
 		}
 	}
 	if len(has) == 0 {
-		return dog.History{}, store.ErrNotFound
+		return feet.History{}, store.ErrNotFound
 	}
 	sittings, err := b.store.Sittings(ctx, dogID)
 	if err != nil {
-		return dog.History{}, err
+		return feet.History{}, err
 	}
 	checks, err := b.store.Checks(ctx, dogID)
 	if err != nil {
-		return dog.History{}, err
+		return feet.History{}, err
 	}
-	return dog.HistoryOf(d.Dog, has, b.Today(), trimsOf(sittings), walksOf(checks)...), nil
+	return feet.HistoryOf(d.Dog, has, b.Today(), trimsOf(sittings), walksOf(checks)...), nil
 }

@@ -9,11 +9,15 @@ import (
 
 	"github.com/google/uuid"
 
+	"fribbet/internal/core/bench"
 	"fribbet/internal/core/dog"
 	"fribbet/internal/core/fault"
+	"fribbet/internal/core/feet"
 	"fribbet/internal/core/kit"
 	"fribbet/internal/core/ladder"
 	"fribbet/internal/core/nail"
+	"fribbet/internal/core/outlook"
+	"fribbet/internal/core/record"
 	"fribbet/internal/core/sitting"
 	"fribbet/internal/store"
 )
@@ -22,7 +26,7 @@ import (
 type Plan struct {
 	sitting.Plan
 	Dog       store.Dog
-	Nails     []dog.Planned
+	Nails     []outlook.Planned
 	Cautions  []dog.Caution // of the dog, then of its feet
 	Checklist []sitting.Thing
 	SeeTo     []kit.Piece // of the kit, not fit for work
@@ -45,7 +49,7 @@ func (b *Book) Plan(ctx context.Context, id uuid.UUID, helper bool) (Plan, error
 func (t today) cautions(p sitting.Plan) []dog.Caution {
 	readings := t.feet.On(t.Today)
 	all := append(sitting.WhileTraining(readings, t.training.Paws(), t.Terms.Keeper), t.Cautions(p)...)
-	return append(all, t.feet.Cautions(readings, t.Terms.Keeper)...)
+	return append(all, outlook.Cautions(t.feet, readings, t.Terms.Keeper)...)
 }
 
 // Advice ranks the tools for one nail.
@@ -65,7 +69,7 @@ func (b *Book) Advice(ctx context.Context, id uuid.UUID, code nail.Code, purpose
 type today struct {
 	sitting.Question
 	dog      store.Dog
-	feet     dog.Feet
+	feet     feet.Feet
 	training ladder.Training
 }
 
@@ -98,7 +102,7 @@ func (b *Book) todayOf(ctx context.Context, d store.Dog, k known, helper bool) (
 	training := b.training(ladders)
 	terms := terms(settings, training, k.feet)
 	return today{sitting.Question{
-		Today: b.Today(), Dog: d.Dog, Feet: k.feet, Terms: terms, Nails: k.feet.Plan(b.Today(), terms), Past: k.past,
+		Today: b.Today(), Dog: d.Dog, Feet: k.feet, Terms: terms, Nails: outlook.Plan(k.feet, b.Today(), terms), Past: k.past,
 		Hair: k.feet.Hair(), Hand: settings.Hand, Closed: settings.Holidays, Kit: pieces, Helper: helper,
 		Training: sitting.Training{Paws: training.Paws(), Grinder: training.WithGrinder()},
 	}, d, k.feet, training}, nil
@@ -106,7 +110,7 @@ func (b *Book) todayOf(ctx context.Context, d store.Dog, k known, helper bool) (
 
 // Record keeps a sitting; one without a date was today. Sending the same again changes nothing;
 // something else under the same id is AlreadyTold.
-func (b *Book) Record(ctx context.Context, dogID uuid.UUID, s store.Sitting, far dog.HowFar) error {
+func (b *Book) Record(ctx context.Context, dogID uuid.UUID, s store.Sitting, far record.HowFar) error {
 	d, err := b.store.Dog(ctx, dogID)
 	if err != nil {
 		return err
@@ -129,7 +133,7 @@ func (b *Book) Record(ctx context.Context, dogID uuid.UUID, s store.Sitting, far
 	if err := fault.Fields(append(s.Check(d.Dog, b.Today()), unknown...)).Err(); err != nil {
 		return err
 	}
-	events := sitting.LogOf(s.ID.String(), s.Sitting, b.now())
+	events := bench.LogOf(s.ID.String(), s.Sitting, b.now())
 	if err := b.doubtRecords(ctx, d, s, events); err != nil {
 		return err
 	}
@@ -137,7 +141,7 @@ func (b *Book) Record(ctx context.Context, dogID uuid.UUID, s store.Sitting, far
 	if err != nil {
 		return err
 	}
-	err = b.store.Append(ctx, dogID, s.ID, s.On, b.now(), func(log sitting.Log) (sitting.Log, error) {
+	err = b.store.Append(ctx, dogID, s.ID, s.On, b.now(), func(log bench.Log) (bench.Log, error) {
 		if len(log) > 0 { // it came twice at once
 			return log, sameSitting(store.Log{On: s.On, Events: log}, s)
 		}
@@ -150,13 +154,13 @@ func (b *Book) Record(ctx context.Context, dogID uuid.UUID, s store.Sitting, far
 }
 
 // doubtRecords asks again for spares that were seen where they cannot well be.
-func (b *Book) doubtRecords(ctx context.Context, d store.Dog, s store.Sitting, events sitting.Log) error {
-	if !slices.ContainsFunc(events, func(e sitting.Event) bool { return e.PlacesQuick() && !e.Sure }) {
+func (b *Book) doubtRecords(ctx context.Context, d store.Dog, s store.Sitting, events bench.Log) error {
+	if !slices.ContainsFunc(events, func(e bench.Event) bool { return e.PlacesQuick() && !e.Sure }) {
 		return nil
 	}
 	state := events.Fold()
 	state.Ended = false // it is not in the book yet: what is kept is what was before it
-	_, bench, err := b.benchAt(ctx, d, s.ID, state)
+	_, now, err := b.benchAt(ctx, d, s.ID, state)
 	if err != nil {
 		return err
 	}
@@ -166,7 +170,7 @@ func (b *Book) doubtRecords(ctx context.Context, d store.Dog, s store.Sitting, e
 			if !e.PlacesQuick() || *e.Nail != r.Code {
 				continue
 			}
-			if want := bench.Doubt(e); want != "" {
+			if want := now.Doubt(e); want != "" {
 				f.Add(fmt.Sprintf("records[%d].spare_left_mm", i), e.MM, want)
 			}
 		}
@@ -176,7 +180,7 @@ func (b *Book) doubtRecords(ctx context.Context, d store.Dog, s store.Sitting, e
 
 // sameSitting tells whether a sitting says what is in the book under its id.
 func sameSitting(there store.Log, s store.Sitting) error {
-	if !there.Events.Tells(sitting.LogOf(s.ID.String(), s.Sitting, time.Time{})) || !s.On.IsZero() && s.On != there.On {
+	if !there.Events.Tells(bench.LogOf(s.ID.String(), s.Sitting, time.Time{})) || !s.On.IsZero() && s.On != there.On {
 		in := there.Events.Fold().Sitting(there.On)
 		nails, _ := in.Cut()
 		return AlreadyTold{fmt.Sprintf("a sitting of %s in which something came off %d nails and %d bled", there.On, nails, len(in.Bled()))}

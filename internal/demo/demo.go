@@ -18,6 +18,7 @@ import (
 	"fribbet/internal/core/kit"
 	"fribbet/internal/core/nail"
 	"fribbet/internal/core/quick"
+	"fribbet/internal/core/record"
 	"fribbet/internal/core/temper"
 	"fribbet/internal/core/units"
 	"fribbet/internal/store"
@@ -111,7 +112,7 @@ func order(nails []dog.Nail, sitting int) []dog.Nail {
 }
 
 // time notes how long the sitting took and when the dog first showed that it did not like it.
-func (s scenario) time(sitting *dog.Sitting, noise *rand.Rand) {
+func (s scenario) time(sitting *record.Sitting, noise *rand.Rand) {
 	done, calm := 0.0, -1.0
 	for _, r := range sitting.Records {
 		if r.Removed() > 0 {

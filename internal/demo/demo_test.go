@@ -15,6 +15,7 @@ import (
 	"fribbet/internal/core/dog"
 	"fribbet/internal/core/due"
 	"fribbet/internal/core/estimate"
+	"fribbet/internal/core/feet"
 	"fribbet/internal/core/growth"
 	"fribbet/internal/core/nail"
 	"fribbet/internal/core/rhythm"
@@ -118,7 +119,7 @@ func TestTheDemosTrueRatesAreFound(t *testing.T) {
 func TestTheDemoShowsWhatTheQuickDoes(t *testing.T) {
 	on := time.Date(2026, time.November, 24, 9, 0, 0, 0, time.UTC)
 	b, rows := filled(t, on)
-	quick := func(p dog.Point) float64 { return p.Quick.Value }
+	quick := func(p feet.Point) float64 { return p.Quick.Value }
 	for _, row := range rows {
 		switch row.Name {
 		case "Sedge":

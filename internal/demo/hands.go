@@ -8,10 +8,13 @@ import (
 	"fribbet/internal/core/claw"
 	"fribbet/internal/core/date"
 	"fribbet/internal/core/dog"
+	"fribbet/internal/core/feet"
 	"fribbet/internal/core/kit"
 	"fribbet/internal/core/measure"
 	"fribbet/internal/core/nail"
+	"fribbet/internal/core/outlook"
 	"fribbet/internal/core/quick"
+	"fribbet/internal/core/record"
 	"fribbet/internal/core/rhythm"
 	"fribbet/internal/core/state"
 	"fribbet/internal/core/verdict"
@@ -23,7 +26,7 @@ import (
 type hands struct {
 	scenario
 	truth *virtual.Dog
-	feet  dog.Feet
+	feet  feet.Feet
 	day   date.Date
 	noise *rand.Rand
 }
@@ -37,7 +40,7 @@ var world = virtual.World{CutShare: 0.15}
 // begin draws a dog's true nails, as somebody trimmed them a while ago.
 func (s scenario) begin(d dog.Dog, day date.Date, noise *rand.Rand) *hands {
 	d.Entered = day // as the book will fold it: nothing is known before the first sitting
-	h := &hands{scenario: s, feet: dog.FeetAfter(d, nil), day: day, noise: noise}
+	h := &hands{scenario: s, feet: feet.FeetAfter(d, nil), day: day, noise: noise}
 	h.truth = s.draw(d, day, noise)
 	return h
 }
@@ -89,16 +92,16 @@ func (h *hands) within() {
 }
 
 // sit works the dog on a day, and writes down what a groomer would.
-func (h *hands) sit(number int, day date.Date) dog.Sitting {
+func (h *hands) sit(number int, day date.Date) record.Sitting {
 	h.truth.Grow(float64(day.Sub(h.day)) / 7)
 	h.within()
 	h.day, h.truth.Where = day, h.feet.Where(day)
-	sitting := dog.Sitting{On: day}
+	sitting := record.Sitting{On: day}
 	last := number == h.sittings-1
 	if last {
 		sitting.Note = h.lastNote
 	}
-	terms := dog.Terms{Margin: quick.Margin, Hand: verdict.For(quick.Full, kit.PractisedHand, false, h.feet.Quicked())}
+	terms := outlook.Terms{Margin: quick.Margin, Hand: verdict.For(quick.Full, kit.PractisedHand, false, h.feet.Quicked())}
 	tool := h.tool
 	if number < h.before { // what was overgrown was clipped first
 		tool = kit.LargePlier
@@ -106,8 +109,8 @@ func (h *hands) sit(number int, day date.Date) dog.Sitting {
 	if tool.Work() == kit.Grinding {
 		terms.Hand.Touch = quick.Touch
 	}
-	plan := map[nail.Code]dog.Planned{}
-	for _, p := range h.feet.Plan(day, terms) {
+	plan := map[nail.Code]outlook.Planned{}
+	for _, p := range outlook.Plan(h.feet, day, terms) {
 		plan[p.Code] = p
 	}
 	for at, n := range order(h.feet.Nails, number) {
@@ -128,8 +131,8 @@ func (h *hands) sit(number int, day date.Date) dog.Sitting {
 }
 
 // record works one nail: up to the slivers that the verdict names, a look after each.
-func (h *hands) record(p dog.Planned, terms dog.Terms, tool kit.Tool, skipped bool) dog.Record {
-	r := dog.Record{Code: p.Code, Tool: tool, Item: pieceFor(tool), Reaction: h.mood(h.noise)}
+func (h *hands) record(p outlook.Planned, terms outlook.Terms, tool kit.Tool, skipped bool) record.Nail {
+	r := record.Nail{Code: p.Code, Tool: tool, Item: pieceFor(tool), Reaction: h.mood(h.noise)}
 	i := h.at(p.Code)
 	if h.untouch != "" && strings.HasPrefix(p.Code.String(), h.untouch) {
 		r.Reaction = h.temper
@@ -143,7 +146,7 @@ func (h *hands) record(p dog.Planned, terms dog.Terms, tool kit.Tool, skipped bo
 		seen := math.Round(math.Max(0, math.Min(h.truth.Nails[i].Spare+0.5*h.noise.NormFloat64(), h.truth.Nails[i].Length))*10) / 10
 		r.Landmarks, r.Sure = []quick.Seen{{Mark: quick.Groove, Spare: seen}}, true
 		under := h.feet.Work(h.day)
-		told, _ := under.Told(r, h.day, terms)
+		told, _ := outlook.Told(&under, r, terms)
 		v = verdict.Of(told, terms.Margin, terms.Hand)
 	}
 	if v.Kind == verdict.Veterinarian && p.Code.Dewclaw() && !contains(h.torn, p.Code) { // a veterinarian was there, and it was done together

@@ -7,15 +7,15 @@ import (
 	"github.com/google/uuid"
 	"github.com/jmoiron/sqlx"
 
-	"fribbet/internal/core/dog"
 	"fribbet/internal/core/measure"
 	"fribbet/internal/core/nail"
+	"fribbet/internal/core/record"
 )
 
 // Check is a walk-round in the book.
 type Check struct {
 	ID uuid.UUID // made by whoever records it
-	dog.Check
+	record.Check
 }
 
 type checkRow struct {
@@ -83,15 +83,15 @@ func (s *Store) checks(ctx context.Context, where string, args ...any) (map[uuid
 	if err != nil {
 		return nil, err
 	}
-	looksOf := map[uuid.UUID][]dog.Look{}
+	looksOf := map[uuid.UUID][]record.Look{}
 	for _, l := range looks {
-		looksOf[l.CheckID] = append(looksOf[l.CheckID], dog.Look{
+		looksOf[l.CheckID] = append(looksOf[l.CheckID], record.Look{
 			Code: l.Code.Code, Gap: read(l.Gap, l.GapBy, l.GapSD), Length: read(l.Length, l.LengthBy, l.LengthSD), PastPad: l.PastPad, Present: l.Present, Colour: l.Colour, Shape: l.Shape, State: l.State,
 		})
 	}
 	all := map[uuid.UUID][]Check{}
 	for _, r := range rows {
-		all[r.DogID] = append(all[r.DogID], Check{r.ID, dog.Check{
+		all[r.DogID] = append(all[r.DogID], Check{r.ID, record.Check{
 			On: r.On.Date, Clicks: r.Clicks, Hair: r.Hair, Swelling: r.Swelling, Limping: r.Limping, Breaking: r.Breaking,
 			Looks: looksOf[r.ID],
 		}})

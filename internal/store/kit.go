@@ -11,7 +11,6 @@ import (
 	"fribbet/internal/core/date"
 	"fribbet/internal/core/kit"
 	"fribbet/internal/core/quick"
-	"fribbet/internal/core/sitting"
 )
 
 // KitItem is a piece of kit in the book.
@@ -156,7 +155,7 @@ type stintRow struct {
 // addStints writes what a sitting asked of each piece of kit.
 func addStints(ctx context.Context, tx *sqlx.Tx, s Sitting) error {
 	var rows []stintRow
-	for _, t := range sitting.Stints(s.Sitting) {
+	for _, t := range s.Stints() {
 		row := stintRow{SittingID: s.ID, Item: t.Item, Cuts: int(t.Cuts), Seconds: int(math.Round(60 * t.Minutes)), Untimed: int(t.Untimed)}
 		if t.TookForce {
 			row.TookForce = 1

@@ -10,10 +10,10 @@ import (
 	"github.com/stretchr/testify/require"
 
 	"fribbet/internal/core/date"
-	"fribbet/internal/core/dog"
 	"fribbet/internal/core/kit"
 	"fribbet/internal/core/ladder"
 	"fribbet/internal/core/nail"
+	"fribbet/internal/core/record"
 	"fribbet/internal/core/temper"
 )
 
@@ -77,12 +77,12 @@ func TestStintsComeFromTheSittings(t *testing.T) {
 	cutter, bit := KitItem{ID: uuid.New(), Item: kit.Item{Kind: kit.Kind(kit.LargePlier)}}, KitItem{ID: uuid.New(), Item: kit.Item{Kind: kit.Kind(kit.GrinderBand)}}
 	require.NoError(t, s.AddKitItem(ctx, cutter, noon))
 	require.NoError(t, s.AddKitItem(ctx, bit, noon))
-	record := func(code string, item KitItem, tool kit.Tool, cuts ...float64) dog.Record {
-		return dog.Record{Code: nail.MustParse(code), Cuts: cuts, Tool: tool, Item: item.ID.String(), Reaction: temper.Calm}
+	one := func(code string, item KitItem, tool kit.Tool, cuts ...float64) record.Nail {
+		return record.Nail{Code: nail.MustParse(code), Cuts: cuts, Tool: tool, Item: item.ID.String(), Reaction: temper.Calm}
 	}
-	sitting := Sitting{ID: uuid.New(), Sitting: dog.Sitting{On: date.MustParse("2026-11-20"), Minutes: of(9.0), Records: []dog.Record{
-		record("LF3", cutter, kit.LargePlier, 1, 1), record("LF4", cutter, kit.LargePlier, 1), record("RF3", bit, kit.GrinderBand, 0.5),
-		record("RF4", cutter, kit.LargePlier),
+	sitting := Sitting{ID: uuid.New(), Sitting: record.Sitting{On: date.MustParse("2026-11-20"), Minutes: of(9.0), Records: []record.Nail{
+		one("LF3", cutter, kit.LargePlier, 1, 1), one("LF4", cutter, kit.LargePlier, 1), one("RF3", bit, kit.GrinderBand, 0.5),
+		one("RF4", cutter, kit.LargePlier),
 	}}}
 	sitting.Records[0].TookForce = true
 	require.NoError(t, add(s, d.ID, sitting, noon))

@@ -8,8 +8,8 @@ import (
 	"github.com/google/uuid"
 	"github.com/jmoiron/sqlx"
 
+	"fribbet/internal/core/bench"
 	"fribbet/internal/core/date"
-	"fribbet/internal/core/sitting"
 )
 
 // Log is the log of one sitting in the book.
@@ -17,7 +17,7 @@ type Log struct {
 	SittingID uuid.UUID
 	DogID     uuid.UUID
 	On        date.Date
-	Events    sitting.Log
+	Events    bench.Log
 }
 
 type logRow struct {
@@ -51,7 +51,7 @@ func (s *Store) Log(ctx context.Context, dogID, sittingID uuid.UUID) (Log, error
 	return log, err
 }
 
-func readLog(ctx context.Context, tx *sqlx.Tx, sittingID uuid.UUID) (logRow, sitting.Log, error) {
+func readLog(ctx context.Context, tx *sqlx.Tx, sittingID uuid.UUID) (logRow, bench.Log, error) {
 	var row logRow
 	if err := tx.GetContext(ctx, &row, `SELECT * FROM logs WHERE sitting_id = ?`, sittingID); err != nil {
 		return row, nil, orNotFound(err)
@@ -60,7 +60,7 @@ func readLog(ctx context.Context, tx *sqlx.Tx, sittingID uuid.UUID) (logRow, sit
 	if err := tx.SelectContext(ctx, &rows, `SELECT * FROM events WHERE sitting_id = ? ORDER BY number`, sittingID); err != nil {
 		return row, nil, err
 	}
-	log := make(sitting.Log, len(rows))
+	log := make(bench.Log, len(rows))
 	for i, r := range rows {
 		if err := json.Unmarshal([]byte(r.Body), &log[i]); err != nil {
 			return row, nil, err
@@ -83,7 +83,7 @@ func (s *Store) OpenSittings(ctx context.Context) (map[uuid.UUID]uuid.UUID, erro
 // Append adds events to the log of a dog's sitting, begun on a day if it is not there yet, and
 // brings the lists up to date with it: all in one transaction. grow is given the log and returns
 // the longer one, or why it may not grow; while it runs, nobody else's events come in.
-func (s *Store) Append(ctx context.Context, dogID, sittingID uuid.UUID, on date.Date, at time.Time, grow func(sitting.Log) (sitting.Log, error)) error {
+func (s *Store) Append(ctx context.Context, dogID, sittingID uuid.UUID, on date.Date, at time.Time, grow func(bench.Log) (bench.Log, error)) error {
 	return s.write(ctx, func(tx *sqlx.Tx) error {
 		row, log, err := readLog(ctx, tx, sittingID)
 		switch {
@@ -133,7 +133,7 @@ func (s *Store) Append(ctx context.Context, dogID, sittingID uuid.UUID, on date.
 }
 
 // project brings what the lists read of a sitting up to date with its log.
-func project(ctx context.Context, tx *sqlx.Tx, row logRow, log sitting.Log) error {
+func project(ctx context.Context, tx *sqlx.Tx, row logRow, log bench.Log) error {
 	for _, table := range []string{`stints WHERE sitting_id`, `landmarks WHERE sitting_id`, `readings WHERE sitting_id`, `cuts WHERE sitting_id`, `records WHERE sitting_id`, `sittings WHERE id`} {
 		if _, err := tx.ExecContext(ctx, `DELETE FROM `+table+` = ?`, row.SittingID); err != nil {
 			return err

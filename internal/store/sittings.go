@@ -7,19 +7,19 @@ import (
 	"github.com/google/uuid"
 	"github.com/jmoiron/sqlx"
 
+	"fribbet/internal/core/bench"
 	"fribbet/internal/core/date"
-	"fribbet/internal/core/dog"
 	"fribbet/internal/core/kit"
 	"fribbet/internal/core/measure"
 	"fribbet/internal/core/quick"
-	"fribbet/internal/core/sitting"
+	"fribbet/internal/core/record"
 	"fribbet/internal/core/temper"
 )
 
 // Sitting is a sitting in the book.
 type Sitting struct {
 	ID uuid.UUID // made by whoever records it, so that sending it twice keeps it once
-	dog.Sitting
+	record.Sitting
 }
 
 type sittingRow struct {
@@ -48,12 +48,12 @@ type recordRow struct {
 }
 
 type readingRow struct {
-	SittingID uuid.UUID       `db:"sitting_id"`
-	Code      codeColumn      `db:"code"`
-	Measure   sitting.Measure `db:"measure"`
-	MM        float64         `db:"mm"`
-	By        measure.Means   `db:"by_means"`
-	SD        float64         `db:"sd_mm"`
+	SittingID uuid.UUID     `db:"sitting_id"`
+	Code      codeColumn    `db:"code"`
+	Measure   bench.Measure `db:"measure"`
+	MM        float64       `db:"mm"`
+	By        measure.Means `db:"by_means"`
+	SD        float64       `db:"sd_mm"`
 }
 
 type cutRow struct {
@@ -139,28 +139,28 @@ func (s *Store) sittings(ctx context.Context, and string, args ...any) (map[uuid
 		key := nailOf{m.SittingID, m.Code}
 		marksOf[key] = append(marksOf[key], quick.Seen{Mark: m.Kind, Spare: m.Spare, By: m.By, SD: m.SD})
 	}
-	readOf := map[nailOf]map[sitting.Measure]*measure.Number{}
+	readOf := map[nailOf]map[bench.Measure]*measure.Number{}
 	for _, r := range readings {
 		key := nailOf{r.SittingID, r.Code}
 		if readOf[key] == nil {
-			readOf[key] = map[sitting.Measure]*measure.Number{}
+			readOf[key] = map[bench.Measure]*measure.Number{}
 		}
 		readOf[key][r.Measure] = &measure.Number{MM: r.MM, By: r.By, SD: r.SD}
 	}
-	recordsOf := map[uuid.UUID][]dog.Record{}
+	recordsOf := map[uuid.UUID][]record.Nail{}
 	for _, r := range records {
 		key := nailOf{r.SittingID, r.Code}
 		read := readOf[key]
-		recordsOf[r.SittingID] = append(recordsOf[r.SittingID], dog.Record{
-			Code: r.Code.Code, LengthBefore: read[sitting.LengthBefore], LengthAfter: read[sitting.LengthAfter],
-			GapBefore: read[sitting.GapBefore], GapAfter: read[sitting.GapAfter], SpareLeft: read[sitting.SpareLeft],
+		recordsOf[r.SittingID] = append(recordsOf[r.SittingID], record.Nail{
+			Code: r.Code.Code, LengthBefore: read[bench.LengthBefore], LengthAfter: read[bench.LengthAfter],
+			GapBefore: read[bench.GapBefore], GapAfter: read[bench.GapAfter], SpareLeft: read[bench.SpareLeft],
 			Cuts: cutsOf[key], Faces: facesOf[key], Landmarks: marksOf[key], Tool: r.Tool, Reaction: r.Reaction, Blood: r.Blood,
 			Item: orEmpty(r.Item), TookForce: r.TookForce, EndFace: r.EndFace,
 		})
 	}
 	all := map[uuid.UUID][]Sitting{}
 	for _, row := range rows {
-		all[row.DogID] = append(all[row.DogID], Sitting{row.ID, dog.Sitting{
+		all[row.DogID] = append(all[row.DogID], Sitting{row.ID, record.Sitting{
 			On: row.On.Date, Note: row.Note, Minutes: row.Minutes, Calm: row.Calm, Helper: row.Helper, Ticks: row.Ticks, Records: recordsOf[row.ID],
 		}})
 	}
@@ -182,9 +182,9 @@ func addSitting(ctx context.Context, tx *sqlx.Tx, log logRow, s Sitting) error {
 	var readings []readingRow
 	for i, r := range s.Records {
 		records = append(records, recordRow{s.ID, codeColumn{r.Code}, r.Tool, r.Reaction, r.Blood, i, orNull(r.Item), r.TookForce, r.EndFace})
-		for m, n := range map[sitting.Measure]*measure.Number{
-			sitting.LengthBefore: r.LengthBefore, sitting.LengthAfter: r.LengthAfter,
-			sitting.GapBefore: r.GapBefore, sitting.GapAfter: r.GapAfter, sitting.SpareLeft: r.SpareLeft,
+		for m, n := range map[bench.Measure]*measure.Number{
+			bench.LengthBefore: r.LengthBefore, bench.LengthAfter: r.LengthAfter,
+			bench.GapBefore: r.GapBefore, bench.GapAfter: r.GapAfter, bench.SpareLeft: r.SpareLeft,
 		} {
 			if n != nil {
 				readings = append(readings, readingRow{s.ID, codeColumn{r.Code}, m, n.MM, n.By, n.SD})

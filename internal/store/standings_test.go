@@ -13,6 +13,7 @@ import (
 	"fribbet/internal/core/dog"
 	"fribbet/internal/core/due"
 	"fribbet/internal/core/ladder"
+	"fribbet/internal/core/record"
 	"fribbet/internal/core/rhythm"
 )
 
@@ -60,7 +61,7 @@ func TestWhateverIsToldOfADogMakesItsStandingStale(t *testing.T) {
 		{"a sitting taken back", func() error { return s.WithdrawSitting(ctx, d.ID, given.ID, now) }, true},
 		{"a walk-round", func() error {
 			d.Version = 2
-			return s.AddCheck(ctx, d, Check{uuid.New(), dog.Check{On: date.MustParse("2026-11-24")}}, now)
+			return s.AddCheck(ctx, d, Check{uuid.New(), record.Check{On: date.MustParse("2026-11-24")}}, now)
 		}, true},
 		{"a ladder", func() error { return s.AddLadder(ctx, l, now) }, false},
 		{"a try", func() error { return s.AddTry(ctx, l.ID, try, now) }, false},

@@ -12,14 +12,15 @@ import (
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 
+	"fribbet/internal/core/bench"
 	"fribbet/internal/core/date"
 	"fribbet/internal/core/dog"
 	"fribbet/internal/core/kit"
 	"fribbet/internal/core/measure"
 	"fribbet/internal/core/nail"
 	"fribbet/internal/core/quick"
+	"fribbet/internal/core/record"
 	"fribbet/internal/core/rhythm"
-	"fribbet/internal/core/sitting"
 	"fribbet/internal/core/temper"
 	"fribbet/internal/core/units"
 )
@@ -51,8 +52,8 @@ func of[T any](v T) *T { return &v }
 
 func aSitting() Sitting {
 	gap := measure.Paper.Number()
-	return Sitting{ID: uuid.New(), Sitting: dog.Sitting{On: date.MustParse("2026-11-24"), Note: "first",
-		Minutes: of(9.5), Calm: of(4.0), Helper: true, Ticks: []string{"styptic", "mesh"}, Records: []dog.Record{
+	return Sitting{ID: uuid.New(), Sitting: record.Sitting{On: date.MustParse("2026-11-24"), Note: "first",
+		Minutes: of(9.5), Calm: of(4.0), Helper: true, Ticks: []string{"styptic", "mesh"}, Records: []record.Nail{
 			{Code: nail.MustParse("RF3"), GapAfter: &gap, Cuts: []float64{1, 0.5}, Tool: kit.File, Reaction: temper.Calm, Blood: true},
 			{Code: nail.MustParse("LF3"), Tool: kit.LargePlier, Reaction: temper.Snapping, TookForce: true}, // in the order of the work, not of the nails
 		}}}
@@ -60,11 +61,11 @@ func aSitting() Sitting {
 
 // add tells a sitting as a whole.
 func add(s *Store, dogID uuid.UUID, told Sitting, at time.Time) error {
-	return s.Append(ctx, dogID, told.ID, told.On, at, func(log sitting.Log) (sitting.Log, error) {
+	return s.Append(ctx, dogID, told.ID, told.On, at, func(log bench.Log) (bench.Log, error) {
 		if len(log) > 0 {
 			return log, nil
 		}
-		return sitting.LogOf(told.ID.String(), told.Sitting, at), nil
+		return bench.LogOf(told.ID.String(), told.Sitting, at), nil
 	})
 }
 
@@ -127,8 +128,8 @@ func TestAWriteThatFailsLeavesNothing(t *testing.T) {
 	s := opened(t, filepath.Join(t.TempDir(), "a.db"))
 	d, told := aDog(), aSitting()
 	require.NoError(t, s.AddDog(ctx, d))
-	twice := func(sitting.Log) (sitting.Log, error) { // the second breaks the events' own key
-		log := sitting.LogOf("one", told.Sitting, time.Now())
+	twice := func(bench.Log) (bench.Log, error) { // the second breaks the events' own key
+		log := bench.LogOf("one", told.Sitting, time.Now())
 		return append(log, log[1]), nil
 	}
 	require.Error(t, s.Append(ctx, d.ID, told.ID, told.On, time.Now(), twice))

@@ -11,10 +11,10 @@ import (
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 
-	"fribbet/internal/core/dog"
 	"fribbet/internal/core/measure"
 	"fribbet/internal/core/nail"
 	"fribbet/internal/core/quick"
+	"fribbet/internal/core/record"
 )
 
 // A book made before the lists held what each cut showed and where the quick was seen has it all
@@ -67,7 +67,7 @@ func TestAnOlderBooksNumbersSayWhatTheyWereReadWith(t *testing.T) {
 	told.Records[1].GapBefore, told.Records[1].SpareLeft = number(measure.Gap, 1.2), number(measure.Quick, 2)
 	told.Records[1].Landmarks = []quick.Seen{{Mark: quick.Hook, Spare: 3, By: measure.Eye, SD: 1.5}}
 	require.NoError(t, add(s, d.ID, told, time.Now()))
-	look := Check{ID: uuid.New(), Check: dog.Check{On: told.On, Looks: []dog.Look{
+	look := Check{ID: uuid.New(), Check: record.Check{On: told.On, Looks: []record.Look{
 		{Code: nail.MustParse("LF3"), Gap: number(measure.Gap, 0.76)}, {Code: nail.MustParse("LF4"), Length: number(measure.Length, 12)},
 	}}}
 	require.NoError(t, s.AddCheck(ctx, d, look, time.Now()))

@@ -6,12 +6,10 @@ import (
 	"strings"
 	"unicode/utf8"
 
-	"fribbet/internal/core/claw"
 	"fribbet/internal/core/date"
 	"fribbet/internal/core/due"
 	"fribbet/internal/core/fault"
 	"fribbet/internal/core/growth"
-	"fribbet/internal/core/measure"
 	"fribbet/internal/core/nail"
 	"fribbet/internal/core/rhythm"
 )
@@ -74,105 +72,4 @@ func (d Dog) checkWeights(f *fault.Fields, today date.Date) {
 		}
 		seen[w.On] = true
 	}
-}
-
-// Check returns the fields of a sitting that cannot be for this dog; nil when it is sound.
-func (s Sitting) Check(d Dog, today date.Date) fault.Fields {
-	var f fault.Fields
-	d.checkDay(&f, s.On, today)
-	if n := utf8.RuneCountInString(s.Note); n > mostNote {
-		f.Add("note", fmt.Sprintf("%d letters", n), fmt.Sprintf("must have at most %d letters", mostNote))
-	}
-	s.checkTime(&f)
-	for i, tick := range s.Ticks {
-		if len(tick) > mostTick {
-			f.Add(fmt.Sprintf("ticks[%d]", i), fmt.Sprintf("%d letters", len(tick)), fmt.Sprintf("must have at most %d letters", mostTick))
-		}
-	}
-	if len(s.Records) == 0 {
-		f.Add("records", "none", "must hold at least one nail")
-	}
-	seen := map[nail.Code]bool{}
-	for i, r := range s.Records {
-		one := r.Check()
-		d.checkCode(&one, r.Code, seen)
-		d.doubt(&one, r, s.On)
-		f.Under(fmt.Sprintf("records[%d]", i), one)
-	}
-	return f
-}
-
-func (s Sitting) checkTime(f *fault.Fields) {
-	if s.Minutes != nil {
-		f.Range("minutes", *s.Minutes, 0, mostMinutes, "minutes")
-	}
-	if s.Calm != nil {
-		f.Range("calm_minutes", *s.Calm, 0, mostMinutes, "minutes")
-	}
-	if s.Minutes != nil && s.Calm != nil && *s.Calm > *s.Minutes {
-		f.Add("calm_minutes", *s.Calm, fmt.Sprintf("must not be more than the whole sitting, %g minutes", *s.Minutes))
-	}
-}
-
-// checkDay notes a day on which nothing can have been done to the dog.
-func (d Dog) checkDay(f *fault.Fields, day, today date.Date) {
-	switch {
-	case day.After(today):
-		f.Add("on", day, "must not lie in the future")
-	case day.Before(d.Birth.Date):
-		f.Add("on", day, fmt.Sprintf("must not lie before the dog's birth, %s", d.Birth.Date))
-	}
-}
-
-// checkCode notes a nail that the dog does not have, or that was told already.
-func (d Dog) checkCode(f *fault.Fields, code nail.Code, seen map[nail.Code]bool) {
-	if _, has := d.Nail(code); !has {
-		f.Add("code", code, d.Name+" does not have this nail")
-	}
-	if seen[code] {
-		f.Add("code", code, "must be there once")
-	}
-	seen[code] = true
-}
-
-// within notes a number of a nail that cannot be, under the contract's names.
-func within(f *fault.Fields, name string, what measure.What, n *measure.Number) {
-	if n == nil {
-		return
-	}
-	least, most := 0.0, claw.MostLength
-	switch what {
-	case measure.Length:
-		least = 1
-	case measure.Gap:
-		most = claw.MostGap
-	}
-	f.Range(name+"_mm", n.MM, least, most, "mm")
-	n.Check(f, "means."+name, what)
-}
-
-// Check returns the fields of a record that cannot be, whatever the dog.
-func (r Record) Check() fault.Fields {
-	var f fault.Fields
-	within(&f, "length_before", measure.Length, r.LengthBefore)
-	within(&f, "length_after", measure.Length, r.LengthAfter)
-	within(&f, "gap_before", measure.Gap, r.GapBefore)
-	within(&f, "gap_after", measure.Gap, r.GapAfter)
-	within(&f, "spare_left", measure.Quick, r.SpareLeft)
-	for i, c := range r.Cuts {
-		f.Range(fmt.Sprintf("cuts_mm[%d]", i), c, leastRecord, claw.MostLength, "mm")
-	}
-	if len(r.Cuts) > mostCuts {
-		f.Add("cuts_mm", fmt.Sprintf("%d cuts", len(r.Cuts)), fmt.Sprintf("must be at most %d cuts", mostCuts))
-	}
-	if b, a := r.LengthBefore, r.LengthAfter; b != nil && a != nil && a.MM > b.MM {
-		f.Add("length_after_mm", a.MM, fmt.Sprintf("must not be more than the length before, %g mm", b.MM))
-	}
-	if b := r.LengthBefore; b != nil && len(f) == 0 && r.Removed() >= b.MM {
-		f.Add("cuts_mm", fmt.Sprintf("%g mm together", r.Removed()), fmt.Sprintf("must be less than the length before, %g mm", b.MM))
-	}
-	if r.Blood && len(r.Cuts) == 0 {
-		f.Add("cuts_mm", "none", "must hold the cut that bled")
-	}
-	return f
 }

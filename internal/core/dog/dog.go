@@ -1,5 +1,4 @@
-// Package dog joins what is known of one dog: its profile, its nails, its sittings. From them
-// it reads each nail on any day, plans the next trim and sets the next date.
+// Package dog is a dog's profile: what its keeper tells about it, how it is held, and what of that cannot be.
 package dog
 
 import (
@@ -132,4 +131,19 @@ func (d Dog) pavementOver(from, to date.Date) float64 {
 // Where is the dog on a day: its age, its weight and what it walks.
 func (d Dog) Where(day date.Date) growth.Where {
 	return growth.Where{Age: d.AgeWeeks(day), Weight: d.WeightOn(day), Pavement: d.PavementOn(day)}
+}
+
+// WhereFrom is the dog on a day, with what it walks on the mean until another.
+func (d Dog) WhereFrom(from, to date.Date) growth.Where {
+	where := d.Where(from)
+	if len(d.Walked) > 0 && to.After(from) {
+		where.Pavement = d.pavementOver(from, to)
+	}
+	return where
+}
+
+// Form is the usual form of one of its nails on a day.
+func (d Dog) Form(code nail.Code, day date.Date) claw.Claw {
+	n, _ := d.Nail(code)
+	return claw.Assumed(n.Code, n.Shape, d.WeightOn(day))
 }

@@ -192,6 +192,12 @@ func (i Item) limit() (most float64, told bool) {
 	}
 }
 
+// Lasts is how much a tool usually bears before it is seen to: cuts of a cutter, minutes of what grinds.
+func Lasts(t Tool) float64 {
+	most, _ := Item{Kind: Kind(t)}.limit()
+	return most
+}
+
 // Remedy is how a thing that stops blood is used.
 func (k Kind) Remedy() string {
 	name := strings.ReplaceAll(string(k), "_", " ")

@@ -39,3 +39,10 @@ func TestWearCountsFromTheLastService(t *testing.T) {
 	assert.InDelta(t, 10.0/3, uses["old"].Minutes, 1e-9, "a band that names no machine runs on the first")
 	assert.InDelta(t, 4.2, uses["new"].Minutes, 1e-9)
 }
+
+func TestHowMuchAToolBears(t *testing.T) {
+	assert.Equal(t, BandLimit, Lasts(GrinderBand))
+	assert.Equal(t, BitLimit, Lasts(GrinderDiamond))
+	assert.Equal(t, float64(CutsLimit), Lasts(LargePlier))
+	assert.Equal(t, BoardLimit, Lasts(ScratchBoard))
+}

@@ -75,7 +75,7 @@ func NewBelief(length, depth float64, colour nail.Colour, prior Prior, faces Sca
 	likely := make([]float64, b.n)
 	prior.densities(likely)
 	sum := add(likely) // what is trimmed of its tail is nothing beside it
-	if !(sum > 0) { // the prior fits no spare of the grid: nothing is known
+	if !(sum > 0) {    // the prior fits no spare of the grid: nothing is known
 		b.any()
 		return b
 	}

@@ -164,3 +164,18 @@ func TestLookingAheadChangesNothingAndNeverCutsTheQuick(t *testing.T) {
 		}
 	})
 }
+
+// One nail at one interval, by the closed form of section E worked by hand: rest 3 mm, pull 0.1 a week.
+func TestOneNailAtOneInterval(t *testing.T) {
+	got, err := Asked{Rate: 0.8, Spare: 1.5, Weight: 20, Weeks: 4}.Moves()
+	require.NoError(t, err)
+	steady := 3 + 0.8/0.1
+	spare := steady + (1.5-steady)*math.Exp(-0.4)
+	assert.InDelta(t, spare, got.Spare, 1e-9)
+	assert.InDelta(t, 1.5+4*0.8-spare, got.Quick, 1e-9)
+	assert.InDelta(t, got.Quick/4, got.Week, 1e-12)
+	_, err = Asked{Rate: 0, Spare: -1, Weight: 0, Weeks: 0}.Moves()
+	for _, field := range []string{"net_mm_week", "spare_after_trim_mm", "weight_kg", "interval_weeks"} {
+		assert.ErrorContains(t, err, field)
+	}
+}

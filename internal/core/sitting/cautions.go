@@ -5,7 +5,9 @@ import (
 	"strings"
 
 	"fribbet/internal/core/dog"
+	"fribbet/internal/core/feet"
 	"fribbet/internal/core/nail"
+	"fribbet/internal/core/outlook"
 )
 
 // Cautions are what to know of holding this dog before it is touched, before those of its feet.
@@ -23,7 +25,7 @@ func (q Question) Cautions(p Plan) []dog.Caution {
 	case n == 1:
 		say(dog.Handle, strings.Join(impossible, "")+" is not given: leave it, never force it.")
 	case n > 1:
-		say(dog.Veterinarian, strings.Join(impossible, ", ")+" are not given. What cannot be done safely: "+dog.Elsewhere(q.Terms.Keeper)+". Whether to sedate is a veterinarian's decision alone.")
+		say(dog.Veterinarian, strings.Join(impossible, ", ")+" are not given. What cannot be done safely: "+outlook.Elsewhere(q.Terms.Keeper)+". Whether to sedate is a veterinarian's decision alone.")
 	}
 	if paw, stands := p.Tolerance.Hardest(); stands && len(impossible) == 0 {
 		say(dog.Handle, fmt.Sprintf("%s is the hardest paw: plan for it.", paw))
@@ -33,7 +35,7 @@ func (q Question) Cautions(p Plan) []dog.Caution {
 
 // WhileTraining warns of nails of paws on a ladder that press and cannot wait for it. A curling
 // dewclaw is for today; what touches the floor is for the days to come.
-func WhileTraining(readings []dog.Reading, paws map[nail.Paw]bool, keeper bool) []dog.Caution {
+func WhileTraining(readings []feet.Reading, paws map[nail.Paw]bool, keeper bool) []dog.Caution {
 	var all []dog.Caution
 	for _, c := range []struct {
 		kind    dog.CautionKind
@@ -46,7 +48,7 @@ func WhileTraining(readings []dog.Reading, paws map[nail.Paw]bool, keeper bool) 
 		caution := dog.Caution{Kind: c.kind}
 		var names []string
 		for _, r := range readings {
-			if paws[r.Code.Paw] && !r.State.Veterinary() && UrgencyOf(dog.Planned{Reading: r}) == c.urgency {
+			if paws[r.Code.Paw] && !r.State.Veterinary() && UrgencyOf(outlook.Planned{Reading: r}) == c.urgency {
 				caution.Nails, names = append(caution.Nails, r.Code), append(names, r.Code.String())
 			}
 		}

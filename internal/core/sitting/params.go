@@ -1,22 +1,8 @@
 package sitting
 
-import "time"
-
 // Judgement (ours).
 const (
-	aloneShare   = 0.5  // of what a dog takes, when a helper is wanted and nobody is there
-	mostMeasure  = 80.0 // mm
-	mostNote     = 2000
-	longest      = 4 * time.Hour // beyond this the end was forgotten: no minutes are learnt from it
-	doubtSDs     = 5.0           // from what is believed, beyond which a landmark is asked for again
-	leastDoubtSD = 0.5           // mm: nobody tells a landmark better
-	walkStrain   = 1.0           // mean strain from which a walk first is advised
-	WalkFirst    = 15            // minutes of it (trade: allow a quarter of an hour)
-)
-
-// Blood is how long a bleeding nail is held before anybody looks, and after how long it has usually
-// stopped: later it is a veterinarian's (common practice, no source).
-const (
-	BloodHold  = 60 * time.Second
-	BloodStops = 4 * time.Minute
+	aloneShare = 0.5 // of what a dog takes, when a helper is wanted and nobody is there
+	walkStrain = 1.0 // mean strain from which a walk first is advised
+	WalkFirst  = 15  // minutes of it (trade: allow a quarter of an hour)
 )

@@ -3,9 +3,9 @@ package sitting
 import (
 	"slices"
 
-	"fribbet/internal/core/dog"
 	"fribbet/internal/core/kit"
 	"fribbet/internal/core/nail"
+	"fribbet/internal/core/record"
 	"fribbet/internal/core/temper"
 )
 
@@ -28,7 +28,7 @@ type Outing struct {
 }
 
 // PastOf reads a dog's sittings, oldest first.
-func PastOf(sittings []dog.Sitting) Past {
+func PastOf(sittings []record.Sitting) Past {
 	var p Past
 	for _, s := range sittings {
 		p = p.And(s)
@@ -37,7 +37,7 @@ func PastOf(sittings []dog.Sitting) Past {
 }
 
 // And is the past once one more sitting was told, later than the others.
-func (p Past) And(s dog.Sitting) Past {
+func (p Past) And(s record.Sitting) Past {
 	tools := make(map[nail.Code]kit.Tool, len(p.Tools))
 	for code, tool := range p.Tools {
 		tools[code] = tool
@@ -55,7 +55,7 @@ func (p Past) And(s dog.Sitting) Past {
 	return p
 }
 
-func outing(s dog.Sitting) Outing {
+func outing(s record.Sitting) Outing {
 	o := Outing{Outing: temper.Outing{On: s.On, Minutes: s.Minutes, Calm: s.Calm}}
 	for _, r := range s.Records {
 		cut := r.Removed() > 0

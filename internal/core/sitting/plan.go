@@ -12,7 +12,9 @@ import (
 	"fribbet/internal/core/estimate"
 	"fribbet/internal/core/kit"
 	"fribbet/internal/core/nail"
+	"fribbet/internal/core/outlook"
 	"fribbet/internal/core/quick"
+	"fribbet/internal/core/record"
 	"fribbet/internal/core/temper"
 	"fribbet/internal/core/verdict"
 )
@@ -31,7 +33,7 @@ const (
 func (u Urgency) Urgent() bool { return u >= OnFloor }
 
 // UrgencyOf is how much a nail presses today.
-func UrgencyOf(p dog.Planned) Urgency {
+func UrgencyOf(p outlook.Planned) Urgency {
 	switch {
 	case p.Curling():
 		return Curls
@@ -46,7 +48,7 @@ func UrgencyOf(p dog.Planned) Urgency {
 
 // Stop is one nail of a sitting.
 type Stop struct {
-	dog.Planned
+	outlook.Planned
 	Urgency Urgency
 	Tool    kit.Option // the best for it
 	Why     string     // why it comes now; empty where the order of the paws says it
@@ -149,15 +151,15 @@ func (q Question) tasks() (tasks []Stop, left []Left) {
 			job := q.job(n, kit.Length)
 			job.Last = q.Past.Tools[n.Code]
 			stop := Stop{Planned: n, Urgency: UrgencyOf(n), Tool: kit.Advise(job, q.Kit)[0]}
-			stop.Verdict = verdict.Of(n.Case, q.Terms.Margin, q.hand(stop.Tool.Tool, quick.Touch))
+			stop.Verdict = verdict.Of(n.Case, q.Terms.Margin, q.HandWith(stop.Tool.Tool, quick.Touch))
 			tasks = append(tasks, stop)
 		}
 	}
 	return tasks, left
 }
 
-// hand is how the dog is worked with a tool in the hand, whose touch takes so many mm.
-func (q Question) hand(tool kit.Tool, touch float64) verdict.Terms {
+// HandWith is how the dog is worked with a tool in the hand, whose touch takes so many mm.
+func (q Question) HandWith(tool kit.Tool, touch float64) verdict.Terms {
 	t := q.Terms.Hand
 	t.Touch = 0
 	if tool.Work() == kit.Grinding {
@@ -167,11 +169,11 @@ func (q Question) hand(tool kit.Tool, touch float64) verdict.Terms {
 }
 
 // job is a nail as far as the choice of a tool depends on it.
-func (q Question) job(n dog.Planned, purpose kit.Purpose) kit.Job {
+func (q Question) job(n outlook.Planned, purpose kit.Purpose) kit.Job {
 	kg := q.Dog.WeightOn(q.Today)
 	return kit.Job{
 		Code: n.Code, Shape: n.Shape, State: n.State, Colour: n.Colour, CloseToPad: n.Curling(),
-		Depth: claw.Assumed(n.Code, n.Shape, kg).Depth, Take: dog.Record{Cuts: n.Cuts()}.Removed(),
+		Depth: claw.Assumed(n.Code, n.Shape, kg).Depth, Take: record.Nail{Cuts: n.Cuts()}.Removed(),
 		Weight: kg, AgeWeeks: q.Dog.AgeWeeks(q.Today), LongCoat: q.Dog.FootCoat == dog.LongCoat || q.Hair,
 		Noise: q.Dog.Handling.Noise, Learning: q.Training.Grinder, Hand: q.Hand, Purpose: purpose,
 		Often: q.Dog.Rhythm.Days() <= 7,
@@ -180,7 +182,7 @@ func (q Question) job(n dog.Planned, purpose kit.Purpose) kit.Job {
 
 // Advice ranks the tools for one nail of the dog; it tells false when the dog has no such nail.
 func (q Question) Advice(code nail.Code, purpose kit.Purpose) ([]kit.Option, bool) {
-	i := slices.IndexFunc(q.Nails, func(n dog.Planned) bool { return n.Code == code })
+	i := slices.IndexFunc(q.Nails, func(n outlook.Planned) bool { return n.Code == code })
 	if i < 0 {
 		return nil, false
 	}

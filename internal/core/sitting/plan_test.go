@@ -1,6 +1,7 @@
 package sitting
 
 import (
+	"strings"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
@@ -9,9 +10,12 @@ import (
 
 	"fribbet/internal/core/date"
 	"fribbet/internal/core/dog"
+	"fribbet/internal/core/feet"
 	"fribbet/internal/core/kit"
 	"fribbet/internal/core/nail"
+	"fribbet/internal/core/outlook"
 	"fribbet/internal/core/quick"
+	"fribbet/internal/core/record"
 	"fribbet/internal/core/rhythm"
 	"fribbet/internal/core/temper"
 	"fribbet/internal/core/verdict"
@@ -24,12 +28,12 @@ var today = date.MustParse("2026-11-24") // a Tuesday
 func ask(change func(*Question)) Question {
 	d := dog.Usual(rhythm.Fortnightly, date.EveryDay)
 	d.Name, d.Birth, d.Weights, d.Entered = "Moss", dog.BornAbout(4, today), []dog.Weight{{On: today, Kg: 20}}, today
-	return asked(dog.FeetAfter(d, nil), change)
+	return asked(feet.FeetAfter(d, nil), change)
 }
 
-func asked(f dog.Feet, change func(*Question)) Question {
-	terms := dog.Terms{Margin: 1, Hand: verdict.Terms{Stop: quick.Full, Limit: verdict.Usual, Hand: kit.PractisedHand}}
-	q := Question{Today: today, Dog: f.Dog, Feet: f, Terms: terms, Nails: f.Plan(today, terms), Hand: kit.PractisedHand}
+func asked(f feet.Feet, change func(*Question)) Question {
+	terms := outlook.Terms{Margin: 1, Hand: verdict.Terms{Stop: quick.Full, Limit: verdict.Usual, Hand: kit.PractisedHand}}
+	q := Question{Today: today, Dog: f.Dog, Feet: f, Terms: terms, Nails: outlook.Plan(f, today, terms), Hand: kit.PractisedHand}
 	if change != nil {
 		change(&q)
 	}
@@ -42,7 +46,7 @@ func asked(f dog.Feet, change func(*Question)) Question {
 }
 
 // at changes one planned nail.
-func (q Question) at(code string, change func(*dog.Planned)) {
+func (q Question) at(code string, change func(*outlook.Planned)) {
 	for i := range q.Nails {
 		if q.Nails[i].Code == nail.MustParse(code) {
 			change(&q.Nails[i])
@@ -51,10 +55,10 @@ func (q Question) at(code string, change func(*dog.Planned)) {
 }
 
 // past is a sitting of the question's nails in which the dog had enough after so many; 0 is never.
-func past(q Question, enough int, reaction temper.Reaction) dog.Sitting {
-	s := dog.Sitting{On: today.AddDays(-14)}
+func past(q Question, enough int, reaction temper.Reaction) record.Sitting {
+	s := record.Sitting{On: today.AddDays(-14)}
 	for i, n := range q.Nails {
-		r := dog.Record{Code: n.Code, Cuts: []float64{1}, Tool: kit.LargePlier, Reaction: temper.Calm}
+		r := record.Nail{Code: n.Code, Cuts: []float64{1}, Tool: kit.LargePlier, Reaction: temper.Calm}
 		if enough > 0 && i >= enough {
 			r.Cuts, r.Reaction = nil, reaction
 		}
@@ -84,7 +88,7 @@ func TestHindFirst(t *testing.T) {
 }
 
 func TestACurlingDewclawComesBeforeEverything(t *testing.T) {
-	q := ask(func(q *Question) { q.at("RF1", func(p *dog.Planned) { p.ToCurl = 0 }) })
+	q := ask(func(q *Question) { q.at("RF1", func(p *outlook.Planned) { p.ToCurl = 0 }) })
 	s := For(q).Days[0].Stops[0]
 	assert.Equal(t, "RF1", s.Code.String())
 	assert.Equal(t, kit.SmallScissor, s.Tool.Tool)
@@ -96,7 +100,7 @@ func TestALightNailShowsTheWay(t *testing.T) {
 		for i := range q.Nails {
 			q.Nails[i].Colour = nail.Dark
 		}
-		q.at("LH4", func(p *dog.Planned) { p.Colour = nail.Light })
+		q.at("LH4", func(p *outlook.Planned) { p.Colour = nail.Light })
 	})
 	s := For(q).Days[0].Stops[0]
 	assert.Equal(t, "LH4", s.Code.String())
@@ -111,7 +115,7 @@ func TestSchoolsOfOrder(t *testing.T) {
 				s.Records[i].Reaction = temper.Pulling
 			}
 		}
-		q.Past = PastOf([]dog.Sitting{s})
+		q.Past = PastOf([]record.Sitting{s})
 	}
 	for name, c := range map[string]struct {
 		order dog.Order
@@ -137,7 +141,7 @@ func TestWhatDoesNotFitIsSpreadOverTheDogsDays(t *testing.T) {
 	p := For(ask(func(q *Question) {
 		q.Dog.Handling.MostNails = &seven
 		q.Dog.Workdays = date.WeekdaysOf(4) // Thursdays
-		q.at("LF3", func(p *dog.Planned) { p.OnFloor = true })
+		q.at("LF3", func(p *outlook.Planned) { p.OnFloor = true })
 	}))
 	require.Len(t, p.Days, 3)
 	assert.Equal(t, []date.Date{today, today.AddDays(2), today.AddDays(9)}, []date.Date{p.Days[0].On, p.Days[1].On, p.Days[2].On})
@@ -147,18 +151,18 @@ func TestWhatDoesNotFitIsSpreadOverTheDogsDays(t *testing.T) {
 
 func TestWhoDealsWithWhatIsLeft(t *testing.T) {
 	q := ask(func(q *Question) {
-		q.at("LF2", func(p *dog.Planned) { p.Kind = verdict.Leave })
-		q.at("LF3", func(p *dog.Planned) { p.Kind = verdict.Veterinarian })
-		q.at("LF1", func(p *dog.Planned) { p.Kind = verdict.Veterinarian })
+		q.at("LF2", func(p *outlook.Planned) { p.Kind = verdict.Leave })
+		q.at("LF3", func(p *outlook.Planned) { p.Kind = verdict.Veterinarian })
+		q.at("LF1", func(p *outlook.Planned) { p.Kind = verdict.Veterinarian })
 		q.Training.Paws, q.Terms.Keeper = map[nail.Paw]bool{nail.RH: true}, true
-		q.at("RH3", func(p *dog.Planned) { p.OnFloor = true })
+		q.at("RH3", func(p *outlook.Planned) { p.OnFloor = true })
 		bad := past(*q, 0, temper.Calm)
 		for i, r := range bad.Records {
 			if r.Code.Paw == nail.LH {
 				bad.Records[i].Cuts, bad.Records[i].Reaction = nil, temper.Fighting
 			}
 		}
-		q.Past = PastOf([]dog.Sitting{bad, bad})
+		q.Past = PastOf([]record.Sitting{bad, bad})
 	})
 	whose := map[string]Whose{}
 	for _, l := range For(q).Left {
@@ -262,4 +266,18 @@ func perPawRoom(p Plan, d Day, paw nail.Paw) bool {
 		}
 	}
 	return n < p.Tolerance.Paws[paw].Nails.Most
+}
+
+// What nobody looked at is not told as a fact, also where it says why a nail comes now.
+func TestOnTheFloorIsAFactOnlyWhereSomebodyLooked(t *testing.T) {
+	for _, looked := range []bool{true, false} {
+		q := ask(func(q *Question) {
+			q.at("RH5", func(p *outlook.Planned) { p.OnFloor, p.Looked = true, looked })
+		})
+		for _, s := range For(q).Days[0].Stops {
+			if s.Code.String() == "RH5" {
+				assert.Equal(t, looked, !strings.Contains(s.Why, "probably"), s.Why)
+			}
+		}
+	}
 }

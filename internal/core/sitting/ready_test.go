@@ -9,8 +9,11 @@ import (
 	"github.com/stretchr/testify/require"
 
 	"fribbet/internal/core/dog"
+	"fribbet/internal/core/feet"
 	"fribbet/internal/core/kit"
 	"fribbet/internal/core/nail"
+	"fribbet/internal/core/outlook"
+	"fribbet/internal/core/record"
 	"fribbet/internal/core/temper"
 )
 
@@ -49,7 +52,7 @@ func TestTheChecklistFitsTheDogAndTheTools(t *testing.T) {
 		for i := range s.Records {
 			s.Records[i].Reaction = temper.Pulling
 		}
-		q.Past = PastOf([]dog.Sitting{s})
+		q.Past = PastOf([]record.Sitting{s})
 	})
 	list = fussy.Checklist(For(fussy))
 	for _, want := range []string{"mesh", "pads", "muzzle", "helper", "dust_mask", "hair_tie", "walk"} {
@@ -84,7 +87,7 @@ func TestCautionsOfHolding(t *testing.T) {
 			}
 		}
 		slices.Reverse(bad.Records) // hind first: the fore paws go well after them
-		q.Past = PastOf([]dog.Sitting{bad, bad})
+		q.Past = PastOf([]record.Sitting{bad, bad})
 	})
 	all := q.Cautions(For(q))
 	words := make([]string, len(all))
@@ -122,7 +125,7 @@ func TestMoodsByPaw(t *testing.T) {
 	s := past(q, 9, temper.Pulling) // the tenth nail is pulled away: RF5
 	nine := 9.0
 	s.Minutes, s.Calm = &nine, &nine
-	m := Moods([]dog.Sitting{s})[0]
+	m := Moods([]record.Sitting{s})[0]
 	assert.Equal(t, []PawMood{{nail.LF, 5, temper.Calm}, {nail.RF, 4, temper.Pulling}}, m.Paws, "the hind paws were not handled")
 	assert.Equal(t, &nine, m.Calm)
 }
@@ -135,7 +138,7 @@ func TestEachKindOfWorkIsLearntByItself(t *testing.T) {
 		ground.Records[i].Tool = kit.GrinderBand
 	}
 	clipped := past(q, 0, temper.Calm)
-	q.Past = PastOf([]dog.Sitting{clipped, ground})
+	q.Past = PastOf([]record.Sitting{clipped, ground})
 	assert.Equal(t, 3.0, q.tolerance(kit.Grinding).Nails.Most)
 	assert.Equal(t, 18.0, min(18, q.tolerance(kit.Clipping).Nails.Most))
 	assert.Equal(t, q.tolerance(kit.Rubbing).Nails.Most, 3.0, "never tried: what any work showed")
@@ -154,8 +157,8 @@ func TestAdviceForOneNail(t *testing.T) {
 
 // While a dog is on a ladder, a nail that presses is a professional's or a veterinarian's.
 func TestAnUrgentNailDoesNotWaitForTheLadder(t *testing.T) {
-	q := ask(func(q *Question) { q.at("RH3", func(p *dog.Planned) { p.OnFloor = true }) })
-	var readings []dog.Reading
+	q := ask(func(q *Question) { q.at("RH3", func(p *outlook.Planned) { p.OnFloor = true }) })
+	var readings []feet.Reading
 	for _, n := range q.Nails {
 		readings = append(readings, n.Reading)
 	}
@@ -167,7 +170,7 @@ func TestAnUrgentNailDoesNotWaitForTheLadder(t *testing.T) {
 	assert.Empty(t, WhileTraining(readings, map[nail.Paw]bool{nail.LF: true}, true))
 	curls := readings[4] // LF1
 	curls.ToCurl = 0
-	assert.Equal(t, dog.Veterinarian, WhileTraining([]dog.Reading{curls}, map[nail.Paw]bool{nail.LF: true}, true)[0].Kind)
+	assert.Equal(t, dog.Veterinarian, WhileTraining([]feet.Reading{curls}, map[nail.Paw]bool{nail.LF: true}, true)[0].Kind)
 }
 
 // A caution stands once, and only where it applies: to this dog, this user, this day.
@@ -196,7 +199,7 @@ func TestCautionsApplyToDogUserAndDay(t *testing.T) {
 	for _, keeper := range []bool{true, false} {
 		q := ask(func(q *Question) {
 			q.Terms.Keeper, q.Training.Paws = keeper, map[nail.Paw]bool{nail.RF: true}
-			q.at("RF1", func(p *dog.Planned) { p.ToCurl = 0 })
+			q.at("RF1", func(p *outlook.Planned) { p.ToCurl = 0 })
 		})
 		words := ""
 		for _, l := range For(q).Left {

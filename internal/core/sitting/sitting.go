@@ -5,8 +5,11 @@ package sitting
 import (
 	"fribbet/internal/core/date"
 	"fribbet/internal/core/dog"
+	"fribbet/internal/core/feet"
 	"fribbet/internal/core/kit"
 	"fribbet/internal/core/nail"
+	"fribbet/internal/core/outlook"
+	"fribbet/internal/core/record"
 	"fribbet/internal/core/temper"
 )
 
@@ -14,9 +17,9 @@ import (
 type Question struct {
 	Today    date.Date
 	Dog      dog.Dog
-	Feet     dog.Feet
-	Terms    dog.Terms
-	Nails    []dog.Planned // the verdict on each nail today
+	Feet     feet.Feet
+	Terms    outlook.Terms
+	Nails    []outlook.Planned // the verdict on each nail today
 	Past     Past
 	Hair     bool // seen between the pads
 	Hand     kit.Hand
@@ -75,7 +78,7 @@ type PawMood struct {
 }
 
 // Moods are how the dog took its sittings, in their order.
-func Moods(sittings []dog.Sitting) []Mood {
+func Moods(sittings []record.Sitting) []Mood {
 	var moods []Mood
 	for _, s := range sittings {
 		o := outing(s)

@@ -1,0 +1,102 @@
+// Package bench is a sitting under the hands: its log of events, what that comes to, and for each nail
+// what is believed of it and what to do next.
+package bench
+
+import (
+	"slices"
+
+	"fribbet/internal/core/nail"
+	"fribbet/internal/core/outlook"
+	"fribbet/internal/core/quick"
+	"fribbet/internal/core/sitting"
+	"fribbet/internal/core/temper"
+	"fribbet/internal/core/verdict"
+)
+
+// Bench is a sitting under the hands: what is believed of each nail and what to do next with it.
+type Bench struct {
+	Plan  sitting.Plan // of the sitting, as it was before it
+	Nails []Nail  // today's in the order of the plan, then the others
+	Hand  verdict.Terms
+	Touch float64 // what one touch of the bit in the hand takes, mm
+}
+
+// Nail is one nail under the hands.
+type Nail struct {
+	Plan    outlook.Planned
+	Work    NailState
+	Today   bool // it is planned for today
+	Length  float64
+	Colour  nail.Colour // as it was told, or as its faces show it
+	Belief  *quick.Belief
+	Verdict verdict.Verdict
+	Faces   []quick.Face // that it can show
+}
+
+// Of works out where the sitting stands: the state takes what was told of each nail in the order
+// in which it was told, as the fold will take it once the sitting is done.
+func Of(q sitting.Question, s State, touch float64) Bench {
+	b := Bench{Hand: q.HandWith(s.Tool, touch), Touch: quick.Touch}
+	if b.Hand.Touch > 0 {
+		b.Touch = touch
+	}
+	worked := q.Feet.Work(q.Today)
+	records := s.Sitting(q.Today).Records
+	cases := map[nail.Code]verdict.Nail{}
+	for _, r := range records {
+		if c, has := outlook.Told(&worked, r, q.Terms); has {
+			cases[r.Code] = c
+		}
+	}
+	today := map[nail.Code]bool{}
+	var order []nail.Code
+	if b.Plan = sitting.For(q); len(b.Plan.Days) > 0 {
+		for _, stop := range b.Plan.Days[0].Stops {
+			today[stop.Code] = true
+			order = append(order, stop.Code)
+		}
+	}
+	for _, n := range q.Nails {
+		if !today[n.Code] {
+			order = append(order, n.Code)
+		}
+	}
+	now := q.Nails
+	if len(cases) > 0 { // what one nail taught is in the others
+		now = outlook.Plan(worked, q.Today, q.Terms)
+	}
+	for _, code := range order {
+		i := slices.IndexFunc(q.Nails, func(n outlook.Planned) bool { return n.Code == code })
+		one := Nail{Plan: q.Nails[i], Work: NailState{Code: code, Reaction: temper.Calm}, Today: today[code], Length: q.Nails[i].Length.Value}
+		if n := s.Nail(code); n != nil {
+			one.Work = *n
+		}
+		if read, measured := one.Work.Measures[LengthBefore]; measured {
+			one.Length = read.MM
+		}
+		c, told := cases[code]
+		if !told {
+			c = now[i].Case
+		}
+		one.Belief, one.Colour = c.Belief, worked.Colour(code)
+		one.Faces = quick.Faces(q.Feet.Colour(code)) // as before the sitting: what a key means does not change under the hands
+		one.Verdict = one.next(c, q.Terms.Margin, b.Hand)
+		b.Nails = append(b.Nails, one)
+	}
+	return b
+}
+
+// next is the verdict on a nail now.
+func (n Nail) next(c verdict.Nail, margin float64, t verdict.Terms) verdict.Verdict {
+	stop := func(because string) verdict.Verdict {
+		return verdict.Verdict{Kind: verdict.Leave, Why: because, Step: verdict.Step{Action: verdict.Stop, Eye: true, Because: because}}
+	}
+	switch {
+	case n.Work.Skipped:
+		return stop("left out")
+	case n.Work.Done:
+		return stop("done")
+	default:
+		return verdict.Of(c, margin, t)
+	}
+}

@@ -1,0 +1,230 @@
+package bench
+
+import (
+	"slices"
+	"strings"
+	"time"
+
+	"fribbet/internal/core/date"
+	"fribbet/internal/core/kit"
+	"fribbet/internal/core/measure"
+	"fribbet/internal/core/nail"
+	"fribbet/internal/core/quick"
+	"fribbet/internal/core/record"
+	"fribbet/internal/core/temper"
+)
+
+// State is what a log comes to.
+type State struct {
+	Start   time.Time
+	Ended   bool
+	End     time.Time
+	Minutes *float64  // that it took, as it was told; nil is what the clock says
+	Calm    *float64  // the same
+	Sign    time.Time // the first reaction that was not calm; zero when there was none
+	Helper  bool
+	Ticks   []string
+	Tool    kit.Tool // in the hand
+	Item    string
+	Note    string
+	Nails   []NailState // in the order in which they were first taken up
+}
+
+// NailState is what was done to one nail.
+type NailState struct {
+	Code      nail.Code
+	Cuts      []Slice
+	Landmarks []quick.Seen
+	Measures  map[Measure]measure.Number
+	Tool      kit.Tool // of its first cut; the one in the hand when it was taken up, before that
+	Item      string
+	Forced    bool
+	Blood     bool
+	Stopped   bool // the blood
+	Bleeding  bool // it did not stop
+	Reaction  temper.Reaction
+	Skipped   bool
+	Done      bool
+}
+
+// Slice is one cut, or one touch of a grinder.
+type Slice struct {
+	ID    string // of its event
+	MM    float64
+	Touch bool
+	Face  quick.Face // empty when nobody told it
+}
+
+// Nail is the state of one nail; nil when nothing was told of it.
+func (s *State) Nail(code nail.Code) *NailState {
+	for i := range s.Nails {
+		if s.Nails[i].Code == code {
+			return &s.Nails[i]
+		}
+	}
+	return nil
+}
+
+// LastFace is what the last cut showed; empty when nothing was cut or nobody told it.
+func (n NailState) LastFace() quick.Face {
+	if n.Blood {
+		return quick.Blood
+	}
+	if len(n.Cuts) == 0 {
+		return ""
+	}
+	return n.Cuts[len(n.Cuts)-1].Face
+}
+
+// Fold works the log through. An event that was undone is as if it had never been, and with a
+// cut goes what it showed.
+func (l Log) Fold() State {
+	gone := map[string]bool{}
+	for _, e := range l {
+		if e.Kind == Undone {
+			gone[e.Of] = true
+		}
+	}
+	var s State
+	for _, e := range l {
+		if e.Kind != Undone && !gone[e.ID] && !gone[e.Of] {
+			s.take(e)
+		}
+	}
+	return s
+}
+
+func (s *State) take(e Event) {
+	switch e.Kind {
+	case Started:
+		s.Start, s.Helper, s.Ticks, s.Tool, s.Item = e.At, e.Helper, e.Ticks, e.Tool, e.Item
+	case Took:
+		s.Tool, s.Item = e.Tool, e.Item
+	case Noted:
+		s.Note = e.Note
+	case Ended:
+		s.Ended, s.End, s.Minutes, s.Calm = true, e.At, e.Minutes, e.Calm
+	}
+	if !e.needsNail() {
+		return
+	}
+	n := s.Nail(*e.Nail)
+	if n == nil {
+		s.Nails = append(s.Nails, NailState{Code: *e.Nail, Tool: s.Tool, Item: s.Item, Reaction: temper.Calm, Measures: map[Measure]measure.Number{}})
+		n = &s.Nails[len(s.Nails)-1]
+	}
+	if n.take(e, s); e.Kind == Reacted && e.Reaction != temper.Calm && s.Sign.IsZero() {
+		s.Sign = e.At
+	}
+}
+
+func (n *NailState) take(e Event, s *State) {
+	switch e.Kind {
+	case Cut, Touched:
+		if len(n.Cuts) == 0 {
+			n.Tool, n.Item = s.Tool, s.Item
+		}
+		n.Cuts = append(n.Cuts, Slice{ID: e.ID, MM: e.MM, Touch: e.Kind == Touched})
+		n.Skipped = false
+	case Showed:
+		if at := slices.IndexFunc(n.Cuts, func(c Slice) bool { return c.ID == e.Of }); at >= 0 {
+			n.Cuts[at].Face = e.Face
+			n.Blood = n.Blood || e.Face == quick.Blood
+		}
+	case Measured:
+		n.Measures[e.Measure] = e.Number()
+	case Seen:
+		seen := e.Number()
+		n.Landmarks = append(n.Landmarks, quick.Seen{Mark: e.Landmark, Spare: seen.MM, By: seen.By, SD: seen.SD})
+	case Forced:
+		n.Forced = true
+	case Bled:
+		n.Blood = true
+	case Stopped:
+		n.Stopped, n.Bleeding = true, false
+	case Bleeding:
+		n.Bleeding = true
+	case Reacted:
+		n.Reaction = e.Reaction
+	case Skipped:
+		n.Skipped = true
+	case Done:
+		n.Done = true
+	}
+}
+
+// Sitting is what the log comes to as a sitting on a day: what the lists read.
+func (s State) Sitting(on date.Date) record.Sitting {
+	out := record.Sitting{On: on, Note: s.Note, Helper: s.Helper, Ticks: s.Ticks}
+	switch took := s.End.Sub(s.Start); {
+	case s.Minutes != nil || s.Calm != nil:
+		out.Minutes, out.Calm = s.Minutes, s.Calm
+	case s.Ended && took > 0 && took < longest:
+		out.Minutes = minutesBetween(s.Start, s.End)
+		if !s.Sign.IsZero() {
+			out.Calm = minutesBetween(s.Start, s.Sign)
+		}
+	}
+	for _, n := range s.Nails {
+		r := record.Nail{
+			Code: n.Code, Tool: n.Tool, Item: n.Item, TookForce: n.Forced, Reaction: n.Reaction, Blood: n.Blood,
+			LengthBefore: n.measure(LengthBefore), LengthAfter: n.measure(LengthAfter),
+			GapBefore: n.measure(GapBefore), GapAfter: n.measure(GapAfter), SpareLeft: n.measure(SpareLeft),
+		}
+		r.Landmarks = n.Landmarks
+		for i, c := range n.Cuts {
+			r.Cuts = append(r.Cuts, c.MM)
+			if c.Face != "" {
+				r.Faces = append(append(r.Faces, make([]quick.Face, i-len(r.Faces))...), c.Face)
+			}
+		}
+		if n.Blood && len(r.Cuts) == 0 {
+			r.Cuts = []float64{record.Sliver} // it was cut before anybody could tell: a usual one
+		}
+		if !n.Blood {
+			r.EndFace = n.LastFace()
+		}
+		out.Records = append(out.Records, r)
+	}
+	return out
+}
+
+func (n NailState) measure(m Measure) *measure.Number {
+	if read, is := n.Measures[m]; is {
+		return &read
+	}
+	return nil
+}
+
+// minutesBetween is to a tenth of a minute: nobody's stopwatch is truer.
+func minutesBetween(from, to time.Time) *float64 {
+	minutes := float64(to.Sub(from).Round(6*time.Second)) / float64(time.Minute)
+	return &minutes
+}
+
+// Praise says what the dog did well: the paws that it gave calmly; failing that, that it came
+// through at all.
+func (s State) Praise() string {
+	worst := map[nail.Paw]temper.Reaction{}
+	for _, n := range s.Nails {
+		if len(n.Cuts) > 0 {
+			worst[n.Code.Paw] = temper.Worst(worst[n.Code.Paw], n.Reaction)
+		}
+	}
+	var calm []string
+	for _, paw := range nail.Paws() {
+		if reaction, handled := worst[paw]; handled && reaction == temper.Calm {
+			calm = append(calm, paw.String())
+		}
+	}
+	switch {
+	case len(worst) == 0:
+		return ""
+	case len(calm) == len(worst):
+		return "Calm throughout: the best treat of the day."
+	case len(calm) > 0:
+		return "Calm on " + strings.Join(calm, ", ") + ": praise that, and end on it."
+	default:
+		return "It was hard, and it is over: praise, a treat, and fewer nails next time."
+	}
+}

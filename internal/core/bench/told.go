@@ -1,0 +1,102 @@
+package bench
+
+import (
+	"bytes"
+	"encoding/json"
+	"fmt"
+	"slices"
+	"time"
+
+	"fribbet/internal/core/kit"
+	"fribbet/internal/core/measure"
+	"fribbet/internal/core/quick"
+	"fribbet/internal/core/record"
+	"fribbet/internal/core/temper"
+)
+
+// LogOf is a sitting that was told as a whole, afterwards, as the log that comes to it. Its
+// events are named after the sitting, so that telling it twice changes nothing.
+func LogOf(id string, s record.Sitting, at time.Time) Log {
+	var log Log
+	add := func(e Event) {
+		e.ID, e.At = fmt.Sprintf("%s/%d", id, len(log)), at
+		log = append(log, e.settled())
+	}
+	tool, item := kit.Tool(""), ""
+	if len(s.Records) > 0 {
+		tool, item = s.Records[0].Tool, s.Records[0].Item
+	}
+	add(Event{Kind: Started, Helper: s.Helper, Ticks: s.Ticks, Tool: tool, Item: item})
+	for _, r := range s.Records {
+		if r.Tool != tool || r.Item != item {
+			tool, item = r.Tool, r.Item
+			add(Event{Kind: Took, Tool: tool, Item: item})
+		}
+		for _, e := range recordEvents(r) {
+			e.Nail, e.Sure = &r.Code, r.Sure && (e.Kind == Measured || e.Kind == Seen)
+			if e.Kind == Showed { // of the cut just told
+				e.Of = log[len(log)-1].ID
+			}
+			add(e)
+		}
+	}
+	if s.Note != "" {
+		add(Event{Kind: Noted, Note: s.Note})
+	}
+	add(Event{Kind: Ended, Minutes: s.Minutes, Calm: s.Calm})
+	return log
+}
+
+// Tells tells whether another log says the same: the same events, whenever they were told.
+func (l Log) Tells(other Log) bool {
+	return slices.EqualFunc(l, other, func(a, b Event) bool {
+		a, b = a.settled(), b.settled() // one may be from before the means of a number were kept
+		a.At, b.At = time.Time{}, time.Time{}
+		one, _ := json.Marshal(a) // as they are kept: an empty list is no list
+		two, _ := json.Marshal(b)
+		return bytes.Equal(one, two)
+	})
+}
+
+func recordEvents(r record.Nail) []Event {
+	var events []Event
+	measured := func(m Measure, n *measure.Number) {
+		if n != nil {
+			events = append(events, Event{Kind: Measured, Measure: m, MM: n.MM, By: n.By, SD: n.SD})
+		}
+	}
+	measured(LengthBefore, r.LengthBefore)
+	measured(GapBefore, r.GapBefore)
+	for _, l := range r.Landmarks {
+		events = append(events, Event{Kind: Seen, Landmark: l.Mark, MM: l.Spare, By: l.By, SD: l.SD})
+	}
+	for i, mm := range r.Cuts {
+		events = append(events, Event{Kind: Cut, MM: mm})
+		var face quick.Face
+		if i < len(r.Faces) {
+			face = r.Faces[i]
+		}
+		if i == len(r.Cuts)-1 && r.EndFace != "" {
+			face = r.EndFace
+		}
+		if face != "" {
+			events = append(events, Event{Kind: Showed, Face: face})
+		}
+	}
+	if r.TookForce {
+		events = append(events, Event{Kind: Forced})
+	}
+	if r.Blood {
+		events = append(events, Event{Kind: Bled})
+	}
+	if r.Reaction != temper.Calm {
+		events = append(events, Event{Kind: Reacted, Reaction: r.Reaction})
+	}
+	measured(LengthAfter, r.LengthAfter)
+	measured(GapAfter, r.GapAfter)
+	measured(SpareLeft, r.SpareLeft)
+	if len(r.Cuts) == 0 {
+		return append(events, Event{Kind: Skipped})
+	}
+	return append(events, Event{Kind: Done})
+}

@@ -1,0 +1,289 @@
+// Package feet is all of a dog's nails as its sittings and walk-rounds left them: one joint state, read on
+// any day as lengths, spares, growth, the rank, a section and a history.
+package feet
+
+import (
+	"math"
+	"slices"
+	"strings"
+
+	"fribbet/internal/core/claw"
+	"fribbet/internal/core/date"
+	"fribbet/internal/core/dog"
+	"fribbet/internal/core/measure"
+	"fribbet/internal/core/nail"
+	"fribbet/internal/core/quick"
+	"fribbet/internal/core/record"
+	"fribbet/internal/core/state"
+)
+
+// Feet is all of a dog's nails as its sittings and looks left them: one joint state, and what was
+// seen beside it.
+type Feet struct {
+	dog.Dog
+	state    state.State
+	day      date.Date    // of the state
+	on       date.Date    // of the last sitting; zero when there was none
+	known    date.Date    // of the last sitting or look
+	check    record.Check // the last one
+	toes     []toe        // in the order of the dog's nails
+	Outliers []Outlier    // lengths that did not fit and were left out
+	measured int          // how many lengths were told and taken
+	dry      int          // sittings since the last one at which a nail bled, plus one; 0 is never
+}
+
+// toe is what is known of one nail beside the state.
+type toe struct {
+	Trimmed  date.Date `json:",omitzero"` // when something last came off
+	Bled     bool      `json:",omitzero"` // at its last trim
+	PastPad  bool      `json:",omitzero"` // seen to reach past its pad, and not trimmed since
+	Cleared  bool      `json:",omitzero"` // its last trim left it clear of the floor
+	GapSeen  bool      `json:",omitzero"` // somebody looked at its floor
+	Through  bool      `json:",omitzero"` // its quick was seen through the horn
+	Measured Measured  `json:",omitzero"` // the last length that was told
+	Grown    []grown   `json:",omitzero"` // between two lengths
+}
+
+// Measured is a length that was read on a day.
+type Measured struct {
+	On date.Date
+	measure.Number
+}
+
+// grown is what a nail grew between two lengths, mm a week.
+type grown struct {
+	On   date.Date // the later day
+	Rate float64
+	SD   float64
+}
+
+// Outlier is a length that is none of its nail.
+type Outlier struct {
+	Code nail.Code
+	On   date.Date
+	MM   float64
+}
+
+// FeetAfter folds a dog's sittings and walk-rounds, in any order, into its feet.
+func FeetAfter(d dog.Dog, sittings []record.Sitting, checks ...record.Check) Feet {
+	return fold(d, eventsOf(sittings, checks), func(date.Date, Feet) {})
+}
+
+// fold runs through a dog's events and tells after each how the feet were.
+func fold(d dog.Dog, events []event, after func(on date.Date, f Feet)) Feet {
+	f := feetOf(d, events)
+	for _, e := range events {
+		f.until(e.on)
+		f.known = e.on
+		if e.sitting != nil {
+			f.trim(*e.sitting)
+		} else {
+			f.look(*e.check)
+		}
+		after(e.on, f)
+	}
+	return f
+}
+
+// feetOf is what is believed before anything was told: from the day the dog was entered, or from
+// the first thing told of an earlier one, of which nobody knows when it was last done.
+func feetOf(d dog.Dog, events []event) Feet {
+	start, done := d.Entered, d.LastDone
+	switch {
+	case len(events) > 0 && (start.IsZero() || events[0].on.Before(start)):
+		start, done = events[0].on, nil
+	case start.IsZero():
+		start = d.Weights[len(d.Weights)-1].On
+	}
+	nails := make([]state.Nail, len(d.Nails))
+	for i, n := range d.Nails {
+		nails[i] = state.Nail{Code: n.Code, Colour: n.Colour, Shape: n.Shape}
+	}
+	return Feet{Dog: d, state: state.Prior(d.Where(start), nails, done), day: start, toes: make([]toe, len(d.Nails))}
+}
+
+// until lets the nails grow until a day.
+func (f *Feet) until(on date.Date) {
+	weeks := float64(on.Sub(f.day)) / 7
+	if weeks <= 0 {
+		return
+	}
+	f.state.Grow(f.WhereFrom(f.day, on), weeks)
+	f.day = on
+}
+
+// At is the state on a day not before the last event.
+func (f Feet) At(on date.Date) state.State {
+	g := f
+	g.state = f.state.Clone()
+	g.until(on)
+	return g.state
+}
+
+// form is a nail's usual form.
+func (f Feet) form(i int) claw.Claw {
+	return f.Form(f.Nails[i].Code, f.day)
+}
+
+// quickedWithin is how many sittings after blood a dog is done with more care (model).
+const quickedWithin = 2
+
+// Known is the day of the last sitting or look; zero when there was none.
+func (f Feet) Known() date.Date { return f.known }
+
+// Follows tells whether a sitting comes after all that the feet know: it may then be told with And.
+func (f Feet) Follows(s record.Sitting) bool { return !s.On.Before(f.day) && s.On != f.on }
+
+// Quicked tells whether a nail bled at one of the last two sittings.
+func (f Feet) Quicked() bool { return f.dry > 0 && f.dry <= quickedWithin }
+
+// Hair tells whether hair was seen between the pads at the last walk-round.
+func (f Feet) Hair() bool { return f.check.Hair }
+
+// Closed tells whether the last walk-round saw what is a veterinarian's matter for the dog as a
+// whole, and what in a few words: no nail is trimmed until a later one says that it is over.
+func (f Feet) Closed() (string, bool) {
+	flags := f.Flags()
+	return strings.Join(flags, ", "), len(flags) > 0
+}
+
+// Flags are what the last walk-round saw of that, each in a few words.
+func (f Feet) Flags() []string { return f.check.Flags() }
+
+// Sat is the day of the last sitting; zero when there was none. Day is that of the state.
+func (f Feet) Sat() date.Date { return f.on }
+func (f Feet) Day() date.Date { return f.day }
+
+func (f *Feet) trim(s record.Sitting) {
+	f.on = s.On
+	switch {
+	case len(s.Bled()) > 0:
+		f.dry = 1
+	case f.dry > 0:
+		f.dry++
+	}
+	f.toes = slices.Clone(f.toes)
+	for _, r := range s.Records {
+		if i := f.Index(r.Code); i >= 0 && !r.LeftAlone() {
+			if r.GapBefore != nil {
+				f.record(i, record.Look{Code: r.Code, Gap: r.GapBefore}.Event(s.On))
+			}
+			f.record(i, r.Event(s.On))
+		}
+	}
+}
+
+// Index is a nail's place among the dog's; -1 where it has none.
+func (f Feet) Index(code nail.Code) int {
+	return slices.IndexFunc(f.Nails, func(n dog.Nail) bool { return n.Code == code })
+}
+
+// record takes what was told of one nail of a sitting.
+func (f *Feet) record(i int, e state.Event) {
+	t := &f.toes[i]
+	f.state.Nails[i].Colour = colourSeen(f.state.Nails[i].Colour, e)
+	_, sound := f.state.Take(i, f.form(i), e)
+	f.lengths(i, e, sound)
+	t.Through = t.Through || e.Left != nil
+	t.GapSeen = t.GapSeen || e.Gap != nil
+	if e.Removed() > 0 {
+		t.Trimmed, t.PastPad, t.Bled = e.On, false, e.Blood
+		t.Cleared = f.state.ToFloor(i).Mean > ClearBy
+	}
+}
+
+// lengths keeps the measured lengths: what grew between two of them is what was measured of growth.
+func (f *Feet) lengths(i int, e state.Event, sound bool) {
+	t := &f.toes[i]
+	for _, n := range []*measure.Number{e.Length, e.After} {
+		if n == nil {
+			continue
+		}
+		if !sound {
+			f.Outliers = append(slices.Clone(f.Outliers), Outlier{e.Nail, e.On, n.MM})
+			return
+		}
+		f.measured++
+	}
+	if now := e.Length; now != nil && !t.Measured.On.IsZero() && e.On.After(t.Measured.On) {
+		weeks := float64(e.On.Sub(t.Measured.On)) / 7
+		t.Grown = append(slices.Clone(t.Grown), grown{e.On, (now.MM - t.Measured.MM) / weeks, math.Hypot(now.SD, t.Measured.SD) / weeks})
+	}
+	switch {
+	case e.After != nil:
+		t.Measured = Measured{e.On, *e.After}
+	case e.Length != nil:
+		t.Measured = Measured{e.On, *e.Length}
+		t.Measured.MM -= e.Removed()
+	case e.Removed() > 0:
+		t.Measured = Measured{}
+	}
+}
+
+func (f *Feet) look(c record.Check) {
+	f.check = c
+	f.toes = slices.Clone(f.toes)
+	for i, n := range f.Nails {
+		l := c.Of(n.Code)
+		t := &f.toes[i]
+		if l.State != nil && (*l.State == nail.Torn || *l.State == nail.Broken) {
+			f.state.Forget(i, f.Where(f.day))
+			t.Measured = Measured{}
+		}
+		f.record(i, l.Event(c.On))
+		t.PastPad = l.PastPad || t.PastPad && l.Gap == nil
+	}
+	if c.Clicks && !c.Touches() {
+		f.click()
+	}
+}
+
+// click: the dog was heard, and no nail was seen to touch: the one that is least clear does.
+func (f *Feet) click() {
+	least := -1
+	for i, n := range f.Nails {
+		if !n.Code.Dewclaw() && (least < 0 || f.state.ToFloor(i).Mean < f.state.ToFloor(least).Mean) {
+			least = i
+		}
+	}
+	if least >= 0 {
+		f.state.SeeGap(least, f.form(least), measure.Touches.Number())
+	}
+}
+
+// Work is the feet as they are worked on a day: a copy, to be moved on by what is told.
+func (f Feet) Work(day date.Date) Feet {
+	f.state = f.state.Clone()
+	f.until(day)
+	return f
+}
+
+// Take moves the state on by what was told of one nail on the day of the state, and returns the grid
+// that it was worked on: the bench and the fold take it the same way.
+func (f *Feet) Take(i int, e state.Event) *quick.Belief {
+	f.state.Nails[i].Colour = colourSeen(f.state.Nails[i].Colour, e)
+	b, _ := f.state.Take(i, f.form(i), e)
+	return b
+}
+
+// Belief is what is believed of a nail's spare on the day of the state, nothing done to it, and whether
+// anything was ever told of it.
+func (f Feet) Belief(i int, r Reading) (b *quick.Belief, known bool) {
+	return f.state.Belief(i, r.Claw, state.Work{}), f.state.Worked(i)
+}
+
+// Colour is a nail's colour, as it was told or as its faces showed it.
+func (f Feet) Colour(code nail.Code) nail.Colour {
+	if i := f.Index(code); i >= 0 {
+		return f.state.Nails[i].Colour
+	}
+	return nail.Unknown
+}
+
+// And is the feet once one more sitting was told, of a day not before the last event.
+func (f Feet) And(s record.Sitting) Feet {
+	f = f.Work(s.On)
+	f.known = s.On
+	f.trim(s)
+	return f
+}

@@ -1,0 +1,168 @@
+package outlook_test
+
+import (
+	"fmt"
+	"math/rand/v2"
+	"os"
+	"strings"
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+
+	"fribbet/internal/core/date"
+	"fribbet/internal/core/dog"
+	"fribbet/internal/core/due"
+	"fribbet/internal/core/feet"
+	"fribbet/internal/core/growth"
+	"fribbet/internal/core/kit"
+	"fribbet/internal/core/nail"
+	"fribbet/internal/core/outlook"
+	"fribbet/internal/core/quick"
+	"fribbet/internal/core/record"
+	"fribbet/internal/core/rhythm"
+	"fribbet/internal/core/state"
+	"fribbet/internal/core/verdict"
+	"fribbet/internal/core/virtual"
+)
+
+var (
+	newYear = date.MustParse("2026-01-01")
+	groomer = outlook.Terms{Margin: 1, Hand: verdict.For(quick.AtFirstSign, kit.PractisedHand, false, false)}
+)
+
+// lived is a virtual dog and what the program knows of it.
+type lived struct {
+	truth    *virtual.Dog
+	feet     feet.Feet
+	day      date.Date
+	sat      int // sittings so far
+	floor    int // days with a nail truly on the floor
+	nailDays int
+}
+
+func live(k int, r *rand.Rand, every rhythm.Rhythm) *lived {
+	weight := 4 + 0.9*float64(k)
+	d := dog.Usual(every, date.EveryDay)
+	d.Name, d.Birth, d.Weights, d.Entered, d.Pavement = "Moss", dog.BornAbout(3, newYear), []dog.Weight{{On: newYear, Kg: weight}}, newYear, float64(k%10)
+	var nails []state.Nail
+	for i := range d.Nails {
+		if d.Nails[i].Colour = nail.Dark; k%4 == 0 {
+			d.Nails[i].Colour = nail.Light
+		}
+		nails = append(nails, state.Nail{Code: d.Nails[i].Code, Colour: d.Nails[i].Colour, Shape: d.Nails[i].Shape})
+	}
+	where := growth.Where{Age: d.AgeWeeks(newYear), Weight: weight, Pavement: d.Pavement}
+	l := &lived{truth: virtual.Draw(r, virtual.World{CutShare: 0.2, Misread: 0.05}, where, nails, nil), day: newYear}
+	l.feet = feet.FeetAfter(d, nil, l.look())
+	return l
+}
+
+// look is a walk-round: what passes under each nail, and the dewclaws measured.
+func (l *lived) look() record.Check {
+	c := record.Check{On: l.day}
+	for i, n := range l.truth.Nails {
+		one := record.Look{Code: n.Code}
+		if n.Code.Dewclaw() {
+			mm := l.truth.Measured(i)
+			one.Length = &mm
+		} else {
+			gap := l.truth.Feel(i).Number()
+			one.Gap = &gap
+		}
+		c.Looks = append(c.Looks, one)
+	}
+	return c
+}
+
+// until lets the days pass and counts those with a nail on the floor.
+func (l *lived) until(day date.Date) {
+	for ; l.day.Before(day); l.day = l.day.AddDays(1) {
+		l.truth.Grow(1.0 / 7)
+		down := 0
+		for _, n := range l.truth.Nails {
+			if !n.Code.Dewclaw() && n.Length >= n.Floor {
+				down++
+			}
+		}
+		l.nailDays += down
+		l.floor += min(1, down)
+	}
+}
+
+// sit works the dog by the verdict: up to the slivers it names, a look after each, and the end told.
+func (l *lived) sit(t *testing.T) {
+	t.Helper()
+	s := record.Sitting{On: l.day}
+	for i, p := range outlook.Plan(l.feet, l.day, groomer) {
+		r := record.Nail{Code: p.Code, Tool: kit.LargePlier, Reaction: "calm"}
+		v := p.Verdict
+		if v.Kind == verdict.AskFirst {
+			r.Landmarks = []quick.Seen{{Mark: quick.Groove, Spare: max(0, l.truth.Nails[i].Spare+l.truth.Error())}}
+			hands := l.feet.Work(l.day)
+			c, _ := outlook.Told(&hands, r, groomer)
+			v = verdict.Of(c, groomer.Margin, groomer.Hand)
+		}
+		for k := range v.Most() {
+			mm := v.Sliver(k)
+			face := l.truth.Cut(i, mm)
+			r.Cuts, r.EndFace, r.Blood = append(r.Cuts, mm), face, face == quick.Blood
+			if face.FirstSign() || face.Ends() {
+				break
+			}
+		}
+		if r.Blood {
+			r.EndFace = ""
+		}
+		s.Records = append(s.Records, r)
+	}
+	l.sat++
+	l.feet = l.feet.And(s)
+}
+
+// A groomer who keeps every date for a year has a nail on the floor on fewer days than with as many
+// sittings at even distances, and no date comes within half a rhythm of a sitting but for what was
+// seen past its pad or curls; the page in docs tells the figures.
+func TestAYearOfKeptDates(t *testing.T) {
+	page, err := os.ReadFile("../../../docs/dates.md")
+	require.NoError(t, err)
+	for _, every := range []rhythm.Rhythm{rhythm.Fortnightly, rhythm.FourWeeks} {
+		t.Run(string(every), func(t *testing.T) {
+			t.Parallel()
+			const dogs = 40
+			end := newYear.AddDays(365)
+			var kept, even lived
+			for k := range dogs {
+				l := live(k, rand.New(rand.NewPCG(12, uint64(k))), every)
+				for l.sit(t); ; l.sit(t) {
+					next, has, err := outlook.NextOf(l.feet, groomer)
+					require.NoError(t, err)
+					require.True(t, has)
+					wait := float64(next.Due.Sub(l.day))
+					if next.Rule != due.Pad && next.Rule != due.Curl {
+						require.GreaterOrEqual(t, wait, every.Days()/2, "dog %d on %s: %s", k, l.day, next.Reason)
+					}
+					if next.Due.After(end) {
+						break
+					}
+					l.until(next.Due)
+				}
+				l.until(end)
+				kept.sat, kept.floor, kept.nailDays = kept.sat+l.sat, kept.floor+l.floor, kept.nailDays+l.nailDays
+			}
+			for k := range dogs { // as many sittings, the same for every dog
+				e := live(k, rand.New(rand.NewPCG(12, uint64(k))), every)
+				for n := 0; n*dogs < kept.sat; n++ {
+					e.until(newYear.AddDays(n * 365 * dogs / kept.sat))
+					e.sit(t)
+				}
+				e.until(end)
+				even.floor, even.nailDays = even.floor+e.floor, even.nailDays+e.nailDays
+			}
+			a := func(n int) float64 { return float64(n) / dogs }
+			assert.Less(t, kept.nailDays, even.nailDays)
+			row := fmt.Sprintf("| %s | %.1f | %.0f | %.0f | %.0f | %.0f |", every, a(kept.sat), a(kept.floor), a(even.floor), a(kept.nailDays), a(even.nailDays))
+			assert.True(t, strings.Contains(string(page), row), "docs/dates.md lacks %s", row)
+		})
+	}
+}

@@ -1,0 +1,96 @@
+package outlook
+
+import (
+	"fmt"
+	"math"
+
+	"fribbet/internal/core/claw"
+	"fribbet/internal/core/date"
+	"fribbet/internal/core/due"
+	"fribbet/internal/core/feet"
+	"fribbet/internal/core/quick"
+	"fribbet/internal/core/verdict"
+)
+
+// Next is the dog's next sitting.
+type Next struct {
+	due.Next
+	Reason string // the deciding rule in a few words
+	Why    due.Explanation
+	Look   *WantedLook // that would settle the date; nil where it is known well enough
+}
+
+// NextOf sets the date of the next sitting. There is none when nobody has trimmed or looked at the
+// dog yet, it has no nail that may be trimmed, or it is a veterinarian's matter as a whole.
+func NextOf(f feet.Feet, terms Terms) (Next, bool, error) {
+	if _, closed := f.Closed(); closed || f.Known().IsZero() {
+		return Next{}, false, nil
+	}
+	known := f.Known()
+	now := f.At(known)
+	trim := due.Trim{
+		On: known, Sat: f.Sat(), Rhythm: f.Rhythm, Workdays: date.Workdays{Weekdays: f.Workdays, Closed: terms.Closed},
+		Weight: f.WeightOn(known), Margin: terms.Margin, Short: f.Short,
+		Follow:  quick.Follow{Pull: quick.UsualFollow(1).Pull, Rest: math.Max(0, now.Rest().Mean)},
+		Soonest: soonest(f.Rhythm.Days()),
+	}
+	for _, r := range f.On(known) {
+		if !r.State.Veterinary() && !r.InSkin() && !terms.Training[r.Code.Paw] {
+			trim.Nails = append(trim.Nails, asLeft(r, f.WishedGap, terms))
+		}
+	}
+	if len(trim.Nails) == 0 {
+		return Next{}, false, nil
+	}
+	next, err := due.After(trim)
+	if err != nil {
+		return Next{}, false, fmt.Errorf("%s: %w", f.Name, err)
+	}
+	if day, any := cautious(f); any && day.Before(next.Due) {
+		next.Cautious = day
+	} else {
+		next.Cautious = next.Due
+	}
+	told := Next{next, trim.Reason(next), trim.Explain(next), nil}
+	if look, is := wanted(f, next); is {
+		told.Look = &look
+	}
+	return told, true, nil
+}
+
+// soonest is how many days after a sitting the next may be at the earliest: half the rhythm, and no
+// rhythm of a week or more comes within a week.
+func soonest(rhythm float64) float64 {
+	if rhythm < 7 {
+		return rhythm
+	}
+	return math.Max(7, rhythm/2)
+}
+
+// WhyNone says in a few words why NextOf gives no date.
+func WhyNone(f feet.Feet) string {
+	if flag, closed := f.Closed(); closed {
+		return flag + ": a veterinarian first, then look at the feet again"
+	}
+	if f.Known().IsZero() {
+		return "no sitting yet: look at the feet"
+	}
+	return "no nail that may be trimmed"
+}
+
+// asLeft is the nail as the next date depends on it. What was reckoned is kept within what a nail
+// can be: only what was told is refused.
+func asLeft(r feet.Reading, wished float64, terms Terms) due.Nail {
+	size := verdict.Size(r.Claw.Depth)
+	n := due.Nail{
+		Code: r.Code, Claw: r.Claw, WishedGap: wished, Rate: r.Rate, PastPad: r.PastPad,
+		Spare:     math.Min(r.Spare.Value, r.Claw.Length),
+		Margin:    terms.Margin * size,
+		Least:     verdict.Least(r.Claw.Depth, terms.Hand),
+		LongQuick: !r.Trimmed.IsZero() && !r.Cleared && !r.Code.Dewclaw(),
+	}
+	if !r.Code.Dewclaw() {
+		n.Gap = math.Min(math.Max(0, r.Stance().Gap()), claw.MostGap)
+	}
+	return n
+}

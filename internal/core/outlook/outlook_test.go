@@ -1,0 +1,438 @@
+package outlook
+
+import (
+	"fribbet/internal/core/claw"
+	"fribbet/internal/core/date"
+	"fribbet/internal/core/dog"
+	"fribbet/internal/core/dogtest"
+	"fribbet/internal/core/due"
+	"fribbet/internal/core/estimate"
+	"fribbet/internal/core/feet"
+	"fribbet/internal/core/kit"
+	"fribbet/internal/core/measure"
+	"fribbet/internal/core/nail"
+	"fribbet/internal/core/quick"
+	"fribbet/internal/core/record"
+	"fribbet/internal/core/rhythm"
+	"fribbet/internal/core/temper"
+	"fribbet/internal/core/verdict"
+	"slices"
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+	"pgregory.net/rapid"
+)
+
+var (
+	today  = dogtest.Today
+	plain  = dogtest.Plain
+	length = dogtest.Length
+	gap    = dogtest.Gap
+	spare  = dogtest.Quick
+)
+
+// usually is a keeper's terms: careful, to the first sign.
+var usually = Terms{Margin: 1, Hand: verdict.Terms{Stop: quick.AtFirstSign, Limit: verdict.Careful, Hand: kit.NewHand}}
+
+// asPlanned is a sitting in which every nail was done as planned.
+func asPlanned(f feet.Feet, day date.Date) record.Sitting {
+	s := record.Sitting{On: day}
+	for _, p := range Plan(f, day, usually) {
+		s.Records = append(s.Records, record.Nail{Code: p.Code, Cuts: p.Cuts(), Tool: kit.LargePlier, Reaction: temper.Calm, EndFace: quick.DarkCentre})
+	}
+	return s
+}
+
+func TestADogNobodyHasLookedAtIsAssumed(t *testing.T) {
+	f := feet.FeetAfter(plain(), nil)
+	_, has, err := NextOf(f, usually)
+	require.NoError(t, err)
+	assert.False(t, has, "no sitting, no date")
+	for _, r := range f.On(today) {
+		assert.Equal(t, estimate.Assumed, r.Length.Source)
+		assert.False(t, r.Looked)
+		assert.Less(t, r.Spare.Low, r.Spare.Value)
+	}
+}
+
+// Nobody starts a dark nail by knowing where the quick is: the very tip comes off, then the face
+// speaks (common practice, no source).
+func TestTheFirstTrimBeginsWithTheTip(t *testing.T) {
+	for _, p := range Plan(feet.FeetAfter(plain(), nil), today, usually) {
+		assert.Equal(t, verdict.Trim, p.Kind, p.Code)
+		assert.LessOrEqual(t, p.MM, 0.3, p.Code)
+		assert.Contains(t, p.Why, "first time here")
+	}
+}
+
+func TestBloodFixesTheQuickAndLowersThePlan(t *testing.T) {
+	day := today.AddDays(-14)
+	bled := []record.Sitting{{On: day, Records: []record.Nail{{Code: nail.MustParse("LF3"), Cuts: []float64{1}, Blood: true}}}}
+	dry := []record.Sitting{{On: day, Records: []record.Nail{{Code: nail.MustParse("LF3"), Cuts: []float64{1}}}}}
+	f, g := feet.FeetAfter(plain(), bled), feet.FeetAfter(plain(), dry)
+	assert.Less(t, readingOf(t, f, "LF3", day).Spare.Value, 0.3)
+	assert.Less(t, readingOf(t, f, "LF3", today).Spare.Value, readingOf(t, g, "LF3", today).Spare.Value)
+	words := Cautions(f, f.On(today), true)
+	require.Len(t, words, 1)
+	assert.Contains(t, words[0].Words, "LF3: bled last time")
+}
+
+func TestATornNailIsLeftToAVeterinarian(t *testing.T) {
+	d := plain()
+	d.Nails[0].State = nail.Torn
+	f := feet.FeetAfter(d, []record.Sitting{asPlanned(feet.FeetAfter(d, nil), today.AddDays(-7))})
+	assert.Equal(t, verdict.Veterinarian, Plan(f, today, usually)[0].Kind)
+	assert.Equal(t, dog.Veterinarian, Cautions(f, f.On(today), true)[0].Kind)
+	next, has, err := NextOf(f, usually)
+	require.NoError(t, err)
+	assert.True(t, has)
+	for _, n := range next.PerNail {
+		assert.NotEqual(t, d.Nails[0].Code, n.Code)
+	}
+}
+
+func TestACurledDewclawIsAVeterinariansMatter(t *testing.T) {
+	at := func(long float64) []dog.Caution {
+		f := feet.FeetAfter(plain(), []record.Sitting{{On: today, Records: []record.Nail{{Code: nail.MustParse("LF1"), LengthAfter: length(long)}}}})
+		return Cautions(f, f.On(today), true)
+	}
+	assert.Empty(t, at(11))
+	assert.Contains(t, at(18)[0].Words, "close to curling")
+	assert.Contains(t, at(21)[0].Words, "dewclaw curling")
+	assert.Equal(t, dog.Veterinarian, at(30)[0].Kind)
+}
+
+// Routine work settles between one and four weeks on a dog of usual growth (common practice, no source).
+func TestRoutineTrimsSettle(t *testing.T) {
+	d, day := plain(), today
+	var sittings []record.Sitting
+	var gaps []int
+	for range 14 {
+		sittings = append(sittings, asPlanned(feet.FeetAfter(d, sittings), day))
+		next, _, err := NextOf(feet.FeetAfter(d, sittings), usually)
+		require.NoError(t, err)
+		gaps = append(gaps, next.Due.Sub(day))
+		day = next.Due
+	}
+	for _, g := range gaps[6:] {
+		assert.GreaterOrEqual(t, g, 7)
+		assert.LessOrEqual(t, g, 28)
+	}
+	assert.Less(t, gaps[0], gaps[13], "an overgrown nail is brought back over weeks")
+}
+
+func TestFoldingHoldsForAnyHistory(t *testing.T) {
+	rapid.Check(t, func(t *rapid.T) {
+		d := plain()
+		d.Weights[0].Kg = rapid.Float64Range(2, 80).Draw(t, "kg")
+		d.Pavement = rapid.Float64Range(0, 60).Draw(t, "km")
+		var sittings []record.Sitting
+		day := today.AddDays(-300)
+		for range rapid.IntRange(1, 6).Draw(t, "sittings") {
+			s := record.Sitting{On: day}
+			for _, n := range d.Nails {
+				if rapid.Bool().Draw(t, "done") {
+					r := record.Nail{Code: n.Code, Cuts: slices.Repeat([]float64{0.5}, rapid.IntRange(0, 8).Draw(t, "cuts"))}
+					r.Blood = len(r.Cuts) > 0 && rapid.IntRange(0, 9).Draw(t, "blood") == 0
+					s.Records = append(s.Records, r)
+				}
+			}
+			sittings = append(sittings, s)
+			day = day.AddDays(rapid.IntRange(1, 50).Draw(t, "days"))
+		}
+		f := feet.FeetAfter(d, sittings)
+		now := f.At(day)
+		for i, r := range f.On(day) {
+			later := f.On(day.AddDays(1))[i]
+			if now.Rate(i, d.Where(day)).Mean < 0 {
+				continue // a hard walker's hind nails wear off faster than they grow
+			}
+			if tenth := 0.1; later.Length.Value < r.Length.Value-tenth || later.ToFloor > r.ToFloor+tenth {
+				t.Fatalf("%s a day later is shorter or higher", r.Code)
+			}
+		}
+		for _, p := range Plan(f, day, usually) {
+			if p.Kind == verdict.Trim && p.Action == verdict.Sliver && p.MM > 0.5 {
+				t.Fatalf("%s: a first sliver of %v mm", p.Code, p.MM)
+			}
+		}
+		slices.Reverse(sittings)
+		if !slices.EqualFunc(f.On(day), feet.FeetAfter(d, sittings).On(day), func(a, b feet.Reading) bool { return a.Length == b.Length && a.Spare == b.Spare }) {
+			t.Fatal("the order in which sittings are told changed the feet")
+		}
+		if _, _, err := NextOf(f, usually); err != nil {
+			t.Fatal(err)
+		}
+	})
+}
+
+func TestADogNotSeenForYearsStillHasADate(t *testing.T) {
+	d := plain()
+	sittings := []record.Sitting{asPlanned(feet.FeetAfter(d, nil), today.AddYears(-3)),
+		{On: today, Records: []record.Nail{{Code: nail.MustParse("RH5")}}}}
+	next, has, err := NextOf(feet.FeetAfter(d, sittings), usually)
+	require.NoError(t, err)
+	assert.True(t, has)
+	assert.Equal(t, 14, next.Due.Sub(today), "half its rhythm after a sitting at the earliest")
+}
+
+func BenchmarkNextDate(b *testing.B) {
+	d := plain()
+	for f := feet.FeetAfter(d, manyTrims(d)); b.Loop(); {
+		if _, _, err := NextOf(f, usually); err != nil {
+			b.Fatal(err)
+		}
+	}
+}
+
+// A dog that nobody looks at has a look of its own before its date; one look settles it.
+func TestALookIsWantedWhereTheDecidingNailIsBadlyKnown(t *testing.T) {
+	d := plain()
+	d.Entered = today.AddDays(-200)
+	lf3 := nail.MustParse("LF3")
+	paper := measure.Paper.Number()
+	tally := record.Sitting{On: today, Records: []record.Nail{{Code: lf3, Cuts: []float64{1, 1, 1, 1}, Tool: kit.LargePlier, Reaction: temper.Calm}}}
+	f := feet.FeetAfter(d, []record.Sitting{tally})
+	next := due.Next{Rule: due.Floor, Nails: []nail.Code{lf3}, Due: today.AddDays(14), Earliest: today.AddDays(14)}
+	look, is := wanted(f, next)
+	require.True(t, is)
+	assert.Equal(t, today.AddDays(7), look.On)
+	assert.Contains(t, look.Words, "LF3")
+	assert.Greater(t, look.Off, 2.0)
+
+	looked := feet.FeetAfter(d, []record.Sitting{tally}, record.Check{On: today.AddDays(1), Looks: []record.Look{{Code: lf3, Gap: &paper}}})
+	settled, is := wanted(looked, next)
+	assert.Less(t, settled.Off, look.Off)
+	assert.False(t, is)
+	next.Rule = due.Ceiling
+	_, is = wanted(f, next)
+	assert.False(t, is, "the rhythm decides, whatever the floor")
+}
+
+// Limping, swelling, several nails breaking: nothing is planned or dated until a later look says it is over.
+func TestAFlagClosesTrimmingUntilALaterLook(t *testing.T) {
+	d := plain()
+	trims := []record.Sitting{asPlanned(feet.FeetAfter(d, nil), today.AddDays(-28))}
+	for _, flagged := range []record.Check{{Limping: true}, {Swelling: true}, {Breaking: true}} {
+		flagged.On = today.AddDays(-2)
+		f := feet.FeetAfter(d, trims, flagged)
+		for _, p := range Plan(f, today, usually) {
+			assert.Equal(t, verdict.Veterinarian, p.Kind)
+			assert.Empty(t, p.Cuts())
+			assert.Contains(t, p.Why, "a veterinarian looks first")
+		}
+		_, has, err := NextOf(f, usually)
+		require.NoError(t, err)
+		assert.False(t, has)
+		assert.Contains(t, WhyNone(f), "a veterinarian first")
+		assert.Equal(t, dog.Veterinarian, Cautions(f, f.On(today), true)[0].Kind)
+
+		over := feet.FeetAfter(d, trims, flagged, record.Check{On: today})
+		assert.NotEqual(t, verdict.Veterinarian, Plan(over, today, usually)[4].Kind)
+	}
+}
+
+// What is reckoned, however far it runs, is no reason to refuse a date.
+func TestWhatIsReckonedNeverBreaksTheDate(t *testing.T) {
+	d := plain()
+	d.Weights[0].Kg = 95
+	lf1 := nail.MustParse("LF1")
+	d.Nails[slices.IndexFunc(d.Nails, func(n dog.Nail) bool { return n.Code == lf1 })].Shape = nail.Curled
+	curled := record.Sitting{On: today.AddDays(-740), Records: []record.Nail{{Code: lf1, Cuts: []float64{0.5}}}}
+	high := record.Sitting{On: today.AddDays(-740), Records: []record.Nail{{Code: nail.MustParse("LF3"), GapBefore: gap(claw.MostGap), Cuts: []float64{8}}}}
+	for _, s := range []record.Sitting{curled, high} {
+		_, has, err := NextOf(feet.FeetAfter(d, []record.Sitting{s}, record.Check{On: today}), usually)
+		require.NoError(t, err)
+		assert.True(t, has)
+	}
+}
+
+// planOf is the plan of one nail of a dog after its sittings.
+func planOf(t *testing.T, d dog.Dog, code string, sittings ...record.Sitting) Planned {
+	t.Helper()
+	for _, p := range Plan(feet.FeetAfter(d, sittings), today, usually) {
+		if p.Code.String() == code {
+			return p
+		}
+	}
+	t.Fatalf("no nail %s", code)
+	return Planned{}
+}
+
+// done is a sitting some days ago in which one nail was recorded.
+func done(daysAgo int, r record.Nail) record.Sitting {
+	return record.Sitting{On: today.AddDays(-daysAgo), Records: []record.Nail{r}}
+}
+
+func TestASeenQuickDecidesHowMuchIsPlanned(t *testing.T) {
+	lf3 := nail.MustParse("LF3")
+	near := planOf(t, plain(), "LF3", done(14, record.Nail{Code: lf3, Cuts: []float64{1}, SpareLeft: spare(0.3)}))
+	far := planOf(t, plain(), "LF3", done(14, record.Nail{Code: lf3, Cuts: []float64{1}, SpareLeft: spare(3)}))
+	assert.Less(t, record.Nail{Cuts: near.Cuts()}.Removed(), record.Nail{Cuts: far.Cuts()}.Removed())
+	assert.LessOrEqual(t, far.Risk, float64(verdict.Careful))
+}
+
+// Hind outer nails of an active dog often need nothing (common practice, no source).
+func TestANailThatStaysClearIsLeft(t *testing.T) {
+	d := plain()
+	d.Pavement, d.Rhythm = 25, rhythm.Fortnightly
+	p := planOf(t, d, "RH5", done(7, record.Nail{Code: nail.MustParse("RH5"), Cuts: []float64{1}, GapAfter: gap(3), SpareLeft: spare(3)}))
+	assert.Equal(t, verdict.Leave, p.Kind)
+	assert.Contains(t, p.Why, "can wait")
+	d.WishedGap = 2.9
+	assert.NotEmpty(t, planOf(t, d, "RH5", done(7, record.Nail{Code: nail.MustParse("RH5"), Cuts: []float64{1}, GapAfter: gap(3), SpareLeft: spare(3)})).Cuts(),
+		"its keeper wants it higher than that")
+}
+
+func TestMeasuringIsNotTrimming(t *testing.T) {
+	p := planOf(t, plain(), "LF3", done(7, record.Nail{Code: nail.MustParse("LF3"), LengthBefore: length(15)}))
+	assert.Equal(t, estimate.Measured, p.Length.Source)
+	assert.True(t, p.Trimmed.IsZero())
+	assert.Contains(t, p.Why, "first time here")
+}
+
+func TestANailLeftAloneIsAsItWas(t *testing.T) {
+	r := record.Nail{Code: nail.MustParse("LF3"), Cuts: []float64{1}, LengthAfter: length(13)}
+	before := planOf(t, plain(), "LF3", done(20, r))
+	after := planOf(t, plain(), "LF3", done(20, r), done(3, record.Nail{Code: r.Code, Reaction: temper.Fighting}))
+	assert.InDelta(t, before.Length.Value, after.Length.Value, 1e-9)
+	assert.InDelta(t, before.Spare.Value, after.Spare.Value, 1e-9)
+	assert.Equal(t, before.Kind, after.Kind)
+}
+
+// A toy dog's nail is not left for ever because a millimetre of margin is all that it has.
+func TestAToyDogHasSomethingToTake(t *testing.T) {
+	d := plain()
+	for _, kg := range []float64{1.5, 3, 6, 12} {
+		d.Weights[0].Kg = kg
+		terms := usually
+		terms.Margin = 2
+		for _, p := range Plan(feet.FeetAfter(d, nil, record.Check{On: today, Looks: []record.Look{seen("LF3", gap(0))}}), today, terms) {
+			if p.Code.String() == "LF3" {
+				assert.Contains(t, []verdict.Kind{verdict.Trim, verdict.AskFirst}, p.Kind, "%g kg: %s", kg, p.Why)
+				assert.Less(t, p.MM, 0.3)
+			}
+		}
+	}
+}
+
+func TestLongHairIsClearedBeforeAnythingSpins(t *testing.T) {
+	d := plain()
+	d.FootCoat = dog.LongCoat
+	f := feet.FeetAfter(d, nil)
+	words := Cautions(f, f.On(today), true)
+	require.Len(t, words, 1)
+	assert.Equal(t, dog.Prepare, words[0].Kind)
+}
+
+func TestALookAloneSetsADate(t *testing.T) {
+	var looks []record.Look
+	for _, n := range plain().Nails {
+		looks = append(looks, seen(n.Code.String(), gap(2)))
+	}
+	next, has, err := NextOf(feet.FeetAfter(plain(), nil, record.Check{On: today, Looks: looks}), usually)
+	require.NoError(t, err)
+	require.True(t, has)
+	assert.Greater(t, next.Due.Sub(today), 7, "every nail stands 2 mm clear")
+
+	looks[2] = seen(looks[2].Code.String(), gap(0))
+	next, _, err = NextOf(feet.FeetAfter(plain(), nil, record.Check{On: today, Looks: looks}), usually)
+	require.NoError(t, err)
+	assert.Equal(t, today, next.Due, "one touches: it is due Today")
+	assert.Equal(t, "LF3 reaches the floor", next.Reason)
+}
+
+func TestPastItsPadIsDueNowUntilItIsTrimmed(t *testing.T) {
+	d := plain()
+	trims := []record.Sitting{asPlanned(feet.FeetAfter(d, nil), today.AddDays(-10))}
+	check := record.Check{On: today, Looks: []record.Look{{Code: nail.MustParse("RF3"), PastPad: true, Gap: gap(1)}}}
+	next, _, err := NextOf(feet.FeetAfter(d, trims, check), usually)
+	require.NoError(t, err)
+	assert.Equal(t, due.Pad, next.Rule)
+	assert.Equal(t, "RF3 reaches past its pad", next.Reason)
+	assert.Equal(t, today, next.Due)
+
+	done := record.Sitting{On: today, Records: []record.Nail{{Code: nail.MustParse("RF3"), Cuts: []float64{1}}}}
+	next, _, err = NextOf(feet.FeetAfter(d, append(trims, done), check), usually)
+	require.NoError(t, err)
+	assert.NotEqual(t, due.Pad, next.Rule, "one looks before one cuts on the same day")
+}
+
+// Looking does not put the rhythm off: it counts from the last sitting.
+func TestTheRhythmCountsFromTheSittingNotFromTheLook(t *testing.T) {
+	d := plain()
+	d.Rhythm = rhythm.Fortnightly
+	var clear []record.Look
+	for _, n := range d.Nails {
+		clear = append(clear, seen(n.Code.String(), gap(2.5)))
+	}
+	trim := asPlanned(feet.FeetAfter(d, nil), today.AddDays(-10))
+	next, _, err := NextOf(feet.FeetAfter(d, []record.Sitting{trim}, record.Check{On: today, Looks: clear}), usually)
+	require.NoError(t, err)
+	assert.Equal(t, due.Ceiling, next.Rule)
+	assert.Equal(t, today.AddDays(4), next.Due)
+}
+
+// Swelling, limping, several nails breaking: a veterinarian (common practice, no source).
+func TestRedFlagsAreAVeterinarians(t *testing.T) {
+	f := feet.FeetAfter(plain(), nil, record.Check{On: today, Swelling: true, Limping: true, Breaking: true, Hair: true})
+	words := Cautions(f, f.On(today), true)
+	require.Len(t, words, 4)
+	for _, w := range words[:3] {
+		assert.Equal(t, dog.Veterinarian, w.Kind)
+		assert.Contains(t, w.Words, "veterinarian")
+	}
+	assert.Equal(t, dog.Prepare, words[3].Kind, "hair between the pads is cleared first")
+	later := feet.FeetAfter(plain(), nil, record.Check{On: today.AddDays(-9), Limping: true}, record.Check{On: today})
+	assert.Empty(t, Cautions(later, later.On(today), true), "the last look counts")
+}
+
+// Clicking on a hard floor is the ear's version of the test (common practice, no source): some
+// nail touches, one of those that nobody looked at.
+func TestADogThatClicksHasANailOnTheFloor(t *testing.T) {
+	var clear []record.Look
+	for _, n := range plain().Nails[1:] {
+		clear = append(clear, seen(n.Code.String(), gap(3)))
+	}
+	next, _, err := NextOf(feet.FeetAfter(plain(), nil, record.Check{On: today, Clicks: true, Looks: clear}), usually)
+	require.NoError(t, err)
+	assert.Equal(t, []nail.Code{plain().Nails[0].Code}, next.Nails, "the one that was not looked at")
+	assert.Equal(t, today, next.Due)
+	clear = append(clear, seen(plain().Nails[0].Code.String(), gap(3)))
+	clear[0].Gap = gap(0)
+	next, _, err = NextOf(feet.FeetAfter(plain(), nil, record.Check{On: today, Clicks: true, Looks: clear}), usually)
+	require.NoError(t, err)
+	assert.Equal(t, []nail.Code{clear[0].Code}, next.Nails, "the one that was seen to touch is what clicks")
+}
+
+func TestADogWithoutADateSaysWhy(t *testing.T) {
+	assert.Equal(t, "no sitting yet: look at the feet", WhyNone(feet.FeetAfter(plain(), nil)))
+	d := plain()
+	for i := range d.Nails {
+		d.Nails[i].State = nail.Ingrown
+	}
+	f := feet.FeetAfter(d, nil, record.Check{On: today})
+	_, has, err := NextOf(f, usually)
+	require.NoError(t, err)
+	assert.False(t, has)
+	assert.Equal(t, "no nail that may be trimmed", WhyNone(f))
+	assert.Len(t, Cautions(f, f.On(today), true)[0].Nails, 18)
+}
+
+func manyTrims(d dog.Dog) []record.Sitting {
+	var sittings []record.Sitting
+	for i := range 78 {
+		sittings = append(sittings, asPlanned(feet.FeetAfter(d, nil), today.AddDays(14*i-1092)))
+	}
+	return sittings
+}
+
+func readingOf(t *testing.T, f feet.Feet, code string, day date.Date) feet.Reading {
+	t.Helper()
+	return f.On(day)[f.Index(nail.MustParse(code))]
+}
+
+func seen(code string, gap *measure.Number) record.Look {
+	return record.Look{Code: nail.MustParse(code), Gap: gap}
+}

@@ -1,0 +1,90 @@
+// Package outlook is what is to be done with a dog's feet: the verdict on each nail today, the next date,
+// what to know before they are touched, and what rhythms would do.
+package outlook
+
+import (
+	"fribbet/internal/core/date"
+	"fribbet/internal/core/feet"
+	"fribbet/internal/core/growth"
+	"fribbet/internal/core/nail"
+	"fribbet/internal/core/record"
+	"fribbet/internal/core/verdict"
+)
+
+// Planned is one nail today: as it is, and what is to be done with it.
+type Planned struct {
+	feet.Reading
+	verdict.Verdict
+	Case verdict.Nail // that the verdict is on, so that it can be asked again with another tool
+}
+
+// Terms are what plans and dates keep to besides the dog itself.
+type Terms struct {
+	Margin   float64           // spare that a trim leaves in front of the quick, mm for a nail 7 mm deep
+	Closed   []date.Span       // holidays: nobody works then
+	Training map[nail.Paw]bool // paws on a ladder: the ladder helps their nails, no date and no trim
+	Hand     verdict.Terms     // whose, and when it stops
+	Keeper   bool              // at home: others do what is not for a keeper's hands
+}
+
+// Plan is the verdict on every nail, in the order of the dog's nails.
+func Plan(f feet.Feet, day date.Date, terms Terms) []Planned {
+	now := f.Work(day)
+	plan := make([]Planned, len(f.Nails))
+	for i, r := range now.On(day) {
+		c := caseOf(now, i, r, terms)
+		plan[i] = Planned{r, verdict.Of(c, terms.Margin, terms.Hand), c}
+	}
+	return plan
+}
+
+// caseOf is a nail as the verdict is asked of it on the day of the feet, nothing done to it yet today.
+func caseOf(f feet.Feet, i int, r feet.Reading, terms Terms) verdict.Nail {
+	believed, known := f.Belief(i, r)
+	return verdict.Nail{
+		Barred: barred(f, r, terms), Training: terms.Training[r.Code.Paw],
+		Dewclaw: r.Code.Dewclaw(), Curling: r.Curling(), PastPad: r.PastPad, Touches: r.OnFloor,
+		Clear: clearFor(r, f.Rhythm.Days()/7, f.WishedGap), Spare: r.Spare.Value,
+		Worked: verdict.Worked{Belief: believed, Depth: r.Claw.Depth, Known: known},
+	}
+}
+
+// barred says why a nail is a veterinarian's matter; empty when it is not.
+func barred(f feet.Feet, r feet.Reading, terms Terms) string {
+	flag, closed := f.Closed()
+	switch {
+	case closed:
+		return flag + ": a veterinarian looks first, then look again"
+	case r.State.Veterinary():
+		return string(r.State) + ": a veterinarian looks first"
+	case r.InSkin():
+		return "may touch the skin: " + Elsewhere(terms.Keeper)
+	default:
+		return ""
+	}
+}
+
+// clearFor tells whether the nail stays clear of the floor, or above the gap that its keeper wishes,
+// for so many weeks, even if it grows as fast as one dog in ten.
+func clearFor(r feet.Reading, weeks, wished float64) bool {
+	return !r.Code.Dewclaw() && r.Stance().GrowthToGap(wished) > growth.Cautious(r.Rate)*weeks
+}
+
+// Told moves feet that are worked on a day on by what was told of one nail, and returns the case that
+// the verdict is now on.
+func Told(f *feet.Feet, r record.Nail, terms Terms) (verdict.Nail, bool) {
+	i := f.Index(r.Code)
+	if i < 0 {
+		return verdict.Nail{}, false
+	}
+	c := caseOf(*f, i, f.Read(i), terms)
+	e := r.Event(f.Day())
+	c.Reads, c.Cuts = len(e.Landmarks) > 0, len(e.Cuts)
+	c.Belief = f.Take(i, e)
+	if n := len(e.Cuts); n > 0 {
+		if c.Last = e.Cuts[n-1].Face; e.EndFace != "" {
+			c.Last = e.EndFace
+		}
+	}
+	return c, true
+}
