@@ -77,8 +77,8 @@ func fillLarge(path string, today date.Date) error {
 		fmt.Sprintf(`INSERT INTO records (sitting_id, code, tool, reaction, blood, number, item_id)
 			SELECT sittings.id, code, 'large_plier', 'calm', 0, row_number() OVER (PARTITION BY sittings.id), '%s' FROM sittings JOIN nails USING (dog_id)`, blade),
 		fmt.Sprintf(`INSERT INTO stints (sitting_id, item_id, cuts, seconds, untimed, took_force) SELECT id, '%s', 30, 360, 0, 0 FROM sittings`, blade),
-		`INSERT INTO cuts (sitting_id, code, number, mm) SELECT sitting_id, code, 1, 1 FROM records UNION ALL
-			SELECT sitting_id, code, 2, 1 FROM records WHERE number % 3 > 0`,
+		`INSERT INTO cuts (sitting_id, code, number, mm) SELECT sitting_id, code, 1, 1.5 FROM records UNION ALL
+			SELECT sitting_id, code, 2, 1.5 FROM records WHERE number % 3 > 0`,
 		`COMMIT`, `ANALYZE`,
 	} {
 		if _, err := db.Exec(text); err != nil {

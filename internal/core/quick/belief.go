@@ -59,52 +59,70 @@ func (l Landmark) Known() bool { return landmarkSD[l] > 0 }
 // Belief is what is known of one nail's spare while it is being cut: a chance for every spare
 // that it may have had at the start, in steps of a twentieth of a millimetre, jointly with how
 // this dog's faces show.
+//
+// Faces tell the scales apart only near the quick. Beyond that all scales are alike but for their
+// weight, and are kept once.
 type Belief struct {
 	show    shown
 	removed float64 // so far, mm
 	n       int     // steps of the grid
+	to      int     // from here on there is no chance left
 
-	from, to int                    // the stretch of the grid that has any chance left
-	p        [len(scales)][]float64 // the chances, up to one factor
-	sums     Scales                 // what they add up to at each face scale
+	apart   int                    // below this step the scales differ
+	rows    [len(scales)][]float64 // the chances there, up to one factor
+	alike   []float64              // from there on, to be weighed
+	weights Scales
+	sums    Scales // what the chances add up to at each scale
 }
 
 // NewBelief begins with a prior for the spare, of a nail so long and deep, mm.
 func NewBelief(length, depth float64, colour nail.Colour, prior Prior, faces Scales) *Belief {
 	b := &Belief{show: shown{light: colour == nail.Light, depth: depth / SignsDepth}, n: int(math.Round(length/gridStep)) + 1}
-	likely := make([]float64, b.n)
-	prior.densities(likely)
-	sum := add(likely) // what is trimmed of its tail is nothing beside it
-	if !(sum > 0) {    // the prior fits no spare of the grid: nothing is known
+	b.alike = make([]float64, b.n)
+	prior.densities(b.alike)
+	sum := add(b.alike)
+	if !(sum > 0) { // the prior fits no spare of the grid: nothing is known
 		b.any()
 		return b
 	}
-	for b.to = b.n; b.to > 1 && likely[b.to-1] < impossible*sum; {
+	for b.to = b.n; b.to > 1 && b.alike[b.to-1] < impossible*sum; { // what is trimmed is nothing beside it
 		b.to--
 	}
-	b.room(b.to)
-	for s := range b.p {
-		share := faces[s] / sum
-		row := b.p[s]
-		for i, l := range likely[:len(row)] {
-			row[i] = share * l
-		}
-		b.sums[s] = faces[s]
+	share := 1 / sum
+	for i := range b.alike[:b.to] {
+		b.alike[i] *= share
 	}
+	b.weights, b.sums = faces, faces
 	return b
 }
 
-// room makes place for so many steps of the grid.
-func (b *Belief) room(steps int) {
-	grid := make([]float64, len(scales)*steps)
-	for s := range b.p {
-		b.p[s] = grid[s*steps : (s+1)*steps : (s+1)*steps]
+// tell makes the scales differ below a step of the grid.
+func (b *Belief) tell(below int) {
+	if below = min(below, b.to); below <= b.apart {
+		return
 	}
+	if cap(b.rows[0]) < below {
+		room := min(b.n, below+below/2)
+		grid := make([]float64, len(scales)*room)
+		for s := range b.rows {
+			row := grid[s*room : s*room+b.apart : (s+1)*room]
+			copy(row, b.rows[s])
+			b.rows[s] = row
+		}
+	}
+	for s, weight := range b.weights {
+		row := b.rows[s][:below]
+		for i := b.apart; i < below; i++ {
+			row[i] = weight * b.alike[i]
+		}
+		b.rows[s] = row
+	}
+	b.apart = below
 }
 
-// sum adds up the chances at a face scale.
-func (b *Belief) sum(s int) {
-	b.sums[s] = add(b.p[s][b.from:b.to])
+// add adds up the chances at a face scale.
+func (b *Belief) add(s int) {
+	b.sums[s] = add(b.rows[s]) + b.weights[s]*add(b.alike[b.apart:b.to])
 }
 
 // whole is what all chances add up to.
@@ -114,6 +132,37 @@ func (b *Belief) whole() float64 {
 		whole += sum
 	}
 	return whole
+}
+
+// upTo is what the chances below a step of the grid add up to.
+func (b *Belief) upTo(below int) float64 {
+	below = max(0, min(below, b.to))
+	sum := 0.0
+	for s, weight := range b.weights {
+		sum += add(b.rows[s][:min(below, b.apart)])
+		if below > b.apart {
+			sum += weight * add(b.alike[b.apart:below])
+		}
+	}
+	return sum
+}
+
+// each goes through the steps of the grid that have any chance left, until told to stop.
+func (b *Belief) each(do func(i int, chance float64) bool) {
+	for i := range b.apart {
+		if !do(i, b.rows[0][i]+b.rows[1][i]+b.rows[2][i]+b.rows[3][i]+b.rows[4][i]) {
+			return
+		}
+	}
+	weight := 0.0
+	for _, w := range b.weights {
+		weight += w
+	}
+	for i := b.apart; i < b.to; i++ {
+		if !do(i, weight*b.alike[i]) {
+			return
+		}
+	}
 }
 
 func spareAt(i int) float64 { return gridStep * float64(i) }
@@ -194,27 +243,26 @@ func (b *Belief) fits(least float64) bool {
 	if whole > smallest {
 		return true
 	}
-	for s := range b.p {
-		for i := b.from; i < b.to; i++ {
-			b.p[s][i] /= whole
+	for s := range b.rows {
+		for i := range b.rows[s] {
+			b.rows[s][i] /= whole
 		}
-		b.sum(s)
+		b.weights[s] /= whole
+		b.add(s)
 	}
 	return true
 }
 
 // any makes any spare as likely as another.
 func (b *Belief) any() {
-	b.from, b.to = 0, b.n
-	if len(b.p[0]) < b.n {
-		b.room(b.n)
+	b.to, b.apart = b.n, 0
+	for i := range b.alike {
+		b.alike[i] = 1 / float64(b.n)
 	}
-	for s := range b.p {
-		for i := range b.p[s] {
-			b.p[s][i] = usual[s] / float64(b.n)
-		}
-		b.sum(s)
+	for s := range b.rows {
+		b.rows[s] = b.rows[s][:0]
 	}
+	b.weights, b.sums = usual, usual
 }
 
 // See joins a landmark that shows the quick's end so many mm of spare away from the tip. One of
@@ -225,15 +273,18 @@ func (b *Belief) See(l Seen) {
 	}
 	seen := Spare{l.Spare, l.off()}
 	b.believe(func() {
-		likely := make([]float64, b.to-b.from)
-		for i := range likely {
-			likely[i] = bell(spareAt(b.from+i), seen)
-		}
-		for s := range b.p {
-			for i, l := range likely {
-				b.p[s][b.from+i] *= l
+		for i := range b.to {
+			likely := bell(spareAt(i), seen)
+			if i >= b.apart {
+				b.alike[i] *= likely
+				continue
 			}
-			b.sum(s)
+			for s := range b.rows {
+				b.rows[s][i] *= likely
+			}
+		}
+		for s := range b.sums {
+			b.add(s)
 		}
 	})
 }
@@ -260,14 +311,26 @@ func (b *Belief) cut(mm float64, worst, mildest int) {
 	b.removed += mm
 	tip, chances := b.once(b.removed)
 	b.believe(func() {
-		end := b.from
-		for s := range b.p {
-			p := b.p[s][b.from:b.to]
-			var some int
-			b.sums[s], some = chances.join(worst, mildest, s, b.from-tip, p, b.sums[s])
-			end = max(end, b.from+some)
+		farthest := worst - 1 // the mildest sign that says anything
+		if mildest < len(b.show.signs()) {
+			farthest = mildest
 		}
-		b.to = end
+		end := 0
+		for s := range scales {
+			surely, reach := chances.stretch(farthest, s, -tip, b.to)
+			end = max(end, surely+len(reach))
+		}
+		b.tell(end)
+		far := farthest < mildest // what lies farther away stays as it was; else it has none left
+		if !far {
+			b.to, b.apart = end, end
+		}
+		for s, before := range b.sums {
+			b.rows[s] = b.rows[s][:b.apart]
+			if chances.join(worst, mildest, s, -tip, b.rows[s][:end], &b.sums[s]); far && b.sums[s] < before/1000 {
+				b.add(s) // a difference of two numbers almost alike
+			}
+		}
 	})
 }
 
@@ -300,11 +363,12 @@ func (b *Belief) Bleeds(mm float64) float64 {
 	tip, chances := b.once(b.removed + mm)
 	sum := 0.0
 	for s := range scales {
-		p := b.p[s][b.from:b.to]
-		surely, reach := chances.stretch(0, s, b.from-tip, len(p))
-		sum += add(p[:surely])
+		surely, reach := chances.stretch(0, s, -tip, b.to)
+		b.tell(surely + len(reach))
+		row := b.rows[s]
+		sum += add(row[:surely])
 		for i, chance := range reach {
-			sum += p[surely+i] * chance
+			sum += row[surely+i] * chance
 		}
 	}
 	return math.Min(1, sum/b.whole())
@@ -318,46 +382,32 @@ func (b *Belief) Left() Spare { return b.lessOff(b.removed) }
 
 func (b *Belief) lessOff(removed float64) Spare {
 	sum, mean, square := 0.0, 0.0, 0.0
-	p := [len(scales)][]float64{}
-	for s := range p {
-		p[s] = b.p[s][b.from:b.to]
-	}
-	for i := range p[0] {
-		here, left := p[0][i]+p[1][i]+p[2][i]+p[3][i]+p[4][i], spareAt(b.from+i)-removed
-		sum += here
-		if left > 0 {
-			mean += here * left
-			square += here * left * left
+	b.each(func(i int, chance float64) bool {
+		sum += chance
+		if left := spareAt(i) - removed; left > 0 {
+			mean += chance * left
+			square += chance * left * left
 		}
-	}
+		return true
+	})
 	mean /= sum
 	return Spare{mean, math.Max(gridStep/math.Sqrt(12), math.Sqrt(math.Max(0, square/sum-mean*mean)))}
 }
 
 // below is the chance that the spare at the start was at most this, mm.
 func (b *Belief) below(spare float64) float64 {
-	last := min(b.to-1, int(math.Floor(spare/gridStep+hair)))
-	sum := 0.0
-	for s := range b.p {
-		if b.from <= last {
-			sum += add(b.p[s][b.from : last+1])
-		}
-	}
-	return math.Min(1, sum/b.whole())
+	return math.Min(1, b.upTo(int(math.Floor(spare/gridStep+hair))+1)/b.whole())
 }
 
 // Quantile is the spare at the start that it is at most with the chance q, mm.
 func (b *Belief) Quantile(q float64) float64 {
-	sum, enough := 0.0, q*b.whole()
-	for i := b.from; i < b.to; i++ {
-		for s := range b.p {
-			sum += b.p[s][i]
-		}
-		if sum >= enough {
-			return spareAt(i)
-		}
-	}
-	return spareAt(b.to - 1)
+	sum, enough, at := 0.0, q*b.whole(), b.to-1
+	b.each(func(i int, chance float64) bool {
+		sum += chance
+		at = i
+		return sum < enough
+	})
+	return spareAt(at)
 }
 
 // Faces is what the faces so far say of how this dog's faces show.

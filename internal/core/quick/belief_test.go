@@ -198,9 +198,9 @@ func TestTheGridShowsWhatTheFormulaSays(t *testing.T) {
 					for i := range p {
 						p[i] = 1
 					}
-					sum, some := c.join(place, place, s, -150, p, 700)
+					sum := 700.0
+					c.join(place, place, s, -150, p, &sum)
 					assert.InDelta(t, add(p), sum, 1e-9)
-					assert.Zero(t, add(p[some:]))
 					for i, got := range p {
 						left := gridStep * (float64(i-150) - part)
 						assert.InDelta(t, chance(signsOf(colour), face, left, scales[s]*at.depth), got, 1e-9)
@@ -212,18 +212,11 @@ func TestTheGridShowsWhatTheFormulaSays(t *testing.T) {
 }
 
 func BenchmarkCut(b *testing.B) {
-	fresh := after(16, 7, nail.Dark, map[Landmark]float64{Groove: 3.5})
-	work := *fresh
-	for s := range work.p {
-		work.p[s] = make([]float64, len(fresh.p[s]))
-	}
 	b.ReportAllocs()
 	for b.Loop() {
-		for s := range work.p {
-			copy(work.p[s], fresh.p[s])
-		}
-		work.removed = 0
-		work.Cut(1, White)
+		work := NewBelief(16, 7, nail.Dark, Gamma{4, 1.5}, UsualScales())
+		work.Cut(0.5, White)
+		work.Cut(0.5, Grey)
 	}
 }
 
@@ -251,4 +244,66 @@ func TestANailOfUnknownColourTellsItsColourByItsFace(t *testing.T) {
 		assert.Equal(t, c, SeenColour(c, White, Blood), "white and blood are of both")
 	}
 	assert.NotContains(t, Faces(nail.Light), Grey)
+}
+
+// The short way, in which far spares are kept once for all scales, comes to the same as the long one, in
+// which every chance is multiplied by that of what was seen.
+func TestTheShortWayIsTheLongOne(t *testing.T) {
+	rapid.Check(t, func(t *rapid.T) {
+		length, depth := rapid.Float64Range(5, 40).Draw(t, "length"), rapid.Float64Range(2, 12).Draw(t, "depth")
+		colour := rapid.SampledFrom([]nail.Colour{nail.Dark, nail.Light}).Draw(t, "colour")
+		prior := Gamma{rapid.Float64Range(1, 5).Draw(t, "mean"), rapid.Float64Range(0.5, 3).Draw(t, "sd")}
+		b := NewBelief(length, depth, colour, prior, UsualScales())
+		long := make([][len(scales)]float64, b.n)
+		grid := make([]float64, b.n)
+		prior.densities(grid)
+		for i, l := range grid {
+			for s := range scales {
+				long[i][s] = usual[s] * l
+			}
+		}
+		removed := 0.0
+		for range rapid.IntRange(1, 6).Draw(t, "cuts") {
+			mm := rapid.Float64Range(0.05, 1.2).Draw(t, "mm")
+			removed += mm
+			signs := b.show.signs()
+			place := rapid.IntRange(1, len(signs)).Draw(t, "place")
+			worst := place
+			if rapid.Bool().Draw(t, "unread") {
+				worst, place = 1, len(signs)
+			}
+			b.cut(mm, worst, place)
+			sum := 0.0
+			for i := range long {
+				for s := range scales {
+					seen := 0.0
+					for at := worst; at <= place; at++ {
+						face := White
+						if at < len(signs) {
+							face = signs[at].face
+						}
+						seen += chance(signsOf(colour), face, spareAt(i)-removed, scales[s]*depth/SignsDepth)
+					}
+					long[i][s] *= seen
+					sum += long[i][s]
+				}
+			}
+			if sum < 1e-9*add(grid) {
+				return // it contradicts what was believed: begun again
+			}
+		}
+		sum, mean := 0.0, 0.0
+		var faces Scales
+		for i := range long {
+			for s, p := range long[i] {
+				sum += p
+				mean += p * spareAt(i)
+				faces[s] += p
+			}
+		}
+		assert.InDelta(t, mean/sum, b.Start().Mean, 1e-4)
+		for s := range faces {
+			assert.InDelta(t, faces[s]/sum, b.Faces()[s], 1e-4)
+		}
+	})
 }

@@ -79,28 +79,23 @@ func (s shown) workOut() *chances {
 
 // join multiplies what is believed of the spares left, from a step of the grid on, by the chance that a
 // face shows a sign from the worst of these places to the mildest, the place after the last being none
-// of them. sum is what p adds up to; it returns what it adds up to then, and how many of p have any
-// chance left.
-func (c *chances) join(worst, mildest, scale, from int, p []float64, sum float64) (float64, int) {
+// of them. What lies beyond p is as it was in that case, and none at all in any other. sum is what is
+// believed of all spares together, and is brought up to date.
+func (c *chances) join(worst, mildest, scale, from int, p []float64, sum *float64) {
 	surely, worse := 0, []float64(nil)
 	if worst > 0 {
 		surely, worse = c.stretch(worst-1, scale, from, len(p))
 	}
-	if mildest == len(c.reach) { // what lies far from the quick stays as it was, and is not gone through
-		lost := add(p[:surely])
+	if mildest == len(c.reach) {
+		before := add(p)
 		clear(p[:surely])
 		for i, chance := range worse {
-			gone := p[surely+i] * chance
-			lost += gone
-			p[surely+i] -= gone
+			p[surely+i] -= p[surely+i] * chance
 		}
-		if left := sum - lost; left > sum/1000 { // less would be a difference of two numbers almost alike
-			return left, len(p)
-		}
-		return add(p), len(p)
+		*sum = math.Max(0, *sum-before) + add(p)
+		return
 	}
 	sure, reach := c.stretch(mildest, scale, from, len(p))
-	some := sure + len(reach)
 	if worst > 0 { // surely worse, and so none of these
 		clear(p[:sure])
 	}
@@ -110,16 +105,21 @@ func (c *chances) join(worst, mildest, scale, from int, p []float64, sum float64
 		}
 		p[sure+i] *= chance
 	}
+	some := sure + len(reach)
 	clear(p[some:])
-	return add(p[:some]), some
+	*sum = add(p[:some])
 }
 
+// add adds up in four sums side by side, so that one need not wait for the last.
 func add(p []float64) float64 {
-	sum := 0.0
-	for _, one := range p {
-		sum += one
+	var a, b, c, d float64
+	for ; len(p) >= 4; p = p[4:] {
+		a, b, c, d = a+p[0], b+p[1], c+p[2], d+p[3]
 	}
-	return sum
+	for _, one := range p {
+		a += one
+	}
+	return a + b + (c + d)
 }
 
 // stretch is how many of n spares left, from a step of the grid on, surely show the sign at this
