@@ -292,16 +292,26 @@ func TestTheShortWayIsTheLongOne(t *testing.T) {
 				return // it contradicts what was believed: begun again
 			}
 		}
-		sum, mean := 0.0, 0.0
+		sum, mean, square, bleeds, risk := 0.0, 0.0, 0.0, 0.0, 0.0
 		var faces Scales
 		for i := range long {
 			for s, p := range long[i] {
 				sum += p
 				mean += p * spareAt(i)
+				square += p * spareAt(i) * spareAt(i)
 				faces[s] += p
+				bleeds += p * chance(signsOf(colour), Blood, spareAt(i)-removed-0.5, scales[s]*depth/SignsDepth)
+				if spareAt(i) <= removed+0.5+1e-9 {
+					risk += p
+				}
 			}
 		}
 		assert.InDelta(t, mean/sum, b.Start().Mean, 1e-4)
+		if sd := math.Sqrt(max(0, square/sum-mean*mean/sum/sum)); sd > 0.1 {
+			assert.InDelta(t, sd, b.Start().SD, 1e-3)
+		}
+		assert.InDelta(t, bleeds/sum, b.Bleeds(0.5), 1e-4)
+		assert.InDelta(t, risk/sum, b.Risk(0.5), 1e-4)
 		for s := range faces {
 			assert.InDelta(t, faces[s]/sum, b.Faces()[s], 1e-4)
 		}
