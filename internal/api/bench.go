@@ -7,6 +7,7 @@ import (
 	"fribbet/internal/core/bench"
 	"fribbet/internal/core/kit"
 	"fribbet/internal/core/quick"
+	"fribbet/internal/core/sitting"
 	"fribbet/internal/core/verdict"
 
 	"github.com/google/uuid"
@@ -21,7 +22,7 @@ func (h handlers) TellEvents(ctx context.Context, r contract.TellEventsRequestOb
 	var events []bench.Event
 	for _, in := range r.Body.Events {
 		e := bench.Event{
-			ID: in.Id, At: in.At.UTC(), Kind: in.Kind, Nail: in.Nail, MM: orZero(in.Mm), Measure: orZero(in.Measure), By: orZero(in.By), SD: orZero(in.SdMm), Landmark: orZero(in.Landmark),
+			ID: in.Id, At: in.At.UTC(), Kind: in.Kind, Press: orZero(in.Press), Nail: in.Nail, Paw: in.Paw, Colour: orZero(in.Colour), Pass: orZero(in.Pass), MM: orZero(in.Mm), Measure: orZero(in.Measure), By: orZero(in.By), SD: orZero(in.SdMm), Landmark: orZero(in.Landmark),
 			Face: orZero(in.Face), Of: orZero(in.Of), Reaction: orZero(in.Reaction), Tool: orZero(in.Tool), Note: orZero(in.Note),
 			Helper: orZero(in.Helper), Ticks: in.Ticks, Minutes: in.Minutes, Calm: in.CalmMinutes, Sure: orZero(in.Sure),
 		}
@@ -49,15 +50,22 @@ func (h handlers) bench(ctx context.Context, dogID, sittingID uuid.UUID) (contra
 		On: b.On, RankBefore: rank(b.Before), RankAfter: rank(b.After), Praise: b.State.Praise(), Remedy: b.Remedy,
 		Cautions: cautions(b.Cautions), Mind: list(kit.Cautions(b.State.Tool)),
 	}
-	out.Passes = list(kit.Passes(b.State.Tool))
+	out.Passes = []contract.PassWords{}
+	for _, p := range kit.Passes(b.State.Tool) {
+		out.Passes = append(out.Passes, contract.PassWords{Pass: p, Words: p.Words()})
+	}
+	out.School, out.Holds, out.Support, out.Reward = b.Dog.School, holds(b.Holds), sitting.Support, b.Reward
+	out.CalmMinutes, out.LastNote, out.Smooth = b.Plan.Tolerance.Calm, b.LastNote, list(b.State.Smooth)
 	if len(out.Passes) > 0 {
 		out.Speed = &b.Speed
 	}
 	if last, is := b.Log.Last(); is {
-		out.Last = &contract.LastEvent{Id: last.ID, Kind: last.Kind, Nail: last.Nail}
+		out.Last = &contract.LastEvent{Id: last.UndoneBy(), Kind: last.Kind, Nail: last.Nail}
 	}
 	for _, n := range b.Nails {
-		out.Nails = append(out.Nails, benchNail(n))
+		one := benchNail(n)
+		one.StopAt = b.SignTo(n)
+		out.Nails = append(out.Nails, one)
 	}
 	return out, nil
 }
@@ -65,7 +73,7 @@ func (h handlers) bench(ctx context.Context, dogID, sittingID uuid.UUID) (contra
 func benchAdvice(n bench.Nail) contract.BenchAdvice {
 	v := n.Verdict
 	out := contract.BenchAdvice{
-		Kind: v.Kind, Action: contract.BenchAdviceAction(v.Action), CutMm: v.MM, Slivers: v.Slivers, LeftMm: v.Left,
+		Kind: v.Kind, Action: contract.BenchAdviceAction(v.Action), CutMm: v.MM, Slivers: v.Slivers, SliversMm: v.Every(), Likely: v.Likely, LeftMm: v.Left,
 		Because: v.Because, Eye: v.Eye, Risk: v.Risk, Chance: verdict.Chance(v.Risk),
 	}
 	if v.Action == verdict.Sliver && v.Touch {
@@ -81,8 +89,10 @@ func benchNail(n bench.Nail) contract.BenchNail {
 		Cuts: []contract.BenchCut{}, RemovedMm: n.Belief.Removed(), Blood: w.Blood, Stopped: w.Stopped, Bleeding: w.Bleeding,
 		Forced: w.Forced, Skipped: w.Skipped, Done: w.Done, Reaction: w.Reaction, Faces: n.Faces, Advice: benchAdvice(n),
 		Spare:     contract.SpareRange{MedianMm: n.Belief.Quantile(0.5), P05Mm: n.Belief.Quantile(0.05), P95Mm: n.Belief.Quantile(0.95)},
-		Landmarks: []quick.Landmark{},
+		Landmarks: []quick.Landmark{}, Known: n.Known, Pace: n.Pace, ThinMm: n.Thin, Asks: given(n.Asks()), Landmark: n.Landmark(), Edged: w.Edged,
 	}
+	places := n.Pictures()
+	out.LandmarkMm = places[:]
 	for _, c := range w.Cuts {
 		out.Cuts = append(out.Cuts, contract.BenchCut{Id: c.ID, Mm: c.MM, Touch: c.Touch, Face: given(c.Face)})
 	}

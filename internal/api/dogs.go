@@ -97,7 +97,10 @@ func (h handlers) view(v book.View) contract.DogView {
 	out := contract.DogView{
 		Dog: h.dog(v.Dog), WhyNone: v.WhyNone, Rank: rank(v.Readings), Cautions: cautions(v.Cautions),
 		Growth: growthOf(v.Growth, v.Outliers), Plan: quickPlan(v.Plan),
-		Moods: moods(v.Moods), Sittings: []contract.SittingSummary{}, OpenSitting: v.Open, TrainingPaws: []nail.Paw{},
+		Moods: moods(v.Moods), Sittings: []contract.SittingSummary{}, OpenSitting: v.Open, TrainingPaws: []nail.Paw{}, FirstSteps: []contract.FirstStep{},
+	}
+	for _, f := range v.FirstSteps {
+		out.FirstSteps = append(out.FirstSteps, contract.FirstStep{Way: contract.FirstStepWay(f.Way), Words: f.Words, Why: f.Why})
 	}
 	if v.Next != nil {
 		n := next(v.Next.Next, v.Next.Reason, v.Next.Why)

@@ -38,7 +38,7 @@ func (h handlers) RecordCheck(ctx context.Context, r contract.RecordCheckRequest
 }
 
 func (h handlers) GetSection(ctx context.Context, r contract.GetSectionRequestObject) (contract.GetSectionResponseObject, error) {
-	s, margin, err := h.book.Section(ctx, r.DogId, r.Code, r.Params.MarginMm)
+	s, margin, err := h.book.Section(ctx, r.DogId, r.Code, r.Params.MarginMm, r.Params.SliversMm)
 	if err != nil {
 		return nil, err
 	}
@@ -47,6 +47,10 @@ func (h handlers) GetSection(ctx context.Context, r contract.GetSectionRequestOb
 		Quick: outline(s.Stance.Quick(s.Quick)), QuickShort: outline(s.Stance.Quick(s.QuickShort)), QuickLong: outline(s.Stance.Quick(s.QuickLong)),
 		Centre: point(s.Stance.Centre()), TurnDegDay: claw.Degrees(s.TurnPerDay), ReachMm: s.Stance.Reach(),
 		Groove: point(s.Stance.Groove(s.Quick)), Hook: point(s.Stance.Hook(s.Quick)), DaysToFloor: wholeDays(s.Days),
+	}
+	out.Slivers = []contract.Outline{}
+	for _, ends := range s.Slivers {
+		out.Slivers = append(out.Slivers, outline(ends[:]))
 	}
 	if !s.Measured.On.IsZero() {
 		read := s.Measured.Range()

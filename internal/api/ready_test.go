@@ -132,5 +132,10 @@ func TestALadderStandsOnDue(t *testing.T) {
 	assert.Equal(t, contract.DueRowTaskTrim, ask[contract.DueList](c, "GET", "/api/due", "", 200).Dogs[0].Task)
 	view := ask[contract.DogView](c, "GET", at, "", 200)
 	assert.Equal(t, []nail.Paw{nail.LH}, view.TrainingPaws)
-	assert.Len(t, ask[contract.Plan](c, "GET", at+"/plan", "", 200).Days[0].Stops, 14)
+	planned := 0
+	for _, day := range ask[contract.Plan](c, "GET", at+"/plan", "", 200).Days {
+		assert.LessOrEqual(t, len(day.Stops), 4, "a new hand and a new dog: a few nails a day")
+		planned += len(day.Stops)
+	}
+	assert.Equal(t, 14, planned)
 }

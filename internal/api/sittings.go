@@ -25,7 +25,7 @@ func (h handlers) GetPlan(ctx context.Context, r contract.GetPlanRequestObject) 
 	handling := p.Dog.Handling
 	out := contract.GetPlan200JSONResponse{
 		DogId: p.Dog.ID, Name: p.Dog.Name, Today: h.book.Today(), Tool: p.Tool, Cautions: cautions(p.Cautions), SliverMm: record.Sliver,
-		Helper: helper, Helping: handling.Helper, Blocked: p.Blocked, Alone: p.Alone, Support: sitting.Support,
+		Helper: helper, Helping: handling.Helper, Blocked: p.Blocked, Alone: p.Alone, Gently: p.Gently, Support: sitting.Support,
 		Limits:      []contract.Limit{limit(p.Tolerance.Nails), limit(p.Tolerance.Minutes)},
 		CalmMinutes: p.Tolerance.Calm,
 		Days:        []contract.PlanDay{}, Left: []contract.LeftNail{}, Holds: []contract.Hold{}, Checklist: []contract.Thing{}, SeeTo: []contract.SeeTo{},
@@ -43,9 +43,7 @@ func (h handlers) GetPlan(ctx context.Context, r contract.GetPlanRequestObject) 
 		out.Left = append(out.Left, contract.LeftNail{Code: l.Code, Why: l.Why, Whose: l.Whose})
 	}
 	if len(p.Days) > 0 {
-		for _, one := range p.Days[0].Holds(handling) {
-			out.Holds = append(out.Holds, contract.Hold{Paw: one.Paw, Position: one.Position, Place: one.Place, Limb: one.Limb, Pull: one.Pull})
-		}
+		out.Holds = holds(p.Days[0].Holds(handling, p.LeftHanded))
 	}
 	for _, t := range p.Checklist {
 		out.Checklist = append(out.Checklist, contract.Thing{Key: t.Key, Words: t.Words, Why: t.Why, Trouble: t.Trouble, Missed: t.Missed})
@@ -57,6 +55,14 @@ func (h handlers) GetPlan(ctx context.Context, r contract.GetPlanRequestObject) 
 		out.ToolCautions = append(out.ToolCautions, contract.ToolCautions{Tool: tool, Words: kit.Cautions(tool)})
 	}
 	return out, nil
+}
+
+func holds(all []sitting.Hold) []contract.Hold {
+	out := []contract.Hold{}
+	for _, one := range all {
+		out = append(out, contract.Hold{Paw: one.Paw, Position: one.Position, Place: one.Place, Limb: one.Limb, Pull: one.Pull, Hands: one.Hands})
+	}
+	return out
 }
 
 func planDay(d sitting.Day) contract.PlanDay {

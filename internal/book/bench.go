@@ -16,6 +16,7 @@ import (
 	"fribbet/internal/core/feet"
 	"fribbet/internal/core/kit"
 	"fribbet/internal/core/quick"
+	"fribbet/internal/core/sitting"
 	"fribbet/internal/store"
 )
 
@@ -30,6 +31,9 @@ type Bench struct {
 	Cautions []dog.Caution
 	Speed    kit.Speed
 	Remedy   string         // what stops the blood
+	Holds    []sitting.Hold // of today's paws
+	Reward   string         // when the dog is rewarded
+	LastNote string         // of last time
 	Before   []feet.Reading // the nails as they were before it
 	After    []feet.Reading // and after it, on its day
 }
@@ -53,7 +57,12 @@ func (b *Book) Bench(ctx context.Context, dogID, sittingID uuid.UUID) (Bench, er
 	if err != nil {
 		return Bench{}, err
 	}
+	var holds []sitting.Hold
+	if len(now.Plan.Days) > 0 {
+		holds = now.Plan.Days[0].Holds(d.Handling, t.LeftHanded)
+	}
 	return Bench{
+		Holds: holds, Reward: t.Reward(now.Plan), LastNote: t.Past.Note,
 		Bench: now, Dog: t.dog, ID: sittingID, Log: log.Events, State: state, On: log.On, Cautions: t.cautions(now.Plan),
 		Remedy: t.Remedy(state.Ticks),
 		Speed:  kit.SpeedFor(kit.Job{Purpose: kit.Length, Hand: t.Hand}), Before: before, After: after,

@@ -18,18 +18,19 @@ import (
 
 // View is a dog as it stands today.
 type View struct {
-	Dog      store.Dog
-	Next     *outlook.Next // none when there is no date
-	WhyNone  string        // why there is none
-	Readings []feet.Reading
-	Cautions []dog.Caution
-	Sittings []store.Sitting // latest first
-	Moods    []sitting.Mood  // oldest first
-	Growth   feet.Growth
-	Outliers []feet.Outlier // lengths that did not fit this dog and were left out
-	Training ladder.Training
-	Plan     *Recession // of bringing its quicks back, that is on
-	Open     *uuid.UUID // a sitting that was begun and not ended
+	Dog        store.Dog
+	Next       *outlook.Next // none when there is no date
+	WhyNone    string        // why there is none
+	Readings   []feet.Reading
+	Cautions   []dog.Caution
+	Sittings   []store.Sitting // latest first
+	Moods      []sitting.Mood  // oldest first
+	Growth     feet.Growth
+	FirstSteps []sitting.FirstStep // none once anything was told of its feet
+	Outliers   []feet.Outlier      // lengths that did not fit this dog and were left out
+	Training   ladder.Training
+	Plan       *Recession // of bringing its quicks back, that is on
+	Open       *uuid.UUID // a sitting that was begun and not ended
 }
 
 // AddDog adds a dog; its name, age and one weight are enough.
@@ -100,6 +101,8 @@ func (b *Book) View(ctx context.Context, id uuid.UUID) (View, error) {
 	for i := len(sittings) - 1; i >= 0; i-- {
 		v.Sittings = append(v.Sittings, sittings[i])
 	}
+	first := sitting.Question{Today: b.Today(), Dog: d.Dog, Feet: f, Past: sitting.PastOf(trimsOf(sittings)), Hand: settings.Hand}
+	v.FirstSteps = first.FirstSteps()
 	v.Cautions = cautionsOf(f, v.Readings, v.Training, b.Today(), settings.Role != Groomer)
 	next, has, err := outlook.NextOf(f, terms(settings, v.Training, f))
 	if has {

@@ -6,6 +6,7 @@ import (
 
 	"github.com/google/uuid"
 
+	"fribbet/internal/core/claw"
 	"fribbet/internal/core/due"
 	"fribbet/internal/core/fault"
 	"fribbet/internal/core/feet"
@@ -54,8 +55,9 @@ func sameCheck(there, c record.Check) error {
 	return nil
 }
 
-// Section returns one nail in side view today; without a margin, the user's own.
-func (b *Book) Section(ctx context.Context, dogID uuid.UUID, code nail.Code, margin *float64) (feet.Section, float64, error) {
+// Section returns one nail in side view today; without a margin, the user's own. Slivers, mm, are drawn on
+// it as they come off one after the other.
+func (b *Book) Section(ctx context.Context, dogID uuid.UUID, code nail.Code, margin *float64, slivers []float64) (feet.Section, float64, error) {
 	now, err := b.feetNow(ctx, dogID)
 	if err != nil {
 		return feet.Section{}, 0, err
@@ -69,6 +71,9 @@ func (b *Book) Section(ctx context.Context, dogID uuid.UUID, code nail.Code, mar
 	}
 	var f fault.Fields
 	f.Range("margin_mm", settings.Margin, 0, due.MostMargin, "mm")
+	for i, mm := range slivers {
+		f.Range(fmt.Sprintf("slivers_mm[%d]", i), mm, record.LeastCut, claw.MostLength, "mm")
+	}
 	if err := f.Err(); err != nil {
 		return feet.Section{}, 0, err
 	}
@@ -76,6 +81,7 @@ func (b *Book) Section(ctx context.Context, dogID uuid.UUID, code nail.Code, mar
 	if !has {
 		return feet.Section{}, 0, store.ErrNotFound
 	}
+	section.Slivers = section.Stance.Slivers(now.School, section.Quick, slivers)
 	return section, settings.Margin, nil
 }
 

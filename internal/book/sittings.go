@@ -25,12 +25,14 @@ import (
 // Plan is today's sitting with a dog: what a routine trim takes, and how it is done.
 type Plan struct {
 	sitting.Plan
-	Dog       store.Dog
-	Nails     []outlook.Planned
-	Cautions  []dog.Caution // of the dog, then of its feet
-	Checklist []sitting.Thing
-	SeeTo     []kit.Piece // of the kit, not fit for work
-	Tool      kit.Tool    // to begin with
+	Dog        store.Dog
+	Nails      []outlook.Planned
+	Cautions   []dog.Caution // of the dog, then of its feet
+	Checklist  []sitting.Thing
+	SeeTo      []kit.Piece // of the kit, not fit for work
+	Tool       kit.Tool    // to begin with
+	Gently     bool        // the ladder is worth beginning before any nail
+	LeftHanded bool        // the cutter is in the left hand
 }
 
 // Plan returns today's sitting with a dog, with a helper there or not.
@@ -39,7 +41,7 @@ func (b *Book) Plan(ctx context.Context, id uuid.UUID, helper bool) (Plan, error
 	if err != nil {
 		return Plan{}, err
 	}
-	p := Plan{Plan: sitting.For(t.Question), Dog: t.dog, Nails: t.Nails, Tool: t.FirstTool()}
+	p := Plan{Plan: sitting.For(t.Question), Dog: t.dog, Nails: t.Nails, Tool: t.FirstTool(), Gently: t.Question.Gently(), LeftHanded: t.LeftHanded}
 	p.Checklist, p.SeeTo = t.Checklist(p.Plan), t.SeeTo()
 	p.Cautions = t.cautions(p.Plan)
 	return p, nil
@@ -103,7 +105,7 @@ func (b *Book) todayOf(ctx context.Context, d store.Dog, k known, helper bool) (
 	terms := terms(settings, training, k.feet)
 	return today{sitting.Question{
 		Today: b.Today(), Dog: d.Dog, Feet: k.feet, Terms: terms, Nails: outlook.Plan(k.feet, b.Today(), terms), Past: k.past,
-		Hair: k.feet.Hair(), Hand: settings.Hand, Closed: settings.Holidays, Kit: pieces, Helper: helper,
+		Hair: k.feet.Hair(), Hand: settings.Hand, Closed: settings.Holidays, Kit: pieces, LeftHanded: settings.LeftHanded, Helper: helper,
 		Training: sitting.Training{Paws: training.Paws(), Grinder: training.WithGrinder()},
 	}, d, k.feet, training}, nil
 }

@@ -37,6 +37,7 @@ type dogRow struct {
 	Short     bool           `db:"short_quicks"`
 	Entered   *string        `db:"entered_on"`
 	LastDone  *float64       `db:"last_done_weeks"`
+	Takes     dog.TakesIt    `db:"takes"`
 	handlingRow
 }
 
@@ -64,7 +65,7 @@ func rowOf(d Dog) dogRow {
 	h := d.Handling
 	return dogRow{
 		d.ID, d.Version, d.Name, dateColumn{d.Birth.Date}, d.Birth.Estimated,
-		d.FootCoat, d.Pavement, d.Rhythm, weekdaysColumn{d.Workdays}, d.WishedGap, d.School, d.Short, orNull(d.Entered.String()), d.LastDone,
+		d.FootCoat, d.Pavement, d.Rhythm, weekdaysColumn{d.Workdays}, d.WishedGap, d.School, d.Short, orNull(d.Entered.String()), d.LastDone, d.Takes,
 		handlingRow{h.Order, h.OwnOrder, h.Position, h.Helper, h.Muzzle, h.Sore, h.SoreTold, h.Noise, h.MostNails, h.MostMinutes},
 	}
 }
@@ -73,7 +74,7 @@ func (r dogRow) dog() (Dog, error) {
 	d := Dog{r.ID, r.Version, dog.Dog{
 		Name: r.Name, Birth: dog.Birth{Date: r.Birth.Date, Estimated: r.Estimated}, FootCoat: r.FootCoat,
 		Pavement: r.Pavement, Rhythm: r.Rhythm, Workdays: r.Workdays.Weekdays, WishedGap: r.WishedGap, School: r.School, Short: r.Short, Handling: r.handling(),
-		LastDone: r.LastDone,
+		LastDone: r.LastDone, Takes: r.Takes,
 	}}
 	if r.Entered == nil {
 		return d, nil
@@ -173,10 +174,10 @@ func (s *Store) AddDog(ctx context.Context, d Dog) error {
 	return s.write(ctx, func(tx *sqlx.Tx) error {
 		_, err := tx.NamedExecContext(ctx, `
 			INSERT INTO dogs (id, version, name, birth_date, birth_estimated, foot_coat,
-				pavement_km_week, rhythm, working_weekdays, wished_gap_mm, school, short_quicks, entered_on, last_done_weeks,
+				pavement_km_week, rhythm, working_weekdays, wished_gap_mm, school, short_quicks, entered_on, last_done_weeks, takes,
 				paw_order, own_order, position, helper, muzzle, sore, sore_told, noise, most_nails, most_minutes)
 			VALUES (:id, 1, :name, :birth_date, :birth_estimated, :foot_coat,
-				:pavement_km_week, :rhythm, :working_weekdays, :wished_gap_mm, :school, :short_quicks, :entered_on, :last_done_weeks,
+				:pavement_km_week, :rhythm, :working_weekdays, :wished_gap_mm, :school, :short_quicks, :entered_on, :last_done_weeks, :takes,
 				:paw_order, :own_order, :position, :helper, :muzzle, :sore, :sore_told, :noise, :most_nails, :most_minutes)`, rowOf(d))
 		if err != nil {
 			return err
@@ -202,7 +203,7 @@ func changeDog(ctx context.Context, tx *sqlx.Tx, d Dog) error {
 	_, err := tx.NamedExecContext(ctx, `
 		UPDATE dogs SET version = version + 1, name = :name, birth_date = :birth_date,
 			birth_estimated = :birth_estimated, foot_coat = :foot_coat, pavement_km_week = :pavement_km_week,
-			rhythm = :rhythm, working_weekdays = :working_weekdays, wished_gap_mm = :wished_gap_mm, school = :school, short_quicks = :short_quicks, last_done_weeks = :last_done_weeks,
+			rhythm = :rhythm, working_weekdays = :working_weekdays, wished_gap_mm = :wished_gap_mm, school = :school, short_quicks = :short_quicks, last_done_weeks = :last_done_weeks, takes = :takes,
 			paw_order = :paw_order, own_order = :own_order, position = :position, helper = :helper, muzzle = :muzzle,
 			sore = :sore, sore_told = :sore_told, noise = :noise, most_nails = :most_nails, most_minutes = :most_minutes
 		WHERE id = :id`, rowOf(d))

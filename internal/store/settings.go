@@ -21,6 +21,7 @@ type Settings struct {
 	Holidays   []date.Span // nobody works then; in their order
 	Hand       kit.Hand    // how practised the one who trims is
 	EndPoint   quick.Stop  // when to stop on a nail
+	LeftHanded bool        // the cutter is in the left hand
 	Coin       *float64    // thickness of the user's coin, mm, once it was measured
 }
 
@@ -32,6 +33,7 @@ type settingsRow struct {
 	Workdays   weekdaysColumn `db:"working_weekdays"`
 	Hand       kit.Hand       `db:"hand"`
 	EndPoint   quick.Stop     `db:"end_point"`
+	LeftHanded bool           `db:"left_handed"`
 	Coin       *float64       `db:"coin_mm"`
 }
 
@@ -46,7 +48,7 @@ func (s *Store) Settings(ctx context.Context) (Settings, error) {
 	var holidays []holidayRow
 	err := s.read(ctx, func(tx *sqlx.Tx) error {
 		if err := tx.GetContext(ctx, &row,
-			`SELECT role, length_unit, weight_unit, margin_mm, working_weekdays, hand, end_point, coin_mm FROM settings`); err != nil {
+			`SELECT role, length_unit, weight_unit, margin_mm, working_weekdays, hand, end_point, left_handed, coin_mm FROM settings`); err != nil {
 			return orNotFound(err)
 		}
 		return tx.SelectContext(ctx, &holidays, `SELECT from_date, to_date FROM holidays ORDER BY from_date`)
@@ -54,7 +56,7 @@ func (s *Store) Settings(ctx context.Context) (Settings, error) {
 	if err != nil {
 		return Settings{}, err
 	}
-	c := Settings{row.Role, row.LengthUnit, row.WeightUnit, row.Margin, row.Workdays.Weekdays, nil, row.Hand, row.EndPoint, row.Coin}
+	c := Settings{row.Role, row.LengthUnit, row.WeightUnit, row.Margin, row.Workdays.Weekdays, nil, row.Hand, row.EndPoint, row.LeftHanded, row.Coin}
 	for _, h := range holidays {
 		c.Holidays = append(c.Holidays, date.Span{From: h.From.Date, To: h.To.Date})
 	}
@@ -65,12 +67,12 @@ func (s *Store) Settings(ctx context.Context) (Settings, error) {
 func (s *Store) SaveSettings(ctx context.Context, c Settings) error {
 	return s.write(ctx, func(tx *sqlx.Tx) error {
 		_, err := tx.NamedExecContext(ctx, `
-			INSERT INTO settings (one, role, length_unit, weight_unit, margin_mm, working_weekdays, hand, end_point, coin_mm)
-			VALUES (1, :role, :length_unit, :weight_unit, :margin_mm, :working_weekdays, :hand, :end_point, :coin_mm)
+			INSERT INTO settings (one, role, length_unit, weight_unit, margin_mm, working_weekdays, hand, end_point, left_handed, coin_mm)
+			VALUES (1, :role, :length_unit, :weight_unit, :margin_mm, :working_weekdays, :hand, :end_point, :left_handed, :coin_mm)
 			ON CONFLICT (one) DO UPDATE SET role = excluded.role, length_unit = excluded.length_unit, weight_unit = excluded.weight_unit,
 				margin_mm = excluded.margin_mm, working_weekdays = excluded.working_weekdays, hand = excluded.hand,
-				end_point = excluded.end_point, coin_mm = excluded.coin_mm`,
-			settingsRow{c.Role, c.LengthUnit, c.WeightUnit, c.Margin, weekdaysColumn{c.Workdays}, c.Hand, c.EndPoint, c.Coin})
+				end_point = excluded.end_point, left_handed = excluded.left_handed, coin_mm = excluded.coin_mm`,
+			settingsRow{c.Role, c.LengthUnit, c.WeightUnit, c.Margin, weekdaysColumn{c.Workdays}, c.Hand, c.EndPoint, c.LeftHanded, c.Coin})
 		if err != nil {
 			return err
 		}

@@ -11,6 +11,7 @@ import (
 	"fribbet/internal/core/date"
 	"fribbet/internal/core/kit"
 	"fribbet/internal/core/measure"
+	"fribbet/internal/core/nail"
 	"fribbet/internal/core/quick"
 	"fribbet/internal/core/record"
 	"fribbet/internal/core/temper"
@@ -31,6 +32,7 @@ type sittingRow struct {
 	Calm       *float64    `db:"calm_minutes"`
 	Helper     bool        `db:"helper"`
 	Ticks      wordsColumn `db:"ticks"`
+	Smooth     pawsColumn  `db:"smooth"`
 	RecordedAt string      `db:"recorded_at"`
 	Withdrawn  *string     `db:"withdrawn_at"`
 }
@@ -45,6 +47,8 @@ type recordRow struct {
 	Item      *string         `db:"item_id"`
 	TookForce bool            `db:"took_force"`
 	EndFace   quick.Face      `db:"end_face"`
+	Colour    nail.Colour     `db:"colour"`
+	Edged     bool            `db:"edged"`
 }
 
 type readingRow struct {
@@ -114,7 +118,7 @@ func (s *Store) sittings(ctx context.Context, and string, args ...any) (map[uuid
 		where := ` WHERE withdrawn_at IS NULL` + and
 		picked := ` WHERE sitting_id IN (SELECT id FROM sittings` + where + `)`
 		return selectAll(ctx, tx, args,
-			query{&rows, `SELECT id, dog_id, on_date, note, minutes, calm_minutes, helper, ticks, recorded_at FROM sittings` + where + ` ORDER BY on_date, recorded_at`},
+			query{&rows, `SELECT id, dog_id, on_date, note, minutes, calm_minutes, helper, ticks, smooth, recorded_at FROM sittings` + where + ` ORDER BY on_date, recorded_at`},
 			query{&records, `SELECT * FROM records` + picked + ` ORDER BY sitting_id, number`},
 			query{&readings, `SELECT * FROM readings` + picked},
 			query{&marks, `SELECT * FROM landmarks` + picked + ` ORDER BY sitting_id, code, number`},
@@ -155,13 +159,13 @@ func (s *Store) sittings(ctx context.Context, and string, args ...any) (map[uuid
 			Code: r.Code.Code, LengthBefore: read[bench.LengthBefore], LengthAfter: read[bench.LengthAfter],
 			GapBefore: read[bench.GapBefore], GapAfter: read[bench.GapAfter], SpareLeft: read[bench.SpareLeft],
 			Cuts: cutsOf[key], Faces: facesOf[key], Landmarks: marksOf[key], Tool: r.Tool, Reaction: r.Reaction, Blood: r.Blood,
-			Item: orEmpty(r.Item), TookForce: r.TookForce, EndFace: r.EndFace,
+			Item: orEmpty(r.Item), TookForce: r.TookForce, EndFace: r.EndFace, Colour: r.Colour, Edged: r.Edged,
 		})
 	}
 	all := map[uuid.UUID][]Sitting{}
 	for _, row := range rows {
 		all[row.DogID] = append(all[row.DogID], Sitting{row.ID, record.Sitting{
-			On: row.On.Date, Note: row.Note, Minutes: row.Minutes, Calm: row.Calm, Helper: row.Helper, Ticks: row.Ticks, Records: recordsOf[row.ID],
+			On: row.On.Date, Note: row.Note, Minutes: row.Minutes, Calm: row.Calm, Helper: row.Helper, Ticks: row.Ticks, Smooth: row.Smooth, Records: recordsOf[row.ID],
 		}})
 	}
 	return all, nil
@@ -170,9 +174,9 @@ func (s *Store) sittings(ctx context.Context, and string, args ...any) (map[uuid
 // addSitting writes what the lists read of a sitting.
 func addSitting(ctx context.Context, tx *sqlx.Tx, log logRow, s Sitting) error {
 	_, err := tx.NamedExecContext(ctx, `
-		INSERT INTO sittings (id, dog_id, on_date, note, minutes, calm_minutes, helper, ticks, recorded_at, withdrawn_at)
-		VALUES (:id, :dog_id, :on_date, :note, :minutes, :calm_minutes, :helper, :ticks, :recorded_at, :withdrawn_at)`,
-		sittingRow{s.ID, log.DogID, dateColumn{s.On}, s.Note, s.Minutes, s.Calm, s.Helper, s.Ticks, log.BegunAt, log.Withdrawn})
+		INSERT INTO sittings (id, dog_id, on_date, note, minutes, calm_minutes, helper, ticks, smooth, recorded_at, withdrawn_at)
+		VALUES (:id, :dog_id, :on_date, :note, :minutes, :calm_minutes, :helper, :ticks, :smooth, :recorded_at, :withdrawn_at)`,
+		sittingRow{s.ID, log.DogID, dateColumn{s.On}, s.Note, s.Minutes, s.Calm, s.Helper, s.Ticks, s.Smooth, log.BegunAt, log.Withdrawn})
 	if err != nil {
 		return err
 	}
@@ -181,7 +185,7 @@ func addSitting(ctx context.Context, tx *sqlx.Tx, log logRow, s Sitting) error {
 	var marks []landmarkRow
 	var readings []readingRow
 	for i, r := range s.Records {
-		records = append(records, recordRow{s.ID, codeColumn{r.Code}, r.Tool, r.Reaction, r.Blood, i, orNull(r.Item), r.TookForce, r.EndFace})
+		records = append(records, recordRow{s.ID, codeColumn{r.Code}, r.Tool, r.Reaction, r.Blood, i, orNull(r.Item), r.TookForce, r.EndFace, r.Colour, r.Edged})
 		for m, n := range map[bench.Measure]*measure.Number{
 			bench.LengthBefore: r.LengthBefore, bench.LengthAfter: r.LengthAfter,
 			bench.GapBefore: r.GapBefore, bench.GapAfter: r.GapAfter, bench.SpareLeft: r.SpareLeft,
@@ -202,8 +206,8 @@ func addSitting(ctx context.Context, tx *sqlx.Tx, log logRow, s Sitting) error {
 		}
 	}
 	if err := insertAll(ctx, tx, `
-		INSERT INTO records (sitting_id, code, tool, reaction, blood, number, item_id, took_force, end_face)
-		VALUES (:sitting_id, :code, :tool, :reaction, :blood, :number, :item_id, :took_force, :end_face)`, records); err != nil {
+		INSERT INTO records (sitting_id, code, tool, reaction, blood, number, item_id, took_force, end_face, colour, edged)
+		VALUES (:sitting_id, :code, :tool, :reaction, :blood, :number, :item_id, :took_force, :end_face, :colour, :edged)`, records); err != nil {
 		return err
 	}
 	if err := insertAll(ctx, tx, `

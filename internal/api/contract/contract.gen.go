@@ -110,6 +110,27 @@ func (e DueRowTask) Valid() bool {
 	}
 }
 
+// Defines values for FirstStepWay.
+const (
+	FirstStepWayLadder FirstStepWay = "ladder"
+	FirstStepWayNail   FirstStepWay = "nail"
+	FirstStepWayWalk   FirstStepWay = "walk"
+)
+
+// Valid indicates whether the value is a known member of the FirstStepWay enum.
+func (e FirstStepWay) Valid() bool {
+	switch e {
+	case FirstStepWayLadder:
+		return true
+	case FirstStepWayNail:
+		return true
+	case FirstStepWayWalk:
+		return true
+	default:
+		return false
+	}
+}
+
 // Defines values for GapFeelerFeeler.
 const (
 	GapFeelerFeelerCard    GapFeelerFeeler = "card"
@@ -372,6 +393,9 @@ type Advice struct {
 	Purpose Purpose      `json:"purpose"`
 }
 
+// Ask the one question that comes next on a nail: its colour, where the quick ends, take a sliver, what the end shows, run a finger round it
+type Ask = bench.Ask
+
 // Bar One nail of the rank, read on one day
 type Bar struct {
 	// Code Paw and digit; LH1b and RH1b are second hind dewclaws
@@ -416,7 +440,9 @@ type Bar struct {
 
 // Bench defines model for Bench.
 type Bench struct {
-	Cautions []Caution `json:"cautions"`
+	// CalmMinutes before the first sign, at its last sittings: a break before that; none when nobody noted it
+	CalmMinutes *float64  `json:"calm_minutes,omitempty"`
+	Cautions    []Caution `json:"cautions"`
 
 	// ContactSeconds the longest that a grinder stays on a nail, judgement
 	ContactSeconds float64 `json:"contact_seconds"`
@@ -432,10 +458,16 @@ type Bench struct {
 
 	// HoldSeconds how long a bleeding nail is held before anybody looks
 	HoldSeconds float64 `json:"hold_seconds"`
-	ItemId      *Id     `json:"item_id,omitempty"`
+
+	// Holds of today's paws, in the order of the work
+	Holds  []Hold `json:"holds"`
+	ItemId *Id    `json:"item_id,omitempty"`
 
 	// Last what undo would take back; none when there is nothing
 	Last *LastEvent `json:"last,omitempty"`
+
+	// LastNote of last time; empty when there was none
+	LastNote string `json:"last_note"`
 
 	// Mind what to mind with the tool in the hand
 	Mind []string `json:"mind"`
@@ -447,7 +479,7 @@ type Bench struct {
 	On    Date        `json:"on"`
 
 	// Passes the order in which a grinder goes round a nail; empty for any other tool
-	Passes []string `json:"passes"`
+	Passes []PassWords `json:"passes"`
 
 	// Praise what the dog did well
 	Praise     string `json:"praise"`
@@ -457,11 +489,20 @@ type Bench struct {
 	// Remedy what stops the blood: what was laid out, or else what is nearest
 	Remedy string `json:"remedy"`
 
+	// Reward when the dog is rewarded
+	Reward string `json:"reward"`
+
 	// RiskLimit that one cut may have
-	RiskLimit float64    `json:"risk_limit"`
-	SittingId Id         `json:"sitting_id"`
-	Speed     *Speed     `json:"speed,omitempty"`
-	Started   *time.Time `json:"started,omitempty"`
+	RiskLimit float64 `json:"risk_limit"`
+
+	// School where the cut goes; level, parallel to the floor; square, across the nail's axis; steep, leaning back; sculpted, square and bevelled
+	School    School `json:"school"`
+	SittingId Id     `json:"sitting_id"`
+
+	// Smooth paws that a finger went round
+	Smooth  []Paw      `json:"smooth"`
+	Speed   *Speed     `json:"speed,omitempty"`
+	Started *time.Time `json:"started,omitempty"`
 
 	// Stop when to stop
 	Stop EndPoint `json:"stop"`
@@ -471,7 +512,10 @@ type Bench struct {
 
 	// StopsSeconds after how long it has usually stopped: later it is a veterinarian's
 	StopsSeconds float64 `json:"stops_seconds"`
-	Tool         Tool    `json:"tool"`
+
+	// Support what every hold has in common
+	Support string `json:"support"`
+	Tool    Tool   `json:"tool"`
 
 	// TouchMm what one touch of the bit in the hand takes
 	TouchMm float64 `json:"touch_mm"`
@@ -497,11 +541,17 @@ type BenchAdvice struct {
 	// LeftMm spare that is believed to be left
 	LeftMm float64 `json:"left_mm"`
 
+	// Likely of them, until the sign shows
+	Likely int `json:"likely"`
+
 	// Risk that the next sliver bleeds
 	Risk float64 `json:"risk"`
 
 	// Slivers at most, this one among them; a look after each
 	Slivers int `json:"slivers"`
+
+	// SliversMm each of them, in their order; none where the nail is not trimmed
+	SliversMm []float64 `json:"slivers_mm"`
 }
 
 // BenchAdviceAction defines model for BenchAdvice.Action.
@@ -521,6 +571,9 @@ type BenchNail struct {
 	// Advice The next thing to do with a nail
 	Advice BenchAdvice `json:"advice"`
 
+	// Asks the one question that comes next on a nail: its colour, where the quick ends, take a sliver, what the end shows, run a finger round it
+	Asks *Ask `json:"asks,omitempty"`
+
 	// Bleeding it did not stop
 	Bleeding bool `json:"bleeding"`
 	Blood    bool `json:"blood"`
@@ -531,13 +584,28 @@ type BenchNail struct {
 	Cuts   []BenchCut `json:"cuts"`
 	Done   bool       `json:"done"`
 
+	// Edged a sliver came off sides and top
+	Edged bool `json:"edged"`
+
 	// Faces that it can show, from safe to stop
-	Faces     []Face     `json:"faces"`
-	Forced    bool       `json:"forced"`
-	Landmarks []Landmark `json:"landmarks"`
+	Faces  []Face `json:"faces"`
+	Forced bool   `json:"forced"`
+
+	// Known something was told of it before this sitting
+	Known bool `json:"known"`
+
+	// Landmark where the quick was seen to end before cutting
+	Landmark Landmark `json:"landmark"`
+
+	// LandmarkMm three places of it to choose from, from the tip, nearest first
+	LandmarkMm []float64  `json:"landmark_mm"`
+	Landmarks  []Landmark `json:"landmarks"`
 
 	// LengthMm before the first cut
 	LengthMm float64 `json:"length_mm"`
+
+	// Pace the whole nail in one press once it is done, or one question after the other
+	Pace Pace `json:"pace"`
 
 	// PlannedMm what the routine would take
 	PlannedMm []float64  `json:"planned_mm"`
@@ -547,9 +615,15 @@ type BenchNail struct {
 	Spare     SpareRange `json:"spare"`
 	State     NailState  `json:"state"`
 
+	// StopAt what a fresh cut shows; a dark nail: white grey dark_centre dot blood; a light one: white blush pink_dot blood
+	StopAt Face `json:"stop_at"`
+
 	// Stopped the blood
 	Stopped bool `json:"stopped"`
-	Today   bool `json:"today"`
+
+	// ThinMm the sliver of light grey
+	ThinMm float64 `json:"thin_mm"`
+	Today  bool    `json:"today"`
 }
 
 // BreakEven The longest interval that lets no quick grow; none where every one does
@@ -640,7 +714,10 @@ type Choices struct {
 	Hand *Hand `json:"hand,omitempty"`
 
 	// Holidays days on which nobody works
-	Holidays   []Span     `json:"holidays,omitempty"`
+	Holidays []Span `json:"holidays,omitempty"`
+
+	// LeftHanded the cutter is in the left hand
+	LeftHanded *bool      `json:"left_handed,omitempty"`
 	LengthUnit LengthUnit `json:"length_unit"`
 
 	// MarginMm spare that a trim leaves in front of the quick
@@ -793,6 +870,9 @@ type DogView struct {
 	Cautions []Caution `json:"cautions"`
 	Dog      Dog       `json:"dog"`
 
+	// FirstSteps ways to begin with a dog whose feet nobody has told anything of, the best first; else none
+	FirstSteps []FirstStep `json:"first_steps"`
+
 	// Growth How fast the dog's nails grow, beside what is usual for its age and size
 	Growth Growth `json:"growth"`
 
@@ -935,6 +1015,7 @@ type Event struct {
 
 	// CalmMinutes the same, before the first sign
 	CalmMinutes *float64 `json:"calm_minutes,omitempty"`
+	Colour      *Colour  `json:"colour,omitempty"`
 
 	// Face what a fresh cut shows; a dark nail: white grey dark_centre dot blood; a light one: white blush pink_dot blood
 	Face   *Face `json:"face,omitempty"`
@@ -957,8 +1038,15 @@ type Event struct {
 	Nail *NailCode `json:"nail,omitempty"`
 	Note *string   `json:"note,omitempty"`
 
-	// Of the event that it is about: the cut of a face, what is undone
-	Of       *string   `json:"of,omitempty"`
+	// Of the event that it is about: the cut of a face, the event or the press that is undone
+	Of *string `json:"of,omitempty"`
+
+	// Pass where round the nail a grinder is; the sides and the top edge shorten nothing
+	Pass *Pass `json:"pass,omitempty"`
+	Paw  *Paw  `json:"paw,omitempty"`
+
+	// Press the press that told it together with others: they are undone as one
+	Press    *string   `json:"press,omitempty"`
 	Reaction *Reaction `json:"reaction,omitempty"`
 
 	// SdMm how far mm may be off, one standard deviation; left out, what is usual of it
@@ -989,6 +1077,16 @@ type FieldError struct {
 	Field string `json:"field"`
 	Value string `json:"value"`
 }
+
+// FirstStep defines model for FirstStep.
+type FirstStep struct {
+	Way   FirstStepWay `json:"way"`
+	Why   string       `json:"why"`
+	Words string       `json:"words"`
+}
+
+// FirstStepWay defines model for FirstStep.Way.
+type FirstStepWay string
 
 // Forecast defines model for Forecast.
 type Forecast struct {
@@ -1166,6 +1264,9 @@ type HistoryPoint struct {
 
 // Hold defines model for Hold.
 type Hold struct {
+	// Hands which hand holds what
+	Hands string `json:"hands"`
+
 	// Limb the limb in its natural line
 	Limb string `json:"limb"`
 	Paw  Paw    `json:"paw"`
@@ -1696,6 +1797,19 @@ type Outlook struct {
 	WornOut *float64 `json:"worn_out,omitempty"`
 }
 
+// Pace the whole nail in one press once it is done, or one question after the other
+type Pace = bench.Pace
+
+// Pass where round the nail a grinder is; the sides and the top edge shorten nothing
+type Pass = kit.Pass
+
+// PassWords defines model for PassWords.
+type PassWords struct {
+	// Pass where round the nail a grinder is; the sides and the top edge shorten nothing
+	Pass  Pass   `json:"pass"`
+	Words string `json:"words"`
+}
+
 // Paw defines model for Paw.
 type Paw = nail.Paw
 
@@ -1726,6 +1840,9 @@ type Plan struct {
 	// Days today's nails and those of the days after
 	Days  []PlanDay `json:"days"`
 	DogId Id        `json:"dog_id"`
+
+	// Gently never done here, and frightened, biting or a puppy: the ladder is worth beginning before any nail
+	Gently bool `json:"gently"`
 
 	// Helper as it was asked for
 	Helper  bool    `json:"helper"`
@@ -2170,6 +2287,9 @@ type Section struct {
 	// SliverMm the thickness that slivers are counted in
 	SliverMm float64 `json:"sliver_mm"`
 
+	// Slivers where they run, as this dog's nails are cut
+	Slivers []Outline `json:"slivers"`
+
 	// TurnDegDay how far growth turns the nail about the centre in a day
 	TurnDegDay float64 `json:"turn_deg_day"`
 }
@@ -2508,6 +2628,9 @@ type GetHistoryParams struct {
 type GetSectionParams struct {
 	// MarginMm spare to leave; the user's own when not given
 	MarginMm *float64 `form:"margin_mm,omitempty" json:"margin_mm,omitempty"`
+
+	// SliversMm slivers that come off one after the other, to be drawn
+	SliversMm []float64 `form:"slivers_mm,omitempty" json:"slivers_mm,omitempty"`
 }
 
 // GetAdviceParams defines parameters for GetAdvice.
@@ -3232,6 +3355,14 @@ func (siw *ServerInterfaceWrapper) GetSection(c *gin.Context) {
 	err = runtime.BindQueryParameterWithOptions("form", true, false, "margin_mm", c.Request.URL.Query(), &params.MarginMm, runtime.BindQueryParameterOptions{Type: "number", Format: ""})
 	if err != nil {
 		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter margin_mm: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	// ------------- Optional query parameter "slivers_mm" -------------
+
+	err = runtime.BindQueryParameterWithOptions("form", false, false, "slivers_mm", c.Request.URL.Query(), &params.SliversMm, runtime.BindQueryParameterOptions{Type: "array", Format: ""})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter slivers_mm: %w", err), http.StatusBadRequest)
 		return
 	}
 
@@ -7302,301 +7433,316 @@ func (sh *strictHandler) ReadCalendar(ctx *gin.Context, calendarKey string) {
 // const string: with thousands of chunks the chained `+` fold is several
 // times slower for the Go compiler than parsing a slice literal.
 var swaggerSpec = []string{
-	"5L1ts9s20jb4V1Da3fI9tcyxk0nq2fH5lDivFWfi2849+TCbUkFiS0JEAhwAPLKS8n/fQjcAgiQoUTo6",
-	"ycw+XxLb4huARqNfrr7698Va1Y2SIK1ZvPx90XDNa7Cg8W9fqu13pfuDkIuXi4bb3aJYSF7D4uWiVNul",
-	"KBfFQsO/WqGhXLy0uoViYdY7qLm76//UsFm8XPwfz7t3PKdfzfPvysWHD8XiOwv15CuEhfoG73jNyxL0",
-	"5Fsq/PnR7/ng7jaNkgZw7r4Aud65P6yVtCCt+yNvmkqsuRVKPv/VKOn+bd4r6Gn4lhLMWovGPWTxcvHT",
-	"DpgR1gq5ZdwwYZmxXJaGSXVYfCgWr3gFsuT6Zl8SHzjxMWv/+zPDeFlqMMZ9xpdqS8tgbvYhySMnPqVU",
-	"22eG0foaNzt2B0eanzA93wt7sw9yz5r4kr2w2dV5o9WqgvrEJzR0xf992aeE52Y+5+cdt0wYdtBKbgu2",
-	"OrKNgKpk//X261fsb59+9r/+4j7sHaBI3W614gOnZLj7PWw7fPnna7ro9wXItl68/Odi3dpFsbCqXbtN",
-	"bKxqFr8UC3ts3GY2Vgu5XRSL9x9t1Uf+H//VivX+zj8p+ekjUTdKW9J7drd4udhosVqBfS6kBS159Xyt",
-	"NDzH+/HDPi8fxBrwBq0a0FaAn6ISzs3A37moXrnrPhQLhUPHW/tTsQJj2UZoY++Z3SkDTLcVlEy1llXc",
-	"uJE7rWjOvewnpaof6aEf4uRwrfnR/b1pdaPM2S9+4y8j3RY04z9ptN1TuuF066BWv8Laund9QbqnP8wf",
-	"JTDJRcXUxm1KprncF0wDL5mSTElgJT+6VzxqlteqUq0+q9DoKnd9qysnPS9/D8NYKVUBxznc8ubck74y",
-	"VtTc4ru3WrVnb/gGL/pQLCqQW7u75PkS7LKulweAffK9sq1XgGNRcrmplNL5waBELyslt8u6Hi+PWxLD",
-	"a2AHYXe4QKbhGhi3+JdKHRhId16OXksPzj2ThhgWnLbU5APMTml7zaftxHbnvs29R1jjBGsLufeY8uT0",
-	"mR1vzsraO7zIXe0+4ZLVM9b9YYYov7P+DqtoPbOTstXqYHesgo1lrbSicicNakgw90y6/XTYgXT/KuEB",
-	"NCsVmNysWNVkX1BCQ2vn5nStuGWVkMBW4EQhbOBnhlnV4C/ZZ2tR11CePdbDgFstlyVsxx/jRciKxn/A",
-	"Tmnxm5KWV+P35lUX7c6wDlFThHWPE5EI9Eg0h7so7uIgD/1N2hO5ZHjJVu00UFaRBoNyoBR5G8+SWUfD",
-	"K7ohdy64k56v7dLAWsnS5HefG687pawzJDjbaiFL0M6wORqnvTlq9oL92pZbqJ3hkBGGtVJuoNNv2qkD",
-	"vsk/jrkbDOMbC5pxFk7/0XO9VzLDYC8WIEsSx7F+hIfgEI2/qubyyJzKEdJrw233Jc5w2NKn7KBqYEL/",
-	"7lRVzhr7qgIonW2PkyAM2zlbbQUb5XSePK5UeWSVUvvsdg4O1KzpQPPizJWvubFfublxN9RCluOPPzix",
-	"sIq5XzslbZWqwoTtOJ4dUVj7pltGLN3Yc8KoSn58ZsJjlXZi6JXDQen9XFsJN5ZTtvhupyfxcXaH3ops",
-	"qyr3STVkv10qm/+BjNg5mq/hxvuQ481HgxSSHXZivUu231aBYVq1svQ75p5B3dgj2yjtBIXGg+tw0dw3",
-	"mguyFHPLTE4WK0XJDlAl6rd7oDsZlrhvz43/LZf7eAeJ+OxboIbyOPGVzkVA34+tKqXKlwz/9cCdayjQ",
-	"tC6Y0gwqA/STMEwC12BsdkDC7JeVqMlzHC4Rt2i+rlvLan5kO/6QNz/IZZ+9OU0D54/Od3gRmRfa0vUb",
-	"pWtu3RHOLXxkRQ25MaEXdc5+keUbJWjru+sbbyr3Z2DD12CcNRYE1O32uATcsh133i/qLasYN7O36dd8",
-	"DTkJxWdPK1M6MqJKFfQFrWl5VR3xwxooX7KKu8sELj5nD2BBC8m14PLZhKWkqjlOGF3brndZu+oQ5AUv",
-	"Ccpr5T6j05XM8n3OXBuYNolIFV10DhUVap9w4MWTyQ/C6ywvBD35jgdh0MH9zdnb3FFVxN1YdLaJPyzG",
-	"FsbYEhgcjsP1TWQvmdioNCcNp85zH8ceJLx3uswds1axUtGxRWp05ITyUUDCVOLBTydZJSTU+cjEh2Kx",
-	"gjVvTf6UWO+4zH1mdHuc6le6NLldvG7zPpMXKxwmfey98wc00D97y8J5D4VXgJYdVIuGRk724Th1IDil",
-	"agAkK2EtSjAFk8oZif7eImMK7b0VcWoj/QN0Kdb2e3cpesub/EDJFbReh6+gEvAApVvUFeD4cqNx8j6h",
-	"yQezRtZYVh3QBTn1Y1mtjC2cfBnc6rx2esjuoL5nHG03b9YCT23aaEkOtvmeNhIP0Sy/6N0ndPPTiRqt",
-	"mR9rlLLJzfKqtWNHw2n2uTpalFnppjXL6NKWPJuhdAyGjgoNx0V3TH4/GnOjAfCoAs5ag15buM3qDfDx",
-	"ygqLdo8TcK85x8KNBkfeBXj6YJad7xPGVc+cr6WSkB8CnvUTW0dYtuaSmZ06FGyjVc0M37hzLkzWo878",
-	"jdLrKd+t4rKsud7PH/1rf0fuTeTTZ7WN98KcksCILfOR6aF4NxWXEsppAwADKKq1QoLXu+7Ez5jpyZYZ",
-	"fKaG7lw6aTCH68hoVg/xu8YqbS+caZSf5FkRr3fuorcYgbsq5uWNs/xpSFsrt+nQL5yhTnwsqIv9+GAQ",
-	"3Z8ufW8N/dbqzV/Y6d03J5ojims3p35XJesWdlMXPPLqKhXorMLTwPfOJ8/bNiFagxmNB17R6ViBdVY4",
-	"hWHZVqtDFybUwOAB9JHC8BQo7CvSndjuMI6Vl81KHU78Kr1unqv3jGr1ea39jq76UCym3jxYfLos/dgi",
-	"HVd8r//g/MwLuf2CrzPWw89eBaLljvaHFnTo05QbtuLrPcMAmt4d7a4eTbK7YCIC7lUGLZ437mrgklkF",
-	"zvBxRqzmB3xHPkgmYW4wYqt4tdzyZkpLOGM9ezwG09K7faVyJ+VcvZ8KwCj04qQzfxwrMHgebwFnKKQF",
-	"hOkmeawu/E/nFCdd1Xeu50ygsdCY3OeakLc3c2flTcXlOwvNeFYGwh1HG761v47ho4ooZGFWu/XMCXyK",
-	"JegLK6VPR36HpMk3oB9S6z8YhIOvxodMvFc0oN8Cz4vajxJVlrRhM6zpBmdfW63aVQXMmbxbEo8dKeX+",
-	"CKZMU7o9Y81+yH5oGw7h/tPnODn+5uDkTAU9vWYRhvGVau0gvRP+OYTmbrHhyN/MzkDGMQmBArrrl+lZ",
-	"+j4bPk4jL+Q9upG0BvQzg1Hde59ecKqVrZ2/l3jr9xgwqaDAgE8IT/qw+T1rNLjDtQgBdNweJA3BmU/f",
-	"H5R/saCnotDgE84hDkq1vUuHeQXowC2em+JXO1jvv5MNuWS8LIV7Kq/eJAK24ZWB0QHiDIPsfjFur/PK",
-	"q+dwHVOabXhV4R83m6yuXFfu8MrudM52XJcsZLIyOQ8udM6ItgfwIfeGp851cuvsFIaom8kEPmVJZvsE",
-	"SqE/UPP339H1n3463hrzg/rmAFWVXw3/S8FKYdY7rrfgloKzFS+ZqXth9ZOesV8cP9PJK7uJKTqpCBOS",
-	"3aE7JdbBaZ4tcGsl5ITFItZ7CcY4/cyZu46MAjwYEJnF2Qagciob1VlMYh+4caaNaTVk8QYgy2WDUekL",
-	"oteYgDpz/bec1PBOVaLkx4zMlz7fSYFuH9J2Gmr2ef6uIcnsZOyTFy8mXdBWivP5Obz0f9yV+Fy9nViS",
-	"JFLmzkhRswq4WwshnbfeHaWTQA2tqvPpGXcN2uRiu7OzRvAzXhpG4KZTyC0a5WEVTt/trxtZRArVdzqV",
-	"/c9KZyvz3uwuUdz24sA7p9fdvurZT9MHhLv/MSdDjAiFL2jlXqqDO7dKjvnPyg0Qo+/voTz3Te44uHsV",
-	"vOGLPwuPSvquNps8pwgxcO22eyNgDU7I9pRn6MB9PlvQWvQ8g7125tv3wt75917x6XtEbhaLV61966PB",
-	"A9UWI+uT4eMzuJMQpcXLs9LUWvMW/tWCufig5waWXG4rCHiZsccHTQxijX484d31ol+jX3v65QIoGNdr",
-	"loGDPTNTqDLNS9GayUAVBr6nfrW8j8LofjkIs4MycW4Hpxbfgyzc4dRotREVeG9eIDQTU7zGu7WshAZB",
-	"Z84GP5uoS+NKg7VLh5qsWhhFXKseLilVXN1cTMuYaatMeN+sd0pV8w2kd3h9NmY8TEz6J+e+6EsfE+yl",
-	"qRdndCe3cPclXXe58kR7zL1ZmKbiGczAt85zUBi5ZpwZqzSUPoF1z+q2sqKpjmx1ZA3oJf1ceOSFVZj4",
-	"qnk1DprFHzpRTMBC3bPyIn6sV5RvPu2D+et6zyu6V2dXQG0zqZItLI9OU2e/ZiW03S3LGeHcYP3SHeAR",
-	"kBMx5Y1Sdrn2h+rpJAePdlywqc/ZcpVPQV2ChlqWSsKZUOb8DRMRRnOhRA1/QPzccn8CqHpx9Ao347zN",
-	"TUBYpe2Sgpb5ZXsAbXzQYyzXB17tYQolhva9+90pzjBaFsEFs2b1Z3pBLmyB1t389SHLM/uk4UExPkpu",
-	"ZaeiIxdmNKI3kg033ktFslu7UafbKSNKcWWKLlg4GsRw5ANpiMKU7MSwKSY0zTVxjJ4uGhgSGOpyilpV",
-	"pQ9/YfbmnglpLJYTbFhv9v5/pcwySmoCr4q/h7CX96vBHYxQMqNqIDwWIbTRwkEsuZtdjCx679Z5F1n4",
-	"g1v0ZZeh5lX142bx8p/zctW/FGO8Cq9CeAoBUmtAQ2zDNevgY5VSTndwS8iJUzHTXiqCPF+Yr2OC5j4d",
-	"C3qcHo8XGeEBQPMmkYRyNIWYcQ9BYbfV/djrdr27pz0SVtayrXhwli4iRZmEAwZNeXVABfXHHzGZXK8G",
-	"vv8IHkD6RE7AFzGrFObqaHS9jOYQu5tmiJ0hvzwfjPjJXfedHZxyWXAVTpkJW0sDL++ZBCgJfkTZB6bS",
-	"yoj0lLz6qOpE8uMXudjRGR8Ho7Vsy5sOsUlatGzhnr3AOsEgRARMmALeP+oEzB0VSbno0xU8XFIuUHUf",
-	"NBNV4q6/zOJrm+a485Ch05V54cIU73BeTwysjSFKNCAfEtxmGPXEgf4PAYcnX6IZlcC+5O5wvojuG7rK",
-	"7R2lpqovsHxK7fFgYQ0/FM7AAGNjqTUCfuaeHz+EhRplst+fVUF/d9f4a5dCLsPeGisR1YBc+u+bJ9FN",
-	"xc/mL/7b6dM3lU+Vc7mfC8mPye1xJSC3scp1dqicnvaurWuuj7nJtJoLOQHUM4TiJFlmxkITcbShTCJJ",
-	"oCqJSYgcwja8ZNnww1RytuZHPFVXEA2qI8we6Bt+yLogu+NSetjG0JM6eqyDQEgPjtSZs72RxSuyAxur",
-	"hUXySr/ucYP19EOCYaD9lKzEcL6yOqSF18Jk4lG8qjI5F7WN9T4rpfbZ09RdNFvzfNnCW3XIYwzbXIJ6",
-	"daSqU+A6C9ctUL7zWxTxYrlMkoVgm0ZTwRdGtxUYhvcVPiuGJAYHt5wGQM7XQQ9QxtrKEXpwrdrzObS3",
-	"/rLLzpwEkjUwPhA0SWk0Gq0R772nwnfAy7ljyw9rINThbAv4LpSSAsUsrLVfurBOE+IawMW3jdBfCgee",
-	"GdEfVswRWhWtPgKd244/5B7VFhbhkytQwmFd8UPO3DudGDhXnH4mnn+mNLvhGrLD2yktyXHNZjHHI84W",
-	"9szPF8wqNb5JtH8YhzlRWBynZ0J8r8sx/Tukwbmxc+2boBGuyIDfs48HnvFUwOOiQ2ZeDOFiV/vRrvPY",
-	"OfZZ8f32aSOdveU8E4WMX3QyvEgn+dMWyONP7ewTKVx/2nK/xAst29lxyrKF9L1D3FWlDuwFiXrVi42m",
-	"poyzsc5G4KWFMuClJn3by92TOd7Gu5pXVVcFzE0vEZEWuHIZwKMBa1D14f5ef2Ih6KJYtBLNq1wBn+W5",
-	"irGudPi9fYlEGSirBYG50OnwBBrkhySoB6d+oq+dfeWBizykApUuxjbXXIYyN0YIUGGYFfWEI+CBFZjq",
-	"xPGP37k7a+H9vDueDypQOaRfnGQpol+RuBM0ztz2jgCuzCS4ccXCojCpaF4ujdhicUVbVfNoot7RUx5B",
-	"EhWJXkZf+rnPIxNk1YlCLcqyAva3F+z/YlyWvv4Ci6dqwLqpfPXFFF5DHSbBGhPG1kXlFYOlJtYTemcR",
-	"Pyw+NLuMD4FK7JTxMcZ3e2GlCvKmAUmRfzziQK5396Fy1bC9kGVXCyABylDe6vbFuKDXzq+TX53dET8A",
-	"l4ZUf1UvA45psp43QpG7KjIvsaOVuqT+8hT3iMh4oDUvga2cilDID2ShqgzzsLj3rz071cfOLKuFjH/P",
-	"zNBFlCNzYPEoMLHyN1TqXVDR5+GjMxYOL/vQoc+mYv2HnaqiD1F0e/bAnVVVlYwIBi1q3yygacpvurA2",
-	"appsZJMXOaqSGNYQvAx4JsLnOkErIhNGK32p2lAQxsQYV9QgmnLCkztgsq+uMZy2AqY2mwIr0vD44Lpk",
-	"JTwIZCLskpXJV5uWV3TeZsu1vUAM0slBPYcKcvcJPpPGqZ71AFXlPsctNTd78K7ylgtZMGK64HICxW6D",
-	"lR6t0GRKP83NaOIsZByi+RQUOZAB4gJwA06q6VChEQGusZrIE0ckyOy4M4sBQSOqLV8CmdRJ4v+XXbWk",
-	"saKqlknNZFIZOaqa9IQVgc/Ci+iZ4x2PibtryzFWnoDVT02IWV7gQnecUrO8kI5mKQrBZ17/hozfmYiX",
-	"f2Fueb/m6ykKB842GswO1YHZqYO5Z5yVXO/RzHzp/HwLbKvhiP+6XIO0GlipLJXkIqmB89fcbg2Xr6rW",
-	"7Fgj5H4ZL0xMNbwIA8xw9OBl/1xcc4vy0honTuEZUZRmGXVfkxA+wqj7WkBVfqW1ylS/wfsG1n0kSLeH",
-	"kV01o2sMGehrJa3ma8sOWlhEl74ke/6fn/xyF+M9o6c+8KqF83hAenm4vOi+NCsUSsOa52Lxqyz6xmlj",
-	"rzCdhByduvUe+7zifv++L3g2S4pR8ewZTOXJ/o1oOIUvf1TAuFjkXWUfNvRu4rAmP/GWxwq6Xe+mXfAY",
-	"zveGHxKxZFgbZVKInXmpu8F7to8s9Rs6crSWtA7JiwqSh1Mi9EWuSPTSEHcvxjyfCmHEbXrprdfdlVKW",
-	"zr33fMR4Pv1kbjm+4c3XWFaVc0V3qjWwc+aqP8bjbgqgkJGrtIkPi5ELEleEGFLMes01ET2JfPBkbvjc",
-	"vyvekB1fINmNPj8hR3dClktyrcPfVEthnZDTmFML841nCb2+FAaf8E3EJfRn8zKKYAnn83Oh1hBybBDR",
-	"P6ZwUcwgMqsQLxUxDpcl5gHk2wl1ikb4vI8eLH7gZ5WYOKfn+HFNysFbH3J55CSfzj2V5wU3+fZejmbq",
-	"yw+50vlv0QEysY77WVg2WqkVGFHCwNtxnohbX74FckXEbzDawlutjJkrSDiU+SZrKu0ZcYjewgQ3tE+B",
-	"o2A6Nzp73KnWViLLtNV7CNdA5ybpNKHpdMUQm3t+Eg2aNbQf6bX55Ll3BWbhNTsW6BFms0dmHcB4JhCG",
-	"SBDI4OkEgEmlE4qPK1hSLtiaCQHAFIbfsAq4ljYELE8bpSSC3bb2RJte2HpeZSRhCZx3cfmnN9OPKwP6",
-	"gYdIxAUe2mW6wi3EZPHbLMzvTKqaoFACciG+OPOa6Wm5Lu/Lt6cKYFQ31RdpicEqDZ3cTKxj5nxOZy5H",
-	"9D9dSrEb42BEF85vvq4uKtwB3whwefURgzdPninXaO2pI3xa3TYVMr16mzGdN08xJYBtWo06S23cVVwy",
-	"Ih5kvKowsIBQJqfwEFcEJcL+Q2j8El9rQsNElXJSbXzLczivnTqwxnnmwkBJY0SHTCFYwDBhkgCGhANq",
-	"q5oOXH/XnKLlb/l18ahQsvxtUjZyQUoFixx3wqT8KONMU8winCxIgaoJ8Upl7PmcRzYg7u6cKN/wFLkJ",
-	"SkkCIdO9QRswiJi2yFoNdfvbb9UEi6FU4nwrlL/jRW5D6PL8lLzhhx+1B387XR1vGgysckZbq1nDD4bq",
-	"LxIi84O8EDOaRIszClQZMSc4/yZch0ZFLkruPEalmfuR/aoEldyf4SehCUgnI/mihJDYr5N/dVib7Kb1",
-	"Upc4f7yi6PABAQlogUN5fheWansXnvYINoZvhbFKH/NhD3OD6AzG0GOAbhRK8t01ZoqM/9pIiTI+b3Ov",
-	"sQdFnHUx9xU7EZQeXSfsbT4hExqhAxltxTgTWdFIHzyOZU5Tsk43WME+D8RYkBbKJDUxF7VZ8RGek5l8",
-	"uuREQv8MN8Oks4UIFBpLnl0nmZH5/EYUjDo1ohCuOswhjBhDRntkpRlHBAETztD4tTVJEfEU8/5UmLeH",
-	"j59UZ3IQpuuv1miBM3G8eGl/4qZYRSNOLi5XVvIVpRr6El+JejUh0qJeMSF9VMi2mleD9j1pFeNh5jmE",
-	"lmEWpuNxDt7m6PAuR9UyrvOvveLcatpc7UBoTFKquEvdhWYGL+Ghf1zRAAuaWP+63HJ81+/A0LaizA3R",
-	"9yAc0EW0cKb9jHoAXbZ53N5WZ+FilDhxP3aZboKDXZbYiJfOUvTfC+vsktyD9iLbs4G+E3E8uQ8887Lv",
-	"hSy/kxt19lChB4avIGxlmLvceoaBjGtVjGnrnK51HkFkaCW7GNdOw3qvJJQFw3Lf2BBD1OhrKAMpOWiO",
-	"PDxQLJ0usMarPmDeT2iYnRdzU5CXhG3LdXkKV3Qb0I9fRTrmHqCacf1rvI5IAHOtWZCuR+mwDP0EG6HL",
-	"MB3beuMxA86ZQrbK5UWoJ+cpi8n8e+1JhrDQHd3Kjl+M6wbh6MQS6In8t8QjvRE5hGP3uvmEtTuoNudb",
-	"37mLiKN7fR6lixchBOZsfO0nQfy2qionDy3P9NARg6qDvKcGPpmuYz1q8PldW1rDV1M+Y2tyu30gYn5v",
-	"4zdzQ2yHYg2eDj8pQ8naiKdpVU5FZI1veFFitwk8ZI+ZMseNmFEKOOAj8RyvJCIR4UtKIWzVqJ38NPm1",
-	"LKKW7KK5YSfEyT6hda+hDrm92hsCxtattQHPi2RRDWv6aPo/QEOeUnhIuIkfWUS5DLWFYGwXTaHd1OZ6",
-	"KN5S9z2RujhHz+A+8lp+hhzP8YSgjhBzNa+qpVkLY5AVl/7eYCqpWFROi8e/bVtRVcrSrozJ+eW6Eo2v",
-	"BqNWb8sVhQzDX0vBa4X/shEUO1lrbte75UrRtvQXIsju2FixXjbq4P9BVA+gl1JYHRphammsL23deCrI",
-	"FTLGLo0qOfVLKJduJbC3d7GwGjju9kA2eeAW9NI0GvEyNSBuSyq5NJVoljUCD2OgB46wbLSyEMB+ZWvs",
-	"sqaagR0XemkFzAmkXgvsC4HU1HAcG3grzY14gCzt/A75a1F53MJWu3D3X3Zc4w6f6l6nNmxwhAVws7dP",
-	"DRcl+694xP7lLNXh4LyIB0Ocz4l99DoYfV0xh6SwIMpIcH1miMVrfyZdLReexmPsoE22xYl9RceF+lKx",
-	"WlH9TUlt35CsKjmb8WfCPOd8xbl69lfVuqHchnyBpuArafPMC3MElh4Rue0pMDs+snhVM6sFGF+BjFVT",
-	"bZP1cc8zYswPWbjz4DgDt14e+3VmuTiUqoGKwLKNFrNIwNgFCO1Eq48UzbIq36vx4v4Tmdp7Z4K+ICJT",
-	"HwpQG5xuk9qIdqdVu83THMTGFhfIUL57hXuWBr4/KRBozMYCbuxmmsdDuquXwx5APUrC88RPWbYctIWD",
-	"RotQeJzfOIIo2xGrHkDqhtCU6eclRXE9Ye76c5Bcdts5py7T3TnSUnP1Ra0eYA6FxM1a3F6wMy8vKsmK",
-	"vA0NCt0SlPfkhb04b+/hsvvKRVzqpDIBp83PyPTaXOO63NJX6CvfuXM/Kf3TAx2avyPb9dyJTRWwV9ty",
-	"voC2O7bz1DLXMXllaWJGRe3TbFndUzK2xHb5dAs+3av63+AEzRxvtHlPHDhnNuywADmqbK+oo2rNql4a",
-	"yPQCvvPfN+THOOSn2Ff0DeMGGnz/FQw6ttbZ3ISlzifiNBz6gdc0vjfR+VhtqLWwPubP78BvdAYxKMu3",
-	"7j8mHq6Z8lGFZos7prESJE9yOK+NUIgNuRntBhdeHWfiRF+210mR6FQKighhYrtaqxjI2Fd/3dpBVyDP",
-	"tGQVOcZbrUjx75Taz6tAet3Vxz2iCqnrv5+3IVtZqqSFJMJD00j3sPp/kT92RjJ2caHuZZWslx01sLH5",
-	"Bq+XFpgcduo88udnvKijQzgtvb6Ew10bnp8fQ+zTkhyXmPLNlU30BaqVwpo7Xzh6hTjh/SRO+TjAt+qA",
-	"RLExWUuND/o4rHEHNZWDjIyzLBh8MFOFuZd2e7xMqZwgJnjtqU4uANH93Gt57dUttSE7EB3tgKf4FA3B",
-	"U/cDvr7LBzIaXDYznuiEHmKSEnlSPV2w+SXjAYyyOoa+fQXjyEm7OvquUL374T1f2wrbkz7DIkrqLVUk",
-	"DyD38EDd6AdwXN7MsVJ+FlTDUPny7Ll35MhsG27ssuETadNGg5lQ6IDg2bRHe2xqyavqnlndAuNlSc5x",
-	"7AvqduyB00RjPyB3vO34Qz4pYXa8Ob/h8KLrmvj+8aX2OZ2c2/I/AJfvyj8Um/1D2EzZyuvADuMzFJhW",
-	"cjskirVmXB5JjWK2k7qo7dTBsBrbydN+KTxEreHGAMZzAx0KRXzgCCygJaOvRu9YFF3lHRzPhlg9HOmO",
-	"xnXFYRTYOT7Q5ARpiRxNpJoinMv/HQNBvjYw/ub+En4gFjxs+T+LFiC8+lHMAP4h5euoNDLZa25s0Hi0",
-	"eoF93614wSowhvUBbQmwcgBlnM9GM480aPy5GvNiRLujqtIwKZyqETW1irN5dryJF82ND+XQdlNUQ6u8",
-	"r/bDFAjd/0AZW6oMy3MwYW3CaRamqdnMH6PdF92YhCn2SqvQZcIvO2nq/OARsEOevFOERbNpik6N86IA",
-	"YbaCQAWlh1V81Ja1vAAnn6fizgncJGPxDz5UGpvuUVQBvd5SHeTMGNcP5EE+JsbVcfo+KqI0HR9Sh9kU",
-	"v9zchIHePYdenJv6K6h3n9qsflrzKe9d0lPit4aPmJqxV34K+nvpDT+gtivFVth79vrbj1f497f4B6wN",
-	"XytZsh2yqVHVfFry9PrrzxbF4vXXn+J//4r//QT/+/GiWLz1//0E//tX/O+n+F+861v6L977Ld77Ld77",
-	"7ccr+p+7NPx3hf/DJ+G1b/G+t99+NrOhZQmPquF3U5jfZGsulyGbNEIFUBMNpmR1HBMPkw7bKKyDIwsf",
-	"3tsJ8PkVtKOXkknPJxVFugkKSOVGrYGvd2ASHonu4KDIUzRgrcK4Qj7c2c5oLttWp9jF0YbC/g3uYQhd",
-	"KAK5eI75mlBQoQ3+sP2nrvJ9NbXY2Owv1Ac7XxpcnunkliPdtbu86zHY8XmFQcDmKEV+fruK4mRRi06q",
-	"p/TJNRSOn2MUJISQqIO7pyuwWtST7I3ObT0ZNjlRzoO9ZNMczwXHxiVki3PYTCYITM5QXoMsl5d8yWaC",
-	"7AVRgG4BXlJnE+RsKRhnZgeArH/I3hL8RazmYisu92yNTHt+NQp0RXXpr0sJbPM0MKf5X6a56YtYlXRP",
-	"CEYnI0XqCI22yH6Qeqx8dwgt6uxnBL66qyVkXh6uo6FMaevngaZOEbmngjPZMRzn60zQj9TzrMjghExN",
-	"0aNfcgBd0Ec/OvaTPivldiivQ/gVlCzsDtCpfs+5fHopUtDzZL7JDeR77Lv96IwEdVhZWrWM58c8WhEf",
-	"yhqTisi2qmgPdd0c3L8Rtt3qFmZHOcM7ioWeYcV2V+OSzb38FCVW2BSL8UT5b5pannfB7o4JvdDwQykM",
-	"EpumQr2y0mofUn1Yfy2RbWOWpfnOXtmTuGdqmhsQdQx5+hK3vZed7TYst3M3YEdjOQAWKrWnowP5EQpf",
-	"xuSzIiU/+r49QrNQAT67IDrPhZlRfMT5PV+bXNlAszed+f6ZuO9yvTP7m29Wa4n/UHc3v5VnOK3J4fbJ",
-	"n0cFk+mZG8UrrFLcDriDprTPZM91Z9stzZpXuWIw6gkZSfn42ipt2Iu7zwr24u5/fVawjwv28d0n7g93",
-	"nxF5t8CcLbF6PDNI5GwwPZAp75zmM5xFEdap98u7YNNheYJK64qDIlC+eDKpZGZP9Qz5u+/Al+sYcoG7",
-	"XQHXy0t7t1zgdAPXlZgxN51ay3UfkIr55iqotiqvkntU9ykvysXrOsVb0YBeBotw9sOme5XlwdeY+YS1",
-	"KN340OUXEhNiBxay/2PG8gvCDNiJ7WyYAbNqHoGDvqvhYnZ82r1qatjBw5obj72ydwexBAdxiw3RxqGD",
-	"oP8ijI4gLzRLyZJnd11g3BmftTzFmzCPGn1mWLDXYtBdYmYbdTIGzfhGu5meURFCb39ERUjgArwtwe2t",
-	"smX+mB1QVOSWAceRaym5rpS5IKsyxSHjnu9BNRncDI/9qBQYJDOg3gq99n+DWI9b0SVSHp75pi/clV94",
-	"bsT1TqlYyzvYvcLufDvJLUjQvGJrEFWvNVyiEvM8zohmcpLykC+eJFqZ/L2xcRq3rAJuuvhYCNN0UZEJ",
-	"pge3M5ZnWlYYYK3bSTTSWA94UfJugp2LqowReVITf5vawmR1RsrxchqbGVgTgEtmFTCQpaEALto6ZJBd",
-	"TO2sHvKtA0M7LGGRV9MQsWZxKko7s0Nb0gY31/i7T63Yh8vKpWozyYUVlyWCOlYYPiXYjzDsAFwbplrb",
-	"IT57oCsSlbMxj9iJzQOiu+3TBYwTkc5w24RZ7nWHDQdGl64eiG6R7u+cvnpDYPQuAYX5JMwXYT5olpP+",
-	"BiMg17voIYc8Uv4T2yNiPCjpEUAd2c0xH21/UNrY+SUxWUKbsCD0rIkJ/zEw14VZRzLtUD1YqQPo+Lcd",
-	"1yUYO/p7RZxdM8Iopdre/eiDA1cTsb3xXa2H7YSz3ZN3vNowbhDuGshYOCM+OuQY5MRLiQ190I8PKLzs",
-	"AbGq1Ho/XfwZaUaC0kQYX1L92QmKyBqsV2A0CuYTK8RB4Tdkn/4EByaVxdhFTuvdtIfiDtb7yhfmzHrY",
-	"T7vQeG9WvwYsrouE2RiRCqEodBL40acAZ1s4FZdf8uNEd/rZOIuOTnPUCsTTEkSYY1a4dh3l4Uw+ToRs",
-	"TU8Q0U56+8ezTvoOV0rvZ/P4qSrb3R7Bd2MnFBcFW6yzQUONk5mUAPrPvQgB5ROvKtx4JOsOmXmvQ2B8",
-	"rmV/Xsvn5lBzuX/mDAltLhE0CeXUQCeBOhf15QdYWpXh8xWQ8PnuhU2J1C3bCIv420sk4x3ATypb7luJ",
-	"B8gzLTqtRHT2vo3UuHVXE46DnCeOzGHY1WLHEaK4VnWtZLaZ/yU9zC9hDnLXLlOVmSeiq4UkiC/FD9xd",
-	"YTPuiOJjnnZUqnoVXna2p8uwOWcoRKZOnMEmSDpy+lZf3ZIldK27SJvqTUHc890xGPdmEclZSSV1y5ie",
-	"B1E4h1OYNU68Uh6jt7vj8WQc0V92WfbRqmbm9r9oo1jVzEMl0gd0VvTUzOSrFKdy7/6TnTlHhXyYxkCb",
-	"t3gMivNx3t687GzifZzoFJNq1kfHbdatNfme4rhJkhYUldhDdUSGIeXR3ImR5swzQu+/ZL4CwPKqOrIV",
-	"bIUkjHLGl/ObbL7vOweq8A/QpVjH+j1i8q4n/BnCRqsBRUWio0/od8oH0nrX94mx6hs9cmZF88xMPzbP",
-	"EO4+mBpE0jyKGgIrFyGPMPHvFO09db0eTmfGA7+g4M9jBIJkdN/a15xhWunhWUHN9zj+5/uC/faLOx6o",
-	"SHBy7ZPcWdorMJNHe5MwqyYdHkNv5o1SdrlR2lfbKrk0wkcWlz44UnGCPrsTYoZn96ZjUL3eudNqVeUo",
-	"OEuwfm+PznnQWl1Q7Z90+ssylXDbTtGkClvlDTT6h3OyhL+Gx8RXFWFscSRZudFqIyq4Djyw4gaWXG4r",
-	"WJaQ7/tfQjMdqr66tlDzUrRm6lfL+02Mk/SuMDsol3N7iaVUzYOxpt+QjDK8PI5t+M6Ta5DP9q4Vt8tK",
-	"SFjuKOU8NZt9bEtWjWbIxrdgR6GJ3ENHc/fIJ6sujXC2g5KEwOkyKRJWNCdFcWgD+McW2ekdPi55d3YB",
-	"26Y57nx4bwhgbdyPz4w/rexBsVpJu0OXaRe6cAx3VjnB90SlncIatgGYrmbJMJgOES9a1XPNMSGXfKl7",
-	"9UmJ9upAYGf4NXw9VDT5PTQrPj0/s7rxxfb90j4kRVSejWBG9i486BH5u/92FuPnZeDgHcQJZ7ENfR65",
-	"hlaw5q3Ja/11m7ehXvQothTShmZzDcLsJ4x1bqf84wclzgOG/4EXDRc20hr5D+9GFx7rvym3wjirIfY6",
-	"2juVs+t9qa/y9bsHauZvgm2cLXHkEw5ErHbO+w/usaXmBzmZyMkSrIfO6GbXZfB3PN+JLvTSnf68wYNW",
-	"RyYRijP6ll22RXBsa0NhaWGdX8BlPnXgJ352UtRqn0YN25EqN7ypR7+69d+RYQtcV8cskHomAwN+YHht",
-	"Ede1P41+JkLBAj36pLBdQ621VbxanjBZ5sZzL0sF5jhO/BMmR3idNddh+sLalkQ8QwStuUU8ad39YSi1",
-	"YWsnEwmJp/2dCThlFxz+3wDnP9WDUAt1Ftr5zr39DV7pT5wT7LCoI6h8zSveguils976iB/yiepvTrWG",
-	"Qbkkiq3zie+08wp+wBUlO3iWn2NKkqUHzZzwUxJXJEJmO2HueMy88ZCs3Al1kndMeLSFTn11ajaNtML8",
-	"YFR/tbI2zwVpxta+dQZJzlGfU3WA0v8WeygM1yJUGvSkgr5uAC/105eb9rc+MZNvpz9riBPd8addQxSc",
-	"fi9v5xUxgrhg6YtqBm1+pnpwh5ecaPn+Nos1/TsgpR2ichn5nhSOcy5PQriQ5VU42YKZOCCmf5/+bVSS",
-	"F2Dd6SOL/hdkR5xQkibsKW6WWgncHH1PIB9Hcwck/dFI3jQz/BwLdQP67m3HM3qxr0OPwDFHcqLLKjZP",
-	"UNKg9b7DDtXOhw2RW7XZ3MeTOxRsjk7zKUN/PpeJKSczhxi/xJJFeBDYjbQjxaGEoDW+s+LZUlqauWMO",
-	"vkhMekS0JIilyFea+eYe/jWENXBbUXMhc/EBaog64T8gl2J6O6ZFAi12aK7aZn3HCbhh8qwOOCYm+jen",
-	"zg7a//NLhPRxyCqa7OAZ1WMRyY4JlOuAsDS1MVCRfFV+V6+VLq/xJ06VIN8qs4RqO1CdOZHAlPG6tTOT",
-	"AR/nbJVImHQqrnu6QPSi5h83K0v9j6akK/o6cnVkcMzy1HkyqwvY6hI6rIs57i5/W5+b64IbE3KuRxHr",
-	"XcUNfrp+GIuEcV2EdNpQ2mBJBXqEvjAWiygHgQhy8dL5pH8O8x0CJ/bLjdL5QwXYquIlxrR8kyi8tHzp",
-	"BXlVtY/unDVR9hczox5QkrCokwKdUsqtnKAodRNXcgvGh9cAJKIuoETDA+fL5305M0DEK77HsjtYMfSI",
-	"jX/Ke9ZKKyo/C9SaA1uN+by0dSuCjY8llbcMsKVVPqQ+6BEyTVhNJSwTbSTfxjjTuF5GbSxIXzWT4EqJ",
-	"ac5igycj3lNNI8VeK8zcu11AxlzBVnBU1GmRulHTxRHDkC+OCIYvnaqo3Ja+tvgg1rDkwZx2/6uO1LPX",
-	"SmcM49/sTkNXa+neG/8SP/icnUzhs7u3AbB+sZWsu9gcPeS6gFso/lgO4fxJmArsSa+F1BKdjFaLeurk",
-	"u6CuNX1l/gVFr/Z1MIppSZwKI6w08P0SHkBOVVN3RdFd5N45h+QiQKgBSoppzlZL36quo/ecc+vUs05G",
-	"UJRI59QxJZ9eqWHVROZbxm8uxvM9vWTm1GqdzxsA33/lLiTA81lrXBHRy5kwuy//MDue7TLfT+g8i1GE",
-	"mPih+32toFvWgr1wh9rH0+nvc1/+DV2FlrPeCjlZmkeVbVNM+Bu3uCB9l6UegksqKu7yLvOFXdtDRd2H",
-	"eVXx2YwZFjWY9KDs4c2T8PGMlFKX9HuMieBkKltv3xORdFH60pUsSFzp7F5Q2RTGTrHW+EK7Rqut5rWz",
-	"BwxYbxUkBRWW62gi9MpRDTi7aQ8Q+p0oVef6nbjPaHOf0fCySM1IJ8oYb2cNN1TB0fDyPhAkdTxO92zd",
-	"6qroGF7w7+aeITlZ121UMpXqXapRdrN17ysxCw8ClVtwL/RKGAM3zT1DDrKCDAipDgkb9ZjQLUxLg6nT",
-	"ULyILGqBM63o6syI3ewcgKyFu7dUenw5eKyl6ECsr57qtj0nInG7svj51efDREV7htbg3Xrn9+IU6nbd",
-	"WrZVTniwaWvBGq55VUHFUh6ue2b+1XINBeNrjOQGLvJnhvH3wtwzYwGagjkvwYkA9Zsw67ZqLHa3xtvR",
-	"Z1m59xC8pUOAUG8+uopyGtSjxT/gnFA4ab/zg71CLpAO6UOcr1dtrg87P5oeH1PmuBcmTIo6SKa5hXva",
-	"J918BwL3ULWeKeSdwYtG3syB69KcxnjdEDh2ObzLHRxgAnxrMF9yW0Eav+rJ20Wo5hRFNmhuR6jV4Lmv",
-	"FbeUAjk9fSHTwzXwZV1/ks9P+Yu0KLeT8SkT99/J5BNd1Qc2n3EVTRD2ZJIzH5UZTIJkjDOXwpTDOmf1",
-	"CcQ4yyiTNTN/tQZpz0eJIpfAmW03U4r7dfIzWtzF9+88ccGsi08bi4HKcEZ+I2WPv2rrRWLWS65fuiP/",
-	"4pvMzqvYuaBPbmF5aXuXk0hR2gvzz+JOy19WktaPvVNBty/0cIcbRqigZCJLh25bLd0uXfpas3EIZ8N1",
-	"9G1aLbtDlvGVM89RheHuIUabLIPbQE24fdmf8r71nNYkdAjaEOJMF7gnI3EbD8bVUyn95ljdMuUVC/yU",
-	"abd8YQvkUBc5XrbWIHuMO5Y3SDd7HzwvLLpeXI9ni6SQ9Wmk2jsA+TZrc0ZDcqys5ldYzWFifDvZVME3",
-	"/T5hSELHXjFMXCqxPl9l98pfhhizWk3QNnHLkRqauWuksRpTt2g2+ia0B8n4IRX8JDTtzjVKyszXBd/w",
-	"5msiy/0wBas6uwTCNJVXHuI3WK4rYsWdrY7Eb/DK3ZOne7qgNvUBLGghuT4ukRo+E5egfyciUGKXSRpU",
-	"rVrLOItPEVyy2NR9tpcTG/4Mh0IxxtmzOcrikgAlQHP/wK54FSVrsAp9scjNUVbeA71hVxCluX9bwCLu",
-	"sJ2X92fP+yhEDYrPfQzvyLvQ5j0iTlpraWiezwfj6ILot0zbNJUIqYrQXH8GvP6d79R+Nbj+HcU8r8mj",
-	"X0Fu4QQaMTcw7nJILbAkTACu+6VFKc2COiw3XE8f1ljdu1NVx+Z/AGlfUmcliW4HlaF3G819i3N2kIwC",
-	"qoq+jPmctDrI+wiYKVKeEG5MW/d8ZisaE5kofQ+WTVtV2UjT7O7PU5MeYOxWqX2GMsSKepIy5AZdojVC",
-	"Mp6g3jrFevRgEp9+mlHFYj3ZX8Cta8VF6anph85rN+jkFS/O1HkTMtwPPaukSOretXXNcz2/Ix7l0RGq",
-	"U9vkCtmaSymWkO5SN9Z8//9bCNg0chizD9jXtteMK9CzZW39W0jK6PhUbqdfDnWY7GLeMTcmwFaSmdHb",
-	"/CwnlA80xrxYBnsmUwBEfcSc+VG2lWW+bGCUSUeSOp/dnApdYmoNj3lfJ+8V08an9nfAHzx75WiF8AzP",
-	"Ph/LsLi2AYrRKbkdN/S9UAbU31n/K74nO1E1r6ovcieMJ0Y07gLWiLVtNSQ2mwQoTTg0yMV7LJGBrjyj",
-	"UMas1qptZmTM2qZvMw/YOOon6HhWn+5vpuRy2H4lGVfnz04FFlLaiokf0TmeDExc3CTTqnmFzB5MQ0vT",
-	"NYLyt2eo+OJ3Dsed2NNxujqBmBTbGwDao/ifQbU/HpqeNi/P4LAM5Y9Rvava9z3ZKjAvqUSRnKDCqX33",
-	"N88s3R+5ksuk//r4kHI3nbkift+Z0G/yqsFz40MmJsHvtK5ZC9bYxbikEwWuEfcV7M0zngIYK2pu4e5d",
-	"CC5d7C+ER5DT0FCq+QI455f8aEhXI1hLMS4RhFSwlYrlDzUTMgc2v6RomriyLkYfByS1yi9KV3V12bDx",
-	"xj6HzLCDlWI7YazCrv9D+My4z+2kDpus0IktAIYheV3z2PLAsq14wEYaQerod/TL65pn3JVMH10frCyn",
-	"quOS8p1ME99STA+vefHZ5E9/+2yWBupeEB8Xb85/LMCgRVFs1znHM8fbH+OZWy7L72RoX3mBY/4rP0yA",
-	"ZTuH+Fd+8LBUppp8V1gDWUV8CICeVWutkgwvu2dbrld8CwUjik4k4CS/2O0ANPb0ERGdGL1a8ZJVAknM",
-	"RgQD/lFISYrRDf8kLNhpqnZ7Xhr9FIRBZNfXqn5FNbrloSsrxZvnrDM+5lHrrJpbdCISNn9gXQT5N0Ho",
-	"T1fhuYsuJNlr9TbbNr0DxiR5c6UJFJONH3uepzFhqwiGgVSHhKbVa95e9KHhB8OMO5PSaMhpzihizPfj",
-	"8IPPCdZPfA/mOztFmC/hkJDmC3vvdoOwxF+LgGDPg1W3v/1Wge/uFh26KK2UAzposd1SEHGjnZMGEtWO",
-	"e6KZw/IUvvYRJE/E9zoa7o+IyvZIo4ofcec7PaBYqcatebyXPsgswTEfnxHG5Hh7PSALC0TEeg9lh642",
-	"GYBnCpjXqs1yzgeJEbCGwPe4d8uW8ADHbpn9AGaSpdrlxzE3ewXHmLUKghg+OE5GVhZF01NxFbfB/Ayc",
-	"STCrC4N70COU3E9eU8Q4vXMqlmYtjEFHhv7eYJ+GYlFxvYX4t20rqkpZ4fkoWwM7VZXLdSWaAN7DgPpy",
-	"RSyc4a+l4LXCf9kIIuhaa27Xu+VKZZsdZgZ9JVApHfWrhFe0L9uXaM8oJ3MDUUOqMhrJdN7TvejHJo8a",
-	"wcqMAf/z2ThYKUzT2jy3ttssjeZrixYNaMNKYfhWA7wkd8CIsk/+e/Z1GzLN59+w1VzIZTsVSURjkRnx",
-	"W4z64w0TOK4c/4JFmGo2FHrRkXzTbHm2QYE/O4XBnjgltSRItFssuss+8SBhopryqYyJvGz71D59DwlE",
-	"EUU3kUeahOwe0Mdr8mCzF/LxAfD5HQduE4COT8lNV0pBmvcSVkD2WJLG9ingcA6kSWyiGxLUCIcjJMU3",
-	"/eQ9Dqusun6gj7n7nnAeF6tsfz9Owz8CJddwSGIdiRrsQTHTqD34EnpMJh6BGX7A5jjYWIni36HyMJZg",
-	"Yfmo/+czw8Ig4N0/PJnXxaMihJAb08+88o0OBgbWieIZRNNfFU2hO4v49Jz4/IytGl5nOw59zg682n+k",
-	"u4gfwd8NWOtMYqwjfNkhr/AS7CYGJsJ2mVXK+ZlYvzasABuWu1+F5plpvSnqTBr6r0wfwj8D7D2OJAiL",
-	"50Infi3UXnbXkrHvLBo050wrs+lk/7j5od7w/uFx6URB/KsFnxKl2FTPkeAW7uLrrnElghT9HNEnl3A+",
-	"bW/ZkWsiDURf9j+SzvqwPliKV63O7eNWCmvufg5ImIvnB++nCdopM1EVUwKvTPAeu33Bic4Pdarx+cwu",
-	"yrdS5TFo3sh4sQFjcOpTJI5T0WeG6R2sO/rIK8YZPDQaaZbM4+gLgm3CPGap/0pfKrQ6ZMJXBPXwJRnz",
-	"dsXu+FYdsiBUkBY8H8hpFRCvLOizsgJG78lnGZWE0x0L5/CYdt20U3e4BxRx05O1Wb12zVt6F9TjbFRV",
-	"qcOE7+7MV3oRMY1j0eNH8AAydJ/DOg1sQUduBCbMqESK4L3UAeh0h8yxKe1JYhWrASzFhP7AeqHZJ4kX",
-	"2xAICNCAsDbJ7I4F7AMyym5U7rQlZj983MtId0GHqK/98CwYboECNX5gBU3YdYRhZUsp/ztGwHhalVpU",
-	"lajBasCmcERCuBcVVu+ZAotwTHoV41jX7t6xdZZUCc49NIVnEFjzCmQZCAXuGPJ/06saohxnpVq3tZts",
-	"9l9vv37F/vbpZ//rLx5GyesQeIKq9CMzVqmSAjkJ3SntsxUwjK3d/b9onIo1SNLBogRpxQa7Sy5++O6n",
-	"4IbQXzqK8cXXpO1QnWrjaWXvPr57gedUA5I3YvFy8de7F3d/xdpKu0NxeM4b8XzNq/XzdUs9cxpFnrjb",
-	"7Qi7/a5cvFy84tX6VWsp1Yg18V8o4kJaK6d56ERtmkqs8abnv/qmrCSIM3jbYp/zD32h9C3pNZhGSY+n",
-	"/eTFixu/GivY8c190f2JauM8YHnDfaF77oHxC58HUvoPSPrhUVmkZrHMiRDwTvKx4AnjtCmWiBLPGA1w",
-	"j+jWyKvB6SX6soUnWqEvW/iTFgh7Mk8sDWJ/8KiOZHLUgPYWC9Z/QSibDW3EkHfL4z0Rq4n55f/yddTw",
-	"ntcN9Rwu1dq4lfvI/9tdXf5lsK5dNfr00vpa9KdZXXr4n7TA4eWn9iDq7xusKfHEGEsUKbEpnFuAImHd",
-	"MZ6BGtd0q+EwWLB40k+v198jrO72y+WbyP852zFpYD+xWAhD8oFDpObqSIp6XHy3WNDPqwRSbZGSZzNY",
-	"XG6Y5wK0UJCi8P3YCILowdnEwjS1gWtVQpXZug31eDgtC74RxBNJw6DVxx8sD/0mF1MSIUpgDwION1LL",
-	"8XlMJRDc/srE2sfpdflvX+D2FKvSI+z+g9ckZfedWJEVVAI2vhsmMB55fB9t5fQbeQnfW5NF1DOSWbj3",
-	"rltLFBNamH2yERHP636LVjJldCUZAukad5Tr04sc6aCeYpX7NFF/8DL36Jcm1hlX4ZlhtXqAWxmxXHZs",
-	"IOgq+5r92HqBokNFlK7AIUJhVAWUQK/QE8azt7es6Hgh5yFklvQbsK/CNfm5PT2uePNtNBEvSw3G+Hbq",
-	"vnd75z56/hjkyqVwvfNfy2DN5KX2LUg4/LsM8hvx4ClCwpg8sjIMnSIpngyPcWkOoBF2WCsNvYUVDejn",
-	"biZCCWl2gd9ZDbx+Gy47u38svLfP4QGk/cjgrRf4fvRN/l25LRQ+g0SZEBFoUcSWd7faVH6KkRvUUHN7",
-	"VJb6AfRHBiT2MpXW3JMPiX95ZpJa2dFgBhOP9tdHQk5ryx/UA3hU4BOpyxRzOEtZfjqOJr0DTwnxuEl3",
-	"3+ARs3VbcQtlnH4q6d+JxnTWot/IpNMa3PJYdYEYxW6yS7U95Rdo4Ba+VNunctKVL7ScNbcf3/K9U+dP",
-	"qbasa2i9h+YWa/d5WZKNf4+xtoLxLeHYMM6M0T8M1YFU7XbXX53nv1PP2w+nTpiwRE90cH+ptv9AY3hy",
-	"zm4xSe45BZEcox+EuXH/DzGsgTX11sRG8IQC0LwGrCZ++c/8y7tLUOjKxYdfMKq43mWkHjlV/12k/sV/",
-	"rNTTPMbwOQLqo7d7zzRsWuNJXNmnL/5GkfNwWBOxLdUtYjJiYlc8x/bLpMOuFYMJo2atdPnKPf2pgsju",
-	"2X+W/juznxNpQE7ox0sDzSfjKZIhNPkAsPdoRITePMYtuyg9BzLJggkA+ilJ2CgNa05rOaUovw7XPOE+",
-	"i++YmN74nbcJD3YxXueZ+Livws4LsmBCYrcF9HlKzQ9sBfbgV/S6DZOf/FCzc2Luv41lPYMXjwjG0Rl7",
-	"/fVfC6Y048iU2jhhwWEWOIGIIEFAEFClEKWZ1GYx3EhFsmzDbOIvTygGYbgTUhAm7DZCEGJKRSAIR+JZ",
-	"VLbD2UOVSuTpHVgg5i6JC37rfN5WBnrXG8tKxcvSk92cMGhe+6uu8SeT229kmDwzzH920nrBFwyFsMGv",
-	"qtWSV48ySbJn0TvLtaUBPdFZRA+/1Cz5AxfhC9giexgtwg1OC7+az3+nPwQLu4QKCJbaX4KvZJkswJ86",
-	"FV9hAUyYCGcMe8Fz8ng0oSYDI/jXimJx9kIvMWd3eTrBz632eJyn/6jTdt1P+vhEOymCpv8tt5G3wrDm",
-	"WB9DMRDpN2cnPM3GonV//rvVx3P77Gdhd85OCQv0p87WT3wPyAmMxfRHRqw2ULLVkdXCIFv0H7HDit/J",
-	"2EGoYLR1aDZP2jvnQPhTexdNhee/r1UJJ+MOgVj1jEmH3P9Y9Qb8wUPZkmKNUc11zrLr0T8ODbpY4vyU",
-	"Bl0Y7BS2AymSJTMQm/U8Uvx+lMlTYwbRh0XQbT5MYHQIplUqN+fCPkZGM3Lnyz+vk7oOIDhH9p53rT2n",
-	"RNB39ByNMCdDTWy+ft3Hh+btTytnoUdpXsysUs6KX4GxITByg4A+9jR2ArRROnEmNJd7KFNhMw3wvaGG",
-	"TtKfDIZk8D9LzEJ7iCm5ekMNv0/rNVUDcizFZgJWsQ1A6QEk2H8xr85i/fJIl0WA7pMKGTW9yItY4xti",
-	"PPb0dIrqmWFatVZIahbi0bShDMrzqJOwUTIyif1SsFfSLViuXrAdVNi7M5HJW7unmBb+KMjHCYeg6x7y",
-	"p8becSaIReJGK/eVd2jd48jD8GhzcjCiyfhEnm5/Xp8I6tJ13//jw/BzFpQ6ptxmPcl5toqtdDDtyeT3",
-	"dQLU9iKs+LO43KFeMVnw/JbRXZemKX0aGjmdi/6ZrjUtr/ZmnnGY6b0zbSMWw3dueRMqg1bYBdd+hEZ/",
-	"aHpB3HqyvEekhHOfPImqMDsosa/mrK/s9/z5c4zYsAxTuNXw8w3h416YUps0LLF6wL7G1YZxdgSuC7Jz",
-	"V0f8/60Ve8wZPlGy6F2k03gSLELKTPxvmDCKtVSxZu12OaNYmfXo6ESQgee/+z/NDUiki/vnH/W3nec0",
-	"zhFqBDKxjnsf8+7HGJF+HZtIJCiqm3oC3Uo9SbAjKxLPVyAJHDB1oH2BF1wTo6I7b5GYCItFaD5kj+UI",
-	"xQpJd4TNPkAZWxZ1QMcRUvU/f80IcfaY+PJTjmTq8PgJquor+vKnOTnw4a+FuV1M+mYSXHo53PGmAQnY",
-	"1TnqoGeGVQgJkkQzrzHh0ZWn4nJ7EuVUIxaRpx759ZzreRBrOHFEtCdDTFSldtJs9WW4W2evKgNUUrlT",
-	"FYJosRY7ZxAa4Bp1SLeONX/vGyi9/H9eZIjYTryY6tz7KoF6jmQz5cRyeCL8UEzymodILnEX0mmEzcYn",
-	"s/Ib6i+ZjFNIUbf14uWLIkMcO/lmbpHU/J598tk8m7sStbDDGaY3f/LiRdF9x8eZ73hKQ/zLFrotOeCG",
-	"dcu5OnaotxvstNEzC2ywjQ3BRwCrFp4jt/opu+gdAOJiy8UcEOxPOzgixNFwUaZmwg0g7VQB7R04jxvz",
-	"yCJincGxEBk/gZnCQPfiJFjoe2GvOt+/F/ZGQ/NJkr2w3ZHta8qVDJH97KHyeVl+L+x3Fp6qksQ//ba5",
-	"ztvMHMFtiaBQbYic8ArHYS/s8989NdlJF+EtdiJIp/tPkhhnxseBtzbsApyA5HxEaB8i9Uu2B2iuShHh",
-	"4nufuLVTKNr/bWXQg1+HYng16LUnjM/d4oX2ZVNS+T+yVN8L+44u/bPFsiNZoe+hRvaPkrp8AJke/+dv",
-	"xu88enbHNVq2hV9d+oPeAoYRNWxEVUHJfm2NJZ5eZ+p6d3pFoCeZ1nPPAM+dRs7dEC82ZcD8hIvt0XIW",
-	"DWICHCKrElr5JT/eLH35FdZhIoewPyBVBxXrZs4kzQCnAQ3+mmsEJ95808Pfd5BLnHYitTGR4qHGfZRT",
-	"wm/a/oieAsTuGyTeSPvecA69CrajqSSRCPWBz38Pf1ru4fjBWb93Yj0tJW+Bl2eKHYfVfmmRaDetG6Vr",
-	"bp3LhX39MrTbeXqX2xaExvpOhPyHgRFH0GefffrZXwoKEh1kpXjp+apNu3Kf5Xa0yijxMZ+UgbUGyxqu",
-	"o1XiyzGD3zZI/idLcjLscsZf/gUHjEWJ9GmtrhYvF88XH3758P8FAAD//w==",
+	"5L1ts9s20jb4V1Da3fJMLXPsZJK9d3w+JU4yScWZ+LZ9Tz7MplQQCYmISIADgEdRUv7vW+gGQJAEJEpH",
+	"J5l5ni+JbfEFBBqNfrn66t9WpWw7KZgwevXyt1VHFW2ZYQr+9qXcfVvZP3CxernqqKlXxUrQlq1eriq5",
+	"W/NqVawU+1fPFatWL43qWbHSZc1aau/6PxXbrl6u/o/nwzue46/6+bfV6sOHYvWtYW32Fdyw9gbveE2r",
+	"iqnsWxr4+dHv+WDv1p0UmsHcfcFEWds/lFIYJoz9I+26hpfUcCme/6ylsP+27BX4NHhLxXSpeGcfsnq5",
+	"el8zorkxXOwI1YQbog0VlSZCHlYfitUr2jBRUXWzkYQHZgZTut+faUKrSjGt7TC+lDtcBn2zgUSPzAyl",
+	"krtnmuD6ajs7pmZHnB8/Pd9xc7MB2WdlRrLnJrk6b5TcNKw9MYQOr/i/LxuKf25iOD/W1BCuyUFJsSvI",
+	"5ki2nDUV+dPbr1+Rv3762X/92Q7sHQORut1qhQfmZHj43W87ePnnJV7024qJvl29/Oeq7M2qWBnZl3YT",
+	"ayO71U/Fyhw7u5m1UVzsVsXql4928iP3j//qebm/c0+KfvqIt51UBvWeqVcvV1vFNxtmnnNhmBK0eV5K",
+	"xZ7D/TCwz6sHXjK4QcmOKcOZm6KKnZuBv1PevLLXfShWEj4dbh1PxYZpQ7ZcaXNPTC01I6pvWEVkb0hD",
+	"tf1yqxX1uZe9l7L5AR/6IUwOVYoe7d+7XnVSnx3xG3cZ6javGf+JXzs8ZficYR3k5mdWGvuuz/V+/pmm",
+	"ZkQKRv7VM23/iRgrlaVsmSaC/WKIFIQSQXnzknCjSSkb2auCHGqmmN3GBNaEMFHpghi6Z4QS3fAHBhdR",
+	"A9cwURFdy4MuiOrtA7dc7JgiSvaiItxOZhAqeMGqWDVUVC1Veyta8LxVsdrS0n6lbqU09Tlh21hNfWe/",
+	"+gpJ2zg1X6y+QJU9nrYfBINJIXILH6io2BdEMVrZCbMTWtGjXZlHCaebi3PnAF5lr+9VY+fh5W9+YjZS",
+	"NoyC6O1od+5JX2nDW2rg3Tsl+7M3/A0u+lCsGiZ2pr7k+YKZdduuD4zto/GKvt0w+BYp1ttGSpX+GBC6",
+	"dSPFbt22aanWtGXkwE0NC6Q7qhhx4tjIgxXJVTF/LT449Uz8RL/gqImyD9C1VOaaodV8V8N2kVvYb4qK",
+	"HUu9R1cnp0/XtDsra+/gInu1HcIlq6eN/cMCUX5n3B1G4nomJ2Wn5MHUpGFbQ3pheGMPaDhYmL4nwu6n",
+	"Q82E/VfBHpgilWQ6NStGdskXVKzDtUMdRg1puGBkw6wo+A38TBMjO/gl+WzF25ZVZ60h/8G9EuuK7eaD",
+	"cSJkeOcGUEvFf5XC0Gb+3rTGx93p16EYtCaue5iISKBnojndRWEXe3kYb9KRyEWfF23VQQOlzp9gh0+U",
+	"Im3adctFb1jyGN5Kd9DAYUw034nC7ha7kvYg9ka3fkko2ShG9yTcRE0sPUJuZHUkQhrmDp3ZGpe0D/bA",
+	"ouP9Fd6QOtuttUZLs9aslKLSaVVgJ99aGnDsUrJTXFRMWeP0qIeztyA/99WOtdb4S41aSjvr+TfV8gBv",
+	"co8j9gZN6NYwRSjxFtzsuc6zXOB02fO7wr0xV9bswTu181G1VByJ1X9cONW8G0Zij+QdDqVmTccyh0Et",
+	"m2rRt28axirrn8EkcE1qa287aaHiCOLRSLlP6hb7Gp3ezbKix2eadNRaOO5LpLIL6fb6QYIhs0ikvpFN",
+	"lZIn74QvWg4wUc9c+Zpq85VdG3/D2m6N5BfCRjO8ZfeEtZ054oYyYAQeqIZNtpqaYx+KVctFNX8g2oWS",
+	"2F+Hc9BI2fjJqykcz2G+Zg+eTo5d0dQWcyvz2DUB3WXPM3i3+3Yi7QTo1UvRN01qSC1Ljt3P8uwHdK+W",
+	"HC4d1ZplVAp+JBfkUPOyjpTKTjLtTG7UA34xt1JZ8cfvgXVYOi9vqNY/SlXppHOjKNcst/wYFiAVr8iB",
+	"NU1KeuyhvAYtdW4cb6nYhztwQy++hbWsOmZGaZ1aiFaQTSNl9RJdGivxDeXgDBZEKsIazfAnbt0mqpg2",
+	"yQ9iB6qSG8JJlJ0Rrglex6rkM7jerxveYrxkuvzUgPdR9oa09Ehq+pC2HsvarvI5+xCvstfjGbtY/TgP",
+	"bTZAqyH9Wed8wAMTBqVyudAdUuKmO3beOnsHF6EFqwxev5WqpcZaidSwj6yWS807xDfOmciieiM5KlR7",
+	"fee8sfEkWC9WWxPGb1Cr7YKoUUNq0KhwGhlJqF6spr62/nFqauyz80ckGgLhoOQ4gl73tGmOMLCOVS9J",
+	"Q+1lHISckgdmmOKCKk7Fs+SBqfvO+9qJrWXt+COxhyq8jQtSyraFuNBc2y8Q1vdOVMGaSToBB7874BJ/",
+	"DGzsBw2nDsQw9Fk7PNoQxRCBB5UPetwbRMFycR/htL8Tp9FuDoaSP83G6mykDoNyDforsl3dsTu3QOeW",
+	"4sR4mkpKJMXRxIbjJ+gRbxwNax50XWxZJCI3E/dgCOvNA5MQjjK1td+MJJVEywFPslmohc6ilSGI5M1d",
+	"3FfpsOWHYrVhJe11+qAuaypSwwzOvT194VhMPLjs05EBJ4/wmTjY+yjM5k1W6yO7yBo35CB7sGBT248d",
+	"c2evPb80Y4JUrOQV04X1iexM4r1FwsbeO0Pu1A78B1MVL8139lKICW3TH4oBD+OOyw1rOHtglV3UDYPv",
+	"S31Nw/esOeZmrS1c3ABWgO8EhhuTroTdcpmjczL/6DCkdRtckNKlhrRSm8JKqgZtQ1urVO0g7wkF98J5",
+	"XozGblc0Qvfw5OTZm0j4aFRcXKHRNzi7E6Gxy+vDF3OrOgpxjM6Nicrbo1KhPnrv5HiYi9HAw4oNgjDs",
+	"KRROtxRhO2W1wqvezOMGEAteeB7yKrmNcX4TQaQeAxXTbTCZEFD58F14R3b84DjMPoAGXXfW83Bq8QMo",
+	"rbNWwOcaDFvv7c5liBswu61UuGNovuHB3k37208fxjbLAzBBQBJmT2W90nRIotqxhB3uUxektEpcbrdE",
+	"W/1IwC7ITBRYcxl9wg0pKeqigmyVbImmW2t/+Hl/lFW3larMxVz2Qh5EQvXKluERas8AY40vCIoOITOu",
+	"fUAt+bUhK3M2tuCui+7JxMMVY6RrwCbGsRhJrFmhGUyZmzgXMS28e4XhwAu02TCO5cIVf8XsaRAsTX7T",
+	"LGjpMqXTAXYLVNgbt/hdQ4VgVd6whSi27A23JwCYBdaSvWiCFBvMppOus78O3Wf5EMY1Pyf33DoPaSFd",
+	"lHZ4Zy96C2mQqxIPdqetqVm6yZy3k7btUCmm9oXdVPl8DyoVuSUN39WG7BQ7prMXFT0uOHhcEmAI+rss",
+	"AN4fi+ZIbpxmHa2ZV/TDh0cHR1Axwzo6pRrJiteAQ9bAHWzxhvMKycn8MF/D+owyvrHK8No6ebwqRvdf",
+	"PTCRdhl8dB1yuw+0QaOzYcaaRC5zvVPyMDKc0DGFHC5mmcbHds13NSRB0nuqkYcTvwpnCSw9OrXs1Xkd",
+	"8Q6v+lCscm+eCBBeFg+2iL8rvNcNOD3zXOy+oGXClP7RHX3gSYNZrzhawDjlmmxouScQBFL10dTtbJLt",
+	"BZnt5FQdLp7zmVpGBTGSWVvX+oaKHuAd6aSGYEvDrDtJm/WOdjntZr3epIXljW8X0KmkNbaWnvexAMyC",
+	"ylY60xadZGjo75hxkXmYKq6HSZ7rLffTOYWPV43DZksmUBvW6dRwg5WhF0f9GireGdad9VPC1/qxjtfR",
+	"D6oIQuZndVjPlMDH+L2xsCKQZOaYCmdNMfUQO9Xe/ZiMGh6SeS/vmHrLaFrUfhCgsoTxm6HEG6yzaZTs",
+	"Nw0j1sHaoXjUqNjHX5BzhPD2hO/0ITnQ3hsP46cviR24m33sIJfOcZqFa0I3sjcTbID/Zx9Kv8WGwzBO",
+	"cgYSzrEP3OFdP+Vn6btkYiyOqWJQxn5Jr5l6piFfde/SwQC0KqlicRDsHgKYDSsglBulE2rWVPekU8we",
+	"0IW39WF7oDT4GFn8fq/8ixU+FYQGnnAOeFXJ3V38mVfAr+zi2Sl+VbNy/63oMABAq4rbp9LmTSRgW9po",
+	"NjtArGGQ3C/a7nXaOPXsryNSkS1tGvjjdpvUlWVjD6/kTqekpqoiHgaRyFFTrlKOgjkwl/rpaBxpim5d",
+	"nPLlbZdFf2FWe7HfIyX4PC395Vu8/tNP51tjebpSH1jTpFfD/VKQiuuypmrH7FJQsqEV0e0oMXgyDuMW",
+	"x8109MphYopBKvyEJHdoLXnpQzSLBa6UWQeAl3vBNHi3lNjr0CiAgwHQ0JRsGWtC/C4goKyP3jKqe8WS",
+	"YDUmqnUH+aYL8lKQWj8HQaCohmvZ8IoeEzJfOXwKprBcsspqqMXn+bsOJXOQsU9evEi52VuztmPO+WRl",
+	"byAtFZL8gCJzAILERkDfqBf8PD4CLv0feyWMU+0ySxwFtCnEWUnDqF1bLshWyeFozqIGlWzOJ6ztNWDj",
+	"Wydy0Rf8CJf6L7DLw8UOjHy/qqfvdtfNLCwJx0E8leNhxbOVeG9y10n00UO6psY0knXhFh04EnzI60+a",
+	"EKT0I+iF91kr55TaD4Ts2i8jdzQ5Jnu83L3yHvrFw4KjF8fVJ8FTmMhhVFn10XFWMitk+zGWGt19D66D",
+	"3GPNz8/nnps7994rhr6H6oti9ao3b12qZaIqQwJsvg/cDWdAkD7zAJcnpak3+i0DUPulhgPVbE3FrmEe",
+	"vDn3IFkXAn+zH094i6OI4ezXkX65AJdMVUkS2ORnOgdxVrTivc4G7CBWlfvV0DEKb/jlwHXNqshZnmhq",
+	"umeisIddp+SWN8xFBziUV4AW185NJhXrAAEtkiDNiSzEsa7J2sWfGq2a/4qwViOQbKy4hrnIy5jum0Ry",
+	"CvPiyw0uRNok0xhT4IF7cmpEX7rY6AjQsjqjO6lhd1/idZcrT7Dv7Ju57hqaSM9+Yz0RCRkQQok2UrHK",
+	"5ZnvSds3hnfNkWyOpGNqjT8XDqNmJOSnW9rMg3Dhh0EUo/zp8Ky0iB/bDeJJTvt07rrR84rh1ckVkLtE",
+	"om/H1kerqZOj2XBl6nW1IKztrWm8gzk4fia2vpXSrEt5PvANB6ezC72Nfs42bFwC9RI06rqSgp0JjS7f",
+	"MAGLuRR02dEHwE+v9yeqJi6Ohl0KowPsPQZB08v2wJR2QZS5XB9os2c5PC34C/Z3qzj915IAHlo0qz/i",
+	"C1JhELDulq8PWp7JJ00PivlRcis7FRxDP6MBnRVtuPleKqLdOnx1vJ0SohRWphiCj7OPmH75RBpiLJXf",
+	"YX5TZDTNNXGRkS6aGBIQOrOKWjaVC6dBRumecKEN1LZtyWj2/pdSZgkllalXgN99GM356cwejKwiWrYM",
+	"kZuItwELB1xSO7txHYr1LpLYIrvo6wE0QZvmh+3q5T+XwSd+KuYAKdr4cBcAIEsGhtiWKjIATRspre6g",
+	"BmFJp2Kwo9QGer5suY7xmvt0bOlxejxcpLnD6S2bRBTK2RQCAMEHme1Wd9/e9mV9j3vEr6whO/5gLV3A",
+	"1BPBDhCEpc0BFNTvf8QkktiK0f1H7IEJlxjyMEBipITcH37dKEM6rXKIU9/WkF+fD0a8t9d9ayanXBID",
+	"CVOm/dZSjFb3RDBWIUoQsxlkVHISn5JXH1WDSH78IhWLOuPjQPSX7Gg3YLtRi1Y9uycvoNbfCxECNHKF",
+	"V486AVNHRUT5MK2+u13B2yXlYs0woIVIHHv9ZRZf33XH2qHYTlfX+wtjDMZ5PTGxNqYocI/GiHDZ/qsz",
+	"B/o/ODs8+RItYPOAI5crbdaZ/K1VZojX3XHhU1B20x6AKWHLmPHnSu1xZlQcEXkmtwUC7yOGBSigcUVk",
+	"yzBx9r50Orhw5cQLitftVXbfS5mrHAQ4mtzDoUg6eiisccSGqtM5DO3UK7/3QjbL6v9yVn3+3V7jrl1z",
+	"sfZ6Ya4AZcfE2oP4Fu3GrqFnczn/bc+CN42DDVCxX1pgFRL985J6apJIvpMnHT7tXd+2VB1Tk2kU5SKD",
+	"e3WkFrgPiZXuANUfVTai3pYiW9joX7Lu6CGXqG4pFBuTDQvG4JGZR1Y5HerjWjgIy9QLPDrcByC+8Uut",
+	"KZ6o2URo+llQAubQwyvduocNNtJtEZ4D91O0EtP5GquXpDbs2WuuE5E12jSJbJTchfTPRsp90i6wFy3W",
+	"oV/27K08pFG3fSp1vzli7QGjKoPqb+io7DP6BdB4qRybYaFazhs9jm+kb5gmcF9U+WA9E8WgtGO5Rnpg",
+	"VaAsmOFBS9mfzy6+dZdddnpGYLWJGQWQWUwwbl1Bxy/O56I1o4vrBNOfNRFxf0p75BtISQFi5tfaLZ1f",
+	"p4y4epD/bXMNl2LtF+YmplXSiFUG+xVrU8zAZnYPSgy4bdCpqdihbOghWaVzMsVxjvPlTGbiDONJRxVL",
+	"fl4tlUAXPJmPnX9xEpu7PPOxiMHjJnmLaUTpBF9HmJ6M+F6XLft3AAhQe5Ass3a8Rrgil39PPp74+LnQ",
+	"zUWHzLJoyMVBg0cHAeZuvsvv73dPG7MdLeeZeGoY0clAKZ7kT+pW4bP6xSeSv/60HX+JP131iyOuVc/i",
+	"904RaY08kBco6s0oyhubMtbGOptLEIZVHkmW9dIvd1aW+B7vWto0A8MD1aOUSlzUT4WH1XrURDMupnD6",
+	"E4rfV8WqF2BepSqGDU0Vlg60EL8Y5NADWS0Q5gYuiOOlQq8kwm9Y9ROiBslXHihPg0NA6UKUtqTC19US",
+	"xMZynaNy4QEiDElbeky5Pof6rIX3Y308Hx7B+mu3ONFSBC8jci7wO1PbO0DbMqQaodTOT6rzPPgOSlf6",
+	"pllGWvkOn/IIysrAnzYb6ecuI46RFCsKLa+qhpG/viD/FxQfYmUKlBO2WBaXrkvJIU/kIQs7yRhbFxWe",
+	"TJYay3/xnUUYWHhochkfPLHpKeNjjnx3woqsGV3HBOYwML4kyvrel8prsueiGqokBGOVr6e3+2LOIGCW",
+	"c4Nszu6I7xkVGlX/KbozTyBQkCTxWZr867Lq2kvqpk+xbvGEx9rSipGNVSkSaPoMaxpNHCDwl9eOJPJj",
+	"a8a1XIS/J2b0IrKrJQUGIGCBmuCKKlYHxF2w0HDZhwF3l8tyHGrZBJ+jGPb4YQiZYpG2FbsklCvnZ11Y",
+	"ZZYnpNqmRRTrTabVGC89kguRzlbQMNLrylPQx+oU0zqwP/TC1RNO5SOR+NOL6Kjw2sPC8BqMJv2R0UCN",
+	"y4gbuWPAkQWKGum/XmLkxXoN+DGE+uDa2W+6puBWVxkn9wAZ3baFuOMGytcLKGOEk5WqilTsgQNl9JCR",
+	"LgJtFdD9oCmSJvNRLFUw704uv552CC5dSrH4/cCaxg7HSjXVe+aiCDvKRUGQ+IiKTOmD8Q5MMNCjKf00",
+	"NaORH5XwFZfzCKWQJAD+AF2TPcF8WU9AMYcSNMf+E8H5o3LXXpQNoyqu6R2Ta7NqBwDeMQGyq8+Ninjh",
+	"/+uhlFcb3jTrqKA3KtudlfQ6jh5PXOS25iKW5WvrfAaaZZg+H/K9IAIxkEsucuIC3+EgKJ+548infs8E",
+	"DN0LUyLwNS1zlDuUbBXTNWhHoKa5J5RUVO0dt/ah5oZBYTj867pkwihGKmmw6ByoY6B4XArmL980va5J",
+	"x8V+HS6MLF24CKL1UG4ePRfW3IC89NrKkX9GEKVFNvHXKI2PsIm/5qypvlJKJsoq2S8dK8eQoGGfA1V+",
+	"Qh9p9G9KKYyipSEHxQ3AjF+iO/TPT366C+Gy2VMfaNOz88BQfLm/vBhGmhSKkKmcfeEBY+WD4+n8vwNt",
+	"9vPa65kHNv/3ZbWKB/RrHT+VfVhy3FKxkqZSMJskfMyeNO4wsJJ9tEeJC9Qsy+i6931Bk2l+SIYkTSms",
+	"13dvBHvZj/xReYJilY6QuGixiw5MyTWiIMn88OnLOh95Gfir0N4H7qYEB7aImAkSL7U3uIDGI2tfp/47",
+	"riWuQ/SiAuXhlAh9kaqavjSzMUotLOc0mTHFX3rrdXfFBPBX8m0lEgXLybxTy/E32n0NdYapCEQte82A",
+	"jdGZKGE3eVTTzEPehoeFgBWKK2BkMVVRIgdgKXk6ZrY0a+LeFW5Ifp9vWRBCPQh9rrmo1hhR8X+TPUbz",
+	"fCprSTHX3xzn+vW1XPCEvwVwyng2L2u4INj5tKwvvmUpepQQFsEoYUgcEyMB8BeALpehMxgTbzPqFByM",
+	"ZYOeLL5nuxeAnsDnuO/KysFbF2l75CSfTjlW5wU3GvsoNZcb+SHFJfENOHc6EBs888uGK7Vhmlds4slZ",
+	"L8uuL90xdLP4r2y2hXdKnveq38YtQZab2rG0J8QheEKZThvO9QbBtP538riTvWl4kodx9BDrnMO5iTqN",
+	"KzxdIbJqnx8FARd92g/42jRmwrkwiwDHQ0+NGeh41BrEo0m1Z9ARjEMgwgoAEVJFnDdX0AZdsDUjKzNX",
+	"hKKJdWaF8XHq09YoiuCwrR13thO2kcccWIm87RqWP7+Zfthoph6oj7Jc4FlepivsQmSrNxeB1hdyN3mF",
+	"4gEr4cWJ1+Sn5bp0P92dquCSw1RfpCUmqzR1zhNxnIXzmU9Yz/iwhkzy8I2TL7pwftOFoUHhTgh4GBVX",
+	"HzFwc/ZMuUZr547wvLodCByhBUE0b45zjTOy7RXoLLm1V1FBkPeV0KaBgEiIowKcjFVQt+IzIpf4WhkN",
+	"E1TKSbXxDU3B+2p5IJ2ipeGaVcR3TTvUEjAimnAdBV4EO4C2avHAdXctqbr/hl4XR/M1999EdU8XZNKg",
+	"SrfmOiYMmicYQzLoZEUVazofi5XanE91JfMa9s5M/ZHjcI/AaYJhaYUzaD0QFbJPSauh7X/9tckwwwrJ",
+	"z/fj+ztcZDeEqs5PyRt6+EG56gWrq8NNkw9rrNHWK9dGZuvyJa5nyUFcCByOIuEJBSo1X5J4eOOvA6Mi",
+	"lQEACllF7I/kZ8mRM+IMYQ9OQDwZ0Ygixny3Tu7Vfm2Sm9ZJXeT80Qaj2gfAoYAFzqrzu7CSuzv/tEfQ",
+	"iXzDtZHqmA576BtEZyD2HwJ0s1DSnOz75KbF0QaOoPl5m3qNOUgkcQwpzNBKqXKgSm5uM4REaAQPZLAV",
+	"w0wkRSN+8DyWmae5zrerQ5YhoNyIK72ioq6Lmta5CM9JAAdecgLHcYZcJOtsAfAIvyVNNxXNyHLCLwxG",
+	"nfoiH646LGE8mSOFR6zDCUckEHj/3OuoCn5uXw3Is1SYd1QkkVVnYhKmG6/WbIETcbxw6XjiclS9AR4Z",
+	"lisp+RJTJJNjnIoqCxmDDijQywPO01SOpOHtJrMleLshXLiokukVbSbNFONs/uIMfZPJqvkmB85mGWBS",
+	"R9kTqtKvveLc6/pUyYnvYVbJsMvthXoB0edhfNzhB7qJda8r3DKllvXbcdOivufJPlGuofaEN6VnZ/rw",
+	"yQemqj4N+9ypJNoQEzD2xwENgGjCyxIk4dJFB8Z33Fj7JvWgPU+KOI4TYGCpAZ552XdcVN+KrTx7OOED",
+	"/SgQmuvnLrWe/kPmpU5a921KZ1vPIlAfo30Na6dYuZeCVQWBuvfQQ4q34LNIzWLW3VRjB881dhpKBld9",
+	"gLwnV2xxfs1OQVoSdr1ri3Y9++USDJhbRTwuH1iz4PrXcB2qvVTHNeCtksovwzhRh+BESEf3zghNYLVy",
+	"wGixvggEZz1unsUftI5tCxgfwD0diPao6qCaAek3XT+WHZK8b3mTzkG71y1ngq5Zsz3fkNhehCz85XmQ",
+	"N1wEMKGzcbr3HCuFZVNlDy9HeTIw7sqDcKXJifarMUzpgvZkvaabnO/Z69Run4iY29swZmh/iwsRtcmY",
+	"7/FB3E7zC52K7LqCb4IQNzhsj4ma2S1fUFc6IeZx5MkoIgEgjkrBb9Wgndw0ubUsgpYcosJ+J4TJPqF1",
+	"r+HQub3am4LqHKepK6zXRnakGxdj/A4a8pTCAyZbGGQR5NKXpjJthqgM7qY+1dn6lrrvidTFOZ4SO8hr",
+	"iUpSBOIZQZ2hClvaNGtdcq2Bbhr/3kFKqlg1VouHv+163jTS4K4MSf512fDOFRNid9j1BkOP/q8Vp62E",
+	"f9lyjMGUipqyXm8kbkt3IYAMj53h5bqTB/cPvHlgai24Ub49uRLauMrorUM4boCKea1lRRH4WK3tSgAg",
+	"t1gZxSjsds+6eqCGqbXuFOBuWga4NSHFWje8W7fgrISAETuydaekYR7sWPXarFssOakpV2vD2ZKA7LXA",
+	"Rh+QjQ3HuYG3UVTzB5bs51ADMTQoj1vYahfu/suOa9jhuaa0cksmR5jHujv7VFNekT+FI/bPZzk/J+dF",
+	"OBjCfGb20Wtv9A21QALDiyAj3vVZIBav3Zl0tVw4Ppu5g5ZvWZamwD7URyIkaSWWb1XY3xRY26KzGX5G",
+	"XHjKV1yqZ3+Wvf2U2zB54BR8JUyaxmOJwOIjQtMIDPDOjyzatMQozrQrYIeiu75L+rjn6VWWhy7seXBc",
+	"gO2vjuMyxVQ8S7YMawiTvYmTiMLQFgy7t6sjRsWMTLc3vrixS4K6wZqgL5DR14UC5BamW8c2oqmV7HeZ",
+	"3peecegCGcrxAGl7iOxPCgQYs6H+Hyo60rhKe/V62qBrxM15ngEtSRsFtrDXaKFcAOY3fEGQ7YDV9yB9",
+	"jajMeHhRTeVImIfGNyiXw3ZOqct4d8601FJ90coHtoSB5GZd8S/YmZcX3iRF3viGunYJqnv0wl6ct/dg",
+	"2V3hKyx1VJkB0+ZmJL8217gut/QVxsp36dxnpT//oVPzd2a7njuxEVh/tS3ncPnDsZ1mJrqO0i7JMjTj",
+	"RMjTxg1PSdgSu/XTLXjWeft3OEETxxtu3hMHzpkNO61fDyrbKeqgWpOqFz8kv4DpApEal3U+xa7Acxo3",
+	"UMw1NoKgY481l4DJTif0XI/25IS5FvApcx5sTHVMn9+eHusM8lBUb+1/dDhcE9XEEswWe0xDRUma7XNh",
+	"zYuLDdkZHT7OvzrqVp9tePg6qhnOpaKQTyi0VzeSMFH5rHjZm0m7LUfUZSQ6xjslUfHXUu6XVWC9HmoI",
+	"H1GF9ZpqEwrwEzZkLyoZ9ZQFmGkc6Z6SR6zSx85Mxi6u276ssPmyo4ZtTbpP96WFKsCBeZ4hQ2qWr+VK",
+	"l4LYa/3z098QGhZFxyWkjlPlF2OB6gU3+s4V114hTnA/ilM6DvCNPABjckjaYgeQMZ5r3ppQpqAn8ywL",
+	"BB90rnj50jaqlymVE7wWrx1TzgVgvB+9RQk6xKlb7O93QF7mCWH3KRaLp+7Vfn27GyDEuGxmHE8OPkRH",
+	"jAmoeoZg80tCPahlc/QNMQtCgZx5c3Tt1kb3s19oaRro+/sMikixaVsRPQDdwwPXiToK2i2xUn7kWAvR",
+	"uBL2pXekWJ07qs26o5m0aaeYzih0ZDDwNO4uSI9lBrRp7olRPSO0qtA5Dg13gd6X4kRDYyx7vNX0IZ2U",
+	"0DXtzm84uOi6rt6/Px1BSientvz3jIp31e+K8f7eb6Zk5bknF3IZCkgr2R0SxFoN5MyQ7cT2hLU8aNK2",
+	"96E9YeGgbh3VmkE817PpYMSHHRnxqMvgq+E7VsVQwceOZ0OsDtZ0h991xWHkyVo+4OR4aQmV1qiaAizM",
+	"/R0CQa7GMPxm/+J/QBJFq2yX0SL4Vz+KGcE9pHodlEYie0218RoPV8+3obArXpCGaU3GwLgIoDmBRC4n",
+	"M1rGOTUfroK8GLI2AdhMcKtqeIs9E02aXDHzoqXxoRRqL8dUtUn7at/nwOzuB8zYYoVZmsILahxOk3jl",
+	"ZjN9jA4jujGHV2ga2IDLBCM7aep875C0U5rFU3xXi1muTn3nRQHCZCWC9EoPqgGx33F1Ad4+zeueEjgY",
+	"QXr2HkYqqseoAni9lTyIhTGu79GDfEyMa6CEflREKR8fkofFDNFU36QVg30Ovjg19VcwNz+1Wf205lPa",
+	"u8SnRBREOIjcjL1yUzDeS2/oAbRdxXfc3JPX33y8gb+/hT9AjXkpRUVqIOPD6vu4dOr115+titXrrz+F",
+	"//4F/vsJ/PfjVbF66/77Cfz3L/DfT+G/cNc3+F+49xu49xu495uPN/g/e6n/7wb+B0+Ca9/CfW+/+Wxh",
+	"Z9eKPYoLwE5hepOVVKx9NmmGCsBuMkSK5jjnrUYdtpVQT4cWPvvFZEDsV7DWXspFvpyTFmgrMCCV+mrF",
+	"aFkzHfFRDAcHRp6CAWskxBXS4c5+QZflvjlFTg82FDQDsQ8D6ELhuelTxOmIgoL6j7lv3qsm3WBW8a1J",
+	"/oIN5tMlxtWZloYpzmZTp12PyY5PKwwENgcpcvM7VCZHi1oMUp3TJ9cwgH4OURAfQrJ7C2h1uYF0XJsl",
+	"/7Ru68mwyYmyIGiqHOd4Ljg2LuHeXMKKkiFCOcOYzkS1vmQk2wxpDKAA7QK8RG5E4H4pCCW6ZgxIIIEF",
+	"xvuLUBVGNlTsSQlshG41CnBFVeWui/mP03Qyp3lk8q0NilDddI8IRisjRewIzbbIfpJ6bFxzEcXb5DA8",
+	"p9/VErIsDzewksZdD5aBpk71AYgFJ9WKf/CSzwT9UD0vigxmZCrHrn/JAbTcMRgc+6zPirkdzOsgfgUk",
+	"C5pLDKrfUXafXooY9JzNN9kP+Q4a0D86I4HtetZGrsP5sYyexIWy5uQkom8a3ENDMxD7b4htN6pni6Oc",
+	"/h3FSi2wYoerYcmWXn6KWstvitV8otyYcsvzztvdIaHn+8VICUFi3TWgVzZK7n2qD+q4BbB2LLI035kr",
+	"m3OPTE19A8KPKd9f5LaPsrPDhqVm6QYcaDwnwEIp93h0AM9C4cqYXFakokfX9okr4ivJFxdWp7lAE4oP",
+	"KeOXa5MrO8mOpjPdSBb2XaqJ7HjzLepM8h/q7qa38gKnNTrcPvnjKGUSzaODePlVCtsBdlBO++gcx4y1",
+	"7da6pE2qGAybowZyP1oaqTR5cfdZQV7c/ddnBfm4IB/ffWL/cPcZcrlzyNkiO8gzDbzeGtIDifLOPC/i",
+	"IqqxQb1f3g4eD8sTlFxXHBSeOsaRUkUze6rlzN9dO8dUw5kL3O2GUbW+tPXPBU43o6rhC+ZmUGup5hVC",
+	"EtebB9RW41TyqFNCzK9y8brm+C86ptbeIlz8sHyruzT4GjKfrOSV/T5w+bmAhNiB+Oz/nNX9gjADNPI7",
+	"G2aArJpD4IDvqilfHJ+2r8p9tvewlsZjr2z9gizJXtxCP7156MDrvwCjQ8gLzlK05Mld55l75mctjfEm",
+	"xKFGn2ni7bUQdBeQ2QadDEEzulV2phdUhODbH1ER4jkFb0uUe6tsmTtmJ1QXqWWA70j1Jy0bqS/IquS4",
+	"aOzzHagmgZuhoZ2ZZBrIDLDVxqh75CTWY1d0DdSJZ8b0hb3yC8exWNZShlreye7lpnbdSHdMMEUbUjLe",
+	"jDoLRioxzQcNaCYrKQ/p4kmkp0nfG/ruUUMaRvUQH/NhmiEqkmF6sDtjfaaDiYaWF26Kh3rAi5J3GZYv",
+	"rDIG5EmLPHCu9UZyuDFXzGlspmdNYFQQIxlhotIYwAVbBw2yiymi5UO686TvpsYN8HNqJOgsTkVpFzb4",
+	"i3oqpzrgjykax3BZsZZ9IrmwoaICUMcGwqcI++GaHBhVmsjeDIjPEegKReVszCM08nOA6GH7DAHjSKQT",
+	"HDl+lkethv2BMaSrJ6JbxPs7pa/eJOllhv48CJISsIOwJYwUpZ8AK6YQcra/goPNpUgUFPkDxle3Thsf",
+	"n8CQvLmyycIAIHlDtc7tDJisAQwWDkfCkZCRaGgKSd1FRnaEVTtGgHh8gF+OztCKKXvXCiut7XJVTC85",
+	"Q2GgjzhC7f0/eujmWMlf0j1oIfqzw9Hi1WnJOsTBoddfQ6YSMpGQaVwU/nkDsbXrgz8enTCbkYziDegh",
+	"TKd5uFBS7S6v4zhIpc3yYqskZZLf6viszIT/4LkV/awD3buvS23kganwt5qqimkz+3uDrHILAnSV3N39",
+	"4MJOV1MFvnHN96d9zpNN3mvabAnVAKT2ND+UIGMisGBSZE6FzmEQIfL4zqTpsWlkuc+XFQcCG38cA0A0",
+	"qiseBIUnXaEr0D8FcSk7ZDdxqn5MrAMfJqSBqFiyKd4tm7vWrNw3ruRr0cPe174j6KKOIlC2GSjdUdW6",
+	"ICe4n/ToksuLbeeGii9psqr6EgTPjgnTHBMev2MzFIxYwULY7FbxXW0YsE9tOKARoNa667vu+NKVIVeV",
+	"k1KpTE02bMeFsFcG3sgjTEJSVAf62VnLH0e/EeC82fsX9JiN+GsBmphfLqRpdXa+Y2l1jf2k2i/mvZRN",
+	"lVooAJnOpx5ERNo9QCYNaE5mDH1xS+pFUDiReRX07xNkMKaWvQ4KQBLvypw5qTlUVOyfWYNZ6UvEXrAq",
+	"96FZQNqShsK+l7BmbG1kgv+as4j/es9N3HjAkC03gDO/RDLeMfZeJsvaG/7A0sykdk9i+wfXP27exq/z",
+	"h1Mq4gQMedAFpqYAxS1l20qRUu2hFn5Ra6ULGLLstetYgaeJF1suEMqOcTJ7l9+MNVLZLNPVUjav/MvO",
+	"9kCa9jD2BffYsNhbKFHjYtf2b1iyiN64DjTDzuWBPT8cymFvFoHM2Klkr5uG9YyPqSCl07lM2kzurJiX",
+	"Kwyn9snAubvssnS7kd1CPXDRjjGyWwbDxQEMbmNuZtJluTmwiRuytTKxchXyduMT7RrY8uPCG8vgCJG7",
+	"faLFUqxiHx2oLHujk1+FuyXq3dLwPWuOQKklXflCZDtaqxHLVV4SV/JiaNMc0cBAUH4ieOF22/JgzxJs",
+	"zj+YqngZClaRAr/NuFlYDCAnnCyRsj6h6DEBjuvd3kc2tOv+Sonh3TOdf2yaWt8OGLvG4jzylnkaOoTa",
+	"QWjDatx78iI1nYmQ0wUVrg4U4yVjGOtYhfppzXcvzPSE/+cvBfn1J3tOYFVsdu2jZHHcHDSROH4TUQpH",
+	"bV99L/utlGa9lcqVl0uxdrERKdYuGthQxPrbo2KBw/lmoA6+3udUctOkOGcrZtzenh34TCl5Ab1F1Noz",
+	"Sc1DTZ/jBeamSVtq+A/nZAl+9Y8Jryr8t4UvScqNklvesOvQMhuq2ZqKXcPWFdulob2sy+dmri6mVbTi",
+	"vc79aui4iXuEZ+C6ZtV6aRO+mON88q3xGKKv9C8P3zZ958k1SMMbSknNuuGCrWvEWORmcwzmSqrRBEv/",
+	"jplZxCT10NncPfLJcsibnW09JpgnMcqKhOHdSVGc2gDusUVyeqePi96dXEDr89cu6jhFbENA4Jl2p5U5",
+	"SNJKYWrwnWrfvma6s6oMwRnWMnOjyZaxfPlWgrJ3CvFSsl1qjnGxpms1KsiLtNeAejxDKOMKAIPt77CI",
+	"4enpmVWdY5cY17KGpuB29paE2t2DHhFt/29rMX5eedLpSfhyEb3W54Fca8NK2uu01i/7tA31YsQpJ4En",
+	"N5lc43qfMdapyTnKD5KfR8j/Ay6aLmzg8XIDH77OP9aNKbXCMKs+JDzbO421611tu3QF62DyWnfd2cbJ",
+	"ml6acSBCeX/af7CPrRQ9iGzmMtlRwLhegLoeICs1Tbdw9M2z88ObPGhzJAKwZ7Ox1Mme4KEfFEbLubF+",
+	"ARXpjIab+MUoAKMcbsBvRyxVcqYe/mrXv0bDllHVHNM9vRcmnRocuX8w9U5bPI1uJnyFTj5DFYTtGi65",
+	"naTN+oTJsjTMfFnuO0Xq456Q/cLrrLkBxOrXtkKmJWQkTi3iSevud4NlTnui6cDAnfd3MvjhIUr8v0Fh",
+	"S655p+LyLJb5nX37G7jSnTgn6JBBR2C9plO8BfKpJ731GSHqExWcneqpBHKJnHLnkR5xyyIYwBU1anCW",
+	"n6MGE5VDiZ3wUyJXJGDEB2EeiPuc8RCt3Al1knZMaLCFTo06NptmWmF5MGq8Wkmb54LsZ2/eWoMk5agv",
+	"KbMB6X8LTUOma+FLa0ZSgaOb4Knd9KWm/a3L0EyNmgvCEV/Q5DTmXUMQnHETfOsVEcR0eTDMuL9Vrnm9",
+	"f0mBY05/Ygpc/XcGHI4AQyfoe2I4zro8EcNIkkjkZO9yJD3J/57/bVaD6usY4kcW4xEkvzji4I3oguws",
+	"9YJRfXTNsFwczR6Q+EctaNct8HMMazum7t4OxLoX+zr4CPjmwMZ1WYnyCQ4mgs3WDsBSxUPkVm639+Hk",
+	"9hXKs9M8Z+gvJ+/RVTaFCPFLqNFlDxza+A4sUJgZNNq1JD1bO44zd0zhdZE6EpnFONJyudJK183GvQYh",
+	"EHYrKspFKj6AnYQz/gOQh8a3Q1rE88D7rsR90nfM4GujZw1ISZ5pfB47O2D/L6+JU8cpjW60gxeUS4bS",
+	"DUigXIf8xqkNgYpoVOldXUpVXeNPnKq5v1VmCdS25/azIgG547I3C5MBH6dslcAQdique7oi+qJuNzer",
+	"w/6P5mAsxjpycyTsmCRmdOxtF9AzRvxvF5M6Xv62MRndBTdGbHSPYpK8igz/dME8VMXDunBhtaEw3pLy",
+	"fCBjYSxWQQ488+nqpfVJ/xiqRwBO7NdbqXLY8E1DK4hpua5ocGn10gnypukf3SouU+caMqMOWRK1DUAF",
+	"mlPKvchw8tqJq6hh2oXXGBOAumAVGB4wXy7vS4lmxmP7HDYRQ4/Q6aq6J70wvInA8QiI4C4vbeyKQMdw",
+	"gfVcE8hrkw6pT5ri5BnasWarSdeHvQ1xpnmBmNwaJlyZWAR3RdSigY5mmv+CRbwYe20gc293ARpzBdmw",
+	"o3QweWjjjhcHDEO6GsgbvniqgnJbu2L6Ay/Zmnpz2v4PkD9bqYywxjD8zdSKDcXF9r3hL2HA5+xkDJ/d",
+	"vfUVGhdbyWqIzeFDrgu4+Wqn9bR+JQpTMXPSa0G1hCejUbzNnXwXFHLHr0y/oBgVe0++Ii+JuTDCRjG6",
+	"X7MHJnL0AQMLwBC5t84hugjMF71F1WNn6QFuVcg0es65dRpZJzMoSuAvG6jBT6/UtEwoMZb5m4v5fOeX",
+	"TJ9arfN5A0b3X9kLEYd91hqXyGx0Jszu6p10TVPH5CSh8yxEEULiZ+dKgKA41i5rQV7YQ+3jfPr73Mj/",
+	"hleB5ax2XGRrUbGUM9f6YWsXlwnXVmyE4BIS65Wcy+ygdktxgr6E9MMyGohkxgxqLXR8UI6A51H4eEFK",
+	"aUj6PcZEsDKVJJgYiUi8KGPpihYkrHRyL8hkCqOWpNeusrRTcqdoa+0BzYyzCqI6D0NVMBFGtWOaWbtp",
+	"z5hv8CNlm2rwY4fRp4bR0aqIzUgryhBvJx3VWFjS0ereM4INxGX3pOxVUwyURvB3fU+AjW9oryuIjPUu",
+	"FuXb2bp3pceFA4GKHbMvdEoYAjfdPZY+FGhACHmI6NfnDIahahBSp75aF2gDPUlgMRRWIp3fOQBZz+7e",
+	"Yq395eCxHqMDgVAg115+SUTidjwQy+kWpomK/gyPx7uydnsxh7ote0N20goPdCkuSEcVbRrWkJh47p7o",
+	"f/UUKmVKiOT6estnmtBfuL4n2jDWFcR6CVAPAw1WdNk3nYF27nA7+Cwb+x6EtwwIEGxGiVdhTgObErkH",
+	"nBMKK+137mOvkAvg//oQ5utVnzBqKnrUIwKyxHHPtZ8UeRBEUcPucZ8M8+07FniahkTl+gIiQPRmDlRV",
+	"+jTG64bAscvhXfbgYNrDtybzJXYNi+NXI3m7CNUco8gm3RwRteo991JSgymQ09PnMz1UMbpu20/S+Sl3",
+	"keLVLhuf0mH/nUw+4VVjYPMZV1F7YY8mOTGoxMdESMYwczFM2a9zUp+wEGeZZbIW5q9KJsz5KFEgzziz",
+	"7RZK8ZgYYkFPx/D+2jF1LLr4tLHouTsX5DfidglXbb3ARHzJ9Wt75F98ExTSXwL6pIatL+1ndBIpinth",
+	"+Vk8aPnLatPGsXesM3eFHvZwgwgVqwgXF9UsRG0VVC8KQnUMinEltdh97RL3wM32jC+pV8Iqi7WrfZtH",
+	"krZUBRerV0JH3Aob6yWAJoVNjExSSebEibay6mG88mMjPi6NGIC8PtIay9lIVIM2mXzXSLONm9IN0jIs",
+	"SVrTsfeJhucXNiH3FZtzOeo18DdZO2ELhM/33hWE4vTV9QC7QMvanobOvWNMvE0awcGynWvP5SVfS7hQ",
+	"32bbmri2+ycsWzbwx0wzqZKX58v+XrnLAPTWygxxGjUUyNmJvUZooyjyo4jKt4E+CEIP8RaIYuX2oMUs",
+	"0XLl9DfafY101R9yOK+zS8B11zhtxn9l67JBXurF+pH/yl41jktkTrh2QdXsAzNMcUHVcQ3NGRLqD/8d",
+	"qXiR3ylqEbfpDaEkPIVTQYxi1OhLWFJDy63pp2DQc/FsztLKKEAR8t09cCirBcmarMJYLFJzlJR3TzA6",
+	"VGgp6t7mwZE1NNRzDvZ5pwnJeeG5j+FneVezZjuCwPTG4Kc5Kh4I7HMkwNN91zXc506MsycX4P3xNY9A",
+	"+7/DIOw1if0rSECsQAMIiM37jGITOsEyCPBxrVNMACEP6y1V+WN74Hzy/TQOTBjkrmAC/CAskB82mh2L",
+	"9b6AtIM1DY6MuCS5PIj7gOApYj4VqnXfjpx4wzsduGBdF6Rt3zTJ0Nfi/uu5Sfe4eiPlPkGtYnibpVa5",
+	"QZ92BRiRJygAj8EnI9zGp58mVDEvsx0+7Lo2lFeuOcTUmx4+OnrFizOF5whVd5+eVFIode/6tqWprvsB",
+	"IPPokNmpbXKFbC0l9Ytor4NFPjeSbiJgeSgzpEOgs/SoHZ4nSEyJ/E0kZXZ8SrvTL8depKRqxB09Qtqi",
+	"zMze5mY5IqPAb0yLpbdnEhVJ2MnPmh9V3xji6hhmqX0ghXPp1lwsFXJ9cMy7wn2nmLYOa1Az+uD4Y2cr",
+	"BGd48vlQF0aV8diQQcnVVON4WeVhiGc9sfCe5ES1tGm+SJ0wjppU2wtIx0vTKxbZbIKxSvtDA529xzIr",
+	"qMZxHSXMaiX7bkEKr+/GNvOEHqR9gp6D7ekOg1Kspw2Qou8aPNtcpCPm0cj8CG5yNlJycZtaI5dVVjt0",
+	"Dy7N0IrN3Z4gwwzjnH53ZE+H6RoEIiu2N0DYB/E/A7N/PFb+nexF9db+J0VigazOTr3L1rFX7iTTL7Fm",
+	"Ep2gwqp9+zfH7T7+cinW2Kku48nbm85cEcZ3JhYdvWry3PCQzCS4nTa0S4KivxAotaJAFQDRvL15xlNg",
+	"2vCWGnb3zoeZLvYX/CPQaegw930BvvRLetSoqwE9JgkVgIoqyEaGeoyWcJFCv19SxY0sXhfDoT20W6YX",
+	"ZSgDu+yz4cYxqc20h5wkNddGqmMCzzPvNJ3VYdmSodCEY5ojUC0NTUcM2fEHaGXjpQ5/B7+8bWnCXUl0",
+	"snZhyypXrhfVEyXaaFc8/3ndi8+yP/31s0UaaHhBeFy4OT1YxiZNwkLD3CWeOdz+GM/cUFF9K3wD2Qsc",
+	"85/pIYPeHRzin+nB4WSJ7NJ9mTVLKuKDRxhtemOkIHDZPdlRtaE7VhCkMgWiUvSL7Q4AY08dAWIK0asN",
+	"rUjDgV5txnjgHgXUrRDdGNiIe9E1/e68NLop8B+RXF8jxyXe4Jb7vsgYb16yzvCYR62z7G7RC4yb9IF1",
+	"UQ2C9kJ/uizQXnQh/V+vdkykm5/OuOuJVIjSScaPHfHUnNiWe8NAyENEZ+s07yj60NGDJtqeSXE05DSJ",
+	"FfascN/hPj4lWO/pnulvTa5lhWCHqG0FN/d2N3CDDKqAUHbEXG3/668Nc/0Vg0MXpBWzQQfFdzsMIg5U",
+	"rdbI4uY8OXcld3d+tI9gnUJe3Nnn/gAwcQd9augRdr7VA5JUct4cy3npk8wSO6bjM1zrFL+xQ4hBxQov",
+	"96wa4N46gTiNEfxK9smuD15iOCuZZ6Lc22WL+JJDv9pxADPKUtXp71iavWLHkLXygugHHCYjKYu8G6m4",
+	"hhpvfnoSJ7aoD8p7oHy/Wsm9d5oixOmtU7HWJdcaHBn8ewedUopVQ9WOhb/tet400qC817LXrJZNtS4b",
+	"3nk0IQTU1xvkB/V/rThtJfzLliNjWKmoKev1RibbjSY++krkVPzVryLG07FsX6I9g5wsDURNudPwS/J5",
+	"T/uiH7o0jAVKRSY82WfjYBXXXW/SHOR2s3SKlgYsGqY0qbimO8XYS3QHsLXAJWG3LZrmy2/YKcrFus9F",
+	"EsFYJJr/GqL+cEMGWJYihDCAm02GQi86km+aLU+2CHFnJ9fQlarCpiCRdgtVgMknHgTLlHc+lTGRlm2X",
+	"2sfxoEAUQXQjecRJSO4BdbwmD7Z4IR8fAF/emeE2AejwlNR0xZyoaS9hw9Aei9LYLgXsz4E4iY38Rxxb",
+	"UVEAp7i2u3REqpVU1w84mLvvEOdxscp298M0/MNzhE0/iZeBOcIcJNGd3DNX0w/JxCMjmh6gPRW0NsP4",
+	"ty+FDDVhUM/q/vnMZ0EQ8O4fjl3s4q9CrJD9ph9p4xpCTAysE9U8AO+/KpqCdxbh6Snx+RFaWrxO9vz6",
+	"nBxos/9IDRE/xONrZow1iaGw8eWAwYJLoJ8f0wFHTIyU1s+EgrppSdq0/v4qNM9C601ib2DfASl/CP/I",
+	"2N7hSLywOJZ2JPwC7WXqHo19a9GAOad7kUwnu8ctD/X690+PSysK/F89cylRjE2NHAlq2F143TWuhJei",
+	"HwP65BISqt0te+Jl0kA4sv8ReNb79YHawGZzbh/3ght996NHwlw8P3A/TlAtdaZMp2K00d57HPYFRX5B",
+	"0Kna5TOHKN9GVkeveQMFx5ZpDVMfI3Gsij7zmc7BusNBXvGd3kPDL02yixxdhbKJqNAM9qkZS4WSh0T4",
+	"CqEerkZk2a6oj2/lIYmKZcIwR1ByWgWEKwscVlLA8D3pLKMU7HTP0CXEqkMDs9gdHgFF7PQkbVanXdOW",
+	"3gUFQlvZNPKQ8d2t+YovQupzqML8iD0w4fs/QuEINIFENwISZlizhYBg7JR0ukft3JR2rLWStIwZjAn9",
+	"jgVMi08SJ7Y+EOChAX5totmdC9gHoLjdytRpG6GqXwb+DTxEXTGKo+WwC+S5+j1NaUT3wzWpekz53xFE",
+	"6uOqtLxpeMuMYtCWEVkR97yBckJdQFWQjq8iFArt7Tt21pKqmHUPdeEoDUraMFF5hoM7AoTk+KoOOdBJ",
+	"Jcu+tZNN/vT261fkr59+9l9/djBK2vrAE2sq92XaSFlhICfiX8V9tmEEYmt3/x8Yp7xkAnUwr5gwfAv9",
+	"XVfff/veuyH4l4HzfPU1ajtQp0o7ntu7j+9ewDnVMUE7vnq5+svdi7u/QLGnqUEcntOOPy9pUz4ve+zm",
+	"00n0xO1uB9jtt9Xq5eoVbcpXvcFUIxTpfyGRnKmUVvPgidp1DS/hpuc/u7bIKIgLiOS0L/7/MBZKawxg",
+	"4rSTwuFpP3nx4savhpJ6ePNYdN9jsZ4DLG+pq7xPPTCM8Llnyf8ALCQOlYVqFuquEAtvJR8qsCBOG2OJ",
+	"MPEM0QD7iGGNnBrML9GXPXuiFfqyZ3/QAkFX9MzSAPYHjurAboctoG+xYOMX+DpeXxsCRGAO7wlYTcgv",
+	"/8kVdrNfaNth1+9Kltqu3Efu3+7a6s+TdR3K4/NL64rjn2Z18eF/0AL7l5/ag6C/b7CmSFyjDXK2hEof",
+	"uwBFRAOkHSU2rOlOscNkwcJJn1+vvwdY3e2XC579R21HfPepxQIYkgscAlfYwJo0Ige8xYJ+3kSQagMc",
+	"QdvJ4lJNHDmhYQUqCtcpDiGIDpyNtFC5DdzKijWJrdth04nTsuA6UzyRNEx6j/zO8jDuupGTCF4x8sDZ",
+	"4UZqOTyPyAiCO16ZUIyZX5f/dqVuT7EqIwbx33lNYrrhzIpsWMPZNjRopoFY+NFWzrizGHc9SElAPQO7",
+	"hn1v2RvkvFBc76ONCHhe+1uwkjGjK9AQiNd44IDPL3Lgp3qKVR7zVv3Oyzzig8qsM6zCM01a+cBuZcRS",
+	"MdCTgKvsSARCLwiMDhVBujypCYZRJcMEegOeMJy9o2UFxwtIGFliSf/GzCt/TXpuT39XuPk2mohWFTR3",
+	"B6S6Y9eng/voCG2AvBfD9dZ/rbw1k5bat0yww7/LR/6NPzjOEv9NDlnpPx0jKY6dj1ChD0wB7LCVio0W",
+	"lndMPbcz4UtIkwv8zihG27f+srP7x7BfzHP2wIT5SMOtF/h+OCb3rtQW8sNAUUZEhMZicdeD71abyk0x",
+	"kJUCqAxq0jVTD0x9pJmALqvC6Hv0IeEvz3RUKzv7mMnEg/31ERd5bfm9fGAOFfhE6jLGHC5Slp/Oo0nv",
+	"mOOoeNyk2zE4xGzbN9SwKkw/cgzUvNODteg2Muq0DrY8VF0ARnGY7EruTvkFilHDvpS7p3LSpSu0XDS3",
+	"H9/yvbnzp5I7MrTa3rPuFmv3eVWhjX8PsbaC0B3i2CDODNE/CNUxIftdPV6d579hN94Pp04Yv0RPdHB/",
+	"KXf/AGM4O2e3mCT7nAJZl8EPgty4+4cQ1oCaeqNDw3xEASjaMqgmfvnP9MuHS0DoqtWHnyCqWNYJqQeS",
+	"138XqX/xHyv1OI8hfA6A+uDt3hPFtr12rLLk0xd/xci5P6yRaRfrFiEZkdkVz6EfNOqwa8UgY9SUUlWv",
+	"7NOfKohsn/1H6b8z+zmSBiCpfrw04HwSGiMZfNcRxsw9GBG+WZC2y84rR8qMsqA9gD4nCVupWElxLXOK",
+	"8mt/zRPus/COzPSGcd4mPDjEeK1n4uK+ElpBiIJwAe0fwOepFD2QDTMHt6LXbZj05PuanRNz/00o65m8",
+	"eMZ4Ds7Y66//UhCpCAXq1s4KC3xmARMICBIABDGsFMI0k9yuphupiJZtmk386QnFwH9uRgr8hN1GCHxM",
+	"qfCM5cCEC8p2OnugUpHNfQALhNwlktPvrM/bC883e2NZaWhVObKbEwbNa3fVNf5kdPuNDJNnmrhhR70g",
+	"XMGQDxv8LHslaPMokyR5Fr0zVBn8oCc6i/Dhl5olv+MifMF2wCOGi3CD08Kt5vPf8A/ewq5YwxCWOl6C",
+	"r0QVLcAfOhVfQQGMnwhrDDvBs/J41L4mAyL414picfZCJzFnd3k8wc+Ncnicpx/UabvuvTo+0U4KoOl/",
+	"y23krDCoOVZHXwyE+s3aCU+zsXDdn/9m1PHcPvuRm9raKX6B/tDZek/3DEiKoZj+SJDVhlVkcyQt10Bf",
+	"/XvssOI3NHYAKhhsHZzNk/bOORB+bu+CqfD8t1JW7GTcwTO9njHpoBkBVL0x+uCgbFGxxqzmOmXZjYgg",
+	"pwbdUOI8e7Wj3gw0CQG5MoD/XOE92kTQBhobDTdQc+oQtqkxuYdPB7Wkw9b/M6dRekpj1C9UDpcCfNOC",
+	"aBY6Hz1y6/wgoqeG7KcL6YDLf8jgixBiVkm7Htw8Zn8l9owrXb1uxwzgxiX75vnQJzW3fVx71NkXpmSt",
+	"C53srxu874T/tHLmG76mxcxIaT2QDdPGB3VukIyABtFWgLZSRY6QomLPqljYdMfoXmN3LOFONY0y+J8l",
+	"Zr7XRk6u3mD39NM6WbYM+KFCZwYjyZaxyoFfoJllWu2F2uuZHg7g4icVMuwgkhaxznUXeezJbxXVM02U",
+	"7A0X2HnFIYF9CZcjpUdhw0RqFLfGQLXAW6DUviA1a6ARaiSTt3atIaX9kZePE87M0IrlD80bwEwgA8aN",
+	"Vu4r54zbx6F35JDy6BwFc/eJvPTxvD4RTMc+/49KISxZUGw/c5v1RMff2mbKuyXorrgaB+wh4lf8WVhu",
+	"X2sZLXh6y6ih5VVOn/quWOcil3ro80ubvV5m2CYaGV1g3+5o56uaNtBS2HwEDovvIIK8gKK6B5SHdf0c",
+	"ASzXNaugSemiUY4bKOUH+NOT44d0FnPrf74h9N0JU2yT+iWWD9AkutkSSo6MqgLt3M0R/n9rxR7ynU+U",
+	"6HoXqECeBEcRsyr/Gya7gisY6u1ul+8KVWWPjqx4GXj+m/vT0mBKvLh//FF/23mOYzS+viERp7l38fpx",
+	"fBSo46EjR4QAu6knMKzUkwRqkiLxfMMEAhtyB9oXcME18TW88xZJFb9YiEQE5lsKMDIPGADI7wOrQv+n",
+	"AaQ5Q9n+568ZouUeExt/yi/JHR7vWdN8hSN/mpMDHv6a69vF028mwZWTw5p2HRMMWmQHHfRMkwbgTAIp",
+	"8hUka4bSWlhuRwAda8QicOwDN6B1PQ+8ZCeOiP5kiAkr7E6ara6EeGftVakZloPWsqmwxVDGINSMKtAh",
+	"wzq29BfXjerl//siQSJ34sVYoz9WCdgvJZnlR4bGE+GHIsvJ7qPQyLuIpxF0bs8iCrbYrDP6Ti5427er",
+	"ly+KBOlt9s3UACH7Pfnks2U2d8NbbqYzjG/+5MWLYhjHx4lxPKUh/mXPhi054bW1y7k5Doi9G+y02TML",
+	"6FYO3dVn4LCePQde+FN20TvGANNbrZYAeN/X7AjwTE15FZsJN4DjY/W2c+Ac5s2hopAxB74FGwkgEMt/",
+	"6J6fBDp9x81V5/t33Nzo01yCZ8/NcGS7engpfGQ/eah8XlXfcfOtYU9VBeOefts87W1mDqHCSK4ot0is",
+	"eIXjsOfm+W+OVu2ki/AWuijE0/0HSYw148OH98bvApiA6HwEWCJUGVRkz1h3VYoIFt/5xL3JIYD/t5VB",
+	"B9ydiuHVgN2RMD63i+dbr+Wk8n9EJb/j5h1e+keL5UAQg+MBd/NxUpcOIOPj//jN+K1D/tZUgWVbuNXF",
+	"P6gdgzCiYlveNKwiP/faIMewNXWdO71BwJaIa9EXAP9Oo/5uiHXLGTDvYbEd0s+AQYzAAGCEAiu/oseb",
+	"pS+/ghpS4D92B6QcYG7DzOmokWEejOGuuUZwws03Pfxd97vIaUdCHh3oKVrYRykl/KYff9FTAPBdc8cb",
+	"ad8bzqFTwWY2lSgSvrbx+W/+T+s9O36w1u8dL/NS8pbR6kyh5rRSMS5wHaZ1K1VLjXW5oCdhgjI8TU1z",
+	"22LWUJsK5Qr+w5Df6LPPPv3szwUGiQ6ikbRyXNu639hh2R0tE0p8zoWlWamYIR1VwSpxpaTeb5sk/6Ml",
+	"ORl2OeMv/wQfDAWVOLReNauXq+erDz99+P8DAAD//w==",
 }
 
 // decodeSpec returns the embedded OpenAPI spec as raw JSON bytes,

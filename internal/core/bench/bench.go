@@ -5,6 +5,7 @@ package bench
 import (
 	"slices"
 
+	"fribbet/internal/core/kit"
 	"fribbet/internal/core/nail"
 	"fribbet/internal/core/outlook"
 	"fribbet/internal/core/quick"
@@ -16,7 +17,7 @@ import (
 // Bench is a sitting under the hands: what is believed of each nail and what to do next with it.
 type Bench struct {
 	Plan  sitting.Plan // of the sitting, as it was before it
-	Nails []Nail  // today's in the order of the plan, then the others
+	Nails []Nail       // today's in the order of the plan, then the others
 	Hand  verdict.Terms
 	Touch float64 // what one touch of the bit in the hand takes, mm
 }
@@ -30,6 +31,9 @@ type Nail struct {
 	Colour  nail.Colour // as it was told, or as its faces show it
 	Belief  *quick.Belief
 	Verdict verdict.Verdict
+	Known   bool         // something was told of it before this sitting
+	Pace    Pace         // that is usual for this hand and nail
+	Thin    float64      // the sliver of light grey, mm
 	Faces   []quick.Face // that it can show
 }
 
@@ -79,7 +83,15 @@ func Of(q sitting.Question, s State, touch float64) Bench {
 			c = now[i].Case
 		}
 		one.Belief, one.Colour = c.Belief, worked.Colour(code)
-		one.Faces = quick.Faces(q.Feet.Colour(code)) // as before the sitting: what a key means does not change under the hands
+		colour := q.Feet.Colour(code) // as before the sitting: what a key means does not change under the hands
+		if told := one.Work.Colour; told != "" {
+			colour = told
+		}
+		one.Faces, one.Thin = quick.Faces(colour), verdict.Thin(q.Nails[i].Claw.Depth)
+		one.Known, one.Pace = q.Nails[i].Case.Known, OnePress
+		if !one.Known || q.Hand == kit.NewHand || q.Feet.Quicked() {
+			one.Pace = Steps
+		}
 		one.Verdict = one.next(c, q.Terms.Margin, b.Hand)
 		b.Nails = append(b.Nails, one)
 	}

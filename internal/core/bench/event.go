@@ -27,14 +27,18 @@ const (
 	Seen     Kind = "landmark" // where the quick was seen to end
 	Cut      Kind = "cut"
 	Touched  Kind = "touch" // by a grinder
-	Showed   Kind = "face"  // what a cut showed
-	Forced   Kind = "force" // the blade had to be forced
+	Edged    Kind = "edges" // a sliver off sides and top: it takes the sharpness, not the length
+	Coloured Kind = "colour"
+	Unclear  Kind = "unclear" // where the quick ends: nobody can tell
+	Showed   Kind = "face"    // what a cut showed
+	Forced   Kind = "force"   // the blade had to be forced
 	Bled     Kind = "blood"
 	Stopped  Kind = "blood_stopped"
 	Bleeding Kind = "still_bleeding" // after the usual minutes: a veterinarian's
 	Reacted  Kind = "reaction"
 	Skipped  Kind = "skipped"
 	Done     Kind = "done"
+	Smoothed Kind = "smooth" // a paw: a finger went round its nails
 	Noted    Kind = "note"
 	Ended    Kind = "ended"
 	Undone   Kind = "undone" // another event counts no more
@@ -69,7 +73,11 @@ type Event struct {
 	ID       string          `json:"id"`
 	At       time.Time       `json:"at"`
 	Kind     Kind            `json:"kind"`
+	Press    string          `json:"press,omitempty"` // that told it together with others: they are undone as one
 	Nail     *nail.Code      `json:"nail,omitempty"`
+	Paw      *nail.Paw       `json:"paw,omitempty"`
+	Colour   nail.Colour     `json:"colour,omitempty"`
+	Pass     kit.Pass        `json:"pass,omitempty"` // where round the nail a touch was
 	MM       float64         `json:"mm,omitempty"`
 	Measure  Measure         `json:"measure,omitempty"`
 	By       measure.Means   `json:"by,omitempty"` // its number was read with
@@ -129,17 +137,38 @@ func (e Event) settled() Event {
 
 // Last is the latest event that can be undone; false when there is none.
 func (l Log) Last() (Event, bool) {
-	gone := map[string]bool{}
+	gone := l.gone()
 	for _, e := range slices.Backward(l) {
-		switch {
-		case e.Kind == Undone:
-			gone[e.Of] = true
-		case e.Kind != Started && !gone[e.ID] && !gone[e.Of]:
+		if e.Kind != Started && e.Kind != Undone && !gone.counts(e) {
 			return e, true
 		}
 	}
 	return Event{}, false
 }
+
+// UndoneBy is what an undoing of the event names: the press that told it with others, or its own id.
+func (e Event) UndoneBy() string {
+	if e.Press != "" {
+		return e.Press
+	}
+	return e.ID
+}
+
+// gone is what was undone: events and presses.
+type gone map[string]bool
+
+func (l Log) gone() gone {
+	g := gone{}
+	for _, e := range l {
+		if e.Kind == Undone {
+			g[e.Of] = true
+		}
+	}
+	return g
+}
+
+// counts tells whether an event is among them, or about one that is.
+func (g gone) counts(e Event) bool { return g[e.ID] || g[e.Of] || g[e.Press] }
 
 // Refusal is why an event cannot have happened then.
 type Refusal struct{ Event, Want string }
@@ -168,7 +197,7 @@ func (l Log) check(d dog.Dog, e Event) error {
 		}
 	}
 	switch e.Kind {
-	case Cut, Touched:
+	case Cut, Touched, Edged:
 		if n := s.Nail(*e.Nail); n != nil && n.Blood {
 			return refuse("%s bled: it is done for today", e.Nail)
 		}
@@ -191,6 +220,9 @@ func (l Log) check(d dog.Dog, e Event) error {
 		}
 	case Showed:
 		n, _ := d.Nail(*e.Nail)
+		if worked := s.Nail(*e.Nail); worked != nil && worked.Colour != "" {
+			n.Colour = worked.Colour
+		}
 		if !slices.Contains(quick.Faces(n.Colour), e.Face) {
 			return refuse("face must be one of %v for this nail", quick.Faces(n.Colour))
 		}
@@ -201,10 +233,18 @@ func (l Log) check(d dog.Dog, e Event) error {
 		if n := s.Nail(*e.Nail); n == nil || !n.Blood {
 			return refuse("%s did not bleed", e.Nail)
 		}
+	case Coloured:
+		if e.Colour == "" {
+			return refuse("must name a colour: dark, light or mixed; unknown where nobody can tell")
+		}
+	case Smoothed:
+		if e.Paw == nil {
+			return refuse("must name a paw: LF, RF, LH or RH")
+		}
 	case Undone:
-		at := slices.IndexFunc(l, func(other Event) bool { return other.ID == e.Of })
+		at := slices.IndexFunc(l, func(other Event) bool { return e.Of != "" && (other.ID == e.Of || other.Press == e.Of) })
 		if at <= 0 || l[at].Kind == Undone {
-			return refuse("of must be the id of an event after the start that is not itself an undoing")
+			return refuse("of must be the id of an event after the start that is not itself an undoing, or of a press")
 		}
 	case Noted:
 		if len([]rune(e.Note)) > mostNote {
@@ -241,7 +281,7 @@ func (e Event) doubtForm(d dog.Dog) string {
 
 func (e Event) needsNail() bool {
 	switch e.Kind {
-	case Measured, Seen, Cut, Touched, Showed, Forced, Bled, Stopped, Bleeding, Reacted, Skipped, Done:
+	case Measured, Seen, Cut, Touched, Edged, Coloured, Unclear, Showed, Forced, Bled, Stopped, Bleeding, Reacted, Skipped, Done:
 		return true
 	default:
 		return false

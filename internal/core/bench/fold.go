@@ -27,6 +27,7 @@ type State struct {
 	Tool    kit.Tool // in the hand
 	Item    string
 	Note    string
+	Smooth  []nail.Paw  // that a finger went round
 	Nails   []NailState // in the order in which they were first taken up
 }
 
@@ -38,6 +39,9 @@ type NailState struct {
 	Measures  map[Measure]measure.Number
 	Tool      kit.Tool // of its first cut; the one in the hand when it was taken up, before that
 	Item      string
+	Colour    nail.Colour // as it was told here; empty when nobody did
+	Unclear   bool        // where its quick ends nobody could tell
+	Edged     bool        // a sliver off sides and top
 	Forced    bool
 	Blood     bool
 	Stopped   bool // the blood
@@ -79,15 +83,10 @@ func (n NailState) LastFace() quick.Face {
 // Fold works the log through. An event that was undone is as if it had never been, and with a
 // cut goes what it showed.
 func (l Log) Fold() State {
-	gone := map[string]bool{}
-	for _, e := range l {
-		if e.Kind == Undone {
-			gone[e.Of] = true
-		}
-	}
+	gone := l.gone()
 	var s State
 	for _, e := range l {
-		if e.Kind != Undone && !gone[e.ID] && !gone[e.Of] {
+		if e.Kind != Undone && !gone.counts(e) {
 			s.take(e)
 		}
 	}
@@ -102,6 +101,10 @@ func (s *State) take(e Event) {
 		s.Tool, s.Item = e.Tool, e.Item
 	case Noted:
 		s.Note = e.Note
+	case Smoothed:
+		if !slices.Contains(s.Smooth, *e.Paw) {
+			s.Smooth = append(s.Smooth, *e.Paw)
+		}
 	case Ended:
 		s.Ended, s.End, s.Minutes, s.Calm = true, e.At, e.Minutes, e.Calm
 	}
@@ -120,7 +123,17 @@ func (s *State) take(e Event) {
 
 func (n *NailState) take(e Event, s *State) {
 	switch e.Kind {
+	case Edged:
+		n.Edged = true
+	case Coloured:
+		n.Colour = e.Colour
+	case Unclear:
+		n.Unclear = true
 	case Cut, Touched:
+		if !e.Pass.Shortens() { // sides and top: noted, and nothing comes off the length
+			n.Edged = true
+			return
+		}
 		if len(n.Cuts) == 0 {
 			n.Tool, n.Item = s.Tool, s.Item
 		}
@@ -155,7 +168,7 @@ func (n *NailState) take(e Event, s *State) {
 
 // Sitting is what the log comes to as a sitting on a day: what the lists read.
 func (s State) Sitting(on date.Date) record.Sitting {
-	out := record.Sitting{On: on, Note: s.Note, Helper: s.Helper, Ticks: s.Ticks}
+	out := record.Sitting{On: on, Note: s.Note, Helper: s.Helper, Ticks: s.Ticks, Smooth: s.Smooth}
 	switch took := s.End.Sub(s.Start); {
 	case s.Minutes != nil || s.Calm != nil:
 		out.Minutes, out.Calm = s.Minutes, s.Calm
@@ -167,7 +180,7 @@ func (s State) Sitting(on date.Date) record.Sitting {
 	}
 	for _, n := range s.Nails {
 		r := record.Nail{
-			Code: n.Code, Tool: n.Tool, Item: n.Item, TookForce: n.Forced, Reaction: n.Reaction, Blood: n.Blood,
+			Code: n.Code, Tool: n.Tool, Item: n.Item, TookForce: n.Forced, Reaction: n.Reaction, Blood: n.Blood, Colour: n.Colour, Edged: n.Edged,
 			LengthBefore: n.measure(LengthBefore), LengthAfter: n.measure(LengthAfter),
 			GapBefore: n.measure(GapBefore), GapAfter: n.measure(GapAfter), SpareLeft: n.measure(SpareLeft),
 		}

@@ -40,6 +40,9 @@ func LogOf(id string, s record.Sitting, at time.Time) Log {
 			add(e)
 		}
 	}
+	for _, paw := range s.Smooth {
+		add(Event{Kind: Smoothed, Paw: &paw})
+	}
 	if s.Note != "" {
 		add(Event{Kind: Noted, Note: s.Note})
 	}
@@ -65,6 +68,9 @@ func recordEvents(r record.Nail) []Event {
 			events = append(events, Event{Kind: Measured, Measure: m, MM: n.MM, By: n.By, SD: n.SD})
 		}
 	}
+	if r.Colour != "" {
+		events = append(events, Event{Kind: Coloured, Colour: r.Colour})
+	}
 	measured(LengthBefore, r.LengthBefore)
 	measured(GapBefore, r.GapBefore)
 	for _, l := range r.Landmarks {
@@ -82,6 +88,9 @@ func recordEvents(r record.Nail) []Event {
 		if face != "" {
 			events = append(events, Event{Kind: Showed, Face: face})
 		}
+	}
+	if r.Edged {
+		events = append(events, Event{Kind: Edged})
 	}
 	if r.TookForce {
 		events = append(events, Event{Kind: Forced})

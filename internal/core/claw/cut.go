@@ -78,6 +78,26 @@ func (s Stance) cut(school School, whole []Point, quick, margin, sliver float64)
 	return c
 }
 
+// Slivers are where the cuts of a school run that come off one after the other, each so many mm thick,
+// on a nail whose quick ends at arc length quick, mm: from the underside's edge to the ridge's or the
+// other way. A sculpted nail is first cut square. What would lie behind the coat line is left out.
+func (s Stance) Slivers(school School, quick float64, mm []float64) [][2]Point {
+	angle := s.angles(school, quick)[0]
+	p := plane{normalX: math.Sin(angle), normalZ: -math.Cos(angle)}
+	whole := s.Outline()
+	p.offset = p.farthest(whole)
+	lines := [][2]Point{}
+	for _, thick := range mm {
+		p.offset -= thick
+		ends, meets := p.across(whole)
+		if !meets {
+			break
+		}
+		lines = append(lines, ends)
+	}
+	return lines
+}
+
 // quickReach is how far the quick's outline reaches along a plane's normal: a round-ended core
 // along a line in the lower half of the nail.
 func (s Stance) quickReach(quick float64, p plane) float64 {

@@ -2,6 +2,7 @@ package claw
 
 import (
 	"math"
+	"slices"
 	"testing"
 
 	"github.com/paulmach/orb"
@@ -129,4 +130,21 @@ func BenchmarkCuts(b *testing.B) {
 	for b.Loop() {
 		s.Cuts(10.5, 1, 1)
 	}
+}
+
+// Each sliver lies so far behind the one before it, along the cut's own normal, and none behind the coat line.
+func TestSliversComeOffOneBehindTheOther(t *testing.T) {
+	s := Claw{Length: 14, BaseAngle: Radians(30), Radius: 12, Depth: 7, Taper: 0.3}.AtGap(1)
+	for _, school := range Schools() {
+		lines := s.Slivers(school, 9, []float64{0.5, 1, 0.5})
+		assert.Len(t, lines, 3, school)
+		apart := func(a, b [2]Point) float64 { // from one line to a point of the next
+			dx, dz := a[1].X-a[0].X, a[1].Z-a[0].Z
+			return math.Abs(dx*(b[0].Z-a[0].Z)-dz*(b[0].X-a[0].X)) / math.Hypot(dx, dz)
+		}
+		assert.InDelta(t, 1, apart(lines[0], lines[1]), 1e-9, school)
+		assert.InDelta(t, 0.5, apart(lines[1], lines[2]), 1e-9, school)
+	}
+	assert.Less(t, len(s.Slivers(Square, 9, slices.Repeat([]float64{1}, 60))), 60)
+	assert.Empty(t, s.Slivers(Square, 9, nil))
 }

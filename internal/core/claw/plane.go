@@ -45,3 +45,21 @@ func area(outline []Point) float64 {
 	}
 	return max(sum, -sum) / 2
 }
+
+// across is where the plane runs through a closed outline: from the first point where it enters to the
+// last where it leaves; false where it meets none of it.
+func (p plane) across(outline []Point) (ends [2]Point, meets bool) {
+	var points []Point
+	for i, to := range outline {
+		from := outline[(i+len(outline)-1)%len(outline)]
+		a, b := p.along(from)-p.offset, p.along(to)-p.offset
+		if a <= 0 != (b <= 0) {
+			f := a / (a - b)
+			points = append(points, Point{from.X + f*(to.X-from.X), from.Z + f*(to.Z-from.Z)})
+		}
+	}
+	if len(points) < 2 {
+		return ends, false
+	}
+	return [2]Point{points[0], points[len(points)-1]}, true
+}

@@ -106,7 +106,7 @@ func (d Dog) With(c Changes, today date.Date) (Dog, fault.Fields) {
 		}
 	}
 	if c.Takes != nil {
-		d.Handling = d.Handling.taking(*c.Takes)
+		d.Takes, d.Handling = *c.Takes, d.Handling.taking(*c.Takes)
 	}
 	if f = d.Check(today); len(f) > 0 {
 		return d, f

@@ -64,6 +64,7 @@ type Dog struct {
 	Handling  Handling
 	Nails     []Nail    // in the order of nail.All; a nail that is not there is not listed
 	Entered   date.Date // when it came into the book: its nails are followed from then on; zero is its first weighing
+	Takes     TakesIt   // how it takes it, as its keeper said on the first day; empty when nobody did
 	LastDone  *float64  // weeks before that that somebody trimmed it; nil when nobody knows
 }
 

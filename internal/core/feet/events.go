@@ -33,6 +33,9 @@ func eventsOf(sittings []record.Sitting, checks []record.Check) []event {
 
 // colourSeen is a nail's colour as what was told of it shows it.
 func colourSeen(told nail.Colour, e state.Event) nail.Colour {
+	if e.Colour != "" {
+		told = e.Colour
+	}
 	for _, c := range e.Cuts {
 		told = quick.SeenColour(told, c.Face)
 	}

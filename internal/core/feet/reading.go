@@ -49,6 +49,9 @@ func (f Feet) Read(i int) Reading { return f.read(i, &f.state, f.Where(f.day)) }
 // at least 0 and at most the length.
 func (f Feet) read(i int, now *state.State, where growth.Where) Reading {
 	n, t := f.Nails[i], f.toes[i]
+	if n.Colour == nail.Unknown { // told at the bench, or shown by its faces
+		n.Colour = now.Nails[i].Colour
+	}
 	form := claw.Assumed(n.Code, n.Shape, where.Weight)
 	length, spare, floor, rate := now.Length(i), now.Spare(i), now.ToFloor(i), now.Rate(i, where)
 	if most := state.BeyondFloor * claw.SizeFactor(where.Weight); !n.Code.Dewclaw() && floor.Mean < -most {

@@ -22,9 +22,26 @@ func Cautions(t Tool) []string {
 }
 
 // Passes is the order in which a grinder goes round a nail, always away from the foot (trade).
-func Passes(t Tool) []string {
+func Passes(t Tool) []Pass {
 	if t.Work() != Grinding {
 		return nil
 	}
-	return []string{"underside, about 45°", "tip, about 90°", "sides and top edge"}
+	return []Pass{OnUnderside, OnTip, OnSides}
 }
+
+// Pass is one way round a nail with a grinder.
+type Pass string
+
+const (
+	OnUnderside Pass = "underside"
+	OnTip       Pass = "tip"
+	OnSides     Pass = "sides" // and the top edge
+)
+
+// Words say where it goes, and at what angle (trade).
+func (p Pass) Words() string {
+	return map[Pass]string{OnUnderside: "underside, about 45°", OnTip: "tip, about 90°", OnSides: "sides and top edge"}[p]
+}
+
+// Shortens tells whether a touch there takes length; one that nobody placed does.
+func (p Pass) Shortens() bool { return p != OnSides }

@@ -207,8 +207,8 @@ func TestEveryToolHasItsCautions(t *testing.T) {
 // Common practice, no source: underside first at about 45°, tip at about 90°, then sides and top.
 func TestAGrinderGoesRoundTheNail(t *testing.T) {
 	passes := Passes(GrinderDiamond)
-	assert.Contains(t, passes[0], "45°")
-	assert.Contains(t, passes[1], "90°")
+	assert.Contains(t, passes[0].Words(), "45°")
+	assert.Contains(t, passes[1].Words(), "90°")
 	assert.Len(t, passes, 3)
 	assert.Empty(t, Passes(LargePlier))
 }

@@ -57,6 +57,15 @@ func SeenColour(told nail.Colour, faces ...Face) nail.Colour {
 	return told
 }
 
+// SignTo is the face at which a school stops on a nail of that colour.
+func SignTo(stop Stop, c nail.Colour) Face {
+	signs := signsOf(c)
+	if stop == Full {
+		return signs[1].face
+	}
+	return signs[firstSign].face
+}
+
 // of tells whether the face is one of these signs.
 func (f Face) of(signs []sign) bool {
 	return slices.ContainsFunc(signs, func(s sign) bool { return s.face == f })

@@ -96,7 +96,7 @@ func (r Nail) Check() fault.Fields {
 	within(&f, "gap_after", measure.Gap, r.GapAfter)
 	within(&f, "spare_left", measure.Quick, r.SpareLeft)
 	for i, c := range r.Cuts {
-		f.Range(fmt.Sprintf("cuts_mm[%d]", i), c, leastRecord, claw.MostLength, "mm")
+		f.Range(fmt.Sprintf("cuts_mm[%d]", i), c, LeastCut, claw.MostLength, "mm")
 	}
 	if len(r.Cuts) > mostCuts {
 		f.Add("cuts_mm", fmt.Sprintf("%d cuts", len(r.Cuts)), fmt.Sprintf("must be at most %d cuts", mostCuts))

@@ -10,6 +10,6 @@ const (
 	mostNote       = 2000
 	mostTick       = 40
 	longestMinutes = 600.0 // of a sitting
-	leastRecord    = 0.05  // the thinnest cut that can be recorded, mm: one touch of a grinder
+	LeastCut       = 0.05  // the thinnest cut that can be recorded, mm: one touch of a grinder
 	mostCuts       = 60    // a nail
 )

@@ -29,9 +29,11 @@ type Nail struct {
 	Tool         kit.Tool
 	Reaction     temper.Reaction
 	Blood        bool
-	Item         string // the piece of kit it was done with, by its id; empty when nobody said
-	TookForce    bool   // the blade had to be forced: it is blunt
-	Sure         bool   // its numbers were asked for again, and stand
+	Colour       nail.Colour // as it was seen at the bench; empty when nobody told it
+	Edged        bool        // a sliver off sides and top
+	Item         string      // the piece of kit it was done with, by its id; empty when nobody said
+	TookForce    bool        // the blade had to be forced: it is blunt
+	Sure         bool        // its numbers were asked for again, and stand
 }
 
 // Removed is what came off, mm: the difference of two measured lengths, or else the cuts.
@@ -49,18 +51,19 @@ func (r Nail) Removed() float64 {
 // LeftAlone tells whether the record says nothing of the nail itself.
 func (r Nail) LeftAlone() bool {
 	return len(r.Cuts) == 0 && r.LengthBefore == nil && r.LengthAfter == nil &&
-		r.GapBefore == nil && r.GapAfter == nil && r.SpareLeft == nil && len(r.Landmarks) == 0
+		r.GapBefore == nil && r.GapAfter == nil && r.SpareLeft == nil && len(r.Landmarks) == 0 && r.Colour == ""
 }
 
 // Sitting is one trim, of all nails or some.
 type Sitting struct {
 	On      date.Date
 	Note    string
-	Minutes *float64 // that it took; nil when nobody timed it
-	Calm    *float64 // minutes before the first sign; nil when there was none, or nobody noted it
-	Helper  bool     // somebody fed and steadied
-	Ticks   []string // what was laid out: keys of the checklist
-	Records []Nail   // in the order of the work
+	Minutes *float64   // that it took; nil when nobody timed it
+	Calm    *float64   // minutes before the first sign; nil when there was none, or nobody noted it
+	Helper  bool       // somebody fed and steadied
+	Ticks   []string   // what was laid out: keys of the checklist
+	Smooth  []nail.Paw // that a finger went round at the end
+	Records []Nail     // in the order of the work
 }
 
 // HowFar is how far a whole sitting went, told in one press.

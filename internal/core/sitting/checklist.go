@@ -131,6 +131,14 @@ func (q Question) Remedy(ticks []string) string {
 	return kit.Styptic.Remedy()
 }
 
+// Reward is when the dog is rewarded: the less sure it is, the oftener (trade: at first after every nail).
+func (q Question) Reward(p Plan) string {
+	if len(q.Past.Outings) == 0 || q.first() != temper.Plain || restless(p.Tolerance) {
+		return "A treat after every nail."
+	}
+	return "A treat after every paw."
+}
+
 // restless tells whether the dog is strained enough for a walk to help.
 func restless(t temper.Tolerance) bool {
 	return slices.ContainsFunc(t.Paws[:], func(p temper.Paw) bool { return p.Strain >= walkStrain })

@@ -12,14 +12,18 @@ type Hold struct {
 	Place    string // where the dog is, and where you are
 	Limb     string // the limb in its natural line
 	Pull     string // what to do when it pulls
+	Hands    string // which hand holds what
 }
 
 // Support is what every hold has in common.
 const Support = "Hold the toe itself between finger and thumb: dogs pull when the toe is left unsupported."
 
 // HoldOf is the hold of a paw in the dog's position (trade, common practice with no source).
-func HoldOf(paw nail.Paw, h dog.Handling) Hold {
-	hold := Hold{Paw: paw, Position: h.Position, Place: places[h.Position]}
+func HoldOf(paw nail.Paw, h dog.Handling, left bool) Hold {
+	hold := Hold{Paw: paw, Position: h.Position, Place: places[h.Position], Hands: "The foot in your left hand, the cutter in your right."}
+	if left {
+		hold.Hands = "The foot in your right hand, the cutter in your left."
+	}
 	lifted := h.Position == dog.Standing || h.Position == dog.FromStool
 	switch {
 	case paw.Hind() && lifted:
@@ -51,13 +55,13 @@ var places = map[dog.Position]string{
 }
 
 // Holds are the holds of the paws that are done on a day, in the order of the work.
-func (d Day) Holds(h dog.Handling) []Hold {
+func (d Day) Holds(h dog.Handling, left bool) []Hold {
 	var holds []Hold
 	seen := map[nail.Paw]bool{}
 	for _, s := range d.Stops {
 		if !seen[s.Code.Paw] {
 			seen[s.Code.Paw] = true
-			holds = append(holds, HoldOf(s.Code.Paw, h))
+			holds = append(holds, HoldOf(s.Code.Paw, h, left))
 		}
 	}
 	return holds

@@ -19,6 +19,7 @@ type Past struct {
 	Tools   map[nail.Code]kit.Tool `json:",omitempty"` // what each nail was last cut with
 	Tool    kit.Tool               `json:",omitempty"` // what the dog was last trimmed with
 	Ticks   []string               `json:",omitempty"` // what was laid out last time
+	Note    string                 `json:",omitempty"` // of last time
 }
 
 // Outing is a past sitting as the dog took it, with the kinds of work that something came off by.
@@ -42,7 +43,7 @@ func (p Past) And(s record.Sitting) Past {
 	for code, tool := range p.Tools {
 		tools[code] = tool
 	}
-	p.Tools, p.Ticks = tools, s.Ticks
+	p.Tools, p.Ticks, p.Note = tools, s.Ticks, s.Note
 	for _, r := range s.Records {
 		if r.Removed() > 0 {
 			p.Tool, p.Tools[r.Code] = r.Tool, r.Tool

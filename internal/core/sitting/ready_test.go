@@ -106,7 +106,7 @@ func TestCautionsOfHolding(t *testing.T) {
 func TestEveryHoldKeepsTheLimbInItsLine(t *testing.T) {
 	for _, position := range []dog.Position{dog.Standing, dog.Forward, dog.OnSide, dog.OnBack, dog.OnLap, dog.FromStool} {
 		for paw := nail.LF; paw <= nail.RH; paw++ {
-			h := HoldOf(paw, dog.Handling{Position: position})
+			h := HoldOf(paw, dog.Handling{Position: position}, false)
 			assert.NotEmpty(t, h.Place)
 			if paw.Hind() {
 				assert.Contains(t, h.Limb, "only a little")
@@ -117,7 +117,7 @@ func TestEveryHoldKeepsTheLimbInItsLine(t *testing.T) {
 			}
 		}
 	}
-	assert.Contains(t, HoldOf(nail.LF, dog.Handling{Sore: true}).Pull, "stand or lean")
+	assert.Contains(t, HoldOf(nail.LF, dog.Handling{Sore: true}, false).Pull, "stand or lean")
 }
 
 func TestMoodsByPaw(t *testing.T) {

@@ -15,18 +15,19 @@ import (
 
 // Question is all that a plan depends on.
 type Question struct {
-	Today    date.Date
-	Dog      dog.Dog
-	Feet     feet.Feet
-	Terms    outlook.Terms
-	Nails    []outlook.Planned // the verdict on each nail today
-	Past     Past
-	Hair     bool // seen between the pads
-	Hand     kit.Hand
-	Kit      []kit.Piece
-	Helper   bool // somebody is there to feed and steady
-	Training Training
-	Closed   []date.Span // holidays: nobody works then
+	Today      date.Date
+	Dog        dog.Dog
+	Feet       feet.Feet
+	Terms      outlook.Terms
+	Nails      []outlook.Planned // the verdict on each nail today
+	Past       Past
+	Hair       bool // seen between the pads
+	Hand       kit.Hand
+	Kit        []kit.Piece
+	LeftHanded bool // the cutter is in the left hand
+	Helper     bool // somebody is there to feed and steady
+	Training   Training
+	Closed     []date.Span // holidays: nobody works then
 }
 
 // Training is what the dog is still being taught, and may therefore not be done with.
@@ -41,8 +42,26 @@ func (q Question) tolerance(work kit.Work) temper.Tolerance {
 	if len(past) == 0 {
 		past = q.Past.by("")
 	}
-	told := temper.Told{Nails: q.Dog.Handling.MostNails, Minutes: q.Dog.Handling.MostMinutes}
+	told := temper.Told{Nails: q.Dog.Handling.MostNails, Minutes: q.Dog.Handling.MostMinutes, First: q.first()}
 	return temper.Learn(q.Dog.AgeWeeks(q.Today), past, told)
+}
+
+// first is why this dog begins with a few nails.
+func (q Question) first() temper.First {
+	switch {
+	case q.Dog.Takes == dog.Frightened || q.Dog.Takes == dog.Bites:
+		return temper.Frightened
+	case q.Hand == kit.NewHand:
+		return temper.NewHand
+	default:
+		return temper.Plain
+	}
+}
+
+// Gently tells whether the ladder is worth offering before any nail: the dog was never done here, and is
+// frightened, bites, or is a puppy.
+func (q Question) Gently() bool {
+	return len(q.Past.Outings) == 0 && (q.first() == temper.Frightened || temper.Puppy(q.Dog.AgeWeeks(q.Today)))
 }
 
 // Pace is how long a nail takes with one kind of work.

@@ -33,6 +33,7 @@ type Event struct {
 	After  *measure.Number // after it
 	Gap    *measure.Number // to the floor, at the end
 	Left   *measure.Number // spare seen at the trim's end
+	Colour nail.Colour     // as it was told that day; empty when it was not
 	Work
 }
 

@@ -5,6 +5,8 @@ const (
 	puppyUntil      = 17.0 // weeks: eight weeks and the two months of handling after them (trade)
 	puppyNails      = 2    // a nail or two at a time (trade)
 	puppyMinutes    = 5
+	firstPaw        = 4  // nails of a new hand's first time with a dog
+	firstNails      = 2  // of a frightened dog's
 	usualMinutes    = 30 // of a sitting, its breaks within
 	lastSittings    = 3  // that tell what a dog takes
 	nailsMore       = 2  // than last time, when it was calm throughout

@@ -66,7 +66,7 @@ func TestAPuppyTakesANailOrTwo(t *testing.T) {
 
 func TestWhatIsToldStands(t *testing.T) {
 	nails, minutes := 4, 7.0
-	l := Learn(adult, []Outing{sat(nail.LF, "cF")}, Told{&nails, &minutes})
+	l := Learn(adult, []Outing{sat(nail.LF, "cF")}, Told{Nails: &nails, Minutes: &minutes})
 	assert.Equal(t, 4.0, l.Nails.Most)
 	assert.Equal(t, estimate.Told, l.Minutes.Source)
 }

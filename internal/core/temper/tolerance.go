@@ -52,18 +52,40 @@ type Paw struct {
 type Told struct {
 	Nails   *int
 	Minutes *float64
+	First   First
+}
+
+// First is why a dog begins with a few nails, and goes on from what it took: nobody knows it yet.
+type First string
+
+const (
+	Plain      First = ""           // nothing against all of them
+	NewHand    First = "new_hand"   // whoever trims has never done a dog
+	Frightened First = "frightened" // or bites: never force it
+)
+
+// start is how many nails a dog begins with.
+func (f First) start() Limit {
+	switch f {
+	case NewHand:
+		return Limit{firstPaw, estimate.Assumed, "a new hand and a new dog: one paw is enough, and the next time more"}
+	case Frightened:
+		return Limit{firstNails, estimate.Assumed, "frightened: a nail or two, or the ladder first, and never by force"}
+	default:
+		return Limit{math.Inf(1), estimate.Assumed, "no limit known yet"}
+	}
 }
 
 // Learn works out what a dog of that age in weeks takes, from its sittings, oldest first.
 func Learn(ageWeeks float64, outings []Outing, told Told) Tolerance {
 	t := Tolerance{
-		Nails:   limit("nails", math.Inf(1), nailsMore, nailsOf(outings)),
-		Minutes: limit("minutes", usualMinutes, 0, minutesOf(outings)),
+		Nails:   limit("nails", told.First.start(), nailsMore, nailsOf(outings)),
+		Minutes: limit("minutes", Limit{usualMinutes, estimate.Assumed, fmt.Sprintf("%d minutes, until this dog's sittings tell", usualMinutes)}, 0, minutesOf(outings)),
 	}
 	if calm, known := calmFor(outings); known {
 		t.Calm = &calm
 	}
-	if ageWeeks < puppyUntil {
+	if Puppy(ageWeeks) {
 		t.Nails = lower(t.Nails, Limit{puppyNails, estimate.Assumed, "a puppy: a nail or two at a time"})
 		t.Minutes = lower(t.Minutes, Limit{puppyMinutes, estimate.Assumed, "a puppy: a few minutes"})
 	}
@@ -78,6 +100,9 @@ func Learn(ageWeeks float64, outings []Outing, told Told) Tolerance {
 	}
 	return t
 }
+
+// Puppy tells whether a dog so many weeks old is still taught that being handled is nothing.
+func Puppy(ageWeeks float64) bool { return ageWeeks < puppyUntil }
 
 func lower(a, b Limit) Limit {
 	if b.Most < a.Most {
@@ -94,13 +119,10 @@ type taken struct {
 
 // limit is learnt from the last sittings: what the dog took before it had enough, the least of
 // them. Where the last time it had enough lies further back, it is a little more than the most
-// since; where it never had, nothing limits it but what is usual.
-func limit(unit string, usual, more float64, all []taken) Limit {
+// since; where it never had, nothing limits it but what it begins with, and a little more than it took.
+func limit(unit string, start Limit, more float64, all []taken) Limit {
 	if len(all) == 0 {
-		if math.IsInf(usual, 1) {
-			return Limit{usual, estimate.Assumed, "no limit known yet"}
-		}
-		return Limit{usual, estimate.Assumed, fmt.Sprintf("%.0f %s, until this dog's sittings tell", usual, unit)}
+		return start
 	}
 	since := all // the last time that the dog had enough
 	for i, t := range all {
@@ -109,9 +131,9 @@ func limit(unit string, usual, more float64, all []taken) Limit {
 		}
 	}
 	if !since[0].enough {
-		most := usual
+		most := start.Most
 		for _, t := range all {
-			most = math.Max(most, t.amount)
+			most = math.Max(most, t.amount+more)
 		}
 		return Limit{most, estimate.Learnt, fmt.Sprintf("took %.0f %s last time without trouble", all[len(all)-1].amount, unit)}
 	}
@@ -222,7 +244,7 @@ func learnPaw(paw nail.Paw, outings []Outing) Paw {
 		}
 		all, strains = append(all, one), append(strains, float64(worst.Strain()))
 	}
-	p := Paw{Nails: limit("nails", math.Inf(1), nailsMore, all), Touched: len(all) > 0}
+	p := Paw{Nails: limit("nails", Plain.start(), nailsMore, all), Touched: len(all) > 0}
 	recent := strains[max(0, len(strains)-lastSittings):]
 	for _, strain := range recent {
 		p.Strain += strain / float64(len(recent))

@@ -116,6 +116,15 @@ func (v Verdict) Cuts() []float64 {
 	return cuts
 }
 
+// Every is all the slivers that may come off, each after a look, mm; none where the nail is not trimmed.
+func (v Verdict) Every() []float64 {
+	all := make([]float64, v.Most())
+	for i := range all {
+		all[i] = v.Sliver(i)
+	}
+	return all
+}
+
 // Sliver is how thick the sliver is that comes after so many, mm: the first may be a tip's.
 func (s Step) Sliver(after int) float64 {
 	if after == 0 {

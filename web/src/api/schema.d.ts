@@ -772,7 +772,7 @@ export interface components {
          */
         Voice: "eye" | "number";
         /** @enum {string} */
-        EventKind: "started" | "tool" | "measured" | "landmark" | "cut" | "touch" | "face" | "force" | "blood" | "blood_stopped" | "still_bleeding" | "reaction" | "skipped" | "done" | "note" | "ended" | "undone";
+        EventKind: "started" | "tool" | "measured" | "landmark" | "unclear" | "colour" | "cut" | "touch" | "edges" | "face" | "smooth" | "force" | "blood" | "blood_stopped" | "still_bleeding" | "reaction" | "skipped" | "done" | "note" | "ended" | "undone";
         /**
          * @description what a number was read with: a caliper or anything else that shows mm; a feeler, which passes or does not; the eye alone
          * @enum {string}
@@ -784,6 +784,21 @@ export interface components {
             /** @description one standard deviation; a feeler has its own */
             sd_mm?: number;
         };
+        /**
+         * @description where round the nail a grinder is; the sides and the top edge shorten nothing
+         * @enum {string}
+         */
+        Pass: "underside" | "tip" | "sides";
+        /**
+         * @description the one question that comes next on a nail: its colour, where the quick ends, take a sliver, what the end shows, run a finger round it
+         * @enum {string}
+         */
+        Ask: "colour" | "landmark" | "sliver" | "face" | "smooth";
+        /**
+         * @description the whole nail in one press once it is done, or one question after the other
+         * @enum {string}
+         */
+        Pace: "press" | "steps";
         /** @enum {string} */
         Measure: "length_before" | "length_after" | "gap_before" | "gap_after" | "spare_left";
         /**
@@ -826,6 +841,8 @@ export interface components {
             coin_mm?: number;
             end_point?: components["schemas"]["EndPoint"];
             hand?: components["schemas"]["Hand"];
+            /** @description the cutter is in the left hand */
+            left_handed?: boolean;
         };
         /** @description Days from one to another, both of them in it */
         Span: {
@@ -1163,6 +1180,14 @@ export interface components {
             training: string;
             /** @description that may not be trimmed yet */
             training_paws: components["schemas"]["Paw"][];
+            /** @description ways to begin with a dog whose feet nobody has told anything of, the best first; else none */
+            first_steps: components["schemas"]["FirstStep"][];
+        };
+        FirstStep: {
+            /** @enum {string} */
+            way: "ladder" | "walk" | "nail";
+            words: string;
+            why: string;
         };
         /** @description Net or gross growth with its middle 90 % */
         Rate: {
@@ -1491,6 +1516,8 @@ export interface components {
             limb: string;
             /** @description what to do when it pulls */
             pull: string;
+            /** @description which hand holds what */
+            hands: string;
         };
         /** @description One thing to lay out or to do before the first nail */
         Thing: {
@@ -1539,6 +1566,10 @@ export interface components {
             cut_mm: number;
             /** @description at most, this one among them; a look after each */
             slivers: number;
+            /** @description each of them, in their order; none where the nail is not trimmed */
+            slivers_mm: number[];
+            /** @description of them, until the sign shows */
+            likely: number;
             /** @description spare that is believed to be left */
             left_mm: number;
             because: string;
@@ -1575,6 +1606,8 @@ export interface components {
             calm_minutes?: number;
             /** @description half as much, since a helper is wanted and nobody is there */
             alone: boolean;
+            /** @description never done here, and frightened, biting or a puppy: the ladder is worth beginning before any nail */
+            gently: boolean;
             /** @description today's paws, in the order of the work */
             holds: components["schemas"]["Hold"][];
             /** @description what every hold has in common */
@@ -1662,6 +1695,11 @@ export interface components {
             /** Format: date-time */
             at: string;
             kind: components["schemas"]["EventKind"];
+            /** @description the press that told it together with others: they are undone as one */
+            press?: string;
+            paw?: components["schemas"]["Paw"];
+            colour?: components["schemas"]["Colour"];
+            pass?: components["schemas"]["Pass"];
             nail?: components["schemas"]["NailCode"];
             mm?: number;
             by?: components["schemas"]["Means"];
@@ -1670,7 +1708,7 @@ export interface components {
             measure?: components["schemas"]["Measure"];
             landmark?: components["schemas"]["Landmark"];
             face?: components["schemas"]["Face"];
-            /** @description the event that it is about: the cut of a face, what is undone */
+            /** @description the event that it is about: the cut of a face, the event or the press that is undone */
             of?: string;
             reaction?: components["schemas"]["Reaction"];
             tool?: components["schemas"]["Tool"];
@@ -1719,6 +1757,18 @@ export interface components {
             spare: components["schemas"]["SpareRange"];
             advice: components["schemas"]["BenchAdvice"];
             landmarks: components["schemas"]["Landmark"][];
+            /** @description something was told of it before this sitting */
+            known: boolean;
+            pace: components["schemas"]["Pace"];
+            asks?: components["schemas"]["Ask"];
+            /** @description the sliver of light grey */
+            thin_mm: number;
+            stop_at: components["schemas"]["Face"];
+            landmark: components["schemas"]["Landmark"];
+            /** @description three places of it to choose from, from the tip, nearest first */
+            landmark_mm: number[];
+            /** @description a sliver came off sides and top */
+            edged: boolean;
         };
         Bench: {
             sitting_id: components["schemas"]["Id"];
@@ -1763,7 +1813,24 @@ export interface components {
             touch_mm: number;
             speed?: components["schemas"]["Speed"];
             /** @description the order in which a grinder goes round a nail; empty for any other tool */
-            passes: string[];
+            passes: components["schemas"]["PassWords"][];
+            school: components["schemas"]["School"];
+            /** @description of today's paws, in the order of the work */
+            holds: components["schemas"]["Hold"][];
+            /** @description what every hold has in common */
+            support: string;
+            /** @description when the dog is rewarded */
+            reward: string;
+            /** @description before the first sign, at its last sittings: a break before that; none when nobody noted it */
+            calm_minutes?: number;
+            /** @description of last time; empty when there was none */
+            last_note: string;
+            /** @description paws that a finger went round */
+            smooth: components["schemas"]["Paw"][];
+        };
+        PassWords: {
+            pass: components["schemas"]["Pass"];
+            words: string;
         };
         /** @description what undo would take back; none when there is nothing */
         LastEvent: {
@@ -2037,6 +2104,8 @@ export interface components {
             /** @description none when it never gets there */
             days_to_floor?: number;
             schools: components["schemas"]["SchoolCut"][];
+            /** @description where they run, as this dog's nails are cut */
+            slivers: components["schemas"]["Outline"][];
         };
         /** @description the last length that somebody read, less what came off after it */
         MeasuredLength: {
@@ -2738,6 +2807,8 @@ export interface operations {
             query?: {
                 /** @description spare to leave; the user's own when not given */
                 margin_mm?: number;
+                /** @description slivers that come off one after the other, to be drawn */
+                slivers_mm?: number[];
             };
             header?: never;
             path: {
