@@ -62,53 +62,106 @@ func (p page) saved() {
 	p.require(err, "everything saved")
 }
 
-// Two buttons are enough for a whole dog: the advised cut, and this nail is finished.
-func TestAWholeDogByPedalAlone(t *testing.T) {
-	program := start(t, "demo", "--today", day, "--listen", anywhere)
-	id := program.dogs()["Gantry"]
-	p := tab(t, browser(t), program.address)
-	at := atBench(p, program, id)
-	today := p.toGo()
-	require.Greater(t, today, 3)
-	for left := today - 1; left >= 0; left-- {
-		p.sees("0 cuts")
-		p.keys("PageDown")
-		p.sees("1 cut")
-		p.saved()
-		p.keys("PageUp")
-		p.sees(fmt.Sprintf("%d to go today", left))
+// One press a nail is enough for a whole dog, by keys, by a two-button pedal, and by thumb: as planned, or
+// what the end shows.
+func TestAWholeDogIsAPressANail(t *testing.T) {
+	for way, told := range map[string]func(p page, nail int){
+		"keys": func(p page, nail int) {
+			if nail%3 == 0 {
+				p.keys("+ 3") // one sliver more than was likely, and the dark centre
+			} else {
+				p.keys("3")
+			}
+		},
+		"pedal": func(p page, nail int) { p.keys([]string{"PageDown", "PageUp"}[nail%2]) },
+		"thumb": func(p page, nail int) { p.press(".faces button", "light grey") },
+	} {
+		t.Run(way, func(t *testing.T) {
+			program := start(t, "demo", "--today", day, "--listen", anywhere)
+			id := program.dogs()["Gantry"]
+			p := tab(t, browser(t), program.address)
+			if way == "thumb" {
+				p.size(390, 844)
+			}
+			at := atBench(p, program, id)
+			today, presses := p.toGo(), 0
+			require.Greater(t, today, 3)
+			for left := today - 1; left >= 0; left-- {
+				p.sees("Up to")
+				told(p, presses)
+				presses++
+				p.sees(fmt.Sprintf("%d to go today", left))
+			}
+			assert.Equal(t, today, presses)
+			p.keys("PageDown") // the pedal ends the sitting
+			p.sees("Gantry is done")
+			var b bench
+			program.get(at, &b)
+			assert.True(t, b.Ended)
+			assert.Equal(t, today, program.dog(id).Sittings[0].Nails)
+		})
 	}
-	p.keys("PageDown")
-	p.sees("Gantry is done")
-	var b bench
-	program.get(at, &b)
-	assert.True(t, b.Ended)
-	assert.Equal(t, today, b.cuts())
-	assert.Equal(t, today, program.dog(id).Sittings[0].Nails)
 }
 
-// What the eye sees on the face overrules the number, and undo takes any of it back.
-func TestTheFaceOverrulesTheNumber(t *testing.T) {
+// A nail told in one press is taken back in one.
+func TestAPressIsUndoneAsOne(t *testing.T) {
+	program := start(t, "demo", "--today", day, "--listen", anywhere)
+	p := tab(t, browser(t), program.address)
+	at := atBench(p, program, program.dogs()["Gantry"])
+	p.keys("3")
+	p.sees("1 done")
+	p.saved()
+	p.keys("u")
+	p.sees("0 done")
+	p.sees("Up to")
+	p.saved()
+	var b bench
+	program.get(at, &b)
+	assert.Zero(t, b.cuts())
+}
+
+// A new hand is asked one thing at a time, and no cut can be pressed before the last face is told. What
+// the eye sees overrules the number, and undo takes any of it back.
+func TestStepByStep(t *testing.T) {
 	program, p := keeper(t)
 	atBench(p, program, program.dogs()["Moss"])
-	p.sees("Cut 0.3 mm, look") // the very tip: the first nail is never a refusal
-	p.fill("bench-number", "3.5")
-	p.keys("Enter")
-	p.sees("Cut 0.5 mm, look")
-	p.sees("That the next one bleeds:")
-	p.press("h1", "Moss") // out of the number
-	p.keys("Space")
-	p.sees("1 cut")
+	p.sees("4 to go today") // a new hand and a new dog
+	p.sees("Light or dark?")
+	p.press("button", "Cannot tell")
+	p.sees("Where does the groove end")
 	p.saved()
+	p.press(".under", "") // the mark goes where it is pressed
+	p.find("button", "Here: .* from the tip")
 	p.keys("2")
+	p.sees("Cut 0.5 mm, look")
+	p.sees("That it bleeds:")
+	p.saved()
+	p.keys("Space")
+	p.sees("What does the end show?")
+	p.saved()
+	p.keys("Space t") // no cut before the face is told
+	p.sees("1 cut")
+	p.keys("2")
+	p.sees("mm, look")
+	p.saved()
+	p.keys("Space")
+	p.sees("2 cuts")
 	p.saved()
 	p.keys("6") // of the seven that a nail of unknown colour may show
 	p.sees("dot: the quick is right behind it")
-	p.sees("Smooth it: done")
+	p.sees("Smooth: done")
 	p.keys("u")
-	p.sees("mm, look")
+	p.sees("What does the end show?")
 	p.keys("s")
 	p.find(".code", "LH3")
+}
+
+// grinder takes a grinder in the hand.
+func (p page) grinder() {
+	p.t.Helper()
+	require.NoError(p.t, p.find("#tool", "").Select([]string{"sanding band"}, true, rod.SelectorTypeText))
+	p.sees("at most 3 s on the nail")
+	p.saved()
 }
 
 func TestBloodStopsTheNailAndIsNotLost(t *testing.T) {
@@ -159,6 +212,7 @@ func TestKillingTheServerTenTimesLosesNoTap(t *testing.T) {
 	p := tab(t, browser(t), program.address)
 	firstDog(p)
 	at := atBench(p, program, program.dogs()["Moss"])
+	p.grinder()
 	port := program.port()
 	moment := rand.New(rand.NewPCG(4, 2))
 	taps := 0
@@ -174,7 +228,7 @@ func TestKillingTheServerTenTimesLosesNoTap(t *testing.T) {
 		program.kill()
 		tap()
 		p.sees("Kept here, not yet saved")
-		p.sees("half a millimetre at most, stop at any dark centre")
+		p.sees("look at the face after each, stop at any dark centre")
 		program = serve(t, data, day, port)
 		if moment.IntN(2) == 0 { // the tab was closed meanwhile, and is opened again
 			p.open(p.MustInfo().URL)
@@ -196,19 +250,20 @@ func TestTwoBrowsersOnOneSitting(t *testing.T) {
 	id := program.dogs()["Fig"]
 	first := tab(t, browser(t), program.address)
 	at := atBench(first, program, id)
+	first.grinder()
 	first.keys("t t")
-	first.sees("2 cuts")
+	first.sees("2 touches")
 	first.saved()
 	second := tab(t, browser(t), program.address+"/dogs/"+id)
 	second.press("a", "Go on at the bench")
-	second.sees("2 cuts") // told by the other
+	second.sees("2 touches") // told by the other
 	second.keys("t")
 	second.saved()
-	first.sees("3 cuts")
+	first.sees("3 touches")
 	second.open(program.address + "/dogs/" + id + "/ready")
 	second.sees("Go on at the bench") // no second sitting beside the one under way
 	second.keys("g b")
-	second.sees("3 cuts")
+	second.sees("3 touches")
 	var b bench
 	program.get(at, &b)
 	assert.Equal(t, 3, b.cuts())

@@ -50,8 +50,9 @@ func TestAnotherBookAtTheAddressTakesNoTap(t *testing.T) {
 	p := tab(t, browser(t), program.address)
 	firstDog(p)
 	at := atBench(p, program, program.dogs()["Moss"])
+	p.grinder()
 	p.keys("t")
-	p.sees("1 cut")
+	p.sees("1 touch")
 	p.saved()
 	port, address := program.port(), p.MustInfo().URL
 	program.kill()
@@ -106,6 +107,7 @@ func TestASittingOnItsWayIsNotTheNextOne(t *testing.T) {
 func TestANumberWithoutItsPointIsAskedAbout(t *testing.T) {
 	program, p := keeper(t)
 	atBench(p, program, program.dogs()["Moss"])
+	p.press("summary", "a number")
 	p.fill("bench-number", "35")
 	p.keys("Enter")
 	p.sees("longer than this nail")
@@ -113,5 +115,7 @@ func TestANumberWithoutItsPointIsAskedAbout(t *testing.T) {
 	p.press("button", "Forget it")
 	p.fill("bench-number", "3.5")
 	p.keys("Enter")
+	p.saved()
+	p.press("button", "Cannot tell") // its colour
 	p.sees("mm, look")
 }

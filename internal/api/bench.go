@@ -73,7 +73,7 @@ func (h handlers) bench(ctx context.Context, dogID, sittingID uuid.UUID) (contra
 func benchAdvice(n bench.Nail) contract.BenchAdvice {
 	v := n.Verdict
 	out := contract.BenchAdvice{
-		Kind: v.Kind, Action: contract.BenchAdviceAction(v.Action), CutMm: v.MM, Slivers: v.Slivers, SliversMm: v.Every(), Likely: v.Likely, LeftMm: v.Left,
+		Kind: v.Kind, Action: contract.BenchAdviceAction(v.Action), CutMm: v.MM, Slivers: v.Slivers, SliversMm: v.Every(), SliverMm: v.Going, MostMm: v.MostMM(), Likely: v.Likely, LeftMm: v.Left,
 		Because: v.Because, Eye: v.Eye, Risk: v.Risk, Chance: verdict.Chance(v.Risk),
 	}
 	if v.Action == verdict.Sliver && v.Touch {

@@ -113,6 +113,13 @@ export const landmarks: Record<Schemas['Landmark'], string> = {
 export const measures: Record<Schemas['Measure'], string> = {
   length_before: 'length before', length_after: 'length after', gap_before: 'gap before', gap_after: 'gap after', spare_left: 'spare left',
 }
+/** The sign at which to stop, within a sentence. */
+export const stopSigns: Partial<Record<Schemas['Face'], string>> = { dark_centre: 'the dark centre', dot: 'the dot', blush: 'the pinkish face', pink_dot: 'the pink dot' }
+export const asks: Record<Schemas['Ask'], string> = {
+  colour: 'Light or dark?', landmark: 'Where does the quick end?', sliver: 'Take it, then look', face: 'What does the end show?', smooth: 'Run a finger round the edge: smooth?',
+}
+/** What people note of a sitting, in one press. */
+export const phrases = ['calm throughout', 'half asleep', 'better with treats', 'did not like the sound', 'did not like hind paws', 'needs a second pair of hands', 'bath before', 'bath after', 'hair cleared from the pads', 'hair wetted down', 'mesh over the paw', 'horn was wet: faces hard to read']
 export const endPoints: Record<Schemas['EndPoint'], string> = { first_sign: 'stop at the first sign', full: 'thin slivers until the dot' }
 
 export const howFar: Record<NonNullable<Schemas['SittingInput']['how_far']>, string> = {

@@ -172,13 +172,13 @@ export const useForecast = (dogId: MaybeRefOrGetter<string>) =>
   })
 
 /** One nail in section; the picture stays while another margin is asked for. */
-export const useSection = (dogId: MaybeRefOrGetter<string>, code: MaybeRefOrGetter<string>, margin: MaybeRefOrGetter<number | undefined>) =>
+export const useSection = (dogId: MaybeRefOrGetter<string>, code: MaybeRefOrGetter<string>, margin: MaybeRefOrGetter<number | undefined>, slivers: MaybeRefOrGetter<number[]> = []) =>
   useQuery({
-    queryKey: ['section', dogId, code, margin],
+    queryKey: ['section', dogId, code, margin, slivers],
     queryFn: () =>
       answered(
         client.GET('/api/dogs/{dog_id}/nails/{code}', {
-          params: { path: { dog_id: toValue(dogId), code: toValue(code) as Schemas['NailCode'] }, query: { margin_mm: toValue(margin) } },
+          params: { path: { dog_id: toValue(dogId), code: toValue(code) as Schemas['NailCode'] }, query: { margin_mm: toValue(margin), slivers_mm: toValue(slivers) } },
         }),
       ),
     placeholderData: keepPreviousData,

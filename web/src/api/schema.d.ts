@@ -1568,6 +1568,10 @@ export interface components {
             slivers: number;
             /** @description each of them, in their order; none where the nail is not trimmed */
             slivers_mm: number[];
+            /** @description how thick they are */
+            sliver_mm: number;
+            /** @description what they come to */
+            most_mm: number;
             /** @description of them, until the sign shows */
             likely: number;
             /** @description spare that is believed to be left */

@@ -4,15 +4,16 @@ import { now } from './day'
 import { kept } from './kept'
 import { asideOf, drop, forgetAside, put, putAside, waiting, type Aside, type Waiting } from './outbox'
 
-type Told = Omit<Schemas['Event'], 'id' | 'at'>
+/** What is told; with an id of its own where another event names it. */
+export type Told = Omit<Schemas['Event'], 'id' | 'at'> & { id?: string }
 
 /** What the advice falls back to when the server, which reckons it, is away. */
 const away: Schemas['BenchAdvice'] = {
-  kind: 'trim', action: 'sliver', cut_mm: 0.5, slivers: 1, left_mm: 0, risk: 0, chance: '', eye: true,
-  because: 'Fribbet does not answer: look at the face, half a millimetre at most, stop at any dark centre',
+  kind: 'trim', action: 'sliver', cut_mm: 0, slivers: 1, slivers_mm: [], sliver_mm: 0, most_mm: 0, likely: 1, left_mm: 0, risk: 0, chance: '', eye: true,
+  because: 'Fribbet does not answer: thin slivers, look at the face after each, stop at any dark centre',
 }
 
-const stamped = (told: Told) => ({ ...told, id: crypto.randomUUID(), at: now().toISOString() })
+const stamped = (told: Told) => ({ ...told, id: told.id ?? crypto.randomUUID(), at: now().toISOString() })
 
 /** Begins a sitting: its first event waits here until the server has it. */
 export async function beginSitting(dog: string, told: Told) {
@@ -41,13 +42,12 @@ export function useBench(dog: string, sitting: string) {
     unreachable.value = false
   }
 
-  async function tell(told: Told) {
+  /** Tells what one press says: all of it is kept before any of it is sent. */
+  async function tell(...all: Told[]) {
     refusal.value = null
-    const event = stamped(told)
-    await put({ dog, sitting, event })
+    for (const told of all) await put({ dog, sitting, event: stamped(told) })
     pending.value = await waiting(sitting)
     void flush()
-    return event.id
   }
 
   /** Sends what waits, oldest first; taps that come meanwhile go with the next turn. */
@@ -107,32 +107,47 @@ export function useBench(dog: string, sitting: string) {
   return { bench, pending, aside, unreckoned, refusal, unreachable, tell, settleAside, flush, forget: last.drop }
 }
 
-/** The server's last answer with what waits shown over it. It reckons nothing: a nail with news has the eye's advice until the server answers. */
+/**
+ * The server's last answer with what waits shown over it. It reckons nothing: a nail with news follows its
+ * last verdict and the eye's rules until the server answers, and one that was to stop is not cut.
+ */
 function over(bench: Schemas['Bench'], pending: Waiting[]): Schemas['Bench'] {
   const undone = new Set(pending.flatMap((w) => (w.event.kind === 'undone' && w.event.of ? [w.event.of] : [])))
+  const gone = (e: Schemas['Event']) => undone.has(e.id) || (e.press !== undefined && undone.has(e.press))
   const shown: Schemas['Bench'] = { ...bench, nails: bench.nails.map((n) => ({ ...n, cuts: n.cuts.filter((c) => !undone.has(c.id)).map((c) => ({ ...c })) })) }
   for (const { event: e } of pending) {
-    if (undone.has(e.id)) continue
+    if (gone(e)) continue
     if (e.kind === 'tool') Object.assign(shown, { tool: e.tool, item_id: e.item_id })
     if (e.kind === 'ended') shown.ended = true
+    if (e.kind === 'note') shown.note = e.note ?? ''
+    if (e.kind === 'smooth' && e.paw) shown.smooth = [...shown.smooth, e.paw]
     const nail = shown.nails.find((n) => n.code === e.nail)
-    if (!nail) continue
-    if (e.kind === 'cut' || e.kind === 'touch') nail.cuts.push({ id: e.id, mm: e.mm ?? 0, touch: e.kind === 'touch' })
-    if (e.kind === 'face') Object.assign(nail.cuts.find((c) => c.id === e.of) ?? {}, { face: e.face })
-    if (e.kind === 'blood' || e.face === 'blood') nail.blood = true
-    if (e.kind === 'skipped') nail.skipped = true
-    if (e.kind === 'done') nail.done = true
-    if (e.kind === 'blood_stopped') nail.stopped = true
-    if (e.kind === 'still_bleeding') nail.bleeding = true
-    if (e.kind === 'reaction' && e.reaction) nail.reaction = e.reaction
-    const face = nail.cuts[nail.cuts.length - 1]?.face
-    const stops = nail.blood || nail.done || nail.skipped || (face !== undefined && (bench.stopping ?? [face]).includes(face))
-    nail.advice = stops ? { ...away, action: 'stop', cut_mm: 0 } : away
+    if (nail) follow(nail, e, bench.stopping ?? [])
   }
-  const open = pending.filter((w) => w.event.kind !== 'undone' && !undone.has(w.event.id))
+  const open = pending.filter((w) => w.event.kind !== 'undone' && !gone(w.event))
   if (open.length > 0) {
     const e = open[open.length - 1].event
-    shown.last = { id: e.id, kind: e.kind, nail: e.nail }
+    shown.last = { id: e.press ?? e.id, kind: e.kind, nail: e.nail }
   }
   return shown
+}
+
+/** What one event does to its nail, as far as the eye's rules go. */
+function follow(nail: Schemas['BenchNail'], e: Schemas['Event'], stopping: Schemas['Face'][]) {
+  const stopped = nail.advice.action === 'stop' || nail.advice.action === 'ask'
+  if ((e.kind === 'cut' || e.kind === 'touch') && e.pass !== 'sides') nail.cuts.push({ id: e.id, mm: e.mm ?? 0, touch: e.kind === 'touch' })
+  if (e.kind === 'face') Object.assign(nail.cuts.find((c) => c.id === e.of) ?? {}, { face: e.face })
+  if (e.kind === 'blood' || e.face === 'blood') nail.blood = true
+  if (e.kind === 'skipped') nail.skipped = true
+  if (e.kind === 'done') nail.done = true
+  if (e.kind === 'edges' || e.pass === 'sides') nail.edged = true
+  if (e.kind === 'blood_stopped') nail.stopped = true
+  if (e.kind === 'still_bleeding') nail.bleeding = true
+  if (e.kind === 'reaction' && e.reaction) nail.reaction = e.reaction
+  if (e.kind === 'colour' && e.colour) nail.colour = e.colour
+  const face = nail.cuts[nail.cuts.length - 1]?.face
+  const closed = nail.blood || nail.done || nail.skipped
+  const stops = closed || (face !== undefined && stopping.includes(face)) || (stopped && nail.cuts.length > 0)
+  nail.advice = stops ? { ...away, action: 'stop' } : { ...away, action: nail.advice.action === 'ask' ? 'sliver' : nail.advice.action, cut_mm: nail.thin_mm, slivers_mm: [nail.thin_mm], sliver_mm: nail.thin_mm, most_mm: nail.thin_mm }
+  nail.asks = closed ? undefined : nail.cuts.length > 0 && face === undefined ? 'face' : e.kind === 'colour' && !nail.known ? 'landmark' : stops ? 'smooth' : 'sliver'
 }

@@ -4,8 +4,8 @@ import type { Schemas } from '../api/client'
 import { useUnits } from '../units'
 import { boxOf, cutEdges, pathOf, saveDrawing } from './geometry'
 
-/** One nail in section, to scale, with a cut drawn on it; a day turns it out along its arc. */
-const props = defineProps<{ section: Schemas['Section']; cut: Schemas['SchoolCut']; day?: number; small?: boolean; title: string }>()
+/** One nail in section, to scale, with a cut or slivers drawn on it; a day turns it out along its arc. */
+const props = defineProps<{ section: Schemas['Section']; cut?: Schemas['SchoolCut']; day?: number; small?: boolean; title: string }>()
 const svg = useTemplateRef('svg')
 const clip = useId()
 const { length } = useUnits()
@@ -14,7 +14,8 @@ const hasFloor = computed(() => props.section.bar.group !== 'dewclaw')
 /** A nail on the floor turns no further: it presses. */
 const turn = computed(() => Math.min(props.day ?? 0, props.section.days_to_floor ?? Infinity) * props.section.turn_deg_day)
 const centre = computed(() => `${props.section.centre[0]}, ${-props.section.centre[1]}`)
-const edges = computed(() => cutEdges(props.section.outline, props.cut.outline))
+const left = computed(() => props.cut?.outline ?? props.section.outline)
+const edges = computed(() => (props.cut ? cutEdges(props.section.outline, props.cut.outline) : []))
 /** The horn that has come out behind the turned nail: its first edge, swept back to the coat line. */
 const fresh = computed(() => {
   const from = props.section.outline[0]
@@ -37,7 +38,7 @@ defineExpose({ save: (name: string) => svg.value && saveDrawing(svg.value, name)
     <path v-if="turn > 0" class="horn" :d="fresh" />
     <g :transform="`rotate(${turn} ${centre})`">
       <path class="off" :d="pathOf(section.outline)" />
-      <path class="horn" :d="pathOf(cut.outline)" />
+      <path class="horn" :d="pathOf(left)" />
       <clipPath :id="clip"><path :d="pathOf(section.outline)" /></clipPath>
       <g :clip-path="`url(#${clip})`">
         <path class="quick-long" :d="pathOf(section.quick_long)" />
@@ -46,7 +47,8 @@ defineExpose({ save: (name: string) => svg.value && saveDrawing(svg.value, name)
       </g>
       <path class="outline" :d="pathOf(section.outline)" />
       <line v-for="([p, q], i) in edges" :key="i" class="cut" :x1="p[0]" :y1="-p[1]" :x2="q[0]" :y2="-q[1]" />
-      <template v-if="!small">
+      <line v-for="([p, q], i) in section.slivers" :key="`sliver ${i}`" class="sliver" :x1="p[0]" :y1="-p[1]" :x2="q[0]" :y2="-q[1]" />
+      <template v-if="!small && section.slivers.length === 0">
         <circle class="landmark" :cx="section.groove[0]" :cy="-section.groove[1]" r="0.22" />
         <circle class="landmark" :cx="section.hook[0]" :cy="-section.hook[1]" r="0.22" />
         <text :x="section.hook[0] + 0.5" :y="-section.hook[1] - 0.4">hook begins</text>
@@ -75,6 +77,7 @@ path, line, circle { vector-effect: non-scaling-stroke; }
 .outline { fill: none; stroke: var(--ink); stroke-width: 1.5; }
 .small .outline { stroke-width: 1; }
 .cut { stroke: var(--go); stroke-width: 3; }
+.sliver { stroke: var(--go); stroke-width: 2.5; }
 .landmark { fill: var(--ink); }
 .scale { fill: none; stroke: var(--ink-soft); stroke-width: 1; }
 text { fill: var(--ink-soft); }

@@ -7,7 +7,8 @@ import { useRouter } from 'vue-router'
 import { Refusal, type Schemas } from '../api/client'
 import { useKit } from '../api/kit'
 import { useSettings } from '../api/queries'
-import { useBench } from '../local/bench'
+import { useBench, type Told } from '../local/bench'
+import { kept } from '../local/kept'
 import { act, isTyping, onKey } from '../local/keys'
 import { useNarrow } from '../local/narrow'
 import { speak, spoken } from '../local/speech'
@@ -18,12 +19,15 @@ import CautionList from '../parts/CautionList.vue'
 import RefusalNote from '../parts/RefusalNote.vue'
 import RankPicture from '../rank/RankPicture.vue'
 import { useUnits } from '../units'
-import { endPoints, faces, nailInWords, reactions } from '../words'
+import { nailInWords, phrases, reactions } from '../words'
 import BloodPanel from './bench/BloodPanel.vue'
-import FacePicture from './bench/FacePicture.vue'
-import NumberTold from './bench/NumberTold.vue'
+import CompanionBar from './bench/CompanionBar.vue'
+import GrindNail from './bench/GrindNail.vue'
 import NailUnderHands from './bench/NailUnderHands.vue'
-import TouchClock from './bench/TouchClock.vue'
+import NumberTold from './bench/NumberTold.vue'
+import PressNail from './bench/PressNail.vue'
+import StepNail from './bench/StepNail.vue'
+import HoldPicture from './ready/HoldPicture.vue'
 
 const props = defineProps<{ dogId: string; sittingId: string }>()
 const router = useRouter()
@@ -35,71 +39,100 @@ const settings = useSettings()
 const { bench, pending, aside, unreckoned, refusal, unreachable, tell, settleAside, flush, forget } = useBench(props.dogId, props.sittingId)
 
 const code = ref<string>()
-const clock = useTemplateRef('clock')
 const nails = computed(() => bench.value?.nails ?? [])
 const closed = (n: Schemas['BenchNail']) => n.done || n.skipped || n.blood
+const todays = computed(() => nails.value.filter((n) => n.today))
 /** Where the sitting goes on: the first of today's nails that is not finished. */
-const open = computed(() => nails.value.find((n) => n.today && !closed(n)))
+const open = computed(() => todays.value.find((n) => !closed(n)))
 const nail = computed(() => nails.value.find((n) => n.code === code.value) ?? open.value ?? nails.value[0])
+const paw = computed(() => nail.value?.code.slice(0, 2) as Schemas['Paw'])
+const hold = computed(() => bench.value?.holds.find((h) => h.paw === paw.value))
 const lastCut = computed(() => nail.value?.cuts[nail.value.cuts.length - 1])
 const grinding = computed(() => bench.value?.tool.startsWith('grinder') ?? false)
 const bleeding = ref(false)
+const reckoning = computed(() => nail.value !== undefined && unreckoned.value.has(nail.value.code) && !unreachable.value) // a moment: no cut by an advice that is out of date
 const marks = computed(() => Object.fromEntries(nails.value.map((n) => [n.code, n.blood ? 'blood' : n.done ? 'done' : n.skipped || !n.today ? 'left' : 'planned'])))
-const counts = computed(() => ({ done: nails.value.filter((n) => n.done || (n.blood && n.cuts.length > 0)).length, left: nails.value.filter((n) => n.today && !closed(n)).length }))
+const counts = computed(() => ({ done: nails.value.filter((n) => n.done || (n.blood && n.cuts.length > 0)).length, left: todays.value.filter((n) => !closed(n)).length }))
 watch(nails, (all) => {
   if (!code.value && all.length > 0) code.value = bench.value?.last?.nail ?? (open.value ?? all[0]).code
 })
 
+/** Which pace somebody chose for this dog; until then what is usual for the hand and the nail. */
+const keptPace = computed(() => kept<Schemas['Pace']>(`fribbet-pace-${props.dogId}-${settings.data.value?.choices.hand ?? 'new'}`))
+const chosen = ref<Schemas['Pace'] | null>(null)
+watch(keptPace, (k) => (chosen.value = k.read()), { immediate: true })
+const pace = computed(() => chosen.value ?? nail.value?.pace ?? 'steps')
+/** The space bar, the letters and the pedal belong to the nail, not to what was pressed last. */
+const letGo = () => (document.activeElement as HTMLElement | null)?.blur()
+function choosePace(p: Schemas['Pace']) {
+  chosen.value = p
+  keptPace.value.keep(p)
+  letGo()
+}
+const trimming = computed(() => nail.value !== undefined && !closed(nail.value) && nail.value.asks !== undefined)
+/** How the nail in hand is gone through. */
+const way = computed(() => {
+  if (!trimming.value) return 'rest'
+  if (grinding.value) return 'grind'
+  return pace.value === 'press' && nail.value!.advice.slivers_mm.length > 0 ? 'press' : 'steps'
+})
+const press = useTemplateRef('press')
+const steps = useTemplateRef('steps')
+const grind = useTemplateRef('grind')
+
 /** Begun while the server is away: what was told is kept, and this says so. */
 const unread = computed(() => refusal.value ?? (unreachable.value ? new Refusal(0, 'Fribbet does not answer.', []) : null))
 
-/** The one next thing, as words and as what a press does. */
-const step = computed(() => {
+/** What is to be done with a nail that nothing is asked of: leave it, go on, or end. */
+const rest = computed(() => {
   const n = nail.value
   if (!n) return { words: '', does: () => {} }
-  if (closed(n) || settings.data.value?.veterinary_states.includes(n.state)) {
-    return open.value ? { words: `Next: ${open.value.code}`, does: () => (code.value = open.value?.code) } : { words: 'End the sitting', does: end }
-  }
-  if (unreckoned.value.has(n.code) && !unreachable.value) return { words: '…', does: () => {} } // a moment: no cut by an advice that is out of date
-  if (n.advice.action === 'ask') return { words: 'Tell where the groove ends', does: () => document.getElementById('bench-number')?.focus() }
-  if (n.advice.action === 'stop') return { words: n.cuts.length > 0 ? 'Smooth it: done' : 'Leave it', does: finish }
-  const mm = length.value.show(n.advice.cut_mm)
-  return n.advice.action === 'touch' ? { words: `Touch ${mm}, look`, does: () => touch() } : { words: `Cut ${mm}, look`, does: cut }
+  if (!closed(n) && n.today) return { words: 'Leave it', does: finish }
+  return open.value ? { words: `Next: ${open.value.code}`, does: () => (code.value = open.value?.code) } : { words: 'End the sitting', does: end }
 })
-function cut() {
-  if (nail.value) void tell({ kind: 'cut', nail: nail.value.code, mm: nail.value.advice.cut_mm })
-}
-function touch() {
-  if (grinding.value) clock.value?.touch()
-  else touched()
-}
-function touched() {
-  if (nail.value && bench.value) void tell({ kind: 'touch', nail: nail.value.code, mm: bench.value.touch_mm })
-}
-function showed(face: Schemas['Face']) {
-  if (!nail.value || !lastCut.value) return
+const does = computed(() => ({ press: () => press.value?.tell(), steps: () => steps.value?.next(), grind: () => grind.value?.next(), rest: () => rest.value.does() })[way.value])
+
+/** A whole nail in one press: its slivers, what the end shows, and that it is done; undone as one. */
+function told(slivers: number[], face: Schemas['Face'] | undefined) {
+  const n = nail.value
+  if (!n) return
+  const press = crypto.randomUUID()
+  const all: Told[] = slivers.map((mm) => ({ kind: 'cut', id: crypto.randomUUID(), press, nail: n.code, mm }))
+  if (face) all.push({ kind: 'face', press, nail: n.code, of: all[all.length - 1].id, face })
+  if (face !== 'blood') all.push({ kind: 'done', press, nail: n.code })
+  void tell(...all)
   if (face === 'blood') bleeding.value = true
-  void tell({ kind: 'face', nail: nail.value.code, of: lastCut.value.id, face })
+  else goOn(n)
+}
+const about = (kind: Schemas['EventKind'], more: Partial<Told> = {}) => nail.value && void tell({ kind, nail: nail.value.code, ...more } as Told)
+const cut = (mm: number) => about('cut', { mm })
+const touched = (pass?: Schemas['Pass']) => about('touch', { mm: bench.value?.touch_mm, pass })
+function showed(face: Schemas['Face']) {
+  if (!lastCut.value) return
+  if (face === 'blood') bleeding.value = true
+  about('face', { of: lastCut.value.id, face })
 }
 /** This nail is finished: done if something came off, else left out; and the next one comes to hand. */
 function finish() {
   const n = nail.value
   if (!n) return
-  if (!closed(n)) void tell({ kind: n.cuts.length > 0 ? 'done' : 'skipped', nail: n.code })
-  const next = nails.value.find((other) => other.today && !closed(other) && other.code !== n.code)
-  code.value = next?.code ?? n.code
+  if (!closed(n)) about(n.cuts.length > 0 ? 'done' : 'skipped')
+  goOn(n)
 }
+const goOn = (from: Schemas['BenchNail']) => (code.value = todays.value.find((other) => !closed(other) && other.code !== from.code)?.code ?? from.code)
 function go(by: number) {
   const at = nails.value.findIndex((n) => n.code === nail.value?.code)
   code.value = nails.value[Math.min(nails.value.length - 1, Math.max(0, at + by))]?.code
 }
+/** The pedal's other side: it stopped at the sign. */
+function atSign() {
+  if (way.value === 'press') press.value?.tell(nail.value!.stop_at)
+  else finish()
+}
 function blood() {
   if (!nail.value) return
   bleeding.value = true
-  if (!nail.value.blood) void tell({ kind: 'blood', nail: nail.value.code })
-}
-function react(reaction: Schemas['Reaction']) {
-  if (nail.value) void tell({ kind: 'reaction', nail: nail.value.code, reaction })
+  if (!nail.value.blood) about('blood')
 }
 function undo() {
   const last = bench.value?.last
@@ -111,6 +144,17 @@ function undo() {
 function takeTool(value: string) {
   const piece = kit.value?.items.find((i) => i.id === value)
   void tell({ kind: 'tool', tool: piece?.tool ?? (value as Schemas['Tool']), item_id: piece?.id })
+  letGo()
+}
+/** Paws of which every nail of today is closed: a finger goes round them. */
+const finished = computed(() => (bench.value?.holds ?? []).map((h) => h.paw).filter((p) => todays.value.some((n) => n.code.startsWith(p) && n.done) && !todays.value.some((n) => n.code.startsWith(p) && !closed(n))))
+const unsmoothed = computed(() => finished.value.filter((p) => !bench.value?.smooth.includes(p)))
+const note = ref('')
+const noting = ref(false)
+function writeNote(words: string) {
+  const before = bench.value?.note ?? ''
+  void tell({ kind: 'note', note: before ? `${before}; ${words}` : words })
+  note.value = ''
 }
 const leaving = ref(false)
 async function end() {
@@ -124,20 +168,24 @@ watch([leaving, pending], () => {
   void cache.invalidateQueries({ predicate: (q) => q.queryKey[0] !== 'settings' })
   void router.replace(`/dogs/${props.dogId}/saved/${props.sittingId}`)
 })
-watch(() => nail.value && `${nail.value.code}: ${step.value.words}`, (words) => words && speak(words))
+watch(() => nail.value && `${nail.value.code}: ${nail.value.advice.because}`, (words) => words && speak(words))
 
 onKey((event) => {
   if (isTyping(event) || event.ctrlKey || event.metaKey || event.altKey || !nail.value || bleeding.value) return
   const onButton = event.target instanceof HTMLElement && event.target.closest('button, a, summary')
   if (event.key === ' ' && onButton) return
-  const face = nail.value.faces['1234567'.indexOf(event.key)]
-  if (face) return act(event, () => showed(face))
-  const keys: Record<string, () => void> = {
-    ' ': step.value.does, PageDown: step.value.does, PageUp: finish, t: touch, s: finish,
-    n: () => go(1), p: () => go(-1), u: undo, b: blood,
+  const place = '1234567'.indexOf(event.key)
+  if (place >= 0 && way.value !== 'rest') {
+    const face = nail.value.faces[place]
+    if (way.value === 'press') return face && act(event, () => press.value?.tell(face))
+    return act(event, () => (way.value === 'steps' ? steps.value?.answer(place) : grind.value?.answer(place)))
   }
-  const does = keys[event.key] ?? keys[event.key.toLowerCase()]
-  if (does) act(event, does)
+  const keys: Record<string, () => void> = {
+    ' ': does.value, PageDown: does.value, PageUp: atSign, '+': () => press.value?.step(1), '-': () => press.value?.step(-1),
+    t: () => grind.value?.touch(), w: () => grind.value?.nextPass(), e: () => about('edges'), s: finish, n: () => go(1), p: () => go(-1), u: undo, b: blood,
+  }
+  const acts = keys[event.key] ?? keys[event.key.toLowerCase()]
+  if (acts) act(event, acts)
 })
 </script>
 
@@ -153,40 +201,55 @@ onKey((event) => {
         </div>
       </div>
       <p v-if="unreachable || pending.length > 0" class="kept" role="status"><strong>Kept here, not yet saved</strong>: {{ pending.length }} {{ pending.length === 1 ? 'tap' : 'taps' }}<template v-if="unreachable">. Fribbet does not answer; they go when it is back</template>.</p>
+      <p v-if="bench.last_note && counts.done === 0" class="last-note"><strong>Last time:</strong> <bdi>{{ bench.last_note }}</bdi></p>
+      <CompanionBar :bench="bench" :place="todays.findIndex((n) => n.code === nail!.code) + 1" :of="todays.length" />
       <div class="work">
         <section class="nail" :aria-label="`Nail ${nail.code}`">
-          <div class="head"><span class="code">{{ nail.code }}</span><span>{{ nailInWords(nail.code) }}<br /><span class="soft small">{{ nail.cuts.length }} {{ nail.cuts.length === 1 ? 'cut' : 'cuts' }}, {{ length.show(nail.removed_mm) }} off · {{ endPoints[bench.stop] }}</span></span>
-            <FacePicture v-if="lastCut" :face="lastCut.face" :light="nail.colour === 'light'" class="last" />
+          <div class="head"><span class="code">{{ nail.code }}</span><span>{{ nailInWords(nail.code) }}<span class="soft small off">{{ nail.cuts.length }} {{ nail.cuts.length === 1 ? (grinding ? 'touch' : 'cut') : grinding ? 'touches' : 'cuts' }}, {{ length.show(nail.removed_mm) }} off<template v-if="nail.edged"> · sides and top</template></span></span>
+            <button v-if="!grinding" type="button" class="pace" @click="choosePace(pace === 'press' ? 'steps' : 'press')">{{ pace === 'press' ? 'Step by step' : 'One press a nail' }}</button>
           </div>
-          <NailUnderHands :nail="nail" />
-          <p class="why">
-            <template v-if="unreckoned.has(nail.code) && !unreachable">Reckoning with what you told…</template>
-            <template v-else><template v-if="nail.advice.action === 'sliver' || nail.advice.action === 'touch'">{{ nail.advice.because }}. <template v-if="nail.advice.slivers > 1">Up to <strong>{{ nail.advice.slivers }}</strong> more. </template><template v-if="nail.advice.chance">That the next one bleeds: <strong>{{ nail.advice.chance }}</strong>.</template></template>
-            <template v-else>{{ nail.advice.because }}.</template></template>
-            <button v-if="nail.advice.action === 'stop' && nail.advice.kind === 'leave' && nail.advice.cut_mm > 0 && !closed(nail)" type="button" class="anyway" @click="cut">take {{ length.show(nail.advice.cut_mm) }} all the same</button>
-          </p>
-          <BButton variant="go" class="next" @click="step.does">{{ step.words }} <kbd v-if="!narrow">Space</kbd></BButton>
-          <TouchClock v-if="grinding && !closed(nail)" ref="clock" :key="`clock ${nail.code}`" :touches="nail.cuts.filter((c) => c.touch).length" :seconds="bench.contact_seconds" :cooling="bench.cooling_seconds" :passes="bench.passes" :speed="bench.speed" @touch="touched" />
-          <div v-if="lastCut && !nail.blood" :class="['faces', { both: nail.faces.length > 5 }]" role="group" aria-label="What the face shows">
-            <button v-for="(f, i) in nail.faces" :key="f" type="button" :aria-pressed="lastCut.face === f" @click="showed(f)"><FacePicture :face="f" :light="nail.colour === 'light' || f === 'blush' || f === 'pink_dot'" /><span>{{ faces[f] }}</span><kbd v-if="!narrow">{{ i + 1 }}</kbd></button>
-          </div>
+          <PressNail v-if="way === 'press'" ref="press" :key="`press ${nail.code}`" :dog-id="dogId" :nail="nail" :narrow="narrow" @told="told" />
+          <StepNail
+            v-else-if="way === 'steps'" ref="steps" :key="`steps ${nail.code}`" :nail="nail" :narrow="narrow" :reckoning="reckoning" @colour="about('colour', { colour: $event })"
+            @landmark="(landmark, mm) => about('landmark', { landmark, mm, by: 'eye' })" @unclear="about('unclear')" @cut="cut" @face="showed" @smooth="finish"
+          />
+          <GrindNail v-else-if="way === 'grind'" ref="grind" :key="`grind ${nail.code}`" :bench="bench" :nail="nail" :narrow="narrow" :reckoning="reckoning" @touch="touched" @face="showed" @smooth="finish" />
+          <template v-else>
+            <NailUnderHands :nail="nail" />
+            <p class="why">{{ closed(nail) ? (nail.blood ? 'It bled: done for today' : nail.done ? 'Done' : 'Left out') : nail.advice.because }}.
+              <button v-if="!closed(nail) && nail.advice.kind === 'leave' && nail.advice.cut_mm > 0" type="button" class="anyway" @click="cut(nail.advice.cut_mm)">take {{ length.show(nail.advice.cut_mm) }} all the same</button>
+            </p>
+            <BButton variant="go" class="next" @click="rest.does">{{ rest.words }} <kbd v-if="!narrow">Space</kbd></BButton>
+          </template>
           <div class="acts">
-            <BButton variant="plain" class="act" @click="finish">Stop this nail <kbd>S</kbd></BButton>
+            <BButton variant="plain" class="act" :disabled="closed(nail)" @click="finish">{{ nail.cuts.length > 0 ? 'Stop this nail' : 'Leave out' }} <kbd>S</kbd></BButton>
+            <BButton variant="plain" class="act" :disabled="nail.edged || closed(nail)" @click="about('edges')">Sides and top <kbd>E</kbd></BButton>
             <BButton variant="plain" class="act" :disabled="!bench.last" @click="undo">Undo <kbd>U</kbd></BButton>
             <BButton variant="plain" class="act drop" @click="blood"><AppIcon name="blood" />Blood <kbd>B</kbd></BButton>
           </div>
-          <NumberTold :key="nail.code" :nail="nail" @seen="(landmark, mm, by) => tell({ kind: 'landmark', nail: nail!.code, landmark, mm, by })" @measured="(measure, mm, by) => tell({ kind: 'measured', nail: nail!.code, measure, mm, by })" />
-          <div class="choices" role="group" aria-label="How it took it">
-            <button v-for="(words, r) in reactions" :key="r" type="button" :aria-pressed="nail.reaction === r" @click="react(r)">{{ words }}</button>
-            <button type="button" :aria-pressed="nail.forced" @click="tell({ kind: 'force', nail: nail!.code })">it took force</button>
+          <div v-if="unsmoothed.length > 0" class="smooth">
+            <BButton v-for="p in unsmoothed" :key="p" variant="plain" class="act" @click="tell({ kind: 'smooth', paw: p })">{{ p }}: a finger round every end, smooth ✓</BButton>
           </div>
+          <details class="more">
+            <summary>How it took it, a note, a number</summary>
+            <div class="choices" role="group" aria-label="How it took it">
+              <button v-for="(words, r) in reactions" :key="r" type="button" :aria-pressed="nail.reaction === r" @click="about('reaction', { reaction: r })">{{ words }}</button>
+              <button type="button" :aria-pressed="nail.forced" @click="about('force')">it took force</button>
+            </div>
+            <p v-if="bench.note" class="noted"><bdi>{{ bench.note }}</bdi></p>
+            <div class="choices" role="group" aria-label="A note in one press"><button v-for="words in phrases" :key="words" type="button" :disabled="bench.note.includes(words)" @click="writeNote(words)">{{ words }}</button>
+              <button type="button" :aria-expanded="noting" @click="noting = !noting">write…</button></div>
+            <form v-if="noting" class="write" @submit.prevent="note.trim() && writeNote(note.trim())"><label for="bench-note" class="visually-hidden">Note</label><input id="bench-note" v-model="note" class="form-control" dir="auto" maxlength="300" /><BButton type="submit" variant="plain">Note it</BButton></form>
+            <NumberTold :key="nail.code" :nail="nail" @seen="(landmark, mm, by) => about('landmark', { landmark, mm, by })" @measured="(measure, mm, by) => about('measured', { measure, mm, by })" />
+          </details>
         </section>
         <div class="side">
           <RankPicture :rank="bench.rank_before" :size="narrow ? 'narrow' : 'medium'" stacked :selected="nail.code" :marks="marks" @select="code = $event" />
+          <p class="tally" aria-live="polite"><strong>{{ counts.done }}</strong> done · <strong>{{ counts.left }}</strong> to go today</p>
+          <details v-if="hold" class="hold" :open="!narrow"><summary>How {{ paw }} is held</summary><HoldPicture :hold="hold" /><p class="small">{{ hold.hands }} {{ hold.limb }} {{ bench.support }} {{ hold.pull }}</p></details>
           <CautionList :cautions="bench.cautions" />
           <ul class="mind small" aria-label="With this tool"><li v-for="words in bench.mind" :key="words">{{ words }}</li></ul>
-          <p class="tally" aria-live="polite"><strong>{{ counts.done }}</strong> done · <strong>{{ counts.left }}</strong> to go today</p>
-          <BButton variant="plain" class="btn-big" @click="end">End the sitting</BButton>
+          <BButton variant="plain" class="btn-big" @click="end">{{ counts.left > 0 && counts.done > 0 ? 'Enough for today' : 'End the sitting' }}</BButton>
           <BButton variant="plain" :aria-pressed="spoken" class="voice" @click="spoken = !spoken">{{ spoken ? 'Spoken prompts are on' : 'Spoken prompts are off' }}</BButton>
         </div>
       </div>
@@ -210,20 +273,24 @@ onKey((event) => {
 .kept { background: var(--caution-ground); border-left: var(--bar) solid var(--caution-edge); margin: 0 0 0.5rem; padding: 0.35rem 0.75rem; }
 .work { display: grid; gap: 1.25rem 2.5rem; grid-template-columns: minmax(0, 1.4fr) minmax(0, 1fr); }
 .head { align-items: center; display: flex; gap: 0.9rem; line-height: 1.25; }
-.last { margin-left: auto; }
 .code { font-size: 2.25rem; font-weight: 700; line-height: 1; min-width: 5rem; }
 .why { margin: 0.25rem 0 0.5rem; }
 /* Written within sentences elsewhere. */
 .why::first-letter { text-transform: uppercase; }
 .anyway { background: none; border: 0; color: var(--go); min-height: 44px; text-decoration: underline; text-underline-offset: 3px; }
 .next { font-size: 1.5rem; min-height: 84px; width: 100%; }
-.faces { display: grid; gap: 0.4rem; grid-template-columns: repeat(5, minmax(0, 1fr)); margin-top: 0.5rem; }
-.faces button { align-items: center; background: var(--sheet); border: 1px solid var(--line-strong); border-radius: 3px; color: var(--ink); display: flex; flex-direction: column; gap: 0.2rem; line-height: 1.15; min-height: 64px; padding: 0.4rem 0.2rem; }
-.faces button[aria-pressed='true'] { background: var(--sunk); box-shadow: inset 0 -4px 0 var(--go); font-weight: 650; }
-.faces.both { grid-template-columns: repeat(7, minmax(0, 1fr)); }
+.last-note { border-left: var(--bar) solid var(--go); margin: 0 0 0.4rem; padding-left: 0.6rem; }
+.pace { background: none; border: 0; color: var(--go); font-weight: 600; margin-left: auto; min-height: 44px; padding: 0; text-align: right; text-decoration: underline; text-underline-offset: 3px; }
+.off { display: block; }
+.smooth { display: flex; flex-wrap: wrap; gap: 0.4rem; margin-bottom: 0.5rem; }
+.more summary, .hold summary { align-items: center; color: var(--ink-soft); cursor: pointer; display: flex; font-weight: 600; min-height: 44px; }
+.more summary::before, .hold summary::before { content: '▸'; margin-right: 0.4rem; }
+.more[open] summary::before, .hold[open] summary::before { content: '▾'; }
+.noted { margin: 0.5rem 0 0; }
+.write { display: flex; gap: 0.5rem; margin-top: 0.4rem; }
 .aside-told { align-items: center; display: flex; flex-wrap: wrap; gap: 0.5rem; }
 .choices { margin-top: 0.5rem; }
-.acts { display: grid; gap: 0.4rem; grid-template-columns: repeat(3, 1fr); margin-block: 0.5rem; }
+.acts { display: grid; gap: 0.4rem; grid-template-columns: repeat(4, 1fr); margin-block: 0.5rem; }
 .act { flex-wrap: wrap; gap: 0 0.4rem; line-height: 1.2; min-height: 64px; padding-inline: 0.3rem; }
 .drop { color: var(--quick-text); }
 .side { align-self: start; }
@@ -243,8 +310,6 @@ onKey((event) => {
   .act kbd { display: none; }
   .next { font-size: 1.375rem; min-height: 72px; }
   .why { font-size: var(--small); }
-  .faces { gap: 0.25rem; }
-  .faces.both { grid-template-columns: repeat(4, minmax(0, 1fr)); }
-  .faces span { font-size: var(--small); }
+  .acts { grid-template-columns: repeat(2, 1fr); }
 }
 </style>

@@ -4,8 +4,8 @@ import { computed, onBeforeUnmount, ref } from 'vue'
 import type { Schemas } from '../../api/client'
 
 /** Counts a grinder's touches and counts down how long it may stay on the nail; then a rest to cool. */
-const props = defineProps<{ touches: number; seconds: number; cooling: number; passes: string[]; speed?: Schemas['Speed'] }>()
-const emit = defineEmits<{ touch: [] }>()
+const props = defineProps<{ touches: number; seconds: number; cooling: number; passes: Schemas['PassWords'][]; speed?: Schemas['Speed'] }>()
+const emit = defineEmits<{ touch: [pass: Schemas['Pass'] | undefined] }>()
 const began = ref<number>()
 const now = ref(0)
 const ticking = setInterval(() => (now.value = Date.now()), 100)
@@ -21,9 +21,10 @@ const says = computed(() => {
 const pass = ref(0)
 function touch() {
   began.value = now.value = Date.now()
-  emit('touch')
+  emit('touch', props.passes[pass.value]?.pass)
 }
-defineExpose({ touch })
+const nextPass = () => (pass.value = (pass.value + 1) % Math.max(1, props.passes.length))
+defineExpose({ touch, nextPass })
 </script>
 
 <template>
@@ -33,7 +34,7 @@ defineExpose({ touch })
     <BButton variant="plain" class="btn-big" @click="touch">Touch <kbd>T</kbd></BButton>
   </div>
   <div class="choices passes" role="group" aria-label="Where round the nail">
-    <button v-for="(words, i) in passes" :key="words" type="button" :aria-pressed="pass === i" @click="pass = i">{{ i + 1 }}. {{ words }}</button>
+    <button v-for="(p, i) in passes" :key="p.pass" type="button" :aria-pressed="pass === i" @click="pass = i">{{ i + 1 }}. {{ p.words }}</button>
   </div>
 </template>
 

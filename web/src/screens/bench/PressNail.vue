@@ -1,0 +1,75 @@
+<script setup lang="ts">
+import { BButton } from 'bootstrap-vue-next/components/BButton'
+import { computed, ref } from 'vue'
+import type { Schemas } from '../../api/client'
+import { useSection } from '../../api/queries'
+import NailSection from '../../nail/NailSection.vue'
+import { atMost, useUnits } from '../../units'
+import { faces, stopSigns } from '../../words'
+import FacePicture from './FacePicture.vue'
+import NailUnderHands from './NailUnderHands.vue'
+
+/** A whole nail, worked without touching the screen, and told in one press once it is done. */
+const props = defineProps<{ dogId: string; nail: Schemas['BenchNail']; narrow: boolean }>()
+const emit = defineEmits<{ told: [slivers: number[], face: Schemas['Face'] | undefined] }>()
+const { length } = useUnits()
+const advice = computed(() => props.nail.advice)
+/** How many slivers it was; what is likely until somebody says otherwise. */
+const more = ref(0)
+const count = computed(() => Math.min(advice.value.slivers_mm.length, Math.max(1, advice.value.likely + more.value)))
+const slivers = computed(() => advice.value.slivers_mm.slice(0, count.value))
+const { data: section } = useSection(() => props.dogId, () => props.nail.code, undefined, () => advice.value.slivers_mm)
+const light = computed(() => props.nail.colour === 'light')
+const step = (by: number) => (more.value = Math.min(advice.value.slivers_mm.length, Math.max(1, count.value + by)) - advice.value.likely)
+/** As planned, no sign: what the end shows nobody told. */
+const tell = (face?: Schemas['Face']) => emit('told', slivers.value, face)
+defineExpose({ tell, step })
+</script>
+
+<template>
+  <div class="press">
+    <div class="drawn">
+      <NailSection v-if="section && section.bar.code === nail.code && nail.cuts.length === 0" :section="section" :title="`${nail.code} in section, its slivers in their order`" />
+      <NailUnderHands v-else :nail="nail" />
+      <figure class="stop"><FacePicture :face="nail.stop_at" :light="light" /><figcaption>stop here</figcaption></figure>
+    </div>
+    <p class="say"><strong class="most">{{ atMost(advice, length) }}.</strong> Look after each. Stop at {{ stopSigns[nail.stop_at] }}.</p>
+    <div class="count" role="group" aria-label="How many slivers it was">
+      <BButton variant="plain" class="step" aria-label="One sliver less" @click="step(-1)">−</BButton>
+      <span aria-live="polite"><strong>{{ count }}</strong> {{ count === 1 ? 'sliver' : 'slivers' }}</span>
+      <BButton variant="plain" class="step" aria-label="One sliver more" @click="step(1)">+</BButton>
+    </div>
+    <h2>How does the end look now?</h2>
+    <div :class="['faces', { both: nail.faces.length > 5 }]" role="group" aria-label="What the end shows now">
+      <button v-for="(f, i) in nail.faces" :key="f" type="button" :class="{ sign: f === nail.stop_at }" @click="tell(f)"><FacePicture :face="f" :light="light || f === 'blush' || f === 'pink_dot'" /><span>{{ faces[f] }}</span><kbd v-if="!narrow">{{ i + 1 }}</kbd></button>
+    </div>
+    <BButton variant="go" class="next" @click="tell()">Done, no sign seen <kbd v-if="!narrow">Space</kbd></BButton>
+  </div>
+</template>
+
+<style scoped>
+.drawn { align-items: center; display: grid; gap: 0.75rem; grid-template-columns: minmax(0, 1fr) auto; max-width: 40rem; }
+.drawn > svg { max-height: 13rem; }
+.stop { align-items: center; display: flex; flex-direction: column; margin: 0; }
+.stop :deep(svg) { height: 84px; width: 84px; }
+.stop figcaption { font-weight: 650; }
+.say { font-size: 1.25rem; line-height: 1.3; margin: 0.35rem 0; }
+.most { display: inline-block; }
+.most::first-letter { text-transform: uppercase; }
+.count { align-items: center; display: flex; font-size: 1.25rem; gap: 0.75rem; margin-bottom: 0.35rem; }
+.step { font-size: 1.75rem; font-weight: 700; min-height: 64px; min-width: 64px; }
+.faces { display: grid; gap: 0.4rem; grid-template-columns: repeat(5, minmax(0, 1fr)); margin-block: 0.3rem 0.6rem; }
+.faces button { align-items: center; background: var(--sheet); border: 1px solid var(--line-strong); border-radius: 3px; color: var(--ink); display: flex; flex-direction: column; gap: 0.2rem; line-height: 1.15; min-height: 96px; padding: 0.5rem 0.2rem; }
+.faces.both { grid-template-columns: repeat(7, minmax(0, 1fr)); }
+.faces .sign { border: 3px solid var(--go); font-weight: 650; }
+.next { font-size: 1.375rem; min-height: 72px; width: 100%; }
+
+@media (max-width: 900px) {
+  .drawn > svg { max-height: 8.5rem; }
+  .stop :deep(svg) { height: 64px; width: 64px; }
+  .say { font-size: 1.125rem; margin-block: 0.15rem; }
+  .faces { gap: 0.25rem; }
+  .faces.both { grid-template-columns: repeat(4, minmax(0, 1fr)); }
+  .faces button { font-size: var(--small); min-height: 88px; }
+}
+</style>

@@ -1,0 +1,91 @@
+<script setup lang="ts">
+import { BButton } from 'bootstrap-vue-next/components/BButton'
+import { computed, ref, watch } from 'vue'
+import type { Schemas } from '../../api/client'
+import { useUnits } from '../../units'
+import { asks, colours, faces, landmarks, stopSigns } from '../../words'
+import FacePicture from './FacePicture.vue'
+import NailUnderHands from './NailUnderHands.vue'
+
+/** One question at a time, in the order in which a practised hand thinks. */
+const props = defineProps<{ nail: Schemas['BenchNail']; narrow: boolean; reckoning: boolean }>()
+const emit = defineEmits<{
+  colour: [colour: Schemas['Colour']]; landmark: [mark: Schemas['Landmark'], mm: number]; unclear: []; cut: [mm: number]; face: [face: Schemas['Face']]; smooth: []
+}>()
+const { length } = useUnits()
+const ask = computed(() => props.nail.asks)
+const light = computed(() => props.nail.colour === 'light')
+/** Where the mark stands on the drawn nail, mm from the tip. */
+const mark = ref(0)
+watch(() => [props.nail.code, ask.value, props.nail.landmark_mm], () => (mark.value = props.nail.landmark_mm[1]), { immediate: true })
+const pickable = ['dark', 'light', 'mixed'] as Schemas['Colour'][]
+/** What a press of the one large button, the space bar or the pedal does. */
+function next() {
+  if (props.reckoning) return
+  if (ask.value === 'sliver') emit('cut', props.nail.advice.cut_mm)
+  if (ask.value === 'smooth') emit('smooth')
+  if (ask.value === 'landmark') emit('landmark', props.nail.landmark, mark.value)
+}
+/** A number key: the answer that stands in that place. */
+function answer(place: number) {
+  if (ask.value === 'colour' && pickable[place]) emit('colour', pickable[place])
+  if (ask.value === 'landmark' && props.nail.landmark_mm[place] !== undefined) emit('landmark', props.nail.landmark, props.nail.landmark_mm[place])
+  if (ask.value === 'face' && props.nail.faces[place]) emit('face', props.nail.faces[place])
+}
+defineExpose({ next, answer })
+const pictures = ['near the tip', 'in between', 'far back']
+</script>
+
+<template>
+  <div class="steps" aria-live="polite">
+    <p v-if="reckoning" class="soft">Reckoning with what you told…</p>
+    <h2 v-if="ask" class="ask">{{ ask === 'landmark' ? `${light ? 'Where does the pink end' : 'Where does the groove end'}, seen from the tip?` : asks[ask] }}</h2>
+    <template v-if="ask === 'colour'">
+      <div class="answers three">
+        <button v-for="(c, i) in pickable" :key="c" type="button" @click="emit('colour', c)"><span :class="['chip', c]" />{{ colours[c] }}<kbd v-if="!narrow">{{ i + 1 }}</kbd></button>
+      </div>
+      <BButton variant="plain" class="pass" @click="emit('colour', 'unknown')">Cannot tell</BButton>
+    </template>
+    <template v-else-if="ask === 'landmark'">
+      <NailUnderHands :nail="nail" :mark="mark" @mark="mark = $event" />
+      <p class="soft small">{{ light ? 'Hold a light behind it: the horn beyond the pink is spare.' : 'Look from below: the hollow ends about where the quick does; the horn beyond it is spare.' }} Drag the mark to where {{ landmarks[nail.landmark] }}.</p>
+      <BButton variant="go" class="next" :disabled="reckoning" @click="next">Here: {{ length.show(mark) }} from the tip <kbd v-if="!narrow">Space</kbd></BButton>
+      <div class="answers three">
+        <button v-for="(mm, i) in nail.landmark_mm" :key="mm" type="button" @click="emit('landmark', nail.landmark, mm)"><strong>{{ length.show(mm) }}</strong>{{ pictures[i] }}<kbd v-if="!narrow">{{ i + 1 }}</kbd></button>
+      </div>
+      <BButton variant="plain" class="pass" @click="emit('unclear')">Cannot tell</BButton>
+    </template>
+    <template v-else-if="ask === 'sliver'">
+      <NailUnderHands :nail="nail" />
+      <p class="say">{{ nail.advice.because }}.<template v-if="nail.advice.chance"> That it bleeds: <strong>{{ nail.advice.chance }}</strong>.</template> Stop at {{ stopSigns[nail.stop_at] }}.</p>
+      <BButton variant="go" class="next" :disabled="reckoning" @click="next">{{ nail.advice.action === 'touch' ? 'Touch' : 'Cut' }} {{ length.show(nail.advice.cut_mm) }}, look <kbd v-if="!narrow">Space</kbd></BButton>
+    </template>
+    <div v-else-if="ask === 'face'" class="answers faces" role="group" aria-label="What the end shows">
+      <button v-for="(f, i) in nail.faces" :key="f" type="button" :class="{ sign: f === nail.stop_at }" @click="emit('face', f)"><FacePicture :face="f" :light="light || f === 'blush' || f === 'pink_dot'" />{{ faces[f] }}<kbd v-if="!narrow">{{ i + 1 }}</kbd></button>
+    </div>
+    <template v-else-if="ask === 'smooth'">
+      <NailUnderHands :nail="nail" />
+      <p class="say">{{ nail.advice.because }}.</p>
+      <BButton variant="go" class="next" :disabled="reckoning" @click="next">Smooth: done <kbd v-if="!narrow">Space</kbd></BButton>
+      <BButton v-if="nail.advice.kind === 'leave' && nail.advice.cut_mm > 0" variant="plain" class="pass" @click="emit('cut', nail.advice.cut_mm)">Take {{ length.show(nail.advice.cut_mm) }} all the same</BButton>
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.ask { font-size: 1.5rem; margin: 0.25rem 0 0.5rem; }
+.say { font-size: 1.125rem; margin: 0.35rem 0 0.5rem; }
+.say::first-letter { text-transform: uppercase; }
+.answers { display: grid; gap: 0.5rem; margin-block: 0.5rem; }
+.three { grid-template-columns: repeat(3, minmax(0, 1fr)); }
+.faces { grid-template-columns: repeat(auto-fit, minmax(8.5rem, 1fr)); }
+.answers button { align-items: center; background: var(--sheet); border: 1px solid var(--line-strong); border-radius: 3px; color: var(--ink); display: flex; flex-direction: column; font-size: 1.125rem; gap: 0.3rem; justify-content: center; line-height: 1.2; min-height: 104px; padding: 0.6rem 0.3rem; }
+.faces :deep(svg) { height: 76px; width: 76px; }
+.answers .sign { border: 3px solid var(--go); font-weight: 650; }
+.next { font-size: 1.5rem; min-height: 84px; width: 100%; }
+.pass { margin-top: 0.25rem; min-height: 64px; width: 100%; }
+.chip { border: 1.5px solid var(--ink); display: inline-block; height: 40px; width: 40px; }
+.chip.dark { background: #14181b; }
+.chip.light { background: #f4e9d6; }
+.chip.mixed { background: linear-gradient(135deg, #14181b 50%, #f4e9d6 50%); }
+</style>
