@@ -16,7 +16,7 @@ import (
 func walked(t *testing.T) (*program, page) {
 	t.Helper()
 	program, p := keeper(t)
-	p.press("a", "^Walk round$")
+	p.press("a", "^Look at its feet$")
 	p.sees("of 18 looked at")
 	return program, p
 }

@@ -25,7 +25,7 @@ func firstDog(p page) {
 	p.press(".sizes button", "15–30")
 	p.fill("years", "4")
 	p.press("button", "Show its nails")
-	p.sees("No date yet")
+	p.sees("How to begin with")
 }
 
 // keeper is a program just begun with, and its first dog's page.
@@ -89,7 +89,7 @@ func TestARefusalStandsBesideItsField(t *testing.T) {
 
 	p.fill("weight", "22")
 	p.press("button", "Show its nails")
-	p.sees("No date yet")
+	p.sees("How to begin with")
 	assert.Len(t, program.dogs(), 1)
 }
 
@@ -199,7 +199,7 @@ func TestASittingCanBeTakenBack(t *testing.T) {
 	p.press("button", "All as planned")
 	p.press("button", "Save the sitting")
 	p.press("button", "Take this sitting back")
-	p.sees("No date yet")
+	p.sees("How to begin with")
 	assert.Empty(t, program.dog(program.dogs()["Moss"]).Sittings)
 }
 

@@ -56,6 +56,7 @@ func (h handlers) bench(ctx context.Context, dogID, sittingID uuid.UUID) (contra
 	}
 	out.School, out.Holds, out.Support, out.Reward = b.Dog.School, holds(b.Holds), sitting.Support, b.Reward
 	out.CalmMinutes, out.LastNote, out.Smooth = b.Plan.Tolerance.Calm, b.LastNote, list(b.State.Smooth)
+	out.ReadDry, out.Left, out.LeftOn = sitting.ReadDry(b.State.Ticks), list(b.Left), dated(b.LeftOn)
 	if len(out.Passes) > 0 {
 		out.Speed = &b.Speed
 	}

@@ -72,7 +72,7 @@ func next(n due.Next, reason string, e due.Explanation) contract.Next {
 		one := contract.NailDate{
 			Code: d.Code, Due: d.Due, Cautious: d.Cautious, Rule: d.Rule, LongQuick: d.LongQuick, CanWait: d.CanWait,
 		}
-		one.Weeks.Pad = finite(d.Weeks[due.Pad])
+		one.Weeks.Pad, one.Weeks.Rest = finite(d.Weeks[due.Pad]), finite(d.Weeks[due.Rest])
 		one.Weeks.Floor, one.Weeks.Curl = finite(d.Weeks[due.Floor]), finite(d.Weeks[due.Curl])
 		one.Weeks.Drift = finite(d.Weeks[due.Drift])
 		one.Weeks.Rhythm, one.Weeks.Worth = finite(d.Weeks[due.Ceiling]), finite(d.Weeks[due.Worth])

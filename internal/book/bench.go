@@ -15,6 +15,7 @@ import (
 	"fribbet/internal/core/fault"
 	"fribbet/internal/core/feet"
 	"fribbet/internal/core/kit"
+	"fribbet/internal/core/nail"
 	"fribbet/internal/core/quick"
 	"fribbet/internal/core/sitting"
 	"fribbet/internal/store"
@@ -34,6 +35,8 @@ type Bench struct {
 	Holds    []sitting.Hold // of today's paws
 	Reward   string         // when the dog is rewarded
 	LastNote string         // of last time
+	Left     []nail.Code    // of today's, that nobody has closed
+	LeftOn   date.Date      // when the plan goes on
 	Before   []feet.Reading // the nails as they were before it
 	After    []feet.Reading // and after it, on its day
 }
@@ -61,8 +64,9 @@ func (b *Book) Bench(ctx context.Context, dogID, sittingID uuid.UUID) (Bench, er
 	if len(now.Plan.Days) > 0 {
 		holds = now.Plan.Days[0].Holds(d.Handling, t.LeftHanded)
 	}
+	left, on := now.Left(t.Question)
 	return Bench{
-		Holds: holds, Reward: t.Reward(now.Plan), LastNote: t.Past.Note,
+		Left: left, LeftOn: on, Holds: holds, Reward: t.Reward(now.Plan), LastNote: t.Past.Note,
 		Bench: now, Dog: t.dog, ID: sittingID, Log: log.Events, State: state, On: log.On, Cautions: t.cautions(now.Plan),
 		Remedy: t.Remedy(state.Ticks),
 		Speed:  kit.SpeedFor(kit.Job{Purpose: kit.Length, Hand: t.Hand}), Before: before, After: after,

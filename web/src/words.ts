@@ -28,7 +28,7 @@ export const rhythms: Record<Schemas['Rhythm'], string> = {
 /** Those that can be chosen for a dog: six weeks lie beyond the ceiling and are only compared with. */
 export const choosableRhythms = Object.fromEntries(Object.entries(rhythms).filter(([r]) => r !== 'six_weeks'))
 export const rules: Record<Schemas['Rule'], string> = {
-  pad: 'reaches past its pad', floor: 'reaches the floor', curl: 'a dewclaw curls', drift: 'the quick would grow', rhythm: 'the rhythm is up', worth: 'enough spare for a cut',
+  pad: 'reaches past its pad', rest: 'left from last time', floor: 'reaches the floor', curl: 'a dewclaw curls', drift: 'the quick would grow', rhythm: 'the rhythm is up', worth: 'enough spare for a cut',
 }
 export const tools: Record<Schemas['Tool'], string> = {
   small_scissor: 'small scissor clipper', small_plier: 'small plier clipper', large_plier: 'large plier clipper',

@@ -5,6 +5,7 @@ package bench
 import (
 	"slices"
 
+	"fribbet/internal/core/date"
 	"fribbet/internal/core/kit"
 	"fribbet/internal/core/nail"
 	"fribbet/internal/core/outlook"
@@ -111,4 +112,18 @@ func (n Nail) next(c verdict.Nail, margin float64, t verdict.Terms) verdict.Verd
 	default:
 		return verdict.Of(c, margin, t)
 	}
+}
+
+// Left are today's nails that nobody has closed, and the working day on which the plan goes on; none, and
+// no day, once all of them are.
+func (b Bench) Left(q sitting.Question) (codes []nail.Code, on date.Date) {
+	for _, n := range b.Nails {
+		if w := n.Work; n.Today && !w.Done && !w.Skipped && !w.Blood {
+			codes = append(codes, n.Plan.Code)
+		}
+	}
+	if len(codes) == 0 {
+		return nil, date.Date{}
+	}
+	return codes, date.Workdays{Weekdays: q.Dog.Workdays, Closed: q.Closed}.FirstAfter(q.Today)
 }

@@ -21,6 +21,7 @@ type Nail struct {
 	Rate      growth.Rate // net, mm a week
 	Spare     float64     // mean spare, mm
 	PastPad   bool        // seen to reach past its pad
+	Rest      bool        // the last sitting did others and left it, though there was something to take
 	Margin    float64     // spare that a trim leaves, mm, and the least that is worth taking; 0 is the trim's own margin and half a millimetre
 	Least     float64
 	LongQuick bool // the last trim could not clear it: the floor is no reason for a date, the plan that brings it back is
@@ -46,6 +47,7 @@ type Rule string
 const (
 	Pad     Rule = "pad"    // the nail was seen to reach past its pad
 	Floor   Rule = "floor"  // the nail reaches the floor, or the wished gap
+	Rest    Rule = "rest"   // the last sitting did as many nails as the dog takes, and left it for the next day
 	Curl    Rule = "curl"   // a dewclaw has turned so far that it curls
 	Drift   Rule = "drift"  // from now on the quick would grow: the break-even rhythm
 	Ceiling Rule = "rhythm" // the rhythm's longest interval is up
@@ -53,7 +55,7 @@ const (
 )
 
 // Rules lists them in the order they are told.
-func Rules() []Rule { return []Rule{Pad, Floor, Curl, Drift, Ceiling, Worth} }
+func Rules() []Rule { return []Rule{Pad, Rest, Floor, Curl, Drift, Ceiling, Worth} }
 
 // NailDate is when one nail is due.
 type NailDate struct {
@@ -167,13 +169,17 @@ func (t Trim) from() date.Date {
 }
 
 // after is when the deciding rule makes a nail due, weeks, once the least wait after the last sitting
-// is over: only a nail seen past its pad and a dewclaw that curls already may come sooner.
+// is over: only a nail seen past its pad, one that was left over and a dewclaw that curls already may come
+// sooner.
 func (t Trim) after(rules map[Rule]float64) float64 {
 	rule := t.decide(rules)
 	if t.Sat.IsZero() {
 		return math.Max(0, rules[rule])
 	}
 	least := soonest
+	if rule == Rest {
+		return math.Max(0, rules[rule])
+	}
 	if rule != Pad && (rule != Curl || rules[Curl] > 0) {
 		least = math.Max(least, t.Soonest/7)
 	}
@@ -185,7 +191,7 @@ func (t Trim) after(rules map[Rule]float64) float64 {
 func (t Trim) weeksByRule(n Nail, left, rate float64) map[Rule]float64 {
 	drift := quick.Drift{Rate: rate, RateSD: n.Rate.SD, Follow: t.follow()}
 	rules := map[Rule]float64{
-		Pad: math.Inf(1), Floor: math.Inf(1), Curl: math.Inf(1),
+		Pad: math.Inf(1), Rest: math.Inf(1), Floor: math.Inf(1), Curl: math.Inf(1),
 		Drift:   drift.BreakEven(n.Spare),
 		Ceiling: math.Max(0, (t.Rhythm.Days()-float64(t.On.Sub(t.from())))/7),
 		Worth:   drift.WeeksTo(n.Spare, t.worth(n)),
@@ -197,6 +203,9 @@ func (t Trim) weeksByRule(n Nail, left, rate float64) map[Rule]float64 {
 	}
 	if n.PastPad {
 		rules[Pad] = 0
+	}
+	if n.Rest && !t.Sat.IsZero() {
+		rules[Rest], rules[Floor] = math.Max(0, float64(1-t.On.Sub(t.Sat))/7), math.Inf(1) // where it stands was known then
 	}
 	for rule, weeks := range rules {
 		if weeks > farWeeks {
@@ -230,12 +239,12 @@ func (t Trim) follow() quick.Follow {
 	return t.Follow
 }
 
-// decide picks the first of pad, floor, curl, rhythm and, where short quicks are wanted, drift,
+// decide picks the first of pad, rest, floor, curl, rhythm and, where short quicks are wanted, drift,
 // unless there is nothing to take by then. A nail seen past its pad and a curling dewclaw wait
 // for nothing: even a little off them helps.
 func (t Trim) decide(weeks map[Rule]float64) Rule {
 	first := Ceiling
-	for _, rule := range []Rule{Drift, Floor, Curl, Pad} {
+	for _, rule := range []Rule{Drift, Floor, Curl, Rest, Pad} {
 		if rule == Drift && !t.Short {
 			continue
 		}
@@ -243,7 +252,7 @@ func (t Trim) decide(weeks map[Rule]float64) Rule {
 			first = rule
 		}
 	}
-	if worth := weeks[Worth]; worth > weeks[first] && !math.IsInf(worth, 1) && first != Pad && first != Curl {
+	if worth := weeks[Worth]; worth > weeks[first] && !math.IsInf(worth, 1) && first != Pad && first != Curl && first != Rest {
 		return Worth
 	}
 	return first
@@ -268,7 +277,7 @@ func (t Trim) workday(day date.Date) (on date.Date, late bool) {
 	return t.Workdays.FirstAfter(day), true
 }
 
-// rules is what each rule alone says: its earliest day and the nails that meet it then.
+// rules is what each rule alone says, what was left over only where something was: its earliest day and the nails that meet it then.
 func (t Trim) rules(nails []NailDate) []RuleDate {
 	all := make([]RuleDate, 0, len(Rules()))
 	for _, rule := range Rules() {
@@ -284,6 +293,9 @@ func (t Trim) rules(nails []NailDate) []RuleDate {
 			if day == one.Due {
 				one.Nails = append(one.Nails, n.Code)
 			}
+		}
+		if rule == Rest && one.Due.IsZero() {
+			continue // nothing was left over, as mostly
 		}
 		all = append(all, one)
 	}

@@ -3,6 +3,7 @@ package due
 import (
 	"errors"
 	"math"
+	"slices"
 	"testing"
 	"time"
 
@@ -253,10 +254,11 @@ func TestExplanationTellsEveryRule(t *testing.T) {
 	require.NoError(t, err)
 	e := tr.Explain(next)
 	assert.Regexp(t, `^LF3 reaches the floor: \d+ days after the last sitting, done (a day|\d+ days) sooner, on the last working day before`, e.Sentence)
-	require.Len(t, e.Rows, len(Rules()))
+	rules := slices.DeleteFunc(Rules(), func(r Rule) bool { return r == Rest }) // nothing was left over
+	require.Len(t, e.Rows, len(rules))
 	decides := 0
 	for i, row := range e.Rows {
-		assert.Equal(t, Rules()[i], row.Rule)
+		assert.Equal(t, rules[i], row.Rule)
 		assert.NotEmpty(t, row.Words)
 		assert.Equal(t, row.Rule != Drift, row.Followed, "the break-even rhythm is told, not followed")
 		if row.Decides {

@@ -80,6 +80,8 @@ func (t Trim) words(r RuleDate) string {
 			return "down to the wished gap"
 		}
 		return "would touch the floor"
+	case Rest:
+		return "left over from the last sitting"
 	case Curl:
 		return "a dewclaw starts to curl"
 	case Drift:

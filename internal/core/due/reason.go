@@ -19,6 +19,8 @@ func (t Trim) Reason(n Next) string {
 		return who + choose(one, " reaches the floor", " reach the floor")
 	case Pad:
 		return who + choose(one, " reaches past its pad", " reach past their pads")
+	case Rest:
+		return who + choose(one, " is", " are") + " left from last time, as much as it takes a day"
 	case Curl:
 		return choose(one, "dewclaw ", "dewclaws ") + who + choose(one, " starts to curl", " start to curl")
 	case Drift:

@@ -34,9 +34,12 @@ func NextOf(f feet.Feet, terms Terms) (Next, bool, error) {
 		Follow:  quick.Follow{Pull: quick.UsualFollow(1).Pull, Rest: math.Max(0, now.Rest().Mean)},
 		Soonest: soonest(f.Rhythm.Days()),
 	}
-	for _, r := range f.On(known) {
+	rest := leftOver(f, terms)
+	for i, r := range f.On(known) {
 		if !r.State.Veterinary() && !r.InSkin() && !terms.Training[r.Code.Paw] {
-			trim.Nails = append(trim.Nails, asLeft(r, f.WishedGap, terms))
+			one := asLeft(r, f.WishedGap, terms)
+			one.Rest = rest[i]
+			trim.Nails = append(trim.Nails, one)
 		}
 	}
 	if len(trim.Nails) == 0 {
@@ -93,4 +96,24 @@ func asLeft(r feet.Reading, wished float64, terms Terms) due.Nail {
 		n.Gap = math.Min(math.Max(0, r.Stance().Gap()), claw.MostGap)
 	}
 	return n
+}
+
+// leftOver tells of each nail whether the last sitting left it for another day: nothing came off it, though
+// it was believed to touch and there was something to take, and others were done. A keeper goes on the next
+// day; for a groomer the rest goes to the next visit.
+func leftOver(f feet.Feet, terms Terms) []bool {
+	left := make([]bool, len(f.Nails))
+	if !terms.Keeper || f.Sat().IsZero() {
+		return left
+	}
+	any := false
+	for i, p := range Plan(f, f.Day(), terms) {
+		done := p.Trimmed == f.Sat()
+		any = any || done
+		left[i] = !done && p.OnFloor && !p.Bled && (p.Kind == verdict.Trim || p.Kind == verdict.AskFirst)
+	}
+	if !any {
+		clear(left)
+	}
+	return left
 }

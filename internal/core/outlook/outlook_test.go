@@ -18,6 +18,7 @@ import (
 	"fribbet/internal/core/verdict"
 	"slices"
 	"testing"
+	"time"
 
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
@@ -435,4 +436,42 @@ func readingOf(t *testing.T, f feet.Feet, code string, day date.Date) feet.Readi
 
 func seen(code string, gap *measure.Number) record.Look {
 	return record.Look{Code: nail.MustParse(code), Gap: gap}
+}
+
+// What a day's few nails leave over is for the next working day, at home; at a groomer's for the next visit.
+func TestTheRestOfASpreadPlanComesTheNextDay(t *testing.T) {
+	d := plain()
+	d.Workdays = date.WeekdaysOf(time.Monday, time.Tuesday, time.Thursday)
+	s := record.Sitting{On: today}
+	for _, n := range d.Nails[:4] {
+		s.Records = append(s.Records, record.Nail{Code: n.Code, Cuts: []float64{0.5, 0.5}, EndFace: quick.DarkCentre, Tool: kit.LargePlier})
+	}
+	touch := record.Check{On: today.AddDays(-1)}
+	for _, n := range d.Nails {
+		if !n.Code.Dewclaw() {
+			touch.Looks = append(touch.Looks, seen(n.Code.String(), gap(0)))
+		}
+	}
+	f := feet.FeetAfter(d, []record.Sitting{s}, touch)
+	home := usually
+	home.Keeper = true
+	next, _, err := NextOf(f, home)
+	require.NoError(t, err)
+	assert.Equal(t, due.Rest, next.Rule)
+	assert.Equal(t, today.AddDays(2), next.Due, "a Thursday")
+	assert.Len(t, next.Nails, 12)
+	assert.Contains(t, next.Reason, "left from last time")
+	for _, n := range next.Nails {
+		assert.NotEqual(t, d.Nails[0].Code, n, "what was done is not left")
+	}
+	next, _, err = NextOf(f, usually)
+	require.NoError(t, err)
+	assert.NotEqual(t, due.Rest, next.Rule, "a groomer's rest goes to the next visit")
+	all := s
+	for _, n := range d.Nails[4:] {
+		all.Records = append(all.Records, record.Nail{Code: n.Code, Cuts: []float64{0.5, 0.5}, EndFace: quick.DarkCentre, Tool: kit.LargePlier})
+	}
+	next, _, err = NextOf(feet.FeetAfter(d, []record.Sitting{all}, touch), home)
+	require.NoError(t, err)
+	assert.NotEqual(t, due.Rest, next.Rule)
 }

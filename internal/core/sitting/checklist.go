@@ -53,6 +53,7 @@ func (q Question) Checklist(p Plan) []Thing {
 	if longCoat {
 		add("pads", "hair between the pads cleared", "dirt, damp and slipping; it winds into a grinder, and it blunts clippers")
 		kinds[kit.Mesh] = "over the paw, so that the nails poke through; or wet the hair down"
+		add(Wetted, "hair wetted down", "instead of a mesh; the hair alone: wet horn hides the face")
 	}
 	if uses(kit.Clipping) || uses(kit.Grinding) {
 		kinds[kit.Glasses] = "clippings and dust fly"
@@ -75,6 +76,17 @@ func (q Question) Checklist(p Plan) []Thing {
 		}
 	}
 	return list
+}
+
+// Wetted is the key of the tick that says that the hair was wetted down.
+const Wetted = "wetted"
+
+// ReadDry is what to mind of the face once the hair was wetted; empty where it was not.
+func ReadDry(ticks []string) string {
+	if !slices.Contains(ticks, Wetted) {
+		return ""
+	}
+	return "The hair was wetted: dry the end before you read it. Wet horn shows no white and no flakes."
 }
 
 // SeeTo lists the pieces of the kit that are not fit for work, whatever today wants.

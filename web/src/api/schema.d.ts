@@ -807,10 +807,10 @@ export interface components {
          */
         Rhythm: "every_other_day" | "twice_a_week" | "weekly" | "fortnightly" | "three_weeks" | "four_weeks" | "six_weeks";
         /**
-         * @description pad, it was seen to reach past its pad; floor, it touches; curl, a dewclaw curls; drift, from then on the quick would grow; rhythm, the longest interval is up; worth, only now is there anything to take
+         * @description pad, it was seen to reach past its pad; rest, the last sitting did others and left it; floor, it touches; curl, a dewclaw curls; drift, from then on the quick would grow; rhythm, the longest interval is up; worth, only now is there anything to take
          * @enum {string}
          */
-        Rule: "pad" | "floor" | "curl" | "drift" | "rhythm" | "worth";
+        Rule: "pad" | "rest" | "floor" | "curl" | "drift" | "rhythm" | "worth";
         /**
          * @description where the cut goes; level, parallel to the floor; square, across the nail's axis; steep, leaning back; sculpted, square and bevelled
          * @enum {string}
@@ -1039,6 +1039,7 @@ export interface components {
             /** @description what each rule said, weeks after the sitting; none is never */
             weeks: {
                 pad?: number;
+                rest?: number;
                 floor?: number;
                 curl?: number;
                 drift?: number;
@@ -1829,6 +1830,11 @@ export interface components {
             calm_minutes?: number;
             /** @description of last time; empty when there was none */
             last_note: string;
+            /** @description what to mind of the face once the hair was wetted; empty where it was not */
+            read_dry: string;
+            /** @description today's nails that nobody has closed */
+            left: components["schemas"]["NailCode"][];
+            left_on?: components["schemas"]["Date"];
             /** @description paws that a finger went round */
             smooth: components["schemas"]["Paw"][];
         };

@@ -208,6 +208,7 @@ onKey((event) => {
           <div class="head"><span class="code">{{ nail.code }}</span><span>{{ nailInWords(nail.code) }}<span class="soft small off">{{ nail.cuts.length }} {{ nail.cuts.length === 1 ? (grinding ? 'touch' : 'cut') : grinding ? 'touches' : 'cuts' }}, {{ length.show(nail.removed_mm) }} off<template v-if="nail.edged"> · sides and top</template></span></span>
             <button v-if="!grinding" type="button" class="pace" @click="choosePace(pace === 'press' ? 'steps' : 'press')">{{ pace === 'press' ? 'Step by step' : 'One press a nail' }}</button>
           </div>
+          <p v-if="bench.read_dry && way !== 'rest'" class="dry">{{ bench.read_dry }}</p>
           <PressNail v-if="way === 'press'" ref="press" :key="`press ${nail.code}`" :dog-id="dogId" :nail="nail" :narrow="narrow" @told="told" />
           <StepNail
             v-else-if="way === 'steps'" ref="steps" :key="`steps ${nail.code}`" :nail="nail" :narrow="narrow" :reckoning="reckoning" @colour="about('colour', { colour: $event })"
@@ -280,6 +281,7 @@ onKey((event) => {
 .anyway { background: none; border: 0; color: var(--go); min-height: 44px; text-decoration: underline; text-underline-offset: 3px; }
 .next { font-size: 1.5rem; min-height: 84px; width: 100%; }
 .last-note { border-left: var(--bar) solid var(--go); margin: 0 0 0.4rem; padding-left: 0.6rem; }
+.dry { border-left: var(--bar) solid var(--caution-edge); margin: 0 0 0.3rem; padding-left: 0.6rem; }
 .pace { background: none; border: 0; color: var(--go); font-weight: 600; margin-left: auto; min-height: 44px; padding: 0; text-align: right; text-decoration: underline; text-underline-offset: 3px; }
 .off { display: block; }
 .smooth { display: flex; flex-wrap: wrap; gap: 0.4rem; margin-bottom: 0.5rem; }

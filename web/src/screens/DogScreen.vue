@@ -10,6 +10,7 @@ import DogGrowth from './dog/DogGrowth.vue'
 import DogHandling from './dog/DogHandling.vue'
 import DogHistory from './dog/DogHistory.vue'
 import DogNext from './dog/DogNext.vue'
+import FirstSteps from './dog/FirstSteps.vue'
 import DogProfile from './dog/DogProfile.vue'
 import NailTable from './dog/NailTable.vue'
 import PawMoods from './dog/PawMoods.vue'
@@ -40,14 +41,15 @@ const assumed = computed(() => data.value?.rank.bars.every((b) => b.length.sourc
           <p class="soft lead">{{ age }} · {{ kilos }} · {{ dog.nails.length }} nails</p>
         </div>
         <div class="aside">
-          <RouterLink :to="`/dogs/${dogId}/walk`" class="btn btn-plain btn-big">Walk round</RouterLink>
+          <RouterLink v-if="data.first_steps.length === 0" :to="`/dogs/${dogId}/walk`" class="btn btn-plain btn-big">Walk round</RouterLink>
           <RouterLink :to="`/dogs/${dogId}/record`" class="btn btn-plain btn-big">Record a sitting</RouterLink>
           <RouterLink v-if="data.open_sitting" :to="`/dogs/${dogId}/bench/${data.open_sitting}`" class="btn btn-go btn-big">Go on at the bench</RouterLink>
-          <RouterLink v-else :to="`/dogs/${dogId}/ready`" class="btn btn-go btn-big">Get ready</RouterLink>
+          <RouterLink v-else-if="data.first_steps.length === 0 || data.training" :to="`/dogs/${dogId}/ready`" class="btn btn-go btn-big">Get ready</RouterLink>
         </div>
       </div>
 
-      <DogNext :dog="dog" :next="data.next" :days="data.next_in_days" :why-none="data.why_none" :training="data.training" />
+      <FirstSteps v-if="data.first_steps.length > 0 && !data.training && !data.open_sitting" :dog-id="dogId" :name="dog.name" :steps="data.first_steps" />
+      <DogNext v-else :dog="dog" :next="data.next" :days="data.next_in_days" :why-none="data.why_none" :training="data.training" />
       <QuickPlanNote v-if="data.plan" :plan="data.plan" />
       <CautionList :cautions="data.cautions" />
 

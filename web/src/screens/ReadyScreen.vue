@@ -100,17 +100,20 @@ onKey((event) => {
             <p class="soft small">{{ paws[0]?.hold.place }} {{ plan.support }}</p>
             <ol class="paws"><PawBlock v-for="(p, i) in paws" :key="i" :dog-id="dogId" :stops="p.stops" :nails="plan.nails" :hold="p.hold" :again="p.again" /></ol>
           </template>
-          <ul v-if="later.length > 0" class="later" aria-label="On other days">
-            <li v-for="d in later" :key="d.on"><strong class="nowrap">{{ dayOf(d.on) }}</strong> {{ d.stops.map((s) => s.code).join(' ') }} <span class="soft">about {{ minutesInWords(d.minutes.minutes) }}</span></li>
-          </ul>
-          <LeftNails :left="plan.left" />
+          <p v-if="plan.gently" class="gently">The first time, and not easy for it: <RouterLink :to="`/dogs/${dogId}/ladder`">the ladder</RouterLink> is worth beginning before any nail.</p>
           <ul class="soft small limits"><li v-for="w in limits" :key="w">{{ w }}</li></ul>
+          <details v-if="later.length > 0" class="rest"><summary>{{ later.length === 1 ? 'One more day' : `${later.length} more days` }}</summary>
+            <ul class="later" aria-label="On other days">
+              <li v-for="d in later" :key="d.on"><strong class="nowrap">{{ dayOf(d.on) }}</strong> {{ d.stops.map((s) => s.code).join(' ') }} <span class="soft">about {{ minutesInWords(d.minutes.minutes) }}</span></li>
+            </ul>
+          </details>
+          <details v-if="plan.left.length > 0" class="rest" :open="plan.left.some((l) => l.whose !== 'nobody')"><summary>Left out: {{ plan.left.length }} {{ plan.left.length === 1 ? 'nail' : 'nails' }}</summary><LeftNails :left="plan.left" /></details>
         </div>
         <div class="prepare">
           <h2>Within reach</h2>
           <CheckList v-model="ticks" :things="plan.checklist" />
           <p v-if="plan.see_to.length > 0" class="see-to small"><RouterLink to="/kit">Kit to see to</RouterLink>: <span v-for="(s, i) in plan.see_to" :key="i">{{ i ? '; ' : '' }}{{ kitKinds[s.kind] }}<template v-if="s.name">, <bdi>{{ s.name }}</bdi></template>: {{ s.words }}</span>.</p>
-          <div class="map"><RankPicture :rank="plan.rank" size="narrow" stacked :marks="marks" /></div>
+          <details class="map"><summary>All nails</summary><RankPicture :rank="plan.rank" size="narrow" stacked :marks="marks" /></details>
         </div>
       </div>
     </template>
@@ -123,7 +126,10 @@ onKey((event) => {
 .blocked { background: var(--caution-ground); border-left: var(--bar) solid var(--caution-edge); font-weight: 600; padding: 0.6rem 0.9rem; }
 .columns { display: grid; gap: 1.5rem 3rem; grid-template-columns: minmax(0, 1.25fr) minmax(0, 1fr); margin-top: 1rem; }
 .paws { list-style: none; margin: 0; padding: 0; }
-.later { border-top: 1px solid var(--line-strong); margin-top: 0.5rem; padding-top: 0.5rem; }
+.gently { border-left: var(--bar) solid var(--go); margin-top: 0.5rem; padding-left: 0.75rem; }
+.rest summary, .map summary { align-items: center; color: var(--go); cursor: pointer; display: flex; font-weight: 600; min-height: 44px; }
+.rest summary::before, .map summary::before { content: '▸'; margin-right: 0.4rem; }
+.rest[open] summary::before, .map[open] summary::before { content: '▾'; }
 .see-to { margin: 0.75rem 0 0; }
 .map { margin-top: 1.25rem; }
 .limits { margin-top: 0.5rem; }
@@ -131,8 +137,6 @@ onKey((event) => {
 
 @media (max-width: 900px) {
   .columns { display: flex; flex-direction: column; }
-  .prepare { order: -1; }
-  .map { display: none; }
   .screen-head .aside { width: 100%; }
   .screen-head .aside .btn-big { flex: 1; }
 }

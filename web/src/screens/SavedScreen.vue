@@ -3,7 +3,7 @@ import { BButton } from 'bootstrap-vue-next/components/BButton'
 import { computed } from 'vue'
 import { useRouter } from 'vue-router'
 import { useDog, useSitting, useWithdrawSitting } from '../api/queries'
-import { fullDayOf } from '../dates'
+import { dayOf, fullDayOf } from '../dates'
 import AnswerState from '../parts/AnswerState.vue'
 import RefusalNote from '../parts/RefusalNote.vue'
 import RankPicture from '../rank/RankPicture.vue'
@@ -39,6 +39,7 @@ const takeBack = () => mutate(props.sittingId, { onSuccess: () => router.replace
         <RouterLink to="/" class="btn btn-go btn-big">Next dog</RouterLink>
       </div>
       <p v-if="done?.praise" class="praise">{{ done.praise }}</p>
+      <p v-if="done && done.left.length > 0 && done.left_on" class="left"><strong>Enough for today.</strong> Left: {{ done.left.join(', ') }}. They are for {{ dayOf(done.left_on) }}, or for the next visit.</p>
       <DogNext :next="data.next" :days="data.next_in_days" :why-none="data.why_none" />
       <div class="after"><RankPicture :rank="done?.rank_after ?? data.rank" size="medium" /></div>
       <ul v-if="worked.length > 0" class="worked small" aria-label="What was done"><li v-for="n in worked" :key="n.code"><strong>{{ n.code }}</strong> {{ length.show(n.removed_mm) }}<template v-if="n.reaction !== 'calm'">, {{ reactions[n.reaction] }}</template><template v-if="n.blood">, bled</template></li></ul>
@@ -57,6 +58,7 @@ const takeBack = () => mutate(props.sittingId, { onSuccess: () => router.replace
 .lead { margin: 0.15rem 0 0; max-width: 44rem; }
 .after { margin-block: 1.25rem; overflow-x: auto; }
 .ways { display: flex; flex-wrap: wrap; gap: 0.75rem; }
+.left { border-left: var(--bar) solid var(--go); padding-left: 0.75rem; }
 .praise { font-weight: 600; }
 .worked { display: flex; flex-wrap: wrap; gap: 0.25rem 1.25rem; margin-bottom: 1rem; }
 </style>

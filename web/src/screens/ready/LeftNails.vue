@@ -19,7 +19,7 @@ const groups = computed(() => {
 
 <template>
   <section v-if="groups.length > 0" aria-labelledby="left-title">
-    <h2 id="left-title">Left out</h2>
+    <h2 id="left-title" class="visually-hidden">Left out</h2>
     <ul>
       <li v-for="g in groups" :key="g.whose + g.why" :class="g.whose">
         <AppIcon v-if="g.whose === 'veterinarian' || g.whose === 'professional'" name="vet" />
@@ -30,7 +30,6 @@ const groups = computed(() => {
 </template>
 
 <style scoped>
-section { border-top: 1px solid var(--line-strong); margin-top: 0.75rem; padding-top: 0.5rem; }
 li { align-items: baseline; display: flex; gap: 0.5rem; line-height: 1.35; padding-block: 0.2rem; }
 li.veterinarian, li.professional { color: var(--quick-text); font-weight: 600; }
 .icon { align-self: center; }

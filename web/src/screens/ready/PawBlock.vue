@@ -1,12 +1,12 @@
 <script setup lang="ts">
-import { ref } from 'vue'
+import { computed, ref } from 'vue'
 import type { Schemas } from '../../api/client'
 import { atMost, useUnits } from '../../units'
 import { pawWords, tools } from '../../words'
 import HoldPicture from './HoldPicture.vue'
 import ToolAdvice from './ToolAdvice.vue'
 
-/** One paw of today's work: how it is held, and its nails in their order. */
+/** One paw of today's work: what its nails share stands once, and each nail says what differs. */
 const props = defineProps<{ dogId: string; stops: Schemas['Stop'][]; nails: Schemas['PlannedNail'][]; hold: Schemas['Hold']; again: boolean }>()
 const asked = ref<Schemas['NailCode']>()
 const { length } = useUnits()
@@ -17,44 +17,53 @@ const take = (code: string) => {
   return n.slivers === 0 ? 'a landmark first' : atMost(n, length.value)
 }
 const toolOf = (s: Schemas['Stop']) => `${tools[s.tool]}${s.grit ? `, ${s.grit} grit` : ''}${s.speed ? `, ${s.speed} speed` : ''}`
+/** The tool of the paw's first nail; another's own stands beside it. */
+const tool = computed(() => toolOf(props.stops[0]))
+/** Nails that come off alike share a line. */
+const lots = computed(() => {
+  const found = new Map<string, Schemas['Stop'][]>()
+  for (const s of props.stops) {
+    const key = [take(s.code), toolOf(s), s.urgent ? planned(s.code).why : ''].join('|')
+    found.set(key, [...(found.get(key) ?? []), s])
+  }
+  return [...found.values()]
+})
+const ask = (code: Schemas['NailCode']) => (asked.value = asked.value === code ? undefined : code)
 </script>
 
 <template>
   <li class="paw">
     <HoldPicture :hold="hold" />
     <div class="how">
-      <h3>{{ pawWords[hold.paw] }}</h3>
-      <p v-if="!again" class="small">{{ hold.limb }} {{ hold.pull }}</p>
+      <h3>{{ pawWords[hold.paw] }} <button type="button" class="tool" :aria-expanded="asked === stops[0].code" @click="ask(stops[0].code)">{{ tool }}<span class="visually-hidden">: why, for {{ stops[0].code }}</span></button></h3>
+      <p v-if="stops[0].why" class="small soft">{{ stops[0].why }}</p>
+      <ol>
+        <li v-for="lot in lots" :key="lot[0].code" class="lot">
+          <span :class="['code', { urgent: lot[0].urgent }]">{{ lot.map((one) => one.code).join(' ') }}</span>
+          <span>{{ take(lot[0].code) }}<template v-if="lot[0].urgent">, {{ planned(lot[0].code).why }}</template><button v-if="toolOf(lot[0]) !== tool" type="button" class="tool own" :aria-expanded="asked === lot[0].code" @click="ask(lot[0].code)">{{ toolOf(lot[0]) }}</button></span>
+        </li>
+      </ol>
+      <details v-if="!again" class="small"><summary>How it is held</summary>{{ hold.hands }} {{ hold.limb }} {{ hold.pull }}</details>
     </div>
-    <ol>
-      <li v-for="s in stops" :key="s.code">
-        <div class="stop">
-          <span :class="['code', { urgent: s.urgent }]">{{ s.code }}</span>
-          <span class="why"><strong class="take">{{ take(s.code) }}</strong> {{ s.why || planned(s.code).why }}</span>
-          <button type="button" class="tool" :aria-expanded="asked === s.code" @click="asked = asked === s.code ? undefined : s.code">{{ toolOf(s) }}<span class="visually-hidden">: why, for {{ s.code }}</span></button>
-        </div>
-        <ToolAdvice v-if="asked === s.code" :dog-id="dogId" :code="s.code" />
-      </li>
-    </ol>
+    <ToolAdvice v-if="asked" :dog-id="dogId" :code="asked" class="advised" />
   </li>
 </template>
 
 <style scoped>
-.paw { border-top: 1px solid var(--line-strong); column-gap: 1.25rem; display: grid; grid-template-columns: 132px minmax(0, 1fr); padding-block: 0.6rem; }
-.how { align-self: center; }
-.how p { margin: 0.15rem 0 0; }
-ol { grid-column: 1 / -1; list-style: none; margin: 0.25rem 0 0; padding: 0; }
-.stop { align-items: center; border-top: 1px solid var(--line); display: grid; gap: 0 0.75rem; grid-template-columns: 3.75rem minmax(0, 1fr) auto; }
+.paw { border-top: 1px solid var(--line-strong); column-gap: 1.25rem; display: grid; grid-template-columns: 132px minmax(0, 1fr); padding-block: 0.5rem; }
+.how p { margin: 0; }
+h3 { align-items: baseline; display: flex; flex-wrap: wrap; gap: 0 0.75rem; justify-content: space-between; }
+ol { list-style: none; margin: 0.2rem 0 0; padding: 0; }
+.lot { display: flex; flex-wrap: wrap; gap: 0 0.75rem; line-height: 1.35; padding-block: 0.1rem; }
 .code { font-weight: 700; }
 .code.urgent::after { color: var(--quick-text); content: ' ▼'; }
-.why { line-height: 1.25; }
-.take { font-weight: 600; margin-right: 0.4rem; }
-.tool { background: none; border: 0; color: var(--go); min-height: 36px; padding: 0; text-align: right; text-decoration: underline; text-underline-offset: 3px; }
+.tool { background: none; border: 0; color: var(--go); font-size: 1rem; font-weight: 400; min-height: 44px; padding: 0; text-decoration: underline; text-underline-offset: 3px; }
+.own { margin-left: 0.5rem; }
+summary { color: var(--go); cursor: pointer; min-height: 32px; }
+.advised { grid-column: 1 / -1; }
 
 @media (max-width: 700px) {
-  .paw { grid-template-columns: 104px minmax(0, 1fr); }
-  .hold { width: 104px; }
-  .stop { grid-template-columns: 3.5rem minmax(0, 1fr); padding-block: 0.2rem; }
-  .tool { grid-column: 2; min-height: 44px; text-align: left; }
+  .paw { column-gap: 0.75rem; grid-template-columns: 76px minmax(0, 1fr); }
+  .hold { width: 76px; }
 }
 </style>

@@ -1,0 +1,27 @@
+<script setup lang="ts">
+import type { Schemas } from '../../api/client'
+
+/** How to begin with a dog whose feet nobody has told anything of: the best way first and largest. */
+defineProps<{ dogId: string; name: string; steps: Schemas['FirstStep'][] }>()
+const to = { ladder: 'ladder', walk: 'walk', nail: 'ready' }
+</script>
+
+<template>
+  <section class="first-steps" aria-labelledby="first-steps-title">
+    <h2 id="first-steps-title">How to begin with <bdi>{{ name }}</bdi></h2>
+    <ul>
+      <li v-for="(s, i) in steps" :key="s.way">
+        <RouterLink :to="`/dogs/${dogId}/${to[s.way]}`" :class="['btn btn-big', i === 0 ? 'btn-go' : 'btn-plain']">{{ s.words }}</RouterLink>
+        <span>{{ s.why }}</span>
+      </li>
+    </ul>
+  </section>
+</template>
+
+<style scoped>
+.first-steps { border-left: var(--bar) solid var(--go); padding-left: 1rem; }
+h2 { font-size: 1.5rem; margin-bottom: 0.5rem; }
+li { align-items: center; display: grid; gap: 0.25rem 1rem; grid-template-columns: minmax(16rem, auto) minmax(0, 1fr); margin-bottom: 0.5rem; }
+
+@media (max-width: 900px) { li { grid-template-columns: minmax(0, 1fr); } }
+</style>
