@@ -293,6 +293,19 @@ func TestARoutineTrimIsTwelvePressesAtMost(t *testing.T) {
 	assert.Len(t, program.dog(id).Sittings[0].Blood, 1)
 }
 
+// A whole dog in four presses: record, how far, all as planned, save.
+func TestAWholeDogIsFourPresses(t *testing.T) {
+	program := start(t, "demo", "--today", day, "--listen", anywhere)
+	id := program.dogs()["Windlass"]
+	p := tab(t, browser(t), program.address+"/dogs/"+id)
+	p.press("a", "Record a sitting")
+	p.press(".far button", "to the first sign")
+	p.press("button", "All as planned")
+	p.press("button", "Save the sitting")
+	p.sees("Windlass is done")
+	assert.Positive(t, program.dog(id).Sittings[0].Nails)
+}
+
 // The card is on paper only: both ranks, what came off, the next date.
 func TestTheCardForTheOwnerIsPrinted(t *testing.T) {
 	program := start(t, "demo", "--today", day, "--listen", anywhere)

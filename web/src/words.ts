@@ -68,7 +68,7 @@ export const stocks: Record<Schemas['Stock'], string> = { full: 'full', low: 'lo
 export const tips: Record<Schemas['Tip'], string> = { flat: 'flat tip', round: 'round tip', tapered: 'tapered tip' }
 /** What was done to make a piece as new, and what is to be done. */
 export const serviced: Record<Schemas['KitItem']['service'], string> = { sharpen: 'Sharpened', charge: 'Charged', change: 'Changed', refill: 'Refilled' }
-export const ladderKinds: Record<Schemas['LadderKind'], string> = { clipper: 'clipper', grinder: 'grinder' }
+export const ladderKinds: Record<Schemas['LadderKind'], string> = { clipper: 'clipper', grinder: 'grinder', board: 'scratch board' }
 export const weekdays: Record<Schemas['Weekday'], string> = {
   mon: 'Mon', tue: 'Tue', wed: 'Wed', thu: 'Thu', fri: 'Fri', sat: 'Sat', sun: 'Sun',
 }

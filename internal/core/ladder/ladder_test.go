@@ -230,3 +230,27 @@ func TestAFinishedLadderSaysSo(t *testing.T) {
 		tries = append(tries, Try{On: day, Reaction: temper.Calm})
 	}
 }
+
+// The scratch board is a small ladder of its own: it keeps fore nails, so no paw is closed and the dog is
+// trimmed meanwhile (common practice, no source: a treat under a mat, then the board, a word, a few strokes).
+func TestTheScratchBoardClosesNoPaw(t *testing.T) {
+	steps := Steps(Board)
+	assert.Contains(t, steps[0].Words, "mat")
+	assert.Contains(t, steps[len(steps)-1].Words, "both feet")
+	for _, s := range steps {
+		assert.False(t, s.Nail, "no cutter comes near")
+		assert.NotEqual(t, Steps(Clipper)[0].Words, s.Words)
+	}
+	l := Ladder{Kind: Board, Started: date.MustParse("2026-11-01")}
+	training := Training{l.StandingOn(date.MustParse("2026-11-24"), nil)}
+	assert.Empty(t, training.Paws())
+	assert.False(t, training.Whole())
+	assert.False(t, training.WithGrinder())
+	var tries []Try
+	for day := range len(steps) {
+		for range Needed {
+			tries = append(tries, Try{On: date.MustParse("2026-11-02").AddDays(day), Reaction: temper.Calm})
+		}
+	}
+	assert.True(t, l.StandingOn(date.MustParse("2026-11-24"), tries).Done)
+}

@@ -8,6 +8,7 @@ type Kind string
 const (
 	Clipper Kind = "clipper"
 	Grinder Kind = "grinder"
+	Board   Kind = "board" // the scratch board: it keeps fore nails, and closes no paw
 )
 
 // Rounds is a sound that comes and goes: on, a treat, off, a rest.
@@ -35,10 +36,14 @@ const (
 // Steps are the rungs of a ladder, lowest first (trade, common practice with no source; how
 // long and how often are judgement).
 func Steps(k Kind) []Step {
-	if k == Grinder {
+	switch k {
+	case Grinder:
 		return grinder
+	case Board:
+		return board
+	default:
+		return clipper
 	}
-	return clipper
 }
 
 var clipper = []Step{
@@ -63,4 +68,14 @@ var grinder = []Step{
 	{Words: "one touch on one nail", How: "One touch of a second at the tip. Hair away, mesh over a long coat.", Seconds: 1, Tries: 3, Reward: "The best treat of the day, at once.", Nail: true},
 	{Words: "a nail", How: "A few touches on one nail, two seconds each, looking in between.", Seconds: 10, Tries: 3, Reward: everyNail, Nail: true},
 	{Words: "a paw", How: "All nails of one paw.", Seconds: 90, Tries: 3, Reward: everyNail, Nail: true},
+}
+
+const everyScratch = "A treat at every scratch, while the paw is still on it."
+
+var board = []Step{
+	{Words: "a treat under the corner of a mat", How: "Hold the mat's corner down on a treat until it paws at it: the paw wins the treat.", Seconds: 10, Tries: 6, Reward: "The treat that lies under it."},
+	{Words: "a treat under the board", How: "The same with the board, coarse side up (80 grit), leaning against your knee.", Seconds: 10, Tries: 6, Reward: "The treat that lies under it."},
+	{Words: "one scratch", How: "No treat under it any more: one draw of a fore paw down the board.", Seconds: 5, Tries: 6, Reward: everyScratch},
+	{Words: "a word for it", How: "Say the word just before it scratches, the same word every time.", Seconds: 5, Tries: 6, Reward: everyScratch},
+	{Words: "a few strokes, both feet", How: "Three strokes with the one paw, three with the other. That is all for a day.", Seconds: 20, Tries: 2, Reward: everyScratch},
 }

@@ -746,7 +746,7 @@ export interface components {
          */
         Counts: "cuts" | "minutes" | "nothing";
         /** @enum {string} */
-        LadderKind: "clipper" | "grinder";
+        LadderKind: "clipper" | "grinder" | "board";
         /** @enum {string} */
         Move: "up" | "stay" | "down";
         /**

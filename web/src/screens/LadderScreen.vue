@@ -33,6 +33,7 @@ const note = ref('')
 const timer = useTemplateRef('timer')
 const beginning = ref(false)
 const asked = ref(false)
+const keeps = 'It keeps fore nails where they are. It does not shorten overgrown ones, and does nothing for dewclaws.'
 const named = (l: Schemas['Ladder']) => `${ladderKinds[l.kind]}${l.paw ? `, ${l.paw}` : ''}`
 
 function tell(reaction: Schemas['Reaction']) {
@@ -78,6 +79,7 @@ onKey((event) => {
         <p v-if="!ladder">{{ data.name }} is on no ladder. Begin one, and Due shows its steps instead of trims.</p>
         <BButton :variant="ladder ? 'plain' : 'go'" class="btn-big" :disabled="start.isPending.value" @click="begin('clipper')">Begin the clipper ladder</BButton>
         <BButton variant="plain" class="btn-big" :disabled="start.isPending.value" @click="begin('grinder')">Begin the grinder ladder</BButton>
+        <BButton variant="plain" class="btn-big" :disabled="start.isPending.value" @click="begin('board')">Teach it the scratch board</BButton>
         <div class="choices one" role="group" aria-label="Clipper ladder for one paw only">
           <span>or for one paw only, clipper:</span>
           <button v-for="p in paws" :key="p" type="button" :disabled="start.isPending.value" @click="begin('clipper', p)">{{ p }}</button>
@@ -90,6 +92,7 @@ onKey((event) => {
             <h2 id="step-title">{{ step.words }}</h2>
             <p>{{ step.how }} <strong>{{ step.reward }}</strong></p>
             <p v-if="step.nail && ladder.kind === 'grinder'" class="care small">Hair away from what spins, a mesh over a long coat, your eyes protected. A second, lift, look: friction heats.</p>
+            <p v-if="ladder.kind === 'board'" class="care small">{{ keeps }}</p>
             <p v-if="ladder.wait" class="care">The first nail waits until {{ fullDayOf(ladder.wait) }}: one to two weeks with the tool come before it.</p>
             <StepTimer ref="timer" :step="step" />
             <div class="reactions" role="group" aria-label="How it took this try">
@@ -111,7 +114,8 @@ onKey((event) => {
           </section>
           <section v-else class="today">
             <h2>Through</h2>
-            <p>{{ ladder.says }} Its nails are trimmed again like any other dog’s; a step down is only a try away.</p>
+            <p v-if="ladder.kind === 'board'">{{ ladder.says }} A few strokes a day with both fore feet. {{ keeps }}</p>
+            <p v-else>{{ ladder.says }} Its nails are trimmed again like any other dog’s; a step down is only a try away.</p>
             <RouterLink :to="`/dogs/${dogId}/ready`" class="btn btn-go btn-big">Get ready for a sitting</RouterLink>
           </section>
           <div>

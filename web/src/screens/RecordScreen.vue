@@ -196,6 +196,10 @@ onKey((event) => {
         </div>
       </div>
       <CautionList :cautions="plan.cautions" />
+      <div class="choices far" role="group" aria-label="How far did you go?"><span>How far did you go?</span>
+        <button v-for="(words, far) in howFar" :key="far" type="button" :aria-pressed="draft.far === far" @click="store.change((d) => (d.far = d.far === far ? undefined : far))">{{ words }}</button>
+      </div>
+      <p v-if="!draft.far" class="soft small far-why">Without it nothing is assumed of where these trims ended, and nothing is learnt from them.</p>
       <div class="bench">
         <div class="navigator">
           <RankPicture :rank="plan.rank" :size="narrow ? 'narrow' : 'medium'" stacked :selected="nail.code" :marks="marks" @select="choose" />
@@ -214,10 +218,6 @@ onKey((event) => {
       <RefusalNote v-else-if="error && !unreachable" :error="error" :shown="['records[', 'minutes', 'calm_minutes']" />
       <div v-if="unreachable" class="kept" role="alert"><strong>Kept here, not yet saved.</strong> Fribbet does not answer. Your taps are safe in this browser: start it again, then save.</div>
       <BButton v-if="begun && untold > 0" variant="plain" class="rest" @click="allAsPlanned">All as planned: the {{ untold }} not told <kbd v-if="!narrow">A</kbd></BButton>
-      <div class="choices far" role="group" aria-label="How far did you go?"><span>How far did you go?</span>
-        <button v-for="(words, far) in howFar" :key="far" type="button" :aria-pressed="draft.far === far" @click="store.change((d) => (d.far = d.far === far ? undefined : far))">{{ words }}</button>
-      </div>
-      <p v-if="!draft.far" class="soft small far-why">Without it nothing is assumed of where these trims ended, and nothing is learnt from them.</p>
       <div class="minutes">
         <label for="minutes">Took, min</label>
         <BFormInput id="minutes" :model-value="draft.minutes" inputmode="decimal" autocomplete="off" @update:model-value="store.change((d) => (d.minutes = String($event ?? '')))" />
@@ -251,8 +251,9 @@ onKey((event) => {
 .mind { color: var(--ink-soft); margin-top: 0.75rem; }
 .mind li { border-left: var(--bar) solid var(--caution-edge); margin-bottom: 0.25rem; padding-left: 0.6rem; }
 .rest { margin-top: 0.75rem; min-height: 64px; }
-.far { align-items: center; margin-top: 1rem; }
-.far-why { margin: 0.25rem 0 0; }
+.far { align-items: center; margin-top: 0.5rem; }
+.far button { min-height: 56px; }
+.far-why { margin: 0.25rem 0 0.75rem; }
 .minutes { align-items: center; display: flex; flex-wrap: wrap; gap: 0.4rem 0.6rem; margin-top: 1rem; }
 .minutes label { font-weight: 400; margin: 0; }
 .minutes .form-control { width: 5rem; }

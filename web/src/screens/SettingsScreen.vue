@@ -54,6 +54,9 @@ function save() {
       <FormField id="hand" label="Your hand" :error="error" :fields="['hand']" hint="Until a dog’s own sittings tell, minutes and tools are chosen for it.">
         <BFormSelect id="hand" v-model="choices.hand" :options="options(hands)" />
       </FormField>
+      <FormField id="left" label="The cutter is in" :error="error" :fields="['left_handed']" hint="Ready and Bench say which hand holds the foot.">
+        <BFormSelect id="left" v-model="choices.left_handed" :options="[{ value: false, text: 'your right hand' }, { value: true, text: 'your left hand' }]" />
+      </FormField>
       <FormField id="end" label="On a nail you stop" :error="error" :fields="['end_point']" hint="Practitioners disagree. A dot or blood always ends the work on a nail.">
         <BFormSelect id="end" v-model="choices.end_point" :options="[{ value: 'first_sign', text: 'at the first sign: the dark centre, the blush' }, { value: 'full', text: 'at the dot, in thin slivers' }]" />
       </FormField>
