@@ -103,6 +103,33 @@ func TestAWholeDogIsAPressANail(t *testing.T) {
 	}
 }
 
+// However fast one presses, each press is the next nail's; and a calm dog's eighteen nails are eighteen presses.
+func TestEighteenNailsInEighteenPresses(t *testing.T) {
+	program := start(t, "demo", "--today", day, "--listen", anywhere)
+	id := program.dogs()["Clove"]
+	p := tab(t, browser(t), program.address)
+	at := atBench(p, program, id)
+	require.Equal(t, 18, p.toGo())
+	p.sees("Up to")
+	p.keys("3 3 3")
+	p.sees("15 to go today")
+	for left := 14; left >= 0; left-- {
+		p.sees("Up to")
+		p.keys("3")
+		p.sees(fmt.Sprintf("%d to go today", left))
+	}
+	p.saved()
+	var b bench
+	program.get(at, &b)
+	done := 0
+	for _, n := range b.Nails {
+		if len(n.Cuts) > 0 && len(n.Cuts) < 12 {
+			done++
+		}
+	}
+	assert.Equal(t, 18, done)
+}
+
 // A nail told in one press is taken back in one.
 func TestAPressIsUndoneAsOne(t *testing.T) {
 	program := start(t, "demo", "--today", day, "--listen", anywhere)
@@ -139,7 +166,7 @@ func TestStepByStep(t *testing.T) {
 	p.keys("Space")
 	p.sees("What does the end show?")
 	p.saved()
-	p.keys("Space t") // no cut before the face is told
+	p.keys("Space Space t") // no cut before the face is told, however fast one presses
 	p.sees("1 cut")
 	p.keys("2")
 	p.sees("mm, look")

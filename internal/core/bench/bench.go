@@ -114,16 +114,16 @@ func (n Nail) next(c verdict.Nail, margin float64, t verdict.Terms) verdict.Verd
 	}
 }
 
-// Left are today's nails that nobody has closed, and the working day on which the plan goes on; none, and
-// no day, once all of them are.
+// Left are today's nails that nobody has closed, and the working day on which a keeper goes on with them;
+// at a groomer's they wait for the next visit.
 func (b Bench) Left(q sitting.Question) (codes []nail.Code, on date.Date) {
 	for _, n := range b.Nails {
 		if w := n.Work; n.Today && !w.Done && !w.Skipped && !w.Blood {
 			codes = append(codes, n.Plan.Code)
 		}
 	}
-	if len(codes) == 0 {
-		return nil, date.Date{}
+	if len(codes) == 0 || !q.Terms.Keeper {
+		return codes, date.Date{}
 	}
 	return codes, date.Workdays{Weekdays: q.Dog.Workdays, Closed: q.Closed}.FirstAfter(q.Today)
 }

@@ -34,6 +34,8 @@ export function useBench(dog: string, sitting: string) {
   const aside = shallowRef<Aside[]>([])
   const refusal = ref<Error | null>(null)
   const unreachable = ref(false)
+  /** Presses that are on their way into the browser's own database: a second one must not overtake them. */
+  const telling = ref(0)
   let sending: Promise<void> | undefined
 
   function take(bench: Schemas['Bench']) {
@@ -45,8 +47,13 @@ export function useBench(dog: string, sitting: string) {
   /** Tells what one press says: all of it is kept before any of it is sent. */
   async function tell(...all: Told[]) {
     refusal.value = null
-    for (const told of all) await put({ dog, sitting, event: stamped(told) })
-    pending.value = await waiting(sitting)
+    telling.value++
+    try {
+      await put(...all.map((told) => ({ dog, sitting, event: stamped(told) })))
+      pending.value = await waiting(sitting)
+    } finally {
+      telling.value--
+    }
     void flush()
   }
 
@@ -104,7 +111,7 @@ export function useBench(dog: string, sitting: string) {
   const bench = computed(() => (answer.value && pending.value.length > 0 ? over(answer.value, pending.value) : answer.value))
   /** Nails of which something was told that the server has not reckoned with yet. */
   const unreckoned = computed(() => new Set(pending.value.flatMap((w) => (w.event.nail ? [w.event.nail] : []))))
-  return { bench, pending, aside, unreckoned, refusal, unreachable, tell, settleAside, flush, forget: last.drop }
+  return { bench, pending, telling, aside, unreckoned, refusal, unreachable, tell, settleAside, flush, forget: last.drop }
 }
 
 /**

@@ -29,8 +29,22 @@ const box = openDB<Box>('fribbet', 2, {
   blocking: (_old, _new, event) => (event.target as IDBDatabase).close(), // a newer page waits for this one
 })
 
-/** Written as plain JSON: the database cannot hold a screen's reactive values. */
-export const put = async (w: Waiting) => (await box).add('events', JSON.parse(JSON.stringify(w)))
+let last: Promise<unknown> = Promise.resolve()
+
+/**
+ * Keeps what one press told, all of it or nothing, and after what was told before it: however fast one
+ * presses, an end does not overtake the nails before it. Written as plain JSON: the database cannot hold a
+ * screen's reactive values.
+ */
+export function put(...all: Waiting[]) {
+  const write = async () => {
+    const tx = (await box).transaction('events', 'readwrite')
+    await Promise.all([...all.map((w) => tx.store.add(JSON.parse(JSON.stringify(w)))), tx.done])
+  }
+  const mine = last.then(write)
+  last = mine.catch(() => undefined)
+  return mine
+}
 
 /** What waits for a sitting, in the order in which it was told. */
 export const waiting = async (sitting: string) => (await box).getAllFromIndex('events', 'sitting', sitting)

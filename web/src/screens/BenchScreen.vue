@@ -36,11 +36,14 @@ const narrow = useNarrow()
 const { length } = useUnits()
 const { data: kit } = useKit()
 const settings = useSettings()
-const { bench, pending, aside, unreckoned, refusal, unreachable, tell, settleAside, flush, forget } = useBench(props.dogId, props.sittingId)
+const { bench, pending, telling, aside, unreckoned, refusal, unreachable, tell, settleAside, flush, forget } = useBench(props.dogId, props.sittingId)
 
 const code = ref<string>()
 const nails = computed(() => bench.value?.nails ?? [])
-const closed = (n: Schemas['BenchNail']) => n.done || n.skipped || n.blood
+/** Closed by a press that does not show yet: the next press belongs to the next nail, however soon it comes. */
+const closing = ref(new Set<string>())
+watch([pending, telling], () => pending.value.length === 0 && telling.value === 0 && closing.value.clear())
+const closed = (n: Schemas['BenchNail']) => n.done || n.skipped || n.blood || closing.value.has(n.code)
 const todays = computed(() => nails.value.filter((n) => n.today))
 /** Where the sitting goes on: the first of today's nails that is not finished. */
 const open = computed(() => todays.value.find((n) => !closed(n)))
@@ -50,7 +53,7 @@ const hold = computed(() => bench.value?.holds.find((h) => h.paw === paw.value))
 const lastCut = computed(() => nail.value?.cuts[nail.value.cuts.length - 1])
 const grinding = computed(() => bench.value?.tool.startsWith('grinder') ?? false)
 const bleeding = ref(false)
-const reckoning = computed(() => nail.value !== undefined && unreckoned.value.has(nail.value.code) && !unreachable.value) // a moment: no cut by an advice that is out of date
+const reckoning = computed(() => telling.value > 0 || (nail.value !== undefined && unreckoned.value.has(nail.value.code) && !unreachable.value)) // a moment: no cut by an advice that is out of date
 const marks = computed(() => Object.fromEntries(nails.value.map((n) => [n.code, n.blood ? 'blood' : n.done ? 'done' : n.skipped || !n.today ? 'left' : 'planned'])))
 const counts = computed(() => ({ done: nails.value.filter((n) => n.done || (n.blood && n.cuts.length > 0)).length, left: todays.value.filter((n) => !closed(n)).length }))
 watch(nails, (all) => {
@@ -95,7 +98,7 @@ const does = computed(() => ({ press: () => press.value?.tell(), steps: () => st
 /** A whole nail in one press: its slivers, what the end shows, and that it is done; undone as one. */
 function told(slivers: number[], face: Schemas['Face'] | undefined) {
   const n = nail.value
-  if (!n) return
+  if (!n || closed(n)) return
   const press = crypto.randomUUID()
   const all: Told[] = slivers.map((mm) => ({ kind: 'cut', id: crypto.randomUUID(), press, nail: n.code, mm }))
   if (face) all.push({ kind: 'face', press, nail: n.code, of: all[all.length - 1].id, face })
@@ -119,7 +122,10 @@ function finish() {
   if (!closed(n)) about(n.cuts.length > 0 ? 'done' : 'skipped')
   goOn(n)
 }
-const goOn = (from: Schemas['BenchNail']) => (code.value = todays.value.find((other) => !closed(other) && other.code !== from.code)?.code ?? from.code)
+function goOn(from: Schemas['BenchNail']) {
+  closing.value.add(from.code)
+  code.value = todays.value.find((other) => !closed(other) && other.code !== from.code)?.code ?? from.code
+}
 function go(by: number) {
   const at = nails.value.findIndex((n) => n.code === nail.value?.code)
   code.value = nails.value[Math.min(nails.value.length - 1, Math.max(0, at + by))]?.code
@@ -138,6 +144,7 @@ function undo() {
   const last = bench.value?.last
   if (!last) return
   if (last.nail) code.value = last.nail
+  closing.value.clear()
   bleeding.value = false
   void tell({ kind: 'undone', of: last.id })
 }

@@ -28,6 +28,7 @@ function next() {
 }
 /** A number key: the answer that stands in that place. */
 function answer(place: number) {
+  if (props.reckoning) return
   if (ask.value === 'colour' && pickable[place]) emit('colour', pickable[place])
   if (ask.value === 'landmark' && props.nail.landmark_mm[place] !== undefined) emit('landmark', props.nail.landmark, props.nail.landmark_mm[place])
   if (ask.value === 'face' && props.nail.faces[place]) emit('face', props.nail.faces[place])
