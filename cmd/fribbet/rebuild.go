@@ -23,7 +23,7 @@ func rebuildCommand() *cobra.Command {
 				}
 				data = file
 			}
-			kept, err := store.Open(cmd.Context(), data)
+			kept, err := store.OpenExisting(cmd.Context(), data)
 			if err != nil {
 				return err
 			}

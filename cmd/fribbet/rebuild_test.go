@@ -2,6 +2,7 @@ package main
 
 import (
 	"bytes"
+	"fribbet/internal/store"
 	"path/filepath"
 	"testing"
 
@@ -13,7 +14,15 @@ func TestRebuildSaysWhatItDid(t *testing.T) {
 	cmd := rebuildCommand()
 	var out bytes.Buffer
 	cmd.SetOut(&out)
-	cmd.SetArgs([]string{"--data", filepath.Join(t.TempDir(), "book.db")})
+	path := filepath.Join(t.TempDir(), "book.db")
+	cmd.SetArgs([]string{"--data", path})
+	err := cmd.ExecuteContext(t.Context())
+	require.ErrorContains(t, err, "is not there")
+	assert.NoFileExists(t, path, "a name typed wrong makes no book")
+	made, err := store.Open(t.Context(), path)
+	require.NoError(t, err)
+	require.NoError(t, made.Close())
+	out.Reset()
 	require.NoError(t, cmd.ExecuteContext(t.Context()))
 	assert.Equal(t, "Worked out 0 sittings from their logs.\n", out.String())
 }

@@ -8,6 +8,7 @@ import (
 	"log/slog"
 	"net/http"
 	"net/http/httptest"
+	"os"
 	"path/filepath"
 	"strings"
 	"testing"
@@ -32,14 +33,18 @@ type client struct {
 	server *httptest.Server
 	router routers.Router
 	now    time.Time
+	path   string // of the book
+	kept   *store.Store
 }
 
 func newClient(t *testing.T) *client {
 	t.Helper()
 	slog.SetDefault(slog.New(slog.DiscardHandler))
 	c := &client{t: t, now: time.Date(2026, time.November, 24, 10, 0, 0, 0, time.UTC)}
-	kept, err := store.Open(context.Background(), filepath.Join(t.TempDir(), "a book.db"))
+	c.path = filepath.Join(t.TempDir(), "a book.db")
+	kept, err := store.Open(context.Background(), c.path)
 	require.NoError(t, err)
+	c.kept = kept
 	t.Cleanup(func() { assert.NoError(t, kept.Close()) })
 	front := fstest.MapFS{"index.html": {Data: []byte("<title>front</title>")}, "assets/a.js": {Data: []byte("1")}}
 	handler, err := New(book.New(kept, func() time.Time { return c.now }), Options{Front: front})
@@ -234,4 +239,18 @@ func TestTheFrontEndIsServedWithAStrictPolicy(t *testing.T) {
 	status, text := c.do("GET", "/api/nothing", "")
 	assert.Equal(t, 404, status)
 	assert.Contains(t, string(text), `"status":404`)
+}
+
+// A book whose file was taken away answers nothing as if it were kept, and goes on once it is back.
+func TestABookThatIsGoneSaysSo(t *testing.T) {
+	c := newClient(t)
+	c.addDog(moss)
+	require.NoError(t, os.Rename(c.path, c.path+".moved"))
+	for _, method := range []string{"GET", "POST"} {
+		status, text := c.do(method, map[string]string{"GET": "/api/due", "POST": "/api/dogs"}[method], moss)
+		assert.Equal(t, 503, status, string(text))
+		assert.Contains(t, string(text), "removed or replaced")
+	}
+	require.NoError(t, os.Rename(c.path+".moved", c.path))
+	assert.Len(t, ask[contract.DueList](c, "GET", "/api/due", "", 200).Dogs, 1)
 }

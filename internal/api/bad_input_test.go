@@ -78,3 +78,51 @@ func TestADogThatIsNotThere(t *testing.T) {
 		assert.Equal(t, 404, status, string(text))
 	}
 }
+
+// Refusals are in words: no regular expressions, no Go values, and at most the beginning of what was given.
+func TestRefusalsAreInWords(t *testing.T) {
+	c := newClient(t)
+	dog := c.addDog(moss)
+	at := "/api/dogs/" + dog.Id.String()
+	for _, bad := range []struct{ method, path, body, field, want string }{
+		{"GET", "/api/due?limit=many", "", "limit", "a whole number"},
+		{"GET", at + "/nails/LF9", "", "code", "must be one of LF5 LF4"},
+		{"GET", at + "/nails/LF3?margin_mm=wide", "", "margin_mm", "must be a number"},
+		{"GET", at + "/nails/LF3?slivers_mm=x", "", "slivers_mm", "must be numbers"},
+		{"POST", "/api/dogs", moss + " and so on", "body", "nothing after it"},
+		{"POST", "/api/dogs", `{"name":{"a":[]},"age_years":4,"weights":[{"kg":22}]}`, "name", "must be of type string"},
+		{"POST", at + "/checks", check(`{"code":"LF9","gap_mm":1}`), "looks[0].code", "must be one of LF5 LF4"},
+		{"POST", "/api/dogs", `{"name":"` + strings.Repeat("A", 200000) + `","age_years":4,"weights":[{"kg":22}]}`, "name", "letters"},
+		{"POST", "/api/calc/cuts", `{"length_mm":-1e308,"base_angle_deg":22,"radius_mm":26,"depth_mm":7,"taper":0.7,"gap_mm":0,"quick_mm":10,"margin_mm":1,"sliver_mm":1}`, "length_mm", "must be from"},
+	} {
+		status, text := c.do(bad.method, bad.path, bad.body)
+		assert.Contains(t, []int{400, 422}, status, string(text))
+		p := contract.Problem{}
+		assert.NoError(t, json.Unmarshal(text, &p), string(text))
+		if assert.NotEmpty(t, p.Errors, "%s %s: %s", bad.method, bad.path, text) {
+			assert.Equal(t, bad.field, p.Errors[0].Field, string(text))
+			assert.Contains(t, p.Errors[0].Expected, bad.want)
+		}
+		assert.Less(t, len(text), 2000, "what was given is not told back")
+		for _, strange := range []string{"map[", "^[", "to -1e", "got nil"} {
+			assert.NotContains(t, string(text), strange)
+		}
+	}
+}
+
+// What nobody can see does not get into a name, a note or the calendar; joiners stay where a script needs them.
+func TestWhatNobodySeesIsTakenOut(t *testing.T) {
+	c := newClient(t)
+	for given, kept := range map[string]string{
+		"Mo\\u0000ss":           "Moss",
+		"Mo\\u200bss\\u202egro": "Mossgro",
+		"\\ufeff Moss\\u2066 ":  "Moss",
+		"Line\\nbreak":          "Line break",
+		"Zoe\\u0308":            "Zoë",
+		"می\\u200cخواهم":        "می\u200cخواهم",
+		"M\\u200doss":           "Moss",
+	} {
+		d := ask[contract.Dog](c, "POST", "/api/dogs", strings.Replace(moss, "Moss", strings.ReplaceAll(given, "\\\\", "\\"), 1), 201)
+		assert.Equal(t, kept, d.Name)
+	}
+}

@@ -57,6 +57,15 @@ func localOnly(c *gin.Context) {
 	write(c, problem(http.StatusForbidden, "Open Fribbet by the address that it printed: it answers to this machine's own name only."))
 }
 
+// there answers nothing from a book whose file was removed or replaced: what it said would not be kept.
+func there(b *book.Book) gin.HandlerFunc {
+	return func(c *gin.Context) {
+		if err := b.There(); err != nil {
+			refuse(c, err)
+		}
+	}
+}
+
 // ownContext gives what a request does a context of its own: gin uses its contexts again for other
 // requests, while the database may still be looking at one after the answer has gone out.
 func ownContext(next contract.StrictHandlerFunc, _ string) contract.StrictHandlerFunc {

@@ -6,6 +6,7 @@ import (
 	"fmt"
 	"log/slog"
 	"net/http"
+	"regexp"
 
 	"github.com/gin-gonic/gin"
 
@@ -50,12 +51,31 @@ func refuseUnread(c *gin.Context, err error) {
 	write(c, problem(http.StatusBadRequest, "Nothing was written: "+f.Name+" "+f.Want, f))
 }
 
+// parameter finds its name in the words of the contract's generated code.
+var parameter = regexp.MustCompile(`parameter (\w+)`)
+
+// refuseAddress ends a request whose address keeps to the contract but cannot be read.
+func refuseAddress(c *gin.Context, err error, status int) {
+	f := fault.Field{Name: "address", Value: "what stands in the address", Want: "must be written as the contract says"}
+	if named := parameter.FindStringSubmatch(err.Error()); named != nil {
+		f.Name = named[1]
+	}
+	write(c, problem(status, "Nothing was written: "+f.Name+" "+f.Want, f))
+}
+
 // refuse ends the request with the problem that err is.
 func refuse(c *gin.Context, err error) {
 	var faults fault.Fields
 	var tooLarge *http.MaxBytesError
 	var told book.AlreadyTold
+	err = store.InOwnWords(err)
 	switch {
+	case errors.Is(err, store.ErrGone):
+		slog.Error("the book is gone", "err", err)
+		write(c, problem(http.StatusServiceUnavailable, "The book’s file was removed or replaced while Fribbet was running. Nothing more is kept: stop Fribbet, put the file back, start it again. What you told since waits in this browser."))
+	case errors.Is(err, store.ErrCannotWrite):
+		slog.Error("cannot write", "err", err)
+		write(c, problem(http.StatusInsufficientStorage, "The book cannot be written to: the disk is full, or the file is read-only. Nothing was written. Make room or give it back its right to be written, then tell it again."))
 	case errors.As(err, &faults):
 		write(c, problem(http.StatusUnprocessableEntity, "Nothing was written: "+faults.Error(), faults...))
 	case errors.As(err, &tooLarge):

@@ -45,7 +45,7 @@ func New(b *book.Book, o Options) (http.Handler, error) {
 		HandlerErrorFunc:         refuse,
 		ResponseErrorHandlerFunc: refuse,
 	})
-	contract.RegisterHandlers(engine.Group("", check), strict)
+	contract.RegisterHandlersWithOptions(engine.Group("", there(b), cleanBody, check), strict, contract.GinServerOptions{ErrorHandler: refuseAddress})
 	engine.NoRoute(front(o.Front))
 	engine.NoMethod(func(c *gin.Context) {
 		write(c, problem(http.StatusMethodNotAllowed, "This address does not take "+c.Request.Method+"."))

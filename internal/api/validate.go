@@ -65,7 +65,7 @@ func faultsOf(err error) fault.Fields {
 	var parse *openapi3filter.ParseError
 	switch {
 	case errors.As(err, &request) && request.Parameter != nil:
-		return fault.Fields{{Name: request.Parameter.Name, Value: "the address", Want: "must be the id of a dog or a sitting"}}
+		return fault.Fields{{Name: request.Parameter.Name, Value: "what stands in the address", Want: wanted(request.Parameter)}}
 	case errors.As(err, &many):
 		var all fault.Fields
 		for _, e := range many {
@@ -81,12 +81,37 @@ func faultsOf(err error) fault.Fields {
 	}
 }
 
+// wanted says in words what a parameter of the address must be.
+func wanted(p *openapi3.Parameter) string {
+	if p.Schema == nil || p.Schema.Value == nil {
+		return "must be given"
+	}
+	switch s := p.Schema.Value; {
+	case s.Format == "uuid":
+		return "must be the id of a dog, a sitting or a piece of kit"
+	case len(s.Enum) > 0:
+		return "must be one of " + strings.Trim(fmt.Sprint(s.Enum), "[]")
+	case s.Type.Is("integer") && s.Min != nil && s.Max != nil:
+		return fmt.Sprintf("must be a whole number from %g to %g", *s.Min, *s.Max)
+	case s.Type.Is("integer"):
+		return "must be a whole number, 0 or more"
+	case s.Type.Is("number"):
+		return "must be a number"
+	case s.Type.Is("boolean"):
+		return "must be true or false"
+	case s.Type.Is("array"):
+		return "must be numbers, each as its own " + p.Name
+	default:
+		return "must be written otherwise"
+	}
+}
+
 // named finds the property in the validator's words on one that is missing or unknown.
 var named = regexp.MustCompile(`property "([^"]*)" is (missing|unsupported)`)
 
 func schemaFault(e *openapi3.SchemaError) fault.Field {
 	path := e.JSONPointer()
-	f := fault.Field{Value: fmt.Sprint(e.Value), Want: e.Reason}
+	f := fault.Field{Value: shown(e.Value), Want: e.Reason}
 	hit := named.FindStringSubmatch(e.Reason)
 	switch {
 	case hit != nil && hit[2] == "unsupported":
@@ -100,11 +125,29 @@ func schemaFault(e *openapi3.SchemaError) fault.Field {
 		f.Want = "must be one of " + strings.Trim(fmt.Sprint(e.Schema.Enum), "[]")
 	case e.SchemaField == "type":
 		f.Want = "must be of type " + strings.Join(e.Schema.Type.Slice(), " or ")
+	case e.SchemaField == "format" && e.Schema.Format == "uuid":
+		f.Want = "must be an id, as xxxxxxxx-xxxx-4xxx-8xxx-xxxxxxxxxxxx"
+	case e.SchemaField == "format" && e.Schema.Format == "date-time":
+		f.Want = "must be an instant, as 2026-11-24T09:30:00Z"
 	case e.SchemaField == "format" && e.Schema.Format == "date":
 		f.Want = "must be a date that the calendar has, YYYY-MM-DD"
 	}
 	f.Name = fieldName(path)
 	return f
+}
+
+// shown is a refused value as a person would write it.
+func shown(value any) string {
+	switch v := value.(type) {
+	case map[string]any:
+		return "an object"
+	case []any:
+		return fmt.Sprintf("a list of %d", len(v))
+	case nil:
+		return "nothing"
+	default:
+		return fault.Short(fmt.Sprint(v))
+	}
 }
 
 // fieldName writes a path as the contract's users do: nails[0].gap_mm.

@@ -37,6 +37,9 @@ func New(s *store.Store, now func() time.Time) *Book { return &Book{store: s, no
 // mostHolidays keeps the list of days off readable.
 const mostHolidays = 100
 
+// There tells whether the book's file is still the one that was opened: store.ErrGone when it is not.
+func (b *Book) There() error { return b.store.There() }
+
 // Today is the user's calendar date.
 func (b *Book) Today() date.Date { return date.Of(b.now()) }
 

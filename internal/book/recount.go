@@ -2,6 +2,7 @@ package book
 
 import (
 	"context"
+	"errors"
 	"fmt"
 	"log/slog"
 	"runtime"
@@ -53,7 +54,12 @@ func (b *Book) upToDate(ctx context.Context) (*Progress, error) {
 		return nil, err
 	}
 	if len(stale) <= atOnce {
-		return nil, b.settle(ctx, stale, key, settings)
+		err := store.InOwnWords(b.settle(ctx, stale, key, settings))
+		if errors.Is(err, store.ErrCannotWrite) { // what is known of yesterday is better than nothing
+			slog.Warn("dates cannot be set anew", "err", err)
+			return nil, nil
+		}
+		return nil, err
 	}
 	b.recount.Lock()
 	defer b.recount.Unlock()

@@ -58,17 +58,28 @@ func (c pawsColumn) Value() (driver.Value, error) {
 	return strings.Join(names, " "), nil
 }
 
-// wordsColumn is words without spaces.
-type wordsColumn []string
+// linesColumn is texts, a line each. Older books have them between spaces.
+type linesColumn []string
 
-func (c *wordsColumn) Scan(value any) error {
+func (c *linesColumn) Scan(value any) error {
 	*c = nil
-	if words := strings.Fields(fmt.Sprint(value)); len(words) > 0 {
-		*c = words
+	text := fmt.Sprint(value)
+	lines := strings.Fields(text)
+	if strings.HasSuffix(text, "\n") {
+		lines = strings.Split(strings.TrimSuffix(text, "\n"), "\n")
+	}
+	if len(lines) > 0 {
+		*c = lines
 	}
 	return nil
 }
-func (c wordsColumn) Value() (driver.Value, error) { return strings.Join(c, " "), nil }
+
+func (c linesColumn) Value() (driver.Value, error) {
+	if len(c) == 0 {
+		return "", nil
+	}
+	return strings.Join(c, "\n") + "\n", nil
+}
 
 func scanText(value any, into interface{ UnmarshalText([]byte) error }) error {
 	return into.UnmarshalText([]byte(fmt.Sprint(value)))

@@ -31,7 +31,7 @@ type sittingRow struct {
 	Minutes    *float64    `db:"minutes"`
 	Calm       *float64    `db:"calm_minutes"`
 	Helper     bool        `db:"helper"`
-	Ticks      wordsColumn `db:"ticks"`
+	Ticks      linesColumn `db:"ticks"`
 	Smooth     pawsColumn  `db:"smooth"`
 	RecordedAt string      `db:"recorded_at"`
 	Withdrawn  *string     `db:"withdrawn_at"`

@@ -9,6 +9,7 @@ import (
 	"fmt"
 	"io/fs"
 	"net/url"
+	"os"
 	"slices"
 	"strings"
 	"time"
@@ -36,36 +37,80 @@ func (e ErrElsewhere) Error() string {
 var migrations embed.FS
 
 // Store is an open book.
-type Store struct{ db *sqlx.DB }
+type Store struct {
+	db   *sqlx.DB
+	file file
+}
 
 // idleConnections are kept open for the next request: a new one reads the whole schema first.
 const idleConnections = 8
 
-// Open opens the file, making it and bringing its tables up to date as needed.
+// Open opens the file, making it and bringing its tables up to date as needed. It returns Refused for one
+// that is no book, is damaged, of a later version, half a copy, or open elsewhere.
 func Open(ctx context.Context, path string) (*Store, error) { return open(ctx, path, "FULL") }
 
 // OpenThrowAway opens a file that nobody will miss: it is not held until the disk has it.
 func OpenThrowAway(ctx context.Context, path string) (*Store, error) { return open(ctx, path, "OFF") }
 
+// OpenExisting opens a file that is there already; it makes none.
+func OpenExisting(ctx context.Context, path string) (*Store, error) {
+	if _, err := os.Stat(path); err != nil {
+		return nil, Refused{path, "is not there: name the file of a book"}
+	}
+	return Open(ctx, path)
+}
+
+func dsn(path string, pragmas []string) string {
+	return "file:" + (&url.URL{Path: path}).EscapedPath() + "?" + url.Values{"_txlock": {"immediate"}, "_pragma": pragmas}.Encode()
+}
+
 func open(ctx context.Context, path, synchronous string) (*Store, error) {
-	pragmas := url.Values{"_txlock": {"immediate"}, "_pragma": {
-		"journal_mode(WAL)", "foreign_keys(1)", "busy_timeout(5000)", "synchronous(" + synchronous + ")",
-	}}
-	db, err := sqlx.Open("sqlite", "file:"+(&url.URL{Path: path}).EscapedPath()+"?"+pragmas.Encode())
+	held, err := hold(path)
+	if err != nil {
+		return nil, err
+	}
+	s, err := prepared(ctx, path, synchronous)
+	if err != nil {
+		return nil, errors.Join(err, held.Unlock())
+	}
+	s.file.lock = held
+	return s, nil
+}
+
+// prepared is a book that this program holds.
+func prepared(ctx context.Context, path, synchronous string) (*Store, error) {
+	made, err := os.OpenFile(path, os.O_RDONLY|os.O_CREATE, 0o600) // nobody else's to read
+	if err != nil {
+		return nil, Refused{path, "cannot be made: " + err.Error()}
+	}
+	_ = made.Close() // it was only made
+	if err := look(ctx, path); err != nil {
+		return nil, err
+	}
+	db, err := sqlx.Open("sqlite", dsn(path, []string{"busy_timeout(5000)", "journal_mode(WAL)", "foreign_keys(1)", "synchronous(" + synchronous + ")"}))
 	if err != nil {
 		return nil, fmt.Errorf("open %s: %w", path, err)
 	}
 	db.SetMaxIdleConns(idleConnections)
-	s := &Store{db}
+	s := &Store{db: db, file: file{path: path}}
 	stale, err := migrate(ctx, db.DB)
 	if err == nil && stale {
 		_, err = s.Rebuild(ctx, func(int, int) {})
 	}
+	if err == nil {
+		err = s.marked(ctx, inUse)
+	}
+	if err == nil {
+		s.file.was, err = os.Stat(path)
+	}
 	if err != nil {
-		return nil, errors.Join(fmt.Errorf("prepare %s: %w", path, err), db.Close())
+		return nil, errors.Join(fmt.Errorf("prepare %s: %w", path, InOwnWords(err)), db.Close())
 	}
 	return s, nil
 }
+
+// There tells whether the book's file is still the one that was opened: ErrGone when it is not.
+func (s *Store) There() error { return s.file.there() }
 
 // projected is the last migration that made the projections hold more of the logs than before.
 const projected = 6
@@ -89,11 +134,22 @@ func migrate(ctx context.Context, db *sql.DB) (stale bool, err error) {
 	return before > 0 && before < projected, err
 }
 
-// Close closes the file.
-func (s *Store) Close() error { return s.db.Close() }
+// Close closes the file, and says in it that it was closed as it should be.
+func (s *Store) Close() error {
+	err := s.file.there()
+	if err == nil {
+		err = s.marked(context.Background(), closed)
+	}
+	return errors.Join(err, s.db.Close(), s.file.lock.Unlock())
+}
 
-// write runs do in one transaction: all of it is kept, or nothing.
+// write runs do in one transaction: all of it is kept, or nothing. A file that is gone takes nothing.
 func (s *Store) write(ctx context.Context, do func(*sqlx.Tx) error) error {
+	if s.file.was != nil { // while it is opened it is not looked at yet
+		if err := s.file.there(); err != nil {
+			return err
+		}
+	}
 	return s.transaction(ctx, nil, do)
 }
 

@@ -53,7 +53,7 @@ func of[T any](v T) *T { return &v }
 func aSitting() Sitting {
 	gap := measure.Paper.Number()
 	return Sitting{ID: uuid.New(), Sitting: record.Sitting{On: date.MustParse("2026-11-24"), Note: "first",
-		Minutes: of(9.5), Calm: of(4.0), Helper: true, Ticks: []string{"styptic", "mesh"}, Records: []record.Nail{
+		Minutes: of(9.5), Calm: of(4.0), Helper: true, Ticks: []string{"styptic", "the blue mat"}, Records: []record.Nail{
 			{Code: nail.MustParse("RF3"), GapAfter: &gap, Cuts: []float64{1, 0.5}, Tool: kit.File, Reaction: temper.Calm, Blood: true},
 			{Code: nail.MustParse("LF3"), Tool: kit.LargePlier, Reaction: temper.Snapping, TookForce: true}, // in the order of the work, not of the nails
 		}}}
@@ -178,18 +178,14 @@ func TestAWithdrawnSittingStaysInTheFile(t *testing.T) {
 	assert.ErrorIs(t, s.WithdrawSitting(ctx, uuid.New(), sitting.ID, time.Now()), ErrNotFound, "another dog's")
 }
 
-// Two programs on one file, or two tabs at the same moment: exactly one change wins.
+// Two tabs at the same moment: exactly one change wins.
 func TestOfManyChangesAtOnceOneWins(t *testing.T) {
-	path := filepath.Join(t.TempDir(), "a.db")
-	first, second := opened(t, path), opened(t, path)
+	s := opened(t, filepath.Join(t.TempDir(), "a.db"))
 	d := aDog()
-	require.NoError(t, first.AddDog(ctx, d))
+	require.NoError(t, s.AddDog(ctx, d))
 	results := make(chan error, 8)
 	for i := range 8 {
-		s, mine := first, d
-		if i%2 == 1 {
-			s = second
-		}
+		mine := d
 		mine.Pavement = float64(i)
 		go func() { results <- s.ChangeDog(ctx, mine) }()
 	}
@@ -202,7 +198,7 @@ func TestOfManyChangesAtOnceOneWins(t *testing.T) {
 		}
 	}
 	assert.Equal(t, 1, won)
-	got, err := second.Dog(ctx, d.ID)
+	got, err := s.Dog(ctx, d.ID)
 	require.NoError(t, err)
 	assert.Equal(t, 2, got.Version)
 }

@@ -28,12 +28,27 @@ func (f Fields) Error() string {
 
 // Add notes a refused field.
 func (f *Fields) Add(name string, value any, want string) {
-	*f = append(*f, Field{name, fmt.Sprint(value), want})
+	*f = append(*f, Field{name, Short(fmt.Sprint(value)), want})
+}
+
+// mostTold is how many letters of a refused value are told back.
+const mostTold = 80
+
+// Short is the beginning of a value, long enough to be known again.
+func Short(value string) string {
+	if letters := []rune(value); len(letters) > mostTold {
+		return string(letters[:mostTold]) + "…"
+	}
+	return value
 }
 
 // Range notes the field when value is outside [low, high] or not a number.
 func (f *Fields) Range(name string, value, low, high float64, unit string) {
 	if value >= low && value <= high {
+		return
+	}
+	if !(high >= low) { // what bounds it is wrong itself, and is told by its own name
+		f.Add(name, fmt.Sprintf("%g", value), fmt.Sprintf("must be at least %g %s", low, unit))
 		return
 	}
 	f.Add(name, fmt.Sprintf("%g", value), fmt.Sprintf("must be from %g to %g %s", low, high, unit))
