@@ -33,7 +33,9 @@ func Calendar(w io.Writer, dates []DueDate) error {
 	cal.SetMethod(ics.MethodPublish)
 	cal.SetName("Nails due")
 	cal.SetXWRCalName("Nails due")
-	cal.SetRefreshInterval("PT6H")
+	cal.CalendarProperties = append(cal.CalendarProperties, ics.CalendarProperty{BaseProperty: ics.BaseProperty{ // the library would write its parameter twice
+		IANAToken: "REFRESH-INTERVAL", Value: "PT6H", ICalParameters: map[string][]string{"VALUE": {"DURATION"}},
+	}})
 	cal.SetXPublishedTTL("PT6H")
 	for _, d := range dates {
 		event := cal.AddEvent(fmt.Sprintf("due-%s@fribbet", d.DogID))

@@ -93,3 +93,9 @@ func TestAnEmptyBookIsACalendarAllTheSame(t *testing.T) {
 	assert.Empty(t, cal.Events())
 	assert.True(t, strings.HasPrefix(text, "BEGIN:VCALENDAR\r\n"))
 }
+
+// RFC 7986, 5.7: the parameter says once that it is a duration.
+func TestTheRefreshIntervalIsWellFormed(t *testing.T) {
+	text, _ := written(t, one("Moss", "2026-12-05", "LF3 reaches the floor"))
+	assert.Contains(t, text, "REFRESH-INTERVAL;VALUE=DURATION:PT6H\r\n")
+}
