@@ -183,6 +183,15 @@ func TestStepByStep(t *testing.T) {
 	p.find(".code", "LH3")
 }
 
+// steps chooses one question at a time.
+func (p page) steps() {
+	p.t.Helper()
+	if offered, _, err := p.HasR(".pace", "Step by step"); err == nil && offered {
+		p.press(".pace", "Step by step")
+	}
+	p.find(".pace", "One press a nail")
+}
+
 // grinder takes a grinder in the hand.
 func (p page) grinder() {
 	p.t.Helper()

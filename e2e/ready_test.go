@@ -21,7 +21,9 @@ func TestGettingReadyForABiter(t *testing.T) {
 	p.sees("empty: refill it") // the jar
 	p.press("button", "A helper is here")
 	p.sees("11 nails today")
+	p.press("summary", "more day")
 	p.sees("Wed 25 Nov")
+	p.press("summary", "How it is held")
 	p.sees("a flat hand in front of the knee")
 	p.press("[role=checkbox]", "muzzle")
 	p.press("[role=checkbox]", "treats")
@@ -30,16 +32,20 @@ func TestGettingReadyForABiter(t *testing.T) {
 	p.keys("Enter")
 	p.sees("11 to go today")
 	p.sees("protect your eyes")            // where the clippings fly
-	p.press(".choices button", "^3.0 mm$") // where the groove ends
+	p.steps()
+	p.keys("2") // where the groove ends, in between
 	p.saved()
 	p.sees("mm, look")
 	p.keys("PageDown") // the first cut
-	p.sees("1 cut")
+	p.sees("What does the end show?")
+	p.saved()
+	p.keys("2")
 	p.saved()
 	p.keys("PageUp") // this nail is finished
 	p.sees("10 to go today")
-	p.press("button", "End the sitting")
-	p.sees("Bosun is done")
+	p.press("button", "Enough for today")
+	p.sees("Bosun: enough for today")
+	p.sees("They wait for the next visit")
 	p.sees("Calm throughout")
 	kept := program.dog(id).Sittings[0]
 	assert.Equal(t, 1, kept.Nails)
@@ -64,15 +70,17 @@ func TestWhyThisTool(t *testing.T) {
 // The clock of a sitting runs from Start; the first sign stops the calm minutes.
 func TestTheClockRunsFromStart(t *testing.T) {
 	program, p := keeper(t)
-	p.press("a", "^Get ready$")
-	p.sees("18 nails today")
+	p.press("a", "^Straight to the first nail$")
+	p.sees("4 nails today") // a new hand and a new dog
 	p.press("button", "^Start")
-	p.sees("18 to go today")
+	p.sees("4 to go today")
+	p.press("summary", "How it took it")
 	p.press("button", "uneasy")
 	p.saved()
 	time.Sleep(4 * time.Second) // less than three seconds are no minutes at all
 	p.press("button", "End the sitting")
-	p.sees("Moss is done")
+	p.sees("Moss: enough for today")
+	p.sees("They are for Wed 25 Nov")
 	var view struct {
 		Moods []struct {
 			Minutes float64
@@ -164,7 +172,7 @@ func TestOnePawInTraining(t *testing.T) {
 	p.press("a", "Open Moss")
 	p.sees("on the ladder")
 	p.press("a", "^Get ready$")
-	p.sees("14 nails today")
+	p.sees("4 nails today")
 	p.sees("train, do not trim")
 }
 
@@ -180,7 +188,7 @@ func TestHowADogIsHeld(t *testing.T) {
 	p.press("button", "Save how it is held")
 	p.sees("LH RH RF LF")
 	p.sees("at most 5 nails")
-	p.press("a", "^Get ready$")
+	p.press("a", "^Straight to the first nail$")
 	p.sees("5 nails today")
 	p.sees("5 nails, as you said")
 }

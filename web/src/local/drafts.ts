@@ -1,7 +1,7 @@
 import { defineStore } from 'pinia'
 import { ref } from 'vue'
 import type { Schemas } from '../api/client'
-import { today } from './day'
+import { today as day } from './day'
 import { kept } from './kept'
 
 /** What is told of one nail while a sitting is recorded. */
@@ -9,6 +9,8 @@ export interface NailDraft {
   code: Schemas['NailCode']
   /** planned: for today, and nothing told of it yet. done: it was done. left: nothing came off. */
   mark: 'planned' | 'done' | 'left'
+  /** On today's part of the plan. */
+  today: boolean
   blood: boolean
   reaction: Schemas['Reaction']
   tool: Schemas['Tool']
@@ -66,7 +68,7 @@ export const useDraft = (dogId: string) =>
     /** Changes the draft in a way that undo takes back. */
     function change(how: (d: Draft) => void) {
       if (!draft.value) return
-      if (!store.read()) draft.value.day = today() // the day on which the telling begins, however long the page was open
+      if (!store.read()) draft.value.day = day() // the day on which the telling begins, however long the page was open
       past.value.push(JSON.stringify(draft.value))
       how(draft.value)
       draft.value.sent = false
@@ -100,15 +102,16 @@ export const useDraft = (dogId: string) =>
 
 /** Today's nails first, in the order of the work; then the others, left out until somebody says otherwise. */
 function fresh(plan: Schemas['Plan']): Draft {
-  const stops = plan.days[0]?.stops ?? []
+  const stops = plan.days.flatMap((d) => d.stops) // what is told afterwards may have been more than a day's few nails
+  const today = new Set((plan.days[0]?.stops ?? []).map((s) => s.code))
   const cuts = new Map(plan.nails.map((n) => [n.code, n.cuts_mm]))
   const nail = (code: Schemas['NailCode'], mark: NailDraft['mark'], tool: Schemas['Tool'], item_id?: string): NailDraft => ({
-    code, mark, blood: false, reaction: 'calm', tool, item_id, took_force: false, cuts_mm: [...(cuts.get(code) ?? [])],
+    code, mark, today: today.has(code), blood: false, reaction: 'calm', tool, item_id, took_force: false, cuts_mm: [...(cuts.get(code) ?? [])],
   })
   const planned = new Set(stops.map((s) => s.code))
   return {
     id: crypto.randomUUID(),
-    day: today(),
+    day: day(),
     note: '', minutes: '', calm: '',
     current: 0,
     helper: plan.helper && plan.helping !== 'alone',

@@ -100,6 +100,14 @@ function allAsPlanned() {
     for (const n of d.nails) if (n.mark === 'planned') n.mark = 'done'
   })
 }
+/** A day's few nails: the rest of the plan was left for another day. */
+function onlyTodays() {
+  store.change((d) => {
+    for (const n of d.nails) if (n.mark === 'planned') n.mark = n.today ? 'done' : 'left'
+  })
+}
+const later = computed(() => (draft.value?.nails ?? []).filter((n) => n.mark === 'planned' && !n.today).length)
+const todays = computed(() => (draft.value?.nails ?? []).filter((n) => n.mark === 'planned' && n.today).length)
 function leaveOut() {
   store.change((d) => Object.assign(d.nails[d.current], { mark: 'left', blood: false }))
   next()
@@ -217,6 +225,7 @@ onKey((event) => {
       <ThereAlready v-if="there" :error="error!" what="sitting" @theirs="keepTheirs" @another="saveAnother" />
       <RefusalNote v-else-if="error && !unreachable" :error="error" :shown="['records[', 'minutes', 'calm_minutes']" />
       <div v-if="unreachable" class="kept" role="alert"><strong>Kept here, not yet saved.</strong> Fribbet does not answer. Your taps are safe in this browser: start it again, then save.</div>
+      <BButton v-if="later > 0 && todays > 0" variant="plain" class="rest" @click="onlyTodays">Only today’s {{ todays }}, as planned</BButton>
       <BButton v-if="begun && untold > 0" variant="plain" class="rest" @click="allAsPlanned">All as planned: the {{ untold }} not told <kbd v-if="!narrow">A</kbd></BButton>
       <div class="minutes">
         <label for="minutes">Took, min</label>
