@@ -18,7 +18,7 @@ import (
 type screen struct{ name, dog, path, words string }
 
 // unpictured are the lesser ones, of which the README shows no picture.
-var unpictured = []string{"new-dog", "ladders", "rhythms", "lost"}
+var unpictured = []string{"new-dog", "ladders", "rhythms", "settings", "lost"}
 
 var screens = []screen{
 	{"due", "", "/", "Start"},

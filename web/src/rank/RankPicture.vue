@@ -3,7 +3,7 @@ import { computed } from 'vue'
 import { useUnits } from '../units'
 import { nailInWords } from '../words'
 import RankBar from './RankBar.vue'
-import { deepest, pairOf, sizes, type Bar, type Rank, type Size } from './layout'
+import { deepest, pairOf, sizes, type Bar, type Pair, type Rank, type Size } from './layout'
 
 /**
  * The rank: every nail hangs from its own coat line, grouped by paw as the dog stands seen from
@@ -24,7 +24,11 @@ const { length } = useUnits()
 const s = computed(() => sizes[props.size])
 const perMm = computed(() => s.value.depth / deepest(props.rank))
 const floorY = computed(() => s.value.head + props.rank.floor_mm * perMm.value)
-const height = computed(() => s.value.head + s.value.depth + s.value.foot)
+/** Side by side both pairs are as deep as the deeper one; under each other each is as deep as its own nails. */
+const height = (pair: Pair) => {
+  const mm = deepest(props.stacked ? { floor_mm: props.rank.floor_mm, bars: pair.placed.map((p) => p.bar) } : props.rank)
+  return s.value.head + mm * perMm.value + s.value.foot
+}
 const pairs = computed(() => [
   pairOf(props.rank, 'Fore paws', ['LF', 'RF'], props.size),
   pairOf(props.rank, 'Hind paws', ['LH', 'RH'], props.size),
@@ -55,15 +59,15 @@ const label = (code: string) => code.slice(2).replace('1b', '1′')
 <template>
   <div :class="['rank', size, { stacked }]" :role="pickable ? 'group' : 'img'" :aria-label="pickable ? 'Choose a nail' : summary">
     <svg
-      v-for="pair in pairs" :key="pair.name" :viewBox="`0 0 ${width ?? pair.width} ${height}`" :width="width ?? pair.width" :height="height"
+      v-for="pair in pairs" :key="pair.name" :viewBox="`0 0 ${width ?? pair.width} ${height(pair)}`" :width="width ?? pair.width" :height="height(pair)"
       :aria-hidden="!pickable" :role="pickable ? 'group' : undefined" :aria-label="pickable ? pair.name : undefined"
     >
       <path v-if="size === 'large'" class="scale" :d="scale" />
       <line class="coat" x1="0" :x2="pair.width" :y1="s.head" :y2="s.head" />
       <g v-for="{ bar, x } in pair.placed" :key="bar.code">
         <RankBar :bar="bar" :x="x" :size="size" :per-mm="perMm" :selected="bar.code === selected" :mark="marks?.[bar.code]" />
-        <text v-if="s.labels" class="digit" :x="x + s.bar / 2" :y="height - s.foot + 16">{{ label(bar.code) }}</text>
-        <text v-if="marks && marks[bar.code] !== 'planned'" class="marked" :x="x + s.bar / 2" :y="height - 1">
+        <text v-if="s.labels" class="digit" :x="x + s.bar / 2" :y="height(pair) - s.foot + 16">{{ label(bar.code) }}</text>
+        <text v-if="marks && marks[bar.code] !== 'planned'" class="marked" :x="x + s.bar / 2" :y="height(pair) - 1">
           {{ { done: '✓', left: '–', blood: '◆' }[marks[bar.code]] }}
         </text>
       </g>
@@ -77,7 +81,7 @@ const label = (code: string) => code.slice(2).replace('1b', '1′')
       <g v-if="pickable">
         <rect
           v-for="{ bar, x } in pair.placed" :key="bar.code" class="pick" :class="{ selected: bar.code === selected }" role="button" tabindex="-1"
-          :x="x - s.gap / 2" y="1" :width="s.bar + s.gap" :height="height - 2" :aria-label="about(bar)" :aria-pressed="bar.code === selected"
+          :x="x - s.gap / 2" y="1" :width="s.bar + s.gap" :height="height(pair) - 2" :aria-label="about(bar)" :aria-pressed="bar.code === selected"
           @click="emit('select', bar.code)"
         />
       </g>

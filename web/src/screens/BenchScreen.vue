@@ -216,18 +216,18 @@ onKey((event) => {
             <button v-if="!grinding" type="button" class="pace" @click="choosePace(pace === 'press' ? 'steps' : 'press')">{{ pace === 'press' ? 'Step by step' : 'One press a nail' }}</button>
           </div>
           <p v-if="bench.read_dry && way !== 'rest'" class="dry">{{ bench.read_dry }}</p>
-          <PressNail v-if="way === 'press'" ref="press" :key="`press ${nail.code}`" :dog-id="dogId" :nail="nail" :narrow="narrow" @told="told" />
+          <PressNail v-if="way === 'press'" ref="press" :key="`press ${nail.code}`" :dog-id="dogId" :nail="nail" @told="told" />
           <StepNail
-            v-else-if="way === 'steps'" ref="steps" :key="`steps ${nail.code}`" :nail="nail" :narrow="narrow" :reckoning="reckoning" @colour="about('colour', { colour: $event })"
+            v-else-if="way === 'steps'" ref="steps" :key="`steps ${nail.code}`" :nail="nail" :reckoning="reckoning" @colour="about('colour', { colour: $event })"
             @landmark="(landmark, mm) => about('landmark', { landmark, mm, by: 'eye' })" @unclear="about('unclear')" @cut="cut" @face="showed" @smooth="finish"
           />
-          <GrindNail v-else-if="way === 'grind'" ref="grind" :key="`grind ${nail.code}`" :bench="bench" :nail="nail" :narrow="narrow" :reckoning="reckoning" @touch="touched" @face="showed" @smooth="finish" />
+          <GrindNail v-else-if="way === 'grind'" ref="grind" :key="`grind ${nail.code}`" :bench="bench" :nail="nail" :reckoning="reckoning" @touch="touched" @face="showed" @smooth="finish" />
           <template v-else>
             <NailUnderHands :nail="nail" />
             <p class="why">{{ closed(nail) ? (nail.blood ? 'It bled: done for today' : nail.done ? 'Done' : 'Left out') : nail.advice.because }}.
               <button v-if="!closed(nail) && nail.advice.kind === 'leave' && nail.advice.cut_mm > 0" type="button" class="anyway" @click="cut(nail.advice.cut_mm)">take {{ length.show(nail.advice.cut_mm) }} all the same</button>
             </p>
-            <BButton variant="go" class="next" @click="rest.does">{{ rest.words }} <kbd v-if="!narrow">Space</kbd></BButton>
+            <BButton variant="go" class="next" @click="rest.does">{{ rest.words }} <kbd>Space</kbd></BButton>
           </template>
           <div class="acts">
             <BButton variant="plain" class="act" :disabled="closed(nail)" @click="finish">{{ nail.cuts.length > 0 ? 'Stop this nail' : 'Leave out' }} <kbd>S</kbd></BButton>
@@ -316,7 +316,6 @@ onKey((event) => {
   .aside select { max-width: 100%; }
   .work { grid-template-columns: minmax(0, 1fr); }
   .code { font-size: 1.75rem; min-width: 4rem; }
-  .act kbd { display: none; }
   .next { font-size: 1.375rem; min-height: 72px; }
   .why { font-size: var(--small); }
   .acts { grid-template-columns: repeat(2, 1fr); }

@@ -160,7 +160,6 @@ onKey((event) => {
   .columns { grid-template-columns: minmax(0, 1fr); }
   .reactions { grid-template-columns: minmax(0, 1fr); }
   .reactions button { align-items: center; flex-direction: row; gap: 0.75rem; justify-content: flex-start; min-height: 64px; }
-  .reactions kbd { align-self: center; }
   .reactions .small { margin-left: auto; }
 }
 </style>

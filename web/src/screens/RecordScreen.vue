@@ -226,7 +226,7 @@ onKey((event) => {
       <RefusalNote v-else-if="error && !unreachable" :error="error" :shown="['records[', 'minutes', 'calm_minutes']" />
       <div v-if="unreachable" class="kept" role="alert"><strong>Kept here, not yet saved.</strong> Fribbet does not answer. Your taps are safe in this browser: start it again, then save.</div>
       <BButton v-if="later > 0 && todays > 0" variant="plain" class="rest" @click="onlyTodays">Only today’s {{ todays }}, as planned</BButton>
-      <BButton v-if="begun && untold > 0" variant="plain" class="rest" @click="allAsPlanned">All as planned: the {{ untold }} not told <kbd v-if="!narrow">A</kbd></BButton>
+      <BButton v-if="begun && untold > 0" variant="plain" class="rest" @click="allAsPlanned">All as planned: the {{ untold }} not told <kbd>A</kbd></BButton>
       <div class="minutes">
         <label for="minutes">Took, min</label>
         <BFormInput id="minutes" :model-value="draft.minutes" inputmode="decimal" autocomplete="off" @update:model-value="store.change((d) => (d.minutes = String($event ?? '')))" />
@@ -240,7 +240,7 @@ onKey((event) => {
       <div class="finish">
         <p class="tally" aria-live="polite"><strong>{{ trimmed }}</strong> trimmed<template v-if="untold > 0"> · <strong>{{ untold }}</strong> not told</template><template v-else> · <strong>{{ count('left') }}</strong> left out</template><template v-if="count('blood')"> · <strong>{{ count('blood') }}</strong> bled</template></p>
         <BButton variant="plain" :disabled="store.past.length === 0" @click="undo">Undo</BButton>
-        <BButton v-if="!begun" variant="go" class="btn-big" @click="allAsPlanned">All as planned <kbd v-if="!narrow">A</kbd></BButton>
+        <BButton v-if="!begun" variant="go" class="btn-big" @click="allAsPlanned">All as planned <kbd>A</kbd></BButton>
         <BButton v-else variant="go" class="btn-big" :disabled="isPending" @click="save">Save the sitting</BButton>
       </div>
     </template>

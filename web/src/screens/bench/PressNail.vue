@@ -10,7 +10,7 @@ import FacePicture from './FacePicture.vue'
 import NailUnderHands from './NailUnderHands.vue'
 
 /** A whole nail, worked without touching the screen, and told in one press once it is done. */
-const props = defineProps<{ dogId: string; nail: Schemas['BenchNail']; narrow: boolean }>()
+const props = defineProps<{ dogId: string; nail: Schemas['BenchNail'] }>()
 const emit = defineEmits<{ told: [slivers: number[], face: Schemas['Face'] | undefined] }>()
 const { length } = useUnits()
 const advice = computed(() => props.nail.advice)
@@ -41,9 +41,9 @@ defineExpose({ tell, step })
     </div>
     <h2>How does the end look now?</h2>
     <div :class="['faces', { both: nail.faces.length > 5 }]" role="group" aria-label="What the end shows now">
-      <button v-for="(f, i) in nail.faces" :key="f" type="button" :class="{ sign: f === nail.stop_at }" @click="tell(f)"><FacePicture :face="f" :light="light || f === 'blush' || f === 'pink_dot'" /><span>{{ faces[f] }}</span><kbd v-if="!narrow">{{ i + 1 }}</kbd></button>
+      <button v-for="(f, i) in nail.faces" :key="f" type="button" :class="{ sign: f === nail.stop_at }" @click="tell(f)"><FacePicture :face="f" :light="light || f === 'blush' || f === 'pink_dot'" /><span>{{ faces[f] }}</span><kbd>{{ i + 1 }}</kbd></button>
     </div>
-    <BButton variant="go" class="next" @click="tell()">Done, no sign seen <kbd v-if="!narrow">Space</kbd></BButton>
+    <BButton variant="go" class="next" @click="tell()">Done, no sign seen <kbd>Space</kbd></BButton>
   </div>
 </template>
 

@@ -8,7 +8,7 @@ import FacePicture from './FacePicture.vue'
 import NailUnderHands from './NailUnderHands.vue'
 
 /** One question at a time, in the order in which a practised hand thinks. */
-const props = defineProps<{ nail: Schemas['BenchNail']; narrow: boolean; reckoning: boolean }>()
+const props = defineProps<{ nail: Schemas['BenchNail']; reckoning: boolean }>()
 const emit = defineEmits<{
   colour: [colour: Schemas['Colour']]; landmark: [mark: Schemas['Landmark'], mm: number]; unclear: []; cut: [mm: number]; face: [face: Schemas['Face']]; smooth: []
 }>()
@@ -43,31 +43,31 @@ const pictures = ['near the tip', 'in between', 'far back']
     <h2 v-if="ask" class="ask">{{ ask === 'landmark' ? `${light ? 'Where does the pink end' : 'Where does the groove end'}, seen from the tip?` : asks[ask] }}</h2>
     <template v-if="ask === 'colour'">
       <div class="answers three">
-        <button v-for="(c, i) in pickable" :key="c" type="button" @click="emit('colour', c)"><span :class="['chip', c]" />{{ colours[c] }}<kbd v-if="!narrow">{{ i + 1 }}</kbd></button>
+        <button v-for="(c, i) in pickable" :key="c" type="button" @click="emit('colour', c)"><span :class="['chip', c]" />{{ colours[c] }}<kbd>{{ i + 1 }}</kbd></button>
       </div>
       <BButton variant="plain" class="pass" @click="emit('colour', 'unknown')">Cannot tell</BButton>
     </template>
     <template v-else-if="ask === 'landmark'">
       <NailUnderHands :nail="nail" :mark="mark" @mark="mark = $event" />
       <p class="soft small">{{ light ? 'Hold a light behind it: the horn beyond the pink is spare.' : 'Look from below: the hollow ends about where the quick does; the horn beyond it is spare.' }} Drag the mark to where {{ landmarks[nail.landmark] }}.</p>
-      <BButton variant="go" class="next" :disabled="reckoning" @click="next">Here: {{ length.show(mark) }} from the tip <kbd v-if="!narrow">Space</kbd></BButton>
+      <BButton variant="go" class="next" :disabled="reckoning" @click="next">Here: {{ length.show(mark) }} from the tip <kbd>Space</kbd></BButton>
       <div class="answers three">
-        <button v-for="(mm, i) in nail.landmark_mm" :key="mm" type="button" @click="emit('landmark', nail.landmark, mm)"><strong>{{ length.show(mm) }}</strong>{{ pictures[i] }}<kbd v-if="!narrow">{{ i + 1 }}</kbd></button>
+        <button v-for="(mm, i) in nail.landmark_mm" :key="mm" type="button" @click="emit('landmark', nail.landmark, mm)"><strong>{{ length.show(mm) }}</strong>{{ pictures[i] }}<kbd>{{ i + 1 }}</kbd></button>
       </div>
       <BButton variant="plain" class="pass" @click="emit('unclear')">Cannot tell</BButton>
     </template>
     <template v-else-if="ask === 'sliver'">
       <NailUnderHands :nail="nail" />
       <p class="say">{{ nail.advice.because }}.<template v-if="nail.advice.chance"> That it bleeds: <strong>{{ nail.advice.chance }}</strong>.</template> Stop at {{ stopSigns[nail.stop_at] }}.</p>
-      <BButton variant="go" class="next" :disabled="reckoning" @click="next">{{ nail.advice.action === 'touch' ? 'Touch' : 'Cut' }} {{ length.show(nail.advice.cut_mm) }}, look <kbd v-if="!narrow">Space</kbd></BButton>
+      <BButton variant="go" class="next" :disabled="reckoning" @click="next">{{ nail.advice.action === 'touch' ? 'Touch' : 'Cut' }} {{ length.show(nail.advice.cut_mm) }}, look <kbd>Space</kbd></BButton>
     </template>
     <div v-else-if="ask === 'face'" class="answers faces" role="group" aria-label="What the end shows">
-      <button v-for="(f, i) in nail.faces" :key="f" type="button" :class="{ sign: f === nail.stop_at }" @click="emit('face', f)"><FacePicture :face="f" :light="light || f === 'blush' || f === 'pink_dot'" />{{ faces[f] }}<kbd v-if="!narrow">{{ i + 1 }}</kbd></button>
+      <button v-for="(f, i) in nail.faces" :key="f" type="button" :class="{ sign: f === nail.stop_at }" @click="emit('face', f)"><FacePicture :face="f" :light="light || f === 'blush' || f === 'pink_dot'" />{{ faces[f] }}<kbd>{{ i + 1 }}</kbd></button>
     </div>
     <template v-else-if="ask === 'smooth'">
       <NailUnderHands :nail="nail" />
       <p class="say">{{ nail.advice.because }}.</p>
-      <BButton variant="go" class="next" :disabled="reckoning" @click="next">Smooth: done <kbd v-if="!narrow">Space</kbd></BButton>
+      <BButton variant="go" class="next" :disabled="reckoning" @click="next">Smooth: done <kbd>Space</kbd></BButton>
       <BButton v-if="nail.advice.kind === 'leave' && nail.advice.cut_mm > 0" variant="plain" class="pass" @click="emit('cut', nail.advice.cut_mm)">Take {{ length.show(nail.advice.cut_mm) }} all the same</BButton>
     </template>
   </div>

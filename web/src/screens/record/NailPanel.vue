@@ -154,7 +154,6 @@ function take(mm: number, by: Schemas['Means']) {
 .drop[aria-pressed='true'] { background: var(--vet-ground); }
 
 @media (max-width: 900px) {
-  .act kbd { display: none; }
   .code { font-size: 1.75rem; min-width: 4rem; }
   .state { margin-top: 0.25rem; }
   .spare { font-size: var(--small); margin-bottom: 0; min-height: 0; }

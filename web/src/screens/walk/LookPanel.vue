@@ -123,5 +123,5 @@ h2 { font-size: 0.875rem; margin: 0.5rem 0 0.2rem; }
 .vet { background: var(--vet-ground); border-left: calc(var(--bar) * 2) double var(--vet-edge); font-weight: 600; margin: 0.5rem 0 0; padding: 0.35rem 0.75rem; }
 .care { background: var(--caution-ground); border-left: var(--bar) solid var(--caution-edge); margin: 0.5rem 0 0; padding: 0.35rem 0.75rem; }
 
-@media (max-width: 900px) { .words { display: none; } .choices kbd { display: none; } .code { font-size: 1.75rem; min-width: 4rem; } }
+@media (max-width: 900px) { .words { display: none; } .code { font-size: 1.75rem; min-width: 4rem; } }
 </style>
