@@ -38,7 +38,7 @@ func (b *Book) Look(ctx context.Context, dogID uuid.UUID, c store.Check) error {
 		return err
 	}
 	d.Dog = c.Seen(d.Dog, walksOf(others)...)
-	if err := d.Dog.Check(b.Today()).Err(); err != nil { // such as a dog without any nail
+	if err := d.Dog.Check(d.Dog.Latest(b.Today())).Err(); err != nil { // such as a dog without any nail
 		return err
 	}
 	return b.store.AddCheck(ctx, d, c, b.now())

@@ -47,6 +47,7 @@ type Changes struct {
 // With returns the dog with the changes, in order and checked; and the fields that cannot be.
 func (d Dog) With(c Changes, today date.Date) (Dog, fault.Fields) {
 	var f fault.Fields
+	latest := d.Latest(today)
 	set(&d.FootCoat, c.FootCoat)
 	set(&d.Rhythm, c.Rhythm)
 	set(&d.Workdays, c.Workdays)
@@ -108,12 +109,22 @@ func (d Dog) With(c Changes, today date.Date) (Dog, fault.Fields) {
 	if c.Takes != nil {
 		d.Takes, d.Handling = *c.Takes, d.Handling.taking(*c.Takes)
 	}
-	if f = d.Check(today); len(f) > 0 {
+	if f = d.Check(latest); len(f) > 0 {
 		return d, f
 	}
 	slices.SortFunc(d.Weights, func(a, b Weight) int { return a.On.Sub(b.On) })
 	slices.SortFunc(d.Nails, func(a, b Nail) int { return a.Code.Compare(b.Code) })
 	return d, nil
+}
+
+// Latest is today, or the latest day that the profile tells of already: a clock that was put back
+// makes nothing of what is kept a thing of the future.
+func (d Dog) Latest(today date.Date) date.Date {
+	days := []date.Date{today, d.Birth.Date}
+	for _, w := range d.Weights {
+		days = append(days, w.On)
+	}
+	return slices.MaxFunc(days, func(a, b date.Date) int { return a.Sub(b) })
 }
 
 // walking is the dog with another distance on pavement since a day; what it walked before stays.

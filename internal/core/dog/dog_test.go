@@ -54,3 +54,15 @@ func TestADogNeedsAnAge(t *testing.T) {
 	_, faults = plain().With(dog.Changes{AgeYears: &years, BirthDate: &today}, today)
 	assert.Equal(t, []string{"age_years"}, names(faults))
 }
+
+func TestAClockPutBackForbidsNothingThatIsKept(t *testing.T) {
+	name, yesterday := "Moss", today.AddDays(-1)
+	d := plain()
+	d.Weights = append(d.Weights, dog.Weight{On: today, Kg: 21})
+	renamed, faults := d.With(dog.Changes{Name: &name}, yesterday)
+	require.Empty(t, faults)
+	assert.Equal(t, name, renamed.Name)
+
+	_, faults = d.With(dog.Changes{Weights: []dog.Weight{{On: today.AddDays(1), Kg: 21}}}, yesterday)
+	assert.Equal(t, []string{"weights[0].on"}, names(faults), "what is told anew still cannot be later than that")
+}
