@@ -4,6 +4,7 @@ import (
 	"bytes"
 	"context"
 	"encoding/json"
+	"fmt"
 	"io"
 	"log/slog"
 	"net/http"
@@ -192,6 +193,13 @@ func TestSettingsDecideHowNumbersAreShown(t *testing.T) {
 		`{"role":"groomer","length_unit":"in","weight_unit":"lb","margin_mm":1,"working_weekdays":["sat","tue"]}`, 200)
 	assert.InDelta(t, 1/25.4, chosen.Length.PerStored, 1e-15)
 	assert.Equal(t, chosen, ask[contract.Settings](c, "GET", "/api/settings", "", 200))
+	told := func(version, margin int) string {
+		return fmt.Sprintf(`{"role":"keeper","length_unit":"mm","weight_unit":"kg","margin_mm":%d,"working_weekdays":["tue","sat"],"version":%d}`, margin, version)
+	}
+	two := ask[contract.Settings](c, "PUT", "/api/settings", told(*chosen.Choices.Version, 2), 200)
+	elsewhere := ask[contract.Problem](c, "PUT", "/api/settings", told(*chosen.Choices.Version, 3), 409)
+	assert.Equal(t, "version", elsewhere.Errors[0].Field)
+	assert.Equal(t, two, ask[contract.Settings](c, "GET", "/api/settings", "", 200), "the second of two tabs overwrites nothing")
 	assert.Equal(t, []string{"tue", "sat"}, c.addDog(moss).WorkingWeekdays.Names(), "a new dog starts with the user's days")
 }
 

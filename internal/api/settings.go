@@ -21,7 +21,7 @@ func (h handlers) GetSettings(ctx context.Context, _ contract.GetSettingsRequest
 
 func (h handlers) PutSettings(ctx context.Context, r contract.PutSettingsRequestObject) (contract.PutSettingsResponseObject, error) {
 	told := store.Settings{
-		Role: string(r.Body.Role), LengthUnit: r.Body.LengthUnit, WeightUnit: r.Body.WeightUnit,
+		Version: r.Body.Version, Role: string(r.Body.Role), LengthUnit: r.Body.LengthUnit, WeightUnit: r.Body.WeightUnit,
 		Margin: r.Body.MarginMm, Workdays: r.Body.WorkingWeekdays, Holidays: spans(r.Body.Holidays), Coin: r.Body.CoinMm, Hand: orZero(r.Body.Hand), LeftHanded: orZero(r.Body.LeftHanded), EndPoint: orZero(r.Body.EndPoint),
 	}
 	if err := h.book.ChangeSettings(ctx, told); err != nil {
@@ -37,7 +37,7 @@ func (h handlers) PutSettings(ctx context.Context, r contract.PutSettingsRequest
 func (h handlers) settings(s store.Settings) contract.SettingsJSONResponse {
 	out := contract.SettingsJSONResponse{
 		Choices: contract.Choices{
-			Role: contract.Role(s.Role), LengthUnit: s.LengthUnit, WeightUnit: s.WeightUnit,
+			Version: s.Version, Role: contract.Role(s.Role), LengthUnit: s.LengthUnit, WeightUnit: s.WeightUnit,
 			MarginMm: s.Margin, WorkingWeekdays: s.Workdays, CoinMm: s.Coin, Hand: &s.Hand, LeftHanded: &s.LeftHanded, EndPoint: &s.EndPoint,
 		},
 		Length: display(s.LengthUnit.Display()), Weight: display(s.WeightUnit.Display()),

@@ -55,14 +55,14 @@ func (b *Book) Settings(ctx context.Context) (store.Settings, error) {
 	got, err := b.store.Settings(ctx)
 	if errors.Is(err, store.ErrNotFound) {
 		return store.Settings{
-			Role: Unset, LengthUnit: units.Millimetre, WeightUnit: units.Kilogram,
+			Version: new(int), Role: Unset, LengthUnit: units.Millimetre, WeightUnit: units.Kilogram,
 			Margin: quick.Margin, Workdays: date.EveryDay, Hand: kit.NewHand, EndPoint: quick.AtFirstSign,
 		}, nil
 	}
 	return got, err
 }
 
-// ChangeSettings keeps the user's choices.
+// ChangeSettings keeps the user's choices. It returns store.ErrConflict when they were changed since they were read.
 func (b *Book) ChangeSettings(ctx context.Context, c store.Settings) error {
 	if c.Hand == "" {
 		c.Hand = usualHand(c.Role)

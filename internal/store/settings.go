@@ -13,6 +13,7 @@ import (
 
 // Settings are the user's choices.
 type Settings struct {
+	Version    *int   // as they were read, 0 before the first were made; nil replaces whatever there is
 	Role       string // keeper or groomer
 	LengthUnit units.Length
 	WeightUnit units.Weight
@@ -26,6 +27,7 @@ type Settings struct {
 }
 
 type settingsRow struct {
+	Version    int            `db:"version"`
 	Role       string         `db:"role"`
 	LengthUnit units.Length   `db:"length_unit"`
 	WeightUnit units.Weight   `db:"weight_unit"`
@@ -48,7 +50,7 @@ func (s *Store) Settings(ctx context.Context) (Settings, error) {
 	var holidays []holidayRow
 	err := s.read(ctx, func(tx *sqlx.Tx) error {
 		if err := tx.GetContext(ctx, &row,
-			`SELECT role, length_unit, weight_unit, margin_mm, working_weekdays, hand, end_point, left_handed, coin_mm FROM settings`); err != nil {
+			`SELECT version, role, length_unit, weight_unit, margin_mm, working_weekdays, hand, end_point, left_handed, coin_mm FROM settings`); err != nil {
 			return orNotFound(err)
 		}
 		return tx.SelectContext(ctx, &holidays, `SELECT from_date, to_date FROM holidays ORDER BY from_date`)
@@ -56,23 +58,30 @@ func (s *Store) Settings(ctx context.Context) (Settings, error) {
 	if err != nil {
 		return Settings{}, err
 	}
-	c := Settings{row.Role, row.LengthUnit, row.WeightUnit, row.Margin, row.Workdays.Weekdays, nil, row.Hand, row.EndPoint, row.LeftHanded, row.Coin}
+	c := Settings{&row.Version, row.Role, row.LengthUnit, row.WeightUnit, row.Margin, row.Workdays.Weekdays, nil, row.Hand, row.EndPoint, row.LeftHanded, row.Coin}
 	for _, h := range holidays {
 		c.Holidays = append(c.Holidays, date.Span{From: h.From.Date, To: h.To.Date})
 	}
 	return c, nil
 }
 
-// SaveSettings keeps the choices.
+// SaveSettings keeps the choices; ErrConflict when they were changed since they were read.
 func (s *Store) SaveSettings(ctx context.Context, c Settings) error {
 	return s.write(ctx, func(tx *sqlx.Tx) error {
+		var there int
+		if err := tx.GetContext(ctx, &there, `SELECT coalesce(max(version), 0) FROM settings`); err != nil {
+			return err
+		}
+		if c.Version != nil && *c.Version != there {
+			return ErrConflict
+		}
 		_, err := tx.NamedExecContext(ctx, `
-			INSERT INTO settings (one, role, length_unit, weight_unit, margin_mm, working_weekdays, hand, end_point, left_handed, coin_mm)
-			VALUES (1, :role, :length_unit, :weight_unit, :margin_mm, :working_weekdays, :hand, :end_point, :left_handed, :coin_mm)
-			ON CONFLICT (one) DO UPDATE SET role = excluded.role, length_unit = excluded.length_unit, weight_unit = excluded.weight_unit,
+			INSERT INTO settings (one, version, role, length_unit, weight_unit, margin_mm, working_weekdays, hand, end_point, left_handed, coin_mm)
+			VALUES (1, :version, :role, :length_unit, :weight_unit, :margin_mm, :working_weekdays, :hand, :end_point, :left_handed, :coin_mm)
+			ON CONFLICT (one) DO UPDATE SET version = excluded.version, role = excluded.role, length_unit = excluded.length_unit, weight_unit = excluded.weight_unit,
 				margin_mm = excluded.margin_mm, working_weekdays = excluded.working_weekdays, hand = excluded.hand,
 				end_point = excluded.end_point, left_handed = excluded.left_handed, coin_mm = excluded.coin_mm`,
-			settingsRow{c.Role, c.LengthUnit, c.WeightUnit, c.Margin, weekdaysColumn{c.Workdays}, c.Hand, c.EndPoint, c.LeftHanded, c.Coin})
+			settingsRow{there + 1, c.Role, c.LengthUnit, c.WeightUnit, c.Margin, weekdaysColumn{c.Workdays}, c.Hand, c.EndPoint, c.LeftHanded, c.Coin})
 		if err != nil {
 			return err
 		}

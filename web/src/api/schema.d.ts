@@ -843,6 +843,8 @@ export interface components {
             hand?: components["schemas"]["Hand"];
             /** @description the cutter is in the left hand */
             left_handed?: boolean;
+            /** @description of the settings as they were read: refused with 409 when they were changed since; without it they replace whatever there is */
+            version?: number;
         };
         /** @description Days from one to another, both of them in it */
         Span: {

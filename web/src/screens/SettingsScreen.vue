@@ -3,8 +3,8 @@ import { BButton } from 'bootstrap-vue-next/components/BButton'
 import { BForm } from 'bootstrap-vue-next/components/BForm'
 import { BFormInput } from 'bootstrap-vue-next/components/BFormInput'
 import { BFormSelect } from 'bootstrap-vue-next/components/BFormSelect'
-import { ref, watch } from 'vue'
-import type { Schemas } from '../api/client'
+import { computed, ref, watch } from 'vue'
+import { Refusal, type Schemas } from '../api/client'
 import { useSaveSettings, useSettings } from '../api/queries'
 import { chooseTheme, chosenTheme, type Theme } from '../local/theme'
 import AnswerState from '../parts/AnswerState.vue'
@@ -17,7 +17,7 @@ import { useUnits } from '../units'
 import { hands, options } from '../words'
 
 const { data, error: unread, refetch } = useSettings()
-const { mutate, isPending, error, isSuccess } = useSaveSettings()
+const { mutate, isPending, error, isSuccess, reset } = useSaveSettings()
 const { length } = useUnits()
 const choices = ref<Schemas['Choices']>()
 const margin = ref('')
@@ -34,6 +34,11 @@ watch(theme, chooseTheme)
 /** The stored number where the field was not touched, so that showing it in another unit changes nothing. */
 const told = (field: string, stored: number | undefined) =>
   stored !== undefined && field === length.value.inField(stored) ? stored : (length.value.typed(field) ?? -1)
+const conflict = computed(() => error.value instanceof Refusal && error.value.status === 409)
+async function loadAgain() {
+  await refetch()
+  reset()
+}
 function save() {
   const { margin_mm, coin_mm } = data.value!.choices
   mutate({
@@ -81,7 +86,7 @@ function save() {
       <FormField id="theme" label="Light or dark, in this browser" :error="null" :fields="[]">
         <BFormSelect id="theme" v-model="theme" :options="[{ value: 'auto', text: 'as the system' }, { value: 'light', text: 'light' }, { value: 'dark', text: 'dark' }]" />
       </FormField>
-      <RefusalNote :error="error" :shown="['role', 'margin_mm', 'coin_mm', 'working_weekdays', 'holidays']" />
+      <RefusalNote :error="error" :shown="['role', 'margin_mm', 'coin_mm', 'working_weekdays', 'holidays']"><BButton v-if="conflict" variant="plain" @click="loadAgain">Load them again</BButton></RefusalNote>
       <div><BButton type="submit" variant="go" :disabled="isPending">Save settings</BButton> <span v-if="isSuccess" role="status" class="saved">Saved.</span></div>
     </BForm>
     <CalendarAddress v-if="data && data.choices.role !== 'unset'" />
