@@ -31,7 +31,7 @@ func TestGettingReadyForABiter(t *testing.T) {
 	p.sees("11 nails today")
 	p.keys("Enter")
 	p.sees("11 to go today")
-	p.sees("protect your eyes")            // where the clippings fly
+	p.sees("protect your eyes") // where the clippings fly
 	p.steps()
 	p.keys("2") // where the groove ends, in between
 	p.saved()

@@ -5,6 +5,7 @@ import { useSettings } from './api/queries'
 import { useGlobalKeys } from './local/keys'
 import AppIcon from './parts/AppIcon.vue'
 import KeysHelp from './parts/KeysHelp.vue'
+import WaitingLine from './parts/WaitingLine.vue'
 import RankPatterns from './rank/RankPatterns.vue'
 
 const route = useRoute()
@@ -39,6 +40,7 @@ useGlobalKeys(router, () => (helpOpen.value = true))
     </header>
     <main id="main" tabindex="-1">
       <p v-if="settings?.demo" class="demo-line">Demonstration: invented dogs, nothing is kept.</p>
+      <WaitingLine />
       <RouterView :key="String(route.params.dogId ?? '')" />
     </main>
   </div>

@@ -2,7 +2,8 @@ import { computed, onBeforeUnmount, ref, shallowRef } from 'vue'
 import { answered, client, Refusal, type Schemas } from '../api/client'
 import { now } from './day'
 import { kept } from './kept'
-import { asideOf, drop, forgetAside, put, putAside, waiting, type Aside, type Waiting } from './outbox'
+import { atBench, send } from './carry'
+import { asides, forgetAside, put, waiting, type Aside, type Waiting } from './outbox'
 
 /** What is told; with an id of its own where another event names it. */
 export type Told = Omit<Schemas['Event'], 'id' | 'at'> & { id?: string }
@@ -17,6 +18,8 @@ const stamped = (told: Told) => ({ ...told, id: told.id ?? crypto.randomUUID(), 
 
 /** Begins a sitting: its first event waits here until the server has it. */
 export async function beginSitting(dog: string, told: Told) {
+  const begun = (await waiting()).find((w) => w.dog === dog && w.event.kind === 'started')
+  if (begun) return begun.sitting // while the server was away: not a second one
   const sitting = crypto.randomUUID()
   await put({ dog, sitting, event: stamped(told) })
   return sitting
@@ -59,29 +62,14 @@ export function useBench(dog: string, sitting: string) {
 
   /** Sends what waits, oldest first; taps that come meanwhile go with the next turn. */
   function flush(): Promise<void> {
-    sending ??= send().finally(() => (sending = undefined))
+    sending ??= carry().finally(() => (sending = undefined))
     return sending
   }
-  async function send() {
-    for (;;) {
-      const batch = (await waiting(sitting)).slice(0, 200)
-      pending.value = batch
-      if (batch.length === 0) return
-      try {
-        take(await answered(client.POST('/api/dogs/{dog_id}/sittings/{sitting_id}/events', { ...path, body: { events: batch.map((w) => w.event) } })))
-        await drop(batch.map((w) => w.order!))
-      } catch (e) {
-        // Only the book's own word that this very event cannot be puts it aside; the rest goes on.
-        const named = e instanceof Refusal && e.status === 422 ? batch[Number(/^events\[(\d+)\]/.exec(e.errors[0]?.field ?? '')?.[1] ?? -1)] : undefined
-        if (!named) {
-          unreachable.value = !(e instanceof Refusal) || e.unreachable || e.status >= 500
-          if (!unreachable.value) refusal.value = e as Refusal // such as another book at this address: everything stays
-          return
-        }
-        await putAside(named, (e as Refusal).errors[0].expected)
-        aside.value = await asideOf(sitting)
-      }
-    }
+  async function carry() {
+    const halt = await send(dog, sitting, (batch) => (pending.value = batch), take)
+    aside.value = await asides(sitting)
+    unreachable.value = halt?.away ?? false
+    if (halt && !halt.away) refusal.value = halt.error // such as another book at this address: everything stays
   }
   /** Reads the sitting, so that taps in another browser show here too. */
   async function read() {
@@ -97,16 +85,20 @@ export function useBench(dog: string, sitting: string) {
   /** Tells what was put aside again, as sure, or forgets it. */
   async function settleAside(one: Aside, sure: boolean) {
     await forgetAside(one.order)
-    aside.value = await asideOf(sitting)
+    aside.value = await asides(sitting)
     if (sure) await tell({ ...one.event, sure: true })
   }
-  void asideOf(sitting).then((all) => (aside.value = all))
+  void asides(sitting).then((all) => (aside.value = all))
+  atBench.add(sitting)
   void waiting(sitting).then((w) => {
     pending.value = w
     return read()
   })
   const again = setInterval(() => void read(), 3000)
-  onBeforeUnmount(() => clearInterval(again))
+  onBeforeUnmount(() => {
+    clearInterval(again)
+    atBench.delete(sitting)
+  })
 
   const bench = computed(() => (answer.value && pending.value.length > 0 ? over(answer.value, pending.value) : answer.value))
   /** Nails of which something was told that the server has not reckoned with yet. */
@@ -142,7 +134,7 @@ function over(bench: Schemas['Bench'], pending: Waiting[]): Schemas['Bench'] {
 /** What one event does to its nail, as far as the eye's rules go. */
 function follow(nail: Schemas['BenchNail'], e: Schemas['Event'], stopping: Schemas['Face'][]) {
   const stopped = nail.advice.action === 'stop' || nail.advice.action === 'ask'
-  if ((e.kind === 'cut' || e.kind === 'touch') && e.pass !== 'sides') nail.cuts.push({ id: e.id, mm: e.mm ?? 0, touch: e.kind === 'touch' })
+  if ((e.kind === 'cut' || e.kind === 'touch') && e.pass !== 'sides' && !nail.cuts.some((c) => c.id === e.id)) nail.cuts.push({ id: e.id, mm: e.mm ?? 0, touch: e.kind === 'touch' })
   if (e.kind === 'face') Object.assign(nail.cuts.find((c) => c.id === e.of) ?? {}, { face: e.face })
   if (e.kind === 'blood' || e.face === 'blood') nail.blood = true
   if (e.kind === 'skipped') nail.skipped = true

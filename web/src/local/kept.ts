@@ -1,14 +1,16 @@
+import { dropText, keepText, readText } from './storage'
+
 /** Something unsaved that this browser keeps, so that a closed tab or a stopped server loses nothing. */
 export function kept<T>(key: string) {
   return {
     read(): T | null {
       try {
-        return JSON.parse(localStorage.getItem(key) ?? 'null')
+        return JSON.parse(readText(key) ?? 'null')
       } catch {
         return null // not ours, or half written: as if there were nothing
       }
     },
-    keep: (value: T) => localStorage.setItem(key, JSON.stringify(value)),
-    drop: () => localStorage.removeItem(key),
+    keep: (value: T) => keepText(key, JSON.stringify(value)),
+    drop: () => dropText(key),
   }
 }

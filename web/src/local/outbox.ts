@@ -1,8 +1,10 @@
-import { openDB, type DBSchema } from 'idb'
+import { openDB, type DBSchema, type IDBPDatabase } from 'idb'
+import { ref } from 'vue'
 import type { Schemas } from '../api/client'
 
 /** An event that is told and not yet known to be in the server's log. */
 export interface Waiting {
+  /** Its place in this browser's database; none where the browser does not keep it. */
   order?: number
   dog: string
   sitting: string
@@ -20,14 +22,57 @@ interface Box extends DBSchema {
   aside: { key: number; value: Aside; indexes: { sitting: string } }
 }
 
+/** Whether the browser keeps what is told. Where it does not, what waits is lost with the page. */
+export const keeps = ref(true)
+
 /** The browser's own database: what waits here outlives a closed tab, a stopped server, an empty battery. */
-const box = openDB<Box>('fribbet', 2, {
-  upgrade(db, version) {
-    if (version < 1) db.createObjectStore('events', { keyPath: 'order', autoIncrement: true }).createIndex('sitting', 'sitting')
-    db.createObjectStore('aside', { keyPath: 'order' }).createIndex('sitting', 'sitting')
-  },
-  blocking: (_old, _new, event) => (event.target as IDBDatabase).close(), // a newer page waits for this one
-})
+let box: Promise<IDBPDatabase<Box>> | undefined
+function opened() {
+  box ??= openDB<Box>('fribbet', 2, {
+    upgrade(db, version) {
+      if (version < 1) db.createObjectStore('events', { keyPath: 'order', autoIncrement: true }).createIndex('sitting', 'sitting')
+      db.createObjectStore('aside', { keyPath: 'order' }).createIndex('sitting', 'sitting')
+    },
+    blocking: (_old, _new, event) => (event.target as IDBDatabase).close(), // a newer page waits for this one
+    terminated: () => (box = undefined), // cleared under the page: the next tap makes a new one
+  })
+  return box
+}
+
+/** How long the database may take to open, ms, before the page works without it. */
+const patience = 3000
+const late = () => new Promise<never>((_, no) => setTimeout(() => no(new Error('the browser’s database does not open')), patience))
+
+/** Asks the database; where it is blocked, full or gone, what stands in its place. */
+async function asked<T>(ask: (db: IDBPDatabase<Box>) => Promise<T>, otherwise: T): Promise<T> {
+  try {
+    return await ask(await Promise.race([opened(), late()]))
+  } catch {
+    keeps.value = false
+    box = undefined
+    return otherwise
+  }
+}
+
+/** Reads from the database, which is made by the first tap and not by looking for one. */
+async function readFrom<T>(ask: (db: IDBPDatabase<Box>) => Promise<T[]>): Promise<T[]> {
+  if (!box && !(await databases()).includes('fribbet')) return []
+  return asked(ask, [])
+}
+async function databases() {
+  try {
+    return (await indexedDB.databases()).map((d) => d.name)
+  } catch {
+    return [] // blocked: nothing was ever kept
+  }
+}
+
+/**
+ * What this page told and does not know to be in the log, in the order in which it was told: it outlives a
+ * database that was cleared, and serves where there is none. Telling an event twice changes nothing.
+ */
+let told: Waiting[] = []
+let toldAside: Aside[] = []
 
 let last: Promise<unknown> = Promise.resolve()
 
@@ -37,29 +82,56 @@ let last: Promise<unknown> = Promise.resolve()
  * screen's reactive values.
  */
 export function put(...all: Waiting[]) {
-  const write = async () => {
-    const tx = (await box).transaction('events', 'readwrite')
-    await Promise.all([...all.map((w) => tx.store.add(JSON.parse(JSON.stringify(w)))), tx.done])
-  }
-  const mine = last.then(write)
-  last = mine.catch(() => undefined)
-  return mine
+  const plain: Waiting[] = JSON.parse(JSON.stringify(all))
+  last = last.then(async () => {
+    const orders = await asked(async (db) => {
+      const tx = db.transaction('events', 'readwrite')
+      const [keys] = await Promise.all([Promise.all(plain.map((w) => tx.store.add(w))), tx.done])
+      keeps.value = true
+      return keys
+    }, [])
+    told.push(...plain.map((w, i) => ({ ...w, order: orders[i] })))
+  })
+  return last
 }
 
-/** What waits for a sitting, in the order in which it was told. */
-export const waiting = async (sitting: string) => (await box).getAllFromIndex('events', 'sitting', sitting)
+/** What waits, for one sitting or for all, in the order in which it was told. */
+export async function waiting(sitting?: string): Promise<Waiting[]> {
+  const kept = await readFrom((db) => (sitting ? db.getAllFromIndex('events', 'sitting', sitting) : db.getAll('events')))
+  const mine = told.filter((w) => !sitting || w.sitting === sitting)
+  const ids = new Set(mine.map((w) => w.event.id))
+  return [...kept.filter((w) => !ids.has(w.event.id)), ...mine]
+}
 
-export async function drop(orders: number[]) {
-  const tx = (await box).transaction('events', 'readwrite')
-  await Promise.all([...orders.map((o) => tx.store.delete(o)), tx.done])
+/** Takes out what the log has. */
+export async function drop(all: Waiting[]) {
+  const ids = new Set(all.map((w) => w.event.id))
+  told = told.filter((w) => !ids.has(w.event.id))
+  await asked(async (db) => {
+    const tx = db.transaction('events', 'readwrite')
+    await Promise.all([...all.flatMap((w) => (w.order === undefined ? [] : [tx.store.delete(w.order)])), tx.done])
+  }, undefined)
 }
 
 /** Takes one out of what waits and keeps it aside, both or neither. */
 export async function putAside(w: Waiting, why: string) {
-  const tx = (await box).transaction(['events', 'aside'], 'readwrite')
-  await Promise.all([tx.objectStore('aside').put({ ...w, order: w.order!, why }), tx.objectStore('events').delete(w.order!), tx.done])
+  const one: Aside = { ...w, order: w.order ?? -Date.now(), why }
+  const done = await asked(async (db) => {
+    const tx = db.transaction(['events', 'aside'], 'readwrite')
+    await Promise.all([tx.objectStore('aside').put(one), tx.objectStore('events').delete(one.order), tx.done])
+    return true
+  }, false)
+  if (!done) toldAside.push(one)
+  told = told.filter((t) => t.event.id !== w.event.id)
 }
 
-export const asideOf = async (sitting: string) => (await box).getAllFromIndex('aside', 'sitting', sitting)
+/** What was put aside, of one sitting or of all. */
+export async function asides(sitting?: string): Promise<Aside[]> {
+  const kept = await readFrom((db) => (sitting ? db.getAllFromIndex('aside', 'sitting', sitting) : db.getAll('aside')))
+  return [...kept, ...toldAside.filter((a) => !sitting || a.sitting === sitting)]
+}
 
-export const forgetAside = async (order: number) => (await box).delete('aside', order)
+export async function forgetAside(order: number) {
+  toldAside = toldAside.filter((a) => a.order !== order)
+  await asked((db) => db.delete('aside', order), undefined)
+}

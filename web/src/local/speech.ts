@@ -1,9 +1,10 @@
 import { ref, watch } from 'vue'
+import { keepText, readText } from './storage'
 
 /** Prompts through the browser's own voice, off until somebody wants them. */
 const key = 'fribbet-voice'
-export const spoken = ref(localStorage.getItem(key) === 'on')
-watch(spoken, (on) => localStorage.setItem(key, on ? 'on' : 'off'))
+export const spoken = ref(readText(key) === 'on')
+watch(spoken, (on) => keepText(key, on ? 'on' : 'off'))
 
 export function speak(words: string) {
   if (!spoken.value || !('speechSynthesis' in window)) return

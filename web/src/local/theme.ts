@@ -1,10 +1,12 @@
+import { keepText, readText } from './storage'
+
 /** The theme is this browser's own choice: light, dark, or as the system says. */
 export type Theme = 'auto' | 'light' | 'dark'
 
 const key = 'fribbet-theme'
 const systemDark = window.matchMedia('(prefers-color-scheme: dark)')
 
-export const chosenTheme = () => (localStorage.getItem(key) as Theme | null) ?? 'auto'
+export const chosenTheme = () => (readText(key) as Theme | null) ?? 'auto'
 
 export function applyTheme() {
   const theme = chosenTheme()
@@ -13,7 +15,7 @@ export function applyTheme() {
 }
 
 export function chooseTheme(theme: Theme) {
-  localStorage.setItem(key, theme)
+  keepText(key, theme)
   applyTheme()
 }
 

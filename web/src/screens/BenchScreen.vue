@@ -10,6 +10,7 @@ import { useSettings } from '../api/queries'
 import { useBench, type Told } from '../local/bench'
 import { kept } from '../local/kept'
 import { act, isTyping, onKey } from '../local/keys'
+import { keeps } from '../local/outbox'
 import { useNarrow } from '../local/narrow'
 import { speak, spoken } from '../local/speech'
 import { toolChoices } from '../local/tools'
@@ -169,8 +170,9 @@ async function end() {
   leaving.value = true
   await flush()
 }
-watch([leaving, pending], () => {
-  if (!leaving.value || pending.value.length > 0) return
+// Ended here, or in another tab: no cut is offered any more.
+watch([leaving, pending, bench], () => {
+  if (!(leaving.value || bench.value?.ended) || pending.value.length > 0) return
   forget()
   void cache.invalidateQueries({ predicate: (q) => q.queryKey[0] !== 'settings' })
   void router.replace(`/dogs/${props.dogId}/saved/${props.sittingId}`)
@@ -207,7 +209,8 @@ onKey((event) => {
           <BFormSelect id="tool" :model-value="bench.item_id ?? bench.tool" :options="toolChoices(kit)" @update:model-value="takeTool(String($event))" />
         </div>
       </div>
-      <p v-if="unreachable || pending.length > 0" class="kept" role="status"><strong>Kept here, not yet saved</strong>: {{ pending.length }} {{ pending.length === 1 ? 'tap' : 'taps' }}<template v-if="unreachable">. Fribbet does not answer; they go when it is back</template>.</p>
+      <p v-if="pending.length > 0 && !keeps" class="kept lost" role="alert"><strong>Not kept until it is sent</strong>: {{ pending.length }} {{ pending.length === 1 ? 'tap' : 'taps' }}. This browser keeps nothing for Fribbet: leave this page open.</p>
+      <p v-else-if="unreachable || pending.length > 0" class="kept" role="status"><strong>Kept here, not yet saved</strong>: {{ pending.length }} {{ pending.length === 1 ? 'tap' : 'taps' }}<template v-if="unreachable">. Fribbet does not answer; they go when it is back</template>.</p>
       <p v-if="bench.last_note && counts.done === 0" class="last-note"><strong>Last time:</strong> <bdi>{{ bench.last_note }}</bdi></p>
       <CompanionBar :bench="bench" :place="todays.findIndex((n) => n.code === nail!.code) + 1" :of="todays.length" />
       <div class="work">

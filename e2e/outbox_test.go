@@ -1,0 +1,109 @@
+package e2e
+
+import (
+	"path/filepath"
+	"testing"
+	"time"
+
+	"github.com/go-rod/rod"
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+)
+
+// told waits until the log of a sitting holds as many cuts, and gives it a moment to hold more.
+func (p *program) told(t *testing.T, at string, cuts int) {
+	t.Helper()
+	count := func() int {
+		var b bench
+		p.get(at, &b)
+		return b.cuts()
+	}
+	require.Eventually(t, func() bool { return count() >= cuts }, patience, 100*time.Millisecond, "every tap is there")
+	assert.Equal(t, cuts, count(), "once")
+}
+
+// The bench is closed with taps waiting: every screen says so, leads back, and sends them.
+func TestAnyScreenSendsWhatWaits(t *testing.T) {
+	data := filepath.Join(t.TempDir(), "book.db")
+	program := serve(t, data, day, anywhere)
+	p := tab(t, browser(t), program.address)
+	firstDog(p)
+	id := program.dogs()["Moss"]
+	at := atBench(p, program, id)
+	p.grinder()
+	p.keys("t")
+	program.told(t, at, 1)
+	port := program.port()
+	program.kill()
+	p.keys("t t")
+	p.sees("Kept here, not yet saved: 2 taps")
+	p.keys("g d")
+	p.sees("2 taps wait for Fribbet to answer")
+	p.press("a", "To the bench")
+	p.sees("2 taps")
+	p.keys("g d")
+	p.sees("2 taps wait")
+	program = serve(t, data, day, port)
+	program.told(t, at, 3)
+	err := p.Timeout(patience).Wait(rod.Eval(`() => !document.body.innerText.includes('taps wait')`))
+	p.require(err, "the line gone")
+}
+
+// What the browser kept for the program is cleared in mid-sitting: the page itself still knows it.
+func TestClearedStorageLosesNoTap(t *testing.T) {
+	data := filepath.Join(t.TempDir(), "book.db")
+	program := serve(t, data, day, anywhere)
+	p := tab(t, browser(t), program.address)
+	firstDog(p)
+	at := atBench(p, program, program.dogs()["Moss"])
+	p.grinder()
+	p.keys("t")
+	program.told(t, at, 1)
+	port := program.port()
+	program.kill()
+	p.keys("t t")
+	p.sees("2 taps")
+	p.MustEval(`() => { localStorage.clear(); return new Promise((done) => { const r = indexedDB.deleteDatabase('fribbet'); r.onsuccess = r.onerror = () => done(); }) }`)
+	p.keys("t")
+	p.sees("3 taps")
+	program = serve(t, data, day, port)
+	program.told(t, at, 4)
+}
+
+// A browser that keeps nothing: every screen works, and what is not kept is said.
+func TestWithoutStorageItSaysWhatIsNotKept(t *testing.T) {
+	data := filepath.Join(t.TempDir(), "book.db")
+	program := serve(t, data, day, anywhere)
+	p := tab(t, browser(t), "about:blank")
+	p.MustEvalOnNewDocument(`for (const name of ['localStorage', 'indexedDB']) Object.defineProperty(window, name, { get() { throw new Error('blocked') } })`)
+	p.open(program.address)
+	firstDog(p)
+	at := atBench(p, program, program.dogs()["Moss"])
+	p.grinder()
+	p.keys("t")
+	program.told(t, at, 1)
+	port := program.port()
+	program.kill()
+	p.keys("t")
+	p.sees("Not kept until it is sent")
+	program = serve(t, data, day, port)
+	program.told(t, at, 2)
+}
+
+// A sitting ended in one tab is not cut on in another.
+func TestASittingEndedElsewhereOffersNoCut(t *testing.T) {
+	program := start(t, "demo", "--today", day, "--listen", anywhere)
+	b := browser(t)
+	id := program.dogs()["Fig"]
+	first := tab(t, b, program.address)
+	at := atBench(first, program, id)
+	first.grinder()
+	first.keys("t")
+	program.told(t, at, 1)
+	second := tab(t, b, first.MustInfo().URL)
+	second.sees("1 touch")
+	second.press("button", "End the sitting")
+	second.sees("next")
+	first.toFront()
+	first.sees("Open Fig")
+}
