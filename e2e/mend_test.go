@@ -48,12 +48,7 @@ func TestAnotherBookAtTheAddressTakesNoTap(t *testing.T) {
 	data := filepath.Join(t.TempDir(), "book.db")
 	program := serve(t, data, day, anywhere)
 	p := tab(t, browser(t), program.address)
-	firstDog(p)
-	at := atBench(p, program, program.dogs()["Moss"])
-	p.grinder()
-	p.keys("t")
-	p.sees("1 touch")
-	p.saved()
+	at := p.oneTouch(program)
 	port, address := program.port(), p.MustInfo().URL
 	program.kill()
 	for range 12 {
@@ -66,11 +61,7 @@ func TestAnotherBookAtTheAddressTakesNoTap(t *testing.T) {
 	other.kill()
 	program = serve(t, data, day, port)
 	p.open(address)
-	require.Eventually(t, func() bool {
-		var b bench
-		program.get(at, &b)
-		return b.cuts() == 13
-	}, patience, patience/100)
+	program.told(t, at, 13)
 }
 
 // Saved, and left before the answer came: it is in the book, and the dog's next sitting is another one.

@@ -22,17 +22,23 @@ func (p *program) told(t *testing.T, at string, cuts int) {
 	assert.Equal(t, cuts, count(), "once")
 }
 
+// oneTouch puts a first dog under the grinder, touches once, and returns the sitting's address in the interface.
+func (p page) oneTouch(program *program) string {
+	p.t.Helper()
+	firstDog(p)
+	at := atBench(p, program, program.dogs()["Moss"])
+	p.grinder()
+	p.keys("t")
+	program.told(p.t, at, 1)
+	return at
+}
+
 // The bench is closed with taps waiting: every screen says so, leads back, and sends them.
 func TestAnyScreenSendsWhatWaits(t *testing.T) {
 	data := filepath.Join(t.TempDir(), "book.db")
 	program := serve(t, data, day, anywhere)
 	p := tab(t, browser(t), program.address)
-	firstDog(p)
-	id := program.dogs()["Moss"]
-	at := atBench(p, program, id)
-	p.grinder()
-	p.keys("t")
-	program.told(t, at, 1)
+	at := p.oneTouch(program)
 	port := program.port()
 	program.kill()
 	p.keys("t t")
@@ -54,11 +60,7 @@ func TestClearedStorageLosesNoTap(t *testing.T) {
 	data := filepath.Join(t.TempDir(), "book.db")
 	program := serve(t, data, day, anywhere)
 	p := tab(t, browser(t), program.address)
-	firstDog(p)
-	at := atBench(p, program, program.dogs()["Moss"])
-	p.grinder()
-	p.keys("t")
-	program.told(t, at, 1)
+	at := p.oneTouch(program)
 	port := program.port()
 	program.kill()
 	p.keys("t t")
@@ -77,11 +79,7 @@ func TestWithoutStorageItSaysWhatIsNotKept(t *testing.T) {
 	p := tab(t, browser(t), "about:blank")
 	p.MustEvalOnNewDocument(`for (const name of ['localStorage', 'indexedDB']) Object.defineProperty(window, name, { get() { throw new Error('blocked') } })`)
 	p.open(program.address)
-	firstDog(p)
-	at := atBench(p, program, program.dogs()["Moss"])
-	p.grinder()
-	p.keys("t")
-	program.told(t, at, 1)
+	at := p.oneTouch(program)
 	port := program.port()
 	program.kill()
 	p.keys("t")
