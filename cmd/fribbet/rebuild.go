@@ -23,7 +23,7 @@ func rebuildCommand() *cobra.Command {
 				}
 				data = file
 			}
-			kept, err := store.OpenExisting(cmd.Context(), data)
+			kept, err := store.Open(cmd.Context(), data, store.Existing)
 			if err != nil {
 				return err
 			}

@@ -91,11 +91,11 @@ func (p *program) run(ctx context.Context) error {
 	}
 	ctx, stop := signal.NotifyContext(ctx, os.Interrupt, syscall.SIGTERM)
 	defer stop()
-	opening := store.Open
+	var how []store.Option
 	if p.demo {
-		opening = store.OpenThrowAway
+		how = append(how, store.ThrowAway)
 	}
-	kept, err := opening(ctx, p.data)
+	kept, err := store.Open(ctx, p.data, how...)
 	if err != nil {
 		return err
 	}

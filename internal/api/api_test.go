@@ -40,9 +40,15 @@ type client struct {
 
 func newClient(t *testing.T) *client {
 	t.Helper()
+	return clientOf(t, filepath.Join(t.TempDir(), "a book.db"))
+}
+
+// clientOf is the same of the book in a file.
+func clientOf(t *testing.T, path string) *client {
+	t.Helper()
 	slog.SetDefault(slog.New(slog.DiscardHandler))
 	c := &client{t: t, now: time.Date(2026, time.November, 24, 10, 0, 0, 0, time.UTC)}
-	c.path = filepath.Join(t.TempDir(), "a book.db")
+	c.path = path
 	kept, err := store.Open(context.Background(), c.path)
 	require.NoError(t, err)
 	c.kept = kept

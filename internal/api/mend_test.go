@@ -65,6 +65,44 @@ func TestATapIsKeptUnderItsOwnDay(t *testing.T) {
 	}
 }
 
+// So it is too where somebody looked at the feet in between, and the sitting comes into the past of what is known.
+func TestATapIsKeptUnderItsOwnDayWhateverWasToldSince(t *testing.T) {
+	c := newClient(t)
+	d := c.addDog(moss)
+	at := "/api/dogs/" + d.Id.String()
+	look := `{"id":"` + uuid.NewString() + `","on":"2026-11-22","clicks":false,"hair":false,"swelling":false,"limping":false,"breaking":false,"looks":[]}`
+	ask[contract.DogView](c, "POST", at+"/checks", look, 201)
+	sat := at + "/sittings/" + uuid.NewString() + "/events"
+	body := strings.ReplaceAll(told(`"kind":"started","tool":"file"`, `"kind":"cut","nail":"LF3","mm":1`, `"kind":"ended"`), "2026-11-24T", "2026-11-20T")
+	assert.Equal(t, "2026-11-20", ask[contract.Bench](c, "POST", sat, body, 200).On.String())
+	assert.Equal(t, "2026-11-20", c.view(d).Sittings[0].On.String())
+}
+
+// Five hundred notes a request do not make a long sitting slow, and it ends somewhere.
+func TestALongLogStaysQuickAndEnds(t *testing.T) {
+	c := newClient(t)
+	sat := "/api/dogs/" + c.addDog(moss).Id.String() + "/sittings/" + uuid.NewString() + "/events"
+	ask[contract.Bench](c, "POST", sat, told(`"kind":"started","id":"s","tool":"file"`), 200)
+	var slowest time.Duration
+	for batch := range 9 {
+		notes := make([]string, 500)
+		for i := range notes {
+			notes[i] = fmt.Sprintf(`{"id":"n%d.%d","at":"2026-11-24T09:00:00Z","kind":"note","note":"half asleep"}`, batch, i)
+		}
+		from := time.Now()
+		ask[contract.Bench](c, "POST", sat, `{"events":[`+strings.Join(notes, ",")+`]}`, 200)
+		slowest = max(slowest, time.Since(from))
+	}
+	t.Log("the slowest request took", slowest)
+	notes := make([]string, 500)
+	for i := range notes {
+		notes[i] = fmt.Sprintf(`{"id":"m%d","at":"2026-11-24T09:00:00Z","kind":"note","note":"half asleep"}`, i)
+	}
+	refused := ask[contract.Problem](c, "POST", sat, `{"events":[`+strings.Join(notes, ",")+`]}`, 422)
+	assert.Contains(t, refused.Detail, "at most 5000 events")
+	ask[contract.Bench](c, "POST", sat, told(`"kind":"ended","id":"end"`), 200)
+}
+
 // A landmark typed without its point is asked for again, at the bench and in the tally; told as sure, it stands.
 func TestANumberFarFromWhatIsKnownIsAskedForAgain(t *testing.T) {
 	c := newClient(t)

@@ -93,34 +93,35 @@ func (b *Book) benchAt(ctx context.Context, d store.Dog, sittingID uuid.UUID, st
 // doubts asks again for what places the quick where it cannot well be.
 func (b *Book) doubts(ctx context.Context, d store.Dog, sittingID uuid.UUID, before bench.Log, events []bench.Event) error {
 	var f fault.Fields
+	telling := before.Tell(d.Dog)
 	for i, e := range events {
-		longer, added, err := before.Append(d.Dog, e)
+		so := telling.Log
+		added, err := telling.Add(e)
 		if err != nil {
 			break // refused for another reason, and told so when it is to be kept
 		}
-		if added && e.PlacesQuick() {
-			_, now, err := b.benchAt(ctx, d, sittingID, before.Fold())
-			if err != nil {
-				return err
-			}
-			if want := now.Doubt(e); want != "" {
-				f.Add(fmt.Sprintf("events[%d]", i), e.MM, want)
-			}
+		if !added || !e.PlacesQuick() {
+			continue
 		}
-		before = longer
+		_, now, err := b.benchAt(ctx, d, sittingID, so.Fold())
+		if err != nil {
+			return err
+		}
+		if want := now.Doubt(e); want != "" {
+			f.Add(fmt.Sprintf("events[%d]", i), e.MM, want)
+		}
 	}
 	return f.Err()
 }
 
-// dayOf is the day on which something was told at an instant, by the clock of whoever told it. A
-// clock that cannot be right counts for nothing: then it is today.
-func (b *Book) dayOf(ctx context.Context, d store.Dog, sittingID uuid.UUID, at time.Time) (date.Date, error) {
+// dayOf is the day on which something was told at an instant, by the clock of whoever told it, whatever was
+// told of the dog since. A clock that cannot be right counts for nothing: then it is today.
+func (b *Book) dayOf(d store.Dog, at time.Time) date.Date {
 	day, today := date.Of(at.In(b.now().Location())), b.Today()
-	known, err := b.store.LastKnown(ctx, d.ID, sittingID)
-	if err != nil || day.After(today) || day.Before(today.AddDays(-oldestTap)) || day.Before(known) || day.Before(d.Birth.Date) {
-		return today, err
+	if day.After(today) || day.Before(today.AddDays(-oldestTap)) || day.Before(d.Birth.Date) {
+		return today
 	}
-	return day, nil
+	return day
 }
 
 // oldestTap is how many days a tap may have waited in a browser before its clock is not believed.
@@ -190,19 +191,14 @@ func (b *Book) Tell(ctx context.Context, dogID, sittingID uuid.UUID, events []be
 	if err := b.doubts(ctx, d, sittingID, there.Events, events); err != nil {
 		return err
 	}
-	on, err := b.dayOf(ctx, d, sittingID, events[0].At)
-	if err != nil {
-		return err
-	}
-	err = b.store.Append(ctx, dogID, sittingID, on, b.now(), func(log bench.Log) (bench.Log, error) {
+	err = b.grow(ctx, dogID, sittingID, b.dayOf(d, events[0].At), func(log bench.Log) (bench.Log, error) {
+		telling := log.Tell(d.Dog)
 		for i, e := range events {
-			longer, _, err := log.Append(d.Dog, e)
-			if err != nil {
+			if _, err := telling.Add(e); err != nil {
 				return nil, fault.Fields{{Name: fmt.Sprintf("events[%d]", i), Value: string(e.Kind), Want: err.Error()}}
 			}
-			log = longer
 		}
-		return log, nil
+		return telling.Log, nil
 	})
 	var elsewhere store.ErrElsewhere
 	if errors.As(err, &elsewhere) {
@@ -212,6 +208,15 @@ func (b *Book) Tell(ctx context.Context, dogID, sittingID uuid.UUID, events []be
 			}
 		}
 		return f.Err()
+	}
+	return err
+}
+
+// grow lets the log of a dog's sitting grow, begun on a day if it is not there yet.
+func (b *Book) grow(ctx context.Context, dogID, sittingID uuid.UUID, on date.Date, how func(bench.Log) (bench.Log, error)) error {
+	err := b.store.Append(ctx, dogID, sittingID, on, b.now(), how)
+	if errors.Is(err, store.ErrOtherDogs) || errors.Is(err, store.ErrTakenBack) {
+		return AlreadyTold{err.Error()}
 	}
 	return err
 }

@@ -143,7 +143,7 @@ func (b *Book) Record(ctx context.Context, dogID uuid.UUID, s store.Sitting, far
 	if err != nil {
 		return err
 	}
-	err = b.store.Append(ctx, dogID, s.ID, s.On, b.now(), func(log bench.Log) (bench.Log, error) {
+	err = b.grow(ctx, dogID, s.ID, s.On, func(log bench.Log) (bench.Log, error) {
 		if len(log) > 0 { // it came twice at once
 			return log, sameSitting(store.Log{On: s.On, Events: log}, s)
 		}

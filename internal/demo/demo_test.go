@@ -25,7 +25,7 @@ import (
 func filled(t *testing.T, day time.Time) (*book.Book, []book.DueRow) {
 	t.Helper()
 	ctx := context.Background()
-	kept, err := store.OpenThrowAway(ctx, filepath.Join(t.TempDir(), "demo.db"))
+	kept, err := store.Open(ctx, filepath.Join(t.TempDir(), "demo.db"), store.ThrowAway)
 	require.NoError(t, err)
 	t.Cleanup(func() { _ = kept.Close() })
 	b := book.New(kept, func() time.Time { return day })

@@ -83,7 +83,7 @@ func TestWhatIsNoBookIsNotOpened(t *testing.T) {
 	altered(t, foreign, `PRAGMA application_id = 7`)
 	refusedWith(t, foreign, "belongs to another program")
 
-	_, err := OpenExisting(ctx, filepath.Join(t.TempDir(), "typo.db"))
+	_, err := Open(ctx, filepath.Join(t.TempDir(), "typo.db"), Existing)
 	require.ErrorContains(t, err, "is not there")
 	_, err = Open(ctx, t.TempDir())
 	require.ErrorContains(t, err, "directory")

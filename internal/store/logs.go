@@ -29,6 +29,8 @@ type logRow struct {
 	Withdrawn *string    `db:"withdrawn_at"`
 }
 
+func (r logRow) begun() (time.Time, error) { return time.Parse(instantForm, r.BegunAt) }
+
 type eventRow struct {
 	SittingID  uuid.UUID `db:"sitting_id"`
 	Number     int       `db:"number"`
@@ -82,7 +84,8 @@ func (s *Store) OpenSittings(ctx context.Context) (map[uuid.UUID]uuid.UUID, erro
 
 // Append adds events to the log of a dog's sitting, begun on a day if it is not there yet, and
 // brings the lists up to date with it: all in one transaction. grow is given the log and returns
-// the longer one, or why it may not grow; while it runs, nobody else's events come in.
+// the longer one, or why it may not grow; while it runs, nobody else's events come in. It returns ErrOtherDogs
+// or ErrTakenBack where it is not this dog's to grow.
 func (s *Store) Append(ctx context.Context, dogID, sittingID uuid.UUID, on date.Date, at time.Time, grow func(bench.Log) (bench.Log, error)) error {
 	return s.write(ctx, func(tx *sqlx.Tx) error {
 		row, log, err := readLog(ctx, tx, sittingID)
@@ -91,19 +94,16 @@ func (s *Store) Append(ctx context.Context, dogID, sittingID uuid.UUID, on date.
 			row = logRow{SittingID: sittingID, DogID: dogID, On: dateColumn{on}, BegunAt: instant(at)}
 		case err != nil:
 			return err
-		case row.DogID != dogID || row.Withdrawn != nil:
-			return ErrConflict
+		case row.DogID != dogID:
+			return ErrOtherDogs
+		case row.Withdrawn != nil:
+			return ErrTakenBack
 		}
 		longer, err := grow(log)
 		if err != nil || len(longer) == len(log) {
 			return err
 		}
 		row.Ended = longer.Fold().Ended
-		if _, err := tx.NamedExecContext(ctx, `
-			INSERT INTO logs (sitting_id, dog_id, on_date, begun_at, ended) VALUES (:sitting_id, :dog_id, :on_date, :begun_at, :ended)
-			ON CONFLICT (sitting_id) DO UPDATE SET ended = excluded.ended`, row); err != nil {
-			return err
-		}
 		var ids []string
 		for _, e := range longer[len(log):] {
 			ids = append(ids, e.ID)
@@ -116,20 +116,30 @@ func (s *Store) Append(ctx context.Context, dogID, sittingID uuid.UUID, on date.
 		if len(known) > 0 {
 			return ErrElsewhere{known}
 		}
-		events := make([]eventRow, 0, len(longer)-len(log))
-		for i := len(log); i < len(longer); i++ {
-			body, err := json.Marshal(longer[i])
-			if err != nil {
-				return err
-			}
-			events = append(events, eventRow{sittingID, i, longer[i].ID, instant(at), string(body)})
-		}
-		if err := insertAll(ctx, tx, `
-			INSERT INTO events (sitting_id, number, id, recorded_at, body) VALUES (:sitting_id, :number, :id, :recorded_at, :body)`, events); err != nil {
+		if err := writeLog(ctx, tx, row, longer, len(log), at); err != nil {
 			return err
 		}
 		return project(ctx, tx, row, longer)
 	})
+}
+
+// writeLog keeps what a log holds from a place on.
+func writeLog(ctx context.Context, tx *sqlx.Tx, row logRow, log bench.Log, from int, at time.Time) error {
+	if _, err := tx.NamedExecContext(ctx, `
+		INSERT INTO logs (sitting_id, dog_id, on_date, begun_at, ended, withdrawn_at) VALUES (:sitting_id, :dog_id, :on_date, :begun_at, :ended, :withdrawn_at)
+		ON CONFLICT (sitting_id) DO UPDATE SET ended = excluded.ended`, row); err != nil {
+		return err
+	}
+	events := make([]eventRow, 0, len(log)-from)
+	for i := from; i < len(log); i++ {
+		body, err := json.Marshal(log[i])
+		if err != nil {
+			return err
+		}
+		events = append(events, eventRow{row.SittingID, i, log[i].ID, instant(at), string(body)})
+	}
+	return insertAll(ctx, tx, `
+		INSERT INTO events (sitting_id, number, id, recorded_at, body) VALUES (:sitting_id, :number, :id, :recorded_at, :body)`, events)
 }
 
 // project brings what the lists read of a sitting up to date with its log.
@@ -148,23 +158,28 @@ func project(ctx context.Context, tx *sqlx.Tx, row logRow, log bench.Log) error 
 
 // Rebuild works out every sitting again from its log, and returns how many there are. Each step
 // is told to progress.
-func (s *Store) Rebuild(ctx context.Context, progress func(done, all int)) (int, error) {
-	var ids []uuid.UUID
-	err := s.write(ctx, func(tx *sqlx.Tx) error {
-		if err := tx.SelectContext(ctx, &ids, `SELECT sitting_id FROM logs ORDER BY begun_at, sitting_id`); err != nil {
-			return err
-		}
-		for i, id := range ids {
-			row, log, err := readLog(ctx, tx, id)
-			if err != nil {
-				return err
-			}
-			if err := project(ctx, tx, row, log); err != nil {
-				return err
-			}
-			progress(i+1, len(ids))
-		}
-		return nil
+func (s *Store) Rebuild(ctx context.Context, progress func(done, all int)) (n int, err error) {
+	err = s.write(ctx, func(tx *sqlx.Tx) error {
+		n, err = rebuild(ctx, tx, progress)
+		return err
 	})
-	return len(ids), err
+	return n, err
+}
+
+func rebuild(ctx context.Context, tx *sqlx.Tx, progress func(done, all int)) (int, error) {
+	var ids []uuid.UUID
+	if err := tx.SelectContext(ctx, &ids, `SELECT sitting_id FROM logs ORDER BY begun_at, sitting_id`); err != nil {
+		return 0, err
+	}
+	for i, id := range ids {
+		row, log, err := readLog(ctx, tx, id)
+		if err != nil {
+			return 0, err
+		}
+		if err := project(ctx, tx, row, log); err != nil {
+			return 0, err
+		}
+		progress(i+1, len(ids))
+	}
+	return len(ids), nil
 }

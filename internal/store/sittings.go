@@ -8,7 +8,6 @@ import (
 	"github.com/jmoiron/sqlx"
 
 	"fribbet/internal/core/bench"
-	"fribbet/internal/core/date"
 	"fribbet/internal/core/kit"
 	"fribbet/internal/core/measure"
 	"fribbet/internal/core/nail"
@@ -95,35 +94,28 @@ func (s *Store) Sittings(ctx context.Context, dogID uuid.UUID) ([]Sitting, error
 	return all[dogID], err
 }
 
-// LastKnown is the latest day of which something is known of a dog, but for one sitting; zero when nothing is.
-func (s *Store) LastKnown(ctx context.Context, dogID, but uuid.UUID) (date.Date, error) {
-	var last *string
-	err := s.db.GetContext(ctx, &last, `
-		SELECT MAX(on_date) FROM (
-			SELECT on_date FROM checks WHERE dog_id = ?
-			UNION ALL SELECT on_date FROM sittings WHERE dog_id = ? AND withdrawn_at IS NULL AND id <> ?)`, dogID, dogID, but)
-	if err != nil || last == nil {
-		return date.Date{}, err
-	}
-	return date.Parse(*last)
+func (s *Store) sittings(ctx context.Context, and string, args ...any) (all map[uuid.UUID][]Sitting, err error) {
+	err = s.read(ctx, func(tx *sqlx.Tx) error {
+		all, err = readSittings(ctx, tx, ` WHERE withdrawn_at IS NULL`+and, args...)
+		return err
+	})
+	return all, err
 }
 
-func (s *Store) sittings(ctx context.Context, and string, args ...any) (map[uuid.UUID][]Sitting, error) {
+// readSittings reads the sittings that a WHERE picks, oldest first, by the dog's id.
+func readSittings(ctx context.Context, tx *sqlx.Tx, where string, args ...any) (map[uuid.UUID][]Sitting, error) {
 	var rows []sittingRow
 	var records []recordRow
 	var cuts []cutRow
 	var marks []landmarkRow
 	var readings []readingRow
-	err := s.read(ctx, func(tx *sqlx.Tx) error {
-		where := ` WHERE withdrawn_at IS NULL` + and
-		picked := ` WHERE sitting_id IN (SELECT id FROM sittings` + where + `)`
-		return selectAll(ctx, tx, args,
-			query{&rows, `SELECT id, dog_id, on_date, note, minutes, calm_minutes, helper, ticks, smooth, recorded_at FROM sittings` + where + ` ORDER BY on_date, recorded_at`},
-			query{&records, `SELECT * FROM records` + picked + ` ORDER BY sitting_id, number`},
-			query{&readings, `SELECT * FROM readings` + picked},
-			query{&marks, `SELECT * FROM landmarks` + picked + ` ORDER BY sitting_id, code, number`},
-			query{&cuts, `SELECT * FROM cuts` + picked + ` ORDER BY sitting_id, code, number`})
-	})
+	picked := ` WHERE sitting_id IN (SELECT id FROM sittings` + where + `)`
+	err := selectAll(ctx, tx, args,
+		query{&rows, `SELECT id, dog_id, on_date, note, minutes, calm_minutes, helper, ticks, smooth, recorded_at FROM sittings` + where + ` ORDER BY on_date, recorded_at`},
+		query{&records, `SELECT * FROM records` + picked + ` ORDER BY sitting_id, number`},
+		query{&readings, `SELECT * FROM readings` + picked},
+		query{&marks, `SELECT * FROM landmarks` + picked + ` ORDER BY sitting_id, code, number`},
+		query{&cuts, `SELECT * FROM cuts` + picked + ` ORDER BY sitting_id, code, number`})
 	if err != nil {
 		return nil, err
 	}

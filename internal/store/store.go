@@ -4,10 +4,8 @@ package store
 import (
 	"context"
 	"database/sql"
-	"embed"
 	"errors"
 	"fmt"
-	"io/fs"
 	"net/url"
 	"os"
 	"slices"
@@ -15,7 +13,6 @@ import (
 	"time"
 
 	"github.com/jmoiron/sqlx"
-	"github.com/pressly/goose/v3"
 	_ "modernc.org/sqlite" // the database driver
 )
 
@@ -24,6 +21,10 @@ var (
 	ErrNotFound = errors.New("not found")
 	// ErrConflict says that the dog was changed since it was read.
 	ErrConflict = errors.New("changed elsewhere")
+	// ErrOtherDogs says that a sitting's id is that of another dog's.
+	ErrOtherDogs = errors.New("a sitting of another dog")
+	// ErrTakenBack says that a sitting was taken back: it is told no more.
+	ErrTakenBack = errors.New("a sitting that was taken back")
 )
 
 // ErrElsewhere says that events of these ids are in another sitting's log.
@@ -32,9 +33,6 @@ type ErrElsewhere struct{ IDs []string }
 func (e ErrElsewhere) Error() string {
 	return "events of another sitting: " + strings.Join(e.IDs, ", ")
 }
-
-//go:embed migrations/*.sql
-var migrations embed.FS
 
 // Store is an open book.
 type Store struct {
@@ -45,31 +43,40 @@ type Store struct {
 // idleConnections are kept open for the next request: a new one reads the whole schema first.
 const idleConnections = 8
 
+// Option is how a book is opened.
+type Option func(*opening)
+
+type opening struct {
+	existing    bool
+	synchronous string
+	progress    func(done, all int)
+}
+
+var (
+	// Existing opens a file that is there already; it makes none.
+	Existing Option = func(o *opening) { o.existing = true }
+	// ThrowAway opens a file that nobody will miss: it is not held until the disk has it.
+	ThrowAway Option = func(o *opening) { o.synchronous = "OFF" }
+)
+
+// Telling is told how far the work is that an older book needs: sittings worked out again, of all.
+func Telling(progress func(done, all int)) Option { return func(o *opening) { o.progress = progress } }
+
 // Open opens the file, making it and bringing its tables up to date as needed. It returns Refused for one
 // that is no book, is damaged, of a later version, half a copy, or open elsewhere.
-func Open(ctx context.Context, path string) (*Store, error) { return open(ctx, path, "FULL") }
-
-// OpenThrowAway opens a file that nobody will miss: it is not held until the disk has it.
-func OpenThrowAway(ctx context.Context, path string) (*Store, error) { return open(ctx, path, "OFF") }
-
-// OpenExisting opens a file that is there already; it makes none.
-func OpenExisting(ctx context.Context, path string) (*Store, error) {
-	if _, err := os.Stat(path); err != nil {
+func Open(ctx context.Context, path string, options ...Option) (*Store, error) {
+	how := opening{synchronous: "FULL", progress: func(int, int) {}}
+	for _, set := range options {
+		set(&how)
+	}
+	if _, err := os.Stat(path); err != nil && how.existing {
 		return nil, Refused{path, "is not there: name the file of a book"}
 	}
-	return Open(ctx, path)
-}
-
-func dsn(path string, pragmas []string) string {
-	return "file:" + (&url.URL{Path: path}).EscapedPath() + "?" + url.Values{"_txlock": {"immediate"}, "_pragma": pragmas}.Encode()
-}
-
-func open(ctx context.Context, path, synchronous string) (*Store, error) {
 	held, err := hold(path)
 	if err != nil {
 		return nil, err
 	}
-	s, err := prepared(ctx, path, synchronous)
+	s, err := how.prepared(ctx, path)
 	if err != nil {
 		return nil, errors.Join(err, held.Unlock())
 	}
@@ -77,8 +84,12 @@ func open(ctx context.Context, path, synchronous string) (*Store, error) {
 	return s, nil
 }
 
+func dsn(path string, pragmas []string) string {
+	return "file:" + (&url.URL{Path: path}).EscapedPath() + "?" + url.Values{"_txlock": {"immediate"}, "_pragma": pragmas}.Encode()
+}
+
 // prepared is a book that this program holds.
-func prepared(ctx context.Context, path, synchronous string) (*Store, error) {
+func (how opening) prepared(ctx context.Context, path string) (*Store, error) {
 	made, err := os.OpenFile(path, os.O_RDONLY|os.O_CREATE, 0o600) // nobody else's to read
 	if err != nil {
 		return nil, Refused{path, "cannot be made: " + err.Error()}
@@ -87,15 +98,15 @@ func prepared(ctx context.Context, path, synchronous string) (*Store, error) {
 	if err := look(ctx, path); err != nil {
 		return nil, err
 	}
-	db, err := sqlx.Open("sqlite", dsn(path, []string{"busy_timeout(5000)", "journal_mode(WAL)", "foreign_keys(1)", "synchronous(" + synchronous + ")"}))
+	db, err := sqlx.Open("sqlite", dsn(path, []string{"busy_timeout(5000)", "journal_mode(WAL)", "foreign_keys(1)", "synchronous(" + how.synchronous + ")"}))
 	if err != nil {
 		return nil, fmt.Errorf("open %s: %w", path, err)
 	}
 	db.SetMaxIdleConns(idleConnections)
 	s := &Store{db: db, file: file{path: path}}
-	stale, err := migrate(ctx, db.DB)
-	if err == nil && stale {
-		_, err = s.Rebuild(ctx, func(int, int) {})
+	err = migrate(ctx, db.DB)
+	if err == nil {
+		err = s.payOwed(ctx, how.progress)
 	}
 	if err == nil {
 		err = s.marked(ctx, inUse)
@@ -111,28 +122,6 @@ func prepared(ctx context.Context, path, synchronous string) (*Store, error) {
 
 // There tells whether the book's file is still the one that was opened: ErrGone when it is not.
 func (s *Store) There() error { return s.file.there() }
-
-// projected is the last migration that made the projections hold more of the logs than before.
-const projected = 6
-
-// migrate brings the tables up to date, and tells whether an older book's projections are to be
-// worked out again from its logs.
-func migrate(ctx context.Context, db *sql.DB) (stale bool, err error) {
-	files, err := fs.Sub(migrations, "migrations")
-	if err != nil {
-		return false, err
-	}
-	provider, err := goose.NewProvider(goose.DialectSQLite3, db, files)
-	if err != nil {
-		return false, err
-	}
-	before, err := provider.GetDBVersion(ctx)
-	if err != nil {
-		return false, err
-	}
-	_, err = provider.Up(ctx)
-	return before > 0 && before < projected, err
-}
 
 // Close closes the file, and says in it that it was closed as it should be.
 func (s *Store) Close() error {

@@ -1,6 +1,7 @@
 package store
 
 import (
+	"context"
 	"io/fs"
 	"path/filepath"
 	"testing"
@@ -36,7 +37,7 @@ func TestAnOlderBooksListsAreWorkedOutFromItsLogs(t *testing.T) {
 	require.NoError(t, err)
 	provider, err := goose.NewProvider(goose.DialectSQLite3, s.db.DB, files)
 	require.NoError(t, err)
-	_, err = provider.DownTo(ctx, projected-1)
+	_, err = provider.DownTo(ctx, 5)
 	require.NoError(t, err)
 	require.NoError(t, s.Close())
 
@@ -90,4 +91,36 @@ func TestAnOlderBooksNumbersSayWhatTheyWereReadWith(t *testing.T) {
 	looks, err := again.Checks(ctx, d.ID)
 	require.NoError(t, err)
 	assert.Equal(t, look.Check, looks[0].Check)
+}
+
+// An upgrade that was broken off after the tables were changed is gone on with at the next opening.
+func TestAnUpgradeThatWasBrokenOffIsFinished(t *testing.T) {
+	path := filepath.Join(t.TempDir(), "book.db")
+	s, err := Open(ctx, path)
+	require.NoError(t, err)
+	d, told := aDog(), aSitting()
+	require.NoError(t, s.AddDog(ctx, d))
+	require.NoError(t, add(s, d.ID, told, time.Now()))
+	_, err = s.db.ExecContext(ctx, `INSERT INTO owed VALUES ('lists'); DELETE FROM cuts; DELETE FROM events; DELETE FROM logs`)
+	require.NoError(t, err)
+	require.NoError(t, s.Close())
+	_, err = Open(gone(t), path)
+	require.Error(t, err, "broken off")
+
+	var said []int
+	again, err := Open(ctx, path, Telling(func(done, all int) { said = append(said, done, all) }))
+	require.NoError(t, err)
+	t.Cleanup(func() { _ = again.Close() })
+	assert.Equal(t, []int{1, 1}, said)
+	log, err := again.Log(ctx, d.ID, told.ID)
+	require.NoError(t, err)
+	assert.NotEmpty(t, log.Events)
+}
+
+// gone is a context that was ended.
+func gone(t *testing.T) context.Context {
+	t.Helper()
+	ended, end := context.WithCancel(ctx)
+	end()
+	return ended
 }

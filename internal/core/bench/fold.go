@@ -179,27 +179,32 @@ func (s State) Sitting(on date.Date) record.Sitting {
 		}
 	}
 	for _, n := range s.Nails {
-		r := record.Nail{
-			Code: n.Code, Tool: n.Tool, Item: n.Item, TookForce: n.Forced, Reaction: n.Reaction, Blood: n.Blood, Colour: n.Colour, Edged: n.Edged,
-			LengthBefore: n.measure(LengthBefore), LengthAfter: n.measure(LengthAfter),
-			GapBefore: n.measure(GapBefore), GapAfter: n.measure(GapAfter), SpareLeft: n.measure(SpareLeft),
-		}
-		r.Landmarks = n.Landmarks
-		for i, c := range n.Cuts {
-			r.Cuts = append(r.Cuts, c.MM)
-			if c.Face != "" {
-				r.Faces = append(append(r.Faces, make([]quick.Face, i-len(r.Faces))...), c.Face)
-			}
-		}
-		if n.Blood && len(r.Cuts) == 0 {
-			r.Cuts = []float64{record.Sliver} // it was cut before anybody could tell: a usual one
-		}
-		if !n.Blood {
-			r.EndFace = n.LastFace()
-		}
-		out.Records = append(out.Records, r)
+		out.Records = append(out.Records, n.record())
 	}
 	return out
+}
+
+// record is what was done to the nail as the lists read it.
+func (n NailState) record() record.Nail {
+	r := record.Nail{
+		Code: n.Code, Tool: n.Tool, Item: n.Item, TookForce: n.Forced, Reaction: n.Reaction, Blood: n.Blood, Colour: n.Colour, Edged: n.Edged,
+		LengthBefore: n.measure(LengthBefore), LengthAfter: n.measure(LengthAfter),
+		GapBefore: n.measure(GapBefore), GapAfter: n.measure(GapAfter), SpareLeft: n.measure(SpareLeft),
+	}
+	r.Landmarks = n.Landmarks
+	for i, c := range n.Cuts {
+		r.Cuts = append(r.Cuts, c.MM)
+		if c.Face != "" {
+			r.Faces = append(append(r.Faces, make([]quick.Face, i-len(r.Faces))...), c.Face)
+		}
+	}
+	if n.Blood && len(r.Cuts) == 0 {
+		r.Cuts = []float64{record.Sliver} // it was cut before anybody could tell: a usual one
+	}
+	if !n.Blood {
+		r.EndFace = n.LastFace()
+	}
+	return r
 }
 
 func (n NailState) measure(m Measure) *measure.Number {

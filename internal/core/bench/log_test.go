@@ -47,7 +47,7 @@ func (b *teller) next(e Event) Event {
 // tell appends an event that must be taken, and returns its id.
 func (b *teller) tell(e Event) string {
 	e = b.next(e)
-	log, added, err := b.log.Append(b.d, e)
+	log, added, err := b.added(b.log, e)
 	require.NoError(b.t, err)
 	require.True(b.t, added)
 	b.log = log
@@ -55,9 +55,17 @@ func (b *teller) tell(e Event) string {
 }
 
 func (b *teller) refused(e Event) string {
-	_, _, err := b.log.Append(b.d, b.next(e))
+	_, _, err := b.added(b.log, b.next(e))
 	require.Error(b.t, err)
 	return err.Error()
+}
+
+// added is a log with one event more.
+func (b *teller) added(log Log, e Event) (Log, bool, error) {
+	telling := log.Tell(b.d)
+	is, err := telling.Add(e)
+	require.Equal(b.t, telling.Log.Fold(), telling.State, "told one by one it comes to what it is worked through to")
+	return telling.Log, is, err
 }
 
 func of(code string) *nail.Code {
@@ -128,7 +136,7 @@ func TestWhatCannotHaveHappenedIsRefusedWithAReason(t *testing.T) {
 		assert.Contains(t, b.refused(e), want)
 	}
 	empty := Log{}
-	_, _, err := empty.Append(b.d, Event{ID: "x", Kind: Cut, Nail: of("LH3"), MM: 1})
+	_, _, err := b.added(empty, Event{ID: "x", Kind: Cut, Nail: of("LH3"), MM: 1})
 	assert.ErrorContains(t, err, "the first event must be started")
 }
 
@@ -145,14 +153,14 @@ func TestReplayEqualsLive(t *testing.T) {
 				Face: rapid.SampledFrom(quick.Faces(nail.Dark)).Draw(t, "face"), Of: fmt.Sprint(rapid.IntRange(0, 30).Draw(t, "of")),
 				Reaction: rapid.SampledFrom(temper.Reactions()).Draw(t, "reaction"), Tool: kit.File,
 			})
-			log, added, err := b.log.Append(b.d, e)
+			log, added, err := b.added(b.log, e)
 			if err != nil {
 				continue // refused: nothing changes
 			}
 			assert.True(t, added)
 			b.log = log
 			live = append(live, log.Fold())
-			again, added, err := log.Append(b.d, e)
+			again, added, err := b.added(log, e)
 			assert.NoError(t, err)
 			assert.False(t, added, "told twice")
 			assert.Equal(t, log, again)

@@ -1,0 +1,179 @@
+package bench
+
+import (
+	"fmt"
+	"slices"
+	"strings"
+
+	"fribbet/internal/core/date"
+	"fribbet/internal/core/dog"
+	"fribbet/internal/core/fault"
+	"fribbet/internal/core/measure"
+	"fribbet/internal/core/quick"
+	"fribbet/internal/core/record"
+)
+
+// Telling is a log that is told more, and what it has come to so far: a long one is not worked through
+// anew for every event.
+type Telling struct {
+	Log   Log
+	State State
+	dog   dog.Dog
+	known map[string]bool // ids
+	gone  gone
+}
+
+// Tell begins to tell more of a dog's sitting. The log itself stays as it is.
+func (l Log) Tell(d dog.Dog) *Telling {
+	t := Telling{slices.Clip(l), l.Fold(), d, map[string]bool{}, l.gone()}
+	for _, e := range l {
+		t.known[e.ID] = true
+	}
+	return &t
+}
+
+// Add adds an event. It tells false for one that is there already, and refuses, with the reason, one that
+// cannot have happened then.
+func (t *Telling) Add(e Event) (bool, error) {
+	if t.known[e.ID] {
+		return false, nil
+	}
+	if err := t.check(e); err != nil {
+		return false, err
+	}
+	e = e.settled()
+	t.Log = append(t.Log, e)
+	switch {
+	case e.Kind == Undone:
+		t.gone[e.Of] = true
+		t.State = t.Log.Fold()
+	case !t.gone.counts(e):
+		t.State.take(e)
+		if want := t.State.impossible(e); want != "" {
+			t.Log = t.Log[:len(t.Log)-1]
+			t.State = t.Log.Fold()
+			return false, Refusal{string(e.Kind), want}
+		}
+	}
+	t.known[e.ID] = true
+	return true, nil
+}
+
+// impossible says what of an event's nail cannot be, now that it was told; empty where nothing is.
+func (s *State) impossible(e Event) string {
+	if !e.needsNail() {
+		return ""
+	}
+	return s.Nail(*e.Nail).record().Check().Error()
+}
+
+// Refusal is why an event cannot have happened then.
+type Refusal struct{ Event, Want string }
+
+func (r Refusal) Error() string { return r.Event + ": " + r.Want }
+
+func (t *Telling) check(e Event) error {
+	refuse := func(want string, args ...any) error { return Refusal{string(e.Kind), fmt.Sprintf(want, args...)} }
+	l, s, d := t.Log, t.State, t.dog
+	switch {
+	case e.Kind == Started && len(l) > 0:
+		return refuse("the sitting was started already")
+	case e.Kind != Started && len(l) == 0:
+		return refuse("the first event must be started")
+	case (e.Kind == Started || e.Kind == Took) && e.Tool == "":
+		return refuse("must name a tool")
+	case len(l) >= mostEvents && e.Kind != Ended:
+		return refuse("a sitting holds at most %d events; end this one", mostEvents)
+	case s.Ended && e.Kind != Undone && e.Kind != Noted:
+		return refuse("the sitting was ended; undo its end to go on")
+	}
+	if e.needsNail() {
+		if e.Nail == nil {
+			return refuse("must name a nail")
+		}
+		if _, has := d.Nail(*e.Nail); !has {
+			return refuse("%s does not have the nail %s", d.Name, e.Nail)
+		}
+	}
+	switch e.Kind {
+	case Cut, Touched, Edged:
+		if n := s.Nail(*e.Nail); n != nil && n.Blood {
+			return refuse("%s bled: it is done for today", e.Nail)
+		}
+	case Seen:
+		if !e.Landmark.Known() {
+			return refuse("must name a landmark: seen, torch, groove or hook")
+		}
+		if e.MM < 0 || e.MM > mostMeasure {
+			return refuse("mm must be from 0 to %g", mostMeasure)
+		}
+		if want := e.badMeans(measure.Quick); want != "" {
+			return refuse("%s", want)
+		}
+	case Measured:
+		if want := e.badMeans(e.Measure.what()); want != "" {
+			return refuse("%s", want)
+		}
+		if want := e.doubtForm(d); want != "" {
+			return refuse("%s", want)
+		}
+	case Showed:
+		n, _ := d.Nail(*e.Nail)
+		if worked := s.Nail(*e.Nail); worked != nil && worked.Colour != "" {
+			n.Colour = worked.Colour
+		}
+		if !slices.Contains(quick.Faces(n.Colour), e.Face) {
+			return refuse("face must be one of %v for this nail", quick.Faces(n.Colour))
+		}
+		if !slices.ContainsFunc(l, func(cut Event) bool { return cut.ID == e.Of && (cut.Kind == Cut || cut.Kind == Touched) }) {
+			return refuse("of must be the id of the cut that showed it")
+		}
+	case Stopped, Bleeding:
+		if n := s.Nail(*e.Nail); n == nil || !n.Blood {
+			return refuse("%s did not bleed", e.Nail)
+		}
+	case Coloured:
+		if e.Colour == "" {
+			return refuse("must name a colour: dark, light or mixed; unknown where nobody can tell")
+		}
+	case Smoothed:
+		if e.Paw == nil {
+			return refuse("must name a paw: LF, RF, LH or RH")
+		}
+	case Undone:
+		at := slices.IndexFunc(l, func(other Event) bool { return e.Of != "" && (other.ID == e.Of || other.Press == e.Of) })
+		if at <= 0 || l[at].Kind == Undone {
+			return refuse("of must be the id of an event after the start that is not itself an undoing, or of a press")
+		}
+	case Noted:
+		if len([]rune(e.Note)) > mostNote {
+			return refuse("note must have at most %d letters", mostNote)
+		}
+	}
+	return nil
+}
+
+// badMeans says what is wrong with what the number was read with; empty where nothing is.
+func (e Event) badMeans(what measure.What) string {
+	var f fault.Fields
+	e.Number().Check(&f, "means", what)
+	if len(f) == 0 {
+		return ""
+	}
+	return strings.TrimPrefix(f[0].Name, "means.") + " " + f[0].Want
+}
+
+// doubtForm says why a length or gap is asked for again, as far as the nail's usual form tells.
+func (e Event) doubtForm(d dog.Dog) string {
+	day := date.Of(e.At)
+	switch {
+	case e.Sure:
+		return ""
+	case e.Measure == LengthBefore || e.Measure == LengthAfter:
+		return record.DoubtLength(d, *e.Nail, e.MM, day)
+	case e.Measure == GapBefore || e.Measure == GapAfter:
+		return record.DoubtGap(d, *e.Nail, e.MM, day)
+	default:
+		return ""
+	}
+}
