@@ -72,8 +72,10 @@ func TestARefusalStandsBesideItsField(t *testing.T) {
 	program := serve(t, filepath.Join(t.TempDir(), "book.db"), day, anywhere)
 	p := tab(t, browser(t), program.address)
 	p.sees("Who are you?")
-	p.fill("name", "Moss")
+	p.fill("name", "")
 	p.fill("weight", "500")
+	p.find(".refused", "Name is still missing") // before anything is sent
+	p.fill("name", "Moss")
 	p.fill("years", "4")
 	p.press("button", "Show its nails")
 	p.sees("must be from 0.1 to 160 kg")

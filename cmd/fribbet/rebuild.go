@@ -16,14 +16,11 @@ func rebuildCommand() *cobra.Command {
 	cmd := &cobra.Command{
 		Use: "rebuild", Short: "Work out the lists again from the logs of all sittings", Args: cobra.NoArgs,
 		RunE: func(cmd *cobra.Command, _ []string) error {
-			if data == "" {
-				file, err := dataFile()
-				if err != nil {
-					return err
-				}
-				data = file
+			path, err := named(data)
+			if err != nil {
+				return err
 			}
-			kept, err := store.Open(cmd.Context(), data, store.Existing)
+			kept, err := store.Open(cmd.Context(), path, store.Existing)
 			if err != nil {
 				return err
 			}
@@ -41,6 +38,6 @@ func rebuildCommand() *cobra.Command {
 			return nil
 		},
 	}
-	cmd.Flags().StringVar(&data, "data", "", "the data FILE (default: under your data directory)")
+	dataFlag(cmd, &data)
 	return cmd
 }

@@ -15,13 +15,7 @@ import (
 
 	"github.com/spf13/cobra"
 
-	"fribbet/internal/api"
-	"fribbet/internal/book"
 	"fribbet/internal/core/date"
-	"fribbet/internal/demo"
-	"fribbet/internal/standin"
-	"fribbet/internal/store"
-	"fribbet/web"
 )
 
 // program is what both commands share.
@@ -37,13 +31,11 @@ func serveCommand() *cobra.Command {
 	cmd := &cobra.Command{
 		Use: "serve", Short: "Keep your own dogs", Args: cobra.NoArgs,
 		RunE: func(cmd *cobra.Command, _ []string) error {
-			if p.data == "" {
-				file, err := dataFile()
-				if err != nil {
-					return err
-				}
-				p.data = file
+			path, err := named(p.data)
+			if err != nil {
+				return err
 			}
+			p.data = path
 			return p.run(cmd.Context())
 		},
 	}
@@ -91,48 +83,53 @@ func (p *program) run(ctx context.Context) error {
 	}
 	ctx, stop := signal.NotifyContext(ctx, os.Interrupt, syscall.SIGTERM)
 	defer stop()
-	var how []store.Option
-	if p.demo {
-		how = append(how, store.ThrowAway)
+	h := newHouse(*p, now)
+	opened := make(chan error, 1)
+	go func() { opened <- h.enter(ctx) }()
+	wait := time.After(patience)
+	if p.demo { // nobody wants to see it half filled
+		wait = nil
 	}
-	kept, err := store.Open(ctx, p.data, how...)
-	if err != nil {
-		return err
-	}
-	defer kept.Close() //nolint:errcheck // every write is committed by then
-	b := book.New(kept, now)
-	options := api.Options{Demo: p.demo, Front: web.Dist()}
-	if p.demo {
-		options.Caliper = &standin.Caliper{}
-		if err := demo.Fill(ctx, b); err != nil {
-			return fmt.Errorf("fill the demo: %w", err)
+	select {
+	case err := <-opened:
+		if err != nil {
+			return err
 		}
+		opened <- nil
+	case <-wait:
 	}
-	handler, err := api.New(b, options)
-	if err != nil {
-		return err
-	}
-	return p.serve(ctx, handler)
+	return errors.Join(p.serve(ctx, h, opened), h.leave())
 }
 
-func (p *program) serve(ctx context.Context, handler http.Handler) error {
+// patience is how long a book may take to open before its page says how far that is.
+const patience = time.Second
+
+func (p *program) serve(ctx context.Context, h *house, opened <-chan error) error {
 	listener, err := net.Listen("tcp", p.listen)
 	if err != nil {
 		return err
 	}
-	server := &http.Server{Handler: handler, ReadHeaderTimeout: 10 * time.Second, ReadTimeout: time.Minute,
+	server := &http.Server{Handler: h, ReadHeaderTimeout: 10 * time.Second, ReadTimeout: time.Minute,
 		BaseContext: func(net.Listener) context.Context { return ctx }} // stopping ends the caliper's streams too
 	fmt.Printf("Fribbet is at http://%s\nData: %s\nStop it with Ctrl+C.\n", listener.Addr(), p.data)
 	failed := make(chan error, 1)
 	go func() { failed <- server.Serve(listener) }()
-	select {
-	case err := <-failed:
-		return err
-	case <-ctx.Done():
-		slog.Info("stopping")
-		ending, cancel := context.WithTimeout(context.Background(), 5*time.Second)
-		defer cancel()
-		return server.Shutdown(ending)
+	go h.backUp(ctx)
+	for {
+		select {
+		case err := <-opened:
+			if err != nil {
+				return err
+			}
+			opened = nil
+		case err := <-failed:
+			return err
+		case <-ctx.Done():
+			slog.Info("stopping")
+			ending, cancel := context.WithTimeout(context.Background(), 5*time.Second)
+			defer cancel()
+			return server.Shutdown(ending)
+		}
 	}
 }
 

@@ -36,6 +36,8 @@ type client struct {
 	now    time.Time
 	path   string // of the book
 	kept   *store.Store
+
+	restored string // the backup that was asked for last
 }
 
 func newClient(t *testing.T) *client {
@@ -54,7 +56,7 @@ func clientOf(t *testing.T, path string) *client {
 	c.kept = kept
 	t.Cleanup(func() { assert.NoError(t, kept.Close()) })
 	front := fstest.MapFS{"index.html": {Data: []byte("<title>front</title>")}, "assets/a.js": {Data: []byte("1")}}
-	handler, err := New(book.New(kept, func() time.Time { return c.now }), Options{Front: front})
+	handler, err := New(book.New(kept, func() time.Time { return c.now }), Options{Front: front, Restore: func(backup string) { c.restored = backup }})
 	require.NoError(t, err)
 	c.server = httptest.NewServer(handler)
 	t.Cleanup(c.server.Close)

@@ -8,6 +8,7 @@ import (
 
 	"fribbet/internal/api/contract"
 	"fribbet/internal/book"
+	"fribbet/internal/core/date"
 
 	"github.com/gin-gonic/gin"
 )
@@ -41,8 +42,8 @@ func secure(c *gin.Context) {
 // yesterday, or on a machine whose clock is wrong, keeps what it is told under the right day.
 const dayHeader = "Fribbet-Today"
 
-func tellDay(b *book.Book) gin.HandlerFunc {
-	return func(c *gin.Context) { c.Header(dayHeader, b.Today().String()) }
+func tellDay(today func() date.Date) gin.HandlerFunc {
+	return func(c *gin.Context) { c.Header(dayHeader, today().String()) }
 }
 
 // localOnly refuses another site's name that was pointed at this machine.

@@ -10,14 +10,17 @@ import (
 
 	"fribbet/internal/api/contract"
 	"fribbet/internal/book"
+	"fribbet/internal/core/date"
 	"fribbet/internal/standin"
 )
 
 // Options are what the program was started with.
 type Options struct {
-	Demo    bool             // the data is thrown away
-	Caliper *standin.Caliper // the simulated one; none when there is no caliper
-	Front   fs.FS            // the built front end, index.html at its root
+	Demo    bool                // the data is thrown away
+	Caliper *standin.Caliper    // the simulated one; none when there is no caliper
+	Front   fs.FS               // the built front end, index.html at its root
+	Restore func(backup string) // puts a sound backup in the book's place, once the answer has gone out
+	Trouble string              // why the last restore came to nothing
 }
 
 // handlers answer the contract's operations.
@@ -25,22 +28,20 @@ type handlers struct {
 	book    *book.Book
 	demo    bool
 	caliper *standin.Caliper
+	restore func(backup string)
+	trouble string
 }
 
 var _ contract.StrictServerInterface = handlers{}
 
 // New returns the whole web interface: contract under /api, front end for the rest.
 func New(b *book.Book, o Options) (http.Handler, error) {
-	gin.SetMode(gin.ReleaseMode)
-	engine := gin.New()
-	engine.HandleMethodNotAllowed = true
-	engine.ContextWithFallback = true // a request that ends, ends what it began
-	engine.Use(logRequests, gin.CustomRecoveryWithWriter(nil, recovered), secure, tellDay(b), localOnly, limitBody)
+	engine := newEngine(b.Today)
 	check, err := validator()
 	if err != nil {
 		return nil, err
 	}
-	strict := contract.NewStrictHandlerWithOptions(handlers{b, o.Demo, o.Caliper}, []contract.StrictMiddlewareFunc{ownContext}, contract.StrictGinServerOptions{
+	strict := contract.NewStrictHandlerWithOptions(handlers{b, o.Demo, o.Caliper, o.Restore, o.Trouble}, []contract.StrictMiddlewareFunc{ownContext}, contract.StrictGinServerOptions{
 		RequestErrorHandlerFunc:  refuseUnread,
 		HandlerErrorFunc:         refuse,
 		ResponseErrorHandlerFunc: refuse,
@@ -51,4 +52,14 @@ func New(b *book.Book, o Options) (http.Handler, error) {
 		write(c, problem(http.StatusMethodNotAllowed, "This address does not take "+c.Request.Method+"."))
 	})
 	return http.NewCrossOriginProtection().Handler(engine), nil
+}
+
+// newEngine is what every answer goes through first.
+func newEngine(today func() date.Date) *gin.Engine {
+	gin.SetMode(gin.ReleaseMode)
+	engine := gin.New()
+	engine.HandleMethodNotAllowed = true
+	engine.ContextWithFallback = true // a request that ends, ends what it began
+	engine.Use(logRequests, gin.CustomRecoveryWithWriter(nil, recovered), secure, tellDay(today), localOnly, limitBody)
+	return engine
 }

@@ -41,7 +41,7 @@ func (h handlers) settings(s store.Settings) contract.SettingsJSONResponse {
 			MarginMm: s.Margin, WorkingWeekdays: s.Workdays, CoinMm: s.Coin, Hand: &s.Hand, LeftHanded: &s.LeftHanded, EndPoint: &s.EndPoint,
 		},
 		Length: display(s.LengthUnit.Display()), Weight: display(s.WeightUnit.Display()),
-		Today: h.book.Today(), Demo: h.demo,
+		Today: h.book.Today(), Demo: h.demo, BackupTrouble: given(h.book.BackupTrouble()),
 	}
 	for _, d := range s.Holidays {
 		out.Choices.Holidays = append(out.Choices.Holidays, contract.Span{From: d.From, To: d.To})

@@ -23,6 +23,7 @@ type Book struct {
 	store   *store.Store
 	now     func() time.Time
 	recount recount
+	backing backing
 }
 
 // AlreadyTold refuses something told under an id that is in the book already with other content:

@@ -109,7 +109,7 @@ func look(ctx context.Context, path string) error {
 	case head.state == inUse && errors.Is(beside, fs.ErrNotExist):
 		return refuse("was copied while Fribbet was running, without the file %s-wal that belongs to it: what was told last is not in it. Copy both, or stop Fribbet first", path)
 	}
-	db, err := sql.Open("sqlite", dsn(path, nil))
+	db, err := raw(path)
 	if err != nil {
 		return err
 	}

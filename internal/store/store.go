@@ -72,6 +72,9 @@ func Open(ctx context.Context, path string, options ...Option) (*Store, error) {
 	if _, err := os.Stat(path); err != nil && how.existing {
 		return nil, Refused{path, "is not there: name the file of a book"}
 	}
+	if brokenOff(path) {
+		return nil, Refused{path, "is not there: a restore was broken off just before it was done. Restore the backup once more"}
+	}
 	held, err := hold(path)
 	if err != nil {
 		return nil, err
@@ -86,6 +89,11 @@ func Open(ctx context.Context, path string, options ...Option) (*Store, error) {
 
 func dsn(path string, pragmas []string) string {
 	return "file:" + (&url.URL{Path: path}).EscapedPath() + "?" + url.Values{"_txlock": {"immediate"}, "_pragma": pragmas}.Encode()
+}
+
+// raw is a file as SQLite has it, without any of the store's doing.
+func raw(path string, pragmas ...string) (*sql.DB, error) {
+	return sql.Open("sqlite", dsn(path, pragmas))
 }
 
 // prepared is a book that this program holds.

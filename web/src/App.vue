@@ -1,16 +1,21 @@
 <script setup lang="ts">
+import { useQueryClient } from '@tanstack/vue-query'
 import { computed, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { useSettings } from './api/queries'
 import { useGlobalKeys } from './local/keys'
+import { onOpened, opening } from './local/opening'
 import AppIcon from './parts/AppIcon.vue'
 import KeysHelp from './parts/KeysHelp.vue'
+import OpeningBook from './parts/OpeningBook.vue'
 import WaitingLine from './parts/WaitingLine.vue'
 import RankPatterns from './rank/RankPatterns.vue'
 
 const route = useRoute()
 const router = useRouter()
 const { data: settings } = useSettings()
+const cache = useQueryClient()
+onOpened(() => void cache.resetQueries())
 const bare = computed(() => route.meta.bare === true)
 
 // Nobody has said yet who uses the program: ask before anything else.
@@ -24,7 +29,8 @@ useGlobalKeys(router, () => (helpOpen.value = true))
 
 <template>
   <RankPatterns />
-  <main v-if="bare" id="main"><RouterView /></main>
+  <main v-if="opening" id="main"><OpeningBook /></main>
+  <main v-else-if="bare" id="main"><RouterView /></main>
   <div v-else class="frame">
     <header class="frame-rule">
       <RouterLink to="/" class="mark"><img src="/mark.svg" alt="" />Fribbet</RouterLink>
@@ -40,6 +46,7 @@ useGlobalKeys(router, () => (helpOpen.value = true))
     </header>
     <main id="main" tabindex="-1">
       <p v-if="settings?.demo" class="demo-line">Demonstration: invented dogs, nothing is kept.</p>
+      <p v-if="settings?.backup_trouble" class="demo-line" role="alert">The night’s backup was not made: {{ settings.backup_trouble }}. <RouterLink to="/settings">Settings</RouterLink></p>
       <WaitingLine />
       <RouterView :key="String(route.params.dogId ?? '')" />
     </main>

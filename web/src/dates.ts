@@ -13,6 +13,10 @@ export const fullDayOf = (date: string) => dayAndYear.format(at(date)).replace('
 /** 8 Dec */
 export const shortDayOf = (date: string) => short.format(at(date))
 
+const moment = new Intl.DateTimeFormat('en-GB', { weekday: 'short', day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' })
+/** Tue 8 Dec, 14:05 */
+export const momentOf = (at: string) => moment.format(new Date(at)).replace(',', '')
+
 /** How far a date lies from today: today, tomorrow, in 14 days, 3 days late. */
 export function inDays(days: number): string {
   if (days === 0) return 'today'

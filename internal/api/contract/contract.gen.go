@@ -396,6 +396,34 @@ type Advice struct {
 // Ask the one question that comes next on a nail: its colour, where the quick ends, take a sliver, what the end shows, run a finger round it
 type Ask = bench.Ask
 
+// Backup defines model for Backup.
+type Backup struct {
+	Bytes  int64     `json:"bytes"`
+	MadeAt time.Time `json:"made_at"`
+	Name   string    `json:"name"`
+
+	// Replaced it is what a restore replaced
+	Replaced bool `json:"replaced"`
+}
+
+// Backups defines model for Backups.
+type Backups struct {
+	// Backups newest first
+	Backups []Backup `json:"backups"`
+
+	// NightTrouble why the last night's was not made; empty when it was
+	NightTrouble string `json:"night_trouble"`
+
+	// Nightly one is made each night
+	Nightly bool `json:"nightly"`
+
+	// Place the directory in which they are
+	Place string `json:"place"`
+
+	// Trouble why the last restore came to nothing; empty when it did not
+	Trouble string `json:"trouble"`
+}
+
 // Bar One nail of the rank, read on one day
 type Bar struct {
 	// Code Paw and digit; LH1b and RH1b are second hind dewclaws
@@ -1767,6 +1795,15 @@ type Next struct {
 // Noise how a dog takes a grinder's sound
 type Noise = kit.Noise
 
+// Opening that the book is being opened, and how far that is
+type Opening struct {
+	// All of so many; 0 where there is nothing to count
+	All int `json:"all"`
+
+	// Done sittings worked out again
+	Done int `json:"done"`
+}
+
 // Outlier defines model for Outlier.
 type Outlier struct {
 	// Code Paw and digit; LH1b and RH1b are second hind dewclaws
@@ -1946,9 +1983,12 @@ type Position = dog.Position
 type Problem struct {
 	Detail string       `json:"detail"`
 	Errors []FieldError `json:"errors"`
-	Status int          `json:"status"`
-	Title  string       `json:"title"`
-	Type   string       `json:"type"`
+
+	// Opening that the book is being opened, and how far that is
+	Opening *Opening `json:"opening,omitempty"`
+	Status  int      `json:"status"`
+	Title   string   `json:"title"`
+	Type    string   `json:"type"`
 }
 
 // ProfileRequest defines model for ProfileRequest.
@@ -2331,7 +2371,9 @@ type SeenRate struct {
 
 // Settings defines model for Settings.
 type Settings struct {
-	Choices Choices `json:"choices"`
+	// BackupTrouble why the last night's backup was not made; none when it was
+	BackupTrouble *string `json:"backup_trouble,omitempty"`
+	Choices       Choices `json:"choices"`
 
 	// Demo the data is a demonstration and is thrown away
 	Demo       bool        `json:"demo"`
@@ -2744,6 +2786,15 @@ type PutSettingsJSONRequestBody = Choices
 
 // ServerInterface represents all server handlers.
 type ServerInterface interface {
+	// ListBackups The backups beside the book, newest first
+	// (GET /api/backups)
+	ListBackups(c *gin.Context)
+	// MakeBackup Copy the book now, and check the copy whole
+	// (POST /api/backups)
+	MakeBackup(c *gin.Context)
+	// RestoreBackup Put a backup in the book's place and keep what it replaces; answers 503 with opening until that is done
+	// (POST /api/backups/{name}/restore)
+	RestoreBackup(c *gin.Context, name string)
 	// CalcCuts What each school of cut takes off one nail and gains
 	// (POST /api/calc/cuts)
 	CalcCuts(c *gin.Context)
@@ -2886,6 +2937,57 @@ type ServerInterfaceWrapper struct {
 }
 
 type MiddlewareFunc func(c *gin.Context)
+
+// ListBackups operation middleware
+func (siw *ServerInterfaceWrapper) ListBackups(c *gin.Context) {
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.ListBackups(c)
+}
+
+// MakeBackup operation middleware
+func (siw *ServerInterfaceWrapper) MakeBackup(c *gin.Context) {
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.MakeBackup(c)
+}
+
+// RestoreBackup operation middleware
+func (siw *ServerInterfaceWrapper) RestoreBackup(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "name" -------------
+	var name string
+
+	err = runtime.BindStyledParameterWithOptions("simple", "name", c.Param("name"), &name, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter name: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.RestoreBackup(c, name)
+}
 
 // CalcCuts operation middleware
 func (siw *ServerInterfaceWrapper) CalcCuts(c *gin.Context) {
@@ -3978,6 +4080,9 @@ func RegisterHandlersWithOptions(router gin.IRouter, si ServerInterface, options
 
 	router.GET(options.BaseURL+"/api/settings", wrapper.GetSettings)
 	router.PUT(options.BaseURL+"/api/settings", wrapper.PutSettings)
+	router.GET(options.BaseURL+"/api/backups", wrapper.ListBackups)
+	router.POST(options.BaseURL+"/api/backups", wrapper.MakeBackup)
+	router.POST(options.BaseURL+"/api/backups/:name/restore", wrapper.RestoreBackup)
 	router.GET(options.BaseURL+"/api/due", wrapper.GetDue)
 	router.DELETE(options.BaseURL+"/api/due/moved", wrapper.SeenMoved)
 	router.POST(options.BaseURL+"/api/dogs", wrapper.CreateDog)
@@ -4022,6 +4127,8 @@ func RegisterHandlersWithOptions(router gin.IRouter, si ServerInterface, options
 	router.POST(options.BaseURL+"/api/calc/due", wrapper.CalcDue)
 }
 
+type BackupsJSONResponse Backups
+
 type BenchJSONResponse Bench
 
 type CalendarJSONResponse Calendar
@@ -4033,6 +4140,115 @@ type KitJSONResponse Kit
 type ProblemApplicationProblemPlusJSONResponse Problem
 
 type SettingsJSONResponse Settings
+
+type ListBackupsRequestObject struct {
+}
+
+type ListBackupsResponseObject interface {
+	VisitListBackupsResponse(w http.ResponseWriter) error
+}
+
+type ListBackups200JSONResponse struct{ BackupsJSONResponse }
+
+func (response ListBackups200JSONResponse) VisitListBackupsResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/json")
+	w.WriteHeader(200)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type ListBackupsdefaultApplicationProblemPlusJSONResponse struct {
+	Body       Problem
+	StatusCode int
+}
+
+func (response ListBackupsdefaultApplicationProblemPlusJSONResponse) VisitListBackupsResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response.Body); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/problem+json")
+	w.WriteHeader(response.StatusCode)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type MakeBackupRequestObject struct {
+}
+
+type MakeBackupResponseObject interface {
+	VisitMakeBackupResponse(w http.ResponseWriter) error
+}
+
+type MakeBackup200JSONResponse struct{ BackupsJSONResponse }
+
+func (response MakeBackup200JSONResponse) VisitMakeBackupResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/json")
+	w.WriteHeader(200)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type MakeBackupdefaultApplicationProblemPlusJSONResponse struct {
+	Body       Problem
+	StatusCode int
+}
+
+func (response MakeBackupdefaultApplicationProblemPlusJSONResponse) VisitMakeBackupResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response.Body); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/problem+json")
+	w.WriteHeader(response.StatusCode)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type RestoreBackupRequestObject struct {
+	Name string `json:"name"`
+}
+
+type RestoreBackupResponseObject interface {
+	VisitRestoreBackupResponse(w http.ResponseWriter) error
+}
+
+type RestoreBackup202Response struct {
+}
+
+func (response RestoreBackup202Response) VisitRestoreBackupResponse(w http.ResponseWriter) error {
+	w.WriteHeader(202)
+	return nil
+}
+
+type RestoreBackupdefaultApplicationProblemPlusJSONResponse struct {
+	Body       Problem
+	StatusCode int
+}
+
+func (response RestoreBackupdefaultApplicationProblemPlusJSONResponse) VisitRestoreBackupResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response.Body); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/problem+json")
+	w.WriteHeader(response.StatusCode)
+	_, err := buf.WriteTo(w)
+	return err
+}
 
 type CalcCutsRequestObject struct {
 	Body *CalcCutsJSONRequestBody
@@ -5790,6 +6006,15 @@ func (response ReadCalendardefaultApplicationProblemPlusJSONResponse) VisitReadC
 
 // StrictServerInterface represents all server handlers.
 type StrictServerInterface interface {
+	// ListBackups The backups beside the book, newest first
+	// (GET /api/backups)
+	ListBackups(ctx context.Context, request ListBackupsRequestObject) (ListBackupsResponseObject, error)
+	// MakeBackup Copy the book now, and check the copy whole
+	// (POST /api/backups)
+	MakeBackup(ctx context.Context, request MakeBackupRequestObject) (MakeBackupResponseObject, error)
+	// RestoreBackup Put a backup in the book's place and keep what it replaces; answers 503 with opening until that is done
+	// (POST /api/backups/{name}/restore)
+	RestoreBackup(ctx context.Context, request RestoreBackupRequestObject) (RestoreBackupResponseObject, error)
 	// CalcCuts What each school of cut takes off one nail and gains
 	// (POST /api/calc/cuts)
 	CalcCuts(ctx context.Context, request CalcCutsRequestObject) (CalcCutsResponseObject, error)
@@ -5979,6 +6204,80 @@ type strictHandler struct {
 	ssi         StrictServerInterface
 	middlewares []StrictMiddlewareFunc
 	options     StrictGinServerOptions
+}
+
+// ListBackups operation middleware
+func (sh *strictHandler) ListBackups(ctx *gin.Context) {
+	var request ListBackupsRequestObject
+
+	handler := func(ctx *gin.Context, request interface{}) (interface{}, error) {
+		return sh.ssi.ListBackups(ctx, request.(ListBackupsRequestObject))
+	}
+	for _, middleware := range sh.middlewares {
+		handler = middleware(handler, "ListBackups")
+	}
+
+	response, err := handler(ctx, request)
+
+	if err != nil {
+		sh.options.HandlerErrorFunc(ctx, err)
+	} else if validResponse, ok := response.(ListBackupsResponseObject); ok {
+		if err := validResponse.VisitListBackupsResponse(ctx.Writer); err != nil {
+			sh.options.ResponseErrorHandlerFunc(ctx, err)
+		}
+	} else if response != nil {
+		sh.options.ResponseErrorHandlerFunc(ctx, fmt.Errorf("unexpected response type: %T", response))
+	}
+}
+
+// MakeBackup operation middleware
+func (sh *strictHandler) MakeBackup(ctx *gin.Context) {
+	var request MakeBackupRequestObject
+
+	handler := func(ctx *gin.Context, request interface{}) (interface{}, error) {
+		return sh.ssi.MakeBackup(ctx, request.(MakeBackupRequestObject))
+	}
+	for _, middleware := range sh.middlewares {
+		handler = middleware(handler, "MakeBackup")
+	}
+
+	response, err := handler(ctx, request)
+
+	if err != nil {
+		sh.options.HandlerErrorFunc(ctx, err)
+	} else if validResponse, ok := response.(MakeBackupResponseObject); ok {
+		if err := validResponse.VisitMakeBackupResponse(ctx.Writer); err != nil {
+			sh.options.ResponseErrorHandlerFunc(ctx, err)
+		}
+	} else if response != nil {
+		sh.options.ResponseErrorHandlerFunc(ctx, fmt.Errorf("unexpected response type: %T", response))
+	}
+}
+
+// RestoreBackup operation middleware
+func (sh *strictHandler) RestoreBackup(ctx *gin.Context, name string) {
+	var request RestoreBackupRequestObject
+
+	request.Name = name
+
+	handler := func(ctx *gin.Context, request interface{}) (interface{}, error) {
+		return sh.ssi.RestoreBackup(ctx, request.(RestoreBackupRequestObject))
+	}
+	for _, middleware := range sh.middlewares {
+		handler = middleware(handler, "RestoreBackup")
+	}
+
+	response, err := handler(ctx, request)
+
+	if err != nil {
+		sh.options.HandlerErrorFunc(ctx, err)
+	} else if validResponse, ok := response.(RestoreBackupResponseObject); ok {
+		if err := validResponse.VisitRestoreBackupResponse(ctx.Writer); err != nil {
+			sh.options.ResponseErrorHandlerFunc(ctx, err)
+		}
+	} else if response != nil {
+		sh.options.ResponseErrorHandlerFunc(ctx, fmt.Errorf("unexpected response type: %T", response))
+	}
 }
 
 // CalcCuts operation middleware
@@ -7450,319 +7749,327 @@ func (sh *strictHandler) ReadCalendar(ctx *gin.Context, calendarKey string) {
 // const string: with thousands of chunks the chained `+` fold is several
 // times slower for the Go compiler than parsing a slice literal.
 var swaggerSpec = []string{
-	"5L1tk9s2tif+VVD6/7c8U8u0nUyyd6f7VeI8OBVn4tv2Hb+YTakgEpIQkQAHAFtWUv7uWzgHAEESkCi1",
-	"OpnZ+yaxLT6AwMHBefid3/ltUcqmlYIJoxe3vy1aqmjDDFPwt6/l5vvK/oGLxe2ipWa7KBaCNmxxu6jk",
-	"ZsmrRbFQ7J8dV6xa3BrVsWKhyy1rqL3r/1dsvbhd/H/P+3c8x1/18++rxcePxeJ7w5rsK7hhzRXe8ZpW",
-	"FVPZt9Tw86Pf89HerVspNIO5+4qJcmv/UEphmDD2j7Rta15Sw6V4/ouWwv7bvFfg0+AtFdOl4q19yOJ2",
-	"8W7LiObGcLEhVBNuiDZUVJoIuV98LBYvac1ERdXVRhIemBlM6X5/pgmtKsW0tsP4Wm5wGfTVBhI9MjOU",
-	"Sm6eaYLrq+3smC074Pz46fmBm6sNyD4rM5IdN8nVeaPkqmbNkSG0eMX/PG8o/rmJ4bzfUkO4JnslxaYg",
-	"qwNZc1ZX5E/3374kf/38i//4sx3YWwYidb3VCg/MyXD/u9928PIvS7zotwUTXbO4/cei7MyiWBjZlXYT",
-	"ayPbxc/Fwhxau5m1UVxsFsXiwycb+Yn7x392vNzduCdFP33Cm1Yqg3rPbBe3i7XiqxUzz7kwTAlaPy+l",
-	"Ys/hfhjYl9UDLxncoGTLlOHMTVHFTs3A3yivX9rrPhYLCZ8Otw6nYsW0IWuutLkjZis1I6qrWUVkZ0hN",
-	"tf1yqxX1qZe9k7L+CR/6MUwOVYoe7N/bTrVSnxzxG3cZ6javGf+BX9s/pf+cfh3k6hdWGvuuL/Vu+plm",
-	"y4gUjPyzY9r+EzFWKkvZME0E+2CIFIQSQXl9S7jRpJS17FRB9lummN3GBNaEMFHpghi6Y4QSXfMHBhdR",
-	"A9cwURG9lXtdENXZB6652DBFlOxERbidzCBU8IJFsaipqBqqdla04HmLYrGmpf1K3UhptqeEbWU19Y39",
-	"6gskbeXUfLH4ClX2cNp+Egwmhcg1fKCiYlcQxWhlJ8xOaEUPdmUeJZxuLk6dA3iVvb5TtZ2H29/8xKyk",
-	"rBkF0dvQ9tSTvtGGN9TAuzdKdidv+A4u+lgsaiY2ZnvO8wUzy6ZZ7hnbReMVXbNi8C1SLNe1lCr9MSB0",
-	"y1qKzbJp0lKtacPInpstLJBuqWLEiWMt91YkF8X0tfjg1DPxE/2CoybKPkBvpTKXDG3LN1vYLnIN+01R",
-	"sWGp9+jq6PTpLW1PytpbuMhebYdwzuppY/8wQ5TfGneHkbieyUnZKLk3W1KztSGdMLy2BzQcLEzfEWH3",
-	"037LhP1XwR6YIpVkOjUrRrbJF1SsxbVDHUYNqblgZMWsKPgN/EwTI1v4JflsxZuGVSetIf/BnRLLim2m",
-	"g3EiZHjrBrCViv8qhaH19L1pjY+7069D0WtNXPcwEZFAT0RzvIvCLvbyMNykA5GLPi/aqr0GSp0/wQ4f",
-	"KUVaN8uGi86w5DG8lu6ggcOYaL4Rhd0tdiXtQeyNbn1LKFkpRnck3ERNLD1CrmR1IEIa5g6dyRqXtAv2",
-	"wKzj/SXekDrbrbVGS7PUrJSi0mlVYCffWhpw7FKyUVxUTFnj9KD7s7cgv3TVhjXW+EuNWko76/k3beUe",
-	"3uQeR+wNmtC1YYpQ4i24yXOdZznD6bLnd4V7Y6qs2YN3aqejaqg4EKv/uHCqedOPxB7JGxzKltUtyxwG",
-	"W1lXs759VTNWWf8MJoFrsrX2tpMWKg4gHrWUu6Rusa/R6d0sK3p4pklLrYXjvkQqu5Bur+8lGDKzROqV",
-	"rKuUPHknfNZygIl64srXVJtv7Nr4G5Z2ayS/EDaa4Q27I6xpzQE3lAEjcE81bLLF2BwDu2BtEoLv5ssu",
-	"g0bRd3tzSzUpa6lZNXe2YntpPGP27Uv0WeZo7IaLajpYNGIlsb/2h7aRsvYrvaViMNzJLIzHBd+dn5bH",
-	"ChAoWjsv8G63UETa1dKLW9HVdWpIDUuO3YvE5If589pSrVlG/+FHckH2W15uIw24kUw7/wCVlpe8tVR2",
-	"r+L3wDrMnZc3VOv3UlU66YkpyjXLLT/GMEjFK7JndZ0SdWtBLEGlnhrHPRW7cAdqn9m3MFotK3U4IaZO",
-	"aKy7RKQomRNTrmCz7pkxrIp2slW/xu1jk/w21rAq91Lr+ENEh6xqKatbdPvs02rKwWEuiFSE1ZrhT9y6",
-	"llQxnXnXnqrkPnSCbBeCa4LXsSr5DK53y5o3PKV87BCsTVB2hjTU6pyHtIVdbq1wnbKh8Sp7Pdohs1W0",
-	"82InA7SniLcHnJ+8Z8LgZpgv6/uUlOuWnbZg38JFaOUrg9evpWqosZY0NewTexKk5h1iQKfcCFG9kRwP",
-	"HXt96zzW4SRY0dXWzPN6wSrZIGrUwEnhDg0jCdWzteO3tEweFvDsvBmBxlIwJjiOoNMdresDDKxl1S2p",
-	"qb2Mg5BT8sAMU1xQxal4ljQqdNf6eERia1lf50Cs4QFv44KUsmkgdjY9ZGYI6zsnqmDxJR2lvd8dcIlX",
-	"JCv7Qf1hB3EefdJXiTZE0Wcp4KSB48MbjcG6cx/hDh0nToPdHIxJf4gOtehACwedHvRXZN+7035qpU+t",
-	"6ZGBOZaUSIqjiQ2nXtAj3oDs1zzoutj6CnohUvbOjso6VX0wdBrOhSCe2Vqr10hSSTRh8EidBKjoJMYb",
-	"Qm/eScCdlg72fiwWK1bSTqcthnJLRWqYISRizQA4nxMPLrt0PMVJKHwmDvYuCk56Q9/On4tH2pNOdmD3",
-	"pzYkO+SMAHuiacYEqVjJK6YLe1ramcR7i4RnsnMW5bE9+XemKl6aH+yl3mZNfSiGiYw7QFes5uyBVXZR",
-	"Vwy+L/U1Nd+x+pCbtaZw0RZYAb4RGKRNOmCN1CavMSCfU8rG6o3UOOwWzhzFo9VDJy2tK+GC5CC2EMbh",
-	"5Q5HgtGLPmhgj/kVg20grH02sIHHL0gpf0Ps9xf2CRrUI23sKWDn8I5Q8BmdO81o7EtHE+genhy+vYmE",
-	"NUFNyxUax30EYyTTVvp8TGrqfURxq8FBN9LRO9SC1Kdk3Dbr52Iw8HgNepEIYtZLb68IcEc5CQg6IKvK",
-	"XnZmGiKCsP/MY51XSd2Ds56IF3YYkxrv3dE0wckF34V3ZMcPbtfkA2hQ0Cf9NqfLP4KmPWnMfKnBLfCB",
-	"jalkcQNOi5UVd5pOtRSY7enQytNnLMz8WFsQkIT1VknBMtGnasMS7oTPUpHSnjxyvSbaKnUC5k1mosAo",
-	"zagxbkhJUYEWZK1kQzRdW3Xo5/1RxulaqjIXXtsJuReJ80I2DM99e3AZa0NC/LuPjnLtY6fJrw0JuJNh",
-	"JHdddE8m9aEYI20Npj2OxUhirSPNYMrcxLngeOG9RFTiZ+i4fhzzhSv+imkcSWxM2l6exKddUnw8wHaG",
-	"CnvjFr+tqRCsOnraWm/QcHsugC1jDfKzJkix3tY7Gnjw12EUQD6EcU1Pzx23PlBaSGdlmN7ai+4h43VR",
-	"jsnutCU1czeZc9rSBikqxdS+sJsqn9pDpSLXpOabrSEbxQ7pRFVFDzMOHpfv6fM7LuGD98eiOZAbp1kH",
-	"a+YVff/h0cERVEy/jk6pRrLiNWCfIHIHW7zhvEJyMt/PV78+g+R+rDK8tk4er4rR3TcPTKT9HJ9IgTT+",
-	"A63RUq6ZsYaSAylslNwPzCn0ryFdjwnF4bG95Zst5LvSe6qW+yO/CmcJzD06tezUaR3xFq/6WCxybx4J",
-	"EF4WD7aIvyu81w04PfNcbL6iZcKCf++OPggIgC+iONrFOOWarGi5IxDLUtuD2TaTSbYXZLaTU3W4eM7R",
-	"axgVxEhmLWDr0Cq6h3ek81eCzQ1SbyStlxva5rSbdd6TFpY3yV1cqpIuiPro7AVkutMWnWRo/m+YcUkY",
-	"mCqu+0me6i330ymFj1cNo39zJlAb1urUcIOVoWcHL2sq3hrWnvRewtf6sQ7X0Q+qCELmZ7Vfz5TAx1DN",
-	"obAiZmjiTQtnTTH1EEcCvPsxGjU8JPNe3jJ1z2ha1H4SoLKE8ZuhxBusC2qU7FY1I9bB2qB4bFGxD78g",
-	"5wjh7Qnf6WNyoJ03HoZPnxPwcDf7gEcuGeY0C9eErmRnRjAQ/88+I3CNDYexp+QMJFxmH3/Eu37Oz9IP",
-	"ybRiHBrGSJL9kk4z9UxDtu/OZf4BU1dSxeLI3R3EYWtWkK0DsLisyJbV1R1pFbMHdOFtfdgeKA0+sBe/",
-	"3yv/YoFPBaGBJ5zC2FVycxN/5gVIO7t4dopfblm5+160GACgVcXtU2n9JhKwNa01mxwg1jBI7hdt9zqt",
-	"nXr21xGpyJrWNfxxvU7qyrK2h1dyp1OypaoiHvGSgCNQrlKOgtkzl8FqaRzgim6dnd3nTZsF+iGAYbbf",
-	"IyX4PA398D1e//nn060xP9mr96yu06vhfilIxXW5pWrD7FJQsqIV0c0grXo0DuMWx8109Mp+YopeKvyE",
-	"JHfoVvLSh2hmC1wpsw4AL3eCafBuKbHXoVEABwMA3ylZM1aHqF4Au1kfvWFUd4olcYlMVMsW0mZnpNcA",
-	"mHAKbUJRDW9lzSt6SMh85aBImIlzOTeroWaf529blMxexj578SID17BjzvlkZWcguxYgEgAYdPCLxEZA",
-	"36gT/DQUBi79L3sljFNtMkscReEpRF9JzahdWy7IWsn+aM4CRJWsT6f77TUfi8UDU9qds8msh8fqh5KK",
-	"vbUFFaPVLVFs3WnmICufv/hrgOy4q9BQqIjmomR3cJk9T7kL5isGgRrImQDkEu1Mns4O7Jn1dmdN9Xu4",
-	"1E+1lSMuNuCNePE7fre7bmIKSji34jUfDite1sR7k+pBYjAhJMO2mLazvuask1GCs3v5kRiiqX4EnfDO",
-	"deW8Z/uBkM38MPCbk2Oy5+DNSx9KOHtYYCPguLokoA/TZIwqq+dazkpmd8NuiO/HuIQHfEKud8tPz+eO",
-	"mxv33guGvoOKoGLxsjP3LhU10ukhvZjNXZ0A5vrECVyelKbO6HsGhRbnWjhUsyUVm5p5QPHU1WVtiFBO",
-	"fjzi1g5Cm5NfB4rwDKw8VSVJ4OWf6RzsXtGKdzobWYwTf1PXhQ6Rof0ve663rIq8+tGRQndMFFZ3tkqu",
-	"ec1cGINDyQ8cN9r586RiLaDyRRI4PJKFOCg3Wrv4U6NV818R1moA3I4VVz8XeRnTXZ3IoiEOYb5liMim",
-	"ZL5lDPRwT06N6GsXxB0AiBYndCc17OZrvO585QmGqH0z121NE8nvV9ZlkpCqIZRoIxWrXBb/jjRdbXhb",
-	"H8jqQFqmlvhz4aCIRkL2v6H1NFoYfuhFMToh+2elRfzQrBC/c9z5dNcNnlf0r06ugNwkMpIbtjxYTZ0c",
-	"zYors11WM+Lv3uzHO5grEckkAdZSmmUpT0fo4eB0Bqx3Jk4ZsbXL9J6DkF5WUrATMdz5GyZAbudia1v6",
-	"AJj+5e5IJc/ZYbtzYYtQD4LR2vSyRVZowvKj9Y7lYNPg2NjfreL0X0sCWGvWrL7HF6TiNWDdzV8ftDyT",
-	"TxofFNOj5Fp2KniwfkYDGi7acNO9VES7tf/qeDslRCmsTNFHSScfMf7ykTTE2DW/w/ymyGiaSwI4A100",
-	"MiQgxmcVtawrF/eD1Ncd4UIbqLdck8Hs/T+lzBJKKlNDA7/7eJ8LKDB7MFoXTzYMkbIIFwILB3xnO7tx",
-	"bZT1LpLYK7voyx7dQev6p/Xi9h/zcB4/F1P3ldY+LgeA05KBIbamivTA3lpKqzuoQVTVsWDxIAeDLjqb",
-	"r2O85j4eBHucHg8XgcM9fxJRKCdTCEgJHw23W919e9OV2zvcI35lDdnwB2vpQukEEWwP0WJa70FB/f5H",
-	"TCLbrhjdfcIemHAZLA+yJEZKSFL6MqEolTsuZolz9NaQX54ORryz131v5sRaYMq031qK0eqOCMYqxGBi",
-	"NIUMyqAm8ZFLjqpeJD99kQqanfBxIExNNrTtsfSoRauO3ZEXwD/hhQiRJLliwEedgKmjIqIhGVeEXq8I",
-	"85wSxrof0EzIkL3+PIuva9vD1sHtjjM++AtjsMhpPTGyNsaoew8biXDw/qszB/rfOds/+RLNYJiBI5cr",
-	"bZaZRLNVZoiG3nDhc2V20+6BvWPN2KDKEABxVBwQIifXBRY6RKwfULDkChvngffsfem8deFK3GcQKtir",
-	"AG8tc9WsgJuTOzgUSUv3hTWOWF8JPcXLHXvlj17IJvCDDyfV59/sNe7aJRdLrxemClC2TCw92nDWbmxr",
-	"ejLp9J/2LHhTO3wDFbu5dXQBkTCleaAmCTk8etLh0952TUPVITWZRlEuMgBdR7SC+5BY6Q6FEINqW9Tb",
-	"UmSLbf1Lli3d5zLqDYUCeEDDO2PwwMwjq8r228NSOKzN2As8hMSBPbzhS60pnqgjRmT9SfQEJvvDK926",
-	"hw020G0R8AT3U7QS4/kaqpekNuzYa64TkTVa14m0mdyEPNVKyl3SLrAXzdahX3fsXu7T8OAuhTFYHVyW",
-	"iKpMUUJNB9W9g3qPh5Rbb9cuVCd6o8dx4HQ10wTui+pKXLZJMybma6QHVgUajQlwtZTd6TTovbvsvNMz",
-	"QtWNzCjA9mIm1KXe+Afnc9Eto7PrMtOfNRJxf0p7iB5ISQFi5tfaLZ1fp4y4+mqE6+Yazi0KmJmbGBfD",
-	"I6ga7FcsrTE9w94dKDHgW0KnpmL7sqb7ZA3U0RTHKR6iE5mJEyw8LVUsU7CkBLrgycTx9IuTIOL5mY9Z",
-	"rDJXyVuMI0pHOGTC9GTE97Js2b8CkoHag2SetRPYJ84HHdyRT0c+fi50c9YhMy8acnbQ4NFBgKmb7/L7",
-	"u83TxmwHy3kinhpGdDRQiif5k7pV+Kxu9onkrz9ux5/jT1fd7Ihr1bH4vWPoXC335AWKej2I8samjLWx",
-	"TuYShGGVh7xlvfTznZU5vsfbhtZ1ROShBymVmESBCo//9aiJelj14fQnkA0sikUnwLxK1WMbmiq87Wk4",
-	"PhjkdQRZLRCPBy6I40pDryTCb1j1E6IGyVfuKU+DQ0DpQpS2pMJXLRME8XKdoxfiAcsMSVt6SLk+++1J",
-	"C+/99nA6PILV7W5xoqUIXkbkXOB3prZ3wOBlSExCTaCfVOd58A3U2HR1PY9I9S0+5RE0qoHTbzLSL11G",
-	"HCMpVhQaXlU1I399Qf4HVEkG4hiooFwr2aQLaHLIE7nPwk4yxtZZFTKjpcY6ZXxnEQYWHppcxgdPtnvM",
-	"+JhC9J2wIktJ2zKBOQyML4lye+eJCDTZcVH15RyCscqzFdh9MeVnMPO5WFYnd8SPjAqNqv8YBZ+nZyhI",
-	"kowvTUh3XhnwOQXex5jgeMJjbWjFyMqqFIk4RlbXmjhA4IfXjrj0U2vGNVyEvydm9CwCtjmVECBggfjh",
-	"gnJbhxiesdBw2cced5fLcuy3sg4+RzEkh3IhU6wmt2KXhHLl/Kwzy+HyvGPrtIhiYcy4bOTWI7kQkm0F",
-	"DSO9ro4GfaxWMa0Dt0YnXOHjWD4SiT89i3UMr93PDK/BaNIfGQ3UuIy4kRsGVGigqJHl7TbQYLiPIdQH",
-	"105+0yWVwbrKsnKsqSJN4xk45HpdQL0lnKxUVaRiDxxozPuMdBFowoBeCU2RNHmSYqnKfndy+fW0Q3Dp",
-	"UopV+ntW13Y4Vqqp3jEXRdhQLgqCRFNUZGo0jHdggoEeTennqRmN/KiErziftymFJAHwB+ia7Anm648C",
-	"ijnUyjm2pajuIKrL7URZM6ri4uMh4TurNgDgHZJyu0LiqNoY/r/sa4614XW9jCqPo/riSe2x40TyRFFu",
-	"a85i/r60IKmn/obp8yHfMyIQPeHpLCcucHD2gvKFO4586vdEwNC9MCUC39IyR2hEyVoxvQXtCMQ/d4SS",
-	"iqqd43vfb7lhUMEO/7osmTCKkUoarI4H5huocpeC+ctXdae3pOVitwwXRpYuXATReqiLj54La25AXjpt",
-	"5cg/I4jSLJv4W5TGR9jE33JWV98oJRP1n+xDy8ohJKjf59C+IaGPNPo3pRRG0dKQveIGYMa36A7947Of",
-	"b0K4bPLUB1p37DQwFF/uLy/6kSaFImQqJ1+4x1h573g6/29P6920SHzigU3/fV5R5R79Wsf+ZR+WHLdU",
-	"rKSpFMwqCR+zJ407DKxkH+xR4gI18zK67n1f0WSaH5IhSVMKiQXcG8Fe9iN/VJ6gWKQjJC5a7KIDYxaQ",
-	"KEgyPXy6cpuPvPTsYGjvA/VUgpddRBQKiZfaG1xA45FFumP/HdcS1yF6UYHycEyEvkqVd5+b2RikFuaT",
-	"r0y6F5x762V3xU0JLqQLSyQK5hPMp5bjO9p+CwWRqQjEVnaaAfulM1HCbvKopomHvA4PCwErFFfAyGKq",
-	"okTOxVLydMxsbtbEvSvckPw+30YjhHoQ+rzlolpiRMX/TXYYzfOprDnFXN+5PgCX13LBE74L4JThbJ7X",
-	"BESw02lZXyXMUjwuISyCUcKQOCZGAuAvAF3OQ2cwJu4z6hQcjHmDHi2+78AgAD2Bz3HflZWDexdpe+Qk",
-	"H085VqcFNxr7IDWXG/k+RXrxCpw7HRgYAp87rtSKaV6xkSdnvSy7vnTD0M3iv7LJFt4oedqrvo/b1Mw3",
-	"tWNpT4hD8IQy3V+c6w2Caf3v5HEnO1PzJI3k4CHWOYdzE3UaV3i6QmTVPj8KAs76tJ/wtWnMhHNhZgGO",
-	"+z4vE9DxoF2NR5NqT/UjGIdAhBUAIqSKyHku4Dc6Y2tGVmauCEUT68wK4+PUx61RFMF+WzuucidsA485",
-	"0Cd52zUsf34z/bTSTD1QH2U5w7M8T1fYhchWb84Crc8kmfIKxQNWwosTr8lPy2Xpfro5VsEl+6k+S0uM",
-	"VmnsnCfiODPnM5+wnhB39Znk/htHX3Tm/KYLQ4PCHTEFMSouPmLg5uyZconWzh3heXXbM01Cp4lo3hw5",
-	"HGdk3SnQWXJtr6KCIEEtoXUNAZEQRwU4GaugbsVnRM7xtTIaJqiUo2rjFU3B+7ZyT1pFS8M1q4jv5Lff",
-	"SsCIaORq8HanYHvQVg0euO6uOVX3r+hlcTRfc/8qqns6I5P2CimddcxsNE0whmTQ0YoqVrc+FgucxadS",
-	"Xcm8hr0zU3/kOPMjcJpgWFrhDFoPRIXsU5pfu/v11zpDYSskP90j8m9wkd0Qqjo9JW/o/iflqhesrg43",
-	"jT6stkZbp1xro7XLl7jWNHtxJnA4ioQnFKjUfE7i4Y2/DoyKVAYAuG4VsT+SXyRHzogTzEI4AfFkRCOK",
-	"OhS4dXKv9muT3LRO6iLnj9YY1d4DDgUscFad3oWV3Nz4pz2CTuQV10Zi75hp2ENfIToDsf8QoJuEkqZc",
-	"5Uc3LY42kBlNz9vUa8xeIttkSGGG9l6VA1Vyc50hJEIjeCCDrRhmIika8YOnscw8H3e+hSLSIQHlRlzp",
-	"FRV1ndVI0UV4jgI48JIjOI4T5CJZZwuAR/gtaV6saEbmM5NhMOrYF/lw1X4O48kUKTygR044IoFp/JdO",
-	"R1XwU/uqR56lwryDIomsOhOjMN1wtSYLnIjjhUuHE5fjFA7wyLBcScmXmCIZHeNUVFnIGHScgd4pcJ4m",
-	"28zxZpXZErxZES5cVMl0itajBp9xNn92hr7OZNV8jwZns/QwqYPsfFeKyWsvOPfaLlVy4nuAVTLscnuh",
-	"nsFIuh8ed/iBbmLd6wq3TKll/X7YJKrreLIvl2vyPuJN6diJ3pDygamqS8M+NyqJNsQEjP2xRwME/rIz",
-	"EiTh0lkHxg/cWPsm9aAdT4o4jhNgYKkBnnjZD1xU34u1PHk44QP9KBCa6+cutZ7+Q6alTlp3TUpnW88i",
-	"cDSjfQ1rp1i5k4JVBRLNhZ5dvAGfRWoW0wOnOlB4rrHjUDK46iPkPblis/NrdgrSkrDpXBu6y2k652DA",
-	"3CricfnA6hnXv4brUO2lOtwBb5VUfhmGiToEJ0I6unNGaAKrlQNGi+VZIDjrcfMs/qBxbFvA+ADuaU+0",
-	"R1UL1QzIE+oax2yQjX7N63QO2r1uPmX1ltXr002y7UXYLqA8DfKGiwAmdDJO945jpbCsq+zh5ShPempg",
-	"uReuNDnREjiGKZ3RDq7TdJXzPTud2u0jEXN7G8YMLZlxIaJ+HtM93ovbcX6hY5FdV/BNEOIGh+0hUTO7",
-	"5jPqSkfEPI7lGUUkAMRRKfitGrSTmya3lkXQkn1U2O+EMNlHtO4lHDrXV3tjUJ0jX3WF9drIlrTDYozf",
-	"QUMeU3hAuQuDLIJc+tJUpk0flcHd1KW6rV9T9z2RujjFU2IHeSlRSYrpPCOoE1RhQ+t6qUuuNfBi499b",
-	"SEkVi9pq8fC3TcfrWhrclSHJvyxr3rpiQmwCvFxh6NH/teK0kfAva44xmFJRU26XK4nb0l0IIMNDa3i5",
-	"bOXe/QOvH5haCm6Ub5mvhDauMnrtEI4r4IxeallRBD5WS7sSAMgtFkYxCrvds67uqWFqqVsFuJuGAW5N",
-	"SLHUNW+XDTgrIWDEDmzZKmmYBztWnTbLBktOtpSrpeFsTkD2UmCjD8jGhuPUwFspqvkDSzae2AKDNSiP",
-	"a9hqZ+7+845r2OG5JsByTUZHmMe6O/tUU16RP4Uj9s8nOT9H50U4GMJ8ZvbRa2/09bVAAsOLICPe9Zkh",
-	"Fq/dmXSxXDg+m6mDlu+tlubq3m8PREjSSCzfqrCfLLC2RWcz/Iy48JSvOFfP/iI7+ynXYfLAKfhGmDSN",
-	"xxyBxUeE7hYY4J0eWbRuiFGcaVfADkV3XZv0cU/Tq8wPXdjz4DAD218dhmWKqXiWbBjWECZ7QScRhaF/",
-	"GdiJRh0wKhZ3DR1UQp7bgSZB3WBN0BfI6OtCAXIN061jG9Fslew2mdadnnHoDBnK8QBpe4jsjgoEGLOh",
-	"/h8qOtK4Snv1ctxJbMDNeZoBLUkbBbaw12ihXADmN3xBkO2A1fcgfY2ozHh4UU3lQJj7Dj0ol/12TqnL",
-	"eHdOtNRcfdHIBzaHgeR4EdLsqPNZO/P8wpukyBvfrtguQXWHXtiL0/YeLLsrfIWljiozYNrcjOTX5hLX",
-	"5Zq+wlD5zp37rPTnP3Rs/k5sV2tMglV64uRGgP3FNp3D5/fHd5qh6DJquyTb0IQbIU8f1z8lYVNslk+3",
-	"8Fkn7l/hJE0cc7iJjxw8JzbuuI49qG6nsIOKTapg/JD8AqYLRba4rNMpdoWe4/iBYq4TEwQfO6y9BGx2",
-	"OrHneuMnJ8y13k+Z9WBrqkP6HPc0WScQiKK6t//R4ZBNVBVLMF/scQ2VJWnWz5m1Ly5GZGe0/zj/6jAT",
-	"Rzo0vo5qh3MpKeQVCk3sjSRMVD47XnZm1B/MEXYZiQ7yRkk8ALZS7uZVYr3uawkfUY31mmoTCvETtmQn",
-	"Khk1wQW4aRzxHpNILNLHz0TGzq7fPq/A+bwjh61NurH4uQUrwIV5milDapav6UqXhNhr/fPT3xA6LEXH",
-	"JqSQU2UYQ4HqBDf6xhXZXiBOcD+KUzoe8ErugTk5JG+xE8gQ1zXtpShTEJRptgWCEDpXxHxu39fzlMoR",
-	"fovXjjHnDFDee29Zgg5x6hYbEu6Rn3lE3H2MzeKpm8tf3vYGiDHOmxnHl4MP0RFzAqqePuh8S6gHt6wO",
-	"voNnQSiQNK8Orj/c4H72gZamhkbFz6CYFLvMFdED0E3cc52op6DtHCvlPceaiNqVss+9I8Xu3FJtli3N",
-	"pE9bxXRGoSOTgadzd8F6LDegdX1HjOoYoVWFTnLoEAw0vxQnGhpk2eNtSx/SyQm9pe3pDQcXXdaG/Pen",
-	"JUjp5NSW/5FR8bb6XbHeP/rNlKxA9yRDLlMB6SW7Q4JYq56kGbKe2E9xK/eaNM1d6KdYOMhbS7VmENf1",
-	"rDoY+WEHRjz6Mvhs+I5F0VfyscPJUKuDN93gd11wGHnSlo84OV5aQsU1qqYAD3N/h4CQqzUMv9m/+B+Q",
-	"TNEq23n0CP7Vj2JIcA+pXgelkchiU228xsPV8+0o7IoXpGZakyFALgJqjqCR80mN5nFPTYerID+G7E0A",
-	"OhPcqhreYJNHkyZZzLxobpwohd7LMVat0r7ajzlQu/sBM7dYaZam8oJah+NkXrnZTB+j/YiuzOUVmgfW",
-	"4DLByI6aOj86RO2YbvEY79Vstqtj33lWoDBZkSC90oOqQGzQXJ2Bu0/zu6cEDkaQnr2HgYrqMKoAXm8l",
-	"92JmjOtH9CAfE+PqqaEfFVHKx4fkfjZTNNVXaclgn4MvTk39BQzOT21WP635lPYu8SkRFREOIjdjL90U",
-	"DPfSG7oHbVfxDTd35PWrT1fw93v4A9Sal1JUZAukfFiFH5dQvf72i0WxeP3t5/Dfv8B/P4P/frooFvfu",
-	"v5/Bf/8C//0c/gt3vcL/wr2v4N5XcO+rT1f4P3up/+8K/gdPgmvv4b77V1/M7PBasUdxAtgpTG+ykoql",
-	"zypN0AHYVYZIUR+m/NWow9YS6urQwmcfTAbMfgF77bmc5PO5aYG+AgNSqa9WjJZbpiNeiv7gwMhTMGCN",
-	"hLhCOtzZzWgL3dXHSOrBhoKmIPZhAGEoPEd9ikAd0VBQBzL1zTtVpxvNKr42yV+wI3661LjKVExoc6Ln",
-	"YYrU2WzTPslIFaQ1CSKfg3i5ie9Ll6PVLnpxzymaSyhCv4TwiI8t2U0HvLvcQL6uybKDWn/2aDzlSN0Q",
-	"dF2Okz9nnCfnkHPOoU3JMKWcoFRnolqeM5J1hlUGYIJ2AW6RPBHIYQpCid4yBiyRQBPjHUkoGyMrKnak",
-	"BLpCtxoF+KiqctfFBMlpvpnjRDP53gdFKH+6Q4ijlZEi9pAmW2Q3yk3WrvuI4k1yGJ7072IJmZeg62lL",
-	"47YI81BVxxoFxIKToOKP3OcT0UDU27NChhmZytHvn3MyzfcYeo8/68xi0gcTPghwAcmC7hP9meA4vY8v",
-	"RYyKziai7If8AB3qH52qwH4+SyOX4WCZx1/iYlxT9hLR1TXuob5biP03BL8b1bHZ4U//jmKhZpi3/dWw",
-	"ZHMvP8a95TfFYjpRbky55XnrDfKQ6fMNZaSE6LFua9ArKyV3PgcIhd4CaD1mmaBvzYXduwc2qL4CI8iY",
-	"EDDy5wdp237DUjN3A/Y8nyPkoZQ7PDqAiKFwdU4uXVLRg+sLxRXxpeazK6/TZKEJxYec8vO1yYWtZgfT",
-	"me40C/su1WV2uPlmtS75N/WD01t5hjcbHW6f/XGcM4nu0kG8/CqF7QA7KKd9dI6Extp2S13SOlUtht1T",
-	"A/sfLY1Umry4+aIgL27+44uCfFqQT28+s3+4+QLJ3jkkc5E+5JkG4m8NeYNE/WeeOHEWF1mv3s/vF4+H",
-	"5RHOrgsOCs8t41iropk91pPmb67fY6ojzRl+eM2oWp7bG+gMb5xRVfMZc9OrtVR3CyGJa94Daqt2KnnQ",
-	"SiEmYDl7XXMEGS1TS28Rzn5YvhdeGp0NKVFW8sp+H8QCuIBM2Z54WMCU9v2M+AN0+jsZf4B0m4PmgO+q",
-	"KZ8duLavyn2297DmBmov7A2DNMpe3ELDvWnowOu/gK9DLAzOUrTkyV3nqX2mZy2NgSjEwUqfaeLttRCN",
-	"F5DyBp0M0TS6VnamZ5SM4NsfUTLiSQevy6R7rTSaO2ZHXBipZYDvSDUwLWupz0i35Mhq7PMd2iYBqKGh",
-	"35lkGtgOsBfHoL3kKNZjV3QJ3IonxvSVvfIrR8JYbqUMxb6j3cvN1rUr3TDBFK1JyXg9aD0YqcQ0YTTA",
-	"nKykPKSrK5G/Jn1vaMxHDakZ1X18zIdp+qhIhgrC7ozliRYnGnpiuCnuwdpnZfUyNGBYhgyQlAaJ4lxv",
-	"juRwYzKZ46BNT6vAqCBGMsJEpTGyC7YOGmRnc0jLh3RrSt9ujRsg8NTI4Fkci9LO7AAYNV1OtcgfcjgO",
-	"cbRiKbtE1mFFRQVojxWETxEPxDXZM6o0kZ3poaADNBaKysmYR+j055DS/fbpA8aRSCdIdPwsD3oR+wOj",
-	"z2OPRLeI93dKX71J8s/0DXwQPSVgB2HPGClKPwFWTCHkbH8FB5tLkag48geML38dd0Y+Ai55c2EXhh5Z",
-	"8oZqndsZMFk9SiwcjoQjYyPR0DWSuouMbAmrNowAM3mPyxycoRVT9q4FlmLb5aqYnnOGwkAfcYTa+997",
-	"TOdQyZ/TXmgmLLTF0eLVacnax8Gh199CChNSlJCCnBX+eQOxtcuDPx62MJmRjOINsCLMs3kcUVLtzi/w",
-	"2EulzfxqrCSnkt/q+KzMhP/kyRf9rAMfvC9creWeqfC3LVUV02by9xpp52YE6Cq5ufnJhZ0u5hJ847rz",
-	"jxuhJ7vAb2m9JlQDwtrzAFGClIpAk0mRWhVai0GEyAM/k6bHqpblLl93HBhu/HEMyNGo8LgXFJ50hS6A",
-	"BRXEpeyQ/sSp+iHzDnyYkAaiYsmuedfs/rpl5a52tWCzHvZu61uGzmo5AnWdgfMdVa0LcoL7SQ8u6zzb",
-	"dq6p+Jomy67PgfZsmDD1IeHxO7pDwYgVLMTTrhXfbA0DeqoVB5gCFGO3Xdsebl2dclU5KZXKbMmKbbgQ",
-	"9spALHmASUiKas9PO+kJ5Pg5As43e/+MJrQRwS1gFvPLhTyuzs53NK6u859Uu9nEmLKuUgsF6NPp1IOI",
-	"SLsHyKhDzdGMoa96Sb0IKioyr4IGf4L0xtS810FlSOJdmTMnNYeKit0zazArfY7YC1blPjSLVJvTcdg3",
-	"G9aMLY1MEGRzFhFk77iJOxMYsuYGAOjnSMZbxt7JZN17zR9YmrrU7knsD+EazE37/LX+cEpFnIBCD9rE",
-	"bClgdEvZNFKkVHsolp/Ve+kMCi177TJW4GlmxoYLxLhjnMze5TfjFrlu5ulqKeuX/mUnmySNmxz7inzs",
-	"aOwtlKizsesL2C9ZxH+8DTzEzuWBPd8fymFvFoHt2Klkr5v69YyPqSCl47lM2kzurJjWMfSn9tHAubvs",
-	"vHS7ke1MPXDWjjGynYfPxQH0bmNuZtL1ujmwiRuytTKxpBXydsMT7RI88+PCG/PgCJG7faQHU6xiHx2o",
-	"LDujk1+FuyVq7lLzHasPwLklXV1DZDtaqxHrWG6Jq4UxtK4PaGAgWj8RvHC7bX6wZw425+9MVbwMlazI",
-	"kd9k3CysEpAj0pZIWR9R9JgAx/Vu7iIb2rWHpcTw9pnOPzbNvW8HjG1lcR55wzxPHULtILRhNe4deZGa",
-	"zkTI6YzSVweK8ZLRj3WoQv205tsbZprG/+NDQX792Z4TWC6bXfsoWRx3D00kjt9EnMNRX1jf7H4tpVmu",
-	"pXJ151IsXWxEiqWLBtYUiwDsUTHD4XzTcwtf7nMquapTpLQVM25vTw58ppQ8g/ci6v2Z5O6hpssRB3NT",
-	"py01/IdTsgS/+seEVxX+28KXJOVGyTWv2WVomRXVbEnFpmbLim3SmF/W5nMzF1fZKlrxTud+NXTY5T3C",
-	"M3C9ZdVybpe+mAR99K3xGKKv9C8P3zZ+59E1SMMbSknNsuaCLbeIscjN5hDMlVSjCRr/DTOTiEnqoZO5",
-	"e+STZZ83O9mbTDDPcpQVCcPbo6I4tgHcY4vk9I4fF707uYDW59+6qOMYsQ0BgWfanVZmL0kjhdmC77T1",
-	"/W3GO6vKMKBhkTM3mqwZy9d1JTh9xxAvJZu55hgXS7pUg0q9SHv1qMcTTDOuMjDY/g6LGJ6enlnVOtqJ",
-	"YZFr6BpuZ29OqN096BHR9v+0FuOXlWelHoUvZ/FvfRnYt1aspJ1Oa/2yS9tQLwakcxKIdJPJNa53GWOd",
-	"mpyj/CD5aYT83+Gi8cIGoi838P7r/GPdmFIrDLPqQ8KTvVNbu94VvUtXyQ4mr3XXnW2cLPalGQci1P2n",
-	"/Qf72ErRvchmLpMtB4xrFqi3PWRlS9M9Hn137fzwRg9aHYgA7NlkLNtk0/DQMAqj5dxYv4CKdEbDTfxs",
-	"FIBRDjfgtyPWMDlTD3+1679Fw5ZRVR/STb9nJp1qHLl/MPVOWzyNbiZ8hU4+QxWE7RKyuY2k9fKIyTI3",
-	"zHxe7jvF9uOekP3Cy6y5HsTq17ZCCiakLE4t4lHr7neDZY6bpulA0Z33dzL44T5K/N+gsCXX3VNxeRLL",
-	"/Na+/Q1c6U6cI3zJoCOwkNMp3gIJ15Pe+oQx9YkKzo41XQK5RLK500iPuKcRDOCCGjU4y09xhonKocSO",
-	"+CmRKxIw4r0w94x+zniIVu6IOkk7JjTYQsdGHZtNE60wPxg1XK2kzXNG9rMz99YgSTnqc8psQPrvoavI",
-	"eC18ac1AKnB0Izy1m77UtN+7DM3YqDkjHPEVTU5j3jUEwRl2ybdeEUFMlwfDDBtg5brb+5cUOOb0J6bA",
-	"1X9jQO4IMHSCvieG46zLE1GPJBlGjjY3RzaU/O/53yY1qL6OIX5kMRxB8osjkt6IR8jOUicY1QfXLcvF",
-	"0ewBiX/UgrbtDD/HsKZl6ua+Z94929fBR8A3B5qu80qUj5AzEezGtgf6Kh4it3K9vgsnt69QnpzmOUN/",
-	"PquPrrIpRIhfQo0ue+DQ57enh8LMoNGuZ+nJ2nGcuUMKr4uckkg5xpGvy5VWunY37jUIgbBbUVEuUvEB",
-	"bDWc8R+AVTS+HdIinijety3ukr5jBl8bPatHSvJMZ/TY2QH7f35NnDqM+XWjHTyjXDKUbkAC5TLkN05t",
-	"CFREo0rv6lKq6hJ/4ljN/bUyS6C2PemfFQnIHaNVMycZ8GnKVgnUYcfiuscros9qh3O1Oux/a3LGYqgj",
-	"VwfCDknGRkfrdgZvY0QMdzbb4/lvG7LUnXFjRFP3KIrJi9jyjxfMQ1U8rAsXVhsK4y0pzwcyFMZiEeTA",
-	"U6Iubq1P+sdwQAJwYrdcS5XDhq9qWkFMy7VNg0urWyfIq7p7dC+5TJ1ryIw6ZEnUVwAVaE4pdyJD1msn",
-	"rqKGaRdeY0wA6oJVYHjAfLm8LyWaGY/tc9hEDD1CK6zqjnTC8DoCxyMggru8tLErAi3FBdZzjSCvdTqk",
-	"Puqak6dux5qtOl0fdh/iTNMCMbk2TLgysQjuiqhFAy3PNP+ARbwYe60hc293ARpzBVmxg3QweejzjhcH",
-	"DEO6GsgbvniqgnJbumL6PS/Zknpz2v4PkD9rqYywxjD8zWwV64uL7XvDX8KAT9nJGD67ufcVGmdbyaqP",
-	"zeFDLgu4+Wqn5bh+JQpTMXPUa0G1hCejUbzJnXxnFHLHr0y/oBgUe4++Ii+JuTDCSjG6W7IHJnL0AT0L",
-	"QB+5t84hugjMF71F1WMn6QGuVcg0eM6pdRpYJxMoSiA26znDj6/UuEwoMZbpm4vpfOeXTB9brdN5A0Z3",
-	"39gLEYd90hqXyGx0Iszu6p30lqaOyVFC51mIIoTEz8aVAEFxrF3Wgrywh9qn+fT3qZF/h1eB5aw2XGRr",
-	"UbGUM9cTYm0XlwnXd2yA4BIS65Wcy+ygdnNxgr6E9OM8GohkxgxqLXR8UA6A51H4eEZKqU/6PcZEsDKV",
-	"JJgYiEi8KEPpihYkrHRyL8hkCmMrSaddZWmr5EbRxtoDmhlnFUR1HoaqYCIMasc0s3bTjjHfAUjKhqlk",
-	"suW+Sw2jpVURm5FWlCHeTlqqsbCkpdUd9DEtoja7jlqx4hW6GFiIgSasufMEYj3P2R0pO1UXPQMS/F3f",
-	"EWD169v1CiJjNY01/HZy71ylshuEFBtmx+d0NsR52juslCjQ3hByH9G4T5kQQ5EhZFo9ZYWr8QUWQs85",
-	"WPTlmEgCeAp21rGbe6zQPx9y1mFMIdAQ5LrWz4ljXI89Yj5Jwzi90Z1g/3hbbt0OzmF1y86QjbQyBM2P",
-	"C9JSReua1SSmq7sj+p8dhfqaEuK/vkrzmSb0A9d3RBvG2oJY3wKqaKBfiy67ujXQJR5uBzle2fcgKKbH",
-	"jWCPS7wKMyHY48g94JRQWKG/cR97gVwAa9jHMF8vu4QpVNGDHtCWJYwErv2kyL0gihp2h9uln2/fAMGT",
-	"OyTq3WfQB6IPtKeq0seRYVeEm50PCrPHDdMe9DWaL7GpWRz1GsjbWVjoGHs2ahKJWFfv75eSGkycHJ8+",
-	"nx+iitFl03yWYTnFixSvNtmolg7772jKCq8awqFPOJjaC3s0yYlBJT4mwj+GmYvBzX6dk/qEhejMJP81",
-	"M+tVMmFOx5YC5caJbTdTiod0EjNaRYb3bx2/x6yLj5uYnvFzRlYk7r5w0dYLxMbnXL+0J//ZN0H5/TlQ",
-	"UWrY8tz2SEfxpbgX5p/FvZY/r6JtGLHH6nRXHmIPN4hrsYpwcValQ9SlQXWiIFTHUBpXiIvN3M5xKtxs",
-	"T1iWOiWssli6irlp/GlNVXDMOiV0xMiwsr4FaFLYxMg/leRbHGkrqx6GKz80/eOCih7+6+OzsZwNRDVo",
-	"k9F3DTTbsMddLy39kqQ1HXuX6KN+Zm9zX+c5laNOA+uTtRPWQBN95x1IKGlfXA7LC2SuzXHA3VvGxH3S",
-	"CA6W7VR7zi8Um8Ogep/tkuK6+R+xbFnPOjPOv0peni4WfOkuA6hcIzN0a9RQ4Hon9hqhjaLIqiIq3116",
-	"Lwjdx1sgirDbgxZzS/OV03e0/RZJrj/m0GEnl4DrtnbajP/KlmWNbNaz9SP/lb2sHQPJlKbtjFrbB2aY",
-	"4oKqwxJ6PSTUH/47EvgiK1TUcW7VGUJJeAqnghjFqNHncKuGDl7jT8FQ6ezZnCSjUYAivLx7YF+MC5I1",
-	"WoWhWKTmKCnvnpa0r+tS1L3NQyq30J/POdinnSak9IXnPobV5e2W1esBcKYzBj/NEfhAOoAjbZ7u2rbm",
-	"PuNinD05o0oAX/OIGoG3GFa5BA5wAXWIFWiADrFp21LsaSdYBjc+rJCKaSPkfrmmKn9s90xRPoa0Z8Ig",
-	"4wUT4AdhWX2/0exYrPcFVB+srnFkxKXW5V7cBdxPEbOwUK27ZuDEG97qwCDrmiqtu7pOBsxmt3XPTbpH",
-	"4xspdwlCFsObLCHLFdq/K0CWPEHZeAxZGaA9Pv88oYp5mW0YYte1prxyLSXG3nT/0dErXpwoV0eAu/v0",
-	"pJJCqXvbNQ1NNfMPsJpHh8yObZMLZGsuFWBElh0s8qmRdBUBywOgIYkCjaoH3fU8rWJK5K8iKZPjU9qd",
-	"fj5iIyVVA8bpAT4XZWbyNjfLEYUFfmNaLL09k6hjwsaA1vyoutoQV/0wAQQAlZxL0uZiqZAhhGPelfs7",
-	"xbR2CIUtow+OdXayQnCGJ58P1WRUGY8o6ZXclmocL6s8ePGkJxbek5yohtb1V6kTxhGaansBaXlpOsUi",
-	"m00wVml/aKCz91g+BlU7hqSEWa1k185I/HXt0GYekYo0T9DCsDnesFCK5bifUvRdvWebi3TE7BuZH8FN",
-	"zkZKzu56a+S8emyHCcKl6Tu7udsTFJphnOPvjuzpMF29QGTF9gq4/CD+J8D5j0fYv5WdqO7tf1LUF8gF",
-	"7dS7bBzn5UYyfYuVlugEFVbt27+59Nrwy6VYYuO7jCdvbzpxRRjfiVh09KrRc8NDMpPgdlrfZAlKBUOg",
-	"1IoCVQBf8/bmCU+BacMbatjNWx9mOttf8I9Ap6HFjPkZqNSv6UGjrgbMmSRUQBa3ICsZqjgawkUKM39O",
-	"7Tdyf50NovaAcJlelL547LzPhhuHVDjjlnSSbLk2Uh0SKKBp4+qsDssWGoXWHeMcgWpoaFViyIY/QAMc",
-	"L3X4O/jlTUMT7kqiMbYLW1a5Ir+oCinRlbvi+c9rX3yR/emvX8zSQP0LwuPCzenBMjZqLRb6787xzOH2",
-	"x3jmhorqe+H70Z7hmP9C9xnMb+8Q/0L3Dl1LZJtu86xZUhHvPS5p1RkjBYHL7siGqhXdsIIgASrQm6Jf",
-	"bHcAGHvqAMBUiF6taEVqDqRsE54E9yggfIXoRs9h3Im27janpdFNgf+I5PoaOSwMB7fct1nGePOcdYbH",
-	"PGqdZXuNDmLcpA+ssyoXtBf648WE9qIzSQM7tWEi3Ut1wnhPpEKwTjJ+7OiqpnS43BsGQu4jElyneQfR",
-	"h5buNdH2TIqjIcepr7DThfsO9/EpwXpHd0x/b3KNLgTbR80uuLmzu4Eb5F0FXLOj82q6X3+tmevKGBy6",
-	"IK2YDdorvtlgELEneLVGFjenKb0rubnxo30EVxWy6U4+9ycAlzsEVE0PsPOtHpCkktOWWs5LH2WW2CEd",
-	"n+Fap1iRHa4M6lx4uWNVDxLXCZxqjPtXskv2ivASw1nJPH/lzi5bxLIc2t8OA5hRlmqb/o652St2CFkr",
-	"L4h+wGEykrLI24GKq6nx5qenfmKzuqe8A6L4i5XcO6cpQpzeOhVLXXKtwZHBv7fQX6VY1FRtWPjbpuN1",
-	"LQ3K+1Z2mm1lXS3LmrcegwgB9eUKWUX9XytOGwn/subIM1YqasrtciWTTUoTH30hcir+6pcRT+pQts/R",
-	"nkFO5gaixoxr+CX5vKd90U9tGsYCBSYjdu2TcbCK67YzaeZyu1laRUsDFg1TmlRc041i7BbdAWxIcE7Y",
-	"bY2m+fwbNopysexykUQwFonmv4aoP9yQAZalaCQMoG2TodCzjuSrZsuTjUXc2ck19LKqsJVIpN1C7WDy",
-	"iXvBMkWhT2VMpGXbpfZxPCgQRRDdSB5xEpJ7QB0uyYPNXsjHB8Dn93O4TgA6PCU1XTGTatpLWDG0x6I0",
-	"tksB+3MgTmIjaxLHBlYUwCmuWS8dUHEl1fUDDubmB8R5nK2y3f0wDX/3zGLjT+Jl4Jswe0l0K3fMMQFA",
-	"MvHAiKZ7aGoFDdEw/u0LKEMlGVTBun8+8VkQBLz5u+MkO/urECtkv+k9rV0biZGBdaQGCIoCLoqm4J1F",
-	"eHpKfN5DI4zXyU5hX5I9rXefqD7ih7B8zYyxJjGUQ972GCy4BLoAMh1wxMRIaf1MKMMbF7KNq/YvQvPM",
-	"tN4kdhT2fZPyh/B7xnYOR+KFxXG7I00YaC+z7dDYtxYNmHO6E8l0snvc/FCvf//4uLSiwP/ZMZcSxdjU",
-	"wJGght2E113iSngpeh/QJ+dQV22u2UkvkwbCkf2XwLPerw9UFNarU/u4E9zom/ceCXP2/MD9OEFbqTPF",
-	"PRWjtfbeY78vKLISgk7VLp/ZR/lWsjp4zRuIO9ZMa5j6GIljVfSJz3QO1g0O8oLv9B4afmmSk+Tg6ppN",
-	"RKBmsLvNUCqU3CfCVwj1cDUi83bF9nAv90lULBOGOVqT4yogXFngsJIChu9JZxmlYMc7jc6hY+3bnsXu",
-	"8AAoYqcnabM67Zq29M4oEFrLupb7jO9uzVd8ERKmQ+3mJ+yBCd81EgpHoHUkuhGQMMPSLQQEY3+l451t",
-	"p6a047qVpGHMYEzodyxgmn2SOLH1gQAPDfBrE83uVMA+AjHuWqZO2whVfRtYO/AQdcUojszDLpBn+Pfk",
-	"phFJENek6jDlf0MQqY+r0vC65g0zikEzR+RS3PEaihB1AVVBOr6KUCjPt+/YWEuqYtY91IUjQihpzUTl",
-	"eRFuCNCY46taZE4nlSy7xk42+dP9ty/JXz//4j/+7GCUtPGBJ1ZX7su0kbLCQE7E2or7bMUIxNZu/g8Y",
-	"p7xkAnUwr5gwfA1dYRc/fv/OuyH4l54pffEtajtQp0o7dtybT29ewDnVMkFbvrhd/OXmxc1foETUbEEc",
-	"ntOWPy9pXT4vO+wB1Er0xO1uB9jt99XidvGS1uXLzmCqEUr7v5JI6VRKq3nwRG3bmpdw0/NfXDNlFMQZ",
-	"9HPaUwZ8HAqlNQYwcdpK4fC0n714ceVXQyE+vHkouu+wWM8BltfU1eunHhhG+Nxz638E7hKHykI1C3VX",
-	"iIW3kg8VWBCnjbFEmHiGaIB9RL9GTg3ml+jrjj3RCn3dsT9ogaCXemZpAPsDR3XgxMPG0ddYsOELfDmv",
-	"rw0B+jCH9wSsJuSX/+TKwdkH2rTYK7ySpbYr94n7t5um+vNoXfui+vzSupL6p1ldfPgftMD+5cf2IOjv",
-	"K6wp0t1og0wvodLHLkARkQdpR6QNa7pRbD9asHDS59frbwFWd/3lgmf/UdsR331ssQCG5AKHwDDWcy0N",
-	"KAWvsaBf1hGk2gCz0Hq0uFQTR2loWIGKwvWXQwiiA2cjmVRuAzeyYnVi67bYquK4LLh+Fk8kDaOOJb+z",
-	"PAx7deQkgleMPHC2v5JaDs8jMoLgDlcmFGPm1+U/XanbU6zKgHf8d16TmKQ4syIrVnO2Dm2daaAjfrSV",
-	"M+xHxl3nUhJQz8DJYd9bdo5/Q3G9izYi4Hntb8FKxoyuQEMgXuOeOT6/yIHV6ilWech29Tsv84BFKrPO",
-	"sArPNGnkA7uWEUtFz1ICrrIjEQgdJDA6VATp8twmGEaVDBPoNXjCcPYOlhUcL6BuZIkl/Y6Zl/6a9Nwe",
-	"/65w83U0Ea0qaAkPSHXHyU9799HR4ADlL4brrf9aeWsmLbX3TLD9v8pHfscfHGeJ/yaHrPSfjpEUx+lH",
-	"qNB7pgB22EjFBgvLW6ae25nwJaTJBX5rFKPNvb/s5P4x7IN5zh6YMJ9ouPUM3w/H5N6V2kJ+GCjKiIjQ",
-	"WCzuOvdda1O5KQaKUwCVQU26ZuqBqU80E9CbVRh9hz4k/OWZjmplJx8zmniwvz7hIq8tf5QPzKECn0hd",
-	"xpjDWcry82k06S1zHBWPm3Q7BoeYbbqaGlaF6UeOgS1vdW8tuo2MOq2FLQ9VF4BR7Ce7kptjfoFi1LCv",
-	"5eapnHTpCi1nze2n13xv7vyp5Ib0Dbp3rL3G2n1ZVWjj30GsrSB0gzg2iDND9A9CdUzIbrMdrs7z37CH",
-	"78djJ4xfoic6uL+Wm7+DMZyds2tMkn1OgVzN4AdBbtz9QwhrQE290aHNPqIAFG0YVBPf/iP98v4SELpq",
-	"8fFniCqW24TUAzXsv4rUv/i3lXqcxxA+B0B98HbviGLrTjsuWvL5i79i5Nwf1sjPi3WLkIzI7Irn0EUa",
-	"ddilYpAxakqpqpf26U8VRLbP/qP034n9HEkDUFs/XhpwPgmNkQy+Vwlj5g6MCN9iSNtl55WjckZZ0B5A",
-	"n5OEtVSspLiWOUX5rb/mCfdZeEdmesM4rxMe7GO81jNxcV8JDSREQbiAphHg81SK7smKmb1b0cs2THry",
-	"fc3Okbl/Fcp6Ri+e8KSDM/b6278URCpCgfC1tcICn1nABAKCBABBDCuFMM0k14vxRiqiZRtnE39+QjHw",
-	"n5uRAj9h1xECH1MqPM858OeCsh3PHqhU5IDvwQIhd4mU9hvr83bCs9ReWVZqWlWO7OaIQfPaXXWJPxnd",
-	"fiXD5JkmbthRBwlXMOTDBr/ITglaP8okSZ5Fbw1VBj/oic4ifPi5ZsnvuAhfsQ3wiOEiXOG0cKv5/Df8",
-	"g7ewK1YzhKUOl+AbUUUL8IdOxTdQAOMnwhrDTvCsPB60r8mACP6lolicvNBJzMldHk/wc6McHufpB3Xc",
-	"rnunDk+0kwJo+l9yGzkrDGqO1cEXA6F+s3bC02wsXPfnvxl1OLXP3nOztXaKX6A/dLbe0R0DkmIopj8Q",
-	"ZLVhFVkdSMM1sFj/Hjus+A2NHYAKBlsHZ/OovXMKhJ/bu2AqPP+tlBU7GnfwTK8nTDpoYQBVb4w+OChb",
-	"VKwxqblOWXYDIsixQdeXOE9e7ag3A01CQK704D9XeI82ETSPzozBPWw8iDl9uP7XlDbpKY1PvzA5HArw",
-	"SwuiWeiP9Mit8pOInhqynS6EAy7+PoMnQkhZJe38c/OY/ZTYI65U9bId0oMZ5+yT53031dx2cU1UJ1+Y",
-	"krU29Lu/bPC+X/7TyplvC5sWMyOl9ThWTBsfxLlC8gHaSFsBWksVOT6Kih2rYmHTLaM7jT20hDvFNMrg",
-	"v5eY+Y4cObl6gz3Wj+tg2TDggwoNGYwka8YqB3aBlpdptRdqrSd6N4CJn1TIsM9IWsRa14PksSe9VVTP",
-	"NFGyM1xgfxaH/PUlW46EHoUNE6dRnBoD0wJvgdL6gmxZDe1SI5m8tisNKexPvHwccV76hi1/aJ4AZgIZ",
-	"L660ct8459s+Dr0hh4xHZyiYt0/klQ/n9YlgOfb5f1TKYM6CYpOa66wnOvrWFlPeDUH3xNU0YM8Qv+LP",
-	"wnL72spowdNbRvWNsXL61PfOOhWp1H03YFrv9DxDNtHu6Ax7dkNbX8W0gsbD5hNwUHzHEOQBFNUdoDqs",
-	"q+cIX7nesgpamc4a5bDNUn6APz85XkhnMbb+5ytC3Z0wxTapX2L5AK2k6zWh5MCoKtDOXR3g/9dW7CG/",
-	"+USJrbeB+uNJcBMxi/K/YHIruH6hvu56+a1QRfboSIqXgee/uT/NDZ7Ei/vHH/XXnec4JuPrGRJxmTsX",
-	"nx/GQ4EqHjpwRIivq3oC/Uo9SWAmKRLPV0wgkCF3oH0FF1wST8M7r5FE8YuFyENguqUAG/MAAYD4PrAq",
-	"9HvqQZkTVO2//5ohOu4xsfCn/JLc4fGO1fU3OPKnOTng4a+5vl78/GoSXDk53NK2ZYJBI+2gg55pUgN8",
-	"SSAlvoLkTF9KC8vtCJ9jjVgETn3gArSu556X7MgR0R0NMWFF3VGz1ZUMb6y9KjXD8s+trCtsKZSLfTKq",
-	"QIf069jQD6771O3/fpEgjTvyYqzJH6oE7I+SzOojI+OR8EOR5WD3UWfkWcTTCPq7ZxEEa2zpGX0nF7zp",
-	"msXtiyJBcpt9MzVAwH5HPvtins1d84ab8Qzjmz978aLox/FpYhxPaYh/3bF+S454bO1yrg49Qu8KO23y",
-	"zAJ6mkMP9gkYrGPPgQf+mF30ljHA8FaLOYDdd1t2ADimpryKzYQrwO+xWts5cA7j5lBQyJAD34KNAxB4",
-	"5T90x48Cm37g5qLz/QdurvRpLqGz46Y/sl39uxQ+sp88VL6sqh+4+d6wp6p6cU+/bl72OjOH0GAkU5Rr",
-	"JFK8wHHYcfP8N0ejdtRFuIeuCfF0/0ESY8348OGd8bsAJiA6HwGGCFUFFdkx1l6UIoLFdz5xZ3KI3/+2",
-	"MuiAumMxvBigOxDG53bxfKu1nFT+l6jkD9y8xUv/aLHsCWFwPOBuPk7q0gFkfPwfvxm/d0jfLVVg2RZu",
-	"dfEPasMgjKjYmtc1q8gvnTbIKWxNXedOrxCgJeLa8xlAv+Movyti23IGzDtYbIfsM2AQIxAAGKDAyq/o",
-	"4Wrpy2+gZhT4jt0BKXtYWz9zOmpcmAdfuGsuEZxw81UPf9ftLnLakYBHBzqKBvZRSgm/6YZf9BSAe9fM",
-	"8Ura94pz6FSwmUwlioSvZXz+m//TcscOH631e8PLvJTcM1qdKMwcVybGBa39tK6laqixLhf0IExQhKep",
-	"aK5bvBpqUaE8wX8Y8hl98cXnX/y5wCDRXtSSVo5bW3crOyy7o2VCiU+5rzQrFTOkpSpYJa501Ptto+R/",
-	"tCRHwy4n/OWf4YOhgBKH1ql6cbt4vvj488f/GwAA//8=",
+	"5L1tk9s2ti76V1C695Zn6jJtJ5Psfab7U+K8OBVn4t32Hn+Yk1JBJCQhogAOALaspPzfT2EtAARJQKTU",
+	"6mTm7C+JbfEFBBYW1suznvXbopT7RgomjF7c/rZoqKJ7ZpiCv30tN99X9g9cLG4XDTXbRbEQdM8Wt4tK",
+	"bpa8WhQLxf7ZcsWqxa1RLSsWutyyPbV3/b+KrRe3i//nefeO5/irfv59tfj4sVh8b9g++wpu2P4K73hN",
+	"q4qp7Ftq+PnR7/lo79aNFJrB3H1Fy13bwB9LKQwTxv6RNk3NS2q4FM9/0VLYf5v3Ev88eFPFdKl4Yx+z",
+	"uF282zKywp/JimleMWLsP0m5W3wsFl8xUW6vNw54WmYUmhvDxYZQTbgh2lBRaSLkwQ7jJa2ZqKi62kjC",
+	"AzODKd3vzzShVaWY1nYYX8sNCsT1liZ6ZGYoldw80wQlTdvZMVt2xPnx0/MDN1cbkH1WZiQ7bpKr80bJ",
+	"Vc32J4bQ4BX//3lD8c9NDOf9lhrCNTkoKTYFWR3JmrO6In+6//Yl+evnX/znn+3A3jIQqeutVnhgToa7",
+	"370CgJd/WeJFvy2YaPeL238sytYsioWRbWnViTayWfxcLMyxsWpFG8XFZlEsPnyykZ+4f/xny8vdjXtS",
+	"9NMnfN9IZVADm+3idrFWfLVi5jkXhilB6+elVOw53A8D+7J64CWDG5RsmDKcuSmq2NQM/I3y+qW97mOx",
+	"kPDpcGt/KlZMG7LmSps7YrZSM6LamlVEtobUVNsvt/pZT73snZT1T/jQj2FyqFL0aP/etKqRenLEb9xl",
+	"qGW9jv4Hfm33lO5zunWQq19Yaey7vtS78WdaRSkFI/9smbb/RIyVylLumSaCfTBECkKJoLy+JdxoUspa",
+	"tqoghy1TqGZhTQgTlS6IoTtGKNE1f2BwETVwDRMV0Vt50AVRrX3gmosNU0TJVlSE28kMQgUvWBSLmopq",
+	"T9XOihY8b1Es1rS0X6n3UprtlLCtrKa+sV99gaStnJov3EE2lrTV0eAf1lLtqbHntTD/8fkiDMo+cMOU",
+	"nfo9rdiSmt7VFTXsE8P3bDH8jI/+bP5t/INiTU1LVo1XkqMysVNOiWLaSMVIuDy8YyVlzagYiRK8sRtp",
+	"4b4vemNKpqJTfjA73Q/9YQp2CDtr7h5yS5DYP4JvtmZplGxXNRu/7LA9gvzZDUvg2meaHKjV+obYT70j",
+	"bN+YoxVnYQ+FA9XJ5bC31sfxC+zW4RoeRRgtt/iSxGwXC5jF9AasuGKlkepIuCCHLS+3eEBSlRSOeZ/r",
+	"RaCke0aMtJ+85WIz/OKK2yPYjN8zkA8cfjcV3TCGq1CExU9LjBoP/CfBQMcQuYYPUFTsCqIYraz+sZNc",
+	"UfvKx+l6p1qmzCq8yl7fqtpORbcPo+Xc0GbqSd9ow/fUwLs3SraTN3wHF30sFjUTG7M95/mCmeV+vzww",
+	"tovGK9r9CjWQFMt1LaVKfwzo8GUtxWa536dlVFsxOnADokl0QxUjTrvX8mA1fCdC3Wvxwaln4if6BceD",
+	"PfsAvZXKXDK0Ld9s4fSRazi+FBUblnqPrk5On97SZlLW3sJF9mo7hHNWTxv7hxmi/Na4O4zE9UxOykbJ",
+	"g9mSmq0NaYXhtd3oYKcxfUeE3U9++wv2wBSpJNOpWTGySb6gYg2uHZoE1JCaC0ZWzIqC38DPNDGygV+S",
+	"z1Z8v8eD7KRz4T+4VWJZsU1CB6MIGd64AWyl4r9KYWg9fm/agMLd6deh6IwQXPcwEZFAj0RzuIvCLvby",
+	"0N+kPZGLPi/aqp0GSipS79YOlCKt98s9F62zToZW7Vo6uw1OYKL5RhR2t9iVhHPD+bD6llCyUozuSLiJ",
+	"mlh6hFzJ6mgPD+ZsuNEal7QN5vWsk/4l3pA66q3zQ0uz1KyUotJpVWAn35oXBs2gjeKiYsr6ekfdmbIF",
+	"+aWtNmxvfanUqKW0s55/01Ye4E3uccTeoAldG6YIJd4hGj3XhYxmRFOsOVzh3hgra/bgo1XjUe2pALPB",
+	"GhI4H5ukQbpldcMyh8FW1tWsb1/VjFVcbHASuCZb6746aaHiCOJRS7lL6hb7Gp3ezbKix2eaNNQ6DO5L",
+	"pLIL6fb6QYJfMEukXsm6SsmTj67NWg7w+CaufE21+caujb9habdG8gtho1nbv2eNGfCp0DwVScvPavSE",
+	"4Lv5ssugUfTd3txSTcpaanAAZs1WbC8NZ8y+fYkhgDkae89FlbJR7dEsif21O7SNlLVf6S0VveGO7d+h",
+	"E2C/Oz8tjxUgULR2XuDdbqGItKulF7eirevUkDL+mxeJ0Q/z57WhWrOM/sOPDF5EpwE3kmnnbqPS8pK3",
+	"lsruVfweWIe58/KGav1eqkonAxuKcs1yy48hQfA9DqyuU6JuLYglqNSpcdxTsQt3oPaZfQuj1bJSxwkx",
+	"dUKzpiUjUpTMiSlXsFkPzBhWRTvZql/j3czkt7E9q3Iv1UY2GgPYtZTVLbr09mk15RB/KohUhNWa4U9c",
+	"E8GodffS7zpQldyHTpDtQnBN8Lo4UhA9g+vdsuZ7nlI+dgjWJihb61JbnfOQtrDLrRWuKRsar7LXox0y",
+	"W0W7oNBogPYU8faACzsdmDC4GebL+iEl5bph0xbsW7gIrXxl8Pp5USAIqU65EaJ6IzkeOvb6xnms/Umw",
+	"oqutmef1glWyQdSogZPCHRpGEqpna8dvaZk8LODZeTMCjaVgTHAcQatbWtdHGFjDqltSU3sZhrYoeWCG",
+	"KS6o4lQ8SxoVum18eC+xtayvcyTW8IC3cUFKud9DKHp8yMwQ1ndOVMHiSzpKB7874BKvSFb2g7rDDsKm",
+	"etJXiTZE0aUfXdwOPgKNxmDduY9wh44Tp95uDsakP0T7WrSnhYNOD/orsu/daT+20sfW9MDAHEpKJMXR",
+	"xIZTL+gRb0B2ax50XWx9Bb0QKXtnR2Wdqi63MM6OQEwcAml2n1QSTRg8UkcBKjpKmYRItncScKelcycf",
+	"i8WKlbTVaYuh3FKRiyhCSMSaAXA+Jx5ctul4ipNQ+Ewc7F0U6/eGvp0/F963J51swe5PbUh2zBkB9kTT",
+	"jAlSsZJXTBcQlKXE3ZsKoe6cRXlqT/6dqYqX5gd7qbdZUx+KYSLjDtAVqzl7YJVd1BWD70t9Tc13LBkG",
+	"hlnbFy7aAivANwJzHumMgNQmrzEg+ltKCNymxmG3cOYoHqweOmlpXQkXJAexhTAOL3e9OHQIGthjfsVg",
+	"Gwhrn/Vs4OELUsrfEPv9hX2CBvVI9/YUsHN4Ryj4jM6dZjT2paMJdA9PDh8i8WFNUNNyhcZxF8EYyLSV",
+	"Ph+TGnsfUdyqd9ANdPQOtSD1GU63zbq56A08XoNOJIKYddLbKQLcUU4Cgg7IqrKXrRmHiNYuETHnWOdV",
+	"UvfgrCfihS3GpCaSTXBywXfhHdnxg9s1+gAaFPSk3+Z0+UfQtJPGzJca3AIf2Egm2VzChLjTdKylwGxP",
+	"h1aePmNh5sfagoAkrLdKCpaJPlWbVPbRJ30x3STXa6KtUidg3mQmCozSjBrjhpQUFWhB1kruiaZryGO5",
+	"eX+UcbqWqsyF13ZCHkTivJB7hue+PbiMtSEh/t1FR7n2sdPk14Z89mQYyV0X3ZNJfSjGCOTltBuLkcRa",
+	"R5rBlLmJc8HxwnuJ49zrhI7rxjFfuOKvGMeRxMak7eVRfNphTIYDbGaosDdu8ZuaCsGqk6et9QYNt+cC",
+	"2DLWID9rghTrbL2TgQd/HUYB5EMY1/j03HHrA6WFdFaG6a296B4yXhflmOxOc6iFOZvMOW1pgxSVYmpf",
+	"2E2VT+2hUpFrUvPN1pCNYsd0oqqixxkHj8v3dPkdl/DB+2PR7MmN06y9NfOKvvvw6OAIKqZbR6dUI1nx",
+	"GrBLELmDLd5wXiE5me/mq1ufHlYmVhleWyePV8Xo7psHJtJ+jk+kACrmgdZoKdfMWEPJYX42Sh565hT6",
+	"15Cux4Ri/9je8s0W8l3pPVXLw4lfhbME5h6dWrZqWke8xas+FovcmwcChJfFgy3i7wrvdQNOzzwXm69o",
+	"mbDg37ujDwIC4IsojnYxTrkGnCtBiM/2aLb70STbCzLbyak6XDzn6O0ZFcRIQLFYh1bRA7wjnb8SbG6Q",
+	"eiNpvdzQJqfdrPOetLC8Se7iUpV0QdRHZy8g05226CRD83/DjEvCwFRx3U3yWG+5n6YUPl7Vj/7NmUBt",
+	"WAo+xU2wMvTs4GVNxVvDmknvJXytH2t/Hf2giiBkfla79UwJfIx87gsrQvDGoCpnTTH1EEcCcsgkara5",
+	"9/KGqXtG06L2kwCVJYzfDCXeYF1QB2Yi1sHaoHhsUbH3vyDnCHUQrfHgEwNtvfHQf/qcgIe72Qc8cskw",
+	"p1m4JnQlWzOAgfh/9hmBa2w4jD0lZyDhMvv4I971c36WfkimFePQMEaS7Je0mqlnGrJ9dy7zDxDVkioW",
+	"R+7uIA5bs4JsHYDFZUW2rK7uSKOYPaALb+vD9kBp8IG9+P1e+RcLfCoIDTxhCrJayc1N/JkXAFft4tkp",
+	"frll5e570WAAgFYVt0+l9ZtIwNa01mx0gFjDILlftN3rtHbq2V9HpCJrWtfwx/U6qSvL2h5eyZ1OyZaq",
+	"injESwKOQLlKOQrmwFwGq6FxgCu6dXZ2n++bLNAPAQyz/R5XdLKnH77H6z//fLw15id79YHVdXo13C8F",
+	"qbgut1RtmF0KSla0InrfS6uejMO4xXEzHb2ym5iikwo/IckdupW89CGa2QJXyqwDwMudYBq8W0rsdWgU",
+	"wMEAdSSUrBmrQ1QvgN2sj75nVLeKJXGJTFTLBtJmZ6TXAJgwhTahqIa3suYVPSZkvnJQJMzEuZyb1VCz",
+	"z/O3DUpmJ2OfvXiRgWvYMed8srI1kF0LEAkADDr4RWIjoG/UCj4NhYFL/9teCeNUm8wSR1F4CtFXUjNq",
+	"15YLslayO5qzAFEl6+l0v73mY7F4YEq7czaZ9fClL6FC6cAAQ0+rW6LYutXMQVY+f/HXANlxV6GhUBHN",
+	"Rcnu4DJ7nnIXzHcoesiZAOQS7Uyezg4cGCCq50z1e7jUT7WVIy424I148Tt9t7tuZApKOLfiNe8PK17W",
+	"xHuT6kFiMCEkw7aYtrO+5qyTUYKze/mRGKKpfgSt8M515bxnB9/f8w89vzk5JnsO3rz0oYSzhwU2Ao6r",
+	"TQL6ME3GqLJ6ruGsZHY37PrlMhiX8IBPyPVu+fR87ri5ce+9YOg7KLArFi9bc+9SUQOdHtKL2dzVBDDX",
+	"J07g8qQ0tUbfM6hbOtfCoZotqdjUzAOKx64ua0KEcvTjCbe2F9oc/dpThGdg5akqSQIv/0znYPeKVrzV",
+	"2chinPgbuy60jwztfjlwvWVV5NUPjhS6Y6KwurNRcs1r5sIYHCro4LjRzp8nFWsAlS+SwOGBLMRBucHa",
+	"xZ8arZr/irBWPeB2rLi6ucjLmG7rRBYNcQjzLUNENiXzLUOgh3tyakRfuyBuD0C0mNCd1LCbr/G685Un",
+	"GKL2zVw3NU0kv19Zl0lCqoZQAkVHlcvi35F9Wxve1EeyOpKGqSX+XDgoopGQ/d/TehwtDD90ohidkN2z",
+	"0iJ+3K8Qv3Pa+XTX9Z5XdK9OroDcJDKSG7Y8Wk2dHM2KK7NdVjPi797sxzuYKxHJJAHWUpplKacj9HBw",
+	"OgPWOxNTRmztMr3nIKSXlRRsIoY7f8MEyO1cbG1DHwDTv9ydqOQ5O2x3LmwR6kEwWptetsgKTVh+tN6x",
+	"HGwaHBv7u1Wc/mtJAGvNmtX3+IJUvAasu/nrg5Zn8knDg2J8lFzLTgUP1s9oQMNFG268l4pot3ZfHW+n",
+	"hCiFlSm6KOnoI4ZfPpCGGLvmd5jfFBlNc0kAp6eLBoYExPisopZ15eJ+kPq6I1xoA/WWa9Kbvf+rlFlC",
+	"SWVqaOB3H+9zAQVmD0br4sk9Q6QswoXAwgHf2c5uXBtlvYsk9sou+rJDd9C6/mm9uP3HPJzHz8XYfaW1",
+	"j8sB4LRkYIitqSIdsLeW0uoOahBVdSpY3MvBoIvO5usYr7lPB8Eep8fDReBwz59EFMrRFAJSoqsCr3fu",
+	"2/dtub3DPeJX1pANf7CWLpROEMEOEC2m9QEU1O9/xCSy7YrR3SfsgQmXwfIgS2KkhCSlLxOKUrnDYpY4",
+	"R28N+eV0MOKdve57MyfWAlOm/dZSjFZ3RDBWIQYToymkVwY1io9cclR1Ivnpi1TQbMLHgTA12dCmw9Kj",
+	"Fq1adkdeIAODEyJEkuSKAR91AqaOiojVZ1gRer0izHNKGOtuQDMhQ/b68yy+tmmOWwe3O02g4i+MwSLT",
+	"emJgbQxR9x42EuHg/VdnDvS/c3Z48iWaQdgERy5X2iwziWarzBANveHC58rspj0AGc6asV6VIQDiqDgi",
+	"RE6uCyx0iEh0oGDJFTbOA+/Z+9J568KVuM8gVLBXAd5a5qpZATcnd8jf0dBDYY0j1lVCn8dV8qMXshH8",
+	"4MOk+vybvcZdu+Ri6fXCWAHKhomlRxvO2o1NTSeTTv9lz4I3tcM3ULGbW0cXEAljmgdqzqZ7eYtPe9vu",
+	"91QdU5NpFOUiA9B1vEW4D4mV7lAIMeQ+AfB5ttjWv2TZ0EMuo76nUAAPaHhnDB6ZeWRV2WF7XAqHtUkS",
+	"vEDiwB7e8KXWFE/UESOyfhI9gcn+8Eq37mGD9XRbBDzB/RStxHC++uolqQ1b9prrRGSN1nUibSY3IU8F",
+	"zH4pu8BeNFuHft2ye3lIw4PbFMZgdXRZIqoyRQk17VX39uo9HlJuvV27UJ3ojR7HgdPWTBO4L6orcdkm",
+	"zZiYr5EeWBVoNEbA1VK202nQe3fZeadnhKobmFGA7cVMqEu98Q/O56JbRmfXZaY/ayDi/pT2ED2QkgLE",
+	"zK+1Wzq/Thlx9dUI1801nFsUMDM3MSyGR1A12K9YWmM6wso7UGLAt4ROTcUOZU0PyRqokymOKR6iiczE",
+	"BAtPQxXLFCwpgS54MnE8/uIkiHh+5mMWq8xV8hbDiNIJDpkwPRnxvSxb9q+AZKD2IJln7QT2ifNBB3fk",
+	"04GPnwvdnHXIzIuGnB00eHQQYOzmu/z+bvO0Mdveck7EU8OITgZK8SR/UrcKn9XOPpH89aft+HP86aqd",
+	"HXGtWha/dwidq+WBvEBRr3tR3tiUsTbWZC5BGFZ5yFvWSz/fWZnje7zd07qOiDx0L6USkyhQ4fG/HjVR",
+	"96s+nP4EsoFFsWgFmFepemxDU4W3HQ3HB4M0qSCrBeLxwAVxXGnolUT4Dat+QtQg+coD5WlwCChdiNKW",
+	"VPiqZYIgXq5z9EI8YJkhaUuPKdfnsJ208N5vj9PhEaxud4sTLUXwMiLnAr8ztb0DBi9DYhJqAv2kOs+D",
+	"b6DGpq3rebzEb/Epj2AlDpx+o5F+6TLiGEmxorDnVVUz8tcX5P+DKslAHAMVlGsl9+kCmhzyRB6ysJOM",
+	"sXVWhcxgqbFOGd9ZhIGFhyaX8cFzV58yPsYQfSesyFLSNExgDgPjS6Lc3nkiAk12XFRdOYdgrPJsBXZf",
+	"jPkZzmDkXU3uiB8ZFRpV/ykKPk/PUJAkGV+akO68MuBzCrxPMcHxhMcKVLcrq1Ik4hhZXWviAIEfXjvi",
+	"0k+tGbfnIvw9MaNnEbDNqYQAAQvEDxeU2zrE8IyFhss+dri7XJbjsJV18DmKPjmUC5liNbkVuySUK+dn",
+	"nVkOl+cdW6dFFAtjhmUjtx7JhZBsK2gY6XV1NOhjNYppHbg1WuEKH4fykUj86VmsY3jtYWZ4DUaT/sho",
+	"oMZlxI3cMKBCA0WNLG+3gQbDfQyhPrg2+U2XVAbrKsvKsaaK7PeegUOu1wXUW8LJSlVFKvbAoStAl5Eu",
+	"Ak0Y0CuhKZImT1IsVdnvTi6/nnYILl1KsUr/wOraDsdKNdU75qIIG8pFQZBoiopMjYbxDkww0KMp/Tw1",
+	"o5EflfAV5/M2pZAkAP4AXZM9wXz9UUAxh1o5x7YU1R1EdbmtKGtGVVx83O+fwKoNAHj7HPeukDiqNob/",
+	"L7uaY214XS+jyuOovnhUe+w4kTxRlNuas4j0Ly1I6pj0Yfp8yPeMCERHeDrLiQscnJ2gfOGOI5/6nQgY",
+	"uhemRODbJIm7Y91fK6a3oB2B+OeOUFJRtXPtEw5bbhhUsMO/LksmjGKkkgar44H5BqrcpWD+8lXd6i1p",
+	"uNgtw4WRpQsXQbQe6uKj58KaA4+/fYI1fdwzgijNsom/RWl8hE38LWd19Y1SMlH/yT40rOxDgrp9Dt1Q",
+	"EvpIo39TSmEULQ05KG4AZnyL7tA/Pvv5JoTLRk99oHXLpoGh+HJ/edGNNCkUIVM5+sIDxso7x9P5fwda",
+	"78ZF4iMPbPzv84oqD+jXOvYv+7DkuKViJU2lYFZJ+Jg9adxhYCX7aI8SF6iZl9F17/uKJtP8kAxJmlJI",
+	"LODeCPayH/mj8gTFIh0hcdFiFx0YsoBEQZLx4dOW23zkpWMHQ3sfqKcSvOwiolBIvNTe4AIajyzSHfrv",
+	"uJa4DtGLCpSHUyL0Vaq8+9zMRi+1MJ98ZdS94NxbL7srbkpwIV1YIlEwn2A+tRzf0eZbKIhMRSC2stUM",
+	"2C+diRJ2k0c1jTzkdXhYCFihuAJGFlMVJXIulpKnY2ZzsybuXeGG5Pf5Nhoh1IPQ5y0X1RIjKv5vssVo",
+	"nk9lzSnm+s71Abi8lgue8F0Ap/Rn87wmIIJNp2V9lTBL8biEsAhGCUPimBgJgL8AdDkPncGYuM+oU3Aw",
+	"5g16sPi+A4MA9AQ+x31XVg7uXaTtkZN8OuVYTQtuNPZeai438kOK9OIVOHc6MDAEPndcKdfXsO/JWS/L",
+	"ri/dMHSz+K9stIU3Sk571fdxm5r5pnYs7QlxCJ5QpvuLc71BMK3/nTzuZGtqnqSR7D3EOudwbqJO4wpP",
+	"V4is2udHQcBZn/YTvjaNmXAuzCzAcdfnZQQ67rWr8WhS7al+BOMQiLACQIRUETnPBfxGZ2zNyMrMFaFo",
+	"Yp1ZYXyc+rQ1iiLYbWvHVe6ErecxB/okb7uG5c9vpp9WmqkH6qMsZ3iW5+kKuxDZ6s1ZoPWZJFNeoXjA",
+	"Snhx4jX5abks3U83pyq4ZDfVZ2mJwSoNnfNEHGfmfOYT1iPiri6T3H3j4IvOnN90YWhQuAOmIEbFxUcM",
+	"3Jw9Uy7R2rkjPK9uO6ZJ6DQRzZsjh+OMrFsFOkuu7VVUECSoJbSuISAS4qgAJ2MV1K34jMg5vlZGwwSV",
+	"clJtvKIpeN9WHkijaGm4ZhXxjTEPWwkYEY1cDd7uFOwA2mqPB667a07V/St6WRzN19y/iuqezsikvUJK",
+	"Zx0zG40TjCEZdLKiitWNj8UCZ/FUqiuZ17B3ZuqPHGd+BE7DNovBoPVAVMg+pfm1219/rTMUtkLy6Zar",
+	"f4OL7IZQ1fSUvKGHn5SrXrC6Otw0+LDaGm2tcq2N1i5f4lrTHMSZwOEoEp5QoFLzOYmHN/46MCpSGQDg",
+	"ulXE/kh+kRw5IyaYhXAC4smIRhR1KHDr5F7t1ya5aZ3URc4frTGqfQAcCljgrJrehZXc3PinPYJO5BXX",
+	"RmLvmHHYQ18hOgOx/xCgG4WSxlzlJzctjjaQGY3P29RrzEEi22RIYYb2XpUDVXJznSEkQiN4IIOtGGYi",
+	"KRrxg8exzDwfd76FItIhAeVGXOkVFXWd1UjRRXhOAjjwkhM4jglykayzBcAj/JY0L1Y0I/OZyTAYdeqL",
+	"fLjqMIfxZIwU7tEjJxyRwDT+S6ujKvixfdUhz1Jh3l6RRFadiUGYrr9aowVOxPHCpf2Jy3EKB3hkWK6k",
+	"5EtMkQyOcSqqLGQMOs5A7xQ4T5Nt5vh+ldkSfL8iXLiokmkVrQcNPuNs/uwMfZ3JqvkeDc5m6WBSR9nm",
+	"uiNfcu41barkxPcAq2TY5fZCPYOR9NA/7nzzZJhY97rCLVNqWb/vN4lqW57sy/UDT6g7BxM90RtSPjBV",
+	"tWnY50Yl0YaYgLE/dmiAwF92RoIkXDrrwPiBG2vfpB6040kRx3ECDCw1wImX/cBF9b1Yy8nDCR/oR4HQ",
+	"XD93qfX0HzIuddK63ad0tvUsAkcz2tewdoqVOylYVSDRXOjZxffgs0jNYnrgVAcKzzV2GkoGV32EvCdX",
+	"bHZ+zU5BWhI2rWtDdzlN5xwMmFtFPC4fWD3j+tdwHaq9VIc74K2Syi9DP1GH4ERIR7fOCE1gtXLAaLE8",
+	"CwRnPW6exR/sHdsWMD6Ae9oR7VHVQDUD8oS6xjEbZKNf8zqdg3avm09ZvWX1erpJtr0I2wWU0yBvuAhg",
+	"QpNxunccK4VlXWUPL0d50lEDy4NwpcmJlsAxTOmMdnCtpquc79nq1G4fiJjb26GVv1uIqJ/HeI934naa",
+	"X+hUZNcVfBOEuMFhe0zUzK75jLrSATGPY3lGEQkAcVQKfqsG7eSmya1lEbRkFxX2OyFM9gmtewmHzvXV",
+	"3hBU58hXXWG9NrIhTb8Y43fQkKcUHlDuwiCLIJe+NJVp00VlcDe1qW7r19R9T6QupnhK7CAvJSpJMZ1n",
+	"BHWEKtzTul7qkmsNvNj49wZSUsWitlo8/G3T8rqWBndlSPIvy5o3rpgQmwAvVxh69H+tON1L+Jc1xxhM",
+	"qagpt8uVxG3pLgSQ4bExvFw28uD+gdcPTC0FN8q3zFdCG1cZvXYIxxVwRi+1rCgCH6ulXQkA5BYLoxiF",
+	"3e5ZVw/UMLXUjQLczZ4Bbk1IsdQ1b5Z7cFZCwIgd2bJR0jAPdqxabZZ7LDnZUq6WhrM5AdlLgY0+IBsb",
+	"jmMDb6Wo5g8s2XhiCwzWoDyuYaudufvPO65hh+eaAMs1GRxhHuvu7FNNeUX+FI7YP09yfg7Oi3AwhPnM",
+	"7KPX3ujraoEEhhdBRrzrM0MsXrsz6WK5cHw2Ywct31stzdV92B6JkGQvsXyrwn6ywNoWnc3wM+LCU77i",
+	"XD37i2ztp1yHyQOn4Bth0jQecwQWHxG6W2CAd3xk0XpPjOJMuwJ2KLprm6SPO02vMj90Yc+D4wxsf3Xs",
+	"lymm4llyz7CGMNkLOokoDP3LwE406ohRsbhraK8S8twONAnqBmuCvkBGXxcKkGuYbh3biGarZLvJtO70",
+	"jENnyFCOB0jbQ2R3UiDAmA31/1DRkcZV2quXw05iPW7OaQa0JG0U2MJeo4VyAZjf8AVBtgNW34P0NaIy",
+	"4+FFNZU9Ye469KBcdts5pS7j3TnSUnP1xV4+sDkMJKeLkGZHnc/amecX3iRF3vh2xXYJqjv0wl5M23uw",
+	"7K7wFZY6qsyAaXMzkl+bS1yXa/oKfeU7d+6z0p//0KH5O7JdrTEJVunEyY0A+4ttOofP747vNEPRZdR2",
+	"SbahETdCnj6ue0rCptgsn27hs07cv8JJmjjmcBOfOHgmNu6wjj2obqewg4pNqmD8kPwCpgtFtris4yl2",
+	"hZ7D+IFirhMTBB9brL0EbHY6sed64ycnzLXeT5n1YGuqY/oc9zRZEwhEUd3b/+hwyCaqiiWYL/a4hsqS",
+	"NOvnzNoXFyOyM9p9nH91mIkTHRpfR7XDuZQU8gqFJvZGEiYqnx0vWzPoD+YIu4xEB3mjJB4AWyl38yqx",
+	"Xne1hI+oxnpNtQmF+AlbshWVjJrgAtw0jngPSSQW6eNnJGNn12+fV+B83pHD1ibdWPzcghXgwpxmypCa",
+	"5Wu60iUh9lr//PQ3hA5L0bEJKeRUGUZfoFrBjb5xRbYXiBPcj+KUjge8kgdgTg7JW+wE0sd1jXspyhQE",
+	"ZZxtgSCEzhUxn9v39TylcoLf4rVjzDkDlPfeW5agQ5y6xYaEB+RnHhB3n2KzeOrm8pe3vQFijPNmxvHl",
+	"4EN0xJyAqqcLOt8S6sEtq6Pv4FkQCiTNq6PrD9e7n32gpamhUfEzKCbFLnNF9AB0Ew9cJ+opaDPHSnnP",
+	"sSaidqXsc+9IsTs3VJtlQzPp00YxnVHoyGTg6dxdsB7LDWhd3xGjWkZoVaGTHDoEA80vxYmGBln2eNvS",
+	"h3RyQm9pM73h4KLL2pD//rQEKZ2c2vI/MireVr8r1vtHv5mSFeieZMhlKiC9ZHdIEGvVkTRD1hP7KW7l",
+	"QZP9/i70Uywc5K2hWjOI63pWHYz8sCMjHn0ZfDZ8x6LoKvnYcTLU6uBNN/hdFxxGnrTlI06Ol5ZQcY2q",
+	"KcDD3N8hIORqDcNv9i/+ByRTtMp2Hj2Cf/WjGBLcQ6rXQWkksthUG6/xcPV8Owq74gWpmdakD5CLgJoD",
+	"aOR8UqN53FPj4SrIjyF7E4DOBLeqhu+xyaNJkyxmXjQ3TpRC7+UYq1ZpX+3HHKjd/YCZW6w0S1N5Qa3D",
+	"aTKv3Gymj9FuRFfm8grNA2twmWBkJ02dHx2idki3eIr3ajbb1anvPCtQmKxIkF7pQVUgNmiuzsDdp/nd",
+	"UwIHI0jP3kNPRbUYVQCvt5IHMTPG9SN6kI+JcXXU0I+KKOXjQ/Iwmyma6qu0ZLDPwRenpv4CBuenNquf",
+	"1nxKe5f4lIiKCAeRm7GXbgr6e+kNPYC2q/iGmzvy+tWnK/j7PfwBas1LKSqyBVI+rMKPS6hef/vFoli8",
+	"/vZz+O9f4L+fwX8/XRSLe/ffz+C/f4H/fg7/hbte4X/h3ldw7yu499WnK/yfvdT/dwX/gyfBtfdw3/2r",
+	"L2Z2eK3YozgB7BSmN1lJxdJnlUboAOwqQ6Soj2P+atRhawl1dWjhsw8mA2a/gL32XE7y+dy0QF+BAanU",
+	"VytGyy3TES9Fd3Bg5CkYsEZCXCEd7mxntIVu61Mk9WBDQVMQ+zCAMBSeoz5FoI5oKKgDGfvmrarTjWYV",
+	"X5vkL9gRP11qXGUqJrSZ6HmYInU227RPMlAFaU2CyOcgXm7iu9LlaLWLTtxziuYSitAvITziY0t20wHv",
+	"LjeQr9tn2UGtP3synnKibgi6LsfJnzPOk3PIOefQpmSYUiYo1ZmolueMZJ1hlQGYoF2AWyRPBHKYglCi",
+	"t4wBSyTQxHhHEsrGyIqKHSmBrtCtRgE+qqrcdTFBcppv5jTRTL73QRHKn+4Q4mhlpIg9pNEW2Q1yk7Xr",
+	"PqL4PjkMT/p3sYTMS9B1tKVxW4R5qKpTjQJiwUlQ8Ufu80Q0EPX2rJBhRqZy9PvnnEzzPYbO4886s5j0",
+	"wYQPAlxAsqD7RHcmOE7v00sRo6KziSj7IT9Ah/pHpyqwn8/SyGU4WObxl7gY15i9RLR1jXuo6xZi/w3B",
+	"70a1bHb407+jWKgZ5m13NSzZ3MtPcW/5TbEYT5QbU2553nqDPGT6fEMZKSF6rJsa9MpKyZ3PAUKhtwBa",
+	"j1km6FtzYffung2qr8AIMiQEjPz5Xtq227DUzN2AHc/nAHko5Q6PDiBiKFydk0uXVPTo+kJxRXyp+ezK",
+	"6zRZaELxIaf8fG1yYavZ3nSmO83Cvkt1me1vvlmtS/5N/eD0Vp7hzUaH22d/HOdMort0EC+/SmE7wA7K",
+	"aR+dI6Gxtt1Sl7ROVYth99TA/kdLI5UmL26+KMiLm//8oiCfFuTTm8/sH26+QLJ3DslcpA95poH4W0Pe",
+	"IFH/mSdOnMVF1qn38/vF42F5grPrgoPCc8s41qpoZk/1pPmb6/eY6khzhh9eM6qW5/YGOsMbZ1TVfMbc",
+	"dGot1d1CSOKa94Daqp1K7rVSiAlYzl7XHEFGw9TSW4SzH5bvhZdGZ0NKlJW8st8HsQAuIFN2IB4WMKZ9",
+	"PyP+AJ3+JuMPkG5z0BzwXTXlswPX9lW5z/Ye1txA7YW9YZBG2YtbaLg3Dh14/RfwdYiFwVmKljy56zy1",
+	"z/ispTEQhThY6TNNvL0WovECUt6gkyGaRtfKzvSMkhF8+yNKRn5qWLqtaUjNr6TcEW7NBeizC91QMJnt",
+	"uwO4fPi42UmK4kCuiZZghtxhR6g40Bb1CcLuj+mWm6lGpYGgyaoFVkFXIki8T6OmHfqd1ukV9ryM1yUb",
+	"vlam0VkiA7qQ7Hekpq6spT4jI5Xj87HPd4CkBOaIhpZwkmkghMB2Jb0OnINwmBX6JdBPTozpK3vlV46n",
+	"stxKGeqhBwqOW/mCF2+YYIrWpGS87nVnjE6NNKc2IMHsZnpIF6AixU/63tC7kBpSM6q7EKKPZHWBowxb",
+	"hlUey4kuMBrahrgp7vDsZyU+M0xpWKkNqmGPXHqufUlyuDHfzmlcq2eeYFQQIxlhotIY/AZzEG3Ws2m2",
+	"5UO6e6fvSMcNcJxqJDktTgWyZzZJjPpSJ/DEA5rLPtRYLGWbSMysqKgAELOCCDPqZa7JgVGlrZ7r0LI9",
+	"wBqKymRYKDRDdGDybvt0MfVIpBM8Q36We+2a/ZnapfoHolvE+zulr94kKXq6HkcIMBOwg7CtjhSlnwAr",
+	"phCVt79CDIJLkSjK8mewrxAeNo8+gb95c2Gjig5884ZqndsZMFkdkC7YD4QjqSXR0FiTuouMbAirNowA",
+	"eXsHXe2ZGRVT9q4FVqvb5aqYnmNmwEAfYWXY+9972GtfyZ/TgWkmcrbB0eLVack6xPGz199ClheyuJCl",
+	"nRUhewPhx8vjYx7ZMZqRjOINyCs0kTzUKql259fAHKTSZn7BWpJ2ym91fFZmwn/y/JR+1oEy39f21vLA",
+	"VPjblqqKaTP6e43MfDNimJXc3PzkInMX0y2+qalI9YpP2p9bWq8J1QBC91RJlCDrJDCJUmSfhe5rEETz",
+	"2Nik6bGqZbnLl2YHEiB/HAO4NqrN7gSFJ73FC5BTBXFZTWSIcaq+T04EHyakgcBhsrHgNRvkblm5q125",
+	"3KyHvdv6rqqzurJA6WugxUdV6+LA4KHTo0vMz7adayq+psnK9HPQTxsmTH1MBEUcI6RgxAoWemlrxTdb",
+	"g17bigOSA+rVm7ZpjreulLuqnJRKZbZkxTZcWLew4948wiQkRbWj8B21TXIUJgEKnb1/Rp/eiAMYYJ35",
+	"5UKqW2fnO6Zb1xxRqt1s7lBZV6mFAoDueOpBRKTdA2TQxOdkUtUXBqVeBEUnmVdBD0RBOmNq3uugeCbx",
+	"rsyZk5pDRcXumTWYlT5H7AWrch+aBfPNacrs+zFrxpZGJjjEOYs4xHfcxM0bDFlzAxj9cyTjLWPvZJIa",
+	"oOYPLM3uavckttBwPfjGrRAbfzilgnLAMgiddLYUYMyl3O+lSKn2wCcwqz3VGSxj9tplrMDT5JV7LrAM",
+	"AEOJ9i6/GbdIBzRPV0tZv/Qvm+wjNewD7UkLsOmzt1Ci5s+udWK3ZBFF9DZQNTuXB/Z8dyiHvVkEQmin",
+	"kr1u6tYzPqaClA7nMmkzubNiXOrRndoncwvusvMQCUY2M/XAWTvGyGYehBkH0LmNuZlJlzTn8DhuyNbK",
+	"xKpfSG32T7RLIN+PC2/MQ2xE7vaJNlWxin10oLJsjU5+Fe6WqP9NzXesPmK81pV+RLajtRqx1OeWuHIh",
+	"Q+v6iAYGFjQkghdut80P9syBL/2dqYqXodgX2wjs83HvI35RzGsTKesTih4xArje+7vIhnYddCkxvHmm",
+	"849NtyewA8bOuziPfM88lR+iESG0YTVuF1fvTWci5HRGdbDDDXnJ6MbaV6F+WvMdIDN99f/xoSC//mzP",
+	"Cawozq59lE+PG6wmcutvIlrmqHWucE1r11Ka5VoqV5ovxdLFRqRYumhgTbFOwh4VMxzONx398uU+p5Kr",
+	"OsXbWzHj9vbowGdKyTOoQaL2qKluLF1C6GSzKneZKxBoc2zM3NRp2w7/YUr64Ff/mPCqws9G+PakpCm5",
+	"5jW7DIK0opotqdjUbFmxTRpIzZp8Nufi0mVFK97q3K+G9lvnRyARrresWs5tfRgzyw++NR5D9JX+5eHb",
+	"hu88uQZpzEgpqVnWXLDlFoErudnsI+SSijfRG2HDzCjGknroaO4e+WTZZdomG74J5qmjsiJheHNSFIdW",
+	"g3tskZze4eOidycXsG2a49bFKYcweAghPNPufDMHSfZSmC14W1vfNGi4s6oMrRxWjnOjyZqxfLFcgih5",
+	"iJtTcj/XgONiSZeqV/4Yaa8OSjqRQXbllsFbcADP8PT0zKrGcXn0K4dDK3Y7e3OC8+5Bj4jP/5e1Mb+s",
+	"PNX3IOA5i9Tsy0BptmIlbXVa65dt2up60WPyk8BOnEzHcb3LmPfU5FzrB8mnyw7+DhcNFzawp7mBd1/n",
+	"H+vGlFphmFUfRB7tndp6Ao5JQDp6ADCSrYPvrOlkBTXNuBwBsZH2OOxjK0UPIpvrTPZxMK4Do952OKAt",
+	"TTfO9C3L88MbPGh1JAIAfaOxbJOd2APIA+Pr3FhPgop0DsRN/GzcgFEOaeC3IxaGOeMQf7Xrv0VTmFFV",
+	"H9Od1GemqWocuX8w9W5ePI1uJnzZUz6nFYTtEga/jaT18oTJMjcwfV62PEWh5J6Q/cLLrLkOGezXtkJe",
+	"K+SBTi3iSevud8O6DjvR6cB7nveQMqDsLq78P6BaKNcyVXE5CRB/a9/+Bq50J84JEmrQEVgd6xRvgSz2",
+	"Sf9+REP7RFV8pzpZgVwig980NiRuFAUDuKDwD87yKSI2UTlc2Qk/JXJFAvC+E+aOJtEZD9HKnVAnaceE",
+	"Blvo1Khjs2mkFeaHr/qrlbR5zsiXtubeGiSp9MSc2iWQ/nto1TJcC1+v1JMKHN0ApO6mLzXt9y6nMzRq",
+	"zghgfEWT05h3DUFwgkKGEm/rFRFEgXn4TL+rWGZHhJcUOOb0J6YQ639jwJgJ2H6CvicG8KzLE/G5JGlb",
+	"TnaMR4qZ/O/530aFvb44JH5k0R9B8osj5uOInMnOUisY1UfXgsxF3uwBiX/UgjbNDD/HsH3D1M19R2d8",
+	"tq+Dj4BvDtxn59V9n2C86uGheYj1yvX6Lpzcvux7dJrnDP35VEm6yiYdIeIJhc/sgUPz5I5zC3OJRrtG",
+	"sJMF+ThzxxTCF4k6kceNIwmaq1d1PYTcaxA0Ybeiolyk4gPYvznjPwBVa3w7JFI8+77vBd0mfccMIjd6",
+	"Voet5Jl287GzA/b//EJDdRySFkc7eEYNaqiHgZTLZVhxnNoQqIhGld7VpVTVJf7EKSKDa+WiQG17JkUr",
+	"EpBtRqtmTvrg05StEvjYTsV1T5eZn9Vj6GrF7f/WjJdFX0eujoQdkzSYjivvDDLMiG3vbArN89/Wp/47",
+	"48aI++9RvJ0XtSA4zUIAVAOwLlxYbSiMt6Q8yUpfGItFkAPPM7u4tT7pH0OsCVCL3XItVQ5NvqppBTEt",
+	"14sOLq1unSCv6vbRDfoyxcMhl+qwKFGzBlSgOaXcigwDsp24ihqmXXiNMTGqh3KZYko0Mx4N6NCMGHqE",
+	"/mLVHWmF4XUEp0cIBXeZbGNXBPq0C5Yt/coXbz2uJOs+xJnGVXdybZhwtXcRQBZxjgb6yGn+ASujMfZa",
+	"Q67f7gI05gqyYkfpgPXQPB8vDqiHdP2QN3zxVAXltnQMBQdesiX15rT9H2CF1lIZYY1h+JvZKtZVbNv3",
+	"hr+EAU/ZyRg+u7n3NR1nW8mqi83hQy4LuPn6qOWw4iUKUzFz0mtBtYQno1F8nzv5zqiOj1+ZfkHRq6Af",
+	"fEVeEnNhhJVidLdkD0zkOBk6aoUucm+dQ3QRmC+Ti+rNJjkXrlX61HvO1Dr1rJMReCWwxXVE7KdXalhY",
+	"lBjL+M3FeL7zS6ZPrdZ03oDR3Tf2QkRuT1rjEumiJsLsrkJKb2nqmBwkdJ6FKEJI/Gxc0RBUHNtlLcgL",
+	"e6h9mk9/T438O7wKLGe14SJbvYrFn7lGG2u7uEy4Zm49zJeQWOHkXGYHzpuLLPRFpx/ncWskM2ZQndEr",
+	"HO5B1aPw8YyUUpf0e4yJYGUqydrRE5F4UfrSFS1IWOnkXpDJFMZWkla7WtRGyY2ie2sPaGacVRBVhhiq",
+	"gonQqzbTzNpNO8Z8WyUp90wlky33bWoYDa2K2Iy0ogzxdtJQjaUoDa3uoDlsEfUudnyVFa/QxcDSDTRh",
+	"zZ1nZevI4+5I2aq66Gil4O/6jgBVYtcDWRAZq2kkRrCTe+dqm90gpNgwOz6nsyHO09xhbUWB9oaQh4gb",
+	"f0wvGcoSIdPqeUBcVTBQO3oix6Ir4ERmxSmgWstu7pH24HyQWosxhcDtMEapzecBuR4lx3zmi2F6o52g",
+	"VHlbbt0OzqF7y9aQjbQyBB2lC9JQReua1STmALwj+p8thYqcEuK/vq7zmSb0A9d3RBvGmoJY3wLqbqAJ",
+	"ji7bujHQeh9uBzle2fcgKKbDjWDjULwKMyHYOMo9YEoorNDfuI+9QC6Aiu1jmK+XbcIUquhR97jgEkYC",
+	"135S5EEQRQ27w+3SzbfvKuEZMxIV8jM4GdEHOlBV6dPIsCvCzc4HhdnjhmkP+hrMl9jULI569eTtLPR0",
+	"jD0bdN5EdKz390tJDSZOTk+fzw9Rxehyv/8sQx2LFylebbJRLR3238mUFV7VB1BPOJjaC3s0yYlBJT4m",
+	"wj+GmYvh0H6dk/qEhejMKP81M+tVMmGmY0uBpGNi282U4j4BxYz+m+H9W8cIMuvi0yamp1GdkRWJW1pc",
+	"tPUCW/Q51y/tyX/2TVCwfw5UlBq2PLfn1El8Ke6F+Wdxp+XPq4HrR+yxnt0VlNjDDeJarCJcnFUbEbW+",
+	"UK0oCNUxlMaV7mKHvHOcCjfbI+qqVgmrLJauxm4cf1pTFRyzVgkdcTisrG8BmhQ2MZJ6JUksB9rKqof+",
+	"yvdN/7gEo4P/+vhsLGc9UQ3aZPBdPc3WbxzYSUu3JGlNx94lmtOf2TDeV4aO5ajVQKVl7YQ1cG/feQcS",
+	"iuAXl8PyAkPu/jTg7i1j4j5pBAfLdqw955eWzaGlvc+2nlFIdXbCsmUdT80YX9o2S6Nkm+ZQ2h47Xwui",
+	"l88w2NA2oYXXnlYsJgZAJy7JQ7CVvJwuZnzpLgNg3l5mGPOooUDXT+w1QhtFkfVFVL5B+EEQeog3XBTP",
+	"t8c6ZrLmq8LvaPMt8pR/zGHRJhec66Z2upP/ypZljYTks7Ux/5W9rB1Dyphp74xa4AdmmOKCquMS2nUk",
+	"lC3+O3IwI2tV1DRw1RpCSXgKp4IYxajR59DjhiZsw0/BwOzs2RylvlGAInS+e2BXLAySNViFvlik5ii5",
+	"uzyzbFd3pqh7mwdwbqHFonPnp100ZGWG5z6GdebtltXrHkynNQY/zREMQfKBI/Ohbpum5j6/Y5z1OqMm",
+	"AV/ziIqEtxjEuQR8cAG1iRVoACqxcedZ1GmCZVDq/XqsmNZCHpZrqvJGQsdk5SNWByYMMnIwAV4Xlv13",
+	"G82Oxfp6QEXC6hpHRlwiXx7EXUAZFTFLDNW63fdCBoY3OpAAu75Y67auk+G52Z35c5Pusf9Gyl2CMMbw",
+	"fZYw5god/BXgWJ6grD0GyPSwJZ9/nlDFvMz2fLHrWlNeua4gQ9+9++joFS8myukRTu8+PamkUOretvs9",
+	"VQmegQDieXSA7tQ2uUC25lIVRnznwf4fm2RXEbA83BpSNtBrvNcg0dM+pkT+KpIyOj6l3enn40NSUtUj",
+	"De+hgVFmRm9zsxxRbOA3psXS2zOJqins7WjNj6qtDXG1FiP4AVDduZRwLnIL+Ug45h0dgVNMa4eH2DL6",
+	"4IiDRysEZ3jy+VC7RpXx+JVOyW2pxvGyykMlJ/2+8J7kRO1pXX+VOmEc4aq2F5CGl6ZVLLLZBGOV9ocG",
+	"upaP5YtQtasZT5jVSrbNjDRj2/Rt5gHpyf4JulDuT/eclGI5bIkVfVfnR+fiKjE7SOZHcMqzcZmzGxcb",
+	"Oa/62yGQcGm65nzu9gTFZxjn8LsjezpMVycQWbG9QhVAEP+JUoDH4/nfylZU9/Y/KWoOpPN26l3uHSfn",
+	"RjJ9i3Wd6AQVVu3bv7lkXv/LpVhi78JM3MDeNHFFGN9E5Dt61eC54SGZSXA7reuTBYWJISxrRYEqAMt5",
+	"e3PCU2Da8D017OatD2qd7S/4R6DT0GB+/gwM7Nf0qFFXA8JNEiogZ1yQlQw1I3vCRQqhf06lOXKTnQ3Z",
+	"9vBzmV6UrlTtvM+GG/tUPcOugpJsuTZSHROYo3Hv8awOy5Y1he4rw4yE2tPQbcaQDX+AHkZe6vB38Mv3",
+	"e5pwVxK9zV2QtMqVFEY1T4nG6hXPf17z4ovsT3/9YpYG6l4QHhduTg+WsUF3uNBCeY5nDrc/xjM3VFTf",
+	"C99S+AzH/Bd6yCCMO4f4F3pwWF5oNZDMBLCkIj6EhgWtMVIQuOyObKha0Q0rCBK0Av0q+sV2B4Cxp44A",
+	"g4Xo1YpWpOZAGjdiZXCPAkJaiG50HMutaOp2My2Nbgr8RyTX18h+GTq45b5TNka356wzPOZR6yybazSB",
+	"4yZ9YJ1VJ6G90J8uXbQXnUlq2KoNE+l2uCNGfiIVQoOS8WNHpzWOlnNvGAh5iEh6nebtRR8aetBE2zMp",
+	"joacpubCZiXuO9zHpwTrHd0x/b3J9SoR7BD1K+Hmzu4GbpAXFlDUjm5s3/76a81cY83g0AVpxdzTQfHN",
+	"BoOIHQGtNbK4maYcr+Tmxo/2EVxayPY7+tyfAMru8FY1PcLOt3pAkkqOu6I5L32Qx2LHdHyGa51ibXYo",
+	"Nqiq4eWOVR0kXSdQsXGVQS4P4yWGs5J5fs2dXbaIBTpqrBIHMKOc2Db9HXNzZewYcmReEP2Aw2QkZZE3",
+	"PRVXU+PNT080xWY1wHkHRPYXK7l3TlOEOL11Kpa65FqDI4N/b6D/S7Goqdqw8LdNy+taGpT3rWw128q6",
+	"WpY1bzziEQLqyxWynvq/VpzuJfzLmiOrWamoKbfLlUz2mU189IU4rfirX0Y8rn3ZPkd7BjmZG4ga8rvh",
+	"l+SzrPZFPzVp0AyUswzYvyfjYBXXTWvSzOp2szSKlgYsGqY0qbimG8XYLboD2DDhnLDbGk3z+TdsFOVi",
+	"2eYiiWAsEs1/DVF/uCEDY0uRVhjA9iZDoWcdyVfNzScbn7izk2toR1Zhq5NIu4VKxeQTD4JlSlCfyphI",
+	"y7YDEuB4UCCKILqRPOIkJPeAOl6SB5u9kI8PgM/vN3GdAHR4Smq6YqbXtJewYmiPRWlslwL250CcxEaO",
+	"Jo4NtihAYVy/Zdoj/kqq6wcczM0PiCo5W2W7+2Ea/u55zIafxMvAbmEOkuhG7pjjHYBk4pERTQ/QdAt6",
+	"2mH825drhro1qLl1/zzxWRAEvPm7Y0A7+6sQmWS/6T2tXZuLgYF1ouIIShAuiqbgnUV4ekp83kOjjtfJ",
+	"TmZfkgOtd5+oLuKHRQCaGWNNYii+vO0QX3AJNHJkOqCWiZHS+plQ9DcsmxtyBFyEHZppvUlsCu37OuUP",
+	"4feM7RyOxAuL455HUjLQXmbborFvLRow53Qrkulk97j5oV7//uFxaUWB/7NlLiWKsameI0ENuwmvu8SV",
+	"8FL0PqBPziHK2lyz018mDYQj+2+BZ71fH6hfrFdT+7gV3Oib9x4Jc/b8wP04QVupM6VEFaO19t5jty8o",
+	"ciCCTtUun9lF+VayOnrNG2hC1kxrmPoYiWNV9MRnOgfrBgd5wXd6Dw2/NMmAcnRV1Caia0u2xVTykAhf",
+	"IdTDVaTM2xXb4708JDG4TBjmSFROq4BwZYHDSgoYviedZZSCnW4WO4f8tWvLFrvDPaCInZ50N1DUrmlL",
+	"74xypLWsa3nI+O7WfMUXIaE7VIp+wh6Y8F0toUwFWluiGwEJMywUQ/gx9n863Zx4bEo7Zl1J9owZjAn9",
+	"juVSs08SJ7Y+EOChAX5totkdC9hHoOFdy9RpG2G4bwNHCB6irvTFUYfYBfIdCDyVakRJxDWpWkz53xCs",
+	"C8BV2fO65ntmFINmk8jcuOM1lDzqAmqQdHwVoUAGYN+xsZZUxax7qAtHu1DSmonKszDcEKBZx1c1yOxO",
+	"Klm2ezvZ5E/3374kf/38i//8s4NR0r0PPLG6cl+mjZQVBnIijljcZytGILZ287/BOOUlE6iDecWE4Wvo",
+	"Wrv48ft33g3Bv3S87ItvUduBOlXacfHefHrzwlPB04Yvbhd/uXlx8xcoSDVbEIfntOHPEfSL3CwMdKjd",
+	"6oC5/b5a3C5ec22+ctdAqrGRwiFbP3vxIieC4brn/l7Y5WvqKuxP3+P58z8C24hDNi3e2T2LTyMrZr34",
+	"0Nq4IIJBVxBsNmedGakTH/Mj3TEc0B/8LS9lc+waMwt5QLGALjOuTKs5IrAQ7oyX6vlvVgw+2ncYx1CT",
+	"/tp7vCB8cEMV3TMAit7+IxGJpG56waCE0l3ImDihcy5wpzHQUkNlA0k2+sFV69z+rxfjsPfPoxn/bKwt",
+	"vjcRJRvAKh3uG/Lzdy5a0LTGB0vt/D3T1ggpGdAQP35t3rgcEoDhU6+xQ9ox1gT7QDH4Qd8RKvSBKU2+",
+	"ePEXtJVcJ4ZQcU27MuuwriWty+dli23C0kv5ktbly9ZotwBMm68kcriV0h7+aNQ2Tc1LuOn5L64lfbc8",
+	"E3yT2nOEfOyfC3aVP6Y3yxVfDcwb8Oa+PLzD6txrbLn3oS8+Fr/YwwdKLiFVEsP5EPsBAbn+GjlLJL9E",
+	"X7fsiVbo65b9QQv0N/YhuzQAvwNrOZBgYvv9a+n77gW+ft8XgwFfoINcA1waIB5/cvwP7APdNzWkVCpZ",
+	"artyn7h/u9lXfx6sa8eikV9ax6HxNKuLD/+DFti//NQeBBPqCmuK/FbaILVTKO2zC1BEbGHaMefDmm4U",
+	"OwwWLBjb+fX6W0C2Xn+54Nl/1HbEd59aLEACutg9UAp25Go9DtFrLOiXdVTVYIBKbD1YXKqJ4zA1rEBF",
+	"4VpQIgrY1Ucge1xuA+9lxerE1m2wN81pWXANbJ5IGgYtin5neeg358lJhDWWHzg7XEkth+cRGaHg+ysT",
+	"qq/z6/Jfrrb1KVal12jgd16TmJU8syIrVnO2Dp3faeAff7SV029ZyF1zYxIKD4CEB5yN1hHuKK530UYE",
+	"SL39LTiqCKoQaAjEa9y1isgvcqCxe4pV7tPb/c7L3KONy6wzrMIzTfbygV3LiKWioyWCaJVjDQktYzBA",
+	"WwTp8mRGmMmQDDEsNQSj4OztLSvEPrLxgO+YeemvucSHDjdfRxPRqlJMawLFIq4JB+0iOI73ChxKzJhV",
+	"LcZ3dT5KcM8EO/yrfOR3/MGRFPlvcuBm/+kYzHQknsEBFZLspeo7mbxh6rmdCV8znlzgt0Yxur/3l03u",
+	"H8M+mOfsgQnziYZbz/D9cEzuXakt5IeBooygJI3sEK6557U2lZti4DQGXCeQUGimHpj6RDMB7ZuF0Xfo",
+	"Q8JfnumoXH30MYOJB/vrEy7y2vJH+cAcMPeJ1GUM+52lLD8fh2jeMkdK87hJt2NwoPV9W1PDqjD9SCqy",
+	"5Y3urEW3kVGnNbDlofAJYMLdZFdyc8ovUIwa9rXcPJWTLl2t86y5/fSa782dP5XckK6H/44111i7L6sK",
+	"bfw7CHcXhG4wKgapHgjAQ7ScCdlutv3Vef4btvn+eOqE8Uv0RAf313LzdzCGs3N2jUmyzymQnB38IICn",
+	"uH8IYQ0IbxrtQxl4KvXjtKmXd5eA0FWLjz9DYL/cJqQeuKD/VaT+xb+t1OM8hgwW1LQEb/eOKLZutSOf",
+	"Jp+/+Csmr/xhjYTcWDrskhTJXfEcUgCowy4Vg4xRU0pVvbRPf6ogsn32H6X/JvZzJA3AZf94acD5JDQG",
+	"E/nmRIyZOzAifE8xbZedV467HWVB+xqWnCSspWIlxbXMKcpv/TVPuM/COzLTG8Z5nfBgF+O1nomL+0ro",
+	"GCMKwgV0iQGfp1L0QFbMHNyKXrZh0pPvy+ZOzP2rUFl3MrHmnbHX3/6lIFIRCgzPjRUW+MwCJtDn3P7Z",
+	"MizWw6SbXJ9MuU3n2K4nBv5zM1LgJ+w6QuBjSoVvbACE2aBsh7MHKhWbPnR4nQAfwB4WG+vztsLTUl9Z",
+	"VmpaVY5v6oRB89pddYk/Gd1+JcPkmSZu2FHLGFez58MGv8hWCVo/yiRJnkVvDVUGP+iJziJ8+Llmye+4",
+	"CF+xDRAH4iJc4bRwq/n8N/yDt7ArVjNEhveX4BtRRQvwh07FN1CD5ifCGsNO8Kw8HrVPwUME/1JRLCYv",
+	"dBIzucvjCX5ulIPEPf2gTtt179TxiXZSqFv4l9xGzgqDsn919PV4qN+snfA0GwvX/flvRh2n9tl7brbW",
+	"TvEL9IfO1ju6QwgV8FkcCRJLsYqsjmTPNdDW/x47rPgtBTDC2Txp70zVweT2LpgKz38rZcVOxh08tfOE",
+	"SQc9S6DwlNEHhyaN6qVGtAcpy67H/Do06DqWgdGrHdduYCoJyJUOf+u4L9Amgm7xmTG4hw0HMafx3n+M",
+	"mcue0vj0C5PDoQChvCCahYZoj9wqP4noqSHb6UI44OIfMngiRHVW0s4/N4/ZT4k94qrFL9shHZ54zj55",
+	"3rVPzm0X1zV59IUpWWta1SBu/7LBv3H3P62c+T7QaTEzUlqPY9VDmj46+QB9460AraWKHB9FxY5VsbDp",
+	"htGdxqZ5wp1iGmXw30vMfAuenFxB550pHSz3DCjZQgcWI8mascqBXaDHbVrtBbqDkd4NeP4nFTJsLJQW",
+	"scY1HXrsSW8V1TNNlGwNF9iQyYHvfdWk6zqBwoaJ0yhOjYFpgbcAu0VBtqyG/siRTF7blYYU9idePk44",
+	"L12Hpj80TwAzgaQzV1q5b5zzbR+H3pArTkFnKJi3T+SV9+f1iWA59vl/VMpgzoJiV6rrrCc6+tYWU94N",
+	"QffElRVhkyC/4s/Ccvvy5mjB01tGdZ3wcvrUN8ubilTqrv03rXd6niGb6G92hj27oY0vJFxBp3HzCTgo",
+	"vkUQUnGK6g5QHdbVc5zLXG9ZBb2LZ42y31ctP8CfnxwvpLMYW//zFaHuTphim9QvsXyA3vH1mlByZFQV",
+	"aOeujvD/ayv2kN98osTW28C+8yS4iZjI/F8wuRVcv1Dier38VijkfHQkxcvA89/cn+YGT+LF/eOP+uvO",
+	"cxyT8fUMibjMnYvP9+Oh0K0BWu5EiK+regLdSj1JYCYpEs9XTCCQIXegfQUXXFTCB3deI4niFwuRh0A2",
+	"TQE25gECAPF9YFVo8NaBMkeo2n//NUN03GNi4U/5JbnD4x2r629w5E9zcsDDX3N9vfj51SS4cnK4pU3D",
+	"BIPO+UEHPdOkBviSwK4UCpIzXTU7LLfjXI81YhHaWgAdp3U9D7xkJ46I9mSICSvqTleuYtX+xtqrUjOs",
+	"wN7KusIeYrnYJ6MKdMjsAtbixIuRFqOvErBFUTKrj6SoJ8IPRbYNgo86I9UpnkZrJYE1Mo0gWGMP3+g7",
+	"ueD7dr+4fVEkeKazb6YGeiDckc++mGdz13zPzXCG8c2fvXhRdOP4NDGOpzTEv25ZtyUHVNJ2OVfHDqF3",
+	"hZ02emZBamqY3R16BAZr2XNoxXDKLnrLGGB4q8UcwO67LTsCHFNTXsVmwhXg90iY4Bw4h3FzKCgkqYJv",
+	"wd4dCLzyH7rjJ4FNP3Bz0fn+AzdX+jSX0Nlx0x3ZjoJCCh/ZTx4qX1bVD9x8b9hTVb24p183L3udmUNo",
+	"MPKZyjVymV7gOOy4ef6bYzI86SLcQ+OSeLr/IImxZnz48Nb4XQATEJ2PAEOEqgLHIXBJiggW3/nErckh",
+	"fv/HyqAD6g7F8GKAbk8Yn9vF890Oc1L536KSP3DzFi/9o8Wy42TC8YC7+TipSweQ8fF//GZ0LCJ6SxVY",
+	"toVbXfyD2jAIIyq25nXNKvJLqw3SeltT17nTKwRoibj2fAbQ7zTK74rYtpwB8w4W2yH7DBjECAQAEjaw",
+	"8it6vFr68huoGQXKcXdAyg7W1s2cjjqV5sEX7ppLBCfcfNXD3zWcjJx25MDSgY5iD/sopYTftP0vegrA",
+	"veuneiXte8U5dCrYjKYSRcLXMj7/zf9puWPHj9b6veFlXkruGa0mCjOHlYlxQWs3rWup9tRYlwvagCZY",
+	"+tNUNNctXg21qFCe4D8MKcW++OLzL/5cYJDoIGpJK0dvr9uVHZbd0TKhxMf0c5qVihnSUBWsElc6miZ6",
+	"ipfkUYRP8MFQQIlDa1W9uF08X3z8+eP/CQAA//8=",
 }
 
 // decodeSpec returns the embedded OpenAPI spec as raw JSON bytes,

@@ -1,5 +1,6 @@
 import createClient from 'openapi-fetch'
 import { hearDay } from '../local/day'
+import { heardOpening } from '../local/opening'
 import type { components, paths } from './schema'
 
 export type Schemas = components['schemas']
@@ -48,5 +49,6 @@ async function reached<T>(call: Call<T>) {
 
 function refusalOf(got: { error?: unknown; response: Response }) {
   const problem = got.error as Partial<Schemas['Problem']> | undefined
+  if (problem?.opening) heardOpening(problem.opening)
   return new Refusal(got.response.status, problem?.detail ?? 'Something broke in Fribbet.', problem?.errors ?? [])
 }

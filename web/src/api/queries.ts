@@ -7,6 +7,25 @@ const path = (dogId: string) => ({ params: { path: { dog_id: dogId } } })
 export const useSettings = () =>
   useQuery({ queryKey: ['settings'], queryFn: () => answered(client.GET('/api/settings')), staleTime: Infinity })
 
+export const useBackups = () => useQuery({ queryKey: ['backups'], queryFn: () => answered(client.GET('/api/backups')) })
+
+export function useMakeBackup() {
+  const cache = useQueryClient()
+  return useMutation({
+    mutationFn: () => answered(client.POST('/api/backups')),
+    onSuccess: (all) => cache.setQueryData(['backups'], all),
+  })
+}
+
+/** Once it is answered the book is swapped; whatever is asked next waits until that is done. */
+export function useRestore() {
+  const cache = useQueryClient()
+  return useMutation({
+    mutationFn: (name: string) => sent(client.POST('/api/backups/{name}/restore', { params: { path: { name } } })),
+    onSuccess: () => cache.invalidateQueries({ queryKey: ['settings'] }),
+  })
+}
+
 /** The due list, a page after the other; while the server works dates out again, it is asked again. */
 export const useDue = (search: MaybeRefOrGetter<string>) =>
   useInfiniteQuery({

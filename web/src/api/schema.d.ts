@@ -22,6 +22,41 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/backups": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The backups beside the book, newest first */
+        get: operations["listBackups"];
+        put?: never;
+        /** Copy the book now, and check the copy whole */
+        post: operations["makeBackup"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/backups/{name}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Put a backup in the book's place and keep what it replaces; answers 503 with opening until that is done */
+        post: operations["restoreBackup"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/due": {
         parameters: {
             query?: never;
@@ -864,6 +899,8 @@ export interface components {
             today: components["schemas"]["Date"];
             /** @description the data is a demonstration and is thrown away */
             demo: boolean;
+            /** @description why the last night's backup was not made; none when it was */
+            backup_trouble?: string;
             size_classes: components["schemas"]["SizeClass"][];
             gap_feelers: components["schemas"]["GapFeeler"][];
             /** @description states of a nail that nobody but a veterinarian treats */
@@ -2268,6 +2305,35 @@ export interface components {
             status: number;
             detail: string;
             errors: components["schemas"]["FieldError"][];
+            opening?: components["schemas"]["Opening"];
+        };
+        /** @description that the book is being opened, and how far that is */
+        Opening: {
+            /** @description sittings worked out again */
+            done: number;
+            /** @description of so many; 0 where there is nothing to count */
+            all: number;
+        };
+        Backups: {
+            /** @description the directory in which they are */
+            place: string;
+            /** @description one is made each night */
+            nightly: boolean;
+            /** @description why the last restore came to nothing; empty when it did not */
+            trouble: string;
+            /** @description why the last night's was not made; empty when it was */
+            night_trouble: string;
+            /** @description newest first */
+            backups: components["schemas"]["Backup"][];
+        };
+        Backup: {
+            name: string;
+            /** Format: date-time */
+            made_at: string;
+            /** Format: int64 */
+            bytes: number;
+            /** @description it is what a restore replaced */
+            replaced: boolean;
         };
         FieldError: {
             /** @description as this contract writes it: nails[2].gap_mm */
@@ -2284,6 +2350,15 @@ export interface components {
             };
             content: {
                 "application/json": components["schemas"]["Settings"];
+            };
+        };
+        /** @description The backups beside the book */
+        Backups: {
+            headers: {
+                [name: string]: unknown;
+            };
+            content: {
+                "application/json": components["schemas"]["Backups"];
             };
         };
         /** @description The calendar's address */
@@ -2370,6 +2445,54 @@ export interface operations {
         };
         responses: {
             200: components["responses"]["Settings"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    listBackups: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: components["responses"]["Backups"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    makeBackup: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: components["responses"]["Backups"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    restoreBackup: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description of a backup */
+                name: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description It was read whole and is sound; it is put in the book's place now */
+            202: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
             default: components["responses"]["Problem"];
         };
     };

@@ -56,20 +56,20 @@ const shown = ['name', 'weights', 'birth_date', 'age_years']
 
 <template>
   <div class="fields">
-    <FormField id="name" v-slot="{ invalid, described }" label="Name" :error="error" :fields="['name']">
-      <BFormInput id="name" v-model="name" :state="invalid" :aria-describedby="described" autocomplete="off" autofocus dir="auto" />
+    <FormField id="name" v-slot="{ invalid, described }" label="Name" :error="error" :fields="['name']" :needed="name">
+      <BFormInput id="name" v-model="name" :state="invalid" required :aria-describedby="described" autocomplete="off" autofocus dir="auto" />
     </FormField>
-    <FormField id="weight" v-slot="{ invalid, described }" :label="`Weight, ${weight.symbol}`" :error="error" :fields="['weights']" hint="Not weighed? Choose about how heavy it is.">
-      <BFormInput id="weight" v-model="kilos" :state="invalid" :aria-describedby="described" inputmode="decimal" autocomplete="off" class="short" />
+    <FormField id="weight" v-slot="{ invalid, described }" :label="`Weight, ${weight.symbol}`" :error="error" :fields="['weights']" :needed="kilos" hint="Not weighed? Choose about how heavy it is.">
+      <BFormInput id="weight" v-model="kilos" :state="invalid" required :aria-describedby="described" inputmode="decimal" autocomplete="off" class="short" />
     </FormField>
     <div class="sizes" role="group" aria-label="About how heavy">
       <button v-for="c in classes" :key="c.label" type="button" class="btn btn-plain" :aria-pressed="kilos === c.usual" @click="kilos = c.usual">{{ c.label }}</button>
     </div>
-    <FormField v-if="!knowsBirth" id="years" v-slot="{ invalid, described }" label="Age, years" :error="error" :fields="['age_years', 'birth_date']" hint="About will do. Half a year is 0.5.">
-      <BFormInput id="years" v-model="years" :state="invalid" :aria-describedby="described" inputmode="decimal" autocomplete="off" class="short" />
+    <FormField v-if="!knowsBirth" id="years" v-slot="{ invalid, described }" label="Age, years" :error="error" :fields="['age_years', 'birth_date']" :needed="years" hint="About will do. Half a year is 0.5.">
+      <BFormInput id="years" v-model="years" :state="invalid" required :aria-describedby="described" inputmode="decimal" autocomplete="off" class="short" />
     </FormField>
-    <FormField v-else id="born" v-slot="{ invalid, described }" label="Birth date" :error="error" :fields="['birth_date', 'age_years']">
-      <BFormInput id="born" v-model="born" :state="invalid" :aria-describedby="described" type="date" :max="settings?.today" class="date" />
+    <FormField v-else id="born" v-slot="{ invalid, described }" label="Birth date" :error="error" :fields="['birth_date', 'age_years']" :needed="born">
+      <BFormInput id="born" v-model="born" :state="invalid" required :aria-describedby="described" type="date" :max="settings?.today" class="date" />
     </FormField>
     <button type="button" class="switch" @click="knowsBirth = !knowsBirth">{{ knowsBirth ? 'I only know about how old it is' : 'I know the birth date' }}</button>
     <fieldset class="asked">

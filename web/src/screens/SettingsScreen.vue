@@ -11,6 +11,7 @@ import AnswerState from '../parts/AnswerState.vue'
 import FormField from '../parts/FormField.vue'
 import RefusalNote from '../parts/RefusalNote.vue'
 import WeekdayPicker from '../parts/WeekdayPicker.vue'
+import BackupList from './settings/BackupList.vue'
 import CalendarAddress from './settings/CalendarAddress.vue'
 import HolidayList from './settings/HolidayList.vue'
 import { useUnits } from '../units'
@@ -90,6 +91,7 @@ function save() {
       <div><BButton type="submit" variant="go" :disabled="isPending">Save settings</BButton> <span v-if="isSuccess" role="status" class="saved">Saved.</span></div>
     </BForm>
     <CalendarAddress v-if="data && data.choices.role !== 'unset'" />
+    <BackupList v-if="data" />
   </div>
 </template>
 

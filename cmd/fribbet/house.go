@@ -1,0 +1,163 @@
+package main
+
+import (
+	"context"
+	"errors"
+	"fmt"
+	"log/slog"
+	"net/http"
+	"sync"
+	"sync/atomic"
+	"time"
+
+	"fribbet/internal/api"
+	"fribbet/internal/book"
+	"fribbet/internal/demo"
+	"fribbet/internal/standin"
+	"fribbet/internal/store"
+	"fribbet/web"
+)
+
+// house is a book with its door: while the book is opened the door says how far that is, and a restore shuts
+// the book, swaps it and opens it again behind the same door.
+type house struct {
+	program
+	now       func() time.Time
+	done, all atomic.Int64 // sittings worked out again, while the book is opened
+
+	door    sync.RWMutex // held by whoever is answered
+	answers http.Handler
+	guests  context.Context // ends when the door is shut
+	shut    context.CancelFunc
+	kept    *store.Store // nil while it is opened
+	book    *book.Book
+	filled  bool // with the demonstration's dogs
+
+	swapping sync.Mutex
+	trouble  string // of the last restore
+}
+
+func newHouse(p program, now func() time.Time) *house {
+	h := &house{program: p, now: now}
+	h.answers = h.opening()
+	h.guests, h.shut = context.WithCancel(context.Background())
+	return h
+}
+
+// opening is what the door says while there is no book behind it.
+func (h *house) opening() http.Handler {
+	return api.Opening(web.Dist(), h.now, func() (int, int) { return int(h.done.Load()), int(h.all.Load()) })
+}
+
+func (h *house) ServeHTTP(w http.ResponseWriter, r *http.Request) {
+	h.door.RLock()
+	defer h.door.RUnlock()
+	ctx, cancel := context.WithCancel(r.Context())
+	defer cancel()
+	defer context.AfterFunc(h.guests, cancel)()
+	h.answers.ServeHTTP(w, r.WithContext(ctx))
+}
+
+// enter opens the book and answers for it.
+func (h *house) enter(ctx context.Context) error {
+	how := []store.Option{store.Telling(func(done, all int) {
+		h.all.Store(int64(all))
+		h.done.Store(int64(done))
+	})}
+	if h.demo {
+		how = append(how, store.ThrowAway)
+	}
+	kept, err := store.Open(ctx, h.data, how...)
+	if err != nil {
+		return err
+	}
+	b := book.New(kept, h.now)
+	options := api.Options{Demo: h.demo, Front: web.Dist(), Restore: h.restore, Trouble: h.trouble}
+	if h.demo {
+		options.Caliper = &standin.Caliper{}
+		if !h.filled { // not again after a restore
+			err = demo.Fill(ctx, b)
+			h.filled = true
+		}
+	}
+	var handler http.Handler
+	if err == nil {
+		handler, err = api.New(b, options)
+	}
+	if err != nil {
+		return errors.Join(fmt.Errorf("begin with %s: %w", h.data, err), kept.Close())
+	}
+	h.door.Lock()
+	defer h.door.Unlock()
+	h.kept, h.book, h.answers = kept, b, handler
+	h.guests, h.shut = context.WithCancel(context.Background())
+	return nil
+}
+
+const (
+	farewell = 2 * time.Second // for answers under way when the door is to be shut; then they are broken off
+	watch    = time.Minute     // from one look whether a backup is due to the next
+)
+
+// leave shuts the door, waits for those who are inside, and closes the book.
+func (h *house) leave() error {
+	h.door.RLock()
+	shut := time.AfterFunc(farewell, h.shut)
+	h.door.RUnlock()
+	h.door.Lock()
+	defer h.door.Unlock()
+	shut.Stop()
+	h.shut()
+	kept := h.kept
+	h.answers, h.kept, h.book = h.opening(), nil, nil
+	if kept == nil {
+		return nil
+	}
+	return kept.Close()
+}
+
+// restore puts a sound backup in the book's place. It returns at once, since whoever asks is inside.
+func (h *house) restore(backup string) {
+	go func() {
+		h.swapping.Lock()
+		defer h.swapping.Unlock()
+		h.trouble = ""
+		if err := h.leave(); err != nil {
+			slog.Error("closing the book", "err", err)
+		}
+		ctx := context.Background()
+		if err := store.Restore(ctx, h.data, backup, store.ReplacedAt(h.data, h.now())); err != nil {
+			slog.Error("restoring", "backup", backup, "err", err)
+			h.trouble = "Nothing was restored, and the book is as it was: " + err.Error()
+		}
+		if err := h.enter(ctx); err != nil {
+			slog.Error("opening the book", "err", err)
+			h.door.Lock()
+			h.answers = api.Shut(web.Dist(), h.now, err)
+			h.door.Unlock()
+		}
+	}()
+}
+
+// backUp sees to it that the night's backup is made, until the program ends.
+func (h *house) backUp(ctx context.Context) {
+	if h.demo { // nothing of it is kept
+		return
+	}
+	tick := time.NewTicker(watch)
+	defer tick.Stop()
+	for {
+		select {
+		case <-ctx.Done():
+			return
+		case <-tick.C:
+		}
+		h.door.RLock()
+		if h.book != nil {
+			if err := h.book.BackUpNightly(ctx); err != nil {
+				slog.Error("the night's backup", "err", err)
+			}
+		}
+		h.door.RUnlock()
+	}
+}

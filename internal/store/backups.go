@@ -1,0 +1,95 @@
+package store
+
+import (
+	"cmp"
+	"context"
+	"errors"
+	"io/fs"
+	"os"
+	"path/filepath"
+	"slices"
+	"strings"
+	"time"
+)
+
+// Kept is a backup beside a book.
+type Kept struct {
+	Name     string    // of its file
+	At       time.Time // when it was made, by the book's clock
+	Bytes    int64
+	Replaced bool // it is what a restore replaced
+}
+
+const (
+	madeForm = "2006-01-02T15-04-05.000" // a file's name has no colons everywhere
+	replaced = "-replaced"
+	ending   = ".db"
+)
+
+// backupsOf is the directory of a book's backups.
+func backupsOf(path string) string { return path + ".backups" }
+
+// ReplacedAt is where a restore keeps the book that it replaces.
+func ReplacedAt(path string, at time.Time) string {
+	return filepath.Join(backupsOf(path), at.Format(madeForm)+replaced+ending)
+}
+
+// BackupPlace is the directory in which the book's backups are kept.
+func (s *Store) BackupPlace() string { return backupsOf(s.file.path) }
+
+// Backups lists the book's backups, newest first; other files in their directory are nobody's.
+func (s *Store) Backups(in *time.Location) ([]Kept, error) {
+	entries, err := os.ReadDir(s.BackupPlace())
+	if errors.Is(err, fs.ErrNotExist) {
+		return nil, nil
+	}
+	if err != nil {
+		return nil, err
+	}
+	var all []Kept
+	for _, e := range entries {
+		name, is := strings.CutSuffix(e.Name(), ending)
+		name, was := strings.CutSuffix(name, replaced)
+		at, err := time.ParseInLocation(madeForm, name, in)
+		if !is || err != nil {
+			continue
+		}
+		info, err := e.Info()
+		if err != nil || info.IsDir() {
+			continue // it was removed meanwhile, or is no file
+		}
+		all = append(all, Kept{e.Name(), at, info.Size(), was})
+	}
+	slices.SortFunc(all, func(a, b Kept) int { return cmp.Or(b.At.Compare(a.At), cmp.Compare(a.Name, b.Name)) })
+	return all, nil
+}
+
+// MakeBackup makes a checked backup beside the book.
+func (s *Store) MakeBackup(ctx context.Context, at time.Time) error {
+	if err := os.MkdirAll(s.BackupPlace(), 0o700); err != nil {
+		return err
+	}
+	return s.Backup(ctx, filepath.Join(s.BackupPlace(), at.Format(madeForm)+ending))
+}
+
+// DropBackup removes a backup, and what a broken-off one left.
+func (s *Store) DropBackup(k Kept) error { return removed(filepath.Join(s.BackupPlace(), k.Name)) }
+
+// DropUnfinished removes what backups that were broken off left.
+func (s *Store) DropUnfinished() error {
+	parts, err := filepath.Glob(filepath.Join(s.BackupPlace(), "*"+ending+partly))
+	if err != nil {
+		return err
+	}
+	for _, part := range parts {
+		err = errors.Join(err, removed(part))
+	}
+	return err
+}
+
+// SoundBackup is the path of a backup that was read whole and found sound; ErrNotFound when there is none of
+// that name.
+func (s *Store) SoundBackup(ctx context.Context, k Kept) (string, error) {
+	path := filepath.Join(s.BackupPlace(), k.Name)
+	return path, checkedWhole(ctx, path)
+}
