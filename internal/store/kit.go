@@ -152,15 +152,17 @@ type stintRow struct {
 	RecordedAt string     `db:"recorded_at"` // empty of a whole day
 }
 
-// addStints writes what a sitting asked of each piece of kit.
-func addStints(ctx context.Context, tx *sqlx.Tx, s Sitting) error {
+// addStints writes what sittings asked of each piece of kit.
+func addStints(ctx context.Context, tx *sqlx.Tx, sittings []Sitting) error {
 	var rows []stintRow
-	for _, t := range s.Stints() {
-		row := stintRow{SittingID: s.ID, Item: t.Item, Cuts: int(t.Cuts), Seconds: int(math.Round(60 * t.Minutes)), Untimed: int(t.Untimed)}
-		if t.TookForce {
-			row.TookForce = 1
+	for _, s := range sittings {
+		for _, t := range s.Stints() {
+			row := stintRow{SittingID: s.ID, Item: t.Item, Cuts: int(t.Cuts), Seconds: int(math.Round(60 * t.Minutes)), Untimed: int(t.Untimed)}
+			if t.TookForce {
+				row.TookForce = 1
+			}
+			rows = append(rows, row)
 		}
-		rows = append(rows, row)
 	}
 	return insertAll(ctx, tx, `
 		INSERT INTO stints (sitting_id, item_id, cuts, seconds, untimed, took_force)

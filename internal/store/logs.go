@@ -29,8 +29,6 @@ type logRow struct {
 	Withdrawn *string    `db:"withdrawn_at"`
 }
 
-func (r logRow) begun() (time.Time, error) { return time.Parse(instantForm, r.BegunAt) }
-
 type eventRow struct {
 	SittingID  uuid.UUID `db:"sitting_id"`
 	Number     int       `db:"number"`
@@ -116,27 +114,36 @@ func (s *Store) Append(ctx context.Context, dogID, sittingID uuid.UUID, on date.
 		if len(known) > 0 {
 			return ErrElsewhere{known}
 		}
-		if err := writeLog(ctx, tx, row, longer, len(log), at); err != nil {
+		events, err := eventRows(sittingID, longer, len(log), at)
+		if err != nil {
+			return err
+		}
+		if err := addLogs(ctx, tx, []logRow{row}, events); err != nil {
 			return err
 		}
 		return project(ctx, tx, row, longer)
 	})
 }
 
-// writeLog keeps what a log holds from a place on.
-func writeLog(ctx context.Context, tx *sqlx.Tx, row logRow, log bench.Log, from int, at time.Time) error {
-	if _, err := tx.NamedExecContext(ctx, `
-		INSERT INTO logs (sitting_id, dog_id, on_date, begun_at, ended, withdrawn_at) VALUES (:sitting_id, :dog_id, :on_date, :begun_at, :ended, :withdrawn_at)
-		ON CONFLICT (sitting_id) DO UPDATE SET ended = excluded.ended`, row); err != nil {
-		return err
-	}
+// eventRows are the rows of what a log holds from a place on.
+func eventRows(sittingID uuid.UUID, log bench.Log, from int, at time.Time) ([]eventRow, error) {
 	events := make([]eventRow, 0, len(log)-from)
 	for i := from; i < len(log); i++ {
 		body, err := json.Marshal(log[i])
 		if err != nil {
-			return err
+			return nil, err
 		}
-		events = append(events, eventRow{row.SittingID, i, log[i].ID, instant(at), string(body)})
+		events = append(events, eventRow{sittingID, i, log[i].ID, instant(at), string(body)})
+	}
+	return events, nil
+}
+
+// addLogs keeps logs, new ones and longer ones, with what they hold more.
+func addLogs(ctx context.Context, tx *sqlx.Tx, logs []logRow, events []eventRow) error {
+	if err := insertAll(ctx, tx, `
+		INSERT INTO logs (sitting_id, dog_id, on_date, begun_at, ended, withdrawn_at) VALUES (:sitting_id, :dog_id, :on_date, :begun_at, :ended, :withdrawn_at)
+		ON CONFLICT (sitting_id) DO UPDATE SET ended = excluded.ended`, logs); err != nil {
+		return err
 	}
 	return insertAll(ctx, tx, `
 		INSERT INTO events (sitting_id, number, id, recorded_at, body) VALUES (:sitting_id, :number, :id, :recorded_at, :body)`, events)

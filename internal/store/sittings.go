@@ -215,7 +215,7 @@ func addSitting(ctx context.Context, tx *sqlx.Tx, log logRow, s Sitting) error {
 		VALUES (:sitting_id, :code, :number, :kind, :spare_mm, :by_means, :sd_mm)`, marks); err != nil {
 		return err
 	}
-	return addStints(ctx, tx, s)
+	return addStints(ctx, tx, []Sitting{s})
 }
 
 // WithdrawSitting makes a dog's sitting count no more. Doing it twice changes nothing.

@@ -4,8 +4,12 @@ import (
 	"context"
 	"database/sql"
 	"embed"
+	"fmt"
 	"io/fs"
+	"slices"
+	"time"
 
+	"github.com/google/uuid"
 	"github.com/jmoiron/sqlx"
 	"github.com/pressly/goose/v3"
 
@@ -31,44 +35,82 @@ func migrate(ctx context.Context, db *sql.DB) error {
 
 // payOwed does what changed tables left to be done, all of it or nothing.
 func (s *Store) payOwed(ctx context.Context, progress func(done, all int)) error {
-	var owed bool
-	if err := s.db.GetContext(ctx, &owed, `SELECT EXISTS (SELECT 1 FROM owed)`); err != nil || !owed {
+	var owed []string
+	if err := s.db.SelectContext(ctx, &owed, `SELECT what FROM owed ORDER BY what DESC`); err != nil || len(owed) == 0 {
 		return err
 	}
 	return s.write(ctx, func(tx *sqlx.Tx) error {
-		if err := giveLogs(ctx, tx); err != nil {
-			return err
-		}
-		if _, err := rebuild(ctx, tx, progress); err != nil {
-			return err
+		for _, what := range owed {
+			var err error
+			switch what {
+			case "lists":
+				_, err = rebuild(ctx, tx, progress)
+			case "logs":
+				err = giveLogs(ctx, tx, progress)
+			}
+			if err != nil {
+				return fmt.Errorf("%s: %w", what, err)
+			}
 		}
 		_, err := tx.ExecContext(ctx, `DELETE FROM owed`)
 		return err
 	})
 }
 
-// giveLogs gives the sittings of a book from before there were logs one each, that comes to what the lists
-// say of them.
-func giveLogs(ctx context.Context, tx *sqlx.Tx) error {
-	var rows []logRow
-	if err := tx.SelectContext(ctx, &rows, `
-		SELECT id AS sitting_id, dog_id, on_date, recorded_at AS begun_at, 1 AS ended, withdrawn_at
-		FROM sittings WHERE id NOT IN (SELECT sitting_id FROM logs) ORDER BY recorded_at, id`); err != nil {
+// giveLogs gives the sittings from before there were logs one each, that comes to what the lists say of
+// them, dog by dog; and what the kit bore at them.
+func giveLogs(ctx context.Context, tx *sqlx.Tx, progress func(done, all int)) error {
+	var without []struct {
+		DogID uuid.UUID `db:"dog_id"`
+		N     int       `db:"n"`
+	}
+	if err := tx.SelectContext(ctx, &without, `
+		SELECT dog_id, COUNT(*) AS n FROM sittings WHERE id NOT IN (SELECT sitting_id FROM logs) GROUP BY dog_id`); err != nil {
 		return err
 	}
-	for _, row := range rows {
-		kept, err := readSittings(ctx, tx, ` WHERE id = ?`, row.SittingID)
-		if err != nil {
+	done, all := 0, 0
+	for _, d := range without {
+		all += d.N
+	}
+	for _, d := range without {
+		progress(done, all)
+		if err := giveLogsOf(ctx, tx, d.DogID); err != nil {
 			return err
 		}
-		at, err := row.begun()
-		if err != nil {
-			return err
-		}
-		log := bench.LogOf(row.SittingID.String(), kept[row.DogID][0].Sitting, at)
-		if err := writeLog(ctx, tx, row, log, 0, at); err != nil {
-			return err
-		}
+		done += d.N
 	}
 	return nil
+}
+
+func giveLogsOf(ctx context.Context, tx *sqlx.Tx, dogID uuid.UUID) error {
+	const where = ` WHERE dog_id = ? AND id NOT IN (SELECT sitting_id FROM logs)`
+	var rows []logRow
+	if err := tx.SelectContext(ctx, &rows, `
+		SELECT id AS sitting_id, dog_id, on_date, recorded_at AS begun_at, 1 AS ended, withdrawn_at FROM sittings`+where+` ORDER BY recorded_at, id`, dogID); err != nil {
+		return err
+	}
+	sittings, err := readSittings(ctx, tx, where, dogID)
+	if err != nil {
+		return err
+	}
+	if _, err := tx.ExecContext(ctx, `DELETE FROM stints WHERE sitting_id IN (SELECT id FROM sittings`+where+`)`, dogID); err != nil {
+		return err
+	}
+	var events []eventRow
+	for _, row := range rows {
+		at, err := time.Parse(instantForm, row.BegunAt)
+		if err != nil {
+			return err
+		}
+		told := sittings[dogID][slices.IndexFunc(sittings[dogID], func(s Sitting) bool { return s.ID == row.SittingID })]
+		log, err := eventRows(row.SittingID, bench.LogOf(row.SittingID.String(), told.Sitting, at), 0, at)
+		if err != nil {
+			return err
+		}
+		events = append(events, log...)
+	}
+	if err := addLogs(ctx, tx, rows, events); err != nil {
+		return err
+	}
+	return addStints(ctx, tx, sittings[dogID])
 }

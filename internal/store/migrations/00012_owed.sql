@@ -1,10 +1,8 @@
 -- +goose Up
--- What is to be worked out anew since the tables were changed, until it is: a book whose upgrade was broken
--- off finds it here when it is next opened. Every sitting gets a log, from before there were logs too, and
--- what the lists read of all of them is worked out again.
-
-CREATE TABLE owed (what TEXT PRIMARY KEY) STRICT, WITHOUT ROWID;
-INSERT INTO owed SELECT 'lists' WHERE EXISTS (SELECT 1 FROM sittings) OR EXISTS (SELECT 1 FROM logs);
+-- Every sitting gets a log, those from before there were logs too; and what the kit bore at them, which an
+-- upgrade had forgotten, comes back with it.
+CREATE TABLE IF NOT EXISTS owed (what TEXT PRIMARY KEY) STRICT, WITHOUT ROWID;
+INSERT INTO owed SELECT 'logs' WHERE EXISTS (SELECT 1 FROM sittings WHERE id NOT IN (SELECT sitting_id FROM logs));
 
 -- +goose Down
 DROP TABLE owed;

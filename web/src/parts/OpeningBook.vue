@@ -17,6 +17,7 @@ import { opening } from '../local/opening'
 </template>
 
 <style scoped>
-.opening { max-width: 36rem; padding: 4rem 2rem; }
+.opening { margin-inline: auto; max-width: 36rem; padding: 4rem 1rem; }
+.opening h1 { margin-bottom: 1rem; }
 progress { accent-color: var(--go); height: 1.25rem; width: 100%; }
 </style>
