@@ -23,6 +23,7 @@ import (
 type house struct {
 	program
 	now       func() time.Time
+	devices   *api.House   // nil where only this machine is answered
 	done, all atomic.Int64 // sittings worked out again, while the book is opened
 
 	door    sync.RWMutex // held by whoever is answered
@@ -37,8 +38,8 @@ type house struct {
 	trouble  string // of the last restore
 }
 
-func newHouse(p program, now func() time.Time) *house {
-	h := &house{program: p, now: now}
+func newHouse(p program, now func() time.Time, devices *api.House) *house {
+	h := &house{program: p, now: now, devices: devices}
 	h.answers = h.opening()
 	h.guests, h.shut = context.WithCancel(context.Background())
 	return h
@@ -72,7 +73,7 @@ func (h *house) enter(ctx context.Context) error {
 		return err
 	}
 	b := book.New(kept, h.now)
-	options := api.Options{Demo: h.demo, Front: web.Dist(), Restore: h.restore, Trouble: h.trouble}
+	options := api.Options{Demo: h.demo, Front: web.Dist(), Restore: h.restore, Trouble: h.trouble, House: h.devices}
 	if h.demo {
 		options.Caliper = &standin.Caliper{}
 		if !h.filled { // not again after a restore

@@ -15,7 +15,7 @@ func main() {
 		SilenceErrors: false,
 	}
 	root.CompletionOptions.DisableDefaultCmd = true
-	root.AddCommand(serveCommand(), demoCommand(), rebuildCommand(), backupCommand(), restoreCommand())
+	root.AddCommand(serveCommand(), demoCommand(), rebuildCommand(), backupCommand(), restoreCommand(), passphraseCommand())
 	if root.Execute() != nil {
 		os.Exit(1)
 	}

@@ -4,6 +4,8 @@ import (
 	"context"
 	"errors"
 	"fmt"
+	"io"
+	"log"
 	"log/slog"
 	"net"
 	"net/http"
@@ -15,6 +17,7 @@ import (
 
 	"github.com/spf13/cobra"
 
+	"fribbet/internal/access"
 	"fribbet/internal/core/date"
 )
 
@@ -24,6 +27,7 @@ type program struct {
 	data   string
 	today  string
 	demo   bool
+	door
 }
 
 func serveCommand() *cobra.Command {
@@ -67,23 +71,29 @@ func demoCommand() *cobra.Command {
 }
 
 func (p *program) flags(cmd *cobra.Command, place string) {
-	cmd.Flags().StringVar(&p.listen, "listen", "127.0.0.1:8642", "HOST:PORT to listen on; this machine's own addresses only")
+	cmd.Flags().StringVar(&p.listen, "listen", "127.0.0.1:8642", "HOST:PORT to listen on; 0.0.0.0:8642 lets the house in, with a passphrase and over TLS")
 	cmd.Flags().StringVar(&p.data, "data", "", "the data FILE (default: "+place+")")
 	cmd.Flags().StringVar(&p.today, "today", "", "take this day, YYYY-MM-DD, for today")
+	p.door.flags(cmd)
 }
 
 // run opens the book and answers until it is told to stop.
 func (p *program) run(ctx context.Context) error {
-	if err := loopback(p.listen); err != nil {
-		return err
-	}
 	now, err := clock(p.today)
 	if err != nil {
 		return err
 	}
+	gate, house, err := p.gate(ctx, p.listen, p.data)
+	if err != nil {
+		return err
+	}
+	if gate.Access != nil {
+		defer gate.Access.Close() //nolint:errcheck // every write is committed by then
+	}
 	ctx, stop := signal.NotifyContext(ctx, os.Interrupt, syscall.SIGTERM)
 	defer stop()
-	h := newHouse(*p, now)
+	h := newHouse(*p, now, house)
+	gate.Inside = h
 	opened := make(chan error, 1)
 	go func() { opened <- h.enter(ctx) }()
 	wait := time.After(patience)
@@ -98,20 +108,33 @@ func (p *program) run(ctx context.Context) error {
 		opened <- nil
 	case <-wait:
 	}
-	return errors.Join(p.serve(ctx, h, opened), h.leave())
+	return errors.Join(p.serve(ctx, h, gate, opened), h.leave())
 }
 
 // patience is how long a book may take to open before its page says how far that is.
 const patience = time.Second
 
-func (p *program) serve(ctx context.Context, h *house, opened <-chan error) error {
+func (p *program) serve(ctx context.Context, h *house, gate *access.Gate, opened <-chan error) error {
 	listener, err := net.Listen("tcp", p.listen)
 	if err != nil {
 		return err
 	}
-	server := &http.Server{Handler: h, ReadHeaderTimeout: 10 * time.Second, ReadTimeout: time.Minute,
+	port := listener.Addr().(*net.TCPAddr).Port
+	listener, err = p.sealed(listener, gate)
+	if err != nil {
+		return err
+	}
+	server := &http.Server{Handler: gate, ErrorLog: log.New(io.Discard, "", 0), ReadHeaderTimeout: 10 * time.Second, ReadTimeout: time.Minute,
 		BaseContext: func(net.Listener) context.Context { return ctx }} // stopping ends the caliper's streams too
-	fmt.Printf("Fribbet is at http://%s\nData: %s\nStop it with Ctrl+C.\n", listener.Addr(), p.data)
+	fmt.Printf("Fribbet is at http://%s\nData: %s\n", p.shown(port), p.data)
+	if h.devices != nil {
+		h.devices.Addresses = p.addresses(port)
+		fmt.Printf("Other devices: %s\n", h.devices.Addresses[0])
+		if print := h.devices.Fingerprint(); print != "" {
+			fmt.Printf("Certificate, SHA-256: %s\n", print)
+		}
+	}
+	fmt.Println("Stop it with Ctrl+C.")
 	failed := make(chan error, 1)
 	go func() { failed <- server.Serve(listener) }()
 	go h.backUp(ctx)
@@ -131,18 +154,6 @@ func (p *program) serve(ctx context.Context, h *house, opened <-chan error) erro
 			return server.Shutdown(ending)
 		}
 	}
-}
-
-// loopback refuses an address that other machines reach: there is no log-in yet to guard it.
-func loopback(address string) error {
-	host, _, err := net.SplitHostPort(address)
-	if err != nil {
-		return fmt.Errorf("--listen %s: write HOST:PORT, such as 127.0.0.1:8642", address)
-	}
-	if ip := net.ParseIP(host); host == "localhost" || ip != nil && ip.IsLoopback() {
-		return nil
-	}
-	return fmt.Errorf("--listen %s: other machines could read and change your book there, and Fribbet has no passphrase yet; use 127.0.0.1", address)
 }
 
 // clock tells the time; with a pretended today, that day at the real time of day.

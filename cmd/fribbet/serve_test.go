@@ -13,15 +13,29 @@ import (
 	"fribbet/internal/core/date"
 )
 
-func TestOnlyThisMachinesOwnAddressesAreTaken(t *testing.T) {
-	for _, good := range []string{"127.0.0.1:8642", "localhost:0", "[::1]:80", "127.9.9.9:1"} {
-		assert.NoError(t, loopback(good), good)
+func TestNobodyElseIsAnsweredWithoutAPassphrase(t *testing.T) {
+	for _, own := range []string{"127.0.0.1:8642", "localhost:0", "[::1]:80", "127.9.9.9:1"} {
+		gate, house, err := new(door).gate(t.Context(), own, filepath.Join(t.TempDir(), "book.db"))
+		require.NoError(t, err, own)
+		assert.Nil(t, gate.Access)
+		assert.Nil(t, house)
 	}
-	for _, bad := range []string{"0.0.0.0:8642", ":8642", "192.168.1.4:8642", "[::]:80", "dogs.example:80", "8642"} {
-		err := loopback(bad)
-		require.Error(t, err, bad)
-		assert.Contains(t, err.Error(), "--listen "+bad)
+	for listen, d := range map[string]*door{
+		"8642": {}, "dogs.example:80": {}, "0.0.0.0:1": {}, "[::]:80": {}, "192.168.1.4:8642": {},
+		"0.0.0.0:2": {proxy: true, names: []string{"dogs.example"}}, "127.0.0.1:2": {proxy: true}, "0.0.0.0:3": {cert: "x.pem"},
+	} {
+		_, _, err := d.gate(t.Context(), listen, filepath.Join(t.TempDir(), "book.db"))
+		require.Error(t, err, listen)
 	}
+	t.Setenv("FRIBBET_PASSPHRASE", "too short")
+	_, _, err := new(door).gate(t.Context(), "0.0.0.0:1", filepath.Join(t.TempDir(), "book.db"))
+	require.ErrorContains(t, err, "at least 12 letters")
+	t.Setenv("FRIBBET_PASSPHRASE", "four plain words here")
+	gate, house, err := new(door).gate(t.Context(), "0.0.0.0:1", filepath.Join(t.TempDir(), "book.db"))
+	require.NoError(t, err)
+	assert.NotNil(t, gate.Certificate)
+	assert.Len(t, house.Fingerprint(), 95)
+	require.NoError(t, gate.Access.Close())
 }
 
 func TestAPretendedDayKeepsTheTimeOfDay(t *testing.T) {

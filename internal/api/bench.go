@@ -2,7 +2,11 @@ package api
 
 import (
 	"context"
+	"fmt"
+	"io"
+	"time"
 
+	"fribbet/internal/access"
 	"fribbet/internal/api/contract"
 	"fribbet/internal/core/bench"
 	"fribbet/internal/core/kit"
@@ -24,7 +28,7 @@ func (h handlers) TellEvents(ctx context.Context, r contract.TellEventsRequestOb
 		e := bench.Event{
 			ID: in.Id, At: in.At.UTC(), Kind: in.Kind, Press: orZero(in.Press), Nail: in.Nail, Paw: in.Paw, Colour: orZero(in.Colour), Pass: orZero(in.Pass), MM: orZero(in.Mm), Measure: orZero(in.Measure), By: orZero(in.By), SD: orZero(in.SdMm), Landmark: orZero(in.Landmark),
 			Face: orZero(in.Face), Of: orZero(in.Of), Reaction: orZero(in.Reaction), Tool: orZero(in.Tool), Note: orZero(in.Note),
-			Helper: orZero(in.Helper), Ticks: in.Ticks, Minutes: in.Minutes, Calm: in.CalmMinutes, Sure: orZero(in.Sure),
+			Helper: orZero(in.Helper), Ticks: in.Ticks, Minutes: in.Minutes, Calm: in.CalmMinutes, Sure: orZero(in.Sure), Who: access.VisitorOf(ctx).Who,
 		}
 		if in.ItemId != nil {
 			e.Item = in.ItemId.String()
@@ -36,6 +40,32 @@ func (h handlers) TellEvents(ctx context.Context, r contract.TellEventsRequestOb
 	}
 	out, err := h.bench(ctx, r.DogId, r.SittingId)
 	return contract.TellEvents200JSONResponse{BenchJSONResponse: out}, err
+}
+
+// beat is how often a stream without news says that it is there.
+const beat = 20 * time.Second
+
+// StreamChanges tells, as server-sent events, whenever something was told of a sitting.
+func (h handlers) StreamChanges(ctx context.Context, r contract.StreamChangesRequestObject) (contract.StreamChangesResponseObject, error) {
+	body, events := io.Pipe()
+	changes := h.book.Watch(ctx, r.SittingId)
+	go func() {
+		tick := time.NewTicker(beat)
+		defer tick.Stop()
+		_, err := fmt.Fprint(events, ": linked\n\n")
+		for err == nil {
+			select {
+			case <-changes:
+				_, err = fmt.Fprint(events, "data: changed\n\n")
+			case <-tick.C:
+				_, err = fmt.Fprint(events, ": still here\n\n")
+			case <-ctx.Done():
+				err = ctx.Err()
+			}
+		}
+		_ = events.CloseWithError(err)
+	}()
+	return contract.StreamChanges200TexteventStreamResponse{Body: body}, nil
 }
 
 func (h handlers) bench(ctx context.Context, dogID, sittingID uuid.UUID) (contract.BenchJSONResponse, error) {
@@ -50,11 +80,12 @@ func (h handlers) bench(ctx context.Context, dogID, sittingID uuid.UUID) (contra
 		On: b.On, RankBefore: rank(b.Before), RankAfter: rank(b.After), Praise: b.State.Praise(), Remedy: b.Remedy,
 		Cautions: cautions(b.Cautions), Mind: list(kit.Cautions(b.State.Tool)),
 	}
+	out.People = list(b.Log.People())
 	out.Passes = []contract.PassWords{}
 	for _, p := range kit.Passes(b.State.Tool) {
 		out.Passes = append(out.Passes, contract.PassWords{Pass: p, Words: p.Words()})
 	}
-	out.School, out.Holds, out.Support, out.Reward = b.Dog.School, holds(b.Holds), sitting.Support, b.Reward
+	out.Holds, out.Support, out.Reward = holds(b.Holds), sitting.Support, b.Reward
 	out.CalmMinutes, out.LastNote, out.Smooth = b.Plan.Tolerance.Calm, b.LastNote, list(b.State.Smooth)
 	out.ReadDry, out.Left, out.LeftOn = sitting.ReadDry(b.State.Ticks), list(b.Left), dated(b.LeftOn)
 	if len(out.Passes) > 0 {

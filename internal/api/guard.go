@@ -2,7 +2,6 @@ package api
 
 import (
 	"log/slog"
-	"net"
 	"net/http"
 	"time"
 
@@ -44,18 +43,6 @@ const dayHeader = "Fribbet-Today"
 
 func tellDay(today func() date.Date) gin.HandlerFunc {
 	return func(c *gin.Context) { c.Header(dayHeader, today().String()) }
-}
-
-// localOnly refuses another site's name that was pointed at this machine.
-func localOnly(c *gin.Context) {
-	host := c.Request.Host
-	if name, _, err := net.SplitHostPort(host); err == nil {
-		host = name
-	}
-	if ip := net.ParseIP(host); host == "localhost" || ip != nil && ip.IsLoopback() || host == "[::1]" {
-		return
-	}
-	write(c, problem(http.StatusForbidden, "Open Fribbet by the address that it printed: it answers to this machine's own name only."))
 }
 
 // there answers nothing from a book whose file was removed or replaced: what it said would not be kept.

@@ -10,6 +10,7 @@ import (
 
 	"github.com/gin-gonic/gin"
 
+	"fribbet/internal/access"
 	"fribbet/internal/api/contract"
 	"fribbet/internal/book"
 	"fribbet/internal/core/fault"
@@ -84,6 +85,10 @@ func refuse(c *gin.Context, err error) {
 			fault.Field{Name: "body", Value: "more", Want: want}))
 	case errors.Is(err, store.ErrNotFound):
 		write(c, problem(http.StatusNotFound, "There is no such dog or sitting in the book."))
+	case errors.Is(err, access.ErrNotFound):
+		write(c, problem(http.StatusNotFound, "There is no such device: it was withdrawn already."))
+	case errors.Is(err, errHostOnly):
+		write(c, problem(http.StatusForbidden, "This is done on the machine that Fribbet runs on."))
 	case errors.Is(err, errNoCaliper):
 		write(c, problem(http.StatusNotFound, "No caliper is linked: type the number instead."))
 	case errors.As(err, &told):

@@ -21,6 +21,7 @@ type Options struct {
 	Front   fs.FS               // the built front end, index.html at its root
 	Restore func(backup string) // puts a sound backup in the book's place, once the answer has gone out
 	Trouble string              // why the last restore came to nothing
+	House   *House              // the other devices in the house; nil where only this machine is answered
 }
 
 // handlers answer the contract's operations.
@@ -30,6 +31,7 @@ type handlers struct {
 	caliper *standin.Caliper
 	restore func(backup string)
 	trouble string
+	house   *House
 }
 
 var _ contract.StrictServerInterface = handlers{}
@@ -41,7 +43,7 @@ func New(b *book.Book, o Options) (http.Handler, error) {
 	if err != nil {
 		return nil, err
 	}
-	strict := contract.NewStrictHandlerWithOptions(handlers{b, o.Demo, o.Caliper, o.Restore, o.Trouble}, []contract.StrictMiddlewareFunc{ownContext}, contract.StrictGinServerOptions{
+	strict := contract.NewStrictHandlerWithOptions(handlers{b, o.Demo, o.Caliper, o.Restore, o.Trouble, o.House}, []contract.StrictMiddlewareFunc{ownContext}, contract.StrictGinServerOptions{
 		RequestErrorHandlerFunc:  refuseUnread,
 		HandlerErrorFunc:         refuse,
 		ResponseErrorHandlerFunc: refuse,
@@ -60,6 +62,6 @@ func newEngine(today func() date.Date) *gin.Engine {
 	engine := gin.New()
 	engine.HandleMethodNotAllowed = true
 	engine.ContextWithFallback = true // a request that ends, ends what it began
-	engine.Use(logRequests, gin.CustomRecoveryWithWriter(nil, recovered), secure, tellDay(today), localOnly, limitBody)
+	engine.Use(logRequests, gin.CustomRecoveryWithWriter(nil, recovered), secure, tellDay(today), limitBody)
 	return engine
 }

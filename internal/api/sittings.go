@@ -5,6 +5,7 @@ import (
 
 	"github.com/google/uuid"
 
+	"fribbet/internal/access"
 	"fribbet/internal/api/contract"
 	"fribbet/internal/core/estimate"
 	"fribbet/internal/core/feet"
@@ -120,7 +121,7 @@ func (h handlers) GetAdvice(ctx context.Context, r contract.GetAdviceRequestObje
 }
 
 func (h handlers) RecordSitting(ctx context.Context, r contract.RecordSittingRequestObject) (contract.RecordSittingResponseObject, error) {
-	if err := h.book.Record(ctx, r.DogId, sittingOf(*r.Body), record.HowFar(orZero(r.Body.HowFar))); err != nil {
+	if err := h.book.Record(ctx, r.DogId, sittingOf(*r.Body), record.HowFar(orZero(r.Body.HowFar)), access.VisitorOf(ctx).Who); err != nil {
 		return nil, err
 	}
 	v, err := h.book.View(ctx, r.DogId)

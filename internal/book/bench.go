@@ -218,6 +218,9 @@ func (b *Book) grow(ctx context.Context, dogID, sittingID uuid.UUID, on date.Dat
 	if errors.Is(err, store.ErrOtherDogs) || errors.Is(err, store.ErrTakenBack) {
 		return AlreadyTold{err.Error()}
 	}
+	if err == nil {
+		b.changed(sittingID)
+	}
 	return err
 }
 

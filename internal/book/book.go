@@ -24,6 +24,7 @@ type Book struct {
 	now     func() time.Time
 	recount recount
 	backing backing
+	watches watches
 }
 
 // AlreadyTold refuses something told under an id that is in the book already with other content:

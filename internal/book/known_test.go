@@ -42,7 +42,7 @@ func TestWhatIsKeptIsWhatAllOfItComesTo(t *testing.T) {
 			switch rapid.IntRange(0, 7).Draw(t, "what") {
 			case 0:
 				s := record.Sitting{On: day, Records: []record.Nail{{Code: lf3, Cuts: []float64{0.5}, EndFace: quick.DarkCentre, Tool: kit.LargePlier, Reaction: "calm"}}}
-				_ = b.Record(ctx, d.ID, store.Sitting{ID: uuid.New(), Sitting: s}, "")
+				_ = b.Record(ctx, d.ID, store.Sitting{ID: uuid.New(), Sitting: s}, "", "")
 			case 1:
 				gap := measure.Card.Number()
 				_ = b.Look(ctx, d.ID, store.Check{ID: uuid.New(), Check: record.Check{On: day, Looks: []record.Look{{Code: lf3, Gap: &gap}}}})

@@ -110,9 +110,9 @@ func (b *Book) todayOf(ctx context.Context, d store.Dog, k known, helper bool) (
 	}, d, k.feet, training}, nil
 }
 
-// Record keeps a sitting; one without a date was today. Sending the same again changes nothing;
+// Record keeps a sitting that somebody told as a whole, who is named where there are several; one without a date was today. Sending the same again changes nothing;
 // something else under the same id is AlreadyTold.
-func (b *Book) Record(ctx context.Context, dogID uuid.UUID, s store.Sitting, far record.HowFar) error {
+func (b *Book) Record(ctx context.Context, dogID uuid.UUID, s store.Sitting, far record.HowFar, who string) error {
 	d, err := b.store.Dog(ctx, dogID)
 	if err != nil {
 		return err
@@ -136,6 +136,9 @@ func (b *Book) Record(ctx context.Context, dogID uuid.UUID, s store.Sitting, far
 		return err
 	}
 	events := bench.LogOf(s.ID.String(), s.Sitting, b.now())
+	for i := range events {
+		events[i].Who = who
+	}
 	if err := b.doubtRecords(ctx, d, s, events); err != nil {
 		return err
 	}
@@ -192,5 +195,9 @@ func sameSitting(there store.Log, s store.Sitting) error {
 
 // Withdraw takes back a sitting recorded by mistake.
 func (b *Book) Withdraw(ctx context.Context, dogID, sittingID uuid.UUID) error {
-	return b.store.WithdrawSitting(ctx, dogID, sittingID, b.now())
+	err := b.store.WithdrawSitting(ctx, dogID, sittingID, b.now())
+	if err == nil {
+		b.changed(sittingID)
+	}
+	return err
 }

@@ -513,6 +513,9 @@ type Bench struct {
 	// Passes the order in which a grinder goes round a nail; empty for any other tool
 	Passes []PassWords `json:"passes"`
 
+	// People who told it; none where only one person does
+	People []string `json:"people"`
+
 	// Praise what the dog did well
 	Praise     string `json:"praise"`
 	RankAfter  Rank   `json:"rank_after"`
@@ -529,10 +532,7 @@ type Bench struct {
 
 	// RiskLimit that one cut may have
 	RiskLimit float64 `json:"risk_limit"`
-
-	// School where the cut goes; level, parallel to the floor; square, across the nail's axis; steep, leaning back; sculpted, square and bevelled
-	School    School `json:"school"`
-	SittingId Id     `json:"sitting_id"`
+	SittingId Id      `json:"sitting_id"`
 
 	// Smooth paws that a finger went round
 	Smooth  []Paw      `json:"smooth"`
@@ -813,6 +813,25 @@ type CutsResult struct {
 
 // Date defines model for Date.
 type Date = date.Date
+
+// Device defines model for Device.
+type Device struct {
+	// Here it is the one that asks
+	Here     bool      `json:"here"`
+	Id       Id        `json:"id"`
+	Name     string    `json:"name"`
+	PairedAt time.Time `json:"paired_at"`
+	SeenAt   time.Time `json:"seen_at"`
+
+	// Who who uses it; empty where nobody said
+	Who string `json:"who"`
+}
+
+// DeviceInput defines model for DeviceInput.
+type DeviceInput struct {
+	Name string `json:"name"`
+	Who  string `json:"who"`
+}
 
 // Display How to show a stored number; multiply by per_stored, round to decimals
 type Display struct {
@@ -1321,6 +1340,24 @@ type Hold struct {
 
 	// Pull what to do when it pulls
 	Pull string `json:"pull"`
+}
+
+// House defines model for House.
+type House struct {
+	// Addresses by which they reach it
+	Addresses []string `json:"addresses"`
+
+	// Devices last seen first
+	Devices []Device `json:"devices"`
+
+	// Fingerprint of the certificate that they are shown, SHA-256; none behind a proxy
+	Fingerprint *string `json:"fingerprint,omitempty"`
+
+	// Host this is the machine itself
+	Host bool `json:"host"`
+
+	// Open other devices are answered at all
+	Open bool `json:"open"`
 }
 
 // Id defines model for Id.
@@ -1853,6 +1890,19 @@ type Outlook struct {
 
 // Pace the whole nail in one press once it is done, or one question after the other
 type Pace = bench.Pace
+
+// PairingCode defines model for PairingCode.
+type PairingCode struct {
+	// Picture the same as a two-dimensional code: an SVG path in squares of 1, and its size
+	Picture struct {
+		Path string `json:"path"`
+		Size int    `json:"size"`
+	} `json:"picture"`
+	Until time.Time `json:"until"`
+
+	// Url that the device opens
+	Url string `json:"url"`
+}
 
 // Pass where round the nail a grinder is; the sides and the top edge shorten nothing
 type Pass = kit.Pass
@@ -2775,6 +2825,9 @@ type RecordSittingJSONRequestBody = SittingInput
 // TellEventsJSONRequestBody defines body for TellEvents for application/json ContentType.
 type TellEventsJSONRequestBody = EventList
 
+// NameDeviceJSONRequestBody defines body for NameDevice for application/json ContentType.
+type NameDeviceJSONRequestBody = DeviceInput
+
 // AddKitItemJSONRequestBody defines body for AddKitItem for application/json ContentType.
 type AddKitItemJSONRequestBody = KitItemInput
 
@@ -2888,6 +2941,9 @@ type ServerInterface interface {
 	// GetBench A sitting under the hands, what is believed of each nail, and what to do next
 	// (GET /api/dogs/{dog_id}/sittings/{sitting_id}/bench)
 	GetBench(c *gin.Context, dogId DogId, sittingId Id)
+	// StreamChanges Whenever something was told of the sitting, as server-sent events without content; what it is now is asked for
+	// (GET /api/dogs/{dog_id}/sittings/{sitting_id}/changes)
+	StreamChanges(c *gin.Context, dogId DogId, sittingId Id)
 	// TellEvents Add what happened to a sitting's log, in its order; the first event begins the sitting, and telling one twice changes nothing
 	// (POST /api/dogs/{dog_id}/sittings/{sitting_id}/events)
 	TellEvents(c *gin.Context, dogId DogId, sittingId Id)
@@ -2897,6 +2953,18 @@ type ServerInterface interface {
 	// SeenMoved The dates that a change of the rules moved were seen
 	// (DELETE /api/due/moved)
 	SeenMoved(c *gin.Context)
+	// GetHouse Which devices in the house may come in
+	// (GET /api/house)
+	GetHouse(c *gin.Context)
+	// MakePairingCode A code that lets one device in; only on the machine itself
+	// (POST /api/house/code)
+	MakePairingCode(c *gin.Context)
+	// WithdrawDevice Let a device in no more, from its next request on
+	// (DELETE /api/house/devices/{device_id})
+	WithdrawDevice(c *gin.Context, deviceId Id)
+	// NameDevice Give a device another name, and say who uses it
+	// (PATCH /api/house/devices/{device_id})
+	NameDevice(c *gin.Context, deviceId Id)
 	// GetKit The user's kit and what is due on it
 	// (GET /api/kit)
 	GetKit(c *gin.Context)
@@ -3763,6 +3831,40 @@ func (siw *ServerInterfaceWrapper) GetBench(c *gin.Context) {
 	siw.Handler.GetBench(c, dogId, sittingId)
 }
 
+// StreamChanges operation middleware
+func (siw *ServerInterfaceWrapper) StreamChanges(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "dog_id" -------------
+	var dogId DogId
+
+	err = runtime.BindStyledParameterWithOptions("simple", "dog_id", c.Param("dog_id"), &dogId, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "uuid", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter dog_id: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	// ------------- Path parameter "sitting_id" -------------
+	var sittingId Id
+
+	err = runtime.BindStyledParameterWithOptions("simple", "sitting_id", c.Param("sitting_id"), &sittingId, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "uuid", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter sitting_id: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.StreamChanges(c, dogId, sittingId)
+}
+
 // TellEvents operation middleware
 func (siw *ServerInterfaceWrapper) TellEvents(c *gin.Context) {
 
@@ -3859,6 +3961,82 @@ func (siw *ServerInterfaceWrapper) SeenMoved(c *gin.Context) {
 	}
 
 	siw.Handler.SeenMoved(c)
+}
+
+// GetHouse operation middleware
+func (siw *ServerInterfaceWrapper) GetHouse(c *gin.Context) {
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.GetHouse(c)
+}
+
+// MakePairingCode operation middleware
+func (siw *ServerInterfaceWrapper) MakePairingCode(c *gin.Context) {
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.MakePairingCode(c)
+}
+
+// WithdrawDevice operation middleware
+func (siw *ServerInterfaceWrapper) WithdrawDevice(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "device_id" -------------
+	var deviceId Id
+
+	err = runtime.BindStyledParameterWithOptions("simple", "device_id", c.Param("device_id"), &deviceId, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "uuid", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter device_id: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.WithdrawDevice(c, deviceId)
+}
+
+// NameDevice operation middleware
+func (siw *ServerInterfaceWrapper) NameDevice(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "device_id" -------------
+	var deviceId Id
+
+	err = runtime.BindStyledParameterWithOptions("simple", "device_id", c.Param("device_id"), &deviceId, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "uuid", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter device_id: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.NameDevice(c, deviceId)
 }
 
 // GetKit operation middleware
@@ -4083,6 +4261,10 @@ func RegisterHandlersWithOptions(router gin.IRouter, si ServerInterface, options
 	router.GET(options.BaseURL+"/api/backups", wrapper.ListBackups)
 	router.POST(options.BaseURL+"/api/backups", wrapper.MakeBackup)
 	router.POST(options.BaseURL+"/api/backups/:name/restore", wrapper.RestoreBackup)
+	router.GET(options.BaseURL+"/api/house", wrapper.GetHouse)
+	router.POST(options.BaseURL+"/api/house/code", wrapper.MakePairingCode)
+	router.DELETE(options.BaseURL+"/api/house/devices/:device_id", wrapper.WithdrawDevice)
+	router.PATCH(options.BaseURL+"/api/house/devices/:device_id", wrapper.NameDevice)
 	router.GET(options.BaseURL+"/api/due", wrapper.GetDue)
 	router.DELETE(options.BaseURL+"/api/due/moved", wrapper.SeenMoved)
 	router.POST(options.BaseURL+"/api/dogs", wrapper.CreateDog)
@@ -4092,6 +4274,7 @@ func RegisterHandlersWithOptions(router gin.IRouter, si ServerInterface, options
 	router.POST(options.BaseURL+"/api/dogs/:dog_id/sittings", wrapper.RecordSitting)
 	router.DELETE(options.BaseURL+"/api/dogs/:dog_id/sittings/:sitting_id", wrapper.WithdrawSitting)
 	router.GET(options.BaseURL+"/api/dogs/:dog_id/sittings/:sitting_id/bench", wrapper.GetBench)
+	router.GET(options.BaseURL+"/api/dogs/:dog_id/sittings/:sitting_id/changes", wrapper.StreamChanges)
 	router.POST(options.BaseURL+"/api/dogs/:dog_id/sittings/:sitting_id/events", wrapper.TellEvents)
 	router.POST(options.BaseURL+"/api/dogs/:dog_id/checks", wrapper.RecordCheck)
 	router.GET(options.BaseURL+"/api/dogs/:dog_id/history", wrapper.GetHistory)
@@ -4134,6 +4317,8 @@ type BenchJSONResponse Bench
 type CalendarJSONResponse Calendar
 
 type DogLaddersJSONResponse DogLadders
+
+type HouseJSONResponse House
 
 type KitJSONResponse Kit
 
@@ -5498,6 +5683,75 @@ func (response GetBenchdefaultApplicationProblemPlusJSONResponse) VisitGetBenchR
 	return err
 }
 
+type StreamChangesRequestObject struct {
+	DogId     DogId `json:"dog_id"`
+	SittingId Id    `json:"sitting_id"`
+}
+
+type StreamChangesResponseObject interface {
+	VisitStreamChangesResponse(w http.ResponseWriter) error
+}
+
+type StreamChanges200TexteventStreamResponse struct {
+	Body          io.Reader
+	ContentLength int64
+}
+
+func (response StreamChanges200TexteventStreamResponse) VisitStreamChangesResponse(w http.ResponseWriter) error {
+
+	w.Header().Set("Content-Type", "text/event-stream")
+	if response.ContentLength != 0 {
+		w.Header().Set("Content-Length", fmt.Sprint(response.ContentLength))
+	}
+	w.WriteHeader(200)
+
+	if closer, ok := response.Body.(io.ReadCloser); ok {
+		defer closer.Close()
+	}
+	flusher, ok := w.(http.Flusher)
+	if !ok {
+		// If w doesn't support flushing, fall back to io.Copy.
+		_, err := io.Copy(w, response.Body)
+		return err
+	}
+	// text/event-stream messages are typically small; use a
+	// modest buffer and flush after each chunk so clients see
+	// events immediately instead of waiting on OS buffering.
+	buf := make([]byte, 4096)
+	for {
+		n, err := response.Body.Read(buf)
+		if n > 0 {
+			if _, writeErr := w.Write(buf[:n]); writeErr != nil {
+				return writeErr
+			}
+			flusher.Flush()
+		}
+		if err != nil {
+			if err == io.EOF {
+				return nil
+			}
+			return err
+		}
+	}
+}
+
+type StreamChangesdefaultApplicationProblemPlusJSONResponse struct {
+	Body       Problem
+	StatusCode int
+}
+
+func (response StreamChangesdefaultApplicationProblemPlusJSONResponse) VisitStreamChangesResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response.Body); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/problem+json")
+	w.WriteHeader(response.StatusCode)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
 type TellEventsRequestObject struct {
 	DogId     DogId `json:"dog_id"`
 	SittingId Id    `json:"sitting_id"`
@@ -5599,6 +5853,161 @@ type SeenMoveddefaultApplicationProblemPlusJSONResponse struct {
 }
 
 func (response SeenMoveddefaultApplicationProblemPlusJSONResponse) VisitSeenMovedResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response.Body); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/problem+json")
+	w.WriteHeader(response.StatusCode)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type GetHouseRequestObject struct {
+}
+
+type GetHouseResponseObject interface {
+	VisitGetHouseResponse(w http.ResponseWriter) error
+}
+
+type GetHouse200JSONResponse struct{ HouseJSONResponse }
+
+func (response GetHouse200JSONResponse) VisitGetHouseResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/json")
+	w.WriteHeader(200)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type GetHousedefaultApplicationProblemPlusJSONResponse struct {
+	Body       Problem
+	StatusCode int
+}
+
+func (response GetHousedefaultApplicationProblemPlusJSONResponse) VisitGetHouseResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response.Body); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/problem+json")
+	w.WriteHeader(response.StatusCode)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type MakePairingCodeRequestObject struct {
+}
+
+type MakePairingCodeResponseObject interface {
+	VisitMakePairingCodeResponse(w http.ResponseWriter) error
+}
+
+type MakePairingCode200JSONResponse PairingCode
+
+func (response MakePairingCode200JSONResponse) VisitMakePairingCodeResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/json")
+	w.WriteHeader(200)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type MakePairingCodedefaultApplicationProblemPlusJSONResponse struct {
+	Body       Problem
+	StatusCode int
+}
+
+func (response MakePairingCodedefaultApplicationProblemPlusJSONResponse) VisitMakePairingCodeResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response.Body); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/problem+json")
+	w.WriteHeader(response.StatusCode)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type WithdrawDeviceRequestObject struct {
+	DeviceId Id `json:"device_id"`
+}
+
+type WithdrawDeviceResponseObject interface {
+	VisitWithdrawDeviceResponse(w http.ResponseWriter) error
+}
+
+type WithdrawDevice200JSONResponse struct{ HouseJSONResponse }
+
+func (response WithdrawDevice200JSONResponse) VisitWithdrawDeviceResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/json")
+	w.WriteHeader(200)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type WithdrawDevicedefaultApplicationProblemPlusJSONResponse struct {
+	Body       Problem
+	StatusCode int
+}
+
+func (response WithdrawDevicedefaultApplicationProblemPlusJSONResponse) VisitWithdrawDeviceResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response.Body); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/problem+json")
+	w.WriteHeader(response.StatusCode)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type NameDeviceRequestObject struct {
+	DeviceId Id `json:"device_id"`
+	Body     *NameDeviceJSONRequestBody
+}
+
+type NameDeviceResponseObject interface {
+	VisitNameDeviceResponse(w http.ResponseWriter) error
+}
+
+type NameDevice200JSONResponse struct{ HouseJSONResponse }
+
+func (response NameDevice200JSONResponse) VisitNameDeviceResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/json")
+	w.WriteHeader(200)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type NameDevicedefaultApplicationProblemPlusJSONResponse struct {
+	Body       Problem
+	StatusCode int
+}
+
+func (response NameDevicedefaultApplicationProblemPlusJSONResponse) VisitNameDeviceResponse(w http.ResponseWriter) error {
 
 	var buf bytes.Buffer
 	if err := json.NewEncoder(&buf).Encode(response.Body); err != nil {
@@ -6108,6 +6517,9 @@ type StrictServerInterface interface {
 	// GetBench A sitting under the hands, what is believed of each nail, and what to do next
 	// (GET /api/dogs/{dog_id}/sittings/{sitting_id}/bench)
 	GetBench(ctx context.Context, request GetBenchRequestObject) (GetBenchResponseObject, error)
+	// StreamChanges Whenever something was told of the sitting, as server-sent events without content; what it is now is asked for
+	// (GET /api/dogs/{dog_id}/sittings/{sitting_id}/changes)
+	StreamChanges(ctx context.Context, request StreamChangesRequestObject) (StreamChangesResponseObject, error)
 	// TellEvents Add what happened to a sitting's log, in its order; the first event begins the sitting, and telling one twice changes nothing
 	// (POST /api/dogs/{dog_id}/sittings/{sitting_id}/events)
 	TellEvents(ctx context.Context, request TellEventsRequestObject) (TellEventsResponseObject, error)
@@ -6117,6 +6529,18 @@ type StrictServerInterface interface {
 	// SeenMoved The dates that a change of the rules moved were seen
 	// (DELETE /api/due/moved)
 	SeenMoved(ctx context.Context, request SeenMovedRequestObject) (SeenMovedResponseObject, error)
+	// GetHouse Which devices in the house may come in
+	// (GET /api/house)
+	GetHouse(ctx context.Context, request GetHouseRequestObject) (GetHouseResponseObject, error)
+	// MakePairingCode A code that lets one device in; only on the machine itself
+	// (POST /api/house/code)
+	MakePairingCode(ctx context.Context, request MakePairingCodeRequestObject) (MakePairingCodeResponseObject, error)
+	// WithdrawDevice Let a device in no more, from its next request on
+	// (DELETE /api/house/devices/{device_id})
+	WithdrawDevice(ctx context.Context, request WithdrawDeviceRequestObject) (WithdrawDeviceResponseObject, error)
+	// NameDevice Give a device another name, and say who uses it
+	// (PATCH /api/house/devices/{device_id})
+	NameDevice(ctx context.Context, request NameDeviceRequestObject) (NameDeviceResponseObject, error)
 	// GetKit The user's kit and what is due on it
 	// (GET /api/kit)
 	GetKit(ctx context.Context, request GetKitRequestObject) (GetKitResponseObject, error)
@@ -7345,6 +7769,33 @@ func (sh *strictHandler) GetBench(ctx *gin.Context, dogId DogId, sittingId Id) {
 	}
 }
 
+// StreamChanges operation middleware
+func (sh *strictHandler) StreamChanges(ctx *gin.Context, dogId DogId, sittingId Id) {
+	var request StreamChangesRequestObject
+
+	request.DogId = dogId
+	request.SittingId = sittingId
+
+	handler := func(ctx *gin.Context, request interface{}) (interface{}, error) {
+		return sh.ssi.StreamChanges(ctx, request.(StreamChangesRequestObject))
+	}
+	for _, middleware := range sh.middlewares {
+		handler = middleware(handler, "StreamChanges")
+	}
+
+	response, err := handler(ctx, request)
+
+	if err != nil {
+		sh.options.HandlerErrorFunc(ctx, err)
+	} else if validResponse, ok := response.(StreamChangesResponseObject); ok {
+		if err := validResponse.VisitStreamChangesResponse(ctx.Writer); err != nil {
+			sh.options.ResponseErrorHandlerFunc(ctx, err)
+		}
+	} else if response != nil {
+		sh.options.ResponseErrorHandlerFunc(ctx, fmt.Errorf("unexpected response type: %T", response))
+	}
+}
+
 // TellEvents operation middleware
 func (sh *strictHandler) TellEvents(ctx *gin.Context, dogId DogId, sittingId Id) {
 	var request TellEventsRequestObject
@@ -7433,6 +7884,124 @@ func (sh *strictHandler) SeenMoved(ctx *gin.Context) {
 		sh.options.HandlerErrorFunc(ctx, err)
 	} else if validResponse, ok := response.(SeenMovedResponseObject); ok {
 		if err := validResponse.VisitSeenMovedResponse(ctx.Writer); err != nil {
+			sh.options.ResponseErrorHandlerFunc(ctx, err)
+		}
+	} else if response != nil {
+		sh.options.ResponseErrorHandlerFunc(ctx, fmt.Errorf("unexpected response type: %T", response))
+	}
+}
+
+// GetHouse operation middleware
+func (sh *strictHandler) GetHouse(ctx *gin.Context) {
+	var request GetHouseRequestObject
+
+	handler := func(ctx *gin.Context, request interface{}) (interface{}, error) {
+		return sh.ssi.GetHouse(ctx, request.(GetHouseRequestObject))
+	}
+	for _, middleware := range sh.middlewares {
+		handler = middleware(handler, "GetHouse")
+	}
+
+	response, err := handler(ctx, request)
+
+	if err != nil {
+		sh.options.HandlerErrorFunc(ctx, err)
+	} else if validResponse, ok := response.(GetHouseResponseObject); ok {
+		if err := validResponse.VisitGetHouseResponse(ctx.Writer); err != nil {
+			sh.options.ResponseErrorHandlerFunc(ctx, err)
+		}
+	} else if response != nil {
+		sh.options.ResponseErrorHandlerFunc(ctx, fmt.Errorf("unexpected response type: %T", response))
+	}
+}
+
+// MakePairingCode operation middleware
+func (sh *strictHandler) MakePairingCode(ctx *gin.Context) {
+	var request MakePairingCodeRequestObject
+
+	handler := func(ctx *gin.Context, request interface{}) (interface{}, error) {
+		return sh.ssi.MakePairingCode(ctx, request.(MakePairingCodeRequestObject))
+	}
+	for _, middleware := range sh.middlewares {
+		handler = middleware(handler, "MakePairingCode")
+	}
+
+	response, err := handler(ctx, request)
+
+	if err != nil {
+		sh.options.HandlerErrorFunc(ctx, err)
+	} else if validResponse, ok := response.(MakePairingCodeResponseObject); ok {
+		if err := validResponse.VisitMakePairingCodeResponse(ctx.Writer); err != nil {
+			sh.options.ResponseErrorHandlerFunc(ctx, err)
+		}
+	} else if response != nil {
+		sh.options.ResponseErrorHandlerFunc(ctx, fmt.Errorf("unexpected response type: %T", response))
+	}
+}
+
+// WithdrawDevice operation middleware
+func (sh *strictHandler) WithdrawDevice(ctx *gin.Context, deviceId Id) {
+	var request WithdrawDeviceRequestObject
+
+	request.DeviceId = deviceId
+
+	handler := func(ctx *gin.Context, request interface{}) (interface{}, error) {
+		return sh.ssi.WithdrawDevice(ctx, request.(WithdrawDeviceRequestObject))
+	}
+	for _, middleware := range sh.middlewares {
+		handler = middleware(handler, "WithdrawDevice")
+	}
+
+	response, err := handler(ctx, request)
+
+	if err != nil {
+		sh.options.HandlerErrorFunc(ctx, err)
+	} else if validResponse, ok := response.(WithdrawDeviceResponseObject); ok {
+		if err := validResponse.VisitWithdrawDeviceResponse(ctx.Writer); err != nil {
+			sh.options.ResponseErrorHandlerFunc(ctx, err)
+		}
+	} else if response != nil {
+		sh.options.ResponseErrorHandlerFunc(ctx, fmt.Errorf("unexpected response type: %T", response))
+	}
+}
+
+// NameDevice operation middleware
+func (sh *strictHandler) NameDevice(ctx *gin.Context, deviceId Id) {
+	var request NameDeviceRequestObject
+
+	request.DeviceId = deviceId
+
+	var body NameDeviceJSONRequestBody
+	var err error
+	// A request validator built on kin-openapi's openapi3filter with
+	// KeepValidatedValue leaves the value it validated on the body. Bind
+	// that value, matching member names exactly, so the handler receives
+	// what was validated instead of a second, case-insensitive decode.
+	if vb, ok := ctx.Request.Body.(interface{ ValidatedValue() any }); !ok || runtime.BindJSONValue(vb.ValidatedValue(), &body) != nil {
+		err = ctx.ShouldBindJSON(&body)
+	} else if binding.Validator != nil {
+		// ShouldBindJSON runs the struct validator after decoding; keep that.
+		err = binding.Validator.ValidateStruct(&body)
+	}
+	if err != nil {
+		sh.options.RequestErrorHandlerFunc(ctx, err)
+		return
+	}
+	request.Body = &body
+
+	handler := func(ctx *gin.Context, request interface{}) (interface{}, error) {
+		return sh.ssi.NameDevice(ctx, request.(NameDeviceRequestObject))
+	}
+	for _, middleware := range sh.middlewares {
+		handler = middleware(handler, "NameDevice")
+	}
+
+	response, err := handler(ctx, request)
+
+	if err != nil {
+		sh.options.HandlerErrorFunc(ctx, err)
+	} else if validResponse, ok := response.(NameDeviceResponseObject); ok {
+		if err := validResponse.VisitNameDeviceResponse(ctx.Writer); err != nil {
 			sh.options.ResponseErrorHandlerFunc(ctx, err)
 		}
 	} else if response != nil {
@@ -7749,327 +8318,338 @@ func (sh *strictHandler) ReadCalendar(ctx *gin.Context, calendarKey string) {
 // const string: with thousands of chunks the chained `+` fold is several
 // times slower for the Go compiler than parsing a slice literal.
 var swaggerSpec = []string{
-	"5L1tk9s2ti76V1C695Zn6jJtJ5Psfab7U+K8OBVn4t32Hn+Yk1JBJCQhogAOALaspPzfT2EtAARJQKTU",
-	"6mTm7C+JbfEFBBYW1suznvXbopT7RgomjF7c/rZoqKJ7ZpiCv30tN99X9g9cLG4XDTXbRbEQdM8Wt4tK",
-	"bpa8WhQLxf7ZcsWqxa1RLSsWutyyPbV3/b+KrRe3i//nefeO5/irfv59tfj4sVh8b9g++wpu2P4K73hN",
-	"q4qp7Ftq+PnR7/lo79aNFJrB3H1Fy13bwB9LKQwTxv6RNk3NS2q4FM9/0VLYf5v3Ev88eFPFdKl4Yx+z",
-	"uF282zKywp/JimleMWLsP0m5W3wsFl8xUW6vNw54WmYUmhvDxYZQTbgh2lBRaSLkwQ7jJa2ZqKi62kjC",
-	"AzODKd3vzzShVaWY1nYYX8sNCsT1liZ6ZGYoldw80wQlTdvZMVt2xPnx0/MDN1cbkH1WZiQ7bpKr80bJ",
-	"Vc32J4bQ4BX//3lD8c9NDOf9lhrCNTkoKTYFWR3JmrO6In+6//Yl+evnX/znn+3A3jIQqeutVnhgToa7",
-	"370CgJd/WeJFvy2YaPeL238sytYsioWRbWnViTayWfxcLMyxsWpFG8XFZlEsPnyykZ+4f/xny8vdjXtS",
-	"9NMnfN9IZVADm+3idrFWfLVi5jkXhilB6+elVOw53A8D+7J64CWDG5RsmDKcuSmq2NQM/I3y+qW97mOx",
-	"kPDpcGt/KlZMG7LmSps7YrZSM6LamlVEtobUVNsvt/pZT73snZT1T/jQj2FyqFL0aP/etKqRenLEb9xl",
-	"qGW9jv4Hfm33lO5zunWQq19Yaey7vtS78WdaRSkFI/9smbb/RIyVylLumSaCfTBECkKJoLy+JdxoUspa",
-	"tqoghy1TqGZhTQgTlS6IoTtGKNE1f2BwETVwDRMV0Vt50AVRrX3gmosNU0TJVlSE28kMQgUvWBSLmopq",
-	"T9XOihY8b1Es1rS0X6n3UprtlLCtrKa+sV99gaStnJov3EE2lrTV0eAf1lLtqbHntTD/8fkiDMo+cMOU",
-	"nfo9rdiSmt7VFTXsE8P3bDH8jI/+bP5t/INiTU1LVo1XkqMysVNOiWLaSMVIuDy8YyVlzagYiRK8sRtp",
-	"4b4vemNKpqJTfjA73Q/9YQp2CDtr7h5yS5DYP4JvtmZplGxXNRu/7LA9gvzZDUvg2meaHKjV+obYT70j",
-	"bN+YoxVnYQ+FA9XJ5bC31sfxC+zW4RoeRRgtt/iSxGwXC5jF9AasuGKlkepIuCCHLS+3eEBSlRSOeZ/r",
-	"RaCke0aMtJ+85WIz/OKK2yPYjN8zkA8cfjcV3TCGq1CExU9LjBoP/CfBQMcQuYYPUFTsCqIYraz+sZNc",
-	"UfvKx+l6p1qmzCq8yl7fqtpORbcPo+Xc0GbqSd9ow/fUwLs3SraTN3wHF30sFjUTG7M95/mCmeV+vzww",
-	"tovGK9r9CjWQFMt1LaVKfwzo8GUtxWa536dlVFsxOnADokl0QxUjTrvX8mA1fCdC3Wvxwaln4if6BceD",
-	"PfsAvZXKXDK0Ld9s4fSRazi+FBUblnqPrk5On97SZlLW3sJF9mo7hHNWTxv7hxmi/Na4O4zE9UxOykbJ",
-	"g9mSmq0NaYXhtd3oYKcxfUeE3U9++wv2wBSpJNOpWTGySb6gYg2uHZoE1JCaC0ZWzIqC38DPNDGygV+S",
-	"z1Z8v8eD7KRz4T+4VWJZsU1CB6MIGd64AWyl4r9KYWg9fm/agMLd6deh6IwQXPcwEZFAj0RzuIvCLvby",
-	"0N+kPZGLPi/aqp0GSipS79YOlCKt98s9F62zToZW7Vo6uw1OYKL5RhR2t9iVhHPD+bD6llCyUozuSLiJ",
-	"mlh6hFzJ6mgPD+ZsuNEal7QN5vWsk/4l3pA66q3zQ0uz1KyUotJpVWAn35oXBs2gjeKiYsr6ekfdmbIF",
-	"+aWtNmxvfanUqKW0s55/01Ye4E3uccTeoAldG6YIJd4hGj3XhYxmRFOsOVzh3hgra/bgo1XjUe2pALPB",
-	"GhI4H5ukQbpldcMyh8FW1tWsb1/VjFVcbHASuCZb6746aaHiCOJRS7lL6hb7Gp3ezbKix2eaNNQ6DO5L",
-	"pLIL6fb6QYJfMEukXsm6SsmTj67NWg7w+CaufE21+caujb9habdG8gtho1nbv2eNGfCp0DwVScvPavSE",
-	"4Lv5ssugUfTd3txSTcpaanAAZs1WbC8NZ8y+fYkhgDkae89FlbJR7dEsif21O7SNlLVf6S0VveGO7d+h",
-	"E2C/Oz8tjxUgULR2XuDdbqGItKulF7eirevUkDL+mxeJ0Q/z57WhWrOM/sOPDF5EpwE3kmnnbqPS8pK3",
-	"lsruVfweWIe58/KGav1eqkonAxuKcs1yy48hQfA9DqyuU6JuLYglqNSpcdxTsQt3oPaZfQuj1bJSxwkx",
-	"dUKzpiUjUpTMiSlXsFkPzBhWRTvZql/j3czkt7E9q3Iv1UY2GgPYtZTVLbr09mk15RB/KohUhNWa4U9c",
-	"E8GodffS7zpQldyHTpDtQnBN8Lo4UhA9g+vdsuZ7nlI+dgjWJihb61JbnfOQtrDLrRWuKRsar7LXox0y",
-	"W0W7oNBogPYU8faACzsdmDC4GebL+iEl5bph0xbsW7gIrXxl8Pp5USAIqU65EaJ6IzkeOvb6xnms/Umw",
-	"oqutmef1glWyQdSogZPCHRpGEqpna8dvaZk8LODZeTMCjaVgTHAcQatbWtdHGFjDqltSU3sZhrYoeWCG",
-	"KS6o4lQ8SxoVum18eC+xtayvcyTW8IC3cUFKud9DKHp8yMwQ1ndOVMHiSzpKB7874BKvSFb2g7rDDsKm",
-	"etJXiTZE0aUfXdwOPgKNxmDduY9wh44Tp95uDsakP0T7WrSnhYNOD/orsu/daT+20sfW9MDAHEpKJMXR",
-	"xIZTL+gRb0B2ax50XWx9Bb0QKXtnR2Wdqi63MM6OQEwcAml2n1QSTRg8UkcBKjpKmYRItncScKelcycf",
-	"i8WKlbTVaYuh3FKRiyhCSMSaAXA+Jx5ctul4ipNQ+Ewc7F0U6/eGvp0/F963J51swe5PbUh2zBkB9kTT",
-	"jAlSsZJXTBcQlKXE3ZsKoe6cRXlqT/6dqYqX5gd7qbdZUx+KYSLjDtAVqzl7YJVd1BWD70t9Tc13LBkG",
-	"hlnbFy7aAivANwJzHumMgNQmrzEg+ltKCNymxmG3cOYoHqweOmlpXQkXJAexhTAOL3e9OHQIGthjfsVg",
-	"Gwhrn/Vs4OELUsrfEPv9hX2CBvVI9/YUsHN4Ryj4jM6dZjT2paMJdA9PDh8i8WFNUNNyhcZxF8EYyLSV",
-	"Ph+TGnsfUdyqd9ANdPQOtSD1GU63zbq56A08XoNOJIKYddLbKQLcUU4Cgg7IqrKXrRmHiNYuETHnWOdV",
-	"UvfgrCfihS3GpCaSTXBywXfhHdnxg9s1+gAaFPSk3+Z0+UfQtJPGzJca3AIf2Egm2VzChLjTdKylwGxP",
-	"h1aePmNh5sfagoAkrLdKCpaJPlWbVPbRJ30x3STXa6KtUidg3mQmCozSjBrjhpQUFWhB1kruiaZryGO5",
-	"eX+UcbqWqsyF13ZCHkTivJB7hue+PbiMtSEh/t1FR7n2sdPk14Z89mQYyV0X3ZNJfSjGCOTltBuLkcRa",
-	"R5rBlLmJc8HxwnuJ49zrhI7rxjFfuOKvGMeRxMak7eVRfNphTIYDbGaosDdu8ZuaCsGqk6et9QYNt+cC",
-	"2DLWID9rghTrbL2TgQd/HUYB5EMY1/j03HHrA6WFdFaG6a296B4yXhflmOxOc6iFOZvMOW1pgxSVYmpf",
-	"2E2VT+2hUpFrUvPN1pCNYsd0oqqixxkHj8v3dPkdl/DB+2PR7MmN06y9NfOKvvvw6OAIKqZbR6dUI1nx",
-	"GrBLELmDLd5wXiE5me/mq1ufHlYmVhleWyePV8Xo7psHJtJ+jk+kACrmgdZoKdfMWEPJYX42Sh565hT6",
-	"15Cux4Ri/9je8s0W8l3pPVXLw4lfhbME5h6dWrZqWke8xas+FovcmwcChJfFgy3i7wrvdQNOzzwXm69o",
-	"mbDg37ujDwIC4IsojnYxTrkGnCtBiM/2aLb70STbCzLbyak6XDzn6O0ZFcRIQLFYh1bRA7wjnb8SbG6Q",
-	"eiNpvdzQJqfdrPOetLC8Se7iUpV0QdRHZy8g05226CRD83/DjEvCwFRx3U3yWG+5n6YUPl7Vj/7NmUBt",
-	"WAo+xU2wMvTs4GVNxVvDmknvJXytH2t/Hf2giiBkfla79UwJfIx87gsrQvDGoCpnTTH1EEcCcsgkara5",
-	"9/KGqXtG06L2kwCVJYzfDCXeYF1QB2Yi1sHaoHhsUbH3vyDnCHUQrfHgEwNtvfHQf/qcgIe72Qc8cskw",
-	"p1m4JnQlWzOAgfh/9hmBa2w4jD0lZyDhMvv4I971c36WfkimFePQMEaS7Je0mqlnGrJ9dy7zDxDVkioW",
-	"R+7uIA5bs4JsHYDFZUW2rK7uSKOYPaALb+vD9kBp8IG9+P1e+RcLfCoIDTxhCrJayc1N/JkXAFft4tkp",
-	"frll5e570WAAgFYVt0+l9ZtIwNa01mx0gFjDILlftN3rtHbq2V9HpCJrWtfwx/U6qSvL2h5eyZ1OyZaq",
-	"injESwKOQLlKOQrmwFwGq6FxgCu6dXZ2n++bLNAPAQyz/R5XdLKnH77H6z//fLw15id79YHVdXo13C8F",
-	"qbgut1RtmF0KSla0InrfS6uejMO4xXEzHb2ym5iikwo/IckdupW89CGa2QJXyqwDwMudYBq8W0rsdWgU",
-	"wMEAdSSUrBmrQ1QvgN2sj75nVLeKJXGJTFTLBtJmZ6TXAJgwhTahqIa3suYVPSZkvnJQJMzEuZyb1VCz",
-	"z/O3DUpmJ2OfvXiRgWvYMed8srI1kF0LEAkADDr4RWIjoG/UCj4NhYFL/9teCeNUm8wSR1F4CtFXUjNq",
-	"15YLslayO5qzAFEl6+l0v73mY7F4YEq7czaZ9fClL6FC6cAAQ0+rW6LYutXMQVY+f/HXANlxV6GhUBHN",
-	"Rcnu4DJ7nnIXzHcoesiZAOQS7Uyezg4cGCCq50z1e7jUT7WVIy424I148Tt9t7tuZApKOLfiNe8PK17W",
-	"xHuT6kFiMCEkw7aYtrO+5qyTUYKze/mRGKKpfgSt8M515bxnB9/f8w89vzk5JnsO3rz0oYSzhwU2Ao6r",
-	"TQL6ME3GqLJ6ruGsZHY37PrlMhiX8IBPyPVu+fR87ri5ce+9YOg7KLArFi9bc+9SUQOdHtKL2dzVBDDX",
-	"J07g8qQ0tUbfM6hbOtfCoZotqdjUzAOKx64ua0KEcvTjCbe2F9oc/dpThGdg5akqSQIv/0znYPeKVrzV",
-	"2chinPgbuy60jwztfjlwvWVV5NUPjhS6Y6KwurNRcs1r5sIYHCro4LjRzp8nFWsAlS+SwOGBLMRBucHa",
-	"xZ8arZr/irBWPeB2rLi6ucjLmG7rRBYNcQjzLUNENiXzLUOgh3tyakRfuyBuD0C0mNCd1LCbr/G685Un",
-	"GKL2zVw3NU0kv19Zl0lCqoZQAkVHlcvi35F9Wxve1EeyOpKGqSX+XDgoopGQ/d/TehwtDD90ohidkN2z",
-	"0iJ+3K8Qv3Pa+XTX9Z5XdK9OroDcJDKSG7Y8Wk2dHM2KK7NdVjPi797sxzuYKxHJJAHWUpplKacj9HBw",
-	"OgPWOxNTRmztMr3nIKSXlRRsIoY7f8MEyO1cbG1DHwDTv9ydqOQ5O2x3LmwR6kEwWptetsgKTVh+tN6x",
-	"HGwaHBv7u1Wc/mtJAGvNmtX3+IJUvAasu/nrg5Zn8knDg2J8lFzLTgUP1s9oQMNFG268l4pot3ZfHW+n",
-	"hCiFlSm6KOnoI4ZfPpCGGLvmd5jfFBlNc0kAp6eLBoYExPisopZ15eJ+kPq6I1xoA/WWa9Kbvf+rlFlC",
-	"SWVqaOB3H+9zAQVmD0br4sk9Q6QswoXAwgHf2c5uXBtlvYsk9sou+rJDd9C6/mm9uP3HPJzHz8XYfaW1",
-	"j8sB4LRkYIitqSIdsLeW0uoOahBVdSpY3MvBoIvO5usYr7lPB8Eep8fDReBwz59EFMrRFAJSoqsCr3fu",
-	"2/dtub3DPeJX1pANf7CWLpROEMEOEC2m9QEU1O9/xCSy7YrR3SfsgQmXwfIgS2KkhCSlLxOKUrnDYpY4",
-	"R28N+eV0MOKdve57MyfWAlOm/dZSjFZ3RDBWIQYToymkVwY1io9cclR1Ivnpi1TQbMLHgTA12dCmw9Kj",
-	"Fq1adkdeIAODEyJEkuSKAR91AqaOiojVZ1gRer0izHNKGOtuQDMhQ/b68yy+tmmOWwe3O02g4i+MwSLT",
-	"emJgbQxR9x42EuHg/VdnDvS/c3Z48iWaQdgERy5X2iwziWarzBANveHC58rspj0AGc6asV6VIQDiqDgi",
-	"RE6uCyx0iEh0oGDJFTbOA+/Z+9J568KVuM8gVLBXAd5a5qpZATcnd8jf0dBDYY0j1lVCn8dV8qMXshH8",
-	"4MOk+vybvcZdu+Ri6fXCWAHKhomlRxvO2o1NTSeTTv9lz4I3tcM3ULGbW0cXEAljmgdqzqZ7eYtPe9vu",
-	"91QdU5NpFOUiA9B1vEW4D4mV7lAIMeQ+AfB5ttjWv2TZ0EMuo76nUAAPaHhnDB6ZeWRV2WF7XAqHtUkS",
-	"vEDiwB7e8KXWFE/UESOyfhI9gcn+8Eq37mGD9XRbBDzB/RStxHC++uolqQ1b9prrRGSN1nUibSY3IU8F",
-	"zH4pu8BeNFuHft2ye3lIw4PbFMZgdXRZIqoyRQk17VX39uo9HlJuvV27UJ3ojR7HgdPWTBO4L6orcdkm",
-	"zZiYr5EeWBVoNEbA1VK202nQe3fZeadnhKobmFGA7cVMqEu98Q/O56JbRmfXZaY/ayDi/pT2ED2QkgLE",
-	"zK+1Wzq/Thlx9dUI1801nFsUMDM3MSyGR1A12K9YWmM6wso7UGLAt4ROTcUOZU0PyRqokymOKR6iiczE",
-	"BAtPQxXLFCwpgS54MnE8/uIkiHh+5mMWq8xV8hbDiNIJDpkwPRnxvSxb9q+AZKD2IJln7QT2ifNBB3fk",
-	"04GPnwvdnHXIzIuGnB00eHQQYOzmu/z+bvO0Mdveck7EU8OITgZK8SR/UrcKn9XOPpH89aft+HP86aqd",
-	"HXGtWha/dwidq+WBvEBRr3tR3tiUsTbWZC5BGFZ5yFvWSz/fWZnje7zd07qOiDx0L6USkyhQ4fG/HjVR",
-	"96s+nP4EsoFFsWgFmFepemxDU4W3HQ3HB4M0qSCrBeLxwAVxXGnolUT4Dat+QtQg+coD5WlwCChdiNKW",
-	"VPiqZYIgXq5z9EI8YJkhaUuPKdfnsJ208N5vj9PhEaxud4sTLUXwMiLnAr8ztb0DBi9DYhJqAv2kOs+D",
-	"b6DGpq3rebzEb/Epj2AlDpx+o5F+6TLiGEmxorDnVVUz8tcX5P+DKslAHAMVlGsl9+kCmhzyRB6ysJOM",
-	"sXVWhcxgqbFOGd9ZhIGFhyaX8cFzV58yPsYQfSesyFLSNExgDgPjS6Lc3nkiAk12XFRdOYdgrPJsBXZf",
-	"jPkZzmDkXU3uiB8ZFRpV/ykKPk/PUJAkGV+akO68MuBzCrxPMcHxhMcKVLcrq1Ik4hhZXWviAIEfXjvi",
-	"0k+tGbfnIvw9MaNnEbDNqYQAAQvEDxeU2zrE8IyFhss+dri7XJbjsJV18DmKPjmUC5liNbkVuySUK+dn",
-	"nVkOl+cdW6dFFAtjhmUjtx7JhZBsK2gY6XV1NOhjNYppHbg1WuEKH4fykUj86VmsY3jtYWZ4DUaT/sho",
-	"oMZlxI3cMKBCA0WNLG+3gQbDfQyhPrg2+U2XVAbrKsvKsaaK7PeegUOu1wXUW8LJSlVFKvbAoStAl5Eu",
-	"Ak0Y0CuhKZImT1IsVdnvTi6/nnYILl1KsUr/wOraDsdKNdU75qIIG8pFQZBoiopMjYbxDkww0KMp/Tw1",
-	"o5EflfAV5/M2pZAkAP4AXZM9wXz9UUAxh1o5x7YU1R1EdbmtKGtGVVx83O+fwKoNAHj7HPeukDiqNob/",
-	"L7uaY214XS+jyuOovnhUe+w4kTxRlNuas4j0Ly1I6pj0Yfp8yPeMCERHeDrLiQscnJ2gfOGOI5/6nQgY",
-	"uhemRODbJIm7Y91fK6a3oB2B+OeOUFJRtXPtEw5bbhhUsMO/LksmjGKkkgar44H5BqrcpWD+8lXd6i1p",
-	"uNgtw4WRpQsXQbQe6uKj58KaA4+/fYI1fdwzgijNsom/RWl8hE38LWd19Y1SMlH/yT40rOxDgrp9Dt1Q",
-	"EvpIo39TSmEULQ05KG4AZnyL7tA/Pvv5JoTLRk99oHXLpoGh+HJ/edGNNCkUIVM5+sIDxso7x9P5fwda",
-	"78ZF4iMPbPzv84oqD+jXOvYv+7DkuKViJU2lYFZJ+Jg9adxhYCX7aI8SF6iZl9F17/uKJtP8kAxJmlJI",
-	"LODeCPayH/mj8gTFIh0hcdFiFx0YsoBEQZLx4dOW23zkpWMHQ3sfqKcSvOwiolBIvNTe4AIajyzSHfrv",
-	"uJa4DtGLCpSHUyL0Vaq8+9zMRi+1MJ98ZdS94NxbL7srbkpwIV1YIlEwn2A+tRzf0eZbKIhMRSC2stUM",
-	"2C+diRJ2k0c1jTzkdXhYCFihuAJGFlMVJXIulpKnY2ZzsybuXeGG5Pf5Nhoh1IPQ5y0X1RIjKv5vssVo",
-	"nk9lzSnm+s71Abi8lgue8F0Ap/Rn87wmIIJNp2V9lTBL8biEsAhGCUPimBgJgL8AdDkPncGYuM+oU3Aw",
-	"5g16sPi+A4MA9AQ+x31XVg7uXaTtkZN8OuVYTQtuNPZeai438kOK9OIVOHc6MDAEPndcKdfXsO/JWS/L",
-	"ri/dMHSz+K9stIU3Sk571fdxm5r5pnYs7QlxCJ5QpvuLc71BMK3/nTzuZGtqnqSR7D3EOudwbqJO4wpP",
-	"V4is2udHQcBZn/YTvjaNmXAuzCzAcdfnZQQ67rWr8WhS7al+BOMQiLACQIRUETnPBfxGZ2zNyMrMFaFo",
-	"Yp1ZYXyc+rQ1iiLYbWvHVe6ErecxB/okb7uG5c9vpp9WmqkH6qMsZ3iW5+kKuxDZ6s1ZoPWZJFNeoXjA",
-	"Snhx4jX5abks3U83pyq4ZDfVZ2mJwSoNnfNEHGfmfOYT1iPiri6T3H3j4IvOnN90YWhQuAOmIEbFxUcM",
-	"3Jw9Uy7R2rkjPK9uO6ZJ6DQRzZsjh+OMrFsFOkuu7VVUECSoJbSuISAS4qgAJ2MV1K34jMg5vlZGwwSV",
-	"clJtvKIpeN9WHkijaGm4ZhXxjTEPWwkYEY1cDd7uFOwA2mqPB667a07V/St6WRzN19y/iuqezsikvUJK",
-	"Zx0zG40TjCEZdLKiitWNj8UCZ/FUqiuZ17B3ZuqPHGd+BE7DNovBoPVAVMg+pfm1219/rTMUtkLy6Zar",
-	"f4OL7IZQ1fSUvKGHn5SrXrC6Otw0+LDaGm2tcq2N1i5f4lrTHMSZwOEoEp5QoFLzOYmHN/46MCpSGQDg",
-	"ulXE/kh+kRw5IyaYhXAC4smIRhR1KHDr5F7t1ya5aZ3URc4frTGqfQAcCljgrJrehZXc3PinPYJO5BXX",
-	"RmLvmHHYQ18hOgOx/xCgG4WSxlzlJzctjjaQGY3P29RrzEEi22RIYYb2XpUDVXJznSEkQiN4IIOtGGYi",
-	"KRrxg8exzDwfd76FItIhAeVGXOkVFXWd1UjRRXhOAjjwkhM4jglykayzBcAj/JY0L1Y0I/OZyTAYdeqL",
-	"fLjqMIfxZIwU7tEjJxyRwDT+S6ujKvixfdUhz1Jh3l6RRFadiUGYrr9aowVOxPHCpf2Jy3EKB3hkWK6k",
-	"5EtMkQyOcSqqLGQMOs5A7xQ4T5Nt5vh+ldkSfL8iXLiokmkVrQcNPuNs/uwMfZ3JqvkeDc5m6WBSR9nm",
-	"uiNfcu41barkxPcAq2TY5fZCPYOR9NA/7nzzZJhY97rCLVNqWb/vN4lqW57sy/UDT6g7BxM90RtSPjBV",
-	"tWnY50Yl0YaYgLE/dmiAwF92RoIkXDrrwPiBG2vfpB6040kRx3ECDCw1wImX/cBF9b1Yy8nDCR/oR4HQ",
-	"XD93qfX0HzIuddK63ad0tvUsAkcz2tewdoqVOylYVSDRXOjZxffgs0jNYnrgVAcKzzV2GkoGV32EvCdX",
-	"bHZ+zU5BWhI2rWtDdzlN5xwMmFtFPC4fWD3j+tdwHaq9VIc74K2Syi9DP1GH4ERIR7fOCE1gtXLAaLE8",
-	"CwRnPW6exR/sHdsWMD6Ae9oR7VHVQDUD8oS6xjEbZKNf8zqdg3avm09ZvWX1erpJtr0I2wWU0yBvuAhg",
-	"QpNxunccK4VlXWUPL0d50lEDy4NwpcmJlsAxTOmMdnCtpquc79nq1G4fiJjb26GVv1uIqJ/HeI934naa",
-	"X+hUZNcVfBOEuMFhe0zUzK75jLrSATGPY3lGEQkAcVQKfqsG7eSmya1lEbRkFxX2OyFM9gmtewmHzvXV",
-	"3hBU58hXXWG9NrIhTb8Y43fQkKcUHlDuwiCLIJe+NJVp00VlcDe1qW7r19R9T6QupnhK7CAvJSpJMZ1n",
-	"BHWEKtzTul7qkmsNvNj49wZSUsWitlo8/G3T8rqWBndlSPIvy5o3rpgQmwAvVxh69H+tON1L+Jc1xxhM",
-	"qagpt8uVxG3pLgSQ4bExvFw28uD+gdcPTC0FN8q3zFdCG1cZvXYIxxVwRi+1rCgCH6ulXQkA5BYLoxiF",
-	"3e5ZVw/UMLXUjQLczZ4Bbk1IsdQ1b5Z7cFZCwIgd2bJR0jAPdqxabZZ7LDnZUq6WhrM5AdlLgY0+IBsb",
-	"jmMDb6Wo5g8s2XhiCwzWoDyuYaudufvPO65hh+eaAMs1GRxhHuvu7FNNeUX+FI7YP09yfg7Oi3AwhPnM",
-	"7KPX3ujraoEEhhdBRrzrM0MsXrsz6WK5cHw2Ywct31stzdV92B6JkGQvsXyrwn6ywNoWnc3wM+LCU77i",
-	"XD37i2ztp1yHyQOn4Bth0jQecwQWHxG6W2CAd3xk0XpPjOJMuwJ2KLprm6SPO02vMj90Yc+D4wxsf3Xs",
-	"lymm4llyz7CGMNkLOokoDP3LwE406ohRsbhraK8S8twONAnqBmuCvkBGXxcKkGuYbh3biGarZLvJtO70",
-	"jENnyFCOB0jbQ2R3UiDAmA31/1DRkcZV2quXw05iPW7OaQa0JG0U2MJeo4VyAZjf8AVBtgNW34P0NaIy",
-	"4+FFNZU9Ye469KBcdts5pS7j3TnSUnP1xV4+sDkMJKeLkGZHnc/amecX3iRF3vh2xXYJqjv0wl5M23uw",
-	"7K7wFZY6qsyAaXMzkl+bS1yXa/oKfeU7d+6z0p//0KH5O7JdrTEJVunEyY0A+4ttOofP747vNEPRZdR2",
-	"SbahETdCnj6ue0rCptgsn27hs07cv8JJmjjmcBOfOHgmNu6wjj2obqewg4pNqmD8kPwCpgtFtris4yl2",
-	"hZ7D+IFirhMTBB9brL0EbHY6sed64ycnzLXeT5n1YGuqY/oc9zRZEwhEUd3b/+hwyCaqiiWYL/a4hsqS",
-	"NOvnzNoXFyOyM9p9nH91mIkTHRpfR7XDuZQU8gqFJvZGEiYqnx0vWzPoD+YIu4xEB3mjJB4AWyl38yqx",
-	"Xne1hI+oxnpNtQmF+AlbshWVjJrgAtw0jngPSSQW6eNnJGNn12+fV+B83pHD1ibdWPzcghXgwpxmypCa",
-	"5Wu60iUh9lr//PQ3hA5L0bEJKeRUGUZfoFrBjb5xRbYXiBPcj+KUjge8kgdgTg7JW+wE0sd1jXspyhQE",
-	"ZZxtgSCEzhUxn9v39TylcoLf4rVjzDkDlPfeW5agQ5y6xYaEB+RnHhB3n2KzeOrm8pe3vQFijPNmxvHl",
-	"4EN0xJyAqqcLOt8S6sEtq6Pv4FkQCiTNq6PrD9e7n32gpamhUfEzKCbFLnNF9AB0Ew9cJ+opaDPHSnnP",
-	"sSaidqXsc+9IsTs3VJtlQzPp00YxnVHoyGTg6dxdsB7LDWhd3xGjWkZoVaGTHDoEA80vxYmGBln2eNvS",
-	"h3RyQm9pM73h4KLL2pD//rQEKZ2c2vI/MireVr8r1vtHv5mSFeieZMhlKiC9ZHdIEGvVkTRD1hP7KW7l",
-	"QZP9/i70Uywc5K2hWjOI63pWHYz8sCMjHn0ZfDZ8x6LoKvnYcTLU6uBNN/hdFxxGnrTlI06Ol5ZQcY2q",
-	"KcDD3N8hIORqDcNv9i/+ByRTtMp2Hj2Cf/WjGBLcQ6rXQWkksthUG6/xcPV8Owq74gWpmdakD5CLgJoD",
-	"aOR8UqN53FPj4SrIjyF7E4DOBLeqhu+xyaNJkyxmXjQ3TpRC7+UYq1ZpX+3HHKjd/YCZW6w0S1N5Qa3D",
-	"aTKv3Gymj9FuRFfm8grNA2twmWBkJ02dHx2idki3eIr3ajbb1anvPCtQmKxIkF7pQVUgNmiuzsDdp/nd",
-	"UwIHI0jP3kNPRbUYVQCvt5IHMTPG9SN6kI+JcXXU0I+KKOXjQ/Iwmyma6qu0ZLDPwRenpv4CBuenNquf",
-	"1nxKe5f4lIiKCAeRm7GXbgr6e+kNPYC2q/iGmzvy+tWnK/j7PfwBas1LKSqyBVI+rMKPS6hef/vFoli8",
-	"/vZz+O9f4L+fwX8/XRSLe/ffz+C/f4H/fg7/hbte4X/h3ldw7yu499WnK/yfvdT/dwX/gyfBtfdw3/2r",
-	"L2Z2eK3YozgB7BSmN1lJxdJnlUboAOwqQ6Soj2P+atRhawl1dWjhsw8mA2a/gL32XE7y+dy0QF+BAanU",
-	"VytGyy3TES9Fd3Bg5CkYsEZCXCEd7mxntIVu61Mk9WBDQVMQ+zCAMBSeoz5FoI5oKKgDGfvmrarTjWYV",
-	"X5vkL9gRP11qXGUqJrSZ6HmYInU227RPMlAFaU2CyOcgXm7iu9LlaLWLTtxziuYSitAvITziY0t20wHv",
-	"LjeQr9tn2UGtP3synnKibgi6LsfJnzPOk3PIOefQpmSYUiYo1ZmolueMZJ1hlQGYoF2AWyRPBHKYglCi",
-	"t4wBSyTQxHhHEsrGyIqKHSmBrtCtRgE+qqrcdTFBcppv5jTRTL73QRHKn+4Q4mhlpIg9pNEW2Q1yk7Xr",
-	"PqL4PjkMT/p3sYTMS9B1tKVxW4R5qKpTjQJiwUlQ8Ufu80Q0EPX2rJBhRqZy9PvnnEzzPYbO4886s5j0",
-	"wYQPAlxAsqD7RHcmOE7v00sRo6KziSj7IT9Ah/pHpyqwn8/SyGU4WObxl7gY15i9RLR1jXuo6xZi/w3B",
-	"70a1bHb407+jWKgZ5m13NSzZ3MtPcW/5TbEYT5QbU2553nqDPGT6fEMZKSF6rJsa9MpKyZ3PAUKhtwBa",
-	"j1km6FtzYffung2qr8AIMiQEjPz5Xtq227DUzN2AHc/nAHko5Q6PDiBiKFydk0uXVPTo+kJxRXyp+ezK",
-	"6zRZaELxIaf8fG1yYavZ3nSmO83Cvkt1me1vvlmtS/5N/eD0Vp7hzUaH22d/HOdMort0EC+/SmE7wA7K",
-	"aR+dI6Gxtt1Sl7ROVYth99TA/kdLI5UmL26+KMiLm//8oiCfFuTTm8/sH26+QLJ3DslcpA95poH4W0Pe",
-	"IFH/mSdOnMVF1qn38/vF42F5grPrgoPCc8s41qpoZk/1pPmb6/eY6khzhh9eM6qW5/YGOsMbZ1TVfMbc",
-	"dGot1d1CSOKa94Daqp1K7rVSiAlYzl7XHEFGw9TSW4SzH5bvhZdGZ0NKlJW8st8HsQAuIFN2IB4WMKZ9",
-	"PyP+AJ3+JuMPkG5z0BzwXTXlswPX9lW5z/Ye1txA7YW9YZBG2YtbaLg3Dh14/RfwdYiFwVmKljy56zy1",
-	"z/ispTEQhThY6TNNvL0WovECUt6gkyGaRtfKzvSMkhF8+yNKRn5qWLqtaUjNr6TcEW7NBeizC91QMJnt",
-	"uwO4fPi42UmK4kCuiZZghtxhR6g40Bb1CcLuj+mWm6lGpYGgyaoFVkFXIki8T6OmHfqd1ukV9ryM1yUb",
-	"vlam0VkiA7qQ7Hekpq6spT4jI5Xj87HPd4CkBOaIhpZwkmkghMB2Jb0OnINwmBX6JdBPTozpK3vlV46n",
-	"stxKGeqhBwqOW/mCF2+YYIrWpGS87nVnjE6NNKc2IMHsZnpIF6AixU/63tC7kBpSM6q7EKKPZHWBowxb",
-	"hlUey4kuMBrahrgp7vDsZyU+M0xpWKkNqmGPXHqufUlyuDHfzmlcq2eeYFQQIxlhotIY/AZzEG3Ws2m2",
-	"5UO6e6fvSMcNcJxqJDktTgWyZzZJjPpSJ/DEA5rLPtRYLGWbSMysqKgAELOCCDPqZa7JgVGlrZ7r0LI9",
-	"wBqKymRYKDRDdGDybvt0MfVIpBM8Q36We+2a/ZnapfoHolvE+zulr94kKXq6HkcIMBOwg7CtjhSlnwAr",
-	"phCVt79CDIJLkSjK8mewrxAeNo8+gb95c2Gjig5884ZqndsZMFkdkC7YD4QjqSXR0FiTuouMbAirNowA",
-	"eXsHXe2ZGRVT9q4FVqvb5aqYnmNmwEAfYWXY+9972GtfyZ/TgWkmcrbB0eLVack6xPGz199ClheyuJCl",
-	"nRUhewPhx8vjYx7ZMZqRjOINyCs0kTzUKql259fAHKTSZn7BWpJ2ym91fFZmwn/y/JR+1oEy39f21vLA",
-	"VPjblqqKaTP6e43MfDNimJXc3PzkInMX0y2+qalI9YpP2p9bWq8J1QBC91RJlCDrJDCJUmSfhe5rEETz",
-	"2Nik6bGqZbnLl2YHEiB/HAO4NqrN7gSFJ73FC5BTBXFZTWSIcaq+T04EHyakgcBhsrHgNRvkblm5q125",
-	"3KyHvdv6rqqzurJA6WugxUdV6+LA4KHTo0vMz7adayq+psnK9HPQTxsmTH1MBEUcI6RgxAoWemlrxTdb",
-	"g17bigOSA+rVm7ZpjreulLuqnJRKZbZkxTZcWLew4948wiQkRbWj8B21TXIUJgEKnb1/Rp/eiAMYYJ35",
-	"5UKqW2fnO6Zb1xxRqt1s7lBZV6mFAoDueOpBRKTdA2TQxOdkUtUXBqVeBEUnmVdBD0RBOmNq3uugeCbx",
-	"rsyZk5pDRcXumTWYlT5H7AWrch+aBfPNacrs+zFrxpZGJjjEOYs4xHfcxM0bDFlzAxj9cyTjLWPvZJIa",
-	"oOYPLM3uavckttBwPfjGrRAbfzilgnLAMgiddLYUYMyl3O+lSKn2wCcwqz3VGSxj9tplrMDT5JV7LrAM",
-	"AEOJ9i6/GbdIBzRPV0tZv/Qvm+wjNewD7UkLsOmzt1Ci5s+udWK3ZBFF9DZQNTuXB/Z8dyiHvVkEQmin",
-	"kr1u6tYzPqaClA7nMmkzubNiXOrRndoncwvusvMQCUY2M/XAWTvGyGYehBkH0LmNuZlJlzTn8DhuyNbK",
-	"xKpfSG32T7RLIN+PC2/MQ2xE7vaJNlWxin10oLJsjU5+Fe6WqP9NzXesPmK81pV+RLajtRqx1OeWuHIh",
-	"Q+v6iAYGFjQkghdut80P9syBL/2dqYqXodgX2wjs83HvI35RzGsTKesTih4xArje+7vIhnYddCkxvHmm",
-	"849NtyewA8bOuziPfM88lR+iESG0YTVuF1fvTWci5HRGdbDDDXnJ6MbaV6F+WvMdIDN99f/xoSC//mzP",
-	"Cawozq59lE+PG6wmcutvIlrmqHWucE1r11Ka5VoqV5ovxdLFRqRYumhgTbFOwh4VMxzONx398uU+p5Kr",
-	"OsXbWzHj9vbowGdKyTOoQaL2qKluLF1C6GSzKneZKxBoc2zM3NRp2w7/YUr64Ff/mPCqws9G+PakpCm5",
-	"5jW7DIK0opotqdjUbFmxTRpIzZp8Nufi0mVFK97q3K+G9lvnRyARrresWs5tfRgzyw++NR5D9JX+5eHb",
-	"hu88uQZpzEgpqVnWXLDlFoErudnsI+SSijfRG2HDzCjGknroaO4e+WTZZdomG74J5qmjsiJheHNSFIdW",
-	"g3tskZze4eOidycXsG2a49bFKYcweAghPNPufDMHSfZSmC14W1vfNGi4s6oMrRxWjnOjyZqxfLFcgih5",
-	"iJtTcj/XgONiSZeqV/4Yaa8OSjqRQXbllsFbcADP8PT0zKrGcXn0K4dDK3Y7e3OC8+5Bj4jP/5e1Mb+s",
-	"PNX3IOA5i9Tsy0BptmIlbXVa65dt2up60WPyk8BOnEzHcb3LmPfU5FzrB8mnyw7+DhcNFzawp7mBd1/n",
-	"H+vGlFphmFUfRB7tndp6Ao5JQDp6ADCSrYPvrOlkBTXNuBwBsZH2OOxjK0UPIpvrTPZxMK4Do952OKAt",
-	"TTfO9C3L88MbPGh1JAIAfaOxbJOd2APIA+Pr3FhPgop0DsRN/GzcgFEOaeC3IxaGOeMQf7Xrv0VTmFFV",
-	"H9Od1GemqWocuX8w9W5ePI1uJnzZUz6nFYTtEga/jaT18oTJMjcwfV62PEWh5J6Q/cLLrLkOGezXtkJe",
-	"K+SBTi3iSevud8O6DjvR6cB7nveQMqDsLq78P6BaKNcyVXE5CRB/a9/+Bq50J84JEmrQEVgd6xRvgSz2",
-	"Sf9+REP7RFV8pzpZgVwig980NiRuFAUDuKDwD87yKSI2UTlc2Qk/JXJFAvC+E+aOJtEZD9HKnVAnaceE",
-	"Blvo1Khjs2mkFeaHr/qrlbR5zsiXtubeGiSp9MSc2iWQ/nto1TJcC1+v1JMKHN0ApO6mLzXt9y6nMzRq",
-	"zghgfEWT05h3DUFwgkKGEm/rFRFEgXn4TL+rWGZHhJcUOOb0J6YQ639jwJgJ2H6CvicG8KzLE/G5JGlb",
-	"TnaMR4qZ/O/530aFvb44JH5k0R9B8osj5uOInMnOUisY1UfXgsxF3uwBiX/UgjbNDD/HsH3D1M19R2d8",
-	"tq+Dj4BvDtxn59V9n2C86uGheYj1yvX6Lpzcvux7dJrnDP35VEm6yiYdIeIJhc/sgUPz5I5zC3OJRrtG",
-	"sJMF+ThzxxTCF4k6kceNIwmaq1d1PYTcaxA0Ybeiolyk4gPYvznjPwBVa3w7JFI8+77vBd0mfccMIjd6",
-	"Voet5Jl287GzA/b//EJDdRySFkc7eEYNaqiHgZTLZVhxnNoQqIhGld7VpVTVJf7EKSKDa+WiQG17JkUr",
-	"EpBtRqtmTvrg05StEvjYTsV1T5eZn9Vj6GrF7f/WjJdFX0eujoQdkzSYjivvDDLMiG3vbArN89/Wp/47",
-	"48aI++9RvJ0XtSA4zUIAVAOwLlxYbSiMt6Q8yUpfGItFkAPPM7u4tT7pH0OsCVCL3XItVQ5NvqppBTEt",
-	"14sOLq1unSCv6vbRDfoyxcMhl+qwKFGzBlSgOaXcigwDsp24ihqmXXiNMTGqh3KZYko0Mx4N6NCMGHqE",
-	"/mLVHWmF4XUEp0cIBXeZbGNXBPq0C5Yt/coXbz2uJOs+xJnGVXdybZhwtXcRQBZxjgb6yGn+ASujMfZa",
-	"Q67f7gI05gqyYkfpgPXQPB8vDqiHdP2QN3zxVAXltnQMBQdesiX15rT9H2CF1lIZYY1h+JvZKtZVbNv3",
-	"hr+EAU/ZyRg+u7n3NR1nW8mqi83hQy4LuPn6qOWw4iUKUzFz0mtBtYQno1F8nzv5zqiOj1+ZfkHRq6Af",
-	"fEVeEnNhhJVidLdkD0zkOBk6aoUucm+dQ3QRmC+Ti+rNJjkXrlX61HvO1Dr1rJMReCWwxXVE7KdXalhY",
-	"lBjL+M3FeL7zS6ZPrdZ03oDR3Tf2QkRuT1rjEumiJsLsrkJKb2nqmBwkdJ6FKEJI/Gxc0RBUHNtlLcgL",
-	"e6h9mk9/T438O7wKLGe14SJbvYrFn7lGG2u7uEy4Zm49zJeQWOHkXGYHzpuLLPRFpx/ncWskM2ZQndEr",
-	"HO5B1aPw8YyUUpf0e4yJYGUqydrRE5F4UfrSFS1IWOnkXpDJFMZWkla7WtRGyY2ie2sPaGacVRBVhhiq",
-	"gonQqzbTzNpNO8Z8WyUp90wlky33bWoYDa2K2Iy0ogzxdtJQjaUoDa3uoDlsEfUudnyVFa/QxcDSDTRh",
-	"zZ1nZevI4+5I2aq66Gil4O/6jgBVYtcDWRAZq2kkRrCTe+dqm90gpNgwOz6nsyHO09xhbUWB9oaQh4gb",
-	"f0wvGcoSIdPqeUBcVTBQO3oix6Ir4ERmxSmgWstu7pH24HyQWosxhcDtMEapzecBuR4lx3zmi2F6o52g",
-	"VHlbbt0OzqF7y9aQjbQyBB2lC9JQReua1STmALwj+p8thYqcEuK/vq7zmSb0A9d3RBvGmoJY3wLqbqAJ",
-	"ji7bujHQeh9uBzle2fcgKKbDjWDjULwKMyHYOMo9YEoorNDfuI+9QC6Aiu1jmK+XbcIUquhR97jgEkYC",
-	"135S5EEQRQ27w+3SzbfvKuEZMxIV8jM4GdEHOlBV6dPIsCvCzc4HhdnjhmkP+hrMl9jULI569eTtLPR0",
-	"jD0bdN5EdKz390tJDSZOTk+fzw9Rxehyv/8sQx2LFylebbJRLR3238mUFV7VB1BPOJjaC3s0yYlBJT4m",
-	"wj+GmYvh0H6dk/qEhejMKP81M+tVMmGmY0uBpGNi282U4j4BxYz+m+H9W8cIMuvi0yamp1GdkRWJW1pc",
-	"tPUCW/Q51y/tyX/2TVCwfw5UlBq2PLfn1El8Ke6F+Wdxp+XPq4HrR+yxnt0VlNjDDeJarCJcnFUbEbW+",
-	"UK0oCNUxlMaV7mKHvHOcCjfbI+qqVgmrLJauxm4cf1pTFRyzVgkdcTisrG8BmhQ2MZJ6JUksB9rKqof+",
-	"yvdN/7gEo4P/+vhsLGc9UQ3aZPBdPc3WbxzYSUu3JGlNx94lmtOf2TDeV4aO5ajVQKVl7YQ1cG/feQcS",
-	"iuAXl8PyAkPu/jTg7i1j4j5pBAfLdqw955eWzaGlvc+2nlFIdXbCsmUdT80YX9o2S6Nkm+ZQ2h47Xwui",
-	"l88w2NA2oYXXnlYsJgZAJy7JQ7CVvJwuZnzpLgNg3l5mGPOooUDXT+w1QhtFkfVFVL5B+EEQeog3XBTP",
-	"t8c6ZrLmq8LvaPMt8pR/zGHRJhec66Z2upP/ypZljYTks7Ux/5W9rB1Dyphp74xa4AdmmOKCquMS2nUk",
-	"lC3+O3IwI2tV1DRw1RpCSXgKp4IYxajR59DjhiZsw0/BwOzs2RylvlGAInS+e2BXLAySNViFvlik5ii5",
-	"uzyzbFd3pqh7mwdwbqHFonPnp100ZGWG5z6GdebtltXrHkynNQY/zREMQfKBI/Ohbpum5j6/Y5z1OqMm",
-	"AV/ziIqEtxjEuQR8cAG1iRVoACqxcedZ1GmCZVDq/XqsmNZCHpZrqvJGQsdk5SNWByYMMnIwAV4Xlv13",
-	"G82Oxfp6QEXC6hpHRlwiXx7EXUAZFTFLDNW63fdCBoY3OpAAu75Y67auk+G52Z35c5Pusf9Gyl2CMMbw",
-	"fZYw5god/BXgWJ6grD0GyPSwJZ9/nlDFvMz2fLHrWlNeua4gQ9+9++joFS8myukRTu8+PamkUOretvs9",
-	"VQmegQDieXSA7tQ2uUC25lIVRnznwf4fm2RXEbA83BpSNtBrvNcg0dM+pkT+KpIyOj6l3enn40NSUtUj",
-	"De+hgVFmRm9zsxxRbOA3psXS2zOJqins7WjNj6qtDXG1FiP4AVDduZRwLnIL+Ug45h0dgVNMa4eH2DL6",
-	"4IiDRysEZ3jy+VC7RpXx+JVOyW2pxvGyykMlJ/2+8J7kRO1pXX+VOmEc4aq2F5CGl6ZVLLLZBGOV9ocG",
-	"upaP5YtQtasZT5jVSrbNjDRj2/Rt5gHpyf4JulDuT/eclGI5bIkVfVfnR+fiKjE7SOZHcMqzcZmzGxcb",
-	"Oa/62yGQcGm65nzu9gTFZxjn8LsjezpMVycQWbG9QhVAEP+JUoDH4/nfylZU9/Y/KWoOpPN26l3uHSfn",
-	"RjJ9i3Wd6AQVVu3bv7lkXv/LpVhi78JM3MDeNHFFGN9E5Dt61eC54SGZSXA7reuTBYWJISxrRYEqAMt5",
-	"e3PCU2Da8D017OatD2qd7S/4R6DT0GB+/gwM7Nf0qFFXA8JNEiogZ1yQlQw1I3vCRQqhf06lOXKTnQ3Z",
-	"9vBzmV6UrlTtvM+GG/tUPcOugpJsuTZSHROYo3Hv8awOy5Y1he4rw4yE2tPQbcaQDX+AHkZe6vB38Mv3",
-	"e5pwVxK9zV2QtMqVFEY1T4nG6hXPf17z4ovsT3/9YpYG6l4QHhduTg+WsUF3uNBCeY5nDrc/xjM3VFTf",
-	"C99S+AzH/Bd6yCCMO4f4F3pwWF5oNZDMBLCkIj6EhgWtMVIQuOyObKha0Q0rCBK0Av0q+sV2B4Cxp44A",
-	"g4Xo1YpWpOZAGjdiZXCPAkJaiG50HMutaOp2My2Nbgr8RyTX18h+GTq45b5TNka356wzPOZR6yybazSB",
-	"4yZ9YJ1VJ6G90J8uXbQXnUlq2KoNE+l2uCNGfiIVQoOS8WNHpzWOlnNvGAh5iEh6nebtRR8aetBE2zMp",
-	"joacpubCZiXuO9zHpwTrHd0x/b3J9SoR7BD1K+Hmzu4GbpAXFlDUjm5s3/76a81cY83g0AVpxdzTQfHN",
-	"BoOIHQGtNbK4maYcr+Tmxo/2EVxayPY7+tyfAMru8FY1PcLOt3pAkkqOu6I5L32Qx2LHdHyGa51ibXYo",
-	"Nqiq4eWOVR0kXSdQsXGVQS4P4yWGs5J5fs2dXbaIBTpqrBIHMKOc2Db9HXNzZewYcmReEP2Aw2QkZZE3",
-	"PRVXU+PNT080xWY1wHkHRPYXK7l3TlOEOL11Kpa65FqDI4N/b6D/S7Goqdqw8LdNy+taGpT3rWw128q6",
-	"WpY1bzziEQLqyxWynvq/VpzuJfzLmiOrWamoKbfLlUz2mU189IU4rfirX0Y8rn3ZPkd7BjmZG4ga8rvh",
-	"l+SzrPZFPzVp0AyUswzYvyfjYBXXTWvSzOp2szSKlgYsGqY0qbimG8XYLboD2DDhnLDbGk3z+TdsFOVi",
-	"2eYiiWAsEs1/DVF/uCEDY0uRVhjA9iZDoWcdyVfNzScbn7izk2toR1Zhq5NIu4VKxeQTD4JlSlCfyphI",
-	"y7YDEuB4UCCKILqRPOIkJPeAOl6SB5u9kI8PgM/vN3GdAHR4Smq6YqbXtJewYmiPRWlslwL250CcxEaO",
-	"Jo4NtihAYVy/Zdoj/kqq6wcczM0PiCo5W2W7+2Ea/u55zIafxMvAbmEOkuhG7pjjHYBk4pERTQ/QdAt6",
-	"2mH825drhro1qLl1/zzxWRAEvPm7Y0A7+6sQmWS/6T2tXZuLgYF1ouIIShAuiqbgnUV4ekp83kOjjtfJ",
-	"TmZfkgOtd5+oLuKHRQCaGWNNYii+vO0QX3AJNHJkOqCWiZHS+plQ9DcsmxtyBFyEHZppvUlsCu37OuUP",
-	"4feM7RyOxAuL455HUjLQXmbborFvLRow53Qrkulk97j5oV7//uFxaUWB/7NlLiWKsameI0ENuwmvu8SV",
-	"8FL0PqBPziHK2lyz018mDYQj+2+BZ71fH6hfrFdT+7gV3Oib9x4Jc/b8wP04QVupM6VEFaO19t5jty8o",
-	"ciCCTtUun9lF+VayOnrNG2hC1kxrmPoYiWNV9MRnOgfrBgd5wXd6Dw2/NMmAcnRV1Caia0u2xVTykAhf",
-	"IdTDVaTM2xXb4708JDG4TBjmSFROq4BwZYHDSgoYviedZZSCnW4WO4f8tWvLFrvDPaCInZ50N1DUrmlL",
-	"74xypLWsa3nI+O7WfMUXIaE7VIp+wh6Y8F0toUwFWluiGwEJMywUQ/gx9n863Zx4bEo7Zl1J9owZjAn9",
-	"juVSs08SJ7Y+EOChAX5totkdC9hHoOFdy9RpG2G4bwNHCB6irvTFUYfYBfIdCDyVakRJxDWpWkz53xCs",
-	"C8BV2fO65ntmFINmk8jcuOM1lDzqAmqQdHwVoUAGYN+xsZZUxax7qAtHu1DSmonKszDcEKBZx1c1yOxO",
-	"Klm2ezvZ5E/3374kf/38i//8s4NR0r0PPLG6cl+mjZQVBnIijljcZytGILZ287/BOOUlE6iDecWE4Wvo",
-	"Wrv48ft33g3Bv3S87ItvUduBOlXacfHefHrzwlPB04Yvbhd/uXlx8xcoSDVbEIfntOHPEfSL3CwMdKjd",
-	"6oC5/b5a3C5ec22+ctdAqrGRwiFbP3vxIieC4brn/l7Y5WvqKuxP3+P58z8C24hDNi3e2T2LTyMrZr34",
-	"0Nq4IIJBVxBsNmedGakTH/Mj3TEc0B/8LS9lc+waMwt5QLGALjOuTKs5IrAQ7oyX6vlvVgw+2ncYx1CT",
-	"/tp7vCB8cEMV3TMAit7+IxGJpG56waCE0l3ImDihcy5wpzHQUkNlA0k2+sFV69z+rxfjsPfPoxn/bKwt",
-	"vjcRJRvAKh3uG/Lzdy5a0LTGB0vt/D3T1ggpGdAQP35t3rgcEoDhU6+xQ9ox1gT7QDH4Qd8RKvSBKU2+",
-	"ePEXtJVcJ4ZQcU27MuuwriWty+dli23C0kv5ktbly9ZotwBMm68kcriV0h7+aNQ2Tc1LuOn5L64lfbc8",
-	"E3yT2nOEfOyfC3aVP6Y3yxVfDcwb8Oa+PLzD6txrbLn3oS8+Fr/YwwdKLiFVEsP5EPsBAbn+GjlLJL9E",
-	"X7fsiVbo65b9QQv0N/YhuzQAvwNrOZBgYvv9a+n77gW+ft8XgwFfoINcA1waIB5/cvwP7APdNzWkVCpZ",
-	"artyn7h/u9lXfx6sa8eikV9ax6HxNKuLD/+DFti//NQeBBPqCmuK/FbaILVTKO2zC1BEbGHaMefDmm4U",
-	"OwwWLBjb+fX6W0C2Xn+54Nl/1HbEd59aLEACutg9UAp25Go9DtFrLOiXdVTVYIBKbD1YXKqJ4zA1rEBF",
-	"4VpQIgrY1Ucge1xuA+9lxerE1m2wN81pWXANbJ5IGgYtin5neeg358lJhDWWHzg7XEkth+cRGaHg+ysT",
-	"qq/z6/Jfrrb1KVal12jgd16TmJU8syIrVnO2Dp3faeAff7SV029ZyF1zYxIKD4CEB5yN1hHuKK530UYE",
-	"SL39LTiqCKoQaAjEa9y1isgvcqCxe4pV7tPb/c7L3KONy6wzrMIzTfbygV3LiKWioyWCaJVjDQktYzBA",
-	"WwTp8mRGmMmQDDEsNQSj4OztLSvEPrLxgO+YeemvucSHDjdfRxPRqlJMawLFIq4JB+0iOI73ChxKzJhV",
-	"LcZ3dT5KcM8EO/yrfOR3/MGRFPlvcuBm/+kYzHQknsEBFZLspeo7mbxh6rmdCV8znlzgt0Yxur/3l03u",
-	"H8M+mOfsgQnziYZbz/D9cEzuXakt5IeBooygJI3sEK6557U2lZti4DQGXCeQUGimHpj6RDMB7ZuF0Xfo",
-	"Q8JfnumoXH30MYOJB/vrEy7y2vJH+cAcMPeJ1GUM+52lLD8fh2jeMkdK87hJt2NwoPV9W1PDqjD9SCqy",
-	"5Y3urEW3kVGnNbDlofAJYMLdZFdyc8ovUIwa9rXcPJWTLl2t86y5/fSa782dP5XckK6H/44111i7L6sK",
-	"bfw7CHcXhG4wKgapHgjAQ7ScCdlutv3Vef4btvn+eOqE8Uv0RAf313LzdzCGs3N2jUmyzymQnB38IICn",
-	"uH8IYQ0IbxrtQxl4KvXjtKmXd5eA0FWLjz9DYL/cJqQeuKD/VaT+xb+t1OM8hgwW1LQEb/eOKLZutSOf",
-	"Jp+/+Csmr/xhjYTcWDrskhTJXfEcUgCowy4Vg4xRU0pVvbRPf6ogsn32H6X/JvZzJA3AZf94acD5JDQG",
-	"E/nmRIyZOzAifE8xbZedV467HWVB+xqWnCSspWIlxbXMKcpv/TVPuM/COzLTG8Z5nfBgF+O1nomL+0ro",
-	"GCMKwgV0iQGfp1L0QFbMHNyKXrZh0pPvy+ZOzP2rUFl3MrHmnbHX3/6lIFIRCgzPjRUW+MwCJtDn3P7Z",
-	"MizWw6SbXJ9MuU3n2K4nBv5zM1LgJ+w6QuBjSoVvbACE2aBsh7MHKhWbPnR4nQAfwB4WG+vztsLTUl9Z",
-	"VmpaVY5v6oRB89pddYk/Gd1+JcPkmSZu2FHLGFez58MGv8hWCVo/yiRJnkVvDVUGP+iJziJ8+Llmye+4",
-	"CF+xDRAH4iJc4bRwq/n8N/yDt7ArVjNEhveX4BtRRQvwh07FN1CD5ifCGsNO8Kw8HrVPwUME/1JRLCYv",
-	"dBIzucvjCX5ulIPEPf2gTtt179TxiXZSqFv4l9xGzgqDsn919PV4qN+snfA0GwvX/flvRh2n9tl7brbW",
-	"TvEL9IfO1ju6QwgV8FkcCRJLsYqsjmTPNdDW/x47rPgtBTDC2Txp70zVweT2LpgKz38rZcVOxh08tfOE",
-	"SQc9S6DwlNEHhyaN6qVGtAcpy67H/Do06DqWgdGrHdduYCoJyJUOf+u4L9Amgm7xmTG4hw0HMafx3n+M",
-	"mcue0vj0C5PDoQChvCCahYZoj9wqP4noqSHb6UI44OIfMngiRHVW0s4/N4/ZT4k94qrFL9shHZ54zj55",
-	"3rVPzm0X1zV59IUpWWta1SBu/7LBv3H3P62c+T7QaTEzUlqPY9VDmj46+QB9460AraWKHB9FxY5VsbDp",
-	"htGdxqZ5wp1iGmXw30vMfAuenFxB550pHSz3DCjZQgcWI8mascqBXaDHbVrtBbqDkd4NeP4nFTJsLJQW",
-	"scY1HXrsSW8V1TNNlGwNF9iQyYHvfdWk6zqBwoaJ0yhOjYFpgbcAu0VBtqyG/siRTF7blYYU9idePk44",
-	"L12Hpj80TwAzgaQzV1q5b5zzbR+H3pArTkFnKJi3T+SV9+f1iWA59vl/VMpgzoJiV6rrrCc6+tYWU94N",
-	"QffElRVhkyC/4s/Ccvvy5mjB01tGdZ3wcvrUN8ubilTqrv03rXd6niGb6G92hj27oY0vJFxBp3HzCTgo",
-	"vkUQUnGK6g5QHdbVc5zLXG9ZBb2LZ42y31ctP8CfnxwvpLMYW//zFaHuTphim9QvsXyA3vH1mlByZFQV",
-	"aOeujvD/ayv2kN98osTW28C+8yS4iZjI/F8wuRVcv1Dier38VijkfHQkxcvA89/cn+YGT+LF/eOP+uvO",
-	"cxyT8fUMibjMnYvP9+Oh0K0BWu5EiK+regLdSj1JYCYpEs9XTCCQIXegfQUXXFTCB3deI4niFwuRh0A2",
-	"TQE25gECAPF9YFVo8NaBMkeo2n//NUN03GNi4U/5JbnD4x2r629w5E9zcsDDX3N9vfj51SS4cnK4pU3D",
-	"BIPO+UEHPdOkBviSwK4UCpIzXTU7LLfjXI81YhHaWgAdp3U9D7xkJ46I9mSICSvqTleuYtX+xtqrUjOs",
-	"wN7KusIeYrnYJ6MKdMjsAtbixIuRFqOvErBFUTKrj6SoJ8IPRbYNgo86I9UpnkZrJYE1Mo0gWGMP3+g7",
-	"ueD7dr+4fVEkeKazb6YGeiDckc++mGdz13zPzXCG8c2fvXhRdOP4NDGOpzTEv25ZtyUHVNJ2OVfHDqF3",
-	"hZ02emZBamqY3R16BAZr2XNoxXDKLnrLGGB4q8UcwO67LTsCHFNTXsVmwhXg90iY4Bw4h3FzKCgkqYJv",
-	"wd4dCLzyH7rjJ4FNP3Bz0fn+AzdX+jSX0Nlx0x3ZjoJCCh/ZTx4qX1bVD9x8b9hTVb24p183L3udmUNo",
-	"MPKZyjVymV7gOOy4ef6bYzI86SLcQ+OSeLr/IImxZnz48Nb4XQATEJ2PAEOEqgLHIXBJiggW3/nErckh",
-	"fv/HyqAD6g7F8GKAbk8Yn9vF890Oc1L536KSP3DzFi/9o8Wy42TC8YC7+TipSweQ8fF//GZ0LCJ6SxVY",
-	"toVbXfyD2jAIIyq25nXNKvJLqw3SeltT17nTKwRoibj2fAbQ7zTK74rYtpwB8w4W2yH7DBjECAQAEjaw",
-	"8it6vFr68huoGQXKcXdAyg7W1s2cjjqV5sEX7ppLBCfcfNXD3zWcjJx25MDSgY5iD/sopYTftP0vegrA",
-	"veuneiXte8U5dCrYjKYSRcLXMj7/zf9puWPHj9b6veFlXkruGa0mCjOHlYlxQWs3rWup9tRYlwvagCZY",
-	"+tNUNNctXg21qFCe4D8MKcW++OLzL/5cYJDoIGpJK0dvr9uVHZbd0TKhxMf0c5qVihnSUBWsElc6miZ6",
-	"ipfkUYRP8MFQQIlDa1W9uF08X3z8+eP/CQAA//8=",
+	"5L1ds9s2sjb6V1A655T31GFsJ5PsfcbrKnGScSrOxNv2nlzMSakgEZIQUQAHAJespPzf30J3AwRFQKK0",
+	"tJKZ971JbIsfINBo9MfTT/82W+pdq5VQzs5e/DZrueE74YSBv32t19/V/g9SzV7MWu42s2qm+E7MXsxq",
+	"vZ7LelbNjPhnJ42oZy+c6UQ1s8uN2HF/1/9txGr2YvZ/Pevf8Qx/tc++q2cfP1az75zYFV8hndjd4B2v",
+	"eV0LU3xLAz8/+D0f/d221coKmLuv+HLbtfDHpVZOKOf/yNu2kUvupFbPfrFa+X+b9pLwPHhTLezSyNY/",
+	"ZvZi9n4j2AJ/ZgthZS2Y8/+k9Xb2sZp9JdRyc7txwNMKo7DSOanWjFsmHbOOq9oypfd+GC95I1TNzc1G",
+	"Eh9YGMySfn9iGa9rI6z1w/har1Egbrc0ySMLQ6n1+ollKGnWz47biAPOT5ieV7qz4mZDwqeVRiPu5VJY",
+	"JhXIyQavrWbfS3ezAfhnFV6/lS4rIG+MXjRid2IILV7x/142lPDczHB+2nDHpGV7o9W6YosDW0nR1Ow/",
+	"3n77kv3l8y/+609+YO8ESPXtBCY+sLSN+t+DDoKXf7nEi36bCdXtZi/+MVt2blbNnO6WXqNZp9vZz9XM",
+	"HVqv2awzUq1n1ezDJ2v9Cf3jPzu53D6lJyU/fSJ3rTYODwG3mb2YrYxcLIR7JpUTRvHm2VIb8Qzuh4F9",
+	"WXsxghuMboVxUtAU1eLcDPyNy+alv+5jNdPw6XDrcCoWwjq2ksa6O+Y22gpmukbUTHeONdz6L/dHhD33",
+	"svdaNz/iQz/GyeHG8IP/e9uZVtuzI35Dl6GiD8fEP/Br+6f0n9Ovg178IpbOv+tLux1/pt+DWgn2z05Y",
+	"/0/Mealc6p2wTIkPjmnFOFNcNi+YdJYtdaM7U7H9RhjU9LAmTKjaVszxrWCc2UbeC7iIO7hGqJrZjd7b",
+	"ipnOP3Al1VoYZnSnaib9ZEahghfMqlnDVb3jZutFC543q2YrvvRfaXdau805YVv4w+Kp/+orJG1BJ01F",
+	"Z+lY0hYHh39YabPjzpsMyv3n57M4KP/AtTB+6ne8FnPuBlfX3IlPnNyJ2fFnfAzmwW/jH4xoG74U9Xgl",
+	"JSoTP+WcGWGdNoLFy+M7Flo3gquRKMEb+5FW9H3JG3MylRgaR7PT/zAcphL7uLOm7iFagsz+UXK9cXNn",
+	"dLdoxPhl+80B5M9vWAbXPrFsz73Wd8x/6h0Tu9YdvDgrfyjsuc0uh7+1OYxf4LeOtPAoJvhygy/JzHY1",
+	"g1nMb8BaGrF02hz8qbjfyOUGz2hussIx7XODCCz5TjCn/SdvpFoff3EtvRXgxu85kg8cfj8V/TCOV6GK",
+	"i5+XGDMe+I9KgI5hegUfYLjaVswIXnv94ye55v6VD9P1pFrOWXZ4lb++M42fin4fJsu55u25J31jndxx",
+	"B+9eG92dveGvcNHHatYItXabS56vhJvvdvO9ENtkvKrbLVADaTVfNVqb/MeADp83Wq3nu11eRq0Xo710",
+	"IJrMttwIRtq90Xuv4XsR6l+LD849Ez8xLDge7MUH2I027pqhbeR6A6ePXsHxZbhai9x7bH1y+uyGt2dl",
+	"7R1c5K/2Q7hk9azzf5ggyu8c3eE0rmd2UtZG792GNWLlWKecbPxGBztN2Dum/H4K21+Je2FYrYXNzYrT",
+	"bfYFtWhx7dAk4I41Ugm2EF4UwgZ+YpnTLfySfbaRux0eZCf9m/DBnVHzWqwzOhhFyMmWBrDRRv6qlePN",
+	"+L15Awp3Z1iHqjdCcN3jRCQCPRLN410Ud3GQh+EmHYhc8nnJVu01UFaRBs/6SCnyZjffSdWRdXJs1a40",
+	"2W1wAjMr16ryu8WvJJwb5EbbF4yzhRF8y+JN3KXSo/RC1wd/eAiy4UZrvORdNK8nnfQv8YbcUe+dH750",
+	"cyuWWtU2rwr85HvzwqEZtDZS1cJ4X+9ge1O2Yr909VrsvC+VG7XWftbLb9roPbyJHsf8DZbxlROGcRYc",
+	"otFzKWo1IaDjzeEa98ZYWYv7EDAbj2rHFZgNwb1u9DprkG5E04rCYbDRTT3p2xeNELVUa5wEadnGu68k",
+	"LVwdQDwarbdZ3eJfY/O7Wdf88MSylnuHgb5EG7+QtNf3GvyCSSL1Sjd1Tp5CgG/ScoDHd+bK19y6b/za",
+	"hBvmfmtkvxA2mrf9B9aYA58KzVOVtfy8Rs8IPs2XXwaLok97c8MtWzbaggMwabZSe+l4xvzb5xgCmKKx",
+	"d1LVORvVH82a+V/7Q9tp3cSQEFeD4Y7t32MnwH93eVoeKkCgaP28wLtpoZj2q2VnL1TXNLkhFfy3IBKj",
+	"H6bPa8utFQX9hx8ZvYheA661sORuo9IKkrfSxu9V/B5Yh6nz8oZb+5M2tc0GNoRu8y6KZk43/sDozxIj",
+	"mFbNAQz9VhirVbBIpgtBa7i0oiRvGAYFZ2cvmia3t7zJMgcdfu7D33K1jXegupt8i+D1vDaHM/uCpHTF",
+	"l35mloL2hTSgHfbCOVEnqsPrexf82uy3iZ2oSy+1TrcWg/aN1vULjCH4pzVcQsCrYtow0ViBP0nLlODe",
+	"v8y/a89NduPTzvELIS3D69LQRPIMabfzRu5kTtv5IXhJWXbeh/dK7j5v0qMhM1nHU1Rp9EJ/DAWDguJW",
+	"e6Ec7qbpm2Wfk1rbivMm8Du4CN0E4/D6aWEkiMme80NU/UZLPLX89S25vMNJ8KJovZ0YFIvX0lF0uIOj",
+	"hk4dpxm3k9Xrt3yZPW3g2WU7BK2taI1IHEFnO940BxhYK+oXrOH+MoyNcXYvnDBScSO5epK1SmzXhvhg",
+	"Zqt4Z+nAvOUCb5OKLfVuB7HssYLyqnRCcBiv7ZabrKe1D9IOlwTFsPAf1J+WEHe1Z52dZENUfQqVAn/w",
+	"EWh1RvOQPoJOLRKnwe6M1mg4hYdacaBVo46O+ihxEMhcGJv5Y3P8yEI9lpREipOJjcdmMDz7pY4qK7Xa",
+	"ojpIdDbZX/FwK3plfXJinF6BoDpE4vw+qTXaQHgmjyJcfJRziaHw4GXgTssnXz5Ws4VYcsrtjX5bbrgq",
+	"hSQhpuLtCDjgMw9edvmADEkofCYO9i5JFgRPwU8k5Qf8yaU7cBxyG1IcSoe6P6GsEIrVYilrYSuI6nJG",
+	"9+ZisFsySU/tyb8LU8ul+95fGoze3IdinMnRgbgQjRT3ovaLuhCMBGX0NY3cimwcGWZtV1G4BlZArhUm",
+	"TfIpBW1dWWNA+HipIfKbG4ffwoWj9Wj10MvL60q4IDuIDcSB5HI7CGTHqIM/thcCtoHy9tbAiD5+QU75",
+	"O+a/v/JPsKAe+c6fAn4O7xgHp5P8ccFTZzyZQHp4dvgQyo9rgppWGrSuB2ZrKtNe+kJQa2y5JoGvwUF3",
+	"pKO3qAV5SJHSNuvnYjDwdA16kYhi1ktvrwhwR5EERB1QVGUvOzeOMa0okzHlWJd1VvfgrGcCjh0Gtc5k",
+	"q+Dkgu/CO4rjB79t9AE8Kuizjh/p8o+gac8aM19aMPNDZCSbpaOMC6PTdKylwAzPx2YeP+XhpgfrooBk",
+	"rLdaK1EIX9XrXPoyZI0xX6VXK2a9Umdg3hQmCozSghqTji05KtCKrYzeMctXkAijeX+QcbrSZlmKz22V",
+	"3qvMeaF3As99f3CBDwwB9D68Km0Ivma/NibEz8ah6LrknkLuxAjBILFnaSxOs+VGaytgymjiKLpeBa9v",
+	"nLw9o+P6cUwXrvQrxoEotXZ5e3kU4CaQyvEA2wkq7A0tfttwpUR98rT13qCT/lwAW8Yb5BdNkBG9rXcy",
+	"kBCuQ69e38dxjU/PrfQ+UF5IJ6Wo3vmL3kLK7Kokld9pBHuYssnIacsbpKgUc/vCb6pybhCVil6xRq43",
+	"jq2NOOQzXTU/TDh4KGHUJ4goY4T3p6I5kBvSrIM1C4q+//Dk4Igqpl9HUqqJrAQN2GeY6GBLN1xQSCTz",
+	"/Xz16zMA26QqI2jr7PFqBN9+cy9U3s8JmRiA1dzzBi3lRjhvKBFoaG30fmBOoX8N+X6M/w2P7Y1cbyBh",
+	"lt9Tjd6f+FWRJTD16LS6M+d1xDu86mM1K735SIDwsnSwVfpd8b004PzMS7X+ii8zFvxPdPRBQAB8ESPR",
+	"LsYpt4DVZYgR2hzcZjeaZH9BYTuRqsPFI0dvJ7hiTgMMxju0hu/hHfkEmBJTo9xrzZv5mrcl7ea9+KyF",
+	"FUxyikvVmoKiD05/QKo8b9Fpgeb/WjjK4sBUSdtP8lhv0U/nFD5eNYz+TZlA60QOfyVdtDLs5OBlw9U7",
+	"J9qz3kv82jDW4TqGQVVRyMKs9uuZE/gUvT0UVsTwjVFZZE0Jc59GAkrQJu42pffKVpi3gudF7UcFKku5",
+	"sBmWeIN3QQkNxbyDtUbx2KBiH35ByRHqMV7jwWcG2gXjYfj0KQEPujkEPErZNNIs0jK+0J07wpGEfw4R",
+	"/ltsOIw9ZWcg4zKH+CPe9XN5lr7P5iXT0DBGkvyXdFaYJxbShXcEHQCM65IbkUbu7iAO24iKbQgBQ1mO",
+	"jWjqO9Ya4Q/oKtj6sD1QGkJgL31/UP7VDJ8KQgNPOId5rfX6afqZVyBf/eL5KX65Ecvtd6rFAACva+mf",
+	"yps3iYCteGPF6ADxhkF2v1i/13lD6jlcx7RhK9408MfVKqsrl40/vLI7nbMNNzULkJkMnoFLk3MU3F5Q",
+	"RqrlaYAruXUyPEDu2iJSEBEQk/0eKpzZ8Q/f4fWffz7eGtOzxXYvmia/GvRLxWpplxtu1sIvBWcLXjO7",
+	"G6RJT8ZhaHFoppNX9hNT9VIRJiS7QzdaLkOIZrLALXXRAZDLrRIWvFvO/HVoFMDBALUwnK2EaGJUL6Ll",
+	"vI++E9x2RmSBjULV8xbSZhek1wDZcA6uwlENb3Qja37IyHxNWCbMxFHOzWuoyef5uxYls5exz54/L+A9",
+	"/JhLPtmyc5BdixgLQBwSfiOzEdA36pQ8j6WBS//HXwnjNOvCEidReA7RV9YIfo/1RSuj+6O5iDA1ujmf",
+	"vvfXfKxm98JYOmezWY9QOxOrrPYCQPi8fsGMWHVWEObl8+d/iZgfugoNhZpZqZbiDi7z56mkYD7B8CFn",
+	"AphNtDNlPjuwFwDJnjLVP8GlYaq9HEm1Bm8kiN/pu+m6kSmo4dxK13w4rHRZM+/NqgeNwYSYDNtg/s77",
+	"mpNORg3O7vVHYoymhhF0KjjXNXnPhP/fyQ8Dvzk7Jn8OPn0ZQgkXDwtsBBxXl0UEYppMcOP1XCvFUvjd",
+	"sB3W22BcIiBGIde7kefncyvdU3rvFUPfQoVeNXvZubeUijrS6TG9WMxdnUH2hsQJXJ6Vps7ZtwIKny61",
+	"cLgVc67WjQiI5LGrK9oYoRz9eMKtHYQ2R78OFOEFYHtuliwDuH9iS7h9w2vZ2WJkMU38jV0XPoSW9r/s",
+	"pd2IOvHqj44UvhWq8rqzNXolG0FhDAkleHDcWPLnWS1agPWrLPL4SBbSoNzR2qWfmqxa+Iq4VgPkd6q4",
+	"+rkoy5jtmkwWzS43WjfTLcN3cH0233IM9KAn50b0NQVxBwCi2RndyZ14+jVed7nyBEPUv1nkSzb9OVYq",
+	"ZwvliXjA2+3DzPQiKrPlfuouqtCzQqiLbthvdB4O2VmS8RTPR2ad5bI+G79IYTz+Len39AOtcKKzMgEr",
+	"c42vV5xR+trTA0/GnB2WtG3DM2iJV97H1pDbY5xBmVtNsI87tusaJ9vmwBYH1gozx58rAr86DXCRHW/G",
+	"4eX4Qz/wxKTqn5XXiYfdAgFfp7+Zrhs8r+pfnZ0Hvc6ksNdifvBHe3Y0C2ncZl5PSNgEPxHvEFSUVMga",
+	"rbR286U+n9IBS4s8nuB9nvN6GhKdSzD581orcSboP13DRpD3VDR3y++himS+PVE7dnGcF7T3tNMAa9O0",
+	"cXMM7+eXLXFbMq4Cb7aiBNQHT9j/7k/a8LUsovsmzepP+IJcgA/cgenrg65K9knHlsXY9riVYwPaNsxo",
+	"1LvJhhvvpSrZrf1Xp9spI0pxZao+rD76iOMvP5KGKEzJTgyboqBprjkFBrroyPKEoLBX1Aj6xzRRzQ93",
+	"TCrroMJ3xQaz97+VMssoqULVFvweAsQUgRLekhI1s3onEFqN+DIwFyDY4mc3rcbz7mgWrOcXfd7DgXjT",
+	"/LiavfjHNGDQz9U43sGbEMgFhPJSgOW+4ob1SPBGa687uEMY3qnswiBphzEdMV3HBM19Omr6MD0eL4II",
+	"zfRJRKEcTSFAa3regWZL377rlps73CNhZR1by3vvGkGxDlNiD+kF3uxBQf3+R0wGnmEE334i7oWilGdA",
+	"5TKnNWS1Q2Fakvs/Lp9KQR3e85ufj16999d956YE52DKbNhaRvD6jikhagTtYviNDQrvRgG1a46qXiQ/",
+	"fZ6Lsp5xiiGvwda87YsvUIvWnbhjz5Hzg4QIoUel8tMHnYC5oyKhsjquQb5d2e8lRbNNP6CJGDN//WUW",
+	"X9e2hw3hM09T9oQLU3TReT1xZG0cl2kEnFFSOBG+unCg/12K/aMv0QSWMjhypbFuXkAmeGWG8Pm1VCG5",
+	"6jftHuiXVkIM6loBQcnVATGVelVhZUxC2wQVa1RKOw3t6e/LAx0qIlWYQOHhrwKAvi7VTwPQUm+RMabl",
+	"+8obR6Kvvb+MHeeHIGQjvMqHs+rzb/4aunYu1TzohbEC1K1Q8wBPnbQb24afzVL+tz8L3jQEiOFqO7WQ",
+	"MkJYxsQi3F1MMPQOn/au2+24OeQm0xkuVQHRTUxZuA+Zl+5YOXPMtgPVCsXy7vCSecv3JQjGjgPlApRP",
+	"kDF4EO6BZYj7zWGuCJyVpRSCTJM/vOFLvSmeqVzHUoyz4SpEh8RX0rrHDTbQbQlSCfdTshLH8zVUL1lt",
+	"2InX0mZCsbxpMnlWvY6JTaCzzNkF/qLJOvTrTrzV+zyevMuBUhYHSityU6hiafignnxQIHSfc+v92sVy",
+	"1mD0EOtS1wjL4L6kEInSk1YINV0j3Ys6EreMkM5L3Z3Pm7+lyy47PRMY5pEZBWBwTJ1TrlZ+IJ+LbwSf",
+	"XMib/6wjEQ+ndMB0gpRUIGZhrWnpwjoVxDWUr9w2OXVpFcnEZNYx/QKi8MF+xVos17O03oESA4YvdGpq",
+	"sV82fJ8tmjuZEzvHfHUmlXWG96nlRhQq3IxCFzyLNBh/cRZ1Pj1VNonH6CaJruOI0gnWojg9BfG9Lr36",
+	"rwB94f4gmWbtRL6Ty1Eqd+zTIx+/FLq56JCZFg25OGjw4CDA2M0nQMh2/bgx28FynomnxhGdDJTiSf6o",
+	"bhU+q5t8IoXrT9vxl/jTdTc54lp3In3vMday0Xv2HEW9GUR5U1PG21hncwnKiTpgJIte+uXOyhTf492O",
+	"N03C5GIHKZWUdYOrABgPMJtmWCZE+hPYKWbVrFNgXuUK+B3PVWr3PCwfHBLzgqxWCOAEF4TY+dArSQA/",
+	"Xv3EqEH2lXsu82giULoQpV1yFcrcGaK+pS0RWskIfoekLT/ks+NnLbyfNofz4RGkQ6DFSZYiehmJc4Hf",
+	"mdveEbRZYLGJRaRhUsnzkGsoyuqaZhoT9jt8ygN4sCOL5GikX1JGHCMpXhR2sq4bwf7ynP0/UFYbmYOg",
+	"5HZl9C5fcVWCKul9EadUMLYuKqk6WmosbMd3VnFg8aHZZbwPbOmnjI9xTQcJK9LatK1QmMPA+JJabu4C",
+	"c4VlW6nqvv5HCVEHegu/L8aEHhcARhZnd8QPgiuLqv8U6WPg86hYlv4xT4F4Wd34JYwAp7gHZcZjBXLl",
+	"hVcpGoGvomksIwTph9dElfupN+N2UsW/Z2b0Isq/KaUzIGCRKeSK+myCmE9YaLjsYw/ULGU59hvdRJ+j",
+	"GrKDUcgU6Qe82GWxfyU/68L6yTLT3SovolhJdVxn9CJA/xDD7wUNI71UeIU+VmuEtZGMpVNUKXssH5nE",
+	"n53Ec4fX7ieG12A0+Y9MBko0eMzptQDyPVDUyCv4IvKm0McwHoJrZ7/pmlJyWxdpXFbcsN0uULbo1aoC",
+	"RB6crNzU0NAD+lD0Gekq8sQBHxeaInm2rRz0L1D4xPX0Q6B0KUdah71oGj8cL9XcbgVFEdZcqoohMxlX",
+	"haIeFxyYaKAnU/p5bkYTPyrjK04n+sohSQD8AbqmeIKFgrUIe4/FlUTPlRSqJIXcnVo2gpu0Wn3YsUPU",
+	"a0B8D7sqUOV5Up4O/5/3RerWyaaZJ6XqSUH6qFid2LQCsxhtzUmtG66tYOt7N8D0hZDvBRGInmJ3khMX",
+	"WV97QfmCjqOQ+j0TMKQX5kTg22zbAOrzsDLCbkA7AlPUHeOs5mZLDTv2G+kEUB7Av86XQjkjWK0d0ikA",
+	"VRLQImglwuWLprMb1kq1nccLE0sXLoJoPRApJM+FNYfOEf4J3vShZ0RRmmQTf4vS+ACb+FspmvobY3Sm",
+	"YFh8aMVyCAnq9zn038noI4v+zVIrZ/jSsb2RDjC7L9Ad+sdnPz+N4bLRU+9504nzwFB8ebi86keaFYqY",
+	"qRx94R5j5b3jSf7fnjfbMavAyAMb//u0Ktw9+rVEF+cflh23NmLJcymYRRY+5k8aOgy8ZB/8UUKBmmkZ",
+	"XXrfVzyb5odkSNaUQiYKeiPYy2HkD8oTVLN8hISixRQdOKaNSYIk48OnW27KkZeeTg7tfeAqy3QCUAnn",
+	"Rual/gYKaDywqvvYf8e1xHVIXlShPJwSoa9yfACXZjYGqYXpbD2jfhmX3nrdXWkbjCv55TKJguktDXLL",
+	"8VfefgsVtLkIBHR3A7pUMlHibgqoppGHvIoPiwErFFfAyGKqYolsnUst8zGzqVkTele8Ift9oXFLDPUg",
+	"9HkjVT3HiEr4m+4wmhdSWVOq//5KnSeuL/6DJ/w1glOGs3lZ2xklzqdlQ1m5yBH/xLAIRglj4pg5DYC/",
+	"CHS5DJ0hhHpbUKfgYEwb9NHih54fCtAT+Bz6rqIcvKVI2wMn+XTKsT4vuMnYB6m50sj3OZaUV+Dc2UjZ",
+	"ETsI4EpRM8+hJ+e9LL++fC3QzZK/itEWXht93qt+mzZGmm5qp9KeEYfoCRX6DZHrDYLp/e/scac718gs",
+	"7+jgIdwguox0mjR4ukJk1T8/CQJO+rQf8bV5zAS5MJMAx31noRHoeNAgKaBJbeCGUkJCIMILAFPaJGxO",
+	"VxBiXbA1EyuzVIRimXdmlQtx6tPWKIpgv62JrJ6EbeAxR76tYLvG5S9vph8XVph7HqIsF3iWl+kKvxDF",
+	"ct9JoPWJrGRBoQTASnxx5jXlabku3c/Xpyq4dD/VF2mJo1U6ds4zcZyJ81lOWI+Y3vpMcv+NR1904fzm",
+	"K4mjwj2ilhJcXX3EwM3FM+UarV06wsvqtqcmhTrgZN6ITVAKtuoM6Cy98ldxxZDRmPGmgYBIjKMCnEzU",
+	"ULcSMiKX+FoFDRNVykm18Yrn4H0bvWet4UsnrahjrTO0SDFyZ5HcI9idSuxBW+3wwKW7ptA0vOLXxdEC",
+	"ScOrpO7pgkzaK+QAtykV1jjBGJNBJyuqRNOGWCyQXJ9LdWXzGv7OQv0RNVlIwGnY2DMatAGICtmnPCF7",
+	"9+uvTYHzWGl5vsnv3+AivyFMfX5K3vD9j4aqF7yujjcdfVjjjbbOUDOtFeVLqBnSXl0IHE4i4RkFqq2c",
+	"knh4E64DoyKXAQByZMP8j+wXLZFk5AwVFU5AOhnJiJKWFrRO9OqwNtlNS1KXOH+8waj2HnAoYIGL+vwu",
+	"rPX6aXjaA/hnXknrNDYPGoc97A2iMxD7jwG6UShpTG5/ctPiaCP71fi8zb3G7TXSk8YUZmwoVxOoUrrb",
+	"DCETGsEDGWzFOBNZ0UgfPI5llgncy007kT8LOFrSSq+kqOui1p0U4TkJ4MBLTuA4zrDRFJ0tAB7ht+SJ",
+	"1JIZmU5lh8GoU18UwlX7KRQ5Y6TwgE8744hEavpfOptUwZc6T5XCvIMiiaI6U0dhuuFqjRY4E8eLlw4n",
+	"rkRCHeGRcbmykq8xRXJ0jHNVFyFj0KIIuu7AeZptbCh3i8KWkLsFk4qiSq4zvDlqKZtm8ydn6JtCVi00",
+	"9SCbpYdJHXRX6sd9zbnXdrmSk9AErtZxl/sL7QQK2/3wuAvtumFi6XUVLVN+WalL0HGjjNqIfLtBQOTE",
+	"VuUGatmkO92zb1CgV+qdWAMbTbayyzoMJ14UPiTeodxhB93cWpNF+gVKXz8ZK7nkjgDc0aGwG71XFXv3",
+	"6stPPvviP0k5L8RGQo/F1ugPWaTjRmePPW8oE+HRji830tufzoomz4eq21z4FXs40vzBGLmye2AQ8Efq",
+	"FEJPeDANskqWv1+WnPR8N+xJ13Uy29bve5k5LAlkfKKXrb4Xpu7yoOG1yWJVMX3nf+yxJJEu8YL0Wrx0",
+	"kqR9L523jnMP2sqsgsRxAogwN8AzL/teqvo7tdJnTRt8YBgFArvD3OXWM3zIWB9Y2+1yJ773SyMlPHpn",
+	"sHZGLLdaibpCXsvYIlDuwOPVVqRs5LmGN4Ha8DQQEa76CFlzacTk7KyfgrwkrDvqYnk93dgUBCGtIhpb",
+	"96KZcP1ruA4PzVyDTKDJ0yYswzDNi9BWADN05MJkkH4lWL2aXwShtMLkG+HtsZIVyf2ALwSCGz2vJzeo",
+	"h5CWmPpUrbH5xUo2eQQDvW46Q/7Gq9ezTf39RdidZHm+RAAuApDZ2Sjve4l15rqpi6ZPz4JHTOR6r6iw",
+	"PdPCPAW5XdB9srN8UYpcdDa3249EjPY2jBnPaFiIpH3QeI/34naanepUXoDoAhgCJMFUO2QqrldyQlXy",
+	"Ea0TkcqjiMTyAlQKYatG7UTTRGtZRS3Z5xTCToiTfULrXsPAdHu1dwzJJK5nomWwTresHZby/A4a8pTC",
+	"A4ZvGGQV5TIUNgvr+pge7ibMCz2i7nskdXGO5cYP8lqam1xjhYKgjjCpO940c7uU1gINP/69hYRmNWu8",
+	"Fo9/W3eyabTDXRkhIvNlI1sqRcWm5fMFBq7DX2vJdxr+ZSUxgrc03C0384XGbUkXAkT10Dq5nLd6T/8g",
+	"m3th5ko6g0K71EZZR3X1K8LHLoCifm51zRE2W8/9SgCcu5o5Izjs9kDyvOdOmLltDaC2dgJQj0qruW1k",
+	"O9+BqxvDjeIg5q3RTgSobN1ZN99hwdKGSzN3UkwJ518Liw3h/NRwHBt4C8OtvM8Tsm6AMB+Uxy1stQt3",
+	"/2XHNezwUg9xvWJHR1g15l1l/xGP2D+dpRg+Oi/iwRDns7CPXgejr68kUxicBhkJrs8EsXhNZ9LVckFs",
+	"SGMHrdzKMd8aYL85MKXZTmPxX43tq4HzLzmb4WesKsj5ilP17C+6859yGx4YnIJvlMuTwEwRWHxEbKaD",
+	"6YHxkcWbHXNGCkv0B1Cy2bVZH/c8Oc/0wJc/Dw4TKkPqw7DINRcN1TuBFahZfuQsHjW2SwQ70ZkDxlTT",
+	"JsWDOtpLG15liD+8CfocCcQpFKBXMN02tRHdxuhuXegUHPiqLpChEouU9YfI9qRAgDEb2SMgppNH5fqr",
+	"58eNCwfMruf587KkY2ALB40Wi01gfuMXRNmOlR6hxMMipjcdXlKROxDmviEYymW/nXPqMt2dIy01VV/s",
+	"9L2Ywl9zuoRtcs7iop15edlWVuRd6I7ul6C+Qy/s+Xl7D5adyqZhqZO6Hpg2mpHy2lzjutzSVxgq36lz",
+	"X5T+8ocem78j29Ubk2CVnjm5sTzjapuOqjv64zvPb3UdMWKWq2rErFEmH+yfkrEp1vPHW/iiE/evcJJm",
+	"jjncxCcOnjMb95gFIapuUthRxWZVMH5IeQHzZUYbXNbxFFOZ8HH8wAhq/AbBxw4rdwHZn08LG7EfBmDT",
+	"ON9SZ6PpeoXNIswhf44HkrUz+FVVv/X/sfGQzdSkazBf/HENdUl5ztiJlVMUI/Iz2n9ceHWciRMNYV8n",
+	"leelhCayUvlTIQDyhaoDtmLZuaN2hET35jQ6yGuj8QDYaL2dVsf3uq9EfUAt32tuXaRxyNiSnap10nMb",
+	"wMppxPuYgmSWP35GMnZx9f9l5fGXHTli5QIR3MPKnYBJ9TzPiraiXBGYLyjy14bn578hNnRLjk0AIOSK",
+	"eIYC1Snp7FMq0b5CnOB+FKd8POCV3gPvdkz9Y+OhISpw3Lo1m8kdZ1sgCGFLJfCXtpm+TKmcYEd5TXxL",
+	"F0A6fwqWJegQUrfY/3SP7N5HtO+nuFAuFd5LOUmu77IFtCqXzQyxLeFDbMK7gaqnDzq/YDxAoxaH0DC4",
+	"YhwovhcHakc5uF984EvXQF/0J1CKjE0tq+QB6Cbupc1U4/B2ipXyk8SKmoaIEKbekeMGb7l185YX0qet",
+	"Ebag0JEHIzQDoGA9FqvwprljznSC8bq2fVOosGP3HCca+vH5423D7/PJCbvh7fkNBxd9DA3+J4jpOxfi",
+	"EL8/qUVOJ+e2/A+Cq3f171op8EPYTFn+gkBRRZkKSC/5HRLF2vQU35D1xPatG723bLe7i+1bK8Iitdxa",
+	"AXHdwMmEkR9xECxgd6PPhu+YVX0dqDicDbUSOO4pftcVh1Gg/PmIkxOkJdbro2qK4EL6OwSEqFI1/ub/",
+	"En5AKk6vbKeRa4RXP4hfgx5Sv45KI5PF5tYFjYerF5qZ+BWvWCOsZUN4ZQLzPQLWTqfEmsZcNh6ugfwY",
+	"cn8BZFFJr2rkDnvKujxFZ+FFU+NEOexnie9skffVfiiVRNAPmLnFOsU8ERwA205TwZVmM3+M9iO6MRNc",
+	"7FXagMsEIztp6vxAeOxjss5TrGmTudJOfedFgcJsPYsOSg9qSrEffH1B1Ua+O0BO4GAE+dm7H6ioDqMK",
+	"4PXWeq8mxrh+QA/yITGunlj8QRGlcnxI7yfzjHN7k4Ye/jn44tzUX8H//dhm9eOaT3nvEp+SEFnhIEoz",
+	"9pKmYLiX3vA9aLtarqW7Y69ffbqAv7+FPwBTwVKrmgGAlzgc0gK8199+Matmr7/9HP77Z/jvZ/DfT2fV",
+	"7C399zP475/hv5/Df+GuV/hfuPcV3PsK7n316QL/5y8N/13A/+BJcO1buO/tqy8mNpSuxYMYJfwU5jfZ",
+	"kqt5yCrl2rXWnWBaNYcx+znqsJWGqky08MUHVyiFuIL7+FJG++nMxkB+ggGp3FcD8F3YhNWkPzgw8hQN",
+	"WKchrpAPd3YTutB3zakWB2BDAQzfPwwgDFXocJCj30c0FFQRjX3zzjT5vtZGrlz2F/j4QqF6Xai3se5M",
+	"x8wcJbjb5H2SI1WQ1ySIfI7iRRPfF74nq1314l5SNNcQzH4J4ZEQW/KbDlibpYN83a7ILev92ZPxlBNV",
+	"Z9DkPU3+XHCeXELtOoV0p8Czc4aQX6h6fslIVgVOIoAJ+gV4gdSbQC1UMc7sRgjgGAWSoeBIQtEhW3C1",
+	"ZUsgu6TVqMBHNTVdl9Jr59mKTtMUlTtnVLF47g4hjl5GqtRDGm2R7VFusqHeNUbussMIlJFXS8i0BF1P",
+	"eps21ZiGqjrVZiIVnEwjh8R9PhMNRL09KWRYkKlS84ZLTqbpHkPv8RedWUz6YMIHAS4gWdC7pD8TiBH+",
+	"9FKkqOhiIsp/yPfKuwQPTlVgN6i50/N4sExjv6EY15j7RnVNg3uo7zXj/w3B7850YnL4M7yjmpkJ5m1/",
+	"NSzZ1MtPMbeFTTEbTxSNqbQ874JBHjN9oR2R1hA9tm0DemVh9DbkAIEmQAEpzCQT9B3Z6w+zQe0N+GSO",
+	"6SQTf36Qtu03LHdTN2DPEnuEPNR6i0cH0HhUVOdE6ZKaH6irmDQsEBVMrtvPU80+z9U2Guvm07XJlY2K",
+	"B9OZ71MM+y7Xo3i4+SY1vvk39YPzW3mCN5scbp/9cYxFmd7kUbzCKsXtADuopH1sicLI23Zzu+RNrloM",
+	"e+9G7ki+dNpY9vzpFxV7/vS/vqjYpxX79Oln/g9Pv2BJYTKSzzyxQBtvIW+Qqf8s025OYrLr1ftljZr6",
+	"w/IE49sVB0VgJiLOs2RmT3U0+ht1C831M7rAD28EN/NLO0td4I0Lbho5YW56tZbrjaI0o9ZPoLYaUsmD",
+	"Rhwpfc/F61qiV2mFmQeLcPLDyp0U8+hsSImKpaz990EsQCrIlO1ZgAWMmwZcEH+APpFn4w+QbiNoDviu",
+	"lsvJgWv/qtJnBw9raqD2ys5CSMIdxC22axyHDoL+i/g6xMLgLCVLnt11gRhqfNbyFIjCCFb6xLJgr8Vo",
+	"vIKUN+hkiKbxlfEzPaFkBN/+gJKRH1uRb4obU/MLrbdMenMBujRDLx1MZofeEpQPH7fKyRFk6BWzGsyQ",
+	"O+wnlgbaki5T2Ds037A11+Y20nt5tSBq6GkFiffzqGlCv/Mmv8KB1fO2VNW3yjSSJXJENlP8jtzULRtt",
+	"L8hIldig/PMJkJTBHPHYUFALC4QQ2Oxm0L/1KBzmhX4O5KVnxvSVv/IrYjldbrSO9dBHCk56+YIXr4US",
+	"hjdsKWQz6O2ZnBp5RnZAgvnNdJ8vQEWCqPy9sfMld6wR3PYhxBDJ6gNHBbYMrzzmZ3oIWWg6Q1Pc49kv",
+	"SnwWePawUhtUww6ZGKn5TXa4KVvTaVxrYJ4QXDGnBROqthj8BnMQbdaLSdr1fb73a+hnKB0w5FqkyK1O",
+	"BbIntthMuppn8MRHJKlDqLGa6y6TmFlwVQMgZgERZtTL0rK94MZ6PdejZQeANRSVs2Gh2EqTwOT99ulj",
+	"6olIZ1iqwiwPmn2HM7VP9R+JbpXu75y+epMleOo7ZCHATMEOwqZMWi3DBHgxhai8/xViEFKrTFFWOIND",
+	"hfBx6/ET+Js3V7Y56cE3b7j0Tw/JzqH2a+XSZXFogSGTQS2v2+tParkTyoJTzfx58IJxxd79/a/Mj8NP",
+	"kf1nxw1W03+KZzcyYmaov3HoOcy+v/p8JQPcT1fnVhX6WUxvoUdZrIJtgoxGYJScZ9jyj6ritIaR5CXP",
+	"2pLGAiHuAY7RrmMSqWqZhXa5nC5yumWiXgPXlHE9pHhg/tXC+LtmyCLgJ68Wdor5BwN9gPXn7/8pwJGP",
+	"5WB6X7WJiOYWR4tX5+d9n8Y1X38L2XfIrkP2fFLk8g2Eha+PWwbEzWhGCgdiRMSh6RogcNnjcHpt0l4b",
+	"66YXEmbJ5IIKxmcVJvzHwDobZh0aYYSa60bvhYl/23BTC+tGf2+Qb3NCbLnW66c/UsT0ahLVNw3PpCcQ",
+	"HDp2xHiz8ppy1y03gcKKM+SSBX5gjpzS0FMRgpsBs5w1CReNXm7LJfORnCmYSQB6Tmrme0GRWS/+CkRb",
+	"xSjbjMw9dAQPSaPgw5R2ENDNtgu9ZdvrjVhuGypjnPSw95vALzip1xKUJMdmF6hqKT4PpwI/EGBisk/T",
+	"cPU1zzIGXIJKWwvlmkMmWEU8r0owL1h4Aq+MXG8cetMLCQgb4BFou7Y9vKAS+7omKdXGbdhCrKXy7nrP",
+	"qHuASciKak/MPWqGRtQyEaJevH9C9+2E2RvgtuXlQgJr8r+Iv5panmqzncwIrJs6t1AAnB5PPYiI9nuA",
+	"HbXmOpnsDgVbuRdBMVDhVdDZVLHeyJ32OihqyryrcObk5tBwtX3iHRljLxF7JerShxZBllNarYcu61aI",
+	"udOZzgBSJJ0BttKlLVkcW0kHtROXSMY7Id7rLGVDI+9FnrPZ70lsjEOdNccNTttwOOWCpcD+CP2xNhzg",
+	"5Uu922mVU+2R52FS07kL2N/8tfNUgecpaXdSYXkGhnj9XWEzbpCmaZqu1rp5GV52tjvccXf3QCaBrdyD",
+	"hZK0dKeGqP2SJcTvm0jATq4o7Pn+UI57s4o076SSg27q1zM9pqKUHs9l1mais2JcgtOf2idzPnTZZUgR",
+	"p9uJeuCiHeN0Ow1ajgPo3fnSzORLzUs4KRqytzKxGhtSzsMT7Roo/sPCTtOQNEkY5ETzuVTFPjiAvOyc",
+	"zX4V7pakq1Ujt6I5YBydSnIS29FbjViC9YJRGZfjTXNAAwMLTTJBJdpt04NwU2BlfxemlstYhI3NQXZl",
+	"n/+AX5TyDSXK+oSiR+wGrvfuLrGhqS82Z062T2z5sfmmI37A2E8b51HuRKBYRJQohJy8xu3zHYPpzIQC",
+	"L6jaJjxXkIx+rEMVGqa13Nc1NkIYfuE/PlTs15/9OYGV3sW1T3AOadvkDObhTUK2njTEVtSKeqW1m6+0",
+	"IcoEreYUG9FqTlHahmP9ij8qJjicb3pS9et9TqMXTY5PuRaO9vbowBfG6AsoW5Kmx7keS32i7mQLOrqM",
+	"Cje6Eku2dE3etsN/OCd98Gt4THxVFWYjfntW0oxeyUZcBw1bcCvmXK0bMa/FOg9wF205y3Z1Sbnhtexs",
+	"6VfHydUag3ek3Yh6PrWhadov4uhb0zEkXxleHr/t+J0n1yCP5Vlq7uaNVGK+QUBRaTaHyMWs4s10PFkL",
+	"N4qx5B46mrsHPln3GdCzbRyVCJReRZFwsj0pisdWAz22yk7v8eOSd2cXsGvbw4bilMflCRBCeGLpfHN7",
+	"zXZauQ14W5vQCux4Z9UFuj+s6JfOspUQ5SLGDIH1MZ7R6N1UA06qOZ+bQVlqor16iO+ZZASVwUZvgYC3",
+	"8en5mTUtcawMK7qBE1dT+H5KcJ4e9ID4/H97G/PLOlCwHwU8J5HNfRmp5hZiyalFyDjs2OWtrucDhkUN",
+	"rNHZNKm024J5z13Jtb7X8nw5yN/houOFjax2NPD+68JjaUy5FYZZDUHk0d5pvCdADA+aaBvASPYOPlnT",
+	"2cp2XnA5YrYq73H4x9aG71UxB53tr+Gor6rd9PisDc+3wxUfWrF0hb5IuQctDkwB0HI0FmgBWAbfYHxd",
+	"Ou9JcJXPgdDET8ZzOEMIkLAdsWCPjEP81a//Bk1hwU1zyJbJTE1TNTjy8GAe3Lx0GmkmQjlaOacVhe0a",
+	"ZsW15s38hMkyNTB9GYohR21FTyh+4XXWXI/YDmtbI98Y8nPnFvGkdfe7YZCP+0vayEdf9pAKYPk+rvx/",
+	"QBVXqRGykfoscP+df/sbuJJOnBPk4KAjsGqZFG+F3QWy/v2IHviRqitP9acDuURmxfOYnbT9GwzgioJM",
+	"OMvPEeSpmvB+J/yUxBWJBRG9MPf0lWQ8JCt3Qp3kHRMebaFTo07NppFWmB6+Gq5W1ua5IF/aubfeIMml",
+	"J6bUlIH0v4UWOsdrEerIBlKBozsqHqDpy037W8rpHBs1FwQwvuLZaSy7hiA4USFD6b33ihii8wJ8Ztgr",
+	"sLAj4ksqHHP+E3OVBH8TwGQKNRcMfU8M4HmXJ+HZydLpzHcn6naQ+qf8e/m3UcF1KNpJH1kNR5D94oSR",
+	"OiHN2gH6SXB7oMaCFHnzByT+0SrethP8HCd2rTBP3/Y00xf7OvgI+ObISXdZPf4JJrIBTl3GWK9ere7i",
+	"yR3K8UenecnQn05hZeti0hEinlCQLu4ltETvudAwl+gstXc+S5SAM3fIIa+RQBX59SSS01EdMfV2otcg",
+	"aMJvRcOlysUHsCt7wX8ACt30dkikhK4IocN7l/UdC0jp5Fk95hWWixvlAsNVxtkB+396Aag5HJNJJzt4",
+	"Qm1wrFOClMt1GH6c2hioSEaV39VLbepr/IlTBBO3ykWB2g4Ml14kINuMVs2U9MGnOVsl8uSdiuueLv+/",
+	"qPfTzUgH/q2ZSKuhjlwcmDhk6UmJw/ACktKEBfFiatPL3zakZLzgxoST8UF8qle1hjjNDgEUELAuUnlt",
+	"qFywpAL5zVAYq1mUg8D/i/17/xjCU4BabOcrbUoo/0XDa4hpUY9AuLR+QYK8aLoHN04sFHXHXCphUZIm",
+	"GqhAS0q5UwVmaj9xNXfCUnhNCDWqU6NMMWdWuIAGJDQjhh6h71t9xwC3npQ5IIRCUibb+RXRTe13eLEk",
+	"r1xU97BSubcxzjSuhtQrJxTVRCYAWcQ5OujvZ+UHrFjH2GsDuX6/C9CYq9hCHDQB61e6M1Q9FlEP+bqu",
+	"YPjiqQrKbU7MEXu5FHMezGn/P8AKrbRxyhvD8De3MaKvpPfvjX+JAz5nJ2P47OnbUGtzsZVs+tgcPuS6",
+	"gFuoW5sfVyIlYSrhTnotqJbwZHRG7kon3wWsBekr8y+oBswGR19RlsRSGGFhBN/Oxb1QJa6MnvKij9x7",
+	"5xBdBBHKF5M6wLNcGLcqSRs859w6DayTEXglsvj1BPmnV+q44CszlvGbq/F8l5fMnlqt83kDwbff+AsR",
+	"uX3WGtdI43UmzE6Va3bDc8fkUULnSYwixMTPmoqGoBLcL2vFnvtD7dNy+vvcyP+KV4HlbNZSFauKsSi3",
+	"1ABl5RdXKGqyN8B8KY0VTuQyEzhvKrIwFAN/nMZ5ks2YQXXGoKB7AFVPwscTUkp90u8hJoKXqSybykBE",
+	"0kUZSleyIHGls3tBZ1MYG806SzXCrdFrw3feHrDCkVWQVIY4bqKJMKg2s8LbTVshQrsrrXfCZJMtb7vc",
+	"MFpeV6kZ6UUZ4u2s5RZLUVpe30HT3irpKU08orWs0cXA0g00Yd1dYMvrSf3u2LIzTdXTfcHf7R0DCsu+",
+	"N7ViOlXTSFjhJ/eOas5pEFqthR8f6WyI87R3WFtRob2h9D7pWTCm/YzlopBpDfwsVK29xApDJNis+sJa",
+	"ZLw8B1TrxNO3SEdxOUitw5hC5NwYo9Sm87PcjiplOiPJcXqjO0N18265oR1cQvcuO8fW2ssQdPquWMsN",
+	"bxrRsJSb8Y4qYyvGlxD/DXWdTyzjH6S9Y9YJ0VbM+xZQdwPNieyya1on6opuBzle+PcgKKbHjWBDV7wK",
+	"MyHY0IsecE4ovNA/pY+9Qi6AIu9jnK+XXcYUqvnBDjj6MkaCtGFS9F4xw524w+3Sz3fo9hGYTDLMBRO4",
+	"MtEH2nNT29PIsBvCzS4HhfnjRtgA+jqaL7VuRBr1GsjbRejpFHt21BEV0bHB319q7jBxcnr6Qn6IG8Hn",
+	"u91nBUpfvMjIel2Matm4/06mrPCqIYD6jINpg7Ank5wZVOZjEvxjnLkUDh3WOatPRIzOjPJfE7NeS6Hc",
+	"+dhSJE85s+0mSvGQGGRCX9T4/g0xtUy6+LSJGehtJ2RF0lYjV229yOJ9yfVzf/JffBMU7F8CFeVOzC/t",
+	"BXYSX4p7YfpZ3Gv5y2rghhF7rGenghJ/uEFcS9RMqotqI5KWJKZTFeM2hdJQ6S52LrzEqaDZHlGKdUZ5",
+	"ZTGnGrtx/GnFTXTMOqNswuGw8L4FaFLYxEi2liUXPdJWXj0MV35o+qclGD38N8RnUzkbiGrUJkffNdBs",
+	"w4aOvbT0S5LXdOK9Huu5Cxv5h8rQsRx1FijOvJ2wAk70u+BAQhH87HpYXmQu3p0G3L0TQr3NGsHRsh1r",
+	"z+mlZVPogt8WWwIZpKA7YdmKnj9ojC/t2rkzustzW20Ova8F0csnGGzo2thabcdrkRIDoBOX5SHYaLk8",
+	"X8z4ki4DYN5OF5gMuePQRoH5a5R1hiMbj6pD4/a9Ynyfbrgknu+PdcxkTVeFf+Xtt8gf/7GERTu74NK2",
+	"DelO+auYLxskip+sjeWv4mVDDCljBsQLaoHvhRNGKm4Oc2ijklG2+O/IjY1sYkkzx0XnGGfxKZIr5ozg",
+	"zl5CWxyb4x1/CgZmJ8/mKPWNApSg8+mBfbEwSNbRKgzFIjdH2d0VGH/7ujPD6W0BwLmB1pfkzp930ZAt",
+	"G577ENaZdxvRrAYwnc45/DQiGILkg0RGStu1bSNDfseR9TqhJgFf84CKhHcYxLkGfHAFtYkXaAAqiXFH",
+	"YNRpShRQ6sN6rJTWQu/nK27KRkLPMBYiVnuhHDJyCAVeF5b99xvNj8X7ekBFIpoGR8Yoka/36i6ijKqU",
+	"JYZb2+0GIQMnWxvJmalf2aprmmx4biqaoTjpAfvvtN5mCGOc3BUJY5R2+VKSC45SwLE8Qll7CpAZYEs+",
+	"/zyjiuWy2IvHr2vDZU3dWo599/6jk1c8P1NOj3B6+vSskkKpe9ftdtxkeAYiiOfBAbpT2+QK2ZpKIZnw",
+	"0Ef7f2yS3UTAynBrSNlAD/hB48pAx5kT+ZtIyuj41H6nX44PyUnVgMx9gAZGmRm9jWY5odjAb8yLZbBn",
+	"MlVT2HPTmx911zhGtRYj+AFQ3VFKuBS5hXwkHPNER0CKaUV4iI3g90ToPFohOMOzz4faNW5cwK/0Sm7D",
+	"LY5X1AEqedbvi+/JTtSON81XuROGiHCtv4AREWFisykhahsODXQtH8oXYRqqGc+Y1UZ37YQ0Y9cObeYj",
+	"0pPdI3QH3Z3uBarV/LhVWfJdvR9diquk7CCFH8EpL8ZlLm4o7fS06m9CIOHS9E0T6fYM9Woc5/F3J/Z0",
+	"nK5eIIpie4MqgCj+Z0oBHo7nf6c7Vb/1/8lRcyDNOql3vSNOzrUW9gXWdaITVHm17/9Gybzhl2s1x56S",
+	"hbiBv+nMFXF8ZyLfyauOnhsfUpgE2ml9/zIoTIxhWS8K3ABYLtibZzwFYZ3ccSeevgtBrYv9hfAIdBpa",
+	"zM9fgIH9mh8s6mpAuGnGFeSMK7bQsWZkx6TKIfQvqTRHbrKLIdsBfq7zi9KXql322XDjkKrnuNujZhtp",
+	"nTaHDOZo3BO+qMOKZU2xK85xRsLseOwC5Nha3kNvqSB1+Dv45bsdz7grmZ7zFCStSyWFSc1TpuF9Lcuf",
+	"1z7/ovjTX76YpIH6F8THxZvzgxXiqGtfbG09xTOH2x/imTuu6u9UaPV8gWP+C98XEMa9Q/wL3xOWF9iW",
+	"s5kAkVXE+9hIonNOKwaX3bE1Nwu+FhVDglagX0W/2O8AMPbMAWCwEL1a8Jo1EkjjRqwM9CggpIXoRs+x",
+	"3Km26dbnpZGmIHxEdn2dHpahg1seOphjdHvKOsNjHrTOur1Fcz7p8gfWRXUSNgj96dJFf9GFpIadWQuV",
+	"b1M86pTAtEFoUDZ+THRa42i5DIaB0vuEpJc07yD60PK9ZdafSWk05DQ1FzaRoe+gj88J1nu+FfY7V+oh",
+	"o8Q+6SMj3Z3fDdIhLyygqIlubNf9+msjqOFpdOiitGLuaW/keo1BxJ6A1htZ0p2nHK/1+mkY7QO4tJDt",
+	"d/S5PwKUnfBWDT/Azvd6QLNaj7vVkZd+lMcSh3x8RlqbY20mFBtU1cjlVtQ9JN1mULFplUEpDxMkRoql",
+	"CPyaW79sCQt00vBGZWnv8xRw03Nl4hBzZEEQw4DjZGRlUbYDFddwF8zPQDQlJjUmeg9E9lcrufekKWKc",
+	"3jsVc7uU1oIjg39voS9PNWu4WYv4t3Unm0Y7lPeN7qzY6KaeLxvZBsQjBNTnC2Q9DX+tJd9p+JeVRFaz",
+	"peFuuZkvdLb/b+ajr8RppV/9MuFxHcr2JdozysnUQNQxvxt+STnL6l/0Y5sHzUA5yxH799k4WC1t27k8",
+	"s7rfLK3hSwcWjTCW1dLytRHiBboD2DDhkrDbCk3z6TesDZdq3pUiiWAsQkeNEMCBGwowthxphQNsbzYU",
+	"etGRfNPcfLYhDZ2d0kKbuBpb0CTaLVYqZp+4V6JQgvpYxkRetglIgONBgaii6CbyiJOQ3QPmcE0ebPJC",
+	"PjwAPr3fxG0C0PEpuelKmV7zXsJCoD2WpLEpBRzOgTSJjRxNEhufcYDCUB9sPiD+yqrrexzM0+8RVXKx",
+	"yqb7YRr+HnjMjj9JLiO7hdtrZlu9FcQ7AMnEg2CW76EZGvQaxPh3KNeMdWtQc0v/fOazIAj49O/EgHbx",
+	"VyEyyX/TT7yhNhdHBtaJiqPY2ufiaAreWcWn58TnJ2jU8TrbYe5LtufN9hPTR/ywCMAK57xJDMWXL3rE",
+	"F1wCDTaFjahl5rT2fiYU/R2XzR1zBFyFHZpovWls1h36bZUP4Z+E2BKOJAgLcc8jKRloL7fp0Nj3Fg2Y",
+	"c7ZT2XQyPW56qDe8//i49KIg/9kJSolibGrgSHAnnsbXXeNKBCn6KaJPLiHKWt+yA2MhDYQj+x+FZ31Y",
+	"H6hfbBbn9nGnpLNPfwpImIvnB+7HCdpoWyglqgVvbPAe+33BkQMRdKqlfGYf5Vvo+hA0b6QJWQmL7cdS",
+	"JI5X0Wc+kxyspzjIK74zeGj4pVkGlANVUbuEri3brtTofSZ8hVAPqkiZtis2h7d6n8XgCuUEkaicVgHx",
+	"ygqHlRUwfE8+y6iVON3Edwr5a98uL3WHB0ARPz35Lq2oXfOW3gXlSCvdNHpf8N29+YovQkJ3qBT9RNwL",
+	"FbqNQpkKtBxFNwISZlgohvBj7P90umn02JQmZl3NdkI4jAn9juVSk08SEtsQCAjQgLA2yeyOBewj0PCu",
+	"dO60TTDcLyJHCB6iVPpC1CF+gUIHgkClmlASScvqDlP+TxnWBeCq7GTTyJ1wRkATUGRu3MoGSh5tBTVI",
+	"Nr2KcSAD8O9Ye0uqFt49tBXRLix5I1QdWBieMqBZx1e1yOzOar3sdn6y2X+8/fYl+8vnX/zXnwhGyXch",
+	"8CSamr7MOq1rDOQkHLG4zxaCQWzt6f8PxqlcCoU6WNZCObmCbsKzH757H9wQ/EvPyz77FrUdqFNjiYv3",
+	"6adPnwcqeN7K2YvZn58+f/pnKEh1GxCHZ7yVzxD0i9wsAnSo3+qAuf2unr2YvZbWfUXXQKqx1YqQrZ89",
+	"f14SwXjds3Av7PIVpwr70/cE/vyPwDZCyKbZe79n8WlsIbwXH1tOV0wJ6AqCzea8M6Nt5mN+4FuBA/qD",
+	"v+Wlbg99w2yl9ygW0GWGyrTaAwIL4c50qZ795sXgo3+HI4aa/Ne+xQviB7fc8J0AoOiLf2QikZymFwxK",
+	"KN2FjAkJHbnAvcZASw2VDSTZ+Aeq1nnx/z0fh71/Hs34Z2Nt8Z1LKNkAVkm4b8jP31G0oO1cCJb6+Xti",
+	"vRGyFEBD/PC1eUM5JADD517jh7QVoo32gRHwg71jXNm9MJZ98fzPaCtRJ4ZYcc37Muu4rkveLJ8tO2wT",
+	"ll/Kl7xZvuycpQUQ1n2lkcNtqf3hj0Zt2zZyCTc9+8Wigdovzxm+SRs4Qj4OzwW/yh/zm+WGrwbmDXjz",
+	"UB7eY3XuLbYcWDpQaInFL/7wgZJLSJWkcD7EfkBAbrhGZImUl+jrTjzSCn3diT9ogf4mPhSXBuB3YC1H",
+	"EkwjuKVmXzfQ9/0LQv1+KAYDvkCCXANcGiAe/0H8D+ID37UNpFRqvbR+5T6hf3u6q/90tK49i0Z5aYlD",
+	"43FWFx/+By1wePmpPQgm1A3WFPmtrENqp1ja5xegStjCLDHnw5qujdgfLVg0tsvr9beIbL39csGz/6jt",
+	"iO8+tViABKTYPVAK9uRqAw7RWyzol01S1eCASmx1tLjcMuIwdaJCRUEtKBEFTPURyB5X2sA7XYsms3Vb",
+	"7E1zWhaogc0jScNRi6LfWR6GzXlKEuGN5Xsp9jdSy/F5TCco+OHKxOrr8rr8N9W2PsaqDBoN/M5rkrKS",
+	"F1ZkIRopVrHzO4/84w+2coYtCyU1N2ax8ABIeMDZ6Ihwx0i7TTYiQOr9b9FRRVCFQkMgXeO+VUR5kSON",
+	"3WOs8pDe7nde5gFtXGGdYRWeWLbT9+JWRixXPS0RRKuINSS2jMEAbRWlK5AZYSZDC8SwNBCMgrN3sKwQ",
+	"+yjGA/4q3MtwzTU+dLz5NpqI17UR1jIoFqEmHLyP4BDvFTiUmDGrO4zv2nKU4K1QYv+v8pF/lfdEUhS+",
+	"icDN4dMxmEkkntEBVZrttBk6mbIV5pmfiVAznl3gd84IvnsbLju7f5z44J6Je6HcJxZuvcD3wzHRu3Jb",
+	"KAwDRRlBSRbZIai55602FU0xcBoDrhNIKKww98J8YoWC9s3K2Tv0IeEvT2xSrj76mKOJB/vrE6nK2vIH",
+	"fS8ImPtI6jKF/U5Slp+PQzTvBJHSPGzS/RgItL7rGu5EHacfSUU2srW9tUgbGXVaC1seCp8AJtxPdq3X",
+	"p/wCI7gTX+v1YznpmmqdJ83tp7d8b+n8qfWa9T38t6K9xdp9Wddo499BuLtifI1RMUj1QAAeouVC6W69",
+	"Ga7Os9+wzffHUydMWKJHOri/1uu/gzFcnLNbTJJ/ToXk7OAHATyF/iGGNSC86WwIZeCpNIzT5l7eXwJC",
+	"V88+/gyB/eUmI/XABf2vIvXP/22lHucxZrCgpiV6u3fMiFVniXyaff78L5i8Coc1EnJj6TAlKbK74hmk",
+	"AFCHXSsGBaNmqU390j/9sYLI/tl/lP47s58TaQAu+4dLA84n4ymYKDQnEsLdgREReopZv+yyJu52lAUb",
+	"alhKkrDSRiw5rmVJUX4brnnEfRbfUZjeOM7bhAf7GK/3TCjuq6FjjKqYVNAlBnye2vA9Wwi3pxW9bsPk",
+	"Jz+UzZ2Y+1exsu5kYi04Y6+//XPFtGEcGJ5bLyzwmRVMYMi5/bMTWKyHSTe9OplyO59ju50YhM8tSEGY",
+	"sNsIQYgpVaGxARBmg7I9nj1Qqdj0ocfrRPgA9rBYe5+3U4GW+say0vC6Jr6pEwbNa7rqGn8yuf1GhskT",
+	"y2jYScsYqtkLYYNfdGcUbx5kkmTPoneOG4cf9EhnET78UrPkd1yEr8QaiANxEW5wWtBqPvsN/xAs7Fo0",
+	"ApHhwyX4RtXJAvyhU/EN1KCFifDGMAmel8eDDSl4iOBfK4rV2QtJYs7u8nSCnzlDkLjHH9Rpu+69OTzS",
+	"Top1C/+S24isMCj7N4dQj4f6zdsJj7OxcN2f/ebM4dw++0m6jbdTwgL9obP1nm8RQgV8FgeGxFKiZosD",
+	"20kLtPW/xw6rfssBjHA2T9o75+pgSnsXTIVnvy11LU7GHQK18xmTDnqWQOGp4PeEJk3qpUa0BznLbsD8",
+	"emzQ9SwDo1cT125kKonIlR5/S9wXaBNBt/jCGOhhx4OY0njvP8fMZY9pfIaFKeFQgFBeMStiQ7QHbpUf",
+	"VfLUmO2kEA64+PsCnghRnbX28y/dQ/ZTZo9Qtfh1O6THE0/ZJ8/69sml7UJdk0dfmJO1tjMt4vavG/wb",
+	"uv9x5Sz0gc6LmdPaexyLAdL0wckH6BvvBWilTeL4GK62ok6FzbaCby02zVN0ilmUwX8vMQsteEpyBZ13",
+	"zulgvRNAyRY7sDjNVkLUBHaBHrd5tRfpDkZ6N+L5H1XIsLFQXsRaajr00JPeK6onlhndOamwIROB70PV",
+	"JHWdQGHDxGkSp8bAtMJbgN2iYhvRQH/kRCZv7UpDCvuTIB8nnJe+Q9MfmieAmUDSmRut3DfkfPvHoTdE",
+	"xSnoDEXz9pG88uG8PhIsxz//j0oZTFlQ7Ep1m/VER9/bYia4IeieUFkRNgkKK/4kLncob04WPL9lTN8J",
+	"r6RPQ7O8c5FK27f/5s3WTjNkM/3NLrBn17wNhYQL6DTuPgEHJbQIQipOVd8BqsO7esS5LO1G1NC7eNIo",
+	"h33VygP8+dHxQraIsQ0/3xDqTsKU2qRhifU99I5vVoyzg+CmQjt3cYD/31qxx/zmIyW23kX2nUfBTaRE",
+	"5v+Cya3o+sUS19vlt2Ih54MjKUEGnv1Gf5oaPEkX948/6m87z2lMJtQzZOIydxSfH8ZDoVsDtNxJEF83",
+	"9QT6lXqUwExWJJ4thEIgQ+lA+wouuKqED+68RRIlLBYiD4FsmgNsLAAEAOJ7L+rY4K0HZY5Qtf/+a0Y6",
+	"4Ays8CVd9VBU4XHic7Rpf1QCMXrgLmN/PXi312P30PQbCt+Xoi87xkKF24CwsQ2bd1KRpS4tj0gUSAFk",
+	"GHUNzchdktoMbUdjB/3/HaQHP/shmZTH/JKS6fFeNM03OPLHsTvg4a+lvV325Wb6ryYttuFtK5SogXY5",
+	"iPUTyxoAvynsaWIgtddzIeDORMb+o+1ATVGAzFUJBl33TxgY3ckAJdZjnq57Rs6Htfd2tBVYv7/RTY0d",
+	"6EqRc8ENnECTy5+rEy9GUpXhgYINrrKYEKTUPRG8qopNNELOAoly0ZZZGQ2co3n8yQo7QCffKZXcdbvZ",
+	"i+dVhqW8+GbuoIPGHfvsi2keWyN30h3PML75s+fPq34cn2bG8Zhu3Ned6LfkERG5X87Focd33mCnjZ5Z",
+	"sYY74XeHHUEJO/EMGnmcsqrfCQEI8Ho2Be79fiMOAOa1XNapkXmD4g2k2yD3nxCSdD4ixRl8C3Z+Qdhe",
+	"+FBg6jwJztIdJRsu1ZB4560C+7W4l0sRjXYYd29xyONPehaomcv8FW+49CrlZQjRP1aQOnlNqTBf16Ji",
+	"a61rNKS87gYubqFY6PRzC0vbvwelpBEOi0lxWplU1Fuaerrv+HIjlfCHjmhWx3NLa/HsN/zDVO/za0FZ",
+	"rj9Oll4LqJgOHx22IZVMR0Q5mSBM5+CQGQMpzsPD7aM89PxvfCeS6XsE7Dk8/LYAlVstGlRuxVULQHAq",
+	"mFA1sxwYXlhngaq7l9atPIn5/V66q4Txe+lupLcJ67CVrvdmiZ1Jq5D0ziqwL+v6e+m+c+KxCkLp6beV",
+	"iNvMHFbNINW3XiHN9xUxta10z34jkt+T+ust9PRKp/sPkhi+Ff2Hdy4c8TABifEPCH3whYle5xr0BCw+",
+	"hYs7VyqG+T9WBqmG5VgMr65dGQjjM794oRFwSSr/R9X6e+ne4aV/tFj2dIU4HojEPkzq8rlVfPwfvxmJ",
+	"YMtuuAG3vaLVxT+YtYAMmxEr2TSiZr901mHHC29kUKR5gdhlldKyTMDAnwbA3xD2XfLO3sNiE+jdgbeP",
+	"GDngJ4UQRs0PN0P2fAN0CtCNgw5I3SO++5mzSRPvMi6RrrlGcOLNNz38qRdzEs9GekgbmZp2sI9ySvhN",
+	"N/yix6hFo1bjN9K+N5xDUsFuNJUoEqHM/9lv4U/zrTh89K79U7ksS8lbwesznAXH4fWU66Gf1pU2O+5m",
+	"L2YL6JCdaWCTdwZvy+sQaRqgci98GLJtfvHF51/8qcL8yV41mtfU+cV2Cz8sv6N1RomPmVmtWBrhWMtN",
+	"tEqIVSHPgZguyYO4EOGDIeyPQ+tMM3sxezb7+PPH/xUAAP//",
 }
 
 // decodeSpec returns the embedded OpenAPI spec as raw JSON bytes,

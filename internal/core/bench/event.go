@@ -88,6 +88,7 @@ type Event struct {
 	Minutes  *float64        `json:"minutes,omitempty"` // of the whole sitting, where it was told and not timed
 	Calm     *float64        `json:"calm,omitempty"`    // the same, before the first sign
 	Sure     bool            `json:"sure,omitempty"`    // its number was asked for again, and stands
+	Who      string          `json:"who,omitempty"`     // told it; empty where only one person does
 }
 
 // Log is everything that happened at one sitting, in its order. It only grows.
@@ -109,6 +110,17 @@ func (e Event) settled() Event {
 		e.By, e.SD = n.By, n.SD
 	}
 	return e
+}
+
+// People are those who told its events, in the order in which they came.
+func (l Log) People() []string {
+	var all []string
+	for _, e := range l {
+		if e.Who != "" && !slices.Contains(all, e.Who) {
+			all = append(all, e.Who)
+		}
+	}
+	return all
 }
 
 // Last is the latest event that can be undone; false when there is none.

@@ -50,11 +50,11 @@ func LogOf(id string, s record.Sitting, at time.Time) Log {
 	return log
 }
 
-// Tells tells whether another log says the same: the same events, whenever they were told.
+// Tells tells whether another log says the same: the same events, whenever and by whomever they were told.
 func (l Log) Tells(other Log) bool {
 	return slices.EqualFunc(l, other, func(a, b Event) bool {
 		a, b = a.settled(), b.settled() // one may be from before the means of a number were kept
-		a.At, b.At = time.Time{}, time.Time{}
+		a.At, b.At, a.Who, b.Who = time.Time{}, time.Time{}, "", ""
 		one, _ := json.Marshal(a) // as they are kept: an empty list is no list
 		two, _ := json.Marshal(b)
 		return bytes.Equal(one, two)

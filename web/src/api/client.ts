@@ -22,7 +22,12 @@ export class Refusal extends Error {
 }
 
 export const client = createClient<paths>({ baseUrl: '/' })
-client.use({ onResponse: ({ response }) => hearDay(response) })
+client.use({
+  onResponse: ({ response }) => {
+    hearDay(response)
+    if (response.status === 401) location.assign('/access/login') // this device was withdrawn, or never let in
+  },
+})
 
 type Call<T> = Promise<{ data?: T; error?: unknown; response: Response }>
 

@@ -7,6 +7,18 @@ const path = (dogId: string) => ({ params: { path: { dog_id: dogId } } })
 export const useSettings = () =>
   useQuery({ queryKey: ['settings'], queryFn: () => answered(client.GET('/api/settings')), staleTime: Infinity })
 
+export const useHouse = () => useQuery({ queryKey: ['house'], queryFn: () => answered(client.GET('/api/house')), refetchInterval: 5000 })
+export const useHouseChange = () => {
+  const cache = useQueryClient()
+  const onSuccess = (house: Schemas['House']) => cache.setQueryData(['house'], house)
+  const device = (id: string) => ({ params: { path: { device_id: id } } })
+  return {
+    name: useMutation({ mutationFn: ({ id, ...body }: Schemas['DeviceInput'] & { id: string }) => answered(client.PATCH('/api/house/devices/{device_id}', { ...device(id), body })), onSuccess }),
+    withdraw: useMutation({ mutationFn: (id: string) => answered(client.DELETE('/api/house/devices/{device_id}', device(id))), onSuccess }),
+    code: useMutation({ mutationFn: () => answered(client.POST('/api/house/code')) }),
+  }
+}
+
 export const useBackups = () => useQuery({ queryKey: ['backups'], queryFn: () => answered(client.GET('/api/backups')) })
 
 export function useMakeBackup() {

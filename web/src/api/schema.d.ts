@@ -57,6 +57,60 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/house": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Which devices in the house may come in */
+        get: operations["getHouse"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/house/code": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A code that lets one device in; only on the machine itself */
+        post: operations["makePairingCode"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/house/devices/{device_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                device_id: components["schemas"]["Id"];
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Let a device in no more, from its next request on */
+        delete: operations["withdrawDevice"];
+        options?: never;
+        head?: never;
+        /** Give a device another name, and say who uses it */
+        patch: operations["nameDevice"];
+        trace?: never;
+    };
     "/api/due": {
         parameters: {
             query?: never;
@@ -198,6 +252,26 @@ export interface paths {
         };
         /** A sitting under the hands, what is believed of each nail, and what to do next */
         get: operations["getBench"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dogs/{dog_id}/sittings/{sitting_id}/changes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                dog_id: components["parameters"]["DogId"];
+                sitting_id: components["schemas"]["Id"];
+            };
+            cookie?: never;
+        };
+        /** Whenever something was told of the sitting, as server-sent events without content; what it is now is asked for */
+        get: operations["streamChanges"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1815,6 +1889,8 @@ export interface components {
             edged: boolean;
         };
         Bench: {
+            /** @description who told it; none where only one person does */
+            people: string[];
             sitting_id: components["schemas"]["Id"];
             dog_id: components["schemas"]["Id"];
             name: string;
@@ -1858,7 +1934,6 @@ export interface components {
             speed?: components["schemas"]["Speed"];
             /** @description the order in which a grinder goes round a nail; empty for any other tool */
             passes: components["schemas"]["PassWords"][];
-            school: components["schemas"]["School"];
             /** @description of today's paws, in the order of the work */
             holds: components["schemas"]["Hold"][];
             /** @description what every hold has in common */
@@ -2314,6 +2389,45 @@ export interface components {
             /** @description of so many; 0 where there is nothing to count */
             all: number;
         };
+        House: {
+            /** @description other devices are answered at all */
+            open: boolean;
+            /** @description this is the machine itself */
+            host: boolean;
+            /** @description by which they reach it */
+            addresses: string[];
+            /** @description of the certificate that they are shown, SHA-256; none behind a proxy */
+            fingerprint?: string;
+            /** @description last seen first */
+            devices: components["schemas"]["Device"][];
+        };
+        Device: {
+            id: components["schemas"]["Id"];
+            name: string;
+            /** @description who uses it; empty where nobody said */
+            who: string;
+            /** Format: date-time */
+            paired_at: string;
+            /** Format: date-time */
+            seen_at: string;
+            /** @description it is the one that asks */
+            here: boolean;
+        };
+        DeviceInput: {
+            name: string;
+            who: string;
+        };
+        PairingCode: {
+            /** @description that the device opens */
+            url: string;
+            /** @description the same as a two-dimensional code: an SVG path in squares of 1, and its size */
+            picture: {
+                path: string;
+                size: number;
+            };
+            /** Format: date-time */
+            until: string;
+        };
         Backups: {
             /** @description the directory in which they are */
             place: string;
@@ -2359,6 +2473,15 @@ export interface components {
             };
             content: {
                 "application/json": components["schemas"]["Backups"];
+            };
+        };
+        /** @description The devices in the house */
+        House: {
+            headers: {
+                [name: string]: unknown;
+            };
+            content: {
+                "application/json": components["schemas"]["House"];
             };
         };
         /** @description The calendar's address */
@@ -2493,6 +2616,74 @@ export interface operations {
                 };
                 content?: never;
             };
+            default: components["responses"]["Problem"];
+        };
+    };
+    getHouse: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: components["responses"]["House"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    makePairingCode: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The code, good once and for ten minutes */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PairingCode"];
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    withdrawDevice: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                device_id: components["schemas"]["Id"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: components["responses"]["House"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    nameDevice: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                device_id: components["schemas"]["Id"];
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DeviceInput"];
+            };
+        };
+        responses: {
+            200: components["responses"]["House"];
             default: components["responses"]["Problem"];
         };
     };
@@ -2710,6 +2901,30 @@ export interface operations {
         requestBody?: never;
         responses: {
             200: components["responses"]["Bench"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    streamChanges: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                dog_id: components["parameters"]["DogId"];
+                sitting_id: components["schemas"]["Id"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description One event for each change; several at once may come as one */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/event-stream": string;
+                };
+            };
             default: components["responses"]["Problem"];
         };
     };

@@ -1,6 +1,7 @@
 import { computed, onBeforeUnmount, ref, shallowRef } from 'vue'
 import { answered, client, Refusal, type Schemas } from '../api/client'
 import { now } from './day'
+import { keepAwake } from './awake'
 import { kept } from './kept'
 import { atBench, send } from './carry'
 import { asides, forgetAside, put, waiting, type Aside, type Waiting } from './outbox'
@@ -13,6 +14,9 @@ const away: Schemas['BenchAdvice'] = {
   kind: 'trim', action: 'sliver', cut_mm: 0, slivers: 1, slivers_mm: [], sliver_mm: 0, most_mm: 0, likely: 1, left_mm: 0, risk: 0, chance: '', eye: true,
   because: 'Fribbet does not answer: thin slivers, look at the face after each, stop at any dark centre',
 }
+
+/** How often a sitting is read though the stream holds: it may hold and say nothing, ms. */
+const rarely = 30_000
 
 const stamped = (told: Told) => ({ ...told, id: told.id ?? crypto.randomUUID(), at: now().toISOString() })
 
@@ -94,9 +98,23 @@ export function useBench(dog: string, sitting: string) {
     pending.value = w
     return read()
   })
-  const again = setInterval(() => void read(), 3000)
+  // Another device's taps are heard of at once; where the stream does not hold, they are asked for.
+  const changes = new EventSource(`/api/dogs/${dog}/sittings/${sitting}/changes`)
+  let heard = Date.now()
+  changes.onopen = changes.onmessage = () => {
+    heard = Date.now()
+    void read()
+  }
+  const again = setInterval(() => {
+    if (changes.readyState === EventSource.OPEN && pending.value.length === 0 && Date.now() - heard < rarely) return
+    heard = Date.now()
+    void read()
+  }, 3000)
+  const awake = keepAwake()
   onBeforeUnmount(() => {
     clearInterval(again)
+    changes.close()
+    awake()
     atBench.delete(sitting)
   })
 

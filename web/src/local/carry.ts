@@ -6,6 +6,9 @@ import { asides, drop, putAside, waiting, type Aside, type Waiting } from './out
 /** What stopped the sending: Fribbet is away, or this book does not take what waits, such as another book's. */
 export interface Halt { error: Error; away: boolean }
 
+/** This device may not come in now: what waits, waits. */
+const closed = [401, 403, 426, 429]
+
 /**
  * Sends what waits for a sitting, oldest first; taps that come meanwhile go with the next turn. Only the
  * book's own word that this very event cannot be puts one aside; the rest goes on.
@@ -22,7 +25,7 @@ export async function send(dog: string, sitting: string, waits?: (batch: Waiting
       await drop(batch)
     } catch (e) {
       const named = e instanceof Refusal && e.status === 422 ? batch[Number(/^events\[(\d+)\]/.exec(e.errors[0]?.field ?? '')?.[1] ?? -1)] : undefined
-      if (!named) return { error: e as Error, away: !(e instanceof Refusal) || e.unreachable || e.status >= 500 }
+      if (!named) return { error: e as Error, away: !(e instanceof Refusal) || e.unreachable || e.status >= 500 || closed.includes(e.status) }
       await putAside(named, (e as Refusal).errors[0].expected)
     }
   }

@@ -12,6 +12,7 @@ import FormField from '../parts/FormField.vue'
 import RefusalNote from '../parts/RefusalNote.vue'
 import WeekdayPicker from '../parts/WeekdayPicker.vue'
 import BackupList from './settings/BackupList.vue'
+import HouseDevices from './settings/HouseDevices.vue'
 import CalendarAddress from './settings/CalendarAddress.vue'
 import HolidayList from './settings/HolidayList.vue'
 import { useUnits } from '../units'
@@ -91,6 +92,7 @@ function save() {
       <div><BButton type="submit" variant="go" :disabled="isPending">Save settings</BButton> <span v-if="isSuccess" role="status" class="saved">Saved.</span></div>
     </BForm>
     <CalendarAddress v-if="data && data.choices.role !== 'unset'" />
+    <HouseDevices v-if="data" />
     <BackupList v-if="data" />
   </div>
 </template>

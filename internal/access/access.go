@@ -1,0 +1,137 @@
+// Package access decides who may come in: this machine's own browser, or a device that was paired by a code
+// or the passphrase. What it keeps is no part of the book: a backup carries no secret, and a restore lets no
+// device in again that was withdrawn.
+package access
+
+import (
+	"context"
+	"crypto/sha256"
+	"database/sql"
+	"errors"
+	"fmt"
+	"net/http"
+	"net/url"
+	"os"
+	"sync"
+	"time"
+
+	"github.com/alexedwards/scs/v2"
+	"github.com/jmoiron/sqlx"
+	_ "modernc.org/sqlite" // the database driver
+)
+
+// ErrNotFound says that there is no such device.
+var ErrNotFound = errors.New("no such device")
+
+// cookieDays is how long a device that does not come stays known.
+const cookieDays = 90
+
+// Access is the passphrase, the devices and their sessions, beside a book.
+type Access struct {
+	db       *sqlx.DB
+	sessions *scs.SessionManager
+	now      func() time.Time
+	throttle *throttle
+	hashing  sync.Mutex // a passphrase costs 64 MiB to look at: one at a time
+
+	codes struct {
+		sync.Mutex
+		until map[[sha256.Size]byte]time.Time
+	}
+	seen struct {
+		sync.Mutex
+		at map[string]time.Time
+	}
+}
+
+const schema = `
+CREATE TABLE IF NOT EXISTS passphrase (one INTEGER PRIMARY KEY CHECK (one = 1), hash TEXT NOT NULL) STRICT;
+CREATE TABLE IF NOT EXISTS devices (
+    id        TEXT PRIMARY KEY,
+    name      TEXT NOT NULL,
+    who       TEXT NOT NULL, -- a first name or sign; empty where nobody said
+    paired_at TEXT NOT NULL,
+    seen_at   TEXT NOT NULL
+) STRICT;
+CREATE TABLE IF NOT EXISTS sessions (token TEXT PRIMARY KEY, body BLOB NOT NULL, until TEXT NOT NULL) STRICT;
+`
+
+// Open opens what is kept beside the book at path, making it as needed.
+func Open(path string, now func() time.Time) (*Access, error) {
+	file := path + ".access"
+	made, err := os.OpenFile(file, os.O_RDONLY|os.O_CREATE, 0o600)
+	if err != nil {
+		return nil, err
+	}
+	if err := made.Close(); err != nil {
+		return nil, err
+	}
+	db, err := sqlx.Open("sqlite", "file:"+(&url.URL{Path: file}).EscapedPath()+"?_txlock=immediate&_pragma=busy_timeout(5000)")
+	if err != nil {
+		return nil, err
+	}
+	if _, err := db.Exec(schema); err != nil {
+		return nil, errors.Join(fmt.Errorf("prepare %s: %w", file, err), db.Close())
+	}
+	a := &Access{db: db, now: now, sessions: scs.New(), throttle: newThrottle(now)}
+	a.codes.until = map[[sha256.Size]byte]time.Time{}
+	a.seen.at = map[string]time.Time{}
+	a.sessions.Store = sessionTable{db, now}
+	a.sessions.HashTokenInStore = true
+	a.sessions.Lifetime = cookieDays * 24 * time.Hour
+	a.sessions.Cookie = scs.SessionCookie{Name: "__Host-fribbet", Path: "/", HttpOnly: true, Secure: true, SameSite: http.SameSiteStrictMode, Persist: true}
+	return a, nil
+}
+
+// Close closes it.
+func (a *Access) Close() error { return a.db.Close() }
+
+// sessionTable keeps sessions, by the hash of their tokens.
+type sessionTable struct {
+	db  *sqlx.DB
+	now func() time.Time
+}
+
+var _ scs.Store = sessionTable{}
+
+func (t sessionTable) Delete(token string) error {
+	_, err := t.db.Exec(`DELETE FROM sessions WHERE token = ?`, token)
+	return err
+}
+
+func (t sessionTable) Find(token string) (body []byte, found bool, err error) {
+	err = t.db.Get(&body, `SELECT body FROM sessions WHERE token = ? AND until > ?`, token, instant(t.now()))
+	if errors.Is(err, sql.ErrNoRows) {
+		return nil, false, nil
+	}
+	return body, err == nil, err
+}
+
+func (t sessionTable) Commit(token string, body []byte, until time.Time) error {
+	if _, err := t.db.Exec(`DELETE FROM sessions WHERE until <= ?`, instant(t.now())); err != nil { // those that ended
+		return err
+	}
+	_, err := t.db.Exec(`
+		INSERT INTO sessions (token, body, until) VALUES (?, ?, ?)
+		ON CONFLICT (token) DO UPDATE SET body = excluded.body, until = excluded.until`, token, body, instant(until))
+	return err
+}
+
+func instant(t time.Time) string { return t.UTC().Format("2006-01-02T15:04:05.000Z") }
+
+// Visitor is who is answered.
+type Visitor struct {
+	Device string // empty on this machine itself
+	Who    string // a first name or sign; empty where nobody said
+}
+
+// Host tells whether it is this machine's own browser.
+func (v Visitor) Host() bool { return v.Device == "" }
+
+type visitorKey struct{}
+
+// VisitorOf is who a request comes from; this machine where nobody said otherwise.
+func VisitorOf(ctx context.Context) Visitor {
+	v, _ := ctx.Value(visitorKey{}).(Visitor)
+	return v
+}

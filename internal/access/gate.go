@@ -1,0 +1,240 @@
+package access
+
+import (
+	"context"
+	"embed"
+	"html/template"
+	"log/slog"
+	"net"
+	"net/http"
+	"strings"
+	"time"
+)
+
+//go:embed pages
+var files embed.FS
+
+var pages = template.Must(template.ParseFS(files, "pages/*.html"))
+
+// Gate lets in whoever may, and answers everybody else with nothing of the book.
+type Gate struct {
+	Access      *Access      // nil where only this machine's own browser comes
+	Certificate *Certificate // the program's own; nil where the user's is shown, or none
+	Names       []string     // told, besides this machine's own
+	Proxy       bool         // in front of it stands a proxy that speaks TLS: nobody is this machine's own browser
+	Inside      http.Handler
+}
+
+// mostForm is the largest form taken, bytes.
+const mostForm = 8 << 10
+
+func (g *Gate) ServeHTTP(w http.ResponseWriter, r *http.Request) {
+	from, host := hostOf(r.RemoteAddr), hostOf(r.Host)
+	own := loopback(from) && !g.Proxy
+	switch {
+	case own && !loopback(host) && !(g.Access != nil && known(host, g.Names)):
+		refuse(w, http.StatusForbidden, "Open Fribbet by the address that it printed: it answers to this machine's own names only.")
+	case own:
+		g.Inside.ServeHTTP(w, r)
+	case g.Access == nil:
+		refuse(w, http.StatusForbidden, "Fribbet answers this machine only.")
+	case r.TLS == nil && !g.Proxy:
+		g.elsewhere(w, r)
+	case g.Proxy && !loopback(from):
+		refuse(w, http.StatusForbidden, "Fribbet answers the proxy on its own machine only.")
+	case !known(host, g.Names):
+		refuse(w, http.StatusForbidden, "Fribbet does not know itself by this name. Start it with --name, or open it by its address.")
+	default:
+		g.strangers(w, r)
+	}
+}
+
+// strangers are answered once they are known.
+func (g *Gate) strangers(w http.ResponseWriter, r *http.Request) {
+	w.Header().Set("Strict-Transport-Security", "max-age=31536000")
+	if path, is := strings.CutPrefix(r.URL.Path, "/access/"); is {
+		http.NewCrossOriginProtection().Handler(http.HandlerFunc(func(w http.ResponseWriter, r *http.Request) { g.door(w, r, path) })).ServeHTTP(w, r)
+		return
+	}
+	if strings.HasPrefix(r.URL.Path, "/calendar/") { // it has a key of its own
+		g.Inside.ServeHTTP(w, r)
+		return
+	}
+	visitor, is, err := g.known(w, r)
+	switch {
+	case err != nil:
+		slog.Error("who comes", "err", err)
+		refuse(w, http.StatusInternalServerError, "Something broke in Fribbet.")
+	case is:
+		g.Inside.ServeHTTP(w, r.WithContext(context.WithValue(r.Context(), visitorKey{}, visitor)))
+	case r.Method == http.MethodGet && strings.Contains(r.Header.Get("Accept"), "text/html"):
+		g.show(w, http.StatusUnauthorized, "login.html", page{})
+	default:
+		w.WriteHeader(http.StatusUnauthorized)
+	}
+}
+
+// renewed is when a cookie that is used gets its ninety days again.
+const renewed = 24 * time.Hour
+
+// known is the device of a request's cookie.
+func (g *Gate) known(w http.ResponseWriter, r *http.Request) (Visitor, bool, error) {
+	sessions := g.Access.sessions
+	cookie, err := r.Cookie(sessions.Cookie.Name)
+	if err != nil {
+		return Visitor{}, false, nil //nolint:nilerr // without a cookie nobody is known
+	}
+	ctx, err := sessions.Load(r.Context(), cookie.Value)
+	if err != nil {
+		return Visitor{}, false, err
+	}
+	id := sessions.GetString(ctx, "device")
+	if id == "" {
+		return Visitor{}, false, nil
+	}
+	device, is, err := g.Access.device(ctx, id)
+	if err != nil || !is {
+		return Visitor{}, false, err
+	}
+	if full := g.Access.now().Add(sessions.Lifetime); full.Sub(sessions.Deadline(ctx)) > renewed {
+		sessions.SetDeadline(ctx, full)
+		if err := g.commit(ctx, w); err != nil {
+			return Visitor{}, false, err
+		}
+	}
+	return Visitor{Device: device.ID, Who: device.Who}, true, nil
+}
+
+func (g *Gate) commit(ctx context.Context, w http.ResponseWriter) error {
+	token, until, err := g.Access.sessions.Commit(ctx)
+	if err == nil {
+		g.Access.sessions.WriteSessionCookie(ctx, w, token, until)
+	}
+	return err
+}
+
+// page is what a page of the door says.
+type page struct {
+	Trouble string
+	Code    string
+	To      string
+}
+
+// door is what somebody sees who is not in.
+func (g *Gate) door(w http.ResponseWriter, r *http.Request, path string) {
+	r.Body = http.MaxBytesReader(w, r.Body, mostForm)
+	switch r.Method + " " + path {
+	case "GET style.css":
+		headers(w)
+		w.Header().Set("Cache-Control", "max-age=86400")
+		http.ServeFileFS(w, r, files, "pages/style.css")
+	case "GET ", "GET login":
+		g.show(w, http.StatusOK, "login.html", page{})
+	case "GET pair":
+		g.show(w, http.StatusOK, "pair.html", page{Code: r.URL.Query().Get("code")}) // a preview of the link does not use it up
+	case "GET root.crt":
+		if g.Certificate == nil {
+			w.WriteHeader(http.StatusNotFound)
+			return
+		}
+		headers(w)
+		w.Header().Set("Content-Type", "application/x-x509-ca-cert")
+		w.Header().Set("Content-Disposition", `attachment; filename="fribbet-root.crt"`)
+		_, _ = w.Write(g.Certificate.Root())
+	case "POST login", "POST pair":
+		g.enter(w, r, path)
+	default:
+		w.WriteHeader(http.StatusNotFound)
+	}
+}
+
+// enter pairs a device by passphrase or code.
+func (g *Gate) enter(w http.ResponseWriter, r *http.Request, way string) {
+	from := g.address(r)
+	if wait := g.Access.throttle.wait(from); wait > 0 {
+		w.Header().Set("Retry-After", seconds(wait))
+		g.show(w, http.StatusTooManyRequests, way+".html", page{Trouble: "Too many tries. " + usualReply, Code: r.PostFormValue("code")})
+		return
+	}
+	var is bool
+	var err error
+	trouble := "That is not the passphrase."
+	if way == "login" {
+		is, err = g.Access.right(r.Context(), r.PostFormValue("passphrase"))
+	} else {
+		trouble = "This code was used, or its ten minutes are over. Make another one on the screen of the machine."
+		is = g.Access.takes(r.PostFormValue("code"))
+	}
+	if err == nil && !is {
+		slog.Warn("not let in", "by", way, "from", from, "tries", g.Access.throttle.wrong(from))
+		g.show(w, http.StatusUnauthorized, way+".html", page{Trouble: trouble})
+		return
+	}
+	if err == nil {
+		g.Access.throttle.right(from)
+		err = g.welcome(w, r)
+	}
+	if err != nil {
+		slog.Error("letting in", "err", err)
+		refuse(w, http.StatusInternalServerError, "Something broke in Fribbet.")
+		return
+	}
+	http.Redirect(w, r, "/", http.StatusSeeOther)
+}
+
+func (g *Gate) welcome(w http.ResponseWriter, r *http.Request) error {
+	device, err := g.Access.pair(r.Context(), r.PostFormValue("name"), r.PostFormValue("who"))
+	if err != nil {
+		return err
+	}
+	slog.Info("let in", "device", device.ID, "from", g.address(r))
+	ctx, err := g.Access.sessions.Load(r.Context(), "") // a new one, whatever came
+	if err != nil {
+		return err
+	}
+	g.Access.sessions.Put(ctx, "device", device.ID)
+	g.Access.sessions.SetDeadline(ctx, g.Access.now().Add(g.Access.sessions.Lifetime))
+	return g.commit(ctx, w)
+}
+
+// address is where a request comes from; behind a proxy, what the proxy says last.
+func (g *Gate) address(r *http.Request) string {
+	if all := r.Header.Values("X-Forwarded-For"); g.Proxy && len(all) > 0 {
+		parts := strings.Split(all[len(all)-1], ",")
+		if ip := net.ParseIP(strings.TrimSpace(parts[len(parts)-1])); ip != nil {
+			return ip.String()
+		}
+	}
+	return hostOf(r.RemoteAddr)
+}
+
+// elsewhere tells whoever came plainly where to go.
+func (g *Gate) elsewhere(w http.ResponseWriter, r *http.Request) {
+	to := ""
+	if known(hostOf(r.Host), g.Names) {
+		to = "https://" + r.Host + "/"
+	}
+	g.show(w, http.StatusUpgradeRequired, "elsewhere.html", page{To: to})
+}
+
+func (g *Gate) show(w http.ResponseWriter, status int, name string, p page) {
+	headers(w)
+	w.Header().Set("Cache-Control", "no-store")
+	w.Header().Set("Content-Type", "text/html; charset=utf-8")
+	w.WriteHeader(status)
+	if err := pages.ExecuteTemplate(w, name, p); err != nil {
+		slog.Warn("showing a page", "page", name, "err", err)
+	}
+}
+
+func refuse(w http.ResponseWriter, status int, words string) {
+	headers(w)
+	http.Error(w, words, status)
+}
+
+func headers(w http.ResponseWriter) {
+	h := w.Header()
+	h.Set("Content-Security-Policy", "default-src 'none'; style-src 'self'; form-action 'self'; base-uri 'none'; frame-ancestors 'none'")
+	h.Set("X-Content-Type-Options", "nosniff")
+	h.Set("Referrer-Policy", "no-referrer")
+}
