@@ -1,8 +1,26 @@
 import vue from '@vitejs/plugin-vue'
 import { defineConfig } from 'vite'
+import { compression } from 'vite-plugin-compression2'
+import { VitePWA } from 'vite-plugin-pwa'
 
 export default defineConfig({
-  plugins: [vue()],
+  plugins: [
+    vue(),
+    VitePWA({
+      strategies: 'injectManifest', srcDir: 'src', filename: 'sw.ts', injectRegister: false,
+      injectManifest: { globPatterns: ['**/*.{js,css,html,svg,woff2}'] },
+      manifest: {
+        name: 'Fribbet', short_name: 'Fribbet', description: 'Keeps a dog’s nails right', display: 'standalone', start_url: '/',
+        background_color: '#f3ecdd', theme_color: '#22303a',
+        icons: [
+          { src: '/mark.svg', sizes: 'any', type: 'image/svg+xml' },
+          { src: '/mark-192.png', sizes: '192x192', type: 'image/png' },
+          { src: '/mark-512.png', sizes: '512x512', type: 'image/png' },
+        ],
+      },
+    }),
+    compression({ algorithms: ['gzip', 'brotliCompress'], include: /\.(js|css|html|svg|webmanifest)$/, threshold: 512 }),
+  ],
   // Bootstrap's own Sass still uses @import; its warnings are not ours to mend.
   css: { preprocessorOptions: { scss: { quietDeps: true, silenceDeprecations: ['import'] } } },
   build: { emptyOutDir: true, assetsInlineLimit: (file) => file.endsWith('.svg') },

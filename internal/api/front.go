@@ -2,39 +2,77 @@ package api
 
 import (
 	"io/fs"
+	"mime"
 	"net/http"
+	"path"
 	"strings"
 
 	"github.com/gin-gonic/gin"
 )
 
+// packings are how the build packs a file beside itself, the smallest first.
+var packings = []struct{ name, ending string }{{"br", ".br"}, {"gzip", ".gz"}}
+
 // front serves the built front end; an address that is no file is one of its screens.
 func front(files fs.FS) gin.HandlerFunc {
-	serve := http.FileServerFS(files)
 	return func(c *gin.Context) {
-		path := strings.TrimPrefix(c.Request.URL.Path, "/")
+		name := strings.TrimPrefix(path.Clean(c.Request.URL.Path), "/")
 		switch {
-		case strings.HasPrefix(path, "api/"):
+		case strings.HasPrefix(name, "api/"):
 			write(c, problem(http.StatusNotFound, "There is nothing at this address."))
 			return
 		case c.Request.Method != http.MethodGet && c.Request.Method != http.MethodHead:
 			write(c, problem(http.StatusMethodNotAllowed, "This address only shows the program."))
 			return
 		}
-		if info, err := fs.Stat(files, path); err == nil && !info.IsDir() {
-			if strings.HasPrefix(path, "assets/") { // named after their own contents
-				c.Header("Cache-Control", "public, max-age=31536000, immutable")
+		keep := "no-cache"
+		if strings.HasPrefix(name, "assets/") { // named after their own contents
+			keep = "public, max-age=31536000, immutable"
+		}
+		if !is(files, name) {
+			name = "index.html"
+			if !is(files, name) {
+				c.String(http.StatusServiceUnavailable, "The front end is not built into this program: run make build.\n")
+				return
 			}
-			c.Status(http.StatusOK)
-			serve.ServeHTTP(c.Writer, c.Request)
+		}
+		c.Header("Cache-Control", keep)
+		c.Status(http.StatusOK)
+		if packed(c, files, name) {
 			return
 		}
-		page, err := fs.ReadFile(files, "index.html")
-		if err != nil {
-			c.String(http.StatusServiceUnavailable, "The front end is not built into this program: run make build.\n")
-			return
-		}
-		c.Header("Cache-Control", "no-cache")
-		c.Data(http.StatusOK, "text/html; charset=utf-8", page)
+		c.Header("Content-Type", typeOf(name))
+		http.ServeFileFS(c.Writer, c.Request, files, name)
 	}
+}
+
+func is(files fs.FS, name string) bool {
+	info, err := fs.Stat(files, name)
+	return err == nil && !info.IsDir()
+}
+
+// packed answers with a file as the build packed it, where the browser takes that.
+func packed(c *gin.Context, files fs.FS, name string) bool {
+	takes := c.GetHeader("Accept-Encoding")
+	for _, p := range packings {
+		if !strings.Contains(takes, p.name) {
+			continue
+		}
+		text, err := fs.ReadFile(files, name+p.ending)
+		if err != nil {
+			continue
+		}
+		c.Header("Content-Encoding", p.name)
+		c.Header("Vary", "Accept-Encoding")
+		c.Data(http.StatusOK, typeOf(name), text)
+		return true
+	}
+	return false
+}
+
+func typeOf(name string) string {
+	if strings.HasSuffix(name, ".webmanifest") { // not known everywhere
+		return "application/manifest+json"
+	}
+	return mime.TypeByExtension(path.Ext(name))
 }

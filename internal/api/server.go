@@ -6,6 +6,7 @@ import (
 	"io/fs"
 	"net/http"
 
+	"github.com/gin-contrib/gzip"
 	"github.com/gin-gonic/gin"
 
 	"fribbet/internal/api/contract"
@@ -48,7 +49,8 @@ func New(b *book.Book, o Options) (http.Handler, error) {
 		HandlerErrorFunc:         refuse,
 		ResponseErrorHandlerFunc: refuse,
 	})
-	contract.RegisterHandlersWithOptions(engine.Group("", there(b), cleanBody, check), strict, contract.GinServerOptions{ErrorHandler: refuseAddress})
+	pack := gzip.Gzip(gzip.BestSpeed, gzip.WithExcludedPathsRegexs([]string{`/(changes|readings)$`})) // streams go as they come
+	contract.RegisterHandlersWithOptions(engine.Group("", pack, there(b), cleanBody, check), strict, contract.GinServerOptions{ErrorHandler: refuseAddress})
 	engine.NoRoute(front(o.Front))
 	engine.NoMethod(func(c *gin.Context) {
 		write(c, problem(http.StatusMethodNotAllowed, "This address does not take "+c.Request.Method+"."))

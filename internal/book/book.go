@@ -16,6 +16,9 @@ import (
 	"fribbet/internal/core/rhythm"
 	"fribbet/internal/core/units"
 	"fribbet/internal/store"
+
+	"github.com/google/uuid"
+	"github.com/maypok86/otter/v2"
 )
 
 // Book is the whole program without its interface.
@@ -25,6 +28,7 @@ type Book struct {
 	recount recount
 	backing backing
 	watches watches
+	memory  *otter.Cache[uuid.UUID, remembered]
 }
 
 // AlreadyTold refuses something told under an id that is in the book already with other content:
@@ -34,7 +38,9 @@ type AlreadyTold struct{ There string }
 func (a AlreadyTold) Error() string { return "already in the book under this id: " + a.There }
 
 // New returns a book kept in store; now tells the time in the user's zone.
-func New(s *store.Store, now func() time.Time) *Book { return &Book{store: s, now: now} }
+func New(s *store.Store, now func() time.Time) *Book {
+	return &Book{store: s, now: now, memory: otter.Must(&otter.Options[uuid.UUID, remembered]{MaximumSize: mostRemembered})}
+}
 
 // mostHolidays keeps the list of days off readable.
 const mostHolidays = 100

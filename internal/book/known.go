@@ -83,16 +83,47 @@ func (b *Book) knownBut(ctx context.Context, d store.Dog, but uuid.UUID) (known,
 	if err != nil {
 		return known{}, err
 	}
-	standings, err := b.store.Standings(ctx, []uuid.UUID{d.ID})
+	k, is, err := b.keptNow(ctx, d)
 	if err != nil {
 		return known{}, err
 	}
-	if k, is := keptOf(d, standings[d.ID]); is {
+	if is {
 		if k, is = k.with(open[d.ID], but); is {
 			return k, nil
 		}
 	}
 	return b.foldBut(ctx, d, []uuid.UUID{but})
+}
+
+// remembered is what is known of a dog, read from a writing of it.
+type remembered struct {
+	stamp string
+	known known
+}
+
+// mostRemembered is of how many dogs what is known stays in memory: a day's work at the bench, several times
+// over; about 200 kB each.
+const mostRemembered = 100
+
+// keptNow is what is kept of a dog; false when there is nothing, or not by today's rules. Reading it takes
+// longer than a tap may, so it stays in memory as long as it is not written anew.
+func (b *Book) keptNow(ctx context.Context, d store.Dog) (known, bool, error) {
+	fold, stamp, err := b.store.Kept(ctx, d.ID)
+	if err != nil || stamp == "" || fold != feet.FoldVersion {
+		return known{}, false, err
+	}
+	if r, is := b.memory.GetIfPresent(d.ID); is && r.stamp == stamp {
+		return r.known, true, nil
+	}
+	standings, err := b.store.Standings(ctx, []uuid.UUID{d.ID})
+	if err != nil {
+		return known{}, false, err
+	}
+	k, is := keptOf(d, standings[d.ID])
+	if is {
+		b.memory.Set(d.ID, remembered{standings[d.ID].Stamp, k})
+	}
+	return k, is, nil
 }
 
 // feetNow are a dog's feet as they are known today.
@@ -150,22 +181,25 @@ func (b *Book) kept(ctx context.Context, d store.Dog) (store.Standing, known, bo
 	if err != nil || len(open[d.ID]) > 0 {
 		return store.Standing{}, known{}, false, err
 	}
+	k, is, err := b.keptNow(ctx, d)
+	if err != nil || !is {
+		return store.Standing{}, known{}, false, err
+	}
 	standings, err := b.store.Standings(ctx, []uuid.UUID{d.ID})
-	k, is := keptOf(d, standings[d.ID])
-	return standings[d.ID], k, is, err
+	return standings[d.ID], k, standings[d.ID].Feet != nil, err
 }
 
 // checkpoint sees to it that what is known of a dog is kept before something is told at a bench:
 // every tap after that reads it and the sitting's own log, nothing older.
 func (b *Book) checkpoint(ctx context.Context, d store.Dog) error {
+	if _, is, err := b.keptNow(ctx, d); err != nil || is {
+		return err
+	}
 	standings, err := b.store.Standings(ctx, []uuid.UUID{d.ID})
 	if err != nil {
 		return err
 	}
 	s := standings[d.ID]
-	if _, is := keptOf(d, s); is {
-		return nil
-	}
 	open, err := b.store.OpenOf(ctx, []uuid.UUID{d.ID})
 	if err != nil {
 		return err

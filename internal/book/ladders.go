@@ -1,7 +1,9 @@
 package book
 
 import (
+	"cmp"
 	"context"
+	"maps"
 	"slices"
 
 	"github.com/google/uuid"
@@ -80,11 +82,11 @@ func (b *Book) DogLadders(ctx context.Context, dogID uuid.UUID) (DogLadders, err
 
 // Climbers returns every dog that is on a ladder, those to be trained first at the front.
 func (b *Book) Climbers(ctx context.Context) ([]DogLadders, error) {
-	dogs, err := b.store.Dogs(ctx)
+	ladders, err := b.store.AllLadders(ctx)
 	if err != nil {
 		return nil, err
 	}
-	ladders, err := b.store.AllLadders(ctx)
+	dogs, err := b.store.DogsOf(ctx, slices.Collect(maps.Keys(ladders)))
 	if err != nil {
 		return nil, err
 	}
@@ -100,8 +102,9 @@ func (b *Book) Climbers(ctx context.Context) ([]DogLadders, error) {
 			all = append(all, one)
 		}
 	}
-	slices.SortStableFunc(all, func(x, y DogLadders) int {
-		return x.Climbs[0].Standing.NextOn(b.Today()).Sub(y.Climbs[0].Standing.NextOn(b.Today()))
+	slices.SortFunc(all, func(x, y DogLadders) int {
+		return cmp.Or(x.Climbs[0].Standing.NextOn(b.Today()).Sub(y.Climbs[0].Standing.NextOn(b.Today())),
+			cmp.Compare(nameKey(x.Dog.Name), nameKey(y.Dog.Name)), cmp.Compare(x.Dog.ID.String(), y.Dog.ID.String()))
 	})
 	return all, nil
 }

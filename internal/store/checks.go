@@ -76,7 +76,7 @@ func (s *Store) checks(ctx context.Context, where string, args ...any) (map[uuid
 	var rows []checkRow
 	var looks []lookRow
 	err := s.read(ctx, func(tx *sqlx.Tx) error {
-		return selectAll(ctx, tx, args,
+		return s.selectAll(ctx, tx, args,
 			query{&rows, `SELECT * FROM checks` + where + ` ORDER BY on_date, recorded_at`},
 			query{&looks, `SELECT * FROM looks WHERE check_id IN (SELECT id FROM checks` + where + `)`})
 	})

@@ -137,7 +137,7 @@ func (s *Store) dogs(ctx context.Context, where string, args ...any) ([]Dog, err
 	var walked []walkedRow
 	err := s.read(ctx, func(tx *sqlx.Tx) error {
 		picked := `(SELECT id FROM dogs ` + where + `)`
-		return selectAll(ctx, tx, args,
+		return s.selectAll(ctx, tx, args,
 			query{&rows, `SELECT * FROM dogs ` + where + ` ORDER BY name COLLATE NOCASE, id`},
 			query{&weights, `SELECT * FROM weights WHERE dog_id IN ` + picked + ` ORDER BY on_date`},
 			query{&walked, `SELECT * FROM walked WHERE dog_id IN ` + picked + ` ORDER BY until_date`},

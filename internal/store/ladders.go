@@ -66,7 +66,7 @@ func (s *Store) ladders(ctx context.Context, and string, args ...any) (map[uuid.
 	var tries []tryRow
 	err := s.read(ctx, func(tx *sqlx.Tx) error {
 		where := ` WHERE ended_at IS NULL` + and
-		return selectAll(ctx, tx, args,
+		return s.selectAll(ctx, tx, args,
 			query{&rows, `SELECT id, dog_id, kind, paw, started_on, begun_at FROM ladders` + where + ` ORDER BY begun_at, id`},
 			query{&tries, `SELECT id, ladder_id, on_date, reaction, paw, note, recorded_at FROM tries
 				WHERE withdrawn_at IS NULL AND ladder_id IN (SELECT id FROM ladders` + where + `) ORDER BY on_date, recorded_at`})

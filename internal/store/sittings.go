@@ -96,21 +96,21 @@ func (s *Store) Sittings(ctx context.Context, dogID uuid.UUID) ([]Sitting, error
 
 func (s *Store) sittings(ctx context.Context, and string, args ...any) (all map[uuid.UUID][]Sitting, err error) {
 	err = s.read(ctx, func(tx *sqlx.Tx) error {
-		all, err = readSittings(ctx, tx, ` WHERE withdrawn_at IS NULL`+and, args...)
+		all, err = s.readSittings(ctx, tx, ` WHERE withdrawn_at IS NULL`+and, args...)
 		return err
 	})
 	return all, err
 }
 
 // readSittings reads the sittings that a WHERE picks, oldest first, by the dog's id.
-func readSittings(ctx context.Context, tx *sqlx.Tx, where string, args ...any) (map[uuid.UUID][]Sitting, error) {
+func (s *Store) readSittings(ctx context.Context, tx *sqlx.Tx, where string, args ...any) (map[uuid.UUID][]Sitting, error) {
 	var rows []sittingRow
 	var records []recordRow
 	var cuts []cutRow
 	var marks []landmarkRow
 	var readings []readingRow
 	picked := ` WHERE sitting_id IN (SELECT id FROM sittings` + where + `)`
-	err := selectAll(ctx, tx, args,
+	err := s.selectAll(ctx, tx, args,
 		query{&rows, `SELECT id, dog_id, on_date, note, minutes, calm_minutes, helper, ticks, smooth, recorded_at FROM sittings` + where + ` ORDER BY on_date, recorded_at`},
 		query{&records, `SELECT * FROM records` + picked + ` ORDER BY sitting_id, number`},
 		query{&readings, `SELECT * FROM readings` + picked},

@@ -20,6 +20,7 @@ type Standing struct {
 	Revision int    // of the dog's records that it was worked out from
 	Fold     int    // version of the rules that folded the feet
 	Feet     []byte // how the last ended sitting or look left it; nil when that is to be folded
+	Stamp    string // of that writing
 	Folded   bool   // the feet are new, and to be kept
 	Terms    string // under which the date was set
 	Foremost bool
@@ -35,6 +36,7 @@ type standingRow struct {
 	Revision int          `db:"revision"`
 	Fold     *int         `db:"fold"`
 	Feet     *string      `db:"body"`
+	Stamp    *string      `db:"stamp"`
 	Terms    *string      `db:"terms"`
 	Foremost bool         `db:"foremost"`
 	Turn     string       `db:"turn_on"`
@@ -45,12 +47,12 @@ type standingRow struct {
 	At       string       `db:"at"`
 }
 
-const standingColumns = `dog_id, revision, fold, body, terms, foremost, turn_on, name_key, standing, due, due_on`
+const standingColumns = `dog_id, revision, fold, body, stamp, terms, foremost, turn_on, name_key, standing, due, due_on`
 
 func (r standingRow) standing() (Standing, error) {
 	s := Standing{DogID: r.DogID, Revision: r.Revision, Terms: orEmpty(r.Terms), Foremost: r.Foremost, NameKey: r.NameKey, Standing: r.Standing}
 	if r.Feet != nil {
-		s.Fold, s.Feet = *r.Fold, []byte(*r.Feet)
+		s.Fold, s.Feet, s.Stamp = *r.Fold, []byte(*r.Feet), orEmpty(r.Stamp)
 	}
 	if r.Due != nil {
 		s.Due = []byte(*r.Due)
@@ -127,6 +129,20 @@ func (s *Store) Standings(ctx context.Context, ids []uuid.UUID) (map[uuid.UUID]S
 	return all, nil
 }
 
+// Kept names the writing of what is kept of a dog's feet: the version of the rules that folded it, and its
+// stamp; no stamp where nothing is kept.
+func (s *Store) Kept(ctx context.Context, dogID uuid.UUID) (fold int, stamp string, err error) {
+	var rows []struct {
+		Fold  int    `db:"fold"`
+		Stamp string `db:"stamp"`
+	}
+	err = s.db.SelectContext(ctx, &rows, `SELECT fold, stamp FROM feet WHERE dog_id = ?`, dogID)
+	if err != nil || len(rows) == 0 {
+		return 0, "", err
+	}
+	return rows[0].Fold, rows[0].Stamp, nil
+}
+
 // KeepStandings keeps what was worked out, but for dogs of which something new was told since.
 func (s *Store) KeepStandings(ctx context.Context, all []Standing, at time.Time) error {
 	return s.write(ctx, func(tx *sqlx.Tx) error {
@@ -200,7 +216,7 @@ func (s *Store) KeepFeet(ctx context.Context, one Standing) error {
 }
 
 func keepFeet(ctx context.Context, tx *sqlx.Tx, one Standing) error {
-	_, err := tx.ExecContext(ctx, `INSERT OR REPLACE INTO feet (dog_id, fold, body) VALUES (?, ?, ?)`, one.DogID, one.Fold, string(one.Feet))
+	_, err := tx.ExecContext(ctx, `INSERT OR REPLACE INTO feet (dog_id, fold, body, stamp) VALUES (?, ?, ?, ?)`, one.DogID, one.Fold, string(one.Feet), uuid.NewString())
 	return err
 }
 

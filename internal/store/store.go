@@ -10,6 +10,7 @@ import (
 	"os"
 	"slices"
 	"strings"
+	"sync"
 	"time"
 
 	"github.com/jmoiron/sqlx"
@@ -38,6 +39,8 @@ func (e ErrElsewhere) Error() string {
 type Store struct {
 	db   *sqlx.DB
 	file file
+
+	statements sync.Map // *sqlx.Stmt by their text: what every tap asks is worked out once
 }
 
 // idleConnections are kept open for the next request: a new one reads the whole schema first.
@@ -208,11 +211,30 @@ type query struct {
 }
 
 // selectAll asks every query with the same arguments.
-func selectAll(ctx context.Context, tx *sqlx.Tx, args []any, queries ...query) error {
+func (s *Store) selectAll(ctx context.Context, tx *sqlx.Tx, args []any, queries ...query) error {
 	for _, q := range queries {
-		if err := tx.SelectContext(ctx, q.into, q.text, args...); err != nil {
+		statement, err := s.statement(q.text)
+		if err != nil {
+			return err
+		}
+		if err := tx.StmtxContext(ctx, statement).SelectContext(ctx, q.into, args...); err != nil {
 			return err
 		}
 	}
 	return nil
+}
+
+// statement is a question as SQLite has worked it out, kept for the next time.
+func (s *Store) statement(text string) (*sqlx.Stmt, error) {
+	if kept, is := s.statements.Load(text); is {
+		return kept.(*sqlx.Stmt), nil
+	}
+	made, err := s.db.Preparex(text)
+	if err != nil {
+		return nil, err
+	}
+	if kept, is := s.statements.LoadOrStore(text, made); is { // another was first
+		return kept.(*sqlx.Stmt), made.Close()
+	}
+	return made, nil
 }

@@ -46,7 +46,7 @@ func (s *Store) payOwed(ctx context.Context, progress func(done, all int)) error
 			case "lists":
 				_, err = rebuild(ctx, tx, progress)
 			case "logs":
-				err = giveLogs(ctx, tx, progress)
+				err = s.giveLogs(ctx, tx, progress)
 			}
 			if err != nil {
 				return fmt.Errorf("%s: %w", what, err)
@@ -59,7 +59,7 @@ func (s *Store) payOwed(ctx context.Context, progress func(done, all int)) error
 
 // giveLogs gives the sittings from before there were logs one each, that comes to what the lists say of
 // them, dog by dog; and what the kit bore at them.
-func giveLogs(ctx context.Context, tx *sqlx.Tx, progress func(done, all int)) error {
+func (s *Store) giveLogs(ctx context.Context, tx *sqlx.Tx, progress func(done, all int)) error {
 	var without []struct {
 		DogID uuid.UUID `db:"dog_id"`
 		N     int       `db:"n"`
@@ -74,7 +74,7 @@ func giveLogs(ctx context.Context, tx *sqlx.Tx, progress func(done, all int)) er
 	}
 	for _, d := range without {
 		progress(done, all)
-		if err := giveLogsOf(ctx, tx, d.DogID); err != nil {
+		if err := s.giveLogsOf(ctx, tx, d.DogID); err != nil {
 			return err
 		}
 		done += d.N
@@ -82,14 +82,14 @@ func giveLogs(ctx context.Context, tx *sqlx.Tx, progress func(done, all int)) er
 	return nil
 }
 
-func giveLogsOf(ctx context.Context, tx *sqlx.Tx, dogID uuid.UUID) error {
+func (s *Store) giveLogsOf(ctx context.Context, tx *sqlx.Tx, dogID uuid.UUID) error {
 	const where = ` WHERE dog_id = ? AND id NOT IN (SELECT sitting_id FROM logs)`
 	var rows []logRow
 	if err := tx.SelectContext(ctx, &rows, `
 		SELECT id AS sitting_id, dog_id, on_date, recorded_at AS begun_at, 1 AS ended, withdrawn_at FROM sittings`+where+` ORDER BY recorded_at, id`, dogID); err != nil {
 		return err
 	}
-	sittings, err := readSittings(ctx, tx, where, dogID)
+	sittings, err := s.readSittings(ctx, tx, where, dogID)
 	if err != nil {
 		return err
 	}
@@ -102,7 +102,7 @@ func giveLogsOf(ctx context.Context, tx *sqlx.Tx, dogID uuid.UUID) error {
 		if err != nil {
 			return err
 		}
-		told := sittings[dogID][slices.IndexFunc(sittings[dogID], func(s Sitting) bool { return s.ID == row.SittingID })]
+		told := sittings[dogID][slices.IndexFunc(sittings[dogID], func(one Sitting) bool { return one.ID == row.SittingID })]
 		log, err := eventRows(row.SittingID, bench.LogOf(row.SittingID.String(), told.Sitting, at), 0, at)
 		if err != nil {
 			return err

@@ -1,12 +1,13 @@
 <script setup lang="ts">
 import { useQueryClient } from '@tanstack/vue-query'
-import { computed, ref, watch } from 'vue'
+import { computed, defineAsyncComponent, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { useSettings } from './api/queries'
+import { momentOf } from './dates'
 import { useGlobalKeys } from './local/keys'
 import { onOpened, opening } from './local/opening'
+import { seen } from './local/seen'
 import AppIcon from './parts/AppIcon.vue'
-import KeysHelp from './parts/KeysHelp.vue'
 import OpeningBook from './parts/OpeningBook.vue'
 import WaitingLine from './parts/WaitingLine.vue'
 import RankPatterns from './rank/RankPatterns.vue'
@@ -23,7 +24,10 @@ watch([settings, () => route.name], () => {
   if (settings.value?.choices.role === 'unset' && route.name !== undefined && route.name !== 'start') router.replace('/start')
 })
 
+const KeysHelp = defineAsyncComponent(() => import('./parts/KeysHelp.vue'))
 const helpOpen = ref(false)
+const helpAsked = ref(false)
+watch(helpOpen, () => (helpAsked.value = true))
 useGlobalKeys(router, () => (helpOpen.value = true))
 </script>
 
@@ -47,9 +51,10 @@ useGlobalKeys(router, () => (helpOpen.value = true))
     <main id="main" tabindex="-1">
       <p v-if="settings?.demo" class="demo-line">Demonstration: invented dogs, nothing is kept.</p>
       <p v-if="settings?.backup_trouble" class="demo-line" role="alert">The night’s backup was not made: {{ settings.backup_trouble }}. <RouterLink to="/settings">Settings</RouterLink></p>
+      <p v-if="seen" class="seen-line" role="status"><strong>Fribbet does not answer.</strong> This is what was last seen, {{ momentOf(seen) }}: dates and advice may be other ones by now.</p>
       <WaitingLine />
       <RouterView :key="String(route.params.dogId ?? '')" />
     </main>
   </div>
-  <KeysHelp v-model="helpOpen" />
+  <KeysHelp v-if="helpAsked" v-model="helpOpen" />
 </template>

@@ -20,4 +20,6 @@ const queries = new QueryClient({
   },
 })
 
+if (location.protocol === 'https:') void import('./local/shell').then(({ keepShell }) => keepShell(router))
+
 createApp(App).use(createPinia()).use(VueQueryPlugin, { queryClient: queries }).use(router).mount('#app')

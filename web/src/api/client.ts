@@ -1,6 +1,7 @@
 import createClient from 'openapi-fetch'
 import { hearDay } from '../local/day'
 import { heardOpening } from '../local/opening'
+import { forgetSeen, hearSeen } from '../local/seen'
 import type { components, paths } from './schema'
 
 export type Schemas = components['schemas']
@@ -24,8 +25,8 @@ export class Refusal extends Error {
 export const client = createClient<paths>({ baseUrl: '/' })
 client.use({
   onResponse: ({ response }) => {
-    hearDay(response)
-    if (response.status === 401) location.assign('/access/login') // this device was withdrawn, or never let in
+    if (!hearSeen(response)) hearDay(response)
+    if (response.status === 401) void forgetSeen().finally(() => location.assign('/access/login')) // this device was withdrawn
   },
 })
 

@@ -3,7 +3,7 @@ import { computed } from 'vue'
 import { useUnits } from '../units'
 import { nailInWords } from '../words'
 import RankBar from './RankBar.vue'
-import { deepest, pairOf, sizes, type Bar, type Pair, type Rank, type Size } from './layout'
+import { deepest, onFloor, pairOf, sizes, type Bar, type Pair, type Rank, type Size } from './layout'
 
 /**
  * The rank: every nail hangs from its own coat line, grouped by paw as the dog stands seen from
@@ -11,7 +11,7 @@ import { deepest, pairOf, sizes, type Bar, type Pair, type Rank, type Size } fro
  */
 const props = defineProps<{
   rank: Rank
-  size: Size
+  size: Exclude<Size, 'small'>
   selected?: string
   /** By nail: planned, done, left, blood. */
   marks?: Record<string, string>
@@ -34,16 +34,8 @@ const pairs = computed(() => [
   pairOf(props.rank, 'Hind paws', ['LH', 'RH'], props.size),
 ].filter((p) => p.placed.length > 0))
 // Both pairs are drawn as wide as the wider one, so that a narrow page shrinks them alike: one scale a dog.
-const width = computed(() => (props.size === 'small' ? undefined : Math.max(...pairs.value.map((p) => p.width))))
+const width = computed(() => Math.max(...pairs.value.map((p) => p.width)))
 const pickable = computed(() => props.marks !== undefined)
-const touching = computed(() => props.rank.bars.filter((b) => b.on_floor).map((b) => b.code))
-
-const summary = computed(() => {
-  const n = props.rank.bars.length
-  return touching.value.length > 0
-    ? `${n} nails; on the floor: ${touching.value.join(', ')}`
-    : `${n} nails, none on the floor`
-})
 const markWords: Record<string, string> = { left: ', left out', blood: ', bled', done: ', done', planned: ', as planned' }
 const about = (bar: Bar) =>
   `${bar.code}, ${nailInWords(bar.code)}, ${length.value.show(bar.length.mm)} long, ${bar.spare ? `spare ${length.value.range(bar.spare.low_mm, bar.spare.high_mm)}` : ''}${markWords[props.marks?.[bar.code] ?? ''] ?? ''}`
@@ -57,9 +49,9 @@ const label = (code: string) => code.slice(2).replace('1b', '1′')
 </script>
 
 <template>
-  <div :class="['rank', size, { stacked }]" :role="pickable ? 'group' : 'img'" :aria-label="pickable ? 'Choose a nail' : summary">
+  <div :class="['rank', size, { stacked }]" :role="pickable ? 'group' : 'img'" :aria-label="pickable ? 'Choose a nail' : onFloor(rank)">
     <svg
-      v-for="pair in pairs" :key="pair.name" :viewBox="`0 0 ${width ?? pair.width} ${height(pair)}`" :width="width ?? pair.width" :height="height(pair)"
+      v-for="pair in pairs" :key="pair.name" :viewBox="`0 0 ${width} ${height(pair)}`" :width="width" :height="height(pair)"
       :aria-hidden="!pickable" :role="pickable ? 'group' : undefined" :aria-label="pickable ? pair.name : undefined"
     >
       <path v-if="size === 'large'" class="scale" :d="scale" />

@@ -31,6 +31,12 @@ export interface Pair {
 export const deepest = (rank: Rank) =>
   Math.max(rank.floor_mm, ...rank.bars.map((b) => b.top_mm + b.length.mm))
 
+/** How many nails there are, and which of them stand on the floor. */
+export function onFloor(rank: Rank): string {
+  const touching = rank.bars.filter((b) => b.on_floor).map((b) => b.code)
+  return touching.length > 0 ? `${rank.bars.length} nails; on the floor: ${touching.join(', ')}` : `${rank.bars.length} nails, none on the floor`
+}
+
 /** Places the bars of the fore or the hind paws from left to right. */
 export function pairOf(rank: Rank, name: string, paws: [string, string], size: Size): Pair {
   const s = sizes[size]

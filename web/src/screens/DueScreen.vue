@@ -4,6 +4,7 @@ import { BFormInput } from 'bootstrap-vue-next/components/BFormInput'
 import { computed, ref } from 'vue'
 import { useDue } from '../api/queries'
 import { fullDayOf } from '../dates'
+import { useGradually } from '../local/gradually'
 import { useLater } from '../local/later'
 import AnswerState from '../parts/AnswerState.vue'
 import DueRow from './due/DueRow.vue'
@@ -14,6 +15,7 @@ const search = ref('')
 const { data: pages, error, refetch, hasNextPage, fetchNextPage, isFetchingNextPage } = useDue(useLater(search))
 const data = computed(() => pages.value?.pages[0])
 const found = computed(() => pages.value?.pages.flatMap((p) => p.dogs) ?? [])
+const drawn = useGradually(found)
 /** The next safe thing: the first dog that is not a veterinarian's matter. */
 const foremost = computed(() => found.value.findIndex((d) => !d.cautions.some((c) => c.kind === 'veterinarian')))
 </script>
@@ -48,7 +50,7 @@ const foremost = computed(() => found.value.findIndex((d) => !d.cautions.some((c
       <template v-else>
         <DueScale :weeks="data.weeks" />
         <ul class="rows">
-          <DueRow v-for="(row, i) in found" :key="row.dog_id" :row="row" :first="i === foremost" />
+          <DueRow v-for="(row, i) in drawn" :key="row.dog_id" :row="row" :first="i === foremost" />
         </ul>
         <p v-if="hasNextPage" class="more"><BButton variant="plain" :disabled="isFetchingNextPage" @click="fetchNextPage()">Show more: {{ found.length }} of {{ data.found }} dogs are here</BButton></p>
         <p class="legend soft small"><span aria-hidden="true">●</span> due · <span aria-hidden="true">◇</span> cautious date: by then a nail touches with one chance in ten · <span aria-hidden="true">◀</span> late</p>

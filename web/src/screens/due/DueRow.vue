@@ -4,7 +4,7 @@ import type { Schemas } from '../../api/client'
 import { dayOf, inDays, shortDayOf } from '../../dates'
 import AppIcon from '../../parts/AppIcon.vue'
 import WhyTable from '../../parts/WhyTable.vue'
-import RankPicture from '../../rank/RankPicture.vue'
+import RankSmall from '../../rank/RankSmall.vue'
 import DueStrip from './DueStrip.vue'
 
 const props = defineProps<{ row: Schemas['DueRow']; first: boolean }>()
@@ -32,7 +32,7 @@ const when = computed(() => {
         <AppIcon :name="c.kind === 'veterinarian' ? 'vet' : 'caution'" />{{ c.kind === 'veterinarian' ? c.words : c.words.split('. ')[0].replace(/\.$/, '') }}
       </div>
     </div>
-    <RankPicture :rank="row.rank" size="small" />
+    <RankSmall :rank="row.rank" />
     <DueStrip :due="row.due_in_days" :cautious="row.cautious_in_days" />
     <div class="act">
       <div class="when"><strong v-if="day">{{ day }}</strong> <span :class="{ overdue: late }">{{ when }}</span></div>
@@ -50,11 +50,11 @@ const when = computed(() => {
 </style>
 
 <style scoped>
-.row-line { border-top: 1px solid var(--line); padding-block: 0.5rem; }
+.row-line { border-top: 1px solid var(--line); contain-intrinsic-size: auto 90px; content-visibility: auto; padding-block: 0.5rem; }
 .row-line:first-child { border-top: 0; }
 .first { padding-block: 1rem; }
 .who { min-width: 0; }
-.name { overflow-wrap: anywhere; color: var(--ink); font-size: 1.0625rem; font-weight: 650; text-decoration: none; }
+.name { display: inline-block; min-height: 24px; overflow-wrap: anywhere; color: var(--ink); font-size: 1.0625rem; font-weight: 650; text-decoration: none; }
 .name:hover { color: var(--go); text-decoration: underline; }
 .first .name { font-size: 1.5rem; }
 .why { line-height: 1.3; }

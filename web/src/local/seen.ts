@@ -1,0 +1,15 @@
+import { readonly, ref } from 'vue'
+
+/** Of when the last answer is, where Fribbet did not give it now and it was kept in this browser. */
+const at = ref('')
+export const seen = readonly(at)
+
+/** Tells whether an answer is one that was kept. */
+export function hearSeen(response: Response): boolean {
+  const of = response.headers.get('Fribbet-Seen')
+  at.value = of === null ? '' : new Date(of || Date.now()).toISOString()
+  return of !== null
+}
+
+/** Whoever may not come in any more has nothing of the book here. */
+export const forgetSeen = () => ('caches' in window ? caches.delete('seen') : Promise.resolve(false))
