@@ -117,13 +117,14 @@ func commits(ctx context.Context, file string) (times, error) {
 
 // client is one person at work: a dog at the bench, and looks at others between.
 type client struct {
-	s       *server
-	dogs    []string
-	dog     string
-	sitting string
-	nails   []string
-	taps    int
-	last    string // cut, whose face is told next
+	s        *server
+	dogs     []string
+	dog      string
+	sitting  string
+	calendar string
+	nails    []string
+	taps     int
+	last     string // cut, whose face is told next
 }
 
 // perSitting is after how many taps the next dog comes.
@@ -152,7 +153,7 @@ func (c *client) do(ctx context.Context, name string) error {
 	case "ladders":
 		return c.get(ctx, "/api/ladders")
 	default:
-		return c.get(ctx, "/api/calendar")
+		return c.get(ctx, c.calendar)
 	}
 }
 
@@ -164,8 +165,17 @@ func (c *client) get(ctx context.Context, path string) error {
 	return err
 }
 
-// look finds dogs to work with, each client others.
+// look finds the calendar’s address, and dogs to work with, each client others.
 func (c *client) look(ctx context.Context) error {
+	_, feed, err := c.s.ask(ctx, http.MethodGet, "/api/calendar", nil)
+	if err != nil {
+		return err
+	}
+	var calendar struct{ Path string }
+	if err := json.Unmarshal(feed, &calendar); err != nil {
+		return err
+	}
+	c.calendar = calendar.Path
 	_, text, err := c.s.ask(ctx, http.MethodGet, fmt.Sprintf("/api/due?limit=100&offset=%d", 100*rand.IntN(18)), nil)
 	if err != nil {
 		return err
@@ -189,7 +199,9 @@ func (c *client) look(ctx context.Context) error {
 func (c *client) tap(ctx context.Context) error {
 	event := map[string]any{"id": uuid.NewString(), "at": today + "T09:00:00Z"}
 	switch {
-	case c.sitting == "" || c.taps >= perSitting:
+	case c.taps == perSitting:
+		event["kind"] = "ended"
+	case c.sitting == "" || c.taps > perSitting:
 		c.dog, c.sitting, c.taps, c.last = c.dogs[rand.IntN(len(c.dogs))], uuid.NewString(), 0, ""
 		event["kind"], event["tool"] = "started", "large_plier"
 	case c.last != "":

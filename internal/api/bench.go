@@ -18,7 +18,7 @@ import (
 )
 
 func (h handlers) GetBench(ctx context.Context, r contract.GetBenchRequestObject) (contract.GetBenchResponseObject, error) {
-	out, err := h.bench(ctx, r.DogId, r.SittingId)
+	out, err := h.bench(ctx, r.DogId, r.SittingId, true)
 	return contract.GetBench200JSONResponse{BenchJSONResponse: out}, err
 }
 
@@ -38,8 +38,8 @@ func (h handlers) TellEvents(ctx context.Context, r contract.TellEventsRequestOb
 	if err := h.book.Tell(ctx, r.DogId, r.SittingId, events); err != nil {
 		return nil, err
 	}
-	out, err := h.bench(ctx, r.DogId, r.SittingId)
-	return contract.TellEvents200JSONResponse{BenchJSONResponse: out}, err
+	out, err := h.bench(ctx, r.DogId, r.SittingId, false) // a tap does not change what was before it
+	return tellAnswer(out), err
 }
 
 // beat is how often a stream without news says that it is there.
@@ -68,8 +68,8 @@ func (h handlers) StreamChanges(ctx context.Context, r contract.StreamChangesReq
 	return contract.StreamChanges200TexteventStreamResponse{Body: body}, nil
 }
 
-func (h handlers) bench(ctx context.Context, dogID, sittingID uuid.UUID) (contract.BenchJSONResponse, error) {
-	b, err := h.book.Bench(ctx, dogID, sittingID)
+func (h handlers) bench(ctx context.Context, dogID, sittingID uuid.UUID, ranks bool) (contract.BenchJSONResponse, error) {
+	b, err := h.book.Bench(ctx, dogID, sittingID, ranks)
 	if err != nil {
 		return contract.BenchJSONResponse{}, err
 	}
@@ -77,8 +77,11 @@ func (h handlers) bench(ctx context.Context, dogID, sittingID uuid.UUID) (contra
 		SittingId: b.ID, DogId: b.Dog.ID, Name: b.Dog.Name, Started: &b.State.Start, Ended: b.State.Ended, Helper: b.State.Helper,
 		Tool: b.State.Tool, ItemId: idOf(b.State.Item), Note: b.State.Note, Stop: b.Hand.Stop, RiskLimit: float64(b.Hand.Limit), Events: len(b.Log),
 		ContactSeconds: kit.ContactTime, CoolingSeconds: kit.CoolingTime, HoldSeconds: bench.BloodHold.Seconds(), StopsSeconds: bench.BloodStops.Seconds(), Stopping: quick.Stopping(), TouchMm: b.Touch, Nails: []contract.BenchNail{},
-		On: b.On, RankBefore: rank(b.Before), RankAfter: rank(b.After), Praise: b.State.Praise(), Remedy: b.Remedy,
+		On: b.On, Praise: b.State.Praise(), Remedy: b.Remedy,
 		Cautions: cautions(b.Cautions), Mind: list(kit.Cautions(b.State.Tool)),
+	}
+	if ranks {
+		out.RankBefore, out.RankAfter = new(rank(b.Before)), new(rank(b.After))
 	}
 	out.People = list(b.Log.People())
 	out.Passes = []contract.PassWords{}

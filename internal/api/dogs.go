@@ -50,7 +50,7 @@ func (h handlers) GetDue(ctx context.Context, r contract.GetDueRequestObject) (c
 	if err != nil {
 		return nil, err
 	}
-	list := contract.GetDue200JSONResponse{Today: h.book.Today(), Dogs: []contract.DueRow{}, All: found.All, Found: found.Found, Late: found.Late, Moved: []contract.MovedDate{}}
+	list := dueAnswer{Today: h.book.Today(), Dogs: []contract.DueRow{}, All: found.All, Found: found.Found, Late: found.Late, Moved: []contract.MovedDate{}}
 	for _, m := range found.Moved {
 		list.Moved = append(list.Moved, contract.MovedDate{DogId: m.DogID, Name: m.Name, Was: m.Was, Now: m.Now})
 	}

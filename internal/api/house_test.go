@@ -31,7 +31,9 @@ func TestACodeIsShownOnTheMachineItself(t *testing.T) {
 	a, err := access.Open(path, time.Now)
 	require.NoError(t, err)
 	t.Cleanup(func() { assert.NoError(t, a.Close()) })
-	c := clientOf(t, path, func(o *Options) { o.House = &House{a, []string{"https://192.168.1.5:8642/"}, func() string { return "AB:CD" }} })
+	c := clientOf(t, path, func(o *Options) {
+		o.House = &House{a, []string{"https://192.168.1.5:8642/"}, func() string { return "AB:CD" }}
+	})
 	code := ask[contract.PairingCode](c, "POST", "/api/house/code", "", 200)
 	assert.True(t, strings.HasPrefix(code.Url, "https://192.168.1.5:8642/access/pair?code="))
 	assert.Greater(t, code.Picture.Size, 20)

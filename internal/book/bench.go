@@ -37,12 +37,12 @@ type Bench struct {
 	LastNote string         // of last time
 	Left     []nail.Code    // of today's, that nobody has closed
 	LeftOn   date.Date      // when the plan goes on
-	Before   []feet.Reading // the nails as they were before it
+	Before   []feet.Reading // the nails as they were before it; none where they were not asked for
 	After    []feet.Reading // and after it, on its day
 }
 
-// Bench returns a dog's sitting as it stands.
-func (b *Book) Bench(ctx context.Context, dogID, sittingID uuid.UUID) (Bench, error) {
+// Bench returns a dog's sitting as it stands; with its nails before and after it where they are asked for.
+func (b *Book) Bench(ctx context.Context, dogID, sittingID uuid.UUID, around bool) (Bench, error) {
 	log, err := b.store.Log(ctx, dogID, sittingID)
 	if err != nil {
 		return Bench{}, err
@@ -56,9 +56,11 @@ func (b *Book) Bench(ctx context.Context, dogID, sittingID uuid.UUID) (Bench, er
 	if err != nil {
 		return Bench{}, err
 	}
-	before, after, err := b.around(ctx, t, sittingID, log.On, state)
-	if err != nil {
-		return Bench{}, err
+	var before, after []feet.Reading
+	if around {
+		if before, after, err = b.around(ctx, t, sittingID, log.On, state); err != nil {
+			return Bench{}, err
+		}
 	}
 	var holds []sitting.Hold
 	if len(now.Plan.Days) > 0 {
@@ -191,15 +193,28 @@ func (b *Book) Tell(ctx context.Context, dogID, sittingID uuid.UUID, events []be
 	if err := b.doubts(ctx, d, sittingID, there.Events, events); err != nil {
 		return err
 	}
-	err = b.grow(ctx, dogID, sittingID, b.dayOf(d, events[0].At), func(log bench.Log) (bench.Log, error) {
+	var at store.Standing
+	var before known
+	ends := slices.ContainsFunc(events, func(e bench.Event) bool { return e.Kind == bench.Ended })
+	if ends {
+		if at, before, ends, err = b.kept(ctx, d, sittingID); err != nil {
+			return err
+		}
+	}
+	var state bench.State
+	grew, err := b.grow(ctx, dogID, sittingID, b.dayOf(d, events[0].At), func(log bench.Log) (bench.Log, error) {
 		telling := log.Tell(d.Dog)
 		for i, e := range events {
 			if _, err := telling.Add(e); err != nil {
 				return nil, fault.Fields{{Name: fmt.Sprintf("events[%d]", i), Value: string(e.Kind), Want: err.Error()}}
 			}
 		}
+		state = telling.State
 		return telling.Log, nil
 	})
+	if err == nil && ends && state.Ended && len(state.Nails) > 0 { // one without nails is in no list
+		return b.forward(ctx, at, before, store.Sitting{ID: sittingID, Sitting: state.Sitting(grew.On)}, grew)
+	}
 	var elsewhere store.ErrElsewhere
 	if errors.As(err, &elsewhere) {
 		for i, e := range events {
@@ -213,15 +228,15 @@ func (b *Book) Tell(ctx context.Context, dogID, sittingID uuid.UUID, events []be
 }
 
 // grow lets the log of a dog's sitting grow, begun on a day if it is not there yet.
-func (b *Book) grow(ctx context.Context, dogID, sittingID uuid.UUID, on date.Date, how func(bench.Log) (bench.Log, error)) error {
-	err := b.store.Append(ctx, dogID, sittingID, on, b.now(), how)
+func (b *Book) grow(ctx context.Context, dogID, sittingID uuid.UUID, on date.Date, how func(bench.Log) (bench.Log, error)) (store.Grew, error) {
+	grew, err := b.store.Append(ctx, dogID, sittingID, on, b.now(), how)
 	if errors.Is(err, store.ErrOtherDogs) || errors.Is(err, store.ErrTakenBack) {
-		return AlreadyTold{err.Error()}
+		return grew, AlreadyTold{err.Error()}
 	}
 	if err == nil {
 		b.changed(sittingID)
 	}
-	return err
+	return grew, err
 }
 
 // Rebuild works out what the lists read again from the logs, and returns of how many sittings.

@@ -60,15 +60,16 @@ func (k known) and(s store.Sitting) (known, bool) {
 
 // with is the same of every sitting that is under way but one.
 func (k known) with(open []store.Sitting, but uuid.UUID) (known, bool) {
-	open = slices.DeleteFunc(slices.Clone(open), func(s store.Sitting) bool { return s.ID == but })
-	switch len(open) {
-	case 0:
-		return k, true
-	case 1:
-		return k.and(open[0])
-	default:
-		return k, false
+	last := true
+	for _, s := range open {
+		if s.ID == but {
+			continue
+		}
+		if k, last = k.and(s); !last {
+			break
+		}
 	}
+	return k, last
 }
 
 // known is what is known of a dog today.
@@ -126,6 +127,14 @@ func (b *Book) keptNow(ctx context.Context, d store.Dog) (known, bool, error) {
 	return k, is, nil
 }
 
+// remembers is what is kept of a dog in a standing that was read, from memory where it is the same writing.
+func (b *Book) remembers(d store.Dog, s store.Standing) (known, bool) {
+	if r, is := b.memory.GetIfPresent(d.ID); is && s.Fold == feet.FoldVersion && s.Stamp != "" && r.stamp == s.Stamp {
+		return r.known, true
+	}
+	return keptOf(d, s)
+}
+
 // feetNow are a dog's feet as they are known today.
 func (b *Book) feetNow(ctx context.Context, dogID uuid.UUID) (feet.Feet, error) {
 	d, err := b.store.Dog(ctx, dogID)
@@ -158,27 +167,26 @@ func idsOf(sittings []store.Sitting) []uuid.UUID {
 	return ids
 }
 
-// forward keeps what is known of a dog once a sitting was told as a whole, if it was the last thing
-// told of it: so that the next need not fold years anew. at is how it was kept before.
-func (b *Book) forward(ctx context.Context, at store.Standing, before known, s store.Sitting) error {
+// forward keeps what is known of a dog once a sitting has ended, if it was the last thing told of it: so that
+// the next need not fold years anew. at is how it was kept before, grew what its telling did.
+func (b *Book) forward(ctx context.Context, at store.Standing, before known, s store.Sitting, grew store.Grew) error {
 	after, last := before.and(s)
-	if !last {
+	if !last || at.Revision != grew.From { // something else was told meanwhile
 		return nil
 	}
 	var err error
 	if at.Feet, err = after.keep(); err != nil {
 		return err
 	}
-	at.Fold = feet.FoldVersion
-	at.Revision++ // that sitting alone; whatever else was told meanwhile makes it more, and this is not kept
+	at.Fold, at.Revision = feet.FoldVersion, grew.To
 	return b.store.KeepFeet(ctx, at)
 }
 
-// kept is what is kept of a dog, for a sitting that is about to be told; false when nothing is, or
+// kept is what is kept of a dog, for a sitting that is about to be told whole; false when nothing is, or
 // another one is under way.
-func (b *Book) kept(ctx context.Context, d store.Dog) (store.Standing, known, bool, error) {
+func (b *Book) kept(ctx context.Context, d store.Dog, but uuid.UUID) (store.Standing, known, bool, error) {
 	open, err := b.store.OpenOf(ctx, []uuid.UUID{d.ID})
-	if err != nil || len(open[d.ID]) > 0 {
+	if err != nil || slices.ContainsFunc(open[d.ID], func(s store.Sitting) bool { return s.ID != but }) {
 		return store.Standing{}, known{}, false, err
 	}
 	k, is, err := b.keptNow(ctx, d)

@@ -153,7 +153,7 @@ func (b *Book) settleOne(s store.Standing, d store.Dog, h history, ladders []sto
 			out, err = b.unreckoned(s, d)
 		}
 	}()
-	k, is := keptOf(d, s)
+	k, is := b.remembers(d, s)
 	if !is {
 		if s.Feet != nil && s.Fold == feet.FoldVersion { // of another number of nails: it was told of meanwhile
 			return store.Standing{}, nil

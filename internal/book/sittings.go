@@ -142,11 +142,11 @@ func (b *Book) Record(ctx context.Context, dogID uuid.UUID, s store.Sitting, far
 	if err := b.doubtRecords(ctx, d, s, events); err != nil {
 		return err
 	}
-	at, before, is, err := b.kept(ctx, d)
+	at, before, is, err := b.kept(ctx, d, s.ID)
 	if err != nil {
 		return err
 	}
-	err = b.grow(ctx, dogID, s.ID, s.On, func(log bench.Log) (bench.Log, error) {
+	grew, err := b.grow(ctx, dogID, s.ID, s.On, func(log bench.Log) (bench.Log, error) {
 		if len(log) > 0 { // it came twice at once
 			return log, sameSitting(store.Log{On: s.On, Events: log}, s)
 		}
@@ -155,7 +155,7 @@ func (b *Book) Record(ctx context.Context, dogID uuid.UUID, s store.Sitting, far
 	if err != nil || !is {
 		return err
 	}
-	return b.forward(ctx, at, before, store.Sitting{ID: s.ID, Sitting: events.Fold().Sitting(s.On)})
+	return b.forward(ctx, at, before, store.Sitting{ID: s.ID, Sitting: events.Fold().Sitting(s.On)}, grew)
 }
 
 // doubtRecords asks again for spares that were seen where they cannot well be.

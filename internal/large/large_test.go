@@ -151,7 +151,7 @@ func BenchmarkBenchEvent(b *testing.B) {
 		if err := large.Tell(ctx, list.Rows[client].DogID, sittings[client], []bench.Event{touch(code, now)}); err != nil {
 			return err
 		}
-		_, err := large.Bench(ctx, list.Rows[client].DogID, sittings[client])
+		_, err := large.Bench(ctx, list.Rows[client].DogID, sittings[client], false)
 		return err
 	})
 }

@@ -68,7 +68,7 @@ func (r kitRow) item() (KitItem, error) {
 // Kit returns the pieces that are in the kit, in the order in which they were added.
 func (s *Store) Kit(ctx context.Context) ([]KitItem, error) {
 	var rows []kitRow
-	err := s.db.SelectContext(ctx, &rows, `
+	err := s.rows(ctx, &rows, `
 		SELECT i.id, i.version, i.kind, i.name, i.guard, i.grit, i.tip, i.on_item_id, i.most, i.expires_on, i.stock,
 			i.added_at, v.on_date AS serviced_on, v.at AS serviced_at
 		FROM kit_items i LEFT JOIN kit_services v ON v.item_id = i.id AND v.at =
@@ -89,7 +89,7 @@ func (s *Store) Kit(ctx context.Context) ([]KitItem, error) {
 // KnowsItem tells whether there is or was such a piece of kit.
 func (s *Store) KnowsItem(ctx context.Context, id string) (bool, error) {
 	var n int
-	err := s.db.GetContext(ctx, &n, `SELECT COUNT(*) FROM kit_items WHERE id = ?`, id)
+	err := s.row(ctx, &n, `SELECT COUNT(*) FROM kit_items WHERE id = ?`, id)
 	return n > 0, err
 }
 
@@ -173,7 +173,7 @@ func addStints(ctx context.Context, tx *sqlx.Tx, sittings []Sitting) error {
 // sitting on the days on which a piece was seen to, since some came before that.
 func (s *Store) Stints(ctx context.Context, since date.Date) ([]kit.Stint, error) {
 	var rows []stintRow
-	err := s.db.SelectContext(ctx, &rows, `
+	err := s.rows(ctx, &rows, `
 		WITH seen AS (SELECT DISTINCT on_date FROM kit_services WHERE withdrawn_at IS NULL)
 		SELECT item_id, cuts, seconds, untimed, took_force, on_date, '' AS recorded_at FROM worn
 			WHERE on_date >= ?1 AND (cuts > 0 OR took_force > 0) AND on_date NOT IN (SELECT on_date FROM seen)
@@ -208,7 +208,7 @@ func (s *Store) Ground(ctx context.Context, item string) ([]quick.Ground, error)
 		AfterSD  float64 `db:"after_sd"`
 		Touches  int     `db:"touches"`
 	}
-	err := s.db.SelectContext(ctx, &rows, `
+	err := s.rows(ctx, &rows, `
 		SELECT b.mm - a.mm AS took, b.sd_mm AS before_sd, a.sd_mm AS after_sd,
 			(SELECT COUNT(*) FROM cuts c WHERE c.sitting_id = r.sitting_id AND c.code = r.code) AS touches
 		FROM records r JOIN sittings s ON s.id = r.sitting_id

@@ -41,7 +41,7 @@ type eventRow struct {
 func (s *Store) Log(ctx context.Context, dogID, sittingID uuid.UUID) (Log, error) {
 	var log Log
 	err := s.read(ctx, func(tx *sqlx.Tx) error {
-		row, events, err := readLog(ctx, tx, sittingID)
+		row, events, err := s.readLog(ctx, tx, sittingID)
 		if err == nil && (row.DogID != dogID || row.Withdrawn != nil) {
 			err = ErrNotFound
 		}
@@ -51,15 +51,18 @@ func (s *Store) Log(ctx context.Context, dogID, sittingID uuid.UUID) (Log, error
 	return log, err
 }
 
-func readLog(ctx context.Context, tx *sqlx.Tx, sittingID uuid.UUID) (logRow, bench.Log, error) {
-	var row logRow
-	if err := tx.GetContext(ctx, &row, `SELECT * FROM logs WHERE sitting_id = ?`, sittingID); err != nil {
-		return row, nil, orNotFound(err)
-	}
+func (s *Store) readLog(ctx context.Context, tx *sqlx.Tx, sittingID uuid.UUID) (logRow, bench.Log, error) {
+	var found []logRow
 	var rows []eventRow
-	if err := tx.SelectContext(ctx, &rows, `SELECT * FROM events WHERE sitting_id = ? ORDER BY number`, sittingID); err != nil {
-		return row, nil, err
+	if err := s.selectAll(ctx, tx, []any{sittingID},
+		query{&found, `SELECT * FROM logs WHERE sitting_id = ?`},
+		query{&rows, `SELECT * FROM events WHERE sitting_id = ? ORDER BY number`}); err != nil {
+		return logRow{}, nil, err
 	}
+	if len(found) == 0 {
+		return logRow{}, nil, ErrNotFound
+	}
+	row := found[0]
 	log := make(bench.Log, len(rows))
 	for i, r := range rows {
 		if err := json.Unmarshal([]byte(r.Body), &log[i]); err != nil {
@@ -72,7 +75,7 @@ func readLog(ctx context.Context, tx *sqlx.Tx, sittingID uuid.UUID) (logRow, ben
 // OpenSittings are the sittings that were begun and not ended, a dog's latest, by the dog's id.
 func (s *Store) OpenSittings(ctx context.Context) (map[uuid.UUID]uuid.UUID, error) {
 	var rows []logRow
-	err := s.db.SelectContext(ctx, &rows, `SELECT * FROM logs WHERE ended = 0 AND withdrawn_at IS NULL ORDER BY begun_at`)
+	err := s.rows(ctx, &rows, `SELECT * FROM logs WHERE ended = 0 AND withdrawn_at IS NULL ORDER BY begun_at`)
 	open := map[uuid.UUID]uuid.UUID{}
 	for _, r := range rows {
 		open[r.DogID] = r.SittingID
@@ -80,13 +83,23 @@ func (s *Store) OpenSittings(ctx context.Context) (map[uuid.UUID]uuid.UUID, erro
 	return open, err
 }
 
+// Grew is what the growth of a log did: the day of its sitting, and the dog's revision before and after it.
+type Grew struct {
+	On       date.Date
+	From, To int
+}
+
 // Append adds events to the log of a dog's sitting, begun on a day if it is not there yet, and
 // brings the lists up to date with it: all in one transaction. grow is given the log and returns
 // the longer one, or why it may not grow; while it runs, nobody else's events come in. It returns ErrOtherDogs
 // or ErrTakenBack where it is not this dog's to grow.
-func (s *Store) Append(ctx context.Context, dogID, sittingID uuid.UUID, on date.Date, at time.Time, grow func(bench.Log) (bench.Log, error)) error {
-	return s.write(ctx, func(tx *sqlx.Tx) error {
-		row, log, err := readLog(ctx, tx, sittingID)
+func (s *Store) Append(ctx context.Context, dogID, sittingID uuid.UUID, on date.Date, at time.Time, grow func(bench.Log) (bench.Log, error)) (grew Grew, err error) {
+	const revision = `SELECT revision FROM standings WHERE dog_id = ?`
+	err = s.write(ctx, func(tx *sqlx.Tx) error {
+		if err := tx.GetContext(ctx, &grew.From, revision, dogID); err != nil {
+			return orNotFound(err)
+		}
+		row, log, err := s.readLog(ctx, tx, sittingID)
 		switch {
 		case err == ErrNotFound:
 			row = logRow{SittingID: sittingID, DogID: dogID, On: dateColumn{on}, BegunAt: instant(at)}
@@ -121,8 +134,13 @@ func (s *Store) Append(ctx context.Context, dogID, sittingID uuid.UUID, on date.
 		if err := addLogs(ctx, tx, []logRow{row}, events); err != nil {
 			return err
 		}
-		return project(ctx, tx, row, longer)
+		grew.On = row.On.Date
+		if err := s.project(ctx, tx, row, longer); err != nil {
+			return err
+		}
+		return tx.GetContext(ctx, &grew.To, revision, dogID)
 	})
+	return grew, err
 }
 
 // eventRows are the rows of what a log holds from a place on.
@@ -150,9 +168,13 @@ func addLogs(ctx context.Context, tx *sqlx.Tx, logs []logRow, events []eventRow)
 }
 
 // project brings what the lists read of a sitting up to date with its log.
-func project(ctx context.Context, tx *sqlx.Tx, row logRow, log bench.Log) error {
+func (s *Store) project(ctx context.Context, tx *sqlx.Tx, row logRow, log bench.Log) error {
 	for _, table := range []string{`stints WHERE sitting_id`, `landmarks WHERE sitting_id`, `readings WHERE sitting_id`, `cuts WHERE sitting_id`, `records WHERE sitting_id`, `sittings WHERE id`} {
-		if _, err := tx.ExecContext(ctx, `DELETE FROM `+table+` = ?`, row.SittingID); err != nil {
+		remove, err := s.statement(`DELETE FROM ` + table + ` = ?`)
+		if err != nil {
+			return err
+		}
+		if _, err := tx.StmtxContext(ctx, remove).ExecContext(ctx, row.SittingID); err != nil {
 			return err
 		}
 	}
@@ -167,23 +189,23 @@ func project(ctx context.Context, tx *sqlx.Tx, row logRow, log bench.Log) error 
 // is told to progress.
 func (s *Store) Rebuild(ctx context.Context, progress func(done, all int)) (n int, err error) {
 	err = s.write(ctx, func(tx *sqlx.Tx) error {
-		n, err = rebuild(ctx, tx, progress)
+		n, err = s.rebuild(ctx, tx, progress)
 		return err
 	})
 	return n, err
 }
 
-func rebuild(ctx context.Context, tx *sqlx.Tx, progress func(done, all int)) (int, error) {
+func (s *Store) rebuild(ctx context.Context, tx *sqlx.Tx, progress func(done, all int)) (int, error) {
 	var ids []uuid.UUID
 	if err := tx.SelectContext(ctx, &ids, `SELECT sitting_id FROM logs ORDER BY begun_at, sitting_id`); err != nil {
 		return 0, err
 	}
 	for i, id := range ids {
-		row, log, err := readLog(ctx, tx, id)
+		row, log, err := s.readLog(ctx, tx, id)
 		if err != nil {
 			return 0, err
 		}
-		if err := project(ctx, tx, row, log); err != nil {
+		if err := s.project(ctx, tx, row, log); err != nil {
 			return 0, err
 		}
 		progress(i+1, len(ids))

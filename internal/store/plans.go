@@ -31,7 +31,7 @@ type planRow struct {
 // QuickPlan returns the dog's plan that is on; ErrNotFound when there is none.
 func (s *Store) QuickPlan(ctx context.Context, dogID uuid.UUID) (QuickPlan, error) {
 	var row planRow
-	err := s.db.GetContext(ctx, &row, `
+	err := s.row(ctx, &row, `
 		SELECT id, dog_id, started_on, rhythm, goal_mm, steps, begun_at FROM plans WHERE dog_id = ? AND ended_at IS NULL`, dogID)
 	if err != nil {
 		return QuickPlan{}, orNotFound(err)

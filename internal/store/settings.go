@@ -46,18 +46,20 @@ type holidayRow struct {
 
 // Settings returns the choices; ErrNotFound before the first were made.
 func (s *Store) Settings(ctx context.Context) (Settings, error) {
-	var row settingsRow
+	var rows []settingsRow
 	var holidays []holidayRow
 	err := s.read(ctx, func(tx *sqlx.Tx) error {
-		if err := tx.GetContext(ctx, &row,
-			`SELECT version, role, length_unit, weight_unit, margin_mm, working_weekdays, hand, end_point, left_handed, coin_mm FROM settings`); err != nil {
-			return orNotFound(err)
-		}
-		return tx.SelectContext(ctx, &holidays, `SELECT from_date, to_date FROM holidays ORDER BY from_date`)
+		return s.selectAll(ctx, tx, nil,
+			query{&rows, `SELECT version, role, length_unit, weight_unit, margin_mm, working_weekdays, hand, end_point, left_handed, coin_mm FROM settings`},
+			query{&holidays, `SELECT from_date, to_date FROM holidays ORDER BY from_date`})
 	})
+	if err == nil && len(rows) == 0 {
+		err = ErrNotFound
+	}
 	if err != nil {
 		return Settings{}, err
 	}
+	row := rows[0]
 	c := Settings{&row.Version, row.Role, row.LengthUnit, row.WeightUnit, row.Margin, row.Workdays.Weekdays, nil, row.Hand, row.EndPoint, row.LeftHanded, row.Coin}
 	for _, h := range holidays {
 		c.Holidays = append(c.Holidays, date.Span{From: h.From.Date, To: h.To.Date})

@@ -68,7 +68,7 @@ func (r standingRow) standing() (Standing, error) {
 // Stale lists the dogs whose standing is not worked out under these terms.
 func (s *Store) Stale(ctx context.Context, terms string) ([]uuid.UUID, error) {
 	var ids []uuid.UUID
-	err := s.db.SelectContext(ctx, &ids, `SELECT dog_id FROM standings WHERE terms IS NOT ? ORDER BY turn_on`, terms)
+	err := s.rows(ctx, &ids, `SELECT dog_id FROM standings WHERE terms IS NOT ? ORDER BY turn_on`, terms)
 	return ids, err
 }
 
@@ -114,7 +114,7 @@ func (s *Store) DuePage(ctx context.Context, f Find) (Page, error) {
 // Standings reads some dogs' standings.
 func (s *Store) Standings(ctx context.Context, ids []uuid.UUID) (map[uuid.UUID]Standing, error) {
 	var rows []standingRow
-	err := s.db.SelectContext(ctx, &rows, `
+	err := s.rows(ctx, &rows, `
 		SELECT `+standingColumns+` FROM standings LEFT JOIN feet USING (dog_id)
 		WHERE dog_id IN (SELECT value FROM json_each(?))`, listOf(ids))
 	if err != nil {
@@ -136,7 +136,7 @@ func (s *Store) Kept(ctx context.Context, dogID uuid.UUID) (fold int, stamp stri
 		Fold  int    `db:"fold"`
 		Stamp string `db:"stamp"`
 	}
-	err = s.db.SelectContext(ctx, &rows, `SELECT fold, stamp FROM feet WHERE dog_id = ?`, dogID)
+	err = s.rows(ctx, &rows, `SELECT fold, stamp FROM feet WHERE dog_id = ?`, dogID)
 	if err != nil || len(rows) == 0 {
 		return 0, "", err
 	}
@@ -188,7 +188,7 @@ func (s *Store) MovedByRules(ctx context.Context) ([]Moved, error) {
 		Was   dateColumn `db:"was_on"`
 		Now   dateColumn `db:"due_on"`
 	}
-	err := s.db.SelectContext(ctx, &rows, `
+	err := s.rows(ctx, &rows, `
 		SELECT dog_id, name, was_on, due_on FROM standings JOIN dogs ON id = dog_id
 		WHERE was_on IS NOT NULL AND due_on IS NOT NULL AND was_on <> due_on ORDER BY due_on, name, dog_id`)
 	moved := make([]Moved, len(rows))
@@ -240,7 +240,7 @@ func (s *Store) Calendar(ctx context.Context) ([]Entry, error) {
 		Sequence int        `db:"sequence"`
 		MovedAt  string     `db:"moved_at"`
 	}
-	err := s.db.SelectContext(ctx, &rows, `
+	err := s.rows(ctx, &rows, `
 		SELECT dog_id, name, due_on, due, sequence, moved_at FROM standings JOIN dogs ON id = dog_id
 		WHERE due_on IS NOT NULL ORDER BY due_on, name, dog_id`)
 	if err != nil {
@@ -260,7 +260,7 @@ func (s *Store) Calendar(ctx context.Context) ([]Entry, error) {
 // CalendarKey is the secret part of the calendar's address; empty before there is one.
 func (s *Store) CalendarKey(ctx context.Context) (string, error) {
 	var key string
-	err := s.db.GetContext(ctx, &key, `SELECT calendar_key FROM settings`)
+	err := s.row(ctx, &key, `SELECT calendar_key FROM settings`)
 	if err == sql.ErrNoRows {
 		return "", nil
 	}

@@ -224,6 +224,23 @@ func (s *Store) selectAll(ctx context.Context, tx *sqlx.Tx, args []any, queries 
 	return nil
 }
 
+// rows asks for all rows, and row for the one.
+func (s *Store) rows(ctx context.Context, into any, text string, args ...any) error {
+	statement, err := s.statement(text)
+	if err != nil {
+		return err
+	}
+	return statement.SelectContext(ctx, into, args...)
+}
+
+func (s *Store) row(ctx context.Context, into any, text string, args ...any) error {
+	statement, err := s.statement(text)
+	if err != nil {
+		return err
+	}
+	return statement.GetContext(ctx, into, args...)
+}
+
 // statement is a question as SQLite has worked it out, kept for the next time.
 func (s *Store) statement(text string) (*sqlx.Stmt, error) {
 	if kept, is := s.statements.Load(text); is {

@@ -61,12 +61,13 @@ func aSitting() Sitting {
 
 // add tells a sitting as a whole.
 func add(s *Store, dogID uuid.UUID, told Sitting, at time.Time) error {
-	return s.Append(ctx, dogID, told.ID, told.On, at, func(log bench.Log) (bench.Log, error) {
+	_, err := s.Append(ctx, dogID, told.ID, told.On, at, func(log bench.Log) (bench.Log, error) {
 		if len(log) > 0 {
 			return log, nil
 		}
 		return bench.LogOf(told.ID.String(), told.Sitting, at), nil
 	})
+	return err
 }
 
 // The lists are the log's: worked out again, they are the same to the byte.
@@ -133,7 +134,8 @@ func TestAWriteThatFailsLeavesNothing(t *testing.T) {
 		log := bench.LogOf("one", told.Sitting, time.Now())
 		return append(log, log[1]), nil
 	}
-	require.Error(t, s.Append(ctx, d.ID, told.ID, told.On, time.Now(), twice))
+	_, err := s.Append(ctx, d.ID, told.ID, told.On, time.Now(), twice)
+	require.Error(t, err)
 	sittings, err := s.Sittings(ctx, d.ID)
 	require.NoError(t, err)
 	assert.Empty(t, sittings)

@@ -44,7 +44,7 @@ func (s *Store) payOwed(ctx context.Context, progress func(done, all int)) error
 			var err error
 			switch what {
 			case "lists":
-				_, err = rebuild(ctx, tx, progress)
+				_, err = s.rebuild(ctx, tx, progress)
 			case "logs":
 				err = s.giveLogs(ctx, tx, progress)
 			}

@@ -1910,8 +1910,10 @@ export interface components {
             last?: components["schemas"]["LastEvent"];
             /** @description today's in the order of the work */
             nails: components["schemas"]["BenchNail"][];
-            rank_before: components["schemas"]["Rank"];
-            rank_after: components["schemas"]["Rank"];
+            /** @description its nails as they were; left out of the answer to events */
+            rank_before?: components["schemas"]["Rank"];
+            /** @description the same after it */
+            rank_after?: components["schemas"]["Rank"];
             /** @description what the dog did well */
             praise: string;
             /** @description how long a nail cools after a touch */

@@ -46,8 +46,9 @@ export function useBench(dog: string, sitting: string) {
   let sending: Promise<void> | undefined
 
   function take(bench: Schemas['Bench']) {
-    answer.value = bench
-    last.keep(bench)
+    const { rank_before = answer.value?.rank_before, rank_after = answer.value?.rank_after } = bench // a tap’s answer leaves them out
+    answer.value = { ...bench, rank_before, rank_after }
+    last.keep(answer.value)
     unreachable.value = false
   }
 

@@ -255,7 +255,7 @@ onKey((event) => {
           </details>
         </section>
         <div class="side">
-          <RankPicture :rank="bench.rank_before" :size="narrow ? 'narrow' : 'medium'" stacked :selected="nail.code" :marks="marks" @select="code = $event" />
+          <RankPicture v-if="bench.rank_before" :rank="bench.rank_before" :size="narrow ? 'narrow' : 'medium'" stacked :selected="nail.code" :marks="marks" @select="code = $event" />
           <p class="tally" aria-live="polite"><strong>{{ counts.done }}</strong> done · <strong>{{ counts.left }}</strong> to go today</p>
           <details v-if="hold" class="hold" :open="!narrow"><summary>How {{ paw }} is held</summary><HoldPicture :hold="hold" /><p class="small">{{ hold.hands }} {{ hold.limb }} {{ bench.support }} {{ hold.pull }}</p></details>
           <CautionList :cautions="bench.cautions" />

@@ -17,9 +17,9 @@ const worked = computed(() => props.sitting.nails.filter((n) => n.cuts.length > 
     <h1 dir="auto">{{ dog.dog.name }}</h1>
     <p>{{ fullDayOf(sitting.on) }}: {{ worked.length }} nails. {{ sitting.praise }}</p>
     <h2>Before</h2>
-    <RankPicture :rank="sitting.rank_before" size="narrow" />
+    <RankPicture v-if="sitting.rank_before" :rank="sitting.rank_before" size="narrow" />
     <h2>After</h2>
-    <RankPicture :rank="sitting.rank_after" size="narrow" />
+    <RankPicture v-if="sitting.rank_after" :rank="sitting.rank_after" size="narrow" />
     <p class="legend">Solid: the living quick. Hatched: spare horn. The line: the floor.</p>
     <p v-if="worked.some((n) => n.blood)">Bled: {{ worked.filter((n) => n.blood).map((n) => n.code).join(', ') }}. Keep an eye on it; bleeding that comes back is a veterinarian’s matter.</p>
     <p>Off: {{ worked.map((n) => `${n.code} ${length.show(n.removed_mm)}`).join(' · ') }}</p>
