@@ -12,6 +12,7 @@ applyTheme()
 const queries = new QueryClient({
   defaultOptions: {
     queries: {
+      shallow: true, // an answer is replaced as a whole, never changed in part: it need not be watched leaf by leaf
       // A refusal is final; a server that does not answer is asked again.
       retry: (count, error) => error instanceof Refusal && error.unreachable && count < 2,
       networkMode: 'always',
@@ -22,4 +23,5 @@ const queries = new QueryClient({
 
 if (location.protocol === 'https:') void import('./local/shell').then(({ keepShell }) => keepShell(router))
 
-createApp(App).use(createPinia()).use(VueQueryPlugin, { queryClient: queries }).use(router).mount('#app')
+// In a task of its own: a slow phone reads the program in one, and shows it in the next.
+setTimeout(() => createApp(App).use(createPinia()).use(VueQueryPlugin, { queryClient: queries }).use(router).mount('#app'))

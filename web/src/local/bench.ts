@@ -102,10 +102,12 @@ export function useBench(dog: string, sitting: string) {
   // Another device's taps are heard of at once; where the stream does not hold, they are asked for.
   const changes = new EventSource(`/api/dogs/${dog}/sittings/${sitting}/changes`)
   let heard = Date.now()
-  changes.onopen = changes.onmessage = () => {
+  const hear = () => {
     heard = Date.now()
     void read()
   }
+  changes.onmessage = hear
+  changes.onopen = () => { if (Date.now() - heard > 1000) hear() } // held again after it broke
   const again = setInterval(() => {
     if (changes.readyState === EventSource.OPEN && pending.value.length === 0 && Date.now() - heard < rarely) return
     heard = Date.now()
