@@ -189,6 +189,7 @@ func (c *client) look(ctx context.Context) error {
 	if err := json.Unmarshal(text, &list); err != nil {
 		return err
 	}
+	rand.Shuffle(len(list.Dogs), func(i, j int) { list.Dogs[i], list.Dogs[j] = list.Dogs[j], list.Dogs[i] })
 	for _, d := range list.Dogs {
 		c.dogs = append(c.dogs, d.ID)
 	}
@@ -202,7 +203,8 @@ func (c *client) tap(ctx context.Context) error {
 	case c.taps == perSitting:
 		event["kind"] = "ended"
 	case c.sitting == "" || c.taps > perSitting:
-		c.dog, c.sitting, c.taps, c.last = c.dogs[rand.IntN(len(c.dogs))], uuid.NewString(), 0, ""
+		c.dog, c.sitting, c.taps, c.last = c.dogs[0], uuid.NewString(), 0, ""
+		c.dogs = c.dogs[1:] // nobody is trimmed twice a day
 		event["kind"], event["tool"] = "started", "large_plier"
 	case c.last != "":
 		event["kind"], event["nail"], event["face"], event["of"] = "face", c.nail(), "grey", c.last

@@ -55,7 +55,7 @@ func clientOf(t *testing.T, path string, with ...func(*Options)) *client {
 	require.NoError(t, err)
 	c.kept = kept
 	t.Cleanup(func() { assert.NoError(t, kept.Close()) })
-	front := fstest.MapFS{"index.html": {Data: []byte("<title>front</title>")}, "assets/a.js": {Data: []byte("1")}}
+	front := fstest.MapFS{"index.html": {Data: []byte("<title>front</title>")}, "assets/a.js": {Data: []byte("1")}, "assets/a.js.br": {Data: []byte("packed")}}
 	options := Options{Front: front, Restore: func(backup string) { c.restored = backup }}
 	for _, set := range with {
 		set(&options)
@@ -251,6 +251,36 @@ func TestTheFrontEndIsServedWithAStrictPolicy(t *testing.T) {
 	status, text := c.do("GET", "/api/nothing", "")
 	assert.Equal(t, 404, status)
 	assert.Contains(t, string(text), `"status":404`)
+}
+
+// A file is sent as the build packed it to whoever takes that, and kept by its hashed name; answers are packed
+// as they go, streams are not.
+func TestWhatIsSentIsPacked(t *testing.T) {
+	c := newClient(t)
+	get := func(path, takes string) (string, http.Header) {
+		request, err := http.NewRequest("GET", c.server.URL+path, nil)
+		require.NoError(t, err)
+		request.Header.Set("Accept-Encoding", takes)
+		response, err := http.DefaultTransport.RoundTrip(request)
+		require.NoError(t, err)
+		text, err := io.ReadAll(response.Body)
+		require.NoError(t, err)
+		require.NoError(t, response.Body.Close())
+		return string(text), response.Header
+	}
+	text, header := get("/assets/a.js", "gzip, br")
+	assert.Equal(t, "packed", text)
+	assert.Equal(t, "br", header.Get("Content-Encoding"))
+	assert.Equal(t, "Accept-Encoding", header.Get("Vary"))
+	assert.Contains(t, header.Get("Content-Type"), "javascript")
+	assert.Contains(t, header.Get("Cache-Control"), "immutable")
+	text, header = get("/assets/a.js", "identity")
+	assert.Equal(t, "1", text)
+	assert.Empty(t, header.Get("Content-Encoding"))
+	_, header = get("/", "br")
+	assert.Equal(t, "no-cache", header.Get("Cache-Control"))
+	_, header = get("/api/settings", "gzip")
+	assert.Equal(t, "gzip", header.Get("Content-Encoding"))
 }
 
 // A book whose file was taken away answers nothing as if it were kept, and goes on once it is back.

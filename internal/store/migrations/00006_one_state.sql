@@ -16,17 +16,11 @@ CREATE TABLE landmarks (
 ALTER TABLE dogs ADD COLUMN entered_on TEXT;
 ALTER TABLE dogs ADD COLUMN last_done_weeks REAL;
 
--- What is to be worked out anew since the tables were changed, until it is: a book whose upgrade was broken
--- off finds it here when it is next opened.
-CREATE TABLE owed (what TEXT PRIMARY KEY) STRICT, WITHOUT ROWID;
-INSERT INTO owed SELECT 'lists' WHERE EXISTS (SELECT 1 FROM logs);
-
 -- The rules were changed: every dog's feet are folded anew, and a date that moves by it is told once.
 DELETE FROM feet;
 UPDATE standings SET terms = NULL;
 
 -- +goose Down
-DROP TABLE IF EXISTS owed;
 ALTER TABLE dogs DROP COLUMN last_done_weeks;
 ALTER TABLE dogs DROP COLUMN entered_on;
 DROP TABLE landmarks;

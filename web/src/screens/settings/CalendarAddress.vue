@@ -35,6 +35,5 @@ async function copy() {
 <style scoped>
 .says { max-width: 46rem; }
 .address { overflow-wrap: anywhere; }
-.address code { color: var(--ink); }
 .ways { display: flex; flex-wrap: wrap; gap: 0.5rem; margin-bottom: 0.5rem; }
 </style>
