@@ -8,18 +8,22 @@ import (
 
 	"fribbet/internal/access"
 	"fribbet/internal/api/contract"
+	"fribbet/internal/book"
 	"fribbet/internal/core/bench"
 	"fribbet/internal/core/kit"
 	"fribbet/internal/core/quick"
 	"fribbet/internal/core/sitting"
 	"fribbet/internal/core/verdict"
-
-	"github.com/google/uuid"
 )
 
 func (h handlers) GetBench(ctx context.Context, r contract.GetBenchRequestObject) (contract.GetBenchResponseObject, error) {
-	out, err := h.bench(ctx, r.DogId, r.SittingId, true)
-	return contract.GetBench200JSONResponse{BenchJSONResponse: out}, err
+	b, err := h.book.Bench(ctx, r.DogId, r.SittingId)
+	if err != nil {
+		return nil, err
+	}
+	out := benchOf(b) // an answer to a tap has no ranks: it does not change what was before it
+	out.RankBefore, out.RankAfter = new(rank(b.Before)), new(rank(b.After))
+	return contract.GetBench200JSONResponse{BenchJSONResponse: out}, nil
 }
 
 func (h handlers) TellEvents(ctx context.Context, r contract.TellEventsRequestObject) (contract.TellEventsResponseObject, error) {
@@ -35,11 +39,11 @@ func (h handlers) TellEvents(ctx context.Context, r contract.TellEventsRequestOb
 		}
 		events = append(events, e)
 	}
-	if err := h.book.Tell(ctx, r.DogId, r.SittingId, events); err != nil {
+	b, err := h.book.Tell(ctx, r.DogId, r.SittingId, events)
+	if err != nil {
 		return nil, err
 	}
-	out, err := h.bench(ctx, r.DogId, r.SittingId, false) // a tap does not change what was before it
-	return tellAnswer(out), err
+	return tellAnswer(benchOf(b)), nil
 }
 
 // beat is how often a stream without news says that it is there.
@@ -68,20 +72,13 @@ func (h handlers) StreamChanges(ctx context.Context, r contract.StreamChangesReq
 	return contract.StreamChanges200TexteventStreamResponse{Body: body}, nil
 }
 
-func (h handlers) bench(ctx context.Context, dogID, sittingID uuid.UUID, ranks bool) (contract.BenchJSONResponse, error) {
-	b, err := h.book.Bench(ctx, dogID, sittingID, ranks)
-	if err != nil {
-		return contract.BenchJSONResponse{}, err
-	}
+func benchOf(b book.Bench) contract.BenchJSONResponse {
 	out := contract.BenchJSONResponse{
 		SittingId: b.ID, DogId: b.Dog.ID, Name: b.Dog.Name, Started: &b.State.Start, Ended: b.State.Ended, Helper: b.State.Helper,
 		Tool: b.State.Tool, ItemId: idOf(b.State.Item), Note: b.State.Note, Stop: b.Hand.Stop, RiskLimit: float64(b.Hand.Limit), Events: len(b.Log),
 		ContactSeconds: kit.ContactTime, CoolingSeconds: kit.CoolingTime, HoldSeconds: bench.BloodHold.Seconds(), StopsSeconds: bench.BloodStops.Seconds(), Stopping: quick.Stopping(), TouchMm: b.Touch, Nails: []contract.BenchNail{},
 		On: b.On, Praise: b.State.Praise(), Remedy: b.Remedy,
 		Cautions: cautions(b.Cautions), Mind: list(kit.Cautions(b.State.Tool)),
-	}
-	if ranks {
-		out.RankBefore, out.RankAfter = new(rank(b.Before)), new(rank(b.After))
 	}
 	out.People = list(b.Log.People())
 	out.Passes = []contract.PassWords{}
@@ -102,7 +99,7 @@ func (h handlers) bench(ctx context.Context, dogID, sittingID uuid.UUID, ranks b
 		one.StopAt = b.SignTo(n)
 		out.Nails = append(out.Nails, one)
 	}
-	return out, nil
+	return out
 }
 
 func benchAdvice(n bench.Nail) contract.BenchAdvice {

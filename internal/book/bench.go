@@ -37,12 +37,12 @@ type Bench struct {
 	LastNote string         // of last time
 	Left     []nail.Code    // of today's, that nobody has closed
 	LeftOn   date.Date      // when the plan goes on
-	Before   []feet.Reading // the nails as they were before it; none where they were not asked for
+	Before   []feet.Reading // the nails as they were before it; none in the answer to a tap
 	After    []feet.Reading // and after it, on its day
 }
 
-// Bench returns a dog's sitting as it stands; with its nails before and after it where they are asked for.
-func (b *Book) Bench(ctx context.Context, dogID, sittingID uuid.UUID, around bool) (Bench, error) {
+// Bench returns a dog's sitting as it stands, with its nails before and after it.
+func (b *Book) Bench(ctx context.Context, dogID, sittingID uuid.UUID) (Bench, error) {
 	log, err := b.store.Log(ctx, dogID, sittingID)
 	if err != nil {
 		return Bench{}, err
@@ -51,16 +51,19 @@ func (b *Book) Bench(ctx context.Context, dogID, sittingID uuid.UUID, around boo
 	if err != nil {
 		return Bench{}, err
 	}
-	state := log.Events.Fold()
+	out, t, err := b.stands(ctx, d, sittingID, log.On, log.Events)
+	if err == nil {
+		out.Before, out.After, err = b.around(ctx, t, sittingID, log.On, out.State)
+	}
+	return out, err
+}
+
+// stands is a dog's sitting as its log leaves it.
+func (b *Book) stands(ctx context.Context, d store.Dog, sittingID uuid.UUID, day date.Date, log bench.Log) (Bench, today, error) {
+	state := log.Fold()
 	t, now, err := b.benchAt(ctx, d, sittingID, state)
 	if err != nil {
-		return Bench{}, err
-	}
-	var before, after []feet.Reading
-	if around {
-		if before, after, err = b.around(ctx, t, sittingID, log.On, state); err != nil {
-			return Bench{}, err
-		}
+		return Bench{}, t, err
 	}
 	var holds []sitting.Hold
 	if len(now.Plan.Days) > 0 {
@@ -69,10 +72,9 @@ func (b *Book) Bench(ctx context.Context, dogID, sittingID uuid.UUID, around boo
 	left, on := now.Left(t.Question)
 	return Bench{
 		Left: left, LeftOn: on, Holds: holds, Reward: t.Reward(now.Plan), LastNote: t.Past.Note,
-		Bench: now, Dog: t.dog, ID: sittingID, Log: log.Events, State: state, On: log.On, Cautions: t.cautions(now.Plan),
-		Remedy: t.Remedy(state.Ticks),
-		Speed:  kit.SpeedFor(kit.Job{Purpose: kit.Length, Hand: t.Hand}), Before: before, After: after,
-	}, nil
+		Bench: now, Dog: t.dog, ID: sittingID, Log: log, State: state, On: day, Cautions: t.cautions(now.Plan),
+		Remedy: t.Remedy(state.Ticks), Speed: kit.SpeedFor(kit.Job{Purpose: kit.Length, Hand: t.Hand}),
+	}, t, nil
 }
 
 // benchAt is a dog's sitting, under way or yet to be told, where its events have brought it.
@@ -85,9 +87,11 @@ func (b *Book) benchAt(ctx context.Context, d store.Dog, sittingID uuid.UUID, st
 	if err != nil {
 		return today{}, bench.Bench{}, err
 	}
-	ground, err := b.store.Ground(ctx, state.Item)
-	if err != nil {
-		return today{}, bench.Bench{}, err
+	var ground []quick.Ground
+	if state.Tool.Work() == kit.Grinding {
+		if ground, err = b.store.Ground(ctx, state.Item); err != nil {
+			return today{}, bench.Bench{}, err
+		}
 	}
 	return t, bench.Of(t.Question, state, quick.LearnTouch(ground).Value), nil
 }
@@ -162,18 +166,28 @@ func (b *Book) around(ctx context.Context, t today, sittingID uuid.UUID, on date
 
 // Tell adds events to a dog's sitting, in their order; the first begins it. Events that are
 // there already change nothing; one that cannot have happened is refused by its place in the
-// list, and then none of them is kept.
-func (b *Book) Tell(ctx context.Context, dogID, sittingID uuid.UUID, events []bench.Event) error {
+// list, and then none of them is kept. It returns the sitting as it then stands.
+func (b *Book) Tell(ctx context.Context, dogID, sittingID uuid.UUID, events []bench.Event) (Bench, error) {
 	d, err := b.store.Dog(ctx, dogID)
 	if err != nil {
-		return err
+		return Bench{}, err
 	}
+	log, on, err := b.tell(ctx, d, sittingID, events)
+	if err != nil {
+		return Bench{}, err
+	}
+	out, _, err := b.stands(ctx, d, sittingID, on, log)
+	return out, err
+}
+
+// tell adds events to a log, and returns it with the day of its sitting.
+func (b *Book) tell(ctx context.Context, d store.Dog, sittingID uuid.UUID, events []bench.Event) (kept bench.Log, on date.Date, err error) {
 	var f fault.Fields
 	for i, e := range events {
 		known := e.Item == ""
 		if !known {
 			if known, err = b.store.KnowsItem(ctx, e.Item); err != nil {
-				return err
+				return nil, on, err
 			}
 		}
 		if !known {
@@ -181,39 +195,39 @@ func (b *Book) Tell(ctx context.Context, dogID, sittingID uuid.UUID, events []be
 		}
 	}
 	if err := f.Err(); err != nil {
-		return err
+		return nil, on, err
 	}
 	if err := b.checkpoint(ctx, d); err != nil {
-		return err
+		return nil, on, err
 	}
-	there, err := b.store.Log(ctx, dogID, sittingID)
+	there, err := b.store.Log(ctx, d.ID, sittingID)
 	if err != nil && !errors.Is(err, store.ErrNotFound) {
-		return err
+		return nil, on, err
 	}
 	if err := b.doubts(ctx, d, sittingID, there.Events, events); err != nil {
-		return err
+		return nil, on, err
 	}
 	var at store.Standing
 	var before known
 	ends := slices.ContainsFunc(events, func(e bench.Event) bool { return e.Kind == bench.Ended })
 	if ends {
 		if at, before, ends, err = b.kept(ctx, d, sittingID); err != nil {
-			return err
+			return nil, on, err
 		}
 	}
 	var state bench.State
-	grew, err := b.grow(ctx, dogID, sittingID, b.dayOf(d, events[0].At), func(log bench.Log) (bench.Log, error) {
+	grew, err := b.grow(ctx, d.ID, sittingID, b.dayOf(d, events[0].At), func(log bench.Log) (bench.Log, error) {
 		telling := log.Tell(d.Dog)
 		for i, e := range events {
 			if _, err := telling.Add(e); err != nil {
 				return nil, fault.Fields{{Name: fmt.Sprintf("events[%d]", i), Value: string(e.Kind), Want: err.Error()}}
 			}
 		}
-		state = telling.State
+		state, kept = telling.State, telling.Log
 		return telling.Log, nil
 	})
 	if err == nil && ends && state.Ended && len(state.Nails) > 0 { // one without nails is in no list
-		return b.forward(ctx, at, before, store.Sitting{ID: sittingID, Sitting: state.Sitting(grew.On)}, grew)
+		err = b.forward(ctx, at, before, store.Sitting{ID: sittingID, Sitting: state.Sitting(grew.On)}, grew)
 	}
 	var elsewhere store.ErrElsewhere
 	if errors.As(err, &elsewhere) {
@@ -222,9 +236,9 @@ func (b *Book) Tell(ctx context.Context, dogID, sittingID uuid.UUID, events []be
 				f.Add(fmt.Sprintf("events[%d].id", i), e.ID, "must be a new id: another sitting has an event of this one")
 			}
 		}
-		return f.Err()
+		return nil, on, f.Err()
 	}
-	return err
+	return kept, grew.On, err
 }
 
 // grow lets the log of a dog's sitting grow, begun on a day if it is not there yet.

@@ -80,9 +80,15 @@ func (b *Book) known(ctx context.Context, d store.Dog) (known, error) {
 // knownBut is the same as if one sitting that is under way had not been told. What is kept is enough
 // for that, as a rule; else everything is read.
 func (b *Book) knownBut(ctx context.Context, d store.Dog, but uuid.UUID) (known, error) {
-	open, err := b.store.OpenOf(ctx, []uuid.UUID{d.ID}) // first: one that ends now is then in both, or in neither
+	others, err := b.store.OthersOpen(ctx, d.ID, but)
 	if err != nil {
 		return known{}, err
+	}
+	var open map[uuid.UUID][]store.Sitting
+	if others { // first: one that ends now is then in both, or in neither
+		if open, err = b.store.OpenOf(ctx, []uuid.UUID{d.ID}); err != nil {
+			return known{}, err
+		}
 	}
 	k, is, err := b.keptNow(ctx, d)
 	if err != nil {

@@ -28,7 +28,7 @@ func TestWhatIsKeptIsWhatAllOfItComesTo(t *testing.T) {
 		ends := map[uuid.UUID]string{}
 		tell := func(id uuid.UUID, e bench.Event) string {
 			e.ID, e.At = uuid.NewString(), b.now()
-			_ = b.Tell(ctx, d.ID, id, []bench.Event{e}) // refused where it cannot have happened
+			_, _ = b.Tell(ctx, d.ID, id, []bench.Event{e}) // refused where it cannot have happened
 			return e.ID
 		}
 		pick := func() uuid.UUID {

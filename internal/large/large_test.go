@@ -135,7 +135,8 @@ func BenchmarkBenchEvent(b *testing.B) {
 	for i := range sittings {
 		sittings[i] = uuid.New()
 		start := bench.Event{ID: uuid.NewString(), Kind: bench.Started, Tool: kit.GrinderBand, At: now}
-		require.NoError(b, large.Tell(ctx, list.Rows[i].DogID, sittings[i], []bench.Event{start}))
+		_, err := large.Tell(ctx, list.Rows[i].DogID, sittings[i], []bench.Event{start})
+		require.NoError(b, err)
 	}
 	n := make([]int, 4)
 	codes := list.Rows[0].Glance.Bars
@@ -144,14 +145,11 @@ func BenchmarkBenchEvent(b *testing.B) {
 		n[client]++
 		if n[client]%200 == 0 { // a sitting of that many touches is over
 			sittings[client] = uuid.New()
-			if err := large.Tell(ctx, list.Rows[client].DogID, sittings[client], []bench.Event{{ID: uuid.NewString(), Kind: bench.Started, Tool: kit.GrinderBand, At: now}}); err != nil {
+			if _, err := large.Tell(ctx, list.Rows[client].DogID, sittings[client], []bench.Event{{ID: uuid.NewString(), Kind: bench.Started, Tool: kit.GrinderBand, At: now}}); err != nil {
 				return err
 			}
 		}
-		if err := large.Tell(ctx, list.Rows[client].DogID, sittings[client], []bench.Event{touch(code, now)}); err != nil {
-			return err
-		}
-		_, err := large.Bench(ctx, list.Rows[client].DogID, sittings[client], false)
+		_, err := large.Tell(ctx, list.Rows[client].DogID, sittings[client], []bench.Event{touch(code, now)})
 		return err
 	})
 }

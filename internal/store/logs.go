@@ -110,6 +110,7 @@ func (s *Store) Append(ctx context.Context, dogID, sittingID uuid.UUID, on date.
 		case row.Withdrawn != nil:
 			return ErrTakenBack
 		}
+		grew.On = row.On.Date
 		longer, err := grow(log)
 		if err != nil || len(longer) == len(log) {
 			return err
@@ -134,7 +135,6 @@ func (s *Store) Append(ctx context.Context, dogID, sittingID uuid.UUID, on date.
 		if err := addLogs(ctx, tx, []logRow{row}, events); err != nil {
 			return err
 		}
-		grew.On = row.On.Date
 		if err := s.project(ctx, tx, row, longer); err != nil {
 			return err
 		}

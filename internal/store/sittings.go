@@ -88,6 +88,13 @@ func (s *Store) OpenOf(ctx context.Context, dogIDs []uuid.UUID) (map[uuid.UUID][
 	return s.sittings(ctx, ` AND dog_id IN (SELECT value FROM json_each(?)) AND id IN (SELECT sitting_id FROM logs WHERE ended = 0)`, listOf(dogIDs))
 }
 
+// OthersOpen tells whether a dog has a sitting under way but one.
+func (s *Store) OthersOpen(ctx context.Context, dogID, but uuid.UUID) (bool, error) {
+	var others bool
+	err := s.row(ctx, &others, `SELECT EXISTS (SELECT 1 FROM logs WHERE ended = 0 AND withdrawn_at IS NULL AND dog_id = ? AND sitting_id <> ?)`, dogID, but)
+	return others, err
+}
+
 // Sittings returns one dog's sittings that count, oldest first.
 func (s *Store) Sittings(ctx context.Context, dogID uuid.UUID) ([]Sitting, error) {
 	all, err := s.sittings(ctx, ` AND dog_id = ?`, dogID)
