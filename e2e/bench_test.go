@@ -212,7 +212,7 @@ func TestBloodStopsTheNailAndIsNotLost(t *testing.T) {
 	p.press("button", "Still bleeding")
 	p.sees("Call a veterinarian now")
 	p.press("dialog button", "End the sitting")
-	p.sees("Oatcake is done")
+	p.sees("Oatcake: enough for today")
 	p.sees("Bled:")
 	var b bench
 	program.get(at, &b)

@@ -63,8 +63,9 @@ func (h handlers) StreamChanges(ctx context.Context, r contract.StreamChangesReq
 				_, err = fmt.Fprint(events, "data: changed\n\n")
 			case <-tick.C:
 				_, err = fmt.Fprint(events, ": still here\n\n")
-			case <-ctx.Done():
-				err = ctx.Err()
+			case <-ctx.Done(): // whoever listened has gone
+				_ = events.Close()
+				return
 			}
 		}
 		_ = events.CloseWithError(err)
