@@ -122,7 +122,6 @@ type client struct {
 	dog      string
 	sitting  string
 	calendar string
-	nails    []string
 	taps     int
 	last     string // cut, whose face is told next
 }

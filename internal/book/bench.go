@@ -77,6 +77,10 @@ func (b *Book) stands(ctx context.Context, d store.Dog, sittingID uuid.UUID, day
 	}, t, nil
 }
 
+// groundDays is from how many of its last working days a bit's touch is learnt: it takes less as it wears, and a
+// tap need not go through years (judgement).
+const groundDays = 30
+
 // benchAt is a dog's sitting, under way or yet to be told, where its events have brought it.
 func (b *Book) benchAt(ctx context.Context, d store.Dog, sittingID uuid.UUID, state bench.State) (today, bench.Bench, error) {
 	k, err := b.knownBefore(ctx, d, sittingID, state)
@@ -89,7 +93,7 @@ func (b *Book) benchAt(ctx context.Context, d store.Dog, sittingID uuid.UUID, st
 	}
 	var ground []quick.Ground
 	if state.Tool.Work() == kit.Grinding {
-		if ground, err = b.store.Ground(ctx, state.Item); err != nil {
+		if ground, err = b.store.Ground(ctx, state.Item, groundDays); err != nil {
 			return today{}, bench.Bench{}, err
 		}
 	}

@@ -200,8 +200,9 @@ func (s *Store) Stints(ctx context.Context, since date.Date) ([]kit.Stint, error
 	return stints, nil
 }
 
-// Ground returns the nails that a piece of kit has ground from one measured length to another.
-func (s *Store) Ground(ctx context.Context, item string) ([]quick.Ground, error) {
+// Ground returns the nails that a piece of kit has ground from one measured length to another, on the last so
+// many days on which it was at work.
+func (s *Store) Ground(ctx context.Context, item string, days int) ([]quick.Ground, error) {
 	var rows []struct {
 		Took     float64 `db:"took"`
 		BeforeSD float64 `db:"before_sd"`
@@ -211,10 +212,12 @@ func (s *Store) Ground(ctx context.Context, item string) ([]quick.Ground, error)
 	err := s.rows(ctx, &rows, `
 		SELECT b.mm - a.mm AS took, b.sd_mm AS before_sd, a.sd_mm AS after_sd,
 			(SELECT COUNT(*) FROM cuts c WHERE c.sitting_id = r.sitting_id AND c.code = r.code) AS touches
-		FROM records r JOIN sittings s ON s.id = r.sitting_id
+		FROM (SELECT on_date FROM worn WHERE item_id = ?1 AND (cuts > 0 OR seconds > 0 OR untimed > 0) ORDER BY on_date DESC LIMIT ?2) AS days
+			JOIN sittings s INDEXED BY sittings_by_day ON s.on_date = days.on_date
+			JOIN records r ON r.sitting_id = s.id AND r.item_id = ?1
 			JOIN readings b ON b.sitting_id = r.sitting_id AND b.code = r.code AND b.measure = 'length_before'
 			JOIN readings a ON a.sitting_id = r.sitting_id AND a.code = r.code AND a.measure = 'length_after'
-		WHERE r.item_id = ? AND s.withdrawn_at IS NULL`, item)
+		WHERE s.withdrawn_at IS NULL`, item, days)
 	ground := make([]quick.Ground, len(rows))
 	for i, r := range rows {
 		ground[i] = quick.Ground{Took: r.Took, SD: math.Hypot(r.BeforeSD, r.AfterSD), Touches: r.Touches}

@@ -12,6 +12,7 @@ import (
 	"fribbet/internal/core/date"
 	"fribbet/internal/core/kit"
 	"fribbet/internal/core/ladder"
+	"fribbet/internal/core/measure"
 	"fribbet/internal/core/nail"
 	"fribbet/internal/core/record"
 	"fribbet/internal/core/temper"
@@ -122,6 +123,28 @@ func TestStintsComeFromTheSittings(t *testing.T) {
 	stints, err = s.Stints(ctx, date.Date{})
 	require.NoError(t, err)
 	assert.Empty(t, stints, "a sitting taken back wore nothing")
+}
+
+// What a bit's touch takes is learnt from the last days on which it was at work, not from years.
+func TestGroundIsOfTheLastDays(t *testing.T) {
+	s := opened(t, filepath.Join(t.TempDir(), "book.db"))
+	d := aDog()
+	require.NoError(t, s.AddDog(ctx, d))
+	band := KitItem{ID: uuid.New(), Item: kit.Item{Kind: kit.Kind(kit.GrinderBand), Grit: 120, Stock: kit.Full}}
+	require.NoError(t, s.AddKitItem(ctx, band, noon))
+	number := func(mm float64) *measure.Number { n := measure.Length.Told(mm, "", 0); return &n }
+	for day := range 4 {
+		told := Sitting{ID: uuid.New(), Sitting: record.Sitting{On: date.MustParse("2026-11-01").AddDays(day), Records: []record.Nail{{
+			Code: nail.MustParse("LF3"), Tool: kit.GrinderBand, Item: band.ID.String(), Reaction: temper.Calm,
+			LengthBefore: number(14), LengthAfter: number(13 - float64(day)), Cuts: []float64{0.2, 0.2},
+		}}}}
+		require.NoError(t, add(s, d.ID, told, noon))
+	}
+	ground, err := s.Ground(ctx, band.ID.String(), 2)
+	require.NoError(t, err)
+	require.Len(t, ground, 2)
+	assert.ElementsMatch(t, []float64{3, 4}, []float64{ground[0].Took, ground[1].Took})
+	assert.Equal(t, 2, ground[0].Touches)
 }
 
 func TestALadderOpenedAgainIsTheSameLadder(t *testing.T) {
