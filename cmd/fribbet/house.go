@@ -110,6 +110,8 @@ func (h *house) leave() error {
 	shut.Stop()
 	h.shut()
 	kept := h.kept
+	h.done.Store(0)
+	h.all.Store(0)
 	h.answers, h.kept, h.book = h.opening(), nil, nil
 	if kept == nil {
 		return nil

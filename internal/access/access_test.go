@@ -191,6 +191,9 @@ func TestGuessingIsSlow(t *testing.T) {
 		}
 	}
 	assert.LessOrEqual(t, tried, allAtOnce)
+	code, _ := d.gate.Access.Code()
+	paired := d.does(call{method: "POST", path: "/access/pair", from: "192.168.1.77:1", form: url.Values{"code": {code}}})
+	assert.Equal(t, http.StatusSeeOther, paired.Code, "a code nobody guesses waits for no guesser")
 }
 
 func TestAPairingCodeIsGoodOnceAndForTenMinutes(t *testing.T) {

@@ -151,7 +151,7 @@ func (g *Gate) door(w http.ResponseWriter, r *http.Request, path string) {
 // enter pairs a device by passphrase or code.
 func (g *Gate) enter(w http.ResponseWriter, r *http.Request, way string) {
 	from := g.address(r)
-	if wait := g.Access.throttle.wait(from); wait > 0 {
+	if wait := g.Access.throttle.wait(from, way == "login"); wait > 0 {
 		w.Header().Set("Retry-After", seconds(wait))
 		g.show(w, http.StatusTooManyRequests, way+".html", page{Trouble: "Too many tries. " + usualReply, Code: r.PostFormValue("code")})
 		return

@@ -39,15 +39,16 @@ func newThrottle(now func() time.Time) *throttle {
 	return &throttle{now: now, tries: map[string]*tries{}, all: rate.NewLimiter(rate.Every(allEvery), allAtOnce)}
 }
 
-// wait is how long an address must wait before it may try; zero when it may now, and then it has.
-func (t *throttle) wait(address string) time.Duration {
+// wait is how long an address must wait before it may try; zero when it may now, and then it has. What nobody
+// can guess counts for its address alone, so that one who guesses keeps no other from being let in by a code.
+func (t *throttle) wait(address string, guessable bool) time.Duration {
 	t.Lock()
 	defer t.Unlock()
 	now := t.now()
 	if known := t.tries[address]; known != nil && now.Before(known.until) {
 		return known.until.Sub(now)
 	}
-	if !t.all.AllowN(now, 1) {
+	if guessable && !t.all.AllowN(now, 1) {
 		return allEvery
 	}
 	return 0

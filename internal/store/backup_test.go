@@ -118,5 +118,7 @@ func TestARestoreThatWasBrokenOffMakesNoEmptyBook(t *testing.T) {
 	require.NoError(t, os.Rename(path+restoring, backup))
 	require.NoError(t, os.WriteFile(path+restoring, []byte("half"), 0o600))
 	require.NoError(t, Restore(ctx, path, backup, ReplacedAt(path, time.Now())))
+	require.NoError(t, os.WriteFile(path+restoring, []byte("half"), 0o600)) // broken off before it changed anything
 	assert.True(t, has(t, path, old.ID))
+	assert.NoFileExists(t, path+restoring)
 }

@@ -82,7 +82,11 @@ func Open(ctx context.Context, path string, options ...Option) (*Store, error) {
 	if err != nil {
 		return nil, err
 	}
-	s, err := how.prepared(ctx, path)
+	err = removed(path + restoring) // of a restore that was broken off before it changed anything
+	var s *Store
+	if err == nil {
+		s, err = how.prepared(ctx, path)
+	}
 	if err != nil {
 		return nil, errors.Join(err, held.Unlock())
 	}
