@@ -1,0 +1,166 @@
+package round
+
+import (
+	"cmp"
+	"slices"
+
+	"fribbet/internal/core/date"
+)
+
+// Offer is a free place for a dog, why it is good, and what it costs, in days of being merely late.
+type Offer struct {
+	Visit
+	Cost    float64
+	Reasons []string
+}
+
+// Judgement (ours), in days of being merely late.
+const (
+	quarter      = 15  // minutes: places begin on these, where they do not stand against another
+	leastGap     = 20  // minutes: a gap that is shorter serves nobody
+	uselessGap   = 1.5 // left behind
+	noHelper     = 2.0 // where one was wanted
+	hardAtHard   = 3.0 // one hard dog after the other
+	hardLast     = 2.0
+	apart        = 4.0 // from the owner's other dog that comes anyway
+	withOthers   = 2.0 // gained where they stand together
+	startsAtEdge = 0.2 // gained where it stands against another, and no gap is made
+)
+
+// Offers are the n best free places for a dog from one day to another, best first, at most two a day.
+func (w Week) Offers(d Dog, others []Visit, from, until date.Date, n int) []Offer {
+	var all []Offer
+	for day := from; !day.After(until); day = day.AddDays(1) {
+		if !d.Window.Serves(day) {
+			continue
+		}
+		all = append(all, w.offersOn(d, others, day)...)
+	}
+	slices.SortStableFunc(all, func(a, b Offer) int {
+		return cmp.Or(cmp.Compare(a.Cost, b.Cost), a.On.Sub(b.On), cmp.Compare(a.Start, b.Start))
+	})
+	const aDay = 2
+	times := map[date.Date]int{}
+	all = slices.DeleteFunc(all, func(o Offer) bool {
+		times[o.On]++
+		return times[o.On] > aDay
+	})
+	return all[:min(n, len(all))]
+}
+
+// offersOn are the free places of one day.
+func (w Week) offersOn(d Dog, others []Visit, day date.Date) []Offer {
+	hours, open := w.On(day)
+	if !open {
+		return nil
+	}
+	visits := w.day(others, day)
+	var all []Offer
+	for _, gap := range w.gaps(hours, visits) {
+		for _, start := range w.starts(gap, d, hours) {
+			v := Visit{Dog: d, On: day, Start: start, State: Offered}
+			if w.Breaks(v) != "" || w.Clash(v, visits) != "" {
+				continue
+			}
+			all = append(all, w.offer(v, gap, hours, visits))
+		}
+	}
+	return all
+}
+
+// day is the visits of one day that take their place, in its order.
+func (w Week) day(all []Visit, day date.Date) []Visit {
+	var visits []Visit
+	for _, v := range all {
+		if v.On == day && v.State.Takes() {
+			visits = append(visits, v)
+		}
+	}
+	slices.SortStableFunc(visits, func(a, b Visit) int { return cmp.Compare(a.Start, b.Start) })
+	return visits
+}
+
+// gaps is what is free of a day, in its order.
+func (w Week) gaps(hours Hours, visits []Visit) []Stretch {
+	var free []Stretch
+	for _, s := range hours.Open() {
+		at := s.From
+		for _, v := range visits {
+			takes := v.Lasts(w)
+			if !takes.Meets(Stretch{at, s.To}) {
+				continue
+			}
+			free = append(free, Stretch{at, takes.From})
+			at = max(at, takes.To)
+		}
+		free = append(free, Stretch{at, s.To})
+	}
+	return worked(free...)
+}
+
+// starts are the times in a gap at which a dog might begin: against either end, when a helper comes, on quarters.
+func (w Week) starts(gap Stretch, d Dog, hours Hours) []Clock {
+	last := gap.To - Clock(d.Minutes+w.Around)
+	starts := []Clock{gap.From, last}
+	for _, there := range hours.Helper {
+		starts = append(starts, there.From)
+	}
+	for at := (gap.From + quarter - 1) / quarter * quarter; at <= last; at += quarter {
+		starts = append(starts, at)
+	}
+	slices.Sort(starts)
+	return slices.DeleteFunc(slices.Compact(starts), func(c Clock) bool { return c < gap.From || c > last })
+}
+
+// offer is what a free place costs, and why.
+func (w Week) offer(v Visit, gap Stretch, hours Hours, visits []Visit) Offer {
+	o := Offer{Visit: v, Cost: v.Dog.Window.Harm(v.On)}
+	say := func(cost float64, why string) { o.Cost, o.Reasons = o.Cost+cost, append(o.Reasons, why) }
+	takes := v.Lasts(w)
+	for _, left := range []Stretch{{gap.From, takes.From}, {takes.To, gap.To}} {
+		if m := left.Minutes(); m > 0 && m < leastGap {
+			say(uselessGap, "leaves a gap too short to use")
+		}
+	}
+	if takes.From == gap.From || takes.To == gap.To {
+		o.Cost -= startsAtEdge
+	}
+	if v.Dog.Help == Preferred && !hours.Helped(takes) {
+		say(noHelper, "nobody is there to hold")
+	}
+	before, after := beside(visits, v.Start)
+	if v.Dog.Hard {
+		if before != nil && before.Dog.Hard || after != nil && after.Dog.Hard {
+			say(hardAtHard, "next to another hard dog")
+		}
+		if after == nil {
+			say(hardLast, "a hard dog last")
+		}
+	}
+	if family(visits, v.Dog) {
+		switch {
+		case before != nil && before.Dog.Owner == v.Dog.Owner, after != nil && after.Dog.Owner == v.Dog.Owner:
+			say(-withOthers, "with the owner's other dog")
+		default:
+			say(apart, "apart from the owner's other dog")
+		}
+	}
+	return o
+}
+
+// beside are the visits before and after a time.
+func beside(visits []Visit, at Clock) (before, after *Visit) {
+	for i := range visits {
+		if visits[i].Start < at {
+			before = &visits[i]
+		} else if after == nil {
+			after = &visits[i]
+		}
+	}
+	return before, after
+}
+
+// family tells whether another dog of the same owner comes.
+func family(visits []Visit, d Dog) bool {
+	return d.Owner != "" && slices.ContainsFunc(visits, func(v Visit) bool { return v.Dog.Owner == d.Owner })
+}

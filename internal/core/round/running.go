@@ -1,0 +1,37 @@
+package round
+
+import "fribbet/internal/core/estimate"
+
+// Runs is when a visit of today will begin.
+type Runs struct {
+	Visit
+	Starts estimate.Estimate // minutes since midnight
+	Waits  bool              // its owner likely waits more than ten minutes
+}
+
+// waiting is how long an owner waits without being told, minutes (common practice, no source).
+const waiting = 10
+
+// Running tells when each visit of a day that is still to come will begin, from what is done and under way: none
+// begins before its time, nor before the one in front of it is through.
+func (w Week) Running(visits []Visit, now Clock) []Runs {
+	at := estimate.Estimate{Value: float64(now), Low: float64(now), High: float64(now), Source: estimate.Learnt}
+	var all []Runs
+	for _, v := range visits {
+		takes := v.Dog.Takes
+		around := float64(w.Around)
+		switch v.State {
+		case Here: // it began at its time, or is as good as through
+			at.Value = max(at.Value, float64(v.Start)+takes.Value+around)
+			at.Low = max(at.Low, float64(v.Start)+takes.Low+around)
+			at.High = max(at.High, float64(v.Start)+takes.High+around)
+		case Offered, Agreed:
+			start := float64(v.Start)
+			begins := estimate.Estimate{Value: max(start, at.Value), Low: max(start, at.Low), High: max(start, at.High), Source: takes.Source}
+			all = append(all, Runs{v, begins, begins.Value-start > waiting})
+			at.Value, at.Low, at.High = begins.Value+takes.Value+around, begins.Low+takes.Low+around, begins.High+takes.High+around
+		case Done, Missed, CalledOff:
+		}
+	}
+	return all
+}

@@ -1,0 +1,116 @@
+package round
+
+import (
+	"time"
+
+	"fmt"
+
+	"fribbet/internal/core/date"
+	"fribbet/internal/core/estimate"
+)
+
+// State is how far a visit has come.
+type State string
+
+// What a visit can be.
+const (
+	Offered   State = "offered"
+	Agreed    State = "agreed"
+	Here      State = "here"
+	Done      State = "done"
+	Missed    State = "missed"
+	CalledOff State = "called_off"
+)
+
+// Takes tells whether a visit takes its place: one that was missed or called off has given it back.
+func (s State) Takes() bool { return s != Missed && s != CalledOff }
+
+// Help is whether somebody must be there to hold.
+type Help string
+
+// How much a dog wants a helper.
+const (
+	NoHelp    Help = "none"
+	Preferred Help = "preferred"
+	Needed    Help = "needed"
+)
+
+// Dog is a dog as far as its visits go.
+type Dog struct {
+	ID      string
+	Name    string
+	Owner   string            // empty: none
+	Takes   estimate.Estimate // minutes at the table, with their range
+	Minutes int               // that a visit holds: four days in five it is done by then
+	Help    Help
+	Hard    bool // it must not be met tired
+	Window  Window
+	Suits   map[time.Weekday][]Stretch // the owner’s hours; nil: any
+}
+
+// Visit is a dog's place in the book.
+type Visit struct {
+	ID    string
+	Dog   Dog
+	On    date.Date
+	Start Clock
+	State State
+}
+
+// Lasts is the place that it takes: the dog, and what is set up and cleared away.
+func (v Visit) Lasts(w Week) Stretch {
+	return Stretch{v.Start, v.Start + Clock(v.Dog.Minutes+w.Around)}
+}
+
+// Breaks says what a visit would break at its place, besides others' visits; empty where nothing is.
+func (w Week) Breaks(v Visit) string {
+	hours, open := w.On(v.On)
+	if !open {
+		return fmt.Sprintf("%s is no working day", v.On)
+	}
+	takes := v.Lasts(w)
+	inside := false
+	for _, s := range hours.Open() {
+		inside = inside || s.Holds(takes)
+	}
+	switch {
+	case !inside && hours.Holds(takes):
+		return fmt.Sprintf("it runs into the break, %s to %s", hours.Break.From, hours.Break.To)
+	case !inside:
+		return fmt.Sprintf("it lies outside the hours, %s to %s", hours.From, hours.To)
+	case v.Dog.Help == Needed && !hours.Helped(takes):
+		return v.Dog.Name + " needs somebody to hold, and nobody is there then"
+	case !v.Dog.suits(v.On, takes):
+		return "it lies outside the owner's hours"
+	}
+	return ""
+}
+
+func (d Dog) suits(day date.Date, s Stretch) bool {
+	if d.Suits == nil {
+		return true
+	}
+	for _, free := range d.Suits[day.Weekday()] {
+		if free.Holds(s) {
+			return true
+		}
+	}
+	return false
+}
+
+// Clash says which other visit a visit runs into, or that the dog comes that day already; empty where none.
+func (w Week) Clash(v Visit, others []Visit) string {
+	takes := v.Lasts(w)
+	for _, o := range others {
+		if o.ID == v.ID || o.On != v.On || !o.State.Takes() {
+			continue
+		}
+		if o.Dog.ID == v.Dog.ID {
+			return fmt.Sprintf("%s comes that day already, at %s", v.Dog.Name, o.Start)
+		}
+		if takes.Meets(o.Lasts(w)) {
+			return fmt.Sprintf("it runs into %s, %s to %s", o.Dog.Name, o.Start, o.Lasts(w).To)
+		}
+	}
+	return ""
+}

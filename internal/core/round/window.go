@@ -1,0 +1,42 @@
+package round
+
+import "fribbet/internal/core/date"
+
+// Window are the days on which a visit serves a dog, from the dates of its outlook; a zero one is not known.
+type Window struct {
+	Worth   date.Date // the first day on which there is something to take
+	Due     date.Date
+	Touches date.Date // the first day on which a nail stands on the floor
+	Curls   date.Date // the first day on which a dewclaw curls
+}
+
+// Judgement (ours): what a day does to a dog, in days of being merely late.
+const (
+	lateDay     = 1.0
+	touchingDay = 3.0
+	curlingDay  = 10.0
+	earlyDay    = 0.1 // a day before the date takes growth that might have stood
+)
+
+// Serves tells whether there is something to take on a day.
+func (w Window) Serves(day date.Date) bool { return !day.Before(w.Worth) }
+
+// Harm is what waiting until a day does to the dog, from its date on, in days of being merely late; before its
+// date, what coming early costs.
+func (w Window) Harm(day date.Date) float64 {
+	if w.Due.IsZero() {
+		return 0
+	}
+	if day.Before(w.Due) {
+		return earlyDay * float64(w.Due.Sub(day))
+	}
+	return lateDay*since(w.Due, day) + (touchingDay-lateDay)*since(w.Touches, day) + (curlingDay-lateDay)*since(w.Curls, day)
+}
+
+// since is the days from one on; 0 where it has not come or is not known.
+func since(from, day date.Date) float64 {
+	if from.IsZero() {
+		return 0
+	}
+	return float64(max(0, day.Sub(from)))
+}
