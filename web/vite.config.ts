@@ -1,7 +1,13 @@
+import purgeCss from '@fullhuman/postcss-purgecss'
 import vue from '@vitejs/plugin-vue'
 import { defineConfig } from 'vite'
 import { compression } from 'vite-plugin-compression2'
 import { VitePWA } from 'vite-plugin-pwa'
+
+// A style whose names stand in none of these is left out.
+const usesClasses = ['index.html', 'src/**/*.{vue,ts}', 'node_modules/bootstrap-vue-next/dist/{BButton,BForm,BFormInput,BFormSelect,BFormCheckbox,BModal}-*.js']
+// Those that the components put together out of parts.
+const composed = [/^modal/, /^btn-(go|plain|close|sm)/, /^form-(check|switch)/, /^form-(select|control)$/, /focus-visible/, /^is-invalid/, /^fade/, /^show$/, /^router-link/, /hidden/]
 
 export default defineConfig({
   plugins: [
@@ -22,7 +28,10 @@ export default defineConfig({
     compression({ algorithms: ['gzip', 'brotliCompress'], include: /\.(js|css|html|svg|webmanifest)$/, threshold: 512 }),
   ],
   // Bootstrap's own Sass still uses @import; its warnings are not ours to mend.
-  css: { preprocessorOptions: { scss: { quietDeps: true, silenceDeprecations: ['import'] } } },
+  css: {
+    preprocessorOptions: { scss: { quietDeps: true, silenceDeprecations: ['import'] } },
+    postcss: { plugins: [purgeCss({ content: usesClasses, variables: true, safelist: composed })] },
+  },
   build: { emptyOutDir: true, assetsInlineLimit: (file) => file.endsWith('.svg') },
   server: { proxy: { '/api': 'http://127.0.0.1:8642' } },
 })

@@ -2,6 +2,9 @@ package api
 
 import (
 	"context"
+	"slices"
+
+	"github.com/google/uuid"
 
 	"fribbet/internal/api/contract"
 	"fribbet/internal/book"
@@ -50,7 +53,7 @@ func (h handlers) GetDue(ctx context.Context, r contract.GetDueRequestObject) (c
 	if err != nil {
 		return nil, err
 	}
-	list := dueAnswer{Today: h.book.Today(), Dogs: []contract.DueRow{}, All: found.All, Found: found.Found, Late: found.Late, Moved: []contract.MovedDate{}}
+	list := contract.DueList{Today: h.book.Today(), All: found.All, Found: found.Found, Late: found.Late, Moved: []contract.MovedDate{}}
 	for _, m := range found.Moved {
 		list.Moved = append(list.Moved, contract.MovedDate{DogId: m.DogID, Name: m.Name, Was: m.Was, Now: m.Now})
 	}
@@ -60,20 +63,26 @@ func (h handlers) GetDue(ctx context.Context, r contract.GetDueRequestObject) (c
 	for week := range weeksAhead {
 		list.Weeks = append(list.Weeks, h.book.Today().AddDays(7*week))
 	}
-	for _, row := range found.Rows {
-		list.Dogs = append(list.Dogs, h.dueRow(row))
-	}
-	return list, nil
+	rows, err := h.dueRows(found.Rows)
+	return dueAnswer{list, rows}, err
 }
 
 func (h handlers) SeenMoved(ctx context.Context, _ contract.SeenMovedRequestObject) (contract.SeenMovedResponseObject, error) {
 	return contract.SeenMoved204Response{}, h.book.SeenMoved(ctx)
 }
 
-func (h handlers) dueRow(r book.DueRow) contract.DueRow {
+// dueRow is a row as it is sent.
+func (h handlers) dueRow(kept book.DueRow) (contract.DueRow, error) {
+	r, err := kept.Turn()
+	if err != nil {
+		return contract.DueRow{}, err
+	}
 	row := contract.DueRow{
-		DogId: r.DogID, Name: r.Name, Task: contract.DueRowTaskTrim, Standing: contract.DueRowStanding(r.Standing), Reason: r.Reason, Waits: r.Waits,
-		Rank: smallRank(r.Glance), Cautions: cautions(r.Cautions), OpenSitting: r.Open, Due: dated(r.On), Cautious: dated(r.Cautious),
+		DogId: kept.DogID, Name: kept.Name, Task: contract.DueRowTaskTrim, Standing: contract.DueRowStanding(r.Standing), Reason: r.Reason, Waits: r.Waits,
+		Rank: smallRank(r.Glance), Cautions: cautions(r.Cautions), Due: dated(r.On), Cautious: dated(r.Cautious),
+	}
+	if kept.Open != uuid.Nil {
+		row.OpenSitting = &kept.Open
 	}
 	if r.Train {
 		row.Task = contract.DueRowTaskLadder
@@ -90,14 +99,14 @@ func (h handlers) dueRow(r book.DueRow) contract.DueRow {
 	if r.Why != nil {
 		row.Why = of(why(*r.Why))
 	}
-	return row
+	return row, nil
 }
 
 func (h handlers) view(v book.View) contract.DogView {
 	out := contract.DogView{
 		Dog: h.dog(v.Dog), WhyNone: v.WhyNone, Rank: rank(v.Readings), Cautions: cautions(v.Cautions),
 		Growth: growthOf(v.Growth, v.Outliers), Plan: quickPlan(v.Plan),
-		Moods: moods(v.Moods), Sittings: []contract.SittingSummary{}, OpenSitting: v.Open, TrainingPaws: []nail.Paw{}, FirstSteps: []contract.FirstStep{},
+		Moods: moods(v.Sittings), Sittings: []contract.SittingSummary{}, OpenSitting: v.Open, TrainingPaws: []nail.Paw{}, FirstSteps: []contract.FirstStep{},
 	}
 	for _, f := range v.FirstSteps {
 		out.FirstSteps = append(out.FirstSteps, contract.FirstStep{Way: contract.FirstStepWay(f.Way), Words: f.Words, Why: f.Why})
@@ -115,10 +124,9 @@ func (h handlers) view(v book.View) contract.DogView {
 			out.TrainingPaws = append(out.TrainingPaws, paw)
 		}
 	}
-	for _, s := range v.Sittings {
-		nails, most := s.Cut()
+	for _, s := range slices.Backward(v.Sittings) { // the latest first
 		out.Sittings = append(out.Sittings, contract.SittingSummary{
-			Id: s.ID, On: s.On, Nails: nails, RemovedMm: most, Blood: s.Bled(), WorstReaction: s.Worst(), Note: s.Note,
+			Id: s.ID, On: s.On, Nails: s.Nails, RemovedMm: s.Most, Blood: list(s.Bled), WorstReaction: s.Worst, Note: s.Note,
 			Minutes: s.Minutes, Helper: s.Helper, Ticks: list(s.Ticks),
 		})
 	}

@@ -23,7 +23,7 @@ func (h handlers) GetLadders(ctx context.Context, _ contract.GetLaddersRequestOb
 		for _, c := range d.Climbs {
 			s := c.Standing
 			out.Ladders = append(out.Ladders, contract.LadderRow{
-				DogId: d.Dog.ID, Name: d.Dog.Name, Kind: c.Kind, Paw: c.Paw, Step: s.Step, Steps: len(ladder.Steps(c.Kind)),
+				DogId: d.DogID, Name: d.Name, Kind: c.Kind, Paw: c.Paw, Step: s.Step, Steps: len(ladder.Steps(c.Kind)),
 				Reason: s.Reason(), NextInDays: s.NextOn(today).Sub(today), Ready: ready(s.Ready(today)),
 			})
 		}

@@ -3,11 +3,13 @@
 package api
 
 import (
+	"encoding/json"
 	"io/fs"
 	"net/http"
 
 	"github.com/gin-contrib/gzip"
 	"github.com/gin-gonic/gin"
+	"github.com/maypok86/otter/v2"
 
 	"fribbet/internal/api/contract"
 	"fribbet/internal/book"
@@ -33,6 +35,7 @@ type handlers struct {
 	restore func(backup string)
 	trouble string
 	house   *House
+	said    *otter.Cache[sayable, json.RawMessage]
 }
 
 var _ contract.StrictServerInterface = handlers{}
@@ -44,7 +47,8 @@ func New(b *book.Book, o Options) (http.Handler, error) {
 	if err != nil {
 		return nil, err
 	}
-	strict := contract.NewStrictHandlerWithOptions(handlers{b, o.Demo, o.Caliper, o.Restore, o.Trouble, o.House}, []contract.StrictMiddlewareFunc{ownContext}, contract.StrictGinServerOptions{
+	said := otter.Must(&otter.Options[sayable, json.RawMessage]{MaximumSize: mostSaid})
+	strict := contract.NewStrictHandlerWithOptions(handlers{b, o.Demo, o.Caliper, o.Restore, o.Trouble, o.House, said}, []contract.StrictMiddlewareFunc{ownContext}, contract.StrictGinServerOptions{
 		RequestErrorHandlerFunc:  refuseUnread,
 		HandlerErrorFunc:         refuse,
 		ResponseErrorHandlerFunc: refuse,

@@ -7,6 +7,7 @@ import (
 
 	"fribbet/internal/access"
 	"fribbet/internal/api/contract"
+	"fribbet/internal/book"
 	"fribbet/internal/core/estimate"
 	"fribbet/internal/core/feet"
 	"fribbet/internal/core/kit"
@@ -163,9 +164,13 @@ func (h handlers) WithdrawSitting(ctx context.Context, r contract.WithdrawSittin
 	return contract.WithdrawSitting200JSONResponse(h.view(v)), nil
 }
 
-func moods(all []sitting.Mood) []contract.Mood {
+func moods(all []book.Told) []contract.Mood {
 	out := []contract.Mood{}
-	for _, m := range all {
+	for _, s := range all {
+		m := s.Mood
+		if m == nil {
+			continue
+		}
 		one := contract.Mood{On: m.On, Minutes: m.Minutes, CalmMinutes: m.Calm, Paws: []contract.PawMood{}}
 		for _, p := range m.Paws {
 			one.Paws = append(one.Paws, contract.PawMood{Paw: p.Paw, Nails: p.Nails, Worst: p.Worst})

@@ -91,7 +91,7 @@ func (b *Book) benchAt(ctx context.Context, d store.Dog, sittingID uuid.UUID, st
 	if err != nil {
 		return today{}, bench.Bench{}, err
 	}
-	var ground []quick.Ground
+	var ground quick.Ground
 	if state.Tool.Work() == kit.Grinding {
 		if ground, err = b.store.Ground(ctx, state.Item, groundDays); err != nil {
 			return today{}, bench.Bench{}, err

@@ -8,8 +8,6 @@ import (
 	"io"
 	"time"
 
-	"github.com/bytedance/sonic"
-
 	"fribbet/internal/core/date"
 	"fribbet/internal/core/due"
 	"fribbet/internal/formats"
@@ -22,7 +20,13 @@ func (b *Book) CalendarKey(ctx context.Context) (string, error) {
 	if err != nil || key != "" {
 		return key, err
 	}
-	return b.RenewCalendarKey(ctx)
+	if err := b.store.FirstCalendarKey(ctx, rand.Text()); err != nil {
+		return "", err
+	}
+	if key, err = b.store.CalendarKey(ctx); err == nil && key == "" { // nobody has begun the book
+		err = store.ErrNotFound
+	}
+	return key, err
 }
 
 // RenewCalendarKey gives the calendar another address; the old one answers no more.
@@ -49,15 +53,8 @@ func (b *Book) Calendar(ctx context.Context, key string, w io.Writer) error {
 	}
 	dates := make([]formats.DueDate, len(entries))
 	for i, e := range entries {
-		var turn struct{ Why *struct{ Sentence string } } // the rest of it is not read: there are thousands
-		if err := sonic.ConfigStd.Unmarshal(e.Due, &turn); err != nil {
-			return err
-		}
-		dates[i] = formats.DueDate{DogID: e.DogID.String(), Name: e.Name, On: e.On, Sequence: e.Sequence * daysOfOneDate, MovedAt: e.MovedAt}
-		if turn.Why != nil {
-			dates[i].Why = turn.Why.Sentence
-		}
-		dates[i], err = notBefore(dates[i], b.Today())
+		date := formats.DueDate{DogID: e.DogID.String(), Name: e.Name, On: e.On, Why: e.Why, Sequence: e.Sequence * daysOfOneDate, MovedAt: e.MovedAt}
+		dates[i], err = notBefore(date, b.Today())
 		if err != nil {
 			return err
 		}

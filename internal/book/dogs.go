@@ -23,8 +23,7 @@ type View struct {
 	WhyNone    string        // why there is none
 	Readings   []feet.Reading
 	Cautions   []dog.Caution
-	Sittings   []store.Sitting // latest first
-	Moods      []sitting.Mood  // oldest first
+	Sittings   []Told // oldest first
 	Growth     feet.Growth
 	FirstSteps []sitting.FirstStep // none once anything was told of its feet
 	Outliers   []feet.Outlier      // lengths that did not fit this dog and were left out
@@ -72,7 +71,7 @@ func (b *Book) ChangeDog(ctx context.Context, id uuid.UUID, version int, c dog.C
 
 // View returns a dog as it stands today.
 func (b *Book) View(ctx context.Context, id uuid.UUID) (View, error) {
-	d, f, sittings, err := b.feet(ctx, id)
+	d, k, err := b.dogNow(ctx, id)
 	if err != nil {
 		return View{}, err
 	}
@@ -88,20 +87,18 @@ func (b *Book) View(ctx context.Context, id uuid.UUID) (View, error) {
 	if err != nil {
 		return View{}, err
 	}
+	f := k.feet
 	v := View{
-		Dog: d, Readings: f.On(b.Today()), Moods: sitting.Moods(trimsOf(sittings)), Training: b.training(ladders),
+		Dog: d, Readings: f.On(b.Today()), Sittings: k.told, Training: b.training(ladders),
 		Growth: f.Growth(b.Today()), Outliers: f.Outliers,
 	}
-	if v.Plan, err = b.recession(ctx, d, f, sittings); err != nil {
+	if v.Plan, err = b.recession(ctx, d, k); err != nil {
 		return View{}, err
 	}
 	if id, is := open[d.ID]; is {
 		v.Open = &id
 	}
-	for i := len(sittings) - 1; i >= 0; i-- {
-		v.Sittings = append(v.Sittings, sittings[i])
-	}
-	first := sitting.Question{Today: b.Today(), Dog: d.Dog, Feet: f, Past: sitting.PastOf(trimsOf(sittings)), Hand: settings.Hand}
+	first := sitting.Question{Today: b.Today(), Dog: d.Dog, Feet: f, Past: k.past, Hand: settings.Hand}
 	v.FirstSteps = first.FirstSteps()
 	v.Cautions = cautionsOf(f, v.Readings, v.Training, b.Today(), settings.Role != Groomer)
 	next, has, err := outlook.NextOf(f, terms(settings, v.Training, f))
@@ -111,20 +108,6 @@ func (b *Book) View(ctx context.Context, id uuid.UUID) (View, error) {
 		v.WhyNone = outlook.WhyNone(f)
 	}
 	return v, err
-}
-
-// feet reads a dog, what is known of its feet, and its sittings.
-func (b *Book) feet(ctx context.Context, id uuid.UUID) (store.Dog, feet.Feet, []store.Sitting, error) {
-	d, err := b.store.Dog(ctx, id)
-	if err != nil {
-		return store.Dog{}, feet.Feet{}, nil, err
-	}
-	k, err := b.known(ctx, d)
-	if err != nil {
-		return store.Dog{}, feet.Feet{}, nil, err
-	}
-	sittings, err := b.store.Sittings(ctx, id)
-	return d, k.feet, sittings, err
 }
 
 // cautionsOf are what to know before a dog's feet are touched today.

@@ -7,7 +7,6 @@ import (
 	"slices"
 	"strings"
 
-	"github.com/bytedance/sonic" // half as long as the standard library’s for a page of ranks
 	"github.com/google/uuid"
 
 	"fribbet/internal/core/date"
@@ -23,8 +22,16 @@ import (
 type DueRow struct {
 	DogID uuid.UUID
 	Name  string
-	Turn
-	Open *uuid.UUID // a sitting that was begun and not ended
+	Kept  string    // its Turn, as it is kept
+	Open  uuid.UUID // a sitting that was begun and not ended; zero when there is none
+}
+
+// Turn reads what is kept of a dog's turn.
+func (r DueRow) Turn() (t Turn, err error) {
+	if err = json.Unmarshal([]byte(r.Kept), &t); err != nil {
+		err = fmt.Errorf("date of %s: %w", r.DogID, err)
+	}
+	return t, err
 }
 
 // Turn is when a dog's turn comes, and why, and how its nails look that day: all that a list
@@ -78,14 +85,7 @@ func (b *Book) DueList(ctx context.Context, find store.Find) (DueList, error) {
 		if r.Due == nil { // a new dog while the whole book is worked out again: it comes with it
 			continue
 		}
-		row := DueRow{DogID: r.DogID, Name: r.Name}
-		if err := sonic.ConfigStd.Unmarshal([]byte(*r.Due), &row.Turn); err != nil {
-			return DueList{}, fmt.Errorf("date of %s: %w", r.DogID, err)
-		}
-		if id, is := open[r.DogID]; is {
-			row.Open = &id
-		}
-		list.Rows = append(list.Rows, row)
+		list.Rows = append(list.Rows, DueRow{r.DogID, r.Name, *r.Due, open[r.DogID]})
 	}
 	return list, nil
 }
@@ -113,6 +113,10 @@ func (b *Book) stand(s store.Standing, d store.Dog, f feet.Feet, ladders []store
 		s.DueOn = turn.On
 	}
 	readings := f.On(today)
+	s.Why = ""
+	if turn.Why != nil {
+		s.Why = turn.Why.Sentence
+	}
 	turn.Glance, turn.Cautions = feet.GlanceOf(readings), cautionsOf(f, readings, training, today, settings.Role != Groomer)
 	s.Foremost = slices.ContainsFunc(turn.Cautions, func(c dog.Caution) bool { return c.Kind == dog.Veterinarian })
 	s.Due, err = json.Marshal(turn)
@@ -121,7 +125,7 @@ func (b *Book) stand(s store.Standing, d store.Dog, f feet.Feet, ladders []store
 
 // unreckoned is what the lists say of a dog whose records break the reckoning.
 func (b *Book) unreckoned(s store.Standing, d store.Dog) (store.Standing, error) {
-	s.NameKey, s.Standing, s.Turn, s.DueOn, s.Folded = nameKey(d.Name), due.Unseen, b.Today(), date.Date{}, false
+	s.NameKey, s.Standing, s.Turn, s.DueOn, s.Why, s.Folded = nameKey(d.Name), due.Unseen, b.Today(), date.Date{}, "", false
 	var err error
 	s.Due, err = json.Marshal(Turn{Standing: due.Unseen, Reason: "cannot be reckoned: look at the feet, and at what was last recorded"})
 	return s, err

@@ -58,7 +58,7 @@ func sameCheck(there, c record.Check) error {
 // Section returns one nail in side view today; without a margin, the user's own. Slivers, mm, are drawn on
 // it as they come off one after the other.
 func (b *Book) Section(ctx context.Context, dogID uuid.UUID, code nail.Code, margin *float64, slivers []float64) (feet.Section, float64, error) {
-	now, err := b.feetNow(ctx, dogID)
+	_, now, err := b.dogNow(ctx, dogID)
 	if err != nil {
 		return feet.Section{}, 0, err
 	}
@@ -77,19 +77,19 @@ func (b *Book) Section(ctx context.Context, dogID uuid.UUID, code nail.Code, mar
 	if err := f.Err(); err != nil {
 		return feet.Section{}, 0, err
 	}
-	section, has := now.Section(code, b.Today(), settings.Margin, record.Sliver)
+	section, has := now.feet.Section(code, b.Today(), settings.Margin, record.Sliver)
 	if !has {
 		return feet.Section{}, 0, store.ErrNotFound
 	}
-	section.Slivers = section.Stance.Slivers(now.School, section.Quick, slivers)
+	section.Slivers = section.Stance.Slivers(now.feet.School, section.Quick, slivers)
 	return section, settings.Margin, nil
 }
 
 // Forecast returns how a dog's nails grow from today on.
 func (b *Book) Forecast(ctx context.Context, dogID uuid.UUID) (feet.Forecast, error) {
-	now, err := b.feetNow(ctx, dogID)
+	_, now, err := b.dogNow(ctx, dogID)
 	if err != nil {
 		return feet.Forecast{}, err
 	}
-	return now.Forecast(b.Today()), nil
+	return now.feet.Forecast(b.Today()), nil
 }

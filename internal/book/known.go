@@ -12,10 +12,17 @@ import (
 	"fribbet/internal/store"
 )
 
-// known is what a dog's sittings and looks come to: all that plans and dates read of them.
+// known is what a dog's sittings and looks come to: all that lists, plans and dates read of them.
 type known struct {
 	feet feet.Feet
 	past sitting.Past
+	told []Told // oldest first
+}
+
+// Told is a sitting as lists show it.
+type Told struct {
+	ID uuid.UUID
+	sitting.Summary
 }
 
 // kept is the same as it stands in the book: how the last ended sitting or look left the dog, so
@@ -23,12 +30,17 @@ type known struct {
 type kept struct {
 	Feet json.RawMessage
 	Past sitting.Past
+	Told []Told
 }
 
 // fold is what is known once all was read.
 func fold(d store.Dog, sittings []store.Sitting, checks []store.Check) known {
 	trims := trimsOf(sittings)
-	return known{feet.FeetAfter(d.Dog, trims, walksOf(checks)...), sitting.PastOf(trims)}
+	k := known{feet: feet.FeetAfter(d.Dog, trims, walksOf(checks)...), past: sitting.PastOf(trims)}
+	for _, s := range sittings {
+		k.told = append(k.told, Told{s.ID, sitting.SummaryOf(s.Sitting)})
+	}
+	return k
 }
 
 func (k known) keep() ([]byte, error) {
@@ -36,7 +48,7 @@ func (k known) keep() ([]byte, error) {
 	if err != nil {
 		return nil, err
 	}
-	return json.Marshal(kept{feet, k.past})
+	return json.Marshal(kept{feet, k.past, k.told})
 }
 
 // keptOf reads what is kept of a dog; false when there is nothing, or not by today's rules.
@@ -46,7 +58,7 @@ func keptOf(d store.Dog, s store.Standing) (known, bool) {
 		return known{}, false
 	}
 	feet, err := feet.Kept(d.Dog, text.Feet)
-	return known{feet, text.Past}, err == nil
+	return known{feet, text.Past, text.Told}, err == nil
 }
 
 // and is what is known once a sitting that is under way was told as well; false when it is not the
@@ -55,7 +67,7 @@ func (k known) and(s store.Sitting) (known, bool) {
 	if !k.feet.Follows(s.Sitting) {
 		return k, false
 	}
-	return known{k.feet.And(s.Sitting), k.past.And(s.Sitting)}, true
+	return known{k.feet.And(s.Sitting), k.past.And(s.Sitting), append(slices.Clip(k.told), Told{s.ID, sitting.SummaryOf(s.Sitting)})}, true
 }
 
 // with is the same of every sitting that is under way but one.
@@ -141,14 +153,14 @@ func (b *Book) remembers(d store.Dog, s store.Standing) (known, bool) {
 	return keptOf(d, s)
 }
 
-// feetNow are a dog's feet as they are known today.
-func (b *Book) feetNow(ctx context.Context, dogID uuid.UUID) (feet.Feet, error) {
+// dogNow is a dog, and what is known of it today.
+func (b *Book) dogNow(ctx context.Context, dogID uuid.UUID) (store.Dog, known, error) {
 	d, err := b.store.Dog(ctx, dogID)
 	if err != nil {
-		return feet.Feet{}, err
+		return store.Dog{}, known{}, err
 	}
 	k, err := b.known(ctx, d)
-	return k.feet, err
+	return d, k, err
 }
 
 // foldBut reads all that was told of a dog, but some sittings.

@@ -52,7 +52,7 @@ type DogLadders struct {
 
 // DogLadders returns a dog's ladders as they stand today.
 func (b *Book) DogLadders(ctx context.Context, dogID uuid.UUID) (DogLadders, error) {
-	d, f, sittings, err := b.feet(ctx, dogID)
+	d, k, err := b.dogNow(ctx, dogID)
 	if err != nil {
 		return DogLadders{}, err
 	}
@@ -75,25 +75,32 @@ func (b *Book) DogLadders(ctx context.Context, dogID uuid.UUID) (DogLadders, err
 	if err != nil {
 		return DogLadders{}, err
 	}
-	q := sitting.Question{Today: b.Today(), Dog: d.Dog, Past: sitting.PastOf(trimsOf(sittings)), Terms: outlook.Terms{Keeper: settings.Role != Groomer}}
-	out.Cautions = append(sitting.WhileTraining(f.On(b.Today()), b.training(ladders).Paws(), q.Terms.Keeper), q.Cautions(sitting.For(q))...)
+	q := sitting.Question{Today: b.Today(), Dog: d.Dog, Past: k.past, Terms: outlook.Terms{Keeper: settings.Role != Groomer}}
+	out.Cautions = append(sitting.WhileTraining(k.feet.On(b.Today()), b.training(ladders).Paws(), q.Terms.Keeper), q.Cautions(sitting.For(q))...)
 	return out, nil
 }
 
+// Climber is a dog that is on a ladder.
+type Climber struct {
+	DogID  uuid.UUID
+	Name   string
+	Climbs []Climb
+}
+
 // Climbers returns every dog that is on a ladder, those to be trained first at the front.
-func (b *Book) Climbers(ctx context.Context) ([]DogLadders, error) {
+func (b *Book) Climbers(ctx context.Context) ([]Climber, error) {
 	ladders, err := b.store.AllLadders(ctx)
 	if err != nil {
 		return nil, err
 	}
-	dogs, err := b.store.DogsOf(ctx, slices.Collect(maps.Keys(ladders)))
+	names, err := b.store.Names(ctx, slices.Collect(maps.Keys(ladders)))
 	if err != nil {
 		return nil, err
 	}
-	var all []DogLadders
-	for _, d := range dogs {
-		one := DogLadders{Dog: d}
-		for _, l := range ladders[d.ID] {
+	var all []Climber
+	for id, name := range names {
+		one := Climber{DogID: id, Name: name}
+		for _, l := range ladders[id] {
 			if c := b.climb(l); !c.Standing.Done {
 				one.Climbs = append(one.Climbs, c)
 			}
@@ -102,9 +109,9 @@ func (b *Book) Climbers(ctx context.Context) ([]DogLadders, error) {
 			all = append(all, one)
 		}
 	}
-	slices.SortFunc(all, func(x, y DogLadders) int {
+	slices.SortFunc(all, func(x, y Climber) int {
 		return cmp.Or(x.Climbs[0].Standing.NextOn(b.Today()).Sub(y.Climbs[0].Standing.NextOn(b.Today())),
-			cmp.Compare(nameKey(x.Dog.Name), nameKey(y.Dog.Name)), cmp.Compare(x.Dog.ID.String(), y.Dog.ID.String()))
+			cmp.Compare(nameKey(x.Name), nameKey(y.Name)), cmp.Compare(x.DogID.String(), y.DogID.String()))
 	})
 	return all, nil
 }

@@ -44,10 +44,11 @@ func (b *Book) Rhythms(ctx context.Context, dogID uuid.UUID, km, goal *float64) 
 }
 
 func (b *Book) rhythmsOn(ctx context.Context, dogID uuid.UUID, day date.Date, km, goal *float64) (Rhythms, error) {
-	d, f, sittings, err := b.feet(ctx, dogID)
+	d, k, err := b.dogNow(ctx, dogID)
 	if err != nil {
 		return Rhythms{}, err
 	}
+	f := k.feet
 	settings, err := b.Settings(ctx)
 	if err != nil {
 		return Rhythms{}, err
@@ -69,14 +70,14 @@ func (b *Book) rhythmsOn(ctx context.Context, dogID uuid.UUID, day date.Date, km
 		return Rhythms{}, err
 	}
 	r.Ground = outlook.PavementUse(f, day, r.Pavement)
-	if r.Plan, err = b.recession(ctx, d, f, sittings); err != nil {
+	if r.Plan, err = b.recession(ctx, d, k); err != nil {
 		return Rhythms{}, err
 	}
 	nails := outlook.Ahead(f, day, r.Pavement)
 	if len(nails) == 0 {
 		return r, nil
 	}
-	tool, work := b.workOf(d, sittings, settings)
+	tool, work := b.workOf(d, k.past, settings)
 	r.Tool = tool
 	for _, one := range rhythm.Compared() {
 		r.Outlooks = append(r.Outlooks, rhythm.Ahead(nails, one, work))
@@ -87,8 +88,8 @@ func (b *Book) rhythmsOn(ctx context.Context, dogID uuid.UUID, day date.Date, km
 }
 
 // workOf is what a sitting with the dog asks, with the tool of last time.
-func (b *Book) workOf(d store.Dog, sittings []store.Sitting, settings store.Settings) (kit.Tool, rhythm.Work) {
-	q := sitting.Question{Today: b.Today(), Dog: d.Dog, Past: sitting.PastOf(trimsOf(sittings)), Hand: settings.Hand}
+func (b *Book) workOf(d store.Dog, past sitting.Past, settings store.Settings) (kit.Tool, rhythm.Work) {
+	q := sitting.Question{Today: b.Today(), Dog: d.Dog, Past: past, Hand: settings.Hand}
 	tool := q.FirstTool()
 	return tool, rhythm.Work{
 		PerNail: q.Pace(tool.Work()).Nail(), Ground: tool.Work() == kit.Grinding, Lasts: kit.Lasts(tool), Margin: settings.Margin, Stop: settings.EndPoint,
@@ -102,7 +103,7 @@ type Recession struct {
 }
 
 // recession returns the dog's plan that is on; nil when there is none.
-func (b *Book) recession(ctx context.Context, d store.Dog, f feet.Feet, sittings []store.Sitting) (*Recession, error) {
+func (b *Book) recession(ctx context.Context, d store.Dog, k known) (*Recession, error) {
 	plan, err := b.store.QuickPlan(ctx, d.ID)
 	if errors.Is(err, store.ErrNotFound) {
 		return nil, nil
@@ -111,14 +112,14 @@ func (b *Book) recession(ctx context.Context, d store.Dog, f feet.Feet, sittings
 		return nil, err
 	}
 	held := 0
-	for _, s := range sittings {
-		if nails, _ := s.Cut(); nails > 0 && !s.On.Before(plan.Started) {
+	for _, s := range k.told {
+		if s.Nails > 0 && !s.On.Before(plan.Started) {
 			held++
 		}
 	}
 	r := Recession{Plan: plan.Plan}
-	if nails := outlook.Ahead(f, b.Today(), d.Pavement); len(nails) > 0 {
-		r.Progress = plan.On(b.Today(), nails, outlook.LowestTrimmed(f), held)
+	if nails := outlook.Ahead(k.feet, b.Today(), d.Pavement); len(nails) > 0 {
+		r.Progress = plan.On(b.Today(), nails, outlook.LowestTrimmed(k.feet), held)
 	}
 	return &r, nil
 }

@@ -139,7 +139,9 @@ func BenchmarkBenchEvent(b *testing.B) {
 		require.NoError(b, err)
 	}
 	n := make([]int, 4)
-	codes := list.Rows[0].Glance.Bars
+	first, err := list.Rows[0].Turn()
+	require.NoError(b, err)
+	codes := first.Glance.Bars
 	byFour(b, func(client int) error {
 		code := codes[n[client]%len(codes)].Code
 		n[client]++

@@ -129,6 +129,20 @@ func (s *Store) DogsOf(ctx context.Context, ids []uuid.UUID) (map[uuid.UUID]Dog,
 	return all, err
 }
 
+// Names are some dogs' names.
+func (s *Store) Names(ctx context.Context, ids []uuid.UUID) (map[uuid.UUID]string, error) {
+	var rows []struct {
+		ID   uuid.UUID `db:"id"`
+		Name string    `db:"name"`
+	}
+	err := s.rows(ctx, &rows, `SELECT id, name FROM dogs WHERE id IN (SELECT value FROM json_each(?))`, listOf(ids))
+	names := make(map[uuid.UUID]string, len(rows))
+	for _, r := range rows {
+		names[r.ID] = r.Name
+	}
+	return names, err
+}
+
 // dogs reads the dogs that where picks, with their weights and nails, all as of one moment.
 func (s *Store) dogs(ctx context.Context, where string, args ...any) ([]Dog, error) {
 	var rows []dogRow

@@ -95,11 +95,10 @@ func (s *Store) KnowsItem(ctx context.Context, id string) (bool, error) {
 
 // AddKitItem keeps a new piece as version 1. One that is there already, by its id, changes nothing.
 func (s *Store) AddKitItem(ctx context.Context, i KitItem, at time.Time) error {
-	_, err := s.db.NamedExecContext(ctx, `
+	return s.namedExec(ctx, `
 		INSERT INTO kit_items (id, version, kind, name, guard, grit, tip, on_item_id, most, expires_on, stock, added_at)
 		VALUES (:id, 1, :kind, :name, :guard, :grit, :tip, :on_item_id, :most, :expires_on, :stock, :added_at)
 		ON CONFLICT (id) DO NOTHING`, kitRowOf(i, at))
-	return err
 }
 
 // ChangeKitItem keeps a changed piece as the next version. It returns ErrConflict when
@@ -124,19 +123,19 @@ func (s *Store) ChangeKitItem(ctx context.Context, i KitItem) error {
 
 // RemoveKitItem takes a piece out of the kit. Doing it twice changes nothing.
 func (s *Store) RemoveKitItem(ctx context.Context, id uuid.UUID, at time.Time) error {
-	return mustTouch(s.db.ExecContext(ctx, `UPDATE kit_items SET removed_at = COALESCE(removed_at, ?) WHERE id = ?`, instant(at), id))
+	return mustTouch(s.exec(ctx, `UPDATE kit_items SET removed_at = COALESCE(removed_at, ?) WHERE id = ?`, instant(at), id))
 }
 
 // ServiceKitItem notes that a piece is as new.
 func (s *Store) ServiceKitItem(ctx context.Context, id uuid.UUID, m kit.Moment) error {
-	return mustTouch(s.db.ExecContext(ctx, `
+	return mustTouch(s.exec(ctx, `
 		INSERT INTO kit_services (item_id, on_date, at) SELECT id, ?, ? FROM kit_items WHERE id = ? AND removed_at IS NULL`,
 		m.On.String(), instant(m.At), id))
 }
 
 // UndoKitService makes a piece's last service count no more.
 func (s *Store) UndoKitService(ctx context.Context, id uuid.UUID, at time.Time) error {
-	return mustTouch(s.db.ExecContext(ctx, `
+	return mustTouch(s.exec(ctx, `
 		UPDATE kit_services SET withdrawn_at = ?1 WHERE item_id = ?2 AND at =
 			(SELECT MAX(at) FROM kit_services WHERE item_id = ?2 AND withdrawn_at IS NULL)`, instant(at), id))
 }
@@ -149,15 +148,23 @@ type stintRow struct {
 	Untimed    int        `db:"untimed"`
 	TookForce  int        `db:"took_force"`
 	On         dateColumn `db:"on_date"`
-	RecordedAt string     `db:"recorded_at"` // empty of a whole day
+	RecordedAt string     `db:"recorded_at"` // empty of whole days
+	groundColumns
+}
+
+type groundColumns struct {
+	Nails  int     `db:"ground"`
+	Weight float64 `db:"ground_weight"`
+	Sum    float64 `db:"ground_sum"`
 }
 
 // addStints writes what sittings asked of each piece of kit.
 func addStints(ctx context.Context, tx *sqlx.Tx, sittings []Sitting) error {
 	var rows []stintRow
 	for _, s := range sittings {
+		ground := s.Ground()
 		for _, t := range s.Stints() {
-			row := stintRow{SittingID: s.ID, Item: t.Item, Cuts: int(t.Cuts), Seconds: int(math.Round(60 * t.Minutes)), Untimed: int(t.Untimed)}
+			row := stintRow{groundColumns: groundColumns(ground[t.Item]), SittingID: s.ID, Item: t.Item, Cuts: int(t.Cuts), Seconds: int(math.Round(60 * t.Minutes)), Untimed: int(t.Untimed)}
 			if t.TookForce {
 				row.TookForce = 1
 			}
@@ -165,18 +172,20 @@ func addStints(ctx context.Context, tx *sqlx.Tx, sittings []Sitting) error {
 		}
 	}
 	return insertAll(ctx, tx, `
-		INSERT INTO stints (sitting_id, item_id, cuts, seconds, untimed, took_force)
-		VALUES (:sitting_id, :item_id, :cuts, :seconds, :untimed, :took_force)`, rows)
+		INSERT INTO stints (sitting_id, item_id, cuts, seconds, untimed, took_force, ground, ground_weight, ground_sum)
+		VALUES (:sitting_id, :item_id, :cuts, :seconds, :untimed, :took_force, :ground, :ground_weight, :ground_sum)`, rows)
 }
 
-// Stints returns what was asked of each piece of kit since a day: of a whole day at once, or sitting by
-// sitting on the days on which a piece was seen to, since some came before that.
+// Stints returns what was asked of each piece of kit since a day: of all days between two on which a piece was
+// seen to at once, or sitting by sitting on those days themselves, since some came before that.
 func (s *Store) Stints(ctx context.Context, since date.Date) ([]kit.Stint, error) {
 	var rows []stintRow
 	err := s.rows(ctx, &rows, `
 		WITH seen AS (SELECT DISTINCT on_date FROM kit_services WHERE withdrawn_at IS NULL)
-		SELECT item_id, cuts, seconds, untimed, took_force, on_date, '' AS recorded_at FROM worn
+		SELECT item_id, sum(cuts) AS cuts, sum(seconds) AS seconds, sum(untimed) AS untimed, max(took_force) AS took_force,
+				min(on_date) AS on_date, '' AS recorded_at FROM worn
 			WHERE on_date >= ?1 AND (cuts > 0 OR took_force > 0) AND on_date NOT IN (SELECT on_date FROM seen)
+			GROUP BY item_id, (SELECT count(*) FROM seen WHERE seen.on_date < worn.on_date)
 		UNION ALL
 		SELECT t.item_id, t.cuts, t.seconds, t.untimed, t.took_force, s.on_date, s.recorded_at
 			FROM seen JOIN sittings s INDEXED BY sittings_by_day ON s.on_date = seen.on_date JOIN stints t ON t.sitting_id = s.id
@@ -200,27 +209,13 @@ func (s *Store) Stints(ctx context.Context, since date.Date) ([]kit.Stint, error
 	return stints, nil
 }
 
-// Ground returns the nails that a piece of kit has ground from one measured length to another, on the last so
-// many days on which it was at work.
-func (s *Store) Ground(ctx context.Context, item string, days int) ([]quick.Ground, error) {
-	var rows []struct {
-		Took     float64 `db:"took"`
-		BeforeSD float64 `db:"before_sd"`
-		AfterSD  float64 `db:"after_sd"`
-		Touches  int     `db:"touches"`
-	}
-	err := s.rows(ctx, &rows, `
-		SELECT b.mm - a.mm AS took, b.sd_mm AS before_sd, a.sd_mm AS after_sd,
-			(SELECT COUNT(*) FROM cuts c WHERE c.sitting_id = r.sitting_id AND c.code = r.code) AS touches
-		FROM (SELECT on_date FROM worn WHERE item_id = ?1 AND (cuts > 0 OR seconds > 0 OR untimed > 0) ORDER BY on_date DESC LIMIT ?2) AS days
-			JOIN sittings s INDEXED BY sittings_by_day ON s.on_date = days.on_date
-			JOIN records r ON r.sitting_id = s.id AND r.item_id = ?1
-			JOIN readings b ON b.sitting_id = r.sitting_id AND b.code = r.code AND b.measure = 'length_before'
-			JOIN readings a ON a.sitting_id = r.sitting_id AND a.code = r.code AND a.measure = 'length_after'
-		WHERE s.withdrawn_at IS NULL`, item, days)
-	ground := make([]quick.Ground, len(rows))
-	for i, r := range rows {
-		ground[i] = quick.Ground{Took: r.Took, SD: math.Hypot(r.BeforeSD, r.AfterSD), Touches: r.Touches}
-	}
-	return ground, err
+// Ground is what the nails that a piece of kit has ground from one measured length to another say of its touch,
+// on the last so many days on which it was at work.
+func (s *Store) Ground(ctx context.Context, item string, days int) (quick.Ground, error) {
+	var g groundColumns
+	err := s.row(ctx, &g, `
+		SELECT coalesce(sum(ground), 0) AS ground, coalesce(sum(ground_weight), 0.0) AS ground_weight, coalesce(sum(ground_sum), 0.0) AS ground_sum
+		FROM (SELECT ground, ground_weight, ground_sum FROM worn
+			WHERE item_id = ? AND (cuts > 0 OR seconds > 0 OR untimed > 0) ORDER BY on_date DESC LIMIT ?)`, item, days)
+	return quick.Ground(g), err
 }

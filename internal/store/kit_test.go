@@ -133,8 +133,10 @@ func TestGroundIsOfTheLastDays(t *testing.T) {
 	band := KitItem{ID: uuid.New(), Item: kit.Item{Kind: kit.Kind(kit.GrinderBand), Grit: 120, Stock: kit.Full}}
 	require.NoError(t, s.AddKitItem(ctx, band, noon))
 	number := func(mm float64) *measure.Number { n := measure.Length.Told(mm, "", 0); return &n }
+	var last uuid.UUID
 	for day := range 4 {
-		told := Sitting{ID: uuid.New(), Sitting: record.Sitting{On: date.MustParse("2026-11-01").AddDays(day), Records: []record.Nail{{
+		last = uuid.New()
+		told := Sitting{ID: last, Sitting: record.Sitting{On: date.MustParse("2026-11-01").AddDays(day), Records: []record.Nail{{
 			Code: nail.MustParse("LF3"), Tool: kit.GrinderBand, Item: band.ID.String(), Reaction: temper.Calm,
 			LengthBefore: number(14), LengthAfter: number(13 - float64(day)), Cuts: []float64{0.2, 0.2},
 		}}}}
@@ -142,9 +144,12 @@ func TestGroundIsOfTheLastDays(t *testing.T) {
 	}
 	ground, err := s.Ground(ctx, band.ID.String(), 2)
 	require.NoError(t, err)
-	require.Len(t, ground, 2)
-	assert.ElementsMatch(t, []float64{3, 4}, []float64{ground[0].Took, ground[1].Took})
-	assert.Equal(t, 2, ground[0].Touches)
+	assert.Equal(t, 2, ground.Nails)
+	assert.InDelta(t, 1.75, ground.Sum/ground.Weight, 1e-9, "3 and 4 mm in two touches each")
+	require.NoError(t, s.WithdrawSitting(ctx, d.ID, last, noon))
+	ground, err = s.Ground(ctx, band.ID.String(), 2)
+	require.NoError(t, err)
+	assert.InDelta(t, 1.25, ground.Sum/ground.Weight, 1e-9, "the last was taken back: 2 and 3 mm")
 }
 
 func TestALadderOpenedAgainIsTheSameLadder(t *testing.T) {

@@ -89,31 +89,29 @@ func (s *Store) ladders(ctx context.Context, and string, args ...any) (map[uuid.
 
 // AddLadder keeps a new ladder. One that is there already, by its id, changes nothing.
 func (s *Store) AddLadder(ctx context.Context, l Ladder, at time.Time) error {
-	_, err := s.db.NamedExecContext(ctx, `
+	return s.namedExec(ctx, `
 		INSERT INTO ladders (id, dog_id, kind, paw, started_on, begun_at)
 		VALUES (:id, :dog_id, :kind, :paw, :started_on, :begun_at) ON CONFLICT (id) DO NOTHING`,
 		ladderRow{l.ID, l.DogID, l.Kind, columnOf(l.Paw), dateColumn{l.Started}, instant(at)})
-	return err
 }
 
 // EndLadder ends a dog's ladder. Doing it twice changes nothing.
 func (s *Store) EndLadder(ctx context.Context, dogID, id uuid.UUID, at time.Time) error {
-	return mustTouch(s.db.ExecContext(ctx,
+	return mustTouch(s.exec(ctx,
 		`UPDATE ladders SET ended_at = COALESCE(ended_at, ?) WHERE id = ? AND dog_id = ?`, instant(at), id, dogID))
 }
 
 // AddTry keeps a try. One that is there already, by its id, changes nothing.
 func (s *Store) AddTry(ctx context.Context, ladderID uuid.UUID, t Try, at time.Time) error {
-	_, err := s.db.NamedExecContext(ctx, `
+	return s.namedExec(ctx, `
 		INSERT INTO tries (id, ladder_id, on_date, reaction, paw, note, recorded_at)
 		VALUES (:id, :ladder_id, :on_date, :reaction, :paw, :note, :recorded_at) ON CONFLICT (id) DO NOTHING`,
 		tryRow{t.ID, ladderID, dateColumn{t.On}, t.Reaction, columnOf(t.Paw), t.Note, instant(at)})
-	return err
 }
 
 // WithdrawTry makes a try count no more. Doing it twice changes nothing.
 func (s *Store) WithdrawTry(ctx context.Context, ladderID, id uuid.UUID, at time.Time) error {
-	return mustTouch(s.db.ExecContext(ctx,
+	return mustTouch(s.exec(ctx,
 		`UPDATE tries SET withdrawn_at = COALESCE(withdrawn_at, ?) WHERE id = ? AND ladder_id = ?`, instant(at), id, ladderID))
 }
 

@@ -74,5 +74,5 @@ func (s *Store) StartQuickPlan(ctx context.Context, d Dog, p QuickPlan, at time.
 
 // EndQuickPlan ends the dog's plan; its rhythm stays the dog's.
 func (s *Store) EndQuickPlan(ctx context.Context, dogID uuid.UUID, at time.Time) error {
-	return mustTouch(s.db.ExecContext(ctx, `UPDATE plans SET ended_at = ? WHERE dog_id = ? AND ended_at IS NULL`, instant(at), dogID))
+	return mustTouch(s.exec(ctx, `UPDATE plans SET ended_at = ? WHERE dog_id = ? AND ended_at IS NULL`, instant(at), dogID))
 }

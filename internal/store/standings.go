@@ -29,6 +29,7 @@ type Standing struct {
 	Standing due.Standing
 	Due      []byte    // the date and its reasons
 	DueOn    date.Date // zero when there is none
+	Why      string    // that date, in a sentence
 }
 
 type standingRow struct {
@@ -44,13 +45,14 @@ type standingRow struct {
 	Standing due.Standing `db:"standing"`
 	Due      *string      `db:"due"`
 	DueOn    *string      `db:"due_on"`
+	Why      string       `db:"due_why"`
 	At       string       `db:"at"`
 }
 
-const standingColumns = `dog_id, revision, fold, body, stamp, terms, foremost, turn_on, name_key, standing, due, due_on`
+const standingColumns = `dog_id, revision, fold, body, stamp, terms, foremost, turn_on, name_key, standing, due, due_on, due_why`
 
 func (r standingRow) standing() (Standing, error) {
-	s := Standing{DogID: r.DogID, Revision: r.Revision, Terms: orEmpty(r.Terms), Foremost: r.Foremost, NameKey: r.NameKey, Standing: r.Standing}
+	s := Standing{DogID: r.DogID, Revision: r.Revision, Terms: orEmpty(r.Terms), Foremost: r.Foremost, NameKey: r.NameKey, Standing: r.Standing, Why: r.Why}
 	if r.Feet != nil {
 		s.Fold, s.Feet, s.Stamp = *r.Fold, []byte(*r.Feet), orEmpty(r.Stamp)
 	}
@@ -152,7 +154,7 @@ func (s *Store) KeepStandings(ctx context.Context, all []Standing, at time.Time)
 				sequence = sequence + (due_on IS NOT :due_on AND due_on IS NOT NULL),
 				moved_at = CASE WHEN due_on IS NOT :due_on THEN :at ELSE moved_at END,
 				was_on = CASE WHEN rules <> :fold AND due_on IS NOT :due_on THEN due_on ELSE was_on END,
-				rules = :fold, due_on = :due_on
+				rules = :fold, due_on = :due_on, due_why = :due_why
 			WHERE dog_id = :dog_id AND revision = :revision`)
 		if err != nil {
 			return err
@@ -161,7 +163,7 @@ func (s *Store) KeepStandings(ctx context.Context, all []Standing, at time.Time)
 		for _, one := range all {
 			err := mustTouch(keep.ExecContext(ctx, standingRow{
 				DogID: one.DogID, Revision: one.Revision, Fold: &one.Fold, Terms: &one.Terms, Foremost: one.Foremost, Turn: one.Turn.String(),
-				NameKey: one.NameKey, Standing: one.Standing, Due: orNull(string(one.Due)), DueOn: orNull(one.DueOn.String()), At: instant(at)}))
+				NameKey: one.NameKey, Standing: one.Standing, Due: orNull(string(one.Due)), DueOn: orNull(one.DueOn.String()), Why: one.Why, At: instant(at)}))
 			if err == nil && one.Folded {
 				err = keepFeet(ctx, tx, one)
 			}
@@ -200,7 +202,7 @@ func (s *Store) MovedByRules(ctx context.Context) ([]Moved, error) {
 
 // SeenMoved forgets which dates a change of the rules moved.
 func (s *Store) SeenMoved(ctx context.Context) error {
-	_, err := s.db.ExecContext(ctx, `UPDATE standings SET was_on = NULL WHERE was_on IS NOT NULL`)
+	_, err := s.exec(ctx, `UPDATE standings SET was_on = NULL WHERE was_on IS NOT NULL`)
 	return err
 }
 
@@ -225,7 +227,7 @@ type Entry struct {
 	DogID    uuid.UUID
 	Name     string
 	On       date.Date
-	Due      []byte
+	Why      string
 	Sequence int // how often the date has moved
 	MovedAt  time.Time
 }
@@ -236,12 +238,12 @@ func (s *Store) Calendar(ctx context.Context) ([]Entry, error) {
 		DogID    uuid.UUID  `db:"dog_id"`
 		Name     string     `db:"name"`
 		On       dateColumn `db:"due_on"`
-		Due      string     `db:"due"`
+		Why      string     `db:"due_why"`
 		Sequence int        `db:"sequence"`
 		MovedAt  string     `db:"moved_at"`
 	}
 	err := s.rows(ctx, &rows, `
-		SELECT dog_id, name, due_on, due, sequence, moved_at FROM standings JOIN dogs ON id = dog_id
+		SELECT dog_id, name, due_on, due_why, sequence, moved_at FROM standings JOIN dogs ON id = dog_id
 		WHERE due_on IS NOT NULL ORDER BY due_on, name, dog_id`)
 	if err != nil {
 		return nil, err
@@ -252,7 +254,7 @@ func (s *Store) Calendar(ctx context.Context) ([]Entry, error) {
 		if err != nil {
 			return nil, err
 		}
-		entries[i] = Entry{r.DogID, r.Name, r.On.Date, []byte(r.Due), r.Sequence, moved}
+		entries[i] = Entry{r.DogID, r.Name, r.On.Date, r.Why, r.Sequence, moved}
 	}
 	return entries, nil
 }
@@ -267,9 +269,15 @@ func (s *Store) CalendarKey(ctx context.Context) (string, error) {
 	return key, err
 }
 
+// FirstCalendarKey gives the calendar its first address; one that another asked for at once stays.
+func (s *Store) FirstCalendarKey(ctx context.Context, key string) error {
+	_, err := s.exec(ctx, `UPDATE settings SET calendar_key = ? WHERE calendar_key = ''`, key)
+	return err
+}
+
 // SetCalendarKey gives the calendar another address: the old one is nobody's any more.
 func (s *Store) SetCalendarKey(ctx context.Context, key string) error {
-	return mustTouch(s.db.ExecContext(ctx, `UPDATE settings SET calendar_key = ?`, key))
+	return mustTouch(s.exec(ctx, `UPDATE settings SET calendar_key = ?`, key))
 }
 
 // listOf is ids as the JSON list that json_each reads.

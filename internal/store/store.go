@@ -40,7 +40,8 @@ type Store struct {
 	db   *sqlx.DB
 	file file
 
-	statements sync.Map // *sqlx.Stmt by their text: what every tap asks is worked out once
+	statements sync.Map      // *sqlx.Stmt by their text: what every tap asks is worked out once
+	writing    chan struct{} // holds the one who writes
 }
 
 // idleConnections are kept open for the next request: a new one reads the whole schema first.
@@ -118,7 +119,7 @@ func (how opening) prepared(ctx context.Context, path string) (*Store, error) {
 		return nil, fmt.Errorf("open %s: %w", path, err)
 	}
 	db.SetMaxIdleConns(idleConnections)
-	s := &Store{db: db, file: file{path: path}}
+	s := &Store{db: db, file: file{path: path}, writing: make(chan struct{}, 1)}
 	err = migrate(ctx, db.DB)
 	if err == nil {
 		err = s.payOwed(ctx, how.progress)
@@ -147,8 +148,15 @@ func (s *Store) Close() error {
 	return errors.Join(err, s.db.Close(), s.file.lock.Unlock())
 }
 
-// write runs do in one transaction: all of it is kept, or nothing. A file that is gone takes nothing.
+// write runs do in one transaction: all of it is kept, or nothing. A file that is gone takes nothing. One
+// writes at a time: who waits is woken when its turn comes, where SQLite would let it sleep and try again.
 func (s *Store) write(ctx context.Context, do func(*sqlx.Tx) error) error {
+	select {
+	case s.writing <- struct{}{}:
+		defer func() { <-s.writing }()
+	case <-ctx.Done():
+		return ctx.Err()
+	}
 	if s.file.was != nil { // while it is opened it is not looked at yet
 		if err := s.file.there(); err != nil {
 			return err
@@ -171,6 +179,23 @@ func (s *Store) transaction(ctx context.Context, options *sql.TxOptions, do func
 		return errors.Join(err, tx.Rollback())
 	}
 	return tx.Commit()
+}
+
+// exec writes with one statement.
+func (s *Store) exec(ctx context.Context, text string, args ...any) (done sql.Result, err error) {
+	err = s.write(ctx, func(tx *sqlx.Tx) error {
+		done, err = tx.ExecContext(ctx, text, args...)
+		return err
+	})
+	return done, err
+}
+
+// namedExec is the same with the values of a row, by their names.
+func (s *Store) namedExec(ctx context.Context, text string, row any) error {
+	return s.write(ctx, func(tx *sqlx.Tx) error {
+		_, err := tx.NamedExecContext(ctx, text, row)
+		return err
+	})
 }
 
 // mustTouch turns a change that met no row into ErrNotFound.

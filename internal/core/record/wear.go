@@ -2,6 +2,8 @@ package record
 
 import (
 	"fribbet/internal/core/kit"
+	"fribbet/internal/core/quick"
+	"math"
 )
 
 // Stints are what a sitting asked of each piece of kit that was named: its cuts, and of a timed sitting
@@ -33,4 +35,16 @@ func (s Sitting) Stints() []kit.Stint {
 		stints[i].Minutes, stints[i].Untimed = *s.Minutes*stints[i].Untimed/worked, 0
 	}
 	return stints
+}
+
+// Ground is what a sitting says of one touch of each piece of kit, by its id, where lengths were measured
+// before and after.
+func (s Sitting) Ground() map[string]quick.Ground {
+	ground := map[string]quick.Ground{}
+	for _, r := range s.Records {
+		if r.Item != "" && r.LengthBefore != nil && r.LengthAfter != nil {
+			ground[r.Item] = ground[r.Item].And(r.Removed(), math.Hypot(r.LengthBefore.SD, r.LengthAfter.SD), len(r.Cuts))
+		}
+	}
+	return ground
 }

@@ -125,7 +125,7 @@ func TestMoodsByPaw(t *testing.T) {
 	s := past(q, 9, temper.Pulling) // the tenth nail is pulled away: RF5
 	nine := 9.0
 	s.Minutes, s.Calm = &nine, &nine
-	m := Moods([]record.Sitting{s})[0]
+	m := *SummaryOf(s).Mood
 	assert.Equal(t, []PawMood{{nail.LF, 5, temper.Calm}, {nail.RF, 4, temper.Pulling}}, m.Paws, "the hind paws were not handled")
 	assert.Equal(t, &nine, m.Calm)
 }

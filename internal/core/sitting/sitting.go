@@ -9,7 +9,6 @@ import (
 	"fribbet/internal/core/kit"
 	"fribbet/internal/core/nail"
 	"fribbet/internal/core/outlook"
-	"fribbet/internal/core/record"
 	"fribbet/internal/core/temper"
 )
 
@@ -79,53 +78,4 @@ func (q Question) Pace(work kit.Work) temper.Pace {
 		}
 	}
 	return temper.LearnPace(q.Hand, work, timed)
-}
-
-// Mood is how a dog took one sitting.
-type Mood struct {
-	On      date.Date
-	Minutes *float64
-	Calm    *float64  // minutes before the first sign
-	Paws    []PawMood // those that were handled, by nail.Paw
-}
-
-// PawMood is how it took one paw.
-type PawMood struct {
-	Paw   nail.Paw
-	Nails int // that something came off
-	Worst temper.Reaction
-}
-
-// Moods are how the dog took its sittings, in their order.
-func Moods(sittings []record.Sitting) []Mood {
-	var moods []Mood
-	for _, s := range sittings {
-		o := outing(s)
-		if len(o.Touches) == 0 {
-			continue
-		}
-		m := Mood{On: o.On, Minutes: o.Minutes, Calm: o.Calm}
-		for _, paw := range nail.Paws() {
-			if p, handled := pawMood(paw, o.Touches); handled {
-				m.Paws = append(m.Paws, p)
-			}
-		}
-		moods = append(moods, m)
-	}
-	return moods
-}
-
-func pawMood(paw nail.Paw, touches []temper.Touch) (p PawMood, handled bool) {
-	p = PawMood{Paw: paw, Worst: temper.Calm}
-	for _, t := range touches {
-		if t.Paw != paw {
-			continue
-		}
-		handled = true
-		p.Worst = temper.Worst(p.Worst, t.Reaction)
-		if t.Cut {
-			p.Nails++
-		}
-	}
-	return p, handled
 }

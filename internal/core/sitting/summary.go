@@ -1,0 +1,69 @@
+package sitting
+
+import (
+	"fribbet/internal/core/date"
+	"fribbet/internal/core/nail"
+	"fribbet/internal/core/record"
+	"fribbet/internal/core/temper"
+)
+
+// Summary is what lists say of a sitting once it was told.
+type Summary struct {
+	On      date.Date
+	Nails   int         // that something came off
+	Most    float64     // off one nail, mm
+	Bled    []nail.Code `json:",omitempty"`
+	Worst   temper.Reaction
+	Note    string   `json:",omitempty"`
+	Minutes *float64 `json:",omitempty"`
+	Helper  bool     `json:",omitempty"`
+	Ticks   []string `json:",omitempty"`
+	Mood    *Mood    `json:",omitempty"` // none when no paw was handled
+}
+
+// SummaryOf sums a sitting up.
+func SummaryOf(s record.Sitting) Summary {
+	out := Summary{
+		On: s.On, Bled: s.Bled(), Worst: s.Worst(), Note: s.Note, Minutes: s.Minutes, Helper: s.Helper, Ticks: s.Ticks,
+	}
+	out.Nails, out.Most = s.Cut()
+	if o := outing(s); len(o.Touches) > 0 {
+		out.Mood = &Mood{On: o.On, Minutes: o.Minutes, Calm: o.Calm}
+		for _, paw := range nail.Paws() {
+			if p, handled := pawMood(paw, o.Touches); handled {
+				out.Mood.Paws = append(out.Mood.Paws, p)
+			}
+		}
+	}
+	return out
+}
+
+// Mood is how a dog took one sitting.
+type Mood struct {
+	On      date.Date
+	Minutes *float64  `json:",omitempty"`
+	Calm    *float64  `json:",omitempty"` // minutes before the first sign
+	Paws    []PawMood // those that were handled, by nail.Paw
+}
+
+// PawMood is how it took one paw.
+type PawMood struct {
+	Paw   nail.Paw
+	Nails int // that something came off
+	Worst temper.Reaction
+}
+
+func pawMood(paw nail.Paw, touches []temper.Touch) (p PawMood, handled bool) {
+	p = PawMood{Paw: paw, Worst: temper.Calm}
+	for _, t := range touches {
+		if t.Paw != paw {
+			continue
+		}
+		handled = true
+		p.Worst = temper.Worst(p.Worst, t.Reaction)
+		if t.Cut {
+			p.Nails++
+		}
+	}
+	return p, handled
+}
