@@ -8,6 +8,7 @@ import { Refusal, type Schemas } from '../api/client'
 import { useKit } from '../api/kit'
 import { useSettings } from '../api/queries'
 import { useBench, type Told } from '../local/bench'
+import { useGradually } from '../local/gradually'
 import { kept } from '../local/kept'
 import { act, isTyping, onKey } from '../local/keys'
 import { keeps } from '../local/outbox'
@@ -38,6 +39,7 @@ const { length } = useUnits()
 const { data: kit } = useKit()
 const settings = useSettings()
 const { bench, pending, telling, aside, unreckoned, refusal, unreachable, tell, settleAside, flush, forget } = useBench(props.dogId, props.sittingId)
+const beside = useGradually(computed(() => (bench.value ? ['hold', 'rank'] : [])), 0) // after what is to be done now
 
 const code = ref<string>()
 const nails = computed(() => bench.value?.nails ?? [])
@@ -254,8 +256,8 @@ onKey((event) => {
             <NumberTold :key="nail.code" :nail="nail" @seen="(landmark, mm, by) => about('landmark', { landmark, mm, by })" @measured="(measure, mm, by) => about('measured', { measure, mm, by })" />
           </details>
         </section>
-        <div class="side">
-          <RankPicture v-if="bench.rank_before" :rank="bench.rank_before" :size="narrow ? 'narrow' : 'medium'" stacked :selected="nail.code" :marks="marks" @select="code = $event" />
+        <div v-if="beside.length > 0" class="side">
+          <RankPicture v-if="bench.rank_before && beside.length > 1" :rank="bench.rank_before" :size="narrow ? 'narrow' : 'medium'" stacked :selected="nail.code" :marks="marks" @select="code = $event" />
           <p class="tally" aria-live="polite"><strong>{{ counts.done }}</strong> done · <strong>{{ counts.left }}</strong> to go today</p>
           <details v-if="hold" class="hold" :open="!narrow"><summary>How {{ paw }} is held</summary><HoldPicture :hold="hold" /><p class="small">{{ hold.hands }} {{ hold.limb }} {{ bench.support }} {{ hold.pull }}</p></details>
           <CautionList :cautions="bench.cautions" />
