@@ -1,9 +1,8 @@
 package round
 
 import (
-	"time"
-
 	"fmt"
+	"time"
 
 	"fribbet/internal/core/date"
 	"fribbet/internal/core/estimate"
@@ -37,15 +36,18 @@ const (
 
 // Dog is a dog as far as its visits go.
 type Dog struct {
-	ID      string
-	Name    string
-	Owner   string            // empty: none
-	Takes   estimate.Estimate // minutes at the table, with their range
-	Minutes int               // that a visit holds: four days in five it is done by then
-	Help    Help
-	Hard    bool // it must not be met tired
-	Window  Window
-	Suits   map[time.Weekday][]Stretch // the owner’s hours; nil: any
+	ID       string
+	Name     string
+	Owner    string            // empty: none
+	Takes    estimate.Estimate // minutes at the table, with their range
+	Minutes  int               // that a visit holds: four days in five it is done by then
+	Help     Help
+	Hard     bool // it must not be met tired
+	Nails    int  // to trim
+	Cuts     int
+	Grinding float64 // minutes
+	Window   Window
+	Suits    map[time.Weekday][]Stretch // the owner’s hours; nil: any
 }
 
 // Visit is a dog's place in the book.
@@ -80,17 +82,18 @@ func (w Week) Breaks(v Visit) string {
 		return fmt.Sprintf("it lies outside the hours, %s to %s", hours.From, hours.To)
 	case v.Dog.Help == Needed && !hours.Helped(takes):
 		return v.Dog.Name + " needs somebody to hold, and nobody is there then"
-	case !v.Dog.suits(v.On, takes):
+	case !suits(v.Dog.Suits, v.On, takes):
 		return "it lies outside the owner's hours"
 	}
 	return ""
 }
 
-func (d Dog) suits(day date.Date, s Stretch) bool {
-	if d.Suits == nil {
+// suits tells whether a stretch lies within an owner's hours; nil: any do.
+func suits(hours map[time.Weekday][]Stretch, day date.Date, s Stretch) bool {
+	if hours == nil {
 		return true
 	}
-	for _, free := range d.Suits[day.Weekday()] {
+	for _, free := range hours[day.Weekday()] {
 		if free.Holds(s) {
 			return true
 		}

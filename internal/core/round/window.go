@@ -15,21 +15,24 @@ const (
 	lateDay     = 1.0
 	touchingDay = 3.0
 	curlingDay  = 10.0
-	earlyDay    = 0.1 // a day before the date takes growth that might have stood
+	earlyDay    = 0.3 // a day before the date takes growth that might have stood
 )
 
 // Serves tells whether there is something to take on a day.
 func (w Window) Serves(day date.Date) bool { return !day.Before(w.Worth) }
 
-// Harm is what waiting until a day does to the dog, from its date on, in days of being merely late; before its
-// date, what coming early costs.
+// Harm is what coming on a day and not before does to the dog, in days of being merely late: what it has waited
+// till then, or what coming early costs.
 func (w Window) Harm(day date.Date) float64 {
-	if w.Due.IsZero() {
-		return 0
+	early := 0.0
+	if !w.Due.IsZero() {
+		early = earlyDay * float64(max(0, w.Due.Sub(day)))
 	}
-	if day.Before(w.Due) {
-		return earlyDay * float64(w.Due.Sub(day))
-	}
+	return early + w.Waits(day)
+}
+
+// Waits is what not coming before a day does to the dog; nothing as long as it is not due.
+func (w Window) Waits(day date.Date) float64 {
 	return lateDay*since(w.Due, day) + (touchingDay-lateDay)*since(w.Touches, day) + (curlingDay-lateDay)*since(w.Curls, day)
 }
 

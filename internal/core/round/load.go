@@ -1,0 +1,51 @@
+package round
+
+import "fmt"
+
+// Limits are what the user's hands take on a day; zero: no limit.
+type Limits struct {
+	Minutes int // at the table
+	Dogs    int
+	Hard    int
+}
+
+// Usual are limits as long as the user has set none (judgement).
+var Usual = Limits{Minutes: 6 * 60, Dogs: 12, Hard: 3}
+
+// Load is what a day asks of the hands and of the kit.
+type Load struct {
+	Minutes  float64 // at the table, in the middle
+	Dogs     int
+	Hard     int
+	Nails    int
+	Grinding float64 // minutes of charge, and of dust
+	Cuts     int
+	Over     []string // what is more than the limits, in words
+}
+
+// Load adds up a day's visits that take their place.
+func (l Limits) Load(visits []Visit) Load {
+	var sum Load
+	for _, v := range visits {
+		if !v.State.Takes() {
+			continue
+		}
+		sum.Dogs++
+		sum.Minutes += v.Dog.Takes.Value
+		sum.Nails += v.Dog.Nails
+		sum.Grinding += v.Dog.Grinding
+		sum.Cuts += v.Dog.Cuts
+		if v.Dog.Hard {
+			sum.Hard++
+		}
+	}
+	over := func(is, most int, what string) {
+		if most > 0 && is > most {
+			sum.Over = append(sum.Over, fmt.Sprintf("%d %s, %d are your limit", is, what, most))
+		}
+	}
+	over(int(sum.Minutes), l.Minutes, "minutes at the table")
+	over(sum.Dogs, l.Dogs, "dogs")
+	over(sum.Hard, l.Hard, "hard dogs")
+	return sum
+}
