@@ -10,6 +10,7 @@ import (
 	"github.com/google/uuid"
 
 	"fribbet/internal/core/bench"
+	"fribbet/internal/core/date"
 	"fribbet/internal/core/dog"
 	"fribbet/internal/core/fault"
 	"fribbet/internal/core/feet"
@@ -102,12 +103,19 @@ func (b *Book) todayOf(ctx context.Context, d store.Dog, k known, helper bool) (
 		return today{}, err
 	}
 	training := b.training(ladders)
+	q := question(d, k, b.Today(), training, settings, pieces)
+	q.Helper = helper
+	return today{q, d, k.feet, training}, nil
+}
+
+// question is what a plan of a dog is made from, for a day.
+func question(d store.Dog, k known, day date.Date, training ladder.Training, settings store.Settings, pieces []kit.Piece) sitting.Question {
 	terms := terms(settings, training, k.feet)
-	return today{sitting.Question{
-		Today: b.Today(), Dog: d.Dog, Feet: k.feet, Terms: terms, Nails: outlook.Plan(k.feet, b.Today(), terms), Past: k.past,
-		Hair: k.feet.Hair(), Hand: settings.Hand, Closed: settings.Holidays, Kit: pieces, LeftHanded: settings.LeftHanded, Helper: helper,
+	return sitting.Question{
+		Today: day, Dog: d.Dog, Feet: k.feet, Terms: terms, Nails: outlook.Plan(k.feet, day, terms), Past: k.past,
+		Hair: k.feet.Hair(), Hand: settings.Hand, Closed: settings.Holidays, Kit: pieces, LeftHanded: settings.LeftHanded,
 		Training: sitting.Training{Paws: training.Paws(), Grinder: training.WithGrinder()},
-	}, d, k.feet, training}, nil
+	}
 }
 
 // Record keeps a sitting that somebody told as a whole, who is named where there are several; one without a date was today. Sending the same again changes nothing;

@@ -154,7 +154,7 @@ func (s *Store) KeepStandings(ctx context.Context, all []Standing, at time.Time)
 				sequence = sequence + (due_on IS NOT :due_on AND due_on IS NOT NULL),
 				moved_at = CASE WHEN due_on IS NOT :due_on THEN :at ELSE moved_at END,
 				was_on = CASE WHEN rules <> :fold AND due_on IS NOT :due_on THEN due_on ELSE was_on END,
-				rules = :fold, due_on = :due_on, due_why = :due_why
+				rules = :fold, due_on = :due_on, due_why = :due_why, visit = NULL
 			WHERE dog_id = :dog_id AND revision = :revision`)
 		if err != nil {
 			return err

@@ -29,6 +29,7 @@ import (
 	"fribbet/internal/core/nail"
 	"fribbet/internal/core/quick"
 	"fribbet/internal/core/rhythm"
+	"fribbet/internal/core/round"
 	"fribbet/internal/core/sitting"
 	"fribbet/internal/core/temper"
 	"fribbet/internal/core/units"
@@ -59,6 +60,27 @@ func (e BenchAdviceAction) Valid() bool {
 	case BenchAdviceActionStop:
 		return true
 	case BenchAdviceActionTouch:
+		return true
+	default:
+		return false
+	}
+}
+
+// Defines values for CallRowReach.
+const (
+	CallRowReachHand CallRowReach = "hand"
+	CallRowReachMail CallRowReach = "mail"
+	CallRowReachText CallRowReach = "text"
+)
+
+// Valid indicates whether the value is a known member of the CallRowReach enum.
+func (e CallRowReach) Valid() bool {
+	switch e {
+	case CallRowReachHand:
+		return true
+	case CallRowReachMail:
+		return true
+	case CallRowReachText:
 		return true
 	default:
 		return false
@@ -218,6 +240,48 @@ func (e NailEventKind) Valid() bool {
 	}
 }
 
+// Defines values for OwnerInputReach.
+const (
+	OwnerInputReachHand OwnerInputReach = "hand"
+	OwnerInputReachMail OwnerInputReach = "mail"
+	OwnerInputReachText OwnerInputReach = "text"
+)
+
+// Valid indicates whether the value is a known member of the OwnerInputReach enum.
+func (e OwnerInputReach) Valid() bool {
+	switch e {
+	case OwnerInputReachHand:
+		return true
+	case OwnerInputReachMail:
+		return true
+	case OwnerInputReachText:
+		return true
+	default:
+		return false
+	}
+}
+
+// Defines values for OwnerRowReach.
+const (
+	OwnerRowReachHand OwnerRowReach = "hand"
+	OwnerRowReachMail OwnerRowReach = "mail"
+	OwnerRowReachText OwnerRowReach = "text"
+)
+
+// Valid indicates whether the value is a known member of the OwnerRowReach enum.
+func (e OwnerRowReach) Valid() bool {
+	switch e {
+	case OwnerRowReachHand:
+		return true
+	case OwnerRowReachMail:
+		return true
+	case OwnerRowReachText:
+		return true
+	default:
+		return false
+	}
+}
+
 // Defines values for QuickPlanTrack.
 const (
 	Behind  QuickPlanTrack = "behind"
@@ -341,6 +405,30 @@ func (e StandInMoveSends) Valid() bool {
 	case Nothing:
 		return true
 	case Unplug:
+		return true
+	default:
+		return false
+	}
+}
+
+// Defines values for VisitStanding.
+const (
+	VisitStandingNext   VisitStanding = "next"
+	VisitStandingOver   VisitStanding = "over"
+	VisitStandingToCome VisitStanding = "to_come"
+	VisitStandingWaits  VisitStanding = "waits"
+)
+
+// Valid indicates whether the value is a known member of the VisitStanding enum.
+func (e VisitStanding) Valid() bool {
+	switch e {
+	case VisitStandingNext:
+		return true
+	case VisitStandingOver:
+		return true
+	case VisitStandingToCome:
+		return true
+	case VisitStandingWaits:
 		return true
 	default:
 		return false
@@ -715,6 +803,27 @@ type CaliperReading struct {
 	Trouble *string  `json:"trouble,omitempty"`
 }
 
+// CallRow defines model for CallRow.
+type CallRow struct {
+	Address *string `json:"address,omitempty"`
+
+	// Dog A dog as far as its visits go
+	Dog    RoundDog      `json:"dog"`
+	Offers []Offer       `json:"offers"`
+	Reach  *CallRowReach `json:"reach,omitempty"`
+}
+
+// CallRowReach defines model for CallRow.Reach.
+type CallRowReach string
+
+// Calls defines model for Calls.
+type Calls struct {
+	Calls []CallRow `json:"calls"`
+	From  Date      `json:"from"`
+	Until Date      `json:"until"`
+	Waits []CallRow `json:"waits"`
+}
+
 // Caution defines model for Caution.
 type Caution struct {
 	// Kind veterinarian, not the user's work; nail, take care with a nail; handle, how the dog is held; prepare, before starting
@@ -776,6 +885,18 @@ type Choices struct {
 	WeightUnit      WeightUnit `json:"weight_unit"`
 	WorkingWeekdays Weekdays   `json:"working_weekdays"`
 }
+
+// ClockStretch From one time of a day to a later one
+type ClockStretch struct {
+	// From A time of day, minutes since midnight
+	From ClockTime `json:"from"`
+
+	// To A time of day, minutes since midnight
+	To ClockTime `json:"to"`
+}
+
+// ClockTime A time of day, minutes since midnight
+type ClockTime = round.Clock
 
 // Coat defines model for Coat.
 type Coat = dog.Coat
@@ -964,6 +1085,14 @@ type DogView struct {
 
 	// WhyNone why there is no next date; empty when there is one
 	WhyNone string `json:"why_none"`
+}
+
+// DogVisits defines model for DogVisits.
+type DogVisits struct {
+	// Dog A dog as far as its visits go
+	Dog    RoundDog `json:"dog"`
+	Offers []Offer  `json:"offers"`
+	Visits []Visit  `json:"visits"`
 }
 
 // DueList defines model for DueList.
@@ -1190,6 +1319,15 @@ type GapFeeler struct {
 // GapFeelerFeeler defines model for GapFeeler.Feeler.
 type GapFeelerFeeler string
 
+// GapFit defines model for GapFit.
+type GapFit struct {
+	// Dog A dog as far as its visits go
+	Dog RoundDog `json:"dog"`
+
+	// Start A time of day, minutes since midnight
+	Start ClockTime `json:"start"`
+}
+
 // Group defines model for Group.
 type Group = nail.Group
 
@@ -1290,6 +1428,9 @@ type Handling struct {
 	// Sore old or sore joints
 	Sore bool `json:"sore"`
 }
+
+// Help Whether somebody must be there to hold
+type Help = round.Help
 
 // Helping defines model for Helping.
 type Helping = dog.Helping
@@ -1836,6 +1977,22 @@ type Next struct {
 // Noise how a dog takes a grinder's sound
 type Noise = kit.Noise
 
+// NotNow defines model for NotNow.
+type NotNow struct {
+	Until Date `json:"until"`
+}
+
+// Offer A free place, and why it is good
+type Offer struct {
+	InDays  int      `json:"in_days"`
+	Minutes int      `json:"minutes"`
+	On      Date     `json:"on"`
+	Reasons []string `json:"reasons"`
+
+	// Start A time of day, minutes since midnight
+	Start ClockTime `json:"start"`
+}
+
 // Opening that the book is being opened, and how far that is
 type Opening struct {
 	// All of so many; 0 where there is nothing to count
@@ -1890,6 +2047,77 @@ type Outlook struct {
 
 	// WornOut bands or bits that this wears out; none where it is not ground
 	WornOut *float64 `json:"worn_out,omitempty"`
+}
+
+// OwnedDog defines model for OwnedDog.
+type OwnedDog struct {
+	DogId Id     `json:"dog_id"`
+	Name  string `json:"name"`
+}
+
+// OwnerInput defines model for OwnerInput.
+type OwnerInput struct {
+	// Address a telephone number or a mail address; empty by hand
+	Address   *string         `json:"address,omitempty"`
+	MayOffer  *bool           `json:"may_offer,omitempty"`
+	MayRemind *bool           `json:"may_remind,omitempty"`
+	Name      string          `json:"name"`
+	Note      *string         `json:"note,omitempty"`
+	Reach     OwnerInputReach `json:"reach"`
+
+	// Stopped it said stop: nothing is ever sent
+	Stopped *bool `json:"stopped,omitempty"`
+
+	// Suits the hours that suit; none: any
+	Suits []OwnerSuits `json:"suits,omitempty"`
+
+	// Version of the owner as it was read; none for a new one
+	Version *int `json:"version,omitempty"`
+}
+
+// OwnerInputReach defines model for OwnerInput.Reach.
+type OwnerInputReach string
+
+// OwnerOf defines model for OwnerOf.
+type OwnerOf struct {
+	OwnerId *Id `json:"owner_id,omitempty"`
+}
+
+// OwnerRow defines model for OwnerRow.
+type OwnerRow struct {
+	Address   string        `json:"address"`
+	Dogs      []OwnedDog    `json:"dogs"`
+	Id        Id            `json:"id"`
+	MayOffer  bool          `json:"may_offer"`
+	MayRemind bool          `json:"may_remind"`
+	Name      string        `json:"name"`
+	Note      string        `json:"note"`
+	Reach     OwnerRowReach `json:"reach"`
+	Stopped   bool          `json:"stopped"`
+	Suits     []OwnerSuits  `json:"suits"`
+	Version   int           `json:"version"`
+}
+
+// OwnerRowReach defines model for OwnerRow.Reach.
+type OwnerRowReach string
+
+// OwnerSuits defines model for OwnerSuits.
+type OwnerSuits struct {
+	Hours   []ClockStretch `json:"hours"`
+	Weekday Weekday        `json:"weekday"`
+}
+
+// OwnerView defines model for OwnerView.
+type OwnerView struct {
+	CalledOff int      `json:"called_off"`
+	Missed    int      `json:"missed"`
+	Owner     OwnerRow `json:"owner"`
+	Visits    []Visit  `json:"visits"`
+}
+
+// Owners defines model for Owners.
+type Owners struct {
+	Owners []OwnerRow `json:"owners"`
 }
 
 // Pace the whole nail in one press once it is done, or one question after the other
@@ -2317,6 +2545,83 @@ type Rhythms struct {
 // Role who uses the program; unset until the first start is done
 type Role string
 
+// RoundDay defines model for RoundDay.
+type RoundDay struct {
+	Gaps []RoundGap `json:"gaps"`
+
+	// Hours A day's work; closed where it takes no time
+	Hours *WorkingHours `json:"hours,omitempty"`
+	Load  RoundLoad     `json:"load"`
+
+	// Now A time of day, minutes since midnight
+	Now    ClockTime   `json:"now"`
+	On     Date        `json:"on"`
+	Open   bool        `json:"open"`
+	Today  Date        `json:"today"`
+	Visits []Visit     `json:"visits"`
+	Week   []RoundLoad `json:"week"`
+}
+
+// RoundDog A dog as far as its visits go
+type RoundDog struct {
+	Cautions []Caution `json:"cautions,omitempty"`
+	DogId    Id        `json:"dog_id"`
+	Due      *Date     `json:"due,omitempty"`
+
+	// Hard it must not be met tired
+	Hard bool `json:"hard"`
+
+	// Help Whether somebody must be there to hold
+	Help Help `json:"help"`
+
+	// Minutes that a visit holds: four days in five it is done by then
+	Minutes int `json:"minutes"`
+
+	// Nails to trim
+	Nails   int        `json:"nails"`
+	Name    string     `json:"name"`
+	Owner   *string    `json:"owner,omitempty"`
+	OwnerId *Id        `json:"owner_id,omitempty"`
+	Rank    *SmallRank `json:"rank,omitempty"`
+
+	// Reason why it is due
+	Reason *string `json:"reason,omitempty"`
+
+	// Takes Minutes with their middle 90 % and where they came from
+	Takes   Minutes `json:"takes"`
+	Touches *Date   `json:"touches,omitempty"`
+}
+
+// RoundGap What is free of a day, with the dogs that would gain most by it
+type RoundGap struct {
+	Fits []GapFit `json:"fits"`
+
+	// From A time of day, minutes since midnight
+	From ClockTime `json:"from"`
+
+	// To A time of day, minutes since midnight
+	To ClockTime `json:"to"`
+}
+
+// RoundLoad defines model for RoundLoad.
+type RoundLoad struct {
+	Bars            []ClockStretch `json:"bars,omitempty"`
+	Cuts            int            `json:"cuts"`
+	Dogs            int            `json:"dogs"`
+	GrindingMinutes float64        `json:"grinding_minutes"`
+	Hard            int            `json:"hard"`
+
+	// Hours A day's work; closed where it takes no time
+	Hours   *WorkingHours `json:"hours,omitempty"`
+	Minutes float64       `json:"minutes"`
+	Nails   int           `json:"nails"`
+	On      Date          `json:"on"`
+	Open    bool          `json:"open"`
+
+	// Over what is more than the hands take, in words
+	Over []string `json:"over"`
+}
+
 // Rule pad, it was seen to reach past its pad; rest, the last sitting did others and left it; floor, it touches; curl, a dewclaw curls; drift, from then on the quick would grow; rhythm, the longest interval is up; worth, only now is there anything to take
 type Rule = due.Rule
 
@@ -2663,6 +2968,65 @@ type TryInput struct {
 // VerdictKind what becomes of a nail today
 type VerdictKind = verdict.Kind
 
+// Visit defines model for Visit.
+type Visit struct {
+	// Breaks what it breaks where it stands; empty where nothing is
+	Breaks *string `json:"breaks,omitempty"`
+
+	// Dog A dog as far as its visits go
+	Dog RoundDog `json:"dog"`
+
+	// Ends with what is set up and cleared away
+	Ends int  `json:"ends"`
+	Id   Id   `json:"id"`
+	On   Date `json:"on"`
+
+	// Sequence how often it was changed
+	Sequence  int `json:"sequence"`
+	SittingId *Id `json:"sitting_id,omitempty"`
+
+	// Standing still to come, or it waits to be told what became of it
+	Standing VisitStanding `json:"standing"`
+
+	// Start A time of day, minutes since midnight
+	Start ClockTime `json:"start"`
+
+	// Starts when it will likely begin, with its range
+	Starts *struct {
+		High   int `json:"high"`
+		Likely int `json:"likely"`
+		Low    int `json:"low"`
+
+		// Waits its owner likely waits more than ten minutes
+		Waits bool `json:"waits"`
+	} `json:"starts,omitempty"`
+	State VisitState `json:"state"`
+}
+
+// VisitStanding still to come, or it waits to be told what became of it
+type VisitStanding string
+
+// VisitInput defines model for VisitInput.
+type VisitInput struct {
+	// Anyway it stands all the same, whatever hours it breaks
+	Anyway *bool `json:"anyway,omitempty"`
+	DogId  Id    `json:"dog_id"`
+
+	// Minutes none is what the dog takes
+	Minutes *int `json:"minutes,omitempty"`
+	On      Date `json:"on"`
+
+	// Sequence of the visit as it was read
+	Sequence *int `json:"sequence,omitempty"`
+
+	// Start A time of day, minutes since midnight
+	Start ClockTime  `json:"start"`
+	State VisitState `json:"state"`
+}
+
+// VisitState defines model for VisitState.
+type VisitState = round.State
+
 // Voice which of the two spoke; what the eye saw overrules the number
 type Voice = quick.Voice
 
@@ -2720,6 +3084,58 @@ type WhyRow struct {
 	// Rule pad, it was seen to reach past its pad; rest, the last sitting did others and left it; floor, it touches; curl, a dewclaw curls; drift, from then on the quick would grow; rhythm, the longest interval is up; worth, only now is there anything to take
 	Rule  Rule   `json:"rule"`
 	Words string `json:"words"`
+}
+
+// WorkingDay defines model for WorkingDay.
+type WorkingDay struct {
+	// Hours A day's work; closed where it takes no time
+	Hours   WorkingHours `json:"hours"`
+	Weekday Weekday      `json:"weekday"`
+}
+
+// WorkingException defines model for WorkingException.
+type WorkingException struct {
+	// Hours A day's work; closed where it takes no time
+	Hours WorkingHours `json:"hours"`
+	On    Date         `json:"on"`
+}
+
+// WorkingHours A day's work; closed where it takes no time
+type WorkingHours struct {
+	// Break From one time of a day to a later one
+	Break *ClockStretch `json:"break,omitempty"`
+
+	// From A time of day, minutes since midnight
+	From ClockTime `json:"from"`
+
+	// Helper when somebody is there to hold
+	Helper []ClockStretch `json:"helper,omitempty"`
+	Place  *string        `json:"place,omitempty"`
+
+	// To A time of day, minutes since midnight
+	To ClockTime `json:"to"`
+}
+
+// WorkingWeek defines model for WorkingWeek.
+type WorkingWeek struct {
+	// AroundMinutes to set up and clear away, at every dog
+	AroundMinutes int `json:"around_minutes"`
+
+	// Days those that are worked
+	Days []WorkingDay `json:"days"`
+
+	// Exceptions days that are otherwise
+	Exceptions []WorkingException `json:"exceptions,omitempty"`
+	MostDogs   *int               `json:"most_dogs,omitempty"`
+
+	// MostHard hard dogs a day
+	MostHard *int `json:"most_hard,omitempty"`
+
+	// MostMinutes at the table, a day; none is no limit
+	MostMinutes *int `json:"most_minutes,omitempty"`
+
+	// Version as it was read, 0 before the first was told
+	Version int `json:"version"`
 }
 
 // DogId defines model for DogId.
@@ -2781,6 +3197,16 @@ type GetDueParams struct {
 	Limit *int `form:"limit,omitempty" json:"limit,omitempty"`
 }
 
+// GetOwnersParams defines parameters for GetOwners.
+type GetOwnersParams struct {
+	Search *string `form:"search,omitempty" json:"search,omitempty"`
+}
+
+// GetCallsParams defines parameters for GetCalls.
+type GetCallsParams struct {
+	From *Date `form:"from,omitempty" json:"from,omitempty"`
+}
+
 // CalcCutsJSONRequestBody defines body for CalcCuts for application/json ContentType.
 type CalcCutsJSONRequestBody = CutsRequest
 
@@ -2820,6 +3246,12 @@ type StartLadderJSONRequestBody = LadderInput
 // RecordTryJSONRequestBody defines body for RecordTry for application/json ContentType.
 type RecordTryJSONRequestBody = TryInput
 
+// NotNowJSONRequestBody defines body for NotNow for application/json ContentType.
+type NotNowJSONRequestBody = NotNow
+
+// SetOwnerJSONRequestBody defines body for SetOwner for application/json ContentType.
+type SetOwnerJSONRequestBody = OwnerOf
+
 // StartQuickPlanJSONRequestBody defines body for StartQuickPlan for application/json ContentType.
 type StartQuickPlanJSONRequestBody = QuickPlanInput
 
@@ -2837,6 +3269,15 @@ type AddKitItemJSONRequestBody = KitItemInput
 
 // ChangeKitItemJSONRequestBody defines body for ChangeKitItem for application/json ContentType.
 type ChangeKitItemJSONRequestBody = KitItemInput
+
+// KeepOwnerJSONRequestBody defines body for KeepOwner for application/json ContentType.
+type KeepOwnerJSONRequestBody = OwnerInput
+
+// KeepVisitJSONRequestBody defines body for KeepVisit for application/json ContentType.
+type KeepVisitJSONRequestBody = VisitInput
+
+// ChangeWorkingWeekJSONRequestBody defines body for ChangeWorkingWeek for application/json ContentType.
+type ChangeWorkingWeekJSONRequestBody = WorkingWeek
 
 // PutSettingsJSONRequestBody defines body for PutSettings for application/json ContentType.
 type PutSettingsJSONRequestBody = Choices
@@ -2924,6 +3365,12 @@ type ServerInterface interface {
 	// GetAdvice Which tool for one nail, ranked, with what speaks for and against each
 	// (GET /api/dogs/{dog_id}/nails/{code}/advice)
 	GetAdvice(c *gin.Context, dogId DogId, code NailCode, params GetAdviceParams)
+	// NotNow Do not call for a dog before a day
+	// (PUT /api/dogs/{dog_id}/not-now)
+	NotNow(c *gin.Context, dogId DogId)
+	// SetOwner Give a dog an owner, or none
+	// (PUT /api/dogs/{dog_id}/owner)
+	SetOwner(c *gin.Context, dogId DogId)
 	// GetPlan Today's routine trim: what comes off each nail, which nails today and in what order, held how, with what
 	// (GET /api/dogs/{dog_id}/plan)
 	GetPlan(c *gin.Context, dogId DogId, params GetPlanParams)
@@ -2951,6 +3398,9 @@ type ServerInterface interface {
 	// TellEvents Add what happened to a sitting's log, in its order; the first event begins the sitting, and telling one twice changes nothing
 	// (POST /api/dogs/{dog_id}/sittings/{sitting_id}/events)
 	TellEvents(c *gin.Context, dogId DogId, sittingId Id)
+	// GetDogVisits A dog's owner, its visits, the latest first, and the best free places for its next
+	// (GET /api/dogs/{dog_id}/visits)
+	GetDogVisits(c *gin.Context, dogId DogId)
 	// GetDue Dogs by next date, late ones first
 	// (GET /api/due)
 	GetDue(c *gin.Context, params GetDueParams)
@@ -2990,6 +3440,33 @@ type ServerInterface interface {
 	// GetLadders Every dog that is on a ladder
 	// (GET /api/ladders)
 	GetLadders(c *gin.Context)
+	// GetOwners Owners by name
+	// (GET /api/owners)
+	GetOwners(c *gin.Context, params GetOwnersParams)
+	// RemoveOwner Take an owner out of the book; its dogs stay, without one
+	// (DELETE /api/owners/{owner_id})
+	RemoveOwner(c *gin.Context, ownerId Id)
+	// GetOwner An owner with its dogs, their visits, and what came of them
+	// (GET /api/owners/{owner_id})
+	GetOwner(c *gin.Context, ownerId Id)
+	// KeepOwner Add an owner under a new id, or change one; refused with 409 when another change came first
+	// (PUT /api/owners/{owner_id})
+	KeepOwner(c *gin.Context, ownerId Id)
+	// GetCalls Whom to call for seven days, in order, with places for each; and who waits for a later week
+	// (GET /api/round/calls)
+	GetCalls(c *gin.Context, params GetCallsParams)
+	// GetRoundDay A day of the round as it stands, with the seven days' load that it lies in
+	// (GET /api/round/days/{on})
+	GetRoundDay(c *gin.Context, on Date)
+	// KeepVisit Give a dog a place, move its visit, or say what became of it; what the place breaks is refused by name
+	// (PUT /api/round/visits/{visit_id})
+	KeepVisit(c *gin.Context, visitId Id)
+	// GetWorkingWeek When there is work, and how much of it the hands take
+	// (GET /api/round/week)
+	GetWorkingWeek(c *gin.Context)
+	// ChangeWorkingWeek Change it; refused with 409 when another change came first
+	// (PUT /api/round/week)
+	ChangeWorkingWeek(c *gin.Context)
 	// GetSettings The user's choices, and what follows from them
 	// (GET /api/settings)
 	GetSettings(c *gin.Context)
@@ -3612,6 +4089,56 @@ func (siw *ServerInterfaceWrapper) GetAdvice(c *gin.Context) {
 	siw.Handler.GetAdvice(c, dogId, code, params)
 }
 
+// NotNow operation middleware
+func (siw *ServerInterfaceWrapper) NotNow(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "dog_id" -------------
+	var dogId DogId
+
+	err = runtime.BindStyledParameterWithOptions("simple", "dog_id", c.Param("dog_id"), &dogId, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "uuid", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter dog_id: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.NotNow(c, dogId)
+}
+
+// SetOwner operation middleware
+func (siw *ServerInterfaceWrapper) SetOwner(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "dog_id" -------------
+	var dogId DogId
+
+	err = runtime.BindStyledParameterWithOptions("simple", "dog_id", c.Param("dog_id"), &dogId, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "uuid", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter dog_id: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.SetOwner(c, dogId)
+}
+
 // GetPlan operation middleware
 func (siw *ServerInterfaceWrapper) GetPlan(c *gin.Context) {
 
@@ -3903,6 +4430,31 @@ func (siw *ServerInterfaceWrapper) TellEvents(c *gin.Context) {
 	siw.Handler.TellEvents(c, dogId, sittingId)
 }
 
+// GetDogVisits operation middleware
+func (siw *ServerInterfaceWrapper) GetDogVisits(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "dog_id" -------------
+	var dogId DogId
+
+	err = runtime.BindStyledParameterWithOptions("simple", "dog_id", c.Param("dog_id"), &dogId, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "uuid", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter dog_id: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.GetDogVisits(c, dogId)
+}
+
 // GetDue operation middleware
 func (siw *ServerInterfaceWrapper) GetDue(c *gin.Context) {
 
@@ -4182,6 +4734,211 @@ func (siw *ServerInterfaceWrapper) GetLadders(c *gin.Context) {
 	siw.Handler.GetLadders(c)
 }
 
+// GetOwners operation middleware
+func (siw *ServerInterfaceWrapper) GetOwners(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// Parameter object where we will unmarshal all parameters from the context
+	var params GetOwnersParams
+
+	// ------------- Optional query parameter "search" -------------
+
+	err = runtime.BindQueryParameterWithOptions("form", true, false, "search", c.Request.URL.Query(), &params.Search, runtime.BindQueryParameterOptions{Type: "string", Format: ""})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter search: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.GetOwners(c, params)
+}
+
+// RemoveOwner operation middleware
+func (siw *ServerInterfaceWrapper) RemoveOwner(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "owner_id" -------------
+	var ownerId Id
+
+	err = runtime.BindStyledParameterWithOptions("simple", "owner_id", c.Param("owner_id"), &ownerId, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "uuid", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter owner_id: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.RemoveOwner(c, ownerId)
+}
+
+// GetOwner operation middleware
+func (siw *ServerInterfaceWrapper) GetOwner(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "owner_id" -------------
+	var ownerId Id
+
+	err = runtime.BindStyledParameterWithOptions("simple", "owner_id", c.Param("owner_id"), &ownerId, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "uuid", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter owner_id: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.GetOwner(c, ownerId)
+}
+
+// KeepOwner operation middleware
+func (siw *ServerInterfaceWrapper) KeepOwner(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "owner_id" -------------
+	var ownerId Id
+
+	err = runtime.BindStyledParameterWithOptions("simple", "owner_id", c.Param("owner_id"), &ownerId, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "uuid", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter owner_id: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.KeepOwner(c, ownerId)
+}
+
+// GetCalls operation middleware
+func (siw *ServerInterfaceWrapper) GetCalls(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// Parameter object where we will unmarshal all parameters from the context
+	var params GetCallsParams
+
+	// ------------- Optional query parameter "from" -------------
+
+	err = runtime.BindQueryParameterWithOptions("form", true, false, "from", c.Request.URL.Query(), &params.From, runtime.BindQueryParameterOptions{Type: "string", Format: "date"})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter from: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.GetCalls(c, params)
+}
+
+// GetRoundDay operation middleware
+func (siw *ServerInterfaceWrapper) GetRoundDay(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "on" -------------
+	var on Date
+
+	err = runtime.BindStyledParameterWithOptions("simple", "on", c.Param("on"), &on, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "date", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter on: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.GetRoundDay(c, on)
+}
+
+// KeepVisit operation middleware
+func (siw *ServerInterfaceWrapper) KeepVisit(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "visit_id" -------------
+	var visitId Id
+
+	err = runtime.BindStyledParameterWithOptions("simple", "visit_id", c.Param("visit_id"), &visitId, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "uuid", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter visit_id: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.KeepVisit(c, visitId)
+}
+
+// GetWorkingWeek operation middleware
+func (siw *ServerInterfaceWrapper) GetWorkingWeek(c *gin.Context) {
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.GetWorkingWeek(c)
+}
+
+// ChangeWorkingWeek operation middleware
+func (siw *ServerInterfaceWrapper) ChangeWorkingWeek(c *gin.Context) {
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.ChangeWorkingWeek(c)
+}
+
 // GetSettings operation middleware
 func (siw *ServerInterfaceWrapper) GetSettings(c *gin.Context) {
 
@@ -4312,6 +5069,18 @@ func RegisterHandlersWithOptions(router gin.IRouter, si ServerInterface, options
 	router.POST(options.BaseURL+"/api/calc/growth", wrapper.CalcGrowth)
 	router.POST(options.BaseURL+"/api/calc/rhythm", wrapper.CalcRhythm)
 	router.POST(options.BaseURL+"/api/calc/due", wrapper.CalcDue)
+	router.GET(options.BaseURL+"/api/round/week", wrapper.GetWorkingWeek)
+	router.PUT(options.BaseURL+"/api/round/week", wrapper.ChangeWorkingWeek)
+	router.GET(options.BaseURL+"/api/round/days/:on", wrapper.GetRoundDay)
+	router.GET(options.BaseURL+"/api/round/calls", wrapper.GetCalls)
+	router.PUT(options.BaseURL+"/api/round/visits/:visit_id", wrapper.KeepVisit)
+	router.GET(options.BaseURL+"/api/dogs/:dog_id/visits", wrapper.GetDogVisits)
+	router.PUT(options.BaseURL+"/api/dogs/:dog_id/not-now", wrapper.NotNow)
+	router.PUT(options.BaseURL+"/api/dogs/:dog_id/owner", wrapper.SetOwner)
+	router.GET(options.BaseURL+"/api/owners", wrapper.GetOwners)
+	router.DELETE(options.BaseURL+"/api/owners/:owner_id", wrapper.RemoveOwner)
+	router.GET(options.BaseURL+"/api/owners/:owner_id", wrapper.GetOwner)
+	router.PUT(options.BaseURL+"/api/owners/:owner_id", wrapper.KeepOwner)
 }
 
 type BackupsJSONResponse Backups
@@ -4329,6 +5098,8 @@ type KitJSONResponse Kit
 type ProblemApplicationProblemPlusJSONResponse Problem
 
 type SettingsJSONResponse Settings
+
+type WorkingWeekJSONResponse WorkingWeek
 
 type ListBackupsRequestObject struct {
 }
@@ -5408,6 +6179,74 @@ func (response GetAdvicedefaultApplicationProblemPlusJSONResponse) VisitGetAdvic
 	return err
 }
 
+type NotNowRequestObject struct {
+	DogId DogId `json:"dog_id"`
+	Body  *NotNowJSONRequestBody
+}
+
+type NotNowResponseObject interface {
+	VisitNotNowResponse(w http.ResponseWriter) error
+}
+
+type NotNow204Response struct {
+}
+
+func (response NotNow204Response) VisitNotNowResponse(w http.ResponseWriter) error {
+	w.WriteHeader(204)
+	return nil
+}
+
+type NotNowdefaultApplicationProblemPlusJSONResponse struct {
+	Body       Problem
+	StatusCode int
+}
+
+func (response NotNowdefaultApplicationProblemPlusJSONResponse) VisitNotNowResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response.Body); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/problem+json")
+	w.WriteHeader(response.StatusCode)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type SetOwnerRequestObject struct {
+	DogId DogId `json:"dog_id"`
+	Body  *SetOwnerJSONRequestBody
+}
+
+type SetOwnerResponseObject interface {
+	VisitSetOwnerResponse(w http.ResponseWriter) error
+}
+
+type SetOwner204Response struct {
+}
+
+func (response SetOwner204Response) VisitSetOwnerResponse(w http.ResponseWriter) error {
+	w.WriteHeader(204)
+	return nil
+}
+
+type SetOwnerdefaultApplicationProblemPlusJSONResponse struct {
+	Body       Problem
+	StatusCode int
+}
+
+func (response SetOwnerdefaultApplicationProblemPlusJSONResponse) VisitSetOwnerResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response.Body); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/problem+json")
+	w.WriteHeader(response.StatusCode)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
 type GetPlanRequestObject struct {
 	DogId  DogId `json:"dog_id"`
 	Params GetPlanParams
@@ -5786,6 +6625,45 @@ type TellEventsdefaultApplicationProblemPlusJSONResponse struct {
 }
 
 func (response TellEventsdefaultApplicationProblemPlusJSONResponse) VisitTellEventsResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response.Body); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/problem+json")
+	w.WriteHeader(response.StatusCode)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type GetDogVisitsRequestObject struct {
+	DogId DogId `json:"dog_id"`
+}
+
+type GetDogVisitsResponseObject interface {
+	VisitGetDogVisitsResponse(w http.ResponseWriter) error
+}
+
+type GetDogVisits200JSONResponse DogVisits
+
+func (response GetDogVisits200JSONResponse) VisitGetDogVisitsResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/json")
+	w.WriteHeader(200)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type GetDogVisitsdefaultApplicationProblemPlusJSONResponse struct {
+	Body       Problem
+	StatusCode int
+}
+
+func (response GetDogVisitsdefaultApplicationProblemPlusJSONResponse) VisitGetDogVisitsResponse(w http.ResponseWriter) error {
 
 	var buf bytes.Buffer
 	if err := json.NewEncoder(&buf).Encode(response.Body); err != nil {
@@ -6295,6 +7173,352 @@ func (response GetLaddersdefaultApplicationProblemPlusJSONResponse) VisitGetLadd
 	return err
 }
 
+type GetOwnersRequestObject struct {
+	Params GetOwnersParams
+}
+
+type GetOwnersResponseObject interface {
+	VisitGetOwnersResponse(w http.ResponseWriter) error
+}
+
+type GetOwners200JSONResponse Owners
+
+func (response GetOwners200JSONResponse) VisitGetOwnersResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/json")
+	w.WriteHeader(200)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type GetOwnersdefaultApplicationProblemPlusJSONResponse struct {
+	Body       Problem
+	StatusCode int
+}
+
+func (response GetOwnersdefaultApplicationProblemPlusJSONResponse) VisitGetOwnersResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response.Body); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/problem+json")
+	w.WriteHeader(response.StatusCode)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type RemoveOwnerRequestObject struct {
+	OwnerId Id `json:"owner_id"`
+}
+
+type RemoveOwnerResponseObject interface {
+	VisitRemoveOwnerResponse(w http.ResponseWriter) error
+}
+
+type RemoveOwner204Response struct {
+}
+
+func (response RemoveOwner204Response) VisitRemoveOwnerResponse(w http.ResponseWriter) error {
+	w.WriteHeader(204)
+	return nil
+}
+
+type RemoveOwnerdefaultApplicationProblemPlusJSONResponse struct {
+	Body       Problem
+	StatusCode int
+}
+
+func (response RemoveOwnerdefaultApplicationProblemPlusJSONResponse) VisitRemoveOwnerResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response.Body); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/problem+json")
+	w.WriteHeader(response.StatusCode)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type GetOwnerRequestObject struct {
+	OwnerId Id `json:"owner_id"`
+}
+
+type GetOwnerResponseObject interface {
+	VisitGetOwnerResponse(w http.ResponseWriter) error
+}
+
+type GetOwner200JSONResponse OwnerView
+
+func (response GetOwner200JSONResponse) VisitGetOwnerResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/json")
+	w.WriteHeader(200)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type GetOwnerdefaultApplicationProblemPlusJSONResponse struct {
+	Body       Problem
+	StatusCode int
+}
+
+func (response GetOwnerdefaultApplicationProblemPlusJSONResponse) VisitGetOwnerResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response.Body); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/problem+json")
+	w.WriteHeader(response.StatusCode)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type KeepOwnerRequestObject struct {
+	OwnerId Id `json:"owner_id"`
+	Body    *KeepOwnerJSONRequestBody
+}
+
+type KeepOwnerResponseObject interface {
+	VisitKeepOwnerResponse(w http.ResponseWriter) error
+}
+
+type KeepOwner200JSONResponse OwnerView
+
+func (response KeepOwner200JSONResponse) VisitKeepOwnerResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/json")
+	w.WriteHeader(200)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type KeepOwnerdefaultApplicationProblemPlusJSONResponse struct {
+	Body       Problem
+	StatusCode int
+}
+
+func (response KeepOwnerdefaultApplicationProblemPlusJSONResponse) VisitKeepOwnerResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response.Body); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/problem+json")
+	w.WriteHeader(response.StatusCode)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type GetCallsRequestObject struct {
+	Params GetCallsParams
+}
+
+type GetCallsResponseObject interface {
+	VisitGetCallsResponse(w http.ResponseWriter) error
+}
+
+type GetCalls200JSONResponse Calls
+
+func (response GetCalls200JSONResponse) VisitGetCallsResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/json")
+	w.WriteHeader(200)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type GetCallsdefaultApplicationProblemPlusJSONResponse struct {
+	Body       Problem
+	StatusCode int
+}
+
+func (response GetCallsdefaultApplicationProblemPlusJSONResponse) VisitGetCallsResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response.Body); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/problem+json")
+	w.WriteHeader(response.StatusCode)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type GetRoundDayRequestObject struct {
+	On Date `json:"on"`
+}
+
+type GetRoundDayResponseObject interface {
+	VisitGetRoundDayResponse(w http.ResponseWriter) error
+}
+
+type GetRoundDay200JSONResponse RoundDay
+
+func (response GetRoundDay200JSONResponse) VisitGetRoundDayResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/json")
+	w.WriteHeader(200)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type GetRoundDaydefaultApplicationProblemPlusJSONResponse struct {
+	Body       Problem
+	StatusCode int
+}
+
+func (response GetRoundDaydefaultApplicationProblemPlusJSONResponse) VisitGetRoundDayResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response.Body); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/problem+json")
+	w.WriteHeader(response.StatusCode)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type KeepVisitRequestObject struct {
+	VisitId Id `json:"visit_id"`
+	Body    *KeepVisitJSONRequestBody
+}
+
+type KeepVisitResponseObject interface {
+	VisitKeepVisitResponse(w http.ResponseWriter) error
+}
+
+type KeepVisit200JSONResponse Visit
+
+func (response KeepVisit200JSONResponse) VisitKeepVisitResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/json")
+	w.WriteHeader(200)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type KeepVisitdefaultApplicationProblemPlusJSONResponse struct {
+	Body       Problem
+	StatusCode int
+}
+
+func (response KeepVisitdefaultApplicationProblemPlusJSONResponse) VisitKeepVisitResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response.Body); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/problem+json")
+	w.WriteHeader(response.StatusCode)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type GetWorkingWeekRequestObject struct {
+}
+
+type GetWorkingWeekResponseObject interface {
+	VisitGetWorkingWeekResponse(w http.ResponseWriter) error
+}
+
+type GetWorkingWeek200JSONResponse struct{ WorkingWeekJSONResponse }
+
+func (response GetWorkingWeek200JSONResponse) VisitGetWorkingWeekResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/json")
+	w.WriteHeader(200)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type GetWorkingWeekdefaultApplicationProblemPlusJSONResponse struct {
+	Body       Problem
+	StatusCode int
+}
+
+func (response GetWorkingWeekdefaultApplicationProblemPlusJSONResponse) VisitGetWorkingWeekResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response.Body); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/problem+json")
+	w.WriteHeader(response.StatusCode)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type ChangeWorkingWeekRequestObject struct {
+	Body *ChangeWorkingWeekJSONRequestBody
+}
+
+type ChangeWorkingWeekResponseObject interface {
+	VisitChangeWorkingWeekResponse(w http.ResponseWriter) error
+}
+
+type ChangeWorkingWeek200JSONResponse struct{ WorkingWeekJSONResponse }
+
+func (response ChangeWorkingWeek200JSONResponse) VisitChangeWorkingWeekResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/json")
+	w.WriteHeader(200)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type ChangeWorkingWeekdefaultApplicationProblemPlusJSONResponse struct {
+	Body       Problem
+	StatusCode int
+}
+
+func (response ChangeWorkingWeekdefaultApplicationProblemPlusJSONResponse) VisitChangeWorkingWeekResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response.Body); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/problem+json")
+	w.WriteHeader(response.StatusCode)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
 type GetSettingsRequestObject struct {
 }
 
@@ -6500,6 +7724,12 @@ type StrictServerInterface interface {
 	// GetAdvice Which tool for one nail, ranked, with what speaks for and against each
 	// (GET /api/dogs/{dog_id}/nails/{code}/advice)
 	GetAdvice(ctx context.Context, request GetAdviceRequestObject) (GetAdviceResponseObject, error)
+	// NotNow Do not call for a dog before a day
+	// (PUT /api/dogs/{dog_id}/not-now)
+	NotNow(ctx context.Context, request NotNowRequestObject) (NotNowResponseObject, error)
+	// SetOwner Give a dog an owner, or none
+	// (PUT /api/dogs/{dog_id}/owner)
+	SetOwner(ctx context.Context, request SetOwnerRequestObject) (SetOwnerResponseObject, error)
 	// GetPlan Today's routine trim: what comes off each nail, which nails today and in what order, held how, with what
 	// (GET /api/dogs/{dog_id}/plan)
 	GetPlan(ctx context.Context, request GetPlanRequestObject) (GetPlanResponseObject, error)
@@ -6527,6 +7757,9 @@ type StrictServerInterface interface {
 	// TellEvents Add what happened to a sitting's log, in its order; the first event begins the sitting, and telling one twice changes nothing
 	// (POST /api/dogs/{dog_id}/sittings/{sitting_id}/events)
 	TellEvents(ctx context.Context, request TellEventsRequestObject) (TellEventsResponseObject, error)
+	// GetDogVisits A dog's owner, its visits, the latest first, and the best free places for its next
+	// (GET /api/dogs/{dog_id}/visits)
+	GetDogVisits(ctx context.Context, request GetDogVisitsRequestObject) (GetDogVisitsResponseObject, error)
 	// GetDue Dogs by next date, late ones first
 	// (GET /api/due)
 	GetDue(ctx context.Context, request GetDueRequestObject) (GetDueResponseObject, error)
@@ -6566,6 +7799,33 @@ type StrictServerInterface interface {
 	// GetLadders Every dog that is on a ladder
 	// (GET /api/ladders)
 	GetLadders(ctx context.Context, request GetLaddersRequestObject) (GetLaddersResponseObject, error)
+	// GetOwners Owners by name
+	// (GET /api/owners)
+	GetOwners(ctx context.Context, request GetOwnersRequestObject) (GetOwnersResponseObject, error)
+	// RemoveOwner Take an owner out of the book; its dogs stay, without one
+	// (DELETE /api/owners/{owner_id})
+	RemoveOwner(ctx context.Context, request RemoveOwnerRequestObject) (RemoveOwnerResponseObject, error)
+	// GetOwner An owner with its dogs, their visits, and what came of them
+	// (GET /api/owners/{owner_id})
+	GetOwner(ctx context.Context, request GetOwnerRequestObject) (GetOwnerResponseObject, error)
+	// KeepOwner Add an owner under a new id, or change one; refused with 409 when another change came first
+	// (PUT /api/owners/{owner_id})
+	KeepOwner(ctx context.Context, request KeepOwnerRequestObject) (KeepOwnerResponseObject, error)
+	// GetCalls Whom to call for seven days, in order, with places for each; and who waits for a later week
+	// (GET /api/round/calls)
+	GetCalls(ctx context.Context, request GetCallsRequestObject) (GetCallsResponseObject, error)
+	// GetRoundDay A day of the round as it stands, with the seven days' load that it lies in
+	// (GET /api/round/days/{on})
+	GetRoundDay(ctx context.Context, request GetRoundDayRequestObject) (GetRoundDayResponseObject, error)
+	// KeepVisit Give a dog a place, move its visit, or say what became of it; what the place breaks is refused by name
+	// (PUT /api/round/visits/{visit_id})
+	KeepVisit(ctx context.Context, request KeepVisitRequestObject) (KeepVisitResponseObject, error)
+	// GetWorkingWeek When there is work, and how much of it the hands take
+	// (GET /api/round/week)
+	GetWorkingWeek(ctx context.Context, request GetWorkingWeekRequestObject) (GetWorkingWeekResponseObject, error)
+	// ChangeWorkingWeek Change it; refused with 409 when another change came first
+	// (PUT /api/round/week)
+	ChangeWorkingWeek(ctx context.Context, request ChangeWorkingWeekRequestObject) (ChangeWorkingWeekResponseObject, error)
 	// GetSettings The user's choices, and what follows from them
 	// (GET /api/settings)
 	GetSettings(ctx context.Context, request GetSettingsRequestObject) (GetSettingsResponseObject, error)
@@ -7551,6 +8811,94 @@ func (sh *strictHandler) GetAdvice(ctx *gin.Context, dogId DogId, code NailCode,
 	}
 }
 
+// NotNow operation middleware
+func (sh *strictHandler) NotNow(ctx *gin.Context, dogId DogId) {
+	var request NotNowRequestObject
+
+	request.DogId = dogId
+
+	var body NotNowJSONRequestBody
+	var err error
+	// A request validator built on kin-openapi's openapi3filter with
+	// KeepValidatedValue leaves the value it validated on the body. Bind
+	// that value, matching member names exactly, so the handler receives
+	// what was validated instead of a second, case-insensitive decode.
+	if vb, ok := ctx.Request.Body.(interface{ ValidatedValue() any }); !ok || runtime.BindJSONValue(vb.ValidatedValue(), &body) != nil {
+		err = ctx.ShouldBindJSON(&body)
+	} else if binding.Validator != nil {
+		// ShouldBindJSON runs the struct validator after decoding; keep that.
+		err = binding.Validator.ValidateStruct(&body)
+	}
+	if err != nil {
+		sh.options.RequestErrorHandlerFunc(ctx, err)
+		return
+	}
+	request.Body = &body
+
+	handler := func(ctx *gin.Context, request interface{}) (interface{}, error) {
+		return sh.ssi.NotNow(ctx, request.(NotNowRequestObject))
+	}
+	for _, middleware := range sh.middlewares {
+		handler = middleware(handler, "NotNow")
+	}
+
+	response, err := handler(ctx, request)
+
+	if err != nil {
+		sh.options.HandlerErrorFunc(ctx, err)
+	} else if validResponse, ok := response.(NotNowResponseObject); ok {
+		if err := validResponse.VisitNotNowResponse(ctx.Writer); err != nil {
+			sh.options.ResponseErrorHandlerFunc(ctx, err)
+		}
+	} else if response != nil {
+		sh.options.ResponseErrorHandlerFunc(ctx, fmt.Errorf("unexpected response type: %T", response))
+	}
+}
+
+// SetOwner operation middleware
+func (sh *strictHandler) SetOwner(ctx *gin.Context, dogId DogId) {
+	var request SetOwnerRequestObject
+
+	request.DogId = dogId
+
+	var body SetOwnerJSONRequestBody
+	var err error
+	// A request validator built on kin-openapi's openapi3filter with
+	// KeepValidatedValue leaves the value it validated on the body. Bind
+	// that value, matching member names exactly, so the handler receives
+	// what was validated instead of a second, case-insensitive decode.
+	if vb, ok := ctx.Request.Body.(interface{ ValidatedValue() any }); !ok || runtime.BindJSONValue(vb.ValidatedValue(), &body) != nil {
+		err = ctx.ShouldBindJSON(&body)
+	} else if binding.Validator != nil {
+		// ShouldBindJSON runs the struct validator after decoding; keep that.
+		err = binding.Validator.ValidateStruct(&body)
+	}
+	if err != nil {
+		sh.options.RequestErrorHandlerFunc(ctx, err)
+		return
+	}
+	request.Body = &body
+
+	handler := func(ctx *gin.Context, request interface{}) (interface{}, error) {
+		return sh.ssi.SetOwner(ctx, request.(SetOwnerRequestObject))
+	}
+	for _, middleware := range sh.middlewares {
+		handler = middleware(handler, "SetOwner")
+	}
+
+	response, err := handler(ctx, request)
+
+	if err != nil {
+		sh.options.HandlerErrorFunc(ctx, err)
+	} else if validResponse, ok := response.(SetOwnerResponseObject); ok {
+		if err := validResponse.VisitSetOwnerResponse(ctx.Writer); err != nil {
+			sh.options.ResponseErrorHandlerFunc(ctx, err)
+		}
+	} else if response != nil {
+		sh.options.ResponseErrorHandlerFunc(ctx, fmt.Errorf("unexpected response type: %T", response))
+	}
+}
+
 // GetPlan operation middleware
 func (sh *strictHandler) GetPlan(ctx *gin.Context, dogId DogId, params GetPlanParams) {
 	var request GetPlanRequestObject
@@ -7838,6 +9186,32 @@ func (sh *strictHandler) TellEvents(ctx *gin.Context, dogId DogId, sittingId Id)
 		sh.options.HandlerErrorFunc(ctx, err)
 	} else if validResponse, ok := response.(TellEventsResponseObject); ok {
 		if err := validResponse.VisitTellEventsResponse(ctx.Writer); err != nil {
+			sh.options.ResponseErrorHandlerFunc(ctx, err)
+		}
+	} else if response != nil {
+		sh.options.ResponseErrorHandlerFunc(ctx, fmt.Errorf("unexpected response type: %T", response))
+	}
+}
+
+// GetDogVisits operation middleware
+func (sh *strictHandler) GetDogVisits(ctx *gin.Context, dogId DogId) {
+	var request GetDogVisitsRequestObject
+
+	request.DogId = dogId
+
+	handler := func(ctx *gin.Context, request interface{}) (interface{}, error) {
+		return sh.ssi.GetDogVisits(ctx, request.(GetDogVisitsRequestObject))
+	}
+	for _, middleware := range sh.middlewares {
+		handler = middleware(handler, "GetDogVisits")
+	}
+
+	response, err := handler(ctx, request)
+
+	if err != nil {
+		sh.options.HandlerErrorFunc(ctx, err)
+	} else if validResponse, ok := response.(GetDogVisitsResponseObject); ok {
+		if err := validResponse.VisitGetDogVisitsResponse(ctx.Writer); err != nil {
 			sh.options.ResponseErrorHandlerFunc(ctx, err)
 		}
 	} else if response != nil {
@@ -8225,6 +9599,290 @@ func (sh *strictHandler) GetLadders(ctx *gin.Context) {
 	}
 }
 
+// GetOwners operation middleware
+func (sh *strictHandler) GetOwners(ctx *gin.Context, params GetOwnersParams) {
+	var request GetOwnersRequestObject
+
+	request.Params = params
+
+	handler := func(ctx *gin.Context, request interface{}) (interface{}, error) {
+		return sh.ssi.GetOwners(ctx, request.(GetOwnersRequestObject))
+	}
+	for _, middleware := range sh.middlewares {
+		handler = middleware(handler, "GetOwners")
+	}
+
+	response, err := handler(ctx, request)
+
+	if err != nil {
+		sh.options.HandlerErrorFunc(ctx, err)
+	} else if validResponse, ok := response.(GetOwnersResponseObject); ok {
+		if err := validResponse.VisitGetOwnersResponse(ctx.Writer); err != nil {
+			sh.options.ResponseErrorHandlerFunc(ctx, err)
+		}
+	} else if response != nil {
+		sh.options.ResponseErrorHandlerFunc(ctx, fmt.Errorf("unexpected response type: %T", response))
+	}
+}
+
+// RemoveOwner operation middleware
+func (sh *strictHandler) RemoveOwner(ctx *gin.Context, ownerId Id) {
+	var request RemoveOwnerRequestObject
+
+	request.OwnerId = ownerId
+
+	handler := func(ctx *gin.Context, request interface{}) (interface{}, error) {
+		return sh.ssi.RemoveOwner(ctx, request.(RemoveOwnerRequestObject))
+	}
+	for _, middleware := range sh.middlewares {
+		handler = middleware(handler, "RemoveOwner")
+	}
+
+	response, err := handler(ctx, request)
+
+	if err != nil {
+		sh.options.HandlerErrorFunc(ctx, err)
+	} else if validResponse, ok := response.(RemoveOwnerResponseObject); ok {
+		if err := validResponse.VisitRemoveOwnerResponse(ctx.Writer); err != nil {
+			sh.options.ResponseErrorHandlerFunc(ctx, err)
+		}
+	} else if response != nil {
+		sh.options.ResponseErrorHandlerFunc(ctx, fmt.Errorf("unexpected response type: %T", response))
+	}
+}
+
+// GetOwner operation middleware
+func (sh *strictHandler) GetOwner(ctx *gin.Context, ownerId Id) {
+	var request GetOwnerRequestObject
+
+	request.OwnerId = ownerId
+
+	handler := func(ctx *gin.Context, request interface{}) (interface{}, error) {
+		return sh.ssi.GetOwner(ctx, request.(GetOwnerRequestObject))
+	}
+	for _, middleware := range sh.middlewares {
+		handler = middleware(handler, "GetOwner")
+	}
+
+	response, err := handler(ctx, request)
+
+	if err != nil {
+		sh.options.HandlerErrorFunc(ctx, err)
+	} else if validResponse, ok := response.(GetOwnerResponseObject); ok {
+		if err := validResponse.VisitGetOwnerResponse(ctx.Writer); err != nil {
+			sh.options.ResponseErrorHandlerFunc(ctx, err)
+		}
+	} else if response != nil {
+		sh.options.ResponseErrorHandlerFunc(ctx, fmt.Errorf("unexpected response type: %T", response))
+	}
+}
+
+// KeepOwner operation middleware
+func (sh *strictHandler) KeepOwner(ctx *gin.Context, ownerId Id) {
+	var request KeepOwnerRequestObject
+
+	request.OwnerId = ownerId
+
+	var body KeepOwnerJSONRequestBody
+	var err error
+	// A request validator built on kin-openapi's openapi3filter with
+	// KeepValidatedValue leaves the value it validated on the body. Bind
+	// that value, matching member names exactly, so the handler receives
+	// what was validated instead of a second, case-insensitive decode.
+	if vb, ok := ctx.Request.Body.(interface{ ValidatedValue() any }); !ok || runtime.BindJSONValue(vb.ValidatedValue(), &body) != nil {
+		err = ctx.ShouldBindJSON(&body)
+	} else if binding.Validator != nil {
+		// ShouldBindJSON runs the struct validator after decoding; keep that.
+		err = binding.Validator.ValidateStruct(&body)
+	}
+	if err != nil {
+		sh.options.RequestErrorHandlerFunc(ctx, err)
+		return
+	}
+	request.Body = &body
+
+	handler := func(ctx *gin.Context, request interface{}) (interface{}, error) {
+		return sh.ssi.KeepOwner(ctx, request.(KeepOwnerRequestObject))
+	}
+	for _, middleware := range sh.middlewares {
+		handler = middleware(handler, "KeepOwner")
+	}
+
+	response, err := handler(ctx, request)
+
+	if err != nil {
+		sh.options.HandlerErrorFunc(ctx, err)
+	} else if validResponse, ok := response.(KeepOwnerResponseObject); ok {
+		if err := validResponse.VisitKeepOwnerResponse(ctx.Writer); err != nil {
+			sh.options.ResponseErrorHandlerFunc(ctx, err)
+		}
+	} else if response != nil {
+		sh.options.ResponseErrorHandlerFunc(ctx, fmt.Errorf("unexpected response type: %T", response))
+	}
+}
+
+// GetCalls operation middleware
+func (sh *strictHandler) GetCalls(ctx *gin.Context, params GetCallsParams) {
+	var request GetCallsRequestObject
+
+	request.Params = params
+
+	handler := func(ctx *gin.Context, request interface{}) (interface{}, error) {
+		return sh.ssi.GetCalls(ctx, request.(GetCallsRequestObject))
+	}
+	for _, middleware := range sh.middlewares {
+		handler = middleware(handler, "GetCalls")
+	}
+
+	response, err := handler(ctx, request)
+
+	if err != nil {
+		sh.options.HandlerErrorFunc(ctx, err)
+	} else if validResponse, ok := response.(GetCallsResponseObject); ok {
+		if err := validResponse.VisitGetCallsResponse(ctx.Writer); err != nil {
+			sh.options.ResponseErrorHandlerFunc(ctx, err)
+		}
+	} else if response != nil {
+		sh.options.ResponseErrorHandlerFunc(ctx, fmt.Errorf("unexpected response type: %T", response))
+	}
+}
+
+// GetRoundDay operation middleware
+func (sh *strictHandler) GetRoundDay(ctx *gin.Context, on Date) {
+	var request GetRoundDayRequestObject
+
+	request.On = on
+
+	handler := func(ctx *gin.Context, request interface{}) (interface{}, error) {
+		return sh.ssi.GetRoundDay(ctx, request.(GetRoundDayRequestObject))
+	}
+	for _, middleware := range sh.middlewares {
+		handler = middleware(handler, "GetRoundDay")
+	}
+
+	response, err := handler(ctx, request)
+
+	if err != nil {
+		sh.options.HandlerErrorFunc(ctx, err)
+	} else if validResponse, ok := response.(GetRoundDayResponseObject); ok {
+		if err := validResponse.VisitGetRoundDayResponse(ctx.Writer); err != nil {
+			sh.options.ResponseErrorHandlerFunc(ctx, err)
+		}
+	} else if response != nil {
+		sh.options.ResponseErrorHandlerFunc(ctx, fmt.Errorf("unexpected response type: %T", response))
+	}
+}
+
+// KeepVisit operation middleware
+func (sh *strictHandler) KeepVisit(ctx *gin.Context, visitId Id) {
+	var request KeepVisitRequestObject
+
+	request.VisitId = visitId
+
+	var body KeepVisitJSONRequestBody
+	var err error
+	// A request validator built on kin-openapi's openapi3filter with
+	// KeepValidatedValue leaves the value it validated on the body. Bind
+	// that value, matching member names exactly, so the handler receives
+	// what was validated instead of a second, case-insensitive decode.
+	if vb, ok := ctx.Request.Body.(interface{ ValidatedValue() any }); !ok || runtime.BindJSONValue(vb.ValidatedValue(), &body) != nil {
+		err = ctx.ShouldBindJSON(&body)
+	} else if binding.Validator != nil {
+		// ShouldBindJSON runs the struct validator after decoding; keep that.
+		err = binding.Validator.ValidateStruct(&body)
+	}
+	if err != nil {
+		sh.options.RequestErrorHandlerFunc(ctx, err)
+		return
+	}
+	request.Body = &body
+
+	handler := func(ctx *gin.Context, request interface{}) (interface{}, error) {
+		return sh.ssi.KeepVisit(ctx, request.(KeepVisitRequestObject))
+	}
+	for _, middleware := range sh.middlewares {
+		handler = middleware(handler, "KeepVisit")
+	}
+
+	response, err := handler(ctx, request)
+
+	if err != nil {
+		sh.options.HandlerErrorFunc(ctx, err)
+	} else if validResponse, ok := response.(KeepVisitResponseObject); ok {
+		if err := validResponse.VisitKeepVisitResponse(ctx.Writer); err != nil {
+			sh.options.ResponseErrorHandlerFunc(ctx, err)
+		}
+	} else if response != nil {
+		sh.options.ResponseErrorHandlerFunc(ctx, fmt.Errorf("unexpected response type: %T", response))
+	}
+}
+
+// GetWorkingWeek operation middleware
+func (sh *strictHandler) GetWorkingWeek(ctx *gin.Context) {
+	var request GetWorkingWeekRequestObject
+
+	handler := func(ctx *gin.Context, request interface{}) (interface{}, error) {
+		return sh.ssi.GetWorkingWeek(ctx, request.(GetWorkingWeekRequestObject))
+	}
+	for _, middleware := range sh.middlewares {
+		handler = middleware(handler, "GetWorkingWeek")
+	}
+
+	response, err := handler(ctx, request)
+
+	if err != nil {
+		sh.options.HandlerErrorFunc(ctx, err)
+	} else if validResponse, ok := response.(GetWorkingWeekResponseObject); ok {
+		if err := validResponse.VisitGetWorkingWeekResponse(ctx.Writer); err != nil {
+			sh.options.ResponseErrorHandlerFunc(ctx, err)
+		}
+	} else if response != nil {
+		sh.options.ResponseErrorHandlerFunc(ctx, fmt.Errorf("unexpected response type: %T", response))
+	}
+}
+
+// ChangeWorkingWeek operation middleware
+func (sh *strictHandler) ChangeWorkingWeek(ctx *gin.Context) {
+	var request ChangeWorkingWeekRequestObject
+
+	var body ChangeWorkingWeekJSONRequestBody
+	var err error
+	// A request validator built on kin-openapi's openapi3filter with
+	// KeepValidatedValue leaves the value it validated on the body. Bind
+	// that value, matching member names exactly, so the handler receives
+	// what was validated instead of a second, case-insensitive decode.
+	if vb, ok := ctx.Request.Body.(interface{ ValidatedValue() any }); !ok || runtime.BindJSONValue(vb.ValidatedValue(), &body) != nil {
+		err = ctx.ShouldBindJSON(&body)
+	} else if binding.Validator != nil {
+		// ShouldBindJSON runs the struct validator after decoding; keep that.
+		err = binding.Validator.ValidateStruct(&body)
+	}
+	if err != nil {
+		sh.options.RequestErrorHandlerFunc(ctx, err)
+		return
+	}
+	request.Body = &body
+
+	handler := func(ctx *gin.Context, request interface{}) (interface{}, error) {
+		return sh.ssi.ChangeWorkingWeek(ctx, request.(ChangeWorkingWeekRequestObject))
+	}
+	for _, middleware := range sh.middlewares {
+		handler = middleware(handler, "ChangeWorkingWeek")
+	}
+
+	response, err := handler(ctx, request)
+
+	if err != nil {
+		sh.options.HandlerErrorFunc(ctx, err)
+	} else if validResponse, ok := response.(ChangeWorkingWeekResponseObject); ok {
+		if err := validResponse.VisitChangeWorkingWeekResponse(ctx.Writer); err != nil {
+			sh.options.ResponseErrorHandlerFunc(ctx, err)
+		}
+	} else if response != nil {
+		sh.options.ResponseErrorHandlerFunc(ctx, fmt.Errorf("unexpected response type: %T", response))
+	}
+}
+
 // GetSettings operation middleware
 func (sh *strictHandler) GetSettings(ctx *gin.Context) {
 	var request GetSettingsRequestObject
@@ -8322,339 +9980,378 @@ func (sh *strictHandler) ReadCalendar(ctx *gin.Context, calendarKey string) {
 // const string: with thousands of chunks the chained `+` fold is several
 // times slower for the Go compiler than parsing a slice literal.
 var swaggerSpec = []string{
-	"5L1ds9s2sjb6V1A655T31GFsJ5PsfcbrKnGScSrOxNv2nlzMSakgEZIQUQAHAJespPzf30J3AwRFQKK0",
-	"tJKZ971JbIsfINBo9MfTT/82W+pdq5VQzs5e/DZrueE74YSBv32t19/V/g9SzV7MWu42s2qm+E7MXsxq",
-	"vZ7LelbNjPhnJ42oZy+c6UQ1s8uN2HF/1/9txGr2YvZ/Pevf8Qx/tc++q2cfP1az75zYFV8hndjd4B2v",
-	"eV0LU3xLAz8/+D0f/d221coKmLuv+HLbtfDHpVZOKOf/yNu2kUvupFbPfrFa+X+b9pLwPHhTLezSyNY/",
-	"ZvZi9n4j2AJ/ZgthZS2Y8/+k9Xb2sZp9JdRyc7txwNMKo7DSOanWjFsmHbOOq9oypfd+GC95I1TNzc1G",
-	"Eh9YGMySfn9iGa9rI6z1w/har1Egbrc0ySMLQ6n1+ollKGnWz47biAPOT5ieV7qz4mZDwqeVRiPu5VJY",
-	"JhXIyQavrWbfS3ezAfhnFV6/lS4rIG+MXjRid2IILV7x/142lPDczHB+2nDHpGV7o9W6YosDW0nR1Ow/",
-	"3n77kv3l8y/+609+YO8ESPXtBCY+sLSN+t+DDoKXf7nEi36bCdXtZi/+MVt2blbNnO6WXqNZp9vZz9XM",
-	"HVqv2awzUq1n1ezDJ2v9Cf3jPzu53D6lJyU/fSJ3rTYODwG3mb2YrYxcLIR7JpUTRvHm2VIb8Qzuh4F9",
-	"WXsxghuMboVxUtAU1eLcDPyNy+alv+5jNdPw6XDrcCoWwjq2ksa6O+Y22gpmukbUTHeONdz6L/dHhD33",
-	"svdaNz/iQz/GyeHG8IP/e9uZVtuzI35Dl6GiD8fEP/Br+6f0n9Ovg178IpbOv+tLux1/pt+DWgn2z05Y",
-	"/0/Mealc6p2wTIkPjmnFOFNcNi+YdJYtdaM7U7H9RhjU9LAmTKjaVszxrWCc2UbeC7iIO7hGqJrZjd7b",
-	"ipnOP3Al1VoYZnSnaib9ZEahghfMqlnDVb3jZutFC543q2YrvvRfaXdau805YVv4w+Kp/+orJG1BJ01F",
-	"Z+lY0hYHh39YabPjzpsMyv3n57M4KP/AtTB+6ne8FnPuBlfX3IlPnNyJ2fFnfAzmwW/jH4xoG74U9Xgl",
-	"JSoTP+WcGWGdNoLFy+M7Flo3gquRKMEb+5FW9H3JG3MylRgaR7PT/zAcphL7uLOm7iFagsz+UXK9cXNn",
-	"dLdoxPhl+80B5M9vWAbXPrFsz73Wd8x/6h0Tu9YdvDgrfyjsuc0uh7+1OYxf4LeOtPAoJvhygy/JzHY1",
-	"g1nMb8BaGrF02hz8qbjfyOUGz2hussIx7XODCCz5TjCn/SdvpFoff3EtvRXgxu85kg8cfj8V/TCOV6GK",
-	"i5+XGDMe+I9KgI5hegUfYLjaVswIXnv94ye55v6VD9P1pFrOWXZ4lb++M42fin4fJsu55u25J31jndxx",
-	"B+9eG92dveGvcNHHatYItXabS56vhJvvdvO9ENtkvKrbLVADaTVfNVqb/MeADp83Wq3nu11eRq0Xo710",
-	"IJrMttwIRtq90Xuv4XsR6l+LD849Ez8xLDge7MUH2I027pqhbeR6A6ePXsHxZbhai9x7bH1y+uyGt2dl",
-	"7R1c5K/2Q7hk9azzf5ggyu8c3eE0rmd2UtZG792GNWLlWKecbPxGBztN2Dum/H4K21+Je2FYrYXNzYrT",
-	"bfYFtWhx7dAk4I41Ugm2EF4UwgZ+YpnTLfySfbaRux0eZCf9m/DBnVHzWqwzOhhFyMmWBrDRRv6qlePN",
-	"+L15Awp3Z1iHqjdCcN3jRCQCPRLN410Ud3GQh+EmHYhc8nnJVu01UFaRBs/6SCnyZjffSdWRdXJs1a40",
-	"2W1wAjMr16ryu8WvJJwb5EbbF4yzhRF8y+JN3KXSo/RC1wd/eAiy4UZrvORdNK8nnfQv8YbcUe+dH750",
-	"cyuWWtU2rwr85HvzwqEZtDZS1cJ4X+9ge1O2Yr909VrsvC+VG7XWftbLb9roPbyJHsf8DZbxlROGcRYc",
-	"otFzKWo1IaDjzeEa98ZYWYv7EDAbj2rHFZgNwb1u9DprkG5E04rCYbDRTT3p2xeNELVUa5wEadnGu68k",
-	"LVwdQDwarbdZ3eJfY/O7Wdf88MSylnuHgb5EG7+QtNf3GvyCSSL1Sjd1Tp5CgG/ScoDHd+bK19y6b/za",
-	"hBvmfmtkvxA2mrf9B9aYA58KzVOVtfy8Rs8IPs2XXwaLok97c8MtWzbaggMwabZSe+l4xvzb5xgCmKKx",
-	"d1LVORvVH82a+V/7Q9tp3cSQEFeD4Y7t32MnwH93eVoeKkCgaP28wLtpoZj2q2VnL1TXNLkhFfy3IBKj",
-	"H6bPa8utFQX9hx8ZvYheA661sORuo9IKkrfSxu9V/B5Yh6nz8oZb+5M2tc0GNoRu8y6KZk43/sDozxIj",
-	"mFbNAQz9VhirVbBIpgtBa7i0oiRvGAYFZ2cvmia3t7zJMgcdDvG1pvlxNXvxj9NT8Jar7ezjz1XJKMUj",
-	"Qbr4fFSOD36BP6xxt4dw7l4YcYcWn+5cEHOu7B5WldGhAeYPr+e1OZzZmvSEFV/6xVkK2prSgILaC+dE",
-	"nWgvf+S44Fpnp1fsRF16qXW6tZg3aLSuX2AYwz+t4RJibhXThonGCvxJWqYE9y5u/l17brK6hzavlwVp",
-	"GV6XRkeSZ0i7nTdyJ3MK1w/BC+uyc2zHvZ69z3sVaEtNPmYosDV6oT8Jg01DobO9UA439PT9us9tHNuK",
-	"81b4O7gIPRXj8PppkSwIC59zhVT9Rks8OP31LXndw0nwomi9qRp0mz8oouhwB6cdHXxOM24na/hv+TJ7",
-	"4MGzy6YQ7u5oEEkcQWc73jQHGFgr6hes4agEvMRxdi+cMFJxI7l6kjWMbNeGEGVmq3h/7cC88QRvk4ot",
-	"9W4H4fSxjvTafEJ8Gq/tlpuss7cP0g6XBMWw8B/UH9gQ+rVn/a1kQ1R9Fpdij/ARaPhGC5U+gg5OEqfB",
-	"7owGcTAE4lkQlU7iiJBZMnYnxmb/kSV8LA6JqCazF4/nYOD26xn1Umodxj2fKGay8+IhWvT++iTIOI0D",
-	"wXuI+PnNUGu0tfDsH0XS+Ci3E0PuwZvB7ZRP8nysZgux5JRDHP223HBVCn3CMentFTAkMg9edvnAD4kh",
-	"fCYO9i5JSgSPxE8k5SH88aQ7cFByu04cSsaDP4asEIrVYilrYSuIHnNG9+ZivVsyfU9tvL8LU8ul+95f",
-	"Gozr3IdiPMvRqbcQjRT3ovaLuhCMBGX0NY3cimy8GmZtV1FYCFZArhUmZ/KpC21dWS2A7bHUEGHOjcPv",
-	"08L5ebR66E3mFSJckB3EBuJNcrkdBMxjdMOfzQsB20B5u25grB+/IKfhHfPfX/knWNCBfOdVvZ/DO8bB",
-	"uSUjT/DU6U8mkB6eHT6kDOKaoDqVBq34gXmcyrSXvhA8G1vISYBtcJodKeItakEeUrG0zfq5GAw8XYNe",
-	"JKKY9dLbKwLcUSQBUQcUVdnLzo1jWSvKmEw5u2Wd1T0465nAZofBszNZMTie4LvwjuL4wT8cfQCPCvqs",
-	"g0m6/CNo2rMWy5cW0DUhApPNBlJmh9GROdZSYGvnY0CPn1px04OCUUAyJlqtlSiEyep1Lk0astOYF9Or",
-	"FbNeqTOwYQoTBZZnQY1Jx5YcFWjFVkbvmOUrSLjRvD/IAl1psyzFAbdK71XmvNA7gee+P7jA14ZAfR/G",
-	"lTYEebNfGxPvZ+NddF1yTyFHY4RgkEC0NBan2XKjtRUwZTRxFMWvgms3ThKf0XH9OKYLV/oV44CXWru8",
-	"UTwKpBMY5niA7QQV9oYWv224UqI+edp6l89Jfy6ALeOt7osmyIje1jsZeAjXoeuu7+O4xqfnVnpHJy+k",
-	"k1Jh7/xFbyE1d1UyzO80gldM2WTkmeUNUlSKuX3hN1U5B4lKRa9YI9cbx9ZGHPIZtZofJhw8lJjqE1GU",
-	"mcL7U9EcyA1p1sGaBUXff3hycEQV068jKdVEVoIG7DNZdLClGy4oJJL5fr769RmAelKVEbR19ng1gm+/",
-	"uRcq7+eEjA/Ad+55g5ZyI5w3lAictDZ6PzCn0IkGXAHGGYfH9kauN5CYy++pRu9P/KrIEph6dFrdmfM6",
-	"4h1e9bGald58JEB4WTrYKv2u+F4acH7mpVp/xZcZC/4nOvrA6wdfxEi0i3HKLWCCGWKRNge32Y0m2V9Q",
-	"2E6k6nDxyNHbCa6Y0wC38Q6t4Xt4Rz7RpsTUaPpa82a+5m1Ju3kvPmthBZOcgk+1psjng9MskJLPW3Ra",
-	"oPm/Fo6yRTBV0vaTPNZb9NM5hY9XDUN8UybQOpHDeUkXrQw7OULZcPXOifas9xK/Nox1uI5hUFUUsjCr",
-	"/XrmBD5FiQ+FFbGCY/QXWVPC3KeRgBKEirtN6b2yFeat4HlR+1EJDOCHzbDEG7wLSqgr5h2sNYrHBhX7",
-	"8AtKjlCPJRsPPjPQLhgPw6dPCXjQzSHgUcrakWaRlvGF7twRXiX8cwjj32LDYewpOwMZlzkEGfGun8uz",
-	"9H02/5nGfzGS5L+ks8I8sZCWvCOIAmBpl9yINHJ3B8HWRlRsQ0gbSmVsRFPfsdYIf0BXwdaH7YHSEAJ7",
-	"6fuD8q9m+FQQGnjCOWxtrddP08+8AmHrF89P8cuNWG6/Uy0GAHhdS/9U3rxJBGzFGytGB4g3DLL7xfq9",
-	"zhtSz+E6pg1b8aaBP65WWV25bPzhld3pnG24qVmA5mRwE1yanKPg9oLSTi1PA1zJrZNhCHLXFhGJiLSY",
-	"7PdQgc6Of/gOr//88/HWmJ6VtnvRNPnVoF8qVku73HCzFn4pOFvwmtndIB17Mg5Di0Mznbyyn5iql4ow",
-	"IdkdutFyGUI0kwVuqYsOgFxulbDg3XLmr0OjAA4GSNJythKiiVG9iMrzPvpOcNsZkQVQClXPW8iNXZBD",
-	"AwTFOVgMRzW80Y2s+SEj8zVhpjDdRok1r6Emn+fvWpTMXsY+e/68gCvxYy75ZMvOQQotYjkgz004kcxG",
-	"QN+oU/I8Zgcu/R+FKfodN+vCEidReA7RV9YIfo91TCuj+6O5iGQ1ujlrlL7113ysZvfCWDpns1mPUKMz",
-	"SP8DXvoFM2LVWUHYms+f/yVii+gqNBRqZqVaiju4zJ+nkoL5BPeHnAlgQ9HOlPnswF4A9HvKVP8El4ap",
-	"9nIk1Rq8kSB+p++m60amoIZzK13z4bDSZc28N6seNAYTYjJsg/k772tOOhk1OLvXH4kxmhpG0KngXNfk",
-	"PVOdwU5+GPjN2TH5c/DpyxBKuHhYYCPguLos8hDTZIIbr+daKZbC74btsK4H4xIBmQoJ3Y08P59b6Z7S",
-	"e68Y+hYqAavZy869pVTUkU6P6cVi7uoMgjgkTuDyrDR1zr4VUGB1qYXDrZhztW5EQD6PXV3Rxgjl6McT",
-	"bu0gtDn6daAILwD1c7NkGWD/E1uqDzC8lp0tRhbTxN/YdeFDCGv/y17ajagTr/7oSOFboSqvO1ujV7IR",
-	"FMaQUOoHx40lf57VooXyAZVFOB/JQhqUO1q79FOTVQtfEddqgDBPFVc/F2UZs12TyaLZ5UbrZrpl+A6u",
-	"z+ZbjtEc9OTciL6mIO4AJTQ7ozu5E0+/xusuV55giPo3i3xpqD/HSmVzoQwSD3i7fZiZXkR/ttxP3UWV",
-	"gFYIddEN+43Owy47SzKegvbIrLNc1mfjFylWx78l/Z5+oBVOdFYmYGWu8fWKM0pfe3rgyZizw5K2bXgG",
-	"LfHK+9gacnuMMyinqwn2ccd2XeNk2xzY4sBaYeb4c0UgW6cBLrLjzTi8HH/oB56YVP2z8jrxsFsgquv0",
-	"N9N1g+dV/auz86DXmRT2WswP/mjPjmYhjdvM6wkJm+An4h2Cip8KWaOV1m6+1OdTOmBpkccTvM9zXk9D",
-	"onMJ9n9eayXOBP2na9gIJp+KGm/5PVSrzLcnatQujvOC9p52GmANnDZujuH9/LIlbkvGVeDNVpQKAsAT",
-	"9r/7kzZ8LUWxpnqbP+ELcgE+cAemrw+6KtknHVsWY9vjVo4NaNswo1HvJhtuvJeqZLf2X51up4woxZWp",
-	"+rD66COOv/xIGqIwJTsxbIqCprnmFBjooiPLE4LCXlFjcQGmiWp+uGNSWQeVxCs2mL3/rZRZRkkVqsPg",
-	"9xAgpgiU8JaUqJnVO4H4acSXgbkQiwrSqj/vjmbBen7R5z0caFqZQwAGjQod9IrxJgRyAYa8FGC5r7hh",
-	"Pdy70drrDu4QhncquzBI2mFMR0zXMUFzn46aPkyPx4sgQjN9ElEoR1MI0Jqe36DZ0rfvuuXmDvdIWFnH",
-	"1vLeu0ZQFMSU2EN6gTd7UFC//xGTgWcYwbefiHuhKOUZULnMaQ1Z7VAAl+T+j8u0UlCH9/zm56NX7/11",
-	"37kpwTmYMhu2lhG8vmNKiBpBuxh+Y4MCv1FA7ZqjqhfJT5/noqxnnGLIa7A1b/sKC9SidSfu2HPkFiEh",
-	"QuhRqcz1QSdg7qhIKLOOa51vV158SXFu0w9oIsbMX3+Zxde17WFD+MzT1EDhwhRddF5PHFkbx7UYAWeU",
-	"FE6Ery4c6H+XYv/oSzSBDQ2OXGmsmxeQCV6ZIXx+LVVIrvpNuweap5UQg/pZQFBydUBMpV5VWP6S0ENB",
-	"WRqV7E5De/r78kCHisgbJlCF+KsAoK9LddoAtNRbZKZp+b7yxpHoa/wvY+H5IQjZCK/y4az6/Ju/hq6d",
-	"SzUPemGsAHUr1DzAUyftxrbhZ7OU/+3PgjcNAWK4OgtuxcLLWMGXmeCGu4uJjN7h0951ux03h9xkOsOl",
-	"KiC6iZEL9yHz0h0rZ45ZfaBaoVhGHl4yb/m+BMHYcaB2gPIJMgYPwj2w1nC/OcwVgbOy1EWQafKHN3yp",
-	"N8UzFfJYinE2XIXokPhKWve4wQa6LUEq4X5KVuJ4vobqJasNO/Fa2kwoljdNJs+q1zGxCbSZObvAXzRZ",
-	"h37dibd6n8eTdzlQyuJAaUVuClUsDR/UrQ8KhO5zbr1fu1izGoweYnfqGmEZ3JcUIlF60gqhpmuke1FH",
-	"gpgR0nmpu/N587d02WWnZwLDPDKjAAyOqXPK1coP5HPxjeCTq3Xzn3Uk4uGUDphOkJIKxCysNS1dWKeC",
-	"uIbyldsmpy6tIpmYzDqmeUAUPtivWIvlejbYO1BiwCSGTk0t9suG77NFcydzYucYts6kss7wS7XciEKF",
-	"m1HogmeRBuMvzqLOp6fKJvEl3STRdRxROsGOFKenIL7XpVf/FaAv3B8k06ydyKtyOUrljn165OOXQjcX",
-	"HTLToiEXBw0eHAQYu/kECNmuHzdmO1jOM/HUOKKTgVI8yR/VrcJndZNPpHD9aTv+En+67iZHXOtOpO89",
-	"xlo2es+eo6g3gyhvasp4G+tsLkE5UQeMZNFLv9xZmeJ7vNvxpgkOiBHcDlIqKbUGVwEwHmA2zbBMiPQn",
-	"UFDMqlmnwLzKFfA7nqvU7slWPjgkAAZZrRDACS4IsQCiV5IAfrz6iVGD7Cv3XObRRKB0IUq75CqUuTNE",
-	"fUtbIs6SEfwOSVt+yGfHz1p4P20O58MjSIdAi5MsRfQyEucCvzO3vSNos0BVE4tIw6SS5yHXUJTVNc00",
-	"xu13+JQH8G1HtsrRSL+kjDhGUrwo7GRdN4L95Tn7f6CsNtIDQcntyuhdvuKqBFXS+yJOqWBsXVRSdbTU",
-	"WNiO76ziwOJDs8t4H1jZTxkf45oOElbkrmlboTCHgfEltdzcBeYKy7ZS1X39jxKiDvQWfl+MCT0uAIws",
-	"zu6IHwRXFlX/KXLJwOdRsSzNZJ5q8bK68UsYAU5xHMqMxwokzguvUjQCX0XTWEYI0g+viZL3U2/G7aSK",
-	"f8/M6EXUglNKZ0DAIlPIFfXZBDGfsNBw2cceqFnKcuw3uok+RzWkAKOQKdIPeLHLYv9KftaF9ZNlRr1V",
-	"XkSxkuq4zuhFgP4hht8LGkZ6qfAKfazWCGsjGUunqFL2WD4yiT87iU8Pr91PDK/BaPIfmQyU6PaY02sB",
-	"JH+gqJG/8EXkTaGPYTwE185+0zWl5LYu0risuGG7XaBs0atVBYg8OFm5qaFxCPS76DPSVSSDA9ItNEXy",
-	"lFo56F+g8Inr6YdA6VKOtA570TR+OF6qud0KiiKsuVQVQ/oxrgpFPS44MNFAT6b089yMJn5UxleczuaV",
-	"Q5IA+AN0TfEECwVrEfYeiyuJgyspVEkKuTu1bAQ3abX6sDOIqNeA+B52b6DK86Q8Hf4/74vUrZNNM09K",
-	"1ZOC9FGxOrFpBfow2pqTWkRcW8HW94iA6Qsh3wsiED2V7yQnLrLL9oLyBR1HIfV7JmBIL8yJwLfZ9gTU",
-	"T2JlhN2AdgSmqDvGWc3NlhqD7DfSCaA8gH+dL4VyRrBaO6RTAKokoEXQSoTLF01nN6yVajuPFyaWLlwE",
-	"0XogUkieC2sOHSr8E7zpQ8+IojTJJv4WpfEBNvG3UjT1N8boTMGw+NCK5RAS1O9z6POT0UcW/ZulVs7w",
-	"pWN7Ix1gdl+gO/SPz35+GsNlo6fe86YT54Gh+PJwedWPNCsUMVM5+sI9xsp7x5P8vz1vtmNWgZEHNv73",
-	"aVW4e/RriS7OPyw7bm3EkudSMIssfMyfNHQYeMk++KOEAjXTMrr0vq94Ns0PyZCsKYVMFPRGsJfDyB+U",
-	"J6hm+QgJRYspOnBMG5MEScaHT7fclCMvPZ0c2vvAVZbpOKASzo3MS/0NFNB4YFX3sf+Oa4nrkLyoQnk4",
-	"JUJf5fgALs1sDFIL09l6Rn05Lr31urvSdhtX8stlEgXTWyfkluOvvP0WKmhzEQjoIgecqGSixN0UUE0j",
-	"D3kVHxYDViiugJHFVMUS2TqXWuZjZlOzJvSueEP2+0KDmBjqQejzRqp6jhGV8DfdYTQvpLKmVP/9lTpc",
-	"XF/8B0/4awSnDGfzsvY2SpxPy4aycpEj/olhEYwSxsQxcxoAfxHochk6Qwj1tqBOwcGYNuijxQ+9RRSg",
-	"J/A59F1FOXhLkbYHTvLplGN9XnCTsQ9Sc6WR73MsKa/AubORsiN2KsCVoqahQ0/Oe1l+fflaoJslfxWj",
-	"Lbw2+rxX/TZtwDTd1E6lPSMO0RMq9DUi1xsE0/vf2eNOd66RWd7RwUO4QXQZ6TRp8HSFyKp/fhIEnPRp",
-	"P+Jr85gJcmEmAY77DkZ5BvzQiCmgSW3ghlJCQiDCCwBT2iRsTlcQYl2wNRMrs1SEYpl3ZpULcerT1iiK",
-	"YL+tiZGehG3gMUe+rWC7xuUvb6YfF1aYex6iLBd4lpfpCr8QxXLfSaD1iaxkQaEEwEp8ceY15Wm5Lt3P",
-	"16cquHQ/1RdpiaNVOnbOM3GcifNZTliPmN76THL/jUdfdOH85iuJo8I9opYSXF19xMDNxTPlGq1dOsLL",
-	"6ranJoU64GTeiE1QCrbqDOgsvfJXccWQ0ZjxpoGASIyjApxM1FC3EjIil/haBQ0TVcpJtfGK5+B9G71n",
-	"reFLJ62oY60ztGIxcmeR3CPYnUrsQVvt8MClu6bQNLzi18XRAknDq6Tu6YJM2ivkALcpFdY4wRiTQScr",
-	"qkTThlgskFyfS3Vl8xr+zkL9EXVSSMBp2EA0GrQBiArZpzwhe/frr02B81hpeb6Z8N/gIr8hTH1+St7w",
-	"/Y+Gqhe8ro43HX1Y4422zlDTrhXlS6jp0l5dCBxOIuEZBaqtnJJ4eBOuA6MilwEAcmTD/I/sFy2RZOQM",
-	"FRVOQDoZyYiSvhW0TvTqsDbZTUtSlzh/vMGo9h5wKGCBi/r8Lqz1+ml42gP4Z15J6zR2CBqHPewNojMQ",
-	"+48BulEoaUxuf3LT4mgj+9X4vM29xu010pPGFGZsXFf3fZtuMoRMaAQPZLAV40xkRSN98DiWWSZwLzcH",
-	"Rf4s4GhJK72Soq6LWoRShOckgAMvOYHjOMNGU3S2AHiE35InUktmZDqVHQajTn1RCFftp1DkjJHCAz7t",
-	"jCMSqel/6WxSBV9qL1UK8w6KJIrqTB2F6YarNVrgTBwvXjqcuBIJdYRHxuXKSr7GFMnRMc5VXYSMQR8i",
-	"6LoD52m2gaLcLQpbQu4WTCqKKrnO8OaodW2azZ+coW8KWbXQ1INslh4mddBdqe/3Nede2+VKTkKnt1rH",
-	"Xe4vtBMobPfD4y60BYeJpddVtEz5ZaUuQceNMmoj8m0NAZETW6IbqGWT7nRvwEGBXqlHYw1sNNnKLusw",
-	"nHhR+JB4h3KHHbRsa00W6Rcoff1krOSSOwJwR4fCbvReVezdqy8/+eyL/yTlvBAbCb0cW6M/ZJGOG509",
-	"9ryhTIRHO77cSG9/OiuaPB+qbnPhV+wVSfMHY8RGgwhf41MIPeHBNMgqWf5+WXLS892w8VzXyWzvvu9l",
-	"5rAkkPGJnrn6Xpi6y4OG1yaLVcX0nf+xx5JEusQL0mvx0kmS9r103jrOPWgrswoSxwkgwtwAz7zse6nq",
-	"79RKnzVt8IFhFAjsDnOXW8/wIWN9YG23y5343i+NlPDoncHaGbHcaiXqCnktYx9AuQOPV1uRspHnGt4E",
-	"asPTQMSOumiKD600YnJ21k9BXhLWHbWqvJ5ubAqCkFYRja170Uy4/jVch4dmrgsm0ORpE5ZhmOZFaCuA",
-	"GTpyYTJIvxKsXs0vglBaYfKN8PZYyYrkfsAXAsGNnteTG9RDSEtMfarW2PxiJZs8goFeN50hf+PV67l4",
-	"NlyE3UmW50sE4CIAmZ2N8r6XWGeum7po+vQseMRErveKCtszrdJTkNsFLSY7yxelyEVnc7v9SMRob8OY",
-	"8YyGhUjaB433eC9up9mpTuUFiC6AIUASTLVDpuJ6JSdUJR/ROhGpPIpILC9ApRC2atRONE20llXUkn1O",
-	"IeyEONkntO41DEy3V3vHkEzieiZaBut0y9phKc/voCFPKTxg+IZBVlEuQ2GzsK6P6eFuwrzQI+q+R1IX",
-	"51hu/CCvpbnJNVYoCOoIk7rjTTO3S2kt0PDj31tIaFazxmvx+Ld1J5tGO9yVESIyXzaypVJUbI4+X2Dg",
-	"Ovy1lnyn4V9WEiN4S8PdcjNfaNyWdCFAVA+tk8t5q/f0D7K5F2aupDMotEttlHVUV78ifOwCKOrnVtcc",
-	"YbP13K8EwLmrmTOCw24PJM977oSZ29YAamsnAPWotJrbRrbzHbi6MdwoDmLeGu1EgMrWnXXzHRYsbbg0",
-	"cyfFlHD+tbDYEM5PDcexgbcw3Mr7PCHrBgjzQXncwla7cPdfdlzDDi81CtcrdnSEVWPeVfYf8Yj901mK",
-	"4aPzIh4McT4L++h1MPr6SjKFwWmQkeD6TBCL13QmXS0XxIY0dtDKrRzzrQH2mwNTmu00Fv/V2KMaOP+S",
-	"sxl+xqqCnK84Vc/+ojv/KbfhgcEp+Ea5PAnMFIHFR8RmOpgeGB9ZvNkxZ6SwRH8AJZtdm/Vxz5PzTA98",
-	"+fPgMKEypD4Mi1xz0VC9E1iBmuVHzuJRY7tEsBOdOWBMNW1SPKijvbThVYb4w5ugz5FAnEIBegXTbVMb",
-	"0W2M7taFTsGBr+oCGSqxSFl/iGxPCgQYs5E9AmI6eVSuv3p+3LhwwOx6nj8vSzoGtnDQaLHYBOY3fkGU",
-	"7VjpEUo8LGJ60+ElFbkDYe4bgqFc9ts5py7T3TnSUlP1xU7fiyn8NadL2CbnLC7amZeXbWVF3oXu6H4J",
-	"6jv0wp6ft/dg2alsGpY6qeuBaaMZKa/NNa7LLX2FofKdOvdF6S9/6LH5O7JdvTEJVumZkxvLM6626ai6",
-	"oz++8/xW1xEjZrmqRswaZfLB/ikZm2I9f7yFLzpx/wonaeaYw0184uA5s3GPWRCi6iaFHVVsVgXjh5QX",
-	"MF9mtMFlHU8xlQkfxw+MoMZvEHzssHIXkP35tLAR+2EANo3zLXU2mq5X2CzCHPLneCBZO4NfVfVb/x8b",
-	"D9lMTboG88Uf11CXlOeMnVg5RTEiP6P9x4VXx5k40RD2dVJ5XkpoIiuVPxUCIF+oOmArlp07akdIdG9O",
-	"o4O8NhoPgI3W22l1fK/7StQH1PK95tZFGoeMLdmpWic9twGsnEa8jylIZvnjZyRjF1f/X1Yef9mRI1Yu",
-	"EME9rNwJmFTP86xoK8oVgfmCIn9teH7+G2JDt+TYBABCrohnKFCdks4+pRLtK8QJ7kdxyscDXuk98G7H",
-	"1D82HhqiAsetW7OZ3HG2BYIQtlQCf2mb6cuUygl2lNfEt3QBpPOnYFmCDiF1i/1P98jufUT7fooL5VLh",
-	"vZST5PouW0CrctnMENsSPsQmvBuoevqg8wvGAzRqcQgNgyvGgeJ7caB2lIP7xQe+dA30RX8CpcjY1LJK",
-	"HoBu4l7aTDUOb6dYKT9JrKhpiAhh6h05bvCWWzdveSF92hphCwodeTBCMwAK1mOxCm+aO+ZMJxiva9s3",
-	"hQo7ds9xoqEfnz/eNvw+n5ywG96e33Bw0cfQ4H+CmL5zIQ7x+5Na5HRybsv/ILh6V/+ulQI/hM2U5S8I",
-	"FFWUqYD0kt8hUaxNT/ENWU9s37rRe8t2u7vYvrUiLFLLrRUQ1w2cTBj5EQfBAnY3+mz4jlnV14GKw9lQ",
-	"K4HjnuJ3XXEYBcqfjzg5QVpivT6qpggupL9DQIgqVeNv/i/hB6Ti9Mp2GrlGePWD+DXoIfXrqDQyWWxu",
-	"XdB4uHqhmYlf8Yo1wlo2hFcmMN8jYO10SqxpzGXj4RrIjyH3F0AWlfSqRu6wp6zLU3QWXjQ1TpTDfpb4",
-	"zhZ5X+2HUkkE/YCZW6xTzBPBAbDtNBVcaTbzx2g/ohszwcVepQ24TDCyk6bOD4THPibrPMWaNpkr7dR3",
-	"XhQozNaz6KD0oKYU+8HXF1Rt5LsD5AQORpCfvfuBiuowqgBeb633amKM6wf0IB8S4+qJxR8UUSrHh/R+",
-	"Ms84tzdp6OGfgy/OTf0V/N+PbVY/rvmU9y7xKQmRFQ6iNGMvaQqGe+kN34O2q+Vaujv2+tWnC/j7W/gD",
-	"MBUstaoZAHiJwyEtwHv97Rezavb628/hv3+G/34G//10Vs3e0n8/g//+Gf77OfwX7nqF/4V7X8G9r+De",
-	"V58u8H/+0vDfBfwPngTXvoX73r76YmJD6Vo8iFHCT2F+ky25moesUq5da90JplVzGLOfow5baajKRAtf",
-	"fHCFUogruI8vZbSfzmwM5CcYkMp9NQDfhU1YTfqDAyNP0YB1GuIK+XBnN6ELfdecanEANhTA8P3DAMJQ",
-	"hQ4HOfp9RENBFdHYN+9Mk+9rbeTKZX+Bjy8UqteFehvrznTMzFGCu03eJzlSBXlNgsjnKF408X3he7La",
-	"VS/uJUVzDcHslxAeCbElv+mAtVk6yNftityy3p89GU85UXUGTd7T5M8F58kl1K5TSHcKPDtnCPmFqueX",
-	"jGRV4CQCmKBfgBdIvQnUQhXjzG6EAI5RIBkKjiQUHbIFV1u2BLJLWo0KfFRT03UpvXaereg0TVG5c0YV",
-	"i+fuEOLoZaRKPaTRFtke5SYb6l1j5C47jEAZebWETEvQ9aS3aVONaaiqU20mUsHJNHJI3Ocz0UDU25NC",
-	"hgWZKjVvuORkmu4x9B5/0ZnFpA8mfBDgApIFvUv6M4EY4U8vRYqKLiai/Id8r7xL8OBUBXaDmjs9jwfL",
-	"NPYbinGNuW9U1zS4h/peM/7fEPzuTCcmhz/DO6qZmWDe9lfDkk29/BRzW9gUs/FE0ZhKy/MuGOQx0xfa",
-	"EWkN0WPbNqBXFkZvQw4QaAIUkMJMMkHfkb3+MBvU3oBP5phOMvHnB2nbfsNyN3UD9iyxR8hDrbd4dACN",
-	"R0V1TpQuqfmBuopJwwJRweS6/TzV7PNcbaOxbj5dm1zZqHgwnfk+xbDvcj2Kh5tvUuObf1M/OL+VJ3iz",
-	"yeH22R/HWJTpTR7FK6xS3A6wg0rax5YojLxtN7dL3uSqxbD3buSO5EunjWXPn35RsedP/+uLin1asU+f",
-	"fub/8PQLlhQmI/nMEwu08RbyBpn6zzLt5iQmu169X9aoqT8sTzC+XXFQBGYi4jxLZvZUR6O/UbfQXD+j",
-	"C/zwRnAzv7Sz1AXeuOCmkRPmpldrud4oSjNq/QRqqyGVPGjEkdL3XLyuJXqVVph5sAgnP6zcSTGPzoaU",
-	"qFjK2n8fxAKkgkzZngVYwLhpwAXxB+gTeTb+AOk2guaA72q5nBy49q8qfXbwsKYGaq/sLIQk3EHcYrvG",
-	"cegg6L+Ir0MsDM5SsuTZXReIocZnLU+BKIxgpU8sC/ZajMYrSHmDToZoGl8ZP9MTSkbw7Q8oGfmxFfmm",
-	"uDE1v9B6y6Q3F6BLM/TSwWR26C1B+fBxq5wcQYZeMavBDLnDfmJpoC3pMoW9Q/MNW3NtbiO9l1cLooae",
-	"VpB4P4+aJvQ7b/IrHFg9b0tVfatMI1kiR2Qzxe/ITd2y0faCjFSJDco/nwBJGcwRjw0FtbBACIHNbgb9",
-	"W4/CYV7o50BeemZMX/krvyKW0+VG61gPfaTgpJcvePFaKGF4w5ZCNoPensmpkWdkBySY30z3+QJUJIjK",
-	"3xs7X3LHGsFtH0IMkaw+cFRgy/DKY36mh5CFpjM0xT2e/aLEZ4FnDyu1QTXskImRmt9kh5uyNZ3GtQbm",
-	"CcEVc1owoWqLwW8wB9FmvZikXd/ne7+GfobSAUOuRYrc6lQge2KLzaSreQZPfESSOoQaq7nuMomZBVc1",
-	"AGIWEGFGvSwt2wturNdzPVp2AFhDUTkbFoqtNAlM3m+fPqaeiHSGpSrM8qDZdzhT+1T/kehW6f7O6as3",
-	"WYKnvkMWAswU7CBsyqTVMkyAF1OIyvtfIQYhtcoUZYUzOFQIH7ceP4G/eXNlm5MefPOGS//0kOwcar9W",
-	"Ll0WhxYYMhnU8rq9/qSWO6EsONXMnwcvGFfs3d//yvw4/BTZf3bcYDX9p3h2IyNmhvobh57D7Purz1cy",
-	"wP10dW5VoZ/F9BZ6lMUq2CbIaARGyXmGLf+oKk5rGEle8qwtaSwQ4h7gGO06JpGqlllol8vpIqdbJuo1",
-	"cE0Z10OKB+ZfLYy/a4YsAn7yamGnmH8w0AdYf/7+nwIc+VgOpvdVm4hobnG0eHV+3vdpXPP1t5B9h+w6",
-	"ZM8nRS7fQFj4+rhlQNyMZqRwIEZEHJquAQKXPQ6n1ybttbFueiFhlkwuqGB8VmHCfwyss2HWoRFGqLlu",
-	"9F6Y+LcNN7WwbvT3Bvk2J8SWa71++iNFTK8mUX3T8Ex6AsGhY0eMNyuvKXfdchMorDhDLlngB+bIKQ09",
-	"FSG4GTDLWZNw0ejltlwyH8mZgpkEoOekZr4XFJn14q9AtFWMss3I3ENH8JA0Cj5MaQcB3Wy70Fu2vd6I",
-	"5bahMsZJD3u/CfyCk3otQUlybHaBqpbi83Aq8AMBJib7NA1XX/MsY8AlqLS1UK45ZIJVxPOqBPOChSfw",
-	"ysj1xqE3vZCAsAEegbZr28MLKrGva5JSbdyGLcRaKu+u94y6B5iErKj2xNyjZmhELRMh6sX7J3TfTpi9",
-	"AW5bXi4ksCb/i/irqeWpNtvJjMC6qXMLBcDp8dSDiGi/B9hRa66Tye5QsJV7ERQDFV4FnU0V643caa+D",
-	"oqbMuwpnTm4ODVfbJ96RMfYSsVeiLn1oEWQ5pdV66LJuhZg7nekMIEXSGWArXdqSxbGVdFA7cYlkvBPi",
-	"vc5SNjTyXuQ5m/2exMY41Flz3OC0DYdTLlgK7I/QH2vDAV6+1LudVjnVHnkeJjWdu4D9zV87TxV4npJ2",
-	"JxWWZ2CI198VNuMGaZqm6Wqtm5fhZWe7wx13dw9kEtjKPVgoSUt3aojaL1lC/L6JBOzkisKe7w/luDer",
-	"SPNOKjnopn4902MqSunxXGZtJjorxiU4/al9MudDl12GFHG6nagHLtoxTrfToOU4gN6dL81MvtS8hJOi",
-	"IXsrE6uxIeU8PNGugeI/LOw0DUmThEFONJ9LVeyDA8jLztnsV+FuSbpaNXIrmgPG0akkJ7EdvdWIJVgv",
-	"GJVxOd40BzQwsNAkE1Si3TY9CDcFVvZ3YWq5jEXY2BxkV/b5D/hFKd9QoqxPKHrEbuB67+4SG5r6YnPm",
-	"ZPvElh+bbzriB4z9tHEe5U4EikVEiULIyWvcPt8xmM5MKPCCqm3CcwXJ6Mc6VKFhWst9XWMjhOEX/uND",
-	"xX792Z8TWOldXPsE55C2Tc5gHt4kZOtJQ2xFrahXWrv5ShuiTNBqTrERreYUpW041q/4o2KCw/mmJ1W/",
-	"3uc0etHk+JRr4Whvjw58YYy+gLIlaXqc67HUJ+pOtqCjy6hwoyuxZEvX5G07/Idz0ge/hsfEV1VhNuK3",
-	"ZyXN6JVsxHXQsAW3Ys7VuhHzWqzzAHfRlrNsV5eUG17LzpZ+dZxcrTF4R9qNqOdTG5qm/SKOvjUdQ/KV",
-	"4eXx247feXIN8liepeZu3kgl5hsEFJVmc4hczCreTMeTtXCjGEvuoaO5e+CTdZ8BPdvGUYlA6VUUCSfb",
-	"k6J4bDXQY6vs9B4/Lnl3dgG7tj1sKE55XJ4AIYQnls43t9dsp5XbgLe1Ca3AjndWXaD7w4p+6SxbCVEu",
-	"YswQWB/jGY3eTTXgpJrzuRmUpSbaq4f4nklGUBls9BYIeBufnp9Z0xLHyrCiGzhxNYXvpwTn6UEPiM//",
-	"t7cxv6wDBftRwHMS2dyXkWpuIZacWoSMw45d3up6PmBY1MAanU2TSrstmPfclVzrey3Pl4P8HS46XtjI",
-	"akcD778uPJbGlFthmNUQRB7tncZ7AsTwoIm2AYxk7+CTNZ2tbOcFlyNmq/Ieh39sbfheFXPQ2f4ajvqq",
-	"2k2Pz9rwfDtc8aEVS1foi5R70OLAFAAtR2OBFoBl8A3G16XzngRX+RwITfxkPIczhAAJ2xEL9sg4xF/9",
-	"+m/QFBbcNIdsmczUNFWDIw8P5sHNS6eRZiKUo5VzWlHYrmFWXGvezE+YLFMD05ehGHLUVvSE4hdeZ831",
-	"iO2wtjXyjSE/d24RT1p3vxsG+bi/pI189GUPqQCW7+PK/wdUcZUaIRupzwL33/m3v4Er6cQ5QQ4OOgKr",
-	"lknxVthdIOvfj+iBH6m68lR/OpBLZFY8j9lJ27/BAK4oyISz/BxBnqoJ73fCT0lckVgQ0QtzT19JxkOy",
-	"cifUSd4x4dEWOjXq1GwaaYXp4avhamVtngvypZ176w2SXHpiSk0ZSP9baKFzvBahjmwgFTi6o+IBmr7c",
-	"tL+lnM6xUXNBAOMrnp3GsmsIghMVMpTee6+IITovwGeGvQILOyK+pMIx5z8xV0nwNwFMplBzwdD3xACe",
-	"d3kSnp0snc58d6JuB6l/yr+XfxsVXIeinfSR1XAE2S9OGKkT0qwdoJ8EtwdqLEiRN39A4h+t4m07wc9x",
-	"YtcK8/RtTzN9sa+Dj4Bvjpx0l9Xjn2AiG+DUZYz16tXqLp7coRx/dJqXDP3pFFa2LiYdIeIJBeniXkJL",
-	"9J4LDXOJzlJ757NECThzhxzyGglUkV9PIjkd1RFTbyd6DYIm/FY0XKpcfAC7shf8B6DQTW+HREroihA6",
-	"vHdZ37GAlE6e1WNeYbm4US4wXGWcHbD/pxeAmsMxmXSygyfUBsc6JUi5XIfhx6mNgYpkVPldvdSmvsaf",
-	"OEUwcatcFKjtwHDpRQKyzWjVTEkffJqzVSJP3qm47uny/4t6P92MdODfmom0GurIxYGJQ5aelDgMLyAp",
-	"TVgQL6Y2vfxtQ0rGC25MOBkfxKd6VWuI0+wQQAEB6yKV14bKBUsqkN8MhbGaRTkI/L/Yv/ePITwFqMV2",
-	"vtKmhPJfNLyGmBb1CIRL6xckyIume3DjxEJRd8ylEhYlaaKBCrSklDtVYKb2E1dzJyyF14RQozo1yhRz",
-	"ZoULaEBCM2LoEfq+1XcMcOtJmQNCKCRlsp1fEd3UfocXS/LKRXUPK5V7G+NM42pIvXJCUU1kApBFnKOD",
-	"/n5WfsCKdYy9NpDr97sAjbmKLcRBE7B+pTtD1WMR9ZCv6wqGL56qoNzmxByxl0sx58Gc9v8DrNBKG6e8",
-	"MQx/cxsj+kp6/974lzjgc3Yyhs+evg21NhdbyaaPzeFDrgu4hbq1+XElUhKmEu6k14JqCU9GZ+SudPJd",
-	"wFqQvjL/gmrAbHD0FWVJLIURFkbw7VzcC1XiyugpL/rIvXcO0UUQoXwxqQM8y4Vxq5K0wXPOrdPAOhmB",
-	"VyKLX0+Qf3qljgu+MmMZv7kaz3d5yeyp1TqfNxB8+42/EJHbZ61xjTReZ8LsVLlmNzx3TB4ldJ7EKEJM",
-	"/KypaAgqwf2yVuy5P9Q+Lae/z438r3gVWM5mLVWxqhiLcksNUFZ+cYWiJnsDzJfSWOFELjOB86YiC0Mx",
-	"8MdpnCfZjBlUZwwKugdQ9SR8PCGl1Cf9HmIieJnKsqkMRCRdlKF0JQsSVzq7F3Q2hbHRrLNUI9wavTZ8",
-	"5+0BKxxZBUlliOMmmgiDajMrvN20FSK0u9J6J0w22fK2yw2j5XWVmpFelCHezlpusRSl5fUdNO2tkp7S",
-	"xCNayxpdDCzdQBPW3QW2vJ7U744tO9NUPd0X/N3eMaCw7HtTK6ZTNY2EFX5y76jmnAah1Vr48ZHOhjhP",
-	"e4e1FRXaG0rvk54FY9rPWC4KmdbAz0LV2kusMESCzaovrEXGy3NAtU48fYt0FJeD1DqMKUTOjTFKbTo/",
-	"y+2oUqYzkhynN7ozVDfvlhvawSV077JzbK29DEGn74q13PCmEQ1LuRnvqDK2YnwJ8d9Q1/nEMv5B2jtm",
-	"nRBtxbxvAXU30JzILrumdaKu6HaQ44V/D4JietwINnTFqzATgg296AHnhMIL/VP62CvkAijyPsb5etll",
-	"TKGaH+yAoy9jJEgbJkXvFTPciTvcLv18h24fgckkw1wwgSsTfaA9N7U9jQy7IdzsclCYP26EDaCvo/lS",
-	"60akUa+BvF2Enk6xZ0cdUREdG/z9peYOEyenpy/kh7gRfL7bfVag9MWLjKzXxaiWjfvvZMoKrxoCqM84",
-	"mDYIezLJmUFlPibBP8aZS+HQYZ2z+kTE6Mwo/zUx67UUyp2PLUXylDPbbqIUD4lBJvRFje/fEFPLpItP",
-	"m5iB3nZCViRtNXLV1oss3pdcP/cn/8U3QcH+JVBR7sT80l5gJ/GluBemn8W9lr+sBm4Yscd6dioo8Ycb",
-	"xLVEzaS6qDYiaUliOlUxblMoDZXuYufCS5wKmu0RpVhnlFcWc6qxG8efVtxEx6wzyiYcDgvvW4AmhU2M",
-	"ZGtZctEjbeXVw3Dlh6Z/WoLRw39DfDaVs4GoRm1y9F0DzTZs6NhLS78keU0n3uuxnruwkX+oDB3LUWeB",
-	"4szbCSvgRL8LDiQUwc+uh+VF5uLdacDdOyHU26wRHC3bsfacXlo2hS74bbElkEEKuhOWrej5g8b40q6d",
-	"O6O7PLfV5tD7WhC9fILBhq6NrdV2vBYpMQA6cVkego2Wy/PFjC/pMgDm7XSByZA7Dm0UmL9GWWc4svGo",
-	"OjRu3yvG9+mGS+L5/ljHTNZ0VfhX3n6L/PEfS1i0swsubduQ7pS/ivmyQaL4ydpY/ipeNsSQMmZAvKAW",
-	"+F44YaTi5jCHNioZZYv/jtzYyCaWNHNcdI5xFp8iuWLOCO7sJbTFsTne8adgYHbybI5S3yhACTqfHtgX",
-	"C4NkHa3CUCxyc5TdXYHxt687M5zeFgCcG2h9Se78eRcN2bLhuQ9hnXm3Ec1qANPpnMNPI4IhSD5IZKS0",
-	"Xds2MuR3HFmvE2oS8DUPqEh4h0Gca8AHV1CbeIEGoJIYdwRGnaZEAaU+rMdKaS30fr7ipmwk9AxjIWK1",
-	"F8ohI4dQ4HVh2X+/0fxYvK8HVCSiaXBkjBL5eq/uIsqoSlliuLXdbhAycLK1kZyZ+pWtuqbJhuemohmK",
-	"kx6w/07rbYYwxsldkTBGaZcvJbngKAUcyyOUtacAmQG25PPPM6pYLou9ePy6NlzW1K3l2HfvPzp5xfMz",
-	"5fQIp6dPzyoplLp33W7HTYZnIIJ4HhygO7VNrpCtqRSSCQ99tP/HJtlNBKwMt4aUDfSAHzSuDHScOZG/",
-	"iaSMjk/td/rl+JCcVA3I3AdoYJSZ0dtolhOKDfzGvFgGeyZTNYU9N735UXeNY1RrMYIfANUdpYRLkVvI",
-	"R8IxT3QEpJhWhIfYCH5PhM6jFYIzPPt8qF3jxgX8Sq/kNtzieEUdoJJn/b74nuxE7XjTfJU7YYgI1/oL",
-	"GBERJjabEqK24dBA1/KhfBGmoZrxjFltdNdOSDN27dBmPiI92T1Cd9Dd6V6gWs2PW5Ul39X70aW4SsoO",
-	"UvgRnPJiXObihtJOT6v+JgQSLk3fNJFuz1CvxnEef3diT8fp6gWiKLY3qAKI4n+mFODheP53ulP1W/+f",
-	"HDUH0qyTetc74uRca2FfYF0nOkGVV/v+b5TMG365VnPsKVmIG/ibzlwRx3cm8p286ui58SGFSaCd1vcv",
-	"g8LEGJb1osANgOWCvXnGUxDWyR134um7ENS62F8Ij0CnocX8/AUY2K/5waKuBoSbZlxBzrhiCx1rRnZM",
-	"qhxC/5JKc+QmuxiyHeDnOr8ofanaZZ8NNw6peo67PWq2kdZpc8hgjsY94Ys6rFjWFLviHGckzI7HLkCO",
-	"reU99JYKUoe/g1++2/GMu5LpOU9B0rpUUpjUPGUa3tey/Hnt8y+KP/3li0kaqH9BfFy8OT9YIY669sXW",
-	"1lM8c7j9IZ6546r+ToVWzxc45r/wfQFh3DvEv/A9YXmBbTmbCRBZRbyPjSQ657RicNkdW3Oz4GtRMSRo",
-	"BfpV9Iv9DgBjzxwABgvRqwWvWSOBNG7EykCPAkJaiG70HMudaptufV4aaQrCR2TX1+lhGTq45aGDOUa3",
-	"p6wzPOZB66zbWzTnky5/YF1UJ2GD0J8uXfQXXUhq2Jm1UPk2xaNOCUwbhAZl48dEpzWOlstgGCi9T0h6",
-	"SfMOog8t31tm/ZmURkNOU3NhExn6Dvr4nGC951thv3OlHjJK7JM+MtLd+d0gHfLCAoqa6MZ23a+/NoIa",
-	"nkaHLkor5p72Rq7XGETsCWi9kSXdecrxWq+fhtE+gEsL2X5Hn/sjQNkJb9XwA+x8rwc0q/W4Wx156Ud5",
-	"LHHIx2ektTnWZkKxQVWNXG5F3UPSbQYVm1YZlPIwQWKkWIrAr7n1y5awQCcNb1SW9j5PATc9VyYOMUcW",
-	"BDEMOE5GVhZlO1BxDXfB/AxEU2JSY6L3QGR/tZJ7T5oixum9UzG3S2ktODL49xb68lSzhpu1iH9bd7Jp",
-	"tEN53+jOio1u6vmykW1APEJAfb5A1tPw11rynYZ/WUlkNVsa7pab+UJn+/9mPvpKnFb61S8THtehbF+i",
-	"PaOcTA1EHfO74ZeUs6z+RT+2edAMlLMcsX+fjYPV0radyzOr+83SGr50YNEIY1ktLV8bIV6gO4ANEy4J",
-	"u63QNJ9+w9pwqeZdKZIIxiJ01AgBHLihAGPLkVY4wPZmQ6EXHck3zc1nG9LQ2SkttImrsQVNot1ipWL2",
-	"iXslCiWoj2VM5GWbgAQ4HhSIKopuIo84Cdk9YA7X5MEmL+TDA+DT+03cJgAdn5KbrpTpNe8lLATaY0ka",
-	"m1LA4RxIk9jI0SSx8RkHKAz1weYD4q+sur7HwTz9HlElF6tsuh+m4e+Bx+z4k+Qyslu4vWa21VtBvAOQ",
-	"TDwIZvkemqFBr0GMf4dyzVi3BjW39M9nPguCgE//TgxoF38VIpP8N/3EG2pzcWRgnag4iq19Lo6m4J1V",
-	"fHpOfH6CRh2vsx3mvmR73mw/MX3ED4sArHDOm8RQfPmiR3zBJdBgU9iIWmZOa+9nQtHfcdncMUfAVdih",
-	"idabxmbdod9W+RD+SYgt4UiCsBD3PJKSgfZymw6NfW/RgDlnO5VNJ9Pjpod6w/uPj0svCvKfnaCUKMam",
-	"Bo4Ed+JpfN01rkSQop8i+uQSoqz1LTswFtJAOLL/UXjWh/WB+sVmcW4fd0o6+/SngIS5eH7gfpygjbaF",
-	"UqJa8MYG77HfFxw5EEGnWspn9lG+ha4PQfNGmpCVsNh+LEXieBV95jPJwXqKg7ziO4OHhl+aZUA5UBW1",
-	"S+jasu1Kjd5nwlcI9aCKlGm7YnN4q/dZDK5QThCJymkVEK+scFhZAcP35LOMWonTTXynkL/27fJSd3gA",
-	"FPHTk+/Sito1b+ldUI600k2j9wXf3Zuv+CIkdIdK0U/EvVCh2yiUqUDLUXQjIGGGhWIIP8b+T6ebRo9N",
-	"aWLW1WwnhMOY0O9YLjX5JCGxDYGAAA0Ia5PM7ljAPgIN70rnTtsEw/0icoTgIUqlL0Qd4hcodCAIVKoJ",
-	"JZG0rO4w5f+UYV0ArspONo3cCWcENAFF5satbKDk0VZQg2TTqxgHMgD/jrW3pGrh3UNbEe3CkjdC1YGF",
-	"4SkDmnV8VYvM7qzWy27nJ5v9x9tvX7K/fP7Ff/2JYJR8FwJPoqnpy6zTusZATsIRi/tsIRjE1p7+/2Cc",
-	"yqVQqINlLZSTK+gmPPvhu/fBDcG/9Lzss29R24E6NZa4eJ9++vR5oILnrZy9mP356fOnf4aCVLcBcXjG",
-	"W/kMQb/IzSJAh/qtDpjb7+rZi9lrad1XdA2kGlutCNn62fPnJRGM1z0L98IuX3GqsD99T+DP/whsI4Rs",
-	"mr33exafxhbCe/Gx5XTFlICuINhszjsz2mY+5ge+FTigP/hbXur20DfMVnqPYgFdZqhMqz0gsBDuTJfq",
-	"2W9eDD76dzhiqMl/7Vu8IH5wyw3fCQCKvvhHJhLJaXrBoITSXciYkNCRC9xrDLTUUNlAko1/oGqdF//f",
-	"83HY++fRjH821hbfuYSSDWCVhPuG/PwdRQvazoVgqZ+/J9YbIUsBNMQPX5s3lEMCMHzuNX5IWyHaaB8Y",
-	"AT/YO8aV3Qtj2RfP/4y2EnViiBXXvC+zjuu65M3y2bLDNmH5pXzJm+XLzllaAGHdVxo53JbaH/5o1LZt",
-	"I5dw07NfLBqo/fKc4Zu0gSPk4/Bc8Kv8Mb9ZbvhqYN6ANw/l4T1W595iy4GlA4WWWPziDx8ouYRUSQrn",
-	"Q+wHBOSGa0SWSHmJvu7EI63Q1534gxbob+JDcWkAfgfWciTBNIJbavZ1A33fvyDU74diMOALJMg1wKUB",
-	"4vEfxP8gPvBd20BKpdZL61fuE/q3p7v6T0fr2rNolJeWODQeZ3Xx4X/QAoeXn9qDYELdYE2R38o6pHaK",
-	"pX1+AaqELcwScz6s6dqI/dGCRWO7vF5/i8jW2y8XPPuP2o747lOLBUhAit0DpWBPrjbgEL3Fgn7ZJFUN",
-	"DqjEVkeLyy0jDlMnKlQU1IISUcBUH4HscaUNvNO1aDJbt8XeNKdlgRrYPJI0HLUo+p3lYdicpyQR3li+",
-	"l2J/I7Ucn8d0goIfrkysvi6vy39TbetjrMqg0cDvvCYpK3lhRRaikWIVO7/zyD/+YCtn2LJQUnNjFgsP",
-	"gIQHnI2OCHeMtNtkIwKk3v8WHVUEVSg0BNI17ltFlBc50tg9xioP6e1+52Ue0MYV1hlW4YllO30vbmXE",
-	"ctXTEkG0ilhDYssYDNBWUboCmRFmMrRADEsDwSg4ewfLCrGPYjzgr8K9DNdc40PHm2+jiXhdG2Etg2IR",
-	"asLB+wgO8V6BQ4kZs7rD+K4tRwneCiX2/yof+Vd5TyRF4ZsI3Bw+HYOZROIZHVCl2U6boZMpW2Ge+ZkI",
-	"NePZBX7njOC7t+Gys/vHiQ/umbgXyn1i4dYLfD8cE70rt4XCMFCUEZRkkR2CmnvealPRFAOnMeA6gYTC",
-	"CnMvzCdWKGjfrJy9Qx8S/vLEJuXqo485mniwvz6Rqqwtf9D3goC5j6QuU9jvJGX5+ThE804QKc3DJt2P",
-	"gUDru67hTtRx+pFUZCNb21uLtJFRp7Ww5aHwCWDC/WTXen3KLzCCO/G1Xj+Wk66p1nnS3H56y/eWzp9a",
-	"r1nfw38r2lus3Zd1jTb+HYS7K8bXGBWDVA8E4CFaLpTu1pvh6jz7Ddt8fzx1woQleqSD+2u9/jsYw8U5",
-	"u8Uk+edUSM4OfhDAU+gfYlgDwpvOhlAGnkrDOG3u5f0lIHT17OPPENhfbjJSD1zQ/ypS//zfVupxHmMG",
-	"C2paord7x4xYdZbIp9nnz/+CyatwWCMhN5YOU5IiuyueQQoAddi1YlAwapba1C/90x8riOyf/UfpvzP7",
-	"OZEG4LJ/uDTgfDKegolCcyIh3B0YEaGnmPXLLmvibkdZsKGGpSQJK23EkuNalhTlt+GaR9xn8R2F6Y3j",
-	"vE14sI/xes+E4r4aOsaoikkFXWLA56kN37OFcHta0es2TH7yQ9ncibl/FSvrTibWgjP2+ts/V0wbxoHh",
-	"ufXCAp9ZwQSGnNs/O4HFeph006uTKbfzObbbiUH43IIUhAm7jRCEmFIVGhsAYTYo2+PZA5WKTR96vE6E",
-	"D2APi7X3eTsVaKlvLCsNr2vimzph0Lymq67xJ5Pbb2SYPLGMhp20jKGavRA2+EV3RvHmQSZJ9ix657hx",
-	"+EGPdBbhwy81S37HRfhKrIE4EBfhBqcFreaz3/APwcKuRSMQGT5cgm9UnSzAHzoV30ANWpgIbwyT4Hl5",
-	"PNiQgocI/rWiWJ29kCTm7C5PJ/iZMwSJe/xBnbbr3pvDI+2kWLfwL7mNyAqDsn9zCPV4qN+8nfA4GwvX",
-	"/dlvzhzO7bOfpNt4OyUs0B86W+/5FiFUwGdxYEgsJWq2OLCdtEBb/3vssOq3HMAIZ/OkvXOuDqa0d8FU",
-	"ePbbUtfiZNwhUDufMemgZwkUngp+T2jSpF5qRHuQs+wGzK/HBl3PMjB6NXHtRqaSiFzp8bfEfYE2EXSL",
-	"L4yBHnY8iCmN9/5zzFz2mMZnWJgSDgUI5RWzIjZEe+BW+VElT43ZTgrhgIu/L+CJENVZaz//0j1kP2X2",
-	"CFWLX7dDejzxlH3yrG+fXNou1DV59IU5WWs70yJu/7rBv6H7H1fOQh/ovJg5rb3HsRggTR+cfIC+8V6A",
-	"Vtokjo/haivqVNhsK/jWYtM8RaeYRRn89xKz0IKnJFfQeeecDtY7AZRssQOL02wlRE1gF+hxm1d7ke5g",
-	"pHcjnv9RhQwbC+VFrKWmQw896b2iemKZ0Z2TChsyEfg+VE1S1wkUNkycJnFqDEwrvAXYLSq2EQ30R05k",
-	"8tauNKSwPwnyccJ56Ts0/aF5ApgJJJ250cp9Q863fxx6Q1Scgs5QNG8fySsfzusjwXL88/+olMGUBcWu",
-	"VLdZT3T0vS1mghuC7gmVFWGToLDiT+Jyh/LmZMHzW8b0nfBK+jQ0yzsXqbR9+2/ebO00QzbT3+wCe3bN",
-	"21BIuIBO4+4TcFBCiyCk4lT1HaA6vKtHnMvSbkQNvYsnjXLYV608wJ8fHS9kixjb8PMNoe4kTKlNGpZY",
-	"30Pv+GbFODsIbiq0cxcH+P+tFXvMbz5SYutdZN95FNxESmT+L5jciq5fLHG9XX4rFnI+OJISZODZb/Sn",
-	"qcGTdHH/+KP+tvOcxmRCPUMmLnNH8flhPBS6NUDLnQTxdVNPoF+pRwnMZEXi2UIoBDKUDrSv4IKrSvjg",
-	"zlskUcJiIfIQyKY5wMYCQAAgvveijg3eelDmCFX7779mpAPOwApf0lUPRRUeJz5Hm/ZHJRCjB+4y9teD",
-	"d3s9dg9Nv6HwfSn6smMsVLgNCBvbsHknFVnq0vKIRIEUQIZR19CM3CWpzdB2NHbQ/99BevCzH5JJecwv",
-	"KZke70XTfIMjfxy7Ax7+WtrbZV9upv9q0mIb3rZCiRpol4NYP7GsAfCbwp4mBlJ7PRcC7kxk7D/aDtQU",
-	"BchclWDQdf+EgdGdDFBiPebpumfkfFh7b0dbgfX7G93U2IGuFDkX3MAJNLn8uTrxYiRVGR4o2OAqiwlB",
-	"St0Twauq2EQj5CyQKBdtmZXRwDmax5+ssAN08p1SyV23m714XmVYyotv5g46aNyxz76Y5rE1cifd8Qzj",
-	"mz97/rzqx/FpZhyP6cZ93Yl+Sx4RkfvlXBx6fOcNdtromRVruBN+d9gRlLATz6CRxymr+p0QgACvZ1Pg",
-	"3u834gBgXstlnRqZNyjeQLoNcv8JIUnnI1Kcwbdg5xeE7YUPBabOk+As3VGy4VINiXfeKrBfi3u5FNFo",
-	"h3H3Foc8/qRngZq5zF/xhkuvUl6GEP1jBamT15QK83UtKrbWukZDyutu4OIWioVOP7ewtP17UEoa4bCY",
-	"FKeVSUW9pamn+44vN1IJf+iIZnU8t7QWz37DP0z1Pr8WlOX642TptYCK6fDRYRtSyXRElJMJwnQODpkx",
-	"kOI8PNw+ykPP/8Z3Ipm+R8Cew8NvC1C51aJB5VZctQAEp4IJVTPLgeGFdRaountp3cqTmN/vpbtKGL+X",
-	"7kZ6m7AOW+l6b5bYmbQKSe+sAvuyrr+X7jsnHqsglJ5+W4m4zcxh1QxSfesV0nxfEVPbSvfsNyL5Pam/",
-	"3kJPr3S6/yCJ4VvRf3jnwhEPE5AY/4DQB1+Y6HWuQU/A4lO4uHOlYpj/Y2WQaliOxfDq2pWBMD7zixca",
-	"AZek8n9Urb+X7h1e+keLZU9XiOOBSOzDpC6fW8XH//GbkQi27IYbcNsrWl38g1kLyLAZsZJNI2r2S2cd",
-	"drzwRgZFmheIXVYpLcsEDPxpAPwNYd8l7+w9LDaB3h14+4iRA35SCGHU/HAzZM83QKcA3TjogNQ94ruf",
-	"OZs08S7jEumaawQn3nzTw596MSfxbKSHtJGpaQf7KKeE33TDL3qMWjRqNX4j7XvDOSQV7EZTiSIRyvyf",
-	"/Rb+NN+Kw0fv2j+Vy7KUvBW8PsNZcBxeT7ke+mldabPjbvZitoAO2ZkGNnln8La8DpGmASr3woch2+YX",
-	"X3z+xZ8qzJ/sVaN5TZ1fbLfww/I7WmeU+JiZ1YqlEY613ESrhFgV8hyI6ZI8iAsRPhjC/ji0zjSzF7Nn",
-	"s48/f/xfAQAA//8=",
+	"5L1vsxs1tjf6VVS+91bOqWuSwMCZZ7JfQYCBIkBONmd4MZdyyd2yLdyWeiT1djxUvvstrbWkVrslu+3t",
+	"DTPP8waSWK2/S0vr72/9Nqv0rtVKKGdnr36btdzwnXDCwN++1Otva/8HqWavZi13m9l8pvhOzF7Nar1e",
+	"yHo2nxnxj04aUc9eOdOJ+cxWG7Hj/qv/24jV7NXs/3rRj/ECf7Uvvq1nHz7MZ986sSsOIZ3Y3WCMN7yu",
+	"hSmO0sDPjx7ng//atlpZAXv3Ba+2XQt/rLRyQjn/R962jay4k1q9+NVq5f9t2iChPxipFrYysvXdzF7N",
+	"ftoItsSf2VJYWQvm/D9pvZ19mM++EKra3G4e0FthFlY6J9WaccukY9ZxVVum9N5P4zVvhKq5udlMYoeF",
+	"yVT0+zPLeF0bYa2fxpd6jQRxu6NJuixMpdbrZ5YhpVm/O24jDrg/YXu+0Z0VN5sS9laajXiQlbBMKqCT",
+	"Dbadz76T7mYT8H0Vht9KlyWQt0YvG7E7MYUWW/y/l00l9JuZzs8b7pi0bG+0Ws/Z8sBWUjQ1+493X79m",
+	"f/n0sz//p5/YvQCqvh3BxA5L1yj+Pp/9rM1WqvXPQmxvNn7aZ3ZXBFCGEbA32myBj9LXvvPPK2z620yo",
+	"bjd79fdZ1bnZfOZ0V3nWap1uZ7/MZ+7QehZrnZFqPZvP3n+01h/RP/6jk9X2OfWU/PSR3LXaOHyN3Gb2",
+	"arYycrkU7oVUThjFmxeVNuIFfA8T+7z29AwfGN0K46Sgs6rFua34gcvmtW/3YT7TsAHw6XBDlsI6tpLG",
+	"ujvmNtoKZrpG1Ex3jjXc+pX7t8qeG+wnrZsfsdMPcXO4Mfzg/952ptX27IzfUjN8ccJ79Xdcbd9Lv5z+",
+	"HPTyV1E5P9bndjtepmcGWgn2j05Y/0/M+etR6Z2wTIn3jmnFOFNcNq+YdJZVutGdmbM9kIr/Gs6ECVXb",
+	"OXN8KxhntpEPAhpxB22Eqpnd6L2dM9P5DldSrYVhRneqZtJvZiQqGGA2nzVc1Ttutp60oL/ZfLbilV+l",
+	"3WntNueIbelfred+1VdQ2pKevDk96mNKWx4c/mGlzY47L7so91+fzuKkfIdrYfzW73gtFtwNWtfciY+c",
+	"3InZ8TI+BDnlt/EPRrQNr0Q9PkmJXM1vOWdGWKeNYLF5HGOpdSO4GpESjNjPdE7rS0bM0VQi8RztTv/D",
+	"cJpK7OPNmnqH6Agy90fJ9cYtnNHdshHjwfabA9Cfv7AM2j6zbM/98+OYX+odE7vWHTw5K/867bnNHof/",
+	"tDmMB/BXR1roiglebXCQzG7PZ7CL+QtYSyMqp83BP8/7jaw2KCxwkyWOacsNJFDxnWBO+yVvpFofr7iW",
+	"Xhxx43GO6AOn329FP43jU5jHw89TjBlP/EclgMcwvYIFGK62c2YErz3/8Ztccz/k43g9sZZzIia28u07",
+	"0/it6O9hcpxr3p7r6Svr5I47GHttdHf2g79Cow/zWSPU2m0u6V8Jt9jtFnsSGWi+qtstkQNptVg1Wpv8",
+	"YoCHLxqt1ovdLk+j1pPRXjogTWZbbgQj7t7ovefwPQn1w2LHuT5xieHA8WEvdmA32rhrpraR6w28PnoF",
+	"z5fhai1y49j65PbZDW/P0to9NPKt/RQuOT3r/B8mkPK9oy+cxvPMbsra6L3bsEasHOuUk42/6CCnCXvH",
+	"lL9P4for8SAMq7WwuV1xus0OUIsWzw5FAu5YI5VgS+FJIVzgZ5Y53cIv2b6N3O3wITupaIUFd0YtarHO",
+	"8GAkISdbmsBGG/lPrRxvxuPmBSi8neEc5r0QguceNyIh6BFpHt+ieIsDPQwv6YDkkuUlV7XnQFlGGlT8",
+	"I6bIm91iJ1VH0smxVLvSJLfBC8ysXKu5vy3+JOHdIH3evmKcLY3gWxY/4i6lHqWXuj74x0OQDDc644p3",
+	"Ubye9NK/xg9yT73XgnjlFlZUWtU2zwr85nvxwqEYtDZS1cJ4pfNge1F2zn7t6rXYeaUqN2ut/a6XR9ro",
+	"PYxE3TH/gWV85YRhnAWFaNQvmc8mWJa8OFzj3Rgza/EQLHfjWe24ArEh6PmNXmcF0o1oWlF4DDa6qSet",
+	"fdkIUUu1xk2Qlm28Hk3UwtUByKPRepvlLX4Ym7/NuuaHZ5a13CsMtBJt/EHSXQf9dKLw+I1u6hw9BUvj",
+	"pOMAje9Myzfcuq/82YQPFv5qZFcIF83L/gNpDNVvFE9VVvLzHD1D+LRf/hgskj7dzQ23rGq0BQVg0m6l",
+	"8tLxjvnRF2gCmMKxd1LVORnVP82a+V/7R9tp3UTbFFeD6Y7l32MlwK+7vC2PJSBgtH5fYGw6KKb9adnZ",
+	"K9U1TW5KBf0tkMToh+n72nJrRYH/4SKjFtFzwLUWltRtZFqB8lba+LuK64FzmLovb7m1P2tT26xhQ+g2",
+	"r6Jo5nTjH4z+LTGCadUcQNBvhbFaBYlkOhG0hksrSvSG9lhQdvaiaXJ3y4ssC+DhYGhrmh9Xs1d/P70F",
+	"77jazj78Mi8JpfgkSBf7R+b46AH8Y423PdiV98KIO5T4dOcCmXNl93CqjB4NEH94vajN4czVpB5WvPKH",
+	"Uwm6mtIAg9oL50SdcC//5LigWme3V+xEXRrUOt1adGA0Wtev0Izhe2u4BJvbnGnDRGMF/iQtU4J7FTc/",
+	"1p6bLO+hy+tpQVqG7VLrSNKHtNtFI3cyx3D9FDyxVp1jO+757ENeq0BZavIzQ4at0YD+JQwyDZnO9kI5",
+	"vNDT7+s+d3FsK85L4ffQCDUV47D9NEsWmIXPqUKqfqslPpy+fUta93ATPClaL6oG3uYfikg63MFrRw+f",
+	"04zbyRz+a15lHzzouywK4e2OApHEGXS2401zgIm1on7FGo5MwFMcZw/CCSMVN5KrZ1nByHZtMFFmrorX",
+	"1w7MC08wmlSs0rsdmNPHPNJz8wn2aWzbVZussrcP1A5NAmNY+gX1DzaYfu1ZfSu5EPPenUy2R1gECr5R",
+	"QqVF0MNJ5DS4nVEgDoJAfAsi00kUERJLxurEWOw/koSPySEh1WT34vMcBNz+PCNfSqXDeOcTxkxyXnxE",
+	"i9pf7wQZ+5PAeA8WP38Zao2yFr79I0saH/l2osk9aDN4nfJOng/z2VJUnJyZo9+qDVcl0yc8k15eAUEi",
+	"03HV5Q0/RIawTJzsXeKUCBqJ30jyQ/jnSXegoORunTiUhAf/DFkhFKtFJWth52A95oy+zdl6tyT6nrp4",
+	"fxOmlpX7zjcNwnVuoWjPcvTqLUUjxYOo/aEuBSNCGa2mkVuRtVfDru3mZBaCE5Brhc6ZvOtCW1dmCyB7",
+	"VBoszLl5+HtaeD+PTg+1yTxDhAbZSWzA3iSr7cBgHq0b/m1eCrgGyst1A2H9eIAch3fMr3/ue7DAA/nO",
+	"s3q/h3eMg3JLQp7gqdKfbCB1np0+uAzimSA7lQal+IF4nNK0p75gPBtLyImBbfCaHTHiLXJBHlyxdM36",
+	"vRhMPD2DniQimfXU2zMCvFFEAZEHFFnZ686NbVkr8phMebtlneU9uOsZw2aHxrMzXjF4nmBd+EVx/qAf",
+	"jhbAI4M+q2ASL/8AnPasxPK5hTCfYIHJegPJs8PoyRxzKZC18zagp3etuOlGwUggGRGt1koUzGT1Oucm",
+	"Dd5p9Ivp1YpZz9QZyDCFjQLJs8DGpGMVRwY6Zyujd8zyFTjcaN8fJYGutKlKdsCt0nuVeS/0TuC77x8u",
+	"0LXBUN+bcaUNRt7saqPj/ay9i9ol3xR8NEYIBg5ES3NxmlUbra2ALaONIyv+PKh2YyfxGR7Xz2M6caWr",
+	"GBu81NrlheKRIZ2CYY4n2E5gYW/p8NuGKyXqk6+tV/mc9O8CyDJe6r5og4zoZb2ThofQDlV3/RDnNX49",
+	"t9IrOnkineQKu/eN3oFr7ipnmL9pFF4x5ZKRZpYXSJEp5u6Fv1RlHyQyFb1ijVxvHFsbcch71Gp+mPDw",
+	"kGOqd0SRZwq/T0lzQDfEWQdnFhh9v/Dk4Ygspj9HYqoJrQQO2Huy6GFLL1xgSETz/X715zMI6klZRuDW",
+	"2efVCL796kGovJ4TPD4QvvPAG5SUG+G8oETBSWuj9wNxCpVoiCtAO+Pw2d7I9QYcc/k71ej9iV8VSQJT",
+	"n06rO3OeR9xjqw/zWWnkIwLCZulk5+m64rg04fzOS7X+glcZCf5nevpA6wddxEiUi3HLLQQnM4xF2hzc",
+	"ZjfaZN+gcJ2I1eHhkaK3E1wxpyHcxiu0hu9hjLyjTYmp1vS15s1izdsSd/NafFbCCiI5GZ9qTZbPR7tZ",
+	"wCWfl+i0QPF/LRx5i2CrpO03ecy36KdzDB9bDU18UzbQOpGL85IuShl2soWy4ereifas9hJXG+Y6PMcw",
+	"qXkksrCr/XnmCD4NVx8SK8YKjqO/SJoS5iG1BJRCqLjblMaVrTDvBM+T2o9KoAE/XIYKP/AqKEVdMa9g",
+	"rZE8NsjYhysoKUJ9LNl48rmJNu/0PqfoYLB9TgWr9fos8elO1V9qdIStVqSLT6KZH33zkqSzSU1aTrx3",
+	"EOEIBjDwMv5y7shq8J/TlApH19hsFEZzSdQDbmtOATB6N/Umgk1nauM9l+4GMzzaL5humMmctiEMlt+/",
+	"Loijwx2cYkKjj4MJreQHprdKWsaXunNHEVDhn4Nj6BYsHK2Z2TuVMcIEszV+dWKXvst61FOPAtom/Uo6",
+	"K8wzjOS/o6AXiM6uuBGpLfgOzPeNmLMNxW6Rc2wjmvqOtUZ4kW8etEdguMhfwr1Kxw/iBN4vCAalHs5F",
+	"a9d6/Txd5hUx2/7w/Ba/3ohq+61q0aTE61r6XnnzNiGwFW+sGIkkXtTMcmDrXw/e0IMf2jFt2Io3Dfxx",
+	"tcq+vlXjxaHs28HZhpuahWCvTCQOlyanerq9IEdmy1OTafLp5MAWuWuLMa4YuzNZk6bcsx1//y22//TT",
+	"8dWYHudg96Jp8qdBv8xZLW214WYt/FFwtuQ1s7uBg/+kZY8Oh3Y6GbLfmHlPFWFDsjd0o2UV38KpBFfp",
+	"okopq60SFuwlnPl2KGaCqAFuf85WQjTRThzjPPfcemHZdkZkQ3KFqhcteFsv8MrCa3ku0IojG97oRtb8",
+	"kKH5mqLw0IFLrlrPoSZLiPctUmZPY5+8fFmIVPJzLmn5VefAKRujgyBygiKPMhcBte1OyfNRYND0fxQG",
+	"fey4WReOOPHrcLDns0bwB0zRWxndC3vF2GijG3FesmrgMj0IY+mdzfrRQvrZIKAEIvBfMSNWnRUUrfXp",
+	"y7/EaDVqhaJnzaxUlbiDZv49leQeogQS8MJBtHFIM8u6S/YCkgmmbPXP0DRs9R4T3EC/DeR3+mtqN1Iu",
+	"NLxb6ZkPp5Uea2bcLHtodLW9d0Y4lElP8ojhAX1t9A7d7xIM1oyzmmOEA4UWoLXmyHUyQW6ESf0kdxRQ",
+	"fkHzvNTndHnt8N2I+D6Pi6r5Yc4obBkJie1kHbJpdvy93Hlp4+NPP30JLnz868sRBQ2FCoiPeQ4TuEag",
+	"wPAaECk0mheje3yDHv1GD1TJsmSjwfx1vUgT/SthBp0K5raa7Glhr+R7UZ+bk5djnr8OxsWLpwUyHs6r",
+	"y8Yio+NccOPfqVaKCg55O8z0Q0tliFWHEI+NPL+fW+me07hXTH0LScrz2evOvSPn9NGbHAMOit7sMzkF",
+	"wZUKzbM3onP2nYCUy0slVG7Fgqt1I0IuxNj4Jdrosxj9eMLQNXB2jH4dPGQXpPlwU7FMqs8zW8oYMryW",
+	"nS36GtJQgLExgw+D2vtf9tJuRJ3Y+Y5EAr4Vau7fvtbolWwEGTYlJP+CuGDJwsdq0UJCkcrmPBzRQmqm",
+	"Pzq7dKnJqYVVxLMa5JykD0+/F2Uas12T8avbaqP1BfaJe2if9cAex3dRz7kZfUlunUHc4OwM7+ROPP8S",
+	"213OPEGR8COLfLK4l0NKibQhMRoFNLt9nJpVjAdvud+6i3KDrRDqog/2G50PxO4s0XgaxktiueWyPmvR",
+	"TKP3/CjpevqJznGjszQBJ3ONrl7cUVrt6Yknc85OS9q24Zn4qW/0Hlz7G71nnEGCbU2BYHds1zVOts2B",
+	"LQ+sFWaBP88p7N5pCCDb8WbscIo/9BNPROK+rzxPPOyWGOd5es3UbtDfvB86uw9ouj2y9a7F4uCf9uxs",
+	"ltK4zaKe4MINej5+ISgdsuBHXmntFpU+7+QFSYs01mA9OKe1NkQ6l2QDLWqtxBk34HQOG9NLpuaRtPwB",
+	"8tcW2xNZqxd7foB7T3sNMCtWG7dAh1/+2BK1M6Pq8WYrSilCYMnwv/uXNqyWrJBTrQU/4wA5Ay2oc9PP",
+	"B1XNbE/HksVY9riVYgrcNuxo5LvJhRvfpXlyW/tVp9cpQ0rxZOa9o220iOOVH1FDJKbkJoZLUeA017wC",
+	"A150JHmCUd8zakw3QsdxzQ93TCrrAFtgxQa7978VM8swqUK+KPweDPxkQRRekhI1s3onMKMCI05BXIhp",
+	"RmkesFdHs+G7/tAXfYDgtMSnECo4Sn3SK8abYIiHxIRKgOS+4ob1CSCN1p53cIeBuae8QwM3PtrkxHQe",
+	"Ezj3aav34/h4bASGkembiEQ52kIItusRT5otrX3XVZs7vCPhZB1bywevGkGaIFNiD+4h3uyBQf3+T0wm",
+	"YMsIvv1IPAhFQRAhTp85rSHOJaTEJtFAx4mbaZiX1/wW562PP/l237opxlXYMhuulhG8vmNKiBrD+NF8",
+	"ygYpvyOD6DVPVU+SH7/MWcnPKMXgl2Jr3vY5V8hF607csZeINkREhMGIpcT3R72AuaciQfM79rvfDnDg",
+	"knT9pp/QxKhT3/4yia9r28OGIrZPg4WFhmm84Xk+MQ59GGRnhcjDJJUqrLrwoP9Niv2TH9EEoEZ4cqWx",
+	"blGIVfLMDBNq1lIF57i/tHsAflsJMcioh5hqrg4YZa1Xc0yISwDjIFGVkvinxX/77/KhT3OCc5kAHuRb",
+	"QcqOLiE3QOi13iJWVcv3cy8ciR714zJcru8DkY0i2N6fZZ8/+DbUdiHVIvCFMQPUrVCLELA+6Ta2DT/r",
+	"Zf5v/xa8bShEjquz4e6Yih1zejMb3HB3MbTZPfZ23+123Bxym+kMl6qQ40EYfXgPmafumEt3jPMF+UtF",
+	"YIkwyKLl+1IIzY4D2AskVJEweBDukdnH+81hoShcMwtmhoCUSuNKvSiewczA5KzZtGiuOCSde7xgA96W",
+	"xC7ifUpO4ni/huylyA0tRVwd2X7+mPC4hzidSf3A7M+af3GDqeuTcXNfduKNtBnbNG+aTOCAXkdPPUAc",
+	"5wQl32jyer7sRCniDpx+46ibA/nJuSkk+jV8AO0xyKF8yNk5PDHHtP4gBRIAXtcIy+C7JFeT/O1WCDWd",
+	"RT+IOmJojUIkK92dDwR5R80uEyeSSPUjuRLyZTAWhIIP5HtSQvlG8MmABvllHZFkEFtC2DtQyRzILJw1",
+	"HV04pwK5hgy/23rrLk20m+jdO0bCwUQlEOgxXdX1yN13wNUBbBG1vFrsq4bvs3nFJ52E50AIz/j2zkDw",
+	"tdyIQhKwUWiTyIbOjFecTcyZ7jucBCl3E8/fsYntBIBc3J4C+V7nb/5XiOXi/mWdJv5F6KnLw67u2MdH",
+	"Ro+SLeuiR2aaeehiK8qjrSJjuwdFOG3XT2vEHhznGQNznNFJyzG+5E+qZ2Jf3eQXKbQ/rdhcYmCou8km",
+	"6LoT6bjHwcON3rOXSOrNwOydijJexjrrXFFO1CHot2i2uFx7m6KM3e940wSNzAhuBz6mFH2Iq5BTE+KO",
+	"mmEmJfFPCKWD1AUQr3IYJ47nwCx6PKr3DjHSgVbnGJEMOhkBpaKalkRAefYTzSjZIWOWxvGYwHTBbF1x",
+	"FZBAGKYxSFvCFpQxPwi82PyQDxc4K+H9vDmctxchYgwdTnIUUe1KtK1ygkiMQi6gecU8+7CppIrJNeSt",
+	"dk0zrSjBPfbyiJIEEdA3E+aIjBRNS54UdrKuG8H+8pL9P4A8EBHUAJWA4ikzSaml2C29LwZuFYSti7JO",
+	"j44asT9wzHmcWOw0e4wPoYLF9MjXH5UICEYI79W2QqFTBw1uqtrcBXAfy7ZS1X2KpBKiDghA/l6MMY8u",
+	"iKBZnr0R3wuuLLL+U/i7AfJozrJIvHk02sugNS4BTTkFAyszGivg3C89S9EYyS2axjIKiX7/hlDLP36J",
+	"Mbrx75kdvQh9dUouGBBYBFO6AsKCciYmHDQ0+9BHrpbcPvuNbqLOMR+iJJINGRFaPNllgyFLetaFKeZl",
+	"0NFVnkQx2fQ4ce5ViIXEKHRPaGj6ptxU1LFaI6yNeFWdIjCBY/rIeELtJMhRbLufaG9sQ1rqeJHJRAmR",
+	"lDm9FoCDCowaIV5fRWgpWgzjwdp4dk3XoG3Yuoh0teKG7XYB1UqvVnMIUYSXlZsaijxBbaDeRT+PeJmA",
+	"S4iiSB51MBcLGVDO4nn6KZD/mCPyzV40jZ+Op2put4KsCGsu1ZwhQiNXhSw1FxSYKKAnW/ppbkcTPSqj",
+	"K04HPMyF1kA0DPCa4gsWMjBjHkDMPyeYwiTzKsG66FTVCG5SQI9h8SRRryEEfljghsA5EgQP+P+ix/Gw",
+	"TjbNIkHzSDA7RngeBDgYEBbpak6qonNtSmZfRge2L5h8L7BA9Gjnk5S4CMDdE8pn9BwFX/gZgyENmCOB",
+	"r7MVXKjkzsoIuwHuCGB6d5CnY7ZUO2m/kU4AKgz866ISyhnBau0QcQbQ5AA5RisRmi+bzm5YK9V2ERsm",
+	"ki40AvcFYM0k/cKZQxEf34MXfaiPSEqTZOKvkRofIRN/LUVTf2WMzmAqiPetqIYxUv09h5psGX5kUb+p",
+	"tHKGV47tjXQQxPwK1aG/f/LL82guG/X6wJtOnI+UxcFD83k/0yxRRNftaIV7tJX3iifpf3vebMfAKyMN",
+	"bPzv09LK96jXEqKm7yw7b21ExXMumGU2ns6/NPQYYAYaZm1NNveF8b7gWX8UOEOyohSC9dCIIC+HmT/K",
+	"TzCf5S0kZC0m68AxslZiJBk/Pl21KVteesRNlPcBzjFTlEUlsESZQf0HZNB4JEzBsf6OZ4nnkAw0R3o4",
+	"RUJf5CBTLvVsDFwL0wHNRqWLLv30uq/SikRXQnBmHAXTq8vkjuOvvP0aUsJzFgio+Amw0SSixNsUwrzG",
+	"OaSxs2iwQnKFoGF0VVQIaFxpmbeZTfWa0Fjxg9L6pHu0Bx1ktuuTXdHHjZ1kZxkqfUWDFEasb6SqF2j3",
+	"CX/THdocg8NtStLmX6lU0fU5m9DDX2NM0XAvL6tTpsR553FAcxA5BLdovEFbZnRvM6chTjPGJ10WVCOE",
+	"eldg+qAGTZv00cGHIlEKgl6wH1pXkQ7ekT3wkZt82jFan79eydwHDsTSzPc5uKtvQAW1ESknlpzBk6Iy",
+	"1EN90+uC/nz5WqAyKP85TlZfG31e93+XVtKbrhCk1J4hh6ivFQrUkYEACNPpps4+yrpzjcwCSA864QaD",
+	"AonzSoMyANh/ff+JqXJabA8Om4/sIEVrUpx4X4ouX8okVNQLQcA2gPwpIcFc4gmAKW0SWL4rkA0vuJqJ",
+	"LFzKHbLMq9zKBWv6aZkZSbC/1lRahIhtoNdH4MQgYcfjL1+mH5dWmAcebEEX6L+X8Qp/EMUs7Um5BhPh",
+	"JQNDCWE1ceDMMOVtuS4oga9PJd7pfqsv4hJHp3RsQshYmybuZ9mtPoLs7P3d/RqPVnTh/uYTwCPDPcII",
+	"FFxd/cTAx8U35RquXXrCy+y2x5iG9O1k3wgWVgq26gzwLL3yrbhiCE3PeNOA2SZaeyHoTdSQbhT8Npdo",
+	"hAUOE1nKSbbxDc8FIW70nrWGV05aUccUdaipZeTOIqZOkDuV2AO32uGDS19NQdf4hl9n7QvYGt8k6WoX",
+	"+Pu+wWIONkWgG7tBo8vqZCKcaNpgMYZqBeccclnvi/+ykDZGJXGSEDqsBB0F2hA/DD6yfGWN7p//bArg",
+	"9UrL81Xhf4BG/kKY+vyWvOX7Hw0lnXheHT86WljjhbbOUPXFFXl1qHreXl0Y753Y6zMMVFs5xT3yNrQD",
+	"oSLnpwCUe8P8j+xXLREb5gwCHG5AuhnJjJICRHRONHQ4m+ylFU2bw0pGn1JMpdx1FqPosbSHhmpO6cUN",
+	"gE5iJQzKHJgtdu7uItwRzOJRaEfh9iRKLG9wUnuI+pk8o1qvn4feHgF/9I20TmPJurGRyd7AFgaelmgO",
+	"HRnuxtVWTjIfnG0EzxvLDblh3F4jXnZ0GMdKqnVfSPAmU8gYolCwAJk37kSWxNOOx5bjckWRcrVqhN8D",
+	"iKA00TDJKbyoZjXZ006Gy2CTE1EzZ8CQikojhHnhWvI4jMmOTEfCRNPfqRUF4+B+CkLTOC57UOAho1DF",
+	"Wim/Iusik1ap3mHJqD7I0SmyZXVkFB2e1uiAM1bT2HS4caWqCDEYNR5XlvI1OqSOxBGu6mKAHhTGgzJw",
+	"IBdkK/rK3bJwJeRuyaQi65jrDG+OaqmnsROT4yGagg8zVJki2asPSjvoLtTVGg17xfvddrkEn1B6tNbx",
+	"lvuGdgKm+n74bOMCaWNpuDkdU/5YqWxdFtA8W0P9QEyK0C058KvTxWoH+aGlosE1gCFlEwutQ7PoRWZQ",
+	"gr3KPXZQQ7Q12bjKgDHvN2MlK+4oXD4qRnaj92rO7r/5/KNPPvsvYs5LsZFQXLg1+n02rnSjs8+eF/gJ",
+	"b2vHq430crSzosnDKes2Z0bG4sW0fzBHrHyLwYJ8Ch4wdEyTnCfH3x9Ljnq+HVZC7TqZLSb7XdZt0Ykz",
+	"Rdz1gzB1lw/RXptsZDA6S/2PfeRORFu9wJkZm06itO+k81J+rqOtzDJInCeEbOYmeGaw76Sqv1UrfVa0",
+	"wQ7DLDCMPuxd7jzDQsb8wNpul3vxvVQfa5QQfikH6Nxqq5Wo54RmGgrTyh1o7tqKtDxGrgJbQNY8HfbZ",
+	"UVln8b6VRkz2hfstyFPCuqPaydej3U2J16RTRGHrQTQT2r+Bdvho5soyA0qjNuEYhk51DCSG0JGOVJhM",
+	"XGUpiUEtLgpYtcLkK7PuMZEasSUBrgaMND2sLDfIhxDVnAonrrEa00o2+XgRGm56yZaNZ6/n7PLQCMtl",
+	"VecTMqARhPSdtVb/JBHmQDd1UfTpQRipkIHeK8JV+LWr12AAzYcUXlDzuLN8WbLAdDZ3249IjO42zBnf",
+	"aDiIpJ7d+I735HYaHO2Uf4PQKhiGo4Kodsgk/K/khKT4I1QxqkmBJBKTOZAphKsauRNtE53lPHLJ3jcS",
+	"bkLc7BNc9xoAsNuzveMAWIKKJ1QQ63TL2mHi1O/AIU8xPCgQAJPsEbRDGrmwrrdN4m1C/9YT8r4nYhfn",
+	"QJb8JK9FWcrVZSkQ6igCeMebZmEraS1U8cC/t+CYnc8az8Xj39adbBrt8FbGgJxF1ciWEn+NVLUwiyUa",
+	"4MNfa8l3Gv5lJdESWRnuqs1iqfFaUkOISzm0TlaLVu/pH2TzIMxCSWeQaCttlHWEYrCiaOQlVLhYWF1z",
+	"DFKuF/4kIHh+PnNGcLjtAWN8z50wC9saiJHbCYgxVVotbCPbxQ5U3Wg2FQexaI12IgQm1511ix2mh224",
+	"NAsnxRS3xLVByMEtkQqOYwFvabiVD3k84A3U2wDmcQtZ7cLbf9lzDTd8UeAYesWOnrD5GPaX/Ud8Yv/z",
+	"LML10XsRH4a4n4V79CYIfX3enkIjO9BIUH0mkMUbepOupgsC48rElRVrC+cri+w3B6Y022lMtYTXmSAn",
+	"k7cZfsYcjpyuOJXP/qo7v5TbwBDhFnylXB6DaArBYhexFhe6B8ZPFm92zBkpLIFNQIJs12Z13PPYUNMN",
+	"X/49OEzIw6kPw5TinDVU7wTm+2bhubPRv7F+L8iJzhzQpppWzR9kLV9agTEDs+JF0JeIX0+mAL2C7bap",
+	"jOg2RnfrQun6AJd2AQ2VQMysf0S2JwkChNmI1QE2nXwMtG+9OK6kOwAWPg/fmMW8A1k4cLSY2gP7G1cQ",
+	"aTvm1YSEGosR1On0kvznATH3FSqRLvvrnGOX6e0ccamp/GKnH8QUtKDTCYOTfRYX3czLk+SyJI+hetwC",
+	"PdV3qIW9PC/vwbFTkjocdZJFBdtGO1I+m2tUl1vqCkPmO3Xvi9RfXuix+DuSXb0wCVLpmZcbk2Guluko",
+	"l6Z/vvNoYtfhck6pdHkK+7LvJRervni6gy8qcf8KL2nmmcNLfOLhOXNxjzEnIusmhh1ZbJYF40LKB5hP",
+	"6trgsY63mJKyj+0HRlDdSDA+dpgnDXkUebewEfuhATa181U6a03XK6xVYg75dzxA2p2Jw1U15EnY+Mhm",
+	"EAA0iC/+uYYssDxk8cQ8NbIR+R3tFxeGjjtxokL5myTPv+TQRAww/yqExAKh6hBbUXXuqJopges5jQry",
+	"2mh8ADZab6dlTb7p834fkTn5hlsXQTMysmSnah1iJPhWQNB1avE+BnyZ5Z+fEY1djLVwGRjBZU+OWLkA",
+	"u/e45DIA8j2PaqOtKOdf5tO3fNvQf34NsR5k8mxCAEIuZWpIUJ2Szj6nhPgryAm+R3LK2wO+0XuAfY+u",
+	"f6x7NYxuHNcSz3pyx94WMELYEuDAhdkBFzKVE1g0bwjd6oLQ1J+DZAk8hNgtlk/eI7j8UdWBU8gzlxLv",
+	"pQgw1xd5AxCby3aGsK2wE5ugnCDr6Y3OrxgPoVHLQ6hgP2ccEOaXB6pmO/hevOeVaw5+s59B4jfWxJ0n",
+	"HaCauJc2k1XE2ylSys8SM4Magp2Y+kUOmr7l1i1aXnCftkbYAkPHCNFQi4KM9Zh0w5vmjjnTCcbr2vY1",
+	"ycKN3XPcaCgHCdGk/CHvnLAb3p6/cNAIjRBuEpneu2CH+P0hRHI8OXflvxdc3de/a8bD9+EyZdEiAiAY",
+	"eSrAveRvSCRr0yPMg9cTqz9v9N6y3e4uVn+eUyxSy60VYNcNCFho+REHwULsbtTZcIzZvM+6FYezplYK",
+	"jnuO67riMQoASx9wcwK1RHQEZE0xuJD+DgYhyguOv/m/hB8Q+NQz22lQJmHoR6GZUCf1m8g0Ml5sbl3g",
+	"eHh6IQDcn/icNcJaNgyvTMJ8jwJrpwOQTcOJG0/XgH8MkdYgZFFJKjqM0Nt5QNTCQFPtRLnYzxK63DKv",
+	"q31fSu2gH9Bzi/mWedg9CGw7DbxX2s38M9rP6Ma4e7FUbgMqE8zspKjzPcVjH0OjnsKom4xMd2qdFxkK",
+	"s3k5OjA9yI2FCljTQ/Df8n2+OEWO4GAG+d17GLCoDq0KoPXWeq8m2ri+Rw3yMTauHsb9URalsn1I7yej",
+	"unN7k3oyvh8cOLf1V6CtP7VY/bTiU167xF4S2DCcRGnHXtMWDO/SW74HblfLtXR37M03Hy/h7+/gD4C4",
+	"UGlVMwjgJSyKNJHwzdefzeazN19/Cv/9E/z3E/jvx7P57B399xP475/gv5/Cf+Grb/C/8O038O038O03",
+	"Hy/xf75p+O8S/gc9Qdt38N27bz6bWM+8Fo9CxvBbmL9kFVeL4FXKVQuuO8G0ag5jrHnkYSsN2aUo4Yv3",
+	"rpAKcQXS9KX1A6bjSAPUDBqkcquGwHdhEwyZ/uFAy1MUYJ0Gu0Le3Nk1Z2f0zrcpF5QAGQrC8H1nEMIw",
+	"D/UkcsUOMBoKsojGunlnmnxZdSNXLvsLLL6QcF8X8m2sO1OwNQfA7jZ5neSIFeQ5CUY+R/Kije8T+JPT",
+	"nvfkXmI018D5fg7mkWBb8pcOMLKlA3/drojk6/XZk/aUE1lnVXeEHXjBe3IJkO4UiKMCqtGZ8gdC1YtL",
+	"ZrIqIEBBmKA/gFcIdApATnPGmd0IAYiuAOkUFElIOmRLrrasAmhROo056KimpnYpmHkeG+o0KFS5Tsk8",
+	"Js/dYYijp5F5qiGNrsj2yDfZUKUgI3fZaQSAzqspZJqDrocYTkuYTIuqOlXUIyWcTNmMRH0+Yw1Evj3J",
+	"ZFigqVKpjEtepukaQ6/xF5VZdPqgwwcDXICyoFJM/yYQ/v7po0ijoouOKL+Q75RXCR7tqsBiZAunF/Fh",
+	"mYbiQzauMYaP6poG71Bf2cf/Gwa/O9OJyebPMMZ8ZiaIt31rOLKpzU/h5IVLMRtvFM2pdDz3QSCPnr5Q",
+	"/ElrsB7btgG+sjR6G3yAAHegANxmkgh6T/L642RQewNcnGPwzkSfH7ht+wvL3dQL2GPyHkUear3FpwPg",
+	"SOaU50TukpofqIabNCwALkzO288D+77M5TYa6xbTucmVdbIH25kvkw33Llcie3j5JpUZ+jfVg/NXeYI2",
+	"mzxun/xxyEuZ0viRvMIpxesAN6jEfWwJisnLdgtb8SaXLYalnyNSJ6+cNpa9fP7ZnL18/ufP5uzjOfv4",
+	"+Sf+D88/Y0liMoLoPLMA0m/Bb5DJ/yyDnE5C5OvZ+2VlsfrH8gRy3RUPRUBYIuy2ZGdP1Y/6gYrV5qpH",
+	"XaCHN4KbxaV1vC7QxgU3jZywNz1by1WiUZpRoS1gWw2x5EHZkxSG6OJzLcGrtMIsgkQ4ubNy3cp8dDa4",
+	"REUla78+sAVIBZ6yPQthAeMSDRfYH6Aq51n7A7jbKDQHdFfL5WTDtR+qtOygYU011F5ZxwkhzwO5xeKY",
+	"Y9NB4H8xvg5jYXCXkiPP3roAcDV+a3kaiMIorPSZZUFei9Z4BS5v4MlgTeMr43d6QsoIjv6IlJEftPsB",
+	"TeYXPMyAAH6V7Ry/zO0j1vfN4D2vjBAMwDDmIUOUoirWCHtyFA12KjZ07OhJwU8nS1pIJzYHmZ1AZYzy",
+	"Bh6F1hxKjxlIhYmhn70nLUwqu7mtyFfejgEYS623fk+XAkrBQ30q3O9Qr4WiHsblp3IwKHrFrAZh8w5r",
+	"9KXm1KRyG9bjzRdBztXSjmB0nvmLGurEQXjF+dh4ynHgTYH+CIP2tvDvt/Ink7x5BClUXEdu66pG2wv8",
+	"jiXML98/hZ1lIst4LNKphQXYDywgNaiJfGT09BdmAVC7Z+b0hW/5BWHyVhutY9b70TMmPX3BwGuhhOEN",
+	"q4RsBvVyE9kgX+UA4v08y3zIpxkjDFj+21hNljvWCG57Q3GwV/bmwQImin8iFmfqclko5ERb3GctXOTe",
+	"LqBCYj4+sIYd4oZSQansdFNMrtPRywFfRHDFnBZMqNqiiwOEftRMLi58oB/y9ZRDjVDpAM/ZIqDz/JS7",
+	"YmLZ2gCGkM/aOoL0HQaUq4XuMu63JVc1hD0twY+AfFlathfcWM/n+pjoQVgikspZ418sT0vvRn99es9J",
+	"QtIZLLKwy8nqe8mpf4aOSHee3u8sv9orAQUNniIe4KTnvjSbq3KgCGcpFzXoRCPaTVJ1BtJFd4CYjl+F",
+	"rNrlAcJDZtlyYYeFDiLSmIf5n43YkRk/p/8U4yUKCXLgFR2UzMA0UT9vwiHLQ7hQSa+cpxVysn2DVymO",
+	"DYAg2hIMiu2y8FBoBO8MXRXfCi/IK8bVYTLwvD/uexhhYKr585jVnENt0L6rMWyDP3bMD1ZiPw20gcJK",
+	"8ACKRPrj6kIKhQlOvFAfSqNmU8ES2h+RQ63X0/XuyAtyOF5Ts0P/DS/KCaq/goxPUO6U9NEeQWdAiBFK",
+	"bpbu8WBD+zWFBcRSfUAGRVq+D6u9qKB/d0E6JOhV984IV22GV/1/jTeMKrdPrAyfscHiv89pjsVl/02K",
+	"bLn3phG139+SDmvtgGxSFdZ3O4laKDP0QdpLCO1vvvn5WESYRew8Tnmerq24Kxk4fx3/ffp1mJL6Sv3m",
+	"pvI2iy7aF8PF7AYFgj3WX9WqCnKZl54hJMT/Cg4wqVUGESBwjABPg3mek4K/315Z0bCP/H7Lpe89RNoN",
+	"d7yVlcsmQQSYeQZAMm6vP6rlTigLl5Z5NdU/wOz+b39lfh5+i+w/Om4QyuljNCkgrHymfg5OPZcw6luf",
+	"Z2DwPbXOnWo0XE2rlk0hVAWTCcJpgq3kPLyr72oet3V+whD2lltbUqRAtu6za6JRkUms98CsrCnmBcIC",
+	"dMtEvQagU+P6fLaB7bH2/B6sC05CWLDvYortESb6CNOj//7nkAt3TAfTSyhPTKdrcbbYOr/v+/QVf/M1",
+	"hH5CaCeEbk5ym7+FmITrneYh3Hu0IwU9PaZjoDQd8i+yWvr0xPi9Nuf9Mz2KRRbJOGiG2Fdhw38MpRvC",
+	"rkM1uQD40+i9MPFvG25qYd3o7w2CvU8IbKj1+vmP5K6/GsH/bcMzsTGYmTT2AvBm5Tnlrqs2AT+VMyzI",
+	"AEU2OBZmgfLp4FkPCXNZXWjppZgyXlPUqIL1BjLuEsCmnlBk1oV0RTrFnFGoI8JGkmVgiFgKC/OCYF2I",
+	"d0OPzAVVjl7jBzlpt9qIatsQhsakzn7aFCz2eeMe4OHEinHIaik4BF4FfqBo3cmm1oarL3kWruoSE8ha",
+	"KNccMp5SKjKgBPOEhS/wysj1xqGRfykhvBuU1LZr28Mrwneqa6JSbdyGLcVaKuVbxnIOB9iELKn21W1G",
+	"dY9JQY75kcXvyWMxsTwO5HqVjwurwJBZmIrA4InttdlOLkehmzp3UJC1N956IBHt7wA7qsJ7MtIyoAXk",
+	"BoJM9MJQc78exXrb27ThIKM+M1bhzcntoeFq+8wyKLB7AdkrUZcWWlTE/VDna+upLdXqXDidKa8lRVJe",
+	"aytdWtfQsZV0YLS5hDLuhfhJZ/1+jXwQ+YIh/k5idUkqoj9Ksuva8DjlPPUAPQ6lcDccchsrvdtplWPt",
+	"EWRsUn3pC6CHfdtFysDz9RB2UmFuMMYX+K/CZSST5zRerXXzOgx2thD0UaJWRDLz1NFLKHHytPD0yJLq",
+	"SZtY/Ycs5HDn+0c53s15rDFELDnwpv4802cqUunxXmZlJnorxvnf/at9MuCIml0Wpux0O5EPXHRjnG6n",
+	"5TXiBHovQ2ln8jhHpSB9mrKXMhEKCOIdhy/aNXmgj/OGTQvjTrwzJ+pMpyz20X7tqnM2uyq8LUlp2EZu",
+	"RXNA9z7lgyeyo5caMf//FSMMAceb5oACBmY5Z3xddNum+wan5DT8TZhaVhEBCCvs7co6/wFXlIJdJsz6",
+	"BKPHwGE8791dIkMjfKrfA9k+s+Vu85X7/ITnLEj7EP4W8L0xRQlMTp7j9mEYg+3MeCgvgAyiZIJAGf1c",
+	"hyw0bCt2niVUnS3g8vf3c/bPX/w7gTBDxbNPgmyBS/R/OaaKt0mlnxg/77iqkbWvtHaLlTaE16XVgmwj",
+	"Wi3IedxwTJ72T8UEhfNtX9Hnep3T6GWTK+ZRC0d3e/TgC2P0BTbTr6Vo6q/8N9lCpX380EnDKzWjrOGu",
+	"VKJFukaciJk6R33wa+gmDjUPuxHXnqU0o1eyEdflJSy5FQuu1o1Y1GKdz64UbTn452o8I8Nr2dnSr463",
+	"Ip+3uZd2I+pFcdxjKMikWNnRWtM5JKsMg8e1HY958gzygeSV5m7RSCUWG4xmL+3mMG0my3gz5fbWwo1s",
+	"LLlOR3v3yJ51H5h1tha6EtGzWDx02Z4kxWOpgbqdZ7f3uLtk7OwBdm172JCd8jheE0wIzyy9b26v2U4r",
+	"twFtaxPq6R7frLqANY1wUtJZthKijKCRqZ5ynExj9G6qACfVgi/MABMl4V59ftkZZwRhsERtgbK+Yu/5",
+	"nTUtAfwN4YSgIIMm8/0U4zx19Aj7/H97GfPzOtT/OTJ4TkI6/jziHC9Fxak+3djs2OWlrpcDeG8NkSPZ",
+	"6C1ptwXxnruSav2g5flc5L9Bo+ODjZDKNPF+daFbmlPuhGFXgxF5dHcarwkQvJhWIeCZY+EGkqazsEq8",
+	"oHJEb1Ve4/Dd1obvVTE0LlvcDacIMF4xOWDD66xAKd63onKFopy5jpYHpiDLZzQXqKNdjglG+7p0XpPg",
+	"Ku8DoY2fHGbqDAWmhuuIaBEkHOKv/vw3KAoLbppDNtxjqpuqwZmHjnlQ89JtpJ0IWAhln1YktmtC2taa",
+	"N4sTIstUw/RlwZW5kBTqobjC66S5Pl0wnG2NYLdYHCZ3iCelu98tAe64SLuNxZDKGlIhU7O3K/8fACFQ",
+	"OLfWSH02aObej/4WWtKLc6IyDfAIhMwhxjvH0lZZ/X5Um+KJoD1OFUcGukRY7/OhxGntYZjAFWgg8Jaf",
+	"Q2dWNaUhnNBTElUkZuP2xNxjp5PwkJzcCXaSV0x4lIVOzToVm0ZcYbr5anhaWZnnAn9p5955gSTnnpgC",
+	"aADU/w7qNx6fRQAxGFAFzu4oc5W2L7ft78incyzUXGDA+IJnt7GsGgLhRIYMuE9eK2KYNBDCZ4aFqgs3",
+	"Ig4yxznnl5hLY/1BAIw+JPwy1D3RgOdVngTkMYvluNidSBpH3Mny7+XfRmg/IWM87XI+nEF2xUk5lASx",
+	"dQfRT4LbA1W1JsubfyDxj1bxtp2g5zixa4V5/q6vcXKxroNdwJojIPJlYFAnYHAH6XMy2nr1anUXX+6A",
+	"BTV6zUuC/nT8VFsXnY5g8QQ0JPEguf+hB+JFX6KDQqVZys8ddH3IJYQhej+CO0tERiYQGyosSsNg0IS/",
+	"ioZLlbMPVBuuqpIiAvUb0s/BkRJKcq06A0aELqs7FhK4kr76VBw4Lm6UC/CqGWUH5P/p6CPmcJytmtzg",
+	"CcA0MUkeXC7XpRbi1kZDRTKr/K2utKmv0SdOoZvdyhcFbDvAq3uSAG8zSjVT3Acf52SVCNJ8yq57Gnvq",
+	"osKjN0O8+reGwZ8PeeTywMQhi41PANoXIOQnENwX4+pfPtoQD/yCDxNA8EeB+V9Vl+w0NBngj8G5SOW5",
+	"oXJBkgrIi0NinM8iHYTiE7NXXif9Y9D2IdRiu1hpU4ryXza8BpsWFaiGpvUrIuRl0z26ancBUSj6UikW",
+	"Janghgy0xJQ7VSiL4jeu5k5YMq8JoUbp8+Qp5swKF6IBKZoRTY9QdLi+YxC3nqQ5YAiFJE+28yeim9rf",
+	"8CJSQDnX/3EZ/O+inWkMxaFXTigC5EgCZDHO0UFxaSvfI1wS2l4b8PX7W4DC3JwtxUFTYP1Kd4aS2mPU",
+	"Qz7dPAi++KoCc1sQbNleVmLBgzjt/wexQittnPLCMPzNbYzoYZz8uPEvccLn5GQ0nz1/F1KAL5aSTW+b",
+	"w06uM7iFdPrFcYJ0YqYS7qTWgmwJX0Zn5K708l0AmZUOmR9gPoDVOlpFmRJLZoSlEXy7EA9ClYDaery1",
+	"3nLvlUNUEURAVUjgCc4Csd0qU37Qz7lzGkgno+CVCCHdV2c6fVLHeeiZuYxHno/3u3xk9tRpnfcbCL79",
+	"yjfEyO2z0jgmup4zs1NCvd3w3DN55NB5Fq0I0fGzpqQhgCHyxzpnL/2j9nHZ/X1u5n/FViA5m7VURbAT",
+	"xAopVd9b+cMViio8D2K+lMYMJ1KZKThvclo3YZR8mAa4l/WYQXbGAGdmEKqemI8nuJR6p99jRARPU1ko",
+	"vwGJpIcypK7kQOJJZ++CzrowNpp1lqBLWqPXhu+8PGCFI6kgyQxx3EQRYZBtZoWXm7ZChFqrWu+EyTpb",
+	"oIRjNth1zS+o5gzd/JVnaznHJOKTeb6IM/cNtAXLGq8nDfrGN5xWkyLBfbok1FS3QhXiHy6J975NFjDK",
+	"MJedS9ii8zHAIXgbXcOw8CTDGCiCjobmkadsT1J6nfO9e9GQo5pBBjDsna312Bx1w4SlS3J8LoBZ3FDt",
+	"1REIx66zDjT5pX82HHOwzaUcnCkJOEcYQ1kLHewl1mN6heIz2Py89igf0rxpr+i7jci770tZkPoIAXvw",
+	"SSGPJObK53+ZfCZT8lHud7xpQlJKuSR/ALZDt/44OtI/4RdE+F8Es3gudwLGToF+gDqIzk7Bkkb+m0cM",
+	"85q9EYJgvflhHstc+RtJ+hViUIKiCpLD8pCzja8uYWJ/5e3XeS42JVRswK8xw+g6WL9gSdbgAnEntvAN",
+	"PTuP8JEdo2CMciepyEROQy+BXUEGulTrxSmUsc2wEHTy+VUv8CRAs8cAPJbfVf2Qy2oMlsodJjnwPrHJ",
+	"guANiYcBuXUqZGTuFaR3D44jvYwhl4lu4+hQ6Gxp/lka63JCX8vreWq084oDRDewlltM/G15fceMsG7O",
+	"YrHAUDKoljUadDFRFg2G7i4Uxujrd9yxqjPNvEf2h7/bOwbVashbBMmNOlWKiS8Yvb8j4EGahFZr4edH",
+	"GjJ41do7zGSdo3VH6X1SnnRc4SeCc4BIEaCYCbKvQjwHrKUz79HVsLjNubSATjx/h8izl6cEdMhDIrzu",
+	"OCdguoxwO1Tk6eDDx8Ek3RlU6/tqQ/pSKZeq6hxba09DjXgQzZy13PCmEQ1Ly7DcEQ7JnPEKvO0BReOZ",
+	"Zfy9tHfMOiHaOfM3HbKcoQ65rbqmdaKe0+dAx0s/DoYg91G6DwJSB6EVxp1g7X7q4BxReKJ/Tou9gi6g",
+	"GsaHuF+vu4zhyUtcg3IcGZOMtGFT9F4xw524w+vS73co7BtAizNvwoSyOGhx3nNT29Nx+DcM7r88BN8r",
+	"98KGEPuj/VLrRqQ+xgG9XZSrlkb6DwehXKTgXak0dximcnr7QjQON4IvdrtPCtW7sJGR9broQ7Tx/p0U",
+	"cLHVMF3tjDnfBmJPNjkzqcxikmyTuHNp8lk45yw/EdEXNpKkJsYYVUK58568iKB75tpNpOIhOizV85w0",
+	"/obgeic1Pm3QC5WsJsSgpFWFr7p6sWDfJe0X/uW/+COAR7okMYc7sbi07P/JbB68C9Pf4p7LX4Y4MIyP",
+	"QPQgSt/1jxt4EUXNpLooEzWpPmw6NWfcpoHLBJRixHEcxsTdHlUP6IzyzGJBFq6xt2/FTTSDd0bZBDFr",
+	"qTs0i+MlxroK2TpCR9zKs4fhyQ8NrWnCa59sFbzhKZ0NSDVyk6N1DTgbXXi6yj219EeS53TiJz3mc1MC",
+	"tb+TMSc62E/GdNRZqGbg5YQVlD+8C+Z6gByaXZ8EEYuU7U6nN9wLod5lheCbaIFTKoO9K1b/Nlht4oRk",
+	"K3oQ6XE2T9cunNFdHuB8c+h1LfAVP0PXTteCpqa0YzteixSGCZW4LOrTRsvqvJnoNTWDNIidLhQt4Y5D",
+	"xVTm2yjrDEfsQ1WjsmU8ufB9euES7do/6xg3dJkhB0tFfihF/p89cGnbhnin/KdYVA3WhJzMjeU/xeuG",
+	"8OjGxU4uscQLJ4xU3BwWUDE5w2zx39FehpDynosTytayA2Nr6EVyxZwR3NlLKpRRIeecfR8yY6bu5ijQ",
+	"EAkoyYWkDnvrPlDW0SkMySK3R9nbFYp79Vn+htNoIV3Gs1PEJe1Mc15Fw8J40O9jMP7uN6JZDYKiO+dw",
+	"aQTnCKEeEovP2K5tGxmiaRxJrxMyQHGYR+R/3qMR55pQzyuA5DxBQ1j4gGuhdQZ5mhKFnMC2BPa80fvF",
+	"ipuykNDjuQaL1V4oh/hnQoHWhSBL/UXzc/G6HgC/iabBmTEKm9R7dRdjuucpJh+3ttsNTAZOtjbWYfNb",
+	"4P/SNU3WGToZ/vqkHwYMbnqbgedzcleE5ytCX19SMacKT/9tQYTScORBJO+nn2ZYsayKZbf9uTZc1lSY",
+	"uWykTYZ4ecZki8mLtPQsk0Kqu+92O24yju4YMv1oA92pa3IFbU2tI5KUnIzyf8ZHdwsCKye3QYCMtgTy",
+	"FjBSY02WHMnfhFJGz6f2N/3yaNwcVQ3qNg5yr5BmRqNFKPYIaIZrzJNlkGcyfnLD1RrddXXXOEaZrbNx",
+	"jbBaGArAK1luIfoLnnkCf0oKJoADRfAHqt02OiF4w7P9A1IANy5EC/dMbsMtzlfUwcF4Vu+L42Q3aseb",
+	"5ovcC0PVkKxvwAj2OZHZlBC1DY8GqpaPRecyDSH0ZMRqo7t2QlBX1w5l5iOIuYLp4iI7yLiUfOwht8Fa",
+	"9Waz8bp6PbpkV0mx2Ao/glJetMu4CTrgUGbW07B2KN4bjyYMFD/P1N+J8zxedyJPx+3qCaJItjfIuYzk",
+	"fybx8vHZk/e6UzW4wbMldizhonv2rneEgL7Wwr5CFA1Uguae7fu/kTPvqMiAWlhRaVUX7Ab+ozMt4vzO",
+	"WL6ToY76jZ0UNoFuWhQhNcBARLOsJwVuIDUhyJtnNAVhndxxJ57fB6PWxfpC6AKVhhajIS/IOPqSHyzy",
+	"asgn0Iwr8BnP2VLHDN0dkyob83EBrs/5OI1sKEwfopE9lB4Y4LJlw4dDYEQQBnt0B6XZRlqnzSET4X3E",
+	"mwUvGu1tMYk8FsA+9kiYHY8Fvx1byweIOghUh7+DXr7b8Yy6cszkaXJhKsVtxAzz8cMjalleXvvys+JP",
+	"f/lsEgfqB4jdxY/zkxXoA4neXwhK3Mj1ZpJmDp8/RjN3XNXfqu/JC3SBYv4r3xfyuXqF+Fe+p8wpRuEm",
+	"Y8IRWUa8j9VEO+e0YtDsjq25WfK1mDOEwwewe9SL/Q0AYc8cIOkIrFdLXrNGAkTvCAOLuoJIF7Bu9BUt",
+	"OtU23fo8NdIWhEVkz9fpIegPqOVzOma0bk85Z+jmUees28cDt64NwpSMH6yLslJtIPrTQBG+0YUQ0p1Z",
+	"i1zyWh8elIQNaIOhQVn7MYGXZuMqUTBQep+URCDOO7A+tHxvmYXgVHe2rAtJcVgvmtZBi88R1k98K+y3",
+	"rlQuWol9UjJaujt/G6RDFH4IjiVw1133z382GIsSykkkt4WqSO+NXK/RiNjD/XshS7rzBV5qvX4eZvsI",
+	"5FKsrTBa7o+QOEjxVg0/wM33fECzWrORfZC09CM/ljjk7TOxPtaImoJvxGu+ou4TAG0mBymNpS/5YQLF",
+	"SFGJgGa+9ceW1NxIqh6rbFRvHnB3uq9MHKKPLBBimHDcjCwtynbA4hrugvgZYD3FpBrkP0HZoKuZ3E/E",
+	"KaKd3isVC1tJa0GRwb+3UJx5Pmu4WYv4t3Unm0Y7pPeN7qzY6KZeVI1sQ34JGNQXS8SYD3+tJd9p+JeV",
+	"RAzZynBXbRZLzc20RV8Zp5Wu+nWSRTCk7Uu4Z6STK+NKKc+47GX1A/3Y5oNmIHn4qNbKWTtYLW3buXwd",
+	"G39ZWsMrBxKNMJbV0vK1EeIVqgNYnuoSs9sKRfPpH6wNl2rRlSyJICxC/bJgwIEPCmFsOYgwB5lUWVPo",
+	"RU/yTX3z2arEfU6C6RrMgxtwt4gLke1xr4r1LZ9ImMjTNgUS4HyQIOaRdBN6xE3I3gFzuMYPNvkgH28A",
+	"n17d6zYG6NhLbrtSXP28lrAUKI8lbmxyAYd3IHViIyKmxOr3HEJhKOGHD2BWs+z6ASfz/DuMKrmYZdP3",
+	"sA2Y+pZPEi4pRNIx/L3HQkH1aiiI9r7C3F2akE8ck9s++E3M6mdeegy5CpC32YIMWTUCcA6GcRkpV5pI",
+	"xxfUFIHU3xz6Rg/XQBIbYU9kJ0Zi23QlJkD9Z8IqJJS5Bz0BinfC8FCMHRBAnG4Ii3cpyIeEGkIgWEit",
+	"mM/gG890sAyw0wvfY6EEMD8fdzhINYIv8hF4uF9+EVR/A1wq8x5ODhw3WSC5AtB1xJTK/FZCx8bVZ4Rv",
+	"SxWyaXK4s0m+zKBu1fGDcYz/iDObp3aXMHSOHU2y4sPVJjN+juGhs4jq0XCDJ49Vfch2H2k6obMsd/Qj",
+	"XVVkXh32uZjHyFEYbzAN2/IdAShBQDFWSo+MKKvlXJKHWowyGADTBuy3kDv4mFi8Mr8gJQwTTIf11/Ms",
+	"45pL9yjyibmUA+LBXov0cR8GjexltRJo4wdxuAZXrsHi2kqcrbKcR4bxT8bze6Lfy3FhQFmEdzGgqR+z",
+	"JVlFjE2318y2eivuevIQB0+re+Z5p5cwKVQ3gEZF9BxA/qJ/PrMmcI49/xvhsF+8JozY9Wv6mTdUbPPI",
+	"8HAC9yQWGL7Yy4BfzmPvOcL4GcqFvqF4/mPH/J43249M7wnD5DgrnGsEBDk78aqPhIYmtaigYHDI5mFO",
+	"a7bkNTDXY/CeY6TCq+7xRKsG3JQw5Cnl9Oe+VnsgFqqAh9DoKDdsOjSC+WsHZg7bqeyLTN1Nd4HGIvBH",
+	"aqQnBfmPTlCoEPpsBgY27sTzONw1JrZART/HqMxL4Lrz5WumHuSxEWpdOBw/s/9RKDKH8wEUpWZ57h53",
+	"Sjr7/OcQIXrx/sD3uEEbKqkxBjSpBW9ssKr294JjJQbQNSzF+fTer6WuD0EjiWClK2GxCHoaoepVlzPL",
+	"JAn2OU7yinUGyyWuNIvDeiAsN5eAxjtUNIZUYfQ+86hjCCRlak67FZtDtv4+OF1ceMdPs4DYco7TyhIY",
+	"jpOPvvGiiJ80g3KMxA4BAs9yeI6nlKDpi/anZuJBAKVAuT+TNI/cNW8BuSBNd6WbRu8LNu0dPxAbx7Jy",
+	"IOF9JB6EooxoTN+stQj6JwSSYAI1puVgFeqsUFgsOx5M806znRAONaHfMY148ktCZBsM5CFkLpxNsrtZ",
+	"AkPkAUIhuoC/XoVrsO8fs0lvztFSw+cBVeHEgr56X4lo0n3qZV35qMAzfnYl34QZXRB68TnDmtB7bbZ3",
+	"rGq0FXVvnEHvm9IQEz0G4Pb361KgjYshRUrls2MZ90GxeH8LNxgKdBMckLbhVaFA302gTk4c588kWV+i",
+	"FSP6WTnyXY9sXWDpgtL1+LYNAkFTDp6vAA/13iPwJ0LETX4ae44yCCb/8/gYRLikmTkAelKcQgRNvnAW",
+	"PRsYzOVP//Vf49lAFc8yDgz8nAed2gDSvF7b41TL48+LR0jaouPLRsyxl0GYFBb0yPX7IIyVObSloaVg",
+	"zl6O3c7+R4qwOxPQF0aJIOpHNDkm+A9QZ26lC0hkIW32VTTXon5GaAOEje3f/lBiN9QKSzD3EUkKoqyf",
+	"M0zFxgd/J5tG7oQzws5DADfbygYw/ewcYB9s2opxQLv1Y6y9kl6LtRH+Y8QVrngjVB1ghp8zqCOKQ7VY",
+	"upTVuup2ngTZf7z7+jX7y6ef/fk/KXON78Kmi6amlVmndY3MLSmChiLcUjAIZ3j+/4E/QFZCoXgva6Gc",
+	"XEnPOGfff/tT8PzgX/rCo7OvUZCeJeQxe/n84+cvA/YPb+Xs1exPz18+/xMgLroNEOUL3soXmGeJOIQC",
+	"xHPPjCDN8dt69mr2Rlr3BbWB6M5WK0om/OTly9LFjO1ehG9BgFxxgpA9/U0oEPsB4LQpmWT2kxcHsTe2",
+	"FFbWuM9LrbdzpgSUvQZKB56vbWYx3/OtwAn9wWt5rdtDnD1Teo9kAWXUCRmjPWAuF3yZHtWL3zwZfPBj",
+	"OIJgz6/2HTaIC2654TsBuXmv/p6xO3LaXrBVAFoSBKkR0ZHXsecTaARAFgxxjfw9ASS8+l8vx5FGv4x2",
+	"/JMxt/jWJTVHIJONUm0hJPqOHLRt50J8it+/Z5bBEw919h5/Nm8pbA/yj3PD+ClthWij6mkE/GDvGFd2",
+	"L4xln738E6rhVGo4QoryHkc0nmvFm+pFACvLH+Vr3lSvEfLKIFj1FxqLlFTa65VoL2nbRlbw0YtfCZOv",
+	"P54zBZVsAMH+MHwN/Cl/yF+WGw4N0NIw8pAefkJApFtcOVCiAdsG8Qb84wMoNyAfpxlUGG4PMRDDMyIl",
+	"t3xEX3biiU7oy078QQf0g3hfPBrIeAJDTO+WAzjIW/H7foAAmRbwN6AgDmW5QoYqRNX/BwEci/d81zYQ",
+	"xVbryvqT+4j+7fmu/s+jc+1hostHSyDRT3O62PkfdMBh8FN3EESoG5wpFnCwDmsXRDQVfwDzpByGpdKw",
+	"cKZrI/ZHBxbtOOXz+iEmE97+uKDvP+o64tinDgtccRQuBTVz+uohgyJZtzjQz5skkRxiChD5NIXKsYyK",
+	"dDmRwKHGxEtKScfyKKULvNO1aDJXt8Xi66dpgSq0PxE1HNXg/53pYVh9vkQRXlh+kGJ/I7Yc+/PnFxOP",
+	"hycTAa/K5/LfBCf0FKcyqKT7O59JWnazcCJL0UiB2SP+MvBYYPPRUk7IAkBIUWmpFk7M9QbcU1A2OsI4",
+	"NdJuk4sIWcz+t6ioYhy7QkEgPeO+FnL5kGOdlqc45WH9lt/5mAd1UQrnDKfwzLKdfhC3EmK56pFgwRFC",
+	"QI2xJjr6/uaRugJ+LDrJtcC0gQb8HPD2Do4VbB9Fe8BfhXsd2lyjQ8ePb8OJeF0bYS2D/HyqMs17Cw4V",
+	"dgCFEoMx6g5dh7ZsJXgnlNj/qyzyr/KBcGHDmiifNCwd/WRUpSoqoEpDNNrgYGUrzAu/EwGmK3vA984I",
+	"vnsXmp29P068dy/Eg1DuIwufXqD74ZxorNwVCtNAUsY8EIuAfAKNhbe6VLTFULQPUukA988K8yDMR1Yo",
+	"sK0rZ+9Qh4S/PLMJQthoMUcbD/LXR1KVueX3+kFQLuQTscs003ISs/x0bKK5F4QD+rhN93OgPOFd13An",
+	"6rj9iOO4ka3tpUW6yMjTWrjygDUBmZn9ZgeDfuE5MoI78aVeP5WSrgleatLefnzLcUvvD5UBId/AVrS3",
+	"OLvP6xpl/Dswd88ZX6NVDKIIwAAP1nKhdLfeDE/nxW8YP/jh1AsTjuiJHu4v9fpvIAwX9+wWm+T7mWP1",
+	"UdCDICOA/iGaNcC86WwwZeCrNLTT5gbvmwDR1bMPv4Bhv9pkqB4Czv9VqP7lvy3V4z5GDxbACERt944Z",
+	"seosVVdkn778CzqvwmONUf+I1kROiuyteAEuAORh15JBQaiptKlf+96fyojs+/6j+N+Z+5xQAxRrfTw1",
+	"4H4ynsaphur7Qrg7ECKw4DbGrzNZU3FSpAUbUmRKlLDSRlQcz7LEKL8ObZ7wnsUxCtsb53kb82Bv4/Wa",
+	"Cdl9NZREV1B4xDrRgs5TG75nS+H2dKLXXZj85gekkhN7/00EMznpWAvK2Juv/wR5OBxKGLaeWGCZc9jA",
+	"4HP7RycQHwWdbnp10uV23sd2OzIIyy1QQdiw2xBBsCnNQ+VeqAgJzPZ494ClYk5THwoawwcwBmrtdd5O",
+	"hbqLN6aVhtc1QfyeEGjeUKtr9Mnk8xsJJs8so2nPj/P4otngV90ZxZtHiSTZt+jeceNwQU/0FmHnl4ol",
+	"v+MhfCHWgNWOh3CD14JO88Vv+IcgYdeiEZh4MzyCr1SdHMAfuhVfAexH2AgvDBPheXrEonoYT9OIq0lx",
+	"frYhUczZW55u8AtnKGjv6Sd1Wq77yRye6CbFVPF/yWtEUhggrZkD67P0nlmQE57mYuG5v/jNmcO5e/az",
+	"dBsvp4QD+kN36ye+xRAqgBA8MMTyFTVbHthOWqgU9nvcsPlvuQAj3M2T8s65VM7S3QVR4cVvla7FSbtD",
+	"qKZzRqSDotyA9SP4AyUqJBAVI6S5nGQ3KLZxLND1wG6joam8SQSHjJErfWoHwQ2iTOSJrzQH6ux4EuVC",
+	"T31M7X+NwaKfUvgMB1OKQ4EaXorZ0OzRV+VHlfQavZ1kwumBBzLxRBjVWWu//1iR89r7lLkjBNB13Q3p",
+	"U1Wm3JMX5JM8cV0+xxajFeZore1Miylh103+LX3/tHRGKyqQmdPaaxzLQaTpo50PstpAzwBt0ys+hqut",
+	"qFNisy3AbvhmAJWGiC9Ag/9mZKbdR1RF/GrFosuQ5A/a/QAQCk8S9IOdX+s2+TZACzHMZ4djjDH63DFK",
+	"u30kOX2p4xhIKGD9onEwX6Eg58QC0jc9knvhfoSOn+ZQoO8fV488lQjn8czeymOL+84V9gtmDDUI+h1u",
+	"ftsgznCJ075t+HmpJJdHtRKipvAvwSHPN8ecI+biSBLpMUueku3C8gpMF7bmBrKvxiQ5ozsnQV2QO0pH",
+	"CdBNVPoS2S+GEiSeG3TVKPwEIDbnbCOamm30PuHStzYuQVDHR4E+TqjzEHREdPIHes5gJxD59kYn9xWZ",
+	"o3x3aB+gTGA0D0SF74nsVMN9faJANd//H+VEm3KgWBr7NueJpi+vnZigmKPCTjncWKk4nPizeNwBYy05",
+	"8PyVwfYn7bHvqMk5230cDdw8dppq1/IHsRPKLQL4yUUa3pq3AbVhaXS33riPQGUPdYqxHoiq7yDOydTB",
+	"Qr6XdiNq5j+fNMu15s0iFp4tT/CXJ4+gs8Wo8/DzDZM/iJhSLS0csQZsKQD1ZgfBzRw1v+UB/n9rxh49",
+	"/k/k6r2PEMBPEkmUVlP7F3T3RmNIxBO5ncc3omY82rYYaODFbz3y3yRzYnq4f/xTf9t9Tq2UIcMnY6m8",
+	"I4/V0EMAJSOh7m8SA3lT3TjBaHwKU2WWJF4shcLQntKD9gU0uCqpFb68hVsxHBbG4kLFKw6BlCFkBoLe",
+	"H0Qdq8z3YcqjOPN//zMjHnAm0PY1tXpsnO1xKMDo0v6oBEatgl0Ai/zD2J6PPQjDGwYoQ5XoE/Exdec2",
+	"aQlYC94rqQgMmyYMJQykEHYbeQ3tyF3i7GdK77Em5RbtKv87UA8u+zG+xadcSUn0+Ek0zVc486eRO6Dz",
+	"N9Lezh95M/5XExfb8LYVStRQ+ymQ9TPLGggHVWhtMuDs7sE58GZi2cCj60CVWaGijBLM7WUlpgoYACN6",
+	"LjLlb9joqWUJiwB2WWmC5nm74BYyu/m9xr7nhHrmovG+z49Bg74RAhP8LYHM28c9Rf117056UTBp/DQ4",
+	"A2Kerb0Cqq1AkJGNbiCnBYDvsu49wQ0IBZMxGuYnBkZQweEbjwDb2cA1LLV0wp44LxZXDY5VLKCE4uXK",
+	"aKhFkw+SW1mAP0nWKZXcdbvZq5c5sJviyNxBZdU79sln05TogNQz2GEc+ZOXL+f9PD7OzOMpNesvO9Fz",
+	"yaMCdf44l4c+CP0mboejPudw1TzDsqN45068gAKvpxSdeyEgTaWeTTHj/7QRB8g4sFzWqdx/gwwzxAQi",
+	"iwyFcZPIghC/sBasCIyxxWGhUMHlZASp7sgjeumjhV/eyvtYiwfp2R7pUTDvXgiUx0t6EUp2lUF23nLp",
+	"Wcrr4Ed8Kr9BMkwJPUTXYs7WWtco23qeDzXaEoT2Wzw7fhykkkY4zHjHbWVS3SFopcbt3fFqI5XwD4xo",
+	"Vsd7S2fx4jf8w1SDwJeCXPF/HC29EQDrEBYdriHhOsS0F5IKmc7FbGdk1rgPjxdZ8/kxP/CdSLbvCRJk",
+	"oPPbRtHd6tCCsxJPLWSrUFaXqpnlAEPFOgsl3Hpq3cqTiQnfSXcVMX4n3Y34NgVkbaXrDQwEIadViMzJ",
+	"MrDP6/o76b514qmy1qn321LEbXYOU/uwBJxeYfm3K8ycW+le/EbFn07yr3dQ6z3d7j+IYvhW9AvvXHji",
+	"YQMSfQzSiMA8QRhg14R4weGfCJpAm9D/sTRIiXbHZHh1gt2AGF/4w/Mv7Cmq/B9V6++ku8emfzRZ9nDd",
+	"OB8wjj+O6vLubuz+j7+MhAJoN9yAJWUeiibBH8xagNPTiJWESKpfO+uwEqoXMsj4v8QEC5ViR01I1Dmd",
+	"pXPD3JSSdvYTHDZl5hA0LxZsMlyiVanmh5uFH34VAIMjNqHu01L6nQNzysmN+xFbPOG+0QiFPaMZ3iDy",
+	"FzoCZZbvRElGfbSp5Zfh1r74Df4/7bnsI+qmxbetb2PExzeSQtrSR3Kp9RYvH5iKrAtB0tAGxz5JN09O",
+	"Nqc8mRj4eAPRKexMDJjxuwF2R2miFTLKoqHomtv4nqZoQoFCHq8I5YSO74RonzxU8w+Jcfr9KMALz4EK",
+	"0EKKVbBlDRGgwXqkxCOkGUg1f1HxprFnQJqaJ2XHOEDJ6oI/3sA+BdnffTyzhVIgNT9Y8KVQHCZsYmK7",
+	"F7za3NFV01ScD6OhGw5gaEJsJ3J2gvmfqOlj4YdfhmflZ/viN61Oph5huUt+eMoji2OUYjpuEoIO5Sii",
+	"iRSAERB9AdOLEwjI/jCfsUZzKvQlHWskWCMnskV1NUPMnxey6he/wf/Di3x+HqH507FnLNf6NOw5qeL4",
+	"O7NnXNUpx+CAfm4coY9sYw5W/N5dCOwabV9HFVKTan+IBk7FcKWNLD2KjkOyClX2ShwgLRlyje6Vfn+b",
+	"iI2+2v9emy3KLuAr67AMonR9lA+L2aNli8bxCm9PxYM9uJFR47b7SsaNRxk0rOhDR8uprNTmmiXHj29q",
+	"iq02WlYilYGxWJWN4N67IgG97YYregr4IpjdzcjmhntINONGW4kkEZAhX/wW/rTYisOHF3UnnsuqTCXv",
+	"BK/PwFwex5+l8KD9tq602XE3ezVbSsVNphx/UUi8JRRoRPaE5yIsDAu0fPbZp5/95xwDDPcKZA1tIJS+",
+	"W/ppQUHsjLgxrhNnRWWEYy03Uf0lIM582Yz0SB5VPgMWDHFxOLXONLNXsxezD798+P8DAAD//w==",
 }
 
 // decodeSpec returns the embedded OpenAPI spec as raw JSON bytes,

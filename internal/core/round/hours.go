@@ -4,10 +4,14 @@ package round
 
 import (
 	"fmt"
+	"maps"
 	"slices"
+	"strings"
 	"time"
+	"unicode/utf8"
 
 	"fribbet/internal/core/date"
+	"fribbet/internal/core/fault"
 )
 
 // Clock is a time of day, minutes since midnight, from 0 to 1440.
@@ -59,14 +63,80 @@ func (h Hours) Helped(s Stretch) bool {
 type Week struct {
 	Days   map[time.Weekday]Hours
 	Except map[date.Date]Hours // with no minutes: closed
+	Closed []date.Span         `json:",omitempty"` // holidays; a day of Except is worked all the same
 	Around int                 // minutes to set up and clear away, at every dog
+}
+
+// Since is the week once a day has come to a time: what of it went by is worked no more.
+func (w Week) Since(on date.Date, at Clock) Week {
+	hours, open := w.On(on)
+	if !open {
+		return w
+	}
+	hours.From = min(hours.To, max(hours.From, at))
+	w.Except = maps.Clone(w.Except)
+	if w.Except == nil {
+		w.Except = map[date.Date]Hours{}
+	}
+	w.Except[on] = hours
+	return w
 }
 
 // On is a day's hours; false when it is closed.
 func (w Week) On(day date.Date) (Hours, bool) {
 	hours, is := w.Except[day]
-	if !is {
+	if !is && !slices.ContainsFunc(w.Closed, func(s date.Span) bool { return s.Has(day) }) {
 		hours, is = w.Days[day.Weekday()]
 	}
 	return hours, is && hours.Minutes() > 0
+}
+
+// Check names what cannot be.
+func (w Week) Check() fault.Fields {
+	var f fault.Fields
+	for day, h := range w.Days {
+		f.Under("days."+strings.ToLower(day.String()), h.check())
+	}
+	for on, h := range w.Except {
+		f.Under("exceptions."+on.String(), h.check())
+	}
+	if w.Around < 0 || w.Around > mostAround {
+		f.Add("around_minutes", w.Around, fmt.Sprintf("must be from 0 to %d minutes", mostAround))
+	}
+	return f
+}
+
+const (
+	mostAround   = 60 // minutes
+	longestPlace = 80 // letters
+)
+
+func (h Hours) check() fault.Fields {
+	var f fault.Fields
+	within := func(name string, s Stretch, outer Stretch, want string) {
+		if s.From > s.To || s.Minutes() > 0 && !outer.Holds(s) {
+			f.Add(name, fmt.Sprintf("%s to %s", s.From, s.To), want)
+		}
+	}
+	within("from", h.Stretch, Stretch{0, At(24, 0)}, "must be from one time of the day to a later one")
+	within("break", h.Break, h.Stretch, "must lie within the hours, and begin before it ends")
+	for _, s := range h.Helper {
+		within("helper", s, Stretch{0, At(24, 0)}, "must be from one time of the day to a later one")
+	}
+	if utf8.RuneCountInString(h.Place) > longestPlace {
+		f.Add("place", h.Place, fmt.Sprintf("must be at most %d letters", longestPlace))
+	}
+	return f
+}
+
+// UsualWeek is the week of a groomer who has told none: nine to five on working weekdays, half an hour's break, five
+// minutes round each dog (judgement).
+func UsualWeek(workdays func(time.Weekday) bool) Week {
+	w := Week{Days: map[time.Weekday]Hours{}, Around: 5}
+	for day := time.Sunday; day <= time.Saturday; day++ {
+		if workdays(day) {
+			w.Days[day] = Hours{Stretch: Stretch{At(9, 0), At(17, 0)}, Break: Stretch{At(12, 30), At(13, 0)}}
+		}
+	}
+	return w
 }

@@ -12,12 +12,18 @@ type Offer struct {
 	Visit
 	Cost    float64
 	Reasons []string
+	Saves   float64 // harm, against waiting another week
 }
+
+// another is how many days waiting for another place takes.
+const another = 7
+
+// LeastGap is how long a gap must be to serve anybody, minutes (judgement).
+const LeastGap = 20
 
 // Judgement (ours), in days of being merely late.
 const (
 	quarter      = 15  // minutes: places begin on these, where they do not stand against another
-	leastGap     = 20  // minutes: a gap that is shorter serves nobody
 	uselessGap   = 1.5 // left behind
 	noHelper     = 2.0 // where one was wanted
 	hardAtHard   = 3.0 // one hard dog after the other
@@ -68,6 +74,29 @@ func (w Week) offersOn(d Dog, others []Visit, day date.Date) []Offer {
 	return all
 }
 
+// Free is what can still be given of a day, in its order.
+func (w Week) Free(day date.Date, others []Visit) []Stretch {
+	hours, open := w.On(day)
+	if !open {
+		return nil
+	}
+	return w.gaps(hours, w.day(others, day))
+}
+
+// Within is the best place for a dog in a free stretch of a day; false when it does not fit, or its coming would
+// save nothing.
+func (w Week) Within(d Dog, others []Visit, day date.Date, free Stretch) (best Offer, is bool) {
+	if !d.Window.Serves(day) {
+		return best, false
+	}
+	for _, o := range w.offersOn(d, others, day) {
+		if free.Holds(o.Lasts(w)) && o.Saves > 0 && (!is || o.Cost < best.Cost) {
+			best, is = o, true
+		}
+	}
+	return best, is
+}
+
 // day is the visits of one day that take their place, in its order.
 func (w Week) day(all []Visit, day date.Date) []Visit {
 	var visits []Visit
@@ -114,11 +143,12 @@ func (w Week) starts(gap Stretch, d Dog, hours Hours) []Clock {
 
 // offer is what a free place costs, and why.
 func (w Week) offer(v Visit, gap Stretch, hours Hours, visits []Visit) Offer {
-	o := Offer{Visit: v, Cost: v.Dog.Window.Harm(v.On)}
+	harm := v.Dog.Window.Harm(v.On)
+	o := Offer{Visit: v, Cost: harm, Saves: v.Dog.Window.Waits(v.On.AddDays(another)) - harm}
 	say := func(cost float64, why string) { o.Cost, o.Reasons = o.Cost+cost, append(o.Reasons, why) }
 	takes := v.Lasts(w)
 	for _, left := range []Stretch{{gap.From, takes.From}, {takes.To, gap.To}} {
-		if m := left.Minutes(); m > 0 && m < leastGap {
+		if m := left.Minutes(); m > 0 && m < LeastGap {
 			say(uselessGap, "leaves a gap too short to use")
 		}
 	}

@@ -35,3 +35,42 @@ func (w Week) Running(visits []Visit, now Clock) []Runs {
 	}
 	return all
 }
+
+// Standing is how a visit lies to the present.
+type Standing string
+
+// How visits lie.
+const (
+	Over   Standing = "over"  // what became of it is known
+	Waits  Standing = "waits" // it has gone by, and nobody has said what became of it
+	Next   Standing = "next"  // under way, or the first to come
+	ToCome Standing = "to_come"
+)
+
+// Standings tells how each visit of a day lies, in their order; gone is whether the day is. One that should have
+// begun is still to come as long as none behind it has: the day runs late.
+func Standings(visits []Visit, gone bool) []Standing {
+	all := make([]Standing, len(visits))
+	last := -1 // that has begun
+	for i, v := range visits {
+		if v.State == Here || v.State == Done {
+			last = i
+		}
+	}
+	next := false
+	for i, v := range visits {
+		switch {
+		case v.State == Here && !gone:
+			all[i], next = Next, true
+		case v.State == Done || v.State == Here || !v.State.Takes():
+			all[i] = Over
+		case gone || i < last:
+			all[i] = Waits
+		case !next:
+			all[i], next = Next, true
+		default:
+			all[i] = ToCome
+		}
+	}
+	return all
+}

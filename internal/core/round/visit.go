@@ -2,10 +2,12 @@ package round
 
 import (
 	"fmt"
+	"slices"
 	"time"
 
 	"fribbet/internal/core/date"
 	"fribbet/internal/core/estimate"
+	"fribbet/internal/core/fault"
 )
 
 // State is how far a visit has come.
@@ -23,6 +25,19 @@ const (
 
 // Takes tells whether a visit takes its place: one that was missed or called off has given it back.
 func (s State) Takes() bool { return s != Missed && s != CalledOff }
+
+// After is the state once the visit's sitting was begun, or has ended.
+func (s State) After(begun, ended bool) State {
+	switch {
+	case !s.Takes() && !begun:
+		return s
+	case ended:
+		return Done
+	case begun:
+		return Here
+	}
+	return s
+}
 
 // Help is whether somebody must be there to hold.
 type Help string
@@ -63,6 +78,28 @@ type Visit struct {
 func (v Visit) Lasts(w Week) Stretch {
 	return Stretch{v.Start, v.Start + Clock(v.Dog.Minutes+w.Around)}
 }
+
+// Check names what cannot be.
+func (v Visit) Check() fault.Fields {
+	var f fault.Fields
+	if v.Start < 0 || v.Start >= At(24, 0) {
+		f.Add("start", v.Start.String(), "must be a time of the day, from 00:00 to 23:59")
+	}
+	if v.Dog.Minutes < leastVisit || v.Dog.Minutes > mostVisit {
+		f.Add("minutes", v.Dog.Minutes, fmt.Sprintf("must be from %d minutes to %d", leastVisit, mostVisit))
+	} else if v.Start+Clock(v.Dog.Minutes) > At(24, 0) {
+		f.Add("minutes", v.Dog.Minutes, "must end on the same day")
+	}
+	if !slices.Contains([]State{Offered, Agreed, Missed, CalledOff}, v.State) {
+		f.Add("state", string(v.State), "must be offered, agreed, missed or called_off: the rest its sitting says")
+	}
+	return f
+}
+
+const (
+	leastVisit = 5   // minutes
+	mostVisit  = 480 // minutes
+)
 
 // Breaks says what a visit would break at its place, besides others' visits; empty where nothing is.
 func (w Week) Breaks(v Visit) string {

@@ -1,13 +1,16 @@
 package round
 
-import "fribbet/internal/core/date"
+import (
+	"cmp"
+	"fribbet/internal/core/date"
+)
 
 // Window are the days on which a visit serves a dog, from the dates of its outlook; a zero one is not known.
 type Window struct {
-	Worth   date.Date // the first day on which there is something to take
-	Due     date.Date
-	Touches date.Date // the first day on which a nail stands on the floor
-	Curls   date.Date // the first day on which a dewclaw curls
+	Worth   date.Date `json:",omitzero"` // the first day on which there is something to take
+	Due     date.Date `json:",omitzero"`
+	Touches date.Date `json:",omitzero"` // the first day on which a nail stands on the floor
+	Curls   date.Date `json:",omitzero"` // the first day on which a dewclaw curls
 }
 
 // Judgement (ours): what a day does to a dog, in days of being merely late.
@@ -34,6 +37,11 @@ func (w Window) Harm(day date.Date) float64 {
 // Waits is what not coming before a day does to the dog; nothing as long as it is not due.
 func (w Window) Waits(day date.Date) float64 {
 	return lateDay*since(w.Due, day) + (touchingDay-lateDay)*since(w.Touches, day) + (curlingDay-lateDay)*since(w.Curls, day)
+}
+
+// Compare orders by what waiting until a day would do, the most harmed first, then by date.
+func (w Window) Compare(o Window, until date.Date) int {
+	return cmp.Or(cmp.Compare(o.Waits(until), w.Waits(until)), w.Due.Sub(o.Due))
 }
 
 // since is the days from one on; 0 where it has not come or is not known.

@@ -783,6 +783,178 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/round/week": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** When there is work, and how much of it the hands take */
+        get: operations["getWorkingWeek"];
+        /** Change it; refused with 409 when another change came first */
+        put: operations["changeWorkingWeek"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/round/days/{on}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                on: components["schemas"]["Date"];
+            };
+            cookie?: never;
+        };
+        /** A day of the round as it stands, with the seven days' load that it lies in */
+        get: operations["getRoundDay"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/round/calls": {
+        parameters: {
+            query?: {
+                from?: components["schemas"]["Date"];
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Whom to call for seven days, in order, with places for each; and who waits for a later week */
+        get: operations["getCalls"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/round/visits/{visit_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visit_id: components["schemas"]["Id"];
+            };
+            cookie?: never;
+        };
+        get?: never;
+        /** Give a dog a place, move its visit, or say what became of it; what the place breaks is refused by name */
+        put: operations["keepVisit"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dogs/{dog_id}/visits": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                dog_id: components["parameters"]["DogId"];
+            };
+            cookie?: never;
+        };
+        /** A dog's owner, its visits, the latest first, and the best free places for its next */
+        get: operations["getDogVisits"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dogs/{dog_id}/not-now": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                dog_id: components["parameters"]["DogId"];
+            };
+            cookie?: never;
+        };
+        get?: never;
+        /** Do not call for a dog before a day */
+        put: operations["notNow"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dogs/{dog_id}/owner": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                dog_id: components["parameters"]["DogId"];
+            };
+            cookie?: never;
+        };
+        get?: never;
+        /** Give a dog an owner, or none */
+        put: operations["setOwner"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/owners": {
+        parameters: {
+            query?: {
+                search?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Owners by name */
+        get: operations["getOwners"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/owners/{owner_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                owner_id: components["schemas"]["Id"];
+            };
+            cookie?: never;
+        };
+        /** An owner with its dogs, their visits, and what came of them */
+        get: operations["getOwner"];
+        /** Add an owner under a new id, or change one; refused with 409 when another change came first */
+        put: operations["keepOwner"];
+        post?: never;
+        /** Take an owner out of the book; its dogs stay, without one */
+        delete: operations["removeOwner"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -2457,6 +2629,226 @@ export interface components {
             value: string;
             expected: string;
         };
+        /** @description A time of day, minutes since midnight */
+        ClockTime: number;
+        /** @description From one time of a day to a later one */
+        ClockStretch: {
+            from: components["schemas"]["ClockTime"];
+            to: components["schemas"]["ClockTime"];
+        };
+        /** @description A day's work; closed where it takes no time */
+        WorkingHours: {
+            from: components["schemas"]["ClockTime"];
+            to: components["schemas"]["ClockTime"];
+            break?: components["schemas"]["ClockStretch"];
+            /** @description when somebody is there to hold */
+            helper?: components["schemas"]["ClockStretch"][];
+            place?: string;
+        };
+        WorkingWeek: {
+            /** @description as it was read, 0 before the first was told */
+            version: number;
+            /** @description those that are worked */
+            days: components["schemas"]["WorkingDay"][];
+            /** @description days that are otherwise */
+            exceptions?: components["schemas"]["WorkingException"][];
+            /** @description to set up and clear away, at every dog */
+            around_minutes: number;
+            /** @description at the table, a day; none is no limit */
+            most_minutes?: number;
+            most_dogs?: number;
+            /** @description hard dogs a day */
+            most_hard?: number;
+        };
+        WorkingDay: {
+            weekday: components["schemas"]["Weekday"];
+            hours: components["schemas"]["WorkingHours"];
+        };
+        WorkingException: {
+            on: components["schemas"]["Date"];
+            hours: components["schemas"]["WorkingHours"];
+        };
+        /** @enum {string} */
+        VisitState: "offered" | "agreed" | "here" | "done" | "missed" | "called_off";
+        /**
+         * @description Whether somebody must be there to hold
+         * @enum {string}
+         */
+        Help: "none" | "preferred" | "needed";
+        /** @description A dog as far as its visits go */
+        RoundDog: {
+            dog_id: components["schemas"]["Id"];
+            name: string;
+            owner_id?: components["schemas"]["Id"];
+            owner?: string;
+            takes: components["schemas"]["Minutes"];
+            /** @description that a visit holds: four days in five it is done by then */
+            minutes: number;
+            help: components["schemas"]["Help"];
+            /** @description it must not be met tired */
+            hard: boolean;
+            /** @description to trim */
+            nails: number;
+            due?: components["schemas"]["Date"];
+            touches?: components["schemas"]["Date"];
+            /** @description why it is due */
+            reason?: string;
+            rank?: components["schemas"]["SmallRank"];
+            cautions?: components["schemas"]["Caution"][];
+        };
+        Visit: {
+            id: components["schemas"]["Id"];
+            dog: components["schemas"]["RoundDog"];
+            on: components["schemas"]["Date"];
+            start: components["schemas"]["ClockTime"];
+            /** @description with what is set up and cleared away */
+            ends: number;
+            state: components["schemas"]["VisitState"];
+            /** @description how often it was changed */
+            sequence: number;
+            /**
+             * @description still to come, or it waits to be told what became of it
+             * @enum {string}
+             */
+            standing: "over" | "waits" | "next" | "to_come";
+            sitting_id?: components["schemas"]["Id"];
+            /** @description when it will likely begin, with its range */
+            starts?: {
+                likely: number;
+                low: number;
+                high: number;
+                /** @description its owner likely waits more than ten minutes */
+                waits: boolean;
+            };
+            /** @description what it breaks where it stands; empty where nothing is */
+            breaks?: string;
+        };
+        VisitInput: {
+            dog_id: components["schemas"]["Id"];
+            on: components["schemas"]["Date"];
+            start: components["schemas"]["ClockTime"];
+            /** @description none is what the dog takes */
+            minutes?: number;
+            state: components["schemas"]["VisitState"];
+            /** @description of the visit as it was read */
+            sequence?: number;
+            /** @description it stands all the same, whatever hours it breaks */
+            anyway?: boolean;
+        };
+        /** @description A free place, and why it is good */
+        Offer: {
+            on: components["schemas"]["Date"];
+            start: components["schemas"]["ClockTime"];
+            in_days: number;
+            minutes: number;
+            reasons: string[];
+        };
+        /** @description What is free of a day, with the dogs that would gain most by it */
+        RoundGap: {
+            from: components["schemas"]["ClockTime"];
+            to: components["schemas"]["ClockTime"];
+            fits: components["schemas"]["GapFit"][];
+        };
+        GapFit: {
+            dog: components["schemas"]["RoundDog"];
+            start: components["schemas"]["ClockTime"];
+        };
+        RoundLoad: {
+            on: components["schemas"]["Date"];
+            open: boolean;
+            dogs: number;
+            minutes: number;
+            nails: number;
+            hard: number;
+            grinding_minutes: number;
+            cuts: number;
+            /** @description what is more than the hands take, in words */
+            over: string[];
+            bars?: components["schemas"]["ClockStretch"][];
+            hours?: components["schemas"]["WorkingHours"];
+        };
+        RoundDay: {
+            on: components["schemas"]["Date"];
+            today: components["schemas"]["Date"];
+            now: components["schemas"]["ClockTime"];
+            open: boolean;
+            hours?: components["schemas"]["WorkingHours"];
+            visits: components["schemas"]["Visit"][];
+            gaps: components["schemas"]["RoundGap"][];
+            load: components["schemas"]["RoundLoad"];
+            week: components["schemas"]["RoundLoad"][];
+        };
+        CallRow: {
+            dog: components["schemas"]["RoundDog"];
+            /** @enum {string} */
+            reach?: "text" | "mail" | "hand";
+            address?: string;
+            offers: components["schemas"]["Offer"][];
+        };
+        Calls: {
+            from: components["schemas"]["Date"];
+            until: components["schemas"]["Date"];
+            calls: components["schemas"]["CallRow"][];
+            waits: components["schemas"]["CallRow"][];
+        };
+        DogVisits: {
+            dog: components["schemas"]["RoundDog"];
+            visits: components["schemas"]["Visit"][];
+            offers: components["schemas"]["Offer"][];
+        };
+        NotNow: {
+            until: components["schemas"]["Date"];
+        };
+        OwnerOf: {
+            owner_id?: components["schemas"]["Id"];
+        };
+        OwnerSuits: {
+            weekday: components["schemas"]["Weekday"];
+            hours: components["schemas"]["ClockStretch"][];
+        };
+        OwnerInput: {
+            /** @description of the owner as it was read; none for a new one */
+            version?: number;
+            name: string;
+            /** @enum {string} */
+            reach: "text" | "mail" | "hand";
+            /** @description a telephone number or a mail address; empty by hand */
+            address?: string;
+            may_offer?: boolean;
+            may_remind?: boolean;
+            /** @description it said stop: nothing is ever sent */
+            stopped?: boolean;
+            /** @description the hours that suit; none: any */
+            suits?: components["schemas"]["OwnerSuits"][];
+            note?: string;
+        };
+        OwnerRow: {
+            id: components["schemas"]["Id"];
+            version: number;
+            name: string;
+            /** @enum {string} */
+            reach: "text" | "mail" | "hand";
+            address: string;
+            may_offer: boolean;
+            may_remind: boolean;
+            stopped: boolean;
+            suits: components["schemas"]["OwnerSuits"][];
+            note: string;
+            dogs: components["schemas"]["OwnedDog"][];
+        };
+        OwnedDog: {
+            dog_id: components["schemas"]["Id"];
+            name: string;
+        };
+        Owners: {
+            owners: components["schemas"]["OwnerRow"][];
+        };
+        OwnerView: {
+            owner: components["schemas"]["OwnerRow"];
+            visits: components["schemas"]["Visit"][];
+            missed: number;
+            called_off: number;
+        };
     };
     responses: {
         /** @description The settings */
@@ -2520,6 +2912,15 @@ export interface components {
             };
             content: {
                 "application/json": components["schemas"]["DogLadders"];
+            };
+        };
+        /** @description When there is work */
+        WorkingWeek: {
+            headers: {
+                [name: string]: unknown;
+            };
+            content: {
+                "application/json": components["schemas"]["WorkingWeek"];
             };
         };
         /** @description What is wrong, by field (RFC 9457) */
@@ -3626,6 +4027,276 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["Next"];
                 };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    getWorkingWeek: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: components["responses"]["WorkingWeek"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    changeWorkingWeek: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WorkingWeek"];
+            };
+        };
+        responses: {
+            200: components["responses"]["WorkingWeek"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    getRoundDay: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                on: components["schemas"]["Date"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The day */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RoundDay"];
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    getCalls: {
+        parameters: {
+            query?: {
+                from?: components["schemas"]["Date"];
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The calls */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Calls"];
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    keepVisit: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visit_id: components["schemas"]["Id"];
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["VisitInput"];
+            };
+        };
+        responses: {
+            /** @description The visit as it stands */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Visit"];
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    getDogVisits: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                dog_id: components["parameters"]["DogId"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The visits */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DogVisits"];
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    notNow: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                dog_id: components["parameters"]["DogId"];
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NotNow"];
+            };
+        };
+        responses: {
+            /** @description It is not called for before that day */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    setOwner: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                dog_id: components["parameters"]["DogId"];
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OwnerOf"];
+            };
+        };
+        responses: {
+            /** @description It is its owner's */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    getOwners: {
+        parameters: {
+            query?: {
+                search?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The owners */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Owners"];
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    getOwner: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                owner_id: components["schemas"]["Id"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The owner */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OwnerView"];
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    keepOwner: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                owner_id: components["schemas"]["Id"];
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OwnerInput"];
+            };
+        };
+        responses: {
+            /** @description The owner */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OwnerView"];
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    removeOwner: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                owner_id: components["schemas"]["Id"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description It is gone */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             default: components["responses"]["Problem"];
         };

@@ -1,0 +1,341 @@
+package api
+
+import (
+	"cmp"
+	"context"
+	"slices"
+	"strings"
+	"time"
+
+	"github.com/google/uuid"
+
+	"fribbet/internal/api/contract"
+	"fribbet/internal/book"
+	"fribbet/internal/core/date"
+	"fribbet/internal/core/fault"
+	"fribbet/internal/core/round"
+	"fribbet/internal/store"
+)
+
+func (h handlers) GetWorkingWeek(ctx context.Context, _ contract.GetWorkingWeekRequestObject) (contract.GetWorkingWeekResponseObject, error) {
+	w, err := h.book.WorkingWeek(ctx)
+	return contract.GetWorkingWeek200JSONResponse{WorkingWeekJSONResponse: contract.WorkingWeekJSONResponse(workingWeek(w))}, err
+}
+
+func (h handlers) ChangeWorkingWeek(ctx context.Context, r contract.ChangeWorkingWeekRequestObject) (contract.ChangeWorkingWeekResponseObject, error) {
+	told, err := workingWeekOf(*r.Body)
+	if err != nil {
+		return nil, err
+	}
+	if err := h.book.ChangeWorkingWeek(ctx, told); err != nil {
+		return nil, err
+	}
+	w, err := h.book.WorkingWeek(ctx)
+	return contract.ChangeWorkingWeek200JSONResponse{WorkingWeekJSONResponse: contract.WorkingWeekJSONResponse(workingWeek(w))}, err
+}
+
+func (h handlers) GetRoundDay(ctx context.Context, r contract.GetRoundDayRequestObject) (contract.GetRoundDayResponseObject, error) {
+	d, err := h.book.Round(ctx, r.On)
+	if err != nil {
+		return nil, err
+	}
+	week, err := h.book.Loads(ctx, d.On.AddDays(-(int(d.On.Weekday())+6)%7))
+	if err != nil {
+		return nil, err
+	}
+	out := contract.GetRoundDay200JSONResponse{
+		On: d.On, Today: h.book.Today(), Now: d.Now, Open: d.Open, Visits: []contract.Visit{}, Gaps: []contract.RoundGap{}, Load: roundLoad(d), Week: []contract.RoundLoad{},
+	}
+	if d.Open {
+		out.Hours = of(workingHours(d.Hours))
+	}
+	if out.Visits, err = h.visits(d.Visits); err != nil {
+		return nil, err
+	}
+	for _, g := range d.Gaps {
+		gap := contract.RoundGap{From: g.From, To: g.To, Fits: []contract.GapFit{}}
+		for _, f := range g.Fits {
+			dog, err := roundDog(f.Dog, f.Row)
+			if err != nil {
+				return nil, err
+			}
+			gap.Fits = append(gap.Fits, contract.GapFit{Dog: dog, Start: f.Start})
+		}
+		out.Gaps = append(out.Gaps, gap)
+	}
+	for _, one := range week {
+		out.Week = append(out.Week, roundLoad(one))
+	}
+	return out, nil
+}
+
+func (h handlers) GetCalls(ctx context.Context, r contract.GetCallsRequestObject) (contract.GetCallsResponseObject, error) {
+	from := h.book.Today()
+	if r.Params.From != nil && r.Params.From.After(from) {
+		from = *r.Params.From
+	}
+	calls, waits, err := h.book.Calls(ctx, from)
+	if err != nil {
+		return nil, err
+	}
+	out := contract.GetCalls200JSONResponse{From: from, Until: from.AddDays(6)}
+	if out.Calls, err = h.calls(calls); err != nil {
+		return nil, err
+	}
+	out.Waits, err = h.calls(waits)
+	return out, err
+}
+
+func (h handlers) calls(all []book.Call) ([]contract.CallRow, error) {
+	out := []contract.CallRow{}
+	for _, c := range all {
+		dog, err := roundDog(c.Dog, c.Row)
+		if err != nil {
+			return nil, err
+		}
+		row := contract.CallRow{Dog: dog, Offers: h.offers(c.Offers)}
+		if c.Owner != nil {
+			row.Reach, row.Address = of(contract.CallRowReach(c.Owner.Reach)), &c.Owner.Address
+		}
+		out = append(out, row)
+	}
+	return out, nil
+}
+
+func (h handlers) KeepVisit(ctx context.Context, r contract.KeepVisitRequestObject) (contract.KeepVisitResponseObject, error) {
+	v := store.Visit{ID: r.VisitId, On: r.Body.On, Start: r.Body.Start, Minutes: orZero(r.Body.Minutes), State: r.Body.State, Sequence: orZero(r.Body.Sequence)}
+	v.Dog.DogID = r.Body.DogId
+	kept, err := h.book.KeepVisit(ctx, v, orZero(r.Body.Anyway))
+	if err != nil {
+		return nil, err
+	}
+	out, err := h.visits([]book.Visit{kept})
+	if err != nil {
+		return nil, err
+	}
+	return contract.KeepVisit200JSONResponse(out[0]), nil
+}
+
+func (h handlers) GetDogVisits(ctx context.Context, r contract.GetDogVisitsRequestObject) (contract.GetDogVisitsResponseObject, error) {
+	d, err := h.book.DogVisits(ctx, r.DogId)
+	if err != nil {
+		return nil, err
+	}
+	dog, err := roundDog(d.Dog, d.Row)
+	if err != nil {
+		return nil, err
+	}
+	visits, err := h.visits(d.Visits)
+	return contract.GetDogVisits200JSONResponse{Dog: dog, Visits: visits, Offers: h.offers(d.Offers)}, err
+}
+
+func (h handlers) NotNow(ctx context.Context, r contract.NotNowRequestObject) (contract.NotNowResponseObject, error) {
+	return contract.NotNow204Response{}, h.book.NotNow(ctx, r.DogId, r.Body.Until)
+}
+
+func (h handlers) visits(all []book.Visit) ([]contract.Visit, error) {
+	out := []contract.Visit{}
+	for _, v := range all {
+		dog, err := roundDog(v.Dog, v.Kept.Dog)
+		if err != nil {
+			return nil, err
+		}
+		one := contract.Visit{
+			Id: v.Kept.ID, Dog: dog, On: v.On, Start: v.Start, Ends: int(v.Start) + v.Kept.Minutes, State: v.State, Sequence: v.Kept.Sequence,
+			Standing: contract.VisitStanding(v.Standing), SittingId: v.Kept.Sitting,
+		}
+		if v.Breaks != "" {
+			one.Breaks = &v.Breaks
+		}
+		if r := v.Runs; r != nil {
+			one.Starts = &struct {
+				High   int  `json:"high"`
+				Likely int  `json:"likely"`
+				Low    int  `json:"low"`
+				Waits  bool `json:"waits"`
+			}{int(r.Starts.High), int(r.Starts.Value), int(r.Starts.Low), r.Waits}
+		}
+		out = append(out, one)
+	}
+	return out, nil
+}
+
+func (h handlers) offers(all []round.Offer) []contract.Offer {
+	out := []contract.Offer{}
+	for _, o := range all {
+		out = append(out, contract.Offer{On: o.On, Start: o.Start, InDays: o.On.Sub(h.book.Today()), Minutes: o.Dog.Minutes, Reasons: list(o.Reasons)})
+	}
+	return out
+}
+
+func roundDog(d round.Dog, row store.RoundDog) (contract.RoundDog, error) {
+	out := contract.RoundDog{
+		DogId: row.DogID, Name: row.Name, OwnerId: row.OwnerID, Owner: row.OwnerName, Takes: minutes(d.Takes), Minutes: d.Minutes,
+		Help: cmp.Or(d.Help, round.NoHelp), Hard: d.Hard, Nails: d.Nails, Due: dated(d.Window.Due), Touches: dated(d.Window.Touches),
+	}
+	if row.Due == nil {
+		return out, nil
+	}
+	turn, err := book.DueRow{DogID: row.DogID, Kept: *row.Due}.Turn()
+	out.Reason, out.Rank, out.Cautions = &turn.Reason, of(smallRank(turn.Glance)), cautions(turn.Cautions)
+	return out, err
+}
+
+func roundLoad(d book.Day) contract.RoundLoad {
+	out := contract.RoundLoad{
+		On: d.On, Open: d.Open, Dogs: d.Load.Dogs, Minutes: d.Load.Minutes, Nails: d.Load.Nails, Hard: d.Load.Hard,
+		GrindingMinutes: d.Load.Grinding, Cuts: d.Load.Cuts, Over: list(d.Load.Over), Bars: []contract.ClockStretch{},
+	}
+	if d.Open {
+		out.Hours = of(workingHours(d.Hours))
+	}
+	for _, v := range d.Visits {
+		if v.State.Takes() {
+			out.Bars = append(out.Bars, contract.ClockStretch{From: v.Start, To: v.Start + round.Clock(v.Kept.Minutes)})
+		}
+	}
+	return out
+}
+
+func workingWeek(w store.WorkingWeek) contract.WorkingWeek {
+	out := contract.WorkingWeek{Version: w.Version, AroundMinutes: w.Week.Around, Days: []contract.WorkingDay{}, Exceptions: []contract.WorkingException{}}
+	for _, name := range date.EveryDay.Names() {
+		if hours, is := w.Week.Days[weekday(contract.Weekday(name))]; is {
+			out.Days = append(out.Days, contract.WorkingDay{Weekday: contract.Weekday(name), Hours: workingHours(hours)})
+		}
+	}
+	for on, hours := range w.Week.Except {
+		out.Exceptions = append(out.Exceptions, contract.WorkingException{On: on, Hours: workingHours(hours)})
+	}
+	slices.SortFunc(out.Exceptions, func(a, b contract.WorkingException) int { return a.On.Sub(b.On) })
+	for _, limit := range []struct {
+		told int
+		out  **int
+	}{{w.Limits.Minutes, &out.MostMinutes}, {w.Limits.Dogs, &out.MostDogs}, {w.Limits.Hard, &out.MostHard}} {
+		if limit.told > 0 {
+			*limit.out = &limit.told
+		}
+	}
+	return out
+}
+
+func workingWeekOf(in contract.WorkingWeek) (store.WorkingWeek, error) {
+	w := store.WorkingWeek{
+		Version: in.Version, Limits: round.Limits{Minutes: orZero(in.MostMinutes), Dogs: orZero(in.MostDogs), Hard: orZero(in.MostHard)},
+		Week: round.Week{Around: in.AroundMinutes, Days: map[time.Weekday]round.Hours{}, Except: map[date.Date]round.Hours{}},
+	}
+	var f fault.Fields
+	for _, d := range in.Days {
+		if _, twice := w.Week.Days[weekday(d.Weekday)]; twice {
+			f.Add("days", string(d.Weekday), "must name each weekday once")
+		}
+		w.Week.Days[weekday(d.Weekday)] = hoursOf(d.Hours)
+	}
+	for _, e := range in.Exceptions {
+		if _, twice := w.Week.Except[e.On]; twice {
+			f.Add("exceptions", e.On.String(), "must name each day once")
+		}
+		w.Week.Except[e.On] = hoursOf(e.Hours)
+	}
+	return w, f.Err()
+}
+
+func workingHours(h round.Hours) contract.WorkingHours {
+	out := contract.WorkingHours{From: h.From, To: h.To, Place: &h.Place, Helper: []contract.ClockStretch{}}
+	if h.Break.Minutes() > 0 {
+		out.Break = &contract.ClockStretch{From: h.Break.From, To: h.Break.To}
+	}
+	for _, s := range h.Helper {
+		out.Helper = append(out.Helper, contract.ClockStretch{From: s.From, To: s.To})
+	}
+	return out
+}
+
+func hoursOf(in contract.WorkingHours) round.Hours {
+	h := round.Hours{Stretch: round.Stretch{From: in.From, To: in.To}, Place: strings.TrimSpace(orZero(in.Place))}
+	if in.Break != nil {
+		h.Break = round.Stretch{From: in.Break.From, To: in.Break.To}
+	}
+	for _, s := range in.Helper {
+		h.Helper = append(h.Helper, round.Stretch{From: s.From, To: s.To})
+	}
+	return h
+}
+
+var weekdays = map[contract.Weekday]time.Weekday{
+	contract.Mon: time.Monday, contract.Tue: time.Tuesday, contract.Wed: time.Wednesday, contract.Thu: time.Thursday,
+	contract.Fri: time.Friday, contract.Sat: time.Saturday, contract.Sun: time.Sunday,
+}
+
+func weekday(name contract.Weekday) time.Weekday { return weekdays[name] }
+
+func (h handlers) GetOwners(ctx context.Context, r contract.GetOwnersRequestObject) (contract.GetOwnersResponseObject, error) {
+	all, err := h.book.Owners(ctx, orZero(r.Params.Search))
+	out := contract.GetOwners200JSONResponse{Owners: []contract.OwnerRow{}}
+	for _, o := range all {
+		out.Owners = append(out.Owners, ownerRow(o))
+	}
+	return out, err
+}
+
+func (h handlers) GetOwner(ctx context.Context, r contract.GetOwnerRequestObject) (contract.GetOwnerResponseObject, error) {
+	out, err := h.owner(ctx, r.OwnerId)
+	return contract.GetOwner200JSONResponse(out), err
+}
+
+func (h handlers) KeepOwner(ctx context.Context, r contract.KeepOwnerRequestObject) (contract.KeepOwnerResponseObject, error) {
+	o := store.Owner{ID: r.OwnerId, Version: orZero(r.Body.Version), Owner: round.Owner{
+		Name: strings.TrimSpace(r.Body.Name), Reach: round.Reach(r.Body.Reach), Address: strings.TrimSpace(orZero(r.Body.Address)), MayOffer: orZero(r.Body.MayOffer),
+		MayRemind: orZero(r.Body.MayRemind), Stopped: orZero(r.Body.Stopped), Note: strings.TrimSpace(orZero(r.Body.Note)),
+	}}
+	for _, s := range r.Body.Suits {
+		if o.Suits == nil {
+			o.Suits = map[time.Weekday][]round.Stretch{}
+		}
+		for _, hours := range s.Hours {
+			o.Suits[weekday(s.Weekday)] = append(o.Suits[weekday(s.Weekday)], round.Stretch{From: hours.From, To: hours.To})
+		}
+	}
+	if err := h.book.KeepOwner(ctx, o); err != nil {
+		return nil, err
+	}
+	out, err := h.owner(ctx, r.OwnerId)
+	return contract.KeepOwner200JSONResponse(out), err
+}
+
+func (h handlers) owner(ctx context.Context, id uuid.UUID) (contract.OwnerView, error) {
+	o, err := h.book.Owner(ctx, id)
+	if err != nil {
+		return contract.OwnerView{}, err
+	}
+	visits, err := h.visits(o.Visits)
+	return contract.OwnerView{Owner: ownerRow(o.Owner), Visits: visits, Missed: o.Counts[round.Missed], CalledOff: o.Counts[round.CalledOff]}, err
+}
+
+func (h handlers) RemoveOwner(ctx context.Context, r contract.RemoveOwnerRequestObject) (contract.RemoveOwnerResponseObject, error) {
+	return contract.RemoveOwner204Response{}, h.book.RemoveOwner(ctx, r.OwnerId)
+}
+
+func (h handlers) SetOwner(ctx context.Context, r contract.SetOwnerRequestObject) (contract.SetOwnerResponseObject, error) {
+	return contract.SetOwner204Response{}, h.book.SetOwner(ctx, r.DogId, orZero(r.Body.OwnerId))
+}
+
+func ownerRow(o store.Owner) contract.OwnerRow {
+	out := contract.OwnerRow{
+		Id: o.ID, Version: o.Version, Name: o.Name, Reach: contract.OwnerRowReach(o.Reach), Address: o.Address, MayOffer: o.MayOffer, MayRemind: o.MayRemind,
+		Stopped: o.Stopped, Note: o.Note, Suits: []contract.OwnerSuits{}, Dogs: []contract.OwnedDog{},
+	}
+	for _, name := range date.EveryDay.Names() {
+		if hours := o.Suits[weekday(contract.Weekday(name))]; len(hours) > 0 {
+			suits := contract.OwnerSuits{Weekday: contract.Weekday(name)}
+			for _, s := range hours {
+				suits.Hours = append(suits.Hours, contract.ClockStretch{From: s.From, To: s.To})
+			}
+			out.Suits = append(out.Suits, suits)
+		}
+	}
+	for _, d := range o.Dogs {
+		out.Dogs = append(out.Dogs, contract.OwnedDog{DogId: d.ID, Name: d.Name})
+	}
+	return out
+}

@@ -1,0 +1,544 @@
+package book
+
+import (
+	"cmp"
+	"context"
+	"encoding/json"
+	"errors"
+	"fmt"
+	"slices"
+
+	"github.com/google/uuid"
+
+	"fribbet/internal/core/date"
+	"fribbet/internal/core/fault"
+	"fribbet/internal/core/outlook"
+	"fribbet/internal/core/round"
+	"fribbet/internal/store"
+)
+
+// WorkingWeek is when there is work; the usual, version 0, as long as none was told. Nobody works on holidays.
+func (b *Book) WorkingWeek(ctx context.Context) (store.WorkingWeek, error) {
+	settings, err := b.Settings(ctx)
+	if err != nil {
+		return store.WorkingWeek{}, err
+	}
+	w, err := b.store.WorkingWeek(ctx)
+	if errors.Is(err, store.ErrNotFound) {
+		w, err = store.WorkingWeek{Week: round.UsualWeek(settings.Workdays.Has), Limits: round.Usual}, nil
+	}
+	w.Week.Closed = settings.Holidays
+	return w, err
+}
+
+// ChangeWorkingWeek keeps when there is work, read as w.Version.
+func (b *Book) ChangeWorkingWeek(ctx context.Context, w store.WorkingWeek) error {
+	if err := w.Week.Check().Err(); err != nil {
+		return err
+	}
+	w.Week.Closed = nil // they are the settings'
+	return b.store.SaveWorkingWeek(ctx, w)
+}
+
+// Visit is a visit as it stands.
+type Visit struct {
+	Kept        store.Visit
+	round.Visit // with what its sitting has made of it
+	Standing    round.Standing
+	Breaks      string      // at its place; empty where nothing is
+	Runs        *round.Runs // when it will begin, of today's that are still to come
+}
+
+// Fit is a dog that would fit into a gap.
+type Fit struct {
+	round.Offer
+	Row store.RoundDog
+}
+
+// asked fills in what dogs ask of a visit, where it is not kept.
+func (b *Book) asked(ctx context.Context, dogs []store.RoundDog) (map[uuid.UUID]round.Dog, error) {
+	all := map[uuid.UUID]round.Dog{}
+	var missing []uuid.UUID
+	for _, d := range dogs {
+		if d.Asks == nil && !slices.Contains(missing, d.DogID) {
+			missing = append(missing, d.DogID)
+		}
+	}
+	worked, err := b.ask(ctx, missing)
+	if err != nil {
+		return nil, err
+	}
+	for _, d := range dogs {
+		one := worked[d.DogID]
+		if d.Asks != nil {
+			if err := json.Unmarshal([]byte(*d.Asks), &one); err != nil {
+				return nil, fmt.Errorf("visit of %s: %w", d.DogID, err)
+			}
+		}
+		one.ID, one.Name = d.DogID.String(), d.Name
+		if d.OwnerID != nil {
+			one.Owner = d.OwnerID.String()
+			if err := json.Unmarshal([]byte(*d.Suits), &one.Suits); err != nil {
+				return nil, fmt.Errorf("hours of %s: %w", *d.OwnerID, err)
+			}
+		}
+		all[d.DogID] = one
+	}
+	return all, nil
+}
+
+// ask works out what dogs ask of a visit on the day on which each is due, or today where that has gone by, and
+// keeps it.
+func (b *Book) ask(ctx context.Context, ids []uuid.UUID) (map[uuid.UUID]round.Dog, error) {
+	if len(ids) == 0 {
+		return nil, nil
+	}
+	settings, err := b.Settings(ctx)
+	if err != nil {
+		return nil, err
+	}
+	pieces, err := b.pieces(ctx)
+	if err != nil {
+		return nil, err
+	}
+	standings, err := b.store.Standings(ctx, ids)
+	if err != nil {
+		return nil, err
+	}
+	dogs, err := b.store.DogsOf(ctx, ids)
+	if err != nil {
+		return nil, err
+	}
+	ladders, err := b.store.LaddersOf(ctx, ids)
+	if err != nil {
+		return nil, err
+	}
+	worked, kept := make([]round.Dog, len(ids)), make([][]byte, len(ids))
+	err = each(len(ids), func(i int) error {
+		d := dogs[ids[i]]
+		k, err := b.known(ctx, d)
+		if err != nil {
+			return err
+		}
+		training := b.training(ladders[d.ID])
+		next, has, err := outlook.NextOf(k.feet, terms(settings, training, k.feet))
+		if err != nil {
+			return err
+		}
+		day := b.Today()
+		if has && next.Due.After(day) {
+			day = next.Due
+		}
+		worked[i] = question(d, k, day, training, settings, pieces).Visit()
+		if has {
+			worked[i].Window = next.Window()
+		}
+		kept[i], err = json.Marshal(worked[i])
+		return err
+	})
+	if err != nil {
+		return nil, err
+	}
+	all, text, revisions := map[uuid.UUID]round.Dog{}, map[uuid.UUID][]byte{}, map[uuid.UUID]int{}
+	for i, id := range ids {
+		all[id], text[id], revisions[id] = worked[i], kept[i], standings[id].Revision
+	}
+	return all, b.store.KeepAsks(ctx, text, revisions)
+}
+
+// visits are some visits as they stand.
+func (b *Book) visits(ctx context.Context, kept []store.Visit) ([]Visit, error) {
+	dogs := make([]store.RoundDog, len(kept))
+	for i, v := range kept {
+		dogs[i] = v.Dog
+	}
+	asked, err := b.asked(ctx, dogs)
+	if err != nil {
+		return nil, err
+	}
+	all := make([]Visit, len(kept))
+	for i, v := range kept {
+		d := asked[v.Dog.DogID]
+		d.Minutes = v.Minutes
+		all[i] = Visit{Kept: v, Visit: round.Visit{ID: v.ID.String(), Dog: d, On: v.On, Start: v.Start, State: v.State.After(v.Sitting != nil, v.Ended)}}
+		all[i].Standing = round.Standings([]round.Visit{all[i].Visit}, v.On.Before(b.Today()))[0]
+	}
+	return all, nil
+}
+
+func plain(all []Visit) []round.Visit {
+	visits := make([]round.Visit, len(all))
+	for i, v := range all {
+		visits[i] = v.Visit
+	}
+	return visits
+}
+
+// Day is a day of the round.
+type Day struct {
+	On     date.Date
+	Hours  round.Hours // none when it is closed
+	Open   bool
+	Now    round.Clock // today's; on other days its beginning, or its end when it has gone by
+	Visits []Visit
+	Load   round.Load
+	Gaps   []Gap
+}
+
+// Gap is a free stretch of a day, with who would fit.
+type Gap struct {
+	round.Stretch
+	Fits []Fit
+}
+
+// mostFits is how many dogs a gap names, and mostCandidates how many are looked at for a week.
+const (
+	mostFits       = 3
+	mostCandidates = 300
+)
+
+// Round is a day of the round as it stands.
+func (b *Book) Round(ctx context.Context, on date.Date) (Day, error) {
+	if err := b.within(on); err != nil {
+		return Day{}, err
+	}
+	w, err := b.WorkingWeek(ctx)
+	if err != nil {
+		return Day{}, err
+	}
+	kept, err := b.store.Visits(ctx, on, on)
+	if err != nil {
+		return Day{}, err
+	}
+	d := Day{On: on, Now: b.clock(on)}
+	if d.Visits, err = b.visits(ctx, kept); err != nil {
+		return Day{}, err
+	}
+	there := plain(d.Visits)
+	d.Hours, d.Open = w.Week.On(on)
+	d.Load = w.Limits.Load(there)
+	for i, standing := range round.Standings(there, on.Before(b.Today())) {
+		d.Visits[i].Standing = standing
+		if standing == round.Next || standing == round.ToCome {
+			d.Visits[i].Breaks = w.Week.Breaks(there[i])
+		}
+	}
+	if on == b.Today() {
+		runs := w.Week.Running(there, d.Now)
+		for i := range d.Visits {
+			if k := slices.IndexFunc(runs, func(r round.Runs) bool { return r.ID == there[i].ID }); k >= 0 {
+				d.Visits[i].Runs = &runs[k]
+			}
+		}
+	}
+	if d.Open && !on.Before(b.Today()) {
+		d.Gaps, err = b.gaps(ctx, w.Week.Since(b.Today(), d.Now), d, there)
+	}
+	return d, err
+}
+
+// gaps are what is free of a day, with the dogs that would gain most by it.
+func (b *Book) gaps(ctx context.Context, w round.Week, d Day, there []round.Visit) ([]Gap, error) {
+	dogs, rows, err := b.candidates(ctx, d.On.AddDays(7))
+	if err != nil {
+		return nil, err
+	}
+	gaps := []Gap{}
+	for _, free := range w.Free(d.On, there) {
+		if free.Minutes() < round.LeastGap {
+			continue
+		}
+		g := Gap{Stretch: free}
+		for _, one := range dogs {
+			if o, is := w.Within(one, there, d.On, free); is {
+				g.Fits = append(g.Fits, Fit{o, rows[one.ID]})
+			}
+		}
+		slices.SortStableFunc(g.Fits, func(x, y Fit) int { return cmp.Compare(y.Saves, x.Saves) })
+		g.Fits = g.Fits[:min(mostFits, len(g.Fits))]
+		gaps = append(gaps, g)
+	}
+	return gaps, nil
+}
+
+// candidates are the dogs that are due by a day and have no place yet.
+func (b *Book) candidates(ctx context.Context, until date.Date) ([]round.Dog, map[string]store.RoundDog, error) {
+	if _, err := b.upToDate(ctx); err != nil {
+		return nil, nil, err
+	}
+	rows, err := b.store.Candidates(ctx, b.Today(), until, mostCandidates)
+	if err != nil {
+		return nil, nil, err
+	}
+	asked, err := b.asked(ctx, rows)
+	if err != nil {
+		return nil, nil, err
+	}
+	dogs, byID := []round.Dog{}, map[string]store.RoundDog{}
+	for _, r := range rows {
+		if d := asked[r.DogID]; d.Minutes > 0 {
+			dogs, byID[d.ID] = append(dogs, d), r
+		}
+	}
+	return dogs, byID, nil
+}
+
+// clock is where the day stands.
+func (b *Book) clock(on date.Date) round.Clock {
+	switch now := b.now(); {
+	case on == b.Today():
+		return round.At(now.Hour(), now.Minute())
+	case on.Before(b.Today()):
+		return round.At(24, 0)
+	default:
+		return 0
+	}
+}
+
+// within refuses days far from today.
+func (b *Book) within(on date.Date) error {
+	const most = 2 * 366
+	if days := on.Sub(b.Today()); days < -most || days > most {
+		return fault.Fields{{Name: "on", Value: on.String(), Want: "must be a day within two years of today"}}
+	}
+	return nil
+}
+
+// Loads are the loads of seven days.
+func (b *Book) Loads(ctx context.Context, from date.Date) ([]Day, error) {
+	if err := b.within(from); err != nil {
+		return nil, err
+	}
+	w, err := b.WorkingWeek(ctx)
+	if err != nil {
+		return nil, err
+	}
+	kept, err := b.store.Visits(ctx, from, from.AddDays(6))
+	if err != nil {
+		return nil, err
+	}
+	all, err := b.visits(ctx, kept)
+	if err != nil {
+		return nil, err
+	}
+	days := make([]Day, 7)
+	for i := range days {
+		d := Day{On: from.AddDays(i)}
+		for _, v := range all {
+			if v.Visit.On == d.On {
+				d.Visits = append(d.Visits, v)
+			}
+		}
+		d.Hours, d.Open = w.Week.On(d.On)
+		d.Load = w.Limits.Load(plain(d.Visits))
+		days[i] = d
+	}
+	return days, nil
+}
+
+// Call is a dog to call for a week, with places to offer.
+type Call struct {
+	Dog    round.Dog
+	Row    store.RoundDog
+	Owner  *store.Owner
+	Best   *round.Visit // where the week's filling would have it; nil for one that waits
+	Offers []round.Offer
+}
+
+// offersEach is how many places are offered.
+const offersEach = 3
+
+// Calls says whom to call for seven days, in order, with places for each, and who waits for a later week.
+func (b *Book) Calls(ctx context.Context, from date.Date) (calls, waits []Call, err error) {
+	if err := b.within(from); err != nil {
+		return nil, nil, err
+	}
+	if from.Before(b.Today()) {
+		from = b.Today()
+	}
+	until := from.AddDays(6)
+	dogs, rows, err := b.candidates(ctx, until.AddDays(1))
+	if err != nil {
+		return nil, nil, err
+	}
+	w, others, err := b.taken(ctx, from.AddDays(-1), until.AddDays(7))
+	if err != nil {
+		return nil, nil, err
+	}
+	f := w.Fill(dogs, others, from, until)
+	owners := map[uuid.UUID]store.Owner{}
+	call := func(d round.Dog, best *round.Visit, others []round.Visit) error {
+		c := Call{Dog: d, Row: rows[d.ID], Best: best, Offers: w.Offers(d, others, from, until, offersEach)}
+		if id := rows[d.ID].OwnerID; id != nil {
+			o, known := owners[*id]
+			if !known {
+				if o, err = b.store.Owner(ctx, *id); err != nil {
+					return err
+				}
+				owners[*id] = o
+			}
+			c.Owner = &o
+		}
+		if best == nil {
+			waits = append(waits, c)
+		} else {
+			calls = append(calls, c)
+		}
+		return nil
+	}
+	for i := range f.Visits {
+		if err := call(f.Visits[i].Dog, &f.Visits[i], others); err != nil {
+			return nil, nil, err
+		}
+	}
+	for _, d := range f.Left {
+		if err := call(d, nil, others); err != nil {
+			return nil, nil, err
+		}
+	}
+	slices.SortStableFunc(calls, func(x, y Call) int { return x.Dog.Window.Compare(y.Dog.Window, until) })
+	return calls, waits, nil
+}
+
+// taken are what is left of the week and the visits of some days.
+func (b *Book) taken(ctx context.Context, from, until date.Date) (round.Week, []round.Visit, error) {
+	w, err := b.WorkingWeek(ctx)
+	if err != nil {
+		return round.Week{}, nil, err
+	}
+	kept, err := b.store.Visits(ctx, from, until)
+	if err != nil {
+		return round.Week{}, nil, err
+	}
+	all, err := b.visits(ctx, kept)
+	return w.Week.Since(b.Today(), b.clock(b.Today())), plain(all), err
+}
+
+// offers are the best free places for a dog's next visit, in the four weeks round its date.
+func (b *Book) offers(ctx context.Context, d round.Dog, n int) ([]round.Offer, error) {
+	from := b.Today().AddDays(1)
+	if !d.Window.Due.IsZero() {
+		if early := d.Window.Due.AddDays(-offersBefore); early.After(from) {
+			from = early
+		}
+	}
+	until := from.AddDays(offersDays)
+	w, others, err := b.taken(ctx, from, until)
+	if err != nil {
+		return nil, err
+	}
+	return w.Offers(d, others, from, until, n), nil
+}
+
+// Places are looked for from a week before a dog's date on, for four weeks.
+const (
+	offersBefore = 7
+	offersDays   = 28
+)
+
+// KeepVisit keeps a visit, new or moved. What its place breaks is refused by name; anyway, it stands all the
+// same, but not two at once, nor a dog twice a day, nor a time that has gone by.
+func (b *Book) KeepVisit(ctx context.Context, v store.Visit, anyway bool) (Visit, error) {
+	if err := b.within(v.On); err != nil {
+		return Visit{}, err
+	}
+	row, err := b.store.RoundDogOf(ctx, v.Dog.DogID)
+	if err != nil {
+		return Visit{}, err
+	}
+	asked, err := b.asked(ctx, []store.RoundDog{row})
+	if err != nil {
+		return Visit{}, err
+	}
+	w, err := b.WorkingWeek(ctx)
+	if err != nil {
+		return Visit{}, err
+	}
+	v.Dog = row
+	one := round.Visit{ID: v.ID.String(), Dog: asked[v.Dog.DogID], On: v.On, Start: v.Start, State: v.State}
+	if v.Minutes == 0 {
+		v.Minutes = max(one.Dog.Minutes, shortestVisit)
+	}
+	one.Dog.Minutes = v.Minutes
+	if err := one.Check().Err(); err != nil {
+		return Visit{}, err
+	}
+	var f fault.Fields
+	if was, err := b.store.Visit(ctx, v.ID); err == nil && was.On == v.On && was.Start == v.Start && was.Minutes == v.Minutes {
+		anyway = true // it stays where it is
+	} else if one.State.Takes() && (v.On.Before(b.Today()) || v.On == b.Today() && v.Start+round.Clock(v.Minutes) < b.clock(v.On)) {
+		f.Add("start", fmt.Sprintf("%s, %s", v.On, v.Start), "must not have gone by")
+		return Visit{}, f.Err()
+	}
+	err = b.store.KeepVisit(ctx, v, b.now(), func(day []store.Visit) error {
+		if !one.State.Takes() {
+			return nil
+		}
+		others := make([]round.Visit, len(day))
+		for i, o := range day { // their places are all that is read of them
+			others[i] = round.Visit{ID: o.ID.String(), Dog: round.Dog{ID: o.Dog.DogID.String(), Name: o.Dog.Name, Minutes: o.Minutes}, On: o.On, Start: o.Start, State: o.State}
+		}
+		if why := w.Week.Clash(one, others); why != "" {
+			f.Add("start", v.Start.String(), "must be free: "+why)
+		} else if why := w.Week.Breaks(one); why != "" && !anyway {
+			f.Add("start", v.Start.String(), "must be another time, or be told to stand all the same: "+why)
+		}
+		return f.Err()
+	})
+	if err != nil {
+		return Visit{}, err
+	}
+	kept, err := b.store.Visit(ctx, v.ID)
+	if err != nil {
+		return Visit{}, err
+	}
+	all, err := b.visits(ctx, []store.Visit{kept})
+	if err != nil {
+		return Visit{}, err
+	}
+	return all[0], nil
+}
+
+// shortestVisit is what a visit takes at the least, minutes: a dog is greeted (judgement).
+const shortestVisit = 10
+
+// DogVisits are a dog's visits, the latest first, and the best places for its next.
+type DogVisits struct {
+	Dog    round.Dog
+	Row    store.RoundDog
+	Visits []Visit
+	Offers []round.Offer
+}
+
+// DogVisits returns them.
+func (b *Book) DogVisits(ctx context.Context, dogID uuid.UUID) (DogVisits, error) {
+	if _, err := b.upToDate(ctx); err != nil {
+		return DogVisits{}, err
+	}
+	row, err := b.store.RoundDogOf(ctx, dogID)
+	if err != nil {
+		return DogVisits{}, err
+	}
+	asked, err := b.asked(ctx, []store.RoundDog{row})
+	if err != nil {
+		return DogVisits{}, err
+	}
+	out := DogVisits{Dog: asked[dogID], Row: row}
+	kept, err := b.store.VisitsOf(ctx, dogID)
+	if err != nil {
+		return DogVisits{}, err
+	}
+	if out.Visits, err = b.visits(ctx, kept); err != nil {
+		return DogVisits{}, err
+	}
+	out.Offers, err = b.offers(ctx, out.Dog, offersEach)
+	return out, err
+}
+
+// NotNow says not to call for a dog before a day.
+func (b *Book) NotNow(ctx context.Context, dogID uuid.UUID, until date.Date) error {
+	if days := until.Sub(b.Today()); days < 1 || days > 366 {
+		return fault.Fields{{Name: "until", Value: until.String(), Want: "must be a day from tomorrow on, within a year"}}
+	}
+	return b.store.NotNow(ctx, dogID, until)
+}

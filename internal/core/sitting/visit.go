@@ -1,0 +1,50 @@
+package sitting
+
+import (
+	"math"
+
+	"fribbet/internal/core/dog"
+	"fribbet/internal/core/kit"
+	"fribbet/internal/core/round"
+	"fribbet/internal/core/temper"
+)
+
+// hardStrain is the mean strain at one paw over a dog's last sittings, 0 calm to 4 snapping, from which on it must
+// not be met tired (judgement).
+const hardStrain = 2
+
+// Visit is what a dog asks of a groomer at one visit, on the question's day, with whoever it needs to hold it:
+// one of whom nothing is to be done that day asks for no minutes.
+func (q Question) Visit() round.Dog {
+	q.Helper = true
+	p := For(q)
+	d := round.Dog{Name: q.Dog.Name, Help: helps[q.Dog.Handling.Helper], Hard: q.hard(p.Tolerance)}
+	if len(p.Days) == 0 {
+		return d
+	}
+	today := p.Days[0]
+	d.Takes, d.Nails = today.Minutes, len(today.Stops)
+	d.Minutes = int(math.Ceil(today.Minutes.At80()))
+	for _, s := range today.Stops {
+		d.Cuts += len(s.Cuts())
+		if s.Tool.Tool.Work() == kit.Grinding {
+			d.Grinding += today.Minutes.Value / float64(len(today.Stops))
+		}
+	}
+	return d
+}
+
+var helps = map[dog.Helping]round.Help{dog.Alone: round.NoHelp, dog.Wanted: round.Preferred, dog.Needed: round.Needed}
+
+// hard tells whether a dog must not be met tired: it fears or bites, as was said or as it was met.
+func (q Question) hard(t temper.Tolerance) bool {
+	if len(q.Past.Outings) == 0 {
+		return q.first() == temper.Frightened
+	}
+	for _, paw := range t.Paws {
+		if paw.Touched && (paw.Impossible || paw.Strain >= hardStrain) {
+			return true
+		}
+	}
+	return q.Dog.Handling.Muzzle
+}
