@@ -105,7 +105,11 @@ func (h handlers) calls(all []book.Call) ([]contract.CallRow, error) {
 func (h handlers) KeepVisit(ctx context.Context, r contract.KeepVisitRequestObject) (contract.KeepVisitResponseObject, error) {
 	v := store.Visit{ID: r.VisitId, On: r.Body.On, Start: r.Body.Start, Minutes: orZero(r.Body.Minutes), State: r.Body.State, Sequence: orZero(r.Body.Sequence)}
 	v.Dog.DogID = r.Body.DogId
-	kept, err := h.book.KeepVisit(ctx, v, orZero(r.Body.Anyway))
+	keep := func() (book.Visit, error) { return h.book.KeepVisit(ctx, v, orZero(r.Body.Anyway)) }
+	if orZero(r.Body.Ask) {
+		keep = func() (book.Visit, error) { return h.book.TryVisit(ctx, v) }
+	}
+	kept, err := keep()
 	if err != nil {
 		return nil, err
 	}
@@ -130,7 +134,7 @@ func (h handlers) GetDogVisits(ctx context.Context, r contract.GetDogVisitsReque
 }
 
 func (h handlers) NotNow(ctx context.Context, r contract.NotNowRequestObject) (contract.NotNowResponseObject, error) {
-	return contract.NotNow204Response{}, h.book.NotNow(ctx, r.DogId, r.Body.Until)
+	return contract.NotNow204Response{}, h.book.NotNow(ctx, r.DogId, r.Body.Weeks)
 }
 
 func (h handlers) visits(all []book.Visit) ([]contract.Visit, error) {
@@ -184,7 +188,7 @@ func roundDog(d round.Dog, row store.RoundDog) (contract.RoundDog, error) {
 func roundLoad(d book.Day) contract.RoundLoad {
 	out := contract.RoundLoad{
 		On: d.On, Open: d.Open, Dogs: d.Load.Dogs, Minutes: d.Load.Minutes, Nails: d.Load.Nails, Hard: d.Load.Hard,
-		GrindingMinutes: d.Load.Grinding, Cuts: d.Load.Cuts, Over: list(d.Load.Over), Bars: []contract.ClockStretch{},
+		GrindingMinutes: d.Load.Grinding, Over: list(d.Load.Over), Bars: []contract.ClockStretch{},
 	}
 	if d.Open {
 		out.Hours = of(workingHours(d.Hours))

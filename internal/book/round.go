@@ -283,6 +283,9 @@ func (b *Book) candidates(ctx context.Context, until date.Date) ([]round.Dog, ma
 	return dogs, byID, nil
 }
 
+// Clock is the user's own time of day.
+func (b *Book) Clock() round.Clock { return b.clock(b.Today()) }
+
 // clock is where the day stands.
 func (b *Book) clock(on date.Date) round.Clock {
 	switch now := b.now(); {
@@ -367,7 +370,13 @@ func (b *Book) Calls(ctx context.Context, from date.Date) (calls, waits []Call, 
 	}
 	f := w.Fill(dogs, others, from, until)
 	owners := map[uuid.UUID]store.Owner{}
-	call := func(d round.Dog, best *round.Visit, others []round.Visit) error {
+	call := func(d round.Dog, best *round.Visit) error {
+		others := slices.Clone(others)
+		for i := range f.Visits { // what is best for another is not offered
+			if &f.Visits[i] != best {
+				others = append(others, f.Visits[i])
+			}
+		}
 		c := Call{Dog: d, Row: rows[d.ID], Best: best, Offers: w.Offers(d, others, from, until, offersEach)}
 		if id := rows[d.ID].OwnerID; id != nil {
 			o, known := owners[*id]
@@ -387,12 +396,12 @@ func (b *Book) Calls(ctx context.Context, from date.Date) (calls, waits []Call, 
 		return nil
 	}
 	for i := range f.Visits {
-		if err := call(f.Visits[i].Dog, &f.Visits[i], others); err != nil {
+		if err := call(f.Visits[i].Dog, &f.Visits[i]); err != nil {
 			return nil, nil, err
 		}
 	}
 	for _, d := range f.Left {
-		if err := call(d, nil, others); err != nil {
+		if err := call(d, nil); err != nil {
 			return nil, nil, err
 		}
 	}
@@ -439,49 +448,14 @@ const (
 // KeepVisit keeps a visit, new or moved. What its place breaks is refused by name; anyway, it stands all the
 // same, but not two at once, nor a dog twice a day, nor a time that has gone by.
 func (b *Book) KeepVisit(ctx context.Context, v store.Visit, anyway bool) (Visit, error) {
-	if err := b.within(v.On); err != nil {
-		return Visit{}, err
-	}
-	row, err := b.store.RoundDogOf(ctx, v.Dog.DogID)
+	p, err := b.placed(ctx, v)
 	if err != nil {
 		return Visit{}, err
 	}
-	asked, err := b.asked(ctx, []store.RoundDog{row})
-	if err != nil {
-		return Visit{}, err
-	}
-	w, err := b.WorkingWeek(ctx)
-	if err != nil {
-		return Visit{}, err
-	}
-	v.Dog = row
-	one := round.Visit{ID: v.ID.String(), Dog: asked[v.Dog.DogID], On: v.On, Start: v.Start, State: v.State}
-	if v.Minutes == 0 {
-		v.Minutes = max(one.Dog.Minutes, shortestVisit)
-	}
-	one.Dog.Minutes = v.Minutes
-	if err := one.Check().Err(); err != nil {
-		return Visit{}, err
-	}
-	var f fault.Fields
-	if was, err := b.store.Visit(ctx, v.ID); err == nil && was.On == v.On && was.Start == v.Start && was.Minutes == v.Minutes {
-		anyway = true // it stays where it is
-	} else if one.State.Takes() && (v.On.Before(b.Today()) || v.On == b.Today() && v.Start+round.Clock(v.Minutes) < b.clock(v.On)) {
-		f.Add("start", fmt.Sprintf("%s, %s", v.On, v.Start), "must not have gone by")
-		return Visit{}, f.Err()
-	}
-	err = b.store.KeepVisit(ctx, v, b.now(), func(day []store.Visit) error {
-		if !one.State.Takes() {
-			return nil
-		}
-		others := make([]round.Visit, len(day))
-		for i, o := range day { // their places are all that is read of them
-			others[i] = round.Visit{ID: o.ID.String(), Dog: round.Dog{ID: o.Dog.DogID.String(), Name: o.Dog.Name, Minutes: o.Minutes}, On: o.On, Start: o.Start, State: o.State}
-		}
-		if why := w.Week.Clash(one, others); why != "" {
-			f.Add("start", v.Start.String(), "must be free: "+why)
-		} else if why := w.Week.Breaks(one); why != "" && !anyway {
-			f.Add("start", v.Start.String(), "must be another time, or be told to stand all the same: "+why)
+	err = b.store.KeepVisit(ctx, p.kept, b.now(), func(day []store.Visit) error {
+		var f fault.Fields
+		if why, never := p.breaks(day); why != "" && (never || !anyway && !p.stays) {
+			f.Add("start", p.visit.Start.String(), "must be another time: "+why)
 		}
 		return f.Err()
 	})
@@ -499,8 +473,88 @@ func (b *Book) KeepVisit(ctx context.Context, v store.Visit, anyway bool) (Visit
 	return all[0], nil
 }
 
-// shortestVisit is what a visit takes at the least, minutes: a dog is greeted (judgement).
-const shortestVisit = 10
+// RecallVisit keeps a visit as a diary tells it, whatever its place breaks and though it may have gone by.
+func (b *Book) RecallVisit(ctx context.Context, v store.Visit) error {
+	p, err := b.placed(ctx, v)
+	if err != nil {
+		return err
+	}
+	return b.store.KeepVisit(ctx, p.kept, b.now(), func([]store.Visit) error { return nil })
+}
+
+// TryVisit says what a visit would break at its place, and keeps nothing.
+func (b *Book) TryVisit(ctx context.Context, v store.Visit) (Visit, error) {
+	p, err := b.placed(ctx, v)
+	if err != nil {
+		return Visit{}, err
+	}
+	day, err := b.store.Visits(ctx, v.On, v.On)
+	if err != nil {
+		return Visit{}, err
+	}
+	why, _ := p.breaks(day)
+	return Visit{Kept: p.kept, Visit: p.visit, Standing: round.ToCome, Breaks: why}, nil
+}
+
+// placed is a visit at a place that was asked for.
+type placed struct {
+	kept  store.Visit
+	visit round.Visit
+	week  round.Week
+	stays bool // where it was
+	gone  bool // the time has
+}
+
+func (b *Book) placed(ctx context.Context, v store.Visit) (p placed, err error) {
+	if err := b.within(v.On); err != nil {
+		return p, err
+	}
+	if v.Dog, err = b.store.RoundDogOf(ctx, v.Dog.DogID); err != nil {
+		return p, err
+	}
+	asked, err := b.asked(ctx, []store.RoundDog{v.Dog})
+	if err != nil {
+		return p, err
+	}
+	w, err := b.WorkingWeek(ctx)
+	if err != nil {
+		return p, err
+	}
+	d := asked[v.Dog.DogID]
+	if v.Minutes == 0 {
+		v.Minutes = max(d.Minutes, round.LeastVisit)
+	}
+	d.Minutes = v.Minutes
+	p = placed{kept: v, visit: round.Visit{ID: v.ID.String(), Dog: d, On: v.On, Start: v.Start, State: v.State}, week: w.Week}
+	if err := p.visit.Check().Err(); err != nil {
+		return p, err
+	}
+	was, err := b.store.Visit(ctx, v.ID)
+	if err != nil && !errors.Is(err, store.ErrNotFound) {
+		return p, err
+	}
+	p.stays = err == nil && was.On == v.On && was.Start == v.Start && was.Minutes == v.Minutes
+	p.gone = v.On.Before(b.Today()) || v.On == b.Today() && v.Start+round.Clock(v.Minutes) < b.clock(v.On)
+	return p, nil
+}
+
+// breaks says what a visit breaks among those of its day, and whether that can never be; empty where nothing is.
+func (p placed) breaks(day []store.Visit) (why string, never bool) {
+	if !p.visit.State.Takes() {
+		return "", false
+	}
+	if p.gone && !p.stays {
+		return "it must not have gone by", true
+	}
+	others := make([]round.Visit, len(day))
+	for i, o := range day { // their places are all that is read of them
+		others[i] = round.Visit{ID: o.ID.String(), Dog: round.Dog{ID: o.Dog.DogID.String(), Name: o.Dog.Name, Minutes: o.Minutes}, On: o.On, Start: o.Start, State: o.State}
+	}
+	if why := p.week.Clash(p.visit, others); why != "" {
+		return why, true
+	}
+	return p.week.Breaks(p.visit), false
+}
 
 // DogVisits are a dog's visits, the latest first, and the best places for its next.
 type DogVisits struct {
@@ -535,10 +589,11 @@ func (b *Book) DogVisits(ctx context.Context, dogID uuid.UUID) (DogVisits, error
 	return out, err
 }
 
-// NotNow says not to call for a dog before a day.
-func (b *Book) NotNow(ctx context.Context, dogID uuid.UUID, until date.Date) error {
-	if days := until.Sub(b.Today()); days < 1 || days > 366 {
-		return fault.Fields{{Name: "until", Value: until.String(), Want: "must be a day from tomorrow on, within a year"}}
+// NotNow says not to call for a dog for some weeks.
+func (b *Book) NotNow(ctx context.Context, dogID uuid.UUID, weeks int) error {
+	const most = 52
+	if weeks < 1 || weeks > most {
+		return fault.Fields{{Name: "weeks", Value: fmt.Sprint(weeks), Want: fmt.Sprintf("must be from 1 to %d weeks", most)}}
 	}
-	return b.store.NotNow(ctx, dogID, until)
+	return b.store.NotNow(ctx, dogID, b.Today().AddDays(7*weeks))
 }

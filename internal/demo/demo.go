@@ -36,12 +36,15 @@ func Fill(ctx context.Context, b *book.Book) error {
 	if err := fillKit(ctx, b); err != nil {
 		return err
 	}
+	dogs := map[string]uuid.UUID{}
 	for _, s := range scenarios {
-		if err := s.fill(ctx, b); err != nil {
+		id, err := s.fill(ctx, b)
+		if err != nil {
 			return err
 		}
+		dogs[s.name] = id
 	}
-	return nil
+	return fillRound(ctx, b, dogs)
 }
 
 // chance is a dog's own, so that a change to one dog leaves the others as they were.
@@ -51,7 +54,7 @@ func (s scenario) chance() *rand.Rand {
 	return rand.New(rand.NewPCG(8642+uint64(s.litter), sum.Sum64()))
 }
 
-func (s scenario) fill(ctx context.Context, b *book.Book) error {
+func (s scenario) fill(ctx context.Context, b *book.Book) (uuid.UUID, error) {
 	today, noise := b.Today(), s.chance()
 	days := s.days(today, noise)
 	first := today
@@ -64,34 +67,34 @@ func (s scenario) fill(ctx context.Context, b *book.Book) error {
 		FootCoat: &s.coat, Pavement: &s.pavement, Rhythm: &s.rhythm, Nails: s.nails(), Handling: s.handling(),
 	})
 	if err != nil {
-		return err
+		return uuid.Nil, err
 	}
 	if s.walkedKm > 0 {
 		since := today.AddDays(-s.walkedAgo)
 		told := dog.Changes{Pavement: &s.walkedKm, Since: &kept.Birth.Date}
 		if kept, err = b.ChangeDog(ctx, kept.ID, kept.Version, told); err != nil {
-			return err
+			return uuid.Nil, err
 		}
 		if kept, err = b.ChangeDog(ctx, kept.ID, kept.Version, dog.Changes{Pavement: &s.pavement, Since: &since}); err != nil {
-			return err
+			return uuid.Nil, err
 		}
 	}
 	hands := s.begin(kept.Dog, first, noise)
 	for i, day := range days {
 		if i == s.before && s.plan != "" {
 			if err := b.ResumePlan(ctx, kept.ID, uuid.NewSHA1(kept.ID, []byte("plan")), s.plan, nil, day); err != nil {
-				return err
+				return uuid.Nil, err
 			}
 		}
 		sitting := store.Sitting{ID: uuid.NewSHA1(kept.ID, []byte{byte(i)}), Sitting: hands.sit(i, day)}
 		if err := b.Record(ctx, kept.ID, sitting, "", ""); err != nil {
-			return err
+			return uuid.Nil, err
 		}
 	}
 	if s.training != nil {
-		return s.training.fill(ctx, b, kept.ID)
+		return kept.ID, s.training.fill(ctx, b, kept.ID)
 	}
-	return nil
+	return kept.ID, nil
 }
 
 // order is the nails in the order of the work: hind first; the other end first at every

@@ -17,6 +17,7 @@ const router = useRouter()
 const { data: settings } = useSettings()
 const cache = useQueryClient()
 onOpened(() => void cache.resetQueries())
+const groomer = computed(() => settings.value?.choices.role === 'groomer')
 const bare = computed(() => route.meta.bare === true)
 
 // Nobody has said yet who uses the program: ask before anything else.
@@ -40,7 +41,8 @@ useGlobalKeys(router, () => (helpOpen.value = true))
       <RouterLink to="/" class="mark"><img src="/mark.svg" alt="" />Fribbet</RouterLink>
       <nav aria-label="Screens">
         <RouterLink to="/" class="place"><AppIcon name="due" />Due</RouterLink>
-        <RouterLink to="/ladder" class="place"><AppIcon name="ladder" />Ladder</RouterLink>
+        <RouterLink v-if="groomer" to="/round" class="place"><AppIcon name="round" />Round</RouterLink>
+        <RouterLink to="/ladder" :class="['place', { 'wide-only': groomer }]"><AppIcon name="ladder" />Ladder</RouterLink>
         <RouterLink to="/rhythm" class="place wide-only"><AppIcon name="rhythm" />Rhythm</RouterLink>
         <RouterLink to="/kit" class="place"><AppIcon name="kit" />Kit</RouterLink>
         <RouterLink to="/dogs/new" class="place"><AppIcon name="add" />Add dog</RouterLink>

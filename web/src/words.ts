@@ -125,3 +125,5 @@ export const endPoints: Record<Schemas['EndPoint'], string> = { first_sign: 'sto
 export const howFar: Record<NonNullable<Schemas['SittingInput']['how_far']>, string> = {
   tips: 'tips only', first_sign: 'to the first sign', full: 'as far as it goes',
 }
+export const visitStates: Record<Schemas['VisitState'], string> = { offered: 'offered', agreed: 'agreed', here: 'on the table', done: 'done', missed: 'missed', called_off: 'called off' }
+export const reaches: Record<Schemas['OwnerRow']['reach'], string> = { text: 'text message', mail: 'mail', hand: 'by hand' }

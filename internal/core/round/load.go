@@ -18,8 +18,7 @@ type Load struct {
 	Dogs     int
 	Hard     int
 	Nails    int
-	Grinding float64 // minutes of charge, and of dust
-	Cuts     int
+	Grinding float64  // minutes of charge, and of dust
 	Over     []string // what is more than the limits, in words
 }
 
@@ -34,7 +33,6 @@ func (l Limits) Load(visits []Visit) Load {
 		sum.Minutes += v.Dog.Takes.Value
 		sum.Nails += v.Dog.Nails
 		sum.Grinding += v.Dog.Grinding
-		sum.Cuts += v.Dog.Cuts
 		if v.Dog.Hard {
 			sum.Hard++
 		}

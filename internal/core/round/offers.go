@@ -24,6 +24,8 @@ const LeastGap = 20
 // Judgement (ours), in days of being merely late.
 const (
 	quarter      = 15  // minutes: places begin on these, where they do not stand against another
+	tick         = 5   // minutes: no time that is told is finer
+	otherTime    = 60  // minutes: two places of a day that are nearer are no choice
 	uselessGap   = 1.5 // left behind
 	noHelper     = 2.0 // where one was wanted
 	hardAtHard   = 3.0 // one hard dog after the other
@@ -46,10 +48,14 @@ func (w Week) Offers(d Dog, others []Visit, from, until date.Date, n int) []Offe
 		return cmp.Or(cmp.Compare(a.Cost, b.Cost), a.On.Sub(b.On), cmp.Compare(a.Start, b.Start))
 	})
 	const aDay = 2
-	times := map[date.Date]int{}
+	times := map[date.Date][]Clock{}
 	all = slices.DeleteFunc(all, func(o Offer) bool {
-		times[o.On]++
-		return times[o.On] > aDay
+		near := func(at Clock) bool { return max(at-o.Start, o.Start-at) < otherTime }
+		if len(times[o.On]) == aDay || slices.ContainsFunc(times[o.On], near) {
+			return true
+		}
+		times[o.On] = append(times[o.On], o.Start)
+		return false
 	})
 	return all[:min(n, len(all))]
 }
@@ -127,10 +133,10 @@ func (w Week) gaps(hours Hours, visits []Visit) []Stretch {
 	return worked(free...)
 }
 
-// starts are the times in a gap at which a dog might begin: against either end, when a helper comes, on quarters.
+// starts are the times in a gap at which a dog might begin: towards either end, when a helper comes, on quarters.
 func (w Week) starts(gap Stretch, d Dog, hours Hours) []Clock {
-	last := gap.To - Clock(d.Minutes+w.Around)
-	starts := []Clock{gap.From, last}
+	first, last := (gap.From+tick-1)/tick*tick, (gap.To-Clock(d.Minutes+w.Around))/tick*tick
+	starts := []Clock{first, last}
 	for _, there := range hours.Helper {
 		starts = append(starts, there.From)
 	}
@@ -138,7 +144,7 @@ func (w Week) starts(gap Stretch, d Dog, hours Hours) []Clock {
 		starts = append(starts, at)
 	}
 	slices.Sort(starts)
-	return slices.DeleteFunc(slices.Compact(starts), func(c Clock) bool { return c < gap.From || c > last })
+	return slices.DeleteFunc(slices.Compact(starts), func(c Clock) bool { return c < first || c > last })
 }
 
 // offer is what a free place costs, and why.
@@ -148,11 +154,11 @@ func (w Week) offer(v Visit, gap Stretch, hours Hours, visits []Visit) Offer {
 	say := func(cost float64, why string) { o.Cost, o.Reasons = o.Cost+cost, append(o.Reasons, why) }
 	takes := v.Lasts(w)
 	for _, left := range []Stretch{{gap.From, takes.From}, {takes.To, gap.To}} {
-		if m := left.Minutes(); m > 0 && m < LeastGap {
+		if m := left.Minutes(); m >= tick && m < LeastGap {
 			say(uselessGap, "leaves a gap too short to use")
 		}
 	}
-	if takes.From == gap.From || takes.To == gap.To {
+	if takes.From < gap.From+tick || takes.To > gap.To-tick {
 		o.Cost -= startsAtEdge
 	}
 	if v.Dog.Help == Preferred && !hours.Helped(takes) {

@@ -162,8 +162,8 @@ func TestADayRunsOn(t *testing.T) {
 }
 
 func TestADaysLoadAgainstWhatHandsTake(t *testing.T) {
-	dog := Dog{Takes: estimate.Estimate{Value: 50}, Nails: 18, Hard: true, Cuts: 40, Grinding: 6}
+	dog := Dog{Takes: estimate.Estimate{Value: 50}, Nails: 18, Hard: true, Grinding: 6}
 	day := []Visit{{Dog: dog, State: Agreed}, {Dog: dog, State: Here}, {Dog: dog, State: CalledOff}}
 	l := Limits{Minutes: 90, Dogs: 2}.Load(day)
-	assert.Equal(t, Load{Minutes: 100, Dogs: 2, Hard: 2, Nails: 36, Grinding: 12, Cuts: 80, Over: []string{"100 minutes at the table, 90 are your limit"}}, l)
+	assert.Equal(t, Load{Minutes: 100, Dogs: 2, Hard: 2, Nails: 36, Grinding: 12, Over: []string{"100 minutes at the table, 90 are your limit"}}, l)
 }

@@ -57,9 +57,8 @@ type Dog struct {
 	Takes    estimate.Estimate // minutes at the table, with their range
 	Minutes  int               // that a visit holds: four days in five it is done by then
 	Help     Help
-	Hard     bool // it must not be met tired
-	Nails    int  // to trim
-	Cuts     int
+	Hard     bool    // it must not be met tired
+	Nails    int     // to trim
 	Grinding float64 // minutes
 	Window   Window
 	Suits    map[time.Weekday][]Stretch // the owner’s hours; nil: any
@@ -85,8 +84,8 @@ func (v Visit) Check() fault.Fields {
 	if v.Start < 0 || v.Start >= At(24, 0) {
 		f.Add("start", v.Start.String(), "must be a time of the day, from 00:00 to 23:59")
 	}
-	if v.Dog.Minutes < leastVisit || v.Dog.Minutes > mostVisit {
-		f.Add("minutes", v.Dog.Minutes, fmt.Sprintf("must be from %d minutes to %d", leastVisit, mostVisit))
+	if v.Dog.Minutes < LeastVisit || v.Dog.Minutes > mostVisit {
+		f.Add("minutes", v.Dog.Minutes, fmt.Sprintf("must be from %d minutes to %d", LeastVisit, mostVisit))
 	} else if v.Start+Clock(v.Dog.Minutes) > At(24, 0) {
 		f.Add("minutes", v.Dog.Minutes, "must end on the same day")
 	}
@@ -96,10 +95,10 @@ func (v Visit) Check() fault.Fields {
 	return f
 }
 
-const (
-	leastVisit = 5   // minutes
-	mostVisit  = 480 // minutes
-)
+// LeastVisit is the shortest there is, minutes.
+const LeastVisit = 5
+
+const mostVisit = 480 // minutes
 
 // Breaks says what a visit would break at its place, besides others' visits; empty where nothing is.
 func (w Week) Breaks(v Visit) string {

@@ -13,6 +13,9 @@ import (
 // not be met tired (judgement).
 const hardStrain = 2
 
+// shortest is what a visit takes at the least, minutes: a dog is greeted, and let go with a word (judgement).
+const shortest = 10
+
 // Visit is what a dog asks of a groomer at one visit, on the question's day, with whoever it needs to hold it:
 // one of whom nothing is to be done that day asks for no minutes.
 func (q Question) Visit() round.Dog {
@@ -24,15 +27,17 @@ func (q Question) Visit() round.Dog {
 	}
 	today := p.Days[0]
 	d.Takes, d.Nails = today.Minutes, len(today.Stops)
-	d.Minutes = int(math.Ceil(today.Minutes.At80()))
+	d.Minutes = max(shortest, fives(today.Minutes.At80()))
 	for _, s := range today.Stops {
-		d.Cuts += len(s.Cuts())
 		if s.Tool.Tool.Work() == kit.Grinding {
 			d.Grinding += today.Minutes.Value / float64(len(today.Stops))
 		}
 	}
 	return d
 }
+
+// fives is minutes as they are told: by fives.
+func fives(minutes float64) int { return 5 * int(math.Ceil(minutes/5)) }
 
 var helps = map[dog.Helping]round.Help{dog.Alone: round.NoHelp, dog.Wanted: round.Preferred, dog.Needed: round.Needed}
 

@@ -887,7 +887,7 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        /** Do not call for a dog before a day */
+        /** Do not call for a dog for some weeks */
         put: operations["notNow"];
         post?: never;
         delete?: never;
@@ -2734,6 +2734,8 @@ export interface components {
             sequence?: number;
             /** @description it stands all the same, whatever hours it breaks */
             anyway?: boolean;
+            /** @description nothing is kept: the answer says what the place would break */
+            ask?: boolean;
         };
         /** @description A free place, and why it is good */
         Offer: {
@@ -2761,7 +2763,6 @@ export interface components {
             nails: number;
             hard: number;
             grinding_minutes: number;
-            cuts: number;
             /** @description what is more than the hands take, in words */
             over: string[];
             bars?: components["schemas"]["ClockStretch"][];
@@ -2797,7 +2798,8 @@ export interface components {
             offers: components["schemas"]["Offer"][];
         };
         NotNow: {
-            until: components["schemas"]["Date"];
+            /** @description from today, after which it is asked again */
+            weeks: number;
         };
         OwnerOf: {
             owner_id?: components["schemas"]["Id"];

@@ -8,10 +8,11 @@ import go from 'bootstrap-icons/icons/arrow-right.svg'
 import kit from 'bootstrap-icons/icons/tools.svg'
 import ladder from 'bootstrap-icons/icons/bar-chart-steps.svg'
 import rhythm from 'bootstrap-icons/icons/graph-down.svg'
+import round from 'bootstrap-icons/icons/clock.svg'
 import settings from 'bootstrap-icons/icons/sliders.svg'
 import vet from 'bootstrap-icons/icons/telephone.svg'
 
-const icons = { add, back, blood, caution, due, go, kit, ladder, rhythm, settings, vet }
+const icons = { add, back, blood, caution, due, go, kit, ladder, rhythm, round, settings, vet }
 defineProps<{ name: keyof typeof icons }>()
 </script>
 

@@ -10,6 +10,7 @@ const places = {
     ['g l', 'go to Ladder'],
     ['g r', 'go to Rhythm, of the dog that is open'],
     ['g k', 'go to Kit'],
+    ['g o', 'go to the round, of a groomer'],
     ['g a', 'add a dog'],
     ['g s', 'settings'],
     ['?', 'these keys'],
@@ -37,6 +38,12 @@ const places = {
     ['U', 'undo'],
     ['B', 'blood'],
     ['Page down, page up', 'a pedal: the next thing; it stopped at the sign'],
+  ],
+  'On the round': [
+    ['[ ]', 'the day before, the day after'],
+    ['↑ ↓', 'move the chosen visit by five minutes; page up and down by half an hour'],
+    ['Enter', 'leave it there'],
+    ['Esc', 'back to where it was'],
   ],
   'In a history': [
     ['← →', 'read off the day before, the day after'],

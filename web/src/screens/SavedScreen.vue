@@ -2,7 +2,7 @@
 import { BButton } from 'bootstrap-vue-next/components/BButton'
 import { computed } from 'vue'
 import { useRouter } from 'vue-router'
-import { useDog, useSitting, useWithdrawSitting } from '../api/queries'
+import { useDog, useSettings, useSitting, useWithdrawSitting } from '../api/queries'
 import { dayOf, fullDayOf } from '../dates'
 import AnswerState from '../parts/AnswerState.vue'
 import RefusalNote from '../parts/RefusalNote.vue'
@@ -10,10 +10,12 @@ import RankPicture from '../rank/RankPicture.vue'
 import { useUnits } from '../units'
 import { reactions } from '../words'
 import DogNext from './dog/DogNext.vue'
+import NextVisit from './saved/NextVisit.vue'
 import OwnerCard from './saved/OwnerCard.vue'
 
 const props = defineProps<{ dogId: string; sittingId: string }>()
 const router = useRouter()
+const { data: settings } = useSettings()
 const { length } = useUnits()
 const { data, error: unread, refetch } = useDog(() => props.dogId)
 const { mutate, isPending, error } = useWithdrawSitting(() => props.dogId)
@@ -40,6 +42,7 @@ const takeBack = () => mutate(props.sittingId, { onSuccess: () => router.replace
       </div>
       <p v-if="done?.praise" class="praise">{{ done.praise }}</p>
       <p v-if="done && done.left.length > 0" class="left">Left: {{ done.left.join(', ') }}. {{ done.left_on ? `They are for ${dayOf(done.left_on)}.` : 'They wait for the next visit.' }}</p>
+      <NextVisit v-if="settings?.choices.role === 'groomer'" :dog-id="dogId" />
       <DogNext :next="data.next" :days="data.next_in_days" :why-none="data.why_none" />
       <div class="after"><RankPicture :rank="done?.rank_after ?? data.rank" size="medium" /></div>
       <ul v-if="worked.length > 0" class="worked small" aria-label="What was done"><li v-for="n in worked" :key="n.code"><strong>{{ n.code }}</strong> {{ length.show(n.removed_mm) }}<template v-if="n.reaction !== 'calm'">, {{ reactions[n.reaction] }}</template><template v-if="n.blood">, bled</template></li></ul>

@@ -1,0 +1,105 @@
+<script setup lang="ts">
+import { BButton } from 'bootstrap-vue-next/components/BButton'
+import { BForm } from 'bootstrap-vue-next/components/BForm'
+import { BFormCheckbox } from 'bootstrap-vue-next/components/BFormCheckbox'
+import { BFormInput } from 'bootstrap-vue-next/components/BFormInput'
+import { BFormSelect } from 'bootstrap-vue-next/components/BFormSelect'
+import { computed, reactive, ref, watch } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import type { Schemas } from '../api/client'
+import { useDue } from '../api/queries'
+import { useKeepOwner, useOwner, useRemoveOwner, useSetOwner } from '../api/round'
+import { dayOf } from '../dates'
+import { clock } from '../local/clock'
+import { useLater } from '../local/later'
+import AnswerState from '../parts/AnswerState.vue'
+import FormField from '../parts/FormField.vue'
+import RefusalNote from '../parts/RefusalNote.vue'
+import SuitsPicker from '../parts/SuitsPicker.vue'
+import { options, reaches, visitStates } from '../words'
+
+/** An owner: how they are told, which dogs are theirs, what came of their visits. */
+const props = defineProps<{ ownerId: string }>()
+const route = useRoute()
+const router = useRouter()
+const fresh = computed(() => 'new' in route.query)
+const { data, error: unread, refetch } = useOwner(() => props.ownerId)
+const keep = useKeepOwner()
+const remove = useRemoveOwner()
+const setOwner = useSetOwner()
+
+const form = reactive({ name: '', reach: 'text' as Schemas['OwnerRow']['reach'], address: '', may_offer: true, may_remind: true, stopped: false, note: '', suits: [] as Schemas['OwnerSuits'][] })
+watch(data, (d) => d && Object.assign(form, { name: d.owner.name, reach: d.owner.reach, address: d.owner.address, may_offer: d.owner.may_offer, may_remind: d.owner.may_remind, stopped: d.owner.stopped, note: d.owner.note, suits: d.owner.suits }), { immediate: true })
+const saved = ref(false)
+const save = () =>
+  keep.mutate({ id: props.ownerId, version: data.value?.owner.version, ...form, address: form.reach === 'hand' ? '' : form.address },
+    { onSuccess: () => { saved.value = true; if (fresh.value) void router.replace(`/owners/${props.ownerId}`).then(() => refetch()) } })
+
+const search = ref('')
+const { data: dogs } = useDue(useLater(search))
+const found = computed(() => (search.value.trim() ? (dogs.value?.pages[0]?.dogs ?? []).filter((d) => !data.value?.owner.dogs.some((o) => o.dog_id === d.dog_id)).slice(0, 5) : []))
+const give = (dogId: string) => setOwner.mutate({ dogId, ownerId: props.ownerId }, { onSuccess: () => (search.value = '') })
+const gone = () => remove.mutate(props.ownerId, { onSuccess: () => router.replace('/owners') })
+const sure = ref(false)
+</script>
+
+<template>
+  <div class="screen">
+    <AnswerState v-if="!data && !fresh" :error="unread" what="this owner" @again="refetch()" />
+    <template v-else>
+      <div class="screen-head">
+        <div><h1 dir="auto">{{ data?.owner.name ?? 'A new owner' }}</h1>
+          <p v-if="data" class="soft lead">{{ data.visits.length === 1 ? '1 visit' : `${data.visits.length} visits` }}<template v-if="data.missed"> · {{ data.missed }} missed</template><template v-if="data.called_off"> · {{ data.called_off }} called off</template></p></div>
+        <div class="aside"><RouterLink to="/owners" class="btn btn-plain">All owners</RouterLink></div>
+      </div>
+      <div class="columns">
+        <BForm class="told" @submit.prevent="save">
+          <FormField id="owner-name" label="Name" :error="keep.error.value" :fields="['name']"><BFormInput id="owner-name" v-model="form.name" dir="auto" maxlength="80" autocomplete="off" required /></FormField>
+          <FormField id="owner-reach" label="How they are told" :error="keep.error.value" :fields="['reach']"><BFormSelect id="owner-reach" v-model="form.reach" :options="options(reaches)" /></FormField>
+          <FormField v-if="form.reach !== 'hand'" id="owner-address" :label="form.reach === 'mail' ? 'Mail address' : 'Telephone number'" :error="keep.error.value" :fields="['address']"><BFormInput id="owner-address" v-model="form.address" :type="form.reach === 'mail' ? 'email' : 'tel'" autocomplete="off" /></FormField>
+          <BFormCheckbox v-model="form.may_offer">Places may be offered</BFormCheckbox>
+          <BFormCheckbox v-model="form.may_remind">May be reminded the day before</BFormCheckbox>
+          <BFormCheckbox v-model="form.stopped">Said stop: is never sent anything</BFormCheckbox>
+          <SuitsPicker v-model="form.suits" />
+          <FormField id="owner-note" label="Note" :error="keep.error.value" :fields="['note']"><BFormInput id="owner-note" v-model="form.note" dir="auto" maxlength="500" /></FormField>
+          <RefusalNote :error="keep.error.value" />
+          <div class="ways">
+            <BButton type="submit" variant="go" :disabled="keep.isPending.value">{{ fresh ? 'Add this owner' : 'Save' }}</BButton>
+            <span v-if="saved && !keep.isPending.value" role="status" class="soft">Saved.</span>
+          </div>
+        </BForm>
+        <div v-if="data">
+          <h2>Dogs</h2>
+          <ul class="dogs">
+            <li v-for="d in data.owner.dogs" :key="d.dog_id"><RouterLink :to="`/dogs/${d.dog_id}`" class="name" dir="auto">{{ d.name }}</RouterLink><BButton variant="plain" @click="setOwner.mutate({ dogId: d.dog_id })">Not theirs</BButton></li>
+            <li v-if="data.owner.dogs.length === 0" class="soft">None yet.</li>
+          </ul>
+          <label for="owner-dog" class="small">Give them a dog of the book</label>
+          <BFormInput id="owner-dog" v-model="search" type="search" placeholder="Search a name" autocomplete="off" />
+          <div class="ways"><BButton v-for="d in found" :key="d.dog_id" variant="plain" @click="give(d.dog_id)"><bdi>{{ d.name }}</bdi></BButton></div>
+          <RefusalNote :error="setOwner.error.value ?? remove.error.value" />
+          <h2 class="visits-head">Visits</h2>
+          <p v-if="data.visits.length === 0" class="soft">None yet.</p>
+          <ul class="dogs"><li v-for="v in data.visits.slice(0, 20)" :key="v.id"><RouterLink :to="{ path: '/round', query: { on: v.on } }">{{ dayOf(v.on) }} {{ clock(v.start) }}</RouterLink><span><bdi>{{ v.dog.name }}</bdi>, {{ visitStates[v.state] }}</span></li></ul>
+          <div class="ways end">
+            <BButton v-if="!sure" variant="plain" @click="sure = true">Take out of the book</BButton>
+            <template v-else><span class="small">The dogs stay, without an owner.</span><BButton variant="plain" @click="gone">Take out</BButton><BButton variant="plain" @click="sure = false">Back</BButton></template>
+          </div>
+        </div>
+      </div>
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.lead { margin: 0.15rem 0 0; }
+.columns { display: grid; gap: 2.5rem; grid-template-columns: minmax(0, 1fr) minmax(0, 1fr); }
+.told { display: flex; flex-direction: column; gap: 0.6rem; }
+.dogs { list-style: none; margin: 0 0 0.75rem; padding: 0; }
+.dogs li { align-items: center; border-top: 1px solid var(--line); display: flex; gap: 1rem; justify-content: space-between; min-height: 44px; padding-block: 0.2rem; }
+.name { color: var(--ink); font-weight: 650; }
+.ways { align-items: center; display: flex; flex-wrap: wrap; gap: 0.6rem; margin-top: 0.4rem; }
+.visits-head { margin-top: 1.25rem; }
+.end { margin-top: 1.5rem; }
+@media (max-width: 900px) { .columns { grid-template-columns: minmax(0, 1fr); } }
+</style>

@@ -1,0 +1,46 @@
+<script setup lang="ts">
+import { BFormInput } from 'bootstrap-vue-next/components/BFormInput'
+import { ref } from 'vue'
+import { useOwners } from '../api/round'
+import { useLater } from '../local/later'
+import AnswerState from '../parts/AnswerState.vue'
+import { reaches } from '../words'
+
+const search = ref('')
+const { data, error, refetch } = useOwners(useLater(search))
+const fresh = crypto.randomUUID()
+</script>
+
+<template>
+  <div class="screen">
+    <AnswerState v-if="!data" :error="error" what="the owners" @again="refetch()" />
+    <template v-else>
+      <div class="screen-head">
+        <div><h1>Owners</h1><p class="soft lead">Who brings which dog, and how they are told.</p></div>
+        <div class="aside">
+          <label for="owner-search" class="visually-hidden">Search an owner by name</label>
+          <BFormInput id="owner-search" v-model="search" type="search" placeholder="Search a name" autocomplete="off" />
+          <RouterLink :to="`/owners/${fresh}?new`" class="btn btn-go">Add an owner</RouterLink>
+        </div>
+      </div>
+      <div v-if="data.owners.length === 0" class="empty"><h2>{{ search ? `No owner is called “${search}”` : 'No owners yet' }}</h2><p v-if="!search">An owner has a name and a way to be told; dogs are given to them on their page.</p></div>
+      <ul v-else class="owners">
+        <li v-for="o in data.owners" :key="o.id">
+          <RouterLink :to="`/owners/${o.id}`" class="name" dir="auto">{{ o.name }}</RouterLink>
+          <span>{{ o.dogs.map((d) => d.name).join(', ') || 'no dog yet' }}</span>
+          <span class="soft small">{{ reaches[o.reach] }}<template v-if="o.address"> · {{ o.address }}</template><template v-if="o.stopped"> · said stop</template></span>
+        </li>
+      </ul>
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.lead { margin: 0.15rem 0 0; }
+.owners { list-style: none; margin: 0; padding: 0; }
+.owners li { align-items: center; border-top: 1px solid var(--line); display: grid; gap: 0 1.5rem; grid-template-columns: minmax(0, 1fr) minmax(0, 1.2fr) minmax(0, 1fr); min-height: 48px; padding-block: 0.4rem; }
+.name { color: var(--ink); font-weight: 650; overflow-wrap: anywhere; text-decoration: none; }
+.name:hover { color: var(--go); text-decoration: underline; }
+.empty { padding: 2rem 0; }
+@media (max-width: 700px) { .owners li { grid-template-columns: minmax(0, 1fr); } .aside input { width: 100%; } }
+</style>

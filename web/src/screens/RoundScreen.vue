@@ -1,0 +1,88 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import type { Schemas } from '../api/client'
+import { useKeepVisit, useRoundDay } from '../api/round'
+import { fullDayOf } from '../dates'
+import { clock } from '../local/clock'
+import { today } from '../local/day'
+import { isTyping, onKey } from '../local/keys'
+import AnswerState from '../parts/AnswerState.vue'
+import RefusalNote from '../parts/RefusalNote.vue'
+import DayStrip from './round/DayStrip.vue'
+import NextVisit from './round/NextVisit.vue'
+import VisitActs from './round/VisitActs.vue'
+import WeekStrips from './round/WeekStrips.vue'
+
+/** One day of the round: who is next, the day as a strip of time, the week above it. */
+const route = useRoute()
+const router = useRouter()
+const on = computed(() => (typeof route.query.on === 'string' ? route.query.on : today()))
+const { data: day, error, refetch } = useRoundDay(on)
+const keep = useKeepVisit()
+const chosen = ref<string>()
+const visit = computed(() => day.value?.visits.find((v) => v.id === chosen.value))
+const next = computed(() => day.value?.visits.find((v) => v.standing === 'next'))
+const waits = computed(() => day.value?.visits.filter((v) => v.standing === 'waits') ?? [])
+const show = (date: string) => router.replace({ query: date === day.value?.today ? {} : { on: date } })
+const give = (dog: Schemas['RoundDog'], start: number) =>
+  keep.mutate({ id: crypto.randomUUID(), dog_id: dog.dog_id, on: on.value, start, state: 'agreed' })
+const step = (by: number) => {
+  const week = day.value?.week ?? []
+  const to = week[week.findIndex((d) => d.on === on.value) + by]
+  if (to) void show(to.on)
+}
+onKey((event) => {
+  if (isTyping(event) || event.ctrlKey || event.metaKey || event.altKey) return
+  if (event.key === '[' || event.key === ']') step(event.key === ']' ? 1 : -1)
+})
+</script>
+
+<template>
+  <div class="screen round">
+    <AnswerState v-if="!day" :error="error" what="the round" @again="refetch()" />
+    <template v-else>
+      <div class="screen-head">
+        <div>
+          <h1>Round</h1>
+          <p class="soft lead">{{ fullDayOf(day.on) }}<template v-if="day.on === day.today"> · today, {{ clock(day.now) }}</template><template v-if="day.hours?.place"> · {{ day.hours.place }}</template></p>
+        </div>
+        <div class="aside">
+          <RouterLink to="/round/calls" class="btn btn-plain">Whom to call</RouterLink>
+          <RouterLink to="/owners" class="btn btn-plain">Owners</RouterLink>
+          <RouterLink to="/round/week" class="btn btn-plain">Hours</RouterLink>
+        </div>
+      </div>
+      <WeekStrips :week="day.week" :on="day.on" :today="day.today" @show="show" />
+      <RefusalNote :error="keep.error.value" />
+      <p v-if="waits.length > 0" class="gone" role="status">{{ waits.map((v) => v.dog.name).join(', ') }}: {{ waits.length === 1 ? 'that visit has' : 'those visits have' }} gone by. Say what became of {{ waits.length === 1 ? 'it' : 'them' }}.</p>
+      <div class="columns">
+        <DayStrip v-model="chosen" :day="day" @give="give" />
+        <div class="side">
+          <NextVisit v-if="next" :visit="next" :now="day.now" :here="day.on === day.today" />
+          <div v-else-if="day.visits.length === 0" class="empty">
+            <h2>{{ day.open ? 'Nobody comes yet' : 'No working day' }}</h2>
+            <p v-if="day.open">The free hours name the dogs that would gain most. Or see whom to call this week.</p>
+            <p v-else>Nothing is offered on it. Its hours are set under Hours.</p>
+            <RouterLink v-if="day.open" to="/round/calls" class="btn btn-go btn-big">Whom to call</RouterLink>
+          </div>
+          <p v-else class="through">{{ day.on >= day.today ? 'All of this day’s dogs are through.' : 'This day has gone by.' }}</p>
+          <VisitActs v-if="visit && visit.id !== next?.id" :key="visit.id" :visit="visit" />
+          <p class="load small"><strong>{{ day.load.dogs }}</strong> {{ day.load.dogs === 1 ? 'dog' : 'dogs' }}, about <strong>{{ Math.round(day.load.minutes) }} min</strong> at the table, {{ day.load.nails }} nails<template v-if="day.load.hard">, {{ day.load.hard }} hard</template><template v-if="day.load.grinding_minutes > 0">; {{ Math.round(day.load.grinding_minutes) }} min of grinding: charge and a mask</template>.</p>
+          <p v-for="words in day.load.over" :key="words" class="over small">{{ words }}</p>
+          <p v-if="visit?.dog.due" class="small soft">{{ visit.dog.name }} is due {{ fullDayOf(visit.dog.due) }}: {{ visit.dog.reason }}.</p>
+          <p class="small soft keys">Drag a bar, or choose it and press <kbd>↑</kbd> <kbd>↓</kbd>, then <kbd>Enter</kbd>. <kbd>[</kbd> <kbd>]</kbd> another day.</p>
+        </div>
+      </div>
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.lead { margin: 0.15rem 0 0; }
+.columns { display: grid; gap: 2rem; grid-template-columns: minmax(0, 1.35fr) minmax(0, 1fr); margin-top: 1rem; }
+.gone, .over { border-left: var(--bar) solid var(--caution-edge); margin: 0.5rem 0; padding-left: 0.75rem; }
+.through { font-size: 1.25rem; font-weight: 600; }
+.load { border-top: 1px solid var(--line); margin-top: 1rem; padding-top: 0.75rem; }
+@media (max-width: 900px) { .columns { display: flex; flex-direction: column-reverse; gap: 1rem; } .keys { display: none; } }
+</style>

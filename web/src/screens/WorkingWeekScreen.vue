@@ -1,0 +1,89 @@
+<script setup lang="ts">
+import { BButton } from 'bootstrap-vue-next/components/BButton'
+import { BForm } from 'bootstrap-vue-next/components/BForm'
+import { BFormInput } from 'bootstrap-vue-next/components/BFormInput'
+import { ref, watch } from 'vue'
+import type { Schemas } from '../api/client'
+import { useChangeWorkingWeek, useWorkingWeek } from '../api/round'
+import { clock, minutesOf } from '../local/clock'
+import AnswerState from '../parts/AnswerState.vue'
+import RefusalNote from '../parts/RefusalNote.vue'
+import { weekdays } from '../words'
+
+/** When there is work, who is there to hold, and how much the hands take. */
+const { data, error, refetch } = useWorkingWeek()
+const change = useChangeWorkingWeek()
+type Row = { weekday: Schemas['Weekday']; open: boolean; from: string; to: string; breakFrom: string; breakTo: string; helperFrom: string; helperTo: string; place: string }
+const rows = ref<Row[]>([])
+const around = ref('5')
+const most = ref({ minutes: '', dogs: '', hard: '' })
+watch(data, (week) => {
+  if (!week) return
+  rows.value = (Object.keys(weekdays) as Schemas['Weekday'][]).map((weekday) => {
+    const hours = week.days.find((d) => d.weekday === weekday)?.hours
+    const text = (m?: number) => (m === undefined ? '' : clock(m))
+    return { weekday, open: hours !== undefined, from: text(hours?.from ?? 540), to: text(hours?.to ?? 1020), breakFrom: text(hours?.break?.from), breakTo: text(hours?.break?.to), helperFrom: text(hours?.helper?.[0]?.from), helperTo: text(hours?.helper?.[0]?.to), place: hours?.place ?? '' }
+  })
+  around.value = String(week.around_minutes)
+  most.value = { minutes: String(week.most_minutes ?? ''), dogs: String(week.most_dogs ?? ''), hard: String(week.most_hard ?? '') }
+}, { immediate: true })
+const saved = ref(false)
+const stretch = (from: string, to: string) => (from && to ? { from: minutesOf(from)!, to: minutesOf(to)! } : undefined)
+const number = (text: string) => (text === '' ? undefined : Number(text))
+const save = () => {
+  saved.value = false
+  change.mutate({
+    version: data.value!.version, around_minutes: Number(around.value), exceptions: data.value!.exceptions,
+    most_minutes: number(most.value.minutes), most_dogs: number(most.value.dogs), most_hard: number(most.value.hard),
+    days: rows.value.filter((r) => r.open).map((r) => ({ weekday: r.weekday, hours: { from: minutesOf(r.from) ?? 0, to: minutesOf(r.to) ?? 0, break: stretch(r.breakFrom, r.breakTo), helper: [stretch(r.helperFrom, r.helperTo)].filter((s) => s !== undefined), place: r.place } })),
+  }, { onSuccess: () => (saved.value = true) })
+}
+</script>
+
+<template>
+  <div class="screen">
+    <AnswerState v-if="!data" :error="error" what="the hours" @again="refetch()" />
+    <template v-else>
+      <div class="screen-head"><div><h1>Hours</h1><p class="soft lead">When you work, when somebody is there to hold, how much your hands take. Holidays are kept in Settings.</p></div><div class="aside"><RouterLink to="/round" class="btn btn-plain">The round</RouterLink></div></div>
+      <BForm @submit.prevent="save">
+        <div class="scroll"><table>
+          <thead><tr><th>Day</th><th>From</th><th>To</th><th>Break</th><th>Somebody to hold</th><th>Where</th></tr></thead>
+          <tbody>
+            <tr v-for="r in rows" :key="r.weekday">
+              <th scope="row"><label class="day"><input v-model="r.open" type="checkbox" class="form-check-input" />{{ weekdays[r.weekday] }}</label></th>
+              <template v-if="r.open">
+                <td><input v-model="r.from" type="time" class="form-control" :aria-label="`${weekdays[r.weekday]}, from`" required /></td>
+                <td><input v-model="r.to" type="time" class="form-control" :aria-label="`${weekdays[r.weekday]}, to`" required /></td>
+                <td><div class="two"><input v-model="r.breakFrom" type="time" class="form-control" :aria-label="`${weekdays[r.weekday]}, break from`" /><input v-model="r.breakTo" type="time" class="form-control" :aria-label="`${weekdays[r.weekday]}, break to`" /></div></td>
+                <td><div class="two"><input v-model="r.helperFrom" type="time" class="form-control" :aria-label="`${weekdays[r.weekday]}, helper from`" /><input v-model="r.helperTo" type="time" class="form-control" :aria-label="`${weekdays[r.weekday]}, helper to`" /></div></td>
+                <td><input v-model="r.place" type="text" class="form-control" maxlength="80" dir="auto" :aria-label="`${weekdays[r.weekday]}, where`" /></td>
+              </template>
+              <td v-else colspan="5" class="soft">closed</td>
+            </tr>
+          </tbody>
+        </table></div>
+        <div class="limits">
+          <label>Minutes round each dog, to set up and clear away<BFormInput v-model="around" type="number" min="0" max="60" required /></label>
+          <label>At most minutes at the table a day<BFormInput v-model="most.minutes" type="number" min="1" placeholder="no limit" /></label>
+          <label>At most dogs a day<BFormInput v-model="most.dogs" type="number" min="1" placeholder="no limit" /></label>
+          <label>At most hard dogs a day<BFormInput v-model="most.hard" type="number" min="1" placeholder="no limit" /></label>
+        </div>
+        <RefusalNote :error="change.error.value" />
+        <p><BButton type="submit" variant="go" :disabled="change.isPending.value">Save the hours</BButton> <span v-if="saved" role="status" class="soft">Saved.</span></p>
+      </BForm>
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.lead { margin: 0.15rem 0 0; }
+.scroll { overflow-x: auto; }
+table { border-collapse: collapse; width: 100%; }
+th, td { border: 0; border-top: 1px solid var(--line); font-weight: 400; vertical-align: middle; padding: 0.3rem 0.75rem 0.3rem 0; text-align: left; }
+thead th { border: 0; color: var(--ink-soft); font-size: var(--small); }
+.day { align-items: center; display: flex; font-weight: 600; gap: 0.6rem; min-height: 44px; }
+.two { display: flex; gap: 0.4rem; }
+input[type='time'] { min-width: 7.75rem; padding-inline: 0.4rem; width: 7.75rem; }
+.limits { display: flex; flex-wrap: wrap; gap: 1rem 2rem; margin-block: 1rem; }
+.limits label { max-width: 14rem; }
+</style>
