@@ -10,6 +10,7 @@ import (
 
 	"fribbet/internal/core/date"
 	"fribbet/internal/core/due"
+	"fribbet/internal/core/round"
 	"fribbet/internal/formats"
 	"fribbet/internal/store"
 )
@@ -47,7 +48,7 @@ func (b *Book) Calendar(ctx context.Context, key string, w io.Writer) error {
 	if _, err := b.upToDate(ctx); err != nil {
 		return err
 	}
-	entries, err := b.store.Calendar(ctx)
+	entries, err := b.store.Calendar(ctx, b.Today())
 	if err != nil {
 		return err
 	}
@@ -59,7 +60,43 @@ func (b *Book) Calendar(ctx context.Context, key string, w io.Writer) error {
 			return err
 		}
 	}
-	return formats.Calendar(w, dates)
+	visits, err := b.calendarVisits(ctx)
+	if err != nil {
+		return err
+	}
+	return formats.Calendar(w, dates, visits, b.now().Location())
+}
+
+// visitsBack is how many days visits stay in the calendar once they have gone by.
+const visitsBack = 60
+
+var statuses = map[round.State]formats.VisitStatus{
+	round.Offered: formats.Tentative, round.Agreed: formats.Confirmed, round.Here: formats.Confirmed, round.Done: formats.Confirmed,
+	round.Missed: formats.Cancelled, round.CalledOff: formats.Cancelled,
+}
+
+// calendarVisits are the visits as a calendar tells them.
+func (b *Book) calendarVisits(ctx context.Context) ([]formats.Visit, error) {
+	w, err := b.WorkingWeek(ctx)
+	if err != nil {
+		return nil, err
+	}
+	kept, err := b.store.Visits(ctx, b.Today().AddDays(-visitsBack), b.Today().AddDays(farthest))
+	if err != nil {
+		return nil, err
+	}
+	visits := make([]formats.Visit, len(kept))
+	for i, v := range kept {
+		hours, _ := w.Week.On(v.On)
+		visits[i] = formats.Visit{
+			ID: v.ID.String(), Name: v.Dog.Name, Place: hours.Place, Begins: b.at(v.On, v.Start), Minutes: v.Minutes,
+			Status: statuses[v.State.After(v.Sitting != nil, v.Ended)], Sequence: v.Sequence, ChangedAt: v.Changed,
+		}
+		if v.Dog.OwnerName != nil {
+			visits[i].Words = "With " + *v.Dog.OwnerName
+		}
+	}
+	return visits, nil
 }
 
 // daysOfOneDate is how many days of being late count as moves of their own in a calendar.

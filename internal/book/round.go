@@ -7,6 +7,7 @@ import (
 	"errors"
 	"fmt"
 	"slices"
+	"time"
 
 	"github.com/google/uuid"
 
@@ -298,10 +299,24 @@ func (b *Book) clock(on date.Date) round.Clock {
 	}
 }
 
+// farthest is how many days from today a day of the round may be.
+const farthest = 2 * 366
+
+// at is the moment of a time of a day, by the user's clock.
+func (b *Book) at(on date.Date, c round.Clock) time.Time {
+	return on.At(int(c)/60, int(c)%60, b.now().Location())
+}
+
+// once tells whether a time of a day comes once: where the clocks change some come twice, or never.
+func (b *Book) once(on date.Date, c round.Clock) bool {
+	at := b.at(on, c)
+	same := func(t time.Time) bool { return date.Of(t) == on && round.At(t.Hour(), t.Minute()) == c }
+	return same(at) && !same(at.Add(time.Hour)) && !same(at.Add(-time.Hour)) && !same(at.Add(30*time.Minute)) && !same(at.Add(-30*time.Minute))
+}
+
 // within refuses days far from today.
 func (b *Book) within(on date.Date) error {
-	const most = 2 * 366
-	if days := on.Sub(b.Today()); days < -most || days > most {
+	if days := on.Sub(b.Today()); days < -farthest || days > farthest {
 		return fault.Fields{{Name: "on", Value: on.String(), Want: "must be a day within two years of today"}}
 	}
 	return nil
@@ -526,7 +541,11 @@ func (b *Book) placed(ctx context.Context, v store.Visit) (p placed, err error) 
 	}
 	d.Minutes = v.Minutes
 	p = placed{kept: v, visit: round.Visit{ID: v.ID.String(), Dog: d, On: v.On, Start: v.Start, State: v.State}, week: w.Week}
-	if err := p.visit.Check().Err(); err != nil {
+	f := p.visit.Check()
+	if len(f) == 0 && !b.once(v.On, v.Start) {
+		f.Add("start", fmt.Sprintf("%s, %s", v.On, v.Start), "must be a time that comes once: the clocks change that night")
+	}
+	if err := f.Err(); err != nil {
 		return p, err
 	}
 	was, err := b.store.Visit(ctx, v.ID)

@@ -27,12 +27,13 @@ const alarm = "-PT15H"
 
 // Calendar writes dates as iCalendar (RFC 5545): one all-day event a dog, whose UID stays the
 // same when its date moves, so that a calendar program moves the event with it. A day has no
-// zone and no clock, so a change to summer time cannot shift it.
-func Calendar(w io.Writer, dates []DueDate) error {
+// zone and no clock, so a change to summer time cannot shift it. Visits are at their time in the
+// user's zone, which comes with its rules.
+func Calendar(w io.Writer, dates []DueDate, visits []Visit, zone *time.Location) error {
 	cal := ics.NewCalendarFor("Fribbet")
 	cal.SetMethod(ics.MethodPublish)
-	cal.SetName("Nails due")
-	cal.SetXWRCalName("Nails due")
+	cal.SetName("Nails")
+	cal.SetXWRCalName("Nails")
 	cal.CalendarProperties = append(cal.CalendarProperties, ics.CalendarProperty{BaseProperty: ics.BaseProperty{ // the library would write its parameter twice
 		IANAToken: "REFRESH-INTERVAL", Value: "PT6H", ICalParameters: map[string][]string{"VALUE": {"DURATION"}},
 	}})
@@ -52,6 +53,7 @@ func Calendar(w io.Writer, dates []DueDate) error {
 		ring.SetTrigger(alarm)
 		ring.SetProperty(ics.ComponentPropertyDescription, "Tomorrow: nails of "+d.Name)
 	}
+	addVisits(cal, visits, zone)
 	return cal.SerializeTo(w, ics.WithNewLineWindows)
 }
 

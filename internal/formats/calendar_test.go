@@ -17,7 +17,7 @@ import (
 func written(t *testing.T, dates ...DueDate) (text string, read *ical.Calendar) {
 	t.Helper()
 	var out bytes.Buffer
-	require.NoError(t, Calendar(&out, dates))
+	require.NoError(t, Calendar(&out, dates, nil, time.UTC))
 	text = out.String()
 	read, err := ical.NewDecoder(&out).Decode()
 	require.NoError(t, err, "an independent reader takes it")

@@ -232,8 +232,8 @@ type Entry struct {
 	MovedAt  time.Time
 }
 
-// Calendar reads every dog's date.
-func (s *Store) Calendar(ctx context.Context) ([]Entry, error) {
+// Calendar reads every dog's date, but of those that have a visit from a day on.
+func (s *Store) Calendar(ctx context.Context, today date.Date) ([]Entry, error) {
 	var rows []struct {
 		DogID    uuid.UUID  `db:"dog_id"`
 		Name     string     `db:"name"`
@@ -244,7 +244,9 @@ func (s *Store) Calendar(ctx context.Context) ([]Entry, error) {
 	}
 	err := s.rows(ctx, &rows, `
 		SELECT dog_id, name, due_on, due_why, sequence, moved_at FROM standings JOIN dogs ON id = dog_id
-		WHERE due_on IS NOT NULL ORDER BY due_on, name, dog_id`)
+		WHERE due_on IS NOT NULL
+			AND NOT EXISTS (SELECT 1 FROM visits v WHERE v.dog_id = dogs.id AND v.on_date >= ? AND v.state IN ('offered', 'agreed'))
+		ORDER BY due_on, name, dog_id`, today.String())
 	if err != nil {
 		return nil, err
 	}

@@ -108,7 +108,7 @@ func TestTheCalendarCountsHowOftenADateMoved(t *testing.T) {
 		{"2026-12-03", first.Add(2 * time.Hour), 1, first.Add(2 * time.Hour)},
 	} {
 		settled(t, s, d, c.on, c.at)
-		entries, err := s.Calendar(ctx)
+		entries, err := s.Calendar(ctx, date.MustParse("2026-11-24"))
 		require.NoError(t, err)
 		require.Len(t, entries, 1)
 		assert.Equal(t, c.on, entries[0].On.String())

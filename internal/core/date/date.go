@@ -88,3 +88,9 @@ func (d *Date) UnmarshalText(text []byte) error {
 	*d = got
 	return err
 }
+
+// At is a time of the day in a zone; one that its clocks leave out is moved to one that there is.
+func (d Date) At(hour, minute int, zone *time.Location) time.Time {
+	t := d.time()
+	return time.Date(t.Year(), t.Month(), t.Day(), hour, minute, 0, 0, zone)
+}
