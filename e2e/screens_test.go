@@ -10,6 +10,7 @@ import (
 	"time"
 
 	"github.com/go-rod/rod/lib/proto"
+	"github.com/google/uuid"
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 )
@@ -18,7 +19,7 @@ import (
 type screen struct{ name, dog, path, words string }
 
 // unpictured are the lesser ones, of which the README shows no picture.
-var unpictured = []string{"new-dog", "ladders", "rhythms", "settings", "lost"}
+var unpictured = []string{"new-dog", "ladders", "rhythms", "settings", "lost", "owners", "owner", "hours"}
 
 var screens = []screen{
 	{"due", "", "/", "Start"},
@@ -36,13 +37,18 @@ var screens = []screen{
 	{"saved", "Oatcake", "/dogs/DOG/saved/SITTING", "is done"},
 	{"new-dog", "", "/dogs/new", "Add this dog"},
 	{"settings", "", "/settings", "Save settings"},
+	{"round", "", "/round", "Next"},
+	{"calls", "", "/round/calls", "the most harmed by waiting first"},
+	{"owners", "", "/owners", "Petra Lund"},
+	{"owner", "", "/owners/NEW?new", "A new owner"},
+	{"hours", "", "/round/week", "Save the hours"},
 	{"start", "", "/start", "Who are you?"},
 	{"lost", "", "/nowhere", "Nothing here"},
 }
 
 func (s screen) address(p *program) string {
 	if s.dog == "" {
-		return p.address + s.path
+		return p.address + strings.Replace(s.path, "NEW", uuid.NewString(), 1)
 	}
 	id := p.dogs()[s.dog]
 	sitting, open := "", ""
@@ -59,7 +65,7 @@ func (s screen) address(p *program) string {
 func TestScreensAreAccessible(t *testing.T) {
 	axe, err := os.ReadFile("../web/node_modules/axe-core/axe.min.js")
 	require.NoError(t, err, "run make web first")
-	program := start(t, "demo", "--today", day, "--listen", anywhere)
+	program := start(t, "demo", "--today", day+"T10:00", "--listen", anywhere)
 	p := tab(t, browser(t), "about:blank")
 	complaints := p.complaints()
 	defer func() { assert.Empty(t, *complaints, "the pages complain in the console") }()
@@ -132,7 +138,7 @@ func TestScreenshots(t *testing.T) {
 	if into == "" {
 		t.Skip("only for make screenshots")
 	}
-	program := start(t, "demo", "--today", day, "--listen", anywhere)
+	program := start(t, "demo", "--today", day+"T10:00", "--listen", anywhere)
 	p := tab(t, browser(t), "about:blank")
 	keep := func(file string) {
 		picture, err := p.Screenshot(false, nil)
@@ -155,7 +161,7 @@ func TestScreenshots(t *testing.T) {
 	named := func(name string) screen {
 		return screens[slices.IndexFunc(screens, func(s screen) bool { return s.name == name })]
 	}
-	for _, name := range []string{"due", "ready", "record", "bench"} {
+	for _, name := range []string{"due", "ready", "record", "bench", "round"} {
 		shoot(name+"-phone", named(name), 390, 844, false)
 	}
 	p.keys("b") // over the bench that was just shown

@@ -12,6 +12,7 @@ import (
 	"os"
 	"os/signal"
 	"path/filepath"
+	"strings"
 	"syscall"
 	"time"
 
@@ -73,7 +74,7 @@ func demoCommand() *cobra.Command {
 func (p *program) flags(cmd *cobra.Command, place string) {
 	cmd.Flags().StringVar(&p.listen, "listen", "127.0.0.1:8642", "HOST:PORT to listen on; 0.0.0.0:8642 lets the house in, with a passphrase and over TLS")
 	cmd.Flags().StringVar(&p.data, "data", "", "the data FILE (default: "+place+")")
-	cmd.Flags().StringVar(&p.today, "today", "", "take this day, YYYY-MM-DD, for today")
+	cmd.Flags().StringVar(&p.today, "today", "", "take this day, YYYY-MM-DD, for today; with THH:MM, from that hour on")
 	p.door.flags(cmd)
 }
 
@@ -156,21 +157,35 @@ func (p *program) serve(ctx context.Context, h *house, gate *access.Gate, opened
 	}
 }
 
-// clock tells the time; with a pretended today, that day at the real time of day.
+// clock tells the time; with a pretended today, that day at the real time of day, or from the hour on that is told
+// with it.
 func clock(today string) (func() time.Time, error) {
 	if today == "" {
 		return time.Now, nil
 	}
-	day, err := date.Parse(today)
+	text, hour, told := strings.Cut(today, "T")
+	day, err := date.Parse(text)
 	if err != nil {
 		return nil, fmt.Errorf("--today: %w", err)
+	}
+	since := time.Now()
+	ahead := time.Duration(0) // of the real time of day
+	if told {
+		at, err := time.Parse("15:04", hour)
+		if err != nil {
+			return nil, fmt.Errorf("--today %s: the hour must be as in %sT10:00", today, day)
+		}
+		ahead = day.At(at.Hour(), at.Minute(), since.Location()).Sub(day.At(since.Hour(), since.Minute(), since.Location()))
 	}
 	if first, last := date.MustParse("2000-01-01"), date.MustParse("2199-12-31"); day.Before(first) || day.After(last) {
 		return nil, fmt.Errorf("--today %s: must be from %s to %s", today, first, last)
 	}
 	return func() time.Time {
-		now := time.Now()
-		return now.AddDate(0, 0, day.Sub(date.Of(now)))
+		now, from := time.Now(), since // with an hour, time runs on from it, over midnight too
+		if !told {
+			from = now
+		}
+		return now.AddDate(0, 0, day.Sub(date.Of(from))).Add(ahead)
 	}, nil
 }
 

@@ -42,6 +42,11 @@ func TestAPretendedDayKeepsTheTimeOfDay(t *testing.T) {
 	now, err := clock("2027-03-28") // the day on which summer time begins in much of Europe
 	require.NoError(t, err)
 	assert.Equal(t, date.MustParse("2027-03-28"), date.Of(now()))
+	ten, err := clock("2027-03-28T10:00")
+	require.NoError(t, err)
+	assert.Equal(t, "2027-03-28 10:00", ten().Format("2006-01-02 15:04"))
+	_, err = clock("2027-03-28T25:00")
+	require.ErrorContains(t, err, "the hour must be")
 	_, err = clock("28 March")
 	require.Error(t, err)
 	assert.Contains(t, err.Error(), "28 March")

@@ -1,0 +1,89 @@
+package e2e
+
+import (
+	"testing"
+	"time"
+
+	"github.com/go-rod/rod/lib/input"
+	"github.com/go-rod/rod/lib/proto"
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+)
+
+// roundDay is what the interface answers of a day.
+type roundDay struct {
+	Visits []struct {
+		Start, Ends     int
+		State, Standing string
+		Dog             struct{ Name string }
+	}
+}
+
+// visit is one dog's that day.
+func (d roundDay) visit(t *testing.T, name string) (start int, state string) {
+	t.Helper()
+	for _, v := range d.Visits {
+		if v.Dog.Name == name {
+			return v.Start, v.State
+		}
+	}
+	t.Fatalf("%s does not come", name)
+	return 0, ""
+}
+
+// Between two dogs: who is next, one moved with the keys, one dragged onto another and back, a gap given away.
+func TestTheRound(t *testing.T) {
+	program := start(t, "demo", "--today", day+"T10:00", "--listen", anywhere)
+	today := func() (d roundDay) { program.get("/api/round/days/"+day, &d); return d }
+	p := tab(t, browser(t), program.address)
+	p.keys("g")
+	p.keys("o")
+	p.sees("Teasel")
+	p.sees("its owner waits: say so")
+	p.sees("Get Teasel ready")
+
+	before, _ := today().visit(t, "Bobbin")
+	bar := p.find(".visit", "Bobbin")
+	p.require(bar.Focus(), "Bobbin chosen")
+	p.require(p.Keyboard.Type(input.ArrowDown, input.ArrowDown, input.Enter), "ten minutes later")
+	require.Eventually(t, func() bool { after, _ := today().visit(t, "Bobbin"); return after == before+10 }, patience, 100*time.Millisecond)
+
+	hatch, _ := today().visit(t, "Hatch")
+	at, on := p.find(".visit", "Bobbin").MustShape().Box(), p.find(".visit", "Hatch").MustShape().Box()
+	mouse := p.Mouse
+	p.require(mouse.MoveTo(proto.Point{X: at.X + 60, Y: at.Y + 8}), "to Bobbin")
+	p.require(mouse.Down(proto.InputMouseButtonLeft, 1), "taken")
+	p.require(mouse.MoveLinear(proto.Point{X: at.X + 60, Y: on.Y + 10}, 6), "onto Hatch")
+	p.sees("runs into Hatch") // before it is dropped
+	p.require(mouse.Up(proto.InputMouseButtonLeft, 1), "dropped")
+	p.press(".visit button", "Back")
+	after, _ := today().visit(t, "Bobbin")
+	assert.Equal(t, before+10, after, "a move that breaks something is not made")
+	still, _ := today().visit(t, "Hatch")
+	assert.Equal(t, hatch, still)
+
+	many := len(today().Visits)
+	p.press(".gap button", "Windlass")
+	require.Eventually(t, func() bool { return len(today().Visits) == many+1 }, patience, 100*time.Millisecond)
+	p.press("button", "Missed")
+	require.Eventually(t, func() bool { _, state := today().visit(t, "Teasel"); return state == "missed" }, patience, 100*time.Millisecond)
+	p.sees("Gave its place back")
+	p.sees("Get Hatch ready")
+}
+
+// On the telephone: whom to call, a place agreed in one press, one that is not asked again yet; the next visit where
+// a sitting was saved.
+func TestCallingOwners(t *testing.T) {
+	program := start(t, "demo", "--today", day+"T10:00", "--listen", anywhere)
+	p := tab(t, browser(t), program.address+"/round/calls")
+	p.size(390, 844)
+	p.sees("Windlass")
+	p.press(".call:first-child .btn-go", "")
+	p.sees("Windlass comes")
+	p.press(".call:first-child button", "Not now")
+	p.press(".call:first-child button", "ask in 2 weeks")
+	p.open(program.address + "/dogs/" + program.dogs()["Fig"] + "/saved/" + program.dog(program.dogs()["Fig"]).Sittings[0].ID)
+	p.sees("The next visit")
+	p.press(".next-visit .btn-go", "")
+	p.sees("Next visit:")
+}
