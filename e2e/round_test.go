@@ -1,9 +1,12 @@
 package e2e
 
 import (
+	"os"
+	"path/filepath"
 	"testing"
 	"time"
 
+	"github.com/go-rod/rod"
 	"github.com/go-rod/rod/lib/input"
 	"github.com/go-rod/rod/lib/proto"
 	"github.com/stretchr/testify/assert"
@@ -36,9 +39,9 @@ func TestTheRound(t *testing.T) {
 	program := start(t, "demo", "--today", day+"T10:00", "--listen", anywhere)
 	today := func() (d roundDay) { program.get("/api/round/days/"+day, &d); return d }
 	p := tab(t, browser(t), program.address)
-	p.keys("g")
-	p.keys("o")
-	p.sees("Teasel")
+	p.sees("Search a dog")
+	p.keys("go")
+	p.sees("Next")
 	p.sees("its owner waits: say so")
 	p.sees("Get Teasel ready")
 
@@ -68,7 +71,7 @@ func TestTheRound(t *testing.T) {
 	p.press("button", "Missed")
 	require.Eventually(t, func() bool { _, state := today().visit(t, "Teasel"); return state == "missed" }, patience, 100*time.Millisecond)
 	p.sees("Gave its place back")
-	p.sees("Get Hatch ready")
+	p.sees("Get Windlass ready") // into whose place it was given
 }
 
 // On the telephone: whom to call, a place agreed in one press, one that is not asked again yet; the next visit where
@@ -86,4 +89,26 @@ func TestCallingOwners(t *testing.T) {
 	p.sees("The next visit")
 	p.press(".next-visit .btn-go", "")
 	p.sees("Next visit:")
+}
+
+// Hundreds of dogs are not typed: a spreadsheet is read, matched, taken, and taken back in one press.
+func TestAListIsTakenAndTakenBack(t *testing.T) {
+	program := start(t, "demo", "--today", day, "--listen", anywhere)
+	file := filepath.Join(t.TempDir(), "clients.csv")
+	require.NoError(t, os.WriteFile(file, []byte("Who;Hund;kg;Alter\nGreta Möll;Pippin;12,5;3\nGreta Möll;Basil;;4\n"), 0o600))
+	p := tab(t, browser(t), program.address+"/owners/list")
+	p.sees("Choose the file")
+	input, err := p.Element("#list-file")
+	p.require(err, "the file field")
+	p.require(input.SetFiles([]string{file}), "a file chosen")
+	p.sees("1 row that cannot be taken")
+	p.sees("weight must be told")
+	p.require(p.find("label", "Who").MustElement("select").Select([]string{"owner"}, true, rod.SelectorTypeText), "the first column matched")
+	p.sees("1 new dog, 1 new owner")
+	p.press("button", "Take them")
+	p.sees("1 dog and 1 owner are in the book.")
+	assert.Contains(t, program.dogs(), "Pippin")
+	p.press("button", "Take them back")
+	p.sees("Taken back.")
+	assert.NotContains(t, program.dogs(), "Pippin")
 }

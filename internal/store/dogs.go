@@ -185,19 +185,21 @@ func (s *Store) dogs(ctx context.Context, where string, args ...any) ([]Dog, err
 
 // AddDog keeps a new dog as version 1.
 func (s *Store) AddDog(ctx context.Context, d Dog) error {
-	return s.write(ctx, func(tx *sqlx.Tx) error {
-		_, err := tx.NamedExecContext(ctx, `
+	return s.write(ctx, func(tx *sqlx.Tx) error { return addDog(ctx, tx, d) })
+}
+
+func addDog(ctx context.Context, tx *sqlx.Tx, d Dog) error {
+	_, err := tx.NamedExecContext(ctx, `
 			INSERT INTO dogs (id, version, name, birth_date, birth_estimated, foot_coat,
 				pavement_km_week, rhythm, working_weekdays, wished_gap_mm, school, short_quicks, entered_on, last_done_weeks, takes,
 				paw_order, own_order, position, helper, muzzle, sore, sore_told, noise, most_nails, most_minutes)
 			VALUES (:id, 1, :name, :birth_date, :birth_estimated, :foot_coat,
 				:pavement_km_week, :rhythm, :working_weekdays, :wished_gap_mm, :school, :short_quicks, :entered_on, :last_done_weeks, :takes,
 				:paw_order, :own_order, :position, :helper, :muzzle, :sore, :sore_told, :noise, :most_nails, :most_minutes)`, rowOf(d))
-		if err != nil {
-			return err
-		}
-		return addParts(ctx, tx, d)
-	})
+	if err != nil {
+		return err
+	}
+	return addParts(ctx, tx, d)
 }
 
 // ChangeDog keeps a changed dog as the next version. It returns ErrConflict when d.Version is

@@ -103,14 +103,18 @@ func (s *Store) owners(ctx context.Context, where string, arg any) ([]Owner, err
 	return all, nil
 }
 
+func ownerRowOf(o Owner, at time.Time) (ownerRow, error) {
+	suits, err := json.Marshal(o.Suits)
+	return ownerRow{o.ID, o.Version, o.Name, o.NameKey, o.Reach, o.Address, o.MayOffer, o.MayRemind, o.Stopped, string(suits), o.Note, instant(at), nil}, err
+}
+
 // KeepOwner keeps an owner: a new one as version 1, a changed one as the next. It returns ErrConflict when
 // o.Version is not the newest.
 func (s *Store) KeepOwner(ctx context.Context, o Owner, at time.Time) error {
-	suits, err := json.Marshal(o.Suits)
+	row, err := ownerRowOf(o, at)
 	if err != nil {
 		return err
 	}
-	row := ownerRow{o.ID, o.Version, o.Name, o.NameKey, o.Reach, o.Address, o.MayOffer, o.MayRemind, o.Stopped, string(suits), o.Note, instant(at), nil}
 	return s.write(ctx, func(tx *sqlx.Tx) error {
 		var there []int
 		if err := tx.SelectContext(ctx, &there, `SELECT version FROM owners WHERE id = ? AND removed_at IS NULL`, o.ID); err != nil {
@@ -118,11 +122,7 @@ func (s *Store) KeepOwner(ctx context.Context, o Owner, at time.Time) error {
 		}
 		switch {
 		case len(there) == 0 && o.Version == 0:
-			row.Version = 1
-			_, err := tx.NamedExecContext(ctx, `
-				INSERT INTO owners (id, version, name, name_key, reach, address, may_offer, may_remind, stopped, suits, note, made_at)
-				VALUES (:id, :version, :name, :name_key, :reach, :address, :may_offer, :may_remind, :stopped, :suits, :note, :made_at)`, row)
-			return err
+			return addOwner(ctx, tx, row)
 		case len(there) == 0:
 			return ErrNotFound
 		case there[0] != o.Version:
@@ -133,6 +133,14 @@ func (s *Store) KeepOwner(ctx context.Context, o Owner, at time.Time) error {
 				may_offer = :may_offer, may_remind = :may_remind, stopped = :stopped, suits = :suits, note = :note WHERE id = :id`, row)
 		return err
 	})
+}
+
+func addOwner(ctx context.Context, tx *sqlx.Tx, row ownerRow) error {
+	row.Version = 1
+	_, err := tx.NamedExecContext(ctx, `
+		INSERT INTO owners (id, version, name, name_key, reach, address, may_offer, may_remind, stopped, suits, note, made_at)
+		VALUES (:id, :version, :name, :name_key, :reach, :address, :may_offer, :may_remind, :stopped, :suits, :note, :made_at)`, row)
+	return err
 }
 
 // RemoveOwner takes an owner out of the book; its dogs stay, and have none.

@@ -21,6 +21,7 @@ export const router = createRouter({
     { path: '/round/calls', name: 'calls', component: () => import('./screens/CallsScreen.vue'), meta: { title: 'Whom to call' } },
     { path: '/round/week', name: 'working-week', component: () => import('./screens/WorkingWeekScreen.vue'), meta: { title: 'Hours' } },
     { path: '/owners', name: 'owners', component: () => import('./screens/OwnersScreen.vue'), meta: { title: 'Owners' } },
+    { path: '/owners/list', name: 'list', component: () => import('./screens/ListScreen.vue'), meta: { title: 'From a list' } },
     { path: '/owners/:ownerId', name: 'owner', component: () => import('./screens/OwnerScreen.vue'), props: true, meta: { title: 'Owner' } },
     { path: '/rhythm', name: 'rhythm', component: () => import('./screens/RhythmsScreen.vue'), meta: { title: 'Rhythm' } },
     { path: '/ladder', name: 'ladder', component: () => import('./screens/LaddersScreen.vue'), meta: { title: 'Ladder' } },

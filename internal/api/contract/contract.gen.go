@@ -29,6 +29,7 @@ import (
 	"fribbet/internal/core/nail"
 	"fribbet/internal/core/quick"
 	"fribbet/internal/core/rhythm"
+	"fribbet/internal/core/roster"
 	"fribbet/internal/core/round"
 	"fribbet/internal/core/sitting"
 	"fribbet/internal/core/temper"
@@ -1736,6 +1737,54 @@ type Limit struct {
 	Words  string   `json:"words"`
 }
 
+// ListBack defines model for ListBack.
+type ListBack struct {
+	// Stay dogs that stay, since something was told of them
+	Stay int `json:"stay"`
+}
+
+// ListColumn What a column tells; empty where it is not read
+type ListColumn = roster.Column
+
+// ListInput defines model for ListInput.
+type ListInput struct {
+	// Columns of each column what it tells; none: guessed by the heading
+	Columns []ListColumn `json:"columns,omitempty"`
+
+	// Text the file, in base 64
+	Text []byte `json:"text"`
+}
+
+// ListRead defines model for ListRead.
+type ListRead struct {
+	Columns []ListColumn `json:"columns"`
+
+	// Dogs new ones
+	Dogs     int      `json:"dogs"`
+	Encoding string   `json:"encoding"`
+	Header   []string `json:"header"`
+
+	// Owners new ones
+	Owners    int       `json:"owners"`
+	Refused   int       `json:"refused"`
+	Rows      []ListRow `json:"rows"`
+	Separator string    `json:"separator"`
+}
+
+// ListRow defines model for ListRow.
+type ListRow struct {
+	Address  string   `json:"address"`
+	AgeYears *float64 `json:"age_years,omitempty"`
+	Born     *Date    `json:"born,omitempty"`
+	Dog      *string  `json:"dog,omitempty"`
+	Kg       *float64 `json:"kg,omitempty"`
+
+	// Line of the list, its heading is 1
+	Line    int          `json:"line"`
+	Owner   string       `json:"owner"`
+	Refused []FieldError `json:"refused"`
+}
+
 // Look What was seen of one nail; what nobody looked at is left out
 type Look struct {
 	// Code Paw and digit; LH1b and RH1b are second hind dewclaws
@@ -3273,6 +3322,12 @@ type AddKitItemJSONRequestBody = KitItemInput
 // ChangeKitItemJSONRequestBody defines body for ChangeKitItem for application/json ContentType.
 type ChangeKitItemJSONRequestBody = KitItemInput
 
+// ReadListJSONRequestBody defines body for ReadList for application/json ContentType.
+type ReadListJSONRequestBody = ListInput
+
+// TakeListJSONRequestBody defines body for TakeList for application/json ContentType.
+type TakeListJSONRequestBody = ListInput
+
 // KeepOwnerJSONRequestBody defines body for KeepOwner for application/json ContentType.
 type KeepOwnerJSONRequestBody = OwnerInput
 
@@ -3443,6 +3498,15 @@ type ServerInterface interface {
 	// GetLadders Every dog that is on a ladder
 	// (GET /api/ladders)
 	GetLadders(c *gin.Context)
+	// ReadList What a list of owners and dogs would bring, row by row; nothing is kept
+	// (POST /api/lists/read)
+	ReadList(c *gin.Context)
+	// TakeListBack Take out of the book what a list brought, but for dogs of which something was told since
+	// (DELETE /api/lists/{list_id})
+	TakeListBack(c *gin.Context, listId Id)
+	// TakeList Take what of a list can be taken, all of it at once; the same id again changes nothing
+	// (PUT /api/lists/{list_id})
+	TakeList(c *gin.Context, listId Id)
 	// GetOwners Owners by name
 	// (GET /api/owners)
 	GetOwners(c *gin.Context, params GetOwnersParams)
@@ -4737,6 +4801,69 @@ func (siw *ServerInterfaceWrapper) GetLadders(c *gin.Context) {
 	siw.Handler.GetLadders(c)
 }
 
+// ReadList operation middleware
+func (siw *ServerInterfaceWrapper) ReadList(c *gin.Context) {
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.ReadList(c)
+}
+
+// TakeListBack operation middleware
+func (siw *ServerInterfaceWrapper) TakeListBack(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "list_id" -------------
+	var listId Id
+
+	err = runtime.BindStyledParameterWithOptions("simple", "list_id", c.Param("list_id"), &listId, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "uuid", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter list_id: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.TakeListBack(c, listId)
+}
+
+// TakeList operation middleware
+func (siw *ServerInterfaceWrapper) TakeList(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "list_id" -------------
+	var listId Id
+
+	err = runtime.BindStyledParameterWithOptions("simple", "list_id", c.Param("list_id"), &listId, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "uuid", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter list_id: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.TakeList(c, listId)
+}
+
 // GetOwners operation middleware
 func (siw *ServerInterfaceWrapper) GetOwners(c *gin.Context) {
 
@@ -5084,6 +5211,9 @@ func RegisterHandlersWithOptions(router gin.IRouter, si ServerInterface, options
 	router.DELETE(options.BaseURL+"/api/owners/:owner_id", wrapper.RemoveOwner)
 	router.GET(options.BaseURL+"/api/owners/:owner_id", wrapper.GetOwner)
 	router.PUT(options.BaseURL+"/api/owners/:owner_id", wrapper.KeepOwner)
+	router.POST(options.BaseURL+"/api/lists/read", wrapper.ReadList)
+	router.DELETE(options.BaseURL+"/api/lists/:list_id", wrapper.TakeListBack)
+	router.PUT(options.BaseURL+"/api/lists/:list_id", wrapper.TakeList)
 }
 
 type BackupsJSONResponse Backups
@@ -7176,6 +7306,124 @@ func (response GetLaddersdefaultApplicationProblemPlusJSONResponse) VisitGetLadd
 	return err
 }
 
+type ReadListRequestObject struct {
+	Body *ReadListJSONRequestBody
+}
+
+type ReadListResponseObject interface {
+	VisitReadListResponse(w http.ResponseWriter) error
+}
+
+type ReadList200JSONResponse ListRead
+
+func (response ReadList200JSONResponse) VisitReadListResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/json")
+	w.WriteHeader(200)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type ReadListdefaultApplicationProblemPlusJSONResponse struct {
+	Body       Problem
+	StatusCode int
+}
+
+func (response ReadListdefaultApplicationProblemPlusJSONResponse) VisitReadListResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response.Body); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/problem+json")
+	w.WriteHeader(response.StatusCode)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type TakeListBackRequestObject struct {
+	ListId Id `json:"list_id"`
+}
+
+type TakeListBackResponseObject interface {
+	VisitTakeListBackResponse(w http.ResponseWriter) error
+}
+
+type TakeListBack200JSONResponse ListBack
+
+func (response TakeListBack200JSONResponse) VisitTakeListBackResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/json")
+	w.WriteHeader(200)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type TakeListBackdefaultApplicationProblemPlusJSONResponse struct {
+	Body       Problem
+	StatusCode int
+}
+
+func (response TakeListBackdefaultApplicationProblemPlusJSONResponse) VisitTakeListBackResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response.Body); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/problem+json")
+	w.WriteHeader(response.StatusCode)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type TakeListRequestObject struct {
+	ListId Id `json:"list_id"`
+	Body   *TakeListJSONRequestBody
+}
+
+type TakeListResponseObject interface {
+	VisitTakeListResponse(w http.ResponseWriter) error
+}
+
+type TakeList200JSONResponse ListRead
+
+func (response TakeList200JSONResponse) VisitTakeListResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/json")
+	w.WriteHeader(200)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type TakeListdefaultApplicationProblemPlusJSONResponse struct {
+	Body       Problem
+	StatusCode int
+}
+
+func (response TakeListdefaultApplicationProblemPlusJSONResponse) VisitTakeListResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response.Body); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/problem+json")
+	w.WriteHeader(response.StatusCode)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
 type GetOwnersRequestObject struct {
 	Params GetOwnersParams
 }
@@ -7802,6 +8050,15 @@ type StrictServerInterface interface {
 	// GetLadders Every dog that is on a ladder
 	// (GET /api/ladders)
 	GetLadders(ctx context.Context, request GetLaddersRequestObject) (GetLaddersResponseObject, error)
+	// ReadList What a list of owners and dogs would bring, row by row; nothing is kept
+	// (POST /api/lists/read)
+	ReadList(ctx context.Context, request ReadListRequestObject) (ReadListResponseObject, error)
+	// TakeListBack Take out of the book what a list brought, but for dogs of which something was told since
+	// (DELETE /api/lists/{list_id})
+	TakeListBack(ctx context.Context, request TakeListBackRequestObject) (TakeListBackResponseObject, error)
+	// TakeList Take what of a list can be taken, all of it at once; the same id again changes nothing
+	// (PUT /api/lists/{list_id})
+	TakeList(ctx context.Context, request TakeListRequestObject) (TakeListResponseObject, error)
 	// GetOwners Owners by name
 	// (GET /api/owners)
 	GetOwners(ctx context.Context, request GetOwnersRequestObject) (GetOwnersResponseObject, error)
@@ -9602,6 +9859,118 @@ func (sh *strictHandler) GetLadders(ctx *gin.Context) {
 	}
 }
 
+// ReadList operation middleware
+func (sh *strictHandler) ReadList(ctx *gin.Context) {
+	var request ReadListRequestObject
+
+	var body ReadListJSONRequestBody
+	var err error
+	// A request validator built on kin-openapi's openapi3filter with
+	// KeepValidatedValue leaves the value it validated on the body. Bind
+	// that value, matching member names exactly, so the handler receives
+	// what was validated instead of a second, case-insensitive decode.
+	if vb, ok := ctx.Request.Body.(interface{ ValidatedValue() any }); !ok || runtime.BindJSONValue(vb.ValidatedValue(), &body) != nil {
+		err = ctx.ShouldBindJSON(&body)
+	} else if binding.Validator != nil {
+		// ShouldBindJSON runs the struct validator after decoding; keep that.
+		err = binding.Validator.ValidateStruct(&body)
+	}
+	if err != nil {
+		sh.options.RequestErrorHandlerFunc(ctx, err)
+		return
+	}
+	request.Body = &body
+
+	handler := func(ctx *gin.Context, request interface{}) (interface{}, error) {
+		return sh.ssi.ReadList(ctx, request.(ReadListRequestObject))
+	}
+	for _, middleware := range sh.middlewares {
+		handler = middleware(handler, "ReadList")
+	}
+
+	response, err := handler(ctx, request)
+
+	if err != nil {
+		sh.options.HandlerErrorFunc(ctx, err)
+	} else if validResponse, ok := response.(ReadListResponseObject); ok {
+		if err := validResponse.VisitReadListResponse(ctx.Writer); err != nil {
+			sh.options.ResponseErrorHandlerFunc(ctx, err)
+		}
+	} else if response != nil {
+		sh.options.ResponseErrorHandlerFunc(ctx, fmt.Errorf("unexpected response type: %T", response))
+	}
+}
+
+// TakeListBack operation middleware
+func (sh *strictHandler) TakeListBack(ctx *gin.Context, listId Id) {
+	var request TakeListBackRequestObject
+
+	request.ListId = listId
+
+	handler := func(ctx *gin.Context, request interface{}) (interface{}, error) {
+		return sh.ssi.TakeListBack(ctx, request.(TakeListBackRequestObject))
+	}
+	for _, middleware := range sh.middlewares {
+		handler = middleware(handler, "TakeListBack")
+	}
+
+	response, err := handler(ctx, request)
+
+	if err != nil {
+		sh.options.HandlerErrorFunc(ctx, err)
+	} else if validResponse, ok := response.(TakeListBackResponseObject); ok {
+		if err := validResponse.VisitTakeListBackResponse(ctx.Writer); err != nil {
+			sh.options.ResponseErrorHandlerFunc(ctx, err)
+		}
+	} else if response != nil {
+		sh.options.ResponseErrorHandlerFunc(ctx, fmt.Errorf("unexpected response type: %T", response))
+	}
+}
+
+// TakeList operation middleware
+func (sh *strictHandler) TakeList(ctx *gin.Context, listId Id) {
+	var request TakeListRequestObject
+
+	request.ListId = listId
+
+	var body TakeListJSONRequestBody
+	var err error
+	// A request validator built on kin-openapi's openapi3filter with
+	// KeepValidatedValue leaves the value it validated on the body. Bind
+	// that value, matching member names exactly, so the handler receives
+	// what was validated instead of a second, case-insensitive decode.
+	if vb, ok := ctx.Request.Body.(interface{ ValidatedValue() any }); !ok || runtime.BindJSONValue(vb.ValidatedValue(), &body) != nil {
+		err = ctx.ShouldBindJSON(&body)
+	} else if binding.Validator != nil {
+		// ShouldBindJSON runs the struct validator after decoding; keep that.
+		err = binding.Validator.ValidateStruct(&body)
+	}
+	if err != nil {
+		sh.options.RequestErrorHandlerFunc(ctx, err)
+		return
+	}
+	request.Body = &body
+
+	handler := func(ctx *gin.Context, request interface{}) (interface{}, error) {
+		return sh.ssi.TakeList(ctx, request.(TakeListRequestObject))
+	}
+	for _, middleware := range sh.middlewares {
+		handler = middleware(handler, "TakeList")
+	}
+
+	response, err := handler(ctx, request)
+
+	if err != nil {
+		sh.options.HandlerErrorFunc(ctx, err)
+	} else if validResponse, ok := response.(TakeListResponseObject); ok {
+		if err := validResponse.VisitTakeListResponse(ctx.Writer); err != nil {
+			sh.options.ResponseErrorHandlerFunc(ctx, err)
+		}
+	} else if response != nil {
+		sh.options.ResponseErrorHandlerFunc(ctx, fmt.Errorf("unexpected response type: %T", response))
+	}
+}
+
 // GetOwners operation middleware
 func (sh *strictHandler) GetOwners(ctx *gin.Context, params GetOwnersParams) {
 	var request GetOwnersRequestObject
@@ -9983,379 +10352,388 @@ func (sh *strictHandler) ReadCalendar(ctx *gin.Context, calendarKey string) {
 // const string: with thousands of chunks the chained `+` fold is several
 // times slower for the Go compiler than parsing a slice literal.
 var swaggerSpec = []string{
-	"5L1vsxs1tjf6VVS+91bOqWuSwMCZZ7JfQYCBIkBONmd4MZdyyd2yLdyWeiT1djxUvvstrbWkVrslu+3t",
-	"DTPP8waSWK2/S0vr72/9Nqv0rtVKKGdnr36btdzwnXDCwN++1Otva/8HqWavZi13m9l8pvhOzF7Nar1e",
-	"yHo2nxnxj04aUc9eOdOJ+cxWG7Hj/qv/24jV7NXs/3rRj/ECf7Uvvq1nHz7MZ986sSsOIZ3Y3WCMN7yu",
-	"hSmO0sDPjx7ng//atlpZAXv3Ba+2XQt/rLRyQjn/R962jay4k1q9+NVq5f9t2iChPxipFrYysvXdzF7N",
-	"ftoItsSf2VJYWQvm/D9pvZ19mM++EKra3G4e0FthFlY6J9WaccukY9ZxVVum9N5P4zVvhKq5udlMYoeF",
-	"yVT0+zPLeF0bYa2fxpd6jQRxu6NJuixMpdbrZ5YhpVm/O24jDrg/YXu+0Z0VN5sS9laajXiQlbBMKqCT",
-	"Dbadz76T7mYT8H0Vht9KlyWQt0YvG7E7MYUWW/y/l00l9JuZzs8b7pi0bG+0Ws/Z8sBWUjQ1+493X79m",
-	"f/n0sz//p5/YvQCqvh3BxA5L1yj+Pp/9rM1WqvXPQmxvNn7aZ3ZXBFCGEbA32myBj9LXvvPPK2z620yo",
-	"bjd79fdZ1bnZfOZ0V3nWap1uZ7/MZ+7QehZrnZFqPZvP3n+01h/RP/6jk9X2OfWU/PSR3LXaOHyN3Gb2",
-	"arYycrkU7oVUThjFmxeVNuIFfA8T+7z29AwfGN0K46Sgs6rFua34gcvmtW/3YT7TsAHw6XBDlsI6tpLG",
-	"ujvmNtoKZrpG1Ex3jjXc+pX7t8qeG+wnrZsfsdMPcXO4Mfzg/952ptX27IzfUjN8ccJ79Xdcbd9Lv5z+",
-	"HPTyV1E5P9bndjtepmcGWgn2j05Y/0/M+etR6Z2wTIn3jmnFOFNcNq+YdJZVutGdmbM9kIr/Gs6ECVXb",
-	"OXN8KxhntpEPAhpxB22Eqpnd6L2dM9P5DldSrYVhRneqZtJvZiQqGGA2nzVc1Ttutp60oL/ZfLbilV+l",
-	"3WntNueIbelfred+1VdQ2pKevDk96mNKWx4c/mGlzY47L7so91+fzuKkfIdrYfzW73gtFtwNWtfciY+c",
-	"3InZ8TI+BDnlt/EPRrQNr0Q9PkmJXM1vOWdGWKeNYLF5HGOpdSO4GpESjNjPdE7rS0bM0VQi8RztTv/D",
-	"cJpK7OPNmnqH6Agy90fJ9cYtnNHdshHjwfabA9Cfv7AM2j6zbM/98+OYX+odE7vWHTw5K/867bnNHof/",
-	"tDmMB/BXR1roiglebXCQzG7PZ7CL+QtYSyMqp83BP8/7jaw2KCxwkyWOacsNJFDxnWBO+yVvpFofr7iW",
-	"Xhxx43GO6AOn329FP43jU5jHw89TjBlP/EclgMcwvYIFGK62c2YErz3/8Ztccz/k43g9sZZzIia28u07",
-	"0/it6O9hcpxr3p7r6Svr5I47GHttdHf2g79Cow/zWSPU2m0u6V8Jt9jtFnsSGWi+qtstkQNptVg1Wpv8",
-	"YoCHLxqt1ovdLk+j1pPRXjogTWZbbgQj7t7ovefwPQn1w2LHuT5xieHA8WEvdmA32rhrpraR6w28PnoF",
-	"z5fhai1y49j65PbZDW/P0to9NPKt/RQuOT3r/B8mkPK9oy+cxvPMbsra6L3bsEasHOuUk42/6CCnCXvH",
-	"lL9P4for8SAMq7WwuV1xus0OUIsWzw5FAu5YI5VgS+FJIVzgZ5Y53cIv2b6N3O3wITupaIUFd0YtarHO",
-	"8GAkISdbmsBGG/lPrRxvxuPmBSi8neEc5r0QguceNyIh6BFpHt+ieIsDPQwv6YDkkuUlV7XnQFlGGlT8",
-	"I6bIm91iJ1VH0smxVLvSJLfBC8ysXKu5vy3+JOHdIH3evmKcLY3gWxY/4i6lHqWXuj74x0OQDDc644p3",
-	"Ubye9NK/xg9yT73XgnjlFlZUWtU2zwr85nvxwqEYtDZS1cJ4pfNge1F2zn7t6rXYeaUqN2ut/a6XR9ro",
-	"PYxE3TH/gWV85YRhnAWFaNQvmc8mWJa8OFzj3Rgza/EQLHfjWe24ArEh6PmNXmcF0o1oWlF4DDa6qSet",
-	"fdkIUUu1xk2Qlm28Hk3UwtUByKPRepvlLX4Ym7/NuuaHZ5a13CsMtBJt/EHSXQf9dKLw+I1u6hw9BUvj",
-	"pOMAje9Myzfcuq/82YQPFv5qZFcIF83L/gNpDNVvFE9VVvLzHD1D+LRf/hgskj7dzQ23rGq0BQVg0m6l",
-	"8tLxjvnRF2gCmMKxd1LVORnVP82a+V/7R9tp3UTbFFeD6Y7l32MlwK+7vC2PJSBgtH5fYGw6KKb9adnZ",
-	"K9U1TW5KBf0tkMToh+n72nJrRYH/4SKjFtFzwLUWltRtZFqB8lba+LuK64FzmLovb7m1P2tT26xhQ+g2",
-	"r6Jo5nTjH4z+LTGCadUcQNBvhbFaBYlkOhG0hksrSvSG9lhQdvaiaXJ3y4ssC+DhYGhrmh9Xs1d/P70F",
-	"77jazj78Mi8JpfgkSBf7R+b46AH8Y423PdiV98KIO5T4dOcCmXNl93CqjB4NEH94vajN4czVpB5WvPKH",
-	"Uwm6mtIAg9oL50SdcC//5LigWme3V+xEXRrUOt1adGA0Wtev0Izhe2u4BJvbnGnDRGMF/iQtU4J7FTc/",
-	"1p6bLO+hy+tpQVqG7VLrSNKHtNtFI3cyx3D9FDyxVp1jO+757ENeq0BZavIzQ4at0YD+JQwyDZnO9kI5",
-	"vNDT7+s+d3FsK85L4ffQCDUV47D9NEsWmIXPqUKqfqslPpy+fUta93ATPClaL6oG3uYfikg63MFrRw+f",
-	"04zbyRz+a15lHzzouywK4e2OApHEGXS2401zgIm1on7FGo5MwFMcZw/CCSMVN5KrZ1nByHZtMFFmrorX",
-	"1w7MC08wmlSs0rsdmNPHPNJz8wn2aWzbVZussrcP1A5NAmNY+gX1DzaYfu1ZfSu5EPPenUy2R1gECr5R",
-	"QqVF0MNJ5DS4nVEgDoJAfAsi00kUERJLxurEWOw/koSPySEh1WT34vMcBNz+PCNfSqXDeOcTxkxyXnxE",
-	"i9pf7wQZ+5PAeA8WP38Zao2yFr79I0saH/l2osk9aDN4nfJOng/z2VJUnJyZo9+qDVcl0yc8k15eAUEi",
-	"03HV5Q0/RIawTJzsXeKUCBqJ30jyQ/jnSXegoORunTiUhAf/DFkhFKtFJWth52A95oy+zdl6tyT6nrp4",
-	"fxOmlpX7zjcNwnVuoWjPcvTqLUUjxYOo/aEuBSNCGa2mkVuRtVfDru3mZBaCE5Brhc6ZvOtCW1dmCyB7",
-	"VBoszLl5+HtaeD+PTg+1yTxDhAbZSWzA3iSr7cBgHq0b/m1eCrgGyst1A2H9eIAch3fMr3/ue7DAA/nO",
-	"s3q/h3eMg3JLQp7gqdKfbCB1np0+uAzimSA7lQal+IF4nNK0p75gPBtLyImBbfCaHTHiLXJBHlyxdM36",
-	"vRhMPD2DniQimfXU2zMCvFFEAZEHFFnZ686NbVkr8phMebtlneU9uOsZw2aHxrMzXjF4nmBd+EVx/qAf",
-	"jhbAI4M+q2ASL/8AnPasxPK5hTCfYIHJegPJs8PoyRxzKZC18zagp3etuOlGwUggGRGt1koUzGT1Oucm",
-	"Dd5p9Ivp1YpZz9QZyDCFjQLJs8DGpGMVRwY6Zyujd8zyFTjcaN8fJYGutKlKdsCt0nuVeS/0TuC77x8u",
-	"0LXBUN+bcaUNRt7saqPj/ay9i9ol3xR8NEYIBg5ES3NxmlUbra2ALaONIyv+PKh2YyfxGR7Xz2M6caWr",
-	"GBu81NrlheKRIZ2CYY4n2E5gYW/p8NuGKyXqk6+tV/mc9O8CyDJe6r5og4zoZb2ThofQDlV3/RDnNX49",
-	"t9IrOnkineQKu/eN3oFr7ipnmL9pFF4x5ZKRZpYXSJEp5u6Fv1RlHyQyFb1ijVxvHFsbcch71Gp+mPDw",
-	"kGOqd0SRZwq/T0lzQDfEWQdnFhh9v/Dk4Ygspj9HYqoJrQQO2Huy6GFLL1xgSETz/X715zMI6klZRuDW",
-	"2efVCL796kGovJ4TPD4QvvPAG5SUG+G8oETBSWuj9wNxCpVoiCtAO+Pw2d7I9QYcc/k71ej9iV8VSQJT",
-	"n06rO3OeR9xjqw/zWWnkIwLCZulk5+m64rg04fzOS7X+glcZCf5nevpA6wddxEiUi3HLLQQnM4xF2hzc",
-	"ZjfaZN+gcJ2I1eHhkaK3E1wxpyHcxiu0hu9hjLyjTYmp1vS15s1izdsSd/NafFbCCiI5GZ9qTZbPR7tZ",
-	"wCWfl+i0QPF/LRx5i2CrpO03ecy36KdzDB9bDU18UzbQOpGL85IuShl2soWy4ereifas9hJXG+Y6PMcw",
-	"qXkksrCr/XnmCD4NVx8SK8YKjqO/SJoS5iG1BJRCqLjblMaVrTDvBM+T2o9KoAE/XIYKP/AqKEVdMa9g",
-	"rZE8NsjYhysoKUJ9LNl48rmJNu/0PqfoYLB9TgWr9fos8elO1V9qdIStVqSLT6KZH33zkqSzSU1aTrx3",
-	"EOEIBjDwMv5y7shq8J/TlApH19hsFEZzSdQDbmtOATB6N/Umgk1nauM9l+4GMzzaL5humMmctiEMlt+/",
-	"Loijwx2cYkKjj4MJreQHprdKWsaXunNHEVDhn4Nj6BYsHK2Z2TuVMcIEszV+dWKXvst61FOPAtom/Uo6",
-	"K8wzjOS/o6AXiM6uuBGpLfgOzPeNmLMNxW6Rc2wjmvqOtUZ4kW8etEdguMhfwr1Kxw/iBN4vCAalHs5F",
-	"a9d6/Txd5hUx2/7w/Ba/3ohq+61q0aTE61r6XnnzNiGwFW+sGIkkXtTMcmDrXw/e0IMf2jFt2Io3Dfxx",
-	"tcq+vlXjxaHs28HZhpuahWCvTCQOlyanerq9IEdmy1OTafLp5MAWuWuLMa4YuzNZk6bcsx1//y22//TT",
-	"8dWYHudg96Jp8qdBv8xZLW214WYt/FFwtuQ1s7uBg/+kZY8Oh3Y6GbLfmHlPFWFDsjd0o2UV38KpBFfp",
-	"okopq60SFuwlnPl2KGaCqAFuf85WQjTRThzjPPfcemHZdkZkQ3KFqhcteFsv8MrCa3ku0IojG97oRtb8",
-	"kKH5mqLw0IFLrlrPoSZLiPctUmZPY5+8fFmIVPJzLmn5VefAKRujgyBygiKPMhcBte1OyfNRYND0fxQG",
-	"fey4WReOOPHrcLDns0bwB0zRWxndC3vF2GijG3FesmrgMj0IY+mdzfrRQvrZIKAEIvBfMSNWnRUUrfXp",
-	"y7/EaDVqhaJnzaxUlbiDZv49leQeogQS8MJBtHFIM8u6S/YCkgmmbPXP0DRs9R4T3EC/DeR3+mtqN1Iu",
-	"NLxb6ZkPp5Uea2bcLHtodLW9d0Y4lElP8ojhAX1t9A7d7xIM1oyzmmOEA4UWoLXmyHUyQW6ESf0kdxRQ",
-	"fkHzvNTndHnt8N2I+D6Pi6r5Yc4obBkJie1kHbJpdvy93Hlp4+NPP30JLnz868sRBQ2FCoiPeQ4TuEag",
-	"wPAaECk0mheje3yDHv1GD1TJsmSjwfx1vUgT/SthBp0K5raa7Glhr+R7UZ+bk5djnr8OxsWLpwUyHs6r",
-	"y8Yio+NccOPfqVaKCg55O8z0Q0tliFWHEI+NPL+fW+me07hXTH0LScrz2evOvSPn9NGbHAMOit7sMzkF",
-	"wZUKzbM3onP2nYCUy0slVG7Fgqt1I0IuxNj4Jdrosxj9eMLQNXB2jH4dPGQXpPlwU7FMqs8zW8oYMryW",
-	"nS36GtJQgLExgw+D2vtf9tJuRJ3Y+Y5EAr4Vau7fvtbolWwEGTYlJP+CuGDJwsdq0UJCkcrmPBzRQmqm",
-	"Pzq7dKnJqYVVxLMa5JykD0+/F2Uas12T8avbaqP1BfaJe2if9cAex3dRz7kZfUlunUHc4OwM7+ROPP8S",
-	"213OPEGR8COLfLK4l0NKibQhMRoFNLt9nJpVjAdvud+6i3KDrRDqog/2G50PxO4s0XgaxktiueWyPmvR",
-	"TKP3/CjpevqJznGjszQBJ3ONrl7cUVrt6Yknc85OS9q24Zn4qW/0Hlz7G71nnEGCbU2BYHds1zVOts2B",
-	"LQ+sFWaBP88p7N5pCCDb8WbscIo/9BNPROK+rzxPPOyWGOd5es3UbtDfvB86uw9ouj2y9a7F4uCf9uxs",
-	"ltK4zaKe4MINej5+ISgdsuBHXmntFpU+7+QFSYs01mA9OKe1NkQ6l2QDLWqtxBk34HQOG9NLpuaRtPwB",
-	"8tcW2xNZqxd7foB7T3sNMCtWG7dAh1/+2BK1M6Pq8WYrSilCYMnwv/uXNqyWrJBTrQU/4wA5Ay2oc9PP",
-	"B1XNbE/HksVY9riVYgrcNuxo5LvJhRvfpXlyW/tVp9cpQ0rxZOa9o220iOOVH1FDJKbkJoZLUeA017wC",
-	"A150JHmCUd8zakw3QsdxzQ93TCrrAFtgxQa7978VM8swqUK+KPweDPxkQRRekhI1s3onMKMCI05BXIhp",
-	"RmkesFdHs+G7/tAXfYDgtMSnECo4Sn3SK8abYIiHxIRKgOS+4ob1CSCN1p53cIeBuae8QwM3PtrkxHQe",
-	"Ezj3aav34/h4bASGkembiEQ52kIItusRT5otrX3XVZs7vCPhZB1bywevGkGaIFNiD+4h3uyBQf3+T0wm",
-	"YMsIvv1IPAhFQRAhTp85rSHOJaTEJtFAx4mbaZiX1/wW562PP/l237opxlXYMhuulhG8vmNKiBrD+NF8",
-	"ygYpvyOD6DVPVU+SH7/MWcnPKMXgl2Jr3vY5V8hF607csZeINkREhMGIpcT3R72AuaciQfM79rvfDnDg",
-	"knT9pp/QxKhT3/4yia9r28OGIrZPg4WFhmm84Xk+MQ59GGRnhcjDJJUqrLrwoP9Niv2TH9EEoEZ4cqWx",
-	"blGIVfLMDBNq1lIF57i/tHsAflsJMcioh5hqrg4YZa1Xc0yISwDjIFGVkvinxX/77/KhT3OCc5kAHuRb",
-	"QcqOLiE3QOi13iJWVcv3cy8ciR714zJcru8DkY0i2N6fZZ8/+DbUdiHVIvCFMQPUrVCLELA+6Ta2DT/r",
-	"Zf5v/xa8bShEjquz4e6Yih1zejMb3HB3MbTZPfZ23+123Bxym+kMl6qQ40EYfXgPmafumEt3jPMF+UtF",
-	"YIkwyKLl+1IIzY4D2AskVJEweBDukdnH+81hoShcMwtmhoCUSuNKvSiewczA5KzZtGiuOCSde7xgA96W",
-	"xC7ifUpO4ni/huylyA0tRVwd2X7+mPC4hzidSf3A7M+af3GDqeuTcXNfduKNtBnbNG+aTOCAXkdPPUAc",
-	"5wQl32jyer7sRCniDpx+46ibA/nJuSkk+jV8AO0xyKF8yNk5PDHHtP4gBRIAXtcIy+C7JFeT/O1WCDWd",
-	"RT+IOmJojUIkK92dDwR5R80uEyeSSPUjuRLyZTAWhIIP5HtSQvlG8MmABvllHZFkEFtC2DtQyRzILJw1",
-	"HV04pwK5hgy/23rrLk20m+jdO0bCwUQlEOgxXdX1yN13wNUBbBG1vFrsq4bvs3nFJ52E50AIz/j2zkDw",
-	"tdyIQhKwUWiTyIbOjFecTcyZ7jucBCl3E8/fsYntBIBc3J4C+V7nb/5XiOXi/mWdJv5F6KnLw67u2MdH",
-	"Ro+SLeuiR2aaeehiK8qjrSJjuwdFOG3XT2vEHhznGQNznNFJyzG+5E+qZ2Jf3eQXKbQ/rdhcYmCou8km",
-	"6LoT6bjHwcON3rOXSOrNwOydijJexjrrXFFO1CHot2i2uFx7m6KM3e940wSNzAhuBz6mFH2Iq5BTE+KO",
-	"mmEmJfFPCKWD1AUQr3IYJ47nwCx6PKr3DjHSgVbnGJEMOhkBpaKalkRAefYTzSjZIWOWxvGYwHTBbF1x",
-	"FZBAGKYxSFvCFpQxPwi82PyQDxc4K+H9vDmctxchYgwdTnIUUe1KtK1ygkiMQi6gecU8+7CppIrJNeSt",
-	"dk0zrSjBPfbyiJIEEdA3E+aIjBRNS54UdrKuG8H+8pL9P4A8EBHUAJWA4ikzSaml2C29LwZuFYSti7JO",
-	"j44asT9wzHmcWOw0e4wPoYLF9MjXH5UICEYI79W2QqFTBw1uqtrcBXAfy7ZS1X2KpBKiDghA/l6MMY8u",
-	"iKBZnr0R3wuuLLL+U/i7AfJozrJIvHk02sugNS4BTTkFAyszGivg3C89S9EYyS2axjIKiX7/hlDLP36J",
-	"Mbrx75kdvQh9dUouGBBYBFO6AsKCciYmHDQ0+9BHrpbcPvuNbqLOMR+iJJINGRFaPNllgyFLetaFKeZl",
-	"0NFVnkQx2fQ4ce5ViIXEKHRPaGj6ptxU1LFaI6yNeFWdIjCBY/rIeELtJMhRbLufaG9sQ1rqeJHJRAmR",
-	"lDm9FoCDCowaIV5fRWgpWgzjwdp4dk3XoG3Yuoh0teKG7XYB1UqvVnMIUYSXlZsaijxBbaDeRT+PeJmA",
-	"S4iiSB51MBcLGVDO4nn6KZD/mCPyzV40jZ+Op2put4KsCGsu1ZwhQiNXhSw1FxSYKKAnW/ppbkcTPSqj",
-	"K04HPMyF1kA0DPCa4gsWMjBjHkDMPyeYwiTzKsG66FTVCG5SQI9h8SRRryEEfljghsA5EgQP+P+ix/Gw",
-	"TjbNIkHzSDA7RngeBDgYEBbpak6qonNtSmZfRge2L5h8L7BA9Gjnk5S4CMDdE8pn9BwFX/gZgyENmCOB",
-	"r7MVXKjkzsoIuwHuCGB6d5CnY7ZUO2m/kU4AKgz866ISyhnBau0QcQbQ5AA5RisRmi+bzm5YK9V2ERsm",
-	"ki40AvcFYM0k/cKZQxEf34MXfaiPSEqTZOKvkRofIRN/LUVTf2WMzmAqiPetqIYxUv09h5psGX5kUb+p",
-	"tHKGV47tjXQQxPwK1aG/f/LL82guG/X6wJtOnI+UxcFD83k/0yxRRNftaIV7tJX3iifpf3vebMfAKyMN",
-	"bPzv09LK96jXEqKm7yw7b21ExXMumGU2ns6/NPQYYAYaZm1NNveF8b7gWX8UOEOyohSC9dCIIC+HmT/K",
-	"TzCf5S0kZC0m68AxslZiJBk/Pl21KVteesRNlPcBzjFTlEUlsESZQf0HZNB4JEzBsf6OZ4nnkAw0R3o4",
-	"RUJf5CBTLvVsDFwL0wHNRqWLLv30uq/SikRXQnBmHAXTq8vkjuOvvP0aUsJzFgio+Amw0SSixNsUwrzG",
-	"OaSxs2iwQnKFoGF0VVQIaFxpmbeZTfWa0Fjxg9L6pHu0Bx1ktuuTXdHHjZ1kZxkqfUWDFEasb6SqF2j3",
-	"CX/THdocg8NtStLmX6lU0fU5m9DDX2NM0XAvL6tTpsR553FAcxA5BLdovEFbZnRvM6chTjPGJ10WVCOE",
-	"eldg+qAGTZv00cGHIlEKgl6wH1pXkQ7ekT3wkZt82jFan79eydwHDsTSzPc5uKtvQAW1ESknlpzBk6Iy",
-	"1EN90+uC/nz5WqAyKP85TlZfG31e93+XVtKbrhCk1J4hh6ivFQrUkYEACNPpps4+yrpzjcwCSA864QaD",
-	"AonzSoMyANh/ff+JqXJabA8Om4/sIEVrUpx4X4ouX8okVNQLQcA2gPwpIcFc4gmAKW0SWL4rkA0vuJqJ",
-	"LFzKHbLMq9zKBWv6aZkZSbC/1lRahIhtoNdH4MQgYcfjL1+mH5dWmAcebEEX6L+X8Qp/EMUs7Um5BhPh",
-	"JQNDCWE1ceDMMOVtuS4oga9PJd7pfqsv4hJHp3RsQshYmybuZ9mtPoLs7P3d/RqPVnTh/uYTwCPDPcII",
-	"FFxd/cTAx8U35RquXXrCy+y2x5iG9O1k3wgWVgq26gzwLL3yrbhiCE3PeNOA2SZaeyHoTdSQbhT8Npdo",
-	"hAUOE1nKSbbxDc8FIW70nrWGV05aUccUdaipZeTOIqZOkDuV2AO32uGDS19NQdf4hl9n7QvYGt8k6WoX",
-	"+Pu+wWIONkWgG7tBo8vqZCKcaNpgMYZqBeccclnvi/+ykDZGJXGSEDqsBB0F2hA/DD6yfGWN7p//bArg",
-	"9UrL81Xhf4BG/kKY+vyWvOX7Hw0lnXheHT86WljjhbbOUPXFFXl1qHreXl0Y753Y6zMMVFs5xT3yNrQD",
-	"oSLnpwCUe8P8j+xXLREb5gwCHG5AuhnJjJICRHRONHQ4m+ylFU2bw0pGn1JMpdx1FqPosbSHhmpO6cUN",
-	"gE5iJQzKHJgtdu7uItwRzOJRaEfh9iRKLG9wUnuI+pk8o1qvn4feHgF/9I20TmPJurGRyd7AFgaelmgO",
-	"HRnuxtVWTjIfnG0EzxvLDblh3F4jXnZ0GMdKqnVfSPAmU8gYolCwAJk37kSWxNOOx5bjckWRcrVqhN8D",
-	"iKA00TDJKbyoZjXZ006Gy2CTE1EzZ8CQikojhHnhWvI4jMmOTEfCRNPfqRUF4+B+CkLTOC57UOAho1DF",
-	"Wim/Iusik1ap3mHJqD7I0SmyZXVkFB2e1uiAM1bT2HS4caWqCDEYNR5XlvI1OqSOxBGu6mKAHhTGgzJw",
-	"IBdkK/rK3bJwJeRuyaQi65jrDG+OaqmnsROT4yGagg8zVJki2asPSjvoLtTVGg17xfvddrkEn1B6tNbx",
-	"lvuGdgKm+n74bOMCaWNpuDkdU/5YqWxdFtA8W0P9QEyK0C058KvTxWoH+aGlosE1gCFlEwutQ7PoRWZQ",
-	"gr3KPXZQQ7Q12bjKgDHvN2MlK+4oXD4qRnaj92rO7r/5/KNPPvsvYs5LsZFQXLg1+n02rnSjs8+eF/gJ",
-	"b2vHq430crSzosnDKes2Z0bG4sW0fzBHrHyLwYJ8Ch4wdEyTnCfH3x9Ljnq+HVZC7TqZLSb7XdZt0Ykz",
-	"Rdz1gzB1lw/RXptsZDA6S/2PfeRORFu9wJkZm06itO+k81J+rqOtzDJInCeEbOYmeGaw76Sqv1UrfVa0",
-	"wQ7DLDCMPuxd7jzDQsb8wNpul3vxvVQfa5QQfikH6Nxqq5Wo54RmGgrTyh1o7tqKtDxGrgJbQNY8HfbZ",
-	"UVln8b6VRkz2hfstyFPCuqPaydej3U2J16RTRGHrQTQT2r+Bdvho5soyA0qjNuEYhk51DCSG0JGOVJhM",
-	"XGUpiUEtLgpYtcLkK7PuMZEasSUBrgaMND2sLDfIhxDVnAonrrEa00o2+XgRGm56yZaNZ6/n7PLQCMtl",
-	"VecTMqARhPSdtVb/JBHmQDd1UfTpQRipkIHeK8JV+LWr12AAzYcUXlDzuLN8WbLAdDZ3249IjO42zBnf",
-	"aDiIpJ7d+I735HYaHO2Uf4PQKhiGo4Kodsgk/K/khKT4I1QxqkmBJBKTOZAphKsauRNtE53lPHLJ3jcS",
-	"bkLc7BNc9xoAsNuzveMAWIKKJ1QQ63TL2mHi1O/AIU8xPCgQAJPsEbRDGrmwrrdN4m1C/9YT8r4nYhfn",
-	"QJb8JK9FWcrVZSkQ6igCeMebZmEraS1U8cC/t+CYnc8az8Xj39adbBrt8FbGgJxF1ciWEn+NVLUwiyUa",
-	"4MNfa8l3Gv5lJdESWRnuqs1iqfFaUkOISzm0TlaLVu/pH2TzIMxCSWeQaCttlHWEYrCiaOQlVLhYWF1z",
-	"DFKuF/4kIHh+PnNGcLjtAWN8z50wC9saiJHbCYgxVVotbCPbxQ5U3Wg2FQexaI12IgQm1511ix2mh224",
-	"NAsnxRS3xLVByMEtkQqOYwFvabiVD3k84A3U2wDmcQtZ7cLbf9lzDTd8UeAYesWOnrD5GPaX/Ud8Yv/z",
-	"LML10XsRH4a4n4V79CYIfX3enkIjO9BIUH0mkMUbepOupgsC48rElRVrC+cri+w3B6Y022lMtYTXmSAn",
-	"k7cZfsYcjpyuOJXP/qo7v5TbwBDhFnylXB6DaArBYhexFhe6B8ZPFm92zBkpLIFNQIJs12Z13PPYUNMN",
-	"X/49OEzIw6kPw5TinDVU7wTm+2bhubPRv7F+L8iJzhzQpppWzR9kLV9agTEDs+JF0JeIX0+mAL2C7bap",
-	"jOg2RnfrQun6AJd2AQ2VQMysf0S2JwkChNmI1QE2nXwMtG+9OK6kOwAWPg/fmMW8A1k4cLSY2gP7G1cQ",
-	"aTvm1YSEGosR1On0kvznATH3FSqRLvvrnGOX6e0ccamp/GKnH8QUtKDTCYOTfRYX3czLk+SyJI+hetwC",
-	"PdV3qIW9PC/vwbFTkjocdZJFBdtGO1I+m2tUl1vqCkPmO3Xvi9RfXuix+DuSXb0wCVLpmZcbk2Guluko",
-	"l6Z/vvNoYtfhck6pdHkK+7LvJRervni6gy8qcf8KL2nmmcNLfOLhOXNxjzEnIusmhh1ZbJYF40LKB5hP",
-	"6trgsY63mJKyj+0HRlDdSDA+dpgnDXkUebewEfuhATa181U6a03XK6xVYg75dzxA2p2Jw1U15EnY+Mhm",
-	"EAA0iC/+uYYssDxk8cQ8NbIR+R3tFxeGjjtxokL5myTPv+TQRAww/yqExAKh6hBbUXXuqJopges5jQry",
-	"2mh8ADZab6dlTb7p834fkTn5hlsXQTMysmSnah1iJPhWQNB1avE+BnyZ5Z+fEY1djLVwGRjBZU+OWLkA",
-	"u/e45DIA8j2PaqOtKOdf5tO3fNvQf34NsR5k8mxCAEIuZWpIUJ2Szj6nhPgryAm+R3LK2wO+0XuAfY+u",
-	"f6x7NYxuHNcSz3pyx94WMELYEuDAhdkBFzKVE1g0bwjd6oLQ1J+DZAk8hNgtlk/eI7j8UdWBU8gzlxLv",
-	"pQgw1xd5AxCby3aGsK2wE5ugnCDr6Y3OrxgPoVHLQ6hgP2ccEOaXB6pmO/hevOeVaw5+s59B4jfWxJ0n",
-	"HaCauJc2k1XE2ylSys8SM4Magp2Y+kUOmr7l1i1aXnCftkbYAkPHCNFQi4KM9Zh0w5vmjjnTCcbr2vY1",
-	"ycKN3XPcaCgHCdGk/CHvnLAb3p6/cNAIjRBuEpneu2CH+P0hRHI8OXflvxdc3de/a8bD9+EyZdEiAiAY",
-	"eSrAveRvSCRr0yPMg9cTqz9v9N6y3e4uVn+eUyxSy60VYNcNCFho+REHwULsbtTZcIzZvM+6FYezplYK",
-	"jnuO67riMQoASx9wcwK1RHQEZE0xuJD+DgYhyguOv/m/hB8Q+NQz22lQJmHoR6GZUCf1m8g0Ml5sbl3g",
-	"eHh6IQDcn/icNcJaNgyvTMJ8jwJrpwOQTcOJG0/XgH8MkdYgZFFJKjqM0Nt5QNTCQFPtRLnYzxK63DKv",
-	"q31fSu2gH9Bzi/mWedg9CGw7DbxX2s38M9rP6Ma4e7FUbgMqE8zspKjzPcVjH0OjnsKom4xMd2qdFxkK",
-	"s3k5OjA9yI2FCljTQ/Df8n2+OEWO4GAG+d17GLCoDq0KoPXWeq8m2ri+Rw3yMTauHsb9URalsn1I7yej",
-	"unN7k3oyvh8cOLf1V6CtP7VY/bTiU167xF4S2DCcRGnHXtMWDO/SW74HblfLtXR37M03Hy/h7+/gD4C4",
-	"UGlVMwjgJSyKNJHwzdefzeazN19/Cv/9E/z3E/jvx7P57B399xP475/gv5/Cf+Grb/C/8O038O038O03",
-	"Hy/xf75p+O8S/gc9Qdt38N27bz6bWM+8Fo9CxvBbmL9kFVeL4FXKVQuuO8G0ag5jrHnkYSsN2aUo4Yv3",
-	"rpAKcQXS9KX1A6bjSAPUDBqkcquGwHdhEwyZ/uFAy1MUYJ0Gu0Le3Nk1Z2f0zrcpF5QAGQrC8H1nEMIw",
-	"D/UkcsUOMBoKsojGunlnmnxZdSNXLvsLLL6QcF8X8m2sO1OwNQfA7jZ5neSIFeQ5CUY+R/Kije8T+JPT",
-	"nvfkXmI018D5fg7mkWBb8pcOMLKlA3/drojk6/XZk/aUE1lnVXeEHXjBe3IJkO4UiKMCqtGZ8gdC1YtL",
-	"ZrIqIEBBmKA/gFcIdApATnPGmd0IAYiuAOkUFElIOmRLrrasAmhROo056KimpnYpmHkeG+o0KFS5Tsk8",
-	"Js/dYYijp5F5qiGNrsj2yDfZUKUgI3fZaQSAzqspZJqDrocYTkuYTIuqOlXUIyWcTNmMRH0+Yw1Evj3J",
-	"ZFigqVKpjEtepukaQ6/xF5VZdPqgwwcDXICyoFJM/yYQ/v7po0ijoouOKL+Q75RXCR7tqsBiZAunF/Fh",
-	"mYbiQzauMYaP6poG71Bf2cf/Gwa/O9OJyebPMMZ8ZiaIt31rOLKpzU/h5IVLMRtvFM2pdDz3QSCPnr5Q",
-	"/ElrsB7btgG+sjR6G3yAAHegANxmkgh6T/L642RQewNcnGPwzkSfH7ht+wvL3dQL2GPyHkUear3FpwPg",
-	"SOaU50TukpofqIabNCwALkzO288D+77M5TYa6xbTucmVdbIH25kvkw33Llcie3j5JpUZ+jfVg/NXeYI2",
-	"mzxun/xxyEuZ0viRvMIpxesAN6jEfWwJisnLdgtb8SaXLYalnyNSJ6+cNpa9fP7ZnL18/ufP5uzjOfv4",
-	"+Sf+D88/Y0liMoLoPLMA0m/Bb5DJ/yyDnE5C5OvZ+2VlsfrH8gRy3RUPRUBYIuy2ZGdP1Y/6gYrV5qpH",
-	"XaCHN4KbxaV1vC7QxgU3jZywNz1by1WiUZpRoS1gWw2x5EHZkxSG6OJzLcGrtMIsgkQ4ubNy3cp8dDa4",
-	"REUla78+sAVIBZ6yPQthAeMSDRfYH6Aq51n7A7jbKDQHdFfL5WTDtR+qtOygYU011F5ZxwkhzwO5xeKY",
-	"Y9NB4H8xvg5jYXCXkiPP3roAcDV+a3kaiMIorPSZZUFei9Z4BS5v4MlgTeMr43d6QsoIjv6IlJEftPsB",
-	"TeYXPMyleqiQK6prfgjqbVpsH/3h4As/H8iMI+T2G+sAZ3ChV0YIBqAZ85BJSiOvER7lKGrsVAzp2CGU",
-	"gqROlsiQnmwOWjuB1BjlFzwK1TmUKDOQMhNDRHuPW5hUdnNbka/QHQM1llpv/Z4uBZSMhzpWuN+hrgtF",
-	"R4zLVOXgUvSKWQ1C6R3W8kvNrkmFN6zbmy+WnKu5HUHr/CMhaqgnN5H0KBeCN/n7HrBqbwsTfyu/M8ml",
-	"R9BDxXXktq5qtL3AP1nCBvP9U3haJgKNx2KeWliAB8FCU4PayUfGUX9hFgDJe2ZOX/iWXxB2b7XROmbH",
-	"Hz130tMXDLwWShjesErIZlBXN5Eh8tUQIC7Qs9aHfDoywoXlv41VZ7ljjeC2NygHu2ZvRixgp/inZHGm",
-	"fpeFgk+0xX12w0Vu8AJ6JObtA2vYIb4oFZ7KTjfF7jod5RxwSARXzGnBhKotukJAOUAN5uICCfohX3c5",
-	"1BKVDnCfLQI/z0+5NSaWtw2gCfnsriPo32HguVroLuOmW3JVQ3jUEvwNyJelZXvBjfV8ro+dHoQvIqmc",
-	"NRLGMrb0bvTXp/ewJCSdwSwLu5ysvpew+mfoiHTn6f3O8qu9ElD44CniBk56+EuzuSpXivCYctGFTjSi",
-	"3STVaSCtdAfI6vhVyL5dHiCMZJYtK3ZY6CAijXmY/9mIHZn7c3pSMa6ikEgH3tNBaQ1MJ/XzJryyPNQL",
-	"lf7KeWQhd9s3eJXi3QBYoi3BpdguCyOFxvLO0FXxrfCCvGJcHSYD1PvjvocRBiadP49ZzTl0B+27GsM7",
-	"+GPHPGIl9tPAHSj8BA+gSKQ/ri6kUJjgxAv1oTRqNmUsof0ROdR6PV0/j7wgh/c1NYv03/CinKD6K8j4",
-	"BOVOSTPtkXYGhBgh52bpHg82tF9TWEAs6QdkUKTl+7Daiwr/dxekTYJede+McNVmeNX/13jDqML7xAry",
-	"WR0XPRg4x+Ky/yZFtix804ja729Jh7V2QDapCuu7nUQtlEH6IO0lhPY33/x8zCLMInYepzxP11bclQzs",
-	"v47/Pv06TEmRpX5zU3mbRSHti+ZiFoQCwR7rtGpVBbnMS88QOuJ/BUeZ1CqDHBA4RoCxwXzQSUHib6+s",
-	"fNhHiL/l0vceIvKGO97KymWTJQIcPQPAGbfXH9VyJ5SFS8u8muofYHb/t78yPw+/RfYfHTcI+fQxmhQQ",
-	"fj5TZwennkss9a3PMzD4nlrnThVK3E2vqk2hVgWTCcJugq3kPAys72oetzXMJE951pYUKZCt+yycaHxk",
-	"EutCMCtrio2B8AHdMlGvARDVuD7vbWCjrD2/B+uCkxA+7LuYYqOEiT7CROm//znkzB3TwfRSyxPT7lqc",
-	"LbbO7/s+fcXffA0hohACCiGek9zrbyF24XrneggLH+1IQU+PaRsoTYc8jayWPj2Bfq/NeT9Oj3aRRTwO",
-	"miH2VdjwH0OJh7DrUHUuAAM1ei9M/NuGm1pYN/p7g6DwEwIgar1+/iO59a9G+n/b8EwMDWYwjb0FvFl5",
-	"Trnrqk3AWeUMCzdAMQ6OBVygzDp44ENiXVYXWnoppozrFDWqYL2BzLwE2KknFJl1NV2RdjFnFBKJ8JJk",
-	"GRgim8LCvCBYF+Li0HNzQTWk1/hBTtqtNqLaNoS1MamznzYFi33euAeOkFhZDlktBZHAq8APFNU72dTa",
-	"cPUlz8JaXWICWQvlmkPGo0rFCJRgnrDwBV4Zud44NPIvJYSBg5Ladm17eEU4UHVNVKqN27ClWEulfMtY",
-	"9uEAm5Al1b4Kzqg+MinIMY+y+D15LCaW0YGcsPJxYbUYMgtTsRg8sb0228llK3RT5w4KsvvGWw8kov0d",
-	"YEfVek9GZAZUgdxAkLFeGGru16NYb3ubNhxk3mfGKrw5uT00XG2fWQaFeC8geyXq0kKLirgf6nwNPrWl",
-	"mp4LpzNluKRIynBtpUvrHzq2kg6MNpdQxr0QP+ms36+RDyJfWMTfSaxCScX2R8l4XRsep5xHHyDKoWTu",
-	"hkMOZKV3O61yrD2CkU2qQ30BRLFvu0gZeL5uwk4qzCHGOAT/VbiMZPKcxqu1bl6Hwc4WjD5K6IqIZ546",
-	"egklTp4Wnh5ZUmVpE6sEkYUc7nz/KMe7OY+1iIglB97Un2f6TEUqPd7LrMxEb8U4T7x/tU8GJlGzy8KZ",
-	"nW4n8oGLbozT7bT8R5xA72Uo7UweD6kUzE9T9lImQgZBXOTwRbsmX/Rx3rBp4d6Jd+ZEPeqUxT7ar111",
-	"zmZXhbclKSHbyK1oDujep7zxRHb0UiPiBLxihDXgeNMcUMDAbOiMr4tu23Tf4JTch78JU8sqIgVhJb5d",
-	"Wec/4IpSUMyEWZ9g9BhgjOe9u0tkaIRZ9Xsg22e23G2+wp+f8JwFaR/C5AIOOKYygcnJc9w+DGOwnRkP",
-	"5QXQQpR0ECijn+uQhYZtxc6zhKqzhV7+/n7O/vmLfycQjqh49kkwLnCJ/i/HVPE2qQgU4+wdVzWy9pXW",
-	"brHShnC9tFqQbUSrBTmPG45J1v6pmKBwvu0r/1yvcxq9bHJFP2rh6G6PHnxhjL7AZvq1FE39lf8mW9C0",
-	"jx86aXilZpRd3JVKuUjXiBMxU+eoD34N3cSh5mE34tqzlGb0SjbiuvyFJbdiwdW6EYtarPNZmKItB/9c",
-	"jXtkeC07W/rV8Vbk8zv30m5EvSiOewwZmRQ1O1prOodklWHwuLbjMU+eQT7gvNLcLRqpxGKDUe+l3Rym",
-	"12QZb6Ys31q4kY0l1+lo7x7Zs+4Ds87WTFciehaLhy7bk6R4LDVQt/Ps9h53l4ydPcCubQ8bslMex2uC",
-	"CeGZpffN7TXbaeU2oG1tQt3d45tVFzCpEXZKOstWQpSRNjJVVo6TbozeTRXgpFrwhRlgpyTcq89DO+OM",
-	"IKyWqC1QdljsPb+zpiUgwCHsEBRu0GS+n2Kcp44eYZ//by9jfl6HOkFHBs9JiMifRzzkpag41bEbmx27",
-	"vNT1cgADriFyJBu9Je22IN5zV1KtH7Q8n7P8N2h0fLARepkm3q8udEtzyp0w7GowIo/uTuM1AYIh0yoE",
-	"PHMs8EDSdBZ+iRdUjuitymscvtva8L0qhsZli8DhFAHuKyYRbHidFSjF+1ZUrlC8M9fR8sAUZAON5gL1",
-	"tssxwWhfl85rElzlfSC08ZPDTJ2hwNRwHRFVgoRD/NWf/wZFYcFNc8iGe0x1UzU489AxD2peuo20EwEz",
-	"oezTisR2TUjbWvNmcUJkmWqYviy4MheSQj0UV3idNNenFYazrREUF4vI5A7xpHT3uyXKHRdzt7FoUllD",
-	"KmR09nbl/wOgBgrn1hqpzwbN3PvR30JLenFOVLABHoHQOsR451gCK6vfj2pYPBEEyKkiykCXCP99PpQ4",
-	"rVEME7gCNQTe8nMozqqmNIQTekqiisSs3Z6Ye4x1Eh6SkzvBTvKKCY+y0KlZp2LTiCtMN18NTysr81zg",
-	"L+3cOy+Q5NwTU4APgPrfQZ3H47MIYAcDqsDZHWW40vbltv0d+XSOhZoLDBhf8Ow2llVDIJzIkAEfymtF",
-	"DJMGQvjMsKB14UbEQeY45/wSc+muPwiA24fEYIa6JxrwvMqTgEFmMR8XuxPJ5YhPWf69/NsIFShklqdd",
-	"zoczyK44KZuSILvuIPpJcHug6tdkefMPJP7RKt62E/QcJ3atMM/f9bVQLtZ1sAtYcwROvgw06gRc7iB9",
-	"TkZbr16t7uLLHTCjRq95SdCfjrNq66LTESyegJokHiT3P/SAvehLdFDQNEv5uYOuD7mEMET5RxBoiQjK",
-	"BHZDBUhpGAya8FfRcKly9oFqw1VVUkSgzkP6OThSQumuVWfAiNBldcdCAlfSV5+KA8fFjXIBhjWj7ID8",
-	"Px2lxByOs1WTGzwBwCYm04PL5brUQtzaaKhIZpW/1ZU29TX6xCkUtFv5ooBtBxh2TxLgbUapZor74OOc",
-	"rBLBnE/ZdU9jVF1UoPRmyFj/1nD58yGPXB6YOGQx9Alo+wIk/QSq+2L8/ctHG+KGX/BhAhz+KND/q+qX",
-	"nYYwA5wyOBepPDdULkhSAaFxSIzzWaSDUKRi9srrpH8MKj+EWmwXK21KUf7Lhtdg06JC1tC0fkWEvGy6",
-	"R1f3LiAPRV8qxaIkld6QgZaYcqcK5VP8xtXcCUvmNSHUKH2ePMWcWeFCNCBFM6LpEYoT13cM4taTNAcM",
-	"oZDkyXb+RHRT+xteRAoo5/o/LoP/XbQzjSE79MoJRcAdSYAsxjk6KEJt5XuEVULbawO+fn8LUJibs6U4",
-	"aAqsX+nOUFJ7jHrIp5sHwRdfVWBuC4I328tKLHgQp/3/IFZopY1TXhiGv7mNET3ckx83/iVO+JycjOaz",
-	"5+9CCvDFUrLpbXPYyXUGt5BOvzhOkE7MVMKd1FqQLeHL6IzclV6+C6C10iHzA8wH8FtHqyhTYsmMsDSC",
-	"bxfiQagSoFuPy9Zb7r1yiCqCCKgKCTzBWcC2W2XKD/o5d04D6WQUvBKhpvsqTqdP6jgPPTOX8cjz8X6X",
-	"j8yeOq3zfgPBt1/5hhi5fVYax0TXc2Z2Sqi3G557Jo8cOs+iFSE6ftaUNARwRf5Y5+ylf9Q+Lru/z838",
-	"r9gKJGezlqoIdoJYIaUqfSt/uEJRJehBzJfSmOFEKjMF501O6yaMkg/TgPmyHjPIzhjgzAxC1RPz8QSX",
-	"Uu/0e4yI4GkqC/k3IJH0UIbUlRxIPOnsXdBZF8ZGs84SdElr9NrwnZcHrHAkFSSZIY6bKCIMss2s8HLT",
-	"VohQk1XrnTBZZwuUeswGu675BVWfoZu/8mzN55hEfDLPF/HovoG2YFnj9aRB3/iG02pXJLhPl4Sa6lao",
-	"QvzDJfHet8kCRhnmsnMJW3Q+BjgEb6NrGBaeZBgDRdDR0DzylO1JSq9zvncvGnJUM8gAhr2ztR6bo26Y",
-	"sHRJjs8FcIwbqtE6AuHYddaBJr/0z4ZjDra5lIMzJQHnCGMoa6GDvcS6Ta9QfAabn9ce5UOaN+0VfbcR",
-	"efd9KQtSHyFlDz4p5JHEXPn8L5PPZEo+yv2ON01ISimX7g/AdujWH0dH+if8ggj/i+AYz+VOwNgp0A9Q",
-	"B9HZKfjSyH/ziGFeszdCEPw3P8xjOSx/I0m/QqxKUFRBclgecrbx1SVM7K+8/TrPxaaEig34NWYYXQfr",
-	"FyzJGlwg7sQWvqFn5xE+smMUjAwrKoTsQp65VOvFKSyxzbAsdPL5Ve/sJNiyx8A4ll9P/ZDLXQz2yB2m",
-	"MvA+fcmCeA3phQHHdSowZO6to9cNjiO9ciFjie7c6FBo4lkS6nIyXcvreWqT83oBBC+wllvM6215fceM",
-	"sG7OYs3AUDmoljXaazEPFu2B7i7Ux+jLeNyxqjPNvAf4h7/bOwZFa8gZBLmLOtV56dobvb8jXEGahFZr",
-	"4edHCjA4zdo7TFSdo/FG6X1SpXRc6Cdib4DEEBCZCZGvQrgGLKkz78HTsMbNuaj/Tjx/hwC0l0f8d8gi",
-	"IsruOOR/ughwO3Dk6RjEx7Ei3Rlw6/tqQ+pQKVWq6hxba09DjXgQzZy13PCmEQ1Lq7HcEczInPEKnOkB",
-	"JOOZZfy9tHfMOiHaOfNXHJKYoRy5rbqmdaKe0+dAx0s/DkYY90G4DwIyA6EVhpVgCX/q4BxReKJ/Tou9",
-	"gi6gKMaHuF+vu4xdyQtUg6ocGYuLtGFT9F4xw524w+vS73eo7xuwizOPwYTqOGhQ3nNT29Nh9jeM3b88",
-	"wt7r7sKGCPqj/VLrRqQuxAG9XZSKlgbyH0ErY6pRcJ5UmjuMQjm9fSHYhhvBF7vdJ4UiXtjIyHpddBHa",
-	"eP9Oyq/YapiNdsZabwOxJ5ucmVRmMUkySdy5NLcsnHOWn4jo6hoJShNDiCqh3HlHXQTIPXPtJlLxEPyV",
-	"ynpOGn9DaLyTGp+214WCVhNCTNLiwlddvVi375L2C//yX/wRoB9dknfDnVhcWv3/ZLIO3oXpb3HP5S8D",
-	"FBiGPyA4EGXn+scNnISiZlJdlGiaFCE2nZozbtO4ZMJBMeI4zGLibo+KCHRGeWaxIAPW2Jm34iZauTuj",
-	"bAKItdQdWr3xEmN5hWw5oSNu5dnD8OSHdtQ0n7XPpQrO7pTOBqQaucnRugacjS48XeWeWvojyXM68ZMe",
-	"87kpcdjfyZjyHMwjYzrqLBQ18HLCCqog3gVrPCAKza7PcYi1ynansxfuhVDvskLwTdS/KQXC3hWLgBss",
-	"OnFCshU9RvQ4WadrF87oLo9fvjn0uha4gp+h56ZrQVNT2rEdr0WKsoRKXBbUaaNldd4K9JqaQZbDThdq",
-	"l3DHoeYD822UdYYjtKGqUdkynlz4Pr1wiVrtn3UMC7rMToMVIz+UAvvPHri0bUO8U/5TLKoGS0NO5sby",
-	"n+J1Q3Bz45onlxjahRNGKm4OCyicnGG2+O9oDkPEeM/FCURr2YEtNfQiuWLOCO7sJYXKqJ5zznwPiS9T",
-	"d3MUR4gElKQ6Uoe98R4o6+gUhmSR26Ps7Qo1vvokfsNptJAN49kpwo52pjmvomF9POj3MRB+9xvRrAYx",
-	"z51zuDRCa4RIDok1aGzXto0MwTKOpNcJCZ44zCPSO+/RiHNNJOcVOHGeoCHqe8C10DqDPE2JQspfW8Jy",
-	"3uj9YsVNWUjo4VqDxWovlEN4M6FA60IMpf6i+bl4XQ9w3UTT4MwYRUXqvbqLIdvzFHKPW9vtBiYDJ1sb",
-	"y7H5LfB/6Zom6+ucjG590s0CBje9zaDvObkrou8Vka0vKYhThaf/thhBabTxIFD3008zrFhWxerb/lwb",
-	"Lmuqz1y2ziZDvDxjq8XcRFp6lkkh1d13ux03GT92jIh+tIHu1DW5gramlglJKk9G+T/jgrsFgZVz1yD+",
-	"RVvCcAsQqLHkSo7kb0Ipo+dT+5t+ebBtjqoG5RsHqVVIM6PRItJ6xCvDNebJMsgzGTe44WqN3ri6axyj",
-	"xNWRrw1wgym+rmS5heAueOYJ2ymphwCeE8EfqITb6ITgDc/2D0AA3LgQDNwzuQ23OF9RB//hWb0vjpPd",
-	"qB1vmi9yLwwVO7K+ASNU50RmU0LUNjwaqFo+FnzLNATAkxGrje7aCTFbXTuUmY8Q5Aqmi4vsIOOK8rGH",
-	"3AZr1ZvNxuvq9eiSXSWFWiv8CEp50S7jJuiAQ5lZT4PSoXBuPJowUPw8U14nzvN43Yk8HberJ4gi2d4g",
-	"pTKS/5m8yscnR97rTtXg5c5W0LEEe+7Zu94RwPlaC/sKQTJQCZp7tu//Rs68oxoCamFFpVVdsBv4j860",
-	"iPM7Y/lOhjrqN3ZS2AS6aVGE1IDyEM2ynhS4gcyDIG+e0RSEdXLHnXh+H4xaF+sLoQtUGloMdrwgoehL",
-	"frDIqyFdQDOuwGc8Z0sdE3B3TKpsSMcFsD3nwzCykS59BEb2UPq8/8uWDR8OcQ9BGOzBG5RmG2mdNodM",
-	"APcRbxa8aLS3xRzxWAf72CNhdjzW/XZsLR8g3CBQHf4OevluxzPqyjGTp8mFqRS3ERPIxw+PqGV5ee3L",
-	"z4o//eWzSRyoHyB2Fz/OT1agDyR6fyHmcCPXm0maOXz+GM3ccVV/q74nL9AFivmvfF9I1+oV4l/5nhKj",
-	"GMWZjAlHZBnxPhYL7ZzTikGzO7bmZsnXYs4Q7R6w7FEv9jcAhD1zgJwisF4tec0aCQi8I4gr6gpCXMC6",
-	"0Res6FTbdOvz1EhbEBaRPV+nh5g+oJbP6ZjRuj3lnKGbR52zbh+Py7o2iEIyfrAuSjq1gehP40D4Rhci",
-	"RHdmLXK5aX14UBI2oA2GBmXtx4RNmg2bRMFA6X1S8YA478D60PK9ZRZiT93Zqi0kxWHZaFoHLT5HWD/x",
-	"rbDfulLVaCX2SeVo6e78bZAOQfYh9pWwW3fdP//ZYCxKqBaR3BYqJr03cr1GI2KP5u+FLOnO12+p9fp5",
-	"mO0jgEmxdMJouT9CXiDFWzX8ADff8wHNas1G9kHS0o/8WOKQt8/E8lcjagq+Ea/5irrP77OZFKM0VL7k",
-	"hwkUI0UlAlj51h9bUlIjKWqsskG7eTzd6b4ycYg+skCIYcJxM7K0KNsBi2u4C+JnQO0Uk0qR/wRVga5m",
-	"cj8Rp4h2eq9ULGwlrQVFBv/eQu3l+azhZi3i39adbBrtkN43urNio5t6UTWyDekjYFBfLBFCPvy1lnyn",
-	"4V9WEiFiK8NdtVksNTfTFn1lnFa66tdJksCQti/hnpFOrgwopTTispfVD/Rjmw+agdzgo1IqZ+1gtbRt",
-	"5/JlavxlaQ2vHEg0wlhWS8vXRohXqA5g9alLzG4rFM2nf7A2XKpFV7IkgrAI5cmCAQc+KISx5RDAHCRK",
-	"ZU2hFz3JN/XNZ4sO9ykHpmswzW3A3SLsQ7bHvSqWr3wiYSJP2xRIgPNBgphH0k3oETchewfM4Ro/2OSD",
-	"fLwBfHrxrtsYoGMvue1KYfPzWsJSoDyWuLHJBRzegdSJjYCXEovbcwiFoXwePkBRzbLrB5zM8+8wquRi",
-	"lk3fwzZgZls+B7ikEEnH8Pce6gTVq6Eg2vsKc3dpQrpwzF374Dcxq5956TEkKUBaZgsyZNUIgDEYxmWk",
-	"XGkiHV9QMgQye3PgGj0aA0lsBC2RnRiJbdOVmIDknwmrkFDFHvQEqM0Jw0OtdQD4cLohqN2lIB8SagiB",
-	"YCG1Yj6DbzzTwSq/Ti98j4UKv/x83OEgkwi+yEfg4X75RVB5DXCpzHu0OHDcZHHiCjjWETIq81sJ/BpX",
-	"nxG+LRXApsnhziaJMoOyVMcPxjG8I85sntpdwtA5djTJig9Xm8z4OYaHziIqN8MNnjwW7SHbfaTphM6y",
-	"3NGPdFUNeXXY52IeI0dhvMEsa8t3hI8EAcVYCD0yoqyWw3MY2UkAw1a0FBnBld0LgzpyNPm0Da8EJeTA",
-	"KNlBLsllLYYyDMBtA35cyD98TMBfmSmRpodJqsMa7nm+dM3NfhSNxnzMAYVir0UivA+DRh62Wgl0JIDM",
-	"XYO/2GCBbiXOVmrOo8v4d+n5PV2Sy7FlQCOFxzcgsh/zPllFnE6318y2eivuevIQB38h9swzaC/GUjxw",
-	"AJ6KCDyAHkb/fGZN4IF7/jfCcr94TRgW7Nf0M2+oYOeRdeMEdkosUnyxKwO/nMfec4TxM5QcfUNJA8fe",
-	"/z1vth+Z3t2GF94K5xoBkdROvOrDraFJLSooOhxShpjTmi15DRz8GADoGO3wqns80XQCNyUMeUoD/rmv",
-	"9x6IharoIbw6CiebDi1t/tqBLcV2KvvsU3fT/ayxkPyRrupJQf6jExSPhI6hgRWPO/E8DneNHS9Q0c8x",
-	"9PMSyO98CZypB3ls6VoXDsfP7H8UyuXhfACJqVmeu8edks4+/zmEoV68P/A9btCGynKMQVFqwRsbTLf9",
-	"veBYzQEUGkvBRL2LbanrQ1B7IuDpSlgspJ6GwXr96MwySUx+jpO8Yp3BPIorzWK5HggPziXA8w61mSFV",
-	"GL3PPOoYZ0npoNNuxeaQreEPnh0X3vHTLCC2nOO0sgSG4+RDfLwo4ifNoKQjsUOA0bMcnuMpZWz6wv+p",
-	"LXoQpSlQuchA4yF3zZtZLsgFXumm0fuC4XzHD8TGsTQdCHgfiQehKO0ac0RrLYKSC9EqmKWNuT9YyTor",
-	"FBZLlwf7v9NsJ4RDdet3zFWe/JIQ2QYrfIjLC2eT7G6WwBDXgJCMLuCvV6Em7PvHbNKbc7TU8HnAbDix",
-	"oK/eVyLajZ96WVc+KvCMn13JN2FGF8R3fM6wrvRem+0dqxptRd1bgNDFpzQEXo9BvEGBuhCs42JYklIJ",
-	"7lgKflBw3t/CDcYb3QRLBBTGvD3+JnApJ47zZ5KsL1G9EUGtHF6vRwY1MKdB+Xt82wbRpikHz1eRh5rx",
-	"ETwUYeYmP409RxlErP95fAwiXNLMHACBKU4hAi9fOIueDQzm8qf/+q/xbKASaBllBn7OA1dtAK1er+1x",
-	"Pufx58UjJG3R8WUj5tjLIBYLi4Lk+n0QxsocYtPQUjBnL8e+bf8jhfGdiRoMo0Qg9iOaHBP8B6hVt9IF",
-	"NLOQm/sq2oRRPyNIA8LX9m9/KNMb6o0luP2IRgWh3M8Z5nvjg7+TTSN3whlh5yFKnG1lA7iAdg7YEjZt",
-	"xTgg5vox1l5Jr8XaCP8xYhNXvBGqDlDFzxnUIsWhWix/ympddTtPguw/3n39mv3l08/+/J+UHsd3YdNF",
-	"U9PKrNO6RuaWFFIjE5ZgEDPx/P8Dp4OshELxXtZCObmSnnHOvv/2p+Bewr/0xUtnX6MgPUvIY/by+cfP",
-	"XwZkId7K2avZn56/fP4nQG10GyDKF7yVLzCZE7EMBYjnnhlBLuW39ezV7I207gtqAyGkrVaUsfjJy5el",
-	"ixnbvQjfggC54gRDe/qbUGT2A0ByU8bK7CcvDmJvbCmsrHGfl1pv50wJKJ0NlA48X9vMYr7nW4ET+oPX",
-	"8lq3hzh7pvQeyQJKsRP8RnvAhDH4Mj2qF795Mvjgx3AE455f7TtsEBfccsN3AhIAX/09Y3fktL1gqwBI",
-	"JoiEI6Ij12bPJ9AIgCwYgif5e0JhePW/Xo7DmX4Z7fgnY27xrUvqlkC6HOXzQtz1HXmB286FIBi/f88s",
-	"2YQVKmmPPJu3FBsISc65YfyUtkK0UfU0An6wd2Swtuyzl39CNZzKFUdYUt5jkcZzrXhTvag69Gbkj/I1",
-	"b6rXnbN0AMK6LzQWOqm01yvRXtK2jazgoxe/Eq5ffzxnijLZAKT9Yfga+FP+kL8sNxwa4Klh5CE9/ISo",
-	"S7e4cqBEA4AOghr4xwegdEA+TtO0MKYfAi2GZ0RKbvmIvuzEE53Ql534gw7oB/G+eDSQVgWGmN73B5CS",
-	"t+L3/QABly2AfEBRHUqlhTRYCN3/DwJJFu/5rm0gVK7WlfUn9xH92/Nd/Z9H59pDTZePloCmn+Z0sfM/",
-	"6IDD4KfuIIhQNzhTLAJhHdY/iJAt/gDmSUkNS+Vl4UzXRuyPDizaccrn9UPMWLz9cUHff9R1xLFPHRa4",
-	"4igmC+ru9BVIBoW2bnGgnzdJtjoELiB6aorHYxkV+nIigVSN2Z2U944lVkoXeKdr0WSubosF3E/TAlV5",
-	"fyJqOKrj/zvTw7CCfYkivLD8IMX+Rmw59ufPL2Y3D08momqVz+W/CbPoKU5lUI33dz6TtHRn4USWopEC",
-	"U1Qg0CEW6Xy0lBNSDRC3VFqqpxMTygFcFZSNjoBUjbTb5CJCqrT/LSqqGCyvUBBIz7ivp1w+5Fjr5SlO",
-	"eVgD5nc+5kFtlcI5wyk8s2ynH8SthFiuerhZcIQQGmSsq46+v3mkrgBSi05yLTA3oQE/B7y9g2MF20fR",
-	"HvBX4V6HNtfo0PHj23AiXtdGWMsABIAqVfPegkPFIUChxGCMukPXoS1bCd4JJfb/Kov8q3wg8NmwJkpa",
-	"DUtHPxlVuooKqNIQ8jY4WNkK88LvRMACyx7wvTOC796FZmfvjxPv3QvxIJT7yMKnF+h+OCcaK3eFwjSQ",
-	"lDHZxCLqn0Bj4a0uFW0xFP6DfD0AF7TCPAjzkRUKbOvK2TvUIeEvz2wCQzZazNHGg/z1kVRlbvm9fhCU",
-	"cPlE7DJN55zELD8dm2juBYGNPm7T/RwoGXnXNdyJOm4/gkVuZGt7aZEuMvK0Fq48AFpA+me/2cGgX3iO",
-	"jOBOfKnXT6Wka8KwmrS3H99y3NL7Q6VEyDewFe0tzu7zukYZ/w7M3XPG12gVgygCMMCDtVwo3a03w9N5",
-	"8RvGD3449cKEI3qih/tLvf4bCMPFPbvFJvl+5ljBFPQgSDugf4hmDTBvOhtMGfgqDe20ucH7JkB09ezD",
-	"L2DYrzYZqoeo9n8Vqn/5b0v1uI/RgwVYBVHbvWNGrDpLFRrZpy//gs6r8FhjagFCQpGTInsrXoALAHnY",
-	"tWRQEGoqberXvvenMiL7vv8o/nfmPifUAAVfH08NuJ+Mp3GqoYK/EO4OhAgs2o1B8kzWVOAUacGGPJwS",
-	"Jay0ERXHsywxyq9Dmye8Z3GMwvbGed7GPNjbeL1mQnZfDWXVFZQ1sU60oPPUhu/ZUrg9neh1Fya/+QEO",
-	"5cTefxMRU0461oIy9ubrP0GyD4cyiK0nFljmHDYw+Nz+0QkEYUGnm16ddLmd97HdjgzCcgtUEDbsNkQQ",
-	"bErzUP0XqkoCsz3ePWCpmDjVh4LG8AGMgVp7nbdToXbjjWml4XVNOMInBJo31OoafTL5/EaCyTPLaNrz",
-	"42TBaDb4VXdG8eZRIkn2Lbp33Dhc0BO9Rdj5pWLJ73gIX4g1AMLjIdzgtaDTfPEb/iFI2LVoBCbeDI/g",
-	"K1UnB/CHbsVXgC0SNsILw0R4nh6xMB/G0zTialKcn21IFHP2lqcb/MIZCtp7+kmdlut+MocnukkxH/1f",
-	"8hqRFAZwbubA+iy9ZxbkhKe5WHjuL35z5nDunv0s3cbLKeGA/tDd+olvMYQKcAoPDAGDRc2WB7aTFsqR",
-	"/R43bP5bLsAId/OkvHMulbN0d0FUePFbpWtx0u4QSvacEemgsDcACgn+QIkKCQ7GCM4uJ9kNKnocC3Q9",
-	"etxoaKqhEhEoY+RKn9pBmIYoE3niK82BOjueRLmaVB9T+19jROqnFD7DwZTiUKBQmGI2NHv0VflRJb1G",
-	"byeZcHp0g0w8EUZ11trvP1b1vPY+Ze4IoYBdd0P6VJUp9+QF+SRPXJfPscVohTlaazvTYkrYdZN/S98/",
-	"LZ3Rigpk5rT2GsdyEGn6aOeDrDbQM+Dn9IqP4Wor6pTYbAvYHr4Z4LEhrAzQ4L8ZmWn3EVUiv1qx6DIk",
-	"+YN2PwBOw5ME/WDn17pNvg34RQzz2eEYY4w+d4zSbh9JTl/qOAYSCli//J8gpmovxNaWJJ1Yhvqmh3Iv",
-	"3I/Q8dMcC/T94+qR5xJRQ57ZW/lscee5wn7BkKEGYb/DzW8bhDMu8dq3DT8vl+QyqVZC1BQAJjhk+ubY",
-	"c4R2HMkiPTTKUzJeWF6B7cLW3ED61ZgmZ3TnJCgMckcJKQEhiipsIgPGYILEd4POGoWfAJLnnG1EU7ON",
-	"3id8+tbmJQjr+CjQxwmFHsKOiE7+QN8Z7AQC7N7o5L4ig5TvDi0ElAuMBoKo8j2RpWq4r08Uqub7/6Pc",
-	"aFMOFCtw3+Y80fjl9RMTVHNU2SmLGwsihxN/Fo87QLklB56/Mtj+pEX2HTU5Z72Po4Gjx05T7lr+IHZC",
-	"uUWAP7lIx1vzNuA2LI3u1hv3ESjtoRwylh1R9R1EOpk62Mj30m5Ezfznk2a51rxZxPq25Qn+8uQxdLYY",
-	"dx5+vmH6BxFTqqeFI9YAYQXY4ewguJmj7rc8wP9vzdijz/+JnL33EWn4SWKJ0qJt/4IO32gOiYgit/P5",
-	"RtyMR1sXAw28+K0HGJxkUEwP949/6m+7z6mdMuT4ZGyVd+SzGvoIoDIllBdOoiBvqh0nUJBPYazMksSL",
-	"pVAY3FN60L6ABleltcKXt3AshsPCaFworMUhlDIEzUDY+4OoYzH7PlB5FGn+739mxAPOhNq+plaPjbQ9",
-	"DgYYXdoflcC4VbAHwPbjDD0fexCGNwxwhirRp+Jj8s5tEhOw5LxXUhHqMU0ZShhIIfA28hrakbvE3c+U",
-	"3mPpyy1aVv53oB5c9mO8i0+5kpLo8ZNomq9w5k8jd0Dnb6S9nUfyZvyvJi624W0rlKihxFQg62eWNRAQ",
-	"qtDaZMDd3cNz4M3E6oRH14EKwELhGiWY28tKTBUwAEj0XGzK37DRU8sSFiHsstIEzfN24S1kdvN7jX3P",
-	"CffMRfN9nyGDJn0jCF3WEpa9fdxT1F/37qQfBdPGT8MzIOrZ2iug2gqEGdnoBrJaAPou6+AT3IBQMBml",
-	"YX5iYIQVHL7xiOOdDV3Dik4n7InzYg3X4FrFOk0oXq6MhpI3+TC5lQUAlGSdUsldt5u9epmDuymOzB0U",
-	"cL1jn3w2TYkOWD2DHcaRP3n5ct7P4+PMPJ5Ss/6yEz2XPKqD549zeejD0G/ieDjqcw5XzTMsO4p47sQL",
-	"qCN7StG5FwISVerZFDP+TxtxgJwDy2Wdyv03yDFDVCCyyFAgN4ksCPILa8HCwxhdHBYKhWJOxpDqjnyi",
-	"lz5a+OWt/I+1eJCe7ZEeBfPuhUB5vKQXoTJYGWbnLZeepbwOnsSn8hskw5TwQ3Qt5mytdY2yref5UAou",
-	"AYK/xbPjx0EqaYTDnHfcVibVHcJWatzeHa82Ugn/wIhmdby3dBYvfsM/TDUIfCnIGf/H0dIbAcAOYdHh",
-	"GhKyQ0x8IamQ6VzUdkZmjfvweJE1nyHzA9+JZPueIEUGOr9tHN2tDi04K/HUQr4K5XWpmlkOQFSss1Ap",
-	"rqfWrTyZmvCddFcR43fS3YhvU0jWVrrewEAgclqF2JwsA/u8rr+T7lsnnipvnXq/LUXcZucwuQ8rzekV",
-	"Vpm7wsy5le7Fb1Rj6iT/egcl5dPt/oMohm9Fv/DOhSceNiDRxyCRCMwThAJ2TZAXHP6JoAm0Cf0fS4OU",
-	"andMhlen2A2I8YU/PP/CnqLK/1G1/k66e2z6R5NlD9iN8wHj+OOoLu/uxu7/+MtIOIB2ww1YUuahNhP8",
-	"wawFOD2NWEmIpfq1sw4Lrnohg4z/S0yxUCl61IRUndN5OjfMTilpZz/BYVNuDoHzYl0owyValWp+uFkA",
-	"4lcBMjiiE+o+MaXfOTCnnNy4H7HFE+4bjVDYM5rhDWJ/oSNQZvlOlGTUR5tafhlu7Yvf4P/Tnss+om5a",
-	"fNv6NkZ8fCMppC19JJdab/HyganIuhAmDW1w7JN08+Rkc8qTiYGPNxCdws7EgBm/G2B3lCZaIaMsGmq7",
-	"uY3vaYomFCjk8YpQTuj4Toj2yUM1/5AYp9+PArzwHKgALaRYbFvWEAEarEdKPEKagWTzFxVvGnsGpql5",
-	"UnaMA5SsLvjjDexTkP/dRzRbKAZS84MFXwrFYcImJrZ7wavNHV01TTUAMR664QCHJsR2ImcnoP+Jmj6W",
-	"fvhleFZ+ti9+0+pk8hFW1eSHpzyyOEYppuMmQehQkCKaSAEaAfEXMME4AYHsD/MZazSnUl/SsUaCNXIi",
-	"W1RXM8T8eSGrfvEb/D+8yOfnEZo/HXvGqrBPw56TYpG/M3vGVZ1yDA7o58YR+sg25mDF792FwK7R9nVU",
-	"iPXuuBQl1dyVNrL0KDoOySrU2StxgLRoyDW6V/r9bSI2KI1AYnEZlF3AV9ZhIUTp+igfFvNHyxaN4xXe",
-	"nooHe3Ajo8Zt95WMG48yaFjRh46Wk1mpzTVLjh/f1BRbbbSsRCoDY7kqG+G9d0UCetsNV/QUAEYwu5uR",
-	"zQ33kGjGjbYSSSJgQ774LfxpsRWHDy/qTjyXVZlK3glenwG6PI4/SwFC+21dabPjbvZqtpSKm0zV/6KQ",
-	"eEsw0IjtCc9FWBiWaPnss08/+885BhjuFcga2kAofbf004K62xlxY1wpzorKCMdabqL6S1Cc+cIZ6ZE8",
-	"qoAGLBji4nBqnWlmr2YvZh9++fD/BwAA//8=",
+	"5L1vs9s2sjf4VVDa3fK9tYztZJK5z/i8SpxkkoqT+PHJnbyYTakgEpIQUQAHAI+sSfm7b6G7AZIiIJE6",
+	"OsnMc98ktgXib6PRf3/926LU+0YroZxdvPpt0XDD98IJA3/7Um++rfwfpFq8WjTcbRfFQvG9WLxaVHqz",
+	"lNWiWBjxj1YaUS1eOdOKYmHLrdhz/9X/bcR68Wrxf73oxniBv9oX31aLDx+KxbdO7LNDSCf2NxjjDa8q",
+	"YbKj1PDzo8f54L+2jVZWwN59wctd28AfS62cUM7/kTdNLUvupFYvfrVa+X+bNkjoD0aqhC2NbHw3i1eL",
+	"n7aCrfBnthJWVoI5/09a7xYfisUXQpXb280DesvMwkrnpNowbpl0zDquKsuUPvhpvOa1UBU3N5tJ7DAz",
+	"mZJ+f2YZryojrPXT+FJvkCBudzS9LjNTqfTmmWVIadbvjtuKI+5P2J5vdGvFzaaEveVmIx5kKSyTCuhk",
+	"i22LxXfS3WwCvq/M8DvpkgTy1uhVLfZnptBgi/933lRCv4np/LzljknLDkarTcFWR7aWoq7Yf7z7+jX7",
+	"y6ef/dd/+ondC6Dq2xFM7DB3jeLvxeJnbXZSbX4WYnez8ft9JndFAGUYAXujzQ74KH3tO/+8xKa/LYRq",
+	"94tXf1+UrVsUC6fb0rNW63Sz+KVYuGPjWax1RqrNoli8/2ijP6J//Ecry91z6qn300dy32jj8DVy28Wr",
+	"xdrI1Uq4F1I5YRSvX5TaiBfwPUzs88rTM3xgdCOMk4LOqhKXtuIHLuvXvt2HYqFhA+DT4YashHVsLY11",
+	"d8xttRXMtLWomG4dq7n1K/dvlb002E9a1z9ipx/i5nBj+NH/vWlNo+3FGb+lZvjihPfq77jarpduOd05",
+	"6NWvonR+rM/tbrxMzwy0EuwfrbD+n5jz16PUe2GZEu8d04pxprisXzHpLCt1rVtTsAOQiv8azoQJVdmC",
+	"Ob4TjDNbywcBjbiDNkJVzG71wRbMtL7DtVQbYZjRraqY9JsZiQoGWBSLmqtqz83Okxb0tygWa176Vdq9",
+	"1m57idhW/tV67ld9BaWt6Mkr6FEfU9rq6PAPa2323HnZRbk/f7qIk/IdboTxW7/nlVhyN2hdcSc+cnIv",
+	"FqfL+BDklN/GPxjR1LwU1fgkJXI1v+WcGWGdNoLF5nGMlda14GpESjBiN9OC1tcbMUVTPYnnZHe6H4bT",
+	"VOIQb9bUO0RHkLg/Sm62bumMble1GA922B6B/vyFZdD2mWUH7p8fx/xS75jYN+7oyVn51+nAbfI4/Kf1",
+	"cTyAvzrSQldM8HKLgyR2u1jALqYvYCWNKJ02R/88H7ay3KKwwE2SOKYtN5BAyfeCOe2XvJVqc7riSnpx",
+	"xI3HOaEPnH63Fd00Tk+hiIefphgznviPSgCPYXoNCzBc7QpmBK88//GbXHE/5ON4PbGWSyImtvLtW1P7",
+	"rejuYe84N7y51NNX1sk9dzD2xuj24gd/hUYfikUt1MZt5/SvhFvu98sDiQw0X9XuV8iBtFqua61NejHA",
+	"w5e1Vpvlfp+mUevJ6CAdkCazDTeCEXev9cFz+I6EumGx41SfuMRw4PiwZzuwW23cNVPbys0WXh+9hufL",
+	"cLURqXFsdXb77JY3F2ntHhr51n4Kc07POv+HCaR87+gLp/E8k5uyMfrgtqwWa8da5WTtLzrIacLeMeXv",
+	"U7j+SjwIwyotbGpXnG6SA1SiwbNDkYA7Vksl2Ep4UggX+JllTjfwS7JvI/d7fMjOKlphwa1Ry0psEjwY",
+	"ScjJhiaw1Ub+UyvH6/G4aQEKb2c4h6ITQvDc40b0CHpEmqe3KN7iQA/DSzogud7yele140BJRhpU/BOm",
+	"yOv9ci9VS9LJqVS71iS3wQvMrNyowt8Wf5LwbpA+b18xzlZG8B2LH3HXpx6lV7o6+sdDkAw3OuOSt1G8",
+	"nvTSv8YPUk+914J46ZZWlFpVNs0K/OZ78cKhGLQxUlXCeKXzaDtRtmC/ttVG7L1SlZq11n7X8yNt9QFG",
+	"ou6Y/8AyvnbCMM6CQjTql8xnEyxLXhyu8G6MmbV4CJa78az2XIHYEPT8Wm+SAulW1I3IPAZbXVeT1r6q",
+	"haik2uAmSMu2Xo8mauHqCORRa71L8hY/jE3fZl3x4zPLGu4VBlqJNv4g6a6DfjpRePxG11WKnoKlcdJx",
+	"gMZ3oeUbbt1X/mzCB0t/NZIrhIvmZf+BNIbqN4qnKin5eY6eIHzaL38MFkmf7uaWW1bW2oICMGm3+vLS",
+	"6Y750ZdoApjCsfdSVSkZ1T/Nmvlfu0fbaV1H2xRXg+mO5d9TJcCvO78tjyUgYLR+X2BsOiim/WnZxSvV",
+	"1nVqShn9LZDE6Ifp+9pwa0WG/+EioxbRccCNFpbUbWRagfLW2vi7iuuBc5i6L2+5tT9rU9mkYUPoJq2i",
+	"aOZ07R+M7i0xgmlVH0HQb4SxWgWJZDoRNIZLK3L0hvZYUHYOoq5Td8uLLEvg4WBoq+sf14tXfz+/Be+4",
+	"2i0+/FLkhFJ8EqSL/SNzfPQA/rHG2x7sygdhxB1KfLp1gcy5sgc4VUaPBog/vFpW5njhalIPa176wykF",
+	"XU1pgEEdhHOi6nEv/+S4oFont1fsRZUb1DrdWHRg1FpXr9CM4XuruQSbW8G0YaK2An+SlinBvYqbHuvA",
+	"TZL30OX1tCAtw3Z960ivD2l3y1ruZYrh+il4Yi1bx/bc89mHtFaBstTkZ4YMW6MB/UsYZBoynR2Ecnih",
+	"p9/XQ+ri2EZclsLvoRFqKsZh+2mWLDALX1KFVPVWS3w4ffuGtO7hJnhStF5UDbzNPxSRdLiD144ePqcZ",
+	"t5M5/Ne8TD540HdeFMLbHQUiiTNobcvr+ggTa0T1itUcmYCnOM4ehBNGKm4kV8+SgpFtm2CiTFwVr68d",
+	"mReeYDSpWKn3ezCnj3mk5+YT7NPYti23SWXvEKgdmgTGsPIL6h5sMP3ai/pW70IUnTuZbI+wCBR8o4RK",
+	"i6CHk8hpcDujQBwEgfgWRKbTU0RILBmrE2Ox/0QSPiWHHqn2di8+z0HA7c4z8qW+dBjvfI8xk5wXH9Gs",
+	"9tc5Qcb+JDDeg8XPX4ZKo6yFb//IksZHvp1ocg/aDF6ntJPnQ7FYiZKTM3P0W7nlKmf6hGfSyysgSCQ6",
+	"Ltu04YfIEJaJk73rOSWCRuI3kvwQ/nnSLSgoqVsnjjnhwT9DVgjFKlHKStgCrMec0bcpW++ORN9zF+9v",
+	"wlSydN/5pkG4Ti0U7VmOXr2VqKV4EJU/1JVgRCij1dRyJ5L2ati1fUFmITgBuVHonEm7LrR1ebYAskep",
+	"wcKcmoe/p5n38+T0UJtMM0RokJzEFuxNstwNDObRuuHf5pWAa6C8XDcQ1k8HSHF4x/z6C9+DBR7I957V",
+	"+z28YxyUWxLyBO8r/b0NpM6T0weXQTwTZKfSoBQ/EI/7NO2pLxjPxhJyz8A2eM1OGPEOuSAPrli6Zt1e",
+	"DCbeP4OOJCKZddTbMQK8UUQBkQdkWdnr1o1tWWvymEx5u2WV5D246wnDZovGswteMXieYF34RXb+oB+O",
+	"FsAjg76oYBIv/wCc9qLE8rmFMJ9ggUl6A8mzw+jJHHMpkLXTNqCnd6246UbBSCAJEa3SSmTMZNUm5SYN",
+	"3mn0i+n1mlnP1BnIMJmNAskzw8akYyVHBlqwtdF7ZvkaHG6074+SQNfalDk74E7pg0q8F3ov8N33Dxfo",
+	"2mCo78y40gYjb3K10fF+0d5F7XrfZHw0RggGDkRLc3GalVutrYAto40jK34RVLuxk/gCj+vmMZ24+qsY",
+	"G7zUxqWF4pEhnYJhTifYTGBhb+nwm5orJaqzr61X+Zz07wLIMl7qnrVBRnSy3lnDQ2iHqrt+iPMav547",
+	"6RWdNJFOcoXd+0bvwDV3lTPM3zQKr5hyyUgzSwukyBRT98JfqrwPEpmKXrNabraObYw4pj1qFT9OeHjI",
+	"MdU5osgzhd/3SXNAN8RZB2cWGH238N7DEVlMd47EVHu0Ejhg58mih61/4QJDIprv9qs7n0FQT59lBG6d",
+	"fF6N4LuvHoRK6znB4wPhOw+8Rkm5Fs4LShSctDH6MBCnUImGuAK0Mw6f7a3cbMExl75TtT6c+VWRJDD1",
+	"6bS6NZd5xD22+lAsciOfEBA260+26K8rjksTTu+8VJsveJmQ4H+mpw+0ftBFjES5GLfcQnAyw1ik7dFt",
+	"96NN9g0y14lYHR4eKXp7wRVzGsJtvEJr+AHGSDvalJhqTd9oXi83vMlxN6/FJyWsIJKT8anSZPl8tJsF",
+	"XPJpiU4LFP83wpG3CLZK2m6Tx3yLfrrE8LHV0MQ3ZQOtE6k4L+milGEnWyhrru6daC5qL3G1Ya7DcwyT",
+	"KiKRhV3tzjNF8P1w9SGxYqzgOPqLpClhHvqWgFwIFXfb3LiyEead4GlS+1EJNOCHy1DiB14Fpagr5hWs",
+	"DZLHFhn7cAU5RaiLJRtPPjXR+p0+pBQdDLZPqWCV3lwkPt2q6kuNjrD1mnTxSTTzo2+ek3S2fZOWE+8d",
+	"RDiCAQy8jL9cOrIK/Oc0pczR1TYZhVHPiXrAbU0pAEbvp95EsOlMbXzg0t1ghif7BdMNMyloG8Jg6f1r",
+	"gzg63MEpJjT6OJjQcn5gequkZXylW3cSARX+OTiGbsHC0ZqZvFMJI0wwW+NXZ3bpu6RHve9RQNukX0lr",
+	"hXmGkfx3FPQC0dklN6JvC74D830tCral2C1yjm1FXd2xxggv8hVBewSGi/wl3Kv++EGcwPsFwaDUw6Vo",
+	"7UpvnveXeUXMtj88v8Wvt6LcfasaNCnxqpK+V16/7RHYmtdWjEQSL2omObD1rwev6cEP7Zg2bM3rGv64",
+	"Xidf37L24lDy7eBsy03FQrBXIhKHS5NSPd1BkCOz4X2Tae/TyYEtct9kY1wxdmeyJk25Z3v+/lts/+mn",
+	"46sxPc7BHkRdp0+DfilYJW255WYj/FFwtuIVs/uBg/+sZY8Oh3a6N2S3MUVHFWFDkjd0q2UZ38KpBFfq",
+	"rEopy50SFuwlnPl2KGaCqAFuf87WQtTRThzjPA/cemHZtkYkQ3KFqpYNeFtneGXhtbwUaMWRDW91LSt+",
+	"TNB8RVF46MAlV63nUJMlxPsGKbOjsU9evsxEKvk557T8snXglI3RQRA5QZFHiYuA2nar5OUoMGj63wqD",
+	"PvbcbDJH3PPrcLDns1rwB0zRWxvdCXvZ2Gija3FZsqrhMj0IY+mdTfrRQvrZIKAEIvBfMSPWrRUUrfXp",
+	"y7/EaDVqhaJnxaxUpbiDZv49leQeogQS8MJBtHFIM0u6Sw4CkgmmbPXP0DRs9QET3EC/DeR3/mtqN1Iu",
+	"NLxb/TMfTqt/rIlxk+yh1uXu3hnhUCY9yyOGB/S10Xt0v0swWDPOKo4RDhRagNaaE9fJBLkRJvWT3FNA",
+	"+YzmaanP6fza4bsR8X0eF1XxY8EobBkJie1lFbJp9vy93Htp4+NPP30JLnz868sRBQ2FCoiPeQ4TuEag",
+	"wPAaECk0mheje3yLHv1aD1TJvGSjwfx1vUgT/SthBq0K5raK7Glhr+R7UV2ak5djnr8OxsXZ0wIZD+fV",
+	"JmOR0XEuuPHvVCNFCYe8G2b6oaUyxKpDiMdWXt7PnXTPadwrpr6DJOVi8bp178g5ffImx4CDrDf7Qk5B",
+	"cKVC8+SNaJ19JyDlcq6Eyq1YcrWpRciFGBu/RBN9FqMfzxi6Bs6O0a+Dh2xGmg83JUuk+jyzuYwhwyvZ",
+	"2qyvoR8KMDZm8GFQe/fLQdqtqHp2vhORgO+EKvzb1xi9lrUgw6aE5F8QFyxZ+FglGkgoUsmchxNa6Jvp",
+	"T86uv9TeqYVVxLMa5Jz0H55uL/I0Zts64Ve35VbrGfaJe2if9MCexndRz6kZfUlunUHc4OIC7+ROPP8S",
+	"281nnqBI+JFFOlncyyG5RNqQGI0Cmt09Ts3KxoM33G/drNxgK4Sa9cFhq9OB2K0lGu+H8ZJYbrmsLlo0",
+	"+9F7fpT+erqJFrjRSZqAk7lGV8/uKK32/MR7c05OS9qm5on4qW/0AVz7W31gnEGCbUWBYHds39ZONvWR",
+	"rY6sEWaJPxcUdu80BJDteT12OMUfuon3ROKurzRPPO5XGOd5fs3UbtBf0Q2d3Ac03Z7YejdiefRPe3I2",
+	"K2ncdllNcOEGPR+/EJQOmfEjr7V2y1JfdvKCpEUaa7AeXNJaayKdOdlAy0orccENOJ3DxvSSqXkkDX+A",
+	"/LXl7kzW6mzPD3Dvaa8BZsVq45bo8EsfW0/tTKh6vN6JXIoQWDL87/6lDaslK+RUa8HPOEDKQAvq3PTz",
+	"QVUz2dOpZDGWPW6lmAK3DTsa+W7vwo3vUtG7rd2q+9cpQUrxZIrO0TZaxOnKT6ghElPvJoZLkeE017wC",
+	"A150InmCUd8zakw3QsdxxY93TCrrAFtgzQa7938UM0swqUy+KPweDPxkQRRekhIVs3ovMKMCI05BXIhp",
+	"Rv08YK+OJsN3/aEvuwDBaYlPIVRwlPqk14zXwRAPiQmlAMl9zQ3rEkBqrT3v4A4Dc895hwZufLTJiek8",
+	"JnDu81bvx/Hx2AgMI9M3EYlytIUQbNchntQ7Wvu+Lbd3eEfCyTq2kQ9eNYI0QabEAdxDvD4Ag/r9n5hE",
+	"wJYRfPeReBCKgiBCnD5zWkOcS0iJ7UUDnSZu9sO8vOa3vGx9/Mm3+9ZNMa7CltlwtYzg1R1TQlQYxo/m",
+	"UzZI+R0ZRK95qjqS/Phlykp+QSkGvxTb8KbLuUIuWrXijr1EtCEiIgxGzCW+P+oFTD0VPTS/U7/77QAH",
+	"5qTr192EJkad+vbzJL62aY5bitg+DxYWGvbjDS/ziXHowyA7K0Qe9lKpwqozD/rfpDg8+RFNAGqEJ1ca",
+	"65aZWCXPzDChZiNVcI77S3sA4Le1EIOMeoip5uqIUdZ6XWBCXA8wDhJVKYl/Wvy3/y4d+lQQnMsE8CDf",
+	"ClJ2dA65AUKv9Q6xqhp+KLxwJDrUj3m4XN8HIhtFsL2/yD5/8G2o7VKqZeALYwaoG6GWIWB90m1san7R",
+	"y/y//VvwtqYQOa4uhrtjKnbM6U1scM3dbGize+ztvt3vuTmmNtMZLlUmx4Mw+vAeMk/dMZfuFOcL8pey",
+	"wBJhkGXDD7kQmj0HsBdIqCJh8CjcI7OPD9vjUlG4ZhLMDAEplcaVelE8gZmByVmLadFccUg693jBBryt",
+	"F7uI96l3Eqf7NWQvWW5oKeLqxPbzx4THPcTpTOoHZn/R/IsbTF2fjZv7shVvpE3YpnldJwIH9CZ66gHi",
+	"OCUo+UaT1/NlK3IRd+D0G0fdHMlPzk0m0a/mA2iPQQ7lQ8rO4Yk5pvUHKZAA8NpaWAbf9XI1yd9uhVDT",
+	"WfSDqCKG1ihEstTt5UCQd9RsnjjRi1Q/kSshXwZjQSj4QL4nJZRvBZ8MaJBe1glJBrElhL0DlRRAZuGs",
+	"6ejCOWXINWT43dZbNzfRbqJ37xQJBxOVQKDHdFXXIXffAVcHsEXU8ipxKGt+SOYVn3USXgIhvODbuwDB",
+	"13AjMknARqFNIhk6M15xMjFnuu9wEqTcTTx/pya2MwBycXsy5Hudv/lfIZaL+5d1mvgXoafmh13dsY9P",
+	"jB45W9asR2aaeWi2FeXRVpGx3YMinHabpzViD47zgoE5zuis5Rhf8ifVM7GvdvKLFNqfV2zmGBiqdrIJ",
+	"umpFf9zT4OFaH9hLJPV6YPbuizJexrroXFFOVCHoN2u2mK+9TVHG7ve8roNGZgS3Ax9TH32Iq5BTE+KO",
+	"6mEmJfFPCKWD1AUQr1IYJ46nwCw6PKr3DjHSgVYLjEgGnYyAUlFN60VAefYTzSjJIWOWxumYwHTBbF1y",
+	"FZBAGKYxSJvDFpQxPwi82PyYDhe4KOH9vD1ethchYgwdTu8ootrV07byCSIxCjmD5hXz7MOmkiomN5C3",
+	"2tb1tKIE99jLI0oSREDfRJgjMlI0LXlS2MuqqgX7y0v2/wDyQERQA1QCiqdMJKXmYrf0IRu4lRG2ZmWd",
+	"nhw1Yn/gmEWcWOw0eYwPoYLF9MjXH5UICEYI79U0QqFTBw1uqtzeBXAfy3ZSVV2KpBKiCghA/l6MMY9m",
+	"RNCsLt6I7wVXFln/OfzdAHlUsCQSbxqNdh60xhzQlHMwsDKhsQLO/cqzFI2R3KKuLaOQ6PdvCLX845cY",
+	"oxv/ntjRWeirU3LBgMAimNIVEBaUMzHhoKHZhy5yNef2OWx1HXWOYoiSSDZkRGjxZJcMhszpWTNTzPOg",
+	"o+s0iWKy6Wni3KsQC4lR6J7Q0PRNuamoYzVGWBvxqlpFYAKn9JHwhNpJkKPY9jDR3tiEtNTxInsTJURS",
+	"5vRGAA4qMGqEeH0VoaVoMYwHa+PFNV2DtmGrLNLVmhu23wdUK71eFxCiCC8rNxUUeYLaQJ2Lvoh4mYBL",
+	"iKJIGnUwFQsZUM7iefopkP+YI/LNQdS1n46nam53gqwIGy5VwRChkatMlpoLCkwU0Htb+mlqR3t6VEJX",
+	"nA54mAqtgWgY4DXZFyxkYMY8gJh/TjCFvcyrHtZFq8pacNMH9BgWTxLVBkLghwVuCJyjh+AB/192OB7W",
+	"ybpe9tA8epgdIzwPAhwMCIt0NSdV0bk2JbMrowPbF0y+MywQHdr5JCUuAnB3hPIZPUfBF37BYEgDpkjg",
+	"62QFFyq5szbCboE7ApjeHeTpmB3VTjpspROACgP/uiyFckawSjtEnAE0OUCO0UqE5qu6tVvWSLVbxoY9",
+	"SRcagfsCsGZ6/cKZQxEf34MXfaiPSEqTZOKvkRofIRN/LUVdfWWMTmAqiPeNKIcxUt09h5psCX5kUb8p",
+	"tXKGl44djHQQxPwK1aG/f/LL82guG/X6wOtWXI6UxcFD86KbaZIoout2tMID2so7xZP0vwOvd2PglZEG",
+	"Nv73aWnlB9RrCVHTd5actzai5CkXzCoZT+dfGnoMMAMNs7Ymm/vCeF/wpD8KnCFJUQrBemhEkJfDzB/l",
+	"JygWaQsJWYvJOnCKrNUzkowfn7bc5i0vHeImyvsA55goyqJ6sESJQf0HZNB4JEzBqf6OZ4nn0BuoQHo4",
+	"R0JfpCBT5no2Bq6F6YBmo9JFcz+97qt+RaIrITgTjoLp1WVSx/FX3nwNKeEpCwRU/ATYaBJR4m0KYV7j",
+	"HNLYWTRYIblC0DC6KkoENC61TNvMpnpNaKz4QW590j3agw4y2/XJrujjxk6SswyVvqJBCiPWt1JVS7T7",
+	"hL/pFm2OweE2JWnzr1Sq6PqcTejhrzGmaLiX8+qUKXHZeRzQHEQKwS0ab9CWGd3bzGmI04zxSfOCaoRQ",
+	"7zJMH9SgaZM+OfhQJEpB0Av2Q+vK0sE7sgc+cpPPO0ary9erN/eBAzE380MK7uobUEFtRMqJJWfwpKgM",
+	"9VDf9LqgP1++EagMyn+Ok9U3Rl/W/d/1K+lNVwj61J4gh6ivZQrUkYEACNPpuko+yrp1tUwCSA864QaD",
+	"AonzSoMyANh/ff89U+W02B4cNh3ZQYrWpDjxrhRdupRJqKgXgoBtAPlTQoK5xBMAU9r0YPmuQDaccTV7",
+	"snAud8gyr3IrF6zp52VmJMHuWlNpESK2gV4fgRODhB2PP3+ZflxZYR54sAXN0H/n8Qp/ENks7Um5BhPh",
+	"JQNDCWE1ceDEMPltuS4ogW/OJd7pbqtncYmTUzo1ISSsTRP3M+9WH0F2dv7ubo0nK5q5v+kE8MhwTzAC",
+	"BVdXPzHwcfZNuYZr557wPLvtMKYhfbu3bwQLKwVbtwZ4ll77VlwxhKZnvK7BbBOtvRD0JipINwp+mzka",
+	"YYbDRJZylm18w1NBiFt9YI3hpZNWVDFFHWpqGbm3iKkT5E4lDsCt9vjg0ldT0DW+4ddZ+wK2xje9dLUZ",
+	"/r5vsJiD7SPQjd2g0WV1NhFO1E2wGEO1gksOuaT3xX+ZSRujkji9EDqsBB0F2hA/DD6ydGWN9p//rDPg",
+	"9UrLy1Xhf4BG/kKY6vKWvOWHHw0lnXheHT86WVjthbbWUPXFNXl1qHreQc2M9+7Z6xMMVFs5xT3yNrQD",
+	"oSLlpwCUe8P8j+xXLREb5gICHG5AfzN6M+oVIKJzoqHD2SQvraibFFYy+pRiKuW+tRhFj6U9NFRz6l/c",
+	"AOgk1sKgzIHZYpfuLsIdwSwehXYUbk9PieU1TuoAUT+TZ1TpzfPQ2yPgj76R1mksWTc2Mtkb2MLA0xLN",
+	"oSPD3bjaylnmg7ON4HljuSE1jDtoxMuODuNYSbXqCgneZAoJQxQKFiDzxp1Ikni/47HlOF9RJF+tGuH3",
+	"ACKon2jYyymcVbOa7Glnw2WwyZmomQtgSFmlEcK8cC1pHMbejkxHwkTT37kVBePgYQpC0zgue1DgIaFQ",
+	"xVopvyLrIpNWrt5hzqg+yNHJsmV1YhQdntbogBNW09h0uHG5qggxGDUeV5LyNTqkTsQRrqpsgB4UxoMy",
+	"cCAXJCv6yv0qcyXkfsWkIuuYaw2vT2qp92MnJsdD1BkfZqgyRbJXF5R21G2oqzUa9or3u2lTCT6h9Gil",
+	"4y33De0ETPXD8NnGBdLG0nAFHVP6WKlsXRLQPFlD/UhMitAtOfCr88VqB/mhuaLBFYAhJRMLrUOz6Cwz",
+	"KMFepR47qCHamGRcZcCY95uxliV3FC4fFSO71QdVsPtvPv/ok8/+TMx5JbYSigs3Rr9PxpVudfLZ8wI/",
+	"4W3tebmVXo52VtRpOGXdpMzIWLyY9g/miJVvMViQT8EDho5pkkXv+LtjSVHPt8NKqG0rk8Vkv0u6LVpx",
+	"oYi7fhCmatMh2huTjAxGZ6n/sYvciWirM5yZsekkSvtOOi/lpzraySSDxHlCyGZqghcG+06q6lu11hdF",
+	"G+wwzALD6MPepc4zLGTMD6xt96kX30v1sUYJ4ZdygM4td1qJqiA001CYVu5Bc9dW9MtjpCqwBWTN82Gf",
+	"LZV1Fu8bacRkX7jfgjQlbFqqnXw92t2UeE06RRS2HkQ9of0baIePZqosM6A0ahOOYehUx0BiCB1pSYVJ",
+	"xFXmkhjUclbAqhUmXZn1gInUiC0JcDVgpOlgZblBPoSo5lQ4cYPVmNayTseL0HDTS7ZsPXu9ZJeHRlgu",
+	"q7yckAGNIKTvorX6J4kwB7qusqJPB8JIhQz0QRGuwq9ttQEDaDqkcEbN49byVc4C09rUbT8hMbrbMGd8",
+	"o+EgevXsxne8I7fz4Gjn/BuEVsEwHBVEtWMi4X8tJyTFn6CKUU0KJJGYzIFMIVzVyJ1om+gsi8glO99I",
+	"uAlxs89w3WsAwG7P9k4DYAkqnlBBrNMNa4aJU78DhzzH8KBAAEyyQ9AOaeTCus42ibcJ/VtPyPueiF1c",
+	"Alnyk7wWZSlVlyVDqKMI4D2v66UtpbVQxQP/3oBjtljUnovHv21aWdfa4a2MATnLspYNJf4aqSphlis0",
+	"wIe/VpLvNfzLWqIlsjTcldvlSuO1pIYQl3JsnCyXjT7QP8j6QZilks4g0ZbaKOsIxWBN0cgrqHCxtLri",
+	"GKRcLf1JQPB8sXBGcLjtAWP8wJ0wS9sYiJHbC4gxVVotbS2b5R5U3Wg2FUexbIx2IgQmV611yz2mh225",
+	"NEsnxRS3xLVByMEt0RccxwLeynArH9J4wFuotwHM4xay2szbP++5hhu+zHAMvWYnT1gxhv1l/xGf2P+8",
+	"iHB98l7EhyHuZ+YevQlCX5e3p9DIDjQSVJ8JZPGG3qSr6YLAuBJxZdnawunKIoftkSnN9hpTLeF1JsjJ",
+	"3tsMP2MOR0pXnMpnf9WtX8ptYIhwC75SLo1BNIVgsYtYiwvdA+Mni9d75owUlsAmIEG2bZI67mVsqOmG",
+	"L/8eHCfk4VTHYUpxyhqq9wLzfZPw3Mno31i/F+REZ45oU+1XzR9kLc+twJiAWfEi6EvErydTgF7Ddtu+",
+	"jOi2RrebTOn6AJc2g4ZyIGbWPyK7swQBwmzE6gCbTjoG2rdenlbSHQALX4ZvTGLegSwcOFpM7YH9jSuI",
+	"tB3zakJCjcUI6v70evnPA2LuKlQiXXbXOcUu+7dzxKWm8ou9fhBT0ILOJwxO9lnMupnzk+SSJI+hetwC",
+	"PVV3qIW9vCzvwbFTkjocdS+LCraNdiR/NteoLrfUFYbMd+reZ6k/v9BT8Xcku3phEqTSCy83JsNcLdNR",
+	"Lk33fKfRxK7D5ZxS6fIc9mXXSypWffl0B59V4v4VXtLEM4eX+MzDc+HinmJORNZNDDuy2CQLxoXkDzCd",
+	"1LXFYx1vMSVln9oPjKC6kWB8bDFPGvIo0m5hIw5DA2zfzlfqpDVdr7FWiTmm3/EAaXchDldVkCdh4yOb",
+	"QADQIL745xqywNKQxRPz1MhG5He0W1wYOu7EmQrlb3p5/jmHJmKA+VchJBYIVYXYirJ1J9VMCVzPaVSQ",
+	"N0bjA7DVejcta/JNl/f7iMzJN9y6CJqRkCVbVekQI8F3AoKu+xbvU8CXRfr5GdHYbKyFeWAE854csXYB",
+	"du9xyWUA5HsZ1UZbkc+/TKdv+bah//QaYj3I3rMJAQiplKkhQbVKOvucEuKvICf4HskpbQ/4Rh8A9j26",
+	"/rHu1TC6cVxLPOnJHXtbwAhhc4ADM7MDZjKVM1g0XlT4gpeJ2m/WpYr+APooVl91/BgcelbvBS4z4nmg",
+	"JXJ/WeCEcXJTe63rdq9ScYQIFAo/I/TKsHITKnQBzLHH0zDIEQMctwG6Aqo0EyKuILveShuFwedjkTcT",
+	"cWidMM9pylcFHfoOiEStu0aOxg3J5A7zcht2LKSG0M4pSLTftMJaUTGCd91SCf6pZpPuuC4DGTpCxR77",
+	"u9ayFgWTiq24FezPn2IQHoYUrI7uBGrkLy9fvkygjZzinvrRciTmpbMUU40becXqE9jsiTNR4uBZSzq5",
+	"WahSV8Nq1L3wEcHJSncmzuY0U8BT/dxZULnbtGSKtSNmbFAGZdiKhhvutLnM0Wjh/W96W1XEY6PJxVVH",
+	"rNuwoCw1pBQVioBJbvOFCmCeiUzFKtTpw86gUEL8W84BVEvrCgiXo1vsueHH6YQ94IapgXuHPxG4PwJc",
+	"XNQY0cAdOHHY4AvnQ0iMM9Iofg5WEJB3STXAUv8HLIRyUiHnHEraXEFrLlrZ9QVJAXBt3s4QDiN2YovR",
+	"sxkdpK8YD2G8qyMreS0bYQrGoRrK6kiV1wffi/e8dPXRb/YzACnB+u1FrwM0aR6kTWTA8maKRv2zxCzW",
+	"mp6CqV+kyqg03LplwzOhPo0RNqN8YDZDqJtEjmVMEOV1fcecaQXjVWW7+plBujxw3GgoXQyZD/wh7Ui3",
+	"W95cFg6hERrM3SQyvXfBZv77w12l9IfUlf9ecHVf/a7Zed+Hy5RENgrgleRVh1AIf0MiWZuuGgpE6KCs",
+	"vNUHy/b7O8bpvhQUN9twawX4IANaI3opxFGwkGcS7Ys4hpeIAkKEOF4USymQ+zmu6wqxNIABfsDNCdQS",
+	"kXyQNcVAePo7OC8IwyL+5v8SfkCQbs9sp8FuhaEfhbxFnVRvItNIRFxx6wLHw9MLyUr+xAtWC2vZMBWg",
+	"l5JykgQyHSxzGqbpeLoGYjkQFRTC65WkAvlYJiIN3p0ZaKpPI5WnkENCXaXVu+9zaYj0A0YZITZAGiIW",
+	"grDPg8TmdjP9jHYzujFGbCzrXoN5D2Z2Vi3/nnKHTmG8z+GpTkZRPbfOWU6tZA6pDkwPcBygWuP0dLG3",
+	"/JAupJQiOJhBevceBiyqRQs4WGgrfVAT/THfo7XzMf6YruTIo7wfeV+GPkyuQMLtTWqf+X5w4NTWX1EZ",
+	"5KnF6qcVn9KWUOylB3GJk8jt2GvaguFdessPwO0quZHujr355uMV/P0d/AHQgUqtKgbJJoSb1E96f/P1",
+	"Z4ti8ebrT+G/f4L/fgL/9ZrgO/rvJ/DfP8F/P4X/wlff4H/h22/g22/g228+XuH/fNPw3xX8D3qCtu/g",
+	"u3fffDYJxuk17tn1KE5+C9OXrORqGSIgUpXtq1YwrerjuC4K8rC1BiQElPDFe5dJ27uiKsLcWjfTax4A",
+	"LBo6T1KrhiQtYXt4Z93DgV6SKMA6DTbwtGuurS/O6J1vky9+BDIUWCV9ZxBuV4TaR6nCPBi5CxmvY928",
+	"NXXyQauMXLvkL7D4DDhMlckNte5CcfFUsRC3TeskJ6wgzUkwSyeSF218BzbTO+2iI/cco7kGev5zMI8E",
+	"P4i/dFDPQTqILdlnUee9PnvWnnImQ7psT3BuZ7wnc0Dfp8DxZRD4Lli4haqWc2ayzqAVQki7P4BXCMoN",
+	"oIMF48xuhQD0cYAfDIokJMizFVc7VgIMNp1GATqqqahdv/BGGsfwPIBhvqZWERO97zAc39NI0deQRldk",
+	"dxJHU1NVOyP3yWkEMOmrKWRaMEkHh98vtzUtAvhcAao+4SRKPPXU5wvWQOTbk0yGGZrKlXWa8zJN1xg6",
+	"jT+rzGKAAgYnYDAmuqK0Ub03gWrFnD+KfgZPNmjCL+Q75VWCR7vVsXDm0ullfFimIc6RjWuMN6fausY7",
+	"1FWh8/+GiVrOtGKy+TOMUSzMBPG2aw1HNrX5OUzXcCkW442iOeWO5z4I5DEqJRQq1Bqsx7apga+sjN6F",
+	"eBWA5lEAxDZJBL0nef1xMqi9AYbbKdB0T58fhBh1F5a7qReww48/iZLXeodPB0BnFZSTS+6Sih+p3qg0",
+	"LIADTcaYSYPQv0zl4RvrltO5CRRPq7TK7l1MH0eRcmQe8euKpr1QxdcrWnDvKHgDftwpdCYOL9+kknj/",
+	"pnpw+ipP0GZ7j9snfxxK4GicHnmFU4rXAW5QjvvYHGygl+2WtuR1KrMZphUzD9e8dNpY9vL5ZwV7+fy/",
+	"PivYxwX7+Pkn/g/PP2M9EA0EfHtmoaCMBb9BAqsgD8g9CT22Y+/zSjh2j+UZlNUrHoqABkg4o72dPVfr",
+	"8AcKIUlVOpyhh9eCm+XcmpMztHHBTS0n7E3H1lJV05RmVBQS2FZNLHlQoqsPmTf7XHNQYI0wyyARTu4s",
+	"X2M5nUkELlFRSghUAFuAVOApO7AQwjYOTphhf4AK0hftD+BuozBS0F0tl5MN136o3LKDhjXVUHtlzUEs",
+	"zxHILRZyHpsOAv+LseAYt4m71Dvy5K0LYIzjt5b3gyYZpUA8syzIa9Ear8DlDTwZrGl8bfxOT0hvxNEf",
+	"kd74g3Y/oMl8xsOcq90NuAa64seg3ka8Nhn84eALvxwDiSOk9htr1idqGKyNEAwAnoqAekAjbxDK6yTC",
+	"+Vy+w9gh1I8PmiyRIT3ZeWFpj6xAEMppGkjvjOkMncctTCq5uY1QSYi2GKix0nrn93QlPGvSUHMR9zvU",
+	"IKPoiHFJxRS0l14zq0EovcO6s32za68aKdaYTxf2T0V9RYBV/0iICmqfTiQ9ytvjdfq+B1z125Y0uZXf",
+	"meTSE5i87DpSW1fW2s7wT+ZwLH3/FJ6WjFQOhae1sABlhUURB3X+T4yj/sIsV/wyfsQXvuUXhDNfbrWO",
+	"SC4nz5309AUDb4QShtesFLIe1IDvyRDpyj0Qw+5Z60MaOgOhLdPfxgrp3LFacNsZlINdszMjZnC+/FOy",
+	"vFBr0kJxQtriLhNvlhs8g3SMGDPAGvaIhU1FEpPT7eNMns/ICZhZgivmtGBCVRZdIaAcoAYzu5iPfhDJ",
+	"0UPda+mgRoHFIgXFObfGxFLsAeAnnYl8AlM/TJJSS90m3HQrrioIj1qBvwH5srTsILixns91eT6D8EUk",
+	"lYtGwlhynd6N7vp0HpYeSSfwNcMu91bfSVjdM3RCukX/fif51UEJKNLzFHEDZz38udlcldfbi5w+jS50",
+	"ohaQgREz8g3jbA9VQPCrkNGxOkIYySJZAvO41EFEGvMw/7MRezL3p/SkbFxFJukbvKeDMlAIfUA5JDDP",
+	"JCwZlalMeWQBZ8Q3eNXHZgNgX5uD9rJtEvIQjeWtCTk6rXQhu4Or4+RiKv6472GEgUnnv8as5hISEUR4",
+	"j6GI/LEj5gWlH1wWVCj8BA8gS6Q/rmdSKExw4oX6kBt1dtZASAiZfByhYNcIm3Iq4sG/4UU5Q/VXkPEZ",
+	"yp0CidChwg0IsZ+70O3xYEO7NYUFxPKzQAZZWr4Pq51BznD5J+8Q6FX3zghXbodX/X+NN8y/hwQzctY2",
+	"Qc1SOi56MHCO2WX/TYpDMvaxFpXf35wOa7OJSjHF5SK1UIbSg7RzCO1vvvnlmEVKdqHO45SL/tqyu5Io",
+	"UdNldE2/DlPgHKjf1FTeJhGzuwLvmAWhQLDHmuJalUEu89IzhI74X8FRJrVKoNwEjhEg1xC7YFKQ+Nsr",
+	"q/R2EeJvufS9h4i84Y43snTJZIlQOoUBOJo76I8quRfKwqVlXk31DzC7/9tfmZ+H3yL7j5YbhCf8GE0K",
+	"WColURMOp54CQfCtLzMw+J5ap04VyrEOwJsr7sRHQ/NyNyqFWmVMJggRDbaSy5DlvqsibmuYSZryrM0p",
+	"UiBbd1k40fjIJNYwYlZWFBsD4QO6YaLaAHi3cV2O9sBGWXl+D9YFJyF82HcxxUYJE32EidJ//3PI7z6l",
+	"AzshgtraGSniDc4WW6f3/dB/xd98DSGiEAIKIZ6T3OtvIXbheud6CAsf7UhGT49pGyhNhzyNpJY+Hezl",
+	"oM1lP06HzJRE5w+aIfaV2fAfQzmisOtQITWA2NX6IEz825abSlg3+nuNBUwmBEBUevP8R3LrX12V5m3N",
+	"EzE0mME09hbweu055b4ttwFCgDMsMgSFozgWG1NV8MCHxLqkLrTyUkwegzBqVMF6A5l5PRDCjlBk0tV0",
+	"RdpFwSgkEqGQyTIwROGGhXlBsMrExaHnZkYS+mv8ICXtlltR7mrChZrU2U/bjMU+bdwDR0isgoqsloJI",
+	"4FXgR4rqnWxqrbn6kh8z6fSTTSAboVx9TKW9Y+EcJZgnLHyB10Zutg6N/CsJYeCgpDZt0xxfEWZhVRGV",
+	"auO2bCU2UinfMpYoOsImJEm1q9g2quVPCnLMo8x+Tx6LiSXfICcsf1xY2YzMwlTYDE/soM1ucoklXVep",
+	"g4LsvvHWA4lofwfYSWX5sxGZAQEnNRCgq2SGKvx6FOtsbxMBC/YyaerPvDmpPTRc7Z5ZBkXjZ5C9ElVu",
+	"oVlF3A91uV6s2lH96aXTiZKRUvRKRu6k69fqdWwtHRht5lDGvRA/6aTfr5YPIl0Ey99JrJhctmm4nLYJ",
+	"j1PKow/lNKC8+5ZDDmSp93utUqw9AmdO8W/OgdP3bZd9Bp6u8bOXCnOIMQ7BfxUuI5k8p/FqrevXYbBL",
+	"6t1pQldE5/TU0UkocfK08P6R9SoCbmNFO7KQw53vHuV4N4tYN49YcuBN3Xn2n6lIpad7mZSZ6K0Y54l3",
+	"r/bZwCRqNi+c2elmIh+YdWOcbqblP+IEOi9DbmfS2H25YP6AIKIPAuHtIC5y+KJdky/6OG/YtHDvnneG",
+	"lpfbk8BiH+3XLltnk6vC29Ird17LnaiP6N6nvPGe7OilRsQJeMUIa8Dxuj6igIHZ0AlfF9226b7BKbkP",
+	"fxOmkmVEtcOqsfu8zn/EFfUBnHvM+gyjxwBjggq768nQCAnu90A2z2y+23Q1Wj/hggVpH8LkQs0KTGUC",
+	"k5PnuF0YxmA7Ex7KGTB4lHQQKKOb65CFhm3FzpOEqpNFyf7+vmD//MW/Ewidlz37XjAucInuL6dU8bZX",
+	"vS7G2TuuCFZprbVbrrUhDEqtlmQb0WpJzuOaY5K1fyomKJxvuyp11+ucRq/qVIGqSji626MHXxijZ9hM",
+	"z0EaYQG2CdJ4CDOi7OI2V3ZMulqciZm6RH3wa+gmDlWE3YhrT1Ka0WtZi+vyF1bciiVXm1osK5EGq6pE",
+	"kw/+uRr3yPBKtjb3q+ONSOd3HqTdimqZHfcUrKpXgPNkrf059FYZBo9rOx3z7BmkA85Lzd2ylkostxj1",
+	"ntvNYXpNkvEmSshuhBvZWFKdjvbukT3rLjDr7B2iZsGzmD102ZwlxVOpgbotktt72l1v7OQBtk1z3JKd",
+	"8jReE0wIzyy9b+6g2V4rtwVtaxtqxJ/erCpTPwFhp6SzbC1EHmkjURHsNOnG6P1UAU6qJV+aAXZKj3t1",
+	"eWgXnBGE1RK1BcoOi72nd9Y0BFo7hB2CIkOazPdTjPPU0SPs8//by5ifV6Gm3YnBcxJ6/+cRu38lSk41",
+	"V8dmxzYtdb0clKzQEDmSjN6SdpcR77nLqdYPWl7OWf4bNDo92FgmgCberS50S3NKnTDsajAij+5O7TUB",
+	"giHTKgQ8cyxGRNJ0En6JZ1SO6K1Kaxy+28rwg8qGxiULljpCVbXbLolgy6s0vuf7RpQuU2g61dHqyBRk",
+	"A43mshWp4oExJhjt69J5TYKrtA+ENn5ymKkzFJgariOiSpBwiL/689+iKCy4qY/JcI+pbqoaZx465kHN",
+	"628j7UTATMj7tCKxXRPSttG8Xp4RWaYapucFV6ZCUqiH7Aqvk+a6tMJwthUCuGPBs9QhnpXufrdEuQ4i",
+	"JBSGDAX+8hpSJqOzsyv/D4AayJxbY6S+GDRz70d/Cy3pxTlTbQ14BELrEOMtsFxjUr8f1Vt6IgiQcwX/",
+	"gS6xVMXlUOJ+PX2YwBWoIfCWX6o4oCpKQzijp/RUkZi12xFzVw+EhIfeyZ1hJ2nFhEdZ6Nys+2LTiCtM",
+	"N18NTysp88zwl7bunRdIUu6JKcAHQP3voCbxCNWewA4GVIGzO8lwpe1Lbfs78umcCjUzDBhf8OQ25lVD",
+	"IJzIkAEfymtFDJMGQvhMPaimm7kRcZAC55xeYird9QcBpWEgMZih7okGPK/y9MAgk5iPy/2Z5HLEp8z/",
+	"nv9thAoUMsv7XRbDGSRX3Cvx1UN23UP0k+D26BfV1qQPrv0DiX+0ijfNBD3HiX0jzPN3Xd2u2boOdgFr",
+	"jsDJ80CjzsDlDtLnZLT16vX6Lr7cATNq9JrnBP3pOKu2yjodweIJqEniQXL/QwfYi75EB8W3k5SfOujq",
+	"mEoIw4o0CAItEUGZwG6oWDYNg0ET/ioaLlXKPlBuuSpzigjUJOp/Do6UUGZy3RowIrRJ3TGTwNXrq0vF",
+	"gePiRrkAw5pQdkD+n45SYo6n2aq9GzwBwCYm04PL5brUQtzaaKjozSp9q0ttqmv0iXMoaLfyRQHbDjDs",
+	"LNYCad1E98HHKVklgjmfs+uex6iaVUz7ZshY/9Zw+cWQR66OTByTGPoEtD0DSb8H1T0bf3/+aEPc8Bkf",
+	"9oDDHwX6f1WtzfMQZoBTBucileeGygVJKiA0DomxWEQ6CEUqFq+8TvrHoPJDqMVuudYmF+W/qnkFNi3m",
+	"tB8DmlaviJBXdZtJV5seOpNBHoq+VIpF6VUlRQaaY8qtypT68htXcScsmdeEUKP0efIUc2aFC9GAFM2I",
+	"pkcopF/dMYhb76U5xCIsIN04fyJQFAvr7CSRAvK5/o/L4H8X7UxjyA69dkIRcEcvQBbjHJ2w7o5Z+R5h",
+	"ldD2WoOv398CFOYKthJHTYH1a90aSmqPUQ/pdPMg+OKrCsxtSfBmB1mKJQ/itP8fxAqttXHKC8PwN7c1",
+	"ooN78uPGv8QJX6zXBRvz/F1IAZ5fr6uzzWEn1xncQjr98jRBumemEu6s1oJsCV9GZ+Q+9/LNgNbqD5ke",
+	"oBjAb52sIk+JOTPCygi+W4oHoXKAbh0uW2e598ohqggioCr04AkuArbdKlN+0M+lcxpIJ6PglQg13VUc",
+	"PH9Sp3noibmMRy7G+50/MnvutC77DQTffeUbdjWuzkrjmOh6ycxOCfV2y02+DFZw6DyLVoTo+NlQ0hDA",
+	"FfljLdhL/6h9nHd/X5r5X7EVSM5mI1UW7ASxQnIVZdf+cIVXp6SxQ3wDpTHDiVRmCs6bnNZNGCUfpgHz",
+	"JT1mkJ0xwJkZhKr3zMcTXEqd0+8xIgLWbUxA/g1IpH8oQ+rqHUg86eRd0EkXxlaz1hJ0SWP0xvC9lwes",
+	"cCQV9DJDHDdRRBhkm1nh5aadEKF+uNZ7YZLOFihLnAx23fBmumEQuvkrb1LUEJOIz+b5Ih7dN9AWLGu8",
+	"mjToG99wWu2KHu7TnFBT3QiViX+YE+99myxglGHmnUvYossxwCF4G13DsPBehjFQBB0NzSNN2Z6k9Cbl",
+	"e/eiIUc1gwxg2Dvb6LE56oYJS3NyfGbAMW6pnvgIhGPfWgea/Mo/G4452OZcDs6UBJwTjKGkhQ72Eus2",
+	"vULxGWx+XnuUD/28aSrKmnbf57Ig9QlS9uCTTB5JvhzkHKSMafko93te1yEpJQcO2QHboVt/HB3pn/AZ",
+	"Ef6z4Bgv5U7A2H2gH6AOorNz8KWR/6YRw7xmb4Qg+G9+LGI5LNaVYEasSlBUQXJYHVO28fUcJvZX3nyd",
+	"5mJTQsUG/BozjK6D9QuWZA0uEHdmC9/oVPneWT6yUxSMXPXeFCCZhBDp5TksscByxp9f9c5Ogi17DIxj",
+	"/vXUD6ncxWCP3GMqA+/SlyyI15BeGHBcpwJDpt46et2okm935ULGEt250aHQxJMk1KZkuoZXRd8m5/UC",
+	"CF5gDbeY19vw6o4ZYV3BYs3AUDmokhXaazEPFu2B7i7Ux+jKeNyxsjV10QH8w9/tHYOiNeQMgtxF3dd5",
+	"6dobfbgjXEGahFYb4edHCjA4zZo7TFQt0Hij9KFXpXRc6Cdib4DEEBCZCZGvRLgGLKlTdOBpWOPmUtR/",
+	"K56/QwDa+RH/LbKIiLI7DvmfLgLcDhx5OgbxaaxIewHc+r7ckjqUS5UqW8c22tNQLR5EXbCGG17Xomb9",
+	"aix3BDNSMF6CMz2AZDyzjL+X9o5ZJ0RTMH/FIYmZl7s7Zsu2bpyoCvoc6Hjlx8EI4y4I90FAZiC0wrAS",
+	"AXkg1MElovBE/5wWewVdQFGMD3G/XrcJu5IXqAZVORIWF2nDpuiDYoY7cYfXpdvvUN83YBcnHoMJ1XHQ",
+	"oHzgprLnw+xvGLs/P8Le6+7Chgj6k/1Sm1r0XYgDepuVitYP5D+BVsZUo+A8KTV3GIVyfvtCsA03gi/3",
+	"+08yRbywkZHVJusitPH+nZVfsdUwG+2Ctd4GYu9tcmJSicX0kknizvVzy8I5J/mJiK6ukaA0MYSoFMpd",
+	"dtRFgNwL124iFQ/BX6ms56Txt4TGO6nxeXtdKGg1IcSkX1z4qqsX6/bNab/0L//sjwD9aE7eDXdiOa8O",
+	"7oVkHbwL09/ijsvPAxQYhj8gOBBl5/rHDZyEomJSzUo07RUhNq0qGLf9uGTCQTHiNMxi4m6Pigi0Rnlm",
+	"sSQD1tiZt+YmWrlbo2wPEGulW7R64yXG8grJckIn3Mqzh+HJD+2o/XzWLpcqOLv7dDYg1chNTtY14Gx0",
+	"4ekqd9TSHUma04mf9JjPTYnD/k7GlOdgHhnTUWuhqIGXE9ZQBfEuWOMBUWhxfY5DrFW2P5+9cC+EepcU",
+	"gm+i/k0pEPYuWwTcYNGJM5Kt6DCix8k6bbN0Rrdp/PLtsdO1wBX8DD03bQOamtKO7Xkl+ihLqMQlQZ22",
+	"WpaXrUCvqRlkOex1pnYJdxxqPjDfRllnOEIbqgqVLePJhR/6F66nVvtnHcOC5tlpsGLkh1xg/8UDl7ap",
+	"iXfKf4plWWNpyMncWP5TvK4Jbm5c82SOoV04YaTi5riEwskJZov/juYwRIz3XJxAtFYt2FJDL5Ir5ozg",
+	"zs4pVEb1nFPme0h8mbqbozhCJKBeqiN12BnvgbJOTmFIFqk9St6uUOOrS+I3nEYL2TCenSLsaGvqyyoa",
+	"1seDfh8D4Xe/FfV6EPPcOodLI7RGiOSQWIPGtk1TyxAs40h6nZDgicM8Ir3zHo0410RyXoET5wkaor4H",
+	"XAutM8jTlMik/DU5LOetPizX3OSFhA6uNVisDkI5hDcTCrQuxFDqLpqfi9f1ANdN1DXOjFFUpD6ouxiy",
+	"XfQh97i17X5gMnCysbEcm98C/5e2rpO+zsno1mfdLGBw07sE+p6T+yz6XhbZek5BnDI8/bfFCOpHGw8C",
+	"dT/9NMGKZZmtvu3PteayovrMeetsb4iXF2y1mJtIS08yKaS6+3a/5ybhx44R0Y820J27JlfQ1tQyIb3K",
+	"k1H+T7jgbkFg+dw1iH/RljDcAgRqLLmSIvmbUMro+dT+ps8Ptk1R1aB84yC1CmlmNFpEWo94ZbjGNFkG",
+	"eSbhBjdcbdAbV7W1Y5S4OvK1AW4wxdflLLcQ3AXPPGE79eohgOdE8Acq4TY6IXjDk/0DEAA3LgQDd0xu",
+	"yy3OV1TBf3hR74vjJDdqz+v6i9QLQ8WOrG/ACNW5J7MpISobHg1ULR8LvmVqAuBJiNVGt82EmK22GcrM",
+	"JwhyGdPFLDvIuKJ87CG1wVp1ZrPxujo9OmdX6UOtZX4EpTxrl3ETdMChzKynQelQODceTRgofp4orxPn",
+	"ebrunjwdt6sjiCzZ3iClMpL/hbzKxydH3utWVeDlTlbQsQR77tm73hPA+UYL+wpBMlAJKjzb938jZ95J",
+	"DQG1tKLUqsrYDfxHF1rE+V2wfPeGOuk3dpLZBLppUYTUgPIQzbKeFLiBzIMgb17QFIR1cs+deH4fjFqz",
+	"9YXQBSoNDQY7zkgo+pIfLfJqSBfQjCvwGRdspWMC7p5JlQzpmAHbczkMIxnp0kVgJA+ly/uft2z4cIh7",
+	"CMJgB96gNNtK67Q5JgK4T3iz4Fmjvc3miMc62KceCbPnse63Yxv5AOEGgerwd9DL93ueUFdOmTxNLkwl",
+	"u42YQD5+eEQl88trXn6W/ekvn03iQN0Asbv4cXqyAn0g0fsLMYdbudlO0szh88do5o6r6lv1PXmBZijm",
+	"v/JDJl2rU4h/5QdKjGIUZzImHJFkxIdYLLR1TisGze7YhpsV34iCIdo9YNmjXuxvAAh75gg5RWC9WvGK",
+	"1RIQeEcQV9QVhLiAdaMrWNGqpm43l6mRtiAsInm+Tg8xfUAtL+iY0bo95Zyhm0eds24ej8u6MYhCMn6w",
+	"ZiWd2kD053EgfKOZCNGt2YhUbloXHtQLG9AGQ4OS9mPCJk2GTaJgoPShV/GAOO/A+tDwg2UWYk/dxaot",
+	"JMVh2WhaBy0+RVg/8Z2w37pc1WglDr3K0dLd+dsgHYLsQ+wrYbfu23/+s8ZYlFAtondbqJj0wcjNBo2I",
+	"HZq/F7Kku1y/pdKb52G2jwAmxdIJo+X+CHmBFG9V8yPcfM8HNKs0G9kHSUs/8WOJY9o+E8tfjagp+Ea8",
+	"5iuqLr/PJlKM+qHyOT9MoBgpShHAynf+2HolNXpFjVUyaDeNpzvdVyaO0UcWCDFMOG5GkhZlM2BxNXdB",
+	"/AyonWJSKfKfoCrQ1UzuJ+IU0U7vlYqlLaW1oMjg3xuovVwsam42Iv5t08q61g7pfatbK7a6rpZlLZuQ",
+	"PgIG9eUKIeTDXyvJ9xr+ZS0RIrY03JXb5UpzM23RV8Zp9Vf9upckMKTtOdwz0smVAaWURpz3svqBfmzS",
+	"QTOQG3xSSuWiHayStmldukyNvyyN4aUDiUYYyypp+cYI8QrVAaw+NcfstkbRfPoHG8OlWrY5SyIIi1Ce",
+	"LBhw4INMGFsKAcxBolTSFDrrSb6pbz5ZdLhLOTBtjWluA+4WYR+SPR5UtnzlEwkTadqmQAKcDxJEEUm3",
+	"R4+4Cck7YI7X+MEmH+TjDeDTi3fdxgAde0ltVx82P60lrATKYz03NrmAwzvQd2Ij4KXE4vYcQmEon4cP",
+	"UFST7PoBJ/P8O4wqmc2y6XvYBsxsS+cA5xQi6Rj+3kGdoHo1FEQ7X2HqLk1IF465ax/8Jib1My89hiQF",
+	"SMtsQIYsawEwBsO4jD5XmkjHM0qGQGZvClyjQ2MgiY2gJZITI7FtuhITkPwTYRUSqtiDngC1OWF4qLUO",
+	"AB9O1wS1uxLkQ0INIRAspFYUC/jGMx2s8uv00veYqfDLL8cdDjKJ4It0BB7ul18EldcAl0rRocWB4yaJ",
+	"E5fBsY6QUYnfcuDXuPqE8G2pADZNDne2lygzKEt1+mCcwjvizIq+3SUMnWJHk6z4cLXJjJ9ieOgsonIz",
+	"3ODJY9Eest1Hmu7RWZI7+pGuqiGvjodUzGPkKIzXmGVt+Z7wkSCgGAuhR0aU1HJ4CiO7F8CwEw1FRnBl",
+	"D8KgjhxNPk3NS0EJOTBKcpA5uazZUIYBuG3Ajwv5h48J+MszJdL0MEl1WMM9zZeuudmPotGYjzmgUOw1",
+	"S4T3YdDIw9ZrgY4EkLkr8BcbLNCtxMVKzWl0Gf8uPb+nSzIfWwY0Unh8AyL7Ke+TZcTpdAfNbKN34q4j",
+	"D3H0F+LAPIP2YizFAwfgqYjAA+hh9M8X1gQeuOd/Iyz32WvCsGC/pp95TQU7T6wbZ7BTYpHi2a4M/LKI",
+	"vacI42coOfqGkgZOvf8HXu8+Mp27DS+8Fc7VAiKpnXjVhVtDk0qUUHQ4pAwxpzVb8Qo4+CkA0Cna4VX3",
+	"eKLpBG5KGPKcBvxzV+89EAtV0UN4dRROti1a2vy1A1uKbVXy2afupvtZYyH5E13Vk4L8RysoHgkdQwMr",
+	"HnfieRzuGjteoKKfY+jnHMjvdAmcqQd5aunaZA7Hz+y/Fcrl4XwAialeXbrHrZLOPv85hKHO3h/4Hjdo",
+	"S2U5xqAoleC1Dabb7l5wrOYACo2lYKLOxbbS1TGoPRHwdC0sFlLvh8F6/ejCMklMfo6TvGKdwTyKK01i",
+	"uR4JD871gOcdajNDqjD6kHjUMc6S0kGn3YrtMVnDHzw7Lrzj51lAbFngtJIEhuOkQ3y8KOInzaCkI7FD",
+	"gNGzHJ7jKWVsusL/fVv0IEpToHKRgMZD7po2s8zIBV7rutaHjOF8z4/ExrE0HQh4H4kHoSjtGnNEKy2C",
+	"kgvRKpiljbk/WMk6KRRmS5cH+7/TbC+EQ3Xrd8xVnvySENkGK3yIywtn09vdJIEhrgEhGc3gr1ehJhy6",
+	"x2zSm3Oy1PB5wGw4s6Cv3pci2o2fellXPirwjF9cyTdhRjPiOz5nWFf6oM3ujpW1tqLqLEDo4lMaAq/H",
+	"IN6gQM0E65gNS5IrwR1LwQ8KzvtbuMV4o5tgiYDCmLbH3wQu5cxx/kyS9RzVGxHU8uH1emRQA3MalL/H",
+	"t20Qbdrn4Okq8lAzPoKHIszc5Kex4yiDiPX/Gh+DCJc0MQdAYIpTiMDLM2fRsYHBXP705z+PZwOVQPMo",
+	"M/BzGrhqC2j1emNP8zlPP88eIWmLjq9qUWAvg1gsLAqS6vdBGCtTiE1DS0HBXo592/5HCuO7EDUYRolA",
+	"7Cc0OSb4D1Crbq0zaGYhN/dVtAmjfkaQBoSv7d/+UKY31Bvr4fYjGhWEcj9nmO+ND/5e1rXcC2eELUKU",
+	"ONvJGnABbQHYErbfinFAzPVjbLySXomNEf5jxCYueS1UFaCKnzOoRYpDNVj+lFW6bPeeBNl/vPv6NfvL",
+	"p5/9139Sehzfh00XdUUrs07rCplbr5AambAEg5iJ5/8fOB1kKRSK97ISysm19Ixz8f23PwX3Ev6lK166",
+	"+BoF6UWPPBYvn3/8/GVAFuKNXLxa/On5y+d/AtRGtwWifMEb+QKTORHLUIB47pkR5FJ+Wy1eLd5I676g",
+	"NhBC2mhFGYufvHyZu5ix3YvwLQiQa04wtOe/CUVmPwAkN2WsLH7y4iD2xlbCygr3eaX1rmBKQOlsoHTg",
+	"+domFvM93wmc0B+8lte6OcbZM6UPSBZQip3gN5ojJozBl/2jevGbJ4MPfgxHMO7p1b7DBnHBDTd8LyAB",
+	"8NXfE3ZHTtsLtgqAZIJIOCI6cm12fAKNAMiCIXiSvycUhlf/6+U4nOmX0Y5/MuYW37pe3RJIl6N8Xoi7",
+	"viMvcNO6EATj9++ZJZuwQiXtkWfzlmIDIck5NYyf0k6IJqqeRsAP9o4M1pZ99vJPqIZTueIIS8o7LNJ4",
+	"riWvyxdli96M9FG+5nX5unWWDkBY94XGQiel9nol2kuappYlfPTiV8L1647nQlEmG4C0PwxfA3/KH9KX",
+	"5YZDAzw1jDykh58QdekWVw6UaADQQVAD//gAlA7Ix/00LYzph0CL4RmRkps/oi9b8UQn9GUr/qAD+kG8",
+	"zx4NpFWBIabz/QGk5K34fTdAwGULIB9QVIdSaSENFkL3/4NAksV7vm9qCJWrdGn9yX1E//Z8X/3nybl2",
+	"UNP5oyWg6ac5Xez8DzrgMPi5Owgi1A3OFItAWIf1DyJkiz+AoldSw1J5WTjTjRGHkwOLdpz8ef0QMxZv",
+	"f1zQ9x91HXHsc4cFrjiKyYK6O10FkkGhrVsc6Od1L1sdAhcQPbWPx2MZFfpyogepGrM7Ke8dS6zkLvBe",
+	"V6JOXN0GC7ifpwWq8v5E1HBSx/93podhBfscRXhh+UGKw43YcuzPn1/Mbh6eTETVyp/L/ybMoqc4lUE1",
+	"3t/5TPqlOzMnshK1FJiiAoEOsUjno6WckGqAuKXSUj2dmFAO4KqgbLQEpGqk3fUuIqRK+9+ioorB8goF",
+	"gf4Zd/WU84cca708xSkPa8D8zsc8qK2SOWc4hWeW7fWDuJUQy1UHNwuOEEKDjHXV0fdXROoKILXoJNcC",
+	"cxNq8HPA2zs4VrB9ZO0BfxXudWhzjQ4dP74NJ+JVZYS1DEAAqFI17yw4VBwCFEoMxqhadB3avJXgnVDi",
+	"8K+yyL/KBwKfDWuipNWwdPSTUaWrqIAqDSFvg4OVjTAv/E4ELLDkAd87I/j+XWh28f448d69EA9CuY8s",
+	"fDpD98M50VipKxSmgaSMySYWUf8EGgtvdaloi6HwH+TrAbigFeZBmI+sUGBbV87eoQ4Jf3lmezBko8Wc",
+	"bDzIXx9JleeW3+sHQQmXT8Qu++mck5jlp2MTzb0gsNHHbbqfAyUj79uaO1HF7UewyK1sbCct0kVGntbA",
+	"lQdAC0j/7DY7GPQzz5ER3Ikv9eaplHRNGFaT9vbjW46be3+olAj5BnaiucXZfV5VKOPfgbm7YHyDVjGI",
+	"IgADPFjLhdLtZjs8nRe/Yfzgh3MvTDiiJ3q4v9Sbv4EwnN2zW2yS76fACqagB0HaAf1DNGuAedPZYMrA",
+	"V2lop00N3jUBoqsWH34Bw365TVA9RLX/q1D9y39bqsd9jB4swCqI2u4dM2LdWqrQyD59+Rd0XoXHGlML",
+	"EBKKnBTJW/ECXADIw64lg4xQU2pTvfa9P5UR2ff9R/G/C/e5Rw1Q8PXx1ID7yXg/TjVU8BfC3YEQgUW7",
+	"MUieyYoKnCIt2JCHk6OEtTai5HiWOUb5dWjzhPcsjpHZ3jjP25gHOxuv10zI7quhrLqCsibWiQZ0nsrw",
+	"A1sJd6ATve7CpDc/wKGc2ftvImLKWcdaUMbefP0nSPbhUAax8cQCyyxgA4PP7R+tQBAWdLrp9VmX22Uf",
+	"2+3IICw3QwVhw25DBMGmVITqv1BVEpjt6e4BS8XEqS4UNIYPYAzUxuu8rQq1G29MKzWvKsIRPiPQvKFW",
+	"1+iTvc9vJJg8s4ymXZwmC0azwa+6NYrXjxJJkm/RvePG4YKe6C3CzueKJb/jIXwhNgAIj4dwg9eCTvPF",
+	"b/iHIGFXohaYeDM8gq9U1TuAP3QrvgJskbARXhgmwvP0iIX5MJ6mFleTYnGxIVHMxVve3+AXzlDQ3tNP",
+	"6rxc95M5PtFNivno/5LXiKQwgHMzR9Zl6T2zICc8zcXCc3/xmzPHS/fsZ+m2Xk4JB/SH7tZPfIchVIBT",
+	"eGQIGCwqtjqyvbRQjuz3uGHFb6kAI9zNs/LOpVTO3N0FUeHFb6WuxFm7QyjZc0Gkg8LeACgk+AMlKvRw",
+	"MEZwdinJblDR41Sg69DjRkNTDZWIQBkjV7rUDsI0RJnIE19uDtTZ6STy1aS6mNo/jxGpn1L4DAeTi0OB",
+	"QmGK2dDs0VflR9XrNXo7yYTToRsk4okwqrPSfv+xque19ylxRwgF7Lob0qWqTLknL8gneea6fI4tRitM",
+	"0VrTmgZTwq6b/Fv6/mnpjFaUITOntdc4VoNI00c7H2S5hZ4BP6dTfAxXO1H1ic02gO3hmwEeG8LKAA3+",
+	"m5GZdh9RJfKrFYs2QZI/aPcD4DQ8SdAPdn6t2+TbgF/EMJ8djjHG6HPHKO32keT0pY5jIKGA9cv/CWKq",
+	"DkLsbE7SiWWob3oo98L9CB0/zbFA3z+uH3kuETXkmb2VzxZ3nivsFwwZahD2O9z8pkY44xyvfVvzy3JJ",
+	"KpNqLURFAWCCQ6Zvij1HaMeRLNJBozwl44XlZdgubM0NpF+NaXJGt06CwiD3lJASEKKowiYyYAwm6Plu",
+	"0Fmj8BNA8izYVtQV2+pDj0/f2rwEYR0fBfo4o9BD2BHRyR/oO4OdQIDdG53cV2SQ8t2hhYBygdFAEFW+",
+	"J7JUDff1iULVfP9/lBttyoFiBe7bnCcav7x+YoJqjio7ZXFjQeRw4s/icQcot96Bp68Mtj9rkX1HTS5Z",
+	"7+No4Oix05S7hj+IvVBuGeBPZul4G94E3IaV0e1m6z4CpT2UQ8ayI6q6g0gnUwUb+UHaraiY/3zSLDea",
+	"18tY3zY/wV+ePIbOZuPOw883TP8gYurraeGINUBYAXY4OwpuCtT9Vkf4/60Ze/T5P5Gz9z4iDT9JLFG/",
+	"aNu/oMM3mkMiosjtfL4RN+PR1sVAAy9+6wAGJxkU+4f7xz/1t93nvp0y5PgkbJV35LMa+gigMiWUF+5F",
+	"Qd5UO+5BQT6FsTJJEi9WQmFwT+5B+wIaXJXWCl/ewrEYDgujcaGwFodQyhA0A2HvD6KKxey7QOVRpPm/",
+	"/5kRD7gQavuaWj020vY0GGB0aX9UAuNWwR4A248z9HzsQRheM8AZKkWXio/JO7dJTMCS815JRajHfspQ",
+	"j4FkAm8jr6Edueu5+5nSByx9uUPLyv8J1IPLfox38SlXkhM9fhJ1/RXO/GnkDuj8jbS380jejP9VxMW2",
+	"vGmEEhWUmApk/cyyGgJCFVqbDLi7O3gOvJlYnfDkOlABWChcowRzB1mKqQIGAIleik35GzZ6alnCIoRd",
+	"Upqged4uvIXMbn6vse+CcM9cNN93GTJo0jeC0GUtYdnbxz1F3XVvz/pRMG38PDwDop5tvAKqrUCYka2u",
+	"IasFoO+SDj7BDQgFk1EaijMDI6zg8I1HHO9k6BpWdDpjTyyyNVyDaxXrNKF4uTYaSt6kw+TWFgBQeuuU",
+	"Su7b/eLVyxTcTXZk7qCA6x375LNpSnTA6hnsMI78ycuXRTePjxPzeErN+stWdFzypA6eP87VsQtDv4nj",
+	"4aTPAq6aZ1h2FPHcihdQR/aconMvBCSqVIspZvyftuIIOQeWy6ov998gxwxRgcgiQ4HcJLIgyC+sBQsP",
+	"Y3RxWCgUijkbQ6pb8onOfbTwy1v5HyvxID3bIz0K5t0JgfJ0SS9CZbA8zM5bLj1LeR08iU/lN+gNk8MP",
+	"0ZUo2EbrCmVbz/OhFFwPCP4Wz44fB6mkFg5z3nFbmVR3CFupcXv3vNxKJfwDI+r16d7SWbz4Df8w1SDw",
+	"pSBn/B9HS28EADuERYdrSMgOMfGFpEKmU1HbCZk17sPjRdZ0hswPfC962/cEKTLQ+W3j6G51aMFZiacW",
+	"8lUor0tVzHIAomKthUpxHbXu5NnUhO+ku4oYv5PuRnybQrJ20nUGBgKR0yrE5iQZ2OdV9Z103zrxVHnr",
+	"1PttKeI2O4fJfVhpTq+xytwVZs6ddC9+oxpTZ/nXOygp39/uP4hi+E50C29deOJhA3r6GCQSgXmCUMCu",
+	"CfKCwz8TNIE2of+xNEipdqdkeHWK3YAYX/jD8y/sOar8b1Xp76S7x6Z/NFl2gN04HzCOP47q0u5u7P6P",
+	"v4yEA2i33IAlpQi1meAPZiPA6WnEWkIs1a+tdVhw1QsZZPxfYYqF6qNHTUjVOZ+nc8PslJx29hMcNuXm",
+	"EDgv1oUyXKJVqeLHmwUgfhUggyM6oe4SU3o7Jy10xqtzgJO8glU9UVKPtO4PCZHwA/u1ZU9L2lCrR1Kp",
+	"nltBvWDfeo3mLMzNQmsM1T8CC6HRB697G38DTgopnZ7gb/5/l95kz3QC8OviiTcWxkhs7DfBJAPLte4m",
+	"4ZHATXuPO8CvHno7TQEXBXgRvZYIo+s1RYMlnBdWqlJMU2Ro6x+vxqREhnBm/4MvH5wJ390kvxsoBSP9",
+	"1oE4Sq6AD/shCqiABpX5gtfsbo58jPf53EP0I7Z4wq2lETIbSzO8QS4Fsq7VEbTK3FV5tOn6l+HWvvgN",
+	"/j9N/egilKfFC29u4xRFnYNChE/5EgozkfsV0QFKY5+lmycnm3ORIRhIfgNVNOxMDED0uwF+HGmiVyfq",
+	"9qFWptv6nqYw5EAhT8ORvxOiefLQ9z+EJ/9+FFBV3f1AjxNnShyYrCCiPljjlXiEdgjgHS9KXtf2Auxd",
+	"/aTsGAfIWbHxxxuIlYCn0WWIWCiuVPGjBd80xbXDJvZ8oYKX2zu6appqqmJ+Sc0BXlKI3UTOToVTJlpO",
+	"sZTOL8Oz8rN98ZtWZ5M5sUoxPz7lkcUxcjFyN5FaocBPdDkB1AwKPAjY0APV7Q7zGas1p9KJ0rFagndn",
+	"IltUVzPE9Hkhq37xG/w/vMiX5xGaPx17xirbT8Oee8V3f2f2jKs6F2gxoJ8bZzwh2yjAK9qFXwC7Rl/C",
+	"SWHru9PSvlTDHFRpZOlRdBySVahbmuMA/SJM19iy+t/fJgKO0rIkFutC2QViD1osLCtdFzXJYj5+3kJ8",
+	"usLbU/FgD25kJL7tvpKx+FEGYiu6UPw8OAC1uWbJ8eOburbKrZal6MvAWP7PxnIJ+ywBvW2HK3oKQDiY",
+	"3c3I5oZ7SDTjRluJJBGwdl/8Fv603InjhxdVK57LMk8l7wSvLgAHn8bz9gGXu21da7PnbvFqsZKKm16N",
+	"sXx07089jOBbBb4ErGR4LsLCsOTVZ599+tl/FhiwfVAga2gDqUntyk9rJZjTCXFjXHnTitIIxxpuovpL",
+	"0MbpQkT9I3lUQSJYMMQZ49RaUy9eLV4sPvzy4f8PAAD//w==",
 }
 
 // decodeSpec returns the embedded OpenAPI spec as raw JSON bytes,

@@ -14,8 +14,8 @@ export const useDogVisits = (dogId: MaybeRefOrGetter<string>, enabled: MaybeRefO
   useQuery({ queryKey: ['round', 'dog', dogId], enabled, queryFn: () => answered(client.GET('/api/dogs/{dog_id}/visits', { params: { path: { dog_id: toValue(dogId) } } })) })
 export const useOwners = (search: MaybeRefOrGetter<string>) =>
   useQuery({ queryKey: ['owners', search], queryFn: () => answered(client.GET('/api/owners', { params: { query: { search: toValue(search) } } })) })
-export const useOwner = (id: MaybeRefOrGetter<string>) =>
-  useQuery({ queryKey: ['owner', id], queryFn: () => answered(client.GET('/api/owners/{owner_id}', { params: { path: { owner_id: toValue(id) } } })) })
+export const useOwner = (id: MaybeRefOrGetter<string>, enabled: MaybeRefOrGetter<boolean> = true) =>
+  useQuery({ queryKey: ['owner', id], enabled, queryFn: () => answered(client.GET('/api/owners/{owner_id}', { params: { path: { owner_id: toValue(id) } } })) })
 export const useWorkingWeek = () => useQuery({ queryKey: ['working-week'], queryFn: () => answered(client.GET('/api/round/week')) })
 
 export type Placed = Schemas['VisitInput'] & { id: string }

@@ -955,6 +955,43 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/lists/read": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What a list of owners and dogs would bring, row by row; nothing is kept */
+        post: operations["readList"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lists/{list_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                list_id: components["schemas"]["Id"];
+            };
+            cookie?: never;
+        };
+        get?: never;
+        /** Take what of a list can be taken, all of it at once; the same id again changes nothing */
+        put: operations["takeList"];
+        post?: never;
+        /** Take out of the book what a list brought, but for dogs of which something was told since */
+        delete: operations["takeListBack"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -2851,6 +2888,47 @@ export interface components {
             missed: number;
             called_off: number;
         };
+        /**
+         * @description What a column tells; empty where it is not read
+         * @enum {string}
+         */
+        ListColumn: "" | "owner" | "phone" | "mail" | "dog" | "weight" | "born" | "age" | "note";
+        ListInput: {
+            /**
+             * Format: byte
+             * @description the file, in base 64
+             */
+            text: string;
+            /** @description of each column what it tells; none: guessed by the heading */
+            columns?: components["schemas"]["ListColumn"][];
+        };
+        ListRead: {
+            header: string[];
+            separator: string;
+            encoding: string;
+            columns: components["schemas"]["ListColumn"][];
+            rows: components["schemas"]["ListRow"][];
+            /** @description new ones */
+            owners: number;
+            /** @description new ones */
+            dogs: number;
+            refused: number;
+        };
+        ListRow: {
+            /** @description of the list, its heading is 1 */
+            line: number;
+            owner: string;
+            address: string;
+            dog?: string;
+            kg?: number;
+            born?: components["schemas"]["Date"];
+            age_years?: number;
+            refused: components["schemas"]["FieldError"][];
+        };
+        ListBack: {
+            /** @description dogs that stay, since something was told of them */
+            stay: number;
+        };
     };
     responses: {
         /** @description The settings */
@@ -4299,6 +4377,81 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    readList: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ListInput"];
+            };
+        };
+        responses: {
+            /** @description The list as it is read */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ListRead"];
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    takeList: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                list_id: components["schemas"]["Id"];
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ListInput"];
+            };
+        };
+        responses: {
+            /** @description The list as it was taken */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ListRead"];
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    takeListBack: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                list_id: components["schemas"]["Id"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description How many dogs stay */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ListBack"];
+                };
             };
             default: components["responses"]["Problem"];
         };

@@ -20,6 +20,7 @@ const fresh = crypto.randomUUID()
         <div class="aside">
           <label for="owner-search" class="visually-hidden">Search an owner by name</label>
           <BFormInput id="owner-search" v-model="search" type="search" placeholder="Search a name" autocomplete="off" />
+          <RouterLink to="/owners/list" class="btn btn-plain">From a list</RouterLink>
           <RouterLink :to="`/owners/${fresh}?new`" class="btn btn-go">Add an owner</RouterLink>
         </div>
       </div>

@@ -133,7 +133,7 @@ const about = (v: Schemas['Visit']) => `${v.dog.name}, ${clock(v.start)} to ${cl
 .why { flex-basis: 100%; margin: 0.25rem 0; }
 .why::first-letter { text-transform: uppercase; }
 .why button { background: none; border: 1px solid var(--line-strong); min-height: 36px; padding-inline: 0.6rem; }
-.now { border-top: 2px solid var(--quick); left: -12px; pointer-events: none; position: absolute; right: 0; z-index: 2; }
-.now span { background: var(--quick); color: var(--paper); font-size: 0.75rem; left: -2.6rem; padding: 0 0.25rem; position: absolute; top: -0.75em; }
+.now { border-top: 2px solid var(--ink); left: -12px; pointer-events: none; position: absolute; right: 0; z-index: 2; }
+.now span { background: var(--ink); color: var(--paper); font-size: 0.75rem; left: -2.6rem; padding: 0 0.25rem; position: absolute; top: -0.75em; }
 .lost button { margin-right: 0.75rem; }
 </style>

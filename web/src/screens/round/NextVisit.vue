@@ -31,7 +31,7 @@ const takes = computed(() => `${minutesInWords(props.visit.dog.takes.minutes)} (
     <p v-if="visit.dog.hard" class="mark">A hard dog: not when you are tired.</p>
     <CautionList v-if="visit.dog.cautions" :cautions="visit.dog.cautions" />
     <RouterLink v-if="begun && visit.sitting_id" :to="`/dogs/${visit.dog.dog_id}/bench/${visit.sitting_id}`" class="btn btn-go btn-big begin">Go on at the bench</RouterLink>
-    <RouterLink v-else-if="here" :to="`/dogs/${visit.dog.dog_id}/ready`" class="btn btn-go btn-big begin">Get <bdi>{{ visit.dog.name }}</bdi> ready</RouterLink>
+    <RouterLink v-else-if="here" :to="`/dogs/${visit.dog.dog_id}/ready`" class="btn btn-go btn-big begin"><span>Get <bdi>{{ visit.dog.name }}</bdi> ready</span></RouterLink>
     <VisitActs v-if="!begun" :visit="visit" bare />
   </section>
 </template>

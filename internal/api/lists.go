@@ -1,0 +1,53 @@
+package api
+
+import (
+	"context"
+
+	"fribbet/internal/api/contract"
+	"fribbet/internal/book"
+	"fribbet/internal/core/roster"
+)
+
+func (h handlers) ReadList(ctx context.Context, r contract.ReadListRequestObject) (contract.ReadListResponseObject, error) {
+	read, err := h.book.ReadList(ctx, r.Body.Text, r.Body.Columns)
+	return contract.ReadList200JSONResponse(listRead(read)), err
+}
+
+func (h handlers) TakeList(ctx context.Context, r contract.TakeListRequestObject) (contract.TakeListResponseObject, error) {
+	taken, err := h.book.TakeList(ctx, r.ListId, r.Body.Text, r.Body.Columns)
+	return contract.TakeList200JSONResponse(listRead(taken)), err
+}
+
+func (h handlers) TakeListBack(ctx context.Context, r contract.TakeListBackRequestObject) (contract.TakeListBackResponseObject, error) {
+	stay, err := h.book.TakeListBack(ctx, r.ListId)
+	return contract.TakeListBack200JSONResponse{Stay: stay}, err
+}
+
+func listRead(r book.ListRead) contract.ListRead {
+	out := contract.ListRead{
+		Header: list(r.Header), Separator: r.Separator, Encoding: r.Encoding, Columns: list(r.Columns), Rows: []contract.ListRow{},
+		Owners: len(r.Brought.Owners), Dogs: len(r.Brought.Dogs),
+	}
+	for _, row := range r.Rows {
+		one := listRow(row)
+		if len(one.Refused) > 0 {
+			out.Refused++
+		}
+		out.Rows = append(out.Rows, one)
+	}
+	return out
+}
+
+func listRow(r roster.Row) contract.ListRow {
+	out := contract.ListRow{Line: r.Line, Owner: r.Owner.Name, Address: r.Owner.Address, Refused: []contract.FieldError{}}
+	for _, f := range r.Refused {
+		out.Refused = append(out.Refused, contract.FieldError{Field: f.Name, Value: f.Value, Expected: f.Want})
+	}
+	if d := r.Dog; d != nil {
+		out.Dog, out.Born, out.AgeYears = d.Name, d.BirthDate, d.AgeYears
+		for _, w := range d.Weights {
+			out.Kg = &w.Kg
+		}
+	}
+	return out
+}

@@ -1,0 +1,119 @@
+package book
+
+import (
+	"context"
+	"strings"
+
+	"github.com/google/uuid"
+
+	"fribbet/internal/core/dog"
+	"fribbet/internal/core/fault"
+	"fribbet/internal/core/roster"
+	"fribbet/internal/formats"
+	"fribbet/internal/store"
+)
+
+// ListRead is a list as it would be taken.
+type ListRead struct {
+	formats.List
+	Columns []roster.Column
+	Rows    []roster.Row
+	Brought store.Brought
+}
+
+// ReadList reads a list, by columns as they were told or else guessed, and says of each row whether it can be taken.
+func (b *Book) ReadList(ctx context.Context, text []byte, columns []roster.Column) (ListRead, error) {
+	list, err := formats.ReadList(text)
+	if err != nil {
+		return ListRead{}, fault.Fields{{Name: "list", Value: "the file", Want: err.Error()}}
+	}
+	if columns == nil {
+		columns = roster.Guess(list.Header)
+	}
+	if len(columns) != len(list.Header) {
+		return ListRead{}, fault.Fields{{Name: "columns", Value: strings.Join(list.Header, ", "), Want: "must tell each column of the list, empty where it is not read"}}
+	}
+	r := ListRead{List: list, Columns: columns, Rows: roster.Read(list.Header, list.Rows, columns, b.Today())}
+	settings, err := b.Settings(ctx)
+	if err != nil {
+		return ListRead{}, err
+	}
+	owners, err := b.store.Owners(ctx, "")
+	if err != nil {
+		return ListRead{}, err
+	}
+	dogs, err := b.store.DogNames(ctx)
+	if err != nil {
+		return ListRead{}, err
+	}
+	r.bring(owners, dogs, dog.Usual(usualRhythm(settings.Role), settings.Workdays), b)
+	return r, nil
+}
+
+// bring makes owners and dogs of the rows: an owner by name once, whether the book has it or the list; a dog that its
+// owner has already is refused.
+func (r *ListRead) bring(owners []store.Owner, dogs []store.NamedDog, usual dog.Dog, b *Book) {
+	r.Brought.OwnerOf = map[uuid.UUID]uuid.UUID{}
+	ownerOf := map[string]uuid.UUID{}
+	for _, o := range owners {
+		ownerOf[o.NameKey] = o.ID
+	}
+	there := map[store.NamedDog]bool{}
+	for _, d := range dogs {
+		there[store.NamedDog{Name: nameKey(d.Name), OwnerID: d.OwnerID}] = true
+	}
+	for i := range r.Rows {
+		row := &r.Rows[i]
+		if len(row.Refused) > 0 {
+			continue
+		}
+		var owner uuid.UUID
+		fresh := false
+		if row.Owner.Name != "" {
+			if owner, fresh = ownerOf[nameKey(row.Owner.Name)], false; owner == uuid.Nil {
+				owner, fresh = uuid.New(), true
+			}
+		}
+		if row.Dog != nil {
+			key := store.NamedDog{Name: nameKey(*row.Dog.Name)}
+			if owner != uuid.Nil {
+				key.OwnerID = owner.String()
+			}
+			if there[key] {
+				row.Refused.Add("dog", *row.Dog.Name, "must be a new one: this owner has a dog of that name already")
+				continue
+			}
+			made, faults := usual.With(*row.Dog, b.Today())
+			if row.Refused = faults; len(faults) > 0 {
+				continue
+			}
+			there[key] = true
+			made.Entered = b.Today()
+			kept := store.Dog{ID: uuid.New(), Version: 1, Dog: made}
+			r.Brought.Dogs = append(r.Brought.Dogs, kept)
+			r.Brought.OwnerOf[kept.ID] = owner
+		} else if !fresh {
+			row.Refused.Add("owner", row.Owner.Name, "must be a new one: the book has this owner already, and the row no dog")
+			continue
+		}
+		if fresh {
+			ownerOf[nameKey(row.Owner.Name)] = owner
+			r.Brought.Owners = append(r.Brought.Owners, store.Owner{ID: owner, NameKey: nameKey(row.Owner.Name), Owner: row.Owner})
+		}
+	}
+}
+
+// TakeList takes what of a list can be taken, all of it at once.
+func (b *Book) TakeList(ctx context.Context, id uuid.UUID, text []byte, columns []roster.Column) (ListRead, error) {
+	r, err := b.ReadList(ctx, text, columns)
+	if err != nil {
+		return ListRead{}, err
+	}
+	return r, b.store.Take(ctx, id, r.Brought, b.now())
+}
+
+// TakeListBack takes out of the book what a list brought; it returns how many dogs stay, since something was told of
+// them.
+func (b *Book) TakeListBack(ctx context.Context, id uuid.UUID) (int, error) {
+	return b.store.TakeBack(ctx, id)
+}
