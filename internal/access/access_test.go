@@ -111,6 +111,7 @@ func TestWhoIsAnswered(t *testing.T) {
 		"a stranger's browser":       {call{path: "/", html: true}, 401, "Let this device in"},
 		"a foreign name":             {call{path: "/", html: true, host: "evil.example"}, 403, "--name"},
 		"a calendar":                 {call{path: "/calendar/KEY/due.ics"}, 200, "the book"},
+		"an owner's card":            {call{path: "/card/KEY"}, 200, "the book"},
 		"the door's own style":       {call{path: "/access/style.css"}, 200, "--paper"},
 		"nothing":                    {call{path: "/access/nothing"}, 404, ""},
 		"a made-up cookie":           {call{path: "/api/due", cookie: &http.Cookie{Name: "__Host-fribbet", Value: "made up"}}, 401, ""},

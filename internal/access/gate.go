@@ -56,7 +56,7 @@ func (g *Gate) strangers(w http.ResponseWriter, r *http.Request) {
 		http.NewCrossOriginProtection().Handler(http.HandlerFunc(func(w http.ResponseWriter, r *http.Request) { g.door(w, r, path) })).ServeHTTP(w, r)
 		return
 	}
-	if strings.HasPrefix(r.URL.Path, "/calendar/") { // it has a key of its own
+	if strings.HasPrefix(r.URL.Path, "/calendar/") || strings.HasPrefix(r.URL.Path, "/card/") { // they have keys of their own
 		g.Inside.ServeHTTP(w, r)
 		return
 	}

@@ -3,14 +3,12 @@ package api
 import (
 	"context"
 	"errors"
-	"fmt"
-	"strings"
 
 	"github.com/google/uuid"
-	"rsc.io/qr"
 
 	"fribbet/internal/access"
 	"fribbet/internal/api/contract"
+	"fribbet/internal/formats"
 	"fribbet/internal/store"
 )
 
@@ -39,21 +37,9 @@ func (h handlers) MakePairingCode(ctx context.Context, _ contract.MakePairingCod
 	code, until := h.house.Access.Code()
 	out := contract.MakePairingCode200JSONResponse{Until: until}
 	out.Url = h.house.Addresses[0] + "access/pair?code=" + code
-	picture, err := qr.Encode(out.Url, qr.M)
-	if err != nil {
-		return nil, err
-	}
-	out.Picture.Size = picture.Size
-	var path strings.Builder
-	for y := range picture.Size {
-		for x := range picture.Size {
-			if picture.Black(x, y) {
-				fmt.Fprintf(&path, "M%d %dh1v1h-1z", x, y)
-			}
-		}
-	}
-	out.Picture.Path = path.String()
-	return out, nil
+	var err error
+	out.Picture.Path, out.Picture.Size, err = formats.Code(out.Url)
+	return out, err
 }
 
 func (h handlers) NameDevice(ctx context.Context, r contract.NameDeviceRequestObject) (contract.NameDeviceResponseObject, error) {

@@ -825,6 +825,32 @@ type Calls struct {
 	Waits []CallRow `json:"waits"`
 }
 
+// Card defines model for Card.
+type Card struct {
+	Bled *string `json:"bled,omitempty"`
+	Done string  `json:"done"`
+
+	// Home what to do until the next visit
+	Home []string `json:"home"`
+	How  string   `json:"how"`
+	Name string   `json:"name"`
+	Next *string  `json:"next,omitempty"`
+	Page *struct {
+		// Path the url as a two-dimensional code: an SVG path in squares of 1
+		Path string `json:"path"`
+		Size int    `json:"size"`
+		Url  string `json:"url"`
+	} `json:"page,omitempty"`
+
+	// Reachable other devices are answered at all, so that a page would be
+	Reachable bool `json:"reachable"`
+}
+
+// CardPage defines model for CardPage.
+type CardPage struct {
+	Open bool `json:"open"`
+}
+
 // Caution defines model for Caution.
 type Caution struct {
 	// Kind veterinarian, not the user's work; nail, take care with a nail; handle, how the dog is held; prepare, before starting
@@ -3310,6 +3336,9 @@ type StartQuickPlanJSONRequestBody = QuickPlanInput
 // RecordSittingJSONRequestBody defines body for RecordSitting for application/json ContentType.
 type RecordSittingJSONRequestBody = SittingInput
 
+// OpenCardJSONRequestBody defines body for OpenCard for application/json ContentType.
+type OpenCardJSONRequestBody = CardPage
+
 // TellEventsJSONRequestBody defines body for TellEvents for application/json ContentType.
 type TellEventsJSONRequestBody = EventList
 
@@ -3450,6 +3479,12 @@ type ServerInterface interface {
 	// GetBench A sitting under the hands, what is believed of each nail, and what to do next
 	// (GET /api/dogs/{dog_id}/sittings/{sitting_id}/bench)
 	GetBench(c *gin.Context, dogId DogId, sittingId Id)
+	// GetCard What the owner takes home of a sitting, in plain words
+	// (GET /api/dogs/{dog_id}/sittings/{sitting_id}/card)
+	GetCard(c *gin.Context, dogId DogId, sittingId Id)
+	// OpenCard Give the card a page of its own under a secret address, or take it away
+	// (PUT /api/dogs/{dog_id}/sittings/{sitting_id}/card)
+	OpenCard(c *gin.Context, dogId DogId, sittingId Id)
 	// StreamChanges Whenever something was told of the sitting, as server-sent events without content; what it is now is asked for
 	// (GET /api/dogs/{dog_id}/sittings/{sitting_id}/changes)
 	StreamChanges(c *gin.Context, dogId DogId, sittingId Id)
@@ -3543,6 +3578,9 @@ type ServerInterface interface {
 	// ReadCalendar The due dates as iCalendar (RFC 5545), to download or to subscribe to
 	// (GET /calendar/{calendar_key}/due.ics)
 	ReadCalendar(c *gin.Context, calendarKey string)
+	// ReadCard An owner's card as a page; it shows that card and nothing else
+	// (GET /card/{card_key})
+	ReadCard(c *gin.Context, cardKey string)
 }
 
 // ServerInterfaceWrapper converts contexts to parameters.
@@ -4429,6 +4467,74 @@ func (siw *ServerInterfaceWrapper) GetBench(c *gin.Context) {
 	siw.Handler.GetBench(c, dogId, sittingId)
 }
 
+// GetCard operation middleware
+func (siw *ServerInterfaceWrapper) GetCard(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "dog_id" -------------
+	var dogId DogId
+
+	err = runtime.BindStyledParameterWithOptions("simple", "dog_id", c.Param("dog_id"), &dogId, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "uuid", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter dog_id: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	// ------------- Path parameter "sitting_id" -------------
+	var sittingId Id
+
+	err = runtime.BindStyledParameterWithOptions("simple", "sitting_id", c.Param("sitting_id"), &sittingId, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "uuid", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter sitting_id: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.GetCard(c, dogId, sittingId)
+}
+
+// OpenCard operation middleware
+func (siw *ServerInterfaceWrapper) OpenCard(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "dog_id" -------------
+	var dogId DogId
+
+	err = runtime.BindStyledParameterWithOptions("simple", "dog_id", c.Param("dog_id"), &dogId, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "uuid", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter dog_id: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	// ------------- Path parameter "sitting_id" -------------
+	var sittingId Id
+
+	err = runtime.BindStyledParameterWithOptions("simple", "sitting_id", c.Param("sitting_id"), &sittingId, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "uuid", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter sitting_id: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.OpenCard(c, dogId, sittingId)
+}
+
 // StreamChanges operation middleware
 func (siw *ServerInterfaceWrapper) StreamChanges(c *gin.Context) {
 
@@ -5120,6 +5226,31 @@ func (siw *ServerInterfaceWrapper) ReadCalendar(c *gin.Context) {
 	siw.Handler.ReadCalendar(c, calendarKey)
 }
 
+// ReadCard operation middleware
+func (siw *ServerInterfaceWrapper) ReadCard(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "card_key" -------------
+	var cardKey string
+
+	err = runtime.BindStyledParameterWithOptions("simple", "card_key", c.Param("card_key"), &cardKey, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter card_key: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.ReadCard(c, cardKey)
+}
+
 // GinServerOptions provides options for the Gin server.
 type GinServerOptions struct {
 	BaseURL      string
@@ -5165,6 +5296,9 @@ func RegisterHandlersWithOptions(router gin.IRouter, si ServerInterface, options
 	router.POST(options.BaseURL+"/api/dogs/:dog_id/sittings", wrapper.RecordSitting)
 	router.DELETE(options.BaseURL+"/api/dogs/:dog_id/sittings/:sitting_id", wrapper.WithdrawSitting)
 	router.GET(options.BaseURL+"/api/dogs/:dog_id/sittings/:sitting_id/bench", wrapper.GetBench)
+	router.GET(options.BaseURL+"/api/dogs/:dog_id/sittings/:sitting_id/card", wrapper.GetCard)
+	router.PUT(options.BaseURL+"/api/dogs/:dog_id/sittings/:sitting_id/card", wrapper.OpenCard)
+	router.GET(options.BaseURL+"/card/:card_key", wrapper.ReadCard)
 	router.GET(options.BaseURL+"/api/dogs/:dog_id/sittings/:sitting_id/changes", wrapper.StreamChanges)
 	router.POST(options.BaseURL+"/api/dogs/:dog_id/sittings/:sitting_id/events", wrapper.TellEvents)
 	router.POST(options.BaseURL+"/api/dogs/:dog_id/checks", wrapper.RecordCheck)
@@ -5221,6 +5355,8 @@ type BackupsJSONResponse Backups
 type BenchJSONResponse Bench
 
 type CalendarJSONResponse Calendar
+
+type CardJSONResponse Card
 
 type DogLaddersJSONResponse DogLadders
 
@@ -6659,6 +6795,87 @@ func (response GetBenchdefaultApplicationProblemPlusJSONResponse) VisitGetBenchR
 	return err
 }
 
+type GetCardRequestObject struct {
+	DogId     DogId `json:"dog_id"`
+	SittingId Id    `json:"sitting_id"`
+}
+
+type GetCardResponseObject interface {
+	VisitGetCardResponse(w http.ResponseWriter) error
+}
+
+type GetCard200JSONResponse struct{ CardJSONResponse }
+
+func (response GetCard200JSONResponse) VisitGetCardResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/json")
+	w.WriteHeader(200)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type GetCarddefaultApplicationProblemPlusJSONResponse struct {
+	Body       Problem
+	StatusCode int
+}
+
+func (response GetCarddefaultApplicationProblemPlusJSONResponse) VisitGetCardResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response.Body); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/problem+json")
+	w.WriteHeader(response.StatusCode)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type OpenCardRequestObject struct {
+	DogId     DogId `json:"dog_id"`
+	SittingId Id    `json:"sitting_id"`
+	Body      *OpenCardJSONRequestBody
+}
+
+type OpenCardResponseObject interface {
+	VisitOpenCardResponse(w http.ResponseWriter) error
+}
+
+type OpenCard200JSONResponse struct{ CardJSONResponse }
+
+func (response OpenCard200JSONResponse) VisitOpenCardResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/json")
+	w.WriteHeader(200)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type OpenCarddefaultApplicationProblemPlusJSONResponse struct {
+	Body       Problem
+	StatusCode int
+}
+
+func (response OpenCarddefaultApplicationProblemPlusJSONResponse) VisitOpenCardResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response.Body); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/problem+json")
+	w.WriteHeader(response.StatusCode)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
 type StreamChangesRequestObject struct {
 	DogId     DogId `json:"dog_id"`
 	SittingId Id    `json:"sitting_id"`
@@ -7892,6 +8109,51 @@ func (response ReadCalendardefaultApplicationProblemPlusJSONResponse) VisitReadC
 	return err
 }
 
+type ReadCardRequestObject struct {
+	CardKey string `json:"card_key"`
+}
+
+type ReadCardResponseObject interface {
+	VisitReadCardResponse(w http.ResponseWriter) error
+}
+
+type ReadCard200TexthtmlResponse struct {
+	Body          io.Reader
+	ContentLength int64
+}
+
+func (response ReadCard200TexthtmlResponse) VisitReadCardResponse(w http.ResponseWriter) error {
+
+	w.Header().Set("Content-Type", "text/html")
+	if response.ContentLength != 0 {
+		w.Header().Set("Content-Length", fmt.Sprint(response.ContentLength))
+	}
+	w.WriteHeader(200)
+
+	if closer, ok := response.Body.(io.ReadCloser); ok {
+		defer closer.Close()
+	}
+	_, err := io.Copy(w, response.Body)
+	return err
+}
+
+type ReadCarddefaultApplicationProblemPlusJSONResponse struct {
+	Body       Problem
+	StatusCode int
+}
+
+func (response ReadCarddefaultApplicationProblemPlusJSONResponse) VisitReadCardResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response.Body); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/problem+json")
+	w.WriteHeader(response.StatusCode)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
 // StrictServerInterface represents all server handlers.
 type StrictServerInterface interface {
 	// ListBackups The backups beside the book, newest first
@@ -8002,6 +8264,12 @@ type StrictServerInterface interface {
 	// GetBench A sitting under the hands, what is believed of each nail, and what to do next
 	// (GET /api/dogs/{dog_id}/sittings/{sitting_id}/bench)
 	GetBench(ctx context.Context, request GetBenchRequestObject) (GetBenchResponseObject, error)
+	// GetCard What the owner takes home of a sitting, in plain words
+	// (GET /api/dogs/{dog_id}/sittings/{sitting_id}/card)
+	GetCard(ctx context.Context, request GetCardRequestObject) (GetCardResponseObject, error)
+	// OpenCard Give the card a page of its own under a secret address, or take it away
+	// (PUT /api/dogs/{dog_id}/sittings/{sitting_id}/card)
+	OpenCard(ctx context.Context, request OpenCardRequestObject) (OpenCardResponseObject, error)
 	// StreamChanges Whenever something was told of the sitting, as server-sent events without content; what it is now is asked for
 	// (GET /api/dogs/{dog_id}/sittings/{sitting_id}/changes)
 	StreamChanges(ctx context.Context, request StreamChangesRequestObject) (StreamChangesResponseObject, error)
@@ -8095,6 +8363,9 @@ type StrictServerInterface interface {
 	// ReadCalendar The due dates as iCalendar (RFC 5545), to download or to subscribe to
 	// (GET /calendar/{calendar_key}/due.ics)
 	ReadCalendar(ctx context.Context, request ReadCalendarRequestObject) (ReadCalendarResponseObject, error)
+	// ReadCard An owner's card as a page; it shows that card and nothing else
+	// (GET /card/{card_key})
+	ReadCard(ctx context.Context, request ReadCardRequestObject) (ReadCardResponseObject, error)
 }
 
 type StrictHandlerFunc func(ctx *gin.Context, request any) (any, error)
@@ -9381,6 +9652,78 @@ func (sh *strictHandler) GetBench(ctx *gin.Context, dogId DogId, sittingId Id) {
 	}
 }
 
+// GetCard operation middleware
+func (sh *strictHandler) GetCard(ctx *gin.Context, dogId DogId, sittingId Id) {
+	var request GetCardRequestObject
+
+	request.DogId = dogId
+	request.SittingId = sittingId
+
+	handler := func(ctx *gin.Context, request interface{}) (interface{}, error) {
+		return sh.ssi.GetCard(ctx, request.(GetCardRequestObject))
+	}
+	for _, middleware := range sh.middlewares {
+		handler = middleware(handler, "GetCard")
+	}
+
+	response, err := handler(ctx, request)
+
+	if err != nil {
+		sh.options.HandlerErrorFunc(ctx, err)
+	} else if validResponse, ok := response.(GetCardResponseObject); ok {
+		if err := validResponse.VisitGetCardResponse(ctx.Writer); err != nil {
+			sh.options.ResponseErrorHandlerFunc(ctx, err)
+		}
+	} else if response != nil {
+		sh.options.ResponseErrorHandlerFunc(ctx, fmt.Errorf("unexpected response type: %T", response))
+	}
+}
+
+// OpenCard operation middleware
+func (sh *strictHandler) OpenCard(ctx *gin.Context, dogId DogId, sittingId Id) {
+	var request OpenCardRequestObject
+
+	request.DogId = dogId
+	request.SittingId = sittingId
+
+	var body OpenCardJSONRequestBody
+	var err error
+	// A request validator built on kin-openapi's openapi3filter with
+	// KeepValidatedValue leaves the value it validated on the body. Bind
+	// that value, matching member names exactly, so the handler receives
+	// what was validated instead of a second, case-insensitive decode.
+	if vb, ok := ctx.Request.Body.(interface{ ValidatedValue() any }); !ok || runtime.BindJSONValue(vb.ValidatedValue(), &body) != nil {
+		err = ctx.ShouldBindJSON(&body)
+	} else if binding.Validator != nil {
+		// ShouldBindJSON runs the struct validator after decoding; keep that.
+		err = binding.Validator.ValidateStruct(&body)
+	}
+	if err != nil {
+		sh.options.RequestErrorHandlerFunc(ctx, err)
+		return
+	}
+	request.Body = &body
+
+	handler := func(ctx *gin.Context, request interface{}) (interface{}, error) {
+		return sh.ssi.OpenCard(ctx, request.(OpenCardRequestObject))
+	}
+	for _, middleware := range sh.middlewares {
+		handler = middleware(handler, "OpenCard")
+	}
+
+	response, err := handler(ctx, request)
+
+	if err != nil {
+		sh.options.HandlerErrorFunc(ctx, err)
+	} else if validResponse, ok := response.(OpenCardResponseObject); ok {
+		if err := validResponse.VisitOpenCardResponse(ctx.Writer); err != nil {
+			sh.options.ResponseErrorHandlerFunc(ctx, err)
+		}
+	} else if response != nil {
+		sh.options.ResponseErrorHandlerFunc(ctx, fmt.Errorf("unexpected response type: %T", response))
+	}
+}
+
 // StreamChanges operation middleware
 func (sh *strictHandler) StreamChanges(ctx *gin.Context, dogId DogId, sittingId Id) {
 	var request StreamChangesRequestObject
@@ -10347,393 +10690,424 @@ func (sh *strictHandler) ReadCalendar(ctx *gin.Context, calendarKey string) {
 	}
 }
 
+// ReadCard operation middleware
+func (sh *strictHandler) ReadCard(ctx *gin.Context, cardKey string) {
+	var request ReadCardRequestObject
+
+	request.CardKey = cardKey
+
+	handler := func(ctx *gin.Context, request interface{}) (interface{}, error) {
+		return sh.ssi.ReadCard(ctx, request.(ReadCardRequestObject))
+	}
+	for _, middleware := range sh.middlewares {
+		handler = middleware(handler, "ReadCard")
+	}
+
+	response, err := handler(ctx, request)
+
+	if err != nil {
+		sh.options.HandlerErrorFunc(ctx, err)
+	} else if validResponse, ok := response.(ReadCardResponseObject); ok {
+		if err := validResponse.VisitReadCardResponse(ctx.Writer); err != nil {
+			sh.options.ResponseErrorHandlerFunc(ctx, err)
+		}
+	} else if response != nil {
+		sh.options.ResponseErrorHandlerFunc(ctx, fmt.Errorf("unexpected response type: %T", response))
+	}
+}
+
 // Base64 encoded, compressed with deflate, json marshaled OpenAPI spec.
 // Stored as a slice of fixed-width chunks rather than one concatenated
 // const string: with thousands of chunks the chained `+` fold is several
 // times slower for the Go compiler than parsing a slice literal.
 var swaggerSpec = []string{
-	"5L1vs9s2sjf4VVDa3fK9tYztZJK5z/i8SpxkkoqT+PHJnbyYTakgEpIQUQAHAI+sSfm7b6G7AZIiIJE6",
-	"OsnMc98ktgXib6PRf3/926LU+0YroZxdvPpt0XDD98IJA3/7Um++rfwfpFq8WjTcbRfFQvG9WLxaVHqz",
-	"lNWiWBjxj1YaUS1eOdOKYmHLrdhz/9X/bcR68Wrxf73oxniBv9oX31aLDx+KxbdO7LNDSCf2NxjjDa8q",
-	"YbKj1PDzo8f54L+2jVZWwN59wctd28AfS62cUM7/kTdNLUvupFYvfrVa+X+bNkjoD0aqhC2NbHw3i1eL",
-	"n7aCrfBnthJWVoI5/09a7xYfisUXQpXb280DesvMwkrnpNowbpl0zDquKsuUPvhpvOa1UBU3N5tJ7DAz",
-	"mZJ+f2YZryojrPXT+FJvkCBudzS9LjNTqfTmmWVIadbvjtuKI+5P2J5vdGvFzaaEveVmIx5kKSyTCuhk",
-	"i22LxXfS3WwCvq/M8DvpkgTy1uhVLfZnptBgi/933lRCv4np/LzljknLDkarTcFWR7aWoq7Yf7z7+jX7",
-	"y6ef/dd/+ondC6Dq2xFM7DB3jeLvxeJnbXZSbX4WYnez8ft9JndFAGUYAXujzQ74KH3tO/+8xKa/LYRq",
-	"94tXf1+UrVsUC6fb0rNW63Sz+KVYuGPjWax1RqrNoli8/2ijP6J//Ecry91z6qn300dy32jj8DVy28Wr",
-	"xdrI1Uq4F1I5YRSvX5TaiBfwPUzs88rTM3xgdCOMk4LOqhKXtuIHLuvXvt2HYqFhA+DT4YashHVsLY11",
-	"d8xttRXMtLWomG4dq7n1K/dvlb002E9a1z9ipx/i5nBj+NH/vWlNo+3FGb+lZvjihPfq77jarpduOd05",
-	"6NWvonR+rM/tbrxMzwy0EuwfrbD+n5jz16PUe2GZEu8d04pxprisXzHpLCt1rVtTsAOQiv8azoQJVdmC",
-	"Ob4TjDNbywcBjbiDNkJVzG71wRbMtL7DtVQbYZjRraqY9JsZiQoGWBSLmqtqz83Okxb0tygWa176Vdq9",
-	"1m57idhW/tV67ld9BaWt6Mkr6FEfU9rq6PAPa2323HnZRbk/f7qIk/IdboTxW7/nlVhyN2hdcSc+cnIv",
-	"FqfL+BDklN/GPxjR1LwU1fgkJXI1v+WcGWGdNoLF5nGMlda14GpESjBiN9OC1tcbMUVTPYnnZHe6H4bT",
-	"VOIQb9bUO0RHkLg/Sm62bumMble1GA922B6B/vyFZdD2mWUH7p8fx/xS75jYN+7oyVn51+nAbfI4/Kf1",
-	"cTyAvzrSQldM8HKLgyR2u1jALqYvYCWNKJ02R/88H7ay3KKwwE2SOKYtN5BAyfeCOe2XvJVqc7riSnpx",
-	"xI3HOaEPnH63Fd00Tk+hiIefphgznviPSgCPYXoNCzBc7QpmBK88//GbXHE/5ON4PbGWSyImtvLtW1P7",
-	"rejuYe84N7y51NNX1sk9dzD2xuj24gd/hUYfikUt1MZt5/SvhFvu98sDiQw0X9XuV8iBtFqua61NejHA",
-	"w5e1Vpvlfp+mUevJ6CAdkCazDTeCEXev9cFz+I6EumGx41SfuMRw4PiwZzuwW23cNVPbys0WXh+9hufL",
-	"cLURqXFsdXb77JY3F2ntHhr51n4Kc07POv+HCaR87+gLp/E8k5uyMfrgtqwWa8da5WTtLzrIacLeMeXv",
-	"U7j+SjwIwyotbGpXnG6SA1SiwbNDkYA7Vksl2Ep4UggX+JllTjfwS7JvI/d7fMjOKlphwa1Ry0psEjwY",
-	"ScjJhiaw1Ub+UyvH6/G4aQEKb2c4h6ITQvDc40b0CHpEmqe3KN7iQA/DSzogud7yele140BJRhpU/BOm",
-	"yOv9ci9VS9LJqVS71iS3wQvMrNyowt8Wf5LwbpA+b18xzlZG8B2LH3HXpx6lV7o6+sdDkAw3OuOSt1G8",
-	"nvTSv8YPUk+914J46ZZWlFpVNs0K/OZ78cKhGLQxUlXCeKXzaDtRtmC/ttVG7L1SlZq11n7X8yNt9QFG",
-	"ou6Y/8AyvnbCMM6CQjTql8xnEyxLXhyu8G6MmbV4CJa78az2XIHYEPT8Wm+SAulW1I3IPAZbXVeT1r6q",
-	"haik2uAmSMu2Xo8mauHqCORRa71L8hY/jE3fZl3x4zPLGu4VBlqJNv4g6a6DfjpRePxG11WKnoKlcdJx",
-	"gMZ3oeUbbt1X/mzCB0t/NZIrhIvmZf+BNIbqN4qnKin5eY6eIHzaL38MFkmf7uaWW1bW2oICMGm3+vLS",
-	"6Y750ZdoApjCsfdSVSkZ1T/Nmvlfu0fbaV1H2xRXg+mO5d9TJcCvO78tjyUgYLR+X2BsOiim/WnZxSvV",
-	"1nVqShn9LZDE6Ifp+9pwa0WG/+EioxbRccCNFpbUbWRagfLW2vi7iuuBc5i6L2+5tT9rU9mkYUPoJq2i",
-	"aOZ07R+M7i0xgmlVH0HQb4SxWgWJZDoRNIZLK3L0hvZYUHYOoq5Td8uLLEvg4WBoq+sf14tXfz+/Be+4",
-	"2i0+/FLkhFJ8EqSL/SNzfPQA/rHG2x7sygdhxB1KfLp1gcy5sgc4VUaPBog/vFpW5njhalIPa176wykF",
-	"XU1pgEEdhHOi6nEv/+S4oFont1fsRZUb1DrdWHRg1FpXr9CM4XuruQSbW8G0YaK2An+SlinBvYqbHuvA",
-	"TZL30OX1tCAtw3Z960ivD2l3y1ruZYrh+il4Yi1bx/bc89mHtFaBstTkZ4YMW6MB/UsYZBoynR2Ecnih",
-	"p9/XQ+ri2EZclsLvoRFqKsZh+2mWLDALX1KFVPVWS3w4ffuGtO7hJnhStF5UDbzNPxSRdLiD144ePqcZ",
-	"t5M5/Ne8TD540HdeFMLbHQUiiTNobcvr+ggTa0T1itUcmYCnOM4ehBNGKm4kV8+SgpFtm2CiTFwVr68d",
-	"mReeYDSpWKn3ezCnj3mk5+YT7NPYti23SWXvEKgdmgTGsPIL6h5sMP3ai/pW70IUnTuZbI+wCBR8o4RK",
-	"i6CHk8hpcDujQBwEgfgWRKbTU0RILBmrE2Ox/0QSPiWHHqn2di8+z0HA7c4z8qW+dBjvfI8xk5wXH9Gs",
-	"9tc5Qcb+JDDeg8XPX4ZKo6yFb//IksZHvp1ocg/aDF6ntJPnQ7FYiZKTM3P0W7nlKmf6hGfSyysgSCQ6",
-	"Ltu04YfIEJaJk73rOSWCRuI3kvwQ/nnSLSgoqVsnjjnhwT9DVgjFKlHKStgCrMec0bcpW++ORN9zF+9v",
-	"wlSydN/5pkG4Ti0U7VmOXr2VqKV4EJU/1JVgRCij1dRyJ5L2ati1fUFmITgBuVHonEm7LrR1ebYAskep",
-	"wcKcmoe/p5n38+T0UJtMM0RokJzEFuxNstwNDObRuuHf5pWAa6C8XDcQ1k8HSHF4x/z6C9+DBR7I957V",
-	"+z28YxyUWxLyBO8r/b0NpM6T0weXQTwTZKfSoBQ/EI/7NO2pLxjPxhJyz8A2eM1OGPEOuSAPrli6Zt1e",
-	"DCbeP4OOJCKZddTbMQK8UUQBkQdkWdnr1o1tWWvymEx5u2WV5D246wnDZovGswteMXieYF34RXb+oB+O",
-	"FsAjg76oYBIv/wCc9qLE8rmFMJ9ggUl6A8mzw+jJHHMpkLXTNqCnd6246UbBSCAJEa3SSmTMZNUm5SYN",
-	"3mn0i+n1mlnP1BnIMJmNAskzw8akYyVHBlqwtdF7ZvkaHG6074+SQNfalDk74E7pg0q8F3ov8N33Dxfo",
-	"2mCo78y40gYjb3K10fF+0d5F7XrfZHw0RggGDkRLc3GalVutrYAto40jK34RVLuxk/gCj+vmMZ24+qsY",
-	"G7zUxqWF4pEhnYJhTifYTGBhb+nwm5orJaqzr61X+Zz07wLIMl7qnrVBRnSy3lnDQ2iHqrt+iPMav547",
-	"6RWdNJFOcoXd+0bvwDV3lTPM3zQKr5hyyUgzSwukyBRT98JfqrwPEpmKXrNabraObYw4pj1qFT9OeHjI",
-	"MdU5osgzhd/3SXNAN8RZB2cWGH238N7DEVlMd47EVHu0Ejhg58mih61/4QJDIprv9qs7n0FQT59lBG6d",
-	"fF6N4LuvHoRK6znB4wPhOw+8Rkm5Fs4LShSctDH6MBCnUImGuAK0Mw6f7a3cbMExl75TtT6c+VWRJDD1",
-	"6bS6NZd5xD22+lAsciOfEBA260+26K8rjksTTu+8VJsveJmQ4H+mpw+0ftBFjES5GLfcQnAyw1ik7dFt",
-	"96NN9g0y14lYHR4eKXp7wRVzGsJtvEJr+AHGSDvalJhqTd9oXi83vMlxN6/FJyWsIJKT8anSZPl8tJsF",
-	"XPJpiU4LFP83wpG3CLZK2m6Tx3yLfrrE8LHV0MQ3ZQOtE6k4L+milGEnWyhrru6daC5qL3G1Ya7DcwyT",
-	"KiKRhV3tzjNF8P1w9SGxYqzgOPqLpClhHvqWgFwIFXfb3LiyEead4GlS+1EJNOCHy1DiB14Fpagr5hWs",
-	"DZLHFhn7cAU5RaiLJRtPPjXR+p0+pBQdDLZPqWCV3lwkPt2q6kuNjrD1mnTxSTTzo2+ek3S2fZOWE+8d",
-	"RDiCAQy8jL9cOrIK/Oc0pczR1TYZhVHPiXrAbU0pAEbvp95EsOlMbXzg0t1ghif7BdMNMyloG8Jg6f1r",
-	"gzg63MEpJjT6OJjQcn5gequkZXylW3cSARX+OTiGbsHC0ZqZvFMJI0wwW+NXZ3bpu6RHve9RQNukX0lr",
-	"hXmGkfx3FPQC0dklN6JvC74D830tCral2C1yjm1FXd2xxggv8hVBewSGi/wl3Kv++EGcwPsFwaDUw6Vo",
-	"7UpvnveXeUXMtj88v8Wvt6LcfasaNCnxqpK+V16/7RHYmtdWjEQSL2omObD1rwev6cEP7Zg2bM3rGv64",
-	"Xidf37L24lDy7eBsy03FQrBXIhKHS5NSPd1BkCOz4X2Tae/TyYEtct9kY1wxdmeyJk25Z3v+/lts/+mn",
-	"46sxPc7BHkRdp0+DfilYJW255WYj/FFwtuIVs/uBg/+sZY8Oh3a6N2S3MUVHFWFDkjd0q2UZ38KpBFfq",
-	"rEopy50SFuwlnPl2KGaCqAFuf87WQtTRThzjPA/cemHZtkYkQ3KFqpYNeFtneGXhtbwUaMWRDW91LSt+",
-	"TNB8RVF46MAlV63nUJMlxPsGKbOjsU9evsxEKvk557T8snXglI3RQRA5QZFHiYuA2nar5OUoMGj63wqD",
-	"PvbcbDJH3PPrcLDns1rwB0zRWxvdCXvZ2Gija3FZsqrhMj0IY+mdTfrRQvrZIKAEIvBfMSPWrRUUrfXp",
-	"y7/EaDVqhaJnxaxUpbiDZv49leQeogQS8MJBtHFIM0u6Sw4CkgmmbPXP0DRs9QET3EC/DeR3/mtqN1Iu",
-	"NLxb/TMfTqt/rIlxk+yh1uXu3hnhUCY9yyOGB/S10Xt0v0swWDPOKo4RDhRagNaaE9fJBLkRJvWT3FNA",
-	"+YzmaanP6fza4bsR8X0eF1XxY8EobBkJie1lFbJp9vy93Htp4+NPP30JLnz868sRBQ2FCoiPeQ4TuEag",
-	"wPAaECk0mheje3yLHv1aD1TJvGSjwfx1vUgT/SthBq0K5raK7Glhr+R7UV2ak5djnr8OxsXZ0wIZD+fV",
-	"JmOR0XEuuPHvVCNFCYe8G2b6oaUyxKpDiMdWXt7PnXTPadwrpr6DJOVi8bp178g5ffImx4CDrDf7Qk5B",
-	"cKVC8+SNaJ19JyDlcq6Eyq1YcrWpRciFGBu/RBN9FqMfzxi6Bs6O0a+Dh2xGmg83JUuk+jyzuYwhwyvZ",
-	"2qyvoR8KMDZm8GFQe/fLQdqtqHp2vhORgO+EKvzb1xi9lrUgw6aE5F8QFyxZ+FglGkgoUsmchxNa6Jvp",
-	"T86uv9TeqYVVxLMa5Jz0H55uL/I0Zts64Ve35VbrGfaJe2if9MCexndRz6kZfUlunUHc4OIC7+ROPP8S",
-	"281nnqBI+JFFOlncyyG5RNqQGI0Cmt09Ts3KxoM33G/drNxgK4Sa9cFhq9OB2K0lGu+H8ZJYbrmsLlo0",
-	"+9F7fpT+erqJFrjRSZqAk7lGV8/uKK32/MR7c05OS9qm5on4qW/0AVz7W31gnEGCbUWBYHds39ZONvWR",
-	"rY6sEWaJPxcUdu80BJDteT12OMUfuon3ROKurzRPPO5XGOd5fs3UbtBf0Q2d3Ac03Z7YejdiefRPe3I2",
-	"K2ncdllNcOEGPR+/EJQOmfEjr7V2y1JfdvKCpEUaa7AeXNJaayKdOdlAy0orccENOJ3DxvSSqXkkDX+A",
-	"/LXl7kzW6mzPD3Dvaa8BZsVq45bo8EsfW0/tTKh6vN6JXIoQWDL87/6lDaslK+RUa8HPOEDKQAvq3PTz",
-	"QVUz2dOpZDGWPW6lmAK3DTsa+W7vwo3vUtG7rd2q+9cpQUrxZIrO0TZaxOnKT6ghElPvJoZLkeE017wC",
-	"A150InmCUd8zakw3QsdxxY93TCrrAFtgzQa7938UM0swqUy+KPweDPxkQRRekhIVs3ovMKMCI05BXIhp",
-	"Rv08YK+OJsN3/aEvuwDBaYlPIVRwlPqk14zXwRAPiQmlAMl9zQ3rEkBqrT3v4A4Dc895hwZufLTJiek8",
-	"JnDu81bvx/Hx2AgMI9M3EYlytIUQbNchntQ7Wvu+Lbd3eEfCyTq2kQ9eNYI0QabEAdxDvD4Ag/r9n5hE",
-	"wJYRfPeReBCKgiBCnD5zWkOcS0iJ7UUDnSZu9sO8vOa3vGx9/Mm3+9ZNMa7CltlwtYzg1R1TQlQYxo/m",
-	"UzZI+R0ZRK95qjqS/Phlykp+QSkGvxTb8KbLuUIuWrXijr1EtCEiIgxGzCW+P+oFTD0VPTS/U7/77QAH",
-	"5qTr192EJkad+vbzJL62aY5bitg+DxYWGvbjDS/ziXHowyA7K0Qe9lKpwqozD/rfpDg8+RFNAGqEJ1ca",
-	"65aZWCXPzDChZiNVcI77S3sA4Le1EIOMeoip5uqIUdZ6XWBCXA8wDhJVKYl/Wvy3/y4d+lQQnMsE8CDf",
-	"ClJ2dA65AUKv9Q6xqhp+KLxwJDrUj3m4XN8HIhtFsL2/yD5/8G2o7VKqZeALYwaoG6GWIWB90m1san7R",
-	"y/y//VvwtqYQOa4uhrtjKnbM6U1scM3dbGize+ztvt3vuTmmNtMZLlUmx4Mw+vAeMk/dMZfuFOcL8pey",
-	"wBJhkGXDD7kQmj0HsBdIqCJh8CjcI7OPD9vjUlG4ZhLMDAEplcaVelE8gZmByVmLadFccUg693jBBryt",
-	"F7uI96l3Eqf7NWQvWW5oKeLqxPbzx4THPcTpTOoHZn/R/IsbTF2fjZv7shVvpE3YpnldJwIH9CZ66gHi",
-	"OCUo+UaT1/NlK3IRd+D0G0fdHMlPzk0m0a/mA2iPQQ7lQ8rO4Yk5pvUHKZAA8NpaWAbf9XI1yd9uhVDT",
-	"WfSDqCKG1ihEstTt5UCQd9RsnjjRi1Q/kSshXwZjQSj4QL4nJZRvBZ8MaJBe1glJBrElhL0DlRRAZuGs",
-	"6ejCOWXINWT43dZbNzfRbqJ37xQJBxOVQKDHdFXXIXffAVcHsEXU8ipxKGt+SOYVn3USXgIhvODbuwDB",
-	"13AjMknARqFNIhk6M15xMjFnuu9wEqTcTTx/pya2MwBycXsy5Hudv/lfIZaL+5d1mvgXoafmh13dsY9P",
-	"jB45W9asR2aaeWi2FeXRVpGx3YMinHabpzViD47zgoE5zuis5Rhf8ifVM7GvdvKLFNqfV2zmGBiqdrIJ",
-	"umpFf9zT4OFaH9hLJPV6YPbuizJexrroXFFOVCHoN2u2mK+9TVHG7ve8roNGZgS3Ax9TH32Iq5BTE+KO",
-	"6mEmJfFPCKWD1AUQr1IYJ46nwCw6PKr3DjHSgVYLjEgGnYyAUlFN60VAefYTzSjJIWOWxumYwHTBbF1y",
-	"FZBAGKYxSJvDFpQxPwi82PyYDhe4KOH9vD1ethchYgwdTu8ootrV07byCSIxCjmD5hXz7MOmkiomN5C3",
-	"2tb1tKIE99jLI0oSREDfRJgjMlI0LXlS2MuqqgX7y0v2/wDyQERQA1QCiqdMJKXmYrf0IRu4lRG2ZmWd",
-	"nhw1Yn/gmEWcWOw0eYwPoYLF9MjXH5UICEYI79U0QqFTBw1uqtzeBXAfy3ZSVV2KpBKiCghA/l6MMY9m",
-	"RNCsLt6I7wVXFln/OfzdAHlUsCQSbxqNdh60xhzQlHMwsDKhsQLO/cqzFI2R3KKuLaOQ6PdvCLX845cY",
-	"oxv/ntjRWeirU3LBgMAimNIVEBaUMzHhoKHZhy5yNef2OWx1HXWOYoiSSDZkRGjxZJcMhszpWTNTzPOg",
-	"o+s0iWKy6Wni3KsQC4lR6J7Q0PRNuamoYzVGWBvxqlpFYAKn9JHwhNpJkKPY9jDR3tiEtNTxInsTJURS",
-	"5vRGAA4qMGqEeH0VoaVoMYwHa+PFNV2DtmGrLNLVmhu23wdUK71eFxCiCC8rNxUUeYLaQJ2Lvoh4mYBL",
-	"iKJIGnUwFQsZUM7iefopkP+YI/LNQdS1n46nam53gqwIGy5VwRChkatMlpoLCkwU0Htb+mlqR3t6VEJX",
-	"nA54mAqtgWgY4DXZFyxkYMY8gJh/TjCFvcyrHtZFq8pacNMH9BgWTxLVBkLghwVuCJyjh+AB/192OB7W",
-	"ybpe9tA8epgdIzwPAhwMCIt0NSdV0bk2JbMrowPbF0y+MywQHdr5JCUuAnB3hPIZPUfBF37BYEgDpkjg",
-	"62QFFyq5szbCboE7ApjeHeTpmB3VTjpspROACgP/uiyFckawSjtEnAE0OUCO0UqE5qu6tVvWSLVbxoY9",
-	"SRcagfsCsGZ6/cKZQxEf34MXfaiPSEqTZOKvkRofIRN/LUVdfWWMTmAqiPeNKIcxUt09h5psCX5kUb8p",
-	"tXKGl44djHQQxPwK1aG/f/LL82guG/X6wOtWXI6UxcFD86KbaZIoout2tMID2so7xZP0vwOvd2PglZEG",
-	"Nv73aWnlB9RrCVHTd5actzai5CkXzCoZT+dfGnoMMAMNs7Ymm/vCeF/wpD8KnCFJUQrBemhEkJfDzB/l",
-	"JygWaQsJWYvJOnCKrNUzkowfn7bc5i0vHeImyvsA55goyqJ6sESJQf0HZNB4JEzBqf6OZ4nn0BuoQHo4",
-	"R0JfpCBT5no2Bq6F6YBmo9JFcz+97qt+RaIrITgTjoLp1WVSx/FX3nwNKeEpCwRU/ATYaBJR4m0KYV7j",
-	"HNLYWTRYIblC0DC6KkoENC61TNvMpnpNaKz4QW590j3agw4y2/XJrujjxk6SswyVvqJBCiPWt1JVS7T7",
-	"hL/pFm2OweE2JWnzr1Sq6PqcTejhrzGmaLiX8+qUKXHZeRzQHEQKwS0ab9CWGd3bzGmI04zxSfOCaoRQ",
-	"7zJMH9SgaZM+OfhQJEpB0Av2Q+vK0sE7sgc+cpPPO0ary9erN/eBAzE380MK7uobUEFtRMqJJWfwpKgM",
-	"9VDf9LqgP1++EagMyn+Ok9U3Rl/W/d/1K+lNVwj61J4gh6ivZQrUkYEACNPpuko+yrp1tUwCSA864QaD",
-	"AonzSoMyANh/ff89U+W02B4cNh3ZQYrWpDjxrhRdupRJqKgXgoBtAPlTQoK5xBMAU9r0YPmuQDaccTV7",
-	"snAud8gyr3IrF6zp52VmJMHuWlNpESK2gV4fgRODhB2PP3+ZflxZYR54sAXN0H/n8Qp/ENks7Um5BhPh",
-	"JQNDCWE1ceDEMPltuS4ogW/OJd7pbqtncYmTUzo1ISSsTRP3M+9WH0F2dv7ubo0nK5q5v+kE8MhwTzAC",
-	"BVdXPzHwcfZNuYZr557wPLvtMKYhfbu3bwQLKwVbtwZ4ll77VlwxhKZnvK7BbBOtvRD0JipINwp+mzka",
-	"YYbDRJZylm18w1NBiFt9YI3hpZNWVDFFHWpqGbm3iKkT5E4lDsCt9vjg0ldT0DW+4ddZ+wK2xje9dLUZ",
-	"/r5vsJiD7SPQjd2g0WV1NhFO1E2wGEO1gksOuaT3xX+ZSRujkji9EDqsBB0F2hA/DD6ydGWN9p//rDPg",
-	"9UrLy1Xhf4BG/kKY6vKWvOWHHw0lnXheHT86WVjthbbWUPXFNXl1qHreQc2M9+7Z6xMMVFs5xT3yNrQD",
-	"oSLlpwCUe8P8j+xXLREb5gICHG5AfzN6M+oVIKJzoqHD2SQvraibFFYy+pRiKuW+tRhFj6U9NFRz6l/c",
-	"AOgk1sKgzIHZYpfuLsIdwSwehXYUbk9PieU1TuoAUT+TZ1TpzfPQ2yPgj76R1mksWTc2Mtkb2MLA0xLN",
-	"oSPD3bjaylnmg7ON4HljuSE1jDtoxMuODuNYSbXqCgneZAoJQxQKFiDzxp1Ikni/47HlOF9RJF+tGuH3",
-	"ACKon2jYyymcVbOa7Glnw2WwyZmomQtgSFmlEcK8cC1pHMbejkxHwkTT37kVBePgYQpC0zgue1DgIaFQ",
-	"xVopvyLrIpNWrt5hzqg+yNHJsmV1YhQdntbogBNW09h0uHG5qggxGDUeV5LyNTqkTsQRrqpsgB4UxoMy",
-	"cCAXJCv6yv0qcyXkfsWkIuuYaw2vT2qp92MnJsdD1BkfZqgyRbJXF5R21G2oqzUa9or3u2lTCT6h9Gil",
-	"4y33De0ETPXD8NnGBdLG0nAFHVP6WKlsXRLQPFlD/UhMitAtOfCr88VqB/mhuaLBFYAhJRMLrUOz6Cwz",
-	"KMFepR47qCHamGRcZcCY95uxliV3FC4fFSO71QdVsPtvPv/ok8/+TMx5JbYSigs3Rr9PxpVudfLZ8wI/",
-	"4W3tebmVXo52VtRpOGXdpMzIWLyY9g/miJVvMViQT8EDho5pkkXv+LtjSVHPt8NKqG0rk8Vkv0u6LVpx",
-	"oYi7fhCmatMh2huTjAxGZ6n/sYvciWirM5yZsekkSvtOOi/lpzraySSDxHlCyGZqghcG+06q6lu11hdF",
-	"G+wwzALD6MPepc4zLGTMD6xt96kX30v1sUYJ4ZdygM4td1qJqiA001CYVu5Bc9dW9MtjpCqwBWTN82Gf",
-	"LZV1Fu8bacRkX7jfgjQlbFqqnXw92t2UeE06RRS2HkQ9of0baIePZqosM6A0ahOOYehUx0BiCB1pSYVJ",
-	"xFXmkhjUclbAqhUmXZn1gInUiC0JcDVgpOlgZblBPoSo5lQ4cYPVmNayTseL0HDTS7ZsPXu9ZJeHRlgu",
-	"q7yckAGNIKTvorX6J4kwB7qusqJPB8JIhQz0QRGuwq9ttQEDaDqkcEbN49byVc4C09rUbT8hMbrbMGd8",
-	"o+EgevXsxne8I7fz4Gjn/BuEVsEwHBVEtWMi4X8tJyTFn6CKUU0KJJGYzIFMIVzVyJ1om+gsi8glO99I",
-	"uAlxs89w3WsAwG7P9k4DYAkqnlBBrNMNa4aJU78DhzzH8KBAAEyyQ9AOaeTCus42ibcJ/VtPyPueiF1c",
-	"Alnyk7wWZSlVlyVDqKMI4D2v66UtpbVQxQP/3oBjtljUnovHv21aWdfa4a2MATnLspYNJf4aqSphlis0",
-	"wIe/VpLvNfzLWqIlsjTcldvlSuO1pIYQl3JsnCyXjT7QP8j6QZilks4g0ZbaKOsIxWBN0cgrqHCxtLri",
-	"GKRcLf1JQPB8sXBGcLjtAWP8wJ0wS9sYiJHbC4gxVVotbS2b5R5U3Wg2FUexbIx2IgQmV611yz2mh225",
-	"NEsnxRS3xLVByMEt0RccxwLeynArH9J4wFuotwHM4xay2szbP++5hhu+zHAMvWYnT1gxhv1l/xGf2P+8",
-	"iHB98l7EhyHuZ+YevQlCX5e3p9DIDjQSVJ8JZPGG3qSr6YLAuBJxZdnawunKIoftkSnN9hpTLeF1JsjJ",
-	"3tsMP2MOR0pXnMpnf9WtX8ptYIhwC75SLo1BNIVgsYtYiwvdA+Mni9d75owUlsAmIEG2bZI67mVsqOmG",
-	"L/8eHCfk4VTHYUpxyhqq9wLzfZPw3Mno31i/F+REZ45oU+1XzR9kLc+twJiAWfEi6EvErydTgF7Ddtu+",
-	"jOi2RrebTOn6AJc2g4ZyIGbWPyK7swQBwmzE6gCbTjoG2rdenlbSHQALX4ZvTGLegSwcOFpM7YH9jSuI",
-	"tB3zakJCjcUI6v70evnPA2LuKlQiXXbXOcUu+7dzxKWm8ou9fhBT0ILOJwxO9lnMupnzk+SSJI+hetwC",
-	"PVV3qIW9vCzvwbFTkjocdS+LCraNdiR/NteoLrfUFYbMd+reZ6k/v9BT8Xcku3phEqTSCy83JsNcLdNR",
-	"Lk33fKfRxK7D5ZxS6fIc9mXXSypWffl0B59V4v4VXtLEM4eX+MzDc+HinmJORNZNDDuy2CQLxoXkDzCd",
-	"1LXFYx1vMSVln9oPjKC6kWB8bDFPGvIo0m5hIw5DA2zfzlfqpDVdr7FWiTmm3/EAaXchDldVkCdh4yOb",
-	"QADQIL745xqywNKQxRPz1MhG5He0W1wYOu7EmQrlb3p5/jmHJmKA+VchJBYIVYXYirJ1J9VMCVzPaVSQ",
-	"N0bjA7DVejcta/JNl/f7iMzJN9y6CJqRkCVbVekQI8F3AoKu+xbvU8CXRfr5GdHYbKyFeWAE854csXYB",
-	"du9xyWUA5HsZ1UZbkc+/TKdv+bah//QaYj3I3rMJAQiplKkhQbVKOvucEuKvICf4HskpbQ/4Rh8A9j26",
-	"/rHu1TC6cVxLPOnJHXtbwAhhc4ADM7MDZjKVM1g0XlT4gpeJ2m/WpYr+APooVl91/BgcelbvBS4z4nmg",
-	"JXJ/WeCEcXJTe63rdq9ScYQIFAo/I/TKsHITKnQBzLHH0zDIEQMctwG6Aqo0EyKuILveShuFwedjkTcT",
-	"cWidMM9pylcFHfoOiEStu0aOxg3J5A7zcht2LKSG0M4pSLTftMJaUTGCd91SCf6pZpPuuC4DGTpCxR77",
-	"u9ayFgWTiq24FezPn2IQHoYUrI7uBGrkLy9fvkygjZzinvrRciTmpbMUU40becXqE9jsiTNR4uBZSzq5",
-	"WahSV8Nq1L3wEcHJSncmzuY0U8BT/dxZULnbtGSKtSNmbFAGZdiKhhvutLnM0Wjh/W96W1XEY6PJxVVH",
-	"rNuwoCw1pBQVioBJbvOFCmCeiUzFKtTpw86gUEL8W84BVEvrCgiXo1vsueHH6YQ94IapgXuHPxG4PwJc",
-	"XNQY0cAdOHHY4AvnQ0iMM9Iofg5WEJB3STXAUv8HLIRyUiHnHEraXEFrLlrZ9QVJAXBt3s4QDiN2YovR",
-	"sxkdpK8YD2G8qyMreS0bYQrGoRrK6kiV1wffi/e8dPXRb/YzACnB+u1FrwM0aR6kTWTA8maKRv2zxCzW",
-	"mp6CqV+kyqg03LplwzOhPo0RNqN8YDZDqJtEjmVMEOV1fcecaQXjVWW7+plBujxw3GgoXQyZD/wh7Ui3",
-	"W95cFg6hERrM3SQyvXfBZv77w12l9IfUlf9ecHVf/a7Zed+Hy5RENgrgleRVh1AIf0MiWZuuGgpE6KCs",
-	"vNUHy/b7O8bpvhQUN9twawX4IANaI3opxFGwkGcS7Ys4hpeIAkKEOF4USymQ+zmu6wqxNIABfsDNCdQS",
-	"kXyQNcVAePo7OC8IwyL+5v8SfkCQbs9sp8FuhaEfhbxFnVRvItNIRFxx6wLHw9MLyUr+xAtWC2vZMBWg",
-	"l5JykgQyHSxzGqbpeLoGYjkQFRTC65WkAvlYJiIN3p0ZaKpPI5WnkENCXaXVu+9zaYj0A0YZITZAGiIW",
-	"grDPg8TmdjP9jHYzujFGbCzrXoN5D2Z2Vi3/nnKHTmG8z+GpTkZRPbfOWU6tZA6pDkwPcBygWuP0dLG3",
-	"/JAupJQiOJhBevceBiyqRQs4WGgrfVAT/THfo7XzMf6YruTIo7wfeV+GPkyuQMLtTWqf+X5w4NTWX1EZ",
-	"5KnF6qcVn9KWUOylB3GJk8jt2GvaguFdessPwO0quZHujr355uMV/P0d/AHQgUqtKgbJJoSb1E96f/P1",
-	"Z4ti8ebrT+G/f4L/fgL/9ZrgO/rvJ/DfP8F/P4X/wlff4H/h22/g22/g228+XuH/fNPw3xX8D3qCtu/g",
-	"u3fffDYJxuk17tn1KE5+C9OXrORqGSIgUpXtq1YwrerjuC4K8rC1BiQElPDFe5dJ27uiKsLcWjfTax4A",
-	"LBo6T1KrhiQtYXt4Z93DgV6SKMA6DTbwtGuurS/O6J1vky9+BDIUWCV9ZxBuV4TaR6nCPBi5CxmvY928",
-	"NXXyQauMXLvkL7D4DDhMlckNte5CcfFUsRC3TeskJ6wgzUkwSyeSF218BzbTO+2iI/cco7kGev5zMI8E",
-	"P4i/dFDPQTqILdlnUee9PnvWnnImQ7psT3BuZ7wnc0Dfp8DxZRD4Lli4haqWc2ayzqAVQki7P4BXCMoN",
-	"oIMF48xuhQD0cYAfDIokJMizFVc7VgIMNp1GATqqqahdv/BGGsfwPIBhvqZWERO97zAc39NI0deQRldk",
-	"dxJHU1NVOyP3yWkEMOmrKWRaMEkHh98vtzUtAvhcAao+4SRKPPXU5wvWQOTbk0yGGZrKlXWa8zJN1xg6",
-	"jT+rzGKAAgYnYDAmuqK0Ub03gWrFnD+KfgZPNmjCL+Q75VWCR7vVsXDm0ullfFimIc6RjWuMN6fausY7",
-	"1FWh8/+GiVrOtGKy+TOMUSzMBPG2aw1HNrX5OUzXcCkW442iOeWO5z4I5DEqJRQq1Bqsx7apga+sjN6F",
-	"eBWA5lEAxDZJBL0nef1xMqi9AYbbKdB0T58fhBh1F5a7qReww48/iZLXeodPB0BnFZSTS+6Sih+p3qg0",
-	"LIADTcaYSYPQv0zl4RvrltO5CRRPq7TK7l1MH0eRcmQe8euKpr1QxdcrWnDvKHgDftwpdCYOL9+kknj/",
-	"pnpw+ipP0GZ7j9snfxxK4GicHnmFU4rXAW5QjvvYHGygl+2WtuR1KrMZphUzD9e8dNpY9vL5ZwV7+fy/",
-	"PivYxwX7+Pkn/g/PP2M9EA0EfHtmoaCMBb9BAqsgD8g9CT22Y+/zSjh2j+UZlNUrHoqABkg4o72dPVfr",
-	"8AcKIUlVOpyhh9eCm+XcmpMztHHBTS0n7E3H1lJV05RmVBQS2FZNLHlQoqsPmTf7XHNQYI0wyyARTu4s",
-	"X2M5nUkELlFRSghUAFuAVOApO7AQwjYOTphhf4AK0hftD+BuozBS0F0tl5MN136o3LKDhjXVUHtlzUEs",
-	"zxHILRZyHpsOAv+LseAYt4m71Dvy5K0LYIzjt5b3gyYZpUA8syzIa9Ear8DlDTwZrGl8bfxOT0hvxNEf",
-	"kd74g3Y/oMl8xsOcq90NuAa64seg3ka8Nhn84eALvxwDiSOk9htr1idqGKyNEAwAnoqAekAjbxDK6yTC",
-	"+Vy+w9gh1I8PmiyRIT3ZeWFpj6xAEMppGkjvjOkMncctTCq5uY1QSYi2GKix0nrn93QlPGvSUHMR9zvU",
-	"IKPoiHFJxRS0l14zq0EovcO6s32za68aKdaYTxf2T0V9RYBV/0iICmqfTiQ9ytvjdfq+B1z125Y0uZXf",
-	"meTSE5i87DpSW1fW2s7wT+ZwLH3/FJ6WjFQOhae1sABlhUURB3X+T4yj/sIsV/wyfsQXvuUXhDNfbrWO",
-	"SC4nz5309AUDb4QShtesFLIe1IDvyRDpyj0Qw+5Z60MaOgOhLdPfxgrp3LFacNsZlINdszMjZnC+/FOy",
-	"vFBr0kJxQtriLhNvlhs8g3SMGDPAGvaIhU1FEpPT7eNMns/ICZhZgivmtGBCVRZdIaAcoAYzu5iPfhDJ",
-	"0UPda+mgRoHFIgXFObfGxFLsAeAnnYl8AlM/TJJSS90m3HQrrioIj1qBvwH5srTsILixns91eT6D8EUk",
-	"lYtGwlhynd6N7vp0HpYeSSfwNcMu91bfSVjdM3RCukX/fif51UEJKNLzFHEDZz38udlcldfbi5w+jS50",
-	"ohaQgREz8g3jbA9VQPCrkNGxOkIYySJZAvO41EFEGvMw/7MRezL3p/SkbFxFJukbvKeDMlAIfUA5JDDP",
-	"JCwZlalMeWQBZ8Q3eNXHZgNgX5uD9rJtEvIQjeWtCTk6rXQhu4Or4+RiKv6472GEgUnnv8as5hISEUR4",
-	"j6GI/LEj5gWlH1wWVCj8BA8gS6Q/rmdSKExw4oX6kBt1dtZASAiZfByhYNcIm3Iq4sG/4UU5Q/VXkPEZ",
-	"yp0CidChwg0IsZ+70O3xYEO7NYUFxPKzQAZZWr4Pq51BznD5J+8Q6FX3zghXbodX/X+NN8y/hwQzctY2",
-	"Qc1SOi56MHCO2WX/TYpDMvaxFpXf35wOa7OJSjHF5SK1UIbSg7RzCO1vvvnlmEVKdqHO45SL/tqyu5Io",
-	"UdNldE2/DlPgHKjf1FTeJhGzuwLvmAWhQLDHmuJalUEu89IzhI74X8FRJrVKoNwEjhEg1xC7YFKQ+Nsr",
-	"q/R2EeJvufS9h4i84Y43snTJZIlQOoUBOJo76I8quRfKwqVlXk31DzC7/9tfmZ+H3yL7j5YbhCf8GE0K",
-	"WColURMOp54CQfCtLzMw+J5ap04VyrEOwJsr7sRHQ/NyNyqFWmVMJggRDbaSy5DlvqsibmuYSZryrM0p",
-	"UiBbd1k40fjIJNYwYlZWFBsD4QO6YaLaAHi3cV2O9sBGWXl+D9YFJyF82HcxxUYJE32EidJ//3PI7z6l",
-	"AzshgtraGSniDc4WW6f3/dB/xd98DSGiEAIKIZ6T3OtvIXbheud6CAsf7UhGT49pGyhNhzyNpJY+Hezl",
-	"oM1lP06HzJRE5w+aIfaV2fAfQzmisOtQITWA2NX6IEz825abSlg3+nuNBUwmBEBUevP8R3LrX12V5m3N",
-	"EzE0mME09hbweu055b4ttwFCgDMsMgSFozgWG1NV8MCHxLqkLrTyUkwegzBqVMF6A5l5PRDCjlBk0tV0",
-	"RdpFwSgkEqGQyTIwROGGhXlBsMrExaHnZkYS+mv8ICXtlltR7mrChZrU2U/bjMU+bdwDR0isgoqsloJI",
-	"4FXgR4rqnWxqrbn6kh8z6fSTTSAboVx9TKW9Y+EcJZgnLHyB10Zutg6N/CsJYeCgpDZt0xxfEWZhVRGV",
-	"auO2bCU2UinfMpYoOsImJEm1q9g2quVPCnLMo8x+Tx6LiSXfICcsf1xY2YzMwlTYDE/soM1ucoklXVep",
-	"g4LsvvHWA4lofwfYSWX5sxGZAQEnNRCgq2SGKvx6FOtsbxMBC/YyaerPvDmpPTRc7Z5ZBkXjZ5C9ElVu",
-	"oVlF3A91uV6s2lH96aXTiZKRUvRKRu6k69fqdWwtHRht5lDGvRA/6aTfr5YPIl0Ey99JrJhctmm4nLYJ",
-	"j1PKow/lNKC8+5ZDDmSp93utUqw9AmdO8W/OgdP3bZd9Bp6u8bOXCnOIMQ7BfxUuI5k8p/FqrevXYbBL",
-	"6t1pQldE5/TU0UkocfK08P6R9SoCbmNFO7KQw53vHuV4N4tYN49YcuBN3Xn2n6lIpad7mZSZ6K0Y54l3",
-	"r/bZwCRqNi+c2elmIh+YdWOcbqblP+IEOi9DbmfS2H25YP6AIKIPAuHtIC5y+KJdky/6OG/YtHDvnneG",
-	"lpfbk8BiH+3XLltnk6vC29Ird17LnaiP6N6nvPGe7OilRsQJeMUIa8Dxuj6igIHZ0AlfF9226b7BKbkP",
-	"fxOmkmVEtcOqsfu8zn/EFfUBnHvM+gyjxwBjggq768nQCAnu90A2z2y+23Q1Wj/hggVpH8LkQs0KTGUC",
-	"k5PnuF0YxmA7Ex7KGTB4lHQQKKOb65CFhm3FzpOEqpNFyf7+vmD//MW/Ewidlz37XjAucInuL6dU8bZX",
-	"vS7G2TuuCFZprbVbrrUhDEqtlmQb0WpJzuOaY5K1fyomKJxvuyp11+ucRq/qVIGqSji626MHXxijZ9hM",
-	"z0EaYQG2CdJ4CDOi7OI2V3ZMulqciZm6RH3wa+gmDlWE3YhrT1Ka0WtZi+vyF1bciiVXm1osK5EGq6pE",
-	"kw/+uRr3yPBKtjb3q+ONSOd3HqTdimqZHfcUrKpXgPNkrf059FYZBo9rOx3z7BmkA85Lzd2ylkostxj1",
-	"ntvNYXpNkvEmSshuhBvZWFKdjvbukT3rLjDr7B2iZsGzmD102ZwlxVOpgbotktt72l1v7OQBtk1z3JKd",
-	"8jReE0wIzyy9b+6g2V4rtwVtaxtqxJ/erCpTPwFhp6SzbC1EHmkjURHsNOnG6P1UAU6qJV+aAXZKj3t1",
-	"eWgXnBGE1RK1BcoOi72nd9Y0BFo7hB2CIkOazPdTjPPU0SPs8//by5ifV6Gm3YnBcxJ6/+cRu38lSk41",
-	"V8dmxzYtdb0clKzQEDmSjN6SdpcR77nLqdYPWl7OWf4bNDo92FgmgCberS50S3NKnTDsajAij+5O7TUB",
-	"giHTKgQ8cyxGRNJ0En6JZ1SO6K1Kaxy+28rwg8qGxiULljpCVbXbLolgy6s0vuf7RpQuU2g61dHqyBRk",
-	"A43mshWp4oExJhjt69J5TYKrtA+ENn5ymKkzFJgariOiSpBwiL/689+iKCy4qY/JcI+pbqoaZx465kHN",
-	"628j7UTATMj7tCKxXRPSttG8Xp4RWaYapucFV6ZCUqiH7Aqvk+a6tMJwthUCuGPBs9QhnpXufrdEuQ4i",
-	"JBSGDAX+8hpSJqOzsyv/D4AayJxbY6S+GDRz70d/Cy3pxTlTbQ14BELrEOMtsFxjUr8f1Vt6IgiQcwX/",
-	"gS6xVMXlUOJ+PX2YwBWoIfCWX6o4oCpKQzijp/RUkZi12xFzVw+EhIfeyZ1hJ2nFhEdZ6Nys+2LTiCtM",
-	"N18NTysp88zwl7bunRdIUu6JKcAHQP3voCbxCNWewA4GVIGzO8lwpe1Lbfs78umcCjUzDBhf8OQ25lVD",
-	"IJzIkAEfymtFDJMGQvhMPaimm7kRcZAC55xeYird9QcBpWEgMZih7okGPK/y9MAgk5iPy/2Z5HLEp8z/",
-	"nv9thAoUMsv7XRbDGSRX3Cvx1UN23UP0k+D26BfV1qQPrv0DiX+0ijfNBD3HiX0jzPN3Xd2u2boOdgFr",
-	"jsDJ80CjzsDlDtLnZLT16vX6Lr7cATNq9JrnBP3pOKu2yjodweIJqEniQXL/QwfYi75EB8W3k5SfOujq",
-	"mEoIw4o0CAItEUGZwG6oWDYNg0ET/ioaLlXKPlBuuSpzigjUJOp/Do6UUGZy3RowIrRJ3TGTwNXrq0vF",
-	"gePiRrkAw5pQdkD+n45SYo6n2aq9GzwBwCYm04PL5brUQtzaaKjozSp9q0ttqmv0iXMoaLfyRQHbDjDs",
-	"LNYCad1E98HHKVklgjmfs+uex6iaVUz7ZshY/9Zw+cWQR66OTByTGPoEtD0DSb8H1T0bf3/+aEPc8Bkf",
-	"9oDDHwX6f1WtzfMQZoBTBucileeGygVJKiA0DomxWEQ6CEUqFq+8TvrHoPJDqMVuudYmF+W/qnkFNi3m",
-	"tB8DmlaviJBXdZtJV5seOpNBHoq+VIpF6VUlRQaaY8qtypT68htXcScsmdeEUKP0efIUc2aFC9GAFM2I",
-	"pkcopF/dMYhb76U5xCIsIN04fyJQFAvr7CSRAvK5/o/L4H8X7UxjyA69dkIRcEcvQBbjHJ2w7o5Z+R5h",
-	"ldD2WoOv398CFOYKthJHTYH1a90aSmqPUQ/pdPMg+OKrCsxtSfBmB1mKJQ/itP8fxAqttXHKC8PwN7c1",
-	"ooN78uPGv8QJX6zXBRvz/F1IAZ5fr6uzzWEn1xncQjr98jRBumemEu6s1oJsCV9GZ+Q+9/LNgNbqD5ke",
-	"oBjAb52sIk+JOTPCygi+W4oHoXKAbh0uW2e598ohqggioCr04AkuArbdKlN+0M+lcxpIJ6PglQg13VUc",
-	"PH9Sp3noibmMRy7G+50/MnvutC77DQTffeUbdjWuzkrjmOh6ycxOCfV2y02+DFZw6DyLVoTo+NlQ0hDA",
-	"FfljLdhL/6h9nHd/X5r5X7EVSM5mI1UW7ASxQnIVZdf+cIVXp6SxQ3wDpTHDiVRmCs6bnNZNGCUfpgHz",
-	"JT1mkJ0xwJkZhKr3zMcTXEqd0+8xIgLWbUxA/g1IpH8oQ+rqHUg86eRd0EkXxlaz1hJ0SWP0xvC9lwes",
-	"cCQV9DJDHDdRRBhkm1nh5aadEKF+uNZ7YZLOFihLnAx23fBmumEQuvkrb1LUEJOIz+b5Ih7dN9AWLGu8",
-	"mjToG99wWu2KHu7TnFBT3QiViX+YE+99myxglGHmnUvYossxwCF4G13DsPBehjFQBB0NzSNN2Z6k9Cbl",
-	"e/eiIUc1gwxg2Dvb6LE56oYJS3NyfGbAMW6pnvgIhGPfWgea/Mo/G4452OZcDs6UBJwTjKGkhQ72Eus2",
-	"vULxGWx+XnuUD/28aSrKmnbf57Ig9QlS9uCTTB5JvhzkHKSMafko93te1yEpJQcO2QHboVt/HB3pn/AZ",
-	"Ef6z4Bgv5U7A2H2gH6AOorNz8KWR/6YRw7xmb4Qg+G9+LGI5LNaVYEasSlBUQXJYHVO28fUcJvZX3nyd",
-	"5mJTQsUG/BozjK6D9QuWZA0uEHdmC9/oVPneWT6yUxSMXPXeFCCZhBDp5TksscByxp9f9c5Ogi17DIxj",
-	"/vXUD6ncxWCP3GMqA+/SlyyI15BeGHBcpwJDpt46et2okm935ULGEt250aHQxJMk1KZkuoZXRd8m5/UC",
-	"CF5gDbeY19vw6o4ZYV3BYs3AUDmokhXaazEPFu2B7i7Ux+jKeNyxsjV10QH8w9/tHYOiNeQMgtxF3dd5",
-	"6dobfbgjXEGahFYb4edHCjA4zZo7TFQt0Hij9KFXpXRc6Cdib4DEEBCZCZGvRLgGLKlTdOBpWOPmUtR/",
-	"K56/QwDa+RH/LbKIiLI7DvmfLgLcDhx5OgbxaaxIewHc+r7ckjqUS5UqW8c22tNQLR5EXbCGG17Xomb9",
-	"aix3BDNSMF6CMz2AZDyzjL+X9o5ZJ0RTMH/FIYmZl7s7Zsu2bpyoCvoc6Hjlx8EI4y4I90FAZiC0wrAS",
-	"AXkg1MElovBE/5wWewVdQFGMD3G/XrcJu5IXqAZVORIWF2nDpuiDYoY7cYfXpdvvUN83YBcnHoMJ1XHQ",
-	"oHzgprLnw+xvGLs/P8Le6+7Chgj6k/1Sm1r0XYgDepuVitYP5D+BVsZUo+A8KTV3GIVyfvtCsA03gi/3",
-	"+08yRbywkZHVJusitPH+nZVfsdUwG+2Ctd4GYu9tcmJSicX0kknizvVzy8I5J/mJiK6ukaA0MYSoFMpd",
-	"dtRFgNwL124iFQ/BX6ms56Txt4TGO6nxeXtdKGg1IcSkX1z4qqsX6/bNab/0L//sjwD9aE7eDXdiOa8O",
-	"7oVkHbwL09/ijsvPAxQYhj8gOBBl5/rHDZyEomJSzUo07RUhNq0qGLf9uGTCQTHiNMxi4m6Pigi0Rnlm",
-	"sSQD1tiZt+YmWrlbo2wPEGulW7R64yXG8grJckIn3Mqzh+HJD+2o/XzWLpcqOLv7dDYg1chNTtY14Gx0",
-	"4ekqd9TSHUma04mf9JjPTYnD/k7GlOdgHhnTUWuhqIGXE9ZQBfEuWOMBUWhxfY5DrFW2P5+9cC+EepcU",
-	"gm+i/k0pEPYuWwTcYNGJM5Kt6DCix8k6bbN0Rrdp/PLtsdO1wBX8DD03bQOamtKO7Xkl+ihLqMQlQZ22",
-	"WpaXrUCvqRlkOex1pnYJdxxqPjDfRllnOEIbqgqVLePJhR/6F66nVvtnHcOC5tlpsGLkh1xg/8UDl7ap",
-	"iXfKf4plWWNpyMncWP5TvK4Jbm5c82SOoV04YaTi5riEwskJZov/juYwRIz3XJxAtFYt2FJDL5Ir5ozg",
-	"zs4pVEb1nFPme0h8mbqbozhCJKBeqiN12BnvgbJOTmFIFqk9St6uUOOrS+I3nEYL2TCenSLsaGvqyyoa",
-	"1seDfh8D4Xe/FfV6EPPcOodLI7RGiOSQWIPGtk1TyxAs40h6nZDgicM8Ir3zHo0410RyXoET5wkaor4H",
-	"XAutM8jTlMik/DU5LOetPizX3OSFhA6uNVisDkI5hDcTCrQuxFDqLpqfi9f1ANdN1DXOjFFUpD6ouxiy",
-	"XfQh97i17X5gMnCysbEcm98C/5e2rpO+zsno1mfdLGBw07sE+p6T+yz6XhbZek5BnDI8/bfFCOpHGw8C",
-	"dT/9NMGKZZmtvu3PteayovrMeetsb4iXF2y1mJtIS08yKaS6+3a/5ybhx44R0Y820J27JlfQ1tQyIb3K",
-	"k1H+T7jgbkFg+dw1iH/RljDcAgRqLLmSIvmbUMro+dT+ps8Ptk1R1aB84yC1CmlmNFpEWo94ZbjGNFkG",
-	"eSbhBjdcbdAbV7W1Y5S4OvK1AW4wxdflLLcQ3AXPPGE79eohgOdE8Acq4TY6IXjDk/0DEAA3LgQDd0xu",
-	"yy3OV1TBf3hR74vjJDdqz+v6i9QLQ8WOrG/ACNW5J7MpISobHg1ULR8LvmVqAuBJiNVGt82EmK22GcrM",
-	"JwhyGdPFLDvIuKJ87CG1wVp1ZrPxujo9OmdX6UOtZX4EpTxrl3ETdMChzKynQelQODceTRgofp4orxPn",
-	"ebrunjwdt6sjiCzZ3iClMpL/hbzKxydH3utWVeDlTlbQsQR77tm73hPA+UYL+wpBMlAJKjzb938jZ95J",
-	"DQG1tKLUqsrYDfxHF1rE+V2wfPeGOuk3dpLZBLppUYTUgPIQzbKeFLiBzIMgb17QFIR1cs+deH4fjFqz",
-	"9YXQBSoNDQY7zkgo+pIfLfJqSBfQjCvwGRdspWMC7p5JlQzpmAHbczkMIxnp0kVgJA+ly/uft2z4cIh7",
-	"CMJgB96gNNtK67Q5JgK4T3iz4Fmjvc3miMc62KceCbPnse63Yxv5AOEGgerwd9DL93ueUFdOmTxNLkwl",
-	"u42YQD5+eEQl88trXn6W/ekvn03iQN0Asbv4cXqyAn0g0fsLMYdbudlO0szh88do5o6r6lv1PXmBZijm",
-	"v/JDJl2rU4h/5QdKjGIUZzImHJFkxIdYLLR1TisGze7YhpsV34iCIdo9YNmjXuxvAAh75gg5RWC9WvGK",
-	"1RIQeEcQV9QVhLiAdaMrWNGqpm43l6mRtiAsInm+Tg8xfUAtL+iY0bo95Zyhm0eds24ej8u6MYhCMn6w",
-	"ZiWd2kD053EgfKOZCNGt2YhUbloXHtQLG9AGQ4OS9mPCJk2GTaJgoPShV/GAOO/A+tDwg2UWYk/dxaot",
-	"JMVh2WhaBy0+RVg/8Z2w37pc1WglDr3K0dLd+dsgHYLsQ+wrYbfu23/+s8ZYlFAtondbqJj0wcjNBo2I",
-	"HZq/F7Kku1y/pdKb52G2jwAmxdIJo+X+CHmBFG9V8yPcfM8HNKs0G9kHSUs/8WOJY9o+E8tfjagp+Ea8",
-	"5iuqLr/PJlKM+qHyOT9MoBgpShHAynf+2HolNXpFjVUyaDeNpzvdVyaO0UcWCDFMOG5GkhZlM2BxNXdB",
-	"/AyonWJSKfKfoCrQ1UzuJ+IU0U7vlYqlLaW1oMjg3xuovVwsam42Iv5t08q61g7pfatbK7a6rpZlLZuQ",
-	"PgIG9eUKIeTDXyvJ9xr+ZS0RIrY03JXb5UpzM23RV8Zp9Vf9upckMKTtOdwz0smVAaWURpz3svqBfmzS",
-	"QTOQG3xSSuWiHayStmldukyNvyyN4aUDiUYYyypp+cYI8QrVAaw+NcfstkbRfPoHG8OlWrY5SyIIi1Ce",
-	"LBhw4INMGFsKAcxBolTSFDrrSb6pbz5ZdLhLOTBtjWluA+4WYR+SPR5UtnzlEwkTadqmQAKcDxJEEUm3",
-	"R4+4Cck7YI7X+MEmH+TjDeDTi3fdxgAde0ltVx82P60lrATKYz03NrmAwzvQd2Ij4KXE4vYcQmEon4cP",
-	"UFST7PoBJ/P8O4wqmc2y6XvYBsxsS+cA5xQi6Rj+3kGdoHo1FEQ7X2HqLk1IF465ax/8Jib1My89hiQF",
-	"SMtsQIYsawEwBsO4jD5XmkjHM0qGQGZvClyjQ2MgiY2gJZITI7FtuhITkPwTYRUSqtiDngC1OWF4qLUO",
-	"AB9O1wS1uxLkQ0INIRAspFYUC/jGMx2s8uv00veYqfDLL8cdDjKJ4It0BB7ul18EldcAl0rRocWB4yaJ",
-	"E5fBsY6QUYnfcuDXuPqE8G2pADZNDne2lygzKEt1+mCcwjvizIq+3SUMnWJHk6z4cLXJjJ9ieOgsonIz",
-	"3ODJY9Eest1Hmu7RWZI7+pGuqiGvjodUzGPkKIzXmGVt+Z7wkSCgGAuhR0aU1HJ4CiO7F8CwEw1FRnBl",
-	"D8KgjhxNPk3NS0EJOTBKcpA5uazZUIYBuG3Ajwv5h48J+MszJdL0MEl1WMM9zZeuudmPotGYjzmgUOw1",
-	"S4T3YdDIw9ZrgY4EkLkr8BcbLNCtxMVKzWl0Gf8uPb+nSzIfWwY0Unh8AyL7Ke+TZcTpdAfNbKN34q4j",
-	"D3H0F+LAPIP2YizFAwfgqYjAA+hh9M8X1gQeuOd/Iyz32WvCsGC/pp95TQU7T6wbZ7BTYpHi2a4M/LKI",
-	"vacI42coOfqGkgZOvf8HXu8+Mp27DS+8Fc7VAiKpnXjVhVtDk0qUUHQ4pAwxpzVb8Qo4+CkA0Cna4VX3",
-	"eKLpBG5KGPKcBvxzV+89EAtV0UN4dRROti1a2vy1A1uKbVXy2afupvtZYyH5E13Vk4L8RysoHgkdQwMr",
-	"HnfieRzuGjteoKKfY+jnHMjvdAmcqQd5aunaZA7Hz+y/Fcrl4XwAialeXbrHrZLOPv85hKHO3h/4Hjdo",
-	"S2U5xqAoleC1Dabb7l5wrOYACo2lYKLOxbbS1TGoPRHwdC0sFlLvh8F6/ejCMklMfo6TvGKdwTyKK01i",
-	"uR4JD871gOcdajNDqjD6kHjUMc6S0kGn3YrtMVnDHzw7Lrzj51lAbFngtJIEhuOkQ3y8KOInzaCkI7FD",
-	"gNGzHJ7jKWVsusL/fVv0IEpToHKRgMZD7po2s8zIBV7rutaHjOF8z4/ExrE0HQh4H4kHoSjtGnNEKy2C",
-	"kgvRKpiljbk/WMk6KRRmS5cH+7/TbC+EQ3Xrd8xVnvySENkGK3yIywtn09vdJIEhrgEhGc3gr1ehJhy6",
-	"x2zSm3Oy1PB5wGw4s6Cv3pci2o2fellXPirwjF9cyTdhRjPiOz5nWFf6oM3ujpW1tqLqLEDo4lMaAq/H",
-	"IN6gQM0E65gNS5IrwR1LwQ8KzvtbuMV4o5tgiYDCmLbH3wQu5cxx/kyS9RzVGxHU8uH1emRQA3MalL/H",
-	"t20Qbdrn4Okq8lAzPoKHIszc5Kex4yiDiPX/Gh+DCJc0MQdAYIpTiMDLM2fRsYHBXP705z+PZwOVQPMo",
-	"M/BzGrhqC2j1emNP8zlPP88eIWmLjq9qUWAvg1gsLAqS6vdBGCtTiE1DS0HBXo592/5HCuO7EDUYRolA",
-	"7Cc0OSb4D1Crbq0zaGYhN/dVtAmjfkaQBoSv7d/+UKY31Bvr4fYjGhWEcj9nmO+ND/5e1rXcC2eELUKU",
-	"ONvJGnABbQHYErbfinFAzPVjbLySXomNEf5jxCYueS1UFaCKnzOoRYpDNVj+lFW6bPeeBNl/vPv6NfvL",
-	"p5/9139Sehzfh00XdUUrs07rCplbr5AambAEg5iJ5/8fOB1kKRSK97ISysm19Ixz8f23PwX3Ev6lK166",
-	"+BoF6UWPPBYvn3/8/GVAFuKNXLxa/On5y+d/AtRGtwWifMEb+QKTORHLUIB47pkR5FJ+Wy1eLd5I676g",
-	"NhBC2mhFGYufvHyZu5ix3YvwLQiQa04wtOe/CUVmPwAkN2WsLH7y4iD2xlbCygr3eaX1rmBKQOlsoHTg",
-	"+domFvM93wmc0B+8lte6OcbZM6UPSBZQip3gN5ojJozBl/2jevGbJ4MPfgxHMO7p1b7DBnHBDTd8LyAB",
-	"8NXfE3ZHTtsLtgqAZIJIOCI6cm12fAKNAMiCIXiSvycUhlf/6+U4nOmX0Y5/MuYW37pe3RJIl6N8Xoi7",
-	"viMvcNO6EATj9++ZJZuwQiXtkWfzlmIDIck5NYyf0k6IJqqeRsAP9o4M1pZ99vJPqIZTueIIS8o7LNJ4",
-	"riWvyxdli96M9FG+5nX5unWWDkBY94XGQiel9nol2kuappYlfPTiV8L1647nQlEmG4C0PwxfA3/KH9KX",
-	"5YZDAzw1jDykh58QdekWVw6UaADQQVAD//gAlA7Ix/00LYzph0CL4RmRkps/oi9b8UQn9GUr/qAD+kG8",
-	"zx4NpFWBIabz/QGk5K34fTdAwGULIB9QVIdSaSENFkL3/4NAksV7vm9qCJWrdGn9yX1E//Z8X/3nybl2",
-	"UNP5oyWg6ac5Xez8DzrgMPi5Owgi1A3OFItAWIf1DyJkiz+AoldSw1J5WTjTjRGHkwOLdpz8ef0QMxZv",
-	"f1zQ9x91HXHsc4cFrjiKyYK6O10FkkGhrVsc6Od1L1sdAhcQPbWPx2MZFfpyogepGrM7Ke8dS6zkLvBe",
-	"V6JOXN0GC7ifpwWq8v5E1HBSx/93podhBfscRXhh+UGKw43YcuzPn1/Mbh6eTETVyp/L/ybMoqc4lUE1",
-	"3t/5TPqlOzMnshK1FJiiAoEOsUjno6WckGqAuKXSUj2dmFAO4KqgbLQEpGqk3fUuIqRK+9+ioorB8goF",
-	"gf4Zd/WU84cca708xSkPa8D8zsc8qK2SOWc4hWeW7fWDuJUQy1UHNwuOEEKDjHXV0fdXROoKILXoJNcC",
-	"cxNq8HPA2zs4VrB9ZO0BfxXudWhzjQ4dP74NJ+JVZYS1DEAAqFI17yw4VBwCFEoMxqhadB3avJXgnVDi",
-	"8K+yyL/KBwKfDWuipNWwdPSTUaWrqIAqDSFvg4OVjTAv/E4ELLDkAd87I/j+XWh28f448d69EA9CuY8s",
-	"fDpD98M50VipKxSmgaSMySYWUf8EGgtvdaloi6HwH+TrAbigFeZBmI+sUGBbV87eoQ4Jf3lmezBko8Wc",
-	"bDzIXx9JleeW3+sHQQmXT8Qu++mck5jlp2MTzb0gsNHHbbqfAyUj79uaO1HF7UewyK1sbCct0kVGntbA",
-	"lQdAC0j/7DY7GPQzz5ER3Ikv9eaplHRNGFaT9vbjW46be3+olAj5BnaiucXZfV5VKOPfgbm7YHyDVjGI",
-	"IgADPFjLhdLtZjs8nRe/Yfzgh3MvTDiiJ3q4v9Sbv4EwnN2zW2yS76fACqagB0HaAf1DNGuAedPZYMrA",
-	"V2lop00N3jUBoqsWH34Bw365TVA9RLX/q1D9y39bqsd9jB4swCqI2u4dM2LdWqrQyD59+Rd0XoXHGlML",
-	"EBKKnBTJW/ECXADIw64lg4xQU2pTvfa9P5UR2ff9R/G/C/e5Rw1Q8PXx1ID7yXg/TjVU8BfC3YEQgUW7",
-	"MUieyYoKnCIt2JCHk6OEtTai5HiWOUb5dWjzhPcsjpHZ3jjP25gHOxuv10zI7quhrLqCsibWiQZ0nsrw",
-	"A1sJd6ATve7CpDc/wKGc2ftvImLKWcdaUMbefP0nSPbhUAax8cQCyyxgA4PP7R+tQBAWdLrp9VmX22Uf",
-	"2+3IICw3QwVhw25DBMGmVITqv1BVEpjt6e4BS8XEqS4UNIYPYAzUxuu8rQq1G29MKzWvKsIRPiPQvKFW",
-	"1+iTvc9vJJg8s4ymXZwmC0azwa+6NYrXjxJJkm/RvePG4YKe6C3CzueKJb/jIXwhNgAIj4dwg9eCTvPF",
-	"b/iHIGFXohaYeDM8gq9U1TuAP3QrvgJskbARXhgmwvP0iIX5MJ6mFleTYnGxIVHMxVve3+AXzlDQ3tNP",
-	"6rxc95M5PtFNivno/5LXiKQwgHMzR9Zl6T2zICc8zcXCc3/xmzPHS/fsZ+m2Xk4JB/SH7tZPfIchVIBT",
-	"eGQIGCwqtjqyvbRQjuz3uGHFb6kAI9zNs/LOpVTO3N0FUeHFb6WuxFm7QyjZc0Gkg8LeACgk+AMlKvRw",
-	"MEZwdinJblDR41Sg69DjRkNTDZWIQBkjV7rUDsI0RJnIE19uDtTZ6STy1aS6mNo/jxGpn1L4DAeTi0OB",
-	"QmGK2dDs0VflR9XrNXo7yYTToRsk4okwqrPSfv+xque19ylxRwgF7Lob0qWqTLknL8gneea6fI4tRitM",
-	"0VrTmgZTwq6b/Fv6/mnpjFaUITOntdc4VoNI00c7H2S5hZ4BP6dTfAxXO1H1ic02gO3hmwEeG8LKAA3+",
-	"m5GZdh9RJfKrFYs2QZI/aPcD4DQ8SdAPdn6t2+TbgF/EMJ8djjHG6HPHKO32keT0pY5jIKGA9cv/CWKq",
-	"DkLsbE7SiWWob3oo98L9CB0/zbFA3z+uH3kuETXkmb2VzxZ3nivsFwwZahD2O9z8pkY44xyvfVvzy3JJ",
-	"KpNqLURFAWCCQ6Zvij1HaMeRLNJBozwl44XlZdgubM0NpF+NaXJGt06CwiD3lJASEKKowiYyYAwm6Plu",
-	"0Fmj8BNA8izYVtQV2+pDj0/f2rwEYR0fBfo4o9BD2BHRyR/oO4OdQIDdG53cV2SQ8t2hhYBygdFAEFW+",
-	"J7JUDff1iULVfP9/lBttyoFiBe7bnCcav7x+YoJqjio7ZXFjQeRw4s/icQcot96Bp68Mtj9rkX1HTS5Z",
-	"7+No4Oix05S7hj+IvVBuGeBPZul4G94E3IaV0e1m6z4CpT2UQ8ayI6q6g0gnUwUb+UHaraiY/3zSLDea",
-	"18tY3zY/wV+ePIbOZuPOw883TP8gYurraeGINUBYAXY4OwpuCtT9Vkf4/60Ze/T5P5Gz9z4iDT9JLFG/",
-	"aNu/oMM3mkMiosjtfL4RN+PR1sVAAy9+6wAGJxkU+4f7xz/1t93nvp0y5PgkbJV35LMa+gigMiWUF+5F",
-	"Qd5UO+5BQT6FsTJJEi9WQmFwT+5B+wIaXJXWCl/ewrEYDgujcaGwFodQyhA0A2HvD6KKxey7QOVRpPm/",
-	"/5kRD7gQavuaWj020vY0GGB0aX9UAuNWwR4A248z9HzsQRheM8AZKkWXio/JO7dJTMCS815JRajHfspQ",
-	"j4FkAm8jr6Edueu5+5nSByx9uUPLyv8J1IPLfox38SlXkhM9fhJ1/RXO/GnkDuj8jbS380jejP9VxMW2",
-	"vGmEEhWUmApk/cyyGgJCFVqbDLi7O3gOvJlYnfDkOlABWChcowRzB1mKqQIGAIleik35GzZ6alnCIoRd",
-	"Upqged4uvIXMbn6vse+CcM9cNN93GTJo0jeC0GUtYdnbxz1F3XVvz/pRMG38PDwDop5tvAKqrUCYka2u",
-	"IasFoO+SDj7BDQgFk1EaijMDI6zg8I1HHO9k6BpWdDpjTyyyNVyDaxXrNKF4uTYaSt6kw+TWFgBQeuuU",
-	"Su7b/eLVyxTcTXZk7qCA6x375LNpSnTA6hnsMI78ycuXRTePjxPzeErN+stWdFzypA6eP87VsQtDv4nj",
-	"4aTPAq6aZ1h2FPHcihdQR/aconMvBCSqVIspZvyftuIIOQeWy6ov998gxwxRgcgiQ4HcJLIgyC+sBQsP",
-	"Y3RxWCgUijkbQ6pb8onOfbTwy1v5HyvxID3bIz0K5t0JgfJ0SS9CZbA8zM5bLj1LeR08iU/lN+gNk8MP",
-	"0ZUo2EbrCmVbz/OhFFwPCP4Wz44fB6mkFg5z3nFbmVR3CFupcXv3vNxKJfwDI+r16d7SWbz4Df8w1SDw",
-	"pSBn/B9HS28EADuERYdrSMgOMfGFpEKmU1HbCZk17sPjRdZ0hswPfC962/cEKTLQ+W3j6G51aMFZiacW",
-	"8lUor0tVzHIAomKthUpxHbXu5NnUhO+ku4oYv5PuRnybQrJ20nUGBgKR0yrE5iQZ2OdV9Z103zrxVHnr",
-	"1PttKeI2O4fJfVhpTq+xytwVZs6ddC9+oxpTZ/nXOygp39/uP4hi+E50C29deOJhA3r6GCQSgXmCUMCu",
-	"CfKCwz8TNIE2of+xNEipdqdkeHWK3YAYX/jD8y/sOar8b1Xp76S7x6Z/NFl2gN04HzCOP47q0u5u7P6P",
-	"v4yEA2i33IAlpQi1meAPZiPA6WnEWkIs1a+tdVhw1QsZZPxfYYqF6qNHTUjVOZ+nc8PslJx29hMcNuXm",
-	"EDgv1oUyXKJVqeLHmwUgfhUggyM6oe4SU3o7Jy10xqtzgJO8glU9UVKPtO4PCZHwA/u1ZU9L2lCrR1Kp",
-	"nltBvWDfeo3mLMzNQmsM1T8CC6HRB697G38DTgopnZ7gb/5/l95kz3QC8OviiTcWxkhs7DfBJAPLte4m",
-	"4ZHATXuPO8CvHno7TQEXBXgRvZYIo+s1RYMlnBdWqlJMU2Ro6x+vxqREhnBm/4MvH5wJ390kvxsoBSP9",
-	"1oE4Sq6AD/shCqiABpX5gtfsbo58jPf53EP0I7Z4wq2lETIbSzO8QS4Fsq7VEbTK3FV5tOn6l+HWvvgN",
-	"/j9N/egilKfFC29u4xRFnYNChE/5EgozkfsV0QFKY5+lmycnm3ORIRhIfgNVNOxMDED0uwF+HGmiVyfq",
-	"9qFWptv6nqYw5EAhT8ORvxOiefLQ9z+EJ/9+FFBV3f1AjxNnShyYrCCiPljjlXiEdgjgHS9KXtf2Auxd",
-	"/aTsGAfIWbHxxxuIlYCn0WWIWCiuVPGjBd80xbXDJvZ8oYKX2zu6appqqmJ+Sc0BXlKI3UTOToVTJlpO",
-	"sZTOL8Oz8rN98ZtWZ5M5sUoxPz7lkcUxcjFyN5FaocBPdDkB1AwKPAjY0APV7Q7zGas1p9KJ0rFagndn",
-	"IltUVzPE9Hkhq37xG/w/vMiX5xGaPx17xirbT8Oee8V3f2f2jKs6F2gxoJ8bZzwh2yjAK9qFXwC7Rl/C",
-	"SWHru9PSvlTDHFRpZOlRdBySVahbmuMA/SJM19iy+t/fJgKO0rIkFutC2QViD1osLCtdFzXJYj5+3kJ8",
-	"usLbU/FgD25kJL7tvpKx+FEGYiu6UPw8OAC1uWbJ8eOburbKrZal6MvAWP7PxnIJ+ywBvW2HK3oKQDiY",
-	"3c3I5oZ7SDTjRluJJBGwdl/8Fv603InjhxdVK57LMk8l7wSvLgAHn8bz9gGXu21da7PnbvFqsZKKm16N",
-	"sXx07089jOBbBb4ErGR4LsLCsOTVZ599+tl/FhiwfVAga2gDqUntyk9rJZjTCXFjXHnTitIIxxpuovpL",
-	"0MbpQkT9I3lUQSJYMMQZ49RaUy9eLV4sPvzy4f8PAAD//w==",
+	"5L3ts9s2sjf4r6DO7pbvrWVsJ5PMfcbnU+K8OBUn8ePjm3yYTakgEpIQUQAHAI+sSfl/30J3AyRFQCJ1",
+	"dOKZ535JbAvEa6PRr7/+46bUu0YroZy9efHHTcMN3wknDPzta73+vvJ/kOrmxU3D3eamuFF8J25e3FR6",
+	"vZDVTXFjxD9aaUR188KZVhQ3ttyIHfdf/d9GrG5e3Pxfz7oxnuGv9tn31c2HD8XN907sskNIJ3ZXGOM1",
+	"ryphsqPU8PODx/ngv7aNVlbA3n3Fy23bwB9LrZxQzv+RN00tS+6kVs9+t1r5f5s2SOgPRqqELY1sfDc3",
+	"L27ebQRb4s9sKaysBHP+n7Te3nwobr4Sqtxcbx7QW2YWVjon1Zpxy6Rj1nFVWab03k/jJa+Fqri52kxi",
+	"h5nJlPT7E8t4VRlhLU7DVFecgqnyw/vfCn+JkAKvRwu9LjODV3r9xDIkbeuPw23EAQ8knMcr3VpxtSlh",
+	"b7nZiHtZCsukAsLcYNvi5gfprjYB31dm+K10SYp8Y/SyFrsTU2iwxf87byqh38R0ft1wx6Rle6PVumDL",
+	"A1tJUVfsP95++5L97fMv/us//cTuBFyj6xFM7DB3b+Pvxc2v2mylWv8qxPZq4/f7TO6KAMowAvZGmy0w",
+	"bvrad/5liU3/uBGq3d28+PtN2bqb4sbptvS83Drd3PxW3LhD43m6dUaq9U1x8/6Ttf6E/vEfrSy3T6mn",
+	"3k+fyF2jjcPnz21uXtysjFwuhXsmlRNG8fpZqY14Bt/DxL6sPD3DB0Y3wjgp6KwqcW4rfuKyfunbfShu",
+	"NGwAfDrckKWwjq2kse6WuY22gpm2FhXTrWM1t37l/nG05wZ7p3X9M3b6IW4ON4Yf/N+b1jTanp3xG2qG",
+	"T1x4IP+Oq+166ZbTnYNe/i5K58f60m7Hy/TMQCvB/tEK6/+JOX89Sr0Tlinx3jGtGGeKy/oFk86yUte6",
+	"NQXbA6n4r+FMmFCVLZjjW8E4s7W8F9CIO2gjVMXsRu9twUzrO1xJtRaGGd2qikm/mZGoYICb4qbmqtpx",
+	"s/WkBf3dFDcrXvpV2p3WbnOO2Jb+mXzqV30BpS3pjS1IihhT2vLg8A8rbXbceWFJub9+fhMn5TtcC+O3",
+	"fscrseBu0LriTnzi5E7cHC/jQxCM/hj/YERT81JU45OUyNX8lnNmhHXaCBabxzGWWteCqxEpwYjdTAta",
+	"X2/EFE31RKyj3el+GE5TiX28WVPvEB1B4v4oud64hTO6XdZiPNh+cwD68xeWQdsnlu25f34c80u9ZWLX",
+	"uIMnZ+Vfpz23yePwn9aH8QD+6kgLXTHByw0Oktjt4gZ2MX0BK2lE6bQ5+Od5v5HlBoUFbpLEMW25gQRK",
+	"vhPMab/kjVTr4xVX0osjbjzOEX3g9Lut6KZxfApFPPw0xZjxxH9WAngM0ytYgOFqWzAjeOX5j9/kivsh",
+	"H8bribWcEyixlW/fmtpvRXcPe8e55s25nr6xTu64g7HXRrdnP/gOGn0obmqh1m4zp38l3GK3W+xJZKD5",
+	"qna3RA6k1WJVa23SiwEevqi1Wi92uzSNWk9Ge+mANJltuBGMuHut957DdyTUDYsdp/rEJYYDx4c924Hd",
+	"aOMumdpGrjfw+ugVPF+Gq7VIjWOrk9tnN7w5S2t30Mi39lOYc3rW+T9MIOU7R184jeeZ3JS10Xu3YbVY",
+	"OdYqJ2t/0UFOE/aWKX+fwvVX4l4YVmlhU7vidJMcoBINnh2KBNyxWirBlsKTQrjATyxzuoFfkn0budvh",
+	"Q3ZS0QoLbo1aVGKd4MFIQk42NIGNNvKfWjlej8dNC1B4O8M5FJ0QguceN6JH0CPSPL5F8RYHehhe0gHJ",
+	"9ZbXu6odB0oy0mBTOGKKvN4tdlK1JJ0cS7UrTXIbvMDMyrUq/G3xJwnvBhkQ7AvG2dIIvmXxI+761KP0",
+	"UlcH/3gIkuFGZ1zyNorXk176l/hB6qn3WhAv3cKKUqvKplmB33wvXjgUg9ZGqkoYr3QebCfKFuz3tlqL",
+	"nVeqUrPW2u96fqSN3sNI1B3zH1jGV04YxllQiEb9kr1uginLi8MV3o0xsxb3wVQ4ntWOKxAbgp5f63VS",
+	"IN2IuhGZx2Cj62rS2pe1EJVUa9wEadnG69FELVwdgDxqrbdJ3uKHsenbrCt+eGJZw73CQCvRxh8k3XXQ",
+	"TycKj690XaXoKZg2Jx0HaHxnWr7m1n3jzyZ8sPBXI7lCuGhe9h9IY6h+o3iqkpKf5+gJwqf98sdgkfTp",
+	"bm64ZWWtLSgAk3arLy8d75gffYEmgCkceydVlZJR/dOsmf+1e7Sd1nW0TXE1mO5Y/j1WAvy689vyUAIC",
+	"Ruv3Bcamg2Lan5a9eaHauk5NKaO/BZIY/TB9XxturcjwP1xk1CI6DrjWwpK6jUwrUN5KG39XcT1wDlP3",
+	"5Q239ldtKps0bAjdpFUUzZyu/YPRvSVGMK3qAwj6jTBWqyCRTCeCxnBpRY7e0B4Lys5e1HXqbnmRZQE8",
+	"HAxtdf3z6ubF309vwVuutjcffityQik+CdLF/pE5PngA/1jjbQ925b0w4hYlPt26QOZc2T2cKqNHA8Qf",
+	"Xi0qczhzNamHFS/94ZSCrqY0wKD2wjlR9biXf3JcUK2T2yt2osoNap1uLHpMaq2rF2jG8L3VXILNrWDa",
+	"MFFbgT9Jy5TgXsVNj7UnF8PxWHR5PS1Iy7Bd3zrS60Pa7aKWO5liuH4KnljL1rEd93z2Pq1VoCw1+Zkh",
+	"w9ZoQP8SBpmGTGd7oRxe6On3dZ+6OLYR56XwO2iEmopx2H6aJQvMwudUIVW90RIfTt++Ia17uAmeFK0X",
+	"VQNv8w9FJB3u4LWjh89pxu1kDv8tL5MPHvSdF4XwdkeBSOIMWtvyuj7AxBpRvWA1RybgKY6ze+GEkYob",
+	"ydWTpGBk2yaYKBNXxetrB+aFJxhNKlbq3Q7M6WMe6bn5BPs0tm3LTVLZ2wdqhyaBMSz9groHG0y/9qy+",
+	"1bsQRee/JtsjLAIF3yih0iLo4SRyGtzOKBAHQSC+BZHp9BQREkvG6sRY7D+ShI/JoUeqvd2Lz3MQcLvz",
+	"jHypLx3GO99jzCTnxUc0q/11TpCxPwmM92Dx85eh0ihr4ds/sqTxkW8nmtyDNoPXKe3k+VDcLEXJyZk5",
+	"+q3ccJUzfcIz6eUVECQSHZdt2vBDZAjLxMne9pwSQSPxG0l+CP886RYUlNStE4ec8OCfISuEYpUoZSVs",
+	"AdZjzujblK13S6LvqYv3izCVLN0PvmkQrlMLRXuWo1dvKWop7kXlD3UpGBHKaDW13IqkvRp2bVeQWQhO",
+	"QK4VOmfSrgttXZ4tgOxRarAwp+bh72nm/Tw6PdQm0wwRGiQnsQF7kyy3A4N5tG74t3kp4BooL9cNhPXj",
+	"AVIc3jG//sL3YIEH8p1n9X4PbxkH5ZaEPMH7Sn9vA6nz5PTBZRDPBNmpNCjFD8TjPk176gvGs7GE3DOw",
+	"DV6zI0a8RS7IgyuWrlm3F4OJ98+gI4lIZh31dowAbxRRQOQBWVb2snVjW9aKPCZT3m5ZJXkP7nrCsNmi",
+	"8eyMVwyeJ1gXfpGdP+iHowXwyKDPKpjEyz8Apz0rsXxpIa4oWGCS3kDy7DB6MsdcCmTttA3o8V0rbrpR",
+	"MBJIQkSrtBIZM1m1TrlJg3ca/WJ6tWLWM3UGMkxmo0DyzLAx6VjJkYEWbGX0jlm+Aocb7fuDJNCVNmXO",
+	"DrhVeq8S74XeCXz3/cMFujYY6jszrrTByJtcbXS8n7V3UbveNxkfjRGCgQPR0lycZuVGaytgy2jjyIpf",
+	"BNVu7CQ+w+O6eUwnrv4qxgYvtXZpoXhkSKdgmOMJNhNY2Bs6/KbmSonq5GvrVT4n/bsAsoyXumdtkBGd",
+	"rHfS8BDaoequ7+O8xq/nVnpFJ02kk1xhd77RW3DNXeQM8zeNwiumXDLSzNICKTLF1L3wlyrvg0Smoles",
+	"luuNY2sjDmmPWsUPEx4eckx1jijyTOH3fdIc0A1x1sGZBUbfLbz3cEQW050jMdUerQQO2Hmy6GHrX7jA",
+	"kIjmu/3qzmcQ1NNnGYFbJ59XI/j2m3uh0npO8PhA+M49r1FSroXzghIFJ62N3g/EKVSiIa4A7YzDZ3sj",
+	"1xtwzKXvVK33J35VJAlMfTqtbs15HnGHrT4UN7mRjwgIm/UnW/TXFcelCad3Xqr1V7xMSPC/0tMHWj/o",
+	"IkaiXIxbbiEammEs0ubgNrvRJvsGmetErA4PjxS9neCKOQ3hNl6hNXwPY6QdbUpMtaavNa8Xa97kuJvX",
+	"4pMSVhDJyfhUabJ8PtjNAi75tESnBYr/a+HIWwRbJW23yWO+RT+dY/jYamjim7KB1olUnJd0Ucqwky2U",
+	"NVd3TjRntZe42jDX4TmGSRWRyMKudueZIvh+fPyQWDFWcBz9RdKUMPd9S0AuhIq7TW5c2QjzVvA0qf2s",
+	"BBrww2Uo8QOvglLUFfMK1hrJY4OMfbiCnCLUxZKNJ5+aaP1W71OKDkb3p1SwSq/PEp9uVfW1RkfYakW6",
+	"+CSa+dk3z0k6m75Jy4n3DiIcwQAGXsbfzh1ZBf5zmlLm6GqbjMKo50Q94LamFACjd1NvIth0pjbec+mu",
+	"MMOj/YLphpkUtA1hsPT+oaPm6G2oRZWhJZW2MW70TuQ9WpXuGbzA6HQvrXSzHIwbpPvpobp+nOQPDV+L",
+	"qSzGT7g1NePW3/W9/qSSO6Gs1IrXzAuJLxhX7O6X75j/nknF7D9arz15VvFp0iEj/9mfb89S1Zo6zQf6",
+	"J+wbFSF/C/pKHStcPp4MUkVHc8hHgVg98FKKCsSFui6Y1cHZ5bcqYbY9E8RM8qs/MaKM/oxyZPiGjoVX",
+	"lXSwwW96B7TitRXHTFU3KJaemRY0Sw/bBmVs2PEUAzJ9HAzIuSgIktSkZXypW3cU/xf+ObhFryHAoC3/",
+	"LCWRCTI4bfCrE7v0QzKepO9PQ8s8XBkrzBPMY7mlkC/ITSg9vfU8IbfgvKpFwTYUuUiu4Y2oq1vWGOEV",
+	"niLYTkDcwNc1vCr98YMwja8LhEJTD+dyFSq9ftpf5gUZC/7w/Ba/3Ihy+71q0KA6g5gh2C8pf1gvO/Ga",
+	"xN3QjmnDVryu4Y+rVVL2LGuvDCQlJ8423FQshDom4tC4NCnDi9sLcuM3vO8w6H06OaxL7ppshDdGrk22",
+	"I1Gq546//x7bf/75+GpMj/Kxe1HX6dOgXwpWSVtuuFkLfxScLXnF7G4Q3nLSrk2HQzvdG7LbmKKjirAh",
+	"yRu60bKMkuBUgit11qAiy60SFh4xznw7fBBA0Lb4GK6EqKOXJEY577n1qqJtjUgGpAtVLRqINZgRkwCy",
+	"4rkwQ45seKNrWfFDguYrikHF8AUKVPAcarJ+dNcgZXY09tnz55k4PT/nnI2rbB2EJMTYOIgbori7xEVA",
+	"W1Or5PkYSGj63wpDnnbcrDNH3PNqcvBmsVrwe0xQXRndqTrZzACja3Fer6jhMt0LY+mdTXqRQ/LlIJwK",
+	"8k9eMCNWrRUUq/j587/FWE1qhYpXxaxUpbiFZv49leQcpfQp8EFDrH1Iskw6C/cCUmmmbPWv0DRs9R7T",
+	"O8G6E8jv9NfUbqRaa3i3+mc+nFb/WBPjJtlDrcvtnTPCoUZ2kkcMD+hbo3cYfCLBXcM4qzjG91BgDcp6",
+	"R47DCVoTTOqd3FE6xYzmaZ3H6fza4bsR8X0ZF1XxQ8EoaB8Jie1kFXLJdvy93Hlp49PPP38OASz41+cj",
+	"ChoKFRAd9hQmcIlAgcFlIFJoNK7H4JANxrPUemBIyUs2Goy/l4s00bsYZtCqYGyuyJoc9kq+F9W5OXk5",
+	"5unLYFqfPS2Q8XBebTISH8NGBDf+nWqkKOGQt8M8V7TTh0wNCHDayPP7uZXuKY17wdS3kKJf3Lxs3VsK",
+	"zTh6k2O4TTaW40xGTQgkgObJG9E6+1ZAwvFcCZVbseBqXYuQCTQ2/YomeuxGP54w8w5cfaNfBw/ZjCQ3",
+	"bkqWSHR7YnP5coZXsrVZT1s/EGZsyuPDlI7ul720G1H1rNxHIgHfClX4t68xeiVrQWZ9CanvIC5Ysm+z",
+	"SjSQTqeSGT9HtNB3Uh2dXX+pvVMLq4hnNci46j883V7kacy2dSKqxJYbrWdY5+6gfTL+4Di6kXpOzehr",
+	"cmoOomZvzvBO7sTTr7HdfOYJioQfWaShErwckksjD7AAKKDZ7cPUrKyJrOF+62Zlxlsh1KwP9hudTkNo",
+	"LdF4P4idxHLLZXXWnt+PXfWj9NfTTbTAjU7SBJzMJbp6dkdptacn3ptzclrSNjVPRA++0nsIbNnoPeMM",
+	"0ssrCoO8Zbu2drKpD2x5YI0wC/y5oKQTpyF8csfrsbs1/pC0SnZ9pXniYbfUE+yW1G7QX9ENndwHdFwc",
+	"eTrWYnHwT3tyNktp3GZRTQhgCHo+fiEoGTgTRbHS2i1KfT7EASQt0liD9eCc1loT6czJhVtUWokzTvDp",
+	"HDYmV03Nomr4PWRvLrYncrZn+z2Be097DTAnXBu3QHd3+th6amdC1eP1VuQS5MCS4X/3L21YLVkhp1oL",
+	"fsUBUgZaUOemnw+qmsmejiWLsexxLcUUuG3Y0ch3exdufJeK3m3tVt2/TglSiidTdG7m0SKOV35EDZGY",
+	"ejcxXIoMp7nkFRjwoiPJE4z6nlFjsh2GTVT8cMuksg6QNVZssHv/RzGzBJPKZEvD78HATxZE4SUpUTGr",
+	"dwLziTDeGsSFmGTXz4L36mgyeN0f+qILj52W9hcCZUeJf3rFeB0M8ZCWUwqQ3FfcsC79qdZ6i/40cIKf",
+	"8g4NgljQJiem85jAuU9bvR/Gx2MjMIxM30QkytEWQqhph/dTb2ntu7bc3OIdCSfr2Free9UIkmSZEntw",
+	"D/F6Dwzqz39iEuGKRvDtJ+JeKAoBClkqzGkNUV4hIbwXC3ecttwPcvSa3+K89fGdb/e9m2JchS2z4WoZ",
+	"watbpoSoMIkFzadskPA+Mohe8lR1JPnp85SV/IxSDH4ptuZNl3GIXLRqxS17jlhbREQYipuDfXjQC5h6",
+	"KnpYlsdRJ9eD25gDVlF3E5oYc+3bz5P42qY5bChf4TRUXmjYj7Y9zyfGgT+D3MQQd9tLJAyrzjzov0ix",
+	"f/QjmgBTCk+uNNYtMpF6nplhOtlaquAc95d2D7CHKyEGeBKQUcDVAXMM9KrAdNAeXCKkaROExbTsB/9d",
+	"OvCvIDCjCdBZvhUkrOkcbgkkHugtIrU1fF944Uh0mDfzUOl+DEQ2it98f5Z9/uTbUNuFVIvAF8YMUDdC",
+	"LUK6xqTb2NT8rJf5f/u34E1NAaJcnU32QCCCmNGe2OCau9nAfnfY212723FzSG2mM1yqTIYTIVTiPWSe",
+	"umMm6THKHWTvZWFVwiCLhu9zITQ7DlBHkE5IwuBBuAfm3u83h4WikLYklB/CsSqNK/WieAIxBlMTb6bF",
+	"MsYh6dzjBRvwtl7kLt6n3kkc79eQvWS5oaV4wyPbz8cJDr2P05nUD8z+rPkXN5i6Phk1+nUrXkubsE3z",
+	"uk4EDuh19NQDonhKUPKNJq/n61bk4k3B6TeOujmQn5ybTJprzV0mrBASUVLhEE5EUIsgBRL8Y1sLy+C7",
+	"XqYy+dutEGo6i74XVUSQGwUIl7o9HwjylprNEyd6eRpHciVki2EsCAUfyPekhPKN4JPhPNLLOiLJILaE",
+	"pA+gkgLILJw1HV04pwy5hvzW63rr5qaZTvTuHeNAYZoeCPSYrO06oPxb4OoANYpaXiX2Zc33yaz6k07C",
+	"cxCcZ3x7ZwAoG25EJgXeKLRJJENnxitOpqVN9x1OAlS8iufv2MR2Aj4xbk+GfC/zN/8rxHJx/7JOE/8i",
+	"8Nr8sKtb9umR0SNny5r1yEwzD822ojzYKjK2e1CE03b9uEbswXGeMTDHGZ20HONL/qh6JvbVTn6RQvvT",
+	"is0cA0PVTjZBV63oj3scPFzrPXuOpF4PzN59UcbLWGedK8qJKgT9Zs0W87W3KcrY3Y7XddDIjOB24GPq",
+	"Y29xFTLKQtxRPcwjJv4JoXSQuAPiVQrhx/EUlEuHxvbeYYUAoNUCI5JBJyOYYFTTehFQnv1EM0pyyJij",
+	"dDwmMF0wW5dcBRwchmkM0uaQNWXMjgMvNj+kwwXOSni/bg7n7UWIl0SH0zuKqHb1tK18elSMQs5g2UWU",
+	"ibCppIrJNWRtt3U9rSTHHfbygIIcEc46EeaIjBRNS54UdrKqasH+9pz9P4C7EfEDAZOD4ikTKdm52C29",
+	"zwZuZYStWTnXR0eNyDc4ZhEnFjtNHuN9qN8yPfL1ZyUCfheC2zWNUOjUQYObKje3AdrKsq1UVZcgrISo",
+	"Av6VvxdjxK8ZETTLszfiR8GVRdZ/Cn06AH4VLIlDncZingcsMwcy6BQIskxorFDlYelZisZIblHXllFI",
+	"9PvXhNn/6XOM0Y1/T+zoLOzhKblgQGARSuwCABfKmZhw0NDsQxe5mnP77De6jjpHMcQIJRsy4hN5sksG",
+	"Q+b0rJkAC3nI3VWaRDHV+jhx7kWIhcQodE9oaPqmzGzUsRojrI1oba2iVMRj+kh4Qu0kwF1su59ob2xC",
+	"UvZ4kb2JEh4vc3otIDkTGDUCHL+IwGq0GMaDtfHsmi7BmrFVFudtxQ3b7QKmm16tCghRhJeVmwpSSqEy",
+	"VueiLyJaLKByoiiSxtxMxUIGjL94nn4K5D/miPu0F3Xtp+OpmtutICvCmktVMMQn5SqTpeaCAhMF9N6W",
+	"fp7a0Z4eldAVp8N9pkJrIBoGeE32BQsZmDEPIKIvEEhnL/Oqh/TSqrIW3PThbIalw0S1hhD4YXkngqbp",
+	"4dfA/xcdio11sq4XPSybHmLNCM2G4DYDvihdzUk1pC5NyeyKSMH2BZPvDAtEh/U/SYmL8PMdoXxBz1Hw",
+	"hZ8xGNKAKRL4Nlm/iApOrYywG+COACV5C3k6ZkuVw/Yb6QRgIsG/LkqhnBGs0g7xlgBLEXCTtBKh+bJu",
+	"7YY1Um0XsWFP0oVG4L4ApKVev3DmUMLK9+BFH+ojktIkmfhbpMYHyMTfSlFX3xijE4gi4n0jSpeBOYCK",
+	"hAl+ZFG/KbVyhpeO7Y10EMT8AtWhv3/229NoLhv1es/rVpyPlMXBQ/Oim2mSKKLrdrTCPdrKO8WT9L89",
+	"r7dj2KGRBjb+92lp5XvUawlP1neWnLc2ouQpF8wyGU/nXxp6DDADDbO2Jpv7wnhf8aQ/CpwhSVEKoapo",
+	"RJCXw8wf5CcobtIWErIWk3XgGB2jZyQZPz5tuclbXjr4DZT3Acw0UZJI9UC5EoP6D8ig8UCYgmP9Hc8S",
+	"z6E3UIH0cIqEvkoBBs31bAxcC9Ph/EaFu+Z+etlX/XpcFwLQJhwF02srpY7jO958CynhKQsE1LsF0HQS",
+	"UeJtCmFe4xzS2Fk0WCG5QtAwuipKhPMutUzbzKZ6TWis+EFufdI92IMOMtvlya7o48ZOkrMMde6iQQoj",
+	"1jdSVQu0+4S/6RZtjsHhNiVp8zsq1HV5zib08F2MKRru5bwqfUqcdx4HNAeRwi+Mxhu0ZUb3NnMa4jRj",
+	"fNK8oBoh1NsM0wc1aNqkjw4+lEhTEPSC/dC6snTwluyBD9zk047R6vz16s194EDMzXyfQmJ6BSqojUg5",
+	"seASnhRVfR/qm14X9OfL1wKVQfnPcbL62ujzuv/bfh3J6QpBn9oT5BD1tUx5RjIQAGE6XVfJR1m3rpZJ",
+	"+PRBJ9xgUCBxXmlQBgD7r++/Z6qcFtuDw6YjO0jRmhQn3hViTBfyCfUkQxCwDRCXSkgwl3gCYEqbHijl",
+	"BbieM65mTxbO5Q5Z5lVu5YI1/bTMjCTYXWsqrEPENtDrI2xokLDj8ecv089LK8w9D7agGfrvPF7hDyKb",
+	"pT0p12AiuGpgKCGsJg6cGCa/LZcFJfD1qcQ73W31LC5xdErHJoSEtWnifubd6iPA2s7f3a3xaEUz9zed",
+	"AB4Z7hFCpuDq4icGPs6+KZdw7dwTnme3HcI6pG/39o1AkaVgq9YAz9Ir34orhoUZGK9rMNtEay8EvYkK",
+	"0o2C32aORpjhMJGlnGQbr3gqCHGj96wxvHTSiiqmqENFOSN3FjF1gtypxB641Q4fXPpqCrrGK36ZtS9g",
+	"a7zqpavN8Pe9wlImto9AN3aDRpfVyUQ4UTfBYgy1Os455JLeF/9lJm2MCkL1QuiwDnoUaEP8MPjI0nVl",
+	"2n/+s86UblCaSvmd1J6hkb8Qpjq/JW/4/mdDSSeeV8ePjhZWe6GtNVR7dEVeHaoduVcz47179voEA9VW",
+	"TnGPvAntQKhI+SmgxoNh/kf2u5aIDXMOk9KgNa7bjN6MeuW36Jxo6HA2yUsr6iaFFI4+pZhKuWstRtFj",
+	"YRsNtcz6FzcAOomVMChzYLbYubuLcEcwiwehHYXb01NieY2T2kPUz+QZVXr9NPT2APijV9I6jQUbx0Ym",
+	"ewVbGHhaojl0ZLgb1xo6yXxwthE8byw3pIZxe41o8dFhHOsIV10ZzatMIWGIQsECZN64E0kS73ecQC3O",
+	"1tPJ12pH+D2ACOonGvZyCmdVbCd72slwGWxyImrmDBhSVmmEMC9cSxqHsbcj05Ew0fR3akXBOLifgtA0",
+	"jsselDdJKFSxUtDvyLrIpJWr9pkzqg9ydLJsWR0ZRYenNTrghNU0Nh1uXK4mSAxGjceVpHxdJ3C6N1xV",
+	"2QA9KAsJRRBBLkjWs5a7ZeZKyN2SSUXWMdcaXrNaptO3ZsRD1BkfZqixRrJXF5R20G2oKjca9oL3u2lT",
+	"CT49mPJwy31DO6GiwH74bOMCaWNpuIKOKX2sVLQxCeefEhkh/skfL6FbcuBXp5HUB/mhuZLZhAieSiy0",
+	"Ds2is8ygBHuVeuyggm5jknGVocKC34yVLLmjcPmoGNmN3quC3b368pPPvvgrMeel2Egord0Y/T4ZV7rR",
+	"yWfPC/yEt7Xj5UZ6OdpZUafhlAPe+ExE9Qlsp4GIf5hk0Tv+7lhS1PP9sA5w28pkKeUfkm6LVpwA5fCL",
+	"0PfCVG06RHttkpHB6Cz1P3aROxFtdYYzMzadRGk/SOel/FRHW5lkkDhPCNlMTfDMYD9IVX2vVvqsaIMd",
+	"hllgGH3Yu9R5hoWM+YG17S714nupPlboIfxSDtC55VYrURWEZhrKMssdaO7ain5xmFT9wYCseTrss6Wi",
+	"5uJ9I42Y7Av3W5CmhHVLBSkuR7ubEq9Jp4jC1r2oJ7R/De3w0UwVJQeURm3CMQyd6hhIDKEjLakwibjK",
+	"XBKDWswKWLXCpOsS7zGRGrElAa4GjDQdrCw3yIcQ1ZzKhq6xfMNK1ul4ERpuesGijWev5+zy0AiLxZXn",
+	"EzKgEYT0nbVWv5MIc6DrKiv6dCCMVMhA7xXhKvzeVmswgKZDCmdU/G4tX+YsMK1N3fYjEqO7DXPGNxoO",
+	"olfNcXzHO3I7DY52yr9BaBUMw1FBVDskEv5XckJS/BGqGNWkQBKJyRzIFMJVjdyJtonOsohcsvONhJsQ",
+	"N/sE170EAOz6bO84AJag4gkVxDrdsGaYOPUncMhTDA8KBMAkOwTtkEYurOtsk3ib0L/1iLzvkdjFOZAl",
+	"P8lLUZZSdVkyhDqKAN7xul7YUloLVTzw7w04Zoub2nPx+Ld1K+taO0m1eSggZ1HWsqHEXyNVJcxiiQb4",
+	"8NdK8p2Gf1lJtESWhrtys1hqvJbUEOJSDo2T5aLRe/oHWd8Ls1DSGSTaUhtlHaEYrCgaeQkVLhZWVxyD",
+	"lKuFPwkIni9unBEcbnvAGN9zJ8zCNgZi5HYCYkyVVgtby2axA1U3mk3FQSwao50IgclVa91ih+lhGy7N",
+	"wkkxxS1xaRBycEv0BcexgLc03Mr7NB7wBuptAPO4hqw28/bPe67hhi8yHEOv2NETVoxhf9l/xCf2P88i",
+	"XB+9F/FhiPuZuUevg9DX5e0pNLIDjQTVZwJZvKY36WK6IDCuRFxZtrJ2urLIfnNgSrOdxlRLeJ0JcrL3",
+	"NsPPmMOR0hWn8tnfdeuXch0YItyCb5RLYxBNIVjsItbiQvfA+Mni9Y45I4UlsAlIkG2bpI57HhtquuHL",
+	"vweHCXk41WGYUpyyhuqdwHzfJDx3Mvo3Vq8GOdGZA9pUnU52Mb/+aAJmxYugzxG/nkwBegXbbfsyotsY",
+	"3a7TiDYRLm0GDeVAzKx/RLYnCQKE2YjVATaddAy0b704riM9ABY+D9+YxLwDWThwtJjaA/sbVxBpO+bV",
+	"hIQaixHU/en18p8HxNzVZ0W67K5zil32b+eIS03lFzt9L6agBZ1OGJzss5h1M+cnySVJHkP1uAV6qm5R",
+	"C3t+Xt6DY6ckdTjqXhYVbBvtSP5sLlFdrqkrDJnv1L3PUn9+ocfi70h29cIkSKVnXm5MhrlYpqNcmu75",
+	"TqOJXYbLOaXO6ynsy66XVKz64vEO/mQl1o/9kiaeObzEJx6eMxf3GHMism5i2JHFJlkwLiR/gOmkrnwV",
+	"XFmn7AdGUN1IMD62mCcNeRRpt7AR+6EBtm/nK3XSmq5XWKvEHNLveIC0OxOHqyrIk7DxkU0gAGgQX/xz",
+	"DVlgacjiiXlqZCPCKrVhcWHouBMn6vO/7uX55xyaiAHmX4WQWCBUFWIrytYdVTMlcD2nUUFeG40PwEbr",
+	"7bSsyddd3u8DMidfc+siaEZClmxVpUOMBN8KCLruW7yPAV9u0s/PiMZmYy3MAyOY9+SIlQuwew9LLgMg",
+	"3/OoNtqKfP5lOn3Ltw39p9cQ60H2nk0IQEilTA0JqlXS2aeUEH8BOcH3SE5pe8ArvQfY9+j6x7pXw+jG",
+	"cSX9pCd37G0BI4TNAQ7MzA6YyVROYNF4UeErXiZqv1mXKvoD6KNYfdXxQ3DoWb0TuMyI54GWyN15gRPG",
+	"yU3tpa7bnUrFESJQKPyM0CvDyk2o0AUwxx5PwyBHDHDcBOgKqNJMiLiC7HpLbRQGn49F3kzEoXXCPKUp",
+	"XxR06DsgErXuEjkaNySTO8zLTdixkBpCO6cg0X7dCmtFxQjedSM4ASlMExe74zoPZOgIFXvs71rJWhRM",
+	"KrbkVrC/fo5BeBhSsDy4I6iRvz1//jyBNnKMe+pHy5GYl85STDVu5AWrT2CzJ85Eib1nLenkZqFKXQ2r",
+	"UffCRwQnK92JOJvjTAFP9XNnQeVu05Ip1o6YsUEZlGErGm640+Y8R6OF97/pbVURj40mF1cdsW7DgrLU",
+	"kFJUKAImuc1nKoB5JjIVq1CnDzuDQgnxbzkHUC2tKyBcjm6x54afphP2gBumBu4d/kTg/ghwcVZjRAN3",
+	"4MRhg8+cDyExzkij+DVYQUDeJdUAS/3vsRDKUYWcUyhpcwWtuWhllxckBcC1eTtDOIzYiS1Gz2Z0kL5g",
+	"PITxLg+s5LVshCkYh2ooywNVXh98L97z0tUHv9lPAKQE67cXvQ7QpLmXNpEBy5spGvWvErNYa3oKpn6R",
+	"KqPScOsWDc+E+jRG2IzygdkMoW4SOZYxQZTX9S1zphWMV5Xt6mcG6XLPcaOhdDFkPvD7tCPdbnhzXjiE",
+	"Rmgwd5PI9M4Fm/mfD3eV0h9SV/5HwdVd9adm5/0YLlMS2SiAV5JXHUIh/A2JZG26aigQoYOy8kbvLdvt",
+	"bhmn+1JQ3GzDrRXggwxojeilEAfBQp5JtC/iGF4iCggR4nBWLKVA7qe4rgvE0gAG+AE3J1BLRPJB1hQD",
+	"4env4LwgDIv4m/9L+AFBuj2znQa7FYZ+EPIWdVK9jkwjEXHFrQscD08vJCv5Ey9YLaxlw1SAXkrKURLI",
+	"dLDMaZim4+kaiOVAVFAIr1eSCuRjmYg0eHdmoKk+jVSeQg4JdZlW737MpSHSDxhlhNgAaYhYCMI+DRKb",
+	"2830M9rN6MoYsbGsew3mPZjZSbX8R8odOobxPoWnOhlF9dQ6Zzm1kjmkOjA9wHGAao3T08Xe8H26kFKK",
+	"4GAG6d27H7CoFi3gYKGt9F5N9Mf8iNbOh/hjupIjD/J+5H0Zej+5Agm3V6l95vvBgVNbf0FlkMcWqx9X",
+	"fEpbQrGXHsQlTiK3Yy9pC4Z36Q3fA7er5Fq6W/b61adL+Ptb+AOgA5VaVQySTQg3qZ/0/vrbL26Km9ff",
+	"fg7//Qv89zP4r9cE39J/P4P//gX++zn8F756hf+Fb1/Bt6/g21efLvF/vmn47xL+Bz1B27fw3dtXX0yC",
+	"cXqJe3Y5ipPfwvQlK7lahAiIVGX7qhVMq/owrouCPGylAQkBJXzx3mXS9i6oijC31s30mgcAi4bOk9Sq",
+	"IUlL2B7eWfdwoJckCrBOgw087Zpr67Mzeuvb5IsfgQwFVknfGYTbFaH2UaowD0buQsbrWDdvTZ180Coj",
+	"Vy75Cyw+Aw5TZXJDrTtTXDxVLMRt0jrJEStIcxLM0onkRRvfgc30TrvoyD3HaC6Bnv8SzCPBD+IvHdRz",
+	"kA5iS3ZZ1Hmvz560p5zIkC7bI5zbGe/JHND3KXB8GQS+MxZuoarFnJmsMmiFENLuD+AFgnID6GDBOLMb",
+	"IQB9HOAHgyIJCfJsydWWlQCDTadRgI5qKmrXL7yRxjE8DWCYr6lVxETvWwzH9zRS9DWk0RXZHsXR1FTV",
+	"zshdchoBTPpiCpkWTNLB4ffLbU2LAD5VgKpPOIkSTz31+Yw1EPn2JJNhhqZyZZ3mvEzTNYZO488qsxig",
+	"gMEJGIyJrihtVO9NoFoxp4+in8GTDZrwC/lBeZXgwW51LJy5cHoRH5ZpiHNk4xrjzam2rvEOdVXo/L9h",
+	"opYzrZhs/gxjFDdmgnjbtYYjm9r8FKZruBQ3442iOeWO5y4I5DEqJRQq1Bqsx7apga8sjd6GeBWA5lEA",
+	"xDZJBL0jef1hMqi9AobbMdB0T58fhBh1F5a7qReww48/ipLXeotPB0BnFZSTS+6Sih+o3qg0LIADTcaY",
+	"SYPQP0/l4RvrFtO5CRRPq7TK7l1MH0eRcmQe8euKpr1QxdcrWnDvKHgDftwqdCYOL9+kknj/pnpw+ipP",
+	"0GZ7j9tnHw8lcDROj7zCKcXrADcox31sDjbQy3YLW/I6ldkM04qZhyteOm0se/70i4I9f/pfXxTs04J9",
+	"+vQz/4enX7AeiAYCvj2xUFDGgt8ggVWQB+SehB7bsfd5JRy7x/IEyuoFD0VAAySc0d7Onqp1+BOFkKQq",
+	"Hc7Qw2vBzWJuzckZ2rjgppYT9qZja6mqaUozKgoJbKsmljwo0dWHzJt9rjkosEaYRZAIJ3eWr7GcziQC",
+	"l6goJQQqgC1AKvCU7VkIYRsHJ8ywP0AF6bP2B3C3URgp6K6Wy8mGaz9UbtlBw5pqqL2w5iCW5wjkFgs5",
+	"j00Hgf/FWHCM28Rd6h158tYFMMbxW8v7QZOMUiCeWBbktWiNV+DyBp4M1jS+Mn6nJ6Q34ugPSG/8Sbuf",
+	"0GQ+42HO1e4GXANd8UNQbyNemwz+cPCFn4+BxBFS+4016xM1DFZGCAYAT0VAPaCR1wjldRThfCrfYewQ",
+	"6scHTZbIkJ7svLC0B1YgCOU0DaR3xnSGzuMWJpXc3EaoJERbDNRYar31e7oUnjVpqLmI+x1qkFF0xLik",
+	"YgraS6+Y1SCU3mLd2b7ZtVeNFGvMpwv7p6K+IsCqfyREBbVPJ5Ie5e3xOn3fA676dUuaXMvvTHLpEUxe",
+	"dh2prStrbWf4J3M4lr5/Ck9LRiqHwtNaWICywqKIgzr/R8ZRf2EWS34eP+Ir3/IrwpkvN1pHJJej5056",
+	"+oKB10IJw2tWClkPasD3ZIh05R6IYfes9T4NnYHQlulvY4V07lgtuO0MysGu2ZkRMzhf/ilZnKk1aaE4",
+	"IW1xl4k3yw2eQTpGjBlgDTvEwqYiicnp9nEmT2fkBMwswRVzWjChKouuEFAOUIOZXcxH34vk6KHutXRQ",
+	"o8BikYLilFtjYin2APCTzkQ+gqkfJkmphW4TbrolVxWERy3B34B8WVq2F9xYz+e6PJ9B+CKSylkjYSy5",
+	"Tu9Gd306D0uPpBP4mmGXe6vvJKzuGToi3aJ/v5P8aq8EFOl5jLiBkx7+3GwuyuvtRU4fRxc6UQvIwIgZ",
+	"+YZxtoMqIPhVyOhYHiCM5CZZAvOw0EFEGvMw/7MROzL3p/SkbFxFJukbvKeDMlAIfUA5JDDPJCwZlalM",
+	"eWQBZ8Q3eNHHZgNgX5uD9rJtEvIQjeWtCTk6rXQhu4Orw+RiKv6472CEgUnnv8as5hwSEUR4j6GI/LEj",
+	"5gWlH5wXVCj8BA8gS6Q/r2ZSKExw4oX6kBt1dtZASAiZfByhYNcIm3Iq4sG/4UU5QfUXkPEJyp0CidCh",
+	"wg0IsZ+70O3xYEO7NYUFxPKzQAZZWr4Lq51BznD5J+8Q6FV3zghXboZX/X+NN8y/hwQzctI2Qc1SOi56",
+	"MHCO2WX/IsU+GftYi8rvb06HtdlEpZjicpZaKEPpXto5hPaLb34+ZpGSXajzOOWiv7bsriRK1HQZXdOv",
+	"wxQ4B+o3NZU3ScTsrsA7ZkEoEOyxprhWZZDLvPQMoSP+V3CUSa0SKDeBYwTINcQumBQk/ubCKr1dhPgb",
+	"Ln3vISJvuOONLF0yWSKUTmEAjub2+pNK7oSycGmZV1P9A8zufvmO+Xn4LbL/aLlBeMJP0aSApVISNeFw",
+	"6ikQBN/6PAOD76l16lShHOsAvLniTnwyNC93o1KoVcZkghDRYCs5D1nuuyritoaZpCnP2pwiBbJ1l4UT",
+	"jY9MYg0jZmVFsTEQPqAbJqo1gHcb1+VoD2yUlef3YF1wEsKHfRdTbJQw0QeYKP33v4b87mM6sBMiqK2d",
+	"kSLe4GyxdXrf9/1X/PW3ECIKIaAQ4jnJvf4GYhcud66HsPDRjmT09Ji2gdJ0yNNIaunTwV722pz343TI",
+	"TEl0/qAZYl+ZDf85lCMKuw4VUgOIXa33wsS/bbiphHWjv9dYwGRCAESl109/Jrf+xVVp3tQ8EUODGUxj",
+	"bwGvV55T7tpyEyAEOMMiQ1A4imOxMVUFD3xIrEvqQksvxeQxCKNGFaw3kJnXAyHsCEUmXU0XpF0UjEIi",
+	"EQqZLANDFG5YmBcEq0xcHHpuZiShv8QPUtJuuRHltiZcqEmdvdtkLPZp4x44QmIVVGS1FEQCrwI/UFTv",
+	"ZFNrzdXX/JBJp59sAlkL5epDKu0dC+cowTxh4Qu8MnK9cWjkX0oIAwcltWmb5vCCMAuriqhUG7dhS7GW",
+	"SvmWsUTRATYhSapdxbZRLX9SkGMeZfZ78lhMLPkGOWH548LKZmQWpsJmeGJ7bbaTSyzpukodFGT3jbce",
+	"SET7O8COKsufjMgMCDipgQBdJTNU4dejWGd7mwhYsJNJU3/mzUntoeFq+8QyKBo/g+yVqHILzSrifqjz",
+	"9WLVlupPL5xOlIyUolcycitdv1avYyvpwGgzhzLuhHink36/Wt6LdBEsfyexYnLZpuFy2iY8TimPPpTT",
+	"gPLuGw45kKXe7bRKsfYInDnFvzkHTt+3XfQZeLrGz04qzCHGOAT/VbiMZPKcxqu1rl+Gwc6pd8cJXRGd",
+	"01NHJ6HEydPC+0fWqwi4iRXtyEIOd757lOPdLGLdPGLJgTd159l/piKVHu9lUmait2KcJ9692icDk6jZ",
+	"vHBmp5uJfGDWjXG6mZb/iBPovAy5nUlj9+WC+QOCiN4LhLeDuMjhi3ZJvujDvGHTwr173hlaXm5PAot9",
+	"sF+7bJ1NrgpvS6/ceS23oj6ge5/yxnuyo5caESfgBSOsAcfr+oACBmZDJ3xddNum+wan5D78Ikwly4hq",
+	"h1Vjd3md/4Ar6gM495j1CUaPAcYEFXbbk6EREtzvgWye2Hy36Wq0fsIFC9I+hMmFmhWYygQmJ89xuzCM",
+	"wXYmPJQzYPAo6SBQRjfXIQsN24qdJwlVJ4uS/f19wf75m38nEDove/a9YFzgEt1fjqniTa96XYyzd1wR",
+	"rNJKa7dYaUMYlFotyDai1YKcxzXHJGv/VExQON90Veou1zmNXtapAlWVcHS3Rw++MEbPsJmegjTCAmwT",
+	"pPEQZkTZxW2u7Jh0tTgRM3WO+uDX0E0cqgi7EdeepDSjV7IWl+UvLLkVC67WtVhUIg1WVYkmH/xzMe6R",
+	"4ZVsbe5XxxuRzu/cS7sR1SI77jFYVa8A59Fa+3PorTIMHtd2PObJM0gHnJeau0UtlVhsMOo9t5vD9Jok",
+	"402UkF0LN7KxpDod7d0De9ZdYNbJO0TNgmcxe+iyOUmKx1IDdVskt/e4u97YyQNsm+awITvlcbwmmBCe",
+	"WHrf3F6znVZuA9rWJtSIP75ZVaZ+AsJOSWfZSog80kaiIthx0o3Ru6kCnFQLvjAD7JQe9+ry0M44Iwir",
+	"JWoLlB0We0/vrGkItHYIOwRFhjSZ76cY56mjB9jn/7eXMb+sQk27I4PnJPT+LyN2/1KUnGqujs2ObVrq",
+	"ej4oWaEhciQZvSXtNiPec5dTre+1PJ+z/As0Oj7YWCaAJt6tLnRLc0qdMOxqMCKP7k7tNQGCIdMqBDxz",
+	"LEZE0nQSfolnVI7orUprHL7byvC9yobGJQuWOkJVtZsuiWDDqzS+5/tGlC5TaDrV0fLAFGQDjeayEani",
+	"gTEmGO3r0nlNgqu0D4Q2fnKYqTMUmBquI6JKkHCIv/rz36AoLLipD8lwj6luqhpnHjrmQc3rbyPtRMBM",
+	"yPu0IrFdEtK21rxenBBZphqm5wVXpkJSqIfsCi+T5rq0wnC2FQK4Y8Gz1CGelO7+tES5DiIkFIYMBf7y",
+	"GlImo7OzK/8PgBrInFtjpD4bNHPnR38DLenFOVFtDXgEQusQ4y2wXGNSvx/VW3okCJBTBf+BLrFUxflQ",
+	"4n49fZjABagh8JafqzigKkpDOKGn9FSRmLXbEXNXD4SEh97JnWAnacWER1no1Kz7YtOIK0w3Xw1PKynz",
+	"zPCXtu6tF0hS7okpwAdA/W+hJvEI1Z7ADgZUgbM7ynCl7Utt+1vy6RwLNTMMGF/x5DbmVUMgnMiQAR/K",
+	"a0UMkwZC+Ew9qKabuRFxkALnnF5iKt31JwGlYSAxmKHuiQY8r/L0wCCTmI+L3YnkcsSnzP+e/22EChQy",
+	"y/tdFsMZJFfcK/HVQ3bdQfST4PbgF9XWpA+u/AOJf7SKN80EPceJXSPM07dd3a7Zug52AWuOwMnzQKNO",
+	"wOUO0udktPXq1eo2vtwBM2r0mucE/ek4q7bKOh3B4gmoSeJecv9DB9iLvkQHxbeTlJ866OqQSgjDijQI",
+	"Ai0RQZnAbqhYNg2DQRP+KhouVco+UG64KnOKCNQk6n8OjpRQZnLVGjAitEndMZPA1eurS8WB4+JGuQDD",
+	"mlB2QP6fjlJiDsfZqr0bPAHAJibTg8vlstRC3NpoqOjNKn2rS22qS/SJUyho1/JFAdsOMOws1gJp3UT3",
+	"wacpWSWCOZ+y657GqJpVTPtqyFj/1nD5xZBHLg9MHJIY+gS0PQNJvwfVPRt/f/5oQ9zwGR/2gMMfBPp/",
+	"Ua3N0xBmgFMG5yKV54bKBUkqIDQOibG4iXQQilTcvPA66cdB5YdQi+1ipU0uyn9Z8wpsWsxpPwY0rV4Q",
+	"IS/rNpOuNj10JoM8FH2pFIvSq0qKDDTHlFuVKfXlN67iTlgyrwmhRunz5CnmzAoXogEpmhFNj1BIv7pl",
+	"ELfeS3OIRVhAunH+RKAoFtbZSSIF5HP9H5bB/zbamcaQHXrlhCLgjl6ALMY5OmHdLbPyPcIqoe21Bl+/",
+	"vwUozBVsKQ6aAutXujWU1B6jHtLp5kHwxVcVmNuC4M32shQLHsRp/z+IFVpp45QXhuFvbmNEB/fkx41/",
+	"iRM+W68LNubp25ACPL9eV2ebw04uM7iFdPrFcYJ0z0wl3EmtBdkSvozOyF3u5ZsBrdUfMj1AMYDfOlpF",
+	"nhJzZoSlEXy7EPdC5QDdOly2znLvlUNUEURAVejBE5wFbLtWpvygn3PnNJBORsErEWq6qzh4+qSO89AT",
+	"cxmPXIz3O39k9tRpnfcbCL79xjfsalydlMYx0fWcmZ0S6u2Gm3wZrODQeRKtCNHxs6akIYAr8sdasOf+",
+	"Ufs07/4+N/PvsBVIzmYtVRbsBLFCchVlV/5whVenpLFDfAOlMcOJVGYKzpuc1k0YJR+mAfMlPWaQnTHA",
+	"mRmEqvfMxxNcSp3T7yEiAtZtTED+DUikfyhD6uodSDzp5F3QSRfGRrPWEnRJY/Ta8J2XB6xwJBX0MkMc",
+	"N1FEGGSbWeHlpq0QoX641jthks4WKEucDHZd82a6YRC6+Y43KWqIScQn83wRj+4VtAXLGq8mDfraN5xW",
+	"u6KH+zQn1FQ3QmXiH+bEe18nCxhlmHnnErbofAxwCN5G1zAsvJdhDBRBR0PzSFO2Jym9TvnevWjIUc0g",
+	"Axj2ztZ6bI66YsLSnByfGXCMG6onPgLh2LXWgSa/9M+GYw62OZeDMyUB5whjKGmhg73Euk0vUHwGm5/X",
+	"HuV9P2+airKm3fe5LEh9hJQ9+CSTR5IvBzkHKWNaPsrdjtd1SErJgUN2wHbo1h9HR/onfEaE/yw4xnO5",
+	"EzB2H+gHqIPo7BR8aeS/acQwr9kbIQj+mx+KWA6LdSWYEasSFFWQHJaHlG18NYeJfcebb9NcbEqo2IBf",
+	"Y4bRZbB+wZKswQXiTmzha50q3zvLR3aMgpGr3psCJJMQIr04hSUWWM7484ve2UmwZQ+Bccy/nvo+lbsY",
+	"7JE7TGXgXfqSBfEa0gsDjutUYMjUW0evG1Xy7a5cyFiiOzc6FJp4koTalEzX8Kro2+S8XgDBC6zhFvN6",
+	"G17dMiOsK1isGRgqB1WyQnst5sGiPdDdhvoYXRmPW1a2pi46gH/4u71lULSGnEGQu6j7Oi9de6P3t4Qr",
+	"SJPQai38/EgBBqdZc4uJqgUab5Te96qUjgv9ROwNkBgCIjMh8pUI14AldYoOPA1r3JyL+m/F07cIQDs/",
+	"4r9FFhFRdsch/9NFgOuBI0/HID6OFWnPgFvflRtSh3KpUmXr2Fp7GqrFvagL1nDD61rUrF+N5ZZgRgrG",
+	"S3CmB5CMJ5bx99LeMuuEaArmrzgkMfNye8ts2daNE1VBnwMdL/04GGHcBeHeC8gMhFYYViIgD4Q6OEcU",
+	"nuif0mIvoAsoivEh7tfLNmFX8gLVoCpHwuIibdgUvVfMcCdu8bp0+x3q+wbs4sRjMKE6DhqU99xU9nSY",
+	"/RVj9+dH2HvdXdgQQX+0X2pdi74LcUBvs1LR+oH8R9DKmGoUnCel5g6jUE5vXwi24UbwxW73WaaIFzYy",
+	"slpnXYQ23r+T8iu2GmajnbHW20DsvU1OTCqxmF4ySdy5fm5ZOOckPxHR1TUSlCaGEJVCufOOugiQe+ba",
+	"TaTiIfgrlfWcNP6G0HgnNT5trwsFrSaEmPSLC1909WLdvjntF/7ln/0RoB/NybvhTizm1cE9k6yDd2H6",
+	"W9xx+XmAAsPwBwQHouxc/7iBk1BUTKpZiaa9IsSmVQXjth+XTDgoRhyHWUzc7VERgdYozywWZMAaO/NW",
+	"3EQrd2uU7QFiLXWLVm+8xFheIVlO6IhbefYwPPmhHbWfz9rlUgVnd5/OBqQaucnRugacjS48XeWOWroj",
+	"SXM68U6P+dyUOOwfZEx5DuaRMR21FooaeDlhBVUQb4M1HhCFbi7PcYi1ynansxfuhFBvk0LwVdS/KQXC",
+	"3maLgBssOnFCshUdRvQ4WadtFs7oNo1fvjl0uha4gp+g56ZtQFNT2rEdr0QfZQmVuCSo00bL8rwV6CU1",
+	"gyyHnc7ULuGOQ80H5tso6wxHaENVobJlPLnwff/C9dRq/6xjWNA8Ow1WjPyQC+w/e+DSNjXxTvlPsShr",
+	"LA05mRvLf4qXNcHNjWuezDG0CyeMVNwcFlA4OcFs8d/RHIaI8Z6LE4jWsgVbauhFcsWcEdzZOYXKqJ5z",
+	"ynwPiS9Td3MUR4gE1Et1pA474z1Q1tEpDMkitUfJ2xVqfHVJ/IbTaCEbxrNThB1tTX1eRcP6eNDvQyD8",
+	"7jaiXg1inlvncGmE1giRHBJr0Ni2aWoZgmUcSa8TEjxxmAekd96hEeeSSM4LcOI8QUPU94BroXUGeZoS",
+	"mZS/JoflvNH7xYqbvJDQwbUGi9VeKIfwZkKB1oUYSt1F83Pxuh7guom6xpkxiorUe3UbQ7aLPuQet7bd",
+	"DUwGTjY2lmPzW+D/0tZ10tc5Gd36pJsFDG56m0Dfc3KXRd/LIlvPKYhThqf/uhhB/WjjQaDu558nWLEs",
+	"s9W3/bnWXFZUnzlvne0N8fyMrRZzE2npSSaFVHfX7nbcJPzYMSL6wQa6U9fkAtqaWiakV3kyyv8JF9w1",
+	"CCyfuwbxL9oShluAQI0lV1IkfxVKGT2f2t/0+cG2KaoalG8cpFYhzYxGi0jrEa8M15gmyyDPJNzghqs1",
+	"euOqtnaMEldHvjbADab4upzlFoK74JknbKdePQTwnAh+TyXcRicEb3iyfwAC4MaFYOCOyW24xfmKKvgP",
+	"z+p9cZzkRu14XX+VemGo2JH1DRihOvdkNiVEZcOjgarlQ8G3TE0APAmx2ui2mRCz1TZDmfkIQS5juphl",
+	"BxlXlI89pDZYq85sNl5Xp0fn7Cp9qLXMj6CUZ+0yboIOOJSZ9TQoHQrnxqMJA8XPE+V14jyP192Tp+N2",
+	"dQSRJdsrpFRG8j+TV/nw5Mg73aoKvNzJCjqWYM89e9c7Ajhfa2FfIEgGKkGFZ/v+b+TMO6ohoBZWlFpV",
+	"GbuB/+hMizi/M5bv3lBH/cZOMptANy2KkBpQHqJZ1pMCN5B5EOTNM5qCsE7uuBNP74JRa7a+ELpApaHB",
+	"YMcZCUVf84NFXg3pAppxBT7jgi11TMDdMamSIR0zYHvOh2EkI126CIzkoXR5//OWDR8OcQ9BGOzAG5Rm",
+	"G2mdNodEAPcRbxY8a7S32RzxWAf72CNhdjzW/XZsLe8h3CBQHf4OevluxxPqyjGTp8mFqWS3ERPIxw+P",
+	"qGR+ec3zL7I//e2LSRyoGyB2Fz9OT1agDyR6fyHmcCPXm0maOXz+EM3ccVV9r34kL9AMxfx3vs+ka3UK",
+	"8e98T4lRjOJMxoQjkox4H4uFts5pxaDZLVtzs+RrUTBEuwcse9SL/Q0AYc8cIKcIrFdLXrFaAgLvCOKK",
+	"uoIQF7BudAUrWtXU7fo8NdIWhEUkz9fpIaYPqOUFHTNat6ecM3TzoHPWzcNxWdcGUUjGD9aspFMbiP40",
+	"DoRvNBMhujVrkcpN68KDemED2mBoUNJ+TNikybBJFAyU3vcqHhDnHVgfGr63zELsqTtbtYWkOCwbTeug",
+	"xacI6x3fCvu9y1WNVmLfqxwt3a2/DdIhyD7EvhJ266795z9rjEUJ1SJ6t4WKSe+NXK/RiNih+XshS7rz",
+	"9VsqvX4aZvsAYFIsnTBa7s+QF0jxVjU/wM33fECzSrORfZC09CM/ljik7TOx/NWImoJvxGu+oury+2wi",
+	"xagfKp/zwwSKkaIUAax864+tV1KjV9RYJYN203i6031l4hB9ZIEQw4TjZiRpUTYDFldzF8TPgNopJpUi",
+	"fwdVgS5mcu+IU0Q7vVcqFraU1oIig39voPZycVNzsxbxb+tW1rV2SO8b3Vqx0XW1KGvZhPQRMKgvlggh",
+	"H/5aSb7T8C8riRCxpeGu3CyWmptpi74wTqu/6pe9JIEhbc/hnpFOLgwopTTivJfVD/Rzkw6agdzgo1Iq",
+	"Z+1glbRN69JlavxlaQwvHUg0wlhWScvXRogXqA5g9ak5ZrcViubTP1gbLtWizVkSQViE8mTBgAMfZMLY",
+	"UghgDhKlkqbQWU/yVX3zyaLDXcqBaWtMcxtwtwj7kOxxr7LlKx9JmEjTNgUS4HyQIIpIuj16xE1I3gFz",
+	"uMQPNvkgH24An1686zoG6NhLarv6sPlpLWEpUB7rubHJBRzegb4TGwEvJRa35xAKQ/k8fICimmTX9ziZ",
+	"pz9gVMlslk3fwzZgZls6BzinEEnH8PcO6gTVq6Eg2vkKU3dpQrpwzF374DcxqZ956TEkKUBaZgMyZFkL",
+	"gDEYxmX0udJEOp5RMgQye1PgGh0aA0lsBC2RnBiJbdOVmIDknwirkFDFHvQEqM0Jw0OtdQD4cLomqN2l",
+	"IB8SagiBYCG1oriBbzzTwSq/Ti98j5kKv/x83OEgkwi+SEfg4X75RVB5DXCpFB1aHDhukjhxGRzrCBmV",
+	"+C0Hfo2rTwjflgpg0+RwZ3uJMoOyVMcPxjG8I86s6NtdwtApdjTJig9Xm8z4KYaHziIqN8MNnjwW7SHb",
+	"faTpHp0luaMf6aIa8uqwT8U8Ro7CeI1Z1pbvCB8JAoqxEHpkREkth6cwsnsBDFvRUGQEV3YvDOrI0eTT",
+	"1LwUlJADoyQHmZPLmg1lGIDbBvy4kH/4kIC/PFMiTQ+TVIc13NN86ZKb/SAajfmYAwrFXrNEeBcGjTxs",
+	"tRLoSACZuwJ/scEC3UqcrdScRpfx79LTO7ok87FlQCOFxzcgsh/zPllGnE6318w2eituO/IQB38h9swz",
+	"aC/GUjxwAJ6KCDyAHkb/fGZN4IF7+gthuc9eE4YF+zX9ymsq2Hlk3TiBnRKLFM92ZeCXRew9RRi/QsnR",
+	"15Q0cOz93/N6+4np3G144a1wrhYQSe3Eiy7cGppUooSiwyFliDmt2ZJXwMGPAYCO0Q4vuscTTSdwU8KQ",
+	"pzTgX7t674FYqIoewqujcLJp0dLmrx3YUmyrks8+dTfdzxoLyR/pqp4U5D9aQfFI6BgaWPG4E0/jcJfY",
+	"8QIV/RpDP+dAfqdL4Ew9yGNL1zpzOH5m/61QLg/nA0hM9fLcPW6VdPbpryEMdfb+wPe4QRsqyzEGRakE",
+	"r20w3Xb3gmM1B1BoLAUTdS62pa4OQe2JgKcrYbGQej8M1utHZ5ZJYvJTnOQF6wzmUVxpEsv1QHhwrgc8",
+	"71CbGVKF0fvEo45xlpQOOu1WbA7JGv7g2XHhHT/NAmLLAqeVJDAcJx3i40URP2kGJR2JHQKMnuXwHE8p",
+	"Y9MV/u/bogdRmgKViwQ0HnLXtJllRi7wSte13mcM5zt+IDaOpelAwPtE3AtFadeYI1ppEZRciFbBLG3M",
+	"/cFK1kmhMFu6PNj/nWY7IRyqW39irvLkl4TINljhQ1xeOJve7iYJDHENCMloBn+9CDVh3z1mk96co6WG",
+	"zwNmw4kFffO+FNFu/NjLuvBRgWf87EpehRnNiO/4kmFd6b0221tW1tqKqrMAoYtPaQi8HoN4gwI1E6xj",
+	"NixJrgR3LAU/KDjvb+EG442ugiUCCmPaHn8VuJQTx/krSdZzVG9EUMuH1+uRQQ3MaVD+Ht+2QbRpn4On",
+	"q8hDzfgIHoowc5Ofxo6jDCLW/2t8DCJc0sQcAIEpTiECL8+cRccGBnP5y1//Op4NVALNo8zAz2ngqg2g",
+	"1eu1Pc7nPP48e4SkLTq+rEWBvQxisbAoSKrfe2GsTCE2DS0FBXs+9m37HymM70zUYBglArEf0eSY4D9A",
+	"rbqVzqCZhdzcF9EmjPoZQRoQvrZ/+0OZ3lBvrIfbj2hUEMr9lGG+Nz74O1nXciecEbYIUeJsK2vABbQF",
+	"YEvYfivGATHXj7H2Snol1kb4jxGbuOS1UFWAKn7KoBYpDtVg+VNW6bLdeRJk//H225fsb59/8V//Selx",
+	"fBc2XdQVrcw6rStkbr1CamTCEgxiJp7+f+B0kKVQKN7LSignV9Izzpsfv38X3Ev4l6546c23KEjf9Mjj",
+	"5vnTT58+D8hCvJE3L27+8vT5078AaqPbAFE+4418hsmciGUoQDz3zAhyKb+vbl7cvJbWfUVtIIS00Yoy",
+	"Fj97/jx3MWO7Z+FbECBXnGBoT38Tisx+AEhuyli5eefFQeyNLYWVFe7zUuttwZSA0tlA6cDztU0s5ke+",
+	"FTihj7yWl7o5xNkzpfdIFlCKneA3mgMmjMGX/aN69ocngw9+DEcw7unVvsUGccENN3wnIAHwxd8TdkdO",
+	"2wu2CoBkgkg4IjpybXZ8Ao0AyIIheJK/JxSGF//r+Tic6bfRjn825hbfu17dEkiXo3xeiLu+JS9w07oQ",
+	"BOP374klm7BCJe2BZ/OGYgMhyTk1jJ/SVogmqp5GwA/2lgzWln3x/C+ohlO54ghLyjss0niuJa/LZ2WL",
+	"3oz0Ub7kdfmydZYOQFj3lcZCJ6X2eiXaS5qmliV89Ox3wvXrjudMUSYbgLQ/DF8Df8of0pflikMDPDWM",
+	"PKSHd4i6dI0rB0o0AOggqIF/fABKB+TjfpoWxvRDoMXwjEjJzR/R1614pBP6uhUf6YB+Eu+zRwNpVWCI",
+	"6Xx/ACl5LX7fDRBw2QLIBxTVoVRaSIOF0P3/IJBk8Z7vmhpC5SpdWn9yn9C/Pd1V/3l0rh3UdP5oCWj6",
+	"cU4XO/9IBxwGP3UHQYS6wpliEQjrsP5BhGzxB1D0SmpYKi8LZ7o2Yn90YNGOkz+vn2LG4vWPC/r+WNcR",
+	"xz51WOCKo5gsqLvTVSAZFNq6xoF+Wfey1SFwAdFT+3g8llGhLyd6kKoxu5Py3rHESu4C73Ql6sTVbbCA",
+	"+2laoCrvj0QNR3X8/2R6GFawz1GEF5bvpdhfiS3H/vz5xezm4clEVK38ufxvwix6jFMZVOP9k8+kX7oz",
+	"cyJLUUuBKSoQ6BCLdD5YygmpBohbKi3V04kJ5QCuCspGS0CqRtpt7yJCqrT/LSqqGCyvUBDon3FXTzl/",
+	"yLHWy2Oc8rAGzJ98zIPaKplzhlN4YtlO34trCbFcdXCz4AghNMhYVx19f0WkrgBSi05yLTA3oQY/B7y9",
+	"g2MF20fWHvCdcC9Dm0t06PjxdTgRryojrGUAAkCVqnlnwaHiEKBQYjBG1aLr0OatBG+FEvt/lUV+J+8J",
+	"fDasiZJWw9LRT0aVrqICqjSEvA0OVjbCPPM7EbDAkgd854zgu7eh2dn748R790zcC+U+sfDpDN0P50Rj",
+	"pa5QmAaSMiabWET9E2gsvNaloi2Gwn+QrwfgglaYe2E+sUKBbV05e4s6JPzlie3BkI0Wc7TxIH99IlWe",
+	"W/6o7wUlXD4Su+ync05ilp+PTTR3gsBGH7bpfg6UjLxra+5EFbcfwSI3srGdtEgXGXlaA1ceAC0g/bPb",
+	"7GDQzzxHRnAnvtbrx1LSNWFYTdrbT685bu79oVIi5BvYiuYaZ/dlVaGMfwvm7oLxNVrFIIoADPBgLRdK",
+	"t+vN8HSe/YHxgx9OvTDhiB7p4f5ar38BYTi7Z9fYJN9PgRVMQQ+CtAP6h2jWAPOms8GUga/S0E6bGrxr",
+	"AkRX3Xz4DQz75SZB9RDV/q9C9c//bake9zF6sACrIGq7t8yIVWupQiP7/Pnf0HkVHmtMLUBIKHJSJG/F",
+	"M3ABIA+7lAwyQk2pTfXS9/5YRmTf98fif2fuc48aoODrw6kB95PxfpxqqOAvhLsFIQKLdmOQPJMVFThF",
+	"WrAhDydHCSttRMnxLHOM8tvQ5hHvWRwjs71xntcxD3Y2Xq+ZkN1XQ1l1BWVNrBMN6DyV4Xu2FG5PJ3rZ",
+	"hUlvfoBDObH3ryJiyknHWlDGXn/7F0j24VAGsfHEAsssYAODz+0frUAQFnS66dVJl9t5H9v1yCAsN0MF",
+	"YcOuQwTBplSE6r9QVRKY7fHuAUvFxKkuFDSGD2AM1NrrvK0KtRuvTCs1ryrCET4h0LymVpfok73PrySY",
+	"PLGMpl0cJwtGs8HvujWK1w8SSZJv0Z3jxuGCHuktws7niiV/4iF8JdYACI+HcIXXgk7z2R/4hyBhV6IW",
+	"mHgzPIJvVNU7gI+6Fd8AtkjYCC8ME+F5esTCfBhPU4uLSbE425Ao5uwt72/wM2coaO/xJ3VarntnDo90",
+	"k2I++r/kNSIpDODczIF1WXpPLMgJj3Ox8Nyf/eHM4dw9+1W6jZdTwgF91N16x7cYQgU4hQeGgMGiYssD",
+	"20kL5cj+jBtW/JEKMMLdPCnvnEvlzN1dEBWe/VHqSpy0O4SSPWdEOijsDYBCgt9TokIPB2MEZ5eS7AYV",
+	"PY4Fug49bjQ01VCJCJQxcqVL7SBMQ5SJPPHl5kCdHU8iX02qi6n96xiR+jGFz3AwuTgUKBSmmA3NHnxV",
+	"fla9XqO3k0w4HbpBIp4Iozor7fcfq3peep8Sd4RQwC67IV2qypR78ox8kieuy5fYYrTCFK01rWkwJeyy",
+	"yb+h7x+XzmhFGTJzWnuNYzmINH2w80GWG+gZ8HM6xcdwtRVVn9hsA9gevhngsSGsDNDgvxmZafcJVSK/",
+	"WLFoEyT5k3Y/AU7DowT9YOeXuk2+D/hFDPPZ4RhjjD53jNJuH0hOX+s4BhIKWL/8nyCmai/E1uYknViG",
+	"+qqHcifcz9Dx4xwL9P3z6oHnElFDnthr+Wxx57nCfsGQoQZhv8PNb2qEM87x2jc1Py+XpDKpVkJUFAAm",
+	"OGT6pthzhHYcySIdNMpjMl5YXobtwtZcQfrVmCZndOskKAxyRwkpASGKKmwiA8Zggp7vBp01Cj8BJM+C",
+	"bURdsY3e9/j0tc1LENbxSaCPEwo9hB0RnXxE3xnsBALsXunkviGDlO8OLQSUC4wGgqjyPZKlarivjxSq",
+	"5vv/WG60KQeKFbivc55o/PL6iQmqOarslMWNBZHDiT+Jxx2g3HoHnr4y2P6kRfYtNTlnvY+jgaPHTlPu",
+	"Gn4vdkK5RYA/maXjrXkTcBuWRrfrjfsElPZQDhnLjqjqFiKdTBVs5HtpN6Ji/vNJs1xrXi9ifdv8BH97",
+	"9Bg6m407Dz9fMf2DiKmvp4Uj1gBhBdjh7CC4KVD3Wx7g/9dm7NHn/0jO3ruINPwosUT9om3/gg7faA6J",
+	"iCLX8/lG3IwHWxcDDTz7owMYnGRQ7B/ux3/qr7vPfTtlyPFJ2CpvyWc19BFAZUooL9yLgryqdtyDgnwM",
+	"Y2WSJJ4thcLgntyD9hU0uCitFb68hmMxHBZG40JhLQ6hlCFoBsLe70UVi9l3gcqjSPN//zMrCT8gH0ht",
+	"qgvji011zcBXBMzETMgN5V7FqwdBF03tmRrCzvyLnkzG/vBzI1Tc6EeIeuKmesPX4mr+sSudbS9uHJ6s",
+	"hq/7tUPpinJmRWmEC8HkGG/h2a90CNL7YRbB46N3Jrb8JbV6aGj5cfTL6JX6WQkM1AYDGPAbnKF/uO+F",
+	"4TUDYK1SdNgTmK12nUwcwNICwxtim/Zz5HovZibSPD6utCO3vfgWpvQea71u0ZT4fwK7xGU/xJ3+yOwl",
+	"KWu/E3X9Dc78cTgMdP5a2uu54K/24Ff0bG940wglKqipFsj6iWW1xtcDmI6B+I4OjwZvJpbjPLoOVPEY",
+	"KjUpwdxelmKqRA3IueeCsX7BRo8tPFvEbEyKzzTP68VzkZ3Z7zX2XRDQn4v+qi4lDH1YRhCcsqXiDfZh",
+	"sld33duTjkPESTiNR4Iwf2vL9oBPBbg6G11DGhdgPSY92oIbkIInw5IUJwZGHM2hUIvA9clYTSxhdsKA",
+	"XmSLFodYAixMhkLZymio8ZSOC11ZQPzprVMquWt3Ny+ep/CdsiNzBxWLb9lnX0yzGgVwqsEO48ifPX9e",
+	"dPP4NDGPxzQlfd2KjkseFX70x7k8dHkXV/G0HfVZwFXzDMuOQvxb8QwKJ5/S7O+EgMyshEqQ8Fu924gD",
+	"JNlYLqu+onuFpEqEwSITJGUukMiCqNawFqy0jeH0YaFQGelk0LRuKQhg7qOFX17L4V6Je+nZHhkOYN6d",
+	"ECiPl/QslMLL40q94dKzlJfBdf5YjrLeMDnAHF2Jgq21rlC29Twfah/2Kh9c49nx4yCV1MIhyANuK5Pq",
+	"FnFaNW7vjpcbqbxSYUW9Ot5bOotnf+AfplrAvhYUffLxaOm1ACSTsOhwDQnKJGZ6kVTIdCpNISGzxn14",
+	"uMiaTgn7ie9Eb/seIScMOr9u4Oi1Di145/HUQoIWJTKqilkOyGustVAasaPWrTyZi/ODdBcR4w/SXYlv",
+	"Uwzi1uvuwaJGqIlahWC0JAP7sqp+kO57Jx4LqIF6vy5FXGfnMJsVSyvqFZZVvMCuv5Xu2R9UVO0k/3or",
+	"/PPZ3+6PRDF8K7qFty488bABPX0MMufAPEGwd5dENcLhn4gSQpvQ/1gapNzSYzK8OKd0QIzP/OH5F/YU",
+	"Vf63qvQP0t1h049Nlh1CPc4HvEEPo7p0fAd2//EvIwFf2g03YEkpQjEy+INZC/DyG7GSEDz4e2sdVhj2",
+	"QgZ5u5aYU6T6cGkTctNOJ6ZdMR0rp529g8OmZDRCo8ZCaIZLtCpV/HC1iNtvAkZ2hOPUXSZWb+ekhc54",
+	"dQphlVewqkfKYpPWfZSYID+wX1v2tKQNxakk1aa6FrYR9q1XaM7CZES0xlDBL7AQGr33urfxN+Coctjx",
+	"Cf7h/3fuTfZMJyAd3zzyxsIYiY19FUwysFzrrhIPDNy097gD3vC+t9MUYVSA29xriTC6XlH4Y8J5YaUq",
+	"xTRFhrb+cRx74cz+B18+OBO+vQqgAVAKhrauAnGUXAEf9kMUUPIPPIjBa3Y7Rz7G+3zqIfoZWzzi1tII",
+	"mY2lGV4heQhZ1/IAWmXuqjzYdP3bcGuf/QH/n6Z+dCH50wLk19dxiqLOQTHxx3wJhZnI/YroAKWxT9LN",
+	"o5PNqVAozJy4gioadiZG3PrdAD+ONNGrE3X7UBzWbXxPUxhyoJDH4cg/CNE8eq7HR+HJfx4FVFV3P0KM",
+	"hhJ7JiuIzQjWeCUeoB0CWs2zkte1PYPzWD8qO8YBclZs/PEKYiUAyHQpURaqiVX8YME3TYkcsIk9X6jg",
+	"5eaWrpqmIsKYUFVzwFMVYjuRs1OloImWU6wd9dvwrPxsn/2h1cnsZSzLzQ+PeWRxjFxQ6FWkVqhoFV1O",
+	"gK2EAg8ilPRQpLvDfMJqzalWqHSsluDdmcgW1cUMMX1eyKqf/QH/Dy/y+XmE5o/HnrGs/OOw51616T+Z",
+	"PeOqTgVaDOjnyil+yDYK8Ip24RfArtGXcFTJ/fa4ljUV7QdVGll6FB2HZBUK9eY4QL/q2CW2rP7314mA",
+	"ozxEidXpUHaB2IMWKylL14UJswhAkbcQH6/w+lQ82IMrGYmvu69kLH6QgdiKLvckj4ZBbS5Zcvz4qq6t",
+	"cqNlKfoyMNa7tLE+yC5LQG/a4YoeAwERZnc1srniHhLNuNFWIkkEcOlnf4Q/Lbbi8OFZ1YqnssxTyVvB",
+	"qzNI2cfxvH2E8W5bV9rsuLt5cbOUipteUb18dO+7Hij2tQJfAjg4PBdhYVjj7YsvPv/iPwvMUNgrkDW0",
+	"gVy8dumntRTM6YS4MS41SyHXDTdR/aXw63Tlrf6RPKgCF560qfwpmwpO+MzJZvMTjk9143b1VU60gVj6",
+	"q2nSntAhAN5SDDwmDW08y0AMHfhVVdGMLGorHukYcc8fdoRQdNrch2m1pr55cfPs5sNvH/7/AAAA//8=",
 }
 
 // decodeSpec returns the embedded OpenAPI spec as raw JSON bytes,

@@ -94,3 +94,6 @@ func (d Date) At(hour, minute int, zone *time.Location) time.Time {
 	t := d.time()
 	return time.Date(t.Year(), t.Month(), t.Day(), hour, minute, 0, 0, zone)
 }
+
+// Words is the day as it is said: Tuesday 24 November 2026.
+func (d Date) Words() string { return d.time().Format("Monday 2 January 2006") }

@@ -150,6 +150,16 @@ export function useWithdrawSitting(dogId: MaybeRefOrGetter<string>) {
 }
 
 /** A sitting with what was done to each nail. */
+/** What the owner takes home of a sitting. */
+export const useCard = (dogId: MaybeRefOrGetter<string>, sittingId: MaybeRefOrGetter<string>) =>
+  useQuery({ queryKey: ['dog', dogId, 'card', sittingId], queryFn: () => answered(client.GET('/api/dogs/{dog_id}/sittings/{sitting_id}/card', { params: { path: { dog_id: toValue(dogId), sitting_id: toValue(sittingId) } } })) })
+export const useOpenCard = (dogId: MaybeRefOrGetter<string>, sittingId: MaybeRefOrGetter<string>) => {
+  const cache = useQueryClient()
+  return useMutation({
+    mutationFn: (open: boolean) => answered(client.PUT('/api/dogs/{dog_id}/sittings/{sitting_id}/card', { params: { path: { dog_id: toValue(dogId), sitting_id: toValue(sittingId) } }, body: { open } })),
+    onSuccess: () => cache.invalidateQueries({ queryKey: ['dog', toValue(dogId), 'card'] }),
+  })
+}
 export const useSitting = (dogId: MaybeRefOrGetter<string>, sittingId: MaybeRefOrGetter<string>) =>
   useQuery({
     queryKey: ['sitting', dogId, sittingId],

@@ -260,6 +260,47 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/dogs/{dog_id}/sittings/{sitting_id}/card": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                dog_id: components["parameters"]["DogId"];
+                sitting_id: components["schemas"]["Id"];
+            };
+            cookie?: never;
+        };
+        /** What the owner takes home of a sitting, in plain words */
+        get: operations["getCard"];
+        /** Give the card a page of its own under a secret address, or take it away */
+        put: operations["openCard"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/card/{card_key}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description the secret part of the address */
+                card_key: string;
+            };
+            cookie?: never;
+        };
+        /** An owner's card as a page; it shows that card and nothing else */
+        get: operations["readCard"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/dogs/{dog_id}/sittings/{sitting_id}/changes": {
         parameters: {
             query?: never;
@@ -2929,6 +2970,26 @@ export interface components {
             /** @description dogs that stay, since something was told of them */
             stay: number;
         };
+        CardPage: {
+            open: boolean;
+        };
+        Card: {
+            name: string;
+            done: string;
+            bled?: string;
+            how: string;
+            /** @description what to do until the next visit */
+            home: string[];
+            next?: string;
+            /** @description other devices are answered at all, so that a page would be */
+            reachable: boolean;
+            page?: {
+                url: string;
+                /** @description the url as a two-dimensional code: an SVG path in squares of 1 */
+                path: string;
+                size: number;
+            };
+        };
     };
     responses: {
         /** @description The settings */
@@ -2992,6 +3053,15 @@ export interface components {
             };
             content: {
                 "application/json": components["schemas"]["DogLadders"];
+            };
+        };
+        /** @description The card */
+        Card: {
+            headers: {
+                [name: string]: unknown;
+            };
+            content: {
+                "application/json": components["schemas"]["Card"];
             };
         };
         /** @description When there is work */
@@ -3384,6 +3454,66 @@ export interface operations {
         requestBody?: never;
         responses: {
             200: components["responses"]["Bench"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    getCard: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                dog_id: components["parameters"]["DogId"];
+                sitting_id: components["schemas"]["Id"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: components["responses"]["Card"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    openCard: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                dog_id: components["parameters"]["DogId"];
+                sitting_id: components["schemas"]["Id"];
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CardPage"];
+            };
+        };
+        responses: {
+            200: components["responses"]["Card"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    readCard: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description the secret part of the address */
+                card_key: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The page */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/html": string;
+                };
+            };
             default: components["responses"]["Problem"];
         };
     };

@@ -2,7 +2,7 @@
 import { BButton } from 'bootstrap-vue-next/components/BButton'
 import { computed } from 'vue'
 import { useRouter } from 'vue-router'
-import { useDog, useSettings, useSitting, useWithdrawSitting } from '../api/queries'
+import { useCard, useDog, useOpenCard, useSettings, useSitting, useWithdrawSitting } from '../api/queries'
 import { dayOf, fullDayOf } from '../dates'
 import AnswerState from '../parts/AnswerState.vue'
 import RefusalNote from '../parts/RefusalNote.vue'
@@ -22,6 +22,8 @@ const { mutate, isPending, error } = useWithdrawSitting(() => props.dogId)
 const sitting = computed(() => data.value?.sittings.find((s) => s.id === props.sittingId))
 const { data: done } = useSitting(() => props.dogId, () => props.sittingId)
 const worked = computed(() => (done.value?.nails ?? []).filter((n) => n.cuts.length > 0))
+const { data: card } = useCard(() => props.dogId, () => props.sittingId)
+const page = useOpenCard(() => props.dogId, () => props.sittingId)
 const print = () => window.print()
 const takeBack = () => mutate(props.sittingId, { onSuccess: () => router.replace(`/dogs/${props.dogId}`) })
 </script>
@@ -46,13 +48,15 @@ const takeBack = () => mutate(props.sittingId, { onSuccess: () => router.replace
       <DogNext :next="data.next" :days="data.next_in_days" :why-none="data.why_none" />
       <div class="after"><RankPicture :rank="done?.rank_after ?? data.rank" size="medium" /></div>
       <ul v-if="worked.length > 0" class="worked small" aria-label="What was done"><li v-for="n in worked" :key="n.code"><strong>{{ n.code }}</strong> {{ length.show(n.removed_mm) }}<template v-if="n.reaction !== 'calm'">, {{ reactions[n.reaction] }}</template><template v-if="n.blood">, bled</template></li></ul>
-      <RefusalNote :error="error" />
+      <RefusalNote :error="error ?? page.error.value" />
       <div class="ways">
-        <BButton v-if="done" variant="plain" @click="print">Print the card for the owner</BButton>
+        <BButton v-if="done && card" variant="plain" @click="print">Print the card for the owner</BButton>
+        <BButton v-if="card?.reachable" variant="plain" :aria-pressed="card.page !== undefined" :disabled="page.isPending.value" @click="page.mutate(card.page === undefined)">{{ card.page ? 'Take the card’s page away' : 'Give the card a page' }}</BButton>
         <RouterLink :to="`/dogs/${dogId}`" class="btn btn-plain"><span>Open <bdi>{{ data.dog.name }}</bdi></span></RouterLink>
         <BButton variant="plain" :disabled="isPending" @click="takeBack">Take this sitting back</BButton>
       </div>
-      <OwnerCard v-if="done" :dog="data" :sitting="done" />
+      <p v-if="card?.page" class="small soft" role="status">The card has a page: <a :href="card.page.url"><bdi>{{ card.page.url }}</bdi></a>. Its code is on the printed card; whoever has it sees this card and nothing else.</p>
+      <OwnerCard v-if="done && card" :card="card" :sitting="done" />
     </template>
   </div>
 </template>

@@ -1,41 +1,39 @@
 <script setup lang="ts">
-import { computed } from 'vue'
 import type { Schemas } from '../../api/client'
-import { fullDayOf } from '../../dates'
-import WhyTable from '../../parts/WhyTable.vue'
 import RankPicture from '../../rank/RankPicture.vue'
-import { useUnits } from '../../units'
 
-/** What the owner takes home: printed, and not on the screen. */
-const props = defineProps<{ dog: Schemas['DogView']; sitting: Schemas['Bench'] }>()
-const { length } = useUnits()
-const worked = computed(() => props.sitting.nails.filter((n) => n.cuts.length > 0))
+/** What the owner takes home: printed, and not on the screen. In words that need no trade. */
+defineProps<{ card: Schemas['Card']; sitting: Schemas['Bench'] }>()
 </script>
 
 <template>
   <article class="card" aria-label="Card for the owner">
-    <h1 dir="auto">{{ dog.dog.name }}</h1>
-    <p>{{ fullDayOf(sitting.on) }}: {{ worked.length }} nails. {{ sitting.praise }}</p>
-    <h2>Before</h2>
-    <RankPicture v-if="sitting.rank_before" :rank="sitting.rank_before" size="narrow" />
-    <h2>After</h2>
-    <RankPicture v-if="sitting.rank_after" :rank="sitting.rank_after" size="narrow" />
-    <p class="legend">Solid: the living quick. Hatched: spare horn. The line: the floor.</p>
-    <p v-if="worked.some((n) => n.blood)">Bled: {{ worked.filter((n) => n.blood).map((n) => n.code).join(', ') }}. Keep an eye on it; bleeding that comes back is a veterinarian’s matter.</p>
-    <p>Off: {{ worked.map((n) => `${n.code} ${length.show(n.removed_mm)}`).join(' · ') }}</p>
-    <ul v-if="dog.cautions.length > 0"><li v-for="c in dog.cautions" :key="c.words">{{ c.words }}</li></ul>
-    <p v-if="dog.next" class="next"><strong>Next: {{ fullDayOf(dog.next.due) }}</strong>, because {{ dog.next.reason }}.</p>
-    <WhyTable v-if="dog.next" :why="dog.next.why" :nails="dog.next.per_nail.length" class="because" />
-    <p class="legend">Between visits: a nail that touches a hard floor is too long. Torn, swollen, smelling or still bleeding: a veterinarian.</p>
+    <h1 dir="auto">{{ card.name }}</h1>
+    <p>{{ card.done }} {{ card.how }}</p>
+    <p v-if="card.bled"><strong>{{ card.bled }}</strong></p>
+    <div class="ranks">
+      <div><h2>Before</h2><RankPicture v-if="sitting.rank_before" :rank="sitting.rank_before" size="narrow" /></div>
+      <div><h2>After</h2><RankPicture v-if="sitting.rank_after" :rank="sitting.rank_after" size="narrow" /></div>
+    </div>
+    <p class="legend">Solid: the living quick. Hatched: horn that can come off. The line: the floor.</p>
+    <h2>At home</h2>
+    <ul><li v-for="words in card.home" :key="words">{{ words }}</li></ul>
+    <p v-if="card.next" class="next"><strong>{{ card.next }}</strong></p>
+    <figure v-if="card.page">
+      <svg :viewBox="`-2 -2 ${card.page.size + 4} ${card.page.size + 4}`" width="110" height="110" role="img" aria-label="This card as a page"><path :d="card.page.path" /></svg>
+      <figcaption class="legend">This card as a page: <bdi>{{ card.page.url }}</bdi></figcaption>
+    </figure>
   </article>
 </template>
 
 <style scoped>
 .card { display: none; }
 @media print {
-  .card { color: #000; display: block; max-width: 15cm; }
+  .card { color: #000; display: block; max-width: 16cm; }
   h2 { font-size: 1rem; margin-top: 0.4cm; }
+  ul { list-style: disc; padding-left: 1.2rem; }
   .next { font-size: 1.25rem; margin-top: 0.4cm; }
-  .legend, .because, .because :deep(.small), .because :deep(th) { font-size: 0.8rem; }
+  .legend { font-size: 0.8rem; overflow-wrap: anywhere; }
+  figure { align-items: center; display: flex; gap: 0.5cm; margin-top: 0.4cm; }
 }
 </style>
