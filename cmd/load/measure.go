@@ -19,7 +19,7 @@ import (
 var kinds = []struct {
 	name  string
 	often int
-}{{"a tap at the bench", 50}, {"Due, first page", 20}, {"Due, a search", 8}, {"a dog", 10}, {"a plan", 6}, {"the kit", 3}, {"ladders", 2}, {"the calendar", 1}}
+}{{"a tap at the bench", 50}, {"Due, first page", 20}, {"Due, a search", 8}, {"a dog", 10}, {"a plan", 6}, {"the kit", 2}, {"ladders", 1}, {"a day of the round", 1}, {"whom to call", 1}, {"the calendar", 1}}
 
 // times is how long something took, each time.
 type times []time.Duration
@@ -149,6 +149,10 @@ func (c *client) do(ctx context.Context, name string) error {
 		return c.get(ctx, "/api/dogs/"+dog+"/plan")
 	case "the kit":
 		return c.get(ctx, "/api/kit")
+	case "a day of the round":
+		return c.get(ctx, "/api/round/days/"+today)
+	case "whom to call":
+		return c.get(ctx, "/api/round/calls")
 	case "ladders":
 		return c.get(ctx, "/api/ladders")
 	default:

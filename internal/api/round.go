@@ -89,6 +89,9 @@ func (h handlers) GetCalls(ctx context.Context, r contract.GetCallsRequestObject
 func (h handlers) calls(all []book.Call) ([]contract.CallRow, error) {
 	out := []contract.CallRow{}
 	for _, c := range all {
+		if c.Best == nil {
+			c.Row.Due = nil // who waits is named, not pictured
+		}
 		dog, err := roundDog(c.Dog, c.Row)
 		if err != nil {
 			return nil, err

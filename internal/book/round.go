@@ -392,7 +392,10 @@ func (b *Book) Calls(ctx context.Context, from date.Date) (calls, waits []Call, 
 				others = append(others, f.Visits[i])
 			}
 		}
-		c := Call{Dog: d, Row: rows[d.ID], Best: best, Offers: w.Offers(d, others, from, until, offersEach)}
+		c := Call{Dog: d, Row: rows[d.ID], Best: best}
+		if best != nil {
+			c.Offers = w.Offers(d, others, from, until, offersEach)
+		}
 		if id := rows[d.ID].OwnerID; id != nil {
 			o, known := owners[*id]
 			if !known {

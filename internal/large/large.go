@@ -16,6 +16,7 @@ import (
 	"fribbet/internal/core/kit"
 	"fribbet/internal/core/ladder"
 	"fribbet/internal/core/quick"
+	"fribbet/internal/core/round"
 	"fribbet/internal/core/units"
 	"fribbet/internal/store"
 )
@@ -26,6 +27,7 @@ const (
 	Sittings = 41 // of each dog
 
 	everyLadder = 20 // so many dogs, one is on a ladder
+	dogsEach    = 2  // of one owner
 )
 
 // Fill makes the book in a new file. It writes the sittings' tables in one go: told through the book, they
@@ -79,10 +81,20 @@ func told(ctx context.Context, kept *store.Store) (blade uuid.UUID, err error) {
 	if err := b.ChangeSettings(ctx, choices); err != nil {
 		return blade, err
 	}
+	var owner uuid.UUID
 	for i := range Dogs {
 		name, years := fmt.Sprintf("Dog %04d", i), float64(2+i%10)
 		d, err := b.AddDog(ctx, dog.Changes{Name: &name, AgeYears: &years, Weights: []dog.Weight{{Kg: float64(3 + i%60)}}})
 		if err != nil {
+			return blade, err
+		}
+		if i%dogsEach == 0 {
+			owner = uuid.NewSHA1(d.ID, []byte("owner"))
+			if err := b.KeepOwner(ctx, store.Owner{ID: owner, Owner: round.Owner{Name: fmt.Sprintf("Owner %04d", i), Reach: round.ByHand}}); err != nil {
+				return blade, err
+			}
+		}
+		if err := b.SetOwner(ctx, d.ID, owner); err != nil {
 			return blade, err
 		}
 		if i%everyLadder == 0 {

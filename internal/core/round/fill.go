@@ -400,22 +400,12 @@ func (f *filler) starts(day int, parties []int) ([]Clock, bool) {
 	for i := range order {
 		order[i] = i
 	}
-	bound := func(i int) int { // the more it is bound to
-		p := f.parties[parties[i]]
-		n := 0
-		if p.help == Needed {
-			n++
-		}
-		if p.suits != nil {
-			n++
-		}
-		return n
-	}
 	slices.SortStableFunc(order, func(a, b int) int {
-		return cmp.Or(bound(b)-bound(a), f.parties[parties[b]].long-f.parties[parties[a]].long)
+		x, y := f.parties[parties[a]], f.parties[parties[b]]
+		return cmp.Or(y.bound()-x.bound(), y.long-x.long)
 	})
 	starts := make([]Clock, len(parties))
-	if f.inOrder(day, parties, order, starts, 0, nil) {
+	if f.inOrder(day, parties, order, starts) {
 		return starts, true
 	}
 	if len(parties) > everyOrder {
@@ -425,16 +415,54 @@ func (f *filler) starts(day int, parties []int) ([]Clock, bool) {
 }
 
 // inOrder places parties one after the other where each fits first.
-func (f *filler) inOrder(day int, parties, order []int, starts []Clock, n int, taken []Stretch) bool {
-	for ; n < len(order); n++ {
-		i := order[n]
-		s, is := f.earliest(day, f.parties[parties[i]], taken, 0)
+func (f *filler) inOrder(day int, parties, order []int, starts []Clock) bool {
+	var taken []Stretch
+	for len(order) > 0 && f.parties[parties[order[0]]].bound() > 0 {
+		s, is := f.earliest(day, f.parties[parties[order[0]]], taken, 0)
 		if !is {
 			return false
 		}
-		starts[i], taken = s.From, append(taken, s)
+		starts[order[0]], taken, order = s.From, append(taken, s), order[1:]
+	}
+	free := without(f.days[day].gaps, taken) // whoever is not bound to an hour takes the first that is long enough
+	for _, i := range order {
+		long := f.parties[parties[i]].long
+		k := slices.IndexFunc(free, func(s Stretch) bool { return s.Minutes() >= long })
+		if k < 0 {
+			return false
+		}
+		starts[i], free[k].From = free[k].From, free[k].From+Clock(long)
 	}
 	return true
+}
+
+// without is what is left of stretches once some of them are taken, in their order.
+func without(stretches, taken []Stretch) []Stretch {
+	taken = slices.Clone(taken)
+	slices.SortFunc(taken, func(a, b Stretch) int { return int(a.From - b.From) })
+	var free []Stretch
+	for _, s := range stretches {
+		for _, t := range taken {
+			if t.Meets(s) {
+				free = append(free, Stretch{s.From, t.From})
+				s.From = t.To
+			}
+		}
+		free = append(free, s)
+	}
+	return free
+}
+
+// bound is to how many things besides the day's hours a party is bound.
+func (p party) bound() int {
+	n := 0
+	if p.help == Needed {
+		n++
+	}
+	if p.suits != nil {
+		n++
+	}
+	return n
 }
 
 // anyOrder tries every order in which they might follow each other.

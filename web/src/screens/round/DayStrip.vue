@@ -51,10 +51,16 @@ function drop(v: Schemas['Visit'], anyway = false) {
 
 let held: { v: Schemas['Visit']; y: number; start: number } | undefined
 function down(event: PointerEvent, v: Schemas['Visit']) {
+  const before = chosen.value
   chosen.value = v.id
   if (!movable(v) || event.button !== 0) return
+  if (event.pointerType === 'touch' && before !== v.id) return // a thumb that scrolls moves nobody: it chooses first
   held = { v, y: event.clientY, start: moved.value?.id === v.id ? moved.value.start : v.start }
   ;(event.currentTarget as HTMLElement).setPointerCapture(event.pointerId)
+}
+/** By the Tab key; a thumb or the mouse has chosen it already. */
+function focused(v: Schemas['Visit']) {
+  if (!held) chosen.value = v.id
 }
 function move(event: PointerEvent) {
   if (held && Math.abs(event.clientY - held.y) > 4) hang(held.v, held.start + (event.clientY - held.y) / perMinute)
@@ -94,7 +100,7 @@ const about = (v: Schemas['Visit']) => `${v.dog.name}, ${clock(v.start)} to ${cl
       <div
         v-for="v in bars" :key="v.id" :class="['visit', v.standing, v.state, { needs: v.dog.help === 'needed', chosen: v.id === chosen, hangs: moved?.id === v.id, broken: moved?.id === v.id && moved.breaks }]"
         :style="place(v)" role="listitem" tabindex="0" :aria-label="about(v)" :aria-current="v.standing === 'next' || undefined"
-        @pointerdown="down($event, v)" @pointermove="move" @pointerup="up" @pointercancel="held = undefined" @focus="chosen = v.id" @keydown="key($event, v)"
+        @pointerdown="down($event, v)" @pointermove="move" @pointerup="up" @pointercancel="held = undefined" @focus="focused(v)" @keydown="key($event, v)"
       >
         <strong dir="auto">{{ v.dog.name }}</strong>
         <span class="small">{{ clock(moved?.id === v.id ? moved.start : v.start) }}–{{ clock((moved?.id === v.id ? moved.start : v.start) + v.ends - v.start) }}<template v-if="v.state !== 'agreed'"> · {{ visitStates[v.state] }}</template><template v-if="v.starts && v.starts.likely > v.start + 4"> · about {{ clock(v.starts.likely) }}</template></span>
@@ -119,14 +125,14 @@ const about = (v: Schemas['Visit']) => `${v.dog.name}, ${clock(v.start)} to ${cl
 .gap.short .free { display: none; }
 .gap .small { color: var(--ink-soft); width: 100%; }
 .gap button, .lost button { background: none; border: 0; color: var(--go); min-height: 32px; padding: 0; text-align: left; text-decoration: underline; text-underline-offset: 3px; }
-.visit { background: var(--sheet); border: 1px solid var(--line-strong); border-left: 6px solid var(--ink-soft); cursor: grab; display: flex; flex-wrap: wrap; gap: 0 0.75rem; left: 14px; line-height: 1.3; min-height: 26px; padding: 0.1rem 0.5rem; position: absolute; right: 0; touch-action: none; }
+.visit { background: var(--sheet); border: 1px solid var(--line-strong); border-left: 6px solid var(--ink-soft); cursor: grab; display: flex; flex-wrap: wrap; gap: 0 0.75rem; left: 14px; line-height: 1.3; min-height: 26px; padding: 0.1rem 0.5rem; position: absolute; right: 0; touch-action: pan-y; }
 .visit .small { color: var(--ink-soft); }
 .visit.needs { border-left: 10px solid transparent; border-image: repeating-linear-gradient(45deg, var(--go) 0 3px, var(--sheet) 3px 7px) 1; border-width: 1px 1px 1px 10px; }
 .visit.next { border-left-color: var(--go); box-shadow: inset 0 0 0 1px var(--go); }
 .visit.over { background: var(--sunk); border-left-color: var(--line); cursor: default; }
 .visit.offered { border-style: dashed; }
 .visit.waits { border-left-color: var(--caution-edge); }
-.visit.chosen { outline: 2px solid var(--go); }
+.visit.chosen { outline: 2px solid var(--go); touch-action: none; }
 .visit.hangs { opacity: 0.92; z-index: 3; }
 .visit.broken { background: var(--caution-ground); height: auto !important; }
 .marks { color: var(--caution-edge); margin-left: auto; }
