@@ -74,11 +74,11 @@ func addVisits(cal *ics.Calendar, visits []Visit, zone *time.Location) {
 // since a zone's law is none of ours to guess.
 func rules(zone *time.Location, first, last time.Time) *ics.VTimezone {
 	tz := ics.NewTimezone(zone.String())
-	begins, ends := first.In(zone).ZoneBounds()
+	begins, _ := first.In(zone).ZoneBounds()
 	if begins.IsZero() { // it never changed before
 		begins = first.AddDate(-1, 0, 0)
 	}
-	for at := begins; ; at = ends {
+	for at := begins; ; {
 		name, to := at.In(zone).Zone()
 		_, from := at.Add(-time.Second).In(zone).Zone()
 		base := ics.ComponentBase{}
@@ -91,9 +91,11 @@ func rules(zone *time.Location, first, last time.Time) *ics.VTimezone {
 		} else {
 			tz.Components = append(tz.Components, &ics.Standard{ComponentBase: base})
 		}
-		if _, ends = at.In(zone).ZoneBounds(); ends.IsZero() || ends.After(last) {
+		_, ends := at.In(zone).ZoneBounds()
+		if ends.IsZero() || ends.After(last) {
 			return tz
 		}
+		at = ends
 	}
 }
 
