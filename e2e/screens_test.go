@@ -19,7 +19,7 @@ import (
 type screen struct{ name, dog, path, words string }
 
 // unpictured are the lesser ones, of which the README shows no picture.
-var unpictured = []string{"new-dog", "ladders", "rhythms", "settings", "lost", "owners", "owner", "hours", "list", "calls"}
+var unpictured = []string{"new-dog", "ladders", "rhythms", "settings", "lost", "owners", "owner", "hours", "list", "calls", "messages"}
 
 var screens = []screen{
 	{"due", "", "/", "Start"},
@@ -41,6 +41,7 @@ var screens = []screen{
 	{"calls", "", "/round/calls", "the most harmed by waiting first"},
 	{"owners", "", "/owners", "Petra Lund"},
 	{"owner", "", "/owners/NEW?new", "A new owner"},
+	{"messages", "", "/messages", "The other side"},
 	{"list", "", "/owners/list", "Choose the file"},
 	{"hours", "", "/round/week", "Save the hours"},
 	{"start", "", "/start", "Who are you?"},

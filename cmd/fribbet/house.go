@@ -32,7 +32,8 @@ type house struct {
 	shut    context.CancelFunc
 	kept    *store.Store // nil while it is opened
 	book    *book.Book
-	filled  bool // with the demonstration's dogs
+	filled  bool             // with the demonstration's dogs
+	service *standin.Gateway // nil where messages go nowhere
 
 	swapping sync.Mutex
 	trouble  string // of the last restore
@@ -73,7 +74,7 @@ func (h *house) enter(ctx context.Context) error {
 		return err
 	}
 	b := book.New(kept, h.now)
-	options := api.Options{Demo: h.demo, Front: web.Dist(), Restore: h.restore, Trouble: h.trouble, House: h.devices}
+	options := api.Options{Demo: h.demo, Front: web.Dist(), Restore: h.restore, Trouble: h.trouble, House: h.devices, Gateway: h.service}
 	if h.demo {
 		options.Caliper = &standin.Caliper{}
 		if !h.filled { // not again after a restore
@@ -140,6 +141,32 @@ func (h *house) restore(backup string) {
 			h.door.Unlock()
 		}
 	}()
+}
+
+// posting is from one round of the post to the next.
+const posting = time.Second
+
+// post sends what owners are told, until the program ends.
+func (h *house) post(ctx context.Context) {
+	if h.service == nil {
+		return
+	}
+	tick := time.NewTicker(posting)
+	defer tick.Stop()
+	for {
+		select {
+		case <-ctx.Done():
+			return
+		case <-tick.C:
+			h.door.RLock()
+			if h.book != nil {
+				if err := h.book.Post(ctx, h.service); err != nil && ctx.Err() == nil {
+					slog.Error("the post", "err", err)
+				}
+			}
+			h.door.RUnlock()
+		}
+	}
 }
 
 // backUp sees to it that the night's backup is made, until the program ends.

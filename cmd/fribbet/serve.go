@@ -20,6 +20,7 @@ import (
 
 	"fribbet/internal/access"
 	"fribbet/internal/core/date"
+	"fribbet/internal/standin"
 )
 
 // program is what both commands share.
@@ -29,6 +30,7 @@ type program struct {
 	today  string
 	demo   bool
 	door
+	gateway string // the memory of the simulated message service; empty: none
 }
 
 func serveCommand() *cobra.Command {
@@ -64,6 +66,9 @@ func demoCommand() *cobra.Command {
 				return err
 			}
 			p.data = filepath.Join(dir, "demo.db")
+			if p.gateway == "" {
+				p.gateway = filepath.Join(dir, "gateway.jsonl")
+			}
 			return errors.Join(p.run(cmd.Context()), os.RemoveAll(dir))
 		},
 	}
@@ -75,6 +80,7 @@ func (p *program) flags(cmd *cobra.Command, place string) {
 	cmd.Flags().StringVar(&p.listen, "listen", "127.0.0.1:8642", "HOST:PORT to listen on; 0.0.0.0:8642 lets the house in, with a passphrase and over TLS")
 	cmd.Flags().StringVar(&p.data, "data", "", "the data FILE (default: "+place+")")
 	cmd.Flags().StringVar(&p.today, "today", "", "take this day, YYYY-MM-DD, for today; with THH:MM, from that hour on")
+	cmd.Flags().StringVar(&p.gateway, "stand-in-gateway", "", "send messages to a simulated service that remembers them in FILE (default: of the demo only)")
 	p.door.flags(cmd)
 }
 
@@ -94,6 +100,12 @@ func (p *program) run(ctx context.Context) error {
 	ctx, stop := signal.NotifyContext(ctx, os.Interrupt, syscall.SIGTERM)
 	defer stop()
 	h := newHouse(*p, now, house)
+	if p.gateway != "" {
+		if h.service, err = standin.OpenGateway(p.gateway, now); err != nil {
+			return err
+		}
+		defer h.service.Close() //nolint:errcheck // every line is kept by then
+	}
 	gate.Inside = h
 	opened := make(chan error, 1)
 	go func() { opened <- h.enter(ctx) }()
@@ -139,6 +151,7 @@ func (p *program) serve(ctx context.Context, h *house, gate *access.Gate, opened
 	failed := make(chan error, 1)
 	go func() { failed <- server.Serve(listener) }()
 	go h.backUp(ctx)
+	go h.post(ctx)
 	for {
 		select {
 		case err := <-opened:

@@ -24,6 +24,7 @@ type Options struct {
 	Front   fs.FS               // the built front end, index.html at its root
 	Restore func(backup string) // puts a sound backup in the book's place, once the answer has gone out
 	Trouble string              // why the last restore came to nothing
+	Gateway *standin.Gateway    // the simulated message service; none where messages go nowhere
 	House   *House              // the other devices in the house; nil where only this machine is answered
 }
 
@@ -35,6 +36,7 @@ type handlers struct {
 	restore func(backup string)
 	trouble string
 	house   *House
+	gateway *standin.Gateway
 	said    *otter.Cache[sayable, json.RawMessage]
 }
 
@@ -48,7 +50,7 @@ func New(b *book.Book, o Options) (http.Handler, error) {
 		return nil, err
 	}
 	said := otter.Must(&otter.Options[sayable, json.RawMessage]{MaximumSize: mostSaid})
-	strict := contract.NewStrictHandlerWithOptions(handlers{b, o.Demo, o.Caliper, o.Restore, o.Trouble, o.House, said}, []contract.StrictMiddlewareFunc{ownContext}, contract.StrictGinServerOptions{
+	strict := contract.NewStrictHandlerWithOptions(handlers{b, o.Demo, o.Caliper, o.Restore, o.Trouble, o.House, o.Gateway, said}, []contract.StrictMiddlewareFunc{ownContext}, contract.StrictGinServerOptions{
 		RequestErrorHandlerFunc:  refuseUnread,
 		HandlerErrorFunc:         refuse,
 		ResponseErrorHandlerFunc: refuse,

@@ -17,6 +17,8 @@ type WorkingWeek struct {
 	Version int `json:"-"`
 	Week    round.Week
 	Limits  round.Limits
+	Texts   map[round.MessageKind]string // the user's own words, where there are some
+	Remind  bool                         // whoever may be reminded is, at five in the evening before
 }
 
 // WorkingWeek returns it; ErrNotFound as long as none was told.

@@ -20,6 +20,7 @@ export const router = createRouter({
     { path: '/round', name: 'round', component: () => import('./screens/RoundScreen.vue'), meta: { title: 'Round' } },
     { path: '/round/calls', name: 'calls', component: () => import('./screens/CallsScreen.vue'), meta: { title: 'Whom to call' } },
     { path: '/round/week', name: 'working-week', component: () => import('./screens/WorkingWeekScreen.vue'), meta: { title: 'Hours' } },
+    { path: '/messages', name: 'messages', component: () => import('./screens/MessagesScreen.vue'), meta: { title: 'Messages' } },
     { path: '/owners', name: 'owners', component: () => import('./screens/OwnersScreen.vue'), meta: { title: 'Owners' } },
     { path: '/owners/list', name: 'list', component: () => import('./screens/ListScreen.vue'), meta: { title: 'From a list' } },
     { path: '/owners/:ownerId', name: 'owner', component: () => import('./screens/OwnerScreen.vue'), props: true, meta: { title: 'Owner' } },

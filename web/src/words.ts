@@ -128,3 +128,4 @@ export const howFar: Record<NonNullable<Schemas['SittingInput']['how_far']>, str
 export const visitStates: Record<Schemas['VisitState'], string> = { offered: 'offered', agreed: 'agreed', here: 'on the table', done: 'done', missed: 'missed', called_off: 'called off' }
 export const reaches: Record<Schemas['OwnerRow']['reach'], string> = { text: 'text message', mail: 'mail', hand: 'by hand' }
 export const listColumns: Record<Schemas['ListColumn'], string> = { '': 'not read', owner: 'owner', phone: 'telephone', mail: 'mail', dog: 'dog', weight: 'weight', born: 'born', age: 'age', note: 'note' }
+export const messageStates: Record<Schemas['Message']['state'], string> = { waiting: 'waits', sent: 'sent', delivered: 'delivered', answered: 'answered', failed: 'not sent', person: 'waits for you' }

@@ -1355,6 +1355,11 @@ type GapFit struct {
 	Start ClockTime `json:"start"`
 }
 
+// Gateway defines model for Gateway.
+type Gateway struct {
+	Messages []OwnersMessage `json:"messages"`
+}
+
 // Group defines model for Group.
 type Group = nail.Group
 
@@ -1862,6 +1867,45 @@ type MeasuredLength struct {
 	On    Date    `json:"on"`
 }
 
+// Message defines model for Message.
+type Message struct {
+	Answer    string      `json:"answer"`
+	ChangedAt time.Time   `json:"changed_at"`
+	Dog       string      `json:"dog"`
+	DogId     Id          `json:"dog_id"`
+	Failures  int         `json:"failures"`
+	Id        Id          `json:"id"`
+	Kind      MessageKind `json:"kind"`
+	MadeAt    time.Time   `json:"made_at"`
+	Owner     string      `json:"owner"`
+	OwnerId   Id          `json:"owner_id"`
+
+	// Said what came of the answer, or why it waits for a person
+	Said  string             `json:"said"`
+	State round.MessageState `json:"state"`
+	Text  string             `json:"text"`
+	To    string             `json:"to"`
+}
+
+// MessageInput defines model for MessageInput.
+type MessageInput struct {
+	DogId Id          `json:"dog_id"`
+	Kind  MessageKind `json:"kind"`
+}
+
+// MessageKind defines model for MessageKind.
+type MessageKind = round.MessageKind
+
+// Messages defines model for Messages.
+type Messages struct {
+	// Goes there is a service that takes messages
+	Goes     bool      `json:"goes"`
+	Messages []Message `json:"messages"`
+
+	// Quiet nothing goes out at this hour
+	Quiet bool `json:"quiet"`
+}
+
 // Minutes Minutes with their middle 90 % and where they came from
 type Minutes struct {
 	High    float64 `json:"high"`
@@ -2194,6 +2238,20 @@ type OwnerView struct {
 // Owners defines model for Owners.
 type Owners struct {
 	Owners []OwnerRow `json:"owners"`
+}
+
+// OwnersAnswer defines model for OwnersAnswer.
+type OwnersAnswer struct {
+	Text string `json:"text"`
+}
+
+// OwnersMessage defines model for OwnersMessage.
+type OwnersMessage struct {
+	Answers []string  `json:"answers"`
+	At      time.Time `json:"at"`
+	Id      string    `json:"id"`
+	Text    string    `json:"text"`
+	To      string    `json:"to"`
 }
 
 // Pace the whole nail in one press once it is done, or one question after the other
@@ -3342,6 +3400,9 @@ type OpenCardJSONRequestBody = CardPage
 // TellEventsJSONRequestBody defines body for TellEvents for application/json ContentType.
 type TellEventsJSONRequestBody = EventList
 
+// AnswerMessageJSONRequestBody defines body for AnswerMessage for application/json ContentType.
+type AnswerMessageJSONRequestBody = OwnersAnswer
+
 // NameDeviceJSONRequestBody defines body for NameDevice for application/json ContentType.
 type NameDeviceJSONRequestBody = DeviceInput
 
@@ -3356,6 +3417,9 @@ type ReadListJSONRequestBody = ListInput
 
 // TakeListJSONRequestBody defines body for TakeList for application/json ContentType.
 type TakeListJSONRequestBody = ListInput
+
+// TellOwnerJSONRequestBody defines body for TellOwner for application/json ContentType.
+type TellOwnerJSONRequestBody = MessageInput
 
 // KeepOwnerJSONRequestBody defines body for KeepOwner for application/json ContentType.
 type KeepOwnerJSONRequestBody = OwnerInput
@@ -3500,6 +3564,12 @@ type ServerInterface interface {
 	// SeenMoved The dates that a change of the rules moved were seen
 	// (DELETE /api/due/moved)
 	SeenMoved(c *gin.Context)
+	// GetGateway The other side of the simulated message service, what the owners read
+	// (GET /api/gateway)
+	GetGateway(c *gin.Context)
+	// AnswerMessage Answer as the owner
+	// (POST /api/gateway/{message_id})
+	AnswerMessage(c *gin.Context, messageId Id)
 	// GetHouse Which devices in the house may come in
 	// (GET /api/house)
 	GetHouse(c *gin.Context)
@@ -3542,6 +3612,15 @@ type ServerInterface interface {
 	// TakeList Take what of a list can be taken, all of it at once; the same id again changes nothing
 	// (PUT /api/lists/{list_id})
 	TakeList(c *gin.Context, listId Id)
+	// GetMessages What owners were told, the latest first, and how far each has come
+	// (GET /api/messages)
+	GetMessages(c *gin.Context)
+	// SendAgain Let a message go out once more that has failed
+	// (POST /api/messages/{message_id})
+	SendAgain(c *gin.Context, messageId Id)
+	// TellOwner Tell a dog's owner something; the same id again changes nothing
+	// (PUT /api/messages/{message_id})
+	TellOwner(c *gin.Context, messageId Id)
 	// GetOwners Owners by name
 	// (GET /api/owners)
 	GetOwners(c *gin.Context, params GetOwnersParams)
@@ -4692,6 +4771,44 @@ func (siw *ServerInterfaceWrapper) SeenMoved(c *gin.Context) {
 	siw.Handler.SeenMoved(c)
 }
 
+// GetGateway operation middleware
+func (siw *ServerInterfaceWrapper) GetGateway(c *gin.Context) {
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.GetGateway(c)
+}
+
+// AnswerMessage operation middleware
+func (siw *ServerInterfaceWrapper) AnswerMessage(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "message_id" -------------
+	var messageId Id
+
+	err = runtime.BindStyledParameterWithOptions("simple", "message_id", c.Param("message_id"), &messageId, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "uuid", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter message_id: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.AnswerMessage(c, messageId)
+}
+
 // GetHouse operation middleware
 func (siw *ServerInterfaceWrapper) GetHouse(c *gin.Context) {
 
@@ -4968,6 +5085,69 @@ func (siw *ServerInterfaceWrapper) TakeList(c *gin.Context) {
 	}
 
 	siw.Handler.TakeList(c, listId)
+}
+
+// GetMessages operation middleware
+func (siw *ServerInterfaceWrapper) GetMessages(c *gin.Context) {
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.GetMessages(c)
+}
+
+// SendAgain operation middleware
+func (siw *ServerInterfaceWrapper) SendAgain(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "message_id" -------------
+	var messageId Id
+
+	err = runtime.BindStyledParameterWithOptions("simple", "message_id", c.Param("message_id"), &messageId, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "uuid", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter message_id: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.SendAgain(c, messageId)
+}
+
+// TellOwner operation middleware
+func (siw *ServerInterfaceWrapper) TellOwner(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "message_id" -------------
+	var messageId Id
+
+	err = runtime.BindStyledParameterWithOptions("simple", "message_id", c.Param("message_id"), &messageId, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "uuid", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter message_id: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.TellOwner(c, messageId)
 }
 
 // GetOwners operation middleware
@@ -5348,6 +5528,11 @@ func RegisterHandlersWithOptions(router gin.IRouter, si ServerInterface, options
 	router.POST(options.BaseURL+"/api/lists/read", wrapper.ReadList)
 	router.DELETE(options.BaseURL+"/api/lists/:list_id", wrapper.TakeListBack)
 	router.PUT(options.BaseURL+"/api/lists/:list_id", wrapper.TakeList)
+	router.GET(options.BaseURL+"/api/messages", wrapper.GetMessages)
+	router.POST(options.BaseURL+"/api/messages/:message_id", wrapper.SendAgain)
+	router.PUT(options.BaseURL+"/api/messages/:message_id", wrapper.TellOwner)
+	router.GET(options.BaseURL+"/api/gateway", wrapper.GetGateway)
+	router.POST(options.BaseURL+"/api/gateway/:message_id", wrapper.AnswerMessage)
 }
 
 type BackupsJSONResponse Backups
@@ -5360,9 +5545,13 @@ type CardJSONResponse Card
 
 type DogLaddersJSONResponse DogLadders
 
+type GatewayJSONResponse Gateway
+
 type HouseJSONResponse House
 
 type KitJSONResponse Kit
+
+type MessagesJSONResponse Messages
 
 type ProblemApplicationProblemPlusJSONResponse Problem
 
@@ -7096,6 +7285,84 @@ func (response SeenMoveddefaultApplicationProblemPlusJSONResponse) VisitSeenMove
 	return err
 }
 
+type GetGatewayRequestObject struct {
+}
+
+type GetGatewayResponseObject interface {
+	VisitGetGatewayResponse(w http.ResponseWriter) error
+}
+
+type GetGateway200JSONResponse struct{ GatewayJSONResponse }
+
+func (response GetGateway200JSONResponse) VisitGetGatewayResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/json")
+	w.WriteHeader(200)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type GetGatewaydefaultApplicationProblemPlusJSONResponse struct {
+	Body       Problem
+	StatusCode int
+}
+
+func (response GetGatewaydefaultApplicationProblemPlusJSONResponse) VisitGetGatewayResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response.Body); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/problem+json")
+	w.WriteHeader(response.StatusCode)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type AnswerMessageRequestObject struct {
+	MessageId Id `json:"message_id"`
+	Body      *AnswerMessageJSONRequestBody
+}
+
+type AnswerMessageResponseObject interface {
+	VisitAnswerMessageResponse(w http.ResponseWriter) error
+}
+
+type AnswerMessage200JSONResponse struct{ GatewayJSONResponse }
+
+func (response AnswerMessage200JSONResponse) VisitAnswerMessageResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/json")
+	w.WriteHeader(200)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type AnswerMessagedefaultApplicationProblemPlusJSONResponse struct {
+	Body       Problem
+	StatusCode int
+}
+
+func (response AnswerMessagedefaultApplicationProblemPlusJSONResponse) VisitAnswerMessageResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response.Body); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/problem+json")
+	w.WriteHeader(response.StatusCode)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
 type GetHouseRequestObject struct {
 }
 
@@ -7630,6 +7897,123 @@ type TakeListdefaultApplicationProblemPlusJSONResponse struct {
 }
 
 func (response TakeListdefaultApplicationProblemPlusJSONResponse) VisitTakeListResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response.Body); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/problem+json")
+	w.WriteHeader(response.StatusCode)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type GetMessagesRequestObject struct {
+}
+
+type GetMessagesResponseObject interface {
+	VisitGetMessagesResponse(w http.ResponseWriter) error
+}
+
+type GetMessages200JSONResponse struct{ MessagesJSONResponse }
+
+func (response GetMessages200JSONResponse) VisitGetMessagesResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/json")
+	w.WriteHeader(200)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type GetMessagesdefaultApplicationProblemPlusJSONResponse struct {
+	Body       Problem
+	StatusCode int
+}
+
+func (response GetMessagesdefaultApplicationProblemPlusJSONResponse) VisitGetMessagesResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response.Body); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/problem+json")
+	w.WriteHeader(response.StatusCode)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type SendAgainRequestObject struct {
+	MessageId Id `json:"message_id"`
+}
+
+type SendAgainResponseObject interface {
+	VisitSendAgainResponse(w http.ResponseWriter) error
+}
+
+type SendAgain200JSONResponse struct{ MessagesJSONResponse }
+
+func (response SendAgain200JSONResponse) VisitSendAgainResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/json")
+	w.WriteHeader(200)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type SendAgaindefaultApplicationProblemPlusJSONResponse struct {
+	Body       Problem
+	StatusCode int
+}
+
+func (response SendAgaindefaultApplicationProblemPlusJSONResponse) VisitSendAgainResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response.Body); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/problem+json")
+	w.WriteHeader(response.StatusCode)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type TellOwnerRequestObject struct {
+	MessageId Id `json:"message_id"`
+	Body      *TellOwnerJSONRequestBody
+}
+
+type TellOwnerResponseObject interface {
+	VisitTellOwnerResponse(w http.ResponseWriter) error
+}
+
+type TellOwner200JSONResponse Message
+
+func (response TellOwner200JSONResponse) VisitTellOwnerResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/json")
+	w.WriteHeader(200)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type TellOwnerdefaultApplicationProblemPlusJSONResponse struct {
+	Body       Problem
+	StatusCode int
+}
+
+func (response TellOwnerdefaultApplicationProblemPlusJSONResponse) VisitTellOwnerResponse(w http.ResponseWriter) error {
 
 	var buf bytes.Buffer
 	if err := json.NewEncoder(&buf).Encode(response.Body); err != nil {
@@ -8285,6 +8669,12 @@ type StrictServerInterface interface {
 	// SeenMoved The dates that a change of the rules moved were seen
 	// (DELETE /api/due/moved)
 	SeenMoved(ctx context.Context, request SeenMovedRequestObject) (SeenMovedResponseObject, error)
+	// GetGateway The other side of the simulated message service, what the owners read
+	// (GET /api/gateway)
+	GetGateway(ctx context.Context, request GetGatewayRequestObject) (GetGatewayResponseObject, error)
+	// AnswerMessage Answer as the owner
+	// (POST /api/gateway/{message_id})
+	AnswerMessage(ctx context.Context, request AnswerMessageRequestObject) (AnswerMessageResponseObject, error)
 	// GetHouse Which devices in the house may come in
 	// (GET /api/house)
 	GetHouse(ctx context.Context, request GetHouseRequestObject) (GetHouseResponseObject, error)
@@ -8327,6 +8717,15 @@ type StrictServerInterface interface {
 	// TakeList Take what of a list can be taken, all of it at once; the same id again changes nothing
 	// (PUT /api/lists/{list_id})
 	TakeList(ctx context.Context, request TakeListRequestObject) (TakeListResponseObject, error)
+	// GetMessages What owners were told, the latest first, and how far each has come
+	// (GET /api/messages)
+	GetMessages(ctx context.Context, request GetMessagesRequestObject) (GetMessagesResponseObject, error)
+	// SendAgain Let a message go out once more that has failed
+	// (POST /api/messages/{message_id})
+	SendAgain(ctx context.Context, request SendAgainRequestObject) (SendAgainResponseObject, error)
+	// TellOwner Tell a dog's owner something; the same id again changes nothing
+	// (PUT /api/messages/{message_id})
+	TellOwner(ctx context.Context, request TellOwnerRequestObject) (TellOwnerResponseObject, error)
 	// GetOwners Owners by name
 	// (GET /api/owners)
 	GetOwners(ctx context.Context, request GetOwnersRequestObject) (GetOwnersResponseObject, error)
@@ -9872,6 +10271,74 @@ func (sh *strictHandler) SeenMoved(ctx *gin.Context) {
 	}
 }
 
+// GetGateway operation middleware
+func (sh *strictHandler) GetGateway(ctx *gin.Context) {
+	var request GetGatewayRequestObject
+
+	handler := func(ctx *gin.Context, request interface{}) (interface{}, error) {
+		return sh.ssi.GetGateway(ctx, request.(GetGatewayRequestObject))
+	}
+	for _, middleware := range sh.middlewares {
+		handler = middleware(handler, "GetGateway")
+	}
+
+	response, err := handler(ctx, request)
+
+	if err != nil {
+		sh.options.HandlerErrorFunc(ctx, err)
+	} else if validResponse, ok := response.(GetGatewayResponseObject); ok {
+		if err := validResponse.VisitGetGatewayResponse(ctx.Writer); err != nil {
+			sh.options.ResponseErrorHandlerFunc(ctx, err)
+		}
+	} else if response != nil {
+		sh.options.ResponseErrorHandlerFunc(ctx, fmt.Errorf("unexpected response type: %T", response))
+	}
+}
+
+// AnswerMessage operation middleware
+func (sh *strictHandler) AnswerMessage(ctx *gin.Context, messageId Id) {
+	var request AnswerMessageRequestObject
+
+	request.MessageId = messageId
+
+	var body AnswerMessageJSONRequestBody
+	var err error
+	// A request validator built on kin-openapi's openapi3filter with
+	// KeepValidatedValue leaves the value it validated on the body. Bind
+	// that value, matching member names exactly, so the handler receives
+	// what was validated instead of a second, case-insensitive decode.
+	if vb, ok := ctx.Request.Body.(interface{ ValidatedValue() any }); !ok || runtime.BindJSONValue(vb.ValidatedValue(), &body) != nil {
+		err = ctx.ShouldBindJSON(&body)
+	} else if binding.Validator != nil {
+		// ShouldBindJSON runs the struct validator after decoding; keep that.
+		err = binding.Validator.ValidateStruct(&body)
+	}
+	if err != nil {
+		sh.options.RequestErrorHandlerFunc(ctx, err)
+		return
+	}
+	request.Body = &body
+
+	handler := func(ctx *gin.Context, request interface{}) (interface{}, error) {
+		return sh.ssi.AnswerMessage(ctx, request.(AnswerMessageRequestObject))
+	}
+	for _, middleware := range sh.middlewares {
+		handler = middleware(handler, "AnswerMessage")
+	}
+
+	response, err := handler(ctx, request)
+
+	if err != nil {
+		sh.options.HandlerErrorFunc(ctx, err)
+	} else if validResponse, ok := response.(AnswerMessageResponseObject); ok {
+		if err := validResponse.VisitAnswerMessageResponse(ctx.Writer); err != nil {
+			sh.options.ResponseErrorHandlerFunc(ctx, err)
+		}
+	} else if response != nil {
+		sh.options.ResponseErrorHandlerFunc(ctx, fmt.Errorf("unexpected response type: %T", response))
+	}
+}
+
 // GetHouse operation middleware
 func (sh *strictHandler) GetHouse(ctx *gin.Context) {
 	var request GetHouseRequestObject
@@ -10314,6 +10781,100 @@ func (sh *strictHandler) TakeList(ctx *gin.Context, listId Id) {
 	}
 }
 
+// GetMessages operation middleware
+func (sh *strictHandler) GetMessages(ctx *gin.Context) {
+	var request GetMessagesRequestObject
+
+	handler := func(ctx *gin.Context, request interface{}) (interface{}, error) {
+		return sh.ssi.GetMessages(ctx, request.(GetMessagesRequestObject))
+	}
+	for _, middleware := range sh.middlewares {
+		handler = middleware(handler, "GetMessages")
+	}
+
+	response, err := handler(ctx, request)
+
+	if err != nil {
+		sh.options.HandlerErrorFunc(ctx, err)
+	} else if validResponse, ok := response.(GetMessagesResponseObject); ok {
+		if err := validResponse.VisitGetMessagesResponse(ctx.Writer); err != nil {
+			sh.options.ResponseErrorHandlerFunc(ctx, err)
+		}
+	} else if response != nil {
+		sh.options.ResponseErrorHandlerFunc(ctx, fmt.Errorf("unexpected response type: %T", response))
+	}
+}
+
+// SendAgain operation middleware
+func (sh *strictHandler) SendAgain(ctx *gin.Context, messageId Id) {
+	var request SendAgainRequestObject
+
+	request.MessageId = messageId
+
+	handler := func(ctx *gin.Context, request interface{}) (interface{}, error) {
+		return sh.ssi.SendAgain(ctx, request.(SendAgainRequestObject))
+	}
+	for _, middleware := range sh.middlewares {
+		handler = middleware(handler, "SendAgain")
+	}
+
+	response, err := handler(ctx, request)
+
+	if err != nil {
+		sh.options.HandlerErrorFunc(ctx, err)
+	} else if validResponse, ok := response.(SendAgainResponseObject); ok {
+		if err := validResponse.VisitSendAgainResponse(ctx.Writer); err != nil {
+			sh.options.ResponseErrorHandlerFunc(ctx, err)
+		}
+	} else if response != nil {
+		sh.options.ResponseErrorHandlerFunc(ctx, fmt.Errorf("unexpected response type: %T", response))
+	}
+}
+
+// TellOwner operation middleware
+func (sh *strictHandler) TellOwner(ctx *gin.Context, messageId Id) {
+	var request TellOwnerRequestObject
+
+	request.MessageId = messageId
+
+	var body TellOwnerJSONRequestBody
+	var err error
+	// A request validator built on kin-openapi's openapi3filter with
+	// KeepValidatedValue leaves the value it validated on the body. Bind
+	// that value, matching member names exactly, so the handler receives
+	// what was validated instead of a second, case-insensitive decode.
+	if vb, ok := ctx.Request.Body.(interface{ ValidatedValue() any }); !ok || runtime.BindJSONValue(vb.ValidatedValue(), &body) != nil {
+		err = ctx.ShouldBindJSON(&body)
+	} else if binding.Validator != nil {
+		// ShouldBindJSON runs the struct validator after decoding; keep that.
+		err = binding.Validator.ValidateStruct(&body)
+	}
+	if err != nil {
+		sh.options.RequestErrorHandlerFunc(ctx, err)
+		return
+	}
+	request.Body = &body
+
+	handler := func(ctx *gin.Context, request interface{}) (interface{}, error) {
+		return sh.ssi.TellOwner(ctx, request.(TellOwnerRequestObject))
+	}
+	for _, middleware := range sh.middlewares {
+		handler = middleware(handler, "TellOwner")
+	}
+
+	response, err := handler(ctx, request)
+
+	if err != nil {
+		sh.options.HandlerErrorFunc(ctx, err)
+	} else if validResponse, ok := response.(TellOwnerResponseObject); ok {
+		if err := validResponse.VisitTellOwnerResponse(ctx.Writer); err != nil {
+			sh.options.ResponseErrorHandlerFunc(ctx, err)
+		}
+	} else if response != nil {
+		sh.options.ResponseErrorHandlerFunc(ctx, fmt.Errorf("unexpected response type: %T", response))
+	}
+}
+
 // GetOwners operation middleware
 func (sh *strictHandler) GetOwners(ctx *gin.Context, params GetOwnersParams) {
 	var request GetOwnersRequestObject
@@ -10721,393 +11282,403 @@ func (sh *strictHandler) ReadCard(ctx *gin.Context, cardKey string) {
 // const string: with thousands of chunks the chained `+` fold is several
 // times slower for the Go compiler than parsing a slice literal.
 var swaggerSpec = []string{
-	"5L3ts9s2sjf4r6DO7pbvrWVsJ5PMfcbnU+K8OBUn8ePjm3yYTakgEpIQUQAHAI+sSfl/30J3AyRFQCJ1",
-	"dOKZ535JbAvEa6PRr7/+46bUu0YroZy9efHHTcMN3wknDPzta73+vvJ/kOrmxU3D3eamuFF8J25e3FR6",
-	"vZDVTXFjxD9aaUR188KZVhQ3ttyIHfdf/d9GrG5e3Pxfz7oxnuGv9tn31c2HD8XN907sskNIJ3ZXGOM1",
-	"ryphsqPU8PODx/ngv7aNVlbA3n3Fy23bwB9LrZxQzv+RN00tS+6kVs9+t1r5f5s2SOgPRqqELY1sfDc3",
-	"L27ebQRb4s9sKaysBHP+n7Te3nwobr4Sqtxcbx7QW2YWVjon1Zpxy6Rj1nFVWab03k/jJa+Fqri52kxi",
-	"h5nJlPT7E8t4VRlhLU7DVFecgqnyw/vfCn+JkAKvRwu9LjODV3r9xDIkbeuPw23EAQ8knMcr3VpxtSlh",
-	"b7nZiHtZCsukAsLcYNvi5gfprjYB31dm+K10SYp8Y/SyFrsTU2iwxf87byqh38R0ft1wx6Rle6PVumDL",
-	"A1tJUVfsP95++5L97fMv/us//cTuBFyj6xFM7DB3b+Pvxc2v2mylWv8qxPZq4/f7TO6KAMowAvZGmy0w",
-	"bvrad/5liU3/uBGq3d28+PtN2bqb4sbptvS83Drd3PxW3LhD43m6dUaq9U1x8/6Ttf6E/vEfrSy3T6mn",
-	"3k+fyF2jjcPnz21uXtysjFwuhXsmlRNG8fpZqY14Bt/DxL6sPD3DB0Y3wjgp6KwqcW4rfuKyfunbfShu",
-	"NGwAfDrckKWwjq2kse6WuY22gpm2FhXTrWM1t37l/nG05wZ7p3X9M3b6IW4ON4Yf/N+b1jTanp3xG2qG",
-	"T1x4IP+Oq+166ZbTnYNe/i5K58f60m7Hy/TMQCvB/tEK6/+JOX89Sr0Tlinx3jGtGGeKy/oFk86yUte6",
-	"NQXbA6n4r+FMmFCVLZjjW8E4s7W8F9CIO2gjVMXsRu9twUzrO1xJtRaGGd2qikm/mZGoYICb4qbmqtpx",
-	"s/WkBf3dFDcrXvpV2p3WbnOO2Jb+mXzqV30BpS3pjS1IihhT2vLg8A8rbXbceWFJub9+fhMn5TtcC+O3",
-	"fscrseBu0LriTnzi5E7cHC/jQxCM/hj/YERT81JU45OUyNX8lnNmhHXaCBabxzGWWteCqxEpwYjdTAta",
-	"X2/EFE31RKyj3el+GE5TiX28WVPvEB1B4v4oud64hTO6XdZiPNh+cwD68xeWQdsnlu25f34c80u9ZWLX",
-	"uIMnZ+Vfpz23yePwn9aH8QD+6kgLXTHByw0Oktjt4gZ2MX0BK2lE6bQ5+Od5v5HlBoUFbpLEMW25gQRK",
-	"vhPMab/kjVTr4xVX0osjbjzOEX3g9Lut6KZxfApFPPw0xZjxxH9WAngM0ytYgOFqWzAjeOX5j9/kivsh",
-	"H8bribWcEyixlW/fmtpvRXcPe8e55s25nr6xTu64g7HXRrdnP/gOGn0obmqh1m4zp38l3GK3W+xJZKD5",
-	"qna3RA6k1WJVa23SiwEevqi1Wi92uzSNWk9Ge+mANJltuBGMuHut957DdyTUDYsdp/rEJYYDx4c924Hd",
-	"aOMumdpGrjfw+ugVPF+Gq7VIjWOrk9tnN7w5S2t30Mi39lOYc3rW+T9MIOU7R184jeeZ3JS10Xu3YbVY",
-	"OdYqJ2t/0UFOE/aWKX+fwvVX4l4YVmlhU7vidJMcoBINnh2KBNyxWirBlsKTQrjATyxzuoFfkn0budvh",
-	"Q3ZS0QoLbo1aVGKd4MFIQk42NIGNNvKfWjlej8dNC1B4O8M5FJ0QguceN6JH0CPSPL5F8RYHehhe0gHJ",
-	"9ZbXu6odB0oy0mBTOGKKvN4tdlK1JJ0cS7UrTXIbvMDMyrUq/G3xJwnvBhkQ7AvG2dIIvmXxI+761KP0",
-	"UlcH/3gIkuFGZ1zyNorXk176l/hB6qn3WhAv3cKKUqvKplmB33wvXjgUg9ZGqkoYr3QebCfKFuz3tlqL",
-	"nVeqUrPW2u96fqSN3sNI1B3zH1jGV04YxllQiEb9kr1uginLi8MV3o0xsxb3wVQ4ntWOKxAbgp5f63VS",
-	"IN2IuhGZx2Cj62rS2pe1EJVUa9wEadnG69FELVwdgDxqrbdJ3uKHsenbrCt+eGJZw73CQCvRxh8k3XXQ",
-	"TycKj690XaXoKZg2Jx0HaHxnWr7m1n3jzyZ8sPBXI7lCuGhe9h9IY6h+o3iqkpKf5+gJwqf98sdgkfTp",
-	"bm64ZWWtLSgAk3arLy8d75gffYEmgCkceydVlZJR/dOsmf+1e7Sd1nW0TXE1mO5Y/j1WAvy689vyUAIC",
-	"Ruv3Bcamg2Lan5a9eaHauk5NKaO/BZIY/TB9XxturcjwP1xk1CI6DrjWwpK6jUwrUN5KG39XcT1wDlP3",
-	"5Q239ldtKps0bAjdpFUUzZyu/YPRvSVGMK3qAwj6jTBWqyCRTCeCxnBpRY7e0B4Lys5e1HXqbnmRZQE8",
-	"HAxtdf3z6ubF309vwVuutjcffityQik+CdLF/pE5PngA/1jjbQ925b0w4hYlPt26QOZc2T2cKqNHA8Qf",
-	"Xi0qczhzNamHFS/94ZSCrqY0wKD2wjlR9biXf3JcUK2T2yt2osoNap1uLHpMaq2rF2jG8L3VXILNrWDa",
-	"MFFbgT9Jy5TgXsVNj7UnF8PxWHR5PS1Iy7Bd3zrS60Pa7aKWO5liuH4KnljL1rEd93z2Pq1VoCw1+Zkh",
-	"w9ZoQP8SBpmGTGd7oRxe6On3dZ+6OLYR56XwO2iEmopx2H6aJQvMwudUIVW90RIfTt++Ia17uAmeFK0X",
-	"VQNv8w9FJB3u4LWjh89pxu1kDv8tL5MPHvSdF4XwdkeBSOIMWtvyuj7AxBpRvWA1RybgKY6ze+GEkYob",
-	"ydWTpGBk2yaYKBNXxetrB+aFJxhNKlbq3Q7M6WMe6bn5BPs0tm3LTVLZ2wdqhyaBMSz9groHG0y/9qy+",
-	"1bsQRee/JtsjLAIF3yih0iLo4SRyGtzOKBAHQSC+BZHp9BQREkvG6sRY7D+ShI/JoUeqvd2Lz3MQcLvz",
-	"jHypLx3GO99jzCTnxUc0q/11TpCxPwmM92Dx85eh0ihr4ds/sqTxkW8nmtyDNoPXKe3k+VDcLEXJyZk5",
-	"+q3ccJUzfcIz6eUVECQSHZdt2vBDZAjLxMne9pwSQSPxG0l+CP886RYUlNStE4ec8OCfISuEYpUoZSVs",
-	"AdZjzujblK13S6LvqYv3izCVLN0PvmkQrlMLRXuWo1dvKWop7kXlD3UpGBHKaDW13IqkvRp2bVeQWQhO",
-	"QK4VOmfSrgttXZ4tgOxRarAwp+bh72nm/Tw6PdQm0wwRGiQnsQF7kyy3A4N5tG74t3kp4BooL9cNhPXj",
-	"AVIc3jG//sL3YIEH8p1n9X4PbxkH5ZaEPMH7Sn9vA6nz5PTBZRDPBNmpNCjFD8TjPk176gvGs7GE3DOw",
-	"DV6zI0a8RS7IgyuWrlm3F4OJ98+gI4lIZh31dowAbxRRQOQBWVb2snVjW9aKPCZT3m5ZJXkP7nrCsNmi",
-	"8eyMVwyeJ1gXfpGdP+iHowXwyKDPKpjEyz8Apz0rsXxpIa4oWGCS3kDy7DB6MsdcCmTttA3o8V0rbrpR",
-	"MBJIQkSrtBIZM1m1TrlJg3ca/WJ6tWLWM3UGMkxmo0DyzLAx6VjJkYEWbGX0jlm+Aocb7fuDJNCVNmXO",
-	"DrhVeq8S74XeCXz3/cMFujYY6jszrrTByJtcbXS8n7V3UbveNxkfjRGCgQPR0lycZuVGaytgy2jjyIpf",
-	"BNVu7CQ+w+O6eUwnrv4qxgYvtXZpoXhkSKdgmOMJNhNY2Bs6/KbmSonq5GvrVT4n/bsAsoyXumdtkBGd",
-	"rHfS8BDaoequ7+O8xq/nVnpFJ02kk1xhd77RW3DNXeQM8zeNwiumXDLSzNICKTLF1L3wlyrvg0Smoles",
-	"luuNY2sjDmmPWsUPEx4eckx1jijyTOH3fdIc0A1x1sGZBUbfLbz3cEQW050jMdUerQQO2Hmy6GHrX7jA",
-	"kIjmu/3qzmcQ1NNnGYFbJ59XI/j2m3uh0npO8PhA+M49r1FSroXzghIFJ62N3g/EKVSiIa4A7YzDZ3sj",
-	"1xtwzKXvVK33J35VJAlMfTqtbs15HnGHrT4UN7mRjwgIm/UnW/TXFcelCad3Xqr1V7xMSPC/0tMHWj/o",
-	"IkaiXIxbbiEammEs0ubgNrvRJvsGmetErA4PjxS9neCKOQ3hNl6hNXwPY6QdbUpMtaavNa8Xa97kuJvX",
-	"4pMSVhDJyfhUabJ8PtjNAi75tESnBYr/a+HIWwRbJW23yWO+RT+dY/jYamjim7KB1olUnJd0Ucqwky2U",
-	"NVd3TjRntZe42jDX4TmGSRWRyMKudueZIvh+fPyQWDFWcBz9RdKUMPd9S0AuhIq7TW5c2QjzVvA0qf2s",
-	"BBrww2Uo8QOvglLUFfMK1hrJY4OMfbiCnCLUxZKNJ5+aaP1W71OKDkb3p1SwSq/PEp9uVfW1RkfYakW6",
-	"+CSa+dk3z0k6m75Jy4n3DiIcwQAGXsbfzh1ZBf5zmlLm6GqbjMKo50Q94LamFACjd1NvIth0pjbec+mu",
-	"MMOj/YLphpkUtA1hsPT+oaPm6G2oRZWhJZW2MW70TuQ9WpXuGbzA6HQvrXSzHIwbpPvpobp+nOQPDV+L",
-	"qSzGT7g1NePW3/W9/qSSO6Gs1IrXzAuJLxhX7O6X75j/nknF7D9arz15VvFp0iEj/9mfb89S1Zo6zQf6",
-	"J+wbFSF/C/pKHStcPp4MUkVHc8hHgVg98FKKCsSFui6Y1cHZ5bcqYbY9E8RM8qs/MaKM/oxyZPiGjoVX",
-	"lXSwwW96B7TitRXHTFU3KJaemRY0Sw/bBmVs2PEUAzJ9HAzIuSgIktSkZXypW3cU/xf+ObhFryHAoC3/",
-	"LCWRCTI4bfCrE7v0QzKepO9PQ8s8XBkrzBPMY7mlkC/ITSg9vfU8IbfgvKpFwTYUuUiu4Y2oq1vWGOEV",
-	"niLYTkDcwNc1vCr98YMwja8LhEJTD+dyFSq9ftpf5gUZC/7w/Ba/3Ihy+71q0KA6g5gh2C8pf1gvO/Ga",
-	"xN3QjmnDVryu4Y+rVVL2LGuvDCQlJ8423FQshDom4tC4NCnDi9sLcuM3vO8w6H06OaxL7ppshDdGrk22",
-	"I1Gq546//x7bf/75+GpMj/Kxe1HX6dOgXwpWSVtuuFkLfxScLXnF7G4Q3nLSrk2HQzvdG7LbmKKjirAh",
-	"yRu60bKMkuBUgit11qAiy60SFh4xznw7fBBA0Lb4GK6EqKOXJEY577n1qqJtjUgGpAtVLRqINZgRkwCy",
-	"4rkwQ45seKNrWfFDguYrikHF8AUKVPAcarJ+dNcgZXY09tnz55k4PT/nnI2rbB2EJMTYOIgbori7xEVA",
-	"W1Or5PkYSGj63wpDnnbcrDNH3PNqcvBmsVrwe0xQXRndqTrZzACja3Fer6jhMt0LY+mdTXqRQ/LlIJwK",
-	"8k9eMCNWrRUUq/j587/FWE1qhYpXxaxUpbiFZv49leQcpfQp8EFDrH1Iskw6C/cCUmmmbPWv0DRs9R7T",
-	"O8G6E8jv9NfUbqRaa3i3+mc+nFb/WBPjJtlDrcvtnTPCoUZ2kkcMD+hbo3cYfCLBXcM4qzjG91BgDcp6",
-	"R47DCVoTTOqd3FE6xYzmaZ3H6fza4bsR8X0ZF1XxQ8EoaB8Jie1kFXLJdvy93Hlp49PPP38OASz41+cj",
-	"ChoKFRAd9hQmcIlAgcFlIFJoNK7H4JANxrPUemBIyUs2Goy/l4s00bsYZtCqYGyuyJoc9kq+F9W5OXk5",
-	"5unLYFqfPS2Q8XBebTISH8NGBDf+nWqkKOGQt8M8V7TTh0wNCHDayPP7uZXuKY17wdS3kKJf3Lxs3VsK",
-	"zTh6k2O4TTaW40xGTQgkgObJG9E6+1ZAwvFcCZVbseBqXYuQCTQ2/YomeuxGP54w8w5cfaNfBw/ZjCQ3",
-	"bkqWSHR7YnP5coZXsrVZT1s/EGZsyuPDlI7ul720G1H1rNxHIgHfClX4t68xeiVrQWZ9CanvIC5Ysm+z",
-	"SjSQTqeSGT9HtNB3Uh2dXX+pvVMLq4hnNci46j883V7kacy2dSKqxJYbrWdY5+6gfTL+4Di6kXpOzehr",
-	"cmoOomZvzvBO7sTTr7HdfOYJioQfWaShErwckksjD7AAKKDZ7cPUrKyJrOF+62Zlxlsh1KwP9hudTkNo",
-	"LdF4P4idxHLLZXXWnt+PXfWj9NfTTbTAjU7SBJzMJbp6dkdptacn3ptzclrSNjVPRA++0nsIbNnoPeMM",
-	"0ssrCoO8Zbu2drKpD2x5YI0wC/y5oKQTpyF8csfrsbs1/pC0SnZ9pXniYbfUE+yW1G7QX9ENndwHdFwc",
-	"eTrWYnHwT3tyNktp3GZRTQhgCHo+fiEoGTgTRbHS2i1KfT7EASQt0liD9eCc1loT6czJhVtUWokzTvDp",
-	"HDYmV03Nomr4PWRvLrYncrZn+z2Be097DTAnXBu3QHd3+th6amdC1eP1VuQS5MCS4X/3L21YLVkhp1oL",
-	"fsUBUgZaUOemnw+qmsmejiWLsexxLcUUuG3Y0ch3exdufJeK3m3tVt2/TglSiidTdG7m0SKOV35EDZGY",
-	"ejcxXIoMp7nkFRjwoiPJE4z6nlFjsh2GTVT8cMuksg6QNVZssHv/RzGzBJPKZEvD78HATxZE4SUpUTGr",
-	"dwLziTDeGsSFmGTXz4L36mgyeN0f+qILj52W9hcCZUeJf3rFeB0M8ZCWUwqQ3FfcsC79qdZ6i/40cIKf",
-	"8g4NgljQJiem85jAuU9bvR/Gx2MjMIxM30QkytEWQqhph/dTb2ntu7bc3OIdCSfr2Free9UIkmSZEntw",
-	"D/F6Dwzqz39iEuGKRvDtJ+JeKAoBClkqzGkNUV4hIbwXC3ecttwPcvSa3+K89fGdb/e9m2JchS2z4WoZ",
-	"watbpoSoMIkFzadskPA+Mohe8lR1JPnp85SV/IxSDH4ptuZNl3GIXLRqxS17jlhbREQYipuDfXjQC5h6",
-	"KnpYlsdRJ9eD25gDVlF3E5oYc+3bz5P42qY5bChf4TRUXmjYj7Y9zyfGgT+D3MQQd9tLJAyrzjzov0ix",
-	"f/QjmgBTCk+uNNYtMpF6nplhOtlaquAc95d2D7CHKyEGeBKQUcDVAXMM9KrAdNAeXCKkaROExbTsB/9d",
-	"OvCvIDCjCdBZvhUkrOkcbgkkHugtIrU1fF944Uh0mDfzUOl+DEQ2it98f5Z9/uTbUNuFVIvAF8YMUDdC",
-	"LUK6xqTb2NT8rJf5f/u34E1NAaJcnU32QCCCmNGe2OCau9nAfnfY212723FzSG2mM1yqTIYTIVTiPWSe",
-	"umMm6THKHWTvZWFVwiCLhu9zITQ7DlBHkE5IwuBBuAfm3u83h4WikLYklB/CsSqNK/WieAIxBlMTb6bF",
-	"MsYh6dzjBRvwtl7kLt6n3kkc79eQvWS5oaV4wyPbz8cJDr2P05nUD8z+rPkXN5i6Phk1+nUrXkubsE3z",
-	"uk4EDuh19NQDonhKUPKNJq/n61bk4k3B6TeOujmQn5ybTJprzV0mrBASUVLhEE5EUIsgBRL8Y1sLy+C7",
-	"XqYy+dutEGo6i74XVUSQGwUIl7o9HwjylprNEyd6eRpHciVki2EsCAUfyPekhPKN4JPhPNLLOiLJILaE",
-	"pA+gkgLILJw1HV04pwy5hvzW63rr5qaZTvTuHeNAYZoeCPSYrO06oPxb4OoANYpaXiX2Zc33yaz6k07C",
-	"cxCcZ3x7ZwAoG25EJgXeKLRJJENnxitOpqVN9x1OAlS8iufv2MR2Aj4xbk+GfC/zN/8rxHJx/7JOE/8i",
-	"8Nr8sKtb9umR0SNny5r1yEwzD822ojzYKjK2e1CE03b9uEbswXGeMTDHGZ20HONL/qh6JvbVTn6RQvvT",
-	"is0cA0PVTjZBV63oj3scPFzrPXuOpF4PzN59UcbLWGedK8qJKgT9Zs0W87W3KcrY3Y7XddDIjOB24GPq",
-	"Y29xFTLKQtxRPcwjJv4JoXSQuAPiVQrhx/EUlEuHxvbeYYUAoNUCI5JBJyOYYFTTehFQnv1EM0pyyJij",
-	"dDwmMF0wW5dcBRwchmkM0uaQNWXMjgMvNj+kwwXOSni/bg7n7UWIl0SH0zuKqHb1tK18elSMQs5g2UWU",
-	"ibCppIrJNWRtt3U9rSTHHfbygIIcEc46EeaIjBRNS54UdrKqasH+9pz9P4C7EfEDAZOD4ikTKdm52C29",
-	"zwZuZYStWTnXR0eNyDc4ZhEnFjtNHuN9qN8yPfL1ZyUCfheC2zWNUOjUQYObKje3AdrKsq1UVZcgrISo",
-	"Av6VvxdjxK8ZETTLszfiR8GVRdZ/Cn06AH4VLIlDncZingcsMwcy6BQIskxorFDlYelZisZIblHXllFI",
-	"9PvXhNn/6XOM0Y1/T+zoLOzhKblgQGARSuwCABfKmZhw0NDsQxe5mnP77De6jjpHMcQIJRsy4hN5sksG",
-	"Q+b0rJkAC3nI3VWaRDHV+jhx7kWIhcQodE9oaPqmzGzUsRojrI1oba2iVMRj+kh4Qu0kwF1su59ob2xC",
-	"UvZ4kb2JEh4vc3otIDkTGDUCHL+IwGq0GMaDtfHsmi7BmrFVFudtxQ3b7QKmm16tCghRhJeVmwpSSqEy",
-	"VueiLyJaLKByoiiSxtxMxUIGjL94nn4K5D/miPu0F3Xtp+OpmtutICvCmktVMMQn5SqTpeaCAhMF9N6W",
-	"fp7a0Z4eldAVp8N9pkJrIBoGeE32BQsZmDEPIKIvEEhnL/Oqh/TSqrIW3PThbIalw0S1hhD4YXkngqbp",
-	"4dfA/xcdio11sq4XPSybHmLNCM2G4DYDvihdzUk1pC5NyeyKSMH2BZPvDAtEh/U/SYmL8PMdoXxBz1Hw",
-	"hZ8xGNKAKRL4Nlm/iApOrYywG+COACV5C3k6ZkuVw/Yb6QRgIsG/LkqhnBGs0g7xlgBLEXCTtBKh+bJu",
-	"7YY1Um0XsWFP0oVG4L4ApKVev3DmUMLK9+BFH+ojktIkmfhbpMYHyMTfSlFX3xijE4gi4n0jSpeBOYCK",
-	"hAl+ZFG/KbVyhpeO7Y10EMT8AtWhv3/229NoLhv1es/rVpyPlMXBQ/Oim2mSKKLrdrTCPdrKO8WT9L89",
-	"r7dj2KGRBjb+92lp5XvUawlP1neWnLc2ouQpF8wyGU/nXxp6DDADDbO2Jpv7wnhf8aQ/CpwhSVEKoapo",
-	"RJCXw8wf5CcobtIWErIWk3XgGB2jZyQZPz5tuclbXjr4DZT3Acw0UZJI9UC5EoP6D8ig8UCYgmP9Hc8S",
-	"z6E3UIH0cIqEvkoBBs31bAxcC9Ph/EaFu+Z+etlX/XpcFwLQJhwF02srpY7jO958CynhKQsE1LsF0HQS",
-	"UeJtCmFe4xzS2Fk0WCG5QtAwuipKhPMutUzbzKZ6TWis+EFufdI92IMOMtvlya7o48ZOkrMMde6iQQoj",
-	"1jdSVQu0+4S/6RZtjsHhNiVp8zsq1HV5zib08F2MKRru5bwqfUqcdx4HNAeRwi+Mxhu0ZUb3NnMa4jRj",
-	"fNK8oBoh1NsM0wc1aNqkjw4+lEhTEPSC/dC6snTwluyBD9zk047R6vz16s194EDMzXyfQmJ6BSqojUg5",
-	"seASnhRVfR/qm14X9OfL1wKVQfnPcbL62ujzuv/bfh3J6QpBn9oT5BD1tUx5RjIQAGE6XVfJR1m3rpZJ",
-	"+PRBJ9xgUCBxXmlQBgD7r++/Z6qcFtuDw6YjO0jRmhQn3hViTBfyCfUkQxCwDRCXSkgwl3gCYEqbHijl",
-	"BbieM65mTxbO5Q5Z5lVu5YI1/bTMjCTYXWsqrEPENtDrI2xokLDj8ecv089LK8w9D7agGfrvPF7hDyKb",
-	"pT0p12AiuGpgKCGsJg6cGCa/LZcFJfD1qcQ73W31LC5xdErHJoSEtWnifubd6iPA2s7f3a3xaEUz9zed",
-	"AB4Z7hFCpuDq4icGPs6+KZdw7dwTnme3HcI6pG/39o1AkaVgq9YAz9Ir34orhoUZGK9rMNtEay8EvYkK",
-	"0o2C32aORpjhMJGlnGQbr3gqCHGj96wxvHTSiiqmqENFOSN3FjF1gtypxB641Q4fXPpqCrrGK36ZtS9g",
-	"a7zqpavN8Pe9wlImto9AN3aDRpfVyUQ4UTfBYgy1Os455JLeF/9lJm2MCkL1QuiwDnoUaEP8MPjI0nVl",
-	"2n/+s86UblCaSvmd1J6hkb8Qpjq/JW/4/mdDSSeeV8ePjhZWe6GtNVR7dEVeHaoduVcz47179voEA9VW",
-	"TnGPvAntQKhI+SmgxoNh/kf2u5aIDXMOk9KgNa7bjN6MeuW36Jxo6HA2yUsr6iaFFI4+pZhKuWstRtFj",
-	"YRsNtcz6FzcAOomVMChzYLbYubuLcEcwiwehHYXb01NieY2T2kPUz+QZVXr9NPT2APijV9I6jQUbx0Ym",
-	"ewVbGHhaojl0ZLgb1xo6yXxwthE8byw3pIZxe41o8dFhHOsIV10ZzatMIWGIQsECZN64E0kS73ecQC3O",
-	"1tPJ12pH+D2ACOonGvZyCmdVbCd72slwGWxyImrmDBhSVmmEMC9cSxqHsbcj05Ew0fR3akXBOLifgtA0",
-	"jsselDdJKFSxUtDvyLrIpJWr9pkzqg9ydLJsWR0ZRYenNTrghNU0Nh1uXK4mSAxGjceVpHxdJ3C6N1xV",
-	"2QA9KAsJRRBBLkjWs5a7ZeZKyN2SSUXWMdcaXrNaptO3ZsRD1BkfZqixRrJXF5R20G2oKjca9oL3u2lT",
-	"CT49mPJwy31DO6GiwH74bOMCaWNpuIKOKX2sVLQxCeefEhkh/skfL6FbcuBXp5HUB/mhuZLZhAieSiy0",
-	"Ds2is8ygBHuVeuyggm5jknGVocKC34yVLLmjcPmoGNmN3quC3b368pPPvvgrMeel2Egord0Y/T4ZV7rR",
-	"yWfPC/yEt7Xj5UZ6OdpZUafhlAPe+ExE9Qlsp4GIf5hk0Tv+7lhS1PP9sA5w28pkKeUfkm6LVpwA5fCL",
-	"0PfCVG06RHttkpHB6Cz1P3aROxFtdYYzMzadRGk/SOel/FRHW5lkkDhPCNlMTfDMYD9IVX2vVvqsaIMd",
-	"hllgGH3Yu9R5hoWM+YG17S714nupPlboIfxSDtC55VYrURWEZhrKMssdaO7ain5xmFT9wYCseTrss6Wi",
-	"5uJ9I42Y7Av3W5CmhHVLBSkuR7ubEq9Jp4jC1r2oJ7R/De3w0UwVJQeURm3CMQyd6hhIDKEjLakwibjK",
-	"XBKDWswKWLXCpOsS7zGRGrElAa4GjDQdrCw3yIcQ1ZzKhq6xfMNK1ul4ERpuesGijWev5+zy0AiLxZXn",
-	"EzKgEYT0nbVWv5MIc6DrKiv6dCCMVMhA7xXhKvzeVmswgKZDCmdU/G4tX+YsMK1N3fYjEqO7DXPGNxoO",
-	"olfNcXzHO3I7DY52yr9BaBUMw1FBVDskEv5XckJS/BGqGNWkQBKJyRzIFMJVjdyJtonOsohcsvONhJsQ",
-	"N/sE170EAOz6bO84AJag4gkVxDrdsGaYOPUncMhTDA8KBMAkOwTtkEYurOtsk3ib0L/1iLzvkdjFOZAl",
-	"P8lLUZZSdVkyhDqKAN7xul7YUloLVTzw7w04Zoub2nPx+Ld1K+taO0m1eSggZ1HWsqHEXyNVJcxiiQb4",
-	"8NdK8p2Gf1lJtESWhrtys1hqvJbUEOJSDo2T5aLRe/oHWd8Ls1DSGSTaUhtlHaEYrCgaeQkVLhZWVxyD",
-	"lKuFPwkIni9unBEcbnvAGN9zJ8zCNgZi5HYCYkyVVgtby2axA1U3mk3FQSwao50IgclVa91ih+lhGy7N",
-	"wkkxxS1xaRBycEv0BcexgLc03Mr7NB7wBuptAPO4hqw28/bPe67hhi8yHEOv2NETVoxhf9l/xCf2P88i",
-	"XB+9F/FhiPuZuUevg9DX5e0pNLIDjQTVZwJZvKY36WK6IDCuRFxZtrJ2urLIfnNgSrOdxlRLeJ0JcrL3",
-	"NsPPmMOR0hWn8tnfdeuXch0YItyCb5RLYxBNIVjsItbiQvfA+Mni9Y45I4UlsAlIkG2bpI57HhtquuHL",
-	"vweHCXk41WGYUpyyhuqdwHzfJDx3Mvo3Vq8GOdGZA9pUnU52Mb/+aAJmxYugzxG/nkwBegXbbfsyotsY",
-	"3a7TiDYRLm0GDeVAzKx/RLYnCQKE2YjVATaddAy0b704riM9ABY+D9+YxLwDWThwtJjaA/sbVxBpO+bV",
-	"hIQaixHU/en18p8HxNzVZ0W67K5zil32b+eIS03lFzt9L6agBZ1OGJzss5h1M+cnySVJHkP1uAV6qm5R",
-	"C3t+Xt6DY6ckdTjqXhYVbBvtSP5sLlFdrqkrDJnv1L3PUn9+ocfi70h29cIkSKVnXm5MhrlYpqNcmu75",
-	"TqOJXYbLOaXO6ynsy66XVKz64vEO/mQl1o/9kiaeObzEJx6eMxf3GHMism5i2JHFJlkwLiR/gOmkrnwV",
-	"XFmn7AdGUN1IMD62mCcNeRRpt7AR+6EBtm/nK3XSmq5XWKvEHNLveIC0OxOHqyrIk7DxkU0gAGgQX/xz",
-	"DVlgacjiiXlqZCPCKrVhcWHouBMn6vO/7uX55xyaiAHmX4WQWCBUFWIrytYdVTMlcD2nUUFeG40PwEbr",
-	"7bSsyddd3u8DMidfc+siaEZClmxVpUOMBN8KCLruW7yPAV9u0s/PiMZmYy3MAyOY9+SIlQuwew9LLgMg",
-	"3/OoNtqKfP5lOn3Ltw39p9cQ60H2nk0IQEilTA0JqlXS2aeUEH8BOcH3SE5pe8ArvQfY9+j6x7pXw+jG",
-	"cSX9pCd37G0BI4TNAQ7MzA6YyVROYNF4UeErXiZqv1mXKvoD6KNYfdXxQ3DoWb0TuMyI54GWyN15gRPG",
-	"yU3tpa7bnUrFESJQKPyM0CvDyk2o0AUwxx5PwyBHDHDcBOgKqNJMiLiC7HpLbRQGn49F3kzEoXXCPKUp",
-	"XxR06DsgErXuEjkaNySTO8zLTdixkBpCO6cg0X7dCmtFxQjedSM4ASlMExe74zoPZOgIFXvs71rJWhRM",
-	"KrbkVrC/fo5BeBhSsDy4I6iRvz1//jyBNnKMe+pHy5GYl85STDVu5AWrT2CzJ85Eib1nLenkZqFKXQ2r",
-	"UffCRwQnK92JOJvjTAFP9XNnQeVu05Ip1o6YsUEZlGErGm640+Y8R6OF97/pbVURj40mF1cdsW7DgrLU",
-	"kFJUKAImuc1nKoB5JjIVq1CnDzuDQgnxbzkHUC2tKyBcjm6x54afphP2gBumBu4d/kTg/ghwcVZjRAN3",
-	"4MRhg8+cDyExzkij+DVYQUDeJdUAS/3vsRDKUYWcUyhpcwWtuWhllxckBcC1eTtDOIzYiS1Gz2Z0kL5g",
-	"PITxLg+s5LVshCkYh2ooywNVXh98L97z0tUHv9lPAKQE67cXvQ7QpLmXNpEBy5spGvWvErNYa3oKpn6R",
-	"KqPScOsWDc+E+jRG2IzygdkMoW4SOZYxQZTX9S1zphWMV5Xt6mcG6XLPcaOhdDFkPvD7tCPdbnhzXjiE",
-	"Rmgwd5PI9M4Fm/mfD3eV0h9SV/5HwdVd9adm5/0YLlMS2SiAV5JXHUIh/A2JZG26aigQoYOy8kbvLdvt",
-	"bhmn+1JQ3GzDrRXggwxojeilEAfBQp5JtC/iGF4iCggR4nBWLKVA7qe4rgvE0gAG+AE3J1BLRPJB1hQD",
-	"4env4LwgDIv4m/9L+AFBuj2znQa7FYZ+EPIWdVK9jkwjEXHFrQscD08vJCv5Ey9YLaxlw1SAXkrKURLI",
-	"dLDMaZim4+kaiOVAVFAIr1eSCuRjmYg0eHdmoKk+jVSeQg4JdZlW737MpSHSDxhlhNgAaYhYCMI+DRKb",
-	"2830M9rN6MoYsbGsew3mPZjZSbX8R8odOobxPoWnOhlF9dQ6Zzm1kjmkOjA9wHGAao3T08Xe8H26kFKK",
-	"4GAG6d27H7CoFi3gYKGt9F5N9Mf8iNbOh/hjupIjD/J+5H0Zej+5Agm3V6l95vvBgVNbf0FlkMcWqx9X",
-	"fEpbQrGXHsQlTiK3Yy9pC4Z36Q3fA7er5Fq6W/b61adL+Ptb+AOgA5VaVQySTQg3qZ/0/vrbL26Km9ff",
-	"fg7//Qv89zP4r9cE39J/P4P//gX++zn8F756hf+Fb1/Bt6/g21efLvF/vmn47xL+Bz1B27fw3dtXX0yC",
-	"cXqJe3Y5ipPfwvQlK7lahAiIVGX7qhVMq/owrouCPGylAQkBJXzx3mXS9i6oijC31s30mgcAi4bOk9Sq",
-	"IUlL2B7eWfdwoJckCrBOgw087Zpr67Mzeuvb5IsfgQwFVknfGYTbFaH2UaowD0buQsbrWDdvTZ180Coj",
-	"Vy75Cyw+Aw5TZXJDrTtTXDxVLMRt0jrJEStIcxLM0onkRRvfgc30TrvoyD3HaC6Bnv8SzCPBD+IvHdRz",
-	"kA5iS3ZZ1Hmvz560p5zIkC7bI5zbGe/JHND3KXB8GQS+MxZuoarFnJmsMmiFENLuD+AFgnID6GDBOLMb",
-	"IQB9HOAHgyIJCfJsydWWlQCDTadRgI5qKmrXL7yRxjE8DWCYr6lVxETvWwzH9zRS9DWk0RXZHsXR1FTV",
-	"zshdchoBTPpiCpkWTNLB4ffLbU2LAD5VgKpPOIkSTz31+Yw1EPn2JJNhhqZyZZ3mvEzTNYZO488qsxig",
-	"gMEJGIyJrihtVO9NoFoxp4+in8GTDZrwC/lBeZXgwW51LJy5cHoRH5ZpiHNk4xrjzam2rvEOdVXo/L9h",
-	"opYzrZhs/gxjFDdmgnjbtYYjm9r8FKZruBQ3442iOeWO5y4I5DEqJRQq1Bqsx7apga8sjd6GeBWA5lEA",
-	"xDZJBL0jef1hMqi9AobbMdB0T58fhBh1F5a7qReww48/ipLXeotPB0BnFZSTS+6Sih+o3qg0LIADTcaY",
-	"SYPQP0/l4RvrFtO5CRRPq7TK7l1MH0eRcmQe8euKpr1QxdcrWnDvKHgDftwqdCYOL9+kknj/pnpw+ipP",
-	"0GZ7j9tnHw8lcDROj7zCKcXrADcox31sDjbQy3YLW/I6ldkM04qZhyteOm0se/70i4I9f/pfXxTs04J9",
-	"+vQz/4enX7AeiAYCvj2xUFDGgt8ggVWQB+SehB7bsfd5JRy7x/IEyuoFD0VAAySc0d7Onqp1+BOFkKQq",
-	"Hc7Qw2vBzWJuzckZ2rjgppYT9qZja6mqaUozKgoJbKsmljwo0dWHzJt9rjkosEaYRZAIJ3eWr7GcziQC",
-	"l6goJQQqgC1AKvCU7VkIYRsHJ8ywP0AF6bP2B3C3URgp6K6Wy8mGaz9UbtlBw5pqqL2w5iCW5wjkFgs5",
-	"j00Hgf/FWHCM28Rd6h158tYFMMbxW8v7QZOMUiCeWBbktWiNV+DyBp4M1jS+Mn6nJ6Q34ugPSG/8Sbuf",
-	"0GQ+42HO1e4GXANd8UNQbyNemwz+cPCFn4+BxBFS+4016xM1DFZGCAYAT0VAPaCR1wjldRThfCrfYewQ",
-	"6scHTZbIkJ7svLC0B1YgCOU0DaR3xnSGzuMWJpXc3EaoJERbDNRYar31e7oUnjVpqLmI+x1qkFF0xLik",
-	"YgraS6+Y1SCU3mLd2b7ZtVeNFGvMpwv7p6K+IsCqfyREBbVPJ5Ie5e3xOn3fA676dUuaXMvvTHLpEUxe",
-	"dh2prStrbWf4J3M4lr5/Ck9LRiqHwtNaWICywqKIgzr/R8ZRf2EWS34eP+Ir3/IrwpkvN1pHJJej5056",
-	"+oKB10IJw2tWClkPasD3ZIh05R6IYfes9T4NnYHQlulvY4V07lgtuO0MysGu2ZkRMzhf/ilZnKk1aaE4",
-	"IW1xl4k3yw2eQTpGjBlgDTvEwqYiicnp9nEmT2fkBMwswRVzWjChKouuEFAOUIOZXcxH34vk6KHutXRQ",
-	"o8BikYLilFtjYin2APCTzkQ+gqkfJkmphW4TbrolVxWERy3B34B8WVq2F9xYz+e6PJ9B+CKSylkjYSy5",
-	"Tu9Gd306D0uPpBP4mmGXe6vvJKzuGToi3aJ/v5P8aq8EFOl5jLiBkx7+3GwuyuvtRU4fRxc6UQvIwIgZ",
-	"+YZxtoMqIPhVyOhYHiCM5CZZAvOw0EFEGvMw/7MROzL3p/SkbFxFJukbvKeDMlAIfUA5JDDPJCwZlalM",
-	"eWQBZ8Q3eNHHZgNgX5uD9rJtEvIQjeWtCTk6rXQhu4Orw+RiKv6472CEgUnnv8as5hwSEUR4j6GI/LEj",
-	"5gWlH5wXVCj8BA8gS6Q/r2ZSKExw4oX6kBt1dtZASAiZfByhYNcIm3Iq4sG/4UU5QfUXkPEJyp0CidCh",
-	"wg0IsZ+70O3xYEO7NYUFxPKzQAZZWr4Lq51BznD5J+8Q6FV3zghXboZX/X+NN8y/hwQzctI2Qc1SOi56",
-	"MHCO2WX/IsU+GftYi8rvb06HtdlEpZjicpZaKEPpXto5hPaLb34+ZpGSXajzOOWiv7bsriRK1HQZXdOv",
-	"wxQ4B+o3NZU3ScTsrsA7ZkEoEOyxprhWZZDLvPQMoSP+V3CUSa0SKDeBYwTINcQumBQk/ubCKr1dhPgb",
-	"Ln3vISJvuOONLF0yWSKUTmEAjub2+pNK7oSycGmZV1P9A8zufvmO+Xn4LbL/aLlBeMJP0aSApVISNeFw",
-	"6ikQBN/6PAOD76l16lShHOsAvLniTnwyNC93o1KoVcZkghDRYCs5D1nuuyritoaZpCnP2pwiBbJ1l4UT",
-	"jY9MYg0jZmVFsTEQPqAbJqo1gHcb1+VoD2yUlef3YF1wEsKHfRdTbJQw0QeYKP33v4b87mM6sBMiqK2d",
-	"kSLe4GyxdXrf9/1X/PW3ECIKIaAQ4jnJvf4GYhcud66HsPDRjmT09Ji2gdJ0yNNIaunTwV722pz343TI",
-	"TEl0/qAZYl+ZDf85lCMKuw4VUgOIXa33wsS/bbiphHWjv9dYwGRCAESl109/Jrf+xVVp3tQ8EUODGUxj",
-	"bwGvV55T7tpyEyAEOMMiQ1A4imOxMVUFD3xIrEvqQksvxeQxCKNGFaw3kJnXAyHsCEUmXU0XpF0UjEIi",
-	"EQqZLANDFG5YmBcEq0xcHHpuZiShv8QPUtJuuRHltiZcqEmdvdtkLPZp4x44QmIVVGS1FEQCrwI/UFTv",
-	"ZFNrzdXX/JBJp59sAlkL5epDKu0dC+cowTxh4Qu8MnK9cWjkX0oIAwcltWmb5vCCMAuriqhUG7dhS7GW",
-	"SvmWsUTRATYhSapdxbZRLX9SkGMeZfZ78lhMLPkGOWH548LKZmQWpsJmeGJ7bbaTSyzpukodFGT3jbce",
-	"SET7O8COKsufjMgMCDipgQBdJTNU4dejWGd7mwhYsJNJU3/mzUntoeFq+8QyKBo/g+yVqHILzSrifqjz",
-	"9WLVlupPL5xOlIyUolcycitdv1avYyvpwGgzhzLuhHink36/Wt6LdBEsfyexYnLZpuFy2iY8TimPPpTT",
-	"gPLuGw45kKXe7bRKsfYInDnFvzkHTt+3XfQZeLrGz04qzCHGOAT/VbiMZPKcxqu1rl+Gwc6pd8cJXRGd",
-	"01NHJ6HEydPC+0fWqwi4iRXtyEIOd757lOPdLGLdPGLJgTd159l/piKVHu9lUmait2KcJ9692icDk6jZ",
-	"vHBmp5uJfGDWjXG6mZb/iBPovAy5nUlj9+WC+QOCiN4LhLeDuMjhi3ZJvujDvGHTwr173hlaXm5PAot9",
-	"sF+7bJ1NrgpvS6/ceS23oj6ge5/yxnuyo5caESfgBSOsAcfr+oACBmZDJ3xddNum+wan5D78Ikwly4hq",
-	"h1Vjd3md/4Ar6gM495j1CUaPAcYEFXbbk6EREtzvgWye2Hy36Wq0fsIFC9I+hMmFmhWYygQmJ89xuzCM",
-	"wXYmPJQzYPAo6SBQRjfXIQsN24qdJwlVJ4uS/f19wf75m38nEDove/a9YFzgEt1fjqniTa96XYyzd1wR",
-	"rNJKa7dYaUMYlFotyDai1YKcxzXHJGv/VExQON90Veou1zmNXtapAlWVcHS3Rw++MEbPsJmegjTCAmwT",
-	"pPEQZkTZxW2u7Jh0tTgRM3WO+uDX0E0cqgi7EdeepDSjV7IWl+UvLLkVC67WtVhUIg1WVYkmH/xzMe6R",
-	"4ZVsbe5XxxuRzu/cS7sR1SI77jFYVa8A59Fa+3PorTIMHtd2PObJM0gHnJeau0UtlVhsMOo9t5vD9Jok",
-	"402UkF0LN7KxpDod7d0De9ZdYNbJO0TNgmcxe+iyOUmKx1IDdVskt/e4u97YyQNsm+awITvlcbwmmBCe",
-	"WHrf3F6znVZuA9rWJtSIP75ZVaZ+AsJOSWfZSog80kaiIthx0o3Ru6kCnFQLvjAD7JQe9+ry0M44Iwir",
-	"JWoLlB0We0/vrGkItHYIOwRFhjSZ76cY56mjB9jn/7eXMb+sQk27I4PnJPT+LyN2/1KUnGqujs2ObVrq",
-	"ej4oWaEhciQZvSXtNiPec5dTre+1PJ+z/As0Oj7YWCaAJt6tLnRLc0qdMOxqMCKP7k7tNQGCIdMqBDxz",
-	"LEZE0nQSfolnVI7orUprHL7byvC9yobGJQuWOkJVtZsuiWDDqzS+5/tGlC5TaDrV0fLAFGQDjeayEani",
-	"gTEmGO3r0nlNgqu0D4Q2fnKYqTMUmBquI6JKkHCIv/rz36AoLLipD8lwj6luqhpnHjrmQc3rbyPtRMBM",
-	"yPu0IrFdEtK21rxenBBZphqm5wVXpkJSqIfsCi+T5rq0wnC2FQK4Y8Gz1CGelO7+tES5DiIkFIYMBf7y",
-	"GlImo7OzK/8PgBrInFtjpD4bNHPnR38DLenFOVFtDXgEQusQ4y2wXGNSvx/VW3okCJBTBf+BLrFUxflQ",
-	"4n49fZjABagh8JafqzigKkpDOKGn9FSRmLXbEXNXD4SEh97JnWAnacWER1no1Kz7YtOIK0w3Xw1PKynz",
-	"zPCXtu6tF0hS7okpwAdA/W+hJvEI1Z7ADgZUgbM7ynCl7Utt+1vy6RwLNTMMGF/x5DbmVUMgnMiQAR/K",
-	"a0UMkwZC+Ew9qKabuRFxkALnnF5iKt31JwGlYSAxmKHuiQY8r/L0wCCTmI+L3YnkcsSnzP+e/22EChQy",
-	"y/tdFsMZJFfcK/HVQ3bdQfST4PbgF9XWpA+u/AOJf7SKN80EPceJXSPM07dd3a7Zug52AWuOwMnzQKNO",
-	"wOUO0udktPXq1eo2vtwBM2r0mucE/ek4q7bKOh3B4gmoSeJecv9DB9iLvkQHxbeTlJ866OqQSgjDijQI",
-	"Ai0RQZnAbqhYNg2DQRP+KhouVco+UG64KnOKCNQk6n8OjpRQZnLVGjAitEndMZPA1eurS8WB4+JGuQDD",
-	"mlB2QP6fjlJiDsfZqr0bPAHAJibTg8vlstRC3NpoqOjNKn2rS22qS/SJUyho1/JFAdsOMOws1gJp3UT3",
-	"wacpWSWCOZ+y657GqJpVTPtqyFj/1nD5xZBHLg9MHJIY+gS0PQNJvwfVPRt/f/5oQ9zwGR/2gMMfBPp/",
-	"Ua3N0xBmgFMG5yKV54bKBUkqIDQOibG4iXQQilTcvPA66cdB5YdQi+1ipU0uyn9Z8wpsWsxpPwY0rV4Q",
-	"IS/rNpOuNj10JoM8FH2pFIvSq0qKDDTHlFuVKfXlN67iTlgyrwmhRunz5CnmzAoXogEpmhFNj1BIv7pl",
-	"ELfeS3OIRVhAunH+RKAoFtbZSSIF5HP9H5bB/zbamcaQHXrlhCLgjl6ALMY5OmHdLbPyPcIqoe21Bl+/",
-	"vwUozBVsKQ6aAutXujWU1B6jHtLp5kHwxVcVmNuC4M32shQLHsRp/z+IFVpp45QXhuFvbmNEB/fkx41/",
-	"iRM+W68LNubp25ACPL9eV2ebw04uM7iFdPrFcYJ0z0wl3EmtBdkSvozOyF3u5ZsBrdUfMj1AMYDfOlpF",
-	"nhJzZoSlEXy7EPdC5QDdOly2znLvlUNUEURAVejBE5wFbLtWpvygn3PnNJBORsErEWq6qzh4+qSO89AT",
-	"cxmPXIz3O39k9tRpnfcbCL79xjfsalydlMYx0fWcmZ0S6u2Gm3wZrODQeRKtCNHxs6akIYAr8sdasOf+",
-	"Ufs07/4+N/PvsBVIzmYtVRbsBLFCchVlV/5whVenpLFDfAOlMcOJVGYKzpuc1k0YJR+mAfMlPWaQnTHA",
-	"mRmEqvfMxxNcSp3T7yEiAtZtTED+DUikfyhD6uodSDzp5F3QSRfGRrPWEnRJY/Ta8J2XB6xwJBX0MkMc",
-	"N1FEGGSbWeHlpq0QoX641jthks4WKEucDHZd82a6YRC6+Y43KWqIScQn83wRj+4VtAXLGq8mDfraN5xW",
-	"u6KH+zQn1FQ3QmXiH+bEe18nCxhlmHnnErbofAxwCN5G1zAsvJdhDBRBR0PzSFO2Jym9TvnevWjIUc0g",
-	"Axj2ztZ6bI66YsLSnByfGXCMG6onPgLh2LXWgSa/9M+GYw62OZeDMyUB5whjKGmhg73Euk0vUHwGm5/X",
-	"HuV9P2+airKm3fe5LEh9hJQ9+CSTR5IvBzkHKWNaPsrdjtd1SErJgUN2wHbo1h9HR/onfEaE/yw4xnO5",
-	"EzB2H+gHqIPo7BR8aeS/acQwr9kbIQj+mx+KWA6LdSWYEasSFFWQHJaHlG18NYeJfcebb9NcbEqo2IBf",
-	"Y4bRZbB+wZKswQXiTmzha50q3zvLR3aMgpGr3psCJJMQIr04hSUWWM7484ve2UmwZQ+Bccy/nvo+lbsY",
-	"7JE7TGXgXfqSBfEa0gsDjutUYMjUW0evG1Xy7a5cyFiiOzc6FJp4koTalEzX8Kro2+S8XgDBC6zhFvN6",
-	"G17dMiOsK1isGRgqB1WyQnst5sGiPdDdhvoYXRmPW1a2pi46gH/4u71lULSGnEGQu6j7Oi9de6P3t4Qr",
-	"SJPQai38/EgBBqdZc4uJqgUab5Te96qUjgv9ROwNkBgCIjMh8pUI14AldYoOPA1r3JyL+m/F07cIQDs/",
-	"4r9FFhFRdsch/9NFgOuBI0/HID6OFWnPgFvflRtSh3KpUmXr2Fp7GqrFvagL1nDD61rUrF+N5ZZgRgrG",
-	"S3CmB5CMJ5bx99LeMuuEaArmrzgkMfNye8ts2daNE1VBnwMdL/04GGHcBeHeC8gMhFYYViIgD4Q6OEcU",
-	"nuif0mIvoAsoivEh7tfLNmFX8gLVoCpHwuIibdgUvVfMcCdu8bp0+x3q+wbs4sRjMKE6DhqU99xU9nSY",
-	"/RVj9+dH2HvdXdgQQX+0X2pdi74LcUBvs1LR+oH8R9DKmGoUnCel5g6jUE5vXwi24UbwxW73WaaIFzYy",
-	"slpnXYQ23r+T8iu2GmajnbHW20DsvU1OTCqxmF4ySdy5fm5ZOOckPxHR1TUSlCaGEJVCufOOugiQe+ba",
-	"TaTiIfgrlfWcNP6G0HgnNT5trwsFrSaEmPSLC1909WLdvjntF/7ln/0RoB/NybvhTizm1cE9k6yDd2H6",
-	"W9xx+XmAAsPwBwQHouxc/7iBk1BUTKpZiaa9IsSmVQXjth+XTDgoRhyHWUzc7VERgdYozywWZMAaO/NW",
-	"3EQrd2uU7QFiLXWLVm+8xFheIVlO6IhbefYwPPmhHbWfz9rlUgVnd5/OBqQaucnRugacjS48XeWOWroj",
-	"SXM68U6P+dyUOOwfZEx5DuaRMR21FooaeDlhBVUQb4M1HhCFbi7PcYi1ynansxfuhFBvk0LwVdS/KQXC",
-	"3maLgBssOnFCshUdRvQ4WadtFs7oNo1fvjl0uha4gp+g56ZtQFNT2rEdr0QfZQmVuCSo00bL8rwV6CU1",
-	"gyyHnc7ULuGOQ80H5tso6wxHaENVobJlPLnwff/C9dRq/6xjWNA8Ow1WjPyQC+w/e+DSNjXxTvlPsShr",
-	"LA05mRvLf4qXNcHNjWuezDG0CyeMVNwcFlA4OcFs8d/RHIaI8Z6LE4jWsgVbauhFcsWcEdzZOYXKqJ5z",
-	"ynwPiS9Td3MUR4gE1Et1pA474z1Q1tEpDMkitUfJ2xVqfHVJ/IbTaCEbxrNThB1tTX1eRcP6eNDvQyD8",
-	"7jaiXg1inlvncGmE1giRHBJr0Ni2aWoZgmUcSa8TEjxxmAekd96hEeeSSM4LcOI8QUPU94BroXUGeZoS",
-	"mZS/JoflvNH7xYqbvJDQwbUGi9VeKIfwZkKB1oUYSt1F83Pxuh7guom6xpkxiorUe3UbQ7aLPuQet7bd",
-	"DUwGTjY2lmPzW+D/0tZ10tc5Gd36pJsFDG56m0Dfc3KXRd/LIlvPKYhThqf/uhhB/WjjQaDu558nWLEs",
-	"s9W3/bnWXFZUnzlvne0N8fyMrRZzE2npSSaFVHfX7nbcJPzYMSL6wQa6U9fkAtqaWiakV3kyyv8JF9w1",
-	"CCyfuwbxL9oShluAQI0lV1IkfxVKGT2f2t/0+cG2KaoalG8cpFYhzYxGi0jrEa8M15gmyyDPJNzghqs1",
-	"euOqtnaMEldHvjbADab4upzlFoK74JknbKdePQTwnAh+TyXcRicEb3iyfwAC4MaFYOCOyW24xfmKKvgP",
-	"z+p9cZzkRu14XX+VemGo2JH1DRihOvdkNiVEZcOjgarlQ8G3TE0APAmx2ui2mRCz1TZDmfkIQS5juphl",
-	"BxlXlI89pDZYq85sNl5Xp0fn7Cp9qLXMj6CUZ+0yboIOOJSZ9TQoHQrnxqMJA8XPE+V14jyP192Tp+N2",
-	"dQSRJdsrpFRG8j+TV/nw5Mg73aoKvNzJCjqWYM89e9c7Ajhfa2FfIEgGKkGFZ/v+b+TMO6ohoBZWlFpV",
-	"GbuB/+hMizi/M5bv3lBH/cZOMptANy2KkBpQHqJZ1pMCN5B5EOTNM5qCsE7uuBNP74JRa7a+ELpApaHB",
-	"YMcZCUVf84NFXg3pAppxBT7jgi11TMDdMamSIR0zYHvOh2EkI126CIzkoXR5//OWDR8OcQ9BGOzAG5Rm",
-	"G2mdNodEAPcRbxY8a7S32RzxWAf72CNhdjzW/XZsLe8h3CBQHf4OevluxxPqyjGTp8mFqWS3ERPIxw+P",
-	"qGR+ec3zL7I//e2LSRyoGyB2Fz9OT1agDyR6fyHmcCPXm0maOXz+EM3ccVV9r34kL9AMxfx3vs+ka3UK",
-	"8e98T4lRjOJMxoQjkox4H4uFts5pxaDZLVtzs+RrUTBEuwcse9SL/Q0AYc8cIKcIrFdLXrFaAgLvCOKK",
-	"uoIQF7BudAUrWtXU7fo8NdIWhEUkz9fpIaYPqOUFHTNat6ecM3TzoHPWzcNxWdcGUUjGD9aspFMbiP40",
-	"DoRvNBMhujVrkcpN68KDemED2mBoUNJ+TNikybBJFAyU3vcqHhDnHVgfGr63zELsqTtbtYWkOCwbTeug",
-	"xacI6x3fCvu9y1WNVmLfqxwt3a2/DdIhyD7EvhJ266795z9rjEUJ1SJ6t4WKSe+NXK/RiNih+XshS7rz",
-	"9VsqvX4aZvsAYFIsnTBa7s+QF0jxVjU/wM33fECzSrORfZC09CM/ljik7TOx/NWImoJvxGu+oury+2wi",
-	"xagfKp/zwwSKkaIUAax864+tV1KjV9RYJYN203i6031l4hB9ZIEQw4TjZiRpUTYDFldzF8TPgNopJpUi",
-	"fwdVgS5mcu+IU0Q7vVcqFraU1oIig39voPZycVNzsxbxb+tW1rV2SO8b3Vqx0XW1KGvZhPQRMKgvlggh",
-	"H/5aSb7T8C8riRCxpeGu3CyWmptpi74wTqu/6pe9JIEhbc/hnpFOLgwopTTivJfVD/Rzkw6agdzgo1Iq",
-	"Z+1glbRN69JlavxlaQwvHUg0wlhWScvXRogXqA5g9ak5ZrcViubTP1gbLtWizVkSQViE8mTBgAMfZMLY",
-	"UghgDhKlkqbQWU/yVX3zyaLDXcqBaWtMcxtwtwj7kOxxr7LlKx9JmEjTNgUS4HyQIIpIuj16xE1I3gFz",
-	"uMQPNvkgH24An1686zoG6NhLarv6sPlpLWEpUB7rubHJBRzegb4TGwEvJRa35xAKQ/k8fICimmTX9ziZ",
-	"pz9gVMlslk3fwzZgZls6BzinEEnH8PcO6gTVq6Eg2vkKU3dpQrpwzF374DcxqZ956TEkKUBaZgMyZFkL",
-	"gDEYxmX0udJEOp5RMgQye1PgGh0aA0lsBC2RnBiJbdOVmIDknwirkFDFHvQEqM0Jw0OtdQD4cLomqN2l",
-	"IB8SagiBYCG1oriBbzzTwSq/Ti98j5kKv/x83OEgkwi+SEfg4X75RVB5DXCpFB1aHDhukjhxGRzrCBmV",
-	"+C0Hfo2rTwjflgpg0+RwZ3uJMoOyVMcPxjG8I86s6NtdwtApdjTJig9Xm8z4KYaHziIqN8MNnjwW7SHb",
-	"faTpHp0luaMf6aIa8uqwT8U8Ro7CeI1Z1pbvCB8JAoqxEHpkREkth6cwsnsBDFvRUGQEV3YvDOrI0eTT",
-	"1LwUlJADoyQHmZPLmg1lGIDbBvy4kH/4kIC/PFMiTQ+TVIc13NN86ZKb/SAajfmYAwrFXrNEeBcGjTxs",
-	"tRLoSACZuwJ/scEC3UqcrdScRpfx79LTO7ok87FlQCOFxzcgsh/zPllGnE6318w2eituO/IQB38h9swz",
-	"aC/GUjxwAJ6KCDyAHkb/fGZN4IF7+gthuc9eE4YF+zX9ymsq2Hlk3TiBnRKLFM92ZeCXRew9RRi/QsnR",
-	"15Q0cOz93/N6+4np3G144a1wrhYQSe3Eiy7cGppUooSiwyFliDmt2ZJXwMGPAYCO0Q4vuscTTSdwU8KQ",
-	"pzTgX7t674FYqIoewqujcLJp0dLmrx3YUmyrks8+dTfdzxoLyR/pqp4U5D9aQfFI6BgaWPG4E0/jcJfY",
-	"8QIV/RpDP+dAfqdL4Ew9yGNL1zpzOH5m/61QLg/nA0hM9fLcPW6VdPbpryEMdfb+wPe4QRsqyzEGRakE",
-	"r20w3Xb3gmM1B1BoLAUTdS62pa4OQe2JgKcrYbGQej8M1utHZ5ZJYvJTnOQF6wzmUVxpEsv1QHhwrgc8",
-	"71CbGVKF0fvEo45xlpQOOu1WbA7JGv7g2XHhHT/NAmLLAqeVJDAcJx3i40URP2kGJR2JHQKMnuXwHE8p",
-	"Y9MV/u/bogdRmgKViwQ0HnLXtJllRi7wSte13mcM5zt+IDaOpelAwPtE3AtFadeYI1ppEZRciFbBLG3M",
-	"/cFK1kmhMFu6PNj/nWY7IRyqW39irvLkl4TINljhQ1xeOJve7iYJDHENCMloBn+9CDVh3z1mk96co6WG",
-	"zwNmw4kFffO+FNFu/NjLuvBRgWf87EpehRnNiO/4kmFd6b0221tW1tqKqrMAoYtPaQi8HoN4gwI1E6xj",
-	"NixJrgR3LAU/KDjvb+EG442ugiUCCmPaHn8VuJQTx/krSdZzVG9EUMuH1+uRQQ3MaVD+Ht+2QbRpn4On",
-	"q8hDzfgIHoowc5Ofxo6jDCLW/2t8DCJc0sQcAIEpTiECL8+cRccGBnP5y1//Op4NVALNo8zAz2ngqg2g",
-	"1eu1Pc7nPP48e4SkLTq+rEWBvQxisbAoSKrfe2GsTCE2DS0FBXs+9m37HymM70zUYBglArEf0eSY4D9A",
-	"rbqVzqCZhdzcF9EmjPoZQRoQvrZ/+0OZ3lBvrIfbj2hUEMr9lGG+Nz74O1nXciecEbYIUeJsK2vABbQF",
-	"YEvYfivGATHXj7H2Snol1kb4jxGbuOS1UFWAKn7KoBYpDtVg+VNW6bLdeRJk//H225fsb59/8V//Selx",
-	"fBc2XdQVrcw6rStkbr1CamTCEgxiJp7+f+B0kKVQKN7LSignV9Izzpsfv38X3Ev4l6546c23KEjf9Mjj",
-	"5vnTT58+D8hCvJE3L27+8vT5078AaqPbAFE+4418hsmciGUoQDz3zAhyKb+vbl7cvJbWfUVtIIS00Yoy",
-	"Fj97/jx3MWO7Z+FbECBXnGBoT38Tisx+AEhuyli5eefFQeyNLYWVFe7zUuttwZSA0tlA6cDztU0s5ke+",
-	"FTihj7yWl7o5xNkzpfdIFlCKneA3mgMmjMGX/aN69ocngw9+DEcw7unVvsUGccENN3wnIAHwxd8TdkdO",
-	"2wu2CoBkgkg4IjpybXZ8Ao0AyIIheJK/JxSGF//r+Tic6bfRjn825hbfu17dEkiXo3xeiLu+JS9w07oQ",
-	"BOP374klm7BCJe2BZ/OGYgMhyTk1jJ/SVogmqp5GwA/2lgzWln3x/C+ohlO54ghLyjss0niuJa/LZ2WL",
-	"3oz0Ub7kdfmydZYOQFj3lcZCJ6X2eiXaS5qmliV89Ox3wvXrjudMUSYbgLQ/DF8Df8of0pflikMDPDWM",
-	"PKSHd4i6dI0rB0o0AOggqIF/fABKB+TjfpoWxvRDoMXwjEjJzR/R1614pBP6uhUf6YB+Eu+zRwNpVWCI",
-	"6Xx/ACl5LX7fDRBw2QLIBxTVoVRaSIOF0P3/IJBk8Z7vmhpC5SpdWn9yn9C/Pd1V/3l0rh3UdP5oCWj6",
-	"cU4XO/9IBxwGP3UHQYS6wpliEQjrsP5BhGzxB1D0SmpYKi8LZ7o2Yn90YNGOkz+vn2LG4vWPC/r+WNcR",
-	"xz51WOCKo5gsqLvTVSAZFNq6xoF+Wfey1SFwAdFT+3g8llGhLyd6kKoxu5Py3rHESu4C73Ql6sTVbbCA",
-	"+2laoCrvj0QNR3X8/2R6GFawz1GEF5bvpdhfiS3H/vz5xezm4clEVK38ufxvwix6jFMZVOP9k8+kX7oz",
-	"cyJLUUuBKSoQ6BCLdD5YygmpBohbKi3V04kJ5QCuCspGS0CqRtpt7yJCqrT/LSqqGCyvUBDon3FXTzl/",
-	"yLHWy2Oc8rAGzJ98zIPaKplzhlN4YtlO34trCbFcdXCz4AghNMhYVx19f0WkrgBSi05yLTA3oQY/B7y9",
-	"g2MF20fWHvCdcC9Dm0t06PjxdTgRryojrGUAAkCVqnlnwaHiEKBQYjBG1aLr0OatBG+FEvt/lUV+J+8J",
-	"fDasiZJWw9LRT0aVrqICqjSEvA0OVjbCPPM7EbDAkgd854zgu7eh2dn748R790zcC+U+sfDpDN0P50Rj",
-	"pa5QmAaSMiabWET9E2gsvNaloi2Gwn+QrwfgglaYe2E+sUKBbV05e4s6JPzlie3BkI0Wc7TxIH99IlWe",
-	"W/6o7wUlXD4Su+ync05ilp+PTTR3gsBGH7bpfg6UjLxra+5EFbcfwSI3srGdtEgXGXlaA1ceAC0g/bPb",
-	"7GDQzzxHRnAnvtbrx1LSNWFYTdrbT685bu79oVIi5BvYiuYaZ/dlVaGMfwvm7oLxNVrFIIoADPBgLRdK",
-	"t+vN8HSe/YHxgx9OvTDhiB7p4f5ar38BYTi7Z9fYJN9PgRVMQQ+CtAP6h2jWAPOms8GUga/S0E6bGrxr",
-	"AkRX3Xz4DQz75SZB9RDV/q9C9c//bake9zF6sACrIGq7t8yIVWupQiP7/Pnf0HkVHmtMLUBIKHJSJG/F",
-	"M3ABIA+7lAwyQk2pTfXS9/5YRmTf98fif2fuc48aoODrw6kB95PxfpxqqOAvhLsFIQKLdmOQPJMVFThF",
-	"WrAhDydHCSttRMnxLHOM8tvQ5hHvWRwjs71xntcxD3Y2Xq+ZkN1XQ1l1BWVNrBMN6DyV4Xu2FG5PJ3rZ",
-	"hUlvfoBDObH3ryJiyknHWlDGXn/7F0j24VAGsfHEAsssYAODz+0frUAQFnS66dVJl9t5H9v1yCAsN0MF",
-	"YcOuQwTBplSE6r9QVRKY7fHuAUvFxKkuFDSGD2AM1NrrvK0KtRuvTCs1ryrCET4h0LymVpfok73PrySY",
-	"PLGMpl0cJwtGs8HvujWK1w8SSZJv0Z3jxuGCHuktws7niiV/4iF8JdYACI+HcIXXgk7z2R/4hyBhV6IW",
-	"mHgzPIJvVNU7gI+6Fd8AtkjYCC8ME+F5esTCfBhPU4uLSbE425Ao5uwt72/wM2coaO/xJ3VarntnDo90",
-	"k2I++r/kNSIpDODczIF1WXpPLMgJj3Ox8Nyf/eHM4dw9+1W6jZdTwgF91N16x7cYQgU4hQeGgMGiYssD",
-	"20kL5cj+jBtW/JEKMMLdPCnvnEvlzN1dEBWe/VHqSpy0O4SSPWdEOijsDYBCgt9TokIPB2MEZ5eS7AYV",
-	"PY4Fug49bjQ01VCJCJQxcqVL7SBMQ5SJPPHl5kCdHU8iX02qi6n96xiR+jGFz3AwuTgUKBSmmA3NHnxV",
-	"fla9XqO3k0w4HbpBIp4Iozor7fcfq3peep8Sd4RQwC67IV2qypR78ox8kieuy5fYYrTCFK01rWkwJeyy",
-	"yb+h7x+XzmhFGTJzWnuNYzmINH2w80GWG+gZ8HM6xcdwtRVVn9hsA9gevhngsSGsDNDgvxmZafcJVSK/",
-	"WLFoEyT5k3Y/AU7DowT9YOeXuk2+D/hFDPPZ4RhjjD53jNJuH0hOX+s4BhIKWL/8nyCmai/E1uYknViG",
-	"+qqHcifcz9Dx4xwL9P3z6oHnElFDnthr+Wxx57nCfsGQoQZhv8PNb2qEM87x2jc1Py+XpDKpVkJUFAAm",
-	"OGT6pthzhHYcySIdNMpjMl5YXobtwtZcQfrVmCZndOskKAxyRwkpASGKKmwiA8Zggp7vBp01Cj8BJM+C",
-	"bURdsY3e9/j0tc1LENbxSaCPEwo9hB0RnXxE3xnsBALsXunkviGDlO8OLQSUC4wGgqjyPZKlarivjxSq",
-	"5vv/WG60KQeKFbivc55o/PL6iQmqOarslMWNBZHDiT+Jxx2g3HoHnr4y2P6kRfYtNTlnvY+jgaPHTlPu",
-	"Gn4vdkK5RYA/maXjrXkTcBuWRrfrjfsElPZQDhnLjqjqFiKdTBVs5HtpN6Ji/vNJs1xrXi9ifdv8BH97",
-	"9Bg6m407Dz9fMf2DiKmvp4Uj1gBhBdjh7CC4KVD3Wx7g/9dm7NHn/0jO3ruINPwosUT9om3/gg7faA6J",
-	"iCLX8/lG3IwHWxcDDTz7owMYnGRQ7B/ux3/qr7vPfTtlyPFJ2CpvyWc19BFAZUooL9yLgryqdtyDgnwM",
-	"Y2WSJJ4thcLgntyD9hU0uCitFb68hmMxHBZG40JhLQ6hlCFoBsLe70UVi9l3gcqjSPN//zMrCT8gH0ht",
-	"qgvji011zcBXBMzETMgN5V7FqwdBF03tmRrCzvyLnkzG/vBzI1Tc6EeIeuKmesPX4mr+sSudbS9uHJ6s",
-	"hq/7tUPpinJmRWmEC8HkGG/h2a90CNL7YRbB46N3Jrb8JbV6aGj5cfTL6JX6WQkM1AYDGPAbnKF/uO+F",
-	"4TUDYK1SdNgTmK12nUwcwNICwxtim/Zz5HovZibSPD6utCO3vfgWpvQea71u0ZT4fwK7xGU/xJ3+yOwl",
-	"KWu/E3X9Dc78cTgMdP5a2uu54K/24Ff0bG940wglKqipFsj6iWW1xtcDmI6B+I4OjwZvJpbjPLoOVPEY",
-	"KjUpwdxelmKqRA3IueeCsX7BRo8tPFvEbEyKzzTP68VzkZ3Z7zX2XRDQn4v+qi4lDH1YRhCcsqXiDfZh",
-	"sld33duTjkPESTiNR4Iwf2vL9oBPBbg6G11DGhdgPSY92oIbkIInw5IUJwZGHM2hUIvA9clYTSxhdsKA",
-	"XmSLFodYAixMhkLZymio8ZSOC11ZQPzprVMquWt3Ny+ep/CdsiNzBxWLb9lnX0yzGgVwqsEO48ifPX9e",
-	"dPP4NDGPxzQlfd2KjkseFX70x7k8dHkXV/G0HfVZwFXzDMuOQvxb8QwKJ5/S7O+EgMyshEqQ8Fu924gD",
-	"JNlYLqu+onuFpEqEwSITJGUukMiCqNawFqy0jeH0YaFQGelk0LRuKQhg7qOFX17L4V6Je+nZHhkOYN6d",
-	"ECiPl/QslMLL40q94dKzlJfBdf5YjrLeMDnAHF2Jgq21rlC29Twfah/2Kh9c49nx4yCV1MIhyANuK5Pq",
-	"FnFaNW7vjpcbqbxSYUW9Ot5bOotnf+AfplrAvhYUffLxaOm1ACSTsOhwDQnKJGZ6kVTIdCpNISGzxn14",
-	"uMiaTgn7ie9Eb/seIScMOr9u4Oi1Di145/HUQoIWJTKqilkOyGustVAasaPWrTyZi/ODdBcR4w/SXYlv",
-	"Uwzi1uvuwaJGqIlahWC0JAP7sqp+kO57Jx4LqIF6vy5FXGfnMJsVSyvqFZZVvMCuv5Xu2R9UVO0k/3or",
-	"/PPZ3+6PRDF8K7qFty488bABPX0MMufAPEGwd5dENcLhn4gSQpvQ/1gapNzSYzK8OKd0QIzP/OH5F/YU",
-	"Vf63qvQP0t1h049Nlh1CPc4HvEEPo7p0fAd2//EvIwFf2g03YEkpQjEy+INZC/DyG7GSEDz4e2sdVhj2",
-	"QgZ5u5aYU6T6cGkTctNOJ6ZdMR0rp529g8OmZDRCo8ZCaIZLtCpV/HC1iNtvAkZ2hOPUXSZWb+ekhc54",
-	"dQphlVewqkfKYpPWfZSYID+wX1v2tKQNxakk1aa6FrYR9q1XaM7CZES0xlDBL7AQGr33urfxN+Coctjx",
-	"Cf7h/3fuTfZMJyAd3zzyxsIYiY19FUwysFzrrhIPDNy097gD3vC+t9MUYVSA29xriTC6XlH4Y8J5YaUq",
-	"xTRFhrb+cRx74cz+B18+OBO+vQqgAVAKhrauAnGUXAEf9kMUUPIPPIjBa3Y7Rz7G+3zqIfoZWzzi1tII",
-	"mY2lGV4heQhZ1/IAWmXuqjzYdP3bcGuf/QH/n6Z+dCH50wLk19dxiqLOQTHxx3wJhZnI/YroAKWxT9LN",
-	"o5PNqVAozJy4gioadiZG3PrdAD+ONNGrE3X7UBzWbXxPUxhyoJDH4cg/CNE8eq7HR+HJfx4FVFV3P0KM",
-	"hhJ7JiuIzQjWeCUeoB0CWs2zkte1PYPzWD8qO8YBclZs/PEKYiUAyHQpURaqiVX8YME3TYkcsIk9X6jg",
-	"5eaWrpqmIsKYUFVzwFMVYjuRs1OloImWU6wd9dvwrPxsn/2h1cnsZSzLzQ+PeWRxjFxQ6FWkVqhoFV1O",
-	"gK2EAg8ilPRQpLvDfMJqzalWqHSsluDdmcgW1cUMMX1eyKqf/QH/Dy/y+XmE5o/HnrGs/OOw51616T+Z",
-	"PeOqTgVaDOjnyil+yDYK8Ip24RfArtGXcFTJ/fa4ljUV7QdVGll6FB2HZBUK9eY4QL/q2CW2rP7314mA",
-	"ozxEidXpUHaB2IMWKylL14UJswhAkbcQH6/w+lQ82IMrGYmvu69kLH6QgdiKLvckj4ZBbS5Zcvz4qq6t",
-	"cqNlKfoyMNa7tLE+yC5LQG/a4YoeAwERZnc1srniHhLNuNFWIkkEcOlnf4Q/Lbbi8OFZ1YqnssxTyVvB",
-	"qzNI2cfxvH2E8W5bV9rsuLt5cbOUipteUb18dO+7Hij2tQJfAjg4PBdhYVjj7YsvPv/iPwvMUNgrkDW0",
-	"gVy8dumntRTM6YS4MS41SyHXDTdR/aXw63Tlrf6RPKgCF560qfwpmwpO+MzJZvMTjk9143b1VU60gVj6",
-	"q2nSntAhAN5SDDwmDW08y0AMHfhVVdGMLGorHukYcc8fdoRQdNrch2m1pr55cfPs5sNvH/7/AAAA//8=",
+	"5L3ts9s2sjf4r6C0u+V7axnbySRzn/H5lDivFSfxY+cmH2ZTKoiEJEQUwAHAI2tS/t+30N0ASRGQSB2d",
+	"eOa5XxLbAvHaaPTrr/9YlHrfaCWUs4sXfywabvheOGHgb1/qzXeV/4NUixeLhrvtolgovheLF4tKb5ay",
+	"WhQLI/7RSiOqxQtnWlEsbLkVe+6/+r+NWC9eLP6vZ90Yz/BX++y7avH+fbH4zol9dgjpxP4GY7ziVSVM",
+	"dpQafn7wOO/917bRygrYuy94uWsb+GOplRPK+T/ypqllyZ3U6tnvViv/b9MGCf3BSJWwpZGN72bxYvHz",
+	"VrAV/sxWwspKMOf/Sevd4n2x+EKocnu7eUBvmVlY6ZxUG8Ytk45Zx1VlmdIHP42XvBaq4uZmM4kdZiZT",
+	"0u9PLONVZYS1OA1T3XAKpsoP738r/CVCCrwdLfS6zAxe6c0Ty5C0rT8OtxVHPJBwHt9wJw78eLNJhf4S",
+	"M/p1yx2QpD4oPx8jOGzNt7q14mYTwN5yGyLuZSkskwomssW2xeJ76W42Ad9XZviddMlL8YOwlm/E7Ugj",
+	"dpiZyD7+XixeG72qxf7M2A22+H/nzSH0m6MEadnBaLUp2OrI1lLUFfuPN1+/ZH/79LP/+k8/sbcC2Mjt",
+	"diV2mONb8fdi8as2O6k2vwqxu9n4/T6TuyKALI2AvdFmBw8Xfe07/7zEpn8shGr3ixd/X5StWxQLp9vS",
+	"v2XW6WbxW7Fwx8a/adYZqTaLYvHuo43+iP7xH60sd0+pp95PH8l9o43D599tFy8WayNXK+GeSeWEUbx+",
+	"VmojnsH3MLHPK3+Z4AOjG2GcDBRciUtb8SOX9Uvf7n2x0LAB8OlwQ1bCOraWxro75rbaCmbaWlRMt47V",
+	"3PqVe+HAXhrsZ63rn7DT93FzuDGeTRWLpjWNthdn/Jqa4RMfBIS/42q7XrrldOegV7+L0vmxPre78TKB",
+	"JSrB/tEK6/+JOX89Sr0XlinxzjGtGGeKy/oFk86yUte6NQU7AKn4r+FMmFCVLZjjO8E4s7W8F9CImK5Q",
+	"FbNbfbAFM63vcC3VRhhmdKsqJv1mRqKCARbFouaq2nOz86QF/S2KxZqXfpV2r7XbXiK2lRcTnvpVX0Fp",
+	"K5IxCpKixpS2Ojr8w1qbPXdeWFTur58u4qR8hxth/NbveSWW3A1aV9yJj5zci8XpMt4HwfCP8Q9GNDUv",
+	"RTU+SYlczW85Z0ZYp41gsXkcY6V1LbgakRKM2M20oPX1RkzRVE/EPNmd7ofhNJU4xJs19Q7RESTuj5Kb",
+	"rVs6o9tVLcaDHbZHoD9/YRm0fWLZgfu3zzG/1Dsm9o07enJW/mk8cJs8Dv9pfRwP4K+OtNAVE7zc4iCJ",
+	"3S4WsIvpC1hJI0qnzdHLBoetLLcoLHGTJI5pyw0kUPK9YE77JW+l2pyuuJJeHHPjcU7oA6ffbUU3jdNT",
+	"KOLhpynGjCf+kxLAY5hewwIMV7sCZDTPf/wmV9wP+TBeT6zlkkCNrXz71tR+K7p72DvODW8u9fSVdXLP",
+	"HYy9Mbq9+ME30Oh9saiF2rjtnP6VcMv9fnkgkYHmq9r9CjmQVst1rbVJLwZ4+LLWarPc79M0aj0ZHaQD",
+	"0mS24UYw4u61PngO35FQNyx2nOoTlxgOHB/2bAd2q427ZmpbudnC66PX8HwZrjYiNY6tzm6f3fLmIq29",
+	"hUa+tZ/CnNOzzv9hAim/dfSF03ieyU3ZGH1wW1aLtWOtcrL2Fx3kNGHvmPL3KVx/Je6FYZUWNrUrTjfJ",
+	"ASrR4NmhSMAdq6USbCU8KYQL/MQypxv4Jdm3kfs9PmRnFc2w4NaoZSU2CR6MJORkQxPYaiP/qZXj9Xjc",
+	"tACFtzOcQ9EJIXjucSN6BD0izdNbFG9xoIfhJR2QXG95vavacaAkIw02lROmyOv9ci9VS9LJqVS71iS3",
+	"wQvMrNyowt8Wf5LwbpABxb5gnK2M4DsWP+KuTz1Kr3R19I+HIBludMYlb6N4Pemlf4kfpJ56rwXx0i2t",
+	"KLWqbJoV+M334oVDMWhjpKqE8Rrv0XaibMF+b6uN2HulKjVrrf2u50fa6gOMRN0x/4FlfO2EYZwFhWjU",
+	"L9krJ5jyvDhc4d0YM2txH0yl41ntuQKxIRgZar1JCqRbUTci8xhsdV1NWvuqFqKSaoObIC3bej2aqIWr",
+	"I5BHrfUuyVv8MDZ9m3XFj08sa7hXGGgl2viDpLsO+ulE4fFbXVcpegqm3UnHARrfhZavuHVf+bMJHyz9",
+	"1UiuEC6al/0H0hiq3yieqqTk5zl6gvBpv/wxWCR9uptbbllZawsKwKTd6stLpzvmR1+iCWAKx95LVaVk",
+	"VP80a+Z/7R5tp3UdDWNcDaY7ln9PlQC/7vy2PJSAgNH6fYGx6aCY9qdlFy9UW9epKWX0t0ASox+m72vD",
+	"rRUZ/oeLjFpExwE3WlhSt5FpBcpba+PvKq4HzmHqvrzm1v6qTWWThg2hm7SKopnTtX8wurfECKZVfQRB",
+	"vxHGahUkkulE0BgurcjRG9qjQdk5iLpO3S0vsiyBh4Ohra5/Wi9e/P38Frzhard4/1uRE0rxSZAu9o/M",
+	"8cED+Mcab3uwqx+EEXco8enWBTLnyh7gVBk9GiD+8GpZmeOFq0k9rHnpD6cUdDWlAQZ1EM6Jqse9/JPj",
+	"gmqd3F6xF1VuUOt0Y9FjVGtdvUAzhu+t5hJsbgXThonaCvxJWqYE9ypueqwDuVhOx6LL62lBWobt+taR",
+	"Xh/S7pa13MsUw/VT8MRato7tueez92mtAmWpyc8MGbZGA/qXMMg0ZDo7COXwQk+/r4fUxbGNuCyFv4VG",
+	"qKkYh+2nWbLALHxJFVLVay3x4fTtG9K6h5vgSdF6UTXwNv9QRNLhDl47evicZtxO5vBf8zL54EHfeVEI",
+	"b3cUiCTOoLUtr+sjTKwR1QtWc2QCnuI4uxdOGKm4kVw9SQpGtm2CiTJxVby+dmReeILRpGKl3u/BnD7m",
+	"kZ6bT7BPY9u23CaVvUOgdmgSGMPKL6h7sMH0ay/qW70LUXT+e7I9wiJQ8I0SKi2CHk4ip8HtjAJxEATi",
+	"WxCZTk8RIbFkrE6Mxf4TSfiUHHqk2tu9+DwHAbc7z8iX+tJhvPM9xkxyXnxEs9pf5wQZ+5PAeA8WP38Z",
+	"Ko2yFr79I0saH/l2osk9aDN4ndJOnvfFYiVKTp7U0W/llquc6ROeSS+vgCCR6Lhs04YfIkNYJk72rueU",
+	"CBqJ30jyQ/jnSbegoKRunTjmhAf/DFkhFKtEKSthC7Aec0bfpmy9OxJ9z128X4SpZOm+902DcJ1aKNqz",
+	"HL16K1FLcS8qf6grwYhQRqup5U4k7dWwa/uCzEJwAnKj0DmTdl1o6/JsAWSPUoOFOTUPf08z7+fJ6aE2",
+	"mWaI0CA5iS3Ym2S5GxjMo3XDv80rAddAebluIKyfDpDi8I759Re+Bws8kO89q/d7eMc4KLck5AneV/p7",
+	"G0idJ6cPLoN4JshOpUEpfiAe92naU18wno0l5J6BbfCanTDiHXJBHlyxdM26vRhMvH8GHUlEMuuot2ME",
+	"eKOIAiIPyLKyl60b27LW5DGZ8nbLKsl7cNcThs0WjWcXvGLwPMG68Ivs/EE/HC2ARwZ9UcEkXv4eOO1F",
+	"ieVzC3FVwQKT9AaSZ4fRkznmUiBrp21Aj+9acdONgpFAEiJapZXImMmqTcpNGrzT6BfT6zWznqkzkGEy",
+	"GwWSZ4aNScdKjgy0YGuj98zyNTjcaN8fJIGutSlzdsCd0geVeC/0XuC77x8u0LXBUN+ZcaUNRt7kaqPj",
+	"/aK9i9r1vsn4aIwQDByIlubiNCu3WlsBW0YbR1b8Iqh2YyfxBR7XzWM6cfVXMTZ4qY1LC8UjQzoFw5xO",
+	"sJnAwl7T4Tc1V0pUZ19br/I56d8FkGW81D1rg4zoZL2zhofQDlV3fR/nNX49d9IrOmkineQKe+sbvQHX",
+	"3FXOMH/TKLxiyiUjzSwtkCJTTN0Lf6nyPkhkKnrNarnZOrYx4pj2qFUY8Hjh4SHHVOeIIs8Uft8nzQHd",
+	"EGcdnFlg9N3Cew9HZDHdORJT7dFK4ICdJ4setv6FCwyJaL7br+58BkE9fZYRuHXyeTWC7766Fyqt5wSP",
+	"D4Tv3PMaJeVaOC8oUXDSxujDQJxCJRriCtDOOHy2t3KzBcdc+k7V+nDmV0WSwNSn0+rWXOYRb7HV+2KR",
+	"G/mEgLBZf7JFf11xXJpweuel2nzBy4QE/ys9faD1gy5iJMrFuOUWosEZxiJtj267H22yb5C5TsTq8PBI",
+	"0dsLrpjTEG7jFVrDDzBG2tGmxFRr+kbzernhTY67eS0+KWEFkZyMT5Umy+eD3Szgkk9LdFqg+L8RjrxF",
+	"sFXSdps85lv00yWGj62GJr4pG2idSMV5SRelDDvZQllz9daJ5qL2Elcb5jo8xzCpIhJZ2NXuPFME388P",
+	"GBIrxgqOo79ImhLmvm8JyIVQcbfNjSsbYd4Inia1n5RAA364DCV+4FVQirpiXsHaIHlskbEPV5BThLpY",
+	"svHkUxOt3+hDStHB7IaUClbpzUXi062qvtToCFuvSRefRDM/+eY5SWfbN2k58c5BhCMYwMDL+NulI6vA",
+	"f05TyhxdbZNRGPWcqAfc1pQCYPR+6k0Em87Uxgcu3Q1meLJfMN0wk4K2IQyW3j901Jy8DbWoMrSk0jbG",
+	"rd6LvEer0j2DFxid7qWVbpaDcYt0Pz1U14+T/KHhGzGVxfgJt6Zm3Pq7ftAfVXIvlJVa8Zp5IfEF44q9",
+	"/eUb5r9nUjH7j9ZrT55VfJx0yMh/9ufbs1S1pk7zgf4J+0ZFyF+DvlLHCpePJ4NU0dEckmEgVg+8lKIC",
+	"caGuC2Z1cHb5rUqYbS8EMZP86k+MKKM/oxwZvqZj4VUlHWzw694BrXltxSlT1Q2KpRemBc3Sw7ZBGRt2",
+	"PMWATB8HA3IuCoIkNWkZX+nWncT/hX8ObtFbCDBoy79ISWSCDE4b/OrMLn2fjCfp+9PQMg9XxgrzBPNY",
+	"7ijkC3ITSk9vPU/IHTivalGwLUUukmt4K+rqjjVGeIWnCLYTEDfwdQ2vSn/8IEzj6wKh0NTDpVyFSm+e",
+	"9pd5RcaCPzy/xS+3otx9pxo0qM4gZgj2S8of1stOvCZxN7Rj2rA1r2v443qdlD3L2isDScmJsy03FQuh",
+	"jok4NC5NyvDiDoLc+A3vOwx6n04O65L7JhvhjZFrk+1IlOq65+++w/affjq+GtOjfOxB1HX6NOiXglXS",
+	"lltuNsIfBWcrXjG7H4S3nLVr0+HQTveG7Dam6KgibEjyhm61LKMkOJXgSp01qMhyp4SFR4wz3w4fBBC0",
+	"LT6GayHq6CWJUc4Hbr2qaFsjkgHpQlXLBmINZsQkgKx4KcyQIxve6lpW/Jig+YpiUDF8gQIVPIearB+9",
+	"bZAyOxr75PnzTJyen3POxlW2DkISYmwcxA1R3F3iIqCtqVXycgwkNP1vhSFPe242mSPueTU5eLNYLfg9",
+	"Zseuje5UnWxmgNG1uKxX1HCZ7oWx9M4mvcgh+XIQTgX5Jy+YEevWCopV/PT532KsJrVCxatiVqpS3EEz",
+	"/55Kco5S+hT4oCHWPiRZJp2FBwGpNFO2+ldoGrb6gOmdYN0J5Hf+a2o3Uq01vFv9Mx9Oq3+siXGT7KHW",
+	"5e6tM8KhRnaWRwwP6Guj9xh8IsFdwzirOMb3UGANynonjsMJWhNM6me5p3SKGc3TOo/T+bXDdyPi+zwu",
+	"quLHglHQPhIS28sq5JLt+Tu599LGx59++hwCWPCvz0cUNBQqIDrsKUzgGoECg8tApNBoXI/BIVuMZ6n1",
+	"wJCSl2w0GH+vF2midzHMoFXB2FyRNTnslXwnqktz8nLM05fBtD57WiDj4bzaZCQ+ho0Ibvw71UhRwiHv",
+	"hnmuaKcPmRoQ4LSVl/dzJ91TGveKqe8AH6BYvGzdGwrNOHmTY7hNNpbjQkZNCCSA5skb0Tr7RkDC8VwJ",
+	"lVux5GpTi5AJNDb9iiZ67EY/njHzDlx9o18HD9mMJDduSpZIdHtic/lyhleytVlPWz8QZmzK48OUju6X",
+	"g7RbUfWs3CciAd8JVfi3rzF6LWtBZn0Jqe8gLliyb7NKNJBOp5IZPye00HdSnZxdf6m9UwuriGc1yLjq",
+	"PzzdXuRpzLZ1IqrEllutZ1jn3kL7ZPzBaXQj9Zya0Zfk1BxEzS4u8E7uxNMvsd185gmKhB9ZpKESvByS",
+	"SyMPsAAooNndw9SsrIms4X7rZmXGWyHUrA8OW51OQ2gt0Xg/iJ3EcstlddGe349d9aP019NNtMCNTtIE",
+	"nMw1unp2R2m15yfem3NyWtI2NU9ED36rDxDYstUHxhmkl1cUBnnH9m3tZFMf2erIGmGW+HNBSSdOQ/jk",
+	"ntdjd2v8IWmV7PpK88TjfqUn2C2p3aC/ohs6uQ/ouDjxdGzE8uif9uRsVtK47bKaEMAQ9Hz8QlAycCaK",
+	"Yq21W5b6cogDSFqksQbrwSWttSbSmZMLt6y0Ehec4NM5bEyumppF1fB7yN5c7s7kbM/2ewL3nvYaYE64",
+	"Nm6J7u70sfXUzoSqx+udyCXIgSXD/+5f2rBaskJOtRb8igOkDLSgzk0/H1Q1kz2dShZj2eNWiilw27Cj",
+	"ke/2Ltz4LhW929qtun+dEqQUT6bo3MyjRZyu/IQaIjH1bmK4FBlOc80rMOBFJ5InGPU9o8ZkOwybqPjx",
+	"jkllHSBrrNlg9/6PYmYJJpXJlobfg4GfLIjCS1KiYlbvBeYTYbw1iAsxya6fBe/V0WTwuj/0ZRceOy3t",
+	"LwTKjhL/9JrxOhjiIS2nFCC5r7lhXfpTrfUO/WngBD/nHRoEsaBNTkznMYFzn7d6P4yPx0ZgGJm+iUiU",
+	"oy2EUNMO76fe0dr3bbm9wzsSTtaxjbz3qhEkyTIlDuAe4vUBGNSf/8QkwhWN4LuPxL1QFAIUslSY0xqi",
+	"vEJCeC8W7jRtuR/k6DW/5WXr48++3XduinEVtsyGq2UEr+6YEqLCJBY0n7JBwvvIIHrNU9WR5MfPU1by",
+	"C0ox+KXYhjddxiFy0aoVd+w5Ym0REWEobg724UEvYOqp6GF5nkad3A5uYw5YRd1NaGLMtW8/T+Jrm+a4",
+	"pXyF81B5oWE/2vYynxgH/gxyE0PcbS+RMKw686D/IsXh0Y9oAkwrPLnSWLfMROp5ZobpZBupgnPcX9oD",
+	"wB6uhRjgSUBGAVdHzDHQ6wLTQXtwiZCmTRAW07If/HfpwL+CwIwmQGf5VpCwpnO4JZB4oHeI1NbwQ+GF",
+	"I9Fh3sxDpfshENkofvPdRfb5o29DbZdSLQNfGDNA3Qi1DOkak25jU/OLXub/7d+C1zUFiHJ1MdkDgQhi",
+	"Rntig2vuZgP7vcXe3rb7PTfH1GY6w6XKZDgRQiXeQ+apO2aSnqLcQfZeFlYlDLJs+CEXQrPnAHUE6YQk",
+	"DB6Fe2Du/WF7XCoKaUtC+SEcq9K4Ui+KJxBjMDVxMS2WMQ5J5x4v2IC39SJ38T71TuJ0v4bsJcsNLcUb",
+	"nth+Pkxw6H2czqR+YPYXzb+4wdT12ajRL1vxStqEbZrXdSJwQG+ipx4Q1VOCkm80eT1ftiIXbwpOv3HU",
+	"zZH85Nxk0lxr7jJhhZCIkgqHcCKCWgQpkOAf21pYBt/1MpXJ326FUNNZ9L2oIoLcKEC41O3lQJA31Gye",
+	"ONHL0ziRKyFbDGNBKPhAviMllG8FnwznkV7WCUkGsSUkfQCVFEBm4azp6MI5Zcg15Lfe1ls3N810onfv",
+	"FAcK0/RAoMdkbdcVCrgDrg5Qo6jlVeJQ1vyQzKo/6yS8BMF5wbd3AYCy4UZkUuCNQptEMnRmvOJkWtp0",
+	"3+EkQMWbeP5OTWxn4BPj9mTI9zp/879CLBf3L+s08S8Cr80Pu7pjH58YPXK2rFmPzDTz0GwryoOtImO7",
+	"B0U47TaPa8QeHOcFA3Oc0VnLMb7kj6pnYl/t5BcptD+v2MwxMFTtZBN01Yr+uKfBw7U+sOdI6vXA7N0X",
+	"ZbyMddG5opyoQtBv1mwxX3ubooy93fO6DhqZEdwOfEx97C2uQkZZiDuqh3nExD8hlA4Sd0C8SiH8OJ6C",
+	"cunQ2N45rBAAtFpgRDLoZAQTjGpaLwLKs59oRkkOGXOUTscEpgtm65KrgIPDMI1B2hyypozZceDF5sd0",
+	"uMBFCe/X7fGyvQjxkuhwekcR1a6etpVPj4pRyBksu4gyETaVVDG5gazttq6nleR4i708oCBHhLNOhDki",
+	"I0XTkieFvayqWrC/PWf/D+BuRPxAwOSgeMpESnYudksfsoFbGWFrVs71yVEj8g2OWcSJxU6Tx3gf6rdM",
+	"j3z9SYmA34Xgdk0jFDp10OCmyu1dgLaybCdV1SUIKyGqgH/l78UY8WtGBM3qeLnkD1cWWf859OkA+FWw",
+	"JA51Got5HrDMHMigcyDIMqGxQpWHlWcpGiO5RV1bRiHR714RZv/HzzFGN/49saOzsIen5IIBgUUosSsA",
+	"XChnYsJBQ7P3XeRqzu1z2Oo66hzFECOUbMiIT+TJLhkMmdOzZgIs5CF312kSxVTr08S5FyEWEqPQPaGh",
+	"6Zsys1HHaoywNqK1tYpSEU/pI+EJtZMAd7HtYaK9sQlJ2eNF9iZKeLzM6Y2A5Exg1Ahw/CICq9FiGA/W",
+	"xotrugZrxlZZnLc1N2y/D5huer0uIEQRXlZuKkgphcpYnYu+iGixgMqJokgaczMVCxkw/uJ5+imQ/5gj",
+	"7tNB1LWfjqdqbneCrAgbLlXBEJ+Uq0yWmgsKTBTQe1v6aWpHe3pUQlecDveZCq2BaBjgNdkXLGRgxjyA",
+	"iL5AIJ29zKse0kurylpw04ezGZYOE9UGQuCH5Z0ImqaHXwP/X3YoNtbJul72sGx6iDUjNBuC2wz4onQ1",
+	"J9WQujYlsysiBdsXTL4zLBAd1v8kJS7Cz3eE8hk9R8EXfsFgSAOmSODrZP0iKji1NsJugTsClOQd5OmY",
+	"HVUOO2ylE4CJBP+6LIVyRrBKO8RbAixFwE3SSoTmq7q1W9ZItVvGhj1JFxqB+wKQlnr9wplDCSvfgxd9",
+	"qI9ISpNk4q+RGh8gE38tRV19ZYxOIIqId40oXQbmACoSJviRRf2m1MoZXjp2MNJBEPMLVIf+/slvT6O5",
+	"bNTrPa9bcTlSFgcPzYtupkmiiK7b0QqpsmeneJL+d+D1bgw7NNLAxv8+La38gHot4cn6zpLz1kaUPOWC",
+	"WSXj6fxLQ48BZqBh1tZkc18Y7wue9EeBMyQpSiFUFY0I8nKY+YP8BMUibSEhazFZB07RMXpGkvHj05bb",
+	"vOWlg99AeR/ATBMliVQPlCsxqP+ADBoPhCk41d/xLPEcegMVSA/nSOiLFGDQXM/GwLUwHc5vVLhr7qfX",
+	"fdWvx3UlAG3CUTC9tlLqOL7hzdeQEp6yQECxXQBNJxEl3qYQ5jXOIY2dRYMVkisEDaOrokQ471LLtM1s",
+	"qteExoof5NYn3YM96CCzXZ/sij5u7CQ9y1jS+QR/qldmeJrvHgo1UzHhi+QUu09OKhTfi1YyDKPfSlUt",
+	"0RgV/qZbNIQGL+CUTNJvqHrY9Ymk0MM3MdBpuHPzSgcqcdmjHSAmRApUMVqU0MAafe7MaQgejUFT8yJ9",
+	"hFBvMi8R6GbTJn1y6qFum4JIHOyH1pWlgzdkpHzgJp/31laX73xv7gOvZm7mhxQ81LegF9sI3xOrQOFJ",
+	"USn+oRLsFVR/vnwjUEOV/xxn0G+MvmyQeNMvbjn9ZvepPUEOUYnM1IwkqwUQptN1lZQUdOtqmcR0H3TC",
+	"DUYq0nMgDQomYJT2/ffsp9OYFg6bDjch7W9S8HpXHTJdXSgUuQyRyTbgbiohwYbjCYApbXpImVeAjc64",
+	"mj0BPZfQZFktuFEumPjPC/JIgt21pmo/RGwDY0PEMg1ifzz+/GX6aWWFuefBQDVDKZ/HK/xBZFPHJyVA",
+	"TER8DQwlxPrEgRPD5LflukgJvjmXDai7rZ7FJU5O6dSukTCBTdzPvK9/hKLbOeG7NZ6saOb+prPSI8M9",
+	"FZu4uvqJgY+zb8o1XDv3hOfZbQf7DjnlvX0jpGYp2Lo1wLP02rfiimG1CMbrGmxJ0QQNkXiighyo4Eya",
+	"o6ZmOExkKWfZxrc8FRm51QfWGF46aUUV8+ahzJ2Re4tAP0HuVOIA3GqPDy59NQXy41t+nQkyAH5828uh",
+	"m+GE/Bbrq9g+LN7YNxv9aGez80TdBDM2FBC55CVMuoT8l5lcNqpS1Yvrw+LsUaANQc3guEsXu2n/+c86",
+	"U09CaaoveFalh0b+Qpjq8pa85oefDGXCeF4dPzpZWO2FttZQQdQ1uZqooOVBzQxC7zkREgxUWznFZ/M6",
+	"tAOhIuU8gcIThvkf2e9aImDNJaBMgybCbjN6M+rVBKNzoqHD2SQvraibFHw5Orpifue+tRjaj9V2NBRY",
+	"61/cgDIl1sKgzIEpbJfuLmIwwSweBMEUbk9PieU1TuoAoUiTZ1TpzdPQ2wMwmb6V1mlzTFu+7A0MdOD+",
+	"iTbakTVxXADpLPPB2UZEv7HckBrGHTRC2EcvdixuXHW1PW8yhYR1DAULkHnjTiRJvN9xAko5W+QnX0Ae",
+	"MQEBt6if/dhLdJxVRp6MfGdjeLDJmVCeCwhNWaURYs9wLWlwyN6OTIfnRHvkuRUFi+VhCmzUOFh8UHMl",
+	"oVDF8kW/I+sik1auBGnO0j9IHMqyZXViqR2e1uiAE6bc2HS4cblCJTFCNh5XkvJ1nQAP33JVZaMGoVYl",
+	"VGYEuSBZZFvuV5krIfcrJhVZx1xreM1qmc4pmxGkUWccq6HwG8leXaTcUbeh1N1o2Cve76ZNZR31sNPD",
+	"LfcN7YQyB4fhs40LpI2l4Qo6pvSxUiXJZI2BlMgIQVn+eAlykwO/Og/vPkhazdXxJpjyVLajdWgWnWUG",
+	"JSyu1GMHZX0bkwz2DGUf/GasZckdxfBHxchu9UEV7O23n3/0yWd/Jea8ElsJ9b4bo98lg123OvnseYGf",
+	"QMD2vNxKL0c7K+o0xnMAQZ8J8z6B7TSQhgCTLHrH3x1Linq+GxYnbluZrO/8fdKX0oozSCF+EfpemKpN",
+	"x41vTDJcGT24/scunChCwM7wsMamkyjte+m8lJ/qaCeTDBLnCXGkqQleGOx7qarv1FpfFG2wwzALjO0P",
+	"e5c6z7CQMT+wtt2nXnwv1ceyQQSqygHPt9xpJaqCIFZDrWi5B81dW9GvWJMqihjgPs/HorZUaV28a6QR",
+	"kx30fgvSlLBpqUrG9RB8U4JI6RRR2LoX9YT2r6AdPpqpSukAHalNOIahpx+jmyGepSUVJhHsmcusUMtZ",
+	"UbRWmHSx5ANmdyPgJWDogJGmw7rlBvkQQq1TLdMN1pRYyzodxELDTa+itPXs9ZJdHhphBbvycpYINII4",
+	"w4vW6p8lYi/ousqKPh0yJFVX0AdFYA+/t9UGDKDpOMcZZchby1c5C0xrU7f9hMTobsOc8Y2Gg+iVmBzf",
+	"8Y7cziO2nfNvEIQGwxhZENWOCRSCtZyQqX8CdUaFMpBEYoYJMoVwVSN3om2isywil+x8I+EmxM0+w3Wv",
+	"QSW7Pds7jcol/HqCKrFON6wZZnP9CRzyHMODqgUwyQ7WO+S2C+s62yTeJvRvPSLveyR2cQn5yU/yWuin",
+	"VLGYDKGOwpL3vK6XtpTWQmkR/HsDjtliUXsuHv+2aWVdayepYBBFCS3LWjaUjWykqoRZrtAAH/5aSb7X",
+	"8C9riZbI0nBXbpcrjdeSGkKwzLFxslw2+kD/IOt7YZZKOoNEW2qjrCNohTWFSK+g7MbS6opj5HS19CcB",
+	"Ef3FwhnB4bYH4PMDd8IsbWMgcG8vIPBVabW0tWyWe1B1o9lUHMWyMdqJEC1dtdYt95iztuXSLJ0UU9wS",
+	"10ZGB7dEX3AcC3grw628T4MUb6EICDCPW8hqM2//vOcabvgywzH0mp08YcUYi5j9R3xi//Mi7PbJexEf",
+	"hrifmXv0Kgh9XTKhQiM70EhQfSaQxSt6k66mC0IISwS7Zct9p8udHLZHpjTba8z/hNeZcDB7bzP8jIkl",
+	"KV1xKp/9Xbd+KbfBRsIt+Eq5NDDSFILFLmKBMHQPjJ8sXu+ZM1JYQsCArN22Seq4lwGrphu+/HtwnJAc",
+	"VB2Hec4pa6jeC0xCTmKGJ0OSY0ltkBOdOaJN1elkF/OLoiawX7wI+hxB9ckUoNew3bYvI7qt0e0mDbMT",
+	"Mdxm0FAOWc36R2R3liBAmI0AImDTSQdm+9bL0+LWA7Tjy5iSSSA+kIUDR4v5RrC/cQWRtmOyT8jysRjW",
+	"3Z9eLyl7QMxd0Viky+46p9hl/3aOuNRUfrHX92IKhNH5LMbJPotZN3N+5l6S5DFUj1ugp+oOtbDnl+U9",
+	"OHbKnIej7qV2wbbRjuTP5hrV5Za6wpD5Tt37LPXnF3oq/o5kVy9MglR64eXGDJ2rZTpK8Ome7zTE2XVg",
+	"oVOKz54D5Ox6SQXQLx/v4M+Wh/3QL2nimcNLfObhuXBxT4EwIusmhh1ZbJIF40LyB5jONMuX5pV1yn5g",
+	"BBWzBONji8nbkNyRdgsbcRgaYPt2vlInrel6jQVUzDH9jgecvQtxuKqC5A0bH9kELIEG8cU/15CalsZR",
+	"npg8RzYiLJ0bFheGjjsxyt7rn1MHPpBzaCIwmX8VQmKBUFWIrShbd1JilRD/nEYFeWM0PgBbrXfTUjlf",
+	"dcnID0jnfMWti0geCVmyVZUOMRJ8JyDoum/xPkWhWaSfnxGNzQaAmIeQMO/JEWsXsAAflvEG6MKXoXa0",
+	"Ffmk0HROmW8b+k+vIRap7D2bEICQyuMaElSrpLNPKUv/CnKC75Gc0vaAb/UBsOij6x+LcQ2jG8fl/ZOe",
+	"3LG3BYwQNoeCMDM7YCZTOQOQ40WFL3iZKEhnXaoSEUCiYklYx4/BoWf1XuAyI8gIWiL3lwVOGCc3tZe6",
+	"bvcqFUeI6KXwM+LBDMtJoUIXECZ7PA2DHDHAcRvwNKB0NMH0CrLrrbRRGHw+FnkzEYfWCfOUpnxV0KHv",
+	"gEjUumvkaNyQTEIzL7dhx0JqCO2cguz/TSusFRUjzNmt4ITuME1c7I7rMrqiI6jusb9rLWtRMKnYilvB",
+	"/vopBuFhSMHq6E7wT/72/PnzBATKKRirHy1HYl46SzHVuJFXrD4BGJ84EyUOnrWkM66FKnU1LJHdCx8R",
+	"nKx0Z+JsTjMFIK1z5iyoBm9aMsWCFjM2KAN9bEXDDXfaXOZotPD+N72tKuKx0eTiqiMAb1hQlhpSigpF",
+	"wCS3+UJZMs9EpgIo6vRhZ6AxIf4t5wCqpXUFhMvRLfbc8ON0wh5ww9TAvcOfWE0gom5c1BjRwB04cdjg",
+	"C+dD8JAz0ih+DVYQkHdJNfBSGgG4jcr2nINumytozYVQu75KKqDAzdsZAofETmwxejajg/QF4yGMd3Vk",
+	"Ja9lI0zBOJRoWR2pHPzge/GOl64++s1+AsgpWFS+6HWAJs2DtIkMWN5M0ah/lZjFWtNTMPWLVG2Xhlu3",
+	"bHgm1KcxwmaUD8xmCMWcyLGMCaK8ru+YM61gvKpsV9QzSJcHjhsN9ZQh84Hfpx3pdsuby8IhNEKDuZtE",
+	"pm9dsJn/+RhcKf0hdeV/EFy9rf7U7LwfwmVKwi0FRE3yqkMohL8hkaxNV6IFInRQVt7qg2X7/R3jdF8K",
+	"ipttuLUCfJABQhK9FOIoWMgzifZFHMNLRAG2QhwviqUUyP0U13WFWBoQCt/j5gRqifBCyJpiIDz9HZwX",
+	"BKwRf/N/CT8gcrhnttOwwMLQD4IDo06qV5FpJCKuuHWB4+HphWQlf+IFq4W1bJgK0EtJOUkCmY7gOQ1o",
+	"dTxdA7EcCFUK4fVKUtV+rF2RRhTPDDTVp5HKU8jBs66OmXuGACNjaQvClZMSCQauzKtbnBOr5lif11zW",
+	"LYVWjSWoW9qwaVeCQWnPKzFrtXlpDn6ZHrnEZXU+AQbYFJ4VgE4ftkeMN/JiBfqzG2HQ2Jzy6roBF/Gf",
+	"4c23GM1YCagzjsVEKYB9gScBf6C+J2UB0qbig/egbMCgt461rQnVn9G1Fo6hk36j5R4tEGS4R3c4OtYt",
+	"zTzSYUcZg0sRtmpBB3jm3l1jXbi1w2ZA7Dl3RtYi2v+6R0mY9w6WGyMoIHOvjQHDOpZa6SqvSGunppL2",
+	"h3sQDf3QA2Q6kXx1Ji0brdc8xNSSIAnmyYi/lJIcZ2M/ZVGfIH9MJC2dKOz4uQMQPCcs+C1G012Q/HrT",
+	"xwEK3IXkgecS1+kHjEtFNJk00jmk7ZzHOs+9v2nFq5vRjaHOqWMcGl/T84bcHyjb9LQaxTlY8Mlg4OfW",
+	"OSsMIkneOojJgPwDRYenJxi/5od0PcCUiAIzSO/e/eA5atFnCj69Sh/URA/+D+gfe4gHv6uc9SB/ed77",
+	"rQ+TC2lxe5MSnr4fHDi19VcUuHpsQ8zjKtxp31l44iNSM04it2MvaQuGd+k1PwC3q+RGujv26tuPV/D3",
+	"N/AHwJMrtaoYpCcS0l4fJuXV158tisWrrz+F//4F/vsJ/PfjRbF4Q//9BP77F/jvp/Bf+Opb/C98+y18",
+	"+y18++3HK/yfbxr+u4L/QU/Q9g189+bbzyYB/73EPbse989vYfqSlVwtQ8zcKPYZqxAzrerjuLwX8rC1",
+	"BuwctAmJdy6T6H1FcZ+5Jduml+4BdE90t6dWDWm9wvZgO7uHgySTYPJwGsSSdDBHW1+c0RvfJl/DD/QP",
+	"8GP5ziBAuwgl/FL15TDXAzASxtbc1tTJB60ycu2Sv8DiM3BiVQZNwKa76kpvpWpeuW3ainXCCtKcBPM6",
+	"I3nRxnfwZL3TLjpyzzGaayqofA4G9eA595cONESvGDoj99niKVt+L85a4M9gapTtCVz7jPdkTu2SKaiy",
+	"GSDZCz5RoarlnJmsM6C7kATlD+AF1pYA7NzCaw9bIaCIBqDoBtMjQKqwFVc7VkI1BzqNAqyapqJ2/fpR",
+	"aTje8zi8+dKQRYQGucMELk8jRd+mNroiuxOdr6birEbuk9MINRGuppBp4YddVZd+1chpOSPn6ij2CSdR",
+	"qbBncL3gP0K+PcnJlKGpXHXCOS/TdI2hsxFnzZ8Y0obhbBi+j8EL2qjem0Alz84fRT/nMxtm5xfyvfIq",
+	"wYMDsbD+89LpZXxYpmGUkldkjFCq2rrGO9QVU/X/hqm9zrRissMsjFEszATxtmsNRza1+Tlo8nApFuON",
+	"ojnljuftqXHRhnq7WoO/0TY18JWV0bsQ4QhgbgqgOyeJoFcbEwcyqL0B6udpvYSePj8ISu0uLHdTL2BX",
+	"BuUkr0rrHT4dALZYEIoDOdgrfqSy2dKwACc3GZUsXUvleQq5xVi3nM5NoAZopVV27yLgCIqUI/OIX1d0",
+	"BoVi9F7RgntH4X7w405h+Mnw8k2q7Ppvqgenr/IEbbb3uH3y4XBlR+P0yCucUrwOcINy3MfmgGa9bLe0",
+	"Ja9TWBgwrZirvual08ay508/K9jzp//1WcE+LtjHTz/xf3j6GevBLiFE6BMLddEseJoT6Db5uhKT8MY7",
+	"9j6vEnH3WJ7B5b7ioQj4sYRM3dvZcyV7fyTnTapg7ww9vBbcLOeWTp6hjQtuajlhbzq2lir+qTSj2sbA",
+	"tmpiyQO3YR9kdfa55sAjG2GWQSKc3FmuVk4u9xSCaEQpIbQNbAFSQWzFgYWg53E42wz7g2972f4AARqU",
+	"eAC6KzjdJj51fqjcsoOGNdVQe2XpXKwyFcgtesXGpoPA/2L2EEb64y71jjx56wJ87/it5f0we0ZJc08s",
+	"C/JatMYrCJICngzWNL42Q/dmNiEeR39AQvyP2v2IJvMZD3NGvkAkHF3xY1BvI8KnDBFUED11OWoeR0jt",
+	"90/rdboUz9oIwcA7WgScHBp5g+CPJzkx5zLkxg6hfkTpZIkM6cnOC2R+YCGdUBXaACBATIDrPG5hUsnN",
+	"bYRKgnrG0L6V1ju/pyvhWZOG0sG436GUJsXTjSsDp8Ag9ZpZDULpHZZP75tde0W1AWsiGd8bkBtOoNoC",
+	"JLd/JESFnttppEeZ3rxO3/dQieO2lbluFalEcukJsGp2HamtK2ttZ/gnc8jHvn8KaE7mtqCEgeY4fU92",
+	"DLJ1bzGn5cQ46i/McsUvIw594Vt+QZVJyq3WEfvr5LmTnr5g4I1QwvCalULWyGnHMkS6AB1kPXnWep8G",
+	"W0Iw5PS3WhGH5I7VgtvOoBzsmp0ZMYMM6Z+S5YWSyRZq7NIWd7nbs9zgGWx8RCUD1rDH6glU6zc53T4y",
+	"8fkczoCyKLhiTgsmVGXRFQLKAWows2vS6XuRHH0lan1gz/1zURl+sFjWpjjn1pgmFkdIuDR2xUlhk2Fa",
+	"rVrqNuGmW3FVQUDtCvwN2xCPchDcQIRKlxk6CHhHUrloJKQVFqFwYXd9Og9Lj6QTiMxhl3ur7ySs7hk6",
+	"Id2if7+T/OqgBNSae4y4gbMe/txsrkKC6OXanMajO1ELyNmLGC6GcbaHulH4VcgBXB0hjGSRrOR8XOog",
+	"IiUipvhxacSezP0pPSkbV5GBCQHv6aCaIcb0UdYhzDMJZEnVllMeWUCm8g1e9NE8AQre5sAgbZsEyUVj",
+	"eWtCVmcrXcgH5Oo4ufyWP+63MMLApPNfY1ZzCbsOoiLH4HX+2DGqlBLWLgsqFH6CB5Al0p/WMyl0TiDt",
+	"+9yos/PMQgrh5OMIdSdHaMZTMXL+DS/KGaq/gozPUO4UEJ0OR3RAiP1st26PBxvarSksIFZRBzLI0vLb",
+	"sNoZ5AyXf/IOgV711hnhyu3wqv+v8Yb595CAqc7aJqhZSsdFDwbOMbvsX6Q4JGMfa1H5/c3psDab2hrD",
+	"6C9SC+W03ks7h9B+8c0vxyxSgDh1Hqdc9NeW3ZVEgHGXAzz9OkwBAKJ+81P5POZ0zKDMEGzfy/f+ywOS",
+	"vYd1bTNpJzNtEXNSMzIgIw9PKehnCvSSANLn8TpZ8wJ0y62uQx6jAkULME+ZVmWQk702A6E8/ldwXEqt",
+	"Ejh1MRaf+ByiD01K83p9ZfH/LsfrNZe+9xAhOTzlRpYume4Yip8xgDd1B/1RJfdCWSBVVuoKBCL29pdv",
+	"mJ+H3yL7j5YbBBj+GE08WOwsUdUVp56CMfKtLz8o8D21Tp0qVHmfTooU+pYxYWGRB7BdXS464rsq4raG",
+	"maQpz9qcYgu6TpdHG43BTGIVQmZlRbFKEM6hGyaqDZTfMK5DWRnYjCv//oK1x0kI5/ZdTLEZw0QfYDL2",
+	"3/8aEFpO6cBOiGi3dgbIS4OzxdbpfT/0papXX0PILoTkQsjtpHCH1xBLcn2wQwjTH+1Ixm4SEy9RuwmZ",
+	"lkmryXS4toM2l/1qHbZisr5O0NSxr8yG/xQKCoZdhxrnAYa21gdh4t+23FTCutHfayxBNiEgpdKbpz9R",
+	"mMXVdeVe1zwR04Q5yGPvDa/XnlPu23IbQIA4wzKBUPqRY7lQVYWIiJAan9RNV16qzKMIRw03WNMgt74H",
+	"I9wRiky6/q5IgykYhahiMQOy1AzraMDCvGBeZeIU0ZM2A0bmJX6QEjXKrSh3NSE7Turs521GakkbW8Ex",
+	"FeuYI6uloB54FfiRoqwnm75rrr7kxwwgzmST1EYoVx9TwDVY+k4J5gkLX+C1kZutQ6fLClJK0UrUtE1z",
+	"fEGow1VFVKqN27KV2EilfMtYZPAIm5Ak1a7m6ol5KhosIhJC9nvyIE0s2gpZ3fnjwtqkZKan0qR4Ygdt",
+	"dpOLJOq6Sh0U5OePtx5IRPs7QDFm0zCAAoZdaiDAR8sMVfj1KNbZQidCDu1l0vWSeXNSe2i42j2xbMWN",
+	"nUP2SlS5hWYNI36oyxXfFcYXC7FE/eCk6LMUvaLPO+n61fYdW0sHRrQ5lPFWiJ910g8LCdrpcGFF4DGs",
+	"bNOAd20THqdUhAUUxPJ0D9UGpGKl3u/TmeQR+nqKv3lOQRzfdtln4OkqfXupEAUE40L8V+Eykgl6Gq/W",
+	"un4ZBrukbp8m2EV8bU8dnYQSJ08L7x9Zr6bvNtakJY8F3PnuUY53s4iVb4klB97UnWf/mYpUerqXSZmJ",
+	"3oox0kv3ap8NFKNm88LLnW4m8oFZN8bpZlo+Kk6g8/rkdiaNvptLrggYYPogEKAW4lSHL9o1+bsP805O",
+	"C7/vectoebk9CSz2wXEGZetsclV4W2zHQmu5E/URwy0I+aUnO3qpEZF+XjBCC3K8ro8oYGB2esL3SLdt",
+	"uq92Si7KL8JUsoy4tFj3fZ/X+Y+4on4Jhh6zPsPoMeCbwD7vejI0FvXweyCbJzbfbbqevJ9wwYK0D2GL",
+	"oeoUppaByclz3C4sZrCdCY/xDCBbSgIJlNHNdchCw7Zi50lC1cmyon9/V7B//ubfCQS/zZ59LzgauET3",
+	"l1OqeN2rPxvzHhxXBIy41tot19oQirRWS7KNaLUkZ37NMendPxUTFM7XXZ3Z63VOo1d1qsRkJRzd7dGD",
+	"L4zRM2zY50AJsYTqBGk8hH1RtnebKxwqXS3O2I0vUR/8GrqJQxVhN+Lak5Rm9FrW4rp8khW3YsnVphbL",
+	"SqThJivR5IOxrkYuNLySrc396ngj0vm2B2m3olpmxz2Fm+yV0D5Za38OvVWGwePaTsc8ewbpBIBSc7es",
+	"pRLLLWYh5HZzmO6UZLyJIvAb4UY2llSno717YM+6C5Q7e4eoWfD0Zg9dNmdJ8VRqoG6L5PaedtcbO3mA",
+	"bdMct2SnPI2fBRPCE0vvmztottfKbUHbAtCSFDx4lamAhMCRAJUlRB75JFHT8zQJyuj9VAFOqiVfmgGW",
+	"TY97dXmBF5wRhJ0TtQXK1ou9p3fWNAQ7PwQOhDKBmsz3U4zz1NED7PP/28uYn1ehKu2JwXNS/Z3PY/Wd",
+	"lSg5VU0fmx3btNT1fFB0SkMkTzKaTtpdRrznLqda32t5OYf8F2h0erCx0A9NvFtd6JbmlDph2NVgRB7d",
+	"ndprAgQkqlUIQOdYTpCk6SSAIs+oHNFbldY4fLeV4QeVDVVMlhx3hItut11Sx5ZXaYTud40onajy0zvp",
+	"aHVkCrKzRnPZilT53xijjfZ16bwmwVXaB0IbPzns1xkKFA7XEVE+SDjEX/35b1EUFtzUx2T4zVQ3VY0z",
+	"Dx3zoOb1t5F2ImBY5H1akdiuCTHcaF4vz4gsUw3T84JdU5576iG7wuukuS7NM5xthSVYsGRp6hDPSnd/",
+	"WuJiB9kSSjuHEr15DSmTYdvZlf8HQD9kzq0xUl8MYnrrR38NLenFOVMvFXgEQh0R4y2w4HJSvx9VTHwk",
+	"SBYjANYxbwvDYlOXQ7u7fpDor0Fxgbf8Us0gVVFayBk9paeKxCzqjpi7il4kPPRO7gw7SSsmPMpC52bd",
+	"F5tGXGG6+Wp4WkmZZ4a/tHVvvECSck9MAaIA6n/D1WYsDAXwiQFV4OxOMo5p+1Lb/oZ8OqdCzQwDxhc8",
+	"uY151RAIJzJkwOvyWhHDJI4QPlMP6uFnbkQcpMA5p5eYSj/+UUBxN0jUZqh7ogHPqzw9cM4kBudyfybZ",
+	"HxGm87/nfxuhNIVM/36XxXAGyRX3inT2sNn3EP0kuD36RbU16YNr/0AStLHiTTNBz3Fi3wjz9E1XeXO2",
+	"roNdwJpj6YN5IF5nAO8H6Ywy2nr1en0XX+6A4TV6zXOC/nSkdFtlnY5g8QQUK3Evuf+hg9xHX6KXVQ4q",
+	"Sfmpg66OqQQ9rCmHZRwk1kAg8KECSyTQMBg04a+i4VKl7APllqsyp4hAVcH+5+BICYWi160BI0Kb1B0z",
+	"CXW9vrrUKDgubpQLsLgJZQfk/+moMeZ4mj3cu8ETAIUiuAG4XK5L9cStjYaK3qzSt7rUprpGnziHSncr",
+	"XxSw7VBIhcVqXq2b6D74OCWrxHIM5+y65zHD/NiTI3luhlT2b13wphjyyNWRiWOyCg6VyphRC6dXbGN2",
+	"BZ35ow0rf8z4sFf640Fle66qln0eUg5w4+BcpPLcULkgSQXEzCExFotIB6HM1OKF10k/TF0dCLXYLdfa",
+	"5KL8VzWvwKbFnPZjQNPqBRHyqm4z6YPTQ2cySFDRl0qxKL264shAc0y5VZlinX7jKu6EJfOaEGoEZ0Ce",
+	"Ys6scCEakKIZ0fSIxRPuGMSt99IcYhk1kG6cPxEoa4mV8pLIDXnshYchKryJdqYxhIpeO6EISKUXIItx",
+	"jk5Yd8esfIcwV2h7rcHX728BCnMFW4mjpsD6tW4NgQzEqId0+n8QfPFVBea2JLi5gyzFkgdx2v8PYoXW",
+	"2jjlhWH4m9sa0cFv+XHjX+KELxZmgI15+iakZM8vytDZ5rCT6wxuAd5geZqw3jNTCXdWa0G2hC+jM3Kf",
+	"e/lmQJ31h0wPUAzg0E5WkafEnBlhZQTfLcW9UDmAvQ4nr7Pce+UQVQQRUC56cBEXAfRuhVww6OfSOQ2k",
+	"k1HwSoT+7moGnz+pU1yAxFzGIxfj/c4fmT13Wpf9BoLvvvINu3JKZ6VxTDy+ZGYngAO75SZfyDI4dJ5E",
+	"K0J0/GwoaQjgo/yxFuy5f9Q+zru/L838G2wFkrPZSJUFn0HsllxN+LU/XOHVKWnsEG9CacxwIpWZgvMm",
+	"p9kTZsz7aUCJSY8ZZGcMcH8Goeo98/EEl1Ln9HuIiIB1jxIQjAMS6R/KkLp6BxJPOnkXdNKFsdWstQQl",
+	"0xi9MXzv5QErHEkFvcwQx00UEQbZZhZq1+yEoKgRo/VemKSz5Y1fVDLYdcOb6YZB6OYb3qSoISZ1n827",
+	"RnzAb6EtWNZ4NWnQV77htFoiPRyuOaGmuhEqE/8wJ977NlnZKMPMO5ewRZdjgEPwNrqGYeG9jG+gCDoa",
+	"mkeasj1J6U3K9+5FQ45qBhnAsHe20WNz1A0Tlubk+MyAx9xykwZF2bfWgSa/8s+GY05iybh0Ds6UBJwT",
+	"zKekhQ72EisvvkDxGWx+XnuU9/28aSqrnnbf57Ig9Qly+eCTTB7JrUoATslHebvndR2SUnJgnR3QILr1",
+	"x9GR/gmfEeE/Cx7zUu4EjN0HXgLqIDo7Bycb+W8awc1r9kYIgmPnxyKWJ/M3kvQrxA4FRRUkh9UxZRtf",
+	"z2Fi3/Dm6zQXmxIqNuDXmGF0HcxisCRrcIG4M1v4SqcK8M/ykZ2ikuTq76cA4iSESC/PYbsFljP+/Kp3",
+	"dhKM3ENgNfOvp75P5S4Ge+QeUxl4l75kQbyG9MKAqzsVHCP11tHrRrX4uysXMpbozo0OhSaeJKE2JdM1",
+	"vCr6NjmvF0DwAmu4xbzehld3zAjrChar/oZKTpWs0F6LebBoD3R3oV5JV1bljpWtqYuu4AL83d4xKCJE",
+	"ziDIXdR9nZeuvdGHO8J5pElotRF+fqQAg9OsucNE1QKNN0ofenXGx4WXIvYGSAwBIZsQEkuEa8ASR0UH",
+	"Zoc1hy5F/bfi6RsEBJ4f8d8ii4iox+OQ/+kiwO3AqqdjQp/GirQXwMbflltSh3KpUmXroGrmHavFvagL",
+	"1nDD61rUrF8d545gRgrGS3CmB5CMJ5bxd9LeMeuEaArmrzgkMfNyd8ds2daNE1VBnwMdr/w4GGHcBeHe",
+	"C8gMhFYYViIgD4Q6uEQUnuif0mKvoAsoUvI+7tfLNmFX8gLVoEpKwuIibdgUfVDMcCfu8Lp0+x0q9Acs",
+	"6cRjMKFaERqUD9xU9nyY/Q1j9+dH2HvdXdgQQX+yX2pTi74LcUBvs1LR+oH8J1DXmGoUnCel5g6jUM5v",
+	"Xwi24Ubw5X7/SaaoGjYystpkXYQ23r+z8iu2GmajXbDW20DsvU1OTCqxmF4ySdy5fm5ZOOckPxHR1TUS",
+	"lCaGEJVCucuOughYfOHaTaTiIRgvlVmdNP6W0JEnNT5vrwsFxiaEmEA7ghu76urFOopz2i/9yz/7I0A/",
+	"mpN3w51YzqtLfCFZB+/C9Le44/LzAAWG4Q8IDkTZuf5xAyehqJhUsxJNe0WhTasKxm0/LplwUIw4DbOY",
+	"uNujog6tUZ5ZLMmANXbmrbmJVu7WKNsDxFrpFq3eeImx3EWyvNMJt/LsYXjyQztqP5+1y6UKzu4+nQ1I",
+	"NXKTk3UNOBtdeLrKHbV0R5LmdOJnPeZzU+Kwv5cx5TmYR8Z01FooMuHlhDVUpbwL1nhAFFpcn+MQa8ft",
+	"z2cvvBVCvUkKwTdR/6YUbHuTso2AjmawCMgZyVZ0mN3jZJ22WTqj2zSe/PbY6VrgCn6Cnpu2AU1Nacf2",
+	"vBJ9lCVU4pKgTlsty8tWoJfUDLIc9jpTS4Y7jiX2fRtlneEIbagqVLaMJxd+6F+4nlrtn3UMC5pnp8EK",
+	"nu9zgf0XD1zapibeKf8plmWNpTonc2P5T/GyJri5cQ2aOYZ24YSRipvjEgpZJ5gt/juawxDB33NxAtFa",
+	"tWBLDb1Irpgzgjs7p3Ac1ddOme8h8WXqbo7iCJGAeqmO1GFnvAfKOjmFIVmk9ih5u0LNtS6J33AaLWTD",
+	"eHaKMLCtqS+raFivEPp9CITf262o14OY59Y5XBqhNUIkh8SaQLZtmlqGYBlH0uuEBE8c5gHpnW/RiHNN",
+	"JOcVOHGeoCHqe8C10DqDPE2JTMpfk8PW3urDcs1NXkjo4FqDxeoglEN4M6FA60IMpe6i+bl4XQ9w3URd",
+	"48wYRUXqg7qLIdtFH3KPW9vuByYDJxsby+P5LfB/aes66eucjDZ+1s0CBje9S6DvObnPou9lkcbnFCgq",
+	"w9N/W4ygfrTxIFD3008TrFiW2Wro/lxrLiuql523zvaGeH7BVou5ibT0JJNCqnvb7vfcJPzYMSL6wQa6",
+	"c9fkCtqaWralVwk0yv8JF9wtCCyfuwbxL9oShluAQI0lcFIkfxNKGT2f2t/0+cG2KaoalNMcpFYhzYxG",
+	"i8j3Ea8M15gmyyDPJNzghqsNeuOqtnaMEldHvjbADab4upzlFoK74JknbKdefQrwnAh+TyX1RicEb3iy",
+	"fwAC4MaFYOCOyW25xfmKKvgPL+p9cZzkRu15XX+RemGo+JT1DRihOvdkNiVEZcOjgarlQ8G3TE0APAmx",
+	"2ui2mRCz1TZDmfkEQS5juphlBxlX+I89pDZYq85sNl5Xp0fn7Cp9qLXMj6CUZ+0yboIOOJSZ9TQoHQrn",
+	"xqMJA8XPE+WO4jxP192Tp+N2dQSRJdsbpFRG8r+QV/nw5Mi3ulUVeLmTFY0swZ579q73BHC+0cK+QJAM",
+	"VIIKz/b938iZd1LTQS2tKLWqMnYD/9GFFnF+FyzfvaFO+o2dZDaBbloUITWgPESzrCcFbiDzIMibFzQF",
+	"YZ3ccyeevg1Grdn6QugClYYGgx1nJBR9yY8WeTWkC2jGFfiMC7bSMQF3z6RKhnTMgO25HIaRjHTpIjCS",
+	"h9Ll/c9bNnw4xD0EYbADb1CabaV12hwTAdwnvFnwrNHeZnPEY13yU4+E2fNYh92xjbyHcINAdfg76OX7",
+	"PU+oK6dMniYXppLdRkwgHz88opL55TXPP8v+9LfPJnGgboDYXfw4PVmBPpDo/YWYw63cbCdp5vD5QzRz",
+	"x1X1nfqBvEAzFPPf+SGTrtUpxL/zAyVGMYozGROOSDLiQyze2jqnFYNmd2zDzYpvRMEQ7R6w7FEv9jcA",
+	"hD1zhJwisF6teMVqCQi8I4gr6gpCXMC60RWsaFVTt5vL1EhbEBaRPF+nh5g+oJYXdMxo3Z5yztDNg85Z",
+	"Nw/HZd0Y6dIP1qykUxuI/jwOhG80EyG6NRuRyk3rwoN6YQPaYGhQ0n5M2KTJsEkUDJQ+9CoeEOcdWB8a",
+	"frDMQuypu1i1haQ4LONN66DFpwjrZ74T9juXq+KtxKFXyVu6O38bpEOQfYh9JezWffvPf9YYixKqRfRu",
+	"CxX3Phi52aARsUPz90KWdJfrt1R68zTM9gHApFg6YbTcnyAvkOKtan6Em+/5gGaVZiP7IGnpJ34scUzb",
+	"Z2I5shE1Bd+I13xF1eX32USKUT9UPueHCRQjRSkCWPnOH1uvpEavyLRKBu2m8XSn+8rEMfrIAiGGCcfN",
+	"SNKibAYsroaSV7F4K2+EEZNKw/8MVYGuZnI/E6eIdnqvVCxtKa0FRQb/3kAt7GJRc7MR8W+bVta1dkjv",
+	"W91asdV1tSxr2YT0ETCoL1cIIR/+Wkm+1/Ava4kQsaXhrtwuV5qbaYu+Mk6rv+qXvSSBk4ptM7hnpJMr",
+	"A0opjTjvZfUD/dSkg2YgN/iklMpFO1glbdO6dJkaf1kaw0sHEo0wllXS8o0R4gWqA1h9ao7ZbY2i+fQP",
+	"NoZLtWxzlkQQFqE8WTDgwAeZMLYUApiDRKmkKXTWk3xT33yyCHSXcmDaGtPcBtwtwj4kezyobDnRRxIm",
+	"0rRNgQQ4HySIIpJujx5xE5J3wByv8YNNPsiHG8CnF++6jQE69pLarj5sflpLWAmUx3pubHIBh3eg78RG",
+	"wEuISqoFh1AYyufhAxTVJLu+x8k8/R6jSmazbPoetgEz29I5wDmFSDqGv3dQJ6heDQXRzleYuksT0oVj",
+	"7tp7v4lJ/cxLjyFJAdIyG5Ahy1oAjMEwLqPPlSbS8YySIZDZmwLX6NAYSGIjaInkxEhsm67EBCT/RFiF",
+	"rOtQkgJqc8LwUPseAD6crglqdyXIh4QaQiBYSK0oFvCNZzpYSNTppe8xU3GZX447HGQSwRfpCDzcL78I",
+	"Kq8BLpWiQ4sDx00SJy6DYx0hoxK/5cCvcfUJ4dtSQXKaHO5sL1FmUJbq9ME4hXfEmRV9u0sYOsWOJlnx",
+	"4WqTGT/F8NBZROVmuMGTx6I9ZLuPNN2jsyR39CNdVdNfHQ+pmMfIURivMcva8j3hI0FAMRamj4woqeXw",
+	"FEZ2L4BhJxqKjMCyuKgjR5NPU/NSUEIOjJIcZE4uazaUYQBuG/DjQv7hQwL+8kyJND1MUh3W1E/zpWtu",
+	"9oNoNOZjDigUe80S4dswaORh67VARwLI3BX4iw0WTFfiYuXsNLqMf5eevqVLMh9bBjRSeHwDIvsp75Nl",
+	"xOl0B81so3firiMPcfQX4sA8g/ZiLMUDB+CpiMAD6GH0zxfWBB64p78QlvvsNWFYsF/Tr7ymgp0n1o0z",
+	"2CmxSPFsVwZ+WcTeU4TxK5QcfUVJA6fe/wOvdx+Zzt2GF94K52oBkdROvOjCraFJJUooOhxShpjTmq14",
+	"BRz8FADoFO3wqns80XQCNyUMeU4D/rWrvx+IharoIbw6CifbFi1t/tqBLcW2KvnsU3fT/ayxsP+JrupJ",
+	"Qf6jFRSPhI6hgRWPO/E0DneNHS9Q0a8x9HMO5He6BM7Ugzy1dG0yh+Nn9t8K5fJwPoDEVK8u3eNWSWef",
+	"/hrCUGfvD3yPG7SlshxjUJRK8NoG0213LzhWcwCFxlIwUediW+nqGNSeCHi6FhYLqffDYL1+dGGZJCY/",
+	"xUlesc5gHsWVJrFcj4QH53rA8w61mSFVGH1IPOoYZ0npoNNuxfb4Rh+SCTBCufCOn2cBsWWB00oSGI6T",
+	"DvHxooifNIOSjsQOAUbPcniOp5Sx6Qr/923RgyhNgcpFAhoPuWvazDIjF3it61ofMobzPT8SG8fSdCDg",
+	"fSTuhaK0a8wRrbQISi5Eq2CWNub+YCXrpFCYLV0e7P9Os70QDtWtPzFXefJLQmQbrPAhLi+cTW93kwSG",
+	"uAaEZDSDv16FmnDoHrNJb87JUsPnAbPhzIK+eleKaDd+7GVd+ajAM35xJd+GGc2I7/icYV3pgza7O1bW",
+	"2oqqswChi09pCLweg3iDAjUTrGM2LEmuBHcsBT8oOO9v4RbjjW6CJQIKY9oefxO4lDPH+StJ1nNUb0RQ",
+	"y4fX65FBDcxpUP4e37ZBtGmfg6eryEPN+AgeijBzk5/GjqMMItb/a3wMIlzSxBwAgSlOIQIvz5xFxwYG",
+	"c/nLX/86ng1UAs2jzMDPaeCqLaDV6409zec8/Tx7hKQtOr6qRYG9DGKxsChIqt97YaxMITYNLQUFez72",
+	"bfsfKYzvQtRgGCUCsZ/Q5Jjg30OturXOoJmF3NwX0SaM+hlBGhC+tn/7Q5neUG+sh9uPaFQQyv2UYb43",
+	"Pvh7WddyL5wRtghR4mwna8AFtAVgS9h+K8YBMdePsfFKeiU2RviPEZu45LVQVYAqfsqgFikO1WD5U1bp",
+	"st17EmT/8ebrl+xvn372X/9J6XF8HzZd1BWtzDqtK2RuvUJqZMISDGImnv5/4HSQpVAo3stKKCfX0jPO",
+	"xQ/f/RzcS/iXrnjp4msUpBc98lg8f/rx0+cBWYg3cvFi8Zenz5/+BVAb3RaI8hlv5DNM5kQsQwHiuWdG",
+	"kEv5XbV4sXglrfuC2kAIaaMVZSx+8vx57mLGds/CtyBArjnB0J7/JhSZfQ+Q3JSxsvjZi4PYG1sJKyvc",
+	"55XWu4IpAaWzgdKB52ubWMwPfCdwQh94LS91c4yzZ0ofkCygFDvBbzRHTBiDL/tH9ewPTwbv/RiOYNzT",
+	"q32DDeKCG274XkAC4Iu/J+yOnLYXbBUAyQSRcER05Nrs+AQaAZAFQ/Akf0coDC/+1/NxONNvox3/ZMwt",
+	"vnO9uiWQLkf5vBB3fUde4KZ1IQjG798TSzZhhUraA8/mNcUGQpJzahg/pZ0QTVQ9jYAf7B0ZrC377Plf",
+	"UA2ncsURlpR3WKTxXEtel8/KFr0Z6aN8yevyZessHYCw7guNhU5K7fVKtJc0TS1L+OjZ74Tr1x3PhaJM",
+	"NgBpvx++Bv6U36cvyw2HBnhqGHlIDz8j6tItrhwo0QCgg6AG/vEBKB2Qj/tpWhjTD4EWwzMiJTd/RF+2",
+	"4pFO6MtWfKAD+lG8yx4NpFWBIabz/QGk5K34fTdAwGULIB9QVIdSaSENFkL3/4NAksU7vm9qCJWrdGn9",
+	"yX1E//Z0X/3nybl2UNP5oyWg6cc5Xez8Ax1wGPzcHQQR6gZnikUgrMP6BxGyxR9A0SupYam8LJzpxojD",
+	"yYFFO07+vH6MGYu3Py7o+0NdRxz73GGBK45isqDuTleBZFBo6xYH+nndy1aHwAVET+3j8VhGhb6c6EGq",
+	"xuxOynvHEiu5C7zXlagTV7fBAu7naYGqvD8SNZzU8f+T6WFYwT5HEV5YvpficCO2HPvz5xezm4cnE1G1",
+	"8ufyvwmz6DFOZVCN908+k37pzsyJrEQtBaaoQKBDLNL5YCknpBogbqm0VE8nJpQDuCooGy0BqRppd72L",
+	"CKnS/reoqGKwvEJBoH/GXT3l/CHHWi+PccrDGjB/8jEPaqtkzhlO4Ylle30vbiXEctXBzYIjhNAgY111",
+	"9P0VkboCSC06ybXA3IQa/Bzw9g6OFWwfWXvAN8K9DG2u0aHjx7fhRLyqjLCWAQgAVarmnQWHikOAQonB",
+	"GFWLrkObtxK8EUoc/lUW+Y28J/DZsCZKWg1LRz8ZVbqKCqjSEPI2OFjZCPPM70TAAkse8FtnBN+/Cc0u",
+	"3h8n3rln4l4o95GFT2fofjgnGit1hcI0kJQx2cQi6p9AY+GtLhVtMRT+g3w9ABe0wtwL85EVCmzrytk7",
+	"1CHhL09sD4ZstJiTjQf56yOp8tzyB30vKOHykdhlP51zErP8dGyieSsIbPRhm+7nQMnI+7bmTlRx+xEs",
+	"cisb20mLdJGRpzVw5QHQAtI/u80OBv3Mc2QEd+JLvXksJV0ThtWkvf34luPm3h8qJUK+gZ1obnF2n1cV",
+	"yvh3YO4uGN+gVQyiCMAAD9ZyoXS72Q5P59kfGD/4/twLE47okR7uL/XmFxCGs3t2i03y/RRYwRT0IEg7",
+	"oH+IZg0wbzobTBn4Kg3ttKnBuyZAdNXi/W9g2C+3CaqHqPZ/Fap//m9L9biP0YMFWAVR271jRqxbSxUa",
+	"2afP/4bOq/BYY2oBQkKRkyJ5K56BCwB52LVkkBFqSm2ql773xzIi+74/FP+7cJ971AAFXx9ODbifjPfj",
+	"VEMFfyHcHQgRWLQbg+SZrKjAKdKCDXk4OUpYayNKjmeZY5RfhzaPeM/iGJntjfO8jXmws/F6zYTsvhrK",
+	"qisoa2KdaEDnqQw/sJVwBzrR6y5MevMDHMqZvf82IqacdawFZezV13+BZB8OZRAbTyywzAI2MPjc/tEK",
+	"BGFBp5ten3W5Xfax3Y4MwnIzVBA27DZEEGxKRaj+C1Ulgdme7h6wVEyc6kJBY/gAxkBtvM7bqlC78ca0",
+	"UvOqIhzhMwLNK2p1jT7Z+/xGgskTy2jaxWmyYDQb/K5bo3j9IJEk+Ra9ddw4XNAjvUXY+Vyx5E88hC/E",
+	"BgDh8RBu8FrQaT77A/8QJOxK1AITb4ZH8JWqegfwQbfiK8AWCRvhhWEiPE+PWJgP42lqcTUpFhcbEsVc",
+	"vOX9DX7mDAXtPf6kzst1P5vjI92kmI/+L3mNSAoDODdzZF2W3hMLcsLjXCw892d/OHO8dM9+lW7r5ZRw",
+	"QB90t37mOwyhApzCI0PAYFGx1ZHtpYVyZH/GDSv+SAUY4W6elXcupXLm7i6ICs/+KHUlztodQsmeCyId",
+	"FPYGQCHB7ylRoYeDMYKzS0l2g4oepwJdhx43GppqqEQEyhi50qV2EKYhykSe+HJzoM5OJ5GvJtXF1P51",
+	"jEj9mMJnOJhcHAoUClPMhmYPvio/qV6v0dtJJpwO3SART4RRnZX2+49VPa+9T4k7Qihg192QLlVlyj15",
+	"Rj7JM9flc2wxWmGK1prWNJgSdt3kX9P3j0tntKIMmTmtvcaxGkSaPtj5IMst9Az4OZ3iY7jaiapPbLYB",
+	"bA/fDPDYEFYGaPDfjMy0+4gqkV+tWLQJkvxRux8Bp+FRgn6w82vdJt8F/CKG+exwjDFGnztGabcPJKcv",
+	"dRwDCQWsX/5PEFN1EGJnc5JOLEN900N5K9xP0PHjHAv0/dP6gecSUUOe2Fv5bHHnucJ+wZChBmG/w81v",
+	"aoQzzvHa1zW/LJekMqnWQlQUACY4ZPqm2HOEdhzJIh00ymMyXlhehu3C1txA+tWYJmd06yQoDHJPCSkB",
+	"IYoqbCIDxmCCnu8GnTUKPwEkz4JtRV2xrT70+PStzUsQ1vFRoI8zCj2EHRGdfEDfGewEAuze6OS+IoOU",
+	"7w4tBJQLjAaCqPI9kqVquK+PFKrm+/9QbrQpB4oVuG9znmj88vqJCao5quyUxY0FkcOJP4nHHaDcegee",
+	"vjLY/qxF9g01uWS9j6OBo8dOU+4afi/2QrllgD+ZpeNteBNwG1ZGt5ut+wiU9lAOGcuOqOoOIp1MFWzk",
+	"B2m3omL+80mz3GheL2N92/wEf3v0GDqbjTsPP98w/YOIqa+nhSPWAGEF2OHsKLgpUPdbHeH/t2bs0ef/",
+	"SM7etxFp+FFiifpF2/4FHb7RHBIRRW7n8424GQ+2LgYaePZHBzA4yaDYP9wP/9Tfdp/7dsqQ45OwVd6R",
+	"z2roI4DKlFBeuBcFeVPtuAcF+RjGyiRJPFsJhcE9uQftC2hwVVorfHkLx2I4LIzGhcJaHEIpQ9AMhL3f",
+	"iyoWs+8ClUeR5v/+Z1YSfkA+kNpUV8YXm+qWga8ImImZkFvKvYpXD4IumtozNYSd+Rc9mYz94adGqLjR",
+	"jxD1xE31mm/EzfxjNzrbXtw4PFkN3/Rrh9IV5cyK0ggXgskx3sKzX+kQpPf9LILHR+9CbPlLavXQ0PLT",
+	"6JfRK/WTEhioDQYw4Dc4Q/9w3wvDawbAWqXosCcwW+02mTiApQWGN8Q27efI9V7MTKR5fFxpR+568S1M",
+	"6QPWet2hKfH/BHaJy36IO/2R2UtS1v5Z1PVXOPPH4TDQ+Stpb+eCv9mDX9GzveVNI5SooKZaIOsnltUa",
+	"Xw9gOgbiOzo8GryZWI7z5DpQxWOo1KQEcwdZiqkSNSDnXgrG+gUbPbbwbBGzMSk+0zxvF89Fdma/19h3",
+	"QUB/LvqrupQw9GEZQXDKloo32IfJXt11b886DhEn4TweCcL8bSw7AD4V4OpsdQ1pXID1mPRoC25ACp4M",
+	"S1KcGRhxNIdCLQLXJ2M1sYTZGQN6kS1aHGIJsDAZCmVro6HGUzoudG0B8ae3Tqnkvt0vXjxP4TtlR+YO",
+	"KhbfsU8+m2Y1CuBUgx3GkT95/rzo5vFxYh6PaUr6shUdlzwp/OiPc3Xs8i5u4mk76bOAq+YZlh2F+Lfi",
+	"GRROPqfZvxUCMrMSKkHCb/XzVhwhycZyWfUV3RskVSIMFpkgKXOBRBZEtYa1YKVtDKcPC91wJwg4Pnf3",
+	"v6Em1zxc4dvbLBMzM8DCFwWykIu2F9Z6idmLZbIkhPtOVyJA9tN1P/uDvgtWnFRgxFA+6T54JPnkc8gI",
+	"/QGHeUwnrMWRbial3O6wcWKUNooH2B0dFPM6G+evW4pbmbsC/PJWMSKV8JQYbV0w705vkepkSc9C9cY8",
+	"FNprLv0r+DJEezyWb7c3TA7jSVeiYButK1THvJgC5Tp7xTpuISn5cZCx1cIhLgluK5PqDqGFNW7vnpdb",
+	"qbwebEW9Pt1bOotnf+AfphptvxQUMPXhaOmVAPCdsOjwchD6TkxOJC7BdCqzJsHG4j48nIulsxh/5HvR",
+	"275HSGOEzm8b63yrQwsBJXhqIaeQcm9VxSwHsEDWWqjm2VHrTp5NH/teuquI8XvpbvQGU9jsTrrOCExA",
+	"n1qF+Mn0u1ZV30v3nROPhS1Cvd+WIm6zc5iAjdVA9RorgV7hitpJ9+wPqgN4ln+9EV7i62/3B6IYvhPd",
+	"wlsX5DbYgJ4JAZI9waJGSI3XBOLC4Z8JbEMz5v9YGqR06FMyvDoNekCMz0jutueo8r9Vpb+X7i02/dBk",
+	"2RVVwPmAA/NhVJcOScLuP/xlJKxWu+UGjH9FqJ8HfzAbAYEpRqwlxLv+3lqHRbG9kEEO2hWmwak+wt+E",
+	"dMrzuZQ3zCDMGRR+hsOm/EkCUMfafYZLNIRW/HizIPGvAqx7RJDVXfJgb+ekhc54dQ4UmFewqkdKvJTW",
+	"fZAwNj/wG9TJ06clbainJoP2fiM4Luxbr4NpwAsyaECkGnVg1Db6wFZH/787dlLs7vQE//D/u/Qme6YT",
+	"wLkXj7yxMEZiY78NVkRYrnW3Mc14btp73AEi+9DbaQqKKyDSw2uJMLpeU8Ruwt9mpSrFNEWGtv5xfNHh",
+	"zP4HXz44E767CQYHUApGY68DcZRcAR/2QxRQpRKc3sHRezdHPibb3Nmn6IfQ5pqHOH58I1ZEDOiAof91",
+	"lfMAbQGGl1ziW24JSe103f+K5sy3QlWfb7BC8wfdcDSkBDvxRiPLgliCmNPjt3bNZU2YE23GffyY+TG0",
+	"4g/CFoLROcMV9uHnhzMCUdcRdRiDmeIrMOvG4wU6d9/R1P2YDy6NkNk0muENMlyRV6yOYEfKPY4P9q/+",
+	"NtzaZ3/A/6cZHLp7MS2La3ObyB20MlDi1qkkgupLlHeKGKVDY5+lm0cnm3PxuuT3uIE3hXYmpoX43YCn",
+	"RpoYehCteaGCudv6nqaIYIFCHkcG+16I5tETEj8Iu/3zKKCquvsRAgmVODBZQQBhcBkr8QB7EECqPSt5",
+	"XdsLYMT1o7JjHCDnt8IfbyC9AcpZl7droeRlxY8WAqgo2xA2sRew4+W3O7pqmirdY9avl/kMpPtO5OxU",
+	"zm6irwQLHP42PCs/22d/aHUWYuONb/pl1v9/m6SiMEYuc+E2XmUGoHQUFwEAgKjiIIxWr9RBd5hPWK05",
+	"FbSWjtUS/LkT2aK6miGmzwtZ9bM/4P/TRfzQ/PHYMwTOPRJ7hr4/CHvGVZ2LBhzQz43z0JFtFBC608UI",
+	"ArtG7yF3bCXCYy1dr6o9Vr2CSqEWjWfI0qPoOCSrUE0+xwH6pTGv0eH6398mTJuS5SWWUO1U5H2L5f6l",
+	"63JZWERJyvuETld4eyoe7MGN3EK33VdyDz3IJWRFlyCZh2yiNtcsOX58U2d2udWyFH0ZGIsy21jEap8l",
+	"oNftcEWPAdMLs7sZ2dxwD4lm3GgrkSRCBYRnf4Q/LXfi+P5Z1YqnssxTyRvBqwvlHE6TTvplMLptXWuz",
+	"527xYrGSipte5dd8CsrPvcoNt4rODBUs4LkIC8NCpJ999uln/1lgGt1BgayhDSSMtys/rZVgTifEjXE9",
+	"dMoLariJ6i/lCKXLQ/aP5EFlIvGkTeVP2VRwwhdONptEd3qqW7evb3KizW3MVkGT9oQOWVqWErUws3Xr",
+	"WQYCvcGvqoqOI1Fb8UjHiHv+sCP0q4R8JpxWa+rFi8Wzxfvf3v//AQAA//8=",
 }
 
 // decodeSpec returns the embedded OpenAPI spec as raw JSON bytes,

@@ -95,5 +95,8 @@ func (d Date) At(hour, minute int, zone *time.Location) time.Time {
 	return time.Date(t.Year(), t.Month(), t.Day(), hour, minute, 0, 0, zone)
 }
 
+// Short is the day in a message: Tue 24 Nov.
+func (d Date) Short() string { return d.time().Format("Mon 2 Jan") }
+
 // Words is the day as it is said: Tuesday 24 November 2026.
 func (d Date) Words() string { return d.time().Format("Monday 2 January 2006") }

@@ -1033,6 +1033,79 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/messages": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What owners were told, the latest first, and how far each has come */
+        get: operations["getMessages"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/messages/{message_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                message_id: components["schemas"]["Id"];
+            };
+            cookie?: never;
+        };
+        get?: never;
+        /** Tell a dog's owner something; the same id again changes nothing */
+        put: operations["tellOwner"];
+        /** Let a message go out once more that has failed */
+        post: operations["sendAgain"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/gateway": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The other side of the simulated message service, what the owners read */
+        get: operations["getGateway"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/gateway/{message_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                message_id: components["schemas"]["Id"];
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Answer as the owner */
+        post: operations["answerMessage"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -2990,6 +3063,53 @@ export interface components {
                 size: number;
             };
         };
+        /** @enum {string} */
+        MessageKind: "places" | "agreed" | "tomorrow" | "moved" | "late" | "missed";
+        MessageInput: {
+            dog_id: components["schemas"]["Id"];
+            kind: components["schemas"]["MessageKind"];
+        };
+        Message: {
+            id: components["schemas"]["Id"];
+            owner_id: components["schemas"]["Id"];
+            owner: string;
+            dog_id: components["schemas"]["Id"];
+            dog: string;
+            kind: components["schemas"]["MessageKind"];
+            to: string;
+            text: string;
+            /** @enum {string} */
+            state: "waiting" | "sent" | "delivered" | "answered" | "failed" | "person";
+            failures: number;
+            /** Format: date-time */
+            made_at: string;
+            /** Format: date-time */
+            changed_at: string;
+            answer: string;
+            /** @description what came of the answer, or why it waits for a person */
+            said: string;
+        };
+        Messages: {
+            messages: components["schemas"]["Message"][];
+            /** @description nothing goes out at this hour */
+            quiet: boolean;
+            /** @description there is a service that takes messages */
+            goes: boolean;
+        };
+        Gateway: {
+            messages: components["schemas"]["OwnersMessage"][];
+        };
+        OwnersMessage: {
+            id: string;
+            to: string;
+            text: string;
+            /** Format: date-time */
+            at: string;
+            answers: string[];
+        };
+        OwnersAnswer: {
+            text: string;
+        };
     };
     responses: {
         /** @description The settings */
@@ -3053,6 +3173,24 @@ export interface components {
             };
             content: {
                 "application/json": components["schemas"]["DogLadders"];
+            };
+        };
+        /** @description The messages */
+        Messages: {
+            headers: {
+                [name: string]: unknown;
+            };
+            content: {
+                "application/json": components["schemas"]["Messages"];
+            };
+        };
+        /** @description What the owners read */
+        Gateway: {
+            headers: {
+                [name: string]: unknown;
+            };
+            content: {
+                "application/json": components["schemas"]["Gateway"];
             };
         };
         /** @description The card */
@@ -4583,6 +4721,93 @@ export interface operations {
                     "application/json": components["schemas"]["ListBack"];
                 };
             };
+            default: components["responses"]["Problem"];
+        };
+    };
+    getMessages: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: components["responses"]["Messages"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    tellOwner: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                message_id: components["schemas"]["Id"];
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MessageInput"];
+            };
+        };
+        responses: {
+            /** @description The message */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Message"];
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    sendAgain: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                message_id: components["schemas"]["Id"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: components["responses"]["Messages"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    getGateway: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: components["responses"]["Gateway"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    answerMessage: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                message_id: components["schemas"]["Id"];
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OwnersAnswer"];
+            };
+        };
+        responses: {
+            200: components["responses"]["Gateway"];
             default: components["responses"]["Problem"];
         };
     };

@@ -3,12 +3,14 @@ import { BButton } from 'bootstrap-vue-next/components/BButton'
 import { computed, ref } from 'vue'
 import { useRoute } from 'vue-router'
 import type { Schemas } from '../api/client'
+import { useMessages, useTellOwner } from '../api/messages'
 import { useCalls, useKeepVisit, useNotNow } from '../api/round'
 import { dayOf } from '../dates'
 import { clock } from '../local/clock'
 import AnswerState from '../parts/AnswerState.vue'
 import RefusalNote from '../parts/RefusalNote.vue'
 import RankSmall from '../rank/RankSmall.vue'
+import { messageStates, reaches } from '../words'
 
 /** Whom to call for a week, in order, with places to offer on the telephone. */
 const route = useRoute()
@@ -16,6 +18,10 @@ const from = computed(() => (typeof route.query.from === 'string' ? route.query.
 const { data, error, refetch } = useCalls(from)
 const keep = useKeepVisit()
 const later = useNotNow()
+const { data: post } = useMessages()
+const tell = useTellOwner()
+/** The offer that is under way to a dog's owner. */
+const offered = (dogId: string) => post.value?.messages.find((m) => m.dog_id === dogId && m.kind === 'places' && ['waiting', 'sent', 'delivered'].includes(m.state))
 const given = ref<{ name: string; on: string; start: number }>()
 const give = (dog: Schemas['RoundDog'], o: Schemas['Offer']) =>
   keep.mutate({ id: crypto.randomUUID(), dog_id: dog.dog_id, on: o.on, start: o.start, minutes: o.minutes, state: 'agreed' },
@@ -32,7 +38,7 @@ const notNow = (dog: Schemas['RoundDog'], weeks: number) => later.mutate({ dogId
         <div><h1>Whom to call</h1><p class="soft lead">{{ dayOf(data.from) }} to {{ dayOf(data.until) }}, the most harmed by waiting first.</p></div>
         <div class="aside"><RouterLink to="/round" class="btn btn-plain">The round</RouterLink></div>
       </div>
-      <RefusalNote :error="keep.error.value ?? later.error.value" />
+      <RefusalNote :error="keep.error.value ?? later.error.value ?? tell.error.value" />
       <p v-if="given" class="given" role="status"><strong dir="auto">{{ given.name }}</strong> comes {{ dayOf(given.on) }} at {{ clock(given.start) }}.</p>
       <div v-if="data.calls.length === 0" class="empty"><h2>Nobody is to be called this week</h2><p>Who is due has a place, or you said not now.</p></div>
       <ol v-else class="calls">
@@ -48,6 +54,8 @@ const notNow = (dog: Schemas['RoundDog'], weeks: number) => later.mutate({ dogId
             <span v-if="c.offers.length === 0" class="small">No free place this week.</span>
             <template v-if="asking === c.dog.dog_id"><BButton v-for="n in [1, 2, 4]" :key="n" variant="plain" @click="notNow(c.dog, n)">ask in {{ n === 1 ? 'a week' : `${n} weeks` }}</BButton></template>
             <BButton v-else variant="plain" @click="asking = c.dog.dog_id">Not now</BButton>
+            <span v-if="offered(c.dog.dog_id)" class="small soft">Offered by {{ reaches[c.reach ?? 'hand'] }}: <RouterLink to="/messages">{{ messageStates[offered(c.dog.dog_id)!.state] }}</RouterLink></span>
+            <BButton v-else-if="post?.goes && c.reach && c.reach !== 'hand'" variant="plain" :disabled="tell.isPending.value" @click="tell.mutate({ dogId: c.dog.dog_id, kind: 'places' })">Send places</BButton>
           </div>
         </li>
       </ol>

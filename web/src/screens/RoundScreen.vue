@@ -49,6 +49,7 @@ onKey((event) => {
         </div>
         <div class="aside">
           <RouterLink to="/round/calls" class="btn btn-plain">Whom to call</RouterLink>
+          <RouterLink to="/messages" class="btn btn-plain">Messages</RouterLink>
           <RouterLink to="/owners" class="btn btn-plain">Owners</RouterLink>
           <RouterLink to="/round/week" class="btn btn-plain">Hours</RouterLink>
         </div>

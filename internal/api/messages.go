@@ -1,0 +1,73 @@
+package api
+
+import (
+	"context"
+
+	"fribbet/internal/api/contract"
+	"fribbet/internal/core/fault"
+	"fribbet/internal/core/round"
+	"fribbet/internal/store"
+)
+
+func (h handlers) GetMessages(ctx context.Context, _ contract.GetMessagesRequestObject) (contract.GetMessagesResponseObject, error) {
+	out, err := h.messages(ctx)
+	return contract.GetMessages200JSONResponse{MessagesJSONResponse: out}, err
+}
+
+func (h handlers) TellOwner(ctx context.Context, r contract.TellOwnerRequestObject) (contract.TellOwnerResponseObject, error) {
+	if h.gateway == nil {
+		return nil, fault.Fields{{Name: "message_id", Value: "no service", Want: "must be told by yourself: Fribbet has no service here that takes messages"}}
+	}
+	m, err := h.book.TellOwner(ctx, r.MessageId, r.Body.DogId, r.Body.Kind)
+	return contract.TellOwner200JSONResponse(message(m)), err
+}
+
+func (h handlers) SendAgain(ctx context.Context, r contract.SendAgainRequestObject) (contract.SendAgainResponseObject, error) {
+	if err := h.book.SendAgain(ctx, r.MessageId); err != nil {
+		return nil, err
+	}
+	out, err := h.messages(ctx)
+	return contract.SendAgain200JSONResponse{MessagesJSONResponse: out}, err
+}
+
+func (h handlers) GetGateway(_ context.Context, _ contract.GetGatewayRequestObject) (contract.GetGatewayResponseObject, error) {
+	out, err := h.otherSide()
+	return contract.GetGateway200JSONResponse{GatewayJSONResponse: out}, err
+}
+
+func (h handlers) AnswerMessage(_ context.Context, r contract.AnswerMessageRequestObject) (contract.AnswerMessageResponseObject, error) {
+	if h.gateway == nil || h.gateway.Answer(r.MessageId.String(), r.Body.Text) != nil {
+		return nil, store.ErrNotFound
+	}
+	out, err := h.otherSide()
+	return contract.AnswerMessage200JSONResponse{GatewayJSONResponse: out}, err
+}
+
+func (h handlers) messages(ctx context.Context) (contract.MessagesJSONResponse, error) {
+	all, err := h.book.Messages(ctx)
+	out := contract.MessagesJSONResponse{Messages: []contract.Message{}, Quiet: round.Quiet(h.book.Clock()), Goes: h.gateway != nil}
+	for _, m := range all {
+		out.Messages = append(out.Messages, message(m))
+	}
+	return out, err
+}
+
+func (h handlers) otherSide() (contract.GatewayJSONResponse, error) {
+	out := contract.GatewayJSONResponse{Messages: []contract.OwnersMessage{}}
+	if h.gateway == nil {
+		return out, store.ErrNotFound
+	}
+	sent, answers := h.gateway.Taken()
+	for i := range sent { // the latest first
+		m := sent[len(sent)-1-i]
+		out.Messages = append(out.Messages, contract.OwnersMessage{Id: m.ID, To: m.To, Text: m.Text, At: m.At, Answers: list(answers[m.ID])})
+	}
+	return out, nil
+}
+
+func message(m store.Message) contract.Message {
+	return contract.Message{
+		Id: m.ID, OwnerId: m.OwnerID, Owner: m.OwnerName, DogId: m.DogID, Dog: m.DogName, Kind: m.Kind, To: m.To, Text: m.Text, State: m.State,
+		Failures: m.Failures, MadeAt: m.Made, ChangedAt: m.Changed, Answer: m.Answer, Said: m.Said,
+	}
+}

@@ -1,0 +1,316 @@
+package book
+
+import (
+	"context"
+	"errors"
+	"fmt"
+	"slices"
+
+	"github.com/google/uuid"
+
+	"fribbet/internal/core/fault"
+	"fribbet/internal/core/round"
+	"fribbet/internal/store"
+)
+
+// Gateway is a message service. It takes a message of an id once, however often it is sent.
+type Gateway interface {
+	Send(id, to, text string) error
+	Reports(since int) ([]round.Report, error)
+}
+
+// TellOwner writes a message to a dog's owner, to go out with the next round of the post. The same id again changes
+// nothing.
+func (b *Book) TellOwner(ctx context.Context, id, dogID uuid.UUID, kind round.MessageKind) (store.Message, error) {
+	if m, err := b.store.Message(ctx, id); err == nil {
+		return m, nil
+	} else if !errors.Is(err, store.ErrNotFound) {
+		return store.Message{}, err
+	}
+	if !slices.Contains(round.MessageKinds(), kind) {
+		return store.Message{}, fault.Fields{{Name: "kind", Value: string(kind), Want: fmt.Sprintf("must be one of %v", round.MessageKinds())}}
+	}
+	owner, err := b.addressee(ctx, dogID, kind)
+	if err != nil {
+		return store.Message{}, err
+	}
+	visits, err := b.DogVisits(ctx, dogID)
+	if err != nil {
+		return store.Message{}, err
+	}
+	w, err := b.WorkingWeek(ctx)
+	if err != nil {
+		return store.Message{}, err
+	}
+	text, own := w.Texts[kind]
+	if !own {
+		text = round.UsualTexts[kind]
+	}
+	m := store.Message{ID: id, OwnerID: owner.ID, DogID: dogID, Kind: kind, To: owner.Address}
+	facts := round.Facts{Dog: visits.Row.Name}
+	if kind.Offers() {
+		if len(visits.Offers) == 0 {
+			return store.Message{}, fault.Fields{{Name: "dog_id", Value: visits.Row.Name, Want: "must have a free place to be offered: there is none in the next weeks"}}
+		}
+		for _, o := range visits.Offers {
+			m.Places = append(m.Places, store.Place{On: o.On, Start: o.Start, Minutes: o.Dog.Minutes})
+			facts.Places = append(facts.Places, o.On.Short()+" "+o.Start.String())
+		}
+	} else if err := b.aboutVisit(ctx, &facts, visits, kind); err != nil {
+		return store.Message{}, err
+	}
+	m.Text = round.Write(text, facts)
+	if err := b.store.AddMessage(ctx, m, b.now()); err != nil {
+		return store.Message{}, err
+	}
+	return b.store.Message(ctx, id)
+}
+
+// addressee is the owner to whom something may be sent.
+func (b *Book) addressee(ctx context.Context, dogID uuid.UUID, kind round.MessageKind) (store.Owner, error) {
+	refuse := func(value, want string) (store.Owner, error) {
+		return store.Owner{}, fault.Fields{{Name: "dog_id", Value: value, Want: want}}
+	}
+	owner, err := b.store.OwnerOf(ctx, dogID)
+	switch {
+	case errors.Is(err, store.ErrNotFound):
+		d, err := b.store.Dog(ctx, dogID)
+		if err != nil {
+			return store.Owner{}, err
+		}
+		return refuse(d.Name, "must have an owner: give it one")
+	case err != nil:
+		return store.Owner{}, err
+	case owner.Stopped:
+		return refuse(owner.Name, "must not have said stop: nothing is sent to them")
+	case owner.Reach == round.ByHand:
+		return refuse(owner.Name, "must have a way to be reached: tell them yourself, or give a number or a mail address")
+	case kind.Offers() && !owner.MayOffer:
+		return refuse(owner.Name, "must allow that places are offered")
+	case kind == round.TellTomorrow && !owner.MayRemind:
+		return refuse(owner.Name, "must allow to be reminded")
+	}
+	return owner, nil
+}
+
+// aboutVisit fills in the visit that a message is about: the next, or the last that was missed.
+func (b *Book) aboutVisit(ctx context.Context, facts *round.Facts, visits DogVisits, kind round.MessageKind) error {
+	var about *Visit
+	for i, v := range visits.Visits { // the latest first
+		if kind == round.TellMissed && v.State == round.Missed && about == nil || kind != round.TellMissed && v.State == round.Agreed && !v.On.Before(b.Today()) {
+			about = &visits.Visits[i]
+		}
+	}
+	if about == nil {
+		return fault.Fields{{Name: "dog_id", Value: visits.Row.Name, Want: "must have a visit that this is about"}}
+	}
+	facts.At = about.On.Short() + " " + about.Start.String()
+	if kind != round.TellLate {
+		return nil
+	}
+	day, err := b.Round(ctx, about.On)
+	if err != nil {
+		return err
+	}
+	facts.About = about.Start.String()
+	for _, v := range day.Visits {
+		if v.ID == about.ID && v.Runs != nil {
+			facts.About = round.Clock(int(v.Runs.Starts.Value+4) / 5 * 5).String()
+		}
+	}
+	return nil
+}
+
+// Messages are the latest ones.
+func (b *Book) Messages(ctx context.Context) ([]store.Message, error) {
+	const most = 200
+	return b.store.Messages(ctx, most)
+}
+
+// SendAgain lets a message go out that waits for a person.
+func (b *Book) SendAgain(ctx context.Context, id uuid.UUID) error {
+	m, err := b.store.Message(ctx, id)
+	if err != nil {
+		return err
+	}
+	if m.State != round.MessageFailed {
+		return fault.Fields{{Name: "message_id", Value: string(m.State), Want: "must be a message that has failed"}}
+	}
+	m.State, m.Failures, m.Said, m.Next = round.MessageWaiting, 0, "", b.now()
+	return b.store.MoveMessage(ctx, m, b.now())
+}
+
+const (
+	atOncePosted = 20 // messages of one round of the post
+	reminding    = 17 // the hour from which on tomorrow's owners are reminded
+)
+
+// Post is one round of the post: what the service has to say is heard, tomorrow's owners are reminded where the user
+// wants that, and what may go out goes out.
+func (b *Book) Post(ctx context.Context, g Gateway) error {
+	if err := b.hearAll(ctx, g); err != nil {
+		return err
+	}
+	if round.Quiet(b.Clock()) {
+		return nil
+	}
+	if err := b.remind(ctx); err != nil {
+		return err
+	}
+	waiting, err := b.store.Waiting(ctx, b.now(), atOncePosted)
+	if err != nil {
+		return err
+	}
+	for _, m := range waiting {
+		owner, err := b.store.Owner(ctx, m.OwnerID)
+		switch {
+		case err != nil && !errors.Is(err, store.ErrNotFound):
+			return err
+		case err != nil || owner.Stopped:
+			m.State, m.Said = round.MessageFailed, "not sent: the owner said stop, or is gone"
+		default:
+			if failed := g.Send(m.ID.String(), m.To, m.Text); failed != nil {
+				m.Failures++
+				wait, goes := round.Again(m.Failures)
+				m.Next = b.now().Add(wait)
+				if !goes {
+					m.State, m.Said = round.MessageFailed, failed.Error()
+				}
+			} else {
+				m.State = round.MessageSent
+			}
+		}
+		if err := b.store.MoveMessage(ctx, m, b.now()); err != nil {
+			return err
+		}
+	}
+	return nil
+}
+
+// remind writes to tomorrow's owners, each visit once.
+func (b *Book) remind(ctx context.Context) error {
+	w, err := b.WorkingWeek(ctx)
+	if err != nil || !w.Remind || b.Clock() < round.At(reminding, 0) {
+		return err
+	}
+	tomorrow := b.Today().AddDays(1)
+	visits, err := b.store.Visits(ctx, tomorrow, tomorrow)
+	if err != nil {
+		return err
+	}
+	for _, v := range visits {
+		if v.State != round.Agreed {
+			continue
+		}
+		var refused fault.Fields
+		if _, err := b.TellOwner(ctx, uuid.NewSHA1(v.ID, []byte("tomorrow "+tomorrow.String())), v.Dog.DogID, round.TellTomorrow); err != nil && !errors.As(err, &refused) {
+			return err
+		}
+	}
+	return nil
+}
+
+// hearAll hears what the service has to say, report by report: one that is heard again comes to the same.
+func (b *Book) hearAll(ctx context.Context, g Gateway) error {
+	since, err := b.store.Heard(ctx)
+	if err != nil {
+		return err
+	}
+	reports, err := g.Reports(since)
+	if err != nil {
+		return err
+	}
+	for _, r := range reports {
+		if err := b.hear(ctx, r); err != nil {
+			return err
+		}
+		if err := b.store.Hear(ctx, r.Number); err != nil {
+			return err
+		}
+	}
+	return nil
+}
+
+func (b *Book) hear(ctx context.Context, r round.Report) error {
+	id, err := uuid.Parse(r.ID)
+	if err != nil {
+		return nil //nolint:nilerr // another's message
+	}
+	m, err := b.store.Message(ctx, id)
+	if errors.Is(err, store.ErrNotFound) {
+		return nil
+	}
+	if err != nil {
+		return err
+	}
+	if r.Number <= m.Heard { // it was heard, and the program ended before it could say so
+		return nil
+	}
+	m.Heard = r.Number
+	if r.Answer == "" {
+		if m.State == round.MessageSent || m.State == round.MessageWaiting {
+			m.State = round.MessageDelivered
+		}
+		return b.store.MoveMessage(ctx, m, b.now())
+	}
+	return b.answered(ctx, m, r)
+}
+
+// answered does what an owner's answer says.
+func (b *Book) answered(ctx context.Context, m store.Message, r round.Report) error {
+	answer, is := round.ReadAnswer(r.Answer, len(m.Places))
+	before := m.State
+	m.Answer, m.State = r.Answer, round.MessageAnswered
+	switch {
+	case is && answer.Stop:
+		owner, err := b.store.Owner(ctx, m.OwnerID)
+		if err != nil && !errors.Is(err, store.ErrNotFound) {
+			return err
+		}
+		if err == nil && !owner.Stopped {
+			owner.Stopped = true
+			if err := b.store.KeepOwner(ctx, owner, b.now()); err != nil {
+				return err
+			}
+		}
+		m.Said = "said stop: nothing is sent any more"
+	case before == round.MessageAnswered:
+		m.State, m.Said = round.MessagePerson, "answered again: call them"
+	case !is || !m.Kind.Offers():
+		m.State, m.Said = round.MessagePerson, "read it yourself"
+	case answer.No:
+		m.Said = fmt.Sprintf("not now: asked again in %d weeks", refusedWeeks)
+		if err := b.NotNow(ctx, m.DogID, refusedWeeks); err != nil {
+			return err
+		}
+	default:
+		said, err := b.chosen(ctx, m, m.Places[answer.Place-1], r)
+		if err != nil {
+			return err
+		}
+		m.Said = said
+	}
+	return b.store.MoveMessage(ctx, m, b.now())
+}
+
+// refusedWeeks is after how many weeks an owner who said no is asked again (judgement).
+const refusedWeeks = 2
+
+// chosen gives the place that an owner chose, if it is still free; else others are offered.
+func (b *Book) chosen(ctx context.Context, m store.Message, p store.Place, r round.Report) (said string, err error) {
+	v := store.Visit{ID: uuid.NewSHA1(m.ID, []byte("visit")), On: p.On, Start: p.Start, Minutes: p.Minutes, State: round.Agreed}
+	v.Dog.DogID = m.DogID
+	var refused fault.Fields
+	_, err = b.KeepVisit(ctx, v, false)
+	if err == nil {
+		return "comes " + p.On.Short() + " " + p.Start.String(), nil
+	}
+	if !errors.As(err, &refused) && !errors.Is(err, store.ErrConflict) {
+		return "", err
+	}
+	_, err = b.TellOwner(ctx, uuid.NewSHA1(m.ID, fmt.Appendf(nil, "again %d", r.Number)), m.DogID, round.TellPlaces)
+	if errors.As(err, &refused) {
+		return "that place is gone: call them", nil
+	}
+	return "that place is gone: others are offered", err
+}

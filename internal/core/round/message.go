@@ -1,0 +1,156 @@
+package round
+
+import (
+	"fmt"
+	"regexp"
+	"strings"
+	"time"
+	"unicode/utf8"
+
+	"fribbet/internal/core/fault"
+)
+
+// MessageKind is what an owner is told.
+type MessageKind string
+
+// What owners are told.
+const (
+	TellPlaces   MessageKind = "places"   // offered, to be answered
+	TellAgreed   MessageKind = "agreed"   // a place
+	TellTomorrow MessageKind = "tomorrow" // the day before
+	TellMoved    MessageKind = "moved"
+	TellLate     MessageKind = "late"   // the day runs late
+	TellMissed   MessageKind = "missed" // nobody came
+)
+
+// MessageKinds lists them.
+func MessageKinds() []MessageKind {
+	return []MessageKind{TellPlaces, TellAgreed, TellTomorrow, TellMoved, TellLate, TellMissed}
+}
+
+// Offers tells whether a message offers places; the others remind.
+func (k MessageKind) Offers() bool { return k == TellPlaces }
+
+// UsualTexts are what messages say as long as the user has no words of their own. None names a health matter.
+var UsualTexts = map[MessageKind]string{
+	TellPlaces:   "{dog}'s nails are due. {places}. Answer with the number, or no. Stop: no more messages.",
+	TellAgreed:   "{dog} comes {at}. See you then.",
+	TellTomorrow: "{dog} comes {at}. Call when that does not suit any more.",
+	TellMoved:    "{dog}'s visit has moved: {at}.",
+	TellLate:     "The day runs late: {dog} is likely to begin about {about}, not {at}.",
+	TellMissed:   "{dog} was expected {at}. Call for another time.",
+}
+
+var slot = regexp.MustCompile(`\{[^{}]*\}`)
+
+// slots are what each text may, and must, hold.
+var slots = map[MessageKind][]string{
+	TellPlaces: {"{dog}", "{places}"}, TellAgreed: {"{dog}", "{at}"}, TellTomorrow: {"{dog}", "{at}"}, TellMoved: {"{dog}", "{at}"},
+	TellLate: {"{dog}", "{about}", "{at}"}, TellMissed: {"{dog}", "{at}"},
+}
+
+// longestText is how long a message's words may be, letters: two text messages.
+const longestText = 300
+
+// CheckTexts names what cannot be in the user's own words.
+func CheckTexts(texts map[MessageKind]string) fault.Fields {
+	var f fault.Fields
+	for _, kind := range MessageKinds() {
+		text, told := texts[kind]
+		if !told {
+			continue
+		}
+		if n := utf8.RuneCountInString(text); n == 0 || n > longestText {
+			f.Add("texts."+string(kind), text, fmt.Sprintf("must have from 1 to %d letters", longestText))
+		}
+		for _, found := range slot.FindAllString(text, -1) {
+			if !strings.Contains(strings.Join(slots[kind], " "), found) {
+				f.Add("texts."+string(kind), found, "must be one of "+strings.Join(slots[kind], ", "))
+			}
+		}
+		for _, needed := range slots[kind] {
+			if !strings.Contains(text, needed) {
+				f.Add("texts."+string(kind), text, "must hold "+needed)
+			}
+		}
+	}
+	return f
+}
+
+// Facts are what a message is about.
+type Facts struct {
+	Dog    string
+	At     string   // the visit
+	About  string   // when it will likely begin
+	Places []string // that are offered
+}
+
+// Write fills a text in.
+func Write(text string, f Facts) string {
+	places := make([]string, len(f.Places))
+	for i, p := range f.Places {
+		places[i] = fmt.Sprintf("%d: %s", i+1, p)
+	}
+	return strings.NewReplacer("{dog}", f.Dog, "{at}", f.At, "{about}", f.About, "{places}", strings.Join(places, ", ")).Replace(text)
+}
+
+// Answer is what an owner answered.
+type Answer struct {
+	Place int // that was chosen, from 1; 0 none
+	No    bool
+	Stop  bool
+}
+
+var (
+	numbered = regexp.MustCompile(`^[^0-9]*([0-9])[^0-9]*$`)
+	refusal  = regexp.MustCompile(`(?i)\b(no|not|none|nein|non)\b`)
+	stopping = regexp.MustCompile(`(?i)^\W*(stop|stopp|unsubscribe)\b`)
+)
+
+// ReadAnswer reads an answer to so many places; false where a person has to.
+func ReadAnswer(text string, places int) (Answer, bool) {
+	switch {
+	case stopping.MatchString(text):
+		return Answer{Stop: true}, true
+	case numbered.MatchString(text) && !refusal.MatchString(text):
+		n := int(numbered.FindStringSubmatch(text)[1][0] - '0')
+		return Answer{Place: n}, n >= 1 && n <= places
+	case refusal.MatchString(text):
+		return Answer{No: true}, !numbered.MatchString(text)
+	}
+	return Answer{}, false
+}
+
+// Quiet are the hours in which nothing goes out (judgement): before eight and from eight in the evening on.
+func Quiet(at Clock) bool { return at < At(8, 0) || at >= At(20, 0) }
+
+// mostFailures is after how many failures a message waits for a person.
+const mostFailures = 5
+
+// Again is how long a message waits once it has failed so often; false when it waits for a person.
+func Again(failures int) (time.Duration, bool) {
+	if failures >= mostFailures {
+		return 0, false
+	}
+	return 15 * time.Second << (2 * (max(1, failures) - 1)), true
+}
+
+// Report is what the message service says of a message, each with the next number.
+type Report struct {
+	Number int    `json:"number"`
+	ID     string `json:"id"`
+	Answer string `json:"answer"` // empty: it was delivered
+}
+
+// MessageState is how far a message has come.
+type MessageState string
+
+// How far messages come.
+const (
+	MessageWaiting   MessageState = "waiting"
+	MessageSent      MessageState = "sent"
+	MessageDelivered MessageState = "delivered"
+	MessageAnswered  MessageState = "answered"
+	MessageFailed    MessageState = "failed" // it waits for a person
+	MessagePerson    MessageState = "person" // its answer does
+)

@@ -1,0 +1,155 @@
+package store
+
+import (
+	"context"
+	"encoding/json"
+	"time"
+
+	"github.com/google/uuid"
+
+	"fribbet/internal/core/date"
+	"fribbet/internal/core/round"
+)
+
+// Message is what an owner is told.
+type Message struct {
+	ID        uuid.UUID
+	OwnerID   uuid.UUID
+	OwnerName string
+	DogID     uuid.UUID
+	DogName   string
+	Kind      round.MessageKind
+	To        string
+	Text      string
+	Places    []Place
+	State     round.MessageState
+	Failures  int
+	Next      time.Time // it goes out no sooner
+	Made      time.Time
+	Changed   time.Time
+	Answer    string
+	Heard     int // the last report of it
+	Said      string
+}
+
+// Place is one that a message offers.
+type Place struct {
+	On      date.Date
+	Start   round.Clock
+	Minutes int
+}
+
+type messageRow struct {
+	ID        uuid.UUID          `db:"id"`
+	OwnerID   uuid.UUID          `db:"owner_id"`
+	OwnerName string             `db:"owner_name"`
+	DogID     uuid.UUID          `db:"dog_id"`
+	DogName   string             `db:"dog_name"`
+	Kind      round.MessageKind  `db:"kind"`
+	To        string             `db:"recipient"`
+	Text      string             `db:"text"`
+	Places    string             `db:"places"`
+	State     round.MessageState `db:"state"`
+	Failures  int                `db:"failures"`
+	Next      string             `db:"next_at"`
+	Made      string             `db:"made_at"`
+	Changed   string             `db:"changed_at"`
+	Answer    string             `db:"answer"`
+	Heard     int                `db:"heard"`
+	Said      string             `db:"said"`
+}
+
+func (r messageRow) message() (m Message, err error) {
+	m = Message{
+		ID: r.ID, OwnerID: r.OwnerID, OwnerName: r.OwnerName, DogID: r.DogID, DogName: r.DogName, Kind: r.Kind, To: r.To, Text: r.Text,
+		State: r.State, Failures: r.Failures, Answer: r.Answer, Heard: r.Heard, Said: r.Said,
+	}
+	if err = json.Unmarshal([]byte(r.Places), &m.Places); err != nil {
+		return m, err
+	}
+	for text, into := range map[string]*time.Time{r.Next: &m.Next, r.Made: &m.Made, r.Changed: &m.Changed} {
+		if *into, err = time.Parse(instantForm, text); err != nil {
+			return m, err
+		}
+	}
+	return m, nil
+}
+
+const messages = `SELECT m.*, o.name AS owner_name, d.name AS dog_name FROM messages m JOIN owners o ON o.id = owner_id JOIN dogs d ON d.id = m.dog_id`
+
+// Messages returns the latest ones, the latest first.
+func (s *Store) Messages(ctx context.Context, most int) ([]Message, error) {
+	return s.messages(ctx, messages+` ORDER BY m.made_at DESC, m.id LIMIT ?`, most)
+}
+
+// MessagesOf returns what an owner was told, the latest first.
+func (s *Store) MessagesOf(ctx context.Context, ownerID uuid.UUID) ([]Message, error) {
+	return s.messages(ctx, messages+` WHERE owner_id = ? ORDER BY m.made_at DESC, m.id`, ownerID)
+}
+
+// Waiting returns the messages that may go out now, the first that was made first.
+func (s *Store) Waiting(ctx context.Context, now time.Time, most int) ([]Message, error) {
+	return s.messages(ctx, messages+` WHERE state = 'waiting' AND next_at <= ? ORDER BY m.made_at, m.id LIMIT ?`, instant(now), most)
+}
+
+// Message returns one; ErrNotFound when there is none.
+func (s *Store) Message(ctx context.Context, id uuid.UUID) (Message, error) {
+	all, err := s.messages(ctx, messages+` WHERE m.id = ?`, id)
+	if err == nil && len(all) == 0 {
+		err = ErrNotFound
+	}
+	if err != nil {
+		return Message{}, err
+	}
+	return all[0], nil
+}
+
+func (s *Store) messages(ctx context.Context, text string, args ...any) ([]Message, error) {
+	var rows []messageRow
+	if err := s.rows(ctx, &rows, text, args...); err != nil {
+		return nil, err
+	}
+	all := make([]Message, len(rows))
+	for i, r := range rows {
+		var err error
+		if all[i], err = r.message(); err != nil {
+			return nil, err
+		}
+	}
+	return all, nil
+}
+
+// AddMessage keeps a message that is to go out. The same id again changes nothing.
+func (s *Store) AddMessage(ctx context.Context, m Message, at time.Time) error {
+	places, err := json.Marshal(m.Places)
+	if err != nil {
+		return err
+	}
+	return s.namedExec(ctx, `
+		INSERT INTO messages (id, owner_id, dog_id, kind, recipient, text, places, state, failures, next_at, made_at, changed_at, answer, heard, said)
+		VALUES (:id, :owner_id, :dog_id, :kind, :recipient, :text, :places, :state, 0, :next_at, :made_at, :changed_at, '', 0, '') ON CONFLICT (id) DO NOTHING`,
+		messageRow{
+			ID: m.ID, OwnerID: m.OwnerID, DogID: m.DogID, Kind: m.Kind, To: m.To, Text: m.Text, Places: string(places), State: round.MessageWaiting,
+			Next: instant(at), Made: instant(at), Changed: instant(at),
+		})
+}
+
+// MoveMessage keeps how far a message has come.
+func (s *Store) MoveMessage(ctx context.Context, m Message, at time.Time) error {
+	_, err := s.exec(ctx, `UPDATE messages SET state = ?, failures = ?, next_at = ?, changed_at = ?, answer = ?, heard = ?, said = ? WHERE id = ?`,
+		string(m.State), m.Failures, instant(m.Next), instant(at), m.Answer, m.Heard, m.Said, m.ID)
+	return err
+}
+
+// Heard is up to which report the message service was heard.
+func (s *Store) Heard(ctx context.Context) (int, error) {
+	var n int
+	err := s.row(ctx, &n, `SELECT coalesce(max(number), 0) FROM heard`)
+	return n, err
+}
+
+// Hear keeps up to which report it was heard.
+func (s *Store) Hear(ctx context.Context, number int) error {
+	_, err := s.exec(ctx, `INSERT INTO heard (one, number) VALUES (1, ?) ON CONFLICT (one) DO UPDATE SET number = excluded.number`, number)
+	return err
+}

@@ -1,0 +1,73 @@
+<script setup lang="ts">
+import { BButton } from 'bootstrap-vue-next/components/BButton'
+import { computed, reactive } from 'vue'
+import { useAnswer, useGateway, useMessages, useSendAgain } from '../api/messages'
+import { useSettings } from '../api/queries'
+import { momentOf } from '../dates'
+import AnswerState from '../parts/AnswerState.vue'
+import RefusalNote from '../parts/RefusalNote.vue'
+import { messageStates } from '../words'
+
+/** What owners were told and how far each has come; in the demonstration the other side of it as well. */
+const { data: settings } = useSettings()
+const demo = computed(() => settings.value?.demo === true)
+const { data, error, refetch } = useMessages()
+const { data: gateway } = useGateway(() => demo.value)
+const again = useSendAgain()
+const answer = useAnswer()
+const words = reactive<Record<string, string>>({})
+const reply = (id: string, text: string) => answer.mutate({ id, text }, { onSuccess: () => (words[id] = '') })
+</script>
+
+<template>
+  <div class="screen">
+    <AnswerState v-if="!data" :error="error" what="the messages" @again="refetch()" />
+    <template v-else>
+      <div class="screen-head">
+        <div><h1>Messages</h1><p class="soft lead">What owners were told. Nothing goes out without a press, nor before eight and after eight in the evening.</p></div>
+        <div class="aside"><RouterLink to="/round/calls" class="btn btn-plain">Whom to call</RouterLink></div>
+      </div>
+      <p v-if="!data.goes" class="note">Fribbet has no service here that takes messages: tell owners yourself. The demonstration has a simulated one.</p>
+      <p v-else-if="data.quiet" class="note" role="status">Quiet hours: what waits goes out at eight.</p>
+      <RefusalNote :error="again.error.value ?? answer.error.value" />
+      <div :class="{ sides: demo }">
+        <section aria-label="Sent">
+          <p v-if="data.messages.length === 0" class="soft">Nothing yet. Places are offered under Whom to call.</p>
+          <ul><li v-for="m in data.messages" :key="m.id" :class="['message', m.state]">
+            <div><RouterLink :to="`/owners/${m.owner_id}`" class="who" dir="auto">{{ m.owner }}</RouterLink> <span class="soft small">{{ m.to }} · {{ momentOf(m.made_at) }}</span></div>
+            <p dir="auto">{{ m.text }}</p>
+            <p class="small"><strong>{{ messageStates[m.state] }}</strong><template v-if="m.failures > 0 && m.state === 'waiting'">, tried {{ m.failures }} {{ m.failures === 1 ? 'time' : 'times' }}</template><template v-if="m.answer">: “<bdi>{{ m.answer }}</bdi>”</template><template v-if="m.said">. {{ m.said }}</template></p>
+            <BButton v-if="m.state === 'failed'" variant="plain" @click="again.mutate(m.id)">Send it again</BButton>
+          </li></ul>
+        </section>
+        <section v-if="demo" class="other" aria-label="The other side">
+          <h2>The other side <span class="soft small">simulated: what the owners read</span></h2>
+          <p v-if="!gateway || gateway.messages.length === 0" class="soft">Nothing has arrived.</p>
+          <ul v-else><li v-for="m in gateway.messages" :key="m.id" class="message">
+            <p class="soft small">{{ m.to }} · {{ momentOf(m.at) }}</p>
+            <p dir="auto">{{ m.text }}</p>
+            <p v-for="(a, i) in m.answers" :key="i" class="reply" dir="auto">{{ a }}</p>
+            <div class="ways"><BButton v-for="t in ['1', '2', '3', 'no', 'stop']" :key="t" variant="plain" @click="reply(m.id, t)">{{ t }}</BButton></div>
+            <form class="ways" @submit.prevent="words[m.id]?.trim() && reply(m.id, words[m.id])"><label :for="`say-${m.id}`" class="visually-hidden">Another answer</label><input :id="`say-${m.id}`" v-model="words[m.id]" class="form-control" maxlength="300" placeholder="another answer" /><BButton type="submit" variant="plain">Answer</BButton></form>
+          </li></ul>
+        </section>
+      </div>
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.lead { margin: 0.15rem 0 0; max-width: 44rem; }
+.note { border-left: var(--bar) solid var(--caution-edge); padding-left: 0.75rem; }
+.sides { display: grid; gap: 2.5rem; grid-template-columns: minmax(0, 1.2fr) minmax(0, 1fr); }
+ul { list-style: none; margin: 0; padding: 0; }
+.message { border-top: 1px solid var(--line); padding-block: 0.6rem; }
+.message p { margin: 0.15rem 0; overflow-wrap: anywhere; }
+.who { color: var(--ink); font-weight: 650; }
+.failed, .person { border-left: var(--bar) solid var(--caution-edge); padding-left: 0.75rem; }
+.other { border-left: 1px dashed var(--line-strong); padding-left: 1.5rem; }
+.reply { font-weight: 600; padding-left: 1.5rem; }
+.ways { display: flex; flex-wrap: wrap; gap: 0.4rem; margin-top: 0.3rem; }
+.ways .form-control { flex: 1; }
+@media (max-width: 900px) { .sides { grid-template-columns: minmax(0, 1fr); } .other { border-left: 0; padding-left: 0; } }
+</style>
