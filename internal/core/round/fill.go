@@ -272,7 +272,7 @@ func (f *filler) try(exchange func() bool, lost int) bool {
 	if exchange() {
 		f.place(lost)
 		f.refill()
-		if f.total() > before+1e-9 {
+		if f.total() > before+1e-9 && f.allFit() {
 			return true
 		}
 	}
@@ -281,6 +281,16 @@ func (f *filler) try(exchange func() bool, lost int) bool {
 		f.days[k].in = in[k]
 	}
 	return false
+}
+
+// allFit tells whether every day holds its parties: one that had room for more may be packed less luckily.
+func (f *filler) allFit() bool {
+	for day := range f.days {
+		if !f.fits(day, f.days[day].in) {
+			return false
+		}
+	}
+	return true
 }
 
 // swap puts one party in another's place; one that comes already changes places with it.
@@ -402,7 +412,7 @@ func (f *filler) starts(day int, parties []int) ([]Clock, bool) {
 	}
 	slices.SortStableFunc(order, func(a, b int) int {
 		x, y := f.parties[parties[a]], f.parties[parties[b]]
-		return cmp.Or(y.bound()-x.bound(), y.long-x.long)
+		return cmp.Or(y.bound()-x.bound(), y.long-x.long, parties[a]-parties[b]) // the same parties, the same answer
 	})
 	starts := make([]Clock, len(parties))
 	if f.inOrder(day, parties, order, starts) {
