@@ -148,33 +148,21 @@ const posting = time.Second
 
 // post sends what owners are told, until the program ends.
 func (h *house) post(ctx context.Context) {
-	if h.service == nil {
-		return
-	}
-	tick := time.NewTicker(posting)
-	defer tick.Stop()
-	for {
-		select {
-		case <-ctx.Done():
-			return
-		case <-tick.C:
-			h.door.RLock()
-			if h.book != nil {
-				if err := h.book.Post(ctx, h.service); err != nil && ctx.Err() == nil {
-					slog.Error("the post", "err", err)
-				}
-			}
-			h.door.RUnlock()
-		}
+	if h.service != nil {
+		h.every(ctx, posting, "the post", func(b *book.Book) error { return b.Post(ctx, h.service) })
 	}
 }
 
 // backUp sees to it that the night's backup is made, until the program ends.
 func (h *house) backUp(ctx context.Context) {
-	if h.demo { // nothing of it is kept
-		return
+	if !h.demo { // nothing of it is kept
+		h.every(ctx, watch, "the night's backup", func(b *book.Book) error { return b.BackUpNightly(ctx) })
 	}
-	tick := time.NewTicker(watch)
+}
+
+// every does something with the book again and again, whenever there is one, until the program ends.
+func (h *house) every(ctx context.Context, pause time.Duration, what string, do func(*book.Book) error) {
+	tick := time.NewTicker(pause)
 	defer tick.Stop()
 	for {
 		select {
@@ -184,8 +172,8 @@ func (h *house) backUp(ctx context.Context) {
 		}
 		h.door.RLock()
 		if h.book != nil {
-			if err := h.book.BackUpNightly(ctx); err != nil {
-				slog.Error("the night's backup", "err", err)
+			if err := do(h.book); err != nil && ctx.Err() == nil {
+				slog.Error(what, "err", err)
 			}
 		}
 		h.door.RUnlock()
