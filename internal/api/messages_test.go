@@ -102,6 +102,38 @@ func TestOwnersAnswer(t *testing.T) {
 	assert.Equal(t, round.MessagePerson, c.message(first.Id).State)
 }
 
+// In the user's own words; whoever may be reminded is, the evening before, once; the owner's page has all of it.
+func TestTomorrowsOwnersAreReminded(t *testing.T) {
+	c, dogs, g, post := posted(t, 1)
+	owner := ask[contract.Owners](c, "GET", "/api/owners", "", 200).Owners[0]
+	ask[contract.OwnerView](c, "PUT", "/api/owners/"+owner.Id.String(), `{"version":1,"name":"Owner","reach":"text","address":"+44 1632 960000","may_remind":true}`, 200)
+	ask[contract.Visit](c, "PUT", visitAt(), visitBody(dogs[0], "2026-11-25", round.At(10, 0), "agreed"), 200)
+	week := ask[contract.WorkingWeek](c, "GET", "/api/round/week", "", 200)
+	assert.Len(t, week.Texts, 6)
+	week.Remind = &[]bool{true}[0]
+	for i, text := range week.Texts {
+		if text.Kind == round.TellTomorrow {
+			week.Texts[i].Text = "Till tomorrow, {dog}: {at}!"
+		}
+	}
+	ask[contract.WorkingWeek](c, "PUT", "/api/round/week", jsonOf(t, week), 200)
+	post()
+	sent, _ := g.Taken()
+	assert.Empty(t, sent, "it is not five yet")
+	c.now = c.now.Add(7 * time.Hour)
+	post()
+	post()
+	sent, _ = g.Taken()
+	require.Len(t, sent, 1)
+	assert.Equal(t, "Till tomorrow, Dog 0: Wed 25 Nov 10:00!", sent[0].Text)
+	assert.Len(t, ask[contract.OwnerView](c, "GET", "/api/owners/"+owner.Id.String(), "", 200).Messages, 1)
+	week = ask[contract.WorkingWeek](c, "GET", "/api/round/week", "", 200)
+	week.Texts[0].Text = "{dog} has a sore paw"
+	status, text := c.do("PUT", "/api/round/week", jsonOf(t, week))
+	assert.Equal(t, 422, status)
+	assert.Contains(t, string(text), "must hold {places}")
+}
+
 func TestNothingGoesOutAtNight(t *testing.T) {
 	c, dogs, g, post := posted(t, 1)
 	c.now = c.now.Add(12 * time.Hour)

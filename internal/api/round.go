@@ -211,6 +211,10 @@ func workingWeek(w store.WorkingWeek) contract.WorkingWeek {
 			out.Days = append(out.Days, contract.WorkingDay{Weekday: contract.Weekday(name), Hours: workingHours(hours)})
 		}
 	}
+	for _, kind := range round.MessageKinds() {
+		out.Texts = append(out.Texts, contract.MessageText{Kind: kind, Text: w.Texts[kind]})
+	}
+	out.Remind = &w.Remind
 	for on, hours := range w.Week.Except {
 		out.Exceptions = append(out.Exceptions, contract.WorkingException{On: on, Hours: workingHours(hours)})
 	}
@@ -230,6 +234,15 @@ func workingWeekOf(in contract.WorkingWeek) (store.WorkingWeek, error) {
 	w := store.WorkingWeek{
 		Version: in.Version, Limits: round.Limits{Minutes: orZero(in.MostMinutes), Dogs: orZero(in.MostDogs), Hard: orZero(in.MostHard)},
 		Week: round.Week{Around: in.AroundMinutes, Days: map[time.Weekday]round.Hours{}, Except: map[date.Date]round.Hours{}},
+	}
+	w.Remind = orZero(in.Remind)
+	for _, t := range in.Texts {
+		if t.Text != round.UsualTexts[t.Kind] {
+			if w.Texts == nil {
+				w.Texts = map[round.MessageKind]string{}
+			}
+			w.Texts[t.Kind] = t.Text
+		}
 	}
 	var f fault.Fields
 	for _, d := range in.Days {
@@ -316,7 +329,11 @@ func (h handlers) owner(ctx context.Context, id uuid.UUID) (contract.OwnerView, 
 		return contract.OwnerView{}, err
 	}
 	visits, err := h.visits(o.Visits)
-	return contract.OwnerView{Owner: ownerRow(o.Owner), Visits: visits, Missed: o.Counts[round.Missed], CalledOff: o.Counts[round.CalledOff]}, err
+	told := []contract.Message{}
+	for _, m := range o.Told {
+		told = append(told, message(m))
+	}
+	return contract.OwnerView{Owner: ownerRow(o.Owner), Visits: visits, Messages: told, Missed: o.Counts[round.Missed], CalledOff: o.Counts[round.CalledOff]}, err
 }
 
 func (h handlers) RemoveOwner(ctx context.Context, r contract.RemoveOwnerRequestObject) (contract.RemoveOwnerResponseObject, error) {

@@ -42,10 +42,6 @@ func (b *Book) TellOwner(ctx context.Context, id, dogID uuid.UUID, kind round.Me
 	if err != nil {
 		return store.Message{}, err
 	}
-	text, own := w.Texts[kind]
-	if !own {
-		text = round.UsualTexts[kind]
-	}
 	m := store.Message{ID: id, OwnerID: owner.ID, DogID: dogID, Kind: kind, To: owner.Address}
 	facts := round.Facts{Dog: visits.Row.Name}
 	if kind.Offers() {
@@ -59,7 +55,7 @@ func (b *Book) TellOwner(ctx context.Context, id, dogID uuid.UUID, kind round.Me
 	} else if err := b.aboutVisit(ctx, &facts, visits, kind); err != nil {
 		return store.Message{}, err
 	}
-	m.Text = round.Write(text, facts)
+	m.Text = round.Write(w.Texts[kind], facts)
 	if err := b.store.AddMessage(ctx, m, b.now()); err != nil {
 		return store.Message{}, err
 	}

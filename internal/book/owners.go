@@ -19,6 +19,7 @@ type OwnerView struct {
 	store.Owner
 	Visits []Visit // of its dogs, the latest first
 	Counts map[round.State]int
+	Told   []store.Message // the latest first
 }
 
 // Owner is one with its dogs' visits.
@@ -38,7 +39,8 @@ func (b *Book) Owner(ctx context.Context, id uuid.UUID) (OwnerView, error) {
 	for _, visit := range v.Visits {
 		v.Counts[visit.State]++
 	}
-	return v, nil
+	v.Told, err = b.store.MessagesOf(ctx, id)
+	return v, err
 }
 
 // KeepOwner keeps an owner, new or read as o.Version.

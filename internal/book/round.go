@@ -28,13 +28,13 @@ func (b *Book) WorkingWeek(ctx context.Context) (store.WorkingWeek, error) {
 	if errors.Is(err, store.ErrNotFound) {
 		w, err = store.WorkingWeek{Week: round.UsualWeek(settings.Workdays.Has), Limits: round.Usual}, nil
 	}
-	w.Week.Closed = settings.Holidays
+	w.Week.Closed, w.Texts = settings.Holidays, round.TextsWith(w.Texts)
 	return w, err
 }
 
 // ChangeWorkingWeek keeps when there is work, read as w.Version.
 func (b *Book) ChangeWorkingWeek(ctx context.Context, w store.WorkingWeek) error {
-	if err := w.Week.Check().Err(); err != nil {
+	if err := append(w.Week.Check(), round.CheckTexts(w.Texts)...).Err(); err != nil {
 		return err
 	}
 	w.Week.Closed = nil // they are the settings'

@@ -2,6 +2,7 @@ package round
 
 import (
 	"fmt"
+	"maps"
 	"regexp"
 	"strings"
 	"time"
@@ -30,6 +31,13 @@ func MessageKinds() []MessageKind {
 
 // Offers tells whether a message offers places; the others remind.
 func (k MessageKind) Offers() bool { return k == TellPlaces }
+
+// TextsWith are what messages say: the user's own words, and the usual where there are none.
+func TextsWith(own map[MessageKind]string) map[MessageKind]string {
+	all := maps.Clone(UsualTexts)
+	maps.Copy(all, own)
+	return all
+}
 
 // UsualTexts are what messages say as long as the user has no words of their own. None names a health matter.
 var UsualTexts = map[MessageKind]string{

@@ -2810,6 +2810,10 @@ export interface components {
             most_dogs?: number;
             /** @description hard dogs a day */
             most_hard?: number;
+            /** @description of each kind of message what it says; one that is not named, or left as usual, says what is usual */
+            texts?: components["schemas"]["MessageText"][];
+            /** @description whoever may be reminded is, from five in the evening before on */
+            remind?: boolean;
         };
         WorkingDay: {
             weekday: components["schemas"]["Weekday"];
@@ -2997,6 +3001,8 @@ export interface components {
             owners: components["schemas"]["OwnerRow"][];
         };
         OwnerView: {
+            /** @description what they were told, the latest first */
+            messages: components["schemas"]["Message"][];
             owner: components["schemas"]["OwnerRow"];
             visits: components["schemas"]["Visit"][];
             missed: number;
@@ -3065,6 +3071,11 @@ export interface components {
         };
         /** @enum {string} */
         MessageKind: "places" | "agreed" | "tomorrow" | "moved" | "late" | "missed";
+        MessageText: {
+            kind: components["schemas"]["MessageKind"];
+            /** @description with {dog}, {at}, {about} and {places} where they belong */
+            text: string;
+        };
         MessageInput: {
             dog_id: components["schemas"]["Id"];
             kind: components["schemas"]["MessageKind"];

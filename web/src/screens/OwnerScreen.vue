@@ -16,7 +16,7 @@ import AnswerState from '../parts/AnswerState.vue'
 import FormField from '../parts/FormField.vue'
 import RefusalNote from '../parts/RefusalNote.vue'
 import SuitsPicker from '../parts/SuitsPicker.vue'
-import { options, reaches, visitStates } from '../words'
+import { messageStates, options, reaches, visitStates } from '../words'
 
 /** An owner: how they are told, which dogs are theirs, what came of their visits. */
 const props = defineProps<{ ownerId: string }>()
@@ -81,6 +81,10 @@ const sure = ref(false)
           <h2 class="visits-head">Visits</h2>
           <p v-if="data.visits.length === 0" class="soft">None yet.</p>
           <ul class="dogs"><li v-for="v in data.visits.slice(0, 20)" :key="v.id"><RouterLink :to="{ path: '/round', query: { on: v.on } }">{{ dayOf(v.on) }} {{ clock(v.start) }}</RouterLink><span><bdi>{{ v.dog.name }}</bdi>, {{ visitStates[v.state] }}</span></li></ul>
+          <template v-if="data.messages.length > 0">
+            <h2 class="visits-head">Told</h2>
+            <ul class="dogs"><li v-for="m in data.messages.slice(0, 20)" :key="m.id"><span dir="auto">{{ m.text }}<template v-if="m.answer"> <strong>“<bdi>{{ m.answer }}</bdi>”</strong></template></span><RouterLink to="/messages" class="small">{{ messageStates[m.state] }}</RouterLink></li></ul>
+          </template>
           <div class="ways end">
             <BButton v-if="!sure" variant="plain" @click="sure = true">Take out of the book</BButton>
             <template v-else><span class="small">The dogs stay, without an owner.</span><BButton variant="plain" @click="gone">Take out</BButton><BButton variant="plain" @click="sure = false">Back</BButton></template>

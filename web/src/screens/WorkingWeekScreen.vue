@@ -8,7 +8,7 @@ import { useChangeWorkingWeek, useWorkingWeek } from '../api/round'
 import { clock, minutesOf } from '../local/clock'
 import AnswerState from '../parts/AnswerState.vue'
 import RefusalNote from '../parts/RefusalNote.vue'
-import { weekdays } from '../words'
+import { messageKinds, weekdays } from '../words'
 
 /** When there is work, who is there to hold, and how much the hands take. */
 const { data, error, refetch } = useWorkingWeek()
@@ -27,13 +27,20 @@ watch(data, (week) => {
   around.value = String(week.around_minutes)
   most.value = { minutes: String(week.most_minutes ?? ''), dogs: String(week.most_dogs ?? ''), hard: String(week.most_hard ?? '') }
 }, { immediate: true })
+const texts = ref<Schemas['MessageText'][]>([])
+const remind = ref(false)
+watch(data, (week) => {
+  if (!week) return
+  texts.value = (week.texts ?? []).map((t) => ({ ...t }))
+  remind.value = week.remind ?? false
+}, { immediate: true })
 const saved = ref(false)
 const stretch = (from: string, to: string) => (from && to ? { from: minutesOf(from)!, to: minutesOf(to)! } : undefined)
 const number = (text: string) => (text === '' ? undefined : Number(text))
 const save = () => {
   saved.value = false
   change.mutate({
-    version: data.value!.version, around_minutes: Number(around.value), exceptions: data.value!.exceptions,
+    version: data.value!.version, around_minutes: Number(around.value), exceptions: data.value!.exceptions, texts: texts.value, remind: remind.value,
     most_minutes: number(most.value.minutes), most_dogs: number(most.value.dogs), most_hard: number(most.value.hard),
     days: rows.value.filter((r) => r.open).map((r) => ({ weekday: r.weekday, hours: { from: minutesOf(r.from) ?? 0, to: minutesOf(r.to) ?? 0, break: stretch(r.breakFrom, r.breakTo), helper: [stretch(r.helperFrom, r.helperTo)].filter((s) => s !== undefined), place: r.place } })),
   }, { onSuccess: () => (saved.value = true) })
@@ -68,6 +75,12 @@ const save = () => {
           <label>At most dogs a day<BFormInput v-model="most.dogs" type="number" min="1" placeholder="no limit" /></label>
           <label>At most hard dogs a day<BFormInput v-model="most.hard" type="number" min="1" placeholder="no limit" /></label>
         </div>
+        <details class="texts">
+          <summary>What messages to owners say</summary>
+          <label v-for="t in texts" :key="t.kind">{{ messageKinds[t.kind] }}<textarea v-model="t.text" class="form-control" rows="2" maxlength="300" dir="auto" /></label>
+          <p class="small soft">{dog}, {at}, {about} and {places} are filled in. A message left as usual follows Fribbet’s own words.</p>
+        </details>
+        <p><label class="day"><input v-model="remind" type="checkbox" class="form-check-input" />Remind owners who may be reminded, from five in the evening before</label></p>
         <RefusalNote :error="change.error.value" />
         <p><BButton type="submit" variant="go" :disabled="change.isPending.value">Save the hours</BButton> <span v-if="saved" role="status" class="soft">Saved.</span></p>
       </BForm>
@@ -84,6 +97,8 @@ thead th { border: 0; color: var(--ink-soft); font-size: var(--small); }
 .day { align-items: center; display: flex; font-weight: 600; gap: 0.6rem; min-height: 44px; }
 .two { display: flex; gap: 0.4rem; }
 input[type='time'] { min-width: 7.75rem; padding-inline: 0.4rem; width: 7.75rem; }
+.texts summary { cursor: pointer; font-weight: 600; min-height: 44px; padding-top: 0.6rem; }
+.texts label { display: block; margin-bottom: 0.75rem; max-width: 44rem; }
 .limits { display: flex; flex-wrap: wrap; gap: 1rem 2rem; margin-block: 1rem; }
 .limits label { max-width: 14rem; }
 </style>
