@@ -39,7 +39,7 @@ func (h handlers) GetRoundDay(ctx context.Context, r contract.GetRoundDayRequest
 	if err != nil {
 		return nil, err
 	}
-	week, err := h.book.Loads(ctx, d.On.AddDays(-(int(d.On.Weekday())+6)%7))
+	week, err := h.book.Loads(ctx, d.On)
 	if err != nil {
 		return nil, err
 	}
@@ -70,19 +70,15 @@ func (h handlers) GetRoundDay(ctx context.Context, r contract.GetRoundDayRequest
 }
 
 func (h handlers) GetCalls(ctx context.Context, r contract.GetCallsRequestObject) (contract.GetCallsResponseObject, error) {
-	from := h.book.Today()
-	if r.Params.From != nil && r.Params.From.After(from) {
-		from = *r.Params.From
-	}
-	calls, waits, err := h.book.Calls(ctx, from)
+	calls, err := h.book.Calls(ctx, orZero(r.Params.From))
 	if err != nil {
 		return nil, err
 	}
-	out := contract.GetCalls200JSONResponse{From: from, Until: from.AddDays(6)}
-	if out.Calls, err = h.calls(calls); err != nil {
+	out := contract.GetCalls200JSONResponse{From: calls.From, Until: calls.Until}
+	if out.Calls, err = h.calls(calls.Now); err != nil {
 		return nil, err
 	}
-	out.Waits, err = h.calls(waits)
+	out.Waits, err = h.calls(calls.Later)
 	return out, err
 }
 
@@ -148,7 +144,7 @@ func (h handlers) visits(all []book.Visit) ([]contract.Visit, error) {
 			return nil, err
 		}
 		one := contract.Visit{
-			Id: v.Kept.ID, Dog: dog, On: v.On, Start: v.Start, Ends: int(v.Start) + v.Kept.Minutes, State: v.State, Sequence: v.Kept.Sequence,
+			Id: v.Kept.ID, Dog: dog, On: v.On, Start: v.Start, Ends: int(v.Ends()), Minutes: v.Kept.Minutes, State: v.State, Sequence: v.Kept.Sequence,
 			Standing: contract.VisitStanding(v.Standing), SittingId: v.Kept.Sitting,
 		}
 		if v.Breaks != "" {
@@ -157,10 +153,11 @@ func (h handlers) visits(all []book.Visit) ([]contract.Visit, error) {
 		if r := v.Runs; r != nil {
 			one.Starts = &struct {
 				High   int  `json:"high"`
+				Late   bool `json:"late"`
 				Likely int  `json:"likely"`
 				Low    int  `json:"low"`
 				Waits  bool `json:"waits"`
-			}{int(r.Starts.High), int(r.Starts.Value), int(r.Starts.Low), r.Waits}
+			}{int(r.Starts.High), r.Late, int(r.Starts.Value), int(r.Starts.Low), r.Waits}
 		}
 		out = append(out, one)
 	}
@@ -198,7 +195,7 @@ func roundLoad(d book.Day) contract.RoundLoad {
 	}
 	for _, v := range d.Visits {
 		if v.State.Takes() {
-			out.Bars = append(out.Bars, contract.ClockStretch{From: v.Start, To: v.Start + round.Clock(v.Kept.Minutes)})
+			out.Bars = append(out.Bars, contract.ClockStretch{From: v.Start, To: v.Ends()})
 		}
 	}
 	return out

@@ -322,11 +322,12 @@ func (b *Book) within(on date.Date) error {
 	return nil
 }
 
-// Loads are the loads of seven days.
-func (b *Book) Loads(ctx context.Context, from date.Date) ([]Day, error) {
-	if err := b.within(from); err != nil {
+// Loads are the loads of the week in which a day lies.
+func (b *Book) Loads(ctx context.Context, on date.Date) ([]Day, error) {
+	if err := b.within(on); err != nil {
 		return nil, err
 	}
+	from := on.Monday()
 	w, err := b.WorkingWeek(ctx)
 	if err != nil {
 		return nil, err
@@ -366,22 +367,29 @@ type Call struct {
 // offersEach is how many places are offered.
 const offersEach = 3
 
-// Calls says whom to call for seven days, in order, with places for each, and who waits for a later week.
-func (b *Book) Calls(ctx context.Context, from date.Date) (calls, waits []Call, err error) {
-	if err := b.within(from); err != nil {
-		return nil, nil, err
-	}
+// Calls are whom to call for some days, in order, with places for each; and who waits for a later week.
+type Calls struct {
+	From, Until date.Date
+	Now, Later  []Call
+}
+
+// Calls says whom to call for the seven days from one on, or from today.
+func (b *Book) Calls(ctx context.Context, from date.Date) (out Calls, err error) {
 	if from.Before(b.Today()) {
 		from = b.Today()
 	}
+	if err := b.within(from); err != nil {
+		return Calls{}, err
+	}
 	until := from.AddDays(6)
+	out.From, out.Until = from, until
 	dogs, rows, err := b.candidates(ctx, until.AddDays(1))
 	if err != nil {
-		return nil, nil, err
+		return Calls{}, err
 	}
 	w, others, err := b.taken(ctx, from.AddDays(-1), until.AddDays(7))
 	if err != nil {
-		return nil, nil, err
+		return Calls{}, err
 	}
 	f := w.Fill(dogs, others, from, until)
 	owners := map[uuid.UUID]store.Owner{}
@@ -407,24 +415,24 @@ func (b *Book) Calls(ctx context.Context, from date.Date) (calls, waits []Call, 
 			c.Owner = &o
 		}
 		if best == nil {
-			waits = append(waits, c)
+			out.Later = append(out.Later, c)
 		} else {
-			calls = append(calls, c)
+			out.Now = append(out.Now, c)
 		}
 		return nil
 	}
 	for i := range f.Visits {
 		if err := call(f.Visits[i].Dog, &f.Visits[i]); err != nil {
-			return nil, nil, err
+			return Calls{}, err
 		}
 	}
 	for _, d := range f.Left {
 		if err := call(d, nil); err != nil {
-			return nil, nil, err
+			return Calls{}, err
 		}
 	}
-	slices.SortStableFunc(calls, func(x, y Call) int { return x.Dog.Window.Compare(y.Dog.Window, until) })
-	return calls, waits, nil
+	slices.SortStableFunc(out.Now, func(x, y Call) int { return x.Dog.Window.Compare(y.Dog.Window, until) })
+	return out, nil
 }
 
 // taken are what is left of the week and the visits of some days.

@@ -95,6 +95,9 @@ func (d Date) At(hour, minute int, zone *time.Location) time.Time {
 	return time.Date(t.Year(), t.Month(), t.Day(), hour, minute, 0, 0, zone)
 }
 
+// Monday is that of its week.
+func (d Date) Monday() Date { return d.AddDays(-(int(d.Weekday()) + 6) % 7) }
+
 // Short is the day in a message: Tue 24 Nov.
 func (d Date) Short() string { return d.time().Format("Mon 2 Jan") }
 

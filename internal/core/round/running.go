@@ -6,6 +6,7 @@ import "fribbet/internal/core/estimate"
 type Runs struct {
 	Visit
 	Starts estimate.Estimate // minutes since midnight
+	Late   bool              // not when it was told
 	Waits  bool              // its owner likely waits more than ten minutes
 }
 
@@ -28,7 +29,7 @@ func (w Week) Running(visits []Visit, now Clock) []Runs {
 		case Offered, Agreed:
 			start := float64(v.Start)
 			begins := estimate.Estimate{Value: max(start, at.Value), Low: max(start, at.Low), High: max(start, at.High), Source: takes.Source}
-			all = append(all, Runs{v, begins, begins.Value-start > waiting})
+			all = append(all, Runs{v, begins, begins.Value-start >= tick, begins.Value-start > waiting})
 			at.Value, at.Low, at.High = begins.Value+takes.Value+around, begins.Low+takes.Low+around, begins.High+takes.High+around
 		case Done, Missed, CalledOff:
 		}

@@ -73,6 +73,9 @@ type Visit struct {
 	State State
 }
 
+// Ends is when the dog itself is through.
+func (v Visit) Ends() Clock { return v.Start + Clock(v.Dog.Minutes) }
+
 // Lasts is the place that it takes: the dog, and what is set up and cleared away.
 func (v Visit) Lasts(w Week) Stretch {
 	return Stretch{v.Start, v.Start + Clock(v.Dog.Minutes+w.Around)}

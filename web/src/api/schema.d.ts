@@ -2856,8 +2856,10 @@ export interface components {
             dog: components["schemas"]["RoundDog"];
             on: components["schemas"]["Date"];
             start: components["schemas"]["ClockTime"];
-            /** @description with what is set up and cleared away */
+            /** @description when the dog itself is through */
             ends: number;
+            /** @description that it holds */
+            minutes: number;
             state: components["schemas"]["VisitState"];
             /** @description how often it was changed */
             sequence: number;
@@ -2869,6 +2871,8 @@ export interface components {
             sitting_id?: components["schemas"]["Id"];
             /** @description when it will likely begin, with its range */
             starts?: {
+                /** @description not when it was told */
+                late: boolean;
                 likely: number;
                 low: number;
                 high: number;

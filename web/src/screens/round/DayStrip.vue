@@ -21,7 +21,7 @@ const to = computed(() => Math.ceil(Math.max(props.day.hours?.to ?? 1020, ...pro
 const y = (minutes: number) => (minutes - from.value) * perMinute
 const hours = computed(() => Array.from({ length: (to.value - from.value) / 60 + 1 }, (_, i) => from.value + 60 * i))
 const helped = computed(() => props.day.hours?.helper ?? [])
-const place = (v: Schemas['Visit']) => ({ top: `${y(moved.value?.id === v.id ? moved.value.start : v.start)}px`, height: `${(v.ends - v.start) * perMinute - 2}px` })
+const place = (v: Schemas['Visit']) => ({ top: `${y(moved.value?.id === v.id ? moved.value.start : v.start)}px`, height: `${v.minutes * perMinute - 2}px` })
 const bars = computed(() => props.day.visits.filter((v) => v.state !== 'missed' && v.state !== 'called_off'))
 const lost = computed(() => props.day.visits.filter((v) => v.state === 'missed' || v.state === 'called_off'))
 const movable = (v: Schemas['Visit']) => ['offered', 'agreed'].includes(v.state)
@@ -40,7 +40,7 @@ async function ask(v: Schemas['Visit'], start: number) {
   const breaks = await tryVisit(placed(v, start)).catch((e: Error) => e.message)
   if (moved.value?.id === v.id && moved.value.start === start) moved.value = { id: v.id, start, breaks, asked: true }
 }
-const placed = (v: Schemas['Visit'], start: number) => ({ id: v.id, dog_id: v.dog.dog_id, on: v.on, start, minutes: v.ends - v.start, state: v.state, sequence: v.sequence })
+const placed = (v: Schemas['Visit'], start: number) => ({ id: v.id, dog_id: v.dog.dog_id, on: v.on, start, minutes: v.minutes, state: v.state, sequence: v.sequence })
 function drop(v: Schemas['Visit'], anyway = false) {
   const m = moved.value
   if (!m || m.id !== v.id) return
@@ -103,7 +103,7 @@ const about = (v: Schemas['Visit']) => `${v.dog.name}, ${clock(v.start)} to ${cl
         @pointerdown="down($event, v)" @pointermove="move" @pointerup="up" @pointercancel="held = undefined" @focus="focused(v)" @keydown="key($event, v)"
       >
         <strong dir="auto">{{ v.dog.name }}</strong>
-        <span class="small">{{ clock(moved?.id === v.id ? moved.start : v.start) }}–{{ clock((moved?.id === v.id ? moved.start : v.start) + v.ends - v.start) }}<template v-if="v.state !== 'agreed'"> · {{ visitStates[v.state] }}</template><template v-if="v.starts && v.starts.likely > v.start + 4"> · about {{ clock(v.starts.likely) }}</template></span>
+        <span class="small">{{ clock(moved?.id === v.id ? moved.start : v.start) }}–{{ clock((moved?.id === v.id ? moved.start : v.start) + v.minutes) }}<template v-if="v.state !== 'agreed'"> · {{ visitStates[v.state] }}</template><template v-if="v.starts?.late"> · about {{ clock(v.starts!.likely) }}</template></span>
         <span class="marks">
           <AppIcon v-if="v.dog.cautions?.some((c) => c.kind === 'veterinarian')" name="vet" /><AppIcon v-else-if="v.dog.hard || v.breaks" name="caution" />
         </span>

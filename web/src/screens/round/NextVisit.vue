@@ -15,7 +15,7 @@ const when = computed(() => {
   if (begun.value) return 'on the table'
   if (!s) return clock(props.visit.start)
   const range = s.high - s.low >= 5 ? ` (${clock(s.low)}–${clock(s.high)})` : ''
-  return s.likely > props.visit.start + 4 ? `about ${clock(s.likely)}${range}, told ${clock(props.visit.start)}` : clock(props.visit.start)
+  return s.late ? `about ${clock(s.likely)}${range}, told ${clock(props.visit.start)}` : clock(props.visit.start)
 })
 const takes = computed(() => `${minutesInWords(props.visit.dog.takes.minutes)} (${Math.floor(props.visit.dog.takes.low)}–${Math.ceil(props.visit.dog.takes.high)}), held until ${clock(props.visit.ends)}`)
 </script>

@@ -13,7 +13,7 @@ import { visitStates } from '../../words'
 const props = defineProps<{ visit: Schemas['Visit']; bare?: boolean }>()
 const { mutate, isPending, error } = useKeepVisit()
 const say = (state: Schemas['VisitState']) =>
-  mutate({ id: props.visit.id, dog_id: props.visit.dog.dog_id, on: props.visit.on, start: props.visit.start, minutes: props.visit.ends - props.visit.start, sequence: props.visit.sequence, state })
+  mutate({ id: props.visit.id, dog_id: props.visit.dog.dog_id, on: props.visit.on, start: props.visit.start, minutes: props.visit.minutes, sequence: props.visit.sequence, state })
 const { data: post } = useMessages()
 const tell = useTellOwner()
 /** What its owner may be told of it now. */

@@ -13,12 +13,12 @@ const { data } = useDogVisits(() => props.dogId)
 const { mutate, isPending, error } = useKeepVisit()
 const coming = computed(() => data.value?.visits.filter((v) => ['next', 'to_come'].includes(v.standing) && v.state !== 'here').at(-1))
 const give = (o: Schemas['Offer']) => mutate({ id: crypto.randomUUID(), dog_id: props.dogId, on: o.on, start: o.start, minutes: o.minutes, state: 'agreed' })
-const off = () => coming.value && mutate({ id: coming.value.id, dog_id: props.dogId, on: coming.value.on, start: coming.value.start, minutes: coming.value.ends - coming.value.start, sequence: coming.value.sequence, state: 'called_off' })
+const off = () => coming.value && mutate({ id: coming.value.id, dog_id: props.dogId, on: coming.value.on, start: coming.value.start, minutes: coming.value.minutes, sequence: coming.value.sequence, state: 'called_off' })
 </script>
 
 <template>
   <div v-if="data" class="next-visit">
-    <p v-if="coming" role="status"><strong>Next visit: {{ dayOf(coming.on) }} at {{ clock(coming.start) }}</strong>, {{ coming.ends - coming.start }} min. <RouterLink :to="{ path: '/round', query: { on: coming.on } }">That day</RouterLink> <BButton variant="plain" class="off" :disabled="isPending" @click="off">Call it off</BButton></p>
+    <p v-if="coming" role="status"><strong>Next visit: {{ dayOf(coming.on) }} at {{ clock(coming.start) }}</strong>, {{ coming.minutes }} min. <RouterLink :to="{ path: '/round', query: { on: coming.on } }">That day</RouterLink> <BButton variant="plain" class="off" :disabled="isPending" @click="off">Call it off</BButton></p>
     <template v-else-if="data.offers.length > 0">
       <p class="soft">The next visit, {{ data.dog.minutes }} min:</p>
       <div class="ways"><BButton v-for="(o, i) in data.offers" :key="o.on + o.start" :variant="i === 0 ? 'go' : 'plain'" :disabled="isPending" :title="o.reasons.join(', ')" @click="give(o)">{{ dayOf(o.on) }} {{ clock(o.start) }} <span class="small">{{ inDays(o.in_days) }}</span></BButton></div>
