@@ -102,6 +102,19 @@ func TestOwnersAnswer(t *testing.T) {
 	assert.Equal(t, round.MessagePerson, c.message(first.Id).State)
 }
 
+// A list's dog whose owner was written to stays, and so does the owner.
+func TestWhoWasWrittenToStays(t *testing.T) {
+	c, _, _, _ := posted(t, 0)
+	at := "/api/lists/" + uuid.NewString()
+	ask[contract.ListRead](c, "PUT", at, listBody(t, "Owner,Phone,Dog,Weight,Age\nOttoline Reed,+44 1632 960011,Fig,21,5\nTobin Marsh,,Sedge,9,4\n"), 200)
+	owner := ask[contract.Owners](c, "GET", "/api/owners?search=Ottoline", "", 200).Owners[0]
+	fig := owner.Dogs[0].DogId.String()
+	ask[contract.OwnerView](c, "PUT", "/api/owners/"+owner.Id.String(), `{"version":1,"name":"Ottoline Reed","reach":"text","address":"+44 1632 960011","may_offer":true}`, 200)
+	ask[contract.Message](c, "PUT", "/api/messages/"+uuid.NewString(), fmt.Sprintf(`{"dog_id":%q,"kind":"places"}`, fig), 200)
+	assert.Equal(t, 1, ask[contract.ListBack](c, "DELETE", at, "", 200).Stay)
+	assert.Len(t, ask[contract.Owners](c, "GET", "/api/owners", "", 200).Owners, 1)
+}
+
 // In the user's own words; whoever may be reminded is, the evening before, once; the owner's page has all of it.
 func TestTomorrowsOwnersAreReminded(t *testing.T) {
 	c, dogs, g, post := posted(t, 1)

@@ -6,6 +6,7 @@ import (
 	"encoding/json"
 	"errors"
 	"fmt"
+	"log/slog"
 	"slices"
 	"time"
 
@@ -144,7 +145,12 @@ func (b *Book) ask(ctx context.Context, ids []uuid.UUID) (map[uuid.UUID]round.Do
 	for i, id := range ids {
 		all[id], text[id], revisions[id] = worked[i], kept[i], standings[id].Revision
 	}
-	return all, b.store.KeepAsks(ctx, text, revisions)
+	err = store.InOwnWords(b.store.KeepAsks(ctx, text, revisions))
+	if errors.Is(err, store.ErrCannotWrite) { // then it is worked out once more the next time
+		slog.Warn("what dogs ask of a visit cannot be kept", "err", err)
+		err = nil
+	}
+	return all, err
 }
 
 // visits are some visits as they stand.
