@@ -110,7 +110,7 @@ func TestAnOwnerIsOfferedPlacesAndAnswers(t *testing.T) {
 	p := tab(t, browser(t), program.address+"/round/calls")
 	p.sees("Nettle")
 	p.find(".call", "Nettle").MustElementR("button", "Send places").MustClick()
-	p.sees("Offered by text message")
+	p.sees("Written to by text message")
 	p.open(program.address + "/messages")
 	p.sees("Nettle's nails are due.")
 	p.press(".other button", "1")

@@ -41,14 +41,19 @@ func (h handlers) GetDog(ctx context.Context, r contract.GetDogRequestObject) (c
 	return contract.GetDog200JSONResponse(h.view(v)), nil
 }
 
-func (h handlers) GetDue(ctx context.Context, r contract.GetDueRequestObject) (contract.GetDueResponseObject, error) {
-	const weeksAhead, usualLimit = 6, 25
-	limit := usualLimit
-	if r.Params.Limit != nil {
-		limit = *r.Params.Limit
+// atMost is how many rows a list tells at once.
+func atMost(limit *int) int {
+	const usual = 25
+	if limit == nil {
+		return usual
 	}
+	return *limit
+}
+
+func (h handlers) GetDue(ctx context.Context, r contract.GetDueRequestObject) (contract.GetDueResponseObject, error) {
+	const weeksAhead = 6
 	found, err := h.book.DueList(ctx, store.Find{
-		Name: orZero(r.Params.Search), Open: orZero(r.Params.Open), Offset: orZero(r.Params.Offset), Limit: limit,
+		Name: orZero(r.Params.Search), Open: orZero(r.Params.Open), Offset: orZero(r.Params.Offset), Limit: atMost(r.Params.Limit),
 	})
 	if err != nil {
 		return nil, err

@@ -122,7 +122,7 @@ func TestTomorrowsOwnersAreReminded(t *testing.T) {
 	ask[contract.OwnerView](c, "PUT", "/api/owners/"+owner.Id.String(), `{"version":1,"name":"Owner","reach":"text","address":"+44 1632 960000","may_remind":true}`, 200)
 	ask[contract.Visit](c, "PUT", visitAt(), visitBody(dogs[0], "2026-11-25", round.At(10, 0), "agreed"), 200)
 	week := ask[contract.WorkingWeek](c, "GET", "/api/round/week", "", 200)
-	assert.Len(t, week.Texts, 6)
+	assert.Len(t, week.Texts, 7)
 	week.Remind = &[]bool{true}[0]
 	for i, text := range week.Texts {
 		if text.Kind == round.TellTomorrow {
@@ -174,4 +174,48 @@ func TestAMessageThatCannotBe(t *testing.T) {
 		assert.Equal(t, 422, status, want)
 		assert.Contains(t, strings.ReplaceAll(string(text), "\\", ""), want)
 	}
+}
+
+// An owner is told of a time once, and again when it has moved; one who chose it knows it.
+func TestAMovedVisitIsToldAgain(t *testing.T) {
+	c, dogs, g, post := posted(t, 2)
+	day := func(on string) contract.Visit {
+		return ask[contract.RoundDay](c, "GET", "/api/round/days/"+on, "", 200).Visits[0]
+	}
+	at := visitAt()
+	ask[contract.Visit](c, "PUT", at, visitBody(dogs[0], "2026-11-26", round.At(10, 0), "agreed"), 200)
+	require.NotNil(t, day("2026-11-26").Tell)
+	assert.Equal(t, round.TellAgreed, *day("2026-11-26").Tell)
+	tell := func(kind string) contract.Message {
+		return ask[contract.Message](c, "PUT", "/api/messages/"+uuid.NewString(), fmt.Sprintf(`{"dog_id":%q,"kind":%q}`, dogs[0].Id, kind), 200)
+	}
+	tell("agreed")
+	c.now = c.now.Add(time.Minute)
+	assert.Nil(t, day("2026-11-26").Tell)
+	ask[contract.Visit](c, "PUT", at, visitBody(dogs[0], "2026-11-27", round.At(11, 0), "agreed"), 200)
+	assert.Equal(t, round.TellMoved, *day("2026-11-27").Tell)
+	assert.Contains(t, tell("moved").Text, "moved: Fri 27 Nov 11:00")
+	assert.Nil(t, day("2026-11-27").Tell)
+
+	offer := c.offers(dogs[1])
+	post()
+	require.NoError(t, g.Answer(offer.Id.String(), "1"))
+	post()
+	visits := ask[contract.DogVisits](c, "GET", "/api/dogs/"+dogs[1].Id.String()+"/visits", "", 200).Visits
+	require.Len(t, visits, 1)
+	for _, v := range ask[contract.RoundDay](c, "GET", "/api/round/days/"+visits[0].On.String(), "", 200).Visits {
+		if v.Id == visits[0].Id {
+			assert.Nil(t, v.Tell, "who chose it knows it")
+		}
+	}
+}
+
+func TestDueAndNothingAgreed(t *testing.T) {
+	c, dogs, _, _ := posted(t, 1)
+	path, body := "/api/messages/"+uuid.NewString(), fmt.Sprintf(`{"dog_id":%q,"kind":"due"}`, dogs[0].Id)
+	assert.Regexp(t, `^Dog 0's nails are due \w+ \d+ \w+, and no time is agreed yet`, ask[contract.Message](c, "PUT", path, body, 200).Text)
+	ask[contract.Visit](c, "PUT", visitAt(), visitBody(dogs[0], "2026-11-26", round.At(10, 0), "agreed"), 200)
+	status, text := c.do("PUT", "/api/messages/"+uuid.NewString(), body)
+	assert.Equal(t, 422, status)
+	assert.Contains(t, string(text), "no visit to come")
 }

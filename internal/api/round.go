@@ -44,13 +44,20 @@ func (h handlers) GetRoundDay(ctx context.Context, r contract.GetRoundDayRequest
 		return nil, err
 	}
 	out := contract.GetRoundDay200JSONResponse{
-		On: d.On, Today: h.book.Today(), Now: d.Now, Open: d.Open, Visits: []contract.Visit{}, Gaps: []contract.RoundGap{}, Load: roundLoad(d), Week: []contract.RoundLoad{},
+		On: d.On, Today: h.book.Today(), Now: d.Now, Open: d.Open, Ways: []contract.RoundWay{}, Gaps: []contract.RoundGap{}, Week: []contract.RoundLoad{},
 	}
 	if d.Open {
 		out.Hours = of(workingHours(d.Hours))
 	}
 	if out.Visits, err = h.visits(d.Visits); err != nil {
 		return nil, err
+	}
+	for _, way := range d.Ways {
+		one, err := roundWay(way)
+		if err != nil {
+			return nil, err
+		}
+		out.Ways = append(out.Ways, one)
 	}
 	for _, g := range d.Gaps {
 		gap := contract.RoundGap{From: g.From, To: g.To, Fits: []contract.GapFit{}}
@@ -64,19 +71,25 @@ func (h handlers) GetRoundDay(ctx context.Context, r contract.GetRoundDayRequest
 		out.Gaps = append(out.Gaps, gap)
 	}
 	for _, one := range week {
-		out.Week = append(out.Week, roundLoad(one))
+		load := roundLoad(one)
+		if out.Week = append(out.Week, load); one.On == d.On {
+			out.Load = load
+		}
 	}
 	return out, nil
 }
 
 func (h handlers) GetCalls(ctx context.Context, r contract.GetCallsRequestObject) (contract.GetCallsResponseObject, error) {
-	calls, err := h.book.Calls(ctx, orZero(r.Params.From))
+	calls, err := h.book.Calls(ctx, orZero(r.Params.From), orZero(r.Params.Offset), atMost(r.Params.Limit))
 	if err != nil {
 		return nil, err
 	}
-	out := contract.GetCalls200JSONResponse{From: calls.From, Until: calls.Until}
+	out := contract.GetCalls200JSONResponse{From: calls.From, Until: calls.Until, All: calls.All}
 	if out.Calls, err = h.calls(calls.Now); err != nil {
 		return nil, err
+	}
+	for i := range calls.Later {
+		calls.Later[i].Row.Due = nil // who waits is named, not pictured
 	}
 	out.Waits, err = h.calls(calls.Later)
 	return out, err
@@ -85,9 +98,6 @@ func (h handlers) GetCalls(ctx context.Context, r contract.GetCallsRequestObject
 func (h handlers) calls(all []book.Call) ([]contract.CallRow, error) {
 	out := []contract.CallRow{}
 	for _, c := range all {
-		if c.Best == nil {
-			c.Row.Due = nil // who waits is named, not pictured
-		}
 		dog, err := roundDog(c.Dog, c.Row)
 		if err != nil {
 			return nil, err
@@ -150,6 +160,9 @@ func (h handlers) visits(all []book.Visit) ([]contract.Visit, error) {
 		if v.Breaks != "" {
 			one.Breaks = &v.Breaks
 		}
+		if v.Tell != "" {
+			one.Tell = &v.Tell
+		}
 		if r := v.Runs; r != nil {
 			one.Starts = &struct {
 				High   int  `json:"high"`
@@ -185,10 +198,22 @@ func roundDog(d round.Dog, row store.RoundDog) (contract.RoundDog, error) {
 	return out, err
 }
 
-func roundLoad(d book.Day) contract.RoundLoad {
+func roundWay(way round.Way) (out contract.RoundWay, err error) {
+	out = contract.RoundWay{SavesMinutes: way.Saves, Words: way.Words}
+	if out.VisitId, err = uuid.Parse(way.ID); err != nil {
+		return out, err
+	}
+	if way.To > 0 {
+		out.To = &way.To
+	}
+	out.DogId, err = uuid.Parse(way.Dog.ID)
+	return out, err
+}
+
+func roundLoad(d book.DayLoad) contract.RoundLoad {
 	out := contract.RoundLoad{
 		On: d.On, Open: d.Open, Dogs: d.Load.Dogs, Minutes: d.Load.Minutes, Nails: d.Load.Nails, Hard: d.Load.Hard,
-		GrindingMinutes: d.Load.Grinding, Over: list(d.Load.Over), Bars: []contract.ClockStretch{},
+		GrindingMinutes: d.Load.Grinding, Over: list(d.Load.Over), Prepare: list(d.Prepare), Bars: []contract.ClockStretch{},
 	}
 	if d.Open {
 		out.Hours = of(workingHours(d.Hours))

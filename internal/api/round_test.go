@@ -180,3 +180,33 @@ func jsonOf(t *testing.T, v any) string {
 	require.NoError(t, err)
 	return string(text)
 }
+
+// Whom to call comes by pages, each dog once and in one order.
+func TestCallsComeByPages(t *testing.T) {
+	c, _ := groomers(t, 60, 50, 40, 30, 45)
+	whole := ask[contract.Calls](c, "GET", "/api/round/calls", "", 200)
+	require.Len(t, whole.Calls, 5)
+	var paged []contract.CallRow
+	for offset := 0; offset < whole.All; offset += 2 {
+		page := ask[contract.Calls](c, "GET", fmt.Sprintf("/api/round/calls?limit=2&offset=%d", offset), "", 200)
+		assert.LessOrEqual(t, len(page.Calls), 2)
+		paged = append(paged, page.Calls...)
+	}
+	assert.Equal(t, whole.Calls, paged)
+	status, _ := c.do("GET", "/api/round/calls?offset=-1", "")
+	assert.Equal(t, 400, status)
+}
+
+// A day is held against the kit: what is blunt by then is said, and what other days ask before it counts.
+func TestADayIsHeldAgainstTheKit(t *testing.T) {
+	c, dogs := groomers(t, 60, 50)
+	ask[contract.Kit](c, "POST", "/api/kit", fmt.Sprintf(`{"id":%q,"kind":"large_plier","limit":400}`, uuid.NewString()), 200)
+	for i, on := range []string{"2026-11-25", "2026-11-26"} {
+		ask[contract.Visit](c, "PUT", visitAt(), visitBody(dogs[i], on, round.At(10, 0), "agreed"), 200)
+	}
+	week := ask[contract.RoundDay](c, "GET", "/api/round/days/2026-11-26", "", 200)
+	assert.Empty(t, week.Week[1].Prepare)
+	assert.Empty(t, week.Week[2].Prepare)
+	require.Len(t, week.Load.Prepare, 1)
+	assert.Regexp(t, `^sharpen the large plier before it: by then about \d+ of 400 cuts, and \d+ that day$`, week.Load.Prepare[0])
+}

@@ -52,8 +52,16 @@ func (b *Book) TellOwner(ctx context.Context, id, dogID uuid.UUID, kind round.Me
 			m.Places = append(m.Places, store.Place{On: o.On, Start: o.Start, Minutes: o.Dog.Minutes})
 			facts.Places = append(facts.Places, o.On.Short()+" "+o.Start.String())
 		}
-	} else if err := b.aboutVisit(ctx, &facts, visits, kind); err != nil {
-		return store.Message{}, err
+	} else if kind == round.TellDue {
+		if facts.Due, err = b.unagreed(visits); err != nil {
+			return store.Message{}, err
+		}
+	} else {
+		about, err := b.aboutVisit(ctx, &facts, visits, kind)
+		if err != nil {
+			return store.Message{}, err
+		}
+		m.Places = []store.Place{{On: about.On, Start: about.Start, Minutes: about.Kept.Minutes, Visit: &about.Kept.ID}}
 	}
 	m.Text = round.Write(w.Texts[kind], facts)
 	if err := b.store.AddMessage(ctx, m, b.now()); err != nil {
@@ -81,7 +89,7 @@ func (b *Book) addressee(ctx context.Context, dogID uuid.UUID, kind round.Messag
 		return refuse(owner.Name, "must not have said stop: nothing is sent to them")
 	case owner.Reach == round.ByHand:
 		return refuse(owner.Name, "must have a way to be reached: tell them yourself, or give a number or a mail address")
-	case kind.Offers() && !owner.MayOffer:
+	case kind.Invites() && !owner.MayOffer:
 		return refuse(owner.Name, "must allow that places are offered")
 	case kind == round.TellTomorrow && !owner.MayRemind:
 		return refuse(owner.Name, "must allow to be reminded")
@@ -90,7 +98,7 @@ func (b *Book) addressee(ctx context.Context, dogID uuid.UUID, kind round.Messag
 }
 
 // aboutVisit fills in the visit that a message is about: the next, or the last that was missed.
-func (b *Book) aboutVisit(ctx context.Context, facts *round.Facts, visits DogVisits, kind round.MessageKind) error {
+func (b *Book) aboutVisit(ctx context.Context, facts *round.Facts, visits DogVisits, kind round.MessageKind) (*Visit, error) {
 	var about *Visit
 	for i, v := range visits.Visits { // the latest first
 		if kind == round.TellMissed && v.State == round.Missed && about == nil || kind != round.TellMissed && v.State == round.Agreed && !v.On.Before(b.Today()) {
@@ -98,15 +106,15 @@ func (b *Book) aboutVisit(ctx context.Context, facts *round.Facts, visits DogVis
 		}
 	}
 	if about == nil {
-		return fault.Fields{{Name: "dog_id", Value: visits.Row.Name, Want: "must have a visit that this is about"}}
+		return nil, fault.Fields{{Name: "dog_id", Value: visits.Row.Name, Want: "must have a visit that this is about"}}
 	}
 	facts.At = about.On.Short() + " " + about.Start.String()
 	if kind != round.TellLate {
-		return nil
+		return about, nil
 	}
 	day, err := b.Round(ctx, about.On)
 	if err != nil {
-		return err
+		return nil, err
 	}
 	facts.About = about.Start.String()
 	for _, v := range day.Visits {
@@ -114,8 +122,55 @@ func (b *Book) aboutVisit(ctx context.Context, facts *round.Facts, visits DogVis
 			facts.About = round.Clock(int(v.Runs.Starts.Value+4) / 5 * 5).String()
 		}
 	}
+	return about, nil
+}
+
+// unagreed is the day on which a dog is due for whom nothing is agreed.
+func (b *Book) unagreed(visits DogVisits) (string, error) {
+	comes := slices.ContainsFunc(visits.Visits, func(v Visit) bool { return !v.On.Before(b.Today()) && v.State.Takes() && v.State != round.Done })
+	if due := visits.Dog.Window.Due; !comes && !due.IsZero() {
+		return due.Short(), nil
+	}
+	return "", fault.Fields{{Name: "dog_id", Value: visits.Row.Name, Want: "must be a dog that is due and has no visit to come"}}
+}
+
+// toTell fills in what owners are to be told of some visits.
+func (b *Book) toTell(ctx context.Context, visits []Visit) error {
+	dogs := make([]uuid.UUID, len(visits))
+	for i, v := range visits {
+		dogs[i] = v.Kept.Dog.DogID
+	}
+	sent, err := b.store.MessagesAbout(ctx, dogs)
+	if err != nil {
+		return err
+	}
+	var told []round.Told
+	for _, m := range sent {
+		if m.Kind.Offers() { // then it is the place that was chosen
+			answer, is := round.ReadAnswer(m.Answer, len(m.Places))
+			if !is || answer.Place == 0 {
+				continue
+			}
+			p := m.Places[answer.Place-1]
+			told = append(told, round.Told{Visit: bookedBy(m).String(), Kind: m.Kind, On: p.On, Start: p.Start})
+			continue
+		}
+		for _, p := range m.Places {
+			told = append(told, round.Told{Visit: p.Visit.String(), Kind: m.Kind, On: p.On, Start: p.Start})
+		}
+	}
+	for i, v := range visits {
+		runs := round.Runs{Visit: v.Visit}
+		if v.Runs != nil {
+			runs = *v.Runs
+		}
+		visits[i].Tell = runs.ToTell(told)
+	}
 	return nil
 }
+
+// bookedBy is the visit that the answer to a message books.
+func bookedBy(m store.Message) uuid.UUID { return uuid.NewSHA1(m.ID, []byte("visit")) }
 
 // Messages are the latest ones.
 func (b *Book) Messages(ctx context.Context) ([]store.Message, error) {
@@ -294,7 +349,7 @@ const refusedWeeks = 2
 
 // chosen gives the place that an owner chose, if it is still free; else others are offered.
 func (b *Book) chosen(ctx context.Context, m store.Message, p store.Place, r round.Report) (said string, err error) {
-	v := store.Visit{ID: uuid.NewSHA1(m.ID, []byte("visit")), On: p.On, Start: p.Start, Minutes: p.Minutes, State: round.Agreed}
+	v := store.Visit{ID: bookedBy(m), On: p.On, Start: p.Start, Minutes: p.Minutes, State: round.Agreed}
 	v.Dog.DogID = m.DogID
 	var refused fault.Fields
 	_, err = b.KeepVisit(ctx, v, false)

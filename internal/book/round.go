@@ -14,6 +14,7 @@ import (
 
 	"fribbet/internal/core/date"
 	"fribbet/internal/core/fault"
+	"fribbet/internal/core/kit"
 	"fribbet/internal/core/outlook"
 	"fribbet/internal/core/round"
 	"fribbet/internal/store"
@@ -47,8 +48,9 @@ type Visit struct {
 	Kept        store.Visit
 	round.Visit // with what its sitting has made of it
 	Standing    round.Standing
-	Breaks      string      // at its place; empty where nothing is
-	Runs        *round.Runs // when it will begin, of today's that are still to come
+	Breaks      string            // at its place; empty where nothing is
+	Runs        *round.Runs       // when it will begin, of today's that are still to come
+	Tell        round.MessageKind // what its owner is to be told; empty where that is nothing
 }
 
 // Fit is a dog that would fit into a gap.
@@ -168,6 +170,9 @@ func (b *Book) visits(ctx context.Context, kept []store.Visit) ([]Visit, error) 
 		d := asked[v.Dog.DogID]
 		d.Minutes = v.Minutes
 		all[i] = Visit{Kept: v, Visit: round.Visit{ID: v.ID.String(), Dog: d, On: v.On, Start: v.Start, State: v.State.After(v.Sitting != nil, v.Ended)}}
+		if begun := v.Begun.In(b.now().Location()); date.Of(begun) == v.On {
+			all[i].Begun = round.At(begun.Hour(), begun.Minute())
+		}
 		all[i].Standing = round.Standings([]round.Visit{all[i].Visit}, v.On.Before(b.Today()))[0]
 	}
 	return all, nil
@@ -188,8 +193,18 @@ type Day struct {
 	Open   bool
 	Now    round.Clock // today's; on other days its beginning, or its end when it has gone by
 	Visits []Visit
-	Load   round.Load
+	Ways   []round.Way // to ease it, where somebody waits
 	Gaps   []Gap
+}
+
+// DayLoad is what a day asks of the hands and of the kit.
+type DayLoad struct {
+	On      date.Date
+	Hours   round.Hours // none when it is closed
+	Open    bool
+	Visits  []Visit
+	Load    round.Load
+	Prepare []string // what is to be done to the kit for it
 }
 
 // Gap is a free stretch of a day, with who would fit.
@@ -223,7 +238,6 @@ func (b *Book) Round(ctx context.Context, on date.Date) (Day, error) {
 	}
 	there := plain(d.Visits)
 	d.Hours, d.Open = w.Week.On(on)
-	d.Load = w.Limits.Load(there)
 	for i, standing := range round.Standings(there, on.Before(b.Today())) {
 		d.Visits[i].Standing = standing
 		if standing == round.Next || standing == round.ToCome {
@@ -237,6 +251,10 @@ func (b *Book) Round(ctx context.Context, on date.Date) (Day, error) {
 				d.Visits[i].Runs = &runs[k]
 			}
 		}
+		d.Ways = w.Week.Since(b.Today(), d.Now).Ways(there, d.Now)
+	}
+	if err := b.toTell(ctx, d.Visits); err != nil {
+		return Day{}, err
 	}
 	if d.Open && !on.Before(b.Today()) {
 		d.Gaps, err = b.gaps(ctx, w.Week.Since(b.Today(), d.Now), d, there)
@@ -329,16 +347,20 @@ func (b *Book) within(on date.Date) error {
 }
 
 // Loads are the loads of the week in which a day lies.
-func (b *Book) Loads(ctx context.Context, on date.Date) ([]Day, error) {
+func (b *Book) Loads(ctx context.Context, on date.Date) ([]DayLoad, error) {
 	if err := b.within(on); err != nil {
 		return nil, err
 	}
-	from := on.Monday()
+	monday, today := on.Monday(), b.Today()
+	from, sunday := monday, monday.AddDays(6)
+	if today.Before(from) {
+		from = today // what wears the blades until then
+	}
 	w, err := b.WorkingWeek(ctx)
 	if err != nil {
 		return nil, err
 	}
-	kept, err := b.store.Visits(ctx, from, from.AddDays(6))
+	kept, err := b.store.Visits(ctx, from, sunday)
 	if err != nil {
 		return nil, err
 	}
@@ -346,17 +368,29 @@ func (b *Book) Loads(ctx context.Context, on date.Date) ([]Day, error) {
 	if err != nil {
 		return nil, err
 	}
-	days := make([]Day, 7)
-	for i := range days {
-		d := Day{On: from.AddDays(i)}
+	pieces, err := b.pieces(ctx)
+	if err != nil {
+		return nil, err
+	}
+	var days []DayLoad
+	earlier := kit.Needs{}
+	for day := from; !day.After(sunday); day = day.AddDays(1) {
+		d := DayLoad{On: day}
 		for _, v := range all {
-			if v.Visit.On == d.On {
+			if v.Visit.On == day {
 				d.Visits = append(d.Visits, v)
 			}
 		}
-		d.Hours, d.Open = w.Week.On(d.On)
+		d.Hours, d.Open = w.Week.On(day)
 		d.Load = w.Limits.Load(plain(d.Visits))
-		days[i] = d
+		if !day.Before(today) {
+			asks := round.Ahead(plain(d.Visits))
+			d.Prepare = kit.Prepare(pieces, earlier, asks, day == today)
+			earlier.Add(asks)
+		}
+		if !day.Before(monday) {
+			days = append(days, d)
+		}
 	}
 	return days, nil
 }
@@ -365,8 +399,7 @@ func (b *Book) Loads(ctx context.Context, on date.Date) ([]Day, error) {
 type Call struct {
 	Dog    round.Dog
 	Row    store.RoundDog
-	Owner  *store.Owner
-	Best   *round.Visit // where the week's filling would have it; nil for one that waits
+	Owner  *store.Owner // nil: none told, or it waits
 	Offers []round.Offer
 }
 
@@ -376,11 +409,13 @@ const offersEach = 3
 // Calls are whom to call for some days, in order, with places for each; and who waits for a later week.
 type Calls struct {
 	From, Until date.Date
+	All         int // to call, on this page or not
 	Now, Later  []Call
 }
 
-// Calls says whom to call for the seven days from one on, or from today.
-func (b *Book) Calls(ctx context.Context, from date.Date) (out Calls, err error) {
+// Calls says whom to call for the seven days from one on, or from today; of those to call, limit after the first
+// offset.
+func (b *Book) Calls(ctx context.Context, from date.Date, offset, limit int) (out Calls, err error) {
 	if from.Before(b.Today()) {
 		from = b.Today()
 	}
@@ -398,46 +433,28 @@ func (b *Book) Calls(ctx context.Context, from date.Date) (out Calls, err error)
 		return Calls{}, err
 	}
 	f := w.Fill(dogs, others, from, until)
-	owners := map[uuid.UUID]store.Owner{}
-	call := func(d round.Dog, best *round.Visit) error {
-		others := slices.Clone(others)
-		for i := range f.Visits { // what is best for another is not offered
-			if &f.Visits[i] != best {
-				others = append(others, f.Visits[i])
+	slices.SortStableFunc(f.Visits, func(x, y round.Visit) int { return x.Dog.Window.Compare(y.Dog.Window, until) })
+	out.All = len(f.Visits)
+	for i := min(offset, out.All); i < min(offset+limit, out.All); i++ {
+		others := append(slices.Clone(others), f.Visits[:i]...) // what is best for another is not offered
+		others = append(others, f.Visits[i+1:]...)
+		d := f.Visits[i].Dog
+		out.Now = append(out.Now, Call{Dog: d, Row: rows[d.ID], Offers: w.Offers(d, others, from, until, offersEach)})
+	}
+	if offset == 0 {
+		for _, d := range f.Left {
+			out.Later = append(out.Later, Call{Dog: d, Row: rows[d.ID]})
+		}
+	}
+	for i := range out.Now {
+		if id := out.Now[i].Row.OwnerID; id != nil {
+			o, err := b.store.Owner(ctx, *id)
+			if err != nil {
+				return Calls{}, err
 			}
-		}
-		c := Call{Dog: d, Row: rows[d.ID], Best: best}
-		if best != nil {
-			c.Offers = w.Offers(d, others, from, until, offersEach)
-		}
-		if id := rows[d.ID].OwnerID; id != nil {
-			o, known := owners[*id]
-			if !known {
-				if o, err = b.store.Owner(ctx, *id); err != nil {
-					return err
-				}
-				owners[*id] = o
-			}
-			c.Owner = &o
-		}
-		if best == nil {
-			out.Later = append(out.Later, c)
-		} else {
-			out.Now = append(out.Now, c)
-		}
-		return nil
-	}
-	for i := range f.Visits {
-		if err := call(f.Visits[i].Dog, &f.Visits[i]); err != nil {
-			return Calls{}, err
+			out.Now[i].Owner = &o
 		}
 	}
-	for _, d := range f.Left {
-		if err := call(d, nil); err != nil {
-			return Calls{}, err
-		}
-	}
-	slices.SortStableFunc(out.Now, func(x, y Call) int { return x.Dog.Window.Compare(y.Dog.Window, until) })
 	return out, nil
 }
 

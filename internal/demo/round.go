@@ -38,7 +38,7 @@ var owners = []struct {
 	{"Noor Keane", round.ByText, "+44 1632 960021", []string{"Hatch", "Pennant"}, ""},
 }
 
-// fillRound gives the dogs owners, and books half of this week: a dog that should have begun by now, one place that
+// fillRound gives the dogs owners, and books half of this week: a day that runs late, one place that
 // nobody has answered, one that was missed.
 func fillRound(ctx context.Context, b *book.Book, dogs map[string]uuid.UUID) error {
 	for i, o := range owners {
@@ -70,7 +70,7 @@ func fillRound(ctx context.Context, b *book.Book, dogs map[string]uuid.UUID) err
 		state round.State
 	}{
 		{"Kipper", -1, round.At(10, 0), round.Missed}, {"Tiller", -1, round.At(11, 0), round.CalledOff},
-		{"Teasel", 0, now - 20, round.Agreed}, {"Hatch", 0, now + 25, round.Agreed}, {"Bobbin", 0, now + 75, round.Agreed},
+		{"Teasel", 0, now - 40, round.Agreed}, {"Gantry", 0, now - 25, round.Agreed}, {"Quill", 0, now - 10, round.Agreed}, {"Hatch", 0, now + 25, round.Agreed}, {"Bobbin", 0, now + 75, round.Agreed},
 		{"Bosun", 1, round.At(10, 0), round.Agreed}, {"Oatcake", 1, round.At(11, 0), round.Offered},
 		{"Lantern", 2, round.At(9, 30), round.Agreed}, {"Sorrel", 2, round.At(10, 15), round.Agreed},
 		{"Puddle", 3, round.At(9, 0), round.Agreed},

@@ -32,11 +32,12 @@ type Message struct {
 	Said      string
 }
 
-// Place is one that a message offers.
+// Place is one that a message offers, or tells.
 type Place struct {
 	On      date.Date
 	Start   round.Clock
 	Minutes int
+	Visit   *uuid.UUID `json:",omitempty"` // that it is of; nil: none yet
 }
 
 type messageRow struct {
@@ -85,6 +86,11 @@ func (s *Store) Messages(ctx context.Context, most int) ([]Message, error) {
 // MessagesOf returns what an owner was told, the latest first.
 func (s *Store) MessagesOf(ctx context.Context, ownerID uuid.UUID) ([]Message, error) {
 	return s.messages(ctx, messages+` WHERE owner_id = ? ORDER BY m.made_at DESC, m.id`, ownerID)
+}
+
+// MessagesAbout returns what was told of some dogs, but what failed, the latest first.
+func (s *Store) MessagesAbout(ctx context.Context, dogIDs []uuid.UUID) ([]Message, error) {
+	return s.messages(ctx, messages+` WHERE m.dog_id IN (SELECT value FROM json_each(?)) AND m.state <> 'failed' ORDER BY m.made_at DESC, m.id`, listOf(dogIDs))
 }
 
 // Waiting returns the messages that may go out now, the first that was made first.

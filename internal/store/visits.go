@@ -81,6 +81,7 @@ type Visit struct {
 	Sequence int
 	Changed  time.Time
 	Sitting  *uuid.UUID // of that dog, begun that day
+	Begun    time.Time  // that sitting; zero where there is none
 	Ended    bool       // that sitting
 }
 
@@ -93,6 +94,7 @@ type visitRow struct {
 	Sequence  int         `db:"sequence"`
 	ChangedAt string      `db:"changed_at"`
 	Sitting   *uuid.UUID  `db:"sitting_id"`
+	Begun     *string     `db:"begun_at"`
 	Ended     *bool       `db:"ended"`
 	RoundDog
 }
@@ -101,7 +103,7 @@ const (
 	ofDogs   = ` LEFT JOIN standings ON standings.dog_id = dogs.id LEFT JOIN owned ON owned.dog_id = dogs.id LEFT JOIN owners ON owners.id = owner_id`
 	roundDog = `dogs.id AS dog_id, dogs.name, owners.id AS owner_id, owners.name AS owner_name, suits, due, visit`
 	visits   = `
-		SELECT v.id, v.on_date, v.start, v.minutes, v.state, v.sequence, v.changed_at, l.sitting_id, l.ended, ` + roundDog + `
+		SELECT v.id, v.on_date, v.start, v.minutes, v.state, v.sequence, v.changed_at, l.sitting_id, l.begun_at, l.ended, ` + roundDog + `
 		FROM visits v JOIN dogs ON dogs.id = v.dog_id` + ofDogs + `
 		LEFT JOIN logs l ON l.sitting_id = (SELECT sitting_id FROM logs WHERE dog_id = v.dog_id AND on_date = v.on_date
 			AND withdrawn_at IS NULL ORDER BY ended DESC, begun_at DESC LIMIT 1)`
@@ -145,7 +147,13 @@ func (s *Store) visits(ctx context.Context, text string, args ...any) ([]Visit, 
 		if err != nil {
 			return nil, err
 		}
-		all[i] = Visit{r.ID, r.RoundDog, r.On.Date, r.Start, r.Minutes, r.State, r.Sequence, changed, r.Sitting, r.Ended != nil && *r.Ended}
+		var begun time.Time
+		if r.Begun != nil {
+			if begun, err = time.Parse(instantForm, *r.Begun); err != nil {
+				return nil, err
+			}
+		}
+		all[i] = Visit{r.ID, r.RoundDog, r.On.Date, r.Start, r.Minutes, r.State, r.Sequence, changed, r.Sitting, begun, r.Ended != nil && *r.Ended}
 	}
 	return all, nil
 }

@@ -129,4 +129,4 @@ export const visitStates: Record<Schemas['VisitState'], string> = { offered: 'of
 export const reaches: Record<Schemas['OwnerRow']['reach'], string> = { text: 'text message', mail: 'mail', hand: 'by hand' }
 export const listColumns: Record<Schemas['ListColumn'], string> = { '': 'not read', owner: 'owner', phone: 'telephone', mail: 'mail', dog: 'dog', weight: 'weight', born: 'born', age: 'age', note: 'note' }
 export const messageStates: Record<Schemas['Message']['state'], string> = { waiting: 'waits', sent: 'sent', delivered: 'delivered', answered: 'answered', failed: 'not sent', person: 'waits for you' }
-export const messageKinds: Record<Schemas['MessageKind'], string> = { places: 'Places are offered', agreed: 'A place is agreed', tomorrow: 'The day before', moved: 'A visit has moved', late: 'The day runs late', missed: 'Nobody came' }
+export const messageKinds: Record<Schemas['MessageKind'], string> = { places: 'Places are offered', agreed: 'A place is agreed', tomorrow: 'The day before', moved: 'A visit has moved', late: 'The day runs late', missed: 'Nobody came', due: 'Due, and nothing agreed' }

@@ -33,3 +33,16 @@ const z80 = 0.8416212335729143
 
 // At80 is what it stays under four times in five, were it normal.
 func (e Estimate) At80() float64 { return e.Value + (e.High-e.Value)*z80/Z90 }
+
+// Plus is a sum of two, at its widest: whatever makes one late makes the other late as well.
+func (e Estimate) Plus(o Estimate) Estimate {
+	return Estimate{e.Value + o.Value, e.Low + o.Low, e.High + o.High, o.Source}
+}
+
+// AtLeast is an estimate of what cannot be below another.
+func (e Estimate) AtLeast(o Estimate) Estimate {
+	return Estimate{max(e.Value, o.Value), max(e.Low, o.Low), max(e.High, o.High), e.Source}
+}
+
+// Exactly is a number that is known.
+func Exactly(value float64) Estimate { return Estimate{value, value, value, Told} }

@@ -41,18 +41,11 @@ type Owned struct {
 // Wear adds up what the sittings since its last service asked of every item. A band or a bit
 // runs its machine down as well: the one that it names, or else the first of the kit.
 func Wear(kit []Owned, stints []Stint) map[string]Use {
-	machineOf := map[string]string{}
-	for _, o := range kit {
-		if tool, is := o.Item.Kind.Tool(); !is || tool.Work() != Grinding {
-			continue
-		}
-		machineOf[o.ID] = o.Item.On
-		for _, m := range kit {
-			if machineOf[o.ID] == "" && m.Item.Kind == Grinder {
-				machineOf[o.ID] = m.ID
-			}
-		}
+	pieces := make([]Piece, len(kit))
+	for i, o := range kit {
+		pieces[i] = Piece{ID: o.ID, Item: o.Item}
 	}
+	machineOf := machines(pieces)
 	uses := map[string]Use{}
 	for _, o := range kit {
 		use := Use{}

@@ -1,6 +1,10 @@
 package round
 
-import "fmt"
+import (
+	"fmt"
+
+	"fribbet/internal/core/kit"
+)
 
 // Limits are what the user's hands take on a day; zero: no limit.
 type Limits struct {
@@ -32,7 +36,7 @@ func (l Limits) Load(visits []Visit) Load {
 		sum.Dogs++
 		sum.Minutes += v.Dog.Takes.Value
 		sum.Nails += v.Dog.Nails
-		sum.Grinding += v.Dog.Grinding
+		sum.Grinding += v.Dog.Kit.Grinding()
 		if v.Dog.Hard {
 			sum.Hard++
 		}
@@ -46,4 +50,15 @@ func (l Limits) Load(visits []Visit) Load {
 	over(sum.Dogs, l.Dogs, "dogs")
 	over(sum.Hard, l.Hard, "hard dogs")
 	return sum
+}
+
+// Ahead is what the visits that are still to come ask of the kit.
+func Ahead(visits []Visit) kit.Needs {
+	needs := kit.Needs{}
+	for _, v := range visits {
+		if v.State == Offered || v.State == Agreed {
+			needs.Add(v.Dog.Kit)
+		}
+	}
+	return needs
 }

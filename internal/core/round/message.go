@@ -4,10 +4,12 @@ import (
 	"fmt"
 	"maps"
 	"regexp"
+	"slices"
 	"strings"
 	"time"
 	"unicode/utf8"
 
+	"fribbet/internal/core/date"
 	"fribbet/internal/core/fault"
 )
 
@@ -22,15 +24,19 @@ const (
 	TellMoved    MessageKind = "moved"
 	TellLate     MessageKind = "late"   // the day runs late
 	TellMissed   MessageKind = "missed" // nobody came
+	TellDue      MessageKind = "due"    // and nothing agreed
 )
 
 // MessageKinds lists them.
 func MessageKinds() []MessageKind {
-	return []MessageKind{TellPlaces, TellAgreed, TellTomorrow, TellMoved, TellLate, TellMissed}
+	return []MessageKind{TellPlaces, TellAgreed, TellTomorrow, TellMoved, TellLate, TellMissed, TellDue}
 }
 
-// Offers tells whether a message offers places; the others remind.
+// Offers tells whether a message offers places.
 func (k MessageKind) Offers() bool { return k == TellPlaces }
+
+// Invites tells whether a message is about a visit that is still to be agreed; the others are about one that was.
+func (k MessageKind) Invites() bool { return k == TellPlaces || k == TellDue }
 
 // TextsWith are what messages say: the user's own words, and the usual where there are none.
 func TextsWith(own map[MessageKind]string) map[MessageKind]string {
@@ -47,6 +53,7 @@ var UsualTexts = map[MessageKind]string{
 	TellMoved:    "{dog}'s visit has moved: {at}.",
 	TellLate:     "The day runs late: {dog} is likely to begin about {about}, not {at}.",
 	TellMissed:   "{dog} was expected {at}. Call for another time.",
+	TellDue:      "{dog}'s nails are due {due}, and no time is agreed yet. Call for one. Stop: no more messages.",
 }
 
 var slot = regexp.MustCompile(`\{[^{}]*\}`)
@@ -54,7 +61,7 @@ var slot = regexp.MustCompile(`\{[^{}]*\}`)
 // slots are what each text may, and must, hold.
 var slots = map[MessageKind][]string{
 	TellPlaces: {"{dog}", "{places}"}, TellAgreed: {"{dog}", "{at}"}, TellTomorrow: {"{dog}", "{at}"}, TellMoved: {"{dog}", "{at}"},
-	TellLate: {"{dog}", "{about}", "{at}"}, TellMissed: {"{dog}", "{at}"},
+	TellLate: {"{dog}", "{about}", "{at}"}, TellMissed: {"{dog}", "{at}"}, TellDue: {"{dog}", "{due}"},
 }
 
 // longestText is how long a message's words may be, letters: two text messages.
@@ -90,6 +97,7 @@ type Facts struct {
 	Dog    string
 	At     string   // the visit
 	About  string   // when it will likely begin
+	Due    string   // the dog is
 	Places []string // that are offered
 }
 
@@ -99,7 +107,7 @@ func Write(text string, f Facts) string {
 	for i, p := range f.Places {
 		places[i] = fmt.Sprintf("%d: %s", i+1, p)
 	}
-	return strings.NewReplacer("{dog}", f.Dog, "{at}", f.At, "{about}", f.About, "{places}", strings.Join(places, ", ")).Replace(text)
+	return strings.NewReplacer("{dog}", f.Dog, "{at}", f.At, "{about}", f.About, "{due}", f.Due, "{places}", strings.Join(places, ", ")).Replace(text)
 }
 
 // Answer is what an owner answered.
@@ -162,3 +170,33 @@ const (
 	MessageFailed    MessageState = "failed" // it waits for a person
 	MessagePerson    MessageState = "person" // its answer does
 )
+
+// Told is a time of a visit that its owner knows of.
+type Told struct {
+	Visit string
+	Kind  MessageKind
+	On    date.Date
+	Start Clock
+}
+
+// ToTell is what its owner is to be told of a visit, after what it was told, the latest first; empty where that is
+// nothing.
+func (r Runs) ToTell(told []Told) MessageKind {
+	knew := slices.IndexFunc(told, func(t Told) bool { return t.Visit == r.ID && t.Kind != TellLate && t.Kind != TellMissed })
+	was := func(k MessageKind) bool {
+		return slices.ContainsFunc(told, func(t Told) bool { return t.Visit == r.ID && t.Kind == k && t.On == r.On && t.Start == r.Start })
+	}
+	switch {
+	case r.State == Missed && !was(TellMissed):
+		return TellMissed
+	case r.State != Agreed:
+		return ""
+	case r.Waits && !was(TellLate):
+		return TellLate
+	case knew < 0:
+		return TellAgreed
+	case told[knew].On != r.On || told[knew].Start != r.Start:
+		return TellMoved
+	}
+	return ""
+}

@@ -42,3 +42,29 @@ func TestAFailedMessageWaitsLongerAndLonger(t *testing.T) {
 	assert.False(t, goes, "it waits for a person")
 	assert.True(t, Quiet(At(22, 0)) && Quiet(At(7, 59)) && !Quiet(At(8, 0)))
 }
+
+// What an owner does not know yet is to be told once.
+func TestWhatAnOwnerIsToBeTold(t *testing.T) {
+	v := Runs{Visit: Visit{ID: "v", On: monday, Start: At(10, 0), State: Agreed}}
+	told := []Told{{Visit: "another", Kind: TellAgreed, On: monday, Start: At(10, 0)}}
+	tell := func(kind MessageKind) { told = append([]Told{{v.ID, kind, v.On, v.Start}}, told...) }
+	next := func(want MessageKind) { t.Helper(); assert.Equal(t, want, v.ToTell(told)) }
+
+	next(TellAgreed)
+	tell(TellAgreed)
+	next("")
+	v.Start = At(11, 0)
+	next(TellMoved)
+	tell(TellMoved)
+	next("")
+	v.Waits = true
+	next(TellLate)
+	tell(TellLate)
+	next("")
+	v.State = Missed
+	next(TellMissed)
+	tell(TellMissed)
+	next("")
+	v.State = CalledOff
+	next("")
+}

@@ -11,6 +11,7 @@ import (
 
 	"fribbet/internal/core/date"
 	"fribbet/internal/core/estimate"
+	"fribbet/internal/core/kit"
 )
 
 var monday = date.MustParse("2026-11-23")
@@ -162,8 +163,9 @@ func TestADayRunsOn(t *testing.T) {
 }
 
 func TestADaysLoadAgainstWhatHandsTake(t *testing.T) {
-	dog := Dog{Takes: estimate.Estimate{Value: 50}, Nails: 18, Hard: true, Grinding: 6}
+	dog := Dog{Takes: estimate.Estimate{Value: 50}, Nails: 18, Hard: true, Kit: kit.Needs{kit.GrinderBand: {Minutes: 6}, kit.LargePlier: {Cuts: 40, Minutes: 9}}}
 	day := []Visit{{Dog: dog, State: Agreed}, {Dog: dog, State: Here}, {Dog: dog, State: CalledOff}}
 	l := Limits{Minutes: 90, Dogs: 2}.Load(day)
 	assert.Equal(t, Load{Minutes: 100, Dogs: 2, Hard: 2, Nails: 36, Grinding: 12, Over: []string{"100 minutes at the table, 90 are your limit"}}, l)
+	assert.Equal(t, kit.Needs{kit.GrinderBand: {Minutes: 6}, kit.LargePlier: {Cuts: 40, Minutes: 9}}, Ahead(day), "what is under way is in the kit's own count")
 }

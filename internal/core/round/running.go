@@ -1,6 +1,11 @@
 package round
 
-import "fribbet/internal/core/estimate"
+import (
+	"cmp"
+	"slices"
+
+	"fribbet/internal/core/estimate"
+)
 
 // Runs is when a visit of today will begin.
 type Runs struct {
@@ -16,23 +21,22 @@ const waiting = 10
 // Running tells when each visit of a day that is still to come will begin, from what is done and under way: none
 // begins before its time, nor before the one in front of it is through.
 func (w Week) Running(visits []Visit, now Clock) []Runs {
-	at := estimate.Estimate{Value: float64(now), Low: float64(now), High: float64(now), Source: estimate.Learnt}
+	at, around := estimate.Exactly(float64(now)), estimate.Exactly(float64(w.Around))
+	for _, v := range visits {
+		if v.State == Here { // or it is as good as through
+			at = at.AtLeast(estimate.Exactly(float64(cmp.Or(v.Begun, v.Start))).Plus(around).Plus(v.Dog.Takes))
+		}
+	}
 	var all []Runs
 	for _, v := range visits {
-		takes := v.Dog.Takes
-		around := float64(w.Around)
-		switch v.State {
-		case Here: // it began at its time, or is as good as through
-			at.Value = max(at.Value, float64(v.Start)+takes.Value+around)
-			at.Low = max(at.Low, float64(v.Start)+takes.Low+around)
-			at.High = max(at.High, float64(v.Start)+takes.High+around)
-		case Offered, Agreed:
-			start := float64(v.Start)
-			begins := estimate.Estimate{Value: max(start, at.Value), Low: max(start, at.Low), High: max(start, at.High), Source: takes.Source}
-			all = append(all, Runs{v, begins, begins.Value-start >= tick, begins.Value-start > waiting})
-			at.Value, at.Low, at.High = begins.Value+takes.Value+around, begins.Low+takes.Low+around, begins.High+takes.High+around
-		case Done, Missed, CalledOff:
+		if v.State != Offered && v.State != Agreed {
+			continue
 		}
+		begins := at.AtLeast(estimate.Exactly(float64(v.Start)))
+		begins.Source = v.Dog.Takes.Source
+		late := begins.Value - float64(v.Start)
+		all = append(all, Runs{v, begins, late >= tick, late > waiting})
+		at = begins.Plus(around).Plus(v.Dog.Takes)
 	}
 	return all
 }
@@ -49,29 +53,27 @@ const (
 )
 
 // Standings tells how each visit of a day lies, in their order; gone is whether the day is. One that should have
-// begun is still to come as long as none behind it has: the day runs late.
+// begun is still to come as long as no more than one behind it has: the day runs late, or a light dog was taken first.
 func Standings(visits []Visit, gone bool) []Standing {
 	all := make([]Standing, len(visits))
-	last := -1 // that has begun
-	for i, v := range visits {
-		if v.State == Here || v.State == Done {
-			last = i
-		}
-	}
-	next := false
-	for i, v := range visits {
-		switch {
+	behind, next := 0, false // how many behind it have begun; whether one is under way
+	for i := len(visits) - 1; i >= 0; i-- {
+		switch v := visits[i]; {
 		case v.State == Here && !gone:
 			all[i], next = Next, true
 		case v.State == Done || v.State == Here || !v.State.Takes():
 			all[i] = Over
-		case gone || i < last:
+		case gone || behind > 1:
 			all[i] = Waits
-		case !next:
-			all[i], next = Next, true
 		default:
 			all[i] = ToCome
 		}
+		if visits[i].State == Here || visits[i].State == Done {
+			behind++
+		}
+	}
+	if first := slices.Index(all, ToCome); !next && first >= 0 {
+		all[first] = Next
 	}
 	return all
 }

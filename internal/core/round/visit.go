@@ -8,6 +8,7 @@ import (
 	"fribbet/internal/core/date"
 	"fribbet/internal/core/estimate"
 	"fribbet/internal/core/fault"
+	"fribbet/internal/core/kit"
 )
 
 // State is how far a visit has come.
@@ -51,17 +52,18 @@ const (
 
 // Dog is a dog as far as its visits go.
 type Dog struct {
-	ID       string
-	Name     string
-	Owner    string            // empty: none
-	Takes    estimate.Estimate // minutes at the table, with their range
-	Minutes  int               // that a visit holds: four days in five it is done by then
-	Help     Help
-	Hard     bool    // it must not be met tired
-	Nails    int     // to trim
-	Grinding float64 // minutes
-	Window   Window
-	Suits    map[time.Weekday][]Stretch // the owner’s hours; nil: any
+	ID      string
+	Name    string
+	Owner   string            // empty: none
+	Takes   estimate.Estimate // minutes at the table, with their range
+	Minutes int               // that a visit holds: four days in five it is done by then
+	Help    Help
+	Hard    bool // it must not be met tired
+	Nails   int  // to trim
+	CanWait int  // of them: they touch nothing and do not curl
+	Kit     kit.Needs
+	Window  Window
+	Suits   map[time.Weekday][]Stretch // the owner’s hours; nil: any
 }
 
 // Visit is a dog's place in the book.
@@ -71,6 +73,7 @@ type Visit struct {
 	On    date.Date
 	Start Clock
 	State State
+	Begun Clock // its sitting did; 0 as long as that has not
 }
 
 // Ends is when the dog itself is through.

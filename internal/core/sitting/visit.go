@@ -28,10 +28,12 @@ func (q Question) Visit() round.Dog {
 	today := p.Days[0]
 	d.Takes, d.Nails = today.Minutes, len(today.Stops)
 	d.Minutes = max(shortest, fives(today.Minutes.At80()))
+	d.Kit = kit.Needs{}
 	for _, s := range today.Stops {
-		if s.Tool.Tool.Work() == kit.Grinding {
-			d.Grinding += today.Minutes.Value / float64(len(today.Stops))
+		if !s.Urgency.Urgent() {
+			d.CanWait++
 		}
+		d.Kit.Add(kit.Needs{s.Tool.Tool: {Cuts: float64(len(s.Cuts())), Minutes: today.Minutes.Value / float64(len(today.Stops))}})
 	}
 	return d
 }

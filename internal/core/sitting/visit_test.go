@@ -17,6 +17,12 @@ func TestAVisitHoldsWhatTheDogTakes(t *testing.T) {
 	assert.Equal(t, len(today.Stops), v.Nails)
 	assert.Greater(t, float64(v.Minutes), today.Minutes.Value)
 	assert.LessOrEqual(t, float64(v.Minutes), max(shortest, today.Minutes.High+5))
+	assert.LessOrEqual(t, v.CanWait, v.Nails)
+	var minutes float64
+	for _, use := range v.Kit {
+		minutes += use.Minutes
+	}
+	assert.InDelta(t, today.Minutes.Value, minutes, 1e-9, "each nail by one tool")
 	assert.Equal(t, round.NoHelp, v.Help)
 	assert.False(t, v.Hard)
 

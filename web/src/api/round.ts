@@ -1,4 +1,4 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/vue-query'
+import { useInfiniteQuery, useMutation, useQuery, useQueryClient } from '@tanstack/vue-query'
 import { toValue, type MaybeRefOrGetter } from 'vue'
 import { answered, client, type Schemas } from './client'
 
@@ -9,7 +9,15 @@ export const useRoundDay = (on: MaybeRefOrGetter<string>) =>
     queryFn: () => answered(client.GET('/api/round/days/{on}', { params: { path: { on: toValue(on) } } })),
   })
 export const useCalls = (from: MaybeRefOrGetter<string | undefined>) =>
-  useQuery({ queryKey: ['round', 'calls', from], queryFn: () => answered(client.GET('/api/round/calls', { params: { query: { from: toValue(from) } } })) })
+  useInfiniteQuery({
+    queryKey: ['round', 'calls', from],
+    queryFn: ({ pageParam }) => answered(client.GET('/api/round/calls', { params: { query: { from: toValue(from), offset: pageParam } } })),
+    initialPageParam: 0,
+    getNextPageParam: (last, pages) => {
+      const told = pages.reduce((sum, page) => sum + page.calls.length, 0)
+      return told < last.all && last.calls.length > 0 ? told : undefined
+    },
+  })
 export const useDogVisits = (dogId: MaybeRefOrGetter<string>, enabled: MaybeRefOrGetter<boolean> = true) =>
   useQuery({ queryKey: ['round', 'dog', dogId], enabled, queryFn: () => answered(client.GET('/api/dogs/{dog_id}/visits', { params: { path: { dog_id: toValue(dogId) } } })) })
 export const useOwners = (search: MaybeRefOrGetter<string>) =>

@@ -865,6 +865,10 @@ export interface paths {
         parameters: {
             query?: {
                 from?: components["schemas"]["Date"];
+                /** @description how many to leave out at the front */
+                offset?: number;
+                /** @description how many at most; 25 when not given */
+                limit?: number;
             };
             header?: never;
             path?: never;
@@ -2881,6 +2885,7 @@ export interface components {
             };
             /** @description what it breaks where it stands; empty where nothing is */
             breaks?: string;
+            tell?: components["schemas"]["MessageKind"];
         };
         VisitInput: {
             dog_id: components["schemas"]["Id"];
@@ -2924,8 +2929,19 @@ export interface components {
             grinding_minutes: number;
             /** @description what is more than the hands take, in words */
             over: string[];
+            /** @description what is to be done to the kit for it, in words */
+            prepare: string[];
             bars?: components["schemas"]["ClockStretch"][];
             hours?: components["schemas"]["WorkingHours"];
+        };
+        /** @description One way to ease a day that runs late */
+        RoundWay: {
+            visit_id: components["schemas"]["Id"];
+            dog_id: components["schemas"]["Id"];
+            to?: components["schemas"]["ClockTime"];
+            /** @description that owners wait, all of them together */
+            saves_minutes: number;
+            words: string;
         };
         RoundDay: {
             on: components["schemas"]["Date"];
@@ -2934,6 +2950,8 @@ export interface components {
             open: boolean;
             hours?: components["schemas"]["WorkingHours"];
             visits: components["schemas"]["Visit"][];
+            /** @description what would ease it where somebody waits, the best first; nothing of it happens by itself */
+            ways: components["schemas"]["RoundWay"][];
             gaps: components["schemas"]["RoundGap"][];
             load: components["schemas"]["RoundLoad"];
             week: components["schemas"]["RoundLoad"][];
@@ -2948,7 +2966,10 @@ export interface components {
         Calls: {
             from: components["schemas"]["Date"];
             until: components["schemas"]["Date"];
+            /** @description how many are to be called, on this page or not */
+            all: number;
             calls: components["schemas"]["CallRow"][];
+            /** @description on the first page */
             waits: components["schemas"]["CallRow"][];
         };
         DogVisits: {
@@ -3074,7 +3095,7 @@ export interface components {
             };
         };
         /** @enum {string} */
-        MessageKind: "places" | "agreed" | "tomorrow" | "moved" | "late" | "missed";
+        MessageKind: "places" | "agreed" | "tomorrow" | "moved" | "late" | "missed" | "due";
         MessageText: {
             kind: components["schemas"]["MessageKind"];
             /** @description with {dog}, {at}, {about} and {places} where they belong */
@@ -4451,6 +4472,10 @@ export interface operations {
         parameters: {
             query?: {
                 from?: components["schemas"]["Date"];
+                /** @description how many to leave out at the front */
+                offset?: number;
+                /** @description how many at most; 25 when not given */
+                limit?: number;
             };
             header?: never;
             path?: never;

@@ -15,13 +15,15 @@ import { messageStates, reaches } from '../words'
 /** Whom to call for a week, in order, with places to offer on the telephone. */
 const route = useRoute()
 const from = computed(() => (typeof route.query.from === 'string' ? route.query.from : undefined))
-const { data, error, refetch } = useCalls(from)
+const { data: pages, error, refetch, fetchNextPage, hasNextPage, isFetchingNextPage } = useCalls(from)
+const data = computed(() => pages.value?.pages[0])
+const calls = computed(() => pages.value?.pages.flatMap((page) => page.calls) ?? [])
 const keep = useKeepVisit()
 const later = useNotNow()
 const { data: post } = useMessages()
 const tell = useTellOwner()
 /** The offer that is under way to a dog's owner. */
-const offered = (dogId: string) => post.value?.messages.find((m) => m.dog_id === dogId && m.kind === 'places' && ['waiting', 'sent', 'delivered'].includes(m.state))
+const offered = (dogId: string) => post.value?.messages.find((m) => m.dog_id === dogId && ['places', 'due'].includes(m.kind) && ['waiting', 'sent', 'delivered'].includes(m.state))
 const given = ref<{ name: string; on: string; start: number }>()
 const give = (dog: Schemas['RoundDog'], o: Schemas['Offer']) =>
   keep.mutate({ id: crypto.randomUUID(), dog_id: dog.dog_id, on: o.on, start: o.start, minutes: o.minutes, state: 'agreed' },
@@ -35,14 +37,14 @@ const notNow = (dog: Schemas['RoundDog'], weeks: number) => later.mutate({ dogId
     <AnswerState v-if="!data" :error="error" what="whom to call" @again="refetch()" />
     <template v-else>
       <div class="screen-head">
-        <div><h1>Whom to call</h1><p class="soft lead">{{ dayOf(data.from) }} to {{ dayOf(data.until) }}, the most harmed by waiting first.</p></div>
+        <div><h1>Whom to call</h1><p class="soft lead">{{ dayOf(data.from) }} to {{ dayOf(data.until) }}, the most harmed by waiting first<template v-if="data.all > calls.length">: {{ calls.length }} of {{ data.all }}</template>.</p></div>
         <div class="aside"><RouterLink to="/round" class="btn btn-plain">The round</RouterLink></div>
       </div>
       <RefusalNote :error="keep.error.value ?? later.error.value ?? tell.error.value" />
       <p v-if="given" class="given" role="status"><strong dir="auto">{{ given.name }}</strong> comes {{ dayOf(given.on) }} at {{ clock(given.start) }}.</p>
-      <div v-if="data.calls.length === 0" class="empty"><h2>Nobody is to be called this week</h2><p>Who is due has a place, or you said not now.</p></div>
+      <div v-if="calls.length === 0" class="empty"><h2>Nobody is to be called this week</h2><p>Who is due has a place, or you said not now.</p></div>
       <ol v-else class="calls">
-        <li v-for="(c, i) in data.calls" :key="c.dog.dog_id" class="call">
+        <li v-for="(c, i) in calls" :key="c.dog.dog_id" class="call">
           <div>
             <RouterLink :to="`/dogs/${c.dog.dog_id}`" :class="['name', { first: i === 0 }]" dir="auto">{{ c.dog.name }}</RouterLink>
             <div class="small"><template v-if="c.dog.due">due {{ dayOf(c.dog.due) }}: </template>{{ c.dog.reason }} · {{ c.dog.minutes }} min<template v-if="c.dog.help === 'needed'"> · somebody to hold</template><template v-if="c.dog.hard"> · hard</template></div>
@@ -54,11 +56,12 @@ const notNow = (dog: Schemas['RoundDog'], weeks: number) => later.mutate({ dogId
             <span v-if="c.offers.length === 0" class="small">No free place this week.</span>
             <template v-if="asking === c.dog.dog_id"><BButton v-for="n in [1, 2, 4]" :key="n" variant="plain" @click="notNow(c.dog, n)">ask in {{ n === 1 ? 'a week' : `${n} weeks` }}</BButton></template>
             <BButton v-else variant="plain" @click="asking = c.dog.dog_id">Not now</BButton>
-            <span v-if="offered(c.dog.dog_id)" class="small soft">Offered by {{ reaches[c.reach ?? 'hand'] }}: <RouterLink to="/messages">{{ messageStates[offered(c.dog.dog_id)!.state] }}</RouterLink></span>
-            <BButton v-else-if="post?.goes && c.reach && c.reach !== 'hand'" variant="plain" :disabled="tell.isPending.value" @click="tell.mutate({ dogId: c.dog.dog_id, kind: 'places' })">Send places</BButton>
+            <span v-if="offered(c.dog.dog_id)" class="small soft">Written to by {{ reaches[c.reach ?? 'hand'] }}: <RouterLink to="/messages">{{ messageStates[offered(c.dog.dog_id)!.state] }}</RouterLink></span>
+            <BButton v-else-if="post?.goes && c.reach && c.reach !== 'hand'" variant="plain" :disabled="tell.isPending.value" @click="tell.mutate({ dogId: c.dog.dog_id, kind: c.offers.length > 0 ? 'places' : 'due' })">{{ c.offers.length > 0 ? 'Send places' : 'Write that it is due' }}</BButton>
           </div>
         </li>
       </ol>
+      <p v-if="hasNextPage" class="more"><BButton variant="plain" :disabled="isFetchingNextPage" @click="fetchNextPage()">Show more: {{ calls.length }} of {{ data.all }} are here</BButton></p>
       <template v-if="data.waits.length > 0">
         <h2 class="later">These wait for a later week</h2>
         <p class="small soft">Calling them would cost others more than it saves them.</p>
@@ -78,6 +81,7 @@ const notNow = (dog: Schemas['RoundDog'], weeks: number) => later.mutate({ dogId
 .given { border-left: var(--bar) solid var(--go); padding-left: 0.75rem; }
 .later { margin-top: 1.5rem; }
 .waits { display: flex; flex-wrap: wrap; gap: 0.25rem 1.5rem; }
+.more { margin-top: 0.75rem; }
 .empty { padding: 2rem 0; }
 @media (max-width: 900px) { .call { grid-template-columns: minmax(0, 1fr); } .rank-of { display: none; } .offers .btn { flex: 1 1 40%; } .offers .small { flex-basis: 100%; } }
 </style>

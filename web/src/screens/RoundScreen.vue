@@ -10,6 +10,7 @@ import { isTyping, onKey } from '../local/keys'
 import AnswerState from '../parts/AnswerState.vue'
 import RefusalNote from '../parts/RefusalNote.vue'
 import DayStrip from './round/DayStrip.vue'
+import LateWays from './round/LateWays.vue'
 import NextVisit from './round/NextVisit.vue'
 import VisitActs from './round/VisitActs.vue'
 import WeekStrips from './round/WeekStrips.vue'
@@ -68,9 +69,10 @@ onKey((event) => {
             <RouterLink v-if="day.open" to="/round/calls" class="btn btn-go btn-big">Whom to call</RouterLink>
           </div>
           <p v-else class="through">{{ day.on >= day.today ? 'All of this day’s dogs are through.' : 'This day has gone by.' }}</p>
+          <LateWays v-if="day.ways.length > 0" :day="day" />
           <VisitActs v-if="visit && visit.id !== next?.id" :key="visit.id" :visit="visit" />
           <p class="load small"><strong>{{ day.load.dogs }}</strong> {{ day.load.dogs === 1 ? 'dog' : 'dogs' }}, about <strong>{{ Math.round(day.load.minutes) }} min</strong> at the table, {{ day.load.nails }} nails<template v-if="day.load.hard">, {{ day.load.hard }} hard</template><template v-if="day.load.grinding_minutes > 0">; {{ Math.round(day.load.grinding_minutes) }} min of grinding: charge and a mask</template>.</p>
-          <p v-for="words in day.load.over" :key="words" class="over small">{{ words }}</p>
+          <p v-for="words in [...day.load.over, ...day.load.prepare]" :key="words" class="over small">{{ words }}</p>
           <p v-if="visit?.dog.due" class="small soft">{{ visit.dog.name }} is due {{ fullDayOf(visit.dog.due) }}: {{ visit.dog.reason }}.</p>
           <p class="small soft keys">Drag a bar, or choose it and press <kbd>↑</kbd> <kbd>↓</kbd>, then <kbd>Enter</kbd>. <kbd>[</kbd> <kbd>]</kbd> another day.</p>
         </div>
@@ -84,6 +86,7 @@ onKey((event) => {
 .columns { display: grid; gap: 2rem; grid-template-columns: minmax(0, 1.35fr) minmax(0, 1fr); margin-top: 1rem; }
 .gone, .over { border-left: var(--bar) solid var(--caution-edge); margin: 0.5rem 0; padding-left: 0.75rem; }
 .through { font-size: 1.25rem; font-weight: 600; }
+.over::first-letter { text-transform: uppercase; }
 .load { border-top: 1px solid var(--line); margin-top: 1rem; padding-top: 0.75rem; }
 @media (max-width: 900px) { .columns { display: flex; flex-direction: column-reverse; gap: 1rem; } .keys { display: none; } }
 </style>

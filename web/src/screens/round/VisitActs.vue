@@ -17,13 +17,8 @@ const say = (state: Schemas['VisitState']) =>
 const { data: post } = useMessages()
 const tell = useTellOwner()
 /** What its owner may be told of it now. */
-const tellable = computed(() => {
-  if (!post.value?.goes || !props.visit.dog.owner_id) return undefined
-  if (props.visit.state === 'missed') return 'missed' as const
-  if (props.visit.state !== 'agreed') return undefined
-  return props.visit.starts?.waits ? ('late' as const) : ('agreed' as const)
-})
-const tellWords = { late: 'Tell the owner that it runs late', agreed: 'Send the owner the time', missed: 'Write to the owner' }
+const tellable = computed(() => (post.value?.goes && props.visit.dog.owner_id ? props.visit.tell : undefined))
+const tellWords: Partial<Record<Schemas['MessageKind'], string>> = { late: 'Tell the owner that it runs late', agreed: 'Send the owner the time', moved: 'Tell the owner that it moved', missed: 'Write to the owner' }
 const told = computed(() => ['here', 'done'].includes(props.visit.state))
 const others = computed(() => (['agreed', 'missed', 'called_off'] as const).filter((s) => s !== props.visit.state))
 </script>
@@ -34,7 +29,7 @@ const others = computed(() => (['agreed', 'missed', 'called_off'] as const).filt
     <p v-if="visit.breaks" class="breaks">{{ visit.breaks }}</p>
     <div v-if="!told" class="ways"><BButton v-for="s in others" :key="s" variant="plain" :disabled="isPending" @click="say(s)">{{ { agreed: 'Agreed', missed: 'Missed', called_off: 'Called off' }[s] }}</BButton></div>
     <p v-if="tell.data.value" class="small" role="status">To <bdi>{{ tell.data.value.owner }}</bdi>: “<bdi>{{ tell.data.value.text }}</bdi>”</p>
-    <BButton v-else-if="tellable" variant="plain" class="tell" :disabled="tell.isPending.value" @click="tell.mutate({ dogId: visit.dog.dog_id, kind: tellable })">{{ tellWords[tellable] }}</BButton>
+    <BButton v-if="tellable" variant="plain" class="tell" :disabled="tell.isPending.value" @click="tell.mutate({ dogId: visit.dog.dog_id, kind: tellable })">{{ tellWords[tellable] }}</BButton>
     <RefusalNote :error="error ?? tell.error.value" />
   </div>
 </template>

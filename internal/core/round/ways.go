@@ -1,0 +1,118 @@
+package round
+
+import (
+	"cmp"
+	"fmt"
+	"math"
+	"slices"
+)
+
+// Way is one way to ease a day that runs late. Somebody has to agree to it; nothing of it happens by itself.
+type Way struct {
+	Visit
+	To    Clock   // where it would move that day; 0: it stays where it is
+	Saves float64 // minutes that owners wait, all of them together
+	Words string
+}
+
+// Judgement (ours).
+const (
+	mostWays = 3
+	leastWay = 5  // minutes of waiting: less is worth asking nobody
+	onTheWay = 45 // minutes before their time from which on owners are on their way, and asked no more
+	leastCut = 5  // minutes that a sitting takes, whatever is left for another day
+)
+
+// Ways are what can be done about a day on which somebody waits: a light dog first, nails that can wait, another time
+// that day; what saves the most first.
+func (w Week) Ways(visits []Visit, now Clock) []Way {
+	runs := w.Running(visits, now)
+	if !slices.ContainsFunc(runs, func(r Runs) bool { return r.Waits }) {
+		return nil
+	}
+	wait := waits(runs)
+	var all []Way
+	try := func(way Way, then []Visit) {
+		if way.Saves = wait - waits(w.Running(then, now)); way.Saves >= leastWay {
+			way.Words += fmt.Sprintf(" About %.0f minutes less waiting.", way.Saves)
+			all = append(all, way)
+		}
+	}
+	for i, v := range visits {
+		if v.State == Here || v.State == Offered || v.State == Agreed {
+			w.shortened(visits, i, try)
+		}
+		if v.State == Offered || v.State == Agreed {
+			w.lightFirst(visits, i, try)
+			w.anotherTime(visits, i, now, try)
+		}
+	}
+	slices.SortStableFunc(all, func(a, b Way) int { return cmp.Compare(b.Saves, a.Saves) })
+	named := map[string]bool{}
+	all = slices.DeleteFunc(all, func(way Way) bool { // of what can be done with a dog, the best
+		before := named[way.ID]
+		named[way.ID] = true
+		return before
+	})
+	return all[:min(len(all), mostWays)]
+}
+
+// waits are the minutes that owners wait past their time, all of them together.
+func waits(runs []Runs) (minutes float64) {
+	for _, r := range runs {
+		minutes += math.Max(0, r.Starts.Value-float64(r.Start))
+	}
+	return minutes
+}
+
+// shortened leaves a dog's nails that can wait.
+func (w Week) shortened(visits []Visit, i int, try func(Way, []Visit)) {
+	v := visits[i]
+	if v.Dog.CanWait == 0 || v.Dog.CanWait == v.Dog.Nails {
+		return
+	}
+	then := slices.Clone(visits)
+	share := float64(v.Dog.Nails-v.Dog.CanWait) / float64(v.Dog.Nails)
+	then[i].Dog.Takes.Value = math.Max(leastCut, share*v.Dog.Takes.Value)
+	try(Way{Visit: v, Words: fmt.Sprintf("Leave %d of %s's %d nails for another day: they touch nothing.", v.Dog.CanWait, v.Dog.Name, v.Dog.Nails)}, then)
+}
+
+// lightFirst takes a dog before one in front of it that takes longer. A hard dog does not come last for it.
+func (w Week) lightFirst(visits []Visit, i int, try func(Way, []Visit)) {
+	for j := i - 1; j >= 0; j-- {
+		before := visits[j]
+		if before.State != Offered && before.State != Agreed || before.Dog.Hard && i == len(visits)-1 {
+			continue
+		}
+		if before.Dog.Takes.Value > visits[i].Dog.Takes.Value {
+			then := slices.Insert(slices.Delete(slices.Clone(visits), i, i+1), j, visits[i])
+			try(Way{Visit: visits[i], Words: fmt.Sprintf("Take %s before %s: it takes %.0f minutes.", visits[i].Dog.Name, before.Dog.Name, visits[i].Dog.Takes.Value)}, then)
+		}
+	}
+}
+
+// anotherTime moves a visit, whose owner is not on the way yet, to a free place later that day.
+func (w Week) anotherTime(visits []Visit, i int, now Clock, try func(Way, []Visit)) {
+	v := visits[i]
+	if v.Start < now+onTheWay {
+		return
+	}
+	others := slices.Delete(slices.Clone(visits), i, i+1)
+	hours, _ := w.On(v.On)
+	for _, gap := range w.Free(v.On, others) {
+		for _, start := range w.starts(gap, v.Dog, hours) {
+			moved := v
+			moved.Start = start
+			if start <= v.Start || w.Breaks(moved) != "" || w.Clash(moved, others) != "" {
+				continue
+			}
+			then := slices.Clone(others)
+			at := len(then)
+			for k := len(then) - 1; k >= 0 && then[k].Start > start; k-- {
+				at = k
+			}
+			try(Way{Visit: v, To: start, Words: fmt.Sprintf("Ask whether %s may come at %s instead of %s.", v.Dog.Name, start, v.Start)}, slices.Insert(then, at, moved))
+			break
+		}
+	}
+}
