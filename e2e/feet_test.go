@@ -146,7 +146,7 @@ func TestANailInSectionAndItsSchools(t *testing.T) {
 	p.keys("n")
 	p.sees("LF2")
 	into := t.TempDir()
-	require.NoError(t, proto.BrowserSetDownloadBehavior{Behavior: proto.BrowserSetDownloadBehaviorBehaviorAllow, DownloadPath: into}.Call(p.Browser()))
+	require.NoError(t, proto.BrowserSetDownloadBehavior{Behavior: proto.BrowserSetDownloadBehaviorBehaviorAllow, BrowserContextID: p.Browser().BrowserContextID, DownloadPath: into}.Call(p.Browser()))
 	p.press("button", "Save the drawing")
 	var drawing []byte
 	require.Eventually(t, func() bool {

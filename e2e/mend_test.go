@@ -56,7 +56,7 @@ func TestAnotherBookAtTheAddressTakesNoTap(t *testing.T) {
 	}
 	p.sees("12 taps")
 	other := start(t, "demo", "--today", day, "--listen", port)
-	p.sees("There is no such dog or sitting in the book")
+	p.sees("There is no such dog, sitting or picture in the book")
 	p.sees("12 taps")
 	other.kill()
 	program = serve(t, data, day, port)

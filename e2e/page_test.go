@@ -1,7 +1,10 @@
 package e2e
 
 import (
+	"errors"
+	"os"
 	"os/exec"
+	"path/filepath"
 	"strings"
 	"testing"
 	"time"
@@ -16,8 +19,36 @@ import (
 // patience is how long a page may take to show something on a busy machine.
 const patience = 40 * time.Second
 
+// shared is the one Chromium of all tests. Each has a room of its own in it, with nothing kept from another.
+var shared *rod.Browser
+
 func browser(t *testing.T) *rod.Browser {
 	t.Helper()
+	own, err := shared.Incognito()
+	require.NoError(t, err)
+	t.Cleanup(func() { _ = own.Close() })
+	return own
+}
+
+// TestMain starts what tests share.
+func TestMain(m *testing.M) {
+	os.Exit(func() int {
+		dir, err := os.MkdirTemp("", "fribbet-e2e-")
+		if err != nil {
+			panic(err)
+		}
+		defer os.RemoveAll(dir) //nolint:errcheck // the machine's place for what is thrown away
+		demos.dir = dir
+		var stop func()
+		if shared, stop, err = launch(filepath.Join(dir, "chromium")); err != nil {
+			panic(err)
+		}
+		defer stop()
+		return m.Run()
+	}())
+}
+
+func launch(dir string) (b *rod.Browser, stop func(), err error) {
 	var bin string
 	for _, name := range []string{"chromium", "chromium-browser", "google-chrome"} {
 		if found, err := exec.LookPath(name); err == nil {
@@ -25,20 +56,22 @@ func browser(t *testing.T) *rod.Browser {
 			break
 		}
 	}
-	require.NotEmpty(t, bin, "no Chromium: run make chromium")
-	start := launcher.New().Bin(bin).UserDataDir(t.TempDir()).Headless(true).NoSandbox(true).
+	if bin == "" {
+		return nil, nil, errors.New("no Chromium: run make chromium")
+	}
+	start := launcher.New().Bin(bin).UserDataDir(dir).Headless(true).NoSandbox(true).
 		Set("disable-gpu").Set("disable-quic").Set("no-first-run").Set("disable-background-networking").
 		Set("disable-component-update").Set("disable-sync")
 	address, err := start.Launch()
-	require.NoError(t, err)
-	b := rod.New().ControlURL(address)
-	require.NoError(t, b.Connect())
-	t.Cleanup(func() {
+	if err != nil {
+		return nil, nil, err
+	}
+	b = rod.New().ControlURL(address)
+	return b, func() {
 		_ = b.Close()
 		start.Kill()
 		start.Cleanup()
-	})
-	return b
+	}, b.Connect()
 }
 
 // page is a tab, with a person's verbs.

@@ -26,8 +26,32 @@ type program struct {
 	cmd     *exec.Cmd
 }
 
-// start runs the built binary until the test ends. Make builds it and names it in FRIBBET_BIN.
+// demos are books that the demonstration filled, by the moment for which it did. The first test that wants one fills
+// it, the others go on with copies.
+var demos = struct {
+	dir  string
+	made map[string]string
+}{made: map[string]string{}}
+
+// start runs the built binary until the test ends. A demonstration goes on with a copy of one that was filled for the
+// same moment.
 func start(t *testing.T, args ...string) *program {
+	t.Helper()
+	if at := slices.Index(args, "--today"); args[0] == "demo" && at > 0 && !slices.Contains(args, "--data") {
+		if demos.made[args[at+1]] == "" {
+			book := filepath.Join(demos.dir, strings.ReplaceAll(args[at+1], ":", "")+".db")
+			filling := begun(t, "demo", "--data", book, "--today", args[at+1], "--listen", anywhere)
+			require.NoError(t, filling.cmd.Process.Signal(syscall.SIGTERM))
+			require.NoError(t, filling.cmd.Wait())
+			demos.made[args[at+1]] = book
+		}
+		args = append(args, "--copy", demos.made[args[at+1]])
+	}
+	return begun(t, args...)
+}
+
+// begun runs the built binary as it is told. Make builds it and names it in FRIBBET_BIN.
+func begun(t *testing.T, args ...string) *program {
 	t.Helper()
 	bin := os.Getenv("FRIBBET_BIN")
 	if bin == "" {

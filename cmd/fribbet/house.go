@@ -77,7 +77,7 @@ func (h *house) enter(ctx context.Context) error {
 	options := api.Options{Demo: h.demo, Front: web.Dist(), Restore: h.restore, Trouble: h.trouble, House: h.devices, Gateway: h.service}
 	if h.demo {
 		options.Caliper = &standin.Caliper{}
-		if !h.filled { // not again after a restore
+		if !h.filled && !h.copies { // not again after a restore
 			err = demo.Fill(ctx, b)
 			h.filled = true
 		}

@@ -21,6 +21,7 @@ import (
 	"fribbet/internal/access"
 	"fribbet/internal/core/date"
 	"fribbet/internal/standin"
+	"fribbet/internal/store"
 )
 
 // program is what both commands share.
@@ -29,6 +30,7 @@ type program struct {
 	data   string
 	today  string
 	demo   bool
+	copies bool // of somebody's book, instead of invented dogs
 	door
 	gateway string // the memory of the simulated message service; empty: none
 }
@@ -51,10 +53,11 @@ func serveCommand() *cobra.Command {
 }
 
 func demoCommand() *cobra.Command {
-	p := program{demo: true}
+	p, of := program{demo: true}, ""
 	cmd := &cobra.Command{
 		Use: "demo", Short: "Look around among invented dogs; nothing is kept", Args: cobra.NoArgs,
 		RunE: func(cmd *cobra.Command, _ []string) error {
+			p.copies = of != ""
 			if p.data != "" {
 				if _, err := os.Stat(p.data); err == nil {
 					return fmt.Errorf("%s is there already: the demo writes only into a new file", p.data)
@@ -69,10 +72,18 @@ func demoCommand() *cobra.Command {
 			if p.gateway == "" {
 				p.gateway = filepath.Join(dir, "gateway.jsonl")
 			}
-			return errors.Join(p.run(cmd.Context()), os.RemoveAll(dir))
+			if p.copies {
+				err = store.BackupFile(cmd.Context(), of, p.data)
+			}
+			if err == nil {
+				err = p.run(cmd.Context())
+			}
+			return errors.Join(err, os.RemoveAll(dir))
 		},
 	}
 	p.flags(cmd, "a throw-away place")
+	cmd.Flags().StringVar(&of, "copy", "", "a throw-away copy of the BOOK in a file instead of invented dogs: to try things out on your own")
+	cmd.MarkFlagsMutuallyExclusive("copy", "data")
 	return cmd
 }
 

@@ -181,6 +181,17 @@ func jsonOf(t *testing.T, v any) string {
 	return string(text)
 }
 
+// Another week is another week's.
+func TestCallsOfAnotherWeek(t *testing.T) {
+	c, _ := groomers(t, 60)
+	calls := ask[contract.Calls](c, "GET", "/api/round/calls?from=2026-12-01", "", 200)
+	assert.Equal(t, "2026-12-01", calls.From.String())
+	require.Len(t, calls.Calls, 1)
+	for _, o := range calls.Calls[0].Offers {
+		assert.False(t, o.On.Before(calls.From))
+	}
+}
+
 // Whom to call comes by pages, each dog once and in one order.
 func TestCallsComeByPages(t *testing.T) {
 	c, _ := groomers(t, 60, 50, 40, 30, 45)

@@ -89,6 +89,10 @@ func (d *Date) UnmarshalText(text []byte) error {
 	return err
 }
 
+// Bind reads a date that stands in an address; the interface's generated code asks for it by this name, and takes a
+// date without it for one that was not given.
+func (d *Date) Bind(text string) error { return d.UnmarshalText([]byte(text)) }
+
 // At is a time of the day in a zone; one that its clocks leave out is moved to one that there is.
 func (d Date) At(hour, minute int, zone *time.Location) time.Time {
 	t := d.time()
