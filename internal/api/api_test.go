@@ -75,9 +75,14 @@ func clientOf(t *testing.T, path string, with ...func(*Options)) *client {
 // do sends a request and returns the status and the body, which must keep to the contract.
 func (c *client) do(method, path, body string) (int, []byte) {
 	c.t.Helper()
+	return c.send(method, path, "application/json", body)
+}
+
+func (c *client) send(method, path, kind, body string) (int, []byte) {
+	c.t.Helper()
 	request, err := http.NewRequest(method, c.server.URL+path, strings.NewReader(body))
 	require.NoError(c.t, err)
-	request.Header.Set("Content-Type", "application/json")
+	request.Header.Set("Content-Type", kind)
 	response, err := http.DefaultClient.Do(request)
 	require.NoError(c.t, err)
 	defer response.Body.Close() //nolint:errcheck // read whole below

@@ -8,6 +8,7 @@ import (
 	"fribbet/internal/api/contract"
 	"fribbet/internal/book"
 	"fribbet/internal/core/date"
+	"fribbet/internal/formats"
 
 	"github.com/gin-gonic/gin"
 )
@@ -61,5 +62,9 @@ func ownContext(next contract.StrictHandlerFunc, _ string) contract.StrictHandle
 }
 
 func limitBody(c *gin.Context) {
-	c.Request.Body = http.MaxBytesReader(c.Writer, c.Request.Body, mostBody)
+	most := int64(mostBody)
+	if c.FullPath() == "/api/dogs/:dog_id/pictures/:picture_id" {
+		most = formats.MostPictureBytes
+	}
+	c.Request.Body = http.MaxBytesReader(c.Writer, c.Request.Body, most)
 }

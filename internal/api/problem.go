@@ -84,7 +84,7 @@ func refuse(c *gin.Context, err error) {
 		write(c, problem(http.StatusRequestEntityTooLarge, "Nothing was written: the request is too large.",
 			fault.Field{Name: "body", Value: "more", Want: want}))
 	case errors.Is(err, store.ErrNotFound):
-		write(c, problem(http.StatusNotFound, "There is no such dog or sitting in the book."))
+		write(c, problem(http.StatusNotFound, "There is no such dog, sitting or picture in the book."))
 	case errors.Is(err, access.ErrNotFound):
 		write(c, problem(http.StatusNotFound, "There is no such device: it was withdrawn already."))
 	case errors.Is(err, errHostOnly):

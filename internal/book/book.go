@@ -6,6 +6,7 @@ import (
 	"errors"
 	"fmt"
 	"slices"
+	"sync"
 	"time"
 
 	"fribbet/internal/core/date"
@@ -23,12 +24,13 @@ import (
 
 // Book is the whole program without its interface.
 type Book struct {
-	store   *store.Store
-	now     func() time.Time
-	recount recount
-	backing backing
-	watches watches
-	memory  *otter.Cache[uuid.UUID, remembered]
+	store    *store.Store
+	now      func() time.Time
+	recount  recount
+	backing  backing
+	watches  watches
+	pictures sync.Mutex // one is read at a time
+	memory   *otter.Cache[uuid.UUID, remembered]
 }
 
 // AlreadyTold refuses something told under an id that is in the book already with other content:

@@ -42,7 +42,11 @@ func copied(ctx context.Context, from, out string) error {
 		return Refused{out, "is there already: name a new file"}
 	}
 	part := out + partly
-	if err := copyInto(ctx, from, part); err != nil {
+	err := copyInto(ctx, from, part)
+	if err == nil { // after the book: whatever it names was there before
+		err = linkPictures(picturesOf(from), picturesBeside(out))
+	}
+	if err != nil {
 		return errors.Join(InOwnWords(err), removed(part))
 	}
 	if err := os.Rename(part, out); err != nil {
@@ -151,7 +155,11 @@ func Restore(ctx context.Context, path, backup, keep string) error {
 		return err
 	}
 	fresh := path + restoring
-	if err := copyInto(ctx, backup, fresh); err != nil {
+	err = copyInto(ctx, backup, fresh)
+	if err == nil {
+		err = linkPictures(picturesBeside(backup), picturesOf(path))
+	}
+	if err != nil {
 		return errors.Join(InOwnWords(err), removed(fresh))
 	}
 	if err := aside(ctx, path, keep); err != nil {

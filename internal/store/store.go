@@ -130,6 +130,9 @@ func (how opening) prepared(ctx context.Context, path string) (*Store, error) {
 	if err == nil {
 		s.file.was, err = os.Stat(path)
 	}
+	if err == nil {
+		err = s.dropPictures(ctx)
+	}
 	if err != nil {
 		return nil, errors.Join(fmt.Errorf("prepare %s: %w", path, InOwnWords(err)), db.Close())
 	}

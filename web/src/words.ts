@@ -77,7 +77,7 @@ export const feelers: Record<Schemas['GapFeeler']['feeler'], string> = {
 }
 
 /** What a number was read with. */
-export const means: Record<Schemas['Means'], string> = { caliper: 'by caliper', feeler: 'by feeler', eye: 'by eye' }
+export const means: Record<Schemas['Means'], string> = { caliper: 'by caliper', feeler: 'by feeler', eye: 'by eye', photo: 'from a picture' }
 export const typedWiths = { caliper: means.caliper, eye: means.eye }
 
 export const schools: Record<Schemas['School'], { name: string; says: string; but: string }> = {

@@ -283,6 +283,24 @@ func (e OwnerRowReach) Valid() bool {
 	}
 }
 
+// Defines values for PhotoInputReference.
+const (
+	PhotoInputReferenceCard  PhotoInputReference = "card"
+	PhotoInputReferenceKnown PhotoInputReference = "known"
+)
+
+// Valid indicates whether the value is a known member of the PhotoInputReference enum.
+func (e PhotoInputReference) Valid() bool {
+	switch e {
+	case PhotoInputReferenceCard:
+		return true
+	case PhotoInputReferenceKnown:
+		return true
+	default:
+		return false
+	}
+}
+
 // Defines values for QuickPlanTrack.
 const (
 	Behind  QuickPlanTrack = "behind"
@@ -463,6 +481,30 @@ func (e Weekday) Valid() bool {
 	case Tue:
 		return true
 	case Wed:
+		return true
+	default:
+		return false
+	}
+}
+
+// Defines values for AddPictureParamsPaw.
+const (
+	LF AddPictureParamsPaw = "LF"
+	LH AddPictureParamsPaw = "LH"
+	RF AddPictureParamsPaw = "RF"
+	RH AddPictureParamsPaw = "RH"
+)
+
+// Valid indicates whether the value is a known member of the AddPictureParamsPaw enum.
+func (e AddPictureParamsPaw) Valid() bool {
+	switch e {
+	case LF:
+		return true
+	case LH:
+		return true
+	case RF:
+		return true
+	case RH:
 		return true
 	default:
 		return false
@@ -1237,7 +1279,7 @@ type Estimate struct {
 type Event struct {
 	At time.Time `json:"at"`
 
-	// By what a number was read with: a caliper or anything else that shows mm; a feeler, which passes or does not; the eye alone
+	// By what a number was read with: a caliper or anything else that shows mm; a feeler, which passes or does not; the eye alone; a picture with something of known size in it
 	By *Means `json:"by,omitempty"`
 
 	// CalmMinutes the same, before the first sign
@@ -1853,7 +1895,7 @@ type MeanSd struct {
 	Sd   float64 `json:"sd"`
 }
 
-// Means what a number was read with: a caliper or anything else that shows mm; a feeler, which passes or does not; the eye alone
+// Means what a number was read with: a caliper or anything else that shows mm; a feeler, which passes or does not; the eye alone; a picture with something of known size in it
 type Means = measure.Means
 
 // Measure defines model for Measure.
@@ -1861,7 +1903,7 @@ type Measure = bench.Measure
 
 // MeasuredLength the last length that somebody read, less what came off after it
 type MeasuredLength struct {
-	// By what a number was read with: a caliper or anything else that shows mm; a feeler, which passes or does not; the eye alone
+	// By what a number was read with: a caliper or anything else that shows mm; a feeler, which passes or does not; the eye alone; a picture with something of known size in it
 	By     Means   `json:"by"`
 	HighMm float64 `json:"high_mm"`
 
@@ -2309,6 +2351,127 @@ type PawMood struct {
 // PawOrder defines model for PawOrder.
 type PawOrder = dog.Order
 
+// PhotoInput Where in a picture something of known size is, and the points of a nail
+type PhotoInput struct {
+	// Coat [x, y] in pixels from the picture's top left
+	Coat PicturePoint `json:"coat"`
+
+	// Floor [x, y] in pixels from the picture's top left
+	Floor *PicturePoint `json:"floor,omitempty"`
+
+	// Groove [x, y] in pixels from the picture's top left
+	Groove *PicturePoint `json:"groove,omitempty"`
+
+	// Handles the card's four corners in their order round it, or the two points
+	Handles []PicturePoint `json:"handles"`
+	Height  int            `json:"height"`
+
+	// KnownMm that the two points are apart
+	KnownMm *float64 `json:"known_mm,omitempty"`
+
+	// Low [x, y] in pixels from the picture's top left
+	Low *PicturePoint `json:"low,omitempty"`
+
+	// Pad [x, y] in pixels from the picture's top left
+	Pad *PicturePoint `json:"pad,omitempty"`
+
+	// Pink [x, y] in pixels from the picture's top left
+	Pink *PicturePoint `json:"pink,omitempty"`
+
+	// Reference a card of a bank card's size, or two points a known distance apart
+	Reference PhotoInputReference `json:"reference"`
+
+	// Ridge [x, y] in pixels from the picture's top left
+	Ridge *PicturePoint `json:"ridge,omitempty"`
+
+	// Tip [x, y] in pixels from the picture's top left
+	Tip PicturePoint `json:"tip"`
+
+	// Under the card lies under the paw, not beside the nail
+	Under *bool `json:"under,omitempty"`
+
+	// Width of the picture in pixels
+	Width int `json:"width"`
+}
+
+// PhotoInputReference a card of a bank card's size, or two points a known distance apart
+type PhotoInputReference string
+
+// PhotoNumber A number off a picture with the range that holds nine times in ten, and its standard deviation
+type PhotoNumber struct {
+	HighMm float64 `json:"high_mm"`
+	LowMm  float64 `json:"low_mm"`
+	Mm     float64 `json:"mm"`
+	SdMm   float64 `json:"sd_mm"`
+}
+
+// PhotoRead defines model for PhotoRead.
+type PhotoRead struct {
+	// DistanceMm about how far away the camera was
+	DistanceMm *float64 `json:"distance_mm,omitempty"`
+
+	// Gap A number off a picture with the range that holds nine times in ten, and its standard deviation
+	Gap *PhotoNumber `json:"gap,omitempty"`
+
+	// Groove A number off a picture with the range that holds nine times in ten, and its standard deviation
+	Groove *PhotoNumber `json:"groove,omitempty"`
+
+	// IsPastPad the tip stands out past the pad, whatever of the range is true
+	IsPastPad *bool `json:"is_past_pad,omitempty"`
+
+	// Length A number off a picture with the range that holds nine times in ten, and its standard deviation
+	Length PhotoNumber `json:"length"`
+
+	// PastPad A number off a picture with the range that holds nine times in ten, and its standard deviation
+	PastPad *PhotoNumber `json:"past_pad,omitempty"`
+
+	// Pink A number off a picture with the range that holds nine times in ten, and its standard deviation
+	Pink *PhotoNumber `json:"pink,omitempty"`
+
+	// PxPerMm at the nail
+	PxPerMm float64 `json:"px_per_mm"`
+
+	// Radius A number off a picture with the range that holds nine times in ten, and its standard deviation
+	Radius *PhotoNumber `json:"radius,omitempty"`
+	Shape  *Shape       `json:"shape,omitempty"`
+
+	// TiltDeg of the card against the picture
+	TiltDeg *float64 `json:"tilt_deg,omitempty"`
+}
+
+// Picture defines model for Picture.
+type Picture struct {
+	Bytes int64 `json:"bytes"`
+
+	// Corners of a card, as they were guessed; none where nothing looked like one
+	Corners []PicturePoint `json:"corners"`
+	Hash    string         `json:"hash"`
+	Height  int            `json:"height"`
+	Id      Id             `json:"id"`
+	On      Date           `json:"on"`
+	Paw     Paw            `json:"paw"`
+
+	// Width in pixels
+	Width int `json:"width"`
+}
+
+// PicturePoint [x, y] in pixels from the picture's top left
+type PicturePoint = []float64
+
+// Pictures defines model for Pictures.
+type Pictures struct {
+	Pictures []Picture `json:"pictures"`
+}
+
+// PicturesKept defines model for PicturesKept.
+type PicturesKept struct {
+	Bytes    int64 `json:"bytes"`
+	Pictures int   `json:"pictures"`
+
+	// Place the directory
+	Place string `json:"place"`
+}
+
 // Plan defines model for Plan.
 type Plan struct {
 	// Alone half as much, since a helper is wanted and nobody is there
@@ -2571,7 +2734,7 @@ type Reaction = temper.Reaction
 
 // ReadWith what a number was read with and how far it may be off; what is left out is what is usual of it
 type ReadWith struct {
-	// By what a number was read with: a caliper or anything else that shows mm; a feeler, which passes or does not; the eye alone
+	// By what a number was read with: a caliper or anything else that shows mm; a feeler, which passes or does not; the eye alone; a picture with something of known size in it
 	By *Means `json:"by,omitempty"`
 
 	// SdMm one standard deviation; a feeler has its own
@@ -3350,6 +3513,17 @@ type GetAdviceParams struct {
 	Purpose Purpose `form:"purpose" json:"purpose"`
 }
 
+// AddPictureParams defines parameters for AddPicture.
+type AddPictureParams struct {
+	Paw AddPictureParamsPaw `form:"paw" json:"paw"`
+
+	// On the day; today when not given
+	On *Date `form:"on,omitempty" json:"on,omitempty"`
+}
+
+// AddPictureParamsPaw defines parameters for AddPicture.
+type AddPictureParamsPaw string
+
 // GetPlanParams defines parameters for GetPlan.
 type GetPlanParams struct {
 	// Helper somebody is there to feed and steady
@@ -3383,6 +3557,12 @@ type GetDueParams struct {
 // GetOwnersParams defines parameters for GetOwners.
 type GetOwnersParams struct {
 	Search *string `form:"search,omitempty" json:"search,omitempty"`
+}
+
+// GetPictureParams defines parameters for GetPicture.
+type GetPictureParams struct {
+	// Small to be listed
+	Small *bool `form:"small,omitempty" json:"small,omitempty"`
 }
 
 // GetCallsParams defines parameters for GetCalls.
@@ -3434,6 +3614,9 @@ type StartLadderJSONRequestBody = LadderInput
 
 // RecordTryJSONRequestBody defines body for RecordTry for application/json ContentType.
 type RecordTryJSONRequestBody = TryInput
+
+// ReadPhotoJSONRequestBody defines body for ReadPhoto for application/json ContentType.
+type ReadPhotoJSONRequestBody = PhotoInput
 
 // NotNowJSONRequestBody defines body for NotNow for application/json ContentType.
 type NotNowJSONRequestBody = NotNow
@@ -3569,12 +3752,24 @@ type ServerInterface interface {
 	// GetAdvice Which tool for one nail, ranked, with what speaks for and against each
 	// (GET /api/dogs/{dog_id}/nails/{code}/advice)
 	GetAdvice(c *gin.Context, dogId DogId, code NailCode, params GetAdviceParams)
+	// ReadPhoto A nail read off a picture with a card in it, each number with its range; nothing is kept
+	// (POST /api/dogs/{dog_id}/nails/{code}/photo)
+	ReadPhoto(c *gin.Context, dogId DogId, code NailCode)
 	// NotNow Do not call for a dog for some weeks
 	// (PUT /api/dogs/{dog_id}/not-now)
 	NotNow(c *gin.Context, dogId DogId)
 	// SetOwner Give a dog an owner, or none
 	// (PUT /api/dogs/{dog_id}/owner)
 	SetOwner(c *gin.Context, dogId DogId)
+	// GetPictures A dog's pictures, the latest first
+	// (GET /api/dogs/{dog_id}/pictures)
+	GetPictures(c *gin.Context, dogId DogId)
+	// RemovePicture Delete a picture for good, from backups beside the book as well
+	// (DELETE /api/dogs/{dog_id}/pictures/{picture_id})
+	RemovePicture(c *gin.Context, dogId DogId, pictureId Id)
+	// AddPicture Keep a picture of a paw, JPEG, PNG or WebP, upright and without any other data, with a guess at the card's corners; at most 10 MB and 40 million pixels
+	// (PUT /api/dogs/{dog_id}/pictures/{picture_id})
+	AddPicture(c *gin.Context, dogId DogId, pictureId Id, params AddPictureParams)
 	// GetPlan Today's routine trim: what comes off each nail, which nails today and in what order, held how, with what
 	// (GET /api/dogs/{dog_id}/plan)
 	GetPlan(c *gin.Context, dogId DogId, params GetPlanParams)
@@ -3686,6 +3881,12 @@ type ServerInterface interface {
 	// KeepOwner Add an owner under a new id, or change one; refused with 409 when another change came first
 	// (PUT /api/owners/{owner_id})
 	KeepOwner(c *gin.Context, ownerId Id)
+	// GetPicturesKept How many pictures are kept, how much room they take, and where
+	// (GET /api/pictures)
+	GetPicturesKept(c *gin.Context)
+	// GetPicture A picture
+	// (GET /api/pictures/{hash})
+	GetPicture(c *gin.Context, hash string, params GetPictureParams)
 	// GetCalls Whom to call for seven days, in order, with places for each; and who waits for a later week
 	// (GET /api/round/calls)
 	GetCalls(c *gin.Context, params GetCallsParams)
@@ -4326,6 +4527,40 @@ func (siw *ServerInterfaceWrapper) GetAdvice(c *gin.Context) {
 	siw.Handler.GetAdvice(c, dogId, code, params)
 }
 
+// ReadPhoto operation middleware
+func (siw *ServerInterfaceWrapper) ReadPhoto(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "dog_id" -------------
+	var dogId DogId
+
+	err = runtime.BindStyledParameterWithOptions("simple", "dog_id", c.Param("dog_id"), &dogId, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "uuid", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter dog_id: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	// ------------- Path parameter "code" -------------
+	var code NailCode
+
+	err = runtime.BindStyledParameterWithOptions("simple", "code", c.Param("code"), &code, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter code: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.ReadPhoto(c, dogId, code)
+}
+
 // NotNow operation middleware
 func (siw *ServerInterfaceWrapper) NotNow(c *gin.Context) {
 
@@ -4374,6 +4609,118 @@ func (siw *ServerInterfaceWrapper) SetOwner(c *gin.Context) {
 	}
 
 	siw.Handler.SetOwner(c, dogId)
+}
+
+// GetPictures operation middleware
+func (siw *ServerInterfaceWrapper) GetPictures(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "dog_id" -------------
+	var dogId DogId
+
+	err = runtime.BindStyledParameterWithOptions("simple", "dog_id", c.Param("dog_id"), &dogId, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "uuid", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter dog_id: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.GetPictures(c, dogId)
+}
+
+// RemovePicture operation middleware
+func (siw *ServerInterfaceWrapper) RemovePicture(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "dog_id" -------------
+	var dogId DogId
+
+	err = runtime.BindStyledParameterWithOptions("simple", "dog_id", c.Param("dog_id"), &dogId, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "uuid", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter dog_id: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	// ------------- Path parameter "picture_id" -------------
+	var pictureId Id
+
+	err = runtime.BindStyledParameterWithOptions("simple", "picture_id", c.Param("picture_id"), &pictureId, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "uuid", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter picture_id: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.RemovePicture(c, dogId, pictureId)
+}
+
+// AddPicture operation middleware
+func (siw *ServerInterfaceWrapper) AddPicture(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "dog_id" -------------
+	var dogId DogId
+
+	err = runtime.BindStyledParameterWithOptions("simple", "dog_id", c.Param("dog_id"), &dogId, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "uuid", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter dog_id: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	// ------------- Path parameter "picture_id" -------------
+	var pictureId Id
+
+	err = runtime.BindStyledParameterWithOptions("simple", "picture_id", c.Param("picture_id"), &pictureId, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "uuid", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter picture_id: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	// Parameter object where we will unmarshal all parameters from the context
+	var params AddPictureParams
+
+	// ------------- Required query parameter "paw" -------------
+
+	err = runtime.BindQueryParameterWithOptions("form", true, true, "paw", c.Request.URL.Query(), &params.Paw, runtime.BindQueryParameterOptions{Type: "string", Format: ""})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter paw: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	// ------------- Optional query parameter "on" -------------
+
+	err = runtime.BindQueryParameterWithOptions("form", true, false, "on", c.Request.URL.Query(), &params.On, runtime.BindQueryParameterOptions{Type: "string", Format: "date"})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter on: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.AddPicture(c, dogId, pictureId, params)
 }
 
 // GetPlan operation middleware
@@ -5305,6 +5652,55 @@ func (siw *ServerInterfaceWrapper) KeepOwner(c *gin.Context) {
 	siw.Handler.KeepOwner(c, ownerId)
 }
 
+// GetPicturesKept operation middleware
+func (siw *ServerInterfaceWrapper) GetPicturesKept(c *gin.Context) {
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.GetPicturesKept(c)
+}
+
+// GetPicture operation middleware
+func (siw *ServerInterfaceWrapper) GetPicture(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "hash" -------------
+	var hash string
+
+	err = runtime.BindStyledParameterWithOptions("simple", "hash", c.Param("hash"), &hash, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter hash: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	// Parameter object where we will unmarshal all parameters from the context
+	var params GetPictureParams
+
+	// ------------- Optional query parameter "small" -------------
+
+	err = runtime.BindQueryParameterWithOptions("form", true, false, "small", c.Request.URL.Query(), &params.Small, runtime.BindQueryParameterOptions{Type: "boolean", Format: ""})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter small: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.GetPicture(c, hash, params)
+}
+
 // GetCalls operation middleware
 func (siw *ServerInterfaceWrapper) GetCalls(c *gin.Context) {
 
@@ -5560,6 +5956,12 @@ func RegisterHandlersWithOptions(router gin.IRouter, si ServerInterface, options
 	router.GET(options.BaseURL+"/calendar/:calendar_key/due.ics", wrapper.ReadCalendar)
 	router.GET(options.BaseURL+"/api/dogs/:dog_id/forecast", wrapper.GetForecast)
 	router.GET(options.BaseURL+"/api/dogs/:dog_id/nails/:code", wrapper.GetSection)
+	router.POST(options.BaseURL+"/api/dogs/:dog_id/nails/:code/photo", wrapper.ReadPhoto)
+	router.GET(options.BaseURL+"/api/dogs/:dog_id/pictures", wrapper.GetPictures)
+	router.DELETE(options.BaseURL+"/api/dogs/:dog_id/pictures/:picture_id", wrapper.RemovePicture)
+	router.PUT(options.BaseURL+"/api/dogs/:dog_id/pictures/:picture_id", wrapper.AddPicture)
+	router.GET(options.BaseURL+"/api/pictures", wrapper.GetPicturesKept)
+	router.GET(options.BaseURL+"/api/pictures/:hash", wrapper.GetPicture)
 	router.GET(options.BaseURL+"/api/dogs/:dog_id/nails/:code/advice", wrapper.GetAdvice)
 	router.GET(options.BaseURL+"/api/caliper/readings", wrapper.StreamReadings)
 	router.POST(options.BaseURL+"/api/caliper/stand-in", wrapper.MoveStandIn)
@@ -6706,6 +7108,47 @@ func (response GetAdvicedefaultApplicationProblemPlusJSONResponse) VisitGetAdvic
 	return err
 }
 
+type ReadPhotoRequestObject struct {
+	DogId DogId    `json:"dog_id"`
+	Code  NailCode `json:"code"`
+	Body  *ReadPhotoJSONRequestBody
+}
+
+type ReadPhotoResponseObject interface {
+	VisitReadPhotoResponse(w http.ResponseWriter) error
+}
+
+type ReadPhoto200JSONResponse PhotoRead
+
+func (response ReadPhoto200JSONResponse) VisitReadPhotoResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/json")
+	w.WriteHeader(200)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type ReadPhotodefaultApplicationProblemPlusJSONResponse struct {
+	Body       Problem
+	StatusCode int
+}
+
+func (response ReadPhotodefaultApplicationProblemPlusJSONResponse) VisitReadPhotoResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response.Body); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/problem+json")
+	w.WriteHeader(response.StatusCode)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
 type NotNowRequestObject struct {
 	DogId DogId `json:"dog_id"`
 	Body  *NotNowJSONRequestBody
@@ -6763,6 +7206,121 @@ type SetOwnerdefaultApplicationProblemPlusJSONResponse struct {
 }
 
 func (response SetOwnerdefaultApplicationProblemPlusJSONResponse) VisitSetOwnerResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response.Body); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/problem+json")
+	w.WriteHeader(response.StatusCode)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type GetPicturesRequestObject struct {
+	DogId DogId `json:"dog_id"`
+}
+
+type GetPicturesResponseObject interface {
+	VisitGetPicturesResponse(w http.ResponseWriter) error
+}
+
+type GetPictures200JSONResponse Pictures
+
+func (response GetPictures200JSONResponse) VisitGetPicturesResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/json")
+	w.WriteHeader(200)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type GetPicturesdefaultApplicationProblemPlusJSONResponse struct {
+	Body       Problem
+	StatusCode int
+}
+
+func (response GetPicturesdefaultApplicationProblemPlusJSONResponse) VisitGetPicturesResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response.Body); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/problem+json")
+	w.WriteHeader(response.StatusCode)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type RemovePictureRequestObject struct {
+	DogId     DogId `json:"dog_id"`
+	PictureId Id    `json:"picture_id"`
+}
+
+type RemovePictureResponseObject interface {
+	VisitRemovePictureResponse(w http.ResponseWriter) error
+}
+
+type RemovePicture204Response struct {
+}
+
+func (response RemovePicture204Response) VisitRemovePictureResponse(w http.ResponseWriter) error {
+	w.WriteHeader(204)
+	return nil
+}
+
+type RemovePicturedefaultApplicationProblemPlusJSONResponse struct {
+	Body       Problem
+	StatusCode int
+}
+
+func (response RemovePicturedefaultApplicationProblemPlusJSONResponse) VisitRemovePictureResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response.Body); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/problem+json")
+	w.WriteHeader(response.StatusCode)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type AddPictureRequestObject struct {
+	DogId     DogId `json:"dog_id"`
+	PictureId Id    `json:"picture_id"`
+	Params    AddPictureParams
+	Body      io.Reader
+}
+
+type AddPictureResponseObject interface {
+	VisitAddPictureResponse(w http.ResponseWriter) error
+}
+
+type AddPicture200JSONResponse Picture
+
+func (response AddPicture200JSONResponse) VisitAddPictureResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/json")
+	w.WriteHeader(200)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type AddPicturedefaultApplicationProblemPlusJSONResponse struct {
+	Body       Problem
+	StatusCode int
+}
+
+func (response AddPicturedefaultApplicationProblemPlusJSONResponse) VisitAddPictureResponse(w http.ResponseWriter) error {
 
 	var buf bytes.Buffer
 	if err := json.NewEncoder(&buf).Encode(response.Body); err != nil {
@@ -8245,6 +8803,98 @@ func (response KeepOwnerdefaultApplicationProblemPlusJSONResponse) VisitKeepOwne
 	return err
 }
 
+type GetPicturesKeptRequestObject struct {
+}
+
+type GetPicturesKeptResponseObject interface {
+	VisitGetPicturesKeptResponse(w http.ResponseWriter) error
+}
+
+type GetPicturesKept200JSONResponse PicturesKept
+
+func (response GetPicturesKept200JSONResponse) VisitGetPicturesKeptResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/json")
+	w.WriteHeader(200)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type GetPicturesKeptdefaultApplicationProblemPlusJSONResponse struct {
+	Body       Problem
+	StatusCode int
+}
+
+func (response GetPicturesKeptdefaultApplicationProblemPlusJSONResponse) VisitGetPicturesKeptResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response.Body); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/problem+json")
+	w.WriteHeader(response.StatusCode)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type GetPictureRequestObject struct {
+	Hash   string `json:"hash"`
+	Params GetPictureParams
+}
+
+type GetPictureResponseObject interface {
+	VisitGetPictureResponse(w http.ResponseWriter) error
+}
+
+type GetPicture200ResponseHeaders struct {
+	CacheControl *string
+}
+
+type GetPicture200ImagejpegResponse struct {
+	Body          io.Reader
+	Headers       GetPicture200ResponseHeaders
+	ContentLength int64
+}
+
+func (response GetPicture200ImagejpegResponse) VisitGetPictureResponse(w http.ResponseWriter) error {
+
+	w.Header().Set("Content-Type", "image/jpeg")
+	if response.ContentLength != 0 {
+		w.Header().Set("Content-Length", fmt.Sprint(response.ContentLength))
+	}
+	if response.Headers.CacheControl != nil {
+		w.Header().Set("Cache-Control", fmt.Sprint(*response.Headers.CacheControl))
+	}
+	w.WriteHeader(200)
+
+	if closer, ok := response.Body.(io.ReadCloser); ok {
+		defer closer.Close()
+	}
+	_, err := io.Copy(w, response.Body)
+	return err
+}
+
+type GetPicturedefaultApplicationProblemPlusJSONResponse struct {
+	Body       Problem
+	StatusCode int
+}
+
+func (response GetPicturedefaultApplicationProblemPlusJSONResponse) VisitGetPictureResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response.Body); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/problem+json")
+	w.WriteHeader(response.StatusCode)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
 type GetCallsRequestObject struct {
 	Params GetCallsParams
 }
@@ -8690,12 +9340,24 @@ type StrictServerInterface interface {
 	// GetAdvice Which tool for one nail, ranked, with what speaks for and against each
 	// (GET /api/dogs/{dog_id}/nails/{code}/advice)
 	GetAdvice(ctx context.Context, request GetAdviceRequestObject) (GetAdviceResponseObject, error)
+	// ReadPhoto A nail read off a picture with a card in it, each number with its range; nothing is kept
+	// (POST /api/dogs/{dog_id}/nails/{code}/photo)
+	ReadPhoto(ctx context.Context, request ReadPhotoRequestObject) (ReadPhotoResponseObject, error)
 	// NotNow Do not call for a dog for some weeks
 	// (PUT /api/dogs/{dog_id}/not-now)
 	NotNow(ctx context.Context, request NotNowRequestObject) (NotNowResponseObject, error)
 	// SetOwner Give a dog an owner, or none
 	// (PUT /api/dogs/{dog_id}/owner)
 	SetOwner(ctx context.Context, request SetOwnerRequestObject) (SetOwnerResponseObject, error)
+	// GetPictures A dog's pictures, the latest first
+	// (GET /api/dogs/{dog_id}/pictures)
+	GetPictures(ctx context.Context, request GetPicturesRequestObject) (GetPicturesResponseObject, error)
+	// RemovePicture Delete a picture for good, from backups beside the book as well
+	// (DELETE /api/dogs/{dog_id}/pictures/{picture_id})
+	RemovePicture(ctx context.Context, request RemovePictureRequestObject) (RemovePictureResponseObject, error)
+	// AddPicture Keep a picture of a paw, JPEG, PNG or WebP, upright and without any other data, with a guess at the card's corners; at most 10 MB and 40 million pixels
+	// (PUT /api/dogs/{dog_id}/pictures/{picture_id})
+	AddPicture(ctx context.Context, request AddPictureRequestObject) (AddPictureResponseObject, error)
 	// GetPlan Today's routine trim: what comes off each nail, which nails today and in what order, held how, with what
 	// (GET /api/dogs/{dog_id}/plan)
 	GetPlan(ctx context.Context, request GetPlanRequestObject) (GetPlanResponseObject, error)
@@ -8807,6 +9469,12 @@ type StrictServerInterface interface {
 	// KeepOwner Add an owner under a new id, or change one; refused with 409 when another change came first
 	// (PUT /api/owners/{owner_id})
 	KeepOwner(ctx context.Context, request KeepOwnerRequestObject) (KeepOwnerResponseObject, error)
+	// GetPicturesKept How many pictures are kept, how much room they take, and where
+	// (GET /api/pictures)
+	GetPicturesKept(ctx context.Context, request GetPicturesKeptRequestObject) (GetPicturesKeptResponseObject, error)
+	// GetPicture A picture
+	// (GET /api/pictures/{hash})
+	GetPicture(ctx context.Context, request GetPictureRequestObject) (GetPictureResponseObject, error)
 	// GetCalls Whom to call for seven days, in order, with places for each; and who waits for a later week
 	// (GET /api/round/calls)
 	GetCalls(ctx context.Context, request GetCallsRequestObject) (GetCallsResponseObject, error)
@@ -9810,6 +10478,51 @@ func (sh *strictHandler) GetAdvice(ctx *gin.Context, dogId DogId, code NailCode,
 	}
 }
 
+// ReadPhoto operation middleware
+func (sh *strictHandler) ReadPhoto(ctx *gin.Context, dogId DogId, code NailCode) {
+	var request ReadPhotoRequestObject
+
+	request.DogId = dogId
+	request.Code = code
+
+	var body ReadPhotoJSONRequestBody
+	var err error
+	// A request validator built on kin-openapi's openapi3filter with
+	// KeepValidatedValue leaves the value it validated on the body. Bind
+	// that value, matching member names exactly, so the handler receives
+	// what was validated instead of a second, case-insensitive decode.
+	if vb, ok := ctx.Request.Body.(interface{ ValidatedValue() any }); !ok || runtime.BindJSONValue(vb.ValidatedValue(), &body) != nil {
+		err = ctx.ShouldBindJSON(&body)
+	} else if binding.Validator != nil {
+		// ShouldBindJSON runs the struct validator after decoding; keep that.
+		err = binding.Validator.ValidateStruct(&body)
+	}
+	if err != nil {
+		sh.options.RequestErrorHandlerFunc(ctx, err)
+		return
+	}
+	request.Body = &body
+
+	handler := func(ctx *gin.Context, request interface{}) (interface{}, error) {
+		return sh.ssi.ReadPhoto(ctx, request.(ReadPhotoRequestObject))
+	}
+	for _, middleware := range sh.middlewares {
+		handler = middleware(handler, "ReadPhoto")
+	}
+
+	response, err := handler(ctx, request)
+
+	if err != nil {
+		sh.options.HandlerErrorFunc(ctx, err)
+	} else if validResponse, ok := response.(ReadPhotoResponseObject); ok {
+		if err := validResponse.VisitReadPhotoResponse(ctx.Writer); err != nil {
+			sh.options.ResponseErrorHandlerFunc(ctx, err)
+		}
+	} else if response != nil {
+		sh.options.ResponseErrorHandlerFunc(ctx, fmt.Errorf("unexpected response type: %T", response))
+	}
+}
+
 // NotNow operation middleware
 func (sh *strictHandler) NotNow(ctx *gin.Context, dogId DogId) {
 	var request NotNowRequestObject
@@ -9891,6 +10604,89 @@ func (sh *strictHandler) SetOwner(ctx *gin.Context, dogId DogId) {
 		sh.options.HandlerErrorFunc(ctx, err)
 	} else if validResponse, ok := response.(SetOwnerResponseObject); ok {
 		if err := validResponse.VisitSetOwnerResponse(ctx.Writer); err != nil {
+			sh.options.ResponseErrorHandlerFunc(ctx, err)
+		}
+	} else if response != nil {
+		sh.options.ResponseErrorHandlerFunc(ctx, fmt.Errorf("unexpected response type: %T", response))
+	}
+}
+
+// GetPictures operation middleware
+func (sh *strictHandler) GetPictures(ctx *gin.Context, dogId DogId) {
+	var request GetPicturesRequestObject
+
+	request.DogId = dogId
+
+	handler := func(ctx *gin.Context, request interface{}) (interface{}, error) {
+		return sh.ssi.GetPictures(ctx, request.(GetPicturesRequestObject))
+	}
+	for _, middleware := range sh.middlewares {
+		handler = middleware(handler, "GetPictures")
+	}
+
+	response, err := handler(ctx, request)
+
+	if err != nil {
+		sh.options.HandlerErrorFunc(ctx, err)
+	} else if validResponse, ok := response.(GetPicturesResponseObject); ok {
+		if err := validResponse.VisitGetPicturesResponse(ctx.Writer); err != nil {
+			sh.options.ResponseErrorHandlerFunc(ctx, err)
+		}
+	} else if response != nil {
+		sh.options.ResponseErrorHandlerFunc(ctx, fmt.Errorf("unexpected response type: %T", response))
+	}
+}
+
+// RemovePicture operation middleware
+func (sh *strictHandler) RemovePicture(ctx *gin.Context, dogId DogId, pictureId Id) {
+	var request RemovePictureRequestObject
+
+	request.DogId = dogId
+	request.PictureId = pictureId
+
+	handler := func(ctx *gin.Context, request interface{}) (interface{}, error) {
+		return sh.ssi.RemovePicture(ctx, request.(RemovePictureRequestObject))
+	}
+	for _, middleware := range sh.middlewares {
+		handler = middleware(handler, "RemovePicture")
+	}
+
+	response, err := handler(ctx, request)
+
+	if err != nil {
+		sh.options.HandlerErrorFunc(ctx, err)
+	} else if validResponse, ok := response.(RemovePictureResponseObject); ok {
+		if err := validResponse.VisitRemovePictureResponse(ctx.Writer); err != nil {
+			sh.options.ResponseErrorHandlerFunc(ctx, err)
+		}
+	} else if response != nil {
+		sh.options.ResponseErrorHandlerFunc(ctx, fmt.Errorf("unexpected response type: %T", response))
+	}
+}
+
+// AddPicture operation middleware
+func (sh *strictHandler) AddPicture(ctx *gin.Context, dogId DogId, pictureId Id, params AddPictureParams) {
+	var request AddPictureRequestObject
+
+	request.DogId = dogId
+	request.PictureId = pictureId
+	request.Params = params
+
+	request.Body = ctx.Request.Body
+
+	handler := func(ctx *gin.Context, request interface{}) (interface{}, error) {
+		return sh.ssi.AddPicture(ctx, request.(AddPictureRequestObject))
+	}
+	for _, middleware := range sh.middlewares {
+		handler = middleware(handler, "AddPicture")
+	}
+
+	response, err := handler(ctx, request)
+
+	if err != nil {
+		sh.options.HandlerErrorFunc(ctx, err)
+	} else if validResponse, ok := response.(AddPictureResponseObject); ok {
+		if err := validResponse.VisitAddPictureResponse(ctx.Writer); err != nil {
 			sh.options.ResponseErrorHandlerFunc(ctx, err)
 		}
 	} else if response != nil {
@@ -11066,6 +11862,57 @@ func (sh *strictHandler) KeepOwner(ctx *gin.Context, ownerId Id) {
 	}
 }
 
+// GetPicturesKept operation middleware
+func (sh *strictHandler) GetPicturesKept(ctx *gin.Context) {
+	var request GetPicturesKeptRequestObject
+
+	handler := func(ctx *gin.Context, request interface{}) (interface{}, error) {
+		return sh.ssi.GetPicturesKept(ctx, request.(GetPicturesKeptRequestObject))
+	}
+	for _, middleware := range sh.middlewares {
+		handler = middleware(handler, "GetPicturesKept")
+	}
+
+	response, err := handler(ctx, request)
+
+	if err != nil {
+		sh.options.HandlerErrorFunc(ctx, err)
+	} else if validResponse, ok := response.(GetPicturesKeptResponseObject); ok {
+		if err := validResponse.VisitGetPicturesKeptResponse(ctx.Writer); err != nil {
+			sh.options.ResponseErrorHandlerFunc(ctx, err)
+		}
+	} else if response != nil {
+		sh.options.ResponseErrorHandlerFunc(ctx, fmt.Errorf("unexpected response type: %T", response))
+	}
+}
+
+// GetPicture operation middleware
+func (sh *strictHandler) GetPicture(ctx *gin.Context, hash string, params GetPictureParams) {
+	var request GetPictureRequestObject
+
+	request.Hash = hash
+	request.Params = params
+
+	handler := func(ctx *gin.Context, request interface{}) (interface{}, error) {
+		return sh.ssi.GetPicture(ctx, request.(GetPictureRequestObject))
+	}
+	for _, middleware := range sh.middlewares {
+		handler = middleware(handler, "GetPicture")
+	}
+
+	response, err := handler(ctx, request)
+
+	if err != nil {
+		sh.options.HandlerErrorFunc(ctx, err)
+	} else if validResponse, ok := response.(GetPictureResponseObject); ok {
+		if err := validResponse.VisitGetPictureResponse(ctx.Writer); err != nil {
+			sh.options.ResponseErrorHandlerFunc(ctx, err)
+		}
+	} else if response != nil {
+		sh.options.ResponseErrorHandlerFunc(ctx, fmt.Errorf("unexpected response type: %T", response))
+	}
+}
+
 // GetCalls operation middleware
 func (sh *strictHandler) GetCalls(ctx *gin.Context, params GetCallsParams) {
 	var request GetCallsRequestObject
@@ -11351,410 +12198,429 @@ func (sh *strictHandler) ReadCard(ctx *gin.Context, cardKey string) {
 // const string: with thousands of chunks the chained `+` fold is several
 // times slower for the Go compiler than parsing a slice literal.
 var swaggerSpec = []string{
-	"5L3ts9s2sjf4r6C0u+V7axnbySRzn/H5lDivFWfix/Yz+TA7pYJISEJEARwAPLLG5f99C90NkBQBidTR",
-	"Gc/c+yWxLRCvjUa//vrDotT7RiuhnF28+LBouOF74YSBv32rNz9V/g9SLV4sGu62i2Kh+F4sXiwqvVnK",
-	"alEsjPh7K42oFi+caUWxsOVW7Ln/6v82Yr14sfi/nnVjPMNf7bOfqsXHj8XiJyf22SGkE/sbjPGKV5Uw",
-	"2VFq+PnB43z0X9tGKytg777h5a5t4I+lVk4o5//Im6aWJXdSq2e/W638v00bJPQHI1XClkY2vpvFi8W7",
-	"rWAr/JmthJWVYM7/k9a7xcdi8Y1Q5fZ284DeMrOw0jmpNoxbJh2zjqvKMqUPfhoveS1Uxc3NZhI7zEym",
-	"pN+fWMaryghrcRqmuuEUTJUf3v9W+EuEFHg7Wuh1mRm80psnliFpW38cbiuOeCDhPH7gThz48WaTCv0l",
-	"ZvTbljsgSX1Qfj5GcNiaH3Vrxc0mgL3lNkTcy1JYJhVMZItti8XP0t1sAr6vzPA76ZKX4hdhLd+I25FG",
-	"7DAzkX38vVi8NnpVi/2ZsRts8f/Om0PoN0cJ0rKD0WpTsNWRraWoK/Yfb75/yf705Vf/9Z9+Ym8FsJHb",
-	"7UrsMMe34u/F4jdtdlJtfhNid7Px+30md0UAWRoBe6PNDh4u+tp3/nWJTT8shGr3ixd/XZStWxQLp9vS",
-	"v2XW6Wbxt2Lhjo1/06wzUm0WxeL9Zxv9Gf3j31tZ7p5ST72fPpP7RhuHz7/bLl4s1kauVsI9k8oJo3j9",
-	"rNRGPIPvYWJfV/4ywQdGN8I4GSi4Epe24s9c1i99u4/FQsMGwKfDDVkJ69haGuvumNtqK5hpa1Ex3TpW",
-	"c+tX7oUDe2mwd1rXv2KnH+PmcGM8myoWTWsabS/O+DU1wyc+CAh/xdV2vXTL6c5Br34XpfNjfW1342UC",
-	"S1SC/b0V1v8Tc/56lHovLFPivWNaMc4Ul/ULJp1lpa51awp2AFLxX8OZMKEqWzDHd4JxZmt5L6ARMV2h",
-	"Kma3+mALZlrf4VqqjTDM6FZVTPrNjEQFAyyKRc1Vtedm50kL+lsUizUv/SrtXmu3vURsKy8mPPWrvoLS",
-	"ViRjFCRFjSltdXT4h7U2e+68sKjcH79cxEn5DjfC+K3f80osuRu0rrgTnzm5F4vTZXwMguGH8Q9GNDUv",
-	"RTU+SYlczW85Z0ZYp41gsXkcY6V1LbgakRKM2M20oPX1RkzRVE/EPNmd7ofhNJU4xJs19Q7RESTuj5Kb",
-	"rVs6o9tVLcaDHbZHoD9/YRm0fWLZgfu3zzG/1Dsm9o07enJW/mk8cJs8Dv9pfRwP4K+OtNAVE7zc4iCJ",
-	"3S4WsIvpC1hJI0qnzdHLBoetLLcoLHGTJI5pyw0kUPK9YE77JW+l2pyuuJJeHHPjcU7oA6ffbUU3jdNT",
-	"KOLhpynGjCf+qxLAY5hewwIMV7sCZDTPf/wmV9wP+TBeT6zlkkCNrXz71tR+K7p72DvODW8u9fSddXLP",
-	"HYy9Mbq9+MEP0OhjsaiF2rjtnP6VcMv9fnkgkYHmq9r9CjmQVst1rbVJLwZ4+LLWarPc79M0aj0ZHaQD",
-	"0mS24UYw4u61PngO35FQNyx2nOoTlxgOHB/2bAd2q427ZmpbudnC66PX8HwZrjYiNY6tzm6f3fLmIq29",
-	"hUa+tZ/CnNOzzv9hAim/dfSF03ieyU3ZGH1wW1aLtWOtcrL2Fx3kNGHvmPL3KVx/Je6FYZUWNrUrTjfJ",
-	"ASrR4NmhSMAdq6USbCU8KYQL/MQypxv4Jdm3kfs9PmRnFc2w4NaoZSU2CR6MJORkQxPYaiP/oZXj9Xjc",
-	"tACFtzOcQ9EJIXjucSN6BD0izdNbFG9xoIfhJR2QXG95vavacaAkIw02lROmyOv9ci9VS9LJqVS71iS3",
-	"wQvMrNyowt8Wf5LwbpABxb5gnK2M4DsWP+KuTz1Kr3R19I+HIBludMYlb6N4Pemlf4kfpJ56rwXx0i2t",
-	"KLWqbJoV+M334oVDMWhjpKqE8Rrv0XaibMF+b6uN2HulKjVrrf2u50fa6gOMRN0x/4FlfO2EYZwFhWjU",
-	"L9krJ5jyvDhc4d0YM2txH0yl41ntuQKxIRgZar1JCqRbUTci8xhsdV1NWvuqFqKSaoObIC3bej2aqIWr",
-	"I5BHrfUuyVv8MDZ9m3XFj08sa7hXGGgl2viDpLsO+ulE4fFHXVcpegqm3UnHARrfhZavuHXf+bMJHyz9",
-	"1UiuEC6al/0H0hiq3yieqqTk5zl6gvBpv/wxWCR9uptbbllZawsKwKTd6stLpzvmR1+iCWAKx95LVaVk",
-	"VP80a+Z/7R5tp3UdDWNcDaY7ln9PlQC/7vy2PJSAgNH6fYGx6aCY9qdlFy9UW9epKWX0t0ASox+m72vD",
-	"rRUZ/oeLjFpExwE3WlhSt5FpBcpba+PvKq4HzmHqvrzm1v6mTWWThg2hm7SKopnTtX8wurfECKZVfQRB",
-	"vxHGahUkkulE0BgurcjRG9qjQdk5iLpO3S0vsiyBh4Ohra5/XS9e/PX8Frzharf4+LciJ5TikyBd7B+Z",
-	"44MH8I813vZgVz8II+5Q4tOtC2TOlT3AqTJ6NED84dWyMscLV5N6WPPSH04p6GpKAwzqIJwTVY97+SfH",
-	"BdU6ub1iL6rcoNbpxqLHqNa6eoFmDN9bzSXY3AqmDRO1FfiTtEwJ7lXc9FgHcrGcjkWX19OCtAzb9a0j",
-	"vT6k3S1ruZcphuun4Im1bB3bc89n79NaBcpSk58ZMmyNBvQvYZBpyHR2EMrhhZ5+Xw+pi2MbcVkKfwuN",
-	"UFMxDttPs2SBWfiSKqSq11riw+nbN6R1DzfBk6L1omrgbf6hiKTDHbx29PA5zbidzOG/52XywYO+86IQ",
-	"3u4oEEmcQWtbXtdHmFgjqhes5sgEPMVxdi+cMFJxI7l6khSMbNsEE2Xiqnh97ci88ASjScVKvd+DOX3M",
-	"Iz03n2CfxrZtuU0qe4dA7dAkMIaVX1D3YIPp117Ut3oXouj892R7hEWg4BslVFoEPZxEToPbGQXiIAjE",
-	"tyAynZ4iQmLJWJ0Yi/0nkvApOfRItbd78XkOAm53npEv9aXDeOd7jJnkvPiIZrW/zgky9ieB8R4sfv4y",
-	"VBplLXz7R5Y0PvLtRJN70GbwOqWdPB+LxUqUnDypo9/KLVc50yc8k15eAUEi0XHZpg0/RIawTJzsXc8p",
-	"ETQSv5Hkh/DPk25BQUndOnHMCQ/+GbJCKFaJUlbCFmA95oy+Tdl6dyT6nrt4fxGmkqX72TcNwnVqoWjP",
-	"cvTqrUQtxb2o/KGuBCNCGa2mljuRtFfDru0LMgvBCciNQudM2nWhrcuzBZA9Sg0W5tQ8/D3NvJ8np4fa",
-	"ZJohQoPkJLZgb5LlbmAwj9YN/zavBFwD5eW6gbB+OkCKwzvm11/4HizwQL73rN7v4R3joNySkCd4X+nv",
-	"bSB1npw+uAzimSA7lQal+IF43KdpT33BeDaWkHsGtsFrdsKId8gFeXDF0jXr9mIw8f4ZdCQRyayj3o4R",
-	"4I0iCog8IMvKXrZubMtak8dkytstqyTvwV1PGDZbNJ5d8IrB8wTrwi+y8wf9cLQAHhn0RQWTePlH4LQX",
-	"JZavLcRVBQtM0htInh1GT+aYS4GsnbYBPb5rxU03CkYCSYholVYiYyarNik3afBOo19Mr9fMeqbOQIbJ",
-	"bBRInhk2Jh0rOTLQgq2N3jPL1+Bwo31/kAS61qbM2QF3Sh9U4r3Qe4Hvvn+4QNcGQ31nxpU2GHmTq42O",
-	"94v2LmrX+ybjozFCMHAgWpqL06zcam0FbBltHFnxi6DajZ3EF3hcN4/pxNVfxdjgpTYuLRSPDOkUDHM6",
-	"wWYCC3tNh9/UXClRnX1tvcrnpH8XQJbxUvesDTKik/XOGh5CO1Td9X2c1/j13Emv6KSJdJIr7K1v9AZc",
-	"c1c5w/xNo/CKKZeMNLO0QIpMMXUv/KXK+yCRqeg1q+Vm69jGiGPao1ZhwOOFh4ccU50jijxT+H2fNAd0",
-	"Q5x1cGaB0XcL7z0ckcV050hMtUcrgQN2nix62PoXLjAkovluv7rzGQT19FlG4NbJ59UIvvvuXqi0nhM8",
-	"PhC+c89rlJRr4bygRMFJG6MPA3EKlWiIK0A74/DZ3srNFhxz6TtV68OZXxVJAlOfTqtbc5lHvMVWH4tF",
-	"buQTAsJm/ckW/XXFcWnC6Z2XavMNLxMS/G/09IHWD7qIkSgX45ZbiAZnGIu0PbrtfrTJvkHmOhGrw8Mj",
-	"RW8vuGJOQ7iNV2gNP8AYaUebElOt6RvN6+WGNznu5rX4pIQVRHIyPlWaLJ8PdrOASz4t0WmB4v9GOPIW",
-	"wVZJ223ymG/RT5cYPrYamvimbKB1IhXnJV2UMuxkC2XN1VsnmovaS1xtmOvwHMOkikhkYVe780wRfD8/",
-	"YEisGCs4jv4iaUqY+74lIBdCxd02N65shHkjeJrUflUCDfjhMpT4gVdBKeqKeQVrg+SxRcY+XEFOEepi",
-	"ycaTT020fqMPKUUHsxtSKlilNxeJT7eq+lajI2y9Jl18Es386pvnJJ1t36TlxHsHEY5gAAMv498uHVkF",
-	"/nOaUubo6kT4I6/rCw56tN+UvK5FVbBASQ3fCKbN0InSMyaUYbiJ0RR4XCnFwuj91BsOtqKpjQ9cpoIT",
-	"tOrJyn6VU3lCdg0nJwULCnMt4ADCdoVJpc8PHUUnb1Mtqgwtq7SNc6v3Iu9Rq3TP4AZGr3tppZvl4Nzi",
-	"vZseKuzHSf4A2z+RxfkJt6Zm3Hpec9CfVXIvlJVa8Zp5IfUF44q9/csPzH/PpGL2763X3jyr+jzpEJL/",
-	"6M+3R9ytqdN8qH/OvlER8uegr9SxwuXnySBZdHSHZByIFQQvqahAXKnrglkdnG1wH8dm4wtB1CQ/+xMj",
-	"yujPKEeGr+lYeFVJBxv8undAa15bccrUdYNi8YVpQbP0sG1QBocdTzFg08fBgJ2LwiBJUVrGV7p1J/GH",
-	"4Z+DW/YWAhT6Ei5SEplAg9MIvzqzSz8n41n6/jz0DMCVscI8wTyaOwo5g9yI0tNbzxNzB86zWhRsS5GT",
-	"5Jreirq6Y40RXuEqgu0GxB183cOr1h8/CPP4ukEoNvVwKVei0pun/WVekTHhD89v8cutKHc/qQYNujOI",
-	"GYINk/KP9bIbr0ncDu38O7nmdQ1/XK+Tsm9Ze2Uk+RxxtuWmYiHUMhEHx6VJGX7cQVAYQcP7Dovep5PD",
-	"yuS+yUaYY+TcZDsWpdru+fufsP2XX46vxvQoI3sQdZ0+DfqlYJW05ZYbFFk4W/GK2f0gvOasXZ0Oh3a6",
-	"N2S3MUVHFWFDkjd0q2UZJdGpBFfqrEFHljslLDxinPl2+CCAoG/xMVwLUUcvTYyyPnDrVVXbGpEMiBeq",
-	"WjYQ6zAjJgJk1UthjhzZ8FbXsuLHBM1XFAOL4RMUKOE51GT97G2DlNnR2BfPn2fiBP2ccza2snUQEhFj",
-	"8yBuieL+EhcBbV2tkpdjMKHp/1EYcrXnZpM54p5XlYM3jdWC32N27troTtXKZiYYXYvLek0Nl+leGEvv",
-	"bNKLHZI/B+FckP/yghmxbq2gWMkvn/8pxopSK1T8KmalKsUdNPPvqSTnLKVvgQ8cYv1DkmdSvzgISOWZ",
-	"stW/QdOw1QdMLwXrUiC/819Tu5Fqr+Hd6p/5cFr9Y02Mm2QPtS53b50RDjXCszxieEDfG73H4BcJ7iLG",
-	"WcUxvogCe1DWO3FcTtCuYFLv5J7SOWY0T2s+TufXDt+NiO/ruKiKHwtGSQNISGwvq5DLtufv5d5LG59/",
-	"+eVzCKDBvz4fUdBQqIDotKcwgWsECgxuA5FCo3E/BqdsMZ6m1gNDTl6y0WB8vl6kid7NMINWBWN3Rdbs",
-	"sFfyvaguzcnLMU9fBtP+7GmBjIfzapOZABi2Irjx71QjRQmHvBvm2aKfIGSKQIDVVl7ez510T2ncK6a+",
-	"A3yCYvGydW8oNOTkTY7hPtlYkgsZPSGQAZonb0Tr7BsBCc9zJVRuxZKrTS1CJtLY9Cya6DEc/XjGzDxw",
-	"NY5+HTxkM5LsuClZItHuic3l6xleydZmPX39QJyxKZEPU0q6Xw7SbkXVs7KfiAR8J1Th377G6LWsBbkV",
-	"JKTeg7hgyb7OKtFAOp9KZhyd0ELfSXZydv2l9k4trCKe1SDjq//wdHuRpzHb1omoFltutZ5hxXsL7ZPx",
-	"D6fRldRzakbfklN1ELW7uMA7uRNPv8V285knKBJ+ZJGGavBySC6NPcASoIBmdw9Ts7Imsob7rZuVmW+F",
-	"ULM+OGx1Og2itUTj/SB6Esstl9VFf0I/dtaP0l9PN9ECNzpJE3Ay1+jq2R2l1Z6feG/OyWlJ29Q8Eb34",
-	"oz5AYM1WHxhnkN5eURjmHdu3tZNNfWSrI2uEWeLPBSW9OA3hm3tej9298YekVbLrK80Tj/uVnmC3pHaD",
-	"/opu6OQ+oOPkxLOwEcujf9qTs1lJ47bLakIARdDz8QtByciZKI611m5Z6sshFiBpkcYarAeXtNaaSGdO",
-	"Lt6y0kpccMJP57AxuWtqFlfD7yF7dLk7kzM+2+8K3Hvaa4A56dq4Jbrb08fWUzsTqh6vdyKXoAeWDP+7",
-	"f2nDaskKOdVa8BsOkDLQgjo3/XxQ1Uz2dCpZjGWPWymmwG3Djka+27tw47tU9G5rt+r+dUqQUjyZonNz",
-	"jxZxuvITaojE1LuJ4VJkOM01r8CAF51InmDU94wak/0wbKPixzsmlXWA7LFmg937b8XMEkwq4wyG34OB",
-	"nyyIwktSomJW7wXmM2G8N4gLMcmvn4Xv1dFk8Lw/9GUXnjst7TAE6o4SD/Wa8ToY4iEtqBQgua+5YV36",
-	"Va31Dv1p4IQ/5x0aBNGgTU5M5zGBc5+3ej+Mj8dGYBiZvolIlKMthFDXDm+o3tHa9225vcM7Ek7WsY28",
-	"96oRJOkyJQ7gHuL1ARjUP/+JSYRLGsF3n4l7oSgEKWTJMKc1RJmFhPReLN5p2nQ/yNJrfsvL1sd3vt1P",
-	"bopxFbbMhqtlBK/umBKiwiQaNJ+yQcL9yCB6zVPVkeTnz1NW8gtKMfil2IY3XcYjctGqFXfsOWJ9ERFh",
-	"KHAOduJBL2DqqehhiZ5ij9wO7mMOWEbdTWhizLdvP0/ia5vmuKV8ifNQfaFhP9r3Mp8YBx4NciND3G8v",
-	"kTGsOvOg/0WKw6Mf0QSYWHhypbFumYkU9MwMw6E2UgXnuL+0B4BdXAsxwLOAjAaujpjjoNcFpqP24Boh",
-	"TZwgNKZlX/jv0oGHBYEpTYDu8q0gYU7ncFMg8UHvECmu4YfCC0eiw9yZh4r3SyCyUfzo+4vs88++DbVd",
-	"SrUMfGHMAHUj1DKki0y6jU3NL3qZ/7d/C17XFKDK1cVkEwRCiBn1iQ2uuZsNLPgWe3vb7vfcHFOb6QyX",
-	"KpNhRQiZeA+Zp+6YyXqKsgfZg1lYlzDIsuGHXAjNngPUEqQzkjB4FO6Buf+H7XGpKKQtCSWIcLBK40q9",
-	"KJ5ArMHUyMW0WMo4JJ17vGAD3taLHMb71DuJ0/0aspcsN7QUl3hi+/k0wan3cTqT+oHZXzT/4gZT12ej",
-	"Vr9txStp3cS41UpvoqceEN1TgpJvNHk937YiF5cKTr9x1M2R/OTcZNJsa+4yYYWQCJMKh3AigmoEKZDg",
-	"J9taWAbf9TKlyd9uhVDTWfS9qCKC3ShAudTt5UCQN9RsnjjRyxM5kSshAhdjQSj4QL4nJZRvBZ8MJ5Je",
-	"1glJBrElJJ0AlYTo3DWhl9So/+M5Zcg15Nfe1ls3N811onfvFIcKQ59BoMdkcdcVKrgDrg5Qp6jlVeJQ",
-	"1vyQzOo/6yS8BAF6wbd3AQCz4UZkUvCNQptEMnRmvOJkWtx03+EkQMebeP5OTWxn4Bvj9mTI9zp/879C",
-	"LBf3L+s08S8Cv80Pu7pjn58YPXK2rFmPzDTz0GwryoOtImO7B0U47TaPa8QeHOcFA3Oc0VnLMb7kj6pn",
-	"Yl/t5BcptD+v2MwxMFTtZBN01Yr+uKfBw7U+sOdI6vXA7N0XZbyMddG5opyoQtBv1mwxX3ubooy93fO6",
-	"DhqZEdwOfEx97C+uQkZbiDuqh3nMxD8hlA7Sd0C8SiEMOZ6CkunQ4N47rFAAtFpgRDLoZARTjGpaLwLK",
-	"s59oRkkOmcllIqYLZuuSq4DDwzCNQdocsqeM2XngxebHdLjARQnvt+3xsr0I8ZrocHpHEdWunraVT4+K",
-	"UcgZLL2IchE2lVQxuYGs8baup5UEeYu9PKAgSITTToQ5IiNF05Inhb2sqlqwPz1n/w/gfkT8QsAEoXjK",
-	"REp4LnZLH7KBWxlha1bO98lRI/IOjlnEicVOk8d4H+rHTI98/VWJgB+G4HpNIxQ6ddDgpsrtXYDWsmwn",
-	"VdUlKCshqoC/5e/FGHFsRgTN6ni55BBXlvIjz6BfB8CxgiVxsNNY0POAbeZAFp0DYZYJjRWqTKw8S9EY",
-	"yS3q2jIKiX7/imoGfP4cY3Tj3xM7Ogv7eEouGBBYhDK7AkCGciYmHDQ0+9hFrubcPoetrqPOUQwxSsmG",
-	"jPhInuySwZA5PWsmwEMe8nedJlFM9T5NnHsRYiExCt0TGpq+KTMcdazGCGsjWlyrKBXxlD4SnlA7CfAX",
-	"2x4m2hubkBQ+XmRvooQHzJzeCEjOBEaNAMsvIrAbLYbxYG28uKZrsG5slcWZW3PD9vuAKafX6wJCFOFl",
-	"5aaClFKozNW56IuIVguooCiKpDE/U7GQAWMwnqefAvmPOeJOHURd++l4quZ2J8iKsOFSFQzxUbnKZKm5",
-	"oMBEAb23pV+mdrSnRyV0xelwo6nQGoiGAV6TfcFCBmbMA4joDwQS2su86iHNtKqsBTd9OJ1h6TJRbSAE",
-	"flheiqBxevg58P9lh6JjnazrZQ9Lp4eYM0LTIbjPgG9KV3NSDatrUzK7IlawfcHkO8MC0dUamKTERfj7",
-	"jlC+ouco+MIvGAxpwBQJfJ+sn0QFr9ZG2C1wR4CyvIM8HbOjymWHrXQCMJngX5elUM4IVmmHeE+A5Qi4",
-	"TVqJ0HxVt3bLGql2y9iwJ+lCI3BfANJTr184cyih5Xvwog/1EUlpkkz8PVLjA2Ti76Woq++M0QlEE/G+",
-	"EaXLwBxARcQEP7Ko35RaOcNLxw5GOghifoHq0F+/+NvTaC4b9XrP61ZcjpTFwUPzoptpkiii63a0Qqos",
-	"2imepP8deL0bwx6NNLDxv09LKz+gXkt4tr6z5Ly1ESVPuWBWyXg6/9LQY4AZaJi1NdncF8b7hif9UeAM",
-	"SYpSCJVFI4K8HGb+ID9BsUhbSMhaTNaBU3SMnpFk/Pi05TZveengN1DeBzDVREkk1QMFSwzqPyCDxgNh",
-	"Ck71dzxLPIfeQAXSwzkS+iYFWDTXszFwLUyHExwVDpv76XVf9euBXQmAm3AUTK/tlDqOH3jzPaSEpywQ",
-	"UOwXQNtJRIm3KYR5jXNIY2fRYIXkCkHD6KooEU681DJtM5vqNaGx4ge59Un3YA86yGzXJ7uijxs7Sc8y",
-	"lpQ+wb/qlTme5ruHQtFUzPgiOcXuk5MKxf+ilQzD6LdSVUs0RoW/6RYNocELOCWT9AeqXnZ9Iin08EMM",
-	"dBru3LzShUpc9mgHiAmRAnWMFiU0sEafO3Magkdj0NS8SB8h1JvMSwS62bRJn5x6qBunIBIH+6F1Zeng",
-	"DRkpH7jJ57211eU735v7wKuZm/khBQ/1I+jFNsL3xCpUeFIrYWUlTpRgr6D68+UbgRqq/Mc4g35j9GWD",
-	"xJt+cc3pN7tP7QlyiEpkpmYlWS2AMJ2uq6SkoFtXyySm/KATbjBSkZ4DaVAwAaO0779nP53GtHDYdLgJ",
-	"aX+Tgte76pTp6kahyGaITLYB91MJCTYcTwBMadND6rwC7HTG1ewJ6LmEJstqwY1ywcR/XpBHEuyuNVUb",
-	"ImIbGBsilmoQ++Px5y/TrysrzD0PBqoZSvk8XuEPIps6PikBYiLibGAoIdYnDpwYJr8t10VK8M25bEDd",
-	"bfUsLnFySqd2jYQJbOJ+5n39IxTfzgnfrfFkRTP3N52VHhnuqdjE1dVPDHycfVOu4dq5JzzPbjvYecgp",
-	"7+0bIUVLwdatAZ6l174VVwyrVTBe12BLiiZoiMQTFeRABWfSHDU1w2EiSznLNn7kqcjIrT6wxvDSSSuq",
-	"mDcPZfaM3FsE+glypxIH4FZ7fHDpqymQHz/y60yQAfDjx14O3Qwn5I9Y38X2YfHGvtnoRzubnSfqJpix",
-	"oYDJJS9h0iXkv8zkslGVrF5cHxaHjwJtCGoGx1262E77j3/UmXoWSlN9w7MqPTTyF8JUl7fkNT/8aigT",
-	"xvPq+NHJwmovtLWGCrKuydVEBTUPamYQes+JkGCg2sopPpvXoR0IFSnnCRS+MMz/yH7XEgFrLgFlGjQR",
-	"dpvRm1GvJhmdEw0dziZ5aUXdpODT0dEV8zv3rcXQfqz2o6HAW//iBpQpsRYGZQ5MYbt0dxGDCWbxIAim",
-	"cHt6SiyvcVIHCEWaPKNKb56G3h6AyfSjtE6bY9ryZW9goAP3T7TRjqyJ4wJMZ5kPzjYi+o3lhtQw7qAR",
-	"Qj96sWNx5aqrLXqTKSSsYyhYgMwbdyJJ4v2OE1DK2SJD+QL2iAkIuEX97MdeouOsMvZk5Dsbw4NNzoTy",
-	"XEBoyiqNEHuGa0mDQ/Z2ZDo8J9ojz60oWCwPU2CjxsHig5ovCYUqlk/6HVkXmbRyJVBzlv5B4lCWLasT",
-	"S+3wtEYHnDDlxqbDjcsVSokRsvG4kpSv6wR4+JarKhs1CLUyoTIkyAXJIt9yv8pcCblfManIOuZaw2tW",
-	"y3RO2YwgjTrjWA2F50j26iLljroNpfZGw17xfjdtKuuoh50ebrlvaCeUWTgMn21cIG0sDVfQMaWPlSpZ",
-	"JmscpERGCMryx0uQmxz41Xl490HSaq6OOMGUp7IdrUOz6CwzKGFxpR47KCvcmGSwZyg74TdjLUvuKIY/",
-	"KkZ2qw+qYG9//PqzL776IzHnldhKqDfeGP0+Gey61clnzwv8BAK25+VWejnaWVGnMZ4DCPpMmPcJbKeB",
-	"NASYZNE7/u5YUtTz07A4ctvKZH3pn5O+lFZcKBuh74Wp2nTc+MYkw5XRg+t/7MKJIgTsDA9rbDqJ0n6W",
-	"zkv5qY52MskgcZ4QR5qa4IXBfpaq+kmt9UXRBjsMs8DY/rB3qfMMCxnzA2vbferF91J9LFtEoKoc8HzL",
-	"nVaiKghiNdSqlnvQ3LUV/Yo5qaKMAe7zfCxqS5XexftGGjHZQe+3IE0Jm5aqZFwPwTcliJROEYWte1FP",
-	"aP8K2uGjmarUDtCR2oRjGHr6MboZ4llaUmESwZ65zAq1nBVFa4VJF2s+YHY3Al4Chg4YaTqsW26QDyHU",
-	"OtVS3WBNibWs00EsNNz0Kk5bz14v2eWhEVbQKy9niUAjiDO8aK1+JxF7QddVVvTpkCGpuoI+KAJ7+L2t",
-	"NmAATcc5ziiD3lq+yllgWpu67SckRncb5oxvNBxEr8Tl+I535HYese2cf4MgNBjGyIKodkygEKzlhEz9",
-	"E6gzKpSBJBIzTJAphKsauRNtE51lEblk5xsJNyFu9hmuew0q2e3Z3mlULuHXE1SJdbphzTCb65/AIc8x",
-	"PKhaAJPsYL1DbruwrrNN4m1C/9Yj8r5HYheXkJ/8JK+FfkoVi8kQ6igsec/remlLaS2UFsG/N+CYLRa1",
-	"5+Lxb5tW1rV2kgoGUZTQsqxlQ9nIRqpKmOUKDfDhr5Xkew3/spZoiSwNd+V2udJ4LakhBMscGyfLZaMP",
-	"9A+yvhdmqaQzSLSlNso6glZYU4j0CspuLK2uOEZOV0t/EhDRXyycERxuewA+P3AnzNI2BgL39gICX5VW",
-	"S1vLZrkHVTeaTcVRLBujnQjR0lVr3XKPOWtbLs3SSTHFLXFtZHRwS/QFx7GAtzLcyvs0SPEWioAA87iF",
-	"rDbz9s97ruGGLzMcQ6/ZyRNWjLGI2X/EJ/Y/L8Jun7wX8WGI+5m5R6+C0NclEyo0sgONBNVnAlm8ojfp",
-	"aroghLBEsFu23Hi63Mlhe2RKs73G/E94nQkHs/c2w8+YWJLSFafy2d9165dyG2wk3ILvlEsDI00hWOwi",
-	"FghD98D4yeL1njkjhSUEDMjabZukjnsZsGq64cu/B8cJyUHVcZjnnLKG6r3AJOQkZngyJDmW9AY50Zkj",
-	"2lSdTnYxvyhrAvvFi6DPEVSfTAF6Ddtt+zKi2xrdbtIwOxHDbQYN5ZDVrH9EdmcJAoTZCCACNp10YLZv",
-	"vTwtrj1AO76MKZkE4gNZOHC0mG8E+xtXEGk7JvuELB+LYd396fWSsgfE3BWtRbrsrnOKXfZv54hLTeUX",
-	"e30vpkAYnc9inOyzmHUz52fuJUkeQ/W4BXqq7lALe35Z3oNjp8x5OOpeahdsG+1I/myuUV1uqSsMme/U",
-	"vc9Sf36hp+LvSHb1wiRIpRdebszQuVqmowSf7vlOQ5xdBxY6pQTtOUDOrpdUAP3y8Q7+bHnYT/2SJp45",
-	"vMRnHp4LF/cUCCOybmLYkcUmWTAuJH+A6UyzfGleWafsB0ZQMUswPraYvA3JHWm3sBGHoQG2b+crddKa",
-	"rtdYQMUc0+94wNm7EIerKkjesPGRTcASaBBf/HMNqWlpHOWJyXNkI8LSuWFxYei4E6Psvf45deADOYcm",
-	"ApP5VyEkFghVhdiKsnUnJVYJ8c9pVJA3RuMDsNV6Ny2V81WXjPyAdM5X3LqI5JGQJVtV6RAjwXcCgq77",
-	"Fu9TFJpF+vkZ0dhsAIh5CAnznhyxdgEL8GEZb4AufBlqR1uRTwpN55T5tqH/9BpikcreswkBCKk8riFB",
-	"tUo6+5Sy9K8gJ/geySltD/hRHwCLPrr+sRjXMLpxRDr7pCd37G0BI4TNoSDMzA6YyVTOAOR4UeEbXiYK",
-	"0lmXqkQEkKhYEtbxY3DoWb0XuMwIMoKWyP1lgRPGyU3tpa7bvUrFESJ6KfyMeDDDclKo0AWEyR5PwyBH",
-	"DHDcBjwNKB1NML2C7HorbRQGn49F3kzEoXXCPKUpXxV06DsgErXuGjkaNyST0MzLbdixkBpCO6cg+3/T",
-	"CmtFxQhzdis4oTtMExe747qMrugIqnvs71rLWhRMKrbiVrA/folBeBhSsDq6E/yTPz1//jwBgXIKxupH",
-	"y5GYl85STDVu5BWrTwDGJ85EiYNnLemMa6FKXQ1LZPfCRwQnK92ZOJvTTAFI65w5C6rBm5ZMsaDFjA3K",
-	"QB9b0XDDnTaXORotvP9Nb6uKeGw0ubjqCMAbFpSlhpSiQhEwyW2+UJbMM5GpAIo6fdgZaEyIf8s5gGpp",
-	"XQHhcnSLPTf8PJ2wB9wwNXDv8CdWE4ioGxc1RjRwB04cNvjC+RA85Iw0it+CFQTkXVINvJRGAG6jsj3n",
-	"oNvmClpzIdSur5IKKHDzdobAIbETW4yezeggfcF4CONdHVnJa9kIUzAOJVpWRyoHP/hevOelq49+s58A",
-	"cgoWlS96HaBJ8yBtIgOWN1M06t8kZrHW9BRM/SJV26Xh1i0bngn1aYywGeUDsxlCMSdyLGOCKK/rO+ZM",
-	"KxivKtsV9QzS5YHjRkM9Zch84PdpR7rd8uaycAiN0GDuJpHpWxds5v98DK6U/pC68r8Irt5W/9TsvF/C",
-	"ZUrCLQVETfKqQyiEvyGRrE1XogUidFBW3uqDZfv9HeN0XwqKm224tQJ8kAFCEr0U4ihYyDOJ9kUcw0tE",
-	"AbZCHC+KpRTI/RTXdYVYGhAKP+LmBGqJ8ELImmIgPP0dnBcErBF/838JPyByuGe207DAwtAPggOjTqpX",
-	"kWkkIq64dYHj4emFZCV/4gWrhbVsmArQS0k5SQKZjuA5DWh1PF0DsRwIVQrh9UpS1X6sXZFGFM8MNNWn",
-	"kcpTyMGzro6Ze4YAI2NpC8KVkxIJBq7Mq1ucE6vmWJ/XXNYthVaNJahb2rBpV4JBac8rMWu1eWkOfpke",
-	"ucRldT4BBtgUnhWATh+2R4w38mIF+rMbYdDYnPLqugEX8Z/hzbcYzVgJqDOOxUQpgH2BJwF/oL4nZQHS",
-	"puKD96BswKC3jrWtCdWf0bUWjqGTfqPlHi0QZLhHdzg61i3NPNJhRxmDSxG2akEHeObeXWNduLXDZkDs",
-	"OXdG1iLa/7pHSZj3DpYbIyggc6+NAcM6llrpKq9IizGbE8JrBqR0rauuoyTq6B0R1IxTuIKNpM0tEMb5",
-	"odKbjwX7wB38d6Vb9xFktw+4kR9ZdB8c2UrUul/HJEPogYJzZpdfepBUJ7K/ziSmo/2eh6hiEqXBQBsR",
-	"qFKy82z0qyzuFWTQiaStF8U9P3eAwueEhr/FeMILsm9v+jhAgbuQ3Lhc6j79gJG5iKeTxnqHYzyP9p6T",
-	"QNKqZzejG4O9U8c4NMoT503Zv1C+7Wk9jnPA6JPh0M+tc1YgSJK8dVAUAPsIyi5PT7F+zQ/piogpIQ1m",
-	"kN69+8GD3KLXGLyalT6oiTEMv6CH8CExDF3tsAdFDOT9//owuZQYtzcpYur7wYFTW39Fia/HNkU9rskh",
-	"7T0MQk7EqsZJ5HbsJW3B8C695gfgdpXcSHfHXv34+Qr+/gb+AIh6pVYVgwRNwhrsA8W8+v6rRbF49f2X",
-	"8N8/wH+/gP9+vigWb+i/X8B//wD//RL+C1/9iP+Fb3+Eb3+Eb3/8fIX/803Df1fwP+gJ2r6B7978+NUk",
-	"6MOXuGfXIx/6LUxfspKrZYgaHEV/Yx1mplV9HBc4Qx621oAehFYx8d5lUt2vKG80t2jd9OJFgG+KAQep",
-	"VUNis7A94NLu4SDJJBh9nAaxJB3O0tYXZ/TGt8lXMQQNDDx5vjMIUS9CEcNUhT3MdgGUiLE9uzV18kGr",
-	"jFy75C+w+AygWpXBU7DprrriY6mqX26btuOdsII0J8HM1khetPEdQFvvtIuO3HOM5poaMl+DSyHEDvhL",
-	"BzqyV42dkfts+ZgtvxdnfRBnUEXK9gSwfsZ7Mqd6yxRc3QyU7gWvsFDVcs5M1hnYYUgD8wfwAqtrAHpw",
-	"4bWHrRBQRgRwhIPxFUBl2IqrHSuhngWdRgF2XVNRu34FrTQg8Xkk4nxxzCKCo9xhCpunkaJvVRxdkd2J",
-	"1ltTeVoj98lphKoQV1PItADMrq5Nv27mtKyZc5Uk+4STqNXYMzlf8KAh357kZsvQVK4+45yXabrG0FnJ",
-	"swZgDOrDgD5MYMDwDW1U702gom/nj6Kf9ZoNNPQL+Vl5leDBoWhYAXvp9DI+LNNQWskvNMZoVW1d4x3q",
-	"ysn6f8PkZmdaMdllGMYoFmaCeNu1hiOb2vwcOHu4FIvxRtGccsfz9tS8akPFYa3B42qbGvjKyuhdiPEE",
-	"ODsF4KWTRNCrzakDGdTeAPf0tGJET58fhOV2F5a7qRewKwRzklmm9Q6fDoCbLAjHgkIMKn6kwuHSsACo",
-	"NxmXLV1N5nkKu8ZYt5zOTaAKaqVVdu8i5AqKlCPziF9XdIeFcvxe0YJ7RwGP8ONOYQDO8PJNqm37b6oH",
-	"p6/yBG2297h98emQdUfj9MgrnFK8DnCDctzH5qB2vWy3tCWvU2ggMK2Yrb/mpdPGsudPvyrY86f/9VXB",
-	"Pi/Y50+/8H94+hXrAU8hSOoTC5XhLPjaE/g++coakxDXO/Y+rxZz91ieQSa/4qEICLqEzd3b2XNFi/9M",
-	"foBUyeIZengtuFnOLR49QxsX3NRywt50bC1V/lRpRtWdgW3VxJIHjtM+zOzsc83BZzbCLINEOLmzXLWg",
-	"XPYthBGJUkJwH9gCpILokgMLYd/jgL4Z9gff9rL9AUJUKPUCdFdwO0586vxQuWUHDWuqofbK4sFYZyuQ",
-	"W/QLjk0Hgf/F/CnMdcBd6h158tYFAOPxW8v7iQaM0gafWBbktWiNVxAmBjwZrGl8bYYO3iwkAI7+AEiA",
-	"P2v3ZzSZz3iYM/IFYgHpih+DehsxTmWIIYP4sct5AzhCar9/Xa/TxYjWRggGbs0iIAXRyBuEvzzJCjqX",
-	"Izh2CPVjaidLZEhPdl4o9wNLCYW62AYgEWIKYOdxC5NKbm4jVBLWNAY3rrTe+T1dCc+aNBRPxv0OxUQp",
-	"onBcGzkFh6nXzGoQSu+wgHzf7NorKw5oG8kI54BdcQJWF0DJ/SMhKvTcTiM9ynXndfq+h1okt61NdqtY",
-	"LZJLT6Bls+tIbV1ZazvDP5nDfvb9U0h3MrsHJQw0x+l7smOQrXuLWT0nxlF/YZYrfhlz6Rvf8huqzVJu",
-	"tY7oZ+MQCdTj2EYoYXjNSiFr2Q+C6MkQ6RJ8kPflWet9Gm4K4aDT32pFHJI7VgtuO4NysGt2ZsQMNqZ/",
-	"SpYXikZbqDJMW9xlr89yg2eqAyAuG7CGPdaPoGrHyen2sZnPZ7EGnEnBFXNaMKEqi64QUA5Qg5ldlU/f",
-	"i+ToK1HrA3vun4vK8IPFwj7FObfGNLE4guKl0TtOSrsME4vVUrcJN92KqwpCilfgb9iGeJSD4AYiVLrc",
-	"2EHIP5LKRSMhrbAIpRu769N5WHokncCkDrvcW30nYXXP0AnpFv37neRXByWg2t5jxA2c9fDnZnMVFkYv",
-	"2+g0It+JWkDWYkSxMYyzPVTOwq9CFuTqCGEki2Qt6+NSBxEpETHFj0sj9mTuT+lJ2biKDFAKeE8H9Rwx",
-	"qpHyLmGeSShPqjed8sgCNpdv8KKPZwpg+DYHh2nbJEwwGstbE/JaW+lCRiRXx8kFyPxxv4URBiad/xqz",
-	"mkvofRAXOobv88eOcbWUsndZUKHwEzyALJH+up5JoXNCiT/mRp2daReSKCcfR6i8OcJznooS9G94Uc5Q",
-	"/RVkfIZyp8AIdUiqA0Ls5/t1ezzY0G5NYQGxjjyQQZaW34bVziBnuPyTdwj0qrfOCFduh1f9f403zL+H",
-	"BM111jZBzVI6LnowcI7ZZf9FikMy9rEWld/fjA7bC45NQ7Qdu2qPBUG2zQfUOxNSSwHYaSU6pDJcpFfK",
-	"K76Xdg6p/8U3vxw1SUH61HkvZry3u8X5Mri/xtTrBB+deTen4DFRv/mpfB1TbGZckxBE3ku//8MDcu+H",
-	"ZYYzWUAzDSNzMmUymC8Pz/DoJ270cjLS5/E6WYIEFN2trkNaqQKtDyBomVZlENq9agVxRf5X8KJKrRKw",
-	"gTE1gpgugkFNyrp7jRVEHpBy95pL33sI1xyeciNLl8w+DbXoGKDNuoP+rJJ7oSyQKit1BdIZe/uXH5if",
-	"h98i+/eWG8R7/hztTVh7LlFkF6eeQpXyrS+/bvA9tU6dKhTdn06KFIeXsadhzQ0wpF2uAeO7KuK2hpmk",
-	"Kc/anJYNileX1hwt00xiUUhmZUWBUxBbohsmqg1UQzGuA70ZGLArLwyA6clJiC33XUwxYMNEH2C/9t//",
-	"FgBzTunATgivt3YG5k6Ds8XW6X0/9EW8V99D/DDEB0P876TYi9cQ2HJ95EXIGRjtSMaIE/NgUdUKia9J",
-	"E8509LyDNpedfB3UZbLcUTAbYF+ZDf811HcMuw4l54MQU+uDMPFvW24qYd3o7zVWhJsQHVPpzdNfKebj",
-	"6jJ/r2ueCLDClPCxK4nXa88p9225DZhMnGHVRqjEybF6q6pCeEZAKkgqyisv4uZBnaO6HUx7AHXQQ3Xu",
-	"CEUm/ZBX5OQUjOJlsbYEmY2GZU1gYV5LqDJBk+jWm4Hq8xI/SIka5VaUu5qANid19m6bkVrSll/wksWy",
-	"8shqKcIIXgV+pJDvyXb4mqtv+TGDTzTZPrYRytXHFI4QViJUgnnCwhd4beRm69ADtIIMXzRZNW3THF+Q",
-	"RlFVRKXauC1biY1UyreMNR+PsAlJUu1K4J7YyqL1JAJTZL8nd9bEGrqQZJ8/LiwVSz4DqhSLJ3bQZje5",
-	"ZqWuq9RBAVzCeOuBRLS/AxTwNg2SKUAKpgYCuLrMUKAKKtYZZiciQO1l0g+UeXNSe2i42j2xbMWNnUP2",
-	"SlS5hWatNH6oywX4FQY7C7FE/eCkBrcUvRrcO+nQxMihxoDXoh1Y9OZQxlsh3umkUxjy5dOxy4qwfFjZ",
-	"pvEH2yY8TqlwD6hP5ukeij9IxUq936cT+yMS+RTn95z6RL7tss/A00UT91IhKAsGqfivwmUke/g0Xq11",
-	"/TIMdkndPs32i3Dnnjo6CSVOnhbeP7JeieVtLBFM7hO4892jHO9mEQsRE0sOvKk7z/4zFan0dC+TMhO9",
-	"FWPgne7VPmvyoWbzYt2dbibygVk3xulmWnIsTqBzQeV2Jg2GnMv0CJBs+iAQLxiCZocv2jXJxA9zlU7L",
-	"Bei57mh5uT0JLPbBQQ9l62xyVXhbbMdCa7kT9RFjPwiIpyc7eqkRgZdeMAJvcryujyhgYKp8whFKt226",
-	"43hKYsxfhKlkGWGCsQz/Pq/zH3FF/YoYPWZ9htFj9Dlhr971ZGisseL3QDZPbL7bdHl/P+GCBWkfYihD",
-	"ETDMcwOTk+e4XYzOYDsT7usZuMKUkRIoo5vrkIWGbcXOk4Sqk1Ve//q+YP/4m38nEIs4e/a9SG3gEt1f",
-	"Tqnida8ccEzCcFwRTuVaa7dca0Og3lotyTai1ZIiC2qOGfj+qZigcL7uyv5er3MavapTFT8r4ehujx58",
-	"YYyeYcM+hxGJFW0nSOMhBo1Sz9tcHVfpanHGbnyJ+uDX0E0cqgi7EdeepDSj17IW1yW3rLgVS642tVhW",
-	"Io3+WYkmHxl2NZCk4ZVsbe5XxxuRTv49SLsV1TI77in6Z6+i+cla+3PorTIMHtd2OubZM0hnI5Sau2Ut",
-	"lVhuMSUit5vD3Ksk403U5N8IN7KxpDod7d0De9Zd1N7ZO0TNgts5e+iyOUuKp1IDdVskt/e0u97YyQNs",
-	"m+a4JTvlaTAvmBCeWHrf3EGzvVZuC9oWIKik0NqrTEEqxPEE5DIh8jAsiRKrpxlZRu+nCnBSLfnSDIB1",
-	"etyrS1K84IwgIJ+oLVDqYOw9vbOmoSoAQxxHqNqoyXw/xThPHT3APv+/vYz5dRWKBJ8YPCeVQ/o6FkNa",
-	"iZJTEfux2bFNS13PBzXANIQVJUP7pN1lxHvucqr1vZaXE9r/Ao1ODzbWXaKJd6sL3dKcUicMuxqMyKO7",
-	"U3tNgHBdtQrR8ByrO5I0ncSz5BmVI3qr0hqH77Yy/KCycZPJCvCOYOrttssw2fIqDZj+vhGlE1V+eicd",
-	"rY5MQarYaC5bkarGHAPG0b4undckuEr7QGjjJ8cgO0NRy+E6IuQICYf4qz//LYrCgpv6mIwFmuqmqnHm",
-	"oWMe1Lz+NtJOBECNvE8rEts18Y4bzevlGZFlqmF6XuRtynNPPWRXeJ001+WchrOtsCIOVpBNHeJZ6e6f",
-	"lkXZ4ceEStuhYnJeQ8qk+3Z25f8BOBSZc2uM1Bfjmd760V9DS3pxzpSvBR6BuEvEeAusf53U70cFLB8J",
-	"H8YIQNnM28Kw9tflOPOuHyT6ayBl4C2/VMJJVZSjckZP6akiMaW7I+auwBoJD72TO8NO0ooJj7LQuVn3",
-	"xaYRV5huvhqeVlLmmeEvbd0bL5Ck3BNTUDGA+t9wtRkLQwEJY0AVOLuT9GfavtS2vyGfzqlQM8OA8Q1P",
-	"bmNeNQTCiQwZwMO8VsQwoySEz5DSdP5GxEEKnHN6ialc6D8LqLUHWeMMdU804HmVp4cUmgQEXe7PIA8g",
-	"4Hf+9/xvI8ioADvQ77IYziC54l7N1B5U/h6inwS3R7+otiZ9cO0fSEKaVrxpJug5TuwbYZ6+6QqhztZ1",
-	"sAtYc6xEMQ9R7Ez9gUFupYy2Xr1e38WXOwCKjV7znKA/HbjeVlmnI1g8AVJL3Evuf+gqIKAv0csqB5Wk",
-	"/NRBV8dUtiCW+MOqGhJLUhASUoEVK2gYDJrwV9FwqVL2gXLLVZlTRKDIY/9zcKSEut3r1oARoU3qjpns",
-	"vl5fXZ4WHBc3ygWM3oSyA/L/dAgbczxNZe7d4AnoRhFpAVwu1+Wd4tZGQ0VvVulbXWpTXaNPnIPIu5Uv",
-	"Cth2qGvDYnG11k10H3yeklVidYxzdt3zAGZ+7MmRPDeDTfu3rj9UDHnk6sjEMVmUiCqXzChN1Kt9Mrug",
-	"0fzRhoVYZnzYq8TyoCpKVxUvP49vByB2cC5SeW6oXJCkAnznkBiLRaSDUPVr8cLrpJ+mzBGEWuyWa21y",
-	"Uf6rmldg02JO+zGgafWCCHlVt5lcxumhMxlYquhLpViUXpl3ZKA5ptyqTO1Uv3EVd8KSeU0INcJWIE8x",
-	"Z1a4EA1I0YxoesRaFncM4tZ7aQ6xqh1IN86fCFQZxcKFSRiJPBDEw+Ad3kQ70xjPRa+dUITq0guQ7TKn",
-	"7piV7xFzC22vNfj6/S1AYa5gK3HUFFi/1q0hxIMY9ZDGIgiCL76qwNyWhH13kKVY8iBO+/9BrNBaG6e8",
-	"MAx/c1sjOiwwP278S5zwxQoZsDFP34T88PnVMTrbHHZyncEtYC0sT7Pne2Yq4c5qLciW8GV0Ru5zL98M",
-	"3LX+kOkBigE228kq8pSYMyOsjOC7pbgXKof214H2dZZ7rxyiiiAC5EYPu+Iimt+tYBQG/Vw6p4F0Mgpe",
-	"iTjkXQnn8yd1ClKQmMt45GK83/kjs+dO67LfQPDdd75hV93qrDSOWdCXzOyEtmC33OTrigaHzpNoRYiO",
-	"nw0lDQGWlT/Wgj33j9rneff3pZn/gK1AcjYbqbJIOAgkkyvRv/aHKxRlrQ5ivpTGDCdSmSk4b3LOPwHY",
-	"fJyG2pj0mEF2xgCEaBCq3jMfT3ApdU6/h4gIWIYqgQc5IJH+oQypq3cg8aSTd0EnXRhbzVpLuDaN0RvD",
-	"914esMKRVNDLDHHcRBFhkG1moZDOTgiKGjFa74VJOlve+EUlg103vJluGIRufuBNihpihvnZJHAEK/wR",
-	"2oJljVeTBn3lG04rbNIDBZsTaqoboTLxD3PivW+ToF0sDpkoDu4IilBwizoAXPIIWAu16TCPfRWz2O9i",
-	"RhOopGzLm0Yo6xVB6ayo15PhDP1Z/JZOsAksYHpH4VAvRy2HcHN0ZsNR9dLVD2htAVImmqLppK+kvwt6",
-	"kwoa8DItR/2ILHc4CNvosR3thplWc5KTZoCMbrlJQ8vsW+vABLHy751jTmLpwXTy0JTMoRPkrKRpEfYS",
-	"K3i+QLkfjJVe7ZX3/YRvKs+fjjvIpW/qE/z3wSeZBJhblZKckkjzds/rOmTT5CBPO7hGjEcYh3V62WNG",
-	"asIskNFLSR8wdh++CqiD6OwcKG98ONI4eNIibiWC2vNjEYu8+RtJiiGyPdCwQeQB5jW6les53PcH3nyf",
-	"Zr9TYtwGDw2mRl0HVhlM4Bp8N+7MFr6i9/IBzr1TbJcEK8rEGkOCvFSb5TmEvMByxp9fJSBMAuN7CDhp",
-	"/tnX96mky2BI3WMOBu/yrizoBZAXGdCJp6N6NEY0SaUkjIemMzQT6Zhqt4aCO1eNmXpm6WEFEuhf85De",
-	"Rfd8RAi0Wd0ysgT8G094t371ugqHLBeQatAJBZfetMoyQiy+Hu/O8nthl+efJwSUAfmpAAxHyjBJYDn2",
-	"Ig30LCYBD+DkWU8Mc4ud9qrsDhd8LqztTZtSUBpeFX0Dsz8aiMRhDbeYpN7w6o4ZYV0ATepy1lklK3Q+",
-	"YFI3GrfdXagE1BUsumNla+qiK2UCf7d3DMpzkWcTEnF134BDT4HRhztCUKVJaLXxQm+w5oAHuLnDrOsC",
-	"LZFKHyIyQKqkWQSSASkyYM8T9miJ2CNYPKzoYCKxmtelFJZWPH2DUNvz01dafDYinvg4f2W6WHg7GPjp",
-	"aOungU/tBRj/t+WWdPtc3l/ZOqhHe8dqcS/qgjXc8LoWNevXnbojzJyC8RIiQwLiyxPL+Htp75h1QjQF",
-	"82wfMvJ5ubtjtmzrxomqoM+Bjld+HAyX7yLK7wWkuUIrjJESkNREHVwiCk/0T2mxV9AFlP/5GPfrZZsw",
-	"knohe1B/KGE+lDZsij4oZrgTd3hduv1GmCbLAkp7QkCYUAcMvSMHbip7Pmfkhoko89NFmporYUM6yMl+",
-	"qU0t+v7wAb3NyqvsZ6WcgMhj3lzwBJaaOwypOr99IXKMG8GX+/0XmXKF2MjIapP1d9t4/87qNNhqmFp5",
-	"wfVkA7H3NjkxqcRieplRcef6iZLhnJP8RES/7Uh4nhgPVwrlLnudIxT4hWs3kYqHMNdUwHjS+FvCHZ/U",
-	"+LzxOZTumxAvBe0IO++qqxcrlM5pv4Sa7XM/AiivOUlk3InlvIrfFzLP8C5Mf4s7Lj8PHWMYy4NIV5Rq",
-	"7h838HiLikk1K2u6V27dtKpg3PaD7AnUx4jTmKGJuz0ql9Ia5ZnFskrpECE2MLhsWqNsD91tpVt04eAl",
-	"xkIyycJpJ9zKs4fhyQ+dAv3k7C4xMERu9OlsQKqRm5ysa8DZ6MLTVe6opTuSNKcT7/SYz01JKvhZxvz9",
-	"YDIb01FroXyLlxNQ/bwLriWAx1pcn7ATqzLuz6fivBVCvUkKwTcxCUwphfgmZS8DHdqgsnpGshUdGv44",
-	"86xtls7oNl2pYXvsdC2Ia3iCbsi2AU1Nacf2vBJ9yDBU4pIIZVsty8uWwZfUDFJ29jpTpYk7DtVtmG+j",
-	"rDMccTpVhcqW8eTCD/0L1zO1+GcdY9zm2e6wNu7HXJbKxQOXtqmJd8p/iGVZYxHcydxY/kO8rAk7cVzd",
-	"aY7XSDhhpOLmuIQS8Qlmi/+OJlKsjeG5OCHCrVqwr4deJFfMGcGdnVOSkSrXpzw7kMU1dTdHQbFIQL28",
-	"Xeqw8+sAZZ2cwpAsUnuUvF2hmmGHSGE4jRZSuzw7RXjj1tSXVTSsBAr9PgSP8u1W1OtBAH/rHC6NoEch",
-	"LElitS3bNk0tQ+SXI+l1QrYyDvOAXOW3aMS5Jiz5CtBDT9CQwjDgWmidQZ6mRCZ/tcmh1m/1YbnmJi8k",
-	"dNjDwWJ1EMohVp9QoHUhIFh30fxcvK4HIIWirnFmjEJ89UHdxfyDoo8fya1t9wOTgZONjYUn/Rb4v7R1",
-	"nXTcT8bxP2vbBIOb3iWgJJ3cZ6Eksxj+c0p/leHpvy3gVT90fhB1/uWXCVYsy13Wmc4tq7msqBJ93nre",
-	"G+L5BVs6JtrS0pNMCqnubbvfc5MIyojh/Q820J27JlfQ1tSCSL0au1H+T7hlb0Fg+URMCObSlgAJA55v",
-	"LC6VtOffglJGz6f2N31+5HiKqgaFagd5gkgzo9FiTYkIvodrTJNlkGcSoRGGqw16aKu2doyysEduGQDB",
-	"pmDRnOUWIhXhmSegsl7lF/CmCX5PxSpHJwRveLJ/QLXgxoXI9o7JbbnF+Yoq+JQv6n1xnORG7Xldf5N6",
-	"Yaism/UNGEGU92Q2JURlw6OBquVDkeRMTWhSCbHa6LaZEIDYNkOZ+QQOMWO6mGUHGSVCLmIPqQ3WqjOb",
-	"jdfV6dE5u0ofNzDzIyjlWbuMm6ADDmVmPQ0XinIT8GjCQPHzRCGxOM/Tdffk6bhdHUFkyfYG+cGR/C8k",
-	"CT880/etblUFjuNkrTBLGP6eves9ofVvtLAvEPEFlaDCs33/N3LmnRQoUUsrSq2qjN3Af3ShRZzfBct3",
-	"b6iTfmMnmU2gmxZFSA2QJdEs60mBG0ijCfLmBU1BWCf33Imnb4NRa7a+ELpApaHByN0Z2XHf8qNFXk1B",
-	"DVyBz7hgKx2zyfdMqmSYzwwMqstO+mT0UxeVkzyUDsRi3rLhwyGIJwiDHRKJ0mwrrdPmmMhGOOHNgmeN",
-	"9jYLeBAr/p96JMye1+HldGwj7yEcJFAd/g56+X7PE+rKKZOnyYWpZLcR0RDGD4+oZH55zfOvsj/96atJ",
-	"HKgbIHYXP05PVqAPJHp/IRx1KzfbSZo5fP4QzdxxVf2kfiEv0AzF/Hd+yOQedgrx7/xAWX6M4oDGhCOS",
-	"jPgQyyK3zmnFoNkd23Cz4htRMCzdAIUZUC/2NwCEPXOEoGSwXq14xWoJcNIjvDbqCkKQwLrRVV9pVVO3",
-	"m8vUSFsQFpE8X6eHAFWglhd0zGjdnnLO0M2Dzlk3DwcZ3hjp0g/WrAxqG4j+PKiJbzQT7rw1G5FKtOzC",
-	"g3phA9pgaFDSfkxAu8lQWhQMlD70yncQ5x1YHxp+sMxCPLK7WIKIpDgskE/roMWnCOsd3wn7k8vVx1fi",
-	"0KuRL92dvw3SYcUICPkjIOJ9+49/1BiLEkqf9G4Llc0/GLnZoBGxK03hhSzpLhcjqvTmaZjtA1B2sQ5I",
-	"MtAvxlvV/Ag33/MBzSrNRvZB0tJP/FjimLbPxDJ7I2oKvhGv+YqqS1a1iXy5ft5Hzg8TKEaKUgTk/Z0/",
-	"tl59mF75dpUM5E6DQ0/3lYlj9JEFQgwTjpuRpEXZDFhcDfXbYllk3ghzWXz0bO4dlLi6msm9I04R7fRe",
-	"qVjaUloLigz+vYEq88Wi5mYj4t82raxr7ZDet7q1YqvralnWsgm5UGBQX66wHkL4ayX5XsO/rCXiHZeG",
-	"u3K7XGlupi36yjit/qpf9hJHTsoPzuCekU6uDPilnPi8l9UP9GuTDpqBRPeTukAX7WCVtE3r0jWX/GVp",
-	"DC8dSDTCWFZJyzdGiBeoDmAptTlmtzWK5tM/2Bgu1bLNWRJBWIRae8GAAx9kwthScHYOsv6SptBZT/JN",
-	"ffPJ8updGoppa8zZHHC3iGGS7PGgsoV6H0mYSNM2BRLgfJAgiki6PXrETUjeAXO8xg82+SAfbgCfXonu",
-	"Ngbo2Etqu/o1INJawkqgPNZzY5MLOLwDfSc2ordCVFItOITCUI4XH0ACJ9n1PU7m6c8YVTKbZdP3sA2Y",
-	"pplOaM8pRNIx/L3D7UH1aiiIdr7C1F2akPse8xk/+k1M62c99DBM+AxRGe1mm+ZHt/I7hnI9DwnIsZDb",
-	"noKX6fBISMwjcJXkgCTrTdd8Qi2LRCyGrOtQlAWq08Lw/k3APB2nawKbXglyPKFaEaic8mXgG8+psJSu",
-	"00vfY6YAOr8crDjINoEvcuTgJ+wXQQVmwA9TdHiJ4O1JIiVmkNyTkIxe6O5FITGyW47fhQ5zLdF1Dj0e",
-	"Ny8h8FtM5glrw4PpJWwN6rqdTuYUHxVnVvRtPbTcMIMUJ5zkQACu0nkQRF1PLDOOQXop9oyuLar0xA2S",
-	"XDXM5go+h3iteqSe5Op+mtc8g1wdD6lYzcgJIc8qlEEuOkQWSBXsGGiSZHgKqL4XeLETDUV0YG1q1O2j",
-	"qaqpeSkokQhGSQ4yJ8ksywoHCNOBDYdc2sfhi6ShYsJ1VyfSiAyw/FXMZR6B53KLB7SKvWaJ8G0YNLLR",
-	"9VqgAwR0hQr83BBVS2gZqUr2lyCe/Hv69C1dkvkAT6BJg9AQyiKcsl9ZRrBcd9DMNnon7jryEEd/IQ7M",
-	"vxFe/KY45oD+FmGwAMKP/vnCmsBz+PQvVFBh9pownNmv6TdeU9XcE6vMGQCjWCl8tgsGvyxi7ynC+A3q",
-	"/r6iZIfTqIUDr3efmc5NiBfeCudqzDN14kUXJg5NKlFC5e+Q6sSc1mzFK3gFTlG4TiFHr7rHE00+cFPC",
-	"kOc099+E2FHwaSAWKmWJNQ5QPtq2aCGEdFG4fK1KSh7U3XT/cBj/VMf2pCD/3gqKo0KH1sD6yJ14Goe7",
-	"xv4YqOi3GLI6B3c/XYdq6kGeWug2mcPxM/s/CvWJcD4Ah1avLt3jVklnn/4Wwmdn7w98jxu0pdo4Y2Si",
-	"SvDaBpNzdy84llQBRcxSEFTnGlzp6hjUtYg6vBbWwtb3w3e9XndhmSSpP8VJXrHOYNbFlSYBlY8Eyuh6",
-	"1R8camFDqjD6kHjUMT6U0lin3Yrt8Y0+JBN3hHLhHT/PAmLLAqeVJDAcJx2a5EURP2kGdVWJHQKWpeXw",
-	"HE+pJYUAl6c29EF0qbjvJ8z38SmRu6bNQzNymNe6rvUhY/Df8yOxcawPCQLeZ+JeKEoXx9zWSougnEOU",
-	"DWaXY84SlpNPCoU5AJrot3Ca7YVwqPH9E3OsJ78kRLbBexDiCcPZ9HY3SWCI0UFwYjP461UIIIfuMZv0",
-	"5pwsNXwe8EfOLOi796WI9u7HXtaVjwo84xdX8mOY0Yy4lK8ZFnc/aLO7Y2Wtrag6yxW6JpWGgPExkj4o",
-	"UDOBZ2ZD7OTq4APHiQBoEdvBaTA+Tb2Cl3BxQGFM+xFuAv1z5jh/I8l6juqNMIZ585xmADbYgDO5rAU3",
-	"kJ5VsFgMfRAl2+fgyTfB+ae6Q/BFrMfJT2PHUQaR9v81PgYRLmliDoAmFqcQ0c9nzqJjA4O5/OGPfxzP",
-	"Bsrx5hGT4Oc0CNsWSkbojT3NQz39PHuEpC06vqpFgb0MYsiwMk+RDGncZyz0Gswv5DLCZqJi0hISC8K0",
-	"oS3Zv6aAl4Fe+36p/L4PXbx36aIQgJ6wk5hts0e7VhTDLD/aO4wLJPwjpR1TfC8qMLdCqg2n8h5Fz7ST",
-	"KuA1waD2Trx3F0nvXhgrU6BtQwNLwZ6PQxnG1s9ckGgYJRaROLnKYz7xEepsrnUG0DCkYr+IO4RqLZ0B",
-	"1QbwZx5KjIdaiX2vAQDSQeT+U4bp/Sgn7WVdy71wRtgiJAWwnawB09QWACVi+60YB7RvP8amFpZVYmOE",
-	"/xhx1UteC1UFmPWnDOoo41ANlm5mlS7bvT9F9h9vvn/J/vTlV//1n5QNyfdh00Vd0cqs07rCN6FXBJIs",
-	"f4JBiMzT/w98TLIUCrUiWQnl5Fr692bxy0/vgjcR/9IVXl58j/rHokcei+dPP3/6PICL8UYuXiz+8PT5",
-	"0z8A4qzbAlE+4418hrm7iMMqQKvxPBxSZ3+qFi8Wr6R131AbiBhutKIE1S+eP8/Rdmz3LHwLcveaE4T2",
-	"+W9CgeyPUE6AEpQW77wUjb2xlbCywn1eab0rmBKHCDUKT6W2icX8wncCJ/SJ1/JSN8c4e6b0Acmi3Ipy",
-	"R2grzRHzA+HL/lE9++DJ4KMfw1EJivRq32CDuOCGG74XkO/54q8Jdshpe8HEAwhcEPhIREee7I5PoO0E",
-	"uRjEyvL3BLrx4n89H0ev/W2041+MucVPrldzCbIjKX0bwuzvyOnftC48AX7/nlgypSvUbR94Nq8pFBRy",
-	"2lPD+CnthGjiU2EE/GDvyM5v2VfP/4DWCyq1HiGVeYejHM+15HX5rGzxkUof5Utely9bZ+kAhHXfaCzS",
-	"VGqvjqOZqWlqWcJHz34naM/ueC4UlLOhCMDH4WvgT/lj+rLccGiA1oeRh/TwDkG2bnHlwPYALz5iWPjH",
-	"B5CTQK3oZ+VhCgfE1QzPiGwD+SP6thWPdELftuITHdCfQS5JHw1k0YH9qvPaAqrsrfh9N0CA4QuYLlAQ",
-	"jDKnQRSDTI3/IIB38Z7vmxoExUqX1p/cZ/RvT/fVf56caweTnz9aAsl/nNPFzj/RAYfBz91BEKFucKZY",
-	"wMY6rN0SEXr8ARS9ckCWSmPDmW6MOJwcWDR/5c/rzzFB9fbHBX1/quuIY587LPBgUgge1AzrqicNigTe",
-	"4kC/rnvgBBByggDKffgly6hIoRM9VOWYzEswB1geKneB97oSdeLqNkZDHO1ZWnhNjR6HGqj3T0QPcfSz",
-	"FOGF5XspDjdiy7E/f34xmX14MhFELX8u/5sgqh7jVAaVxP/JZ9IvO5w5kZWopcCMJIgPiQWGHyzlhMwS",
-	"hKmVlmqBRfwAwNIFZaMl3Fwj7a53ESEz3v8WFVXMjVAoCPTPuKsFnz/kWKfqMU55WL/qn3zMg7pQmXOG",
-	"U3hi2V7fi1sJsVx16MLgPyLwTzzxGNZaROoKmMQYW6AFmrJqcA/B2zs4VrB9ZO0BPwj3MrS5RoeOH9+G",
-	"E/GqMsJaBpgPVGWfdxYcKmwDCiXGsFQtelxt3krwRihx+FdZ5A/ynrCGw5ooRzksHd2LVKUvKqBKQ7Th",
-	"4GBlI8wzvxMB+i15wG+dEXz/JjS7eH+ceO+eiXuh3GcWPp2h++GcaKzUFQrTQFLG3CKLII8CjYW3ulS0",
-	"xVC0FNIzAUvSCnMvzGdWKHBJKGfvUIeEvzyxPdS50WJONh7kr8+kynPLX/S9oPzaR2KX/ezdSczyy7GJ",
-	"5q0gbNmHbbqfA+We79uaO1HF7Uds0K1sbCct0kVGntbAlQf8Esj27TY7+EEyz5ER3Ilv9eaxlHRNkGWT",
-	"9vbzW46be3+omhD5BnaiucXZfV1VKOPfgbm7YHyDVjEIvgADPFjLhYLg/sHpPPuAYZcfz70w4Yge6eH+",
-	"Vm/+AsJwds9usUm+nwKrL4MeBFkm9A/RrAHmTWeDKQNfpaGdNjV41wSIrlp8/BsY9sttguohH+Ffheqf",
-	"/9tSPe5j9GABNEXUdu+YEevWUnVZ9uXzP6HzKjzWmBSCCGDkpEjeimfgAkAedi0ZZISaUpvqpe/9sYzI",
-	"vu9Pxf8u3OceNUCx6odTA+4n4/3wXgqoXgvh7kCIgDRzyi1gsqLizEgLNqRd5ShhrY0oOZ5ljlF+H9o8",
-	"4j2LY2S2N87zNubBzsbrNROy+3rWCXhKUjHrRAM6T2X4ga2EO9CJXndh0psf0G/O7P2PESDnrGMtKGOv",
-	"vv8DxA1wKOHaeGKBZRawgcHn9vdWIOYOOt30+qzL7bKP7XZkEJaboYKwYbchgmBTKkLlcqiIC8z2dPeA",
-	"pWLKWxdBG8MHMHRs43XeVoW6szemlZpXFcFGnxFoXlGra/TJ3uc3EkyeWEbTLk5zQ6PZ4HfdGsXrB4kk",
-	"ybforePG4YIe6S3CzueKJf/EQ/hGbAD/Hw/hBq8FneazD/iHIGFXohaYrzQ8gu9U1TuAT7oV3wGUTNgI",
-	"LwwT4Xl6xNqcGE9Ti6tJsbjYkCjm4i3vb/AzZyjW8fEndV6ue2eOj3STIvzAv+Q1IikMovTMkXXJjU8s",
-	"yAmPc7Hw3J99cOZ46Z79Jt3WyynhgD7pbr3jOwyhAljKI0N8aFGx1ZHtpYXqc/+MG1Z8SAUY4W6elXcu",
-	"ZcDm7i6ICs8+lLoSZ+0OoULTBZHOAn6i05iIhAbYHuzJCL0wJdkNCricCnQdWOBoaCqZEwFHY+RKlxFD",
-	"EJZUrtPwQ24O1NnpJPLFw7rY1D+OAcgfU/gMB5OLQ4G6cIrZ0OzBV+VX1es1ejvJhAMq/iETT4RRnZX2",
-	"+4+Ffa+9T4k7QqBv192QLsNnyj15Rj7JM9fla2wxWmGK1prWNJhJd93kX9P3j0tntKIMmTmtvcaxGkSa",
-	"Ptj5IMst9AxwSZ3iY7jaiapPbLYBKBffDOD3EEUIaPDfjMy0+0xhfuDVikWbIMk/a/dngMh4lKAf7Pxa",
-	"t8lPMYUAYQDgGGOMPneMspUfSE7f6jgGEgpYv/yfIKbqIMTO5iSdWIn+pofyVrhfoePHORbo+9f1A88l",
-	"ArY8sbfy2eLOc4X9giFDDcJ+h5vf1IheneO1r2t+WS5JJaCthagoAExwSJBOseeI5DmSRTpUmsdkvLC8",
-	"DNuFrbmB9Ksxu9Do1klQGOSeElICIBilBCEDxmCCnu8GnTUKPwHg1oJtRV2xrT70+PStzUsQ1vFZoI8z",
-	"Cj2EHRGdfELfGewE4inf6OS+I4OU7w4tBJRCjQaCqPI9kqVquK+PFKrm+/9UbrQpB4oF129znmj88vqJ",
-	"Cao5quyU/I71r8OJP4nHHZD7egeevjLY/qxF9g01uWS9j6OBo8dOU+4afi/2QrllQI2ZpeNteBPgLlYA",
-	"j+c+A6U9VL/GKjOquoNIJ1MFG/lB2q2omP980iw3mtfLWM44P8G/PXoMnc3GnYefb5j+QcTU19PCEWtA",
-	"/gKoeHYU3BSo+62O8P9bM/bo838kZ+/bCCz9KLFE/Rp9/4IO32gOiUAst/P5RriRB1sXAw08+9BBQ04y",
-	"KPYP99M/9bfd576dMuT4JGyVd+SzGvoIoBApVJPuRUHeVDvugXg+hrEySRLPVkJhcE/uQfsGGlyV1gpf",
-	"3sKxGA4Lo3GhjhqHUMoQNANh7/eiCpnfvUDlUaT5v/+ZlQS7kA+kNtWV8cWmumXgK2KVYibklnKv4tWD",
-	"oIum9kwN0Xr+RU8mY3/4tREqbvQjRD1xU73mG3Ez/9iNzrYXNw5PVsM3/VKxdEU5s6I0woVgcoy38OxX",
-	"OqyV/XEWweOjdyG2/CW1emho+Wn0y+iV+lUhRogDAxjwG5yhf7jvheE1AzyyUnTYE5itdptMHIAgA8Mb",
-	"QsL2c+R6L2Ym0jw+rrQjd734Fqb0AUv77tCU+N+BXeKyH+JOf2T2kpS134m6/g5n/jgcBjp/Je3tXPA3",
-	"e/Arera3vGmEEhWU0Atk/cSyWuPrAUzHQHxHh0eDNxOrr55cBypwDYW5lGDuIEsxVaIGwOFLwVh/wUaP",
-	"LTxbhLpMis80z9vFc5Gd2e819l0QPqKL/qouJQx9WEYQCrWlWh32YbJXd93bs45DxEk4j0eC6Igbyw4A",
-	"6wW4OoDkz9wWIDKTHm3BDUjBk2FJijMDI/zoUKg98JwJnSrWnTGgF9ka1SGWAOvQoVC2NhpKeqXjQtcW",
-	"EH9665RK7tv94sXzFL5TdmTuoED1Hfviq2lWo4DpNdhhHPmL58+Lbh6fJ+bxmKakb1vRccmTOp/+OFfH",
-	"Lu/iJp62kz4LuGqeYdlRiH8rnkGd7HOa/VshIDMroRIk/FbvtuIISTaWy6qv6N4gqRJhsMgESZkLJLIg",
-	"GDisBQurYzh9WOiGO0F4+7m7/wM1uebhCt/eZpmYmQEWviiQhVy0gAbnxTJZUmGATlciHPvTdT/7QN8F",
-	"K04qMGIon3QfPJJ88jVkhBLI3GM6YS2OdDMp5XaHjROjtFE8wO7ooHbb2Th/3VLcytwV4Je3ihGphKfE",
-	"aOuCeXd6i1QnS3oWinXmodBec+lfwZch2uOxfLu9YXIYT7oSBdtoXaE65sUUqM7aq5NyC0nJj4OMrRYO",
-	"cUlwW5lUd4jIrHF797zcSiWoVtHp3tJZPPuAf5hqtP1WUMDUp6OlVwLAd8Kiw8tB6DsxOZG4BNOpzJoE",
-	"G4v78HAuls5i/DPfi972PUIaI3R+21jnWx1aCCjBUws5hZR7qypmOYAFstZC8daOWnfybPrYz9JdRYw/",
-	"S3ejN5jCZnfSdUZgAvrUKsRPpt+1qvpZup+ceCxsEer9thRxm53DBGws/qrXWPj1ClfUTrpnH6js41n+",
-	"9UZ4ia+/3Z+IYvhOdAtvXZDbYAN6JgRI9gSLGiE1XhOIC4d/JrANzZj/Y2mQ0qFPyfDqNOgBMT4judue",
-	"o8r/oyr9s3RvsemnJsuuFgXOBxyYD6O6dEgSdv/pLyNhtdotN2D8K0LlQ/iD2QgITDFiLSHe9ffWOqyB",
-	"7oUMctCuMA1O9RH+JqRTns+lvGEGYc6g8A4Om/InCXceqy4aLtEQWvHjzYLEvwto+BFBVnfJg72dkxY6",
-	"49U5UGBewaoeKfFSWvdJwtj8wG9QJ0+flrShDJ0M2vuN4Liwb70OpgEvyKABkUr7gVHb6ANbHf3/7thJ",
-	"jcDTE/zg/3fpTfZMJ4BzLx55Y2GMxMb+GKyIsFzrbmOa8dy097gDRPaht9MUFFdApIfXEmF0vaaI3YS/",
-	"zUpVimmKDG394/iiw5n9D758cCZ8dxMMDqAUjMZeB+IouQI+7IcooLgnOL2Do/dujnxMtrmzT9Evoc01",
-	"D3H8+EasiBjQAUP/6yrnAdoCDC+5xLfcEpLa6br/Fc2Zb4Wqvt5gQe5PuuFoSAl24o1GlgWxBDGnx2/t",
-	"msuaMCfajPv4MfNjaMWfhC0Eo3OGK+zDzw9nBKKuI+owBjPFV2DWjccLdO6+o6n7MR9cGiGzaTTDG2S4",
-	"Iq9YHcGOlHscH+xf/dtwa599gP9PMzh092JaFtfmNpE7aGWgxK1TSQTVlyjvFDFKh8Y+SzePTjbn4nXJ",
-	"73EDbwrtTEwL8bsBT400MfQgWvNC7Xm39T1NEcEChTyODPazEM2jJyR+Enb7z6OAquruRwgkVOLAJJbG",
-	"Ci5jJR5gDwJItWclr2t7AYy4flR2jAPk/Fb44w2kN0A56/J2LVQKrfjRQgAVZRvCJvYCdrz8dkdXTbMD",
-	"95cRs369zGcg3XciZ6cqgBN9JVQX8r95PMvnl+NZhtTqz+vZB63Ogoy88U2/zUZA3CatKoyRy924jV+d",
-	"ASwfRYYABCIqeQgk1iv20JHzE1ZrTpXQpWO1BI/2xIdBXf0kEMWenBc+Vs8+wP+nKzmh+eM9UBA6+EgP",
-	"FPT9SR4oXNW5eMgB/dw4Ex8ZZwHBS12UJDxY6D/ljq1EEFdkiLemNNSSSjhbNB/ioxaF5yFZHahYao4D",
-	"9GuqXqPF9r+/TaA6wQVIrL3bGQn2bbklA0rM5mERJyrvFTtd4e2peLAHN3KM3XZfyUH2IKeYFV2KaB60",
-	"itpcs+T48U3d+eVWy1L0tQCs5m1jGa99loBet8MVPQZQMczuZmRzwz0kmnGjrUSSCDUgnn0If1ruxPHj",
-	"s6oVT2WZp5I3glcXClqcpt30C4F027rWZs/d4sViJRU3vZLB+SScd73aFbeKTw01POC5CAvDUqxfffXl",
-	"V/9ZYCLhQYGsoQ2kzLcrP62VYE4nxI1xIX3KjGq4iQYAypJKF8jsH8mDCmXiSZvKn7Kp4IQvnGw2jfD0",
-	"VLduX9/kRJvbGO6CLcETOuSpWUpVw9zerWcZCHUHv6oqus5EbcUjHSPu+cOO0K8SMrpwWq2pFy8WzxYf",
-	"//bx/w8AAP//",
+	"5P1ts9s2si+KfxWU/udf3rsuYzuZZPYZr1eJ83jjJD52zuTF3LkqiIQkRBTAAcAla1z+7rfQ3QBJEZBI",
+	"La145uw3iW2BeGw0+vHX7xel3jdaCeXs4sX7RcMN3wsnDPzta735ofJ/kGrxYtFwt10UC8X3YvFiUenN",
+	"UlaLYmHEP1ppRLV44UwrioUtt2LP/Vf/w4j14sXi//esG+MZ/mqf/VAtPnwoFj84sc8OIZ3Y32CMV7yq",
+	"hMmOUsPPDx7ng//aNlpZAXv3FS93bQN/LLVyQjn/R940tSy5k1o9+91q5f9t2iChPxipErY0svHdLF4s",
+	"ft0KtsKf2UpYWQnm/D9pvVt8KBZfCVVubzcP6C0zCyudk2rDuGXSMeu4qixT+uCn8ZLXQlXc3GwmscPM",
+	"ZEr6/YllvKqMsBanYaobTsFU+eH9b4W/REiBt6OFXpeZwSu9eWIZkrb1x+G24ogHEs7jO+7EgR9vNqnQ",
+	"X2JGv225A5LUB+XnYwSHrflet1bcbALYW25DxL0shWVSwUS22LZY/CjdzSbg+8oMv5MueSl+Etbyjbgd",
+	"acQOMxPZx9+LxWujV7XYnxm7wRb/17w5hH5zlCAtOxitNgVbHdlairpi//Hm25fsL59/8V//6Sf2VgAb",
+	"ud2uxA5zfCv+Xix+02Yn1eY3IXY3G7/fZ3JXBJClEbA32uzg4aKvfedfltj0/UKodr948bdF2bpFsXC6",
+	"Lf1bZp1uFn8vFu7Y+DfNOiPVZlEs3n2y0Z/QP/6jleXuKfXU++kTuW+0cfj8u+3ixWJt5Gol3DOpnDCK",
+	"189KbcQz+B4m9mXlLxN8YHQjjJOBgitxaSt+5rJ+6dt9KBYaNgA+HW7ISljH1tJYd8fcVlvBTFuLiunW",
+	"sZpbv3IvHNhLg/2qdf0Ldvohbg43xrOpYtG0ptH24oxfUzN84oOA8DdcbddLt5zuHPTqd1E6P9aXdjde",
+	"JrBEJdg/WmH9PzHnr0ep98IyJd45phXjTHFZv2DSWVbqWremYAcgFf81nAkTqrIFc3wnGGe2lvcCGhHT",
+	"FapidqsPtmCm9R2updoIw4xuVcWk38xIVDDAoljUXFV7bnaetKC/RbFY89Kv0u61dttLxLbyYsJTv+or",
+	"KG1FMkZBUtSY0lZHh39Ya7PnzguLyv3580WclO9wI4zf+j2vxJK7QeuKO/GJk3uxOF3GhyAYvh//YERT",
+	"81JU45OUyNX8lnNmhHXaCBabxzFWWteCqxEpwYjdTAtaX2/EFE31RMyT3el+GE5TiUO8WVPvEB1B4v4o",
+	"udm6pTO6XdViPNhhewT68xeWQdsnlh24f/sc80u9Y2LfuKMnZ+WfxgO3yePwn9bH8QD+6kgLXTHByy0O",
+	"ktjtYgG7mL6AlTSidNocvWxw2Mpyi8ISN0nimLbcQAIl3wvmtF/yVqrN6Yor6cUxNx7nhD5w+t1WdNM4",
+	"PYUiHn6aYsx44r8oATyG6TUswHC1K0BG8/zHb3LF/ZAP4/XEWi4J1NjKt29N7beiu4e949zw5lJP31gn",
+	"99zB2Buj24sffAeNPhSLWqiN287pXwm33O+XBxIZaL6q3a+QA2m1XNdam/RigIcva602y/0+TaPWk9FB",
+	"OiBNZhtuBCPuXuuD5/AdCXXDYsepPnGJ4cDxYc92YLfauGumtpWbLbw+eg3Pl+FqI1Lj2Ors9tktby7S",
+	"2lto5Fv7Kcw5Pev8HyaQ8ltHXziN55nclI3RB7dltVg71iona3/RQU4T9o4pf5/C9VfiXhhWaWFTu+J0",
+	"kxygEg2eHYoE3LFaKsFWwpNCuMBPLHO6gV+SfRu53+NDdlbRDAtujVpWYpPgwUhCTjY0ga028p9aOV6P",
+	"x00LUHg7wzkUnRCC5x43okfQI9I8vUXxFgd6GF7SAcn1lte7qh0HSjLSYFM5YYq83i/3UrUknZxKtWtN",
+	"chu8wMzKjSr8bfEnCe8GGVDsC8bZygi+Y/Ej7vrUo/RKV0f/eAiS4UZnXPI2iteTXvqX+EHqqfdaEC/d",
+	"0opSq8qmWYHffC9eOBSDNkaqShiv8R5tJ8oW7Pe22oi9V6pSs9ba73p+pK0+wEjUHfMfWMbXThjGWVCI",
+	"Rv2SvXKCKc+LwxXejTGzFvfBVDqe1Z4rEBuCkaHWm6RAuhV1IzKPwVbX1aS1r2ohKqk2uAnSsq3Xo4la",
+	"uDoCedRa75K8xQ9j07dZV/z4xLKGe4WBVqKNP0i666CfThQev9d1laKnYNqddByg8V1o+Ypb940/m/DB",
+	"0l+N5ArhonnZfyCNofqN4qlKSn6eoycIn/bLH4NF0qe7ueWWlbW2oABM2q2+vHS6Y370JZoApnDsvVRV",
+	"Skb1T7Nm/tfu0XZa19EwxtVgumP591QJ8OvOb8tDCQgYrd8XGJsOiml/WnbxQrV1nZpSRn8LJDH6Yfq+",
+	"NtxakeF/uMioRXQccKOFJXUbmVagvLU2/q7ieuAcpu7La27tb9pUNmnYELpJqyiaOV37B6N7S4xgWtVH",
+	"EPQbYaxWQSKZTgSN4dKKHL2hPRqUnYOo69Td8iLLEng4GNrq+pf14sXfzm/BG652iw9/L3JCKT4J0sX+",
+	"kTk+eAD/WONtD3b1gzDiDiU+3bpA5lzZA5wqo0cDxB9eLStzvHA1qYc1L/3hlIKupjTAoA7COVH1uJd/",
+	"clxQrZPbK/aiyg1qnW4seoxqrasXaMbwvdVcgs2tYNowUVuBP0nLlOBexU2PdSAXy+lYdHk9LUjLsF3f",
+	"OtLrQ9rdspZ7mWK4fgqeWMvWsT33fPY+rVWgLDX5mSHD1mhA/xIGmYZMZwehHF7o6ff1kLo4thGXpfC3",
+	"0Ag1FeOw/TRLFpiFL6lCqnqtJT6cvn1DWvdwEzwpWi+qBt7mH4pIOtzBa0cPn9OM28kc/lteJh886Dsv",
+	"CuHtjgKRxBm0tuV1fYSJNaJ6wWqOTMBTHGf3wgkjFTeSqydJwci2TTBRJq6K19eOzAtPMJpUrNT7PZjT",
+	"xzzSc/MJ9mls25bbpLJ3CNQOTQJjWPkFdQ82mH7tRX2rdyGKzn9PtkdYBAq+UUKlRdDDSeQ0uJ1RIA6C",
+	"QHwLItPpKSIklozVibHYfyIJn5JDj1R7uxef5yDgducZ+VJfOox3vseYSc6Lj2hW++ucIGN/EhjvweLn",
+	"L0OlUdbCt39kSeMj3040uQdtBq9T2snzoVisRMnJkzr6rdxylTN9wjPp5RUQJBIdl23a8ENkCMvEyd71",
+	"nBJBI/EbSX4I/zzpFhSU1K0Tx5zw4J8hK4RilShlJWwB1mPO6NuUrXdHou+5i/dXYSpZuh990yBcpxaK",
+	"9ixHr95K1FLci8of6kowIpTRamq5E0l7NezaviCzEJyA3Ch0zqRdF9q6PFsA2aPUYGFOzcPf08z7eXJ6",
+	"qE2mGSI0SE5iC/YmWe4GBvNo3fBv80rANVBerhsI66cDpDi8Y379he/BAg/ke8/q/R7eMQ7KLQl5gveV",
+	"/t4GUufJ6YPLIJ4JslNpUIofiMd9mvbUF4xnYwm5Z2AbvGYnjHiHXJAHVyxds24vBhPvn0FHEpHMOurt",
+	"GAHeKKKAyAOyrOxl68a2rDV5TKa83bJK8h7c9YRhs0Xj2QWvGDxPsC78Ijt/0A9HC+CRQV9UMImXfwBO",
+	"e1Fi+dJCXFWwwCS9geTZYfRkjrkUyNppG9Dju1bcdKNgJJCEiFZpJTJmsmqTcpMG7zT6xfR6zaxn6gxk",
+	"mMxGgeSZYWPSsZIjAy3Y2ug9s3wNDjfa9wdJoGttypwdcKf0QSXeC70X+O77hwt0bTDUd2ZcaYORN7na",
+	"6Hi/aO+idr1vMj4aIwQDB6KluTjNyq3WVsCW0caRFb8Iqt3YSXyBx3XzmE5c/VWMDV5q49JC8ciQTsEw",
+	"pxNsJrCw13T4Tc2VEtXZ19arfE76dwFkGS91z9ogIzpZ76zhIbRD1V3fx3mNX8+d9IpOmkgnucLe+kZv",
+	"wDV3lTPM3zQKr5hyyUgzSwukyBRT98JfqrwPEpmKXrNabraObYw4pj1qFQY8Xnh4yDHVOaLIM4Xf90lz",
+	"QDfEWQdnFhh9t/DewxFZTHeOxFR7tBI4YOfJooetf+ECQyKa7/arO59BUE+fZQRunXxejeC7b+6FSus5",
+	"weMD4Tv3vEZJuRbOC0oUnLQx+jAQp1CJhrgCtDMOn+2t3GzBMZe+U7U+nPlVkSQw9em0ujWXecRbbPWh",
+	"WORGPiEgbNafbNFfVxyXJpzeeak2X/EyIcH/Rk8faP2gixiJcjFuuYVocIaxSNuj2+5Hm+wbZK4TsTo8",
+	"PFL09oIr5jSE23iF1vADjJF2tCkx1Zq+0bxebniT425ei09KWEEkJ+NTpcny+WA3C7jk0xKdFij+b4Qj",
+	"bxFslbTdJo/5Fv10ieFjq6GJb8oGWidScV7SRSnDTrZQ1ly9daK5qL3E1Ya5Ds8xTKqIRBZ2tTvPFMH3",
+	"8wOGxIqxguPoL5KmhLnvWwJyIVTcbXPjykaYN4KnSe0XJdCAHy5DiR94FZSirphXsDZIHltk7MMV5BSh",
+	"LpZsPPnUROs3+pBSdDC7IaWCVXpzkfh0q6qvNTrC1mvSxSfRzC++eU7S2fZNWk68cxDhCAYw8DL+/dKR",
+	"VeA/pylljq5OhD/yur7goEf7TcnrWlQFC5TU8I1g2gydKD1jQhmGmxhNgceVUiyM3k+94WArmtr4wGUq",
+	"OEGrnqzsVzmVJ2TXcHJSsKAw1wIOIGxXmFT6/NBRdPI21aLK0LJK2zi3ei/yHrVK9wxuYPS6l1a6WQ7O",
+	"Ld676aHCfpzkD7D9E1mcn3Brasat5zUH/Ukl90JZqRWvmRdSXzCu2Nu/fsf890wqZv/Reu3Ns6pPkw4h",
+	"+c/+fHvE3Zo6zYf65+wbFSF/DvpKHStcfp4MkkVHd0jGgVhB8JKKCsSVui6Y1cHZBvdxbDa+EERN8rM/",
+	"MaKM/oxyZPiajoVXlXSwwa97B7TmtRWnTF03KBZfmBY0Sw/bBmVw2PEUAzZ9HAzYuSgMkhSlZXylW3cS",
+	"fxj+ObhlbyFAoS/hIiWRCTQ4jfCrM7v0YzKepe/PQ88AXBkrzBPMo7mjkDPIjSg9vfU8MXfgPKtFwbYU",
+	"OUmu6a2oqzvWGOEVriLYbkDcwdc9vGr98YMwj68bhGJTD5dyJSq9edpf5hUZE/7w/Ba/3Ipy94Nq0KA7",
+	"g5gh2DAp/1gvu/GaxO3Qzr+Ta17X8Mf1Oin7lrVXRpLPEWdbbioWQi0TcXBcmpThxx0EhRE0vO+w6H06",
+	"OaxM7ptshDlGzk22Y1Gq7Z6/+wHbf/75+GpMjzKyB1HX6dOgXwpWSVtuuUGRhbMVr5jdD8JrztrV6XBo",
+	"p3tDdhtTdFQRNiR5Q7dallESnUpwpc4adGS5U8LCI8aZb4cPAgj6Fh/DtRB19NLEKOsDt15Vta0RyYB4",
+	"oaplA7EOM2IiQFa9FObIkQ1vdS0rfkzQfEUxsBg+QYESnkNN1s/eNkiZHY199vx5Jk7QzzlnYytbByER",
+	"MTYP4pYo7i9xEdDW1Sp5OQYTmv5vhSFXe242mSPueVU5eNNYLfg9Zueuje5UrWxmgtG1uKzX1HCZ7oWx",
+	"9M4mvdgh+XMQzgX5Ly+YEevWCoqV/Pz5X2KsKLVCxa9iVqpS3EEz/55Kcs5S+hb4wCHWPyR5JvWLg4BU",
+	"nilb/Rs0DVt9wPRSsC4F8jv/NbUbqfYa3q3+mQ+n1T/WxLhJ9lDrcvfWGeFQIzzLI4YH9K3Rewx+keAu",
+	"YpxVHOOLKLAHZb0Tx+UE7Qom9avcUzrHjOZpzcfp/NrhuxHxfRkXVfFjwShpAAmJ7WUVctn2/J3ce2nj",
+	"088/fw4BNPjX5yMKGgoVEJ32FCZwjUCBwW0gUmg07sfglC3G09R6YMjJSzYajM/XizTRuxlm0Kpg7K7I",
+	"mh32Sr4T1aU5eTnm6ctg2p89LZDxcF5tMhMAw1YEN/6daqQo4ZB3wzxb9BOETBEIsNrKy/u5k+4pjXvF",
+	"1HeAT1AsXrbuDYWGnLzJMdwnG0tyIaMnBDJA8+SNaJ19IyDhea6Eyq1YcrWpRchEGpueRRM9hqMfz5iZ",
+	"B67G0a+Dh2xGkh03JUsk2j2xuXw9wyvZ2qynrx+IMzYl8mFKSffLQdqtqHpW9hORgO+EKvzb1xi9lrUg",
+	"t4KE1HsQFyzZ11klGkjnU8mMoxNa6DvJTs6uv9TeqYVVxLMaZHz1H55uL/I0Zts6EdViy63WM6x4b6F9",
+	"Mv7hNLqSek7N6Gtyqg6idhcXeCd34unX2G4+8wRFwo8s0lANXg7JpbEHWAIU0OzuYWpW1kTWcL91szLz",
+	"rRBq1geHrU6nQbSWaLwfRE9iueWyuuhP6MfO+lH66+kmWuBGJ2kCTuYaXT27o7Ta8xPvzTk5LWmbmiei",
+	"F7/XBwis2eoD4wzS2ysKw7xj+7Z2sqmPbHVkjTBL/LmgpBenIXxzz+uxuzf+kLRKdn2leeJxv9IT7JbU",
+	"btBf0Q2d3Ad0nJx4FjZiefRPe3I2K2ncdllNCKAIej5+ISgZORPFsdbaLUt9OcQCJC3SWIP14JLWWhPp",
+	"zMnFW1ZaiQtO+OkcNiZ3Tc3iavg9ZI8ud2dyxmf7XYF7T3sNMCddG7dEd3v62HpqZ0LV4/VO5BL0wJLh",
+	"f/cvbVgtWSGnWgt+wwFSBlpQ56afD6qayZ5OJYux7HErxRS4bdjRyHd7F258l4rebe1W3b9OCVKKJ1N0",
+	"bu7RIk5XfkINkZh6NzFcigynueYVGPCiE8kTjPqeUWOyH4ZtVPx4x6SyDpA91mywe/9HMbMEk8o4g+H3",
+	"YOAnC6LwkpSomNV7gflMGO8N4kJM8utn4Xt1NBk87w992YXnTks7DIG6o8RDvWa8DoZ4SAsqBUjua25Y",
+	"l35Va71Dfxo44c95hwZBNGiTE9N5TODc563eD+PjsREYRqZvIhLlaAsh1LXDG6p3tPZ9W27v8I6Ek3Vs",
+	"I++9agRJukyJA7iHeH0ABvXHPzGJcEkj+O4TcS8UhSCFLBnmtIYos5CQ3ovFO02b7gdZes1vedn6+Ktv",
+	"94ObYlyFLbPhahnBqzumhKgwiQbNp2yQcD8yiF7zVHUk+enzlJX8glIMfim24U2X8YhctGrFHXuOWF9E",
+	"RBgKnIOdeNALmHoqeliip9gjt4P7mAOWUXcTmhjz7dvPk/japjluKV/iPFRfaNiP9r3MJ8aBR4PcyBD3",
+	"20tkDKvOPOh/leLw6Ec0ASYWnlxprFtmIgU9M8NwqI1UwTnuL+0BYBfXQgzwLCCjgasj5jjodYHpqD24",
+	"RkgTJwiNadkX/rt04GFBYEoToLt8K0iY0zncFEh80DtEimv4ofDCkegwd+ah4v0UiGwUP/ruIvv82beh",
+	"tkuploEvjBmgboRahnSRSbexqflFL/P/8m/B65oCVLm6mGyCQAgxoz6xwTV3s4EF32Jvb9v9nptjajOd",
+	"4VJlMqwIIRPvIfPUHTNZT1H2IHswC+sSBlk2/JALodlzgFqCdEYSBo/CPTD3/7A9LhWFtCWhBBEOVmlc",
+	"qRfFE4g1mBq5mBZLGYekc48XbMDbepHDeJ96J3G6X0P2kuWGluIST2w/Hyc49T5OZ1I/MPuL5l/cYOr6",
+	"bNTq1614Ja2bGLda6U301AOie0pQ8o0mr+frVuTiUsHpN466OZKfnJtMmm3NXSasEBJhUuEQTkRQjSAF",
+	"EvxkWwvL4LtepjT5260QajqLvhdVRLAbBSiXur0cCPKGms0TJ3p5IidyJUTgYiwIBR/Id6SE8q3gk+FE",
+	"0ss6IckgtoSkE6CSEJ27JvSSGvV/PKcMuYb82tt66+amuU707p3iUGHoMwj0mCzuukIFd8DVAeoUtbxK",
+	"HMqaH5JZ/WedhJcgQC/49i4AYDbciEwKvlFok0iGzoxXnEyLm+47nAToeBPP36mJ7Qx8Y9yeDPle52/+",
+	"V4jl4v5lnSb+ReC3+WFXd+zTE6NHzpY165GZZh6abUV5sFVkbPegCKfd5nGN2IPjvGBgjjM6aznGl/xR",
+	"9Uzsq538IoX25xWbOQaGqp1sgq5a0R/3NHi41gf2HEm9Hpi9+6KMl7EuOleUE1UI+s2aLeZrb1OUsbd7",
+	"XtdBIzOC24GPqY/9xVXIaAtxR/Uwj5n4J4TSQfoOiFcphCHHU1AyHRrcO4cVCoBWC4xIBp2MYIpRTetF",
+	"QHn2E80oySEzuUzEdMFsXXIVcHgYpjFIm0P2lDE7D7zY/JgOF7go4f22PV62FyFeEx1O7yii2tXTtvLp",
+	"UTEKOYOlF1EuwqaSKiY3kDXe1vW0kiBvsZcHFASJcNqJMEdkpGha8qSwl1VVC/aX5+z/D7gfEb8QMEEo",
+	"njKREp6L3dKHbOBWRtialfN9ctSIvINjFnFisdPkMd6H+jHTI19/USLghyG4XtMIhU4dNLipcnsXoLUs",
+	"20lVdQnKSogq4G/5ezFGHJsRQbM6Xi45xJWl/Mgz6NcBcKxgSRzsNBb0PGCbOZBF50CYZUJjhSoTK89S",
+	"NEZyi7q2jEKi372imgGfPscY3fj3xI7Owj6ekgsGBBahzK4AkKGciQkHDc0+dJGrObfPYavrqHMUQ4xS",
+	"siEjPpInu2QwZE7PmgnwkIf8XadJFFO9TxPnXoRYSIxC94SGpm/KDEcdqzHC2ogW1ypKRTylj4Qn1E4C",
+	"/MW2h4n2xiYkhY8X2Zso4QEzpzcCkjOBUSPA8osI7EaLYTxYGy+u6RqsG1tlcebW3LD9PmDK6fW6gBBF",
+	"eFm5qSClFCpzdS76IqLVAiooiiJpzM9ULGTAGIzn6adA/mOOuFMHUdd+Op6qud0JsiJsuFQFQ3xUrjJZ",
+	"ai4oMFFA723p56kd7elRCV1xOtxoKrQGomGA12RfsJCBGfMAIvoDgYT2Mq96SDOtKmvBTR9OZ1i6TFQb",
+	"CIEflpciaJwefg78f9mh6Fgn63rZw9LpIeaM0HQI7jPgm9LVnFTD6tqUzK6IFWxfMPnOsEB0tQYmKXER",
+	"/r4jlC/oOQq+8AsGQxowRQLfJusnUcGrtRF2C9wRoCzvIE/H7Khy2WErnQBMJvjXZSmUM4JV2iHeE2A5",
+	"Am6TViI0X9Wt3bJGqt0yNuxJutAI3BeA9NTrF84cSmj5HrzoQ31EUpokE3+L1PgAmfhbKerqG2N0AtFE",
+	"vGtE6TIwB1ARMcGPLOo3pVbO8NKxg5EOgphfoDr0t8/+/jSay0a93vO6FZcjZXHw0LzoZpokiui6Ha2Q",
+	"Kot2iifpfwde78awRyMNbPzv09LKD6jXEp6t7yw5b21EyVMumFUyns6/NPQYYAYaZm1NNveF8b7iSX8U",
+	"OEOSohRCZdGIIC+HmT/IT1As0hYSshaTdeAUHaNnJBk/Pm25zVteOvgNlPcBTDVREkn1QMESg/oPyKDx",
+	"QJiCU/0dzxLPoTdQgfRwjoS+SgEWzfVsDFwL0+EER4XD5n563Vf9emBXAuAmHAXTazuljuM73nwLKeEp",
+	"CwQU+wXQdhJR4m0KYV7jHNLYWTRYIblC0DC6KkqEEy+1TNvMpnpNaKz4QW590j3Ygw4y2/XJrujjxk7S",
+	"s4wlpU/wr3pljqf57qFQNBUzvkhOsfvkpELxv2glwzD6rVTVEo1R4W+6RUNo8AJOyST9jqqXXZ9ICj18",
+	"FwOdhjs3r3ShEpc92gFiQqRAHaNFCQ2s0efOnIbg0Rg0NS/SRwj1JvMSgW42bdInpx7qximIxMF+aF1Z",
+	"OnhDRsoHbvJ5b211+c735j7wauZmfkjBQ30PerGN8D2xChWe1EpYWYkTJdgrqP58+Uaghir/Oc6g3xh9",
+	"2SDxpl9cc/rN7lN7ghyiEpmpWUlWCyBMp+sqKSno1tUyiSk/6IQbjFSk50AaFEzAKO3779lPpzEtHDYd",
+	"bkLa36Tg9a46Zbq6USiyGSKTbcD9VEKCDccTAFPa9JA6rwA7nXE1ewJ6LqHJslpwo1ww8Z8X5JEEu2tN",
+	"1YaI2AbGhoilGsT+ePz5y/TLygpzz4OBaoZSPo9X+IPIpo5PSoCYiDgbGEqI9YkDJ4bJb8t1kRJ8cy4b",
+	"UHdbPYtLnJzSqV0jYQKbuJ95X/8IxbdzwndrPFnRzP1NZ6VHhnsqNnF19RMDH2fflGu4du4Jz7PbDnYe",
+	"csp7+0ZI0VKwdWuAZ+m1b8UVw2oVjNc12JKiCRoi8UQFOVDBmTRHTc1wmMhSzrKN73kqMnKrD6wxvHTS",
+	"iirmzUOZPSP3FoF+gtypxAG41R4fXPpqCuTH9/w6E2QA/Pi+l0M3wwn5PdZ3sX1YvLFvNvrRzmbniboJ",
+	"ZmwoYHLJS5h0CfkvM7lsVCWrF9eHxeGjQBuCmsFxly620/7zn3WmnoXSVN/wrEoPjfyFMNXlLXnND78Y",
+	"yoTxvDp+dLKw2gttraGCrGtyNVFBzYOaGYTecyIkGKi2corP5nVoB0JFynkChS8M8z+y37VEwJpLQJkG",
+	"TYTdZvRm1KtJRudEQ4ezSV5aUTcp+HR0dMX8zn1rMbQfq/1oKPDWv7gBZUqshUGZA1PYLt1dxGCCWTwI",
+	"gincnp4Sy2uc1AFCkSbPqNKbp6G3B2AyfS+t0+aYtnzZGxjowP0TbbQja+K4ANNZ5oOzjYh+Y7khNYw7",
+	"aITQj17sWFy56mqL3mQKCesYChYg88adSJJ4v+MElHK2yFC+gD1iAgJuUT/7sZfoOKuMPRn5zsbwYJMz",
+	"oTwXEJqySiPEnuFa0uCQvR2ZDs+J9shzKwoWy8MU2KhxsPig5ktCoYrlk35H1kUmrVwJ1Jylf5A4lGXL",
+	"6sRSOzyt0QEnTLmx6XDjcoVSYoRsPK4k5es6AR6+5arKRg1CrUyoDAlyQbLIt9yvMldC7ldMKrKOudbw",
+	"mtUynVM2I0ijzjhWQ+E5kr26SLmjbkOpvdGwV7zfTZvKOuphp4db7hvaCWUWDsNnGxdIG0vDFXRM6WOl",
+	"SpbJGgcpkRGCsvzxEuQmB351Ht59kLSaqyNOMOWpbEfr0Cw6ywxKWFypxw7KCjcmGewZyk74zVjLkjuK",
+	"4Y+Kkd3qgyrY2++//OSzL/5MzHklthLqjTdGv0sGu2518tnzAj+BgO15uZVejnZW1GmM5wCCPhPmfQLb",
+	"aSANASZZ9I6/O5YU9fwwLI7ctjJZX/rHpC+lFRfKRuh7Yao2HTe+MclwZfTg+h+7cKIIATvDwxqbTqK0",
+	"H6XzUn6qo51MMkicJ8SRpiZ4YbAfpap+UGt9UbTBDsMsMLY/7F3qPMNCxvzA2nafevG9VB/LFhGoKgc8",
+	"33KnlagKglgNtarlHjR3bUW/Yk6qKGOA+zwfi9pSpXfxrpFGTHbQ+y1IU8KmpSoZ10PwTQkipVNEYete",
+	"1BPav4J2+GimKrUDdKQ24RiGnn6MboZ4lpZUmESwZy6zQi1nRdFaYdLFmg+Y3Y2Al4ChA0aaDuuWG+RD",
+	"CLVOtVQ3WFNiLet0EAsNN72K09az10t2eWiEFfTKy1ki0AjiDC9aq3+ViL2g6yor+nTIkFRdQR8UgT38",
+	"3lYbMICm4xxnlEFvLV/lLDCtTd32ExKjuw1zxjcaDqJX4nJ8xztyO4/Yds6/QRAaDGNkQVQ7JlAI1nJC",
+	"pv4J1BkVykASiRkmyBTCVY3cibaJzrKIXLLzjYSbEDf7DNe9BpXs9mzvNCqX8OsJqsQ63bBmmM31B3DI",
+	"cwwPqhbAJDtY75DbLqzrbJN4m9C/9Yi875HYxSXkJz/Ja6GfUsViMoQ6Ckve87pe2lJaC6VF8O8NOGaL",
+	"Re25ePzbppV1rZ2kgkEUJbQsa9lQNrKRqhJmuUIDfPhrJflew7+sJVoiS8NduV2uNF5LagjBMsfGyXLZ",
+	"6AP9g6zvhVkq6QwSbamNso6gFdYUIr2CshtLqyuOkdPV0p8ERPQXC2cEh9segM8P3AmztI2BwL29gMBX",
+	"pdXS1rJZ7kHVjWZTcRTLxmgnQrR01Vq33GPO2pZLs3RSTHFLXBsZHdwSfcFxLOCtDLfyPg1SvIUiIMA8",
+	"biGrzbz9855ruOHLDMfQa3byhBVjLGL2H/GJ/c+LsNsn70V8GOJ+Zu7RqyD0dcmECo3sQCNB9ZlAFq/o",
+	"TbqaLgghLBHsli03ni53ctgemdJsrzH/E15nwsHsvc3wMyaWpHTFqXz2d936pdwGGwm34Bvl0sBIUwgW",
+	"u4gFwtA9MH6yeL1nzkhhCQEDsnbbJqnjXgasmm748u/BcUJyUHUc5jmnrKF6LzAJOYkZngxJjiW9QU50",
+	"5og2VaeTXcwvyprAfvEi6HME1SdTgF7Ddtu+jOi2RrebNMxOxHCbQUM5ZDXrH5HdWYIAYTYCiIBNJx2Y",
+	"7VsvT4trD9COL2NKJoH4QBYOHC3mG8H+xhVE2o7JPiHLx2JYd396vaTsATF3RWuRLrvrnGKX/ds54lJT",
+	"+cVe34spEEbnsxgn+yxm3cz5mXtJksdQPW6Bnqo71MKeX5b34Ngpcx6OupfaBdtGO5I/m2tUl1vqCkPm",
+	"O3Xvs9SfX+ip+DuSXb0wCVLphZcbM3Sulukowad7vtMQZ9eBhU4pQXsOkLPrJRVAv3y8gz9bHvZjv6SJ",
+	"Zw4v8ZmH58LFPQXCiKybGHZksUkWjAvJH2A60yxfmlfWKfuBEVTMEoyPLSZvQ3JH2i1sxGFogO3b+Uqd",
+	"tKbrNRZQMcf0Ox5w9i7E4aoKkjdsfGQTsAQaxBf/XENqWhpHeWLyHNmIsHRuWFwYOu7EKHuvf04d+EDO",
+	"oYnAZP5VCIkFQlUhtqJs3UmJVUL8cxoV5I3R+ABstd5NS+V81SUjPyCd8xW3LiJ5JGTJVlU6xEjwnYCg",
+	"677F+xSFZpF+fkY0NhsAYh5CwrwnR6xdwAJ8WMYboAtfhtrRVuSTQtM5Zb5t6D+9hliksvdsQgBCKo9r",
+	"SFCtks4+pSz9K8gJvkdyStsDvtcHwKKPrn8sxjWMbhyRzj7pyR17W8AIYXMoCDOzA2YylTMAOV5U+IqX",
+	"iYJ01qUqEQEkKpaEdfwYHHpW7wUuM4KMoCVyf1nghHFyU3up63avUnGEiF4KPyMezLCcFCp0AWGyx9Mw",
+	"yBEDHLcBTwNKRxNMryC73kobhcHnY5E3E3FonTBPacpXBR36DohErbtGjsYNySQ083IbdiykhtDOKcj+",
+	"37TCWlExwpzdCk7oDtPExe64LqMrOoLqHvu71rIWBZOKrbgV7M+fYxAehhSsju4E/+Qvz58/T0CgnIKx",
+	"+tFyJOalsxRTjRt5xeoTgPGJM1Hi4FlLOuNaqFJXwxLZvfARwclKdybO5jRTANI6Z86CavCmJVMsaDFj",
+	"gzLQx1Y03HCnzWWORgvvf9PbqiIeG00urjoC8IYFZakhpahQBExymy+UJfNMZCqAok4fdgYaE+Lfcg6g",
+	"WlpXQLgc3WLPDT9NJ+wBN0wN3Dv8idUEIurGRY0RDdyBE4cNvnA+BA85I43it2AFAXmXVAMvpRGA26hs",
+	"zznotrmC1lwIteurpAIK3LydIXBI7MQWo2czOkhfMB7CeFdHVvJaNsIUjEOJltWRysEPvhfveOnqo9/s",
+	"J4CcgkXli14HaNI8SJvIgOXNFI36N4lZrDU9BVO/SNV2abh1y4ZnQn0aI2xG+cBshlDMiRzLmCDK6/qO",
+	"OdMKxqvKdkU9g3R54LjRUE8ZMh/4fdqRbre8uSwcQiM0mLtJZPrWBZv5H4/BldIfUlf+J8HV2+oPzc77",
+	"KVymJNxSQNQkrzqEQvgbEsnadCVaIEIHZeWtPli2398xTveloLjZhlsrwAcZICTRSyGOgkGeyR1Usi5d",
+	"awTGXXSytl4T8Vj5T4Hh0f061zgjLz8FkAtxFCj2DkqmJ4VZCv9+irtxhTAbcA0/4JYGGougRMjQYvg8",
+	"/R1cHgTHEX/zfwk/IN64Z9HTEMTC0A8CEaNOqleR1STitLh1gU/imYcUJ08nBauFtWyYQNBLZDlJHZmO",
+	"+zkNnnU8XQMRIAhwCkH5SlKtf6x4kcYhzww01ROSym7IgbqujpnbibAkYxkNgpyTcgyGu8yrdpwTxubY",
+	"rNdc1i0FZI3lrltavmlXghlqzysxa7V5GRB+mR7vxGV1Pm0GmBueFUBVH7ZHjFLywgh6wRth0ESd8gW7",
+	"ARfxn+HNtxgDWQmoTo4lSCnsfYEnAX+gviflDtKm4jP5oBzCoO2OdbQJNaPRIReOoZOZo70f7RZk7kcn",
+	"OrrjLc080mFHGYNLEbZqQQd45t5dY5O4tZtnQOw5J0jWjtr/ukdJmC0P9h4jKIxzr40BczwWaOnqtUiL",
+	"kZ4TgnIGpHStg6+jJOroVyKoGadwBRtJG2lACHlf6c2Hgr3nDv670q37ABLfe9zIDyw6HY5sJWrdr36S",
+	"IfRAwTljzU89IKsTjUFn0tnR6s9DLDIJ4GDWjbhVKYl7NmZWFi0L8u5E0kKMQpyfOwDoc8LQ32IU4gWJ",
+	"uTd9HKDAXUhuXC7hn35AuRJReNII8XCM5zHicxJIWmHtZnRjiHjqGIdGeeK8AfwnytI9reJxDk59Moj6",
+	"uXXOCh9JkrcO6gUgJkGx5umJ2a/5IV1HMSWkwQzSu3c/eJBb9DWDL7TSBzUx8uEn9Cs+JPKhqzj2oDiD",
+	"fNSAPkwuQMbtTUqf+n5w4NTWX1EY7LENWI9rqEj7HIOQExGucRK5HXtJWzC8S6/5AbhdJTfS3bFX33+6",
+	"gr+/gT8ADl+pVcUgrZMQCvvwMq++/WJRLF59+zn890/w38/gv58uisUb+u9n8N8/wX8/h//CV9/jf+Hb",
+	"7+Hb7+Hb7z9d4f980/DfFfwPeoK2b+C7N99/MQkw8SXu2fV4iX4L05es5GoZYg1HMeNYvZlpVR/HZdGQ",
+	"h601YA6hLU28c5kE+SuKIs0tdTe95BGgomKYQmrVkA4tbA/utHs4SDIJpiKnQSxJB8G09cUZvfFt8rUP",
+	"QQMD/5/vDALbi1D6MFWXD3NkAFtibAVvTZ180Coj1y75Cyw+A8NWZVAYbLqrrmRZqlaY26atfyesIM1J",
+	"MB82khdtfAfr1jvtoiP3HKO5pvLMl+CICBEH/tKBjuxVY2fkPlt0ZsvvxVnPxRkskrI9gbmf8Z7Mqfky",
+	"BY03A8B7wZcsVLWcM5N1BqwYksf8AbzAmhyAOVx47WErBBQfAfThYLIFKBq24mrHSqiCQadRgDXYVNSu",
+	"X3crDWN8Hr84X1KziJAqd5j45mmk6FsVR1dkd6L11lTU1sh9chqhlsTVFDItbLOrhtOvtjkt1+Zc/ck+",
+	"4SQqPPZMzhf8bsi3JznnMjSVq+o452WarjF0VvKsARhDATEMENMeMOhDG9V7E6hU3Pmj6OfKZsMT/UJ+",
+	"VF4leHAAG9bNXjq9jA/LNGxX8iaNkV1VW9d4h7oitP7fMCXamVZMdjSGMYqFmSDedq3hyKY2PwfpHi7F",
+	"YrxRNKfc8bw9Na/aUKdYa/DT2qYGvrIyehciQwEETwHk6SQR9Gpz6kAGtTdASz2tM9HT5wfBvN2F5W7q",
+	"BezKx5zko2m9w6cDQCoLQr+gwISKH6ncuDQswPBNRnNL16B5nkK8MdYtp3MTqJ1aaZXduwjUgiLlyDzi",
+	"1xXdYaGIv1e04N5RmCT8uFMYtjO8fJMq4v6b6sHpqzxBm+09bp99PDze0Tg98gqnFK8D3KAc97E5gF4v",
+	"2y1tyesUhghMK+b4r3nptLHs+dMvCvb86X99UbBPC/bp08/8H55+wXpwVQit+sRCPTkLHvoEKlC+Hsck",
+	"nPaOvc+r4Nw9lmfwzK94KALuLiF693b2XKnjn8kPkCp0PEMPrwU3y7klp2do44KbWk7Ym46tpYqmKs2o",
+	"JjSwrZpY8sBx2gennX2uOdDNRphlkAgnd5arMZTL2YXgI1FKCAkEW4BUEJNyYCFYfBwGOMP+4Ntetj9A",
+	"YAslbIDuCm7HiU+dHyq37KBhTTXUXllyGKtzBXKLfsGx6SDwv5h1hRkSuEu9I0/eugB7PH5reT89gVGy",
+	"4RPLgrwWrfEK4oOAJ4M1ja/N0MGbBRLA0R8AJPCzdj+jyXzGw5yRLxBBSFf8GNTbiIwqQ+QZRJ1dzjbA",
+	"EVL7/ct6nS5htDZCMHBrFgFfiEbeIGjmSS7RuczCsUOoH4k7WSJDerLzAsAfWIAoVNM2AKQQEwc7j1uY",
+	"VHJzG6GSYKgxJHKl9c7v6UpAaBuUXMb9DiVIKQ5xXFE5BaKp18xqEErvsOx83+zaK0YOGB3JuOiAeHEC",
+	"cRegzP0jISr03E4jPcqQ53X6vocKJretaHarWC2SS08AabPrSG1dWWs7wz+ZQ4z2/VMgeDInCCUMNMfp",
+	"e7JjkK17i7lAJ8ZRf2GWK34Zqekr3/IrquhSbrWOmGnjEAnU49hGKGF4zUoha9kPgujJEOnCfZAt5lnr",
+	"fRqkCkGk099qRRySO1YLbjuDcrBrdmbEDKKmf0qWF0pNW6hNTFvc5bzPcoNnagogmhuwhj1WnaAaycnp",
+	"9hGdz+e+BnRKwRVzWjChKouuEFAOUIOZXctP34vk6CtR6wN77p+LyvCDxXJAxTm3xjSxOELppTE/TgrC",
+	"DNOR1VK3CTfdiqsKApFX4G/YhniUg+AGIlS6jNpBogCSykUjIa2wCAUfu+vTeVh6JJ1Asg673Ft9J2F1",
+	"z9AJ6Rb9+53kVwcloEbfY8QNnPXw52ZzFYJGL0fpNI7fiVpArmPEvjGMsz3U28KvQu7k6ghhJItkBezj",
+	"UgcRKRExxY9LI/Zk7k/pSdm4igy8CnhPB1UgMaqRsjVhnkkAUKpSnfLIAqKXb/Cij4IKEPo2B6Jp2yS4",
+	"MBrLWxOyYVvpQh4lV8fJZcv8cb+FEQYmnf8as5pLmH8QFzoG/fPHjnG1lOh3WVCh8BM8gCyR/rKeSaFz",
+	"Qok/5EadnZ8XUi8nH0eo1zlCgZ6KLfRveFHOUP0VZHyGcqeAD3X4qwNC7GcJdns82NBuTWEBsfo8kEGW",
+	"lt+G1c4gZ7j8k3cI9Kq3zghXbodX/X+ON8y/hwToddY2Qc1SOi56MHCO2WX/VYpDMvaxFpXf34wO2wuO",
+	"TQO7HbsakQUBvc2H4TsTUksB2GklOqQyXKRXyka+l3YOqf/VN78cNUlB+tR5L2a8t7vF+eK5v8SE7QQf",
+	"nXk3p6A4Ub/5qXwZU2xmXJMQRN5L2v/TAzL2h8WJM1lAMw0jczJlMkgxD8/w6Cdu9HIy0ufxOlm4BBTd",
+	"ra5DMqoCrQ+Aa5lWZRDavWoFcUX+V/CiSq0SYIMxNYKYLkJITcq6e411Rx6QcveaS997CNccnjLlQ+Yr",
+	"2DHAqHUH/Ukl90JZIFVW6gqkM/b2r98xPw+/RfYfLTeIEv0p2puwYl2iNC9OPYVF5Vtfft3ge2qdOlUo",
+	"1T+dFCkOL2NPw0odYEi7XDnGd1XEbQ0zSVOetTktGxSvLhk6WqaZxFKSzMqKAqcgtkQ3TFQbqKFiXAeV",
+	"MzBgV14YANOTkxBb7ruYYsCGiT7Afu2//y3A7JzSgZ0QXm/tDKSeBmeLrdP7fuiLeK++hfhhiA+G+N9J",
+	"sRevIbDl+siLkDMw2pGMESfmwaKqFRJfkyac6Zh7B20uO/k6gMxkkaRgNsC+Mhv+S6gKGXYdCtUHIabW",
+	"B2Hi37bcVMK60d9rrCM3ITqm0punv1DMx9XFAV9vtdPTzAejwoyGnIEh2zybaG6LeIcbqC+JoVMK9Y1T",
+	"4/XloJnXOGC0+MaorjkfETjdzK8waSaj3pfcVE8sVgAttfGCx0l4DrE86eA9BaZ20LQpkw3dJ1M6WyV0",
+	"i+hUSckXjigT70ePQjc7LAzVoDcnl7c1Z9oUyT3rE6l2c7+BOqBClUnACgi7BVqMYblP8C3H8+mtngi6",
+	"ktZhxWPaig49AdAW0X+a0p6NrDazyW1ChYfTT+AJzNMnq6WwPSt8ww8FmGVXwj+V8TVOmrYOskrBGZBB",
+	"KfABqVgj34naTvCuQoeRTPvH1d21ApkC7kaS9Xom9jMSY8IfGwG816fQGNOADXpSnuOqgthtcS95KJo3",
+	"Sm28jK8wFSjBVsuJcfBJTAT8PLtlaSSzQOJJzgCZu9HDyg8cod/8S204wwS00SomAPT0j3A6cx5+JO2y",
+	"j8szpn8nG0KYATdsA2jycAeqAlIlwLAbyr8AXUgLkDzJ2zAtvvdkkv0ZzvlsCus7+eTdshHpqrHE3Yf3",
+	"vOdc4pW8HKd1Mty8XD4na7esxCZfQdFfM3CUh0OKysb5uxCDmrv1Jy9ApxKeYqmQ5zEqVVI5gBUcv6D0",
+	"yGfC+P0SCq9ZdhYuQkwceMYi4CdiitVyFyrtXCUOjCQAbrcZTMC8aDDVdv0YkPaZR2bGqwL2EZTbsRo5",
+	"hxo7o8cGj7o7xjN0Ems2Dyf1t3cFO/69e/G62mVErk8sqK2AP9Q70D1/J/decPgc4Sj3UuHfP/lsgE/Z",
+	"eyC66F1o3v3l9MBpxjZrBpluCgyX5JIlMHZ8Zgftj6JxD7tu/fknfq2zRq5KGlFCEfSLJXHDEB11YL/J",
+	"ldU8kZ2C1d7HcXi8XntmsG/LbYDB5QwL5ftnBovDg6hBse0BHC75+KxqXe7ydXSirzLERQC6XK+QTqes",
+	"yWQQ5xWABgWjZEMs50c+92ElSViY0g7i+VNvD8ZEzgBSfYkfpFhfuRXlrqbaBpM6+3WbMfmmw2YgxPCJ",
+	"hYc02KkoPQPIjh8pX3YyM6+5+pofM5Cwk4MLNkK5+piCbsXi70owT1go2K6NZ4cYPrcCeCT09zdt0xxf",
+	"kDumqohKtXFbthIbqZRvGcvsH/NaA9J4QgqJrueIBZj9nmIBz5btp2ZQLbmuzhxXww+2IM2c9HI6sYM2",
+	"u6lnBTXNP6TSBNcp+BYgEe3vAGULTUPBDSjuqYEAITwzFPjRFOuiWiaC7u5lUorIGOxSe2i42j2xbMWN",
+	"nUP2SlS5hWZd3H6oi4Y93wZAg8USnSvDJTRSlF3Rx510qAtylMzYWjoIh5hDGW+F+FUnI2oBbCyd+KkI",
+	"PpWVbRryvW2CZS8VKw8loT3dQ709qVip9/s0Klos/jRFbptTEta3XfYZeLpO/V4qxMHECH//VbiMFEw0",
+	"jVdrXb8Mg12SUE6hUmKFKU8dnXk3Tp4W3j+yyMg6jhSD00i+C49yvJsFSQORJQfe1J1n/5mKVHq6lznp",
+	"42ueKGrVe7XP+sup2bxEYaebiXxg1o1xupmGLIQT6OL3cjuTrj+TS5MPKNj6ILBEC2Qc5vTj6dv1sDjT",
+	"aYnUvbhHWl5uTwKLfXDEeNk6m1wV3hbbsVCvzdZHDJwnFNOe7OilRsS6fcEIL9fxuj6igIE4Y4ko0lNt",
+	"6mLU7RRUgb8KU8kyVmbZa+vO2saPuKJ+EcIesz7D6DF1l8pd3PVkaCxr6fdANk9svlubNOj4CRcsSPtg",
+	"wAx1lxEkBPz1nuN2CQ6D7UzE/s4o5ULp/IEyurkOWWjYVuw8Sah5TfufoGlj+Zfs2c9QlLWVoXZezGB3",
+	"XFFpgLXWbrnWhuooabUkx7JWSwrLrjnCl/mnYoK3Lg74EIed0ata7BNmW+Hobo8efGGMnhEAdA6Wv1jo",
+	"LjPnbBQRNSPcrjajtDvpanEm6OYS9cGvoZs4VBF2I649SWlGr2UtrkMGWHErllxtahHMmGN8I9Hk02qu",
+	"xu5H42zuV8cbkUZOOki7FdUyO27SjErQysO19ufQW2UYPK7tdMyzZ5BO5S41d8taKrFEo112N4fAFUnG",
+	"25khpEOoKrYRbmRjSXU62rsH9qy7lKezd4iahZjd7KHL5iwpnkoN1G2R3N7T7npjJw+wbZrjloI8Tj1v",
+	"YEJ4Yul9cwfN9lq5LWhb4N1LFciqMjWAsXQCwD4LkcewHNsPRnAWRu+nCnBSLfnSDFBJe9yr8wBdsEgT",
+	"CmrUFshFEXtP76xpqPDaEAQfCuVrin2aEtlEHT0guOl/eRnzy+pelqkYykkVaL+M9WdXouStTXP9sk1L",
+	"Xc8HZZc15GQkXVfS7jLiPXc51fpey8toYH+FRqcHG0vd0sS71YVuaU6pE4ZdDUbk0d2pvSZApTS0CqnE",
+	"HAvqkzSdLAbAMypHjOpIaxy+28rwg8omnRG2QqJXCSUrYnr+llfpGlXvGlE6UeWnd9LR6sgU4GyM5rIV",
+	"dXUm2xbt69J5TYKrtDeBNn5yAqczlPIZriPiNZJwiL/689+iKCy4qY/JUJCpMX41zjx0zIOa199G2omA",
+	"RpgPCIzEdk2y2EbzenlGZJlqmJ6Xtphy61EP2RVeJ811gD3hbCssQlqDqzB1iGeluz8MgqYD3zwQqwAj",
+	"4lkNKYOV1NmV/xuA+GXOrTHyciThWz/6a2hJL86yTlcI1WvEdEXQWmK8gPeYsfGG0s2PDa5pBJQoyNvC",
+	"sNzy5STdrh8k+mvwOOEtv1Q1V1UU4XBGT+mpIhEPqyPmrqY1CQ+9kzvDTtKKCY+y0LlZ98WmEVeYbr4a",
+	"nlZS5pnhL23dGy+QpNwTUyAFgfrfcLUZC0MBRnBAFTi7E+wo2r7Utr8hn86pUDPDgPEVT25jXjUEwokM",
+	"GZCXvVbEMB0/5B6Q0nT+RsRBCpxzeokpIKmfBZQ3B8gthronGvC8ytMrs5ALOczDtmFkYP73/G+jOMOA",
+	"2dbvshjOILli0SkJvXpje0gdEdwe/aLamvTBtX8gqUyP4k0zQc9xYt8I8zSOc4Wug13AmmPxv3kx8WdK",
+	"vg2AaWS09er1+i6+3AGNefSa5wT96VW/bJV1Oo5jWruic+hL9LLKQSUpP3XQ1TEFtYJV1bGQocQqgAQj",
+	"W2DQFA2DQRP+KhouVco+UG65KnOKCNTV738OjhTGmef9bN0aMCK0Sd0xA43S66sDuYDj4ka5UOAkoeyA",
+	"/D8d/9McT3Ggejd4AjRshKkDl8t1oD24tdFQ0ZtV+laX2lTX6BPn8MVv5YsCth1KibJYz7p1E90Hn6Zk",
+	"lVha8Jxd9zz6sx97ciTPzTCn/61LvhZDHrk6MqpMOXLuYrTVjGqwvcKRs2vIzh9tWMVyxoe9MpYPKlxr",
+	"xDRrXZcOdxEcHBDA4Vyk8txQuSBJhdoHQ2IsFpEOQqHlxQuvk36cyrIQarFbrrXJRY+ual6BTYs57ceA",
+	"ptULIuRV3WaAYKaHzmQwfaMvlWJRTCfdIAPNMeU25UH9nqSPijthybwmhBoB05GnmDMrXIgGpGhGND1i",
+	"IcA7Bkm/vRzxWEgcpBvnT0TXVagVn8Tgy6PoPQwb7020M43BMPXaCUWQmL0A2Q524o5Z+Q4Bi9H2WoOv",
+	"398CFOYKthJHTRmNkO2HjWPUQxrILQi++KoCc1sScPhBlmLJgzjt/wexQmttnPLCMPzNbY3ogJT9uPEv",
+	"ccIXywvCxjx9E8C15pcW7Gxz2Ml1BrcAVLc8hR7rmamEO6u1IFvCl9EZuc+9fDNAq/tDpgcoBsDWJ6vI",
+	"U2LOjLAygu+W4l6oHFR6h3jeWe69cmi7hCX/Qw/47yIU+q0w6Ab9XDqngXSSzkYS72LU+EU1+xThLTGX",
+	"8cjFeL/zR2bPndZlv4Hgu298w6408FlpHCGkLpnZCarObnnqmTxx6DyJVoTo+NkQ4gIAAftjLdhz/6h9",
+	"mnd/X5r5d9gKJGezkSoLI4oonAkK32vrtSjPRhRB/pzkRyE8BKnMFJw3GTCN0D8/TIO8T3rMIDtjgOA6",
+	"CFXvmY8nuJQ6p99DRASs4ZsA0x+QSP9QhtTVO5B40sm7oJMujK1mrSVQ0MbojeF7Lw9Y4Ugq6GWGOG6i",
+	"iDCA6rBQhXQnBEWNGK33wiSdLW/8opLBrhveTDcMQjff8SaZJxfguc4iaCHS+/fQFixrlzM5YdBXvuG0",
+	"qpA9ROU5oaa6ESoT/zAn3vs26FbF4pCJ4uCOcNwFt6gDwCWP1T6gsDeCgK0iBNhdzGgClZRtedMIZb0i",
+	"KJ0V9XoyFrw/i9/SCTaBBUzvKBzq5ajlEG6Ozmw4qh7W1wGtLUDKRFM0nfSV9HdBb1JBA16m5agfkeUO",
+	"B2EbPbaj3TDTak5y0owKDVtu0ric+9Y6Qi1ge+GYk1i3PZ08NCVz6AR2OGlahL1ElIAXKPeDsdKrvfK+",
+	"j5blCdNtRTruIId9o0+KZw0+ySTA3KoO/5REmrd7XtchmyZXL6LDuq/aJAgVyB4zUhNmVWi4lPQBY/ex",
+	"f4E6iM7OVTSJD0caRFxaBP3HimD8WHTwEpXekGKIbA80bBB5gHmNbuV6Dvf9jjffptnvlBi3wUODqVHX",
+	"If0HE7gG3407s4WvdApxYpZz7xQYM8GKMrHGgC4m1WZ5Dl48sJzx51cJCJOQzB9S2SH/7Ov7VNJlMKTu",
+	"MQeDd3lXFvQCyIsMpV2mQyI2RjRJpSSMh6YzNBPpmGq3hmqlV42ZembpYQUS6F/zkN5F93xECLRZ3TKy",
+	"BPwbT3i3fvG6CocsF5Bq0AkFl960yjIq93I9WLjl98Iuzz9PiMYJ8lMBAPiUYZIAwu9FGuhZTAIewMmz",
+	"nhjmFjstOoY9XPC5sLY3bUpBAUSXnoHZHw1E4iDoi5eIGl7dMSOsC4izXc46q2SFzgdM6kbjtrsLZVS7",
+	"aq93rGxNXXR1IOHv9o5BbeMiwkEopvsGHHoKjD7cUfkJmoRWGy/0BmsOeICbO8y6LtASqfQhIgOk6kFH",
+	"FE6QIkPhLircUCJwI1ZeLjqMfSyFfCmFpRVP32CdovnpKy0+G7EY0zh/ZbpYeLsaWtNLVZ0GPrUXaqC9",
+	"Lbek2+fy/srWsY32NFSLe1EXrOGG17WoWb9o7x0BjhaMlxAZEoB7nljG30l7x6wToimYZ/uQkc/L3R2z",
+	"ZVs3TlQFfQ50vPLjYLh8F1F+LyDNFVphjJSApCbq4BJReKJ/Sou9gi6gduqHuF8v24SR1AvZg+KtCfOh",
+	"tGFT9EExw524w+vS7Tdi3FoWSlwlBIQJRZTRO3LgprLnc0ZumIgyP12kqbkSNg2wBKkdfX/4gN5m5VX2",
+	"s1JOKnBh3lzwBJaaOwypOr99IXKMG8GX+/1nmVrv2AgQ9XL2Rhvv31mdBlsNUysvuJ5sIPbeJicmlVhM",
+	"LzMq7lw/UTKcc5KfiOi3HQnPE+PhSqHcZa9zBJK6cO0mUvGwRtAUULcItUlFmyY1Pm98DnXPJ8RLQTsC",
+	"Hr/q6qHTe2b7pX/5Z38EOMhzksi4E0urW3M5cvUttrqUeYZ3Yfpb3HH5eegYw1gehAmmVHP/uIHHW1RM",
+	"qllZ0/FtOHo5naDaYpA9gfoYcRozNHG3R7UmW6M8s1hWKR0ixAYGl01rlO1BYwPsInBSuMQIvJusOn3C",
+	"rTx7GJ780CnQT87uEgND5EafzgakGrnJyboGnI0uPF3ljlq6I0lzOvGrHvO5KUkFP8qYvx9MZmM6ai3U",
+	"vvRyAqqfd8G1BPBYi+sTdmJJ+/35VJy3Qqg3SSH4JiaBKXXk36TsZaBDG1RWz0i2oislNs48a5ulM7pN",
+	"l7nbHjtdC+IanqAbsm1AU1PasT2vRB8yDJW4JELZVsvysmXwJTWDlJ29zgDEccehNCjzbZR1hmORA1Wh",
+	"smU8ufBD/8L1TC3+WccYt3m2O/gkjSE1BVr0a2mbmnin/KdYljW3dga831v5T/GyJuD5cWncOV4j4YSR",
+	"ipvj0jqeNFLgv3fI38jFCRFu1YJ9PfQiuWLOCD4dFNsreW9dpsrvISJdTtrNUVAsElAvb/cQECSDXwco",
+	"6+QUhmSR2qPk7Qowqh0iheE0Wkjt2gJSKKnzl1U0gPLHfh8C5v92K+r1IIC/dQ6XRnUbICxJImSzbZum",
+	"liHyy5H0OiFbGYd5QK7yWzTiXBOWfAXooSdoSGEYcC20ziBPUyKTv9rkSn5t9WG55iYvJHSFW4LF6iCU",
+	"Q6w+oUDrQkCw7qL5uXhdD0AKRV3jzBiF+OqDuov5B0UfP5Jb2+4HJgMnGxur9vst8H9p6zrpuJ9cBO2s",
+	"bRMMbnqXgJJ0cp+FkswWQJtTN7kMT/9tAa/6ofNDDP8EiL+T5S7rTOeW1VxCWMpZ63lviOcXbOmYaEtL",
+	"TzIppLq37X7PTSIoI4b3P9hAd+6aXEFbU6vJ+ou254pQmweZkH237C0ILJ+ICcFc2hIgYSiGEivzJu35",
+	"t6CU0fOp/U2fHzmeoioq0xeq3PfyBJFmRqPFgnwRfA/XmCbLIM8kQiMQz92LH1VbO0ZZ2CO3DFRGoGDR",
+	"nOUWIhXhmSegsl7ZTPCmCX5Plf5HJwRveLJ/QLXgxoXI9o7JbbnF+Yoq+JQv6n1xnORG7Xldf5V6Yagm",
+	"tvUNYq2ETmZTQlQ2PBqoWj4USc7UhCaVEKuNbpsJAYhtM5SZT+AQM6aLWXaQVMEF6iG1wVp1ZrPxujo9",
+	"OmdX6eMGZn4EpTxrl3ETdMChzKyn4UJRbgIeTRgofp6owhznebrunjwdt6sjiCzZ3iA/OJL/hSThh2f6",
+	"vtWtqsBxnCy0bKkAmmfvek+lzjZa2BeI+IJKUOHZvv8bOfNOqjuqpRWlVlXGbuA/utAizu+C5bs31Em/",
+	"sZPMJtBNiyKkBsiSaJb1pMANpNEEefOCpiCsk3vuxNO3wag1W18IXaDS0GDk7ozsuK/5kfD+KaiBK/AZ",
+	"F2ylYzb5nkmVDPOZgUF12UmfjH7qonKSh9KBWMxbNnw4BPEEYbBDIlGabaUluP3TbIQT3ix41mhvs4AH",
+	"sdTIqUfC7HkdXk7HNvIewkEC1eHvoJfv9zyhrpwyeZrcuTo6PTSE8cMjKplfXvP8i+xPf/liWtmfOEDs",
+	"Ln6cnqxAH0j0/kI46lZutpM0c/j8IZq546r6Qf1EXqAZivnv/JDJPewU4t/5IVb3aUTaEyCSjDiUIWar",
+	"1jmtGDS7YxtuVnwjCoalG6AwA+rF/gaAsGeOEJQM1qsVr1gtAU56hNdGXUEIElg3utKVrWrqdnOZGmkL",
+	"wiKS5+v0EKAK1PKCjhmt21POGbp50Dnr5uEgwxsjc9Vp5mRQ20D050FNfKOZcOet2YhUomUXHtQLG9AG",
+	"Q4PSddW2x2woLQoGSh965TuI8w6sDw0/WGYhHtldLHNCUpwfN66DFp8irF/5TtgfXPr+cabEASLPMa9I",
+	"ujt/G6TDihEQ8kdAxPv2n/+sMRYllD7p3ZY1+p4ORm42aETsSlN4IUu6y5VcK715Gmb7AJRdrAOSDPSL",
+	"8VY1P8LN93xAs0qzkX0wWeByJ45p+0ysUT6ipuAb8ZqvqLpkVZvIl+vnfeT8MLFenyhFQN7f+WPr1YdB",
+	"C6Y8NWD2fGLb9Dqm+srEMfrIAiGGCcfNSNIilkSMRFNDaUAQPwME7WXx0bO5X6E+8NVM7lfiFNFO75WK",
+	"pS2ltaDI4N+bWgqEoTIbEf+2aWVda4f0vtWtFVtdV8uylk3IhQKD+nKF9RDCXyvJ9xr+ZS0R77g03JXb",
+	"5UpzM23RV8Zp9Vf9spc4clK7fQb3jHRyZcAv5cTnvax+oF+adNAMFZabV/a9krZpXbrmkr8sjeGlA4lG",
+	"GMsqafnGCPEC1QGsQz3H7LZG0Xz6BxvDpVq2OUsiCItYkZcMOPBBJowtBWfnIOsvaQqd9STf1DevW3cu",
+	"DcW0NeZsDrhbxDBJ9nhQIgNO81jCRJq2KZAA54MEUUTS7dEjbkLyDpjjNX6wyQf5cAP49LqAtzFAx15S",
+	"29WvAZHWElYC5bGeG5tcwOEd6DuxEb0VopJqwSEUhnK8+AASOMmu73EyT3/EqJLZLJu+h23ANM10QntO",
+	"IZKO4e8dbg+qV0NBtPMVpu7ShNz3mM/4wW9iWj/roYdhwmeIymg32zQ/upXfMZTreUhAjoXc9hS8TIdH",
+	"QmIegaskByRZb7rmE2pZJGIxZF2HoixQ6hqG928C5uk4XRPY9EqQ4wnVikDllC8D33hOJd6hArH0PSY9",
+	"weDbmJVtAl/kyMFP2C+CCsyAH6bo8BLB25NESswguSchGb3Q3YtCYmS3TJQCjphria5z6PG4eQmB32Iy",
+	"T1gbHkwvYWtQ1+10Mqf4qDizom/roeWGGaQ44SQHAnCVzoMg6vpygK21fCMwSC/FntG1RZWeQoX1apjN",
+	"FXwO8Vr1SD3J1f00r3kGuToeUrGakRNCnhXYQPle9EpIQ6pgx0CTJMNTQPW9wIudaCiigyt7EAZ1+2iq",
+	"gqqklEgEoyQHmZNklmWFA4TpwIZDLu3j8EXSUDHhuqsTaUQGWP4q5jKPwHO5xQNaxV6zRPg2DBrZ6Hot",
+	"0AECukIFfm6IqiW0DFKEoR5rLaqlXq8vQjz59/TpW7ok8wGeQJMGoSGURThlv7KMYLnuoJlt9E7cdeQh",
+	"jv5CHJh/I7z4TXHMAf0twmABhB/984U1gefw6V+poMLsNWE4s1/Tb7ymqrknVpkzAEaAaHKVCwa/LGLv",
+	"KcL4Der+vqJkh9OohQOvd5+Yzk2IF94K52rMM3XiRRcmDk0qUXpdM6Y6Mac1W/EKXoFTFK5TyNGr7vFE",
+	"kw/clDDkOc39NyF2FHwaiIVKWWKNA5SPti1aCCFdFC5fq5KSB3U33T8cxj/VsT0pyH+0guKo0KE1sD5y",
+	"J57G4a6xPwYq+i2GrM7B3U/XoZp6kKcWuk3mcPzM/rdCfSKcD8Ch1atL97hV0tmnv4Xw2dn7A9/jBm2p",
+	"Ns4YmagSvLbB5NzdC44lVUARsxQE1bkGV7o6BnUtog6vhbWw9f3wXa/XXVgmSepPcZJXrDOYdXGlSUDl",
+	"I4Eyul71B4da2JAqjD4kHnWMD6U01mm3Ynt8ow/JxB2hXHjHz7OA2LLAaSUJDMdJhyZ5UcRPmkFdVWKH",
+	"gGVpOZb9n1BLCgEuT23og+hScd9PmO/jUyJ3TZuHZuQwr3Vd60PG4L/nR2LjWB8SBLxPxL1QlC6Oua2V",
+	"FkE5hygbzC7HnCUsJ58UCnMANNFv4TTbC+FQ4/sDc6wnvyREtsF7EOIJw9n0djdJYIjRQXBiM/jrVQgg",
+	"h+4xm/TmnCw1fB7wR84s6Jt3pYj27sde1pWPCjzjF1fyfZjRjLiULxkWdz9os7tjZa2tqDrLFbomlYaA",
+	"8TGSPihQM4FnZkPs5OrgA8eJAGgR28FpMD5NvYKXcHFAYUz7EW4C/XPmOH8jyXqO6o0whnnznGYANtiA",
+	"M7msBTeQnlWwWAx9ECXb5+DJN8H5p7pD8EWsx8lPY8dRBpH2/zU+BhEuaWIOgCYWpxDRz2fOomMDg7n8",
+	"6c9/Hs8GyvHmEZPg5zQI2xZKRuiNPc1DPf08e4SkLTq+qkWBvQxiyLAyT5EMadxnLPQazC/kMsJmomLS",
+	"EhILwrShLdm/poCXgV77fqn8vg9dvHPpohCAnrCTmG2zR7tWFMMsP9o7jAsk/COlHVN8Lyowt0KqDafy",
+	"HkXPtJMq4DXBoPareOcukt69MFamQNuGBpaCPR+HMoytn7kg0TBKLCJxcpXHfOID1Nlc6wygYUjFfhF3",
+	"CNVaOgOqDeDPPJQYD7US+14DAKSDyP2nDNP7UU7ay7qWe+GMsEVICmA7WQOmqS0ASsT2WzEOaN9+jE0t",
+	"LKvExgj/MeKql7wWqgow608Z1FHGoRos3cwqXbZ7f4rsP958+5L95fMv/us/KRuS78Omi7qilVmndYVv",
+	"Qq8IJFn+BIMQmaf/D/iYZCkUakWyEsrJtfTvzeKnH34N3kT8S1d4efEt6h+LHnksnj/99OnzAC7GG7l4",
+	"sfjT0+dP/wSIs24LRPmMN/IZ5u4iDqsArcbzcEid/aFavFi8ktZ9RW0gYrjRihJUP3v+PEfbsd2z8C3I",
+	"3WtOENrnvwkFsj9AOQFKUFr86qVo7I2thJUV7vNK613BlDhEqFF4KrVNLOYnvhM4oY+8lpe6OcbZM6UP",
+	"SBblVpQ7QltpjpgfCF/2j+rZe08GH/wYjkpQpFf7BhvEBTfc8L2AfM8Xf0uwQ07bCyYeQOCCwEciOvJk",
+	"d3wCbSfIxSBWlr8j0I0X//P5OHrt76Md/2zMLX5wvZpLkB1J6dsQZn9HTv+mdeEJ8Pv3xJIpXaFu+8Cz",
+	"eU2hoJDTnhrGT2knRBOfCiPgB3tHdn7Lvnj+J7ReUKn1CKnMOxzleK4lr8tnZYuPVPooX/K6fNk6Swcg",
+	"rPtKY5GmUnt1HM1MTVPLEj569jtBe3bHc6GgnA1FAD4MXwN/yh/Sl+WGQwO0Pow8pIdfEWTrFlcObA/w",
+	"4iOGhX98ADkJ1Ip+Vh6mcEBczfCMyDaQP6KvW/FIJ/R1Kz7SAf0Mckn6aCCLDuxXndcWUGVvxe+7AQIM",
+	"X8B0gYJglDkNohhkavwHAbyLd3zf1CAoVrq0/uQ+oX97uq/+8+RcO5j8/NESSP7jnC52/pEOOAx+7g6C",
+	"CHWDM8UCNtZh7ZaI0OMPoOiVA7JUGhvOdGPE4eTAovkrf14/xwTV2x8X9P2xriOOfe6wwINJIXhQM6yr",
+	"njQoEniLA/2y7oETQMgJAij34ZcsoyKFTvRQlWMyL8EcYHmo3AXe60rUiavbGA1xtGdp4TU1ehxqoN4/",
+	"Ej3E0c9ShBeW76U43Igtx/78+cVk9uHJRBC1/Ln8L4KoeoxTGVQS/4PPpF92OHMiK1FLgRlJEB8SCww/",
+	"WMoJmSUIUyst1QKL+AGApQvKRku4uUbaXe8iQma8/y0qqpgboVAQ6J9xVws+f8ixTtVjnPKwftUffMyD",
+	"ulCZc4ZTeGLZXt+LWwmxXHXowuA/IvBPPPEY1lpE6gqYxBhboAWasmpwD8HbOzhWsH1k7QHfCfcytLlG",
+	"h44f34YT8aoywloGmA9UZZ93FhwqbAMKJcawVC16XG3eSvBGKHH4V1nkd/KesIbDmihHOSwd3YtUpS8q",
+	"oEpDtOHgYGUjzDO/EwH6LXnAb50RfP8mNLt4f5x4556Je6HcJxY+naH74ZxorNQVCtNAUsbcIosgjwKN",
+	"hbe6VLTFULQU0jMBS9IKcy/MJ1YocEkoZ+9Qh4S/PLE91LnRYk42HuSvT6TKc8uf9L2g/NpHYpf97N1J",
+	"zPLzsYnmrSBs2Ydtup8D5Z7v25o7UcXtR2zQrWxsJy3SRUae1sCVB/wSyPbtNjv4QTLPkRHcia/15rGU",
+	"dE2QZZP29tNbjpt7f6iaEPkGdqK5xdl9WVUo49+BubtgfINWMQi+AAM8WMuFguD+wek8e49hlx/OvTDh",
+	"iB7p4f5ab/4KwnB2z26xSb6fAqsvgx4EWSb0D9GsAeZNZ4MpA1+loZ02NXjXBIiuWnz4Oxj2y22C6iEf",
+	"4V+F6p//21I97mP0YAE0RdR275gR69ZSdVn2+fO/oPMqPNaYFIIIYOSkSN6KZ+ACQB52LRlkhJpSm+ql",
+	"7/2xjMi+74/F/y7c5x41QLHqh1MD7ifj/fBeCqheC+HuQIiANHPKLWCyouLMSAs2pF3lKGGtjSg5nmWO",
+	"UX4b2jziPYtjZLY3zvM25sHOxus1E7L7etYJeEpSMetEAzpPZfiBrYQ70Iled2HSmx/Qb87s/fcRIOes",
+	"Yy0oY6++/RPEDXAo4dp4YoFlFrCBwef2j1Yg5g463fT6rMvtso/tdmQQlpuhgrBhtyGCYFMqQuVyqIgL",
+	"zPZ094ClYspbF0EbwwcwdGzjdd5WhbqzN6aVmlcVwUafEWheUatr9Mne5zcSTJ5YRtMuTnNDo9ngd90a",
+	"xesHiSTJt+it48bhgh7pLcLO54olf+AhfCU2gP+Ph3CD14JO89l7/EOQsCtRC8xXGh7BN6rqHcBH3Ypv",
+	"AEombIQXhonwPD1ibU6Mp6nF1aRYXGxIFHPxlvc3+JkzFOv4+JM6L9f9ao6PdJMi/MC/5DUiKQyi9MyR",
+	"dcmNTyzICY9zsfDcn7135njpnv0m3dbLKeGAPupu/cp3GEIFsJRHhvjQomKrI9tLC9Xn/ogbVrxPBRjh",
+	"bp6Vdy5lwObuLogKz96XuhJn7Q6hQtMFkc4CfqLTmIiEBtge7MkIvTAl2Q0KuJwKdB1Y4GhoKpkTAUdj",
+	"5EqXEUMQllSu0/BDbg7U2ekk8sXDutjUP48ByB9T+AwHk4tDgbpwitnQ7MFX5RfV6zV6O8mEAyr+IRNP",
+	"hFGdlfb7j4V9r71PiTtCoG/X3ZAuw2fKPXlGPskz1+VLbDFaYYrWmtY0mEl33eRf0/ePS2e0ogyZOa29",
+	"xrEaRJo+2Pkgyy30DHBJneJjuNqJqk9stgEoF98M4PcQRQho8N+YzJqtxuyVf8X556UuXr2GiT9STInv",
+	"+6NYVWFkv7zUJYiesgArb/nxNiop8FoI+/XvGY8DUApwyU2FMMwF8lwKFxqCxdyxE/CNnEyntPtEYYLq",
+	"1ZptmyCLn7X7GTBaHiXqDDu/1m/3Q8xhQRwK4CMxSYQ7RunyDzzKr3UcAzkVmF/9nyCo7yDEzuaOBSBz",
+	"bn4ob4X7BTp+nGOBvn9ZP/BcImLQE3uroAHcea6wX7CkqUHc+XDz6cadNWO9Dm0ekwGFMTKPcJzn7Sxh",
+	"octQRtwNU0luaCoMIz17T3+6pD++gfoqtCeL6fS00eoWoRFfw7R6/Nhf5I3WFUXrZvJxGFQ7qesbiyXd",
+	"nj1QS8xwii+rqtvpKTItP5ydSICmePXtoli88f959b3/0/dJqPB0UcPjHXk/JmmViGQ0zWmGud1/n8oV",
+	"delEOsRnrc2eu8WLxQpK4yWQq/9YCYaO8Dz/II+gvJl7+Echmt5FAV9Fww8F+79ff/NdwV7//J3nwL+J",
+	"1euCtY3BIAmF/mJAn1dH1NwhpqgIks+mFdayGKBkqieWldooYeyd/2eoLvXpc/bTV9Db588x0VEr1sh3",
+	"os6+tU2N1TKyrL7ml+0gqYT3tRAVBZwLDoAsKUKNyOEj20eHgveYih4sL0chNb+FCeFXjWgGRrdOgoFS",
+	"7ikBNgCQUgoyKnwYvNiLFcHgEIWfAFB8wbairthWH3p64a3fKAgj/STQxxkHAoQ5E518xFid7gbd6uS+",
+	"IQeY7w49EgTZgg6JaGJ+JM/YcF8fKTTe9/+xwnamHChs+43OE51tTrOVCa4AFPwIbMdLMXfxxJ/E4w5I",
+	"wb0DT18ZbH9WdH5DTS5FC8TRILDETnv2G34v9kK5ZUCpm2VT3vAmwGutAI7XfQJOArR/QqgFeIbvgiJO",
+	"PvmDtFtRMf/5pFluNK+XG95cMnr//dFj9rPKRTjIW6abEjH17cLhiDUgjUJpGnYU3BRoa14d4f+3Zuwx",
+	"xvCRgsvexkIWjxK73K8J/C8YYBbdLxH47XYxZhHe7MHezEADz953UNSTHJj9w/34T/1t97nvFw05xQnf",
+	"6B3FyAxjEqDwealb5XpZFzdVe3ug4Y/hHE2SxLOVUBhMnHvQvoIGV8FowJe3MN+Ew8LsH6jbyiF1IwTp",
+	"QprdvagC0kwvMWqU2fbvf2YlwTzlE7dMdWU+k6lumWiD2OiIvLClXO949SDIs6k9U0N0wH/Rk8kYkX5p",
+	"hIob/QhR1txUr/lG3Cwe50Zn28tTgyer4Zt+aXq6opxZURrhQvIaxnd69isdgL/Neree0aN3IZftJbV6",
+	"aCpbwqo1ri0Gn4OZFPgNztA/3PfC8JoB/mkpOqwrzI6/TeYvQJ6CnwW9YP2c/N6Lmclsi48r7chdL56W",
+	"KX2ANDe7Q8/R/wnsEpd9Y9fzLdlLUtb+VdT1Nzjzx+Ew0PkraW8X8nezB7+iZ3vLm0YoUUHJ3kDWTyyr",
+	"Nb4ewHQMxJN2+Hd4M7Ha+8l1UBVzoq6hEKgSzB1kKaZK1FDg4FLw91+x0WMLzxahtZPiM83zdl4zciv6",
+	"vca+x+6zLgUdY2aMoKoXlmqD2YfJXt11b88GKiEu03n8M0Rj3lh2ABhRwPGDykHMbQGSOxlBJ7gBKXgy",
+	"DFpxZmC0+A+F2gPPmdCpQu4ZA3qRqlW05+oYYxex7i0KZWujoYRoOg9lbQFhsLdOqeS+3S9ePE/hSWZH",
+	"JpfFHfvsi2lWo4AhOthhHPmz58+Lbh6fJubxmKakr1vRccmTuuL+OFfHLs/zJoEVJ30WcNU8w7KjlMJW",
+	"PNvr+wBNntbs3woBmeDVJLfyr1txhKRey2XVV3RvAOKAsJtkgqRMSRJZsPgIrIUdACUdkr3CQjfcCarv",
+	"k7v731GTax6u8O1tlonePbDwRYEs5L4H9FkvlsmSChF1uhLVzTld97P39F2w4qSc1kP5pPvgkeSTLwGB",
+	"gkBtHzPmxuJIN5NSbnfYODGCqcAD7I4OasWezSvUrRVXkSt+eauY1Ep4Soy2Lph3p7dIdbKkZ6E4eB56",
+	"9TWX/hV8GaIzH8u32xsmhympK1FAIAuqY15MgWrwvbpst5CU/DjI2GrhEAcNt5VJdYcVIDRu756XW6kE",
+	"1UY83Vs6i2fv8Q9TjbZfCwrQ/ni09EoA2F9YdHg5KH4ogiEQl2A6lcmbYGNxHx7OxdKoCT/zveht3yPA",
+	"JkDnt82tutWhhfhBPLWAYUBYH6piFuKRoJQw1KqP1LqTZ9PVf5TuKmL8UbobvcGUprOTrjMCE7C4ViFf",
+	"I/2uVdWP0v3gxGNhmVHvt6WI2+wcAr5gsXm9xkLzV7iidtI9e09lpidEPfa3+yNRDN+JbuGtC3IbbEDP",
+	"hAChZGBRI2ToaxJ/4PDPxDGjGfO/LQ0S/MopGV4NuzIgxmckd9tzVPm/VaV/lO4tNv3YZNnVvsL5gAPz",
+	"YVSXDknC7j/+ZSRseLvlBox/Rai0DH8wGwGBKUasJaQ3/N5ax5Q+YAAXOWhXmHav+ojCE+AbzmM33BCx",
+	"IGdQ+BUOm/AaqM4NVnk2XKIhtOLHmyWlfROq70TEet2BFfR2TlrojFfnihDwClb1SEAP0rqPEsbmB86l",
+	"ScFpSeu6GGPU3m8E/4l963UwDXhBBg2IVEoYjNpGH9jq6P93Ji0KT/C9/9+lN9kznVAMZPHIGwtjJDb2",
+	"+2BFhOVadxvTjOemvccdEhgOvZ2moLgCIj28lgij6zVF7Cb8bVaqUkxTZGjrH8cXHc7sv/HlgzPhu5tg",
+	"fgGlYDT2OhBHyRXwYT9EAcXEwekdHL13c+Rjss2dfYp+Cm2ueYjjxzdiRcSADhj6X1c5D9AWYP/JJb7l",
+	"lpBbT9f9r2jOfCtU9aU/to+94WhICXbijUaWBbEEMYXTb+2ay5owrtqM+/gx0yFpxR+FLQSjc4Yr7MPP",
+	"D2cEoq5jlQMMZoqvwKwbjxfo3H1HU/djPrg0QmbTaIY3QNRAXrE6gh0p9zg+2L/69+HWPnsP/59mcOju",
+	"xR+aZIlWBsrTPZVEUH2J8k4Ro3Ro7LN08+hkcy5el/weN/Cm0M7EtBC/G/DUSBNDD6I1D3R9qh0zTQQL",
+	"FPI4MtiPQjSPnn/+UdjtH0cBVdXdjxBIqMSBSSzFGVzGSjzAHjQn//1Hr0T9ATnwP6KylsbhuF3qalSr",
+	"wh6Ao993XoDotm/LLTMaC3AdQdbtAWyOt/DZ+y232w8TdvLyJso934hnvzdic0XScTb7d1EstoIHs89L",
+	"Xm7FJy+1ckbXF2I+b+EVDJP4cLkmI9qucDeSZRn9Tp9lXA13Thj/4f/7t+ef/IV/sv77+z9//uF/LKak",
+	"oIONyes5WEg59ULveV1fyOMN9AEoyc9KXtf2Qn2R+lElHhwg5xrGH2+gIAFwcYeEYqH4f8WPFmIUKaEX",
+	"+FQvJs6rSHd0uTQ7cE8AiKPi1SoDACoThScq7D0LDuD/9JCxTy+HjA2p1Z/Xs/daneVmb3zTr7NBRrfJ",
+	"XAxj5NKjbhO6wgBpm4KvANUc7SiIDdyr39aR8xNWa16RqdixWkLQyETZS10tdQUAi+F5oTz47D38f7od",
+	"ITR/PBkQonMfSQaEvj+KDIirOhdyPKCfG2MbIeMsID6wC0QGmRBDFLhjKxE0AhlSGijTuxRsZQBSDyz0",
+	"KDdG/XRIVsB2z3AAKtz/GyZfzzcU9b+/TS4IIXJIyw7a7Do7HAhzaKOMCXMsQr/mHc+nK7w9FQ/24Ea+",
+	"59vuK/mgH+R3tqLLws7j0FKba5YcP75pxEy51bIUfUV7retaH2yszLvPEtDrdriix6g9ArO7GdnccA+J",
+	"ZtxoK5EkQlm3Z+/Dn5Y7cfzwrGrFU1nmqeSN4NWFGnWnmW392n4PVqTK29bxi2X54LkIC2P/8ebbl+yL",
+	"Lz7/4j8LzNU9KJA1tAFUinblp7USzOmLyhTKLJB82HATbWyUiJhWrvpH8qDa93jSpvKnbCo44Qsnm83U",
+	"PT3VrdvXt1GNb2MbD+Y6T+iQCmopGxTT57eeZSB6NfyqquidFrUVj3SMuOcPO0K/SkiaxGm1pl68WDxb",
+	"fPj7h/8vAAD//w==",
 }
 
 // decodeSpec returns the embedded OpenAPI spec as raw JSON bytes,

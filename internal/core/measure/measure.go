@@ -17,6 +17,7 @@ const (
 	Caliper Means = "caliper" // or a ruler, or a gauge: whatever shows mm
 	Feeler  Means = "feeler"  // something of known thickness that passes under the nail, or does not
 	Eye     Means = "eye"     // nothing was held to it
+	Photo   Means = "photo"   // off a picture with something of known size in it
 )
 
 // What is what of a nail was read.
@@ -38,9 +39,9 @@ var usual = map[What][]struct {
 	by Means
 	sd float64
 }{
-	Length: {{Caliper, 0.5}, {Eye, 1.5}},
-	Gap:    {{Caliper, 0.2}, {Feeler, FeelerEdge}, {Eye, 1}},
-	Quick:  {{Eye, 0.4}, {Caliper, 0.4}},
+	Length: {{Caliper, 0.5}, {Eye, 1.5}, {Photo, 0.5}},
+	Gap:    {{Caliper, 0.2}, {Feeler, FeelerEdge}, {Eye, 1}, {Photo, 0.5}},
+	Quick:  {{Eye, 0.4}, {Caliper, 0.4}, {Photo, 0.5}},
 }
 
 // FeelerEdge is how soft the edge is at which a feeler begins to pass, mm of growth left to the

@@ -495,6 +495,106 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/dogs/{dog_id}/nails/{code}/photo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                dog_id: components["parameters"]["DogId"];
+                code: components["schemas"]["NailCode"];
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A nail read off a picture with a card in it, each number with its range; nothing is kept */
+        post: operations["readPhoto"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dogs/{dog_id}/pictures": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                dog_id: components["parameters"]["DogId"];
+            };
+            cookie?: never;
+        };
+        /** A dog's pictures, the latest first */
+        get: operations["getPictures"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dogs/{dog_id}/pictures/{picture_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                dog_id: components["parameters"]["DogId"];
+                picture_id: components["schemas"]["Id"];
+            };
+            cookie?: never;
+        };
+        get?: never;
+        /** Keep a picture of a paw, JPEG, PNG or WebP, upright and without any other data, with a guess at the card's corners; at most 10 MB and 40 million pixels */
+        put: operations["addPicture"];
+        post?: never;
+        /** Delete a picture for good, from backups beside the book as well */
+        delete: operations["removePicture"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/pictures": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** How many pictures are kept, how much room they take, and where */
+        get: operations["getPicturesKept"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/pictures/{hash}": {
+        parameters: {
+            query?: {
+                /** @description to be listed */
+                small?: boolean;
+            };
+            header?: never;
+            path: {
+                /** @description of its content */
+                hash: string;
+            };
+            cookie?: never;
+        };
+        /** A picture */
+        get: operations["getPicture"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/dogs/{dog_id}/nails/{code}/advice": {
         parameters: {
             query?: never;
@@ -1210,10 +1310,10 @@ export interface components {
         /** @enum {string} */
         EventKind: "started" | "tool" | "measured" | "landmark" | "unclear" | "colour" | "cut" | "touch" | "edges" | "face" | "smooth" | "force" | "blood" | "blood_stopped" | "still_bleeding" | "reaction" | "skipped" | "done" | "note" | "ended" | "undone";
         /**
-         * @description what a number was read with: a caliper or anything else that shows mm; a feeler, which passes or does not; the eye alone
+         * @description what a number was read with: a caliper or anything else that shows mm; a feeler, which passes or does not; the eye alone; a picture with something of known size in it
          * @enum {string}
          */
-        Means: "caliper" | "feeler" | "eye";
+        Means: "caliper" | "feeler" | "eye" | "photo";
         /** @description what a number was read with and how far it may be off; what is left out is what is usual of it */
         ReadWith: {
             by?: components["schemas"]["Means"];
@@ -2515,6 +2615,80 @@ export interface components {
             touching: components["schemas"]["NailCode"][];
             /** @description one number a day of days */
             bars: components["schemas"]["ForecastBar"][];
+        };
+        Picture: {
+            id: components["schemas"]["Id"];
+            paw: components["schemas"]["Paw"];
+            on: components["schemas"]["Date"];
+            hash: string;
+            /** @description in pixels */
+            width: number;
+            height: number;
+            /** Format: int64 */
+            bytes: number;
+            /** @description of a card, as they were guessed; none where nothing looked like one */
+            corners: components["schemas"]["PicturePoint"][];
+        };
+        Pictures: {
+            pictures: components["schemas"]["Picture"][];
+        };
+        PicturesKept: {
+            pictures: number;
+            /** Format: int64 */
+            bytes: number;
+            /** @description the directory */
+            place: string;
+        };
+        /** @description [x, y] in pixels from the picture's top left */
+        PicturePoint: number[];
+        /** @description Where in a picture something of known size is, and the points of a nail */
+        PhotoInput: {
+            /** @description of the picture in pixels */
+            width: number;
+            height: number;
+            /**
+             * @description a card of a bank card's size, or two points a known distance apart
+             * @enum {string}
+             */
+            reference: "card" | "known";
+            /** @description the card's four corners in their order round it, or the two points */
+            handles: components["schemas"]["PicturePoint"][];
+            /** @description that the two points are apart */
+            known_mm?: number;
+            /** @description the card lies under the paw, not beside the nail */
+            under?: boolean;
+            coat: components["schemas"]["PicturePoint"];
+            tip: components["schemas"]["PicturePoint"];
+            ridge?: components["schemas"]["PicturePoint"];
+            groove?: components["schemas"]["PicturePoint"];
+            pink?: components["schemas"]["PicturePoint"];
+            pad?: components["schemas"]["PicturePoint"];
+            floor?: components["schemas"]["PicturePoint"];
+            low?: components["schemas"]["PicturePoint"];
+        };
+        /** @description A number off a picture with the range that holds nine times in ten, and its standard deviation */
+        PhotoNumber: {
+            mm: number;
+            low_mm: number;
+            high_mm: number;
+            sd_mm: number;
+        };
+        PhotoRead: {
+            length: components["schemas"]["PhotoNumber"];
+            gap?: components["schemas"]["PhotoNumber"];
+            groove?: components["schemas"]["PhotoNumber"];
+            pink?: components["schemas"]["PhotoNumber"];
+            radius?: components["schemas"]["PhotoNumber"];
+            past_pad?: components["schemas"]["PhotoNumber"];
+            /** @description the tip stands out past the pad, whatever of the range is true */
+            is_past_pad?: boolean;
+            shape?: components["schemas"]["Shape"];
+            /** @description at the nail */
+            px_per_mm: number;
+            /** @description of the card against the picture */
+            tilt_deg?: number;
+            /** @description about how far away the camera was */
+            distance_mm?: number;
         };
         /** @description [x, z] in mm */
         Point: number[];
@@ -3963,6 +4137,160 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Section"];
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    readPhoto: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                dog_id: components["parameters"]["DogId"];
+                code: components["schemas"]["NailCode"];
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PhotoInput"];
+            };
+        };
+        responses: {
+            /** @description What the picture says */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PhotoRead"];
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    getPictures: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                dog_id: components["parameters"]["DogId"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The pictures */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Pictures"];
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    addPicture: {
+        parameters: {
+            query: {
+                paw: "LF" | "RF" | "LH" | "RH";
+                /** @description the day; today when not given */
+                on?: components["schemas"]["Date"];
+            };
+            header?: never;
+            path: {
+                dog_id: components["parameters"]["DogId"];
+                picture_id: components["schemas"]["Id"];
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/octet-stream": string;
+            };
+        };
+        responses: {
+            /** @description The picture as it is kept */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Picture"];
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    removePicture: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                dog_id: components["parameters"]["DogId"];
+                picture_id: components["schemas"]["Id"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description It is gone */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    getPicturesKept: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What is kept */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PicturesKept"];
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    getPicture: {
+        parameters: {
+            query?: {
+                /** @description to be listed */
+                small?: boolean;
+            };
+            header?: never;
+            path: {
+                /** @description of its content */
+                hash: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The picture */
+            200: {
+                headers: {
+                    "Cache-Control"?: string;
+                    [name: string]: unknown;
+                };
+                content: {
+                    "image/jpeg": string;
                 };
             };
             default: components["responses"]["Problem"];

@@ -1,0 +1,39 @@
+package photo
+
+// Every constant states its unit and its standing: published (with the source) or judgement (ours, until a
+// measurement replaces it).
+
+// A card as most people carry one, mm (ISO/IEC 7810 ID-1, published). Its corners are round, with a radius of 2.88 to
+// 3.48: the handles stand where its straight edges would meet.
+const (
+	CardWidth  = 85.60
+	CardHeight = 53.98
+	CardRound  = 3.18
+)
+
+// What is held to be of a telephone and of hands (judgement). Ranges hold nine times in ten.
+const (
+	focalShare    = 0.75 // focal length as a share of the picture's longer side: a usual telephone's main camera
+	handlePx      = 2.0  // how far a handle or a point may stand off, pixels
+	beside        = 3.0  // how far the nail may lie off the card's plane, mm
+	under         = 5.0  // the same where the card lies under the paw
+	straightness  = 0.01 // of the lens, as a share of a length
+	noPerspective = 0.10 // as a share of a length, where only a known distance was in the picture
+	coatLine      = 0.5  // how far off the coat line may be taken, mm: hair hides it
+)
+
+// Beyond these a picture is not read (judgement).
+const (
+	mostTilt   = 60.0  // degrees between the card's plane and the picture's
+	leastPx    = 8.0   // pixels a millimetre at the nail
+	mostReach  = 2.0   // how far from the card's middle, as a share of the way to its corners
+	leastEdge  = 40.0  // pixels of the shortest edge of a card
+	mostKnown  = 300.0 // mm
+	leastApart = 3.0   // pixels of two points
+	// straight is below which bend of a ridge, as a share of its chord, it is told as straight.
+	straight = 0.02
+	onALine  = 1e-6 // the same, and no circle goes through the three
+)
+
+// MostSide is how long a kept picture's longer side is at most, pixels.
+const MostSide = 2048
