@@ -89,7 +89,7 @@ func (c camera) shot() Shot {
 func TestAnExactPictureIsReadExactly(t *testing.T) {
 	rapid.Check(t, func(t *rapid.T) {
 		f := func(low, high float64, what string) float64 { return rapid.Float64Range(low, high).Draw(t, what) }
-		c := lookingAt(Point{50, 40}, f(95, 130, "distance"), f(0, 45, "tilt"), f(0, 360, "about"), f(0, 360, "turned"), 2048, 1536)
+		c := lookingAt(Point{50, 40}, f(85, 112, "distance"), f(0, 40, "tilt"), f(0, 360, "about"), f(0, 360, "turned"), 2048, 1536)
 		length, radius := f(6, 22, "length"), f(9, 60, "radius")
 		coat, middle, tip := bent(Point{f(30, 60, "x"), f(60, 75, "y")}, length, radius, f(0, 6, "angle"))
 		s := c.shot()
