@@ -13,6 +13,8 @@ import (
 	"github.com/google/uuid"
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
+
+	"fribbet/internal/core/photo"
 )
 
 // screen is a main view, how it is reached in the demo, and words that show it is there.
@@ -34,6 +36,7 @@ var screens = []screen{
 	{"kit", "", "/kit", "Files and boards"},
 	{"walk", "Bobbin", "/dogs/DOG/walk", "looked at"},
 	{"nail", "Gantry", "/dogs/DOG/nails/RF3", "Four schools"},
+	{"photo", "Fig", "/dogs/DOG/photo/LF3?picture=PICTURE", "Drag the two circles"},
 	{"saved", "Oatcake", "/dogs/DOG/saved/SITTING", "is done"},
 	{"new-dog", "", "/dogs/new", "Add this dog"},
 	{"settings", "", "/settings", "Save settings"},
@@ -53,14 +56,19 @@ func (s screen) address(p *program) string {
 		return p.address + strings.Replace(s.path, "NEW", uuid.NewString(), 1)
 	}
 	id := p.dogs()[s.dog]
-	sitting, open := "", ""
+	sitting, open, picture := "", "", ""
+	if strings.Contains(s.path, "PICTURE") {
+		var kept struct{ Pictures []struct{ ID string } }
+		p.get("/api/dogs/"+id+"/pictures", &kept)
+		picture = kept.Pictures[0].ID
+	}
 	if strings.Contains(s.path, "OPEN") {
 		open = p.open(id)
 	}
 	if kept := p.dog(id).Sittings; len(kept) > 0 {
 		sitting = kept[0].ID
 	}
-	return p.address + strings.NewReplacer("DOG", id, "SITTING", sitting, "OPEN", open).Replace(s.path)
+	return p.address + strings.NewReplacer("DOG", id, "SITTING", sitting, "OPEN", open, "PICTURE", picture).Replace(s.path)
 }
 
 // Every screen, light and dark, on a table and on a phone, without serious findings of axe-core.
@@ -159,7 +167,7 @@ func TestScreenshots(t *testing.T) {
 		keep(file)
 	}
 	for _, s := range screens {
-		if !slices.Contains(unpictured, s.name) {
+		if !slices.Contains(unpictured, s.name) && s.name != "photo" {
 			shoot(s.name, s, 1280, 800, false)
 		}
 	}
@@ -173,12 +181,19 @@ func TestScreenshots(t *testing.T) {
 	p.sees("It looks worse than it is")
 	keep("blood-phone")
 	p.size(1280, 800)
-	p.open(screen{dog: "Sedge", path: "/dogs/DOG"}.address(program))
-	p.sees("touches at")
-	time.Sleep(500 * time.Millisecond) // the router has gone to the top, the chart has its size
-	p.MustEval(`() => document.getElementById('history-title').scrollIntoView()`)
+	p.open(named("photo").address(program))
+	p.sees(named("photo").words)
+	p.press("button", "bend of the ridge")
+	for _, one := range []struct {
+		label string
+		at    photo.Point
+	}{{"tip", photo.Point{X: 1050, Y: 960}}, {"coat line", photo.Point{X: 946, Y: 884}}, {"bend of the ridge", photo.Point{X: 1004, Y: 917}}} {
+		p.drags(one.label, one.at)
+	}
+	p.sees("pixels a millimetre")
+	p.MustEval(`() => scrollTo(0, 0)`)
 	time.Sleep(300 * time.Millisecond)
-	keep("history")
+	keep("photo")
 	p.size(700, 1000)
 	p.open(named("saved").address(program))
 	p.sees("Print the card")

@@ -44,6 +44,9 @@ func Fill(ctx context.Context, b *book.Book) error {
 		}
 		dogs[s.name] = id
 	}
+	if err := fillPictures(ctx, b, dogs); err != nil {
+		return err
+	}
 	return fillRound(ctx, b, dogs)
 }
 

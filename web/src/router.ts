@@ -11,6 +11,7 @@ export const router = createRouter({
     { path: '/dogs/:dogId', name: 'dog', component: () => import('./screens/DogScreen.vue'), props: true, meta: { title: 'Dog' } },
     { path: '/dogs/:dogId/walk', name: 'walk', component: () => import('./screens/WalkScreen.vue'), props: true, meta: { title: 'Walk round' } },
     { path: '/dogs/:dogId/nails/:code', name: 'nail', component: () => import('./screens/NailScreen.vue'), props: true, meta: { title: 'Nail' } },
+    { path: '/dogs/:dogId/photo/:code', name: 'photo', component: () => import('./screens/PhotoScreen.vue'), props: true, meta: { title: 'From a picture' } },
     { path: '/dogs/:dogId/ready', name: 'ready', component: () => import('./screens/ReadyScreen.vue'), props: true, meta: { title: 'Get ready' } },
     { path: '/dogs/:dogId/ladder', name: 'dog-ladder', component: () => import('./screens/LadderScreen.vue'), props: true, meta: { title: 'Ladder' } },
     { path: '/dogs/:dogId/rhythm', name: 'dog-rhythm', component: () => import('./screens/RhythmScreen.vue'), props: true, meta: { title: 'Rhythm' } },

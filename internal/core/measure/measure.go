@@ -99,8 +99,11 @@ func (n Number) Check(f *fault.Fields, name string, w What) {
 func (w What) means() string {
 	words := ""
 	for i, u := range usual[w] {
-		if i > 0 {
+		switch {
+		case i > 0 && i == len(usual[w])-1:
 			words += " or "
+		case i > 0:
+			words += ", "
 		}
 		words += string(u.by)
 	}

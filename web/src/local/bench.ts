@@ -29,6 +29,9 @@ export async function beginSitting(dog: string, told: Told) {
   return sitting
 }
 
+/** Tells a sitting from elsewhere than its bench: it waits here until the server has it, as every tap does. */
+export const tellBench = (dog: string, sitting: string, ...all: Told[]) => put(...all.map((told) => ({ dog, sitting, event: stamped(told) })))
+
 /**
  * A sitting under the hands. Every tap is an event that is kept in this browser first and then
  * sent, in order, once: until the server has it, the screen shows it over the server's last answer.

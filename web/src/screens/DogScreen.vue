@@ -11,6 +11,7 @@ import DogHandling from './dog/DogHandling.vue'
 import DogHistory from './dog/DogHistory.vue'
 import DogNext from './dog/DogNext.vue'
 import FirstSteps from './dog/FirstSteps.vue'
+import DogPictures from './dog/DogPictures.vue'
 import DogProfile from './dog/DogProfile.vue'
 import NailTable from './dog/NailTable.vue'
 import PawMoods from './dog/PawMoods.vue'
@@ -61,6 +62,7 @@ const assumed = computed(() => data.value?.rank.bars.every((b) => b.length.sourc
       </section>
 
       <NailTable :dog-id="dogId" :rank="data.rank" :next="data.next" :training="data.training_paws" />
+      <DogPictures :dog-id="dogId" :nails="dog.nails.map((n) => n.code)" />
       <DogHistory :dog-id="dogId" :nails="dog.nails.map((n) => n.code)" :groups="data.growth.groups.map((g) => g.group)" />
       <DogGrowth :dog-id="dogId" :growth="data.growth" />
       <PawMoods :dog-id="dogId" :moods="data.moods" :training="data.training" />

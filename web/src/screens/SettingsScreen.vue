@@ -12,6 +12,7 @@ import FormField from '../parts/FormField.vue'
 import RefusalNote from '../parts/RefusalNote.vue'
 import WeekdayPicker from '../parts/WeekdayPicker.vue'
 import BackupList from './settings/BackupList.vue'
+import PictureRoom from './settings/PictureRoom.vue'
 import HouseDevices from './settings/HouseDevices.vue'
 import CalendarAddress from './settings/CalendarAddress.vue'
 import HolidayList from './settings/HolidayList.vue'
@@ -94,6 +95,7 @@ function save() {
     <CalendarAddress v-if="data && data.choices.role !== 'unset'" />
     <HouseDevices v-if="data" />
     <BackupList v-if="data" />
+    <PictureRoom v-if="data" />
   </div>
 </template>
 

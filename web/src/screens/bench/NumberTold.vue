@@ -5,6 +5,7 @@ import { BFormSelect } from 'bootstrap-vue-next/components/BFormSelect'
 import { computed, ref } from 'vue'
 import type { Schemas } from '../../api/client'
 import { typedWith } from '../../local/numberMode'
+import FromPicture from '../../parts/FromPicture.vue'
 import TypedWith from '../../parts/TypedWith.vue'
 import { useUnits } from '../../units'
 import { landmarks, measures } from '../../words'
@@ -47,6 +48,7 @@ function tell() {
     <span class="soft">{{ length.symbol }}</span>
     <BButton type="submit" variant="plain">Tell</BButton>
     <TypedWith />
+    <FromPicture :code="nail.code" to="bench" />
     <p v-if="wrong" id="bench-wrong" class="refused" role="alert">{{ wrong }}</p>
   </form>
 </template>

@@ -7,6 +7,7 @@ import { useSettings } from '../../api/queries'
 import type { NailDraft } from '../../local/drafts'
 import { numberMode, typedWith, type NumberMode } from '../../local/numberMode'
 import AppIcon from '../../parts/AppIcon.vue'
+import FromPicture from '../../parts/FromPicture.vue'
 import TypedWith from '../../parts/TypedWith.vue'
 import { atMost, useUnits } from '../../units'
 import { feelers, nailInWords, reactions, sources } from '../../words'
@@ -113,6 +114,7 @@ function take(mm: number, by: Schemas['Means']) {
       <BButton type="submit" variant="plain">Next</BButton>
     </form>
     <TypedWith v-if="numberMode !== 'cuts_mm'" />
+    <FromPicture :code="nail.code" to="record" />
     <div v-if="numberMode.startsWith('gap')" class="choices" role="group" aria-label="By feeler">
       <button v-for="f in settings?.gap_feelers" :key="f.feeler" type="button" @click="take(f.gap_mm, 'feeler')">{{ feelers[f.feeler] }}</button>
     </div>

@@ -7,6 +7,7 @@ import { feelerTold } from '../../local/looks'
 import { useSettings } from '../../api/queries'
 import { typedWith } from '../../local/numberMode'
 import ShapePicture from '../../nail/ShapePicture.vue'
+import FromPicture from '../../parts/FromPicture.vue'
 import TypedWith from '../../parts/TypedWith.vue'
 import { useUnits } from '../../units'
 import { colours, feelers, nailInWords, shapes, states } from '../../words'
@@ -90,6 +91,7 @@ const source = (seen: unknown) => (seen === undefined ? 'assumed' : 'seen')
       <BButton type="submit" variant="plain" class="take">Take</BButton>
     </form>
     <TypedWith />
+    <FromPicture :code="look.code" to="walk" />
     <p v-if="look.length_mm !== undefined" class="small">Length {{ length.inField(look.length_mm) }} {{ length.symbol }}.</p>
     <p v-if="wrong || refused.length > 0" id="number-wrong" class="refused" role="alert">{{ wrong }}<span v-for="e in refused" :key="e.field">{{ look.code }}: {{ e.field.replace(/^looks\[\d+\]\./, '').replaceAll('_', ' ').replace(' mm', '') }} {{ e.expected }} (you gave {{ e.value }}). </span>
       <button v-if="refused.length > 0" type="button" class="sure" :aria-pressed="look.sure === true" @click="emit('tell', { sure: !look.sure })">It is right: keep it</button></p>

@@ -1,0 +1,233 @@
+<script setup lang="ts">
+import { BButton } from 'bootstrap-vue-next/components/BButton'
+import { BFormCheckbox } from 'bootstrap-vue-next/components/BFormCheckbox'
+import { computed, reactive, ref, watch } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import type { Schemas } from '../api/client'
+import { useAddPicture, usePictures, pictureOf, useReadPhoto } from '../api/pictures'
+import { useDog, useRecordCheck } from '../api/queries'
+import { dayOf } from '../dates'
+import { tellBench } from '../local/bench'
+import { kept } from '../local/kept'
+import { useOften } from '../local/later'
+import { benchEvents, intoRecord, intoWalk, lookOf, type Target, type When } from '../local/photo'
+import AnswerState from '../parts/AnswerState.vue'
+import EstimateText from '../parts/EstimateText.vue'
+import RefusalNote from '../parts/RefusalNote.vue'
+import { useUnits } from '../units'
+import { nailInWords, pawWords, shapes } from '../words'
+import HoldingCard from './photo/HoldingCard.vue'
+import PictureStage, { type Handle } from './photo/PictureStage.vue'
+
+/** Lengths off a picture with a card in it: four handles on the card, points on the nail, numbers with their ranges. */
+const props = defineProps<{ dogId: string; code: string }>()
+const route = useRoute()
+const router = useRouter()
+const { length } = useUnits()
+const { data: view, error: unread, refetch } = useDog(() => props.dogId)
+const { data: pictures } = usePictures(() => props.dogId)
+const add = useAddPicture(() => props.dogId)
+const check = useRecordCheck(() => props.dogId)
+const code = computed(() => props.code as Schemas['NailCode'])
+const paw = computed(() => props.code.slice(0, 2) as Schemas['Paw'])
+const bar = computed(() => view.value?.rank.bars.find((b) => b.code === props.code))
+const target = computed(() => (['walk', 'record', 'bench'].includes(String(route.query.to)) ? (route.query.to as Target) : 'nail'))
+const back = computed(() => ({
+  nail: { path: `/dogs/${props.dogId}/nails/${props.code}`, words: `Nail ${props.code}` }, walk: { path: `/dogs/${props.dogId}/walk`, words: 'Walk round' },
+  record: { path: `/dogs/${props.dogId}/record`, words: 'Record' }, bench: { path: `/dogs/${props.dogId}/bench/${String(route.query.sitting)}`, words: 'Bench' },
+}[target.value]))
+const when = ref<When>(target.value === 'record' ? 'after' : 'before')
+
+const picture = computed(() => pictures.value?.pictures.find((p) => p.id === route.query.picture && p.paw === paw.value))
+const open = (id?: string) => router.replace({ query: { ...route.query, picture: id } })
+const before = computed(() => pictures.value?.pictures.filter((p) => p.paw === paw.value) ?? [])
+function choose(event: Event) {
+  const input = event.target as HTMLInputElement
+  const file = input.files?.[0]
+  if (file) add.mutate({ file, paw: paw.value }, { onSuccess: (p) => void open(p.id) })
+  input.value = ''
+}
+
+/** What was put on a picture; the card's corners stay for its other nails. */
+type Spot = [number, number]
+interface Put { reference: 'card' | 'known'; known: string; under: boolean; card: Spot[]; ends: Spot[]; marks: Partial<Record<Mark, Spot>>; touched: string[]; code: string }
+const optional = { ridge: 'bend of the ridge', groove: 'end of the groove', pink: 'end of the pink', pad: 'edge of the pad', floor: 'floor under it' } as const
+type Mark = 'coat' | 'tip' | 'low' | keyof typeof optional
+const labels: Record<Mark, string> = { coat: 'coat line', tip: 'tip', low: 'lowest point', ...optional }
+const put = reactive<Put>({ reference: 'card', known: '', under: false, card: [], ends: [], marks: {}, touched: [], code: '' })
+const store = computed(() => kept<Put>(`fribbet-photo-${picture.value?.hash}`))
+const guessed = computed(() => (picture.value?.corners.length ?? 0) === 4)
+function fresh(p: Schemas['Picture']): Put {
+  const at = (x: number, y: number): Spot => [p.width * x, p.height * y]
+  return {
+    reference: 'card', known: '', under: false, touched: [], code: props.code, ends: [at(0.3, 0.4), at(0.5, 0.4)], marks: { coat: at(0.44, 0.75), tip: at(0.56, 0.8) },
+    card: guessed.value ? (p.corners as Spot[]) : [at(0.25, 0.15), at(0.75, 0.15), at(0.75, 0.6), at(0.25, 0.6)],
+  }
+}
+watch([picture, code], ([p, c], [was]) => {
+  if (p && p !== was) Object.assign(put, fresh(p), store.value.read() ?? {})
+  if (put.code !== c) Object.assign(put, { code: c, touched: put.touched.filter((key) => /\d$/.test(key)) }) // another nail's points are nobody's
+}, { immediate: true })
+watch(put, () => picture.value && store.value.keep(put), { deep: true })
+
+const cardLabels = ['first corner', 'second corner', 'third corner', 'fourth corner']
+const handles = computed<Handle[]>(() => [
+  ...(put.reference === 'card' ? put.card.map(([x, y], i) => ({ key: `card${i}`, label: cardLabels[i], x, y, corner: true })) : put.ends.map(([x, y], i) => ({ key: `ends${i}`, label: i === 0 ? 'one end' : 'the other end', x, y, corner: true }))),
+  ...Object.entries(put.marks).map(([key, [x, y]]) => ({ key, label: labels[key as Mark], x, y })),
+])
+const lines = computed<Spot[][]>(() => {
+  const m = put.marks
+  return [put.reference === 'card' ? [...put.card, put.card[0]] : put.ends, [m.coat, m.ridge, m.tip].filter((p) => p !== undefined), m.low && m.floor ? [m.low, m.floor] : []].filter((l) => l.length > 1 && l[0])
+})
+const active = ref<string>()
+function move(key: string, x: number, y: number) {
+  if (!put.touched.includes(key)) put.touched.push(key)
+  const list = /^(card|ends)(\d)$/.exec(key)
+  if (list) put[list[1] as 'card' | 'ends'][Number(list[2])] = [x, y]
+  else put.marks[key as Mark] = [x, y]
+}
+function toggle(mark: keyof typeof optional) {
+  const { coat, tip } = put.marks as Record<'coat' | 'tip', Spot>
+  const between = (share: number, down = 0): Spot => [coat[0] + (tip[0] - coat[0]) * share, coat[1] + (tip[1] - coat[1]) * share + down]
+  put.touched = put.touched.filter((key) => key !== mark && (key !== 'low' || mark !== 'floor'))
+  if (put.marks[mark]) {
+    delete put.marks[mark]
+    if (mark === 'floor') delete put.marks.low
+    return
+  }
+  const far = (picture.value?.height ?? 0) / 20
+  put.marks[mark] = { ridge: between(0.5), groove: between(0.7, far / 2), pink: between(0.7), pad: between(0.5, far), floor: between(1, far) }[mark]
+  if (mark === 'floor') put.marks.low = between(1)
+  active.value = mark
+}
+
+const known = computed(() => length.value.typed(put.known))
+/** What must still be put where it belongs: what stands where the program drew it says nothing. */
+const missing = computed(() => {
+  const handles = put.reference === 'card' ? (guessed.value ? [] : put.card.map((_, i) => `card${i}`)) : ['ends0', 'ends1']
+  if (handles.some((key) => !put.touched.includes(key))) return put.reference === 'card' ? 'Drag the four squares to the card’s corners.' : 'Drag the two squares to points that are a known distance apart.'
+  if (put.reference === 'known' && known.value === undefined) return 'Tell how far apart the two squares are.'
+  return put.touched.includes('coat') && put.touched.includes('tip') ? '' : `Drag the two circles to the coat line and the tip of ${props.code}.`
+})
+const told = useOften(computed<Schemas['PhotoInput'] | undefined>(() => {
+  const p = picture.value
+  const m = Object.fromEntries(Object.entries(put.marks).filter(([key]) => put.touched.includes(key))) as Put['marks']
+  if (!p || missing.value || !m.coat || !m.tip) return undefined
+  return { width: p.width, height: p.height, reference: put.reference, handles: put.reference === 'card' ? put.card : put.ends, known_mm: put.reference === 'known' ? known.value : undefined, under: put.under, ...m, coat: m.coat, tip: m.tip }
+}), 80)
+const { data: said, error: refused, isPlaceholderData } = useReadPhoto(() => props.dogId, () => props.code, told)
+const ready = computed(() => !missing.value && said.value && !refused.value && !isPlaceholderData.value && told.value)
+const range = (n: Schemas['PhotoNumber']) => `${length.value.bare(n.mm)} (${length.value.range(n.low_mm, n.high_mm)})`
+
+/** Nails whose numbers were taken from this picture. */
+const taken = ref<string[]>([])
+const untaken = ref('')
+async function take() {
+  if (!said.value || !ready.value) return
+  untaken.value = ''
+  const s = said.value
+  if (target.value === 'walk') intoWalk(props.dogId, code.value, s)
+  else if (target.value === 'bench') await tellBench(props.dogId, String(route.query.sitting), ...benchEvents(code.value, s, when.value))
+  else if (target.value === 'record') {
+    if (!intoRecord(props.dogId, code.value, s, when.value)) return (untaken.value = 'No sitting is being recorded in this browser: open Record first.')
+  } else {
+    try {
+      await check.mutateAsync({ id: crypto.randomUUID(), clicks: false, hair: false, swelling: false, limping: false, breaking: false, looks: [lookOf(code.value, s)] })
+    } catch {
+      return // the screen says why
+    }
+  }
+  taken.value = [...taken.value, props.code]
+}
+const others = computed(() => view.value?.rank.bars.filter((b) => b.code.startsWith(paw.value)).map((b) => b.code) ?? [])
+const goTo = (to: string) => router.replace({ path: `/dogs/${props.dogId}/photo/${to}`, query: route.query })
+watch(() => picture.value?.id, () => (taken.value = []))
+</script>
+
+<template>
+  <div class="screen photo">
+    <AnswerState v-if="!view || !bar || !pictures" :error="unread" what="this dog" @again="refetch()" />
+    <template v-else>
+      <div class="screen-head">
+        <div>
+          <p class="soft small crumb"><RouterLink :to="back.path">{{ back.words }}</RouterLink> · <RouterLink :to="`/dogs/${dogId}`"><bdi>{{ view.dog.name }}</bdi></RouterLink></p>
+          <h1>{{ code }} <span class="soft words">{{ nailInWords(code) }}, from a picture</span></h1>
+        </div>
+        <div v-if="picture" class="aside choices" role="group" aria-label="Nail"><button v-for="c in others" :key="c" type="button" :aria-pressed="c === code" @click="goTo(c)">{{ c }}<span v-if="taken.includes(c)"> ✓</span></button></div>
+      </div>
+
+      <template v-if="!picture">
+        <HoldingCard />
+        <div class="ways">
+          <label class="btn btn-go btn-big">{{ add.isPending.value ? 'Reading it…' : 'Take a picture' }}<input type="file" accept="image/*" capture="environment" class="visually-hidden" :disabled="add.isPending.value" @change="choose" /></label>
+          <label class="btn btn-plain btn-big">Choose one<input id="photo-file" type="file" accept="image/jpeg,image/png,image/webp" class="visually-hidden" :disabled="add.isPending.value" @change="choose" /></label>
+        </div>
+        <RefusalNote :error="add.error.value" />
+        <template v-if="before.length > 0">
+          <h2>Pictures of the {{ pawWords[paw] }} paw</h2>
+          <ul class="strip"><li v-for="p in before" :key="p.id"><button type="button" @click="open(p.id)"><img :src="pictureOf(p.hash, true)" :alt="`The ${pawWords[paw]} paw on ${dayOf(p.on)}`" />{{ dayOf(p.on) }}</button></li></ul>
+        </template>
+      </template>
+
+      <div v-else class="columns">
+        <PictureStage v-model="active" :picture="picture" :handles="handles" :lines="lines" @move="move" />
+        <div class="side">
+          <p v-if="put.reference === 'card'" class="small">{{ guessed ? 'The four squares stand where the card seems to be.' : 'No card was found: drag the four squares to its corners.' }} They belong where its straight edges would meet, beyond the round corners.</p>
+          <p v-else class="small">Two points a known distance apart: a coin’s widest, two marks of a ruler. Nobody knows then how the camera was held, and the range says so.</p>
+          <div class="choices" role="group" aria-label="Of known size">
+            <button type="button" :aria-pressed="put.reference === 'card'" @click="put.reference = 'card'">a card</button>
+            <button type="button" :aria-pressed="put.reference === 'known'" @click="put.reference = 'known'">two points</button>
+            <label v-if="put.reference === 'known'" class="apart">apart <input v-model="put.known" class="form-control" inputmode="decimal" autocomplete="off" /> {{ length.symbol }}</label>
+            <BFormCheckbox v-else v-model="put.under">it lies under the paw</BFormCheckbox>
+          </div>
+          <p class="small points-title">On the nail: coat line and tip; and what is seen of</p>
+          <div class="choices" role="group" aria-label="Also seen"><button v-for="(words, mark) in optional" :key="mark" type="button" :aria-pressed="put.marks[mark] !== undefined" @click="toggle(mark)">{{ words }}</button></div>
+
+          <p v-if="missing" class="missing" role="status">{{ missing }}</p>
+          <RefusalNote :error="(missing ? null : refused) ?? check.error.value" />
+          <p v-if="untaken" class="untaken" role="alert">{{ untaken }}</p>
+          <dl v-if="said && !refused && !missing" class="numbers" aria-live="polite">
+            <dt>length</dt><dd><strong>{{ range(said.length) }}</strong></dd><dd class="soft small">believed <EstimateText :estimate="bar.length" /></dd>
+            <template v-if="said.gap"><dt>gap to the floor</dt><dd>{{ range(said.gap) }}</dd><dd class="soft small"><template v-if="bar.gap">believed <EstimateText :estimate="bar.gap" /></template></dd></template>
+            <template v-for="mark in (['groove', 'pink'] as const)" :key="mark"><template v-if="said[mark]"><dt>{{ optional[mark] }}, from the tip</dt><dd>{{ range(said[mark]!) }}</dd><dd class="soft small">spare believed <EstimateText :estimate="bar.spare" /></dd></template></template>
+            <template v-if="said.shape"><dt>shape</dt><dd>{{ shapes[said.shape] }}<template v-if="said.radius">, radius {{ range(said.radius) }}</template></dd><dd class="soft small">believed {{ shapes[bar.shape] }}</dd></template>
+            <template v-if="said.past_pad"><dt>past the pad by</dt><dd>{{ range(said.past_pad) }}</dd><dd class="soft small">{{ said.is_past_pad ? 'past it' : 'not surely past it' }}</dd></template>
+          </dl>
+          <p v-if="said && !refused && !missing" class="small soft">{{ said.px_per_mm.toFixed(0) }} pixels a millimetre<template v-if="said.tilt_deg !== undefined">, held {{ said.tilt_deg.toFixed(0) }}° askew, about {{ ((said.distance_mm ?? 0) / 10).toFixed(0) }} cm away</template>. Ranges hold nine times in ten.</p>
+          <p v-if="!missing && target !== 'bench' && (said?.groove || said?.pink)" class="small soft">Where the quick ends is told at the bench; elsewhere it is shown and not kept.</p>
+          <div v-if="target === 'record' || target === 'bench'" class="choices" role="group" aria-label="This was"><button v-for="w in (['before', 'after'] as const)" :key="w" type="button" :aria-pressed="when === w" @click="when = w">{{ w }} the cut</button></div>
+          <div class="ways">
+            <BButton variant="go" class="btn-big" :disabled="!ready || check.isPending.value" @click="take">Take these for {{ code }}</BButton>
+            <BButton variant="plain" @click="open()">Another picture</BButton>
+            <RouterLink v-if="taken.length > 0" :to="back.path" class="btn btn-plain">Back to {{ back.words }}</RouterLink>
+          </div>
+          <p v-if="taken.includes(code)" class="took" role="status">Taken for {{ code }}. The corners stay: go on with the next nail on this picture.</p>
+        </div>
+      </div>
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.crumb { margin: 0; }
+.words { font-size: 1rem; font-weight: 400; }
+.columns { display: grid; gap: 1.5rem 2rem; grid-template-columns: minmax(0, 1.7fr) minmax(0, 1fr); }
+.ways { display: flex; flex-wrap: wrap; gap: 0.6rem; margin-top: 1rem; }
+.strip { display: flex; flex-wrap: wrap; gap: 0.75rem; list-style: none; margin: 0; padding: 0; }
+.strip button { background: none; border: 1px solid var(--line); color: var(--ink); padding: 0.25rem; }
+.strip img { display: block; height: 96px; }
+.side .choices { align-items: center; }
+.photo h2 { margin-top: 1.5rem; }
+.apart { align-items: center; display: flex; gap: 0.4rem; }
+.apart .form-control { width: 5rem; }
+.side p { margin: 0 0 0.4rem; }
+.points-title { margin-top: 0.75rem !important; }
+.numbers { display: grid; gap: 0.15rem 0.75rem; grid-template-columns: auto auto; margin: 0.75rem 0 0.5rem; }
+.numbers dt { font-weight: 400; }
+.numbers dd { margin: 0; text-align: right; }
+.numbers dd + dd { border-bottom: 1px solid var(--line); grid-column: 1 / -1; padding-bottom: 0.25rem; }
+.missing { font-size: 1.125rem; font-weight: 600; margin-block: 0.75rem !important; }
+.took { border-left: var(--bar) solid var(--go); margin-top: 0.75rem !important; padding-left: 0.75rem; }
+.untaken { border-left: var(--bar) solid var(--caution-edge); padding-left: 0.75rem; }
+@media (max-width: 900px) { .columns { grid-template-columns: minmax(0, 1fr); } .words { display: none; } }
+</style>
