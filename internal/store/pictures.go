@@ -172,6 +172,15 @@ func (s *Store) RemovePicture(ctx context.Context, dogID, id uuid.UUID) error {
 	return s.dropPictures(ctx)
 }
 
+// tidyPictures finishes what was broken off: pictures that were being written, and deletions.
+func (s *Store) tidyPictures(ctx context.Context) error {
+	parts, err := filepath.Glob(filepath.Join(s.PicturePlace(), "*"+partly))
+	for _, part := range parts {
+		err = errors.Join(err, os.Remove(part))
+	}
+	return errors.Join(err, s.dropPictures(ctx))
+}
+
 // dropPictures removes the files of pictures that were deleted for good.
 func (s *Store) dropPictures(ctx context.Context) error {
 	var gone []string

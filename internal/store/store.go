@@ -131,7 +131,7 @@ func (how opening) prepared(ctx context.Context, path string) (*Store, error) {
 		s.file.was, err = os.Stat(path)
 	}
 	if err == nil {
-		err = s.dropPictures(ctx)
+		err = s.tidyPictures(ctx)
 	}
 	if err != nil {
 		return nil, errors.Join(fmt.Errorf("prepare %s: %w", path, InOwnWords(err)), db.Close())

@@ -1,0 +1,81 @@
+package store
+
+import (
+	"os"
+	"path/filepath"
+	"testing"
+	"time"
+
+	"github.com/google/uuid"
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+
+	"fribbet/internal/core/date"
+	"fribbet/internal/core/nail"
+)
+
+// pictured is a book with one dog and a picture of it.
+func pictured(t *testing.T, path string) (*Store, Picture) {
+	t.Helper()
+	s, err := Open(t.Context(), path)
+	require.NoError(t, err)
+	d := aDog()
+	require.NoError(t, s.AddDog(t.Context(), d))
+	p, err := s.AddPicture(t.Context(), Picture{ID: uuid.New(), DogID: d.ID, Paw: nail.RH, On: date.MustParse("2026-11-20")}, []byte("whole"), []byte("small"), time.Now())
+	require.NoError(t, err)
+	return s, p
+}
+
+func files(t *testing.T, place string) int {
+	t.Helper()
+	all, err := filepath.Glob(filepath.Join(place, "*"))
+	require.NoError(t, err)
+	return len(all)
+}
+
+// A backup written anywhere has its pictures beside it, and brings them back.
+func TestPicturesGoAlongWithABackup(t *testing.T) {
+	place := t.TempDir()
+	path, out, other := filepath.Join(place, "book.db"), filepath.Join(place, "usb", "copy.db"), filepath.Join(place, "other.db")
+	s, p := pictured(t, path)
+	require.NoError(t, os.Mkdir(filepath.Dir(out), 0o700))
+	require.NoError(t, s.Backup(t.Context(), out))
+	assert.Equal(t, 2, files(t, out+".pictures"))
+	require.NoError(t, s.Close())
+	require.NoError(t, os.RemoveAll(path+".pictures"))
+
+	require.NoError(t, Restore(t.Context(), other, out, filepath.Join(place, "kept.db")))
+	back, err := Open(t.Context(), other)
+	require.NoError(t, err)
+	defer back.Close() //nolint:errcheck // it was only read
+	data, err := back.PictureFile(t.Context(), p.Hash, false)
+	require.NoError(t, err)
+	assert.Equal(t, "whole", string(data))
+	all, err := back.Pictures(t.Context(), p.DogID)
+	require.NoError(t, err)
+	assert.Equal(t, []string{p.Hash}, []string{all[0].Hash})
+	assert.Equal(t, nail.RH, all[0].Paw)
+}
+
+// A deletion, and a picture that was being written, when the power went: the next opening finishes the one and clears
+// the other away.
+func TestBrokenOffPicturesAreTidied(t *testing.T) {
+	path := filepath.Join(t.TempDir(), "book.db")
+	s, p := pictured(t, path)
+	require.NoError(t, s.MakeBackup(t.Context(), time.Now()))
+	_, err := s.exec(t.Context(), `INSERT INTO pictures_gone (hash) VALUES (?)`, p.Hash)
+	require.NoError(t, err)
+	_, err = s.exec(t.Context(), `DELETE FROM pictures`)
+	require.NoError(t, err)
+	require.NoError(t, os.WriteFile(filepath.Join(s.PicturePlace(), "123.part"), []byte("half"), 0o600))
+	require.NoError(t, s.Close())
+	assert.Equal(t, 3, files(t, path+".pictures"))
+
+	s, err = Open(t.Context(), path)
+	require.NoError(t, err)
+	defer s.Close() //nolint:errcheck // it was only read
+	assert.Zero(t, files(t, path+".pictures"))
+	assert.Zero(t, files(t, picturesIn(s.BackupPlace())))
+	_, err = s.PictureFile(t.Context(), p.Hash, false)
+	assert.ErrorIs(t, err, ErrNotFound)
+}
