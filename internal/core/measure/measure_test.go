@@ -31,8 +31,8 @@ func TestWhatCannotHaveReadANumberIsRefused(t *testing.T) {
 		Number
 		what What
 	}{
-		"means.by: must be caliper, eye or photo for a length (got feeler)":           {Number{12, Feeler, 0.1}, Length},
-		"means.by: must be caliper, feeler, eye or photo for a gap (got paw)":       {Number{1, "paw", 1}, Gap},
+		"means.by: must be caliper, eye or photo for a length (got feeler)":    {Number{12, Feeler, 0.1}, Length},
+		"means.by: must be caliper, feeler, eye or photo for a gap (got paw)":  {Number{1, "paw", 1}, Gap},
 		"means.sd_mm: must be from 0.05 to 5 mm (got 0.01)":                    {Number{12, Caliper, 0.01}, Length},
 		"means.sd_mm: must be from 0.05 to 5 mm (got NaN)":                     {Number{12, Caliper, math.NaN()}, Length},
 		"means.sd_mm: must be left out: a feeler passes or does not (got 0.5)": {Number{0.1, Feeler, 0.5}, Gap},
