@@ -2,6 +2,8 @@
 package main
 
 import (
+	"errors"
+	"fmt"
 	"os"
 
 	"github.com/spf13/cobra"
@@ -12,11 +14,24 @@ func main() {
 		Use:           "fribbet",
 		Short:         "Keeps a dog's nails right",
 		SilenceUsage:  true,
-		SilenceErrors: false,
+		SilenceErrors: true,
 	}
-	root.CompletionOptions.DisableDefaultCmd = true
-	root.AddCommand(serveCommand(), demoCommand(), rebuildCommand(), backupCommand(), restoreCommand(), passphraseCommand())
-	if root.Execute() != nil {
+	root.AddCommand(serveCommand(), demoCommand(), rebuildCommand(), backupCommand(), restoreCommand(), exportCommand(), importCommand(), dueCommand(), passphraseCommand())
+	err := root.Execute()
+	var code exitCode
+	switch {
+	case errors.As(err, &code):
+		os.Exit(int(code))
+	case err != nil:
+		fmt.Fprintln(os.Stderr, "Error:", err)
 		os.Exit(1)
 	}
 }
+
+// exitCode ends a command that did what it should with something to tell by its code.
+type exitCode int
+
+// somebodyDue is that of fribbet due. 1 is an error, 0 that all is well.
+const somebodyDue exitCode = 3
+
+func (c exitCode) Error() string { return fmt.Sprintf("exit code %d", int(c)) }

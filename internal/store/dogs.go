@@ -144,19 +144,25 @@ func (s *Store) Names(ctx context.Context, ids []uuid.UUID) (map[uuid.UUID]strin
 }
 
 // dogs reads the dogs that where picks, with their weights and nails, all as of one moment.
-func (s *Store) dogs(ctx context.Context, where string, args ...any) ([]Dog, error) {
+func (s *Store) dogs(ctx context.Context, where string, args ...any) (dogs []Dog, err error) {
+	err = s.read(ctx, func(tx *sqlx.Tx) error {
+		dogs, err = s.dogsIn(ctx, tx, where, args...)
+		return err
+	})
+	return dogs, err
+}
+
+func (s *Store) dogsIn(ctx context.Context, tx *sqlx.Tx, where string, args ...any) ([]Dog, error) {
 	var rows []dogRow
 	var weights []weightRow
 	var nails []nailRow
 	var walked []walkedRow
-	err := s.read(ctx, func(tx *sqlx.Tx) error {
-		picked := `(SELECT id FROM dogs ` + where + `)`
-		return s.selectAll(ctx, tx, args,
-			query{&rows, `SELECT * FROM dogs ` + where + ` ORDER BY name COLLATE NOCASE, id`},
-			query{&weights, `SELECT * FROM weights WHERE dog_id IN ` + picked + ` ORDER BY on_date`},
-			query{&walked, `SELECT * FROM walked WHERE dog_id IN ` + picked + ` ORDER BY until_date`},
-			query{&nails, `SELECT * FROM nails WHERE dog_id IN ` + picked})
-	})
+	picked := `(SELECT id FROM dogs ` + where + `)`
+	err := s.selectAll(ctx, tx, args,
+		query{&rows, `SELECT * FROM dogs ` + where + ` ORDER BY name COLLATE NOCASE, id`},
+		query{&weights, `SELECT * FROM weights WHERE dog_id IN ` + picked + ` ORDER BY on_date`},
+		query{&walked, `SELECT * FROM walked WHERE dog_id IN ` + picked + ` ORDER BY until_date`},
+		query{&nails, `SELECT * FROM nails WHERE dog_id IN ` + picked})
 	if err != nil {
 		return nil, err
 	}

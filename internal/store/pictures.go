@@ -61,6 +61,14 @@ func picturesOf(path string) string { return path + ".pictures" }
 // PicturePlace is the directory in which the book's pictures are kept.
 func (s *Store) PicturePlace() string { return picturesOf(s.file.path) }
 
+// PictureName is what a picture's file is called, whole or small.
+func PictureName(hash string, small bool) string {
+	if small {
+		return hash + smallEnding
+	}
+	return hash + pictureEnding
+}
+
 // smallEnding is of a picture's small file.
 const (
 	pictureEnding = ".jpg"
@@ -150,7 +158,7 @@ func (s *Store) PictureFile(ctx context.Context, hash string, small bool) ([]byt
 	if known == 0 { // whatever the name says: no other file is read
 		return nil, ErrNotFound
 	}
-	data, err := os.ReadFile(filepath.Join(s.PicturePlace(), hash+map[bool]string{false: pictureEnding, true: smallEnding}[small]))
+	data, err := os.ReadFile(filepath.Join(s.PicturePlace(), PictureName(hash, small)))
 	if errors.Is(err, fs.ErrNotExist) {
 		err = ErrNotFound
 	}

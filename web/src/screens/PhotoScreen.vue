@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { BButton } from 'bootstrap-vue-next/components/BButton'
 import { BFormCheckbox } from 'bootstrap-vue-next/components/BFormCheckbox'
-import { computed, reactive, ref, watch } from 'vue'
+import { computed, reactive, ref, toRaw, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import type { Schemas } from '../api/client'
 import { useAddPicture, usePictures, pictureOf, useReadPhoto } from '../api/pictures'
@@ -109,20 +109,27 @@ const missing = computed(() => {
   if (put.reference === 'known' && known.value === undefined) return 'Tell how far apart the two squares are.'
   return put.touched.includes('coat') && put.touched.includes('tip') ? '' : `Drag the two circles to the coat line and the tip of ${props.code}.`
 })
-const told = useOften(computed<Schemas['PhotoInput'] | undefined>(() => {
+const wanted = computed<Schemas['PhotoInput'] | undefined>(() => {
   const p = picture.value
   const m = Object.fromEntries(Object.entries(put.marks).filter(([key]) => put.touched.includes(key))) as Put['marks']
   if (!p || missing.value || !m.coat || !m.tip) return undefined
   return { width: p.width, height: p.height, reference: put.reference, handles: put.reference === 'card' ? put.card : put.ends, known_mm: put.reference === 'known' ? known.value : undefined, under: put.under, ...m, coat: m.coat, tip: m.tip }
-}), 80)
+})
+const told = useOften(wanted, 80)
 const { data: said, error: refused, isPlaceholderData } = useReadPhoto(() => props.dogId, () => props.code, told)
-const ready = computed(() => !missing.value && said.value && !refused.value && !isPlaceholderData.value && told.value)
+const ready = computed(() => !missing.value && said.value && !refused.value && !isPlaceholderData.value && told.value && toRaw(told.value) === toRaw(wanted.value))
 const range = (n: Schemas['PhotoNumber']) => `${length.value.bare(n.mm)} (${length.value.range(n.low_mm, n.high_mm)})`
 
 /** Nails whose numbers were taken from this picture. */
 const taken = ref<string[]>([])
 const untaken = ref('')
+/** A press while a moved point is still being read waits for it, and is not lost. */
+const waits = ref(false)
+watch([ready, refused], () => {
+  if (waits.value && (ready.value || refused.value)) void take()
+})
 async function take() {
+  waits.value = !ready.value && !refused.value && !missing.value
   if (!said.value || !ready.value) return
   untaken.value = ''
   const s = said.value
@@ -197,7 +204,7 @@ watch(() => picture.value?.id, () => (taken.value = []))
           <p v-if="!missing && target !== 'bench' && (said?.groove || said?.pink)" class="small soft">Where the quick ends is told at the bench; elsewhere it is shown and not kept.</p>
           <div v-if="target === 'record' || target === 'bench'" class="choices" role="group" aria-label="This was"><button v-for="w in (['before', 'after'] as const)" :key="w" type="button" :aria-pressed="when === w" @click="when = w">{{ w }} the cut</button></div>
           <div class="ways">
-            <BButton variant="go" class="btn-big" :disabled="!ready || check.isPending.value" @click="take">Take these for {{ code }}</BButton>
+            <BButton variant="go" class="btn-big" :disabled="missing !== '' || refused !== null || check.isPending.value" @click="take">Take these for {{ code }}</BButton>
             <BButton variant="plain" @click="open()">Another picture</BButton>
             <RouterLink v-if="taken.length > 0" :to="back.path" class="btn btn-plain">Back to {{ back.words }}</RouterLink>
           </div>

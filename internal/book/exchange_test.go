@@ -1,0 +1,262 @@
+package book_test
+
+import (
+	"archive/zip"
+	"bytes"
+	"context"
+	"encoding/json"
+	"fmt"
+	"io"
+	"os"
+	"os/exec"
+	"path/filepath"
+	"strings"
+	"sync"
+	"testing"
+	"time"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+
+	"fribbet/internal/book"
+	"fribbet/internal/demo"
+	"fribbet/internal/store"
+)
+
+var noon = time.Date(2026, 11, 24, 12, 0, 0, 0, time.UTC)
+
+func aBook(t *testing.T) (*book.Book, *store.Store) {
+	t.Helper()
+	kept, err := store.Open(t.Context(), filepath.Join(t.TempDir(), "book.db"), store.ThrowAway)
+	require.NoError(t, err)
+	t.Cleanup(func() { _ = kept.Close() })
+	return book.New(kept, func() time.Time { return noon }), kept
+}
+
+func quietly(int, int) {}
+
+// demos is the demonstration, filled once.
+var demos struct {
+	sync.Once
+	book *book.Book
+	kept *store.Store
+}
+
+func filled(t *testing.T) *book.Book {
+	t.Helper()
+	demos.Do(func() {
+		dir, err := os.MkdirTemp("", "fribbet-exchange-")
+		require.NoError(t, err)
+		demos.kept, err = store.Open(t.Context(), filepath.Join(dir, "book.db"), store.ThrowAway)
+		require.NoError(t, err)
+		demos.book = book.New(demos.kept, func() time.Time { return noon })
+		require.NoError(t, demo.Fill(t.Context(), demos.book))
+	})
+	return demos.book
+}
+
+func exportOf(t *testing.T, b *book.Book) []byte {
+	t.Helper()
+	var out bytes.Buffer
+	require.NoError(t, b.Export(t.Context(), &out, quietly))
+	return out.Bytes()
+}
+
+// everything is every row of every table but those that a book has for itself.
+func everything(t *testing.T, s *store.Store) map[string][]string {
+	t.Helper()
+	all := map[string][]string{}
+	require.NoError(t, s.Snapshot(t.Context(), func(snap store.Snapshot) error {
+		for _, table := range []string{
+			"settings", "holidays", "dogs", "weights", "nails", "walked", "kit_items", "kit_services", "owners", "owned", "working_week", "visits", "not_now", "messages", "checks", "looks",
+			"ladders", "tries", "plans", "pictures", "logs", "events", "sittings", "records", "cuts", "readings", "landmarks", "stints", "worn",
+		} {
+			err := snap.Rows(t.Context(), table, []string{"*"}, []string{"1", "2"}, "", nil, func(v []any) error {
+				all[table] = append(all[table], fmt.Sprint(v))
+				return nil
+			})
+			if err != nil {
+				return err
+			}
+		}
+		return nil
+	}))
+	return all
+}
+
+// The demonstration goes out, and comes into an empty book as the same: every table, every date.
+func TestABookGoesOutAndComesInTheSame(t *testing.T) {
+	from, kept := filled(t), demos.kept
+	data := exportOf(t, from)
+	to, other := aBook(t)
+	took, err := to.TakeIn(t.Context(), bytes.NewReader(data), int64(len(data)), quietly)
+	require.NoError(t, err)
+	assert.NotEmpty(t, took.Backup)
+	want, got := everything(t, kept), everything(t, other)
+	for table := range want {
+		assert.Equal(t, len(want[table]), len(got[table]), table)
+		for i := range want[table] {
+			if i < len(got[table]) && want[table][i] != got[table][i] {
+				t.Errorf("%s:\n%s\n%s", table, want[table][i], got[table][i])
+				break
+			}
+		}
+	}
+	for _, b := range []*book.Book{from, to} {
+		_, err := b.Rebuild(context.Background(), quietly)
+		require.NoError(t, err)
+	}
+	assert.Equal(t, dates(t, from), dates(t, to), "every state comes to the same date")
+	pictures, err := filepath.Glob(other.PicturePlace() + "/*")
+	require.NoError(t, err)
+	assert.Len(t, pictures, 4)
+
+	again, err := to.TakeIn(t.Context(), bytes.NewReader(data), int64(len(data)), quietly)
+	require.NoError(t, err)
+	assert.True(t, again.Nothing(), "taken in once more, nothing is new")
+	for _, table := range again.Tables {
+		assert.Zero(t, table.Different, table.Name)
+	}
+	assert.Equal(t, got, everything(t, other))
+}
+
+func dates(t *testing.T, b *book.Book) (all []string) {
+	t.Helper()
+	found, err := b.DueList(t.Context(), store.Find{Limit: 200})
+	require.NoError(t, err)
+	for _, d := range found.Rows {
+		all = append(all, string(d.Kept))
+	}
+	return all
+}
+
+// changed is a package with one file changed, or left out where what comes is nil.
+func changed(t *testing.T, data []byte, name string, change func(string) []byte) []byte {
+	t.Helper()
+	in, err := zip.NewReader(bytes.NewReader(data), int64(len(data)))
+	require.NoError(t, err)
+	var out bytes.Buffer
+	w := zip.NewWriter(&out)
+	for _, f := range in.File {
+		r, err := f.Open()
+		require.NoError(t, err)
+		text, err := io.ReadAll(r)
+		require.NoError(t, err)
+		if f.Name == name {
+			if text = change(string(text)); text == nil {
+				continue
+			}
+		}
+		to, err := w.Create(f.Name)
+		require.NoError(t, err)
+		_, err = to.Write(text)
+		require.NoError(t, err)
+	}
+	if change != nil && name == "new" {
+		to, err := w.Create(string(change("")))
+		require.NoError(t, err)
+		_, err = to.Write(bytes.Repeat([]byte{'0'}, 64<<20))
+		require.NoError(t, err)
+	}
+	require.NoError(t, w.Close())
+	return out.Bytes()
+}
+
+// What is not as it was written is refused by file, line and column, and nothing of it is in the book.
+func TestPackagesThatAreNotTakenIn(t *testing.T) {
+	from := filled(t)
+	fig, err := from.DueList(t.Context(), store.Find{Name: "Fig", Limit: 1})
+	require.NoError(t, err)
+	var one bytes.Buffer
+	require.NoError(t, from.ExportDog(t.Context(), &one, fig.Rows[0].DogID))
+	data := one.Bytes()
+	b, kept := aBook(t)
+	before := everything(t, kept)
+	line := func(n int, old, fresh string) func(string) []byte {
+		return func(text string) []byte {
+			lines := strings.SplitAfter(text, "\n")
+			require.Contains(t, lines[n-1], old)
+			lines[n-1] = strings.Replace(lines[n-1], old, fresh, 1)
+			return []byte(strings.Join(lines, ""))
+		}
+	}
+	gone := func(string) []byte { return nil }
+	named := func(name string) func(string) []byte { return func(string) []byte { return []byte(name) } }
+	picture := ""
+	in, err := zip.NewReader(bytes.NewReader(data), int64(len(data)))
+	require.NoError(t, err)
+	for _, f := range in.File {
+		if strings.HasPrefix(f.Name, "pictures/") && !strings.Contains(f.Name, "small") {
+			picture = f.Name
+		}
+	}
+	for want, bad := range map[string][]byte{
+		"must be a whole ZIP":                                    data[:len(data)/2],
+		"must be a whole ZIP, as Fribbet exports it":             []byte("hello"),
+		"data/dogs.csv: must be there: the package is not whole": changed(t, data, "data/dogs.csv", gone),
+		"datapackage.json: must be there":                        changed(t, data, "datapackage.json", gone),
+		"datapackage.json, version: must be 1": changed(t, data, "datapackage.json", func(s string) []byte {
+			return []byte(strings.Replace(s, `"version": "1.0.0"`, `"version": "2.0.0"`, 1))
+		}),
+		"data/weights.csv, line 2, kg: must be a number": changed(t, data, "data/weights.csv", func(s string) []byte {
+			return []byte("dog_id,on_date,kg\n7b0e4bb5-3b1e-4b43-9c3a-0f0f4d0f0001,2026-01-01,heavy\n")
+		}),
+		"data/weights.csv, line 2, on_date: must be a day": changed(t, data, "data/weights.csv", func(s string) []byte {
+			return []byte("dog_id,on_date,kg\n7b0e4bb5-3b1e-4b43-9c3a-0f0f4d0f0001,soon,5\n")
+		}),
+		"data/weights.csv, line 2, kg: must be told": changed(t, data, "data/weights.csv", func(s string) []byte {
+			return []byte("dog_id,on_date,kg\n7b0e4bb5-3b1e-4b43-9c3a-0f0f4d0f0001,2026-01-01,\n")
+		}),
+		"data/weights.csv, line 1, kg: must be there":      changed(t, data, "data/weights.csv", func(s string) []byte { return []byte("dog_id,on_date\n") }),
+		"data/weights.csv, line 1, pounds: must be one of": changed(t, data, "data/weights.csv", line(1, "kg", "pounds")),
+		"data/weights.csv, line 2: must have 3 cells":      changed(t, data, "data/weights.csv", line(2, ",", ",,")),
+		"data/weights.csv, line 2, dog_id: must be an id":  changed(t, data, "data/weights.csv", func(s string) []byte { return []byte("dog_id,on_date,kg\nme,2026-01-01,5\n") }),
+		"weights: a row belongs to one of dogs": changed(t, data, "data/weights.csv", func(s string) []byte {
+			return []byte(s + "7b0e4bb5-3b1e-4b43-9c3a-0f0f4d0f0001,2026-01-01,5\n")
+		}),
+		"data/nails.csv, line 2, colour: must be one of":   changed(t, data, "data/nails.csv", func(s string) []byte { return []byte(strings.Replace(s, ",dark,", ",purple,", 1)) }),
+		"data/logs.jsonl: must be as it was written":       changed(t, data, "data/logs.jsonl", func(s string) []byte { return []byte(strings.Replace(s, `"kind":"ended"`, `"kind":"done"`, 1)) }),
+		"data/logs.jsonl, line 2, number: must be 1":       changed(t, data, "data/logs.jsonl", func(s string) []byte { l := strings.SplitAfter(s, "\n"); return []byte(l[0] + strings.Join(l[2:], "")) }),
+		"data/logs.jsonl, line 1: must be one event":       changed(t, data, "data/logs.jsonl", func(s string) []byte { return []byte("{}{\n" + s) }),
+		"sitting_id: must be a sitting of logs.csv":        changed(t, data, "data/logs.csv", func(s string) []byte { l := strings.SplitAfter(s, "\n"); return []byte(l[0] + strings.Join(l[2:], "")) }),
+		"must be the picture that its name says":           changed(t, data, picture, func(s string) []byte { return []byte(s + "x") }),
+		"hash: must name a picture that is in the package": changed(t, data, picture, gone),
+		"../../etc/passwd: must be no part of it":          changed(t, data, "new", named("../../etc/passwd")),
+		"must not unpack to so much more than it is":       changed(t, data, "new", named("data/bomb.csv")),
+	} {
+		_, err := b.TakeIn(t.Context(), bytes.NewReader(bad), int64(len(bad)), quietly)
+		if assert.Error(t, err, want) {
+			assert.Contains(t, err.Error(), want)
+		}
+	}
+	assert.Empty(t, before)
+	assert.Empty(t, everything(t, kept), "nothing by halves")
+}
+
+// A reader that is not ours reads the package: every table against its schema, every reference (Frictionless Data's own
+// library for JavaScript).
+func TestAnotherReadsThePackage(t *testing.T) {
+	data, place := exportOf(t, filled(t)), t.TempDir()
+	in, err := zip.NewReader(bytes.NewReader(data), int64(len(data)))
+	require.NoError(t, err)
+	require.NoError(t, os.CopyFS(place, in))
+	said, err := exec.Command("node", "../formats/testdata/package.cjs", place).CombinedOutput()
+	require.NoError(t, err, string(said))
+	var rows map[string]int
+	require.NoError(t, json.Unmarshal(said, &rows))
+	assert.Equal(t, 24, rows["dogs"])
+	for table, n := range everything(t, demos.kept) {
+		if told, is := rows[table]; is {
+			assert.Equal(t, len(n), told, table)
+		}
+	}
+	settings, err := demos.book.Settings(t.Context())
+	require.NoError(t, err)
+	require.NotEmpty(t, settings.CalendarKey)
+	for _, f := range in.File {
+		text, err := os.ReadFile(filepath.Join(place, f.Name))
+		require.NoError(t, err)
+		assert.NotContains(t, string(text), settings.CalendarKey, "no secret is in it: "+f.Name)
+		assert.NotContains(t, string(text), "calendar_key", f.Name)
+	}
+}

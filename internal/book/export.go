@@ -1,0 +1,204 @@
+package book
+
+import (
+	"context"
+	"encoding/json"
+	"errors"
+	"fmt"
+	"io"
+	"slices"
+	"strings"
+
+	"github.com/google/uuid"
+
+	"fribbet/internal/core/estimate"
+	"fribbet/internal/formats"
+	"fribbet/internal/store"
+)
+
+// Steps is told how far a long work is.
+type Steps func(done, all int)
+
+// Export writes everything in the book as one package: tables that any spreadsheet opens, the logs of all sittings, the
+// pictures, and what it all means in plain words. Secrets are not in it. Rows are told to progress.
+func (b *Book) Export(ctx context.Context, to io.Writer, progress Steps) error {
+	return b.export(ctx, to, nil, nil, progress)
+}
+
+// ExportDog writes one dog alone, for its owner or a veterinarian, with a page to be read and printed.
+func (b *Book) ExportDog(ctx context.Context, to io.Writer, dogID uuid.UUID) error {
+	v, err := b.View(ctx, dogID)
+	if err != nil {
+		return err
+	}
+	page := b.dogPage(v)
+	return b.export(ctx, to, &dogID, &page, func(int, int) {})
+}
+
+// dogPage is a dog in plain words.
+func (b *Book) dogPage(v View) formats.DogPage {
+	today := b.Today()
+	p := formats.DogPage{
+		Name: v.Dog.Name, On: today.Words(), Next: "No date yet: " + v.WhyNone,
+		Facts: []string{fmt.Sprintf("Born %s", v.Dog.Birth.Date.Words()), fmt.Sprintf("%.1f kg, %d nails", v.Dog.WeightOn(today), len(v.Dog.Nails))},
+	}
+	if v.Dog.Birth.Estimated {
+		p.Facts[0] += ", as it was guessed"
+	}
+	if v.Next != nil {
+		p.Next = fmt.Sprintf("Next: %s. %s.", v.Next.Due.Words(), v.Next.Reason)
+	}
+	for _, c := range v.Cautions {
+		p.Cautions = append(p.Cautions, c.Words)
+	}
+	for _, r := range v.Readings {
+		gap := "none: a dewclaw"
+		if !r.Code.Dewclaw() {
+			gap = ranged(r.Gap)
+		}
+		p.Nails = append(p.Nails, struct{ Code, Looks, Length, Spare, Gap string }{
+			r.Code.String(), fmt.Sprintf("%s, %s, %s", r.Colour, r.Shape, r.State), ranged(r.Length), ranged(r.Spare), gap,
+		})
+	}
+	for _, s := range slices.Backward(v.Sittings) {
+		done := fmt.Sprintf("%d nails, %.1f mm off at most", s.Nails, s.Most)
+		for _, code := range s.Bled {
+			done += "; " + code.String() + " bled"
+		}
+		p.Sittings = append(p.Sittings, struct{ On, Done, How, Note string }{s.On.String(), done, string(s.Worst), s.Note})
+	}
+	return p
+}
+
+// ranged is a number with its range and the letter of its source.
+func ranged(e estimate.Estimate) string {
+	return fmt.Sprintf("%.1f (%.1f–%.1f) %s", e.Value, e.Low, e.High, e.Source[:1])
+}
+
+func (b *Book) export(ctx context.Context, to io.Writer, dogID *uuid.UUID, page *formats.DogPage, progress Steps) error {
+	return b.store.Snapshot(ctx, func(s store.Snapshot) error {
+		p := formats.NewPackage(to, b.now())
+		if err := p.File("README.txt", "", "", "text/plain", func(w io.Writer) error { return b.readme(w, dogID != nil) }); err != nil {
+			return err
+		}
+		if page != nil {
+			if err := p.File("dog.html", "page", "The dog on one page, to be read and printed.", "text/html", page.Write); err != nil {
+				return err
+			}
+		}
+		done, all := 0, 0
+		for _, t := range append(names(), "events") {
+			n, err := s.Count(ctx, t)
+			if err != nil {
+				return err
+			}
+			all += n
+		}
+		step := func() {
+			if done++; done%1000 == 0 || done == all {
+				progress(done, all)
+			}
+		}
+		var pictures []string
+		for _, t := range tables {
+			where, args := "", []any(nil)
+			if dogID != nil {
+				if t.ofDog == "" {
+					continue
+				}
+				where, args = t.ofDog, []any{*dogID}
+			}
+			hash := -1
+			for i, c := range t.Columns {
+				if t.Name == "pictures" && c.Name == "hash" {
+					hash = i
+				}
+			}
+			err := p.Table(t.Table, func(each func([]any) error) error {
+				return s.Rows(ctx, t.Name, t.Names(), t.order(), where, args, func(values []any) error {
+					step()
+					if hash >= 0 {
+						name := values[hash].(string)
+						if _, err := b.store.PictureFile(ctx, name, false); errors.Is(err, store.ErrNotFound) {
+							return nil // deleted for good, and put back with an older book: there is nothing to give
+						}
+						pictures = append(pictures, name)
+					}
+					return each(values)
+				})
+			})
+			if err != nil {
+				return err
+			}
+		}
+		where, args := "", []any(nil)
+		if dogID != nil {
+			where, args = ofSitting, []any{*dogID}
+		}
+		err := p.File(formats.LogsPath, "events", "Everything that happened at every sitting, one event a line, in its order: what all else of a sitting is worked out from.", "application/x-ndjson", func(w io.Writer) error {
+			out := json.NewEncoder(w)
+			out.SetEscapeHTML(false)
+			return s.Events(ctx, where, args, func(e store.LoggedEvent) error {
+				step()
+				return out.Encode(e)
+			})
+		})
+		if err != nil {
+			return err
+		}
+		if err := b.exportPictures(ctx, p, pictures); err != nil {
+			return err
+		}
+		return p.Close("fribbet", "A book of dogs' nails", "Dogs, their nails, sittings, kit, owners and visits. Lengths in mm, weights in kg, days in the user's zone, moments UTC.")
+	})
+}
+
+func names() (all []string) {
+	for _, t := range tables {
+		all = append(all, t.Name)
+	}
+	return all
+}
+
+// exportPictures adds the files of pictures, each once; one that was deleted is left out.
+func (b *Book) exportPictures(ctx context.Context, p *formats.PackageWriter, hashes []string) error {
+	there := map[string]bool{}
+	for _, hash := range hashes {
+		if there[hash] {
+			continue
+		}
+		there[hash] = true
+		for _, small := range []bool{false, true} {
+			data, err := b.store.PictureFile(ctx, hash, small)
+			if errors.Is(err, store.ErrNotFound) {
+				continue
+			}
+			if err != nil {
+				return err
+			}
+			if err := p.File(formats.PicturesPath+store.PictureName(hash, small), "", "", "image/jpeg", func(w io.Writer) error { _, err := w.Write(data); return err }); err != nil {
+				return err
+			}
+		}
+	}
+	return nil
+}
+
+// readme says in plain words what is in a package.
+func (b *Book) readme(w io.Writer, one bool) error {
+	var text strings.Builder
+	fmt.Fprintf(&text, "A book of dogs' nails, as Fribbet had it on %s.\n\n", b.Today())
+	if one {
+		text.WriteString("This is one dog. Open dog.html to read it, or to print it.\n\n")
+	}
+	text.WriteString("The tables under data/ open in any spreadsheet: the first row names the columns, and datapackage.json says what each means, its type, and which rows belong together (a Frictionless Tabular Data Package, frictionlessdata.io). Lengths are in mm, weights in kg, days as YYYY-MM-DD, moments in UTC; an empty cell is something that nobody told.\n\n")
+	for _, t := range tables {
+		if !one || t.ofDog != "" {
+			fmt.Fprintf(&text, "data/%s.csv\n    %s\n", t.Name, t.About)
+		}
+	}
+	fmt.Fprintf(&text, "%s\n    Everything that happened at every sitting, one event a line (JSON).\npictures/\n    Pictures of paws, named by their content, and each small as well.\n\n", formats.LogsPath)
+	text.WriteString("Fribbet reads all of it back: Settings, Take it in; or fribbet import. It leaves out what would open doors: passphrase, devices, and the keys of the calendar and of owners' cards.\n")
+	_, err := io.WriteString(w, text.String())
+	return err
+}

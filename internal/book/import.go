@@ -1,0 +1,384 @@
+package book
+
+import (
+	"bytes"
+	"context"
+	"crypto/sha256"
+	"encoding/hex"
+	"encoding/json"
+	"errors"
+	"fmt"
+	"image"
+	"io"
+	"strings"
+	"time"
+
+	"github.com/google/uuid"
+
+	"fribbet/internal/core/bench"
+	"fribbet/internal/core/fault"
+	"fribbet/internal/core/photo"
+	"fribbet/internal/core/round"
+	"fribbet/internal/formats"
+	"fribbet/internal/store"
+)
+
+// Intake is what a package would bring, or brought.
+type Intake struct {
+	Tables  []IntakeTable
+	Logs    IntakeTable // sittings' logs
+	Picture int         // new pictures
+	Backup  string      // the book as it was before, to be put back; empty where nothing was taken
+}
+
+// IntakeTable is one table of it.
+type IntakeTable struct {
+	Name           string
+	New, Same      int
+	Different      int      // what is in the book stays
+	DifferentNames []string // some of them
+}
+
+// mostNamed is how many rows that differ are named.
+const mostNamed = 5
+
+// Nothing tells whether there is nothing new in it.
+func (i Intake) Nothing() bool {
+	sum := i.Logs.New + i.Picture
+	for _, t := range i.Tables {
+		sum += t.New
+	}
+	return sum == 0
+}
+
+// TryIntake says what a package would bring, row by row, and keeps nothing.
+func (b *Book) TryIntake(ctx context.Context, r io.ReaderAt, size int64, progress Steps) (Intake, error) {
+	return b.takeIn(ctx, r, size, false, progress)
+}
+
+// TakeIn takes a package in, all of what is new in it or nothing. What is in the book stays as it is. A backup is made
+// before, so that it can be taken back.
+func (b *Book) TakeIn(ctx context.Context, r io.ReaderAt, size int64, progress Steps) (Intake, error) {
+	tried, err := b.TryIntake(ctx, r, size, progress)
+	if err != nil || tried.Nothing() {
+		return tried, err
+	}
+	if err := b.BackUp(ctx); err != nil {
+		return Intake{}, err
+	}
+	kept, err := b.store.Backups(b.now().Location())
+	if err != nil {
+		return Intake{}, err
+	}
+	out, err := b.takeIn(ctx, r, size, true, progress)
+	if err == nil {
+		out.Backup = kept[0].Name
+		b.memory.InvalidateAll()
+	}
+	return out, err
+}
+
+func (b *Book) takeIn(ctx context.Context, r io.ReaderAt, size int64, keep bool, progress Steps) (out Intake, err error) {
+	p, err := formats.ReadPackage(r, size)
+	if err != nil {
+		return out, refusedBy(err)
+	}
+	t := taking{b: b, ctx: ctx, p: p, keep: keep, progress: progress, sittings: map[uuid.UUID]uuid.UUID{}}
+	if keep { // files first: a row never names one that is not there
+		if err := t.pictures(); err != nil {
+			return out, refusedBy(err)
+		}
+	}
+	err = b.store.TakeIn(ctx, keep, func(in *store.Intake) error {
+		t.in = in
+		for _, table := range tables {
+			if !table.Derived && (p.Has(table.Path()) || table.ofDog != "") { // one dog alone has no more
+				if err := t.table(table); err != nil {
+					return err
+				}
+			}
+		}
+		if err := t.logs(); err != nil {
+			return err
+		}
+		return t.dogs()
+	})
+	return t.out, refusedBy(err)
+}
+
+// refusedBy says what of a package cannot be as a refused field.
+func refusedBy(err error) error {
+	var m formats.Misplaced
+	var loose store.Loose
+	switch {
+	case errors.As(err, &m):
+		return fault.Fields{{Name: "package", Value: m.Value, Want: m.Error()}}
+	case errors.As(err, &loose):
+		return fault.Fields{{Name: "package", Value: loose.Table, Want: "must be whole: " + loose.Error()}}
+	}
+	return err
+}
+
+// taking is a package that is being read into the book.
+type taking struct {
+	b        *Book
+	ctx      context.Context //nolint:containedctx // it is as long as this work
+	p        *formats.Package
+	in       *store.Intake
+	keep     bool
+	out      Intake
+	progress Steps
+	done     int
+	all      int
+	sittings map[uuid.UUID]uuid.UUID // new ones, with their dogs
+	newDogs  []newDog
+}
+
+type newDog struct {
+	id   uuid.UUID
+	line int
+}
+
+// step counts a row or an event; how many there are nobody knows before all are read.
+func (t *taking) step() {
+	const often = 5000
+	if t.done++; t.done%often == 0 {
+		t.progress(t.done, max(t.all, t.done))
+	}
+}
+
+// table takes the rows of one table that are not in the book.
+func (t *taking) table(table exchanged) error {
+	counts := IntakeTable{Name: table.Name}
+	columns := table.Names()
+	nullable, err := t.in.Nullable(t.ctx, table.Name)
+	if err != nil {
+		return err
+	}
+	keys, label := make([]int, len(table.Key)), -1
+	for i, c := range columns {
+		for k, key := range table.Key {
+			if key == c {
+				keys[k] = i
+			}
+		}
+		if c == "name" {
+			label = i
+		}
+	}
+	err = t.p.Rows(table.Table, func(line int, values []any) error {
+		t.step()
+		key := make([]any, len(keys))
+		for k, i := range keys {
+			key[k] = values[i]
+		}
+		for i, c := range columns {
+			if values[i] == nil && !nullable[c] {
+				values[i] = ""
+			}
+		}
+		at := formats.Misplaced{File: table.Path(), Line: line}
+		if err := t.sound(table.Name, columns, values, &at); err != nil {
+			return err
+		}
+		there, err := t.in.Find(t.ctx, table.Name, columns, table.Key, key)
+		if err != nil {
+			return err
+		}
+		if there != nil {
+			if alike(table.Columns, there, values) {
+				counts.Same++
+				return nil
+			}
+			counts.Different++
+			if len(counts.DifferentNames) < mostNamed {
+				name := fmt.Sprint(key...)
+				if label >= 0 {
+					name = fmt.Sprint(there[label])
+				}
+				counts.DifferentNames = append(counts.DifferentNames, name)
+			}
+			return nil
+		}
+		counts.New++
+		if table.Name == "pictures" {
+			t.out.Picture++
+		}
+		switch table.Name {
+		case "logs":
+			t.sittings[uuid.MustParse(fmt.Sprint(values[0]))] = uuid.MustParse(fmt.Sprint(values[1])) // sound has looked
+		case "dogs":
+			t.newDogs = append(t.newDogs, newDog{uuid.MustParse(fmt.Sprint(values[0])), line})
+		}
+		if err := t.in.Insert(t.ctx, table.Name, columns, values); err != nil {
+			at.Want = "must be a row as Fribbet keeps it: " + err.Error()
+			return at
+		}
+		return nil
+	})
+	t.out.Tables = append(t.out.Tables, counts)
+	return err
+}
+
+// alike tells whether two rows say the same.
+func alike(columns []formats.Column, a, b []any) bool {
+	for i, c := range columns {
+		x, err := c.Text(a[i])
+		y, other := c.Text(b[i])
+		if err != nil || other != nil || x != y {
+			return false
+		}
+	}
+	return true
+}
+
+// sound is that a row's ids are ids, that moments stand as the tables write them, and that a picture's file is there.
+func (t *taking) sound(table string, columns []string, values []any, at *formats.Misplaced) error {
+	refuse := func(column string, value any, want string) error {
+		at.Column, at.Value, at.Want = column, fault.Short(fmt.Sprint(value)), want
+		return *at
+	}
+	for i, c := range columns {
+		text, is := values[i].(string)
+		if !is || text == "" {
+			continue
+		}
+		if c == "id" || strings.HasSuffix(c, "_id") {
+			if id, err := uuid.Parse(text); err != nil || id.String() != text {
+				return refuse(c, text, "must be an id, such as 7b0e4bb5-3b1e-4b43-9c3a-0f0f4d0f0001")
+			}
+		}
+		if table == "pictures" && c == "hash" && !t.p.Has(formats.PicturesPath+store.PictureName(text, false)) {
+			return refuse(c, text, "must name a picture that is in the package")
+		}
+		if into := shapes[c]; into != nil && json.Unmarshal([]byte(text), into()) != nil {
+			return refuse(c, text, "must be JSON as Fribbet writes it")
+		}
+	}
+	return nil
+}
+
+// shapes are what the columns hold that are JSON.
+var shapes = map[string]func() any{
+	"suits": func() any { return &map[time.Weekday][]round.Stretch{} }, "body": func() any { return &store.WorkingWeek{} },
+	"places": func() any { return &[]store.Place{} }, "corners": func() any { return &[]photo.Point{} },
+}
+
+// pictures keeps the files of pictures, each as its name says that it is.
+func (t *taking) pictures() error {
+	for _, name := range t.p.Files(formats.PicturesPath) {
+		data, err := t.p.Picture(name)
+		if err != nil {
+			return err
+		}
+		at := formats.Misplaced{File: formats.PicturesPath + name}
+		sum := sha256.Sum256(data)
+		whole := !strings.Contains(name, ".small")
+		if whole && !strings.HasPrefix(name, hex.EncodeToString(sum[:])) {
+			at.Want = "must be the picture that its name says"
+			return at
+		}
+		if _, kind, err := image.DecodeConfig(bytes.NewReader(data)); err != nil || kind != "jpeg" {
+			at.Want = "must be a JPEG"
+			return at
+		}
+		if err := t.b.store.PutPicture(name, data); err != nil {
+			return err
+		}
+	}
+	return nil
+}
+
+// logs takes the logs of sittings that are not in the book; one that is stays as it is.
+func (t *taking) logs() error {
+	counts := IntakeTable{Name: "events"}
+	next := map[uuid.UUID]int{}
+	differs := map[uuid.UUID]bool{}
+	err := t.p.Lines(formats.LogsPath, func(line int, text []byte) error {
+		t.step()
+		at := formats.Misplaced{File: formats.LogsPath, Line: line}
+		var e store.LoggedEvent
+		var told bench.Event
+		read := json.NewDecoder(bytes.NewReader(text))
+		read.DisallowUnknownFields()
+		if err := read.Decode(&e); err != nil || read.More() {
+			at.Want = "must be one event, as Fribbet writes it"
+			return at
+		}
+		if err := json.Unmarshal(e.Event, &told); err != nil || told.ID != e.ID {
+			at.Column, at.Want = "event", "must be an event as it was told, under its own id"
+			return at
+		}
+		if _, err := time.Parse(time.RFC3339Nano, e.Recorded); err != nil {
+			at.Column, at.Value, at.Want = "recorded_at", e.Recorded, "must be a moment"
+			return at
+		}
+		if e.Number != next[e.Sitting] {
+			at.Column, at.Value, at.Want = "number", fmt.Sprint(e.Number), fmt.Sprintf("must be %d: a log is whole and in its order", next[e.Sitting])
+			return at
+		}
+		next[e.Sitting]++
+		if _, is := t.sittings[e.Sitting]; is {
+			counts.New++
+			if err := t.in.InsertEvent(t.ctx, e); err != nil {
+				at.Column, at.Value, at.Want = "id", e.ID, "must be told in one sitting only"
+				return at
+			}
+			return nil
+		}
+		there, err := t.in.Find(t.ctx, "events", []string{"id", "body"}, []string{"sitting_id", "number"}, []any{e.Sitting.String(), e.Number})
+		if err != nil {
+			return err
+		}
+		if there == nil && next[e.Sitting] == 1 {
+			at.Column, at.Value, at.Want = "sitting_id", e.Sitting.String(), "must be a sitting of logs.csv"
+			return at
+		}
+		if there != nil && there[0] == e.ID && there[1] == string(e.Event) {
+			counts.Same++
+		} else if counts.Different++; !differs[e.Sitting] {
+			differs[e.Sitting] = true
+			if len(counts.DifferentNames) < mostNamed {
+				counts.DifferentNames = append(counts.DifferentNames, e.Sitting.String())
+			}
+		}
+		return nil
+	})
+	t.out.Logs = counts
+	if err != nil {
+		return err
+	}
+	t.done, t.all = 0, len(t.sittings)
+	for id := range t.sittings {
+		if next[id] == 0 {
+			return formats.Misplaced{File: formats.LogsPath, Value: id.String(), Want: "must hold the log of every sitting"}
+		}
+		if !t.keep {
+			continue
+		}
+		if _, err := t.in.Project(t.ctx, id); err != nil {
+			return fmt.Errorf("sitting %s: %w", id, err)
+		}
+		if t.done++; t.done%100 == 0 {
+			t.progress(t.done, t.all)
+		}
+	}
+	return nil
+}
+
+// dogs are the new ones as profiles that can be.
+func (t *taking) dogs() error {
+	for _, one := range t.newDogs {
+		at := formats.Misplaced{File: "data/dogs.csv", Line: one.line}
+		d, err := t.in.Dog(t.ctx, one.id)
+		if err != nil {
+			at.Want = "must be a dog as Fribbet keeps it: " + err.Error()
+			return at
+		}
+		if f := d.Check(t.b.Today()); len(f) > 0 {
+			at.Column, at.Value, at.Want = f[0].Name, f[0].Value, f[0].Want
+			return at
+		}
+	}
+	return nil
+}

@@ -1,0 +1,182 @@
+package book
+
+import (
+	"strings"
+
+	"fribbet/internal/core/kit"
+	"fribbet/internal/core/rhythm"
+	"fribbet/internal/core/round"
+	"fribbet/internal/formats"
+)
+
+// exchanged is a table of the book as it goes out and comes back in.
+type exchanged struct {
+	formats.Table
+	ofDog string // which rows are one dog's, with its id for ?; empty: none goes along with one dog
+}
+
+// order is in which its rows go out: in which they came in, where the table has kept that.
+func (t exchanged) order() []string {
+	if len(t.Key) > 1 || t.Name == "holidays" || t.Name == "owned" || t.Name == "not_now" { // these have their key alone
+		return t.Key
+	}
+	return []string{"rowid"}
+}
+
+// one are the words that stand in columns of which only some can.
+var one = func() map[string][]string {
+	words := strings.Fields
+	all := map[string][]string{
+		"role": words("unset keeper groomer"), "length_unit": words("mm in"), "weight_unit": words("kg lb"), "hand": words("new some practised"), "end_point": words("first_sign full"),
+		"foot_coat": words("short long"), "school": words("level square steep sculpted"), "paw_order": words("hind_first lower_first hardest_first hardest_last own"), "position": words("standing foot_forward on_side on_back lap stool"),
+		"helper": words("alone wanted needed"), "noise": words("unknown fine afraid"), "takes": words("fine wriggles frightened bites"), "reach": words("text mail hand"), "stock": words("full low empty"), "tip": words("flat round tapered"),
+		"shape": words("straight usual hooked curled"), "colour": words("unknown dark light mixed"), "paw": words("LF RF LH RH"), "reaction": words("calm uneasy pulling fighting snapping"),
+		"nails.state": words("sound loose split broken torn ingrown"), "visits.state": words("offered agreed missed called_off"), "messages.state": words("waiting sent delivered answered failed person"), "ladders.kind": words("clipper grinder board"),
+		"gap_by": words("caliper feeler eye photo"),
+	}
+	all["looks.state"], all["length_by"] = all["nails.state"], all["gap_by"]
+	for _, r := range rhythm.Rhythms() {
+		all["rhythm"] = append(all["rhythm"], string(r))
+	}
+	for _, k := range kit.Kinds() {
+		all["kit_items.kind"] = append(all["kit_items.kind"], string(k))
+	}
+	for _, k := range round.MessageKinds() {
+		all["messages.kind"] = append(all["messages.kind"], string(k))
+	}
+	return all
+}()
+
+// column reads "type" with ! where it is never missing and >table where it names a row of another.
+func column(name, kind, about string) formats.Column {
+	kind, of, _ := strings.Cut(kind, ">")
+	plain, needed := strings.CutSuffix(kind, "!")
+	return formats.Column{Name: name, Type: plain, About: about, Needed: needed, Of: of}
+}
+
+const (
+	itsOwn     = `dog_id = ?`
+	ofSitting  = `sitting_id IN (SELECT sitting_id FROM logs WHERE dog_id = ?)`
+	someWhen   = "when it was written down, UTC"
+	fromLogs   = " Worked out from the logs: read it, and change nothing."
+	dogItself  = "the dog"
+	itsSitting = "the sitting"
+)
+
+// tables are what of the book is anybody's to take, in an order in which none belongs to a later one. Secrets (passphrase,
+// devices, the keys of calendar and cards) are in none of them.
+var tables = func() []exchanged {
+	all := plainTables
+	for _, t := range all {
+		for i, c := range t.Columns {
+			if t.Columns[i].One = one[t.Name+"."+c.Name]; t.Columns[i].One == nil && c.Type == "string" {
+				t.Columns[i].One = one[c.Name]
+			}
+		}
+	}
+	return all
+}()
+
+var plainTables = []exchanged{
+	{formats.Table{Name: "settings", About: "The user's choices; one row.", Key: []string{"one"}, Columns: []formats.Column{
+		column("one", "integer!", "always 1"), column("role", "string!", "keeper or groomer"), column("length_unit", "string!", "in which lengths are shown"),
+		column("weight_unit", "string!", "in which weights are shown"), column("margin_mm", "number!", "spare that is left before the quick, mm"),
+		column("working_weekdays", "string", "on which dogs are done, separated by commas"), column("coin_mm", "number", "thickness of the user's own coin, mm"),
+		column("hand", "string!", "how practised"), column("end_point", "string!", "where a cut stops"), column("left_handed", "boolean!", "holds the cutter in the left hand"), column("version", "integer!", "how often it was changed"),
+	}}, ""},
+	{formats.Table{Name: "holidays", About: "Days off, on which nobody is done.", Key: []string{"from_date"}, Columns: []formats.Column{
+		column("from_date", "date!", "the first day"), column("to_date", "date!", "the last day"),
+	}}, ""},
+	{formats.Table{Name: "dogs", About: "A dog, as its keeper told of it.", Key: []string{"id"}, Columns: []formats.Column{
+		column("id", "string!", "its own"), column("version", "integer!", "how often its profile was changed"), column("name", "string!", "what it is called"),
+		column("birth_date", "date!", "when it was born"), column("birth_estimated", "boolean!", "that is a guess"), column("foot_coat", "string!", "hair on its feet"),
+		column("pavement_km_week", "number!", "how far it walks on hard ground, km a week"), column("rhythm", "string!", "how often it is done"), column("working_weekdays", "string", "its own weekdays, separated by commas; missing: the user's"),
+		column("wished_gap_mm", "number!", "wished gap under its nails, mm"), column("school", "string!", "how its nails are cut"), column("paw_order", "string!", "in which order its paws are done"),
+		column("own_order", "string", "its own order, where it has one"), column("position", "string!", "how it is held"), column("helper", "string!", "whether somebody must hold it"), column("muzzle", "boolean!", "it wears one"),
+		column("sore", "boolean!", "sore legs or back"), column("noise", "string!", "how it takes noise"), column("most_nails", "integer", "nails that it takes a day at most"), column("most_minutes", "number", "minutes that it takes at most"),
+		column("short_quicks", "boolean!", "its quicks are known to be short"), column("entered_on", "date", "when it came into the book"), column("last_done_weeks", "number", "how long ago it had been done then, weeks"),
+		column("sore_told", "boolean!", "somebody said so, or that it is not"), column("takes", "string", "how it takes a trim, as it was told"),
+	}}, `id = ?`},
+	{formats.Table{Name: "weights", About: "What a dog weighed.", Key: []string{"dog_id", "on_date"}, Columns: []formats.Column{
+		column("dog_id", "string!>dogs", dogItself), column("on_date", "date!", "when"), column("kg", "number!", "weight, kg"),
+	}}, itsOwn},
+	{formats.Table{Name: "nails", About: "The nails that a dog has.", Key: []string{"dog_id", "code"}, Columns: []formats.Column{
+		column("dog_id", "string!>dogs", dogItself), column("code", "string!", "paw and digit, such as LF3"), column("state", "string!", "sound, split, torn and so on"), column("colour", "string!", "of the horn"), column("shape", "string!", "its run seen from the side"),
+	}}, itsOwn},
+	{formats.Table{Name: "walked", About: "How far a dog walked on hard ground until a day on which that changed.", Key: []string{"dog_id", "until_date"}, Columns: []formats.Column{
+		column("dog_id", "string!>dogs", dogItself), column("until_date", "date!", "the last day"), column("km_week", "number!", "km a week"),
+	}}, itsOwn},
+	{formats.Table{Name: "kit_items", About: "The kit, piece by piece.", Key: []string{"id"}, Columns: []formats.Column{
+		column("id", "string!", "its own"), column("version", "integer!", "how often it was changed"), column("kind", "string!", "what it is"), column("name", "string", "the user's own name for it"), column("guard", "boolean!", "it has a stop plate"),
+		column("grit", "integer!", "of what grinds; 0: nobody said"), column("tip", "string", "form of a bit"), column("on_item_id", "string>kit_items", "the machine on which it runs"), column("most", "number", "cuts or minutes that it bears; missing: what is usual"),
+		column("expires_on", "date", "of a supply"), column("stock", "string", "of a supply"), column("added_at", "datetime!", someWhen), column("removed_at", "datetime", "when it was taken out"),
+	}}, `id IN (SELECT item_id FROM records WHERE sitting_id IN (SELECT id FROM sittings WHERE dog_id = ?1)) OR id IN (SELECT on_item_id FROM kit_items WHERE id IN (SELECT item_id FROM records WHERE sitting_id IN (SELECT id FROM sittings WHERE dog_id = ?1)))`},
+	{formats.Table{Name: "kit_services", About: "When a piece was sharpened, changed, charged or refilled.", Key: []string{"item_id", "at"}, Columns: []formats.Column{
+		column("item_id", "string!>kit_items", "the piece"), column("on_date", "date!", "when"), column("at", "datetime!", someWhen), column("withdrawn_at", "datetime", "when that was taken back"),
+	}}, ""},
+	{formats.Table{Name: "owners", About: "Whose dogs they are, and how they are reached.", Key: []string{"id"}, Columns: []formats.Column{
+		column("id", "string!", "their own"), column("version", "integer!", "how often it was changed"), column("name", "string!", "their name"), column("name_key", "string!", "the same in small letters, by which they are found"), column("reach", "string!", "text, mail or hand"), column("address", "string", "a number, or a mail address"),
+		column("may_offer", "boolean!", "they may be offered places"), column("may_remind", "boolean!", "they may be reminded"), column("stopped", "boolean!", "they said stop: nothing is sent"), column("suits", "json!", "hours that suit, JSON; null: any"),
+		column("note", "string", "in the user's words"), column("made_at", "datetime!", someWhen), column("removed_at", "datetime", "when they were taken out"),
+	}}, `id IN (SELECT owner_id FROM owned WHERE dog_id = ?)`},
+	{formats.Table{Name: "owned", About: "Which dog is whose.", Key: []string{"dog_id"}, Columns: []formats.Column{
+		column("dog_id", "string!>dogs", dogItself), column("owner_id", "string!>owners", "its owner"),
+	}}, itsOwn},
+	{formats.Table{Name: "working_week", About: "When there is work, limits, and the words of messages; one row.", Key: []string{"one"}, Columns: []formats.Column{
+		column("one", "integer!", "always 1"), column("version", "integer!", "how often it was changed"), column("body", "json!", "all of it, JSON"),
+	}}, ""},
+	{formats.Table{Name: "visits", About: "Visits, as they were agreed; what became of one that was begun, its sitting says.", Key: []string{"id"}, Columns: []formats.Column{
+		column("id", "string!", "its own"), column("dog_id", "string!>dogs", dogItself), column("on_date", "date!", "when"), column("start", "integer!", "when that day, minutes since midnight"), column("minutes", "integer!", "that it holds"),
+		column("state", "string!", "offered, agreed, missed or called off"), column("sequence", "integer!", "how often it was changed"), column("changed_at", "datetime!", "when it last was, UTC"),
+	}}, itsOwn},
+	{formats.Table{Name: "not_now", About: "Dogs that are not called for before a day.", Key: []string{"dog_id"}, Columns: []formats.Column{
+		column("dog_id", "string!>dogs", dogItself), column("until_date", "date!", "that day it is asked again"),
+	}}, itsOwn},
+	{formats.Table{Name: "messages", About: "What owners were told.", Key: []string{"id"}, Columns: []formats.Column{
+		column("id", "string!", "its own"), column("owner_id", "string!>owners", "who was told"), column("dog_id", "string!>dogs", "of which dog"), column("kind", "string!", "what about"), column("recipient", "string", "to which address"), column("text", "string!", "the words"),
+		column("places", "json!", "that were offered or told, JSON"), column("state", "string!", "how far it came"), column("failures", "integer!", "how often it failed"), column("next_at", "datetime!", "it goes out no sooner, UTC"), column("made_at", "datetime!", someWhen),
+		column("changed_at", "datetime!", "when it last moved on, UTC"), column("answer", "string", "what was answered"), column("heard", "integer!", "the last report of it"), column("said", "string", "what came of it"),
+	}}, ""},
+	{formats.Table{Name: "checks", About: "Walk-rounds: the feet as a whole.", Key: []string{"id"}, Columns: []formats.Column{
+		column("id", "string!", "its own"), column("dog_id", "string!>dogs", dogItself), column("on_date", "date!", "when"), column("clicks", "boolean!", "on a hard floor"), column("hair", "boolean!", "between the pads"), column("swelling", "boolean!", "swelling, discharge or a bad smell"),
+		column("limping", "boolean!", "it limps"), column("breaking", "boolean!", "several nails break or fall off"), column("recorded_at", "datetime!", someWhen),
+	}}, itsOwn},
+	{formats.Table{Name: "looks", About: "What of one nail was seen on a walk-round; what nobody looked at is missing.", Key: []string{"check_id", "code"}, Columns: []formats.Column{
+		column("check_id", "string!>checks", "the walk-round"), column("code", "string!", "paw and digit"), column("gap_mm", "number", "gap to the floor, mm"), column("length_mm", "number", "along the ridge, mm"), column("past_pad", "boolean!", "it reaches past its pad"),
+		column("present", "boolean", "whether the nail is there"), column("colour", "string", "of the horn"), column("shape", "string", "its run"), column("state", "string", "sound, split and so on"), column("gap_by", "string", "what the gap was read with"), column("gap_sd_mm", "number", "how far it may be off, one standard deviation, mm"),
+		column("length_by", "string", "what the length was read with"), column("length_sd_mm", "number", "how far it may be off, one standard deviation, mm"),
+	}}, `check_id IN (SELECT id FROM checks WHERE dog_id = ?)`},
+	{formats.Table{Name: "ladders", About: "Training, tool by tool or paw by paw.", Key: []string{"id"}, Columns: []formats.Column{
+		column("id", "string!", "its own"), column("dog_id", "string!>dogs", dogItself), column("kind", "string!", "to what"), column("paw", "string", "of which paw"), column("started_on", "date!", "since when"), column("begun_at", "datetime!", someWhen), column("ended_at", "datetime", "when it was ended"),
+	}}, itsOwn},
+	{formats.Table{Name: "tries", About: "Tries on a ladder.", Key: []string{"id"}, Columns: []formats.Column{
+		column("id", "string!", "its own"), column("ladder_id", "string!>ladders", "the ladder"), column("on_date", "date!", "when"), column("reaction", "string!", "how it took it"), column("paw", "string", "which paw"), column("note", "string", "in the user's words"), column("recorded_at", "datetime!", someWhen), column("withdrawn_at", "datetime", "when it was taken back"),
+	}}, `ladder_id IN (SELECT id FROM ladders WHERE dog_id = ?)`},
+	{formats.Table{Name: "plans", About: "Bringing long quicks back.", Key: []string{"id"}, Columns: []formats.Column{
+		column("id", "string!", "its own"), column("dog_id", "string!>dogs", dogItself), column("started_on", "date!", "since when"), column("rhythm", "string!", "how often"), column("goal_mm", "number!", "wished gap, mm"), column("steps", "json!", "what was foreseen, JSON"), column("begun_at", "datetime!", someWhen), column("ended_at", "datetime", "when it was ended"),
+	}}, itsOwn},
+	{formats.Table{Name: "pictures", About: "Pictures of paws; the files stand under pictures/, named by their content.", Key: []string{"id"}, Columns: []formats.Column{
+		column("id", "string!", "its own"), column("dog_id", "string!>dogs", dogItself), column("paw", "string!", "which paw"), column("on_date", "date!", "when"), column("hash", "string!", "SHA-256 of the file"), column("width", "integer!", "pixels"), column("height", "integer!", "pixels"), column("bytes", "integer!", "of the files"),
+		column("corners", "json!", "of a card, as they were guessed, JSON"), column("added_at", "datetime!", someWhen),
+	}}, itsOwn},
+	{formats.Table{Name: "logs", About: "Sittings, each with a log of all that happened: the events stand in logs.jsonl.", Key: []string{"sitting_id"}, Columns: []formats.Column{
+		column("sitting_id", "string!", itsSitting), column("dog_id", "string!>dogs", dogItself), column("on_date", "date!", "when"), column("begun_at", "datetime!", someWhen), column("ended", "boolean!", "it has ended"), column("withdrawn_at", "datetime", "when it was taken back"),
+	}}, itsOwn},
+	{formats.Table{Name: "sittings", Derived: true, About: "Sittings, as the lists read them." + fromLogs, Key: []string{"id"}, Columns: []formats.Column{
+		column("id", "string!", "its own"), column("dog_id", "string!>dogs", dogItself), column("on_date", "date!", "when"), column("note", "string", "in the user's words"), column("recorded_at", "datetime!", someWhen), column("withdrawn_at", "datetime", "when it was taken back"),
+		column("minutes", "number", "how long it took"), column("calm_minutes", "number", "how long the dog was calm"), column("helper", "boolean!", "somebody held"), column("ticks", "string", "what was laid out, JSON"), column("smooth", "string", "paws round which a finger went"),
+	}}, itsOwn},
+	{formats.Table{Name: "records", Derived: true, About: "What was done to one nail at a sitting." + fromLogs, Key: []string{"sitting_id", "code"}, Columns: []formats.Column{
+		column("sitting_id", "string!>sittings", itsSitting), column("code", "string!", "paw and digit"), column("number", "integer!", "its place in the order of the work"), column("tool", "string!", "with which"), column("item_id", "string>kit_items", "the piece of the kit"), column("reaction", "string!", "how the dog took it"),
+		column("blood", "boolean!", "it bled"), column("took_force", "boolean!", "the blade had to be forced"), column("end_face", "string", "what the end showed"), column("colour", "string", "of the horn, where it was told"), column("edged", "boolean!", "sides and top were taken off"),
+	}}, ofSitting},
+	{formats.Table{Name: "cuts", Derived: true, About: "Slivers, one by one." + fromLogs, Key: []string{"sitting_id", "code", "number"}, Columns: []formats.Column{
+		column("sitting_id", "string!>sittings", itsSitting), column("code", "string!", "paw and digit"), column("number", "integer!", "which of the nail"), column("mm", "number!", "how thick, mm"), column("face", "string", "what it showed"),
+	}}, ofSitting},
+	{formats.Table{Name: "readings", Derived: true, About: "What was measured at a sitting." + fromLogs, Key: []string{"sitting_id", "code", "measure"}, Columns: []formats.Column{
+		column("sitting_id", "string!>sittings", itsSitting), column("code", "string!", "paw and digit"), column("measure", "string!", "what"), column("mm", "number!", "mm"), column("by_means", "string!", "what it was read with"), column("sd_mm", "number!", "how far it may be off, one standard deviation, mm"),
+	}}, ofSitting},
+	{formats.Table{Name: "landmarks", Derived: true, About: "Where the quick was seen to end before a cut." + fromLogs, Key: []string{"sitting_id", "code", "number"}, Columns: []formats.Column{
+		column("sitting_id", "string!>sittings", itsSitting), column("code", "string!", "paw and digit"), column("number", "integer!", "which of the nail"), column("kind", "string!", "by which mark"), column("spare_mm", "number!", "from the tip, mm"), column("by_means", "string!", "what it was read with"), column("sd_mm", "number!", "how far it may be off, mm"),
+	}}, ofSitting},
+}

@@ -1,0 +1,310 @@
+package formats
+
+import (
+	"archive/zip"
+	"bufio"
+	"crypto/sha256"
+	"encoding/csv"
+	"encoding/hex"
+	"encoding/json"
+	"errors"
+	"fmt"
+	"io"
+	"regexp"
+	"slices"
+	"strconv"
+	"strings"
+	"time"
+)
+
+// Misplaced is what in a package cannot be: by file, line and column.
+type Misplaced struct {
+	File   string
+	Line   int    // from 1; 0: the file as a whole
+	Column string // empty: the line as a whole
+	Value  string
+	Want   string
+}
+
+func (m Misplaced) Error() string {
+	where := m.File
+	if m.Line > 0 {
+		where += fmt.Sprintf(", line %d", m.Line)
+	}
+	if m.Column != "" {
+		where += ", " + m.Column
+	}
+	if m.Value != "" {
+		return fmt.Sprintf("%s: %s (got %s)", where, m.Want, m.Value)
+	}
+	return where + ": " + m.Want
+}
+
+// What of packages is read.
+const (
+	mostEntries  = 500_000
+	mostUnpacked = 16 << 30 // bytes
+	mostShrunk   = 200      // times: more is a bomb
+	smallEntry   = 1 << 20  // bytes that may be shrunk more
+	longestLine  = 1 << 20
+)
+
+// LogsPath is where the logs of all sittings stand in a package, and PicturesPath where pictures do.
+const (
+	LogsPath     = "data/logs.jsonl"
+	PicturesPath = "pictures/"
+)
+
+var known = regexp.MustCompile(`^(datapackage\.json|README\.txt|dog\.html|data/|pictures/|data/[a-z_]+\.(csv|jsonl)|pictures/[0-9a-f]{64}(\.small)?\.jpg)$`)
+
+// Package is one that is read.
+type Package struct {
+	entries map[string]*zip.File
+	hashes  map[string]string
+}
+
+// ReadPackage looks a package through, without unpacking it.
+func ReadPackage(r io.ReaderAt, size int64) (*Package, error) {
+	z, err := zip.NewReader(r, size)
+	if err != nil {
+		return nil, Misplaced{File: "the file", Want: "must be a whole ZIP, as Fribbet exports it"}
+	}
+	if len(z.File) > mostEntries {
+		return nil, Misplaced{File: "the file", Want: fmt.Sprintf("must hold at most %d files", mostEntries)}
+	}
+	p := &Package{entries: map[string]*zip.File{}, hashes: map[string]string{}}
+	var unpacked uint64
+	for _, f := range z.File {
+		unpacked += f.UncompressedSize64
+		switch {
+		case !known.MatchString(f.Name):
+			return nil, Misplaced{File: f.Name, Want: "must be no part of it: only what Fribbet exports is read"}
+		case p.entries[f.Name] != nil:
+			return nil, Misplaced{File: f.Name, Want: "must stand in it once"}
+		case unpacked > mostUnpacked, f.UncompressedSize64 > smallEntry && f.UncompressedSize64/max(1, f.CompressedSize64) > mostShrunk:
+			return nil, Misplaced{File: f.Name, Want: "must not unpack to so much more than it is"}
+		}
+		p.entries[f.Name] = f
+	}
+	return p, p.described()
+}
+
+// described reads the package's description.
+func (p *Package) described() error {
+	in, err := p.open(describing)
+	if err != nil {
+		return err
+	}
+	defer in.Close() //nolint:errcheck // it was only read
+	var d struct {
+		Version   string
+		Resources []struct{ Path, Hash string }
+	}
+	if err := json.NewDecoder(io.LimitReader(in, longestLine*16)).Decode(&d); err != nil || d.Resources == nil {
+		return Misplaced{File: describing, Want: "must describe the package, as Fribbet wrote it"}
+	}
+	if major, _, _ := strings.Cut(d.Version, "."); major != "1" {
+		return Misplaced{File: describing, Column: "version", Value: d.Version, Want: "must be 1: a later Fribbet wrote it"}
+	}
+	for _, r := range d.Resources {
+		if p.entries[r.Path] == nil {
+			return Misplaced{File: r.Path, Want: "must be there: the package is not whole"}
+		}
+		p.hashes[r.Path] = r.Hash
+	}
+	return nil
+}
+
+func (p *Package) open(path string) (io.ReadCloser, error) {
+	f := p.entries[path]
+	if f == nil {
+		return nil, Misplaced{File: path, Want: "must be there: the package is not whole"}
+	}
+	in, err := f.Open()
+	if err != nil {
+		return nil, Misplaced{File: path, Want: "must be whole: it is damaged"}
+	}
+	return in, nil
+}
+
+// damaged is what a broken entry is told as.
+func damaged(path string, err error) error {
+	var told Misplaced
+	if errors.Is(err, zip.ErrChecksum) || errors.Is(err, io.ErrUnexpectedEOF) || errors.Is(err, zip.ErrFormat) {
+		return Misplaced{File: path, Want: "must be whole: it is damaged"}
+	}
+	if err == nil || errors.As(err, &told) {
+		return err
+	}
+	return fmt.Errorf("%s: %w", path, err)
+}
+
+// Rows tells every row of a table with its line, each value as the database has it, nil for one that is missing.
+func (p *Package) Rows(t Table, each func(line int, values []any) error) error {
+	in, err := p.open(t.Path())
+	if err != nil {
+		return err
+	}
+	defer in.Close() //nolint:errcheck // it was only read
+	read := csv.NewReader(bufio.NewReader(in))
+	read.ReuseRecord = true
+	head, err := read.Read()
+	if err != nil {
+		return Misplaced{File: t.Path(), Line: 1, Want: "must name the columns"}
+	}
+	head = slices.Clone(head)
+	at := make([]int, len(head))
+	for i, name := range head {
+		at[i] = slices.IndexFunc(t.Columns, func(c Column) bool { return c.Name == name })
+		if at[i] < 0 || slices.Index(head, name) < i {
+			return Misplaced{File: t.Path(), Line: 1, Column: name, Want: "must be one of the columns, once: " + strings.Join(t.Names(), ", ")}
+		}
+	}
+	for _, c := range t.Columns {
+		if c.Needed && !slices.Contains(head, c.Name) {
+			return Misplaced{File: t.Path(), Line: 1, Column: c.Name, Want: "must be there"}
+		}
+	}
+	for {
+		cells, err := read.Read()
+		if errors.Is(err, io.EOF) {
+			return nil
+		}
+		var wrong *csv.ParseError
+		if errors.As(err, &wrong) {
+			return Misplaced{File: t.Path(), Line: wrong.Line, Want: fmt.Sprintf("must have %d cells, quoted as CSV is", len(head))}
+		}
+		if err != nil {
+			return damaged(t.Path(), err)
+		}
+		line, _ := read.FieldPos(0)
+		values := make([]any, len(t.Columns))
+		for i, cell := range cells {
+			c := t.Columns[at[i]]
+			if values[at[i]], err = c.value(cell); err != nil {
+				return Misplaced{File: t.Path(), Line: line, Column: c.Name, Value: cell, Want: err.Error()}
+			}
+		}
+		for i, c := range t.Columns {
+			if c.Needed && values[i] == nil {
+				return Misplaced{File: t.Path(), Line: line, Column: c.Name, Want: "must be told"}
+			}
+		}
+		if err := each(line, values); err != nil {
+			return err
+		}
+	}
+}
+
+// value reads a cell.
+func (c Column) value(cell string) (any, error) {
+	if cell == "" {
+		return nil, nil //nolint:nilnil // it is missing
+	}
+	switch c.Type {
+	case "integer":
+		n, err := strconv.ParseInt(cell, 10, 64)
+		if err != nil {
+			return nil, errors.New("must be a whole number")
+		}
+		return n, nil
+	case "number":
+		n, err := strconv.ParseFloat(cell, 64)
+		if err != nil || n != n || n > 1e12 || n < -1e12 {
+			return nil, errors.New("must be a number")
+		}
+		return n, nil
+	case "boolean":
+		switch cell {
+		case "true":
+			return int64(1), nil
+		case "false":
+			return int64(0), nil
+		}
+		return nil, errors.New("must be true or false")
+	case "json":
+		if !json.Valid([]byte(cell)) {
+			return nil, errors.New("must be JSON")
+		}
+	case "date":
+		if _, err := time.Parse(time.DateOnly, cell); err != nil {
+			return nil, errors.New("must be a day, YYYY-MM-DD")
+		}
+	case "datetime":
+		if _, err := time.Parse(time.RFC3339Nano, cell); err != nil {
+			return nil, errors.New("must be a moment, YYYY-MM-DDTHH:MM:SSZ")
+		}
+	}
+	if c.One != nil && !slices.Contains(c.One, cell) {
+		return nil, errors.New("must be one of " + strings.Join(c.One, ", "))
+	}
+	return cell, nil
+}
+
+// Has tells whether a file is in it.
+func (p *Package) Has(path string) bool { return p.entries[path] != nil }
+
+// Files are the names of what stands under a place.
+func (p *Package) Files(under string) (all []string) {
+	for path := range p.entries {
+		if name, is := strings.CutPrefix(path, under); is && name != "" {
+			all = append(all, name)
+		}
+	}
+	slices.Sort(all)
+	return all
+}
+
+// Bytes is how much is read of it: its tables and logs, unpacked.
+func (p *Package) Bytes() (sum int64) {
+	for path, f := range p.entries {
+		if strings.HasPrefix(path, "data/") {
+			sum += int64(f.UncompressedSize64) //nolint:gosec // below what is read at most
+		}
+	}
+	return sum
+}
+
+// Lines tells every line of a file that must be as it was written.
+func (p *Package) Lines(path string, each func(line int, text []byte) error) error {
+	in, err := p.open(path)
+	if err != nil {
+		return err
+	}
+	defer in.Close() //nolint:errcheck // it was only read
+	sum := sha256.New()
+	read := bufio.NewScanner(io.TeeReader(in, sum))
+	read.Buffer(nil, longestLine)
+	line := 0
+	for read.Scan() {
+		line++
+		if err := each(line, read.Bytes()); err != nil {
+			return err
+		}
+	}
+	if errors.Is(read.Err(), bufio.ErrTooLong) {
+		return Misplaced{File: path, Line: line + 1, Want: "must be shorter"}
+	}
+	if err := read.Err(); err != nil {
+		return damaged(path, err)
+	}
+	if p.hashes[path] != "sha256:"+hex.EncodeToString(sum.Sum(nil)) {
+		return Misplaced{File: path, Want: "must be as it was written: a log is never changed"}
+	}
+	return nil
+}
+
+// Picture is a picture's file, whole or small.
+func (p *Package) Picture(name string) ([]byte, error) {
+	path := PicturesPath + name
+	in, err := p.open(path)
+	if err != nil {
+		return nil, err
+	}
+	defer in.Close() //nolint:errcheck // it was only read
+	data, err := io.ReadAll(io.LimitReader(in, MostPictureBytes+1))
+	if err != nil || len(data) > MostPictureBytes {
+		return nil, Misplaced{File: path, Want: "must be a whole picture of at most 10 MB"}
+	}
+	return data, nil
+}
