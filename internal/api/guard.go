@@ -61,10 +61,19 @@ func ownContext(next contract.StrictHandlerFunc, _ string) contract.StrictHandle
 	return func(c *gin.Context, request any) (any, error) { return next(c.Copy(), request) }
 }
 
+// A package is read as it comes, and never held as a whole.
+const (
+	importPath  = "/api/import"
+	mostPackage = 4 << 30
+)
+
 func limitBody(c *gin.Context) {
 	most := int64(mostBody)
-	if c.FullPath() == "/api/dogs/:dog_id/pictures/:picture_id" {
+	switch c.FullPath() {
+	case "/api/dogs/:dog_id/pictures/:picture_id":
 		most = formats.MostPictureBytes
+	case importPath:
+		most = mostPackage
 	}
 	c.Request.Body = http.MaxBytesReader(c.Writer, c.Request.Body, most)
 }

@@ -55,7 +55,7 @@ func New(b *book.Book, o Options) (http.Handler, error) {
 		HandlerErrorFunc:         refuse,
 		ResponseErrorHandlerFunc: refuse,
 	})
-	pack := gzip.Gzip(gzip.BestSpeed, gzip.WithExcludedPathsRegexs([]string{`/(changes|readings)$`})) // streams go as they come
+	pack := gzip.Gzip(gzip.BestSpeed, gzip.WithExcludedPathsRegexs([]string{`/(changes|readings|export)$`, `^/api/pictures/`})) // streams go as they come, and what is packed is not packed again
 	contract.RegisterHandlersWithOptions(engine.Group("", pack, there(b), cleanBody, check), strict, contract.GinServerOptions{ErrorHandler: refuseAddress})
 	engine.NoRoute(front(o.Front))
 	engine.NoMethod(func(c *gin.Context) {

@@ -42,7 +42,7 @@ func validator() (gin.HandlerFunc, error) {
 		if err == nil {
 			err = openapi3filter.ValidateRequest(c.Request.Context(), &openapi3filter.RequestValidationInput{
 				Request: c.Request, PathParams: params, Route: route,
-				Options: &openapi3filter.Options{MultiError: true, SkipSettingDefaults: true},
+				Options: &openapi3filter.Options{MultiError: true, SkipSettingDefaults: true, ExcludeRequestBody: c.FullPath() == importPath},
 			})
 		}
 		var tooLarge *http.MaxBytesError

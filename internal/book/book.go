@@ -30,6 +30,7 @@ type Book struct {
 	backing  backing
 	watches  watches
 	pictures sync.Mutex // one is read at a time
+	intake   intake
 	memory   *otter.Cache[uuid.UUID, remembered]
 }
 

@@ -11,6 +11,8 @@ import (
 	"image"
 	"io"
 	"strings"
+	"sync"
+	"sync/atomic"
 	"time"
 
 	"github.com/google/uuid"
@@ -51,15 +53,57 @@ func (i Intake) Nothing() bool {
 	return sum == 0
 }
 
+// intake is how far taking a package in is: one at a time.
+type intake struct {
+	sync.Mutex
+	running   atomic.Bool
+	done, all atomic.Int64
+}
+
+// IntakeProgress tells how far taking a package in is.
+func (b *Book) IntakeProgress() (running bool, done, all int) {
+	return b.intake.running.Load(), int(b.intake.done.Load()), int(b.intake.all.Load())
+}
+
+// underWay begins to take a package in, and tells everybody how far it is; false while another does.
+func (b *Book) underWay(progress Steps) (Steps, func(), bool) {
+	if !b.intake.TryLock() {
+		return nil, nil, false
+	}
+	b.intake.done.Store(0)
+	b.intake.all.Store(0)
+	b.intake.running.Store(true)
+	return func(done, all int) {
+			b.intake.done.Store(int64(done))
+			b.intake.all.Store(int64(all))
+			progress(done, all)
+		}, func() {
+			b.intake.running.Store(false)
+			b.intake.Unlock()
+		}, true
+}
+
 // TryIntake says what a package would bring, row by row, and keeps nothing.
 func (b *Book) TryIntake(ctx context.Context, r io.ReaderAt, size int64, progress Steps) (Intake, error) {
+	progress, over, is := b.underWay(progress)
+	if !is {
+		return Intake{}, errUnderWay
+	}
+	defer over()
 	return b.takeIn(ctx, r, size, false, progress)
 }
+
+var errUnderWay = fault.Fields{{Name: "package", Value: "another", Want: "must wait: another package is being taken in"}}
 
 // TakeIn takes a package in, all of what is new in it or nothing. What is in the book stays as it is. A backup is made
 // before, so that it can be taken back.
 func (b *Book) TakeIn(ctx context.Context, r io.ReaderAt, size int64, progress Steps) (Intake, error) {
-	tried, err := b.TryIntake(ctx, r, size, progress)
+	progress, over, is := b.underWay(progress)
+	if !is {
+		return Intake{}, errUnderWay
+	}
+	defer over()
+	tried, err := b.takeIn(ctx, r, size, false, progress)
 	if err != nil || tried.Nothing() {
 		return tried, err
 	}

@@ -1586,6 +1586,39 @@ type House struct {
 // Id defines model for Id.
 type Id = openapi_types.UUID
 
+// Intake defines model for Intake.
+type Intake struct {
+	// Backup the name of the backup from before, to be put back
+	Backup *string `json:"backup,omitempty"`
+
+	// Nothing nothing in it is new
+	Nothing bool `json:"nothing"`
+
+	// Pictures new ones
+	Pictures int           `json:"pictures"`
+	Tables   []IntakeTable `json:"tables"`
+}
+
+// IntakeProgress defines model for IntakeProgress.
+type IntakeProgress struct {
+	// All 0 as long as nobody knows
+	All     int  `json:"all"`
+	Done    int  `json:"done"`
+	Running bool `json:"running"`
+}
+
+// IntakeTable defines model for IntakeTable.
+type IntakeTable struct {
+	// Different what is in the book stays as it is
+	Different int `json:"different"`
+
+	// DifferentNames some of them
+	DifferentNames []string `json:"different_names"`
+	Name           string   `json:"name"`
+	New            int      `json:"new"`
+	Same           int      `json:"same"`
+}
+
 // Kit defines model for Kit.
 type Kit struct {
 	// Due how many are overdue
@@ -3554,6 +3587,18 @@ type GetDueParams struct {
 	Limit *int `form:"limit,omitempty" json:"limit,omitempty"`
 }
 
+// ExportBookParams defines parameters for ExportBook.
+type ExportBookParams struct {
+	// DogId one dog alone
+	DogId *Id `form:"dog_id,omitempty" json:"dog_id,omitempty"`
+}
+
+// TakeInParams defines parameters for TakeIn.
+type TakeInParams struct {
+	// Take take it in; else it is only tried
+	Take *bool `form:"take,omitempty" json:"take,omitempty"`
+}
+
 // GetOwnersParams defines parameters for GetOwners.
 type GetOwnersParams struct {
 	Search *string `form:"search,omitempty" json:"search,omitempty"`
@@ -3812,6 +3857,9 @@ type ServerInterface interface {
 	// SeenMoved The dates that a change of the rules moved were seen
 	// (DELETE /api/due/moved)
 	SeenMoved(c *gin.Context)
+	// ExportBook Everything in the book as one package in open formats (a Frictionless Tabular Data Package as a ZIP); or one dog alone
+	// (GET /api/export)
+	ExportBook(c *gin.Context, params ExportBookParams)
 	// GetGateway The other side of the simulated message service, what the owners read
 	// (GET /api/gateway)
 	GetGateway(c *gin.Context)
@@ -3830,6 +3878,12 @@ type ServerInterface interface {
 	// NameDevice Give a device another name, and say who uses it
 	// (PATCH /api/house/devices/{device_id})
 	NameDevice(c *gin.Context, deviceId Id)
+	// GetIntake How far taking a package in is
+	// (GET /api/import)
+	GetIntake(c *gin.Context)
+	// TakeIn Say what of a package is new, the same or different; with take, take in what is new, all of it or nothing
+	// (POST /api/import)
+	TakeIn(c *gin.Context, params TakeInParams)
 	// GetKit The user's kit and what is due on it
 	// (GET /api/kit)
 	GetKit(c *gin.Context)
@@ -5171,6 +5225,33 @@ func (siw *ServerInterfaceWrapper) SeenMoved(c *gin.Context) {
 	siw.Handler.SeenMoved(c)
 }
 
+// ExportBook operation middleware
+func (siw *ServerInterfaceWrapper) ExportBook(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// Parameter object where we will unmarshal all parameters from the context
+	var params ExportBookParams
+
+	// ------------- Optional query parameter "dog_id" -------------
+
+	err = runtime.BindQueryParameterWithOptions("form", true, false, "dog_id", c.Request.URL.Query(), &params.DogId, runtime.BindQueryParameterOptions{Type: "string", Format: "uuid"})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter dog_id: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.ExportBook(c, params)
+}
+
 // GetGateway operation middleware
 func (siw *ServerInterfaceWrapper) GetGateway(c *gin.Context) {
 
@@ -5283,6 +5364,46 @@ func (siw *ServerInterfaceWrapper) NameDevice(c *gin.Context) {
 	}
 
 	siw.Handler.NameDevice(c, deviceId)
+}
+
+// GetIntake operation middleware
+func (siw *ServerInterfaceWrapper) GetIntake(c *gin.Context) {
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.GetIntake(c)
+}
+
+// TakeIn operation middleware
+func (siw *ServerInterfaceWrapper) TakeIn(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// Parameter object where we will unmarshal all parameters from the context
+	var params TakeInParams
+
+	// ------------- Optional query parameter "take" -------------
+
+	err = runtime.BindQueryParameterWithOptions("form", true, false, "take", c.Request.URL.Query(), &params.Take, runtime.BindQueryParameterOptions{Type: "boolean", Format: ""})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter take: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.TakeIn(c, params)
 }
 
 // GetKit operation middleware
@@ -5960,6 +6081,9 @@ func RegisterHandlersWithOptions(router gin.IRouter, si ServerInterface, options
 	router.GET(options.BaseURL+"/api/dogs/:dog_id/pictures", wrapper.GetPictures)
 	router.DELETE(options.BaseURL+"/api/dogs/:dog_id/pictures/:picture_id", wrapper.RemovePicture)
 	router.PUT(options.BaseURL+"/api/dogs/:dog_id/pictures/:picture_id", wrapper.AddPicture)
+	router.GET(options.BaseURL+"/api/export", wrapper.ExportBook)
+	router.GET(options.BaseURL+"/api/import", wrapper.GetIntake)
+	router.POST(options.BaseURL+"/api/import", wrapper.TakeIn)
 	router.GET(options.BaseURL+"/api/pictures", wrapper.GetPicturesKept)
 	router.GET(options.BaseURL+"/api/pictures/:hash", wrapper.GetPicture)
 	router.GET(options.BaseURL+"/api/dogs/:dog_id/nails/:code/advice", wrapper.GetAdvice)
@@ -7912,6 +8036,59 @@ func (response SeenMoveddefaultApplicationProblemPlusJSONResponse) VisitSeenMove
 	return err
 }
 
+type ExportBookRequestObject struct {
+	Params ExportBookParams
+}
+
+type ExportBookResponseObject interface {
+	VisitExportBookResponse(w http.ResponseWriter) error
+}
+
+type ExportBook200ResponseHeaders struct {
+	ContentDisposition *string
+}
+
+type ExportBook200ApplicationzipResponse struct {
+	Body          io.Reader
+	Headers       ExportBook200ResponseHeaders
+	ContentLength int64
+}
+
+func (response ExportBook200ApplicationzipResponse) VisitExportBookResponse(w http.ResponseWriter) error {
+
+	w.Header().Set("Content-Type", "application/zip")
+	if response.ContentLength != 0 {
+		w.Header().Set("Content-Length", fmt.Sprint(response.ContentLength))
+	}
+	if response.Headers.ContentDisposition != nil {
+		w.Header().Set("Content-Disposition", fmt.Sprint(*response.Headers.ContentDisposition))
+	}
+	w.WriteHeader(200)
+
+	if closer, ok := response.Body.(io.ReadCloser); ok {
+		defer closer.Close()
+	}
+	_, err := io.Copy(w, response.Body)
+	return err
+}
+
+type ExportBookdefaultApplicationProblemPlusJSONResponse struct {
+	Body       Problem
+	StatusCode int
+}
+
+func (response ExportBookdefaultApplicationProblemPlusJSONResponse) VisitExportBookResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response.Body); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/problem+json")
+	w.WriteHeader(response.StatusCode)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
 type GetGatewayRequestObject struct {
 }
 
@@ -8134,6 +8311,84 @@ type NameDevicedefaultApplicationProblemPlusJSONResponse struct {
 }
 
 func (response NameDevicedefaultApplicationProblemPlusJSONResponse) VisitNameDeviceResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response.Body); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/problem+json")
+	w.WriteHeader(response.StatusCode)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type GetIntakeRequestObject struct {
+}
+
+type GetIntakeResponseObject interface {
+	VisitGetIntakeResponse(w http.ResponseWriter) error
+}
+
+type GetIntake200JSONResponse IntakeProgress
+
+func (response GetIntake200JSONResponse) VisitGetIntakeResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/json")
+	w.WriteHeader(200)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type GetIntakedefaultApplicationProblemPlusJSONResponse struct {
+	Body       Problem
+	StatusCode int
+}
+
+func (response GetIntakedefaultApplicationProblemPlusJSONResponse) VisitGetIntakeResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response.Body); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/problem+json")
+	w.WriteHeader(response.StatusCode)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type TakeInRequestObject struct {
+	Params TakeInParams
+	Body   io.Reader
+}
+
+type TakeInResponseObject interface {
+	VisitTakeInResponse(w http.ResponseWriter) error
+}
+
+type TakeIn200JSONResponse Intake
+
+func (response TakeIn200JSONResponse) VisitTakeInResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/json")
+	w.WriteHeader(200)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type TakeIndefaultApplicationProblemPlusJSONResponse struct {
+	Body       Problem
+	StatusCode int
+}
+
+func (response TakeIndefaultApplicationProblemPlusJSONResponse) VisitTakeInResponse(w http.ResponseWriter) error {
 
 	var buf bytes.Buffer
 	if err := json.NewEncoder(&buf).Encode(response.Body); err != nil {
@@ -9400,6 +9655,9 @@ type StrictServerInterface interface {
 	// SeenMoved The dates that a change of the rules moved were seen
 	// (DELETE /api/due/moved)
 	SeenMoved(ctx context.Context, request SeenMovedRequestObject) (SeenMovedResponseObject, error)
+	// ExportBook Everything in the book as one package in open formats (a Frictionless Tabular Data Package as a ZIP); or one dog alone
+	// (GET /api/export)
+	ExportBook(ctx context.Context, request ExportBookRequestObject) (ExportBookResponseObject, error)
 	// GetGateway The other side of the simulated message service, what the owners read
 	// (GET /api/gateway)
 	GetGateway(ctx context.Context, request GetGatewayRequestObject) (GetGatewayResponseObject, error)
@@ -9418,6 +9676,12 @@ type StrictServerInterface interface {
 	// NameDevice Give a device another name, and say who uses it
 	// (PATCH /api/house/devices/{device_id})
 	NameDevice(ctx context.Context, request NameDeviceRequestObject) (NameDeviceResponseObject, error)
+	// GetIntake How far taking a package in is
+	// (GET /api/import)
+	GetIntake(ctx context.Context, request GetIntakeRequestObject) (GetIntakeResponseObject, error)
+	// TakeIn Say what of a package is new, the same or different; with take, take in what is new, all of it or nothing
+	// (POST /api/import)
+	TakeIn(ctx context.Context, request TakeInRequestObject) (TakeInResponseObject, error)
 	// GetKit The user's kit and what is due on it
 	// (GET /api/kit)
 	GetKit(ctx context.Context, request GetKitRequestObject) (GetKitResponseObject, error)
@@ -11136,6 +11400,32 @@ func (sh *strictHandler) SeenMoved(ctx *gin.Context) {
 	}
 }
 
+// ExportBook operation middleware
+func (sh *strictHandler) ExportBook(ctx *gin.Context, params ExportBookParams) {
+	var request ExportBookRequestObject
+
+	request.Params = params
+
+	handler := func(ctx *gin.Context, request interface{}) (interface{}, error) {
+		return sh.ssi.ExportBook(ctx, request.(ExportBookRequestObject))
+	}
+	for _, middleware := range sh.middlewares {
+		handler = middleware(handler, "ExportBook")
+	}
+
+	response, err := handler(ctx, request)
+
+	if err != nil {
+		sh.options.HandlerErrorFunc(ctx, err)
+	} else if validResponse, ok := response.(ExportBookResponseObject); ok {
+		if err := validResponse.VisitExportBookResponse(ctx.Writer); err != nil {
+			sh.options.ResponseErrorHandlerFunc(ctx, err)
+		}
+	} else if response != nil {
+		sh.options.ResponseErrorHandlerFunc(ctx, fmt.Errorf("unexpected response type: %T", response))
+	}
+}
+
 // GetGateway operation middleware
 func (sh *strictHandler) GetGateway(ctx *gin.Context) {
 	var request GetGatewayRequestObject
@@ -11315,6 +11605,58 @@ func (sh *strictHandler) NameDevice(ctx *gin.Context, deviceId Id) {
 		sh.options.HandlerErrorFunc(ctx, err)
 	} else if validResponse, ok := response.(NameDeviceResponseObject); ok {
 		if err := validResponse.VisitNameDeviceResponse(ctx.Writer); err != nil {
+			sh.options.ResponseErrorHandlerFunc(ctx, err)
+		}
+	} else if response != nil {
+		sh.options.ResponseErrorHandlerFunc(ctx, fmt.Errorf("unexpected response type: %T", response))
+	}
+}
+
+// GetIntake operation middleware
+func (sh *strictHandler) GetIntake(ctx *gin.Context) {
+	var request GetIntakeRequestObject
+
+	handler := func(ctx *gin.Context, request interface{}) (interface{}, error) {
+		return sh.ssi.GetIntake(ctx, request.(GetIntakeRequestObject))
+	}
+	for _, middleware := range sh.middlewares {
+		handler = middleware(handler, "GetIntake")
+	}
+
+	response, err := handler(ctx, request)
+
+	if err != nil {
+		sh.options.HandlerErrorFunc(ctx, err)
+	} else if validResponse, ok := response.(GetIntakeResponseObject); ok {
+		if err := validResponse.VisitGetIntakeResponse(ctx.Writer); err != nil {
+			sh.options.ResponseErrorHandlerFunc(ctx, err)
+		}
+	} else if response != nil {
+		sh.options.ResponseErrorHandlerFunc(ctx, fmt.Errorf("unexpected response type: %T", response))
+	}
+}
+
+// TakeIn operation middleware
+func (sh *strictHandler) TakeIn(ctx *gin.Context, params TakeInParams) {
+	var request TakeInRequestObject
+
+	request.Params = params
+
+	request.Body = ctx.Request.Body
+
+	handler := func(ctx *gin.Context, request interface{}) (interface{}, error) {
+		return sh.ssi.TakeIn(ctx, request.(TakeInRequestObject))
+	}
+	for _, middleware := range sh.middlewares {
+		handler = middleware(handler, "TakeIn")
+	}
+
+	response, err := handler(ctx, request)
+
+	if err != nil {
+		sh.options.HandlerErrorFunc(ctx, err)
+	} else if validResponse, ok := response.(TakeInResponseObject); ok {
+		if err := validResponse.VisitTakeInResponse(ctx.Writer); err != nil {
 			sh.options.ResponseErrorHandlerFunc(ctx, err)
 		}
 	} else if response != nil {
@@ -12198,429 +12540,436 @@ func (sh *strictHandler) ReadCard(ctx *gin.Context, cardKey string) {
 // const string: with thousands of chunks the chained `+` fold is several
 // times slower for the Go compiler than parsing a slice literal.
 var swaggerSpec = []string{
-	"5P1ts9s2si+KfxWU/udf3rsuYzuZZPYZr1eJ83jjJD52zuTF3LkqiIQkRBTAAcAla1z+7rfQ3QBJEZBI",
-	"La145uw3iW2BeGw0+vHX7xel3jdaCeXs4sX7RcMN3wsnDPzta735ofJ/kGrxYtFwt10UC8X3YvFiUenN",
-	"UlaLYmHEP1ppRLV44UwrioUtt2LP/Vf/w4j14sXi//esG+MZ/mqf/VAtPnwoFj84sc8OIZ3Y32CMV7yq",
-	"hMmOUsPPDx7ng//aNlpZAXv3FS93bQN/LLVyQjn/R940tSy5k1o9+91q5f9t2iChPxipErY0svHdLF4s",
-	"ft0KtsKf2UpYWQnm/D9pvVt8KBZfCVVubzcP6C0zCyudk2rDuGXSMeu4qixT+uCn8ZLXQlXc3GwmscPM",
-	"ZEr6/YllvKqMsBanYaobTsFU+eH9b4W/REiBt6OFXpeZwSu9eWIZkrb1x+G24ogHEs7jO+7EgR9vNqnQ",
-	"X2JGv225A5LUB+XnYwSHrflet1bcbALYW25DxL0shWVSwUS22LZY/CjdzSbg+8oMv5MueSl+Etbyjbgd",
-	"acQOMxPZx9+LxWujV7XYnxm7wRb/17w5hH5zlCAtOxitNgVbHdlairpi//Hm25fsL59/8V//6Sf2VgAb",
-	"ud2uxA5zfCv+Xix+02Yn1eY3IXY3G7/fZ3JXBJClEbA32uzg4aKvfedfltj0/UKodr948bdF2bpFsXC6",
-	"Lf1bZp1uFn8vFu7Y+DfNOiPVZlEs3n2y0Z/QP/6jleXuKfXU++kTuW+0cfj8u+3ixWJt5Gol3DOpnDCK",
-	"189KbcQz+B4m9mXlLxN8YHQjjJOBgitxaSt+5rJ+6dt9KBYaNgA+HW7ISljH1tJYd8fcVlvBTFuLiunW",
-	"sZpbv3IvHNhLg/2qdf0Ldvohbg43xrOpYtG0ptH24oxfUzN84oOA8DdcbddLt5zuHPTqd1E6P9aXdjde",
-	"JrBEJdg/WmH9PzHnr0ep98IyJd45phXjTHFZv2DSWVbqWremYAcgFf81nAkTqrIFc3wnGGe2lvcCGhHT",
-	"FapidqsPtmCm9R2updoIw4xuVcWk38xIVDDAoljUXFV7bnaetKC/RbFY89Kv0u61dttLxLbyYsJTv+or",
-	"KG1FMkZBUtSY0lZHh39Ya7PnzguLyv3580WclO9wI4zf+j2vxJK7QeuKO/GJk3uxOF3GhyAYvh//YERT",
-	"81JU45OUyNX8lnNmhHXaCBabxzFWWteCqxEpwYjdTAtaX2/EFE31RMyT3el+GE5TiUO8WVPvEB1B4v4o",
-	"udm6pTO6XdViPNhhewT68xeWQdsnlh24f/sc80u9Y2LfuKMnZ+WfxgO3yePwn9bH8QD+6kgLXTHByy0O",
-	"ktjtYgG7mL6AlTSidNocvWxw2Mpyi8ISN0nimLbcQAIl3wvmtF/yVqrN6Yor6cUxNx7nhD5w+t1WdNM4",
-	"PYUiHn6aYsx44r8oATyG6TUswHC1K0BG8/zHb3LF/ZAP4/XEWi4J1NjKt29N7beiu4e949zw5lJP31gn",
-	"99zB2Buj24sffAeNPhSLWqiN287pXwm33O+XBxIZaL6q3a+QA2m1XNdam/RigIcva602y/0+TaPWk9FB",
-	"OiBNZhtuBCPuXuuD5/AdCXXDYsepPnGJ4cDxYc92YLfauGumtpWbLbw+eg3Pl+FqI1Lj2Ors9tktby7S",
-	"2lto5Fv7Kcw5Pev8HyaQ8ltHXziN55nclI3RB7dltVg71iona3/RQU4T9o4pf5/C9VfiXhhWaWFTu+J0",
-	"kxygEg2eHYoE3LFaKsFWwpNCuMBPLHO6gV+SfRu53+NDdlbRDAtujVpWYpPgwUhCTjY0ga028p9aOV6P",
-	"x00LUHg7wzkUnRCC5x43okfQI9I8vUXxFgd6GF7SAcn1lte7qh0HSjLSYFM5YYq83i/3UrUknZxKtWtN",
-	"chu8wMzKjSr8bfEnCe8GGVDsC8bZygi+Y/Ej7vrUo/RKV0f/eAiS4UZnXPI2iteTXvqX+EHqqfdaEC/d",
-	"0opSq8qmWYHffC9eOBSDNkaqShiv8R5tJ8oW7Pe22oi9V6pSs9ba73p+pK0+wEjUHfMfWMbXThjGWVCI",
-	"Rv2SvXKCKc+LwxXejTGzFvfBVDqe1Z4rEBuCkaHWm6RAuhV1IzKPwVbX1aS1r2ohKqk2uAnSsq3Xo4la",
-	"uDoCedRa75K8xQ9j07dZV/z4xLKGe4WBVqKNP0i666CfThQev9d1laKnYNqddByg8V1o+Ypb940/m/DB",
-	"0l+N5ArhonnZfyCNofqN4qlKSn6eoycIn/bLH4NF0qe7ueWWlbW2oABM2q2+vHS6Y370JZoApnDsvVRV",
-	"Skb1T7Nm/tfu0XZa19EwxtVgumP591QJ8OvOb8tDCQgYrd8XGJsOiml/WnbxQrV1nZpSRn8LJDH6Yfq+",
-	"NtxakeF/uMioRXQccKOFJXUbmVagvLU2/q7ieuAcpu7La27tb9pUNmnYELpJqyiaOV37B6N7S4xgWtVH",
-	"EPQbYaxWQSKZTgSN4dKKHL2hPRqUnYOo69Td8iLLEng4GNrq+pf14sXfzm/BG652iw9/L3JCKT4J0sX+",
-	"kTk+eAD/WONtD3b1gzDiDiU+3bpA5lzZA5wqo0cDxB9eLStzvHA1qYc1L/3hlIKupjTAoA7COVH1uJd/",
-	"clxQrZPbK/aiyg1qnW4seoxqrasXaMbwvdVcgs2tYNowUVuBP0nLlOBexU2PdSAXy+lYdHk9LUjLsF3f",
-	"OtLrQ9rdspZ7mWK4fgqeWMvWsT33fPY+rVWgLDX5mSHD1mhA/xIGmYZMZwehHF7o6ff1kLo4thGXpfC3",
-	"0Ag1FeOw/TRLFpiFL6lCqnqtJT6cvn1DWvdwEzwpWi+qBt7mH4pIOtzBa0cPn9OM28kc/lteJh886Dsv",
-	"CuHtjgKRxBm0tuV1fYSJNaJ6wWqOTMBTHGf3wgkjFTeSqydJwci2TTBRJq6K19eOzAtPMJpUrNT7PZjT",
-	"xzzSc/MJ9mls25bbpLJ3CNQOTQJjWPkFdQ82mH7tRX2rdyGKzn9PtkdYBAq+UUKlRdDDSeQ0uJ1RIA6C",
-	"QHwLItPpKSIklozVibHYfyIJn5JDj1R7uxef5yDgducZ+VJfOox3vseYSc6Lj2hW++ucIGN/EhjvweLn",
-	"L0OlUdbCt39kSeMj3040uQdtBq9T2snzoVisRMnJkzr6rdxylTN9wjPp5RUQJBIdl23a8ENkCMvEyd71",
-	"nBJBI/EbSX4I/zzpFhSU1K0Tx5zw4J8hK4RilShlJWwB1mPO6NuUrXdHou+5i/dXYSpZuh990yBcpxaK",
-	"9ixHr95K1FLci8of6kowIpTRamq5E0l7NezaviCzEJyA3Ch0zqRdF9q6PFsA2aPUYGFOzcPf08z7eXJ6",
-	"qE2mGSI0SE5iC/YmWe4GBvNo3fBv80rANVBerhsI66cDpDi8Y379he/BAg/ke8/q/R7eMQ7KLQl5gveV",
-	"/t4GUufJ6YPLIJ4JslNpUIofiMd9mvbUF4xnYwm5Z2AbvGYnjHiHXJAHVyxds24vBhPvn0FHEpHMOurt",
-	"GAHeKKKAyAOyrOxl68a2rDV5TKa83bJK8h7c9YRhs0Xj2QWvGDxPsC78Ijt/0A9HC+CRQV9UMImXfwBO",
-	"e1Fi+dJCXFWwwCS9geTZYfRkjrkUyNppG9Dju1bcdKNgJJCEiFZpJTJmsmqTcpMG7zT6xfR6zaxn6gxk",
-	"mMxGgeSZYWPSsZIjAy3Y2ug9s3wNDjfa9wdJoGttypwdcKf0QSXeC70X+O77hwt0bTDUd2ZcaYORN7na",
-	"6Hi/aO+idr1vMj4aIwQDB6KluTjNyq3WVsCW0caRFb8Iqt3YSXyBx3XzmE5c/VWMDV5q49JC8ciQTsEw",
-	"pxNsJrCw13T4Tc2VEtXZ19arfE76dwFkGS91z9ogIzpZ76zhIbRD1V3fx3mNX8+d9IpOmkgnucLe+kZv",
-	"wDV3lTPM3zQKr5hyyUgzSwukyBRT98JfqrwPEpmKXrNabraObYw4pj1qFQY8Xnh4yDHVOaLIM4Xf90lz",
-	"QDfEWQdnFhh9t/DewxFZTHeOxFR7tBI4YOfJooetf+ECQyKa7/arO59BUE+fZQRunXxejeC7b+6FSus5",
-	"weMD4Tv3vEZJuRbOC0oUnLQx+jAQp1CJhrgCtDMOn+2t3GzBMZe+U7U+nPlVkSQw9em0ujWXecRbbPWh",
-	"WORGPiEgbNafbNFfVxyXJpzeeak2X/EyIcH/Rk8faP2gixiJcjFuuYVocIaxSNuj2+5Hm+wbZK4TsTo8",
-	"PFL09oIr5jSE23iF1vADjJF2tCkx1Zq+0bxebniT425ei09KWEEkJ+NTpcny+WA3C7jk0xKdFij+b4Qj",
-	"bxFslbTdJo/5Fv10ieFjq6GJb8oGWidScV7SRSnDTrZQ1ly9daK5qL3E1Ya5Ds8xTKqIRBZ2tTvPFMH3",
-	"8wOGxIqxguPoL5KmhLnvWwJyIVTcbXPjykaYN4KnSe0XJdCAHy5DiR94FZSirphXsDZIHltk7MMV5BSh",
-	"LpZsPPnUROs3+pBSdDC7IaWCVXpzkfh0q6qvNTrC1mvSxSfRzC++eU7S2fZNWk68cxDhCAYw8DL+/dKR",
-	"VeA/pylljq5OhD/yur7goEf7TcnrWlQFC5TU8I1g2gydKD1jQhmGmxhNgceVUiyM3k+94WArmtr4wGUq",
-	"OEGrnqzsVzmVJ2TXcHJSsKAw1wIOIGxXmFT6/NBRdPI21aLK0LJK2zi3ei/yHrVK9wxuYPS6l1a6WQ7O",
-	"Ld676aHCfpzkD7D9E1mcn3Brasat5zUH/Ukl90JZqRWvmRdSXzCu2Nu/fsf890wqZv/Reu3Ns6pPkw4h",
-	"+c/+fHvE3Zo6zYf65+wbFSF/DvpKHStcfp4MkkVHd0jGgVhB8JKKCsSVui6Y1cHZBvdxbDa+EERN8rM/",
-	"MaKM/oxyZPiajoVXlXSwwa97B7TmtRWnTF03KBZfmBY0Sw/bBmVw2PEUAzZ9HAzYuSgMkhSlZXylW3cS",
-	"fxj+ObhlbyFAoS/hIiWRCTQ4jfCrM7v0YzKepe/PQ88AXBkrzBPMo7mjkDPIjSg9vfU8MXfgPKtFwbYU",
-	"OUmu6a2oqzvWGOEVriLYbkDcwdc9vGr98YMwj68bhGJTD5dyJSq9edpf5hUZE/7w/Ba/3Ipy94Nq0KA7",
-	"g5gh2DAp/1gvu/GaxO3Qzr+Ta17X8Mf1Oin7lrVXRpLPEWdbbioWQi0TcXBcmpThxx0EhRE0vO+w6H06",
-	"OaxM7ptshDlGzk22Y1Gq7Z6/+wHbf/75+GpMjzKyB1HX6dOgXwpWSVtuuUGRhbMVr5jdD8JrztrV6XBo",
-	"p3tDdhtTdFQRNiR5Q7dallESnUpwpc4adGS5U8LCI8aZb4cPAgj6Fh/DtRB19NLEKOsDt15Vta0RyYB4",
-	"oaplA7EOM2IiQFa9FObIkQ1vdS0rfkzQfEUxsBg+QYESnkNN1s/eNkiZHY199vx5Jk7QzzlnYytbByER",
-	"MTYP4pYo7i9xEdDW1Sp5OQYTmv5vhSFXe242mSPueVU5eNNYLfg9Zueuje5UrWxmgtG1uKzX1HCZ7oWx",
-	"9M4mvdgh+XMQzgX5Ly+YEevWCoqV/Pz5X2KsKLVCxa9iVqpS3EEz/55Kcs5S+hb4wCHWPyR5JvWLg4BU",
-	"nilb/Rs0DVt9wPRSsC4F8jv/NbUbqfYa3q3+mQ+n1T/WxLhJ9lDrcvfWGeFQIzzLI4YH9K3Rewx+keAu",
-	"YpxVHOOLKLAHZb0Tx+UE7Qom9avcUzrHjOZpzcfp/NrhuxHxfRkXVfFjwShpAAmJ7WUVctn2/J3ce2nj",
-	"088/fw4BNPjX5yMKGgoVEJ32FCZwjUCBwW0gUmg07sfglC3G09R6YMjJSzYajM/XizTRuxlm0Kpg7K7I",
-	"mh32Sr4T1aU5eTnm6ctg2p89LZDxcF5tMhMAw1YEN/6daqQo4ZB3wzxb9BOETBEIsNrKy/u5k+4pjXvF",
-	"1HeAT1AsXrbuDYWGnLzJMdwnG0tyIaMnBDJA8+SNaJ19IyDhea6Eyq1YcrWpRchEGpueRRM9hqMfz5iZ",
-	"B67G0a+Dh2xGkh03JUsk2j2xuXw9wyvZ2qynrx+IMzYl8mFKSffLQdqtqHpW9hORgO+EKvzb1xi9lrUg",
-	"t4KE1HsQFyzZ11klGkjnU8mMoxNa6DvJTs6uv9TeqYVVxLMaZHz1H55uL/I0Zts6EdViy63WM6x4b6F9",
-	"Mv7hNLqSek7N6Gtyqg6idhcXeCd34unX2G4+8wRFwo8s0lANXg7JpbEHWAIU0OzuYWpW1kTWcL91szLz",
-	"rRBq1geHrU6nQbSWaLwfRE9iueWyuuhP6MfO+lH66+kmWuBGJ2kCTuYaXT27o7Ta8xPvzTk5LWmbmiei",
-	"F7/XBwis2eoD4wzS2ysKw7xj+7Z2sqmPbHVkjTBL/LmgpBenIXxzz+uxuzf+kLRKdn2leeJxv9IT7JbU",
-	"btBf0Q2d3Ad0nJx4FjZiefRPe3I2K2ncdllNCKAIej5+ISgZORPFsdbaLUt9OcQCJC3SWIP14JLWWhPp",
-	"zMnFW1ZaiQtO+OkcNiZ3Tc3iavg9ZI8ud2dyxmf7XYF7T3sNMCddG7dEd3v62HpqZ0LV4/VO5BL0wJLh",
-	"f/cvbVgtWSGnWgt+wwFSBlpQ56afD6qayZ5OJYux7HErxRS4bdjRyHd7F258l4rebe1W3b9OCVKKJ1N0",
-	"bu7RIk5XfkINkZh6NzFcigynueYVGPCiE8kTjPqeUWOyH4ZtVPx4x6SyDpA91mywe/9HMbMEk8o4g+H3",
-	"YOAnC6LwkpSomNV7gflMGO8N4kJM8utn4Xt1NBk87w992YXnTks7DIG6o8RDvWa8DoZ4SAsqBUjua25Y",
-	"l35Va71Dfxo44c95hwZBNGiTE9N5TODc563eD+PjsREYRqZvIhLlaAsh1LXDG6p3tPZ9W27v8I6Ek3Vs",
-	"I++9agRJukyJA7iHeH0ABvXHPzGJcEkj+O4TcS8UhSCFLBnmtIYos5CQ3ovFO02b7gdZes1vedn6+Ktv",
-	"94ObYlyFLbPhahnBqzumhKgwiQbNp2yQcD8yiF7zVHUk+enzlJX8glIMfim24U2X8YhctGrFHXuOWF9E",
-	"RBgKnIOdeNALmHoqeliip9gjt4P7mAOWUXcTmhjz7dvPk/japjluKV/iPFRfaNiP9r3MJ8aBR4PcyBD3",
-	"20tkDKvOPOh/leLw6Ec0ASYWnlxprFtmIgU9M8NwqI1UwTnuL+0BYBfXQgzwLCCjgasj5jjodYHpqD24",
-	"RkgTJwiNadkX/rt04GFBYEoToLt8K0iY0zncFEh80DtEimv4ofDCkegwd+ah4v0UiGwUP/ruIvv82beh",
-	"tkuploEvjBmgboRahnSRSbexqflFL/P/8m/B65oCVLm6mGyCQAgxoz6xwTV3s4EF32Jvb9v9nptjajOd",
-	"4VJlMqwIIRPvIfPUHTNZT1H2IHswC+sSBlk2/JALodlzgFqCdEYSBo/CPTD3/7A9LhWFtCWhBBEOVmlc",
-	"qRfFE4g1mBq5mBZLGYekc48XbMDbepHDeJ96J3G6X0P2kuWGluIST2w/Hyc49T5OZ1I/MPuL5l/cYOr6",
-	"bNTq1614Ja2bGLda6U301AOie0pQ8o0mr+frVuTiUsHpN466OZKfnJtMmm3NXSasEBJhUuEQTkRQjSAF",
-	"EvxkWwvL4LtepjT5260QajqLvhdVRLAbBSiXur0cCPKGms0TJ3p5IidyJUTgYiwIBR/Id6SE8q3gk+FE",
-	"0ss6IckgtoSkE6CSEJ27JvSSGvV/PKcMuYb82tt66+amuU707p3iUGHoMwj0mCzuukIFd8DVAeoUtbxK",
-	"HMqaH5JZ/WedhJcgQC/49i4AYDbciEwKvlFok0iGzoxXnEyLm+47nAToeBPP36mJ7Qx8Y9yeDPle52/+",
-	"V4jl4v5lnSb+ReC3+WFXd+zTE6NHzpY165GZZh6abUV5sFVkbPegCKfd5nGN2IPjvGBgjjM6aznGl/xR",
-	"9Uzsq538IoX25xWbOQaGqp1sgq5a0R/3NHi41gf2HEm9Hpi9+6KMl7EuOleUE1UI+s2aLeZrb1OUsbd7",
-	"XtdBIzOC24GPqY/9xVXIaAtxR/Uwj5n4J4TSQfoOiFcphCHHU1AyHRrcO4cVCoBWC4xIBp2MYIpRTetF",
-	"QHn2E80oySEzuUzEdMFsXXIVcHgYpjFIm0P2lDE7D7zY/JgOF7go4f22PV62FyFeEx1O7yii2tXTtvLp",
-	"UTEKOYOlF1EuwqaSKiY3kDXe1vW0kiBvsZcHFASJcNqJMEdkpGha8qSwl1VVC/aX5+z/D7gfEb8QMEEo",
-	"njKREp6L3dKHbOBWRtialfN9ctSIvINjFnFisdPkMd6H+jHTI19/USLghyG4XtMIhU4dNLipcnsXoLUs",
-	"20lVdQnKSogq4G/5ezFGHJsRQbM6Xi45xJWl/Mgz6NcBcKxgSRzsNBb0PGCbOZBF50CYZUJjhSoTK89S",
-	"NEZyi7q2jEKi372imgGfPscY3fj3xI7Owj6ekgsGBBahzK4AkKGciQkHDc0+dJGrObfPYavrqHMUQ4xS",
-	"siEjPpInu2QwZE7PmgnwkIf8XadJFFO9TxPnXoRYSIxC94SGpm/KDEcdqzHC2ogW1ypKRTylj4Qn1E4C",
-	"/MW2h4n2xiYkhY8X2Zso4QEzpzcCkjOBUSPA8osI7EaLYTxYGy+u6RqsG1tlcebW3LD9PmDK6fW6gBBF",
-	"eFm5qSClFCpzdS76IqLVAiooiiJpzM9ULGTAGIzn6adA/mOOuFMHUdd+Op6qud0JsiJsuFQFQ3xUrjJZ",
-	"ai4oMFFA723p56kd7elRCV1xOtxoKrQGomGA12RfsJCBGfMAIvoDgYT2Mq96SDOtKmvBTR9OZ1i6TFQb",
-	"CIEflpciaJwefg78f9mh6Fgn63rZw9LpIeaM0HQI7jPgm9LVnFTD6tqUzK6IFWxfMPnOsEB0tQYmKXER",
-	"/r4jlC/oOQq+8AsGQxowRQLfJusnUcGrtRF2C9wRoCzvIE/H7Khy2WErnQBMJvjXZSmUM4JV2iHeE2A5",
-	"Am6TViI0X9Wt3bJGqt0yNuxJutAI3BeA9NTrF84cSmj5HrzoQ31EUpokE3+L1PgAmfhbKerqG2N0AtFE",
-	"vGtE6TIwB1ARMcGPLOo3pVbO8NKxg5EOgphfoDr0t8/+/jSay0a93vO6FZcjZXHw0LzoZpokiui6Ha2Q",
-	"Kot2iifpfwde78awRyMNbPzv09LKD6jXEp6t7yw5b21EyVMumFUyns6/NPQYYAYaZm1NNveF8b7iSX8U",
-	"OEOSohRCZdGIIC+HmT/IT1As0hYSshaTdeAUHaNnJBk/Pm25zVteOvgNlPcBTDVREkn1QMESg/oPyKDx",
-	"QJiCU/0dzxLPoTdQgfRwjoS+SgEWzfVsDFwL0+EER4XD5n563Vf9emBXAuAmHAXTazuljuM73nwLKeEp",
-	"CwQU+wXQdhJR4m0KYV7jHNLYWTRYIblC0DC6KkqEEy+1TNvMpnpNaKz4QW590j3Ygw4y2/XJrujjxk7S",
-	"s4wlpU/wr3pljqf57qFQNBUzvkhOsfvkpELxv2glwzD6rVTVEo1R4W+6RUNo8AJOyST9jqqXXZ9ICj18",
-	"FwOdhjs3r3ShEpc92gFiQqRAHaNFCQ2s0efOnIbg0Rg0NS/SRwj1JvMSgW42bdInpx7qximIxMF+aF1Z",
-	"OnhDRsoHbvJ5b211+c735j7wauZmfkjBQ30PerGN8D2xChWe1EpYWYkTJdgrqP58+Uaghir/Oc6g3xh9",
-	"2SDxpl9cc/rN7lN7ghyiEpmpWUlWCyBMp+sqKSno1tUyiSk/6IQbjFSk50AaFEzAKO3779lPpzEtHDYd",
-	"bkLa36Tg9a46Zbq6USiyGSKTbcD9VEKCDccTAFPa9JA6rwA7nXE1ewJ6LqHJslpwo1ww8Z8X5JEEu2tN",
-	"1YaI2AbGhoilGsT+ePz5y/TLygpzz4OBaoZSPo9X+IPIpo5PSoCYiDgbGEqI9YkDJ4bJb8t1kRJ8cy4b",
-	"UHdbPYtLnJzSqV0jYQKbuJ95X/8IxbdzwndrPFnRzP1NZ6VHhnsqNnF19RMDH2fflGu4du4Jz7PbDnYe",
-	"csp7+0ZI0VKwdWuAZ+m1b8UVw2oVjNc12JKiCRoi8UQFOVDBmTRHTc1wmMhSzrKN73kqMnKrD6wxvHTS",
-	"iirmzUOZPSP3FoF+gtypxAG41R4fXPpqCuTH9/w6E2QA/Pi+l0M3wwn5PdZ3sX1YvLFvNvrRzmbniboJ",
-	"ZmwoYHLJS5h0CfkvM7lsVCWrF9eHxeGjQBuCmsFxly620/7zn3WmnoXSVN/wrEoPjfyFMNXlLXnND78Y",
-	"yoTxvDp+dLKw2gttraGCrGtyNVFBzYOaGYTecyIkGKi2corP5nVoB0JFynkChS8M8z+y37VEwJpLQJkG",
-	"TYTdZvRm1KtJRudEQ4ezSV5aUTcp+HR0dMX8zn1rMbQfq/1oKPDWv7gBZUqshUGZA1PYLt1dxGCCWTwI",
-	"gincnp4Sy2uc1AFCkSbPqNKbp6G3B2AyfS+t0+aYtnzZGxjowP0TbbQja+K4ANNZ5oOzjYh+Y7khNYw7",
-	"aITQj17sWFy56mqL3mQKCesYChYg88adSJJ4v+MElHK2yFC+gD1iAgJuUT/7sZfoOKuMPRn5zsbwYJMz",
-	"oTwXEJqySiPEnuFa0uCQvR2ZDs+J9shzKwoWy8MU2KhxsPig5ktCoYrlk35H1kUmrVwJ1Jylf5A4lGXL",
-	"6sRSOzyt0QEnTLmx6XDjcoVSYoRsPK4k5es6AR6+5arKRg1CrUyoDAlyQbLIt9yvMldC7ldMKrKOudbw",
-	"mtUynVM2I0ijzjhWQ+E5kr26SLmjbkOpvdGwV7zfTZvKOuphp4db7hvaCWUWDsNnGxdIG0vDFXRM6WOl",
-	"SpbJGgcpkRGCsvzxEuQmB351Ht59kLSaqyNOMOWpbEfr0Cw6ywxKWFypxw7KCjcmGewZyk74zVjLkjuK",
-	"4Y+Kkd3qgyrY2++//OSzL/5MzHklthLqjTdGv0sGu2518tnzAj+BgO15uZVejnZW1GmM5wCCPhPmfQLb",
-	"aSANASZZ9I6/O5YU9fwwLI7ctjJZX/rHpC+lFRfKRuh7Yao2HTe+MclwZfTg+h+7cKIIATvDwxqbTqK0",
-	"H6XzUn6qo51MMkicJ8SRpiZ4YbAfpap+UGt9UbTBDsMsMLY/7F3qPMNCxvzA2nafevG9VB/LFhGoKgc8",
-	"33KnlagKglgNtarlHjR3bUW/Yk6qKGOA+zwfi9pSpXfxrpFGTHbQ+y1IU8KmpSoZ10PwTQkipVNEYete",
-	"1BPav4J2+GimKrUDdKQ24RiGnn6MboZ4lpZUmESwZy6zQi1nRdFaYdLFmg+Y3Y2Al4ChA0aaDuuWG+RD",
-	"CLVOtVQ3WFNiLet0EAsNN72K09az10t2eWiEFfTKy1ki0AjiDC9aq3+ViL2g6yor+nTIkFRdQR8UgT38",
-	"3lYbMICm4xxnlEFvLV/lLDCtTd32ExKjuw1zxjcaDqJX4nJ8xztyO4/Yds6/QRAaDGNkQVQ7JlAI1nJC",
-	"pv4J1BkVykASiRkmyBTCVY3cibaJzrKIXLLzjYSbEDf7DNe9BpXs9mzvNCqX8OsJqsQ63bBmmM31B3DI",
-	"cwwPqhbAJDtY75DbLqzrbJN4m9C/9Yi875HYxSXkJz/Ja6GfUsViMoQ6Ckve87pe2lJaC6VF8O8NOGaL",
-	"Re25ePzbppV1rZ2kgkEUJbQsa9lQNrKRqhJmuUIDfPhrJflew7+sJVoiS8NduV2uNF5LagjBMsfGyXLZ",
-	"6AP9g6zvhVkq6QwSbamNso6gFdYUIr2CshtLqyuOkdPV0p8ERPQXC2cEh9segM8P3AmztI2BwL29gMBX",
-	"pdXS1rJZ7kHVjWZTcRTLxmgnQrR01Vq33GPO2pZLs3RSTHFLXBsZHdwSfcFxLOCtDLfyPg1SvIUiIMA8",
-	"biGrzbz9855ruOHLDMfQa3byhBVjLGL2H/GJ/c+LsNsn70V8GOJ+Zu7RqyD0dcmECo3sQCNB9ZlAFq/o",
-	"TbqaLgghLBHsli03ni53ctgemdJsrzH/E15nwsHsvc3wMyaWpHTFqXz2d936pdwGGwm34Bvl0sBIUwgW",
-	"u4gFwtA9MH6yeL1nzkhhCQEDsnbbJqnjXgasmm748u/BcUJyUHUc5jmnrKF6LzAJOYkZngxJjiW9QU50",
-	"5og2VaeTXcwvyprAfvEi6HME1SdTgF7Ddtu+jOi2RrebNMxOxHCbQUM5ZDXrH5HdWYIAYTYCiIBNJx2Y",
-	"7VsvT4trD9COL2NKJoH4QBYOHC3mG8H+xhVE2o7JPiHLx2JYd396vaTsATF3RWuRLrvrnGKX/ds54lJT",
-	"+cVe34spEEbnsxgn+yxm3cz5mXtJksdQPW6Bnqo71MKeX5b34Ngpcx6OupfaBdtGO5I/m2tUl1vqCkPm",
-	"O3Xvs9SfX+ip+DuSXb0wCVLphZcbM3Sulukowad7vtMQZ9eBhU4pQXsOkLPrJRVAv3y8gz9bHvZjv6SJ",
-	"Zw4v8ZmH58LFPQXCiKybGHZksUkWjAvJH2A60yxfmlfWKfuBEVTMEoyPLSZvQ3JH2i1sxGFogO3b+Uqd",
-	"tKbrNRZQMcf0Ox5w9i7E4aoKkjdsfGQTsAQaxBf/XENqWhpHeWLyHNmIsHRuWFwYOu7EKHuvf04d+EDO",
-	"oYnAZP5VCIkFQlUhtqJs3UmJVUL8cxoV5I3R+ABstd5NS+V81SUjPyCd8xW3LiJ5JGTJVlU6xEjwnYCg",
-	"677F+xSFZpF+fkY0NhsAYh5CwrwnR6xdwAJ8WMYboAtfhtrRVuSTQtM5Zb5t6D+9hliksvdsQgBCKo9r",
-	"SFCtks4+pSz9K8gJvkdyStsDvtcHwKKPrn8sxjWMbhyRzj7pyR17W8AIYXMoCDOzA2YylTMAOV5U+IqX",
-	"iYJ01qUqEQEkKpaEdfwYHHpW7wUuM4KMoCVyf1nghHFyU3up63avUnGEiF4KPyMezLCcFCp0AWGyx9Mw",
-	"yBEDHLcBTwNKRxNMryC73kobhcHnY5E3E3FonTBPacpXBR36DohErbtGjsYNySQ083IbdiykhtDOKcj+",
-	"37TCWlExwpzdCk7oDtPExe64LqMrOoLqHvu71rIWBZOKrbgV7M+fYxAehhSsju4E/+Qvz58/T0CgnIKx",
-	"+tFyJOalsxRTjRt5xeoTgPGJM1Hi4FlLOuNaqFJXwxLZvfARwclKdybO5jRTANI6Z86CavCmJVMsaDFj",
-	"gzLQx1Y03HCnzWWORgvvf9PbqiIeG00urjoC8IYFZakhpahQBExymy+UJfNMZCqAok4fdgYaE+Lfcg6g",
-	"WlpXQLgc3WLPDT9NJ+wBN0wN3Dv8idUEIurGRY0RDdyBE4cNvnA+BA85I43it2AFAXmXVAMvpRGA26hs",
-	"zznotrmC1lwIteurpAIK3LydIXBI7MQWo2czOkhfMB7CeFdHVvJaNsIUjEOJltWRysEPvhfveOnqo9/s",
-	"J4CcgkXli14HaNI8SJvIgOXNFI36N4lZrDU9BVO/SNV2abh1y4ZnQn0aI2xG+cBshlDMiRzLmCDK6/qO",
-	"OdMKxqvKdkU9g3R54LjRUE8ZMh/4fdqRbre8uSwcQiM0mLtJZPrWBZv5H4/BldIfUlf+J8HV2+oPzc77",
-	"KVymJNxSQNQkrzqEQvgbEsnadCVaIEIHZeWtPli2398xTveloLjZhlsrwAcZICTRSyGOgkGeyR1Usi5d",
-	"awTGXXSytl4T8Vj5T4Hh0f061zgjLz8FkAtxFCj2DkqmJ4VZCv9+irtxhTAbcA0/4JYGGougRMjQYvg8",
-	"/R1cHgTHEX/zfwk/IN64Z9HTEMTC0A8CEaNOqleR1STitLh1gU/imYcUJ08nBauFtWyYQNBLZDlJHZmO",
-	"+zkNnnU8XQMRIAhwCkH5SlKtf6x4kcYhzww01ROSym7IgbqujpnbibAkYxkNgpyTcgyGu8yrdpwTxubY",
-	"rNdc1i0FZI3lrltavmlXghlqzysxa7V5GRB+mR7vxGV1Pm0GmBueFUBVH7ZHjFLywgh6wRth0ESd8gW7",
-	"ARfxn+HNtxgDWQmoTo4lSCnsfYEnAX+gviflDtKm4jP5oBzCoO2OdbQJNaPRIReOoZOZo70f7RZk7kcn",
-	"OrrjLc080mFHGYNLEbZqQQd45t5dY5O4tZtnQOw5J0jWjtr/ukdJmC0P9h4jKIxzr40BczwWaOnqtUiL",
-	"kZ4TgnIGpHStg6+jJOroVyKoGadwBRtJG2lACHlf6c2Hgr3nDv670q37ABLfe9zIDyw6HY5sJWrdr36S",
-	"IfRAwTljzU89IKsTjUFn0tnR6s9DLDIJ4GDWjbhVKYl7NmZWFi0L8u5E0kKMQpyfOwDoc8LQ32IU4gWJ",
-	"uTd9HKDAXUhuXC7hn35AuRJReNII8XCM5zHicxJIWmHtZnRjiHjqGIdGeeK8AfwnytI9reJxDk59Moj6",
-	"uXXOCh9JkrcO6gUgJkGx5umJ2a/5IV1HMSWkwQzSu3c/eJBb9DWDL7TSBzUx8uEn9Cs+JPKhqzj2oDiD",
-	"fNSAPkwuQMbtTUqf+n5w4NTWX1EY7LENWI9rqEj7HIOQExGucRK5HXtJWzC8S6/5AbhdJTfS3bFX33+6",
-	"gr+/gT8ADl+pVcUgrZMQCvvwMq++/WJRLF59+zn890/w38/gv58uisUb+u9n8N8/wX8/h//CV9/jf+Hb",
-	"7+Hb7+Hb7z9d4f980/DfFfwPeoK2b+C7N99/MQkw8SXu2fV4iX4L05es5GoZYg1HMeNYvZlpVR/HZdGQ",
-	"h601YA6hLU28c5kE+SuKIs0tdTe95BGgomKYQmrVkA4tbA/utHs4SDIJpiKnQSxJB8G09cUZvfFt8rUP",
-	"QQMD/5/vDALbi1D6MFWXD3NkAFtibAVvTZ180Coj1y75Cyw+A8NWZVAYbLqrrmRZqlaY26atfyesIM1J",
-	"MB82khdtfAfr1jvtoiP3HKO5pvLMl+CICBEH/tKBjuxVY2fkPlt0ZsvvxVnPxRkskrI9gbmf8Z7Mqfky",
-	"BY03A8B7wZcsVLWcM5N1BqwYksf8AbzAmhyAOVx47WErBBQfAfThYLIFKBq24mrHSqiCQadRgDXYVNSu",
-	"X3crDWN8Hr84X1KziJAqd5j45mmk6FsVR1dkd6L11lTU1sh9chqhlsTVFDItbLOrhtOvtjkt1+Zc/ck+",
-	"4SQqPPZMzhf8bsi3JznnMjSVq+o452WarjF0VvKsARhDATEMENMeMOhDG9V7E6hU3Pmj6OfKZsMT/UJ+",
-	"VF4leHAAG9bNXjq9jA/LNGxX8iaNkV1VW9d4h7oitP7fMCXamVZMdjSGMYqFmSDedq3hyKY2PwfpHi7F",
-	"YrxRNKfc8bw9Na/aUKdYa/DT2qYGvrIyehciQwEETwHk6SQR9Gpz6kAGtTdASz2tM9HT5wfBvN2F5W7q",
-	"BezKx5zko2m9w6cDQCoLQr+gwISKH6ncuDQswPBNRnNL16B5nkK8MdYtp3MTqJ1aaZXduwjUgiLlyDzi",
-	"1xXdYaGIv1e04N5RmCT8uFMYtjO8fJMq4v6b6sHpqzxBm+09bp99PDze0Tg98gqnFK8D3KAc97E5gF4v",
-	"2y1tyesUhghMK+b4r3nptLHs+dMvCvb86X99UbBPC/bp08/8H55+wXpwVQit+sRCPTkLHvoEKlC+Hsck",
-	"nPaOvc+r4Nw9lmfwzK94KALuLiF693b2XKnjn8kPkCp0PEMPrwU3y7klp2do44KbWk7Ym46tpYqmKs2o",
-	"JjSwrZpY8sBx2gennX2uOdDNRphlkAgnd5arMZTL2YXgI1FKCAkEW4BUEJNyYCFYfBwGOMP+4Ntetj9A",
-	"YAslbIDuCm7HiU+dHyq37KBhTTXUXllyGKtzBXKLfsGx6SDwv5h1hRkSuEu9I0/eugB7PH5reT89gVGy",
-	"4RPLgrwWrfEK4oOAJ4M1ja/N0MGbBRLA0R8AJPCzdj+jyXzGw5yRLxBBSFf8GNTbiIwqQ+QZRJ1dzjbA",
-	"EVL7/ct6nS5htDZCMHBrFgFfiEbeIGjmSS7RuczCsUOoH4k7WSJDerLzAsAfWIAoVNM2AKQQEwc7j1uY",
-	"VHJzG6GSYKgxJHKl9c7v6UpAaBuUXMb9DiVIKQ5xXFE5BaKp18xqEErvsOx83+zaK0YOGB3JuOiAeHEC",
-	"cRegzP0jISr03E4jPcqQ53X6vocKJretaHarWC2SS08AabPrSG1dWWs7wz+ZQ4z2/VMgeDInCCUMNMfp",
-	"e7JjkK17i7lAJ8ZRf2GWK34Zqekr3/IrquhSbrWOmGnjEAnU49hGKGF4zUoha9kPgujJEOnCfZAt5lnr",
-	"fRqkCkGk099qRRySO1YLbjuDcrBrdmbEDKKmf0qWF0pNW6hNTFvc5bzPcoNnagogmhuwhj1WnaAaycnp",
-	"9hGdz+e+BnRKwRVzWjChKouuEFAOUIOZXctP34vk6CtR6wN77p+LyvCDxXJAxTm3xjSxOELppTE/TgrC",
-	"DNOR1VK3CTfdiqsKApFX4G/YhniUg+AGIlS6jNpBogCSykUjIa2wCAUfu+vTeVh6JJ1Asg673Ft9J2F1",
-	"z9AJ6Rb9+53kVwcloEbfY8QNnPXw52ZzFYJGL0fpNI7fiVpArmPEvjGMsz3U28KvQu7k6ghhJItkBezj",
-	"UgcRKRExxY9LI/Zk7k/pSdm4igy8CnhPB1UgMaqRsjVhnkkAUKpSnfLIAqKXb/Cij4IKEPo2B6Jp2yS4",
-	"MBrLWxOyYVvpQh4lV8fJZcv8cb+FEQYmnf8as5pLmH8QFzoG/fPHjnG1lOh3WVCh8BM8gCyR/rKeSaFz",
-	"Qok/5EadnZ8XUi8nH0eo1zlCgZ6KLfRveFHOUP0VZHyGcqeAD3X4qwNC7GcJdns82NBuTWEBsfo8kEGW",
-	"lt+G1c4gZ7j8k3cI9Kq3zghXbodX/X+ON8y/hwToddY2Qc1SOi56MHCO2WX/VYpDMvaxFpXf34wO2wuO",
-	"TQO7HbsakQUBvc2H4TsTUksB2GklOqQyXKRXyka+l3YOqf/VN78cNUlB+tR5L2a8t7vF+eK5v8SE7QQf",
-	"nXk3p6A4Ub/5qXwZU2xmXJMQRN5L2v/TAzL2h8WJM1lAMw0jczJlMkgxD8/w6Cdu9HIy0ufxOlm4BBTd",
-	"ra5DMqoCrQ+Aa5lWZRDavWoFcUX+V/CiSq0SYIMxNYKYLkJITcq6e411Rx6QcveaS997CNccnjLlQ+Yr",
-	"2DHAqHUH/Ukl90JZIFVW6gqkM/b2r98xPw+/RfYfLTeIEv0p2puwYl2iNC9OPYVF5Vtfft3ge2qdOlUo",
-	"1T+dFCkOL2NPw0odYEi7XDnGd1XEbQ0zSVOetTktGxSvLhk6WqaZxFKSzMqKAqcgtkQ3TFQbqKFiXAeV",
-	"MzBgV14YANOTkxBb7ruYYsCGiT7Afu2//y3A7JzSgZ0QXm/tDKSeBmeLrdP7fuiLeK++hfhhiA+G+N9J",
-	"sRevIbDl+siLkDMw2pGMESfmwaKqFRJfkyac6Zh7B20uO/k6gMxkkaRgNsC+Mhv+S6gKGXYdCtUHIabW",
-	"B2Hi37bcVMK60d9rrCM3ITqm0punv1DMx9XFAV9vtdPTzAejwoyGnIEh2zybaG6LeIcbqC+JoVMK9Y1T",
-	"4/XloJnXOGC0+MaorjkfETjdzK8waSaj3pfcVE8sVgAttfGCx0l4DrE86eA9BaZ20LQpkw3dJ1M6WyV0",
-	"i+hUSckXjigT70ePQjc7LAzVoDcnl7c1Z9oUyT3rE6l2c7+BOqBClUnACgi7BVqMYblP8C3H8+mtngi6",
-	"ktZhxWPaig49AdAW0X+a0p6NrDazyW1ChYfTT+AJzNMnq6WwPSt8ww8FmGVXwj+V8TVOmrYOskrBGZBB",
-	"KfABqVgj34naTvCuQoeRTPvH1d21ApkC7kaS9Xom9jMSY8IfGwG816fQGNOADXpSnuOqgthtcS95KJo3",
-	"Sm28jK8wFSjBVsuJcfBJTAT8PLtlaSSzQOJJzgCZu9HDyg8cod/8S204wwS00SomAPT0j3A6cx5+JO2y",
-	"j8szpn8nG0KYATdsA2jycAeqAlIlwLAbyr8AXUgLkDzJ2zAtvvdkkv0ZzvlsCus7+eTdshHpqrHE3Yf3",
-	"vOdc4pW8HKd1Mty8XD4na7esxCZfQdFfM3CUh0OKysb5uxCDmrv1Jy9ApxKeYqmQ5zEqVVI5gBUcv6D0",
-	"yGfC+P0SCq9ZdhYuQkwceMYi4CdiitVyFyrtXCUOjCQAbrcZTMC8aDDVdv0YkPaZR2bGqwL2EZTbsRo5",
-	"hxo7o8cGj7o7xjN0Ems2Dyf1t3cFO/69e/G62mVErk8sqK2AP9Q70D1/J/decPgc4Sj3UuHfP/lsgE/Z",
-	"eyC66F1o3v3l9MBpxjZrBpluCgyX5JIlMHZ8Zgftj6JxD7tu/fknfq2zRq5KGlFCEfSLJXHDEB11YL/J",
-	"ldU8kZ2C1d7HcXi8XntmsG/LbYDB5QwL5ftnBovDg6hBse0BHC75+KxqXe7ydXSirzLERQC6XK+QTqes",
-	"yWQQ5xWABgWjZEMs50c+92ElSViY0g7i+VNvD8ZEzgBSfYkfpFhfuRXlrqbaBpM6+3WbMfmmw2YgxPCJ",
-	"hYc02KkoPQPIjh8pX3YyM6+5+pofM5Cwk4MLNkK5+piCbsXi70owT1go2K6NZ4cYPrcCeCT09zdt0xxf",
-	"kDumqohKtXFbthIbqZRvGcvsH/NaA9J4QgqJrueIBZj9nmIBz5btp2ZQLbmuzhxXww+2IM2c9HI6sYM2",
-	"u6lnBTXNP6TSBNcp+BYgEe3vAGULTUPBDSjuqYEAITwzFPjRFOuiWiaC7u5lUorIGOxSe2i42j2xbMWN",
-	"nUP2SlS5hWZd3H6oi4Y93wZAg8USnSvDJTRSlF3Rx510qAtylMzYWjoIh5hDGW+F+FUnI2oBbCyd+KkI",
-	"PpWVbRryvW2CZS8VKw8loT3dQ709qVip9/s0Klos/jRFbptTEta3XfYZeLpO/V4qxMHECH//VbiMFEw0",
-	"jVdrXb8Mg12SUE6hUmKFKU8dnXk3Tp4W3j+yyMg6jhSD00i+C49yvJsFSQORJQfe1J1n/5mKVHq6lznp",
-	"42ueKGrVe7XP+sup2bxEYaebiXxg1o1xupmGLIQT6OL3cjuTrj+TS5MPKNj6ILBEC2Qc5vTj6dv1sDjT",
-	"aYnUvbhHWl5uTwKLfXDEeNk6m1wV3hbbsVCvzdZHDJwnFNOe7OilRsS6fcEIL9fxuj6igIE4Y4ko0lNt",
-	"6mLU7RRUgb8KU8kyVmbZa+vO2saPuKJ+EcIesz7D6DF1l8pd3PVkaCxr6fdANk9svlubNOj4CRcsSPtg",
-	"wAx1lxEkBPz1nuN2CQ6D7UzE/s4o5ULp/IEyurkOWWjYVuw8Sah5TfufoGlj+Zfs2c9QlLWVoXZezGB3",
-	"XFFpgLXWbrnWhuooabUkx7JWSwrLrjnCl/mnYoK3Lg74EIed0ata7BNmW+Hobo8efGGMnhEAdA6Wv1jo",
-	"LjPnbBQRNSPcrjajtDvpanEm6OYS9cGvoZs4VBF2I649SWlGr2UtrkMGWHErllxtahHMmGN8I9Hk02qu",
-	"xu5H42zuV8cbkUZOOki7FdUyO27SjErQysO19ufQW2UYPK7tdMyzZ5BO5S41d8taKrFEo112N4fAFUnG",
-	"25khpEOoKrYRbmRjSXU62rsH9qy7lKezd4iahZjd7KHL5iwpnkoN1G2R3N7T7npjJw+wbZrjloI8Tj1v",
-	"YEJ4Yul9cwfN9lq5LWhb4N1LFciqMjWAsXQCwD4LkcewHNsPRnAWRu+nCnBSLfnSDFBJe9yr8wBdsEgT",
-	"CmrUFshFEXtP76xpqPDaEAQfCuVrin2aEtlEHT0guOl/eRnzy+pelqkYykkVaL+M9WdXouStTXP9sk1L",
-	"Xc8HZZc15GQkXVfS7jLiPXc51fpey8toYH+FRqcHG0vd0sS71YVuaU6pE4ZdDUbk0d2pvSZApTS0CqnE",
-	"HAvqkzSdLAbAMypHjOpIaxy+28rwg8omnRG2QqJXCSUrYnr+llfpGlXvGlE6UeWnd9LR6sgU4GyM5rIV",
-	"dXUm2xbt69J5TYKrtDeBNn5yAqczlPIZriPiNZJwiL/689+iKCy4qY/JUJCpMX41zjx0zIOa199G2omA",
-	"RpgPCIzEdk2y2EbzenlGZJlqmJ6Xtphy61EP2RVeJ811gD3hbCssQlqDqzB1iGeluz8MgqYD3zwQqwAj",
-	"4lkNKYOV1NmV/xuA+GXOrTHyciThWz/6a2hJL86yTlcI1WvEdEXQWmK8gPeYsfGG0s2PDa5pBJQoyNvC",
-	"sNzy5STdrh8k+mvwOOEtv1Q1V1UU4XBGT+mpIhEPqyPmrqY1CQ+9kzvDTtKKCY+y0LlZ98WmEVeYbr4a",
-	"nlZS5pnhL23dGy+QpNwTUyAFgfrfcLUZC0MBRnBAFTi7E+wo2r7Utr8hn86pUDPDgPEVT25jXjUEwokM",
-	"GZCXvVbEMB0/5B6Q0nT+RsRBCpxzeokpIKmfBZQ3B8gthronGvC8ytMrs5ALOczDtmFkYP73/G+jOMOA",
-	"2dbvshjOILli0SkJvXpje0gdEdwe/aLamvTBtX8gqUyP4k0zQc9xYt8I8zSOc4Wug13AmmPxv3kx8WdK",
-	"vg2AaWS09er1+i6+3AGNefSa5wT96VW/bJV1Oo5jWruic+hL9LLKQSUpP3XQ1TEFtYJV1bGQocQqgAQj",
-	"W2DQFA2DQRP+KhouVco+UG65KnOKCNTV738OjhTGmef9bN0aMCK0Sd0xA43S66sDuYDj4ka5UOAkoeyA",
-	"/D8d/9McT3Ggejd4AjRshKkDl8t1oD24tdFQ0ZtV+laX2lTX6BPn8MVv5YsCth1KibJYz7p1E90Hn6Zk",
-	"lVha8Jxd9zz6sx97ciTPzTCn/61LvhZDHrk6MqpMOXLuYrTVjGqwvcKRs2vIzh9tWMVyxoe9MpYPKlxr",
-	"xDRrXZcOdxEcHBDA4Vyk8txQuSBJhdoHQ2IsFpEOQqHlxQuvk36cyrIQarFbrrXJRY+ual6BTYs57ceA",
-	"ptULIuRV3WaAYKaHzmQwfaMvlWJRTCfdIAPNMeU25UH9nqSPijthybwmhBoB05GnmDMrXIgGpGhGND1i",
-	"IcA7Bkm/vRzxWEgcpBvnT0TXVagVn8Tgy6PoPQwb7020M43BMPXaCUWQmL0A2Q524o5Z+Q4Bi9H2WoOv",
-	"398CFOYKthJHTRmNkO2HjWPUQxrILQi++KoCc1sScPhBlmLJgzjt/wexQmttnPLCMPzNbY3ogJT9uPEv",
-	"ccIXywvCxjx9E8C15pcW7Gxz2Ml1BrcAVLc8hR7rmamEO6u1IFvCl9EZuc+9fDNAq/tDpgcoBsDWJ6vI",
-	"U2LOjLAygu+W4l6oHFR6h3jeWe69cmi7hCX/Qw/47yIU+q0w6Ab9XDqngXSSzkYS72LU+EU1+xThLTGX",
-	"8cjFeL/zR2bPndZlv4Hgu298w6408FlpHCGkLpnZCarObnnqmTxx6DyJVoTo+NkQ4gIAAftjLdhz/6h9",
-	"mnd/X5r5d9gKJGezkSoLI4oonAkK32vrtSjPRhRB/pzkRyE8BKnMFJw3GTCN0D8/TIO8T3rMIDtjgOA6",
-	"CFXvmY8nuJQ6p99DRASs4ZsA0x+QSP9QhtTVO5B40sm7oJMujK1mrSVQ0MbojeF7Lw9Y4Ugq6GWGOG6i",
-	"iDCA6rBQhXQnBEWNGK33wiSdLW/8opLBrhveTDcMQjff8SaZJxfguc4iaCHS+/fQFixrlzM5YdBXvuG0",
-	"qpA9ROU5oaa6ESoT/zAn3vs26FbF4pCJ4uCOcNwFt6gDwCWP1T6gsDeCgK0iBNhdzGgClZRtedMIZb0i",
-	"KJ0V9XoyFrw/i9/SCTaBBUzvKBzq5ajlEG6Ozmw4qh7W1wGtLUDKRFM0nfSV9HdBb1JBA16m5agfkeUO",
-	"B2EbPbaj3TDTak5y0owKDVtu0ric+9Y6Qi1ge+GYk1i3PZ08NCVz6AR2OGlahL1ElIAXKPeDsdKrvfK+",
-	"j5blCdNtRTruIId9o0+KZw0+ySTA3KoO/5REmrd7XtchmyZXL6LDuq/aJAgVyB4zUhNmVWi4lPQBY/ex",
-	"f4E6iM7OVTSJD0caRFxaBP3HimD8WHTwEpXekGKIbA80bBB5gHmNbuV6Dvf9jjffptnvlBi3wUODqVHX",
-	"If0HE7gG3407s4WvdApxYpZz7xQYM8GKMrHGgC4m1WZ5Dl48sJzx51cJCJOQzB9S2SH/7Ov7VNJlMKTu",
-	"MQeDd3lXFvQCyIsMpV2mQyI2RjRJpSSMh6YzNBPpmGq3hmqlV42ZembpYQUS6F/zkN5F93xECLRZ3TKy",
-	"BPwbT3i3fvG6CocsF5Bq0AkFl960yjIq93I9WLjl98Iuzz9PiMYJ8lMBAPiUYZIAwu9FGuhZTAIewMmz",
-	"nhjmFjstOoY9XPC5sLY3bUpBAUSXnoHZHw1E4iDoi5eIGl7dMSOsC4izXc46q2SFzgdM6kbjtrsLZVS7",
-	"aq93rGxNXXR1IOHv9o5BbeMiwkEopvsGHHoKjD7cUfkJmoRWGy/0BmsOeICbO8y6LtASqfQhIgOk6kFH",
-	"FE6QIkPhLircUCJwI1ZeLjqMfSyFfCmFpRVP32CdovnpKy0+G7EY0zh/ZbpYeLsaWtNLVZ0GPrUXaqC9",
-	"Lbek2+fy/srWsY32NFSLe1EXrOGG17WoWb9o7x0BjhaMlxAZEoB7nljG30l7x6wToimYZ/uQkc/L3R2z",
-	"ZVs3TlQFfQ50vPLjYLh8F1F+LyDNFVphjJSApCbq4BJReKJ/Sou9gi6gduqHuF8v24SR1AvZg+KtCfOh",
-	"tGFT9EExw524w+vS7Tdi3FoWSlwlBIQJRZTRO3LgprLnc0ZumIgyP12kqbkSNg2wBKkdfX/4gN5m5VX2",
-	"s1JOKnBh3lzwBJaaOwypOr99IXKMG8GX+/1nmVrv2AgQ9XL2Rhvv31mdBlsNUysvuJ5sIPbeJicmlVhM",
-	"LzMq7lw/UTKcc5KfiOi3HQnPE+PhSqHcZa9zBJK6cO0mUvGwRtAUULcItUlFmyY1Pm98DnXPJ8RLQTsC",
-	"Hr/q6qHTe2b7pX/5Z38EOMhzksi4E0urW3M5cvUttrqUeYZ3Yfpb3HH5eegYw1gehAmmVHP/uIHHW1RM",
-	"qllZ0/FtOHo5naDaYpA9gfoYcRozNHG3R7UmW6M8s1hWKR0ixAYGl01rlO1BYwPsInBSuMQIvJusOn3C",
-	"rTx7GJ780CnQT87uEgND5EafzgakGrnJyboGnI0uPF3ljlq6I0lzOvGrHvO5KUkFP8qYvx9MZmM6ai3U",
-	"vvRyAqqfd8G1BPBYi+sTdmJJ+/35VJy3Qqg3SSH4JiaBKXXk36TsZaBDG1RWz0i2oislNs48a5ulM7pN",
-	"l7nbHjtdC+IanqAbsm1AU1PasT2vRB8yDJW4JELZVsvysmXwJTWDlJ29zgDEccehNCjzbZR1hmORA1Wh",
-	"smU8ufBD/8L1TC3+WccYt3m2O/gkjSE1BVr0a2mbmnin/KdYljW3dga831v5T/GyJuD5cWncOV4j4YSR",
-	"ipvj0jqeNFLgv3fI38jFCRFu1YJ9PfQiuWLOCD4dFNsreW9dpsrvISJdTtrNUVAsElAvb/cQECSDXwco",
-	"6+QUhmSR2qPk7Qowqh0iheE0Wkjt2gJSKKnzl1U0gPLHfh8C5v92K+r1IIC/dQ6XRnUbICxJImSzbZum",
-	"liHyy5H0OiFbGYd5QK7yWzTiXBOWfAXooSdoSGEYcC20ziBPUyKTv9rkSn5t9WG55iYvJHSFW4LF6iCU",
-	"Q6w+oUDrQkCw7qL5uXhdD0AKRV3jzBiF+OqDuov5B0UfP5Jb2+4HJgMnGxur9vst8H9p6zrpuJ9cBO2s",
-	"bRMMbnqXgJJ0cp+FkswWQJtTN7kMT/9tAa/6ofNDDP8EiL+T5S7rTOeW1VxCWMpZ63lviOcXbOmYaEtL",
-	"TzIppLq37X7PTSIoI4b3P9hAd+6aXEFbU6vJ+ou254pQmweZkH237C0ILJ+ICcFc2hIgYSiGEivzJu35",
-	"t6CU0fOp/U2fHzmeoioq0xeq3PfyBJFmRqPFgnwRfA/XmCbLIM8kQiMQz92LH1VbO0ZZ2CO3DFRGoGDR",
-	"nOUWIhXhmSegsl7ZTPCmCX5Plf5HJwRveLJ/QLXgxoXI9o7JbbnF+Yoq+JQv6n1xnORG7Xldf5V6Yagm",
-	"tvUNYq2ETmZTQlQ2PBqoWj4USc7UhCaVEKuNbpsJAYhtM5SZT+AQM6aLWXaQVMEF6iG1wVp1ZrPxujo9",
-	"OmdX6eMGZn4EpTxrl3ETdMChzKyn4UJRbgIeTRgofp6owhznebrunjwdt6sjiCzZ3iA/OJL/hSThh2f6",
-	"vtWtqsBxnCy0bKkAmmfvek+lzjZa2BeI+IJKUOHZvv8bOfNOqjuqpRWlVlXGbuA/utAizu+C5bs31Em/",
-	"sZPMJtBNiyKkBsiSaJb1pMANpNEEefOCpiCsk3vuxNO3wag1W18IXaDS0GDk7ozsuK/5kfD+KaiBK/AZ",
-	"F2ylYzb5nkmVDPOZgUF12UmfjH7qonKSh9KBWMxbNnw4BPEEYbBDIlGabaUluP3TbIQT3ix41mhvs4AH",
-	"sdTIqUfC7HkdXk7HNvIewkEC1eHvoJfv9zyhrpwyeZrcuTo6PTSE8cMjKplfXvP8i+xPf/liWtmfOEDs",
-	"Ln6cnqxAH0j0/kI46lZutpM0c/j8IZq546r6Qf1EXqAZivnv/JDJPewU4t/5IVb3aUTaEyCSjDiUIWar",
-	"1jmtGDS7YxtuVnwjCoalG6AwA+rF/gaAsGeOEJQM1qsVr1gtAU56hNdGXUEIElg3utKVrWrqdnOZGmkL",
-	"wiKS5+v0EKAK1PKCjhmt21POGbp50Dnr5uEgwxsjc9Vp5mRQ20D050FNfKOZcOet2YhUomUXHtQLG9AG",
-	"Q4PSddW2x2woLQoGSh965TuI8w6sDw0/WGYhHtldLHNCUpwfN66DFp8irF/5TtgfXPr+cabEASLPMa9I",
-	"ujt/G6TDihEQ8kdAxPv2n/+sMRYllD7p3ZY1+p4ORm42aETsSlN4IUu6y5VcK715Gmb7AJRdrAOSDPSL",
-	"8VY1P8LN93xAs0qzkX0wWeByJ45p+0ysUT6ipuAb8ZqvqLpkVZvIl+vnfeT8MLFenyhFQN7f+WPr1YdB",
-	"C6Y8NWD2fGLb9Dqm+srEMfrIAiGGCcfNSNIilkSMRFNDaUAQPwME7WXx0bO5X6E+8NVM7lfiFNFO75WK",
-	"pS2ltaDI4N+bWgqEoTIbEf+2aWVda4f0vtWtFVtdV8uylk3IhQKD+nKF9RDCXyvJ9xr+ZS0R77g03JXb",
-	"5UpzM23RV8Zp9Vf9spc4clK7fQb3jHRyZcAv5cTnvax+oF+adNAMFZabV/a9krZpXbrmkr8sjeGlA4lG",
-	"GMsqafnGCPEC1QGsQz3H7LZG0Xz6BxvDpVq2OUsiCItYkZcMOPBBJowtBWfnIOsvaQqd9STf1DevW3cu",
-	"DcW0NeZsDrhbxDBJ9nhQIgNO81jCRJq2KZAA54MEUUTS7dEjbkLyDpjjNX6wyQf5cAP49LqAtzFAx15S",
-	"29WvAZHWElYC5bGeG5tcwOEd6DuxEb0VopJqwSEUhnK8+AASOMmu73EyT3/EqJLZLJu+h23ANM10QntO",
-	"IZKO4e8dbg+qV0NBtPMVpu7ShNz3mM/4wW9iWj/roYdhwmeIymg32zQ/upXfMZTreUhAjoXc9hS8TIdH",
-	"QmIegaskByRZb7rmE2pZJGIxZF2HoixQ6hqG928C5uk4XRPY9EqQ4wnVikDllC8D33hOJd6hArH0PSY9",
-	"weDbmJVtAl/kyMFP2C+CCsyAH6bo8BLB25NESswguSchGb3Q3YtCYmS3TJQCjphria5z6PG4eQmB32Iy",
-	"T1gbHkwvYWtQ1+10Mqf4qDizom/roeWGGaQ44SQHAnCVzoMg6vpygK21fCMwSC/FntG1RZWeQoX1apjN",
-	"FXwO8Vr1SD3J1f00r3kGuToeUrGakRNCnhXYQPle9EpIQ6pgx0CTJMNTQPW9wIudaCiigyt7EAZ1+2iq",
-	"gqqklEgEoyQHmZNklmWFA4TpwIZDLu3j8EXSUDHhuqsTaUQGWP4q5jKPwHO5xQNaxV6zRPg2DBrZ6Hot",
-	"0AECukIFfm6IqiW0DFKEoR5rLaqlXq8vQjz59/TpW7ok8wGeQJMGoSGURThlv7KMYLnuoJlt9E7cdeQh",
-	"jv5CHJh/I7z4TXHMAf0twmABhB/984U1gefw6V+poMLsNWE4s1/Tb7ymqrknVpkzAEaAaHKVCwa/LGLv",
-	"KcL4Der+vqJkh9OohQOvd5+Yzk2IF94K52rMM3XiRRcmDk0qUXpdM6Y6Mac1W/EKXoFTFK5TyNGr7vFE",
-	"kw/clDDkOc39NyF2FHwaiIVKWWKNA5SPti1aCCFdFC5fq5KSB3U33T8cxj/VsT0pyH+0guKo0KE1sD5y",
-	"J57G4a6xPwYq+i2GrM7B3U/XoZp6kKcWuk3mcPzM/rdCfSKcD8Ch1atL97hV0tmnv4Xw2dn7A9/jBm2p",
-	"Ns4YmagSvLbB5NzdC44lVUARsxQE1bkGV7o6BnUtog6vhbWw9f3wXa/XXVgmSepPcZJXrDOYdXGlSUDl",
-	"I4Eyul71B4da2JAqjD4kHnWMD6U01mm3Ynt8ow/JxB2hXHjHz7OA2LLAaSUJDMdJhyZ5UcRPmkFdVWKH",
-	"gGVpOZb9n1BLCgEuT23og+hScd9PmO/jUyJ3TZuHZuQwr3Vd60PG4L/nR2LjWB8SBLxPxL1QlC6Oua2V",
-	"FkE5hygbzC7HnCUsJ58UCnMANNFv4TTbC+FQ4/sDc6wnvyREtsF7EOIJw9n0djdJYIjRQXBiM/jrVQgg",
-	"h+4xm/TmnCw1fB7wR84s6Jt3pYj27sde1pWPCjzjF1fyfZjRjLiULxkWdz9os7tjZa2tqDrLFbomlYaA",
-	"8TGSPihQM4FnZkPs5OrgA8eJAGgR28FpMD5NvYKXcHFAYUz7EW4C/XPmOH8jyXqO6o0whnnznGYANtiA",
-	"M7msBTeQnlWwWAx9ECXb5+DJN8H5p7pD8EWsx8lPY8dRBpH2/zU+BhEuaWIOgCYWpxDRz2fOomMDg7n8",
-	"6c9/Hs8GyvHmEZPg5zQI2xZKRuiNPc1DPf08e4SkLTq+qkWBvQxiyLAyT5EMadxnLPQazC/kMsJmomLS",
-	"EhILwrShLdm/poCXgV77fqn8vg9dvHPpohCAnrCTmG2zR7tWFMMsP9o7jAsk/COlHVN8Lyowt0KqDafy",
-	"HkXPtJMq4DXBoPareOcukt69MFamQNuGBpaCPR+HMoytn7kg0TBKLCJxcpXHfOID1Nlc6wygYUjFfhF3",
-	"CNVaOgOqDeDPPJQYD7US+14DAKSDyP2nDNP7UU7ay7qWe+GMsEVICmA7WQOmqS0ASsT2WzEOaN9+jE0t",
-	"LKvExgj/MeKql7wWqgow608Z1FHGoRos3cwqXbZ7f4rsP958+5L95fMv/us/KRuS78Omi7qilVmndYVv",
-	"Qq8IJFn+BIMQmaf/D/iYZCkUakWyEsrJtfTvzeKnH34N3kT8S1d4efEt6h+LHnksnj/99OnzAC7GG7l4",
-	"sfjT0+dP/wSIs24LRPmMN/IZ5u4iDqsArcbzcEid/aFavFi8ktZ9RW0gYrjRihJUP3v+PEfbsd2z8C3I",
-	"3WtOENrnvwkFsj9AOQFKUFr86qVo7I2thJUV7vNK613BlDhEqFF4KrVNLOYnvhM4oY+8lpe6OcbZM6UP",
-	"SBblVpQ7QltpjpgfCF/2j+rZe08GH/wYjkpQpFf7BhvEBTfc8L2AfM8Xf0uwQ07bCyYeQOCCwEciOvJk",
-	"d3wCbSfIxSBWlr8j0I0X//P5OHrt76Md/2zMLX5wvZpLkB1J6dsQZn9HTv+mdeEJ8Pv3xJIpXaFu+8Cz",
-	"eU2hoJDTnhrGT2knRBOfCiPgB3tHdn7Lvnj+J7ReUKn1CKnMOxzleK4lr8tnZYuPVPooX/K6fNk6Swcg",
-	"rPtKY5GmUnt1HM1MTVPLEj569jtBe3bHc6GgnA1FAD4MXwN/yh/Sl+WGQwO0Pow8pIdfEWTrFlcObA/w",
-	"4iOGhX98ADkJ1Ip+Vh6mcEBczfCMyDaQP6KvW/FIJ/R1Kz7SAf0Mckn6aCCLDuxXndcWUGVvxe+7AQIM",
-	"X8B0gYJglDkNohhkavwHAbyLd3zf1CAoVrq0/uQ+oX97uq/+8+RcO5j8/NESSP7jnC52/pEOOAx+7g6C",
-	"CHWDM8UCNtZh7ZaI0OMPoOiVA7JUGhvOdGPE4eTAovkrf14/xwTV2x8X9P2xriOOfe6wwINJIXhQM6yr",
-	"njQoEniLA/2y7oETQMgJAij34ZcsoyKFTvRQlWMyL8EcYHmo3AXe60rUiavbGA1xtGdp4TU1ehxqoN4/",
-	"Ej3E0c9ShBeW76U43Igtx/78+cVk9uHJRBC1/Ln8L4KoeoxTGVQS/4PPpF92OHMiK1FLgRlJEB8SCww/",
-	"WMoJmSUIUyst1QKL+AGApQvKRku4uUbaXe8iQma8/y0qqpgboVAQ6J9xVws+f8ixTtVjnPKwftUffMyD",
-	"ulCZc4ZTeGLZXt+LWwmxXHXowuA/IvBPPPEY1lpE6gqYxBhboAWasmpwD8HbOzhWsH1k7QHfCfcytLlG",
-	"h44f34YT8aoywloGmA9UZZ93FhwqbAMKJcawVC16XG3eSvBGKHH4V1nkd/KesIbDmihHOSwd3YtUpS8q",
-	"oEpDtOHgYGUjzDO/EwH6LXnAb50RfP8mNLt4f5x4556Je6HcJxY+naH74ZxorNQVCtNAUsbcIosgjwKN",
-	"hbe6VLTFULQU0jMBS9IKcy/MJ1YocEkoZ+9Qh4S/PLE91LnRYk42HuSvT6TKc8uf9L2g/NpHYpf97N1J",
-	"zPLzsYnmrSBs2Ydtup8D5Z7v25o7UcXtR2zQrWxsJy3SRUae1sCVB/wSyPbtNjv4QTLPkRHcia/15rGU",
-	"dE2QZZP29tNbjpt7f6iaEPkGdqK5xdl9WVUo49+BubtgfINWMQi+AAM8WMuFguD+wek8e49hlx/OvTDh",
-	"iB7p4f5ab/4KwnB2z26xSb6fAqsvgx4EWSb0D9GsAeZNZ4MpA1+loZ02NXjXBIiuWnz4Oxj2y22C6iEf",
-	"4V+F6p//21I97mP0YAE0RdR275gR69ZSdVn2+fO/oPMqPNaYFIIIYOSkSN6KZ+ACQB52LRlkhJpSm+ql",
-	"7/2xjMi+74/F/y7c5x41QLHqh1MD7ifj/fBeCqheC+HuQIiANHPKLWCyouLMSAs2pF3lKGGtjSg5nmWO",
-	"UX4b2jziPYtjZLY3zvM25sHOxus1E7L7etYJeEpSMetEAzpPZfiBrYQ70Iled2HSmx/Qb87s/fcRIOes",
-	"Yy0oY6++/RPEDXAo4dp4YoFlFrCBwef2j1Yg5g463fT6rMvtso/tdmQQlpuhgrBhtyGCYFMqQuVyqIgL",
-	"zPZ094ClYspbF0EbwwcwdGzjdd5WhbqzN6aVmlcVwUafEWheUatr9Mne5zcSTJ5YRtMuTnNDo9ngd90a",
-	"xesHiSTJt+it48bhgh7pLcLO54olf+AhfCU2gP+Ph3CD14JO89l7/EOQsCtRC8xXGh7BN6rqHcBH3Ypv",
-	"AEombIQXhonwPD1ibU6Mp6nF1aRYXGxIFHPxlvc3+JkzFOv4+JM6L9f9ao6PdJMi/MC/5DUiKQyi9MyR",
-	"dcmNTyzICY9zsfDcn7135njpnv0m3dbLKeGAPupu/cp3GEIFsJRHhvjQomKrI9tLC9Xn/ogbVrxPBRjh",
-	"bp6Vdy5lwObuLogKz96XuhJn7Q6hQtMFkc4CfqLTmIiEBtge7MkIvTAl2Q0KuJwKdB1Y4GhoKpkTAUdj",
-	"5EqXEUMQllSu0/BDbg7U2ekk8sXDutjUP48ByB9T+AwHk4tDgbpwitnQ7MFX5RfV6zV6O8mEAyr+IRNP",
-	"hFGdlfb7j4V9r71PiTtCoG/X3ZAuw2fKPXlGPskz1+VLbDFaYYrWmtY0mEl33eRf0/ePS2e0ogyZOa29",
-	"xrEaRJo+2Pkgyy30DHBJneJjuNqJqk9stgEoF98M4PcQRQho8N+YzJqtxuyVf8X556UuXr2GiT9STInv",
-	"+6NYVWFkv7zUJYiesgArb/nxNiop8FoI+/XvGY8DUApwyU2FMMwF8lwKFxqCxdyxE/CNnEyntPtEYYLq",
-	"1ZptmyCLn7X7GTBaHiXqDDu/1m/3Q8xhQRwK4CMxSYQ7RunyDzzKr3UcAzkVmF/9nyCo7yDEzuaOBSBz",
-	"bn4ob4X7BTp+nGOBvn9ZP/BcImLQE3uroAHcea6wX7CkqUHc+XDz6cadNWO9Dm0ekwGFMTKPcJzn7Sxh",
-	"octQRtwNU0luaCoMIz17T3+6pD++gfoqtCeL6fS00eoWoRFfw7R6/Nhf5I3WFUXrZvJxGFQ7qesbiyXd",
-	"nj1QS8xwii+rqtvpKTItP5ydSICmePXtoli88f959b3/0/dJqPB0UcPjHXk/JmmViGQ0zWmGud1/n8oV",
-	"delEOsRnrc2eu8WLxQpK4yWQq/9YCYaO8Dz/II+gvJl7+Echmt5FAV9Fww8F+79ff/NdwV7//J3nwL+J",
-	"1euCtY3BIAmF/mJAn1dH1NwhpqgIks+mFdayGKBkqieWldooYeyd/2eoLvXpc/bTV9Db588x0VEr1sh3",
-	"os6+tU2N1TKyrL7ml+0gqYT3tRAVBZwLDoAsKUKNyOEj20eHgveYih4sL0chNb+FCeFXjWgGRrdOgoFS",
-	"7ikBNgCQUgoyKnwYvNiLFcHgEIWfAFB8wbairthWH3p64a3fKAgj/STQxxkHAoQ5E518xFid7gbd6uS+",
-	"IQeY7w49EgTZgg6JaGJ+JM/YcF8fKTTe9/+xwnamHChs+43OE51tTrOVCa4AFPwIbMdLMXfxxJ/E4w5I",
-	"wb0DT18ZbH9WdH5DTS5FC8TRILDETnv2G34v9kK5ZUCpm2VT3vAmwGutAI7XfQJOArR/QqgFeIbvgiJO",
-	"PvmDtFtRMf/5pFluNK+XG95cMnr//dFj9rPKRTjIW6abEjH17cLhiDUgjUJpGnYU3BRoa14d4f+3Zuwx",
-	"xvCRgsvexkIWjxK73K8J/C8YYBbdLxH47XYxZhHe7MHezEADz953UNSTHJj9w/34T/1t97nvFw05xQnf",
-	"6B3FyAxjEqDwealb5XpZFzdVe3ug4Y/hHE2SxLOVUBhMnHvQvoIGV8FowJe3MN+Ew8LsH6jbyiF1IwTp",
-	"QprdvagC0kwvMWqU2fbvf2YlwTzlE7dMdWU+k6lumWiD2OiIvLClXO949SDIs6k9U0N0wH/Rk8kYkX5p",
-	"hIob/QhR1txUr/lG3Cwe50Zn28tTgyer4Zt+aXq6opxZURrhQvIaxnd69isdgL/Neree0aN3IZftJbV6",
-	"aCpbwqo1ri0Gn4OZFPgNztA/3PfC8JoB/mkpOqwrzI6/TeYvQJ6CnwW9YP2c/N6Lmclsi48r7chdL56W",
-	"KX2ANDe7Q8/R/wnsEpd9Y9fzLdlLUtb+VdT1Nzjzx+Ew0PkraW8X8nezB7+iZ3vLm0YoUUHJ3kDWTyyr",
-	"Nb4ewHQMxJN2+Hd4M7Ha+8l1UBVzoq6hEKgSzB1kKaZK1FDg4FLw91+x0WMLzxahtZPiM83zdl4zciv6",
-	"vca+x+6zLgUdY2aMoKoXlmqD2YfJXt11b88GKiEu03n8M0Rj3lh2ABhRwPGDykHMbQGSOxlBJ7gBKXgy",
-	"DFpxZmC0+A+F2gPPmdCpQu4ZA3qRqlW05+oYYxex7i0KZWujoYRoOg9lbQFhsLdOqeS+3S9ePE/hSWZH",
-	"JpfFHfvsi2lWo4AhOthhHPmz58+Lbh6fJubxmKakr1vRccmTuuL+OFfHLs/zJoEVJ30WcNU8w7KjlMJW",
-	"PNvr+wBNntbs3woBmeDVJLfyr1txhKRey2XVV3RvAOKAsJtkgqRMSRJZsPgIrIUdACUdkr3CQjfcCarv",
-	"k7v731GTax6u8O1tlonePbDwRYEs5L4H9FkvlsmSChF1uhLVzTld97P39F2w4qSc1kP5pPvgkeSTLwGB",
-	"gkBtHzPmxuJIN5NSbnfYODGCqcAD7I4OasWezSvUrRVXkSt+eauY1Ep4Soy2Lph3p7dIdbKkZ6E4eB56",
-	"9TWX/hV8GaIzH8u32xsmhympK1FAIAuqY15MgWrwvbpst5CU/DjI2GrhEAcNt5VJdYcVIDRu756XW6kE",
-	"1UY83Vs6i2fv8Q9TjbZfCwrQ/ni09EoA2F9YdHg5KH4ogiEQl2A6lcmbYGNxHx7OxdKoCT/zveht3yPA",
-	"JkDnt82tutWhhfhBPLWAYUBYH6piFuKRoJQw1KqP1LqTZ9PVf5TuKmL8UbobvcGUprOTrjMCE7C4ViFf",
-	"I/2uVdWP0v3gxGNhmVHvt6WI2+wcAr5gsXm9xkLzV7iidtI9e09lpidEPfa3+yNRDN+JbuGtC3IbbEDP",
-	"hAChZGBRI2ToaxJ/4PDPxDGjGfO/LQ0S/MopGV4NuzIgxmckd9tzVPm/VaV/lO4tNv3YZNnVvsL5gAPz",
-	"YVSXDknC7j/+ZSRseLvlBox/Rai0DH8wGwGBKUasJaQ3/N5ax5Q+YAAXOWhXmHav+ojCE+AbzmM33BCx",
-	"IGdQ+BUOm/AaqM4NVnk2XKIhtOLHmyWlfROq70TEet2BFfR2TlrojFfnihDwClb1SEAP0rqPEsbmB86l",
-	"ScFpSeu6GGPU3m8E/4l963UwDXhBBg2IVEoYjNpGH9jq6P93Ji0KT/C9/9+lN9kznVAMZPHIGwtjJDb2",
-	"+2BFhOVadxvTjOemvccdEhgOvZ2moLgCIj28lgij6zVF7Cb8bVaqUkxTZGjrH8cXHc7sv/HlgzPhu5tg",
-	"fgGlYDT2OhBHyRXwYT9EAcXEwekdHL13c+Rjss2dfYp+Cm2ueYjjxzdiRcSADhj6X1c5D9AWYP/JJb7l",
-	"lpBbT9f9r2jOfCtU9aU/to+94WhICXbijUaWBbEEMYXTb+2ay5owrtqM+/gx0yFpxR+FLQSjc4Yr7MPP",
-	"D2cEoq5jlQMMZoqvwKwbjxfo3H1HU/djPrg0QmbTaIY3QNRAXrE6gh0p9zg+2L/69+HWPnsP/59mcOju",
-	"xR+aZIlWBsrTPZVEUH2J8k4Ro3Ro7LN08+hkcy5el/weN/Cm0M7EtBC/G/DUSBNDD6I1D3R9qh0zTQQL",
-	"FPI4MtiPQjSPnn/+UdjtH0cBVdXdjxBIqMSBSSzFGVzGSjzAHjQn//1Hr0T9ATnwP6KylsbhuF3qalSr",
-	"wh6Ao993XoDotm/LLTMaC3AdQdbtAWyOt/DZ+y232w8TdvLyJso934hnvzdic0XScTb7d1EstoIHs89L",
-	"Xm7FJy+1ckbXF2I+b+EVDJP4cLkmI9qucDeSZRn9Tp9lXA13Thj/4f/7t+ef/IV/sv77+z9//uF/LKak",
-	"oIONyes5WEg59ULveV1fyOMN9AEoyc9KXtf2Qn2R+lElHhwg5xrGH2+gIAFwcYeEYqH4f8WPFmIUKaEX",
-	"+FQvJs6rSHd0uTQ7cE8AiKPi1SoDACoThScq7D0LDuD/9JCxTy+HjA2p1Z/Xs/daneVmb3zTr7NBRrfJ",
-	"XAxj5NKjbhO6wgBpm4KvANUc7SiIDdyr39aR8xNWa16RqdixWkLQyETZS10tdQUAi+F5oTz47D38f7od",
-	"ITR/PBkQonMfSQaEvj+KDIirOhdyPKCfG2MbIeMsID6wC0QGmRBDFLhjKxE0AhlSGijTuxRsZQBSDyz0",
-	"KDdG/XRIVsB2z3AAKtz/GyZfzzcU9b+/TS4IIXJIyw7a7Do7HAhzaKOMCXMsQr/mHc+nK7w9FQ/24Ea+",
-	"59vuK/mgH+R3tqLLws7j0FKba5YcP75pxEy51bIUfUV7retaH2yszLvPEtDrdriix6g9ArO7GdnccA+J",
-	"ZtxoK5EkQlm3Z+/Dn5Y7cfzwrGrFU1nmqeSN4NWFGnWnmW392n4PVqTK29bxi2X54LkIC2P/8ebbl+yL",
-	"Lz7/4j8LzNU9KJA1tAFUinblp7USzOmLyhTKLJB82HATbWyUiJhWrvpH8qDa93jSpvKnbCo44Qsnm83U",
-	"PT3VrdvXt1GNb2MbD+Y6T+iQCmopGxTT57eeZSB6NfyqquidFrUVj3SMuOcPO0K/SkiaxGm1pl68WDxb",
-	"fPj7h/8vAAD//w==",
+	"5L1ts9s2sj/4VVBn/1ueqWVsJ5PM/Y/Pq8R5cDZO4mv7Tqp2NquCSEhCRAEcADyy4vJ330J3AyRFQCJ1",
+	"dOKZe98ktgXisdHox1+/vyn1rtFKKGdvnr2/abjhO+GEgb99rdffV/4PUt08u2m429wUN4rvxM2zm0qv",
+	"F7K6KW6M+GcrjahunjnTiuLGlhux4/6r/2XE6ubZzf/xpBvjCf5qn3xf3Xz4UNx878QuO4R0YneFMV7y",
+	"qhImO0oNP997nA/+a9toZQXs3Ve83LYN/LHUygnl/B9509Sy5E5q9eQ3q5X/t2mDhP5gpErY0sjGd3Pz",
+	"7ObtRrAl/syWwspKMOf/SevtzYfi5iuhys315gG9ZWZhpXNSrRm3TDpmHVeVZUrv/TSe81qoipurzSR2",
+	"mJlMSb8/soxXlRHW4jRMdcUpmCo/vP+t8JcIKfB6tNDrMjN4pdePLEPStv443EYc8EDCeXzHndjzw9Um",
+	"FfpLzOiXDXdAknqv/HyM4LA1L3RrxdUmgL3lNkTcyVJYJhVMZINti5sfpLvaBHxfmeG30iUvxY/CWr4W",
+	"1yON2GFmIrv4e3HzyuhlLXYnxm6wxf81bw6h3xwlSMv2Rqt1wZYHtpKirtifXn/7nP3t8y/+489+Ym8E",
+	"sJHr7UrsMMe34u/FzS/abKVa/yLE9mrj9/tM7ooAsjQC9kabLTxc9LXv/MsSm76/Eard3Tz7x03Zupvi",
+	"xum29G+Zdbq5+bW4cYfGv2nWGanWN8XNu0/W+hP6x3+2stw+pp56P30id402Dp9/t7l5drMycrkU7olU",
+	"ThjF6yelNuIJfA8T+7Lylwk+MLoRxslAwZU4txU/cVk/9+0+FDcaNgA+HW7IUljHVtJYd8vcRlvBTFuL",
+	"iunWsZpbv3IvHNhzg73Vuv4ZO/0QN4cb49lUcdO0ptH27IxfUTN84oOA8A9cbddLt5zuHPTyN1E6P9aX",
+	"djteJrBEJdg/W2H9PzHnr0epd8IyJd45phXjTHFZP2PSWVbqWremYHsgFf81nAkTqrIFc3wrGGe2lncC",
+	"GhHTFapidqP3tmCm9R2upFoLw4xuVcWk38xIVDDATXFTc1XtuNl60oL+boqbFS/9Ku1Oa7c5R2xLLyY8",
+	"9qu+gNKWJGMUJEWNKW15cPiHlTY77rywqNxfP7+Jk/IdroXxW7/jlVhwN2hdcSc+cXInbo6X8SEIhu/H",
+	"PxjR1LwU1fgkJXI1v+WcGWGdNoLF5nGMpda14GpESjBiN9OC1tcbMUVTPRHzaHe6H4bTVGIfb9bUO0RH",
+	"kLg/Sq43buGMbpe1GA+23xyA/vyFZdD2kWV77t8+x/xSb5nYNe7gyVn5p3HPbfI4/Kf1YTyAvzrSQldM",
+	"8HKDgyR2u7iBXUxfwEoaUTptDl422G9kuUFhiZskcUxbbiCBku8Ec9oveSPV+njFlfTimBuPc0QfOP1u",
+	"K7ppHJ9CEQ8/TTFmPPGflQAew/QKFmC42hYgo3n+4ze54n7I+/F6Yi3nBGps5du3pvZb0d3D3nGueXOu",
+	"p2+skzvuYOy10e3ZD76DRh+Km1qotdvM6V8Jt9jtFnsSGWi+qt0tkQNptVjVWpv0YoCHL2qt1ovdLk2j",
+	"1pPRXjogTWYbbgQj7l7rvefwHQl1w2LHqT5xieHA8WHPdmA32rhLpraR6w28PnoFz5fhai1S49jq5PbZ",
+	"DW/O0tobaORb+ynMOT3r/B8mkPIbR184jeeZ3JS10Xu3YbVYOdYqJ2t/0UFOE/aWKX+fwvVX4k4YVmlh",
+	"U7vidJMcoBINnh2KBNyxWirBlsKTQrjAjyxzuoFfkn0budvhQ3ZS0QwLbo1aVGKd4MFIQk42NIGNNvJ3",
+	"rRyvx+OmBSi8neEcik4IwXOPG9Ej6BFpHt+ieIsDPQwv6YDkesvrXdWOAyUZabCpHDFFXu8WO6lakk6O",
+	"pdqVJrkNXmBm5VoV/rb4k4R3gwwo9hnjbGkE37L4EXd96lF6qauDfzwEyXCjMy55G8XrSS/9c/wg9dR7",
+	"LYiXbmFFqVVl06zAb74XLxyKQWsjVSWM13gPthNlC/ZbW63FzitVqVlr7Xc9P9JG72Ek6o75DyzjKycM",
+	"4ywoRKN+yV45wZTnxeEK78aYWYu7YCodz2rHFYgNwchQ63VSIN2IuhGZx2Cj62rS2pe1EJVUa9wEadnG",
+	"69FELVwdgDxqrbdJ3uKHsenbrCt+eGRZw73CQCvRxh8k3XXQTycKjy90XaXoKZh2Jx0HaHxnWr7k1n3j",
+	"zyZ8sPBXI7lCuGhe9h9IY6h+o3iqkpKf5+gJwqf98sdgkfTpbm64ZWWtLSgAk3arLy8d75gffYEmgCkc",
+	"eydVlZJR/dOsmf+1e7Sd1nU0jHE1mO5Y/j1WAvy689tyXwICRuv3Bcamg2Lan5a9eabauk5NKaO/BZIY",
+	"/TB9XxturcjwP1xk1CI6DrjWwpK6jUwrUN5KG39XcT1wDlP35RW39hdtKps0bAjdpFUUzZyu/YPRvSVG",
+	"MK3qAwj6jTBWqyCRTCeCxnBpRY7e0B4Nys5e1HXqbnmRZQE8HAxtdf3z6ubZP05vwWuutjcffi1yQik+",
+	"CdLF/pE53nsA/1jjbQ929b0w4hYlPt26QOZc2T2cKqNHA8QfXi0qczhzNamHFS/94ZSCrqY0wKD2wjlR",
+	"9biXf3JcUK2T2yt2osoNap1uLHqMaq2rZ2jG8L3VXILNrWDaMFFbgT9Jy5TgXsVNj7UnF8vxWHR5PS1I",
+	"y7Bd3zrS60Pa7aKWO5liuH4KnljL1rEd93z2Lq1VoCw1+Zkhw9ZoQP8SBpmGTGd7oRxe6On3dZ+6OLYR",
+	"56XwN9AINRXjsP00SxaYhc+pQqp6pSU+nL59Q1r3cBM8KVovqgbe5h+KSDrcwWtHD5/TjNvJHP5bXiYf",
+	"POg7Lwrh7Y4CkcQZtLbldX2AiTWiesZqjkzAUxxnd8IJIxU3kqtHScHItk0wUSauitfXDswLTzCaVKzU",
+	"ux2Y08c80nPzCfZpbNuWm6Sytw/UDk0CY1j6BXUPNph+7Vl9q3chis5/T7ZHWAQKvlFCpUXQw0nkNLid",
+	"USAOgkB8CyLT6SkiJJaM1Ymx2H8kCR+TQ49Ue7sXn+cg4HbnGflSXzqMd77HmEnOi49oVvvrnCBjfxIY",
+	"78Hi5y9DpVHWwrd/ZEnjI99ONLkHbQavU9rJ86G4WYqSkyd19Fu54Spn+oRn0ssrIEgkOi7btOGHyBCW",
+	"iZO97TklgkbiN5L8EP550i0oKKlbJw454cE/Q1YIxSpRykrYAqzHnNG3KVvvlkTfUxfv78JUsnQ/+KZB",
+	"uE4tFO1Zjl69pailuBOVP9SlYEQoo9XUciuS9mrYtV1BZiE4AblW6JxJuy60dXm2ALJHqcHCnJqHv6eZ",
+	"9/Po9FCbTDNEaJCcxAbsTbLcDgzm0brh3+algGugvFw3ENaPB0hxeMf8+gvfgwUeyHee1fs9vGUclFsS",
+	"8gTvK/29DaTOk9MHl0E8E2Sn0qAUPxCP+zTtqS8Yz8YScs/ANnjNjhjxFrkgD65YumbdXgwm3j+DjiQi",
+	"mXXU2zECvFFEAZEHZFnZ89aNbVkr8phMebtlleQ9uOsJw2aLxrMzXjF4nmBd+EV2/qAfjhbAI4M+q2AS",
+	"L/8AnPasxPKlhbiqYIFJegPJs8PoyRxzKZC10zagh3etuOlGwUggCRGt0kpkzGTVOuUmDd5p9Ivp1YpZ",
+	"z9QZyDCZjQLJM8PGpGMlRwZasJXRO2b5ChxutO/3kkBX2pQ5O+BW6b1KvBd6J/Dd9w8X6NpgqO/MuNIG",
+	"I29ytdHxftbeRe1632R8NEYIBg5ES3NxmpUbra2ALaONIyt+EVS7sZP4DI/r5jGduPqrGBu81NqlheKR",
+	"IZ2CYY4n2ExgYa/o8JuaKyWqk6+tV/mc9O8CyDJe6p61QUZ0st5Jw0Noh6q7vovzGr+eW+kVnTSRTnKF",
+	"vfGNXoNr7iJnmL9pFF4x5ZKRZpYWSJEppu6Fv1R5HyQyFb1itVxvHFsbcUh71CoMeDzz8JBjqnNEkWcK",
+	"v++T5oBuiLMOziww+m7hvYcjspjuHImp9mglcMDOk0UPW//CBYZENN/tV3c+g6CePssI3Dr5vBrBt9/c",
+	"CZXWc4LHB8J37niNknItnBeUKDhpbfR+IE6hEg1xBWhnHD7bG7negGMufadqvT/xqyJJYOrTaXVrzvOI",
+	"N9jqQ3GTG/mIgLBZf7JFf11xXJpweuelWn/Fy4QE/ws9faD1gy5iJMrFuOUWosEZxiJtDm6zG22yb5C5",
+	"TsTq8PBI0dsJrpjTEG7jFVrD9zBG2tGmxFRr+lrzerHmTY67eS0+KWEFkZyMT5Umy+e93Szgkk9LdFqg",
+	"+L8WjrxFsFXSdps85lv00zmGj62GJr4pG2idSMV5SRelDDvZQllz9caJ5qz2Elcb5jo8xzCpIhJZ2NXu",
+	"PFME388PGBIrxgqOo79ImhLmrm8JyIVQcbfJjSsbYV4Lnia1n5VAA364DCV+4FVQirpiXsFaI3lskLEP",
+	"V5BThLpYsvHkUxOtX+t9StHB7IaUClbp9Vni062qvtboCFutSBefRDM/++Y5SWfTN2k58c5BhCMYwMDL",
+	"+Ou5I6vAf05TyhxdnQh/5HV9xkGP9puS17WoChYoqeFrwbQZOlF6xoQyDDcxmgKPK6VYGL2besPBVjS1",
+	"8Z7LVHCCVj1Z2a9yKk/IruHopGBBYa4FHEDYrjCp9Pmho+jobapFlaFllbZxbvRO5D1qle4Z3MDodSet",
+	"dLMcnBu8d9NDhf04yR9g+yeyOD/h1tSMW89r9vqTSu6EslIrXjMvpD5jXLE3f/+O+e+ZVMz+s/Xam2dV",
+	"nyYdQvL3/nx7xN2aOs2H+ufsGxUhfw76Sh0rXH6eDJJFR3dIxoFYQfCSigrElboumNXB2Qb3cWw2PhNE",
+	"TfKzPzGijP6McmT4io6FV5V0sMGvege04rUVx0xdNygWn5kWNEsP2wZlcNjxFAM2fRwM2LkoDJIUpWV8",
+	"qVt3FH8Y/jm4Za8hQKEv4SwlkQk0OI3wqxO79EMynqXvz0PPAFwZK8wjzKO5pZAzyI0oPb31PDG34Dyr",
+	"RcE2FDlJrumNqKtb1hjhFa4i2G5A3MHXPbxq/fGDMI+vG4RiUw/nciUqvX7cX+YFGRP+8PwWP9+Icvu9",
+	"atCgO4OYIdgwKf9YL7vxmsTt0M6/kyte1/DH1Sop+5a1V0aSzxFnG24qFkItE3FwXJqU4cftBYURNLzv",
+	"sOh9OjmsTO6abIQ5Rs5NtmNRqu2Ov/se23/++fhqTI8ysntR1+nToF8KVklbbrhBkYWzJa+Y3Q3Ca07a",
+	"1elwaKd7Q3YbU3RUETYkeUM3WpZREp1KcKXOGnRkuVXCwiPGmW+HDwII+hYfw5UQdfTSxCjrPbdeVbWt",
+	"EcmAeKGqRQOxDjNiIkBWPRfmyJENb3QtK35I0HxFMbAYPkGBEp5DTdbP3jRImR2Nffb0aSZO0M85Z2Mr",
+	"WwchETE2D+KWKO4vcRHQ1tUqeT4GE5r+l8KQqx0368wR97yqHLxprBb8DrNzV0Z3qlY2M8HoWpzXa2q4",
+	"THfCWHpnk17skPw5COeC/JdnzIhVawXFSn7+9G8xVpRaoeJXMStVKW6hmX9PJTlnKX0LfOAQ6x+SPJP6",
+	"xV5AKs+Urf4Fmoat3mN6KViXAvmd/prajVR7De9W/8yH0+ofa2LcJHuodbl944xwqBGe5BHDA/rW6B0G",
+	"v0hwFzHOKo7xRRTYg7LekeNygnYFk3ord5TOMaN5WvNxOr92+G5EfF/GRVX8UDBKGkBCYjtZhVy2HX8n",
+	"d17a+PTzz59CAA3+9emIgoZCBUSnPYYJXCJQYHAbiBQajfsxOGWD8TS1Hhhy8pKNBuPz5SJN9G6GGbQq",
+	"GLsrsmaHvZLvRHVuTl6Oefw8mPZnTwtkPJxXm8wEwLAVwY1/pxopSjjk7TDPFv0EIVMEAqw28vx+bqV7",
+	"TONeMPUt4BMUN89b95pCQ47e5Bjuk40lOZPREwIZoHnyRrTOvhaQ8DxXQuVWLLha1yJkIo1Nz6KJHsPR",
+	"jyfMzANX4+jXwUM2I8mOm5IlEu0e2Vy+nuGVbG3W09cPxBmbEvkwpaT7ZS/tRlQ9K/uRSMC3QhX+7WuM",
+	"XslakFtBQuo9iAuW7OusEg2k86lkxtERLfSdZEdn119q79TCKuJZDTK++g9Ptxd5GrNtnYhqseVG6xlW",
+	"vDfQPhn/cBxdST2nZvQ1OVUHUbs3Z3gnd+Lx19huPvMERcKPLNJQDV4OyaWxB1gCFNDs9n5qVtZE1nC/",
+	"dbMy860QatYH+41Op0G0lmi8H0RPYrnlsjrrT+jHzvpR+uvpJlrgRidpAk7mEl09u6O02tMT7805OS1p",
+	"m5onohdf6D0E1mz0nnEG6e0VhWHesl1bO9nUB7Y8sEaYBf5cUNKL0xC+ueP12N0bf0haJbu+0jzxsFvq",
+	"CXZLajfor+iGTu4DOk6OPAtrsTj4pz05m6U0brOoJgRQBD0fvxCUjJyJ4lhp7RalPh9iAZIWaazBenBO",
+	"a62JdObk4i0qrcQZJ/x0DhuTu6ZmcTX8DrJHF9sTOeOz/a7Avae9BpiTro1boLs9fWw9tTOh6vF6K3IJ",
+	"emDJ8L/7lzaslqyQU60Fv+AAKQMtqHPTzwdVzWRPx5LFWPa4lmIK3DbsaOS7vQs3vktF77Z2q+5fpwQp",
+	"xZMpOjf3aBHHKz+ihkhMvZsYLkWG01zyCgx40ZHkCUZ9z6gx2Q/DNip+uGVSWQfIHis22L3/VswswaQy",
+	"zmD4PRj4yYIovCQlKmb1TmA+E8Z7g7gQk/z6WfheHU0Gz/tDX3ThudPSDkOg7ijxUK8Yr4MhHtKCSgGS",
+	"+4ob1qVf1Vpv0Z8GTvhT3qFBEA3a5MR0HhM492mr9/34eGwEhpHpm4hEOdpCCHXt8IbqLa1915abW7wj",
+	"4WQdW8s7rxpBki5TYg/uIV7vgUH98U9MIlzSCL79RNwJRSFIIUuGOa0hyiwkpPdi8Y7TpvtBll7zW5y3",
+	"Pr717b53U4yrsGU2XC0jeHXLlBAVJtGg+ZQNEu5HBtFLnqqOJD99mrKSn1GKwS/F1rzpMh6Ri1atuGVP",
+	"EeuLiAhDgXOwE/d6AVNPRQ9L9Bh75HpwH3PAMupuQhNjvn37eRJf2zSHDeVLnIbqCw370b7n+cQ48GiQ",
+	"GxnifnuJjGHVmQf971LsH/yIJsDEwpMrjXWLTKSgZ2YYDrWWKjjH/aXdA+ziSogBngVkNHB1wBwHvSow",
+	"HbUH1whp4gShMS37wn+XDjwsCExpAnSXbwUJczqHmwKJD3qLSHEN3xdeOBId5s48VLwfA5GN4kffnWWf",
+	"P/k21HYh1SLwhTED1I1Qi5AuMuk2NjU/62X+T/8WvKopQJWrs8kmCIQQM+oTG1xzNxtY8A329qbd7bg5",
+	"pDbTGS5VJsOKEDLxHjJP3TGT9RhlD7IHs7AuYZBFw/e5EJodB6glSGckYfAg3D1z//ebw0JRSFsSShDh",
+	"YJXGlXpRPIFYg6mRN9NiKeOQdO7xgg14Wy9yGO9T7ySO92vIXrLc0FJc4pHt5+MEp97F6UzqB2Z/1vyL",
+	"G0xdn4xa/boVL6V1E+NWK72OnnpAdE8JSr7R5PV83YpcXCo4/cZRNwfyk3OTSbOtucuEFUIiTCocwokI",
+	"qhGkQIKfbGthGXzXy5Qmf7sVQk1n0Xeiigh2owDlUrfnA0FeU7N54kQvT+RIroQIXIwFoeAD+Y6UUL4R",
+	"fDKcSHpZRyQZxJaQdAJUEqJzV4ReUqP+j+eUIdeQX3tdb93cNNeJ3r1jHCoMfQaBHpPFXVeo4Ba4OkCd",
+	"opZXiX1Z830yq/+kk/AcBOgZ394ZAMyGG5FJwTcKbRLJ0JnxipNpcdN9h5MAHa/i+Ts2sZ2Ab4zbkyHf",
+	"y/zN/wqxXNy/rNPEvwj8Nj/s6pZ9emT0yNmyZj0y08xDs60o97aKjO0eFOG0XT+sEXtwnGcMzHFGJy3H",
+	"+JI/qJ6JfbWTX6TQ/rRiM8fAULWTTdBVK/rjHgcP13rPniKp1wOzd1+U8TLWWeeKcqIKQb9Zs8V87W2K",
+	"MvZmx+s6aGRGcDvwMfWxv7gKGW0h7qge5jET/4RQOkjfAfEqhTDkeApKpkODe+ewQgHQaoERyaCTEUwx",
+	"qmm9CCjPfqIZJTlkJpeJmC6YrUuuAg4PwzQGaXPInjJm54EXmx/S4QJnJbxfNofz9iLEa6LD6R1FVLt6",
+	"2lY+PSpGIWew9CLKRdhUUsXkGrLG27qeVhLkDfZyj4IgEU47EeaIjBRNS54UdrKqasH+9pT9n4D7EfEL",
+	"AROE4ikTKeG52C29zwZuZYStWTnfR0eNyDs4ZhEnFjtNHuNdqB8zPfL1ZyUCfhiC6zWNUOjUQYObKje3",
+	"AVrLsq1UVZegrISoAv6WvxdjxLEZETTLw/mSQ1xZyo88gX4dAMcKlsTBTmNBzwO2mQNZdAqEWSY0Vqgy",
+	"sfQsRWMkt6hryygk+t1Lqhnw6VOM0Y1/T+zoLOzjKblgQGARyuwCABnKmZhw0NDsQxe5mnP77De6jjpH",
+	"McQoJRsy4iN5sksGQ+b0rJkAD3nI31WaRDHV+zhx7lmIhcQodE9oaPqmzHDUsRojrI1oca2iVMRj+kh4",
+	"Qu0kwF9su59ob2xCUvh4kb2JEh4wc3otIDkTGDUCLD+LwG60GMaDtfHsmi7BurFVFmduxQ3b7QKmnF6t",
+	"CghRhJeVmwpSSqEyV+eiLyJaLaCCoiiSxvxMxUIGjMF4nn4K5D/miDu1F3Xtp+OpmtutICvCmktVMMRH",
+	"5SqTpeaCAhMF9N6Wfp7a0Z4eldAVp8ONpkJrIBoGeE32BQsZmDEPIKI/EEhoL/OqhzTTqrIW3PThdIal",
+	"y0S1hhD4YXkpgsbp4efA/xcdio51sq4XPSydHmLOCE2H4D4DvildzUk1rC5NyeyKWMH2BZPvDAtEV2tg",
+	"khIX4e87QvmCnqPgCz9jMKQBUyTwbbJ+EhW8WhlhN8AdAcryFvJ0zJYql+030gnAZIJ/XZRCOSNYpR3i",
+	"PQGWI+A2aSVC82Xd2g1rpNouYsOepAuNwH0BSE+9fuHMoYSW78GLPtRHJKVJMvG3SI33kIm/laKuvjFG",
+	"JxBNxLtGlC4DcwAVERP8yKJ+U2rlDC8d2xvpIIj5GapD//js18fRXDbq9Y7XrTgfKYuDh+ZFN9MkUUTX",
+	"7WiFVFm0UzxJ/9vzejuGPRppYON/n5ZWvke9lvBsfWfJeWsjSp5ywSyT8XT+paHHADPQMGtrsrkvjPcV",
+	"T/qjwBmSFKUQKotGBHk5zPxefoLiJm0hIWsxWQeO0TF6RpLx49OWm7zlpYPfQHkfwFQTJZFUDxQsMaj/",
+	"gAwa94QpONbf8SzxHHoDFUgPp0joqxRg0VzPxsC1MB1OcFQ4bO6nl33Vrwd2IQBuwlEwvbZT6ji+4823",
+	"kBKeskBAsV8AbScRJd6mEOY1ziGNnUWDFZIrBA2jq6JEOPFSy7TNbKrXhMaKH+TWJ929Peggs12e7Io+",
+	"buwkPctYUvoI/6pX5nia7x4KRVMx47PkFLtPTioU/4tWMgyj30hVLdAYFf6mWzSEBi/glEzS76h62eWJ",
+	"pNDDdzHQabhz80oXKnHeox0gJkQK1DFalNDAGn3uzGkIHo1BU/MifYRQrzMvEehm0yZ9dOqhbpyCSBzs",
+	"h9aVpYPXZKS85yaf9tZW5+98b+4Dr2Zu5vsUPNQL0ItthO+JVajwpJbCykocKcFeQfXny9cCNVT5+ziD",
+	"fm30eYPE635xzek3u0/tCXKISmSmZiVZLYAwna6rpKSgW1fLJKb8oBNuMFKRngNpUDABo7Tvv2c/nca0",
+	"cNh0uAlpf5OC17vqlOnqRqHIZohMtgH3UwkJNhxPAExp00PqvADsdMbV7AnouYQmy2rBjXLBxH9akEcS",
+	"7K41VRsiYhsYGyKWahD74/HnL9PPSyvMHQ8GqhlK+Txe4Q8imzo+KQFiIuJsYCgh1icOnBgmvy2XRUrw",
+	"9alsQN1t9SwucXRKx3aNhAls4n7mff0jFN/OCd+t8WhFM/c3nZUeGe6x2MTVxU8MfJx9Uy7h2rknPM9u",
+	"O9h5yCnv7RshRUvBVq0BnqVXvhVXDKtVMF7XYEuKJmiIxBMV5EAFZ9IcNTXDYSJLOck2XvBUZORG71lj",
+	"eOmkFVXMm4cye0buLAL9BLlTiT1wqx0+uPTVFMiPF/wyE2QA/HjRy6Gb4YR8gfVdbB8Wb+ybjX60k9l5",
+	"om6CGRsKmJzzEiZdQv7LTC4bVcnqxfVhcfgo0IagZnDcpYvttL//XmfqWShN9Q1PqvTQyF8IU53fkld8",
+	"/7OhTBjPq+NHRwurvdDWGirIuiJXExXU3KuZQeg9J0KCgWorp/hsXoV2IFSknCdQ+MIw/yP7TUsErDkH",
+	"lGnQRNhtRm9GvZpkdE40dDib5KUVdZOCT0dHV8zv3LUWQ/ux2o+GAm/9ixtQpsRKGJQ5MIXt3N1FDCaY",
+	"xb0gmMLt6SmxvMZJ7SEUafKMKr1+HHq7BybTC2mdNoe05ctewUAH7p9oox1ZE8cFmE4yH5xtRPQbyw2p",
+	"YdxeI4R+9GLH4spVV1v0KlNIWMdQsACZN+5EksT7HSeglLNFhvIF7BETEHCL+tmPvUTHWWXsych3MoYH",
+	"m5wI5TmD0JRVGiH2DNeSBofs7ch0eE60R55aUbBY7qfARo2DxQc1XxIKVSyf9BuyLjJp5Uqg5iz9g8Sh",
+	"LFtWR5ba4WmNDjhhyo1NhxuXK5QSI2TjcSUpX9cJ8PANV1U2ahBqZUJlSJALkkW+5W6ZuRJyt2RSkXXM",
+	"tYbXrJbpnLIZQRp1xrEaCs+R7NVFyh10G0rtjYa94P1u2lTWUQ87Pdxy39BOKLOwHz7buEDaWBquoGNK",
+	"HytVskzWOEiJjBCU5Y+XIDc58KvT8O6DpNVcHXGCKU9lO1qHZtFZZlDC4ko9dlBWuDHJYM9QdsJvxkqW",
+	"3FEMf1SM7EbvVcHevPjyk8+++Csx56XYSKg33hj9LhnsutHJZ88L/AQCtuPlRno52llRpzGeAwj6TJj3",
+	"CWyngTQEmGTRO/7uWFLU8/2wOHLbymR96e8V1O5KuH/LbdvkkDJ20XGE7TAaCLlvQTUlmtYdVcYZlJ/f",
+	"JLlxCEyWIV0VVcXxbjeydK1JkaQSe8/OM55TvqxniGW4O28BL/9sjhl23ZtaCsyyd0DQ9yuj1yE6bUIO",
+	"5FPGLZZ57lBOjjBXBrkFKpOMaFqlMojfx0C41DIGEPG6PrGet6HawZF3Tq5Wwgjl8qHzvcxOZh0/WELL",
+	"yEAExx4XnhxtugBhKGo6q8LFiUoW+/Ru2uEX8Zc03hxZP6hGQ9yY8ZJSu/xD0vfZijNlXvSdMFWbzvNY",
+	"m2R6AUZc+B+78L8I2TwjIiI2nXTjfpDOa+WpjrYyKdDgPCHuOzXBM4P9IFX1vVrps9cbOwyzwFycsHeZ",
+	"g4KFjO+1te0uJaH3CDaCIHPA3y63WomqIEjkUFte7sDSpq3oV7hKFVEN8LynY8eh1QcIdJLEWSdVLjPS",
+	"pSlh3VJVm8shM6cEfdMponJ0J+oJ7V9COxRyZYInAdSrNuEYhpE59ELZYIZNpwjmMqHUYlbUuxUmXVx9",
+	"j2gMCFALrwGwlQ6bmhuUG7A0AtU+XmMNmJWs00FnNNz0qmsbLw6d86NBI6x4WZ7P6oJGEBd81rv0ViJW",
+	"iq6rrKrSIblSNRS9VwTO8ltbrcFhkY5LnhxHXNy0li9zFtPWpm77EYnR3YY5o0wNB9ErSTu+4x25nUZY",
+	"POWPJMgbhjHtoFodEqghKzkBWeMImpAK2yCJxIwwZArhqkbuRNtEZ1lELtn5MsNNiJt9gutegiJ4fbZ3",
+	"HEVP9SYIWsg63bBmmH35B3DIUwwPqozAJDsY/oBFIazrfAl4m9Af/YC874HYxTmkNj/JS6HaUsWdMoQ6",
+	"SiPY8bpe2FJaC6WA8O8NBFIUN7Xn4vFv61bWtXaSCnxRVN+irGVD6AFGqkqYxRIdZuGvleQ7Df+ykug5",
+	"KA135Wax1HgtqSEEtx0aJ8tFo/f0D7K+E2ahpDNItKU2yjqCQllRSsMSyuQsrK44ZjpUC38SoOMUN84I",
+	"Drc9FCrYcyfMwjYGAm13AgLVlVYLW8tmsQPTVHRziINYNEY7EbIbqta6xQ5zTDdcmoWTYoob8dJMhuBG",
+	"7AuOYwFvabiVd2lQ8Q0U7QHmcQ1Zbebtn/dcww1fZDiGXrGjJ6wYY4ezP8Un9s9nYfKP3ov4MMT9zNyj",
+	"l0Ho65J/FTrFgEaC6jOBLF7Sm3QxXRCiXyI4VWWEA5EuT7TfHJjSbKcxXxteZ8Kt7b3N8DMmgqWsLFP5",
+	"7G+69Uu5DpYZbsE3yqWBzKYQLHYRC/qhO2/8ZPF6x5yRwhJiDWTZQ+jP+E0+DzA33VDt34PDhGS+6jDE",
+	"JUh5L/ROIGhAEuM/mUIQS/CDnOjMAX0gTie7mF9EOYHV5EXQp1gEg0wBegXbbfsyotsY3a7TsFgRc3EG",
+	"DeWQEK1/RLYnCQKE2Qj4AzbYtDnQt14cF8MfoJOfx4BNAmeCLBw4WswPhP2NK4i0HW1rISvPYhpGf3o9",
+	"EIUBMXdFppEuu+ucYpf92zniUlP5xU7fiSmQY6ezjif7GGfdzPmZtkmSx9BaboGeqlvUwp6el/fg2Anp",
+	"Ao66l4oJ20Y7kj+bS1SXa+oKQ+Y7de+z1J9f6LH4O5JdvTAJUumZlxsz6i6W6Sghr3u+05CEl4H7TikZ",
+	"fQpAt+sllfCyeLiDP1nO+WO/pIlnDi/xiYfnzMU9Bq6JrJsYdmSxSRaMC8kfYDozNF9KW9Yp+4ERVHwW",
+	"jI8tgi1AMlY6jMOI/dAA27fzlTppTdcrLHhkDul3POBinombVxUkW9n4yCZgRDSIL/65hlTSNO75xGRX",
+	"shFhqeuwuDB03IlRtm3/nDqwkFwAAgIJ+lchJAIJVYVYqLJ1RyWRCaHTaVSQ10bjA7DRejst9fplBx5w",
+	"j/Trl9y6iLyTkCVbVekQ08S36NLtW7yPUaNu0s/PiMZmA7bMQzSZ9+SIlQvYnffLUAU08PPQWNqKfBJ3",
+	"OgfUtw39p9cQi8r2nk0IGErlXQ4JqlXS2ceEqnEBOcH3SE5pe8ALvYfaETFUB4vnDaORR6SzS0ZejL0t",
+	"YISwOdSSmdk8M5nKCUArLyp8xctEAUnrUpXDAMIYSzg7fggOPat3ApcZQYE6v/WZdwvGyU3tua7bnUrF",
+	"/SLaMPyM+E3D8m8Ue0GIsD2ehkHJGJC8Cfg3UOqdYLUF2fWW2ihMFhmLvJkIYeuEeUxTvihI2HdAJGrd",
+	"JXI0bkgGgICXm7BjIZWLdk4BWse6FdaKihFG9EZwQmOZJi52x3UeDdURtP7Y37WStSiYVGzJrWB//RyD",
+	"ZjEEaHlwR3hFf3v69GkCsug4sMWPliMxL52lmGrcyAtWnyjwMDfOR6hSV8MAl164l+BkpZseFAJUP3cW",
+	"VDM7E4Kj9/M2KANVbkXDDXfanOdotPD+N72tKuKx0eTiqiNgdlhQlhpSigpFrCW3+UwZQc9EpgKe6vRh",
+	"Z6BsIV415wCqpXUFhLfSLfbc8NN0gi1ww9TAvcOfWP0jouSc1RjRwB04cdjgM+dDcK4z0p5+CVYQkHdJ",
+	"NfBSGgEujspsnYJanCtozYU8vLyqMaA2ztsZAnPFTmwxejajg/QZ4yHsfnlgJa9lI0zBOJRUWh4YQl4M",
+	"vhfveOnqg9/sR4B0VG6VsLbodYAmzb20iYx13kzRqH+RmHVe01Mw9YtULaaGW7doeCbUpzHCZpQPzD4K",
+	"xdfIsYwJ3byub5kzrWC8qmxXhDdIl3uOGw31zyFTid+lHel2w5vzwiE0QoO5m0Smb1ywmf/xmHkp/SF1",
+	"5X8UXL2p/tBs2h/DZUrCowUEXPKqQyiEvyGRrE1XUgkidFBW3ui9ZbvdLeN0XwqKc2+4tQJ8kAHyFb0U",
+	"4iAY5IXdQuV5iMfFuItO1tYrIh4rfxcYcNyvS48z8vJTAKURB4Fir9PnhFlK13iMu3GBMBtwSD/glgYa",
+	"iyBiyNBiugv9HVweBJ8Tf/N/CT9gfQDPoqch/oWh7wX6R51ULyOrScRpcesCn8QzDymJnk4KVgtr2TDh",
+	"p5d4dhS6Ph2ndxqc8ni6BiJAEJAYkmiU9AxK7gTGMafrBmQGmuoJSWUj5UCYl4fM7UQYobGMBkkJSTkG",
+	"w13mVSfPCWNzbNYrLusQ4T+Wu65p+aZdCWaoHa/ErNXmZUD4ZXq8E5fV6TQ3YG54VgAtv98cMErJCyPo",
+	"BW+EQRN1yhfsBlzEf4Y331IAuqjlncCswJCmcoMnAX+gvifl+tKm4jN5r5zfoO2OdbQJNd7RIReOoZOZ",
+	"o70f7RZk7kcnOrrjLc080mFHGYNLEbbqhg7wxL27xCZxbTfPgNhzTpCsHbX/dY+SEN0C7D1GUBjnThsD",
+	"5ngsqNTVV5IWIz0nBOUMSOlSB19HSdTRWyKoGadwARtJG2lACHlf6fWHgr3nDv671K37ABLfe9zIDyw6",
+	"HQ5sKWrdr1aUIfRAwTljzY894LkjjUFn4CfQ6s9DLDIJ4GDWjThzKYl7NsZdFt0O8mSFy+eJ+blDwQtO",
+	"NS82GIV4RmLuTR8HKHAXkhuXA+igH1CuRNSsdEUHOMbTNR1yEkhaYe1mdOWSDtQxDo3yxGkD+I+UVX9c",
+	"dedU+YPJRQ9OrXNW+EiSvHVQLwDhDIqrTwdSeMX36bqnKSENZpDevbvBg9yirxl8oZXeq4mRDz+iX/E+",
+	"kQ9dhcB7xRnkowb0fnLBQG6vUqrY94MDp7b+gkJ+D23AelhDRdrnGISciEiPk8jt2HPaguFdesX3wO0q",
+	"uZbulr188ekS/v4a/gC4maVWFYM0bEIU7cNBvfz2i5vi5uW3n8N//wL//Qz+++lNcfOa/vsZ/Pcv8N/P",
+	"4b/w1Qv8L3z7Ar59Ad+++HSJ//NNw3+X8D/oCdq+hu9ev/hiEsDpc9yzy/FN/RamL1nJ1SLEGo5ixrHa",
+	"OtOqPozLGCIPW2nACENbmnjnMoAWFxQxm1uacnqJMkAxxjCF1KoBvkDYHjxx93CQZBJMRU6DWJIOgmnr",
+	"szN63danapWCBgb+P98ZBLYXoVRpqo4m5sgAFszYCt6aOvmgVUauXPIXWHwGNrHKoKbYdFddicFUbT+3",
+	"SVv/jlhBmpNgPmwkL9r4Doaxd9pFR+45RnNJpagvwRERIg78pQMd2avGzshdtkjUht+Jk56LE9hBZXtU",
+	"lmLGezKnRtMU9OwMYPYZX7JQ1WLOTFYZcHFIHvMH8Axr6ABGeOG1h40QUCwI0MKDyRago9iSqy0roWoN",
+	"nUYB1mBTUbt+nbw07PhpvPF8CdwiQiDdYuKbp5Gib1UcXZHtkdZbUxFqI3fJaYTaLxdTyLSwza56Vb86",
+	"7rRcm1P1YvuEk6jI2jM5n/G7Id+e5JzL0FSuCuucl2m6xtBZybMGYAwFxDBATHvAoA9tVO9NoNKOp4+i",
+	"nyubDU/0C/lBeZXg3gFsWOd+4fQiPizTsJjJmzRGYlZtXeMd6opG+3/DlGhnWjHZ0RjGKG7MBPG2aw1H",
+	"NrX5qRIM4VLcjDeK5pQ7njfH5lUb6oprDX5a29TAV5ZGb0NkKIBWKoAoniSCXmxOHcig9groxsd1YXr6",
+	"/CCYt7uw3E29gF25p6N8NK23+HQAqGxB6BcUmFDxA4HISMMCbOZk9MV0zainKYQqY91iOjeBWseVVtm9",
+	"i0AtKFKOzCN+XdEdRoCPzCtacO8oTHKABDS8fJMqWP+b6sHpqzxBm+09bp99PPzs0Tg98gqnFK8D3KAc",
+	"97E5QG0v2y1syesUhghMK+b4r3jptLHs6eMvCvb08X98UbBPC/bp48/8Hx5/wXrwcgiF/MhC/UcLHvoE",
+	"KlC+fs6kugode59Xcb17LE/UH7jgoQg42YTA39vZU6XJfyI/QKow+Qw9vBbcLOaWiJ+hjQtuajlhbzq2",
+	"lipyrDSjGu7AtmpiyQPHaR9Meva55kByG2EWQSKc3FmuJlguZxeCj0QpISQQbAFSQUzKnoVg8XEY4Az7",
+	"g2973v4AgS2UsAG6K7gdJz51fqjcsoOGNdVQe2GJcKymF8gt+gXHpoPA/2LWFWZI4C71jjx56wJM+fit",
+	"5f30BEbJho8sC/JatMYriA8CnozIdyszdPBmgQRw9HsACfyk3U9oMp/xMGfkC0QQ0hU/BPU2IhnLEHkG",
+	"UWfnsw1whNR+/7xapUuOrYwQDNyaRcAXopHXCHJ7lEt0KrNw7BDqR+JOlsiQnuy8APB7FgwL1e8NACnE",
+	"xMHO4xYmldzcRqgkXGYMiQTUROmFRwhtgxLpuN+hZDDFIY4roKdgJvWKWQ1C6S172nkxB2lgAIWj2z54",
+	"VgJ68gjiLpQe8I+EqNBzO430zqBPhopD161AeK1YLZJLjwCks+tIbV1ZazvDP5lDePf9UyB4MicIJQw0",
+	"x+k7smOQrXuDuUBHxlF/YRZLfh6p6Svf8iuqwFRutI6YaeMQCQIDXQslDK9ZKWQt+0EQPRkiXWgTssU8",
+	"a71Lg1Qh6Hv6W62IQ3LHasFtZ1AOds3OjJhB1PRPyeJMaXgLtcRpi7uc91lu8EwNEERzA9awwyoxVNM8",
+	"Od0+Avvp3NeATim4Yk4LJlRl0RUCygFqMLNrb+o7kRx9KWq9Z0/9c1EZvrdHcMIpt8Y0sThC6aUxP44K",
+	"OA3TkdVCtwk33ZKrCgKRl+Bv2IR4lL3gBiJUuozaQaIAkspZIyGtsAgFWrvr03lYeiSdQJ4Pu9xbfSdh",
+	"dc/QEekW/fud5Fd7JaCm5kPEDZz08OdmcxGCRi9H6TiO34laQK5jxL4xjLMd1MfDr0Lu5PIAYSQ3yYr1",
+	"h4UOIlIiYoofFkbsyNyf0pOycRUZeBXwng6qtmJUI2VrwjyTAKBUVT7lkQVEL9/gWR8FFUpe2ByIpm2T",
+	"4MJoLG9NyIZtpQt5lFwdJpcZ9Mf9BkYYmHT+Y8xqzmH+QVzoGPTPHzvG1VKi33lBhcJP8ACyRPrzaiaF",
+	"zgkl/pAbdXZ+Xki9nHwcob7uCAV6KrbQv+FFOUH1F5DxCcqdAj7U4a8OCLGfJdjt8WBDuzWFBdC2ERlk",
+	"aflNWO0McobLP3mHQK9644xw5WZ41f/3eMP8e0iAXidtE9QspeOiBwPnmF3236XYJ2Mfa1H5/c3osL3g",
+	"2DSw26Gr6VoQ0Nt8GL4TIbUUgJ1WokMqw1l6pWzkO2nnkPrfffPzUZMUpE+d92LGe7tbnC52/XNM2E7w",
+	"0Zl3cwqKE/Wbn8qXMcVmxjUJQeS9pP2/3CNjf1hMPJMFNNMwMidTJoMUc/8Mj37iRi8nI30er5KFhkDR",
+	"3eg6JKMq0PoAuJZpVQah3atWEFfkfwUvqtQqATYYUyOI6SKE1KSsu1dYJ+geKXevuPS9h3DN4SlTPmS+",
+	"4iQDjFq3159UcieUBVJlpa5AOmNv/v4d8/PwW2T/2XKDKNGfor0JK0wmSmnj1FNYVL71+dcNvqfWqVNt",
+	"lUPz/zRSpDi8jD0NK+uAIe18pSffVSz7chNmkqY8a3NaNiheXTJ0tEwziaVfmZUVBU5BbIlumKjWUPPI",
+	"uA4qZ2DArrwwAKYnJyG23HcxxYANE72H/dp//0uA2TmmAzshvN7aGUg9Dc4WW6f3fd8X8V5+C/HDEB8M",
+	"8b+TYi9eQWDL5ZEXIWdgtCMZI07Mg0VVKyS+Jk040zH39tqcd/J1AJnJombBbIB9ZTb851DFNez6Rqpq",
+	"EYSYWu+FiX/bcFMJ60Z/r7Hu44TomEqvH/9MMR8XF/N8tdFOTzMfjAqpGnIGhmzzbKK5LeIdbqAeLIZO",
+	"KdQ3jo3X54NmXuGA0eIbo7rmfETgdDO/wqSZjHpfclM9slixt9TGCx5H4TnE8qSD9xSY2l7Tpkw2dB9N",
+	"6WRV3w2iUyUlXziiTLwfPQrd7LCQW4PenFze1pxpUyT3rE+k2s79Bur2ClUmASsg7BZoMYblPsK3HM+n",
+	"t3oi6EpahxXKaSs69ARAW0T/aUp7NrJazya3CRUejj+BJzBPn6yWwvas8A3fF2CWXQr/VMbXOGna2ssq",
+	"BWdABqXAB6RijXwnajvBuwodRjLtH1d31wpkCrgbSdbrmdhPSIwJf2wE8F4dQ2NMAzboSXmOqwpit8Wd",
+	"5KHI5Si18Ty+wlSgBFstJsbBJzER8PPslqWRzAKJJzkDZO5GDyvfc4R+8y+14QwT0EarmADQ0z/C6cx5",
+	"+JG0iz4uz5j+nWwIYQbcsA2gycMdqApIlQDDbij/AnQhLUDyJG/DtPjeo0n2Zzjnsyms7+iTd4tGpKs8",
+	"E3cf3vOec4lX8nyc1tFw83L5nKzdohLrfMVTf83AUR4OKSobp+9CDGru1p+8AJ1KeIylQp7HqFRJ5QBW",
+	"cPyC0iOfCeP3Syi8ZtlZuAgxceAZi4CfiClWy22otHORODCSALjdZDAB86LBVNv1Q0DaZx6ZGa8K2EdQ",
+	"bgcODVtQjB8bPOruGE/QSayxPpzUP94V7PBr9+J1tcuIXB9ZUFsBf6h3oDv+Tu684PA5wlHupMK/f/LZ",
+	"AJ+y90B00bvQvPvL8YG/6tWJTZpBppsCwyU5ZwmMHZ/YQfuDaNz9rlt//olf66yRq5JGlE6bw/kS1l0l",
+	"20Ad2G9yZTVXqSq2yUCgDa9Xnhns2nITYHA524i6AYMH23PlRAWiBsW2B3C45OOzrHW5zdfRib7KEBcB",
+	"6HK9QjqdsiaTQZwXABoUjJINsZwf+dyHlSRhYUo7iOdPvT0YEzkDSPU5fpBifeVGlNuaahtM6uztJmPy",
+	"TYfNQIjhIwsPabBTUXoGkB2U9CUgsmkXrubqa37IQMJODi5YC+XqQwq61Qs4QBKesFCwXRnPDjF8bgnw",
+	"SOjvb9qmOTwjd0xVEZVq4zZsKdYSaiSH1A2uDnmtAWk8IYVE13PEAsx+T7GAp5b+gppBdfO6OnFcDd/b",
+	"IlRfRr2cTmyvzXbqWb3QdZU6KOD1460HEtH+DlC20DQU3IDinhoIEMIzQ4EfTbEuqmUi6O5OunSF6KTB",
+	"LrWHhqvtI8uW3Ng5ZK9ElVto1sXthzpr2PNtADRYLNC5MlxCI0XZFX3cSoe6IEfJjK2kg3CIOZTxRoi3",
+	"OhlRC2Bj6cRPRfCprGzTkO9tEyx7qVh5KAnt6R7q7UnFSr3bpVHRYvGnKXLbnJKwvu2iz8BT3l7taRJx",
+	"MDHC338VLiMFE03j1VrXz8Ng5ySUY6iUWGHKU0dn3o2Tp4X3jywyso4jxeA0ku/CoxzvZkHSQGTJgTd1",
+	"59l/piKVHu9lTvr4mieKWvVe7ZP+cmo2L1HY6WYiH5h1Y5xupiEL4QS6+L3czqTrz+TS5AMKtt4LLNEC",
+	"GYc5/Xj6dt0vznRaInUv7pGWl9uTwGLvHTFets4mV4W3xXYs1Guz9QED5wnFtCc7eqkRsW6fMcLLdbyu",
+	"DyhgIM5YIor0WJs6G3U7BVXg78JUsoyVWXbaupO28QOuqF+EsMesTzB6TN2lche3PRkay1r6PZDNI5vv",
+	"1iYNOn7CBQvSPhgwQ91lBAkBf73nuF2Cw2A7E7G/M0q5UDp/oIxurkMWGrYVO08Sal7T/h00bSz/kj37",
+	"GYqytjLUzosZ7I4rKg2w0totVtpQHSWtFuRY1mpBYdk1R/gy/1RM8NbFAe/jsDN6WYtdwmwrHN3t0YMv",
+	"jNEzAoBOwfIXN7rLzDkZRUTNCLerzSjtTrpanAi6OUd98GvoJg5VhN2Ia09SmtErWYvLkAGW3IoFV+ta",
+	"BDPmGN9INPm0moux+9E4m/vV8UakkZP20m5EtciOmzSjErTycK39OfRWGQaPazse8+QZpFO5S83dopZK",
+	"LNBol93NIXBFkvF2ZgjpEKqKrYUb2VhSnY727p496y7l6eQdomYhZjd76LI5SYrHUgN1WyS397i73tjJ",
+	"A2yb5rChII9jzxuYEB5Zet/cXrOdVm4D2hZ491IFsqpMDWAsnQCwz0LkMSzH9oMRnIXRu6kCnFQLvjAD",
+	"VNIe9+o8QGcs0oSCGrUFclHE3tM7axoqvDYEwYdC+Zpin6ZENlFH9whu+k8vY35Z3ckyFUM5qQLtl7H+",
+	"7FKUvLVprl+2aanr6aDssoacjKTrStptRrznLqda32l5Hg3s79Do+GBjqVuaeLe60C3NKXXCsKvBiDy6",
+	"O7XXBKiUhlYhlZhjQX2SppPFAHhG5YhRHWmNw3dbGb5X2aQzwlZI9CqhZEVMz9/wKl2j6l0jSieq/PSO",
+	"OloemAKcjdFcNqKuTmTbon1dOq9JcJX2JtDGT07gdIZSPsN1RLxGEg7xV3/+GxSFBTf1IRkKMjXGr8aZ",
+	"h455UPP620g7EdAI8wGBkdguSRZba14vTogsUw3T89IWU2496iG7wsukuQ6wJ5xthUVIa3AVpg7xpHT3",
+	"h0HQdOCbe2IVYEQ8qSFlsJI6u/L/ABC/zLk1Rp6PJHzjR38FLenFWdTpCqF6hZiuCFpLjBfwHjM23lC6",
+	"+aHBNY2AEgV5WxiWWz6fpNv1g0R/CR4nvOXnquaqiiIcTugpPVUk4mF1xNzVtCbhoXdyJ9hJWjHhURY6",
+	"Neu+2DTiCtPNV8PTSso8M/ylrXvtBZKUe2IKpCBQ/2uu1mNhKMAIDqgCZ3eEHUXbl9r21+TTORZqZhgw",
+	"vuLJbcyrhkA4kSED8rLXihim44fcA1KaTt+IOEiBc04vMQUk9ZOA8uYAucVQ90QDnld5emUWciGHedg2",
+	"jAzM/57/bRRnGDDb+l0WwxkkVyw6JaFXb2wHqSOC24NfVFuTPrjyDySV6VG8aSboOU7sGmEex3Eu0HWw",
+	"C1hzLP43Lyb+RMm3ATCNjLZevVrdxpc7oDGPXvOcoD+96petsk7HcUxrV3QOfYleVtmrJOWnDro6pKBW",
+	"sKo6FjKUWAWQYGQLDJqiYTBowl9Fw6VK2QfKDVdlThGBuvr9z8GRwjjzvJ+tWgNGhDapO2agUXp9dSAX",
+	"cFzcKBcKnCSUHZD/p+N/msMxDlTvBk+Aho0wdeByuQy0B7c2Gip6s0rf6lKb6hJ94hS++LV8UcC2QylR",
+	"FutZt26i++DTlKwSSwuesuueRn/2Y0+O5Lka5vS/dcnXYsgjlwdGlSlHzl2MtppRDbZXOHJ2Ddn5ow2r",
+	"WM74sFfG8l6Fa42YZq3r0uHOgoMDAjici1SeGyoXJKlQ+2BIjMVNpINQaPnmmddJP05lWQi12C5W2uSi",
+	"R5c1r8CmxZz2Y0DT6hkR8rJuM0Aw00NnMpi+0ZdKsSimk26QgeaYcpvyoL4g6aPiTlgyrwmhRsB05Cnm",
+	"zAoXogEpmhFNj1gI8JZB0m8vRzwWEgfpxvkT0XUVasUnMfjyKHr3w8Z7He1MYzBMvXJCESRmL0C2g524",
+	"ZVa+Q8BitL3W4Ov3twCFuYItxUFTRiNk+2HjGPWQBnILgi++qsDcFgQcvpelWPAgTvv/QazQShunvDAM",
+	"f3MbIzogZT9u/Euc8NnygrAxj18HcK35pQU72xx2cpnBLQDVLY6hx3pmKuFOai3IlvBldEbuci/fDNDq",
+	"/pDpAYoBsPXRKvKUmDMjLI3g24W4EyoHld4hnneWe68c2i5hyf/QA/47C4V+LQy6QT/nzmkgnaSzkcS7",
+	"GDV+Vs0+RnhLzGU8cjHe7/yR2VOndd5vIPj2G9+wKw18UhpHCKlzZnaCqrMbnnomjxw6j6IVITp+1oS4",
+	"AEDA/lgL9tQ/ap/m3d/nZv4dtgLJ2aylysKIIgpngsJ32notyrMRRZA/R/lRCA9BKjMF500GTCP0zw/T",
+	"IO+THjPIzhgguA5C1Xvm4wkupc7pdx8RAWv4JsD0ByTSP5QhdfUOJJ508i7opAtjo1lrCRS0MXpt+M7L",
+	"A1Y4kgp6mSGOmygiDKA6LFQh3QpBUSNG650wSWfLa7+oZLDrmjfTDYPQzXe8SebJBXiukwhaiPT+AtqC",
+	"Ze18JicM+tI3nFYVsoeoPCfUVDdCZeIf5sR7XwfdqrjZZ6I4uCMcd8Et6gBwyWO1DyjsjSBgywgBdhsz",
+	"mkAlZRveNEJZrwhKZ0W9mowF78/il3SCTWAB0zsKh3o+ajmEm6MzG46qh/W1R2sLkDLRFE0nfSX9XdDr",
+	"VNCAl2k56kdkucNB2FqP7WhXzLSak5w0o0LDhps0LueutY5QC9hOOOYk1m1PJw9NyRw6gh1OmhZhLxEl",
+	"4BnK/WCs9GqvvOujZXnCdBuRjjvIYd/oo+JZg08yCTDXqsM/JZHmzY7XdcimydWL6LDuqzYJQgWyx4zU",
+	"hFkVGs4lfcDYfexfoA6is1MVTeLDkQYRlxZB/7EiGD8UHbxEpdekGCLbAw0bRB5gXqNbuZrDfb/jzbdp",
+	"9jslxm3w0GBq1GVI/8EErsF3405s4UudQpyY5dw7BsZMsKJMrDGgi0m1XpyCFw8sZ/z5RQLCJCTz+1R2",
+	"yD/7+i6VdBkMqTvMweBd3pUFvQDyIkNpl+mQiI0RTVIpCeOh6QzNRDqm2q2gWulFY6aeWXpYgQT61zyk",
+	"d9E9HxECbVa3jCwB/8IT3q2fva7CIcsFpBp0QsGlN62yjMq9XA4WbvmdsIvTzxOicYL8VAAAPmWYJIDw",
+	"e5EGehaTgAdw8qwnhrnFTouOYQ8XfCqs7XWbUlAA0aVnYPZHA5E4CPriJaKGV7fMCOsC4myXs84qWaHz",
+	"AZO60bjtbkMZ1a7a6y0rW1MXXR1I+Lu9ZVDbuIhwEIrpvgGHngKj97dUfoImodXaC73BmgMe4OYWs64L",
+	"tEQqvY/IAKl60BGFE6TIULiLCjeUCNyIlZeLDmMfSyGfS2FpxePXWKdofvpKi89GLMY0zl+ZLhZer4bW",
+	"9FJVx4FP7ZkaaG/KDen2uby/snVsrT0N1eJO1AVruOF1LWrWL9p7S4CjBeMlRIYE4J5HlvF30t4y64Ro",
+	"CubZPmTk83J7y2zZ1o0TVUGfAx0v/TgYLt9FlN8JSHOFVhgjJSCpiTo4RxSe6B/TYi+gC6id+iHu1/M2",
+	"YST1QvageGvCfCht2BS9V8xwJ27xunT7jRi3loUSVwkBYUIRZfSO7Lmp7OmckSsmosxPF2lqroRNAyxB",
+	"akffHz6gt1l5lf2slKMKXJg3FzyBpeYOQ6pOb1+IHONG8MVu91mm1js2AkS9nL3Rxvt3UqfBVsPUyjOu",
+	"JxuIvbfJiUklFtPLjIo710+UDOec5Cci+m1HwvPEeLhSKHfe6xyBpM5cu4lUPKwRNAXULUJtUtGmSY1P",
+	"G59D3fMJ8VLQjoDHL7p66PSe2X7hX/7ZHwEO8pwkMu7EwurWnI9cfYOtzmWe4V2Y/hZ3XH4eOsYwlgdh",
+	"ginV3D9u4PEWFZNqVtZ0fBsOXk4nqLYYZE+gPkYcxwxN3O1RrcnWKM8sFlVKhwixgcFl0xple9DYALsI",
+	"nBQuMQLvJqtOH3Erzx6GJz90CvSTs7vEwBC50aezAalGbnK0rgFnowtPV7mjlu5I0pxOvNVjPjclqeAH",
+	"GfP3g8lsTEethdqXXk5A9fM2uJYAHuvm8oSdWNJ+dzoV540Q6nVSCL6KSWBKHfnXKXsZ6NAGldUTkq3o",
+	"SomNM8/aZuGMbtNl7jaHTteCuIZH6IZsG9DUlHZsxyvRhwxDJS6JULbRsjxvGXxOzSBlZ6czAHHccSgN",
+	"ynwbZZ3hWORAVahsGU8ufN+/cD1Ti3/WMcZtnu0OPkljSE2BFv1a2qYm3il/F4uy5tbOgPd7I38Xz2sC",
+	"nh+Xxp3jNRJOGKm4OSys40kjBf57h/yNXJwQ4ZYt2NdDL5Ir5ozg00GxvZL3xmWq/O4j0uWk3RwFxSIB",
+	"9fJ29wFBMvh1gLKOTmFIFqk9St6uAKPaIVIYTqOF1K4NIIWSOn9eRQMof+z3PmD+bzaiXg0C+FvncGlU",
+	"twHCkiRCNtu2aWoZIr8cSa8TspVxmHvkKr9BI84lYckXgB56goYUhgHXQusM8jQlMvmrTa7k10bvFytu",
+	"8kJCV7glWKz2QjnE6hMKtC4EBOsump+L1/UApFDUNc6MUYiv3qvbmH9Q9PEjubXtbmAycLKxsWq/3wL/",
+	"l7auk477yUXQTto2weCmtwkoSSd3WSjJbAG0OXWTy/D0Xxfwqh86P8TwT4D4O1lus850blnNJYSlnLSe",
+	"94Z4esaWjom2tPQkk0Kqe9PudtwkgjJieP+9DXSnrskFtDW1mqy/aDuuCLV5kAnZd8teg8DyiZgQzKUt",
+	"ARKGYiixMm/Snn8NShk9n9rf9PmR4ymqojJ9ocp9L08QaWY0WizIF8H3cI1psgzyTCI0AvHcvfhRtbVj",
+	"lIU9cstAZQQKFs1ZbiFSEZ55Airrlc0Eb5rgd1Tpf3RC8IYn+wdUC25ciGzvmNyGW5yvqIJP+azeF8dJ",
+	"btSO1/VXqReGamJb3yDWSuhkNiVEZcOjgarlfZHkTE1oUgmx2ui2mRCA2DZDmfkIDjFjuphlB0kVXKAe",
+	"UhusVWc2G6+r06NzdpU+bmDmR1DKs3YZN0EHHMrMehouFOUm4NGEgeLniSrMcZ7H6+7J03G7OoLIku0V",
+	"8oMj+Z9JEr5/pu8b3aoKHMfJQsuWCqB59q53VOpsrYV9hogvqAQVnu37v5Ez76i6o1pYUWpVZewG/qMz",
+	"LeL8zli+e0Md9Rs7yWwC3bQoQmqALIlmWU8K3EAaTZA3z2gKwjq54048fhOMWrP1hdAFKg0NRu7OyI77",
+	"mh8I75+CGrgCn3HBljpmk++YVMkwnxkYVOed9Mnopy4qJ3koHYjFvGXDh0MQTxAGOyQSpdlGWoLbP85G",
+	"OOLNgmeN9jYLeBBLjRx7JMyO1+HldGwt7yAcJFAd/g56+W7HE+rKMZOnyZ2qo9NDQxg/PKKS+eU1T7/I",
+	"/vS3L6aV/YkDxO7ix+nJCvSBRO8vhKNu5HozSTOHz++jmTuuqu/Vj+QFmqGY/8b3mdzDTiH+je9jdZ9G",
+	"pD0BIsmIQxlitmyd04pBs1u25mbJ16JgWLoBCjOgXuxvAAh75gBByWC9WvKK1RLgpEd4bdQVhCCBdaMr",
+	"Xdmqpm7X56mRtiAsInm+Tg8BqkAtL+iY0bo95Zyhm3uds27uDzK8NjJXnWZOBrUNRH8a1MQ3mgl33pq1",
+	"SCVaduFBvbABbTA0KF1XbXPIhtKiYKD0vle+gzjvwPrQ8L1lFuKR3dkyJyTF+XHjOmjxKcJ6y7fCfu/S",
+	"948zJfYQeY55RdLd+tsgHVaMgJA/AiLetb//XmMsSih90rstK/Q97Y1cr9GI2JWm8EKWdOcruVZ6/TjM",
+	"9h4ou1gHJBnoF+Otan6Am+/5gGaVZiP7YLLA5VYc0vaZWKN8RE3BN+I1X1F1yao2kS/Xz/vI+WFivT5R",
+	"ioC8v/XH1qsPgxZMeWzA7PnENul1TPWViUP0kQVCDBOOm5GkRSyJGImmhtKAIH4GCNrz4qNnc2+hPvDF",
+	"TO4tcYpop/dKxcKW0lpQZPDvTS0FwlCZtYh/W7eyrrVDet/o1oqNrqtFWcsm5EKBQX2xxHoI4a+V5DsN",
+	"/7KSiHdcGu7KzWKpuZm26AvjtPqrft5LHDmq3T6De0Y6uTDgl3Li815WP9DPTTpohgrLzSv7XknbtC5d",
+	"c8lflsbw0oFEI4xllbR8bYR4huoA1qGeY3ZboWg+/YO14VIt2pwlEYRFrMhLBhz4IBPGloKzc5D1lzSF",
+	"znqSr+qb1607lYZi2hpzNgfcLWKYJHvcK5EBp3koYSJN2xRIgPNBgigi6fboETcheQfM4RI/2OSDvL8B",
+	"fHpdwOsYoGMvqe3q14BIawlLgfJYz41NLuDwDvSd2IjeClFJteAQCkM5XnwACZxk13c4mcc/YFTJbJZN",
+	"38M2YJpmOqE9pxBJx/D3DrcH1auhINr5ClN3aULue8xn/OA3Ma2f9dDDMOEzRGW0602aH13L7xjK9dwn",
+	"IMdCbnsKXqbDIyExj8BVkgOSrDdd8wm1LBKxGLKuQ1EWKHUNw/s3AfN0nK4JbHopyPGEakWgcsqXgW88",
+	"pxLvUIFY+B6TnmDwbczKNoEvcuTgJ+wXQQVmwA9TdHiJ4O1JIiVmkNyTkIxe6O5FITGyWyZKAUfMtUTX",
+	"OfR43LyEwG8xmSesDQ+ml7A1qOt2PJljfFScWdG39dBywwxSnHCSAwG4SudBEHV9PsDWWr4WGKSXYs/o",
+	"2qJKT6HCejXM5go+h3iteqSe5Op+mpc8g1wd9qlYzcgJIc8KbKB8J3olpCFVsGOgSZLhKaD6XuDFVjQU",
+	"0cGV3QuDun00VUFVUkokglGSg8xJMsuywgHCdGDDIZf2YfgiaaiYcN3ViTQiAyx/EXOZR+C53OIBrWKv",
+	"WSJ8EwaNbHS1EugAAV2hAj83RNUSWgYpwlCPtRbVQq9WZyGe/Hv6+A1dkvkAT6BJg9AQyiIcs19ZRrBc",
+	"t9fMNnorbjvyEAd/IfbMvxFe/KY45oD+FmGwAMKP/vnMmsBz+PjvVFBh9pownNmv6RdeU9XcI6vMCQAj",
+	"QDS5yAWDXxax9xRh/AJ1f19SssNx1MKe19tPTOcmxAtvhXM15pk68awLE4cmlSi9rhlTnZjTmi15Ba/A",
+	"MQrXMeToRfd4oskHbkoY8pTm/osQWwo+DcRCpSyxxgHKR5sWLYSQLgqXr1VJyYO6m+4fDuMf69ieFOQ/",
+	"W0FxVOjQGlgfuROP43CX2B8DFf0SQ1bn4O6n61BNPchjC906czh+Zv+lUJ8I5wNwaPXy3D1ulXT28S8h",
+	"fHb2/sD3uEEbqo0zRiaqBK9tMDl394JjSRVQxCwFQXWuwaWuDkFdi6jDK2EtbH0/fNfrdWeWSZL6Y5zk",
+	"BesMZl1caRJQ+UCgjK5X/cGhFjakCqP3iUcd40MpjXXardgcXut9MnFHKBfe8dMsILYscFpJAsNx0qFJ",
+	"XhTxk2ZQV5XYIWBZWo5l/yfUkkKAy2Mb+iC6VNz1E+b7+JTIXdPmoRk5zCtd13qfMfjv+IHYONaHBAHv",
+	"E3EnFKWLY25rpUVQziHKBrPLMWcJy8knhcIcAE30WzjNdkI41Pj+wBzryS8JkW3wHoR4wnA2vd1NEhhi",
+	"dBCc2Az+ehECyL57zCa9OUdLDZ8H/JETC/rmXSmivfuhl3XhowLP+NmVvAgzmhGX8iXD4u57bba3rKy1",
+	"FVVnuULXpNIQMD5G0gcFaibwzGyInVwdfOA4EQAtYjs4DcanqVfwHC4OKIxpP8JVoH9OHOcvJFnPUb0R",
+	"xjBvntMMwAYbcCaXteAG0rMKFouhD6Jk+xw8+SY4/1R3CL6I9Tj5aew4yiDS/j/GxyDCJU3MAdDE4hQi",
+	"+vnMWXRsYDCXv/z1r+PZQDnePGIS/JwGYdtAyQi9tsd5qMefZ4+QtEXHl7UosJdBDBlW5imSIY27jIVe",
+	"g/mFXEbYTFRMWkJiQZg2tCX71xTwMtBr3y+V3/ehi3cuXRQC0BO2ErNtdmjXimKY5Qd7i3GBhH+ktGOK",
+	"70QF5lZIteFU3qPomXZSBbwmGNTeinfuLOndCWNlCrRtaGAp2NNxKMPY+pkLEg2jxCISR1d5zCc+QJ3N",
+	"lc4AGoZU7Gdxh1CtpTOg2gD+zEOJ8VArse81AEA6iNx/zDC9H+WknaxruRPOCFuEpAC2lTVgmtoCoERs",
+	"vxXjgPbtx1jXwrJKrI3wHyOueslroaoAs/6YQR1lHKrB0s2s0mW786fI/vT62+fsb59/8R9/pmxIvgub",
+	"LuqKVmad1hW+Cb0ikGT5EwxCZB7/v+BjkqVQqBXJSignV9K/Nzc/fv82eBPxL13h5ZtvUf+46ZHHzdPH",
+	"nz5+GsDFeCNvnt385fHTx38BxFm3AaJ8whv5BHN3EYdVgFbjeTikzn5f3Ty7eSmt+4raQMRwoxUlqH72",
+	"9GmOtmO7J+FbkLtXnCC0T38TCmR/gHIClKB089ZL0dgbWworK9znpdbbgimxj1Cj8FRqm1jMj3wrcEIf",
+	"eS3PdXOIs2dK75Esyo0ot4S20hwwPxC+7B/Vk/eeDD74MRyVoEiv9jU2iAtuuOE7Afmez/6RYIecthdM",
+	"PIDABYGPRHTkye74BNpOkItBrCx/R6Abz/7303H02q+jHf9szC2+d72aS5AdSenbEGZ/S07/pnXhCfD7",
+	"98iSKV2hbnvPs3lFoaCQ054axk9pK0QTnwoj4Ad7S3Z+y754+he0XlCp9QipzDsc5XiuJa/LJ2WLj1T6",
+	"KJ/zunzeOksHIKz7SmORplJ7dRzNTE1TyxI+evIbQXt2x3OmoJwNRQA+DF8Df8of0pflikMDtD6MPKSH",
+	"twiydY0rB7YHePERw8I/PoCcBGpFPysPUzggrmZ4RmQbyB/R1614oBP6uhUf6YB+ArkkfTSQRQf2q85r",
+	"C6iy1+L33QABhi9gukBBMMqcBlEMMjX+RADv4h3fNTUIipUurT+5T+jfHu+qPx+daweTnz9aAsl/mNPF",
+	"zj/SAYfBT91BEKGucKZYwMY6rN0SEXr8ARS9ckCWSmPDma6N2B8dWDR/5c/rp5igev3jgr4/1nXEsU8d",
+	"FngwKQQPaoZ11ZMGRQKvcaBf1j1wAgg5QQDlPvySZVSk0IkeqnJM5iWYAywPlbvAO12JOnF1G6MhjvYk",
+	"LbyiRg9DDdT7R6KHOPpJivDC8p0U+yux5difP7+YzD48mQiilj+X/ySIqoc4lUEl8T/4TPplhzMnshS1",
+	"FJiRBPEhscDwvaWckFmCMLXSUi2wiB8AWLqgbLSEm2uk3fYuImTG+9+iooq5EQoFgf4Zd7Xg84cc61Q9",
+	"xCkP61f9wcc8qAuVOWc4hUeW7fSduJYQy1WHLgz+IwL/xBOPYa1FpK6ASYyxBVqgKasG9xC8vYNjBdtH",
+	"1h7wnXDPQ5tLdOj48XU4Ea8qI6xlgPlAVfZ5Z8GhwjagUGIMS9Wix9XmrQSvhRL7f5VFfifvCGs4rIly",
+	"lMPS0b1IVfqiAqo0RBsODlY2wjzxOxGg35IH/MYZwXevQ7Oz98eJd+6JuBPKfWLh0xm6H86JxkpdoTAN",
+	"JGXMLbII8ijQWHitS0VbDEVLIT0TsCStMHfCfGKFApeEcvYWdUj4yyPbQ50bLeZo40H++kSqPLf8Ud8J",
+	"yq99IHbZz96dxCw/H5to3gjClr3fpvs5UO75rq25E1XcfsQG3cjGdtIiXWTkaQ1cecAvgWzfbrODHyTz",
+	"HBnBnfharx9KSdcEWTZpbz+95ri594eqCZFvYCuaa5zdl1WFMv4tmLsLxtdoFYPgCzDAg7VcKAjuH5zO",
+	"k/cYdvnh1AsTjuiBHu6v9frvIAxn9+wam+T7KbD6MuhBkGVC/xDNGmDedDaYMvBVGtppU4N3TYDoqpsP",
+	"v4Jhv9wkqB7yEf5VqP7pvy3V4z5GDxZAU0Rt95YZsWotVZdlnz/9GzqvwmONSSGIAEZOiuSteAIuAORh",
+	"l5JBRqgptame+94fyojs+/5Y/O/Mfe5RAxSrvj814H4y3g/vpYDqlRDuFoQISDOn3AImKyrOjLRgQ9pV",
+	"jhJW2oiS41nmGOW3oc0D3rM4RmZ74zyvYx7sbLxeMyG7r2edgKckFbNONKDzVIbv2VK4PZ3oZRcmvfkB",
+	"/ebE3r+IADknHWtBGXv57V8gboBDCdfGEwsss4ANDD63f7YCMXfQ6aZXJ11u531s1yODsNwMFYQNuw4R",
+	"BJtSESqXQ0VcYLbHuwcsFVPeugjaGD6AoWNrr/O2KtSdvTKt1LyqCDb6hEDzklpdok/2Pr+SYPLIMpp2",
+	"cZwbGs0Gv+nWKF7fSyRJvkVvHDcOF/RAbxF2Plcs+QMP4SuxBvx/PIQrvBZ0mk/e4x+ChF2JWmC+0vAI",
+	"vlFV7wA+6lZ8A1AyYSO8MEyE5+kRa3NiPE0tLibF4mxDopizt7y/wU+coVjHh5/UabnurTk80E2K8AP/",
+	"kteIpDCI0jMH1iU3PrIgJzzMxcJzf/LemcO5e/aLdBsvp4QD+qi79ZZvMYQKYCkPDPGhRcWWB7aTFqrP",
+	"/RE3rHifCjDC3Twp75zLgM3dXRAVnrwvdSVO2h1ChaYzIp0F/ESnMREJDbA92JMRemFKshsUcDkW6Dqw",
+	"wNHQVDInAo7GyJUuI4YgLKlcp+H73Byos+NJ5IuHdbGpfx0DkD+k8BkOJheHAnXhFLOh2b2vys+q12v0",
+	"dpIJB1T8fSaeCKM6K+33Hwv7XnqfEneEQN8uuyFdhs+Ue/KEfJInrsuX2GK0whStNa1pMJPussm/ou8f",
+	"ls5oRRkyc1p7jWM5iDS9t/NBlhvoGeCSOsXHcLUVVZ/YbANQLr4ZwO8hihDQ4L8xmTUbjdkr/4rzz0td",
+	"vHoFE3+gmBLf90exqsLIfnmpSxA9ZQFW3vLDdVRS4LUQ9uvfMx4HoBTgkpsKYZgL5LkULjQEi7llR+Ab",
+	"OZlOafeJwgTVizXbNkEWP2n3E2C0PEjUGXZ+qd/u+5jDgjgUwEdikgh3jNLl73mUX+s4BnIqML/6P0FQ",
+	"316Irc0dC0DmXP1Q3gj3M3T8MMcCff+8uue5RMSgR/ZaQQO481xhv2BJU4O48+Hm0407acZ6Fdo8JAMK",
+	"Y2Qe4TjP61nCQpehjLgbppJc0VQYRnrynv50Tn98DfVVaE9uptPTWqtrhEZ8DdPq8WN/kddaVxStm8nH",
+	"YVDtpK6vLJZ0e3ZPLTHDKb6sqm6np8i0fH9yIgGa4uW3N8XNa/+fly/8n14kocLTRQ0Pt+T9mKRVIpLR",
+	"NKcZ5nb/OpUr6tKJdIjPSpsddzfPbpZQGi+BXP3HSjB0hKf5B3kE5dXcwz8I0fQuCvgqGr4v2P/96pvv",
+	"Cvbqp+88B/5FLF8VrG0MBkko9BcD+rw6oOYOMUVFkHzWrbCWxQAlUz2yrNRGCWNv/T9DdalPn7Ifv4Le",
+	"Pn+KiY5asUa+E3X2rW1qrJaRZfU1P28HSSW8r4SoKOBccABkSRFqRA4f2T46FLyHVPRgeTkKqfk1TAhv",
+	"NaIZGN06CQZKuaME2ABASinIqPBh8GIvVgSDQxR+AkDxBduIumIbve/phdd+oyCM9JNAHyccCBDmTHTy",
+	"EWN1uht0rZP7hhxgvjv0SBBkCzokoon5gTxjw319oNB43//HCtuZcqCw7Vc6T3S2Oc2WJrgCUPAjsB0v",
+	"xdzGE38UjzsgBfcOPH1lsP1J0fk1NTkXLRBHg8ASO+3Zb/id2AnlFgGlbpZNec2bAK+1BDhe9wk4CdD+",
+	"CaEW4Bm+DYo4+eT30m5Exfznk2a51rxerHlzzuj964PH7GeVi3CQ10w3JWLq24XDEWtAGoXSNOwguCnQ",
+	"1rw8wP+vzdhjjOEDBZe9iYUsHiR2uV8T+F8wwCy6XyLw2/VizCK82b29mYEGnrzvoKgnOTD7h/vxn/rr",
+	"7nPfLxpyihO+0VuKkRnGJEDh81K3yvWyLq6q9vZAwx/COZokiSdLoTCYOPegfQUNLoLRgC+vYb4Jh4XZ",
+	"P1C3lUPqRgjShTS7O1EFpJleYtQos+3f/8xKgnnKJ26Z6sJ8JlNdM9EGsdEReWFDud7x6kGQZ1N7pobo",
+	"gP+iJ5MxIv3cCBU3+gGirLmpXvG1uFo8zpXOtpenBk9Ww9f90vR0RTmzojTCheQ1jO/07Fc6AH+b9W49",
+	"oUfvTC7bc2p131S2hFVrXFsMPgczKfAbnKF/uO+E4TUD/NNSdFhXmB1/ncxfgDwFPwt6wfo5+b0XM5PZ",
+	"Fh9X2pHbXjwtU3oPaW52i56j/w7sEpd9ZdfzNdlLUtZ+K+r6G5z5w3AY6PyltNcL+bvag1/Rs73hTSOU",
+	"qKBkbyDrR5bVGl8PYDoG4kk7/Du8mVjt/eg6qIo5UddQCFQJ5vayFFMlaihwcC74++/Y6KGFZ4vQ2knx",
+	"meZ5Pa8ZuRX9XmPfY/dZl4KOMTNGUNULS7XB7P1kr+66tycDlRCX6TT+GaIxry3bA4wo4PhB5SDmNgDJ",
+	"nYygE9yAFDwZBq04MTBa/IdC7Z7nTOhUIfeEAb1I1SracXWIsYtY9xaFspXRUEI0nYeysoAw2FunVHLX",
+	"7m6ePU3hSWZHJpfFLfvsi2lWo4AhOthhHPmzp0+Lbh6fJubxkKakr1vRccmjuuL+OJeHLs/zKoEVR30W",
+	"cNU8w7KjlMJWPNnpuwBNntbs3wgBmeDVJLfy2404QFKv5bLqK7pXAHFA2E0yQVKmJIksWHwE1sL2gJIO",
+	"yV5hoeJdwOJPXv1v4OevtN6ev/5kxqmxaEuKEmO9mHnP+AwC/B0Lo850rSY8WLzcQtnr6OTcG+kc3LGN",
+	"4CFb6TnO4pOvpW20lQF3/ITEewXfyp0wBwrSUoOAAX8ENHH/k2dvDNdv2Z84+9ZICO6thbXsLV+2NTfs",
+	"a+44e0UfASbc//P9qz/fMoqk7E40UsyaO0EVoXKvxXfU5BJRJ3x7nYuB/mCwCUcRPqAlBLxiL8jLkkpX",
+	"ddo1VVo6XveT9/RdsPulwhyGEm33wQNJtF8CZgnBID9klJbFka4m117vsHFiBGyCB9gdHVQXPpmJqlsr",
+	"LiJX/PJaUcyV8JQYraMw707TlepoSU9COfk8WO8rLj3reR7ieR8qGqA3TA6FVFeigNAnVOC9YOtl2H4l",
+	"v2vI1n4cfApr4ZAp4rYyqW6xZojG7d3xciOVoGqax3tLZ/HkPf5hqpn/a0Eh/R+Pll4KgIcMiw6yBkWc",
+	"RfgM4hJMp3K/E2ws7sP9uVgaZ+MnvhO97XsAoA3o/LrZeNc6tBBxiqcWUC8IHUZVzEIEGxSftkz2RNWu",
+	"mlKOu32vIDHtAa8/jvDK6LURNqlAI26pofJM18JBBdOnl4R4X/CRJ6DJ3vKt+P5sXFYwqHqOIWorSAYE",
+	"5uGMxKIYCQGX9vlcSNZ/q2hBoq5csoP03GaPNqUrnPsbuAbchfBAOnQYpOi8utqwSkJdSTDDAggW34qC",
+	"TOUq+rfgM17XaGnHEO8ja9VWnrxdP0h3Ebf/4Sr78bbLnNxK1/nlqNaDDtueERyr6gfpvnfioeAlqffr",
+	"stzr7BxicDVSlKAbbOVlkDNb6Z68p8r/EwLR+9v9kSjG34C48NYFxQg2oGfVBcUXnBwE1n9JLiYc/onU",
+	"EvQs/Y+lQULEOibDi5GwBsT4hBRbe4oq/0tV+gfp3mDTj02WXTlCnA/ElNyP6tJRotj9x7+MVK7DbrgB",
+	"f0wRit/DH8xaQKygESsJGWe/tdYxpfcYU0sxM0tEQlF9kPcJiDqn4XSuCCKTs/G+hcMmCB0qPYaF9w2X",
+	"6Juq+OFqecLfhIJosYiI7vBjejsnLXTGq1N1YXgFq3og7B1p3UeJLPYD5zJX4bSkdZ1FFM1jV0Jkxr71",
+	"KtjevCCDPh2q7g5+RqP3bHnw/zuRqYon+N7/79yb7JlOqM9088AbC2NkNCNw7MByrbuO7dNz097jDibi",
+	"fW+nKU65gOC7lReX/eh6RUkUiRAIK1UpplkKaOsfJjwonNn/4MsHZ8K3V4FhBErpNCoYpeQK+LAfoq8d",
+	"UezN7Rz5mIzfJ5+iH0ObSx7i+PGVWBExoD1mY9VVzim/IQsERCltuCUw7eN1/yv6C94IVX3pj+1jbzha",
+	"KoMjZq2RZUF4V8yq91u74rIm2ME2E9HzkBnqtOKPwhaCVyfDFXbh5/szAlHXsfAMxpfGV2DWjccLdOq+",
+	"oy/pIR9cGiGzaTTDK4AcIa9YHsBQm3sc7x3y8utwa5+8h/9PMzh09+IPzXtHKwNBJxxLIqi+RHmniIGT",
+	"NPZJunlwsjmVQkGOxSu4K2lnYqae3w14aqSJ0WDRmge6PpXzmiaCBQp5GBnsByGaB4cE+Sjs9o+jgKrq",
+	"7keI7QZLOVZHDlE8StzDHjQHkuQHr0T9AbAkP6CylvUWXAlNIKpVYQ8g9sp3XoDotmvLDTMaayIeyDsQ",
+	"MY/HW/jk/YbbzYcJO3l+E+WOr8WT3xqxvk6wUhy3H5rEy4345LlWzuj6wYOSvoyT+HC+TC7arnA3kpVy",
+	"/U6fZFwNd04Y/+H/94+nn/yNf7L69f1fP//wv26moIKAjcnrOVk3nt3xuj7jxwv0AcD1T0pe1/ZMyaf6",
+	"QSUeHCAXe4E/XkFBAiz5DpzKijuhWMUPFsLGCWMB+FQvTNmrSLd0uTTbc08ACG3l1SoDmFYThaeV0bu5",
+	"CC3/3aN4Pz0fxTukVn9eT95rdZKbvfZNv85G8V0nmTyMkctYvU5sGIPiBxQPC4Um0I6CcO29kpodOT9i",
+	"teYVmYodqyVEZU2UvdTFUlfAFBqeF8qDT97D/6fbEULzh5MBIWHigWRA6PujyIC4qlNZIAP6uTLcHDLO",
+	"AkK2u9wQkAltCH5YiqARyJBlRuAbpWBLAyinYKFHuTHqp0OyArZ7ggP8os1WqvUviIcx31DU//466XkE",
+	"kiQt22uz7exwIMyhjTLmMLOIxp13PB+v8PpUPNiDK/mer7uv5IO+l9/Zig4YIw8NTm0uWXL8+KoRM+VG",
+	"y1L0Fe2Vrmu9t7FY+i5LQK/a4YoeohwUzO5qZHPFPSSacaOtRJIIlTafvA9/WmzF4cOTqhWPZZmnkteC",
+	"V2fKhh4nG/fLrd5bkSqvW1o1VkqF5yIsjP3p9bfP2RdffP7FnwuET9grkDW0AaCgdumntRTM6bPKFMos",
+	"kA/ecBNtbJQbnlau+kdyUjKYYpQsuan8KZsKTvjMyWbBE45PdeN29ZXyeK5iGw/mOk/okJ1vKUEfEU02",
+	"nmVgQQH4VVXROy1qKx7oGHHP73eEfpWQx47Tak198+zmyc2HXz/8/wEAAP//",
 }
 
 // decodeSpec returns the embedded OpenAPI spec as raw JSON bytes,

@@ -555,6 +555,41 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/export": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Everything in the book as one package in open formats (a Frictionless Tabular Data Package as a ZIP); or one dog alone */
+        get: operations["exportBook"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/import": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** How far taking a package in is */
+        get: operations["getIntake"];
+        put?: never;
+        /** Say what of a package is new, the same or different; with take, take in what is new, all of it or nothing */
+        post: operations["takeIn"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/pictures": {
         parameters: {
             query?: never;
@@ -2616,6 +2651,30 @@ export interface components {
             /** @description one number a day of days */
             bars: components["schemas"]["ForecastBar"][];
         };
+        IntakeTable: {
+            name: string;
+            new: number;
+            same: number;
+            /** @description what is in the book stays as it is */
+            different: number;
+            /** @description some of them */
+            different_names: string[];
+        };
+        Intake: {
+            tables: components["schemas"]["IntakeTable"][];
+            /** @description new ones */
+            pictures: number;
+            /** @description nothing in it is new */
+            nothing: boolean;
+            /** @description the name of the backup from before, to be put back */
+            backup?: string;
+        };
+        IntakeProgress: {
+            running: boolean;
+            done: number;
+            /** @description 0 as long as nobody knows */
+            all: number;
+        };
         Picture: {
             id: components["schemas"]["Id"];
             paw: components["schemas"]["Paw"];
@@ -4243,6 +4302,80 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    exportBook: {
+        parameters: {
+            query?: {
+                /** @description one dog alone */
+                dog_id?: components["schemas"]["Id"];
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The package, as it is written */
+            200: {
+                headers: {
+                    "Content-Disposition"?: string;
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/zip": string;
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    getIntake: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description How far it is */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["IntakeProgress"];
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    takeIn: {
+        parameters: {
+            query?: {
+                /** @description take it in; else it is only tried */
+                take?: boolean;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/octet-stream": string;
+            };
+        };
+        responses: {
+            /** @description What is new in it */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Intake"];
+                };
             };
             default: components["responses"]["Problem"];
         };

@@ -69,6 +69,11 @@ const assumed = computed(() => data.value?.rank.bars.every((b) => b.length.sourc
       <DogHandling :dog="dog" />
       <DogProfile :dog="dog" />
       <SittingList :dog-id="dogId" :sittings="data.sittings" />
+      <section class="section" aria-labelledby="take-title">
+        <h2 id="take-title">To take along</h2>
+        <p class="soft small take">All that is told of <bdi>{{ dog.name }}</bdi> in open formats, with a page to read and print: for the owner, or a veterinarian.</p>
+        <a class="btn btn-plain" :href="`/api/export?dog_id=${dogId}`" download>Take <bdi>{{ dog.name }}</bdi> along</a>
+      </section>
     </template>
   </div>
 </template>
@@ -76,5 +81,6 @@ const assumed = computed(() => data.value?.rank.bars.every((b) => b.length.sourc
 <style scoped>
 .lead { margin: 0.15rem 0 0; }
 .today { margin-top: 1rem; }
+.take { max-width: 46rem; }
 .note { margin-top: 0.5rem; max-width: 46rem; }
 </style>

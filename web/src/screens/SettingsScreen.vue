@@ -12,6 +12,7 @@ import FormField from '../parts/FormField.vue'
 import RefusalNote from '../parts/RefusalNote.vue'
 import WeekdayPicker from '../parts/WeekdayPicker.vue'
 import BackupList from './settings/BackupList.vue'
+import BookExchange from './settings/BookExchange.vue'
 import PictureRoom from './settings/PictureRoom.vue'
 import HouseDevices from './settings/HouseDevices.vue'
 import CalendarAddress from './settings/CalendarAddress.vue'
@@ -96,6 +97,7 @@ function save() {
     <HouseDevices v-if="data" />
     <BackupList v-if="data" />
     <PictureRoom v-if="data" />
+    <BookExchange v-if="data" />
   </div>
 </template>
 
