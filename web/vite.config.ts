@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs'
 import purgeCss from '@fullhuman/postcss-purgecss'
 import vue from '@vitejs/plugin-vue'
 import { defineConfig } from 'vite'
@@ -9,12 +10,21 @@ const usesClasses = ['index.html', 'src/**/*.{vue,ts}', 'node_modules/bootstrap-
 // Those that the components put together out of parts.
 const composed = [/^modal/, /^btn-(go|plain|close|sm)/, /^form-(check|switch)/, /^form-(select|control)$/, /focus-visible/, /^is-invalid/, /^fade/, /^show$/, /^router-link/, /hidden/]
 
+/** The page that shows the contract is shipped as its makers built it; its own part stands in public/api-docs. */
+const contractPage = {
+  name: 'contract-page',
+  generateBundle(this: { emitFile: (file: { type: 'asset'; fileName: string; source: Uint8Array }) => void }) {
+    for (const file of ['swagger-ui.css', 'swagger-ui-bundle.js']) this.emitFile({ type: 'asset', fileName: `api-docs/${file}`, source: readFileSync(`node_modules/swagger-ui-dist/${file}`) })
+  },
+}
+
 export default defineConfig({
   plugins: [
     vue(),
+    contractPage,
     VitePWA({
       strategies: 'injectManifest', srcDir: 'src', filename: 'sw.ts', injectRegister: false,
-      injectManifest: { globPatterns: ['**/*.{js,css,html,svg,woff2}'] },
+      injectManifest: { globPatterns: ['**/*.{js,css,html,svg,woff2}'], globIgnores: ['api-docs/**'] },
       manifest: {
         name: 'Fribbet', short_name: 'Fribbet', description: 'Keeps a dog’s nails right', display: 'standalone', start_url: '/',
         background_color: '#f3ecdd', theme_color: '#22303a',

@@ -27,8 +27,11 @@ func backupCommand() *cobra.Command {
 			if err != nil {
 				return err
 			}
-			fmt.Fprintf(cmd.OutOrStdout(), "Backed up %s to %s: %.1f MB, read back whole and found sound.\n", path, args[0], float64(info.Size())/1e6)
-			return nil
+			words := "Backed up %s to %s: %.1f MB, read back whole and found sound.\n"
+			if _, err := os.Stat(args[0] + ".pictures"); err == nil {
+				words += "Its pictures stand beside it: take both along.\n"
+			}
+			return tell(cmd, map[string]any{"book": path, "backup": args[0], "bytes": info.Size()}, words, path, args[0], float64(info.Size())/1e6)
 		},
 	}
 	dataFlag(cmd, &data)
@@ -49,11 +52,13 @@ func restoreCommand() *cobra.Command {
 			if err := store.Restore(cmd.Context(), path, args[0], keep); err != nil {
 				return err
 			}
-			fmt.Fprintf(cmd.OutOrStdout(), "Restored %s from %s.\n", path, args[0])
-			if _, err := os.Stat(keep); err == nil {
-				fmt.Fprintf(cmd.OutOrStdout(), "What was there is kept as %s.\n", keep)
+			words := fmt.Sprintf("Restored %s from %s.\n", path, args[0])
+			if _, err := os.Stat(keep); err != nil {
+				keep = ""
+			} else {
+				words += fmt.Sprintf("What was there is kept as %s.\n", keep)
 			}
-			return nil
+			return tell(cmd, map[string]any{"book": path, "backup": args[0], "kept": keep}, "%s", words)
 		},
 	}
 	dataFlag(cmd, &data)

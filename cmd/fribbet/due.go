@@ -1,8 +1,8 @@
 package main
 
 import (
-	"encoding/json"
 	"fmt"
+	"strings"
 	"text/tabwriter"
 	"time"
 
@@ -23,7 +23,6 @@ type dueLine struct {
 // dueCommand tells the list of due dogs.
 func dueCommand() *cobra.Command {
 	var data, name string
-	var asJSON bool
 	var most int
 	cmd := &cobra.Command{
 		Use: "due", Short: "List the dogs by next date; the exit code is 3 when somebody is due today or late", Args: cobra.NoArgs,
@@ -57,7 +56,7 @@ func dueCommand() *cobra.Command {
 					pressing = pressing || !turn.On.After(b.Today())
 				}
 			}
-			if err := tellDue(cmd, lines, asJSON); err != nil {
+			if err := tellDue(cmd, lines); err != nil {
 				return err
 			}
 			if pressing {
@@ -69,18 +68,14 @@ func dueCommand() *cobra.Command {
 	dataFlag(cmd, &data)
 	cmd.Flags().StringVar(&name, "search", "", "only names that hold these letters")
 	cmd.Flags().IntVar(&most, "limit", 200, "how many at most")
-	cmd.Flags().BoolVar(&asJSON, "json", false, "as JSON, for scripts")
 	return cmd
 }
 
 const mostDue = 100_000
 
-func tellDue(cmd *cobra.Command, lines []dueLine, asJSON bool) error {
-	out := cmd.OutOrStdout()
-	if asJSON {
-		return json.NewEncoder(out).Encode(lines)
-	}
-	table := tabwriter.NewWriter(out, 0, 0, 2, ' ', 0)
+func tellDue(cmd *cobra.Command, lines []dueLine) error {
+	var text strings.Builder
+	table := tabwriter.NewWriter(&text, 0, 0, 2, ' ', 0)
 	for _, l := range lines {
 		due := l.Due
 		if due == "" {
@@ -88,5 +83,8 @@ func tellDue(cmd *cobra.Command, lines []dueLine, asJSON bool) error {
 		}
 		fmt.Fprintf(table, "%s\t%s\t%s\n", due, l.Name, l.Reason)
 	}
-	return table.Flush()
+	if err := table.Flush(); err != nil {
+		return err
+	}
+	return tell(cmd, lines, "%s", text.String())
 }

@@ -5,6 +5,7 @@ import (
 	"fmt"
 	"io"
 	"os"
+	"strings"
 	"time"
 
 	"github.com/google/uuid"
@@ -62,7 +63,14 @@ func exportCommand() *cobra.Command {
 				}
 				write = func(w io.Writer) error { return b.ExportDog(cmd.Context(), w, id) }
 			}
-			return wholly(args[0], write)
+			if err := wholly(args[0], write); err != nil {
+				return err
+			}
+			info, err := os.Stat(args[0])
+			if err != nil {
+				return err
+			}
+			return tell(cmd, map[string]any{"package": args[0], "bytes": info.Size()}, "Written to %s: %.1f MB.\n", args[0], float64(info.Size())/1e6)
 		},
 	}
 	dataFlag(cmd, &data)
@@ -121,21 +129,21 @@ func importCommand() *cobra.Command {
 			if err != nil {
 				return err
 			}
-			out := cmd.OutOrStdout()
+			var out strings.Builder
 			for _, t := range append(took.Tables, took.Logs) {
-				fmt.Fprintf(out, "%-14s %7d new %7d the same %7d different", t.Name, t.New, t.Same, t.Different)
+				fmt.Fprintf(&out, "%-14s %7d new %7d the same %7d different", t.Name, t.New, t.Same, t.Different)
 				if t.Different > 0 {
-					fmt.Fprintf(out, " (the book keeps its own: %v)", t.DifferentNames)
+					fmt.Fprintf(&out, " (the book keeps its own: %v)", t.DifferentNames)
 				}
-				fmt.Fprintln(out)
+				fmt.Fprintln(&out)
 			}
 			switch {
 			case took.Nothing():
-				fmt.Fprintln(out, "Nothing in it is new.")
+				fmt.Fprintln(&out, "Nothing in it is new.")
 			case took.Backup != "":
-				fmt.Fprintf(out, "Taken in. The book as it was before: fribbet restore %s/%s\n", kept.BackupPlace(), took.Backup)
+				fmt.Fprintf(&out, "Taken in. The book as it was before: fribbet restore %s/%s\n", kept.BackupPlace(), took.Backup)
 			}
-			return nil
+			return tell(cmd, took, "%s", out.String())
 		},
 	}
 	dataFlag(cmd, &data)

@@ -2,6 +2,7 @@
 package main
 
 import (
+	"encoding/json"
 	"errors"
 	"fmt"
 	"os"
@@ -16,6 +17,7 @@ func main() {
 		SilenceUsage:  true,
 		SilenceErrors: true,
 	}
+	root.PersistentFlags().Bool("json", false, "tell what came of it as JSON, for scripts")
 	root.AddCommand(serveCommand(), demoCommand(), rebuildCommand(), backupCommand(), restoreCommand(), exportCommand(), importCommand(), dueCommand(), passphraseCommand())
 	err := root.Execute()
 	var code exitCode
@@ -26,6 +28,15 @@ func main() {
 		fmt.Fprintln(os.Stderr, "Error:", err)
 		os.Exit(1)
 	}
+}
+
+// tell says what came of a command: in words, or as JSON.
+func tell(cmd *cobra.Command, what any, words string, args ...any) error {
+	if asJSON, err := cmd.Flags().GetBool("json"); err == nil && asJSON {
+		return json.NewEncoder(cmd.OutOrStdout()).Encode(what)
+	}
+	_, err := fmt.Fprintf(cmd.OutOrStdout(), words, args...)
+	return err
 }
 
 // exitCode ends a command that did what it should with something to tell by its code.

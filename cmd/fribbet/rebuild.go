@@ -1,7 +1,6 @@
 package main
 
 import (
-	"fmt"
 	"time"
 
 	"github.com/spf13/cobra"
@@ -34,8 +33,7 @@ func rebuildCommand() *cobra.Command {
 			if err != nil {
 				return err
 			}
-			fmt.Fprintf(cmd.OutOrStdout(), "Worked out %d sittings from their logs.\n", n)
-			return nil
+			return tell(cmd, map[string]any{"sittings": n}, "Worked out %d sittings from their logs.\n", n)
 		},
 	}
 	dataFlag(cmd, &data)

@@ -9,6 +9,8 @@ import (
 
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
+
+	"fribbet/internal/api/contract"
 )
 
 // docs/due-example.md shows a request and its answer: the program must give that answer.
@@ -47,4 +49,25 @@ func same(t *testing.T, at string, want, got any) {
 	default:
 		assert.Equal(t, want, got, at)
 	}
+}
+
+// Every calculator has an example in the contract, and answers it.
+func TestTheContractsExamplesAreAnswered(t *testing.T) {
+	spec, err := contract.GetSpec()
+	require.NoError(t, err)
+	c := newClient(t)
+	examples := 0
+	for path, item := range spec.Paths.Map() {
+		if !strings.HasPrefix(path, "/api/calc/") {
+			continue
+		}
+		example := item.Post.RequestBody.Value.Content["application/json"].Example
+		require.NotNil(t, example, path)
+		text, err := json.Marshal(example)
+		require.NoError(t, err)
+		status, answer := c.do("POST", path, string(text))
+		assert.Equal(t, 200, status, path+string(answer))
+		examples++
+	}
+	assert.GreaterOrEqual(t, examples, 7)
 }

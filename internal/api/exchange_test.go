@@ -1,8 +1,10 @@
 package api
 
 import (
+	"encoding/csv"
 	"encoding/json"
 	"net/http"
+	"strings"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
@@ -58,4 +60,25 @@ func TestABookGoesToAnother(t *testing.T) {
 	assert.Contains(t, text, "must be a whole ZIP")
 	status, _ = from.do("GET", "/api/export?dog_id=7b0e4bb5-3b1e-4b43-9c3a-0f0f4d0f0001", "")
 	assert.Equal(t, 404, status)
+}
+
+// Any list opens in a spreadsheet, named by what it is, with a dog whose name is a formula.
+func TestListsOpenInSpreadsheets(t *testing.T) {
+	c := newClient(t)
+	d := c.addDog(`{"name":"=HYPERLINK(1)","age_years":2,"weights":[{"kg":4}]}`)
+	ask[contract.DogView](c, "POST", "/api/dogs/"+d.Id.String()+"/sittings", c.planned(d), 201)
+	ask[contract.Kit](c, "POST", "/api/kit", `{"id":"7b0e4bb5-3b1e-4b43-9c3a-0f0f4d0f0001","kind":"large_plier","name":"@mine"}`, 200)
+	ask[contract.Visit](c, "PUT", visitAt(), visitBody(d, "2026-11-26", 600, "agreed"), 200)
+	for path, want := range map[string]string{
+		"/api/sheets/due": "'=HYPERLINK(1)", "/api/sheets/visits": "'=HYPERLINK(1)", "/api/sheets/kit": "'@mine", "/api/dogs/" + d.Id.String() + "/nails/LF3/sheet": "'=HYPERLINK(1)",
+	} {
+		status, text := c.do("GET", path, "")
+		require.Equal(t, 200, status, path)
+		rows, err := csv.NewReader(strings.NewReader(strings.TrimPrefix(string(text), "\uFEFF"))).ReadAll()
+		require.NoError(t, err)
+		assert.Greater(t, len(rows), 1, path)
+		assert.Contains(t, rows[1], want, path)
+	}
+	status, _ := c.do("GET", "/api/sheets/secrets", "")
+	assert.Equal(t, 400, status)
 }

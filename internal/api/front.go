@@ -25,6 +25,9 @@ func front(files fs.FS) gin.HandlerFunc {
 			write(c, problem(http.StatusMethodNotAllowed, "This address only shows the program."))
 			return
 		}
+		if name == "api" {
+			name = "api-docs/index.html"
+		}
 		keep := "no-cache"
 		if strings.HasPrefix(name, "assets/") { // named after their own contents
 			keep = "public, max-age=31536000, immutable"

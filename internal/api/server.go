@@ -57,6 +57,11 @@ func New(b *book.Book, o Options) (http.Handler, error) {
 	})
 	pack := gzip.Gzip(gzip.BestSpeed, gzip.WithExcludedPathsRegexs([]string{`/(changes|readings|export)$`, `^/api/pictures/`})) // streams go as they come, and what is packed is not packed again
 	contract.RegisterHandlersWithOptions(engine.Group("", pack, there(b), cleanBody, check), strict, contract.GinServerOptions{ErrorHandler: refuseAddress})
+	spec, err := contract.GetSpecJSON()
+	if err != nil {
+		return nil, err
+	}
+	engine.GET("/api/openapi.json", pack, func(c *gin.Context) { c.Data(http.StatusOK, "application/json", spec) })
 	engine.NoRoute(front(o.Front))
 	engine.NoMethod(func(c *gin.Context) {
 		write(c, problem(http.StatusMethodNotAllowed, "This address does not take "+c.Request.Method+"."))

@@ -27,18 +27,19 @@ import (
 
 // Intake is what a package would bring, or brought.
 type Intake struct {
-	Tables  []IntakeTable
-	Logs    IntakeTable // sittings' logs
-	Picture int         // new pictures
-	Backup  string      // the book as it was before, to be put back; empty where nothing was taken
+	Tables  []IntakeTable `json:"tables"`
+	Logs    IntakeTable   `json:"logs"`             // what happened at sittings
+	Picture int           `json:"pictures"`         // new ones
+	Backup  string        `json:"backup,omitempty"` // the book as it was before, to be put back; empty where nothing was taken
 }
 
 // IntakeTable is one table of it.
 type IntakeTable struct {
-	Name           string
-	New, Same      int
-	Different      int      // what is in the book stays
-	DifferentNames []string // some of them
+	Name           string   `json:"name"`
+	New            int      `json:"new"`
+	Same           int      `json:"same"`
+	Different      int      `json:"different"`                 // what is in the book stays
+	DifferentNames []string `json:"different_names,omitempty"` // some of them
 }
 
 // mostNamed is how many rows that differ are named.

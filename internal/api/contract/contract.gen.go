@@ -3800,6 +3800,9 @@ type ServerInterface interface {
 	// ReadPhoto A nail read off a picture with a card in it, each number with its range; nothing is kept
 	// (POST /api/dogs/{dog_id}/nails/{code}/photo)
 	ReadPhoto(c *gin.Context, dogId DogId, code NailCode)
+	// GetNailSheet The history of a nail as CSV
+	// (GET /api/dogs/{dog_id}/nails/{code}/sheet)
+	GetNailSheet(c *gin.Context, dogId DogId, code NailCode)
 	// NotNow Do not call for a dog for some weeks
 	// (PUT /api/dogs/{dog_id}/not-now)
 	NotNow(c *gin.Context, dogId DogId)
@@ -3962,6 +3965,9 @@ type ServerInterface interface {
 	// PutSettings Change the user's choices
 	// (PUT /api/settings)
 	PutSettings(c *gin.Context)
+	// GetSheet A list as CSV, that opens in a spreadsheet and runs nothing there
+	// (GET /api/sheets/{sheet})
+	GetSheet(c *gin.Context, sheet string)
 	// ReadCalendar The due dates as iCalendar (RFC 5545), to download or to subscribe to
 	// (GET /calendar/{calendar_key}/due.ics)
 	ReadCalendar(c *gin.Context, calendarKey string)
@@ -4613,6 +4619,40 @@ func (siw *ServerInterfaceWrapper) ReadPhoto(c *gin.Context) {
 	}
 
 	siw.Handler.ReadPhoto(c, dogId, code)
+}
+
+// GetNailSheet operation middleware
+func (siw *ServerInterfaceWrapper) GetNailSheet(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "dog_id" -------------
+	var dogId DogId
+
+	err = runtime.BindStyledParameterWithOptions("simple", "dog_id", c.Param("dog_id"), &dogId, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "uuid", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter dog_id: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	// ------------- Path parameter "code" -------------
+	var code NailCode
+
+	err = runtime.BindStyledParameterWithOptions("simple", "code", c.Param("code"), &code, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter code: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.GetNailSheet(c, dogId, code)
 }
 
 // NotNow operation middleware
@@ -5967,6 +6007,31 @@ func (siw *ServerInterfaceWrapper) PutSettings(c *gin.Context) {
 	siw.Handler.PutSettings(c)
 }
 
+// GetSheet operation middleware
+func (siw *ServerInterfaceWrapper) GetSheet(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "sheet" -------------
+	var sheet string
+
+	err = runtime.BindStyledParameterWithOptions("simple", "sheet", c.Param("sheet"), &sheet, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter sheet: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.GetSheet(c, sheet)
+}
+
 // ReadCalendar operation middleware
 func (siw *ServerInterfaceWrapper) ReadCalendar(c *gin.Context) {
 
@@ -6081,6 +6146,8 @@ func RegisterHandlersWithOptions(router gin.IRouter, si ServerInterface, options
 	router.GET(options.BaseURL+"/api/dogs/:dog_id/pictures", wrapper.GetPictures)
 	router.DELETE(options.BaseURL+"/api/dogs/:dog_id/pictures/:picture_id", wrapper.RemovePicture)
 	router.PUT(options.BaseURL+"/api/dogs/:dog_id/pictures/:picture_id", wrapper.AddPicture)
+	router.GET(options.BaseURL+"/api/sheets/:sheet", wrapper.GetSheet)
+	router.GET(options.BaseURL+"/api/dogs/:dog_id/nails/:code/sheet", wrapper.GetNailSheet)
 	router.GET(options.BaseURL+"/api/export", wrapper.ExportBook)
 	router.GET(options.BaseURL+"/api/import", wrapper.GetIntake)
 	router.POST(options.BaseURL+"/api/import", wrapper.TakeIn)
@@ -7262,6 +7329,60 @@ type ReadPhotodefaultApplicationProblemPlusJSONResponse struct {
 }
 
 func (response ReadPhotodefaultApplicationProblemPlusJSONResponse) VisitReadPhotoResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response.Body); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/problem+json")
+	w.WriteHeader(response.StatusCode)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type GetNailSheetRequestObject struct {
+	DogId DogId    `json:"dog_id"`
+	Code  NailCode `json:"code"`
+}
+
+type GetNailSheetResponseObject interface {
+	VisitGetNailSheetResponse(w http.ResponseWriter) error
+}
+
+type GetNailSheet200ResponseHeaders struct {
+	ContentDisposition *string
+}
+
+type GetNailSheet200TextcsvResponse struct {
+	Body          io.Reader
+	Headers       GetNailSheet200ResponseHeaders
+	ContentLength int64
+}
+
+func (response GetNailSheet200TextcsvResponse) VisitGetNailSheetResponse(w http.ResponseWriter) error {
+
+	w.Header().Set("Content-Type", "text/csv")
+	if response.ContentLength != 0 {
+		w.Header().Set("Content-Length", fmt.Sprint(response.ContentLength))
+	}
+	if response.Headers.ContentDisposition != nil {
+		w.Header().Set("Content-Disposition", fmt.Sprint(*response.Headers.ContentDisposition))
+	}
+	w.WriteHeader(200)
+
+	if closer, ok := response.Body.(io.ReadCloser); ok {
+		defer closer.Close()
+	}
+	_, err := io.Copy(w, response.Body)
+	return err
+}
+
+type GetNailSheetdefaultApplicationProblemPlusJSONResponse struct {
+	Body       Problem
+	StatusCode int
+}
+
+func (response GetNailSheetdefaultApplicationProblemPlusJSONResponse) VisitGetNailSheetResponse(w http.ResponseWriter) error {
 
 	var buf bytes.Buffer
 	if err := json.NewEncoder(&buf).Encode(response.Body); err != nil {
@@ -9422,6 +9543,59 @@ func (response PutSettingsdefaultApplicationProblemPlusJSONResponse) VisitPutSet
 	return err
 }
 
+type GetSheetRequestObject struct {
+	Sheet string `json:"sheet"`
+}
+
+type GetSheetResponseObject interface {
+	VisitGetSheetResponse(w http.ResponseWriter) error
+}
+
+type GetSheet200ResponseHeaders struct {
+	ContentDisposition *string
+}
+
+type GetSheet200TextcsvResponse struct {
+	Body          io.Reader
+	Headers       GetSheet200ResponseHeaders
+	ContentLength int64
+}
+
+func (response GetSheet200TextcsvResponse) VisitGetSheetResponse(w http.ResponseWriter) error {
+
+	w.Header().Set("Content-Type", "text/csv")
+	if response.ContentLength != 0 {
+		w.Header().Set("Content-Length", fmt.Sprint(response.ContentLength))
+	}
+	if response.Headers.ContentDisposition != nil {
+		w.Header().Set("Content-Disposition", fmt.Sprint(*response.Headers.ContentDisposition))
+	}
+	w.WriteHeader(200)
+
+	if closer, ok := response.Body.(io.ReadCloser); ok {
+		defer closer.Close()
+	}
+	_, err := io.Copy(w, response.Body)
+	return err
+}
+
+type GetSheetdefaultApplicationProblemPlusJSONResponse struct {
+	Body       Problem
+	StatusCode int
+}
+
+func (response GetSheetdefaultApplicationProblemPlusJSONResponse) VisitGetSheetResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response.Body); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/problem+json")
+	w.WriteHeader(response.StatusCode)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
 type ReadCalendarRequestObject struct {
 	CalendarKey string `json:"calendar_key"`
 }
@@ -9598,6 +9772,9 @@ type StrictServerInterface interface {
 	// ReadPhoto A nail read off a picture with a card in it, each number with its range; nothing is kept
 	// (POST /api/dogs/{dog_id}/nails/{code}/photo)
 	ReadPhoto(ctx context.Context, request ReadPhotoRequestObject) (ReadPhotoResponseObject, error)
+	// GetNailSheet The history of a nail as CSV
+	// (GET /api/dogs/{dog_id}/nails/{code}/sheet)
+	GetNailSheet(ctx context.Context, request GetNailSheetRequestObject) (GetNailSheetResponseObject, error)
 	// NotNow Do not call for a dog for some weeks
 	// (PUT /api/dogs/{dog_id}/not-now)
 	NotNow(ctx context.Context, request NotNowRequestObject) (NotNowResponseObject, error)
@@ -9760,6 +9937,9 @@ type StrictServerInterface interface {
 	// PutSettings Change the user's choices
 	// (PUT /api/settings)
 	PutSettings(ctx context.Context, request PutSettingsRequestObject) (PutSettingsResponseObject, error)
+	// GetSheet A list as CSV, that opens in a spreadsheet and runs nothing there
+	// (GET /api/sheets/{sheet})
+	GetSheet(ctx context.Context, request GetSheetRequestObject) (GetSheetResponseObject, error)
 	// ReadCalendar The due dates as iCalendar (RFC 5545), to download or to subscribe to
 	// (GET /calendar/{calendar_key}/due.ics)
 	ReadCalendar(ctx context.Context, request ReadCalendarRequestObject) (ReadCalendarResponseObject, error)
@@ -10780,6 +10960,33 @@ func (sh *strictHandler) ReadPhoto(ctx *gin.Context, dogId DogId, code NailCode)
 		sh.options.HandlerErrorFunc(ctx, err)
 	} else if validResponse, ok := response.(ReadPhotoResponseObject); ok {
 		if err := validResponse.VisitReadPhotoResponse(ctx.Writer); err != nil {
+			sh.options.ResponseErrorHandlerFunc(ctx, err)
+		}
+	} else if response != nil {
+		sh.options.ResponseErrorHandlerFunc(ctx, fmt.Errorf("unexpected response type: %T", response))
+	}
+}
+
+// GetNailSheet operation middleware
+func (sh *strictHandler) GetNailSheet(ctx *gin.Context, dogId DogId, code NailCode) {
+	var request GetNailSheetRequestObject
+
+	request.DogId = dogId
+	request.Code = code
+
+	handler := func(ctx *gin.Context, request interface{}) (interface{}, error) {
+		return sh.ssi.GetNailSheet(ctx, request.(GetNailSheetRequestObject))
+	}
+	for _, middleware := range sh.middlewares {
+		handler = middleware(handler, "GetNailSheet")
+	}
+
+	response, err := handler(ctx, request)
+
+	if err != nil {
+		sh.options.HandlerErrorFunc(ctx, err)
+	} else if validResponse, ok := response.(GetNailSheetResponseObject); ok {
+		if err := validResponse.VisitGetNailSheetResponse(ctx.Writer); err != nil {
 			sh.options.ResponseErrorHandlerFunc(ctx, err)
 		}
 	} else if response != nil {
@@ -12483,6 +12690,32 @@ func (sh *strictHandler) PutSettings(ctx *gin.Context) {
 	}
 }
 
+// GetSheet operation middleware
+func (sh *strictHandler) GetSheet(ctx *gin.Context, sheet string) {
+	var request GetSheetRequestObject
+
+	request.Sheet = sheet
+
+	handler := func(ctx *gin.Context, request interface{}) (interface{}, error) {
+		return sh.ssi.GetSheet(ctx, request.(GetSheetRequestObject))
+	}
+	for _, middleware := range sh.middlewares {
+		handler = middleware(handler, "GetSheet")
+	}
+
+	response, err := handler(ctx, request)
+
+	if err != nil {
+		sh.options.HandlerErrorFunc(ctx, err)
+	} else if validResponse, ok := response.(GetSheetResponseObject); ok {
+		if err := validResponse.VisitGetSheetResponse(ctx.Writer); err != nil {
+			sh.options.ResponseErrorHandlerFunc(ctx, err)
+		}
+	} else if response != nil {
+		sh.options.ResponseErrorHandlerFunc(ctx, fmt.Errorf("unexpected response type: %T", response))
+	}
+}
+
 // ReadCalendar operation middleware
 func (sh *strictHandler) ReadCalendar(ctx *gin.Context, calendarKey string) {
 	var request ReadCalendarRequestObject
@@ -12540,436 +12773,448 @@ func (sh *strictHandler) ReadCard(ctx *gin.Context, cardKey string) {
 // const string: with thousands of chunks the chained `+` fold is several
 // times slower for the Go compiler than parsing a slice literal.
 var swaggerSpec = []string{
-	"5L1ts9s2sj/4VVBn/1ueqWVsJ5PM/Y/Pq8R5cDZO4mv7Tqp2NquCSEhCRAEcADyy4vJ330J3AyRFQCJ1",
-	"dOKZe98ktgXisdHox1+/vyn1rtFKKGdvnr2/abjhO+GEgb99rdffV/4PUt08u2m429wUN4rvxM2zm0qv",
-	"F7K6KW6M+GcrjahunjnTiuLGlhux4/6r/2XE6ubZzf/xpBvjCf5qn3xf3Xz4UNx878QuO4R0YneFMV7y",
-	"qhImO0oNP997nA/+a9toZQXs3Ve83LYN/LHUygnl/B9509Sy5E5q9eQ3q5X/t2mDhP5gpErY0sjGd3Pz",
-	"7ObtRrAl/syWwspKMOf/SevtzYfi5iuhys315gG9ZWZhpXNSrRm3TDpmHVeVZUrv/TSe81qoipurzSR2",
-	"mJlMSb8/soxXlRHW4jRMdcUpmCo/vP+t8JcIKfB6tNDrMjN4pdePLEPStv443EYc8EDCeXzHndjzw9Um",
-	"FfpLzOiXDXdAknqv/HyM4LA1L3RrxdUmgL3lNkTcyVJYJhVMZINti5sfpLvaBHxfmeG30iUvxY/CWr4W",
-	"1yON2GFmIrv4e3HzyuhlLXYnxm6wxf81bw6h3xwlSMv2Rqt1wZYHtpKirtifXn/7nP3t8y/+489+Ym8E",
-	"sJHr7UrsMMe34u/FzS/abKVa/yLE9mrj9/tM7ooAsjQC9kabLTxc9LXv/MsSm76/Eard3Tz7x03Zupvi",
-	"xum29G+Zdbq5+bW4cYfGv2nWGanWN8XNu0/W+hP6x3+2stw+pp56P30id402Dp9/t7l5drMycrkU7olU",
-	"ThjF6yelNuIJfA8T+7Lylwk+MLoRxslAwZU4txU/cVk/9+0+FDcaNgA+HW7IUljHVtJYd8vcRlvBTFuL",
-	"iunWsZpbv3IvHNhzg73Vuv4ZO/0QN4cb49lUcdO0ptH27IxfUTN84oOA8A9cbddLt5zuHPTyN1E6P9aX",
-	"djteJrBEJdg/W2H9PzHnr0epd8IyJd45phXjTHFZP2PSWVbqWremYHsgFf81nAkTqrIFc3wrGGe2lncC",
-	"GhHTFapidqP3tmCm9R2upFoLw4xuVcWk38xIVDDATXFTc1XtuNl60oL+boqbFS/9Ku1Oa7c5R2xLLyY8",
-	"9qu+gNKWJGMUJEWNKW15cPiHlTY77rywqNxfP7+Jk/IdroXxW7/jlVhwN2hdcSc+cXInbo6X8SEIhu/H",
-	"PxjR1LwU1fgkJXI1v+WcGWGdNoLF5nGMpda14GpESjBiN9OC1tcbMUVTPRHzaHe6H4bTVGIfb9bUO0RH",
-	"kLg/Sq43buGMbpe1GA+23xyA/vyFZdD2kWV77t8+x/xSb5nYNe7gyVn5p3HPbfI4/Kf1YTyAvzrSQldM",
-	"8HKDgyR2u7iBXUxfwEoaUTptDl422G9kuUFhiZskcUxbbiCBku8Ec9oveSPV+njFlfTimBuPc0QfOP1u",
-	"K7ppHJ9CEQ8/TTFmPPGflQAew/QKFmC42hYgo3n+4ze54n7I+/F6Yi3nBGps5du3pvZb0d3D3nGueXOu",
-	"p2+skzvuYOy10e3ZD76DRh+Km1qotdvM6V8Jt9jtFnsSGWi+qt0tkQNptVjVWpv0YoCHL2qt1ovdLk2j",
-	"1pPRXjogTWYbbgQj7l7rvefwHQl1w2LHqT5xieHA8WHPdmA32rhLpraR6w28PnoFz5fhai1S49jq5PbZ",
-	"DW/O0tobaORb+ynMOT3r/B8mkPIbR184jeeZ3JS10Xu3YbVYOdYqJ2t/0UFOE/aWKX+fwvVX4k4YVmlh",
-	"U7vidJMcoBINnh2KBNyxWirBlsKTQrjAjyxzuoFfkn0budvhQ3ZS0QwLbo1aVGKd4MFIQk42NIGNNvJ3",
-	"rRyvx+OmBSi8neEcik4IwXOPG9Ej6BFpHt+ieIsDPQwv6YDkesvrXdWOAyUZabCpHDFFXu8WO6lakk6O",
-	"pdqVJrkNXmBm5VoV/rb4k4R3gwwo9hnjbGkE37L4EXd96lF6qauDfzwEyXCjMy55G8XrSS/9c/wg9dR7",
-	"LYiXbmFFqVVl06zAb74XLxyKQWsjVSWM13gPthNlC/ZbW63FzitVqVlr7Xc9P9JG72Ek6o75DyzjKycM",
-	"4ywoRKN+yV45wZTnxeEK78aYWYu7YCodz2rHFYgNwchQ63VSIN2IuhGZx2Cj62rS2pe1EJVUa9wEadnG",
-	"69FELVwdgDxqrbdJ3uKHsenbrCt+eGRZw73CQCvRxh8k3XXQTycKjy90XaXoKZh2Jx0HaHxnWr7k1n3j",
-	"zyZ8sPBXI7lCuGhe9h9IY6h+o3iqkpKf5+gJwqf98sdgkfTpbm64ZWWtLSgAk3arLy8d75gffYEmgCkc",
-	"eydVlZJR/dOsmf+1e7Sd1nU0jHE1mO5Y/j1WAvy689tyXwICRuv3Bcamg2Lan5a9eabauk5NKaO/BZIY",
-	"/TB9XxturcjwP1xk1CI6DrjWwpK6jUwrUN5KG39XcT1wDlP35RW39hdtKps0bAjdpFUUzZyu/YPRvSVG",
-	"MK3qAwj6jTBWqyCRTCeCxnBpRY7e0B4Nys5e1HXqbnmRZQE8HAxtdf3z6ubZP05vwWuutjcffi1yQik+",
-	"CdLF/pE53nsA/1jjbQ929b0w4hYlPt26QOZc2T2cKqNHA8QfXi0qczhzNamHFS/94ZSCrqY0wKD2wjlR",
-	"9biXf3JcUK2T2yt2osoNap1uLHqMaq2rZ2jG8L3VXILNrWDaMFFbgT9Jy5TgXsVNj7UnF8vxWHR5PS1I",
-	"y7Bd3zrS60Pa7aKWO5liuH4KnljL1rEd93z2Lq1VoCw1+Zkhw9ZoQP8SBpmGTGd7oRxe6On3dZ+6OLYR",
-	"56XwN9AINRXjsP00SxaYhc+pQqp6pSU+nL59Q1r3cBM8KVovqgbe5h+KSDrcwWtHD5/TjNvJHP5bXiYf",
-	"POg7Lwrh7Y4CkcQZtLbldX2AiTWiesZqjkzAUxxnd8IJIxU3kqtHScHItk0wUSauitfXDswLTzCaVKzU",
-	"ux2Y08c80nPzCfZpbNuWm6Sytw/UDk0CY1j6BXUPNph+7Vl9q3chis5/T7ZHWAQKvlFCpUXQw0nkNLid",
-	"USAOgkB8CyLT6SkiJJaM1Ymx2H8kCR+TQ49Ue7sXn+cg4HbnGflSXzqMd77HmEnOi49oVvvrnCBjfxIY",
-	"78Hi5y9DpVHWwrd/ZEnjI99ONLkHbQavU9rJ86G4WYqSkyd19Fu54Spn+oRn0ssrIEgkOi7btOGHyBCW",
-	"iZO97TklgkbiN5L8EP550i0oKKlbJw454cE/Q1YIxSpRykrYAqzHnNG3KVvvlkTfUxfv78JUsnQ/+KZB",
-	"uE4tFO1Zjl69pailuBOVP9SlYEQoo9XUciuS9mrYtV1BZiE4AblW6JxJuy60dXm2ALJHqcHCnJqHv6eZ",
-	"9/Po9FCbTDNEaJCcxAbsTbLcDgzm0brh3+algGugvFw3ENaPB0hxeMf8+gvfgwUeyHee1fs9vGUclFsS",
-	"8gTvK/29DaTOk9MHl0E8E2Sn0qAUPxCP+zTtqS8Yz8YScs/ANnjNjhjxFrkgD65YumbdXgwm3j+DjiQi",
-	"mXXU2zECvFFEAZEHZFnZ89aNbVkr8phMebtlleQ9uOsJw2aLxrMzXjF4nmBd+EV2/qAfjhbAI4M+q2AS",
-	"L/8AnPasxPKlhbiqYIFJegPJs8PoyRxzKZC10zagh3etuOlGwUggCRGt0kpkzGTVOuUmDd5p9Ivp1YpZ",
-	"z9QZyDCZjQLJM8PGpGMlRwZasJXRO2b5ChxutO/3kkBX2pQ5O+BW6b1KvBd6J/Dd9w8X6NpgqO/MuNIG",
-	"I29ytdHxftbeRe1632R8NEYIBg5ES3NxmpUbra2ALaONIyt+EVS7sZP4DI/r5jGduPqrGBu81NqlheKR",
-	"IZ2CYY4n2ExgYa/o8JuaKyWqk6+tV/mc9O8CyDJe6p61QUZ0st5Jw0Noh6q7vovzGr+eW+kVnTSRTnKF",
-	"vfGNXoNr7iJnmL9pFF4x5ZKRZpYWSJEppu6Fv1R5HyQyFb1itVxvHFsbcUh71CoMeDzz8JBjqnNEkWcK",
-	"v++T5oBuiLMOziww+m7hvYcjspjuHImp9mglcMDOk0UPW//CBYZENN/tV3c+g6CePssI3Dr5vBrBt9/c",
-	"CZXWc4LHB8J37niNknItnBeUKDhpbfR+IE6hEg1xBWhnHD7bG7negGMufadqvT/xqyJJYOrTaXVrzvOI",
-	"N9jqQ3GTG/mIgLBZf7JFf11xXJpweuelWn/Fy4QE/ws9faD1gy5iJMrFuOUWosEZxiJtDm6zG22yb5C5",
-	"TsTq8PBI0dsJrpjTEG7jFVrD9zBG2tGmxFRr+lrzerHmTY67eS0+KWEFkZyMT5Umy+e93Szgkk9LdFqg",
-	"+L8WjrxFsFXSdps85lv00zmGj62GJr4pG2idSMV5SRelDDvZQllz9caJ5qz2Elcb5jo8xzCpIhJZ2NXu",
-	"PFME388PGBIrxgqOo79ImhLmrm8JyIVQcbfJjSsbYV4Lnia1n5VAA364DCV+4FVQirpiXsFaI3lskLEP",
-	"V5BThLpYsvHkUxOtX+t9StHB7IaUClbp9Vni062qvtboCFutSBefRDM/++Y5SWfTN2k58c5BhCMYwMDL",
-	"+Ou5I6vAf05TyhxdnQh/5HV9xkGP9puS17WoChYoqeFrwbQZOlF6xoQyDDcxmgKPK6VYGL2besPBVjS1",
-	"8Z7LVHCCVj1Z2a9yKk/IruHopGBBYa4FHEDYrjCp9Pmho+jobapFlaFllbZxbvRO5D1qle4Z3MDodSet",
-	"dLMcnBu8d9NDhf04yR9g+yeyOD/h1tSMW89r9vqTSu6EslIrXjMvpD5jXLE3f/+O+e+ZVMz+s/Xam2dV",
-	"nyYdQvL3/nx7xN2aOs2H+ufsGxUhfw76Sh0rXH6eDJJFR3dIxoFYQfCSigrElboumNXB2Qb3cWw2PhNE",
-	"TfKzPzGijP6McmT4io6FV5V0sMGvege04rUVx0xdNygWn5kWNEsP2wZlcNjxFAM2fRwM2LkoDJIUpWV8",
-	"qVt3FH8Y/jm4Za8hQKEv4SwlkQk0OI3wqxO79EMynqXvz0PPAFwZK8wjzKO5pZAzyI0oPb31PDG34Dyr",
-	"RcE2FDlJrumNqKtb1hjhFa4i2G5A3MHXPbxq/fGDMI+vG4RiUw/nciUqvX7cX+YFGRP+8PwWP9+Icvu9",
-	"atCgO4OYIdgwKf9YL7vxmsTt0M6/kyte1/DH1Sop+5a1V0aSzxFnG24qFkItE3FwXJqU4cftBYURNLzv",
-	"sOh9OjmsTO6abIQ5Rs5NtmNRqu2Ov/se23/++fhqTI8ysntR1+nToF8KVklbbrhBkYWzJa+Y3Q3Ca07a",
-	"1elwaKd7Q3YbU3RUETYkeUM3WpZREp1KcKXOGnRkuVXCwiPGmW+HDwII+hYfw5UQdfTSxCjrPbdeVbWt",
-	"EcmAeKGqRQOxDjNiIkBWPRfmyJENb3QtK35I0HxFMbAYPkGBEp5DTdbP3jRImR2Nffb0aSZO0M85Z2Mr",
-	"WwchETE2D+KWKO4vcRHQ1tUqeT4GE5r+l8KQqx0368wR97yqHLxprBb8DrNzV0Z3qlY2M8HoWpzXa2q4",
-	"THfCWHpnk17skPw5COeC/JdnzIhVawXFSn7+9G8xVpRaoeJXMStVKW6hmX9PJTlnKX0LfOAQ6x+SPJP6",
-	"xV5AKs+Urf4Fmoat3mN6KViXAvmd/prajVR7De9W/8yH0+ofa2LcJHuodbl944xwqBGe5BHDA/rW6B0G",
-	"v0hwFzHOKo7xRRTYg7LekeNygnYFk3ord5TOMaN5WvNxOr92+G5EfF/GRVX8UDBKGkBCYjtZhVy2HX8n",
-	"d17a+PTzz59CAA3+9emIgoZCBUSnPYYJXCJQYHAbiBQajfsxOGWD8TS1Hhhy8pKNBuPz5SJN9G6GGbQq",
-	"GLsrsmaHvZLvRHVuTl6Oefw8mPZnTwtkPJxXm8wEwLAVwY1/pxopSjjk7TDPFv0EIVMEAqw28vx+bqV7",
-	"TONeMPUt4BMUN89b95pCQ47e5Bjuk40lOZPREwIZoHnyRrTOvhaQ8DxXQuVWLLha1yJkIo1Nz6KJHsPR",
-	"jyfMzANX4+jXwUM2I8mOm5IlEu0e2Vy+nuGVbG3W09cPxBmbEvkwpaT7ZS/tRlQ9K/uRSMC3QhX+7WuM",
-	"XslakFtBQuo9iAuW7OusEg2k86lkxtERLfSdZEdn119q79TCKuJZDTK++g9Ptxd5GrNtnYhqseVG6xlW",
-	"vDfQPhn/cBxdST2nZvQ1OVUHUbs3Z3gnd+Lx19huPvMERcKPLNJQDV4OyaWxB1gCFNDs9n5qVtZE1nC/",
-	"dbMy860QatYH+41Op0G0lmi8H0RPYrnlsjrrT+jHzvpR+uvpJlrgRidpAk7mEl09u6O02tMT7805OS1p",
-	"m5onohdf6D0E1mz0nnEG6e0VhWHesl1bO9nUB7Y8sEaYBf5cUNKL0xC+ueP12N0bf0haJbu+0jzxsFvq",
-	"CXZLajfor+iGTu4DOk6OPAtrsTj4pz05m6U0brOoJgRQBD0fvxCUjJyJ4lhp7RalPh9iAZIWaazBenBO",
-	"a62JdObk4i0qrcQZJ/x0DhuTu6ZmcTX8DrJHF9sTOeOz/a7Avae9BpiTro1boLs9fWw9tTOh6vF6K3IJ",
-	"emDJ8L/7lzaslqyQU60Fv+AAKQMtqHPTzwdVzWRPx5LFWPa4lmIK3DbsaOS7vQs3vktF77Z2q+5fpwQp",
-	"xZMpOjf3aBHHKz+ihkhMvZsYLkWG01zyCgx40ZHkCUZ9z6gx2Q/DNip+uGVSWQfIHis22L3/VswswaQy",
-	"zmD4PRj4yYIovCQlKmb1TmA+E8Z7g7gQk/z6WfheHU0Gz/tDX3ThudPSDkOg7ijxUK8Yr4MhHtKCSgGS",
-	"+4ob1qVf1Vpv0Z8GTvhT3qFBEA3a5MR0HhM492mr9/34eGwEhpHpm4hEOdpCCHXt8IbqLa1915abW7wj",
-	"4WQdW8s7rxpBki5TYg/uIV7vgUH98U9MIlzSCL79RNwJRSFIIUuGOa0hyiwkpPdi8Y7TpvtBll7zW5y3",
-	"Pr717b53U4yrsGU2XC0jeHXLlBAVJtGg+ZQNEu5HBtFLnqqOJD99mrKSn1GKwS/F1rzpMh6Ri1atuGVP",
-	"EeuLiAhDgXOwE/d6AVNPRQ9L9Bh75HpwH3PAMupuQhNjvn37eRJf2zSHDeVLnIbqCw370b7n+cQ48GiQ",
-	"GxnifnuJjGHVmQf971LsH/yIJsDEwpMrjXWLTKSgZ2YYDrWWKjjH/aXdA+ziSogBngVkNHB1wBwHvSow",
-	"HbUH1whp4gShMS37wn+XDjwsCExpAnSXbwUJczqHmwKJD3qLSHEN3xdeOBId5s48VLwfA5GN4kffnWWf",
-	"P/k21HYh1SLwhTED1I1Qi5AuMuk2NjU/62X+T/8WvKopQJWrs8kmCIQQM+oTG1xzNxtY8A329qbd7bg5",
-	"pDbTGS5VJsOKEDLxHjJP3TGT9RhlD7IHs7AuYZBFw/e5EJodB6glSGckYfAg3D1z//ebw0JRSFsSShDh",
-	"YJXGlXpRPIFYg6mRN9NiKeOQdO7xgg14Wy9yGO9T7ySO92vIXrLc0FJc4pHt5+MEp97F6UzqB2Z/1vyL",
-	"G0xdn4xa/boVL6V1E+NWK72OnnpAdE8JSr7R5PV83YpcXCo4/cZRNwfyk3OTSbOtucuEFUIiTCocwokI",
-	"qhGkQIKfbGthGXzXy5Qmf7sVQk1n0Xeiigh2owDlUrfnA0FeU7N54kQvT+RIroQIXIwFoeAD+Y6UUL4R",
-	"fDKcSHpZRyQZxJaQdAJUEqJzV4ReUqP+j+eUIdeQX3tdb93cNNeJ3r1jHCoMfQaBHpPFXVeo4Ba4OkCd",
-	"opZXiX1Z830yq/+kk/AcBOgZ394ZAMyGG5FJwTcKbRLJ0JnxipNpcdN9h5MAHa/i+Ts2sZ2Ab4zbkyHf",
-	"y/zN/wqxXNy/rNPEvwj8Nj/s6pZ9emT0yNmyZj0y08xDs60o97aKjO0eFOG0XT+sEXtwnGcMzHFGJy3H",
-	"+JI/qJ6JfbWTX6TQ/rRiM8fAULWTTdBVK/rjHgcP13rPniKp1wOzd1+U8TLWWeeKcqIKQb9Zs8V87W2K",
-	"MvZmx+s6aGRGcDvwMfWxv7gKGW0h7qge5jET/4RQOkjfAfEqhTDkeApKpkODe+ewQgHQaoERyaCTEUwx",
-	"qmm9CCjPfqIZJTlkJpeJmC6YrUuuAg4PwzQGaXPInjJm54EXmx/S4QJnJbxfNofz9iLEa6LD6R1FVLt6",
-	"2lY+PSpGIWew9CLKRdhUUsXkGrLG27qeVhLkDfZyj4IgEU47EeaIjBRNS54UdrKqasH+9pT9n4D7EfEL",
-	"AROE4ikTKeG52C29zwZuZYStWTnfR0eNyDs4ZhEnFjtNHuNdqB8zPfL1ZyUCfhiC6zWNUOjUQYObKje3",
-	"AVrLsq1UVZegrISoAv6WvxdjxLEZETTLw/mSQ1xZyo88gX4dAMcKlsTBTmNBzwO2mQNZdAqEWSY0Vqgy",
-	"sfQsRWMkt6hryygk+t1Lqhnw6VOM0Y1/T+zoLOzjKblgQGARyuwCABnKmZhw0NDsQxe5mnP77De6jjpH",
-	"McQoJRsy4iN5sksGQ+b0rJkAD3nI31WaRDHV+zhx7lmIhcQodE9oaPqmzHDUsRojrI1oca2iVMRj+kh4",
-	"Qu0kwF9su59ob2xCUvh4kb2JEh4wc3otIDkTGDUCLD+LwG60GMaDtfHsmi7BurFVFmduxQ3b7QKmnF6t",
-	"CghRhJeVmwpSSqEyV+eiLyJaLaCCoiiSxvxMxUIGjMF4nn4K5D/miDu1F3Xtp+OpmtutICvCmktVMMRH",
-	"5SqTpeaCAhMF9N6Wfp7a0Z4eldAVp8ONpkJrIBoGeE32BQsZmDEPIKI/EEhoL/OqhzTTqrIW3PThdIal",
-	"y0S1hhD4YXkpgsbp4efA/xcdio51sq4XPSydHmLOCE2H4D4DvildzUk1rC5NyeyKWMH2BZPvDAtEV2tg",
-	"khIX4e87QvmCnqPgCz9jMKQBUyTwbbJ+EhW8WhlhN8AdAcryFvJ0zJYql+030gnAZIJ/XZRCOSNYpR3i",
-	"PQGWI+A2aSVC82Xd2g1rpNouYsOepAuNwH0BSE+9fuHMoYSW78GLPtRHJKVJMvG3SI33kIm/laKuvjFG",
-	"JxBNxLtGlC4DcwAVERP8yKJ+U2rlDC8d2xvpIIj5GapD//js18fRXDbq9Y7XrTgfKYuDh+ZFN9MkUUTX",
-	"7WiFVFm0UzxJ/9vzejuGPRppYON/n5ZWvke9lvBsfWfJeWsjSp5ywSyT8XT+paHHADPQMGtrsrkvjPcV",
-	"T/qjwBmSFKUQKotGBHk5zPxefoLiJm0hIWsxWQeO0TF6RpLx49OWm7zlpYPfQHkfwFQTJZFUDxQsMaj/",
-	"gAwa94QpONbf8SzxHHoDFUgPp0joqxRg0VzPxsC1MB1OcFQ4bO6nl33Vrwd2IQBuwlEwvbZT6ji+4823",
-	"kBKeskBAsV8AbScRJd6mEOY1ziGNnUWDFZIrBA2jq6JEOPFSy7TNbKrXhMaKH+TWJ929Peggs12e7Io+",
-	"buwkPctYUvoI/6pX5nia7x4KRVMx47PkFLtPTioU/4tWMgyj30hVLdAYFf6mWzSEBi/glEzS76h62eWJ",
-	"pNDDdzHQabhz80oXKnHeox0gJkQK1DFalNDAGn3uzGkIHo1BU/MifYRQrzMvEehm0yZ9dOqhbpyCSBzs",
-	"h9aVpYPXZKS85yaf9tZW5+98b+4Dr2Zu5vsUPNQL0ItthO+JVajwpJbCykocKcFeQfXny9cCNVT5+ziD",
-	"fm30eYPE635xzek3u0/tCXKISmSmZiVZLYAwna6rpKSgW1fLJKb8oBNuMFKRngNpUDABo7Tvv2c/nca0",
-	"cNh0uAlpf5OC17vqlOnqRqHIZohMtgH3UwkJNhxPAExp00PqvADsdMbV7AnouYQmy2rBjXLBxH9akEcS",
-	"7K41VRsiYhsYGyKWahD74/HnL9PPSyvMHQ8GqhlK+Txe4Q8imzo+KQFiIuJsYCgh1icOnBgmvy2XRUrw",
-	"9alsQN1t9SwucXRKx3aNhAls4n7mff0jFN/OCd+t8WhFM/c3nZUeGe6x2MTVxU8MfJx9Uy7h2rknPM9u",
-	"O9h5yCnv7RshRUvBVq0BnqVXvhVXDKtVMF7XYEuKJmiIxBMV5EAFZ9IcNTXDYSJLOck2XvBUZORG71lj",
-	"eOmkFVXMm4cye0buLAL9BLlTiT1wqx0+uPTVFMiPF/wyE2QA/HjRy6Gb4YR8gfVdbB8Wb+ybjX60k9l5",
-	"om6CGRsKmJzzEiZdQv7LTC4bVcnqxfVhcfgo0IagZnDcpYvttL//XmfqWShN9Q1PqvTQyF8IU53fkld8",
-	"/7OhTBjPq+NHRwurvdDWGirIuiJXExXU3KuZQeg9J0KCgWorp/hsXoV2IFSknCdQ+MIw/yP7TUsErDkH",
-	"lGnQRNhtRm9GvZpkdE40dDib5KUVdZOCT0dHV8zv3LUWQ/ux2o+GAm/9ixtQpsRKGJQ5MIXt3N1FDCaY",
-	"xb0gmMLt6SmxvMZJ7SEUafKMKr1+HHq7BybTC2mdNoe05ctewUAH7p9oox1ZE8cFmE4yH5xtRPQbyw2p",
-	"YdxeI4R+9GLH4spVV1v0KlNIWMdQsACZN+5EksT7HSeglLNFhvIF7BETEHCL+tmPvUTHWWXsych3MoYH",
-	"m5wI5TmD0JRVGiH2DNeSBofs7ch0eE60R55aUbBY7qfARo2DxQc1XxIKVSyf9BuyLjJp5Uqg5iz9g8Sh",
-	"LFtWR5ba4WmNDjhhyo1NhxuXK5QSI2TjcSUpX9cJ8PANV1U2ahBqZUJlSJALkkW+5W6ZuRJyt2RSkXXM",
-	"tYbXrJbpnLIZQRp1xrEaCs+R7NVFyh10G0rtjYa94P1u2lTWUQ87Pdxy39BOKLOwHz7buEDaWBquoGNK",
-	"HytVskzWOEiJjBCU5Y+XIDc58KvT8O6DpNVcHXGCKU9lO1qHZtFZZlDC4ko9dlBWuDHJYM9QdsJvxkqW",
-	"3FEMf1SM7EbvVcHevPjyk8+++Csx56XYSKg33hj9LhnsutHJZ88L/AQCtuPlRno52llRpzGeAwj6TJj3",
-	"CWyngTQEmGTRO/7uWFLU8/2wOHLbymR96e8V1O5KuH/LbdvkkDJ20XGE7TAaCLlvQTUlmtYdVcYZlJ/f",
-	"JLlxCEyWIV0VVcXxbjeydK1JkaQSe8/OM55TvqxniGW4O28BL/9sjhl23ZtaCsyyd0DQ9yuj1yE6bUIO",
-	"5FPGLZZ57lBOjjBXBrkFKpOMaFqlMojfx0C41DIGEPG6PrGet6HawZF3Tq5Wwgjl8qHzvcxOZh0/WELL",
-	"yEAExx4XnhxtugBhKGo6q8LFiUoW+/Ru2uEX8Zc03hxZP6hGQ9yY8ZJSu/xD0vfZijNlXvSdMFWbzvNY",
-	"m2R6AUZc+B+78L8I2TwjIiI2nXTjfpDOa+WpjrYyKdDgPCHuOzXBM4P9IFX1vVrps9cbOwyzwFycsHeZ",
-	"g4KFjO+1te0uJaH3CDaCIHPA3y63WomqIEjkUFte7sDSpq3oV7hKFVEN8LynY8eh1QcIdJLEWSdVLjPS",
-	"pSlh3VJVm8shM6cEfdMponJ0J+oJ7V9COxRyZYInAdSrNuEYhpE59ELZYIZNpwjmMqHUYlbUuxUmXVx9",
-	"j2gMCFALrwGwlQ6bmhuUG7A0AtU+XmMNmJWs00FnNNz0qmsbLw6d86NBI6x4WZ7P6oJGEBd81rv0ViJW",
-	"iq6rrKrSIblSNRS9VwTO8ltbrcFhkY5LnhxHXNy0li9zFtPWpm77EYnR3YY5o0wNB9ErSTu+4x25nUZY",
-	"POWPJMgbhjHtoFodEqghKzkBWeMImpAK2yCJxIwwZArhqkbuRNtEZ1lELtn5MsNNiJt9gutegiJ4fbZ3",
-	"HEVP9SYIWsg63bBmmH35B3DIUwwPqozAJDsY/oBFIazrfAl4m9Af/YC874HYxTmkNj/JS6HaUsWdMoQ6",
-	"SiPY8bpe2FJaC6WA8O8NBFIUN7Xn4vFv61bWtXaSCnxRVN+irGVD6AFGqkqYxRIdZuGvleQ7Df+ykug5",
-	"KA135Wax1HgtqSEEtx0aJ8tFo/f0D7K+E2ahpDNItKU2yjqCQllRSsMSyuQsrK44ZjpUC38SoOMUN84I",
-	"Drc9FCrYcyfMwjYGAm13AgLVlVYLW8tmsQPTVHRziINYNEY7EbIbqta6xQ5zTDdcmoWTYoob8dJMhuBG",
-	"7AuOYwFvabiVd2lQ8Q0U7QHmcQ1Zbebtn/dcww1fZDiGXrGjJ6wYY4ezP8Un9s9nYfKP3ov4MMT9zNyj",
-	"l0Ho65J/FTrFgEaC6jOBLF7Sm3QxXRCiXyI4VWWEA5EuT7TfHJjSbKcxXxteZ8Kt7b3N8DMmgqWsLFP5",
-	"7G+69Uu5DpYZbsE3yqWBzKYQLHYRC/qhO2/8ZPF6x5yRwhJiDWTZQ+jP+E0+DzA33VDt34PDhGS+6jDE",
-	"JUh5L/ROIGhAEuM/mUIQS/CDnOjMAX0gTie7mF9EOYHV5EXQp1gEg0wBegXbbfsyotsY3a7TsFgRc3EG",
-	"DeWQEK1/RLYnCQKE2Qj4AzbYtDnQt14cF8MfoJOfx4BNAmeCLBw4WswPhP2NK4i0HW1rISvPYhpGf3o9",
-	"EIUBMXdFppEuu+ucYpf92zniUlP5xU7fiSmQY6ezjif7GGfdzPmZtkmSx9BaboGeqlvUwp6el/fg2Anp",
-	"Ao66l4oJ20Y7kj+bS1SXa+oKQ+Y7de+z1J9f6LH4O5JdvTAJUumZlxsz6i6W6Sghr3u+05CEl4H7TikZ",
-	"fQpAt+sllfCyeLiDP1nO+WO/pIlnDi/xiYfnzMU9Bq6JrJsYdmSxSRaMC8kfYDozNF9KW9Yp+4ERVHwW",
-	"jI8tgi1AMlY6jMOI/dAA27fzlTppTdcrLHhkDul3POBinombVxUkW9n4yCZgRDSIL/65hlTSNO75xGRX",
-	"shFhqeuwuDB03IlRtm3/nDqwkFwAAgIJ+lchJAIJVYVYqLJ1RyWRCaHTaVSQ10bjA7DRejst9fplBx5w",
-	"j/Trl9y6iLyTkCVbVekQ08S36NLtW7yPUaNu0s/PiMZmA7bMQzSZ9+SIlQvYnffLUAU08PPQWNqKfBJ3",
-	"OgfUtw39p9cQi8r2nk0IGErlXQ4JqlXS2ceEqnEBOcH3SE5pe8ALvYfaETFUB4vnDaORR6SzS0ZejL0t",
-	"YISwOdSSmdk8M5nKCUArLyp8xctEAUnrUpXDAMIYSzg7fggOPat3ApcZQYE6v/WZdwvGyU3tua7bnUrF",
-	"/SLaMPyM+E3D8m8Ue0GIsD2ehkHJGJC8Cfg3UOqdYLUF2fWW2ihMFhmLvJkIYeuEeUxTvihI2HdAJGrd",
-	"JXI0bkgGgICXm7BjIZWLdk4BWse6FdaKihFG9EZwQmOZJi52x3UeDdURtP7Y37WStSiYVGzJrWB//RyD",
-	"ZjEEaHlwR3hFf3v69GkCsug4sMWPliMxL52lmGrcyAtWnyjwMDfOR6hSV8MAl164l+BkpZseFAJUP3cW",
-	"VDM7E4Kj9/M2KANVbkXDDXfanOdotPD+N72tKuKx0eTiqiNgdlhQlhpSigpFrCW3+UwZQc9EpgKe6vRh",
-	"Z6BsIV415wCqpXUFhLfSLfbc8NN0gi1ww9TAvcOfWP0jouSc1RjRwB04cdjgM+dDcK4z0p5+CVYQkHdJ",
-	"NfBSGgEujspsnYJanCtozYU8vLyqMaA2ztsZAnPFTmwxejajg/QZ4yHsfnlgJa9lI0zBOJRUWh4YQl4M",
-	"vhfveOnqg9/sR4B0VG6VsLbodYAmzb20iYx13kzRqH+RmHVe01Mw9YtULaaGW7doeCbUpzHCZpQPzD4K",
-	"xdfIsYwJ3byub5kzrWC8qmxXhDdIl3uOGw31zyFTid+lHel2w5vzwiE0QoO5m0Smb1ywmf/xmHkp/SF1",
-	"5X8UXL2p/tBs2h/DZUrCowUEXPKqQyiEvyGRrE1XUgkidFBW3ui9ZbvdLeN0XwqKc2+4tQJ8kAHyFb0U",
-	"4iAY5IXdQuV5iMfFuItO1tYrIh4rfxcYcNyvS48z8vJTAKURB4Fir9PnhFlK13iMu3GBMBtwSD/glgYa",
-	"iyBiyNBiugv9HVweBJ8Tf/N/CT9gfQDPoqch/oWh7wX6R51ULyOrScRpcesCn8QzDymJnk4KVgtr2TDh",
-	"p5d4dhS6Ph2ndxqc8ni6BiJAEJAYkmiU9AxK7gTGMafrBmQGmuoJSWUj5UCYl4fM7UQYobGMBkkJSTkG",
-	"w13mVSfPCWNzbNYrLusQ4T+Wu65p+aZdCWaoHa/ErNXmZUD4ZXq8E5fV6TQ3YG54VgAtv98cMErJCyPo",
-	"BW+EQRN1yhfsBlzEf4Y331IAuqjlncCswJCmcoMnAX+gvifl+tKm4jN5r5zfoO2OdbQJNd7RIReOoZOZ",
-	"o70f7RZk7kcnOrrjLc080mFHGYNLEbbqhg7wxL27xCZxbTfPgNhzTpCsHbX/dY+SEN0C7D1GUBjnThsD",
-	"5ngsqNTVV5IWIz0nBOUMSOlSB19HSdTRWyKoGadwARtJG2lACHlf6fWHgr3nDv671K37ABLfe9zIDyw6",
-	"HQ5sKWrdr1aUIfRAwTljzY894LkjjUFn4CfQ6s9DLDIJ4GDWjThzKYl7NsZdFt0O8mSFy+eJ+blDwQtO",
-	"NS82GIV4RmLuTR8HKHAXkhuXA+igH1CuRNSsdEUHOMbTNR1yEkhaYe1mdOWSDtQxDo3yxGkD+I+UVX9c",
-	"dedU+YPJRQ9OrXNW+EiSvHVQLwDhDIqrTwdSeMX36bqnKSENZpDevbvBg9yirxl8oZXeq4mRDz+iX/E+",
-	"kQ9dhcB7xRnkowb0fnLBQG6vUqrY94MDp7b+gkJ+D23AelhDRdrnGISciEiPk8jt2HPaguFdesX3wO0q",
-	"uZbulr188ekS/v4a/gC4maVWFYM0bEIU7cNBvfz2i5vi5uW3n8N//wL//Qz+++lNcfOa/vsZ/Pcv8N/P",
-	"4b/w1Qv8L3z7Ar59Ad+++HSJ//NNw3+X8D/oCdq+hu9ev/hiEsDpc9yzy/FN/RamL1nJ1SLEGo5ixrHa",
-	"OtOqPozLGCIPW2nACENbmnjnMoAWFxQxm1uacnqJMkAxxjCF1KoBvkDYHjxx93CQZBJMRU6DWJIOgmnr",
-	"szN63danapWCBgb+P98ZBLYXoVRpqo4m5sgAFszYCt6aOvmgVUauXPIXWHwGNrHKoKbYdFddicFUbT+3",
-	"SVv/jlhBmpNgPmwkL9r4Doaxd9pFR+45RnNJpagvwRERIg78pQMd2avGzshdtkjUht+Jk56LE9hBZXtU",
-	"lmLGezKnRtMU9OwMYPYZX7JQ1WLOTFYZcHFIHvMH8Axr6ABGeOG1h40QUCwI0MKDyRago9iSqy0roWoN",
-	"nUYB1mBTUbt+nbw07PhpvPF8CdwiQiDdYuKbp5Gib1UcXZHtkdZbUxFqI3fJaYTaLxdTyLSwza56Vb86",
-	"7rRcm1P1YvuEk6jI2jM5n/G7Id+e5JzL0FSuCuucl2m6xtBZybMGYAwFxDBATHvAoA9tVO9NoNKOp4+i",
-	"nyubDU/0C/lBeZXg3gFsWOd+4fQiPizTsJjJmzRGYlZtXeMd6opG+3/DlGhnWjHZ0RjGKG7MBPG2aw1H",
-	"NrX5qRIM4VLcjDeK5pQ7njfH5lUb6oprDX5a29TAV5ZGb0NkKIBWKoAoniSCXmxOHcig9groxsd1YXr6",
-	"/CCYt7uw3E29gF25p6N8NK23+HQAqGxB6BcUmFDxA4HISMMCbOZk9MV0zainKYQqY91iOjeBWseVVtm9",
-	"i0AtKFKOzCN+XdEdRoCPzCtacO8oTHKABDS8fJMqWP+b6sHpqzxBm+09bp99PPzs0Tg98gqnFK8D3KAc",
-	"97E5QG0v2y1syesUhghMK+b4r3jptLHs6eMvCvb08X98UbBPC/bp48/8Hx5/wXrwcgiF/MhC/UcLHvoE",
-	"KlC+fs6kugode59Xcb17LE/UH7jgoQg42YTA39vZU6XJfyI/QKow+Qw9vBbcLOaWiJ+hjQtuajlhbzq2",
-	"lipyrDSjGu7AtmpiyQPHaR9Meva55kByG2EWQSKc3FmuJlguZxeCj0QpISQQbAFSQUzKnoVg8XEY4Az7",
-	"g2973v4AgS2UsAG6K7gdJz51fqjcsoOGNdVQe2GJcKymF8gt+gXHpoPA/2LWFWZI4C71jjx56wJM+fit",
-	"5f30BEbJho8sC/JatMYriA8CnozIdyszdPBmgQRw9HsACfyk3U9oMp/xMGfkC0QQ0hU/BPU2IhnLEHkG",
-	"UWfnsw1whNR+/7xapUuOrYwQDNyaRcAXopHXCHJ7lEt0KrNw7BDqR+JOlsiQnuy8APB7FgwL1e8NACnE",
-	"xMHO4xYmldzcRqgkXGYMiQTUROmFRwhtgxLpuN+hZDDFIY4roKdgJvWKWQ1C6S172nkxB2lgAIWj2z54",
-	"VgJ68gjiLpQe8I+EqNBzO430zqBPhopD161AeK1YLZJLjwCks+tIbV1ZazvDP5lDePf9UyB4MicIJQw0",
-	"x+k7smOQrXuDuUBHxlF/YRZLfh6p6Svf8iuqwFRutI6YaeMQCQIDXQslDK9ZKWQt+0EQPRkiXWgTssU8",
-	"a71Lg1Qh6Hv6W62IQ3LHasFtZ1AOds3OjJhB1PRPyeJMaXgLtcRpi7uc91lu8EwNEERzA9awwyoxVNM8",
-	"Od0+Avvp3NeATim4Yk4LJlRl0RUCygFqMLNrb+o7kRx9KWq9Z0/9c1EZvrdHcMIpt8Y0sThC6aUxP44K",
-	"OA3TkdVCtwk33ZKrCgKRl+Bv2IR4lL3gBiJUuozaQaIAkspZIyGtsAgFWrvr03lYeiSdQJ4Pu9xbfSdh",
-	"dc/QEekW/fud5Fd7JaCm5kPEDZz08OdmcxGCRi9H6TiO34laQK5jxL4xjLMd1MfDr0Lu5PIAYSQ3yYr1",
-	"h4UOIlIiYoofFkbsyNyf0pOycRUZeBXwng6qtmJUI2VrwjyTAKBUVT7lkQVEL9/gWR8FFUpe2ByIpm2T",
-	"4MJoLG9NyIZtpQt5lFwdJpcZ9Mf9BkYYmHT+Y8xqzmH+QVzoGPTPHzvG1VKi33lBhcJP8ACyRPrzaiaF",
-	"zgkl/pAbdXZ+Xki9nHwcob7uCAV6KrbQv+FFOUH1F5DxCcqdAj7U4a8OCLGfJdjt8WBDuzWFBdC2ERlk",
-	"aflNWO0McobLP3mHQK9644xw5WZ41f/3eMP8e0iAXidtE9QspeOiBwPnmF3236XYJ2Mfa1H5/c3osL3g",
-	"2DSw26Gr6VoQ0Nt8GL4TIbUUgJ1WokMqw1l6pWzkO2nnkPrfffPzUZMUpE+d92LGe7tbnC52/XNM2E7w",
-	"0Zl3cwqKE/Wbn8qXMcVmxjUJQeS9pP2/3CNjf1hMPJMFNNMwMidTJoMUc/8Mj37iRi8nI30er5KFhkDR",
-	"3eg6JKMq0PoAuJZpVQah3atWEFfkfwUvqtQqATYYUyOI6SKE1KSsu1dYJ+geKXevuPS9h3DN4SlTPmS+",
-	"4iQDjFq3159UcieUBVJlpa5AOmNv/v4d8/PwW2T/2XKDKNGfor0JK0wmSmnj1FNYVL71+dcNvqfWqVNt",
-	"lUPz/zRSpDi8jD0NK+uAIe18pSffVSz7chNmkqY8a3NaNiheXTJ0tEwziaVfmZUVBU5BbIlumKjWUPPI",
-	"uA4qZ2DArrwwAKYnJyG23HcxxYANE72H/dp//0uA2TmmAzshvN7aGUg9Dc4WW6f3fd8X8V5+C/HDEB8M",
-	"8b+TYi9eQWDL5ZEXIWdgtCMZI07Mg0VVKyS+Jk040zH39tqcd/J1AJnJombBbIB9ZTb851DFNez6Rqpq",
-	"EYSYWu+FiX/bcFMJ60Z/r7Hu44TomEqvH/9MMR8XF/N8tdFOTzMfjAqpGnIGhmzzbKK5LeIdbqAeLIZO",
-	"KdQ3jo3X54NmXuGA0eIbo7rmfETgdDO/wqSZjHpfclM9slixt9TGCx5H4TnE8qSD9xSY2l7Tpkw2dB9N",
-	"6WRV3w2iUyUlXziiTLwfPQrd7LCQW4PenFze1pxpUyT3rE+k2s79Bur2ClUmASsg7BZoMYblPsK3HM+n",
-	"t3oi6EpahxXKaSs69ARAW0T/aUp7NrJazya3CRUejj+BJzBPn6yWwvas8A3fF2CWXQr/VMbXOGna2ssq",
-	"BWdABqXAB6RijXwnajvBuwodRjLtH1d31wpkCrgbSdbrmdhPSIwJf2wE8F4dQ2NMAzboSXmOqwpit8Wd",
-	"5KHI5Si18Ty+wlSgBFstJsbBJzER8PPslqWRzAKJJzkDZO5GDyvfc4R+8y+14QwT0EarmADQ0z/C6cx5",
-	"+JG0iz4uz5j+nWwIYQbcsA2gycMdqApIlQDDbij/AnQhLUDyJG/DtPjeo0n2Zzjnsyms7+iTd4tGpKs8",
-	"E3cf3vOec4lX8nyc1tFw83L5nKzdohLrfMVTf83AUR4OKSobp+9CDGru1p+8AJ1KeIylQp7HqFRJ5QBW",
-	"cPyC0iOfCeP3Syi8ZtlZuAgxceAZi4CfiClWy22otHORODCSALjdZDAB86LBVNv1Q0DaZx6ZGa8K2EdQ",
-	"bgcODVtQjB8bPOruGE/QSayxPpzUP94V7PBr9+J1tcuIXB9ZUFsBf6h3oDv+Tu684PA5wlHupMK/f/LZ",
-	"AJ+y90B00bvQvPvL8YG/6tWJTZpBppsCwyU5ZwmMHZ/YQfuDaNz9rlt//olf66yRq5JGlE6bw/kS1l0l",
-	"20Ad2G9yZTVXqSq2yUCgDa9Xnhns2nITYHA524i6AYMH23PlRAWiBsW2B3C45OOzrHW5zdfRib7KEBcB",
-	"6HK9QjqdsiaTQZwXABoUjJINsZwf+dyHlSRhYUo7iOdPvT0YEzkDSPU5fpBifeVGlNuaahtM6uztJmPy",
-	"TYfNQIjhIwsPabBTUXoGkB2U9CUgsmkXrubqa37IQMJODi5YC+XqQwq61Qs4QBKesFCwXRnPDjF8bgnw",
-	"SOjvb9qmOTwjd0xVEZVq4zZsKdYSaiSH1A2uDnmtAWk8IYVE13PEAsx+T7GAp5b+gppBdfO6OnFcDd/b",
-	"IlRfRr2cTmyvzXbqWb3QdZU6KOD1460HEtH+DlC20DQU3IDinhoIEMIzQ4EfTbEuqmUi6O5OunSF6KTB",
-	"LrWHhqvtI8uW3Ng5ZK9ElVto1sXthzpr2PNtADRYLNC5MlxCI0XZFX3cSoe6IEfJjK2kg3CIOZTxRoi3",
-	"OhlRC2Bj6cRPRfCprGzTkO9tEyx7qVh5KAnt6R7q7UnFSr3bpVHRYvGnKXLbnJKwvu2iz8BT3l7taRJx",
-	"MDHC338VLiMFE03j1VrXz8Ng5ySUY6iUWGHKU0dn3o2Tp4X3jywyso4jxeA0ku/CoxzvZkHSQGTJgTd1",
-	"59l/piKVHu9lTvr4mieKWvVe7ZP+cmo2L1HY6WYiH5h1Y5xupiEL4QS6+L3czqTrz+TS5AMKtt4LLNEC",
-	"GYc5/Xj6dt0vznRaInUv7pGWl9uTwGLvHTFets4mV4W3xXYs1Guz9QED5wnFtCc7eqkRsW6fMcLLdbyu",
-	"DyhgIM5YIor0WJs6G3U7BVXg78JUsoyVWXbaupO28QOuqF+EsMesTzB6TN2lche3PRkay1r6PZDNI5vv",
-	"1iYNOn7CBQvSPhgwQ91lBAkBf73nuF2Cw2A7E7G/M0q5UDp/oIxurkMWGrYVO08Sal7T/h00bSz/kj37",
-	"GYqytjLUzosZ7I4rKg2w0totVtpQHSWtFuRY1mpBYdk1R/gy/1RM8NbFAe/jsDN6WYtdwmwrHN3t0YMv",
-	"jNEzAoBOwfIXN7rLzDkZRUTNCLerzSjtTrpanAi6OUd98GvoJg5VhN2Ia09SmtErWYvLkAGW3IoFV+ta",
-	"BDPmGN9INPm0moux+9E4m/vV8UakkZP20m5EtciOmzSjErTycK39OfRWGQaPazse8+QZpFO5S83dopZK",
-	"LNBol93NIXBFkvF2ZgjpEKqKrYUb2VhSnY727p496y7l6eQdomYhZjd76LI5SYrHUgN1WyS397i73tjJ",
-	"A2yb5rChII9jzxuYEB5Zet/cXrOdVm4D2hZ491IFsqpMDWAsnQCwz0LkMSzH9oMRnIXRu6kCnFQLvjAD",
-	"VNIe9+o8QGcs0oSCGrUFclHE3tM7axoqvDYEwYdC+Zpin6ZENlFH9whu+k8vY35Z3ckyFUM5qQLtl7H+",
-	"7FKUvLVprl+2aanr6aDssoacjKTrStptRrznLqda32l5Hg3s79Do+GBjqVuaeLe60C3NKXXCsKvBiDy6",
-	"O7XXBKiUhlYhlZhjQX2SppPFAHhG5YhRHWmNw3dbGb5X2aQzwlZI9CqhZEVMz9/wKl2j6l0jSieq/PSO",
-	"OloemAKcjdFcNqKuTmTbon1dOq9JcJX2JtDGT07gdIZSPsN1RLxGEg7xV3/+GxSFBTf1IRkKMjXGr8aZ",
-	"h455UPP620g7EdAI8wGBkdguSRZba14vTogsUw3T89IWU2496iG7wsukuQ6wJ5xthUVIa3AVpg7xpHT3",
-	"h0HQdOCbe2IVYEQ8qSFlsJI6u/L/ABC/zLk1Rp6PJHzjR38FLenFWdTpCqF6hZiuCFpLjBfwHjM23lC6",
-	"+aHBNY2AEgV5WxiWWz6fpNv1g0R/CR4nvOXnquaqiiIcTugpPVUk4mF1xNzVtCbhoXdyJ9hJWjHhURY6",
-	"Neu+2DTiCtPNV8PTSso8M/ylrXvtBZKUe2IKpCBQ/2uu1mNhKMAIDqgCZ3eEHUXbl9r21+TTORZqZhgw",
-	"vuLJbcyrhkA4kSED8rLXihim44fcA1KaTt+IOEiBc04vMQUk9ZOA8uYAucVQ90QDnld5emUWciGHedg2",
-	"jAzM/57/bRRnGDDb+l0WwxkkVyw6JaFXb2wHqSOC24NfVFuTPrjyDySV6VG8aSboOU7sGmEex3Eu0HWw",
-	"C1hzLP43Lyb+RMm3ATCNjLZevVrdxpc7oDGPXvOcoD+96petsk7HcUxrV3QOfYleVtmrJOWnDro6pKBW",
-	"sKo6FjKUWAWQYGQLDJqiYTBowl9Fw6VK2QfKDVdlThGBuvr9z8GRwjjzvJ+tWgNGhDapO2agUXp9dSAX",
-	"cFzcKBcKnCSUHZD/p+N/msMxDlTvBk+Aho0wdeByuQy0B7c2Gip6s0rf6lKb6hJ94hS++LV8UcC2QylR",
-	"FutZt26i++DTlKwSSwuesuueRn/2Y0+O5Lka5vS/dcnXYsgjlwdGlSlHzl2MtppRDbZXOHJ2Ddn5ow2r",
-	"WM74sFfG8l6Fa42YZq3r0uHOgoMDAjici1SeGyoXJKlQ+2BIjMVNpINQaPnmmddJP05lWQi12C5W2uSi",
-	"R5c1r8CmxZz2Y0DT6hkR8rJuM0Aw00NnMpi+0ZdKsSimk26QgeaYcpvyoL4g6aPiTlgyrwmhRsB05Cnm",
-	"zAoXogEpmhFNj1gI8JZB0m8vRzwWEgfpxvkT0XUVasUnMfjyKHr3w8Z7He1MYzBMvXJCESRmL0C2g524",
-	"ZVa+Q8BitL3W4Ov3twCFuYItxUFTRiNk+2HjGPWQBnILgi++qsDcFgQcvpelWPAgTvv/QazQShunvDAM",
-	"f3MbIzogZT9u/Euc8NnygrAxj18HcK35pQU72xx2cpnBLQDVLY6hx3pmKuFOai3IlvBldEbuci/fDNDq",
-	"/pDpAYoBsPXRKvKUmDMjLI3g24W4EyoHld4hnneWe68c2i5hyf/QA/47C4V+LQy6QT/nzmkgnaSzkcS7",
-	"GDV+Vs0+RnhLzGU8cjHe7/yR2VOndd5vIPj2G9+wKw18UhpHCKlzZnaCqrMbnnomjxw6j6IVITp+1oS4",
-	"AEDA/lgL9tQ/ap/m3d/nZv4dtgLJ2aylysKIIgpngsJ32notyrMRRZA/R/lRCA9BKjMF500GTCP0zw/T",
-	"IO+THjPIzhgguA5C1Xvm4wkupc7pdx8RAWv4JsD0ByTSP5QhdfUOJJ508i7opAtjo1lrCRS0MXpt+M7L",
-	"A1Y4kgp6mSGOmygiDKA6LFQh3QpBUSNG650wSWfLa7+oZLDrmjfTDYPQzXe8SebJBXiukwhaiPT+AtqC",
-	"Ze18JicM+tI3nFYVsoeoPCfUVDdCZeIf5sR7XwfdqrjZZ6I4uCMcd8Et6gBwyWO1DyjsjSBgywgBdhsz",
-	"mkAlZRveNEJZrwhKZ0W9mowF78/il3SCTWAB0zsKh3o+ajmEm6MzG46qh/W1R2sLkDLRFE0nfSX9XdDr",
-	"VNCAl2k56kdkucNB2FqP7WhXzLSak5w0o0LDhps0LueutY5QC9hOOOYk1m1PJw9NyRw6gh1OmhZhLxEl",
-	"4BnK/WCs9GqvvOujZXnCdBuRjjvIYd/oo+JZg08yCTDXqsM/JZHmzY7XdcimydWL6LDuqzYJQgWyx4zU",
-	"hFkVGs4lfcDYfexfoA6is1MVTeLDkQYRlxZB/7EiGD8UHbxEpdekGCLbAw0bRB5gXqNbuZrDfb/jzbdp",
-	"9jslxm3w0GBq1GVI/8EErsF3405s4UudQpyY5dw7BsZMsKJMrDGgi0m1XpyCFw8sZ/z5RQLCJCTz+1R2",
-	"yD/7+i6VdBkMqTvMweBd3pUFvQDyIkNpl+mQiI0RTVIpCeOh6QzNRDqm2q2gWulFY6aeWXpYgQT61zyk",
-	"d9E9HxECbVa3jCwB/8IT3q2fva7CIcsFpBp0QsGlN62yjMq9XA4WbvmdsIvTzxOicYL8VAAAPmWYJIDw",
-	"e5EGehaTgAdw8qwnhrnFTouOYQ8XfCqs7XWbUlAA0aVnYPZHA5E4CPriJaKGV7fMCOsC4myXs84qWaHz",
-	"AZO60bjtbkMZ1a7a6y0rW1MXXR1I+Lu9ZVDbuIhwEIrpvgGHngKj97dUfoImodXaC73BmgMe4OYWs64L",
-	"tEQqvY/IAKl60BGFE6TIULiLCjeUCNyIlZeLDmMfSyGfS2FpxePXWKdofvpKi89GLMY0zl+ZLhZer4bW",
-	"9FJVx4FP7ZkaaG/KDen2uby/snVsrT0N1eJO1AVruOF1LWrWL9p7S4CjBeMlRIYE4J5HlvF30t4y64Ro",
-	"CubZPmTk83J7y2zZ1o0TVUGfAx0v/TgYLt9FlN8JSHOFVhgjJSCpiTo4RxSe6B/TYi+gC6id+iHu1/M2",
-	"YST1QvageGvCfCht2BS9V8xwJ27xunT7jRi3loUSVwkBYUIRZfSO7Lmp7OmckSsmosxPF2lqroRNAyxB",
-	"akffHz6gt1l5lf2slKMKXJg3FzyBpeYOQ6pOb1+IHONG8MVu91mm1js2AkS9nL3Rxvt3UqfBVsPUyjOu",
-	"JxuIvbfJiUklFtPLjIo710+UDOec5Cci+m1HwvPEeLhSKHfe6xyBpM5cu4lUPKwRNAXULUJtUtGmSY1P",
-	"G59D3fMJ8VLQjoDHL7p66PSe2X7hX/7ZHwEO8pwkMu7EwurWnI9cfYOtzmWe4V2Y/hZ3XH4eOsYwlgdh",
-	"ginV3D9u4PEWFZNqVtZ0fBsOXk4nqLYYZE+gPkYcxwxN3O1RrcnWKM8sFlVKhwixgcFl0xple9DYALsI",
-	"nBQuMQLvJqtOH3Erzx6GJz90CvSTs7vEwBC50aezAalGbnK0rgFnowtPV7mjlu5I0pxOvNVjPjclqeAH",
-	"GfP3g8lsTEethdqXXk5A9fM2uJYAHuvm8oSdWNJ+dzoV540Q6nVSCL6KSWBKHfnXKXsZ6NAGldUTkq3o",
-	"SomNM8/aZuGMbtNl7jaHTteCuIZH6IZsG9DUlHZsxyvRhwxDJS6JULbRsjxvGXxOzSBlZ6czAHHccSgN",
-	"ynwbZZ3hWORAVahsGU8ufN+/cD1Ti3/WMcZtnu0OPkljSE2BFv1a2qYm3il/F4uy5tbOgPd7I38Xz2sC",
-	"nh+Xxp3jNRJOGKm4OSys40kjBf57h/yNXJwQ4ZYt2NdDL5Ir5ozg00GxvZL3xmWq/O4j0uWk3RwFxSIB",
-	"9fJ29wFBMvh1gLKOTmFIFqk9St6uAKPaIVIYTqOF1K4NIIWSOn9eRQMof+z3PmD+bzaiXg0C+FvncGlU",
-	"twHCkiRCNtu2aWoZIr8cSa8TspVxmHvkKr9BI84lYckXgB56goYUhgHXQusM8jQlMvmrTa7k10bvFytu",
-	"8kJCV7glWKz2QjnE6hMKtC4EBOsump+L1/UApFDUNc6MUYiv3qvbmH9Q9PEjubXtbmAycLKxsWq/3wL/",
-	"l7auk477yUXQTto2weCmtwkoSSd3WSjJbAG0OXWTy/D0Xxfwqh86P8TwT4D4O1lus850blnNJYSlnLSe",
-	"94Z4esaWjom2tPQkk0Kqe9PudtwkgjJieP+9DXSnrskFtDW1mqy/aDuuCLV5kAnZd8teg8DyiZgQzKUt",
-	"ARKGYiixMm/Snn8NShk9n9rf9PmR4ymqojJ9ocp9L08QaWY0WizIF8H3cI1psgzyTCI0AvHcvfhRtbVj",
-	"lIU9cstAZQQKFs1ZbiFSEZ55Airrlc0Eb5rgd1Tpf3RC8IYn+wdUC25ciGzvmNyGW5yvqIJP+azeF8dJ",
-	"btSO1/VXqReGamJb3yDWSuhkNiVEZcOjgarlfZHkTE1oUgmx2ui2mRCA2DZDmfkIDjFjuphlB0kVXKAe",
-	"UhusVWc2G6+r06NzdpU+bmDmR1DKs3YZN0EHHMrMehouFOUm4NGEgeLniSrMcZ7H6+7J03G7OoLIku0V",
-	"8oMj+Z9JEr5/pu8b3aoKHMfJQsuWCqB59q53VOpsrYV9hogvqAQVnu37v5Ez76i6o1pYUWpVZewG/qMz",
-	"LeL8zli+e0Md9Rs7yWwC3bQoQmqALIlmWU8K3EAaTZA3z2gKwjq54048fhOMWrP1hdAFKg0NRu7OyI77",
-	"mh8I75+CGrgCn3HBljpmk++YVMkwnxkYVOed9Mnopy4qJ3koHYjFvGXDh0MQTxAGOyQSpdlGWoLbP85G",
-	"OOLNgmeN9jYLeBBLjRx7JMyO1+HldGwt7yAcJFAd/g56+W7HE+rKMZOnyZ2qo9NDQxg/PKKS+eU1T7/I",
-	"/vS3L6aV/YkDxO7ix+nJCvSBRO8vhKNu5HozSTOHz++jmTuuqu/Vj+QFmqGY/8b3mdzDTiH+je9jdZ9G",
-	"pD0BIsmIQxlitmyd04pBs1u25mbJ16JgWLoBCjOgXuxvAAh75gBByWC9WvKK1RLgpEd4bdQVhCCBdaMr",
-	"Xdmqpm7X56mRtiAsInm+Tg8BqkAtL+iY0bo95Zyhm3uds27uDzK8NjJXnWZOBrUNRH8a1MQ3mgl33pq1",
-	"SCVaduFBvbABbTA0KF1XbXPIhtKiYKD0vle+gzjvwPrQ8L1lFuKR3dkyJyTF+XHjOmjxKcJ6y7fCfu/S",
-	"948zJfYQeY55RdLd+tsgHVaMgJA/AiLetb//XmMsSih90rstK/Q97Y1cr9GI2JWm8EKWdOcruVZ6/TjM",
-	"9h4ou1gHJBnoF+Otan6Am+/5gGaVZiP7YLLA5VYc0vaZWKN8RE3BN+I1X1F1yao2kS/Xz/vI+WFivT5R",
-	"ioC8v/XH1qsPgxZMeWzA7PnENul1TPWViUP0kQVCDBOOm5GkRSyJGImmhtKAIH4GCNrz4qNnc2+hPvDF",
-	"TO4tcYpop/dKxcKW0lpQZPDvTS0FwlCZtYh/W7eyrrVDet/o1oqNrqtFWcsm5EKBQX2xxHoI4a+V5DsN",
-	"/7KSiHdcGu7KzWKpuZm26AvjtPqrft5LHDmq3T6De0Y6uTDgl3Li815WP9DPTTpohgrLzSv7XknbtC5d",
-	"c8lflsbw0oFEI4xllbR8bYR4huoA1qGeY3ZboWg+/YO14VIt2pwlEYRFrMhLBhz4IBPGloKzc5D1lzSF",
-	"znqSr+qb1607lYZi2hpzNgfcLWKYJHvcK5EBp3koYSJN2xRIgPNBgigi6fboETcheQfM4RI/2OSDvL8B",
-	"fHpdwOsYoGMvqe3q14BIawlLgfJYz41NLuDwDvSd2IjeClFJteAQCkM5XnwACZxk13c4mcc/YFTJbJZN",
-	"38M2YJpmOqE9pxBJx/D3DrcH1auhINr5ClN3aULue8xn/OA3Ma2f9dDDMOEzRGW0602aH13L7xjK9dwn",
-	"IMdCbnsKXqbDIyExj8BVkgOSrDdd8wm1LBKxGLKuQ1EWKHUNw/s3AfN0nK4JbHopyPGEakWgcsqXgW88",
-	"pxLvUIFY+B6TnmDwbczKNoEvcuTgJ+wXQQVmwA9TdHiJ4O1JIiVmkNyTkIxe6O5FITGyWyZKAUfMtUTX",
-	"OfR43LyEwG8xmSesDQ+ml7A1qOt2PJljfFScWdG39dBywwxSnHCSAwG4SudBEHV9PsDWWr4WGKSXYs/o",
-	"2qJKT6HCejXM5go+h3iteqSe5Op+mpc8g1wd9qlYzcgJIc8KbKB8J3olpCFVsGOgSZLhKaD6XuDFVjQU",
-	"0cGV3QuDun00VUFVUkokglGSg8xJMsuywgHCdGDDIZf2YfgiaaiYcN3ViTQiAyx/EXOZR+C53OIBrWKv",
-	"WSJ8EwaNbHS1EugAAV2hAj83RNUSWgYpwlCPtRbVQq9WZyGe/Hv6+A1dkvkAT6BJg9AQyiIcs19ZRrBc",
-	"t9fMNnorbjvyEAd/IfbMvxFe/KY45oD+FmGwAMKP/vnMmsBz+PjvVFBh9pownNmv6RdeU9XcI6vMCQAj",
-	"QDS5yAWDXxax9xRh/AJ1f19SssNx1MKe19tPTOcmxAtvhXM15pk68awLE4cmlSi9rhlTnZjTmi15Ba/A",
-	"MQrXMeToRfd4oskHbkoY8pTm/osQWwo+DcRCpSyxxgHKR5sWLYSQLgqXr1VJyYO6m+4fDuMf69ieFOQ/",
-	"W0FxVOjQGlgfuROP43CX2B8DFf0SQ1bn4O6n61BNPchjC906czh+Zv+lUJ8I5wNwaPXy3D1ulXT28S8h",
-	"fHb2/sD3uEEbqo0zRiaqBK9tMDl394JjSRVQxCwFQXWuwaWuDkFdi6jDK2EtbH0/fNfrdWeWSZL6Y5zk",
-	"BesMZl1caRJQ+UCgjK5X/cGhFjakCqP3iUcd40MpjXXardgcXut9MnFHKBfe8dMsILYscFpJAsNx0qFJ",
-	"XhTxk2ZQV5XYIWBZWo5l/yfUkkKAy2Mb+iC6VNz1E+b7+JTIXdPmoRk5zCtd13qfMfjv+IHYONaHBAHv",
-	"E3EnFKWLY25rpUVQziHKBrPLMWcJy8knhcIcAE30WzjNdkI41Pj+wBzryS8JkW3wHoR4wnA2vd1NEhhi",
-	"dBCc2Az+ehECyL57zCa9OUdLDZ8H/JETC/rmXSmivfuhl3XhowLP+NmVvAgzmhGX8iXD4u57bba3rKy1",
-	"FVVnuULXpNIQMD5G0gcFaibwzGyInVwdfOA4EQAtYjs4DcanqVfwHC4OKIxpP8JVoH9OHOcvJFnPUb0R",
-	"xjBvntMMwAYbcCaXteAG0rMKFouhD6Jk+xw8+SY4/1R3CL6I9Tj5aew4yiDS/j/GxyDCJU3MAdDE4hQi",
-	"+vnMWXRsYDCXv/z1r+PZQDnePGIS/JwGYdtAyQi9tsd5qMefZ4+QtEXHl7UosJdBDBlW5imSIY27jIVe",
-	"g/mFXEbYTFRMWkJiQZg2tCX71xTwMtBr3y+V3/ehi3cuXRQC0BO2ErNtdmjXimKY5Qd7i3GBhH+ktGOK",
-	"70QF5lZIteFU3qPomXZSBbwmGNTeinfuLOndCWNlCrRtaGAp2NNxKMPY+pkLEg2jxCISR1d5zCc+QJ3N",
-	"lc4AGoZU7Gdxh1CtpTOg2gD+zEOJ8VArse81AEA6iNx/zDC9H+WknaxruRPOCFuEpAC2lTVgmtoCoERs",
-	"vxXjgPbtx1jXwrJKrI3wHyOueslroaoAs/6YQR1lHKrB0s2s0mW786fI/vT62+fsb59/8R9/pmxIvgub",
-	"LuqKVmad1hW+Cb0ikGT5EwxCZB7/v+BjkqVQqBXJSignV9K/Nzc/fv82eBPxL13h5ZtvUf+46ZHHzdPH",
-	"nz5+GsDFeCNvnt385fHTx38BxFm3AaJ8whv5BHN3EYdVgFbjeTikzn5f3Ty7eSmt+4raQMRwoxUlqH72",
-	"9GmOtmO7J+FbkLtXnCC0T38TCmR/gHIClKB089ZL0dgbWworK9znpdbbgimxj1Cj8FRqm1jMj3wrcEIf",
-	"eS3PdXOIs2dK75Esyo0ot4S20hwwPxC+7B/Vk/eeDD74MRyVoEiv9jU2iAtuuOE7Afmez/6RYIecthdM",
-	"PIDABYGPRHTkye74BNpOkItBrCx/R6Abz/7303H02q+jHf9szC2+d72aS5AdSenbEGZ/S07/pnXhCfD7",
-	"98iSKV2hbnvPs3lFoaCQ054axk9pK0QTnwoj4Ad7S3Z+y754+he0XlCp9QipzDsc5XiuJa/LJ2WLj1T6",
-	"KJ/zunzeOksHIKz7SmORplJ7dRzNTE1TyxI+evIbQXt2x3OmoJwNRQA+DF8Df8of0pflikMDtD6MPKSH",
-	"twiydY0rB7YHePERw8I/PoCcBGpFPysPUzggrmZ4RmQbyB/R1614oBP6uhUf6YB+ArkkfTSQRQf2q85r",
-	"C6iy1+L33QABhi9gukBBMMqcBlEMMjX+RADv4h3fNTUIipUurT+5T+jfHu+qPx+daweTnz9aAsl/mNPF",
-	"zj/SAYfBT91BEKGucKZYwMY6rN0SEXr8ARS9ckCWSmPDma6N2B8dWDR/5c/rp5igev3jgr4/1nXEsU8d",
-	"FngwKQQPaoZ11ZMGRQKvcaBf1j1wAgg5QQDlPvySZVSk0IkeqnJM5iWYAywPlbvAO12JOnF1G6MhjvYk",
-	"LbyiRg9DDdT7R6KHOPpJivDC8p0U+yux5difP7+YzD48mQiilj+X/ySIqoc4lUEl8T/4TPplhzMnshS1",
-	"FJiRBPEhscDwvaWckFmCMLXSUi2wiB8AWLqgbLSEm2uk3fYuImTG+9+iooq5EQoFgf4Zd7Xg84cc61Q9",
-	"xCkP61f9wcc8qAuVOWc4hUeW7fSduJYQy1WHLgz+IwL/xBOPYa1FpK6ASYyxBVqgKasG9xC8vYNjBdtH",
-	"1h7wnXDPQ5tLdOj48XU4Ea8qI6xlgPlAVfZ5Z8GhwjagUGIMS9Wix9XmrQSvhRL7f5VFfifvCGs4rIly",
-	"lMPS0b1IVfqiAqo0RBsODlY2wjzxOxGg35IH/MYZwXevQ7Oz98eJd+6JuBPKfWLh0xm6H86JxkpdoTAN",
-	"JGXMLbII8ijQWHitS0VbDEVLIT0TsCStMHfCfGKFApeEcvYWdUj4yyPbQ50bLeZo40H++kSqPLf8Ud8J",
-	"yq99IHbZz96dxCw/H5to3gjClr3fpvs5UO75rq25E1XcfsQG3cjGdtIiXWTkaQ1cecAvgWzfbrODHyTz",
-	"HBnBnfharx9KSdcEWTZpbz+95ri594eqCZFvYCuaa5zdl1WFMv4tmLsLxtdoFYPgCzDAg7VcKAjuH5zO",
-	"k/cYdvnh1AsTjuiBHu6v9frvIAxn9+wam+T7KbD6MuhBkGVC/xDNGmDedDaYMvBVGtppU4N3TYDoqpsP",
-	"v4Jhv9wkqB7yEf5VqP7pvy3V4z5GDxZAU0Rt95YZsWotVZdlnz/9GzqvwmONSSGIAEZOiuSteAIuAORh",
-	"l5JBRqgptame+94fyojs+/5Y/O/Mfe5RAxSrvj814H4y3g/vpYDqlRDuFoQISDOn3AImKyrOjLRgQ9pV",
-	"jhJW2oiS41nmGOW3oc0D3rM4RmZ74zyvYx7sbLxeMyG7r2edgKckFbNONKDzVIbv2VK4PZ3oZRcmvfkB",
-	"/ebE3r+IADknHWtBGXv57V8gboBDCdfGEwsss4ANDD63f7YCMXfQ6aZXJ11u531s1yODsNwMFYQNuw4R",
-	"BJtSESqXQ0VcYLbHuwcsFVPeugjaGD6AoWNrr/O2KtSdvTKt1LyqCDb6hEDzklpdok/2Pr+SYPLIMpp2",
-	"cZwbGs0Gv+nWKF7fSyRJvkVvHDcOF/RAbxF2Plcs+QMP4SuxBvx/PIQrvBZ0mk/e4x+ChF2JWmC+0vAI",
-	"vlFV7wA+6lZ8A1AyYSO8MEyE5+kRa3NiPE0tLibF4mxDopizt7y/wU+coVjHh5/UabnurTk80E2K8AP/",
-	"kteIpDCI0jMH1iU3PrIgJzzMxcJzf/LemcO5e/aLdBsvp4QD+qi79ZZvMYQKYCkPDPGhRcWWB7aTFqrP",
-	"/RE3rHifCjDC3Twp75zLgM3dXRAVnrwvdSVO2h1ChaYzIp0F/ESnMREJDbA92JMRemFKshsUcDkW6Dqw",
-	"wNHQVDInAo7GyJUuI4YgLKlcp+H73Byos+NJ5IuHdbGpfx0DkD+k8BkOJheHAnXhFLOh2b2vys+q12v0",
-	"dpIJB1T8fSaeCKM6K+33Hwv7XnqfEneEQN8uuyFdhs+Ue/KEfJInrsuX2GK0whStNa1pMJPussm/ou8f",
-	"ls5oRRkyc1p7jWM5iDS9t/NBlhvoGeCSOsXHcLUVVZ/YbANQLr4ZwO8hihDQ4L8xmTUbjdkr/4rzz0td",
-	"vHoFE3+gmBLf90exqsLIfnmpSxA9ZQFW3vLDdVRS4LUQ9uvfMx4HoBTgkpsKYZgL5LkULjQEi7llR+Ab",
-	"OZlOafeJwgTVizXbNkEWP2n3E2C0PEjUGXZ+qd/u+5jDgjgUwEdikgh3jNLl73mUX+s4BnIqML/6P0FQ",
-	"316Irc0dC0DmXP1Q3gj3M3T8MMcCff+8uue5RMSgR/ZaQQO481xhv2BJU4O48+Hm0407acZ6Fdo8JAMK",
-	"Y2Qe4TjP61nCQpehjLgbppJc0VQYRnrynv50Tn98DfVVaE9uptPTWqtrhEZ8DdPq8WN/kddaVxStm8nH",
-	"YVDtpK6vLJZ0e3ZPLTHDKb6sqm6np8i0fH9yIgGa4uW3N8XNa/+fly/8n14kocLTRQ0Pt+T9mKRVIpLR",
-	"NKcZ5nb/OpUr6tKJdIjPSpsddzfPbpZQGi+BXP3HSjB0hKf5B3kE5dXcwz8I0fQuCvgqGr4v2P/96pvv",
-	"Cvbqp+88B/5FLF8VrG0MBkko9BcD+rw6oOYOMUVFkHzWrbCWxQAlUz2yrNRGCWNv/T9DdalPn7Ifv4Le",
-	"Pn+KiY5asUa+E3X2rW1qrJaRZfU1P28HSSW8r4SoKOBccABkSRFqRA4f2T46FLyHVPRgeTkKqfk1TAhv",
-	"NaIZGN06CQZKuaME2ABASinIqPBh8GIvVgSDQxR+AkDxBduIumIbve/phdd+oyCM9JNAHyccCBDmTHTy",
-	"EWN1uht0rZP7hhxgvjv0SBBkCzokoon5gTxjw319oNB43//HCtuZcqCw7Vc6T3S2Oc2WJrgCUPAjsB0v",
-	"xdzGE38UjzsgBfcOPH1lsP1J0fk1NTkXLRBHg8ASO+3Zb/id2AnlFgGlbpZNec2bAK+1BDhe9wk4CdD+",
-	"CaEW4Bm+DYo4+eT30m5Exfznk2a51rxerHlzzuj964PH7GeVi3CQ10w3JWLq24XDEWtAGoXSNOwguCnQ",
-	"1rw8wP+vzdhjjOEDBZe9iYUsHiR2uV8T+F8wwCy6XyLw2/VizCK82b29mYEGnrzvoKgnOTD7h/vxn/rr",
-	"7nPfLxpyihO+0VuKkRnGJEDh81K3yvWyLq6q9vZAwx/COZokiSdLoTCYOPegfQUNLoLRgC+vYb4Jh4XZ",
-	"P1C3lUPqRgjShTS7O1EFpJleYtQos+3f/8xKgnnKJ26Z6sJ8JlNdM9EGsdEReWFDud7x6kGQZ1N7pobo",
-	"gP+iJ5MxIv3cCBU3+gGirLmpXvG1uFo8zpXOtpenBk9Ww9f90vR0RTmzojTCheQ1jO/07Fc6AH+b9W49",
-	"oUfvTC7bc2p131S2hFVrXFsMPgczKfAbnKF/uO+E4TUD/NNSdFhXmB1/ncxfgDwFPwt6wfo5+b0XM5PZ",
-	"Fh9X2pHbXjwtU3oPaW52i56j/w7sEpd9ZdfzNdlLUtZ+K+r6G5z5w3AY6PyltNcL+bvag1/Rs73hTSOU",
-	"qKBkbyDrR5bVGl8PYDoG4kk7/Du8mVjt/eg6qIo5UddQCFQJ5vayFFMlaihwcC74++/Y6KGFZ4vQ2knx",
-	"meZ5Pa8ZuRX9XmPfY/dZl4KOMTNGUNULS7XB7P1kr+66tycDlRCX6TT+GaIxry3bA4wo4PhB5SDmNgDJ",
-	"nYygE9yAFDwZBq04MTBa/IdC7Z7nTOhUIfeEAb1I1SracXWIsYtY9xaFspXRUEI0nYeysoAw2FunVHLX",
-	"7m6ePU3hSWZHJpfFLfvsi2lWo4AhOthhHPmzp0+Lbh6fJubxkKakr1vRccmjuuL+OJeHLs/zKoEVR30W",
-	"cNU8w7KjlMJWPNnpuwBNntbs3wgBmeDVJLfy2404QFKv5bLqK7pXAHFA2E0yQVKmJIksWHwE1sL2gJIO",
-	"yV5hoeJdwOJPXv1v4OevtN6ev/5kxqmxaEuKEmO9mHnP+AwC/B0Lo850rSY8WLzcQtnr6OTcG+kc3LGN",
-	"4CFb6TnO4pOvpW20lQF3/ITEewXfyp0wBwrSUoOAAX8ENHH/k2dvDNdv2Z84+9ZICO6thbXsLV+2NTfs",
-	"a+44e0UfASbc//P9qz/fMoqk7E40UsyaO0EVoXKvxXfU5BJRJ3x7nYuB/mCwCUcRPqAlBLxiL8jLkkpX",
-	"ddo1VVo6XveT9/RdsPulwhyGEm33wQNJtF8CZgnBID9klJbFka4m117vsHFiBGyCB9gdHVQXPpmJqlsr",
-	"LiJX/PJaUcyV8JQYraMw707TlepoSU9COfk8WO8rLj3reR7ieR8qGqA3TA6FVFeigNAnVOC9YOtl2H4l",
-	"v2vI1n4cfApr4ZAp4rYyqW6xZojG7d3xciOVoGqax3tLZ/HkPf5hqpn/a0Eh/R+Pll4KgIcMiw6yBkWc",
-	"RfgM4hJMp3K/E2ws7sP9uVgaZ+MnvhO97XsAoA3o/LrZeNc6tBBxiqcWUC8IHUZVzEIEGxSftkz2RNWu",
-	"mlKOu32vIDHtAa8/jvDK6LURNqlAI26pofJM18JBBdOnl4R4X/CRJ6DJ3vKt+P5sXFYwqHqOIWorSAYE",
-	"5uGMxKIYCQGX9vlcSNZ/q2hBoq5csoP03GaPNqUrnPsbuAbchfBAOnQYpOi8utqwSkJdSTDDAggW34qC",
-	"TOUq+rfgM17XaGnHEO8ja9VWnrxdP0h3Ebf/4Sr78bbLnNxK1/nlqNaDDtueERyr6gfpvnfioeAlqffr",
-	"stzr7BxicDVSlKAbbOVlkDNb6Z68p8r/EwLR+9v9kSjG34C48NYFxQg2oGfVBcUXnBwE1n9JLiYc/onU",
-	"EvQs/Y+lQULEOibDi5GwBsT4hBRbe4oq/0tV+gfp3mDTj02WXTlCnA/ElNyP6tJRotj9x7+MVK7DbrgB",
-	"f0wRit/DH8xaQKygESsJGWe/tdYxpfcYU0sxM0tEQlF9kPcJiDqn4XSuCCKTs/G+hcMmCB0qPYaF9w2X",
-	"6Juq+OFqecLfhIJosYiI7vBjejsnLXTGq1N1YXgFq3og7B1p3UeJLPYD5zJX4bSkdZ1FFM1jV0Jkxr71",
-	"KtjevCCDPh2q7g5+RqP3bHnw/zuRqYon+N7/79yb7JlOqM9088AbC2NkNCNw7MByrbuO7dNz097jDibi",
-	"fW+nKU65gOC7lReX/eh6RUkUiRAIK1UpplkKaOsfJjwonNn/4MsHZ8K3V4FhBErpNCoYpeQK+LAfoq8d",
-	"UezN7Rz5mIzfJ5+iH0ObSx7i+PGVWBExoD1mY9VVzim/IQsERCltuCUw7eN1/yv6C94IVX3pj+1jbzha",
-	"KoMjZq2RZUF4V8yq91u74rIm2ME2E9HzkBnqtOKPwhaCVyfDFXbh5/szAlHXsfAMxpfGV2DWjccLdOq+",
-	"oy/pIR9cGiGzaTTDK4AcIa9YHsBQm3sc7x3y8utwa5+8h/9PMzh09+IPzXtHKwNBJxxLIqi+RHmniIGT",
-	"NPZJunlwsjmVQkGOxSu4K2lnYqae3w14aqSJ0WDRmge6PpXzmiaCBQp5GBnsByGaB4cE+Sjs9o+jgKrq",
-	"7keI7QZLOVZHDlE8StzDHjQHkuQHr0T9AbAkP6CylvUWXAlNIKpVYQ8g9sp3XoDotmvLDTMaayIeyDsQ",
-	"MY/HW/jk/YbbzYcJO3l+E+WOr8WT3xqxvk6wUhy3H5rEy4345LlWzuj6wYOSvoyT+HC+TC7arnA3kpVy",
-	"/U6fZFwNd04Y/+H/94+nn/yNf7L69f1fP//wv26moIKAjcnrOVk3nt3xuj7jxwv0AcD1T0pe1/ZMyaf6",
-	"QSUeHCAXe4E/XkFBAiz5DpzKijuhWMUPFsLGCWMB+FQvTNmrSLd0uTTbc08ACG3l1SoDmFYThaeV0bu5",
-	"CC3/3aN4Pz0fxTukVn9eT95rdZKbvfZNv85G8V0nmTyMkctYvU5sGIPiBxQPC4Um0I6CcO29kpodOT9i",
-	"teYVmYodqyVEZU2UvdTFUlfAFBqeF8qDT97D/6fbEULzh5MBIWHigWRA6PujyIC4qlNZIAP6uTLcHDLO",
-	"AkK2u9wQkAltCH5YiqARyJBlRuAbpWBLAyinYKFHuTHqp0OyArZ7ggP8os1WqvUviIcx31DU//466XkE",
-	"kiQt22uz7exwIMyhjTLmMLOIxp13PB+v8PpUPNiDK/mer7uv5IO+l9/Zig4YIw8NTm0uWXL8+KoRM+VG",
-	"y1L0Fe2Vrmu9t7FY+i5LQK/a4YoeohwUzO5qZHPFPSSacaOtRJIIlTafvA9/WmzF4cOTqhWPZZmnkteC",
-	"V2fKhh4nG/fLrd5bkSqvW1o1VkqF5yIsjP3p9bfP2RdffP7FnwuET9grkDW0AaCgdumntRTM6bPKFMos",
-	"kA/ecBNtbJQbnlau+kdyUjKYYpQsuan8KZsKTvjMyWbBE45PdeN29ZXyeK5iGw/mOk/okJ1vKUEfEU02",
-	"nmVgQQH4VVXROy1qKx7oGHHP73eEfpWQx47Tak198+zmyc2HXz/8/wEAAP//",
+	"5L1tk9s29i/4VVDau+X/1NLtdhJnZtyvEufB2TiJr9s3rtpsVgWRkISIIjgA2LLi8nffwjkHICkCEqlW",
+	"xzP/+yaxLRCPBwfn8Xc+zHK1rVUlKmtmzz/Maq75Vlih4W/fqNUPhfuDrGbPZzW361k2q/hWzJ7PCrWa",
+	"y2KWzbT4VyO1KGbPrW5ENjP5Wmy5++p/aLGcPZ/9H0/aMZ7gr+bJD8Xs48ds9oMV2+QQ0ortBcZ4xYtC",
+	"6OQoJfx873E+uq9NrSojYO++5vmmqeGPuaqsqKz7I6/rUubcSlU9+cOoyv3buEF8fzBSIUyuZe26mT2f",
+	"vV0LtsCf2UIYWQhm3T8ptZl9zGZfiypfX24e0FtiFkZaK6sV44ZJy4zlVWFYpXZuGi94KaqC64vNJHSY",
+	"mExOvz8yjBeFFsbgNHRxwSnoIj28+y1zlwgp8HK00OkyMXihVo8MQ9I27jjsWuzxQPx5fM+t2PH9xSbl",
+	"+4vM6N2aWyBJtavcfLTgsDUvVWPExSaAvaU2RNzJXBgmK5jIGttmsx+lvdgEXF+J4TfSRi/FT8IYvhKX",
+	"I43QYWIi2/B7Nnut1aIU2yNj19ji/5o2B99vihKkYTutqlXGFnu2lKIs2H+9+e4F++cXz/7+NzexWwFs",
+	"5HK7EjpM8a3wezZ7p/RGVqt3QmwuNn63z+iuCCBLLWBvlN7Aw0Vfu86/yrHph5momu3s+W+zvLGzbGZV",
+	"k7u3zFhVz37PZnZfuzfNWC2r1SybvX+8Uo/pH//VyHxzRT11fnost7XSFp9/u549ny21XCyEfSIrK3TF",
+	"yye50uIJfA8T+6pwlwk+0KoW2kpPwYU4tRU/c1m+cO0+ZjMFGwCf9jdkIYxlS6mNvWF2rYxguilFwVRj",
+	"WcmNW7kTDsypwd4qVf6CnX4Mm8O1dmwqm9WNrpU5OePX1AyfeC8g/IarbXtpl9Oeg1r8IXLrxvrKbIbL",
+	"BJZYCfavRhj3T8y665GrrTCsEu8tUxXjrOKyfM6kNSxXpWp0xnZAKu5rOBMmqsJkzPKNYJyZUt4JaERM",
+	"V1QFM2u1MxnTjetwKauV0EyrpiqYdJsZiAoGmGWzklfFluuNIy3ob5bNljx3qzRbpez6FLEtnJhw5VZ9",
+	"BqUtSMbISIoaUtpib/EPS6W33DphsbJffjELk3IdroR2W7/lhZhz22tdcCseW7kVs8NlfPSC4YfhD1rU",
+	"Jc9FMTxJiVzNbTlnWhirtGCheRhjoVQpeDUgJRixnWlG6+uMGKOpjoh5sDvtD/1pVmIXbtbYO0RHELk/",
+	"lVyt7dxq1SxKMRxst94D/bkLy6DtI8N23L19lrml3jCxre3ekXPlnsYdN9HjcJ+W++EA7upIA10xwfM1",
+	"DhLZ7WwGuxi/gIXUIrdK751ssFvLfI3CEtdR4hi3XE8COd8KZpVb8lpWq8MVF9KJY3Y4zgF94PTbrWin",
+	"cXgKWTj8OMXo4cR/qQTwGKaWsADNq00GMprjP26TC+6GvB+vJ9ZySqDGVq59o0u3Fe097BznitenevrW",
+	"WLnlFsZeadWc/OB7aPQxm5WiWtn1lP4rYefb7XxHIgPNt2q2C+RAqpovS6V0fDHAw+elqlbz7TZOo8aR",
+	"0U5aIE1maq4FI+5eqp3j8C0JtcNix7E+cYn+wPFhT3Zg1krbc6a2lqs1vD5qCc+X5tVKxMYxxdHtM2te",
+	"n6S1W2jkWrspTDk9Y90fRpDyraUvrMLzjG7KSqudXbNSLC1rKitLd9FBThPmhlXuPvnrX4k7oVmhhInt",
+	"ilV1dIBC1Hh2KBJwy0pZCbYQjhT8BX5kmFU1/BLtW8vtFh+yo4qmX3Cjq3khVhEejCRkZU0TWCst/1SV",
+	"5eVw3LgAhbfTn0PWCiF47mEjOgQ9IM3DWxRusaeH/iXtkVxneZ2r2nKgKCP1NpUDpsjL7Xwrq4akk0Op",
+	"dqlIboMXmBm5qjJ3W9xJwrtBBhTznHG20IJvWPiI2y71VGqhir17PATJcIMzznkTxOtRL/0L/CD21Dst",
+	"iOd2bkSuqsLEWYHbfCdeWBSDVlpWhdBO492bVpTN2B9NsRJbp1TFZq2U2/X0SGu1g5GoO+Y+MIwvrdCM",
+	"M68QDfole+UIU54Thwu8G0NmLe68qXQ4qy2vQGzwRoZSraIC6VqUtUg8BmtVFqPWviiFKGS1wk2Qhq2d",
+	"Hk3Uwqs9kEep1CbKW9wwJn6bVcH3jwyruVMYaCVKu4Okuw766Ujh8aUqixg9edPuqOMAje9Ey1fc2G/d",
+	"2fgP5u5qRFcIF83J/j1pDNVvFE+rqOTnOHqE8Gm/3DEYJH26m2tuWF4qAwrAqN3qykuHO+ZGn6MJYAzH",
+	"3sqqiMmo7mlWzP3aPtpWqTIYxnjVm+5Q/j1UAty609tyXwICRuv2Bcamg2LKnZaZPa+asoxNKaG/eZIY",
+	"/DB+X2tujEjwP1xk0CJaDrhSwpC6jUzLU95SaXdXcT1wDmP35TU35p3ShYkaNoSq4yqKYlaV7sFo3xIt",
+	"mKrKPQj6tdBGVV4iGU8EtebSiBS9oT0alJ2dKMvY3XIiyxx4OBjayvKX5ez5b8e34A2vNrOPv2cpoRSf",
+	"BGlD/8gc7z2Ae6zxtnu7+k5ocYMSn2qsJ3NemR2cKqNHA8QfXswLvT9xNamHJc/d4eSCrqbUwKB2wlpR",
+	"dLiXe3KsV62j2yu2okgNaqyqDXqMSqWK52jGcL2VXILNLWNKM1EagT9JwyrBnYobH2tHLpbDsejyOlqQ",
+	"hmG7rnWk04c0m3kptzLGcN0UHLHmjWVb7vjsXVyrQFlq9DNDhq3BgO4l9DINmc52orJ4ocff113s4pha",
+	"nJbCb6ERairaYvtxliwwC59SharitZL4cLr2NWnd/U1wpGicqOp5m3soAulwC68dPXxWMW5Gc/jveB59",
+	"8KDvtCiEtzsIRBJn0JiGl+UeJlaL4jkrOTIBR3Gc3QkrtKy4lrx6FBWMTFN7E2Xkqjh9bc+c8ASjyYrl",
+	"arsFc/qQRzpuPsI+jW2bfB1V9nae2qGJZwwLt6D2wQbTrzmpb3UuRNb678n2CItAwTdIqLQIejiJnHq3",
+	"MwjEXhAIb0FgOh1FhMSSoToxFPsPJOFDcuiQamf3wvPsBdz2PANf6kqH4c53GDPJeeERTWp/rRNk6E8C",
+	"4z1Y/NxlKBTKWvj2DyxpfODbCSZ3r83gdYo7eT5ms4XIOXlSB7/la16lTJ/wTDp5BQSJSMd5Ezf8EBnC",
+	"MnGyNx2nhNdI3EaSH8I9T6oBBSV268Q+JTy4Z8gIUbFC5LIQJgPrMWf0bczWuyHR99jF+1XoQub2R9fU",
+	"C9exhaI9y9KrtxClFHeicIe6EIwIZbCaUm5E1F4Nu7bNyCwEJyBXFTpn4q4LZWyaLYDskSuwMMfm4e5p",
+	"4v08OD3UJuMMERpEJ7EGe5PMNz2DebBuuLd5IeAaVE6u6wnrhwPEOLxlbv2Z68EAD+Rbx+rdHt4wDsot",
+	"CXmCd5X+zgZS59Hpg8sgnAmyU6lRiu+Jx12adtTnjWdDCbljYOu9ZgeMeINckHtXLF2zdi96E++eQUsS",
+	"gcxa6m0ZAd4oooDAA5Ks7EVjh7asJXlMxrzdsojyHtz1iGGzQePZCa8YPE+wLvwiOX/QDwcL4IFBn1Qw",
+	"iZd/BE57UmL5ykBclbfARL2B5Nlh9GQOuRTI2nEb0MO7Vux4o2AgkIiIVqhKJMxkxSrmJvXeafSLqeWS",
+	"GcfUGcgwiY0CyTPBxqRlOUcGmrGlVltm+BIcbrTv95JAl0rnKTvgplK7KvJeqK3Ad989XKBrg6G+NeNK",
+	"44280dUGx/tJexe163yT8NFoIRg4EA3NxSqWr5UyAraMNo6s+JlX7YZO4hM8rp3HeOLqrmJo8KpWNi4U",
+	"DwzpFAxzOMF6BAt7TYdfl7yqRHH0tXUqn5XuXQBZxkndkzZIi1bWO2p48O1QdVd3YV7D13MjnaITJ9JR",
+	"rrBb1+gNuObOcoa5m0bhFWMuGWlmcYEUmWLsXrhLlfZBIlNRS1bK1dqylRb7uEetwIDHEw8POaZaRxR5",
+	"pvD7Lmn26IY4a+/MPKNvF955OAKLac+RmGqHVjwHbD1Z9LB1L5xnSETz7X6159ML6umyDM+to8+rFnzz",
+	"7Z2o4nqO9/hA+M4dL1FSLoV1ghIFJ6202vXEKVSiIa4A7Yz9Z3stV2twzMXvVKl2R36tSBIY+3Qa1ejT",
+	"POIWW33MZqmRDwgIm3Unm3XXFcalCcd3Xlarr3kekeDf0dMHWj/oIlqiXIxbbiAanGEs0npv19vBJrsG",
+	"ietErA4PjxS9reAVswrCbZxCq/kOxog72iox1pq+Urycr3id4m5Oi49KWF4kJ+NTocjyeW83C7jk4xKd",
+	"Eij+r4QlbxFslTTtJg/5Fv10iuFjq76Jb8wGGiticV7SBinDjLZQlry6taI+qb2E1fq59s/RTyoLROZ3",
+	"tT3PGMF38wP6xIqxgsPoL5KmhL7rWgJSIVTcrlPjylroN4LHSe2XSqAB31+GHD9wKihFXTGnYK2QPNbI",
+	"2PsrSClCbSzZcPKxiZZv1C6m6GB2Q0wFK9TqJPGppiq+UegIWy5JFx9FM7+45ilJZ901aVnx3kKEIxjA",
+	"wMv4+6kjK8B/TlNKHF0ZCX/kZXnCQY/2m5yXpSgy5imp5ivBlO47UTrGhNwPNzKaAo8rplhotR17w8FW",
+	"NLbxjstYcIKqOrKyW+VYnpBcw8FJwYL8XDM4AL9dflLx80NH0cHbVIoiQctV3Ma5VluR9qgVqmNwA6PX",
+	"nTTSTnJwrvHejQ8VduNEf4DtH8ni3IQbXTJuHK/ZqceF3IrKSFXxkjkh9TnjFbv99XvmvmeyYuZfjdPe",
+	"HKt6GnUIyT+78+0Qd6PLOB/qnrNrlPn8Oegrdqxw+Xk0SBYd3T4ZB2IFwUsqChBXyjJjRnlnG9zHodn4",
+	"RBA1yc/uxIgyujNKkeFrOhZeFNLCBr/uHNCSl0YcMnVVo1h8YlrQLD5s45XBfsdjDNj0sTdgp6IwSFKU",
+	"hvGFauxB/KH/Z++WvYQAhb6Ek5REJlDvNMKvjuzSj9F4lq4/Dz0DcGWM0I8wj+aGQs4gNyJ39NbxxNyA",
+	"86wUGVtT5CS5pteiLG5YrYVTuDJvuwFxB193/6p1x/fCPL5uEIpNPZzKlSjU6qq7zDMyJtzhuS1+sRb5",
+	"5oeqRoPuBGKGYMOo/GOc7MZLErd9O/dOLnlZwh+Xy6jsm5dOGYk+R5ytuS6YD7WMxMFxqWOGH7sTFEZQ",
+	"867DovPp6LAyua2TEeYYOTfajkWptlv+/gds/8UXw6sxPsrI7ERZxk+DfslYIU2+5hpFFs4WvGBm2wuv",
+	"OWpXp8Ohne4M2W5M1lKF35DoDV0rmQdJdCzB5Spp0JH5phIGHjHOXDt8EEDQN/gYLoUog5cmRFnvuHGq",
+	"qmm0iAbEi6qY1xDrMCEmAmTVU2GOHNnwWpWy4PsIzRcUA4vhExQo4TjUaP3stkbKbGnss+vrRJygm3PK",
+	"xpY3FkIiQmwexC1R3F/kIqCtq6nk6RhMaPq/Kgy52nK9Shxxx6vKwZvGSsHvMDt3qVWraiUzE7QqxWm9",
+	"poTLdCe0oXc26sX2yZ+9cC7If3nOtFg2RlCs5BfX/wyxotQKFb+CGVnl4gaaufdUknOW0rfABw6x/j7J",
+	"M6pf7ASk8ozZ6nfQ1G/1DtNLwbrkye/419RuoNoreLe6Z96fVvdYI+NG2UOp8s2t1cKiRniUR/QP6Dut",
+	"thj8IsFdxDgrOMYXUWAPynoHjssR2hVM6q3cUjrHhOZxzceq9NrhuwHxfRUWVfB9xihpAAmJbWXhc9m2",
+	"/L3cOmnj6RdfXEMADf71ekBBfaECotOuYALnCBQY3AYihULjfghOWWM8Tal6hpy0ZKPA+Hy+SBO8m34G",
+	"TeWN3QVZs/1eyfeiODUnJ8dcvfCm/cnTAhkP59VEMwEwbEVw7d6pWoocDnnTz7NFP4HPFIEAq7U8vZ8b",
+	"aa9o3DOmvgF8gmz2orFvKDTk4E0O4T7JWJITGT0+kAGaR29EY80bAQnPUyVUbsScV6tS+EykoelZ1MFj",
+	"OPjxiJm552oc/Np7yCYk2XGds0ii3SOTytfTvJCNSXr6uoE4Q1Mi76eUtL/spFmLomNlPxAJ+EZUmXv7",
+	"aq2WshTkVpCQeg/igiH7OitEDel8VTTj6IAWuk6yg7PrLrVzan4V4ax6GV/dh6fdizSNmaaMRLWYfK3U",
+	"BCveLbSPxj8cRldSz7EZfUNO1V7U7uwE7+RWXH2D7aYzT1Ak3MgiDtXg5JBUGruHJUABzWzup2YlTWQ1",
+	"d1s3KTPfCFFN+mC3VvE0iMYQjXeD6EksN1wWJ/0J3dhZN0p3Pe1EM9zoKE3AyZyjqyd3lFZ7fOKdOUen",
+	"JU1d8kj04ku1g8CatdoxziC9vaAwzBu2bUor63LPFntWCz3HnzNKerEKwje3vBy6e8MPUatk21ecJ+63",
+	"CzXCbkntev1l7dDRfUDHyYFnYSXme/e0R2ezkNqu58WIAAqv5+MXgpKRE1EcS6XsPFenQyxA0iKN1VsP",
+	"TmmtJZHOlFy8eaEqccIJP57DhuSusVlcNb+D7NH55kjO+GS/K3Dvca8B5qQrbefobo8fW0ftjKh6vNyI",
+	"VIIeWDLc7+6l9aslK+RYa8E7HCBmoAV1bvz5oKoZ7elQshjKHpdSTIHb+h0NfLdz4YZ3Kevc1nbV3esU",
+	"IaVwMlnr5h4s4nDlB9QQiKlzE/2lSHCac16BHi86kDzBqO8YNSb7YdhGwfc3TFbGArLHkvV2778VM4sw",
+	"qYQzGH73Bn6yIAonSYmCGbUVmM+E8d4gLoQkv24WvlNHo8Hz7tDnbXjuuLRDH6g7SDxUS8ZLb4iHtKBc",
+	"gOS+5Jq16VelUhv0p4ET/ph3qBdEgzY5MZ7HeM593Op9Pz4eGoFhZPwmIlEOthBCXVu8oXJDa982+foG",
+	"74g/WctW8s6pRpCkyyqxA/cQL3fAoP76JyYSLqkF3zwWd6KiECSfJcOsUhBl5hPSO7F4h2nT3SBLp/nN",
+	"T1sf37p2P9gxxlXYMuOvlha8uGGVEAUm0aD5lPUS7gcG0XOeqpYkn17HrOQnlGLwS7EVr9uMR+SiRSNu",
+	"2DVifRERYShwCnbiXi9g7KnoYIkeYo9cDu5jClhG2U5oZMy3az9N4mvqer+mfInjUH2+YTfa9zSfGAYe",
+	"9XIjfdxvJ5HRrzrxoP8qxe7Bj2gETCw8uVIbO09ECjpmhuFQK1l557i7tDuAXVwK0cOzgIwGXu0xx0Et",
+	"M0xH7cA1Qpo4QWiMy75w38UDDzMCUxoB3eVaQcKcSuGmQOKD2iBSXM13mROORIu5Mw0V7ydPZIP40fcn",
+	"2efPrg21nctq7vnCkAGqWlRzny4y6jbWJT/pZf6f7i14XVKAKq9OJpsgEELIqI9scMntZGDBW+ztttlu",
+	"ud7HNtNqLqtEhhUhZOI9ZI66QybrIcoeZA8mYV38IPOa71IhNFsOUEuQzkjC4F7Ye+b+79b7eUUhbVEo",
+	"QYSDrRSu1IniEcQaTI2cjYulDEPSuYcL1uNtnchhvE+dkzjcrz57SXJDQ3GJB7afTxOcehemM6ofmP1J",
+	"8y9uMHV9NGr1m0a8ksaOjFst1Cp46gHRPSYouUaj1/NNI1JxqeD0G0bd7MlPznUizbbkNhFWCIkwsXAI",
+	"KwKohpcCCX6yKYVh8F0nU5r87UaIajyLvhNFQLAbBCjnqjkdCPKGmk0TJzp5IgdyJUTgYiwIBR/I96SE",
+	"8rXgo+FE4ss6IEkvtvikE6ASH527JPSSEvV/PKcEufr82st666amuY707h3iUGHoMwj0mCxu20IFN8DV",
+	"AeoUtbxC7PKS76JZ/UedhKcgQE/49k4AYNZci0QKvq7QJhENnRmuOJoWN953OArQ8SKev0MT2xH4xrA9",
+	"CfI9z9/87xDLxd3LOk78C8Bv08OubtjTA6NHypY16ZEZZx6abEW5t1VkaPegCKfN6mGN2L3jPGFgDjM6",
+	"ajnGl/xB9Uzsqxn9Ivn2xxWbKQaGohltgi4a0R33MHi4VDt2jaRe9szeXVHGyVgnnSuVFYUP+k2aLaZr",
+	"b2OUsdstL0uvkWnBTc/H1MX+4pXPaPNxR2U/j5n4J4TSQfoOiFcxhCHLY1AyLRrce4sVCoBWM4xIBp2M",
+	"YIpRTetEQDn2E8wo0SETuUzEdMFsnfPK4/AwTGOQJoXsKUN2Hnix+T4eLnBSwnu33p+2FyFeEx1O5yiC",
+	"2tXRttLpUSEKOYGlF1Au/KaSKiZXkDXelOW4kiC32Ms9CoIEOO1ImCMyUjQtOVLYyqIoBfvnNfs/Afcj",
+	"4BcCJgjFU0ZSwlOxW2qXDNxKCFuTcr4PjhqRd3DMLEwsdBo9xjtfP2Z85OsvlfD4YQiuV9eiQqcOGtyq",
+	"fH3jobUM28iqaBOUKyEKj7/l7sUQcWxCBM1if7rkEK8M5UceQb/2gGMZi+Jgx7GgpwHbTIEsOgbCLCMa",
+	"K1SZWDiWojCSW5SlYRQS/f4V1Qx4eo0xuuHvkR2dhH08JhcMCCxAmZ0BIEM5EyMOGpp9bCNXU26f3VqV",
+	"QefI+hilZENGfCRHdtFgyJSeNRHgIQ35u4yTKKZ6HybOPfexkBiF7ggNTd+UGY46Vq2FMQEtrqkoFfGQ",
+	"PiKeUDMK8Bfb7kbaG2ufFD5cZGeihAfMrFoJSM4ERo0Ay88DsBsthnFvbTy5pnOwbkyRxJlbcs22W48p",
+	"p5bLDEIU4WXluoCUUqjM1bros4BWC6igKIrEMT9jsZAeYzCcp5sC+Y854k7tRFm66Tiq5mYjyIqw4rLK",
+	"GOKj8iqRpWa9AhME9M6WfhHb0Y4eFdEVx8ONxkJrIBoGeE3yBfMZmCEPIKA/EEhoJ/OqgzTTVHkpuO7C",
+	"6fRLl4liBSHw/fJSBI3Twc+B/89bFB1jZVnOO1g6HcScAZoOwX16fFO6mqNqWJ2bktkWsYLt8ybfCRaI",
+	"ttbAKCUuwN+3hPKMniPvCz9hMKQBYyTwXbR+EhW8Wmph1sAdAcryBvJ09IYql+3W0grAZIJ/neeislqw",
+	"QlnEewIsR8BtUpXwzRdlY9asltVmHhp2JF1oBO4LQHrq9AtnDiW0XA9O9KE+AimNkom/Q2q8h0z8nRRl",
+	"8a3WKoJoIt7XIrcJmAOoiBjhRwb1m1xVVvPcsp2WFoKYn6M69Ntnv18Fc9mg1zteNuJ0pCwO7ptn7Uyj",
+	"RBFct4MVUmXRVvEk/W/Hy80Q9miggQ3/fVxa+Q71WsKzdZ1F5620yHnMBbOIxtO5l4YeA8xAw6yt0eY+",
+	"P97XPOqPAmdIVJRCqCwaEeRlP/N7+QmyWdxCQtZisg4comN0jCTDx6fJ12nLSwu/gfI+gKlGSiJVHVCw",
+	"yKDuAzJo3BOm4FB/x7PEc+gMlCE9HCOhr2OARVM9Gz3Xwng4wUHhsKmfnvdVtx7YmQC4EUfB+NpOseP4",
+	"ntffQUp4zAIBxX4BtJ1ElHCbfJjXMIc0dBYMVkiuEDSMrooc4cRzJeM2s7FeExorfJBan7T39qCDzHZ+",
+	"siv6uLGT+CxDSekD/KtOmeNxvnsoFE3FjE+SU+g+Oilf/C9YyTCMfi2rYo7GKP831aAh1HsBx2SSfk/V",
+	"y85PJIUevg+BTv2dm1a6sBKnPdoeYkLEQB2DRQkNrMHnzqyC4NEQNDUt0keI6k3iJQLdbNykD07d142r",
+	"IBIH+6F1JengDRkp77nJx721xek735l7z6uZmvkuBg/1EvRiE+B7QhUqPKmFMLIQB0qwU1Dd+fKVQA1V",
+	"/jnMoF9pddog8aZbXHP8ze5Se4QcghKZqFlJVgsgTKvKIiopqMaWMoop3+uEa4xUpOdAahRMwCjt+u/Y",
+	"T8cxLRw2Hm5C2t+o4PW2OmW8upEvsukjk43H/ayEBBuOIwBWKd1B6jwD7HTC1ewI6KmEJsNKwXVlvYn/",
+	"uCCPJNhea6o2RMTWMzYELFUv9ofjT1+mXxZG6DvuDVQTlPJpvMIdRDJ1fFQCxEjEWc9QfKxPGDgyTHpb",
+	"zouU4Ktj2YCq3epJXOLglA7tGhET2Mj9TPv6Byi+rRO+XePBiibubzwrPTDcQ7GJV2c/MfBx8k05h2un",
+	"nvA0u21h5yGnvLNvhBQtBVs2GniWWrpWvGJYrYLxsgRbUjBBQySeKCAHyjuTpqipCQ4TWMpRtvGSxyIj",
+	"12rHas1zK40oQt48lNnTcmsQ6MfLnZXYAbfa4oNLX42B/HjJzzNBesCPl50cuglOyJdY38V0YfGGvtng",
+	"RzuanSfK2puxoYDJKS9h1CXkvkzkslGVrE5cHxaHDwKtD2oGx1282E7z559lop5Fpai+4VGVHhq5C6GL",
+	"01vymu9+0ZQJ43h1+OhgYaUT2hpNBVmX5Gqigpq7amIQeseJEGGgysgxPpvXvh0IFTHnCRS+0Mz9yP5Q",
+	"EgFrTgFlajQRtpvRmVGnJhmdEw3tzyZ6aUVZx+DT0dEV8ju3jcHQfqz2o6DAW/fiepQpsRQaZQ5MYTt1",
+	"dxGDCWZxLwgmf3s6SiwvcVI7CEUaPaNCra58b/fAZHopjVV6H7d8mQsY6MD9E2y0A2visADTUeaDsw2I",
+	"fkO5ITaM3SmE0A9e7FBcuWhri15kChHrGAoWIPOGnYiSeLfjCJRysshQuoA9YgICblE3+7GT6DipjD0Z",
+	"+Y7G8GCTI6E8JxCakkojxJ7hWuLgkJ0dGQ/PifbIYyvyFsvdGNioYbB4r+ZLRKEK5ZP+QNZFJq1UCdSU",
+	"pb+XOJRky9WBpbZ/WoMDjphyQ9P+xqUKpYQI2XBcUcpXZQQ8fM2rIhk1CLUyoTIkyAXRIt9yu0hcCbld",
+	"MFmRdcw2mpeslPGcsglBGmXCseoLz5Hs1UbK7VXjS+0Nhj3j/a6bWNZRBzvd33LX0Iwos7DrP9u4QNpY",
+	"Gi6jY4ofK1WyjNY4iImMEJTljpcgNznwq+Pw7r2k1VQdcYIpj2U7Gotm0UlmUMLiij12UFa41tFgT192",
+	"wm3GUubcUgx/UIzMWu2qjN2+/OrxZ8++JOa8EGsJ9cZrrd5Hg13XKvrsOYGfQMC2PF9LJ0dbI8o4xrMH",
+	"QZ8I8z6C7dSQhgCTzDrH3x5LjHp+6BdHbhoZrS/9QwW1uyLu33zT1CmkjG1wHGE7jAZC7ptRTYm6sQeV",
+	"cXrl59dRbuwDk6VPV0VVcbjbtcxto2MkWYmdY+cJzylflBPEMtydt4CXfzLHDLvuTC0GZtk5IOj7tVYr",
+	"H502IgfymnGDZZ5blJMDzJVebkGVSEbUTVUlEL8PgXCpZQgg4mV5ZD1vfbWDA++cXC6FFpVNh853MjuZ",
+	"sXxvCC0jAREcepw7cjTxAoS+qOmkChdHKlns4rtp+l+EX+J4c2T9oBoNYWOGS4rt8o9R32cjTpR5UXdC",
+	"F008z2Olo+kFGHHhfmzD/wJk84SIiNB01I37UVqnlcc62sioQIPzhLjv2ARPDPajrIofqqU6eb2xQz8L",
+	"zMXxe5c4KFjI8F4b02xjEnqHYAMIMgf87XyjKlFkBInsa8vLLVjalBHdClexIqoenvd47Di0+giBTpI4",
+	"66jKZVraOCWsGqpqcz5k5pigbzpFVI7uRDmi/Stoh0KujPAkgHpV2h9DPzKHXijjzbDxFMFUJlQ1nxT1",
+	"boSOF1ffIRoDAtTCawBspcWm5hrlBiyNQLWPV1gDZinLeNAZDTe+6traiUOn/GjQCCte5qezuqARxAWf",
+	"9C69lYiVosoiqaq0SK5UDUXtKgJn+aMpVuCwiMclj44jzmaN4YuUxbQxsdt+QGJ0t2HOKFPDQXRK0g7v",
+	"eEtuxxEWj/kjCfKGYUw7qFb7CGrIUo5A1jiAJqTCNkgiISMMmYK/qoE70TbRWWaBS7a+TH8TwmYf4brn",
+	"oAhenu0dRtFTvQmCFjJW1azuZ1/+BRzyGMODKiMwyRaG32NRCGNbXwLeJvRHPyDveyB2cQqpzU3yXKi2",
+	"WHGnBKEO0gi2vCznJpfGQCkg/HsNgRTZrHRcPPxt1ciyVFZSgS+K6pvnpawJPUDLqhB6vkCHmf9rIflW",
+	"wb8sJXoOcs1tvp4vFF5LagjBbfvaynxeqx39gyzvhJ5X0mok2lzpyliCQllSSsMCyuTMjSo4ZjoUc3cS",
+	"oONkM6sFh9vuCxXsuBV6bmoNgbZbAYHqlarmppT1fAumqeDmEHsxr7Wywmc3FI2x8y3mmK651HMrxRg3",
+	"4rmZDN6N2BUchwLeQnMj7+Kg4mso2gPM4xKy2sTbP+25hhs+T3AMtWQHT1g2xA5n/xWe2L+dhMk/eC/C",
+	"wxD2M3GPXnmhr03+rdApBjTiVZ8RZPGK3qSz6YIQ/SLBqVVCOBDx8kS79Z5Vim0V5mvD60y4tZ23GX7G",
+	"RLCYlWUsn/1DNW4pl8Eywy34trJxILMxBItdhIJ+6M4bPlm83DKrpTCEWANZ9hD6M3yTTwPMjTdUu/dg",
+	"PyKZr9j3cQli3gu1FQgaEMX4j6YQhBL8ICdavUcfiFXRLqYXUY5gNTkR9BqLYJApQC1hu01XRrRrrZpV",
+	"HBYrYC5OoKEUEqJxj8jmKEGAMBsAf8AGGzcHutbzw2L4PXTy0xiwUeBMkIU9Rwv5gbC/YQWBtoNtzWfl",
+	"GUzD6E6vA6LQI+a2yDTSZXudY+yyezsHXGosv9iqOzEGcux41vFoH+Okmzk90zZK8hhayw3QU3GDWtj1",
+	"aXkPjp2QLuCoO6mYsG20I+mzOUd1uaSu0Ge+Y/c+Sf3phR6KvwPZ1QmTIJWeeLkxo+5smY4S8trnOw5J",
+	"eB6475iS0ccAdNteYgkv84c7+KPlnD/1Sxp55vASH3l4TlzcQ+CawLqJYQcWG2XBuJD0AcYzQ9OltGUZ",
+	"sx9oQcVnwfjYINgCJGPFwzi02PUNsF07X66i1nS1xIJHeh9/xz0u5om4+aqAZCsTHtkIjIgC8cU915BK",
+	"Gsc9H5nsSjYiLHXtF+eHDjsxyLbtnlMLFpIKQEAgQfcq+EQgURU+Fipv7EFJZELotAoV5JVW+ACsldqM",
+	"S71+1YIH3CP9+hU3NiDvRGTJpiqUj2niG3Tpdi3eh6hRs/jzM6CxyYAt0xBNpj05Ymk9duf9MlQBDfw0",
+	"NJYyIp3EHc8BdW19//E1hKKynWcTAoZieZd9gmoqac0VoWqcQU7wPZJT3B7wUu2gdkQI1cHief1o5AHp",
+	"bKORF0NvCxghTAq1ZGI2z0SmcgTQyokKX/M8UkDS2FjlMIAwxhLOlu+9Q8+orcBlBlCg1m994t2CcVJT",
+	"e6HKZlvF4n4RbRh+Rvymfvk3ir0gRNgOT8OgZAxIXnv8Gyj1TrDagux6C6UrTBYZiryJCGFjhb6iKZ8V",
+	"JOw6IBI19hw5GjckAUDA87XfMZ/KRTtXAVrHqhHGiIIRRvRacEJjGScutsd1Gg3VErT+0N+1lKXImKzY",
+	"ghvBvvwCg2YxBGixtwd4Rf+8vr6OQBYdBra40VIk5qSzGFMNG3nG6iMFHqbG+YgqV0U/wKUT7iU4WenG",
+	"B4UA1U+dBdXMToTgqN20DUpAlRtRc82t0qc5Gi28+01nq7JwbDS5sOoAmO0XlKSGmKJCEWvRbT5RRtAx",
+	"kbGApyp+2AkoW4hXTTmASmlsBuGtdIsdN3waT7AFbhgbuHP4I6t/BJSckxojGrg9J/YbfOJ8CM51QtrT",
+	"O28FAXmXVAMnpRHg4qDM1jGoxamC1lTIw/OrGgNq47SdITBX7MRkg2czOEifM+7D7hd7lvNS1kJnjENJ",
+	"pcWeIeRF73vxnue23LvNfgRIR/mmEsZknQ7QpLmTJpKxzusxGvU7iVnnJT0FY7+I1WKqubHzmidCfWot",
+	"TEL5wOwjX3yNHMuY0M3L8oZZ3QjGi8K0RXi9dLnjuNFQ/xwylfhd3JFu1rw+LRxCIzSY21Fkemu9zfyv",
+	"x8yL6Q+xK/+T4NVt8Zdm0/7kL1MUHs0j4JJXHUIh3A0JZK3bkkoQoYOy8lrtDNtubxin+5JRnHvNjRHg",
+	"g/SQr+ilEHvBIC/sBirPQzwuxl20srZaEvEY+afAgONuXXqckZOfPCiN2AsUe606JcxSusYV7sYZwqzH",
+	"If2IW+ppLICIIUML6S70d3B5EHxO+M39xf+A9QEcix6H+OeHvhfoH3VSvAqsJhKnxY31fBLP3KckOjrJ",
+	"WCmMYf2En07i2UHo+nic3nFwysPpaogAQUBiSKKppGNQciswjjleNyAx0FhPSCwbKQXCvNgnbifCCA1l",
+	"NEhKiMoxGO4yrTp5ShibYrNecln6CP+h3HVJyzftijdDbXkhJq02LQPCL+Pjnbgsjqe5AXPDswJo+d16",
+	"j1FKThhBL3gtNJqoY75g2+Mi7jO8+YYC0EUp7wRmBfo0lRmeBPyB+h6V60ubis/kvXJ+vbY71NFG1HhH",
+	"h5w/hlZmDvZ+tFuQuR+d6OiONzTzQIctZfQuhd+qGR3gkXt3jk3i0m6eHrGnnCBJO2r36w4lIboF2Hu0",
+	"oDDOrdIazPFYUKmtryQNRnqOCMrpkdK5Dr6Wkqijt0RQE07hDDYSN9KAEPKhUKuPGfvALfx3oRr7ESS+",
+	"D7iRH1lwOuzZQpSqW60oQeieglPGmp86wHMHGoNKwE+g1Z/7WGQSwMGsG3DmYhL3ZIy7JLod5MkKm84T",
+	"c3OHghecal6sMQrxhMTcmT4OkOEuRDcuBdBBP6BciahZ8YoOcIzHazqkJJC4wtrO6MIlHahjHBrlieMG",
+	"8J8oq/6w6s6x8gejix4cW+ek8JEoeSuvXgDCGRRXHw+k8Jrv4nVPY0IazCC+e3e9B7lBXzP4Qgu1q0ZG",
+	"PvyEfsX7RD60FQLvFWeQjhpQu9EFA7m5SKli1w8OHNv6Mwr5PbQB62ENFXGfoxdyAiI9TiK1Yy9oC/p3",
+	"6TXfAbcr5EraG/bq5dMF/P0N/AFwM3NVFQzSsAlRtAsH9eq7Z7Ns9uq7L+C/n8N/P4P/Pp1lszf038/g",
+	"v5/Df7+A/8JXL/G/8O1L+PYlfPvy6QL/55r6/y7gf9ATtH0D3715+WwUwOkL3LPz8U3dFsYvWc6ruY81",
+	"HMSMY7V1pqpyPyxjiDxsqQAjDG1p4r1NAFqcUcRsamnK8SXKAMUYwxRiqwb4AmE68MTtw0GSiTcVWQVi",
+	"STwIpilPzuhNUx6rVQoaGPj/XGcQ2J75UqWxOpqYIwNYMEMreKPL6INWaLm00V9g8QnYxCKBmmLiXbUl",
+	"BmO1/ew6bv07YAVxToL5sIG8aONbGMbOaWctuacYzTmVor4CR4SPOHCXDnRkpxpbLbfJIlFrfieOei6O",
+	"YAflzUFZignvyZQaTWPQsxOA2Sd8yaIq5lNmskyAi0PymDuA51hDBzDCM6c9rIWAYkGAFu5NtgAdxRa8",
+	"2rAcqtbQaWRgDdYFtevWyYvDjh/HG0+XwM0CBNINJr45Gsm6VsXBFdkcaL0lFaHWchudhq/9cjaFjAvb",
+	"bKtXdavjjsu1OVYvtks4kYqsHZPzCb8b8u1RzrkETaWqsE55mcZrDK2VPGkAxlBADAPEtAcM+lC66rwJ",
+	"VNrx+FF0c2WT4YluIT9WTiW4dwAb1rmfWzUPD8s4LGbyJg2RmKumLPEOtUWj3b9hSrTVjRjtaPRjZDM9",
+	"QrxtW8ORjW1+rASDvxSz4UbRnFLHc3toXjW+rrhS4Kc1dQl8ZaHVxkeGAmhlBRDFo0TQs82pPRnUXADd",
+	"+LAuTEef7wXztheW27EXsC33dJCPptQGnw4Alc0I/YICEwq+JxAZqZmHzRyNvhivGXUdQ6jSxs7HcxOo",
+	"dVyoKrl3AagFRcqBecStK7jDCPCROUUL7h2FSfaQgPqXb1QF6/9QPTh+lUdos53H7bNPh589GKdDXv6U",
+	"wnWAG5TiPiYFqO1ku7nJeRnDEIFphRz/Jc+t0oZdXz3L2PXV359l7GnGnl595v5w9Yx14OUQCvmRgfqP",
+	"Bjz0EVSgdP2cUXUVWvY+reJ6+1geqT9wxkPhcbIJgb+zs8dKk/9MfoBYYfIJengpuJ5PLRE/QRsXXJdy",
+	"xN60bC1W5LhSjGq4A9sqiSX3HKddMOnJ55oCya2FnnuJcHRnqZpgqZxdCD4SuYSQQLAFyApiUnbMB4sP",
+	"wwAn2B9c29P2BwhsoYQN0F3B7TjyqXNDpZbtNayxhtozS4RjNT1PbsEvODQdeP4Xsq4wQwJ3qXPk0Vvn",
+	"YcqHby3vpicwSjZ8ZJiX14I1voL4IODJiHy31H0HbxJIAEe/B5DAz8r+jCbzCQ9zQr5ABCFV8L1XbwOS",
+	"sfSRZxB1djrbAEeI7fcvy2W85NhSC8HArZl5fCEaeYUgtwe5RMcyC4cOoW4k7miJDOnJTAsAv2fBMF/9",
+	"XgOQQkgcbD1uflLRza1FFYXLDCGRgJoonfAIoW1QIh3325cMpjjEYQX0GMykWjKjQCi9YdetF7OXBgZQ",
+	"OKrpgmdFoCcPIO586QH3SIgCPbfjSO8E+qSvOHTZCoSXitUiufQAQDq5jtjW5aUyE/yTKYR31z8Fgkdz",
+	"glDCQHOcuiM7Btm615gLdGAcdRdmvuCnkZq+di2/pgpM+VqpgJk2DJEgMNCVqITmJcuFLGU3CKIjQ8QL",
+	"bUK2mGOtd3GQKgR9j3+rKuKQ3LJScNMalL1dszUjJhA13VMyP1Ea3kAtcdriNud9khs8UQME0dyANWyx",
+	"SgzVNI9Ot4vAfjz31aNTCl4xqwQTVWHQFQLKAWowk2tvqjsRHX0hSrVj1+65KDTfmQM44ZhbY5xYHKD0",
+	"4pgfBwWc+unI1Vw1ETfdglcFBCIvwN+w9vEoO8E1RKi0GbW9RAEklZNGQlph5gu0tten9bB0SDqCPO93",
+	"ubP6VsJqn6ED0s269zvKr3aVgJqaDxE3cNTDn5rNWQganRylwzh+K0oBuY4B+0YzzrZQHw+/8rmTiz2E",
+	"kcyiFev3c+VFpEjEFN/PtdiSuT+mJyXjKhLwKuA97VVtxahGytaEeUYBQKmqfMwjC4hersHzLgoqlLww",
+	"KRBN00TBhdFY3mifDdtI6/MoebUfXWbQHfctjNAz6fx9yGpOYf5BXOgQ9M8dO8bVUqLfaUGFwk/wAJJE",
+	"+styIoVOCSX+mBp1cn6eT70cfRy+vu4ABXosttB/4EU5QvVnkPERyh0DPtTir/YIsZsl2O5xb0PbNfkF",
+	"0LYRGSRp+davdgI5w+UfvUOgV91aLWy+7l/1fww3zL2HBOh11DZBzWI6LnowcI7JZf8qxS4a+1iKwu1v",
+	"QoftBMfGgd32bU3XjIDepsPwHQmppQDsuBLtUxlO0itlI99JM4XUf3XNT0dNUpA+dd6JGe/sbna82PUv",
+	"IWE7wkcn3s0xKE7Ub3oqX4UUmwnXxAeRd5L2P79Hxn6/mHgiC2iiYWRKpkwCKeb+GR7dxI1OTkb8PF5H",
+	"Cw2BortWpU9GrUDrA+BapqrcC+1OtYK4IvcreFGlqiJggyE1gpguQkiNyrp7jXWC7pFy95pL17sP1+yf",
+	"MuVDpitOMsCotTv1uJBbURkgVZarAqQzdvvr98zNw22R+VfDNaJEP0V7E1aYjJTSxqnHsKhc69OvG3xP",
+	"rWOn2lQWzf/jSJHi8BL2NKysA4a005WeXFeh7MvMzyROecaktGxQvNpk6GCZZhJLvzIjCwqcgtgSVTNR",
+	"rKDmkbYtVE7PgF04YQBMT1ZCbLnrYowBGyZ6D/u1+/6dh9k5pAMzIrzemAlIPTXOFlvH933XFfFefQfx",
+	"wxAfDPG/o2IvXkNgy/mRFz5nYLAjCSNOyINFVcsnvkZNOOMx93ZKn3bytQCZ0aJm3myAfSU2/BdfxdXv",
+	"+lpWxdwLMaXaCR3+tua6EMYO/l5i3ccR0TGFWl39QjEfZxfzfL1WVo0zHwwKqWpyBvps82SiucnCHa6h",
+	"HiyGTlWobxwar08HzbzGAYPFN0R1TfmIwOkmfoVJMwn1Pue6eGSwYm+utBM8DsJziOVJC+8pMLWdok0Z",
+	"beg+mNLRqr5rRKeKSr5wRIl4P3oU2tlhIbcavTmpvK0p06ZI7kmfyGoz9Ruo2yuqPApYAWG3QIshLPcR",
+	"vuV4Pp3VE0EX0lisUE5b0aInANoi+k9j2rOWxWoyuY2o8HD4CTyBafpkpRSmY4Wv+S4Ds+xCuKcyvMZR",
+	"09ZOFjE4AzIoeT4gK1bL96I0I7yr0GEg0+5xtXctQ6aAuxFlvY6J/YzEGPHHBgDv5SE0xjhgg46UZ3lV",
+	"QOy2uJPcF7kcpDaexlcYC5RgivnIOPgoJgJ+ntyyOJKZJ/EoZ4DM3eBh5TuO0G/updacYQLaYBUjAHq6",
+	"RzieOfc/kmbexeUZ0r+VNSHMgBu2BjR5uANFBqkSYNj15V+ALqQBSJ7obRgX33swye4Mp3w2hvUdfPJ+",
+	"Xot4lWfi7v173nEu8UKejtM6GG5aLp+VpZ0XYpWueOquGTjK/SEFZeP4XQhBze36oxegVQkPsVTI8xiU",
+	"KllZgBUcvqD0yCfC+N0SMqdZthYuQkzsecYC4CdiipVy4yvtnCUODCQAbtYJTMC0aDDWdv0QkPaJR2bC",
+	"qwL2EZTbgUPDFmTDxwaPuj3GI3QSaqz3J/Xb+4ztf29fvLZ2GZHrIwNqK+APdQ50y9/LrRMcvkA4yq2s",
+	"8O+PP+vhU3YeiDZ6F5q3fzk88NedOrFRM8h4U6C/JKcsgaHjIztofhS1vd91684/8muZNHIVUovcKr0/",
+	"XcK6rWTrqQP7ja6s5FWsim00EGjNy6VjBtsmX3sYXM7WoqzB4MF2vLKiAFGDYts9OFz08VmUKt+k6+gE",
+	"X6WPiwB0uU4hnVZZk9EgzjMADTJGyYZYzo987v1KkrCwSlmI54+9PRgTOQFI9QV+EGN9+Vrkm5JqG4zq",
+	"7O06YfKNh81AiOEjAw+pt1NRegaQHZT0JSCycReu5NU3fJ+AhB0dXLASlS33MehWJ+AASTjCQsF2qR07",
+	"xPC5BcAjob+/bup6/5zcMUVBVKq0XbOFWEmokexTN3i1T2sNSOMRKSS4ngMWYPJ7igU8tvSX1Ayqm5fF",
+	"keOq+c5kvvoy6uV0YjulN2PP6qUqi9hBAa8fbj2QiHJ3gLKFxqHgehT32ECAEJ4YCvxoFWujWkaC7m6l",
+	"jVeIjhrsYnuoebV5ZNiCazOF7CtRpBaadHG7oU4a9lwbAA0Wc3Su9JdQS5G3RR830qIuyFEyY0tpIRxi",
+	"CmXcCvFWRSNqAWwsnvhZEXwqy5s45HtTe8teLFYeSkI7uod6e7Jiudpu46hoofjTGLltSklY13beZeAx",
+	"b69yNIk4mBjh777yl5GCicbxaqXKF36wUxLKIVRKqDDlqKM174bJ08K7RxYYWcuRQnAayXf+UQ53MyNp",
+	"ILBkz5va8+w+U4FKD/cyJX18wyNFrTqv9lF/OTWblihsVT2SD0y6MVbV45CFcAJt/F5qZ+L1Z1Jp8h4F",
+	"W+0ElmiBjMOUfjx+u+4XZzoukboT90jLS+2JZ7H3jhjPG2uiq8LbYloW6rTZco+B84Ri2pEdndSIWLfP",
+	"GeHlWl6WexQwEGcsEkV6qE2djLodgyrwq9CFzENllq0y9qhtfI8r6hYh7DDrI4weU3ep3MVNR4bGspZu",
+	"D2T9yKS7NVGDjptwxry0DwZMX3cZQULAX+84bpvg0NvOSOzvhFIulM7vKaOda5+F+m3FzqOEmta0/wRN",
+	"G8u/JM9+gqKsjPS180IGu+UVlQZYKmXnS6WpjpKq5uRYVtWcwrJLjvBl7qkY4a0LA97HYafVohTbiNlW",
+	"WLrbgwdfaK0mBAAdg+XPZqrNzDkaRUTNCLerSSjtVtpSHAm6OUV98KvvJgyV+d0Ia49SmlZLWYrzkAEW",
+	"3Ig5r1al8GbMIb6RqNNpNWdj96NxNvWr5bWIIyftpFmLYp4cN2pGJWjl/lq7c+is0g8e1nY45tEziKdy",
+	"54rbeSkrMUejXXI3+8AVUcbbmiGkRagqthJ2YGOJdTrYu3v2rNqUp6N3iJr5mN3kocv6KCkeSg3UbRbd",
+	"3sPuOmNHD7Cp6/2agjwOPW9gQnhk6H2zO8W2qrJr0LbAuxcrkFUkagBj6QSAfRYijWE5tB8M4Cy02o4V",
+	"4GQ153PdQyXtcK/WA3TCIk0oqEFbIBdF6D2+s7qmwmt9EHwolK8o9mlMZBN1dI/gpv/pZMyvijuZx2Io",
+	"R1Wg/SrUn12InDcmzvXzJi51XffKLivIyYi6rqTZJMR7blOq9Z2Sp9HAfoVGhwcbSt3SxNvV+W5pTrET",
+	"hl31RuTB3SmdJkClNFTlU4k5FtQnaTpaDIAnVI4Q1RHXOFy3hea7Kpl0RtgKkV4llKwI6flrXsRrVL2v",
+	"RW5FkZ7eQUeLPasAZ2Mwl7UoiyPZtmhfl9ZpEryKexNo40cncFpNKZ/+OiJeIwmH+Ks7/zWKwoLrch8N",
+	"BRkb41fizH3H3Kt53W2knfBohOmAwEBs5ySLrRQv50dElrGG6WlpizG3HvWQXOF50lwL2OPPtsAipCW4",
+	"CmOHeFS6+8sgaFrwzR2xCjAiHtWQElhJrV35fwMQv8S51VqejiS8daO/hpb04szLeIVQtURMVwStJcYL",
+	"eI8JG68v3fzQ4JpaQImCtC0Myy2fTtJt+0GiPwePE97yU1Vzq4IiHI7oKR1VJOBhtcTc1rQm4aFzckfY",
+	"SVwx4UEWOjbrrtg04ArjzVf904rKPBP8pY194wSSmHtiDKQgUP8bXq2GwpCHEexRBc7uADuKti+27W/I",
+	"p3Mo1EwwYHzNo9uYVg2BcAJDBuRlpxUxTMf3uQekNB2/EWGQDOccX2IMSOpnAeXNAXKLoe6JBjyn8nTK",
+	"LKRCDtOwbRgZmP49/dsgztBjtnW7zPoziK5YtEpCp97YFlJHBDd7t6imJH1w6R5IKtNT8boeoedYsa2F",
+	"vgrjnKHrYBew5lD8b1pM/JGSbz1gGhlsvWq5vAkvt0djHrzmKUF/fNUvUySdjsOY1rboHPoSnayyq6KU",
+	"HzvoYh+DWsGq6ljIUGIVQIKRzTBoiobBoAl3FTWXVcw+kK95lacUEair3/0cHCmMM8f72bLRYERoorpj",
+	"Ahql01cLcgHHxXVlfYGTiLID8v94/E+9P8SB6tzgEdCwAaYOXC7ngfbg1gZDRWdW8VudK12co08cwxe/",
+	"lC8K2LYvJcpCPevGjnQfPI3JKqG04DG77nH0Zzf26Eiei2FO/0eXfM36PHKxZ1SZcuDcxWirCdVgO4Uj",
+	"J9eQnT5av4rlhA87ZSzvVbhWi3HWujYd7iQ4OCCAw7nIynHDynpJytc+6BNjNgt04Astz547nfTTVJaF",
+	"UIvNfKl0Knp0UfICbFrMKjcGNC2eEyEvyiYBBDM+dCaB6Rt8qRSLolvpBhloiik3MQ/qS5I+Cm6FIfOa",
+	"ENUAmI48xZwZYX00IEUzoukRCwHeMEj67eSIh0LiIN1YdyKqLHyt+CgGXxpF737YeG+CnWkIhqmWVlQE",
+	"idkJkG1hJ26Yke8RsBhtryX4+t0tQGEuYwuxV5TRCNl+2DhEPcSB3Lzgi68qMLc5AYfvZC7m3IvT7n8Q",
+	"K7RU2lZOGIa/2bUWLZCyGzf8JUz4ZHlB2JirNx5ca3ppwdY2h52cZ3DzQHXzQ+ixjplK2KNaC7IlfBmt",
+	"ltvUyzcBtLo7ZHyArAdsfbCKNCWmzAgLLfhmLu5ElYJKbxHPW8u9Uw5Nm7DkfugA/52EQr8UBl2vn1Pn",
+	"1JNO4tlI4n2IGj+pZh8ivEXmMhw5G+53+sjMsdM67TcQfPOta9iWBj4qjSOE1CkzO0HVmTWPPZMHDp1H",
+	"wYoQHD8rQlwAIGB3rBm7do/a07T7+9TMv8dWIDnrlaySMKKIwhmh8K0yTotybKQiyJ+D/CiEhyCVmYLz",
+	"RgOmEfrnx3GQ91GPGWRn9BBce6HqHfPxCJdS6/S7j4iANXwjYPo9EukeSp+6OgcSTjp6F1TUhbFWrDEE",
+	"ClprtdJ86+QBIyxJBZ3MEMt1EBF6UB0GqpBuhKCoEa3UVuios+WNW1Q02HXF6/GGQejme15H8+Q8PNdR",
+	"BC1Een8JbcGydjqTEwZ95RqOqwrZQVSeEmqqalEl4h+mxHtfBt0qm+0SURzcEo674AZ1ALjkodoHFPZG",
+	"ELBFgAC7CRlNoJKyNa9rURmnCEprRLkcjQXvzuJdPMHGs4DxHflDPR217MPN0ZkNR9XB+tqhtQVImWiK",
+	"phO/ku4uqFUsaMDJtBz1I7Lc4SBspYZ2tAtmWk1JTppQoWHNdRyXc9sYS6gFbCsssxLrtseTh8ZkDh3A",
+	"DkdNi7CXiBLwHOV+MFY6tVfeddGyHGHatYjHHaSwb9RB8azeJ4kEmEvV4R+TSHO75WXps2lS9SJarPui",
+	"iYJQgewxITVhUoWGU0kfMHYX+xeog+jsWEWT8HDEQcSlQdB/rAjG91kLL1GoFSmGyPZAwwaRB5jX4FYu",
+	"p3Df73n9XZz9jolx6z00mBp1HtK/N4Er8N3YI1v4SsUQJyY59w6BMSOsKBFrDOhislrNj8GLe5Yz/Pws",
+	"AWEUkvl9Kjukn311F0u69IbULeZg8DbvyoBeAHmRvrTLeEjEWos6qpT48dB0hmYiFVLtllCt9KwxY88s",
+	"PaxAAt1r7tO76J4PCIE2q11GkoDf8Yh36xenq3DIcgGpBp1QcOl1UxlG5V7OBws3/E6Y+fHnCdE4QX7K",
+	"AACfMkwiQPidSAM1iUnAAzh61iPD3EKnWcuw+ws+Ftb2pokpKIDo0jEwu6OBSBwEfXESUc2LG6aFsR5x",
+	"ts1ZZ4Us0PmASd1o3LY3voxqW+31huWNLrO2DiT83dwwqG2cBTiIiqmuAYeeAq12N1R+giahqpUTer01",
+	"BzzA9Q1mXWdoiazULiADxOpBBxROkCJ94S4q3JAjcCNWXs5ajH0shXwqhaURV2+wTtH09JUGn41QjGmY",
+	"vzJeLLxcDa3xpaoOA5+aEzXQbvM16fapvL+8sWylHA2V4k6UGau55mUpStYt2ntDgKMZ4zlEhnjgnkeG",
+	"8ffS3DBjhagz5tg+ZOTzfHPDTN6UtRVFRp8DHS/cOBgu30aU3wlIc4VWGCMlIKmJOjhFFI7or2ixZ9AF",
+	"1E79GPbrRRMxkjohu1e8NWI+lMZvitpVTHMrbvC6tPuNGLeG+RJXEQFhRBFl9I7suC7M8ZyRCyaiTE8X",
+	"qUteCRMHWILUjq4/vEdvk/Iqu1kpBxW4MG/OewJzxS2GVB3fPh85xrXg8+32s0Std2wEiHope6MJ9++o",
+	"ToOt+qmVJ1xPxhN7Z5Mjk4osppMZFXaumyjpzznKT0Tw2w6E55HxcLmo7GmvcwCSOnHtRlJxv0bQGFC3",
+	"ALVJRZtGNT5ufPZ1z0fES0E7Ah4/6+qh03ti+7l7+Sd/BDjIU5LIuBVzoxp9OnL1FludyjzDuzD+LW65",
+	"/DR0jH4sD8IEU6q5e9zA4y0KJqtJWdPhbdg7OZ2g2kKQPYH6aHEYMzRytwe1JhtdOWYxL2I6hI8N9C6b",
+	"RlemA40NsIvASeESI/ButOr0Abdy7KF/8n2nQDc5u00M9JEbXTrrkWrgJgfr6nE2uvB0lVtqaY8kzunE",
+	"WzXkc2OSCn6UIX/fm8yGdNQYqH3p5ARUP2+8awngsWbnJ+yEkvbb46k4t0JUb6JC8EVMAmPqyL+J2ctA",
+	"h9aorB6RbEVbSmyYedbUc6tVEy9zt963uhbENTxCN2RTg6ZWKcu2vBBdyDBU4qIIZWsl89OWwRfUDFJ2",
+	"tioBEMcth9KgzLWpjNUcixxUBSpb2pEL33UvXMfU4p51jHGbZruDT+IYUmOgRb+Rpi6Jd8o/xTwvuTET",
+	"4P1u5Z/iRUnA88PSuFO8RsIKLSuu93NjedRIgf/eIn8jFydEuEUD9nXfi+QVs1rw8aDYTsm7tYkqv7uA",
+	"dDlqNwdBsUhAnbzdnUeQ9H4doKyDU+iTRWyPorfLw6i2iBSa02g+tWsNSKGkzp9W0QDKH/u9D5j/7VqU",
+	"y14Af2MtLo3qNkBYkkTIZtPUdSl95Jcl6XVEtjIOc49c5Vs04pwTlnwG6KEjaEhh6HEttM4gT6tEIn+1",
+	"TpX8WqvdfMl1WkhoC7d4i9VOVBax+kQFWhcCgrUXzc3F6XoAUijKEmfGKMRX7aqbkH+QdfEjuTHNtmcy",
+	"sLI2oWq/2wL3l6Yso4770UXQjto2weCmNhEoSSu3SSjJZAG0KXWTc//0Xxbwqhs638fwj4D4W5lvks50",
+	"bljJJYSlHLWed4a4PmFLx0RbWnqUSSHV3TbbLdeRoIwQ3n9vA92xa3IGbY2tJusu2pZXhNrcy4TsumUv",
+	"QWDpREwI5lKGAAl9MZRQmTdqz78EpQyeT+Vu+vTI8RhVUZk+X+W+kyeINDMYLRTkC+B7uMY4WXp5JhIa",
+	"gXjuTvwomtIyysIeuGWgMgIFi6YstxCpCM88AZV1ymaCN03wO6r0PzgheMOj/QOqBdfWR7a3TG7NDc5X",
+	"FN6nfFLvC+NEN2rLy/Lr2AtDNbGNaxBqJbQyWyVEYfyjgarlfZHkdEloUhGxWqumHhGA2NR9mfkADjFh",
+	"uphkB4kVXKAeYhusqtZsNlxXq0en7Cpd3MDEj6CUJ+0ydoQO2JeZ1ThcKMpNwKPxA4XPI1WYwzwP192R",
+	"p8N2tQSRJNsL5AcH8j+RJHz/TN9b1VQFOI6jhZYNFUBz7F1tqdTZSgnzHBFfUAnKHNt3fyNn3kF1x2pu",
+	"RK6qImE3cB+daBHmd8Ly3RnqoN/QSWIT6KYFEVIBZEkwyzpS4BrSaLy8eUJTEMbKLbfi6tYbtSbrC74L",
+	"VBpqjNydkB33Dd8T3j8FNfAKfMYZW6iQTb5lsoqG+UzAoDrtpI9GP7VROdFDaUEspi0bPuyDeIIw2CKR",
+	"VIqtpSG4/cNshAPeLHjSaG+SgAeh1MihR0JveelfTstW8g7CQTzV4e+gl2+3PKKuHDJ5mtyxOjodNITh",
+	"wyMKmV5eff0s+dM/n40r+xMGCN2Fj+OTFegDCd5fCEddy9V6lGYOn99HM7e8Kn6ofiIv0ATF/A++S+Qe",
+	"tgrxH3wXqvvUIu4JEFFG7MsQs0VjraoYNLthK64XfCUyhqUboDAD6sXuBoCwp/cQlAzWqwUvWCkBTnqA",
+	"10ZdQQgSWDfa0pVNVZfN6jQ10hb4RUTP16o+QBWo5RkdM1q3x5wzdHOvc1b1/UGGV1qmqtNMyaA2nuiP",
+	"g5q4RhPhzhu9ErFEyzY8qBM2oDSGBsXrqq33yVBaFAwqteuU7yDO27M+1HxnmIF4ZHuyzAlJcW7csA5a",
+	"fIyw3vKNMD/Y+P3jrBI7iDzHvCJpb9xtkBYrRkDIHwERb5s//ywxFsWXPuncliX6nnZarlZoRGxLUzgh",
+	"S9rTlVwLtbrys70Hyi7WAYkG+oV4q5Lv4eY7PqBYodjAPhgtcLkR+7h9JtQoH1CT9404zVcUbbKqieTL",
+	"dfM+Un6YUK9P5MIj72/csXXqw6AFUx4aMDs+sXV8HWN9ZWIffGSeEP2Ew2ZEaRFLIgaiKaE0IIifHoL2",
+	"tPjo2NxbqA98NpN7S5wi2OmdUjE3uTQGFBn8e11KgTBUeiXC31aNLEtlkd7XqjFircpinpey9rlQYFCf",
+	"L7Aegv9rIflWwb8sJeId55rbfD1fKK7HLfrMOK3uql90EkcOardP4J6BTs4M+KWc+LSX1Q30Sx0PmqHC",
+	"ctPKvhfS1I2N11xyl6XWPLcg0QhtWCENX2khnqM6gHWop5jdliiaj/9gpbms5k3KkgjCIlbkJQMOfJAI",
+	"Y4vB2VnI+ouaQic9yRf1zavGHktD0U2JOZs97hYwTKI97iqRAKd5KGEiTtsUSIDzQYLIAul26BE3IXoH",
+	"9P4cP9jog7y/AXx8XcDLGKBDL7Ht6taAiGsJC4HyWMeNTS5g/w50ndiI3gpRSaXgEApDOV68BwkcZdd3",
+	"OJmrHzGqZDLLpu9hGzBNM57QnlKIpGX4e4vbg+pVXxBtfYWxuzQi9z3kM350mxjXzzroYZjw6aMymtU6",
+	"zo8u5Xf05XruE5BjILc9Bi/T4pGQmEfgKtEBSdYbr/n4WhaRWAxZlr4oC5S6huHdm4B5OlaVBDa9EOR4",
+	"QrXCUznly8A3jlOJ96hAzF2PUU8w+DYmZZvAFylycBN2i6ACM+CHyVq8RPD2RJESE0juUUhGJ3R3opAY",
+	"2S0jpYAD5lqk6xR6PG5eROA3mMzj14YH00nY6tV1O5zMIT4qzizr2npouX4GMU44yoEAXKX1IIiyPB1g",
+	"awxfCQzSi7FndG1RpSdfYb3oZ3N5n0O4Vh1Sj3J1N81znkFe7XexWM3ACSHPCmygfCs6JaQhVbBloFGS",
+	"4TGg+k7gxUbUFNHBK7MTGnX7YKqCqqSUSASjRAeZkmSWZIU9hGnPhn0u7cPwRdJQMeG6rROpRQJY/izm",
+	"Mo3AU7nFPVrFXpNEeOsHDWx0uRToAAFdoQA/N0TVEloGKcJQj7UUxVwtlychntx7enVLl2Q6wBNo0iA0",
+	"+LIIh+xX5gEs1+4UM7XaiJuWPMTeXYgdc2+EE78pjtmjvwUYLIDwo38+sSbwHF79SgUVJq8Jw5ndmt7x",
+	"kqrmHlhljgAYAaLJWS4Y/DILvccI4x3U/X1FyQ6HUQs7Xm4e69ZNiBfeCGtLzDO14nkbJg5NCpE7XTOk",
+	"OjGrFFvwAl6BQxSuQ8jRs+7xSJMP3BQ/5DHN/Z0QGwo+9cRCpSyxxgHKR+sGLYSQLgqXr6mikgd1N94/",
+	"7Mc/1LEdKch/NYLiqNCh1bM+ciuuwnDn2B89Fb0LIatTcPfjdajGHuShhW6VOBw3s/9VoT7hzwfg0MrF",
+	"qXvcVNKaq3c+fHby/sD3uEFrqo0zRCYqBC+NNzm394JjSRVQxAwFQbWuwYUq9l5dC6jDS2EMbH03fNfp",
+	"dSeWSZL6FU7yjHV6sy6uNAqovCdQRtup/mBRC+tThVa7yKOO8aGUxjruVqz3b9QumrgjKuvf8eMsILTM",
+	"cFpRAsNx4qFJThRxk2ZQV5XYIWBZGo5l/0fUkkKAy0Mbei+6VNx1E+a7+JTIXePmoQk5zEtVlmqXMPhv",
+	"+Z7YONaHBAHvsbgTFaWLY25roYRXziHKBrPLMWcJy8lHhcIUAE3wW1jFtkJY1Pj+whzr0S8Jka33Hvh4",
+	"Qn82nd2NEhhidBCc2AT+ehYCyK59zEa9OQdL9Z97/JEjC/r2fS6Cvfuhl3XmowLP+MmVvPQzmhCX8hXD",
+	"4u47pTc3LC+VEUVruULXZKUgYHyIpA8K1ETgmckQO6k6+MBxAgBawHawCoxPY6/gKVwcUBjjfoSLQP8c",
+	"Oc53JFlPUb0RxjBtnlMMwAZrcCbnpeAa0rMyFoqh96Jkuxw8+iZY91S3CL6I9Tj6aWw5Si/S/u/DYxD+",
+	"kkbmAGhiYQoB/XziLFo20JvL519+OZwNlONNIybBz3EQtjWUjFArc5iHevh58ghJW7R8UYoMe+nFkGFl",
+	"niwa0rhNWOgVmF/IZYTNRMGkISQWhGlDW7J7TQEvA7323VL5XR+6eG/jRSEAPWEjMdtmi3atIIYZvjc3",
+	"GBdI+EeVsqziW1GAuRVSbTiV98g6pp1YAa8RBrW34r09SXp3QhsZA23rG1gydj0MZRhaP1NBon6UUETi",
+	"4CoP+cRHqLO5VAlAQ5+K/TzsEKq1dAZUG8CduS8x7msldr0GAEgHkftXDNP7UU7ayrKUW2G1MJlPCmAb",
+	"WQKmqckASsR0WzEOaN9ujFUpDCvESgv3MeKq57wUVeFh1q8Y1FHGoWos3cwKlTdbd4rsv95894L984tn",
+	"f/8bZUPyrd90URa0MmOVKvBN6BSBJMufYBAic/X/go9J5qJCrUgWorJyKd17M/vph7fem4h/aQsvz75D",
+	"/WPWIY/Z9dXTq2sPLsZrOXs++/zq+upzQJy1ayDKJ7yWTzB3F3FYBWg1jodD6uwPxez57JU09mtqAxHD",
+	"taooQfWz6+sUbYd2T/y3IHcvOUFoH//GF8j+COUEKEFp9tZJ0dgbWwgjC9znhVKbjFViF6BG4alUJrKY",
+	"n/hG4IQ+8VpeqHofZs8qtUOyyNci3xDaSr3H/ED4sntUTz44MvjoxrBUgiK+2jfYICy45ppvBeR7Pv8t",
+	"wg45bS+YeACBCwIfiejIk93yCbSdIBeDWFn+nkA3nv/jehi99vtgxz8bcosfbKfmEmRHUvo2hNnfkNO/",
+	"bqx/Atz+PTJkSq9Qt73n2bymUFDIaY8N46a0EaIOT4UW8IO5ITu/Yc+uP0frBZVaD5DKvMVRDuea8zJ/",
+	"kjf4SMWP8gUv8xeNNXQAwtivFRZpypVTx9HMVNelzOGjJ38QtKd4z7c1Km+H5c4/+6xbAfPvLXbSda/E",
+	"4tMvetAsT7uZLU+ve8XMP/uyhwDyNNQyv776+8cuqZwobmd8QYKP/ZfJUdzH+MU9sQ1ThgaYfxi5T5tv",
+	"EfDrEtcf7CAgfSCehnsIAcUJVJxuhiCmk0CMT59eyE6RJpdvGnEfaik5pAajDeu5u61fPn769PFnn88O",
+	"yYFsEb/FKQxDhmevvvt8liC3p1fXX/Yp7unVl08PikdcX/1jSGpF9/fPukVIn151ie/ZP66fDarnX3/M",
+	"hjP+/Loz46e9GT9LXpDDucLgnbn+88RUn3Wm+o9x8+zs7JuXz9I7++z4TK+vPpu4rf/ozNUd0mCyv7cV",
+	"gvv1TTo1PD67BsOP03Tmu2DZ/+2ob+D30Qzkm0Z8Iv7xM4jwcc4BCadg6m0DHACA+VKiUTuAR6z08EdQ",
+	"O49ABkBrgaSm/6JaCHTn3UtXqNw4xvKY/u1qW/ztgO20FSXSnIfqSdyD+fCVL5KD5WbVwgh9x0nn/u2D",
+	"TyudQQ0uhOwjfnT1ZawqxNNnaMVzHbr75L8nyM9eF59dfTGli7WsirlqrC+AsAuM8WgfX7ibkmrR3pTP",
+	"RpM97vononw/+LG3E9SwCxA7FsEyFus/BZQvt/VZp6SYofL6QOwrLXYHlBxM6GlC/jkkuV+Ijrn1T+n1",
+	"08fXz7A8Y2WRphFmBgxjiJeeEWDWrETsLchF8E8pbGunK0eSoYeaYwx69Ps3L1Pf95t3H45/ujsRxn+a",
+	"+B5l2N8wX/upI3DqkSImj3fwuwckOfwlQ2HECc1+N6umLLuSR0/K8JXgfQF4yjUk7B2YaPeJH90cNy40",
+	"L8kDetA+eq3PvtVAgp/qOcOxj91pCJahaG8oT9kW6uvVo73Evf+q7ODgQHQjYvV3kf4Mo3q4VnQA/ANu",
+	"BCHqYCXC1AO4VYUoI09frRWkbBxlGa+p0afR0w4kuVb7ikmVI6mAVvSJaDCMfpQKZSHYnRS7C4lSoT9H",
+	"MwGrpU8NASM0TQv/kxAYz6aEQ87Uo4JuJfrfrq+eZk5Wv776gv7/9Pdu4XzHI4kXB0THVqz//OqZY1td",
+	"YnqWzWqfWR4yvD8PGd1PP/Zq7z+/vrp+6ovzw1sGjqrZbi3tQTV592n43a1rHlAou62ucUpQ5v85JsGO",
+	"pliq+v9J6JXGPkatC1FKgcnIEBqKdfQvYVTwSaWIUC8NlQEN0EEAow92xoYg890ZdhgjgOK434KNGtMi",
+	"K1RsuvSvQ3nO9AUIJSrPvgGHNSY/O1S1EzUknx7om6Npp18Q8y8mnl6hyQT1wNk+MsxdlUtZonjVliuA",
+	"gBRCE0c6CnkyWaBZX+QAgxWVQN9YCfEmIIj3iAWcKUkHw/fCvvBtzjHKh48vw/t5UWhhDAMQKYaBsrx1",
+	"CVGlPLBQY1Bs0WAIl0m7Hd6ISuz+XRb5vbyj4gV+TQR64peO8UpU9jdYtCsF6Qu9g5W10E/cTngs2egB",
+	"31ot+PaNb3by/ljx3j4BveixgU8nGHBxTjRW7Ar5aSApY7KyQdRogd7HS10q2mKogg54DwBObYS+E/qx",
+	"ERXEOFTW3KAhGP7yyHRgbAeLOdh4kLIfyyrNg39Sd4IAOyYz4XEb3oUDGcUsvxj6fG4FgdXfb9PdHAjM",
+	"ZtuU3IoibD+Cja9lbVqdgC4y8rQarjwAogF8SLvZPrAi8chpwa34Rq0eaHu/UYSBOmpvn15y3NT7Q+UJ",
+	"KdhgI+pLnN1XRYGa3A34zzPGV+hmg2hOeMjB/S4qyBbsnc6TD5jH8fHYC+OP6IEe7m/U6ldQP5J7dolN",
+	"cv1kQKWo7ULaKv1DMP6Cv9Qab/DFV6nv+I0N3jYBoivIjmHzdYTqIcHx34Xqr/9jqR73MYTEANZVsGnc",
+	"MC2WjaFy9eyL639iNIx/rDHLFCFFKeoheiueQEwB8rBzySAh1ORKFy9c7w9EB9D3p+J/J+5zhxqcVnUB",
+	"asD9ZLybL0QZWksh7A0IEYBbQ8mKTBYMkASIFozP405RwlJpkXM8yxSj/M63ecB7FsZIbG+Y52V8Ba0n",
+	"zGkm5B1zrBMAGmXFwGwBmq7mO7YQdkcnet6FiW++h9M7svcvA+Le0Ugdr4y9+u5zCETkUBO+dsQCy8wY",
+	"ecUgiOdfjUAQP4ziUcujMTyng3YuRwZ+uQkq8Bt2GSLwVjzYsVBiH5jt4e4BS8Uc+jYlJ8QjYiz6yum8",
+	"TeUL2V+YVkpeFFSH4ohA84panaNPdj6/kGDyyDCadnYINhHMBn+oRlfgU7nwW3Rruba4oAd6i7DzqWLJ",
+	"X3gIX4sVFBTCQ7jAa0Gn+eQD/sFL2IUoBSZA94/g26roHMAn3YpvAZvOb4QThonwHD1isW8M0C3F2aSY",
+	"nWxIFHPylnc3+InVlDzx8JM6Lte91fsHukkBz+jf8hqRFAZh/3rPWrSERwbkhIe5WHjuTz5YvT91z95J",
+	"u3Zyij+gT7pbb/kGY7IB53rPsOCEKNhiz7bSQDnbv+KGZR9iEcu4m0flnVOQGqm7C6LCkw+5KsRRu4Mv",
+	"+XhCpAMfBgBSCn5HCaMdHLUBHHJMsutVhDsU6Fr04cHQVIMvIJiH8NM2xZYwsan+t+a71Byos8NJpKuR",
+	"tskuXw4rmjyk8OkPJhWtB4VmK2Z8s3tflV+qTq/Bv0wmHFDxd4mgYEwTKZTbf2nvc58id4RQZM+7IW3K",
+	"8Jh78oQ8nUeuy1fYYrDCGK3Vja4xNf+8yb+m7x+WzmhFCTKzSjmNY9FLXbm380Hma+gZ8BdbxUfzaiOK",
+	"LrGZGrDhXDPA80VYQqDB/2Ayq9cK02H/Heeflrp48Rom/jBSF/T9SayqMLJbXuwSBE+Zr1Nj+P4yKinw",
+	"Wsgjcu8ZDwMQpkjOdYF1HTLkuRQU1kefu2EHaF4pma5HgGYtxFEjG1RtgUbjnKG5uevv91LpLcSSLqAY",
+	"YQQr/KhJJZutBfcWhhc42ONvpKmVkR58IG0T+ngZRztNpgPDyQ17cfvrfxjnUfZxhVAnZ5s0mgiV/Kzs",
+	"z4D29xDMgDo/12H7Q8iGRkQzeEBCujG3jICX7kkk36gwBj5RYHd3f4LQbowIStxHAF+8+KHcCvsLdPww",
+	"xwJ9/7K857kE7MlH5lLRIrjzvMJ+wYRa9TIY+5tPrPao/fK1b/OQL48fI8EOwzwvZwL1XWYETWT7SckX",
+	"tBH7kZ58oD+dMhy8gehK2pPZeHpaqeoSMTHfwLQ6D7G7yCulCsrZSGR2M6ibV5YXfhXaPbuneSDBKb4q",
+	"inanxygzfHd0Ih7k7NV3s2z2xv3n1Uv3p5fRojPx8tj7G3J7jTInICbmOG8pogT9PpYrqtyKeGzXKLnm",
+	"LxRd6QiP8w9yBcuLxQX8KETduSggINV8l7H/+/W332fs9c/fOw78TixeZ6ypNUbHVBgoAHWMqj2abCCY",
+	"LPMi76oRxrAQmaaLR4blSldCmxv3z1Cn9Ok1++lr6O2La4TMUBWr5XtRJt/ausS6a0lWX/LTBrAYdNJS",
+	"iILySQQHaL8YoYYaNAOJtcVTfkgNH5aXopCSX8J29FYhLpZWjZVgmZZbglLxUPYEZoOaPkatdoKEMCqo",
+	"wk+g5FDG1qIs2FrtOgaBS79RED/82NPHEc8RRM0TnXzCIK32Bl3q5L4lz6frDl1RBP6HnqjgW3ggl2h/",
+	"Xy8vsYb+P1W81pgDhW2/0Hmil9UqttDeB4SCH8E2OinmJpz4o3DcvuZE58DjVwbbHxWd31CTU2EiYTSI",
+	"KDLjnv1B6uIkZ8KK1x6odQGFHexj8A6h4RtibCAk4MZbYCgYA5PTmPt81CxXipc+le3YBH9/8GSNpHLh",
+	"D/KSYCFETF2HgD9iBZj1UOSQ7QXXGToZFnv4/6UZewgufaCowttQEu1Bgtax93/byMLgdwsQwpcLLgxA",
+	"ufd2Y3saePKhLWoyynPdPdxP/9Rfdp+7DnEPuRFxit9QcFQ/GIUtGifQNZXtpNtcVO3tlJ95CK94lCSe",
+	"LESFUeSpB+1raHAWIBt8eQnzjT8sTPtyJ7LmkLPjo7Mha/NOFB6zsJMRN0iU/M8/s5wAQ9MZe7o4M5FN",
+	"F5fMsMIqO4ibtSbEj3D1ILq3Lh1TQ5zpf9OTSRiRfqlFFTb6AcLruS5e85W4WCDWhc62k6AIT1bNV6Hc",
+	"odpVdEU5MyLXwvqsRQzsdexXWoARnvRuPaFH70QS4wtqdd8cxpPeul8qRLe1YCYFfoMzdA/3ndC8ZICk",
+	"n4sWNRXBLy6TSA7g+eBnQfdnF3Kj82ImUhrD40o7ctMJpGaV2kF+o9mg5+i/A7v0KD4f/l3ZS1TWfivK",
+	"8luc+cNwGOj8lTSXi/W82INf0LO95nUtKlG49zu8G48MKxW+HsB0NAQSt0jKeDOhXp05uA5VwawoSygp",
+	"XwlmdzIXYyVqKJV1Kur/V2z00MKzwSItUfGZ5nk5rxm5Fd1eY99D91mLPYDBUlpQ/TRDVWbN/WSv9ro3",
+	"RyPUEFXzOJIu1vVYGbYDQHpAhIYalMyuobhLNHRScA1S8GhA3ezIwGjx7wu1O54yoataVMcN6Fms6uWW",
+	"V/sQtAp11EkoW2oFxejjCUhLA4EvnXXKSm4bBDQaIpMnRyaXxQ377Nk4q5FHo+/tMI4M6GxhHk8j83hI",
+	"U9I3jWi5ZH+137jjXOzbBN+LBFYc9JnBVXMMywxySRvxBFB5jmn2t0IABEAxyq38di32kM1tuCy6iu4F",
+	"gooQwJ1MkJQiSyILlrGDtbAd1NuBLD+/UPHeV3WKXv1v4eevERnvxPUnM06J5f9ilBgqD057xicQ4J9Y",
+	"Yv/eIWM1zzd8JbLWybnT0lq4Y584iOzbO6H3FJ1X9QIG3BHQxN1Pjr0xXL9h/8XZd1pCVHcpjGFv+aIp",
+	"uWbfcMvZa/oIIFP/nx9e/+2GUQhte6KBYlbcCqotmnotvqcm54g6/tvLXAz0B4NNOIjwHibDV75wgrzM",
+	"qQhqq11Tzc7DdT/5QN95u18szKEv0bYfPJBE+xWA1VBBjYeM0jI40sXk2ssdNk6MEG3wANujW6vGHBVv",
+	"XkKDc1aAX14qfL0QjhKDdRTm3Wq6sjpY0hNE6PxwpOzDay4d63nhw0EfKhqgM0wKQ14VIoPQJ1TgnWDr",
+	"ZNhuTehLyNZuHHwKS2GRKeK2MlndYPU5hdu75flaVoLqsh/uLZ3Fkw/4h7Fm/m8E5XJ8Olp6JQAk2C/a",
+	"yxoUcRZwU4hLMBVL+o+wsbAP9+dicYCVn/lWdLbvARBWoPPLpmFe6tB8xCmemoc7IVigqmAGItgUa4zj",
+	"Dx1Rta3LmeJuP1SQkfiA1x9HeK3VSgsTVaARvVpToc9LoWGD6dNJQrwr+MgjmHRv+Ub8cDIuyxtUHccQ",
+	"pREkAwLzsFpiebWIgEv7fCok679VtCBRVyrLRTpus0Ob0gXO/RauAbc+PJAOHQbJWq+u0qyQUKEczLCA",
+	"fsY3IiNTeRX8W/AZL0u0tGOI94G1aiOP3q4fpT2L2/94kf1426bMbqRt/XJUNUz5bU8IjkXxo7Q/WLF9",
+	"II5LvV+W5V5m5xB8rZYiB91gI8/DGtpI++SDtGI7LhC9u92fiGLcDQgLb6xXjGADOlZdUHzByUFln85J",
+	"woXDP5Jagp6l/21pkKDQDsnwbAi0HjE+IcXWHKPK/1UV6kdpb7HppybLtrA1zgdiSu5HdfEoUez+019G",
+	"Kvxm1lyDPyaj08U/6JWAWEEtlhIyzv5ojGWV2mFMLcXMLBACp+qW+hgBpXQcR+mC6EEpG+9bOGzCTqIi",
+	"tgC1AJXswTdV8P3FEsS/9aV1Qzk61QIHdXZOGuiMF8cqDPICVvVAoEvS2E8SWewGTqUsw2lJY1uLKJrH",
+	"LgTFjX2rpbe9OUEGfTpYLVSDn1GrHVvs3f+OpCjjCX5w/zv1Jjum4yt9zh54Y2GMhGYEjh1YrrGXsX06",
+	"btp53MFEvOvsNMUpZxB8t3TishtdLSmJIhICYWSVi3GWAtr6hwkP8mf2v/HlgzPhm4vgbwKltBoVjJLz",
+	"CviwG6KrHVHszc0U+ZiM30efop98m3Me4vDxhVgRMaAdZmOVRcopvyYLBEQprbkhFPXDdf87+gtuRVV8",
+	"5Y7tU284Wiq9I2alkGVBeFfIqndbu+SyJLzJJhHR85AZ6rTiT8IWvFcnwRW2/uf7MwJRlqGuFMaXhldg",
+	"0o3HC3TsvqMv6SEfXBohsWk0wwugWyGvWOzBUJt6HO8d8vJ7f2uffID/jzM4tPfiL817RysDQSccSiKo",
+	"vgR5JwuBkzT2Ubp5cLI5lkJBjsULuCtpZ0KmntsNeGqkDtFgwZoHuj4VdRwngnkKeRgZ7Ech6geHBPkk",
+	"7Pavo4CiaO+Hj+0GS3kBMd0+iqcS97AHTYEk+dEpUX8BLMmPqKwlvQUXQhMIapXfA4i9cp1nILptm3zN",
+	"tMKSwXvyDgSw6+EWPvmw5mb9ccROnt5EueUr8eSPWqwuE6wUxu2GJvF8LR6/UJXVqnzwoKSvwiQ+nooT",
+	"W5LtCncjizEvt9NHGVfNrRXaffj//Xb9+J/88fL3D19+8fF/zMaggoCNyek5STee2fKyPOHH8/QBFQue",
+	"5LwszYlaX+WDSjw4QCr2An+8gIIERQRacCoj7kTFCr43EDZOGAvApzphyk5FuqHLpdiOOwJAaCunVmnA",
+	"tBopPC212k5FaPnvHsX79HQUb59a3Xk9+aCqo9zsjWv6TTKK7zLJ5H6MVMbqZWLDGFS9oHhYqDCCdhTE",
+	"6e9UzG3J+RErFS/IVGxZKSEqa6TsVZ0tdXlMof55oTz45AP8f7wdwTd/OBkQEiYeSAaEvj+JDIirOpYF",
+	"0qOfC8PNIePMIGS7zQ0BmdD44IeF8BqB9FlmBL6RC7bQAG8LFnqUG4N+2icrrCWa5gDvlN7IavUO8TCm",
+	"G4q6318mPY9AkqRhO6U3rR0OhDm0UYYcZhZg2NOO58MVXp6Ke3twId/zZfeVfND38jsb0QJjpDHhqc05",
+	"Sw4fXzRiJl8rmYuuor1UZal2hqoleW07RkCvm/6KHqIOGMzuYmRzwT0kmrGDreyQxFoI92bB/48XC/gE",
+	"kMAlOpA+cSrHV8Gp8+L21wyFDVWLCgLAOTM1lNt12wMUqpsqmFuRE46TR0zY4FM4iwWk+d35XMuNtDGg",
+	"RZBOfBndJx/8n+Ybsf/4pGjElczTnOCN4MWJmsCDQ+/UUr73yeeXrZscyiCDSOAXxv7rzXcv2LNnXzz7",
+	"W4YQGbsK5EmlAQyqWbhpLQSz6qTCjHIp5PzXXAc7KuX/xxXo7pEcPfgxhuec68Kdsi7ghE+cbBIg4/BU",
+	"13ZbXihX6yL+D2+SdcwMEBgMgTAgas3aPQtYLQR+rYpwFUVpxAMdI+75/Y7QrRKwCnBajS5nz2dPZh9/",
+	"//j/BwAA//8=",
 }
 
 // decodeSpec returns the embedded OpenAPI spec as raw JSON bytes,

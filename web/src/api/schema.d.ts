@@ -555,6 +555,45 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sheets/{sheet}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sheet: "due" | "visits" | "kit";
+            };
+            cookie?: never;
+        };
+        /** A list as CSV, that opens in a spreadsheet and runs nothing there */
+        get: operations["getSheet"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dogs/{dog_id}/nails/{code}/sheet": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                dog_id: components["parameters"]["DogId"];
+                code: components["schemas"]["NailCode"];
+            };
+            cookie?: never;
+        };
+        /** The history of a nail as CSV */
+        get: operations["getNailSheet"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/export": {
         parameters: {
             query?: never;
@@ -4306,6 +4345,55 @@ export interface operations {
             default: components["responses"]["Problem"];
         };
     };
+    getSheet: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sheet: "due" | "visits" | "kit";
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The list */
+            200: {
+                headers: {
+                    "Content-Disposition"?: string;
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": string;
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    getNailSheet: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                dog_id: components["parameters"]["DogId"];
+                code: components["schemas"]["NailCode"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The history */
+            200: {
+                headers: {
+                    "Content-Disposition"?: string;
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": string;
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
     exportBook: {
         parameters: {
             query?: {
@@ -4710,6 +4798,19 @@ export interface operations {
         };
         requestBody: {
             content: {
+                /**
+                 * @example {
+                 *       "length_mm": 14,
+                 *       "base_angle_deg": 22,
+                 *       "radius_mm": 26,
+                 *       "depth_mm": 7,
+                 *       "taper": 0.7,
+                 *       "gap_mm": 0,
+                 *       "quick_mm": 10,
+                 *       "margin_mm": 1,
+                 *       "sliver_mm": 1
+                 *     }
+                 */
                 "application/json": components["schemas"]["CutsRequest"];
             };
         };
@@ -4735,6 +4836,42 @@ export interface operations {
         };
         requestBody: {
             content: {
+                /**
+                 * @example {
+                 *       "length_mm": 15,
+                 *       "depth_mm": 7,
+                 *       "colour": "dark",
+                 *       "prior": {
+                 *         "mean_mm": 3,
+                 *         "sd_mm": 1
+                 *       },
+                 *       "landmarks": [
+                 *         {
+                 *           "kind": "groove",
+                 *           "spare_mm": 3.5
+                 *         }
+                 *       ],
+                 *       "steps": [
+                 *         {
+                 *           "removed_mm": 1,
+                 *           "face": "white"
+                 *         },
+                 *         {
+                 *           "removed_mm": 0.5,
+                 *           "face": "dark_centre"
+                 *         }
+                 *       ],
+                 *       "stop": "full",
+                 *       "risk_limit": 0.01,
+                 *       "face_scale": [
+                 *         0.1,
+                 *         0.2,
+                 *         0.4,
+                 *         0.2,
+                 *         0.1
+                 *       ]
+                 *     }
+                 */
                 "application/json": components["schemas"]["QuickRequest"];
             };
         };
@@ -4760,6 +4897,17 @@ export interface operations {
         };
         requestBody: {
             content: {
+                /**
+                 * @example {
+                 *       "length_mm": 14,
+                 *       "base_angle_deg": 22,
+                 *       "radius_mm": 26,
+                 *       "depth_mm": 7,
+                 *       "taper": 0.7,
+                 *       "gap_mm": 0,
+                 *       "wished_gap_mm": 0
+                 *     }
+                 */
                 "application/json": components["schemas"]["ProfileRequest"];
             };
         };
@@ -4785,6 +4933,63 @@ export interface operations {
         };
         requestBody: {
             content: {
+                /**
+                 * @example {
+                 *       "weight_kg": 22,
+                 *       "age_weeks": 200,
+                 *       "pavement_km_week": 5,
+                 *       "first_on": "2026-01-05",
+                 *       "last_done_weeks": null,
+                 *       "nails": [
+                 *         {
+                 *           "code": "LF3",
+                 *           "colour": "dark",
+                 *           "shape": "usual"
+                 *         },
+                 *         {
+                 *           "code": "LF1",
+                 *           "colour": "dark",
+                 *           "shape": "usual"
+                 *         },
+                 *         {
+                 *           "code": "RH3",
+                 *           "colour": "light",
+                 *           "shape": "usual"
+                 *         }
+                 *       ],
+                 *       "events": [
+                 *         {
+                 *           "on": "2026-01-05",
+                 *           "kind": "look",
+                 *           "nail": "LF3",
+                 *           "feeler": "touches"
+                 *         },
+                 *         {
+                 *           "on": "2026-01-05",
+                 *           "kind": "look",
+                 *           "nail": "RH3",
+                 *           "feeler": "paper"
+                 *         },
+                 *         {
+                 *           "on": "2026-01-05",
+                 *           "kind": "look",
+                 *           "nail": "LF1",
+                 *           "length_mm": 19.4
+                 *         },
+                 *         {
+                 *           "on": "2026-01-05",
+                 *           "kind": "trim",
+                 *           "nail": "LF1",
+                 *           "cuts": [
+                 *             {
+                 *               "mm": 1
+                 *             }
+                 *           ]
+                 *         }
+                 *       ],
+                 *       "at": "2026-01-05"
+                 *     }
+                 */
                 "application/json": components["schemas"]["NailsRequest"];
             };
         };
@@ -4810,6 +5015,33 @@ export interface operations {
         };
         requestBody: {
             content: {
+                /**
+                 * @example {
+                 *       "weight_kg": 22,
+                 *       "age_weeks": 200,
+                 *       "pavement_km_week": 15,
+                 *       "observations": [
+                 *         {
+                 *           "group": "fore",
+                 *           "weeks": 2,
+                 *           "grown_mm": 1.6,
+                 *           "pavement_km_week": 15
+                 *         },
+                 *         {
+                 *           "group": "dewclaw",
+                 *           "weeks": 2,
+                 *           "grown_mm": 2.4,
+                 *           "pavement_km_week": 15
+                 *         },
+                 *         {
+                 *           "group": "hind_outer",
+                 *           "weeks": 4,
+                 *           "grown_mm": 1,
+                 *           "pavement_km_week": 15
+                 *         }
+                 *       ]
+                 *     }
+                 */
                 "application/json": components["schemas"]["GrowthRequest"];
             };
         };
@@ -4835,6 +5067,14 @@ export interface operations {
         };
         requestBody: {
             content: {
+                /**
+                 * @example {
+                 *       "net_mm_week": 1,
+                 *       "spare_after_trim_mm": 1,
+                 *       "weight_kg": 20,
+                 *       "interval_weeks": 2
+                 *     }
+                 */
                 "application/json": components["schemas"]["RhythmRequest"];
             };
         };
@@ -4860,6 +5100,62 @@ export interface operations {
         };
         requestBody: {
             content: {
+                /**
+                 * @example {
+                 *       "last_sitting": "2026-11-23",
+                 *       "rhythm": "four_weeks",
+                 *       "working_weekdays": [
+                 *         "tue",
+                 *         "wed",
+                 *         "thu",
+                 *         "fri",
+                 *         "sat"
+                 *       ],
+                 *       "weight_kg": 20,
+                 *       "margin_mm": 1,
+                 *       "nails": [
+                 *         {
+                 *           "code": "LF3",
+                 *           "length_mm": 11.61,
+                 *           "base_angle_deg": 22,
+                 *           "radius_mm": 26,
+                 *           "depth_mm": 7,
+                 *           "taper": 0.5805,
+                 *           "gap_mm": 1.06,
+                 *           "wished_gap_mm": 0,
+                 *           "net_mm_week": 0.8,
+                 *           "sd_mm_week": 0.2,
+                 *           "spare_mm": 1.1
+                 *         },
+                 *         {
+                 *           "code": "LF1",
+                 *           "length_mm": 11,
+                 *           "base_angle_deg": 30,
+                 *           "radius_mm": 9,
+                 *           "depth_mm": 5,
+                 *           "taper": 0.8,
+                 *           "gap_mm": 0,
+                 *           "wished_gap_mm": 0,
+                 *           "net_mm_week": 1.1,
+                 *           "sd_mm_week": 0.2,
+                 *           "spare_mm": 1.5
+                 *         },
+                 *         {
+                 *           "code": "RH5",
+                 *           "length_mm": 11,
+                 *           "base_angle_deg": 22,
+                 *           "radius_mm": 26,
+                 *           "depth_mm": 7,
+                 *           "taper": 0.61,
+                 *           "gap_mm": 1.5,
+                 *           "wished_gap_mm": 0,
+                 *           "net_mm_week": 0.28,
+                 *           "sd_mm_week": 0.2,
+                 *           "spare_mm": 1.8
+                 *         }
+                 *       ]
+                 *     }
+                 */
                 "application/json": components["schemas"]["DueRequest"];
             };
         };

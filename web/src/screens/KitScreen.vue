@@ -27,7 +27,7 @@ const overdue = computed(() => (kit.value?.items ?? []).filter((i) => i.level ==
           <h1>Kit</h1>
           <p class="soft lead">Cuts and minutes are counted from your sittings. A limit is our judgement until you say yours.</p>
         </div>
-        <div class="aside"><BButton :variant="kit.items.length === 0 ? 'go' : 'plain'" :class="{ 'btn-big': kit.items.length === 0 }" :aria-expanded="adding" @click="adding = !adding">{{ adding ? 'Close' : 'Add a piece' }}</BButton></div>
+        <div class="aside"><a v-if="kit.items.length > 0" href="/api/sheets/kit" download class="btn btn-plain">As a spreadsheet</a><BButton :variant="kit.items.length === 0 ? 'go' : 'plain'" :class="{ 'btn-big': kit.items.length === 0 }" :aria-expanded="adding" @click="adding = !adding">{{ adding ? 'Close' : 'Add a piece' }}</BButton></div>
       </div>
       <section v-if="overdue.length > 0" class="due" aria-labelledby="due-title">
         <h2 id="due-title">To see to before the next dog</h2>

@@ -59,6 +59,7 @@ onKey((event) => {
           <BButton variant="plain" :disabled="!beside(-1)" @click="goTo(beside(-1))">{{ beside(-1) ?? 'First' }} <kbd>P</kbd></BButton>
           <BButton variant="plain" :disabled="!beside(1)" @click="goTo(beside(1))">{{ beside(1) ?? 'Last' }} <kbd>N</kbd></BButton>
           <RouterLink :to="`/dogs/${dogId}/photo/${code}`" class="btn btn-plain">Measure from a picture</RouterLink>
+          <a :href="`/api/dogs/${dogId}/nails/${code}/sheet`" download class="btn btn-plain">History as a spreadsheet</a>
           <BButton variant="plain" @click="picture?.save(`${view.dog.name} ${code}.svg`)">Save the drawing</BButton>
         </div>
       </div>

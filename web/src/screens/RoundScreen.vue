@@ -75,6 +75,7 @@ onKey((event) => {
           <p v-for="words in [...day.load.over, ...day.load.prepare]" :key="words" class="over small">{{ words }}</p>
           <p v-if="visit?.dog.due" class="small soft">{{ visit.dog.name }} is due {{ fullDayOf(visit.dog.due) }}: {{ visit.dog.reason }}.</p>
           <p class="small soft keys">Drag a bar, or choose it and press <kbd>↑</kbd> <kbd>↓</kbd>, then <kbd>Enter</kbd>. <kbd>[</kbd> <kbd>]</kbd> another day.</p>
+          <p class="small soft"><a href="/api/sheets/visits" download>All visits as a spreadsheet</a></p>
         </div>
       </div>
     </template>

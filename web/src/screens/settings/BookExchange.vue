@@ -35,6 +35,7 @@ const names: Record<string, string> = { kit_items: 'kit', kit_services: 'service
       <template v-else><span role="status">{{ (bytes / 1e6).toFixed(1) }} MB so far</span><BButton variant="plain" @click="cancel">Stop</BButton></template>
       <label class="btn btn-plain">Bring a package in…<input id="package-file" type="file" accept=".zip,application/zip" class="visually-hidden" :disabled="working" @change="choose" /></label>
     </div>
+    <p class="soft small">For programs: <a href="/api">everything that Fribbet can be asked</a>, and <code>fribbet due --json</code>.</p>
     <p v-if="failed" class="trouble" role="alert">{{ failed }}</p>
     <p v-if="working" role="status">{{ taken.isPending.value ? 'Taking it in' : 'Reading it' }}<template v-if="progress?.running && progress.done > 0">: {{ progress.done.toLocaleString('en') }}<template v-if="progress.all > progress.done"> of {{ progress.all.toLocaleString('en') }}</template></template>…</p>
     <RefusalNote :error="tried.error.value ?? taken.error.value" />
@@ -61,6 +62,7 @@ const names: Record<string, string> = { kit_items: 'kit', kit_services: 'service
 <style scoped>
 .says { max-width: 46rem; }
 .ways { align-items: center; display: flex; flex-wrap: wrap; gap: 0.75rem; margin-block: 0.5rem; }
+.ways .btn { margin: 0; }
 .trouble { background: var(--vet-ground); border-left: var(--bar) solid var(--vet-edge); max-width: 46rem; padding: 0.5rem 0.75rem; }
 .counts { border-collapse: collapse; max-width: 46rem; }
 .counts th, .counts td { border-bottom: 1px solid var(--line); font-weight: 400; padding: 0.2rem 1rem 0.2rem 0; text-align: left; }

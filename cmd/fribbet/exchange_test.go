@@ -1,0 +1,73 @@
+package main
+
+import (
+	"bytes"
+	"encoding/json"
+	"path/filepath"
+	"testing"
+	"time"
+
+	"github.com/spf13/cobra"
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+
+	"fribbet/internal/book"
+	"fribbet/internal/core/dog"
+	"fribbet/internal/store"
+)
+
+// said runs a command as the terminal would, and returns what it said.
+func said(t *testing.T, cmd *cobra.Command, args ...string) (string, error) {
+	t.Helper()
+	var out bytes.Buffer
+	cmd.Flags().Bool("json", false, "")
+	cmd.SetArgs(args)
+	cmd.SetOut(&out)
+	cmd.SetErr(&bytes.Buffer{})
+	cmd.SilenceUsage, cmd.SilenceErrors = true, true
+	err := cmd.ExecuteContext(t.Context())
+	return out.String(), err
+}
+
+// A book goes out and comes into another by commands alone; the list for scripts says the same of both.
+func TestABookGoesOutAndInByCommands(t *testing.T) {
+	place := t.TempDir()
+	from, to, out := filepath.Join(place, "from.db"), filepath.Join(place, "to.db"), filepath.Join(place, "out.zip")
+	kept, err := store.Open(t.Context(), from)
+	require.NoError(t, err)
+	name, age := "Moss", 4.0
+	_, err = book.New(kept, time.Now).AddDog(t.Context(), dog.Changes{Name: &name, AgeYears: &age, Weights: []dog.Weight{{Kg: 22}}})
+	require.NoError(t, err)
+	require.NoError(t, kept.Close())
+
+	_, err = said(t, exportCommand(), out, "--data", from)
+	require.NoError(t, err)
+	_, err = said(t, exportCommand(), out, "--data", from)
+	require.ErrorContains(t, err, "is there already")
+	tried, err := said(t, importCommand(), out, "--data", to, "--try")
+	require.NoError(t, err)
+	assert.Contains(t, tried, "dogs                 1 new")
+	text, err := said(t, importCommand(), out, "--data", to, "--json")
+	require.NoError(t, err)
+	var took book.Intake
+	require.NoError(t, json.Unmarshal([]byte(text), &took))
+	assert.NotEmpty(t, took.Backup)
+	again, err := said(t, importCommand(), out, "--data", to)
+	require.NoError(t, err)
+	assert.Contains(t, again, "Nothing in it is new.")
+
+	first, err := said(t, dueCommand(), "--data", from, "--json")
+	require.NoError(t, err, "nobody is due")
+	second, err := said(t, dueCommand(), "--data", to, "--json")
+	require.NoError(t, err)
+	assert.Equal(t, first, second)
+	assert.Contains(t, first, `"name":"Moss"`)
+	var lines []dueLine
+	require.NoError(t, json.Unmarshal([]byte(first), &lines))
+	_, err = said(t, exportCommand(), filepath.Join(place, "moss.zip"), "--data", to, "--dog", lines[0].ID)
+	require.NoError(t, err)
+	_, err = said(t, exportCommand(), filepath.Join(place, "x.zip"), "--data", to, "--dog", "Moss")
+	require.ErrorContains(t, err, "must be a dog's id")
+	_, err = said(t, dueCommand(), "--data", filepath.Join(place, "nothing.db"))
+	require.ErrorContains(t, err, "is not there")
+}

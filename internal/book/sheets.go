@@ -1,0 +1,114 @@
+package book
+
+import (
+	"context"
+	"fmt"
+	"math"
+	"strconv"
+	"strings"
+
+	"github.com/google/uuid"
+
+	"fribbet/internal/core/nail"
+	"fribbet/internal/formats"
+	"fribbet/internal/store"
+)
+
+func decimal(v float64) string { return strconv.FormatFloat(v, 'f', 1, 64) }
+
+func yes(is bool) string {
+	if is {
+		return "yes"
+	}
+	return ""
+}
+
+// mostSheet is how many dogs a sheet holds at most.
+const mostSheet = 100_000
+
+// DueSheet is the list of due dogs.
+func (b *Book) DueSheet(ctx context.Context) (formats.Sheet, error) {
+	s := formats.Sheet{Name: "due-" + b.Today().String(), Header: []string{"dog", "due", "standing", "reason"}}
+	found, err := b.DueList(ctx, store.Find{Limit: mostSheet})
+	if err != nil {
+		return s, err
+	}
+	for _, r := range found.Rows {
+		turn, err := r.Turn()
+		if err != nil {
+			return s, err
+		}
+		due := ""
+		if !turn.On.IsZero() {
+			due = turn.On.String()
+		}
+		s.Rows = append(s.Rows, []string{r.Name, due, string(turn.Standing), turn.Reason})
+	}
+	return s, nil
+}
+
+// VisitSheet is the visits of the year behind and the year ahead.
+func (b *Book) VisitSheet(ctx context.Context) (formats.Sheet, error) {
+	s := formats.Sheet{Name: "visits-" + b.Today().String(), Header: []string{"day", "begins", "ends", "minutes", "dog", "owner", "state"}}
+	const days = 366
+	kept, err := b.store.Visits(ctx, b.Today().AddDays(-days), b.Today().AddDays(days))
+	if err != nil {
+		return s, err
+	}
+	all, err := b.visits(ctx, kept)
+	if err != nil {
+		return s, err
+	}
+	for _, v := range all {
+		owner := ""
+		if v.Kept.Dog.OwnerName != nil {
+			owner = *v.Kept.Dog.OwnerName
+		}
+		s.Rows = append(s.Rows, []string{v.On.String(), v.Start.String(), v.Ends().String(), strconv.Itoa(v.Kept.Minutes), v.Dog.Name, owner, string(v.State)})
+	}
+	return s, nil
+}
+
+// KitSheet is the kit as it stands.
+func (b *Book) KitSheet(ctx context.Context) (formats.Sheet, error) {
+	s := formats.Sheet{Name: "kit-" + b.Today().String(), Header: []string{"kind", "name", "grit", "used", "limit", "counts", "last service", "level", "what to do"}}
+	pieces, err := b.Kit(ctx)
+	if err != nil {
+		return s, err
+	}
+	for _, p := range pieces {
+		grit, used, limit, served := "", "", "", ""
+		if p.Item.Grit > 0 {
+			grit = strconv.Itoa(p.Item.Grit)
+		}
+		if p.State.Limit < 1e9 {
+			used, limit = decimal(p.State.Used), decimal(p.State.Limit)
+		}
+		if !p.Serviced.On.IsZero() {
+			served = p.Serviced.On.String()
+		}
+		s.Rows = append(s.Rows, []string{strings.ReplaceAll(string(p.Item.Kind), "_", " "), p.Item.Name, grit, used, limit, string(p.State.Counts), served, string(p.State.Level), p.State.Words})
+	}
+	return s, nil
+}
+
+// NailSheet is the history of a nail: what it is believed to have been, twice at a sitting, before and after it.
+func (b *Book) NailSheet(ctx context.Context, dogID uuid.UUID, code nail.Code) (formats.Sheet, error) {
+	d, err := b.store.Dog(ctx, dogID)
+	if err != nil {
+		return formats.Sheet{}, err
+	}
+	s := formats.Sheet{Name: fmt.Sprintf("%s-%s", code, b.Today()), Header: []string{"dog", "nail", "day", "length mm", "length from mm", "length to mm", "quick ends at mm", "touches at mm", "taken off mm", "bled", "measured"}}
+	h, err := b.History(ctx, dogID, []nail.Code{code})
+	if err != nil {
+		return s, err
+	}
+	for _, p := range h.Past {
+		floor := ""
+		if !math.IsInf(p.Floor, 1) {
+			floor = decimal(p.Floor)
+		}
+		s.Rows = append(s.Rows, []string{d.Name, code.String(), p.On.String(), decimal(p.Length.Value), decimal(p.Length.Low), decimal(p.Length.High), decimal(p.Quick.Value), floor, decimal(p.Removed), yes(p.Blood), yes(p.Measured)})
+	}
+	return s, nil
+}
