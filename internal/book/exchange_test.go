@@ -12,6 +12,7 @@ import (
 	"path/filepath"
 	"strings"
 	"sync"
+	"sync/atomic"
 	"testing"
 	"time"
 
@@ -30,7 +31,8 @@ func aBook(t *testing.T) (*book.Book, *store.Store) {
 	kept, err := store.Open(t.Context(), filepath.Join(t.TempDir(), "book.db"), store.ThrowAway)
 	require.NoError(t, err)
 	t.Cleanup(func() { _ = kept.Close() })
-	return book.New(kept, func() time.Time { return noon }), kept
+	var asked atomic.Int64 // each backup has its own moment
+	return book.New(kept, func() time.Time { return noon.Add(time.Duration(asked.Add(1)) * time.Millisecond) }), kept
 }
 
 func quietly(int, int) {}

@@ -2,7 +2,6 @@ package book
 
 import (
 	"context"
-	"encoding/json"
 	"errors"
 	"fmt"
 	"io"
@@ -136,11 +135,10 @@ func (b *Book) export(ctx context.Context, to io.Writer, dogID *uuid.UUID, page 
 			where, args = ofSitting, []any{*dogID}
 		}
 		err := p.File(formats.LogsPath, "events", "Everything that happened at every sitting, one event a line, in its order: what all else of a sitting is worked out from.", "application/x-ndjson", func(w io.Writer) error {
-			out := json.NewEncoder(w)
-			out.SetEscapeHTML(false)
-			return s.Events(ctx, where, args, func(e store.LoggedEvent) error {
+			return s.Events(ctx, where, args, func(line []byte) error {
 				step()
-				return out.Encode(e)
+				_, err := w.Write(line)
+				return err
 			})
 		})
 		if err != nil {

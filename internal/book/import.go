@@ -104,9 +104,8 @@ func (b *Book) TakeIn(ctx context.Context, r io.ReaderAt, size int64, progress S
 		return Intake{}, errUnderWay
 	}
 	defer over()
-	tried, err := b.takeIn(ctx, r, size, false, progress)
-	if err != nil || tried.Nothing() {
-		return tried, err
+	if _, err := formats.ReadPackage(r, size); err != nil { // before a backup is made of it all
+		return Intake{}, refusedBy(err)
 	}
 	if err := b.BackUp(ctx); err != nil {
 		return Intake{}, err
@@ -116,11 +115,12 @@ func (b *Book) TakeIn(ctx context.Context, r io.ReaderAt, size int64, progress S
 		return Intake{}, err
 	}
 	out, err := b.takeIn(ctx, r, size, true, progress)
-	if err == nil {
-		out.Backup = kept[0].Name
-		b.memory.InvalidateAll()
+	if err != nil || out.Nothing() { // then there is nothing to be taken back
+		return out, errors.Join(err, b.store.DropBackup(kept[0]))
 	}
-	return out, err
+	out.Backup = kept[0].Name
+	b.memory.InvalidateAll()
+	return out, nil
 }
 
 func (b *Book) takeIn(ctx context.Context, r io.ReaderAt, size int64, keep bool, progress Steps) (out Intake, err error) {

@@ -7,6 +7,7 @@ import (
 	"encoding/csv"
 	"encoding/hex"
 	"encoding/json"
+	"errors"
 	"fmt"
 	"hash"
 	"io"
@@ -59,22 +60,58 @@ func NewPackage(w io.Writer, made time.Time) *PackageWriter {
 	return &PackageWriter{zip: z, made: made}
 }
 
-// counted counts and hashes what is written.
+// counted counts, hashes and packs what is written, while more is being read: the one takes as long as the other.
 type counted struct {
-	io.Writer
-	sum   hash.Hash
-	bytes int64
+	sum    hash.Hash
+	bytes  int64
+	buffer []byte
+	full   chan []byte
+	empty  chan []byte
+	done   chan error
+}
+
+const portion = 1 << 20 // bytes that are packed at a time
+
+func packing(to io.Writer) *counted {
+	c := &counted{sum: sha256.New(), buffer: make([]byte, 0, portion), full: make(chan []byte), empty: make(chan []byte, 2), done: make(chan error, 1)}
+	c.empty <- make([]byte, 0, portion)
+	go func() {
+		var failed error
+		for b := range c.full {
+			if failed == nil {
+				c.sum.Write(b)
+				_, failed = to.Write(b)
+			}
+			c.empty <- b[:0]
+		}
+		c.done <- failed
+	}()
+	return c
 }
 
 func (c *counted) Write(p []byte) (int, error) {
-	c.sum.Write(p)
 	c.bytes += int64(len(p))
-	return c.Writer.Write(p)
+	c.buffer = append(c.buffer, p...)
+	if len(c.buffer) >= portion {
+		c.full <- c.buffer
+		c.buffer = <-c.empty
+	}
+	return len(p), nil
+}
+
+// end packs what is left, and says whether all of it could be written.
+func (c *counted) end() error {
+	c.full <- c.buffer
+	close(c.full)
+	return <-c.done
 }
 
 func (p *PackageWriter) entry(path string, method uint16) (*counted, error) {
 	w, err := p.zip.CreateHeader(&zip.FileHeader{Name: path, Method: method, Modified: p.made})
-	return &counted{Writer: w, sum: sha256.New()}, err
+	if err != nil {
+		return nil, err
+	}
+	return packing(w), nil
 }
 
 func (p *PackageWriter) add(path, name, about string, c *counted, more map[string]any) {
@@ -92,9 +129,7 @@ func (p *PackageWriter) Table(t Table, rows func(each func([]any) error) error) 
 		return err
 	}
 	out := csv.NewWriter(c)
-	if err := out.Write(t.Names()); err != nil {
-		return err
-	}
+	_ = out.Write(t.Names()) // into memory: what fails is told at the end
 	cells := make([]string, len(t.Columns))
 	n := 0
 	err = rows(func(values []any) error {
@@ -107,9 +142,7 @@ func (p *PackageWriter) Table(t Table, rows func(each func([]any) error) error) 
 		return out.Write(cells)
 	})
 	out.Flush()
-	if err == nil {
-		err = out.Error()
-	}
+	err = errors.Join(err, out.Error(), c.end())
 	if err == nil {
 		p.add(t.Path(), t.Name, t.About, c, map[string]any{"profile": "tabular-data-resource", "format": "csv", "mediatype": "text/csv", "encoding": "utf-8", "rows": n, "schema": t.schema()})
 	}
@@ -123,9 +156,10 @@ func (p *PackageWriter) File(path, name, about, media string, write func(io.Writ
 		method = zip.Store
 	}
 	c, err := p.entry(path, method)
-	if err == nil {
-		err = write(c)
+	if err != nil {
+		return err
 	}
+	err = errors.Join(write(c), c.end())
 	if err == nil && name != "" {
 		p.add(path, name, about, c, map[string]any{"mediatype": media})
 	}
