@@ -69,9 +69,10 @@ func TestListsOpenInSpreadsheets(t *testing.T) {
 	d := c.addDog(`{"name":"=HYPERLINK(1)","age_years":2,"weights":[{"kg":4}]}`)
 	ask[contract.DogView](c, "POST", "/api/dogs/"+d.Id.String()+"/sittings", c.planned(d), 201)
 	ask[contract.Kit](c, "POST", "/api/kit", `{"id":"7b0e4bb5-3b1e-4b43-9c3a-0f0f4d0f0001","kind":"large_plier","name":"@mine"}`, 200)
+	ask[contract.OwnerView](c, "PUT", "/api/owners/7b0e4bb5-3b1e-4b43-9c3a-0f0f4d0f0002", `{"name":"-cmd","reach":"text","address":"+44 1632 960001"}`, 200)
 	ask[contract.Visit](c, "PUT", visitAt(), visitBody(d, "2026-11-26", 600, "agreed"), 200)
 	for path, want := range map[string]string{
-		"/api/sheets/due": "'=HYPERLINK(1)", "/api/sheets/visits": "'=HYPERLINK(1)", "/api/sheets/kit": "'@mine", "/api/dogs/" + d.Id.String() + "/nails/LF3/sheet": "'=HYPERLINK(1)",
+		"/api/sheets/due": "'=HYPERLINK(1)", "/api/sheets/visits": "'=HYPERLINK(1)", "/api/sheets/kit": "'@mine", "/api/sheets/owners": "'+44 1632 960001", "/api/dogs/" + d.Id.String() + "/nails/LF3/sheet": "'=HYPERLINK(1)",
 	} {
 		status, text := c.do("GET", path, "")
 		require.Equal(t, 200, status, path)
@@ -80,6 +81,8 @@ func TestListsOpenInSpreadsheets(t *testing.T) {
 		assert.Greater(t, len(rows), 1, path)
 		assert.Contains(t, rows[1], want, path)
 	}
-	status, _ := c.do("GET", "/api/sheets/secrets", "")
+	status, _ := c.do("GET", "/api/sheets/messages", "")
+	assert.Equal(t, 200, status, "nobody was written to")
+	status, _ = c.do("GET", "/api/sheets/secrets", "")
 	assert.Equal(t, 400, status)
 }

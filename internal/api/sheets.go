@@ -10,7 +10,7 @@ import (
 )
 
 func (h handlers) GetSheet(ctx context.Context, r contract.GetSheetRequestObject) (contract.GetSheetResponseObject, error) {
-	sheets := map[string]func(context.Context) (formats.Sheet, error){"due": h.book.DueSheet, "visits": h.book.VisitSheet, "kit": h.book.KitSheet}
+	sheets := map[string]func(context.Context) (formats.Sheet, error){"due": h.book.DueSheet, "visits": h.book.VisitSheet, "kit": h.book.KitSheet, "owners": h.book.OwnerSheet, "messages": h.book.MessageSheet}
 	s, err := sheets[r.Sheet](ctx)
 	if err != nil {
 		return nil, err

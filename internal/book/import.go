@@ -128,7 +128,7 @@ func (b *Book) takeIn(ctx context.Context, r io.ReaderAt, size int64, keep bool,
 	if err != nil {
 		return out, refusedBy(err)
 	}
-	t := taking{b: b, ctx: ctx, p: p, keep: keep, progress: progress, sittings: map[uuid.UUID]uuid.UUID{}}
+	t := taking{b: b, ctx: ctx, p: p, keep: keep, progress: progress, sittings: map[uuid.UUID]bool{}}
 	if keep { // files first: a row never names one that is not there
 		if err := t.pictures(); err != nil {
 			return out, refusedBy(err)
@@ -175,7 +175,8 @@ type taking struct {
 	progress Steps
 	done     int
 	all      int
-	sittings map[uuid.UUID]uuid.UUID // new ones, with their dogs
+	sittings map[uuid.UUID]bool // new ones
+	inOrder  []uuid.UUID        // they
 	newDogs  []newDog
 }
 
@@ -251,7 +252,8 @@ func (t *taking) table(table exchanged) error {
 		}
 		switch table.Name {
 		case "logs":
-			t.sittings[uuid.MustParse(fmt.Sprint(values[0]))] = uuid.MustParse(fmt.Sprint(values[1])) // sound has looked
+			id := uuid.MustParse(fmt.Sprint(values[0])) // sound has looked
+			t.sittings[id], t.inOrder = true, append(t.inOrder, id)
 		case "dogs":
 			t.newDogs = append(t.newDogs, newDog{uuid.MustParse(fmt.Sprint(values[0])), line})
 		}
@@ -363,7 +365,7 @@ func (t *taking) logs() error {
 			return at
 		}
 		next[e.Sitting]++
-		if _, is := t.sittings[e.Sitting]; is {
+		if t.sittings[e.Sitting] {
 			counts.New++
 			if err := t.in.InsertEvent(t.ctx, e); err != nil {
 				at.Column, at.Value, at.Want = "id", e.ID, "must be told in one sitting only"
@@ -394,7 +396,7 @@ func (t *taking) logs() error {
 		return err
 	}
 	t.done, t.all = 0, len(t.sittings)
-	for id := range t.sittings {
+	for _, id := range t.inOrder {
 		if next[id] == 0 {
 			return formats.Misplaced{File: formats.LogsPath, Value: id.String(), Want: "must hold the log of every sitting"}
 		}

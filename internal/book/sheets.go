@@ -92,6 +92,30 @@ func (b *Book) KitSheet(ctx context.Context) (formats.Sheet, error) {
 	return s, nil
 }
 
+// OwnerSheet is the owners and how they are reached.
+func (b *Book) OwnerSheet(ctx context.Context) (formats.Sheet, error) {
+	s := formats.Sheet{Name: "owners-" + b.Today().String(), Header: []string{"owner", "reached by", "address", "may be offered places", "may be reminded", "said stop", "dogs", "note"}}
+	all, err := b.store.Owners(ctx, "")
+	for _, o := range all {
+		var dogs []string
+		for _, d := range o.Dogs {
+			dogs = append(dogs, d.Name)
+		}
+		s.Rows = append(s.Rows, []string{o.Name, string(o.Reach), o.Address, yes(o.MayOffer), yes(o.MayRemind), yes(o.Stopped), strings.Join(dogs, ", "), o.Note})
+	}
+	return s, err
+}
+
+// MessageSheet is what owners were told, the latest first.
+func (b *Book) MessageSheet(ctx context.Context) (formats.Sheet, error) {
+	s := formats.Sheet{Name: "messages-" + b.Today().String(), Header: []string{"written", "owner", "dog", "about", "text", "state", "answer", "what came of it"}}
+	all, err := b.store.Messages(ctx, mostSheet)
+	for _, m := range all {
+		s.Rows = append(s.Rows, []string{m.Made.In(b.now().Location()).Format("2006-01-02 15:04"), m.OwnerName, m.DogName, string(m.Kind), m.Text, string(m.State), m.Answer, m.Said})
+	}
+	return s, err
+}
+
 // NailSheet is the history of a nail: what it is believed to have been, twice at a sitting, before and after it.
 func (b *Book) NailSheet(ctx context.Context, dogID uuid.UUID, code nail.Code) (formats.Sheet, error) {
 	d, err := b.store.Dog(ctx, dogID)

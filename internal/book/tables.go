@@ -17,7 +17,7 @@ type exchanged struct {
 
 // order is in which its rows go out: in which they came in, where the table has kept that.
 func (t exchanged) order() []string {
-	if len(t.Key) > 1 || t.Name == "holidays" || t.Name == "owned" || t.Name == "not_now" { // these have their key alone
+	if len(t.Key) > 1 || t.Derived || t.Name == "holidays" || t.Name == "owned" || t.Name == "not_now" { // these have their key alone
 		return t.Key
 	}
 	return []string{"rowid"}

@@ -13210,11 +13210,11 @@ var swaggerSpec = []string{
 	"0qOfC8PNIePMIGS7zQ0BmdD44IeF8BqB9FlmBL6RC7bQAG8LFnqUG4N+2icrrCWa5gDvlN7IavUO8TCm",
 	"G4q6318mPY9AkqRhO6U3rR0OhDm0UYYcZhZg2NOO58MVXp6Ke3twId/zZfeVfND38jsb0QJjpDHhqc05",
 	"Sw4fXzRiJl8rmYuuor1UZal2hqoleW07RkCvm/6KHqIOGMzuYmRzwT0kmrGDreyQxFoI92bB/48XC/gE",
-	"kMAlOpA+cSrHV8Gp8+L21wyFDVWLCgLAOTM1lNt12wMUqpsqmFuRE46TR0zY4FM4iwWk+d35XMuNtDGg",
-	"RZBOfBndJx/8n+Ybsf/4pGjElczTnOCN4MWJmsCDQ+/UUr73yeeXrZscyiCDSOAXxv7rzXcv2LNnXzz7",
-	"W4YQGbsK5EmlAQyqWbhpLQSz6qTCjHIp5PzXXAc7KuX/xxXo7pEcPfgxhuec68Kdsi7ghE+cbBIg4/BU",
-	"13ZbXihX6yL+D2+SdcwMEBgMgTAgas3aPQtYLQR+rYpwFUVpxAMdI+75/Y7QrRKwCnBajS5nz2dPZh9/",
-	"//j/BwAA//8=",
+	"kMAlOpA+cSrHV8Gp8+L21wyFDVWLCgLAOTM1lNt12wMUqpsqmFuRE46TR0zY4FM4iwWk+d35XMsNPO7K",
+	"W2uDK+f3hInSl9Z98sH/ab4R+49PikZcyTzNHd4IXpyoEzwghE595XtTQ37ZWsqhNDKICX5h7L/efPeC",
+	"PXv2xbO/ZQibsatAxlQaAKKahZvWQjCrTirRKKsCDkDNdbCtEiZAXKnuHslRYhhjjM65Ltwp6wJO+MTJ",
+	"JkEzDk91bbflhfK3LuIT8WZax+AAlcEQMAMi2azdU4EVRODXqgjXU5RGPNAx4p7f7wjdKgG/AKfV6HL2",
+	"fPZk9vH3j/9/AAAA//8=",
 }
 
 // decodeSpec returns the embedded OpenAPI spec as raw JSON bytes,

@@ -560,7 +560,7 @@ export interface paths {
             query?: never;
             header?: never;
             path: {
-                sheet: "due" | "visits" | "kit";
+                sheet: "due" | "visits" | "kit" | "owners" | "messages";
             };
             cookie?: never;
         };
@@ -4350,7 +4350,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                sheet: "due" | "visits" | "kit";
+                sheet: "due" | "visits" | "kit" | "owners" | "messages";
             };
             cookie?: never;
         };

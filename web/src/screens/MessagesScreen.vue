@@ -25,7 +25,7 @@ const reply = (id: string, text: string) => answer.mutate({ id, text }, { onSucc
     <template v-else>
       <div class="screen-head">
         <div><h1>Messages</h1><p class="soft lead">What owners were told. Nothing goes out without a press, nor before eight and after eight in the evening.</p></div>
-        <div class="aside"><RouterLink to="/round/calls" class="btn btn-plain">Whom to call</RouterLink></div>
+        <div class="aside"><a v-if="data.messages.length > 0" href="/api/sheets/messages" download class="btn btn-plain">As a spreadsheet</a><RouterLink to="/round/calls" class="btn btn-plain">Whom to call</RouterLink></div>
       </div>
       <p v-if="!data.goes" class="note">Fribbet has no service here that takes messages: tell owners yourself. The demonstration has a simulated one.</p>
       <p v-else-if="data.quiet" class="note" role="status">Quiet hours: what waits goes out at eight.</p>

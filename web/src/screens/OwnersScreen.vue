@@ -18,6 +18,7 @@ const fresh = crypto.randomUUID()
       <div class="screen-head">
         <div><h1>Owners</h1><p class="soft lead">Who brings which dog, and how they are told.</p></div>
         <div class="aside">
+          <a href="/api/sheets/owners" download class="btn btn-plain">As a spreadsheet</a>
           <label for="owner-search" class="visually-hidden">Search an owner by name</label>
           <BFormInput id="owner-search" v-model="search" type="search" placeholder="Search a name" autocomplete="off" />
           <RouterLink to="/owners/list" class="btn btn-plain">From a list</RouterLink>
