@@ -99,6 +99,10 @@ func (s *Store) TakeIn(ctx context.Context, keep bool, take func(*Intake) error)
 		if _, err := tx.ExecContext(ctx, `PRAGMA defer_foreign_keys = ON`); err != nil {
 			return err
 		}
+		if _, err := tx.ExecContext(ctx, roomy); err != nil { // millions of events come in no order of their ids
+			return err
+		}
+		defer tx.ExecContext(ctx, usualRoom) //nolint:errcheck // it is only less room than it might have
 		in := &Intake{Snapshot: Snapshot{tx}, store: s, insert: map[string]*sqlx.Stmt{}, find: map[string]*sqlx.Stmt{}}
 		defer in.close()
 		var err error
@@ -118,6 +122,12 @@ func (s *Store) TakeIn(ctx context.Context, keep bool, take func(*Intake) error)
 	}
 	return err
 }
+
+// How much of a file is kept in memory while a book is taken in, and otherwise (SQLite's own), kB.
+const (
+	roomy     = `PRAGMA cache_size = -65536`
+	usualRoom = `PRAGMA cache_size = -2000`
+)
 
 var errTried = errors.New("tried, and not kept")
 
