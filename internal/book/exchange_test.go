@@ -233,6 +233,9 @@ func TestPackagesThatAreNotTakenIn(t *testing.T) {
 	}
 	assert.Empty(t, before)
 	assert.Empty(t, everything(t, kept), "nothing by halves")
+	left, err := filepath.Glob(kept.PicturePlace() + "/*")
+	require.NoError(t, err)
+	assert.Empty(t, left, "nor a picture")
 }
 
 // A reader that is not ours reads the package: every table against its schema, every reference (Frictionless Data's own

@@ -129,10 +129,13 @@ func (b *Book) takeIn(ctx context.Context, r io.ReaderAt, size int64, keep bool,
 		return out, refusedBy(err)
 	}
 	t := taking{b: b, ctx: ctx, p: p, keep: keep, progress: progress, sittings: map[uuid.UUID]bool{}}
-	if keep { // files first: a row never names one that is not there
-		if err := t.pictures(); err != nil {
-			return out, refusedBy(err)
+	defer func() {
+		if err != nil { // nothing of it is kept
+			err = errors.Join(err, b.store.TakeBackPictures(context.WithoutCancel(ctx), t.put))
 		}
+	}()
+	if err := t.pictures(); err != nil { // files first: a row never names one that is not there
+		return out, refusedBy(err)
 	}
 	err = b.store.TakeIn(ctx, keep, func(in *store.Intake) error {
 		t.in = in
@@ -178,6 +181,7 @@ type taking struct {
 	sittings map[uuid.UUID]bool // new ones
 	inOrder  []uuid.UUID        // they
 	newDogs  []newDog
+	put      []string // files of pictures that were not there
 }
 
 type newDog struct {
@@ -279,7 +283,7 @@ func alike(columns []formats.Column, a, b []any) bool {
 	return true
 }
 
-// sound is that a row's ids are ids, that moments stand as the tables write them, and that a picture's file is there.
+// sound is that a row's ids are ids, that what is JSON holds what it should, and that a picture's file is there.
 func (t *taking) sound(table string, columns []string, values []any, at *formats.Misplaced) error {
 	refuse := func(column string, value any, want string) error {
 		at.Column, at.Value, at.Want = column, fault.Short(fmt.Sprint(value)), want
@@ -311,7 +315,7 @@ var shapes = map[string]func() any{
 	"places": func() any { return &[]store.Place{} }, "corners": func() any { return &[]photo.Point{} },
 }
 
-// pictures keeps the files of pictures, each as its name says that it is.
+// pictures looks whether each picture is what its name says, and keeps its file.
 func (t *taking) pictures() error {
 	for _, name := range t.p.Files(formats.PicturesPath) {
 		data, err := t.p.Picture(name)
@@ -329,8 +333,15 @@ func (t *taking) pictures() error {
 			at.Want = "must be a JPEG"
 			return at
 		}
-		if err := t.b.store.PutPicture(name, data); err != nil {
+		if !t.keep {
+			continue
+		}
+		fresh, err := t.b.store.PutPicture(name, data)
+		if err != nil {
 			return err
+		}
+		if fresh {
+			t.put = append(t.put, name)
 		}
 	}
 	return nil

@@ -5,6 +5,7 @@ import (
 	"encoding/json"
 	"errors"
 	"fmt"
+	"io/fs"
 	"os"
 	"path/filepath"
 	"strconv"
@@ -241,10 +242,27 @@ func (l Loose) Error() string {
 	return fmt.Sprintf("%s: a row belongs to one of %s that is not there", l.Table, l.Parent)
 }
 
-// PutPicture writes a file of a picture that another book had: it is named by its content.
-func (s *Store) PutPicture(name string, data []byte) error {
+// PutPicture writes a file of a picture that another book had, named by its content, and tells whether it was not there.
+func (s *Store) PutPicture(name string, data []byte) (fresh bool, err error) {
 	if err := os.MkdirAll(s.PicturePlace(), 0o700); err != nil {
-		return err
+		return false, err
 	}
-	return keepFile(filepath.Join(s.PicturePlace(), name), data)
+	path := filepath.Join(s.PicturePlace(), name)
+	_, err = os.Stat(path)
+	return errors.Is(err, fs.ErrNotExist), keepFile(path, data)
+}
+
+// TakeBackPictures removes files that were put, but those that the book names by now.
+func (s *Store) TakeBackPictures(ctx context.Context, names []string) error {
+	var all error
+	for _, name := range names {
+		hash, _, _ := strings.Cut(name, ".")
+		var known int
+		err := s.row(ctx, &known, `SELECT count(*) FROM pictures WHERE hash = ?`, hash)
+		if err == nil && known == 0 {
+			err = os.Remove(filepath.Join(s.PicturePlace(), name))
+		}
+		all = errors.Join(all, err)
+	}
+	return all
 }
