@@ -140,8 +140,8 @@ func TestANailInSectionAndItsSchools(t *testing.T) {
 		return p.MustEval(`() => document.querySelector('.school.chosen .numbers b')?.innerText ?? 'nothing'`).Str()
 	}
 	before := ridge()
-	p.MustEval(`() => { const m = document.getElementById('margin'); m.value = 2.5; m.dispatchEvent(new Event('input')) }`)
-	p.sees("Spare to leave: 2.5 mm")
+	p.MustEval(`() => { const m = document.getElementById('margin'); m.value = 0.5; m.dispatchEvent(new Event('input')) }`)
+	p.sees("Spare to leave: 0.5 mm")
 	require.NoError(t, p.Timeout(patience).Wait(rod.Eval(`before => (document.querySelector('.school.chosen .numbers b')?.innerText ?? 'nothing') !== before`, before)))
 	p.keys("n")
 	p.sees("LF2")

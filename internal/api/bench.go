@@ -97,7 +97,7 @@ func benchOf(b book.Bench) contract.BenchJSONResponse {
 	}
 	for _, n := range b.Nails {
 		one := benchNail(n)
-		one.StopAt = b.SignTo(n)
+		one.StopAt, one.PressTo, one.GoesOn = b.SignTo(n), n.PressTo(), b.GoesOn()
 		out.Nails = append(out.Nails, one)
 	}
 	return out

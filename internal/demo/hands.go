@@ -157,9 +157,12 @@ func (h *hands) record(p outlook.Planned, terms outlook.Terms, tool kit.Tool, sk
 		mm := v.Sliver(k)
 		end = h.truth.Cut(i, mm)
 		r.Cuts = append(r.Cuts, mm)
-		if end.Ends() || end.FirstSign() && h.plan == "" { // as far as it goes only where a long quick is brought back
+		if end.Ends() || end.FirstSign() {
 			break
 		}
+	}
+	if end.FirstSign() && h.plan != "" { // a long quick is brought back: on to the dot, step by step
+		r.Cuts, end = h.toTheDot(i, r, end, terms)
 	}
 	if r.Blood = end == quick.Blood; !r.Blood && !h.tally {
 		r.EndFace = end
@@ -179,6 +182,21 @@ func (h *hands) record(p outlook.Planned, terms outlook.Terms, tool kit.Tool, sk
 		r.GapAfter = &gap
 	}
 	return r
+}
+
+// toTheDot goes on where the first sign shows, one cut at a time, for as long as the verdict says so.
+func (h *hands) toTheDot(i int, r record.Nail, end quick.Face, terms outlook.Terms) ([]float64, quick.Face) {
+	for {
+		r.EndFace = end
+		under := h.feet.Work(h.day)
+		told, _ := outlook.Told(&under, r, terms)
+		v := verdict.Of(told, terms.Margin, terms.Hand)
+		if v.Action != verdict.Sliver {
+			return r.Cuts, end
+		}
+		end = h.truth.Cut(i, v.MM)
+		r.Cuts = append(r.Cuts, v.MM)
+	}
 }
 
 func (h *hands) at(c nail.Code) int {

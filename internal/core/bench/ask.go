@@ -77,5 +77,11 @@ const (
 	Steps    Pace = "steps" // one question after the other
 )
 
+// PressTo is the face at which one press's plan ends on the nail: the first sign, whatever the school.
+func (n Nail) PressTo() quick.Face { return quick.SignTo(quick.AtFirstSign, n.Colour) }
+
+// GoesOn tells whether the school of the hand goes on from the first sign to the dot; step by step, never by a press.
+func (b Bench) GoesOn() bool { return b.Hand.Stop == quick.Full }
+
 // SignTo is the face at which this school stops on the nail.
 func (b Bench) SignTo(n Nail) quick.Face { return quick.SignTo(b.Hand.Stop, n.Colour) }

@@ -28,6 +28,8 @@ func TestOneQuestionAfterTheOther(t *testing.T) {
 	assert.Equal(t, quick.Groove, n.Landmark())
 	assert.Equal(t, quick.DarkCentre, quick.SignTo(quick.AtFirstSign, n.Colour))
 	assert.Equal(t, quick.Dot, b.now().SignTo(n), "that hand goes as far as it goes")
+	assert.Equal(t, quick.DarkCentre, n.PressTo(), "one press ends at the first sign all the same")
+	assert.True(t, b.now().GoesOn(), "and may go on step by step")
 	assert.Equal(t, quick.Faces(nail.Dark), n.Faces, "it was told to be dark")
 	places := n.Pictures()
 	assert.Greater(t, places[1], places[0])

@@ -23,6 +23,7 @@ import (
 var (
 	careful = verdict.Terms{Stop: quick.AtFirstSign, Limit: verdict.Careful, Hand: kit.NewHand}
 	usual   = verdict.Terms{Stop: quick.AtFirstSign, Limit: verdict.Usual, Hand: kit.NewHand}
+	full    = verdict.Terms{Stop: quick.Full, Limit: verdict.Usual, Hand: kit.PractisedHand} // a groomer's
 )
 
 // hands is how real hands and dogs differ from the model: one face in twenty is read one step
@@ -135,7 +136,14 @@ func (w way) nail(d *virtual.Dog, s *state.State, i int) tally {
 			}
 			next.Action, next.MM, next.Risk = verdict.Sliver, mm, max(b.Bleeds(mm), b.Risk(mm))
 			if len(work.Cuts) >= first.Slivers || face.FirstSign() || face.Ends() {
-				break
+				if !face.FirstSign() || w.terms.Stop == quick.AtFirstSign {
+					break
+				}
+				w.press = false // from the sign to the dot it goes step by step, by what was told
+				work.EndFace, work.Cuts[len(work.Cuts)-1].Face = "", face
+				b = s.Belief(i, n.Form, work)
+				worked.Belief = b
+				next = verdict.Next(worked, w.terms)
 			}
 		}
 		step = next
@@ -282,6 +290,7 @@ func TestFortyWeeksRarelyBleed(t *testing.T) {
 		{"careful, one press a nail", way{careful, true}, 3},
 		{"usual, step by step", way{terms: usual}, 5},
 		{"usual, one press a nail", way{usual, true}, 5},
+		{"as far as it goes, one press a nail", way{full, true}, 5},
 	} {
 		for _, weeks := range []int{1, 2, 4} {
 			for _, caliper := range []bool{false, true} {

@@ -89,7 +89,11 @@ func Next(w Worked, t Terms) Step {
 	case last.FirstSign() && t.Stop == quick.AtFirstSign:
 		return stop("the first sign shows, and you stop there")
 	case last.FirstSign():
-		return w.within(t, left, []float64{thin}, "thin slivers until the dot", stop("the sign shows, and any more is a risk"))
+		enough := stop("the sign shows, and any more is a risk")
+		if w.risk(w.thickness(t, thin)+thin) > float64(min(t.Limit, Careful)) { // a tip's thickness stays in reserve: some dogs show late
+			return enough
+		}
+		return w.within(t, left, []float64{thin}, "thin slivers until the dot", enough)
 	case last == quick.Grey:
 		enough := stop("enough for today, still about %.1f mm: a touch of file or grinder, or next time", left)
 		return w.within(t, left, []float64{thin}, "light grey: thin slivers, look after each", enough)
@@ -126,8 +130,8 @@ func (w Worked) first(t Terms, left, size float64) Step {
 func (w Worked) thenGoing(step Step, t Terms, size float64) Step {
 	for _, going := range t.unread(size) {
 		if going = w.thickness(t, going); going > step.MM {
-			likely := slivers(step.Left-step.MM, going, w.Depth, t.Stop)
-			step.Going, step.Likely, step.Slivers = going, 1+max(0, likely), max(1, 1+min(likely+t.beyond(), w.reach(step.Left-step.MM, going)))
+			likely := slivers(step.Left-step.MM, going, w.Depth)
+			step.Going, step.Likely, step.Slivers = going, 1+max(0, likely), max(1, 1+min(likely+beyondSign, w.reach(step.MM, going)))
 		}
 	}
 	return step
@@ -167,8 +171,8 @@ func (w Worked) within(t Terms, left float64, slivers []float64, because string,
 
 func (w Worked) sliver(t Terms, left, mm float64, because string) Step {
 	mm = w.thickness(t, mm)
-	likely := slivers(left, mm, w.Depth, t.Stop)
-	return Step{Action: Sliver, MM: mm, Touch: t.Touch > 0, Risk: w.risk(mm), Slivers: max(1, min(likely+t.beyond(), w.reach(left, mm))), Likely: max(1, likely), Going: mm, Left: left, Because: because}
+	likely := slivers(left, mm, w.Depth)
+	return Step{Action: Sliver, MM: mm, Touch: t.Touch > 0, Risk: w.risk(mm), Slivers: max(1, min(likely+beyondSign, w.reach(0, mm))), Likely: max(1, likely), Going: mm, Left: left, Because: because}
 }
 
 // thickness is what the tool in the hand takes where a clipper would take a sliver of mm: nobody
@@ -183,9 +187,10 @@ func (w Worked) thickness(t Terms, mm float64) float64 {
 // risk is the chance that a sliver of mm bleeds, or reaches a quick that does not show it at once.
 func (w Worked) risk(mm float64) float64 { return math.Max(w.Belief.Bleeds(mm), w.Belief.Risk(mm)) }
 
-// slivers is how many slivers of mm lie between a spare and the sign at which this school stops.
-func slivers(spare, mm, depth float64, stop quick.Stop) int {
-	return int(math.Floor((spare-signAt(depth, stop))/mm + hair))
+// slivers is how many slivers of mm lie between a spare and the first sign. No plan goes beyond it, whatever
+// the school: from the first sign to the dot one sliver comes at a time, and the face decides.
+func slivers(spare, mm, depth float64) int {
+	return int(math.Floor((spare-signAt(depth, quick.AtFirstSign))/mm + hair))
 }
 
 // signAt is the spare at which the sign of a school shows, mm, on a nail so deep.
@@ -203,17 +208,11 @@ func Leaves(depth, margin float64, stop quick.Stop) float64 {
 	return math.Max(signAt(depth, stop), margin*Size(depth))
 }
 
-// reach is how many slivers of mm fit into a spare with a tip's thickness to go: no plan names one that
-// would reach the quick, whatever the look after each.
-func (w Worked) reach(spare, mm float64) int { return int(math.Floor((spare-Thin(w.Depth))/mm + hair)) }
-
-// beyond is how many slivers more than those that reach the sign by the median may come off, each
-// after a look: one when careful.
-func (t Terms) beyond() int {
-	if t.Limit <= Careful {
-		return beyondSign - 1
-	}
-	return beyondSign
+// reach is how many slivers of mm may come off at most after off mm more, each after a look: a tip's thickness
+// stays in front of the quick even where the spare is at its lower quarter. Where signs show late the looks warn
+// of nothing, and a count by the median went into the quick.
+func (w Worked) reach(off, mm float64) int {
+	return int(math.Floor((w.Belief.Quantile(lower)-w.Belief.Removed()-off-Thin(w.Depth))/mm + hair))
 }
 
 // Size is the share of its usual thickness that a sliver, a margin and the least cut have on a

@@ -18,7 +18,11 @@ const (
 	firstSignAt = 1.5
 	dotAt       = 0.6
 
-	beyondSign = 2 // slivers beyond those that reach the sign by the median (judgement)
+	beyondSign = 1 // slivers beyond those that reach the first sign by the median, each after a look (judgement)
+
+	// lower is where among the spares that are believed the most that may come off in one press is reckoned from
+	// (judgement; by the median twice as many bled).
+	lower = 0.25
 
 	hair = 1e-9 // beside a whole number
 

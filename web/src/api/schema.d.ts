@@ -2383,6 +2383,9 @@ export interface components {
             /** @description the sliver of light grey */
             thin_mm: number;
             stop_at: components["schemas"]["Face"];
+            press_to: components["schemas"]["Face"];
+            /** @description this school goes on from the first sign to the dot, step by step */
+            goes_on: boolean;
             landmark: components["schemas"]["Landmark"];
             /** @description three places of it to choose from, from the tip, nearest first */
             landmark_mm: number[];

@@ -76,11 +76,13 @@ function choosePace(p: Schemas['Pace']) {
   letGo()
 }
 const trimming = computed(() => nail.value !== undefined && !closed(nail.value) && nail.value.asks !== undefined)
+/** Nails that a press took to the first sign, and that are gone on with from there, step by step. */
+const toTheDot = ref(new Set<string>())
 /** How the nail in hand is gone through. */
 const way = computed(() => {
   if (!trimming.value) return 'rest'
   if (grinding.value) return 'grind'
-  return pace.value === 'press' && nail.value!.advice.slivers_mm.length > 0 ? 'press' : 'steps'
+  return pace.value === 'press' && nail.value!.advice.slivers_mm.length > 0 && !toTheDot.value.has(nail.value!.code) ? 'press' : 'steps'
 })
 const press = useTemplateRef('press')
 const steps = useTemplateRef('steps')
@@ -99,16 +101,17 @@ const rest = computed(() => {
 const does = computed(() => ({ press: () => press.value?.tell(), steps: () => steps.value?.next(), grind: () => grind.value?.next(), rest: () => rest.value.does() })[way.value])
 
 /** A whole nail in one press: its slivers, what the end shows, and that it is done; undone as one. */
-function told(slivers: number[], face: Schemas['Face'] | undefined) {
+function told(slivers: number[], face: Schemas['Face'] | undefined, goesOn = false) {
   const n = nail.value
   if (!n || closed(n)) return
   const press = crypto.randomUUID()
   const all: Told[] = slivers.map((mm) => ({ kind: 'cut', id: crypto.randomUUID(), press, nail: n.code, mm }))
   if (face) all.push({ kind: 'face', press, nail: n.code, of: all[all.length - 1].id, face })
-  if (face !== 'blood') all.push({ kind: 'done', press, nail: n.code })
+  if (goesOn) toTheDot.value.add(n.code)
+  else if (face !== 'blood') all.push({ kind: 'done', press, nail: n.code })
   void tell(...all)
   if (face === 'blood') bleeding.value = true
-  else goOn(n)
+  else if (!goesOn) goOn(n)
 }
 const about = (kind: Schemas['EventKind'], more: Partial<Told> = {}) => nail.value && void tell({ kind, nail: nail.value.code, ...more } as Told)
 const cut = (mm: number) => about('cut', { mm })
@@ -135,7 +138,7 @@ function go(by: number) {
 }
 /** The pedal's other side: it stopped at the sign. */
 function atSign() {
-  if (way.value === 'press') press.value?.tell(nail.value!.stop_at)
+  if (way.value === 'press') press.value?.tell(nail.value!.press_to)
   else finish()
 }
 function blood() {
@@ -193,7 +196,7 @@ onKey((event) => {
   }
   const keys: Record<string, () => void> = {
     ' ': does.value, PageDown: does.value, PageUp: atSign, '+': () => press.value?.step(1), '-': () => press.value?.step(-1),
-    t: () => grind.value?.touch(), w: () => grind.value?.nextPass(), e: () => about('edges'), s: finish, n: () => go(1), p: () => go(-1), u: undo, b: blood,
+    d: () => press.value?.goOn(), t: () => grind.value?.touch(), w: () => grind.value?.nextPass(), e: () => about('edges'), s: finish, n: () => go(1), p: () => go(-1), u: undo, b: blood,
   }
   const acts = keys[event.key] ?? keys[event.key.toLowerCase()]
   if (acts) act(event, acts)

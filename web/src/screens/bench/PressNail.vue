@@ -11,7 +11,7 @@ import NailUnderHands from './NailUnderHands.vue'
 
 /** A whole nail, worked without touching the screen, and told in one press once it is done. */
 const props = defineProps<{ dogId: string; nail: Schemas['BenchNail'] }>()
-const emit = defineEmits<{ told: [slivers: number[], face: Schemas['Face'] | undefined] }>()
+const emit = defineEmits<{ told: [slivers: number[], face: Schemas['Face'] | undefined, goesOn?: boolean] }>()
 const { length } = useUnits()
 const advice = computed(() => props.nail.advice)
 /** How many slivers it was; what is likely until somebody says otherwise. */
@@ -23,7 +23,9 @@ const light = computed(() => props.nail.colour === 'light')
 const step = (by: number) => (more.value = Math.min(advice.value.slivers_mm.length, Math.max(1, count.value + by)) - advice.value.likely)
 /** As planned, no sign: what the end shows nobody told. */
 const tell = (face?: Schemas['Face']) => emit('told', slivers.value, face)
-defineExpose({ tell, step })
+/** At the first sign, and not done: from there to the dot one thin cut at a time. */
+const goOn = () => props.nail.goes_on && emit('told', slivers.value, props.nail.press_to, true)
+defineExpose({ tell, step, goOn })
 </script>
 
 <template>
@@ -31,9 +33,9 @@ defineExpose({ tell, step })
     <div class="drawn">
       <NailSection v-if="section && section.bar.code === nail.code && nail.cuts.length === 0" :section="section" :title="`${nail.code} in section, its slivers in their order`" />
       <NailUnderHands v-else :nail="nail" />
-      <figure class="stop"><FacePicture :face="nail.stop_at" :light="light" /><figcaption>stop here</figcaption></figure>
+      <figure class="stop"><FacePicture :face="nail.press_to" :light="light" /><figcaption>stop here</figcaption></figure>
     </div>
-    <p class="say"><strong class="most">{{ atMost(advice, length) }}.</strong> Look after each. Stop at {{ stopSigns[nail.stop_at] }}.</p>
+    <p class="say"><strong class="most">{{ atMost(advice, length) }}.</strong> Look after each<template v-if="nail.faces.includes('grey')">, thinner at light grey ({{ length.show(nail.thin_mm) }})</template>; stop at {{ stopSigns[nail.press_to] }}.</p>
     <div class="count" role="group" aria-label="How many slivers it was">
       <BButton variant="plain" class="step" aria-label="One sliver less" @click="step(-1)">−</BButton>
       <span aria-live="polite"><strong>{{ count }}</strong> {{ count === 1 ? 'sliver' : 'slivers' }}</span>
@@ -41,8 +43,9 @@ defineExpose({ tell, step })
     </div>
     <h2>How does the end look now?</h2>
     <div :class="['faces', { both: nail.faces.length > 5 }]" role="group" aria-label="What the end shows now">
-      <button v-for="(f, i) in nail.faces" :key="f" type="button" :class="{ sign: f === nail.stop_at }" @click="tell(f)"><FacePicture :face="f" :light="light || f === 'blush' || f === 'pink_dot'" /><span>{{ faces[f] }}</span><kbd>{{ i + 1 }}</kbd></button>
+      <button v-for="(f, i) in nail.faces" :key="f" type="button" :class="{ sign: f === nail.press_to }" @click="tell(f)"><FacePicture :face="f" :light="light || f === 'blush' || f === 'pink_dot'" /><span>{{ faces[f] }}</span><kbd>{{ i + 1 }}</kbd></button>
     </div>
+    <BButton v-if="nail.goes_on" variant="plain" class="on" @click="goOn()">{{ faces[nail.press_to] }}, and on to {{ stopSigns[nail.stop_at] }} step by step <kbd>D</kbd></BButton>
     <BButton variant="go" class="next" @click="tell()">Done, no sign seen <kbd>Space</kbd></BButton>
   </div>
 </template>
@@ -62,6 +65,8 @@ defineExpose({ tell, step })
 .faces button { align-items: center; background: var(--sheet); border: 1px solid var(--line-strong); border-radius: 3px; color: var(--ink); display: flex; flex-direction: column; gap: 0.2rem; line-height: 1.15; min-height: 96px; padding: 0.5rem 0.2rem; }
 .faces.both { grid-template-columns: repeat(7, minmax(0, 1fr)); }
 .faces .sign { border: 3px solid var(--go); font-weight: 650; }
+.on { margin-bottom: 0.4rem; min-height: 56px; width: 100%; }
+.on::first-letter { text-transform: uppercase; }
 .next { font-size: 1.375rem; min-height: 72px; width: 100%; }
 
 @media (max-width: 900px) {
