@@ -131,7 +131,7 @@ func (w Worked) thenGoing(step Step, t Terms, size float64) Step {
 	for _, going := range t.unread(size) {
 		if going = w.thickness(t, going); going > step.MM {
 			likely := slivers(step.Left-step.MM, going, w.Depth)
-			step.Going, step.Likely, step.Slivers = going, 1+max(0, likely), max(1, 1+min(likely+beyondSign, w.reach(step.MM, going)))
+			step.Going, step.Likely, step.Slivers = going, 1+max(0, likely), max(1, 1+min(likely+t.beyond(), w.reach(step.MM, going)))
 		}
 	}
 	return step
@@ -172,7 +172,7 @@ func (w Worked) within(t Terms, left float64, slivers []float64, because string,
 func (w Worked) sliver(t Terms, left, mm float64, because string) Step {
 	mm = w.thickness(t, mm)
 	likely := slivers(left, mm, w.Depth)
-	return Step{Action: Sliver, MM: mm, Touch: t.Touch > 0, Risk: w.risk(mm), Slivers: max(1, min(likely+beyondSign, w.reach(0, mm))), Likely: max(1, likely), Going: mm, Left: left, Because: because}
+	return Step{Action: Sliver, MM: mm, Touch: t.Touch > 0, Risk: w.risk(mm), Slivers: max(1, min(likely+t.beyond(), w.reach(0, mm))), Likely: max(1, likely), Going: mm, Left: left, Because: because}
 }
 
 // thickness is what the tool in the hand takes where a clipper would take a sliver of mm: nobody
@@ -213,6 +213,15 @@ func Leaves(depth, margin float64, stop quick.Stop) float64 {
 // of nothing, and a count by the median went into the quick.
 func (w Worked) reach(off, mm float64) int {
 	return int(math.Floor((w.Belief.Quantile(lower)-w.Belief.Removed()-off-Thin(w.Depth))/mm + hair))
+}
+
+// beyond is how many slivers more than those that reach the first sign by the median a plan names, each after a
+// look: one when careful, and for who goes on from the sign step by step anyway.
+func (t Terms) beyond() int {
+	if t.Limit <= Careful || t.Stop == quick.Full {
+		return beyondSign - 1
+	}
+	return beyondSign
 }
 
 // Size is the share of its usual thickness that a sliver, a margin and the least cut have on a

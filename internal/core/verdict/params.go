@@ -18,7 +18,7 @@ const (
 	firstSignAt = 1.5
 	dotAt       = 0.6
 
-	beyondSign = 1 // slivers beyond those that reach the first sign by the median, each after a look (judgement)
+	beyondSign = 2 // slivers beyond those that reach the first sign by the median (judgement)
 
 	// lower is where among the spares that are believed the most that may come off in one press is reckoned from
 	// (judgement; by the median twice as many bled).
