@@ -3,6 +3,7 @@ package main
 import (
 	"fmt"
 	"os"
+	"path/filepath"
 	"time"
 
 	"github.com/spf13/cobra"
@@ -69,10 +70,18 @@ func dataFlag(cmd *cobra.Command, data *string) {
 	cmd.Flags().StringVar(data, "data", "", "the data FILE (default: under your data directory)")
 }
 
-// named is the data file that was named, or the usual one.
+// named is the data file that was named, or the usual one; where it is a link, the file that it leads to, so that
+// what stands beside a book stands in one place.
 func named(data string) (string, error) {
-	if data != "" {
-		return data, nil
+	if data == "" {
+		usual, err := dataFile()
+		if err != nil {
+			return "", err
+		}
+		data = usual
 	}
-	return dataFile()
+	if real, err := filepath.EvalSymlinks(data); err == nil {
+		return real, nil
+	}
+	return data, nil
 }

@@ -107,7 +107,7 @@ func wholly(path string, write func(io.Writer) error) error {
 // importCommand takes an exported package in.
 func importCommand() *cobra.Command {
 	var data string
-	var try bool
+	var try, begin bool
 	cmd := &cobra.Command{
 		Use: "import IN.zip", Short: "Take in what is new in an exported package, all of it or nothing; --try only says what that would be", Args: cobra.ExactArgs(1),
 		RunE: func(cmd *cobra.Command, args []string) error {
@@ -120,7 +120,11 @@ func importCommand() *cobra.Command {
 			if err != nil {
 				return err
 			}
-			b, kept, err := opened(cmd, data)
+			how := []store.Option{store.Existing} // a slip in its name makes no second book
+			if begin {
+				how = nil
+			}
+			b, kept, err := opened(cmd, data, how...)
 			if err != nil {
 				return err
 			}
@@ -147,6 +151,7 @@ func importCommand() *cobra.Command {
 		},
 	}
 	dataFlag(cmd, &data)
+	cmd.Flags().BoolVar(&begin, "new", false, "begin a new book where there is none yet")
 	cmd.Flags().BoolVar(&try, "try", false, "only say what would be taken in")
 	return cmd
 }

@@ -296,7 +296,7 @@ func TestABookThatIsGoneSaysSo(t *testing.T) {
 	for _, method := range []string{"GET", "POST"} {
 		status, text := c.do(method, map[string]string{"GET": "/api/due", "POST": "/api/dogs"}[method], moss)
 		assert.Equal(t, 503, status, string(text))
-		assert.Contains(t, string(text), "removed or replaced")
+		assert.Contains(t, string(text), "was removed")
 	}
 	require.NoError(t, os.Rename(c.path+".moved", c.path))
 	assert.Len(t, ask[contract.DueList](c, "GET", "/api/due", "", 200).Dogs, 1)

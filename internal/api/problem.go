@@ -69,11 +69,12 @@ func refuse(c *gin.Context, err error) {
 	var faults fault.Fields
 	var tooLarge *http.MaxBytesError
 	var told book.AlreadyTold
+	var gone store.Gone
 	err = store.InOwnWords(err)
 	switch {
-	case errors.Is(err, store.ErrGone):
+	case errors.As(err, &gone):
 		slog.Error("the book is gone", "err", err)
-		write(c, problem(http.StatusServiceUnavailable, "The book’s file was removed or replaced while Fribbet was running. Nothing more is kept: stop Fribbet, put the file back, start it again. What you told since waits in this browser."))
+		write(c, problem(http.StatusServiceUnavailable, fmt.Sprintf("The book’s file %s while Fribbet was running. Nothing more is kept. %s What you told since waits in this browser.", gone.How, gone.Cure())))
 	case errors.Is(err, store.ErrCannotWrite):
 		slog.Error("cannot write", "err", err)
 		write(c, problem(http.StatusInsufficientStorage, "The book cannot be written to: the disk is full, or the file is read-only. Nothing was written. Make room or give it back its right to be written, then tell it again."))

@@ -25,10 +25,14 @@ func (s *Store) Backup(ctx context.Context, out string) error {
 	return copied(ctx, s.file.path, out)
 }
 
-// BackupFile copies the book in a file, whether a program has it open or not.
+// BackupFile copies the book in a file, whether a program has it open or not. Nothing of the file is changed.
 func BackupFile(ctx context.Context, path, out string) error {
-	if _, err := os.Stat(path); err != nil {
-		return Refused{path, "is not there: name the file of a book"}
+	path = itself(path)
+	if _, err := os.Stat(path); err != nil || notBegun(path) {
+		return Refused{path, "is not there or empty: name the file of a book" + offer(path)}
+	}
+	if held, err := hold(ctx, path); err == nil { // nobody has it: nobody begins meanwhile
+		defer held.Unlock() //nolint:errcheck // it ends with the program at the latest
 	}
 	if err := look(ctx, path); err != nil {
 		return err
@@ -47,17 +51,17 @@ func copied(ctx context.Context, from, out string) error {
 		err = linkPictures(picturesOf(from), picturesBeside(out))
 	}
 	if err != nil {
-		return errors.Join(InOwnWords(err), removed(part))
+		return errors.Join(InOwnWords(err), removed(part, besides...))
 	}
 	if err := os.Rename(part, out); err != nil {
-		return errors.Join(err, removed(part))
+		return errors.Join(err, removed(part, besides...))
 	}
 	return synced(filepath.Dir(out))
 }
 
 // copyInto copies a book through SQLite’s online backup, closes the copy as it should be, and checks it whole.
 func copyInto(ctx context.Context, from, to string) error {
-	if err := removed(to); err != nil {
+	if err := removed(to, besides...); err != nil {
 		return err
 	}
 	made, err := os.OpenFile(to, os.O_WRONLY|os.O_CREATE|os.O_EXCL, 0o600)
@@ -80,7 +84,7 @@ func copyInto(ctx context.Context, from, to string) error {
 }
 
 func online(ctx context.Context, from, to string) (err error) {
-	db, err := raw(from, "busy_timeout(5000)")
+	db, err := readOnly(from)
 	if err != nil {
 		return err
 	}
@@ -104,22 +108,12 @@ func online(ctx context.Context, from, to string) (err error) {
 	})
 }
 
-// closedWell closes a book’s file as it should be: one file, in which everything is.
-func closedWell(ctx context.Context, path string) error {
-	db, err := raw(path, "journal_mode(DELETE)")
-	if err != nil {
-		return err
-	}
-	_, err = db.ExecContext(ctx, fmt.Sprintf(`PRAGMA user_version = %d`, closed))
-	return errors.Join(err, db.Close())
-}
-
 // checkedWhole reads a closed book whole, and returns Refused when anything of it is damaged.
 func checkedWhole(ctx context.Context, path string) error {
 	if err := look(ctx, path); err != nil {
 		return err
 	}
-	db, err := raw(path)
+	db, err := readOnly(path)
 	if err != nil {
 		return err
 	}
@@ -143,32 +137,60 @@ func checkedWhole(ctx context.Context, path string) error {
 // another name. The backup is copied and checked first; the swap is one step, so that whenever it is broken
 // off there is the old book or the new one.
 func Restore(ctx context.Context, path, backup, keep string) error {
-	if _, err := os.Stat(backup); err != nil {
-		return Refused{backup, "is not there: name the file of a backup"}
+	path = itself(path)
+	if _, err := os.Stat(backup); err != nil || notBegun(backup) {
+		return Refused{backup, "is not there or empty: name the file of a backup"}
 	}
-	held, err := hold(path)
-	if err != nil {
-		return err
+	if _, err := os.Stat(path); err == nil {
+		held, err := hold(ctx, path)
+		if err != nil {
+			return err
+		}
+		defer held.Unlock() //nolint:errcheck // it ends with the program at the latest
+		if err := anotherPrograms(ctx, path); err != nil {
+			return err
+		}
 	}
-	defer held.Unlock() //nolint:errcheck // it ends with the program at the latest
 	if err := look(ctx, backup); err != nil {
 		return err
 	}
 	fresh := path + restoring
-	err = copyInto(ctx, backup, fresh)
+	err := copyInto(ctx, backup, fresh)
 	if err == nil {
 		err = linkPictures(picturesBeside(backup), picturesOf(path))
 	}
 	if err != nil {
-		return errors.Join(InOwnWords(err), removed(fresh))
+		return errors.Join(InOwnWords(err), removed(fresh, besides...))
 	}
 	if err := aside(ctx, path, keep); err != nil {
-		return errors.Join(err, removed(fresh))
+		return errors.Join(err, removed(fresh, besides...))
 	}
 	if err := os.Rename(fresh, path); err != nil {
 		return err
 	}
 	return synced(filepath.Dir(path))
+}
+
+// anotherPrograms refuses to put a book in the place of what is a sound database, and no book.
+func anotherPrograms(ctx context.Context, path string) error {
+	head, err := headerOf(path)
+	if err != nil {
+		return nil // damaged: that is when a backup is wanted
+	}
+	refused := Refused{path, "belongs to another program: name the file of a book. It was not changed"}
+	if head.id != 0 && head.id != applicationID {
+		return refused
+	}
+	db, err := readOnly(path)
+	if err != nil {
+		return err
+	}
+	defer db.Close() //nolint:errcheck // it was only read
+	var tables, ours int
+	if err := db.QueryRowContext(ctx, `SELECT COUNT(*), COALESCE(SUM(name IN ('dogs', 'goose_db_version')), 0) FROM sqlite_schema`).Scan(&tables, &ours); err == nil && tables > 0 && ours < 2 && head.id == 0 {
+		return refused
+	}
+	return nil
 }
 
 // aside keeps a book, whole or damaged, under another name too; what is not there needs none.
@@ -197,7 +219,7 @@ func aside(ctx context.Context, path, keep string) error {
 			return err
 		}
 	}
-	return removed(path + "-shm")
+	return removed(path, "-shm")
 }
 
 // brokenOff tells whether a restore was broken off at the moment at which there was no book.
@@ -207,9 +229,12 @@ func brokenOff(path string) bool {
 	return errors.Is(there, fs.ErrNotExist) && fresh == nil
 }
 
-// removed is that a file and what SQLite keeps beside it are not there.
-func removed(path string) error {
-	for _, beside := range []string{"", "-wal", "-shm", "-journal"} {
+// besides are the endings of a file and what SQLite keeps beside it.
+var besides = []string{"", "-wal", "-shm", "-journal"}
+
+// removed is that files of these endings are not there.
+func removed(path string, endings ...string) error {
+	for _, beside := range endings {
 		if err := os.Remove(path + beside); err != nil && !errors.Is(err, fs.ErrNotExist) {
 			return err
 		}

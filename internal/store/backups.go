@@ -4,6 +4,7 @@ import (
 	"cmp"
 	"context"
 	"errors"
+	"fmt"
 	"io/fs"
 	"os"
 	"path/filepath"
@@ -28,6 +29,29 @@ const (
 
 // backupsOf is the directory of a book's backups.
 func backupsOf(path string) string { return path + ".backups" }
+
+// newestBackup is the path of the backup that was made last, by the disk's clock; empty where there is none.
+func newestBackup(path string) string {
+	all, err := filepath.Glob(filepath.Join(backupsOf(path), "*"+ending))
+	if err != nil {
+		return ""
+	}
+	newest, made := "", time.Time{}
+	for _, one := range all {
+		if info, err := os.Stat(one); err == nil && info.ModTime().After(made) {
+			newest, made = one, info.ModTime()
+		}
+	}
+	return newest
+}
+
+// offer is how the newest backup is put in a book's place.
+func offer(path string) string {
+	if newest := newestBackup(path); newest != "" {
+		return fmt.Sprintf(". The newest backup is put in its place by: fribbet restore %q --data %q", newest, path)
+	}
+	return "; put a backup in its place"
+}
 
 // ReplacedAt is where a restore keeps the book that it replaces.
 func ReplacedAt(path string, at time.Time) string {
@@ -73,7 +97,7 @@ func (s *Store) MakeBackup(ctx context.Context, at time.Time) error {
 }
 
 // DropBackup removes a backup, and what a broken-off one left.
-func (s *Store) DropBackup(k Kept) error { return removed(filepath.Join(s.BackupPlace(), k.Name)) }
+func (s *Store) DropBackup(k Kept) error { return removed(filepath.Join(s.BackupPlace(), k.Name), besides...) }
 
 // DropUnfinished removes what backups that were broken off left.
 func (s *Store) DropUnfinished() error {
@@ -82,7 +106,7 @@ func (s *Store) DropUnfinished() error {
 		return err
 	}
 	for _, part := range parts {
-		err = errors.Join(err, removed(part))
+		err = errors.Join(err, removed(part, besides...))
 	}
 	return err
 }

@@ -9,6 +9,8 @@ import (
 	"io"
 	"io/fs"
 	"os"
+	"path/filepath"
+	"time"
 
 	"github.com/gofrs/flock"
 	"github.com/pressly/goose/v3"
@@ -17,10 +19,42 @@ import (
 )
 
 var (
-	// ErrGone says that the book's file was removed or replaced while it was open.
-	ErrGone = errors.New("the book’s file was removed or replaced under Fribbet")
+	// ErrGone says that the book's file is no longer what was opened.
+	ErrGone = errors.New("the book’s file is no longer what Fribbet opened")
 	// ErrCannotWrite says that the file cannot be written to: the disk is full, or it is read-only.
 	ErrCannotWrite = errors.New("the book cannot be written to")
+)
+
+// Gone is what became of an open book's file. It is ErrGone.
+type Gone struct {
+	Path, How string
+	Backup    string // the newest, to be put back; empty where there is none
+}
+
+func (g Gone) Error() string        { return fmt.Sprintf("%s %s while Fribbet was running. %s", g.Path, g.How, g.Cure()) }
+func (g Gone) Is(target error) bool { return target == ErrGone }
+
+// Cure is what is to be done then, in a sentence or two.
+func (g Gone) Cure() string {
+	put := "Stop Fribbet, put the file back, start it again"
+	switch g.How {
+	case wasOverwritten:
+		put = "Stop Fribbet, and start it again to go on with what is there now"
+	case lostItsLog:
+		put = "What was told is in the one file all the same: stop Fribbet and start it again"
+	}
+	if g.Backup == "" {
+		return put + "."
+	}
+	return fmt.Sprintf("%s; or put the newest backup in its place: fribbet restore %q --data %q", put, g.Backup, g.Path)
+}
+
+// What becomes of a file under an open book.
+const (
+	wasRemoved     = "was removed"
+	wasReplaced    = "was replaced by another file"
+	wasOverwritten = "was written over"
+	lostItsLog     = "lost the file beside it, -wal, in which the newest is kept,"
 )
 
 // Refused is a file that is not opened, and why; nothing of it was changed.
@@ -30,39 +64,110 @@ func (r Refused) Error() string { return r.Path + ": " + r.Why }
 
 const (
 	applicationID = 0x46726962 // "Frib": that the file is a book
-	inUse         = 1          // the user version while a book is open
-	closed        = 0          // and once it was closed as it should be
+	closed        = 0          // the user version of a book that was closed as it should be; while it is open, another each time
 
 	// checked is how large a book may be that is checked whole at every opening, bytes; a larger one is
 	// checked where it was not closed as it should be.
 	checked = 64 << 20
+
+	// turn is how long an opening waits for a program that has the book for a moment: one that copies it, or is
+	// just ending.
+	turn = 2 * time.Second
 )
 
 // file is the book's file as it was opened: held by a lock, and looked at before anything is read or written.
 type file struct {
-	path string
+	path string // of the file itself, not of a link to it
 	lock *flock.Flock
-	was  os.FileInfo // nil while it is being opened
+	self *os.File // closed after SQLite's own: closing one earlier would end the locks that SQLite has on the file
+	mark uint32   // its user version, as long as this program has it
+	was  os.FileInfo
+	log  os.FileInfo // of the file -wal beside it, which stays as long as the book is open
 }
 
-// hold locks a book against other programs of its kind. The lock is a file beside it.
-func hold(path string) (*flock.Flock, error) {
-	lock := flock.New(path+".lock", flock.SetPermissions(0o600))
-	held, err := lock.TryLock()
-	if err != nil {
-		return nil, Refused{path, "cannot be locked: " + err.Error()}
+// itself is the file that a path leads to, through links; the path where nothing is there yet.
+func itself(path string) string {
+	if real, err := filepath.EvalSymlinks(path); err == nil {
+		return real
 	}
-	if !held {
-		return nil, Refused{path, "is open in another Fribbet. Stop that one first; one book has one server"}
-	}
-	return lock, nil
+	return path
 }
 
-// there tells whether the file is still the one that was opened.
-func (f file) there() error {
+// hold locks a book against other programs of its kind. The lock is on the file itself, by whatever name it was opened.
+func hold(ctx context.Context, path string) (*flock.Flock, error) {
+	ctx, cancel := context.WithTimeout(ctx, turn)
+	defer cancel()
+	for {
+		before, err := os.Stat(path)
+		if err != nil {
+			return nil, err
+		}
+		lock := flock.New(path, flock.SetFlag(os.O_RDONLY))
+		held, err := lock.TryLockContext(ctx, turn/40)
+		switch {
+		case errors.Is(err, context.DeadlineExceeded):
+			return nil, Refused{path, "is open in another Fribbet. Stop that one first; one book has one server"}
+		case err != nil:
+			return nil, Refused{path, "cannot be locked: " + err.Error()}
+		}
+		if now, err := os.Stat(path); held && err == nil && os.SameFile(before, now) {
+			return lock, nil
+		}
+		_ = lock.Unlock() // it was replaced while we waited
+	}
+}
+
+// opened begins to watch a file that was marked as open.
+func (f *file) opened() (err error) {
+	if f.self, err = os.Open(f.path); err != nil {
+		return err
+	}
+	if f.was, err = f.self.Stat(); err != nil {
+		return err
+	}
+	if f.log, err = os.Stat(f.path + "-wal"); err != nil {
+		return err
+	}
+	head, err := readHeader(f.self)
+	if err == nil && head.state != f.mark {
+		err = errRead
+	}
+	return err
+}
+
+// shut ends the watching.
+func (f *file) shut() error {
+	if f.self == nil {
+		return nil
+	}
+	return f.self.Close()
+}
+
+// logGone removes the log that this program kept beside a file that is another now: it would be read into that. It is
+// emptied first, so that SQLite has nothing to write there when it closes.
+func (f *file) logGone() error {
+	now, err := os.Stat(f.path + "-wal")
+	if err != nil || !os.SameFile(now, f.log) {
+		return nil
+	}
+	return errors.Join(os.Truncate(f.path+"-wal", 0), removed(f.path, "-wal", "-shm"))
+}
+
+// there tells whether the file is still the one that was opened, and nobody else wrote into it.
+func (f *file) there() error {
+	gone := func(how string) error { return Gone{f.path, how, newestBackup(f.path)} }
 	now, err := os.Stat(f.path)
-	if err != nil || !os.SameFile(now, f.was) {
-		return ErrGone
+	switch {
+	case errors.Is(err, fs.ErrNotExist):
+		return gone(wasRemoved)
+	case err != nil || !os.SameFile(now, f.was):
+		return gone(wasReplaced)
+	}
+	if head, err := readHeader(f.self); err != nil || head.state != f.mark {
+		return gone(wasOverwritten)
+	}
+	if log, err := os.Stat(f.path + "-wal"); err != nil || !os.SameFile(log, f.log) {
+		return gone(lostItsLog)
 	}
 	return nil
 }
@@ -71,6 +176,17 @@ func (f file) there() error {
 // File Format, 1.3).
 type header struct {
 	state, id uint32
+	logged    bool // what is told goes into a file beside it first
+}
+
+var errNoDatabase = errors.New("no database")
+
+func readHeader(from io.ReaderAt) (header, error) {
+	first := make([]byte, 100)
+	if _, err := from.ReadAt(first, 0); err != nil || string(first[:16]) != "SQLite format 3\x00" {
+		return header{}, errNoDatabase
+	}
+	return header{binary.BigEndian.Uint32(first[60:]), binary.BigEndian.Uint32(first[68:]), first[18] == 2}, nil
 }
 
 func headerOf(path string) (header, error) {
@@ -79,53 +195,65 @@ func headerOf(path string) (header, error) {
 		return header{}, err
 	}
 	defer opened.Close() //nolint:errcheck // it was only read
-	first := make([]byte, 100)
-	if _, err := io.ReadFull(opened, first); err != nil || string(first[:16]) != "SQLite format 3\x00" {
-		return header{}, Refused{path, "is no book of Fribbet. It was not changed"}
-	}
-	return header{binary.BigEndian.Uint32(first[60:]), binary.BigEndian.Uint32(first[68:])}, nil
+	return readHeader(opened)
 }
 
-// look refuses a file that is none of ours, cut, damaged, of a later version or half a copy, before anything
-// is written to it.
+// notBegun tells whether a file has nothing in it yet.
+func notBegun(path string) bool {
+	info, err := os.Stat(path)
+	return err == nil && info.Size() == 0
+}
+
+// look refuses a file that is none of ours, cut, damaged, of a later version or half a copy. It only reads:
+// nothing of the file, nor of what stands beside it, is changed.
 func look(ctx context.Context, path string) error {
 	refuse := func(why string, args ...any) error { return Refused{path, fmt.Sprintf(why, args...)} }
 	info, err := os.Stat(path)
-	if err != nil {
+	switch {
+	case err != nil:
 		return err
-	}
-	if info.IsDir() {
+	case info.IsDir():
 		return refuse("is a directory; name a file")
-	}
-	if info.Size() == 0 {
+	case info.Size() == 0:
 		return nil // a new one
 	}
 	head, err := headerOf(path)
-	switch _, beside := os.Stat(path + "-wal"); {
+	_, log := os.Stat(path + "-wal")
+	switch {
+	case errors.Is(err, errNoDatabase):
+		return refuse("is no book of Fribbet. It was not changed")
 	case err != nil:
 		return err
 	case head.id != 0 && head.id != applicationID:
 		return refuse("belongs to another program. It was not changed")
-	case head.state == inUse && errors.Is(beside, fs.ErrNotExist):
-		return refuse("was copied while Fribbet was running, without the file %s-wal that belongs to it: what was told last is not in it. Copy both, or stop Fribbet first", path)
+	case head.state != closed && head.logged && errors.Is(log, fs.ErrNotExist):
+		return refuse("was copied while Fribbet was running, or lost the file %s-wal that belongs to it: what was told last is not in it. Put both there%s", path, offer(path))
 	}
-	db, err := raw(path)
+	db, err := readOnly(path)
 	if err != nil {
 		return err
 	}
 	defer db.Close() //nolint:errcheck // it was only read
-	var tables int
-	if err := db.QueryRowContext(ctx, `SELECT COUNT(*) FROM sqlite_schema WHERE name IN ('dogs', 'goose_db_version')`).Scan(&tables); err != nil {
-		return refuse("is damaged: %v. It was not changed; put a backup in its place", err)
+	var tables, ours, id int
+	err = db.QueryRowContext(ctx, `SELECT COUNT(*), COALESCE(SUM(name IN ('dogs', 'goose_db_version')), 0) FROM sqlite_schema`).Scan(&tables, &ours)
+	if err == nil {
+		err = db.QueryRowContext(ctx, `PRAGMA application_id`).Scan(&id)
 	}
-	if tables < 2 {
+	switch {
+	case err != nil && ctx.Err() != nil:
+		return ctx.Err()
+	case err != nil:
+		return refuse("is damaged: %v. It was not changed%s", err, offer(path))
+	case ours < 2 && (tables == 0 || id == applicationID && head.state != closed):
+		return nil // a new one that was broken off before its tables were there
+	case ours < 2:
 		return refuse("is no book of Fribbet, or a copy that was made without the file %s-wal. It was not changed", path)
 	}
 	if err := known(ctx, db, refuse); err != nil {
 		return err
 	}
-	if head.state == inUse || info.Size() < checked {
-		return whole(ctx, db, refuse)
+	if head.state != closed || info.Size() < checked {
+		return whole(ctx, db, path, refuse)
 	}
 	return nil
 }
@@ -156,22 +284,55 @@ func known(ctx context.Context, db *sql.DB, refuse func(string, ...any) error) e
 }
 
 // whole refuses a book that is cut or damaged.
-func whole(ctx context.Context, db *sql.DB, refuse func(string, ...any) error) error {
+func whole(ctx context.Context, db *sql.DB, path string, refuse func(string, ...any) error) error {
 	var says string
 	if err := db.QueryRowContext(ctx, `PRAGMA quick_check(1)`).Scan(&says); err != nil {
+		if ctx.Err() != nil {
+			return ctx.Err()
+		}
 		says = err.Error()
 	}
 	if says != "ok" {
-		return refuse("is damaged: %s. It was not changed; put a backup in its place", says)
+		return refuse("is damaged: %s. It was not changed%s", says, offer(path))
 	}
 	return nil
 }
 
-// marked says in the file itself that it is a book, and whether it is open.
-func (s *Store) marked(ctx context.Context, state int) error {
-	_, err := s.db.ExecContext(ctx, fmt.Sprintf(`PRAGMA application_id = %d; PRAGMA user_version = %d; PRAGMA wal_checkpoint(TRUNCATE)`, applicationID, state))
+// strayLog puts aside a log that belongs to another file: of a book that was closed there is none with anything in it.
+// SQLite would read it into the book.
+func strayLog(path string) error {
+	head, err := headerOf(path)
+	if err != nil || head.state != closed || head.logged {
+		return nil
+	}
+	if info, err := os.Stat(path + "-wal"); err != nil || info.Size() == 0 {
+		return nil
+	}
+	return os.Rename(path+"-wal", path+"-wal"+anothers)
+}
+
+// anothers is the ending of what belonged to another file of the same name.
+const anothers = ".of-another"
+
+// marked says in the file itself that it is a book, and in whose hands.
+func (s *Store) marked(ctx context.Context, state uint32) error {
+	return marked(ctx, s.db.DB, state)
+}
+
+func marked(ctx context.Context, db *sql.DB, state uint32) error {
+	if _, err := db.ExecContext(ctx, fmt.Sprintf(`PRAGMA application_id = %d; PRAGMA user_version = %d`, applicationID, state)); err != nil {
+		return err
+	}
+	var busy, frames, moved int
+	err := db.QueryRowContext(ctx, `PRAGMA wal_checkpoint(TRUNCATE)`).Scan(&busy, &frames, &moved)
+	if err == nil && busy != 0 {
+		err = errRead
+	}
 	return err
 }
+
+// errRead says that somebody reads the book just now, so that its log cannot be ended.
+var errRead = errors.New("the book is being read by another program; try again when that is done")
 
 // InOwnWords turns what SQLite says of the file into the store's words.
 func InOwnWords(err error) error {

@@ -6,15 +6,18 @@ import (
 	"database/sql"
 	"errors"
 	"fmt"
-	"net/url"
+	"io/fs"
+	"log/slog"
+	"math"
+	"math/rand/v2"
 	"os"
 	"slices"
 	"strings"
 	"sync"
+	"sync/atomic"
 	"time"
 
 	"github.com/jmoiron/sqlx"
-	_ "modernc.org/sqlite" // the database driver
 )
 
 var (
@@ -40,8 +43,9 @@ type Store struct {
 	db   *sqlx.DB
 	file file
 
-	statements sync.Map      // *sqlx.Stmt by their text: what every tap asks is worked out once
-	writing    chan struct{} // holds the one who writes
+	lost       atomic.Pointer[Gone] // what became of the file, where it cannot be put back
+	statements sync.Map             // *sqlx.Stmt by their text: what every tap asks is worked out once
+	writing    chan struct{}        // holds the one who writes
 }
 
 // idleConnections are kept open for the next request: a new one reads the whole schema first.
@@ -73,17 +77,32 @@ func Open(ctx context.Context, path string, options ...Option) (*Store, error) {
 	for _, set := range options {
 		set(&how)
 	}
-	if _, err := os.Stat(path); err != nil && how.existing {
+	path = itself(path)
+	_, err := os.Stat(path)
+	switch missing := errors.Is(err, fs.ErrNotExist); {
+	case brokenOff(path):
+		return nil, Refused{path, "is not there: a restore was broken off just before it was done. Restore the backup once more"}
+	case (missing || notBegun(path)) && newestBackup(path) != "":
+		return nil, Refused{path, fmt.Sprintf("is not there or empty, and its backups are%s. To begin a new book, move %s away first", offer(path), backupsOf(path))}
+	case err != nil && (how.existing || !missing):
 		return nil, Refused{path, "is not there: name the file of a book"}
 	}
-	if brokenOff(path) {
-		return nil, Refused{path, "is not there: a restore was broken off just before it was done. Restore the backup once more"}
+	made, err := os.OpenFile(path, os.O_RDONLY|os.O_CREATE, 0o600) // nobody else's to read
+	if err != nil {
+		return nil, Refused{path, "cannot be made: " + err.Error()}
 	}
-	held, err := hold(path)
+	_ = made.Close() // it was only made
+	held, err := hold(ctx, path)
 	if err != nil {
 		return nil, err
 	}
-	err = removed(path + restoring) // of a restore that was broken off before it changed anything
+	err = removed(path + restoring, besides...) // of a restore that was broken off before it changed anything
+	if err == nil {
+		err = look(ctx, path)
+	}
+	if err == nil {
+		err = strayLog(path)
+	}
 	var s *Store
 	if err == nil {
 		s, err = how.prepared(ctx, path)
@@ -95,60 +114,79 @@ func Open(ctx context.Context, path string, options ...Option) (*Store, error) {
 	return s, nil
 }
 
-func dsn(path string, pragmas []string) string {
-	return "file:" + (&url.URL{Path: path}).EscapedPath() + "?" + url.Values{"_txlock": {"immediate"}, "_pragma": pragmas}.Encode()
-}
-
-// raw is a file as SQLite has it, without any of the store's doing.
-func raw(path string, pragmas ...string) (*sql.DB, error) {
-	return sql.Open("sqlite", dsn(path, pragmas))
-}
-
 // prepared is a book that this program holds.
 func (how opening) prepared(ctx context.Context, path string) (*Store, error) {
-	made, err := os.OpenFile(path, os.O_RDONLY|os.O_CREATE, 0o600) // nobody else's to read
-	if err != nil {
-		return nil, Refused{path, "cannot be made: " + err.Error()}
-	}
-	_ = made.Close() // it was only made
-	if err := look(ctx, path); err != nil {
-		return nil, err
-	}
-	db, err := sqlx.Open("sqlite", dsn(path, []string{"busy_timeout(5000)", "journal_mode(WAL)", "foreign_keys(1)", "synchronous(" + how.synchronous + ")"}))
+	db, err := sqlx.Open(keeping, dsn(path, []string{"busy_timeout(5000)", "journal_mode(WAL)", "foreign_keys(1)", "synchronous(" + how.synchronous + ")"}))
 	if err != nil {
 		return nil, fmt.Errorf("open %s: %w", path, err)
 	}
 	db.SetMaxIdleConns(idleConnections)
-	s := &Store{db: db, file: file{path: path}, writing: make(chan struct{}, 1)}
-	err = migrate(ctx, db.DB)
+	s := &Store{db: db, file: file{path: path, mark: 1 + rand.Uint32N(math.MaxInt32-1)}, writing: make(chan struct{}, 1)}
+	err = s.marked(ctx, s.file.mark)
+	if err == nil {
+		err = migrate(ctx, db.DB)
+	}
 	if err == nil {
 		err = s.payOwed(ctx, how.progress)
 	}
 	if err == nil {
-		err = s.marked(ctx, inUse)
-	}
-	if err == nil {
-		s.file.was, err = os.Stat(path)
+		err = s.file.opened()
 	}
 	if err == nil {
 		err = s.tidyPictures(ctx)
 	}
 	if err != nil {
-		return nil, errors.Join(fmt.Errorf("prepare %s: %w", path, InOwnWords(err)), db.Close())
+		return nil, errors.Join(fmt.Errorf("prepare %s: %w", path, InOwnWords(err)), db.Close(), s.file.shut())
 	}
 	return s, nil
 }
 
-// There tells whether the book's file is still the one that was opened: ErrGone when it is not.
-func (s *Store) There() error { return s.file.there() }
-
-// Close closes the file, and says in it that it was closed as it should be.
-func (s *Store) Close() error {
-	err := s.file.there()
-	if err == nil {
-		err = s.marked(context.Background(), closed)
+// There tells whether the book's file is still the one that was opened: ErrGone when it is not. Where its log was
+// taken away, what that held is put into the one file at once, as long as this program has it; where the file was
+// written over, the log goes, since it would be read into what is there now.
+func (s *Store) There() error {
+	if lost := s.lost.Load(); lost != nil {
+		return *lost
 	}
-	return errors.Join(err, s.db.Close(), s.file.lock.Unlock())
+	err := s.file.there()
+	var gone Gone
+	if !errors.As(err, &gone) || gone.How == wasRemoved || gone.How == wasReplaced { // it may be put back
+		return err
+	}
+	if s.lost.CompareAndSwap(nil, &gone) {
+		switch gone.How {
+		case lostItsLog:
+			err = s.marked(context.Background(), closed)
+		default:
+			err = s.file.logGone()
+		}
+		if err != nil {
+			slog.Error("the book is gone", "how", gone.How, "err", err)
+		}
+	}
+	return *s.lost.Load()
+}
+
+// Close closes the file, and says in it that it was closed as it should be. One that is no longer what was opened is
+// left as it is.
+func (s *Store) Close() error {
+	err := s.There()
+	var gone Gone
+	switch errors.As(err, &gone); gone.How {
+	case "":
+		if err = s.db.Close(); err == nil {
+			err = closedWell(context.Background(), s.file.path)
+		}
+		if errors.Is(err, errRead) {
+			err = nil // it stays with its log, as after a kill
+		}
+	case wasOverwritten, lostItsLog:
+		_ = s.db.Close() // it has nothing more to write
+	default:
+		_ = s.marked(context.Background(), closed) // it may stand elsewhere, and is whole there
+		err = errors.Join(err, s.db.Close(), s.file.logGone())
+	}
+	return errors.Join(err, s.file.shut(), s.file.lock.Unlock())
 }
 
 // write runs do in one transaction: all of it is kept, or nothing. A file that is gone takes nothing. One
@@ -160,8 +198,8 @@ func (s *Store) write(ctx context.Context, do func(*sqlx.Tx) error) error {
 	case <-ctx.Done():
 		return ctx.Err()
 	}
-	if s.file.was != nil { // while it is opened it is not looked at yet
-		if err := s.file.there(); err != nil {
+	if s.file.log != nil { // while it is opened it is not looked at yet
+		if err := s.There(); err != nil {
 			return err
 		}
 	}
