@@ -15,7 +15,7 @@ func (h handlers) ListBackups(context.Context, contract.ListBackupsRequestObject
 }
 
 func (h handlers) MakeBackup(ctx context.Context, _ contract.MakeBackupRequestObject) (contract.MakeBackupResponseObject, error) {
-	if err := h.book.BackUp(ctx); err != nil {
+	if _, err := h.book.BackUp(ctx); err != nil {
 		return nil, refusedFile("backup", err)
 	}
 	out, err := h.backups()

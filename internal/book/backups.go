@@ -39,8 +39,8 @@ func (b *Book) BackupTrouble() string {
 	return trouble
 }
 
-// BackUp makes a backup now, and lets those go that are kept no longer.
-func (b *Book) BackUp(ctx context.Context) error {
+// BackUp makes a backup now, lets those go that are kept no longer, and returns the one it made.
+func (b *Book) BackUp(ctx context.Context) (store.Kept, error) {
 	b.backing.Lock()
 	defer b.backing.Unlock()
 	return b.backUp(ctx)
@@ -52,7 +52,7 @@ func (b *Book) BackUpNightly(ctx context.Context) error {
 	defer b.backing.Unlock()
 	all, err := b.store.Backups(b.now().Location())
 	if err == nil && nightDue(all, b.now()) {
-		err = b.backUp(ctx)
+		_, err = b.backUp(ctx)
 	}
 	trouble := ""
 	if err != nil {
@@ -62,23 +62,26 @@ func (b *Book) BackUpNightly(ctx context.Context) error {
 	return err
 }
 
-func (b *Book) backUp(ctx context.Context) error {
+func (b *Book) backUp(ctx context.Context) (made store.Kept, err error) {
 	if err := b.store.DropUnfinished(); err != nil {
-		return err
+		return made, err
 	}
-	if err := b.store.MakeBackup(ctx, b.now()); err != nil {
-		return err
+	if made, err = b.store.MakeBackup(ctx, b.now()); err != nil {
+		return made, err
 	}
 	all, err := b.store.Backups(b.now().Location())
 	if err != nil {
-		return err
+		return made, err
 	}
 	for _, k := range outlived(all, b.Today()) {
+		if k.Name == made.Name { // a clock that was put back says that it is old
+			continue
+		}
 		if err := b.store.DropBackup(k); err != nil {
-			return err
+			return made, err
 		}
 	}
-	return nil
+	return made, nil
 }
 
 // SoundBackup is the path of a backup of that name that can be put in the book's place; store.ErrNotFound
@@ -102,27 +105,32 @@ func nightDue(all []store.Kept, now time.Time) bool {
 	return first || !made && now.Hour() >= nightHour
 }
 
-// Backups are kept for seven days, all of them; then the last of each week, for four weeks. What a restore
-// replaced stays: nobody asked for it to go.
+// Backups are kept of the seven last days that have one, all of them; then the last of each week, for four weeks. What
+// a restore replaced stays: nobody asked for it to go.
 const (
 	daysKept  = 7
 	weeksKept = 4
 )
 
-// outlived are the backups that are kept no longer.
+// outlived are the backups that are kept no longer. It counts days that have backups, not days of the clock: one that
+// jumped ahead for a night makes nothing old. What was made by a clock that was ahead of today waits for that day.
 func outlived(all []store.Kept, today date.Date) []store.Kept {
-	lastOf := map[[2]int]store.Kept{}
-	week := func(k store.Kept) [2]int {
-		year, week := k.At.ISOWeek()
-		return [2]int{year, week}
-	}
-	for _, k := range all {
-		if last, is := lastOf[week(k)]; !k.Replaced && (!is || k.At.After(last.At)) {
-			lastOf[week(k)] = k
+	newest := slices.SortedFunc(slices.Values(all), func(a, b store.Kept) int { return b.At.Compare(a.At) })
+	days, weeks := map[date.Date]bool{}, map[[2]int]bool{}
+	return slices.DeleteFunc(newest, func(k store.Kept) bool {
+		day := date.Of(k.At)
+		if k.Replaced || day.After(today) || days[day] {
+			return true
 		}
-	}
-	return slices.DeleteFunc(slices.Clone(all), func(k store.Kept) bool {
-		age := today.Sub(date.Of(k.At))
-		return k.Replaced || age < daysKept || age < daysKept*(weeksKept+1) && lastOf[week(k)] == k
+		if len(days) < daysKept {
+			days[day] = true
+			return true
+		}
+		year, week := k.At.ISOWeek()
+		if weeks[[2]int{year, week}] || len(weeks) == weeksKept {
+			return false
+		}
+		weeks[[2]int{year, week}] = true
+		return true
 	})
 }

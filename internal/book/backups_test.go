@@ -3,6 +3,8 @@ package book
 import (
 	"os"
 	"path/filepath"
+	"slices"
+	"strings"
 	"testing"
 	"time"
 
@@ -48,6 +50,39 @@ func TestSevenDaysAndFourWeeksAreKept(t *testing.T) {
 	}
 }
 
+// A clock that is a year ahead for one night, or behind, makes no other backup old; what it made waits for its day.
+func TestAClockThatJumpedPrunesNothing(t *testing.T) {
+	at := func(year, day int) time.Time { return time.Date(year, time.November, day, 3, 10, 0, 0, time.UTC) }
+	var week []store.Kept
+	for day := 20; day < 27; day++ {
+		week = append(week, keptAt(at(2026, day)))
+	}
+	ahead := append(slices.Clone(week), keptAt(at(2027, 27)))
+	gone := outlived(ahead, date.Of(at(2027, 27)))
+	assert.LessOrEqual(t, len(gone), 1, "at most the eighth day's")
+	assert.Empty(t, outlived(ahead, date.Of(at(2026, 26))), "the clock is right again")
+	assert.Empty(t, outlived(append(slices.Clone(week[:6]), keptAt(at(2025, 1))), date.Of(at(2025, 1))), "what is ahead of a clock that is behind stays")
+}
+
+// The backup that an import makes is the one that is put back, whatever sorts last beside it; an import that is
+// refused takes away its own and no other.
+func TestAnImportsOwnBackupIsTheOneItMade(t *testing.T) {
+	b := opened(t)
+	_, err := b.BackUp(ctx)
+	require.NoError(t, err)
+	all, err := b.Backups()
+	require.NoError(t, err)
+	real, later := filepath.Join(all.Place, all.Kept[0].Name), filepath.Join(all.Place, "2031-01-01T03-00-00.000.db")
+	require.NoError(t, os.Rename(real, later))
+	_, err = b.TakeIn(ctx, strings.NewReader("no package"), 10, func(int, int) {})
+	require.Error(t, err)
+	assert.FileExists(t, later)
+	made, err := b.BackUp(ctx)
+	require.NoError(t, err)
+	assert.NotEqual(t, filepath.Base(later), made.Name)
+	assert.FileExists(t, filepath.Join(all.Place, made.Name))
+}
+
 func TestADaysBackupIsMadeOnceTheNightIsOver(t *testing.T) {
 	at := func(day, hour int) time.Time { return time.Date(2026, time.November, day, hour, 0, 0, 0, time.UTC) }
 	yesterday := []store.Kept{keptAt(at(24, 3))}
@@ -80,7 +115,8 @@ func TestTheNightsBackup(t *testing.T) {
 	_, err = b.SoundBackup(ctx, all.Kept[0].Name)
 	require.ErrorAs(t, err, new(store.Refused), "it was spoilt since")
 	require.NoError(t, os.Remove(path))
-	require.NoError(t, b.BackUp(ctx))
+	_, err = b.BackUp(ctx)
+	require.NoError(t, err)
 	left, err := filepath.Glob(filepath.Join(all.Place, "*.part"))
 	require.NoError(t, err)
 	assert.Empty(t, left, "what was broken off is cleared away")

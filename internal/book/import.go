@@ -107,18 +107,15 @@ func (b *Book) TakeIn(ctx context.Context, r io.ReaderAt, size int64, progress S
 	if _, err := formats.ReadPackage(r, size); err != nil { // before a backup is made of it all
 		return Intake{}, refusedBy(err)
 	}
-	if err := b.BackUp(ctx); err != nil {
-		return Intake{}, err
-	}
-	kept, err := b.store.Backups(b.now().Location())
+	before, err := b.BackUp(ctx)
 	if err != nil {
 		return Intake{}, err
 	}
 	out, err := b.takeIn(ctx, r, size, true, progress)
 	if err != nil || out.Nothing() { // then there is nothing to be taken back
-		return out, errors.Join(err, b.store.DropBackup(kept[0]))
+		return out, errors.Join(err, b.store.DropBackup(before))
 	}
-	out.Backup = kept[0].Name
+	out.Backup = before.Name
 	b.memory.InvalidateAll()
 	return out, nil
 }
@@ -127,6 +124,9 @@ func (b *Book) takeIn(ctx context.Context, r io.ReaderAt, size int64, keep bool,
 	p, err := formats.ReadPackage(r, size)
 	if err != nil {
 		return out, refusedBy(err)
+	}
+	if keep {
+		defer b.store.HoldPictures()()
 	}
 	t := taking{b: b, ctx: ctx, p: p, keep: keep, progress: progress, sittings: map[uuid.UUID]bool{}}
 	defer func() {

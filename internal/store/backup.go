@@ -209,6 +209,9 @@ func aside(ctx context.Context, path, keep string) error {
 	if _, err := os.Stat(keep); err == nil {
 		return Refused{keep, "is there already: name a new file for what is replaced"}
 	}
+	if err := linkPictures(picturesOf(path), picturesBeside(keep)); err != nil { // what it names; the book that comes may not
+		return err
+	}
 	if err := os.Link(path, keep); err != nil { // a disk without second names: then there is no book for a moment
 		if err := os.Rename(path, keep); err != nil {
 			return err

@@ -88,16 +88,27 @@ func (s *Store) Backups(in *time.Location) ([]Kept, error) {
 	return all, nil
 }
 
-// MakeBackup makes a checked backup beside the book.
-func (s *Store) MakeBackup(ctx context.Context, at time.Time) error {
+// MakeBackup makes a checked backup beside the book, and returns the very one.
+func (s *Store) MakeBackup(ctx context.Context, at time.Time) (Kept, error) {
 	if err := os.MkdirAll(s.BackupPlace(), 0o700); err != nil {
-		return err
+		return Kept{}, err
 	}
-	return s.Backup(ctx, filepath.Join(s.BackupPlace(), at.Format(madeForm)+ending))
+	made := Kept{Name: at.Format(madeForm) + ending, At: at}
+	path := filepath.Join(s.BackupPlace(), made.Name)
+	if err := s.Backup(ctx, path); err != nil {
+		return Kept{}, err
+	}
+	info, err := os.Stat(path)
+	if err == nil {
+		made.Bytes = info.Size()
+	}
+	return made, err
 }
 
 // DropBackup removes a backup, and what a broken-off one left.
-func (s *Store) DropBackup(k Kept) error { return removed(filepath.Join(s.BackupPlace(), k.Name), besides...) }
+func (s *Store) DropBackup(k Kept) error {
+	return removed(filepath.Join(s.BackupPlace(), k.Name), besides...)
+}
 
 // DropUnfinished removes what backups that were broken off left.
 func (s *Store) DropUnfinished() error {

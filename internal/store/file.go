@@ -31,7 +31,9 @@ type Gone struct {
 	Backup    string // the newest, to be put back; empty where there is none
 }
 
-func (g Gone) Error() string        { return fmt.Sprintf("%s %s while Fribbet was running. %s", g.Path, g.How, g.Cure()) }
+func (g Gone) Error() string {
+	return fmt.Sprintf("%s %s while Fribbet was running. %s", g.Path, g.How, g.Cure())
+}
 func (g Gone) Is(target error) bool { return target == ErrGone }
 
 // Cure is what is to be done then, in a sentence or two.

@@ -191,10 +191,11 @@ func TestAMissingBookWithBackupsIsNotBegunAnew(t *testing.T) {
 		t.Run(name, func(t *testing.T) {
 			path, d := bookAt(t)
 			s := opened(t, path)
-			require.NoError(t, s.MakeBackup(ctx, time.Now()))
+			_, err := s.MakeBackup(ctx, time.Now())
+			require.NoError(t, err)
 			require.NoError(t, s.Close())
 			require.NoError(t, spoil(path))
-			_, err := Open(ctx, path)
+			_, err = Open(ctx, path)
 			require.ErrorContains(t, err, "fribbet restore")
 			newest := newestBackup(path)
 			require.ErrorContains(t, err, fmt.Sprintf("%q", newest), "the very backup is named")

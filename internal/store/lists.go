@@ -63,7 +63,7 @@ func (s *Store) TakeBack(ctx context.Context, id uuid.UUID) (stay int, err error
 	err = s.write(ctx, func(tx *sqlx.Tx) error {
 		const brought = `(SELECT part_id FROM list_parts WHERE list_id = ?1 AND what = 'dog')`
 		const touched = `(SELECT dog_id FROM logs UNION SELECT dog_id FROM checks UNION SELECT dog_id FROM ladders UNION SELECT dog_id FROM plans
-			UNION SELECT dog_id FROM visits UNION SELECT dog_id FROM messages UNION SELECT id FROM dogs WHERE version > 1)`
+			UNION SELECT dog_id FROM pictures UNION SELECT dog_id FROM cards UNION SELECT dog_id FROM visits UNION SELECT dog_id FROM messages UNION SELECT id FROM dogs WHERE version > 1)`
 		const gone = ` IN (SELECT part_id FROM list_parts WHERE list_id = ?1 AND what = 'dog' AND part_id NOT IN ` + touched + `)`
 		if err := tx.GetContext(ctx, &stay, `SELECT count(*) FROM dogs WHERE id IN `+brought+` AND id IN `+touched, id); err != nil {
 			return err

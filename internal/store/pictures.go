@@ -87,6 +87,7 @@ func (s *Store) AddPicture(ctx context.Context, p Picture, whole, small []byte, 
 	if err := os.MkdirAll(s.PicturePlace(), 0o700); err != nil {
 		return p, err
 	}
+	defer s.HoldPictures()()
 	for ending, data := range map[string][]byte{pictureEnding: whole, smallEnding: small} {
 		if err := keepFile(filepath.Join(s.PicturePlace(), p.Hash+ending), data); err != nil {
 			return p, err
@@ -168,6 +169,7 @@ func (s *Store) PictureFile(ctx context.Context, hash string, small bool) ([]byt
 // RemovePicture deletes one for good: its files too, in backups as well, where nothing else in the book is the same
 // picture.
 func (s *Store) RemovePicture(ctx context.Context, dogID, id uuid.UUID) error {
+	defer s.HoldPictures()()
 	err := s.write(ctx, func(tx *sqlx.Tx) error {
 		if _, err := tx.ExecContext(ctx, `INSERT INTO pictures_gone (hash) SELECT hash FROM pictures WHERE id = ? AND dog_id = ? ON CONFLICT (hash) DO NOTHING`, id, dogID); err != nil {
 			return err
@@ -180,11 +182,35 @@ func (s *Store) RemovePicture(ctx context.Context, dogID, id uuid.UUID) error {
 	return s.dropPictures(ctx)
 }
 
-// tidyPictures finishes what was broken off: pictures that were being written, and deletions.
+// HoldPictures keeps others from adding and deleting pictures until it is let go: a file that is put for a row to come
+// must not be deleted with another row's.
+func (s *Store) HoldPictures() (letGo func()) {
+	s.picturing.Lock()
+	return s.picturing.Unlock
+}
+
+// tidyPictures finishes what was broken off: pictures that were being written, deletions, and files that came before
+// the row that was to name them.
 func (s *Store) tidyPictures(ctx context.Context) error {
-	parts, err := filepath.Glob(filepath.Join(s.PicturePlace(), "*"+partly))
-	for _, part := range parts {
-		err = errors.Join(err, os.Remove(part))
+	entries, err := os.ReadDir(s.PicturePlace())
+	if err != nil && !errors.Is(err, fs.ErrNotExist) {
+		return err
+	}
+	var hashes []string
+	if err := s.rows(ctx, &hashes, `SELECT DISTINCT hash FROM pictures`); err != nil {
+		return err
+	}
+	named := map[string]bool{}
+	for _, hash := range hashes {
+		named[hash] = true
+	}
+	err = nil
+	for _, e := range entries {
+		hash, kind, _ := strings.Cut(e.Name(), ".")
+		ours := strings.HasSuffix(e.Name(), partly) || len(hash) == hex.EncodedLen(sha256.Size) && ("."+kind == pictureEnding || "."+kind == smallEnding)
+		if ours && !named[hash] {
+			err = errors.Join(err, os.Remove(filepath.Join(s.PicturePlace(), e.Name())))
+		}
 	}
 	return errors.Join(err, s.dropPictures(ctx))
 }

@@ -3,6 +3,8 @@ package store
 import (
 	"os"
 	"path/filepath"
+	"strings"
+	"sync"
 	"testing"
 	"time"
 
@@ -62,8 +64,9 @@ func TestPicturesGoAlongWithABackup(t *testing.T) {
 func TestBrokenOffPicturesAreTidied(t *testing.T) {
 	path := filepath.Join(t.TempDir(), "book.db")
 	s, p := pictured(t, path)
-	require.NoError(t, s.MakeBackup(t.Context(), time.Now()))
-	_, err := s.exec(t.Context(), `INSERT INTO pictures_gone (hash) VALUES (?)`, p.Hash)
+	_, err := s.MakeBackup(t.Context(), time.Now())
+	require.NoError(t, err)
+	_, err = s.exec(t.Context(), `INSERT INTO pictures_gone (hash) VALUES (?)`, p.Hash)
 	require.NoError(t, err)
 	_, err = s.exec(t.Context(), `DELETE FROM pictures`)
 	require.NoError(t, err)
@@ -78,4 +81,66 @@ func TestBrokenOffPicturesAreTidied(t *testing.T) {
 	assert.Zero(t, files(t, picturesIn(s.BackupPlace())))
 	_, err = s.PictureFile(t.Context(), p.Hash, false)
 	assert.ErrorIs(t, err, ErrNotFound)
+}
+
+// Files that came before a row that never came (a killed upload or import) go at the next opening; what else lies there stays.
+func TestPicturesThatNoRowNamesAreSwept(t *testing.T) {
+	path := filepath.Join(t.TempDir(), "book.db")
+	s, p := pictured(t, path)
+	orphan := PictureName(strings.Repeat("ab", 32), false)
+	require.NoError(t, os.WriteFile(filepath.Join(s.PicturePlace(), orphan), []byte("of nobody"), 0o600))
+	require.NoError(t, os.WriteFile(filepath.Join(s.PicturePlace(), "holiday.jpg"), []byte("not ours"), 0o600))
+	require.NoError(t, s.Close())
+	s, err := Open(t.Context(), path)
+	require.NoError(t, err)
+	defer s.Close() //nolint:errcheck // it was only read
+	assert.NoFileExists(t, filepath.Join(s.PicturePlace(), orphan))
+	assert.FileExists(t, filepath.Join(s.PicturePlace(), "holiday.jpg"))
+	_, err = s.PictureFile(t.Context(), p.Hash, false)
+	assert.NoError(t, err)
+}
+
+// One picture is put for one dog while the same is deleted from another: of sixty, none is lost.
+func TestAPictureOfTwoIsNotLostWhileOneIsDeleted(t *testing.T) {
+	s, p := pictured(t, filepath.Join(t.TempDir(), "book.db"))
+	defer s.Close() //nolint:errcheck // it was only read
+	other := aDog()
+	other.ID = uuid.New()
+	require.NoError(t, s.AddDog(t.Context(), other))
+	for n := range 60 {
+		mine := Picture{ID: uuid.New(), DogID: other.ID, Paw: nail.RH, On: date.MustParse("2026-11-20")}
+		var both sync.WaitGroup
+		both.Go(func() { assert.NoError(t, s.RemovePicture(t.Context(), p.DogID, p.ID)) })
+		both.Go(func() {
+			_, err := s.AddPicture(t.Context(), mine, []byte("whole"), []byte("small"), time.Now())
+			assert.NoError(t, err)
+		})
+		both.Wait()
+		_, err := s.PictureFile(t.Context(), p.Hash, false)
+		require.NoError(t, err, "%d", n)
+		other.ID, p.DogID, p.ID = p.DogID, mine.DogID, mine.ID
+	}
+}
+
+// What a restore replaced has its pictures still: it can be put back.
+func TestWhatARestoreReplacedKeepsItsPictures(t *testing.T) {
+	path := filepath.Join(t.TempDir(), "book.db")
+	s, p := pictured(t, path)
+	before, err := s.MakeBackup(t.Context(), time.Now())
+	require.NoError(t, err)
+	later, err := s.AddPicture(t.Context(), Picture{ID: uuid.New(), DogID: p.DogID, Paw: nail.LH, On: p.On}, []byte("later"), []byte("l"), time.Now())
+	require.NoError(t, err)
+	backup := filepath.Join(s.BackupPlace(), before.Name)
+	require.NoError(t, s.Close())
+	keep := ReplacedAt(path, time.Now())
+	require.NoError(t, Restore(t.Context(), path, backup, keep))
+	s, err = Open(t.Context(), path)
+	require.NoError(t, err)
+	require.NoError(t, s.Close())
+	require.NoError(t, Restore(t.Context(), path, keep, ReplacedAt(path, time.Now().Add(time.Second))))
+	s, err = Open(t.Context(), path)
+	require.NoError(t, err)
+	defer s.Close() //nolint:errcheck // it was only read
+	_, err = s.PictureFile(t.Context(), later.Hash, false)
+	assert.NoError(t, err)
 }

@@ -45,6 +45,7 @@ type Store struct {
 
 	lost       atomic.Pointer[Gone] // what became of the file, where it cannot be put back
 	statements sync.Map             // *sqlx.Stmt by their text: what every tap asks is worked out once
+	picturing  sync.Mutex           // holds files of pictures and the rows that name them together
 	writing    chan struct{}        // holds the one who writes
 }
 
@@ -96,7 +97,7 @@ func Open(ctx context.Context, path string, options ...Option) (*Store, error) {
 	if err != nil {
 		return nil, err
 	}
-	err = removed(path + restoring, besides...) // of a restore that was broken off before it changed anything
+	err = removed(path+restoring, besides...) // of a restore that was broken off before it changed anything
 	if err == nil {
 		err = look(ctx, path)
 	}
