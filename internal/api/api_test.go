@@ -37,7 +37,8 @@ type client struct {
 	path   string // of the book
 	kept   *store.Store
 
-	restored string // the backup that was asked for last
+	unchecked bool   // the answers' shape: rows that no input lets in are shown as they are
+	restored  string // the backup that was asked for last
 }
 
 func newClient(t *testing.T) *client {
@@ -89,7 +90,7 @@ func (c *client) send(method, path, kind, body string) (int, []byte) {
 	text, err := io.ReadAll(response.Body)
 	require.NoError(c.t, err)
 	route, params, err := c.router.FindRoute(request)
-	if err == nil {
+	if err == nil && !c.unchecked {
 		err = openapi3filter.ValidateResponse(context.Background(), &openapi3filter.ResponseValidationInput{
 			RequestValidationInput: &openapi3filter.RequestValidationInput{Request: request, PathParams: params, Route: route},
 			Status:                 response.StatusCode, Header: response.Header, Body: io.NopCloser(bytes.NewReader(text)),

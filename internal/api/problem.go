@@ -70,6 +70,7 @@ func refuse(c *gin.Context, err error) {
 	var tooLarge *http.MaxBytesError
 	var told book.AlreadyTold
 	var gone store.Gone
+	var unreckonable book.Unreckonable
 	err = store.InOwnWords(err)
 	switch {
 	case errors.As(err, &gone):
@@ -78,6 +79,8 @@ func refuse(c *gin.Context, err error) {
 	case errors.Is(err, store.ErrCannotWrite):
 		slog.Error("cannot write", "err", err)
 		write(c, problem(http.StatusInsufficientStorage, "The book cannot be written to: the disk is full, or the file is read-only. Nothing was written. Make room or give it back its right to be written, then tell it again."))
+	case errors.As(err, &unreckonable):
+		write(c, problem(http.StatusUnprocessableEntity, unreckonable.Error()+". Put that right on its profile, or take back what told it.", unreckonable.Why...))
 	case errors.As(err, &faults):
 		write(c, problem(http.StatusUnprocessableEntity, "Nothing was written: "+faults.Error(), faults...))
 	case errors.As(err, &tooLarge):

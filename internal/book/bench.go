@@ -47,7 +47,7 @@ func (b *Book) Bench(ctx context.Context, dogID, sittingID uuid.UUID) (Bench, er
 	if err != nil {
 		return Bench{}, err
 	}
-	d, err := b.store.Dog(ctx, dogID)
+	d, err := b.dog(ctx, dogID)
 	if err != nil {
 		return Bench{}, err
 	}
@@ -149,11 +149,7 @@ func (b *Book) knownBefore(ctx context.Context, d store.Dog, sittingID uuid.UUID
 func (b *Book) around(ctx context.Context, t today, sittingID uuid.UUID, on date.Date, state bench.State) (before, after []feet.Reading, err error) {
 	f := t.feet
 	if f.Known().After(on) { // something was told of later days
-		sittings, err := b.store.Sittings(ctx, t.dog.ID)
-		if err != nil {
-			return nil, nil, err
-		}
-		checks, err := b.store.Checks(ctx, t.dog.ID)
+		sittings, checks, err := b.told(ctx, t.dog)
 		if err != nil {
 			return nil, nil, err
 		}
@@ -172,7 +168,7 @@ func (b *Book) around(ctx context.Context, t today, sittingID uuid.UUID, on date
 // there already change nothing; one that cannot have happened is refused by its place in the
 // list, and then none of them is kept. It returns the sitting as it then stands.
 func (b *Book) Tell(ctx context.Context, dogID, sittingID uuid.UUID, events []bench.Event) (Bench, error) {
-	d, err := b.store.Dog(ctx, dogID)
+	d, err := b.dog(ctx, dogID)
 	if err != nil {
 		return Bench{}, err
 	}

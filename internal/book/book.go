@@ -70,7 +70,22 @@ func (b *Book) Settings(ctx context.Context) (store.Settings, error) {
 			Margin: quick.Margin, Workdays: date.EveryDay, Hand: kit.NewHand, EndPoint: quick.AtFirstSign,
 		}, nil
 	}
-	return got, err
+	return sane(got), err
+}
+
+// sane are settings with what is usual for what cannot be: whatever stands in the book, dates are reckoned with it.
+func sane(s store.Settings) store.Settings {
+	if !(s.Margin >= 0 && s.Margin <= due.MostMargin) {
+		s.Margin = quick.Margin
+	}
+	if s.Workdays == 0 {
+		s.Workdays = date.EveryDay
+	}
+	s.Holidays = slices.DeleteFunc(s.Holidays, func(h date.Span) bool { return h.Check() != nil })
+	if len(s.Holidays) > mostHolidays {
+		s.Holidays = s.Holidays[:mostHolidays]
+	}
+	return s
 }
 
 // ChangeSettings keeps the user's choices. It returns store.ErrConflict when they were changed since they were read.

@@ -265,3 +265,93 @@ func TestAnotherReadsThePackage(t *testing.T) {
 		assert.NotContains(t, string(text), "calendar_key", f.Name)
 	}
 }
+
+// Every row passes the checks that the interface's own input passes, for dogs that are new and for those that are
+// there; a package of which one row cannot be changes nothing.
+func TestRowsOfAPackageAreBelievedNoMoreThanAnybodys(t *testing.T) {
+	from := filled(t)
+	whole := exportOf(t, from)
+	fresh, kept := aBook(t)
+	before := everything(t, kept)
+	there, keptThere := aBook(t)
+	fig, err := from.DueList(t.Context(), store.Find{Name: "Fig", Limit: 1})
+	require.NoError(t, err)
+	dog, id := fig.Rows[0].DogID.String(), "7b0e4bb5-3b1e-4b43-9c3a-0f0f4d0f0001"
+	var alone bytes.Buffer
+	require.NoError(t, from.ExportDog(t.Context(), &alone, fig.Rows[0].DogID))
+	data := alone.Bytes()
+	_, err = there.TakeIn(t.Context(), bytes.NewReader(data), int64(len(data)), quietly)
+	require.NoError(t, err)
+	full := everything(t, keptThere)
+	const noted = "2026-11-20T10:00:00.000Z"
+	for _, c := range []struct{ file, row, names string }{
+		{"weights", dog + ",2026-11-01,1e11", "kg"},
+		{"weights", dog + ",2026-11-01,0", "kg"},
+		{"weights", dog + ",2026-11-01,-5", "kg"},
+		{"weights", dog + ",9999-01-01,20", "on_date"},
+		{"weights", dog + ",1981-01-01,20", "weights[0].on"},
+		{"nails", dog + ",ZZ9,sound,dark,usual", "code"},
+		{"nails", dog + ",lf3,sound,dark,usual", "code"},
+		{"walked", dog + ",2026-11-01,1e9", "km_week"},
+		{"visits", id + "," + dog + ",2026-11-30,600,100000,agreed,0," + noted, "minutes"},
+		{"visits", id + "," + dog + ",2026-11-30,5000,30,agreed,0," + noted, "start"},
+		{"visits", id + "," + dog + ",2026-11-30,600,30,agreed,0,0001-01-01T00:00:00Z", "changed_at"},
+		{"checks", id + "," + dog + ",9999-11-30,false,false,false,false,false," + noted, "on_date"},
+		{"not_now", dog + ",9999-12-31", "until_date"},
+		{"plans", id + "," + dog + ",2026-11-01,weekly,-4,[]," + noted + ",", "goal_mm"},
+		{"ladders", id + "," + dog + ",clipper,,2090-11-01," + noted + ",", "started_on"},
+	} {
+		bad := changed(t, data, "data/"+c.file+".csv", func(s string) []byte { return []byte(s + c.row + "\n") })
+		for name, b := range map[string]*book.Book{"empty": fresh, "there": there} {
+			_, err := b.TakeIn(t.Context(), bytes.NewReader(bad), int64(len(bad)), quietly)
+			if assert.Error(t, err, c.row) {
+				assert.Contains(t, err.Error(), "data/", "%s: %s", name, c.row)
+				assert.Contains(t, err.Error(), c.names, "%s: %s", name, c.row)
+			}
+		}
+	}
+	walked := changed(t, data, "data/checks.csv", func(s string) []byte {
+		return []byte(s + id + "," + dog + ",2026-11-20,false,false,false,false,false," + noted + "\n")
+	})
+	for row, names := range map[string]string{
+		"LF3,1,,false,,,,,,,,":            "gap_mm",
+		"LF3,1,,false,,,,,feeler,5,,":     "gap_sd_mm",
+		"LF3,9999,,false,,,,,photo,0.5,,": "gap_mm",
+		"LF3,,12,false,,,,,,,guess,0.5":   "length_by",
+		"LF3,,12,false,,,,,,,caliper,1e9": "length_sd_mm",
+		"ZZ9,,12,false,,,,,,,caliper,0.5": "code",
+		"LF3,,12,false,,,,,,,caliper,0.5": "",
+	} {
+		bad := changed(t, walked, "data/looks.csv", func(s string) []byte { return []byte(s + id + "," + row + "\n") })
+		_, err := fresh.TryIntake(t.Context(), bytes.NewReader(bad), int64(len(bad)), quietly)
+		if names == "" {
+			assert.NoError(t, err, row)
+		} else if assert.Error(t, err, row) {
+			assert.Contains(t, err.Error(), names, row)
+		}
+	}
+	for what, in := range map[string]struct{ file, old, now, names string }{
+		"weekdays of settings":     {"settings", "tue", "foo", "working_weekdays"},
+		"margin":                   {"settings", ",kg,1,", ",kg,-4,", "margin_mm"},
+		"a holiday of 2,000 years": {"holidays", "\n", "\n0026-11-01,2026-11-01\n", "from_date"},
+		"a holiday of ten years":   {"holidays", "\n", "\n2026-11-01,2036-11-01\n", "to"},
+		"corners that are none":    {"pictures", `[{""X"":`, `[null,{""X"":`, "corners"},
+		"a row of 2 MB":            {"owners", "\n", "\n" + strings.Repeat("x", 2<<20), "1048576 bytes"},
+		"a message without places": {"messages", "\n", "\n" + id + "," + id + "," + dog + ",places,,Hello,[],sent,0," + noted + "," + noted + "," + noted + ",,0,\n", "places"},
+		"a place of year 9999":     {"messages", "\n", "\n" + id + "," + id + "," + dog + `,late,,Hello,"[{""On"":""9999-01-01"",""Start"":600,""Minutes"":30}]",sent,0,` + noted + "," + noted + "," + noted + ",,0,\n", "places"},
+		"null for a place":         {"messages", "\n", "\n" + id + "," + id + "," + dog + `,late,,Hello,[null],sent,0,` + noted + "," + noted + "," + noted + ",,0,\n", "places"},
+	} {
+		at := "data/" + in.file + ".csv"
+		bad := changed(t, whole, at, func(s string) []byte {
+			require.Contains(t, s, in.old, what)
+			return []byte(strings.Replace(s, in.old, in.now, 1))
+		})
+		_, err := fresh.TakeIn(t.Context(), bytes.NewReader(bad), int64(len(bad)), quietly)
+		if assert.Error(t, err, what) {
+			assert.Contains(t, err.Error(), at, what)
+			assert.Contains(t, err.Error(), in.names, what)
+		}
+	}
+	assert.Equal(t, before, everything(t, kept))
+	assert.Equal(t, full, everything(t, keptThere))
+}

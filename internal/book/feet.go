@@ -18,7 +18,7 @@ import (
 // Look keeps a walk-round; one without a date was today. Sending the same again changes nothing;
 // something else under the same id is AlreadyTold.
 func (b *Book) Look(ctx context.Context, dogID uuid.UUID, c store.Check) error {
-	d, err := b.store.Dog(ctx, dogID)
+	d, err := b.dog(ctx, dogID)
 	if err != nil {
 		return err
 	}

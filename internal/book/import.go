@@ -10,6 +10,7 @@ import (
 	"fmt"
 	"image"
 	"io"
+	"slices"
 	"strings"
 	"sync"
 	"sync/atomic"
@@ -18,8 +19,11 @@ import (
 	"github.com/google/uuid"
 
 	"fribbet/internal/core/bench"
+	"fribbet/internal/core/date"
 	"fribbet/internal/core/fault"
+	"fribbet/internal/core/feet"
 	"fribbet/internal/core/photo"
+	"fribbet/internal/core/record"
 	"fribbet/internal/core/round"
 	"fribbet/internal/formats"
 	"fribbet/internal/store"
@@ -128,7 +132,7 @@ func (b *Book) takeIn(ctx context.Context, r io.ReaderAt, size int64, keep bool,
 	if keep {
 		defer b.store.HoldPictures()()
 	}
-	t := taking{b: b, ctx: ctx, p: p, keep: keep, progress: progress, sittings: map[uuid.UUID]bool{}}
+	t := taking{b: b, ctx: ctx, p: p, keep: keep, progress: progress, sittings: map[uuid.UUID]bool{}, touched: map[uuid.UUID]formats.Misplaced{}}
 	defer func() {
 		if err != nil { // nothing of it is kept
 			err = errors.Join(err, b.store.TakeBackPictures(context.WithoutCancel(ctx), t.put))
@@ -146,10 +150,10 @@ func (b *Book) takeIn(ctx context.Context, r io.ReaderAt, size int64, keep bool,
 				}
 			}
 		}
-		if err := t.logs(); err != nil {
+		if err := t.dogs(); err != nil {
 			return err
 		}
-		return t.dogs()
+		return t.logs()
 	})
 	return t.out, refusedBy(err)
 }
@@ -178,15 +182,19 @@ type taking struct {
 	progress Steps
 	done     int
 	all      int
-	sittings map[uuid.UUID]bool // new ones
-	inOrder  []uuid.UUID        // they
-	newDogs  []newDog
+	sittings map[uuid.UUID]bool              // new ones
+	inOrder  []uuid.UUID                     // they
+	touched  map[uuid.UUID]formats.Misplaced // dogs that are new or of which something is, and where that first stands
+	holidays int
 	put      []string // files of pictures that were not there
 }
 
-type newDog struct {
-	id   uuid.UUID
-	line int
+// touches notes that something of a dog is new.
+func (t *taking) touches(dogID any, at formats.Misplaced) {
+	id := uuid.MustParse(fmt.Sprint(dogID)) // sound has looked
+	if _, is := t.touched[id]; !is {
+		t.touched[id] = at
+	}
 }
 
 // step counts a row or an event; how many there are nobody knows before all are read.
@@ -228,7 +236,7 @@ func (t *taking) table(table exchanged) error {
 			}
 		}
 		at := formats.Misplaced{File: table.Path(), Line: line}
-		if err := t.sound(table.Name, columns, values, &at); err != nil {
+		if err := t.sound(table, columns, values, at); err != nil {
 			return err
 		}
 		there, err := t.in.Find(t.ctx, table.Name, columns, table.Key, key)
@@ -259,7 +267,9 @@ func (t *taking) table(table exchanged) error {
 			id := uuid.MustParse(fmt.Sprint(values[0])) // sound has looked
 			t.sittings[id], t.inOrder = true, append(t.inOrder, id)
 		case "dogs":
-			t.newDogs = append(t.newDogs, newDog{uuid.MustParse(fmt.Sprint(values[0])), line})
+			t.touches(values[0], at)
+		case "weights", "nails", "walked", "checks":
+			t.touches(values[slices.Index(columns, "dog_id")], at)
 		}
 		if err := t.in.Insert(t.ctx, table.Name, columns, values); err != nil {
 			at.Want = "must be a row as Fribbet keeps it: " + err.Error()
@@ -283,11 +293,12 @@ func alike(columns []formats.Column, a, b []any) bool {
 	return true
 }
 
-// sound is that a row's ids are ids, that what is JSON holds what it should, and that a picture's file is there.
-func (t *taking) sound(table string, columns []string, values []any, at *formats.Misplaced) error {
+// sound is that a row's ids are ids, that what is JSON holds what it should, that a picture's file is there, and that
+// the interface would take it.
+func (t *taking) sound(table exchanged, columns []string, values []any, at formats.Misplaced) error {
 	refuse := func(column string, value any, want string) error {
 		at.Column, at.Value, at.Want = column, fault.Short(fmt.Sprint(value)), want
-		return *at
+		return at
 	}
 	for i, c := range columns {
 		text, is := values[i].(string)
@@ -299,12 +310,19 @@ func (t *taking) sound(table string, columns []string, values []any, at *formats
 				return refuse(c, text, "must be an id, such as 7b0e4bb5-3b1e-4b43-9c3a-0f0f4d0f0001")
 			}
 		}
-		if table == "pictures" && c == "hash" && !t.p.Has(formats.PicturesPath+store.PictureName(text, false)) {
+		if table.Name == "pictures" && c == "hash" && !t.p.Has(formats.PicturesPath+store.PictureName(text, false)) {
 			return refuse(c, text, "must name a picture that is in the package")
 		}
 		if into := shapes[c]; into != nil && json.Unmarshal([]byte(text), into()) != nil {
 			return refuse(c, text, "must be JSON as Fribbet writes it")
 		}
+	}
+	f := t.within(table, values)
+	if check := asTold[table.Name]; check != nil && len(f) == 0 {
+		f = check(t, rowOf(columns, values))
+	}
+	if len(f) > 0 {
+		return refuse(f[0].Name, f[0].Value, f[0].Want)
 	}
 	return nil
 }
@@ -367,10 +385,12 @@ func (t *taking) logs() error {
 			at.Column, at.Want = "event", "must be an event as it was told, under its own id"
 			return at
 		}
-		if _, err := time.Parse(time.RFC3339Nano, e.Recorded); err != nil {
+		recorded, err := time.Parse(time.RFC3339Nano, e.Recorded)
+		if day := date.Of(recorded.UTC()); err != nil || day.Before(firstDay) || day.After(lastDay) {
 			at.Column, at.Value, at.Want = "recorded_at", e.Recorded, "must be a moment"
 			return at
 		}
+		e.Recorded = store.Instant(recorded)
 		if e.Number != next[e.Sitting] {
 			at.Column, at.Value, at.Want = "number", fmt.Sprint(e.Number), fmt.Sprintf("must be %d: a log is whole and in its order", next[e.Sitting])
 			return at
@@ -411,6 +431,9 @@ func (t *taking) logs() error {
 		if next[id] == 0 {
 			return formats.Misplaced{File: formats.LogsPath, Value: id.String(), Want: "must hold the log of every sitting"}
 		}
+		if err := t.log(id); err != nil {
+			return err
+		}
 		if !t.keep {
 			continue
 		}
@@ -424,19 +447,60 @@ func (t *taking) logs() error {
 	return nil
 }
 
-// dogs are the new ones as profiles that can be.
+// dogs are those of which something is new as profiles that can be, with what was seen of them.
 func (t *taking) dogs() error {
-	for _, one := range t.newDogs {
-		at := formats.Misplaced{File: "data/dogs.csv", Line: one.line}
-		d, err := t.in.Dog(t.ctx, one.id)
+	for id, at := range t.touched {
+		d, err := t.in.Dog(t.ctx, id)
+		if errors.Is(err, store.ErrNotFound) { // it belongs to none: that is told at the end
+			continue
+		}
 		if err != nil {
-			at.Want = "must be a dog as Fribbet keeps it: " + err.Error()
+			at.Want = "must be of a dog as Fribbet keeps it: " + err.Error()
 			return at
 		}
-		if f := d.Check(t.b.Today()); len(f) > 0 {
+		checks, err := t.in.Checks(t.ctx, id)
+		if err != nil {
+			return err
+		}
+		f := append(d.Check(t.b.Today().AddDays(1)), feet.Bounded(d.Dog, nil, walksOf(checks))...)
+		if len(f) > 0 {
 			at.Column, at.Value, at.Want = f[0].Name, f[0].Value, f[0].Want
 			return at
 		}
+	}
+	return nil
+}
+
+// log is that of a new sitting as one that could have been told: nothing of it, nor of what it comes to, is out of
+// all bounds.
+func (t *taking) log(id uuid.UUID) error {
+	at := formats.Misplaced{File: formats.LogsPath, Value: id.String(), Want: "must be a log as it was told"}
+	dogID, log, err := t.in.Log(t.ctx, id)
+	if err != nil {
+		at.Want += ": " + err.Error()
+		return at
+	}
+	d, err := t.in.Dog(t.ctx, dogID)
+	if errors.Is(err, store.ErrNotFound) {
+		return nil // it belongs to none: that is told at the end
+	}
+	if err != nil {
+		return err
+	}
+	if f := log.Check(); len(f) > 0 {
+		at.Column, at.Value, at.Want = f[0].Name, f[0].Value, f[0].Want
+		return at
+	}
+	var f fault.Fields
+	if err := unharmed(func() error {
+		f = feet.Bounded(d.Dog, []record.Sitting{log.Fold().Sitting(d.Birth.Date)}, nil)
+		return nil
+	}); err != nil {
+		return at
+	}
+	if len(f) > 0 {
+		at.Column, at.Value, at.Want = f[0].Name, f[0].Value, f[0].Want
+		return at
 	}
 	return nil
 }

@@ -7,6 +7,7 @@ import (
 
 	"github.com/google/uuid"
 
+	"fribbet/internal/core/fault"
 	"fribbet/internal/core/feet"
 	"fribbet/internal/core/sitting"
 	"fribbet/internal/store"
@@ -31,6 +32,44 @@ type kept struct {
 	Feet json.RawMessage
 	Past sitting.Past
 	Told []Told
+}
+
+// Unreckonable is a dog that cannot be worked out: something that no input lets in stands in the book.
+type Unreckonable struct {
+	Name string
+	Why  fault.Fields
+}
+
+func (u Unreckonable) Error() string { return u.Name + " cannot be worked out: " + u.Why.Error() }
+
+// reckonable refuses a dog with which a reckoning would run, or take memory, without bound.
+func reckonable(d store.Dog, sittings []store.Sitting, checks []store.Check) error {
+	if why := feet.Bounded(d.Dog, trimsOf(sittings), walksOf(checks)); len(why) > 0 {
+		return Unreckonable{d.Name, why}
+	}
+	return nil
+}
+
+// dog is one dog of which something is to be worked out.
+func (b *Book) dog(ctx context.Context, id uuid.UUID) (store.Dog, error) {
+	d, err := b.store.Dog(ctx, id)
+	if err == nil {
+		err = reckonable(d, nil, nil)
+	}
+	return d, err
+}
+
+// told is all that was told of a dog.
+func (b *Book) told(ctx context.Context, d store.Dog) ([]store.Sitting, []store.Check, error) {
+	sittings, err := b.store.Sittings(ctx, d.ID)
+	if err != nil {
+		return nil, nil, err
+	}
+	checks, err := b.store.Checks(ctx, d.ID)
+	if err == nil {
+		err = reckonable(d, sittings, checks)
+	}
+	return sittings, checks, err
 }
 
 // fold is what is known once all was read.
@@ -155,7 +194,7 @@ func (b *Book) remembers(d store.Dog, s store.Standing) (known, bool) {
 
 // dogNow is a dog, and what is known of it today.
 func (b *Book) dogNow(ctx context.Context, dogID uuid.UUID) (store.Dog, known, error) {
-	d, err := b.store.Dog(ctx, dogID)
+	d, err := b.dog(ctx, dogID)
 	if err != nil {
 		return store.Dog{}, known{}, err
 	}
@@ -165,12 +204,11 @@ func (b *Book) dogNow(ctx context.Context, dogID uuid.UUID) (store.Dog, known, e
 
 // foldBut reads all that was told of a dog, but some sittings.
 func (b *Book) foldBut(ctx context.Context, d store.Dog, but []uuid.UUID) (known, error) {
-	sittings, err := b.store.Sittings(ctx, d.ID)
+	sittings, checks, err := b.told(ctx, d)
 	if err != nil {
 		return known{}, err
 	}
-	checks, err := b.store.Checks(ctx, d.ID)
-	return fold(d, without(sittings, but), checks), err
+	return fold(d, without(sittings, but), checks), nil
 }
 
 func without(sittings []store.Sitting, but []uuid.UUID) []store.Sitting {

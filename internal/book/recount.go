@@ -6,6 +6,7 @@ import (
 	"fmt"
 	"log/slog"
 	"runtime"
+	"runtime/debug"
 	"slices"
 	"sync"
 
@@ -153,6 +154,10 @@ func (b *Book) settleOne(s store.Standing, d store.Dog, h history, ladders []sto
 			out, err = b.unreckoned(s, d)
 		}
 	}()
+	if err := reckonable(d, slices.Concat(h.sittings, h.open), h.checks); err != nil {
+		slog.Error("cannot be reckoned", "dog", d.ID, "what", err)
+		return b.unreckoned(s, d)
+	}
 	k, is := b.remembers(d, s)
 	if !is {
 		if s.Feet != nil && s.Fold == feet.FoldVersion { // of another number of nails: it was told of meanwhile
@@ -185,7 +190,7 @@ func each(n int, do func(i int) error) error {
 	for range min(n, runtime.GOMAXPROCS(0)) {
 		workers.Go(func() {
 			for i := range next {
-				errs[i] = do(i)
+				errs[i] = unharmed(func() error { return do(i) })
 			}
 		})
 	}
@@ -200,4 +205,15 @@ func each(n int, do func(i int) error) error {
 		}
 	}
 	return nil
+}
+
+// unharmed does something that may break, and tells that as an error: what is worked out beside requests must not end
+// the program.
+func unharmed(do func() error) (err error) {
+	defer func() {
+		if broken := recover(); broken != nil {
+			err = fmt.Errorf("broke: %v\n%s", broken, debug.Stack())
+		}
+	}()
+	return do()
 }

@@ -158,7 +158,7 @@ func (b *Book) EndPlan(ctx context.Context, dogID uuid.UUID) error {
 
 // History follows some nails of a dog through its records and on.
 func (b *Book) History(ctx context.Context, dogID uuid.UUID, codes []nail.Code) (feet.History, error) {
-	d, err := b.store.Dog(ctx, dogID)
+	d, err := b.dog(ctx, dogID)
 	if err != nil {
 		return feet.History{}, err
 	}
@@ -171,11 +171,7 @@ func (b *Book) History(ctx context.Context, dogID uuid.UUID, codes []nail.Code) 
 	if len(has) == 0 {
 		return feet.History{}, store.ErrNotFound
 	}
-	sittings, err := b.store.Sittings(ctx, dogID)
-	if err != nil {
-		return feet.History{}, err
-	}
-	checks, err := b.store.Checks(ctx, dogID)
+	sittings, checks, err := b.told(ctx, d)
 	if err != nil {
 		return feet.History{}, err
 	}

@@ -27,7 +27,7 @@ func (b *Book) WorkingWeek(ctx context.Context) (store.WorkingWeek, error) {
 		return store.WorkingWeek{}, err
 	}
 	w, err := b.store.WorkingWeek(ctx)
-	if errors.Is(err, store.ErrNotFound) {
+	if errors.Is(err, store.ErrNotFound) || err == nil && len(w.Week.Check()) > 0 { // nobody told it, or it cannot be
 		w, err = store.WorkingWeek{Week: round.UsualWeek(settings.Workdays.Has), Limits: round.Usual}, nil
 	}
 	w.Week.Closed, w.Texts = settings.Holidays, round.TextsWith(w.Texts)
@@ -82,9 +82,7 @@ func (b *Book) asked(ctx context.Context, dogs []store.RoundDog) (map[uuid.UUID]
 		one.ID, one.Name = d.DogID.String(), d.Name
 		if d.OwnerID != nil {
 			one.Owner = d.OwnerID.String()
-			if err := json.Unmarshal([]byte(*d.Suits), &one.Suits); err != nil {
-				return nil, fmt.Errorf("hours of %s: %w", *d.OwnerID, err)
-			}
+			_ = json.Unmarshal([]byte(*d.Suits), &one.Suits) // what cannot be read: any hour suits
 		}
 		all[d.DogID] = one
 	}
@@ -121,6 +119,11 @@ func (b *Book) ask(ctx context.Context, ids []uuid.UUID) (map[uuid.UUID]round.Do
 	err = each(len(ids), func(i int) error {
 		d := dogs[ids[i]]
 		k, err := b.known(ctx, d)
+		if errors.As(err, new(Unreckonable)) || err == nil && reckonable(d, nil, nil) != nil { // its place is kept for it all the same
+			worked[i] = round.Dog{ID: d.ID.String(), Name: d.Name, Minutes: usualMinutes}
+			kept[i], err = json.Marshal(worked[i])
+			return err
+		}
 		if err != nil {
 			return err
 		}
@@ -154,6 +157,9 @@ func (b *Book) ask(ctx context.Context, ids []uuid.UUID) (map[uuid.UUID]round.Do
 	}
 	return all, err
 }
+
+// usualMinutes is the place of a dog of which nothing can be worked out (judgement).
+const usualMinutes = 45
 
 // visits are some visits as they stand.
 func (b *Book) visits(ctx context.Context, kept []store.Visit) ([]Visit, error) {

@@ -77,7 +77,7 @@ type today struct {
 }
 
 func (b *Book) today(ctx context.Context, id uuid.UUID, helper bool) (today, error) {
-	d, err := b.store.Dog(ctx, id)
+	d, err := b.dog(ctx, id)
 	if err != nil {
 		return today{}, err
 	}
@@ -121,7 +121,7 @@ func question(d store.Dog, k known, day date.Date, training ladder.Training, set
 // Record keeps a sitting that somebody told as a whole, who is named where there are several; one without a date was today. Sending the same again changes nothing;
 // something else under the same id is AlreadyTold.
 func (b *Book) Record(ctx context.Context, dogID uuid.UUID, s store.Sitting, far record.HowFar, who string) error {
-	d, err := b.store.Dog(ctx, dogID)
+	d, err := b.dog(ctx, dogID)
 	if err != nil {
 		return err
 	}

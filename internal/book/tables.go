@@ -4,6 +4,7 @@ import (
 	"strings"
 
 	"fribbet/internal/core/kit"
+	"fribbet/internal/core/nail"
 	"fribbet/internal/core/rhythm"
 	"fribbet/internal/core/round"
 	"fribbet/internal/formats"
@@ -35,6 +36,9 @@ var one = func() map[string][]string {
 		"gap_by": words("caliper feeler eye photo"),
 	}
 	all["looks.state"], all["length_by"] = all["nails.state"], all["gap_by"]
+	for _, c := range nail.All() {
+		all["code"] = append(all["code"], c.String())
+	}
 	for _, r := range rhythm.Rhythms() {
 		all["rhythm"] = append(all["rhythm"], string(r))
 	}
@@ -71,6 +75,9 @@ var tables = func() []exchanged {
 		for i, c := range t.Columns {
 			if t.Columns[i].One = one[t.Name+"."+c.Name]; t.Columns[i].One == nil && c.Type == "string" {
 				t.Columns[i].One = one[c.Name]
+			}
+			if l, is := limits[c.Name]; is && !t.Derived {
+				t.Columns[i].Least, t.Columns[i].Most = &l.least, &l.most
 			}
 		}
 	}

@@ -23,6 +23,8 @@ type Column struct {
 	Needed bool     // never missing
 	Of     string   // the table whose key it is; empty: none
 	One    []string // of these; empty: whatever
+	Least  *float64 // of a number, with Most; nil: whatever
+	Most   *float64
 }
 
 // Table is one of a package: a CSV file whose columns are described (Frictionless Data, Tabular Data Package).
@@ -205,6 +207,9 @@ func (t Table) schema() map[string]any {
 		}
 		if c.One != nil {
 			must["enum"] = c.One
+		}
+		if c.Least != nil {
+			must["minimum"], must["maximum"] = *c.Least, *c.Most
 		}
 		if len(must) > 0 {
 			f["constraints"] = must

@@ -146,7 +146,8 @@ func (p *Package) Rows(t Table, each func(line int, values []any) error) error {
 		return err
 	}
 	defer in.Close() //nolint:errcheck // it was only read
-	read := csv.NewReader(bufio.NewReader(in))
+	rest := &rationed{from: in, left: longestLine}
+	read := csv.NewReader(rest)
 	read.ReuseRecord = true
 	head, err := read.Read()
 	if err != nil {
@@ -165,10 +166,15 @@ func (p *Package) Rows(t Table, each func(line int, values []any) error) error {
 			return Misplaced{File: t.Path(), Line: 1, Column: c.Name, Want: "must be there"}
 		}
 	}
+	last := 1
 	for {
+		rest.left = longestLine
 		cells, err := read.Read()
 		if errors.Is(err, io.EOF) {
 			return nil
+		}
+		if errors.Is(err, errLong) {
+			return Misplaced{File: t.Path(), Line: last + 1, Want: fmt.Sprintf("must be a row of at most %d bytes", longestLine)}
 		}
 		var wrong *csv.ParseError
 		if errors.As(err, &wrong) {
@@ -178,6 +184,7 @@ func (p *Package) Rows(t Table, each func(line int, values []any) error) error {
 			return damaged(t.Path(), err)
 		}
 		line, _ := read.FieldPos(0)
+		last = line
 		values := make([]any, len(t.Columns))
 		for i, cell := range cells {
 			c := t.Columns[at[i]]
@@ -194,6 +201,23 @@ func (p *Package) Rows(t Table, each func(line int, values []any) error) error {
 			return err
 		}
 	}
+}
+
+// rationed reads no more than a row may be long, until the next ration.
+type rationed struct {
+	from io.Reader
+	left int
+}
+
+var errLong = errors.New("a row that is too long")
+
+func (r *rationed) Read(into []byte) (int, error) {
+	if r.left <= 0 {
+		return 0, errLong
+	}
+	n, err := r.from.Read(into[:min(len(into), r.left)])
+	r.left -= n
+	return n, err
 }
 
 // value reads a cell.

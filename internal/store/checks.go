@@ -48,7 +48,7 @@ type lookRow struct {
 
 // read is a number of a look; nil where nobody read it.
 func read(mm *float64, by *measure.Means, sd *float64) *measure.Number {
-	if mm == nil {
+	if mm == nil || by == nil || sd == nil { // a number that nobody knows how it was read is none
 		return nil
 	}
 	return &measure.Number{MM: *mm, By: *by, SD: *sd}
@@ -72,14 +72,20 @@ func (s *Store) Checks(ctx context.Context, dogID uuid.UUID) ([]Check, error) {
 	return all[dogID], err
 }
 
-func (s *Store) checks(ctx context.Context, where string, args ...any) (map[uuid.UUID][]Check, error) {
+func (s *Store) checks(ctx context.Context, where string, args ...any) (all map[uuid.UUID][]Check, err error) {
+	err = s.read(ctx, func(tx *sqlx.Tx) error {
+		all, err = s.checksIn(ctx, tx, where, args...)
+		return err
+	})
+	return all, err
+}
+
+func (s *Store) checksIn(ctx context.Context, tx *sqlx.Tx, where string, args ...any) (map[uuid.UUID][]Check, error) {
 	var rows []checkRow
 	var looks []lookRow
-	err := s.read(ctx, func(tx *sqlx.Tx) error {
-		return s.selectAll(ctx, tx, args,
-			query{&rows, `SELECT * FROM checks` + where + ` ORDER BY on_date, recorded_at`},
-			query{&looks, `SELECT * FROM looks WHERE check_id IN (SELECT id FROM checks` + where + `)`})
-	})
+	err := s.selectAll(ctx, tx, args,
+		query{&rows, `SELECT * FROM checks` + where + ` ORDER BY on_date, recorded_at`},
+		query{&looks, `SELECT * FROM looks WHERE check_id IN (SELECT id FROM checks` + where + `)`})
 	if err != nil {
 		return nil, err
 	}

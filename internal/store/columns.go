@@ -2,14 +2,18 @@ package store
 
 import (
 	"database/sql/driver"
+	"encoding/json"
 	"fmt"
 	"strings"
+	"time"
 
 	"fribbet/internal/core/date"
 	"fribbet/internal/core/nail"
 )
 
-// These let the core's small values stand in TEXT columns without the core knowing of a database.
+// These let the core's small values stand in TEXT columns without the core knowing of a database. What cannot be read
+// is left out and not refused: one row that somebody put there by hand must not shut the lists of all dogs. Whoever
+// reckons looks first whether that can be done (core/feet.Bounded).
 
 type dateColumn struct{ date.Date }
 
@@ -29,9 +33,8 @@ func (c pawColumn) Value() (driver.Value, error) { return c.String(), nil }
 type weekdaysColumn struct{ date.Weekdays }
 
 func (c *weekdaysColumn) Scan(value any) error {
-	days, err := date.ParseWeekdays(strings.Fields(fmt.Sprint(value)))
-	c.Weekdays = days
-	return err
+	c.Weekdays, _ = date.ParseWeekdays(strings.Fields(fmt.Sprint(value)))
+	return nil
 }
 func (c weekdaysColumn) Value() (driver.Value, error) { return strings.Join(c.Names(), " "), nil }
 
@@ -42,10 +45,9 @@ func (c *pawsColumn) Scan(value any) error {
 	*c = nil
 	for _, name := range strings.Fields(fmt.Sprint(value)) {
 		var paw nail.Paw
-		if err := paw.UnmarshalText([]byte(name)); err != nil {
-			return err
+		if paw.UnmarshalText([]byte(name)) == nil {
+			*c = append(*c, paw)
 		}
-		*c = append(*c, paw)
 	}
 	return nil
 }
@@ -82,8 +84,22 @@ func (c linesColumn) Value() (driver.Value, error) {
 }
 
 func scanText(value any, into interface{ UnmarshalText([]byte) error }) error {
-	return into.UnmarshalText([]byte(fmt.Sprint(value)))
+	_ = into.UnmarshalText([]byte(fmt.Sprint(value))) // it stays what it was: nothing
+	return nil
 }
+
+// moment is an instant as it stands in the book; none where it cannot be read.
+func moment(text string) time.Time {
+	for _, form := range []string{instantForm, time.RFC3339Nano} {
+		if at, err := time.Parse(form, text); err == nil {
+			return at.UTC()
+		}
+	}
+	return time.Time{}
+}
+
+// fromJSON reads what stands in the book as JSON; nothing where it cannot be read.
+func fromJSON(text string, into any) { _ = json.Unmarshal([]byte(text), into) }
 
 // orNull is text, or NULL where it is empty; orEmpty is the way back.
 func orNull(text string) *string {

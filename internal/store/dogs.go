@@ -70,18 +70,17 @@ func rowOf(d Dog) dogRow {
 	}
 }
 
-func (r dogRow) dog() (Dog, error) {
+func (r dogRow) dog() Dog {
 	d := Dog{r.ID, r.Version, dog.Dog{
 		Name: r.Name, Birth: dog.Birth{Date: r.Birth.Date, Estimated: r.Estimated}, FootCoat: r.FootCoat,
 		Pavement: r.Pavement, Rhythm: r.Rhythm, Workdays: r.Workdays.Weekdays, WishedGap: r.WishedGap, School: r.School, Short: r.Short, Handling: r.handling(),
 		LastDone: r.LastDone, Takes: r.Takes,
 	}}
 	if r.Entered == nil {
-		return d, nil
+		return d
 	}
-	entered, err := date.Parse(*r.Entered)
-	d.Entered = entered
-	return d, err
+	d.Entered, _ = date.Parse(*r.Entered)
+	return d
 }
 
 type weightRow struct {
@@ -169,9 +168,7 @@ func (s *Store) dogsIn(ctx context.Context, tx *sqlx.Tx, where string, args ...a
 	dogs := make([]Dog, len(rows))
 	at := make(map[uuid.UUID]*Dog, len(rows))
 	for i, row := range rows {
-		if dogs[i], err = row.dog(); err != nil {
-			return nil, err
-		}
+		dogs[i] = row.dog()
 		at[row.ID] = &dogs[i]
 	}
 	for _, w := range weights {

@@ -196,6 +196,18 @@ func (in *Intake) Dog(ctx context.Context, id uuid.UUID) (Dog, error) {
 	return all[0], nil
 }
 
+// Checks are a dog's walk-rounds with what was taken in.
+func (in *Intake) Checks(ctx context.Context, dogID uuid.UUID) ([]Check, error) {
+	all, err := in.store.checksIn(ctx, in.tx, ` WHERE dog_id = ?`, dogID)
+	return all[dogID], err
+}
+
+// Log is a sitting's, and whose.
+func (in *Intake) Log(ctx context.Context, sitting uuid.UUID) (uuid.UUID, bench.Log, error) {
+	row, log, err := in.store.readLog(ctx, in.tx, sitting)
+	return row.DogID, log, err
+}
+
 // Nullable tells which columns of a table may be missing.
 func (in *Intake) Nullable(ctx context.Context, table string) (map[string]bool, error) {
 	var columns []struct {

@@ -50,7 +50,7 @@ func kitRowOf(i KitItem, at time.Time) kitRow {
 	return row
 }
 
-func (r kitRow) item() (KitItem, error) {
+func (r kitRow) item() KitItem {
 	i := KitItem{ID: r.ID, Version: r.Version, Item: kit.Item{
 		Kind: r.Kind, Name: r.Name, Guard: r.Guard, Grit: r.Grit, Tip: r.Tip, On: orEmpty(r.On), Limit: r.Limit, Stock: r.Stock,
 	}}
@@ -58,11 +58,10 @@ func (r kitRow) item() (KitItem, error) {
 		i.Item.Expires = r.Expires.Date
 	}
 	if r.ServicedOn == nil {
-		return i, nil
+		return i
 	}
-	at, err := time.Parse(instantForm, *r.ServicedAt)
-	i.Serviced = kit.Moment{On: r.ServicedOn.Date, At: at}
-	return i, err
+	i.Serviced = kit.Moment{On: r.ServicedOn.Date, At: moment(*r.ServicedAt)}
+	return i
 }
 
 // Kit returns the pieces that are in the kit, in the order in which they were added.
@@ -79,9 +78,7 @@ func (s *Store) Kit(ctx context.Context) ([]KitItem, error) {
 	}
 	items := make([]KitItem, len(rows))
 	for i, row := range rows {
-		if items[i], err = row.item(); err != nil {
-			return nil, err
-		}
+		items[i] = row.item()
 	}
 	return items, nil
 }
@@ -199,12 +196,7 @@ func (s *Store) Stints(ctx context.Context, since date.Date) ([]kit.Stint, error
 			Moment: kit.Moment{On: r.On.Date}, Item: r.Item, Cuts: float64(r.Cuts), Minutes: float64(r.Seconds) / 60,
 			Untimed: float64(r.Untimed), TookForce: r.TookForce > 0,
 		}
-		if r.RecordedAt == "" {
-			continue
-		}
-		if stints[i].At, err = time.Parse(instantForm, r.RecordedAt); err != nil {
-			return nil, err
-		}
+		stints[i].At = moment(r.RecordedAt)
 	}
 	return stints, nil
 }

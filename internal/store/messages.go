@@ -60,20 +60,13 @@ type messageRow struct {
 	Said      string             `db:"said"`
 }
 
-func (r messageRow) message() (m Message, err error) {
-	m = Message{
+func (r messageRow) message() Message {
+	m := Message{
 		ID: r.ID, OwnerID: r.OwnerID, OwnerName: r.OwnerName, DogID: r.DogID, DogName: r.DogName, Kind: r.Kind, To: r.To, Text: r.Text,
-		State: r.State, Failures: r.Failures, Answer: r.Answer, Heard: r.Heard, Said: r.Said,
+		State: r.State, Failures: r.Failures, Next: moment(r.Next), Made: moment(r.Made), Changed: moment(r.Changed), Answer: r.Answer, Heard: r.Heard, Said: r.Said,
 	}
-	if err = json.Unmarshal([]byte(r.Places), &m.Places); err != nil {
-		return m, err
-	}
-	for text, into := range map[string]*time.Time{r.Next: &m.Next, r.Made: &m.Made, r.Changed: &m.Changed} {
-		if *into, err = time.Parse(instantForm, text); err != nil {
-			return m, err
-		}
-	}
-	return m, nil
+	fromJSON(r.Places, &m.Places)
+	return m
 }
 
 const messages = `SELECT m.*, o.name AS owner_name, d.name AS dog_name FROM messages m JOIN owners o ON o.id = owner_id JOIN dogs d ON d.id = m.dog_id`
@@ -117,10 +110,7 @@ func (s *Store) messages(ctx context.Context, text string, args ...any) ([]Messa
 	}
 	all := make([]Message, len(rows))
 	for i, r := range rows {
-		var err error
-		if all[i], err = r.message(); err != nil {
-			return nil, err
-		}
+		all[i] = r.message()
 	}
 	return all, nil
 }

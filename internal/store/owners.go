@@ -96,9 +96,7 @@ func (s *Store) owners(ctx context.Context, where string, arg any) ([]Owner, err
 		all[i] = Owner{r.ID, r.Version, r.NameKey, round.Owner{
 			Name: r.Name, Reach: r.Reach, Address: r.Address, MayOffer: r.MayOffer, MayRemind: r.MayRemind, Stopped: r.Stopped, Note: r.Note,
 		}, dogsOf[r.ID]}
-		if err := json.Unmarshal([]byte(r.Suits), &all[i].Suits); err != nil {
-			return nil, err
-		}
+		fromJSON(r.Suits, &all[i].Suits)
 	}
 	return all, nil
 }

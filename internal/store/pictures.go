@@ -47,12 +47,10 @@ type pictureRow struct {
 	Added   string     `db:"added_at"`
 }
 
-func (r pictureRow) picture() (p Picture, err error) {
-	p = Picture{ID: r.ID, DogID: r.DogID, Paw: r.Paw.Paw, On: r.On.Date, Hash: r.Hash, Width: r.Width, Height: r.Height, Bytes: r.Bytes}
-	if p.Added, err = time.Parse(instantForm, r.Added); err != nil {
-		return p, err
-	}
-	return p, json.Unmarshal([]byte(r.Corners), &p.Corners)
+func (r pictureRow) picture() Picture {
+	p := Picture{ID: r.ID, DogID: r.DogID, Paw: r.Paw.Paw, On: r.On.Date, Hash: r.Hash, Width: r.Width, Height: r.Height, Bytes: r.Bytes, Added: moment(r.Added)}
+	fromJSON(r.Corners, &p.Corners)
+	return p
 }
 
 // picturesOf is the directory of a book's pictures.
@@ -108,7 +106,7 @@ func (s *Store) AddPicture(ctx context.Context, p Picture, whole, small []byte, 
 			p.ID, p.DogID, p.Paw.String(), p.On.String(), p.Hash, p.Width, p.Height, p.Bytes, string(corners), instant(at)))
 	})
 	if err == nil && len(there) > 0 {
-		return there[0].picture()
+		return there[0].picture(), nil
 	}
 	p.Added = at
 	return p, err
@@ -142,10 +140,7 @@ func (s *Store) Pictures(ctx context.Context, dogID uuid.UUID) ([]Picture, error
 	}
 	all := make([]Picture, len(rows))
 	for i, r := range rows {
-		var err error
-		if all[i], err = r.picture(); err != nil {
-			return nil, err
-		}
+		all[i] = r.picture()
 	}
 	return all, nil
 }

@@ -37,7 +37,8 @@ func (s *Store) QuickPlan(ctx context.Context, dogID uuid.UUID) (QuickPlan, erro
 		return QuickPlan{}, orNotFound(err)
 	}
 	p := QuickPlan{row.ID, row.DogID, rhythm.Plan{Rhythm: row.Rhythm, Started: row.Started.Date, Goal: row.Goal}}
-	return p, json.Unmarshal([]byte(row.Steps), &p.Steps)
+	fromJSON(row.Steps, &p.Steps)
+	return p, nil
 }
 
 // StartQuickPlan keeps a plan and the dog with the rhythm that it asks for; a plan that was on

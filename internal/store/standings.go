@@ -252,11 +252,7 @@ func (s *Store) Calendar(ctx context.Context, today date.Date) ([]Entry, error) 
 	}
 	entries := make([]Entry, len(rows))
 	for i, r := range rows {
-		moved, err := time.Parse(instantForm, r.MovedAt)
-		if err != nil {
-			return nil, err
-		}
-		entries[i] = Entry{r.DogID, r.Name, r.On.Date, r.Why, r.Sequence, moved}
+		entries[i] = Entry{r.DogID, r.Name, r.On.Date, r.Why, r.Sequence, moment(r.MovedAt)}
 	}
 	return entries, nil
 }

@@ -256,6 +256,9 @@ const instantForm = "2006-01-02T15:04:05.000Z"
 
 func instant(t time.Time) string { return t.UTC().Format(instantForm) }
 
+// Instant is a moment as the book writes it.
+func Instant(t time.Time) string { return instant(t) }
+
 // orNotFound turns the driver's word for no row into the store's.
 func orNotFound(err error) error {
 	if errors.Is(err, sql.ErrNoRows) {

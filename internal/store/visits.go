@@ -34,9 +34,9 @@ func (s *Store) WorkingWeek(ctx context.Context) (WorkingWeek, error) {
 		return WorkingWeek{}, ErrNotFound
 	}
 	w := WorkingWeek{}
-	err := json.Unmarshal([]byte(rows[0].Body), &w)
+	fromJSON(rows[0].Body, &w)
 	w.Version = rows[0].Version
-	return w, err
+	return w, nil
 }
 
 // SaveWorkingWeek keeps it; ErrConflict when it was changed since it was read as w.Version.
@@ -143,17 +143,11 @@ func (s *Store) visits(ctx context.Context, text string, args ...any) ([]Visit, 
 	}
 	all := make([]Visit, len(rows))
 	for i, r := range rows {
-		changed, err := time.Parse(instantForm, r.ChangedAt)
-		if err != nil {
-			return nil, err
-		}
 		var begun time.Time
 		if r.Begun != nil {
-			if begun, err = time.Parse(instantForm, *r.Begun); err != nil {
-				return nil, err
-			}
+			begun = moment(*r.Begun)
 		}
-		all[i] = Visit{r.ID, r.RoundDog, r.On.Date, r.Start, r.Minutes, r.State, r.Sequence, changed, r.Sitting, begun, r.Ended != nil && *r.Ended}
+		all[i] = Visit{r.ID, r.RoundDog, r.On.Date, r.Start, r.Minutes, r.State, r.Sequence, moment(r.ChangedAt), r.Sitting, begun, r.Ended != nil && *r.Ended}
 	}
 	return all, nil
 }

@@ -1,9 +1,11 @@
 package bench
 
 import (
+	"fmt"
 	"slices"
 	"time"
 
+	"fribbet/internal/core/fault"
 	"fribbet/internal/core/kit"
 	"fribbet/internal/core/measure"
 	"fribbet/internal/core/nail"
@@ -165,4 +167,35 @@ func (e Event) needsNail() bool {
 	default:
 		return false
 	}
+}
+
+// Check names what of a log's events nobody can have told, whatever the dog; nil where all is well.
+func (l Log) Check() fault.Fields {
+	var f fault.Fields
+	if len(l) > mostEvents+1 { // the end comes on top
+		f.Add("events", len(l), fmt.Sprintf("must be at most %d", mostEvents))
+	}
+	for i, e := range l {
+		at := fmt.Sprintf("events[%d]", i)
+		f.Range(at+".mm", e.MM, 0, mostMeasure, "mm")
+		f.Range(at+".sd_mm", e.SD, 0, mostMeasure, "mm")
+		if year := e.At.UTC().Year(); year < firstYear || year > lastYear {
+			f.Add(at+".at", e.At, fmt.Sprintf("must lie from %d to %d", firstYear, lastYear))
+		}
+		for name, minutes := range map[string]*float64{".minutes": e.Minutes, ".calm": e.Calm} {
+			if minutes != nil {
+				f.Range(at+name, *minutes, 0, mostMinutes, "minutes")
+			}
+		}
+		if len([]rune(e.Note)) > mostNote {
+			f.Add(at+".note", "longer", fmt.Sprintf("must have at most %d letters", mostNote))
+		}
+		if e.needsNail() && e.Nail == nil {
+			f.Add(at+".nail", "none", "must name a nail")
+		}
+		if len(f) > 0 {
+			return f
+		}
+	}
+	return f
 }

@@ -1,0 +1,215 @@
+package book
+
+import (
+	"encoding/json"
+	"fmt"
+	"math"
+	"strings"
+	"time"
+
+	"fribbet/internal/core/claw"
+	"fribbet/internal/core/date"
+	"fribbet/internal/core/due"
+	"fribbet/internal/core/fault"
+	"fribbet/internal/core/growth"
+	"fribbet/internal/core/kit"
+	"fribbet/internal/core/measure"
+	"fribbet/internal/core/nail"
+	"fribbet/internal/core/photo"
+	"fribbet/internal/core/round"
+	"fribbet/internal/store"
+)
+
+// limits are what numbers of a column can be; they go out with its description.
+var limits = map[string]limit{
+	"one": {1, 1}, "version": {0, 1e9}, "sequence": {0, 1e9}, "failures": {0, 1e9}, "heard": {-1e9, 1e9},
+	"margin_mm": {0, due.MostMargin}, "coin_mm": {0.5, 5}, "kg": {growth.LeastWeight, growth.MostWeight},
+	"pavement_km_week": {0, growth.MostPavement}, "km_week": {0, growth.MostPavement}, "wished_gap_mm": {0, due.MostWishedGap}, "goal_mm": {0, due.MostWishedGap},
+	"most_nails": {1, float64(len(nail.All()))}, "gap_mm": {0, claw.MostGap}, "length_mm": {1, claw.MostLength},
+	"width": {1, 1e5}, "height": {1, 1e5}, "bytes": {0, 1e10}, "grit": {0, 1e5},
+}
+
+type limit struct{ least, most float64 }
+
+// past are the days and moments that lie behind: what was told of them was told by then.
+var past = map[string]bool{
+	"weights.on_date": true, "walked.until_date": true, "checks.on_date": true, "tries.on_date": true, "logs.on_date": true, "pictures.on_date": true,
+	"kit_services.on_date": true, "plans.started_on": true, "ladders.started_on": true, "dogs.birth_date": true, "dogs.entered_on": true,
+}
+
+// row is one of a package by its columns.
+type row map[string]any
+
+func rowOf(columns []string, values []any) row {
+	r := row{}
+	for i, c := range columns {
+		r[c] = values[i]
+	}
+	return r
+}
+
+func (r row) text(column string) string {
+	text, _ := r[column].(string)
+	return text
+}
+
+func (r row) whole(column string) int {
+	n, _ := r[column].(int64)
+	return int(n)
+}
+
+// number is one that may be missing.
+func (r row) number(column string) *float64 {
+	n, is := r[column].(float64)
+	if !is {
+		return nil
+	}
+	return &n
+}
+
+func (r row) day(column string) date.Date {
+	day, _ := date.Parse(r.text(column))
+	return day
+}
+
+// asTold are the checks that the interface's own input passes, by table: nobody's row is believed more. What belongs
+// to a dog as a whole is looked at once all its rows are there.
+var asTold = map[string]func(t *taking, r row) fault.Fields{
+	"settings": func(_ *taking, r row) (f fault.Fields) {
+		return weekdays(r.text("working_weekdays"))
+	},
+	"holidays": func(t *taking, r row) fault.Fields {
+		f := date.Span{From: r.day("from_date"), To: r.day("to_date")}.Check()
+		if t.holidays++; t.holidays > mostHolidays {
+			f.Add("from_date", r.text("from_date"), fmt.Sprintf("must be one of at most %d spans", mostHolidays))
+		}
+		return f
+	},
+	"dogs": func(_ *taking, r row) fault.Fields {
+		f := weekdays(r.text("working_weekdays"))
+		for _, name := range strings.Fields(r.text("own_order")) {
+			if new(nail.Paw).UnmarshalText([]byte(name)) != nil {
+				f.Add("own_order", r.text("own_order"), "must be paws: LF RF LH RH")
+			}
+		}
+		return f
+	},
+	"owners": func(_ *taking, r row) fault.Fields {
+		o := round.Owner{Name: r.text("name"), Reach: round.Reach(r.text("reach")), Address: r.text("address"), Note: r.text("note")}
+		_ = json.Unmarshal([]byte(r.text("suits")), &o.Suits) // sound has looked
+		return o.Check()
+	},
+	"working_week": func(_ *taking, r row) fault.Fields {
+		var w store.WorkingWeek
+		_ = json.Unmarshal([]byte(r.text("body")), &w) // sound has looked
+		return append(w.Week.Check(), round.CheckTexts(w.Texts)...)
+	},
+	"visits": func(_ *taking, r row) fault.Fields {
+		return round.Visit{Dog: round.Dog{Minutes: r.whole("minutes")}, Start: round.Clock(r.whole("start")), State: round.State(r.text("state"))}.Check()
+	},
+	"messages": message,
+	"looks": func(_ *taking, r row) fault.Fields {
+		var f fault.Fields
+		reading(&f, r, "gap", measure.Gap)
+		reading(&f, r, "length", measure.Length)
+		return f
+	},
+	"kit_items": func(_ *taking, r row) fault.Fields {
+		return kit.Item{
+			Kind: kit.Kind(r.text("kind")), Name: r.text("name"), Guard: r.whole("guard") != 0, Grit: r.whole("grit"), Tip: kit.Tip(r.text("tip")), Limit: r.number("most"), Expires: r.day("expires_on"), Stock: kit.Stock(r.text("stock")),
+		}.Check()
+	},
+	"pictures": func(_ *taking, r row) (f fault.Fields) {
+		var corners []*photo.Point
+		_ = json.Unmarshal([]byte(r.text("corners")), &corners) // sound has looked
+		for _, p := range corners {
+			if len(corners) != 4 || p == nil || math.Abs(p.X)+math.Abs(p.Y) > 1e5 {
+				f.Add("corners", r.text("corners"), "must be the four corners of a card, or null")
+				break
+			}
+		}
+		return f
+	},
+}
+
+func weekdays(text string) (f fault.Fields) {
+	if days, err := date.ParseWeekdays(strings.Fields(text)); err != nil || days == 0 {
+		f.Add("working_weekdays", text, "must name days, such as mon tue wed")
+	}
+	return f
+}
+
+// message is one that could have been sent: with the places that its kind tells, and no others.
+func message(_ *taking, r row) (f fault.Fields) {
+	var places []*store.Place
+	_ = json.Unmarshal([]byte(r.text("places")), &places) // sound has looked
+	kind := round.MessageKind(r.text("kind"))
+	switch n := len(places); {
+	case kind.Offers() && n == 0, kind == round.TellDue && n > 0, !kind.Invites() && n != 1:
+		f.Add("places", fmt.Sprintf("%d places", n), fmt.Sprintf("must be those that a message of the kind %s tells", kind))
+	}
+	for _, p := range places {
+		if p == nil || p.On.Before(firstDay) || p.On.After(lastDay) || len(round.Visit{Dog: round.Dog{Minutes: p.Minutes}, Start: p.Start, State: round.Offered}.Check()) > 0 {
+			f.Add("places", r.text("places"), "must be days and times of visits")
+			return f
+		}
+	}
+	return f
+}
+
+// reading is a number of a look: with what it was read with, or not there.
+func reading(f *fault.Fields, r row, name string, what measure.What) {
+	mm, by, sd := r.number(name+"_mm"), r.text(name+"_by"), r.number(name+"_sd_mm")
+	switch {
+	case mm == nil && by == "" && sd == nil:
+	case mm == nil || by == "" || sd == nil:
+		f.Add(name+"_mm", r[name+"_mm"], fmt.Sprintf("must come with %s_by and %s_sd_mm, or be left out with them", name, name))
+	default:
+		var one fault.Fields
+		measure.Number{MM: *mm, By: measure.Means(by), SD: *sd}.Check(&one, name, what)
+		for _, o := range one {
+			f.Add(strings.Replace(strings.Replace(o.Name, name+".by", name+"_by", 1), name+".sd_mm", name+"_sd_mm", 1), o.Value, o.Want)
+		}
+	}
+}
+
+// Days and moments of a package lie between these.
+var firstDay, lastDay = date.New(1980, time.January, 1), date.New(2199, time.December, 31)
+
+// within is a row whose days, moments and numbers can be; moments come to be as the book writes them.
+func (t *taking) within(table exchanged, values []any) (f fault.Fields) {
+	for i, c := range table.Columns {
+		switch v := values[i].(type) {
+		case int64:
+			if c.Least != nil {
+				f.Range(c.Name, float64(v), *c.Least, *c.Most, "")
+			}
+		case float64:
+			if c.Least != nil {
+				f.Range(c.Name, v, *c.Least, *c.Most, "")
+			}
+		case string:
+			day, kind := date.Date{}, c.Type
+			switch {
+			case v == "":
+				continue
+			case kind == "date":
+				day, _ = date.Parse(v)
+			case kind == "datetime":
+				at, err := time.Parse(time.RFC3339Nano, v)
+				if err == nil {
+					values[i], day = store.Instant(at), date.Of(at.UTC())
+				}
+			default:
+				continue
+			}
+			switch {
+			case day.Before(firstDay) || day.After(lastDay):
+				f.Add(c.Name, v, fmt.Sprintf("must lie between %s and %s", firstDay, lastDay))
+			case past[table.Name+"."+c.Name] && day.After(t.b.Today().AddDays(1)):
+				f.Add(c.Name, v, "must not lie in the future")
+			}
+		}
+	}
+	return f
+}

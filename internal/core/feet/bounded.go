@@ -1,0 +1,138 @@
+package feet
+
+import (
+	"fmt"
+	"math"
+	"slices"
+
+	"fribbet/internal/core/claw"
+	"fribbet/internal/core/date"
+	"fribbet/internal/core/dog"
+	"fribbet/internal/core/due"
+	"fribbet/internal/core/fault"
+	"fribbet/internal/core/growth"
+	"fribbet/internal/core/measure"
+	"fribbet/internal/core/nail"
+	"fribbet/internal/core/record"
+	"fribbet/internal/core/rhythm"
+)
+
+// Bounded names what of a dog and of what was told of it no input lets in, under the contract's names; nil where all is
+// well. With it a reckoning would run, or take memory, without bound: nobody asks one with such a dog. It asks
+// less than the checks of input do, so that what an earlier version took is reckoned still.
+func Bounded(d dog.Dog, sittings []record.Sitting, checks []record.Check) fault.Fields {
+	var f fault.Fields
+	first, last := d.Birth.Date.AddYears(-1), d.Birth.Date.AddYears(longestLife)
+	day := func(name string, on date.Date) {
+		if on.IsZero() || on.Before(first) || on.After(last) {
+			f.Add(name, on, fmt.Sprintf("must be a day of the dog's life, born %s", d.Birth.Date))
+		}
+	}
+	if d.Birth.Date.IsZero() {
+		f.Add("birth_date", "nothing", "must be a day")
+		return f
+	}
+	if len(d.Weights) == 0 {
+		f.Add("weights", "none", "must hold at least one weight")
+	}
+	for i, w := range d.Weights {
+		f.Range(fmt.Sprintf("weights[%d].kg", i), w.Kg, growth.LeastWeight, growth.MostWeight, "kg")
+		day(fmt.Sprintf("weights[%d].on", i), w.On)
+	}
+	for i, w := range d.Walked {
+		f.Range(fmt.Sprintf("walked[%d].km_week", i), w.Km, 0, growth.MostPavement, "km a week")
+		day(fmt.Sprintf("walked[%d].until", i), w.Until)
+	}
+	f.Range("pavement_km_week", d.Pavement, 0, growth.MostPavement, "km a week")
+	f.Range("wished_gap_mm", d.WishedGap, 0, due.MostWishedGap, "mm")
+	if d.LastDone != nil {
+		f.Range("last_done_weeks", *d.LastDone, 0, longestLife*53, "weeks")
+	}
+	if !d.Entered.IsZero() {
+		day("entered_on", d.Entered)
+	}
+	if !slices.Contains(rhythm.Rhythms(), d.Rhythm) {
+		f.Add("rhythm", d.Rhythm, fmt.Sprintf("must be one of %v", rhythm.Rhythms()))
+	}
+	if d.Workdays == 0 {
+		f.Add("working_weekdays", "none", "must name at least one day")
+	}
+	if n := d.Handling.MostNails; n != nil && (*n < 1 || *n > len(nail.All())) {
+		f.Add("most_nails", *n, fmt.Sprintf("must be from 1 to %d nails", len(nail.All())))
+	}
+	if m := d.Handling.MostMinutes; m != nil {
+		f.Range("most_minutes", *m, 1, longestSitting, "minutes")
+	}
+	for i, n := range d.Nails {
+		if !slices.Contains(nail.All(), n.Code) {
+			f.Add(fmt.Sprintf("nails[%d].code", i), n.Code, "must be a nail")
+		}
+	}
+	for i, s := range sittings {
+		at := fmt.Sprintf("sittings[%d]", i)
+		day(at+".on", s.On)
+		for name, minutes := range map[string]*float64{".minutes": s.Minutes, ".calm_minutes": s.Calm} {
+			if minutes != nil {
+				f.Range(at+name, *minutes, 0, longestSitting, "minutes")
+			}
+		}
+		for _, r := range s.Records {
+			f.Under(fmt.Sprintf("%s.%s", at, r.Code), boundedNail(r))
+		}
+	}
+	for i, c := range checks {
+		at := fmt.Sprintf("walk_rounds[%d]", i)
+		day(at+".on", c.On)
+		for _, l := range c.Looks {
+			var one fault.Fields
+			bounded(&one, "code", l.Code)
+			boundedNumber(&one, "gap_mm", l.Gap)
+			boundedNumber(&one, "length_mm", l.Length)
+			f.Under(fmt.Sprintf("%s.%s", at, l.Code), one)
+		}
+	}
+	return f
+}
+
+// Judgement: beyond these nobody told it.
+const (
+	longestLife    = 60     // years
+	longestSitting = 6000.0 // minutes
+	mostCuts       = 1000   // a nail, at one sitting
+)
+
+func boundedNail(r record.Nail) fault.Fields {
+	var f fault.Fields
+	bounded(&f, "code", r.Code)
+	for name, n := range map[string]*measure.Number{
+		"length_before_mm": r.LengthBefore, "length_after_mm": r.LengthAfter, "gap_before_mm": r.GapBefore, "gap_after_mm": r.GapAfter, "spare_left_mm": r.SpareLeft,
+	} {
+		boundedNumber(&f, name, n)
+	}
+	if len(r.Cuts) > mostCuts {
+		f.Add("cuts_mm", fmt.Sprintf("%d cuts", len(r.Cuts)), fmt.Sprintf("must be at most %d cuts", mostCuts))
+	}
+	for i, mm := range r.Cuts {
+		f.Range(fmt.Sprintf("cuts_mm[%d]", i), mm, 0, claw.MostLength, "mm")
+	}
+	for i, l := range r.Landmarks {
+		f.Range(fmt.Sprintf("landmarks[%d].spare_mm", i), l.Spare, 0, claw.MostLength, "mm")
+	}
+	return f
+}
+
+func bounded(f *fault.Fields, name string, c nail.Code) {
+	if !slices.Contains(nail.All(), c) {
+		f.Add(name, c, "must be a nail")
+	}
+}
+
+func boundedNumber(f *fault.Fields, name string, n *measure.Number) {
+	if n == nil {
+		return
+	}
+	f.Range(name, n.MM, 0, claw.MostLength, "mm")
+	if !(n.SD >= 0 && n.SD < math.MaxFloat32) {
+		f.Add(name, n.SD, "must come with how far it may be off")
+	}
+}
