@@ -56,8 +56,12 @@ func (h *house) ServeHTTP(w http.ResponseWriter, r *http.Request) {
 	defer h.door.RUnlock()
 	ctx, cancel := context.WithCancel(r.Context())
 	defer cancel()
-	defer context.AfterFunc(h.guests, cancel)()
-	h.answers.ServeHTTP(w, r.WithContext(ctx))
+	g, r := newGuest(w, r.WithContext(ctx), h.guests)
+	defer context.AfterFunc(h.guests, func() {
+		cancel()
+		g.showOut()
+	})()
+	h.answers.ServeHTTP(g, r)
 }
 
 // enter opens the book and answers for it.
@@ -110,6 +114,9 @@ func (h *house) leave() error {
 	defer h.door.Unlock()
 	shut.Stop()
 	h.shut()
+	if h.book != nil {
+		h.book.Close()
+	}
 	kept := h.kept
 	h.done.Store(0)
 	h.all.Store(0)

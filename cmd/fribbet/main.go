@@ -2,10 +2,13 @@
 package main
 
 import (
+	"context"
 	"encoding/json"
 	"errors"
 	"fmt"
 	"os"
+	"os/signal"
+	"syscall"
 
 	"github.com/spf13/cobra"
 )
@@ -19,9 +22,14 @@ func main() {
 	}
 	root.PersistentFlags().Bool("json", false, "tell what came of it as JSON, for scripts")
 	root.AddCommand(serveCommand(), demoCommand(), rebuildCommand(), backupCommand(), restoreCommand(), exportCommand(), importCommand(), dueCommand(), passphraseCommand())
-	err := root.Execute()
+	ctx, stop := signal.NotifyContext(context.Background(), os.Interrupt, syscall.SIGTERM)
+	defer stop()
+	err := root.ExecuteContext(ctx)
 	var code exitCode
 	switch {
+	case err != nil && ctx.Err() != nil:
+		fmt.Fprintln(os.Stderr, "Stopped before it was done: nothing was written.")
+		os.Exit(interrupted)
 	case errors.As(err, &code):
 		os.Exit(int(code))
 	case err != nil:
@@ -41,6 +49,9 @@ func tell(cmd *cobra.Command, what any, words string, args ...any) error {
 
 // exitCode ends a command that did what it should with something to tell by its code.
 type exitCode int
+
+// interrupted is the code of a command that was told to stop (common practice: 128 and the signal's number).
+const interrupted = 130
 
 // somebodyDue is that of fribbet due. 1 is an error, 0 that all is well.
 const somebodyDue exitCode = 3

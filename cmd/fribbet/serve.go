@@ -4,8 +4,6 @@ import (
 	"context"
 	"errors"
 	"fmt"
-	"io"
-	"log"
 	"log/slog"
 	"net"
 	"net/http"
@@ -135,6 +133,9 @@ func (p *program) run(ctx context.Context) error {
 	return errors.Join(p.serve(ctx, h, gate, opened), h.leave())
 }
 
+// latest is how long an end may take at most.
+const latest = 9 * time.Second
+
 // patience is how long a book may take to open before its page says how far that is.
 const patience = time.Second
 
@@ -148,8 +149,11 @@ func (p *program) serve(ctx context.Context, h *house, gate *access.Gate, opened
 	if err != nil {
 		return err
 	}
-	server := &http.Server{Handler: gate, ErrorLog: log.New(io.Discard, "", 0), ReadHeaderTimeout: 10 * time.Second, ReadTimeout: time.Minute,
-		BaseContext: func(net.Listener) context.Context { return ctx }} // stopping ends the caliper's streams too
+	server := &http.Server{
+		Handler: gate, ErrorLog: slog.NewLogLogger(slog.Default().Handler(), slog.LevelWarn), // panics and TLS outside the router
+		ReadHeaderTimeout: 10 * time.Second, IdleTimeout: 2 * time.Minute, ConnState: (&access.Doorstep{}).State,
+		BaseContext: func(net.Listener) context.Context { return ctx }, // stopping ends the caliper's streams too
+	}
 	fmt.Printf("Fribbet is at http://%s\nData: %s\n", p.shown(port), p.data)
 	if h.devices != nil {
 		h.devices.Addresses = p.addresses(port)
@@ -174,9 +178,16 @@ func (p *program) serve(ctx context.Context, h *house, gate *access.Gate, opened
 			return err
 		case <-ctx.Done():
 			slog.Info("stopping")
-			ending, cancel := context.WithTimeout(context.Background(), 5*time.Second)
+			time.AfterFunc(latest, func() { // nothing of the book is lost by it: it is as after a kill
+				slog.Error("ended without waiting any longer")
+				os.Exit(1)
+			})
+			ending, cancel := context.WithTimeout(context.Background(), farewell)
 			defer cancel()
-			return server.Shutdown(ending)
+			if err := server.Shutdown(ending); err != nil { // somebody is still inside
+				return server.Close()
+			}
+			return nil
 		}
 	}
 }

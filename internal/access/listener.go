@@ -3,6 +3,7 @@ package access
 import (
 	"bufio"
 	"crypto/tls"
+	"errors"
 	"net"
 	"time"
 )
@@ -17,6 +18,7 @@ func Listen(on net.Listener, certificate *tls.Config) net.Listener {
 
 type listener struct {
 	net.Listener
+	step   Doorstep // connections whose first byte has not come
 	tls    *tls.Config
 	ready  chan net.Conn
 	failed chan error
@@ -27,16 +29,32 @@ type listener struct {
 const firstByte = 10 * time.Second
 
 func (l *listener) accept() {
+	wait := shortest
 	for {
 		conn, err := l.Listener.Accept()
+		var passing interface{ Temporary() bool }
+		if errors.As(err, &passing) && passing.Temporary() { // out of file descriptors, say: others will go
+			time.Sleep(wait)
+			wait = min(2*wait, time.Second)
+			continue
+		}
 		if err != nil {
 			l.failed <- err
 			close(l.closed)
 			return
 		}
-		go l.look(conn)
+		wait = shortest
+		from := hostOf(conn.RemoteAddr().String())
+		l.step.comes(from, conn)
+		go func() {
+			defer l.step.goes(from, conn)
+			l.look(conn)
+		}()
 	}
 }
+
+// shortest is how long accepting pauses after a failure that passes; then twice as long each time.
+const shortest = 5 * time.Millisecond
 
 // look waits for the first byte: 22 begins a TLS handshake (RFC 8446, 5.1).
 func (l *listener) look(conn net.Conn) {

@@ -32,6 +32,10 @@ type Book struct {
 	pictures sync.Mutex // one is read at a time
 	intake   intake
 	memory   *otter.Cache[uuid.UUID, remembered]
+
+	background context.Context //nolint:containedctx // of what outlives the request that asked for it
+	stop       context.CancelFunc
+	workers    sync.WaitGroup
 }
 
 // AlreadyTold refuses something told under an id that is in the book already with other content:
@@ -42,7 +46,15 @@ func (a AlreadyTold) Error() string { return "already in the book under this id:
 
 // New returns a book kept in store; now tells the time in the user's zone.
 func New(s *store.Store, now func() time.Time) *Book {
-	return &Book{store: s, now: now, memory: otter.Must(&otter.Options[uuid.UUID, remembered]{MaximumSize: mostRemembered})}
+	b := &Book{store: s, now: now, memory: otter.Must(&otter.Options[uuid.UUID, remembered]{MaximumSize: mostRemembered})}
+	b.background, b.stop = context.WithCancel(context.Background())
+	return b
+}
+
+// Close ends what is worked out in the background, and waits for it. The store is closed after that.
+func (b *Book) Close() {
+	b.stop()
+	b.workers.Wait()
 }
 
 // mostHolidays keeps the list of days off readable.

@@ -70,7 +70,7 @@ func (b *Book) upToDate(ctx context.Context) (*Progress, error) {
 	}
 	if !b.recount.running {
 		b.recount.running, b.recount.progress = true, Progress{All: len(stale)}
-		go b.settleAll(context.Background(), stale, key, settings) // it outlives the request that asked
+		b.workers.Go(func() { b.settleAll(b.background, stale, key, settings) }) // it outlives the request that asked
 	}
 	progress := b.recount.progress
 	return &progress, nil
@@ -79,6 +79,9 @@ func (b *Book) upToDate(ctx context.Context) (*Progress, error) {
 func (b *Book) settleAll(ctx context.Context, ids []uuid.UUID, key string, settings store.Settings) {
 	batches := slices.Collect(slices.Chunk(ids, batch))
 	failed := each(len(batches), func(i int) error { // side by side, so that one is worked out while another is written
+		if ctx.Err() != nil {
+			return ctx.Err()
+		}
 		err := b.settle(ctx, batches[i], key, settings)
 		b.recount.Lock()
 		defer b.recount.Unlock()

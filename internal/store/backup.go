@@ -119,7 +119,9 @@ func checkedWhole(ctx context.Context, path string) error {
 	}
 	defer db.Close() //nolint:errcheck // it was only read
 	var says string
-	if err := db.QueryRowContext(ctx, `PRAGMA integrity_check(1)`).Scan(&says); err != nil || says != "ok" {
+	if err := db.QueryRowContext(ctx, `PRAGMA integrity_check(1)`).Scan(&says); ctx.Err() != nil {
+		return ctx.Err()
+	} else if err != nil || says != "ok" {
 		return Refused{path, fmt.Sprintf("is damaged: %s %v", says, err)}
 	}
 	rows, err := db.QueryContext(ctx, `PRAGMA foreign_key_check`)
