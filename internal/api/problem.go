@@ -1,6 +1,7 @@
 package api
 
 import (
+	"cmp"
 	"encoding/json"
 	"errors"
 	"fmt"
@@ -97,7 +98,7 @@ func refuse(c *gin.Context, err error) {
 		write(c, problem(http.StatusNotFound, "No caliper is linked: type the number instead."))
 	case errors.As(err, &told):
 		write(c, problem(http.StatusConflict, "Nothing was written: this is in the book already, told otherwise: "+told.There+".",
-			fault.Field{Name: "id", Value: "one that is in the book", Want: "must be new, or come with what was told under it: " + told.There}))
+			fault.Field{Name: cmp.Or(told.Field, "id"), Value: "one that is in the book", Want: "must be new, or come with what was told under it: " + told.There}))
 	case errors.Is(err, store.ErrConflict):
 		write(c, problem(http.StatusConflict, "Changed elsewhere since you opened it: nothing was written. Load it again, then make your change.",
 			fault.Field{Name: "version", Value: "an older one", Want: "must be the newest version"}))

@@ -219,7 +219,12 @@ func (b *Book) tell(ctx context.Context, d store.Dog, sittingID uuid.UUID, event
 	grew, err := b.grow(ctx, d.ID, sittingID, b.dayOf(d, events[0].At), func(log bench.Log) (bench.Log, error) {
 		telling := log.Tell(d.Dog)
 		for i, e := range events {
-			if _, err := telling.Add(e); err != nil {
+			_, err := telling.Add(e)
+			var other bench.Other
+			if errors.As(err, &other) {
+				return nil, AlreadyTold{Field: fmt.Sprintf("events[%d].id", i), There: other.Error()}
+			}
+			if err != nil {
 				return nil, fault.Fields{{Name: fmt.Sprintf("events[%d]", i), Value: string(e.Kind), Want: err.Error()}}
 			}
 		}
@@ -245,7 +250,7 @@ func (b *Book) tell(ctx context.Context, d store.Dog, sittingID uuid.UUID, event
 func (b *Book) grow(ctx context.Context, dogID, sittingID uuid.UUID, on date.Date, how func(bench.Log) (bench.Log, error)) (store.Grew, error) {
 	grew, err := b.store.Append(ctx, dogID, sittingID, on, b.now(), how)
 	if errors.Is(err, store.ErrOtherDogs) || errors.Is(err, store.ErrTakenBack) {
-		return grew, AlreadyTold{err.Error()}
+		return grew, AlreadyTold{There: err.Error()}
 	}
 	if err == nil {
 		b.changed(sittingID)

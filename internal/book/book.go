@@ -38,11 +38,8 @@ type Book struct {
 	workers    sync.WaitGroup
 }
 
-// AlreadyTold refuses something told under an id that is in the book already with other content:
-// neither is thrown away, and whoever told it is told what is there.
-type AlreadyTold struct{ There string }
-
-func (a AlreadyTold) Error() string { return "already in the book under this id: " + a.There }
+// AlreadyTold refuses something told under an id that is in the book already with other content.
+type AlreadyTold = store.AlreadyTold
 
 // New returns a book kept in store; now tells the time in the user's zone.
 func New(s *store.Store, now func() time.Time) *Book {

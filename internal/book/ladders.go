@@ -153,13 +153,14 @@ func (b *Book) RecordTry(ctx context.Context, dogID, ladderID uuid.UUID, t store
 	if err != nil {
 		return err
 	}
+	dated := t.Try
 	if t.On.IsZero() {
-		t.On = b.Today()
+		dated.On = b.Today()
 	}
-	if err := t.Check(l.Ladder, b.Today()).Err(); err != nil {
+	if err := dated.Check(l.Ladder, b.Today()).Err(); err != nil {
 		return err
 	}
-	return b.store.AddTry(ctx, ladderID, t, b.now())
+	return b.store.AddTry(ctx, ladderID, t, b.Today(), b.now())
 }
 
 // WithdrawTry takes back a try recorded by mistake.

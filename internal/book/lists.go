@@ -2,6 +2,9 @@ package book
 
 import (
 	"context"
+	"crypto/sha256"
+	"encoding/hex"
+	"fmt"
 	"strings"
 
 	"github.com/google/uuid"
@@ -109,7 +112,12 @@ func (b *Book) TakeList(ctx context.Context, id uuid.UUID, text []byte, columns 
 	if err != nil {
 		return ListRead{}, err
 	}
-	return r, b.store.Take(ctx, id, r.Brought, b.now())
+	sum := sha256.New()
+	sum.Write(text)
+	for _, c := range columns {
+		fmt.Fprintf(sum, "\x00%s", c)
+	}
+	return r, b.store.Take(ctx, id, hex.EncodeToString(sum.Sum(nil)), r.Brought, b.now())
 }
 
 // TakeListBack takes out of the book what a list brought; it returns how many dogs stay, since something was told of

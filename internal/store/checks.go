@@ -2,6 +2,7 @@ package store
 
 import (
 	"context"
+	"fmt"
 	"time"
 
 	"github.com/google/uuid"
@@ -105,15 +106,21 @@ func (s *Store) checksIn(ctx context.Context, tx *sqlx.Tx, where string, args ..
 	return all, nil
 }
 
-// AddCheck keeps a walk-round and, with it, the dog's nails as it saw them. One that is there
-// already, by its id, changes nothing.
+// AddCheck keeps a walk-round and, with it, the dog's nails as it saw them. The same id once more changes nothing;
+// another walk-round under it, or one of another dog, is AlreadyTold.
 func (s *Store) AddCheck(ctx context.Context, d Dog, c Check, at time.Time) error {
 	return s.write(ctx, func(tx *sqlx.Tx) error {
-		var there int
-		if err := tx.GetContext(ctx, &there, `SELECT COUNT(*) FROM checks WHERE id = ?`, c.ID); err != nil || there > 0 {
+		there, err := s.checksIn(ctx, tx, ` WHERE id = ?`, c.ID)
+		if err != nil {
 			return err
 		}
-		_, err := tx.NamedExecContext(ctx, `
+		for dogID, all := range there {
+			if dogID == d.ID && all[0].Tells(c.Check) {
+				return nil
+			}
+			return AlreadyTold{There: fmt.Sprintf("a walk-round of %s that looked at %d nails", all[0].On, len(all[0].Looks))}
+		}
+		_, err = tx.NamedExecContext(ctx, `
 			INSERT INTO checks (id, dog_id, on_date, clicks, hair, swelling, limping, breaking, recorded_at)
 			VALUES (:id, :dog_id, :on_date, :clicks, :hair, :swelling, :limping, :breaking, :recorded_at)`,
 			checkRow{c.ID, d.ID, dateColumn{c.On}, c.Clicks, c.Hair, c.Swelling, c.Limping, c.Breaking, instant(at)})

@@ -90,12 +90,24 @@ func (s *Store) KnowsItem(ctx context.Context, id string) (bool, error) {
 	return n > 0, err
 }
 
-// AddKitItem keeps a new piece as version 1. One that is there already, by its id, changes nothing.
+// AddKitItem keeps a new piece as version 1. The same id once more changes nothing, whatever it was changed to since;
+// another piece under it is AlreadyTold.
 func (s *Store) AddKitItem(ctx context.Context, i KitItem, at time.Time) error {
-	return s.namedExec(ctx, `
-		INSERT INTO kit_items (id, version, kind, name, guard, grit, tip, on_item_id, most, expires_on, stock, added_at)
-		VALUES (:id, 1, :kind, :name, :guard, :grit, :tip, :on_item_id, :most, :expires_on, :stock, :added_at)
-		ON CONFLICT (id) DO NOTHING`, kitRowOf(i, at))
+	row := kitRowOf(i, at)
+	told := row
+	told.Version, told.AddedAt = 0, ""
+	return s.write(ctx, func(tx *sqlx.Tx) error {
+		var changed int
+		if err := tx.GetContext(ctx, &changed, `SELECT COUNT(*) FROM kit_items WHERE id = ? AND version > 1`, i.ID); err != nil || changed > 0 {
+			return err
+		}
+		return once(ctx, tx, told, func(r kitRow) string { return "a piece of kit, " + string(r.Kind) + " " + r.Name }, func() error {
+			_, err := tx.NamedExecContext(ctx, `
+				INSERT INTO kit_items (id, version, kind, name, guard, grit, tip, on_item_id, most, expires_on, stock, added_at)
+				VALUES (:id, 1, :kind, :name, :guard, :grit, :tip, :on_item_id, :most, :expires_on, :stock, :added_at)`, row)
+			return err
+		}, `SELECT id, 0 AS version, kind, name, guard, grit, tip, on_item_id, most, expires_on, stock, '' AS added_at FROM kit_items WHERE id = ?`, i.ID)
+	})
 }
 
 // ChangeKitItem keeps a changed piece as the next version. It returns ErrConflict when

@@ -162,7 +162,7 @@ func TestALadderOpenedAgainIsTheSameLadder(t *testing.T) {
 	late := Try{ID: uuid.New(), Try: ladder.Try{On: date.MustParse("2026-11-22"), Reaction: temper.Uneasy, Note: "Ж"}}
 	early := Try{ID: uuid.New(), Try: ladder.Try{On: date.MustParse("2026-11-21"), Reaction: temper.Calm, Paw: of(nail.LH)}}
 	for _, try := range []Try{late, early, early} {
-		require.NoError(t, s.AddTry(ctx, l.ID, try, noon))
+		require.NoError(t, s.AddTry(ctx, l.ID, try, try.On, noon))
 	}
 	require.NoError(t, s.Close())
 	s = opened(t, path)

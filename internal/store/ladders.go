@@ -7,6 +7,7 @@ import (
 	"github.com/google/uuid"
 	"github.com/jmoiron/sqlx"
 
+	"fribbet/internal/core/date"
 	"fribbet/internal/core/ladder"
 	"fribbet/internal/core/nail"
 	"fribbet/internal/core/temper"
@@ -87,12 +88,18 @@ func (s *Store) ladders(ctx context.Context, and string, args ...any) (map[uuid.
 	return all, nil
 }
 
-// AddLadder keeps a new ladder. One that is there already, by its id, changes nothing.
+// AddLadder keeps a new ladder. The same id once more changes nothing; another ladder under it is AlreadyTold.
 func (s *Store) AddLadder(ctx context.Context, l Ladder, at time.Time) error {
-	return s.namedExec(ctx, `
-		INSERT INTO ladders (id, dog_id, kind, paw, started_on, begun_at)
-		VALUES (:id, :dog_id, :kind, :paw, :started_on, :begun_at) ON CONFLICT (id) DO NOTHING`,
-		ladderRow{l.ID, l.DogID, l.Kind, columnOf(l.Paw), dateColumn{l.Started}, instant(at)})
+	row := ladderRow{l.ID, l.DogID, l.Kind, columnOf(l.Paw), dateColumn{l.Started}, instant(at)}
+	told := row
+	told.Started, told.BegunAt = dateColumn{}, "" // when it is told once more it is later
+	return s.write(ctx, func(tx *sqlx.Tx) error {
+		return once(ctx, tx, told, func(r ladderRow) string { return "a ladder for the " + string(r.Kind) }, func() error {
+			_, err := tx.NamedExecContext(ctx, `
+				INSERT INTO ladders (id, dog_id, kind, paw, started_on, begun_at) VALUES (:id, :dog_id, :kind, :paw, :started_on, :begun_at)`, row)
+			return err
+		}, `SELECT id, dog_id, kind, paw, '' AS started_on, '' AS begun_at FROM ladders WHERE id = ?`, l.ID)
+	})
 }
 
 // EndLadder ends a dog's ladder. Doing it twice changes nothing.
@@ -101,12 +108,23 @@ func (s *Store) EndLadder(ctx context.Context, dogID, id uuid.UUID, at time.Time
 		`UPDATE ladders SET ended_at = COALESCE(ended_at, ?) WHERE id = ? AND dog_id = ?`, instant(at), id, dogID))
 }
 
-// AddTry keeps a try. One that is there already, by its id, changes nothing.
-func (s *Store) AddTry(ctx context.Context, ladderID uuid.UUID, t Try, at time.Time) error {
-	return s.namedExec(ctx, `
-		INSERT INTO tries (id, ladder_id, on_date, reaction, paw, note, recorded_at)
-		VALUES (:id, :ladder_id, :on_date, :reaction, :paw, :note, :recorded_at) ON CONFLICT (id) DO NOTHING`,
-		tryRow{t.ID, ladderID, dateColumn{t.On}, t.Reaction, columnOf(t.Paw), t.Note, instant(at)})
+// AddTry keeps a try, of the day on which it comes where it names none. The same id once more changes nothing;
+// another try under it is AlreadyTold.
+func (s *Store) AddTry(ctx context.Context, ladderID uuid.UUID, t Try, today date.Date, at time.Time) error {
+	return s.write(ctx, func(tx *sqlx.Tx) error {
+		on := `on_date`
+		row := tryRow{t.ID, ladderID, dateColumn{t.On}, t.Reaction, columnOf(t.Paw), t.Note, instant(at)}
+		told := row
+		if told.RecordedAt = ""; t.On.IsZero() { // then whatever day is there is meant
+			on, row.On = `'' AS on_date`, dateColumn{today}
+		}
+		return once(ctx, tx, told, func(r tryRow) string { return "a try that the dog took: " + string(r.Reaction) }, func() error {
+			_, err := tx.NamedExecContext(ctx, `
+				INSERT INTO tries (id, ladder_id, on_date, reaction, paw, note, recorded_at)
+				VALUES (:id, :ladder_id, :on_date, :reaction, :paw, :note, :recorded_at)`, row)
+			return err
+		}, `SELECT id, ladder_id, `+on+`, reaction, paw, note, '' AS recorded_at FROM tries WHERE id = ?`, t.ID)
+	})
 }
 
 // WithdrawTry makes a try count no more. Doing it twice changes nothing.

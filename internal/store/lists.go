@@ -15,46 +15,48 @@ type Brought struct {
 	OwnerOf map[uuid.UUID]uuid.UUID // by dog; an owner that is new or there already
 }
 
-// Take keeps all that a list brings, or nothing. The same list once more changes nothing.
-func (s *Store) Take(ctx context.Context, id uuid.UUID, b Brought, at time.Time) error {
+// Take keeps all that a list brings, or nothing; content is the list's hash. The same list once more changes nothing,
+// another one under its id is AlreadyTold.
+func (s *Store) Take(ctx context.Context, id uuid.UUID, content string, b Brought, at time.Time) error {
 	return s.write(ctx, func(tx *sqlx.Tx) error {
-		done, err := tx.ExecContext(ctx, `INSERT INTO lists (id, taken_at) VALUES (?, ?) ON CONFLICT (id) DO NOTHING`, id, instant(at))
-		if err := mustTouch(done, err); err != nil {
-			if err == ErrNotFound { // it was taken already
-				return nil
-			}
-			return err
-		}
-		part := func(part uuid.UUID, what string) error {
-			_, err := tx.ExecContext(ctx, `INSERT INTO list_parts (list_id, part_id, what) VALUES (?, ?, ?)`, id, part, what)
-			return err
-		}
-		for _, o := range b.Owners {
-			row, err := ownerRowOf(o, at)
-			if err == nil {
-				err = addOwner(ctx, tx, row)
-			}
-			if err == nil {
-				err = part(o.ID, "owner")
-			}
-			if err != nil {
-				return err
-			}
-		}
-		for _, d := range b.Dogs {
-			err := addDog(ctx, tx, d)
-			if err == nil {
-				err = part(d.ID, "dog")
-			}
-			if owner := b.OwnerOf[d.ID]; err == nil && owner != uuid.Nil {
-				_, err = tx.ExecContext(ctx, `INSERT INTO owned (dog_id, owner_id) VALUES (?, ?)`, d.ID, owner)
-			}
-			if err != nil {
-				return err
-			}
-		}
-		return nil
+		return once(ctx, tx, content, func(string) string { return "another list" }, func() error { return take(ctx, tx, id, content, b, at) },
+			`SELECT CASE content WHEN '' THEN ? ELSE content END FROM lists WHERE id = ?`, content, id)
 	})
+}
+
+func take(ctx context.Context, tx *sqlx.Tx, id uuid.UUID, content string, b Brought, at time.Time) error {
+	if _, err := tx.ExecContext(ctx, `INSERT INTO lists (id, taken_at, content) VALUES (?, ?, ?)`, id, instant(at), content); err != nil {
+		return err
+	}
+	part := func(part uuid.UUID, what string) error {
+		_, err := tx.ExecContext(ctx, `INSERT INTO list_parts (list_id, part_id, what) VALUES (?, ?, ?)`, id, part, what)
+		return err
+	}
+	for _, o := range b.Owners {
+		row, err := ownerRowOf(o, at)
+		if err == nil {
+			err = addOwner(ctx, tx, row)
+		}
+		if err == nil {
+			err = part(o.ID, "owner")
+		}
+		if err != nil {
+			return err
+		}
+	}
+	for _, d := range b.Dogs {
+		err := addDog(ctx, tx, d)
+		if err == nil {
+			err = part(d.ID, "dog")
+		}
+		if owner := b.OwnerOf[d.ID]; err == nil && owner != uuid.Nil {
+			_, err = tx.ExecContext(ctx, `INSERT INTO owned (dog_id, owner_id) VALUES (?, ?)`, d.ID, owner)
+		}
+		if err != nil {
+			return err
+		}
+	}
+	return nil
 }
 
 // TakeBack takes out of the book what a list brought, but for dogs of which something was told since, and owners that

@@ -105,6 +105,11 @@ func (s *Store) AddPicture(ctx context.Context, p Picture, whole, small []byte, 
 			SELECT ?1, id, ?3, ?4, ?5, ?6, ?7, ?8, ?9, ?10 FROM dogs WHERE id = ?2`,
 			p.ID, p.DogID, p.Paw.String(), p.On.String(), p.Hash, p.Width, p.Height, p.Bytes, string(corners), instant(at)))
 	})
+	for _, r := range there { // the one of that id, or the same picture under another
+		if r.ID == p.ID && (r.DogID != p.DogID || r.Paw.Paw != p.Paw || r.Hash != p.Hash) {
+			return p, AlreadyTold{There: "another picture, of " + r.On.String()}
+		}
+	}
 	if err == nil && len(there) > 0 {
 		return there[0].picture(), nil
 	}

@@ -64,7 +64,7 @@ func TestWhateverIsToldOfADogMakesItsStandingStale(t *testing.T) {
 			return s.AddCheck(ctx, d, Check{uuid.New(), record.Check{On: date.MustParse("2026-11-24")}}, now)
 		}, true},
 		{"a ladder", func() error { return s.AddLadder(ctx, l, now) }, false},
-		{"a try", func() error { return s.AddTry(ctx, l.ID, try, now) }, false},
+		{"a try", func() error { return s.AddTry(ctx, l.ID, try, try.On, now) }, false},
 		{"a try taken back", func() error { return s.WithdrawTry(ctx, l.ID, try.ID, now) }, false},
 		{"the ladder's end", func() error { return s.EndLadder(ctx, d.ID, l.ID, now) }, false},
 	} {

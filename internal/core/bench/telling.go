@@ -2,8 +2,10 @@ package bench
 
 import (
 	"fmt"
+	"reflect"
 	"slices"
 	"strings"
+	"time"
 
 	"fribbet/internal/core/date"
 	"fribbet/internal/core/dog"
@@ -19,23 +21,26 @@ type Telling struct {
 	Log   Log
 	State State
 	dog   dog.Dog
-	known map[string]bool // ids
+	known map[string]Event // by their ids
 	gone  gone
 }
 
 // Tell begins to tell more of a dog's sitting. The log itself stays as it is.
 func (l Log) Tell(d dog.Dog) *Telling {
-	t := Telling{slices.Clip(l), l.Fold(), d, map[string]bool{}, l.gone()}
+	t := Telling{slices.Clip(l), l.Fold(), d, map[string]Event{}, l.gone()}
 	for _, e := range l {
-		t.known[e.ID] = true
+		t.known[e.ID] = e
 	}
 	return &t
 }
 
 // Add adds an event. It tells false for one that is there already, and refuses, with the reason, one that
-// cannot have happened then.
+// cannot have happened then, and by Other one that is there with other content.
 func (t *Telling) Add(e Event) (bool, error) {
-	if t.known[e.ID] {
+	if there, is := t.known[e.ID]; is {
+		if !there.tells(e) {
+			return false, Other{there}
+		}
 		return false, nil
 	}
 	if err := t.check(e); err != nil {
@@ -55,7 +60,7 @@ func (t *Telling) Add(e Event) (bool, error) {
 			return false, Refusal{string(e.Kind), want}
 		}
 	}
-	t.known[e.ID] = true
+	t.known[e.ID] = e
 	return true, nil
 }
 
@@ -65,6 +70,24 @@ func (s *State) impossible(e Event) string {
 		return ""
 	}
 	return s.Nail(*e.Nail).record().Check().Error()
+}
+
+// Other says that under an event's id another one is in the log.
+type Other struct{ There Event }
+
+func (o Other) Error() string { return "an event of the kind " + string(o.There.Kind) }
+
+// tells tells whether another event says the same; who told it is no part of it.
+func (e Event) tells(other Event) bool {
+	plain := func(e Event) Event {
+		e = e.settled()
+		e.Who, e.At = "", e.At.UTC().Truncate(time.Millisecond)
+		if len(e.Ticks) == 0 {
+			e.Ticks = nil
+		}
+		return e
+	}
+	return reflect.DeepEqual(plain(e), plain(other))
 }
 
 // Refusal is why an event cannot have happened then.

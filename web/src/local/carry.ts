@@ -24,7 +24,7 @@ export async function send(dog: string, sitting: string, waits?: (batch: Waiting
       took?.(bench)
       await drop(batch)
     } catch (e) {
-      const named = e instanceof Refusal && e.status === 422 ? batch[Number(/^events\[(\d+)\]/.exec(e.errors[0]?.field ?? '')?.[1] ?? -1)] : undefined
+      const named = e instanceof Refusal && [409, 422].includes(e.status) ? batch[Number(/^events\[(\d+)\]/.exec(e.errors[0]?.field ?? '')?.[1] ?? -1)] : undefined
       if (!named) return { error: e as Error, away: !(e instanceof Refusal) || e.unreachable || e.status >= 500 || closed.includes(e.status) }
       await putAside(named, (e as Refusal).errors[0].expected)
     }
