@@ -3,6 +3,7 @@ package e2e
 import (
 	"path/filepath"
 	"testing"
+	"time"
 
 	"github.com/go-rod/rod"
 	"github.com/go-rod/rod/lib/input"
@@ -156,17 +157,22 @@ func TestTheServerKilledInMidSittingLosesNothing(t *testing.T) {
 	address, port := p.MustInfo().URL, program.port()
 	program.kill()
 	p.keys("s")
-	p.press("button", "Save the sitting")
-	p.sees("Kept here, not yet saved")
-
-	program = serve(t, data, day, port)
 	require.NoError(t, p.Close())
+	program = serve(t, data, day, port)
 	p = tab(t, b, address)
 	p.sees("Going on where you were")
 	p.sees("15 not told")
 	p.press("button", "All as planned")
+	program.kill()
 	p.press("button", "Save the sitting")
-	p.sees("Moss is done")
+	p.sees("Kept in this browser, not yet in the book")
+	require.NoError(t, p.Close())
+
+	program = serve(t, data, day, port)
+	p = tab(t, b, program.address+"/") // any screen sends it, once, and whoever comes back is told
+	require.Eventually(t, func() bool { return len(program.dog(program.dogs()["Moss"]).Sittings) == 1 }, patience, 100*time.Millisecond)
+	p.open(address)
+	p.sees("which was on its way, is in the book")
 	kept := program.dog(program.dogs()["Moss"])
 	assert.Len(t, kept.Sittings, 1)
 	assert.Equal(t, 15, kept.Sittings[0].Nails)

@@ -59,7 +59,8 @@ func TestAnyScreenSendsWhatWaits(t *testing.T) {
 func TestClearedStorageLosesNoTap(t *testing.T) {
 	data := filepath.Join(t.TempDir(), "book.db")
 	program := serve(t, data, day, anywhere)
-	p := tab(t, browser(t), program.address)
+	b := browser(t)
+	p := tab(t, b, program.address)
 	at := p.oneTouch(program)
 	port := program.port()
 	program.kill()
@@ -68,8 +69,43 @@ func TestClearedStorageLosesNoTap(t *testing.T) {
 	p.MustEval(`() => { localStorage.clear(); return new Promise((done) => { const r = indexedDB.deleteDatabase('fribbet'); r.onsuccess = r.onerror = () => done(); }) }`)
 	p.keys("t")
 	p.sees("3 taps")
+	kept := func() int {
+		return p.MustEval(`() => new Promise((done) => { const r = indexedDB.open('fribbet'); r.onsuccess = () => { const all = r.result.transaction('events').objectStore('events').getAll(); all.onsuccess = () => { r.result.close(); done(all.result.length) } } })`).Int()
+	}
+	require.Eventually(t, func() bool { return kept() == 3 }, patience, 100*time.Millisecond, "what is said to be kept is there")
+	require.NoError(t, p.Close())
 	program = serve(t, data, day, port)
+	p = tab(t, b, program.address)
 	program.told(t, at, 4)
+}
+
+// A sitting that was told as a whole and saved while the server is away, in a browser that keeps no texts: it waits
+// as taps do, and is sent from any page. What was refused is told with why.
+func TestASavedSittingWaitsAsTapsDo(t *testing.T) {
+	data := filepath.Join(t.TempDir(), "book.db")
+	program := serve(t, data, day, anywhere)
+	b := browser(t)
+	p := tab(t, b, "about:blank")
+	p.MustEvalOnNewDocument(`Object.defineProperty(window, 'localStorage', { get() { throw new Error('full') } })`)
+	p.open(program.address)
+	firstDog(p)
+	p.press("a", "Record a sitting")
+	p.sees("As planned")
+	p.keys("b")
+	p.sees("Not kept until it is saved")
+	port := program.port()
+	program.kill()
+	p.press("button", "Save the sitting")
+	p.sees("Kept in this browser, not yet in the book")
+	require.NoError(t, p.Close())
+	program = serve(t, data, day, port)
+	p = tab(t, b, program.address)
+	id := ""
+	require.Eventually(t, func() bool {
+		id = program.dogs()["Moss"]
+		return len(program.dog(id).Sittings) == 1
+	}, patience, 100*time.Millisecond)
+	assert.NotEmpty(t, program.dog(id).Sittings[0].Blood, "with its blood")
 }
 
 // A browser that keeps nothing: every screen works, and what is not kept is said.

@@ -217,6 +217,9 @@ func (b *Book) tell(ctx context.Context, d store.Dog, sittingID uuid.UUID, event
 	}
 	var state bench.State
 	grew, err := b.grow(ctx, d.ID, sittingID, b.dayOf(d, events[0].At), func(log bench.Log) (bench.Log, error) {
+		if len(log) == 0 && events[0].Kind != bench.Started { // it was begun in another book, or in this one before it was put back
+			return nil, store.ErrNotFound
+		}
 		telling := log.Tell(d.Dog)
 		for i, e := range events {
 			_, err := telling.Add(e)

@@ -14,7 +14,8 @@ registerRoute(new NavigationRoute(createHandlerBoundToURL('index.html'), { denyl
 
 /** How long the server may take before what was last seen is shown, seconds. */
 const patience = 5
-const never = /\/(bench|changes|readings)$|^\/api\/(house|backups)/
+// Neither what is large or secret, nor pictures, is kept where somebody might find it who may not come in any more.
+const never = /\/(bench|changes|readings|pictures)$|^\/api\/(house|backups|export|import|calendar|pictures|sheets|messages)/
 
 registerRoute(
   ({ url, sameOrigin }) => sameOrigin && url.pathname.startsWith('/api/') && !never.test(url.pathname),

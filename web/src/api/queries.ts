@@ -1,5 +1,6 @@
 import { keepPreviousData, useInfiniteQuery, useMutation, useQuery, useQueryClient } from '@tanstack/vue-query'
 import { toValue, type MaybeRefOrGetter } from 'vue'
+import { save } from '../local/carry'
 import { answered, client, sent, type Schemas } from './client'
 
 const path = (dogId: string) => ({ params: { path: { dog_id: dogId } } })
@@ -125,7 +126,7 @@ export function useRecordSitting(dogId: MaybeRefOrGetter<string>) {
   const cache = useQueryClient()
   return useMutation({
     mutationFn: (body: Schemas['SittingInput']) =>
-      answered(client.POST('/api/dogs/{dog_id}/sittings', { ...path(toValue(dogId)), body })),
+      save({ dog: toValue(dogId), sitting: body.id, tally: body }),
     onSuccess: (view) => {
       cache.setQueryData(['dog', toValue(dogId)], view)
       return cache.invalidateQueries({ predicate: (q) => ['due', 'forecast', 'section', 'plan', 'kit', 'history', 'rhythms'].includes(String(q.queryKey[0])) })
@@ -229,7 +230,7 @@ export function useRecordCheck(dogId: MaybeRefOrGetter<string>) {
   const cache = useQueryClient()
   return useMutation({
     mutationFn: (body: Schemas['CheckInput']) =>
-      answered(client.POST('/api/dogs/{dog_id}/checks', { ...path(toValue(dogId)), body })),
+      save({ dog: toValue(dogId), sitting: body.id, walk: body }),
     onSuccess: () => cache.invalidateQueries({ predicate: (q) => q.queryKey[0] !== 'settings' }),
   })
 }

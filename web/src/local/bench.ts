@@ -4,7 +4,7 @@ import { now } from './day'
 import { keepAwake } from './awake'
 import { kept } from './kept'
 import { atBench, send } from './carry'
-import { asides, forgetAside, put, waiting, type Aside, type Waiting } from './outbox'
+import { asides, forgetAside, isTap, put, waiting, type Aside, type Tap } from './outbox'
 
 /** What is told; with an id of its own where another event names it. */
 export type Told = Omit<Schemas['Event'], 'id' | 'at'> & { id?: string }
@@ -22,7 +22,7 @@ const stamped = (told: Told) => ({ ...told, id: told.id ?? crypto.randomUUID(), 
 
 /** Begins a sitting: its first event waits here until the server has it. */
 export async function beginSitting(dog: string, told: Told) {
-  const begun = (await waiting()).find((w) => w.dog === dog && w.event.kind === 'started')
+  const begun = (await waiting()).find((w) => w.dog === dog && isTap(w) && w.event.kind === 'started')
   if (begun) return begun.sitting // while the server was away: not a second one
   const sitting = crypto.randomUUID()
   await put({ dog, sitting, event: stamped(told) })
@@ -40,8 +40,8 @@ export function useBench(dog: string, sitting: string) {
   const path = { params: { path: { dog_id: dog, sitting_id: sitting } } }
   const last = kept<Schemas['Bench']>(`fribbet-bench-${sitting}`)
   const answer = shallowRef<Schemas['Bench'] | null>(last.read())
-  const pending = shallowRef<Waiting[]>([])
-  const aside = shallowRef<Aside[]>([])
+  const pending = shallowRef<Tap[]>([])
+  const aside = shallowRef<(Aside & Tap)[]>([])
   const refusal = ref<Error | null>(null)
   const unreachable = ref(false)
   /** Presses that are on their way into the browser's own database: a second one must not overtake them. */
@@ -61,7 +61,7 @@ export function useBench(dog: string, sitting: string) {
     telling.value++
     try {
       await put(...all.map((told) => ({ dog, sitting, event: stamped(told) })))
-      pending.value = await waiting(sitting)
+      pending.value = (await waiting(sitting)).filter(isTap)
     } finally {
       telling.value--
     }
@@ -75,7 +75,7 @@ export function useBench(dog: string, sitting: string) {
   }
   async function carry() {
     const halt = await send(dog, sitting, (batch) => (pending.value = batch), take)
-    aside.value = await asides(sitting)
+    aside.value = (await asides(sitting)).filter(isTap)
     unreachable.value = halt?.away ?? false
     if (halt && !halt.away) refusal.value = halt.error // such as another book at this address: everything stays
   }
@@ -91,15 +91,20 @@ export function useBench(dog: string, sitting: string) {
     }
   }
   /** Tells what was put aside again, as sure, or forgets it. */
-  async function settleAside(one: Aside, sure: boolean) {
+  async function settleAside(one: Aside & Tap, sure: boolean) {
     await forgetAside(one.order)
-    aside.value = await asides(sitting)
+    aside.value = (await asides(sitting)).filter(isTap)
     if (sure) await tell({ ...one.event, sure: true })
   }
-  void asides(sitting).then((all) => (aside.value = all))
+  /** What was put aside is known: a bench that has some is not left by itself. */
+  const looked = ref(false)
+  void asides(sitting).then((all) => {
+    aside.value = all.filter(isTap)
+    looked.value = true
+  })
   atBench.add(sitting)
   void waiting(sitting).then((w) => {
-    pending.value = w
+    pending.value = w.filter(isTap)
     return read()
   })
   // Another device's taps are heard of at once; where the stream does not hold, they are asked for.
@@ -127,14 +132,14 @@ export function useBench(dog: string, sitting: string) {
   const bench = computed(() => (answer.value && pending.value.length > 0 ? over(answer.value, pending.value) : answer.value))
   /** Nails of which something was told that the server has not reckoned with yet. */
   const unreckoned = computed(() => new Set(pending.value.flatMap((w) => (w.event.nail ? [w.event.nail] : []))))
-  return { bench, pending, telling, aside, unreckoned, refusal, unreachable, tell, settleAside, flush, forget: last.drop }
+  return { bench, pending, telling, aside, looked, unreckoned, refusal, unreachable, tell, settleAside, flush, forget: last.drop }
 }
 
 /**
  * The server's last answer with what waits shown over it. It reckons nothing: a nail with news follows its
  * last verdict and the eye's rules until the server answers, and one that was to stop is not cut.
  */
-function over(bench: Schemas['Bench'], pending: Waiting[]): Schemas['Bench'] {
+function over(bench: Schemas['Bench'], pending: Tap[]): Schemas['Bench'] {
   const undone = new Set(pending.flatMap((w) => (w.event.kind === 'undone' && w.event.of ? [w.event.of] : [])))
   const gone = (e: Schemas['Event']) => undone.has(e.id) || (e.press !== undefined && undone.has(e.press))
   const shown: Schemas['Bench'] = { ...bench, nails: bench.nails.map((n) => ({ ...n, cuts: n.cuts.filter((c) => !undone.has(c.id)).map((c) => ({ ...c })) })) }

@@ -2,20 +2,24 @@ import { openDB, type DBSchema, type IDBPDatabase } from 'idb'
 import { ref } from 'vue'
 import type { Schemas } from '../api/client'
 
-/** An event that is told and not yet known to be in the server's log. */
-export interface Waiting {
+interface Kept {
   /** Its place in this browser's database; none where the browser does not keep it. */
   order?: number
   dog: string
+  /** The sitting that it belongs to; a walk-round's own id. */
   sitting: string
-  event: Schemas['Event']
 }
+/** An event that is told and not yet known to be in the server's log. */
+export interface Tap extends Kept { event: Schemas['Event'] }
+/** A sitting told as a whole, or a walk-round, that was saved and is not known to be in the book. */
+export type Whole = Kept & ({ tally: Schemas['SittingInput'] } | { walk: Schemas['CheckInput'] })
+export type Waiting = Tap | Whole
+export const isTap = <T extends Waiting>(w: T): w is T & Tap => 'event' in w
+/** What it is told under: telling it twice changes nothing. */
+export const idOf = (w: Waiting) => (isTap(w) ? w.event.id : 'tally' in w ? w.tally.id : w.walk.id)
 
 /** One that the book will not take, with why: kept where it can be read, told again or forgotten. */
-export interface Aside extends Waiting {
-  order: number
-  why: string
-}
+export type Aside = Waiting & { order: number; why: string }
 
 interface Box extends DBSchema {
   events: { key: number; value: Waiting; indexes: { sitting: string } }
@@ -75,6 +79,12 @@ let told: Waiting[] = []
 let toldAside: Aside[] = []
 
 let last: Promise<unknown> = Promise.resolve()
+/** One after the other: what is written, taken out and looked for does not overtake what was pressed before. */
+function inTurn<T>(what: () => Promise<T>): Promise<T> {
+  const done = last.then(what)
+  last = done.catch(() => undefined)
+  return done
+}
 
 /**
  * Keeps what one press told, all of it or nothing, and after what was told before it: however fast one
@@ -83,7 +93,7 @@ let last: Promise<unknown> = Promise.resolve()
  */
 export function put(...all: Waiting[]) {
   const plain: Waiting[] = JSON.parse(JSON.stringify(all))
-  last = last.then(async () => {
+  return inTurn(async () => {
     const orders = await asked(async (db) => {
       const tx = db.transaction('events', 'readwrite')
       const [keys] = await Promise.all([Promise.all(plain.map((w) => tx.store.add(w))), tx.done])
@@ -92,29 +102,59 @@ export function put(...all: Waiting[]) {
     }, [])
     told.push(...plain.map((w, i) => ({ ...w, order: orders[i] })))
   })
-  return last
 }
 
-/** What waits, for one sitting or for all, in the order in which it was told. */
-export async function waiting(sitting?: string): Promise<Waiting[]> {
-  const kept = await readFrom((db) => (sitting ? db.getAllFromIndex('events', 'sitting', sitting) : db.getAll('events')))
-  const mine = told.filter((w) => !sitting || w.sitting === sitting)
-  const ids = new Set(mine.map((w) => w.event.id))
-  return [...kept.filter((w) => !ids.has(w.event.id)), ...mine]
+/** What waits, for one sitting or for all, in the order in which it was told, by this page or another. */
+export const waiting = (sitting?: string): Promise<Waiting[]> => inTurn(async () => {
+  let kept = await readFrom((db) => db.getAll('events'))
+  if (lacks(kept) && (keeps.value || Date.now() - tried > pause)) {
+    tried = Date.now()
+    await putAgain()
+    kept = await readFrom((db) => db.getAll('events'))
+  }
+  const ids = new Set(kept.map(idOf))
+  const all = [...kept.sort((a, b) => a.order! - b.order!), ...told.filter((w) => !ids.has(idOf(w)))]
+  return all.filter((w) => !sitting || w.sitting === sitting)
+})
+/** A browser that keeps nothing is asked again now and then, ms. */
+const pause = 5000
+let tried = 0
+/** Whether something that this page told is not in the database: it was cleared, or could not be written. */
+const lacks = (kept: Waiting[]) => {
+  const ids = new Set(kept.map(idOf))
+  return told.some((w) => !ids.has(idOf(w)))
+}
+/** Puts what this page told into the database again, all of it in its order: what is said to be kept is there. */
+async function putAgain() {
+  const orders = await asked(async (db) => {
+    const tx = db.transaction('events', 'readwrite')
+    const [keys] = await Promise.all([
+      Promise.all(told.map(async (w) => {
+        if (w.order !== undefined) await tx.store.delete(w.order)
+        const plain = { ...w }
+        delete plain.order
+        return tx.store.add(plain)
+      })),
+      tx.done,
+    ])
+    keeps.value = true
+    return keys
+  }, undefined)
+  told = told.map((w, i) => ({ ...w, order: orders?.[i] }))
 }
 
 /** Takes out what the log has. */
-export async function drop(all: Waiting[]) {
-  const ids = new Set(all.map((w) => w.event.id))
-  told = told.filter((w) => !ids.has(w.event.id))
+export const drop = (all: Waiting[]) => inTurn(async () => {
+  const ids = new Set(all.map(idOf))
+  told = told.filter((w) => !ids.has(idOf(w)))
   await asked(async (db) => {
     const tx = db.transaction('events', 'readwrite')
     await Promise.all([...all.flatMap((w) => (w.order === undefined ? [] : [tx.store.delete(w.order)])), tx.done])
   }, undefined)
-}
+})
 
 /** Takes one out of what waits and keeps it aside, both or neither. */
-export async function putAside(w: Waiting, why: string) {
+export const putAside = (w: Waiting, why: string) => inTurn(async () => {
   const one: Aside = { ...w, order: w.order ?? -Date.now(), why }
   const done = await asked(async (db) => {
     const tx = db.transaction(['events', 'aside'], 'readwrite')
@@ -122,8 +162,8 @@ export async function putAside(w: Waiting, why: string) {
     return true
   }, false)
   if (!done) toldAside.push(one)
-  told = told.filter((t) => t.event.id !== w.event.id)
-}
+  told = told.filter((t) => idOf(t) !== idOf(w))
+})
 
 /** What was put aside, of one sitting or of all. */
 export async function asides(sitting?: string): Promise<Aside[]> {

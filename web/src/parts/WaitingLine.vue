@@ -1,13 +1,29 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { useCarrier } from '../local/carry'
-import { drop, forgetAside, keeps } from '../local/outbox'
+import { drop, forgetAside, isTap, keeps, type Waiting } from '../local/outbox'
+import { tellAnew } from '../local/anew'
 
 /** What this browser keeps and the book does not have yet, on every screen; nothing when there is nothing. */
 const { waits, aside, foreign, turn } = useCarrier()
 const own = computed(() => waits.value.filter((w) => !foreign.value.has(w.sitting)))
 const others = computed(() => waits.value.filter((w) => foreign.value.has(w.sitting)))
 const taps = (n: number) => (n === 1 ? '1 tap' : `${n} taps`)
+/** Taps, and what was told as a whole. */
+function counted(all: Waiting[]) {
+  const n = all.filter(isTap).length
+  const tallies = all.filter((w) => 'tally' in w).length
+  const walks = all.length - n - tallies
+  return [n > 0 && taps(n), tallies > 0 && (tallies === 1 ? '1 sitting' : `${tallies} sittings`), walks > 0 && (walks === 1 ? '1 walk-round' : `${walks} walk-rounds`)].filter(Boolean).join(', ')
+}
+const tapped = computed(() => own.value.find(isTap))
+const asideTap = computed(() => aside.value.find(isTap))
+const asideWhole = computed(() => aside.value.filter((a) => !isTap(a)))
+const lostBenches = computed(() => [...new Map(others.value.filter(isTap).map((w) => [w.sitting, w.dog]))])
+async function anew(dog: string, sitting: string) {
+  await tellAnew(dog, sitting)
+  await turn()
+}
 const bench = (w: { dog: string; sitting: string }) => `/dogs/${w.dog}/bench/${w.sitting}`
 
 /** Everything that waits or was put aside, as the contract's events. */
@@ -27,9 +43,12 @@ async function forget() {
 
 <template>
   <div v-if="waits.length + aside.length > 0" class="waits" role="status">
-    <p v-if="own.length > 0"><strong>{{ taps(own.length) }} {{ own.length === 1 ? 'waits' : 'wait' }}</strong> for Fribbet to answer. <template v-if="!keeps">This browser keeps nothing: leave this page open. </template><RouterLink :to="bench(own[0])">To the bench</RouterLink></p>
-    <p v-if="aside.length > 0"><strong>{{ taps(aside.length) }}</strong> could not be kept. <RouterLink :to="bench(aside[0])">See why</RouterLink></p>
-    <p v-if="others.length > 0"><strong>{{ taps(others.length) }} of another book</strong> {{ others.length === 1 ? 'waits' : 'wait' }} in this browser. <button type="button" @click="forget">Forget {{ others.length === 1 ? 'it' : 'them' }}</button></p>
+    <p v-if="own.length > 0"><strong>{{ counted(own) }} {{ own.length === 1 ? 'waits' : 'wait' }}</strong> for Fribbet to answer. <template v-if="!keeps">This browser keeps nothing: leave this page open. </template><RouterLink v-if="tapped" :to="bench(tapped)">To the bench</RouterLink></p>
+    <p v-if="asideTap"><strong>{{ taps(aside.filter(isTap).length) }}</strong> could not be kept. <RouterLink :to="bench(asideTap)">See why</RouterLink></p>
+    <p v-for="a in asideWhole" :key="a.order"><strong>{{ 'tally' in a ? 'A sitting' : 'A walk-round' }}</strong> could not be kept: {{ a.why }} <button type="button" @click="forgetAside(a.order).then(turn)">Forget it</button></p>
+    <p v-if="others.length > 0"><strong>{{ counted(others) }} that this book does not know</strong> {{ others.length === 1 ? 'waits' : 'wait' }} in this browser: of another book, or of this one before it was put back.
+      <button v-for="[sitting, dog] in lostBenches" :key="sitting" type="button" @click="anew(dog, sitting)">Tell it here as a sitting of its own</button>
+      <button type="button" @click="forget">Forget {{ others.length === 1 ? 'it' : 'them' }}</button></p>
     <button type="button" @click="save">Save as a file</button>
   </div>
 </template>

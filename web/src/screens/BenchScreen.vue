@@ -38,7 +38,7 @@ const narrow = useNarrow()
 const { length } = useUnits()
 const { data: kit } = useKit()
 const settings = useSettings()
-const { bench, pending, telling, aside, unreckoned, refusal, unreachable, tell, settleAside, flush, forget } = useBench(props.dogId, props.sittingId)
+const { bench, pending, telling, aside, looked, unreckoned, refusal, unreachable, tell, settleAside, flush, forget } = useBench(props.dogId, props.sittingId)
 const beside = useGradually(computed(() => (bench.value ? ['hold', 'rank'] : [])), 0) // after what is to be done now
 
 const code = ref<string>()
@@ -176,8 +176,8 @@ async function end() {
   await flush()
 }
 // Ended here, or in another tab: no cut is offered any more.
-watch([leaving, pending, bench], () => {
-  if (!(leaving.value || bench.value?.ended) || pending.value.length > 0) return
+watch([leaving, pending, bench, aside, looked], () => {
+  if (!(leaving.value || bench.value?.ended) || pending.value.length > 0 || !looked.value || aside.value.length > 0) return
   forget()
   void cache.invalidateQueries({ predicate: (q) => q.queryKey[0] !== 'settings' })
   void router.replace(`/dogs/${props.dogId}/saved/${props.sittingId}`)
@@ -196,7 +196,7 @@ onKey((event) => {
   }
   const keys: Record<string, () => void> = {
     ' ': does.value, PageDown: does.value, PageUp: atSign, '+': () => press.value?.step(1), '-': () => press.value?.step(-1),
-    d: () => press.value?.goOn(), t: () => grind.value?.touch(), w: () => grind.value?.nextPass(), e: () => about('edges'), s: finish, n: () => go(1), p: () => go(-1), u: undo, b: blood,
+    o: () => press.value?.goOn(), t: () => grind.value?.touch(), w: () => grind.value?.nextPass(), e: () => about('edges'), s: finish, n: () => go(1), p: () => go(-1), u: undo, b: blood,
   }
   const acts = keys[event.key] ?? keys[event.key.toLowerCase()]
   if (acts) act(event, acts)

@@ -10,12 +10,14 @@ import { usePlan, useRecordSitting, useSettings } from '../api/queries'
 import { dayOf } from '../dates'
 import { useCaliper } from '../local/caliper'
 import { sittingOf, useDraft, type NailDraft } from '../local/drafts'
+import { asides, waiting } from '../local/outbox'
 import { today } from '../local/day'
 import { act, onKey } from '../local/keys'
 import { useNarrow } from '../local/narrow'
 import { toolChoices } from '../local/tools'
 import AnswerState from '../parts/AnswerState.vue'
 import CautionList from '../parts/CautionList.vue'
+import KeptNote from '../parts/KeptNote.vue'
 import RefusalNote from '../parts/RefusalNote.vue'
 import StandInCaliper from '../parts/StandInCaliper.vue'
 import ThereAlready from '../parts/ThereAlready.vue'
@@ -42,9 +44,11 @@ watch(plan, (p) => {
 
 /** What was sent and never answered is sent again, as it was: it is not this sitting's to go on with. */
 async function arrive() {
-  const { day } = store.draft!
+  const { day, id } = store.draft!
+  const waits = (await waiting(id)).length > 0
+  if (!waits && (await asides(id)).length > 0) return // it was refused: it is gone on with
   try {
-    await mutateAsync(sittingOf(store.draft!, number))
+    if (waits) await mutateAsync(sittingOf(store.draft!, number))
   } catch {
     return // not there: the screen says why, and it is gone on with
   }
@@ -153,7 +157,7 @@ function save() {
       if (router.currentRoute.value.path.endsWith('/record')) void router.replace(`/dogs/${props.dogId}/saved/${id}`)
     },
     (e) => {
-      store.send(false)
+      if (!(e instanceof Refusal && e.unreachable)) store.send(false) // else it waits, and goes by itself
       const first = e instanceof Refusal ? /^records\[(\d+)\]/.exec(e.errors[0]?.field ?? '') : null
       if (first) goTo(Number(first[1]))
     },
@@ -224,7 +228,7 @@ onKey((event) => {
       </div>
       <ThereAlready v-if="there" :error="error!" what="sitting" @theirs="keepTheirs" @another="saveAnother" />
       <RefusalNote v-else-if="error && !unreachable" :error="error" :shown="['records[', 'minutes', 'calm_minutes']" />
-      <div v-if="unreachable" class="kept" role="alert"><strong>Kept here, not yet saved.</strong> Fribbet does not answer. Your taps are safe in this browser: start it again, then save.</div>
+      <KeptNote :error="error" :begun="begun" />
       <BButton v-if="later > 0 && todays > 0" variant="plain" class="rest" @click="onlyTodays">Only today’s {{ todays }}, as planned</BButton>
       <BButton v-if="begun && untold > 0" variant="plain" class="rest" @click="allAsPlanned">All as planned: the {{ untold }} not told <kbd>A</kbd></BButton>
       <div class="minutes">
@@ -256,7 +260,6 @@ onKey((event) => {
 .bench { display: grid; gap: 1.5rem 2.5rem; grid-template-columns: minmax(0, 1fr) minmax(26rem, 30rem); }
 .navigator { background: var(--sheet); border: 1px solid var(--line); padding: 0.9rem 1rem; }
 .legend { margin: 0.75rem 0 0; }
-.kept { background: var(--caution-ground); border-left: var(--bar) solid var(--caution-edge); margin-block: 0.75rem; padding: 0.5rem 0.75rem; }
 .mind { color: var(--ink-soft); margin-top: 0.75rem; }
 .mind li { border-left: var(--bar) solid var(--caution-edge); margin-bottom: 0.25rem; padding-left: 0.6rem; }
 .rest { margin-top: 0.75rem; min-height: 64px; }

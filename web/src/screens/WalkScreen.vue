@@ -10,9 +10,11 @@ import { dayOf } from '../dates'
 import { useCaliper } from '../local/caliper'
 import { today } from '../local/day'
 import { kept } from '../local/kept'
+import { asides, waiting } from '../local/outbox'
 import { act, onKey } from '../local/keys'
 import { useNarrow } from '../local/narrow'
 import AnswerState from '../parts/AnswerState.vue'
+import KeptNote from '../parts/KeptNote.vue'
 import RefusalNote from '../parts/RefusalNote.vue'
 import StandInCaliper from '../parts/StandInCaliper.vue'
 import ThereAlready from '../parts/ThereAlready.vue'
@@ -70,8 +72,10 @@ watch(check, (c, old) => {
 const arrived = ref('')
 onMounted(async () => {
   if (!before || sent.read() !== before.id) return
+  const waits = (await waiting(before.id)).length > 0
+  if (!waits && (await asides(before.id)).length > 0) return // it was refused: it is gone on with
   try {
-    await mutateAsync(before)
+    if (waits) await mutateAsync(before)
   } catch {
     return // not there: the screen says why, and it is gone on with
   }
@@ -127,7 +131,7 @@ function save() {
   mutateAsync(check.value).then( // also when this screen was left meanwhile
     leave,
     (e) => {
-      sent.drop() // it was answered, if only that nobody is there
+      if (!(e instanceof Refusal && e.unreachable)) sent.drop() // else it waits, and goes by itself
       const first = e instanceof Refusal ? /^looks\[(\d+)\]/.exec(e.errors[0]?.field ?? '') : null
       if (first) choose(told.value[Number(first[1])].code)
     },
@@ -198,8 +202,9 @@ onKey((event) => {
         </div>
         <LookPanel ref="panel" :key="look.code" :look="look" :bar="bar" :refused="refused" :scope="scope" @scope="scope = $event" @tell="tell" @next="next" />
       </div>
+      <KeptNote :error="error" :begun="told.length > 0" />
       <ThereAlready v-if="error instanceof Refusal && error.status === 409" :error="error" what="walk-round" @theirs="leave" @another="saveAnother" />
-      <RefusalNote v-else :error="error" :shown="['looks[']" />
+      <RefusalNote v-else-if="!(error instanceof Refusal && error.unreachable)" :error="error" :shown="['looks[']" />
       <div class="finish">
         <p class="tally" aria-live="polite"><strong>{{ told.length }}</strong> of {{ looks.length }} looked at</p>
         <BButton variant="plain" :disabled="current === 0" @click="goTo(current - 1)">Back</BButton>
