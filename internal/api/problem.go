@@ -80,6 +80,9 @@ func refuse(c *gin.Context, err error) {
 	case errors.Is(err, store.ErrCannotWrite):
 		slog.Error("cannot write", "err", err)
 		write(c, problem(http.StatusInsufficientStorage, "The book cannot be written to: the disk is full, or the file is read-only. Nothing was written. Make room or give it back its right to be written, then tell it again."))
+	case errors.Is(err, store.ErrDamaged):
+		slog.Error("damaged", "err", err)
+		write(c, problem(http.StatusServiceUnavailable, "The book’s file is damaged: part of it cannot be read. Nothing was written. Stop Fribbet and put a backup in its place (Settings, or fribbet restore)."))
 	case errors.As(err, &unreckonable):
 		write(c, problem(http.StatusUnprocessableEntity, unreckonable.Error()+". Put that right on its profile, or take back what told it.", unreckonable.Why...))
 	case errors.As(err, &faults):

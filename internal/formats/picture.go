@@ -31,6 +31,7 @@ const (
 	mostPixels       = 40_000_000
 	mostDeepPixels   = 20_000_000 // with 16 bits a colour
 	leastSide        = 64         // pixels
+	mostSide         = 20_000
 	smallSide        = 320
 	quality          = 88
 )
@@ -53,6 +54,8 @@ func ReadPicture(data []byte) (Picture, error) {
 	switch {
 	case config.Width < leastSide || config.Height < leastSide:
 		return Picture{}, fmt.Errorf("must be at least %d pixels wide and high", leastSide)
+	case config.Width > mostSide || config.Height > mostSide:
+		return Picture{}, fmt.Errorf("must be at most %d pixels wide and high", mostSide)
 	case pixels > most:
 		return Picture{}, fmt.Errorf("must have at most %d million pixels", most/1_000_000)
 	case moves(kind, data):

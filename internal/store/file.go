@@ -10,6 +10,7 @@ import (
 	"io/fs"
 	"os"
 	"path/filepath"
+	"syscall"
 	"time"
 
 	"github.com/gofrs/flock"
@@ -23,6 +24,8 @@ var (
 	ErrGone = errors.New("the book’s file is no longer what Fribbet opened")
 	// ErrCannotWrite says that the file cannot be written to: the disk is full, or it is read-only.
 	ErrCannotWrite = errors.New("the book cannot be written to")
+	// ErrDamaged says that the file is not what SQLite wrote into it.
+	ErrDamaged = errors.New("the book’s file is damaged")
 )
 
 // Gone is what became of an open book's file. It is ErrGone.
@@ -336,8 +339,15 @@ func marked(ctx context.Context, db *sql.DB, state uint32) error {
 // errRead says that somebody reads the book just now, so that its log cannot be ended.
 var errRead = errors.New("the book is being read by another program; try again when that is done")
 
-// InOwnWords turns what SQLite says of the file into the store's words.
+// InOwnWords turns what SQLite and the disk say of the file into the store's words.
 func InOwnWords(err error) error {
+	for says, words := range map[error]string{
+		syscall.ENOSPC: "the disk is full", syscall.EDQUOT: "the disk is full", syscall.EROFS: "the disk is read-only", syscall.EACCES: "the place may not be written to", syscall.EPERM: "the place may not be written to",
+	} {
+		if errors.Is(err, says) {
+			return fmt.Errorf("%w: %s (%w)", ErrCannotWrite, words, err)
+		}
+	}
 	var said *sqlite.Error
 	if !errors.As(err, &said) {
 		return err
@@ -349,6 +359,8 @@ func InOwnWords(err error) error {
 		return fmt.Errorf("%w: the file is read-only (%w)", ErrCannotWrite, err)
 	case sqlitelib.SQLITE_IOERR, sqlitelib.SQLITE_CANTOPEN:
 		return fmt.Errorf("%w: the disk does not answer (%w)", ErrCannotWrite, err)
+	case sqlitelib.SQLITE_CORRUPT, sqlitelib.SQLITE_NOTADB:
+		return fmt.Errorf("%w (%w)", ErrDamaged, err)
 	default:
 		return err
 	}

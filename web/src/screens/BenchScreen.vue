@@ -196,7 +196,7 @@ onKey((event) => {
   }
   const keys: Record<string, () => void> = {
     ' ': does.value, PageDown: does.value, PageUp: atSign, '+': () => press.value?.step(1), '-': () => press.value?.step(-1),
-    o: () => press.value?.goOn(), t: () => grind.value?.touch(), w: () => grind.value?.nextPass(), e: () => about('edges'), s: finish, n: () => go(1), p: () => go(-1), u: undo, b: blood,
+    m: () => press.value?.goOn(), t: () => grind.value?.touch(), w: () => grind.value?.nextPass(), e: () => about('edges'), s: finish, n: () => go(1), p: () => go(-1), u: undo, b: blood,
   }
   const acts = keys[event.key] ?? keys[event.key.toLowerCase()]
   if (acts) act(event, acts)

@@ -45,7 +45,7 @@ defineExpose({ tell, step, goOn })
     <div :class="['faces', { both: nail.faces.length > 5 }]" role="group" aria-label="What the end shows now">
       <button v-for="(f, i) in nail.faces" :key="f" type="button" :class="{ sign: f === nail.press_to }" @click="tell(f)"><FacePicture :face="f" :light="light || f === 'blush' || f === 'pink_dot'" /><span>{{ faces[f] }}</span><kbd>{{ i + 1 }}</kbd></button>
     </div>
-    <BButton v-if="nail.goes_on" variant="plain" class="on" @click="goOn()">{{ faces[nail.press_to] }}, and on to {{ stopSigns[nail.stop_at] }} step by step <kbd>O</kbd></BButton>
+    <BButton v-if="nail.goes_on" variant="plain" class="on" @click="goOn()">{{ faces[nail.press_to] }}, and on to {{ stopSigns[nail.stop_at] }} step by step <kbd>M</kbd></BButton>
     <BButton variant="go" class="next" @click="tell()">Done, no sign seen <kbd>Space</kbd></BButton>
   </div>
 </template>
