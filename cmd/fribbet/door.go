@@ -43,6 +43,9 @@ func (d *door) gate(ctx context.Context, listen, data string) (*access.Gate, *ap
 		return nil, nil, fmt.Errorf("--listen %s: write HOST:PORT, such as 127.0.0.1:8642", listen)
 	}
 	d.host = host
+	for i, name := range d.names {
+		d.names[i] = strings.ToLower(name)
+	}
 	ip := net.ParseIP(host)
 	own := host == "localhost" || ip != nil && ip.IsLoopback()
 	switch {
@@ -75,7 +78,7 @@ func (d *door) gate(ctx context.Context, listen, data string) (*access.Gate, *ap
 		}
 		house.Fingerprint = func() string { return access.Fingerprint(pair.Certificate[0]) }
 	default:
-		if gate.Certificate, err = access.OwnCertificate(data, time.Now); err != nil {
+		if gate.Certificate, err = access.OwnCertificate(data, d.names, time.Now); err != nil {
 			return nil, nil, errors.Join(err, a.Close())
 		}
 		house.Fingerprint = gate.Certificate.Fingerprint

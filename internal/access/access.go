@@ -9,6 +9,7 @@ import (
 	"database/sql"
 	"errors"
 	"fmt"
+	"log/slog"
 	"net/http"
 	"net/url"
 	"os"
@@ -42,6 +43,60 @@ type Access struct {
 		sync.Mutex
 		at map[string]time.Time
 	}
+	guests struct { // requests under way, by device
+		sync.Mutex
+		of map[string]map[*context.CancelFunc]bool
+	}
+}
+
+// inside is a request of a device that ends when the device is withdrawn.
+func (a *Access) inside(ctx context.Context, device string) (context.Context, func()) {
+	ctx, cancel := context.WithCancel(ctx)
+	a.guests.Lock()
+	defer a.guests.Unlock()
+	if a.guests.of[device] == nil {
+		a.guests.of[device] = map[*context.CancelFunc]bool{}
+	}
+	a.guests.of[device][&cancel] = true
+	return ctx, func() {
+		cancel()
+		a.guests.Lock()
+		defer a.guests.Unlock()
+		if delete(a.guests.of[device], &cancel); len(a.guests.of[device]) == 0 {
+			delete(a.guests.of, device)
+		}
+	}
+}
+
+// rememberTries reads the tries of before, and sees to it that later ones are written down.
+func (a *Access) rememberTries() error {
+	var rows []struct {
+		Address string `db:"address"`
+		Wrong   int    `db:"wrong"`
+		Last    string `db:"last"`
+		Until   string `db:"until"`
+	}
+	if err := a.db.Select(&rows, `SELECT * FROM tries`); err != nil {
+		return err
+	}
+	for _, r := range rows {
+		last, _ := time.Parse(time.RFC3339, r.Last) // what cannot be read is long ago
+		until, _ := time.Parse(time.RFC3339, r.Until)
+		a.throttle.tries[r.Address] = &tries{r.Wrong, last, until}
+	}
+	a.throttle.keep = func(address string, t *tries) {
+		var err error
+		if t == nil {
+			_, err = a.db.Exec(`DELETE FROM tries WHERE address = ?`, address)
+		} else {
+			_, err = a.db.Exec(`INSERT INTO tries (address, wrong, last, until) VALUES (?, ?, ?, ?)
+				ON CONFLICT (address) DO UPDATE SET wrong = excluded.wrong, last = excluded.last, until = excluded.until`, address, t.wrong, instant(t.last), instant(t.until))
+		}
+		if err != nil {
+			slog.Error("keeping tries", "err", err)
+		}
+	}
+	return nil
 }
 
 const schema = `
@@ -53,6 +108,7 @@ CREATE TABLE IF NOT EXISTS devices (
     paired_at TEXT NOT NULL,
     seen_at   TEXT NOT NULL
 ) STRICT;
+CREATE TABLE IF NOT EXISTS tries (address TEXT PRIMARY KEY, wrong INTEGER NOT NULL, last TEXT NOT NULL, until TEXT NOT NULL) STRICT;
 CREATE TABLE IF NOT EXISTS sessions (token TEXT PRIMARY KEY, body BLOB NOT NULL, until TEXT NOT NULL) STRICT;
 `
 
@@ -76,6 +132,10 @@ func Open(path string, now func() time.Time) (*Access, error) {
 	a := &Access{db: db, now: now, sessions: scs.New(), throttle: newThrottle(now)}
 	a.codes.until = map[[sha256.Size]byte]time.Time{}
 	a.seen.at = map[string]time.Time{}
+	a.guests.of = map[string]map[*context.CancelFunc]bool{}
+	if err := a.rememberTries(); err != nil {
+		return nil, errors.Join(fmt.Errorf("read %s: %w", file, err), db.Close())
+	}
 	a.sessions.Store = sessionTable{db, now}
 	a.sessions.HashTokenInStore = true
 	a.sessions.Lifetime = cookieDays * 24 * time.Hour

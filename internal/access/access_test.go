@@ -262,7 +262,7 @@ func TestTheOwnCertificate(t *testing.T) {
 	path := filepath.Join(t.TempDir(), "book.db")
 	now := time.Now()
 	clock := func() time.Time { return now }
-	c, err := OwnCertificate(path, clock)
+	c, err := OwnCertificate(path, nil, clock)
 	require.NoError(t, err)
 	first := c.Fingerprint()
 	assert.Regexp(t, `^([0-9A-F]{2}:){31}[0-9A-F]{2}$`, first)
@@ -280,20 +280,20 @@ func TestTheOwnCertificate(t *testing.T) {
 		return err
 	}
 	require.NoError(t, verify())
-	again, err := OwnCertificate(path, clock)
+	again, err := OwnCertificate(path, nil, clock)
 	require.NoError(t, err)
 	assert.Equal(t, first, again.Fingerprint(), "it stays")
 	now = now.AddDate(0, 0, leafDays+3) // it ended while the machine was off
 	assert.NotEqual(t, first, c.Fingerprint())
 	require.NoError(t, verify(), "a device that trusts the root trusts the new one")
 	require.NoError(t, os.WriteFile(path+".root.pem", []byte("no certificate"), 0o600))
-	_, err = OwnCertificate(path, clock)
+	_, err = OwnCertificate(path, nil, clock)
 	require.ErrorContains(t, err, "Remove it and its key")
 }
 
 // TLS and plain HTTP come to one port.
 func TestOnePortSpeaksBoth(t *testing.T) {
-	c, err := OwnCertificate(filepath.Join(t.TempDir(), "book.db"), time.Now)
+	c, err := OwnCertificate(filepath.Join(t.TempDir(), "book.db"), nil, time.Now)
 	require.NoError(t, err)
 	on, err := net.Listen("tcp", "127.0.0.1:0")
 	require.NoError(t, err)

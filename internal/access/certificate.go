@@ -12,9 +12,11 @@ import (
 	"errors"
 	"fmt"
 	"io/fs"
+	"log/slog"
 	"math/big"
 	"net"
 	"os"
+	"slices"
 	"strings"
 	"sync"
 	"time"
@@ -24,7 +26,8 @@ import (
 // this machine's names; both are kept beside the book, and the second is made anew before it ends.
 type Certificate struct {
 	sync.Mutex
-	path string // of the book
+	path string   // of the book
+	told []string // names besides this machine's own
 	now  func() time.Time
 	leaf *tls.Certificate
 	root *x509.Certificate
@@ -37,8 +40,12 @@ const (
 )
 
 // OwnCertificate reads the certificate beside a book, making it as needed.
-func OwnCertificate(path string, now func() time.Time) (*Certificate, error) {
+// told are names besides this machine's own.
+func OwnCertificate(path string, told []string, now func() time.Time) (*Certificate, error) {
 	c := &Certificate{path: path, now: now}
+	for _, name := range told {
+		c.told = append(c.told, strings.ToLower(name))
+	}
 	_, err := c.current()
 	return c, err
 }
@@ -77,7 +84,7 @@ func Fingerprint(raw []byte) string {
 func (c *Certificate) current() (*tls.Certificate, error) {
 	c.Lock()
 	defer c.Unlock()
-	if c.leaf != nil && c.serves(c.leaf.Leaf) {
+	if c.leaf != nil && c.root != nil && c.serves(c.leaf.Leaf) {
 		return c.leaf, nil
 	}
 	rootKey, err := c.readRoot()
@@ -97,11 +104,64 @@ func (c *Certificate) current() (*tls.Certificate, error) {
 	return c.leaf, err
 }
 
+// serves tells whether a certificate is good for a while yet, and names all by which this machine is reached now.
 func (c *Certificate) serves(leaf *x509.Certificate) bool {
-	return leaf != nil && c.now().Before(leaf.NotAfter.AddDate(0, 0, -renewDays)) && !c.now().Before(leaf.NotBefore)
+	if leaf == nil || !c.now().Before(leaf.NotAfter.AddDate(0, 0, -renewDays)) || c.now().Before(leaf.NotBefore) {
+		return false
+	}
+	names, addresses := c.reached()
+	for _, name := range names {
+		if !slices.Contains(leaf.DNSNames, name) {
+			return false
+		}
+	}
+	return !slices.ContainsFunc(addresses, func(ip net.IP) bool { return !slices.ContainsFunc(leaf.IPAddresses, ip.Equal) })
 }
 
-// readRoot reads the root, or makes one that signs nothing but names of this kind of use.
+// reached are the names and addresses that the certificate is for: those that the root may vouch for.
+func (c *Certificate) reached() ([]string, []net.IP) {
+	names, addresses := Addresses()
+	names = slices.Concat(names, c.told, []string{"localhost"})
+	slices.Sort(names)
+	addresses = append(addresses, net.IPv4(127, 0, 0, 1), net.IPv6loopback)
+	names = slices.DeleteFunc(slices.Compact(names), func(name string) bool { return net.ParseIP(name) != nil || !c.vouches(name) })
+	return names, slices.DeleteFunc(addresses, func(ip net.IP) bool { return !c.vouchesFor(ip) })
+}
+
+// Whoever has the root's key can pose as what a device trusts it for: that is the house alone, its machine's names,
+// names that no house's network shares with the world (RFC 6762, RFC 8375; lan and internal by common use), and
+// private addresses (RFC 1918, 4193, 3927, 4291). A root that was made by an earlier version says nothing of this.
+var (
+	houseNames  = []string{"localhost", "local", "lan", "internal", "home.arpa"}
+	houseRanges = ranges("10.0.0.0/8", "172.16.0.0/12", "192.168.0.0/16", "169.254.0.0/16", "127.0.0.0/8", "fc00::/7", "fe80::/10", "::1/128")
+)
+
+func ranges(all ...string) []*net.IPNet {
+	nets := make([]*net.IPNet, len(all))
+	for i, text := range all {
+		_, nets[i], _ = net.ParseCIDR(text) // constants
+	}
+	return nets
+}
+
+// vouches tells whether the root may sign a name; one that says nothing of names may.
+func (c *Certificate) vouches(name string) bool {
+	all := c.root.PermittedDNSDomains
+	return len(all) == 0 || slices.ContainsFunc(all, func(of string) bool { return name == of || strings.HasSuffix(name, "."+of) })
+}
+
+func (c *Certificate) vouchesFor(ip net.IP) bool {
+	all := c.root.PermittedIPRanges
+	return len(all) == 0 || slices.ContainsFunc(all, func(of *net.IPNet) bool { return of.Contains(ip) })
+}
+
+// covers tells whether the root may sign every name that was told: else another root is made, and devices that
+// trusted the old one ask once more.
+func (c *Certificate) covers() bool {
+	return !slices.ContainsFunc(c.told, func(name string) bool { return net.ParseIP(name) == nil && !c.vouches(name) })
+}
+
+// readRoot reads the root, or makes one.
 func (c *Certificate) readRoot() (*ecdsa.PrivateKey, error) {
 	file, keyFile := c.path+".root.pem", c.path+".root.key"
 	pair, err := tls.LoadX509KeyPair(file, keyFile)
@@ -110,8 +170,10 @@ func (c *Certificate) readRoot() (*ecdsa.PrivateKey, error) {
 		if !is {
 			return nil, fmt.Errorf("%s: is not the key that Fribbet made", keyFile)
 		}
-		c.root = pair.Leaf
-		return key, nil
+		if c.root = pair.Leaf; c.covers() {
+			return key, nil
+		}
+		slog.Warn("another root certificate is made, since the one before may not sign a name that was told", "names", c.told)
 	}
 	if err != nil && !errors.Is(err, fs.ErrNotExist) {
 		return nil, fmt.Errorf("%s: %w. Remove it and its key, and another is made", file, err)
@@ -127,6 +189,17 @@ func (c *Certificate) readRoot() (*ecdsa.PrivateKey, error) {
 	made := &x509.Certificate{
 		SerialNumber: serial(), Subject: pkix.Name{CommonName: "Fribbet on " + name}, NotBefore: c.now().Add(-time.Hour), NotAfter: c.now().AddDate(rootYears, 0, 0),
 		IsCA: true, BasicConstraintsValid: true, MaxPathLenZero: true, KeyUsage: x509.KeyUsageCertSign | x509.KeyUsageCRLSign,
+		PermittedDNSDomainsCritical: true, PermittedIPRanges: houseRanges,
+	}
+	names, addresses := Addresses()
+	made.PermittedDNSDomains = slices.Concat(houseNames, names, slices.DeleteFunc(slices.Clone(c.told), func(name string) bool { return net.ParseIP(name) != nil }))
+	for _, ip := range addresses {
+		if !slices.ContainsFunc(houseRanges, func(of *net.IPNet) bool { return of.Contains(ip) }) {
+			if four := ip.To4(); four != nil {
+				ip = four
+			}
+			made.PermittedIPRanges = append(made.PermittedIPRanges, &net.IPNet{IP: ip, Mask: net.CIDRMask(8*len(ip), 8*len(ip))})
+		}
 	}
 	if err := write(file, keyFile, made, made, &key.PublicKey, key, key); err != nil {
 		return nil, err
@@ -141,11 +214,11 @@ func (c *Certificate) sign(rootKey *ecdsa.PrivateKey) error {
 	if err != nil {
 		return err
 	}
-	names, addresses := Addresses()
+	names, addresses := c.reached()
 	leaf := &x509.Certificate{
 		SerialNumber: serial(), Subject: pkix.Name{CommonName: "Fribbet"}, NotBefore: c.now().Add(-time.Hour), NotAfter: c.now().AddDate(0, 0, leafDays),
 		KeyUsage: x509.KeyUsageDigitalSignature, ExtKeyUsage: []x509.ExtKeyUsage{x509.ExtKeyUsageServerAuth},
-		DNSNames: append(names, "localhost"), IPAddresses: append(addresses, net.IPv4(127, 0, 0, 1), net.IPv6loopback),
+		DNSNames: names, IPAddresses: addresses,
 	}
 	return write(c.path+".certificate.pem", c.path+".certificate.key", leaf, c.root, &key.PublicKey, rootKey, key)
 }

@@ -89,7 +89,7 @@ func (a *Access) NameDevice(ctx context.Context, id, name, who string) error {
 	return nil
 }
 
-// Withdraw lets a device in no more, from its next request on.
+// Withdraw lets a device in no more, and ends what it is being answered just now.
 func (a *Access) Withdraw(ctx context.Context, id string) error {
 	done, err := a.db.ExecContext(ctx, `DELETE FROM devices WHERE id = ?`, id)
 	if err != nil {
@@ -97,6 +97,11 @@ func (a *Access) Withdraw(ctx context.Context, id string) error {
 	}
 	if n, err := done.RowsAffected(); err != nil || n == 0 {
 		return orNotFound(err)
+	}
+	a.guests.Lock()
+	defer a.guests.Unlock()
+	for cancel := range a.guests.of[id] {
+		(*cancel)()
 	}
 	return nil
 }

@@ -3,6 +3,7 @@ package access
 import (
 	"context"
 	"embed"
+	"errors"
 	"html/template"
 	"log/slog"
 	"net"
@@ -30,12 +31,12 @@ const mostForm = 8 << 10
 
 func (g *Gate) ServeHTTP(w http.ResponseWriter, r *http.Request) {
 	from, host := hostOf(r.RemoteAddr), hostOf(r.Host)
-	own := loopback(from) && !g.Proxy
+	here := loopback(from) && !g.Proxy
 	switch {
-	case own && !loopback(host) && !(g.Access != nil && known(host, g.Names)):
-		refuse(w, http.StatusForbidden, "Open Fribbet by the address that it printed: it answers to this machine's own names only.")
-	case own:
+	case here && own(host):
 		g.Inside.ServeHTTP(w, r)
+	case here && (g.Access == nil || !known(host, g.Names)): // another name, which whoever answers for it may have pointed here
+		refuse(w, http.StatusForbidden, "Open Fribbet by the address that it printed: it answers to this machine's own names only.")
 	case g.Access == nil:
 		refuse(w, http.StatusForbidden, "Fribbet answers this machine only.")
 	case r.TLS == nil && !g.Proxy:
@@ -62,11 +63,25 @@ func (g *Gate) strangers(w http.ResponseWriter, r *http.Request) {
 	}
 	visitor, is, err := g.known(w, r)
 	switch {
+	case errors.Is(err, errWithdrawn): // its browser drops what it kept, and the page what it has open
+		w.Header().Set("Clear-Site-Data", `"cache", "cookies", "storage"`)
+		w.Header().Set("Fribbet-Withdrawn", "1")
+		g.turnedAway(w, r)
 	case err != nil:
 		slog.Error("who comes", "err", err)
 		refuse(w, http.StatusInternalServerError, "Something broke in Fribbet.")
 	case is:
-		g.Inside.ServeHTTP(w, r.WithContext(context.WithValue(r.Context(), visitorKey{}, visitor)))
+		ctx, done := g.Access.inside(context.WithValue(r.Context(), visitorKey{}, visitor), visitor.Device)
+		defer done()
+		g.Inside.ServeHTTP(w, r.WithContext(ctx))
+	default:
+		g.turnedAway(w, r)
+	}
+}
+
+// turnedAway answers who is not let in: with the page that asks for the passphrase, or nothing.
+func (g *Gate) turnedAway(w http.ResponseWriter, r *http.Request) {
+	switch {
 	case r.Method == http.MethodGet && strings.Contains(r.Header.Get("Accept"), "text/html"):
 		g.show(w, http.StatusUnauthorized, "login.html", page{})
 	default:
@@ -93,7 +108,10 @@ func (g *Gate) known(w http.ResponseWriter, r *http.Request) (Visitor, bool, err
 		return Visitor{}, false, nil
 	}
 	device, is, err := g.Access.device(ctx, id)
-	if err != nil || !is {
+	if err == nil && !is { // its session is good still: it was let in once
+		err = errWithdrawn
+	}
+	if err != nil {
 		return Visitor{}, false, err
 	}
 	if full := g.Access.now().Add(sessions.Lifetime); full.Sub(sessions.Deadline(ctx)) > renewed {
@@ -112,6 +130,9 @@ func (g *Gate) commit(ctx context.Context, w http.ResponseWriter) error {
 	}
 	return err
 }
+
+// errWithdrawn says that a device was let in and is no more.
+var errWithdrawn = errors.New("a device that was withdrawn")
 
 // page is what a page of the door says.
 type page struct {
@@ -151,7 +172,7 @@ func (g *Gate) door(w http.ResponseWriter, r *http.Request, path string) {
 // enter pairs a device by passphrase or code.
 func (g *Gate) enter(w http.ResponseWriter, r *http.Request, way string) {
 	from := g.address(r)
-	if wait := g.Access.throttle.wait(from, way == "login"); wait > 0 {
+	if wait := g.Access.throttle.begin(from, way == "login"); wait > 0 {
 		w.Header().Set("Retry-After", seconds(wait))
 		g.show(w, http.StatusTooManyRequests, way+".html", page{Trouble: "Too many tries. " + usualReply, Code: r.PostFormValue("code")})
 		return
@@ -166,7 +187,7 @@ func (g *Gate) enter(w http.ResponseWriter, r *http.Request, way string) {
 		is = g.Access.takes(r.PostFormValue("code"))
 	}
 	if err == nil && !is {
-		slog.Warn("not let in", "by", way, "from", from, "tries", g.Access.throttle.wrong(from))
+		slog.Warn("not let in", "by", way, "from", from, "tries", g.Access.throttle.of(from))
 		g.show(w, http.StatusUnauthorized, way+".html", page{Trouble: trouble})
 		return
 	}

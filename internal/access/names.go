@@ -40,14 +40,19 @@ func hostOf(text string) string {
 
 func loopback(host string) bool {
 	ip := net.ParseIP(host)
-	return host == "localhost" || ip != nil && ip.IsLoopback()
+	return ip != nil && ip.IsLoopback()
+}
+
+// own tells whether a host is what only this machine itself is: no name that somebody else answers for.
+func own(host string) bool {
+	return host == "localhost" || host == "127.0.0.1" || host == "::1"
 }
 
 // known tells whether a name is one of this machine's, or one that it was told.
 func known(host string, told []string) bool {
 	names, addresses := Addresses()
 	ip := net.ParseIP(host)
-	return slices.Contains(names, host) || slices.Contains(told, host) || ip != nil && slices.ContainsFunc(addresses, ip.Equal)
+	return slices.Contains(names, host) || slices.ContainsFunc(told, func(name string) bool { return strings.EqualFold(name, host) }) || ip != nil && slices.ContainsFunc(addresses, ip.Equal)
 }
 
 func printable(r rune) rune {

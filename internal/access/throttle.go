@@ -21,12 +21,14 @@ const (
 	usualReply = "Wait a moment, then try again."
 )
 
-// throttle makes guessing slow, for each address and for all together.
+// throttle makes guessing slow, for each address and for all together. Tries outlive the program: keep writes them
+// down.
 type throttle struct {
 	sync.Mutex
 	now   func() time.Time
 	tries map[string]*tries
 	all   *rate.Limiter
+	keep  func(address string, t *tries) // nil for one that is forgotten
 }
 
 type tries struct {
@@ -36,37 +38,24 @@ type tries struct {
 }
 
 func newThrottle(now func() time.Time) *throttle {
-	return &throttle{now: now, tries: map[string]*tries{}, all: rate.NewLimiter(rate.Every(allEvery), allAtOnce)}
+	return &throttle{now: now, tries: map[string]*tries{}, all: rate.NewLimiter(rate.Every(allEvery), allAtOnce), keep: func(string, *tries) {}}
 }
 
-// wait is how long an address must wait before it may try; zero when it may now, and then it has. What nobody
-// can guess counts for its address alone, so that one who guesses keeps no other from being let in by a code.
-func (t *throttle) wait(address string, guessable bool) time.Duration {
+// begin is how long an address must wait before it may try; zero when it may now, and then it has: a try counts as
+// wrong before anybody looks at it, so that many at once are as many. What nobody can guess counts for its address
+// alone, so that one who guesses keeps no other from being let in by a code.
+func (t *throttle) begin(address string, guessable bool) time.Duration {
 	t.Lock()
 	defer t.Unlock()
 	now := t.now()
-	if known := t.tries[address]; known != nil && now.Before(known.until) {
+	known := t.tries[address]
+	if known != nil && now.Before(known.until) {
 		return known.until.Sub(now)
 	}
 	if guessable && !t.all.AllowN(now, 1) {
 		return allEvery
 	}
-	return 0
-}
-
-// wrong notes a wrong try, and right that it is forgotten.
-func (t *throttle) wrong(address string) int {
-	t.Lock()
-	defer t.Unlock()
-	now := t.now()
-	if len(t.tries) >= mostKnown {
-		for a, known := range t.tries {
-			if now.Sub(known.last) > forgotten || now.After(known.until) {
-				delete(t.tries, a)
-			}
-		}
-	}
-	known := t.tries[address]
+	t.forget(now)
 	if known == nil || now.Sub(known.last) > forgotten {
 		known = &tries{}
 		t.tries[address] = known
@@ -76,13 +65,39 @@ func (t *throttle) wrong(address string) int {
 	if over := known.wrong - freeTries; over >= 0 {
 		known.until = now.Add(min(longest, firstWait<<min(over, 20)))
 	}
-	return known.wrong
+	t.keep(address, known)
+	return 0
 }
 
+// forget makes room where too many addresses are known.
+func (t *throttle) forget(now time.Time) {
+	if len(t.tries) < mostKnown {
+		return
+	}
+	for a, known := range t.tries {
+		if now.Sub(known.last) > forgotten || now.After(known.until) {
+			delete(t.tries, a)
+			t.keep(a, nil)
+		}
+	}
+}
+
+// of is how many tries of an address were wrong.
+func (t *throttle) of(address string) int {
+	t.Lock()
+	defer t.Unlock()
+	if known := t.tries[address]; known != nil {
+		return known.wrong
+	}
+	return 0
+}
+
+// right forgets an address's tries: one of them was right.
 func (t *throttle) right(address string) {
 	t.Lock()
 	defer t.Unlock()
 	delete(t.tries, address)
+	t.keep(address, nil)
 }
 
 // seconds is a wait for Retry-After, never less than one.

@@ -18,6 +18,9 @@ func front(files fs.FS) gin.HandlerFunc {
 	return func(c *gin.Context) {
 		name := strings.TrimPrefix(path.Clean(c.Request.URL.Path), "/")
 		switch {
+		case strings.Contains(c.Request.URL.Path, ".."):
+			write(c, problem(http.StatusBadRequest, "The address must not lead upwards: leave out the two dots."))
+			return
 		case strings.HasPrefix(name, "api/"):
 			write(c, problem(http.StatusNotFound, "There is nothing at this address."))
 			return
@@ -31,6 +34,11 @@ func front(files fs.FS) gin.HandlerFunc {
 		keep := "no-cache"
 		if strings.HasPrefix(name, "assets/") { // named after their own contents
 			keep = "public, max-age=31536000, immutable"
+			if !is(files, name) { // of another build: no screen, and nothing to be kept
+				c.Header("Cache-Control", "no-store")
+				write(c, problem(http.StatusNotFound, "There is no such file in this version of Fribbet."))
+				return
+			}
 		}
 		if !is(files, name) {
 			name = "index.html"

@@ -1,8 +1,10 @@
 package api
 
 import (
+	"io"
 	"log/slog"
 	"net/http"
+	"strings"
 	"time"
 
 	"fribbet/internal/api/contract"
@@ -36,6 +38,11 @@ func secure(c *gin.Context) {
 		"object-src 'none'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'")
 	h.Set("X-Content-Type-Options", "nosniff")
 	h.Set("Referrer-Policy", "no-referrer")
+	for _, own := range []string{"/api/", "/calendar/", "/card/"} {
+		if strings.HasPrefix(c.Request.URL.Path, own) { // what it says of the book is nobody's to keep on the way
+			h.Set("Cache-Control", "no-store")
+		}
+	}
 }
 
 // dayHeader tells with each answer what day the book takes for today: a page that was opened
@@ -67,6 +74,9 @@ const (
 	mostPackage = 4 << 30
 )
 
+// mostHeardOut is how much of a body that is too large is read all the same, bytes, before that is said.
+const mostHeardOut = 64 << 20
+
 func limitBody(c *gin.Context) {
 	most := int64(mostBody)
 	switch c.FullPath() {
@@ -74,6 +84,11 @@ func limitBody(c *gin.Context) {
 		most = formats.MostPictureBytes
 	case importPath:
 		most = mostPackage
+	}
+	if c.Request.ContentLength > most { // answered once most of it came: whoever still sends would not hear it
+		_, _ = io.CopyN(io.Discard, c.Request.Body, min(c.Request.ContentLength, mostHeardOut))
+		refuse(c, &http.MaxBytesError{Limit: most})
+		return
 	}
 	c.Request.Body = http.MaxBytesReader(c.Writer, c.Request.Body, most)
 }

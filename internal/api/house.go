@@ -48,7 +48,12 @@ func (h handlers) NameDevice(ctx context.Context, r contract.NameDeviceRequestOb
 }
 
 func (h handlers) WithdrawDevice(ctx context.Context, r contract.WithdrawDeviceRequestObject) (contract.WithdrawDeviceResponseObject, error) {
-	out, err := h.changed(ctx, func(a *access.Access) error { return a.Withdraw(ctx, r.DeviceId.String()) })
+	out, err := h.changed(ctx, func(a *access.Access) error {
+		if err := a.Withdraw(ctx, r.DeviceId.String()); err != nil || r.Params.Renew != nil && !*r.Params.Renew {
+			return err
+		}
+		return h.book.RenewKeys(ctx)
+	})
 	return contract.WithdrawDevice200JSONResponse{HouseJSONResponse: out}, err
 }
 

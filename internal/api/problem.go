@@ -23,10 +23,13 @@ const broke = "Something broke in Fribbet. Look whether what you told is there b
 
 var errNoCaliper = errors.New("no caliper")
 
+// mostProblems is how many fields one document names: whoever puts those right is told of the next.
+const mostProblems = 20
+
 // problem is an RFC 9457 problem document that names the fields at fault.
 func problem(status int, detail string, faults ...fault.Field) contract.Problem {
 	p := contract.Problem{Type: "about:blank", Title: http.StatusText(status), Status: status, Detail: detail, Errors: []contract.FieldError{}}
-	for _, f := range faults {
+	for _, f := range faults[:min(len(faults), mostProblems)] {
 		p.Errors = append(p.Errors, contract.FieldError{Field: f.Name, Value: f.Value, Expected: f.Want})
 	}
 	return p
@@ -86,7 +89,7 @@ func refuse(c *gin.Context, err error) {
 	case errors.As(err, &unreckonable):
 		write(c, problem(http.StatusUnprocessableEntity, unreckonable.Error()+". Put that right on its profile, or take back what told it.", unreckonable.Why...))
 	case errors.As(err, &faults):
-		write(c, problem(http.StatusUnprocessableEntity, "Nothing was written: "+faults.Error(), faults...))
+		write(c, problem(http.StatusUnprocessableEntity, "Nothing was written: "+faults.Error(), faults...)) // Error names the first ones
 	case errors.As(err, &tooLarge):
 		want := fmt.Sprintf("must be at most %d bytes", tooLarge.Limit)
 		write(c, problem(http.StatusRequestEntityTooLarge, "Nothing was written: the request is too large.",

@@ -52,6 +52,7 @@ func validator() (gin.HandlerFunc, error) {
 			refuse(c, err)
 		default:
 			faults := faultsOf(err)
+			faults = faults[:min(len(faults), mostProblems)]
 			write(c, problem(http.StatusBadRequest, "Nothing was written: "+faults.Error(), faults...))
 		}
 	}, nil
@@ -121,6 +122,8 @@ func schemaFault(e *openapi3.SchemaError) fault.Field {
 			path = append(path, hit[1])
 		}
 		f.Value, f.Want = "nothing", "must be given"
+	case e.SchemaField == "nullable":
+		f.Value, f.Want = "null", "must be given, or left out where it may be"
 	case e.SchemaField == "enum":
 		f.Want = "must be one of " + strings.Trim(fmt.Sprint(e.Schema.Enum), "[]")
 	case e.SchemaField == "type":

@@ -36,6 +36,18 @@ func (b *Book) RenewCalendarKey(ctx context.Context) (string, error) {
 	return key, b.store.SetCalendarKey(ctx, key)
 }
 
+// RenewKeys gives the calendar and every card's page another address: whoever saw the old ones sees nothing any more.
+func (b *Book) RenewKeys(ctx context.Context) error {
+	key, err := b.store.CalendarKey(ctx)
+	if err == nil && key != "" {
+		_, err = b.RenewCalendarKey(ctx)
+	}
+	if err != nil {
+		return err
+	}
+	return b.store.RenewCards(ctx, rand.Text)
+}
+
 // Calendar writes every dog's date as iCalendar to whoever knows the key; store.ErrNotFound to others.
 func (b *Book) Calendar(ctx context.Context, key string, w io.Writer) error {
 	kept, err := b.store.CalendarKey(ctx)

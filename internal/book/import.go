@@ -272,7 +272,7 @@ func (t *taking) table(table exchanged) error {
 			t.touches(values[slices.Index(columns, "dog_id")], at)
 		}
 		if err := t.in.Insert(t.ctx, table.Name, columns, values); err != nil {
-			at.Want = "must be a row as Fribbet keeps it: " + err.Error()
+			at.Want = "must be a row as Fribbet keeps it"
 			return at
 		}
 		return nil
@@ -455,7 +455,7 @@ func (t *taking) dogs() error {
 			continue
 		}
 		if err != nil {
-			at.Want = "must be of a dog as Fribbet keeps it: " + err.Error()
+			at.Want = "must be of a dog as Fribbet keeps it"
 			return at
 		}
 		checks, err := t.in.Checks(t.ctx, id)
@@ -477,7 +477,6 @@ func (t *taking) log(id uuid.UUID) error {
 	at := formats.Misplaced{File: formats.LogsPath, Value: id.String(), Want: "must be a log as it was told"}
 	dogID, log, err := t.in.Log(t.ctx, id)
 	if err != nil {
-		at.Want += ": " + err.Error()
 		return at
 	}
 	d, err := t.in.Dog(t.ctx, dogID)

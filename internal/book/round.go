@@ -13,6 +13,7 @@ import (
 	"github.com/google/uuid"
 
 	"fribbet/internal/core/date"
+	"fribbet/internal/core/estimate"
 	"fribbet/internal/core/fault"
 	"fribbet/internal/core/kit"
 	"fribbet/internal/core/outlook"
@@ -120,7 +121,7 @@ func (b *Book) ask(ctx context.Context, ids []uuid.UUID) (map[uuid.UUID]round.Do
 		d := dogs[ids[i]]
 		k, err := b.known(ctx, d)
 		if errors.As(err, new(Unreckonable)) || err == nil && reckonable(d, nil, nil) != nil { // its place is kept for it all the same
-			worked[i] = round.Dog{ID: d.ID.String(), Name: d.Name, Minutes: usualMinutes}
+			worked[i] = round.Dog{ID: d.ID.String(), Name: d.Name, Minutes: usualMinutes, Takes: estimate.Estimate{Value: usualMinutes, Low: usualMinutes, High: usualMinutes, Source: estimate.Assumed}}
 			kept[i], err = json.Marshal(worked[i])
 			return err
 		}

@@ -2,9 +2,9 @@ package formats
 
 import (
 	"archive/zip"
+	"bufio"
 	"compress/flate"
 	"crypto/sha256"
-	"encoding/csv"
 	"encoding/hex"
 	"encoding/json"
 	"errors"
@@ -12,6 +12,7 @@ import (
 	"hash"
 	"io"
 	"strconv"
+	"strings"
 	"time"
 )
 
@@ -130,8 +131,8 @@ func (p *PackageWriter) Table(t Table, rows func(each func([]any) error) error) 
 	if err != nil {
 		return err
 	}
-	out := csv.NewWriter(c)
-	_ = out.Write(t.Names()) // into memory: what fails is told at the end
+	out := csvWriter{bufio.NewWriter(c)}
+	out.row(t.Names(), "\n") // into memory: what fails is told at the end
 	cells := make([]string, len(t.Columns))
 	n := 0
 	err = rows(func(values []any) error {
@@ -140,11 +141,12 @@ func (p *PackageWriter) Table(t Table, rows func(each func([]any) error) error) 
 			if cells[i], err = t.Columns[i].Text(v); err != nil {
 				return fmt.Errorf("%s: %s: %w", t.Name, t.Columns[i].Name, err)
 			}
+			cells[i] = t.Columns[i].guarded(cells[i])
 		}
-		return out.Write(cells)
+		out.row(cells, "\n")
+		return nil
 	})
-	out.Flush()
-	err = errors.Join(err, out.Error(), c.end())
+	err = errors.Join(err, out.Flush(), c.end())
 	if err == nil {
 		p.add(t.Path(), t.Name, t.About, c, map[string]any{"profile": "tabular-data-resource", "format": "csv", "mediatype": "text/csv", "encoding": "utf-8", "rows": n, "schema": t.schema()})
 	}
@@ -187,7 +189,7 @@ func (p *PackageWriter) Close(name, title, about string) error {
 
 const (
 	describing     = "datapackage.json"
-	packageVersion = "1.0.0" // of how a package is laid out
+	packageVersion = "1.1.0" // of how a package is laid out; from 1.1 on words are guarded
 )
 
 // schema describes a table's columns (Table Schema).
@@ -195,6 +197,9 @@ func (t Table) schema() map[string]any {
 	var fields, refs []map[string]any
 	for _, c := range t.Columns {
 		f := map[string]any{"name": c.Name, "type": c.Type, "description": c.About}
+		if c.Type == "string" && c.One == nil && c.Of == "" && c.Name != "id" {
+			f["description"] = c.About + " (an apostrophe before = + - @ or another apostrophe is no part of it)"
+		}
 		switch c.Type {
 		case "json":
 			f["type"] = "string"
@@ -230,7 +235,18 @@ func (t Table) schema() map[string]any {
 	return s
 }
 
-// Text is a value as it stands in a cell.
+// guard stands before words that a spreadsheet would work out as a formula; it is taken off when they are read.
+const guard = "'"
+
+// guarded are words that no spreadsheet works out.
+func (c Column) guarded(cell string) string {
+	if c.Type != "string" || cell == "" || !strings.ContainsRune(formulas+guard, rune(cell[0])) {
+		return cell
+	}
+	return guard + cell
+}
+
+// Text is a value as it stands in a cell, before it is guarded.
 func (c Column) Text(v any) (string, error) {
 	switch v := v.(type) {
 	case nil:

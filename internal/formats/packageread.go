@@ -61,6 +61,7 @@ var known = regexp.MustCompile(`^(datapackage\.json|README\.txt|dog\.html|data/|
 type Package struct {
 	entries map[string]*zip.File
 	hashes  map[string]string
+	guarded bool // its words are (version 1.1)
 }
 
 // ReadPackage looks a package through, without unpacking it.
@@ -103,6 +104,7 @@ func (p *Package) described() error {
 	if err := json.NewDecoder(io.LimitReader(in, longestLine*16)).Decode(&d); err != nil || d.Resources == nil {
 		return Misplaced{File: describing, Want: "must describe the package, as Fribbet wrote it"}
 	}
+	p.guarded = !strings.HasPrefix(d.Version, "1.0.")
 	if major, _, _ := strings.Cut(d.Version, "."); major != "1" {
 		return Misplaced{File: describing, Column: "version", Value: d.Version, Want: "must be 1: a later Fribbet wrote it"}
 	}
@@ -188,6 +190,9 @@ func (p *Package) Rows(t Table, each func(line int, values []any) error) error {
 		values := make([]any, len(t.Columns))
 		for i, cell := range cells {
 			c := t.Columns[at[i]]
+			if p.guarded && c.Type == "string" {
+				cell = strings.TrimPrefix(cell, guard)
+			}
 			if values[at[i]], err = c.value(cell); err != nil {
 				return Misplaced{File: t.Path(), Line: line, Column: c.Name, Value: cell, Want: err.Error()}
 			}

@@ -137,7 +137,10 @@ func addOwner(ctx context.Context, tx *sqlx.Tx, row ownerRow) error {
 	row.Version = 1
 	_, err := tx.NamedExecContext(ctx, `
 		INSERT INTO owners (id, version, name, name_key, reach, address, may_offer, may_remind, stopped, suits, note, made_at)
-		VALUES (:id, :version, :name, :name_key, :reach, :address, :may_offer, :may_remind, :stopped, :suits, :note, :made_at)`, row)
+		VALUES (:id, :version, :name, :name_key, :reach, :address, :may_offer, :may_remind, :stopped, :suits, :note, :made_at)
+		ON CONFLICT (id) DO UPDATE SET version = owners.version + 1, name = excluded.name, name_key = excluded.name_key, reach = excluded.reach, address = excluded.address,
+			may_offer = excluded.may_offer, may_remind = excluded.may_remind, stopped = excluded.stopped, suits = excluded.suits, note = excluded.note, removed_at = NULL
+			WHERE owners.removed_at IS NOT NULL`, row) // one that was taken out comes back
 	return err
 }
 

@@ -257,12 +257,16 @@ func (s *Store) Calendar(ctx context.Context, today date.Date) ([]Entry, error) 
 	return entries, nil
 }
 
-// CalendarKey is the secret part of the calendar's address; empty before there is one.
+// CalendarKey is the secret part of the calendar's address, as it was given last, whatever book was put back since;
+// empty before there is one.
 func (s *Store) CalendarKey(ctx context.Context) (string, error) {
 	var key string
 	err := s.row(ctx, &key, `SELECT calendar_key FROM settings`)
 	if err == sql.ErrNoRows {
 		return "", nil
+	}
+	if renewed := s.keys.calendar(); err == nil && renewed != "" {
+		return renewed, nil
 	}
 	return key, err
 }
@@ -273,9 +277,16 @@ func (s *Store) FirstCalendarKey(ctx context.Context, key string) error {
 	return err
 }
 
-// SetCalendarKey gives the calendar another address: the old one is nobody's any more.
+// SetCalendarKey gives the calendar another address: the old one is nobody's any more, nor after a restore.
 func (s *Store) SetCalendarKey(ctx context.Context, key string) error {
-	return mustTouch(s.exec(ctx, `UPDATE settings SET calendar_key = ?`, key))
+	old, err := s.CalendarKey(ctx)
+	if err == nil {
+		err = mustTouch(s.exec(ctx, `UPDATE settings SET calendar_key = ?`, key))
+	}
+	if err != nil {
+		return err
+	}
+	return s.keys.withdraw(s.file.path, key, old)
 }
 
 // listOf is ids as the JSON list that json_each reads.

@@ -45,8 +45,9 @@ type Store struct {
 
 	lost       atomic.Pointer[Gone] // what became of the file, where it cannot be put back
 	statements sync.Map             // *sqlx.Stmt by their text: what every tap asks is worked out once
-	picturing  sync.Mutex           // holds files of pictures and the rows that name them together
-	writing    chan struct{}        // holds the one who writes
+	keys       keys
+	picturing  sync.Mutex    // holds files of pictures and the rows that name them together
+	writing    chan struct{} // holds the one who writes
 }
 
 // idleConnections are kept open for the next request: a new one reads the whole schema first.
@@ -123,7 +124,10 @@ func (how opening) prepared(ctx context.Context, path string) (*Store, error) {
 	}
 	db.SetMaxIdleConns(idleConnections)
 	s := &Store{db: db, file: file{path: path, mark: 1 + rand.Uint32N(math.MaxInt32-1)}, writing: make(chan struct{}, 1)}
-	err = s.marked(ctx, s.file.mark)
+	err = s.keys.read(path)
+	if err == nil {
+		err = s.marked(ctx, s.file.mark)
+	}
 	if err == nil {
 		err = migrate(ctx, db.DB)
 	}

@@ -10,7 +10,7 @@ declare const self: ServiceWorkerGlobalScope & { __WB_MANIFEST: PrecacheEntry[] 
 
 precacheAndRoute(self.__WB_MANIFEST)
 cleanupOutdatedCaches()
-registerRoute(new NavigationRoute(createHandlerBoundToURL('index.html'), { denylist: [/^\/(api|access|calendar)\//] }))
+registerRoute(new NavigationRoute(createHandlerBoundToURL('index.html'), { denylist: [/^\/(api|access|calendar|card)(\/|$)/] }))
 
 /** How long the server may take before what was last seen is shown, seconds. */
 const patience = 5

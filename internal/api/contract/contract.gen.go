@@ -3599,6 +3599,12 @@ type ExportBookParams struct {
 	DogId *Id `form:"dog_id,omitempty" json:"dog_id,omitempty"`
 }
 
+// WithdrawDeviceParams defines parameters for WithdrawDevice.
+type WithdrawDeviceParams struct {
+	// Renew give the calendar and the cards' pages other addresses too, since the device saw the old ones; left out: true
+	Renew *bool `form:"renew,omitempty" json:"renew,omitempty"`
+}
+
 // TakeInParams defines parameters for TakeIn.
 type TakeInParams struct {
 	// Take take it in; else it is only tried
@@ -3881,9 +3887,9 @@ type ServerInterface interface {
 	// MakePairingCode A code that lets one device in; only on the machine itself
 	// (POST /api/house/code)
 	MakePairingCode(c *gin.Context)
-	// WithdrawDevice Let a device in no more, from its next request on
+	// WithdrawDevice Let a device in no more, and end what it is being answered
 	// (DELETE /api/house/devices/{device_id})
-	WithdrawDevice(c *gin.Context, deviceId Id)
+	WithdrawDevice(c *gin.Context, deviceId Id, params WithdrawDeviceParams)
 	// NameDevice Give a device another name, and say who uses it
 	// (PATCH /api/house/devices/{device_id})
 	NameDevice(c *gin.Context, deviceId Id)
@@ -5377,6 +5383,17 @@ func (siw *ServerInterfaceWrapper) WithdrawDevice(c *gin.Context) {
 		return
 	}
 
+	// Parameter object where we will unmarshal all parameters from the context
+	var params WithdrawDeviceParams
+
+	// ------------- Optional query parameter "renew" -------------
+
+	err = runtime.BindQueryParameterWithOptions("form", true, false, "renew", c.Request.URL.Query(), &params.Renew, runtime.BindQueryParameterOptions{Type: "boolean", Format: ""})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter renew: %w", err), http.StatusBadRequest)
+		return
+	}
+
 	for _, middleware := range siw.HandlerMiddlewares {
 		middleware(c)
 		if c.IsAborted() {
@@ -5384,7 +5401,7 @@ func (siw *ServerInterfaceWrapper) WithdrawDevice(c *gin.Context) {
 		}
 	}
 
-	siw.Handler.WithdrawDevice(c, deviceId)
+	siw.Handler.WithdrawDevice(c, deviceId, params)
 }
 
 // NameDevice operation middleware
@@ -8372,6 +8389,7 @@ func (response MakePairingCodedefaultApplicationProblemPlusJSONResponse) VisitMa
 
 type WithdrawDeviceRequestObject struct {
 	DeviceId Id `json:"device_id"`
+	Params   WithdrawDeviceParams
 }
 
 type WithdrawDeviceResponseObject interface {
@@ -9853,7 +9871,7 @@ type StrictServerInterface interface {
 	// MakePairingCode A code that lets one device in; only on the machine itself
 	// (POST /api/house/code)
 	MakePairingCode(ctx context.Context, request MakePairingCodeRequestObject) (MakePairingCodeResponseObject, error)
-	// WithdrawDevice Let a device in no more, from its next request on
+	// WithdrawDevice Let a device in no more, and end what it is being answered
 	// (DELETE /api/house/devices/{device_id})
 	WithdrawDevice(ctx context.Context, request WithdrawDeviceRequestObject) (WithdrawDeviceResponseObject, error)
 	// NameDevice Give a device another name, and say who uses it
@@ -11756,10 +11774,11 @@ func (sh *strictHandler) MakePairingCode(ctx *gin.Context) {
 }
 
 // WithdrawDevice operation middleware
-func (sh *strictHandler) WithdrawDevice(ctx *gin.Context, deviceId Id) {
+func (sh *strictHandler) WithdrawDevice(ctx *gin.Context, deviceId Id, params WithdrawDeviceParams) {
 	var request WithdrawDeviceRequestObject
 
 	request.DeviceId = deviceId
+	request.Params = params
 
 	handler := func(ctx *gin.Context, request interface{}) (interface{}, error) {
 		return sh.ssi.WithdrawDevice(ctx, request.(WithdrawDeviceRequestObject))
@@ -13193,35 +13212,36 @@ var swaggerSpec = []string{
 	"6v/zw5v/vGEUQtueaKCYDbeCaoumXovvqck5oo7/9jIXA/3BYBMOIryHyfCVL5wgL3Mqgtpq11Sz83jd",
 	"Tz/Qd97uFwtz6Eu07QePJNF+BWA1VFDjMaO0DI50Mbn2coeNEyNEGzzA9ui2qjEnxZtX0OCcFeCXlwpf",
 	"L4SjxGAdhXm3mq6sjpb0FBE6P5wo+/CGS8d6Xvpw0MeKBugMk8KQV4XIIPQJFXgn2DoZtlsT+hKytRsH",
-	"n8JSWGSKuK1MVjdYfU7h9u54vpWVoLrsx3tLZ/H0A/5hqpn/G0G5HJ+Oll4LAAn2i/ayBkWcBdwU4hJM",
-	"xZL+I2ws7MPDuVgcYOVnvhOd7XsEhBXo/LJpmJc6NB9xiqfm4U4IFqgqmIEINsUa4/hDR1Rt63KmuNsP",
-	"FWQkPuL1xxHeaLXRwkQVaESv1lTo81Jo2GD6dJIQ7wo+8gQm3Tt+J34YjcvyBlXHMURpBMmAwDysllhe",
-	"LSLg0j6PhWT9t4oWJOpKZblIx232aFO6wLnfwjXg1ocH0qHDIFnr1VWaFRIqlIMZFtDP+J3IyFReBf8W",
-	"fMbLEi3tGOJ9ZK26kydv14/SnsXtf7zIfrxrU2bvpG39clQ1TPltTwiORfGjtD9YsXskjku9X5blXmbn",
-	"EHytliIH3eBOnoc1dCft0w/Sit20QPTudn8iinE3ICy8sV4xgg3oWHVB8QUnB5V9OicJFw7/RGoJepb+",
-	"t6VBgkI7JsOzIdB6xPiUFFtziir/V1WoH6W9xaafmizbwtY4H4gpeRjVxaNEsftPfxmp8JvZcg3+mIxO",
-	"F/+gNwJiBbVYS8g4+6MxllVqjzG1FDOzQgicqlvqYwKU0mkcpQuiB6VsvO/gsAk7iYrYAtQCVLIH31TB",
-	"DxdLEP/Wl9YN5ehUCxzU2TlpoDNenKowyAtY1SOBLkljP0lksRs4lbIMpyWNbS2iaB67EBQ39q3W3vbm",
-	"BBn06WC1UA1+Rq32bHVw/zuRoown+MH9b+xNdkzHV/pcPPLGwhgJzQgcO7BcYy9j+3TctPO4g4l439lp",
-	"ilPOIPhu7cRlN7paUxJFJATCyCoX0ywFtPWPEx7kz+x/48sHZ8LvLoK/CZTSalQwSs4r4MNuiK52RLE3",
-	"N3PkYzJ+n3yKfvJtznmIw8cXYkXEgPaYjVUWKaf8liwQEKW05YZQ1I/X/a/oL7gVVfGVO7ZPveFoqfSO",
-	"mI1ClgXhXSGr3m3tmsuS8CabRETPY2ao04o/CVvwXp0EV9j5nx/OCERZhrpSGF8aXoFZNx4v0Kn7jr6k",
-	"x3xwaYTEptEML4BuhbxidQBDbepxfHDIy+/9rX36Af4/zeDQ3os/Ne8drQwEnXAsiaD6EuSdLARO0tgn",
-	"6ebRyeZUCgU5Fi/grqSdCZl6bjfgqZE6RIMFax7o+lTUcZoI5inkcWSwH4WoHx0S5JOw2z+PAoqivR8+",
-	"thss5QXEdPsonko8wB40B5LkR6dE/QmwJD+ispb0FlwITSCoVX4PIPbKdZ6B6LZr8i3TCksGH8g7EMCu",
-	"h1v49MOWm+3HCTs5volyxzfi6R+12FwmWCmM2w1N4vlWfPZSVVar8tGDkr4Kk/g4Fie2JtsV7kYWY15u",
-	"p08yrppbK7T78P/7+/Vnf+OfrX//8JcvP/6PxRRUELAxOT0n6cYzO16WI348Tx9QseBpzsvSjNT6Kh9V",
-	"4sEBUrEX+OMFFCQoItCCUxlxLypW8IOBsHHCWAA+1QlTdirSDV0uxfbcEQBCWzm1SgOm1UThaa3Vbi5C",
-	"y3/3KN5n41G8fWp15/X0g6pOcrO3ruk3ySi+yyST+zFSGauXiQ1jUPWC4mGhwgjaURCnv1MxtyXnJ6xU",
-	"vCBTsWWlhKisibJXdbbU5TGF+ueF8uDTD/D/6XYE3/zxZEBImHgkGRD6/iQyIK7qVBZIj34uDDeHjDOD",
-	"kO02NwRkQuODH1bCawTSZ5kR+EYu2EoDvC1Y6FFuDPppn6ywlmiaA/ym9J2sNr8hHsZ8Q1H3+8uk5xFI",
-	"kjRsr/Rda4cDYQ5tlCGHmQUY9rTj+XiFl6fi3h5cyPd82X0lH/SD/M5GtMAYaUx4anPOksPHF42YybdK",
-	"5qKraK9VWaq9oWpJXtuOEdCbpr+ix6gDBrO7GNlccA+JZuxgKzsksRXCvVnw/9PFAj4BJHCJDqRPnMrx",
-	"VXDqvLz9NUNhQ9WiggBwzkwN5Xbd9gCF6qYK5lbkhNPkERM2eAxnsYA0v3ufa3kHj7vy1trgyvk9YaL0",
-	"pXWffvB/Wt6Jw8enRSOuZJ7mDm8FL0bqBA8IoVNf+cHUkF+2lnIojQxigl8Y+4+3371kz59/+fw/M4TN",
-	"2FcgYyoNAFHNyk1rJZhVo0o0yqqAA1BzHWyrhAkQV6q7R3KSGKYYo3OuC3fKuoATHjnZJGjG8alu7a68",
-	"UP7WRXwi3kzrGBygMhgCZkAkm617KrCCCPxaFeF6itKIRzpG3POHHaFbJeAX4LQaXS5eLJ4uPv7+8f8P",
-	"AAD//w==",
+	"n8JSWGSKuK1MVjdYfU7h9u54vpWVoLrsx3tLZ/H0A/5hqpn/GxHP5TjyGEbQqIpg/TFPwPpjWA+gCgDK",
+	"VMaMdNsHHjBcl+H7LnaVuUG4a9XYF8xdzcRrrEUl9mcFkPw5V+K1AKxjf3ZeZEKVSHgDtCQztXsPEbQr",
+	"mpgeYcvhXB/OleOAMT/znQjk8CiIMdD5ZdNKL3V6PoIWj8/DtxDMUVUwAxF5ijWOrmVH9G7rjKa49Q8V",
+	"ZFg+IjvDEd5otXEXL8bREI1bU+HSS6F7gykXKLkryMkTGHvv+J34YTTOzBuIHQcUpRF0a4AZWi2xXFyE",
+	"RdA+j3GI/1bRj0RdqawdaVgl9mgju8C538I14NaHO9KhwyBZ66VWmhUSKq6DWRnQ3PidyMj0XwV/HXzG",
+	"yxI9BxiyfmR9u5Mnb9eP0p4lCf14kf1416YA30nb+hmpCpry254QhIviR2l/sGL3SByXer8sy73MziGY",
+	"XC1FDrrOnTwPO+lO2qcfpBW7aYH13e3+RBTjbkBYeGO9ogcb0LFSgyIPThsqY3VOUjEc/olUGfSU/W9L",
+	"gwTtdkyGZ0O69YjxKSnq5hRV/q+qUD9Ke4tNPzVZtoW6cT4QI/MwqotHvWL3n/4yUiE7s+Ua/EsZnS7+",
+	"QW8ExD5qsZaQQfdHYyyr1B5jhCkGaIWQPlW3dMkEaKjTuFAXRENK2azfwWETFhQV5QXoCKjMD762gh8u",
+	"lvD+rS8VHMrrqRYIqbNz0kBnvDhVMZEXsKpHApGSxn6SSGk3cCoFG05LGttaeNHcdyFocexbrb0t0Qky",
+	"6KPC6qca/KZa7dnq4P53IuUaT/CD+9/Ym+yYjq9cunjkjYUxEpoROKpgucZexpbruGnncQeT976z0xR3",
+	"nUEw4dqJy250taakkEhIB5hRplkKaOsfJ9zJn9n/xpcPzoTfXQRPFCil1ahglJxXwIfdEF3tiGKJbubI",
+	"x2TMP/kU/eTbnPMQh48vxIqIAe0xu6wsUkEGW7JAQNTVlhtChT9e97+i/+NWVMVX7tg+9YajydI7ljYK",
+	"WRaEqwWUALe1ay5LMlM2iQilx8y4pxV/ErbgvVQJrrDzPz+cEYiyDHWyMF42vAKzbjxeoFP3HX1jj/ng",
+	"0giJTaMZXgCtC3nF6gCG2tTj+OAQnt/7W/v0A/x/msGhvRd/ah4/WhkICuJYEkH1Jcg7WQgEpbFP0s2j",
+	"k82plBBylF7A/Uo7EzIP3W7AUyN1iG4L1jzQ9alI5TQRzFPI48hgPwpRPzrEySdht38eBRRFez98rDpY",
+	"yguIUfdRSZV4gD1oDsTKj06J+hNgVn5EZS3pLbgQOkJQq/weQCyZ6zwD0W3X5FumFZZAPpB3IIB3D7fw",
+	"6YctN9uPE3ZyfBPljm/E0z9qsblM8FUYtxtqxfOt+OylqqxW5aMHWX0VJvFxLO5tTbYr3I0sxrzcTp9k",
+	"XDW3Vmj34f/39+vP/sY/W//+4S9ffvwfiykoJ2BjcnpO0o1ndrwsR/x4nj6gAsPTnJelGaldVj6qxIMD",
+	"pGJJ8McLKEhQFKEF2zLiXlSs4AcDYfCEGQF8qhN27VSkG7pciu25IwCE6nJqlQaMronC01qr3VzEmf/u",
+	"UcnPxqOS+9TqzuvpB1Wd5GZvXdNvklGJl0mO92OkMnAvE+vGoIoHxfdCxRS0o2DdgU4F4Jacn7BS8YJM",
+	"xZaVEqLMJspe1dlSl8dI6p8XyoNPP8D/p9sRfPPHkwEhAeSRZEDo+5PIgLiqU1ktPfq5MHweMs4MQtDb",
+	"XBeQCY0PflgJrxFInzVHYCK5YCsNcL1goUe5MeinfbLC2qhpDvCb0ney2vyG+B7zDUXd7y+TbkigT9Kw",
+	"vdJ3rR0OhDm0UYacbBZg5dOO5+MVXp6Ke3twId/zZfeVfNAP8jsb0QJ9pDHuqc05Sw4fXzRiJt8qmYuu",
+	"or1WZan2hqo/eW07RkBvmv6KHqOuGczuYmRzwT0kmrGDreyQxFYI92bB/08XP/gEEMclOpA+cWrKV8Gp",
+	"8/L21wyFDVWLCgLaOTM1lA922wMUqpsqmFuRE06TR0zY4DHcyAKCn+997ugdPO7KW2uDK+f3hInSB2c/",
+	"/eD/tLwTh49Pi0ZcyTzNHd4KXozUPR4QQqde9IOpIb9sbehQ6hnEBL8w9h9vv3vJnj//8vl/ZggDsq9A",
+	"xlQaAK+alZvWSjCrRpVolFUB16DmOthWKfA9rlR3j+QkMUwxRudcF+6UdQEnPHKySRCQ41Pd2l15oXy0",
+	"i/hEvJnWMThAmTAENIHIPFv3VGBFFPi1KsL1FKURj3SMuOcPO0K3SsBjwGk1uly8WDxdfPz94/8fAAD/",
+	"/w==",
 }
 
 // decodeSpec returns the embedded OpenAPI spec as raw JSON bytes,

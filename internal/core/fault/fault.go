@@ -17,14 +17,24 @@ type Field struct {
 // Fields is every refused input of one request. It is an error when it is not empty.
 type Fields []Field
 
-// Error lists every refused field in one line.
+// Error lists the refused fields in one line, the first of many.
 func (f Fields) Error() string {
-	lines := make([]string, len(f))
-	for i, one := range f {
-		lines[i] = fmt.Sprintf("%s: %s (got %s)", one.Name, one.Want, one.Value)
+	var lines []string
+	for _, one := range f[:min(len(f), mostInLine)] {
+		line := one.Name + ": " + one.Want
+		if one.Value != "" {
+			line += fmt.Sprintf(" (got %s)", one.Value)
+		}
+		lines = append(lines, line)
+	}
+	if more := len(f) - mostInLine; more > 0 {
+		lines = append(lines, fmt.Sprintf("and %d more", more))
 	}
 	return strings.Join(lines, "; ")
 }
+
+// mostInLine is how many fields one line names.
+const mostInLine = 20
 
 // Add notes a refused field.
 func (f *Fields) Add(name string, value any, want string) {

@@ -4,6 +4,7 @@ import (
 	"math"
 
 	"fribbet/internal/core/dog"
+	"fribbet/internal/core/estimate"
 	"fribbet/internal/core/kit"
 	"fribbet/internal/core/round"
 	"fribbet/internal/core/temper"
@@ -23,6 +24,7 @@ func (q Question) Visit() round.Dog {
 	p := For(q)
 	d := round.Dog{Name: q.Dog.Name, Help: helps[q.Dog.Handling.Helper], Hard: q.hard(p.Tolerance)}
 	if len(p.Days) == 0 {
+		d.Takes = estimate.Estimate{Source: estimate.Assumed}
 		return d
 	}
 	today := p.Days[0]

@@ -1,7 +1,7 @@
 import createClient from 'openapi-fetch'
 import { hearDay } from '../local/day'
 import { heardOpening } from '../local/opening'
-import { forgetSeen, hearSeen } from '../local/seen'
+import { forgetAll, forgetSeen, hearSeen } from '../local/seen'
 import type { components, paths } from './schema'
 
 export type Schemas = components['schemas']
@@ -26,7 +26,7 @@ export const client = createClient<paths>({ baseUrl: '/' })
 client.use({
   onResponse: ({ response }) => {
     if (!hearSeen(response)) hearDay(response)
-    if (response.status === 401) void forgetSeen().finally(() => location.assign('/access/login')) // this device was withdrawn
+    if (response.status === 401) void (response.headers.has('Fribbet-Withdrawn') ? forgetAll() : forgetSeen()).finally(() => location.assign('/access/login'))
   },
 })
 

@@ -15,7 +15,7 @@ export const useHouseChange = () => {
   const device = (id: string) => ({ params: { path: { device_id: id } } })
   return {
     name: useMutation({ mutationFn: ({ id, ...body }: Schemas['DeviceInput'] & { id: string }) => answered(client.PATCH('/api/house/devices/{device_id}', { ...device(id), body })), onSuccess }),
-    withdraw: useMutation({ mutationFn: (id: string) => answered(client.DELETE('/api/house/devices/{device_id}', device(id))), onSuccess }),
+    withdraw: useMutation({ mutationFn: ({ id, renew }: { id: string; renew: boolean }) => answered(client.DELETE('/api/house/devices/{device_id}', { params: { ...device(id).params, query: { renew } } })), onSuccess }),
     code: useMutation({ mutationFn: () => answered(client.POST('/api/house/code')) }),
   }
 }

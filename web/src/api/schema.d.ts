@@ -103,7 +103,7 @@ export interface paths {
         get?: never;
         put?: never;
         post?: never;
-        /** Let a device in no more, from its next request on */
+        /** Let a device in no more, and end what it is being answered */
         delete: operations["withdrawDevice"];
         options?: never;
         head?: never;
@@ -3657,7 +3657,10 @@ export interface operations {
     };
     withdrawDevice: {
         parameters: {
-            query?: never;
+            query?: {
+                /** @description give the calendar and the cards' pages other addresses too, since the device saw the old ones; left out: true */
+                renew?: boolean;
+            };
             header?: never;
             path: {
                 device_id: components["schemas"]["Id"];

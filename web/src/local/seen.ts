@@ -11,5 +11,16 @@ export function hearSeen(response: Response): boolean {
   return of !== null
 }
 
-/** Whoever may not come in any more has nothing of the book here. */
+/** Whoever may not come in any more has nothing of what was last seen here. */
 export const forgetSeen = () => ('caches' in window ? caches.delete('seen') : Promise.resolve(false))
+
+/** A device that was withdrawn keeps nothing of the book: not what it saw, not a bench, not what was still to be sent. */
+export async function forgetAll() {
+  try {
+    localStorage.clear()
+    indexedDB.deleteDatabase('fribbet')
+    await Promise.all((await caches.keys()).map((name) => caches.delete(name)))
+  } catch {
+    // what the browser does not give, it did not keep
+  }
+}

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { BButton } from 'bootstrap-vue-next/components/BButton'
+import { BFormCheckbox } from 'bootstrap-vue-next/components/BFormCheckbox'
 import { BFormInput } from 'bootstrap-vue-next/components/BFormInput'
 import { ref, watch } from 'vue'
 import type { Schemas } from '../../api/client'
@@ -16,6 +17,8 @@ const { mutate: rename, error: unnamed } = name
 const { mutate: drop, error: kept } = withdraw
 const edited = ref<Schemas['DeviceInput'] & { id: string }>()
 const sure = ref('')
+/** Addresses with keys in them, which the device saw, are made anew. */
+const renew = ref(true)
 /** The device that was let in takes the code off the screen. */
 watch(() => data.value?.devices.length, (now, before) => {
   if (before !== undefined && now! > before) hide()
@@ -62,8 +65,9 @@ const saveName = () => rename(edited.value!, { onSuccess: () => (edited.value = 
             <RefusalNote :error="unnamed" />
           </form>
           <div v-if="sure === d.id" class="more">
-            <span>It comes in no more{{ d.here ? ', and this is the one you hold' : '' }}. Taps that wait in it stay there.</span>
-            <BButton variant="go" @click="drop(d.id)">Withdraw it</BButton>
+            <span>It comes in no more{{ d.here ? ', and this is the one you hold' : '' }}. Its browser drops what it kept of the book when it next asks, taps that wait in it too.</span>
+            <BFormCheckbox v-model="renew">Give the calendar and the cards’ pages new addresses: it saw the old ones</BFormCheckbox>
+            <BButton variant="go" @click="drop({ id: d.id, renew })">Withdraw it</BButton>
             <RefusalNote :error="kept" />
           </div>
         </li>
