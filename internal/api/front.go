@@ -18,11 +18,11 @@ func front(files fs.FS) gin.HandlerFunc {
 	return func(c *gin.Context) {
 		name := strings.TrimPrefix(path.Clean(c.Request.URL.Path), "/")
 		switch {
-		case strings.Contains(c.Request.URL.Path, ".."):
-			write(c, problem(http.StatusBadRequest, "The address must not lead upwards: leave out the two dots."))
-			return
 		case strings.HasPrefix(name, "api/"):
 			write(c, problem(http.StatusNotFound, "There is nothing at this address."))
+			return
+		case strings.Contains(c.Request.URL.Path, ".."):
+			write(c, problem(http.StatusBadRequest, "The address must not lead upwards: leave out the two dots."))
 			return
 		case c.Request.Method != http.MethodGet && c.Request.Method != http.MethodHead:
 			write(c, problem(http.StatusMethodNotAllowed, "This address only shows the program."))

@@ -198,7 +198,7 @@ func TestPackagesThatAreNotTakenIn(t *testing.T) {
 		"data/dogs.csv: must be there: the package is not whole": changed(t, data, "data/dogs.csv", gone),
 		"datapackage.json: must be there":                        changed(t, data, "datapackage.json", gone),
 		"datapackage.json, version: must be 1": changed(t, data, "datapackage.json", func(s string) []byte {
-			return []byte(strings.Replace(s, `"version": "1.0.0"`, `"version": "2.0.0"`, 1))
+			return []byte(strings.Replace(s, `"version": "1.1.0"`, `"version": "2.0.0"`, 1))
 		}),
 		"data/weights.csv, line 2, kg: must be a number": changed(t, data, "data/weights.csv", func(s string) []byte {
 			return []byte("dog_id,on_date,kg\n7b0e4bb5-3b1e-4b43-9c3a-0f0f4d0f0001,2026-01-01,heavy\n")
@@ -336,7 +336,7 @@ func TestRowsOfAPackageAreBelievedNoMoreThanAnybodys(t *testing.T) {
 		"a holiday of 2,000 years": {"holidays", "\n", "\n0026-11-01,2026-11-01\n", "from_date"},
 		"a holiday of ten years":   {"holidays", "\n", "\n2026-11-01,2036-11-01\n", "to"},
 		"corners that are none":    {"pictures", `[{""X"":`, `[null,{""X"":`, "corners"},
-		"a row of 2 MB":            {"owners", "\n", "\n" + strings.Repeat("x", 2<<20), "1048576 bytes"},
+		"a row of 2 MB":            {"owners", "\n", "\n" + long(), "1048576 bytes"},
 		"a message without places": {"messages", "\n", "\n" + id + "," + id + "," + dog + ",places,,Hello,[],sent,0," + noted + "," + noted + "," + noted + ",,0,\n", "places"},
 		"a place of year 9999":     {"messages", "\n", "\n" + id + "," + id + "," + dog + `,late,,Hello,"[{""On"":""9999-01-01"",""Start"":600,""Minutes"":30}]",sent,0,` + noted + "," + noted + "," + noted + ",,0,\n", "places"},
 		"null for a place":         {"messages", "\n", "\n" + id + "," + id + "," + dog + `,late,,Hello,[null],sent,0,` + noted + "," + noted + "," + noted + ",,0,\n", "places"},
@@ -354,4 +354,13 @@ func TestRowsOfAPackageAreBelievedNoMoreThanAnybodys(t *testing.T) {
 	}
 	assert.Equal(t, before, everything(t, kept))
 	assert.Equal(t, full, everything(t, keptThere))
+}
+
+// long is two megabytes of words that cannot be packed much.
+func long() string {
+	var words strings.Builder
+	for n := uint64(1); words.Len() < 2<<20; n++ {
+		fmt.Fprintf(&words, "%x ", n*0x9E3779B97F4A7C15)
+	}
+	return words.String()
 }
