@@ -20,7 +20,10 @@ func openHouse(t *testing.T, data, listen string) (*program, string) {
 	t.Setenv("FRIBBET_PASSPHRASE", passphrase)
 	p := serve(t, data, day, listen)
 	var house struct{ Addresses []string }
-	p.get("/api/house", &house)
+	require.Eventually(t, func() bool { // a new book takes a moment to be made
+		p.get("/api/house", &house)
+		return len(house.Addresses) > 0
+	}, patience, 100*time.Millisecond)
 	return p, strings.TrimSuffix(house.Addresses[0], "/")
 }
 

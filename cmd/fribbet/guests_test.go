@@ -56,6 +56,7 @@ func TestASlowGuestIsShownOut(t *testing.T) {
 		answer := httptest.NewRecorder()
 		h.ServeHTTP(answer, httptest.NewRequest(http.MethodGet, "/api/due", nil))
 		assert.Equal(t, http.StatusServiceUnavailable, answer.Code, "others are answered: the book is being opened")
+		assert.Contains(t, answer.Body.String(), `"opening"`)
 	}
 }
 

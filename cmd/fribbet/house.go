@@ -96,7 +96,6 @@ func (h *house) enter(ctx context.Context) error {
 	h.door.Lock()
 	defer h.door.Unlock()
 	h.kept, h.book, h.answers = kept, b, handler
-	h.guests, h.shut = context.WithCancel(context.Background())
 	return nil
 }
 
@@ -121,6 +120,7 @@ func (h *house) leave() error {
 	h.done.Store(0)
 	h.all.Store(0)
 	h.answers, h.kept, h.book = h.opening(), nil, nil
+	h.guests, h.shut = context.WithCancel(context.Background()) // who comes now is told that the book is being opened
 	if kept == nil {
 		return nil
 	}
