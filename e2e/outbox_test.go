@@ -75,7 +75,7 @@ func TestClearedStorageLosesNoTap(t *testing.T) {
 	require.Eventually(t, func() bool { return kept() == 3 }, patience, 100*time.Millisecond, "what is said to be kept is there")
 	require.NoError(t, p.Close())
 	program = serve(t, data, day, port)
-	p = tab(t, b, program.address)
+	tab(t, b, program.address)
 	program.told(t, at, 4)
 }
 
@@ -99,7 +99,7 @@ func TestASavedSittingWaitsAsTapsDo(t *testing.T) {
 	p.sees("Kept in this browser, not yet in the book")
 	require.NoError(t, p.Close())
 	program = serve(t, data, day, port)
-	p = tab(t, b, program.address)
+	tab(t, b, program.address)
 	id := ""
 	require.Eventually(t, func() bool {
 		id = program.dogs()["Moss"]
@@ -140,4 +140,39 @@ func TestASittingEndedElsewhereOffersNoCut(t *testing.T) {
 	second.sees("next")
 	first.toFront()
 	first.sees("Open Fig")
+}
+
+// A backup from before the sitting is put in the book's place: its taps are neither put aside one by one nor lost. They
+// are told to the book as a sitting of its own, what it had already and what still waited.
+func TestABookThatWasPutBackGetsItsSittingAnew(t *testing.T) {
+	data := filepath.Join(t.TempDir(), "book.db")
+	program := serve(t, data, day, anywhere)
+	b := browser(t)
+	p := tab(t, b, program.address)
+	firstDog(p)
+	before := filepath.Join(t.TempDir(), "before.db")
+	run(t, "backup", before, "--data", data)
+	id := program.dogs()["Moss"]
+	at := atBench(p, program, id)
+	p.grinder()
+	p.keys("t")
+	program.told(t, at, 1)
+	port := program.port()
+	program.kill()
+	p.keys("t t")
+	p.sees("2 taps")
+	run(t, "restore", before, "--data", data)
+	program = serve(t, data, day, port)
+	p.open(program.address)
+	p.sees("2 taps that this book does not know wait")
+	p.press("button", "Tell it here as a sitting of its own")
+	require.Eventually(t, func() bool {
+		open := program.dog(id).Open
+		if open == "" {
+			return false
+		}
+		var b bench
+		program.get("/api/dogs/"+id+"/sittings/"+open+"/bench", &b)
+		return b.cuts() == 3
+	}, patience, 200*time.Millisecond, "all three touches")
 }

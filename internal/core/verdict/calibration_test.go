@@ -312,6 +312,52 @@ func TestFortyWeeksRarelyBleed(t *testing.T) {
 	}
 }
 
+// Dogs of 5 to 8 kg whose signs show 30 % later, fortnightly over forty weeks: where one press to the dot hurt most.
+func TestSmallDogsWhoseSignsShowLate(t *testing.T) {
+	for _, c := range []struct {
+		name string
+		as   way
+	}{{"usual, one press a nail", way{usual, true}}, {"as far as it goes, one press a nail", way{full, true}}, {"as far as it goes, step by step", way{full, false}}} {
+		t.Run(c.name, func(t *testing.T) {
+			t.Parallel()
+			var all tally
+			r := rand.New(rand.NewPCG(40, 9))
+			for range 30 {
+				where := growth.Where{Age: 60 + 400*r.Float64(), Weight: 5 + 3*r.Float64(), Pavement: 10 * r.Float64()}
+				all.add(fortyWeeksOf(r, where, virtual.World{Later: 0.7}, c.as))
+			}
+			assert.LessOrEqual(t, all.perThousand(), 12.0)
+			assert.LessOrEqual(t, all.perThousand(), 2*all.toldPerThousand(), "within twice what was told")
+			told(t, fmt.Sprintf("| late signs, 5 to 8 kg: %s | %.1f | %.1f | %.2f |", c.name, all.perThousand(), all.toldPerThousand(), all.median()))
+		})
+	}
+}
+
+// fortyWeeksOf is one dog, every fortnight, trimmed a fortnight before.
+func fortyWeeksOf(r *rand.Rand, where growth.Where, w virtual.World, as way) (all tally) {
+	nails, ago, dry := standard(r), 2.0, 2
+	d := virtual.Draw(r, hands(w), where, nails, &ago)
+	s := state.Prior(where, nails, &ago)
+	for week := 0; week < 40; week += 2 {
+		if week > 0 {
+			s.Grow(d.Where, 2)
+			d.Grow(2)
+		}
+		now, bled := as.after(dry), 0
+		for i, n := range d.Nails {
+			if verdict.Worth(s.Spare(i).Mean, n.Form.Depth, 1) {
+				one := now.nail(d, &s, i)
+				bled += one.bled
+				all.add(one)
+			}
+		}
+		if dry++; bled > 0 {
+			dry = 0
+		}
+	}
+	return all
+}
+
 // told wants a row to stand on the page in docs, to the digit.
 func told(t *testing.T, row string) {
 	t.Helper()
