@@ -103,7 +103,7 @@ var scenarios = []scenario{
 		colour: nail.Dark, shape: nail.Usual, feelers: true, temper: temper.Calm, tool: kit.LargePlier, lastNote: "Stands like a statue."},
 	{name: "Rudder", years: 4, kg: 26, coat: dog.ShortCoat, pavement: 9, rhythm: rhythm.Fortnightly, every: 14, lastAgo: 9, sittings: 26,
 		colour: nail.Dark, shape: nail.Usual, feelers: true, temper: temper.Uneasy, tool: kit.LargePlier, lastNote: "Tiller’s brother: bring both, he is calmer beside him."},
-	{name: "Nettle", litter: 5, years: 6, kg: 5.2, coat: dog.LongCoat, pavement: 2, rhythm: rhythm.ThreeWeeks, every: 21, lastAgo: 2, sittings: 17,
+	{name: "Nettle", litter: 6, years: 6, kg: 5.2, coat: dog.LongCoat, pavement: 2, rhythm: rhythm.ThreeWeeks, every: 21, lastAgo: 2, sittings: 17,
 		colour: nail.Light, shape: nail.Usual, temper: temper.Pulling, tool: kit.SmallScissor, position: dog.OnLap, lastNote: "On the lap, wrapped, one paw out at a time."},
 	{name: "Sorrel", years: 10.5, kg: 34, coat: dog.LongCoat, pavement: 5, rhythm: rhythm.FourWeeks, every: 28, lastAgo: 16, sittings: 13, helper: dog.Wanted,
 		colour: nail.Dark, shape: nail.Usual, temper: temper.Calm, tool: kit.LargePlier, lastNote: "Stiff behind: let it lean, and take breaks."},
