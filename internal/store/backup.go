@@ -22,7 +22,7 @@ func (s *Store) Backup(ctx context.Context, out string) error {
 	if err := s.file.there(); err != nil {
 		return err
 	}
-	return copied(ctx, s.file.path, out)
+	return copied(ctx, s.file.path, out, false)
 }
 
 // BackupFile copies the book in a file, whether a program has it open or not. Nothing of the file is changed.
@@ -37,16 +37,20 @@ func BackupFile(ctx context.Context, path, out string) error {
 	if err := look(ctx, path); err != nil {
 		return err
 	}
-	return copied(ctx, path, out)
+	alone, err := byItself(path)
+	if err != nil {
+		return err
+	}
+	return copied(ctx, path, out, alone)
 }
 
 // copied makes a checked copy of a book that was looked at.
-func copied(ctx context.Context, from, out string) error {
+func copied(ctx context.Context, from, out string, alone bool) error {
 	if _, err := os.Stat(out); err == nil {
 		return Refused{out, "is there already: name a new file"}
 	}
 	part := out + partly
-	err := copyInto(ctx, from, part)
+	err := copyInto(ctx, from, part, alone)
 	if err == nil { // after the book: whatever it names was there before
 		err = linkPictures(picturesOf(from), picturesBeside(out))
 	}
@@ -60,7 +64,7 @@ func copied(ctx context.Context, from, out string) error {
 }
 
 // copyInto copies a book through SQLite’s online backup, closes the copy as it should be, and checks it whole.
-func copyInto(ctx context.Context, from, to string) error {
+func copyInto(ctx context.Context, from, to string, alone bool) error {
 	if err := removed(to, besides...); err != nil {
 		return err
 	}
@@ -71,7 +75,7 @@ func copyInto(ctx context.Context, from, to string) error {
 	if err := made.Close(); err != nil {
 		return err
 	}
-	if err := online(ctx, from, to); err != nil {
+	if err := online(ctx, from, to, alone); err != nil {
 		return fmt.Errorf("copy %s: %w", from, err)
 	}
 	if err := closedWell(ctx, to); err != nil {
@@ -83,8 +87,8 @@ func copyInto(ctx context.Context, from, to string) error {
 	return synced(to)
 }
 
-func online(ctx context.Context, from, to string) (err error) {
-	db, err := readOnly(from)
+func online(ctx context.Context, from, to string, alone bool) (err error) {
+	db, err := readOnly(from, alone)
 	if err != nil {
 		return err
 	}
@@ -113,7 +117,11 @@ func checkedWhole(ctx context.Context, path string) error {
 	if err := look(ctx, path); err != nil {
 		return err
 	}
-	db, err := readOnly(path)
+	alone, err := byItself(path)
+	if err != nil {
+		return err
+	}
+	db, err := readOnly(path, alone)
 	if err != nil {
 		return err
 	}
@@ -157,7 +165,10 @@ func Restore(ctx context.Context, path, backup, keep string) error {
 		return err
 	}
 	fresh := path + restoring
-	err := copyInto(ctx, backup, fresh)
+	alone, err := byItself(backup)
+	if err == nil {
+		err = copyInto(ctx, backup, fresh, alone)
+	}
 	if err == nil {
 		err = linkPictures(picturesBeside(backup), picturesOf(path))
 	}
@@ -183,13 +194,16 @@ func anotherPrograms(ctx context.Context, path string) error {
 	if head.id != 0 && head.id != applicationID {
 		return refused
 	}
-	db, err := readOnly(path)
+	alone, err := byItself(path)
+	if err != nil {
+		return err
+	}
+	db, err := readOnly(path, alone)
 	if err != nil {
 		return err
 	}
 	defer db.Close() //nolint:errcheck // it was only read
-	var tables, ours int
-	if err := db.QueryRowContext(ctx, `SELECT COUNT(*), COALESCE(SUM(name IN ('dogs', 'goose_db_version')), 0) FROM sqlite_schema`).Scan(&tables, &ours); err == nil && tables > 0 && ours < 2 && head.id == 0 {
+	if tables, ours, err := tablesOf(ctx, db); err == nil && tables > 0 && ours < 2 && head.id == 0 {
 		return refused
 	}
 	return nil

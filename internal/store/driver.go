@@ -35,17 +35,30 @@ func uri(path string, with url.Values) string {
 	return "file:" + (&url.URL{Path: path}).EscapedPath() + "?" + with.Encode()
 }
 
-// readOnly is a file that is looked at and not changed, nor what stands beside it. One that has a log is read with it.
-func readOnly(path string) (*sql.DB, error) {
+// readOnly is a file that is looked at and not changed, nor what stands beside it: by itself, or with its log. It does
+// not open the file but through SQLite, since closing it again would end the locks of who has it open in this program.
+func readOnly(path string, byItself bool) (*sql.DB, error) {
 	with := url.Values{"mode": {"ro"}, "_pragma": {"busy_timeout(5000)"}}
-	head, err := headerOf(path)
-	if err != nil {
-		return nil, err
-	}
-	if _, err := os.Stat(path + "-wal"); err != nil || !head.logged && head.state == closed {
+	if byItself {
 		with.Set("immutable", "1")
 	}
 	return sql.Open(keeping, uri(path, with))
+}
+
+// byItself tells whether a file that nobody has open in this program has no log, or one that is another's.
+func byItself(path string) (bool, error) {
+	head, err := headerOf(path)
+	if err != nil {
+		return false, err
+	}
+	_, log := os.Stat(path + "-wal")
+	return log != nil || !head.logged && head.state == closed, nil
+}
+
+// tablesOf is how many tables a file has, and how many of them tell a book.
+func tablesOf(ctx context.Context, db *sql.DB) (all, ours int, err error) {
+	err = db.QueryRowContext(ctx, `SELECT COUNT(*), COALESCE(SUM(name IN ('dogs', 'goose_db_version')), 0) FROM sqlite_schema`).Scan(&all, &ours)
+	return all, ours, err
 }
 
 // closedWell closes a book’s file as it should be: one file, in which everything is. Broken off at any moment, it is

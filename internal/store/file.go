@@ -234,13 +234,17 @@ func look(ctx context.Context, path string) error {
 	case head.state != closed && head.logged && errors.Is(log, fs.ErrNotExist):
 		return refuse("was copied while Fribbet was running, or lost the file %s-wal that belongs to it: what was told last is not in it. Put both there%s", path, offer(path))
 	}
-	db, err := readOnly(path)
+	alone, err := byItself(path)
+	if err != nil {
+		return err
+	}
+	db, err := readOnly(path, alone)
 	if err != nil {
 		return err
 	}
 	defer db.Close() //nolint:errcheck // it was only read
-	var tables, ours, id int
-	err = db.QueryRowContext(ctx, `SELECT COUNT(*), COALESCE(SUM(name IN ('dogs', 'goose_db_version')), 0) FROM sqlite_schema`).Scan(&tables, &ours)
+	id := 0
+	tables, ours, err := tablesOf(ctx, db)
 	if err == nil {
 		err = db.QueryRowContext(ctx, `PRAGMA application_id`).Scan(&id)
 	}

@@ -6,6 +6,8 @@ import (
 	"math/rand/v2"
 	"os"
 	"path/filepath"
+	"strings"
+	"syscall"
 	"testing"
 	"time"
 
@@ -237,4 +239,30 @@ func TestABackupIsNotPutInPlaceOfAnotherProgramsFile(t *testing.T) {
 	require.ErrorContains(t, Restore(ctx, foreign, path, foreign+".kept"), "belongs to another program")
 	require.ErrorContains(t, Restore(ctx, path, foreign, path+".kept"), "is no book of Fribbet")
 	assert.NoFileExists(t, foreign+".kept")
+}
+
+// A copy made by the program that has the book leaves the locks alone that SQLite has on it: closing any file that is
+// the book would end them (POSIX, fcntl: "all locks … are removed when any file descriptor for that file is closed").
+func TestACopyLeavesTheBooksLocks(t *testing.T) {
+	path, _ := bookAt(t)
+	s := opened(t, path)
+	info, err := os.Stat(path)
+	require.NoError(t, err)
+	locks := func() (n int) {
+		all, err := os.ReadFile("/proc/locks")
+		if err != nil {
+			t.Skip("this system does not tell its locks")
+		}
+		for line := range strings.Lines(string(all)) {
+			if strings.Contains(line, "POSIX") && strings.Contains(line, fmt.Sprintf(":%d ", info.Sys().(*syscall.Stat_t).Ino)) {
+				n++
+			}
+		}
+		return n
+	}
+	before := locks()
+	require.Positive(t, before)
+	require.NoError(t, s.Backup(ctx, path+".copy"))
+	require.NoError(t, s.There())
+	assert.Equal(t, before, locks())
 }
