@@ -54,6 +54,9 @@ func (g *Gate) ServeHTTP(w http.ResponseWriter, r *http.Request) {
 func (g *Gate) strangers(w http.ResponseWriter, r *http.Request) {
 	w.Header().Set("Strict-Transport-Security", "max-age=31536000")
 	if path, is := strings.CutPrefix(r.URL.Path, "/access/"); is {
+		if _, _, err := g.known(w, r); errors.Is(err, errWithdrawn) && r.Method == http.MethodGet {
+			dropAll(w, r)
+		}
 		http.NewCrossOriginProtection().Handler(http.HandlerFunc(func(w http.ResponseWriter, r *http.Request) { g.door(w, r, path) })).ServeHTTP(w, r)
 		return
 	}
@@ -63,9 +66,8 @@ func (g *Gate) strangers(w http.ResponseWriter, r *http.Request) {
 	}
 	visitor, is, err := g.known(w, r)
 	switch {
-	case errors.Is(err, errWithdrawn): // its browser drops what it kept, and the page what it has open
-		w.Header().Set("Clear-Site-Data", `"cache", "cookies", "storage"`)
-		w.Header().Set("Fribbet-Withdrawn", "1")
+	case errors.Is(err, errWithdrawn):
+		dropAll(w, r)
 		g.turnedAway(w, r)
 	case err != nil:
 		slog.Error("who comes", "err", err)
@@ -79,10 +81,25 @@ func (g *Gate) strangers(w http.ResponseWriter, r *http.Request) {
 	}
 }
 
+// dropAll tells the browser of a withdrawn device to drop what it kept: the page by itself, which then comes to the
+// door, and the browser there. Told of a request that its own worker passes on, the browser would end the worker and
+// the page would wait for its answer for ever.
+func dropAll(w http.ResponseWriter, r *http.Request) {
+	w.Header().Set("Fribbet-Withdrawn", "1")
+	if forPerson(r) {
+		w.Header().Set("Clear-Site-Data", `"cache", "cookies", "storage"`)
+	}
+}
+
+// forPerson tells whether a request is for a page that somebody looks at.
+func forPerson(r *http.Request) bool {
+	return r.Method == http.MethodGet && strings.Contains(r.Header.Get("Accept"), "text/html")
+}
+
 // turnedAway answers who is not let in: with the page that asks for the passphrase, or nothing.
 func (g *Gate) turnedAway(w http.ResponseWriter, r *http.Request) {
 	switch {
-	case r.Method == http.MethodGet && strings.Contains(r.Header.Get("Accept"), "text/html"):
+	case forPerson(r):
 		g.show(w, http.StatusUnauthorized, "login.html", page{})
 	default:
 		w.WriteHeader(http.StatusUnauthorized)

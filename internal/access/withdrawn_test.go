@@ -43,11 +43,13 @@ func TestAWithdrawnDeviceDropsAllItKept(t *testing.T) {
 	}
 	got := d.does(call{path: "/api/due", cookie: cookie})
 	assert.Equal(t, 401, got.Code)
-	assert.Equal(t, `"cache", "cookies", "storage"`, got.Header().Get("Clear-Site-Data"))
-	assert.NotEmpty(t, got.Header().Get("Fribbet-Withdrawn"))
+	assert.NotEmpty(t, got.Header().Get("Fribbet-Withdrawn"), "the page drops what it has, and comes to the door")
 	assert.Empty(t, got.Body.String())
+	for _, door := range []string{"/access/login", "/"} {
+		assert.Equal(t, `"cache", "cookies", "storage"`, d.does(call{path: door, cookie: cookie, html: true}).Header().Get("Clear-Site-Data"), door)
+	}
 	d.now = d.now.AddDate(0, 0, 91)
-	assert.Empty(t, d.does(call{path: "/api/due", cookie: old}).Header().Get("Clear-Site-Data"))
+	assert.Empty(t, d.does(call{path: "/", cookie: old, html: true}).Header().Get("Clear-Site-Data"))
 }
 
 // From this machine itself, by a name that somebody else answers for: that name could be pointed here. It is asked for

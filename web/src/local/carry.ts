@@ -65,7 +65,7 @@ export async function save(w: Whole) {
   try {
     await put(w)
     const view = await post(w)
-    await drop((await waiting(w.sitting)))
+    await drop(await waiting(w.sitting))
     return view
   } catch (e) {
     if (refused(e)) await drop(await waiting(w.sitting))
