@@ -180,40 +180,46 @@ func firstSittings(w virtual.World, trimmed *float64, as way) tally {
 func fortyWeeks(weeks int, caliper bool, dogs int, as way) (all, early, late tally) {
 	r := rand.New(rand.NewPCG(40, 2))
 	for range dogs {
-		where, nails := somewhere(r), standard(r)
-		ago := float64(weeks)
-		d := virtual.Draw(r, hands(virtual.World{}), where, nails, &ago)
-		s := state.Prior(where, nails, &ago)
-		dry := 2 // sittings since the last one at which a nail bled
-		for week := 0; week < 40; week += weeks {
-			if week > 0 {
-				s.Grow(d.Where, float64(weeks))
-				d.Grow(float64(weeks))
+		as.fortyWeeks(r, somewhere(r), virtual.World{}, weeks, caliper, func(week int, t tally) {
+			all.add(t)
+			if week < 10 {
+				early.add(t)
 			}
-			as, bled := as.after(dry), 0
-			for i, n := range d.Nails {
-				if caliper {
-					s.SeeLength(i, d.Measured(i))
-				}
-				if !verdict.Worth(s.Spare(i).Mean, n.Form.Depth, 1) {
-					continue
-				}
-				t := as.nail(d, &s, i)
-				bled += t.bled
-				all.add(t)
-				if week < 10 {
-					early.add(t)
-				}
-				if week >= 30 {
-					late.add(t)
-				}
+			if week >= 30 {
+				late.add(t)
 			}
-			if dry++; bled > 0 {
-				dry = 0
-			}
-		}
+		})
 	}
 	return all, early, late
+}
+
+// fortyWeeks works one dog that was trimmed one rhythm before, and tells of every nail that was worked.
+func (w way) fortyWeeks(r *rand.Rand, where growth.Where, world virtual.World, weeks int, caliper bool, each func(week int, t tally)) {
+	nails, ago := standard(r), float64(weeks)
+	d := virtual.Draw(r, hands(world), where, nails, &ago)
+	s := state.Prior(where, nails, &ago)
+	dry := 2 // sittings since the last one at which a nail bled
+	for week := 0; week < 40; week += weeks {
+		if week > 0 {
+			s.Grow(d.Where, float64(weeks))
+			d.Grow(float64(weeks))
+		}
+		as, bled := w.after(dry), 0
+		for i, n := range d.Nails {
+			if caliper {
+				s.SeeLength(i, d.Measured(i))
+			}
+			if !verdict.Worth(s.Spare(i).Mean, n.Form.Depth, 1) {
+				continue
+			}
+			t := as.nail(d, &s, i)
+			bled += t.bled
+			each(week, t)
+		}
+		if dry++; bled > 0 {
+			dry = 0
+		}
+	}
 }
 
 // alone is a hand that takes slivers of mm until the first sign, and asks nobody.
@@ -324,38 +330,13 @@ func TestSmallDogsWhoseSignsShowLate(t *testing.T) {
 			r := rand.New(rand.NewPCG(40, 9))
 			for range 30 {
 				where := growth.Where{Age: 60 + 400*r.Float64(), Weight: 5 + 3*r.Float64(), Pavement: 10 * r.Float64()}
-				all.add(fortyWeeksOf(r, where, virtual.World{Later: 0.7}, c.as))
+				c.as.fortyWeeks(r, where, virtual.World{Later: 0.7}, 2, false, func(_ int, one tally) { all.add(one) })
 			}
 			assert.LessOrEqual(t, all.perThousand(), 12.0)
 			assert.LessOrEqual(t, all.perThousand(), 2*all.toldPerThousand(), "within twice what was told")
 			told(t, fmt.Sprintf("| late signs, 5 to 8 kg: %s | %.1f | %.1f | %.2f |", c.name, all.perThousand(), all.toldPerThousand(), all.median()))
 		})
 	}
-}
-
-// fortyWeeksOf is one dog, every fortnight, trimmed a fortnight before.
-func fortyWeeksOf(r *rand.Rand, where growth.Where, w virtual.World, as way) (all tally) {
-	nails, ago, dry := standard(r), 2.0, 2
-	d := virtual.Draw(r, hands(w), where, nails, &ago)
-	s := state.Prior(where, nails, &ago)
-	for week := 0; week < 40; week += 2 {
-		if week > 0 {
-			s.Grow(d.Where, 2)
-			d.Grow(2)
-		}
-		now, bled := as.after(dry), 0
-		for i, n := range d.Nails {
-			if verdict.Worth(s.Spare(i).Mean, n.Form.Depth, 1) {
-				one := now.nail(d, &s, i)
-				bled += one.bled
-				all.add(one)
-			}
-		}
-		if dry++; bled > 0 {
-			dry = 0
-		}
-	}
-	return all
 }
 
 // told wants a row to stand on the page in docs, to the digit.

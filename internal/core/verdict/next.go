@@ -130,8 +130,9 @@ func (w Worked) first(t Terms, left, size float64) Step {
 func (w Worked) thenGoing(step Step, t Terms, size float64) Step {
 	for _, going := range t.unread(size) {
 		if going = w.thickness(t, going); going > step.MM {
-			likely := slivers(step.Left-step.MM, going, w.Depth)
-			step.Going, step.Likely, step.Slivers = going, 1+max(0, likely), max(1, 1+min(likely+t.beyond(), w.reach(step.MM, going)))
+			step.Going = going
+			step.Likely, step.Slivers = w.planned(t, step.Left-step.MM, step.MM, going)
+			step.Likely, step.Slivers = 1+step.Likely, 1+step.Slivers
 		}
 	}
 	return step
@@ -171,8 +172,8 @@ func (w Worked) within(t Terms, left float64, slivers []float64, because string,
 
 func (w Worked) sliver(t Terms, left, mm float64, because string) Step {
 	mm = w.thickness(t, mm)
-	likely := slivers(left, mm, w.Depth)
-	return Step{Action: Sliver, MM: mm, Touch: t.Touch > 0, Risk: w.risk(mm), Slivers: max(1, min(likely+t.beyond(), w.reach(0, mm))), Likely: max(1, likely), Going: mm, Left: left, Because: because}
+	likely, most := w.planned(t, left, 0, mm)
+	return Step{Action: Sliver, MM: mm, Touch: t.Touch > 0, Risk: w.risk(mm), Slivers: max(1, most), Likely: max(1, likely), Going: mm, Left: left, Because: because}
 }
 
 // thickness is what the tool in the hand takes where a clipper would take a sliver of mm: nobody
@@ -186,6 +187,14 @@ func (w Worked) thickness(t Terms, mm float64) float64 {
 
 // risk is the chance that a sliver of mm bleeds, or reaches a quick that does not show it at once.
 func (w Worked) risk(mm float64) float64 { return math.Max(w.Belief.Bleeds(mm), w.Belief.Risk(mm)) }
+
+// planned is how many slivers of mm are likely to come off a spare that is left, after off mm more, and at most: what
+// is likely is never more than what may be.
+func (w Worked) planned(t Terms, left, off, mm float64) (likely, most int) {
+	likely = max(0, slivers(left, mm, w.Depth))
+	most = max(0, min(likely+t.beyond(), w.reach(off, mm)))
+	return min(likely, most), most
+}
 
 // slivers is how many slivers of mm lie between a spare and the first sign. No plan goes beyond it, whatever
 // the school: from the first sign to the dot one sliver comes at a time, and the face decides.
