@@ -2,6 +2,7 @@ package main
 
 import (
 	"bytes"
+	"context"
 	"encoding/json"
 	"path/filepath"
 	"testing"
@@ -73,4 +74,35 @@ func TestABookGoesOutAndInByCommands(t *testing.T) {
 	require.ErrorContains(t, err, "must be a dog's id")
 	_, err = said(t, dueCommand(), "--data", filepath.Join(place, "nothing.db"))
 	require.ErrorContains(t, err, "is not there")
+}
+
+// A command that is told to stop leaves no part of a file, and does not say that the book is damaged.
+func TestACommandThatIsToldToStopLeavesNothing(t *testing.T) {
+	place := t.TempDir()
+	data := filepath.Join(place, "book.db")
+	kept, err := store.Open(t.Context(), data)
+	require.NoError(t, err)
+	require.NoError(t, kept.Close())
+	stopped, stop := context.WithCancel(t.Context())
+	stop()
+	for name, command := range map[string]*cobra.Command{"backup": backupCommand(), "export": exportCommand(), "rebuild": rebuildCommand()} {
+		args := []string{"--data", data}
+		if name != "rebuild" {
+			args = append(args, filepath.Join(place, "out"))
+		}
+		command.Flags().Bool("json", false, "")
+		command.SetArgs(args)
+		command.SetOut(&bytes.Buffer{})
+		command.SetErr(&bytes.Buffer{})
+		command.SilenceUsage, command.SilenceErrors = true, true
+		err := command.ExecuteContext(stopped)
+		require.Error(t, err, name)
+		assert.NotContains(t, err.Error(), "damaged", name)
+	}
+	left, err := filepath.Glob(filepath.Join(place, "out*"))
+	require.NoError(t, err)
+	assert.Empty(t, left)
+	kept, err = store.Open(t.Context(), data)
+	require.NoError(t, err, "and the book opens")
+	require.NoError(t, kept.Close())
 }

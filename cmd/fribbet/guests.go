@@ -5,21 +5,16 @@ import (
 	"errors"
 	"io"
 	"net/http"
-	"strings"
 	"time"
+
+	"fribbet/internal/api"
 )
 
-// patient is how long a guest may send or take nothing, and briefly is how long a request may take to come in at all
-// that has no reason to be long.
-const (
-	patient = 30 * time.Second
-	briefly = time.Minute
-)
+// pace is how long a guest may send or take nothing, and how long a request may take to come in at all that has no
+// reason to be large.
+type pace struct{ patient, briefly time.Duration }
 
-// long tells whether what is sent there may take as long as bytes come: a package of gigabytes, a picture.
-func long(path string) bool {
-	return path == "/api/import" || strings.Contains(path, "/pictures/")
-}
+var usualPace = pace{patient: 30 * time.Second, briefly: time.Minute}
 
 // errBrokenOff ends what a guest sends or takes when the door is shut.
 var errBrokenOff = errors.New("broken off: the book is being closed")
@@ -32,12 +27,13 @@ type guest struct {
 	conn    *http.ResponseController
 	until   time.Time // by which the body is in; zero: as long as it takes
 	leaving context.Context
+	pace    pace
 }
 
-func newGuest(w http.ResponseWriter, r *http.Request, leaving context.Context) (*guest, *http.Request) {
-	g := &guest{ResponseWriter: w, body: r.Body, conn: http.NewResponseController(w), leaving: leaving}
-	if !long(r.URL.Path) {
-		g.until = time.Now().Add(briefly)
+func newGuest(w http.ResponseWriter, r *http.Request, leaving context.Context, p pace) (*guest, *http.Request) {
+	g := &guest{ResponseWriter: w, body: r.Body, conn: http.NewResponseController(w), leaving: leaving, pace: p}
+	if !api.Large(r.URL.Path) { // what is large may take as long as bytes come
+		g.until = time.Now().Add(p.briefly)
 	}
 	if r.Body != nil && r.Body != http.NoBody {
 		r.Body = incoming{g}
@@ -55,7 +51,7 @@ func (g *guest) Write(data []byte) (int, error) {
 	if g.leaving.Err() != nil {
 		return 0, errBrokenOff
 	}
-	_ = g.conn.SetWriteDeadline(time.Now().Add(patient))
+	_ = g.conn.SetWriteDeadline(time.Now().Add(g.pace.patient))
 	if g.leaving.Err() != nil { // it was shown out meanwhile
 		g.showOut()
 	}
@@ -64,7 +60,7 @@ func (g *guest) Write(data []byte) (int, error) {
 
 // Flush sends what was written so far: streams go as they come.
 func (g *guest) Flush() {
-	_ = g.conn.SetWriteDeadline(time.Now().Add(patient))
+	_ = g.conn.SetWriteDeadline(time.Now().Add(g.pace.patient))
 	_ = g.conn.Flush()
 }
 
@@ -79,7 +75,7 @@ func (b incoming) Read(into []byte) (int, error) {
 	if g.leaving.Err() != nil {
 		return 0, errBrokenOff
 	}
-	by := time.Now().Add(patient)
+	by := time.Now().Add(g.pace.patient)
 	if !g.until.IsZero() && g.until.Before(by) {
 		by = g.until
 	}

@@ -6,6 +6,7 @@ import (
 	"net"
 	"net/http"
 	"net/http/httptest"
+	"slices"
 	"testing"
 	"time"
 
@@ -60,11 +61,33 @@ func TestASlowGuestIsShownOut(t *testing.T) {
 	}
 }
 
-// As long as bytes come, a package may take longer than anything else.
+// As long as bytes come a package may take longer than anything else; what has no reason to be large may not, and
+// who sends nothing for a while is broken off wherever.
 func TestASlowUploadGoesOnAsLongAsBytesCome(t *testing.T) {
-	assert.True(t, long("/api/import"))
-	assert.True(t, long("/api/dogs/x/pictures/y"))
-	assert.False(t, long("/api/dogs/x/sittings"))
+	p := pace{patient: 300 * time.Millisecond, briefly: 600 * time.Millisecond}
+	came := make(chan error, 1)
+	server := httptest.NewServer(http.HandlerFunc(func(w http.ResponseWriter, r *http.Request) {
+		_, r = newGuest(w, r, t.Context(), p)
+		_, err := io.ReadAll(r.Body)
+		came <- err
+	}))
+	defer server.Close()
+	send := func(path string, pauses ...time.Duration) error {
+		conn, err := net.Dial("tcp", server.Listener.Addr().String())
+		require.NoError(t, err)
+		defer conn.Close() //nolint:errcheck // it was said
+		_, err = fmt.Fprintf(conn, "POST %s HTTP/1.1\r\nHost: 127.0.0.1\r\nContent-Length: %d\r\n\r\n", path, len(pauses))
+		require.NoError(t, err)
+		for _, pause := range pauses {
+			time.Sleep(pause)
+			_, _ = conn.Write([]byte{'x'}) // it may have been broken off
+		}
+		return <-came
+	}
+	slowly := slices.Repeat([]time.Duration{100 * time.Millisecond}, 12)
+	assert.NoError(t, send("/api/import", slowly...))
+	assert.Error(t, send("/api/dogs", slowly...))
+	assert.Error(t, send("/api/import", 0, 900*time.Millisecond))
 }
 
 // A hundred and sixty connections that say nothing leave room for who does.

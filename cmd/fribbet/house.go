@@ -56,7 +56,7 @@ func (h *house) ServeHTTP(w http.ResponseWriter, r *http.Request) {
 	defer h.door.RUnlock()
 	ctx, cancel := context.WithCancel(r.Context())
 	defer cancel()
-	g, r := newGuest(w, r.WithContext(ctx), h.guests)
+	g, r := newGuest(w, r.WithContext(ctx), h.guests, usualPace)
 	defer context.AfterFunc(h.guests, func() {
 		cancel()
 		g.showOut()

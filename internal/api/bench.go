@@ -122,7 +122,7 @@ func benchNail(n bench.Nail) contract.BenchNail {
 		Cuts: []contract.BenchCut{}, RemovedMm: n.Belief.Removed(), Blood: w.Blood, Stopped: w.Stopped, Bleeding: w.Bleeding,
 		Forced: w.Forced, Skipped: w.Skipped, Done: w.Done, Reaction: w.Reaction, Faces: n.Faces, Advice: benchAdvice(n),
 		Spare:     contract.SpareRange{MedianMm: n.Belief.Quantile(0.5), P05Mm: n.Belief.Quantile(0.05), P95Mm: n.Belief.Quantile(0.95)},
-		Landmarks: []quick.Landmark{}, Known: n.Known, Pace: n.Pace, ThinMm: n.Thin, Asks: given(n.Asks()), Landmark: n.Landmark(), Edged: w.Edged,
+		Landmarks: []quick.Landmark{}, Known: n.Known, Pace: n.Pace, ThinMm: n.Thin, ThinnerMm: given(n.Thinner()), Asks: given(n.Asks()), Landmark: n.Landmark(), Edged: w.Edged,
 	}
 	places := n.Pictures()
 	out.LandmarkMm = places[:]

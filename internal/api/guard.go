@@ -4,6 +4,7 @@ import (
 	"io"
 	"log/slog"
 	"net/http"
+	"regexp"
 	"strings"
 	"time"
 
@@ -74,16 +75,22 @@ const (
 	mostPackage = 4 << 30
 )
 
+// picturePath is where a picture is put.
+var picturePath = regexp.MustCompile(`^/api/dogs/[^/]+/pictures/[^/]+$`)
+
+// Large tells whether what is sent to an address may be large: a package, a picture.
+func Large(path string) bool { return path == importPath || picturePath.MatchString(path) }
+
 // mostHeardOut is how much of a body that is too large is read all the same, bytes, before that is said.
 const mostHeardOut = 64 << 20
 
 func limitBody(c *gin.Context) {
 	most := int64(mostBody)
-	switch c.FullPath() {
-	case "/api/dogs/:dog_id/pictures/:picture_id":
-		most = formats.MostPictureBytes
-	case importPath:
+	switch path := c.Request.URL.Path; {
+	case path == importPath:
 		most = mostPackage
+	case picturePath.MatchString(path):
+		most = formats.MostPictureBytes
 	}
 	if c.Request.ContentLength > most { // answered once most of it came: whoever still sends would not hear it
 		_, _ = io.CopyN(io.Discard, c.Request.Body, min(c.Request.ContentLength, mostHeardOut))

@@ -13,6 +13,7 @@ import (
 	"fribbet/internal/core/due"
 	"fribbet/internal/core/fault"
 	"fribbet/internal/core/kit"
+	"fribbet/internal/core/measure"
 	"fribbet/internal/core/quick"
 	"fribbet/internal/core/rhythm"
 	"fribbet/internal/core/units"
@@ -110,7 +111,7 @@ func (b *Book) ChangeSettings(ctx context.Context, c store.Settings) error {
 		f.Add("role", c.Role, "must be keeper or groomer")
 	}
 	if c.Coin != nil {
-		f.Range("coin_mm", *c.Coin, 0.5, 5, "mm")
+		f.Range("coin_mm", *c.Coin, measure.LeastCoin, measure.MostCoin, "mm")
 	}
 	for i, h := range c.Holidays {
 		f.Under(fmt.Sprintf("holidays[%d]", i), h.Check())

@@ -386,7 +386,7 @@ func (t *taking) logs() error {
 			return at
 		}
 		recorded, err := time.Parse(time.RFC3339Nano, e.Recorded)
-		if day := date.Of(recorded.UTC()); err != nil || day.Before(firstDay) || day.After(lastDay) {
+		if err != nil || !date.Of(recorded.UTC()).Believed() {
 			at.Column, at.Value, at.Want = "recorded_at", e.Recorded, "must be a moment"
 			return at
 		}

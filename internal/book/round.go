@@ -13,7 +13,6 @@ import (
 	"github.com/google/uuid"
 
 	"fribbet/internal/core/date"
-	"fribbet/internal/core/estimate"
 	"fribbet/internal/core/fault"
 	"fribbet/internal/core/kit"
 	"fribbet/internal/core/outlook"
@@ -121,7 +120,7 @@ func (b *Book) ask(ctx context.Context, ids []uuid.UUID) (map[uuid.UUID]round.Do
 		d := dogs[ids[i]]
 		k, err := b.known(ctx, d)
 		if errors.As(err, new(Unreckonable)) || err == nil && reckonable(d, nil, nil) != nil { // its place is kept for it all the same
-			worked[i] = round.Dog{ID: d.ID.String(), Name: d.Name, Minutes: usualMinutes, Takes: estimate.Estimate{Value: usualMinutes, Low: usualMinutes, High: usualMinutes, Source: estimate.Assumed}}
+			worked[i] = round.Unreckoned(d.ID.String(), d.Name)
 			kept[i], err = json.Marshal(worked[i])
 			return err
 		}
@@ -158,9 +157,6 @@ func (b *Book) ask(ctx context.Context, ids []uuid.UUID) (map[uuid.UUID]round.Do
 	}
 	return all, err
 }
-
-// usualMinutes is the place of a dog of which nothing can be worked out (judgement).
-const usualMinutes = 45
 
 // visits are some visits as they stand.
 func (b *Book) visits(ctx context.Context, kept []store.Visit) ([]Visit, error) {

@@ -23,7 +23,7 @@ import (
 // limits are what numbers of a column can be; they go out with its description.
 var limits = map[string]limit{
 	"one": {1, 1}, "version": {0, 1e9}, "sequence": {0, 1e9}, "failures": {0, 1e9}, "heard": {-1e9, 1e9},
-	"margin_mm": {0, due.MostMargin}, "coin_mm": {0.5, 5}, "kg": {growth.LeastWeight, growth.MostWeight},
+	"margin_mm": {0, due.MostMargin}, "coin_mm": {measure.LeastCoin, measure.MostCoin}, "kg": {growth.LeastWeight, growth.MostWeight},
 	"pavement_km_week": {0, growth.MostPavement}, "km_week": {0, growth.MostPavement}, "wished_gap_mm": {0, due.MostWishedGap}, "goal_mm": {0, due.MostWishedGap},
 	"most_nails": {1, float64(len(nail.All()))}, "gap_mm": {0, claw.MostGap}, "length_mm": {1, claw.MostLength},
 	"width": {1, 1e5}, "height": {1, 1e5}, "bytes": {0, 1e10}, "grit": {0, 1e5},
@@ -149,7 +149,7 @@ func message(_ *taking, r row) (f fault.Fields) {
 		f.Add("places", fmt.Sprintf("%d places", n), fmt.Sprintf("must be those that a message of the kind %s tells", kind))
 	}
 	for _, p := range places {
-		if p == nil || p.On.Before(firstDay) || p.On.After(lastDay) || len(round.Visit{Dog: round.Dog{Minutes: p.Minutes}, Start: p.Start, State: round.Offered}.Check()) > 0 {
+		if p == nil || !p.On.Believed() || len(round.Visit{Dog: round.Dog{Minutes: p.Minutes}, Start: p.Start, State: round.Offered}.Check()) > 0 {
 			f.Add("places", r.text("places"), "must be days and times of visits")
 			return f
 		}
@@ -172,9 +172,6 @@ func reading(f *fault.Fields, r row, name string, what measure.What) {
 		}
 	}
 }
-
-// Days and moments of a package lie between these.
-var firstDay, lastDay = date.New(1980, time.January, 1), date.New(2199, time.December, 31)
 
 // within is a row whose days, moments and numbers can be; moments come to be as the book writes them.
 func (t *taking) within(table exchanged, values []any) (f fault.Fields) {
@@ -204,8 +201,8 @@ func (t *taking) within(table exchanged, values []any) (f fault.Fields) {
 				continue
 			}
 			switch {
-			case day.Before(firstDay) || day.After(lastDay):
-				f.Add(c.Name, v, fmt.Sprintf("must lie between %s and %s", firstDay, lastDay))
+			case !day.Believed():
+				f.Add(c.Name, v, fmt.Sprintf("must lie between %s and %s", date.Earliest, date.Latest))
 			case past[table.Name+"."+c.Name] && day.After(t.b.Today().AddDays(1)):
 				f.Add(c.Name, v, "must not lie in the future")
 			}

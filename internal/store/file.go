@@ -343,11 +343,15 @@ func marked(ctx context.Context, db *sql.DB, state uint32) error {
 // errRead says that somebody reads the book just now, so that its log cannot be ended.
 var errRead = errors.New("the book is being read by another program; try again when that is done")
 
+// ofTheDisk is what the system says of a place that cannot be written to.
+var ofTheDisk = map[syscall.Errno]string{
+	syscall.ENOSPC: "the disk is full", syscall.EDQUOT: "the disk is full", syscall.EROFS: "the disk is read-only",
+	syscall.EACCES: "the place may not be written to", syscall.EPERM: "the place may not be written to",
+}
+
 // InOwnWords turns what SQLite and the disk say of the file into the store's words.
 func InOwnWords(err error) error {
-	for says, words := range map[error]string{
-		syscall.ENOSPC: "the disk is full", syscall.EDQUOT: "the disk is full", syscall.EROFS: "the disk is read-only", syscall.EACCES: "the place may not be written to", syscall.EPERM: "the place may not be written to",
-	} {
+	for says, words := range ofTheDisk {
 		if errors.Is(err, says) {
 			return fmt.Errorf("%w: %s (%w)", ErrCannotWrite, words, err)
 		}

@@ -144,3 +144,16 @@ func TestWhatARestoreReplacedKeepsItsPictures(t *testing.T) {
 	_, err = s.PictureFile(t.Context(), later.Hash, false)
 	assert.NoError(t, err)
 }
+
+// Under a picture's id another picture is told, not kept and not thrown away.
+func TestAnotherPictureUnderAnIDIsTold(t *testing.T) {
+	s, p := pictured(t, filepath.Join(t.TempDir(), "book.db"))
+	defer s.Close() //nolint:errcheck // it was only read
+	same, err := s.AddPicture(t.Context(), Picture{ID: p.ID, DogID: p.DogID, Paw: nail.RH, On: p.On}, []byte("whole"), []byte("small"), time.Now())
+	require.NoError(t, err)
+	assert.Equal(t, p.Hash, same.Hash)
+	_, err = s.AddPicture(t.Context(), Picture{ID: p.ID, DogID: p.DogID, Paw: nail.RH, On: p.On}, []byte("another"), []byte("small"), time.Now())
+	assert.ErrorAs(t, err, new(AlreadyTold))
+	_, err = s.AddPicture(t.Context(), Picture{ID: p.ID, DogID: p.DogID, Paw: nail.LF, On: p.On}, []byte("whole"), []byte("small"), time.Now())
+	assert.ErrorAs(t, err, new(AlreadyTold))
+}

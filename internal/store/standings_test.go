@@ -134,6 +134,11 @@ func TestAPlanAndItsRhythmAreKeptTogetherOrNotAtAll(t *testing.T) {
 	require.NoError(t, err)
 	assert.Equal(t, rhythm.TwiceAWeek, kept.Rhythm)
 
+	assert.NoError(t, s.StartQuickPlan(ctx, changed, p, time.Now()), "sent twice")
+	other := p
+	other.Rhythm = rhythm.Weekly
+	assert.ErrorAs(t, s.StartQuickPlan(ctx, changed, other, time.Now()), new(AlreadyTold))
+
 	p.ID = uuid.New()
 	assert.ErrorIs(t, s.StartQuickPlan(ctx, changed, p, time.Now()), ErrConflict, "read before the first plan")
 	got, err = s.QuickPlan(ctx, d.ID)

@@ -5,6 +5,7 @@ import (
 	"slices"
 	"time"
 
+	"fribbet/internal/core/date"
 	"fribbet/internal/core/fault"
 	"fribbet/internal/core/kit"
 	"fribbet/internal/core/measure"
@@ -179,8 +180,8 @@ func (l Log) Check() fault.Fields {
 		at := fmt.Sprintf("events[%d]", i)
 		f.Range(at+".mm", e.MM, 0, mostMeasure, "mm")
 		f.Range(at+".sd_mm", e.SD, 0, mostMeasure, "mm")
-		if year := e.At.UTC().Year(); year < firstYear || year > lastYear {
-			f.Add(at+".at", e.At, fmt.Sprintf("must lie from %d to %d", firstYear, lastYear))
+		if !date.Of(e.At.UTC()).Believed() {
+			f.Add(at+".at", e.At, fmt.Sprintf("must lie between %s and %s", date.Earliest, date.Latest))
 		}
 		for name, minutes := range map[string]*float64{".minutes": e.Minutes, ".calm": e.Calm} {
 			if minutes != nil {

@@ -10,9 +10,7 @@ const (
 	longest      = 4 * time.Hour // beyond this the end was forgotten: no minutes are learnt from it
 	doubtSDs     = 5.0           // from what is believed, beyond which a landmark is asked for again
 	leastDoubtSD = 0.5           // mm: nobody tells a landmark better
-	firstYear    = 1980          // of anything that was told
-	lastYear     = 2200
-	mostMinutes  = 6000.0 // of a sitting
+	mostMinutes  = 6000.0        // of a sitting
 )
 
 // Blood is how long a bleeding nail is held before anybody looks, and after how long it has usually

@@ -15,6 +15,12 @@ const unixEpoch = 719163
 // Dates are comparable with == and may be map keys.
 type Date struct{ number int32 } // Rata Die day number: sums over years of sittings need no calendar
 
+// Earliest and Latest are the days between which anything lies that the job knows of (judgement).
+var Earliest, Latest = New(1980, time.January, 1), New(2199, time.December, 31)
+
+// Believed tells whether a day lies between them.
+func (d Date) Believed() bool { return !d.Before(Earliest) && !d.After(Latest) }
+
 // Of returns the calendar date of an instant, in that instant's own zone.
 func Of(t time.Time) Date {
 	y, m, d := t.Date()

@@ -29,6 +29,12 @@ const (
 	Quick  What = "quick" // from the tip to where it is seen to end
 )
 
+// A coin that is used as a feeler is between these thick, mm (judgement).
+const (
+	LeastCoin = 0.5
+	MostCoin  = 5.0
+)
+
 const (
 	leastSD = 0.05 // mm: nobody reads a nail finer
 	mostSD  = 5.0  // mm: more is no reading

@@ -50,6 +50,13 @@ const (
 	Needed    Help = "needed"
 )
 
+// Unreckoned is a dog of which nothing can be worked out: its place is kept for it all the same.
+func Unreckoned(id, name string) Dog {
+	return Dog{ID: id, Name: name, Minutes: unreckonedMinutes, Takes: estimate.Estimate{Value: unreckonedMinutes, Low: LeastVisit, High: mostVisit, Source: estimate.Assumed}}
+}
+
+const unreckonedMinutes = 45 // (judgement)
+
 // Dog is a dog as far as its visits go.
 type Dog struct {
 	ID      string

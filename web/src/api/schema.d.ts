@@ -2382,6 +2382,8 @@ export interface components {
             asks?: components["schemas"]["Ask"];
             /** @description the sliver of light grey */
             thin_mm: number;
+            /** @description the same where that is thinner than the plan’s slivers; none where it is not */
+            thinner_mm?: number;
             stop_at: components["schemas"]["Face"];
             press_to: components["schemas"]["Face"];
             /** @description this school goes on from the first sign to the dot, step by step */

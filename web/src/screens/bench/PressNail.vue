@@ -35,7 +35,7 @@ defineExpose({ tell, step, goOn })
       <NailUnderHands v-else :nail="nail" />
       <figure class="stop"><FacePicture :face="nail.press_to" :light="light" /><figcaption>stop here</figcaption></figure>
     </div>
-    <p class="say"><strong class="most">{{ atMost(advice, length) }}.</strong> Look after each<template v-if="nail.faces.includes('grey') && nail.thin_mm < advice.sliver_mm">, thinner at light grey ({{ length.show(nail.thin_mm) }})</template>; stop at {{ stopSigns[nail.press_to] }}.</p>
+    <p class="say"><strong class="most">{{ atMost(advice, length) }}.</strong> Look after each<template v-if="nail.thinner_mm">, thinner at light grey ({{ length.show(nail.thinner_mm) }})</template>; stop at {{ stopSigns[nail.press_to] }}.</p>
     <div class="count" role="group" aria-label="How many slivers it was">
       <BButton variant="plain" class="step" aria-label="One sliver less" @click="step(-1)">−</BButton>
       <span aria-live="polite"><strong>{{ count }}</strong> {{ count === 1 ? 'sliver' : 'slivers' }}</span>
