@@ -76,11 +76,26 @@ func begun(t *testing.T, args ...string) *program {
 		if _, address, found := strings.Cut(lines.Text(), "Fribbet is at "); found {
 			p.address = address
 			go func() { _, _ = io.Copy(io.Discard, out) }()
+			require.Eventually(t, p.answers, patience, 20*time.Millisecond, "the book is open")
 			return p
 		}
 	}
 	require.Fail(t, "the program ended before it printed its address")
 	return nil
+}
+
+// answers tells whether the book is open: until then everything is answered with how far that is.
+func (p *program) answers() bool {
+	ctx, cancel := context.WithTimeout(context.Background(), 10*time.Second)
+	defer cancel()
+	request, err := http.NewRequestWithContext(ctx, http.MethodGet, p.address+"/api/settings", nil)
+	require.NoError(p.t, err)
+	response, err := http.DefaultClient.Do(request)
+	if err != nil {
+		return false
+	}
+	_ = response.Body.Close()
+	return response.StatusCode == http.StatusOK
 }
 
 // serve starts it on its own data file, pretending that it is the day.

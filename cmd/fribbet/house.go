@@ -35,6 +35,7 @@ type house struct {
 	filled  bool             // with the demonstration's dogs
 	service *standin.Gateway // nil where messages go nowhere
 
+	swaps    atomic.Int32 // restores that were asked for and are not done: nobody else comes in to the old book
 	swapping sync.Mutex
 	trouble  string // of the last restore
 }
@@ -61,7 +62,11 @@ func (h *house) ServeHTTP(w http.ResponseWriter, r *http.Request) {
 		cancel()
 		g.showOut()
 	})()
-	h.answers.ServeHTTP(g, r)
+	answers := h.answers
+	if h.swaps.Load() > 0 {
+		answers = h.opening()
+	}
+	answers.ServeHTTP(g, r)
 }
 
 // enter opens the book and answers for it.
@@ -129,7 +134,9 @@ func (h *house) leave() error {
 
 // restore puts a sound backup in the book's place. It returns at once, since whoever asks is inside.
 func (h *house) restore(backup string) {
+	h.swaps.Add(1)
 	go func() {
+		defer h.swaps.Add(-1)
 		h.swapping.Lock()
 		defer h.swapping.Unlock()
 		h.trouble = ""
