@@ -132,7 +132,7 @@ func TestThePhoneAtTheTable(t *testing.T) {
 	desk.find("li", "tablet, Ben")
 	require.NoError(t, phone.Navigate(house+"/kit"))
 	require.Eventually(t, func() bool { // it stands at the door, and nothing is left of what it kept
-		left, err := phone.Timeout(time.Second).Eval(`async () => document.body.innerText.includes('Let this device in') ? (await caches.keys()).length + localStorage.length : -1`)
+		left, err := phone.Timeout(10 * time.Second).Eval(`async () => document.body.innerText.includes('Let this device in') ? (await caches.keys()).length + localStorage.length : -1`)
 		return err == nil && left.Value.Int() == 0
 	}, patience, 100*time.Millisecond)
 }

@@ -21,7 +21,7 @@ import (
 // send asks the interface to change something, beside the browser, and reads its answer.
 func (p *program) send(method, path, body string, into any) {
 	p.t.Helper()
-	ctx, cancel := context.WithTimeout(context.Background(), 10*time.Second)
+	ctx, cancel := context.WithTimeout(context.Background(), patience)
 	defer cancel()
 	request, err := http.NewRequestWithContext(ctx, method, p.address+path, strings.NewReader(body))
 	require.NoError(p.t, err)
@@ -83,7 +83,7 @@ func TestMessagesGoOutOnceAcrossKills(t *testing.T) {
 		require.Less(t, hour, 20, "all of them are delivered in the end")
 		program.kill()
 		program = begin(fmt.Sprintf("%d:00", hour))
-		for until := time.Now().Add(10 * time.Second); time.Now().Before(until) && !delivered(); time.Sleep(200 * time.Millisecond) {
+		for until := time.Now().Add(patience); time.Now().Before(until) && !delivered(); time.Sleep(200 * time.Millisecond) {
 		}
 	}
 	file, err := os.Open(memory)

@@ -17,7 +17,7 @@ import (
 )
 
 // patience is how long a page may take to show something on a busy machine.
-const patience = 40 * time.Second
+const patience = 100 * time.Second
 
 // shared is the one Chromium of all tests. Each has a room of its own in it, with nothing kept from another.
 var shared *rod.Browser

@@ -86,7 +86,7 @@ func begun(t *testing.T, args ...string) *program {
 
 // answers tells whether the book is open: until then everything is answered with how far that is.
 func (p *program) answers() bool {
-	ctx, cancel := context.WithTimeout(context.Background(), 10*time.Second)
+	ctx, cancel := context.WithTimeout(context.Background(), patience)
 	defer cancel()
 	request, err := http.NewRequestWithContext(ctx, http.MethodGet, p.address+"/api/settings", nil)
 	require.NoError(p.t, err)
@@ -118,7 +118,7 @@ func (p *program) port() string { return strings.TrimPrefix(p.address, "http://"
 // get reads from the interface beside the browser, to see what was really kept.
 func (p *program) get(path string, into any) {
 	p.t.Helper()
-	ctx, cancel := context.WithTimeout(context.Background(), 10*time.Second)
+	ctx, cancel := context.WithTimeout(context.Background(), patience)
 	defer cancel()
 	request, err := http.NewRequestWithContext(ctx, http.MethodGet, p.address+path, nil)
 	require.NoError(p.t, err)
@@ -214,7 +214,7 @@ func (p *program) open(id string) string {
 		{"id":"e2","at":"2026-11-24T09:01:00Z","kind":"landmark","nail":"LH2","landmark":"groove","mm":8},
 		{"id":"e3","at":"2026-11-24T09:02:00Z","kind":"cut","nail":"LH2","mm":1},
 		{"id":"e4","at":"2026-11-24T09:02:10Z","kind":"face","nail":"LH2","of":"e3","face":"grey"}]}`
-	ctx, cancel := context.WithTimeout(context.Background(), 10*time.Second)
+	ctx, cancel := context.WithTimeout(context.Background(), patience)
 	defer cancel()
 	request, err := http.NewRequestWithContext(ctx, http.MethodPost, p.address+"/api/dogs/"+id+"/sittings/"+sitting+"/events", strings.NewReader(body))
 	require.NoError(p.t, err)
