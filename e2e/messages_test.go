@@ -83,7 +83,7 @@ func TestMessagesGoOutOnceAcrossKills(t *testing.T) {
 		require.Less(t, hour, 20, "all of them are delivered in the end")
 		program.kill()
 		program = begin(fmt.Sprintf("%d:00", hour))
-		for until := time.Now().Add(patience); time.Now().Before(until) && !delivered(); time.Sleep(200 * time.Millisecond) {
+		for until := time.Now().Add(10 * time.Second); time.Now().Before(until) && !delivered(); time.Sleep(200 * time.Millisecond) {
 		}
 	}
 	file, err := os.Open(memory)
