@@ -30,7 +30,7 @@ func TestGettingReadyForABiter(t *testing.T) {
 	p.open(p.MustInfo().URL) // the tab was closed and opened again
 	p.sees("10 nails today")
 	p.keys("Enter")
-	p.sees("11 to go today")
+	p.sees("10 to go today")
 	p.sees("protect your eyes") // where the clippings fly
 	p.steps()
 	p.keys("2") // where the groove ends, in between
@@ -42,7 +42,7 @@ func TestGettingReadyForABiter(t *testing.T) {
 	p.keys("2")
 	p.saved()
 	p.keys("PageUp") // this nail is finished
-	p.sees("10 to go today")
+	p.sees("9 to go today")
 	p.press("button", "Enough for today")
 	p.sees("Bosun: enough for today")
 	p.sees("They wait for the next visit")

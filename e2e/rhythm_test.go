@@ -24,7 +24,7 @@ func TestAHistoryIsReadOff(t *testing.T) {
 	require.NoError(t, p.Keyboard.Type(input.ArrowLeft))
 	p.sees("after a sitting")
 	last := reading()
-	assert.Contains(t, last, "22 Nov 2026")
+	assert.Contains(t, last, "23 Nov 2026")
 	require.NoError(t, p.Keyboard.Type(input.End))
 	p.sees("if nobody trims")
 	require.NoError(t, p.Keyboard.Type(input.Home))
