@@ -43,7 +43,7 @@ func TestAHistoryIsReadOff(t *testing.T) {
 	p.sees("never")
 	p.press("button", "fore nails")
 	nail := strings.Fields(last[strings.Index(last, "nail "):])[1]
-	cell := p.find(".table tbody tr", "22 Nov 2026").MustText()
+	cell := p.find(".table tbody tr", "23 Nov 2026").MustText()
 	assert.Contains(t, cell, nail, "the table tells what the picture told")
 }
 
