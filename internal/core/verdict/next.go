@@ -191,9 +191,9 @@ func (w Worked) risk(mm float64) float64 { return math.Max(w.Belief.Bleeds(mm), 
 // planned is how many slivers of mm are likely to come off a spare that is left, after off mm more, and at most: what
 // is likely is never more than what may be.
 func (w Worked) planned(t Terms, left, off, mm float64) (likely, most int) {
-	likely = max(0, slivers(left, mm, w.Depth))
-	most = max(0, min(likely+t.beyond(), w.reach(off, mm)))
-	return min(likely, most), most
+	toSign := slivers(left, mm, w.Depth) // below 0 where less than the sign's spare is left
+	most = max(0, min(toSign+t.beyond(), w.reach(off, mm)))
+	return max(0, min(toSign, most)), most
 }
 
 // slivers is how many slivers of mm lie between a spare and the first sign. No plan goes beyond it, whatever
