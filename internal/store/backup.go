@@ -117,11 +117,7 @@ func checkedWhole(ctx context.Context, path string) error {
 	if err := look(ctx, path); err != nil {
 		return err
 	}
-	alone, err := byItself(path)
-	if err != nil {
-		return err
-	}
-	db, err := readOnly(path, alone)
+	db, err := looked(path)
 	if err != nil {
 		return err
 	}
@@ -194,11 +190,7 @@ func anotherPrograms(ctx context.Context, path string) error {
 	if head.id != 0 && head.id != applicationID {
 		return refused
 	}
-	alone, err := byItself(path)
-	if err != nil {
-		return err
-	}
-	db, err := readOnly(path, alone)
+	db, err := looked(path)
 	if err != nil {
 		return err
 	}

@@ -45,6 +45,15 @@ func readOnly(path string, byItself bool) (*sql.DB, error) {
 	return sql.Open(keeping, uri(path, with))
 }
 
+// looked is readOnly of a file that nobody has open in this program.
+func looked(path string) (*sql.DB, error) {
+	alone, err := byItself(path)
+	if err != nil {
+		return nil, err
+	}
+	return readOnly(path, alone)
+}
+
 // byItself tells whether a file that nobody has open in this program has no log, or one that is another's.
 func byItself(path string) (bool, error) {
 	head, err := headerOf(path)

@@ -234,11 +234,7 @@ func look(ctx context.Context, path string) error {
 	case head.state != closed && head.logged && errors.Is(log, fs.ErrNotExist):
 		return refuse("was copied while Fribbet was running, or lost the file %s-wal that belongs to it: what was told last is not in it. Put both there%s", path, offer(path))
 	}
-	alone, err := byItself(path)
-	if err != nil {
-		return err
-	}
-	db, err := readOnly(path, alone)
+	db, err := looked(path)
 	if err != nil {
 		return err
 	}
