@@ -65,8 +65,10 @@ func (l Landmark) Known() bool { return landmarkSD[l] > 0 }
 type Belief struct {
 	show    shown
 	removed float64 // so far, mm
-	n       int     // steps of the grid
-	to      int     // from here on there is no chance left
+	// evidence is the chance of all that was joined, in its order.
+	evidence float64
+	n        int // steps of the grid
+	to       int // from here on there is no chance left
 
 	apart   int                    // below this step the scales differ
 	rows    [len(scales)][]float64 // the chances there, up to one factor
@@ -77,7 +79,7 @@ type Belief struct {
 
 // NewBelief begins with a prior for the spare, of a nail so long and deep, mm.
 func NewBelief(length, depth float64, colour nail.Colour, prior Prior, faces Scales) *Belief {
-	b := &Belief{show: shown{light: colour == nail.Light, depth: depth / SignsDepth}, n: int(math.Round(length/gridStep)) + 1}
+	b := &Belief{evidence: 1, show: shown{light: colour == nail.Light, depth: depth / SignsDepth}, n: int(math.Round(length/gridStep)) + 1}
 	b.alike = make([]float64, b.n)
 	prior.densities(b.alike)
 	sum := add(b.alike)
@@ -167,6 +169,16 @@ func (b *Belief) each(do func(i int, chance float64) bool) {
 
 func spareAt(i int) float64 { return gridStep * float64(i) }
 
+// Clone is a copy that may be told more by itself.
+func (b *Belief) Clone() *Belief {
+	c := *b
+	c.alike = slices.Clone(b.alike)
+	for s := range b.rows {
+		c.rows[s] = slices.Clone(b.rows[s])
+	}
+	return &c
+}
+
 // Prior is what is believed of a spare before its nail is worked.
 type Prior interface {
 	densities(grid []float64) // at every spare of the grid, over that at its mean
@@ -223,7 +235,9 @@ func bell(x float64, s Spare) float64 {
 // leaves nothing known: every spare as likely as another, which gives leave to no cut.
 func (b *Belief) believe(join func()) {
 	before := b.whole()
-	if join(); b.fits(before * impossible) {
+	join()
+	b.evidence *= math.Max(b.whole()/before, impossible)
+	if b.fits(before * impossible) {
 		return
 	}
 	b.any()
@@ -302,8 +316,24 @@ func (b *Belief) Cut(mm float64, face Face) {
 // CutUnread joins a cut whose face nobody told, but that did not bleed.
 func (b *Belief) CutUnread(mm float64) { b.cut(mm, 1, len(b.show.signs())) }
 
-// CutMilder joins a cut whose face nobody told, but of a nail that showed the first sign only later.
-func (b *Belief) CutMilder(mm float64) { b.cut(mm, firstSign+1, len(b.show.signs())) }
+// CutMilder joins a cut whose face nobody told, but of a nail that showed the sign of that school only later.
+func (b *Belief) CutMilder(mm float64, stop Stop) { b.cut(mm, stop.place()+1, len(b.show.signs())) }
+
+// CutToSign joins a cut whose face nobody told, but that showed the sign of that school or a worse one, and
+// did not bleed.
+func (b *Belief) CutToSign(mm float64, stop Stop) { b.cut(mm, 1, stop.place()) }
+
+// place is that of the school's sign among a nail's signs: blood, dot, the first sign.
+func (s Stop) place() int {
+	if s == Full {
+		return firstSign - 1
+	}
+	return firstSign
+}
+
+// Evidence is how likely all that was joined so far was, taken together: what tells two stories of the same
+// nail apart. It is relative: only the evidence of beliefs that began alike may be compared.
+func (b *Belief) Evidence() float64 { return b.evidence }
 
 // cut joins a cut that showed one of the faces from the worst of these places to the mildest, the
 // place after the last being none of them.
@@ -373,6 +403,44 @@ func (b *Belief) Bleeds(mm float64) float64 {
 	}
 	return math.Min(1, sum/b.whole())
 }
+
+// ShowsGrey tells whether the nail shows light grey before the first sign.
+func (b *Belief) ShowsGrey() bool { return len(b.show.signs()) > firstSign+1 }
+
+// PressBleeds is the chance that a nail bleeds of a hand that takes these cuts one after the other, mm, each as
+// thick as thin at most from the first light grey on (0: grey changes nothing), and stops when the first sign
+// shows. It is worked out over all that is believed, cut by cut; what came off is taken up to the next step of
+// the grid.
+func (b *Belief) PressBleeds(cuts []float64, thin float64) float64 {
+	grey := len(b.show.signs()) - 1
+	if !b.ShowsGrey() || thin == 0 {
+		grey = -1
+	}
+	p := press{grey: grey}
+	deepest := 0
+	for _, mm := range cuts {
+		p.cuts, p.thin = append(p.cuts, steps(mm)), append(p.thin, steps(math.Min(mm, thin)))
+		deepest += steps(mm)
+	}
+	tip, table := b.once(b.removed)
+	b.tell(tip + deepest + bleedsWithin)
+	sum := 0.0
+	for s := range scales {
+		for i, believed := range b.rows[s] {
+			left := i - tip // before the next cut
+			if left-deepest > bleedsWithin {
+				break
+			}
+			if believed > 0 {
+				sum += believed * table.press(s, left, p)
+			}
+		}
+	}
+	return math.Min(1, sum/b.whole())
+}
+
+// steps are those of the grid that so many mm take away, up to the next whole one.
+func steps(mm float64) int { return int(math.Ceil(mm/gridStep - hair)) }
 
 // Start is what is believed of the spare before the first cut, as a normal.
 func (b *Belief) Start() Spare { return b.lessOff(0) }

@@ -110,6 +110,55 @@ func (c *chances) join(worst, mildest, scale, from int, p []float64, sum *float6
 	*sum = add(p[:some])
 }
 
+// press is a plan of cuts in steps of the grid, and as thick as they are from the first light grey on; grey is its
+// place among the signs, -1 where it changes nothing.
+type press struct {
+	cuts, thin []int
+	grey       int
+}
+
+// press is the chance that a nail with so many steps of the grid left bleeds at a face scale: see PressBleeds.
+func (c *chances) press(scale, left int, p press) float64 {
+	bleeds, white := 0.0, 1.0
+	for k, cut := range p.cuts {
+		left -= cut
+		bleeds += white * c.at(0, scale, left)
+		first := c.at(firstSign, scale, left)
+		if p.grey < 0 {
+			white *= 1 - first
+		} else {
+			greyish := c.at(p.grey, scale, left)
+			onward, thinner := white*(greyish-first), left
+			for _, cut := range p.thin[k+1:] {
+				if onward < negligible {
+					break
+				}
+				thinner -= cut
+				bleeds += onward * c.at(0, scale, thinner)
+				onward *= 1 - c.at(firstSign, scale, thinner)
+			}
+			white *= 1 - greyish
+		}
+		if white < negligible {
+			break
+		}
+	}
+	return bleeds
+}
+
+// at is the chance that a face shows the sign at this place or a worse one with so many steps of the grid left.
+func (c *chances) at(place, scale, left int) float64 {
+	reach := c.reach[place][scale]
+	switch i := left - lowest; {
+	case i < 0 || place == 0 && left <= 0:
+		return 1
+	case i >= len(reach):
+		return 0
+	default:
+		return reach[i]
+	}
+}
+
 // add adds up in four sums side by side, so that one need not wait for the last.
 func add(p []float64) float64 {
 	var a, b, c, d float64

@@ -41,7 +41,6 @@ type Nail struct {
 	Scales        *Scales
 	Landmarks     []Seen
 	Steps         []Step
-	Limit         Limit
 }
 
 // Check returns the fields that cannot be, under the contract's names.
@@ -66,7 +65,6 @@ func (n Nail) Check() fault.Fields {
 			f.Add(fmt.Sprintf("steps[%d].removed_mm", i), s.Cut, fmt.Sprintf("must leave something of the nail, %g mm long", n.Length))
 		}
 	}
-	f.Range("risk_limit", float64(n.Limit), 0.0001, 0.5, "(a chance)")
 	if n.Scales != nil {
 		sum := 0.0
 		for i, w := range n.Scales {

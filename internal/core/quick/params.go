@@ -17,6 +17,9 @@ const (
 	smallest   = 1e-9  // that all chances may add up to before they are brought back to 1
 	longOdds   = 1e18  // against: no chance that a floating-point number beside 1 could tell
 
+	negligible   = 1e-6 // a chance below this is nothing beside that of a whole press
+	bleedsWithin = 28   // steps of the grid beyond which an end bleeds with no more than that
+
 	mostLength = 80.0 // of a nail, mm
 	mostDepth  = 40.0
 

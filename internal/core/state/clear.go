@@ -46,6 +46,32 @@ func (s *State) Touching(nails []int, where growth.Where, weeks float64) float64
 	return 1 - clear
 }
 
+// surely is how many standard deviations a nail is off the floor that stands clear with 98 of 100.
+const surely = 2.054
+
+// SurelyClear are those of some nails that each stand clear of the floor now with a chance of at least 98 in 100.
+func (s *State) SurelyClear(nails []int) []int {
+	var clear []int
+	for _, i := range nails {
+		if left := s.ToFloor(i); left.Mean >= surely*left.SD {
+			clear = append(clear, i)
+		}
+	}
+	return clear
+}
+
+// TouchingOnce is the chance that any of some nails has met the floor after so many weeks, given that all of them
+// stand clear of it now.
+func (s *State) TouchingOnce(nails []int, where growth.Where, weeks float64) float64 {
+	return 1 - (1-s.Touching(nails, where, weeks))/(1-s.Touching(nails, where, 0))
+}
+
+// MayTouch is the chance that a nail that is believed to stand clear of the floor touches it now.
+func (s *State) MayTouch(i int) float64 {
+	left := s.ToFloor(i)
+	return math.Erfc(left.Mean/(left.SD*math.Sqrt2)) / 2
+}
+
 // allClear is the chance that none of the nails touches, given the shared numbers.
 func (s *State) allClear(nails []int, z [shared]float64) float64 {
 	all := 1.0

@@ -16,7 +16,8 @@ const (
 	SpareDrift  = 0.10 // mm
 
 	// What is seen; how far off a number may be it carries itself (package measure).
-	ClipperSD  = 0.3  // of one cut of a clipper, mm
+	cutSD      = 0.15 // of the thinnest cut of a clipper, mm
+	cutShare   = 0.22 // and what its thickness adds, as a share of it
 	grinderSD  = 0.1  // of one touch of a grinder, mm
 	outlierSDs = 4.0  // a length further off than this is no length of this nail
 	lightSD    = 0.08 // how well a dog's light nail places the quick of its others, as a share of length
@@ -34,6 +35,14 @@ const (
 
 	// BeyondFloor is how far past the floor a nail grows that nobody looks at: horn there breaks or wears.
 	BeyondFloor = 6.0
+
+	// An end that nobody told is two stories: the hand stopped because the sign showed, or anyway.
+	untoldSign = 0.6  // that it stopped at the sign, where nothing was said of the end
+	saidSign   = 0.9  // and where it was said of the whole sitting
+	stopAnyway = 0.25 // that a hand which would go on stops at just this cut
+
+	// assumedShare is how far off amounts may be, as a share, that stand because a plan's were accepted.
+	assumedShare = 0.4
 
 	leastVariance = 1e-12 // that of a number known for sure, so that it can be divided by
 )

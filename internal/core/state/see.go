@@ -22,6 +22,20 @@ func (s *State) see(i int, of scalar, then func(mean, variance float64) (float64
 	s.split(&p, &s.Leaves[i])
 }
 
+// consider moves by what was seen of a scalar of one nail as see does, but for growth and wear: what is in
+// doubt teaches nothing of them, yet how they move with the rest is kept (Schmidt 1966, Advances in Control
+// Systems 3: consider states). Where what was seen leaves the scalar less sure, only its own variance grows.
+func (s *State) consider(i int, of scalar, then func(mean, variance float64) (float64, float64)) {
+	p := s.joint(&s.Leaves[i])
+	before, spread := p.moments(of)
+	mean, variance := then(before, spread)
+	p.consider(of, mean, math.Min(variance, spread))
+	s.split(&p, &s.Leaves[i])
+	if more := variance - spread; more > 0 {
+		s.Leaves[i].C[Spare][Spare] += more
+	}
+}
+
 // normally is seeing a number with a normal error.
 func normally(seen, sd float64) func(mean, variance float64) (float64, float64) {
 	return func(mean, variance float64) (float64, float64) {

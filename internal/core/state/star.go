@@ -144,8 +144,20 @@ func (p *pair) moments(s scalar) (mean, variance float64) {
 
 // move makes mean and variance of a scalar what they are once something of it was seen, and moves
 // everything along with it.
-func (p *pair) move(s scalar, mean, variance float64) {
+func (p *pair) move(s scalar, mean, variance float64) { p.moveBut(s, mean, variance, nil) }
+
+// considered are the numbers that what is in doubt teaches nothing of: growth, wear, and a nail's own growth.
+var considered = []int{Growth, WearFore, WearMiddle, WearOuter, shared + Own}
+
+// consider is move, but for the considered numbers: their means and what is known of them by themselves stay.
+func (p *pair) consider(s scalar, mean, variance float64) { p.moveBut(s, mean, variance, considered) }
+
+func (p *pair) moveBut(s scalar, mean, variance float64, but []int) {
 	before, spread := p.moments(s)
+	var fixed [both]bool
+	for _, i := range but {
+		fixed[i] = true
+	}
 	var gain [both]float64
 	for i := range both {
 		for j, w := range s {
@@ -156,9 +168,13 @@ func (p *pair) move(s scalar, mean, variance float64) {
 		gain[i] /= spread
 	}
 	for i := range both {
-		p.mean[i] += gain[i] * (mean - before)
+		if !fixed[i] {
+			p.mean[i] += gain[i] * (mean - before)
+		}
 		for j := range both {
-			p.cov[i][j] += gain[i] * gain[j] * (variance - spread)
+			if !fixed[i] || !fixed[j] {
+				p.cov[i][j] += gain[i] * gain[j] * (variance - spread)
+			}
 		}
 	}
 }

@@ -47,8 +47,8 @@ func TestWhatLooksSay(t *testing.T) {
 	near(t, 4.13, 1.14, s.Spare(1))
 	near(t, 0.60, 0.32, s.ToFloor(2))
 	s.Work(1, formOf(lf1), Work{Cuts: []Slice{{MM: 1}}})
-	near(t, 17.76, 0.57, s.Length(1))
-	near(t, 3.13, 1.18, s.Spare(1))
+	near(t, 17.75, 0.55, s.Length(1))
+	near(t, 2.75, 1.26, s.Spare(1)) // that the hand stopped there may say that the sign showed
 	assert.False(t, s.SeeLength(1, measure.Length.Told(9.9, measure.Caliper, 0)), "a length this far off is left out")
 }
 
@@ -65,22 +65,22 @@ func TestWhatTrimsToTheFirstSignSay(t *testing.T) {
 		}
 	}
 	trim()
-	near(t, 12.31, 2.07, s.Length(0))
-	near(t, 1.35, 0.71, s.Spare(0))
-	near(t, 1.02, 0.65, s.Spare(1))
-	near(t, 1.20, 0.66, s.Spare(2))
+	near(t, 12.31, 2.06, s.Length(0))
+	near(t, 1.35, 0.68, s.Spare(0))
+	near(t, 1.02, 0.62, s.Spare(1))
+	near(t, 1.20, 0.63, s.Spare(2))
 	s.Grow(grown, 2)
 	trim()
-	near(t, 1.36, 0.64, s.Spare(0))
+	near(t, 1.36, 0.61, s.Spare(0))
 	near(t, 0.93, 0.24, s.Rate(0, grown))
 	near(t, 1.03, 0.23, s.Rate(1, grown))
 	near(t, 0.88, 0.24, s.Rate(2, grown))
-	assert.InDelta(t, 1.037, s.Gross(grown).Mean, 0.001)
-	assert.InDelta(t, 0.221, s.Gross(grown).SD, 0.001)
+	assert.InDelta(t, 1.036, s.Gross(grown).Mean, 0.001)
+	assert.InDelta(t, 0.219, s.Gross(grown).SD, 0.001)
 }
 
 // Half a millimetre a fortnight that nobody looks at teaches nothing of the growth, and the
-// dewclaw's overgrowth is not forgotten.
+// dewclaw's overgrowth is not forgotten: that a hand stopped there says a little of the spare, and so of the length.
 func TestWhatNobodySeesTeachesNothing(t *testing.T) {
 	s := Prior(grown, []Nail{lf3, lf1, rh3}, nil)
 	for k := range 6 {
@@ -92,8 +92,7 @@ func TestWhatNobodySeesTeachesNothing(t *testing.T) {
 		}
 	}
 	near(t, 1.00, 0.37, s.Rate(0, grown))
-	assert.InDelta(t, 19.35, s.Length(1).Mean, 0.03) // the document's grid reaches 4 sd, ours 5.5: see reachSDs
-	assert.InDelta(t, 4.06, s.Length(1).SD, 0.03)
+	near(t, 18.42, 4.04, s.Length(1))
 }
 
 // dense is the same filter on one matrix over all nails.

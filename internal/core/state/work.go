@@ -21,7 +21,19 @@ type Work struct {
 	Cuts      []Slice
 	EndFace   quick.Face // where the last cut's own face was not told
 	Blood     bool
+	Ended     Ended      // what was said of the end, where its face was not told
+	Stop      quick.Stop // at which the hand stops; empty is the first sign
+	Assumed   bool       // nobody counted the amounts: they are a plan's, as it was accepted
 }
+
+// Ended is what was said of where a nail's work ended by whoever told no face.
+type Ended string
+
+const (
+	Untold     Ended = ""
+	AtSign     Ended = "sign"   // at the sign: said of the whole sitting, not seen nail by nail
+	BeforeSign Ended = "before" // the tips only, or the plan's most
+)
 
 // Removed is what came off, mm.
 func (w Work) Removed() float64 {
@@ -62,6 +74,13 @@ func (s *State) Belief(i int, form claw.Claw, w Work) *quick.Belief {
 	for _, l := range w.Landmarks {
 		b.See(l)
 	}
+	w.tell(b)
+	return b
+}
+
+// tell tells the grid the cuts. A face that was not told is one without blood, and of a nail that ended at a
+// sign a milder one.
+func (w Work) tell(b *quick.Belief) {
 	end := w.end()
 	early := end.FirstSign() || end.Ends()
 	for k, c := range w.Cuts {
@@ -73,12 +92,11 @@ func (s *State) Belief(i int, form claw.Claw, w Work) *quick.Belief {
 		case face != "":
 			b.Cut(c.MM, face)
 		case early:
-			b.CutMilder(c.MM)
+			b.CutMilder(c.MM, quick.AtFirstSign)
 		default:
 			b.CutUnread(c.MM)
 		}
 	}
-	return b
 }
 
 // Work takes what was told of a nail's quick and of what came off it, and returns the grid that it
@@ -88,7 +106,17 @@ func (s *State) Work(i int, form claw.Claw, w Work) *quick.Belief {
 	if w.none() {
 		return b
 	}
-	s.see(i, spareOf, func(float64, float64) (float64, float64) { return b.Moments() })
+	switch {
+	case w.Assumed:
+		s.assumed(i, form, w)
+		return b
+	case !w.endUntold():
+		s.see(i, spareOf, func(float64, float64) (float64, float64) { return b.Moments() })
+	case w.Ended == BeforeSign:
+		s.consider(i, spareOf, func(float64, float64) (float64, float64) { return b.Moments() })
+	default:
+		s.consider(i, spareOf, func(float64, float64) (float64, float64) { return s.stopped(i, form, w, b) })
+	}
 	s.WorkedOn[i] = true
 	if w.quickSeen() {
 		s.likeLight(i)
@@ -99,6 +127,53 @@ func (s *State) Work(i int, form claw.Claw, w Work) *quick.Belief {
 	s.cut(i, w)
 	s.unsure(i, workedSD*form.Depth/quick.SignsDepth)
 	return b
+}
+
+// assumed takes a trim of which nobody counted the amounts: about so much came off, and where the end was
+// told it says what is left. It teaches nothing of growth.
+func (s *State) assumed(i int, form claw.Claw, w Work) {
+	s.WorkedOn[i] = true
+	s.cut(i, w)
+	if end := w.end(); end != "" {
+		b := s.Belief(i, form, Work{})
+		b.Cut(0, end)
+		s.consider(i, spareOf, func(float64, float64) (float64, float64) { return b.Moments() })
+		s.Faces = b.Faces().CarryOver()
+	}
+	s.unsure(i, workedSD*form.Depth/quick.SignsDepth)
+}
+
+// endUntold tells whether something came off, and nobody told what the end showed.
+func (w Work) endUntold() bool { return len(w.Cuts) > 0 && w.end() == "" }
+
+// stopped is the spare before the first cut by two stories of an end that nobody told: the hand stopped
+// because the sign showed, or it stopped anyway. Each counts by how likely it makes what was told.
+func (s *State) stopped(i int, form claw.Claw, w Work, anyway *quick.Belief) (mean, variance float64) {
+	sign := s.Belief(i, form, Work{Landmarks: w.Landmarks})
+	last := len(w.Cuts) - 1
+	for k, c := range w.Cuts {
+		switch {
+		case k == last:
+			sign.CutToSign(c.MM, w.Stop)
+		case c.Face != "":
+			sign.Cut(c.MM, c.Face)
+		default:
+			sign.CutMilder(c.MM, w.Stop)
+		}
+	}
+	share := untoldSign
+	if w.Ended == AtSign {
+		share = saidSign
+	}
+	at, other := share*sign.Evidence(), (1-share)*stopAnyway*anyway.Evidence()
+	if !(at+other > 0) {
+		return anyway.Moments()
+	}
+	at /= at + other
+	mean1, variance1 := sign.Moments()
+	mean2, variance2 := anyway.Moments()
+	apart := mean1 - mean2
+	return at*mean1 + (1-at)*mean2, at*variance1 + (1-at)*variance2 + at*(1-at)*apart*apart
 }
 
 // quickSeen tells whether the quick itself was seen, through the horn or by a torch.
@@ -120,20 +195,28 @@ func (w Work) faceTold() bool {
 	return false
 }
 
+// CutSD is how far a clipper's cut of so many mm may be off, mm: a thick one further.
+func CutSD(mm float64) float64 { return math.Hypot(cutSD, cutShare*mm) }
+
 // cut takes what came off from length and spare alike, with the same error.
 func (s *State) cut(i int, w Work) {
 	l := &s.Leaves[i]
+	variance := 0.0
 	for _, c := range w.Cuts {
-		sd := ClipperSD
+		sd := CutSD(c.MM)
 		if c.Touch {
 			sd = grinderSD
 		}
-		l.B[Length] -= c.MM
-		l.B[Spare] -= c.MM
-		for _, a := range []int{Length, Spare} {
-			for _, b := range []int{Length, Spare} {
-				l.C[a][b] += sd * sd
-			}
+		variance += sd * sd
+	}
+	off := w.Removed()
+	if w.Assumed {
+		variance = math.Max(variance, assumedShare*off*assumedShare*off)
+	}
+	for _, a := range []int{Length, Spare} {
+		l.B[a] -= off
+		for _, b := range []int{Length, Spare} {
+			l.C[a][b] += variance
 		}
 	}
 }

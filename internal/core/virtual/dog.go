@@ -122,7 +122,7 @@ func (d *Dog) Grow(weeks float64) {
 // Cut takes about so many mm off a nail, and returns what the end then shows to whoever looks.
 func (d *Dog) Cut(i int, mm float64) quick.Face {
 	n := &d.Nails[i]
-	sd := state.ClipperSD
+	sd := state.CutSD(mm)
 	if d.world.CutShare > 0 {
 		sd = d.world.CutShare * mm
 	}

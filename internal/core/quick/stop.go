@@ -1,0 +1,12 @@
+package quick
+
+// Stop is when to stop: practitioners disagree.
+type Stop string
+
+const (
+	AtFirstSign Stop = "first_sign" // as soon as the dark centre or the blush shows
+	Full        Stop = "full"       // thin slivers or touches until the dark fills the face or the dot shows
+)
+
+// Touch is what one touch of a grinder takes, mm (judgement, until it is learnt).
+const Touch = 0.2
