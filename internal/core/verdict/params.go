@@ -1,11 +1,26 @@
 package verdict
 
-// Slivers, mm for a nail 7 mm deep and more (trade: a typical single cut is 1 mm, and less on a toy
-// dog; the rest is judgement).
+import "slices"
+
+// Thicknesses of cuts, mm for a nail 7 mm deep and more (trade: a typical single cut is 1 mm, less on a toy
+// dog, and a long end is nipped off at once; the rest is judgement).
+var thicknesses = []float64{3, 2.5, 2, 1.5, 1, 0.75}
+
+// Thicknesses are those that a cut may have, mm for a nail 7 mm deep, thickest first.
+func Thicknesses() []float64 { return append(slices.Clone(thicknesses), sliver, tip) }
+
 const (
-	thick = 1.0 // for some practice, after a white face
-	usual = 0.5
-	tip   = 0.3 // the very tip, and on light grey
+	sliver = 0.5 // a thin cut, which needs no reserve
+	tip    = 0.3 // the very tip, and on light grey
+
+	// reserve is what a belief may be wrong by where a cut thicker than a sliver is taken, mm for a nail 7 mm
+	// deep (judgement; with 1.0 up to 3.6 of 1000 bled, with 1.5 a nail took half a cut more).
+	reserve = 1.2
+
+	// greyMost is the thickest cut on light grey, mm for a nail 7 mm deep (judgement).
+	greyMost = 1.0
+
+	mostCuts = 12 // of one plan: nobody follows a longer one (judgement)
 
 	fine  = 1.0 / perMM // the least difference between two slivers
 	perMM = 20
@@ -18,7 +33,7 @@ const (
 	firstSignAt = 1.5
 	dotAt       = 0.6
 
-	beyondSign = 2 // slivers beyond those that reach the first sign by the median (judgement)
+	beyondSign = 2 // cuts beyond those that reach the first sign by the median (judgement)
 
 	// lower is where among the spares that are believed the most that may come off in one press is reckoned from
 	// (judgement; by the median twice as many bled).

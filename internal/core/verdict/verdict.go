@@ -1,5 +1,7 @@
 package verdict
 
+import "fribbet/internal/core/quick"
+
 // Kind is what becomes of a nail today.
 type Kind string
 
@@ -19,6 +21,7 @@ type Nail struct {
 	Curling  bool // a dewclaw that curls
 	PastPad  bool // seen to reach past its pad
 	Touches  bool // believed to touch the floor
+	Today    bool // something came off it today, at a sitting that was ended
 	Clear    bool // stays clear of the floor until after the next date, even if it grows fast
 	Spare    float64
 	Worked
@@ -39,6 +42,8 @@ func Of(n Nail, margin float64, t Terms) Verdict {
 		return Verdict{Kind: Veterinarian, Step: Step{Action: Stop, Eye: true, Because: n.Barred}, Why: n.Barred}
 	case n.Training:
 		return leave(Train, n, t, "on the ladder: train, do not trim")
+	case n.Today && n.Cuts == 0:
+		return leave(Leave, n, t, "trimmed today")
 	case n.Cuts == 0 && !n.Curling && !n.PastPad:
 		if why := n.left(margin); why != "" {
 			return leave(Leave, n, t, why)
@@ -72,7 +77,7 @@ func (n Nail) left(margin float64) string {
 
 // leave is a nail that is left, with what a sliver would be for whoever takes one all the same.
 func leave(kind Kind, n Nail, t Terms, why string) Verdict {
-	step := Next(n.Worked, t)
+	step := n.next(t)
 	step.Action, step.Because = Stop, why
 	return Verdict{kind, step, why}
 }
@@ -103,43 +108,18 @@ func (t Terms) Until() string {
 	return "until the first sign"
 }
 
-// Cuts are the slivers that are likely to come off before the sign shows, mm; none where the nail is
-// not trimmed.
+// Cuts are those that are likely to come off before the sign shows, mm; none where the nail is not trimmed.
 func (v Verdict) Cuts() []float64 {
 	if v.Kind != Trim {
 		return nil
 	}
-	cuts := make([]float64, v.Likely)
-	for i := range cuts {
-		cuts[i] = v.Sliver(i)
-	}
-	return cuts
+	return v.Plan.Cuts[:v.Plan.Likely]
 }
 
-// Every is all the slivers that may come off, each after a look, mm; none where the nail is not trimmed.
-func (v Verdict) Every() []float64 {
-	all := make([]float64, v.Most())
-	for i := range all {
-		all[i] = v.Sliver(i)
-	}
-	return all
-}
-
-// Sliver is how thick the sliver is that comes after so many, mm: the first may be a tip's.
-func (s Step) Sliver(after int) float64 {
-	if after == 0 {
-		return s.MM
-	}
-	return s.Going
-}
-
-// MostMM is what may come off at most, mm.
-func (v Verdict) MostMM() float64 { return float64(v.Most()) * v.Going }
-
-// Most is how many slivers may come off, each after a look; 0 where the nail is not trimmed.
-func (v Verdict) Most() int {
+// Press is the next cut of its plan, as Plan.Next; 0 where the nail is not trimmed.
+func (v Verdict) Press(done int, last quick.Face, grey bool) float64 {
 	if v.Kind != Trim {
 		return 0
 	}
-	return v.Slivers
+	return v.Plan.Next(done, last, grey)
 }
