@@ -77,11 +77,12 @@ type RuleDate struct {
 
 // Next is the next sitting's date with its reasons.
 type Next struct {
-	Due      date.Date // the working day to do it
-	Earliest date.Date // the day the first nail is due, before working days are looked at
-	Late     bool      // there was no working day in time, so Due lies after Earliest
-	Cautious date.Date // the working day if the nails grow faster than nine dogs in ten
-	Rule     Rule      // that decided
+	Due      date.Date   // the working day to do it
+	Earliest date.Date   // the day the first nail is due, before working days are looked at
+	Late     bool        // there was no working day in time, so Due lies after Earliest
+	Cautious date.Date   // the working day if the nails grow faster than nine dogs in ten; of a whole dog see package outlook
+	MayTouch []nail.Code // believed clear, and yet may touch already: a look would tell
+	Rule     Rule        // that decided
 	Nails    []nail.Code
 	Touches  date.Date     // the day on which the first nail meets the floor, where that is before Due; else zero
 	Clear    rhythm.Rhythm // the longest that would keep it clear; empty where none would, or nothing touches

@@ -64,10 +64,14 @@ func (t Trim) moved(n Next) string {
 }
 
 func (t Trim) cautious(n Next) string {
-	if n.Cautious == n.Due {
-		return ""
+	words := ""
+	if n.Cautious != n.Due {
+		words = "; with one chance in ten a nail touches by " + n.Cautious.Short()
 	}
-	return "; " + days(n.Due.Sub(n.Cautious)) + " sooner if its nails grow faster than nine dogs' in ten"
+	if len(n.MayTouch) > 0 {
+		words += "; " + list(n.MayTouch) + " may touch already: look"
+	}
+	return words
 }
 
 // words say what a rule is about, for this dog.

@@ -85,6 +85,7 @@ func weigh(j Job, o Option, kit []Piece) Option {
 		o.Score += weak
 		o.For = append(o.For, "what this dog is used to")
 	}
+	o.way(j)
 	o.guard(j)
 	o.state(kit)
 	return o
@@ -125,6 +126,20 @@ func (o *Option) suit(has int) {
 		o.Against = append(o.Against, fmt.Sprintf("%d grit is coarser than the %d wanted: take care", has, want))
 	}
 	o.Grit = has
+}
+
+// way weighs how the dog is worked.
+func (o *Option) way(j Job) {
+	grinds := o.Tool.Work() == Grinding
+	switch {
+	case j.Purpose != Length:
+	case j.Way == OnlyGrind && grinds:
+		o.Score += notOwned
+		o.For = append(o.For, "this dog is ground")
+	case (j.Way == OnlyClip || j.Way == ClipAndGrind) && grinds:
+		o.Score -= notOwned
+		o.Against = append(o.Against, "this dog is clipped first")
+	}
 }
 
 // guard weighs the stop plate of a cutter.

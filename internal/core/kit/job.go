@@ -45,6 +45,7 @@ type Job struct {
 	Hand       Hand
 	Purpose    Purpose
 	Often      bool // done every week or more often
+	Way        Way  // how this dog is worked
 	Last       Tool // that the nail was done with before; empty when it never was
 }
 

@@ -90,7 +90,7 @@ func (l *lived) until(day date.Date) {
 	}
 }
 
-// sit works the dog by the verdict: up to the slivers it names, a look after each, and the end told.
+// sit works the dog by the verdict: its plan, a look after each cut, and the end told.
 func (l *lived) sit(t *testing.T) {
 	t.Helper()
 	s := record.Sitting{On: l.day}
@@ -103,13 +103,12 @@ func (l *lived) sit(t *testing.T) {
 			c, _ := outlook.Told(&hands, r, groomer)
 			v = verdict.Of(c, groomer.Margin, groomer.Hand)
 		}
-		for k := range v.Most() {
-			mm := v.Sliver(k)
-			face := l.truth.Cut(i, mm)
+		var face quick.Face
+		grey := false
+		for mm := v.Press(0, face, grey); mm > 0; mm = v.Press(len(r.Cuts), face, grey) {
+			face = l.truth.Cut(i, mm)
+			grey = grey || face == quick.Grey
 			r.Cuts, r.EndFace, r.Blood = append(r.Cuts, mm), face, face == quick.Blood
-			if face.FirstSign() || face.Ends() {
-				break
-			}
 		}
 		if r.Blood {
 			r.EndFace = ""

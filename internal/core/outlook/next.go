@@ -49,10 +49,9 @@ func NextOf(f feet.Feet, terms Terms) (Next, bool, error) {
 	if err != nil {
 		return Next{}, false, fmt.Errorf("%s: %w", f.Name, err)
 	}
-	if day, any := cautious(f); any && day.Before(next.Due) {
+	day, is, mayTouch := cautious(f)
+	if next.Cautious, next.MayTouch = next.Due, mayTouch; is && day.Before(next.Due) {
 		next.Cautious = day
-	} else {
-		next.Cautious = next.Due
 	}
 	told := Next{next, trim.Reason(next), trim.Explain(next), nil}
 	if look, is := wanted(f, next); is {

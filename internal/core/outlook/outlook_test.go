@@ -34,7 +34,7 @@ var (
 )
 
 // usually is a keeper's terms: careful, to the first sign.
-var usually = Terms{Margin: 1, Hand: verdict.Terms{Stop: quick.AtFirstSign, Limit: verdict.Careful, Hand: kit.NewHand}}
+var usually = Terms{Margin: 1, Hand: verdict.Terms{Stop: quick.AtFirstSign, Limit: verdict.Careful, Most: 1}}
 
 // asPlanned is a sitting in which every nail was done as planned.
 func asPlanned(f feet.Feet, day date.Date) record.Sitting {
@@ -154,8 +154,8 @@ func TestFoldingHoldsForAnyHistory(t *testing.T) {
 			}
 		}
 		for _, p := range Plan(f, day, usually) {
-			if p.Kind == verdict.Trim && p.Action == verdict.Sliver && p.MM > 0.5 {
-				t.Fatalf("%s: a first sliver of %v mm", p.Code, p.MM)
+			if p.Kind == verdict.Trim && p.Action == verdict.Sliver && p.MM > 1 {
+				t.Fatalf("%s: a first cut of %v mm", p.Code, p.MM)
 			}
 		}
 		slices.Reverse(sittings)

@@ -43,7 +43,7 @@ func caseOf(f feet.Feet, i int, r feet.Reading, terms Terms) verdict.Nail {
 	believed, known := f.Belief(i, r)
 	return verdict.Nail{
 		Barred: barred(f, r, terms), Training: terms.Training[r.Code.Paw],
-		Dewclaw: r.Code.Dewclaw(), Curling: r.Curling(), PastPad: r.PastPad, Touches: r.OnFloor,
+		Dewclaw: r.Code.Dewclaw(), Curling: r.Curling(), PastPad: r.PastPad, Touches: r.OnFloor, Today: r.Trimmed == f.Day(),
 		Clear: clearFor(r, f.Rhythm.Days()/7, f.WishedGap), Spare: r.Spare.Value,
 		Worked: verdict.Worked{Belief: believed, Depth: r.Claw.Depth, Known: known},
 	}

@@ -60,6 +60,7 @@ func outing(s record.Sitting) Outing {
 	o := Outing{Outing: temper.Outing{On: s.On, Minutes: s.Minutes, Calm: s.Calm}}
 	for _, r := range s.Records {
 		cut := r.Removed() > 0
+		o.Cuts += len(r.Cuts)
 		if work := r.Tool.Work(); cut && !slices.Contains(o.Works, work) {
 			o.Works = append(o.Works, work)
 		}

@@ -50,8 +50,9 @@ func UrgencyOf(p outlook.Planned) Urgency {
 type Stop struct {
 	outlook.Planned
 	Urgency Urgency
-	Tool    kit.Option // the best for it
-	Why     string     // why it comes now; empty where the order of the paws says it
+	Tool    kit.Option  // the best for it
+	Then    *kit.Option // what it is ground round with afterwards; nil where there is no second pass
+	Why     string      // why it comes now; empty where the order of the paws says it
 }
 
 // Day is what is done on one day.
@@ -152,10 +153,25 @@ func (q Question) tasks() (tasks []Stop, left []Left) {
 			job.Last = q.Past.Tools[n.Code]
 			stop := Stop{Planned: n, Urgency: UrgencyOf(n), Tool: kit.Advise(job, q.Kit)[0]}
 			stop.Verdict = verdict.Of(n.Case, q.Terms.Margin, q.HandWith(stop.Tool.Tool, quick.Touch))
+			stop.Then = q.second(n, stop.Tool)
 			tasks = append(tasks, stop)
 		}
 	}
 	return tasks, left
+}
+
+// second is what a nail is ground round with once it is clipped: of a dog that is worked so, and with a grinder
+// that is fit for it.
+func (q Question) second(n outlook.Planned, first kit.Option) *kit.Option {
+	if q.Way != kit.ClipAndGrind || first.Tool.Work() != kit.Clipping {
+		return nil
+	}
+	options := kit.Advise(q.job(n, kit.Smoothing), q.Kit)
+	i := slices.IndexFunc(options, func(o kit.Option) bool { return o.Tool.Work() == kit.Grinding && o.Out == "" })
+	if i < 0 {
+		return nil
+	}
+	return &options[i]
 }
 
 // HandWith is how the dog is worked with a tool in the hand, whose touch takes so many mm.
@@ -176,7 +192,7 @@ func (q Question) job(n outlook.Planned, purpose kit.Purpose) kit.Job {
 		Depth: claw.Assumed(n.Code, n.Shape, kg).Depth, Take: record.Nail{Cuts: n.Cuts()}.Removed(),
 		Weight: kg, AgeWeeks: q.Dog.AgeWeeks(q.Today), LongCoat: q.Dog.FootCoat == dog.LongCoat || q.Hair,
 		Noise: q.Dog.Handling.Noise, Learning: q.Training.Grinder, Hand: q.Hand, Purpose: purpose,
-		Often: q.Dog.Rhythm.Days() <= 7,
+		Often: q.Dog.Rhythm.Days() <= 7, Way: q.Way,
 	}
 }
 
@@ -240,35 +256,55 @@ func (p *Plan) exclude(tasks []Stop, q Question) []Stop {
 // fill takes the nails of one day from the front of tasks, as many as the dog takes.
 func (p Plan) fill(tasks []Stop, paces map[kit.Work]temper.Pace) (day Day, rest []Stop) {
 	most, minutes := p.most, p.Tolerance.Minutes.Most
-	spent := 0.0
+	spent, full := 0.0, false
 	perPaw := map[nail.Paw]float64{}
-	perWork := map[kit.Work]int{}
+	perWork := map[kit.Work]load{}
 	for _, t := range tasks {
 		work := t.Tool.Tool.Work()
-		takes := paces[work].Nail()
+		takes := paces[work].Nail(t.cuts())
+		if t.Then != nil {
+			takes += paces[kit.Grinding].Nail(temper.RoundTouches)
+		}
 		paw := t.Code.Paw
-		if float64(len(day.Stops)) >= most || spent+takes > minutes || perPaw[paw] >= p.Tolerance.Paws[paw].Nails.Most {
+		full = full || spent+takes > minutes && takes <= minutes // no quicker one comes before it
+		if float64(len(day.Stops)) >= most || full || takes > minutes || perPaw[paw] >= p.Tolerance.Paws[paw].Nails.Most {
 			rest = append(rest, t)
 			continue
 		}
 		spent += takes
 		perPaw[paw]++
-		perWork[work]++
+		perWork[work] = perWork[work].and(t.cuts())
+		if t.Then != nil {
+			perWork[kit.Grinding] = perWork[kit.Grinding].and(temper.RoundTouches)
+		}
 		day.Stops = append(day.Stops, t)
 	}
 	day.Minutes = minutesOf(perWork, paces)
 	return day, rest
 }
 
+// load is what nails of one kind of work ask for.
+type load struct{ nails, cuts int }
+
+func (a load) and(cuts int) load { return load{a.nails + 1, a.cuts + cuts} }
+
+// cuts are those that are likely, or touches; of a nail that asks for a landmark first what is usual.
+func (s Stop) cuts() int {
+	if n := len(s.Cuts()); n > 0 {
+		return n
+	}
+	return temper.UsualCuts
+}
+
 // minutesOf adds up the works of a day; their ranges are added too, since one dog's pace is
 // slow or quick in all of them.
-func minutesOf(nails map[kit.Work]int, paces map[kit.Work]temper.Pace) estimate.Estimate {
+func minutesOf(asks map[kit.Work]load, paces map[kit.Work]temper.Pace) estimate.Estimate {
 	sum := estimate.Estimate{Source: estimate.Learnt}
 	for _, w := range []kit.Work{kit.Clipping, kit.Grinding, kit.Rubbing} {
-		if nails[w] == 0 {
+		if asks[w].nails == 0 {
 			continue
 		}
-		e := paces[w].Of(nails[w])
+		e := paces[w].Of(asks[w].nails, asks[w].cuts)
 		sum.Value, sum.Low, sum.High = sum.Value+e.Value, sum.Low+e.Low, sum.High+e.High
 		if e.Source == estimate.Assumed {
 			sum.Source = estimate.Assumed

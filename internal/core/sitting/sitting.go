@@ -23,8 +23,9 @@ type Question struct {
 	Hair       bool // seen between the pads
 	Hand       kit.Hand
 	Kit        []kit.Piece
-	LeftHanded bool // the cutter is in the left hand
-	Helper     bool // somebody is there to feed and steady
+	LeftHanded bool    // the cutter is in the left hand
+	Way        kit.Way // clip, grind or both
+	Helper     bool    // somebody is there to feed and steady
 	Training   Training
 	Closed     []date.Span // holidays: nobody works then
 }
@@ -74,7 +75,7 @@ func (q Question) Pace(work kit.Work) temper.Pace {
 			}
 		}
 		if o.Minutes != nil {
-			timed = append(timed, temper.Timed{Minutes: *o.Minutes, Nails: nails})
+			timed = append(timed, temper.Timed{Minutes: *o.Minutes, Nails: nails, Cuts: o.Cuts})
 		}
 	}
 	return temper.LearnPace(q.Hand, work, timed)

@@ -13,10 +13,22 @@ const (
 	impossibleAfter = 2  // sittings one after the other at which a paw was too much
 	standsOut       = 0.5
 
-	practisedPace = 5.0 / 18  // minutes a nail: a whole calm dog in five minutes (trade)
-	somePace      = 10.0 / 18 // minutes a nail, in between
-	newPace       = 20.0 / 18 // minutes a nail: a beginner takes far longer (trade; the number is ours)
-	grindPace     = 1.5       // times as long with a grinder
-	paceSpread    = 0.5       // standard deviation of the logarithm of a dog's own pace
-	sittingSpread = 0.3       // and of one sitting's about it
+	// A practised hand takes up a nail, and takes each cut and looks at it, in so many seconds: a whole calm dog at a
+	// fortnight, 18 nails of four cuts, in five minutes (trade; how they part is ours).
+	secondsNail  = 5.0
+	secondsCut   = 2.9
+	secondsTouch = 2.0 // of a grinder, or a stroke of a file
+	leastSeconds = 2.5 // nobody cuts and looks in less
+
+	someTimes = 2.0 // times as long as a practised hand
+	newTimes  = 4.0 // a beginner takes far longer (trade; the number is ours)
+
+	// RoundTouches are those of a nail that is only ground round (judgement).
+	RoundTouches = 3
+
+	// UsualCuts are those of a nail at a fortnight, where no plan says how many.
+	UsualCuts = 4
+
+	paceSpread    = 0.5 // standard deviation of the logarithm of a dog's own pace
+	sittingSpread = 0.3 // and of one sitting's about it
 )

@@ -140,28 +140,36 @@ func TestALimitIsNeverPastTheLastTrouble(t *testing.T) {
 
 // Common practice, no source: a practised hand does a whole calm dog, 18 nails, in five minutes.
 func TestPaceOfAPractisedHand(t *testing.T) {
-	five := LearnPace(kit.PractisedHand, kit.Clipping, nil).Of(18)
-	assert.InDelta(t, 5, five.Value, 1e-9)
+	five := LearnPace(kit.PractisedHand, kit.Clipping, nil).Of(18, 18*UsualCuts)
+	assert.InDelta(t, 5, five.Value, 0.05)
 	assert.Equal(t, estimate.Assumed, five.Source)
-	assert.True(t, five.Low < 3 && five.High > 8, "and the range says how little that is known")
-	assert.InDelta(t, 20, LearnPace(kit.NewHand, kit.Clipping, nil).Of(18).Value, 1e-9)
-	assert.InDelta(t, 7.5, LearnPace(kit.PractisedHand, kit.Grinding, nil).Of(18).Value, 1e-9)
+	assert.True(t, five.Low < 3.1 && five.High > 8, "and the range says how little that is known")
+	assert.InDelta(t, 20, LearnPace(kit.NewHand, kit.Clipping, nil).Of(18, 18*UsualCuts).Value, 0.2)
+	more := LearnPace(kit.PractisedHand, kit.Clipping, nil).Of(18, 18*8)
+	assert.Greater(t, more.Value, five.Value+3, "a cut and its look take their time")
+}
+
+// Nobody cuts and looks in under two and a half seconds, whatever was timed.
+func TestNoPaceIsFasterThanALook(t *testing.T) {
+	hasty := LearnPace(kit.PractisedHand, kit.Clipping, []Timed{{1, 18, 72}, {1, 18, 72}, {1, 18, 72}})
+	assert.Equal(t, 72*2.5/60, hasty.Of(18, 72).Value)
+	assert.GreaterOrEqual(t, hasty.Of(18, 72).Low, 72*2.5/60)
 }
 
 // Conjugate normal update with known variance (Gelman et al., Bayesian Data Analysis, 2.5):
-// by hand for one observation.
+// by hand for one observation, four times as long as a practised hand.
 func TestPaceLearns(t *testing.T) {
-	p := LearnPace(kit.PractisedHand, kit.Clipping, []Timed{{Minutes: 18, Nails: 18}, {Minutes: 9, Nails: 0}})
+	p := LearnPace(kit.PractisedHand, kit.Clipping, []Timed{{4 * (18*5 + 72*2.9) / 60, 18, 72}, {9, 0, 0}})
 	prior, seen := 1/0.25, 1/0.09
-	mean := (prior*math.Log(5.0/18) + seen*math.Log(1)) / (prior + seen)
-	assert.InDelta(t, math.Exp(mean), p.Nail(), 1e-12)
+	mean := seen * math.Log(4) / (prior + seen)
+	assert.InDelta(t, math.Exp(mean)*(5+4*2.9)/60, p.Nail(4), 1e-12)
 	assert.InDelta(t, 1/math.Sqrt(prior+seen), p.sd, 1e-12)
-	assert.Equal(t, estimate.Learnt, p.Of(4).Source)
+	assert.Equal(t, estimate.Learnt, p.Of(4, 16).Source)
 	many := make([]Timed, 40)
 	for i := range many {
-		many[i] = Timed{36, 18}
+		many[i] = Timed{36, 18, 72}
 	}
-	assert.InDelta(t, 2, LearnPace(kit.PractisedHand, kit.Clipping, many).Nail(), 0.05, "its own sittings outweigh what is usual")
+	assert.InDelta(t, 2, LearnPace(kit.PractisedHand, kit.Clipping, many).Nail(4), 0.05, "its own sittings outweigh what is usual")
 }
 
 func TestReactionsAreInOrder(t *testing.T) {

@@ -21,6 +21,7 @@ type Touch struct {
 type Outing struct {
 	On      date.Date
 	Touches []Touch  // in the order of the work
+	Cuts    int      // or touches of a grinder, all together
 	Minutes *float64 // that it took; nil when nobody timed it
 	Calm    *float64 // minutes before the first sign; nil when there was none, or nobody noted it
 }
