@@ -110,6 +110,9 @@ func (b *Book) ChangeSettings(ctx context.Context, c store.Settings) error {
 	if c.Role == Unset {
 		f.Add("role", c.Role, "must be keeper or groomer")
 	}
+	if c.LargestCut != nil {
+		f.Range("largest_cut_mm", *c.LargestCut, kit.LeastLargest, kit.MostLargest, "mm")
+	}
 	if c.Coin != nil {
 		f.Range("coin_mm", *c.Coin, measure.LeastCoin, measure.MostCoin, "mm")
 	}

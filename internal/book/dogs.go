@@ -118,10 +118,13 @@ func cautionsOf(f feet.Feet, readings []feet.Reading, training ladder.Training, 
 
 // terms are what a dog's plans and dates keep to.
 func terms(s store.Settings, training ladder.Training, f feet.Feet) outlook.Terms {
-	return outlook.Terms{
-		Margin: s.Margin, Closed: s.Holidays, Training: training.Paws(),
-		Hand: verdict.For(s.EndPoint, s.Hand, s.Role != Groomer, f.Quicked()), Keeper: s.Role != Groomer,
+	hand := verdict.For(s.EndPoint, s.Hand, s.Role != Groomer, f.Quicked())
+	for _, largest := range []*float64{s.LargestCut, f.Handling.LargestCut} { // what this dog wants before what the hand does
+		if largest != nil {
+			hand.Most = *largest
+		}
 	}
+	return outlook.Terms{Margin: s.Margin, Closed: s.Holidays, Training: training.Paws(), Hand: hand, Keeper: s.Role != Groomer}
 }
 
 func walksOf(checks []store.Check) []record.Check {

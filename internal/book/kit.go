@@ -113,15 +113,21 @@ func (b *Book) checkItems(ctx context.Context, s store.Sitting) (fault.Fields, e
 	var f fault.Fields
 	known := map[string]bool{"": true}
 	for i, r := range s.Records {
-		if _, asked := known[r.Item]; !asked {
-			is, err := b.store.KnowsItem(ctx, r.Item)
-			if err != nil {
-				return nil, err
-			}
-			known[r.Item] = is
+		named := map[string]string{"item_id": r.Item}
+		if r.Ground != nil {
+			named["ground.item_id"] = r.Ground.Item
 		}
-		if !known[r.Item] {
-			f.Add(fmt.Sprintf("records[%d].item_id", i), r.Item, "must be the id of a piece of your kit")
+		for field, item := range named {
+			if _, asked := known[item]; !asked {
+				is, err := b.store.KnowsItem(ctx, item)
+				if err != nil {
+					return nil, err
+				}
+				known[item] = is
+			}
+			if !known[item] {
+				f.Add(fmt.Sprintf("records[%d].%s", i, field), item, "must be the id of a piece of your kit")
+			}
 		}
 	}
 	return f, nil

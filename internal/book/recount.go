@@ -49,7 +49,11 @@ func (b *Book) upToDate(ctx context.Context) (*Progress, error) {
 	if err != nil {
 		return nil, err
 	}
-	key := fmt.Sprint(feet.FoldVersion, b.Today(), settings.Margin, settings.Holidays, settings.Role, settings.Hand, settings.EndPoint)
+	largest := 0.0 // what is usual of the hand
+	if settings.LargestCut != nil {
+		largest = *settings.LargestCut
+	}
+	key := fmt.Sprint(feet.FoldVersion, b.Today(), settings.Margin, settings.Holidays, settings.Role, settings.Hand, settings.EndPoint, largest)
 	stale, err := b.store.Stale(ctx, key)
 	if err != nil || len(stale) == 0 {
 		return nil, err

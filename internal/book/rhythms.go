@@ -18,6 +18,7 @@ import (
 	"fribbet/internal/core/outlook"
 	"fribbet/internal/core/rhythm"
 	"fribbet/internal/core/sitting"
+	"fribbet/internal/core/temper"
 	"fribbet/internal/store"
 )
 
@@ -92,7 +93,7 @@ func (b *Book) workOf(d store.Dog, past sitting.Past, settings store.Settings) (
 	q := sitting.Question{Today: b.Today(), Dog: d.Dog, Past: past, Hand: settings.Hand}
 	tool := q.FirstTool()
 	return tool, rhythm.Work{
-		PerNail: q.Pace(tool.Work()).Nail(), Ground: tool.Work() == kit.Grinding, Lasts: kit.Lasts(tool), Margin: settings.Margin, Stop: settings.EndPoint,
+		PerNail: q.Pace(tool.Work()).Nail(temper.UsualCuts), Ground: tool.Work() == kit.Grinding, Lasts: kit.Lasts(tool), Margin: settings.Margin, Stop: settings.EndPoint,
 	}
 }
 

@@ -25,7 +25,7 @@ var limits = map[string]limit{
 	"one": {1, 1}, "version": {0, 1e9}, "sequence": {0, 1e9}, "failures": {0, 1e9}, "heard": {-1e9, 1e9},
 	"margin_mm": {0, due.MostMargin}, "coin_mm": {measure.LeastCoin, measure.MostCoin}, "kg": {growth.LeastWeight, growth.MostWeight},
 	"pavement_km_week": {0, growth.MostPavement}, "km_week": {0, growth.MostPavement}, "wished_gap_mm": {0, due.MostWishedGap}, "goal_mm": {0, due.MostWishedGap},
-	"most_nails": {1, float64(len(nail.All()))}, "gap_mm": {0, claw.MostGap}, "length_mm": {1, claw.MostLength},
+	"largest_cut_mm": {kit.LeastLargest, kit.MostLargest}, "most_nails": {1, float64(len(nail.All()))}, "gap_mm": {0, claw.MostGap}, "length_mm": {1, claw.MostLength},
 	"width": {1, 1e5}, "height": {1, 1e5}, "bytes": {0, 1e10}, "grit": {0, 1e5},
 }
 

@@ -1,6 +1,7 @@
 package book
 
 import (
+	"cmp"
 	"context"
 	"errors"
 	"fmt"
@@ -113,7 +114,7 @@ func question(d store.Dog, k known, day date.Date, training ladder.Training, set
 	terms := terms(settings, training, k.feet)
 	return sitting.Question{
 		Today: day, Dog: d.Dog, Feet: k.feet, Terms: terms, Nails: outlook.Plan(k.feet, day, terms), Past: k.past,
-		Hair: k.feet.Hair(), Hand: settings.Hand, Closed: settings.Holidays, Kit: pieces, LeftHanded: settings.LeftHanded,
+		Hair: k.feet.Hair(), Hand: settings.Hand, Closed: settings.Holidays, Kit: pieces, LeftHanded: settings.LeftHanded, Way: cmp.Or(d.Handling.Way, settings.Way),
 		Training: sitting.Training{Paws: training.Paws(), Grinder: training.WithGrinder()},
 	}
 }
@@ -125,7 +126,11 @@ func (b *Book) Record(ctx context.Context, dogID uuid.UUID, s store.Sitting, far
 	if err != nil {
 		return err
 	}
-	s.Sitting = s.Went(far, d.Dog)
+	settings, err := b.Settings(ctx)
+	if err != nil {
+		return err
+	}
+	s.Sitting = s.Went(far, settings.EndPoint)
 	there, err := b.store.Log(ctx, dogID, s.ID) // before its content is looked at: the dog may have changed since
 	if err == nil {
 		return sameSitting(there, s)

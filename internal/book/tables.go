@@ -88,7 +88,7 @@ var plainTables = []exchanged{
 	{formats.Table{Name: "settings", About: "The user's choices; one row.", Key: []string{"one"}, Columns: []formats.Column{
 		column("one", "integer!", "always 1"), column("role", "string!", "keeper or groomer"), column("length_unit", "string!", "in which lengths are shown"),
 		column("weight_unit", "string!", "in which weights are shown"), column("margin_mm", "number!", "spare that is left before the quick, mm"),
-		column("working_weekdays", "string", "on which dogs are done, separated by commas"), column("coin_mm", "number", "thickness of the user's own coin, mm"),
+		column("working_weekdays", "string", "on which dogs are done, separated by commas"), column("coin_mm", "number", "thickness of the user's own coin, mm"), column("largest_cut_mm", "number", "the largest cut of the hand, mm for a nail 7 mm deep"), column("way", "string", "clip, grind or clip_then_grind; empty is what suits"),
 		column("hand", "string!", "how practised"), column("end_point", "string!", "where a cut stops"), column("left_handed", "boolean!", "holds the cutter in the left hand"), column("version", "integer!", "how often it was changed"),
 	}}, ""},
 	{formats.Table{Name: "holidays", About: "Days off, on which nobody is done.", Key: []string{"from_date"}, Columns: []formats.Column{
@@ -100,7 +100,7 @@ var plainTables = []exchanged{
 		column("pavement_km_week", "number!", "how far it walks on hard ground, km a week"), column("rhythm", "string!", "how often it is done"), column("working_weekdays", "string", "its own weekdays, separated by commas; missing: the user's"),
 		column("wished_gap_mm", "number!", "wished gap under its nails, mm"), column("school", "string!", "how its nails are cut"), column("paw_order", "string!", "in which order its paws are done"),
 		column("own_order", "string", "its own order, where it has one"), column("position", "string!", "how it is held"), column("helper", "string!", "whether somebody must hold it"), column("muzzle", "boolean!", "it wears one"),
-		column("sore", "boolean!", "sore legs or back"), column("noise", "string!", "how it takes noise"), column("most_nails", "integer", "nails that it takes a day at most"), column("most_minutes", "number", "minutes that it takes at most"),
+		column("sore", "boolean!", "sore legs or back"), column("noise", "string!", "how it takes noise"), column("most_nails", "integer", "nails that it takes a day at most"), column("most_minutes", "number", "minutes that it takes at most"), column("largest_cut_mm", "number", "the largest cut with it, mm for a nail 7 mm deep"), column("way", "string", "clip, grind or clip_then_grind; empty is as settings have it"),
 		column("short_quicks", "boolean!", "its quicks are known to be short"), column("entered_on", "date", "when it came into the book"), column("last_done_weeks", "number", "how long ago it had been done then, weeks"),
 		column("sore_told", "boolean!", "somebody said so, or that it is not"), column("takes", "string", "how it takes a trim, as it was told"),
 	}}, `id = ?`},
@@ -176,9 +176,10 @@ var plainTables = []exchanged{
 	{formats.Table{Name: "records", Derived: true, About: "What was done to one nail at a sitting." + fromLogs, Key: []string{"sitting_id", "code"}, Columns: []formats.Column{
 		column("sitting_id", "string!>sittings", itsSitting), column("code", "string!", "paw and digit"), column("number", "integer!", "its place in the order of the work"), column("tool", "string!", "with which"), column("item_id", "string>kit_items", "the piece of the kit"), column("reaction", "string!", "how the dog took it"),
 		column("blood", "boolean!", "it bled"), column("took_force", "boolean!", "the blade had to be forced"), column("end_face", "string", "what the end showed"), column("colour", "string", "of the horn, where it was told"), column("edged", "boolean!", "sides and top were taken off"),
+		column("ended", "string", "what was said of the end where its face was not told: sign or before"), column("stop", "string", "at which sign the hand stops"), column("assumed", "boolean!", "the amounts are a plan's that was accepted"), column("ground_tool", "string", "its second pass, ground after clipping: with which"), column("ground_item", "string>kit_items", "the piece of the kit"),
 	}}, ofSitting},
 	{formats.Table{Name: "cuts", Derived: true, About: "Slivers, one by one." + fromLogs, Key: []string{"sitting_id", "code", "number"}, Columns: []formats.Column{
-		column("sitting_id", "string!>sittings", itsSitting), column("code", "string!", "paw and digit"), column("number", "integer!", "which of the nail"), column("mm", "number!", "how thick, mm"), column("face", "string", "what it showed"),
+		column("sitting_id", "string!>sittings", itsSitting), column("code", "string!", "paw and digit"), column("number", "integer!", "which of the nail"), column("mm", "number!", "how thick, mm"), column("face", "string", "what it showed"), column("second_pass", "boolean!", "a touch of the second pass"),
 	}}, ofSitting},
 	{formats.Table{Name: "readings", Derived: true, About: "What was measured at a sitting." + fromLogs, Key: []string{"sitting_id", "code", "measure"}, Columns: []formats.Column{
 		column("sitting_id", "string!>sittings", itsSitting), column("code", "string!", "paw and digit"), column("measure", "string!", "what"), column("mm", "number!", "mm"), column("by_means", "string!", "what it was read with"), column("sd_mm", "number!", "how far it may be off, one standard deviation, mm"),

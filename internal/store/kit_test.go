@@ -91,8 +91,8 @@ func TestStintsComeFromTheSittings(t *testing.T) {
 	require.NoError(t, err)
 	on := kit.Moment{On: sitting.On}
 	want := []kit.Stint{
-		{Moment: on, Item: cutter.ID.String(), Cuts: 3, Minutes: 6, TookForce: true},
-		{Moment: on, Item: bit.ID.String(), Cuts: 1, Minutes: 3},
+		{Moment: on, Item: cutter.ID.String(), Cuts: 3, Minutes: 393.0 / 60, TookForce: true}, // two nails and three cuts of 25.7 s in all
+		{Moment: on, Item: bit.ID.String(), Cuts: 1, Minutes: 147.0 / 60},
 	}
 	assert.ElementsMatch(t, want, stints)
 

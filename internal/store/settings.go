@@ -24,6 +24,8 @@ type Settings struct {
 	EndPoint   quick.Stop  // when to stop on a nail
 	LeftHanded bool        // the cutter is in the left hand
 	Coin       *float64    // thickness of the user's coin, mm, once it was measured
+	Way        kit.Way     // clip, grind, or both
+	LargestCut *float64    // mm for a nail 7 mm deep; nil is what is usual of the hand
 }
 
 type settingsRow struct {
@@ -37,6 +39,8 @@ type settingsRow struct {
 	EndPoint   quick.Stop     `db:"end_point"`
 	LeftHanded bool           `db:"left_handed"`
 	Coin       *float64       `db:"coin_mm"`
+	LargestCut *float64       `db:"largest_cut_mm"`
+	Way        kit.Way        `db:"way"`
 }
 
 type holidayRow struct {
@@ -50,7 +54,7 @@ func (s *Store) Settings(ctx context.Context) (Settings, error) {
 	var holidays []holidayRow
 	err := s.read(ctx, func(tx *sqlx.Tx) error {
 		return s.selectAll(ctx, tx, nil,
-			query{&rows, `SELECT version, role, length_unit, weight_unit, margin_mm, working_weekdays, hand, end_point, left_handed, coin_mm FROM settings`},
+			query{&rows, `SELECT version, role, length_unit, weight_unit, margin_mm, working_weekdays, hand, end_point, left_handed, coin_mm, largest_cut_mm, way FROM settings`},
 			query{&holidays, `SELECT from_date, to_date FROM holidays ORDER BY from_date`})
 	})
 	if err == nil && len(rows) == 0 {
@@ -60,7 +64,7 @@ func (s *Store) Settings(ctx context.Context) (Settings, error) {
 		return Settings{}, err
 	}
 	row := rows[0]
-	c := Settings{&row.Version, row.Role, row.LengthUnit, row.WeightUnit, row.Margin, row.Workdays.Weekdays, nil, row.Hand, row.EndPoint, row.LeftHanded, row.Coin}
+	c := Settings{&row.Version, row.Role, row.LengthUnit, row.WeightUnit, row.Margin, row.Workdays.Weekdays, nil, row.Hand, row.EndPoint, row.LeftHanded, row.Coin, row.Way, row.LargestCut}
 	for _, h := range holidays {
 		c.Holidays = append(c.Holidays, date.Span{From: h.From.Date, To: h.To.Date})
 	}
@@ -78,12 +82,12 @@ func (s *Store) SaveSettings(ctx context.Context, c Settings) error {
 			return ErrConflict
 		}
 		_, err := tx.NamedExecContext(ctx, `
-			INSERT INTO settings (one, version, role, length_unit, weight_unit, margin_mm, working_weekdays, hand, end_point, left_handed, coin_mm)
-			VALUES (1, :version, :role, :length_unit, :weight_unit, :margin_mm, :working_weekdays, :hand, :end_point, :left_handed, :coin_mm)
+			INSERT INTO settings (one, version, role, length_unit, weight_unit, margin_mm, working_weekdays, hand, end_point, left_handed, coin_mm, largest_cut_mm, way)
+			VALUES (1, :version, :role, :length_unit, :weight_unit, :margin_mm, :working_weekdays, :hand, :end_point, :left_handed, :coin_mm, :largest_cut_mm, :way)
 			ON CONFLICT (one) DO UPDATE SET version = excluded.version, role = excluded.role, length_unit = excluded.length_unit, weight_unit = excluded.weight_unit,
 				margin_mm = excluded.margin_mm, working_weekdays = excluded.working_weekdays, hand = excluded.hand,
-				end_point = excluded.end_point, left_handed = excluded.left_handed, coin_mm = excluded.coin_mm`,
-			settingsRow{there + 1, c.Role, c.LengthUnit, c.WeightUnit, c.Margin, weekdaysColumn{c.Workdays}, c.Hand, c.EndPoint, c.LeftHanded, c.Coin})
+				end_point = excluded.end_point, left_handed = excluded.left_handed, coin_mm = excluded.coin_mm, largest_cut_mm = excluded.largest_cut_mm, way = excluded.way`,
+			settingsRow{there + 1, c.Role, c.LengthUnit, c.WeightUnit, c.Margin, weekdaysColumn{c.Workdays}, c.Hand, c.EndPoint, c.LeftHanded, c.Coin, c.LargestCut, c.Way})
 		if err != nil {
 			return err
 		}

@@ -13,6 +13,7 @@ import (
 	"fribbet/internal/core/nail"
 	"fribbet/internal/core/quick"
 	"fribbet/internal/core/record"
+	"fribbet/internal/core/state"
 	"fribbet/internal/core/temper"
 )
 
@@ -48,6 +49,11 @@ type recordRow struct {
 	EndFace   quick.Face      `db:"end_face"`
 	Colour    nail.Colour     `db:"colour"`
 	Edged     bool            `db:"edged"`
+	Ended     state.Ended     `db:"ended"`
+	Stop      quick.Stop      `db:"stop"`
+	Assumed   bool            `db:"assumed"`
+	Second    kit.Tool        `db:"ground_tool"`
+	SecondBy  *string         `db:"ground_item"`
 }
 
 type readingRow struct {
@@ -65,6 +71,7 @@ type cutRow struct {
 	Number    int        `db:"number"`
 	MM        float64    `db:"mm"`
 	Face      quick.Face `db:"face"`
+	Second    bool       `db:"second_pass"`
 }
 
 type landmarkRow struct {
@@ -131,8 +138,13 @@ func (s *Store) readSittings(ctx context.Context, tx *sqlx.Tx, where string, arg
 		code    codeColumn
 	}
 	cutsOf, facesOf, marksOf := map[nailOf][]float64{}, map[nailOf][]quick.Face{}, map[nailOf][]quick.Seen{}
+	touchesOf := map[nailOf][]float64{} // of a second pass
 	for _, c := range cuts {
 		key := nailOf{c.SittingID, c.Code}
+		if c.Second {
+			touchesOf[key] = append(touchesOf[key], c.MM)
+			continue
+		}
 		cutsOf[key] = append(cutsOf[key], c.MM)
 		if c.Face != "" {
 			facesOf[key] = append(append(facesOf[key], make([]quick.Face, len(cutsOf[key])-1-len(facesOf[key]))...), c.Face)
@@ -154,11 +166,16 @@ func (s *Store) readSittings(ctx context.Context, tx *sqlx.Tx, where string, arg
 	for _, r := range records {
 		key := nailOf{r.SittingID, r.Code}
 		read := readOf[key]
+		var ground *record.Ground
+		if r.Second != "" {
+			ground = &record.Ground{Tool: r.Second, Item: orEmpty(r.SecondBy), Touches: touchesOf[key]}
+		}
 		recordsOf[r.SittingID] = append(recordsOf[r.SittingID], record.Nail{
 			Code: r.Code.Code, LengthBefore: read[bench.LengthBefore], LengthAfter: read[bench.LengthAfter],
 			GapBefore: read[bench.GapBefore], GapAfter: read[bench.GapAfter], SpareLeft: read[bench.SpareLeft],
 			Cuts: cutsOf[key], Faces: facesOf[key], Landmarks: marksOf[key], Tool: r.Tool, Reaction: r.Reaction, Blood: r.Blood,
 			Item: orEmpty(r.Item), TookForce: r.TookForce, EndFace: r.EndFace, Colour: r.Colour, Edged: r.Edged,
+			Ended: r.Ended, Stop: r.Stop, Assumed: r.Assumed, Ground: ground,
 		})
 	}
 	all := map[uuid.UUID][]Sitting{}
@@ -184,7 +201,11 @@ func addSitting(ctx context.Context, tx *sqlx.Tx, log logRow, s Sitting) error {
 	var marks []landmarkRow
 	var readings []readingRow
 	for i, r := range s.Records {
-		records = append(records, recordRow{s.ID, codeColumn{r.Code}, r.Tool, r.Reaction, r.Blood, i, orNull(r.Item), r.TookForce, r.EndFace, r.Colour, r.Edged})
+		second := record.Ground{}
+		if r.Ground != nil {
+			second = *r.Ground
+		}
+		records = append(records, recordRow{s.ID, codeColumn{r.Code}, r.Tool, r.Reaction, r.Blood, i, orNull(r.Item), r.TookForce, r.EndFace, r.Colour, r.Edged, r.Ended, r.Stop, r.Assumed, second.Tool, orNull(second.Item)})
 		for m, n := range map[bench.Measure]*measure.Number{
 			bench.LengthBefore: r.LengthBefore, bench.LengthAfter: r.LengthAfter,
 			bench.GapBefore: r.GapBefore, bench.GapAfter: r.GapAfter, bench.SpareLeft: r.SpareLeft,
@@ -194,19 +215,22 @@ func addSitting(ctx context.Context, tx *sqlx.Tx, log logRow, s Sitting) error {
 			}
 		}
 		for n, mm := range r.Cuts {
-			row := cutRow{s.ID, codeColumn{r.Code}, n + 1, mm, ""}
+			row := cutRow{s.ID, codeColumn{r.Code}, n + 1, mm, "", false}
 			if n < len(r.Faces) {
 				row.Face = r.Faces[n]
 			}
 			cuts = append(cuts, row)
+		}
+		for n, mm := range second.Touches {
+			cuts = append(cuts, cutRow{s.ID, codeColumn{r.Code}, len(r.Cuts) + n + 1, mm, "", true})
 		}
 		for n, l := range r.Landmarks {
 			marks = append(marks, landmarkRow{s.ID, codeColumn{r.Code}, n + 1, l.Mark, l.Spare, l.By, l.SD})
 		}
 	}
 	if err := insertAll(ctx, tx, `
-		INSERT INTO records (sitting_id, code, tool, reaction, blood, number, item_id, took_force, end_face, colour, edged)
-		VALUES (:sitting_id, :code, :tool, :reaction, :blood, :number, :item_id, :took_force, :end_face, :colour, :edged)`, records); err != nil {
+		INSERT INTO records (sitting_id, code, tool, reaction, blood, number, item_id, took_force, end_face, colour, edged, ended, stop, assumed, ground_tool, ground_item)
+		VALUES (:sitting_id, :code, :tool, :reaction, :blood, :number, :item_id, :took_force, :end_face, :colour, :edged, :ended, :stop, :assumed, :ground_tool, :ground_item)`, records); err != nil {
 		return err
 	}
 	if err := insertAll(ctx, tx, `
@@ -214,7 +238,7 @@ func addSitting(ctx context.Context, tx *sqlx.Tx, log logRow, s Sitting) error {
 		VALUES (:sitting_id, :code, :measure, :mm, :by_means, :sd_mm)`, readings); err != nil {
 		return err
 	}
-	if err := insertAll(ctx, tx, `INSERT INTO cuts (sitting_id, code, number, mm, face) VALUES (:sitting_id, :code, :number, :mm, :face)`, cuts); err != nil {
+	if err := insertAll(ctx, tx, `INSERT INTO cuts (sitting_id, code, number, mm, face, second_pass) VALUES (:sitting_id, :code, :number, :mm, :face, :second_pass)`, cuts); err != nil {
 		return err
 	}
 	if err := insertAll(ctx, tx, `

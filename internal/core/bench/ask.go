@@ -2,7 +2,6 @@ package bench
 
 import (
 	"math"
-	"slices"
 
 	"fribbet/internal/core/nail"
 	"fribbet/internal/core/quick"
@@ -80,15 +79,6 @@ const (
 
 // PressTo is the face at which one press's plan ends on the nail: the first sign, whatever the school.
 func (n Nail) PressTo() quick.Face { return quick.SignTo(quick.AtFirstSign, n.Colour) }
-
-// Thinner is the sliver of light grey where that is thinner than those of the plan, mm; 0 where it is not, or where the
-// nail shows no grey.
-func (n Nail) Thinner() float64 {
-	if !slices.Contains(n.Faces, quick.Grey) || n.Thin >= n.Verdict.Going {
-		return 0
-	}
-	return n.Thin
-}
 
 // GoesOn tells whether the school of the hand goes on from the first sign to the dot; step by step, never by a press.
 func (b Bench) GoesOn() bool { return b.Hand.Stop == quick.Full }

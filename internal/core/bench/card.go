@@ -22,10 +22,13 @@ type Card struct {
 // wait for another day.
 func (s State) CardOf(name string, on date.Date, left []nail.Code, pavement float64, training ladder.Training) Card {
 	bled, bleeds := map[nail.Paw]int{}, false
-	n := 0
+	n, ground := 0, 0
 	for _, one := range s.Nails {
 		if len(one.Cuts) > 0 {
 			n++
+		}
+		if one.Second != "" {
+			ground++
 		}
 		if one.Blood {
 			bled[one.Code.Paw]++
@@ -36,7 +39,7 @@ func (s State) CardOf(name string, on date.Date, left []nail.Code, pavement floa
 	for _, code := range left {
 		waits[code.Paw]++
 	}
-	c := Card{Done: fmt.Sprintf("%s: %s trimmed.", on.Words(), nails(n)), How: s.manner(name)}
+	c := Card{Done: fmt.Sprintf("%s: %s trimmed%s.", on.Words(), nails(n), groundRound(ground, n)), How: s.manner(name)}
 	if len(left) > 0 {
 		c.Done += fmt.Sprintf(" %s for another day: %s.", upper(nails(len(left))), byPaw(waits))
 	}
@@ -48,6 +51,18 @@ func (s State) CardOf(name string, on date.Date, left []nail.Code, pavement floa
 	}
 	c.Home = home(name, pavement, training, on)
 	return c
+}
+
+// groundRound says how many of the nails that were trimmed were ground round too; nothing where none was.
+func groundRound(ground, of int) string {
+	switch ground {
+	case 0:
+		return ""
+	case of:
+		return " and ground round"
+	default:
+		return fmt.Sprintf(", %d of them ground round", ground)
+	}
 }
 
 // manner is how the dog took it, without a word that only the trade knows.

@@ -11,6 +11,7 @@ import (
 	"fribbet/internal/core/measure"
 	"fribbet/internal/core/nail"
 	"fribbet/internal/core/quick"
+	"fribbet/internal/core/state"
 	"fribbet/internal/core/temper"
 )
 
@@ -36,6 +37,7 @@ const (
 	Skipped  Kind = "skipped"
 	Done     Kind = "done"
 	Smoothed Kind = "smooth" // a paw: a finger went round its nails
+	Rounded  Kind = "ground" // a paw, or one nail: what was clipped is ground round, which shortens nothing
 	Noted    Kind = "note"
 	Ended    Kind = "ended"
 	Undone   Kind = "undone" // another event counts no more
@@ -81,7 +83,10 @@ type Event struct {
 	SD       float64         `json:"sd_mm,omitempty"`
 	Landmark quick.Landmark  `json:"landmark,omitempty"`
 	Face     quick.Face      `json:"face,omitempty"`
-	Of       string          `json:"of,omitempty"` // the event that it is about: the cut of a face, what is undone
+	End      state.Ended     `json:"end,omitempty"`     // of a nail that is done: what was said of its end, where no face was told
+	Assumed  bool            `json:"assumed,omitempty"` // of a nail that is done: its cuts are a plan's, as it was accepted
+	Stop     quick.Stop      `json:"stop,omitempty"`    // of the start: at which sign the hand stops
+	Of       string          `json:"of,omitempty"`      // the event that it is about: the cut of a face, what is undone
 	Reaction temper.Reaction `json:"reaction,omitempty"`
 	Tool     kit.Tool        `json:"tool,omitempty"`
 	Item     string          `json:"item,omitempty"`

@@ -11,6 +11,7 @@ import (
 	"fribbet/internal/core/nail"
 	"fribbet/internal/core/quick"
 	"fribbet/internal/core/record"
+	"fribbet/internal/core/state"
 	"fribbet/internal/core/temper"
 )
 
@@ -26,6 +27,7 @@ type State struct {
 	Ticks   []string
 	Tool    kit.Tool // in the hand
 	Item    string
+	Stop    quick.Stop // at which sign the hand stops
 	Note    string
 	Smooth  []nail.Paw  // that a finger went round
 	Nails   []NailState // in the order in which they were first taken up
@@ -39,6 +41,8 @@ type NailState struct {
 	Measures  map[Measure]measure.Number
 	Tool      kit.Tool // of its first cut; the one in the hand when it was taken up, before that
 	Item      string
+	Second    kit.Tool    // of its second pass: it was clipped, then ground; empty when it was not
+	SecondBy  string      // the piece of kit
 	Colour    nail.Colour // as it was told here; empty when nobody did
 	Unclear   bool        // where its quick ends nobody could tell
 	Edged     bool        // a sliver off sides and top
@@ -49,6 +53,8 @@ type NailState struct {
 	Reaction  temper.Reaction
 	Skipped   bool
 	Done      bool
+	Ended     state.Ended // what was said of its end, where no face was told
+	Assumed   bool        // its cuts are a plan's, as it was accepted
 }
 
 // Slice is one cut, or one touch of a grinder.
@@ -80,6 +86,9 @@ func (n NailState) LastFace() quick.Face {
 	return n.Cuts[len(n.Cuts)-1].Face
 }
 
+// clipped tells whether a clipper took something off, and it did not bleed.
+func (n NailState) clipped() bool { return len(n.Cuts) > 0 && !n.Cuts[0].Touch && !n.Blood }
+
 // Fold works the log through. An event that was undone is as if it had never been, and with a
 // cut goes what it showed.
 func (l Log) Fold() State {
@@ -96,7 +105,7 @@ func (l Log) Fold() State {
 func (s *State) take(e Event) {
 	switch e.Kind {
 	case Started:
-		s.Start, s.Helper, s.Ticks, s.Tool, s.Item = e.At, e.Helper, e.Ticks, e.Tool, e.Item
+		s.Start, s.Helper, s.Ticks, s.Tool, s.Item, s.Stop = e.At, e.Helper, e.Ticks, e.Tool, e.Item, e.Stop
 	case Took:
 		s.Tool, s.Item = e.Tool, e.Item
 	case Noted:
@@ -104,6 +113,13 @@ func (s *State) take(e Event) {
 	case Smoothed:
 		if !slices.Contains(s.Smooth, *e.Paw) {
 			s.Smooth = append(s.Smooth, *e.Paw)
+		}
+	case Rounded:
+		for i := range s.Nails {
+			n := &s.Nails[i]
+			if (e.Paw != nil && n.Code.Paw == *e.Paw || e.Nail != nil && n.Code == *e.Nail) && n.clipped() {
+				n.Second, n.SecondBy = s.Tool, s.Item
+			}
 		}
 	case Ended:
 		s.Ended, s.End, s.Minutes, s.Calm = true, e.At, e.Minutes, e.Calm
@@ -134,8 +150,11 @@ func (n *NailState) take(e Event, s *State) {
 			n.Edged = true
 			return
 		}
-		if len(n.Cuts) == 0 {
+		switch {
+		case len(n.Cuts) == 0:
 			n.Tool, n.Item = s.Tool, s.Item
+		case e.Kind == Touched && n.clipped(): // taken up again with the grinder
+			n.Second, n.SecondBy, n.Done = s.Tool, s.Item, false
 		}
 		n.Cuts = append(n.Cuts, Slice{ID: e.ID, MM: e.MM, Touch: e.Kind == Touched})
 		n.Skipped = false
@@ -163,6 +182,9 @@ func (n *NailState) take(e Event, s *State) {
 		n.Skipped = true
 	case Done:
 		n.Done = true
+		if e.End != "" || e.Assumed || n.Second == "" { // a second pass says nothing of how the first was told
+			n.Ended, n.Assumed = e.End, e.Assumed
+		}
 	}
 }
 
@@ -179,7 +201,11 @@ func (s State) Sitting(on date.Date) record.Sitting {
 		}
 	}
 	for _, n := range s.Nails {
-		out.Records = append(out.Records, n.record())
+		r := n.record()
+		if len(r.Cuts) > 0 {
+			r.Stop = s.Stop
+		}
+		out.Records = append(out.Records, r)
 	}
 	return out
 }
@@ -192,7 +218,14 @@ func (n NailState) record() record.Nail {
 		GapBefore: n.measure(GapBefore), GapAfter: n.measure(GapAfter), SpareLeft: n.measure(SpareLeft),
 	}
 	r.Landmarks = n.Landmarks
+	if n.Second != "" {
+		r.Ground = &record.Ground{Tool: n.Second, Item: n.SecondBy}
+	}
 	for i, c := range n.Cuts {
+		if c.Touch && r.Ground != nil {
+			r.Ground.Touches = append(r.Ground.Touches, c.MM)
+			continue
+		}
 		r.Cuts = append(r.Cuts, c.MM)
 		if c.Face != "" {
 			r.Faces = append(append(r.Faces, make([]quick.Face, i-len(r.Faces))...), c.Face)
@@ -203,6 +236,9 @@ func (n NailState) record() record.Nail {
 	}
 	if !n.Blood {
 		r.EndFace = n.LastFace()
+	}
+	if r.Assumed = n.Assumed; r.EndFace == "" && !n.Blood {
+		r.Ended = n.Ended
 	}
 	return r
 }

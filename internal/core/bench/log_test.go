@@ -122,22 +122,55 @@ func TestWhatCannotHaveHappenedIsRefusedWithAReason(t *testing.T) {
 	b := newBench(t)
 	cut := b.tell(Event{Kind: Cut, Nail: of("LH3"), MM: 1})
 	for want, e := range map[string]Event{
-		"started already":            {Kind: Started},
-		"must name a tool":           {Kind: Took},
-		"must name a nail":           {Kind: Cut, MM: 1},
-		"does not have the nail LH1": {Kind: Cut, Nail: of("LH1"), MM: 1},
-		"must be from 0.05 to 80 mm": {Kind: Cut, Nail: of("LH3")},
-		"face must be one of":        {Kind: Showed, Nail: of("LH3"), Of: cut, Face: "purple"},
-		"the cut that showed it":     {Kind: Showed, Nail: of("LH3"), Of: "9", Face: quick.White},
-		"did not bleed":              {Kind: Stopped, Nail: of("LH3")},
-		"not itself an undoing":      {Kind: Undone, Of: "0"},
-		"must be from 1 to 80 mm":    {Kind: Measured, Measure: LengthBefore, Nail: of("LH3"), MM: 99, Sure: true},
+		"started already":             {Kind: Started},
+		"must name a tool":            {Kind: Took},
+		"must name a nail":            {Kind: Cut, MM: 1},
+		"does not have the nail LH1":  {Kind: Cut, Nail: of("LH1"), MM: 1},
+		"must be from 0.05 to 80 mm":  {Kind: Cut, Nail: of("LH3")},
+		"face must be one of":         {Kind: Showed, Nail: of("LH3"), Of: cut, Face: "purple"},
+		"the cut that showed it":      {Kind: Showed, Nail: of("LH3"), Of: "9", Face: quick.White},
+		"did not bleed":               {Kind: Stopped, Nail: of("LH3")},
+		"not itself an undoing":       {Kind: Undone, Of: "0"},
+		"touch: must have a grinder":  {Kind: Touched, Nail: of("LH3"), MM: 0.2},
+		"ground: must have a grinder": {Kind: Rounded, Paw: &nail.Paws()[0]},
+		"must be from 1 to 80 mm":     {Kind: Measured, Measure: LengthBefore, Nail: of("LH3"), MM: 99, Sure: true},
 	} {
 		assert.Contains(t, b.refused(e), want)
 	}
 	empty := Log{}
 	_, _, err := b.added(empty, Event{ID: "x", Kind: Cut, Nail: of("LH3"), MM: 1})
 	assert.ErrorContains(t, err, "the first event must be started")
+}
+
+// Clip, then grind: the first pass stays told as cuts, the second as touches, with its own tool; a paw is ground
+// round in one press, which shortens nothing.
+func TestANailThatWasClippedIsGroundAtTheSameSitting(t *testing.T) {
+	b := newBench(t)
+	for _, code := range []string{"LH3", "LH4"} {
+		cut := b.tell(Event{Kind: Cut, Nail: of(code), MM: 1})
+		b.tell(Event{Kind: Showed, Nail: of(code), Of: cut, Face: quick.White})
+		b.tell(Event{Kind: Done, Nail: of(code)})
+	}
+	lh, rf := nail.LH, nail.RF
+	b.tell(Event{Kind: Took, Tool: kit.GrinderBand, Item: "band"})
+	assert.Contains(t, b.refused(Event{Kind: Rounded, Paw: &rf}), "that was clipped at this sitting")
+	b.tell(Event{Kind: Rounded, Paw: &lh})
+	b.tell(Event{Kind: Touched, Nail: of("LH3"), MM: 0.2})
+	now := b.log.Fold()
+	assert.False(t, now.Nail(*of("LH3")).Done, "taken up again")
+	b.tell(Event{Kind: Done, Nail: of("LH3")})
+
+	s := b.log.Fold().Sitting(today)
+	require.Len(t, s.Records, 2)
+	first := s.Records[0]
+	assert.Equal(t, []float64{1}, first.Cuts)
+	assert.NotEqual(t, kit.GrinderBand, first.Tool)
+	assert.Equal(t, &record.Ground{Tool: kit.GrinderBand, Item: "band", Touches: []float64{0.2}}, first.Ground)
+	assert.Equal(t, &record.Ground{Tool: kit.GrinderBand, Item: "band"}, s.Records[1].Ground)
+	assert.True(t, first.Event(today).Cuts[1].Touch)
+	again := LogOf("again", s, b.log[0].At).Fold().Sitting(today)
+	assert.Equal(t, s.Records, again.Records, "told as a whole it is the same")
+	assert.Contains(t, now.CardOf("Moss", today, nil, 5, nil).Done, "2 nails trimmed and ground round")
 }
 
 // Whatever is told: telling it twice changes nothing, and replaying comes to the same as living it.
@@ -274,7 +307,7 @@ func moss() dog.Dog {
 }
 
 func questionOf(f feet.Feet, change func(*sitting.Question)) sitting.Question {
-	terms := outlook.Terms{Margin: 1, Hand: verdict.Terms{Stop: quick.Full, Limit: verdict.Usual, Hand: kit.PractisedHand}}
+	terms := outlook.Terms{Margin: 1, Hand: verdict.Terms{Stop: quick.Full, Limit: verdict.Usual, Most: 2}}
 	q := sitting.Question{Today: today, Dog: f.Dog, Feet: f, Terms: terms, Nails: outlook.Plan(f, today, terms), Hand: kit.PractisedHand}
 	if change != nil {
 		change(&q)

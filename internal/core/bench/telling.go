@@ -10,6 +10,7 @@ import (
 	"fribbet/internal/core/date"
 	"fribbet/internal/core/dog"
 	"fribbet/internal/core/fault"
+	"fribbet/internal/core/kit"
 	"fribbet/internal/core/measure"
 	"fribbet/internal/core/quick"
 	"fribbet/internal/core/record"
@@ -81,7 +82,7 @@ func (o Other) Error() string { return "an event of the kind " + string(o.There.
 func (e Event) tells(other Event) bool {
 	plain := func(e Event) Event {
 		e = e.settled()
-		e.Who, e.At = "", e.At.UTC().Truncate(time.Millisecond)
+		e.Who, e.Stop, e.At = "", "", e.At.UTC().Truncate(time.Millisecond)
 		if len(e.Ticks) == 0 {
 			e.Ticks = nil
 		}
@@ -119,7 +120,7 @@ func (t *Telling) check(e Event) error {
 		}
 	}
 	switch e.Kind {
-	case Cut, Touched, Edged:
+	case Cut, Edged:
 		if n := s.Nail(*e.Nail); n != nil && n.Blood {
 			return refuse("%s bled: it is done for today", e.Nail)
 		}
@@ -158,6 +159,24 @@ func (t *Telling) check(e Event) error {
 	case Coloured:
 		if e.Colour == "" {
 			return refuse("must name a colour: dark, light or mixed; unknown where nobody can tell")
+		}
+	case Touched:
+		if s.Tool.Work() == kit.Clipping {
+			return refuse("must have a grinder or a file in the hand: take one up first")
+		}
+		if n := s.Nail(*e.Nail); n != nil && n.Blood {
+			return refuse("%s bled: it is done for today", e.Nail)
+		}
+	case Rounded:
+		switch {
+		case s.Tool.Work() == kit.Clipping:
+			return refuse("must have a grinder or a file in the hand: take one up first")
+		case e.Paw == nil && e.Nail == nil:
+			return refuse("must name a paw, LF, RF, LH or RH, or a nail")
+		case !slices.ContainsFunc(s.Nails, func(n NailState) bool {
+			return n.clipped() && (e.Paw != nil && n.Code.Paw == *e.Paw || e.Nail != nil && n.Code == *e.Nail)
+		}):
+			return refuse("must name a paw or a nail that was clipped at this sitting")
 		}
 	case Smoothed:
 		if e.Paw == nil {

@@ -22,17 +22,31 @@ func LogOf(id string, s record.Sitting, at time.Time) Log {
 		e.ID, e.At = fmt.Sprintf("%s/%d", id, len(log)), at
 		log = append(log, e.settled())
 	}
-	tool, item := kit.Tool(""), ""
+	tool, item, stop := kit.Tool(""), "", quick.Stop("")
+	for _, r := range s.Records {
+		if r.Stop != "" {
+			stop = r.Stop
+		}
+	}
 	if len(s.Records) > 0 {
 		tool, item = s.Records[0].Tool, s.Records[0].Item
 	}
-	add(Event{Kind: Started, Helper: s.Helper, Ticks: s.Ticks, Tool: tool, Item: item})
+	add(Event{Kind: Started, Helper: s.Helper, Ticks: s.Ticks, Tool: tool, Item: item, Stop: stop})
 	for _, r := range s.Records {
 		if r.Tool != tool || r.Item != item {
 			tool, item = r.Tool, r.Item
 			add(Event{Kind: Took, Tool: tool, Item: item})
 		}
-		for _, e := range recordEvents(r) {
+		events := recordEvents(r)
+		if g := r.Ground; g != nil { // its second pass comes last
+			events = append(events, groundEvents(*g)...)
+		}
+		for _, e := range events {
+			if e.Kind == Took {
+				tool, item = e.Tool, e.Item
+				add(e)
+				continue
+			}
 			e.Nail, e.Sure = &r.Code, r.Sure && (e.Kind == Measured || e.Kind == Seen)
 			if e.Kind == Showed { // of the cut just told
 				e.Of = log[len(log)-1].ID
@@ -55,10 +69,20 @@ func (l Log) Tells(other Log) bool {
 	return slices.EqualFunc(l, other, func(a, b Event) bool {
 		a, b = a.settled(), b.settled() // one may be from before the means of a number were kept
 		a.At, b.At, a.Who, b.Who = time.Time{}, time.Time{}, "", ""
+		a.Stop, b.Stop = "", ""   // the settings' of that day
 		one, _ := json.Marshal(a) // as they are kept: an empty list is no list
 		two, _ := json.Marshal(b)
 		return bytes.Equal(one, two)
 	})
+}
+
+// groundEvents are a nail's second pass.
+func groundEvents(g record.Ground) []Event {
+	events := []Event{{Kind: Took, Tool: g.Tool, Item: g.Item}, {Kind: Rounded}}
+	for _, mm := range g.Touches {
+		events = append(events, Event{Kind: Touched, MM: mm})
+	}
+	return append(events, Event{Kind: Done})
 }
 
 func recordEvents(r record.Nail) []Event {
@@ -107,5 +131,5 @@ func recordEvents(r record.Nail) []Event {
 	if len(r.Cuts) == 0 {
 		return append(events, Event{Kind: Skipped})
 	}
-	return append(events, Event{Kind: Done})
+	return append(events, Event{Kind: Done, End: r.Ended, Assumed: r.Assumed})
 }

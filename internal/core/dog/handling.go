@@ -54,6 +54,8 @@ type Handling struct {
 	Noise       kit.Noise
 	MostNails   *int     // at one sitting; nil is what its sittings tell
 	MostMinutes *float64 // the same
+	Way         kit.Way  // clip, grind or both; empty is as Settings have it
+	LargestCut  *float64 // mm for a nail 7 mm deep; nil is what is usual of the hand
 }
 
 // UsualHandling is that of a dog nobody has told of: hind paws first, the way for an unknown one.
@@ -91,6 +93,9 @@ func (h Handling) check() fault.Fields {
 	slices.Sort(paws)
 	if h.Order == OwnOrder && len(slices.Compact(paws)) != 4 {
 		f.Add("own_order", h.OwnOrder, "must name each of the four paws once")
+	}
+	if h.LargestCut != nil {
+		f.Range("largest_cut_mm", *h.LargestCut, kit.LeastLargest, kit.MostLargest, "mm")
 	}
 	if h.MostNails != nil && (*h.MostNails < 1 || *h.MostNails > len(nail.All())) {
 		f.Add("most_nails", *h.MostNails, fmt.Sprintf("must be from 1 to %d nails", len(nail.All())))

@@ -11,6 +11,7 @@ import (
 	"fribbet/internal/core/due"
 	"fribbet/internal/core/fault"
 	"fribbet/internal/core/growth"
+	"fribbet/internal/core/kit"
 	"fribbet/internal/core/measure"
 	"fribbet/internal/core/nail"
 	"fribbet/internal/core/record"
@@ -59,6 +60,9 @@ func Bounded(d dog.Dog, sittings []record.Sitting, checks []record.Check) fault.
 	}
 	if n := d.Handling.MostNails; n != nil && (*n < 1 || *n > len(nail.All())) {
 		f.Add("most_nails", *n, fmt.Sprintf("must be from 1 to %d nails", len(nail.All())))
+	}
+	if mm := d.Handling.LargestCut; mm != nil {
+		f.Range("largest_cut_mm", *mm, kit.LeastLargest, kit.MostLargest, "mm")
 	}
 	if m := d.Handling.MostMinutes; m != nil {
 		f.Range("most_minutes", *m, 1, longestSitting, "minutes")

@@ -45,7 +45,7 @@ func TestAMeasuredNailReplacesTheAssumption(t *testing.T) {
 	then := reading(t, f, "LF3", day)
 	assert.InDelta(t, 12, then.Length.Value, 0.2)
 	assert.InDelta(t, 1.2, then.Gap.Value, 0.1)
-	assert.InDelta(t, 1.6, then.Spare.Value, 0.1)
+	assert.InDelta(t, 1.5, then.Spare.Value, 0.1)
 	assert.Equal(t, []estimate.Source{estimate.Measured, estimate.Measured, estimate.Measured}, []estimate.Source{then.Length.Source, then.Gap.Source, then.Spare.Source})
 
 	now := reading(t, f, "LF3", today)

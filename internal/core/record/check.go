@@ -8,6 +8,7 @@ import (
 	"fribbet/internal/core/date"
 	"fribbet/internal/core/dog"
 	"fribbet/internal/core/fault"
+	"fribbet/internal/core/kit"
 	"fribbet/internal/core/measure"
 	"fribbet/internal/core/nail"
 )
@@ -98,7 +99,18 @@ func (r Nail) Check() fault.Fields {
 	for i, c := range r.Cuts {
 		f.Range(fmt.Sprintf("cuts_mm[%d]", i), c, LeastCut, claw.MostLength, "mm")
 	}
-	if len(r.Cuts) > mostCuts {
+	if g := r.Ground; g != nil {
+		for i, c := range g.Touches {
+			f.Range(fmt.Sprintf("ground.touches_mm[%d]", i), c, LeastCut, claw.MostLength, "mm")
+		}
+		if g.Tool.Work() == kit.Clipping {
+			f.Add("ground.tool", g.Tool, "must be a grinder or a file: a second pass is ground")
+		}
+		if len(r.Cuts) == 0 {
+			f.Add("ground", "no cut", "must follow a cut: a nail that was only ground has its touches as cuts")
+		}
+	}
+	if len(r.Cuts)+len(r.touches()) > mostCuts {
 		f.Add("cuts_mm", fmt.Sprintf("%d cuts", len(r.Cuts)), fmt.Sprintf("must be at most %d cuts", mostCuts))
 	}
 	if b, a := r.LengthBefore, r.LengthAfter; b != nil && a != nil && a.MM > b.MM {

@@ -10,12 +10,16 @@ import (
 func (r Nail) Event(on date.Date) state.Event {
 	e := state.Event{On: on, Nail: r.Code, Trim: true, Length: r.LengthBefore, After: r.LengthAfter, Gap: r.GapAfter, Left: r.SpareLeft, Colour: r.Colour}
 	e.Landmarks, e.Blood, e.EndFace = r.Landmarks, r.Blood, r.EndFace
+	e.Ended, e.Stop, e.Assumed = r.Ended, r.Stop, r.Assumed
 	for i, mm := range r.Cuts {
 		c := state.Slice{MM: mm, Touch: r.Tool.Work() == kit.Grinding}
 		if i < len(r.Faces) {
 			c.Face = r.Faces[i]
 		}
 		e.Cuts = append(e.Cuts, c)
+	}
+	for _, mm := range r.touches() {
+		e.Cuts = append(e.Cuts, state.Slice{MM: mm, Touch: true})
 	}
 	return e
 }

@@ -6,11 +6,11 @@ import (
 	"slices"
 
 	"fribbet/internal/core/date"
-	"fribbet/internal/core/dog"
 	"fribbet/internal/core/kit"
 	"fribbet/internal/core/measure"
 	"fribbet/internal/core/nail"
 	"fribbet/internal/core/quick"
+	"fribbet/internal/core/state"
 	"fribbet/internal/core/temper"
 )
 
@@ -26,6 +26,9 @@ type Nail struct {
 	Faces        []quick.Face // what each cut showed; empty where nobody told it, shorter where none did
 	Landmarks    []quick.Seen // where the quick was seen to end before the first cut
 	EndFace      quick.Face   // what the last cut showed; empty where nobody told it
+	Ended        state.Ended  // what was said of the end, where its face was not told
+	Stop         quick.Stop   // at which sign the hand stopped, whatever it saw; empty is the first
+	Assumed      bool         // nobody counted the cuts: they are a plan's, as it was accepted
 	Tool         kit.Tool
 	Reaction     temper.Reaction
 	Blood        bool
@@ -34,6 +37,22 @@ type Nail struct {
 	Item         string      // the piece of kit it was done with, by its id; empty when nobody said
 	TookForce    bool        // the blade had to be forced: it is blunt
 	Sure         bool        // its numbers were asked for again, and stand
+	Ground       *Ground     // its second pass; nil when there was none
+}
+
+// Ground is the second pass of a nail that was clipped: ground round, and perhaps shorter.
+type Ground struct {
+	Tool    kit.Tool
+	Item    string    // by its id; empty when nobody said
+	Touches []float64 // mm each; none where it was only ground round, which shortens nothing
+}
+
+// touches are those of the second pass, mm.
+func (r Nail) touches() []float64 {
+	if r.Ground == nil {
+		return nil
+	}
+	return r.Ground.Touches
 }
 
 // Removed is what came off, mm: the difference of two measured lengths, or else the cuts.
@@ -43,6 +62,9 @@ func (r Nail) Removed() float64 {
 	}
 	sum := 0.0
 	for _, c := range r.Cuts {
+		sum += c
+	}
+	for _, c := range r.touches() {
 		sum += c
 	}
 	return sum
@@ -75,24 +97,27 @@ const (
 	AsFar      HowFar = "full" // as far as it goes: to the dot
 )
 
-// Went is the sitting with the end of every nail that was cut and has none of its own told at once.
-func (s Sitting) Went(far HowFar, d dog.Dog) Sitting {
+// Went is the sitting of a hand that stops at a sign, and with what was said at once of the end of every nail that
+// was cut and has none of its own told: that it went to a sign is no sign seen on each.
+func (s Sitting) Went(far HowFar, stop quick.Stop) Sitting {
+	said := map[HowFar]state.Ended{Tips: state.BeforeSign, FirstSigns: state.AtSign, AsFar: state.AtSign}[far]
+	switch far {
+	case FirstSigns:
+		stop = quick.AtFirstSign
+	case AsFar:
+		stop = quick.Full
+	case Tips:
+	}
 	s.Records = slices.Clone(s.Records)
 	for i, r := range s.Records {
-		if len(r.Cuts) == 0 || r.Blood || r.EndFace != "" || len(r.Faces) == len(r.Cuts) {
+		if len(r.Cuts) == 0 {
 			continue
 		}
-		n, _ := d.Nail(r.Code)
-		light := n.Colour == nail.Light
-		switch {
-		case far == FirstSigns && light:
-			s.Records[i].EndFace = quick.Blush
-		case far == FirstSigns:
-			s.Records[i].EndFace = quick.DarkCentre
-		case far == AsFar && light:
-			s.Records[i].EndFace = quick.PinkDot
-		case far == AsFar:
-			s.Records[i].EndFace = quick.Dot
+		if r.Stop == "" {
+			s.Records[i].Stop = stop
+		}
+		if !r.Blood && r.EndFace == "" && len(r.Faces) < len(r.Cuts) {
+			s.Records[i].Ended = said
 		}
 	}
 	return s

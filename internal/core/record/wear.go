@@ -1,38 +1,45 @@
 package record
 
 import (
+	"math"
+
 	"fribbet/internal/core/kit"
 	"fribbet/internal/core/quick"
-	"math"
+	"fribbet/internal/core/temper"
 )
 
 // Stints are what a sitting asked of each piece of kit that was named: its cuts, and of a timed sitting
-// its share of the nails, of any other the nails themselves. In the order in which they were taken up.
+// its share of the minutes, of any other the nails themselves. In the order in which they were taken up.
 func (s Sitting) Stints() []kit.Stint {
 	var stints []kit.Stint
-	at := map[string]int{}
-	worked := 0.0
-	for _, r := range s.Records {
-		if len(r.Cuts) > 0 {
-			worked++
+	shares, at, whole := []float64{}, map[string]int{}, 0.0
+	add := func(item string, tool kit.Tool, cuts, nails int, force bool) {
+		share := float64(nails) * temper.Seconds(tool.Work(), cuts)
+		whole += share
+		if item == "" {
+			return
 		}
-		if r.Item == "" {
-			continue
-		}
-		i, known := at[r.Item]
+		i, known := at[item]
 		if !known {
 			i = len(stints)
-			at[r.Item], stints = i, append(stints, kit.Stint{Item: r.Item})
+			at[item], stints, shares = i, append(stints, kit.Stint{Item: item}), append(shares, 0)
 		}
-		stints[i].Cuts += float64(len(r.Cuts))
-		stints[i].Untimed += float64(min(1, len(r.Cuts)))
-		stints[i].TookForce = stints[i].TookForce || r.TookForce
+		stints[i].Cuts += float64(cuts)
+		stints[i].Untimed += float64(nails)
+		stints[i].TookForce = stints[i].TookForce || force
+		shares[i] += share
 	}
-	if s.Minutes == nil || worked == 0 {
+	for _, r := range s.Records {
+		add(r.Item, r.Tool, len(r.Cuts), min(1, len(r.Cuts)), r.TookForce)
+		if r.Ground != nil {
+			add(r.Ground.Item, r.Ground.Tool, max(temper.RoundTouches, len(r.Ground.Touches)), 1, false)
+		}
+	}
+	if s.Minutes == nil || whole == 0 {
 		return stints
 	}
 	for i := range stints {
-		stints[i].Minutes, stints[i].Untimed = *s.Minutes*stints[i].Untimed/worked, 0
+		stints[i].Minutes, stints[i].Untimed = *s.Minutes*shares[i]/whole, 0
 	}
 	return stints
 }
