@@ -13,6 +13,7 @@ import (
 	"fribbet/internal/core/kit"
 	"fribbet/internal/core/quick"
 	"fribbet/internal/core/sitting"
+	"fribbet/internal/core/state"
 	"fribbet/internal/core/verdict"
 )
 
@@ -31,7 +32,7 @@ func (h handlers) TellEvents(ctx context.Context, r contract.TellEventsRequestOb
 	for _, in := range r.Body.Events {
 		e := bench.Event{
 			ID: in.Id, At: in.At.UTC(), Kind: in.Kind, Press: orZero(in.Press), Nail: in.Nail, Paw: in.Paw, Colour: orZero(in.Colour), Pass: orZero(in.Pass), MM: orZero(in.Mm), Measure: orZero(in.Measure), By: orZero(in.By), SD: orZero(in.SdMm), Landmark: orZero(in.Landmark),
-			Face: orZero(in.Face), Of: orZero(in.Of), Reaction: orZero(in.Reaction), Tool: orZero(in.Tool), Note: orZero(in.Note),
+			Face: orZero(in.Face), End: state.Ended(orZero(in.End)), Of: orZero(in.Of), Reaction: orZero(in.Reaction), Tool: orZero(in.Tool), Note: orZero(in.Note),
 			Helper: orZero(in.Helper), Ticks: in.Ticks, Minutes: in.Minutes, Calm: in.CalmMinutes, Sure: orZero(in.Sure), Who: access.VisitorOf(ctx).Who,
 		}
 		if in.ItemId != nil {
@@ -106,11 +107,26 @@ func benchOf(b book.Bench) contract.BenchJSONResponse {
 func benchAdvice(n bench.Nail) contract.BenchAdvice {
 	v := n.Verdict
 	out := contract.BenchAdvice{
-		Kind: v.Kind, Action: contract.BenchAdviceAction(v.Action), CutMm: v.MM, Slivers: v.Slivers, SliversMm: v.Every(), SliverMm: v.Going, MostMm: v.MostMM(), Likely: v.Likely, LeftMm: v.Left,
+		Kind: v.Kind, Action: contract.BenchAdviceAction(v.Action), CutMm: v.MM, Plan: cuttingPlan(v), LeftMm: v.Left,
 		Because: v.Because, Eye: v.Eye, Risk: v.Risk, Chance: verdict.Chance(v.Risk),
 	}
 	if v.Action == verdict.Sliver && v.Touch {
 		out.Action = contract.BenchAdviceActionTouch
+	}
+	return out
+}
+
+// cuttingPlan is the plan of a nail; an empty one where it is not trimmed.
+func cuttingPlan(v verdict.Verdict) contract.CuttingPlan {
+	out := contract.CuttingPlan{CutsMm: []float64{}, Runs: []contract.CutRun{}}
+	if v.Kind != verdict.Trim {
+		return out
+	}
+	p := v.Plan
+	out.CutsMm, out.Likely, out.MostMm = list(p.Cuts), p.Likely, p.MostMM()
+	out.ThinMm, out.Chance = given(p.Thin), verdict.Chance(p.Chance)
+	for _, run := range p.Runs() {
+		out.Runs = append(out.Runs, contract.CutRun{Cuts: run.Cuts, Mm: run.MM})
 	}
 	return out
 }
@@ -122,7 +138,7 @@ func benchNail(n bench.Nail) contract.BenchNail {
 		Cuts: []contract.BenchCut{}, RemovedMm: n.Belief.Removed(), Blood: w.Blood, Stopped: w.Stopped, Bleeding: w.Bleeding,
 		Forced: w.Forced, Skipped: w.Skipped, Done: w.Done, Reaction: w.Reaction, Faces: n.Faces, Advice: benchAdvice(n),
 		Spare:     contract.SpareRange{MedianMm: n.Belief.Quantile(0.5), P05Mm: n.Belief.Quantile(0.05), P95Mm: n.Belief.Quantile(0.95)},
-		Landmarks: []quick.Landmark{}, Known: n.Known, Pace: n.Pace, ThinMm: n.Thin, ThinnerMm: given(n.Thinner()), Asks: given(n.Asks()), Landmark: n.Landmark(), Edged: w.Edged,
+		Landmarks: []quick.Landmark{}, Known: n.Known, Pace: n.Pace, ThinMm: n.Thin, Asks: given(n.Asks()), Landmark: n.Landmark(), Edged: w.Edged, Ground: w.Second != "",
 	}
 	places := n.Pictures()
 	out.LandmarkMm = places[:]

@@ -125,3 +125,63 @@ func TestTouchesAreLearntPerBit(t *testing.T) {
 	after := ask[contract.Bench](c, "POST", sat+"/events", told(`"kind":"measured","id":"m","nail":"LH3","measure":"length_after","mm":11`), 200)
 	assert.Greater(t, after.TouchMm, quick.Touch, "four millimetres in ten touches")
 }
+
+// Clip, then grind: the setting is the dog's, the plan says so, and a paw is ground round in one press.
+func TestADogThatIsClippedAndThenGround(t *testing.T) {
+	c := newClient(t)
+	dog := c.addDog(moss)
+	at := "/api/dogs/" + dog.Id.String()
+	grinder, band := uuid.NewString(), uuid.NewString()
+	ask[contract.Kit](c, "POST", "/api/kit", fmt.Sprintf(`{"id":%q,"kind":"grinder"}`, grinder), 200)
+	ask[contract.Kit](c, "POST", "/api/kit", fmt.Sprintf(`{"id":%q,"kind":"grinder_band"}`, band), 200)
+	ask[contract.Kit](c, "POST", "/api/kit", fmt.Sprintf(`{"id":%q,"kind":"large_plier"}`, uuid.NewString()), 200)
+	_, text := c.do("PATCH", at, `{"version":1,"handling":{"order":"hind_first","own_order":[],"position":"standing","helper":"alone","muzzle":false,"sore":false,"noise":"fine","largest_cut_mm":4}}`)
+	assert.Contains(t, string(text), `"field":"handling.largest_cut_mm"`)
+	before := ask[contract.Plan](c, "GET", at+"/plan", "", 200)
+	ask[contract.Dog](c, "PATCH", at, `{"version":1,"handling":{"order":"hind_first","own_order":[],"position":"standing","helper":"alone","muzzle":false,"sore":false,"noise":"fine","way":"clip_then_grind","largest_cut_mm":0.5}}`, 200)
+	plan := ask[contract.Plan](c, "GET", at+"/plan", "", 200)
+	require.NotNil(t, plan.Days[0].Stops[0].ThenTool)
+	assert.Equal(t, "grinder_band", string(*plan.Days[0].Stops[0].ThenTool))
+	assert.Greater(t, plan.Days[0].Minutes.Minutes, before.Days[0].Minutes.Minutes, "the second pass takes its time")
+	for _, n := range plan.Nails {
+		for _, mm := range n.Plan.CutsMm {
+			assert.LessOrEqual(t, mm, 0.5, "the dog's own largest cut")
+		}
+	}
+
+	sat := at + "/sittings/" + uuid.NewString()
+	ask[contract.Problem](c, "POST", sat+"/events", told(`"kind":"started","tool":"large_plier"`, `"kind":"touch","nail":"LH3","mm":0.2`), 422)
+	now := ask[contract.Bench](c, "POST", sat+"/events", told(`"kind":"started","id":"s","tool":"large_plier"`,
+		`"kind":"cut","id":"c","nail":"LH3","mm":1`, `"kind":"face","id":"f","nail":"LH3","of":"c","face":"white"`, `"kind":"done","id":"d","nail":"LH3"`,
+		`"kind":"tool","id":"t","tool":"grinder_band","item_id":"`+band+`"`, `"kind":"ground","id":"g","paw":"LH"`, `"kind":"ended","id":"e","minutes":6`), 200)
+	for _, n := range now.Nails {
+		if n.Code.String() == "LH3" {
+			assert.True(t, n.Ground)
+			assert.Len(t, n.Cuts, 1)
+		}
+	}
+	for _, i := range ask[contract.Kit](c, "GET", "/api/kit", "", 200).Items {
+		if i.Id.String() == band {
+			assert.Positive(t, i.Used, "its minutes wear the band")
+		}
+	}
+}
+
+// A tally of a nail's second pass, and what cannot be one.
+func TestASecondPassIsToldAfterwards(t *testing.T) {
+	c := newClient(t)
+	at := "/api/dogs/" + c.addDog(moss).Id.String() + "/sittings"
+	body := func(cuts, ground string) string {
+		return `{"id":"` + uuid.NewString() + `","how_far":"first_sign","records":[{"code":"LF3","cuts_mm":[` + cuts + `],"assumed":true,"tool":"large_plier","reaction":"calm","blood":false,"ground":` + ground + `}]}`
+	}
+	ask[contract.DogView](c, "POST", at, body("1,0.5", `{"tool":"grinder_band","touches_mm":[0.2]}`), 201)
+	for want, bad := range map[string]string{
+		"records[0].ground.tool":          body("1", `{"tool":"large_plier","touches_mm":[]}`),
+		"records[0].ground":               body("", `{"tool":"grinder_band","touches_mm":[]}`),
+		"records[0].ground.touches_mm[0]": body("1", `{"tool":"grinder_band","touches_mm":[-1]}`),
+		"records[0].ground.item_id":       body("1", `{"tool":"grinder_band","item_id":"`+uuid.NewString()+`","touches_mm":[]}`),
+	} {
+		p := ask[contract.Problem](c, "POST", at, bad, 422)
+		assert.Equal(t, want, p.Errors[0].Field)
+	}
+}

@@ -192,13 +192,13 @@ func changes(in contract.DogInput) dog.Changes {
 func handling(h dog.Handling) contract.Handling {
 	return contract.Handling{
 		Order: h.Order, OwnOrder: list(h.OwnOrder), Position: h.Position, Helper: h.Helper, Muzzle: h.Muzzle, Sore: h.Sore,
-		Noise: h.Noise, MostNails: h.MostNails, MostMinutes: h.MostMinutes,
+		Noise: h.Noise, MostNails: h.MostNails, MostMinutes: h.MostMinutes, LargestCutMm: h.LargestCut, Way: &h.Way,
 	}
 }
 
 func handlingOf(in contract.Handling) dog.Handling {
 	return dog.Handling{
 		Order: in.Order, OwnOrder: in.OwnOrder, Position: in.Position, Helper: in.Helper, Muzzle: in.Muzzle, Sore: in.Sore,
-		Noise: in.Noise, MostNails: in.MostNails, MostMinutes: in.MostMinutes,
+		Noise: in.Noise, MostNails: in.MostNails, MostMinutes: in.MostMinutes, LargestCut: in.LargestCutMm, Way: orZero(in.Way),
 	}
 }

@@ -135,7 +135,7 @@ func TestALimpingDogIsOnNoScreensPlan(t *testing.T) {
 	plan := ask[contract.Plan](c, "GET", at+"/plan", "", 200)
 	assert.Empty(t, plan.Days)
 	for _, n := range plan.Nails {
-		assert.Empty(t, n.CutsMm)
+		assert.Empty(t, n.Plan.CutsMm)
 	}
 	row := ask[contract.DueList](c, "GET", "/api/due", "", 200).Dogs[0]
 	assert.Equal(t, string(due.Unseen), string(row.Standing))

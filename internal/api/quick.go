@@ -6,13 +6,15 @@ import (
 
 	"fribbet/internal/api/contract"
 	"fribbet/internal/core/fault"
+	"fribbet/internal/core/kit"
 	"fribbet/internal/core/nail"
 	"fribbet/internal/core/quick"
+	"fribbet/internal/core/verdict"
 )
 
 func (handlers) CalcQuick(_ context.Context, r contract.CalcQuickRequestObject) (contract.CalcQuickResponseObject, error) {
 	in := r.Body
-	n := quick.Nail{Length: in.LengthMm, Depth: in.DepthMm, Colour: nail.Colour(in.Colour), Limit: quick.Limit(in.RiskLimit)}
+	n := quick.Nail{Length: in.LengthMm, Depth: in.DepthMm, Colour: nail.Colour(in.Colour)}
 	if in.Prior != nil {
 		n.Prior = &quick.Spare{Mean: in.Prior.MeanMm, SD: in.Prior.SdMm}
 		n.Gamma = orZero(in.Prior.Shape) == contract.Gamma
@@ -31,21 +33,46 @@ func (handlers) CalcQuick(_ context.Context, r contract.CalcQuickRequestObject) 
 	for _, s := range in.Steps {
 		n.Steps = append(n.Steps, quick.Step{Cut: s.RemovedMm, Face: s.Face})
 	}
+	largest := kit.LargestCut(kit.PractisedHand)
+	if in.LargestCutMm != nil {
+		largest = *in.LargestCutMm
+	}
+	var f fault.Fields
+	f.Range("risk_limit", in.RiskLimit, 0.0001, 0.5, "(a chance)")
+	f.Range("largest_cut_mm", largest, kit.LeastLargest, kit.MostLargest, "mm")
 	b, last, err := n.Belief()
+	if err := append(f, n.Check()...).Err(); err != nil {
+		return nil, err
+	}
 	if err != nil {
 		return nil, err
 	}
+	step := verdict.Next(
+		verdict.Worked{Belief: b, Depth: n.Depth, Cuts: len(n.Steps), Last: last, Known: n.Prior != nil, Reads: len(n.Landmarks) > 0},
+		verdict.Terms{Stop: in.Stop, Limit: verdict.Limit(in.RiskLimit), Most: largest})
 	faces := b.Faces()
 	out := contract.CalcQuick200JSONResponse{
 		Spare:     contract.SpareRange{MedianMm: b.Quantile(0.5), P05Mm: b.Quantile(0.05), P95Mm: b.Quantile(0.95)},
-		RemovedMm: b.Removed(), FaceScale: faces[:], Advice: advice(b.Advise(last, in.Stop, n.Limit)),
+		RemovedMm: b.Removed(), FaceScale: faces[:], Advice: advice(step),
 	}
-	for _, cut := range append([]float64{quick.Touch}, quick.Cuts...) {
+	for _, cut := range append([]float64{quick.Touch}, verdict.Thicknesses()...) {
 		out.Risks = append(out.Risks, contract.CutRisk{CutMm: cut, Risk: b.Risk(cut)})
 	}
 	return out, nil
 }
 
-func advice(a quick.Advice) contract.QuickAdvice {
-	return contract.QuickAdvice{Action: a.Action, CutMm: a.Cut, Because: a.Because, Voice: a.Voice, Risk: a.Risk}
+func advice(s verdict.Step) contract.QuickAdvice {
+	out := contract.QuickAdvice{Action: contract.QuickAdviceActionStop, Because: s.Because, Voice: contract.Number, Plan: cuttingPlan(verdict.Verdict{})}
+	switch s.Action {
+	case verdict.Sliver:
+		out.Action, out.CutMm, out.Risk = contract.QuickAdviceActionCut, s.MM, s.Risk
+		out.Plan = cuttingPlan(verdict.Verdict{Kind: verdict.Trim, Step: s})
+	case verdict.Ask:
+		out.Action = contract.QuickAdviceActionAsk
+	case verdict.Stop:
+	}
+	if s.Eye {
+		out.Voice = contract.Eye
+	}
+	return out
 }

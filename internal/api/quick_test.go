@@ -6,7 +6,6 @@ import (
 	"github.com/stretchr/testify/assert"
 
 	"fribbet/internal/api/contract"
-	"fribbet/internal/core/quick"
 )
 
 // The worked example of docs/model.md, section C, through the contract.
@@ -21,8 +20,10 @@ func TestCalcQuick(t *testing.T) {
 	}
 	assert.InDelta(t, 0.0041, risks[0.5], 5e-5)
 	assert.InDelta(t, 0.0396, risks[1], 5e-5)
-	assert.Equal(t, quick.DoCut, got.Advice.Action)
-	assert.Equal(t, 0.5, got.Advice.CutMm)
+	assert.Equal(t, contract.QuickAdviceActionCut, got.Advice.Action)
+	assert.Equal(t, 0.3, got.Advice.CutMm, "light grey: a sliver with a tip in reserve would be above the limit")
+	assert.LessOrEqual(t, got.Advice.Risk, 0.005)
+	assert.Equal(t, got.Advice.CutMm, got.Advice.Plan.CutsMm[0])
 	assert.Len(t, got.FaceScale, 5)
 }
 
@@ -33,6 +34,7 @@ func TestCalcQuickRefusesByName(t *testing.T) {
 		"steps[1].removed_mm":   `{"length_mm":5,"depth_mm":7,"colour":"dark","landmarks":[],"steps":[{"removed_mm":4,"face":"white"},{"removed_mm":4,"face":"white"}],"stop":"full","risk_limit":0.01}`,
 		"landmarks[0].spare_mm": `{"length_mm":15,"depth_mm":7,"colour":"light","landmarks":[{"kind":"seen","spare_mm":16}],"steps":[],"stop":"full","risk_limit":0.01}`,
 		"risk_limit":            `{"length_mm":15,"depth_mm":7,"colour":"light","landmarks":[],"steps":[],"stop":"full","risk_limit":1}`,
+		"largest_cut_mm":        `{"length_mm":15,"depth_mm":7,"colour":"light","landmarks":[],"steps":[],"stop":"full","risk_limit":0.01,"largest_cut_mm":4}`,
 		"face_scale":            `{"length_mm":15,"depth_mm":7,"colour":"light","landmarks":[],"steps":[],"stop":"full","risk_limit":0.01,"face_scale":[1]}`,
 		"prior.sd_mm":           `{"length_mm":15,"depth_mm":7,"colour":"light","prior":{"mean_mm":3,"sd_mm":0},"landmarks":[],"steps":[],"stop":"full","risk_limit":0.01}`,
 	} {

@@ -56,10 +56,10 @@ func TestCalcRhythm(t *testing.T) {
 	assert.Nil(t, never, "with so much left the quick grows whatever the interval")
 }
 
-// done records a routine trim of every nail on so many days ago, by slivers alone.
+// done records a routine trim of every nail on so many days ago, by its cuts, each nail to its first sign.
 func (c *client) done(d contract.Dog, ago int, mm string) {
 	c.t.Helper()
-	in := contract.SittingInput{Id: uuid.New(), On: of(date.Of(c.now).AddDays(-ago))}
+	in := contract.SittingInput{Id: uuid.New(), HowFar: new(contract.SittingInputHowFar("first_sign")), On: of(date.Of(c.now).AddDays(-ago))}
 	for _, n := range d.Nails {
 		in.Records = append(in.Records, contract.RecordInput{Code: n.Code, Tool: "large_plier", Reaction: "calm"})
 	}
@@ -77,9 +77,9 @@ func TestADogsOwnRatesHistoryAndRhythms(t *testing.T) {
 		c.done(dog, ago, "1,1")
 	}
 	view := c.view(dog)
-	assert.Equal(t, "learnt", string(view.Growth.Source))
+	assert.Equal(t, "assumed", string(view.Growth.Source), "how far a sitting went is no sign seen: it teaches no growth")
 	assert.Zero(t, view.Growth.Measured)
-	assert.Contains(t, view.Growth.Words, "what came off")
+	assert.Contains(t, view.Growth.Words, "telling the end of a few nails")
 	require.NotNil(t, view.Next)
 	assert.NotEmpty(t, view.Next.Why.Sentence)
 	assert.Len(t, view.Next.Why.Rows, 6)

@@ -35,7 +35,7 @@ func (h handlers) GetPlan(ctx context.Context, r contract.GetPlanRequestObject) 
 	readings := make([]feet.Reading, len(p.Nails))
 	for i, n := range p.Nails {
 		readings[i] = n.Reading
-		out.Nails = append(out.Nails, contract.PlannedNail{Code: n.Code, Kind: n.Kind, CutsMm: list(n.Cuts()), Slivers: n.Most(), SliverMm: n.Going, MostMm: n.MostMM(), Why: n.Why})
+		out.Nails = append(out.Nails, contract.PlannedNail{Code: n.Code, Kind: n.Kind, Plan: cuttingPlan(n.Verdict), Why: n.Why})
 	}
 	out.Rank = rank(readings)
 	for _, d := range p.Days {
@@ -70,8 +70,13 @@ func holds(all []sitting.Hold) []contract.Hold {
 func planDay(d sitting.Day) contract.PlanDay {
 	out := contract.PlanDay{On: d.On, Minutes: minutes(d.Minutes)}
 	for _, s := range d.Stops {
+		var then *kit.Tool
+		if s.Then != nil {
+			then = &s.Then.Tool
+		}
 		out.Stops = append(out.Stops, contract.Stop{
-			Code: s.Code, Why: s.Why, Urgent: s.Urgency.Urgent(), Tool: s.Tool.Tool, ItemId: pieceID(s.Tool.Piece),
+			ThenTool: then,
+			Code:     s.Code, Why: s.Why, Urgent: s.Urgency.Urgent(), Tool: s.Tool.Tool, ItemId: pieceID(s.Tool.Piece),
 			Grit: given(s.Tool.Grit), Speed: given(s.Tool.Speed),
 		})
 	}
@@ -143,7 +148,13 @@ func sittingOf(in contract.SittingInput) store.Sitting {
 			LengthBefore: read(measure.Length, one.LengthBeforeMm, with.LengthBefore), LengthAfter: read(measure.Length, one.LengthAfterMm, with.LengthAfter),
 			GapBefore: read(measure.Gap, one.GapBeforeMm, with.GapBefore), GapAfter: read(measure.Gap, one.GapAfterMm, with.GapAfter),
 			SpareLeft: read(measure.Quick, one.SpareLeftMm, with.SpareLeft),
-			Cuts:      one.CutsMm, Tool: one.Tool, Reaction: one.Reaction, Blood: one.Blood, TookForce: orZero(one.TookForce), Sure: orZero(one.Sure),
+			Cuts:      one.CutsMm, Tool: one.Tool, Reaction: one.Reaction, Blood: one.Blood, TookForce: orZero(one.TookForce), Sure: orZero(one.Sure), Assumed: orZero(one.Assumed),
+		}
+		if g := one.Ground; g != nil {
+			r.Ground = &record.Ground{Tool: g.Tool, Touches: g.TouchesMm}
+			if g.ItemId != nil {
+				r.Ground.Item = g.ItemId.String()
+			}
 		}
 		if one.ItemId != nil {
 			r.Item = one.ItemId.String()

@@ -1,4 +1,5 @@
 import { computed } from 'vue'
+import type { Schemas } from './api/client'
 import { useSettings } from './api/queries'
 
 /** The number that was typed, a comma being a point, with or without a unit; undefined when it is none. */
@@ -36,7 +37,16 @@ export function useUnits() {
   return { length: unit('length'), weight: unit('weight') }
 }
 
-/** What may come off a nail: a few slivers are counted, many are told by what they come to. */
-export function atMost(n: { slivers: number; sliver_mm: number; most_mm: number }, length: { show: (mm: number) => string }) {
-  return n.slivers <= 6 ? `up to ${n.slivers} × ${length.show(n.sliver_mm)}` : `up to ${length.show(n.most_mm)}, in slivers of ${length.show(n.sliver_mm)}`
+type Plan = Schemas['CuttingPlan']
+
+/** The cuts of a plan as a hand thinks of them: 2 mm, then 3 × 0.5 mm. */
+export function cutBy(plan: Plan, length: { show: (mm: number) => string }) {
+  return plan.runs.map((run) => (run.cuts === 1 ? length.show(run.mm) : `${run.cuts} × ${length.show(run.mm)}`)).join(', then ')
+}
+
+/** About 4 cuts, at most 6. */
+export function howMany(plan: Plan) {
+  const most = plan.cuts_mm.length
+  const cuts = (n: number) => (n === 1 ? '1 cut' : `${n} cuts`)
+  return plan.likely === most ? `about ${cuts(most)}` : `about ${cuts(plan.likely)}, at most ${most}`
 }

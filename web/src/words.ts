@@ -122,6 +122,10 @@ export const asks: Record<Schemas['Ask'], string> = {
 export const phrases = ['calm throughout', 'half asleep', 'better with treats', 'did not like the sound', 'did not like hind paws', 'needs a second pair of hands', 'bath before', 'bath after', 'hair cleared from the pads', 'hair wetted down', 'mesh over the paw', 'horn was wet: faces hard to read']
 export const endPoints: Record<Schemas['EndPoint'], string> = { first_sign: 'stop at the first sign', full: 'thin slivers until the dot' }
 
+/** How a hand works a nail. */
+export const ways: Record<NonNullable<Schemas['Way']>, string> = { '': 'with whatever suits the nail', clip: 'clip', grind: 'grind', clip_then_grind: 'clip all of a paw, then grind it round' }
+/** The largest cuts that one may choose, mm. */
+export const largestCuts = [0.5, 1, 1.5, 2, 2.5, 3]
 export const howFar: Record<NonNullable<Schemas['SittingInput']['how_far']>, string> = {
   tips: 'tips only', first_sign: 'to the first sign', full: 'as far as it goes',
 }

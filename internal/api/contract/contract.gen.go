@@ -133,6 +133,24 @@ func (e DueRowTask) Valid() bool {
 	}
 }
 
+// Defines values for EventEnd.
+const (
+	Before EventEnd = "before"
+	Sign   EventEnd = "sign"
+)
+
+// Valid indicates whether the value is a known member of the EventEnd enum.
+func (e EventEnd) Valid() bool {
+	switch e {
+	case Before:
+		return true
+	case Sign:
+		return true
+	default:
+		return false
+	}
+}
+
 // Defines values for FirstStepWay.
 const (
 	FirstStepWayLadder FirstStepWay = "ladder"
@@ -295,6 +313,45 @@ func (e PhotoInputReference) Valid() bool {
 	case PhotoInputReferenceCard:
 		return true
 	case PhotoInputReferenceKnown:
+		return true
+	default:
+		return false
+	}
+}
+
+// Defines values for QuickAdviceAction.
+const (
+	QuickAdviceActionAsk  QuickAdviceAction = "ask"
+	QuickAdviceActionCut  QuickAdviceAction = "cut"
+	QuickAdviceActionStop QuickAdviceAction = "stop"
+)
+
+// Valid indicates whether the value is a known member of the QuickAdviceAction enum.
+func (e QuickAdviceAction) Valid() bool {
+	switch e {
+	case QuickAdviceActionAsk:
+		return true
+	case QuickAdviceActionCut:
+		return true
+	case QuickAdviceActionStop:
+		return true
+	default:
+		return false
+	}
+}
+
+// Defines values for QuickAdviceVoice.
+const (
+	Eye    QuickAdviceVoice = "eye"
+	Number QuickAdviceVoice = "number"
+)
+
+// Valid indicates whether the value is a known member of the QuickAdviceVoice enum.
+func (e QuickAdviceVoice) Valid() bool {
+	switch e {
+	case Eye:
+		return true
+	case Number:
 		return true
 	default:
 		return false
@@ -511,9 +568,6 @@ func (e AddPictureParamsPaw) Valid() bool {
 	}
 }
 
-// Action defines model for Action.
-type Action = quick.Action
-
 // Advice defines model for Advice.
 type Advice struct {
 	// Code Paw and digit; LH1b and RH1b are second hind dewclaws
@@ -699,7 +753,7 @@ type BenchAdvice struct {
 	// Chance the same in words
 	Chance string `json:"chance"`
 
-	// CutMm of the next sliver; where the nail is left, what it would be
+	// CutMm of the next cut; where the nail is left, what it would be
 	CutMm float64 `json:"cut_mm"`
 
 	// Eye what was seen decides, not a number
@@ -711,23 +765,11 @@ type BenchAdvice struct {
 	// LeftMm spare that is believed to be left
 	LeftMm float64 `json:"left_mm"`
 
-	// Likely of them, until the sign shows
-	Likely int `json:"likely"`
+	// Plan How a nail is cut in one press, a look after each cut, to the first sign or to the plan's end
+	Plan CuttingPlan `json:"plan"`
 
-	// MostMm what they come to
-	MostMm float64 `json:"most_mm"`
-
-	// Risk that the next sliver bleeds
+	// Risk that the next cut bleeds
 	Risk float64 `json:"risk"`
-
-	// SliverMm how thick they are
-	SliverMm float64 `json:"sliver_mm"`
-
-	// Slivers at most, this one among them; a look after each
-	Slivers int `json:"slivers"`
-
-	// SliversMm each of them, in their order; none where the nail is not trimmed
-	SliversMm []float64 `json:"slivers_mm"`
 }
 
 // BenchAdviceAction defines model for BenchAdvice.Action.
@@ -770,6 +812,9 @@ type BenchNail struct {
 	// GoesOn this school goes on from the first sign to the dot, step by step
 	GoesOn bool `json:"goes_on"`
 
+	// Ground it was clipped and ground round, or taken up again with the grinder
+	Ground bool `json:"ground"`
+
 	// Known something was told of it before this sitting
 	Known bool `json:"known"`
 
@@ -805,10 +850,7 @@ type BenchNail struct {
 
 	// ThinMm the sliver of light grey
 	ThinMm float64 `json:"thin_mm"`
-
-	// ThinnerMm the same where that is thinner than the plan’s slivers; none where it is not
-	ThinnerMm *float64 `json:"thinner_mm,omitempty"`
-	Today     bool     `json:"today"`
+	Today  bool    `json:"today"`
 }
 
 // BreakEven The longest interval that lets no quick grow; none where every one does
@@ -952,6 +994,9 @@ type Choices struct {
 	// Holidays days on which nobody works
 	Holidays []Span `json:"holidays,omitempty"`
 
+	// LargestCutMm the largest cut of the hand, for a nail 7 mm deep; none is what is usual of the hand
+	LargestCutMm *float64 `json:"largest_cut_mm,omitempty"`
+
 	// LeftHanded the cutter is in the left hand
 	LeftHanded *bool      `json:"left_handed,omitempty"`
 	LengthUnit LengthUnit `json:"length_unit"`
@@ -963,7 +1008,10 @@ type Choices struct {
 	Role Role `json:"role"`
 
 	// Version of the settings as they were read: refused with 409 when they were changed since; without it they replace whatever there is
-	Version         *int       `json:"version,omitempty"`
+	Version *int `json:"version,omitempty"`
+
+	// Way clip, grind, or clip all of a paw and then grind it round; empty is whatever suits, of a dog what Settings have
+	Way             *Way       `json:"way,omitempty"`
 	WeightUnit      WeightUnit `json:"weight_unit"`
 	WorkingWeekdays Weekdays   `json:"working_weekdays"`
 }
@@ -995,6 +1043,12 @@ type CutRisk struct {
 	Risk  float64 `json:"risk"`
 }
 
+// CutRun defines model for CutRun.
+type CutRun struct {
+	Cuts int     `json:"cuts"`
+	Mm   float64 `json:"mm"`
+}
+
 // CutsRequest defines model for CutsRequest.
 type CutsRequest struct {
 	BaseAngleDeg float64 `json:"base_angle_deg"`
@@ -1016,6 +1070,27 @@ type CutsRequest struct {
 // CutsResult defines model for CutsResult.
 type CutsResult struct {
 	Schools []SchoolCut `json:"schools"`
+}
+
+// CuttingPlan How a nail is cut in one press, a look after each cut, to the first sign or to the plan's end
+type CuttingPlan struct {
+	// Chance that the nail bleeds of the whole press, in words
+	Chance string `json:"chance"`
+
+	// CutsMm all that may come off, in their order; none where the nail is not trimmed
+	CutsMm []float64 `json:"cuts_mm"`
+
+	// Likely how many of them, until the sign shows: what a tally begins with
+	Likely int `json:"likely"`
+
+	// MostMm what they come to
+	MostMm float64 `json:"most_mm"`
+
+	// Runs the same as people say it
+	Runs []CutRun `json:"runs"`
+
+	// ThinMm from the first light grey on every cut is this thick at most; none where that changes nothing
+	ThinMm *float64 `json:"thin_mm,omitempty"`
 }
 
 // Date defines model for Date.
@@ -1295,6 +1370,9 @@ type Event struct {
 	CalmMinutes *float64 `json:"calm_minutes,omitempty"`
 	Colour      *Colour  `json:"colour,omitempty"`
 
+	// End of a nail that is done and whose last face nobody told: before the sign, or at it
+	End *EventEnd `json:"end,omitempty"`
+
 	// Face what a fresh cut shows; a dark nail: white grey dark_centre dot blood; a light one: white blush pink_dot blood
 	Face   *Face `json:"face,omitempty"`
 	Helper *bool `json:"helper,omitempty"`
@@ -1335,6 +1413,9 @@ type Event struct {
 	Ticks []string `json:"ticks,omitempty"`
 	Tool  *Tool    `json:"tool,omitempty"`
 }
+
+// EventEnd of a nail that is done and whose last face nobody told: before the sign, or at it
+type EventEnd string
 
 // EventKind defines model for EventKind.
 type EventKind = bench.Kind
@@ -1497,6 +1578,9 @@ type Hand = kit.Hand
 type Handling struct {
 	Helper Helping `json:"helper"`
 
+	// LargestCutMm the largest cut with this dog, for a nail 7 mm deep; none is the hand's
+	LargestCutMm *float64 `json:"largest_cut_mm,omitempty"`
+
 	// MostMinutes the same
 	MostMinutes *float64 `json:"most_minutes,omitempty"`
 
@@ -1514,6 +1598,9 @@ type Handling struct {
 
 	// Sore old or sore joints
 	Sore bool `json:"sore"`
+
+	// Way clip, grind, or clip all of a paw and then grind it round; empty is whatever suits, of a dog what Settings have
+	Way *Way `json:"way,omitempty"`
 }
 
 // Help Whether somebody must be there to hold
@@ -2592,21 +2679,12 @@ type PlannedNail struct {
 	// Code Paw and digit; LH1b and RH1b are second hind dewclaws
 	Code NailCode `json:"code"`
 
-	// CutsMm slivers that are likely to come off before the sign shows: what a tally begins with; none where it is left
-	CutsMm []float64 `json:"cuts_mm"`
-
 	// Kind what becomes of a nail today
 	Kind VerdictKind `json:"kind"`
 
-	// MostMm that they come to
-	MostMm float64 `json:"most_mm"`
-
-	// SliverMm of one of them; the first may be a tip's
-	SliverMm float64 `json:"sliver_mm"`
-
-	// Slivers at most, one at a time with a look after each; 0 where it is left
-	Slivers int    `json:"slivers"`
-	Why     string `json:"why"`
+	// Plan How a nail is cut in one press, a look after each cut, to the first sign or to the plan's end
+	Plan CuttingPlan `json:"plan"`
+	Why  string      `json:"why"`
 }
 
 // Point [x, z] in mm
@@ -2666,20 +2744,30 @@ type Puppyhood struct {
 // Purpose defines model for Purpose.
 type Purpose = kit.Purpose
 
-// QuickAdvice defines model for QuickAdvice.
+// QuickAdvice The next thing to do, by the verdict that the bench reads
 type QuickAdvice struct {
-	Action  Action `json:"action"`
-	Because string `json:"because"`
+	// Action ask: too little is known to begin, a landmark first
+	Action  QuickAdviceAction `json:"action"`
+	Because string            `json:"because"`
 
 	// CutMm 0 when it is to stop
 	CutMm float64 `json:"cut_mm"`
+
+	// Plan How a nail is cut in one press, a look after each cut, to the first sign or to the plan's end
+	Plan CuttingPlan `json:"plan"`
 
 	// Risk of that cut
 	Risk float64 `json:"risk"`
 
 	// Voice which of the two spoke; what the eye saw overrules the number
-	Voice Voice `json:"voice"`
+	Voice QuickAdviceVoice `json:"voice"`
 }
+
+// QuickAdviceAction ask: too little is known to begin, a landmark first
+type QuickAdviceAction string
+
+// QuickAdviceVoice which of the two spoke; what the eye saw overrules the number
+type QuickAdviceVoice string
 
 // QuickPlan A plan that is on, and what has come of it
 type QuickPlan struct {
@@ -2725,12 +2813,15 @@ type QuickRequest struct {
 		Kind    Landmark `json:"kind"`
 		SpareMm float64  `json:"spare_mm"`
 	} `json:"landmarks"`
-	LengthMm float64 `json:"length_mm"`
+
+	// LargestCutMm for a nail 7 mm deep; 2 when not given
+	LargestCutMm *float64 `json:"largest_cut_mm,omitempty"`
+	LengthMm     float64  `json:"length_mm"`
 
 	// Prior Spare before the sitting; none is no history
 	Prior *SparePrior `json:"prior,omitempty"`
 
-	// RiskLimit of reaching the quick, a cut
+	// RiskLimit of bleeding, a cut
 	RiskLimit float64 `json:"risk_limit"`
 	Steps     []struct {
 		// Face what a fresh cut shows; a dark nail: white grey dark_centre dot blood; a light one: white blush pink_dot blood
@@ -2749,6 +2840,7 @@ type QuickRequestColour string
 
 // QuickResult defines model for QuickResult.
 type QuickResult struct {
+	// Advice The next thing to do, by the verdict that the bench reads
 	Advice    QuickAdvice `json:"advice"`
 	FaceScale []float64   `json:"face_scale"`
 	RemovedMm float64     `json:"removed_mm"`
@@ -2798,18 +2890,23 @@ type Ready struct {
 
 // RecordInput defines model for RecordInput.
 type RecordInput struct {
-	Blood bool `json:"blood"`
+	// Assumed nobody counted the cuts: they are the plan's, as it was accepted, and teach nothing of growth
+	Assumed *bool `json:"assumed,omitempty"`
+	Blood   bool  `json:"blood"`
 
 	// Code Paw and digit; LH1b and RH1b are second hind dewclaws
 	Code NailCode `json:"code"`
 
 	// CutsMm the thickness of each cut
-	CutsMm         []float64 `json:"cuts_mm"`
-	GapAfterMm     *float64  `json:"gap_after_mm,omitempty"`
-	GapBeforeMm    *float64  `json:"gap_before_mm,omitempty"`
-	ItemId         *Id       `json:"item_id,omitempty"`
-	LengthAfterMm  *float64  `json:"length_after_mm,omitempty"`
-	LengthBeforeMm *float64  `json:"length_before_mm,omitempty"`
+	CutsMm      []float64 `json:"cuts_mm"`
+	GapAfterMm  *float64  `json:"gap_after_mm,omitempty"`
+	GapBeforeMm *float64  `json:"gap_before_mm,omitempty"`
+
+	// Ground A nail that was clipped, ground at the same sitting
+	Ground         *SecondPass `json:"ground,omitempty"`
+	ItemId         *Id         `json:"item_id,omitempty"`
+	LengthAfterMm  *float64    `json:"length_after_mm,omitempty"`
+	LengthBeforeMm *float64    `json:"length_before_mm,omitempty"`
 
 	// Means of its numbers, where it is not the usual: a length by caliper, a gap by feeler where it is exactly one's thickness, by caliper otherwise, what is left by eye
 	Means *struct {
@@ -3036,6 +3133,15 @@ type SchoolCut struct {
 	Slivers int    `json:"slivers"`
 }
 
+// SecondPass A nail that was clipped, ground at the same sitting
+type SecondPass struct {
+	ItemId *Id  `json:"item_id,omitempty"`
+	Tool   Tool `json:"tool"`
+
+	// TouchesMm what each touch took; none where it was only ground round, which shortens nothing
+	TouchesMm []float64 `json:"touches_mm"`
+}
+
 // Section defines model for Section.
 type Section struct {
 	// Bar One nail of the rank, read on one day
@@ -3134,7 +3240,7 @@ type SittingInput struct {
 	CalmMinutes *float64 `json:"calm_minutes,omitempty"`
 	Helper      *bool    `json:"helper,omitempty"`
 
-	// HowFar how far the whole sitting went: the end of every nail that was cut and tells none of its own; left out, nothing is assumed
+	// HowFar how far the whole sitting went, of every nail that was cut and tells no end of its own; left out, a nail that was cut may have stopped at the sign or anyway
 	HowFar *SittingInputHowFar `json:"how_far,omitempty"`
 	Id     Id                  `json:"id"`
 
@@ -3150,7 +3256,7 @@ type SittingInput struct {
 	Ticks []string `json:"ticks,omitempty"`
 }
 
-// SittingInputHowFar how far the whole sitting went: the end of every nail that was cut and tells none of its own; left out, nothing is assumed
+// SittingInputHowFar how far the whole sitting went, of every nail that was cut and tells no end of its own; left out, a nail that was cut may have stopped at the sign or anyway
 type SittingInputHowFar string
 
 // SittingSummary defines model for SittingSummary.
@@ -3262,11 +3368,12 @@ type Stock = kit.Stock
 // Stop defines model for Stop.
 type Stop struct {
 	// Code Paw and digit; LH1b and RH1b are second hind dewclaws
-	Code   NailCode `json:"code"`
-	Grit   *int     `json:"grit,omitempty"`
-	ItemId *Id      `json:"item_id,omitempty"`
-	Speed  *Speed   `json:"speed,omitempty"`
-	Tool   Tool     `json:"tool"`
+	Code     NailCode `json:"code"`
+	Grit     *int     `json:"grit,omitempty"`
+	ItemId   *Id      `json:"item_id,omitempty"`
+	Speed    *Speed   `json:"speed,omitempty"`
+	ThenTool *Tool    `json:"then_tool,omitempty"`
+	Tool     Tool     `json:"tool"`
 
 	// Urgent it touches the floor or curls
 	Urgent bool `json:"urgent"`
@@ -3409,9 +3516,6 @@ type VisitInput struct {
 // VisitState defines model for VisitState.
 type VisitState = round.State
 
-// Voice which of the two spoke; what the eye saw overrules the number
-type Voice = quick.Voice
-
 // Walked defines model for Walked.
 type Walked struct {
 	KmWeek float64 `json:"km_week"`
@@ -3424,6 +3528,9 @@ type WantedLook struct {
 	On     Date   `json:"on"`
 	Words  string `json:"words"`
 }
+
+// Way clip, grind, or clip all of a paw and then grind it round; empty is whatever suits, of a dog what Settings have
+type Way = kit.Way
 
 // Weekday defines model for Weekday.
 type Weekday string
@@ -12801,450 +12908,458 @@ func (sh *strictHandler) ReadCard(ctx *gin.Context, cardKey string) {
 // const string: with thousands of chunks the chained `+` fold is several
 // times slower for the Go compiler than parsing a slice literal.
 var swaggerSpec = []string{
-	"5P3rktu21jeI3wpK//dffp4aut1O4n1wf0qcgzNxEr+236Rq9mRUEAlJSFMENwC2rLhcNbcxtzdXMoW1",
-	"FkBSBERSrY73fp4viW2BOC4srONvfVjkalerSlTWLJ5/WNRc852wQsPfvlab7wv3B1ktni9qbreLbFHx",
-	"nVg8XxRqs5TFIlto8c9GalEsnlvdiGxh8q3YcffV/9BivXi++P89acd4gr+aJ98Xi48fs8X3VuySQ0gr",
-	"dhcY4xUvCqGTo5Tw873H+ei+NrWqjIC9+4rnt00Nf8xVZUVl3R95XZcy51aq6snvRlXu36YN4vuDkQph",
-	"ci1r183i+eLdVrAV/sxWwshCMOv+Sanbxcds8ZWo8u3l5gG9JWZhpLWy2jBumLTMWF4VhlVq76bxgpei",
-	"Kri+2ExCh4nJ5PT7I8N4UWhhDE5DFxecgi7Sw7vfMneJkAIvRwudLhODF2rzyDAkbeOOw27FAQ/En8d3",
-	"3Io9P1xsUr6/yIx+3XILJKn2lZuPFhy25qVqjLjYBLC31IaIO5kLw2QFE9li22zxg7QXm4DrKzH8rbTR",
-	"S/GjMIZvxOVII3SYmMgu/J4tXmu1KsXuxNg1tvjf5s3B95uiBGnYXqtqk7HVga2lKAv2H2++fcH+/sWz",
-	"v/6nm9hbAWzkcrsSOkzxrfB7tvhV6VtZbX4V4vZi43f7jO6KALLUAvZG6Vt4uOhr1/mXOTb9sBBVs1s8",
-	"/8cib+wiW1jV5O4tM1bVi9+yhT3U7k0zVstqs8gW7x9v1GP6x382Mr+9op46Pz2Wu1ppi8+/3S6eL9Za",
-	"rlbCPpGVFbri5ZNcafEEvoeJfVm4ywQfaFULbaWn4EKMbcVPXJYvXLuP2ULBBsCn/Q1ZCWPZWmpjb5jd",
-	"KiOYbkpRMNVYVnLjVu6EAzM22Dulyp+x049hc7jWjk1li7rRtTKjM35NzfCJ9wLCP3C1bS/tctpzUKvf",
-	"RW7dWF+a2+EygSVWgv2zEcb9E7PueuRqJwyrxHvLVMU4q7gsnzNpDctVqRqdsT2QivsazoSJqjAZs/xW",
-	"MM5MKe8ENCKmK6qCma3am4zpxnW4ltVGaKZVUxVMus0MRAUDLLJFyatix/WtIy3ob5Et1jx3qzQ7pex2",
-	"jNhWTky4cqs+g9JWJGNkJEUNKW11sPiHtdI7bp2wWNm/fLEIk3IdboR2W7/jhVhy22tdcCseW7kTi+Nl",
-	"fPSC4YfhD1rUJc9FMTxJiVzNbTlnWhirtGCheRhjpVQpeDUgJRixnWlG6+uMGKOpjoh5tDvtD/1pVmIf",
-	"btbUO0RHELk/ldxs7dJq1axKMRxsvz0A/bkLy6DtI8P23L19lrml3jCxq+3BkXPlnsY9N9HjcJ+Wh+EA",
-	"7upIA10xwfMtDhLZ7WwBuxi/gIXUIrdKH5xssN/KfIvCEtdR4pi2XE8COd8JZpVb8lZWm+MVF9KJY3Y4",
-	"zhF94PTbrWincXwKWTj8OMXo4cR/rgTwGKbWsADNq9sMZDTHf9wmF9wNeT9eT6xlTKDGVq59o0u3Fe09",
-	"7BznhtdjPX1jrNxxC2NvtGpGP/gOGn3MFqWoNnY7p/9K2OVut9yTyEDzrZrdCjmQqpbrUikdXwzw8GWp",
-	"qs1yt4vTqHFktJcWSJOZmmvBiLuXau84fEtC7bDYcaxPXKI/cHzYkx2YrdL2nKlt5WYLr49aw/OlebUR",
-	"sXFMcXL7zJbXo7T2Fhq51m4Kc07PWPeHCaT81tIXVuF5Rjdlo9Xeblkp1pY1lZWlu+ggpwlzwyp3n/z1",
-	"r8Sd0KxQwsR2xao6OkAhajw7FAm4ZaWsBFsJRwr+Aj8yzKoafon2reVuhw/ZSUXTL7jR1bIQmwgPRhKy",
-	"sqYJbJWWf6jK8nI4blyAwtvpzyFrhRA897ARHYIekObxLQq32NND/5L2SK6zvM5VbTlQlJF6m8oRU+Tl",
-	"brmTVUPSybFUu1Ykt8ELzIzcVJm7Le4k4d0gA4p5zjhbacFvWfiI2y71VGqlioN7PATJcIMzznkTxOtJ",
-	"L/0L/CD21DstiOd2aUSuqsLEWYHbfCdeWBSDNlpWhdBO4z2YVpTN2O9NsRE7p1TFZq2U2/X0SFu1h5Go",
-	"O+Y+MIyvrdCMM68QDfole+UEU54Thwu8G0NmLe68qXQ4qx2vQGzwRoZSbaIC6VaUtUg8BltVFpPWviqF",
-	"KGS1wU2Qhm2dHk3UwqsDkEep1G2Ut7hhTPw2q4IfHhlWc6cw0EqUdgdJdx3004nC40tVFjF68qbdSccB",
-	"Gt9Iy1fc2G/c2fgPlu5qRFcIF83J/j1pDNVvFE+rqOTnOHqE8Gm/3DEYJH26m1tuWF4qAwrApN3qykvH",
-	"O+ZGX6IJYArH3smqiMmo7mlWzP3aPtpWqTIYxnjVm+5Q/j1WAty609tyXwICRuv2Bcamg2LKnZZZPK+a",
-	"soxNKaG/eZIY/DB9X2tujEjwP1xk0CJaDrhRwpC6jUzLU95aaXdXcT1wDlP35TU35lelCxM1bAhVx1UU",
-	"xawq3YPRviVaMFWVBxD0a6GNqrxEMp0Ias2lESl6Q3s0KDt7UZaxu+VEliXwcDC0leXP68Xzf5zegje8",
-	"ul18/C1LCaX4JEgb+kfmeO8B3GONt93b1fdCixuU+FRjPZnzyuzhVBk9GiD+8GJZ6MPI1aQe1jx3h5ML",
-	"uppSA4PaC2tF0eFe7smxXrWObq/YiSI1qLGqNugxKpUqnqMZw/VWcgk2t4wpzURpBP4kDasEdypufKw9",
-	"uViOx6LL62hBGobtutaRTh/S3C5LuZMxhuum4Ig1byzbccdn7+JaBcpSk58ZMmwNBnQvoZdpyHS2F5XF",
-	"Cz39vu5jF8fUYlwKfwuNUFPRFttPs2SBWXhMFaqK10riw+na16R19zfBkaJxoqrnbe6hCKTDLbx29PBZ",
-	"xbiZzOG/5Xn0wYO+06IQ3u4gEEmcQWMaXpYHmFgtiues5MgEHMVxdies0LLiWvLqUVQwMk3tTZSRq+L0",
-	"tQNzwhOMJiuWq90OzOlDHum4+QT7NLZt8m1U2dt7aocmnjGs3ILaBxtMv2ZU3+pciKz135PtERaBgm+Q",
-	"UGkR9HASOfVuZxCIvSAQ3oLAdDqKCIklQ3ViKPYfScLH5NAh1c7uhefZC7jteQa+1JUOw53vMGaS88Ij",
-	"mtT+WifI0J8Exnuw+LnLUCiUtfDtH1jS+MC3E0zuXpvB6xR38nzMFiuRc/KkDn7Lt7xKmT7hmXTyCggS",
-	"kY7zJm74ITKEZeJkbzpOCa+RuI0kP4R7nlQDCkrs1olDSnhwz5ARomKFyGUhTAbWY87o25it95ZE31MX",
-	"7xehC5nbH1xTL1zHFor2LEuv3kqUUtyJwh3qSjAilMFqSnkrovZq2LVdRmYhOAG5qdA5E3ddKGPTbAFk",
-	"j1yBhTk2D3dPE+/n0emhNhlniNAgOokt2JtkftszmAfrhnubVwKuQeXkup6wfjxAjMNb5tafuR4M8EC+",
-	"c6ze7eEN46DckpAneFfp72wgdR6dPrgMwpkgO5UapfieeNylaUd93ng2lJA7Brbea3bEiG+RC3LviqVr",
-	"1u5Fb+LdM2hJIpBZS70tI8AbRRQQeECSlb1o7NCWtSaPyZS3WxZR3oO7HjFsNmg8G/GKwfME68IvkvMH",
-	"/XCwAB4Y9KiCSbz8I3DaUYnlSwNxVd4CE/UGkmeH0ZM55FIga8dtQA/vWrHTjYKBQCIiWqEqkTCTFZuY",
-	"m9R7p9EvptZrZhxTZyDDJDYKJM8EG5OW5RwZaMbWWu2Y4WtwuNG+30sCXSudp+yATqUnc8zxvKRhJt8q",
-	"VaLeryqcWd/s6+aIypDNmLGiZqsD/D/+pFVqHxnLqJ1AKcM9k6DZg1ugNRq7uaDUF+03uPlHrWvUrvNN",
-	"wiOkhWDgrjQ0F6uY2w0jYBuydjOsrDOvSA5d0iMctZ3HdFLurmJoXqs2Ni6CD8z2FHpzPMF6AsN8TaRW",
-	"l7yqRHHybXcKppXuFQLJycn4szao1sKYpVVTyV+LVhI9aRbx7dCwoO7COoZv+610alj8Ck1y1L11jd6A",
-	"4/AsV53jAxT8MWUPSG+Mi8vIsmP3yF3CtIcUWZ5as1JutpZttDhEfXIoKI14WkkiQYGUPnF/R23Q0dX/",
-	"+3//P4YGNT05BrXgnomo+ygXGAw68iiT06510pHXDr/vXqQeldOr06MY/wi22955VAP7bamIHpwOpfrX",
-	"ofXy0aPfZQ+efdINbU+rpY7OZWlZey8Kqsv1/PMWlUe04Lff3Ikqrhh6FxnEO93xEk+yFNadC0VzbbTa",
-	"984NrQ4QiIGG2b6cs5WbLXgy42yhVPsTv1YkOk2VNYxq9Dibe4utPmaL1MhHVIXNupPNuusK49KE4zsv",
-	"q81XPI+oPL+SrABmElDetERFArfcQPg8w+Ct7cFud4NNdg0SN5O4NR4eacY74S6kgvgkq1ih+R7GiHsm",
-	"KzHV/bBRvFxueJ1iuFtVxkVSr8OQta5QxAfu7ZeCGIa4COykHycDb4Ql9xpslTTtJg9ZKf009gZhq75N",
-	"dMoGOhHLxKYbBCUz2aRb8uqtk9jG1L2wWj/X/jn6SWWByPyutucZI/huQkWfWDG4chguRwKh0Hdd00kq",
-	"5ozbbWpcWQv9RvA4qf1cCfR4+MuQ4wdOZ6cwNeY00g2Sxxa5fX8FKc2xDb4bTj420fKN2sc0Q0wHiems",
-	"hdqMEp9qquJrhZ7D9ZqMF5No5mfXPHaNNJgwOjZAK95bCAkFiyG4ZX8bO7ICAg5oSomjKyPxorwsRyIa",
-	"0OCV87IURcY8JdV8I5jSfZGiY33J/XATw0/wuGKamFa7qTccjGtTG++5jEVzqKoj7rtVTuUJyTUcnRQs",
-	"yM81gwPw2+UnFT8/9KwdvU2lKBK0XMWNwlu1E2kXZKE6FkqwEt5JI+0sj/AW79302Go3TvQH2P6JLM5N",
-	"uNEl48bxmr16XMidqIxUFS+Zk1yfM16xt798x9z3TFbM/LNxCqhjVU+jHjT5R3e+HeJudBnnQ91zdo0y",
-	"n3AIfcWOFS4/j0YVY2SAz16C4EpwK4sCxJWyzJhR3jsJ93FoZx+JOieh2p0YUUZ3RikyfE3HwotCWtjg",
-	"150DWvPSiGOmrmoUi0emBc3iwzZeP+13PMXiTx97i38qbIUkRWkYX6nGHgVs+n/2fuxLCFDofBmlJLIZ",
-	"ey8bfnVil36IBgB1HaDoSoErY4R+hIlHNxSjB8kkuaO3juvqBryNpcjYlkJNyZe/FWVxw2otnBaWefMT",
-	"iDv4uvtXrTu+F+bxdYPYdephLLmkUJur7jLPSDFxh+e2+MVW5LffVzVawGcQM0RnRuUf42Q3XpK47du5",
-	"d3LNyxL+uF5HZd+8dMpI9DnibMt1wXxsaiRwkEsds13ZvaC4i5p3PTydTyfH4cldnQzJx1DDyaY4yk3e",
-	"8fffY/svvhhejelhWWYvyjJ+GvRLxgpp8i3XKLJwtuIFM7tePNJJRwQdDu10Z8h2Y7KWKvyGRG/oVsk8",
-	"SKJTCS5XSRuTzG8rYeAR48y1wwcBBH2Dj+FaiDK4tUJY+p4bp6qaRotoBoGoimUNwSEzgkhAVh2LC+XI",
-	"hreqlAU/RGi+oKBhjDehyBLHoSbrZ29rpMyWxj67vk4EVro5p8x+eWMhhiQEM0KgFwVKRi4CGsCaSo4H",
-	"rULT/1VhjNqO603iiDtuaA7uR1YKfofpzGutWlUrmcqhVSnG9ZoSLtOd0EbGfBs0iM+W7cW/QcLQc6bF",
-	"ujGCgku/uP57CK6lVqj4FczIKhc30My9p5K82ZTvBkEDkBzhs2Kj+sVeQO7TlK3+FZr6rd5jPi5Ylzz5",
-	"nf6a2g1UewXvVvfM+9PqHmtk3Ch7KFV++9ZqYVEjPMkj+gf0rVY7jBaS4F9jnBUcA7IoEgplvSNP7wTt",
-	"Cib1Tu4o/2VG87jmY1V67fDdgPi+DIsq+CFjlGWBhMR2svDJfzv+Xu6ctPH0iy+uIeII/3o9oKC+UAHh",
-	"fFcwgXMECowGBJFCob8hRPNsMQCpVD1DTlqyUWCRPl+kCe5gP4Om8hbwgqzZfq/ke1GMzcnJMVcvvL1/",
-	"9rRAxsN5NdHUCYzzEVy7d6qWIodDvu0nJqPzwKfWQETaVo7v5620VzTuGVO/BUCHbPGisW8oluboTQ7x",
-	"Ucngm5EUKB/5Ac2jN6Kx5o2ADPG5Eio3YsmrTSl86tbQ9Czq4PQc/HjCzNzzlg5+7T1kM7ISuc5ZJDPx",
-	"kUklOGpeyMYknY/dyKWhKZH3c3DaX/bSbEXRsbIfiQT8VlSZe/tqrdayFORWkIBVAOKCIfs6K0QN+Y9V",
-	"NEXriBa6nrOjs+sutXNqfhXhrHopct2Hp92LNI2ZpoyEAWEow3TJ/i20jwaMHIejUs+xGX1Nft5emPNi",
-	"hHdyK66+xnbzmScoEm5kEce2cHJIKu/f4ziggGZu76dmJU1kNXdbNwvKwAhRzfpgv1XxvJHGEI13sw5I",
-	"LDdcFqP+hG6wsRulu552ohludJQm4GTO0dWTO0qrPT3xzpyj05KmLnkk3POl2kMk0lbtGWeAB1BQ3OoN",
-	"2zWllXV5YKsDq4Ve4s8ZZQlZBfGuO14O3b3hh6hVsu0rzhMPu5WaYLekdr3+snbo6D6g4+TIs7ARy4N7",
-	"2qOzWUltt8tiQkyH1/PxC0HZ24nAkrVSdpmr8agPkLRIY/XWgzGttSTSmZO8uCxUJUac8NM5bMiGm5r2",
-	"VvM7SLdd3p5Isp/tdwXuPe01wCR+pe0S3e3xY+uonRFVj5e3IpXRCJYM97t7af1qyQo51VrwKw4QM9CC",
-	"Ojf9fFDVjPZ0LFkMZY9LKabAbf2OBr7buXDDu5R1bmu76u51ipBSOJmsdXMPFnG88iNqCMTUuYn+UiQ4",
-	"zTmvQI8XHUmeYNR3jBqzIzFso+CHGyYrYwEKZc16u/dfiplFmFTCGQy/ewM/WRCFk6REwYzaCUwAwwB5",
-	"EBdCVmQXtsCpo9FsA3foyzaeeVqepo9sHmRqqjXjpTfEQx5VLkByX3PN2ny1Uqlb9KeBE/6Ud6gXRIM2",
-	"OTGdx3jOfdrqfT8+HhqBYWT6JiJRDrYQonVbgKbylta+a/LtDd4Rf7KWbeSdU40gq5lVYg/uIV7ugUH9",
-	"+U9MJIJTC377WNyJikKQfFoRs0pBlJnP4O/E4h3nmXfjPp3mtxy3Pr5z7b63U4yrsGXGXy0teHHDKiEK",
-	"zDpC8ynrIRQMDKLnPFUtST69jlnJR5Ri8EuxDa/bFFHkokUjbtg1gqMREWE0cwqn414vYOyp6ICvHoO1",
-	"XA4fZQ66SNlOaGLYums/T+Jr6vqwpQST09iGvmE3BHicTwwDj3rJpD4YuJP56VedeNB/kWL/4Ec0AVcX",
-	"nlypjV0mIgUdM8NwqI2svHPcXdo94FSuhegBgEBSBq8OmKah1hnm73bwLSGvnjBHpqWruO/igYcZoU9N",
-	"wDpzrSDDUKWAZiB3Q90itF7N95kTjkQLUjQPRvBHT2SD+NH3o+zzJ9eG2i5ltfR8YcgAVS2qpc94mXQb",
-	"65KPepn/p3sLXpcUoMqr0XwZRI4IEASRDS65nY3E+BZ7e9vsdlwfYptpNZdVIiWNIEXxHmLKkU/9PYYl",
-	"hHTLJA6OH2RZ830qhGbHAZsK8j9JGDwIe0+whP32sKwopC2KvYj4uZXClTpRPALxg7mki2mxlGFIOvdw",
-	"wXq8rRM5jPepcxLH+9VnL0luaCgu8cj282mCU+/CdCb1A7MfNf/iBlPXJ6NWv27EK2nsxLjVQm2Cpx4g",
-	"8GOCkms0eT1fNyIVlwpOv2HUzYH85Fwn8pJLbhNhhZAdEwuHsCKgkHgpkPA6m1IYBt91UsvJ326EqKaz",
-	"6DtRBMi/QYByrprxQJA31GyeONHJEzmSKyECF2NBKPhAvicllG8Fn4y/El/WEUl6scUnnQCV+OjcNcG9",
-	"lKj/4zklyNUnJF/WWzc3L3iid+8YuAtDn0Ggx+x621Z2uAGuDtiwqOUVYp+XfB+FQTjpJBzDTB3x7Y0g",
-	"htZciwRmga7QJhENnRmuOJorN913OAkB8yKev2MT2wm8y7A9CfI9z9/8rxDLxd3LOk38C0h588OubtjT",
-	"I6NHypY165GZZh6abUW5t1VkaPegCKfbzcMasXvHOWJgDjM6aTnGl/xB9Uzsq5n8Ivn2pxWbOQaGopls",
-	"gi4a0R33OHi4VHt2jaRe9szeXVHGyVijzpXKisIH/SbNFvO1tynK2NsdL0uvkWnBTc/H1AVL45XPaPNx",
-	"R2U/uZn4J4TSQfoOiFcxSCbLY9g7LXzee4slHYBWM4xIBp2McJ1RTetEQDn2E8wo0SETuUzEdMFsnfPK",
-	"AxcxTGOQJgWFKkN2Hnix+SEeLjAq4f26PYzbixDgig6ncxRB7epoW+n0qBCFnAAfDLAgflNJFZMbSCVv",
-	"ynJaDZW32Ms9KqgE/PFImCMyUjQtOVLYyaIoBfv7Nfv/A1BKSOYHEBWKp4ykhKdit9Q+GbiVELZm5Xwf",
-	"HTVCFeGYWZhY6DR6jHe+4M70yNefK+EB1xCNsK5FhU4dNLhV+fbGY5EZdiurok1QroQoPGCZuxdDiLYZ",
-	"ETSrw3iNJl4Zyo88ARfuMR8yFgUOj4Nnz0MCmoPxdAq1WkY0VijLsXIsRWEktyhLwygk+v0rKrLw9Bpj",
-	"dMPfIzs6Cyx6Si4YEFjAfjsDA4dyJiYcNDT72Eauptw++60qg86R9UFdyYaMgFKO7KLBkCk9aybAQxoj",
-	"eR0nUUz1Pk6ce+5jITEK3REamr4pMxx1LEDdCGgmTUWpiMf0EfGEmkkIydh2P9HeWPuk8OEiOxMlAGVm",
-	"1UZAciYwakSkfh6Q8GgxjHtr4+iazoHfMUUSmG/NNdvtPAifWq8zCFGEl5XrAlJKoZRZ66LPArwvwKii",
-	"KBIHSY3FQnpQxnCebgrkP+YI1LUXZemm46iam1tBVoQNl1XGEFCWV4ksNesVmCCgd7b0i9iOdvSoiK44",
-	"HZ81FloD0TDAa5IvmM/ADHkAAf2BUFU7mVcdpJmmykvBdRdjp1/rTRQbCIHv1+MivJwOqA78f9lC6xgr",
-	"y3LZAdjpwOgMIHYIH9UDwtLVnFT069yUzLbqF2yfN/nOsEC0xRkmKXGhXkBLKM/oOfK+8BGDIQ0YI4Fv",
-	"owWnqELYWguzBe4I2J83kKejb6nU234rrQCYKPjXZS4qqwEqDiGoAPwSoKRUJXzzVdmYLatldbsMDTuS",
-	"LjQC9wWAT3X6hTOHmmOuByf6UB+BlCbJxN8iNd5DJv5WirL4RmsVQTQR72uR2wTMAZSQjPAjg/pNriqr",
-	"eW7ZXksLQczPUR36x2e/XQVz2aDXO142YjxSFgf3zbN2plGiCK7bwQqpFGureJL+t+fl7RD2aKCBDf99",
-	"Wlr5HvVaAgB2nUXnrbTIecwFs4rG07mXhh4DzEDDrK3J5j4/3lc86o8CZ0hUlEKoLBoR5GU/83v5CbJF",
-	"3EJC1mKyDhyjY3SMJMPHp8m3actLC7+B8j6gz0ZqSFUdULDIoO4DMmjcE6bgWH/Hs8Rz6AyUIT2cIqGv",
-	"YoBFcz0bPdfCdETEQaW1uZ+e91W3gNqZiMERR8H0Ylix4/iO199CSnjMAgHVkQHlnkSUcJt8mNcwhzR0",
-	"FgxWSK4QNIyuihzx13Ml4zazqV4TGit8kFqftPf2oIPMdn6yK/q4sZP4LEMN7iP8q05d6Gm+e6isTdWf",
-	"R8kpdB+dlK+WGKxkGEa/lVWxRGOU/5tq0BDqvYBTMkm/o3Jv5yeSQg/fhUCn/s7Nq/VYiXGPtoeYEDFQ",
-	"x2BRQgNr8LkzqyB4NARNzYv0EaJ6k3iJQDebNumjU/eF9iqIxMF+aF1JOnhDRsp7bvJpb20xfuc7c+95",
-	"NVMz38fgoV6CXmwCfE8o24UntRJGFuJICXYKqjtfvhGooco/hhn0G63GDRJvutVIp9/sLrVHyCEokYki",
-	"n2S1AMK0qiyikoJqbCmjIPy9TrjGSEV6DqRGwQSM0q7/jv10GtPCYePhJqT9TQpeb8t5xstB+aqkPjLZ",
-	"eNzPSkiw4TgCYJXSHaTOM8BOZ1zNjoCeSmgyrBRcV9ab+E8L8kiC7bWm8kxEbD1jQ8BS9WJ/OP70Zfp5",
-	"ZYS+495ANUMpn8cr3EEkU8cnJUBMRJz1DMXH+oSBI8Okt+W8SAm+OZUNqNqtnsUljk7p2K4RMYFN3M+0",
-	"r3+A4ts64ds1Hq1o5v7Gs9IDwz0Wm3h19hMDHyfflHO4duoJT7PbFjkfcso7+0ZI0VKwdaOBZ6n1GoG/",
-	"sbwH42UJtqRggoZIPFFADpR3Js1RUxMcJrCUk2zjJY9FRm7VntWa51YaUYS8eahLqOXOINCPlzsrsQdu",
-	"tcMHl76aAvnxkp9ngvSAHy87OXQznJAvsSCO6cLiDX2zwY92MjtPlLU3Y0PFlzEvYdQl5L5M5LJRWbFO",
-	"XB9W0w8CrQ9qBsddvDpR88cfZaIASKWoIORJlR4auQuhi/Etec33P2vKhHG8Onx0tLDSCW2Npgq2a3I1",
-	"UQXSfTUzCL3jRIgwUGXkFJ/Na98OhIqY8wRqd2jmfmS/K4mANWNAmRpNhO1mdGbUKeJG50RD+7OJXlpR",
-	"1jH4dHR0hfzOXWMwtB+LESioiNe9uB5lSqyFRpkDU9jG7i5iMMEs7gXB5G9PR4nlJU5qD6FIk2dUqM2V",
-	"7+0emEwvpbFKH+KWL3MBAx24f4KNdmBNHFasOsl8cLYB0W8oN8SGsXuFEPrBix2qURdtMdaLTCFiHUPB",
-	"AmTesBNREu92HIFSTlZlSlf8R0xAwC3qZj92Eh1n1f0nI9/JGB5sciKUZwShKak0QuwZriUODtnZkenw",
-	"nGiPPLUib7HcT4GNGgaL98rQRBSqUG/qd2RdZNJK1YxNWfp7iUNJtlwdWWr7pzU44IgpNzTtb1yqekqI",
-	"kA3HFaV8VUbAw7e8KpJRg1BcFEppglwQrYoud6vElZC7FZMVWcdso3nJShnPKZsRpFEmHKu+Uh/JXm2k",
-	"3EE1vjbhYNgz3u+6iWUddbDT/S13Dc2EMgv7/rONC6SNpeEyOqb4sVLpz2iNg5jICEFZ7ngJcpMDvzoN",
-	"795LWk0VXieY8li2o7FoFp1lBiUsrthjB3WYax0N9vRlJ9xmrGXOLcXwB8XIbNW+ytjbl18+/uzZX4g5",
-	"r8RWQoH2Wqv30WDXrYo+e07gJxCwHc+30snR1ogyjvHsQdBnwrxPYDs1pCHAJLPO8bfHEqOe7/vVpJtG",
-	"Rgtyf19B+bGI+ze/beoUUsYuOI6wHUYDIffNqKZE3dijyji9ev3bKDf2gcnSp6uiqjjc7VrmttExkqzE",
-	"3rHzhOeUr8oZYhnuzjvAyx/NMcOuO1OLgVl2Dgj6fq3VxkenTciBvGbcYF3sFuXkCHOll1tQJZIRdVNV",
-	"CcTvYyBcahkCiHhZnljPO1/t4Mg7J9droUVl06HzncxOZiw/GELLSEAEhx6XjhxNvIairwI7q8LFiUoW",
-	"+/humv4X4Zc43hxZP6hGQ9iY4ZJiu/xD1PfZiJEyL+pO6KKJ53lsdDS9ACMu3I9t+F+AbJ4RERGaTrpx",
-	"P0jrtPJYR7cyKtDgPCHuOzbBkcF+kFXxfbVWo9cbO/SzwFwcv3eJg4KFDO+1Mc0uJqF3CDaAIHPA385v",
-	"VSWKjCCRfTF+uQNLmzKiW+EqVnXWw/Oejh2HVh8h0EkSZ51UuUxLG6eETUNVbc6HzJwS9E2niMrRnSgn",
-	"tH8F7VDIlRGeBFCvSvtj6Efm0AtlvBk2niKYyoSqlrOi3o3Q8Wr0e0RjQIBaeA2ArbTY1Fyj3IClEahY",
-	"9AZrwKxlGQ86o+GmV13bOnFozI8GjbAIZz6e1QWNIC541Lv0TiJWiiqLpKrSIrlSNRS1rwic5fem2IDD",
-	"Ih6XPDmOOFs0hq9SFtPGxG77EYnR3YY5o0wNB9Gpqju84y25nUZYPOWPJMgbhjHtoFodIqghazkBWeMI",
-	"mpAK2yCJhIwwZAr+qgbuRNtEZ5kFLtn6Mv1NCJt9guuegyJ4ebZ3HEVP9SYIWshYVbO6n335J3DIUwwP",
-	"qozAJFsYfo9FIYxtfQl4m9Af/YC874HYxRhSm5vkuVBtseJOCUIdpBHseFkuTS6NgVJA+PcaAimyRem4",
-	"ePjbppFlqaykAl8U1bfMS1kTeoCWVSH0coUOM//XQvKdgn9ZS/Qc5JrbfLtcKbyW1BCC2w61lfmyVnv6",
-	"B1neCb2spNVItLnSlbEEhbKmlIYVlMlZGlVwzHQolu4kQMfJFlYLDrfdFyrYcyv00tQaAm13AgLVK1Ut",
-	"TSnr5Q5MU8HNIQ5iWWtlhc9uKBpjlzvMMd1yqZdWiiluxHMzGbwbsSs4DgW8leZG3sVBxbdQtAeYxyVk",
-	"tZm3f95zDTd8meAYas2OnrBsiB3O/iM8sf85CpN/9F6EhyHsZ+IevfJCX5v8W6FTDGjEqz4TyOIVvUln",
-	"0wUh+kWCU6uEcCDi5Yn22wOrFNspzNeG15lwaztvM/yMiWAxK8tUPvu7atxSLoNlhlvwTWXjQGZTCBa7",
-	"CAX90J03fLJ4uWNWS2EIsQay7CH0Z/gmjwPMTTdUu/fgMCGZrzj0cQli3gu1EwgaEMX4j6YQ7H1dapAT",
-	"rT6gD8SqaBfziyhHsJqcCHqNRTDIFKDWsN2mKyParVbNJg6LFTAXZ9BQCgnRuEfk9iRBgDAbAH/ABhs3",
-	"B7rWy+MK+T108nEM2ChwJsjCnqOF/EDY37CCQNvBtuaz8gymYXSn1wFR6BFzW2Qa6bK9zjF22b2dAy41",
-	"lV/s1J2YAjl2Out4so9x1s2cn2kbJXkMreUG6Km4QS3selzeg2MnpAs46k4qJmwb7Uj6bM5RXS6pK/SZ",
-	"79S9T1J/eqHH4u9AdnXCJEilIy83ZtSdLdNRQl77fMchCc8D951SMvoUgG7bSyzhZflwB3+ynPOnfkkj",
-	"zxxe4hMPz8jFPQauCaybGHZgsVEWjAtJH2A8MzRdSluWMfuBFlR8FoyPDYItQDJWPIxDi33fANu18+Uq",
-	"ak1Xayx4pA/xd9zjYo7EzVcFJFuZ8MhGYEQUiC/uuYZU0jju+cRkV7IRYalrvzg/dNiJQbZt95xasJBU",
-	"AAICCbpXwScCiarwsVB5Y49KIhNCp1WoIG+0wgdgq9TttNTrVy14wD3Sr19xYwPyTkSWbKpC+Zgmfosu",
-	"3a7F+xg1ahF/fgY0NhuwZR6iybwnR6ytx+68X4YqoIGPQ2MpI9JJ3PEcUNfW9x9fQygq23k2IWAolnfZ",
-	"J6imktZcEarGGeQE3yM5xe0BL9UeakeEUB0sntePRh6Qzi4aeTH0toARwqRQS2Zm88xkKicArZyo8BXP",
-	"IwUkjY1VDgMIYyzhbPnBO/SM2glcZgAFav3WI+8WjJOa2gtVNrsqFveLaMPwM+I39cu/UewFIcJ2eBoG",
-	"JWNA8tbj30Cpd4LVFmTXWyldYbLIUORNRAgbK/QVTfmsIGHXAZGosefI0bghCQACnm/9jvlULtq5CtA6",
-	"No0wRhSMMKK3ghMayzRxsT2ucTRUS9D6Q3/XWpYiY7JiK24E+8sXGDSLIUCrgz3CK/r79fV1BLLoOLDF",
-	"jZYiMSedxZhq2MgzVh8p8DA3zkdUuSr6AS6dcC/ByUo3PSgEqH7uLKhmdiIER+3nbVACqtyImmtulR7n",
-	"aLTw7jedrcrCsdHkwqoDYLZfUJIaYooKRaxFt3mkjKBjIlMBT1X8sBNQthCvmnIAldLYDMJb6RY7bvg0",
-	"nmAL3DA2cOfwJ1b/CCg5oxojGrg9J/YbPHI+BOc6I+3pV28FAXmXVAMnpRHg4qDM1imoxbmC1lzIw/Or",
-	"GgNq47ydITBX7MRkg2czOEifM+7D7lcHlvNS1kJnjENJpdWBIeRF73vxnue2PLjNfgRIR/ltJYzJOh2g",
-	"SXMvTSRjnddTNOpfJWadl/QUTP0iVoup5sYua54I9am1MAnlA7OPfPE1cixjQjcvyxtmdSMYLwrTFuH1",
-	"0uWe40ZD/XPIVOJ3cUe62fJ6XDiERmgwt5PI9K31NvM/HzMvpj/ErvyPgldviz81m/ZHf5mi8GgeAZe8",
-	"6hAK4W5IIGvdllSCCB2Ulbdqb9hud8M43ZeM4txrbowAH6SHfEUvhTgIBnlhN1B5HuJxMe6ilbXVmojH",
-	"yD8EBhx369LjjJz85EFpxEGg2GvVmDBL6RpXuBtnCLMeh/QjbqmnsQAihgwtpLvQ38HlQfA54Tf3F/8D",
-	"1gdwLHoa4p8f+l6gf9RJ8SqwmkicFjfW80k8c5+S6OgkY6UwhvUTfjqJZ0eh69NxeqfBKQ+nqyECBAGJ",
-	"IYmmko5ByZ3AOOZ43YDEQFM9IbFspBQI8+qQuJ0IIzSU0SApISrHYLjLvOrkKWFsjs16zWXpI/yHctcl",
-	"Ld+0K94MteOFmLXatAwIv0yPd+KyOJ3mBswNzwqg5ffbA0YpOWEEveC10GiijvmCbY+LuM/w5hsKQBel",
-	"vBOYFejTVBZ4EvAH6ntSri9tKj6T98r59druUEebUOMdHXL+GFqZOdj70W5B5n50oqM73tDMAx22lNG7",
-	"FH6rFnSAJ+7dOTaJS7t5esSecoIk7ajdrzuUhOgWYO/RgsI4d0prMMdjQaW2vpI0GOk5ISinR0rnOvha",
-	"SqKO3hFBzTiFM9hI3EgDQsiHQm0+ZuwDt/DflWrsR5D4PuBGfmTB6XBgK1GqbrWiBKF7Ck4Za37sAM8d",
-	"aQwqAT+BVn/uY5FJAAezbsCZi0ncszHukuh2kCcrbDpPzM0dCl5wqnmxxSjEEYm5M30cIMNdiG5cCqCD",
-	"fkC5ElGz4hUd4BhP13RISSBxhbWd0YVLOlDHODTKE6cN4D9SVv1x1Z1T5Q8mFz04tc5Z4SNR8lZevQCE",
-	"MyiuPh1I4TXfx+uexoQ0mEF89+56D3KDvmbwhRZqX02MfPgR/Yr3iXxoKwTeK84gHTWg9pMLBnJzkVLF",
-	"rh8cOLb1ZxTye2gD1sMaKuI+Ry/kBER6nERqx17QFvTv0mu+B25XyI20N+zVy6cr+Psb+APgZuaqKhik",
-	"YROiaBcO6tW3zxbZ4tW3X8B/P4f/fgb/fbrIFm/ov5/Bfz+H/34B/4WvXuJ/4duX8O1L+Pbl0xX+zzX1",
-	"/13B/6AnaPsGvnvz8tkkgNMXuGfn45u6LYxfspxXSx9rOIgZx2rrTFXlYVjGEHnYWgFGGNrSxHubALQ4",
-	"o4jZ3NKU00uUAYoxhinEVg3wBcJ04Inbh4MkE28qsgrEkngQTFOOzuhNU56qVQoaGPj/XGcQ2J75UqWx",
-	"OpqYIwNYMEMreKPL6INWaLm20V9g8QnYxCKBmmLiXbUlBmO1/ew2bv07YgVxToL5sIG8aONbGMbOaWct",
-	"uacYzTmVor4ER4SPOHCXDnRkpxpbLXfJIlFbfidOei5OYAflzVFZihnvyZwaTVPQsxOA2SO+ZFEVyzkz",
-	"WSfAxSF5zB3Ac6yhAxjhmdMetkJAsSBAC/cmW4COYite3bIcqtbQaWRgDdYFtevWyYvDjp/GG0+XwM0C",
-	"BNINJr45Gsm6VsXBFbk90npLKkKt5S46DV/75WwKmRa22Vav6lbHnZZrc6pebJdwIhVZOybnEb8b8u1J",
-	"zrkETaWqsM55maZrDK2VPGkAxlBADAPEtAcM+lC66rwJVNrx9FF0c2WT4YluIT9UTiW4dwAb1rlfWrUM",
-	"D8s0LGbyJg2RmKumLPEOtUWj3b9hSrTVjZjsaPRjZAs9QbxtW8ORTW1+qgSDvxSL4UbRnFLH8/bYvGp8",
-	"XXGlwE9r6hL4ykqrWx8ZCqCVFUAUTxJBzzan9mRQcwF04+O6MB19vhfM215YbqdewLbc01E+mlK3+HQA",
-	"qGxG6BcUmFDwA4HISM08bOZk9MV4zajrGEKVNnY5nZtAreNCVcm9C0AtKFIOzCNuXcEdRoCPzClacO8o",
-	"TLKHBNS/fJMqWP+b6sHxqzxBm+08bp99OvzswTgd8vKnFK4D3KAU9zEpQG0n2y1NzssYhghMK+T4r3lu",
-	"lTbs+upZxq6v/vosY08z9vTqM/eHq2esAy+HUMiPDNR/NOChj6ACpevnTKqr0LL3eRXX28fyRP2BMx4K",
-	"j5NNCPydnT1Vmvwn8gPECpPP0MNLwfVybon4Gdq44LqUE/amZWuxIseVYlTDHdhWSSy55zjtgknPPtcU",
-	"SG4t9NJLhJM7S9UES+XsQvCRyCWEBIItQFYQk7JnPlh8GAY4w/7g2o7bHyCwhRI2QHcFt+PEp84NlVq2",
-	"17CmGmrPLBGO1fQ8uQW/4NB04PlfyLrCDAncpc6RR2+dhykfvrW8m57AKNnwkWFeXgvW+Arig4AnI/Ld",
-	"WvcdvEkgARz9HkACPyn7E5rMZzzMCfkCEYRUwQ9evQ1IxtJHnkHU2Xi2AY4Q2++f1+t4ybG1FoKBWzPz",
-	"+EI08gZBbo9yiU5lFg4dQt1I3MkSGdKTmRcAfs+CYb76vQYghZA42Hrc/KSim1uLKgqXGUIiATVROuER",
-	"QtugRDruty8ZTHGIwwroMZhJtWZGgVB6w65bL2YvDQygcFTTBc+KQE8eQdz50gPukRAFem6nkd4I+qSv",
-	"OHTZCoSXitUiufQIQDq5jtjW5aUyM/yTKYR31z8FgkdzglDCQHOcuiM7Btm6t5gLdGQcdRdmueLjSE1f",
-	"uZZfUQWmfKtUwEwbhkgQGOhGVELzkuVClrIbBNGRIeKFNiFbzLHWuzhIFYK+x79VFXFIblkpuGkNyt6u",
-	"2ZoRE4ia7ilZjpSGN1BLnLa4zXmf5QZP1ABBNDdgDTusEkM1zaPT7SKwn8599eiUglfMKsFEVRh0hYBy",
-	"gBrM7Nqb6k5ER1+JUu3ZtXsuCs335ghOOObWmCYWByi9OObHUQGnfjpytVRNxE234lUBgcgr8DdsfTzK",
-	"XnANESptRm0vUQBJZdRISCvMfIHW9vq0HpYOSUeQ5/0ud1bfSljtM3REuln3fkf51b4SUFPzIeIGTnr4",
-	"U7M5C0Gjk6N0HMdvRSkg1zFg32jG2Q7q4+FXPndydYAwkkW0Yv1hqbyIFImY4oelFjsy98f0pGRcRQJe",
-	"BbynvaqtGNVI2ZowzygAKFWVj3lkAdHLNXjeRUGFkhcmBaJpmii4MBrLG+2zYRtpfR4lrw6Tywy6434L",
-	"I/RMOn8dspoxzD+ICx2C/rljx7haSvQbF1Qo/AQPIEmkP69nUuicUOKPqVFn5+f51MvJx+Hr6w5QoKdi",
-	"C/0bXpQTVH8GGZ+g3CngQy3+ao8Qu1mC7R73NrRdk18AbRuRQZKW3/rVziBnuPyTdwj0qrdWC5tv+1f9",
-	"b8MNc+8hAXqdtE1Qs5iOix4MnGNy2b9IsY/GPpaicPub0GE7wbFxYLdDW9M1I6C3+TB8J0JqKQA7rkT7",
-	"VIZReqVs5Dtp5pD6L675eNQkBelT552Y8c7uZqeLXf8cErYjfHTm3ZyC4kT9pqfyZUixmXFNfBB5J2n/",
-	"83tk7PeLiSeygGYaRuZkyiSQYu6f4dFN3OjkZMTP43W00BAoultV+mTUCrQ+AK5lqsq90O5UK4grcr+C",
-	"F1WqKgI2GFIjiOkihNSkrLvXWCfoHil3r7l0vftwzf4pUz5kuuIkA4xau1ePC7kTlQFSZbkqQDpjb3/5",
-	"jrl5uC0y/2y4RpTop2hvwgqTkVLaOPUYFpVrPf66wffUOnaqTWXR/D+NFCkOL2FPw8o6YEgbr/Tkugpl",
-	"XxZ+JnHKMyalZYPi1SZDB8s0k1j6lRlZUOAUxJaomoliAzWPtG2hcnoG7MIJA2B6shJiy10XUwzYMNF7",
-	"2K/d9796mJ1jOjATwuuNmYHUU+NssXV83/ddEe/VtxA/DPHBEP87KfbiNQS2nB954XMGBjuSMOKEPFhU",
-	"tXzia9SEMx1zb6/0uJOvBciMFjXzZgPsK7HhP/sqrn7Xt7Iqll6IKdVe6PC3LdeFMHbw9xLrPk6IjinU",
-	"5upnivk4u5jn662yapr5YFBIVZMz0GebJxPNTRbucA31YDF0qkJ949h4PR408xoHDBbfENU15yMCp5v5",
-	"FSbNJNT7nOvikcGKvbnSTvA4Cs8hlictvKfA1PaKNmWyoftoSier+m4RnSoq+cIRJeL96FFoZ4eF3Gr0",
-	"5qTytuZMmyK5Z30iq9u530DdXlHlUcAKCLsFWgxhuY/wLcfz6ayeCLqQxmKFctqKFj0B0BbRfxrTnrUs",
-	"NrPJbUKFh+NP4AlM0ycrpTAdK3zN9xmYZVfCPZXhNY6atvayiMEZkEHJ8wFZsVq+F6WZ4F2FDgOZdo+r",
-	"vWsZMgXcjSjrdUzsJyTGiD82AHivj6ExpgEbdKQ8y6sCYrfFneS+yOUgtXEcX2EqUIIplhPj4KOYCPh5",
-	"csviSGaexKOcATJ3g4eV7zlCv7mXWnOGCWiDVUwA6Oke4XTm3P9ImmUXl2dI/1bWhDADbtga0OThDhQZ",
-	"pEqAYdeXfwG6kAYgeaK3YVp879EkuzOc89kU1nf0yftlLeJVnom79+95x7nECzkep3U03LxcPitLuyzE",
-	"Jl3x1F0zcJT7QwrKxum7EIKa2/VHL0CrEh5jqZDnMShVsrIAKzh8QemRT4TxuyVkTrNsLVyEmNjzjAXA",
-	"T8QUK+Wtr7RzljgwkAC42SYwAdOiwVTb9UNA2icemRmvCthHUG4HDg1bkA0fGzzq9hhP0Emosd6f1D/e",
-	"Z+zwW/vitbXLiFwfGVBbAX+oc6A7/l7unODwBcJR7mSFf3/8WQ+fsvNAtNG70Lz9y/GBv+7UiY2aQaab",
-	"Av0lGbMEho5P7KD5QdT2ftetO//Ir2XSyFVILXKr9GG8hHVbydZTB/YbXVnJq1gV22gg0JaXa8cMdk2+",
-	"9TC4nG1FWYPBg+15ZUUBogbFtntwuOjjsypVfpuuoxN8lT4uAtDlOoV0WmVNRoM4zwA0yBglG2I5P/K5",
-	"9ytJwsIqZSGeP/b2YEzkDCDVF/hBjPXlW5HfllTbYFJn77YJk288bAZCDB8ZeEi9nYrSM4DsoKQvAZFN",
-	"u3Alr77mhwQk7OTggo2obHmIQbc6AQdIwhEWCrZr7dghhs+tAB4J/f11U9eH5+SOKQqiUqXtlq3ERkKN",
-	"ZJ+6watDWmtAGo9IIcH1HLAAk99TLOCppb+kZlDdvCxOHFfN9ybz1ZdRL6cT2yt9O/WsXqqyiB0U8Prh",
-	"1gOJKHcHKFtoGgquR3GPDQQI4YmhwI9WsTaqZSLo7k7aeIXoqMEutoeaV7ePDFtxbeaQfSWK1EKTLm43",
-	"1Khhz7UB0GCxROdKfwm1FHlb9PFWWtQFOUpmbC0thEPMoYy3QrxT0YhaABuLJ35WBJ/K8iYO+d7U3rIX",
-	"i5WHktCO7qHenqxYrna7OCpaKP40RW6bUxLWtV12GXjM26scTSIOJkb4u6/8ZaRgomm8WqnyhR9sTEI5",
-	"hkoJFaYcdbTm3TB5Wnj3yAIjazlSCE4j+c4/yuFuZiQNBJbseVN7nt1nKlDp8V6mpI+veaSoVefVPukv",
-	"p2bzEoWtqifygVk3xqp6GrIQTqCN30vtTLz+TCpN3qNgq73AEi2QcZjSj6dv1/3iTKclUnfiHml5qT3x",
-	"LPbeEeN5Y010VXhbTMtCnTZbHjBwnlBMO7KjkxoR6/Y5I7xcy8vygAIG4oxFokiPtanRqNspqAK/CF3I",
-	"PFRm2SljT9rGD7iibhHCDrM+wegxdZfKXdx0ZGgsa+n2QNaPTLpbEzXouAlnzEv7YMD0dZcRJAT89Y7j",
-	"tgkOve2MxP7OKOVC6fyeMtq59lmo31bsPEqoaU37D9C0sfxL8uxnKMrKSF87L2SwW15RaYC1Una5Vprq",
-	"KKlqSY5lVS0pLLvkCF/mnooJ3row4H0cdlqtSrGLmG2Fpbs9ePCF1mpGANApWP5sodrMnJNRRNSMcLua",
-	"hNJupS3FiaCbMeqDX303YajM70ZYe5TStFrLUpyHDLDiRix5tSmFN2MO8Y1EnU6rORu7H42zqV8tr0Uc",
-	"OWkvzVYUy+S4UTMqQSv319qdQ2eVfvCwtuMxT55BPJU7V9wuS1mJJRrtkrvZB66IMt7WDCEtQlWxjbAD",
-	"G0us08He3bNn1aY8nbxD1MzH7CYPXdYnSfFYaqBus+j2HnfXGTt6gE1dH7YU5HHseQMTwiND75vdK7ZT",
-	"ld2CtgXevViBrCJRAxhLJwDssxBpDMuh/WAAZ6HVbqoAJ6slX+oeKmmHe7UeoBGLNKGgBm2BXBSh9/jO",
-	"6poKr/VB8KFQvqLYpymRTdTRPYKb/qeTMb8s7mQei6GcVIH2y1B/diVy3pg418+buNR13Su7rCAnI+q6",
-	"kuY2Id5zm1Kt75QcRwP7BRodH2wodUsTb1fnu6U5xU4YdtUbkQd3p3SaAJXSUJVPJeZYUJ+k6WgxAJ5Q",
-	"OUJUR1zjcN0Wmu+rZNIZYStEepVQsiKk5295Ea9R9b4WuRVFenpHHa0OrAKcjcFctqIsTmTbon1dWqdJ",
-	"8CruTaCNn5zAaTWlfPrriHiNJBzir+78tygKC67LQzQUZGqMX4kz9x1zr+Z1t5F2wqMRpgMCA7Gdkyy2",
-	"UbxcnhBZphqm56Utxtx61ENyhedJcy1gjz/bAouQluAqjB3iSenuT4OgacE398QqwIh4UkNKYCW1duX/",
-	"BiB+iXOrtRyPJHzrRn8NLenFWZbxCqFqjZiuCFpLjBfwHhM2Xl+6+aHBNbWAEgVpWxiWWx5P0m37QaI/",
-	"B48T3vKxqrlVQREOJ/SUjioS8LBaYm5rWpPw0Dm5E+wkrpjwIAudmnVXbBpwhenmq/5pRWWeGf7Sxr5x",
-	"AknMPTEFUhCo/w2vNkNhyMMI9qgCZ3eEHUXbF9v2N+TTORZqZhgwvuLRbUyrhkA4gSED8rLTihim4/vc",
-	"A1KaTt+IMEiGc44vMQYk9ZOA8uYAucVQ90QDnlN5OmUWUiGHadg2jAxM/57+bRBn6DHbul1m/RlEVyxa",
-	"JaFTb2wHqSOCm4NbVFOSPrh2DySV6al4XU/Qc6zY1UJfhXHO0HWwC1hzKP43Lyb+RMm3HjCNDLZetV7f",
-	"hJfbozEPXvOUoD+96pcpkk7HYUxrW3QOfYlOVtlXUcqPHXRxiEGtYFV1LGQosQogwchmGDRFw2DQhLuK",
-	"mssqZh/It7zKU4oI1NXvfg6OFMaZ4/1s3WgwIjRR3TEBjdLpqwW5gOPiurK+wElE2QH5fzr+pz4c40B1",
-	"bvAEaNgAUwcul/NAe3Brg6GiM6v4rc6VLs7RJ07hi1/KFwVs25cSZaGedWMnug+exmSVUFrwlF33NPqz",
-	"G3tyJM/FMKf/rUu+Zn0euTowqkw5cO5itNWMarCdwpGza8jOH61fxXLGh50ylvcqXKvFNGtdmw43Cg4O",
-	"COBwLrJy3LCyXpLytQ/6xJgtAh34QsuL504n/TSVZSHU4na5VjoVPboqeQE2LWaVGwOaFs+JkFdlkwCC",
-	"mR46k8D0Db5UikXRrXSDDDTFlJuYB/UlSR8Ft8KQeU2IagBMR55izoywPhqQohnR9IiFAG8YJP12csRD",
-	"IXGQbqw7EVUWvlZ8FIMvjaJ3P2y8N8HONATDVGsrKoLE7ATItrATN8zI9whYjLbXEnz97hagMJexlTgo",
-	"ymiEbD9sHKIe4kBuXvDFVxWY25KAw/cyF0vuxWn3P4gVWittKycMw9/sVosWSNmNG/4SJjxaXhA25uqN",
-	"B9eaX1qwtc1hJ+cZ3DxQ3fIYeqxjphL2pNaCbAlfRqvlLvXyzQCt7g4ZHyDrAVsfrSJNiSkzwkoLfrsU",
-	"d6JKQaW3iOet5d4ph6ZNWHI/dID/RqHQL4VB1+tn7Jx60kk8G0m8D1Hjo2r2McJbZC7DkbPhfqePzJw6",
-	"rXG/geC337iGbWngk9I4QkiNmdkJqs5seeyZPHLoPApWhOD42RDiAgABu2PN2LV71J6m3d9jM/8OW4Hk",
-	"rDeySsKIIgpnhMJ3yjgtyrGRiiB/jvKjEB6CVGYKzpsMmEbonx+nQd5HPWaQndFDcO2FqnfMxxNcSq3T",
-	"7z4iAtbwjYDp90ikeyh96uocSDjp6F1QURfGVrHGEChordVG852TB4ywJBV0MkMs10FE6EF1GKhCeisE",
-	"RY1opXZCR50tb9yiosGuG15PNwxCN9/xOpon5+G5TiJoIdL7S2gLlrXxTE4Y9JVrOK0qZAdReU6oqapF",
-	"lYh/mBPvfRl0q2yxT0RxcEs47oIb1AHgkodqH1DYG0HAVgEC7CZkNIFKyra8rkVlnCIorRHlejIWvDuL",
-	"X+MJNp4FTO/IH+p41LIPN0dnNhxVB+trj9YWIGWiKZpO/Eq6u6A2saABJ9Ny1I/IcoeDsI0a2tEumGk1",
-	"JzlpRoWGLddxXM5dYyyhFrCdsMxKrNseTx6akjl0BDscNS3CXiJKwHOU+8FY6dReeddFy3KEabciHneQ",
-	"wr5RR8Wzep8kEmAuVYd/SiLN2x0vS59Nk6oX0WLdF00UhApkjxmpCbMqNIwlfcDYXexfoA6is1MVTcLD",
-	"EQcRlwZB/7EiGD9kLbxEoTakGCLbAw0bRB5gXoNbuZ7Dfb/j9bdx9jslxq330GBq1HlI/94ErsB3Y09s",
-	"4SsVQ5yY5dw7BsaMsKJErDGgi8lqszwFL+5ZzvDzswSESUjm96nskH721V0s6dIbUneYg8HbvCsDegHk",
-	"RfrSLtMhEWst6qhS4sdD0xmaiVRItVtDtdKzxow9s/SwAgl0r7lP76J7PiAE2qx2GUkC/pVHvFs/O12F",
-	"Q5YLSDXohIJLr5vKMCr3cj5YuOF3wixPP0+IxgnyUwYA+JRhEgHC70QaqFlMAh7AybOeGOYWOs1aht1f",
-	"8KmwtjdNTEEBRJeOgdkdDUTiIOiLk4hqXtwwLYz1iLNtzjorZIHOB0zqRuO2vfFlVNtqrzcsb3SZtXUg",
-	"4e/mhkFt4yzAQVRMdQ049BRotb+h8hM0CVVtnNDrrTngAa5vMOs6Q0tkpfYBGSBWDzqgcIIU6Qt3UeGG",
-	"HIEbsfJy1mLsYynksRSWRly9wTpF89NXGnw2QjGmYf7KdLHwcjW0ppeqOg58akZqoL3Nt6Tbp/L+8say",
-	"jXI0VIo7UWas5pqXpShZt2jvDQGOZoznEBnigXseGcbfS3PDjBWizphj+5CRz/PbG2bypqytKDL6HOh4",
-	"5cbBcPk2ovxOQJortMIYKQFJTdTBGFE4or+ixZ5BF1A79WPYrxdNxEjqhOxe8daI+VAavylqXzHNrbjB",
-	"69LuN2LcGuZLXEUEhAlFlNE7sue6MKdzRi6YiDI/XaQueSVMHGAJUju6/vAevc3Kq+xmpRxV4MK8Oe8J",
-	"zBW3GFJ1evt85BjXgi93u88Std6xESDqpeyNJty/kzoNtuqnVo64nown9s4mRyYVWUwnMyrsXDdR0p9z",
-	"lJ+I4LcdCM8T4+FyUdlxr3MAkhq5dhOpuF8jaAqoW4DapKJNkxqfNj77uucT4qWgHQGPn3X10Ok9s/3S",
-	"vfyzPwIc5DlJZNyKpVGNHo9cfYutxjLP8C5Mf4tbLj8PHaMfy4MwwZRq7h438HiLgslqVtZ0eBsOTk4n",
-	"qLYQZE+gPlocxwxN3O1BrclGV45ZLIuYDuFjA73LptGV6UBjA+wicFK4xAi8G606fcStHHvon3zfKdBN",
-	"zm4TA33kRpfOeqQauMnRunqcjS48XeWWWtojiXM68U4N+dyUpIIfZMjf9yazIR01BmpfOjkB1c8b71oC",
-	"eKzF+Qk7oaT97nQqzlshqjdRIfgiJoEpdeTfxOxloENrVFZPSLaiLSU2zDxr6qXVqomXudseWl0L4hoe",
-	"oRuyqUFTq5RlO16ILmQYKnFRhLKtkvm4ZfAFNYOUnZ1KAMRxy6E0KHNtKmM1xyIHVYHKlnbkwvfdC9cx",
-	"tbhnHWPc5tnu4JM4htQUaNGvpalL4p3yD7HMS27MDHi/t/IP8aIk4Plhadw5XiNhhZYV14elsTxqpMB/",
-	"b5G/kYsTItyqAfu670Xyilkt+HRQbKfkvbWJKr/7gHQ5aTcHQbFIQJ283b1HkPR+HaCso1Pok0Vsj6K3",
-	"y8OotogUmtNoPrVrC0ihpM6Pq2gA5Y/93gfM/+1WlOteAH9jLS6N6jZAWJJEyGbT1HUpfeSXJel1QrYy",
-	"DnOPXOW3aMQ5Jyz5DNBDR9CQwtDjWmidQZ5WiUT+ap0q+bVV++Wa67SQ0BZu8RarvagsYvWJCrQuBARr",
-	"L5qbi9P1AKRQlCXOjFGIr9pXNyH/IOviR3Jjml3PZGBlbULVfrcF7i9NWUYd95OLoJ20bYLBTd1GoCSt",
-	"3CWhJJMF0ObUTc79039ZwKtu6Hwfwz8C4m9lfpt0pnPDSi4hLOWk9bwzxPWILR0TbWnpUSaFVPe22e24",
-	"jgRlhPD+exvoTl2TM2hrajVZd9F2vCLU5l4mZNctewkCSydiQjCXMgRI6IuhhMq8UXv+JShl8Hwqd9Pn",
-	"R47HqIrK9Pkq9508QaSZwWihIF8A38M1xsnSyzOR0AjEc3fiR9GUllEW9sAtA5URKFg0ZbmFSEV45gmo",
-	"rFM2E7xpgt9Rpf/BCcEbHu0fUC24tj6yvWVyW25wvqLwPuVRvS+ME92oHS/Lr2IvDNXENq5BqJXQymyV",
-	"EIXxjwaqlvdFktMloUlFxGqtmnpCAGJT92XmIzjEhOlilh0kVnCBeohtsKpas9lwXa0enbKrdHEDEz+C",
-	"Up60y9gJOmBfZlbTcKEoNwGPxg8UPo9UYQ7zPF53R54O29USRJJsL5AfHMh/JEn4/pm+b1VTFeA4jhZa",
-	"NlQAzbF3taNSZxslzHNEfEElKHNs3/2NnHlH1R2rpRG5qoqE3cB9NNIizG/E8t0Z6qjf0EliE+imBRFS",
-	"AWRJMMs6UuAa0mi8vDmiKQhj5Y5bcfXWG7Vm6wu+C1QaaozcnZEd9zU/EN4/BTXwCnzGGVupkE2+Y7KK",
-	"hvnMwKAad9JHo5/aqJzoobQgFvOWDR/2QTxBGGyRSCrFttIQ3P5xNsIRbxY8abQ3ScCDUGrk2COhd7z0",
-	"L6dlG3kH4SCe6vB30Mt3Ox5RV46ZPE3uVB2dDhrC8OERhUwvr75+lvzp78+mlf0JA4TuwsfxyQr0gQTv",
-	"L4SjbuVmO0kzh8/vo5lbXhXfVz+SF2iGYv473ydyD1uF+He+D9V9ahH3BIgoI/ZliNmqsVZVDJrdsA3X",
-	"K74RGcPSDVCYAfVidwNA2NMHCEoG69WKF6yUACc9wGujriAECawbbenKpqrLZjNOjbQFfhHR87WqD1AF",
-	"anlGx4zW7SnnDN3c65xVfX+Q4Y2Wqeo0czKojSf606AmrtFMuPNGb0Qs0bIND+qEDSiNoUHxumrbQzKU",
-	"FgWDSu075TuI8/asDzXfG2YgHtmOljkhKc6NG9ZBi48R1jt+K8z3Nn7/OKvEHiLPMa9I2ht3G6TFihEQ",
-	"8kdAxLvmjz9KjEXxpU86t2WNvqe9lpsNGhHb0hROyJJ2vJJroTZXfrb3QNnFOiDRQL8Qb1XyA9x8xwcU",
-	"KxQb2AejBS5vxSFunwk1ygfU5H0jTvMVRZusaiL5ct28j5QfJtTrE7nwyPu37tg69WHQgimPDZgdn9g2",
-	"vo6pvjJxCD4yT4h+wmEzorSIJRED0ZRQGhDETw9BOy4+Ojb3DuoDn83k3hGnCHZ6p1QsTS6NAUUG/16X",
-	"UiAMld6I8LdNI8tSWaT3rWqM2KqyWOalrH0uFBjUlyush+D/Wki+U/Ava4l4x7nmNt8uV4rraYs+M06r",
-	"u+oXncSRo9rtM7hnoJMzA34pJz7tZXUD/VzHg2aosNy8su+FNHVj4zWX3GWpNc8tSDRCG1ZIwzdaiOeo",
-	"DmAd6jlmtzWK5tM/2Gguq2WTsiSCsIgVecmAAx8kwthicHYWsv6iptBZT/JFffOqsafSUHRTYs5mj7sF",
-	"DJNoj/tKJMBpHkqYiNM2BRLgfJAgskC6HXrETYjeAX04xw82+SDvbwCfXhfwMgbo0Etsu7o1IOJawkqg",
-	"PNZxY5ML2L8DXSc2ordCVFIpOITCUI4X70ECR9n1HU7m6geMKpnNsul72AZM04wntKcUImkZ/t7i9qB6",
-	"1RdEW19h7C5NyH0P+Ywf3SbG9bMOehgmfPqojGazjfOjS/kdfbme+wTkGMhtj8HLtHgkJOYRuEp0QJL1",
-	"pms+vpZFJBZDlqUvygKlrmF49yZgno5VJYFNrwQ5nlCt8FRO+TLwjeNU4j0qEEvXY9QTDL6NWdkm8EWK",
-	"HNyE3SKowAz4YbIWLxG8PVGkxASSexSS0QndnSgkRnbLSCnggLkW6TqFHo+bFxH4DSbz+LXhwXQStnp1",
-	"3Y4nc4yPijPLurYeWq6fQYwTTnIgAFdpPQiiLMcDbI3hG4FBejH2jK4tqvTkK6wX/Wwu73MI16pD6lGu",
-	"7qZ5zjPIq8M+FqsZOCHkWYENlO9Ep4Q0pAq2DDRKMjwGVN8JvLgVNUV08MrshUbdPpiqoCopJRLBKNFB",
-	"5iSZJVlhD2Has2GfS/swfJE0VEy4butEapEAlj+Lucwj8FRucY9WsdckEb71gwY2ul4LdICArlCAnxui",
-	"agktgxRhqMdaimKp1utRiCf3nl69pUsyH+AJNGkQGnxZhGP2K/MAlmv3ipla3YqbljzEwV2IPXNvhBO/",
-	"KY7Zo78FGCyA8KN/HlkTeA6vfqGCCrPXhOHMbk2/8pKq5h5ZZU4AGAGiyVkuGPwyC73HCONXqPv7ipId",
-	"jqMW9ry8faxbNyFeeCOsLTHP1IrnbZg4NClE7nTNkOrErFJsxQt4BY5RuI4hR8+6xxNNPnBT/JCnNPdf",
-	"hbil4FNPLFTKEmscoHy0bdBCCOmicPmaKip5UHfT/cN+/GMd25GC/GcjKI4KHVo96yO34ioMd4790VPR",
-	"ryFkdQ7ufrwO1dSDPLbQbRKH42b2vyrUJ/z5ABxauRq7x00lrbn61YfPzt4f+B43aEu1cYbIRIXgpfEm",
-	"5/ZecCypAoqYoSCo1jW4UsXBq2sBdXgtjIGt74bvOr1uZJkkqV/hJM9Ypzfr4kqjgMoHAmW0neoPFrWw",
-	"PlVotY886hgfSmms027F9vBG7aOJO6Ky/h0/zQJCywynFSUwHCcemuREETdpBnVViR0ClqXhWPZ/Qi0p",
-	"BLg8tqH3okvFXTdhvotPidw1bh6akcO8VmWp9gmD/44fiI1jfUgQ8B6LO1FRujjmthZKeOUcomwwuxxz",
-	"lrCcfFQoTAHQBL+FVWwnhEWN70/MsZ78khDZeu+Bjyf0Z9PZ3SiBIUYHwYnN4K9nIYDs28ds0ptztFT/",
-	"uccfObGgb97nIti7H3pZZz4q8IyPruSln9GMuJQvGRZ33yt9e8PyUhlRtJYrdE1WCgLGh0j6oEDNBJ6Z",
-	"DbGTqoMPHCcAoAVsB6vA+DT1Co7h4oDCGPcjXAT658Rx/kqS9RzVG2EM0+Y5xQBssAZncl4KriE9K2Oh",
-	"GHovSrbLwaNvgnVPdYvgi1iPk5/GlqP0Iu3/OjwG4S9pZA6AJhamENDPZ86iZQO9uXz+l78MZwPleNOI",
-	"SfBzHIRtCyUj1MYc56Eef548QtIWLV+VIsNeejFkWJkni4Y07hIWegXmF3IZYTNRMGkIiQVh2tCW7F5T",
-	"wMtAr323VH7Xhy7e23hRCEBPuJWYbbNDu1YQwww/mBuMCyT8o0pZVvGdKMDcCqk2nMp7ZB3TTqyA1wSD",
-	"2jvx3o6S3p3QRsZA2/oGloxdD0MZhtbPVJCoHyUUkTi6ykM+8RHqbK5VAtDQp2I/DzuEai2dAdUGcGfu",
-	"S4z7WoldrwEA0kHk/hXD9H6Uk3ayLOVOWC1M5pMC2K0sAdPUZAAlYrqtGAe0bzfGphSGFWKjhfsYcdVz",
-	"Xoqq8DDrVwzqKONQNZZuZoXKm507RfYfb759wf7+xbO//idlQ/Kd33RRFrQyY5Uq8E3oFIEky59gECJz",
-	"9X+Cj0nmokKtSBaisnIt3Xuz+PH7d96biH9pCy8vvkX9Y9Ehj8X11dOraw8uxmu5eL74/Or66nNAnLVb",
-	"IMonvJZPMHcXcVgFaDWOh0Pq7PfF4vnilTT2K2oDEcO1qihB9bPr6xRth3ZP/Lcgd685QWif/sYXyP4I",
-	"5QQoQWnxzknR2BtbCSML3OeVUrcZq8Q+QI3CU6lMZDE/8luBE/rEa3mh6kOYPavUHski34r8ltBW6gPm",
-	"B8KX3aN68sGRwUc3hqUSFPHVvsEGYcE113wnIN/z+T8i7JDT9oKJBxC4IPCRiI482S2fQNsJcjGIleXv",
-	"CXTj+d+uh9Frvw12/LMht/jedmouQXYkpW9DmP0NOf3rxvonwO3fI0Om9Ap123uezWsKBYWc9tgwbkq3",
-	"QtThqdACfjA3ZOc37Nn152i9oFLrAVKZtzjK4VxzXuZP8gYfqfhRvuBl/qKxhg5AGPuVwiJNuXLqOJqZ",
-	"6rqUOXz05HeC9hTv+a5G5e243Plnn3UrYP61xU667pVYfPpFD5rlaTez5el1r5j5Z3/pIYA8DbXMr6/+",
-	"+rFLKiPF7YwvSPCx/zI5ivsYv7gj2zBnaID5h5H7tPkOAb8ucf3BDgLSB+JpuIcQUJxAxelmCGI6CcT4",
-	"9OmF7BRpcvm6EfehlpJDajDasJ672/qXx0+fPv7s88UxOZAt4h9xCsOQ4cWrbz9fJMjt6dX1X/oU9/Tq",
-	"L0+PikdcX/1tSGpF9/fPukVIn151ie/Z366fDarnX3/MhjP+/Loz46e9GT9LXpDjucLgnbn+fWSqzzpT",
-	"/du0eXZ29s3LZ+mdfXZ6ptdXn83c1r915uoOaTDZ39oKwf36Jp0aHp9dg+HHaTrLfbDs/+Okb+C3yQzk",
-	"60Z8Iv7xE4jwcc4BCadg6m0DHACA+VKiUTuAR6z08EdQO49ABkBrgaSm/6BaCHTn3UtXqNw4xvKY/u1q",
-	"V/znEdtpK0qkOQ/Vk7gH8+EbXyQHy82qlRH6jpPO/Y8PPq10ATW4ELKP+NHVX2JVIZ4+Qyue69DdJ/89",
-	"QX72uvjs6os5XWxlVSxVY30BhH1gjCf7+MLdlFSL9qZ8Npnscdc/EeX7wU+9naCGXYDYsQiWsVj/KaB8",
-	"ua3POiXFDJXXB2LfaLE/ouRgQk8T8k8hyf1CdMytf0qvnz6+foblGSuLNI0wM2AYQ7z0jACzFiVib0Eu",
-	"gn9KYVs7XTmSDD3UHGPQo9+/eZn6vt+8+3D83d2JMP7TxPcow/4D87WfOgKnHili8nQHv3lAkuNfMhRG",
-	"nNDsd7NqyrIrefSkDF8J3heAp1xDwt6BiXaf+MnNceNC85I8oEfto9f67FsNJPipnjMc+9SdhmAZivaG",
-	"8pRtob5ePdpL3Psvyw4ODkQ3IlZ/F+nPMKqHa0UHwD/gRhCiDlYiTD2AO1WIMvL01VpBysZJlvGaGn0a",
-	"Pe1Ikmu1r5hUOZEKaEWfiAbD6CepUBaC3Umxv5AoFfpzNBOwWvrUEDBC07TwPwmB8WxKOOZMPSroVqL/",
-	"x/XV08zJ6tdXX9D/n/7WLZzveCTx4oDo2Ir1n189c2yrS0zPskXtM8tDhvfnIaP76cde7f3n11fXT31x",
-	"fnjLwFG12G+lPaom7z4Nv7t1LQMKZbfVNU4Jyvw/xyTYyRRLVf8/Cb3S2KeodSVKKTAZGUJDsY7+JYwK",
-	"PqkUEeqloTKgAToIYPTBztgQZL47ww5jBFAc91uwUWNaZIWKTZf+dSjPmb4AoUTl2TfguMbkZ8eqdqKG",
-	"5NMjfXMy7fQLYv7JxNMrNJmgHjjbR4a5q3IpSxSv2nIFEJBCaOJIRyFPJgs064scYLCiEugbKyHeBATx",
-	"HrGAMyXpYPhO2Be+zTlG+fDxZXg/LwotjGEAIsUwUJa3LiGqlAcWagyKLRoM4TJpt8MbUYn9v8oiv5N3",
-	"VLzAr4lAT/zSMV6Jyv4Gi3alIH2hd7CyFvqJ2wmPJRs94LdWC75745uN3h8r3tsnoBc9NvDpDAMuzonG",
-	"il0hPw0kZUxWNogaLdD7eKlLRVsMVdAB7wHAqY3Qd0I/NqKCGIfKmhs0BMNfHpkOjO1gMUcbD1L2Y1ml",
-	"efCP6k4QYMdsJjxtw7twIJOY5RdDn89bQWD199t0NwcCs9k1JbeiCNuPYONbWZtWJ6CLjDythisPgGgA",
-	"H9Jutg+sSDxyWnArvlabB9rerxVhoE7a26eXHDf1/lB5Qgo2uBX1Jc7uy6JATe4G/OcZ4xt0s0E0Jzzk",
-	"4H4XFWQL9k7nyQfM4/h46oXxR/RAD/fXavMLqB/JPbvEJrl+MqBS1HYhbZX+IRh/wV9qjTf44qvUd/zG",
-	"Bm+bANEVZMew+TZC9ZDg+K9C9df/tlSP+xhCYgDrKtg0bpgW68ZQuXr2xfXfMRrGP9aYZYqQohT1EL0V",
-	"TyCmAHnYuWSQEGpypYsXrvcHogPo+1Pxv5H73KEGp1VdgBpwPxnv5gtRhtZaCHsDQgTg1lCyIpMFAyQB",
-	"ogXj87hTlLBWWuQczzLFKL/1bR7wnoUxEtsb5nkZX0HrCXOaCXnHHOsEgEZZMTBbgKar+Z6thN3TiZ53",
-	"YeKb7+H0Tuz9y4C4dzJSxytjr779HAIROdSErx2xwDIzRl4xCOL5ZyMQxA+jeNT6ZAzPeNDO5cjALzdB",
-	"BX7DLkME3ooHOxZK7AOzPd49YKmYQ9+m5IR4RIxF3zidt6l8IfsL00rJi4LqUJwQaF5Rq3P0yc7nFxJM",
-	"HhlG086OwSaC2eB31egKfCoXfoveWq4tLuiB3iLsfK5Y8icewldiAwWF8BAu8FrQaT75gH/wEnYhSoEJ",
-	"0P0j+KYqOgfwSbfiG8Cm8xvhhGEiPEePWOwbA3RLcTYpZqMNiWJGb3l3g59YTckTDz+p03LdO314oJsU",
-	"8Iz+Ja8RSWEQ9q8PrEVLeGRATniYi4Xn/uSD1Yexe/artFsnp/gD+qS79Y7fYkw24FwfGBacEAVbHdhO",
-	"Gihn+2fcsOxDLGIZd/OkvDMGqZG6uyAqPPmQq0KctDv4ko8jIh34MACQUvA7Shjt4KgN4JBjkl2vItyx",
-	"QNeiDw+Gphp8AcE8hJ+2KbaEiU31vzXfp+ZAnR1PIl2NtE12+cuwoslDCp/+YFLRelBotmLGN7v3Vfm5",
-	"6vQa/MtkwgEVf58ICsY0kUK5/Zf2PvcpckcIRfa8G9KmDE+5J0/I03niunyJLQYrjNFa3egaU/PPm/xr",
-	"+v5h6YxWlCAzq5TTOFa91JV7Ox9kvoWeAX+xVXw0r25F0SU2UwM2nGsGeL4ISwg0+G9MZvVWYTrsv+L8",
-	"01IXL17DxB9G6oK+P4lVFUZ2y4tdguAp83VqDD9cRiUFXgt5RO4942EAwhTJuS6wrkOGPJeCwvroczfs",
-	"CM0rJdP1CNBshThpZIOqLdBomjM0N3f9/V4rvYNY0hUUI4xghZ80qWSLreDewvACB3v8tTS1MtKDD6Rt",
-	"Qh8v42inyXRgOLlhL97+8m/GeZR9XCHUydkmjSZCJT8p+xOg/T0EM6DOz3XYfh+yoRHRDB6QkG7MLSPg",
-	"pXsSydcqjIFPFNjd3Z8gtBsjghL3EcAXL34ob4X9GTp+mGOBvn9e3/NcAvbkI3OpaBHceV5hv2BCrXoZ",
-	"jP3NJ1Z70n752rd5yJfHj5Fgh2GelzOB+i4zgiay/aTkC9qI/UhPPtCfxgwHbyC6kvZkMZ2eNqq6REzM",
-	"1zCtzkPsLvJGqYJyNhKZ3Qzq5pXlhV+Fds/uaR5IcIovi6Ld6SnKDN+fnIgHOXv17SJbvHH/efXS/ell",
-	"tOhMvDz24YbcXpPMCYiJOc1biihBv03liiq3Ih7bNUmu+RNFVzrC0/yDXMHyYnEBPwhRdy4KCEg132fs",
-	"f3/9zXcZe/3Td44D/ypWrzPW1BqjYyoMFIA6RtUBTTYQTJZ5kXfTCGNYiEzTxSPDcqUroc2N+2eoU/r0",
-	"mv34FfT2xTVCZqiK1fK9KJNvbV1i3bUkqy/5uAEsBp20FqKgfBLBAdovRqihBs1AYm3xlB9Sw4flpSik",
-	"5JewHb1TiIulVWMlWKbljqBUPJQ9gdmgpo9Rq50gIYwKqvATKDmUsa0oC7ZV+45B4NJvFMQPP/b0ccJz",
-	"BFHzRCefMEirvUGXOrlvyPPpukNXFIH/oScq+BYeyCXa39fLS6yh/08VrzXlQGHbL3Se6GW1iq209wGh",
-	"4EewjU6KuQkn/igct6850Tnw+JXB9idF5zfUZCxMJIwGEUVm2rM/SF2c5UzY8NoDta6gsIN9DN4hNHxD",
-	"jA2EBNx4CwwFY2ByGnOfT5rlRvHSp7KdmuBvD56skVQu/EFeEiyEiKnrEPBHrACzHoocsoPgOkMnw+oA",
-	"/780Yw/BpQ8UVfg2lER7kKB17P1fNrIw+N0ChPDlggsDUO693dieBp58aIuaTPJcdw/30z/1l93nrkPc",
-	"Q25EnOI3FBzVD0Zhq8YJdE1lO+k2F1V7O+VnHsIrHiWJJytRYRR56kH7ChqcBcgGX17CfOMPC9O+3Ils",
-	"OeTs+OhsyNq8E4XHLOxkxA0SJf/9zywnwNB0xp4uzkxk08UlM6ywyg7iZm0J8SNcPYjurUvH1BBn+l/0",
-	"ZBJGpJ9rUYWNfoDweq6L13wjLhaIdaGz7SQowpNV800od6j2FV1RzozItbA+axEDex37lRZghGe9W0/o",
-	"0RtJYnxBre6bwzjqrfu5QnRbC2ZS4Dc4Q/dw3wnNSwZI+rloUVMR/OIyieQAng9+FnR/diE3Oi9mIqUx",
-	"PK60IzedQGpWqT3kN5pb9Bz9V2CXHsXnw78qe4nK2u9EWX6DM38YDgOdv5LmcrGeF3vwC3q2t7yuRSUK",
-	"936Hd+ORYaXC1wOYjoZA4hZJGW8m1KszR9ehKpgVZQkl5SvB7F7mYqpEDaWyxqL+f8FGDy08GyzSEhWf",
-	"aZ6X85qRW9HtNfY9dJ+12AMYLKUF1U8zVGXW3E/2aq97czJCDVE1TyPpYl2PjWF7AKQHRGioQcnsFoq7",
-	"REMnBdcgBU8G1M1ODIwW/75Qu+cpE7qqRXXagJ7Fql7ueHUIQatQR52EsrVWUIw+noC0NhD40lmnrOSu",
-	"QUCjITJ5cmRyWdywz55Nsxp5NPreDuPIgM4W5vE0Mo+HNCV93YiWS/ZX+7U7ztWhTfC9SGDFUZ8ZXDXH",
-	"sMwgl7QRTwCV55Rm/1YIgAAoJrmV323FAbK5DZdFV9G9QFARAriTCZJSZElkwTJ2sBa2h3o7kOXnFyre",
-	"+6pO0av/Dfz8FSLjjVx/MuOUWP4vRomh8uC8Z3wGAf6BJfbvHTJW8/yWb0TWOjn3WloLd+wTB5F9cyf0",
-	"gaLzql7AgDsCmrj7ybE3hus37D84+1ZLiOouhTHsHV81Jdfsa245e00fAWTq//H96/+8YRRC255ooJgN",
-	"t4Jqi6Zei++oyTmijv/2MhcD/cFgEw4ivIfJ8JUvnCAvcyqC2mrXVLPzeN1PPtB33u4XC3PoS7TtBw8k",
-	"0X4JYDVUUOMho7QMjnQxufZyh40TI0QbPMD26LaqMSfFm5fQ4JwV4JeXCl8vhKPEYB2FebearqyOlvQE",
-	"ETo/nCj78JpLx3pe+HDQh4oG6AyTwpBXhcgg9AkVeCfYOhm2WxP6ErK1GwefwlJYZIq4rUxWN1h9TuH2",
-	"7ni+lZWguuzHe0tn8eQD/mGqmf9rEc/lOPIYRtCoimD9MY/A+mNYD6AKAMpUxox02wceMFyX4fsudpW5",
-	"Qbhr1djnzF3NxGusRSX2ZwWQ/DlX4pUArGN/dl5kQpVIeAO0JDO1ew8RtCuamB5hy+Fc78+V44AxP/Gd",
-	"COTwIIgx0Pll00ovdXo+ghaPz8O3EMxRVTADEXmKNY6uZUf0buuMprj19xVkWD4gO8MRXmu1cRcvxtEQ",
-	"jVtT4dJLoXuDKRcouSvIyRMYe+/4rfh+NM7MG4gdBxSlEXRrgBlaLbFcXIRF0D6PcYj/UtGPRF2prB1p",
-	"WCX2aCO7wLm/hWvArQ93pEOHQbLWS600KyRUXAezMqC58VuRkem/Cv46+IyXJXoOMGT9yPp2K0/erh+k",
-	"PUsS+uEi+/GuTQG+lbb1M1IVNOW3PSEIF8UP0n5vxe6BOC71flmWe5mdQzC5WoocdJ1beR520q20Tz5I",
-	"K3bTAuu72/2JKMbdgLDwxnpFDzagY6UGRR6cNlTG6pykYjj8E6ky6Cn7b0uDBO12TIZnQ7r1iPEJKerm",
-	"FFX+r6pQP0j7Fpt+arJsC3XjfCBG5n5UF496xe4//WWkQnZmyzX4lzI6XfyD3giIfdRiLSGD7vfGWFap",
-	"PcYIUwzQCiF9qm7pkgnQUKdxoS6IhpSyWb+DwyYsKCrKC9ARUJkffG0FP1ws4f0bXyo4lNdTLRBSZ+ek",
-	"gc54capiIi9gVQ8EIiWN/SSR0m7gVAo2nJY0trXwornvQtDi2Ldae1uiE2TQR4XVTzX4TbXas9XB/e9E",
-	"yjWe4Af3v7E32TEdX7l08cAbC2MkNCNwVMFyjb2MLddx087jDibvfWenKe46g2DCtROX3ehqTUkhkZAO",
-	"MKNMsxTQ1j9MuJM/s//Glw/OhN9eBE8UKKXVqGCUnFfAh90QXe2IYolu5sjHZMw/+RT96Nuc8xCHjy/E",
-	"iogB7TG7rCxSQQZbskBA1NWWG0KFP173v6L/462oii/dsX3qDUeTpXcsbRSyLAhXCygBbmvXXJZkpmwS",
-	"EUoPmXFPK/4kbMF7qRJcYed/vj8jEGUZ6mRhvGx4BWbdeLxAp+47+sYe8sGlERKbRjO8AFoX8orVAQy1",
-	"qcfx3iE8v/W39skH+P80g0N7L/7UPH60MhAUxLEkgupLkHeyEAhKY5+kmwcnm1MpIeQovYD7lXYmZB66",
-	"3YCnRuoQ3RaseaDrU5HKaSKYp5CHkcF+EKJ+cIiTT8Ju/zwKKIr2fvhYdbCUFxCj7qOSKnEPe9AciJUf",
-	"nBL1J8Cs/IDKWtJbcCF0hKBW+T2AWDLXeQai267Jt0wrLIF8IO9AAO8ebuGTD1tuth8n7OT4Jsod34gn",
-	"v9dic5ngqzBuN9SK51vx+IWqrFblgwdZfRkm8XEs7m1NtivcjSzGvNxOn2RcNbdWaPfh//WP68d/54/X",
-	"v334yxcf/8diCsoJ2JicnpN045kdL8sRP56nD6jA8CTnZWlGapeVDyrx4ACpWBL88QIKEhRFaMG2jLgT",
-	"FSv4wUAYPGFGAJ/qhF07FemGLpdie+4IAKG6nFqlAaNrovC01mo3F3Hmv3pU8tPxqOQ+tbrzevJBVSe5",
-	"2RvX9OtkVOJlkuP9GKkM3MvEujGo4kHxvVAxBe0oWHegUwG4JedHrFS8IFOxZaWEKLOJsld1ttTlMZL6",
-	"54Xy4JMP8P/pdgTf/OFkQEgAeSAZEPr+JDIgrupUVkuPfi4Mn4eMM4MQ9DbXBWRC44MfVsJrBNJnzRGY",
-	"SC7YSgNcL1joUW4M+mmfrLA2apoD/Kr0raw2vyK+x3xDUff7y6QbEuiTNGyv9G1rhwNhDm2UISebBVj5",
-	"tOP5eIWXp+LeHlzI93zZfSUf9L38zka0QB9pjHtqc86Sw8cXjZjJt0rmoqtor1VZqr2h6k9e244R0Oum",
-	"v6KHqGsGs7sY2VxwD4lm7GArOySxFcK9WfD/08UPPgHEcYkOpE+cmvJlcOq8ePtLhsKGqkUFAe2cmRrK",
-	"B7vtAQrVTRXMrcgJp8kjJmzwGG5kAcHPdz539BYed+WttcGV81vCROmDs5988H9a3orDxydFI65knuYO",
-	"bwQvRuoeDwihUy/63tSQX7Y2dCj1DGKCXxj7jzffvmDPnn3x7D8zhAHZVyBjKg2AV83KTWslmFWjSjTK",
-	"qoBrUHMdbKsU+B5XqrtHcpIYphijc64Ld8q6gBMeOdkkCMjxqW7trrxQPtpFfCLeTOsYHKBMGAKaQGSe",
-	"rXsqsCIK/FoV4XqK0ogHOkbc8/sdoVsl4DHgtBpdLp4vniw+/vbx/wsAAP//",
+	"5L17kxs3si/4VRC9d0PnxJZaLY89c0b9ly0/5LVs66p1RxE762WALJCEWQRqAFRTHIW++wYyE6gqFkBW",
+	"sdnWzLn/2JKIwjORyOcvP14t9LbWSihnr158vKq54VvhhIG/fatXP5b+D1JdvbiquVtfFVeKb8XVi6tS",
+	"r2ayvCqujPhHI40or14404jiyi7WYsv9V//DiOXVi6v/41k7xjP81T77sbz69Km4+tGJbXYI6cT2AmO8",
+	"5mUpTHaUCn5+8Dif/Ne21soK2Ltv+GLT1PDHhVZOKOf/yOu6kgvupFbPfrda+X8bN0joD0YqhV0YWftu",
+	"rl5cvVsLNsef2VxYWQrm/D9pvbn6VFx9I9Rifbl5QG+ZWVjpnFQrxi2TjlnHVWmZ0js/jZe8Eqrk5mIz",
+	"iR1mJrOg359YxsvSCGtxGqa84BRMmR/e/1b4S4QUeDla6HSZGbzUqyeWIWlbfxxuLfZ4IOE8fuBO7Pj+",
+	"YpMK/SVm9H7NHZCk3ik/HyM4bM0r3VhxsQlgb7kNEfdyISyTCiayxrbF1U/SXWwCvq/M8BvpkpfiZ2Et",
+	"X4nLkUbsMDORbfy9uHpj9LwS2yNj19ji/5o2h9BvjhKkZTuj1apg8z1bSlGV7D/efv+S/fXLr/7yn35i",
+	"dwLYyOV2JXaY41vx9+LqvTYbqVbvhdhcbPxun8ldEUCWRsDeaLOBh4u+9p1/XXryhRfa6FoYJwPNlOLU",
+	"4L9wWb307T4VVxqGhE/7U5gL69hSGutumVtrK5hpKlEy3ThWceuuCniO7anB3mld/Yqdfiqu3L72Tyw3",
+	"xjOG4qpuTK3tyRm/oWb4qIYn+e+42raXdjm/xaH0/HexcH6sr+1muExgQkqwfzTC+n9izhPkQm+FZUp8",
+	"cEwrxpnisnrBpLNsoSvdmILt4HD81/9o5GLDhCptwRzfCMaZreS9gEbE5oQqmV3rnS2YaXyHS6lWwjCj",
+	"G1Uy6TdTqGaLS/IDXBVXFVfllpvNVXGF/V0VV0u+8Ku0W63durNI64xUq6vi6sPTlX5K/zj3D/O1X3Xn",
+	"35/Kba2NQ9HOra9eXC2NnM+FeyaVE0bx6tlCG/FsTq96QXLLkNLme4d/WGqz5c6LZ8r9+curOCnf4UoY",
+	"v/VbXooZd73WJXfiqZNbcXW4jE9BFPs4/MGIuuILUQ5PUiIf8VvOmRHWaSNYbB7HmGtdCa4GpAQjtjMt",
+	"aH2dEVM01RHqDnan/aE/TSV28WaNvUN0BIn7o+Rq7WbO6GZeieFgu/Ue6M9fWAZtn1i24/61ccwv9ZaJ",
+	"be32npyVf4x23CaPw39a7YcD+KsjLXTFBF+scZDEbhdXsIvpC1hKIxZOm71/jXdruVijeMJNkjjGLTeQ",
+	"wIJvBXPaL3kt1epwxaX0ApAbjnNAHzj9divaaRyeQhEPP00xZjjxX5UAHsP0EhZguNoUIBV5/uM3ueR+",
+	"yIfxemItp0RYbOXbN6byW9Hew85xrnh9qqfvrJNb7mDsldHNyQ9+gEafiqtKqJVbT+lfCTfbbmc7eqRp",
+	"vqrZzpEDaTVbVlqb9GKAh88qrVaz7TZNo9aT0U46IE1ma24EI+5e6Z3n8C0JtcNix6k+cYnhwKFdvgO7",
+	"1sadM7W1XK3h9dFLeL4MVyuRGseWR7fPrnl9ktbuoJFv7acw5fSs838YQcp3jr5wGs8zuSkro3duzSqx",
+	"dKxRTlb+ojvdLNbC3jLl71O4/krcC8NKLWxqV5yukwOUosazQ5GAO1ZJJdhceFIIF/iJZU7X8EuybyO3",
+	"W3zIjqp2YcGNUbNSrBI8GEnIyZomsNZG/lMrx6vhuGkBCm9nOIeiFULw3ONGdAh6QJqHtyje4kAP/Uva",
+	"I7nO8jpXteVASUYarBgHTJFX29lWqoakk0OpdqlJboMXmFm5UoW/Lf4k4d0gk4V9wTibG8E3LH7EXZd6",
+	"lJ7rcu8fD0Ey3OCMF7yJ4vWol/4lfpB66r3ewRduZsVCq9KmWYHffC9eOBSDVkaqUhivY+5tK8oW7Pem",
+	"XImtV2NSs9ba73p+pLXewUjUHfMfWMaXThjG8aKl+iUL4QjjmReHS7wbQ2Yt7oNxcjirLVcgNgS1vtKr",
+	"pEC6FlUtMo/BWlflqLXPKyFKqVa4CdKytddciVq42gN5VFpvkrzFD2PTt1mXfP/Espp7hYFWoo0/SLrr",
+	"oBGOFB5f6apM0VMwpo46DtD4TrR8za37zp9N+GDmr0ZyhXDRvOzfk8ZQ4UXxVCUlP8/RE4RP++WPwSLp",
+	"091cc8sWlbagAIzara68dLhjfvQZavljOPZWqjIlo/qnWTP/a/toO62raIriqjfdofx7qAT4dee35aEE",
+	"BIzW7wuMTQfFtD8te/VCNVWVmlJGfwskMfhh/L7W3FqR4X+4yKhFtBxwpYUldRuZVqC8pTb+ruJ64BzG",
+	"7ssbbu17bUqbNGwIXadVFM2crvyD0b4lRjCtqj0I+rUwVqsgkYwngtpwaUWO3tACDMrOTlRV6m55kWUG",
+	"PBxMW1X16/Lqxd+Pb8FbrjZXn34rckIpPgnSxf6ROT54AP9Y420PluydMOIWJT7duEDmXNkdnCqjRwPE",
+	"H17OSrM/cTWphyVf+MNZCLqa0gCD2gnnRNnhXv7JcUG1Tm6v2IoyN6h1urboo6m0Ll+gGcP3VnEJNreC",
+	"acNEZQX+JC1TgnsVNz3Wjpwah2PR5fW0IC3Ddl3rSKcPaTezSm5liuH6KXhiXTSObbnns/dprQJlqdHP",
+	"DBm2BgP6lzDINGQ62wnl8EKPv6+71MWxtTgthd9BI9RUjMP24yxZ/mhPqkKqfKMlPpy+fU1ad38TPCla",
+	"L6oG3uYfikg63MFrRw+f04zb0Rz+e75IPnjQd14UwtsdBSKJM2hsw6tqDxOrRfmCVRyZgKc4zu6FE0Yq",
+	"biRXT5KCkW3qYKJMXBWvr+2ZF55gNKnYQm+3WiUNRZ6bj7BPY9tmsU4qe7tA7dAkMIa5X1D7YIPp157U",
+	"tzoXomg95mR7hEWg4BslVFoEPZxETr3bGQXiIAjEtyAynY4iQmLJUJ0Yiv0HkvAhOXRItbN78XkOAm57",
+	"npEvdaXDeOc7jJnkvPiIZrW/1gky9OCA8R4sfv4ylBplLXz7B5Y0vsAvP0YzfDS5B20GrxNs/28JUpuL",
+	"BSff5eC3xZqrnOkTnkkvr4Agkeh40aQNP0SGsMxF4247HomgjvhdJCeEf5t0A9pJ6sqJfU5y8G+QFUKx",
+	"UixkKWwBpmPO6NuUoXdDcu+xW/c3YUq5cD/5pkGyTq0SjVmOnry5qKS4F6U/0blgRCWD1dQVPylMvmzg",
+	"Ir6pcM7+PmXeue4uo8p3+ppv8I4RWcVDpKm1623pBs+AJhJJJkv5Lxs3NH0sycA+htXLMkmqeAYJO1iD",
+	"tpYTThTgZrAu/CI7f1AnBgvg8T6f1Efo6n+Ci3nygfvaQuBLUNiTziNyBDDisEO6BtEsbTJ4fEu8G29D",
+	"igSSeNFLr1inrSrlKuVVC85MdKPo5ZJZzwYYPHmZjQJBJXObpGMLrsAZWrCl0Vtm+RL8M7TvDxJYltos",
+	"cmYjrwGS9n44L2mZXay9Cg5qolY4s76V0M8RZWdXMOtEzeZ7+H9yD1YomqYIbQdGCemFI9hGbIqyLIj5",
+	"XpRQrKkZX3H/NAQjAemyaaar9C6xNqu3Ah9BPyoonmC1bm2afu0olCT7jV7ok8Yfatf5JuOwMEIw8KZZ",
+	"movTzO++FbDtRbv5TtZF0HOGHtMhlzq019A8xl+d7iqG1h+1cmkJcWBVXjTph2kEg35DpO1fCiXKvEQK",
+	"bgbdOKkEve2ebiZtUG2EtTOnx143I1pB6ajWHtqh3qvv4zqGwv4GLkL6yo7yI935Rm/Br3WWJ8nzHYpN",
+	"GLMHpNakpTl8IlL3yF/CvAMPWaxeskqu1o6tjNin3VElxuedeIbJq9N6ccitg993SblHZ/TO9M4sPHvt",
+	"wjvPaGS47TnSE9OhlfAetG4geua7FzQwMLoj7X6159Mh15aZ98JkunwnPGiREydFESP45rt7odIqRHCm",
+	"QGTMPa9QDq2E82o2xf2sjN71DHmon4LLHk14fRFnLVdr8Hmlb2ild0d+VSQ1jRUzrG7MaY5zh60+FVe5",
+	"kQ/IC5t1J1t01xXHpQmnd16q1Td8kRC635OYAAo1SPoGlLjgJbcQ2swwzGe9d+vtYJN9g8xlI8aJh0c6",
+	"1FZw/7pDJIvXFQ3fwRhpH5YSYw3VK82r2YrXOd7nFeSkNBqUOLLrlJqMig/2YIC3Oy39esHHi78r4cgR",
+	"A1slbbvJQ65GP516DrBV33o2ZgO9dGVT040yix1t/Ku4uvPC2mBXDog7rjbMtX+OYVJFJLKwq+15pgi+",
+	"G+zeJ1YMwxsGVpFsJsx9V+TLRSdxt86NK2th3gqeJrVflUDbeLgMC/zglnFGAU3MK6MrJI81sv3+CnJK",
+	"YxumNZx8aqLVW71LKYUYqp9SV0u9Okl8nvt/q9HHtFxS1P0omvnVN09dI/+2rbvWIic+OAgeBNsSOPB+",
+	"O3VkJbimaUqZo6sSkYW8qk74vtE6suBVJbxCQZRU85Xw2kXPP9FxiS/CcCMDFfC4UkqY0duxNxyic8Y2",
+	"3nGZ8vtr1ZG8/SrH8oTsGg5OChYU5lrAAYTtCpNKnx/6YA7epkqUGVpWafPhWm9F3llVagpxinaqe2ml",
+	"m+Q7XOO9Gx+F68dJ/gDbP5LF+Qk3pmLcel6z009LuRXKSq14xbwI+4Jxxe7+9gPz3zOpmP1H43VBz6qe",
+	"J30t8p/d+XaIuzFVmg91z9k3KkIyGPSVOla4/DwZf4o+5JBZAmF44ID0ir5jvKoKZnXwY8F9HBplT8Qn",
+	"k3TtT4woozujHBm+oWPhZSkdbPCbzgEteWXFIVPXNYrFJ6YFzdLDNkFV7Hc8xjxMHwfzcC7AgSRFaRmf",
+	"68YdhPaFfw4ez0sIUGimP0lJZP8N/hj86sgu/ZQMFem6ytDuDlfGCvMEk0JuKZoL0g4Wnt46To5b8EtV",
+	"ogAPXcfruxZVectqI7w6VgRLEIg7+LqHV607fhDm8XWDKGfq4VQaQqlX191lnpGM4A/Pb/HLtVhsflQ1",
+	"Gr8nEDPE8SXlH+tlN16RuB3a+XdyyasK/rhcJmXfReWVkeRzxNmam5KFKMZEiBmXJmVGcjtBHvqad90M",
+	"nU9HR2zJbZ0N3sagtNFWMcob3fIPP2L7L78cXo3xATx2J6oqfRr0S8FKaRdrblBk4WzOS2a3vciVoz4I",
+	"Ohza6c6Q7cYULVWEDUne0LWWiyiJjiW4hc6ae+Rio4SFR4wz3w4fBBD0LT6GSyEqL4IDO4sBzDtuvapq",
+	"GyOSseZClbMawggmhBuArHoqgpAjG17rSpZ8n6D5ksJLMTKBYhA8hxqtn93VSJktjX1xc5My6ZqVsG6W",
+	"84pi9ge0AX8dKTV+lQWGeqF39C9su2WlEDVtcsgckhS/0P0wtdfgwPM/5iyBi8ZB1EMMv4PQpH533QuJ",
+	"FrlGydNhltD0fymMqtpys8qQWsd36nU5uWWV4PeY8ro0ulX5sskHRlfitH5VwaW+F8bKlHuFBgkZlb2I",
+	"LUhxecGMWDZWUDjklzd/jeGg1AoV0JJZqRbiFpr5d106bEMZWnCCEM4fMieTeg6lOB/NzqTHXkBez5hD",
+	"eQ9Nw6HsMLsT7GHhwhz/mtoNjBEaXtoudfSn1SWAxLhJhlbpxebOGeFQhz3K1fpH+b3RW4yEkeAMZJyV",
+	"HIONKMoHpdMDt/QIfRAm9U5uKbdjQvO0ruZ0fu3w3YBMv46LKvm+YJRBgCTHtrIMiW1b/kFuvXz0/Msv",
+	"byCaBv96M6C1vhgEVuhrmMA5IhAasUEI0uisiJEqawyuqXTP9JSXxTQY088XwqLvOsygUcF4X5IhPuyV",
+	"/CDKU3Py/Pj6ZXBVTJ4WSKU4ryaZFoBhLIIb/7LWUizgkDf9pFv0e4S0EYi2WsvT+7mR7prGPWPqG4AH",
+	"KK5eNu4txZ8cSBHxlRuyZvrgRHpPiDuB5skb0bi3jUoObdOqdHJCw3EtRoJkxrRvBWRcT5XjuRUzrlaV",
+	"CKlQQwO9qKOXdvDjEWN8z707+LX3zE7I8uNmwRKZfk9sLmHQ8FI2NustBUdh7lfH+zkt7S87adei7Pgi",
+	"DgQWvhGq8C9zbfRSVoKcLxJy/0GYseSFYKWoIZ9QJVOeDuig62g8OLvuUjunFlYRz6qXctZ97Nq9yNOY",
+	"bapEnBTGeozXf+6gfTKi5jC8k3rOzChGnA1O4JXeBdFUWpBcJeb9gs+z8O+r1huKp4dE60XjihCS0glS",
+	"0Sb8Y11xFens4HJnAxJDvJufCMa6xYyRta7idE4ELNr0XajIg7rle0BY8Kp1yG+SBnM3er7UbjAjmD8o",
+	"ZXJSEIjciFTmerSY4/q2RceMCjsJeA0vAqCAg5jmuVhJZUEATeMcaOuORmzQwsGHPbz7jbJHokT99YSA",
+	"WGb5nsnRDkFi8Ym9yQYlHIQ/tVEJ/t6jhxto1KJrAZRa5k9WW3dwgtwl/EenXw/KIMXDo61p9/dogOS3",
+	"FAHSi8+/OiEYcSeuv8V20yUjsGv4kUUalMVvRQ6wIgCQoJ5mNw+z+mQt9jX3uzsJg8MKoSZ9sFvrdMJT",
+	"Y+kx6abLkJXAclmedG92o+T9KN31tBMtcKOTNAEnc47pMLujtNrjE+/MOTktaeuK79PvgdPAgxhnAGRR",
+	"Usz1Lds2lZO1Z0d7Vgszw58LSm9zGmK1t7waRp/EH5KSXdtXWvjYb+d6hBuF2vX6K9qhk/uAftwDR+dK",
+	"zPZebk/OZi6NW8/KEdFeweyIXwiCHciEnC21drOFPh0PBmoUGdCCMfOUEa0i0pmSdTsrtRInYoLGizIx",
+	"jXNsvmbN7yFPfLY5gg4xOQwExKRxYheiT2jjZhj9kz62jvUpZfGpNiKXiguGVf+7f9rCaskpMvaFfY8D",
+	"pPxFYKsZfz5oR0r2dCjCD4X8S1mdgNuGHY18t3Phhnep6NzWdtXd65QgpXgyRRt1M1jE4coPqCESU+cm",
+	"hkuR4TTnvAI9XnQg1oKP0TNqTOvFKLKS72+ZVNYBhs+S9XbvvxUzSzCpjKQNvwd/Izk0hJekRMms3grM",
+	"XEQZH8SFmM7bxdvYKL1L5g36Q5+1mRXjEoxDjsUgxVgvmVdYKMvYQQ4wqMhLblibaOnVMnTvQ0zQMWd1",
+	"L6YPTfNiPI8JnPu4E+5hfDw2Aqvn+E1EohxsIWgRLbJYtaG1b5vF+hbvSDhZx1byXqjooxE78FbzagcM",
+	"6o9/YhKx3UbwzVNxLxRFRIaUOOa0hqDXAD3RCQ0+BEjoRoTzjbCz066Fd77dj26MjwW2zIarZQQvb5kS",
+	"osSMOVTDWA9ao/tKnv1UtST5/CbltDthfQI3OVvxus1tRi5aNuKW3aBvjogI8xxyADMPegFTT0UHp/cQ",
+	"ZehywD5TYHGqdkIjE1p8+2kSX1PX+zWluh0H5QwNu6kJp/nEMA6ylwUdkhQ6Kcth1ZkH/W9S7B79iEZA",
+	"MMOTK411s0zgsmdmGJ25CnldHC7tDgBWl0L0kGsgXYurPSZw6WWBiecdYFYAhCCwnHGJc/67dBx0QbBp",
+	"I0D6fCuwdukcQhJkdekNmiprviu8cCRadK1p+Jc/ByIbhLN/OMk+f/FtqO1MqlngC0MGqGuhZiEXbtRt",
+	"HJNo/D/9WxDTjLk6mUmHkCcROyOxwRV3kyFE77C3u2a75WafNAYaLlUmOZawcPEeYvJjMAEf4mlKCATJ",
+	"ATiFQWY13+Ui+rYcQNXYXERhcC/cA1E+duv9TFGEbRI0FKGWlcaVelE8gU0FixNX40K745B07vGC9Xhb",
+	"J5EB71PnJA73q89estzQUpj0ge3n88TK38fpjOoHZn/Sz4IbTF0fDaL/thGvpXUjw+hLvYoBO1AtISUo",
+	"+Uaj1/NtI3Jh8ukE4fmewmW4WaSdDBV3mShnyNpLRWc5EeFzghRIQLNNJSyD7zoOEAq7sUKo8Sz6XpQR",
+	"q3KQL7HQzem4tLfUbJo40UlbO5ArwXeBoWkUgyQ/kBLK14KPBg5KL+uAJIPYEnLggEpCssCScIoq1P/x",
+	"nDLkGqARLusWn4pQMNKNfog4h04jEOjRV+naIiC3wNUB1Bi1vFLsFhXfpePrjnnjT4H9nnCin4C6rbkR",
+	"yeWttVFok0hG0A1XnMzhHe+kHwXdehEX+6GJ7QhQa9yeDPmeF9jxLxFa6l/WceJfhHicHn15y54fGD1y",
+	"tqxJj8w489BkK8qDrSJDuweFL25Wj2vE7h3nCQNznNFRyzG+5I+qZ2JfzegXKbQ/rthMMTCUzWgTdNmI",
+	"7riHuQyV3rEbJPWqZ/buijJexjrpXFFOlCEHIWu2mK69jVHG7ra8qoJGZgS3PR9TF+WPq5BgG4IKqz7o",
+	"AvFPiJOFbEIQr1JYYo6nwKha3McPDmuRAK0WmCABOhkBkqOa1glv9OwnmlGSQ2ZSK4npgtl6wVUA3WKY",
+	"VSVtDsNXxmAP8GLzfTpc4HQg9np/2l6EyGx0OJ2jiGpXR9vKZ2vGpIgMamYEKAqbSqqYXAHERVNVp4JF",
+	"gY1e32Evk4NMMEjfb0YEzk/EMCMjRdOSJ4WtLMtKsL/esP8TsIYiUinAOVGwdAKhIhckqXfZCMmMsDUJ",
+	"guLgqDEGCMcs4sRip8ljvA+1mcaHtf8K4TcIMgEwmnUtFDp10OCmFuvbgKNn2UaqssVLUEKUAWzP34sh",
+	"tuCECJr5/nQ5L64spWsfwbkPQWMFSyLep1Hfp2GSiZT2CjkBELIXMPtKrQSRnrZUmgVAdSNSaVW+6M4S",
+	"Efk9U3P9ykjRJw8rSHGxKQB4xxDgZWJlUOJm7rmcxhwTUVWWUQrGh9dUsOT5DeYExL8nZjkJeH1MtizQ",
+	"fIRSPAOwi7LKRtAeNPvURsrnPFEYLUrPcdEHSCazNqLt+ZuQDITOqX4TIXDyeOPL9K1BMIzD1OIXIQ4a",
+	"s148oaE1nrAzUO2D6NhI+Y2iZO1D+kg4Z+0otHFsuxtpAq0DbMZwkZ2JEhg5c3olIH0d3g5Ed38RyzDR",
+	"YhgPBtCTazoHK8yWGb17B1737RZsw3MKHPbzgceemxKS7qEQXxs1UAxT+tJVOgLtHyIf0mMaztNPgVza",
+	"HFEMd6Kq/HQ8VXO7EWTYWHGpCobgzFxl8nhd0KmiztDZ0i9TO9pR7RLq63is41S0DwToAK/JPqohRz3m",
+	"HUV8HEIo7uSmdkC5GrWoBDddODJCxyMvrihXkHLTr20XcbsIY6wDRAb/n7VwZNbJqpp1QMk60GMDWDIC",
+	"HQ4oy3RHR1XSOzd7vS2lB/sYzNETrCNtxZNRCmYswtFSzFf0LgU//QljJg2YooXvk1XcKEp+aYSF1ASM",
+	"nr+FBEGzofqJu7V0AsPI/b/OFkI5A4CaCJznm2OouVYiNJ9XjV2zWqrNLDbsCAXQCKgFIPM6/cKZQyE/",
+	"34MXy6iPSEqj5PXvkSwfIK9/L0VVfmeMToA/iQ+1WLgMIgxUQk0wJoq6X2jlDF84tjPSQYD1C1TV/v7F",
+	"b9fRlDfo9Z5XjTgdxYuDh+ZFO9MkUUS38mCFlG7bKsWkm+54tRkixA20w+G/j0Pg2KHOTUkqvrPkvLUR",
+	"C55yD82TsX7+yaFXAVNfMV10tCkyjPcNT/rKwFGTlKkw54JGBFk+zPxBPoziKm29IUs2WS4Ok206Bpzh",
+	"K9Qs1nmrUJtig7oIagrDwmyqg5+YGNR/QMaWByK6HNoW8CzxHDoDFUgPx0jomxS221SvS8/tMT7HaVC+",
+	"cOqn533VrUo49tvTTozxFeZSx/EDr78H9IyUdQSKfEPpCJJV4m0KIWjD5PXYWTSmIblCQDO6URZY1GCh",
+	"ZVotHevRobHiB7n1Sfdg7z4Ib+dn2aP/HTtJzzKWkj+ACuyUNx8XVwAF4qmI+Ulyit0nJxVKkEYLHpoT",
+	"1lKVMzSUhb/pBo20wUM5JoX9B6qheH4GO/TwQwzC6u/ctAKqSpz2tgc0HpHCv43WLjT+xngA5jQEtsaA",
+	"rmlRSEKot5mXCJS0cZM+OPVQvVJBlBD2Q+vK0sFbMqA+cJOPe5LL03e+M/eexzU3810KSe8VKMg2Ip3F",
+	"Wnh4UnNhZSkOtGGvqfrz5Ss0zwHeXTHcj9OWibfdEr/jb3aX2hPkELXJTOVcMl8AYTpdlUlJQTeukiIl",
+	"yfU64QajKOk5kAYFE7Ba+v47tt1xTAuHTYfCkPY3KrC+rZGbrrEWSv2GqGkbIJKVkGDM8QTAlDYdUOMz",
+	"cKEnXM2OgJ5LtrKsEtwoF9wPxwV5JMH2WlPNMyK2ntUhwk4HsT8ef/4y/Tq3wtzzYKmaoJRP4xX+ILL4",
+	"EaOSM0aCcweGEuKQ4sCJYfLbcl4UB18dy1TU7VZP4hIHp3Ro10jYwkbuZz4OYQB43gYItGs8WNHE/U1D",
+	"U0SGeyg2cXX2EwMfZ9+Uc7h27gnPs9u23gfku3f2jUD1pWDLxgDP0kvfiiuGOf6MVxXYkqItGqIERckQ",
+	"UAIdXVPU1AyHiSzlKNt4xVN+r7XesdrwhZNWlDGnH4p9Grm1iEUW5E4ldsCttvjg0ldjsIZe8fNMkAFp",
+	"6FUnv2+CgxSy0dfgzIsIokO/cXSoHc0cFFUdEwenYflRHRycxik0vwDely4xiDgSp5yn2S8zKX5UJrAT",
+	"7thFFuyA1oPzMA0g0vzzn1WmQpPSVOD1qDUBGvm7aMrTp/GG7341lCDkn4n40RC5ZakbQxWpl+TuoorC",
+	"OzUxNr/jyEjwbm3lGL/Rm9AO5JmUAweKHRnmf2S/a4kgXYl4tJF4gIfAxwbtmO22debeKd9IJ0qTDKeY",
+	"5CyiqlPlMNAtFxNkt43F3AgEWNFQC7PLXQIGn1gKg4IR5gCeYjCIUAezeBBAXbjiHU2bVzipHcRyjZ5R",
+	"qVfXobcHINa9ktZps0+b5+wFrIjgo4qG5IHJc4hadJRD4mwjQutQuEkN43YaS6JEn3usQ1+2ZZgvMoWE",
+	"CQ+lHxDM404kSbzbcQIaP1tgDwx0+VcCEda66aOdTNEDWHCo1nFgXB4Enh8NgsImR2KhTmDJZTVbCN7D",
+	"taTBfjs7Mh5uGY2mx1YUzKq7MQB3w2j7XoWvhNYXSwf+jqyL7G65atE5d0Qv8yqLR68OzMn90xoccMLe",
+	"HJv2Ny5XFiuGGMfjSlK+rhLFINZcldmwSygrDEV0QYJI+fIquZ1nroTczplUZMJzjeEVq2Q6KW9CSEmV",
+	"8f4GtDYSENtQw71uGDfpYc946esmlbbVqYURbrlvaEeUzdn1n21cIG0sDVfQMaWPlYr+JmvWpIRLCCHz",
+	"x0vQxRz41fFyHb2s3wNEgdaTh2UnUumi1qHtdpKtlsDMUo8dVGCvTTJaNpQR8puxlAvuKAkiam92rXeq",
+	"YHevvn76xVd/JuY8F2vpHypWG/0hGS281slnz6sDJO5v+WItvcTtrKjSmP2hqMXEsh0j2E4NeRwwyaJz",
+	"/O2xpKjnx34d+aaRyVL8Pyqo7JjwUS82TZ2DGtlG7xa2w9gl5L4F1QiqG3dQ6axT44XQ+gbdh8huGfJ9",
+	"UZ8d7nYtF64xKZJUYufZeca9y+fVBLEMd+cd1D85maSHXXemloL67RwQ9P3G6FWIpRuRRHrDuMWK+C1M",
+	"zAFoTS85Q2WyOU2jVKaCwyFMOLWMUU68qo6s512oXnPgQpTLpTBCuXzuQSc1llnH95bgRjJQ67HHmSdH",
+	"my5PGwA4J1UsOlKZaJfeTdv/Iv6SBuwjEw3V3IkbM1xSapd/SjpoG3GibJe+F6Zs0okyK5PMz8CwEP9j",
+	"G6wYoe8nhG3EpqNu3E/Sef091dFGJgUanCcEzqcmeGKwn6Qqf1RLffJ6Y4dhFpjMFPYuc1CwkOG9trbZ",
+	"piT0DsFGiHgOdQwWG61EWRBgfAhul1swB2oruhULUwXEA3j58eB7aPUJorEkcdZRlSiNdGlKWDVUpex8",
+	"zNExIep0iqgc3YtqRPvX0A6FXJngSQBKrU04hn74EL1QNtiK0zmWuVQyNZsUo2+FCbivCba5JShteA2A",
+	"rbTI/dyg3IClbgjWdoU1vZaySkfG0XDjq2iuvTh0ytkHjbC+8eJ0Whw0gijmky6wdxLBZnRVZlWVFgqX",
+	"qlvpnSJ0m9+bcgVelXQU9eio5+KqsXyes602NnXbD0iM7jbapS2W7JEL0SlYPrzjLbkdh6g85jQlzKBu",
+	"Ks0+AbuylCOgSQ6wHalQGZJITKlDphCuauROtE10lkXkkq3DNdyEuNlHuO45MIyXZ3uHMf9Ut4ewmazT",
+	"Nav76at/AIc8xvCgahRMsi1SEsA8RETfjrcJneaPyPseiV2cgrrzkzwX6y5VrC9DqIOkhy2vqpldSGuh",
+	"tBv+vYZoD/Joxb+tGllV2kkq2Eihh7NFJWuCXzBSlcLM5ujVC38tJd9qzHyQ6DlYGO4W69lc47WkhhCB",
+	"t6+dXMxqvaN/kNW9MDMlnUGiXWijrCMsmSUlYMyh7NnM6pJjXkY58ycBOk5x5YzgcNtDGZcdd8LMbG0g",
+	"GngrIJpeaTWzlaxnWzBNRTeH2ItZbbQTIQWjbKybbTFJd82lmTkpxvg6z023CL7OruA4FPDmhlt5n0Zl",
+	"X0MRNmAel5DVJt7+ac813PBZhmPoJTt4wooh+Dr7j/jE/udJaP6D9yI+DHE/M/fodRD62uxphU4xoJGg",
+	"+owgi9f0Jp1NFwSJmIigVRnhQKTLvO3We6Y022pMeIfXmYB/O28z/Ixpaykry1g++7tu/FIuAwaHW/Cd",
+	"cmkkuDEEi13EAq3ozhs+WbzaMmeksOSuB5gCiE8avsmnEfrGG6r9e7AfkXpY7vvADinvhd4KRF1IFklI",
+	"5jmEch8oJzqzRx9It+xHDztialH8TMWOGyzXQ6YAvYTttl0Z0a2NblZpXLEIWjmBhnJQktY/IpujBAHC",
+	"bERMAhts2hzoW88iIFgK3v00iG4SeRRk4cDRYjYj7G9cQaTtaFsLqYMWc0W60+ugUPSIOextoMv2OqfY",
+	"Zfd2DrjUWH6x1fdiDGbb8Rzp0T7GSTdzel5wkuQx/pdboKfyFrWwm9PyHhw7QYXAUXfyRWHbaEfyZ3OO",
+	"6nJJXaHPfMfufZb68ws9FH8HsqsXJkEqPfFyY9rf2TIdZQ22z3ca0/E8dOQkPuMATSqPQNz2ksrKmT3e",
+	"wR8tz/+5X9LEM4eX+MjDc+LiHiL/RNZNDDuy2CQLxoXkDzCdvrrWu/QWEw7Fof3ACComHuq4QUG2ZrHO",
+	"hHEYsesbYLt2voVOWtP1EitGmX36HQ/AoieC+1UJGWE2PrIJ0BMN4ot/riHfNQ0cPzIjl2xEfkfbxYWh",
+	"404MUoK759RCm+QCEBCJ0b8KIVtJqDLEQi0ad1DiniBOnUYFeWU0PgBrrTfj8sNft1AHD8gRf82ti9BF",
+	"CVmyUaUOMU18gy7drsX7EHbrKv38DGhsMrzMNPyVaU+OWLoAfvqwNFqAGjqNLaatyGeapxNVfdvQf3oN",
+	"sTh359mEgKFUcmifoBolnb0mDJAzyAm+R3JK2wNe6R0U34ihOljmsx+3PCCdbTLyYuhtASOEzWGsTEw5",
+	"mshUjiCCeVHhG75IlNe1LlV6DTCgsSS/4/vg0LN6K3CZEcKo9VufeLdgnNzUXuqq2apU3C/CNcPPiDbV",
+	"r59HsRcEqdvhaRiUjAHJ64DWIyvEJI5wlyC5GYUZLUORNxMhbJ0w1zTls4KEfQdEotadI0fjhmRQEqAw",
+	"Ku5YyDejnVMAKbJqhLWiZASyvRacIGPGiYvtcZ2Gk3VUm2Do71rKSkDZ0zm3gv35SwyaxRCg+d4doCv9",
+	"9ebmJgGwdBjY4kfLkZiXzlJMNW7kGatPVMiYGucj1EKX/QCXTriX4GSlGx8UAlQ/dRZGLIPzL/Gj3k3b",
+	"oAzWuxU1N9xpc5qj0cK733S2qojHRpOLq46I42FBWWpIKSoUsZbc5hN1GD0TGYsYq9OHncEChnjVnAOo",
+	"ktYVEN5Kt9hzw+fpLGDghqmBO4c/snxKhPI5qTGigTtw4rDBJ86H8HAn5Ga9D1YQkHdJNfBSGiFWDuqU",
+	"HcOqnCpoTcWMPL/+OsBeTtsZQsPFTmwxeDajg/QF4yHsfr5nC17JWpiCcahJNd8zxOXofS8+8IWr9n6z",
+	"n1D9YwWVsdsO0KS5kzaRVs/rMRr1e4mp8RU9BWO/SBWzqrl1s5pnQn1qI2xG+cDso24lbtQ1MDL2ljnT",
+	"CMbL0rZVjIN0ueO40Ruld6CKrfl92pFu17w+LRxCIzSYu1FkeueCzfyPR/hL6Q+pK/+z4Oqu/ENTfn8O",
+	"lymJ4RYghMmrDqEQ/oZEsjZtTSqI0EFZea13lm23t4zTfSkozr3m1grwQQbMXPRSiL1gkBfmP6F4XIy7",
+	"aGVtvSTisfKfAgOOO4IuzcjLTwE5R+wFir1OnxJmKV3jGnfjDGE2oKZ+wi0NNBaRzpChxXQX+ju4PAjj",
+	"J/7m/xJ+wAILnkWPgyUMQz8ImZA6KV9HVpPKxbUu8Ek885CS6OmkYJWwlvUTfjqJZweh6+OBjsfhUQ+n",
+	"ayACBBGdIYlGSc+g5FZgHHO68EJmoLGekFQ2Ug7Fer7P3E7EOhrKaJCUkJRjMNxlWnn3nDA2xWa95LIK",
+	"Ef5DueuSlm/alWCG2vJSTFptXgaEX8bHO3FZHk9zA+aGZwUw1rv1HqOUvDCCXvBaGDRRp3zBrsdF/Gd4",
+	"8y0FoItK3gvMCgxpKld4EvAH6ntUri9tKj6TD8r5DdruUEcbUSQfHXLhGFqZOdr70W5B5n50oqM73tLM",
+	"Ix22lNG7FGGrrugAj9y7c2wSl3bz9Ig95wTJ2lG7X3coCSE4wN5jBIVxbrUxYI7HilRtgSppMdJzRFBO",
+	"j5TOdfC1lEQdvSOCmnAKZ7CRtJEGhJCPpV59KthH7uC/c924TyDxfcSN/MSi02HP5qLS3XJPGUIPFJwz",
+	"1vzcQcc70Bh0BqgCrf48xCKTAA5m3QiGl5K4JwPxZSH4IE9WuHyemJ87VAzhVDRkjVGIJyTmzvRxgAJ3",
+	"IblxOSgP+iFghwhpMiUx4BiPF8XISSBphbWd0YVrYlDHODTKE8cN4D9TVv1h2aJj9SNGV404ts5J4SNJ",
+	"8tZBvQAYNqhOPx5I4Q3fpQvHpoQ0mEF69+57D3KDvmbwhZZ6p0ZGPvyMfsWHRD60JRYfFGeQjxrQu9EV",
+	"F7m9SK1n3w8OnNr6MyohPrYB63ENFWmfYxByIn4+TiK3Yy9pC/p36Q3fAbcr5Uq6W/b61fM5/P0t/AHA",
+	"PRdalQzSsAn2tItZ9fr7r66Kq9fffwn//RP89wv47/Or4uot/fcL+O+f4L9fwn/hq1f4X/j2FXz7Cr59",
+	"9XyO//NNw3/n8D/oCdq+he/evvpqFArrS9yz80FY/RamL9mCq1mINRzEjGO5eqZVtR/WgUQettQAZIa2",
+	"NPHBZQAtzqgCN7W25/gabwC1jGEKqVUDfIGwHQzl9uEgySSYipwGsSQdBNNUJ2f0tqmOFXsFDQz8f74z",
+	"CGwvQq3XVCFSzJEBLJihFbwxVfJBK41cuuQvsPgMtmOZQU2x6a7aGo2p4ohunbb+HbCCNCfBfNhIXrTx",
+	"LVZk57SLltxzjOacUltfgyMiRBz4Swc6sleNnZHbbJWtNb8XRz0XR7CDFs1B7YwJ78mUilJjIL4zqN4n",
+	"fMlClbMpM1lmENAhecwfwAus+ANA5oXXHtZCQGkjgDQPJluAjmJzrjZsATV26DQKsAabktp1Cw2msdGP",
+	"g6LnawgXEQLpFhPfPI0UXavi4IpsDrTeiqp4G7lNTiNUqjmbQsaFbba1trrlhcfl2hwruNslnERJ247J",
+	"+YTfDfn2KOdchqZyZWynvEzjNYbWSp41AGMoIIYBYtoDBn1oozpvAtXGPH4U3VzZbHiiX8hPyqsEDw5g",
+	"WwFI7MzpWXxYxgFGkzdpCBetmqrCO9RW3fb/hinRzjRitKMxjFFcmRHibdsajmxs82N1IsKluBpuFM0p",
+	"dzx3h+ZVGwqzaw1+WltXwFfmRm9CZCjAWyrAUR4lgp5tTu3JoPYCEMyHxWs6+nwvmLe9sNyNvYBtTaqD",
+	"fDStN/h0APJtQegXFJhQ8j2ByEjDAmzmaPTFdGGrmxRClbFuNp6bQLHoUqvs3kWgFhQpB+YRv67oDiPA",
+	"R+YVLbh3FCbZQwLqX75RJcD/TfXg9FUeoc12HrcvPh/I92CcDnmFU4rXAW5QjvvYHOq3l+1mdsGrFIYI",
+	"TCvm+C/5wmlj2c31VwW7uf7LVwV7XrDn11/4P1x/xTrwcgiU/MRCtUoLHvoEKlC+yM+o4g8te59Wsr59",
+	"LI8USTjjoQhg3lQmoLOzx2q7/0J+gFRl9wl6eCW4mU2tsT9BGxfcVHLE3rRsLVUlWmlGRfCBbVXEknuO",
+	"0y7s9ORzzYHk1sLMgkQ4urNc4bJczi4EH4mFhJBAsAVIBTEpOxaCxYdhgBPsD77tafsDBLZQwgboruB2",
+	"HPnU+aFyyw4a1lhD7Zk11rHkXyC36Bccmg4C/4tZV5ghgbvUOfLkrQuA5sO3lnfTExglGz6xLMhr0Rqv",
+	"ID4IeDIi3y1N38GbBRLA0R8AJPCLdr+gyXzCw5yRLxBBSJd8H9TbiGQsQ+QZRJ2dzjbAEVL7/etyma6L",
+	"tjRCMHBrFgFfiEZeIcjtQS7RsczCoUOoG4k7WiJDerLTAsAfWNWMcoJ9H8VVmzjYetzCpJKbWwuVhMuM",
+	"IZGAmii98AihbVBjHvc7FDimOMRhCfkUzKReMqtBKL1lN60Xs5cGBlA4uumCZyWgJw8g7kKRAv9IiBI9",
+	"t+NI7wT6ZCiLdNkyiZeK1SK59ABAOruO1NYtKm0n+CdzCO++fwoET+YEoYSB5jh9T3YMsnWvMRfowDjq",
+	"L8xszk8jNX3jW35DZaIWa60jZtowRILAQFdCCcMrthCykt0giI4Mka4GCtlinrXep0GqEPQ9/a1WxCG5",
+	"Y5XgtjUoB7tma0bMIGr6p2R2opC9hcrntMVtzvskN3imWgiiuQFr2GIpG6rAnpxuF4H9eO5rQKcUXDGn",
+	"BROqtOgKAeUANZjJBUL1vUiOPheV3rEb/1yUhu/sAZxwyq0xTiyOUHppzI+DKlP9dGQ1003CTTfnqoRA",
+	"5Dn4G9YhHmUnuIEIlTajtpcoECuRH1cgaYVFqCLbXp/Ww9Ih6QTyfNjlzupbCat9hg5It+je7yS/2ikB",
+	"hT8fI27gqIc/N5uzEDQ6OUqHcfxOVAJyHSP2jWGcbaGIH34VcifnewgjuUrW19/PdBCREhFTfD8zYkvm",
+	"/pSelI2ryMCrgPe0V1oWoxopWxPmmQQApdL3KY8sIHr5Bi+6KKhQ8sLmQDRtkwQXRmN5Y0I2bCNdyKPk",
+	"aj+6FqI/7jsYoWfS+cuQ1ZzC/IO40CHonz92KgaFiX6nBRUKP8EDyBLpr8uJFDollPhTbtTJ+Xkh9XL0",
+	"cYQiwAMU6LHYQv+GF+UI1Z9Bxkcodwz4UIu/2iPEbpZgu8e9DW3XFBZA20ZkkKXlu7DaCeQMl3/0DoFe",
+	"deeMcIt1/6r/13DD/HtYjii8Rc1SOi56MHCO2WX/TYpdMvaxEqXf34wO2wmOTQO77dvCswUBvU2H4TsS",
+	"UksB2GklOqQynKRXyka+l3YKqf/NNz8dNUlB+tR5J2a8s7vF8Yrcv8aE7QQfnXg3x6A4Ub/5qXwdU2wm",
+	"XJMQRN5J2v/TAzL2+xXPM1lAEw0jUzJlMkgxD8/w6CZudHIy0ufxJlloCBTdta5CMqoCrQ+Aa5lWiyC0",
+	"e9UK4or8r+BFlVolwAZjagQxXYSQGpV19wbrBD0g5e4Nl773EK7ZP2XKh8zXpmSAUet2+mkpt0JZIFW2",
+	"0CVIZ+zubz8wPw+/RfYfDTeIEv0c7U1YizJR7xunnsKi8q1Pv27wPbVOnWqjHJr/x5EixeFl7GlYWQcM",
+	"aacrPfmuYtmXqzCTNOVZm9OyQfFqk6GjZZpJrE/LrCwpcApiS3TNRLmCmkfGtVA5PQN26YUBMD05CbHl",
+	"vosxBmyY6APs1/779wFm55AO7IjwemsnIPXUOFtsnd73XVfEe/09xA9DfDDE/46KvXgDgS3nR16EnIHB",
+	"jmSMODEPFlWtkPiaNOGMx9zbaXPaydcCZCaLmgWzAfaV2fBfQ73XsOtrqcpZEGIqvRMm/m3NTSmsG/y9",
+	"wrqPI6JjSr26/pViPs4u5vlmrZ0eZz4YFFI15AwM2ebZRHNbxDtcQ+VYDJ1SqG8cGq9PB828wQGjxTdG",
+	"dU35iMDpJn6FSTMZ9X7BTfnEYm3fhTZe8DgIzyGWJx28p8DUdpo2ZbSh+2BKR+v/rhGdKin5whFl4v3o",
+	"UWhnh4XcavTm5PK2pkybIrknfSLVZuo3ULdXqEUSsALCboEWY1juE3zL8Xw6qyeCLqV1WEadtqJFTwC0",
+	"RfSfprRnI8vVZHIbUeHh8BN4AvP0ySopbMcKX/NdAWbZufBPZXyN08WdZZmCMyCDUuADUrFafhCVHeFd",
+	"hQ4jmXaPq71rBTIF3I0k6/VM7BckxoQ/NgJ4Lw+hMcYBG3SkPMdVCbHb4l7yUORykNp4Gl9hLFCCLWcj",
+	"4+CTmAj4eXbL0khmgcSTnAEyd6OHle84Qr/5l9pwhglog1WMAOjpHuF45tz/SNpZF5dnSP9O1oQwA27Y",
+	"GtDk4Q6UBaRKgGE3lH8BupAWIHmSt2FcfO/BJLsznPLZGNZ38MmHWS3SVZ6Ju/fvece5xEt5Ok7rYLhp",
+	"uXxOVm5WilW+4qm/ZuAoD4cUlY3jdyEGNbfrT16AViU8xFIhz2NUqqRyACs4fEHpkc+E8fslFF6zbC1c",
+	"hJjY84xFwE/EFKvkJlTaOUscGEgA3K4zmIB50WCs7foxIO0zj8yEVwXsIyi3A4eGLSiGjw0edXuMR+gk",
+	"1ljvT+rvHwq2/6198draZUSuTyyorYA/1DnQLf8gt15w+BLhKLdS4d+fftHDp+w8EG30LjRv/3J44G86",
+	"dWKTZpDxpsBwSU5ZAmPHR3bQ/iRq97Dr1p1/4tcqa+QqpRELp83+dAnrtpJtoA7sN7myiqtUFdtkINCa",
+	"V0vPDLbNYh1gcDlbi6oGgwfbceVECaIGxbYHcLjk4zOv9GKTr6MTfZUhLgLQ5TqFdFplTSaDOM8ANCgY",
+	"JRtiOT/yufcrScLClHYQz596ezAmcgKQ6kv8IMX6Fmux2FRU22BUZ+/WGZNvOmwGQgyfWHhIg52K0jOA",
+	"7KCkLwGRjbtwFVff8n0GEnZ0cMFKKFftU9CtXsABkvCEhYLt0nh2iOFzc4BHQn9/3dT1/gW5Y8qSqFQb",
+	"t2ZzsZJQIzmkbnC1z2sNSOMJKSS6niMWYPZ7igU8tvRX1Ayqm1flkeOq+c4Wofoy6uV0YjttNmPP6pWu",
+	"ytRBAa8fbj2QiPZ3gLKFxqHgBhT31ECAEJ4ZCvxoirVRLSNBd7fSpStEJw12qT00XG2eWDbnxk4heyXK",
+	"3EKzLm4/1EnDnm8DoMFihs6V/hJqKRZt0ceNdKgLcpTM2FI6CIeYQhl3QrzTyYhaABtLJ34qgk9liyYN",
+	"+d7UwbKXipWHktCe7qHenlRsobfbNCpaLP40Rm6bUhLWt511GXjK26s9TSIOJkb4+6/CZaRgonG8Wuvq",
+	"ZRjslIRyCJUSK0x56mjNu3HytPDukUVG1nKkGJxG8l14lOPdLEgaiCw58Kb2PLvPVKTSw73MSR/f8kRR",
+	"q86rfdRfTs2mJQo7XY/kA5NujNP1OGQhnEAbv5fbmXT9mVyafEDB1juBJVog4zCnH4/frofFmY5LpO7E",
+	"PdLycnsSWOyDI8bHZOn/TZhSLmKlk5pk5aOiHBaUAbF6YiURyiaHUfDL5Cbktbh/ghaHpUWy0bwTlDBt",
+	"ZajLFrOjHVcEO7/U2s2W2lCNHq1m5LTUakYhvxVHaCzPhkZ4guKAD3EGGT2vUgX8S+GIbgaPiTBGTwgu",
+	"OQb5XlzpNuvjaIQKNSNMqCajEDrpKnEkoOMUacGvoZs4VBF2I649SWlGL2Ulzss6n3MrZlytKhFMZEPs",
+	"HFHnUzbOxoVHw1/uV8drkUbl2Um7FuUsO27SREewvf21dufQWWUYPK7tcMyjZ5BOE15o7maVVGKGBqHs",
+	"bvZBEZLcvFVxpUMYJLYSbqC/pzod7N0De9ZtOs3RO0TNQjxo9tBlfZQUD18k6rZIbu9hd52xkwfoNdA1",
+	"BRAcenVAPX1iyf7gdppttXJrkOTBc5QqvlRm6ssiLD9ACguRx0cc6qYDqASjt2OFA6lmfGZ6iJcd7tV6",
+	"F05YOwlhM0qiZP6Ovad31tRU1KsPsA5F2DXF1YyJmqGOHhA48z+9/PJ1eS9T1rt3Ad0tJuCVuggFh+5R",
+	"xGjLJEA4GASyJ7L+Yp3UQyvE5oXXQVglnavA4xMrLICdo2CcBVyjGJEa3b6grGE5di+aJl2/c7HgjU0/",
+	"RYsmDblz06szrCEJIXXdz5CrjLSbjAjMXU79vNfJ88GsMRJe/SW0td4IAh4LdQks30FmHaQxd2oqd/YR",
+	"Kw3QP/92ykobC8zS7rVbHCZKq6T9SV0BILtgwR0wl8qL4VTHQquQx8uxmv1CIzR5ComfZ+T9SKNpcd93",
+	"Wxq+U9mMLwI2SPQqoV5EzI1f8zJdIOpDLRZOlPnpHXQ03zMFIBeDuaxFVR5JdUXjtnT+/nCVNuWPINte",
+	"9qQzlG8ZKAbBEkl6xl89GaxRERDcVPvkZRwbYIeaROyYBx2ru420EwEKMB+NF4ntnEytlebV7IhMN9Yq",
+	"PC1nMOVTox6yKzxP3G3RcsLZllgBtAI/XeoQj4q/fxj+S4t8uSNWARa8oypkBqioNer+t0bQ42YlrJvl",
+	"Hj3KO+OyYn9h2y0rhahv2RexMCZbyft0oZHjek1t5OkAwTu/rjfQkh7JWZUu/KmXbF4J4XV5AG/MGGxD",
+	"HebHRso0AuoN5A1bWDv5dMZt2w9eonPANUFOOVUCV5UUrnBEMezofhHcqr0cbYFqEow653WEPaU1QR6F",
+	"z2Oz7sqpAy4zPgO8f1pDFVzazQTnZ+Peejkn5WsYgw8INP+Wq9UQwCFgAvaoAmd3AARF25fa9rfkoDkU",
+	"kiZYjL7hyW3M6+JAOJHBA4yyV0MZ5taHRALSUo/fiDhIgXNOLzGFCvWLgFrlgJ/FUNlHl4fXMTs1E3Lx",
+	"g3kMNgzzy/+e/20QNBgA2LpdFv0ZJFcsWl2qUzxsC3kggtu9X1RTkQK+9A8u1dxRvK5HKJZObGthruM4",
+	"ZyiX2AWsOVbymxbgfqR+Ww9lRjq25Xs2h0yF2ygJBGjlgXSQUxzGl/CyZdaDOAxQbSvIoWPQyz47laT8",
+	"1EGX+xRuCpZIx6qEEkv6ESZsgRFQNAxGQPiraLhUKYPMYs3VIqfYQJH87ufgFWGced7Plo0Bq02T1Isz",
+	"OCedvlrECjgubpQL1UoSyhPoE+PBPM3+ENSpc4NH4LxGzDm5EWMHPvSM4NZGy1BnVulbvdCmPAtJwtpm",
+	"mwpFonAfgEwSmP+xaJx9gQGRnPxfXtN6YosOEgFfLETtApyTAy9xCGnSS2KnuaioLG75VAzPxtksGHIs",
+	"UcpinezGjXQdPU+JTbFk4TGb/nFUacJVORmbsNCqDNlmfr6jo4ouhn/9b11+tuiz+PmeUZXMgaMZI78m",
+	"VKbtFLGcXM92+mj9ipoTPuyU1HxQEV3TkSPGpeadBCoHNHI4F6k8M1cuCIKhDkOfGIurSAeh6PPVC6+i",
+	"f54qtxD2sZkttclFss4rXoKJD83TDJqWL4iQ51WTAaUZH8aTwRcmbhjjYkwrnCHTzb0pTcrj/oqEp5I7",
+	"YcnaKIQagORRljlnVrgQmUiRlWiJxaKEtwwSkDv56rGoOQhnzp+IrspQtz6JB5hH9HsYTt/baHYbAnPq",
+	"pROK4Dk7wbotBMYts/IDgiejKbry7+nW3wKURQs2F3tN2ZWQeYiNYxBbGlQu2t1BKADmNiMQ851ciBkP",
+	"2oD/H8QtLbVxysvy8De3NqIFdfbjxr/ECZ8sdQgbc/02AH1NL3PYmiqxk/PsjwE0b3YIg9ax2gl3VOlC",
+	"toQvozNym3v5JgBod4dMD1D0QLYPVpGnxJwVZG4E38zEvVA52PYWfb11ZHhhzLbJU/6HDgjhSVj2S+Hh",
+	"9fo5dU496SSdGSU+xAj2k1aCQ7S5xFyGIxfD/c4fmT12WqfdKIJvvvMN2zLFR5UJhLM65XUg2Dy75qln",
+	"8sC/9SQaQaIfbEXoDwBK7I+1YDf+UXueD5c4NfMfsBVI22YlVRbSFBFBExS+1dYrgZ6NKIIfOsjVQus0",
+	"afwUKDgavI2QSD+Ng99POhAhU6SHJtsLm5/mGG59oA8REbCecALYv0ci3UPpU1fnQOJJJ++CTnp01po1",
+	"lvzKtdErw7deHrDCkVTQyVJx3EQRoQcbYqEi6kYIijIyWm+Tnmg/jUaVycDbFa/H2zWhmx94nczZC1Bh",
+	"R9G8EHX+FbQFw+DprFIY9LVvOK5CZQfdeUrYq66FysTLTIk9vwzSVnG1y0T9cEeY8oJb1AHgksfKI1Bk",
+	"vKDIEtvhB9EUIR1b87oWynpFUDorquVoXHp/Fu/TyT6BBYzvKBzq6QjqEPqOvn04qg7u2A6NRUDKRFM0",
+	"nfSV9HdBr1IxFF6m5agfkeERB2ErPTQDXjDra0qi1IRqEWtu0hih28Y6QlBgW+GYk1hDPp3INCaL6QAC",
+	"OWkZhb1ExIIXKPeDrdWrvfK+i9xFwVLpMIwcDo8+KOTV+ySTjBOB9NK/jD6TMUk9d1teVSGzJ1e7osXd",
+	"L5skIBbIHhPSJCZViziVgAJjd3GIgTqIzo5VV4kPRxrQXFosQIDVyfi+aKEuSr0ixRDZHmjYIPIA8xrc",
+	"yuUU7vsDr79Ps98xMZG9hwbTtM6rOhAs+BpcT+7IFr7WKfSLSb7JQ5DOBCvKxKYD0plUq9kxqPPAcoaf",
+	"nyUgjEJVf0iVifyzr+9TCaDBkLrFXGLe5oBZ0AsgRzOUmRkPz1gbUSeVkjAems7QTKRj2t8SKqeeNWbq",
+	"maWHFUige81Dqhnd8wEh0Ga1y8gS8HuecM796nUVvvcLA6kGfWhw6U2jLKPSM+cDl1t+L+zs+POEyKAg",
+	"PxUAxo/q4DYByt8JlNCTmAQ8gKNnPTLqL3ZatAy7v+BjUX5vm5SCAugyHQOzPxoIXkQAGi8R1by8ZUZY",
+	"F9Bv2/x5VsoSnQ+YYI7GbXcbSrq2lWdv2aIxVdHWpIS/21sGdZaLCE2hmO4acOgpMHp3S6UwaBJarbzQ",
+	"G6w54MCubzEDvEBLpNK7iFKQqk0dEUFBigxFxKiIxAJBJLEKdNHi/WNZ5lMpT424fos1k6anOzX4bMTC",
+	"UMN8p/Fi4eXqeY0vm3UYt9WcqMd2t1iTbp/LQVw0jq20p6FK3IuqYDU3vKpExboFhG8J/LRgfAGBLQFE",
+	"6Ill/IO0t8w6IeqCebYP6AB8sblldtFU6M7Fz4GO534cTK9oMxDuBaTcQisM8RKQBEcdnCIKT/TXtNgz",
+	"6ALquH6K+/WySRhJvZDdKySbMB9KGzZF7xQz3IlbvC7tfiPeLmUapAuqjCjojN6RHTelPZ5jdMHEpenp",
+	"RXXFlbBpsCdIBer60Hv0NqmySjeLaRBVuiOgP6B1zR1GhB3fvhD4xo3gs+32i0zdeWwE6H45e6ON9++o",
+	"ToOtIkyAHeF6soHYO5ucmFRiMZ1Murhz7cjtOSf5SRtDMLVePZYUAhWEW7aoZF17xkDGYDINAyJza30/",
+	"8NZMCVmYhl4Az2gmWzvUI4RWzGm9OSxv4xcE15wWA/8tKH6cIIttB7P4zFiRwyRVPP/O5DMnFjztA3Vn",
+	"ZADmQih3Ok4gwpCdYJQj+U6/wtQYSMAI1Eolv0Y1Pu4uCFXzRwToQTuCrT+LWWKYwsT2My+rTf4ISHJK",
+	"mih3YmZ1Y06HSt9hq1O5pci9xktP7bs8DVulH7GFINPI6MBDHuLTZDKzoMOMM9LT3mtWBPQXs0QIEsqI",
+	"w8iwkbs9qFTaGOXZ+6xMaX0hGDU42RqjbAdYHUA74e2DS4ywzcma5QfcxbOH/sn33ThddJQ29TfE2nTp",
+	"rEeqkZscrKv3FtGFp6vcUkt7JGlOJ97pIZ8bkxXzk4xoFcHIOaSjxkLlVC/ZocHgNjgDAVzt6vyMM0qv",
+	"IftgXsu8E0K9TaotFzHimBHRqW9TFk6wehg0LxzRRURbiG6YOtnUM2d0ky6SuN632jFEojxBx3FTw9ur",
+	"tGNbXoou4Bw+y0l8u7WWi9O23JfUDHLOtjoDL8gdh8KyzLdR1hmOJTJUieqx8eTCd90L1zGOeUEMoxKn",
+	"WVvhkzQC2Rhg2m+lrSvinfKfYraouLUTwCHv5D/Fy4oCSYeFlaf4+YQTRipu9jPreNKshP/e4sYjF6cA",
+	"43kDHpHQi+SKOSP4eEh1r5bfuUyN6F3ESR21m4MobCSgTmb+LuCPBk8cUNbBKfTJIrVHydsVQHhbzBnD",
+	"abSQm7gGnFkywJxWqqEQBPb7kFIQd2tRLXsZI41zuDSq+gGBZBIBv21T15UMsXqOpNcReAQ4zAPQCO5Q",
+	"7TgnDv4MyExP0JAz0+NaaE9DnqZEJgG7zhWMW+vdbMlNXkhoy/4EG+NOKFeAGg4wcgdKmr9dEIdfVX5G",
+	"TKiSUTi23qnbmOpS9O5m+HQLoZr3glGptajkwfIN42qPjDFWo5M1koKxbuZb+b80VZUMxhhdZO+ovRqM",
+	"qF2NLkKVOrnNQpVmC+xNqcu9CMLBZQHVutkc/RoRiSIRTi422QAJblnFJYQaHfWIdIY4pbNiLjktPcnG",
+	"kC7vmu2Wm0SgTUzzeLDR9dhFOoO2xlYr9ldxyxWhgveSc7uu9ksQWD43GAL0tCX8lFBsJ1Z+TvpoLkEp",
+	"gwdW+5s+PRsgRVVUBhJdbL3UVaSZwWix4GMEd8Q1pskySDyJcBesF+AFlLKpHCOggYH5CipvUABwzhoP",
+	"0acgCCACje2UZQUPqeD3Ep0pgxOCVz7ZP4DIcONCtkLL5Nbc4nwpSQsD+o5rhnGc5EZteVV9k3qDqOa6",
+	"9Q1iLY5WqlNClDY8Lqh8Pgyp0Ms4hCiXELyNbuoRQaVN3ZeqD+A2M8aNSZaSVEEP6iG1wVq1hrXhulpN",
+	"O2d56eJSZn4EtT1ruXEjtMS+VK3HYcNRvgkeTRgofp6o8h3nebjujsQdt6sliCzZXiBlPZL/ibz1hyef",
+	"3+lGlRAMkCzkbanAnmfvekul9FZa2BcIaoRqkpf8lv5v5KA9qB6qZhbs/RnLgv/oRIs4vxPejM5QB/3G",
+	"TjKbQDctipAaUHmi4daTAjcKobowWfWELiGsk1vuxPVdMHtN1ihCF6hW1BiNPcFZ8i3fUz0JClThCuIA",
+	"CjbXEeBgy6RKhm5NwKE7HXiRjGhrI62Sh9KiqUxbNnzIOtoSKSkt2I7SbC0tlXM4zDA54M2CZ836NovB",
+	"EUvZHPoszJZXQzCaQHX4O2ju2y0/jWIWJnesTlMHoGP48IhS5pdX33yV/emvX40rKxUHiN3Fj9OTFegl",
+	"iR59CDFey9V6lO4Onz9Ed3dclT+qn8lPNEF1/53vMvmkrcr8O9/F6lF1GoXIiiQjjmB488Y5rRg0u2Ur",
+	"buZ8JQqGpUGg8AdG0PgbAMKe2UOgOdi35rxklQS48gFmI3UFYWVg/2jdjI2qq2Z1mhppC8IikufrdB+D",
+	"DdTygo4Z7d9jzhm6edA56/rhINYrI3PVj6a4mG0g+uM4O76R57VroWZTMfXHtm3MSqSybdsYsU7siDYY",
+	"H5Yu9LfeZ+OpUZJQetepJ0OsumeuqPnOMgtB6e5k3R0S+/y4cR20+BQlvuMbYX906QvLmRI7SD/A5DLp",
+	"bv31kQ5LmEDcJ8K4sG3zz39WGJAUavF0rtcS3Vk7I1crtEu2tVK8VCbd6dLCpV5dh9k+AJobC9Mkoz1j",
+	"0F3F98AqPOPQrNRsYHJMVlzdiH3aoBOL5g+oKbhbvKrcWvS6YYvpJPScaycWkBQLEUpBbPyxdQoWoVFU",
+	"HtpEO262dXodY91vYh/dboEQw4TjZiRpEWt0RqKpoFYlgnEQbvVpedPzxXdQsPpsrviOOEU0/XstZGYX",
+	"0lrQfPDvdSUFQqmZlYh/WzWyqrRDel/rxoq1rsoZxueY1kY/m2OBjvDXUvKthn9ZSgRJXxjuFuvZXHMz",
+	"btFnBut1V/2ykz3Up+0p3DPSyZlR3xSJk3fc+oF+rdNxOFTpcMrwxVUpbd24dBEwf1lqwxcORCBhLCul",
+	"5SsjxAvUH7Aw+hQ73RJl+fEfrAyXatbkTI8gXWKJaLL4wAeZWMYUEKOD1M+k7XTSG35Rd79u3LFcJNNU",
+	"mLjb424RyCbZ406JDKrRROnj3BRfom2KTcD5IEEUkXQ79IibkLwDZn+Oa230QT7cYj6+UOVlLNaxl9R2",
+	"dYuopNWKuUB5rOMZJ69yeAe6fnFENIZAp0pwiK6hRD9uN6fYNcGtX/+EgSqTWTZ9D9uAubppVIOcBiUd",
+	"w9/bmEvUx/qCaFv8MHWXRgAgxKTWT34T0wpdBwEPs35DoEezWqf50aUclaF+1ENifCwAHKQwhlpQGhLz",
+	"CGEnOSDJeuNVpVAAJxHeISvINfDEDLXXYXj/JmCyltMVAbDPBXmqUK0IVE5JU/CN51TiAyoQM99j0nUM",
+	"zpBJKUfwRY4c/IT9IhCxL5QOiJif4B5Kon1myj8kYUW90N0JbGJk6EzUpo64gYmucyUncPMSAr/FjK6w",
+	"NjyYTtZer9Dg4WQOMX5xZkXXOETLDTNIccJRHgfgKq3LQVTV6Zhda/lKYNxfij2jL4xKj4WS/2U/pS84",
+	"KeK16pB6kqv7aZ6FtIixEimVjCxTvKpiCH2npjnki7YMNEkyPFUVolNJdiNqh+VAubI7YVC3j7YtKJNL",
+	"2WQwSnKQKZmGWVbYQ10PbDgkVD8OXyQNFbPuW6RKIzLFFs5iLtMIPJdg3qNV7DVLhHdh0MhGl0uBHhPQ",
+	"FUpwjEOgLkGmkCIMBYIrUc70cnkS58u/p9d3dEmmo3yBJu2X+55XVPL4wIJxBPEJIGDO8m/gl0XsPbWJ",
+	"76Fo82vKNTgMCdjxavPUtD44vBxWQJ0ZDuB3L9oobWhSioXXy7pVaDSb8xI45iFs2SHE7Fk0P9I8AlQV",
+	"hjym5SazkheVrAsGVgN43f3fQ2IwZzXfUfFkobCRv1+wcUG0kx2MMdsALAsCHOgVsoEQVwyxZh25wFNq",
+	"BYYV6Jj+OgM7LP5Lknr950/vufEaj/X9vOf7r5U/hPd8/xI7fM/3P1Cf9I/v1kL9EDo9tHS8B6n8bEPH",
+	"eyE2FFMb1kb1XbH2CMpo6watlJC3DAygUUnph7ob79QO4x/q+f6KyX80goK/0AvXs4ByJ67jcOfYQMPt",
+	"fB8jcafUw0gX0Bt7QQ6thOkXHWf2vxTqNOF8AJevmp/ij42Szl6/D1HBk/cHvscNWlNRryFEVil4ZYPZ",
+	"u+U3HEsdgTJoKXKr9WfOdbkPKmPMxVsKa2Hru1HJkp8MzyVt4RonecY6g2kZV5oEJt8TOqjrVGVxqAn2",
+	"qcLoXUKwwPBXyqcedyvW+7d6l8xHEsoFWeI4a40tC5xWksBwnHQ8lReH/KQZFBumZwZjbjmIBGOK4CHS",
+	"6qEdvxcSK+67yA1doFR8tdImqgnJ9EtdVXqXcTps+Z6ex1t0pnoh86m4F4pwCzD7stQiGAggNAhhDjAV",
+	"awfPdVIwzSEhRd+J02wrhEOt8w9M9h/9QhPZBg9GCIIMZ9PZ3SSBIVgM4dpN4K9nQdHs2sds1JtzsNTw",
+	"eQDCObKg7z4sRLS5P/ayznxU4Bk/uZJXYUaTEq5Lvn+CcJG3bFFpK8rWeobuUaUhyn1YkQKUuIkISJOx",
+	"ntoA7IRNJSLxRZARp8EANvYKngJoAqU17cu4CAbVkeN8TxrLFPUf8TTzJkLNAPWyBml6UQluIOusYNxR",
+	"akcvtLfLwZNvgvNPdQsljaCjo5/GlqP00gP+MjwGES5pYg4AaxenEGH4J86iZQO9ufzpz38ezmarrZvl",
+	"obvg5zQa4BpKr+iVPUyvPfw8e4Rk0HB8XokCe+kFvmGFqyIZh7nNeAk0aE3ktsJmomTSEiQQ4gWiPdu/",
+	"pgDcgpEDWqX9+OKDSxdXAYiEjcQEoS3a1qIYZvne3mIwIwFxKe2Y17BQKYQ8Ik5lcoqOeSlVWG+EUe+d",
+	"+OBOkt69MDZTF7Zr5CnYzTCcYmiBzUW2hlFiMZaDqzzkE5+gQPBSZ5A1Q4b5i7hDaC6gM6AiFf7MqVjp",
+	"MtQw7XouABkR0g2uGaIWoJy0lVUlt8IZYYuQycA2sgJwXVsApo3ttmIcYOf9GKtKWFaKlRH+YwT4X/BK",
+	"qDLg/V8zKACPQ9VYc56VetFs/Smy/3j7/Uv21y+/+st/UpIn34ZNF1VJK7NO6xLfhE5xVrI+CgZhOtf/",
+	"L/i55EIo1IpkKZSTS+nfm6uff3wXPJr4l7Zi/NX3qH9cdcjj6ub6+fVNQLnjtbx6cfWn65vrPwH0sVsD",
+	"UT7jtXyGKckICCxAq/E8HDKCfyyvXly9ltZ9Q20gzLnWivJuv7i5ydF2bPcsfAty95ITlvvxb0Jl/09Q",
+	"14KyqqC4Ms2WzYWVJe7zXOtNwZTYRcxbeCq1TSzmZ74ROKHPvJaXut7H2TOld0gWi7VYbAj2p95j2iN8",
+	"2T2qZx89GXzyYziqhZJe7VtsEBdcc8O3AtJYX/w9wQ45bS+YzgAKDqI1iejIm97yCbSdIBeDAF/+gbBE",
+	"XvzXzTCC7rfBjn8x5BY/uk7tMkj6pKx0i+Y1DDyoGxeeAL9/TyyZ8xXqtg88mzcUvwqp+qlh/JQ2QtTx",
+	"qTACfrC35Guw7KubP6H1wl8//0QFbG/eAnrHc13wavFs0eAjlT7Kl7xavGycpQMQ1n2jsdjZQnt1HM1M",
+	"dV3JBXz07HfCmBUf+LZG5W3OregWx//ii25l2r+0IF43vQKlz7/sIc4876bjPL8prgwvZYM4RF/8uQds",
+	"8pziya5e3Fz/5VOXVE4UibShMsan/svkKe5T+uKe2IYpQ0O9CRh5WNwdTunhJPY+AjQhTIh/CAFODFSc",
+	"bloj5sBAnFGfXshOkSeXbxvxEGqpOOQzow3rhb+tf376/PnTL/50dUgOZIv4e5rCMM756vX3f7rKkNvz",
+	"65s/9ynu+fWfnx9UMbm5/q8hqZXd37/oFgd+ft0lvq/+6+ar4mon7VqUsUjEzadiOOM/3XRm/Lw346+y",
+	"F+RwrjB4Z65/PTHVrzpT/a9x8+zs7NtXX+V39qvjM725/mLitv5XZ67+kAaT/a2t3N0vtNMpJvPFDRh+",
+	"vKYz20XL/t+P+gZ+G81Avm3EZ+Ifv4AIn+YckCULpt42yAKQwC8lGrUDBOjUgOoENSgJOwG0FsjE+g8q",
+	"ykF33r90pV5Yz1ie0r9db8v/PGA7bWmTPOf5IVQ8PJv58FWo1oRlm/XcCnPPSef++8eQC3sFxeAQO5L4",
+	"0fWfU+VJnn+FVjzfob9P4XvCnu118cX1l1O6WEtVznTjQiWOXWSMR/v40t+UXIv2pnwxmuxx1z8T5YfB",
+	"j72doIZdgNixGpt16E+N4GV+64tObTuLmiQS+8qI3QElRxN6npB/iZn5F6Jj7sJTevP86c1XWOZUOaRp",
+	"RM8BwxgC9xeEA3ZVIaQY5EOEpxS2tdOVJ8nYQ80xDj75/dtXue/7zbsPx1/9nYjjP898jzLs3zHJ/Lkn",
+	"cOqRojaPd/BbQFE5/KVAYcQLzWE3VVNVXcmjJ2VQAfYXVyUHCBJKkCRIIZho94kf3Rw3LjavyAN60D55",
+	"rc++1UCCn+s5w7GP3WkI2KGIc6iT2laM7NV1vsS9/7rqYPVAhGWIqWgBDC2jutJOdCpJRLALAgzCkpi5",
+	"B3CrS1Elnr7aaEgbOcoy3lCjz6OnHUhyrfaVkipHUgGt6DPRYBz9KBXKUrB7KXYXEqVif55mIsBMnxoi",
+	"9GmeFv4nAUueTQmHnKlHBUu+EDO74L7p32+unxdeVr+5/pL+//w3zzZVueVmgzySeHEEqmzF+j9df+XZ",
+	"VpeYviqu6pAOH9PS/xTT0J/7M5d2M0ML/4ub65vngIBe01sGjqqr3Vo60Ye28Z/G3/26ZhFcs9vqBqdk",
+	"IXcWM3dHUyzs+2eiVxr7GLXORSXFMoSQMV7eS0SffbBRISS2YqkEaakebcQ7gnoOYGdsqHaDP8MOYwQk",
+	"H4BGCzZqTM1UqNh06d/EOrH5CxBrpZ59Aw6LnX5xqGpnipk+P9A3R9NOvzLrH0w8vYqnGeqBs31imb8q",
+	"l7JEcdXWzYCAFIK1RzqKuTpFpNlQbQODQLVA31gF8SYgiPeIBZwpWQfDD8K9DG3OMcrHjy/D+3lZGmEt",
+	"A+QrgkPnrUuISjaChRrz08sGQ7hs3u3wViix+1dZ5A/ynqpohDURUktYOsYrUf3paNFWGlIoegcra2Ge",
+	"+Z0IELnJA75zRvDt29Ds5P1x4oN7BnrRUwufTjDg4pxorNQVCtNAUsaEaYtg2AK9j5e6VLTFUI4fQCoA",
+	"c9sKcy/MUysUxDgoZ2/REAx/eWI76LyDxRxsPEjZT6XK8+Cf9b0glJHJTHjchncxTEYxyy+HPp87QRj8",
+	"D9t0PwdC4Nk2FXeijNuPGOprWdtWJ6CLjDythisPKG6AedJudgisyDxyRnAnvtWrR9rebzVBu47a2+eX",
+	"HDf3/lCdTAo22Ij6Emf3dVmiJncL/vOC8RW62SCaEx5ycL8LBRmLvdN59hFzST4de2HCET3Sw/2tXv0N",
+	"1I/snl1ik3w/BVAparuQOkv/EI2/4C91Nhh88VXqO35Tg7dNgOhKsmO4xTpB9ZBk+a9C9Tf/tlSP+xhD",
+	"YgCgK9o0bpkRywYCID3L+vLmrxgNEx5rzHRFHFSKekjeimcQU4A87FwyyAg1C23Kl773R6ID6Ptz8b8T",
+	"97lDDV6rugA14H4y3s3Dojy+pRDuFoQIwM4JNYdkyQDNgGihrdaToYSlNmLB8SxzjPL70OYR71kcI7O9",
+	"cZ6X8RW0njCvmZB3zLNOQJWUioHZAjRdw3dsLtyOTvS8C5Pe/IABeGTvX0WYwKOROkEZe/39nyAQkUMJ",
+	"p9oTCyyzYOQVgyCefzQCkQcxikcvj8bwnA7auRwZhOVmqCBs2GWIIFjxYMcQz4UTsz3cPWCpmMffpuTE",
+	"eESMRV95nbdRzsjtFsFKLkkrFS9LKq9xRKB5Ta3O0Sc7n19IMHliGU27OAS8iGaD33VjFPhULvwW3Tlu",
+	"HC7okd4i7HyqWPIHHsI3YgV1kvAQLvBa0Gk++4h/CBJ2KSqBSdj9I/hOlZ0D+Kxb8R3g44WN8MIwEZ6n",
+	"R6w6jwG6lTibFIuTDYliTt7y7gY/c4aSJx5/Usflundm/0g3KWIq/UteI5LCIOzf7FmL2PDEgpzwOBcL",
+	"z/3ZR2f2p+7Ze+nWXk4JB/RZd+sd32BMNoBz7xlWyRAlm+/ZVlqoq/xH3LDiYypiGXfzqLxzCtYjd3dB",
+	"VHj2caFLcdTuECpZnhDpwIcBoJiC31PCaAfLbYDhnJLseoXuDgW6FjJ5MDSVFoyw6zH8tE2xJSBvKkRv",
+	"+C43B+rscBJjaof+eViG5TGFz3AwuWg9qHismA3NHnxVflWdXqN/mUw4oOLvMkHBmCZSar//0j3kPiXu",
+	"CCHZnndD2pThMffkGXk6j1yXr7HFYIUpWqsbU2Nq/nmTf0PfPy6d0YoyZOa09hrHvJe68mDng8SSvxVg",
+	"QLaKj+FqI8ousdka8OmWUNeKXjGLNPhvTGb1WmM67L/i/PNSFy/fwMQfR+qCvj+LVRVG9stLXYLoKQvF",
+	"dSzfX0YlBV4LeUT+PeNxAMIUWXBTYjGKAnkuBYX1EfBu2QGiWE6m6xGgXQtx1MgGpWag0Thn6MLe9/d7",
+	"qc0WYknnUGMxgVd+1KRSXK0FDxaGlzjY02+lrbWVAXwgbxP6dBlHO02mAwXKLXt597d/M86j3VOFUCdn",
+	"mzSaBJX8ot0vgDj4GMyAOj/XYftjzIZGVDV4QGK6MXeMgJceSCTf6jgGPlFgd/d/gtBujAjK3EcAgLz4",
+	"odwJ9yt0/DjHAn3/unzguUT8yyf2UtEiuPNcYb9gQlW9DMb+5hOrPWq/fBPaPObLE8bIsMM4z8uZQEOX",
+	"BUETuX5S8gVtxGGkZx/pT6cMB28hupL25Go8Pa20ukRMzLcwrc5D7C/ySuuScjYymd0Miv1V1YVfhXbP",
+	"HmgeyHCKr8uy3ekxygzfHZ1IADl7/f1VcfXW/+f1K/+nV8lKOemq3/tbcnuNMicgLuc4bymiBP02livq",
+	"hRPp2K5Rcs0fKLrSER7nH+QKlheLC/hJiLpzUQLoZMH+7zff/VCwN7/84DnwezF/U7CmNhgdozBQAIov",
+	"qT2abCCYrAgi76oR1rIYmWbKJ5YttFHC2Fv/z1Bc9fkN+/kb6O3LG4TM0IrV8oOosm9tXWGxuCyrr/hp",
+	"A1gKOmkpREn5JIIDtF+KUGMdnIHE2mI6P6aGD8vLUUjFL2E7eqcRF8voxkmwTMstQakEOH0Cs0FNH6NW",
+	"O0FCGBWk8BMoe1SwtahKtta7jkHg0m8UxA8/DfRxxHMEUfNEJ58xSKu9QZc6ue/I8+m7Q1cUgf+hJyr6",
+	"Fh7JJdrf18tLrLH/zxWvNeZAYdsvdJ7oZXWazU3wAaHgR7CNXoq5jSf+JB53qHvROfD0lcH2R0Xnt9Tk",
+	"VJhIHA0iiuy4Z3+QujjJmbDidQBqnUNxCfcUvENo+IYYGwgJuA0WGArGwOQ05j8fNcuV5lVIZTs2wd8e",
+	"PVkjq1yEg7wkWAgRU9chEI5YA24+VGZke8FNgU6G+R7+f2nGHoNLHymq8C6WZXuUoHXs/V82sjD63SKE",
+	"8OWCCyNQ7oPd2IEGnn1sC6uM8lx3D/fzP/WX3eeuQzxAbiSc4rcUHNUPRmHzxgt0jXKddJuLqr2dEjiP",
+	"4RVPksSzuVAYRZ570L6BBmcBssGXlzDfhMPCtC9/ImsOOTshOhuyNu9FGTALOxlxg0TJf/8zWxBgaD5j",
+	"z5RnJrKZ8pIZVljpB3Gz1oT4Ea8eRPfWlWdqiDP9L3oyGSPSr7VQcaMfIbyem/INX4mLBWJd6Gw7CYrw",
+	"ZNV8FUsu6p2iK8qZFQsjXMhaxMBez36lAxjhSe/WM3r0TiQxvqRWD81hPOmt+1Uhuq0DMynwG5yhf7jv",
+	"heEVAyT9hWhRUxH84jKJ5ApLl+itQPdnF3Kj82JmUhrj40o7ctsJpGZK7yC/0W7Qc/TfgV0GFJ+P/6rs",
+	"JSlrvxNV9R3O/HE4DHT+WtrLxXpe7MEv6dle87oWSpT+/Y7vxhPLKo2vBzAdA4HELZIy3kyomWcProMq",
+	"mRNVBXXwlWBuJxdirEQN5bpORf3/DRs9tvBssUhLUnymeV7Oa0ZuRb/X2PfQfdZiD2CwlBFUw81SpVv7",
+	"MNmrve7N0Qg1RNU8jqSLdT1Wlu0AkB4QoaEOJnNrKO6SDJ0U3IAUPBpQtzgyMFr8+0LtjudM6LoW6rgB",
+	"vUhV3txytY9Bq1DLnYSypdFQED+dgLS0EPjSWadUctsgoNEQmTw7MrksbtkXX42zGgU0+t4O48iAzhbn",
+	"8Twxj8c0JX3biJZL9lf7rT/O+b5N8L1IYMVBnwVcNc+w7CCXtBHPAJXnmGZ/JwRAAJSj3Mrv1mIP2dyW",
+	"y7Kr6F4gqAgB3MkESSmyJLKYphIIm1KyHdTbgSy/sFDxIVR1Sl797+DnbxAZ78T1JzNOhSUIU5QYqx9O",
+	"e8YnEOA/scz/g0PGar7Y8JUoWifnzkjn4I595iCy7+6F2VN0nuoFDPgjoIn7nzx7Y7h+y/6Ds++NhKju",
+	"SljL3vF5U3HDvuWOszf0EUCm/j8/vvnPW0YhtO2JRopZcSeovmnutfiBmpwj6oRvL3Mx0B8MNuEowgeY",
+	"jFD5wgvyckGFWFvtmuqGHq772Uf6Ltj9UmEOfYm2/eCRJNqvAayGCmo8ZpSWxZEuJtde7rBxYoRogwfY",
+	"Ht1aN/aoePMKGpyzAvzyUuHrpfCUGK2jMO9W05XqYEnPEKHz45GyD2+49KznZQgHfaxogM4wOQx5XYoC",
+	"Qp9QgfeCrZdhu3WpLyFb+3HwKayEQ6aI28qkusXqcxq3d8sXa6kE1YY/3Fs6i2cf8Q9jzfzfinQux4HH",
+	"MIFGVUbrj30C1h/LegBVAFCmC2al3z7wgOG6LN91savsLcJd68a9YP5qZl5jI5TYnRVA8sdcidcCsI7D",
+	"2QWRCVUiEQzQkszU/j1E0K5kYnqCLcdzfThXTgPG/MK3IpLDoyDGQOeXTSu91OmFCFo8vgDfQjBHqmQW",
+	"IvI0azxdy47o3dYZzXHrHxVkWD4iO8MR3hi98hcvxdEQjdtQ4dJLoXuDKRcouSvIySMYe+/4Rvx4Ms4s",
+	"GIg9BxSVFXRrgBk6I7FcXIJF0D6f4hD/raIfibpyWTvSMiV2aCO7wLnfwTXgLoQ70qHDIEXrpdaGlRKq",
+	"voNZGdDc+EYUZPpX0V8Hn1HNbukwZP3A+raRR2/XT9KdJQn9dJH9eNemAG+ka/2MVAVNh23PCMJl+ZN0",
+	"PzqxfSSOS71fluVeZucQTK6WYgG6zkaeh520ke7ZR+nEdlxgfXe7PxPF+BsQF964oOjBBnSs1KDIg9OG",
+	"ylidk1QMh38kVQY9Zf/b0iBBux2S4dmQbj1ifEaKuj1Glf9Llfon6e6w6ecmy7ZQN84HYmQeRnXpqFfs",
+	"/vNfRipkZ9fcgH+poNPFP5iVgNhHI5YSMuh+b6xjSu8wRphigOYI6aO6pUtGQEMdx4W6IBpSzmb9Dg6b",
+	"sKCoKC9AR0BlfvC1lXx/sYT370Kp4FheT7dASJ2dkxY64+Wxiom8hFU9EoiUtO6zREr7gXMp2HBa0rrW",
+	"wovmvgtBi2PfehlsiV6QQR8VVj814Dc1esfme/+/IynXeIIf/f9Ovcme6YTKpVePvLEwRkYzAkcVLNe6",
+	"y9hyPTftPO5g8t51dprirgsIJlx6cdmPrpeUFJII6QAzyjhLAW3944Q7hTP73/jywZnwzUXwRIFSWo0K",
+	"RllwBXzYD9HVjiiW6HaKfEzG/KNP0c+hzTkPcfz4QqyIGNAOs8uqMhdksCYLBERdrbklVPjDdf8r+j/u",
+	"hCq/9sf2uTccTZbBsbTSyLIgXC2iBPitXXJZkZmyyUQoPWbGPa34s7CF4KXKcIVt+PnhjEBUVayThfGy",
+	"8RWYdOPxAh277+gbe8wHl0bIbBrN8AJoXcgr5nsw1OYexweH8PzW39pnH+H/4wwO7b34Q/P40cpAUBCH",
+	"kgiqL1HeKWIgKI19lG4enWyOpYSQo/QC7lfamZh56HcDnhppYnRbtOaBrk9FKseJYIFCHkcG+0mI+tEh",
+	"Tj4Lu/3jKKAs2/sRYtXBUl5CjHqISlLiAfagKRArP3kl6g+AWfkJlbWst+BC6AhRrQp7ALFkvvMCRLdt",
+	"s1gzo7EE8p68AxG8e7iFzz6uuV1/GrGTpzdRbvlKPPu9FqvLBF/FcbuhVnyxFk9fauWMrh49yOrrOIlP",
+	"p+LelmS7wt0oUszL7/RRxlVz54TxH/5/f795+lf+dPnbxz9/+el/XI1BOQEbk9dzsm48u+VVdcKPF+gD",
+	"KjA8W/Cqsidql1WPKvHgALlYEvzxAgoSFEVowbasuBeKlXxvIQyeMCOAT3XCrr2KdEuXS7Md9wSAUF1e",
+	"rTKA0TVSeFoavZ2KOPPfPSr5+emo5D61+vN69lGro9zsrW/6bTYq8TLJ8WGMXAbuZWLdGFTxoPheqJiC",
+	"dhSsO9CpANyS8xNWaV6SqdixSkKU2UjZS50tdQWMpP55oTz47CP8f7wdITR/PBkQEkAeSQaEvj+LDIir",
+	"OpbV0qOfC8PnIeMsIAS9zXUBmdCG4Ie5CBqBDFlzBCayEGxuAK4XLPQoN0b9tE9WWBs1zwHea7ORavUe",
+	"8T2mG4q6318m3ZBAn6Rl/z9xV9PaMAxD/0rIaYOyXJbLbqOw8+hgtzLSWCMlXhzsZGGM/PdhyVbTjzRl",
+	"cemphbYQSa+2LMnvdUqXuzocJnNUo+Q72RHTyo83ng8tDI/iPR8E6j2H9avrQc/qOxvYEX2Mc9y77/zH",
+	"ZP5x0ImZvFDbHIYH7U8lpeqMU3/yp+1TAHpt9y26hq4ZPl0w2AT0ocNMc+TKASQKALtn4et58YMbUBxL",
+	"aiDd+GrKMzd1lm/vC0o2VA0VDrRnkalRPti6BxGq24rLrbQSXpaPGHbwFG+kwOHnb393tMTNXflqLbdy",
+	"1iMlSj+cnfz6dx8l/PSJaOFhm4+vDivIxITu8REQBnrRs9GQh9WGZqlnTBO8YdHd6mUZpeljer8gGpCu",
+	"whxTaSS8ajf2sTYQNWryEE25KvIa1Jnm2qobfD99qB6G5CwYLilG55kWNspaYIQnIjtKAnIY1aL5koHu",
+	"owXpifgyrV3gkGXCOKIJYuYp7FZBiij4aSX47wnSwJXCSD6fF0JrJfIx0GO1WsZPcRL36/4vAAD//w==",
 }
 
 // decodeSpec returns the embedded OpenAPI spec as raw JSON bytes,

@@ -1375,14 +1375,7 @@ export interface components {
          */
         EndPoint: "first_sign" | "full";
         /** @enum {string} */
-        Action: "cut" | "touch" | "stop";
-        /**
-         * @description which of the two spoke; what the eye saw overrules the number
-         * @enum {string}
-         */
-        Voice: "eye" | "number";
-        /** @enum {string} */
-        EventKind: "started" | "tool" | "measured" | "landmark" | "unclear" | "colour" | "cut" | "touch" | "edges" | "face" | "smooth" | "force" | "blood" | "blood_stopped" | "still_bleeding" | "reaction" | "skipped" | "done" | "note" | "ended" | "undone";
+        EventKind: "started" | "tool" | "measured" | "landmark" | "unclear" | "colour" | "cut" | "touch" | "edges" | "face" | "smooth" | "ground" | "force" | "blood" | "blood_stopped" | "still_bleeding" | "reaction" | "skipped" | "done" | "note" | "ended" | "undone";
         /**
          * @description what a number was read with: a caliper or anything else that shows mm; a feeler, which passes or does not; the eye alone; a picture with something of known size in it
          * @enum {string}
@@ -1447,6 +1440,9 @@ export interface components {
             working_weekdays: components["schemas"]["Weekdays"];
             /** @description days on which nobody works */
             holidays?: components["schemas"]["Span"][];
+            way?: components["schemas"]["Way"];
+            /** @description the largest cut of the hand, for a nail 7 mm deep; none is what is usual of the hand */
+            largest_cut_mm?: number;
             /** @description thickness of a coin that serves as a feeler; none until it was measured */
             coin_mm?: number;
             end_point?: components["schemas"]["EndPoint"];
@@ -1515,6 +1511,9 @@ export interface components {
             /** @description old or sore joints */
             sore: boolean;
             noise: components["schemas"]["Noise"];
+            way?: components["schemas"]["Way"];
+            /** @description the largest cut with this dog, for a nail 7 mm deep; none is the hand's */
+            largest_cut_mm?: number;
             /** @description at one sitting; none is what its sittings tell */
             most_nails?: number;
             /** @description the same */
@@ -2101,6 +2100,7 @@ export interface components {
             urgent: boolean;
             tool: components["schemas"]["Tool"];
             item_id?: components["schemas"]["Id"];
+            then_tool?: components["schemas"]["Tool"];
             grit?: number;
             speed?: components["schemas"]["Speed"];
         };
@@ -2157,15 +2157,27 @@ export interface components {
         PlannedNail: {
             code: components["schemas"]["NailCode"];
             kind: components["schemas"]["VerdictKind"];
-            /** @description slivers that are likely to come off before the sign shows: what a tally begins with; none where it is left */
-            cuts_mm: number[];
-            /** @description at most, one at a time with a look after each; 0 where it is left */
-            slivers: number;
-            /** @description that they come to */
-            most_mm: number;
-            /** @description of one of them; the first may be a tip's */
-            sliver_mm: number;
+            plan: components["schemas"]["CuttingPlan"];
             why: string;
+        };
+        /** @description How a nail is cut in one press, a look after each cut, to the first sign or to the plan's end */
+        CuttingPlan: {
+            /** @description all that may come off, in their order; none where the nail is not trimmed */
+            cuts_mm: number[];
+            /** @description how many of them, until the sign shows: what a tally begins with */
+            likely: number;
+            /** @description the same as people say it */
+            runs: components["schemas"]["CutRun"][];
+            /** @description what they come to */
+            most_mm: number;
+            /** @description from the first light grey on every cut is this thick at most; none where that changes nothing */
+            thin_mm?: number;
+            /** @description that the nail bleeds of the whole press, in words */
+            chance: string;
+        };
+        CutRun: {
+            cuts: number;
+            mm: number;
         };
         /**
          * @description what becomes of a nail today
@@ -2177,24 +2189,15 @@ export interface components {
             kind: components["schemas"]["VerdictKind"];
             /** @enum {string} */
             action: "sliver" | "touch" | "ask" | "stop";
-            /** @description of the next sliver; where the nail is left, what it would be */
+            /** @description of the next cut; where the nail is left, what it would be */
             cut_mm: number;
-            /** @description at most, this one among them; a look after each */
-            slivers: number;
-            /** @description each of them, in their order; none where the nail is not trimmed */
-            slivers_mm: number[];
-            /** @description how thick they are */
-            sliver_mm: number;
-            /** @description what they come to */
-            most_mm: number;
-            /** @description of them, until the sign shows */
-            likely: number;
+            plan: components["schemas"]["CuttingPlan"];
             /** @description spare that is believed to be left */
             left_mm: number;
             because: string;
             /** @description what was seen decides, not a number */
             eye: boolean;
-            /** @description that the next sliver bleeds */
+            /** @description that the next cut bleeds */
             risk: number;
             /** @description the same in words */
             chance: string;
@@ -2263,10 +2266,13 @@ export interface components {
             took_force?: boolean;
             /** @description a number that is far from what can well be was asked for again, and stands */
             sure?: boolean;
+            ground?: components["schemas"]["SecondPass"];
+            /** @description nobody counted the cuts: they are the plan's, as it was accepted, and teach nothing of growth */
+            assumed?: boolean;
         };
         SittingInput: {
             /**
-             * @description how far the whole sitting went: the end of every nail that was cut and tells none of its own; left out, nothing is assumed
+             * @description how far the whole sitting went, of every nail that was cut and tells no end of its own; left out, a nail that was cut may have stopped at the sign or anyway
              * @enum {string}
              */
             how_far?: "tips" | "first_sign" | "full";
@@ -2327,6 +2333,11 @@ export interface components {
             measure?: components["schemas"]["Measure"];
             landmark?: components["schemas"]["Landmark"];
             face?: components["schemas"]["Face"];
+            /**
+             * @description of a nail that is done and whose last face nobody told: before the sign, or at it
+             * @enum {string}
+             */
+            end?: "before" | "sign";
             /** @description the event that it is about: the cut of a face, the event or the press that is undone */
             of?: string;
             reaction?: components["schemas"]["Reaction"];
@@ -2345,6 +2356,18 @@ export interface components {
         EventList: {
             events: components["schemas"]["Event"][];
         };
+        /**
+         * @description clip, grind, or clip all of a paw and then grind it round; empty is whatever suits, of a dog what Settings have
+         * @enum {string}
+         */
+        Way: "" | "clip" | "grind" | "clip_then_grind";
+        /** @description A nail that was clipped, ground at the same sitting */
+        SecondPass: {
+            tool: components["schemas"]["Tool"];
+            item_id?: components["schemas"]["Id"];
+            /** @description what each touch took; none where it was only ground round, which shortens nothing */
+            touches_mm: number[];
+        };
         BenchCut: {
             id: string;
             mm: number;
@@ -2353,6 +2376,8 @@ export interface components {
         };
         BenchNail: {
             code: components["schemas"]["NailCode"];
+            /** @description it was clipped and ground round, or taken up again with the grinder */
+            ground: boolean;
             colour: components["schemas"]["Colour"];
             state: components["schemas"]["NailState"];
             today: boolean;
@@ -2382,8 +2407,6 @@ export interface components {
             asks?: components["schemas"]["Ask"];
             /** @description the sliver of light grey */
             thin_mm: number;
-            /** @description the same where that is thinner than the plan’s slivers; none where it is not */
-            thinner_mm?: number;
             stop_at: components["schemas"]["Face"];
             press_to: components["schemas"]["Face"];
             /** @description this school goes on from the first sign to the dot, step by step */
@@ -2893,8 +2916,10 @@ export interface components {
                 face: components["schemas"]["Face"];
             }[];
             stop: components["schemas"]["EndPoint"];
-            /** @description of reaching the quick, a cut */
+            /** @description of bleeding, a cut */
             risk_limit: number;
+            /** @description for a nail 7 mm deep; 2 when not given */
+            largest_cut_mm?: number;
             /** @description weights of the factors 0.5, 0.75, 1, 1.25, 1.5 by which this dog's faces show; none is what is usual */
             face_scale?: number[] | null;
         };
@@ -2917,14 +2942,24 @@ export interface components {
             cut_mm: number;
             risk: number;
         };
+        /** @description The next thing to do, by the verdict that the bench reads */
         QuickAdvice: {
-            action: components["schemas"]["Action"];
+            /**
+             * @description ask: too little is known to begin, a landmark first
+             * @enum {string}
+             */
+            action: "cut" | "ask" | "stop";
             /** @description 0 when it is to stop */
             cut_mm: number;
             because: string;
-            voice: components["schemas"]["Voice"];
+            /**
+             * @description which of the two spoke; what the eye saw overrules the number
+             * @enum {string}
+             */
+            voice: "eye" | "number";
             /** @description of that cut */
             risk: number;
+            plan: components["schemas"]["CuttingPlan"];
         };
         QuickResult: {
             spare: components["schemas"]["SpareRange"];

@@ -11,8 +11,8 @@ export type Told = Omit<Schemas['Event'], 'id' | 'at'> & { id?: string }
 
 /** What the advice falls back to when the server, which reckons it, is away. */
 const away: Schemas['BenchAdvice'] = {
-  kind: 'trim', action: 'sliver', cut_mm: 0, slivers: 1, slivers_mm: [], sliver_mm: 0, most_mm: 0, likely: 1, left_mm: 0, risk: 0, chance: '', eye: true,
-  because: 'Fribbet does not answer: thin slivers, look at the face after each, stop at any dark centre',
+  kind: 'trim', action: 'sliver', cut_mm: 0, plan: { cuts_mm: [], likely: 0, runs: [], most_mm: 0, chance: '' }, left_mm: 0, risk: 0, chance: '', eye: true,
+  because: 'Fribbet does not answer: thin cuts, look at the face after each, stop at any dark centre',
 }
 
 /** How often a sitting is read though the stream holds: it may hold and say nothing, ms. */
@@ -149,6 +149,7 @@ function over(bench: Schemas['Bench'], pending: Tap[]): Schemas['Bench'] {
     if (e.kind === 'ended') shown.ended = true
     if (e.kind === 'note') shown.note = e.note ?? ''
     if (e.kind === 'smooth' && e.paw) shown.smooth = [...shown.smooth, e.paw]
+    if (e.kind === 'ground' && e.paw) for (const n of shown.nails) if (n.code.startsWith(e.paw) && n.cuts.length > 0 && !n.blood) n.ground = true
     const nail = shown.nails.find((n) => n.code === e.nail)
     if (nail) follow(nail, e, bench.stopping ?? [])
   }
@@ -164,6 +165,7 @@ function over(bench: Schemas['Bench'], pending: Tap[]): Schemas['Bench'] {
 function follow(nail: Schemas['BenchNail'], e: Schemas['Event'], stopping: Schemas['Face'][]) {
   const stopped = nail.advice.action === 'stop' || nail.advice.action === 'ask'
   if ((e.kind === 'cut' || e.kind === 'touch') && e.pass !== 'sides' && !nail.cuts.some((c) => c.id === e.id)) nail.cuts.push({ id: e.id, mm: e.mm ?? 0, touch: e.kind === 'touch' })
+  if (e.kind === 'touch' && nail.done) Object.assign(nail, { done: false, ground: true })
   if (e.kind === 'face') Object.assign(nail.cuts.find((c) => c.id === e.of) ?? {}, { face: e.face })
   if (e.kind === 'blood' || e.face === 'blood') nail.blood = true
   if (e.kind === 'skipped') nail.skipped = true
@@ -176,6 +178,6 @@ function follow(nail: Schemas['BenchNail'], e: Schemas['Event'], stopping: Schem
   const face = nail.cuts[nail.cuts.length - 1]?.face
   const closed = nail.blood || nail.done || nail.skipped
   const stops = closed || (face !== undefined && stopping.includes(face)) || (stopped && nail.cuts.length > 0)
-  nail.advice = stops ? { ...away, action: 'stop' } : { ...away, action: nail.advice.action === 'ask' ? 'sliver' : nail.advice.action, cut_mm: nail.thin_mm, slivers_mm: [nail.thin_mm], sliver_mm: nail.thin_mm, most_mm: nail.thin_mm }
+  nail.advice = stops ? { ...away, action: 'stop' } : { ...away, action: nail.advice.action === 'ask' ? 'sliver' : nail.advice.action, cut_mm: nail.thin_mm }
   nail.asks = closed ? undefined : nail.cuts.length > 0 && face === undefined ? 'face' : e.kind === 'colour' && !nail.known ? 'landmark' : stops ? 'smooth' : 'sliver'
 }

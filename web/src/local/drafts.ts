@@ -17,6 +17,8 @@ export interface NailDraft {
   /** The piece of the kit; none when nobody said. */
   item_id?: string
   took_force: boolean
+  /** Nobody counted its cuts: they are the plan's. */
+  assumed: boolean
   /** Its numbers were asked for again, and stand. */
   sure?: boolean
   cuts_mm: number[]
@@ -42,6 +44,8 @@ export interface Draft {
   calm: string
   /** How far the whole sitting went; nothing where nobody said. */
   far?: Schemas['SittingInput']['how_far']
+  /** Paws that were ground round after they were clipped, and with what. */
+  ground?: { paws: Schemas['Paw'][]; tool: Schemas['Tool']; item_id?: string }
   /** It was sent as it is, and the answer has not come. */
   sent?: boolean
 }
@@ -104,9 +108,9 @@ export const useDraft = (dogId: string) =>
 function fresh(plan: Schemas['Plan']): Draft {
   const stops = plan.days.flatMap((d) => d.stops) // what is told afterwards may have been more than a day's few nails
   const today = new Set((plan.days[0]?.stops ?? []).map((s) => s.code))
-  const cuts = new Map(plan.nails.map((n) => [n.code, n.cuts_mm]))
+  const cuts = new Map(plan.nails.map((n) => [n.code, n.plan.cuts_mm.slice(0, n.plan.likely)]))
   const nail = (code: Schemas['NailCode'], mark: NailDraft['mark'], tool: Schemas['Tool'], item_id?: string): NailDraft => ({
-    code, mark, today: today.has(code), blood: false, reaction: 'calm', tool, item_id, took_force: false, cuts_mm: [...(cuts.get(code) ?? [])],
+    code, mark, today: today.has(code), blood: false, reaction: 'calm', tool, item_id, took_force: false, cuts_mm: [...(cuts.get(code) ?? [])], assumed: true,
   })
   const planned = new Set(stops.map((s) => s.code))
   return {
@@ -134,7 +138,8 @@ export function sittingOf(draft: Draft, typed: (text: string) => number | undefi
     helper: draft.helper,
     how_far: draft.far,
     records: draft.nails.map((n) => ({
-      code: n.code, tool: n.tool, item_id: n.item_id, took_force: n.took_force, reaction: n.reaction, blood: n.blood, sure: n.sure,
+      ground: n.mark === 'done' && n.cuts_mm.length > 0 && draft.ground?.paws.includes(n.code.slice(0, 2) as Schemas['Paw']) ? { tool: draft.ground.tool, item_id: draft.ground.item_id, touches_mm: [] } : undefined,
+      code: n.code, assumed: n.mark === 'done' && n.assumed, tool: n.tool, item_id: n.item_id, took_force: n.took_force, reaction: n.reaction, blood: n.blood, sure: n.sure,
       cuts_mm: n.mark === 'done' ? n.cuts_mm : [], // what nobody told is not told as done
       // What was not measured is undefined, and JSON leaves it out.
       length_before_mm: n.length_before_mm, length_after_mm: n.length_after_mm,

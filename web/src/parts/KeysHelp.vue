@@ -28,9 +28,9 @@ const places = {
     ['Ctrl Enter', 'save the sitting'],
   ],
   'At the bench': [
-    ['Space', 'the next thing: this nail is done and showed no sign, or the next sliver, or the next nail'],
+    ['Space', 'the next thing: this nail is done and showed no sign, or the next cut, or the next nail'],
     ['1 … 7', 'what the face shows: one press a nail tells the whole nail by it'],
-    ['+ −', 'one sliver more, one less, than it was likely to be'],
+    ['+ −', 'one cut more, one less, than it was likely to be'],
     ['T W', 'one touch of the grinder, and its next pass'],
     ['E', 'sides and top'],
     ['S', 'stop this nail or leave it out, then the next'],

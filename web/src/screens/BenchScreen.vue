@@ -75,14 +75,18 @@ function choosePace(p: Schemas['Pace']) {
   keptPace.value.keep(p)
   letGo()
 }
-const trimming = computed(() => nail.value !== undefined && !closed(nail.value) && nail.value.asks !== undefined)
+/** Nails that were clipped and are taken up again with the grinder. */
+const again = ref(new Set<string>())
+/** A nail that was clipped may be ground at the same sitting: its second pass. */
+const clipped = (n: Schemas['BenchNail']) => n.done && !n.blood && n.cuts.length > 0 && !n.cuts[0].touch
+const trimming = computed(() => nail.value !== undefined && (!closed(nail.value) && nail.value.asks !== undefined || grinding.value && again.value.has(nail.value.code)))
 /** Nails that a press took to the first sign, and that are gone on with from there, step by step. */
 const toTheDot = ref(new Set<string>())
 /** How the nail in hand is gone through. */
 const way = computed(() => {
   if (!trimming.value) return 'rest'
   if (grinding.value) return 'grind'
-  return pace.value === 'press' && nail.value!.advice.slivers_mm.length > 0 && !toTheDot.value.has(nail.value!.code) ? 'press' : 'steps'
+  return pace.value === 'press' && nail.value!.advice.plan.cuts_mm.length > 0 && !toTheDot.value.has(nail.value!.code) ? 'press' : 'steps'
 })
 const press = useTemplateRef('press')
 const steps = useTemplateRef('steps')
@@ -100,15 +104,15 @@ const rest = computed(() => {
 })
 const does = computed(() => ({ press: () => press.value?.tell(), steps: () => steps.value?.next(), grind: () => grind.value?.next(), rest: () => rest.value.does() })[way.value])
 
-/** A whole nail in one press: its slivers, what the end shows, and that it is done; undone as one. */
-function told(slivers: number[], face: Schemas['Face'] | undefined, goesOn = false) {
+/** A whole nail in one press: its cuts, what the end shows, and that it is done; undone as one. */
+function told(cuts: number[], face: Schemas['Face'] | undefined, goesOn = false) {
   const n = nail.value
   if (!n || closed(n)) return
   const press = crypto.randomUUID()
-  const all: Told[] = slivers.map((mm) => ({ kind: 'cut', id: crypto.randomUUID(), press, nail: n.code, mm }))
+  const all: Told[] = cuts.map((mm) => ({ kind: 'cut', id: crypto.randomUUID(), press, nail: n.code, mm }))
   if (face) all.push({ kind: 'face', press, nail: n.code, of: all[all.length - 1].id, face })
   if (goesOn) toTheDot.value.add(n.code)
-  else if (face !== 'blood') all.push({ kind: 'done', press, nail: n.code })
+  else if (face !== 'blood') all.push({ kind: 'done', press, nail: n.code, ...(face ? {} : { end: 'before' as const }) })
   void tell(...all)
   if (face === 'blood') bleeding.value = true
   else if (!goesOn) goOn(n)
@@ -126,6 +130,7 @@ function finish() {
   const n = nail.value
   if (!n) return
   if (!closed(n)) about(n.cuts.length > 0 ? 'done' : 'skipped')
+  again.value.delete(n.code)
   goOn(n)
 }
 function goOn(from: Schemas['BenchNail']) {
@@ -162,6 +167,15 @@ function takeTool(value: string) {
 /** Paws of which every nail of today is closed: a finger goes round them. */
 const finished = computed(() => (bench.value?.holds ?? []).map((h) => h.paw).filter((p) => todays.value.some((n) => n.code.startsWith(p) && n.done) && !todays.value.some((n) => n.code.startsWith(p) && !closed(n))))
 const unsmoothed = computed(() => finished.value.filter((p) => !bench.value?.smooth.includes(p)))
+/** Paws that were clipped and are to be ground round: one press for all of a paw. */
+const clippedPaws = computed(() => (grinding.value ? finished.value.filter((p) => nails.value.some((n) => n.code.startsWith(p) && clipped(n))) : []))
+const groundRound = (p: Schemas['Paw']) => !nails.value.some((n) => n.code.startsWith(p) && clipped(n) && !n.ground)
+const inHand = computed(() => {
+  const touches = nail.value?.cuts.filter((c) => c.touch).length ?? 0
+  const cuts = (nail.value?.cuts.length ?? 0) - touches
+  const said = [cuts > 0 || touches === 0 ? `${cuts} ${cuts === 1 ? 'cut' : 'cuts'}` : '', touches > 0 ? `${touches} ${touches === 1 ? 'touch' : 'touches'}` : '']
+  return said.filter(Boolean).join(', ')
+})
 const note = ref('')
 const noting = ref(false)
 function writeNote(words: string) {
@@ -220,7 +234,7 @@ onKey((event) => {
       <CompanionBar :bench="bench" :place="todays.findIndex((n) => n.code === nail!.code) + 1" :of="todays.length" />
       <div class="work">
         <section class="nail" :aria-label="`Nail ${nail.code}`">
-          <div class="head"><span class="code">{{ nail.code }}</span><span>{{ nailInWords(nail.code) }}<span class="soft small off">{{ nail.cuts.length }} {{ nail.cuts.length === 1 ? (grinding ? 'touch' : 'cut') : grinding ? 'touches' : 'cuts' }}, {{ length.show(nail.removed_mm) }} off<template v-if="nail.edged"> · sides and top</template></span></span>
+          <div class="head"><span class="code">{{ nail.code }}</span><span>{{ nailInWords(nail.code) }}<span class="soft small off">{{ inHand }}, {{ length.show(nail.removed_mm) }} off<template v-if="nail.edged"> · sides and top</template><template v-if="nail.ground"> · ground round</template></span></span>
             <button v-if="!grinding" type="button" class="pace" @click="choosePace(pace === 'press' ? 'steps' : 'press')">{{ pace === 'press' ? 'Step by step' : 'One press a nail' }}</button>
           </div>
           <p v-if="bench.read_dry && way !== 'rest'" class="dry">{{ bench.read_dry }}</p>
@@ -235,6 +249,7 @@ onKey((event) => {
             <p class="why">{{ closed(nail) ? (nail.blood ? 'It bled: done for today' : nail.done ? 'Done' : 'Left out') : nail.advice.because }}.
               <button v-if="!closed(nail) && nail.advice.kind === 'leave' && nail.advice.cut_mm > 0" type="button" class="anyway" @click="cut(nail.advice.cut_mm)">take {{ length.show(nail.advice.cut_mm) }} all the same</button>
             </p>
+            <BButton v-if="grinding && clipped(nail)" variant="plain" class="act taken-up" @click="again.add(nail.code)">Shorten it with the grinder too</BButton>
             <BButton variant="go" class="next" @click="rest.does">{{ rest.words }} <kbd>Space</kbd></BButton>
           </template>
           <div class="acts">
@@ -242,6 +257,9 @@ onKey((event) => {
             <BButton variant="plain" class="act" :disabled="nail.edged || closed(nail)" @click="about('edges')">Sides and top <kbd>E</kbd></BButton>
             <BButton variant="plain" class="act" :disabled="!bench.last" @click="undo">Undo <kbd>U</kbd></BButton>
             <BButton variant="plain" class="act drop" @click="blood"><AppIcon name="blood" />Blood <kbd>B</kbd></BButton>
+          </div>
+          <div v-if="clippedPaws.length > 0" class="smooth second" role="group" aria-label="The second pass">
+            <BButton v-for="p in clippedPaws" :key="p" variant="plain" class="act" :disabled="groundRound(p)" @click="tell({ kind: 'ground', paw: p })">Ground round, all of {{ p }} ✓</BButton>
           </div>
           <div v-if="unsmoothed.length > 0" class="smooth">
             <BButton v-for="p in unsmoothed" :key="p" variant="plain" class="act" @click="tell({ kind: 'smooth', paw: p })">{{ p }}: a finger round every end, smooth ✓</BButton>
@@ -299,6 +317,7 @@ onKey((event) => {
 .dry { border-left: var(--bar) solid var(--caution-edge); margin: 0 0 0.3rem; padding-left: 0.6rem; }
 .pace { background: none; border: 0; color: var(--go); font-weight: 600; margin-left: auto; min-height: 44px; padding: 0; text-align: right; text-decoration: underline; text-underline-offset: 3px; }
 .off { display: block; }
+.taken-up { margin-bottom: 0.4rem; width: 100%; }
 .smooth { display: flex; flex-wrap: wrap; gap: 0.4rem; margin-bottom: 0.5rem; }
 .more summary, .hold summary { align-items: center; color: var(--ink-soft); cursor: pointer; display: flex; font-weight: 600; min-height: 44px; }
 .more summary::before, .hold summary::before { content: '▸'; margin-right: 0.4rem; }

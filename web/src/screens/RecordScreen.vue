@@ -4,7 +4,7 @@ import { BFormInput } from 'bootstrap-vue-next/components/BFormInput'
 import { BFormSelect } from 'bootstrap-vue-next/components/BFormSelect'
 import { computed, ref, useTemplateRef, watch } from 'vue'
 import { useRouter } from 'vue-router'
-import { Refusal } from '../api/client'
+import { Refusal, type Schemas } from '../api/client'
 import { useKit } from '../api/kit'
 import { usePlan, useRecordSitting, useSettings } from '../api/queries'
 import { dayOf } from '../dates'
@@ -98,6 +98,16 @@ function asPlanned() {
     n.blood = false
   })
   next()
+}
+const paws: Schemas['Paw'][] = ['LF', 'RF', 'LH', 'RH']
+/** The grinder of the kit, if there is one: what was clipped may have been ground round. */
+const grinder = computed(() => kit.value?.items.find((i) => i.tool?.startsWith('grinder')))
+function groundRound(paw: Schemas['Paw']) {
+  store.change((d) => {
+    const others = (d.ground?.paws ?? []).filter((p) => p !== paw)
+    const all = others.length === (d.ground?.paws.length ?? 0) ? [...others, paw] : others
+    d.ground = all.length > 0 ? { paws: all, tool: grinder.value!.tool!, item_id: grinder.value!.id } : undefined
+  })
 }
 function allAsPlanned() {
   store.change((d) => {
@@ -211,7 +221,10 @@ onKey((event) => {
       <div class="choices far" role="group" aria-label="How far did you go?"><span>How far did you go?</span>
         <button v-for="(words, far) in howFar" :key="far" type="button" :aria-pressed="draft.far === far" @click="store.change((d) => (d.far = d.far === far ? undefined : far))">{{ words }}</button>
       </div>
-      <p v-if="!draft.far" class="soft small far-why">Without it nothing is assumed of where these trims ended, and nothing is learnt from them.</p>
+      <p class="soft small far-why">{{ draft.far ? 'Cuts that you take over as planned are not counted as measured: they teach nothing of how fast the nails grow.' : 'Without it both are kept open, that a cut ended at the sign or before it; nothing is learnt of how fast the nails grow.' }}</p>
+      <div v-if="grinder" class="choices far" role="group" aria-label="Ground round afterwards"><span>Ground round afterwards?</span>
+        <button v-for="p in paws" :key="p" type="button" :aria-pressed="draft.ground?.paws.includes(p) ?? false" @click="groundRound(p)">{{ p }}</button>
+      </div>
       <div class="bench">
         <div class="navigator">
           <RankPicture :rank="plan.rank" :size="narrow ? 'narrow' : 'medium'" stacked :selected="nail.code" :marks="marks" @select="choose" />

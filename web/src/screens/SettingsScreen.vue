@@ -18,7 +18,7 @@ import HouseDevices from './settings/HouseDevices.vue'
 import CalendarAddress from './settings/CalendarAddress.vue'
 import HolidayList from './settings/HolidayList.vue'
 import { useUnits } from '../units'
-import { hands, options } from '../words'
+import { hands, largestCuts, options, ways } from '../words'
 
 const { data, error: unread, refetch } = useSettings()
 const { mutate, isPending, error, isSuccess, reset } = useSaveSettings()
@@ -26,12 +26,14 @@ const { length } = useUnits()
 const choices = ref<Schemas['Choices']>()
 const margin = ref('')
 const coin = ref('')
+const largest = ref('')
 const theme = ref<Theme>(chosenTheme())
 watch(data, (settings) => {
   if (!settings) return
   choices.value = { ...settings.choices, holidays: settings.choices.holidays ?? [] }
   margin.value = length.value.inField(settings.choices.margin_mm)
   coin.value = settings.choices.coin_mm === undefined ? '' : length.value.inField(settings.choices.coin_mm)
+  largest.value = settings.choices.largest_cut_mm === undefined ? '' : String(settings.choices.largest_cut_mm)
 }, { immediate: true })
 watch(theme, chooseTheme)
 
@@ -48,6 +50,7 @@ function save() {
   mutate({
     ...choices.value!, margin_mm: told(margin.value, margin_mm),
     coin_mm: coin.value.trim() === '' ? undefined : told(coin.value, coin_mm),
+    largest_cut_mm: largest.value === '' ? undefined : Number(largest.value),
   })
 }
 </script>
@@ -68,6 +71,12 @@ function save() {
       </FormField>
       <FormField id="end" label="On a nail you stop" :error="error" :fields="['end_point']" hint="Practitioners disagree. A dot or blood always ends the work on a nail.">
         <BFormSelect id="end" v-model="choices.end_point" :options="[{ value: 'first_sign', text: 'at the first sign: the dark centre, the blush' }, { value: 'full', text: 'at the dot, in thin slivers' }]" />
+      </FormField>
+      <FormField id="way" label="You work" :error="error" :fields="['way']" hint="Each dog can have its own. Plans, minutes and what a day asks of the kit follow.">
+        <BFormSelect id="way" v-model="choices.way" :options="options(ways)" />
+      </FormField>
+      <FormField id="largest" label="Your largest cut" :error="error" :fields="['largest_cut_mm']" hint="Practitioners disagree: many thin cuts, or the long end nipped off and then thin ones. A thick cut is planned only where even a belief a millimetre wrong would not bleed; on small nails all cuts are thinner.">
+        <BFormSelect id="largest" v-model="largest" :options="[{ value: '', text: 'as is usual of your hand' }, ...largestCuts.map((mm) => ({ value: String(mm), text: length.show(mm) + (mm === 0.5 ? ': thin ones throughout' : '') }))]" />
       </FormField>
       <FormField id="length" label="Lengths in" :error="error" :fields="['length_unit']">
         <BFormSelect id="length" v-model="choices.length_unit" :options="[{ value: 'mm', text: 'millimetres' }, { value: 'in', text: 'inches' }]" />

@@ -4,42 +4,43 @@ import { computed, ref } from 'vue'
 import type { Schemas } from '../../api/client'
 import { useSection } from '../../api/queries'
 import NailSection from '../../nail/NailSection.vue'
-import { atMost, useUnits } from '../../units'
+import { cutBy, howMany, useUnits } from '../../units'
 import { faces, stopSigns } from '../../words'
 import FacePicture from './FacePicture.vue'
 import NailUnderHands from './NailUnderHands.vue'
 
 /** A whole nail, worked without touching the screen, and told in one press once it is done. */
 const props = defineProps<{ dogId: string; nail: Schemas['BenchNail'] }>()
-const emit = defineEmits<{ told: [slivers: number[], face: Schemas['Face'] | undefined, goesOn?: boolean] }>()
+const emit = defineEmits<{ told: [cuts: number[], face: Schemas['Face'] | undefined, goesOn?: boolean] }>()
 const { length } = useUnits()
-const advice = computed(() => props.nail.advice)
-/** How many slivers it was; what is likely until somebody says otherwise. */
+const plan = computed(() => props.nail.advice.plan)
+/** How many cuts it was; what is likely until somebody says otherwise. */
 const more = ref(0)
-const count = computed(() => Math.min(advice.value.slivers_mm.length, Math.max(1, advice.value.likely + more.value)))
-const slivers = computed(() => advice.value.slivers_mm.slice(0, count.value))
-const { data: section } = useSection(() => props.dogId, () => props.nail.code, undefined, () => advice.value.slivers_mm)
+const count = computed(() => Math.min(plan.value.cuts_mm.length, Math.max(1, plan.value.likely + more.value)))
+const cuts = computed(() => plan.value.cuts_mm.slice(0, count.value))
+const { data: section } = useSection(() => props.dogId, () => props.nail.code, undefined, () => plan.value.cuts_mm)
 const light = computed(() => props.nail.colour === 'light')
-const step = (by: number) => (more.value = Math.min(advice.value.slivers_mm.length, Math.max(1, count.value + by)) - advice.value.likely)
+const step = (by: number) => (more.value = Math.min(plan.value.cuts_mm.length, Math.max(1, count.value + by)) - plan.value.likely)
 /** As planned, no sign: what the end shows nobody told. */
-const tell = (face?: Schemas['Face']) => emit('told', slivers.value, face)
+const tell = (face?: Schemas['Face']) => emit('told', cuts.value, face)
 /** At the first sign, and not done: from there to the dot one thin cut at a time. */
-const goOn = () => props.nail.goes_on && emit('told', slivers.value, props.nail.press_to, true)
+const goOn = () => props.nail.goes_on && emit('told', cuts.value, props.nail.press_to, true)
 defineExpose({ tell, step, goOn })
 </script>
 
 <template>
   <div class="press">
     <div class="drawn">
-      <NailSection v-if="section && section.bar.code === nail.code && nail.cuts.length === 0" :section="section" :title="`${nail.code} in section, its slivers in their order`" />
+      <NailSection v-if="section && section.bar.code === nail.code && nail.cuts.length === 0" :section="section" :title="`${nail.code} in section, its cuts in their order`" />
       <NailUnderHands v-else :nail="nail" />
       <figure class="stop"><FacePicture :face="nail.press_to" :light="light" /><figcaption>stop here</figcaption></figure>
     </div>
-    <p class="say"><strong class="most">{{ atMost(advice, length) }}.</strong> Look after each<template v-if="nail.thinner_mm">, thinner at light grey ({{ length.show(nail.thinner_mm) }})</template>; stop at {{ stopSigns[nail.press_to] }}.</p>
-    <div class="count" role="group" aria-label="How many slivers it was">
-      <BButton variant="plain" class="step" aria-label="One sliver less" @click="step(-1)">−</BButton>
-      <span aria-live="polite"><strong>{{ count }}</strong> {{ count === 1 ? 'sliver' : 'slivers' }}</span>
-      <BButton variant="plain" class="step" aria-label="One sliver more" @click="step(1)">+</BButton>
+    <p class="say"><strong class="most">{{ cutBy(plan, length) }}.</strong> Look after each<template v-if="plan.thin_mm">, thinner at light grey ({{ length.show(plan.thin_mm) }})</template>; stop at {{ stopSigns[nail.press_to] }}.</p>
+    <div class="count" role="group" aria-label="How many cuts it was">
+      <BButton variant="plain" class="step" aria-label="One cut less" @click="step(-1)">−</BButton>
+      <span aria-live="polite"><strong>{{ count }}</strong> {{ count === 1 ? 'cut' : 'cuts' }}</span>
+      <BButton variant="plain" class="step" aria-label="One cut more" @click="step(1)">+</BButton>
+      <p class="soft told">{{ howMany(plan) }}. That the nail bleeds so: {{ plan.chance }}.</p>
     </div>
     <h2>How does the end look now?</h2>
     <div :class="['faces', { both: nail.faces.length > 5 }]" role="group" aria-label="What the end shows now">
@@ -58,7 +59,10 @@ defineExpose({ tell, step, goOn })
 .stop figcaption { font-weight: 650; }
 .say { font-size: 1.25rem; line-height: 1.3; margin: 0.35rem 0; }
 .most { display: inline-block; }
-.most::first-letter { text-transform: uppercase; }
+.most::first-letter,
+.told::first-letter { text-transform: uppercase; }
+.told { font-size: 1rem; line-height: 1.25; margin: 0; }
+.count > span { white-space: nowrap; }
 .count { align-items: center; display: flex; font-size: 1.25rem; gap: 0.75rem; margin-bottom: 0.35rem; }
 .step { font-size: 1.75rem; font-weight: 700; min-height: 64px; min-width: 64px; }
 .faces { display: grid; gap: 0.4rem; grid-template-columns: repeat(5, minmax(0, 1fr)); margin-block: 0.3rem 0.6rem; }

@@ -9,8 +9,8 @@ import type { Schemas } from '../../api/client'
 import { useChangeDog } from '../../api/queries'
 import FormField from '../../parts/FormField.vue'
 import RefusalNote from '../../parts/RefusalNote.vue'
-import { number } from '../../units'
-import { helpings, noises, options, pawOrders, positions } from '../../words'
+import { number, useUnits } from '../../units'
+import { helpings, largestCuts, noises, options, pawOrders, positions, ways } from '../../words'
 
 /** How this dog is held: what a plan of its sittings goes by. */
 const props = defineProps<{ dog: Schemas['Dog'] }>()
@@ -20,6 +20,8 @@ const version = ref(0)
 const form = ref<Schemas['Handling']>({ ...props.dog.handling })
 const nails = ref('')
 const minutes = ref('')
+const largest = ref('')
+const { length } = useUnits()
 const bare = (n: number | undefined) => (n === undefined ? '' : String(n))
 
 function begin() {
@@ -28,13 +30,14 @@ function begin() {
   version.value = props.dog.version
   nails.value = bare(form.value.most_nails)
   minutes.value = bare(form.value.most_minutes)
+  largest.value = bare(form.value.largest_cut_mm)
   open.value = true
 }
 const told = (text: string) => (text.trim() === '' ? undefined : (number(text) ?? -1)) // refused by name, as no number is
 function save() {
   mutate({
     version: version.value,
-    handling: { ...form.value, most_nails: told(nails.value), most_minutes: told(minutes.value), own_order: form.value.order === 'own' ? form.value.own_order : [] },
+    handling: { ...form.value, most_nails: told(nails.value), most_minutes: told(minutes.value), largest_cut_mm: told(largest.value), own_order: form.value.order === 'own' ? form.value.own_order : [] },
   }, { onSuccess: () => (open.value = false) })
 }
 /** A paw moves one place forward. */
@@ -48,6 +51,7 @@ const summary = computed(() => {
     positions[h.position], h.order === 'own' ? h.own_order.join(' ') : pawOrders[h.order], `helper ${helpings[h.helper]}`,
     h.muzzle && 'muzzle', h.sore && 'sore joints', `grinder: ${noises[h.noise]}`,
     h.most_nails !== undefined && `at most ${h.most_nails} nails`, h.most_minutes !== undefined && `at most ${h.most_minutes} min`,
+    h.way && ways[h.way], h.largest_cut_mm !== undefined && `cuts of ${length.value.show(h.largest_cut_mm)} at most`,
   ].filter(Boolean).join(' · ')
 })
 const shown = ['handling.own_order', 'handling.most_nails', 'handling.most_minutes']
@@ -81,6 +85,12 @@ const shown = ['handling.own_order', 'handling.most_nails', 'handling.most_minut
       </FormField>
       <FormField id="h-minutes" v-slot="{ invalid, described }" label="Most minutes at one sitting" :error="error" :fields="['handling.most_minutes']" hint="Empty: what its sittings tell.">
         <BFormInput id="h-minutes" v-model="minutes" inputmode="decimal" :state="invalid" :aria-describedby="described" autocomplete="off" />
+      </FormField>
+      <FormField id="h-way" label="It is worked" :error="error" :fields="['handling.way']">
+        <BFormSelect id="h-way" v-model="form.way" :options="[{ value: '', text: 'as Settings have it' }, ...options(ways).filter((o) => o.value !== '')]" />
+      </FormField>
+      <FormField id="h-largest" label="Largest cut" :error="error" :fields="['handling.largest_cut_mm']" hint="For a nail 7 mm deep; on small nails all cuts are thinner.">
+        <BFormSelect id="h-largest" v-model="largest" :options="[{ value: '', text: 'as Settings have it' }, ...largestCuts.map((mm) => ({ value: String(mm), text: length.show(mm) }))]" />
       </FormField>
       <div class="boxes">
         <BFormCheckbox v-model="form.muzzle">muzzle: a safety tool and no shame</BFormCheckbox>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import type { Schemas } from '../../api/client'
-import { atMost, useUnits } from '../../units'
+import { cutBy, howMany, useUnits } from '../../units'
 import { pawWords, tools } from '../../words'
 import HoldPicture from './HoldPicture.vue'
 import ToolAdvice from './ToolAdvice.vue'
@@ -11,12 +11,12 @@ const props = defineProps<{ dogId: string; stops: Schemas['Stop'][]; nails: Sche
 const asked = ref<Schemas['NailCode']>()
 const { length } = useUnits()
 const planned = (code: string) => props.nails.find((n) => n.code === code)!
-/** One sliver after the other, a look after each: what comes off is the end's to say. */
+/** One cut after the other, a look after each: what comes off is the end's to say. */
 const take = (code: string) => {
-  const n = planned(code)
-  return n.slivers === 0 ? 'a landmark first' : atMost(n, length.value)
+  const { plan } = planned(code)
+  return plan.cuts_mm.length === 0 ? 'a landmark first' : `${cutBy(plan, length.value)}: ${howMany(plan)}`
 }
-const toolOf = (s: Schemas['Stop']) => `${tools[s.tool]}${s.grit ? `, ${s.grit} grit` : ''}${s.speed ? `, ${s.speed} speed` : ''}`
+const toolOf = (s: Schemas['Stop']) => `${tools[s.tool]}${s.grit ? `, ${s.grit} grit` : ''}${s.speed ? `, ${s.speed} speed` : ''}${s.then_tool ? `, then ground round: ${tools[s.then_tool]}` : ''}`
 /** The tool of the paw's first nail; another's own stands beside it. */
 const tool = computed(() => toolOf(props.stops[0]))
 /** Nails that come off alike share a line. */

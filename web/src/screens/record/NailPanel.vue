@@ -9,7 +9,7 @@ import { numberMode, typedWith, type NumberMode } from '../../local/numberMode'
 import AppIcon from '../../parts/AppIcon.vue'
 import FromPicture from '../../parts/FromPicture.vue'
 import TypedWith from '../../parts/TypedWith.vue'
-import { atMost, useUnits } from '../../units'
+import { cutBy, useUnits } from '../../units'
 import { feelers, nailInWords, reactions, sources } from '../../words'
 
 /** The nail in hand: its plan, and what was different. */
@@ -46,7 +46,7 @@ const told = computed(() =>
 const state = computed(() => {
   if (props.nail.blood) return 'It bled'
   if (props.nail.mark === 'left') return 'Left out'
-  return props.nail.mark === 'done' ? `Off ${list(props.nail.cuts_mm)}` : `${atMost(props.planned, length.value)}, a look after each`
+  return props.nail.mark === 'done' ? `Off ${list(props.nail.cuts_mm)}` : props.planned.plan.cuts_mm.length === 0 ? 'Nothing planned' : `${cutBy(props.planned.plan, length.value)}, a look after each`
 })
 
 /** Enter: the number belongs to this nail, and the next one comes to hand. Nothing typed is as planned. */
@@ -71,7 +71,7 @@ function put(value: number | number[], by: Schemas['Means']) {
   const what = numberMode.value.replace('_mm', '')
   const means = numberMode.value === 'cuts_mm' ? props.nail.means : { ...props.nail.means, [what]: { by } }
   const cut = numberMode.value === 'cuts_mm' ? true : props.nail.cuts_mm.length > 0 && props.nail.mark !== 'left'
-  emit('tell', { [numberMode.value]: value, means, mark: cut ? 'done' : 'left', sure: undefined })
+  emit('tell', { [numberMode.value]: value, means, mark: cut ? 'done' : 'left', sure: undefined, ...(numberMode.value === 'cuts_mm' ? { assumed: false } : {}) })
 }
 /** A linked caliper's reading is taken as if it had been typed and entered. */
 function measured(mm: number) {
