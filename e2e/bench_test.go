@@ -17,9 +17,10 @@ import (
 type bench struct {
 	Ended bool
 	Nails []struct {
-		Code  string
-		Cuts  []struct{ MM float64 }
-		Blood bool
+		Code   string
+		Cuts   []struct{ MM float64 }
+		Blood  bool
+		Ground bool
 	}
 }
 
@@ -68,7 +69,7 @@ func TestAWholeDogIsAPressANail(t *testing.T) {
 	for way, told := range map[string]func(p page, nail int){
 		"keys": func(p page, nail int) {
 			if nail%3 == 0 {
-				p.keys("+ 3") // one sliver more than was likely, and the dark centre
+				p.keys("+ 3") // one cut more than was likely, and the dark centre
 			} else {
 				p.keys("3")
 			}
@@ -78,7 +79,7 @@ func TestAWholeDogIsAPressANail(t *testing.T) {
 	} {
 		t.Run(way, func(t *testing.T) {
 			program := start(t, "demo", "--today", day, "--listen", anywhere)
-			id := program.dogs()["Gantry"]
+			id := program.dogs()["Barge"]
 			p := tab(t, browser(t), program.address)
 			if way == "thumb" {
 				p.size(390, 844)
@@ -87,14 +88,14 @@ func TestAWholeDogIsAPressANail(t *testing.T) {
 			today, presses := p.toGo(), 0
 			require.Greater(t, today, 3)
 			for left := today - 1; left >= 0; left-- {
-				p.sees("Up to")
+				p.sees("Look after each")
 				told(p, presses)
 				presses++
 				p.sees(fmt.Sprintf("%d to go today", left))
 			}
 			assert.Equal(t, today, presses)
 			p.keys("PageDown") // the pedal ends the sitting
-			p.sees("Gantry is done")
+			p.sees("Barge is done")
 			var b bench
 			program.get(at, &b)
 			assert.True(t, b.Ended)
@@ -110,11 +111,11 @@ func TestEighteenNailsInEighteenPresses(t *testing.T) {
 	p := tab(t, browser(t), program.address)
 	at := atBench(p, program, id)
 	require.Equal(t, 18, p.toGo())
-	p.sees("Up to")
+	p.sees("Look after each")
 	p.keys("3 3 3")
 	p.sees("15 to go today")
 	for left := 14; left >= 0; left-- {
-		p.sees("Up to")
+		p.sees("Look after each")
 		p.keys("3")
 		p.sees(fmt.Sprintf("%d to go today", left))
 	}
@@ -128,6 +129,20 @@ func TestEighteenNailsInEighteenPresses(t *testing.T) {
 		}
 	}
 	assert.Equal(t, 18, done)
+	p.find("#tool", "").MustSelect("sanding band, 60 grit") // and then it is ground round: one press a paw
+	for _, paw := range []string{"LH", "RH", "LF", "RF"} {
+		p.press("button", "Ground round, all of "+paw)
+		p.find(".second button[disabled]", paw)
+	}
+	p.saved()
+	program.get(at, &b)
+	ground := 0
+	for _, n := range b.Nails {
+		if n.Ground {
+			ground++
+		}
+	}
+	assert.Equal(t, 18, ground)
 }
 
 // A nail told in one press is taken back in one.
@@ -140,7 +155,7 @@ func TestAPressIsUndoneAsOne(t *testing.T) {
 	p.saved()
 	p.keys("u")
 	p.sees("0 done")
-	p.sees("Up to")
+	p.sees("Look after each")
 	p.saved()
 	var b bench
 	program.get(at, &b)

@@ -95,7 +95,7 @@ func TestWhyThisDateIsToldTheSameEverywhere(t *testing.T) {
 	program := start(t, "demo", "--today", day, "--listen", anywhere)
 	id := program.dogs()["Windlass"]
 	p := tab(t, browser(t), program.address+"/")
-	p.press("summary", "RF1 starts to curl")
+	p.find("li.due-grid", "Windlass").MustElement("summary").MustClick()
 	p.sees("alone would say")
 	due := p.MustElement(".sentence").MustText()
 	p.open(program.address + "/dogs/" + id)

@@ -119,10 +119,18 @@ func order(nails []dog.Nail, sitting int) []dog.Nail {
 
 // time notes how long the sitting took and when the dog first showed that it did not like it.
 func (s scenario) time(sitting *record.Sitting, noise *rand.Rand) {
-	done, calm := 0.0, -1.0
+	done, calm, seconds := 0.0, -1.0, 0.0
+	cut := 2.9 // with its look
+	if s.tool.Work() == kit.Grinding {
+		cut = 2.5
+	}
 	for _, r := range sitting.Records {
 		if r.Removed() > 0 {
 			done++
+			seconds += 5 + cut*float64(len(r.Cuts))
+			if r.Ground != nil {
+				seconds += 5 + 3*2.5
+			}
 		}
 		if calm < 0 && r.Reaction != temper.Calm {
 			calm = done
@@ -131,10 +139,7 @@ func (s scenario) time(sitting *record.Sitting, noise *rand.Rand) {
 	if done == 0 {
 		return
 	}
-	perNail := 0.3 * (1 + 0.25*float64(s.temper.Strain())) * math.Exp(0.2*noise.NormFloat64())
-	if s.tool.Work() == kit.Grinding {
-		perNail *= 1.5
-	}
+	perNail := math.Max(1, (1+0.25*float64(s.temper.Strain()))*math.Exp(0.2*noise.NormFloat64())) * seconds / done / 60
 	round := func(minutes float64) *float64 { m := math.Round(minutes*2) / 2; return &m }
 	sitting.Minutes = round(math.Max(1, perNail*done))
 	if calm >= 0 {
@@ -211,6 +216,9 @@ func (s scenario) handling() *dog.Handling {
 	}
 	if s.noise != "" {
 		h.Noise = s.noise
+	}
+	if s.rounded {
+		h.Way = kit.ClipAndGrind
 	}
 	return &h
 }

@@ -143,3 +143,32 @@ func TestTheDemoShowsWhatTheQuickDoes(t *testing.T) {
 		}
 	}
 }
+
+// Of dogs of which only the amounts are told, the ranges of what is believed hold the generator's own truth.
+func TestTheTallyDogsHoldTheirRanges(t *testing.T) {
+	on := time.Date(2026, time.November, 24, 9, 0, 0, 0, time.UTC)
+	b, rows := filled(t, on)
+	for _, row := range rows {
+		i := slices.IndexFunc(scenarios, func(s scenario) bool { return s.name == row.Name })
+		if !scenarios[i].tally {
+			continue
+		}
+		view, err := b.View(context.Background(), row.DogID)
+		require.NoError(t, err)
+		noise := scenarios[i].chance()
+		days := scenarios[i].days(b.Today(), noise)
+		hands := scenarios[i].begin(view.Dog.Dog, days[0], noise)
+		for k, day := range days {
+			hands.sit(k, day)
+		}
+		last := days[len(days)-1]
+		held := 0
+		for k, r := range hands.feet.On(last) {
+			truth := hands.truth.Nails[k].Spare
+			if r.Spare.Low <= truth && truth <= r.Spare.High {
+				held++
+			}
+		}
+		assert.GreaterOrEqual(t, held, 14, "%s: of 18", row.Name)
+	}
+}

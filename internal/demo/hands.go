@@ -3,6 +3,7 @@ package demo
 import (
 	"math"
 	"math/rand/v2"
+	"slices"
 	"strings"
 
 	"fribbet/internal/core/claw"
@@ -130,9 +131,9 @@ func (h *hands) sit(number int, day date.Date) record.Sitting {
 	return sitting
 }
 
-// record works one nail: up to the slivers that the verdict names, a look after each.
+// record works one nail by the verdict's plan, a look after each cut.
 func (h *hands) record(p outlook.Planned, terms outlook.Terms, tool kit.Tool, skipped bool) record.Nail {
-	r := record.Nail{Code: p.Code, Tool: tool, Item: pieceFor(tool), Reaction: h.mood(h.noise)}
+	r := record.Nail{Code: p.Code, Tool: tool, Item: pieceFor(tool), Reaction: h.mood(h.noise), Stop: quick.AtFirstSign} // where its plans end
 	i := h.at(p.Code)
 	if h.untouch != "" && strings.HasPrefix(p.Code.String(), h.untouch) {
 		r.Reaction = h.temper
@@ -150,22 +151,23 @@ func (h *hands) record(p outlook.Planned, terms outlook.Terms, tool kit.Tool, sk
 		v = verdict.Of(told, terms.Margin, terms.Hand)
 	}
 	if v.Kind == verdict.Veterinarian && p.Code.Dewclaw() && !contains(h.torn, p.Code) { // a veterinarian was there, and it was done together
-		v = verdict.Verdict{Kind: verdict.Trim, Step: verdict.Step{MM: 0.5, Going: 0.5, Slivers: mostCuts}}
+		v = verdict.Verdict{Kind: verdict.Trim, Step: verdict.Step{Plan: verdict.Plan{Cuts: slices.Repeat([]float64{0.5}, mostCuts)}}}
 	}
 	var end quick.Face
-	for k := range min(v.Most(), mostCuts) {
-		mm := v.Sliver(k)
+	grey := false
+	for mm := v.Press(0, end, grey); mm > 0; mm = v.Press(len(r.Cuts), end, grey) {
 		end = h.truth.Cut(i, mm)
 		r.Cuts = append(r.Cuts, mm)
-		if end.Ends() || end.FirstSign() {
-			break
-		}
+		grey = grey || end == quick.Grey
 	}
 	if end.FirstSign() && h.plan != "" { // a long quick is brought back: on to the dot, step by step
 		r.Cuts, end = h.toTheDot(i, r, end, terms)
 	}
 	if r.Blood = end == quick.Blood; !r.Blood && !h.tally {
 		r.EndFace = end
+	}
+	if h.rounded && len(r.Cuts) > 0 && !r.Blood {
+		r.Ground = &record.Ground{Tool: kit.GrinderBand, Item: pieceFor(kit.GrinderBand)}
 	}
 	n := h.truth.Nails[i]
 	if h.caliper && h.noise.Float64() < 0.5 {

@@ -44,6 +44,7 @@ type scenario struct {
 	order    dog.Order
 	noise    kit.Noise
 	training *training
+	rounded  bool // clipped, then ground round
 
 	temper   temper.Reaction
 	tool     kit.Tool
@@ -64,7 +65,7 @@ var scenarios = []scenario{
 			notes: map[string]string{"3p1": "Pulled away when the neighbour’s engine started.", "6c2": "Half asleep on the lap."}},
 		colour: nail.Light, shape: nail.Usual,
 		temper: temper.Uneasy, tool: kit.SmallScissor, lastNote: "A few nails a day, praise after each."},
-	{name: "Sedge", litter: 8, years: 11.5, kg: 29, coat: dog.ShortCoat, pavement: 3, rhythm: rhythm.FourWeeks, every: 3, lastAgo: 1, sittings: 31, before: 4, beforeEvery: 38, plan: rhythm.TwiceAWeek, overgrown: 1.1,
+	{name: "Sedge", litter: 9, years: 11.5, kg: 29, coat: dog.ShortCoat, pavement: 3, rhythm: rhythm.FourWeeks, every: 3, lastAgo: 1, sittings: 31, before: 4, beforeEvery: 38, plan: rhythm.TwiceAWeek, overgrown: 1.1,
 		colour: nail.Dark, shape: nail.Straight, sore: true, noise: kit.NoiseFine,
 		temper: temper.Calm, tool: kit.GrinderDiamond, caliper: true, feelers: true, lastNote: "Lets us work standing, leaning on the wall. Bringing long quicks back."},
 	{name: "Marl", litter: 7, years: 3, kg: 24, coat: dog.ShortCoat, pavement: 4, rhythm: rhythm.FourWeeks, every: 26, lastAgo: 3, sittings: 13,
@@ -110,7 +111,7 @@ var scenarios = []scenario{
 	{name: "Lantern", years: 2.5, kg: 22, coat: dog.ShortCoat, pavement: 16, rhythm: rhythm.ThreeWeeks, every: 20, lastAgo: 7, sittings: 18,
 		colour: nail.Mixed, shape: nail.Usual, temper: temper.Calm, tool: kit.SmallPlier, lastNote: "Every paw has a light nail or two."},
 	{name: "Clove", litter: 3, years: 7, kg: 14, coat: dog.LongCoat, pavement: 3, rhythm: rhythm.FourWeeks, every: 27, lastAgo: 8, sittings: 13,
-		colour: nail.Dark, shape: nail.Hooked, temper: temper.Uneasy, tool: kit.SmallPlier, noise: kit.NoiseFine, lastNote: "Rounds off well with the grinder."},
+		colour: nail.Dark, shape: nail.Hooked, temper: temper.Uneasy, tool: kit.SmallPlier, noise: kit.NoiseFine, rounded: true, lastNote: "Rounds off well with the grinder."},
 	{name: "Barge", years: 3, kg: 52, coat: dog.ShortCoat, pavement: 11, rhythm: rhythm.FourWeeks, every: 26, lastAgo: 11, sittings: 14,
 		colour: nail.Dark, shape: nail.Usual, feelers: true, temper: temper.Calm, tool: kit.LargePlier, lastNote: "Two people to lift the foot, none to hold it."},
 	{name: "Quill", years: 1.2, kg: 17, coat: dog.ShortCoat, pavement: 8, rhythm: rhythm.Fortnightly, every: 15, lastAgo: 8, sittings: 16,
