@@ -65,7 +65,7 @@ type NailDate struct {
 	Rule      Rule             // that decided
 	Weeks     map[Rule]float64 // what each rule said, weeks after the sitting; +Inf is never
 	LongQuick bool             // it reaches the floor before there is anything to take
-	CanWait   bool             // it is due only after the sitting that follows the next one
+	CanWait   bool             // it is due only after the sitting that follows the next one; of a whole dog the verdict says it (package outlook)
 }
 
 // RuleDate is what one rule alone would have said for the dog.

@@ -3,6 +3,7 @@ package outlook
 import (
 	"fmt"
 	"math"
+	"slices"
 
 	"fribbet/internal/core/claw"
 	"fribbet/internal/core/date"
@@ -53,11 +54,21 @@ func NextOf(f feet.Feet, terms Terms) (Next, bool, error) {
 	if next.Cautious, next.MayTouch = next.Due, mayTouch; is && day.Before(next.Due) {
 		next.Cautious = day
 	}
+	sayWhatWaits(next, Plan(f, next.Due, terms))
 	told := Next{next, trim.Reason(next), trim.Explain(next), nil}
 	if look, is := wanted(f, next); is {
 		told.Look = &look
 	}
 	return told, true, nil
+}
+
+// sayWhatWaits makes "can wait" the verdict's word on the day of the sitting, as Ready will say it then: a nail
+// that is left. A dewclaw is never told to wait: little, but every time (trade).
+func sayWhatWaits(next due.Next, then []Planned) {
+	for i, one := range next.PerNail {
+		at := slices.IndexFunc(then, func(p Planned) bool { return p.Code == one.Code })
+		next.PerNail[i].CanWait = then[at].Kind == verdict.Leave && !one.Code.Dewclaw()
+	}
 }
 
 // soonest is how many days after a sitting the next may be at the earliest: half the rhythm, and no

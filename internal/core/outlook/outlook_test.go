@@ -162,8 +162,19 @@ func TestFoldingHoldsForAnyHistory(t *testing.T) {
 		if !slices.EqualFunc(f.On(day), feet.FeetAfter(d, sittings).On(day), func(a, b feet.Reading) bool { return a.Length == b.Length && a.Spare == b.Spare }) {
 			t.Fatal("the order in which sittings are told changed the feet")
 		}
-		if _, _, err := NextOf(f, usually); err != nil {
+		next, has, err := NextOf(f, usually)
+		if err != nil {
 			t.Fatal(err)
+		}
+		if !has {
+			return
+		}
+		then := Plan(f, next.Due, usually)
+		for _, one := range next.PerNail {
+			at := slices.IndexFunc(then, func(p Planned) bool { return p.Code == one.Code })
+			if one.CanWait && (then[at].Kind == verdict.Trim || then[at].Kind == verdict.AskFirst) {
+				t.Fatalf("%s can wait, and is planned that day", one.Code)
+			}
 		}
 	})
 }

@@ -1661,7 +1661,7 @@ export interface components {
             };
             /** @description it reaches the floor before there is anything to take */
             long_quick: boolean;
-            /** @description it is due only after the sitting that follows the next one */
+            /** @description the next sitting leaves it, by the verdict of that day; of the calculator, which knows no state, it is due only after the sitting that follows the next one */
             can_wait: boolean;
         };
         RuleDate: {
