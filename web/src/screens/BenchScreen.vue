@@ -259,7 +259,7 @@ onKey((event) => {
             <BButton variant="plain" class="act drop" @click="blood"><AppIcon name="blood" />Blood <kbd>B</kbd></BButton>
           </div>
           <div v-if="clippedPaws.length > 0" class="smooth second" role="group" aria-label="The second pass">
-            <BButton v-for="p in clippedPaws" :key="p" variant="plain" class="act" :disabled="groundRound(p)" @click="tell({ kind: 'ground', paw: p })">Ground round, all of {{ p }} ✓</BButton>
+            <BButton v-for="p in clippedPaws" :key="p" variant="plain" class="act" :disabled="groundRound(p)" @click="tell({ kind: 'ground', paw: p })">{{ groundRound(p) ? `${p} is ground round ✓` : `Ground round, all of ${p}` }}</BButton>
           </div>
           <div v-if="unsmoothed.length > 0" class="smooth">
             <BButton v-for="p in unsmoothed" :key="p" variant="plain" class="act" @click="tell({ kind: 'smooth', paw: p })">{{ p }}: a finger round every end, smooth ✓</BButton>
