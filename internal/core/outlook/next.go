@@ -3,7 +3,6 @@ package outlook
 import (
 	"fmt"
 	"math"
-	"slices"
 
 	"fribbet/internal/core/claw"
 	"fribbet/internal/core/date"
@@ -54,7 +53,7 @@ func NextOf(f feet.Feet, terms Terms) (Next, bool, error) {
 	if next.Cautious, next.MayTouch = next.Due, mayTouch; is && day.Before(next.Due) {
 		next.Cautious = day
 	}
-	sayWhatWaits(next, Plan(f, next.Due, terms))
+	sayWhatWaits(next, f, kinds(f, next.Due, terms))
 	told := Next{next, trim.Reason(next), trim.Explain(next), nil}
 	if look, is := wanted(f, next); is {
 		told.Look = &look
@@ -64,10 +63,9 @@ func NextOf(f feet.Feet, terms Terms) (Next, bool, error) {
 
 // sayWhatWaits makes "can wait" the verdict's word on the day of the sitting, as Ready will say it then: a nail
 // that is left. A dewclaw is never told to wait: little, but every time (trade).
-func sayWhatWaits(next due.Next, then []Planned) {
+func sayWhatWaits(next due.Next, f feet.Feet, then []verdict.Kind) {
 	for i, one := range next.PerNail {
-		at := slices.IndexFunc(then, func(p Planned) bool { return p.Code == one.Code })
-		next.PerNail[i].CanWait = then[at].Kind == verdict.Leave && !one.Code.Dewclaw()
+		next.PerNail[i].CanWait = then[f.Index(one.Code)] == verdict.Leave && !one.Code.Dewclaw()
 	}
 }
 
@@ -116,11 +114,11 @@ func leftOver(f feet.Feet, terms Terms) []bool {
 	if !terms.Keeper || f.Sat().IsZero() {
 		return left
 	}
-	any := false
-	for i, p := range Plan(f, f.Day(), terms) {
-		done := p.Trimmed == f.Sat()
+	any, asks := false, kinds(f, f.Day(), terms)
+	for i, r := range f.On(f.Day()) {
+		done := r.Trimmed == f.Sat()
 		any = any || done
-		left[i] = !done && p.OnFloor && !p.Bled && (p.Kind == verdict.Trim || p.Kind == verdict.AskFirst)
+		left[i] = !done && r.OnFloor && !r.Bled && (asks[i] == verdict.Trim || asks[i] == verdict.AskFirst)
 	}
 	if !any {
 		clear(left)

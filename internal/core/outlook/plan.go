@@ -38,6 +38,16 @@ func Plan(f feet.Feet, day date.Date, terms Terms) []Planned {
 	return plan
 }
 
+// kinds are what becomes of every nail on a day, in the order of the dog's nails.
+func kinds(f feet.Feet, day date.Date, terms Terms) []verdict.Kind {
+	now := f.Work(day)
+	all := make([]verdict.Kind, len(f.Nails))
+	for i, r := range now.On(day) {
+		all[i] = verdict.KindOf(caseOf(now, i, r, terms), terms.Margin, terms.Hand)
+	}
+	return all
+}
+
 // caseOf is a nail as the verdict is asked of it on the day of the feet, nothing done to it yet today.
 func caseOf(f feet.Feet, i int, r feet.Reading, terms Terms) verdict.Nail {
 	believed, known := f.Belief(i, r)

@@ -37,6 +37,17 @@ type Verdict struct {
 // Of is the verdict on a nail: margin is what Settings wants left in front of the quick, mm for a
 // nail 7 mm deep.
 func Of(n Nail, margin float64, t Terms) Verdict {
+	v := decide(n, margin, t)
+	if v.Kind == Trim {
+		v.Plan = n.plan(t, v.MM)
+	}
+	return v
+}
+
+// KindOf is what becomes of the nail, without the plan of its cuts: enough for a date.
+func KindOf(n Nail, margin float64, t Terms) Kind { return decide(n, margin, t).Kind }
+
+func decide(n Nail, margin float64, t Terms) Verdict {
 	switch {
 	case n.Barred != "":
 		return Verdict{Kind: Veterinarian, Step: Step{Action: Stop, Eye: true, Because: n.Barred}, Why: n.Barred}
@@ -49,7 +60,7 @@ func Of(n Nail, margin float64, t Terms) Verdict {
 			return leave(Leave, n, t, why)
 		}
 	}
-	step := Next(n.Worked, t)
+	step := n.next(t)
 	switch step.Action {
 	case Ask:
 		return Verdict{AskFirst, step, "tell one landmark first"}
