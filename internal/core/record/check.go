@@ -106,6 +106,9 @@ func (r Nail) Check() fault.Fields {
 		if g.Tool.Work() == kit.Clipping {
 			f.Add("ground.tool", g.Tool, "must be a grinder or a file: a second pass is ground")
 		}
+		if r.Tool.Work() == kit.Grinding {
+			f.Add("ground", r.Tool, "must follow a clipper: a nail that was only ground has its touches as cuts")
+		}
 		if len(r.Cuts) == 0 {
 			f.Add("ground", "no cut", "must follow a cut: a nail that was only ground has its touches as cuts")
 		}

@@ -107,7 +107,7 @@ func (s *State) Work(i int, form claw.Claw, w Work) *quick.Belief {
 		return b
 	}
 	switch {
-	case w.Assumed:
+	case w.Assumed && len(w.Cuts) > 0:
 		s.assumed(i, form, w)
 		return b
 	case !w.endUntold():
@@ -133,6 +133,10 @@ func (s *State) Work(i int, form claw.Claw, w Work) *quick.Belief {
 // told it says what is left. It teaches nothing of growth.
 func (s *State) assumed(i int, form claw.Claw, w Work) {
 	s.WorkedOn[i] = true
+	if len(w.Landmarks) > 0 {
+		seen := s.Belief(i, form, Work{Landmarks: w.Landmarks})
+		s.see(i, spareOf, func(float64, float64) (float64, float64) { return seen.Moments() })
+	}
 	s.cut(i, w)
 	if end := w.end(); end != "" {
 		b := s.Belief(i, form, Work{})

@@ -138,7 +138,7 @@ export function sittingOf(draft: Draft, typed: (text: string) => number | undefi
     helper: draft.helper,
     how_far: draft.far,
     records: draft.nails.map((n) => ({
-      ground: n.mark === 'done' && n.cuts_mm.length > 0 && draft.ground?.paws.includes(n.code.slice(0, 2) as Schemas['Paw']) ? { tool: draft.ground.tool, item_id: draft.ground.item_id, touches_mm: [] } : undefined,
+      ground: n.mark === 'done' && n.cuts_mm.length > 0 && !n.blood && !n.tool.startsWith('grinder') && draft.ground?.paws.includes(n.code.slice(0, 2) as Schemas['Paw']) ? { tool: draft.ground.tool, item_id: draft.ground.item_id, touches_mm: [] } : undefined,
       code: n.code, assumed: n.mark === 'done' && n.assumed, tool: n.tool, item_id: n.item_id, took_force: n.took_force, reaction: n.reaction, blood: n.blood, sure: n.sure,
       cuts_mm: n.mark === 'done' ? n.cuts_mm : [], // what nobody told is not told as done
       // What was not measured is undefined, and JSON leaves it out.
