@@ -65,7 +65,7 @@ var scenarios = []scenario{
 			notes: map[string]string{"3p1": "Pulled away when the neighbour’s engine started.", "6c2": "Half asleep on the lap."}},
 		colour: nail.Light, shape: nail.Usual,
 		temper: temper.Uneasy, tool: kit.SmallScissor, lastNote: "A few nails a day, praise after each."},
-	{name: "Sedge", litter: 9, years: 11.5, kg: 29, coat: dog.ShortCoat, pavement: 3, rhythm: rhythm.FourWeeks, every: 3, lastAgo: 1, sittings: 31, before: 4, beforeEvery: 38, plan: rhythm.TwiceAWeek, overgrown: 1.1,
+	{name: "Sedge", litter: 1, years: 11.5, kg: 29, coat: dog.ShortCoat, pavement: 3, rhythm: rhythm.FourWeeks, every: 3, lastAgo: 1, sittings: 31, before: 4, beforeEvery: 38, plan: rhythm.TwiceAWeek, overgrown: 1.1,
 		colour: nail.Dark, shape: nail.Straight, sore: true, noise: kit.NoiseFine,
 		temper: temper.Calm, tool: kit.GrinderDiamond, caliper: true, feelers: true, lastNote: "Lets us work standing, leaning on the wall. Bringing long quicks back."},
 	{name: "Marl", litter: 7, years: 3, kg: 24, coat: dog.ShortCoat, pavement: 4, rhythm: rhythm.FourWeeks, every: 26, lastAgo: 3, sittings: 13,

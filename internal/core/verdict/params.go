@@ -20,7 +20,8 @@ const (
 	// greyMost is the thickest cut on light grey, mm for a nail 7 mm deep (judgement).
 	greyMost = 1.0
 
-	mostCuts = 12 // of one plan: nobody follows a longer one (judgement)
+	mostCuts    = 12 // of one plan: nobody follows a longer one (judgement)
+	mostTouches = 40 // of a grinder: each takes little, and the bench asks after every one
 
 	fine  = 1.0 / perMM // the least difference between two slivers
 	perMM = 20

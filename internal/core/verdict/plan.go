@@ -62,12 +62,15 @@ func (p Plan) Runs() []Run {
 func (w Worked) plan(t Terms, first float64) Plan {
 	size := Size(w.Depth)
 	toSign := w.median() - signAt(w.Depth, quick.AtFirstSign)
-	most := w.Belief.Quantile(lower) - w.Belief.Removed() - Thin(w.Depth)
 	p := Plan{Cuts: []float64{first}, Likely: 1}
 	white := w // as it stands once all of them were dry and white: then only is the next one as thick as planned
 	white.Belief = w.Belief.Clone()
 	white.Belief.Cut(first, quick.White)
-	for off, beyond := first, 0; len(p.Cuts) < mostCuts; {
+	most, longest := w.Belief.Quantile(lower)-w.Belief.Removed()-Thin(w.Depth), mostCuts
+	if t.grinds() {
+		longest = mostTouches
+	}
+	for off, beyond := first, 0; len(p.Cuts) < longest; {
 		mm := white.planned(t, size)
 		if off+mm > most+hair {
 			break

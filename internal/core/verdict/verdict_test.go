@@ -144,6 +144,19 @@ func TestAPlanEndsAtTheFirstSign(t *testing.T) {
 	}
 }
 
+// A plan is no longer than a hand follows, but for a grinder, whose touches take little: it would leave a nail of a
+// month long.
+func TestAPlanIsAsLongAsAHandFollows(t *testing.T) {
+	w := worked(22, 8, 0)
+	w.Known = true
+	thin := usual
+	thin.Most = 0.5
+	assert.LessOrEqual(t, len(verdict.Next(w, thin).Plan.Cuts), 12)
+	ground := usual
+	ground.Touch = 0.2
+	assert.Greater(t, verdict.Next(w, ground).Plan.MostMM(), 3.0)
+}
+
 // "Take less next time" (common practice, no source): a dog quicked lately is worked carefully by
 // anybody, in no thicker slivers than a tip.
 func TestADogQuickedLatelyIsTakenThinner(t *testing.T) {
