@@ -130,6 +130,8 @@ func TestEighteenNailsInEighteenPresses(t *testing.T) {
 	}
 	assert.Equal(t, 18, done)
 	p.find("#tool", "").MustSelect("sanding band, 60 grit") // and then it is ground round: one press a paw
+	p.sees("Shorten it with the grinder too")
+	p.saved()
 	for _, paw := range []string{"LH", "RH", "LF", "RF"} {
 		p.press("button", "Ground round, all of "+paw)
 		p.find(".second button[disabled]", paw)

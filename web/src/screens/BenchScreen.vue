@@ -229,7 +229,7 @@ onKey((event) => {
         </div>
       </div>
       <p v-if="pending.length > 0 && !keeps" class="kept lost" role="alert"><strong>Not kept until it is sent</strong>: {{ pending.length }} {{ pending.length === 1 ? 'tap' : 'taps' }}. This browser keeps nothing for Fribbet: leave this page open.</p>
-      <p v-else-if="unreachable || pending.length > 0" class="kept" role="status"><strong>Kept here, not yet saved</strong>: {{ pending.length }} {{ pending.length === 1 ? 'tap' : 'taps' }}<template v-if="unreachable">. Fribbet does not answer; they go when it is back</template>.</p>
+      <p v-else-if="unreachable || pending.length > 0" class="kept passing" role="status"><strong>Kept here, not yet saved</strong>: {{ pending.length }} {{ pending.length === 1 ? 'tap' : 'taps' }}<template v-if="unreachable">. Fribbet does not answer; they go when it is back</template>.</p>
       <p v-if="bench.last_note && counts.done === 0" class="last-note"><strong>Last time:</strong> <bdi>{{ bench.last_note }}</bdi></p>
       <CompanionBar :bench="bench" :place="todays.findIndex((n) => n.code === nail!.code) + 1" :of="todays.length" />
       <div class="work">
@@ -305,6 +305,8 @@ onKey((event) => {
 .screen-head { align-items: center; margin-bottom: 0.5rem; }
 .aside select { max-width: 20rem; width: auto; }
 .kept { background: var(--caution-ground); border-left: var(--bar) solid var(--caution-edge); margin: 0 0 0.5rem; padding: 0.35rem 0.75rem; }
+/* Over the page, not in it: what comes and goes with every tap must not move a button away from under the finger. */
+.passing { box-shadow: 0 2px 8px rgb(0 0 0 / 25%); left: 0.5rem; max-width: calc(100% - 1rem); pointer-events: none; position: fixed; top: 0.4rem; z-index: 20; }
 .work { display: grid; gap: 1.25rem 2.5rem; grid-template-columns: minmax(0, 1.4fr) minmax(0, 1fr); }
 .head { align-items: center; display: flex; gap: 0.9rem; line-height: 1.25; }
 .code { font-size: 2.25rem; font-weight: 700; line-height: 1; min-width: 5rem; }
