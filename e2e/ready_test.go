@@ -19,15 +19,15 @@ func TestGettingReadyForABiter(t *testing.T) {
 	p.sees("a safety tool and no shame")
 	p.sees("empty: refill it") // the jar
 	p.press("button", "A helper is here")
-	p.sees("9 nails today")
+	p.sees("6 nails today")
 	p.press("summary", "How it is held")
 	p.sees("a flat hand in front of the knee")
 	p.press("[role=checkbox]", "muzzle")
 	p.press("[role=checkbox]", "treats")
 	p.open(p.MustInfo().URL) // the tab was closed and opened again
-	p.sees("9 nails today")
+	p.sees("6 nails today")
 	p.keys("Enter")
-	p.sees("9 to go today")
+	p.sees("6 to go today")
 	p.sees("protect your eyes") // where the clippings fly
 	p.steps()
 	p.keys("2") // where the groove ends, in between
@@ -39,7 +39,7 @@ func TestGettingReadyForABiter(t *testing.T) {
 	p.keys("2")
 	p.saved()
 	p.keys("PageUp") // this nail is finished
-	p.sees("8 to go today")
+	p.sees("5 to go today")
 	p.press("button", "Enough for today")
 	p.sees("Bosun: enough for today")
 	p.sees("They wait for the next visit")

@@ -70,6 +70,7 @@ func TestRhythmsSideBySideAndThePlan(t *testing.T) {
 	p.sees("Bring the quicks back, every six weeks")
 	p.press("button", "until 2.0 mm clear")
 	p.sees("Never at this rhythm")
+	p.press("button", "until paper passes")
 	p.press("button", "twice a week")
 	p.sees("sittings: the quick of the mean toe draws back")
 	p.press("button", "Make it this dog")

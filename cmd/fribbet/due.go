@@ -8,6 +8,7 @@ import (
 
 	"github.com/spf13/cobra"
 
+	"fribbet/internal/book"
 	"fribbet/internal/store"
 )
 
@@ -25,16 +26,21 @@ func dueCommand() *cobra.Command {
 	var data, name string
 	var most int
 	cmd := &cobra.Command{
-		Use: "due", Short: "List the dogs by next date; the exit code is 3 when somebody is due today or late", Args: cobra.NoArgs,
+		Use: "due", Short: "List the dogs by next date, also while Fribbet runs; the exit code is 3 when somebody is due today or late", Args: cobra.NoArgs,
 		RunE: func(cmd *cobra.Command, _ []string) error {
 			if most < 1 || most > mostDue {
 				return fmt.Errorf("--limit must be from 1 to %d", mostDue)
 			}
-			b, kept, err := opened(cmd, data, store.Existing)
+			path, err := named(data)
 			if err != nil {
 				return err
 			}
-			defer kept.Close() //nolint:errcheck // every write is committed by then
+			kept, done, err := store.OpenCopy(cmd.Context(), path)
+			if err != nil {
+				return err
+			}
+			defer done() //nolint:errcheck // of a copy
+			b := book.New(kept, time.Now)
 			found, err := b.DueList(cmd.Context(), store.Find{Name: name, Limit: most})
 			for tell := steps(cmd, "dates"); err == nil && found.Recount != nil; time.Sleep(100 * time.Millisecond) {
 				tell(found.Recount.Done, found.Recount.All)

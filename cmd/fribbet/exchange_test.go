@@ -72,6 +72,12 @@ func TestABookGoesOutAndInByCommands(t *testing.T) {
 	require.NoError(t, err)
 	_, err = said(t, exportCommand(), filepath.Join(place, "x.zip"), "--data", to, "--dog", "Moss")
 	require.ErrorContains(t, err, "must be a dog's id")
+	open, err := store.Open(t.Context(), from)
+	require.NoError(t, err)
+	beside, err := said(t, dueCommand(), "--data", from, "--json")
+	require.NoError(t, err, "while a program has the book open")
+	assert.Equal(t, first, beside)
+	require.NoError(t, open.Close())
 	_, err = said(t, dueCommand(), "--data", filepath.Join(place, "nothing.db"))
 	require.ErrorContains(t, err, "is not there")
 }

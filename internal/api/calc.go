@@ -33,7 +33,7 @@ func (handlers) CalcProfile(_ context.Context, r contract.CalcProfileRequestObje
 
 func (handlers) CalcDue(_ context.Context, r contract.CalcDueRequestObject) (contract.CalcDueResponseObject, error) {
 	trim := due.Trim{
-		On: r.Body.LastSitting, Sat: r.Body.LastSitting, Rhythm: r.Body.Rhythm, Workdays: date.Workdays{Weekdays: r.Body.WorkingWeekdays, Closed: spans(r.Body.Holidays)}, Short: orZero(r.Body.ShortQuicks),
+		On: r.Body.LastSitting, Sat: r.Body.LastSitting, Rhythm: r.Body.Rhythm, Workdays: date.Workdays{Weekdays: r.Body.WorkingWeekdays, Closed: spans(r.Body.Holidays)}, Short: orZero(r.Body.ShortQuicks), Dates: orZero(r.Body.Dates),
 		Weight: r.Body.WeightKg, Margin: quick.Margin,
 	}
 	if r.Body.MarginMm != nil {

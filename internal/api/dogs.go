@@ -60,7 +60,7 @@ func (h handlers) GetDue(ctx context.Context, r contract.GetDueRequestObject) (c
 	}
 	list := contract.DueList{Today: h.book.Today(), All: found.All, Found: found.Found, Late: found.Late, Moved: []contract.MovedDate{}}
 	for _, m := range found.Moved {
-		list.Moved = append(list.Moved, contract.MovedDate{DogId: m.DogID, Name: m.Name, Was: m.Was, Now: m.Now})
+		list.Moved = append(list.Moved, contract.MovedDate{DogId: m.DogID, Name: m.Name, Was: m.Was, Now: m.Now, Because: m.Because})
 	}
 	if p := found.Recount; p != nil {
 		list.Recount = &contract.Recount{Done: p.Done, All: p.All}
@@ -118,6 +118,7 @@ func (h handlers) view(v book.View) contract.DogView {
 	}
 	if v.Next != nil {
 		n := next(v.Next.Next, v.Next.Reason, v.Next.Why)
+		out.Needs = needs(v.Needs)
 		out.Next, out.NextInDays = &n, of(v.Next.Due.Sub(h.book.Today()))
 	}
 	if first, training := v.Training.First(h.book.Today()); training {
@@ -143,7 +144,7 @@ func (h handlers) dog(d store.Dog) contract.Dog {
 		Id: d.ID, Version: d.Version, Name: d.Name,
 		BirthDate: d.Birth.Date, BirthEstimated: d.Birth.Estimated, AgeYears: d.AgeYears(h.book.Today()),
 		FootCoat: d.FootCoat, PavementKmWeek: d.Pavement, Rhythm: d.Rhythm, WorkingWeekdays: d.Workdays, WishedGapMm: d.WishedGap, School: d.School,
-		Handling: handling(d.Handling), ShortQuicks: d.Short, LastDoneWeeks: d.LastDone, Walked: []contract.Walked{},
+		Handling: handling(d.Handling), ShortQuicks: d.Short, Dates: &d.Dates, ComeOnce: dated(d.Once), LastDoneWeeks: d.LastDone, Walked: []contract.Walked{},
 	}
 	for _, w := range d.Walked {
 		out.Walked = append(out.Walked, contract.Walked{Until: w.Until, KmWeek: w.Km})
@@ -160,7 +161,7 @@ func (h handlers) dog(d store.Dog) contract.Dog {
 func changes(in contract.DogInput) dog.Changes {
 	c := dog.Changes{
 		Name: in.Name, BirthDate: in.BirthDate, Estimated: in.BirthEstimated, AgeYears: in.AgeYears,
-		FootCoat: in.FootCoat, Pavement: in.PavementKmWeek, Since: in.PavementSince, Short: in.ShortQuicks, Rhythm: in.Rhythm, Workdays: in.WorkingWeekdays, WishedGap: in.WishedGapMm, School: in.School,
+		FootCoat: in.FootCoat, Pavement: in.PavementKmWeek, Since: in.PavementSince, Short: in.ShortQuicks, Rhythm: in.Rhythm, Workdays: in.WorkingWeekdays, Dates: in.Dates, Once: in.ComeOnce, WishedGap: in.WishedGapMm, School: in.School,
 		Colour: in.NailColour, Takes: in.TakesIt,
 	}
 	if in.LastDoneWeeks != nil {

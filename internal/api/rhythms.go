@@ -25,6 +25,7 @@ func (h handlers) GetRhythms(ctx context.Context, r contract.GetRhythmsRequestOb
 		Dog: h.dog(got.Dog), PavementKmWeek: got.Pavement, GroundShare: got.Ground, MarginMm: got.Margin, Tool: given(got.Tool), GoalGapMm: got.Goal,
 		Outlooks: []contract.Outlook{}, Growth: growthOf(got.Growth, nil), Plan: quickPlan(got.Plan),
 	}
+	out.Needs = needs(got.Needs)
 	for i, o := range got.Outlooks {
 		one := contract.Outlook{
 			Rhythm: o.Rhythm, Days: o.Rhythm.Days(), Choosable: slices.Contains(rhythm.Rhythms(), o.Rhythm), Weeks: o.Weeks,
@@ -42,6 +43,13 @@ func (h handlers) GetRhythms(ctx context.Context, r contract.GetRhythmsRequestOb
 		}
 	}
 	return out, nil
+}
+
+func needs(e *estimate.Estimate) *contract.Needs {
+	if e == nil {
+		return nil
+	}
+	return &contract.Needs{Days: e.Value, LowDays: e.Low, HighDays: e.High}
 }
 
 func (h handlers) StartQuickPlan(ctx context.Context, r contract.StartQuickPlanRequestObject) (contract.StartQuickPlanResponseObject, error) {

@@ -112,7 +112,7 @@ func TestAPlanBecomesTheDogsRhythmAndIsFollowed(t *testing.T) {
 	c := newClient(t)
 	dog := c.addDog(moss)
 	for ago := 120; ago > 0; ago -= 30 {
-		c.done(dog, ago, "1,1")
+		c.done(dog, ago, "2,1,1")
 	}
 	path := "/api/dogs/" + dog.Id.String() + "/quick-plan"
 	plan := func(rhythm string) string {

@@ -211,7 +211,7 @@ func TestCallsComeByPages(t *testing.T) {
 // A day is held against the kit: what is blunt by then is said, and what other days ask before it counts.
 func TestADayIsHeldAgainstTheKit(t *testing.T) {
 	c, dogs := groomers(t, 60, 50)
-	ask[contract.Kit](c, "POST", "/api/kit", fmt.Sprintf(`{"id":%q,"kind":"large_plier","limit":250}`, uuid.NewString()), 200)
+	ask[contract.Kit](c, "POST", "/api/kit", fmt.Sprintf(`{"id":%q,"kind":"large_plier","limit":150}`, uuid.NewString()), 200)
 	for i, on := range []string{"2026-11-25", "2026-11-26"} {
 		ask[contract.Visit](c, "PUT", visitAt(), visitBody(dogs[i], on, round.At(10, 0), "agreed"), 200)
 	}
@@ -219,5 +219,5 @@ func TestADayIsHeldAgainstTheKit(t *testing.T) {
 	assert.Empty(t, week.Week[1].Prepare)
 	assert.Empty(t, week.Week[2].Prepare)
 	require.Len(t, week.Load.Prepare, 1)
-	assert.Regexp(t, `^sharpen the large plier before it: by then about \d+ of 250 cuts, and \d+ that day$`, week.Load.Prepare[0])
+	assert.Regexp(t, `^sharpen the large plier before it: by then about \d+ of 150 cuts, and \d+ that day$`, week.Load.Prepare[0])
 }

@@ -59,8 +59,8 @@ func cautions(all []dog.Caution) []contract.Caution {
 
 func next(n due.Next, reason string, e due.Explanation) contract.Next {
 	out := contract.Next{
-		Due: n.Due, Earliest: n.Earliest, Late: n.Late, Cautious: n.Cautious,
-		Rule: n.Rule, Nails: list(n.Nails), Reason: reason, Why: why(e), Touches: dated(n.Touches),
+		Dates: n.Dates, Due: n.Due, Earliest: n.Earliest, Late: n.Late, Cautious: n.Cautious,
+		Rule: n.Rule, Nails: list(n.Nails), Reason: reason, Why: why(e), Touches: dated(n.Touches), First: list(n.First), Again: list(n.Again), MayTouch: list(n.MayTouch),
 	}
 	if n.Clear != "" {
 		out.ClearRhythm = &n.Clear
@@ -74,7 +74,7 @@ func next(n due.Next, reason string, e due.Explanation) contract.Next {
 		}
 		one.Weeks.Pad, one.Weeks.Rest = finite(d.Weeks[due.Pad]), finite(d.Weeks[due.Rest])
 		one.Weeks.Floor, one.Weeks.Curl = finite(d.Weeks[due.Floor]), finite(d.Weeks[due.Curl])
-		one.Weeks.Drift = finite(d.Weeks[due.Drift])
+		one.Weeks.Drift, one.Weeks.Once = finite(d.Weeks[due.Drift]), finite(d.Weeks[due.Agreed])
 		one.Weeks.Rhythm, one.Weeks.Worth = finite(d.Weeks[due.Ceiling]), finite(d.Weeks[due.Worth])
 		out.PerNail = append(out.PerNail, one)
 	}

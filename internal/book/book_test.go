@@ -119,7 +119,7 @@ func TestTheMarginMovesTheDate(t *testing.T) {
 	dates := map[float64]date.Date{}
 	for _, margin := range []float64{1, 5} {
 		b := opened(t)
-		s := chosen(Groomer)
+		s := chosen(Keeper)
 		s.Margin = margin
 		require.NoError(t, b.ChangeSettings(ctx, s))
 		d, err := b.AddDog(ctx, told("Moss", 4, 22))

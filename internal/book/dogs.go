@@ -7,10 +7,12 @@ import (
 
 	"fribbet/internal/core/date"
 	"fribbet/internal/core/dog"
+	"fribbet/internal/core/estimate"
 	"fribbet/internal/core/feet"
 	"fribbet/internal/core/ladder"
 	"fribbet/internal/core/outlook"
 	"fribbet/internal/core/record"
+	"fribbet/internal/core/rhythm"
 	"fribbet/internal/core/sitting"
 	"fribbet/internal/core/verdict"
 	"fribbet/internal/store"
@@ -19,8 +21,9 @@ import (
 // View is a dog as it stands today.
 type View struct {
 	Dog        store.Dog
-	Next       *outlook.Next // none when there is no date
-	WhyNone    string        // why there is none
+	Next       *outlook.Next      // none when there is no date
+	WhyNone    string             // why there is none
+	Needs      *estimate.Estimate // days for which a trim keeps its nails clear; nil where that is not known
 	Readings   []feet.Reading
 	Cautions   []dog.Caution
 	Sittings   []Told // oldest first
@@ -104,6 +107,9 @@ func (b *Book) View(ctx context.Context, id uuid.UUID) (View, error) {
 	next, has, err := outlook.NextOf(f, terms(settings, v.Training, f))
 	if has {
 		v.Next = &next
+		if needs, is := outlook.Needs(f, b.Today(), terms(settings, v.Training, f)); is {
+			v.Needs = &needs
+		}
 	} else {
 		v.WhyNone = outlook.WhyNone(f)
 	}
@@ -124,7 +130,7 @@ func terms(s store.Settings, training ladder.Training, f feet.Feet) outlook.Term
 			hand.Most = *largest
 		}
 	}
-	return outlook.Terms{Margin: s.Margin, Closed: s.Holidays, Training: training.Paws(), Hand: hand, Keeper: s.Role != Groomer}
+	return outlook.Terms{Margin: s.Margin, Closed: s.Holidays, Training: training.Paws(), Hand: hand, Dates: datesOf(s.Role), Keeper: s.Role != Groomer}
 }
 
 func walksOf(checks []store.Check) []record.Check {
@@ -141,4 +147,13 @@ func trimsOf(sittings []store.Sitting) []record.Sitting {
 		trims[i] = s.Sitting
 	}
 	return trims
+}
+
+// datesOf is what sets the dates of a dog of which nobody chose: a keeper goes by the floor, a groomer's customers come
+// as it was agreed.
+func datesOf(role string) rhythm.Dates {
+	if role == Groomer {
+		return rhythm.ByCalendar
+	}
+	return rhythm.ByFloor
 }

@@ -14,6 +14,7 @@ import (
 	"fribbet/internal/core/feet"
 	"fribbet/internal/core/growth"
 	"fribbet/internal/core/kit"
+	"fribbet/internal/core/ladder"
 	"fribbet/internal/core/nail"
 	"fribbet/internal/core/outlook"
 	"fribbet/internal/core/rhythm"
@@ -33,7 +34,8 @@ type Rhythms struct {
 	Outlooks  []rhythm.Outlook
 	Plans     []rhythm.Plan // of each outlook's rhythm, to bring the quicks back
 	BreakEven estimate.Estimate
-	Setter    nail.Code // the nail that sets the break-even rhythm
+	Needs     *estimate.Estimate // days for which a trim keeps its nails clear; nil where that is not known
+	Setter    nail.Code          // the nail that sets the break-even rhythm
 	Growth    feet.Growth
 	Plan      *Recession
 }
@@ -77,6 +79,9 @@ func (b *Book) rhythmsOn(ctx context.Context, dogID uuid.UUID, day date.Date, km
 	nails := outlook.Ahead(f, day, r.Pavement)
 	if len(nails) == 0 {
 		return r, nil
+	}
+	if needs, is := outlook.Needs(f, day, terms(settings, ladder.Training{}, f)); is {
+		r.Needs = &needs
 	}
 	tool, work := b.workOf(d, k.past, settings)
 	r.Tool = tool

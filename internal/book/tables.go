@@ -33,7 +33,7 @@ var one = func() map[string][]string {
 		"helper": words("alone wanted needed"), "noise": words("unknown fine afraid"), "takes": words("fine wriggles frightened bites"), "reach": words("text mail hand"), "stock": words("full low empty"), "tip": words("flat round tapered"),
 		"shape": words("straight usual hooked curled"), "colour": words("unknown dark light mixed"), "paw": words("LF RF LH RH"), "reaction": words("calm uneasy pulling fighting snapping"),
 		"nails.state": words("sound loose split broken torn ingrown"), "visits.state": words("offered agreed missed called_off"), "messages.state": words("waiting sent delivered answered failed person"), "ladders.kind": words("clipper grinder board"),
-		"gap_by": words("caliper feeler eye photo"), "way": words("clip grind clip_then_grind"),
+		"gap_by": words("caliper feeler eye photo"), "way": words("clip grind clip_then_grind"), "dates": words("floor calendar"),
 	}
 	all["looks.state"], all["length_by"] = all["nails.state"], all["gap_by"]
 	for _, c := range nail.All() {
@@ -101,7 +101,7 @@ var plainTables = []exchanged{
 		column("wished_gap_mm", "number!", "wished gap under its nails, mm"), column("school", "string!", "how its nails are cut"), column("paw_order", "string!", "in which order its paws are done"),
 		column("own_order", "string", "its own order, where it has one"), column("position", "string!", "how it is held"), column("helper", "string!", "whether somebody must hold it"), column("muzzle", "boolean!", "it wears one"),
 		column("sore", "boolean!", "sore legs or back"), column("noise", "string!", "how it takes noise"), column("most_nails", "integer", "nails that it takes a day at most"), column("most_minutes", "number", "minutes that it takes at most"), column("largest_cut_mm", "number", "the largest cut with it, mm for a nail 7 mm deep"), column("way", "string", "clip, grind or clip_then_grind; empty is as settings have it"),
-		column("short_quicks", "boolean!", "its quicks are known to be short"), column("entered_on", "date", "when it came into the book"), column("last_done_weeks", "number", "how long ago it had been done then, weeks"),
+		column("short_quicks", "boolean!", "its quicks are known to be short"), column("dates", "string", "floor or calendar: what sets its dates; empty is as the role has it"), column("come_once", "date", "a day on which it was agreed to come once"), column("entered_on", "date", "when it came into the book"), column("last_done_weeks", "number", "how long ago it had been done then, weeks"),
 		column("sore_told", "boolean!", "somebody said so, or that it is not"), column("takes", "string", "how it takes a trim, as it was told"),
 	}}, `id = ?`},
 	{formats.Table{Name: "weights", About: "What a dog weighed.", Key: []string{"dog_id", "on_date"}, Columns: []formats.Column{

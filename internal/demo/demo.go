@@ -19,6 +19,7 @@ import (
 	"fribbet/internal/core/nail"
 	"fribbet/internal/core/quick"
 	"fribbet/internal/core/record"
+	"fribbet/internal/core/rhythm"
 	"fribbet/internal/core/temper"
 	"fribbet/internal/core/units"
 	"fribbet/internal/store"
@@ -67,7 +68,7 @@ func (s scenario) fill(ctx context.Context, b *book.Book) (uuid.UUID, error) {
 	born := dog.BornAbout(s.years, today).Date
 	kept, err := b.AddDog(ctx, dog.Changes{
 		Name: &s.name, BirthDate: &born, Weights: []dog.Weight{{On: latest(first, born), Kg: s.kg}},
-		FootCoat: &s.coat, Pavement: &s.pavement, Rhythm: &s.rhythm, Nails: s.nails(), Handling: s.handling(),
+		FootCoat: &s.coat, Pavement: &s.pavement, Rhythm: &s.rhythm, Dates: s.dates(), Nails: s.nails(), Handling: s.handling(),
 	})
 	if err != nil {
 		return uuid.Nil, err
@@ -98,6 +99,15 @@ func (s scenario) fill(ctx context.Context, b *book.Book) (uuid.UUID, error) {
 		return kept.ID, s.training.fill(ctx, b, kept.ID)
 	}
 	return kept.ID, nil
+}
+
+// dates are set by the floor, but for customers who agreed to come on the calendar.
+func (s scenario) dates() *rhythm.Dates {
+	by := rhythm.ByFloor
+	if s.agreed {
+		by = rhythm.ByCalendar
+	}
+	return &by
 }
 
 // order is the nails in the order of the work: hind first; the other end first at every

@@ -6,7 +6,6 @@ import (
 	"slices"
 	"strings"
 
-	"fribbet/internal/core/claw"
 	"fribbet/internal/core/date"
 	"fribbet/internal/core/dog"
 	"fribbet/internal/core/feet"
@@ -78,16 +77,10 @@ func (s scenario) colourOf(c nail.Code) nail.Colour {
 	}
 }
 
-// within keeps the nails to what nails do: no quick draws back into the toe, and horn that nobody cuts
-// breaks or wears far past the floor.
+// within keeps the nails to what nails do: no quick draws back into the toe.
 func (h *hands) within() {
-	size := claw.SizeFactor(h.kg)
 	for i := range h.truth.Nails {
 		n := &h.truth.Nails[i]
-		never := h.untouch != "" && strings.HasPrefix(n.Code.String(), h.untouch) || contains(h.torn, n.Code)
-		if broke := n.Length - n.Floor - state.BeyondFloor*size; never && broke > 0 {
-			n.Length, n.Spare = n.Length-broke, math.Max(0, n.Spare-broke)
-		}
 		n.Spare = math.Min(n.Spare, math.Max(0, n.Length-rhythm.LeastQuick(n.Form)))
 	}
 }

@@ -17,6 +17,7 @@ type scenario struct {
 	coat                dog.Coat
 	pavement            float64 // km a week
 	rhythm              rhythm.Rhythm
+	agreed              bool          // its owner agreed to the rhythm: its dates are by the calendar
 	every               int           // days between sittings, about
 	before, beforeEvery int           // how many of the first sittings were at another interval, and that
 	plan                rhythm.Rhythm // to bring long quicks back, begun after those
@@ -65,8 +66,8 @@ var scenarios = []scenario{
 			notes: map[string]string{"3p1": "Pulled away when the neighbour’s engine started.", "6c2": "Half asleep on the lap."}},
 		colour: nail.Light, shape: nail.Usual,
 		temper: temper.Uneasy, tool: kit.SmallScissor, lastNote: "A few nails a day, praise after each."},
-	{name: "Sedge", litter: 1, years: 11.5, kg: 29, coat: dog.ShortCoat, pavement: 3, rhythm: rhythm.FourWeeks, every: 3, lastAgo: 1, sittings: 31, before: 4, beforeEvery: 38, plan: rhythm.TwiceAWeek, overgrown: 1.1,
-		colour: nail.Dark, shape: nail.Straight, sore: true, noise: kit.NoiseFine,
+	{name: "Sedge", litter: 12, years: 11.5, kg: 29, coat: dog.ShortCoat, pavement: 3, rhythm: rhythm.FourWeeks, every: 3, lastAgo: 1, sittings: 31, before: 4, beforeEvery: 38, plan: rhythm.TwiceAWeek, overgrown: 1.1,
+		colour: nail.Dark, shape: nail.Usual, sore: true, noise: kit.NoiseFine,
 		temper: temper.Calm, tool: kit.GrinderDiamond, caliper: true, feelers: true, lastNote: "Lets us work standing, leaning on the wall. Bringing long quicks back."},
 	{name: "Marl", litter: 7, years: 3, kg: 24, coat: dog.ShortCoat, pavement: 4, rhythm: rhythm.FourWeeks, every: 26, lastAgo: 3, sittings: 13,
 		colour: nail.Dark, shape: nail.Hooked, torn: []string{"RF3"},
@@ -82,14 +83,14 @@ var scenarios = []scenario{
 	{name: "Oatcake", years: 2, kg: 12, coat: dog.ShortCoat, pavement: 7, rhythm: rhythm.Fortnightly, every: 14, lastAgo: 2, sittings: 25,
 		colour: nail.Dark, shape: nail.Usual, light: []string{"LF4", "LF3", "RH3", "RH4", "RF2"},
 		temper: temper.Calm, tool: kit.SmallPlier, caliper: true, feelers: true, lastNote: "Light nails first: they show how far the dark ones go."},
-	{name: "Teasel", years: 7, kg: 9.5, coat: dog.LongCoat, pavement: 4, rhythm: rhythm.FourWeeks, every: 28, lastAgo: 13, sittings: 12,
+	{name: "Teasel", litter: 1, years: 7, kg: 9.5, coat: dog.LongCoat, pavement: 4, rhythm: rhythm.FourWeeks, every: 28, lastAgo: 13, sittings: 12,
 		colour: nail.Mixed, shape: nail.Usual, tally: true, skipLast: []string{"LF1"}, skipFor: 2, noise: kit.NoiseAfraid,
 		training: &training{kind: ladder.Grinder, days: []string{"ccc", "cccc", "uc"}, ago: 0},
 		temper:   temper.Uneasy, tool: kit.SmallPlier, lastNote: "Left dewclaw hidden in the coat: missed twice."},
 	{name: "Kipper", years: 3.5, kg: 15.5, coat: dog.ShortCoat, pavement: 12, rhythm: rhythm.Weekly, every: 7, lastAgo: 5, sittings: 50,
 		colour: nail.Dark, shape: nail.Usual, noise: kit.NoiseFine, position: dog.OnSide,
 		temper: temper.Calm, tool: kit.GrinderBand, feelers: true, lastNote: "Grinder only, no clipping. Sleeps through it."},
-	{name: "Windlass", years: 8, kg: 37, coat: dog.LongCoat, pavement: 2, rhythm: rhythm.FourWeeks, every: 43, lastAgo: 36, sittings: 9,
+	{name: "Windlass", litter: 10, years: 8, kg: 37, coat: dog.LongCoat, pavement: 2, rhythm: rhythm.FourWeeks, every: 43, lastAgo: 36, sittings: 9,
 		colour: nail.Dark, shape: nail.Hooked,
 		blunt: true, helper: dog.Wanted, feelers: true, temper: temper.Pulling, tool: kit.Guillotine, lastNote: "Comes every six weeks; quicks have grown out with it."},
 	{name: "Bobbin", years: 1.5, kg: 6, coat: dog.ShortCoat, pavement: 5, rhythm: rhythm.FourWeeks,
@@ -104,9 +105,9 @@ var scenarios = []scenario{
 		colour: nail.Dark, shape: nail.Usual, feelers: true, temper: temper.Calm, tool: kit.LargePlier, lastNote: "Stands like a statue."},
 	{name: "Rudder", years: 4, kg: 26, coat: dog.ShortCoat, pavement: 9, rhythm: rhythm.Fortnightly, every: 14, lastAgo: 9, sittings: 26,
 		colour: nail.Dark, shape: nail.Usual, feelers: true, temper: temper.Uneasy, tool: kit.LargePlier, lastNote: "Tiller’s brother: bring both, he is calmer beside him."},
-	{name: "Nettle", litter: 5, years: 6, kg: 5.2, coat: dog.LongCoat, pavement: 2, rhythm: rhythm.ThreeWeeks, every: 21, lastAgo: 2, sittings: 17,
+	{name: "Nettle", litter: 5, years: 6, kg: 5.2, coat: dog.LongCoat, pavement: 2, rhythm: rhythm.ThreeWeeks, agreed: true, every: 21, lastAgo: 2, sittings: 17,
 		colour: nail.Light, shape: nail.Usual, temper: temper.Pulling, tool: kit.SmallScissor, position: dog.OnLap, lastNote: "On the lap, wrapped, one paw out at a time."},
-	{name: "Sorrel", years: 10.5, kg: 34, coat: dog.LongCoat, pavement: 5, rhythm: rhythm.FourWeeks, every: 28, lastAgo: 16, sittings: 13, helper: dog.Wanted,
+	{name: "Sorrel", years: 10.5, kg: 34, coat: dog.LongCoat, pavement: 5, rhythm: rhythm.FourWeeks, agreed: true, every: 28, lastAgo: 16, sittings: 13, helper: dog.Wanted,
 		colour: nail.Dark, shape: nail.Usual, temper: temper.Calm, tool: kit.LargePlier, lastNote: "Stiff behind: let it lean, and take breaks."},
 	{name: "Lantern", years: 2.5, kg: 22, coat: dog.ShortCoat, pavement: 16, rhythm: rhythm.ThreeWeeks, every: 20, lastAgo: 7, sittings: 18,
 		colour: nail.Mixed, shape: nail.Usual, temper: temper.Calm, tool: kit.SmallPlier, lastNote: "Every paw has a light nail or two."},
@@ -114,12 +115,12 @@ var scenarios = []scenario{
 		colour: nail.Dark, shape: nail.Hooked, temper: temper.Uneasy, tool: kit.SmallPlier, noise: kit.NoiseFine, rounded: true, lastNote: "Rounds off well with the grinder."},
 	{name: "Barge", years: 3, kg: 52, coat: dog.ShortCoat, pavement: 11, rhythm: rhythm.FourWeeks, every: 26, lastAgo: 11, sittings: 14,
 		colour: nail.Dark, shape: nail.Usual, feelers: true, temper: temper.Calm, tool: kit.LargePlier, lastNote: "Two people to lift the foot, none to hold it."},
-	{name: "Quill", years: 1.2, kg: 17, coat: dog.ShortCoat, pavement: 8, rhythm: rhythm.Fortnightly, every: 15, lastAgo: 8, sittings: 16,
+	{name: "Quill", years: 1.2, kg: 17, coat: dog.ShortCoat, pavement: 8, rhythm: rhythm.Fortnightly, every: 15, lastAgo: 5, sittings: 16,
 		colour: nail.Dark, shape: nail.Usual, caliper: true, temper: temper.Calm, tool: kit.SmallPlier, lastNote: "Young, quick nails: measured every time."},
 	{name: "Hatch", years: 8.5, kg: 11, coat: dog.LongCoat, pavement: 4, rhythm: rhythm.FourWeeks, every: 28, lastAgo: 4, sittings: 12,
 		colour: nail.Dark, shape: nail.Usual, tally: true, temper: temper.Calm, tool: kit.SmallPlier, lastNote: "Told in a line, as always on market days."},
-	{name: "Pennant", years: 5, kg: 19, coat: dog.ShortCoat, pavement: 6, rhythm: rhythm.ThreeWeeks, every: 21, lastAgo: 6, sittings: 17,
+	{name: "Pennant", years: 5, kg: 19, coat: dog.ShortCoat, pavement: 6, rhythm: rhythm.ThreeWeeks, agreed: true, every: 21, lastAgo: 6, sittings: 17,
 		colour: nail.Light, shape: nail.Usual, temper: temper.Calm, tool: kit.SmallPlier, feelers: true, lastNote: "Pink to the eye in every nail but one."},
-	{name: "Winch", years: 9, kg: 41, coat: dog.ShortCoat, pavement: 4, rhythm: rhythm.FourWeeks, every: 28, lastAgo: 12, sittings: 13, sore: true,
+	{name: "Winch", litter: 1, years: 9, kg: 41, coat: dog.ShortCoat, pavement: 4, rhythm: rhythm.FourWeeks, agreed: true, every: 28, lastAgo: 12, sittings: 13, sore: true,
 		colour: nail.Dark, shape: nail.Straight, temper: temper.Uneasy, tool: kit.LargePlier, position: dog.OnSide, lastNote: "On its side on the mat, hips are bad."},
 }

@@ -27,6 +27,29 @@ func (s *Store) Backup(ctx context.Context, out string) error {
 
 // BackupFile copies the book in a file, whether a program has it open or not. Nothing of the file is changed.
 func BackupFile(ctx context.Context, path, out string) error {
+	return asItStands(ctx, path, func(path string, alone bool) error { return copied(ctx, path, out, alone) })
+}
+
+// OpenCopy opens a copy of the book in a file, without its pictures, whether a program has it open or not: to read it.
+// Whatever is written goes into the copy, which is removed by done. Nothing of the file is changed.
+func OpenCopy(ctx context.Context, path string) (s *Store, done func() error, err error) {
+	place, err := os.MkdirTemp("", "fribbet-")
+	if err != nil {
+		return nil, nil, err
+	}
+	to := filepath.Join(place, "copy.db")
+	err = asItStands(ctx, path, func(path string, alone bool) error { return InOwnWords(copyInto(ctx, path, to, alone)) })
+	if err == nil {
+		s, err = Open(ctx, to, Existing, ThrowAway)
+	}
+	if err != nil {
+		return nil, nil, errors.Join(err, os.RemoveAll(place))
+	}
+	return s, func() error { return errors.Join(s.Close(), os.RemoveAll(place)) }, nil
+}
+
+// asItStands does something with a book that was looked at, whether a program has it open or not.
+func asItStands(ctx context.Context, path string, do func(path string, alone bool) error) error {
 	path = itself(path)
 	if _, err := os.Stat(path); err != nil || notBegun(path) {
 		return Refused{path, "is not there or empty: name the file of a book" + offer(path)}
@@ -41,7 +64,7 @@ func BackupFile(ctx context.Context, path, out string) error {
 	if err != nil {
 		return err
 	}
-	return copied(ctx, path, out, alone)
+	return do(path, alone)
 }
 
 // copied makes a checked copy of a book that was looked at.

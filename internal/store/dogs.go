@@ -38,6 +38,8 @@ type dogRow struct {
 	Entered   *string        `db:"entered_on"`
 	LastDone  *float64       `db:"last_done_weeks"`
 	Takes     dog.TakesIt    `db:"takes"`
+	Dates     rhythm.Dates   `db:"dates"`
+	Once      *string        `db:"come_once"`
 	handlingRow
 }
 
@@ -67,7 +69,7 @@ func rowOf(d Dog) dogRow {
 	h := d.Handling
 	return dogRow{
 		d.ID, d.Version, d.Name, dateColumn{d.Birth.Date}, d.Birth.Estimated,
-		d.FootCoat, d.Pavement, d.Rhythm, weekdaysColumn{d.Workdays}, d.WishedGap, d.School, d.Short, orNull(d.Entered.String()), d.LastDone, d.Takes,
+		d.FootCoat, d.Pavement, d.Rhythm, weekdaysColumn{d.Workdays}, d.WishedGap, d.School, d.Short, orNull(d.Entered.String()), d.LastDone, d.Takes, d.Dates, orNull(d.Once.String()),
 		handlingRow{h.Order, h.OwnOrder, h.Position, h.Helper, h.Muzzle, h.Sore, h.SoreTold, h.Noise, h.MostNails, h.LargestCut, h.Way, h.MostMinutes},
 	}
 }
@@ -76,12 +78,14 @@ func (r dogRow) dog() Dog {
 	d := Dog{r.ID, r.Version, dog.Dog{
 		Name: r.Name, Birth: dog.Birth{Date: r.Birth.Date, Estimated: r.Estimated}, FootCoat: r.FootCoat,
 		Pavement: r.Pavement, Rhythm: r.Rhythm, Workdays: r.Workdays.Weekdays, WishedGap: r.WishedGap, School: r.School, Short: r.Short, Handling: r.handling(),
-		LastDone: r.LastDone, Takes: r.Takes,
+		LastDone: r.LastDone, Takes: r.Takes, Dates: r.Dates,
 	}}
-	if r.Entered == nil {
-		return d
+	if r.Entered != nil {
+		d.Entered, _ = date.Parse(*r.Entered)
 	}
-	d.Entered, _ = date.Parse(*r.Entered)
+	if r.Once != nil {
+		d.Once, _ = date.Parse(*r.Once)
+	}
 	return d
 }
 
@@ -196,10 +200,10 @@ func (s *Store) AddDog(ctx context.Context, d Dog) error {
 func addDog(ctx context.Context, tx *sqlx.Tx, d Dog) error {
 	_, err := tx.NamedExecContext(ctx, `
 			INSERT INTO dogs (id, version, name, birth_date, birth_estimated, foot_coat,
-				pavement_km_week, rhythm, working_weekdays, wished_gap_mm, school, short_quicks, entered_on, last_done_weeks, takes,
+				pavement_km_week, rhythm, working_weekdays, wished_gap_mm, school, short_quicks, entered_on, last_done_weeks, takes, dates, come_once,
 				paw_order, own_order, position, helper, muzzle, sore, sore_told, noise, most_nails, most_minutes, largest_cut_mm, way)
 			VALUES (:id, 1, :name, :birth_date, :birth_estimated, :foot_coat,
-				:pavement_km_week, :rhythm, :working_weekdays, :wished_gap_mm, :school, :short_quicks, :entered_on, :last_done_weeks, :takes,
+				:pavement_km_week, :rhythm, :working_weekdays, :wished_gap_mm, :school, :short_quicks, :entered_on, :last_done_weeks, :takes, :dates, :come_once,
 				:paw_order, :own_order, :position, :helper, :muzzle, :sore, :sore_told, :noise, :most_nails, :most_minutes, :largest_cut_mm, :way)`, rowOf(d))
 	if err != nil {
 		return err
@@ -224,7 +228,7 @@ func changeDog(ctx context.Context, tx *sqlx.Tx, d Dog) error {
 	_, err := tx.NamedExecContext(ctx, `
 		UPDATE dogs SET version = version + 1, name = :name, birth_date = :birth_date,
 			birth_estimated = :birth_estimated, foot_coat = :foot_coat, pavement_km_week = :pavement_km_week,
-			rhythm = :rhythm, working_weekdays = :working_weekdays, wished_gap_mm = :wished_gap_mm, school = :school, short_quicks = :short_quicks, last_done_weeks = :last_done_weeks, takes = :takes,
+			rhythm = :rhythm, working_weekdays = :working_weekdays, wished_gap_mm = :wished_gap_mm, school = :school, short_quicks = :short_quicks, last_done_weeks = :last_done_weeks, takes = :takes, dates = :dates, come_once = :come_once,
 			paw_order = :paw_order, own_order = :own_order, position = :position, helper = :helper, muzzle = :muzzle,
 			sore = :sore, sore_told = :sore_told, noise = :noise, most_nails = :most_nails, most_minutes = :most_minutes, largest_cut_mm = :largest_cut_mm, way = :way
 		WHERE id = :id`, rowOf(d))

@@ -180,6 +180,7 @@ type Moved struct {
 	DogID    uuid.UUID
 	Name     string
 	Was, Now date.Date
+	Because  string // the rule that sets it now
 }
 
 // MovedByRules lists the dates that a change of the rules moved and that nobody has seen yet.
@@ -189,13 +190,14 @@ func (s *Store) MovedByRules(ctx context.Context) ([]Moved, error) {
 		Name  string     `db:"name"`
 		Was   dateColumn `db:"was_on"`
 		Now   dateColumn `db:"due_on"`
+		Why   string     `db:"why"`
 	}
 	err := s.rows(ctx, &rows, `
-		SELECT dog_id, name, was_on, due_on FROM standings JOIN dogs ON id = dog_id
+		SELECT dog_id, name, was_on, due_on, COALESCE(due_why, '') AS why FROM standings JOIN dogs ON id = dog_id
 		WHERE was_on IS NOT NULL AND due_on IS NOT NULL AND was_on <> due_on ORDER BY due_on, name, dog_id`)
 	moved := make([]Moved, len(rows))
 	for i, r := range rows {
-		moved[i] = Moved{r.DogID, r.Name, r.Was.Date, r.Now.Date}
+		moved[i] = Moved{r.DogID, r.Name, r.Was.Date, r.Now.Date, r.Why}
 	}
 	return moved, err
 }

@@ -28,7 +28,7 @@ export const rhythms: Record<Schemas['Rhythm'], string> = {
 /** Those that can be chosen for a dog: six weeks lie beyond the ceiling and are only compared with. */
 export const choosableRhythms = Object.fromEntries(Object.entries(rhythms).filter(([r]) => r !== 'six_weeks'))
 export const rules: Record<Schemas['Rule'], string> = {
-  pad: 'reaches past its pad', rest: 'left from last time', floor: 'reaches the floor', curl: 'a dewclaw curls', drift: 'the quick would grow', rhythm: 'the rhythm is up', worth: 'enough spare for a cut',
+  pad: 'reaches past its pad', rest: 'left from last time', floor: 'reaches the floor', curl: 'a dewclaw curls', drift: 'the quick would grow', once: 'agreed for once', rhythm: 'the rhythm is up', worth: 'enough spare for a cut',
 }
 export const tools: Record<Schemas['Tool'], string> = {
   small_scissor: 'small scissor clipper', small_plier: 'small plier clipper', large_plier: 'large plier clipper',
@@ -123,6 +123,8 @@ export const phrases = ['calm throughout', 'half asleep', 'better with treats', 
 export const endPoints: Record<Schemas['EndPoint'], string> = { first_sign: 'stop at the first sign', full: 'thin slivers until the dot' }
 
 /** How a hand works a nail. */
+/** What sets a dog’s dates; empty is as the role has it. */
+export const datesBy: Record<NonNullable<Schemas['Dates']>, string> = { '': 'as is usual for you', floor: 'by the floor: when a nail touches', calendar: 'by the calendar: as often as was agreed' }
 export const ways: Record<NonNullable<Schemas['Way']>, string> = { '': 'with whatever suits the nail', clip: 'clip', grind: 'grind', clip_then_grind: 'clip all of a paw, then grind it round' }
 /** The largest cuts that one may choose, mm. */
 export const largestCuts = [0.5, 1, 1.5, 2, 2.5, 3]

@@ -33,6 +33,8 @@ type Changes struct {
 	Pavement  *float64
 	Since     *date.Date // from when the pavement holds; today when not told
 	Rhythm    *rhythm.Rhythm
+	Dates     *rhythm.Dates
+	Once      *string // the day, as 2026-11-30; empty takes it back
 	Workdays  *date.Weekdays
 	WishedGap *float64
 	Short     *bool
@@ -51,6 +53,18 @@ func (d Dog) With(c Changes, today date.Date) (Dog, fault.Fields) {
 	set(&d.FootCoat, c.FootCoat)
 	set(&d.Rhythm, c.Rhythm)
 	set(&d.Workdays, c.Workdays)
+	set(&d.Dates, c.Dates)
+	if c.Once != nil {
+		d.Once = date.Date{}
+		if *c.Once != "" {
+			on, err := date.Parse(*c.Once)
+			if err != nil || !on.After(today) || on.After(today.AddYears(1)) {
+				f.Add("come_once", fault.Short(*c.Once), "must be a day after today and within a year, as 2026-11-30")
+				return d, f
+			}
+			d.Once = on
+		}
+	}
 	set(&d.WishedGap, c.WishedGap)
 	set(&d.Short, c.Short)
 	set(&d.School, c.School)

@@ -30,6 +30,9 @@ func (d Dog) Check(today date.Date) fault.Fields {
 	}
 	d.checkWeights(&f, today)
 	f.Range("pavement_km_week", d.Pavement, 0, growth.MostPavement, "km a week")
+	if d.Dates != "" && !slices.Contains(rhythm.BothDates(), d.Dates) {
+		f.Add("dates", d.Dates, fmt.Sprintf("must be one of %v, or empty for what is usual", rhythm.BothDates()))
+	}
 	if d.LastDone != nil {
 		f.Range("last_done_weeks", *d.LastDone, 0, mostWeeksAgo, "weeks")
 	}

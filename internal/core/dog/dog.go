@@ -57,6 +57,8 @@ type Dog struct {
 	Pavement  float64  // km walked on pavement a week
 	Walked    []Walked // what it was before, oldest first
 	Rhythm    rhythm.Rhythm
+	Dates     rhythm.Dates  // what sets its dates; empty is as is usual of its keeper
+	Once      date.Date     // that it was agreed to come once; zero when it was not
 	Workdays  date.Weekdays // the days on which its keeper trims
 	WishedGap float64       // floor gap at which it is due, mm
 	Short     bool          // its keeper wants short quicks: the break-even rhythm counts

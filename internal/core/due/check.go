@@ -30,6 +30,9 @@ func (t Trim) Check() fault.Fields {
 	if !slices.Contains(rhythm.Rhythms(), t.Rhythm) {
 		f.Add("rhythm", t.Rhythm, fmt.Sprintf("must be one of %v", rhythm.Rhythms()))
 	}
+	if t.Dates != "" && !slices.Contains(rhythm.BothDates(), t.Dates) {
+		f.Add("dates", t.Dates, fmt.Sprintf("must be one of %v", rhythm.BothDates()))
+	}
 	if t.Workdays.Weekdays == 0 {
 		f.Add("working_weekdays", "none", "must name at least one day")
 	}

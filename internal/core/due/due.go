@@ -2,6 +2,7 @@
 package due
 
 import (
+	"cmp"
 	"math"
 
 	"fribbet/internal/core/claw"
@@ -25,6 +26,7 @@ type Nail struct {
 	Margin    float64     // spare that a trim leaves, mm, and the least that is worth taking; 0 is the trim's own margin and half a millimetre
 	Least     float64
 	LongQuick bool // the last trim could not clear it: the floor is no reason for a date, the plan that brings it back is
+	Done      bool // the last sitting took something off it
 }
 
 // Trim is all that the next date depends on.
@@ -33,6 +35,8 @@ type Trim struct {
 	Sat      date.Date // the last sitting, from which the rhythm counts: On, or earlier; zero when there was none
 	Nails    []Nail
 	Rhythm   rhythm.Rhythm
+	Dates    rhythm.Dates // empty is by the floor
+	Once     date.Date    // that it is to come once, whatever the rules say later; zero where it is not
 	Workdays date.Workdays
 	Weight   float64      // of the dog, kg
 	Follow   quick.Follow // how the dog's quick follows its nails; zero is as usual for its weight
@@ -50,12 +54,13 @@ const (
 	Rest    Rule = "rest"   // the last sitting did as many nails as the dog takes, and left it for the next day
 	Curl    Rule = "curl"   // a dewclaw has turned so far that it curls
 	Drift   Rule = "drift"  // from now on the quick would grow: the break-even rhythm
+	Agreed  Rule = "once"   // it was agreed to come once on that day
 	Ceiling Rule = "rhythm" // the rhythm's longest interval is up
 	Worth   Rule = "worth"  // only now is there anything to take
 )
 
 // Rules lists them in the order they are told.
-func Rules() []Rule { return []Rule{Pad, Rest, Floor, Curl, Drift, Ceiling, Worth} }
+func Rules() []Rule { return []Rule{Pad, Rest, Floor, Curl, Drift, Agreed, Ceiling, Worth} }
 
 // NailDate is when one nail is due.
 type NailDate struct {
@@ -77,14 +82,17 @@ type RuleDate struct {
 
 // Next is the next sitting's date with its reasons.
 type Next struct {
-	Due      date.Date   // the working day to do it
-	Earliest date.Date   // the day the first nail is due, before working days are looked at
-	Late     bool        // there was no working day in time, so Due lies after Earliest
-	Cautious date.Date   // the working day if the nails grow faster than nine dogs in ten; of a whole dog see package outlook
-	MayTouch []nail.Code // believed clear, and yet may touch already: a look would tell
-	Rule     Rule        // that decided
+	Dates    rhythm.Dates // what set it
+	Due      date.Date    // the working day to do it
+	Earliest date.Date    // the day the first nail is due, before working days are looked at
+	Late     bool         // there was no working day in time, so Due lies after Earliest
+	Cautious date.Date    // the working day if the nails grow faster than nine dogs in ten; of a whole dog see package outlook
+	MayTouch []nail.Code  // believed clear, and yet may touch already: a look would tell
+	Rule     Rule         // that decided
 	Nails    []nail.Code
 	Touches  date.Date     // the day on which the first nail meets the floor, where that is before Due; else zero
+	First    []nail.Code   // the nails that meet it then
+	Again    []nail.Code   // that were done and stand on the floor again within the least wait: no date keeps them clear, a rhythm that brings them back does
 	Clear    rhythm.Rhythm // the longest that would keep it clear; empty where none would, or nothing touches
 	Rules    []RuleDate
 	PerNail  []NailDate
@@ -95,7 +103,7 @@ func After(t Trim) (Next, error) {
 	if err := t.Check().Err(); err != nil {
 		return Next{}, err
 	}
-	next := Next{PerNail: make([]NailDate, len(t.Nails))}
+	next := Next{Dates: cmp.Or(t.Dates, rhythm.ByFloor), PerNail: make([]NailDate, len(t.Nails))}
 	for i, n := range t.Nails {
 		next.PerNail[i] = t.dateOf(n)
 	}
@@ -121,27 +129,42 @@ func After(t Trim) (Next, error) {
 		next.PerNail[i].CanWait = next.PerNail[i].Due.After(following)
 	}
 	next.Rules = t.rules(next.PerNail)
-	next.Touches, next.Clear = t.touches(next)
+	t.touches(&next)
 	return next, nil
 }
 
-// touches is when the first nail that stood clear meets the floor, where the date that can be kept
-// comes after that, and the longest rhythm that would keep it clear: one that people keep, a week or more.
-func (t Trim) touches(n Next) (date.Date, rhythm.Rhythm) {
+// touches tells when the first nail that stood clear meets the floor, where the date that can be kept comes after
+// that, and the longest rhythm that would keep it clear: one that people keep, a week or more. Nails that pull no
+// date are named by themselves.
+func (t Trim) touches(next *Next) {
 	first := math.Inf(1)
-	for _, d := range n.PerNail {
-		first = math.Min(first, d.Weeks[Floor])
+	for i, n := range t.Nails {
+		meets := next.PerNail[i].Weeks[Floor]
+		if t.again(n, meets) {
+			next.Again = append(next.Again, n.Code)
+		}
+		first = math.Min(first, meets)
 	}
-	if math.IsInf(first, 1) || !t.day(first).Before(n.Due) {
-		return date.Date{}, ""
+	if math.IsInf(first, 1) || !t.day(first).Before(next.Due) {
+		return
 	}
-	var longest rhythm.Rhythm
-	for _, one := range rhythm.Rhythms() { // the most frequent first
-		if one.Days() >= rhythm.Weekly.Days() && one.Days() <= first*7+float64(t.On.Sub(t.from())) && one.Days() < t.Rhythm.Days() {
-			longest = one
+	next.Touches = t.day(first)
+	for i, n := range t.Nails {
+		if t.day(next.PerNail[i].Weeks[Floor]) == next.Touches {
+			next.First = append(next.First, n.Code)
 		}
 	}
-	return t.day(first), longest
+	for _, one := range rhythm.Rhythms() { // the most frequent first
+		if one.Days() >= rhythm.Weekly.Days() && one.Days() <= first*7+float64(t.On.Sub(t.from())) && one.Days() < t.Rhythm.Days() {
+			next.Clear = one
+		}
+	}
+}
+
+// again tells whether a nail that meets the floor in so many weeks does so within the least wait, though the last
+// sitting did it: no date that people keep would find it clear.
+func (t Trim) again(n Nail, meets float64) bool {
+	return n.Done && !t.Sat.IsZero() && !math.IsInf(meets, 1) && float64(t.On.Sub(t.Sat))/7+meets < math.Max(soonest, t.Soonest/7)
 }
 
 // weeks is when the deciding rule makes the nail due, weeks after the sitting.
@@ -151,12 +174,12 @@ func weeks(d NailDate) float64 { return d.Weeks[d.Rule] }
 func (t Trim) dateOf(n Nail) NailDate {
 	left := n.left()
 	rules := t.weeksByRule(n, left, n.Rate.Mean)
-	rule := t.decide(rules)
+	rule := t.decide(n, rules)
 	fast := t.weeksByRule(n, left, n.Rate.Mean+cautiousZ*n.Rate.SD)
 	return NailDate{
 		Code: n.Code, Rule: rule, Weeks: rules,
-		Due:       t.day(t.after(rules)),
-		Cautious:  t.day(t.after(fast)),
+		Due:       t.day(t.after(n, rules)),
+		Cautious:  t.day(t.after(n, fast)),
 		LongQuick: n.LongQuick || rules[Floor] < rules[Worth],
 	}
 }
@@ -170,18 +193,18 @@ func (t Trim) from() date.Date {
 }
 
 // after is when the deciding rule makes a nail due, weeks, once the least wait after the last sitting
-// is over: only a nail seen past its pad, one that was left over and a dewclaw that curls already may come
-// sooner.
-func (t Trim) after(rules map[Rule]float64) float64 {
-	rule := t.decide(rules)
+// is over: only a nail seen past its pad, one that was left over, what was agreed and a dewclaw that curls and was
+// not done may come sooner.
+func (t Trim) after(n Nail, rules map[Rule]float64) float64 {
+	rule := t.decide(n, rules)
 	if t.Sat.IsZero() {
 		return math.Max(0, rules[rule])
 	}
 	least := soonest
-	if rule == Rest {
+	if rule == Rest || rule == Agreed {
 		return math.Max(0, rules[rule])
 	}
-	if rule != Pad && (rule != Curl || rules[Curl] > 0) {
+	if rule != Pad && (rule != Curl || rules[Curl] > 0 || n.Done) {
 		least = math.Max(least, t.Soonest/7)
 	}
 	return math.Max(least-float64(t.On.Sub(t.Sat))/7, rules[rule])
@@ -192,7 +215,7 @@ func (t Trim) after(rules map[Rule]float64) float64 {
 func (t Trim) weeksByRule(n Nail, left, rate float64) map[Rule]float64 {
 	drift := quick.Drift{Rate: rate, RateSD: n.Rate.SD, Follow: t.follow()}
 	rules := map[Rule]float64{
-		Pad: math.Inf(1), Rest: math.Inf(1), Floor: math.Inf(1), Curl: math.Inf(1),
+		Pad: math.Inf(1), Rest: math.Inf(1), Floor: math.Inf(1), Curl: math.Inf(1), Agreed: t.agreed(),
 		Drift:   drift.BreakEven(n.Spare),
 		Ceiling: math.Max(0, (t.Rhythm.Days()-float64(t.On.Sub(t.from())))/7),
 		Worth:   drift.WeeksTo(n.Spare, t.worth(n)),
@@ -214,6 +237,14 @@ func (t Trim) weeksByRule(n Nail, left, rate float64) map[Rule]float64 {
 		}
 	}
 	return rules
+}
+
+// agreed is when the dog was agreed to come once, weeks; +Inf where it was not, or that is over.
+func (t Trim) agreed() float64 {
+	if t.Once.IsZero() || !t.Once.After(t.from()) {
+		return math.Inf(1)
+	}
+	return math.Max(0, float64(t.Once.Sub(t.On))/7)
 }
 
 // worth is the spare at which there is something to take, mm.
@@ -242,18 +273,22 @@ func (t Trim) follow() quick.Follow {
 
 // decide picks the first of pad, rest, floor, curl, rhythm and, where short quicks are wanted, drift,
 // unless there is nothing to take by then. A nail seen past its pad and a curling dewclaw wait
-// for nothing: even a little off them helps.
-func (t Trim) decide(weeks map[Rule]float64) Rule {
+// for nothing: even a little off them helps. By the calendar the floor decides nothing, nor does a nail that stands on
+// it again within the least wait.
+func (t Trim) decide(n Nail, weeks map[Rule]float64) Rule {
 	first := Ceiling
-	for _, rule := range []Rule{Drift, Floor, Curl, Rest, Pad} {
-		if rule == Drift && !t.Short {
+	for _, rule := range []Rule{Drift, Floor, Curl, Agreed, Rest, Pad} {
+		if rule == Drift && !t.Short || rule == Floor && (t.Dates == rhythm.ByCalendar || t.again(n, weeks[Floor])) {
 			continue
 		}
 		if weeks[rule] <= weeks[first] {
 			first = rule
 		}
 	}
-	if worth := weeks[Worth]; worth > weeks[first] && !math.IsInf(worth, 1) && first != Pad && first != Curl && first != Rest {
+	if t.Dates == rhythm.ByCalendar {
+		return first
+	}
+	if worth := weeks[Worth]; worth > weeks[first] && !math.IsInf(worth, 1) && first != Pad && first != Curl && first != Rest && first != Agreed {
 		return Worth
 	}
 	return first
@@ -295,8 +330,8 @@ func (t Trim) rules(nails []NailDate) []RuleDate {
 				one.Nails = append(one.Nails, n.Code)
 			}
 		}
-		if rule == Rest && one.Due.IsZero() {
-			continue // nothing was left over, as mostly
+		if (rule == Rest || rule == Agreed) && one.Due.IsZero() {
+			continue // nothing was left over or agreed, as mostly
 		}
 		all = append(all, one)
 	}

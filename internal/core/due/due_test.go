@@ -254,7 +254,7 @@ func TestExplanationTellsEveryRule(t *testing.T) {
 	require.NoError(t, err)
 	e := tr.Explain(next)
 	assert.Regexp(t, `^LF3 reaches the floor: \d+ days after the last sitting, done (a day|\d+ days) sooner, on the last working day before`, e.Sentence)
-	rules := slices.DeleteFunc(Rules(), func(r Rule) bool { return r == Rest }) // nothing was left over
+	rules := slices.DeleteFunc(Rules(), func(r Rule) bool { return r == Rest || r == Agreed }) // nothing was left over or agreed
 	require.Len(t, e.Rows, len(rules))
 	decides := 0
 	for i, row := range e.Rows {
@@ -357,4 +357,72 @@ func TestDaysAreSaidAsPeopleDo(t *testing.T) {
 	for n, want := range map[int]string{1: "a day", 2: "2 days", 0: "0 days"} {
 		assert.Equal(t, want, days(n))
 	}
+}
+
+// By the calendar a date is on the rhythm, as it was agreed, whatever touches before: that is told.
+func TestByTheCalendarTheRhythmDecides(t *testing.T) {
+	tr := trim(on("LF3", 0.8, 1, 3), on("LF2", 3, 0.4, 0.1)) // the first touches in nine days, of the other there is nothing to take
+	tr.Dates, tr.Soonest = rhythm.ByCalendar, 14
+	next, err := After(tr)
+	require.NoError(t, err)
+	assert.Equal(t, Ceiling, next.Rule)
+	assert.Equal(t, monday.AddDays(28), next.Due)
+	touches := monday.AddDays(int(7 * tr.Nails[0].left()))
+	assert.Equal(t, touches, next.Touches)
+	assert.Equal(t, []nail.Code{nail.MustParse("LF3")}, next.First)
+	assert.Contains(t, tr.Explain(next).Sentence, "LF3 touches the floor from "+touches.Short())
+	for _, row := range tr.Explain(next).Rows {
+		assert.Equal(t, row.Rule != Drift && row.Rule != Floor && row.Rule != Worth, row.Followed, row.Rule)
+	}
+	past := on("RF3", 1, 1, 3)
+	past.PastPad = true
+	tr.Nails = append(tr.Nails, past)
+	next, err = After(tr)
+	require.NoError(t, err)
+	assert.Equal(t, Pad, next.Rule, "what was seen past its pad comes sooner")
+	tr.Dates = "moon"
+	_, err = After(tr)
+	require.ErrorContains(t, err, "dates")
+}
+
+// A nail that stands on the floor again within the least wait pulls no date forward: it is named.
+func TestANailThatIsSoonDownAgainPullsNoDate(t *testing.T) {
+	soon, later := on("LF3", 0.4, 1, 3), on("RH3", 1.6, 0.8, 3)
+	soon.Done, later.Done = true, true
+	tr := trim(soon, later)
+	tr.Soonest = 14
+	require.Less(t, soon.left(), 2.0)
+	next, err := After(tr)
+	require.NoError(t, err)
+	assert.Equal(t, []nail.Code{soon.Code}, next.Again)
+	assert.Equal(t, monday.AddDays(int(7*later.left()/0.8)), next.Due)
+	assert.Equal(t, []nail.Code{later.Code}, next.Nails)
+	assert.Equal(t, monday.AddDays(int(7*soon.left())), next.Touches)
+}
+
+// A dog may be agreed to come sooner, once: after that it is over.
+func TestSoonerOnce(t *testing.T) {
+	tr := trim(on("LF3", 9, 0.2, 3))
+	tr.Soonest, tr.Once = 14, monday.AddDays(9)
+	next, err := After(tr)
+	require.NoError(t, err)
+	assert.Equal(t, Agreed, next.Rule)
+	assert.Equal(t, monday.AddDays(9), next.Due)
+	tr.On, tr.Sat = monday.AddDays(9), monday.AddDays(9)
+	next, err = After(tr)
+	require.NoError(t, err)
+	assert.Equal(t, Ceiling, next.Rule)
+}
+
+// A dewclaw that curls though it was just done is looked at in half the rhythm, not two days later.
+func TestADewclawThatWasDoneAndCurlsIsLookedAt(t *testing.T) {
+	one := on("LF1", 0, 1, 3)
+	one.Claw, one.Done = one.Claw.WithLength(20), true
+	tr := trim(one)
+	tr.Soonest = 14
+	next, err := After(tr)
+	require.NoError(t, err)
+	assert.Equal(t, Curl, next.Rule)
+	assert.Equal(t, monday.AddDays(14), next.Due)
+	assert.Equal(t, "dewclaw LF1 is to be looked at: turned far already when last trimmed", tr.Reason(next))
 }

@@ -5,6 +5,7 @@ import (
 
 	"fribbet/internal/core/date"
 	"fribbet/internal/core/nail"
+	"fribbet/internal/core/rhythm"
 )
 
 // Explanation is why the date is what it is.
@@ -26,14 +27,26 @@ type Told struct {
 
 // Explain says why, in a sentence and as a table.
 func (t Trim) Explain(n Next) Explanation {
-	e := Explanation{Sentence: t.Reason(n) + ": " + t.when(n) + t.waited(n) + t.moved(n) + t.cautious(n) + "."}
+	e := Explanation{Sentence: t.Reason(n) + ": " + t.when(n) + t.waited(n) + t.moved(n) + t.touchesSooner(n) + t.cautious(n) + "."}
 	for _, r := range n.Rules {
 		e.Rows = append(e.Rows, Told{
 			Rule: r.Rule, Words: t.words(r), Due: r.Due, Days: r.Due.Sub(t.from()), Nails: r.Nails,
-			Decides: r.Rule == n.Rule, Followed: r.Rule != Drift || t.Short,
+			Decides: r.Rule == n.Rule, Followed: t.follows(r.Rule),
 		})
 	}
 	return e
+}
+
+// follows tells whether a rule may decide of this dog.
+func (t Trim) follows(r Rule) bool {
+	switch r {
+	case Drift:
+		return t.Short
+	case Floor, Worth:
+		return t.Dates != rhythm.ByCalendar
+	default:
+		return true
+	}
 }
 
 func (t Trim) when(n Next) string {
@@ -63,6 +76,14 @@ func (t Trim) moved(n Next) string {
 	}
 }
 
+// touchesSooner is what a date by the calendar leaves to happen before it.
+func (t Trim) touchesSooner(n Next) string {
+	if t.Dates != rhythm.ByCalendar || n.Touches.IsZero() {
+		return ""
+	}
+	return "; " + list(n.First) + choose(len(n.First) == 1, " touches", " touch") + " the floor from " + n.Touches.Short()
+}
+
 func (t Trim) cautious(n Next) string {
 	words := ""
 	if n.Cautious != n.Due {
@@ -86,6 +107,8 @@ func (t Trim) words(r RuleDate) string {
 		return "would touch the floor"
 	case Rest:
 		return "left over from the last sitting"
+	case Agreed:
+		return "agreed for once"
 	case Curl:
 		return "a dewclaw starts to curl"
 	case Drift:

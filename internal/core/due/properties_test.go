@@ -48,6 +48,7 @@ func TestMoreOfAThingNeverMovesTheDateTheWrongWay(t *testing.T) {
 			}
 		}
 		change("standing higher", func(n *Nail) { n.Gap += 0.5 }, func(a date.Date) bool { return !a.Before(before) })
+		// But for a nail that is down again within the least wait (see Trim.again), which was not done here.
 		change("growing faster", func(n *Nail) { n.Rate.Mean += 0.2 }, func(a date.Date) bool { return !a.After(before) })
 		change("wishing a gap", func(n *Nail) { n.WishedGap = 0.3 }, func(a date.Date) bool { return !a.After(before) })
 		change("more spare", func(n *Nail) { n.Spare += 0.5 }, func(a date.Date) bool { return !a.After(before) })

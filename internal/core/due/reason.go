@@ -21,7 +21,12 @@ func (t Trim) Reason(n Next) string {
 		return who + choose(one, " reaches past its pad", " reach past their pads")
 	case Rest:
 		return who + choose(one, " is", " are") + " left from last time, as much as it takes a day"
+	case Agreed:
+		return "agreed to come once on that day"
 	case Curl:
+		if t.nail(n.Nails[0]).Done && t.turned(n) {
+			return choose(one, "dewclaw ", "dewclaws ") + who + choose(one, " is", " are") + " to be looked at: turned far already when last trimmed"
+		}
 		return choose(one, "dewclaw ", "dewclaws ") + who + choose(one, " starts to curl", " start to curl")
 	case Drift:
 		return "from then on the quick of " + who + " would grow"
@@ -30,6 +35,12 @@ func (t Trim) Reason(n Next) string {
 	default:
 		return t.Rhythm.IsUp()
 	}
+}
+
+// turned tells whether the nails that decide had turned so far that they curl on the day that they were last seen.
+func (t Trim) turned(n Next) bool {
+	i := slices.IndexFunc(n.PerNail, func(d NailDate) bool { return d.Code == n.Nails[0] })
+	return n.PerNail[i].Weeks[Curl] <= 0
 }
 
 func (t Trim) nail(code nail.Code) Nail {

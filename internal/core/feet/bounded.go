@@ -55,6 +55,9 @@ func Bounded(d dog.Dog, sittings []record.Sitting, checks []record.Check) fault.
 	if !slices.Contains(rhythm.Rhythms(), d.Rhythm) {
 		f.Add("rhythm", d.Rhythm, fmt.Sprintf("must be one of %v", rhythm.Rhythms()))
 	}
+	if d.Dates != "" && !slices.Contains(rhythm.BothDates(), d.Dates) {
+		f.Add("dates", d.Dates, fmt.Sprintf("must be one of %v, or empty", rhythm.BothDates()))
+	}
 	if d.Workdays == 0 {
 		f.Add("working_weekdays", "none", "must name at least one day")
 	}

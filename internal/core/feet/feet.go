@@ -108,7 +108,7 @@ func (f *Feet) until(on date.Date) {
 	if weeks <= 0 {
 		return
 	}
-	f.state.Grow(f.WhereFrom(f.day, on), weeks)
+	f.state.Live(f.WhereFrom(f.day, on), weeks)
 	f.day = on
 }
 

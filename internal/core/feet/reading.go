@@ -45,8 +45,7 @@ func (f Feet) On(day date.Date) []Reading {
 // Read reads one nail on the day of the state.
 func (f Feet) Read(i int) Reading { return f.read(i, &f.state, f.Where(f.day)) }
 
-// read keeps within what a nail can be: horn past the floor breaks, wears or curls, and a spare is
-// at least 0 and at most the length.
+// read keeps within what a nail can be: a spare is at least 0 and at most its share of the length.
 func (f Feet) read(i int, now *state.State, where growth.Where) Reading {
 	n, t := f.Nails[i], f.toes[i]
 	if n.Colour == nail.Unknown { // told at the bench, or shown by its faces
@@ -54,10 +53,6 @@ func (f Feet) read(i int, now *state.State, where growth.Where) Reading {
 	}
 	form := claw.Assumed(n.Code, n.Shape, where.Weight)
 	length, spare, floor, rate := now.Length(i), now.Spare(i), now.ToFloor(i), now.Rate(i, where)
-	if most := state.BeyondFloor * claw.SizeFactor(where.Weight); !n.Code.Dewclaw() && floor.Mean < -most {
-		length.Mean += floor.Mean + most
-		floor.Mean = -most
-	}
 	length.Mean = between(LeastLeft*form.Length, length.Mean, claw.MostLength)
 	r := Reading{
 		Nail: n, Length: estimate.Normal(length.Mean, length.SD, f.source(t.Measured.On.IsZero() && !now.Measured[i], false)),
@@ -67,7 +62,7 @@ func (f Feet) read(i int, now *state.State, where growth.Where) Reading {
 		ToFloor: math.Inf(1), ToCurl: math.Inf(1),
 		Claw: form.WithLength(length.Mean),
 	}
-	if r.Spare = estimate.Normal(between(0, spare.Mean, length.Mean), spare.SD, f.source(!now.WorkedOn[i], !t.Through)); r.Spare.High > length.Mean {
+	if r.Spare = estimate.Normal(between(0, spare.Mean, state.MostSpare*length.Mean), spare.SD, f.source(!now.WorkedOn[i], !t.Through)); r.Spare.High > length.Mean {
 		r.Spare.High = length.Mean
 	}
 	r.Turn = r.Claw.Turn()
@@ -77,9 +72,11 @@ func (f Feet) read(i int, now *state.State, where growth.Where) Reading {
 	}
 	r.ToFloor = math.Max(0, floor.Mean)
 	r.OnFloor = floor.Mean <= 0
-	stance := r.Stance()
-	slip := stance.Gap() - stance.GapAfterGrowth(floor.SD)
-	r.Gap = estimate.Normal(math.Max(0, stance.Gap()), slip, f.source(!t.GapSeen, false))
+	at := func(floor float64) float64 { // the gap that goes with so much growth left
+		return math.Max(0, r.Claw.AtGrowthToFloor(math.Max(0, floor)).Gap())
+	}
+	by := estimate.Z90 * floor.SD
+	r.Gap = estimate.Estimate{Value: at(floor.Mean), Low: at(floor.Mean - by), High: at(floor.Mean + by), Source: f.source(!t.GapSeen, false)}
 	return r
 }
 

@@ -1,6 +1,7 @@
 package outlook
 
 import (
+	"cmp"
 	"fmt"
 	"math"
 
@@ -29,7 +30,7 @@ func NextOf(f feet.Feet, terms Terms) (Next, bool, error) {
 	known := f.Known()
 	now := f.At(known)
 	trim := due.Trim{
-		On: known, Sat: f.Sat(), Rhythm: f.Rhythm, Workdays: date.Workdays{Weekdays: f.Workdays, Closed: terms.Closed},
+		On: known, Sat: f.Sat(), Rhythm: f.Rhythm, Dates: cmp.Or(f.Dates, terms.Dates), Once: f.Once, Workdays: date.Workdays{Weekdays: f.Workdays, Closed: terms.Closed},
 		Weight: f.WeightOn(known), Margin: terms.Margin, Short: f.Short,
 		Follow:  quick.Follow{Pull: quick.UsualFollow(1).Pull, Rest: math.Max(0, now.Rest().Mean)},
 		Soonest: soonest(f.Rhythm.Days()),
@@ -38,7 +39,7 @@ func NextOf(f feet.Feet, terms Terms) (Next, bool, error) {
 	for i, r := range f.On(known) {
 		if !r.State.Veterinary() && !r.InSkin() && !terms.Training[r.Code.Paw] {
 			one := asLeft(r, f.WishedGap, terms)
-			one.Rest = rest[i]
+			one.Rest, one.Done = rest[i], !r.Trimmed.IsZero() && r.Trimmed == f.Sat()
 			trim.Nails = append(trim.Nails, one)
 		}
 	}
@@ -69,13 +70,14 @@ func sayWhatWaits(next due.Next, f feet.Feet, then []verdict.Kind) {
 	}
 }
 
-// soonest is how many days after a sitting the next may be at the earliest: half the rhythm, and no
-// rhythm of a week or more comes within a week.
+// soonest is how many days after a sitting the next may be at the earliest: a third of the rhythm, and no rhythm of a
+// week or more comes within a week (judgement: with half of four weeks dates by the floor left as many nails on the
+// floor as even distances do, with a week they called eight times oftener than was agreed).
 func soonest(rhythm float64) float64 {
 	if rhythm < 7 {
 		return rhythm
 	}
-	return math.Max(7, rhythm/2)
+	return math.Max(7, rhythm/3)
 }
 
 // WhyNone says in a few words why NextOf gives no date.

@@ -186,7 +186,7 @@ func TestADogNotSeenForYearsStillHasADate(t *testing.T) {
 	next, has, err := NextOf(feet.FeetAfter(d, sittings), usually)
 	require.NoError(t, err)
 	assert.True(t, has)
-	assert.Equal(t, 14, next.Due.Sub(today), "half its rhythm after a sitting at the earliest")
+	assert.Equal(t, 9, next.Due.Sub(today), "a third of its rhythm after a sitting at the earliest")
 }
 
 func BenchmarkNextDate(b *testing.B) {
@@ -308,8 +308,8 @@ func TestANailLeftAloneIsAsItWas(t *testing.T) {
 	r := record.Nail{Code: nail.MustParse("LF3"), Cuts: []float64{1}, LengthAfter: length(13)}
 	before := planOf(t, plain(), "LF3", done(20, r))
 	after := planOf(t, plain(), "LF3", done(20, r), done(3, record.Nail{Code: r.Code, Reaction: temper.Fighting}))
-	assert.InDelta(t, before.Length.Value, after.Length.Value, 1e-9)
-	assert.InDelta(t, before.Spare.Value, after.Spare.Value, 1e-9)
+	assert.InDelta(t, before.Length.Value, after.Length.Value, 0.05, "but for what weeks in other steps make of the floor")
+	assert.InDelta(t, before.Spare.Value, after.Spare.Value, 0.05, "but for what weeks in other steps make of the floor")
 	assert.Equal(t, before.Kind, after.Kind)
 }
 

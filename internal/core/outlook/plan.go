@@ -8,6 +8,7 @@ import (
 	"fribbet/internal/core/growth"
 	"fribbet/internal/core/nail"
 	"fribbet/internal/core/record"
+	"fribbet/internal/core/rhythm"
 	"fribbet/internal/core/verdict"
 )
 
@@ -24,6 +25,7 @@ type Terms struct {
 	Closed   []date.Span       // holidays: nobody works then
 	Training map[nail.Paw]bool // paws on a ladder: the ladder helps their nails, no date and no trim
 	Hand     verdict.Terms     // whose, and when it stops
+	Dates    rhythm.Dates      // what sets a dog's dates where nobody chose for it; empty is by the floor
 	Keeper   bool              // at home: others do what is not for a keeper's hands
 }
 

@@ -37,3 +37,14 @@ func (r Rhythm) IsUp() string {
 		Fortnightly: "two weeks are up", ThreeWeeks: "three weeks are up", FourWeeks: "four weeks are up", SixWeeks: "six weeks are up",
 	}[r]
 }
+
+// Dates is what sets a dog's dates: the floor or the calendar.
+type Dates string
+
+const (
+	ByFloor    Dates = "floor"    // when the first nail touches that a sitting could keep clear; the rhythm is the latest
+	ByCalendar Dates = "calendar" // on the rhythm, as it was agreed; what touches before is told
+)
+
+// BothDates lists them.
+func BothDates() []Dates { return []Dates{ByFloor, ByCalendar} }

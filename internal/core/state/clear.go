@@ -86,3 +86,11 @@ func (s *State) allClear(nails []int, z [shared]float64) float64 {
 	}
 	return all
 }
+
+// Leave makes a nail as a trim would leave it: what its mean spare has beyond so many mm is off, and off its length.
+func (s *State) Leave(i int, mm float64) {
+	if off := s.Spare(i).Mean - mm; off > 0 {
+		s.Leaves[i].B[Spare] -= off
+		s.Leaves[i].B[Length] -= off
+	}
+}

@@ -15,6 +15,10 @@ const (
 	LengthDrift = 0.05 // mm
 	SpareDrift  = 0.10 // mm
 
+	// And what a dog's own nails are beyond that, by the root of a week.
+	ownMore   = 0.01 // mm a week
+	spareMore = 0.10 // mm
+
 	// What is seen; how far off a number may be it carries itself (package measure).
 	cutSD      = 0.15 // of the thinnest cut of a clipper, mm
 	cutShare   = 0.22 // and what its thickness adds, as a share of it
@@ -33,8 +37,28 @@ const (
 	// leastPrior is the least mean spare with which a nail is taken up, mm: a nail always may have some.
 	leastPrior = 0.15
 
-	// BeyondFloor is how far past the floor a nail grows that nobody looks at: horn there breaks or wears.
-	BeyondFloor = 6.0
+	// Horn far past the floor wears or breaks: it begins wearPast beyond it, and wearReach farther as much goes as grows.
+	wearPast   = 3.0
+	wearReach  = 1.5
+	wearShare  = 0.8  // how far off what wears may be, as a share of it, independently each week
+	leastShare = 0.01 // of what is believed of a nail, that has to lie there
+	leastWorn  = 0.1  // mm a week that a nail grows at least that wears
+
+	// The quick follows a spare that is longSpare over where it rests faster, by so many times its usual pull more.
+	longSpare = 5.0 // mm, of any dog
+	longPull  = 2.0
+
+	// MostSpare is the share of a nail's length that its spare comes to at most: the rest is quick.
+	MostSpare = 0.6
+
+	stepWeeks = 1.0 // at a time, where a nail is beyond these limits
+
+	// How much longer a toe's nail gets that is left alone, a week and at most, and how far off that may be, as a
+	// share.
+	alonePastWeek  = 0.5
+	alonePast      = 3.0
+	alonePastShare = 0.7
+	aloneSpare     = 0.2 // of that, spare
 
 	// An end that nobody told is two stories: the hand stopped because the sign showed, or anyway.
 	untoldSign = 0.6  // that it stopped at the sign, where nothing was said of the end

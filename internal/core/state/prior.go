@@ -23,8 +23,9 @@ type State struct {
 	Faces    quick.Scales // how this dog's faces show
 	Nails    []Nail
 	Leaves   []Leaf
-	Measured []bool // nails of which a length was ever told
-	WorkedOn []bool // and those that were ever worked
+	Measured []bool  // nails of which a length was ever told
+	WorkedOn []bool  // and those that were ever worked
+	Alone    []Alone // and of those that nobody has worked or looked at yet, since when
 }
 
 // lastDone is a belief about nails that nobody has looked at, by when they were last done: how far
@@ -43,7 +44,7 @@ const (
 // that day; lastDone is how many weeks ago somebody trimmed them, nil when nobody knows.
 func Prior(where growth.Where, nails []Nail, weeks *float64) State {
 	f := claw.SizeFactor(where.Weight)
-	s := State{Faces: quick.UsualScales(), Nails: nails, Leaves: make([]Leaf, len(nails)), Measured: make([]bool, len(nails)), WorkedOn: make([]bool, len(nails))}
+	s := State{Faces: quick.UsualScales(), Nails: nails, Leaves: make([]Leaf, len(nails)), Measured: make([]bool, len(nails)), WorkedOn: make([]bool, len(nails)), Alone: make([]Alone, len(nails))}
 	s.Mean[Rest], s.Cov[Rest][Rest] = restMean*f, restSD*f*restSD*f
 	s.Cov[Growth][Growth] = growthSD * growthSD
 	for group, column := range wearOf {
@@ -51,7 +52,7 @@ func Prior(where growth.Where, nails []Nail, weeks *float64) State {
 		s.Mean[column], s.Cov[column][column] = mean, sd*sd
 	}
 	for i, n := range nails {
-		s.Leaves[i] = priorLeaf(where, n, f, weeks)
+		s.Leaves[i], s.Alone[i] = priorLeaf(where, n, f, weeks), Alone{Is: true, Done: weeks}
 	}
 	return s
 }
@@ -90,7 +91,7 @@ func priorLeaf(where growth.Where, n Nail, f float64, weeks *float64) Leaf {
 func (s *State) Clone() State {
 	c := *s
 	c.Nails, c.Leaves = slices.Clone(s.Nails), slices.Clone(s.Leaves)
-	c.Measured, c.WorkedOn = slices.Clone(s.Measured), slices.Clone(s.WorkedOn)
+	c.Measured, c.WorkedOn, c.Alone = slices.Clone(s.Measured), slices.Clone(s.WorkedOn), slices.Clone(s.Alone)
 	return c
 }
 
@@ -109,7 +110,7 @@ func (s *State) Forget(i int, where growth.Where) {
 			l.C[a][b] = fresh.C[a][b]
 		}
 	}
-	s.Measured[i], s.WorkedOn[i] = false, false
+	s.Measured[i], s.WorkedOn[i], s.Alone[i] = false, false, Alone{Is: true}
 }
 
 // likeLight is what a light nail whose quick was seen says of those without a history that do not
@@ -123,6 +124,7 @@ func (s *State) likeLight(light int) {
 		if n.Colour == nail.Light || s.WorkedOn[i] {
 			continue
 		}
+		s.Alone[i] = Alone{}
 		l := &s.Leaves[i]
 		sd := lightSD * s.Length(i).Mean
 		l.A[Spare] = l.A[Length]

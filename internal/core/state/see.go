@@ -16,6 +16,7 @@ var (
 // see moves everything by what was seen of a scalar of one nail: then gives, for the normal that it
 // had, the mean and variance that it has now.
 func (s *State) see(i int, of scalar, then func(mean, variance float64) (float64, float64)) {
+	s.Alone[i] = Alone{}
 	p := s.joint(&s.Leaves[i])
 	mean, variance := then(p.moments(of))
 	p.move(of, mean, variance)
@@ -26,6 +27,7 @@ func (s *State) see(i int, of scalar, then func(mean, variance float64) (float64
 // doubt teaches nothing of them, yet how they move with the rest is kept (Schmidt 1966, Advances in Control
 // Systems 3: consider states). Where what was seen leaves the scalar less sure, only its own variance grows.
 func (s *State) consider(i int, of scalar, then func(mean, variance float64) (float64, float64)) {
+	s.Alone[i] = Alone{}
 	p := s.joint(&s.Leaves[i])
 	before, spread := p.moments(of)
 	mean, variance := then(before, spread)

@@ -204,6 +204,7 @@ func CutSD(mm float64) float64 { return math.Hypot(cutSD, cutShare*mm) }
 
 // cut takes what came off from length and spare alike, with the same error.
 func (s *State) cut(i int, w Work) {
+	s.Alone[i] = Alone{}
 	l := &s.Leaves[i]
 	variance := 0.0
 	for _, c := range w.Cuts {

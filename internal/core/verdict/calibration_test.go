@@ -230,7 +230,7 @@ func (w way) fortyWeeks(r *rand.Rand, where growth.Where, world virtual.World, w
 	dry := 2 // sittings since the last one at which a nail bled
 	for week := 0; week < 40; week += weeks {
 		if week > 0 {
-			s.Grow(d.Where, float64(weeks))
+			s.Live(d.Where, float64(weeks))
 			d.Grow(float64(weeks))
 		}
 		as, bled := w.after(dry), 0
@@ -352,11 +352,11 @@ func TestFortyWeeksRarelyBleed(t *testing.T) {
 		{"usual, one press a nail, caliper", way{usual, true}, virtual.World{}, somewhere, true, all, 5, 2.5, press, 8},
 		{"careful, step by step, largest cut 1 mm", way{terms: ofSize(careful, 1)}, virtual.World{}, somewhere, false, all, 3, 2, oneStep, 12},
 		{"careful, one press a nail, largest cut 1 mm", way{ofSize(careful, 1), true}, virtual.World{}, somewhere, false, all, 3, 2, onePress, 11},
-		{"1.5 to 6 kg: careful, step by step", way{terms: careful}, virtual.World{}, toy, false, all, 5, 2, toys, 20},
-		{"1.5 to 6 kg: usual, step by step", way{terms: usual}, virtual.World{}, toy, false, all, 7.5, 2, toys, 20},
+		{"1.5 to 6 kg: careful, step by step", way{terms: careful}, virtual.World{}, toy, false, all, 4, 2, toys, 20},
+		{"1.5 to 6 kg: usual, step by step", way{terms: usual}, virtual.World{}, toy, false, all, 6, 2, toys, 20},
 		{"1.5 to 6 kg: usual, one press a nail", way{usual, true}, virtual.World{}, toy, false, all, 4.5, 2, map[int]float64{1: 4.2, 2: 5.6, 4: 7}, 12},
 		{"signs 30 % later: usual, step by step", way{terms: usual}, late, somewhere, false, []int{2, 4}, 10, 5, any, 20},
-		{"signs 30 % later: usual, one press a nail", way{usual, true}, late, somewhere, false, []int{2, 4}, 10, 5, any, 12},
+		{"signs 30 % later: usual, one press a nail", way{usual, true}, late, somewhere, false, []int{2, 4}, 10, 6, any, 12},
 		{"signs 30 % later: as far as it goes, one press a nail", way{full, true}, late, somewhere, false, []int{2, 4}, 10, 5, any, 12},
 		{"signs 30 % later, 5 to 8 kg: usual, one press a nail", way{usual, true}, late, smaller, false, []int{2, 4}, 12, 4, any, 20},
 		{"signs 30 % later, 5 to 8 kg: as far as it goes, one press a nail", way{full, true}, late, smaller, false, []int{2, 4}, 12, 4, any, 20},
@@ -370,7 +370,7 @@ func TestFortyWeeksRarelyBleed(t *testing.T) {
 				cuts, nine := all.perNail()
 				assert.LessOrEqual(t, all.perThousand(), k.most)
 				assert.LessOrEqual(t, all.perThousand(), k.within*max(1.5, all.toldPerThousand()), "what was told")
-				assert.LessOrEqual(t, late.perThousand(), early.perThousand()+2, "no more in the last ten weeks than in the first")
+				assert.LessOrEqual(t, late.perThousand(), early.perThousand()+3, "no more in the last ten weeks than in the first, give or take what chance makes of so many nails")
 				assert.LessOrEqual(t, cuts, k.cuts[weeks])
 				assert.LessOrEqual(t, nine, k.nine)
 				if !k.as.press {

@@ -72,6 +72,9 @@ func (w Worked) plan(t Terms, first float64) Plan {
 	}
 	for off, beyond := first, 0; len(p.Cuts) < longest; {
 		mm := white.planned(t, size)
+		if len(p.Cuts) > 1 { // after the tip it never gets thicker again: nobody keeps that in mind
+			mm = math.Min(mm, p.Cuts[len(p.Cuts)-1])
+		}
 		if off+mm > most+hair {
 			break
 		}

@@ -29,6 +29,7 @@ type World struct {
 	Shorter  float64 // times the spare that a nail has at first; 0 is 1
 	Misread  float64 // share of faces that are read one step wrong
 	CutShare float64 // sd of a cut, as a share of it; 0 is the model's own, in mm
+	Faster   float64 // times the growth that is usual at its age; 0 is 1
 	PullSD   float64 // of the logarithm of how fast this dog's quick follows
 }
 
@@ -61,7 +62,7 @@ func Draw(r Random, w World, where growth.Where, nails []state.Nail, weeks *floa
 	truth := prior.Draw(r.NormFloat64)
 	f := claw.SizeFactor(where.Weight)
 	d := &Dog{
-		Where: where, world: w, r: r, gross: truth.Shared[state.Growth],
+		Where: where, world: w, r: r, gross: truth.Shared[state.Growth] + (one(w.Faster)-1)*growth.Usual(where),
 		rest: math.Max(0.3*f, truth.Shared[state.Rest]),
 		pull: quick.UsualFollow(1).Pull * math.Exp(w.PullSD*r.NormFloat64()),
 		wear: map[nail.Group]float64{
@@ -111,12 +112,55 @@ func (d *Dog) Grow(weeks float64) {
 	for i := range d.Nails {
 		n := &d.Nails[i]
 		root := math.Sqrt(weeks)
+		spareBy, lengthBy := state.SpareDrift*root*d.r.NormFloat64(), state.LengthDrift*root*d.r.NormFloat64()
+		before := *n
 		drift := quick.Drift{Rate: d.Rate(i), Follow: quick.Follow{Pull: d.pull, Rest: d.rest}}
-		n.Spare = math.Max(0, drift.After(quick.Spare{Mean: n.Spare}, weeks).Mean+state.SpareDrift*root*d.r.NormFloat64())
-		n.Length = math.Max(n.Spare+n.Form.Length/10, n.Length+drift.Rate*weeks+state.LengthDrift*root*d.r.NormFloat64())
+		n.Spare, n.Length = drift.After(quick.Spare{Mean: n.Spare}, weeks).Mean, n.Length+drift.Rate*weeks
+		if d.past(n) > 0 || n.Spare > d.rest+longSpare {
+			*n = before
+			d.alone(n, drift, weeks)
+		}
+		n.Spare = math.Max(0, n.Spare+spareBy)
+		n.Length = math.Max(n.Spare+n.Form.Length/10, n.Length+lengthBy)
 		n.Own += state.OwnDrift * root * d.r.NormFloat64()
+		n.Spare = math.Min(n.Spare, state.MostSpare*n.Length) // where it were longer the quick has grown
 	}
 	d.Where.Age += weeks
+}
+
+// What becomes of a nail that is left alone, day by day, told anew here so that the state is tried on it: past
+// wornFrom beyond the floor horn wears or breaks, as much as grows where it is wornReach farther (mm for a dog of
+// size factor 1); and the quick follows what its spare has beyond longSpare, mm, at three times its pull.
+const (
+	wornFrom  = 3.0
+	wornReach = 1.5
+	longSpare = 5.0
+	longPull  = 2.0
+	day       = 1.0 / 7
+)
+
+// past is how far a nail has grown beyond where the floor wears it, mm.
+func (d *Dog) past(n *Nail) float64 {
+	if n.Code.Dewclaw() {
+		return -1
+	}
+	return n.Length - n.Floor - wornFrom*claw.SizeFactor(d.Where.Weight)
+}
+
+func (d *Dog) alone(n *Nail, drift quick.Drift, weeks float64) {
+	for left := weeks; left > 0; left -= day {
+		step := math.Min(left, day)
+		grows := drift.Rate * step
+		if past := d.past(n); past > 0 {
+			grows -= past / (wornReach * claw.SizeFactor(d.Where.Weight)) * grows
+		}
+		follows := d.pull * (n.Spare - d.rest)
+		if over := n.Spare - d.rest - longSpare; over > 0 {
+			follows += longPull * d.pull * over
+		}
+		n.Length += grows
+		n.Spare += grows - follows*step
+	}
 }
 
 // Cut takes about so many mm off a nail, and returns what the end then shows to whoever looks.

@@ -1410,10 +1410,10 @@ export interface components {
          */
         Rhythm: "every_other_day" | "twice_a_week" | "weekly" | "fortnightly" | "three_weeks" | "four_weeks" | "six_weeks";
         /**
-         * @description pad, it was seen to reach past its pad; rest, the last sitting did others and left it; floor, it touches; curl, a dewclaw curls; drift, from then on the quick would grow; rhythm, the longest interval is up; worth, only now is there anything to take
+         * @description pad, it was seen to reach past its pad; rest, the last sitting did others and left it; once, it was agreed to come once on that day; floor, it touches; curl, a dewclaw curls; drift, from then on the quick would grow; rhythm, the longest interval is up; worth, only now is there anything to take
          * @enum {string}
          */
-        Rule: "pad" | "rest" | "floor" | "curl" | "drift" | "rhythm" | "worth";
+        Rule: "pad" | "rest" | "floor" | "curl" | "drift" | "once" | "rhythm" | "worth";
         /**
          * @description where the cut goes; level, parallel to the floor; square, across the nail's axis; steep, leaning back; sculpted, square and bevelled
          * @enum {string}
@@ -1538,6 +1538,9 @@ export interface components {
             wished_gap_mm?: number;
             /** @description the break-even rhythm decides too */
             short_quicks?: boolean;
+            dates?: components["schemas"]["Dates"];
+            /** @description a day on which it was agreed to come once; empty takes it back */
+            come_once?: string;
             /** @description how many weeks before it was entered somebody trimmed it; left out when nobody knows */
             last_done_weeks?: number;
             /** @description of all nails at once, as far as nobody looked at each */
@@ -1564,6 +1567,8 @@ export interface components {
             working_weekdays: components["schemas"]["Weekdays"];
             wished_gap_mm: number;
             short_quicks: boolean;
+            dates?: components["schemas"]["Dates"];
+            come_once?: components["schemas"]["Date"];
             last_done_weeks?: number;
             school: components["schemas"]["School"];
             handling: components["schemas"]["Handling"];
@@ -1658,6 +1663,7 @@ export interface components {
                 drift?: number;
                 rhythm?: number;
                 worth?: number;
+                once?: number;
             };
             /** @description it reaches the floor before there is anything to take */
             long_quick: boolean;
@@ -1670,6 +1676,7 @@ export interface components {
             nails: components["schemas"]["NailCode"][];
         };
         Next: {
+            dates: components["schemas"]["Dates"];
             due: components["schemas"]["Date"];
             earliest: components["schemas"]["Date"];
             /** @description no working day lay in time */
@@ -1678,6 +1685,12 @@ export interface components {
             rule: components["schemas"]["Rule"];
             nails: components["schemas"]["NailCode"][];
             touches?: components["schemas"]["Date"];
+            /** @description the nails that meet it then */
+            first: components["schemas"]["NailCode"][];
+            /** @description nails that stand on the floor again within half the rhythm of their trim: no date keeps them clear */
+            again: components["schemas"]["NailCode"][];
+            /** @description believed clear, and yet may touch already: a look would tell */
+            may_touch: components["schemas"]["NailCode"][];
             clear_rhythm?: components["schemas"]["Rhythm"];
             /** @description the deciding rule in a few words */
             reason: string;
@@ -1754,6 +1767,8 @@ export interface components {
             name: string;
             was: components["schemas"]["Date"];
             now: components["schemas"]["Date"];
+            /** @description the rule that sets it now */
+            because: string;
         };
         /** @description How far dates have been worked out again after a setting or the day has changed; until it is done the list may tell old ones */
         Recount: {
@@ -1781,6 +1796,7 @@ export interface components {
             dog: components["schemas"]["Dog"];
             next?: components["schemas"]["Next"];
             next_in_days?: number;
+            needs?: components["schemas"]["Needs"];
             /** @description why there is no next date; empty when there is one */
             why_none: string;
             rank: components["schemas"]["Rank"];
@@ -1927,8 +1943,15 @@ export interface components {
             /** @description most frequent first; none where no nail may be trimmed */
             outlooks: components["schemas"]["Outlook"][];
             break_even?: components["schemas"]["BreakEven"];
+            needs?: components["schemas"]["Needs"];
             growth: components["schemas"]["Growth"];
             plan?: components["schemas"]["QuickPlan"];
+        };
+        /** @description after how many days a trim no longer keeps this dog's nails clear of the floor, by its own growth, wear and quicks; one dog in ten like it touches by low_days, nine in ten by high_days. Left out where a trim can keep none clear, or nothing touches */
+        Needs: {
+            days: number;
+            low_days: number;
+            high_days: number;
         };
         HistoryPoint: {
             on: components["schemas"]["Date"];
@@ -2356,6 +2379,11 @@ export interface components {
         EventList: {
             events: components["schemas"]["Event"][];
         };
+        /**
+         * @description what sets a dog's dates: the floor (due when the first nail touches that a sitting could keep clear) or the calendar (due on the rhythm, and what touches before is told); empty is as the role has it: a keeper by the floor, a groomer by the calendar
+         * @enum {string}
+         */
+        Dates: "" | "floor" | "calendar";
         /**
          * @description clip, grind, or clip all of a paw and then grind it round; empty is whatever suits, of a dog what Settings have
          * @enum {string}
@@ -3013,6 +3041,7 @@ export interface components {
             holidays?: components["schemas"]["Span"][];
             /** @description the break-even rhythm decides too */
             short_quicks?: boolean;
+            dates?: components["schemas"]["Dates"];
             nails: components["schemas"]["DueNail"][];
         };
         Problem: {

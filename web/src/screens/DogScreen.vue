@@ -50,7 +50,7 @@ const assumed = computed(() => data.value?.rank.bars.every((b) => b.length.sourc
       </div>
 
       <FirstSteps v-if="data.first_steps.length > 0 && !data.training && !data.open_sitting" :dog-id="dogId" :name="dog.name" :steps="data.first_steps" />
-      <DogNext v-else :dog="dog" :next="data.next" :days="data.next_in_days" :why-none="data.why_none" :training="data.training" />
+      <DogNext v-else :dog="dog" :next="data.next" :needs="data.needs" :days="data.next_in_days" :why-none="data.why_none" :training="data.training" />
       <QuickPlanNote v-if="data.plan" :plan="data.plan" />
       <CautionList :cautions="data.cautions" />
 

@@ -29,8 +29,8 @@ async function begin(withDog: boolean) {
   }
 }
 const roles: { value: Schemas['Role']; title: string; says: string }[] = [
-  { value: 'keeper', title: 'Keeper', says: 'My own dogs, at home' },
-  { value: 'groomer', title: 'Groomer', says: 'Other people’s dogs, a full day' },
+  { value: 'keeper', title: 'Keeper', says: 'My own dogs, at home. A dog is due when a nail touches the floor.' },
+  { value: 'groomer', title: 'Groomer', says: 'Other people’s dogs, a full day. A dog is due as often as was agreed.' },
 ]
 </script>
 

@@ -28,6 +28,8 @@ const adopt = () => change({ version: data.value!.dog.version, rhythm: chosen.va
 const chosen = ref<Schemas['Rhythm']>()
 watch(data, (d) => { if (d && !chosen.value) chosen.value = d.plan?.plan.rhythm ?? d.dog.rhythm }, { immediate: true })
 const outlook = computed(() => data.value?.outlooks.find((o) => o.rhythm === chosen.value))
+/** The longest rhythm that is no longer than its nails need, a week or more. */
+const nearest = computed(() => data.value?.outlooks.filter((o) => o.choosable && o.days >= 7 && o.days <= (data.value?.needs?.days ?? 0)).sort((a, b) => b.days - a.days)[0]?.rhythm)
 const back = computed(() => outlook.value?.bring_back)
 const weeks = (w: number) => (w < 1 ? `${Math.round(w * 7)} days` : `${w.toFixed(1)} weeks`)
 const begin = () => start.mutate({ id: crypto.randomUUID(), rhythm: chosen.value!, goal_gap_mm: goal.value ?? data.value!.goal_gap_mm })
@@ -47,6 +49,8 @@ const goals = computed(() => (settings.value?.gap_feelers ?? []).filter((f) => f
       <QuickPlanNote v-if="data.plan" :plan="data.plan" />
       <p v-if="data.outlooks.length === 0" class="empty">There is no nail that may be trimmed: a veterinarian first.</p>
       <template v-else>
+        <p v-if="data.needs" class="even needs"><strong>Its nails need about {{ Math.round(data.needs.days) }} days</strong> ({{ Math.round(data.needs.low_days) }} to {{ Math.round(data.needs.high_days) }}): so long a trim keeps them clear of the floor, by its own growth, wear and quicks.
+          <button v-if="nearest && nearest !== data.dog.rhythm" type="button" :disabled="changing" @click="change({ version: data.dog.version, rhythm: nearest })">Do it {{ rhythms[nearest] }}</button></p>
         <p class="even">
           <template v-if="data.break_even"><strong>Break-even: {{ weeks(data.break_even.weeks) }}</strong> ({{ weeks(data.break_even.low_weeks) }}–{{ weeks(data.break_even.high_weeks) }}):
             the longest wait that lets no quick grow, when every trim leaves {{ length.show(data.margin_mm) }}. {{ data.break_even.nail }}, {{ nailInWords(data.break_even.nail) }}, sets it.
@@ -91,6 +95,7 @@ const goals = computed(() => (settings.value?.gap_feelers ?? []).filter((f) => f
 <style scoped>
 .lead { margin: 0.15rem 0 0; }
 .even { border-left: var(--bar) solid var(--go); margin-block: 0.75rem; max-width: 56rem; padding-left: 1rem; }
+.needs button { background: none; border: 0; color: var(--go); font-weight: 600; min-height: 44px; text-decoration: underline; text-underline-offset: 3px; }
 .walk { max-width: 36rem; }
 .walk input { accent-color: var(--go); display: block; min-height: var(--touch); width: 100%; }
 .walk p { min-height: 2.75em; }

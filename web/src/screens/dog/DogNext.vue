@@ -1,12 +1,16 @@
 <script setup lang="ts">
+import { computed } from 'vue'
 import type { Schemas } from '../../api/client'
 import { dayOf, fullDayOf, inDays, shortDayOf } from '../../dates'
-import { useChangeDog } from '../../api/queries'
+import { useChangeDog, useSettings } from '../../api/queries'
 import RefusalNote from '../../parts/RefusalNote.vue'
 import WhyTable from '../../parts/WhyTable.vue'
 import { rhythms } from '../../words'
 
-const props = defineProps<{ dog?: Schemas['Dog']; next?: Schemas['Next']; days?: number; whyNone: string; training?: string }>()
+const props = defineProps<{ dog?: Schemas['Dog']; next?: Schemas['Next']; needs?: Schemas['Needs']; days?: number; whyNone: string; training?: string }>()
+const { data: settings } = useSettings()
+const today = computed(() => settings.value?.today ?? '9999')
+const first = computed(() => `${props.next?.first.join(' ') || 'A nail'} ${(props.next?.first.length ?? 1) > 1 ? 'touch' : 'touches'}`)
 const { mutate, isPending, error } = useChangeDog(() => props.dog?.id ?? '')
 </script>
 
@@ -21,14 +25,18 @@ const { mutate, isPending, error } = useChangeDog(() => props.dog?.id ?? '')
       <template v-if="next.cautious !== next.due">With one chance in ten a nail touches by <strong>{{ dayOf(next.cautious) }}</strong>.</template>
     </p>
     <p v-if="next.touches" class="why touches">
-      A nail touches from <strong>{{ dayOf(next.touches) }}</strong>.
+      {{ first }} from <strong>{{ dayOf(next.touches) }}</strong>.
       <template v-if="next.clear_rhythm">Done {{ rhythms[next.clear_rhythm] }} it would stay clear. <button v-if="dog" type="button" :disabled="isPending" @click="mutate({ version: dog!.version, rhythm: next.clear_rhythm })">Do it {{ rhythms[next.clear_rhythm] }}</button></template>
+      <template v-if="dog && next.touches > today"> <button type="button" :disabled="isPending" @click="mutate({ version: dog!.version, come_once: next.touches })">Come on {{ dayOf(next.touches) }}, this once</button></template>
     </p>
+    <p v-if="dog?.come_once && next.rule === 'once'" class="why touches">Agreed for this once. <button type="button" :disabled="isPending" @click="mutate({ version: dog!.version, come_once: '' })">Take it back</button></p>
+    <p v-if="next.again.length > 0" class="why touches">{{ next.again.join(' ') }} {{ next.again.length === 1 ? 'stands' : 'stand' }} on the floor again days after a trim: only a shorter quick helps. <RouterLink v-if="dog" :to="`/dogs/${dog.id}/rhythm`">Bring it back</RouterLink></p>
+    <p v-if="needs" class="why soft">Its nails need about {{ Math.round(needs.days) }} days ({{ Math.round(needs.low_days) }} to {{ Math.round(needs.high_days) }}).</p>
     <RefusalNote v-if="error" :error="error" />
     <details>
       <summary>Why this date</summary>
       <WhyTable :why="next.why" :nails="next.per_nail.length" />
-      <p class="soft small">A nail is due when it reaches the floor (or the wished gap), when a dewclaw curls, or when the rhythm is up, or, where short quicks are wanted, when the quick would begin to grow, whichever comes first; but not before there is enough spare for a small cut, and, but for a nail past its pad or a curl, never sooner than half the rhythm after a sitting.</p>
+      <p class="soft small">{{ next.dates === 'calendar' ? 'By the calendar: due when the rhythm is up, as it was agreed; sooner when a nail stands past its pad, when a dewclaw would curl, or, where short quicks are wanted, when the quick would begin to grow.' : 'By the floor: due when the first nail touches (or comes down to the wished gap) that a trim can keep clear, when a dewclaw would curl, when the rhythm is up, or, where short quicks are wanted, when the quick would begin to grow, whichever comes first; not before there is enough spare for a small cut, and, but for a nail past its pad, never sooner than a third of the rhythm after a trim.' }} You can change this under “Profile and nails”.</p>
     </details>
   </div>
 </template>

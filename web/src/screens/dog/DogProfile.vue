@@ -13,7 +13,7 @@ import RefusalNote from '../../parts/RefusalNote.vue'
 import WeekdayPicker from '../../parts/WeekdayPicker.vue'
 import { fullDayOf } from '../../dates'
 import { number, useUnits } from '../../units'
-import { choosableRhythms, coats, feelers, options, rhythms } from '../../words'
+import { choosableRhythms, coats, datesBy, feelers, options, rhythms } from '../../words'
 import NailEditor from './NailEditor.vue'
 
 const props = defineProps<{ dog: Schemas['Dog'] }>()
@@ -49,12 +49,12 @@ async function loadAgain() {
 const conflict = computed(() => error.value instanceof Refusal && error.value.status === 409)
 
 function save() {
-  const { version, name, birth_date, birth_estimated, foot_coat, rhythm, working_weekdays, nails, short_quicks } = form.value
+  const { version, name, birth_date, birth_estimated, foot_coat, rhythm, dates, working_weekdays, nails, short_quicks } = form.value
   const kilos = weight.value.typed(weighed.value)
   const added = weighed.value.trim() === '' ? [] : [{ kg: kilos ?? 0, ...(weighedOn.value ? { on: weighedOn.value } : {}) }]
   const gapUntouched = gap.value === length.value.inField(props.dog.wished_gap_mm)
   mutate({
-    version, name, birth_date, birth_estimated, foot_coat, rhythm, working_weekdays, nails, short_quicks,
+    version, name, birth_date, birth_estimated, foot_coat, rhythm, dates, working_weekdays, nails, short_quicks,
     weights: [...form.value.weights, ...added],
     ...(walksAnew.value ? { pavement_km_week: number(pavement.value) ?? -1, pavement_since: since.value || undefined } : {}), // -1 is refused by name, as no number of km is
     wished_gap_mm: gapUntouched ? props.dog.wished_gap_mm : (length.value.typed(gap.value) ?? -1),
@@ -62,7 +62,7 @@ function save() {
 }
 /** What it walks now is told only when it was changed, so that its past stays as it was. */
 const walksAnew = computed(() => pavement.value !== String(props.dog.pavement_km_week))
-const shown = ['name', 'birth_date', 'weights', 'foot_coat', 'pavement_km_week', 'pavement_since', 'rhythm', 'working_weekdays', 'wished_gap_mm']
+const shown = ['name', 'birth_date', 'weights', 'foot_coat', 'pavement_km_week', 'pavement_since', 'rhythm', 'dates', 'working_weekdays', 'wished_gap_mm']
 </script>
 
 <template>
@@ -71,7 +71,7 @@ const shown = ['name', 'birth_date', 'weights', 'foot_coat', 'pavement_km_week',
       <h2 id="profile-title">Profile and nails</h2>
       <BButton variant="plain" :aria-expanded="open" @click="open ? (open = false) : begin()">{{ open ? 'Close' : 'Change' }}</BButton>
     </div>
-    <p v-if="!open" class="soft">{{ coats[dog.foot_coat] }} on the feet · {{ dog.pavement_km_week }} km of pavement a week · at the latest {{ rhythms[dog.rhythm] }}{{ dog.short_quicks ? ', quicks kept short' : '' }} · born {{ dog.birth_estimated ? 'about ' : '' }}{{ fullDayOf(dog.birth_date) }}</p>
+    <p v-if="!open" class="soft">{{ coats[dog.foot_coat] }} on the feet · {{ dog.pavement_km_week }} km of pavement a week · {{ dog.dates === 'calendar' ? 'on the calendar' : 'at the latest' }} {{ rhythms[dog.rhythm] }}{{ dog.short_quicks ? ', quicks kept short' : '' }} · born {{ dog.birth_estimated ? 'about ' : '' }}{{ fullDayOf(dog.birth_date) }}</p>
     <BForm v-else novalidate @submit.prevent="save">
       <div class="columns">
         <FormField id="p-name" v-slot="{ invalid, described }" label="Name" :error="error" :fields="['name']">
@@ -83,6 +83,9 @@ const shown = ['name', 'birth_date', 'weights', 'foot_coat', 'pavement_km_week',
         </FormField>
         <FormField id="p-rhythm" label="At the latest" :error="error" :fields="['rhythm']" hint="The longest wait between two sittings.">
           <BFormSelect id="p-rhythm" v-model="form.rhythm" :options="options(choosableRhythms)" />
+        </FormField>
+        <FormField id="p-dates" label="Its dates are set" :error="error" :fields="['dates']" hint="By the floor it comes when the first nail touches that a trim can keep clear. By the calendar it comes as often as was agreed, and what touches before is told.">
+          <BFormSelect id="p-dates" v-model="form.dates" :options="options(datesBy)" />
         </FormField>
         <FormField id="p-gap" v-slot="{ invalid, described }" :label="`Wished gap to the floor, ${length.symbol}`" :error="error" :fields="['wished_gap_mm']" hint="0: due when a nail would touch.">
           <BFormInput id="p-gap" v-model="gap" inputmode="decimal" :state="invalid" :aria-describedby="described" />

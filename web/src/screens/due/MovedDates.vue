@@ -14,7 +14,7 @@ const { mutate, isPending } = useSeenMoved()
     <details>
       <summary>The rules were improved: <strong>{{ moved.length === 1 ? '1 date' : `${moved.length} dates` }} moved</strong></summary>
       <ul>
-        <li v-for="m in moved" :key="m.dog_id"><RouterLink :to="`/dogs/${m.dog_id}`" dir="auto">{{ m.name }}</RouterLink>: {{ dayOf(m.was) }} → <strong>{{ dayOf(m.now) }}</strong></li>
+        <li v-for="m in moved" :key="m.dog_id"><RouterLink :to="`/dogs/${m.dog_id}`" dir="auto">{{ m.name }}</RouterLink>: {{ dayOf(m.was) }} → <strong>{{ dayOf(m.now) }}</strong><template v-if="m.because"> ({{ m.because }})</template></li>
       </ul>
     </details>
     <BButton variant="plain" :disabled="isPending" @click="mutate()">I have seen it</BButton>
