@@ -21,7 +21,19 @@ type bench struct {
 		Cuts   []struct{ MM float64 }
 		Blood  bool
 		Ground bool
+		Spare  struct {
+			MedianMM float64 `json:"median_mm"`
+		}
 	}
+	Arrival struct{ Touching string }
+}
+
+// spares are what is believed of each nail, mm together.
+func (b bench) spares() (sum float64) {
+	for _, nail := range b.Nails {
+		sum += nail.Spare.MedianMM
+	}
+	return sum
 }
 
 func (b bench) cuts() int {

@@ -12,9 +12,9 @@ import (
 // A biter: nothing without a helper; then as many nails as it takes, and what was laid out goes with the sitting.
 func TestGettingReadyForABiter(t *testing.T) {
 	program := start(t, "demo", "--today", day, "--listen", anywhere)
-	id := program.dogs()["Bosun"]
+	id := program.dogs()["Barge"]
 	p := tab(t, browser(t), program.address)
-	p.press("a", "Bosun’s sitting")
+	p.open(program.address + "/dogs/" + id + "/ready")
 	p.sees("is not done without a helper")
 	p.sees("a safety tool and no shame")
 	p.sees("empty: refill it") // the jar
@@ -41,9 +41,8 @@ func TestGettingReadyForABiter(t *testing.T) {
 	p.keys("PageUp") // this nail is finished
 	p.sees("5 to go today")
 	p.press("button", "Enough for today")
-	p.sees("Bosun: enough for today")
+	p.sees("Barge: enough for today, 1 of 6")
 	p.sees("They wait for the next visit")
-	p.sees("Calm throughout")
 	kept := program.dog(id).Sittings[0]
 	assert.Equal(t, 1, kept.Nails)
 	assert.True(t, kept.Helper)

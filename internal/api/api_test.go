@@ -127,7 +127,7 @@ func (c *client) planned(d contract.Dog) string {
 	plan := ask[contract.Plan](c, "GET", "/api/dogs/"+d.Id.String()+"/plan", "", 200)
 	in := contract.SittingInput{Id: uuid.New()}
 	for _, n := range plan.Nails {
-		in.Records = append(in.Records, contract.RecordInput{Code: n.Code, CutsMm: n.Plan.CutsMm[:n.Plan.Likely], Tool: plan.Tool, Reaction: "calm"})
+		in.Records = append(in.Records, contract.RecordInput{Code: n.Code, CutsMm: n.Plan.CutsMm[:n.Plan.Likely], Tool: plan.Tool})
 	}
 	text, err := json.Marshal(in)
 	require.NoError(c.t, err)

@@ -12,6 +12,7 @@ import (
 	"fribbet/internal/core/bench"
 	"fribbet/internal/core/kit"
 	"fribbet/internal/core/quick"
+	"fribbet/internal/core/record"
 	"fribbet/internal/core/sitting"
 	"fribbet/internal/core/state"
 	"fribbet/internal/core/verdict"
@@ -33,7 +34,7 @@ func (h handlers) TellEvents(ctx context.Context, r contract.TellEventsRequestOb
 		e := bench.Event{
 			ID: in.Id, At: in.At.UTC(), Kind: in.Kind, Press: orZero(in.Press), Nail: in.Nail, Paw: in.Paw, Colour: orZero(in.Colour), Pass: orZero(in.Pass), MM: orZero(in.Mm), Measure: orZero(in.Measure), By: orZero(in.By), SD: orZero(in.SdMm), Landmark: orZero(in.Landmark),
 			Face: orZero(in.Face), End: state.Ended(orZero(in.End)), Of: orZero(in.Of), Reaction: orZero(in.Reaction), Tool: orZero(in.Tool), Note: orZero(in.Note),
-			Helper: orZero(in.Helper), Ticks: in.Ticks, Minutes: in.Minutes, Calm: in.CalmMinutes, Sure: orZero(in.Sure), Who: access.VisitorOf(ctx).Who,
+			Helper: orZero(in.Helper), Ticks: in.Ticks, Minutes: in.Minutes, Calm: in.CalmMinutes, Sure: orZero(in.Sure), Arrival: arrivalOf(in.Arrival), Who: access.VisitorOf(ctx).Who,
 		}
 		if in.ItemId != nil {
 			e.Item = in.ItemId.String()
@@ -96,12 +97,31 @@ func benchOf(b book.Bench) contract.BenchJSONResponse {
 	if last, is := b.Log.Last(); is {
 		out.Last = &contract.LastEvent{Id: last.UndoneBy(), Kind: last.Kind, Nail: last.Nail}
 	}
+	out.Arrival, out.Calmly = arrivalIn(b.State.Arrival), b.State.OnlyCalm()
+	if a := b.State.Answer(); a.Key != "" {
+		said := b.State.Said
+		out.Answer = &contract.ReactionAnswer{Key: contract.ReactionAnswerKey(a.Key), Paw: said[len(said)-1].Paw, LeavePaw: a.Paw, Ends: a.Ends, Told: len(said)}
+	}
 	for _, n := range b.Nails {
 		one := benchNail(n)
 		one.StopAt, one.PressTo, one.GoesOn = b.SignTo(n), n.PressTo(), b.GoesOn()
 		out.Nails = append(out.Nails, one)
 	}
 	return out
+}
+
+func arrivalOf(in *contract.Arrival) *record.Arrival {
+	if in == nil {
+		return nil
+	}
+	return &record.Arrival{Touching: orZero(in.Touching), Clicks: orZero(in.Clicks), Limps: orZero(in.Limps), Sore: orZero(in.Sore)}
+}
+
+func arrivalIn(a *record.Arrival) *contract.Arrival {
+	if a == nil {
+		return nil
+	}
+	return &contract.Arrival{Touching: given(a.Touching), Clicks: given(a.Clicks), Limps: given(a.Limps), Sore: given(a.Sore)}
 }
 
 func benchAdvice(n bench.Nail) contract.BenchAdvice {
@@ -136,7 +156,7 @@ func benchNail(n bench.Nail) contract.BenchNail {
 	out := contract.BenchNail{
 		Code: n.Plan.Code, Colour: n.Colour, State: n.Plan.State, Today: n.Today, LengthMm: n.Length, PlannedMm: list(n.Plan.Cuts()),
 		Cuts: []contract.BenchCut{}, RemovedMm: n.Belief.Removed(), Blood: w.Blood, Stopped: w.Stopped, Bleeding: w.Bleeding,
-		Forced: w.Forced, Skipped: w.Skipped, Done: w.Done, Reaction: w.Reaction, Faces: n.Faces, Advice: benchAdvice(n),
+		Forced: w.Forced, Skipped: w.Skipped, Done: w.Done, Reaction: given(w.Reaction), Faces: n.Faces, Advice: benchAdvice(n),
 		Spare:     contract.SpareRange{MedianMm: n.Belief.Quantile(0.5), P05Mm: n.Belief.Quantile(0.05), P95Mm: n.Belief.Quantile(0.95)},
 		Landmarks: []quick.Landmark{}, Known: n.Known, Pace: n.Pace, ThinMm: n.Thin, Asks: given(n.Asks()), Landmark: n.Landmark(), Edged: w.Edged, Ground: w.Second != "",
 	}

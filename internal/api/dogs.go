@@ -132,7 +132,7 @@ func (h handlers) view(v book.View) contract.DogView {
 	}
 	for _, s := range slices.Backward(v.Sittings) { // the latest first
 		out.Sittings = append(out.Sittings, contract.SittingSummary{
-			Id: s.ID, On: s.On, Nails: s.Nails, RemovedMm: s.Most, Blood: list(s.Bled), WorstReaction: s.Worst, Note: s.Note,
+			Id: s.ID, On: s.On, Nails: s.Nails, RemovedMm: s.Most, Blood: list(s.Bled), WorstReaction: given(s.Worst), Arrival: arrivalIn(s.Arrival), Note: s.Note,
 			Minutes: s.Minutes, Helper: s.Helper, Ticks: list(s.Ticks),
 		})
 	}

@@ -61,7 +61,7 @@ func (c *client) done(d contract.Dog, ago int, mm string) {
 	c.t.Helper()
 	in := contract.SittingInput{Id: uuid.New(), HowFar: new(contract.SittingInputHowFar("first_sign")), On: of(date.Of(c.now).AddDays(-ago))}
 	for _, n := range d.Nails {
-		in.Records = append(in.Records, contract.RecordInput{Code: n.Code, Tool: "large_plier", Reaction: "calm"})
+		in.Records = append(in.Records, contract.RecordInput{Code: n.Code, Tool: "large_plier"})
 	}
 	text, err := json.Marshal(in)
 	require.NoError(c.t, err)

@@ -139,7 +139,7 @@ func (h handlers) RecordSitting(ctx context.Context, r contract.RecordSittingReq
 
 func sittingOf(in contract.SittingInput) store.Sitting {
 	s := store.Sitting{ID: in.Id, Sitting: record.Sitting{
-		On: orZero(in.On), Note: orZero(in.Note), Minutes: in.Minutes, Calm: in.CalmMinutes, Helper: orZero(in.Helper), Ticks: in.Ticks,
+		On: orZero(in.On), Note: orZero(in.Note), Minutes: in.Minutes, Calm: in.CalmMinutes, Helper: orZero(in.Helper), Ticks: in.Ticks, Arrival: arrivalOf(in.Arrival),
 	}}
 	for _, one := range in.Records {
 		with := orZero(one.Means)
@@ -148,7 +148,7 @@ func sittingOf(in contract.SittingInput) store.Sitting {
 			LengthBefore: read(measure.Length, one.LengthBeforeMm, with.LengthBefore), LengthAfter: read(measure.Length, one.LengthAfterMm, with.LengthAfter),
 			GapBefore: read(measure.Gap, one.GapBeforeMm, with.GapBefore), GapAfter: read(measure.Gap, one.GapAfterMm, with.GapAfter),
 			SpareLeft: read(measure.Quick, one.SpareLeftMm, with.SpareLeft),
-			Cuts:      one.CutsMm, Tool: one.Tool, Reaction: one.Reaction, Blood: one.Blood, TookForce: orZero(one.TookForce), Sure: orZero(one.Sure), Assumed: orZero(one.Assumed),
+			Cuts:      one.CutsMm, Tool: one.Tool, Reaction: orZero(one.Reaction), Blood: one.Blood, TookForce: orZero(one.TookForce), Sure: orZero(one.Sure), Assumed: orZero(one.Assumed),
 		}
 		if g := one.Ground; g != nil {
 			r.Ground = &record.Ground{Tool: g.Tool, Touches: g.TouchesMm}
@@ -184,7 +184,7 @@ func moods(all []book.Told) []contract.Mood {
 		}
 		one := contract.Mood{On: m.On, Minutes: m.Minutes, CalmMinutes: m.Calm, Paws: []contract.PawMood{}}
 		for _, p := range m.Paws {
-			one.Paws = append(one.Paws, contract.PawMood{Paw: p.Paw, Nails: p.Nails, Worst: p.Worst})
+			one.Paws = append(one.Paws, contract.PawMood{Paw: p.Paw, Nails: p.Nails, Worst: given(p.Worst)})
 		}
 		out = append(out, one)
 	}

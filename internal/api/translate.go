@@ -75,6 +75,7 @@ func next(n due.Next, reason string, e due.Explanation) contract.Next {
 		one.Weeks.Pad, one.Weeks.Rest = finite(d.Weeks[due.Pad]), finite(d.Weeks[due.Rest])
 		one.Weeks.Floor, one.Weeks.Curl = finite(d.Weeks[due.Floor]), finite(d.Weeks[due.Curl])
 		one.Weeks.Drift, one.Weeks.Once = finite(d.Weeks[due.Drift]), finite(d.Weeks[due.Agreed])
+		one.Weeks.No = finite(d.Weeks[due.Refused])
 		one.Weeks.Rhythm, one.Weeks.Worth = finite(d.Weeks[due.Ceiling]), finite(d.Weeks[due.Worth])
 		out.PerNail = append(out.PerNail, one)
 	}

@@ -118,7 +118,8 @@ func (b *Book) View(ctx context.Context, id uuid.UUID) (View, error) {
 
 // cautionsOf are what to know before a dog's feet are touched today.
 func cautionsOf(f feet.Feet, readings []feet.Reading, training ladder.Training, today date.Date, keeper bool) []dog.Caution {
-	all := append(sitting.WhileTraining(readings, training.Paws(), keeper), f.HandlingCautions(today, false)...)
+	all := append(outlook.NoCautions(f, today), sitting.WhileTraining(readings, training.Paws(), keeper)...)
+	all = append(all, f.HandlingCautions(today, false)...)
 	return append(all, outlook.Cautions(f, readings, keeper)...)
 }
 

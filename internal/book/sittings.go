@@ -52,7 +52,8 @@ func (b *Book) Plan(ctx context.Context, id uuid.UUID, helper bool) (Plan, error
 // cautions are those of the dog, then those of its feet.
 func (t today) cautions(p sitting.Plan) []dog.Caution {
 	readings := t.feet.On(t.Today)
-	all := append(sitting.WhileTraining(readings, t.training.Paws(), t.Terms.Keeper), t.Cautions(p)...)
+	all := append(outlook.NoCautions(t.feet, t.Today), sitting.WhileTraining(readings, t.training.Paws(), t.Terms.Keeper)...)
+	all = append(all, t.Cautions(p)...)
 	return append(all, outlook.Cautions(t.feet, readings, t.Terms.Keeper)...)
 }
 

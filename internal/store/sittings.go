@@ -2,6 +2,7 @@ package store
 
 import (
 	"context"
+	"slices"
 	"time"
 
 	"github.com/google/uuid"
@@ -24,17 +25,19 @@ type Sitting struct {
 }
 
 type sittingRow struct {
-	ID         uuid.UUID   `db:"id"`
-	DogID      uuid.UUID   `db:"dog_id"`
-	On         dateColumn  `db:"on_date"`
-	Note       string      `db:"note"`
-	Minutes    *float64    `db:"minutes"`
-	Calm       *float64    `db:"calm_minutes"`
-	Helper     bool        `db:"helper"`
-	Ticks      linesColumn `db:"ticks"`
-	Smooth     pawsColumn  `db:"smooth"`
-	RecordedAt string      `db:"recorded_at"`
-	Withdrawn  *string     `db:"withdrawn_at"`
+	ID         uuid.UUID       `db:"id"`
+	DogID      uuid.UUID       `db:"dog_id"`
+	On         dateColumn      `db:"on_date"`
+	Note       string          `db:"note"`
+	Minutes    *float64        `db:"minutes"`
+	Calm       *float64        `db:"calm_minutes"`
+	Helper     bool            `db:"helper"`
+	Ticks      linesColumn     `db:"ticks"`
+	Smooth     pawsColumn      `db:"smooth"`
+	Touching   record.Touching `db:"touching"`
+	Signs      linesColumn     `db:"signs"`
+	RecordedAt string          `db:"recorded_at"`
+	Withdrawn  *string         `db:"withdrawn_at"`
 }
 
 type recordRow struct {
@@ -125,7 +128,7 @@ func (s *Store) readSittings(ctx context.Context, tx *sqlx.Tx, where string, arg
 	var readings []readingRow
 	picked := ` WHERE sitting_id IN (SELECT id FROM sittings` + where + `)`
 	err := s.selectAll(ctx, tx, args,
-		query{&rows, `SELECT id, dog_id, on_date, note, minutes, calm_minutes, helper, ticks, smooth, recorded_at FROM sittings` + where + ` ORDER BY on_date, recorded_at`},
+		query{&rows, `SELECT id, dog_id, on_date, note, minutes, calm_minutes, helper, ticks, smooth, touching, signs, recorded_at FROM sittings` + where + ` ORDER BY on_date, recorded_at`},
 		query{&records, `SELECT * FROM records` + picked + ` ORDER BY sitting_id, number`},
 		query{&readings, `SELECT * FROM readings` + picked},
 		query{&marks, `SELECT * FROM landmarks` + picked + ` ORDER BY sitting_id, code, number`},
@@ -181,18 +184,49 @@ func (s *Store) readSittings(ctx context.Context, tx *sqlx.Tx, where string, arg
 	all := map[uuid.UUID][]Sitting{}
 	for _, row := range rows {
 		all[row.DogID] = append(all[row.DogID], Sitting{row.ID, record.Sitting{
-			On: row.On.Date, Note: row.Note, Minutes: row.Minutes, Calm: row.Calm, Helper: row.Helper, Ticks: row.Ticks, Smooth: row.Smooth, Records: recordsOf[row.ID],
+			On: row.On.Date, Note: row.Note, Minutes: row.Minutes, Calm: row.Calm, Helper: row.Helper, Ticks: row.Ticks, Smooth: row.Smooth, Arrival: row.arrival(), Records: recordsOf[row.ID],
 		}})
 	}
 	return all, nil
 }
 
+// arrival is what was seen before the first cut; nil where nobody looked.
+func (r sittingRow) arrival() *record.Arrival {
+	if r.Touching == record.Unlooked && len(r.Signs) == 0 {
+		return nil
+	}
+	has := func(sign string) bool { return slices.Contains(r.Signs, sign) }
+	return &record.Arrival{Touching: r.Touching, Clicks: has("clicks"), Limps: has("limps"), Sore: has("sore")}
+}
+
+func touchingOf(a *record.Arrival) record.Touching {
+	if a == nil {
+		return record.Unlooked
+	}
+	return a.Touching
+}
+
+func signsOf(a *record.Arrival) (signs linesColumn) {
+	if a == nil {
+		return nil
+	}
+	for _, one := range []struct {
+		is   bool
+		sign string
+	}{{a.Clicks, "clicks"}, {a.Limps, "limps"}, {a.Sore, "sore"}} {
+		if one.is {
+			signs = append(signs, one.sign)
+		}
+	}
+	return signs
+}
+
 // addSitting writes what the lists read of a sitting.
 func addSitting(ctx context.Context, tx *sqlx.Tx, log logRow, s Sitting) error {
 	_, err := tx.NamedExecContext(ctx, `
-		INSERT INTO sittings (id, dog_id, on_date, note, minutes, calm_minutes, helper, ticks, smooth, recorded_at, withdrawn_at)
-		VALUES (:id, :dog_id, :on_date, :note, :minutes, :calm_minutes, :helper, :ticks, :smooth, :recorded_at, :withdrawn_at)`,
-		sittingRow{s.ID, log.DogID, dateColumn{s.On}, s.Note, s.Minutes, s.Calm, s.Helper, s.Ticks, s.Smooth, log.BegunAt, log.Withdrawn})
+		INSERT INTO sittings (id, dog_id, on_date, note, minutes, calm_minutes, helper, ticks, smooth, touching, signs, recorded_at, withdrawn_at)
+		VALUES (:id, :dog_id, :on_date, :note, :minutes, :calm_minutes, :helper, :ticks, :smooth, :touching, :signs, :recorded_at, :withdrawn_at)`,
+		sittingRow{s.ID, log.DogID, dateColumn{s.On}, s.Note, s.Minutes, s.Calm, s.Helper, s.Ticks, s.Smooth, touchingOf(s.Arrival), signsOf(s.Arrival), log.BegunAt, log.Withdrawn})
 	if err != nil {
 		return err
 	}

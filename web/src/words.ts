@@ -28,7 +28,7 @@ export const rhythms: Record<Schemas['Rhythm'], string> = {
 /** Those that can be chosen for a dog: six weeks lie beyond the ceiling and are only compared with. */
 export const choosableRhythms = Object.fromEntries(Object.entries(rhythms).filter(([r]) => r !== 'six_weeks'))
 export const rules: Record<Schemas['Rule'], string> = {
-  pad: 'reaches past its pad', rest: 'left from last time', floor: 'reaches the floor', curl: 'a dewclaw curls', drift: 'the quick would grow', once: 'agreed for once', rhythm: 'the rhythm is up', worth: 'enough spare for a cut',
+  pad: 'reaches past its pad', rest: 'left from last time', floor: 'reaches the floor', curl: 'a dewclaw curls', drift: 'the quick would grow', once: 'agreed for once', no: 'it said no: its training first', rhythm: 'the rhythm is up', worth: 'enough spare for a cut',
 }
 export const tools: Record<Schemas['Tool'], string> = {
   small_scissor: 'small scissor clipper', small_plier: 'small plier clipper', large_plier: 'large plier clipper',
@@ -37,6 +37,19 @@ export const tools: Record<Schemas['Tool'], string> = {
 }
 export const reactions: Record<Schemas['Reaction'], string> = {
   calm: 'calm', uneasy: 'uneasy', pulling: 'pulling', fighting: 'fighting', snapping: 'snapping',
+}
+/** How it took it, as it was told; nothing where nobody said. */
+export const reactionOf = (r?: Schemas['Reaction']) => (r ? reactions[r] : '')
+export const touchings: Record<NonNullable<Schemas['Arrival']['touching']>, string> = { none: 'none', some: 'some', most: 'most' }
+/** What a reaction asks for: now, for the rest of today, and why where practitioners differ. */
+export const answers: Record<Schemas['ReactionAnswer']['key'], { now: string; today: string; why?: string }> = {
+  uneasy: { now: 'Pause. A treat, a softer hold.', today: 'Go on if it eases. A yawn alone says little: look at tail, ears and body.' },
+  uneasy_again: { now: 'Pause, then another paw.', today: 'The second time today. Come back to this paw last, or another day.' },
+  pulling: { now: 'Let go with the pull. Wait.', today: 'Take the paw again lower, when the leg is loose.' },
+  pulling_again: { now: 'Leave this paw for today.', today: 'It pulled twice here. Another paw, or enough for today.', why: 'Some do one more easy touch first, so that pulling does not end it. We stop: a fight once costs months.' },
+  fighting: { now: 'Stop this paw at once.', today: 'End on something easy. One more paw at most, and only if it is calm again.', why: 'This paw needs a week or two of the ladder, a helper and another hold before the next try.' },
+  fighting_again: { now: 'Stop for today.', today: 'It fought twice. Hands away, a treat on the floor, and that is all.', why: 'Both paws need the ladder before the next try.' },
+  snapping: { now: 'Hands away. Stop for today.', today: 'Nobody shouts. Put the tool down, let it go, a treat on the floor.', why: 'No trim for the next weeks: the ladder first, a muzzle it is trained to, a helper. What cannot wait: ask your veterinarian.' },
 }
 /** The same with what one sees of it. */
 export const signs: Record<Schemas['Reaction'], string> = {
@@ -119,7 +132,7 @@ export const asks: Record<Schemas['Ask'], string> = {
   colour: 'Light or dark?', landmark: 'Where does the quick end?', sliver: 'Take it, then look', face: 'What does the end show?', smooth: 'Run a finger round the edge: smooth?',
 }
 /** What people note of a sitting, in one press. */
-export const phrases = ['calm throughout', 'half asleep', 'better with treats', 'did not like the sound', 'did not like hind paws', 'needs a second pair of hands', 'bath before', 'bath after', 'hair cleared from the pads', 'hair wetted down', 'mesh over the paw', 'horn was wet: faces hard to read']
+export const phrases = ['half asleep', 'better with treats', 'did not like the sound', 'did not like hind paws', 'needs a second pair of hands', 'bath before', 'bath after', 'hair cleared from the pads', 'hair wetted down', 'mesh over the paw', 'horn was wet: faces hard to read']
 export const endPoints: Record<Schemas['EndPoint'], string> = { first_sign: 'stop at the first sign', full: 'thin slivers until the dot' }
 
 /** How a hand works a nail. */

@@ -28,6 +28,7 @@ import (
 	"fribbet/internal/core/measure"
 	"fribbet/internal/core/nail"
 	"fribbet/internal/core/quick"
+	"fribbet/internal/core/record"
 	"fribbet/internal/core/rhythm"
 	"fribbet/internal/core/roster"
 	"fribbet/internal/core/round"
@@ -400,6 +401,39 @@ func (e QuickRequestColour) Valid() bool {
 	}
 }
 
+// Defines values for ReactionAnswerKey.
+const (
+	Fighting      ReactionAnswerKey = "fighting"
+	FightingAgain ReactionAnswerKey = "fighting_again"
+	Pulling       ReactionAnswerKey = "pulling"
+	PullingAgain  ReactionAnswerKey = "pulling_again"
+	Snapping      ReactionAnswerKey = "snapping"
+	Uneasy        ReactionAnswerKey = "uneasy"
+	UneasyAgain   ReactionAnswerKey = "uneasy_again"
+)
+
+// Valid indicates whether the value is a known member of the ReactionAnswerKey enum.
+func (e ReactionAnswerKey) Valid() bool {
+	switch e {
+	case Fighting:
+		return true
+	case FightingAgain:
+		return true
+	case Pulling:
+		return true
+	case PullingAgain:
+		return true
+	case Snapping:
+		return true
+	case Uneasy:
+		return true
+	case UneasyAgain:
+		return true
+	default:
+		return false
+	}
+}
+
 // Defines values for Role.
 const (
 	Groomer Role = "groomer"
@@ -578,6 +612,14 @@ type Advice struct {
 	Purpose Purpose      `json:"purpose"`
 }
 
+// Arrival what was seen before the first cut: how many of the toes' nails touch the floor (none, some: at least one, most: more than half; left out where nobody looked), and whether it clicks, limps or is sore
+type Arrival struct {
+	Clicks   *bool            `json:"clicks,omitempty"`
+	Limps    *bool            `json:"limps,omitempty"`
+	Sore     *bool            `json:"sore,omitempty"`
+	Touching *record.Touching `json:"touching,omitempty"`
+}
+
 // Ask the one question that comes next on a nail: its colour, where the quick ends, take a sliver, what the end shows, run a finger round it
 type Ask = bench.Ask
 
@@ -653,9 +695,18 @@ type Bar struct {
 
 // Bench defines model for Bench.
 type Bench struct {
+	// Answer what the last reaction asks for, at once and for the rest of today
+	Answer *ReactionAnswer `json:"answer,omitempty"`
+
+	// Arrival what was seen before the first cut: how many of the toes' nails touch the floor (none, some: at least one, most: more than half; left out where nobody looked), and whether it clicks, limps or is sore
+	Arrival *Arrival `json:"arrival,omitempty"`
+
 	// CalmMinutes before the first sign, at its last sittings: a break before that; none when nobody noted it
-	CalmMinutes *float64  `json:"calm_minutes,omitempty"`
-	Cautions    []Caution `json:"cautions"`
+	CalmMinutes *float64 `json:"calm_minutes,omitempty"`
+
+	// Calmly nothing but calm was told, or nothing: calm throughout may be told with the end
+	Calmly   bool      `json:"calmly"`
+	Cautions []Caution `json:"cautions"`
 
 	// ContactSeconds the longest that a grinder stays on a nail, judgement
 	ContactSeconds float64 `json:"contact_seconds"`
@@ -836,7 +887,7 @@ type BenchNail struct {
 
 	// PressTo what a fresh cut shows; a dark nail: white grey dark_centre dot blood; a light one: white blush pink_dot blood
 	PressTo   Face       `json:"press_to"`
-	Reaction  Reaction   `json:"reaction"`
+	Reaction  *Reaction  `json:"reaction,omitempty"`
 	RemovedMm float64    `json:"removed_mm"`
 	Skipped   bool       `json:"skipped"`
 	Spare     SpareRange `json:"spare"`
@@ -1380,7 +1431,9 @@ type Estimate struct {
 
 // Event One thing that happened at the bench; what its kind does not need is left out
 type Event struct {
-	At time.Time `json:"at"`
+	// Arrival what was seen before the first cut: how many of the toes' nails touch the floor (none, some: at least one, most: more than half; left out where nobody looked), and whether it clicks, limps or is sore
+	Arrival *Arrival  `json:"arrival,omitempty"`
+	At      time.Time `json:"at"`
 
 	// By what a number was read with: a caliper or anything else that shows mm; a feeler, which passes or does not; the eye alone; a picture with something of known size in it
 	By *Means `json:"by,omitempty"`
@@ -2165,7 +2218,7 @@ type NailDate struct {
 	// LongQuick it reaches the floor before there is anything to take
 	LongQuick bool `json:"long_quick"`
 
-	// Rule pad, it was seen to reach past its pad; rest, the last sitting did others and left it; once, it was agreed to come once on that day; floor, it touches; curl, a dewclaw curls; drift, from then on the quick would grow; rhythm, the longest interval is up; worth, only now is there anything to take
+	// Rule no, the dog snapped or fought and has its training first; pad, it was seen to reach past its pad; rest, the last sitting did others and left it; once, it was agreed to come once on that day; floor, it touches; curl, a dewclaw curls; drift, from then on the quick would grow; rhythm, the longest interval is up; worth, only now is there anything to take
 	Rule Rule `json:"rule"`
 
 	// Weeks what each rule said, weeks after the sitting; none is never
@@ -2173,6 +2226,7 @@ type NailDate struct {
 		Curl   *float64 `json:"curl,omitempty"`
 		Drift  *float64 `json:"drift,omitempty"`
 		Floor  *float64 `json:"floor,omitempty"`
+		No     *float64 `json:"no,omitempty"`
 		Once   *float64 `json:"once,omitempty"`
 		Pad    *float64 `json:"pad,omitempty"`
 		Rest   *float64 `json:"rest,omitempty"`
@@ -2305,7 +2359,7 @@ type Next struct {
 	// Reason the deciding rule in a few words
 	Reason string `json:"reason"`
 
-	// Rule pad, it was seen to reach past its pad; rest, the last sitting did others and left it; once, it was agreed to come once on that day; floor, it touches; curl, a dewclaw curls; drift, from then on the quick would grow; rhythm, the longest interval is up; worth, only now is there anything to take
+	// Rule no, the dog snapped or fought and has its training first; pad, it was seen to reach past its pad; rest, the last sitting did others and left it; once, it was agreed to come once on that day; floor, it touches; curl, a dewclaw curls; drift, from then on the quick would grow; rhythm, the longest interval is up; worth, only now is there anything to take
 	Rule Rule `json:"rule"`
 
 	// Rules what each rule alone would have said
@@ -2512,9 +2566,9 @@ type Paw = nail.Paw
 // PawMood defines model for PawMood.
 type PawMood struct {
 	// Nails that something came off
-	Nails int      `json:"nails"`
-	Paw   Paw      `json:"paw"`
-	Worst Reaction `json:"worst"`
+	Nails int       `json:"nails"`
+	Paw   Paw       `json:"paw"`
+	Worst *Reaction `json:"worst,omitempty"`
 }
 
 // PawOrder defines model for PawOrder.
@@ -2906,6 +2960,23 @@ type Rate struct {
 // Reaction defines model for Reaction.
 type Reaction = temper.Reaction
 
+// ReactionAnswer what the last reaction asks for, at once and for the rest of today
+type ReactionAnswer struct {
+	// Ends stop for today
+	Ends bool              `json:"ends"`
+	Key  ReactionAnswerKey `json:"key"`
+
+	// LeavePaw leave this paw for today
+	LeavePaw bool `json:"leave_paw"`
+	Paw      Paw  `json:"paw"`
+
+	// Told how many reactions were told
+	Told int `json:"told"`
+}
+
+// ReactionAnswerKey defines model for ReactionAnswer.Key.
+type ReactionAnswerKey string
+
 // ReadWith what a number was read with and how far it may be off; what is left out is what is usual of it
 type ReadWith struct {
 	// By what a number was read with: a caliper or anything else that shows mm; a feeler, which passes or does not; the eye alone; a picture with something of known size in it
@@ -2965,7 +3036,7 @@ type RecordInput struct {
 		// SpareLeft what a number was read with and how far it may be off; what is left out is what is usual of it
 		SpareLeft *ReadWith `json:"spare_left,omitempty"`
 	} `json:"means,omitempty"`
-	Reaction Reaction `json:"reaction"`
+	Reaction *Reaction `json:"reaction,omitempty"`
 
 	// SpareLeftMm horn left in front of the quick
 	SpareLeftMm *float64 `json:"spare_left_mm,omitempty"`
@@ -3134,7 +3205,7 @@ type RoundWay struct {
 	Words   string     `json:"words"`
 }
 
-// Rule pad, it was seen to reach past its pad; rest, the last sitting did others and left it; once, it was agreed to come once on that day; floor, it touches; curl, a dewclaw curls; drift, from then on the quick would grow; rhythm, the longest interval is up; worth, only now is there anything to take
+// Rule no, the dog snapped or fought and has its training first; pad, it was seen to reach past its pad; rest, the last sitting did others and left it; once, it was agreed to come once on that day; floor, it touches; curl, a dewclaw curls; drift, from then on the quick would grow; rhythm, the longest interval is up; worth, only now is there anything to take
 type Rule = due.Rule
 
 // RuleDate defines model for RuleDate.
@@ -3142,7 +3213,7 @@ type RuleDate struct {
 	Due   *Date      `json:"due,omitempty"`
 	Nails []NailCode `json:"nails"`
 
-	// Rule pad, it was seen to reach past its pad; rest, the last sitting did others and left it; once, it was agreed to come once on that day; floor, it touches; curl, a dewclaw curls; drift, from then on the quick would grow; rhythm, the longest interval is up; worth, only now is there anything to take
+	// Rule no, the dog snapped or fought and has its training first; pad, it was seen to reach past its pad; rest, the last sitting did others and left it; once, it was agreed to come once on that day; floor, it touches; curl, a dewclaw curls; drift, from then on the quick would grow; rhythm, the longest interval is up; worth, only now is there anything to take
 	Rule Rule `json:"rule"`
 }
 
@@ -3279,6 +3350,9 @@ type Shelf = kit.Shelf
 
 // SittingInput defines model for SittingInput.
 type SittingInput struct {
+	// Arrival what was seen before the first cut: how many of the toes' nails touch the floor (none, some: at least one, most: more than half; left out where nobody looked), and whether it clicks, limps or is sore
+	Arrival *Arrival `json:"arrival,omitempty"`
+
 	// CalmMinutes before the first sign of unease; none when there was none
 	CalmMinutes *float64 `json:"calm_minutes,omitempty"`
 	Helper      *bool    `json:"helper,omitempty"`
@@ -3304,6 +3378,8 @@ type SittingInputHowFar string
 
 // SittingSummary defines model for SittingSummary.
 type SittingSummary struct {
+	// Arrival what was seen before the first cut: how many of the toes' nails touch the floor (none, some: at least one, most: more than half; left out where nobody looked), and whether it clicks, limps or is sore
+	Arrival *Arrival   `json:"arrival,omitempty"`
 	Blood   []NailCode `json:"blood"`
 	Helper  bool       `json:"helper"`
 	Id      Id         `json:"id"`
@@ -3318,8 +3394,8 @@ type SittingSummary struct {
 	RemovedMm float64 `json:"removed_mm"`
 
 	// Ticks what was laid out
-	Ticks         []string `json:"ticks"`
-	WorstReaction Reaction `json:"worst_reaction"`
+	Ticks         []string  `json:"ticks"`
+	WorstReaction *Reaction `json:"worst_reaction,omitempty"`
 }
 
 // SizeClass A range of adult weights
@@ -3613,7 +3689,7 @@ type WhyRow struct {
 	// Nails the first to meet it
 	Nails []NailCode `json:"nails"`
 
-	// Rule pad, it was seen to reach past its pad; rest, the last sitting did others and left it; once, it was agreed to come once on that day; floor, it touches; curl, a dewclaw curls; drift, from then on the quick would grow; rhythm, the longest interval is up; worth, only now is there anything to take
+	// Rule no, the dog snapped or fought and has its training first; pad, it was seen to reach past its pad; rest, the last sitting did others and left it; once, it was agreed to come once on that day; floor, it touches; curl, a dewclaw curls; drift, from then on the quick would grow; rhythm, the longest interval is up; worth, only now is there anything to take
 	Rule  Rule   `json:"rule"`
 	Words string `json:"words"`
 }
@@ -12951,468 +13027,474 @@ func (sh *strictHandler) ReadCard(ctx *gin.Context, cardKey string) {
 // const string: with thousands of chunks the chained `+` fold is several
 // times slower for the Go compiler than parsing a slice literal.
 var swaggerSpec = []string{
-	"5P17sxu30TeKfhXUOueUntQZLy35kjzR+suWL/K2HOuV9ERVO9vFAjkgiXAITADMohiXvvsudDcwGA5A",
-	"DrmoOHnff2xJxODaaPT117/dLPS21UooZ2+e/3bTcsO3wgkDf/tWr36s/R+kunl+03K3vqluFN+Km+c3",
-	"tV7NZH1T3Rjxj04aUd88d6YT1Y1drMWW+6/+v0Ysb57f/H+e9mM8xV/t0x/rm48fq5sfndgWh5BObK8w",
-	"xite18IUR2ng50eP89F/bVutrIC9+4YvNl0Lf1xo5YRy/o+8bRu54E5q9fTvViv/b9MGCf3BSLWwCyNb",
-	"383N85t3a8Hm+DObCytrwZz/J603Nx+rm2+EWqyvNw/orTALK52TasW4ZdIx67iqLVN656fxgjdC1dxc",
-	"bSaxw8JkFvT7E8t4XRthLU7D1FecgqnLw/vfKn+JkAKvRwtJl4XBa716YhmStvXH4dZijwcSzuMH7sSO",
-	"7682qdBfZkbv19wBSeqd8vMxgsPWvNSdFVebAPZW2hDxIBfCMqlgImtsW938JN3VJuD7Kgy/kS57KX4W",
-	"1vKVuB5pxA4LE9nG36ub10bPG7E9MnaLLf7/580h9FuiBGnZzmi1qth8z5ZSNDX7rzffv2B//vKrP/3B",
-	"T+ytADZyvV2JHZb4Vvy9unmvzUaq1XshNlcbP+0zuysCyNII2BttNvBw0de+869rT77wQhvdCuNkoJla",
-	"nBr8L1w2L3y7j9WNhiHh0+EU5sI6tpTGunvm1toKZrpG1Ex3jjXcupsKnmN7arB3Wje/YKcfqxu3b/0T",
-	"y43xjKG6aTvTantyxq+pGT6q4Un+G66276Vfzq9xKD3/u1g4P9bXdjNeJjAhJdg/OmH9PzHnCXKht8Iy",
-	"JT44phXjTHHZPGfSWbbQje5MxXZwOP7rf3RysWFC1bZijm8E48w28kFAI2JzQtXMrvXOVsx0vsOlVCth",
-	"mNGdqpn0mylUt8Ul+QFuqpuGq3rLzeamusH+bqqbJV/4Vdqt1m6dLNI6I9Xqprr58NlKf0b/OPcP861f",
-	"dfLvn8ltq41D0c6tb57fLI2cz4V7KpUTRvHm6UIb8XROr3pFcsuY0uZ7h39YarPlzotnyv3xy5s4Kd/h",
-	"Shi/9Vteixl3g9Y1d+IzJ7fi5nAZH4Mo9tv4ByPahi9EPT5JiXzEbzlnRlinjWCxeRxjrnUjuBqREozY",
-	"z7Si9SUj5mgqEeoOdqf/YThNJXbxZk29Q3QEmfuj5GrtZs7obt6I8WC79R7oz19YBm2fWLbj/rVxzC/1",
-	"nolt6/aenJV/jHbcZo/Df9rsxwP4qyMtdMUEX6xxkMxuVzewi/kLWEsjFk6bvX+Nd2u5WKN4wk2WOKYt",
-	"N5DAgm8Fc9oveS3V6nDFtfQCkBuPc0AfOP1+K/ppHJ5CFQ8/TzFmPPFflAAew/QSFmC42lQgFXn+4ze5",
-	"5n7Ix/F6Yi2nRFhs5dt3pvFb0d/D5DhXvD3V03fWyS13MPbK6O7kBz9Ao4/VTSPUyq3P6V8JN9tuZzt6",
-	"pGm+qtvOkQNpNVs2Wpv8YoCHzxqtVrPtNk+j1pPRTjogTWZbbgQj7t7onefwPQn1w2LHuT5xieHAoV25",
-	"A7vWxl0ytbVcreH10Ut4vgxXK5Ebx9ZHt8+ueXuS1t5CI9/aT+Gc07PO/2ECKb919IXTeJ7ZTVkZvXNr",
-	"1oilY51ysvEX3elusRb2nil/n8L1V+JBGFZrYXO74nSbHaAWLZ4digTcsUYqwebCk0K4wE8sc7qFX7J9",
-	"G7nd4kN2VLULC+6MmtVileHBSEJOtjSBtTbyn1o53ozHzQtQeDvDOVS9EILnHjciIegRaR7eoniLAz0M",
-	"L+mA5JLlJVe150BZRhqsGAdMkTfb2VaqjqSTQ6l2qUlugxeYWblSlb8t/iTh3SCThX3OOJsbwTcsfsRd",
-	"Sj1Kz3W994+HIBludMYL3kXxetJL/wI/yD31Xu/gCzezYqFVbfOswG++Fy8cikErI1UtjNcx97YXZSv2",
-	"965eia1XY3Kz1trvenmktd7BSNQd8x9YxpdOGMbxouX6JQvhBOOZF4drvBtjZi0egnFyPKstVyA2BLW+",
-	"0ausQLoWTSsKj8FaN/Wktc8bIWqpVrgJ0rK111yJWrjaA3k0Wm+yvMUPY/O3Wdd8/8SylnuFgVaijT9I",
-	"uuugEU4UHl/qps7RUzCmTjoO0PhOtHzFrfvOn034YOavRnaFcNG87D+QxlDhRfFUZSU/z9EzhE/75Y/B",
-	"IunT3VxzyxaNtqAATNqtVF463DE/+gy1/CkceytVnZNR/dOsmf+1f7Sd1k00RXE1mO5Y/j1UAvy6y9vy",
-	"WAICRuv3Bcamg2Lan5a9ea66pslNqaC/BZIY/TB9X1turSjwP1xk1CJ6DrjSwpK6jUwrUN5SG39XcT1w",
-	"DlP35TW39r02tc0aNoRu8yqKZk43/sHo3xIjmFbNHgT9VhirVZBIphNBa7i0okRvaAEGZWcnmiZ3t7zI",
-	"MgMeDqatpvllefP8b8e34A1Xm5uPv1YloRSfBOli/8gcHz2Af6zxtgdL9k4YcY8Sn+5cIHOu7A5OldGj",
-	"AeIPr2e12Z+4mtTDki/84SwEXU1pgEHthHOiTriXf3JcUK2z2yu2oi4Nap1uLfpoGq3r52jG8L01XILN",
-	"rWLaMNFYgT9Jy5TgXsXNj7Ujp8bhWHR5PS1Iy7Bdah1J+pB2M2vkVuYYrp+CJ9ZF59iWez77kNcqUJaa",
-	"/MyQYWs0oH8Jg0xDprOdUA4v9PT7ustdHNuK01L4W2iEmopx2H6aJcsf7UlVSNWvtcSH07dvSeseboIn",
-	"RetF1cDb/EMRSYc7eO3o4XOacTuZw3/PF9kHD/oui0J4u6NAJHEGne140+xhYq2on7OGIxPwFMfZg3DC",
-	"SMWN5OpJVjCyXRtMlJmr4vW1PfPCE4wmFVvo7VarrKHIc/MJ9mls2y3WWWVvF6gdmgTGMPcL6h9sMP3a",
-	"k/pWciGq3mNOtkdYBAq+UUKlRdDDSeQ0uJ1RIA6CQHwLItNJFBESS8bqxFjsP5CED8khIdVk9+LzHATc",
-	"/jwjX0qlw3jnE8ZMcl58RIvaX+8EGXtwwHgPFj9/GWqNsha+/SNLGl/gl79FM3w0uQdtBq8TbP+vGVKb",
-	"iwUn3+Xot8Waq5LpE55JL6+AIJHpeNHlDT9EhrDMRefuE49EUEf8LpITwr9NugPtJHflxL4kOfg3yAqh",
-	"WC0Wsha2AtMxZ/RtztC7Ibn32K37qzC1XLiffNMgWedWicYsR0/eXDRSPIjan+hcMKKS0Wrahp8UJl90",
-	"cBFfNzhnf58K71y6y6jynb7mG7xjRFbxEGlq/Xp7usEzoIlEkilS/ovOjU0fSzKwT2H1ss6SKp5Bxg7W",
-	"oa3lhBMFuBmsC78ozh/UidECeLzPJ/URuvof4WKefOC+thD4EhT2rPOIHAGMOOyYrkE0y5sMPr0l3k23",
-	"IUUCybzotVes81aVepXzqgVnJrpR9HLJrGcDDJ68wkaBoFK4TdKxBVfgDK3Y0ugts3wJ/hna90cJLEtt",
-	"FiWzkdcASXs/nJe0zC7WXgUHNVErnNnQSujniLKzq5h1omXzPfw/uwcrFE1zhLYDo4T0whFsIzZFWRbE",
-	"fC9KKNa1jK+4fxqCkYB02TzTVXqXWZvVW4GPoB8VFE+wWvc2Tb92FEqy/UYv9EnjD7VLvik4LIwQDLxp",
-	"lubiNPO7bwVse9VvvpNtFfScscd0zKUO7TU0j+lXJ13F2PqjVi4vIY6syosu/zBNYNCvibT9S6FEXZZI",
-	"wc2gOyeVoLfd081ZG9QaYe3M6anXzYheUDqqtYd2qPfqh7iOsbC/gYuQv7KT/EhvfaM34Ne6yJPk+Q7F",
-	"JkzZA1Jr8tIcPhG5e+QvYdmBhyxWL1kjV2vHVkbs8+6oGuPzTjzD5NXpvTjk1sHvU1Ie0Bm9M4MzC89e",
-	"v/DkGY0Mtz9HemISWgnvQe8Gomc+vaCBgdEd6ferP5+EXHtmPgiTSflOeNAiJ86KIkbwzXcPQuVViOBM",
-	"gciYB96gHNoI59VsivtZGb0bGPJQPwWXPZrwhiLOWq7W4PPK39BG7478qkhqmipmWN2Z0xznLbb6WN2U",
-	"Rj4gL2yWTrZK1xXHpQnnd16q1Td8kRG635OYAAo1SPoGlLjgJbcQ2swwzGe9d+vtaJN9g8JlI8aJh0c6",
-	"1FZw/7pDJIvXFQ3fwRh5H5YSUw3VK82b2Yq3Jd7nFeSsNBqUOLLr1JqMio/2YIC3Oy/9esHHi78r4cgR",
-	"A1slbb/JY65GP516DrDV0Ho2ZQO9dGVz040yi51s/Gu4euuFtdGuHBB3XG2Y6/Acw6SqSGRhV/vzzBF8",
-	"Guw+JFYMwxsHVpFsJsxDKvKVopO4W5fGla0wbwTPk9ovSqBtPFyGBX5wzzijgCbmldEVksca2f5wBSWl",
-	"sQ/TGk8+N9Hmjd7llEIM1c+pq7VenSQ+z/2/1ehjWi4p6n4Szfzim+eukX/b1qm1yIkPDoIHwbYEDrxf",
-	"Tx1ZDa5pmlLh6JpMZCFvmhO+b7SOLHjTCK9QECW1fCW8djHwTyQu8UUYbmKgAh5XTgkzejv1hkN0ztTG",
-	"Oy5zfn+tEsnbr3IqTyiu4eCkYEFhrhUcQNiuMKn8+aEP5uBtakRdoGWVNx+u9VaUnVW1phCnaKd6kFa6",
-	"s3yHa7x306Nw/TjZH2D7J7I4P+HONIxbz2t2+rNaboWyUiveMC/CPmdcsbd//YH575lUzP6j87qgZ1XP",
-	"sr4W+c90vglxd6bJ86H0nH2jKiSDQV+5Y4XLz7Pxp+hDDpklEIYHDkiv6DvGm6ZiVgc/FtzHsVH2RHwy",
-	"Sdf+xIgy0hmVyPA1HQuva+lgg18nB7TkjRWHTF23KBafmBY0yw/bBVVx2PEU8zB9HMzDpQAHkhSlZXyu",
-	"O3cQ2hf+OXg8ryFAoZn+JCWR/Tf4Y/CrI7v0UzZUJHWVod0drowV5gkmhdxTNBekHSw8vSVOjnvwSzWi",
-	"Ag9d4vVdi6a+Z60RXh2rgiUIxB183cOrlo4fhHl83SDKmXo4lYZQ69VtuswLkhH84fktfrEWi82PqkXj",
-	"9xnEDHF8WfnHetmNNyRuh3b+nVzypoE/LpdZ2XfReGUk+xxxtuamZiGKMRNixqXJmZHcTpCHvuWpmyH5",
-	"dHLElty2xeBtDEqbbBWjvNEt//Ajtv/yy/HVmB7AY3eiafKnQb9UrJZ2seYGRRbO5rxmdjuIXDnqg6DD",
-	"oZ1Ohuw3puqpImxI9oautVxESXQqwS100dwjFxslLDxinPl2+CCAoG/xMVwK0XgRHNhZDGDecetVVdsZ",
-	"kY01F6qetRBGcEa4AciqpyIIObLhtW5kzfcZmq8pvBQjEygGwXOoyfrZ2xYps6exz+/uciZdsxLWzUpe",
-	"Ucz+gDbgryOlxq+ywlAv9I7+iW23rBaipU0OmUOS4hfSD3N7DQ48/2PJErjoHEQ9xPA7CE0adpdeSLTI",
-	"dUqeDrOEpv+jMKpqy82qQGqJ79TrcnLLGsEfMOV1aXSv8hWTD4xuxGn9qoFL/SCMlTn3Cg0SMioHEVuQ",
-	"4vKcGbHsrKBwyC/v/hzDQakVKqA1s1ItxD008++6dNiGMrTgBCGcP2ROZvUcSnE+mp1Jj72AvJ4ph/Ie",
-	"moZD2WF2J9jDwoU5/jW1GxkjNLy0KXUMp5USQGbcLENr9GLz1hnhUIc9ytWGR/m90VuMhJHgDGSc1RyD",
-	"jSjKB6XTA7f0BH0QJvVObim344zmeV3N6fLa4bsRmX4dF1XzfcUogwBJjm1lHRLbtvyD3Hr56NmXX95B",
-	"NA3+9W5Ea0MxCKzQtzCBS0QgNGKDEKTRWREjVdYYXNPogempLItpMKZfLoRF33WYQaeC8b4mQ3zYK/lB",
-	"1Kfm5Pnx7Yvgqjh7WiCV4ry6bFoAhrEIbvzL2kqxgEPeDJNu0e8R0kYg2motT+/nRrpbGveCqW8AHqC6",
-	"edG5NxR/ciBFxFduzJrpgxPpPSHuBJpnb0Tn3nQqO7TNq9LZCY3HtRgJUhjTvhGQcX2uHM+tmHG1akRI",
-	"hRob6EUbvbSjH48Y4wfu3dGvg2f2jCw/bhYsk+n3xJYSBg2vZWeL3lJwFJZ+dXyY09L/spN2LerEF3Eg",
-	"sPCNUJV/mVujl7IR5HyRkPsPwowlLwSrRQv5hCqb8nRAB6mj8eDs0qUmpxZWEc9qkHKWPnb9XpRpzHZN",
-	"Jk4KYz2m6z9voX02ouYwvJN6LswoRpyNTuCl3gXRVFqQXCXm/YLPs/Lvq9YbiqeHROtF56oQkpIEqWgT",
-	"/rFtuIp0dnC5iwGJId7NTwRj3WLGyFo3cTonAhZt/i405EHd8j0gLHjVOuQ3SYO5GwNfahrMCOYPSpk8",
-	"KwhEbkQucz1azHF92yoxo8JOAl7D8wAo4CCmeS5WUlkQQPM4B9q6oxEbtHDwYY/vfqfskShRfz0hIJZZ",
-	"vmdyskOQWHxmb4pBCQfhT31Ugr/36OEGGrXoWgCllvmT1dYdnCB3Gf/R6deDMkjx8Ghr+v09GiD5LUWA",
-	"DOLzb04IRtyJ22+x3fmSEdg1aOSSBGKF8wII4jD5L+xz3OFGa8P+q+5E1Hpo14HyKWs5qHEBT2sBduON",
-	"EC1bNIKbP8DFTzCusEdyjaBPs4JoM/IbYK9k+5MYGvaHkM8ig5bGvAKCcfbuOeMwoDBsvu+nXkGSldbb",
-	"/t/DHBIB66a6iTm94desbOU/+OyBG8W3fiv/hnv6P14nv6EN/p46gr+8SHobiNuw5Fs8kUvkbfJZ+1MV",
-	"eagdT+AlGJIAK4PHZjePs+UV/TAt93fmLGQVK4Q664PdWufT2DpLIkKaBEW2H8tlfdJpneY++FHS9fQT",
-	"rXCjszcdTuYSg3BxR2m1xyeezDk7LWnbhu/zr7zT8LL4u+y0ETVF0t+zbdc42fpHZs9aYWb4c0VJi05D",
-	"BP6WN+OYovhDVl7v+8qLlPvtXE9wjlG7QX9VP3R2H9A7f+C+XonZ3mtj2dnMpXHrWT0hhi8Yk/ELQWAS",
-	"xfjsrZhptZjcax04+anGFsOOtZst9OkgQtC9yeoaLOCnLK8NUeY5qdqzWitxIpBsuvwbc3+nJvm2/AHA",
-	"BWabI5AiZ8cOgWw9TVZHyBJt3AxDxvJUkZgsc2bCZiNK+dtgjfe/+xc2rJZe06li2XscIOdkBAPf9PNB",
-	"42O2p0O9b6wZXstUCcw87Ghk68l9Hl/VKmEG/arT65QhpXgyVR+qNVrE4coPqCESU3ITw6UoMLJLHpkB",
-	"qzvQhcAx7d8BzAVHEazm+3smlXUA/LRkg937XXjlYTJIzfe9n4d8UnxlBOZkoVIHNnqUCYIZ4SCcMgl6",
-	"+ffjsxn+WdAc4fcoQ+NmCC9FippZvRWYiYs6KwhKMT09xY/ZKL3L5sF6epz1mULTEuZDztAoZV4vmVfA",
-	"KWvewTGByWfJDesThxutNxiuAjFux4IvBjGq6GoS09lfeFSOO5Uf98TERmDFn76JeF9GWwhacY+U12xo",
-	"7dtusb7H6xtO1rGVfBAq+hzFDqIveLMD3vmvf/0yuQpG8M1n4kEo0g9DiidzWkMQd4BSSULdDwE/0gwH",
-	"f9dnp11l73y7H90UnyFsmQ1Xywhe3zMlRE3cBswKbAAVkz7gF7+iPUk+u8s5oU9YU1GjX/G2z9VHBl93",
-	"4p7doa+ZiAjzdkqASY96nHOvWII7fYiadT2gqnNgnpp+QhMTtHz784TRrm33a0rdPA4yGxqmqTan+cQ4",
-	"rneQ1R+SbpIU/LDqgqzxVyl2n/yIJkCKw5MrjXWzQiC+Z2YYbbwKeYpg4WI7AAxeCjFAYoL0Q672mJCo",
-	"lxUCKSRAwwBwQuBP0xJB/Xf5uP6KYAAngE76VmC91SXEL8hS1Bs0vbd8V3m5TfRocefhuf4ciGyUniHq",
-	"0w8nNEqCcI83/uBC25lUs8BFxuxSt0LNQibopLs7Jc3+f/mXIybZc3UyjxQBfyJyTOY4Gi8Nngmg+xZ7",
-	"e9ttt9zss6Zww6UqpIYTEjTeWkz9DQ6QQzRZCWFQJfiyMMis5btSPOuWA6Qgm4soOu6FeyTGzW69nymK",
-	"L89C5qIRWGlcqZfKM8hssDhxMy2xIQ5J5x6v44ATJmk8ePuSkzjcryEzKvJOS0kCBzay3ydT5CFOZ1I/",
-	"MPuTXkbcYOr6aArJt514Ja2bmERS61UMV4NaITmxyjeavJ5vO1FKEsmnx5MHwQpuFnkXW8NdIcYfclZz",
-	"sYmu958EmZFglrtGWAbfJe4/CjqzQqjpDP1B1BGpdZQttNDd6ajMN9TsPOEjSdo8kELBh4SBmRSBJz+Q",
-	"ysrXgk+Gzcov64Akg5ATMkCBSkKqzJJQuho0ZOA5Fcg1AINcNyjkXHyOiUEkh3iLiUMPPfWuL4FzD1wd",
-	"IL1RJ6zFbtHwXT669Fgsyimo6xMhJCeAnltuRHZ5a20UWjCy8aPjFWcz2KeHqEwCLr5KgMmhrfAITHHc",
-	"ngL5XhbWdJ4V7N8iDNu/w9OExQiHen6k8j17dmBQKdnJznqSppmezrbQPNriMrapUKjvZvVpbfeD4zxh",
-	"V48zOmowx3f/k+qw2Fc3+f0K7Y+rQecYL+puuj+xE+m4h3k/jd6xOyT1ZmDtTwUfL5Gd9CkpJ+qQr1M0",
-	"iZyv601R3d5uedME/c0IbgeutRQRk6uQjB7iQ5ohQAlxW4gph8xbEMZyuHuO54DbeozUDw7r9gCtVphM",
-	"BBocgfejUpdEqnj2E0002SELacjEdMEkvuAqANQxzECUtoR3LWNgFMQG8H0+CON00sJ6f9oWhSiGdDjJ",
-	"UUQlLdHNypnNMYGogDAbwbzCppLiJlcAB9M1zanAamCjt2+xl7ODdzChxW9GLDKRifdHRopmK08KW1nX",
-	"jWB/vmP/P4qUIlRfgD6jxIIMmkspoFjvitHEBdHsLLiWg6PGeDkcs4oTi51mj/Eh1DGbngLyCwQ1ISAL",
-	"QM62rVDoMEJjnlqs7wPmpGUbqeoeW0QJUQdgSn8vxjicZ8QlzfenS99xZQna4EhNiBBgWbFsdYh8hYTz",
-	"8PtETteF/BkM8iN2VWsliPS0pTJGAEAdUX2b+nk6S6xe4ZmaG1YRi6EIsIIcFzsHLPJYtQSZWRmUg5p7",
-	"LqcxH0s0jWWUrvThFRX3eXaH+TPx75lZnlWkYEpmOdB8hB29ANyOMjAn0B40+9hnlZS8XBhZTc9xNQQT",
-	"J5M5IlP6m5BNGigpimfCRZWx+Zf5W4PAMYdp+M9DzgBmiHlCQ0s/4cygkgiR5JHyO0XABof0kXH82knI",
-	"/Nh2N9Fg2gaImfEik4kScD9zeiUA6gHeDqyE8DyWLKPFMB7MpSfXdAmunq0LWvoOPPrbLViS5xRk7+cD",
-	"jz03NQBUQNHKPiKhGqe/5ivaBNo/DAyhxzScp58Cucs5In7uRNP46UDEiN0IMoOsuFQYmIx1UPPgeUGn",
-	"ijpDsqVf5nY0Ue0y6ut0XPBckBPEJQGvKT6qAc8h5uhFLClC807yuBMAu05BMHcK3UdIkuQhFvUKwpmH",
-	"dSAjxh3h8SWgffD/WQ/dZ51smlkC4JfA9I0g/AigOyCS0x2dVHXyUqSHvuwk7GMwXp9hS+mrA01SMGPB",
-	"mp5ivqJ3KcQAnDB90oA5Wvg+W/GQMkqWRlhI48FMk3tIpjUbqjW6W0snMOXC/+tsIZQzAD6LIJO+OaZl",
-	"aCVC83nT2TVrpdrMYsNEKIBGQC0AL5n0C2cORS99D14soz4iKU2S179HsnyEvP69FE39nTE6A5QmPrRi",
-	"4QroSVA1OMOYKENloZUzfOHYzkgnMJ0BVLW/ff7rbTT8jXp94E0nTsdG4+ChedXPNEsU0WU9WiGlpvdK",
-	"MemmO95sxmiKI+1w/O/T0Gp2qHNTQpfvLDtvbcSC55xJ82yIo39y6FWguEFIrZ5sigzjfcOznrWal2Qq",
-	"zE+iEUGWDzN/lMejuslbb8juTZaLw8S0xIAzfoW6xbpsFerT0cbpQMMydD3WaGZQ/wEZWx6JfnRoW8Cz",
-	"rCnDJg5UIT0cI6FvcjiI5/poBk6S6fmAo1Kf53562VdpBc+p3552eUyvxpg7jh94+z0gzeSsI1AQH8qs",
-	"kKwSb1MIbxsDPcTOojENyRXiuNHpssACIAst82rpVP8PjRU/KK1PukfHAoDwdjkiBXrrsZP8LJ0gxn8A",
-	"qxkq80+OQtgpYSwV/D9JTrH77KRCud5owUNzwlqqeoaGsvA33aGRNvgzp8A9/ED1Ri9He4AefogBXsOd",
-	"O6/YsBKnffMBuUrksKKjtQuNvzF6gDkNQbMxWOy8mCUh1JvCSwRK2rRJH5x6qPSqIKaoo7zKA/P6AR28",
-	"IQPqIzf5uN+5Pn3nk7kP/LOlme9yqJMvQUG2ERUw1o3Ek5oLK2txoA17TdWfL1+heQ6wIavxfpy2TLxJ",
-	"y2FPv9kptWfIIWqThSrTZL4AwnS6qbOSgu5cI0VOkht0wg1GaNJzIA0KJmC19P0ntt1pTAuHzQfOkPY3",
-	"KWi/ryedr0cYymKHiGwb4MSVkGDM8QTAlDYJAPgFGOpnXM1EQC/lmFnWCG6UC+6H44I8kmB/rak+IBHb",
-	"wOoQIdqD2B+Pv3yZfplbYR54sFSdoZSfxyv8QRSxViYlfkwEsg8MJUQtxYEzw5S35bKYD746lqCp+60+",
-	"i0scnNKhXSNjC5u4n+U4hFFxgD5AoF/jwYrO3N88jEtkuIdiE1cXPzHwcfFNuYRrl57wMrvta+MAikCy",
-	"b1SAQgq27AzwLL30rbhiiIfBeNOALSnaoiGmUNQMwVfQ0XWOmlrgMJGlHGUbL3nO77XWO9YavnDSijoi",
-	"JUBhXCO3FnH7gtypxA641RYfXPpqCi7XS36ZCTKgcr1McgfPcJBCjv8anHkRbXfsN44OtaNZiaJpY1Li",
-	"ebiXVDMKp3EK+TIAXebLcSLmyinnafHLQvogldRMgiNTFM6kwAM4D/NgO90//9kUqpkpTcWQj1oToJG/",
-	"i6Y+fRqv+e4XQ8lH/pmIH41Rjpa6M1S9fUnuLqq+vVNnRvInjowM79ZWTvEbvQ7tQJ7JOXCgMJhh/kf2",
-	"dy0R0C4TjzYRO/MQJNygHbPftmTuSalTOlGaZDjFLGcRTZsrHYNuuZh8u+0sZlIgGJGGurEpdwl4lWIp",
-	"DApGmF94isEgmiPM4lFgjuGKJ5o2b3BSO4jlmjyjWq9uQ2+PQHd8Ka3TZp83z9krWBHBRxUNySOT5xjh",
-	"6yiHxNlGNOOxcJMbxu00S9GUYuCHV2JiyfKrTCFjwkPpBwTzuBNZEk87zpSRKBajBANd+ZVANMI0NTXJ",
-	"Qj2A0IfKNgfG5VGY+tEgKGxyJBbqBO5iUbOF4D1cSx4YO9mR6dDkaDQ9tqJgVt1NAYMcx+YPquFltL5Y",
-	"ZvPvyLrI7laqrF5yRwzytIq1G9SBOXl4WqMDztibY9PhxpVKyMUQ43hcWcrXTaZwypqruhh2CSW4oeA0",
-	"SBA5X14jt/PClZDbOZOKTHiuM7xhjcyn8J0RUtIUvL8B2ZAExD7UcK87xk1+2Ate+rbLJXkldWPCLfcN",
-	"7YQSU7vhs40LpI2l4So6pvyxUoHsbH2nnHAJIWT+eAnmmwO/Ol7aZpBRfIBW0HvysERLLrnUOrTdnmWr",
-	"JYi43GMn1UqY1mSjZUPJLb8ZS7ngjpIgovZm13qnKvb25defff7VH4k5z8Va+oeKtUZ/yEYLr3X22fPq",
-	"AIn7W75YSy9xOyuafH2LUADmzBI3E9hOC3kcMMkqOf7+WHLU82M9CA3tuhzAXHXzo4IqqBkf9WLTtSUY",
-	"k230bmE7jF1C7ltRPa22K8PYBGTLUfchsluG7GDUZ8e73cqF60yOJJXYeXZecO/yeXOGWIa78w5qBZ1M",
-	"6cOuk6nlYLGTA4K+Xxu9CrF0E1JO7xi3UGczgaA5AMQZJGeoQu6n6ZQqVDs5hNSnljHKiTfNkfW8C5We",
-	"DlyIcrkURuRD4NF1kCTSMuv43hKUSaEsQexxRtCXuVLOAaz2rOpeR6p47fK7aYdfxF/yMIhkoqH6VHFj",
-	"xkvK7fJPWQdtJ06UuNMPwtRdPlFmZbL5GRgW4n/sgxVjmYgzwjZi00k37ifpvP6e62gjswINzhMC53MT",
-	"PDHYT1LVP6qlPnm9scMwC0xmCntXOChYyPheW9ttcxJ6QrCxnAKHmh+LjVairqi4Qghul1swB2or0uqe",
-	"OYCyAPR/PPgeWn2EaCxpxOSoH78FeUpYdVTR73Ik1ykh6nSKqBw9iGZC+1fQDoVcmeFJAOCuTTiGYfgQ",
-	"vVA22IrzOZalVDI1OytG3woT0HQzbHMb8OJ4eCn7KhfcoNyAZaEIAnqF9e+WsslHxtFw0yvOrr04dMrZ",
-	"B42wFvjidFocNIIo5pMusHcSgWx0UxdVlR5gmCrB6Z0i5Jy/d/UKvCr5KOrJUc/VTWf5vGRb7Wzuth+Q",
-	"GN1ttEtbLG8lFyIp7j++4z25HUfmPOY0JTyiNJVmnwFpWcoJQCYHkJZU1A9JJKbUIVMIVzVyJ9omOssq",
-	"csne4RpuQtzsI1z3EvTJ67O9w5h/qnFFuE/W6Za1w/TVfwGHPMbwoMIaTLIv6BOgP0REqo+3CZ3mn5D3",
-	"fSJ2cQpGz0/yUhy9XGHLAqGOkh62vGlmdiGtBbx2/HsL0R7k0Yp/W3WyabSTVNyUQg9ni0a2BNZgpKqF",
-	"mc3Rqxf+Wku+1Zj5INFzsDDcLdazucZrSQ0hAm/fOrmYtXpH/yCbB2FmSjqDRLvQRllHyDNLSsCYQ4nA",
-	"mdU1x7yMeuZPAnSc6sYZweG2h5JHO+6EmdnWQDTwVkA0vdJqZhvZzrZgmopuDrEXs9ZoJ0IKRt1ZN9ti",
-	"ku6aSzNzUkzxdV6abhF8nangOBbw5oZb+ZDHul9DwUJgHteQ1c68/ec913DDZwWOoZfs4AmrxpD27L/i",
-	"E/uHk2UsDt6L+DDE/Szco1dB6OuzpxU6xYBGguozgSxe0Zt0MV0Q3GImglYVhAORL4m4W++Z0mxL1Sbg",
-	"dSa84+Rthp8xbS1nZZnKZ/+uO7+U60DH4RZ8p1weN24KwWIXsZgxuvPGTxZvtswZKSy56wGmAOKTxm/y",
-	"aTy/6YZq/x7sJ6Qe1vshsEPOe6G3AlEXsqUnsnkOoTQOyonO7NEHkpbIGWBHGHeGOE9pNhkc3zssbUWm",
-	"AL2E7bapjOjWRnerPApZBMQ8g4ZKMJXWPyKbowQBwmzEVwIbbN4c6FvPInxYDtX+NEBvFtUUZOHA0WI2",
-	"I+xvXEGk7WhbC6mDFnNF0uklKBQDYg57G+iyv845dpnezhGXmsovtvpBTEF4O54jPdnHeNbNPD8vOEvy",
-	"GP/LLdBTfY9a2N1peQ+OnaBC4KiTfFHYNtqR8tlcorpcU1cYMt+pe1+k/vJCD8XfkezqhUmQSk+83Jj2",
-	"d7FMR1mD/fOdR4C8DHk5i+Y4QpMqoxv3veSycmaf7uCPGMF//5c088zhJT7y8Jy4uIfIP5F1E8OOLDbL",
-	"gnEh5QPMp6+u9S6/xYRDcWg/MIIK74eah1C8sFusC2EcRuyGBtjUzrfQWWu6XmIdLrPPv+MBhvREcL+q",
-	"ISPMxkc2A3qiQXzxzzXku+ZB6Sdm5JKNyO9ov7gwdNyJUUpwek49tEkpAAFxG/2rELKVhKpDLNSiC7Ea",
-	"UZ9HQFSnUUFeGY0PwFrrzbT88Fc91MEjcsRfcesidFFGluxUrUNME9+gSze1eB/Cbt3kn58RjZ0NL3Me",
-	"/sp5T45YugCV+rg0WoAaOo0tpq0oZ5rnE1V929B/fg2xkH3ybELAUC45dEhQnZLO3hIGyAXkBN8jOeXt",
-	"AS/1Dgp7xFAdrGUzjFsekc42G3kx9raAEcKWMFbOTDk6k6kcQQTzosI3fJEpRW1drqAdIEaDbOl/Dw49",
-	"q7cClxkhjHq/9Yl3C8YpTe2FbrqtysX9Irgz/IxoU8OqhBR7QQC8w7qUeqcwIHkd0HpkgwjGEe4SJDej",
-	"MKNlLPIWIoStE+aWpnxRkLDvgEjUukvkaNyQAkoCFBHGHQv5ZrRzCiBFVp2wVtShqOdacIKMmSYu9sd1",
-	"Gk7WUSWDsb9rKRsBJYLn3Ar2xy8xaBZDgOZ7d4Cu9Oe7u7sMwNJhYIsfrURiXjrLMdW4kResPlN949w4",
-	"H6EWuh4GuCThXoKTlW56UAhQ/bmzMGIZnH+ZH/XuvA0qIMNb0XLDnTanORotPP0m2aoqHhtNLq464pOH",
-	"BRWpIaeoUMRadptPVLf0TGQqYqzOH3YBCxjiVUsOoEZaV0F4K91izw2f5bOAgRvmBk4Of2Jplgjlc1Jj",
-	"RAN34MRhg0+cD+HhnpGb9T5YQUDeJdXAS2mEWDmqgXYMq/JcQetczMgjRRtPxswre+bOEBoudmKr0bMZ",
-	"HaTPGQ9h9/M9W/BGtgJrQPPW/wvicgy+Fx/4wjV7v9lPqFa4giryfQdo0txJm0mr5+0Ujfq9xNT4hp6C",
-	"qV/kCmW13LpZywuhPq0RtqB8YPZRWrUedQ2MjL1nznSC8bq2fW3oIF3uOG70RukdqGJr/pB3pNs1b08L",
-	"h9AIDeZuEpm+dcFm/q9H+MvpD7kr/7Pg6m39L035/TlcpiyGW4AQJq86hEL4GxLJ2vT1riBCB2Xltd5Z",
-	"tt3eM073paI495ZbK8AHGTBz0Ush9oJBXpj/hOJxMe6il7X1kojHyn8KDDhOBF2akZefAnKO2AsUe50+",
-	"JcxSusYt7sYFwmxATf2IWxpoLCKdIUOL6S70d3B5EMZP/M3/JfyA5Rg8i54GSxiGfhQyIXVSv4qsJpeL",
-	"a13gk3jmISXR00nFGmEtGyb8JIlnB6Hr04GOp+FRj6drIAIEEZ0hiUZJz6DkVmAcc77wQmGgqZ6QXDZS",
-	"CcV6vi/cTsQ6GstokJSQlWMw3OW8ovklYewcm/WSyyZE+I/lrmtavmlXghlqy2tx1mrLMiD8Mj3eicv6",
-	"eJobMDc8K4Cx3q33GKXkhRH0grfCoIk65wt2Ay7iP8ObbykAXTTyQWBWYEhTucGTgD9Q35NyfWlT8Zl8",
-	"VM5v0HbHOpo+rfKgQy4cQy8zR3s/2i3I3I9OdHTHW5p5pMOeMgaXImzVDR3gkXt3iU3i2m6eAbGXnCBF",
-	"O2r6dUJJCMEB9h4jKIxzq40BczzWr+rLWUmLkZ4TgnIGpHSpg6+nJOroHRHUGadwARvJG2lACPmt1quP",
-	"FfuNO/jvXHfuI0h8v+FGfmTR6bBnc9HotDhUgdADBZeMNT8n6HgHGoMuAFWg1Z+HWGQSwMGsG8HwchL3",
-	"2UB8RQg+yJMVrpwn5ucOFUM4FQ1ZYxTiCYk5mT4OUOEuZDeuBOVBPwTsECFNoSQGHOPxohglCSSvsPYz",
-	"unJNDOoYh0Z54rgB/GfKqj8sW3SsfsTkqhHH1nlW+EiWvHVQLwCGDSrfTwdSeM13+aK0OSENZpDfvYfB",
-	"g9yhrxl8obXeqYmRDz+jX/ExkQ99QcZxJqhYcEpEzgjCXROUNAH+GaaAcqQCXW3HyNcySCu+TB4sRyTo",
-	"3eTaj9xepUa17wcHruL+5A74guqMn9pM9mnNIXnPZhClIko/TqK0Yy9oC4bk9prvgKfWciXdPXv18tkc",
-	"/v4G/gAQogutagbJ3gSumiJjvfr+q5vq5tX3X8J/v4D/fg7/fXZT3byh/34O//0C/vsl/Be+eon/hW9f",
-	"wrcv4duXz+b4P980/HcO/4OeoO0b+O7Ny68mYb2+wD27HOrVb2H+Ki+4moWIxkxat/jQ1+fGgoJMuio4",
-	"tB6EqeWCilhyKJV6H1SSBW8WXcOdjpYZSEpmSjM4+6qv6M+0avbj4pfY51IDHhuL08njclxQzO7cgqbT",
-	"S9UBYjRGW+QC/gGFQdgECrp//0jAChYvp0G6ysfydM3JGb3pmmMVbkGRBDcmcG2vrFShwG2u+iqm+gCk",
-	"zdiY35km+y7XRi5d9hdYfOEtX4gCdmVdQIWx+TH6GpS54o9unbduHjChPA/DfN9Id3QiPRZmQgZVf9FK",
-	"LO6SUmJfg6MlRFT46w42AK/6OyO3xSpia/4gjnpmjmAjLbqD2iBnvGTnVMyaAmFeQC0/4SsXqp6dM5Nl",
-	"AeEdkuP8ATzHikYA1F557WgtBHBFgGwPJmmAxmJzrjZsATWE6DQqsHabmtqlhRTz2O/HQd/LFZWrCPF0",
-	"j4l9nkaq1Go6uiKbA62+oZrmRm6z0wiVeC6mkGlhqX0tsbTY8rRcomPlh1PCyZTsTUzqJ/yKyNAnOR8L",
-	"NFUq03vOkzVdI+q9AEUDN4Y6YpgjpnVgUIs2KnksqPbn8aNIc4GL4Zd+IT8pr/I8OkBvBSC4M6dn8cWZ",
-	"BohN3rIxHLZXXvAO9TXI/b9hyrcznZjsSA1jVDdmgmDdt4Yjm9r8WB2McCluxhtFcyodz9tD87ENZeq1",
-	"Bj+0bRvgK3OjNyHyFeA7FeBETxJ+LzYXD6RfewWI6cPiPIm9YhCs3F9Y7qZewL7m1kG+ndYbfDoA2bci",
-	"dA8KvKj5nkBypGEBFnQyumS+cNddDoHLWDebzk2gGHatVXHvIhANypoj849fV3T3EaAl8yoe3DsKAx0g",
-	"HQ0v36QS5/+hGnj+Kk/Qo5PH7fPfD8R8NE5CXuGU4nWAG1TiPraEau5lu5ld8CaHkQLTihgGS75w2lh2",
-	"d/tVxe5u//RVxZ5V7Nnt5/4Pt1+xBD4PgaCfWKjGaSECIYN6VC5iNKm4Rc/ezyvJ3z+WR4pAXPBQBLBy",
-	"KoOQ7Oyx2vV/EaIulvmKd78GQC+43kxpgDAThm2EaG263VQOvBHcDOongRXCqzZ6pxg+XF535Qa4JRam",
-	"uEcuqVfkgmeN3IhEWPddNHoHOTsVeuyp4XzPwHXuf7llr0IVcrTe06QXXMF0UTGGGYL61dcij+L70H83",
-	"zJPqSSaOWIw+KPyYrysWP0h7zp/Xh8w1grCjjJ8FziNErKuahYcQLBnwEfg/pGJr3hBUCCjhfb0Tv33P",
-	"/aHX3Il45GLLQvHORyMkn20N8gPPemPBUaMKtkor6J0awp5pQRLcNHLCtQ3tCaozD80Yz2vr1VIJEXPq",
-	"GpvcZMvCK8122mz8DfDveEMyyiBSInUN8v0Mi7Nm3EKNFA+iDnfLU9teOMA3gE8YbyDP7jkpTSFnCfHu",
-	"H72+83lwqadWmFnQ3iZ3ViqiWMIPgEBIsZAQngwGvQOfS65u8hlGRN/2tBERguzoIMDOBCEQE0/DD1Va",
-	"dmCnUx0769NA++tcTUZ0d6JxL97DGKswNvcFmSVgYiDfTAk7yRLFjC7cyYQsslw5FGAYy848TadilBz9",
-	"xLKgf0XvoYJ4RpgcInUuzTAgpQh8gqM/AvjkL9r9Bd1wZwjaBX0BEc90zffBXBWR12WIlA3bfiI7CkfI",
-	"7fcvy2W+juPSCMEgDKMKeGg08gpBuQ9yH49lQo8d2GnmwGQNC+nJnpew8sgqjIRh4PuobvpE5z5CIEwq",
-	"u7mtUFl43xjCDSiv0iuDEIrbCsC3RFByLMhOcdOjDc/C4uolsxoEzXt210ddDNJWAbpLdynYXwYq9wCS",
-	"MxRV8W+cqDHSZBrpnUDLDWXcrlvW9VqxpaRnHgDeF9eR27pFo+0Z8RSlihS+f0pcyeYwkrAJ5nX9QHZJ",
-	"cmqtMXfxwNnhL8xszk8jy33jW35DZe0Wa60jxuM4pIvAi1dCCcMbthCykWnQViIC5asXQ3arZ60PeVA9",
-	"LFKR/1Yr4pDcsUZw2zuIouoTZfYCArB/SsoROyjKW8E6//TgSiNGx1lhO4XqRog+6VAtgNJbeiWKqD1p",
-	"xYjjufoBTVdwxZwWTKjaos8TlH20SJxd0Fg/iOzoc9HoHbvzz0Vt+M4ewJ/n3JTTNI8I/ZnHKDqoijeE",
-	"T1Az3WWUhTlXNSROzMF/uA7xc16nhoi6HgFgkNiEpHLS6E8rrIJ22l+f3mOakHSmUkbY5WT1vfTVP0MH",
-	"pFul9zvLr3ZKQKHiR+GpFGKRjkYNlWZzEeJPklN5mHfkRCMgNztidRnG2RaKjuJXIdd7voewt5ym4MVZ",
-	"HUSkvBpnxJbcd5lyYuVYrQIcFIRJDEphYxQ2ZZfDPLOAxU63bb7eDSIQ+gbPU9RmKNFjS6C/tsuCoaPz",
-	"qzPBFtJJF/K+udpPrt3qj/stjDAw0f5pzGpOYZRCHPsYpNQfOxWvw8Tk04IKhbThARSJ9JflmRR6TurD",
-	"x9KoZ+cTh1TxyccRipaPUOunYqH9B16UI1R/ARkfodwpYGk9XvSAENOs5n6PBxvaryksgLaNyKBIy2/D",
-	"as8gZ7j8k3cI9Kq3zgi3WA+v+n+PN8y/h/WEQoHULKfjokcS51hc9l+l2GVjtRtR+/0t6LBJMH8eiHLf",
-	"F8quCJjyfNjQIykAlDCSV6JD6tVJeiX0hAdpzyH1v/rmp6O8KamIOk9yXJLdTbayeESZ7IweeGL63ZyC",
-	"Okf9lqfydUwJPOOahKSXBGTki0cgjOBMTmQtnmkYOSezr4Bs9fiMtDTRLMkhy5/H62xhNFB017oJyfMK",
-	"tD4A2mZaLYLQ7lUrcFT5XyEqQmqVAUeNqVzEdBHyblKW8Gusa/aIFOHXXPreQ+D38JQpf7tcS5cBprbb",
-	"6c9quRXKAqmyha5BOmNv//oD8/PwW2T/0XGDqPbP0N6EtXP/OQZSwKnnsPN869OvG3xPrXOn2imHLoJp",
-	"pEgBtwV7GlYCA0Pa6cp0vqtYpuomzCRPedaWtGxQvHrwhmiZZhLraTMrawqEhFgx3TJRr6BGm3E9tNfA",
-	"gF17YQBMT05CLozvYooBGyb6CPu1//59gAU7pAM7IR3I2jOQxVqcLbbO7/suFfFefQ+ZCJBpAJkEk2Kp",
-	"XkOg2uWRVCHHabQjBSNOzNtHVSsk6mdNONMxQnfanPaM9oC+2SKMwWyAfRU2/JdQnzrs+lqqehaEmEbv",
-	"hIl/W3NTC+tGf2+wTu2EaLdar25/oRiui4sPv15rp6eZD0aFnw05DAM6RhEYw1bxDrdQ6RpDIRXqG4fG",
-	"69NBcK9xwGjxjVGa53xEYJpnfoVJfgX1fsFN/cRiLfKFNl7wOAi3I5YnHbynwNR2mjZlsqH7YEpH65Wv",
-	"EU0vK/nCERXid+lR6GeHhSdb9OaU8kzPmTZlZpz1iVSbc7+BOuNCLbIAOxBGD7QYw+yf4FuO55Osngi6",
-	"ltZxLxqFrejRXgAdFv2nOe3ZyHp1NrlNqEhz+Ak8gWX6ZI0UNrHCt3xXgVl2LvxTGV/jfDF6WefgV8ig",
-	"FPiAVKyVH0RjJ3hXocNIpulx9XetQqaAu5FlvZ6J/QWJMeOPjQUHlodQPtOAWBIpz3FVQy6GeJA8FOUd",
-	"pWKfxoOZCuxi69nEvJYshgt+XtyyPPJiIPEsZwCkgehh5Tu+p+y9rTCcYVLraBUTAMXSI5zOnIcfSTtL",
-	"ccTG9O9kS4hY4IZtofoF3IG6gtQnMOyGclVAF9IChFj2NkyL1z+YZDrDcz6bwvoOPvkwa0W+Kj1x9+E9",
-	"T5xLvJanQ+EOhjsvK9jJxs1qsSpXaPbXDBzl4ZCisnH8LsQkhX792QvQq4SH2E/keYxKlVQOYFDHLyg9",
-	"8oW0HL+EymuWvYWLEF4HnrEIUIwYiBByimb3i8SBkQTA7bqAYVoWDabarj9FCY7CI3PGqwL2EZTbgUPD",
-	"FlTjxwaPuj/GI3SC2zua1N8+VGz/a//i9bUWiVyfWFBbAS8tOdAt/yC3XnD4EuFzt1Lh3z/7fICnmzwQ",
-	"fTQ+NO//cnjgr5O61lkzyHRTYLgkpyyBseMjO2h/Eq173HVL55/5tSkauWppxMJpsz9dcr+vvB2oA/vN",
-	"rqzhKld1OxsIBMHN3ALCeYDt5mwtmhYMHmzHlRM1iBqUqxLALLOPz7zRi0257lf0VYa4CEDDTAp/9cqa",
-	"zAZ6XgDAUjFKHsbyo+RzH1a+hYUp7SA/J/f2YLzkGcDPL/CDbFD3Wiw2DdVimdTZu3XB5JsPm4EQw5hz",
-	"gDoupVsB2UHGAgEnTrtwDVff8n0BwnpycMFKKNfsc1DTXsABkvCEhYLt0nh2iOFzc4BzQ39/27Xt/jm5",
-	"Y+qaqFQbt2ZzsZJQ0z2kYnG1L2sNSOMZKSS6niN2afF7igU8tvSX1Mx/4QX58nG1fGerUC0e9XI6sZ02",
-	"m6ln9VI3dTbKXSxdKQ1CK8ximOzvj1UncgNBRYPCUOBHU6yPapkIEr6V7mho++hRHu2h4WrzxLI5N/Yc",
-	"sleiLi206OL2Q5007Pk2AHIuZuhcGS6hlWLRF6ndQLqD55combGldBAOcQ5lvBXinc5G1AI4Yj6RWxHc",
-	"M1t0+RIVXRsse7l4eihh7+ke6oNKxRZ6u82jOMZidVPktnNKWPu2s5SB57y92tMk4vZiFoD/KlxGCiaa",
-	"xqu1bl6EwU5JKIfwS7EinqeO3rwbJ08LT48sMrKeI8XgNJLvwqMc72ZF0kBkyYE39eeZPlORSg/3siR9",
-	"fMszRfiSV/uov5yanZf473Q7kQ+cdWOcbqchoeEE+vi90s7k62WVYC8Car/eCSwpBRnEJf14+nY9Ls50",
-	"GjBCEvdIyyvtSWCxj44Yn4K68VcEe4plAElWPirKYQEsEKvPrHxE6BAwCn6Z3YSyFvdP0OKwFFIxmvcM",
-	"JUxbGepIRrQDxxWVyVhq7WZLbaimmFYzclpqNaOQ34YjlJ9nQxM8QXHAxziDjJ43YpsxCQpHdDN6TIQx",
-	"+ozgkmMlKqob3Wd9HI1QoWaELtcVFEInXSOOBHScIi34NXQTh6rCbsS1ZynN6KVsxGUoEnNuxYyrVSOC",
-	"iWwMkiXacsrGxXUs0PBX+tXxVuTht3bSrkU9K46bNdERzPhwrekcklWGwePaDsc8egb5tP+F5m7WSCVm",
-	"aBAq7uYQ5CTLzXsVVzrEO2Mr4Ub6e67T0d49smfdp9McvUPULMSDFg9dtkdJ8fBFom6r7PYedpeMnT1A",
-	"r4GuKYDg0KsD6ukTS/YHt9Nsq5VbgyQPnqNcsbi6UA8by4gABLoQZTzXsW46gj4xejtVOJBqxmdmgNCb",
-	"cK/eu3DC2kmIwFESJfN37D2/s6alIoTDghCez201xdVMiZqhjh4ROPO/vPzydf0gc9a7dwHGMSbg1XqE",
-	"J9nnBAq1WEMgeybrL9Z1PrRCbJ57HYQ10rkGPD6xIgzYOSrGWcApixGp0e0Lyhq3GxJNs67fBP92bGfr",
-	"8hBad4O66BqSEHLX/QK5yki7KYjA3JXUzwedPR/MGiPh1V9C2+qNICDBUEfF8h1k1kEac1IDPtlHrIxC",
-	"//zrKSttLIhNu9dvcZgorZL2J3cFgOyCBXfEXBovhlPdHa1CHi93oF0vNJZSyFUO4QV5P9JoXtz33daG",
-	"71Qx44vQIDK9SqhvE/Pn17zOF7T70IqFE3V5egcdzfcExTwGHhFNfSTVFY3b0vn7w1XelD+BbAfZk85Q",
-	"vmWgGERFJekZf/VksEZFQHDT7LOXcWqAHWoSsWMedKx0G2knQvZ/ORovEtslmVorzZvZEZluqlX4vJzB",
-	"nE+Neiiu8DJxt0e/CmdbY8XiBvx0uUM8Kv7+y/CceojbHbEKsOAdVSELwGMJRsr/zoiY3KyEdbPSo0d5",
-	"Z1w27E9su2W1EO09+zwW8mUr+ZAvjHRcr2mNPB0g+Nav6zW0pEdy1uQLFeslmzdCeF0ewFgLBttQN/5T",
-	"I98aAfVRyoYtrPV+OuO27wcv0SVguSCnnCrZrWoKVziiGCa6XwSr6y9HX1CfBKPkvI6wp7wmyKPweWzW",
-	"qZw64jLTM8CHpzVWwaXdnOH87NwbL+fkfA1T8D6B5t9wtRoDOASMzwFV4OwOgN1o+3Lb/oYcNIdC0hkW",
-	"o294dhvLujgQzgD6jXk1lGFufUgkIC31+I2Ig1Q45/wSc6BWfxGOacMAD4/Q5tDl4XXMpMZLKX6wjKmI",
-	"YX7l38u/jYIGA6Bi2mU1nEF2xaLXpZJih1vIAxHc7v2iuoYU8KV/cKlGmOJtO0GxdGLbCnMbx7lAucQu",
-	"YM2x8uh5Ae5H6k0OUGYk4ovNIVPhPkoCASp9JB2UFIfpJQdtXfQgjgNU+4qX6BhEAMQs5ecOut7ncFOE",
-	"6quoSixBShjPFUZABZxFiIDwV9FwqXIGmcWaq0VJseEACJd8Dl4Rxpnn/WzZGbDadFm9uIBzkvTVI1bA",
-	"cXGjXKiulFGeQJ+YDs5r9keAGSfgNkdoXLkRUwc+9Izg1kbLUDKr/K1eaFNfhCRhbbfNhSJRuA9AJgnM",
-	"/1h0zj7HgEhO/i+vaT2xVYJEwBcL0boA5+TASxxCmvSS2GkpKqpYh+BcTN7O2SK4eSypzGJd/85NdB09",
-	"y4lNscTqMZv+cZR4wlU5GZuw0KoO2WZ+vpOjiq6GZ/8fXS67GrL4+Z5RVd+Roxkjv86opJ0U3T27/vb5",
-	"ow0rAJ/xYVIC+FFFv00iR0xLzTtZeACqC8C5SOWZuXJBEAx1VYbEWN1EOghF6rHS2O9TlRvCPjazpTal",
-	"SNZ5w2sw8aF5mkHT+jkR8rzpCqA008N4CnjhxA1jXIzphTNkuqU3pct53F+S8ATomWRtFEKNQPIoy5wz",
-	"K1yITKTISrTEYhHVewYJyEm+OoZzSEvgr/5EdFP7G17EAywj+j0Op+9NNLuNgTn10glF8JxJsG4PgXHP",
-	"rPyAYOhoim78e7r1twBl0YrNxV5TdiVkHmLjGMSWB5WLdncQCoC5zagowU4uxIwHbcD/D+KWlto45WV5",
-	"+JtbG9GDtPtx41/ihE+WZoWNuX0TgL7OL8vamyqxk8vsjwE0b3YIg5ZY7YQ7qnQhW8KX0Rm5Lb18ZwDi",
-	"p0PmB6gGoPkHqyhTYskKMjeCb2biQahSGYa+mkLvyPDCmO2Tp/wPCQjhyTIL18LDG/Rz6pwG0kk+Myop",
-	"ZHfSSnCINpeZy3jkarzf5SOzx07rtBtF8M13vmFfVv2oMoFwVqe8DgSbZ9c890we+LeeRCNI9IOtCP0B",
-	"QIn9sVbszj9qz8rhEqdm/gO2AmnbrKQqTV2FegNHdQFoRAEVWufuw1ZbrzJ6pqMIrOggswtt2WQfoLDC",
-	"yVBvhFv6cVrxjay7EfJKBtizgyD789zIvcf0MQIFVkvPlPUYEFR6hENaTA4k0kX25uis/2etWWfJC90a",
-	"vTJ866UHKxzJEElOi+MmChQDkBEL9Z43QlBMktF6m/Vb+2l0qs6G6a54O90KCt38wNtshl8AFjuK/YUQ",
-	"+y+hLZgRT+egwqCvfMNpNXITLOhzgmR1K1QhuuacSPXr4HJVN7tCjBB3hFIvuEWNAS55rDu049Jh2gWb",
-	"R/Cy+9RwIR1b87YVylItEtEsJyPd+7N4n08NCixgekfhUE/HW4dAeYwEgKNKUMp2aFoCUiaaounkr6S/",
-	"C3qVi7jwEjBHbYrMlDgIW+mx0fCKOWLnpFWdUZBjzU0eUXTbWUd4C2wrHHOw26W0pyk5TweAyVk7Kuwl",
-	"4hs8Ry0BLLNeSZYPKc4XhVblgzZKqD36oIzf4JNC6k6E3cv/MvlMpqQAvd3ypgl5QKVqGD1Kf91l4bNA",
-	"UjkjqeKs+hOn0lVg7BS1GKiD6OxYbaX4cOThz6XFcgVYm5Dvqx4Yo9YrUiOR7YE+DiIPMK/RrVyew31/",
-	"4O33efY7JYJy8NBgUtdlNQqCvV+Do8od2cJXOoeVcZYn8xDSM8OKCpHsgIsm1Wp2DBg9sJzx5xcJCJMw",
-	"2B9Tk6L87OuHXLpoMLtuMfOY9xljFrQIyOgMhWumgzm2RrRZFSaMh4Y2NCrpmCS4hLrJF42Ze2bpYQUS",
-	"SK95SEyjez4iBNqsfhlFAn7PM668X7yuAtWRUKpBjxtcetMpy6iIzeUw55Y/CDs7/jwhjijITxVA96Py",
-	"uM1A+CdhFfosJgEP4ORZT4wRjJ1WPcMeLvhYTOCbLqegABZNYo72RwOhjghX4yWiltf3zAjrAlZun23P",
-	"almjqwLT0dEU7u4BzjP2y1dGiBqrmWwFQn1qldTkp4J5feG7e7boTFP19Wvh7/aeQbH2KsJeqFDdDY1D",
-	"9HAYvbunMhs0Za1WXkQOliJwjrf3mF1eoZVT6V1EQMgVuI9ooyBzhoKDVKBigQCVWEqeysNXfUkBrOR+",
-	"KquqE7dvsGTT+RlVHb41sT7VOKVquix5vbJi06t3HYaGdSdKOL5drMkgUEpzXHSOrbQnpUY8iKZiLTe8",
-	"aUTD0prj94SvWjG+gNiZgFP0xDL+Qdp7Zp0QbcX8WwEABHyxuWd20TXoMcbPgfjnfhzM4OiTHB4EZPVC",
-	"K4wiE5BnRx2cIgpP+7e02AvoAko/f4z79aLL2GG9ZD6oPZ2xUEobNkXvFDPciXu8Nf1+I6QvJTPka7ZM",
-	"qAGPDpgdN7U9nsZ0xdyo8zOY2oYrYfN4UpBtlLrpB/R2VvGWNFFqFLi6IyxBoHXNHQadHd++EFvHjeCz",
-	"7fbzfEQgNQIAwZJJ08b7d1QRwlYRicBO8G7ZQOzJJmcmlVlMkqwXd64fuT/nLD/pwxTOixP4mqoWgd7C",
-	"LVs0sm09YyB7M1mfAfS5N/AfOITOiYo4DyABXtNCQngoi4ilKp3Wm8MKOn5BcM1pMfDfikLUCRXZJrDI",
-	"F4ajHObB4vknky+cWHDmj3SkiTGeC6Hc6VCEiHR2glFO5DvDIlZTUAcjFixVFZvU+LhHYiu47YyoJ8QA",
-	"QjtCxr+IWWIkxJntZ15kO/sjIMlzMlG5EzOrO3M6GvsttjqVvorca7r01L/L58G3DIPCEMcaGR044UMI",
-	"nMwmLyTMuCA97b06RliCB5WuofvOneNVot0eFUztjPLsfVbnVMUQ7xr8eJ1RNsFuB1xQePvgEiMyNEUU",
-	"HPWezqGAc3ryQ99PCsDSZxeHcJ6UzgakGrnJwboGbxFdeLrKPbX0R5LndOKdHvO5KYk3P8kIiBEso2M6",
-	"6iwUZ/WSHVoZ7oMHEfDbbi5PaqMMHjIqllXTt0KoN1m15SqWHzMhAPZNziwKphKDNokjuojoa92NszO7",
-	"duaM7vJ1GNf7XqWGYJcn6JvuWnh7lXZsy2uRYtrhs5yF0FtruThtAH5BzSCtbasLCIbccahdy3wbZZ3h",
-	"WIVD1aglG08ufJdeuMSi5gUxDHw8z0QLn+RBzqZg334rbdsQ75T/FLNFw609A3/yrfyneNFQrOq4vvM5",
-	"zkHhhJGKm/3MOp61ReG/99D0yMUphnnegRsl9CK5Ys4IPh213avlb12hVPUuQrFO2s1RoDcSUJL8vwsQ",
-	"p8F9B5R1cApDssjtUfZ2BZzfHtbGcBotpD+uAcqW7DCnlWqoNYH9PqbaxNu1aJaDpJTOOVwaFRbBstuI",
-	"KW67tm1kCAd0JL1OgDzAYR4BePAW1Y5LQu0vQOX0BA1pOQOuhWY15GlKFHK821JNurXezZbclIWEvrJQ",
-	"MEzuhHIVqOGAVHegpPnbpbAQv58RE6pmFPGtd+o+ZtNUg7sZPt1CNOiDYFTNLSp5sHzDuNojY4wF72Qb",
-	"K7DPfCv/l65pshEck+v4HTVygy011egiGqqT2yIaarGG3zmlvxdBOLguZluaMDIsQ5GpQ+HkYlOMquCW",
-	"NVxCfNJRN0oyxCmdFdPVaelZNoZ0+bbbbrnJROfETJJHG12PXaQLaGtqQWR/FbdcEfD4IP839c9fg8DK",
-	"6ccQA6gtQbSEej6xuHTWsXMNShk9sNrf9PMTDnJURZUm0S83yI5FmhmNFmtKRvxIXGOeLIPEk4mRwZIE",
-	"XkCpu8YxwjIYma+guAfFGJes8RDgCoIAgtzYpPIruFUFf5DoUxmdELzy2f4Bp4YbFxIieia35hbnS3lg",
-	"GAV4XDOM42Q3asub5pvcG0Rl3a1vEMt99FIdBH+GxwWVz8eBIXoZh0DrMoK30V07IW61a4dS9QGiZ8G4",
-	"cZalJFczhHrIbbBWvWFtvK5e0y5ZXlLoy8KPoLYXLTdugpY4lKr1NPg5SmnBowkDxc8zhcTjPA/XnUjc",
-	"cbt6giiS7RWy4iP5n0iNf3x++1vdqRoiCLK1wi3V8PPsXW+pWt9KC/sccZNQTfKS39L/jfy0BwVK1cyC",
-	"vb9gWfAfnWgR53fCm5EMddBv7KSwCXTTogipAfgnGm49KXCjEA0M82FP6BLCOrnlTty+DWavszWK0AWq",
-	"FS2GcJ/hLPmW76lkBUW3cAXBAxWb64ihsGVSZeO9zoC6Ox2tkQ2D68OzsofSA7act2z4kCXaEikpPZ6P",
-	"0mwtLVWMOExiOeDNghfN+rYI8xGr5Rz6LMyWN2O8m0B1+Dto7tstPw2UFiZ3rBRUggEyfnhELcvLa+++",
-	"Kv7056+mVa6KA8Tu4sf5yQr0kkSPPsQlr+VqPUl3h88fo7s7ruof1c/kJzpDdf873xVSVnuV+e98FwtU",
-	"tXmgIyuyjDji7c0757Ri0OyerbiZ85WoGFYfgdoiGEjjbwAIe2YP0elg35rzmjUSENFHsJDUFcSigf2j",
-	"dzN2qm261WlqpC0Ii8ier9NDmDdQyys6ZrR/Tzln6OZR56zbx+Nkr4wsFVg6x8VsA9Efh/LxjTyvXQs1",
-	"Oxe2f2rbzqxELqG3DxVLYke0wTCxfC3B9b4YhI2ShNK7pGQNseqBuaLlO8ssRLK7k6V9SOzz48Z10OJz",
-	"lPiOb4T90eUvLGdK7CBnAfPXpLv310c6rJICwaKIFMO23T//2WBAUij3k1yvJbqzdkauVmiX7MuxeKlM",
-	"utPVi2u9ug2zfQT6N9a+yYaIxti7hu+BVXjGoVmt2cjkmC3quhH7vEEn1uUfUVNwt3hVubfopbGO+Tz3",
-	"kmsn1qgUCxGqTWz8sSU1kdAoKg9toombbZ1fx1T3m9hHt1sgxDDhuBlZWsQyoJFoGiiHiXgfBI19Wt70",
-	"fPEd1MS+mCu+I04RTf9eC5nZhbQWNB/8e9tIgWhtZiXi31adbBrtkN7XurNirZt6hvE5prfRz+ZYAyT8",
-	"tZZ8q+FflhJx2BeGu8V6NtfcTFv0hcF66apfJClHQ9o+h3tGOrkwVJwiccqOWz/QL20+DoeKKZ4zfHVT",
-	"S9t2Ll9nzF+W1vCFAxFIGMtqaSG2+DnqD1h7/Rw73RJl+ekfrAyXataVTI8gXWIVarL4wAeFWMYc1qOD",
-	"fNGs7fSsN/yq7n7duWMJTKZrMNt3wN0iVk62x50SBeCkM6WPS/OCibYpNgHngwRRRdJN6BE3IXsHzP4S",
-	"19rkg3y8xXx6LczrWKxjL7ntSuu05NWKuUB5LPGMk1c5vAOpXxxBkyHQqREcomsoO5DbzSl2TYjutz9h",
-	"oMrZLJu+h23ABN88cEJJg5KO4e99zCXqY0NBtK+vmLtLEzAWYibsR7+JeYUuAdnDVOEQ6NGt1nl+dC1H",
-	"ZShR9ZgYHwuoCDkYox73hsQ8AvHJDkiy3nRVKdTYyYR3yKYJOS9Q3h2G928CZng53RDG+1yQpwrVikDl",
-	"lGkF33hOJT6gAjHzPWZdx+AMOStPCb4okYOfsF8EggKG6gQRVhTcQ1lA0UKFiSxyqRe6k8AmRobOTPnr",
-	"CE2Y6bpU1QI3LyPwW0wDC2vDg0lS/Qa1DA8ncwgjjDOrUuMQLTfMIMcJJ3kcgKv0LgfRNKdjdq3lK4Fx",
-	"fzn2jL4wqm7GDZJcPcwDDE6KeK0SUs9ydT/Ni8AcMVYip5KRZYo3TQyhT8qmQ5Jpz0CzJMNzhSeSYrUb",
-	"0TqsOMqV3QmDun20bUElXkoqg1Gyg5yTnlhkhQNg98CGQxb2p+GLpKFiqn4PhmlEoZ7DRczlPAIvZaUP",
-	"aBV7LRLh2zBoZKPLpUCPCeYhgmMcAnUJZ4UUYahB3Ih6ppfLk1Bi/j29fUuX5HwgMdCk/XLf84aqKh9Y",
-	"MI6ASgFuzEX+Dfyyir3nNvE91IV+RbkGhyEBO95sPjO9Dw4vhxVQyoYDvt7zPkobMzzFwutlaaEbzea8",
-	"Bo55iIx2iGJ7Ec1PNI8AVYUhj2m52VTmRSPbioHVAF53//eQTcxZy3dUn1kobOTvF2xcEO1kAmNmO8By",
-	"QVQEvUI2EOKKIdYskQs8pTZgWIGO6a8zsMPiv2Sp13/+2QM3XuOxvp/3fP+18ofwnu9fYIfv+f4H6pP+",
-	"8d1aqB9Cp4eWjvcglV9s6HgvxIZiasPaqIQsljdBGW3doZUSkp2BAXQqK/1Qd9Od2mH8Qz3fXzH5j05Q",
-	"8Bd64QYWUO7EbRzuEhtouJ3vYyTuOSU38jX6pl6QQyth/kXHmf2PQp0mnA9A/zXzU/yxU9LZ2/chKvjs",
-	"/YHvcYPWVDdsjKtVC97YYPbu+Q3HakqgDFqK3Or9mXNd74PKGHPxlsJa2Po0Klnyk+G5pC3c4iQvWGcw",
-	"LeNKs9jnewIgdUnhF4ea4JAqjN5lBAsMf6V86mm3Yr1/o3fZfCShXJAljrPW2LLCaWUJDMfJx1N5cchP",
-	"mkE9Y3pmMOaWg0gwpc4egrke2vEHIbHiIYV7SLFY8dXKm6jOSKZf6qbRu4LTYcv39DzeozPVC5mfiQeh",
-	"CL4Asy9rLYKBAEKDEO0AU7F28FxnBdMSfFL0nTjNtkI41Dr/hcn+k19oItvgwQhBkOFskt3NEhgizBAY",
-	"3hn89SL8ml3/mE16cw6WGj4P6DlHFvTdh4WINvdPvawLHxV4xk+u5GWY0VkJ1zXfP0GMyXu2aLQVdW89",
-	"Q/eo0hDlPi56AUrcmbBJZwNE9QHYGZtKhO+LWCNOgwFs6hU8heoESmvel3EV4Kojx/meNJZz1H8E4Syb",
-	"CDUDqMwWpOlFI7iBrLOKcUepHYPQ3pSDZ98E55/qHq0akUonP409RxmkB/xpfAwiXNLMHAALL04hIv2f",
-	"OYueDQzm8sUf/ziezVZbNyvjfcHPeQjBNVR30St7mF57+HnxCMmg4fi8ERX2Mgh8wyJaVTYOc1vwEmjQ",
-	"mshthc1EzaQlZCAEGUR7tn9NAbgFIwe0yvvxxQeXr98CEAkbiQlCW7StRTHM8r29x2BGQu9S2jGvYaFS",
-	"CHlEnCrxVIl5KVe7b4JR75344E6S3oMwtlB6NjXyVOxuHE4xtsCWIlvDKLHey8FVHvOJj1CDeKkLcJwh",
-	"w/x53CE0F9AZUB0Mf+ZUD3UZyqSmnguAU4R0g1uGqAUoJ21l08itcEbYKmQysI1sAJHXVoBpY9NWjAOy",
-	"vR9j1QjLarEywn+MNQQWvBGqDiUFbhnUmMehWixrz2q96Lb+FNl/vfn+Bfvzl1/96Q+U5Mm3YdNFU9PK",
-	"rNO6xjchqf9K1kfBIEzn9v8BP5dcCIVakayFcnIp/Xtz8/OP74JHE//SF6W/+R71j5uEPG7ubp/d3gVo",
-	"PN7Km+c3X9ze3X4BeMluDUT5lLfyKaYkI4qwAK3G83DICP6xvnl+80pa9w21gTDnVivKu/387q5E27Hd",
-	"0/AtyN1LTnDxx795jbsMdGlDVhXUb6bZsrmwssZ9nmu9qZgSuwiUC0+ltpnF/Mw3Aif0O6/lhW73cfZM",
-	"6R2SxWItFhuC/Wn3mPYIX6ZH9fQ3TwYf/RiOyq3kV/sGG8QFt9zwrYA01ud/y7BDTtsLpjPAj4NoTSI6",
-	"8qb3fAJtJ8jFIMCXfyAskef/fTeOoPt1tOOfj7nFjy4pjwZJn5SVbtG8hoEHbefCE+D374klc75C3faR",
-	"Z/Oa4lchVT83jJ/SRog2PhVGwA/2nnwNln119wVaL/z1809UAATnPQp4PNcFbxZPFx0+UvmjfMGbxYvO",
-	"WToAYd03GuupLbRXx9HM1LaNXMBHT/9OwLTiA9+2qLzNuRVp/f3PP0+L3/6pB/G6G9RAffblAHHmWZqO",
-	"8+yuujG8lh3iEH3+xwGwyTOKJ7t5fnf7p48pqZyoQ2lD8Y2Pw5fJU9zH/MU9sQ3nDA0lLWDkcf14OKXH",
-	"k9j7CNCEMCH+IQQ4MVBx0rRGzIGBOKMhvZCdokwu33biMdTScMhnRhvWc39b//jZs2efff7FzSE5kC3i",
-	"b3kKwzjnm1fff3FTILdnt3d/HFLcs9s/PjsolHJ3+99jUqvT3z9P6w8/u02J76v/vvuqutlJuxZ1rENx",
-	"97Eaz/iLu2TGzwYz/qp4QQ7nCoMnc/3zial+lUz1v6fNM9nZNy+/Ku/sV8dnenf7+Znb+t/JXP0hjSb7",
-	"a18cfFjLJ6lX8/kdGH68pjPbRcv+3476Bn6dzEC+7cTvxD/+AiJ8nnNAliyYevsgC4APv5Zo1A8QEFQD",
-	"qhOUuSTsBNBaIBPrv6iSB915/9LVemE9Y/mM/u12W//hgO301VPKnOeHUFTxYubDV6EgFFaG1nMrzAMn",
-	"nftvv4Vc2BuoN4fYkcSPbv+Yq2ny7Cu04vkO/X0K3xME7aCLz2+/PKeLtVT1THculO/YRcZ4tI8v/U0p",
-	"tehvyueTyR53/Xei/DD4sbcT1LArEDsWfLMO/akRvMxvfZWUz7OoSSKxr4zYHVByNKGXCfkvMTP/SnTM",
-	"XXhK7559dvcVVlJVDmka0XPAMIZo/xXhgN00CCkG+RDhKYVtTbryJBl7aDnGwWe/f/Oy9P2wefpw/Nnf",
-	"iTj+s8L3KMP+DZPMn3kCpx4pavN4B78GFJXDXyoURrzQHHZTdU2TSh4DKYNqvD+/qTlAkFCCJEEKwUTT",
-	"J35yc9y42LwhD+hB++y1vvhWAwn+Xs8Zjn3sTkPADkWcQynWvijloHT0Ne79102C1QMRliGmogcwtIxK",
-	"VzuRlJ+IYBcEGIRVN0sP4FbXosk8fa3RkDZylGW8pka/j552IMn12ldOqpxIBbSi34kG4+hHqVDWgj1I",
-	"sbuSKBX78zQTAWaG1BChT8u08L8IWPJiSjjkTAMqWPKFmNkF903/dnf7rPKy+t3tl/T/Z796tqnqLTcb",
-	"5JHEiyNQZS/Wf3H7lWdbKTF9Vd20IR0+pqV/EdPQn/kzl3YzQwv/87vbu2eAgN7SWwaOqpvdWjoxhLbx",
-	"n8bf/bpmEVwzbXWHU7KQO4uZu5MpFvb9d6JXGvsYtc5FI8UyhJAxXj9IRJ99tFEhJLZixQRpqeRtxDuC",
-	"IhBgZ+yo4IM/w4QxApIPQKMFGzWmZipUbFL6N7EUbfkCxHKsF9+Aw3qqnx+q2oV6qc8O9M3JtDMs/vov",
-	"Jp5BUdUC9cDZPrHMX5VrWaK46stnQEAKwdojHcVcnSrSbCi6gUGgWqBvrIF4ExDEB8QCzpSig+EH4V6E",
-	"NpcY5ePH1+H9vK6NsJYB8hXBofPeJUR1HsFCjfnpdYchXLbsdngjlNj9uyzyB/lAVTTCmgipJSwd45Wo",
-	"xHW0aCsNKRSDg5WtME/9TgSI3OwBv3VG8O2b0Ozk/XHig3sKetFnFj49w4CLc6KxclcoTANJGROmLYJh",
-	"C/Q+XutS0RZDxX8AqQDMbSvMgzCfWaEgxkE5e4+GYPjLE5ug844Wc7DxIGV/JlWZB/+sHwShjJzNhKdt",
-	"eIphMolZfjn2+bwVhMH/uE33cyAEnm3XcCfquP2Iob6Wre11ArrIyNNauPKA4gaYJ/1mh8CKwiNnBHfi",
-	"W736RNv7rSZo10l7++ya45beHyquScEGG9Fe4+y+rmvU5O7Bf14xvkI3G0RzwkMO7nehIGNxcDpPf8Nc",
-	"ko/HXphwRJ/o4f5Wr/4K6kdxz66xSb6fCqgUtV1InaV/iMZf8Jc6Gwy++CoNHb+5wfsmQHQ12THcYp2h",
-	"ekiy/Heh+rv/WKrHfYwhMQDQFW0a98yIZQcBkJ5lfXn3Z4yGCY81ZroiDipFPWRvxVOIKUAedikZFISa",
-	"hTb1C9/7J6ID6Pv34n8n7nNCDV6rugI14H4ynuZhUR7fUgh3D0IEYOeEmkOyZoBmQLTQV+spUMJSG7Hg",
-	"eJYlRvl9aPMJ71kco7C9cZ7X8RX0njCvmZB3zLNOQJWUioHZAjRdw3dsLtyOTvSyC5Pf/IABeGTvX0aY",
-	"wKOROkEZe/X9FxCIyKGEU+uJBZZZMfKKQRDPPzqByIMYxaOXR2N4TgftXI8MwnILVBA27DpEEKx4sGOI",
-	"58KJ2R7uHrBUzOPvU3JiPCLGoq+8ztspZ+R2i2Al16SVhtc1ldc4ItC8olaX6JPJ51cSTJ5YRtOuDgEv",
-	"otng77ozCnwqV36L3jpuHC7oE71F2Pm5Ysm/8BC+ESuok4SHcIXXgk7z6W/4hyBh16IRmIQ9PILvVJ0c",
-	"wO+6Fd8BPl7YCC8ME+F5esRS9Rig24iLSbE62ZAo5uQtTzf4qTOUPPHpJ3Vcrntn9p/oJkVMpX/La0RS",
-	"GIT9mz3rERueWJATPs3FwnN/+psz+1P37L10ay+nhAP6XXfrHd9gTDaAc+8ZVskQNZvv2VZaKK/8r7hh",
-	"1W+5iGXczaPyzilYj9LdBVHh6W8LXYujdodQyfKESAc+DADFFPyBEkYTLLcRhnNOshsUujsU6HrI5NHQ",
-	"VFowwq7H8NM+xZaAvKl6veG70hyos8NJTKkd+sdxGZZPKXyGgylF60HFY8VsaPboq/KLSnqN/mUy4YCK",
-	"vysEBWOaSK39/kv3mPuUuSOEZHvZDelThqfck6fk6TxyXb7GFqMV5mit7UyLqfmXTf41ff9p6YxWVCAz",
-	"p7XXOOaD1JVHOx8klvxtAAOyV3wMVxtRp8RmW8CnW0JdK3rFLNLgfzCZtWuN6bD/jvMvS128fg0T/zRS",
-	"F/T9u1hVYWS/vNwliJ6yUFzH8v11VFLgtZBH5N8zHgcgTJEFNzUWo6iQ51JQ2BAB754dIIqVZLoBAdq1",
-	"EEeNbFBqBhpNc4Yu7MNwv5fabCGWdA41FjN45UdNKtXNWvBgYXiBg332rbSttjKAD5RtQh+v42inySRQ",
-	"oNyyF2//+h/GebT7TCHUycUmjS5DJX/R7i+AOPgpmAF1fqnD9seYDY2oavCAxHRj7hgBLz2SSL7VcQx8",
-	"osDu7v8Eod0YEVS4jwAAefVDeSvcL9DxpzkW6PuX5SPPJeJfPrHXihbBnecK+wUTqhpkMA43n1jtUfvl",
-	"69DmU748YYwCO4zzvJ4JNHRZETSRGyYlX9FGHEZ6+hv96ZTh4A1EV9Ke3Eynp5VW14iJ+RamlTzE/iKv",
-	"tK4pZ6OQ2c2g2F/TXPlV6PfskeaBAqf4uq77nZ6izPDd0YkEkLNX399UN2/8f1699H96ma2Uk6/6vb8n",
-	"t9ckcwLick7zliJK0K9TuaJeOJGP7Zok1/wLRVc6wuP8g1zB8mpxAT8J0SYXJYBOVuz/ev3dDxV7/Zcf",
-	"PAd+L+avK9a1BqNjFAYKQPEltUeTDQSTVUHkXXXCWhYj00z9xLKFNkoYe+//GYqrPrtjP38DvX15h5AZ",
-	"WrFWfhBN8a1tGywWV2T1DT9tAMtBJy2FqCmfRHCA9ssRaqyDM5JYe0znT6nhw/JKFNLwa9iO3mnExTK6",
-	"cxIs03JLUCoBTp/AbFDTx6jVJEgIo4IUfgJljyq2Fk3N1nqXGASu/UZB/PBngT6OeI4gap7o5HcM0upv",
-	"0LVO7jvyfPru0BVF4H/oiYq+hU/kEh3u6/Ul1tj/7xWvNeVAYduvdJ7oZXWazU3wAaHgR7CNXoq5jyf+",
-	"JB53qHuRHHj+ymD7o6LzG2pyKkwkjgYRRXbasz9KXTzLmbDibQBqnUNxCfcZeIfQ8A0xNhAScB8sMBSM",
-	"gclpzH8+aZYrzZuQynZsgr9+8mSNonIRDvKaYCFETKlDIByxBtx8qMzI9oKbCp0M8z38/9qMPQaXfqKo",
-	"wrexLNsnCVrH3v9tIwuj3y1CCF8vuDAC5T7ajR1o4OlvfWGVSZ7r9HB//6f+uvucOsQD5EbGKX5PwVHD",
-	"YBQ277xA1ymXpNtcVe1NSuB8Cq94liSezoXCKPLSg/YNNLgIkA2+vIb5JhwWpn35E1lzyNkJ0dmQtfkg",
-	"6oBZmGTEjRIl//PPbEGAoeWMPVNfmMhm6mtmWGGlH8TNWhPiR7x6EN3bNp6pIc70v+nJFIxIv7RCxY3+",
-	"BOH13NSv+UpcLRDrSmebJCjCk9XyVSy5qHeKrihnViyMcCFrEQN7PfuVDmCEz3q3ntKjdyKJ8QW1emwO",
-	"40lv3S8K0W0dmEmB3+AM/cP9IAxvGCDpL0SPmorgF9dJJFdYukRvBbo/U8iN5MUspDTGx5V25D4JpGZK",
-	"7yC/0W7Qc/S/A7sMKD6//buyl6ys/U40zXc480/DYaDzV9JeL9bzag9+Tc/2mretUKL273d8N55Y1mh8",
-	"PYDpGAgk7pGU8WZCzTx7cB1UzZxoGqiDrwRzO7kQUyVqKNd1Kur/r9joUwvPFou0ZMVnmuf1vGbkVvR7",
-	"jX2P3Wc99gAGSxlBNdwsVbq1j5O9+uveHY1QQ1TN40i6WNdjZdkOAOkBERrqYDK3huIu2dBJwQ1IwZMB",
-	"dasjA6PFfyjU7njJhK5boY4b0Ktc5c0tV/sYtAq13EkoWxoNBfHzCUhLC4EvyTqlktsOAY3GyOTFkcll",
-	"cc8+/2qa1Sig0Q92GEcGdLY4j2eZeXxKU9K3nei55HC13/rjnO/7BN+rBFYc9FnBVfMMy45ySTvxFFB5",
-	"jmn2b4UACIB6klv53VrsIZvbclmniu4VgooQwJ1MkJQiSyKL6RqBsCk120G9HcjyCwsVH0JVp+zV/w5+",
-	"/gaR8U5cfzLjNFiCMEeJsfrhec/4GQT4Tyzz/+iQsZYvNnwlqt7JuTPSObhjv3MQ2XcPwuwpOk8NAgb8",
-	"EdDE/U+evTFcv2X/xdn3RkJUdyOsZe/4vGu4Yd9yx9lr+gggU//vH1//4Z5RCG1/opFiVtwJqm9aei1+",
-	"oCaXiDrh2+tcDPQHg004ivABJiNUvvCCvFxQIdZeu6a6oYfrfvobfRfsfrkwh6FE23/wiSTarwGshgpq",
-	"fMooLYsjXU2uvd5h48QI0QYPsD+6te7sUfHmJTS4ZAX45bXC12vhKTFaR2HevaYr1cGSniJC529Hyj68",
-	"5tKznhchHPRTRQMkw5Qw5HUtKgh9QgXeC7Zehk3rUl9Dtvbj4FPYCIdMEbeVSXWP1ec0bu+WL9ZSCaoN",
-	"f7i3dBZPf8M/TDXzfyvyuRwHHsMMGlUdrT/2CVh/LBsAVAFAma6YlX77wAOG67J8l2JX2XuEu9ade878",
-	"1Sy8xkYosbsogORfcyVeCcA6DmcXRCZUiUQwQEsyU/v3EEG7sonpGbYcz/XxXDkPGPMXvhWRHD4JYgx0",
-	"ft200mudXoigxeML8C0Ec6RqZiEiT7PO07VMRO++zmiJW/+oIMPyE7IzHOG10St/8XIcDdG4DRUuvRa6",
-	"N5hygZJTQU4ewdh7xzfix5NxZsFA7DmgaKygWwPM0BmJ5eIyLIL2+RSH+N8q+pGoq5S1Iy1TYoc2siuc",
-	"+1u4BtyFcEc6dBik6r3U2rBaQtV3MCsDmhvfiIpM/yr66+AzqtktHYasH1jfNvLo7fpJuoskoZ+ush/v",
-	"+hTgjXS9n5GqoOmw7QVBuK5/ku5HJ7afiONS79dludfZOQSTa6VYgK6zkZdhJ22ke/qbdGI7LbA+3e7f",
-	"iWL8DYgL71xQ9GADEis1KPLgtKEyVpckFcPhH0mVQU/Z/7E0SNBuh2R4MaTbgBifkqJuj1Hl/6ha/yTd",
-	"W2z6e5NlX6gb5wMxMo+junzUK3b/+19GKmRn19yAf6mi08U/mJWA2EcjlhIy6P7eWceU3mGMMMUAzRHS",
-	"R6WlSyZAQx3HhboiGlLJZv0ODpuwoKgoL0BHQGV+8LXVfH+1hPfvQqngWF5P90BIyc5JC53x+ljFRF7D",
-	"qj4RiJS07neJlPYDl1Kw4bSkdb2FF819V4IWx771MtgSvSCDPiqsfmrAb2r0js33/n9HUq7xBH/z/zv1",
-	"JnumEyqX3nzijYUxCpoROKpgudZdx5bruWnyuIPJe5fsNMVdVxBMuPTish9dLykpJBPSAWaUaZYC2vpP",
-	"E+4Uzuz/4MsHZ8I3V8ETBUrpNSoYZcEV8GE/RKodUSzR/TnyMRnzjz5FP4c2lzzE8eMrsSJiQDvMLmvq",
-	"UpDBmiwQEHW15pZQ4Q/X/e/o/3grVP3/cnd9rW3DQPyriDDYBum8QTvY9lQ69tKX0cH6MLKh2ErsRbGC",
-	"ZDeEkO8+dCfJdlvZTiPHsKcUEtf26XS6P7/73bVetrEFjilLW1haCjRZAFdzLAFatAuacZOmLD0IpSE7",
-	"7s0bj2IWbJXKYxXW9uvTDQHj3M3JQrysOwWO2vG4gdr2O9bGhjxwzR08QjNPGICtC23FfAeJWt/heDKE",
-	"Z9YUbbSHz34Jh2pfnLWPH7MMhgrisSeC4Yvzd6YOCGru3ao3g6tNW0uIKZQGKL8aybjOQy0NOGoy6dBt",
-	"LpsHsb4ZUtnPBbMaMowPdsvYZnCKk1HM7fk0IEmq/WGx6pApTwCjblFJOTshH3QMxcqtDqLOQLNyi8Ga",
-	"t1oQiB3BhVVWBoAl0/98Cq7buoxTIgWOQN6Z6oAj734qwmifUpUeekiyW4jZmi5Z9HfDlmHAV+6+dagV",
-	"jVN2cSPyQgo+OMjq2j3EoQv3tjC5K5TG9DnjpSXdarg2tCiY1Bf+/vX+4hO9WMz2Hy8PryZ9WE4gx6Tj",
-	"HG8ZT60p5x11PKsfMIEhiinnqmN2GR/U48Eb+LAk+GWAAAmGIlRkW4o9sJwkdKcABm84I8BO1WDXOkT6",
-	"YjaXIFuqFQCpunRYJYGjq6fztJBifSzjzP+OSv7QjUpuaqter2gv8lZrdqd/+tWLSgzTHG/v4evADYN1",
-	"IzDFw+B7YWIK5lFw7kBtAnClzq8JFzQxqeKC8AxQZj19r/zFXpflSGquF/qD0R4+++cR7M+H8wGhAWQg",
-	"HxD+9yg+IL5VW1dLQ38C0+eh4ZwCBL3qdQGfUFnww5zZiCCzXXOGTCRmZC6Brhcy9Og3uvi0qVY4G9Vv",
-	"Ae6FXGX58h75PY5PFNWvD9NuaEifMkW2Qq6qPBw4c5ijdD3ZxNHK+wvPj98wvBY3ZBCo9hxWrqYGfVLd",
-	"WbGK6MPPcW9+85JXdhcHRczEqchiVg+0F4JzsVVm+pONtp9ToO9l842GmGsGTxdMbQLK0OhM8USUNZVI",
-	"GdNnFny2Dz8YgeKYYwFp5NaUa1fUufnxc4rOhtiwHADtlKgNjA/W4gENlWXu0q1oCfv5I8oJuIs3MgHw",
-	"84PtHV3B4S5sttaVcmaeFKUFZ0d7+9efFdsdoqRk77LYbx3uGE065h4/UYTavOiTtSEOOxvajXoGN8G+",
-	"GHlz9+2GXF1dXr2dIg3INgcfU0ggvCrn+rHmjBSiM4hGXxV4DTZUutyqAb4/H1TXl6RVGfoko2MqE73K",
-	"MoEV7lhZLwnI41VNizUP1I8WpCZi07TawAHLhDJEE8jMk+qjAieiwLd54rYn44oNtIwo89OWUL8l8DHg",
-	"Y5WSTz5PoslhdvgXAAD//w==",
+	"3L1rsxu30T/4VVBnd0tPasdHR74kT3Re2fJFXsux/pL+UdVmXSyQA5IIh4MJgDkU49J330J3A4PhAJwZ",
+	"HipOnje2JGJwbTT6+uvfblZq36ha1NbcPP/tpuGa74UVGv72rdr8WLo/yPrm+U3D7famuKn5Xtw8vynV",
+	"ZiHLm+JGi3+0Uovy5rnVrShuzGor9tx99X9qsb55fvN/PO3GeIq/mqc/ljcfPxY3P1qxzw4hrdhfYYxX",
+	"vCyFzo5Swc+PHuej+9o0qjYC9u4bvtq1DfxxpWorauv+yJumkitupaqf/t2o2v3btEF8fzBSKcxKy8Z1",
+	"c/P85t1WsCX+zJbCyFIw6/5Jqd3Nx+LmG1GvttebB/SWmYWR1sp6w7hh0jJjeV0aVquDm8YLXom65Ppq",
+	"MwkdZiazot+fGMbLUgtjcBq6vOIUdJkf3v1WuEuEFHg9Woi6zAxeqs0Tw5C0jTsOuxVHPBB/Hj9wKw78",
+	"eLVJ+f4SM3q/5RZIUh1qNx8tOGzNS9UacbUJYG+5DREPciUMkzVMZItti5ufpL3aBFxfmeF30iYvxc/C",
+	"GL4R1yON0GFmIvvwe3HzWqtlJfZnxm6wxf89bw6+3xwlSMMOWtWbgi2PbC1FVbL/evP9C/bnL7/60x/c",
+	"xN4KYCPX25XQYY5vhd+Lm/dK72S9eS/E7mrjx30md0UAWWoBe6P0Dh4u+tp1/nXpyBdeaK0aoa30NFOK",
+	"scH/wmX1wrX7WNwoGBI+7U9hKYxla6mNvWd2q4xguq1EyVRrWcWNvSngOTZjg71TqvoFO/1Y3Nhj455Y",
+	"rrVjDMVN0+pGmdEZv6Zm+Kj6J/lvuNqul245v4ah1PLvYmXdWF9rLR94BQdXltI15NXraPfWvDLi9CgO",
+	"jkAP3DAjRM2WYq00vqawN2zV2udsqw5sz+sjU2v4ySphnrCay8owq9rVFj+olNLsv2pVi4IZtRfPGbes",
+	"EtxYBv+2V8Y+Z3scgNdsy6v1PavE2sKuH4AearVU5ZFVSu1E+YeCOQZ+2ApHLI6brCq52pmCVXLfGKa0",
+	"ox+jNOxSn1CgofsTbdRSqUpwOCX4OP0T9JX8BRYq6437VdTt3p2PW+uN+2jv/ufWF52Msdo1L24+fLZR",
+	"n9E/arFSurx95zuLfv1M7hulLUqldnvz/Gat5XIp7FNZW6FrXj1dKS2eYhd4rYZEYHZDWoeXqBbsH60w",
+	"7p/c9lu2UnthWC0+uONhHM7zOZPWsJWqVKsLOhH39T9audoxUZemYJbvBOPMVPJBQCN660RdMrNVB1Mw",
+	"3boO17LeCM20auuSSXej/L7hADfFTcXrcs/1zm0i9HdT3Kz5CjZ1r5Tdju3n0klnt27VF+zkkkS7goTX",
+	"IbtZHi3+Ya30nlsno9f2j1/ehEm5DjdCu63f81IsuO21LrkVn1kJ5NFfxkcvj/82/EGLpuIrUQ5PUuJj",
+	"4racMy2MdZcpNC8GZHvCT2DEbqYFrS8aMcVYIsn+ZHe6H/rTrMUhsNepjJSOIMFEa7nZ2oXVql1WYjjY",
+	"YXsE+nNcm0HbJwY4Wq0sc0u9Z2Lf2KMj59rxkAM3yeNwn1bH4QDu6kgDXTHBV1scJLHbxQ3sYvoCllKL",
+	"lVX66ESyw1Yi1zwyrpPEMW25ngRWfO/YsluyYyunKy6lk4LtcJwT+sDpd1vRTeP0FIpw+GmK0cOJ/1IL",
+	"4DH+FdG83hUgGjv+4za55MchH5/54BNrGdNjsJVr3+qKuPrwODe8GevpO2PlnlsYe6NVO/rBD9DIvUKi",
+	"3tjtnP5rYRf7/eJAkhrNt273S+RAql7AI5xeDPDwRaXqzWK/T9OocWR0kBYfdNNwLRhx90odHIfvSKgb",
+	"FjtO9YlL9AcO7fIdmK3S9pKpbeVmC6+PWsPzpXm9EalxTHl2+8yWN6O09hYaudZuCnNOz1j3hwmk/NbS",
+	"F1bheSY3ZaPVwW5RfGprKyt30UFIEeaeOckkXP9aPAjNSiVMalesapIDlKLBs0ORwMlyshZsKRwp+Av8",
+	"xEmADfyS7FvL/R4fsrP6vV9wq+tFKTYJHkySp2xoAlul5T9VbXk1HDctRePt9OdQdEIInnvYiIigB6R5",
+	"eovCLfb00L+kPZKLlhdd1Y4DJRmpN2X1mSKvzUGMMrk3gq/c9n2NrT8W7kn1KsK5D70m4dgjr/aLvaxb",
+	"koNOlagTdcHITV24e+loBl4ospCZ54yzpRZ81+kY3MZ0SoJ/rawgaXFATW4yqQeaXj22bC1zbeD1t6oq",
+	"C6ch0K/P8Se71ardbJ3CsedHthTQsOMsPR4Xcc8Vb4MmOUmeeYEfpAQap2LzlV0YsVJ1adIMz5GYE6Is",
+	"CnsbLetSaGYsP5pOYC/Y39tyI/ZOY0/tmFKOtvIjOdXOjUTdMfeBYXxthWYc2UmqXzKGT7ATO6G/RA4w",
+	"3FTx4O3ww1mBwum4PFmwKrVJit1bUTUi8+RtVVVOWvuyEqJ0JASbIA3biqr0lMrrY9BJkxzUDWPSPEuV",
+	"/PjEsIY7tYhWorQ7SOJoYPyYKCK/VFWZoifvN5h0HGDcGGn5ihv7nTsb/8HCXcvkCuGSOw2nJ3OibQeF",
+	"8Dop37p3K0H4tF9kW3CkT3xhyw1bVcqAmjNpt2Kp8HTH3OgLNGhNeZf2si5TkrgTQBRzv3YMxCpVBasr",
+	"r3vTHUr5p6qOW3d+Wx5LQPCcuH2BsemgmHKnZW6e121VpaaU0VI9SQx+mL6vDTdGZPgfLjLoSh0H3Chh",
+	"yKiATMtT3lppBlYqMBa5c5i6L6+5Me+VLk3ShidUk1bEFL4dMnrHtGCqro6gzjRCG1V7uWs6ETSaSyNy",
+	"9IbODlDpDqKqUnfLCWYL4OEgLFTVL+ub538bERZ4vbv5+GuRE73xSZA29I/M8dEDOEEBb7t32hyEFpFZ",
+	"kMgcRR533ejRACGPl4tSH0euJvWw5it3OCtBV1NqYFAHYa0oI+7lnhzrDQjJ7RV7UeYGNVY1Bt2RlVLl",
+	"cxYMrBWXYF4GoURURuBP0rBacKfIp8c6kP/udCy6vI4WpGHYLrYBRX1Is1tUci9TDNdNwRHrigSiLX9I",
+	"604ox01+Zsh8NxjQvYRepiED4UHUFi/09Pt6SF0c04hxXeMtNEJ9TFtsP81e5452VOGry9dK4sPp2jdk",
+	"W+hvgiNF48Rkz9vcQxFIh1t47ejhs4pxM5nDf89XyQcP+s6LQni7g0AkcQataXlVHWFijSifs4ojE3AU",
+	"x9mDsELLmmvJ6ydJwci0jTfEJq6K00qPzAlPMJqs2Urt96pOmsMcN5/gigmW+qRKe/DUjl4LYgxLt6Du",
+	"wQYDtxnVKqMLUXTBIWRhhUWg4BskVFoEPZxETr3bGQRiLwiEtyAwnUgRIbFkqE4Mxf4TSfiUHCJSjXYv",
+	"PM9ewO3OM/ClWDoMdz5izCTnhUc06HBZZbdz/A29luCrQFXPKlYqFLpQCBgYDlH3jb01wcPg1Rq8V3AO",
+	"vyZobilWnPz1g99WW17nLL3wXjrBBSSKRMerNm3nInqEZa5aex85YLxe4raTfC7ukVItqCmpuyeOOREi",
+	"ePtKsZKlMAVYyjmjb1Pa744E4HPX769Cl3Jlf3JNvYidWiXa7iy9fUtRSfEgSneiS8GIXAaraSo+KlW+",
+	"aOFGvq5wzu5iZR68eJdR9xu/7zu8bERW4RBpat16O7rBM6CJBJLJUv6L1g4tPWvyJ0zh+bJMkiqeQcLs",
+	"16JpacRnBGwN1oVfZOcPesXQVBXu86hiQlf/I1zM0ZfuawPBXl5zT/rKyO/BiNUO6RpktLTt4NM7Hux0",
+	"Y1IgkMTTXjoNO21eKTcpJ6L33aLXSK3XzDg2AK723EaBxJK5TdKyFa/B91uwtVZ7Zvga3FG074+SXNZK",
+	"r3L2I6cKkhp/Oi9pmFltnS4O+qKqcWZ9U6WbIwrRtmDGioYtj/D/5B5sUEZNEdoBrBPSSUmwjdgUhVqQ",
+	"951MUbO2YXzD3dPgrQWk1KaZbq0OibUZtRf4CHozJxrpO8OqWztKJ8l+g9N91ApE7aJvMv4ZLQQD56Gh",
+	"uVjF3O4bAdtedJtvZVN4hWfoIB5yqVPDDc1j+tWJVzE0A9UbmxYVU5EwyYdpAoN+TaTtXopalHnRFLwq",
+	"qrWyFvS2O7qZtUGNFsYsrJp63bToBKUpzgRSgNVDWMdQ6t/BRcgE2Exxm711jd6AG+8ix5njOxSKMWUP",
+	"SL9JS3P4RKTukbuEeX8lsli1ZpXcbC3baHFMe99KjEkdeYbJidU5rciLhd/HpNyjM3pnemfmn71u4dEz",
+	"Ghhud470xPhHoHN10dse30rPtehidJvUHUpEox0H74UCxczGv2KB/SblDy347rsHUaf1Bu9KgeifB16h",
+	"8FkJ65Rsim3aaHXomfFQO4WwBDTg9eWardxswa+XvpaVOpz5tSZRaapsYVSrx9nMW2z1sbjJjXxCU9gs",
+	"nmwRryuMSxNO77ysN9/wVULSfk+yAajTIN5r0Nx8JICBGH6GoUzbo93uB5vsGmRuGHFLPDxSnPaCuycd",
+	"onWcgqj5AcZIe7BqMdVMvVG8Wmx4k2N4Tj1OiqBecyOrTqnIpPho/wV49NMir5N2nMy7EZbcMLBV0nSb",
+	"PGRl9NPYG4Ct+razKRvoRCqTmm4QVMxk01/F67dOQhvsyglxh9X6ufbP0U+qCETmd7U7zxTBx1kdfWLF",
+	"UMNh8BgJZEI/xHJeLgKL221uXNkI/UbwNKn9Ugu0jPvLsMIP7hlnFLTFnAa6QfKg4NP+CnKaYheKNpx8",
+	"aqLVG3VIaYKYk5LSUUu1GSU+x/2/VehhWq8pvWQSzfzimqeukRN+trGJyIoPFgIkwaAE7rtfx46sBMc0",
+	"TSlzdFUiepJX1YjnG00iK15VwmkRREkN3wiKa0g6xFd+uIlhCnhcKc1Lq/3UGw4RSFMbH7hMef1VHYnb",
+	"bpVTeUJ2DScnBQvycy3gAPx2+Umlzw89MCdvUyXKDC3XaZvhVu1F3lVVKgrjCsapB2mkneU53OK9mx5p",
+	"7MZJ/gDbP5HFuQm3umLcOF5zUJ+Vci9qA/kHzMmtzxmv2du//sDc90zWzPyjdQqgY1XPkp4W+c94vhFx",
+	"t7pK86H4nF2jwmc9Ql+pY4XLz5MxtuhB9ilUEGoI7ken3VvGq6pgRnkvFtzHoSV2JAabRGp3YkQZ8Yxy",
+	"ZPiajuVsgkf/zFSDYvHItKBZetjW64f9jqfYhOljbxPOhTeQpCgN40vV2pPwRf/P3t95DQEKbfOjlERG",
+	"X++Nwa/O7NJPyUCR2FGGxna4MkboJ5j9dE+xXJBasXL0Fnk27sErVYkC/HORz3crqvKeNVo4dazw5h8Q",
+	"d/B1969aPL4X5vF1qzBxBnoYS7Uo1eY2XuYFCRfu8NwWv9iK1e7HukGL9wxihgjCpPxjnOzGKxK3fTv3",
+	"Tq55VcEf1+t0ZF/IFBo8R5xtuS6Zj9RMBJhxqVO2I3sQ5J9veOxbiD6dHK8l9002QB1D0iabwihBes8/",
+	"/Ijtv/xyeDWmh++Yg6iq9GnQLwUrpVltuUaRhbMlL5nZ9+JWzjoe6HBop6Mhu40pOqrwG5K8oVslV0ES",
+	"nUpwK5W18cjVrhYGHjHOXDt8EEDQN/gYroWonAgO7CwEaR+4caqqabVIxtOLulw0EEQwI9gAZNWx+EGO",
+	"bHirKlnyY4LmSwouxbgEikBwHGqyfva2QcrsaOzzu7uUHVdvhLGLnCsUM1ygDTjpSKlxqyww0Atdon9i",
+	"+z0rhWhok312lKTohfjD1F6D1879mDP/rVoLMQ8h+A4Ck/rdxRcSzXBtLceDLKHp/64xpmrP9SZDapHD",
+	"1Olycs8qwR8wt3utVafyZRMstKrEuH5VwaV+ENrIlE+FBvGpw714LUjjec60WLdGUDDkl3d/DsGg1AoV",
+	"0JIZWa/EPTRz77q02Iay0OAEIWXBpwgn9RzK5T+bhkyPvYDcpSmH8h6a+kM5YBoz2MP8hTn/NbUbGCMU",
+	"vLQxdfSnFRNAYtwkQ6vUavfWamFRh52R9Pu9VnuMg5HgAWSclRxDjSjGB6XTE1/0BH0QJvVO7il/ZUbz",
+	"tK5mVX7t8N2ATL8Oiyr5sWCUu4Akx/ay9Ml7e/5B7p189OzLL+8glgb/ejegtZMMXtXW5S1M4KLsXTBi",
+	"gxCk0EMRwlO2GFpTqZ7pKS+LKTCmXy6EBYe1n0Fbe+N9SYZ4v1fygyjH5uT48e0L75+YPS2QSnFebTIp",
+	"AGNXBNfuZW2kWMEh7/qJxejs8AkrhU8NGZv7TtpbGveCqe8AB6O4edHaNxR0ciJFhFduyJrpg5EUJh9s",
+	"As2TN6K1b9o6ObRJq9LJCQ3HNRj+kRnTvBGQVT5XjudGLHi9qYRP9xoa6EUTXLODH88Y43s+3cGvvWd2",
+	"RiYj1yuWyGZ8YnJJkZqXsjVZFyl4B3O/Wt7PaOl+OUizFWXkizgRWPhO1IV7mRut1rIS5HyRAHIBwowh",
+	"LwQrRQM5k3Uy2eqEDmLv4snZxUuNTs2vIpxVL60ufuy6vcjTmGmrRHAUBnhM13/eQvtkGM1pcCf1nJlR",
+	"CDMbnMBLdfCiqTQguUrMbQafZ+HeV6V2FE0PyeSr1hY+DiWKTFHa/2NT8TrQ2cnlzkYh+iA3NxEMcAv5",
+	"IltVhemMRCma9F2oyIO650dAkXCqtc9ukhozN3q+1DiCEcwflBY6K/JD7kQq+e8EnGRfRGZU2EnApHju",
+	"QRMsRDQvxUbWBgTQNJaDMvZsmAYtHHzYw7vf1uZMaKi7nhAOyww/MjnZIUgsPrE32UiEk5inLhTB3Xv0",
+	"cAONGnQtgFLL3MkqY09OkNuE/2j89aAsWTw82ppuf89GRX5LYR+96PybEcGIW3H7LbabLxmBXYNGzkkg",
+	"RlgngCDgmPvCPI/hb8pWBK2Hdh0onzKzvRrngeNWYDfeCdGwVSW4/gNc/AjMDXsk1wj6ND0oDg/53t72",
+	"JzEe7A8+m0V6LY05BQSj7O1zxmFAodny2E29gBQrpfbdv/s5RALWTXET8pb9r0nZyn3w2QPXNd+7rfwb",
+	"7un/djr5DW3w99QR/OVF1FtP3IYl3+KJXCJvk8/anapIY0o5As9BrXjoHDw2s3ucLS/rh2m4uzOz0GOM",
+	"EPWsDw5blU5iaw2JCHEKFNl+DJflqNM6znxwo8Tr6SZa4EYnbzqczCUG4eyO0mrPTzyac3Ja0jQVP6Zf",
+	"eavgZXF32SotSgqfv2f7trKycY/MkTVCL/DnglIWrYKw+z2vhjFF4YekvN71lRYpj/ulmuAco3a9/opu",
+	"6OQ+oHf+xH29EYuj08aSs1lKbbeLckLgnjcm4xeCADOyQdl7sVD1anKvpefkY40Nxhoru1ip8chB0L3J",
+	"6uot4GOW14ooc06i9qJUtRgJJJsu/4bM36kpvg1/AGiBxe4MbMrs2CGQrafJ6gjLorRdYMhYmioik2XK",
+	"TFjtRC57G6zx7nf3wvrV0ms6VSx7jwOknIxg4Jt+Pmh8TPZ0qvcNNcNrmSqBmfsdDWw9us/Dq1pEzKBb",
+	"dXydEqQUTqboQrUGizhd+Qk1BGKKbqK/FBlGdskj02N1J7oQOKbdO4CZ4CiClfx4z2RtLIBbrVlv934X",
+	"XnmaAVLyY+fnIZ8U32iBiVio1IGNHmUCb0Y4CaeMgl7+/fhsgn9mNEf4PcjQuBnCSZGiBCBLzMNFnRUE",
+	"pRizMiDX7Gp1SGbBOnpcdOlB09LlfaLQIGFerZlTwCln3sIxgclnzTXr0oYRQNM1gBi3c8EXvRhVdDWJ",
+	"6ezPPyrnncqPe2JCI7DiT99EvC+DLQStuEMDrHa09n272t7j9fUna9lGPog6+BzFAaIveHUA3vmvf/0S",
+	"CQpa8N1n4kHUpB/6vE5mlYIgbg+kEoW6n8J9xGkN7q4vxl1l71y7H+0UnyFsmfFXSwte3rNaiJK4DZgV",
+	"WA8oJn7AL35FO5J8dpdyQo9YU1Gj3/Cmy9RHBl+24p7doa+ZiAiTdXJwSY96nFOvWASwfmIRvCJM1RyQ",
+	"p6qb0MSsLNd+njDaNs1xS/ma59GUfcM4v2acTwzjens5/T7TJkrA96vOyBp/leLwyY9oAnY+PLlSG7vI",
+	"BOI7ZobRxhufnAgWLnYAZOy1ED0cJsg55PURsxDVukAYhQhRG+BNCPppWvan+y4d118Q1OEEYE3XCqy3",
+	"Kof3BamJaoem94YfCie3iQ6nbh5m7c+eyAbpGaIcfzihURSEe77xB+vbLmS98FxkyC5VI+qFT/+cdHen",
+	"5Nb/L/dyhMx6Xo8mjyLcT8CNSRxH5aTBmSDBb7G3t+1+z/UxaQrXXNaZfHBCu8Zbi/m+3gFyipgrIQwq",
+	"B17mB1k0/JCLZ91zADMEhEESHY/CPhLh5rA9LmqKL0/CAqMRuFa4UieVJ3DZYHHiZlpiQxiSzj1cxx4n",
+	"jNJ48PZFJ3G6X31mlOWdhpIETmxkv0+myEOYzqR+YPajXkbcYOr6bArJt614JY2dmERSqk0IV4OiOCmx",
+	"yjWavJ5vW5FLEknnxJMHwQiuV2kXW8VtJsYfElVTsYm28594mZGgpNtKGAbfRe4/CjozQtTTGfqDKAMa",
+	"7SBbaKXa8ajMN9RsnvARJW2eSKHgQ8LATIrAkx9IZeVbwSeDZqWXdUKSXsjxGaBAJT5VZk0YXRUaMvCc",
+	"MuTq0UCuGxQyF5RjYhDJKdpi5NBDT73taj3dA1cH2HLUCUtxWFX8kI4uPReLMgbnPRJCMgJm3XAtksvb",
+	"Kl2jBSMZPzpccTJtfXqIyiRw5qsEmJzaCs9AMYftyZDvZWFN86xg/xZh2O4dniYsBjDU+ZHK9+zZiUEl",
+	"Zyeb9SRNMz3NttA82uIytKlQqO9u82lt973jHLGrhxmdNZjju/9JdVjsq538fvn259WgOcaLsp3uT2xF",
+	"PO5p3k+lDuwOSb3qWftjwcdJZKM+pdqK0ufrZE0i83W9Karb2z2vKq+/acFNz7UW42HyujypiFT1UUmI",
+	"20JMOWTegjCWAtuzPIXW1iGkfrBYmwhotcBkItDgqEABKnVRpIpjP8FEkxwyk4ZMTBdM4itee1Q6hhmI",
+	"0uTQrmUIjILYAH5MB2GMJy1sj+O2KIQupMOJjiIoaZFuls9sDglEGXzZgODlN5UUN7lxg67bqhoLrAY2",
+	"evsWe5kdvIMJLW4zQiGNRLw/MlI0WzlS2MuyrAT78x37v3z5MPTrAN4ZJRYk0FxyAcXqkI0mzohms+Ba",
+	"To4a4+VwzCJMLHSaPMYHX7BvegrILxDUhIAsADjbNKJGhxEa8+rV9t4DTRq2k3XZYYvUQpQejdLdiyH4",
+	"5uxCE3MimZbH8aqQvDbj9St8SGbBkpUs0hUV5sH8iZR2DBk3GBZIDK5UtSBiVYaKOwFgdUABrsrn8Syx",
+	"0oZjg7ZfWy0EL8AKUnxvDqbkueoKMrEyKJK1dHxRYQaXqCrDKMHpwysqefTsDjNuwt8Ts5xV1GBKLjrc",
+	"koBOegEGHuVsTqA9aPaxy0PJ+cUwFpse8KIPPk5GdgSwdDchmWaQUy1nAkzlsfzX6VuDUDOnifvPfZYB",
+	"5pQ5QkPfACHToFoJseeB8tuaoBBO6SPhKjaTkPyx7WGiibXxoDTDRUYTJaB/ZtUGa1HCa4OVE56HQm60",
+	"GMa9gXV0TZfA75kyo9cfIAZgv/eVbSAs380HxAOuS4C0gHquXQxDMUyYTVff8bR/GkpCz68/TzcFcrBz",
+	"BAY9iKpy04EYE7MTZDjZcFljKDOWCE5j7HktLGgZ0ZZ+mdrRSBlMKLzTccRTYVEQyQS8JvsMewSIkNUX",
+	"0KcI/TvK/I4g79oawr9jhD8CnCSfsig3EADdr44ZUPEIti/C9oP/LzqEP2NlVS0inL9AegmkPwL09s94",
+	"h2VOt3VSVc5LUSK6spywo97wPcMO09UVmqSchlI3He18RS+Ujx8YMZvSgCmq+D5ZEZKyUdZaGEgBwiyV",
+	"e0jE1TuqxXrYSiswXcP962IlaqsBrRZRKV1zTOlQtfDNl1VrtqyR9W4RGkbiATQCugE8yqhfOH0oCup6",
+	"cCId9RGIapKs/z0S6CNk/e+lqMrvtFYJkDXxoRErm0FegtLaCRZF2S0rVVvNV5YdtLQCUyFAzfvb57/e",
+	"BqPhoNcHXrViPK4aB/fNi26mSaII7u7BCimtvVOoSa898Go3RGIcaJbDf5+GdHNAfZ2SwVxnyXkrLVY8",
+	"5YhaJsMj3eND7wPFHEJa9mQzph/vG570ypU8J11hbhONCFK9n/mjvCXFTdryQzZzsnqcJrVFxp/he9Su",
+	"tnmLUpfKNkwl6hfP63BKE4NGpasfiZx0apfAsywpO8d2Za2BHs6R0DcpDMW5/p2eg2V6LuGgFOrcTy/7",
+	"Kq5wOvXbcXfJ9GqVqeP4gTffA0pNyrKyVa0RUKCFpJZwm3xo3BAkInQWDHFIrhADjg6bFZYOWSmZVlCn",
+	"+o5orPBBbn3SPjqOAMS4y9Es0NOPnaRnaQUx/hNITmEM34gZEQyHWmjzM342Sk6h++SkfDnjYP1Dw8JW",
+	"1uUCjWz+b6pFA6/3hU6BiviB6rFejhQBPfwQgsP6OzevGHMtxv36HvVKpHCmg6UMDcch8oBZBQG3IdBs",
+	"XryTEPWbzEsE6tq0SZ+cuq+EW0M8Uks5mSem+RM6eEPG10du8nmfdTl+56O593y7uZkfUoiVL0FVNgFR",
+	"MFScxJNaCiNLcaIXO53VnS/foKEOcCWL4X6M2yjexOXCp9/smNoT5BD0ykwVbjJkAGFaVZVJSUG1tpIi",
+	"Jcn1OuEaozvpOZAaBROwX7r+I7vwNKaFw6aDbkj7mxTw39XbTlcy9GXDfTS38VDktZBg1nEEwGqlI/Dw",
+	"C/DXZ1zNSEDP5acZVgmua+tdF+cFeSTB7lpTZUEitp79IcC7e7E/HH/+Mv2yNEI/cG+zmqGUz+MV7iCy",
+	"OC2TkkYmguB7huIjnsLAiWHy23JZvAjfnEvuVN1Wz+ISJ6d0atdIWMUm7mc+hmFQWKALLujWeLKimfub",
+	"hoAJDPdUbOL1xU8MfJx9Uy7h2rknPM9uu2I6gEAQ7RsVr5CCrVsNPEutXSteM8TSYLyqwJYUrNIQjyhK",
+	"hsAt6PKao6ZmOExgKWfZxkue8oBt1YE1mq+sNKIMKAtQUlfLvUHMPy931uIA3GqPDy59NQXT6yW/zATp",
+	"Eb1eRnmHM5yrgA+wBbdeQOod+pyDa+1sRqOompDQOA8zk4pM4TTGUDM9SGa6kCfitYy5UbNfZlIPqRhn",
+	"FFgZI3hGxSHAjZgG6mn/+c8qU/6sVlRG+aw1ARq5u6jL8dN4zQ+/aEpccs9E+GiIkLRWraa672tyfFHd",
+	"7kM9MwsgcmkkeLcycooH6bVvB/JMypUDlcQ0cz+yvyuJYHiJWLaJuJunAOMa7ZjdtkVzj4qk0onSJP0p",
+	"JjmLqJpU2Rl00IXE3X1rMAsDgYwUVJyNuYvHuhRroVEwwtzEMQaDSJAwi0cBQforHmnavMJJHSAObPKM",
+	"SrW59b09AhnypTRW6WPaPGeuYEUEb1UwJA9MnkN0sLMcEmcbkJCHwk1qGHtQLEZiCiEgTokJxc6vMoWE",
+	"CQ+lHxDMw04kSTzuOFGCIlu9Egx0+VcCkQzjtNYog/UEfh+q4pwYlwch7mcDqLDJmTiqEczGrGYLgX+4",
+	"ljSodrQj02HN0Wh6bkXerHqYAiQ5jOvvlc9LaH2hLuffkXWR3S1Xkz3njujleGXrPtQn5uT+aQ0OOGFv",
+	"Dk37G5erORfCk8NxJSlfVYmiK1tel9mQTSjeDaWqQYJI+fIquV9mroTcL5msyYRnW80rVsl0+t+M4JIq",
+	"4/31qIgkIHZhikfVMq7Tw17w0jdtKkEsqjnjb7lraCaUpzr0n21cIG0sDVfQMaWPlSpqJ2tDpYRLCCZz",
+	"x0sQ4Rz41fmyOL1s5BOkg86Th+VdUompxqLtdpatluDlUo+drDdCNzoZaevLdbnNWMsVt5RAEbQ3s1WH",
+	"umBvX3792edf/ZGY81JspXuoWKPVh2Sk8VYlnz2nDpC4v+errXQStzWiStfG8MVjZpbHmcB2GsgBgUkW",
+	"0fF3x5Kinh/LXpBo26bA6YqbH2som5rwUa92bZODQNkH7xa2wygm5L4F1eJq2jwEjkfFHHTvo8KlzyxG",
+	"fXa4241c2VanSLIWB8fOM+5dvqxmiGW4O++gztBoOiB2HU0tBakdHRD0/VqrjY+qm5Cuese4gRqdEXzN",
+	"CZhOL7GjzuSN6rauM5VSTuH4qWWId+JVdWY973yVqBMXolyvhRbp8Hl0HURJuMxYfjQEg5IpaRB6XBBs",
+	"Zqr2swe6nVUZ7EwFsEN6N03/i/BLGkKRTDRU2ypszHBJqV3+KemgbcVIeTz1IHTZppNsNjqZ24FhIe7H",
+	"LmwxlJiYEbYRmk66cT9J6/T3VEc7mRRocJ4QdJ+a4MhgP8m6/LFeq9HrjR36WWAilN+7zEHBQob32ph2",
+	"n5LQI4INpRg41AtZ7VQtyoIKM/gwd7kHc6AyIq4MmgI380UCzofhQ6uPEI0ltZgc9eO2IE0Jm5aqAV6O",
+	"AjslWJ1OEZWjB1FNaP8K2qGQKxM8CcDflfbH0A8fohfKeFtxOj8zl4ZWL2ZF6xuhPRJvgm3uPdYc9y9l",
+	"VyGDa5QbsKQUwUdvsHbeWlbpyDgabnq12q0Th8acfdAIi4evxlPqoBHEM4+6wN5JBMFRVZlVVTpwYqoi",
+	"pw41oe78vS034FVJx1NPjn8ublrDlznbamtSt/2ExOhuo13aYGksuRIFC7Dkwzvekdt5VM9zTlPCMoqT",
+	"ao4JgJe1nACCcgKHSQUBkURCOh4yBX9VA3eibaKzLAKX7Byu/iaEzT7DdS9Brrw+2zuN/qf6WIQZZaxq",
+	"WNNPff0XcMhzDA+qs8Eku2JAHjZEBJT7cJvQaf4Jed8nYhdjEHxukpdi8KWKYmYIdZD+sOdVtTAraQxg",
+	"vePfG4j2II9W+NumlVWlrKTCqBR6uFhVsiGgBy3rUujFEr16/q+l5HuFORASPQcrze1qu1gqvJbUECLw",
+	"jo2Vq0WjDvQPsnoQelFLq5FoV0rXxhJqzZpSMZZQXnBhVMkxQ6NcuJMAHae4sVpwuO2+XNKBW6EXptEQ",
+	"DbwXEE1fq3phKtks9mCaCm4OcRSLRisrfDJG2Rq72GOC75ZLvbBSTPF1Xppu4X2dseA4FPCWmhv5kMbJ",
+	"30KxQ2Ae15DVZt7+ec813PBFhmOoNTt5woohHD77r/DE/mG0BMbJexEehrCfmXv0ygt9XeZ1jU4xoBGv",
+	"+kwgi1f0Jl1MFwTVmIigrTPCgUiXUzxsj6xWbE+VKuB1Jqzk6G2GnzGBLWVlmcpn/65at5TrwM7hFnxX",
+	"2zTm3BSCxS5CIWR05w2fLF7tmdVSGHLXA8QBxCcN3+RxLMDphmr3HhwnJCGWxz4oRMp7ofYCERuSZSuS",
+	"eQ6+rA7KiVYf0QcSl9fp4U5oO0OcpzSbBAbwHZbFIlOAWsN2m1hGtFut2k0awSyAac6goRzEpXGPyO4s",
+	"QYAwG7CZwAabNge61osAPZZCxB8H900iooIs7DlayGuE/Q0rCLQdbGs+ddBgrkg8vQjBokfMfm89XXbX",
+	"OcUu49s54FJT+cVePYgp6HDns6Un+xhn3cz5GcJJksf4X26Ansp71MLuxuU9OHaCGYGjjjJHYdtoR/Jn",
+	"c4nqck1doc98p+59lvrzCz0VfweyqxMmQSodebkx7e9imY6yBrvnO40eeRlqcxIJcoBElUdG7npJZeUs",
+	"Pt3BnzGC//4vaeKZw0t85uEZubinqEGBdRPDDiw2yYJxIfkDTKevbtUhvcWESHFqP9CCivb7eolQ+LBd",
+	"bTNhHFoc+gbY2M63UklrulpjDS99TL/jHsJ0JLi/LiEjzIRHNgF/okB8cc815LumAe0nZuSSjcjtaLc4",
+	"P3TYiUFKcHxOHchJLgABMR/dq+CzlURd+lioVetjNYI+j2CqVqGCvNEKH4CtUrtp+eGvOtCDR+SIv+LG",
+	"BtijhCzZ1qXyMU18hy7d2OJ9Ctl1k35+BjQ2G2hmHhLLvCdHrK2HWX1cGi2ADo3jkikj8pnm6URV19b3",
+	"n15DKIIfPZsQMJRKDu0TVFtLa24JDeQCcoLvkZzS9oCX6gBFQUKoDtbB6cctD0hnn4y8GHpbwAhhcmgr",
+	"M1OOZjKVM2hiTlT4hq8SZayNTRXDA7RpkC3d796hZ9Re4DIDmFHntx55t2Cc3NReqKrd16m4XwSGhp8R",
+	"d6pf0ZBiLwi8t1/TUh1qDEjeetweWSH6cYDKBMlN15jRMhR5MxHCxgp9S1O+KEjYdUAkauwlcjRuSAYl",
+	"AQoQ4475fDPauRogRTatMEaUviDoVnACj5kmLnbHNQ5Fa6kKwtDftZaVgPLCS24E++OXGDSLIUDLoz3B",
+	"Wfrz3d1dAmrpNLDFjZYjMSedpZhq2MgLVp+o3DE3zkfUK1X2A1yicC/ByUo3PSgEqH7uLLRYe+df4kd1",
+	"mLdBGVR5IxquuVV6nKPRwuNvoq0qwrHR5MKqA7a5X1CWGlKKCkWsJbd5pDKmYyJT0WZV+rAzOMIQr5pz",
+	"AFXS2ALCW+kWO274LJ0FDNwwNXB0+BPLugQon1GNEQ3cnhP7DR45H8LSnZGb9d5bQUDeJdXASWmEdjmo",
+	"n3YO53KuoDUXPfJMwcfRmPnazNwZQtLFTkwxeDaDg/Q54z7sfnlkK17JRmD9aN64f0Fcjt734gNf2ero",
+	"NvsJ1RmvoQJ91wGaNA/SJNLqeTNFo34vMTW+oqdg6hepIlsNN3bR8EyoT6OFySgfmH0UV7xHXQMjY++Z",
+	"1a1gvCxNV1faS5cHjhu9q9UBVLEtf0g70s2WN+PCITRCg7mdRKZvrbeZ/+ux/lL6Q+rK/yx4/bb8l6b8",
+	"/uwvUxLDzcMPk1cdQiHcDQlkrbtaWRChg7LyVh0M2+/vGaf7UlCce8ONEeCD9Hi76KUQR8EgL8x9QvG4",
+	"GHfRydpqTcRj5D8FBhxHgi7NyMlPHjlHHAWKvVaNCbOUrnGLu3GBMOvxUz/ilnoaC0hnyNBCugv9HVwe",
+	"hPETfnN/8T9gKQfHoqfBEvqhH4VMSJ2UrwKrSeXiGuv5JJ65T0l0dFKwShjD+gk/UeLZSej6dMjjaVjW",
+	"w+lqiABBNGhIoqmlY1ByLzCOOV20ITPQVE9IKhsph4C9PGZuJ2IdDWU0SEpIyjEY7jKv4H5OGJtjs15z",
+	"WfkI/6HcdU3LN+2KN0PteSlmrTYvA8Iv0+OduCzPp7kBc8OzAkDrw/aIUUpOGEEveCM0mqhTvmDb4yLu",
+	"M7z5hgLQRSUfBGYF+jSVGzwJ+AP1PSnXlzYVn8lH5fx6bXeoo6lxlQcdcv4YOpk52PvRbkHmfnSiozve",
+	"0MwDHXaU0bsUfqtu6ADP3LtLbBLXdvP0iD3nBMnaUeOvI0pCCA6w92hBYZx7pTWY47H2VVcKSxqM9JwQ",
+	"lNMjpUsdfB0lUUfviKBmnMIFbCRtpAEh5LdSbT4W7Ddu4b9L1dqPIPH9hhv5kQWnw5EtRaXiwlIZQvcU",
+	"nDPW/Byh451oDCoDVIFWf+5jkUkAB7NuAMNLSdyzgfiyEHyQJytsPk/MzR2qjXAqOLLFKMQRiTmaPg5Q",
+	"4C4kNy4H5UE/eOwQIXWmnAYc4/mCGjkJJK2wdjO6cj0N6hiHRnnivAH8Z8qqPy15dK6SxOT6EefWOSt8",
+	"JEneyqsXAMMGVfOnAym85od0QduUkAYzSO/eQ+9BbtHXDL7QUh3qiZEPP6Nf8TGRD10xx2EmqFhxSkRO",
+	"CMJt5ZU0Af4ZVgPlyBp0tQMjX0svrfgyeTAfkaAOk+tGcnOV+tauHxy4CPuTOuALKjt+ajPZpzWHpD2b",
+	"XpQKeP04idyOvaAt6JPba34AnlrKjbT37NXLZ0v4+xv4A0CIrlRdMkj2JnDVGBnr1fdf3RQ3r77/Ev77",
+	"Bfz3c/jvs5vi5g3993P47xfw3y/hv/DVS/wvfPsSvn0J3758tsT/uab+v0v4H/QEbd/Ad29efjUJ6/UF",
+	"7tnlUK9uC9NXecXrhY9oTKR1iw9dbW8sRsikLbxD60HoUq6oACaHMqv3XiVZ8WrVVtyqYJmBpGRWKwZn",
+	"X5Bps2wFU3V1HBbOxD7XCvDYWJhOGpfjgkJ4c4uhTi9zB4jRGG2RCvgHFAZhIijo7v0jActbvKwC6Sod",
+	"y9NWozN601bnquOCIgluTODaTlkpfHHcVOVWTPUBSJuhMb/VVfJdLrVc2+QvsPh0BR6VeeJXIgNpWWbA",
+	"Ykx66K6sZaqepN2mjZ4nvCnN2jANOJAjHVQHkRlRR9Hdvxznu6Q62dfgf/GBFo4LgGlAWghe3WcLk235",
+	"gzjrsDkDmbRqT0qGzHjg5pTUmoJsngEzH3Ghi7pczJnJOgP8Djlz7gCeY8kjwG8vnNK0FQKYJSC5e0s1",
+	"IGaxJa93bAVFhug0CjCC65LaxbUZ05Dw57Hg80Wai4D8dI/5fo5GitiYOrgiuxNlv6Iy6Vruk9PwpXou",
+	"ppBp0apdsbG4fvO0FKNzFY1jwklUAY4s7SPuRuTzk3ySGZrKVf6d85JNV5Q650DW7o0RkBj9iNkeGOui",
+	"dB29IVRO9PxRxCnC2ahMt5CfaqcJPTpubwPYuAurFuEhmoaTTU60IUq202nwDnVlzd2/YSa41a2Y7F/1",
+	"YxQ3eoK83bWGI5va/Fx5DH8pboYbRXPKHc/bU6uy8ZXvlQL3tGkq4CtLrXY+IBZQPWuAj54kE19sRe4J",
+	"xeYKyNOnNXsiM0Yvhrm7sNxOvYBdKa6TNDyldvh0AOBvQaAfFI9R8iNh50jNPFroZNDJdD2vuxQwlzZ2",
+	"MZ2bQH3tUtXZvQv4NCiCDqxCbl3BC0g4l8xpfnDvKDq0B4DUv3yTqqb/hyrm6as8Qb2OHrfPfz9s88E4",
+	"EXn5UwrXAW5QjvuYHNi5k+0WZsWrFHQKTCtAG6z5yipt2N3tVwW7u/3TVwV7VrBnt5+7P9x+xSJUPcSH",
+	"fmKgXKeBwIQEGFK+ttGkmhcde59X5b97LM/UhrjgofAY5lQdIdrZc+Xw/yJEma3+Fe5+CThfcL1ZrQDZ",
+	"TGi2E6Ix8XZThfFKcN0rqwTGCafaqEPN8OFyKi3XwC2xXsU9ckm1Ic88q+RORMK666JSB0jlKdCRTw2X",
+	"RwYedffLLXvlC5ujUZ8mveI1TBf1ZZghqF9defMgvvfdev30qY5kwojZoITMj+lyY+GDuOf0eX1IXCOI",
+	"Rkq4X+A8fCB7XTL/EIKBAz4Ct4is2ZZXhCACSnhXBsVt33N36CW3Ihy52DNf3fPRwMmzjURu4EVnLDhr",
+	"a8FWcWG9sSHMTMOS4LqSE66tb08InmnExnBee6eWSgikq6+xyVWy0nyt2EHpnbsB7h2vSEbpBVDEHkN+",
+	"XGD11oS3qJLiQZT+bjlqOwoLsAfwCeMVpN89J6XJpzIhDP6j1zefB+d6aoReeO1tcme52oo5WAGIjxQr",
+	"CVHLYOc7ccWkCivPsC26tuO2RYi9o4MAOxNERkw8DTdUbtmenU7192zH8fe3qVKN6AVF4164hyGEYWju",
+	"8zKLh8pAvhkTdpQ8ioleuJMRWSS5sq/LMJSdeZxlxShn+olhXv8KTsUawhxhcgjgudb9OJUsHgqO/gg8",
+	"lL8o+xf0zs0QtDP6AgKhqZIfvbkqALJLH0Drt30kaQpHSO33L+t1urzjWgvBIDqj8DBpNPIGsbpPUiLP",
+	"JUgP/dpxQsFkDQvpyczLY3lkcUaCNnB9FDdd/nMXOOAnldzcRtRJ1N8Q2Q3gr9IpgxCh2wiAvUSscqzY",
+	"TuHUgw1PouWqNTMKBM17dtcFY/SyWQHRS7UxBmACQfcEqdPXWnFvnCgxAGUa6Y2A6Prqbtet9nqtkFPS",
+	"M09w8LPrSG3dqlJmRphFrlCF65/yWZKpjSRsgnldPZBdknxdW0xpPHF2uAuzWPJxwLlvXMtvqNrdaqtU",
+	"gH4cRnoRpvFG1ELziq2ErGQcyxWJQOmixpD06ljrQxprD2tXpL9VNXFIblkluOkcREH1CTJ7BhjYPSX5",
+	"QB4U5Y1grXt6cKUBumNWNE+m6BGCUlpUC6Ail9qILJhPXEjifAq/B9kVvGZWCSbq0qArFJR9tEjMrnOs",
+	"HkRy9KWo1IHdueei1PxgTlDRU27KaZpHQARNQxedFMvroyrUC9UmlIUlr0vIp1iC/3Drw+qcTg2Bdh0w",
+	"QC/fCUll1OhPKyy8dtpdn85jGpF0ooCG3+Vo9Z301T1DJ6RbxPc7ya8OtYD6xY+CWcmEKJ0NJsrN5iIg",
+	"oCjV8jQdyYpKQMp2gPDSjLM91CLFr3wK+PII0XApTcGJs8qLSGk1Tos9ue8SVcbyIVwZlCiInuhVyMbg",
+	"bEo6h3kmcYytapp0GRwEJnQNnsdgzlC5x+SwgE2bxEhH51ervS2kldang/P6OLmkqzvutzBCz0T7pyGr",
+	"GYMuhfD2IXapO3aqaYf5yuOCCkW64QFkifSX9UwKnZMR8TE36uw0Y59BPvk4fC3zAZj9VIi0/8CLcobq",
+	"LyDjM5Q7BUOtg5HuEWKc7NztcW9DuzX5BdC2ERlkafmtX+0McobLP3mHQK96a7Wwq23/qv/3cMPce1hO",
+	"qB9IzVI6LnokcY7ZZf9VikMyhLsSpdvfjA4bxfin8SmPXf3sgvAq56OJnskMoDyStBLtM7JG6ZVAFR6k",
+	"mUPqf3XNx4O/KdeIOo9SX6LdjbYye0SJpI0Oj2L63ZwCRkf95qfydcgUnHFNfC5MhD3yxSOAR3AmI8mM",
+	"Mw0jcxL+MoBXj09Ui/PPotSy9Hm8TtZLA0V3qyqfU1+D1gf420zVKy+0O9UKHFXuV4iKkKpOYKaGDC9i",
+	"uoiENyl5+DWWO3tE5vBrLl3vPh68f8qU1p0vscsAatse1Gel3IvaAKmylSpBOmNv//oDc/NwW2T+0XKN",
+	"YPfP0N6EJXX/OcRXwKmnIPVc6/HXDb6n1qlTbWuLLoJppEhxuBl7GhYIA0PaeME611WoXnXjZ5KmPGNy",
+	"WjYoXh2mQ7BMM4lltpmRJQVCQqyYapgoN1C6TdsO8atnwC6dMACmJyshRcZ1McWADRN9hP3aff/eo4Wd",
+	"0oGZkCVkzAzAsQZni63T+36IRbxX30OCAiQgQILBpFiq1xCodnkklU99GuxIxogT0vlR1fL5+0kTznTo",
+	"0IPS457RDuc3WZsxH7wQaldHu72VdbnwwkulDkKHv225LoWxg79XWLZ2QpRbqTa3v1Ds1sW1iF9vlVXT",
+	"zAaDOtCaHIUeLCOLk2GKcHcbKHyNIZA16hmnRuvx4LfXOGCw9IbozDkfEbbmzK8w5y+j1q+4Lp8YLE2+",
+	"UtoJHCdhdsTqpIV3FJjZQdGmTDZwn0zpbPnyLYLrJSVeOKJM3C49Bt3ssA5lg16cXNrpnGlTRsasT2S9",
+	"m/sNlB0X9SqJtwPh80CLIbz+Cb7heD7R6omgS2ksdyKR34oO/AXAYtFvmtKatSw3s8ltQoGa00/g6cvT",
+	"J6ukMJH1veGHAsyxS+GeyPAKp2vTyzKFxkKGJM8HZM0a+UFUZoJXFToMZBofV3fXCmQKuBtJ1uuY2F+Q",
+	"GBN+2FB/YH2K7DMNlyWS7iyvS8jBEA+S+xq9g8zscXiYqTgvplxMzGdJQrrg59ktSwMxehJPcgYAHgie",
+	"VX7gR0rm2wvNGea4DlYxAV8sPsLpzLn/kTSLGFZsSP9WNgSQBe7XBophwB0oC0h5AoOur14FdCENIIol",
+	"b8O0OP2TScYznPPZFNZ38smHRSPSReqJu/fveeRU4qUcD4E7GW5ekrCVlV2UYpMv2OyuGTjI/SEFJeP8",
+	"XQjJCd36kxegUwVPoaDI4xiUKVlbQEUdvqD0yGfScdwSCqdRdpYtAnztecQCXjFCIkKoKZrbLxIHBhIA",
+	"N9sMpGleNJhqs/4UFTkyj8yMVwXsIiivA4eGLSiGjw0edXeMZ+gEt3cwqb99KNjx1+7F60ovErk+MaCu",
+	"AnxadKB7/kHuneDwJaLp7mWNf//s8x68bvRAdFH40Lz7y+mBv47KXCfNH9NNgP6SjFkAQ8dndtD8JBr7",
+	"uOsWzz/xa5U1bpVSi5VV+jhegb8rxO2pA/tNrqzidaoIdzIACIKauQHAc4/izdlWVA0YOtiB11aUIGpQ",
+	"jorHtkw+PstKrXb5MmDBR+njIQAcM6oD1ilrMhngeQEeS8EoaRirkZKvvV8IFxZWKwt5Oam3B+MkZ+BA",
+	"v8APksHcW7HaVVSaZVJn77YZU286XAZCC0OuAeq4lGYFZAeZCoSjOO3CVbz+lh8ziNaTgwo2orbVMYU8",
+	"7QQcIAlHWCjYrrVjhxg2twR0N/TzN23THJ+TG6YsiUqVtlu2FBsJJd59Chavj3mtAWk8IYUEl3OAMs1+",
+	"TzGA55b+kpq5L5wgnz+uhh9M4YvHo15OJ3ZQejf1rF6qqkxGt4u1zaU/qBqzFyb7+UMRitRAUOAgMxT4",
+	"z2rWRbNMxAzfS3s2pH3wKA/2UPN698SwJddmDtnXoswtNOvadkONGvRcG8A8Fwt0qvSX0Eix6mrW7iDN",
+	"wfFLlMzYWloIg5hDGW+FeKeSkbSAlZhO4K4J/Zmt2nTFirbxlr1UHD1UtHd0D+VCZc1War9PgzqG2nVT",
+	"5LY5Fa1d20XMwFNeXuVoEmF8MfrffeUvIwURTePVSlUv/GBjEsopGlMokOeoo4sGC5OnhcdHFhhZx5FC",
+	"UBrJd/5RDnezIGkgsGTPm7rzjJ+pQKWne5mTPr7liZp80at91k9OzeYl/FvVTOQDs26MVc00YDScQBe3",
+	"l9uZdPmsHNyFB/FXB4EVpiBzOKcfT9+ux8WXTgNEiOIdaXm5PfEs9tGR4lPQNv6K2E+hKiDJymdFOayH",
+	"BWL1zEJIhAoBo+CXyU3Ia3H/BC0OKyNlo3hnKGHKSF9WMqAcWF5T1Yy1UnaxVppKjKl6Qc5KVS8o1Lfi",
+	"iOzn2NAET1AY8DHOIK2WldgnTILCEt0MHhOhtZoRVHKuYkVxo7psj7ORKdSMwObajEJopa3EmUCOMdKC",
+	"X303YajC70ZYe5LStFrLSlyGHrHkRix4vamEN5ENMbNEk0/VuLisBRr+cr9a3og0GtdBmq0oF9lxkyY6",
+	"Qh3vrzWeQ7RKP3hY2+mYZ88gne6/UtwuKlmLBRqEsrvZBzdJcvNOxZUW4c/YRtiB/p7qdLB3j+xZdWk0",
+	"Z+8QNfNxoNlDl81ZUjx9kajbIrm9p91FYycP0GmgWwocOPXqgHr6xJD9wR4U26vabkGSB89RqnZcmSmP",
+	"jVVFABFdiDy861A3HUCeaLWfKhzIesEXugfYG3GvzrswYu0kgOAgiZL5O/Se3lndUE3Cfn0Ix+f2iuJp",
+	"pkTLUEePCJj5X05++bp8kCnr3TuP6hgS70o1gJfscgFFvdpCAHsi2y+UeT61QuyeOx2EVdLaCjw+oUAM",
+	"2DkKxpnHJwuRqMHtC8oaNzsSTZOu3wgOd2hna9PQWXe9MukKkg9S1/0CuUpLs8uIwNzm1M8HlTwfzBYj",
+	"4dVdQtOonSAAQV9WxfADZNRB+nJUEj7aRyyUQv/865iVNtTHpt3rtthPlFZJ+5O6AkB23oI7YC6VE8Op",
+	"DI+qff4ut6BdrxRWVkgVEuEZeT/QaFrcd92Wmh/qbKYXoUAkepVQ7ibkzW95ma5v96ERKyvK/PROOloe",
+	"CZl5CDgiqvJMiisat6V194fXaVP+BLLtZU1aTXmWnmIQJJWkZ/zVkcEWFQHBdXVMXsapgXWoSYSOudex",
+	"4m2knfBZ//kovEBsl2RobRSvFmdkuqlW4Xm5gimfGvWQXeFl4m6HeuXPtsQCxhX46VKHeFb8/ZfhOHWI",
+	"twdiFWDBO6tCZgDHImyU/8lImFxvhLGL3KNH+WZcVuxPbL9npRDNPfs81PVlG/mQrpN0Xq9ptBwPEHzr",
+	"1vUaWtIjuajSdYvVmi0rIZwuDyCsGYOtLyP/qRFvtYByKXnDFpZ+H8+07frBS3QJSC7IKWMVvOuSwhXO",
+	"KIaR7hdA6rrL0dXXJ8EoOq8z7CmtCfIgfJ6bdSynDrjM9Mzv/mkNVXBpdjOcn6194+SclK9hCs4n0Pwb",
+	"Xm+GwA0e27NHFTi7E0A32r7Utr8hB82pkDTDYvQNT25jXhcHwulBvjGnhjLMqfcJBKSlnr8RYZAC55xe",
+	"YgrM6i/CMqUZ4OARyhy6PJyOGZV8ycUP5rEUMcwv/3v+t0HQoAdSjLss+jNIrlh0ulRU+3AP+R+Cm6Nb",
+	"VFuRAr52Dy6VDKt500xQLK3YN0LfhnEuUC6xC1iz76bLQksnH2LYgqbWjJsd1EcrECZ9JdBZTmHbWhgs",
+	"a0B+pP4hgvF+KB87uoMOVA/3NTIn7MSxV9zFbyf+YeEBY7rdpT+FX6Ld9n8Mv+W3Hx5Q/iAWFKV1giXr",
+	"fsJnpOGHkRVMj/OyKqVEBJhHfxCmywkdj/xy++dDv7oVFTfem+I6yZA0FqudlwRxpkRpD4FIIvbcErJY",
+	"7oO06GH0BxJkTrmcXqXSlFkv8zCIuSuSis5jBMdMcsfkzh1TmDqi7grvSqxaS/jfBUbJeQxOiJJxV0lz",
+	"WaeMdqstr1c55ZcDWGD0OXjOGGdOPmDrVoNlr03aTjIYOFFfHZoJHBfXtfUFuRIKNuic04Gb9fEMaOcE",
+	"TO8Amyx3YurAp94z3NpgPYxmlb4mK6XLi1BGjGn3qXA1CgkDOC2BOUKr1prnGDTLyUfqtPEnpohQKvhq",
+	"JRrrob4sRBL4sDe1pic3FzmXrVExF6+5tSYLfB+qcLv5wPxQCJ/iXnyWEq1DVd5zfp/zFQQIc2c0fmWl",
+	"6tJnIrr5To48u1qtg//oCutFn8Uvj4wKQQ+CETA6cEbx9ahO8+yS7fNH6xeNnvFhVDX6UXXidSRrTkvb",
+	"HC1KAZUn4Fxk7Zh5bb2y4Gvu9ImxuAl04BiPEaLG4nS/TyF3CA3aLdZK56KdlxUvwQyMLgwGTcvnRMjL",
+	"qs0AFk0P9cpgyRM3DLFTyGlzD0mbCsV4SRITwKmSGVqIeoCaSLADnBlhfcgqhdyiiR6L7d4zyEiPAAxQ",
+	"0peG0IDdMaiqdNc6CxCZh3h8HHDjm2CPHYrAam1FTXitURR3h4lyz4z8gOj46KOo3CO6d6SPAmjBluKo",
+	"KO0WUlKxcYhuTKMMBocMSALA0RYk6x/kSiy4VxPd/yCgba20rZ2uAX+zWy061H43bvhLmPBoCV/YmNs3",
+	"HvltfvnezoaNnVxmmPYoiotTXLzInCvsWW0ceRE+h1bLfe65m1EhIR4yPUDRq6Jwsoo8JebMY0st+G4h",
+	"HkSdq8vRldfoPFxOAjNdVp37IUKlHK27cS2AxF4/Y+fUE0nSKXNRwcNR89Ep/GBiLsORi+F+54/MnDut",
+	"cf+a4LvvXMOu/P5ZDQLxzcbcUYSjaLY89TaeOD6fBOtYcJBuCA4EUKrdsRbszr1kz/JxNGMz/wFbgYit",
+	"N7LOTb32BSjOKgDQiCJtlErdh70yTk90TKcm9KqTlD90cpBRgOJNJ2P/EZDtx2nVWJJ+aEg46oER97Iv",
+	"5sUXdK70x0gRWFU/UeelR1DxEfZpMTqQQBfJm6OSjsGtYq2h8IRGq43meyc9GGFJhoiSnSzXQaDooc4Y",
+	"qAu+E4KC1bRS+2RAg5tGW5fJ+O0Nb6abx6GbH3iTTP30SHNnweCw5sJLaAv25fHkZBj0lWs4rZZyBA4+",
+	"J3paNaLOhF3NSWG4DlBbcXPIBI9xS2ULBDeoJsAlD4WoDlxazMdhy4Bmdx9bK6RlW940ojZUnEZU68ml",
+	"D9xZvE/njHkWML0jf6jjgfjeBIwhInBUEWzdAe1JQMpEUzSd9JV0d0FtUqE4TgLmqEKRbRIHYRs1tBRe",
+	"MXlwTr7djAotW67TELP71lgC4mB7YZmF3c7lw01JhjtB0E4aT2EvEfjiOWoJYI51mrF8iIHfKOYuHc2T",
+	"g3FSJ3Ude59kcroCDmP6l8lnMiU37O2eV5VPEMuVR+nKNpRtEk8NJJUZ2TazCpKM5THB2DGMNVAH0dk5",
+	"vKrwcKTx8KXB+hVYrJIfiw4xpVQbUiOR7YE+DiIPMK/BrVzP4b4/8Ob7NPudElrbe2gw2++yohXeyK/A",
+	"kWbPbOErlQJRmeXiPsV4TbCiTIoDAOXJerM4h5TvWc7w84sEhEmg/I8pUpJ/9tVD1oErDdtjSjrvUgkN",
+	"aBGQ6usrGU1H92y0aJIqjB8PrWtoVFIhe3QNhbQvGjP1zNLDCiQQX3OfsUj3fEAItFndMrIE/J4n/He/",
+	"OF0FymWhVINuNrj0uq0No6pGl+PeG/4gzOL884TAsiA/FVDLAZXHfaKmQxRvo2YxCXgAJ896YvBo6LTo",
+	"GHZ/weeCRd+0VbI8WhEcquDJd3qbdm/2ZmvR20zyUfBekqAJ8EaR9dodKkTPIgKS+6Th5T3ENBRdJARZ",
+	"OVgpS/RsIMIBWs7tPcREhH75RgtRYmGcvcB4CUUh1CU/3vvai10NxXu2anVVdKWQ4e/mnpVarm0RkFRq",
+	"XygQzUr05Gh1uKeKLTRlVW+ccO1tTOBLb+4RsKBA+2itDgFUg/H6GHIKHJeI9LgaJEsQWX0BSyp4skLA",
+	"U5giRB5jqLk3VMJgo9l6rbh9gyXA5mfqtfhUhXpnw1S96aLo9crUTa8Gdxpy2I6UBH272pI9IZc+u2ot",
+	"2yhHT5V4EFXBGq55VYmKxTXs7wmvt2B8BTFZHv/qiWH8gzT3zFghmoK5pwaALfhqd8/Mqq3Qy4yfww1Y",
+	"unEwM6hLnnkQkC0OrTA6UUD+JnUwRhTuAtzSYi+gCygl/jHs14s2YcZ1gn2vlnnCwCmN3xR1qJnmVtzj",
+	"1en2GyGiKUkmXQMok8oWnwf6bw5cl+Z8etwVc+7mZ8Y1Fa+FSeOUQRZb7Nrv0dusYkBxAt4gIPpAGJVA",
+	"64pbDGY8v30+ZpNrwRf7/efpSFNqBMCUOYuoCffvrB6FrQLChZngHDOe2KNNTkwqsZgoCTTsXDdyd85J",
+	"ftKFNsyLLfiaqmCB2sMNW1XSPcGFN1eT8RpAxDv/wIk/aU4kxTzgDXhSM0ADvswmlj61Su1OKzK5BcE1",
+	"p8XAfwtKfSCUbRPBbF8YwnKaX43nH00+c2I+AGCgYk2MHV6J2o6HLwQEvRFGOZHv9IuiTUGzDBjDVKVu",
+	"UuPzDo294KbVopwQNwjtqNLCRcwSoydmtl84uW32R0CSczKcuRULo1o9HuX/FluNpUUj95ouPXXv8jxY",
+	"oH4gGeKiI6MDH74Pm5PJpJiIGWekp6PT5gij8qRyOnTf2jlOKdrtQQHeVteOvS/KlKbpY2S9G7DVtYlq",
+	"AQDeLLx9cIkRcbwXfJxxvi6hIHh88n3XUQzs02Wt+xCgmM56pBq4ycm6em8RXXi6yh21dEeS5nTinRry",
+	"uSkJXT/JALTiDatDOmoNFPt1kh0aKe69AxJwAW8uT5akzDCySeY127dC1G+SastVDEd6QtDsm5RVFSwt",
+	"Gk0aZ3QR0dVOHGb9ts3CatWm63puj51eDbEyT9C13Tbw9tbKsj0vRYyViM9yEppxq+Rq3H78gppBuuRe",
+	"ZZAxueVQC5m5NrWxmmP2Q12iqqwdufBDJtrfCWIYLDnPwgufpMHzpmAqfytNUxHvlP8Ui1XFjZmBa/pW",
+	"/lO8qCi+dVgvfI5vUVihZc31cWEsT5qy8N+7kgfIxSnuedmCF8b3InnNrBZ8ejUAp5a/tZnS54cA8Ttp",
+	"NwfB4UhAEajEwUPneu8fUNbJKfTJIrVHydvl8aM7uCTNaTSfVrsFiGSyw4wr1VC7BPt9TPWSt1tRrXvJ",
+	"Tq21uDQqVINl3BGr3rRNU0kfTWhJep0ApYHDPAJI4y2qHReF52stH/iovvE1NbsMH9ZdAUhk6vE5tMYh",
+	"F6xFBm2gyVVF3KrDYs11Xqzoalt5e+ZB1LYAxR0wE0/UutZSQkFVuRkxUZeM4srVob4POTtF7zb7T/cQ",
+	"fvogGNUTDGohLF8zXh+RlYaSi7JB4tHGLlwr95e2qpIhI5MrSZ61qoMJNtYBAy6vlfssLm+2iuSc4vMr",
+	"L05cFz0wTkvpF0RJVESxcrXLhnFwwyouISDqrN8mGmJMy0XgBFp6kvEhXb5t93uuE+FA8+9myHB5tGH3",
+	"3NW7gBqnFvEOSYCQ+tfLXY9DCK5BkvnUeQhTVIbghXwNqlAQPel7ugZtDR5x5XjD/ESIFB1SdVR0HfYy",
+	"u5FmQtnTAHWKS0rTrReiElE7WD3DyTxlW1lGsBsDixjUoaGo55yBH0JuQbZAPCYTFScGR6/gDxLdNIMD",
+	"AcEh2T9AKnFtfV5GxwW33OB8KR0N4xLPK5thnORG7XlVfZN6pN5jEI5xDUJlmk5QhHBU//qgPvs43E4n",
+	"NhG+YkKW16ptJkTStk1fUD8Bn83YS2YZX1LlbaiH1AarurPVDdfVKe85Y06M0pr5ESwBWWOQnaB49gV1",
+	"NQ0pkTJr8Gj8QOHzRK37MM/TdUdCfNiujiCyZHsFAIdA/iMoDo+HYnir2rqEmIZkOXtDZSYdN1d7Kii5",
+	"UcI8R4gv1LycaLh2fyPX70kN3XphwIWQMVa4j0ZahPmNOEiioU76DZ1kNoFuWpAxMXU+2IIhNV7XCFyH",
+	"abkj6okwVu65FbdvvSVttpLiu0BNpcGg8hn+l2/5kaqrULwNryEooWBLFeA+9kzWyQi0GaiM4/EjycC8",
+	"LmAseSgdttC8ZcOHLFKnSIvpoKdqxbbSUHGT07SaE94seNZTYLKINKGw06kbRO95NYRm6oIo3O9gDNjv",
+	"+Timn5/cuaplEVzN8OERpcwvr7n7KvvTn7+aVmQtDBC6Cx+nJyvQ8RKCBCBSeis320nmAPj8MeYAy+vy",
+	"x/pncj3NsAb8nR8ymbOdTv13fgi11Jo0JpdJw6AEvJVla62qGTS7Zxuul3wjCoaFcqAMDgbouBsAwp4+",
+	"Qrw8mMyWvGSVBPD+AYIpdQXRcWBS6TyXbd1U7WacGmkL/CKS52tVH5EQ9PaCjhlN6lPOGbp51Dmr5vGQ",
+	"7hstc7XA5nitjSf686hTrpHjtVtRL+ZWmJjattUbkUox7kLQonAUpTH8LF32cnvMhoWjJFGrQ1RdiVh1",
+	"z57R8INhBmLr7WgVKhL73LhhHbT4FCW+4zthfrTpC8tZLQ4QNYgZddLeu+sjLRb0gfBVBKxh+/af/6ww",
+	"xslXpoqu1xo9ZActNxs0dXaVg5xUJu14ge1SbW79bB8BVI9lmpJBqyGmr+JHYBWAVsRKxQY2yWT9YUJg",
+	"Glp8pDEinbnhPThOVe5MfnEMZTrdPuctCuVUxUr4wig7d2xR+S60mspTo2nkudum1zHVowdASj6AGQnR",
+	"TzhsRpIWsWJtIJoKKrci7AihuI/Lm44vvoOy7RdzxXfEKYI3wWkhC7OSxoDmg39vKikQWFBvRPjbppVV",
+	"pSzS+1a1RmxVVS4w5Ed3Zv/FEsvV+L+Wku8V/MtaYsmAleZ2tV0sFdfTFn1h/F+86hdRElSftudwz0An",
+	"FwavU3BP3hfsBvqlSYf2UN3POcMXN6U0TWvTJfHcZWk0X1kQgYQ2rJQGYpafo/5gZCnmpQesUZaf/sFG",
+	"c1kv2pylEaRLLJhOFh/4IBMemYIltZDBmjSVznrDrxpBoFp7LqVKtxXmH/e4W4DsSfZ4qEUGv2mm9HFp",
+	"pjLRNoU74HyQIIpAuhE94iYk74A+XuKtm3yQjzeQT4fzu46BOvSS2q64pFBarVgKlMciZzs5qv07ELva",
+	"Ed8bYqcALBD+DvmK3OzG2DUVH7j9CWNfZrNs+h62AVOO01AOOQ1KWoa/d2GcqI/1BdGuFGjqLk1AfQi5",
+	"uR+Lm5xCF2H9YfKyjx1pN9s0P7qWJ9NXU3tM2JABnIYUmlKHxENiHsEKJQckWW+6quTLQSUiRmRV+Vya",
+	"ggGnxSxyyjmzqqJyBEtBjilUKzyVU+4XfOM4lfiACsTC9Zj0LYMzZFbmFHyRIwc3YbcIxCb0hTQCAi64",
+	"h5LYt5liKEmQXSd0R7FSJxihcaX2gJCY6DpXgAU3LyHwG0xM82vDg4mSD3tlN08nc4p4jTMrYuMQLdfP",
+	"IMUJJ3kcgKt0LgdRVeNhwMbwjcBQwhR7Rl8YFeLj2nbQqt2KvZMiXKuI1JNc3U3zoqAVDKZIqWRkmeJV",
+	"FaLyowr/kPbaMdAkyfBUjZSorvJONBaL43LAFUbdPti2oGg0JavBKMlB5iRMZllhrwaBZ8M+L/zT8EXS",
+	"UBE8oMPk1CJTeuQi5jKPwHN58j1axV6zRPjWDxrY6Hot0GOC+Y3gGIfYX0J+IUUYwqEqUS7Uej0Kbube",
+	"09u3dEnmQ5uBJu2W+55XVAD8xIJxBuYKkGwu8m/gl0XoPbWJ76GE+StKXzgNCTjwaveZ7nxweDmMgKpL",
+	"HBD/nneB35g5KlZOL4trMim25GU1hNyW9SmY7kU0P9E8AlTlhzyn5SaTq1eVbAoGVgN43d3ffX4zB4xt",
+	"LCUuamzk7hdsnBftZASsZlpAl0GcBrVBNuBDlSEYLZILHKVWYFiBjumvC7DD4r8kqdd9/tkD107jMa6f",
+	"9/z4de0O4T0/vsAO3/PjD9Qn/eO7rah/8J2eWjreg1R+saHjvRA7CtP1a6Nqx1iJB2W0bYtWSki/BgbQ",
+	"1knph7qb7tT245/q+e6KyX+0gqLD0AvXs4ByK27DcJfYQP3tfB+Ce+dUh0mXk5x6QU6thOkXHWf2v2vU",
+	"afz5ABhhtRzjj20trbl97wONZ+8PfI8btKUSd0Okr1Lwynizd8dvOBb+AmXQUKBW589cqvLoVcaQ3rcW",
+	"xsDWx4HOko9G/JK2cIuTvGCd3rSMK01CsB8JEtVGNYosaoJ9qtDqkBAsMD6WUrSn3Yrt8Y06JFOcRG29",
+	"LHGetYaWBU4rSWA4TjqeyolDbtIMSm/TM4NBuRxEgiklIRFe9tSO34uZFQ8xAEWMDouvVtpENSM/f62q",
+	"Sh0yToc9P9LzeI/OVCdkfiYeRE2wCJjQWSrhDQQQGoQoCpjddYDnOimY5gCdgu/EKrYXwqLW+S/ED5j8",
+	"QhPZeg+Gj3n0ZxPtbpLAEPOG4Plm8NeLEHUO3WM26c05War/3OP5nFnQdx9WItjcP/WyLnxU4BkfXclL",
+	"P6NZOdwlPz5B1Mt7tqqUEWVnPUP3aK0gDH5YewOUuJlATrMhq7p464RNJQAKBgwTq8AANvUKjuFMgdKa",
+	"9mVcBUrrzHG+J41lVs4KwILmTYSKAXhnA9L0qhJcQyIbFPTBt60X2htz8OSbYN1T3eFnI3bq5Kex4yi9",
+	"/IE/DY9B+EuamAOg84UphIIDM2fRsYHeXL744x+Hs9krYxd5BDL4OQ1quIUiM2pjTjN2Tz/PHiEZNCxf",
+	"VqLAXnqBb1jvrUjGYe4zXgIFWhO5rbCZKJk0hDiEsIdoz3avKWDBYOSAqtN+fPHBpsvIAOrCTmIG0R5t",
+	"a0EMM/xo7jGYkfDEamWZ07BQKYREI04FgYrIvJQqMznBqPdOfLCjpPcgtMlUSY6NPAW7G4ZTDC2wuchW",
+	"P0ooO3NylYd84iOUy16rDECoT1p/HnYIzQV0BlSOw505le5d+4q+secCAB4h3eCWIRACykl7WVVyL6wW",
+	"pvCZDGwnK8AINgXA5Ji4FeOAte/G2FTCsFJstHAfY1WDFa9EXfoiB7fsO60V5fM3Wi0rsWelWrV7d4rs",
+	"v958/4L9+cuv/vQHyhvle7/poippZcYqVeKbEJUqJuujYBCmc/v/gZ9LrkSNWpEsRW3lWrr35ubnH995",
+	"jyb+BbJZrBPLbr5H/eMmIo+bu9tnt3cerI838ub5zRe3d7dfAHCW3QJRPuWNfIpZzohrLECrcTwckox/",
+	"LG+e37ySxn5DbSDMuVE1pfJ+fneXo+3Q7qn/FuTuNScA+/PfvMZdBro0Pu0KSo3TbNlSGFniPi+V2hWs",
+	"FocA3QtPpTKJxfzMdwIn9Duv5YVqjmH2rFYHJIvVVqx2hCTUHDEvEr6Mj+rpb44MProxLFV9Sa/2DTYI",
+	"C2645nsBmbHP/5Zgh5y2F0xnN89RvQ1ER970jk+g7QS5GAT48g8ET/L8v++GEXS/Dnb88yG3+NFGVdog",
+	"K5QS3Q2a1zDwoGmtfwLc/j0xZM6vUbd95Nm8pvhVyP5PDeOmtBOiCU+FFvCDuSdfg2Ff3X2B1gt3/dwT",
+	"5SHKeYdLHs51xavV01WLj1T6KF/wavWitYYOQBj7jcKybivl1HE0MzVNJVfw0dO/E1Su+MD3DSpvS27E",
+	"AjgeAmZ9/nlcp/lPHS7YXa9c77MveyA2z+J0nGd3xY3mpWwR2ujzP/awUp5RPNnN87vbP32MSWWkZKrx",
+	"5UA+9l8mR3Ef0xd3ZBvmDA1FNmDkPm2+o9JnVyCx9wHzCZFH3EMICGWg4sRZjJgDA3FGfXohO0WeXL5t",
+	"xWOopeKQ8Iw2rOfutv7xs2fPPvv8i5tTciBbxN/SFIZxzjevvv/iJkNuz27v/tinuGe3f3x2Urrl7va/",
+	"h6RWxr9/HpfKfnYbE99X/333VXFzkGYrylAZ4+5jMZzxF3fRjJ/1ZvxV9oKczhUGj+b655GpfhVN9b+n",
+	"zTPa2Tcvv8rv7FfnZ3p3+/nMbf3vaK7ukAaT/bWrY9+vLhRV0Pn8Dgw/TtNZHIJl/29nfQO/TmYg37bi",
+	"d+IffwERPs05IEsWTL1dkAUAml9LNOoG8MisHigKqm0SuAJoLZCJ9V9UW4TuvHvpSrUyjrF8Rv92uy//",
+	"cMJ2unouec7zg6/teDHz4RtfogqLmKulEfqBk879t998LuwNlL1DOEriR7d/TFVZefYVWvFch+4++e8J",
+	"2rbXxee3X87pYivrcqFa6wuKHAJjPNvHl+6m5Fp0N+XzyWSPu/47Ub4f/NzbCWrYFYgdS9AZi/7UgIfm",
+	"tr6IqvgZ1CSR2DdaHE4oOZjQ84T8l5CIfyU65tY/pXfPPrv7Cgu61hZpGgF5wDCG9QcKgha7qRClDPIh",
+	"/FMK2xp15Ugy9NBwjINPfv/mZe77fvP44fizuxNh/GeZ71GG/RsmmT9zBE49UtTm+Q5+9TArp78UKIw4",
+	"odnvZt1WVSx59KSMlapUq8EYBxgllCBJKEUw0fiJn9wcNy40r8gDetI+ea0vvtVAgr/Xc4Zjn7vTELBD",
+	"EedQEbarjdmrYH2Ne/91FYH5QISlj6noMBENowraVkQFMQLYBSEKYfHP3AO4V6WoEk9foxWkjZxlGa+p",
+	"0e+jp51Icp32lZIqJ1IBreh3osEw+lkqlKVgD1IcriRKhf4czQQ8mT41BDTVPC38L8KqvJgSTjlTjwrW",
+	"fCUWZsVd07/d3T4rnKx+d/sl/f/Zr45t1uWe6x3ySOLFAfuyE+u/uP3Ksa2YmL4qbhqfDh/S0r8IaejP",
+	"3JlLs1ughf/53e3dMwBVb+gtA0fVzWErregj2bhPw+9uXYuA1xm3usMpGcidxczdyRQL+/470SuNfY5a",
+	"l6KSYu1DyBgvHyQC2j7aqOATW7ESgzRUhDfAG0FxCbAztlRIwp1hxBgByQew07yNGlMza1RsYvrXoThu",
+	"/gKEArEX34DTCq+fn6ramQquz070zcm00y9H+y8mnl6Z1wz1wNk+McxdlWtZonjdleWAgBRCykc6Crk6",
+	"RaBZX8wDg0CVQN9YBfEmIIj3iAWcKVkHww/CvvBtLjHKh4+vw/t5WWphDAPkK0JY551LiCpPgoUa89PL",
+	"FkO4TN7t8EbU4vDvssgf5AMV5vBrIqQWv3SMV6Ki28GiXStIoegdrGyEfup2wqPuJg/4rdWC79/4ZqP3",
+	"x4oP9inoRZ8Z+HSGARfnRGOlrpCfBpIyJkwbxNcW6H281qWiLXbzQQgNgPE2Qj8I/ZkRNcQ41NbcoyEY",
+	"/vLERIC/g8WcbDxI2Z/JOs+Df1YPglBGZjPhaRseY5hMYpZfDn0+bwXB+j9u090cCIFn31bcijJsP8Ky",
+	"b2VjOp2ALjLytAauPKC4AeZJt9k+sCLzyGnBrfhWbT7R9n6rCC120t4+u+a4ufeHyn1SsMFONNc4u6/L",
+	"EjW5e/CfF4xv0M0G0ZzwkIP7XdSQsdg7nae/YS7Jx3MvjD+iT/Rwf6s2fwX1I7tn19gk108BVIraLqTO",
+	"0j8E4y/4S63xBl98lfqO39TgXRMgupLsGHa1TVA9JFn+u1D93X8s1eM+hpAYAOgKNo17psW6hQBIx7K+",
+	"vPszRsP4xxozXRH2lKIekrfiKcQUIA+7lAwyQs1K6fKF6/0T0QH0/Xvxv5H7HFGD06quQA24n4zHeViU",
+	"x7cWwt6DEAHYOb6MkSwZoBkQLXQFgDKUsFZarDieZY5Rfu/bfMJ7FsbIbG+Y53V8BZ0nzGkm5B1zrBNQ",
+	"JWXNwGwBmq7mB7YU9kAnetmFSW++xwA8s/cvA0zg2Ugdr4y9+v4LCETkUBWqccQCyywYecUgiOcfrUDk",
+	"QYziUeuzMTzjQTvXIwO/3AwV+A27DhF4Kx7sGOK5cGK2p7sHLBXz+LuUnBCPiLHoG6fztrXVcr9HsJJr",
+	"0krFy5IqdpwRaF5Rq0v0yejzKwkmTwyjaRengBfBbPB31eoaIdCv+xa9tVxbXNAneouw87liyb/wEL4R",
+	"Gyi9hIdwhdeCTvPpb/gHL2GXohKYhN0/gu/qMjqA33UrvgN8PL8RThgmwnP0iMXzMUC3EheTYjHakChm",
+	"9JbHG/zUakqe+PSTOi/XvdPHT3STAqbSv+U1IikMwv71kXWIDU8MyAmf5mLhuT/9zerj2D17L+3WySn+",
+	"gH7X3XrHdxiTDeDcR4ZlNETJlke2lwbKNv8rbljxWypiGXfzrLwzBuuRu7sgKjz9baVKcdbu4Itjjoh0",
+	"4MMAUEzBHyhhNMJyG2A4pyS7Xu28U4Gug0weDE3VCgPsegg/7VJsCcib6ulrfsjNgTo7ncSUcqR/HNZp",
+	"+ZTCpz+YXLQeFFGumfHNHn1VfqmjXoN/mUw4oOIfMkHBmCZSKrf/0j7mPiXuCCHZXnZDupThKffkKXk6",
+	"z1yXr7HFYIUpWmta3WBq/mWTf03ff1o6oxVlyMwq5TSOZS915dHOB4lVhCvAgOwUH83rnShjYjMN4NOt",
+	"ofAVvWIGafA/mMyarcJ02H/H+eelLl6+hol/GqkL+v5drKowslte6hIET5kvrmP48ToqKfBayCNy7xkP",
+	"AxCmyIrrEotRFMhzKSisj4B3z04QxXIyXY8AzVaIs0Y2KDUDjaY5Q1fmob/fa6X3EEu6hLKNCbzysyaV",
+	"4mYruLcwvMDBPvtWmkYZ6cEH8jahj9dxtNNkIihQbtiLt3/9D+M8yn5WI9TJxSaNNkElf1H2L4A4+CmY",
+	"AXV+qcP2x5ANjahq8ICEdGNuGQEvPZJIvlVhDHyiwO7u/gSh3RgRlLmPAAB59UN5K+wv0PGnORbo+5f1",
+	"I88l4F8+MdeKFsGd5zX2CybUupfB2N98YrVn7ZevfZtP+fL4MTLsMMzzeiZQ32VB0ES2n5R8RRuxH+np",
+	"b/SnMcPBG4iupD25mU5PG1VfIybmW5hW9BC7i7xRqqScjUxmN4Nif1V15Veh27NHmgcynOLrsux2eooy",
+	"ww9nJ+JBzl59f1PcvHH/efXS/ellslJOupD48Z7cXpPMCYjLOc1biihBv07limplRTq2a5Jc8y8UXekI",
+	"z/MPcgXLq8UF/CREE10UDzpZsP/n9Xc/FOz1X35wHPi9WL4uWNtojI6pMVAAii/VRzTZQDBZ4UXeTSuM",
+	"YSEyTZdPDFspXQtt7t0/Qy3VZ3fs52+gty/vEDJD1ayRH0SVfWubCovFZVl9xccNYCnopLUQJeWTCA7Q",
+	"filCDXVwBhJrh+n8KTV8WF6OQip+DdvRO4W4WFq1VoJlWu4JSsXD6ROYDWr6GLUaBQlhVFCNn0DZo4Jt",
+	"RVWyrTpEBoFrv1EQP/yZp48zniOImic6+R2DtLobdK2T+448n647dEUR+B96ooJv4RO5RPv7en2JNfT/",
+	"e8VrTTlQ2PYrnSd6Wa1iS+19QCj4EWyjk2Luw4k/Ccft615EB56+Mtj+rOj8hpqMhYmE0SCiyEx79gep",
+	"i7OcCRveeKDWJRSXsJ+BdwgN3xBjAyEB994CQ8EYmJzG3OeTZrlRvPKpbOcm+OsnT9bIKhf+IK8JFkLE",
+	"FDsE/BErwM2HyozsKLgu0MmwPML/r83YQ3DpJ4oqfBvKsn2SoHXs/d82sjD43QKE8PWCCwNQ7qPd2J4G",
+	"nv7WFVaZ5LmOD/f3f+qvu8+xQ9xDbiSc4vcUHNUPRmHL1gl0bW2jdJurqr1RCZxP4RVPksTTpagxijz3",
+	"oH0DDS4CZIMvr2G+8YeFaV/uRLYccnZ8dDZkbT6I0mMWRhlxg0TJ//wzWxFgaD5jT5cXJrLp8poZVljp",
+	"B3GztoT4Ea4eRPc2lWNqiDP9b3oyGSPSL42ow0Z/gvB6rsvXfCOuFoh1pbONEhThyWr4JpRcVIearihn",
+	"Rqy0sD5rEQN7HfuVFmCEZ71bT+nRG0lifEGtHpvDOOqt+6VGdFsLZlLgNzhD93A/CM0rBkj6K9GhpiL4",
+	"xXUSyWssXaL2At2fMeRG9GJmUhrD40o7ch8FUrNaHSC/0ezQc/Q/gV16FJ/f/l3ZS1LWfieq6juc+afh",
+	"MND5K2muF+t5tQe/pGd7y5tG1KJ073d4N54YVil8PYDpaAgk7pCU8WZCzTxzch3qkllRVVAHvxbMHuRK",
+	"TJWooVzXWNT/X7HRpxaeDRZpSYrPNM/rec3Irej2Gvseus867AEMltKCargZqnRrHid7dde9PRuhhqia",
+	"55F0sa7HxrADANIDIjTUwWR2C8VdkqGTgmuQgicD6hZnBkaLf1+oPfCcCV01oj5vQC9SlTf3vD6GoFWo",
+	"5U5C2VorKIifTkBaGwh8idYpa7lvEdBoiEyeHZlcFvfs86+mWY08Gn1vh3FkQGcL83iWmMenNCV924qO",
+	"S/ZX+607zuWxS/C9SmDFSZ8FXDXHsMwgl7QVTwGV55xm/1YIgAAoJ7mV323FEbK5DZdlrOheIagIAdzJ",
+	"BEkpsiSy6LYSCJtSsgPU24EsP79Q8cFXdUpe/e/g528QGW/k+pMZp8IShClKDNUP5z3jMwjwn1jm/9Eh",
+	"Yw1f7fhGFJ2T86CltXDHfucgsu8ehD5SdF7dCxhwR0ATdz859sZw/Yb9F2ffawlR3ZUwhr3jy7bimn3L",
+	"LWev6SOATP1/f3z9h3tGIbTdiQaK2XArqL5p7rX4gZpcIur4b69zMdAfDDbhIMJ7mAxf+cIJ8nJFhVg7",
+	"7Zrqhp6u++lv9J23+6XCHPoSbffBJ5JovwawGiqo8SmjtAyOdDW59nqHjRMjRBs8wO7otqo1Z8Wbl9Dg",
+	"khXgl9cKXy+Fo8RgHYV5d5qurE+W9BQROn87U/bhNZeO9bzw4aCfKhogGiaHIa9KUUDoEyrwTrB1Mmxc",
+	"l/oasrUbB5/CSlhkiritTNb3WH1O4fbu+Wora0G14U/3ls7i6W/4h6lm/m9FOpfjxGOYQKMqg/XHPAHr",
+	"j2E9gCoAKFMFM9JtH3jAcF2GH2LsKnOPcNeqtc+Zu5qZ11iLWhwuCiD511yJVwKwjv3ZeZEJVSLhDdCS",
+	"zNTuPUTQrmRieoIth3N9PFdOA8b8he9FIIdPghgDnV83rfRap+cjaPH4PHwLwRzVJTMQkadY6+haRqJ3",
+	"V2c0x61/rCHD8hOyMxzhtVYbd/FSHA3RuDUVLr0WujeYcoGSY0FOnsHYe8d34sfRODNvIHYcUFRG0K0B",
+	"Zmi1xHJxCRZB+zzGIf5HRT8SdeWydqRhtTigjewK5/4WrgG3PtyRDh0GKTovtdKslFD1HczKgObGd6Ig",
+	"038d/HXwGdXslhZD1k+sbzt59nb9JO1FktBPV9mP/5+862tx3AbiX8UshbaQq1u4LbT3tGxbKEuh7F57",
+	"D2VbFEuJdXGsIDkXQsh3L5oZyU42sp1EXpfeUxY2sa3ReDR/fvOb93UL8EJWdZ2RpqApJ/aAI8z5g6x+",
+	"rcRyIItLV49rcuNIDsnkVlJkEOss5GXcSQtZpTtZiWU/YH1T3CNpjH0D/MLXlQv0QACNLDUE8lC0oTFW",
+	"lzQVw+a3tMpgpeyz1UGidjtWw4sp3Q6UMaVA3bRp5R8lVw+yesKvjq2W9aBufB7AyFyndadRr3j58V9G",
+	"GmRncqahvjSh3cU/9FwA9lGLmYQOuo9rUyWl2iBGmDBAU6T0KZujS3pQQ7XzQkVkQwrlrN/DZhMXFA3l",
+	"BeoImMwPtTbOttEa3n92o4L9eD1VEyE1JCcNXIzxtomJjMOqBiKRkqYaBSltbxxqwYbdkqaqM7yY7otE",
+	"LY7XVjOXS7SODNaocPqphrqpVptkurUfLS3XuIM7+9F1Jluj4yaX3gwsWLhHIDKCQhUs11RxcrnWmjYO",
+	"d0h5bxqSJtz1BMCEM+su27urGTWFnIB0QBqlX6aARD8M3Mnt2Wf88sGesEUUPlHQlDqigrtkrAQ7bG/R",
+	"jI4IS/TuHP+YkvmtR9Fv7juXHMT+x5FMERmgDXaXFTwEMsgpAwGoq5wZYoU/Xvd/sf7xJEp+Z7dtbIFj",
+	"ytIVluYKTRbA1TxLgBXtjMmC0pTrAEJpyI57WvEoZsFVqQJWYen+fb0hEEXh52QhXtafAme98fgCtb3v",
+	"WBsb8sClOwSERk8Yga0LbcV0C4na0OF4NYTn+VC06Q4++yUc6vfiVfv4MctAVBDHngiGL97fmXggKN27",
+	"VW8GV5u2lhAqlEYov5JkfOehlQYcNVJ7dJvP5kGsT0Mq+7lgTkOG8cEehFgNTnEyirl9PQ3gvH4/HFYd",
+	"MuUcMOoOlVSKK/JB51CsPNgg6hVoVh4wWAtWCyKxI/iwyskAsGT24hNw3ZbrLE+0whHIW6oOePLulyJM",
+	"dzkz+b6HJLuFKJdsLtKPKzGPA77y921CrViWizf3qqy0KgYHWd35h9h34d5mlLtCaUxOGS8r6VbDtWJV",
+	"JbT94d9/ffvmB/Zm9rz7/u3+i5s+LCeQY7JxTrCMZ5asKDrqeE4/YAJDmrGiMB2zy4pBPR68QQhLgv+M",
+	"ECDBUISabMuIT6JMONsagMETZwTYqQbs2oZI7+jlUsmGWQVAqi4bVmng6OrpPM20Wp7LOPN/RyV/141K",
+	"PtRWu1/pTpWt1uzRfvWnICoxTnO8u0eoAzcO1i2BKR6E74WJKZhHwbkDjQnAtTp/mRSKcUoVV0khAWXW",
+	"0/cqL/a6HEfS4X6hP5ju4LN/HsF9fTgfEBpABvIB4dqj+IC4qraulgP9iUyfh4ZzAhD0utcFfELjwA9T",
+	"4SIC6brmiEwkE8lUA10vZOjRb/Tx6aFa4WzUsAX4oPRClvMPyO9xfqKo+fs47YZE+iRNslF6UefhwJnD",
+	"HKXvyU48rXy48Hy8wvhafCCDSLXnuHKlGvRVdWcjaqKPMMc9feeSJfsfR0XMZLmSmWgG2jNVFGpjaPqT",
+	"i7ZPKdDv68MVDTHXDJ4umtpElCHpTPVClA2VyIWwZxZ8tg8/GIHiuMAC0sitKXe+qHP/9OcEnQ21EiUA",
+	"2lliVjA+2IoHNFSvS59uRUvYzx8xXsBdvJEcwM+fXO/oAg535bK1vpTzHEhROnB2unN//bMQ233K1+Ib",
+	"mYWtw6NgvGPu8QtFaMyLvlobsrizof2oZ3AT3MKSrx5/uU9ub9/efj1BGpBNCT6m0kB4tZ7ax5qKpFKd",
+	"QTT6qsBrsGLa51YJ+H46qG5uSasy9ElGZ0xzu8uaww537GyQBOR4V/NqWUTqR4tSE3FpWmvggGXCENEE",
+	"MvPk9qjAiSjw35L711MURgy0jSjz67bQrhL4GPCx1rq4+fEmvdk/7/8NAAD//w==",
 }
 
 // decodeSpec returns the embedded OpenAPI spec as raw JSON bytes,

@@ -17,10 +17,11 @@ import (
 
 // Bench is a sitting under the hands: what is believed of each nail and what to do next with it.
 type Bench struct {
-	Plan  sitting.Plan // of the sitting, as it was before it
-	Nails []Nail       // today's in the order of the plan, then the others
-	Hand  verdict.Terms
-	Touch float64 // what one touch of the bit in the hand takes, mm
+	Plan   sitting.Plan // of the sitting, as it was before it
+	Nails  []Nail       // today's in the order of the plan, then the others
+	Hand   verdict.Terms
+	Enough bool    // the dog fought or snapped: nobody goes on with it the next day
+	Touch  float64 // what one touch of the bit in the hand takes, mm
 }
 
 // Nail is one nail under the hands.
@@ -42,10 +43,14 @@ type Nail struct {
 // in which it was told, as the fold will take it once the sitting is done.
 func Of(q sitting.Question, s State, touch float64) Bench {
 	b := Bench{Hand: q.HandWith(s.Tool, touch), Touch: quick.Touch}
+	b.Enough = slices.ContainsFunc(s.Said, func(one temper.Said) bool { return one.Reaction.TooMuch() })
 	if b.Hand.Touch > 0 {
 		b.Touch = touch
 	}
 	worked := q.Feet.Work(q.Today)
+	if s.Arrival != nil {
+		worked.Arrive(*s.Arrival)
+	}
 	records := s.Sitting(q.Today).Records
 	cases := map[nail.Code]verdict.Nail{}
 	for _, r := range records {
@@ -67,12 +72,12 @@ func Of(q sitting.Question, s State, touch float64) Bench {
 		}
 	}
 	now := q.Nails
-	if len(cases) > 0 { // what one nail taught is in the others
+	if len(cases) > 0 || s.Arrival != nil { // what was seen, and what one nail taught, is in the others
 		now = outlook.Plan(worked, q.Today, q.Terms)
 	}
 	for _, code := range order {
 		i := slices.IndexFunc(q.Nails, func(n outlook.Planned) bool { return n.Code == code })
-		one := Nail{Plan: q.Nails[i], Work: NailState{Code: code, Reaction: temper.Calm}, Today: today[code], Length: q.Nails[i].Length.Value}
+		one := Nail{Plan: q.Nails[i], Work: NailState{Code: code}, Today: today[code], Length: q.Nails[i].Length.Value}
 		if n := s.Nail(code); n != nil {
 			one.Work = *n
 		}
@@ -122,7 +127,7 @@ func (b Bench) Left(q sitting.Question) (codes []nail.Code, on date.Date) {
 			codes = append(codes, n.Plan.Code)
 		}
 	}
-	if len(codes) == 0 || !q.Terms.Keeper {
+	if len(codes) == 0 || !q.Terms.Keeper || b.Enough {
 		return codes, date.Date{}
 	}
 	return codes, date.Workdays{Weekdays: q.Dog.Workdays, Closed: q.Closed}.FirstAfter(q.Today)

@@ -67,17 +67,19 @@ func groundRound(ground, of int) string {
 
 // manner is how the dog took it, without a word that only the trade knows.
 func (s State) manner(name string) string {
-	worst := temper.Calm
-	for _, n := range s.Nails {
-		worst = temper.Worst(worst, n.Reaction)
-	}
+	worst := s.Sitting(date.Date{}).Worst()
 	switch worst {
+	case temper.Untold:
+		return ""
 	case temper.Calm:
 		return name + " was calm throughout."
 	case temper.Uneasy:
 		return name + " was a little uneasy, and came through."
 	case temper.Pulling:
 		return name + " pulled its paws away at times; short sessions at home help."
+	case temper.Snapping:
+		return name + " said no today, and we stopped. No trim for some weeks: first it learns, in small steps and with treats, that its paws are safe. What cannot wait: ask your veterinarian."
+	case temper.Fighting:
 	}
 	return name + " found it hard. Handle its paws a little every day, with treats, and stop while it goes well."
 }

@@ -11,6 +11,7 @@ import (
 	"fribbet/internal/core/measure"
 	"fribbet/internal/core/nail"
 	"fribbet/internal/core/quick"
+	"fribbet/internal/core/record"
 	"fribbet/internal/core/state"
 	"fribbet/internal/core/temper"
 )
@@ -39,6 +40,7 @@ const (
 	Smoothed Kind = "smooth" // a paw: a finger went round its nails
 	Rounded  Kind = "ground" // a paw, or one nail: what was clipped is ground round, which shortens nothing
 	Noted    Kind = "note"
+	Arrived  Kind = "arrival" // what was seen before the first cut
 	Ended    Kind = "ended"
 	Undone   Kind = "undone" // another event counts no more
 )
@@ -95,6 +97,7 @@ type Event struct {
 	Ticks    []string        `json:"ticks,omitempty"`
 	Minutes  *float64        `json:"minutes,omitempty"` // of the whole sitting, where it was told and not timed
 	Calm     *float64        `json:"calm,omitempty"`    // the same, before the first sign
+	Arrival  *record.Arrival `json:"arrival,omitempty"` // before the first cut
 	Sure     bool            `json:"sure,omitempty"`    // its number was asked for again, and stands
 	Who      string          `json:"who,omitempty"`     // told it; empty where only one person does
 }

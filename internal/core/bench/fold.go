@@ -29,8 +29,11 @@ type State struct {
 	Item    string
 	Stop    quick.Stop // at which sign the hand stops
 	Note    string
-	Smooth  []nail.Paw  // that a finger went round
-	Nails   []NailState // in the order in which they were first taken up
+	Smooth  []nail.Paw      // that a finger went round
+	Said    []temper.Said   // how it took it, as it was told, in order
+	Calmly  bool            // it was calm throughout, as was told at the end
+	Arrival *record.Arrival // what was seen before the first cut; nil where nobody looked
+	Nails   []NailState     // in the order in which they were first taken up
 }
 
 // NailState is what was done to one nail.
@@ -123,16 +126,23 @@ func (s *State) take(e Event) {
 		}
 	case Ended:
 		s.Ended, s.End, s.Minutes, s.Calm = true, e.At, e.Minutes, e.Calm
+		s.Calmly = e.Reaction == temper.Calm
+	case Arrived:
+		s.Arrival = e.Arrival
 	}
 	if !e.needsNail() {
 		return
 	}
 	n := s.Nail(*e.Nail)
 	if n == nil {
-		s.Nails = append(s.Nails, NailState{Code: *e.Nail, Tool: s.Tool, Item: s.Item, Reaction: temper.Calm, Measures: map[Measure]measure.Number{}})
+		s.Nails = append(s.Nails, NailState{Code: *e.Nail, Tool: s.Tool, Item: s.Item, Measures: map[Measure]measure.Number{}})
 		n = &s.Nails[len(s.Nails)-1]
 	}
-	if n.take(e, s); e.Kind == Reacted && e.Reaction != temper.Calm && s.Sign.IsZero() {
+	if n.take(e, s); e.Kind != Reacted {
+		return
+	}
+	s.Said = append(s.Said, temper.Said{Paw: e.Nail.Paw, Reaction: e.Reaction})
+	if e.Reaction != temper.Calm && s.Sign.IsZero() {
 		s.Sign = e.At
 	}
 }
@@ -177,7 +187,7 @@ func (n *NailState) take(e Event, s *State) {
 	case Bleeding:
 		n.Bleeding = true
 	case Reacted:
-		n.Reaction = e.Reaction
+		n.Reaction = temper.Worst(n.Reaction, e.Reaction) // that it calmed down does not undo what it did
 	case Skipped:
 		n.Skipped = true
 	case Done:
@@ -190,7 +200,7 @@ func (n *NailState) take(e Event, s *State) {
 
 // Sitting is what the log comes to as a sitting on a day: what the lists read.
 func (s State) Sitting(on date.Date) record.Sitting {
-	out := record.Sitting{On: on, Note: s.Note, Helper: s.Helper, Ticks: s.Ticks, Smooth: s.Smooth}
+	out := record.Sitting{On: on, Note: s.Note, Helper: s.Helper, Ticks: s.Ticks, Smooth: s.Smooth, Arrival: s.Arrival}
 	switch took := s.End.Sub(s.Start); {
 	case s.Minutes != nil || s.Calm != nil:
 		out.Minutes, out.Calm = s.Minutes, s.Calm
@@ -204,6 +214,9 @@ func (s State) Sitting(on date.Date) record.Sitting {
 		r := n.record()
 		if len(r.Cuts) > 0 {
 			r.Stop = s.Stop
+		}
+		if s.Calmly && r.Reaction == temper.Untold {
+			r.Reaction = temper.Calm
 		}
 		out.Records = append(out.Records, r)
 	}
@@ -256,29 +269,46 @@ func minutesBetween(from, to time.Time) *float64 {
 	return &minutes
 }
 
-// Praise says what the dog did well: the paws that it gave calmly; failing that, that it came
-// through at all.
+// Praise says what the dog did well: the paws that it gave calmly, as far as somebody said so; nothing where nobody
+// said how it took it.
 func (s State) Praise() string {
 	worst := map[nail.Paw]temper.Reaction{}
-	for _, n := range s.Nails {
-		if len(n.Cuts) > 0 {
-			worst[n.Code.Paw] = temper.Worst(worst[n.Code.Paw], n.Reaction)
+	for _, r := range s.Sitting(date.Date{}).Records {
+		if len(r.Cuts) > 0 {
+			worst[r.Code.Paw] = temper.Worst(worst[r.Code.Paw], r.Reaction)
 		}
 	}
 	var calm []string
+	hard := false
 	for _, paw := range nail.Paws() {
-		if reaction, handled := worst[paw]; handled && reaction == temper.Calm {
+		if worst[paw] == temper.Calm {
 			calm = append(calm, paw.String())
 		}
 	}
+	for _, said := range s.Said {
+		hard = hard || said.Reaction.Strain() > temper.Uneasy.Strain()
+	}
 	switch {
-	case len(worst) == 0:
-		return ""
-	case len(calm) == len(worst):
+	case len(calm) > 0 && len(calm) == len(worst) && !hard:
 		return "Calm throughout: the best treat of the day."
 	case len(calm) > 0:
-		return "Calm on " + strings.Join(calm, ", ") + ": praise that, and end on it."
-	default:
+		return "Calm on " + strings.Join(calm, ", ") + ": praise that."
+	case hard:
 		return "It was hard, and it is over: praise, a treat, and fewer nails next time."
+	default:
+		return ""
 	}
+}
+
+// OnlyCalm tells whether nothing but calm was told of how it took it, or nothing at all.
+func (s State) OnlyCalm() bool {
+	return !slices.ContainsFunc(s.Said, func(one temper.Said) bool { return one.Reaction != temper.Calm })
+}
+
+// Answer is what the last reaction asks for; none once something was done after it, or the sitting has ended.
+func (s State) Answer() temper.Answer {
+	if s.Ended {
+		return temper.Answer{}
+	}
+	return temper.AnswerTo(s.Said)
 }

@@ -93,9 +93,9 @@ func TestALogComesToASitting(t *testing.T) {
 		On: today, Note: "half asleep", Minutes: &minutes, Calm: &calm, Ticks: []string{"styptic"},
 		Records: []record.Nail{
 			{Code: *of("LH3"), LengthBefore: read(measure.Length, 13), Cuts: []float64{1}, EndFace: quick.Grey, Faces: []quick.Face{quick.Grey},
-				Landmarks: []quick.Seen{{Mark: quick.Groove, Spare: 3.5, By: measure.Eye, SD: quick.GrooveSD}}, Tool: kit.LargePlier, Reaction: temper.Calm},
+				Landmarks: []quick.Seen{{Mark: quick.Groove, Spare: 3.5, By: measure.Eye, SD: quick.GrooveSD}}, Tool: kit.LargePlier},
 			{Code: *of("LF3"), Cuts: []float64{0.2}, Tool: kit.GrinderBand, Item: "band", Reaction: temper.Pulling},
-			{Code: *of("LF1"), Tool: kit.GrinderBand, Item: "band", Reaction: temper.Calm},
+			{Code: *of("LF1"), Tool: kit.GrinderBand, Item: "band"},
 		},
 	}, got)
 	assert.Empty(t, got.Check(b.d, today))
@@ -260,16 +260,54 @@ func TestASittingToldAfterwardsIsItsLog(t *testing.T) {
 	})
 }
 
-func TestThereIsAlwaysSomethingToPraise(t *testing.T) {
+// Praise is for what somebody said: of a mood that nobody told the page says nothing.
+func TestPraiseIsForWhatWasSaid(t *testing.T) {
 	b := newBench(t)
 	assert.Empty(t, b.log.Fold().Praise(), "nothing was done yet")
 	b.tell(Event{Kind: Cut, Nail: of("LH3"), MM: 1})
+	assert.Empty(t, b.log.Fold().Praise(), "nobody said how it took it")
+	b.tell(Event{Kind: Reacted, Nail: of("LH3"), Reaction: temper.Calm})
 	assert.Contains(t, b.log.Fold().Praise(), "Calm throughout")
 	b.tell(Event{Kind: Cut, Nail: of("RF3"), MM: 1})
 	b.tell(Event{Kind: Reacted, Nail: of("RF3"), Reaction: temper.Pulling})
 	assert.Contains(t, b.log.Fold().Praise(), "Calm on LH")
 	b.tell(Event{Kind: Reacted, Nail: of("LH3"), Reaction: temper.Uneasy})
 	assert.Contains(t, b.log.Fold().Praise(), "fewer nails next time")
+}
+
+// Calm throughout is one press at the end, if it was: then it holds for every nail of which nothing was said.
+func TestCalmThroughoutIsToldAtTheEnd(t *testing.T) {
+	b := newBench(t)
+	b.tell(Event{Kind: Cut, Nail: of("LH3"), MM: 1})
+	b.tell(Event{Kind: Ended})
+	assert.Equal(t, temper.Untold, b.log.Fold().Sitting(today).Worst(), "nobody said so")
+	assert.NotContains(t, b.log.Fold().CardOf("Moss", today, nil, 9, nil).How, "calm")
+	c := newBench(t)
+	c.tell(Event{Kind: Cut, Nail: of("LH3"), MM: 1})
+	c.tell(Event{Kind: Ended, Reaction: temper.Calm})
+	assert.Equal(t, temper.Calm, c.log.Fold().Sitting(today).Worst())
+	assert.Contains(t, c.log.Fold().Praise(), "Calm throughout")
+	d := newBench(t)
+	d.tell(Event{Kind: Cut, Nail: of("LH3"), MM: 1})
+	d.tell(Event{Kind: Reacted, Nail: of("LH3"), Reaction: temper.Snapping})
+	assert.Contains(t, d.refused(Event{Kind: Ended, Reaction: temper.Calm}), "reaction")
+}
+
+// The arrival is told once, before the first cut, and it comes to the sitting.
+func TestTheArrivalIsToldOnceAndFirst(t *testing.T) {
+	b := newBench(t)
+	some := &record.Arrival{Touching: record.Some, Clicks: true}
+	for _, bad := range []*record.Arrival{nil, {}, {Touching: "many"}} {
+		assert.Contains(t, b.refused(Event{Kind: Arrived, Arrival: bad}), "arrival")
+	}
+	b.tell(Event{Kind: Arrived, Arrival: some})
+	assert.Contains(t, b.refused(Event{Kind: Arrived, Arrival: some}), "already")
+	assert.Equal(t, some, b.log.Fold().Sitting(today).Arrival)
+	c := newBench(t)
+	c.tell(Event{Kind: Cut, Nail: of("LH3"), MM: 1})
+	assert.Contains(t, c.refused(Event{Kind: Arrived, Arrival: some}), "before the first cut")
+	again := LogOf("id", record.Sitting{On: today, Arrival: some}, nine).Fold().Sitting(today)
+	assert.Equal(t, some, again.Arrival)
 }
 
 // What was not told as sure is not, and only the nails that were cut are praised.

@@ -14,6 +14,7 @@ import (
 	"fribbet/internal/core/measure"
 	"fribbet/internal/core/quick"
 	"fribbet/internal/core/record"
+	"fribbet/internal/core/temper"
 )
 
 // Telling is a log that is told more, and what it has come to so far: a long one is not worked through
@@ -178,6 +179,28 @@ func (t *Telling) check(e Event) error {
 		}):
 			return refuse("must name a paw or a nail that was clipped at this sitting")
 		}
+	case Reacted:
+		if !slices.Contains(temper.Reactions(), e.Reaction) {
+			return refuse("reaction must be one of %v", temper.Reactions())
+		}
+	case Arrived:
+		switch {
+		case e.Arrival == nil || *e.Arrival == record.Arrival{}:
+			return refuse("arrival must say what was seen: how many touch, or that it clicks, limps or is sore")
+		case e.Arrival.Touching != record.Unlooked && !slices.Contains(record.Touchings(), e.Arrival.Touching):
+			return refuse("arrival.touching must be one of %v", record.Touchings())
+		case s.Arrival != nil:
+			return refuse("the arrival was told already: undo it to tell it anew")
+		case s.touched():
+			return refuse("the arrival is told before the first cut")
+		}
+	case Ended:
+		if e.Reaction != temper.Untold && e.Reaction != temper.Calm {
+			return refuse("reaction of the end must be calm, for calm throughout, or none")
+		}
+		if e.Reaction == temper.Calm && !s.OnlyCalm() {
+			return refuse("reaction must not be calm: it was told otherwise of a nail")
+		}
 	case Smoothed:
 		if e.Paw == nil {
 			return refuse("must name a paw: LF, RF, LH or RH")
@@ -193,6 +216,11 @@ func (t *Telling) check(e Event) error {
 		}
 	}
 	return nil
+}
+
+// touched tells whether anything came off yet.
+func (s State) touched() bool {
+	return slices.ContainsFunc(s.Nails, func(n NailState) bool { return len(n.Cuts) > 0 })
 }
 
 // badMeans says what is wrong with what the number was read with; empty where nothing is.

@@ -32,6 +32,9 @@ func LogOf(id string, s record.Sitting, at time.Time) Log {
 		tool, item = s.Records[0].Tool, s.Records[0].Item
 	}
 	add(Event{Kind: Started, Helper: s.Helper, Ticks: s.Ticks, Tool: tool, Item: item, Stop: stop})
+	if s.Arrival != nil {
+		add(Event{Kind: Arrived, Arrival: s.Arrival})
+	}
 	for _, r := range s.Records {
 		if r.Tool != tool || r.Item != item {
 			tool, item = r.Tool, r.Item
@@ -122,7 +125,7 @@ func recordEvents(r record.Nail) []Event {
 	if r.Blood {
 		events = append(events, Event{Kind: Bled})
 	}
-	if r.Reaction != temper.Calm {
+	if r.Reaction != temper.Untold {
 		events = append(events, Event{Kind: Reacted, Reaction: r.Reaction})
 	}
 	measured(LengthAfter, r.LengthAfter)

@@ -25,8 +25,9 @@ type Nail struct {
 	Rest      bool        // the last sitting did others and left it, though there was something to take
 	Margin    float64     // spare that a trim leaves, mm, and the least that is worth taking; 0 is the trim's own margin and half a millimetre
 	Least     float64
-	LongQuick bool // the last trim could not clear it: the floor is no reason for a date, the plan that brings it back is
-	Done      bool // the last sitting took something off it
+	LongQuick bool      // the last trim could not clear it: the floor is no reason for a date, the plan that brings it back is
+	Done      bool      // the last sitting took something off it
+	NotBefore date.Date // before which it is not trimmed, since the dog said no; zero where nothing keeps it
 }
 
 // Trim is all that the next date depends on.
@@ -36,6 +37,7 @@ type Trim struct {
 	Nails    []Nail
 	Rhythm   rhythm.Rhythm
 	Dates    rhythm.Dates // empty is by the floor
+	No       string       // what the dog said no with, in a few words
 	Once     date.Date    // that it is to come once, whatever the rules say later; zero where it is not
 	Workdays date.Workdays
 	Weight   float64      // of the dog, kg
@@ -54,13 +56,14 @@ const (
 	Rest    Rule = "rest"   // the last sitting did as many nails as the dog takes, and left it for the next day
 	Curl    Rule = "curl"   // a dewclaw has turned so far that it curls
 	Drift   Rule = "drift"  // from now on the quick would grow: the break-even rhythm
+	Refused Rule = "no"     // the dog said no, and had its training by then
 	Agreed  Rule = "once"   // it was agreed to come once on that day
 	Ceiling Rule = "rhythm" // the rhythm's longest interval is up
 	Worth   Rule = "worth"  // only now is there anything to take
 )
 
 // Rules lists them in the order they are told.
-func Rules() []Rule { return []Rule{Pad, Rest, Floor, Curl, Drift, Agreed, Ceiling, Worth} }
+func Rules() []Rule { return []Rule{Refused, Pad, Rest, Floor, Curl, Drift, Agreed, Ceiling, Worth} }
 
 // NailDate is when one nail is due.
 type NailDate struct {
@@ -122,7 +125,10 @@ func After(t Trim) (Next, error) {
 			next.Nails = append(next.Nails, d.Code)
 		}
 	}
-	next.Due, next.Late = t.workday(first.Due)
+	if next.Due, next.Late = t.workday(first.Due); first.Rule == Refused { // never sooner: the first working day from then on
+		next.Due, next.Late = t.Workdays.FirstAfter(first.Due.AddDays(-1)), false
+		next.Earliest = next.Due
+	}
 	next.Cautious, _ = t.workday(cautious)
 	following := next.Due.AddDays(next.Due.Sub(t.from()))
 	for i := range next.PerNail {
@@ -201,7 +207,7 @@ func (t Trim) after(n Nail, rules map[Rule]float64) float64 {
 		return math.Max(0, rules[rule])
 	}
 	least := soonest
-	if rule == Rest || rule == Agreed {
+	if rule == Rest || rule == Agreed || rule == Refused {
 		return math.Max(0, rules[rule])
 	}
 	if rule != Pad && (rule != Curl || rules[Curl] > 0 || n.Done) {
@@ -215,7 +221,7 @@ func (t Trim) after(n Nail, rules map[Rule]float64) float64 {
 func (t Trim) weeksByRule(n Nail, left, rate float64) map[Rule]float64 {
 	drift := quick.Drift{Rate: rate, RateSD: n.Rate.SD, Follow: t.follow()}
 	rules := map[Rule]float64{
-		Pad: math.Inf(1), Rest: math.Inf(1), Floor: math.Inf(1), Curl: math.Inf(1), Agreed: t.agreed(),
+		Pad: math.Inf(1), Rest: math.Inf(1), Floor: math.Inf(1), Curl: math.Inf(1), Agreed: t.agreed(), Refused: t.refused(n),
 		Drift:   drift.BreakEven(n.Spare),
 		Ceiling: math.Max(0, (t.Rhythm.Days()-float64(t.On.Sub(t.from())))/7),
 		Worth:   drift.WeeksTo(n.Spare, t.worth(n)),
@@ -237,6 +243,14 @@ func (t Trim) weeksByRule(n Nail, left, rate float64) map[Rule]float64 {
 		}
 	}
 	return rules
+}
+
+// refused is until when nothing is taken off the nail, weeks; +Inf where nothing keeps it.
+func (t Trim) refused(n Nail) float64 {
+	if !n.NotBefore.After(t.On) {
+		return math.Inf(1)
+	}
+	return float64(n.NotBefore.Sub(t.On)) / 7
 }
 
 // agreed is when the dog was agreed to come once, weeks; +Inf where it was not, or that is over.
@@ -276,6 +290,15 @@ func (t Trim) follow() quick.Follow {
 // for nothing: even a little off them helps. By the calendar the floor decides nothing, nor does a nail that stands on
 // it again within the least wait.
 func (t Trim) decide(n Nail, weeks map[Rule]float64) Rule {
+	first := t.first(n, weeks)
+	if no := weeks[Refused]; !math.IsInf(no, 1) && no >= weeks[first] {
+		return Refused
+	}
+	return first
+}
+
+// first is decide of a dog that said no to nothing.
+func (t Trim) first(n Nail, weeks map[Rule]float64) Rule {
 	first := Ceiling
 	for _, rule := range []Rule{Drift, Floor, Curl, Agreed, Rest, Pad} {
 		if rule == Drift && !t.Short || rule == Floor && (t.Dates == rhythm.ByCalendar || t.again(n, weeks[Floor])) {
@@ -330,7 +353,7 @@ func (t Trim) rules(nails []NailDate) []RuleDate {
 				one.Nails = append(one.Nails, n.Code)
 			}
 		}
-		if (rule == Rest || rule == Agreed) && one.Due.IsZero() {
+		if (rule == Rest || rule == Agreed || rule == Refused) && one.Due.IsZero() {
 			continue // nothing was left over or agreed, as mostly
 		}
 		all = append(all, one)

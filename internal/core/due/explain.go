@@ -107,6 +107,8 @@ func (t Trim) words(r RuleDate) string {
 		return "would touch the floor"
 	case Rest:
 		return "left over from the last sitting"
+	case Refused:
+		return "said no: had its training by then"
 	case Agreed:
 		return "agreed for once"
 	case Curl:

@@ -21,6 +21,8 @@ func (t Trim) Reason(n Next) string {
 		return who + choose(one, " reaches past its pad", " reach past their pads")
 	case Rest:
 		return who + choose(one, " is", " are") + " left from last time, as much as it takes a day"
+	case Refused:
+		return t.No
 	case Agreed:
 		return "agreed to come once on that day"
 	case Curl:

@@ -15,6 +15,7 @@ import (
 	"fribbet/internal/core/quick"
 	"fribbet/internal/core/record"
 	"fribbet/internal/core/state"
+	"fribbet/internal/core/temper"
 )
 
 // Feet is all of a dog's nails as its sittings and looks left them: one joint state, and what was
@@ -22,14 +23,15 @@ import (
 type Feet struct {
 	dog.Dog
 	state    state.State
-	day      date.Date    // of the state
-	on       date.Date    // of the last sitting; zero when there was none
-	known    date.Date    // of the last sitting or look
-	check    record.Check // the last one
-	toes     []toe        // in the order of the dog's nails
-	Outliers []Outlier    // lengths that did not fit and were left out
-	measured int          // how many lengths were told and taken
-	dry      int          // sittings since the last one at which a nail bled, plus one; 0 is never
+	day      date.Date       // of the state
+	on       date.Date       // of the last sitting; zero when there was none
+	known    date.Date       // of the last sitting or look
+	check    record.Check    // the last one
+	toes     []toe           // in the order of the dog's nails
+	Outliers []Outlier       // lengths that did not fit and were left out
+	measured int             // how many lengths were told and taken
+	no       temper.Refusals // what it said no with, and until when that holds
+	dry      int             // sittings since the last one at which a nail bled, plus one; 0 is never
 }
 
 // toe is what is known of one nail beside the state.
@@ -156,6 +158,10 @@ func (f Feet) Day() date.Date { return f.day }
 
 func (f *Feet) trim(s record.Sitting) {
 	f.on = s.On
+	if s.Arrival != nil {
+		f.Arrive(*s.Arrival)
+	}
+	f.no = f.no.After(outing(s))
 	switch {
 	case len(s.Bled()) > 0:
 		f.dry = 1
@@ -173,6 +179,41 @@ func (f *Feet) trim(s record.Sitting) {
 	}
 }
 
+// Arrive takes what was seen before the first cut of a sitting.
+func (f *Feet) Arrive(a record.Arrival) {
+	count, told := map[record.Touching]state.Count{record.None: state.NoneTouch, record.Some: state.SomeTouch, record.Most: state.MostTouch}[a.Touching]
+	if told {
+		var toes []int
+		for i, n := range f.Nails {
+			if !n.Code.Dewclaw() && !n.State.Veterinary() {
+				toes = append(toes, i)
+			}
+		}
+		f.state.SeeTouching(toes, count)
+	}
+	if a.Clicks && a.Touching == record.Unlooked {
+		f.click()
+	}
+	if a.Limps || a.Sore { // as on a walk-round: a veterinarian's matter until one says that it is over
+		f.check.On, f.check.Limping, f.check.Sore = f.day, f.check.Limping || a.Limps, f.check.Sore || a.Sore
+	}
+}
+
+// outing is a sitting as the dog took it.
+func outing(s record.Sitting) temper.Outing {
+	o := temper.Outing{On: s.On}
+	for _, r := range s.Records {
+		o.Touches = append(o.Touches, temper.Touch{Paw: r.Code.Paw, Reaction: r.Reaction, Cut: r.Removed() > 0})
+	}
+	return o
+}
+
+// Refusal is what keeps a paw from being trimmed on a day, by what the dog said no with; false where nothing does.
+func (f Feet) Refusal(paw nail.Paw, day date.Date) (temper.Refusal, bool) { return f.no.Of(paw, day) }
+
+// Refusals are all that it said no with, and until when that holds.
+func (f Feet) Refusals() temper.Refusals { return f.no }
+
 // Index is a nail's place among the dog's; -1 where it has none.
 func (f Feet) Index(code nail.Code) int {
 	return slices.IndexFunc(f.Nails, func(n dog.Nail) bool { return n.Code == code })
@@ -189,6 +230,9 @@ func (f *Feet) record(i int, e state.Event) {
 	if e.Removed() > 0 {
 		t.Trimmed, t.PastPad, t.Bled = e.On, false, e.Blood
 		t.Cleared = f.state.ToFloor(i).Mean > ClearBy
+		if n := f.Nails[i]; n.Code.Dewclaw() && n.Shape != nail.Curled { // cut means seen: one that still curls is told so
+			f.state.SeeLengthBelow(i, f.form(i).Length+f.form(i).GrowthToTurn(claw.CurlTurn))
+		}
 	}
 }
 

@@ -8,11 +8,12 @@ import (
 	"fribbet/internal/core/dog"
 	"fribbet/internal/core/record"
 	"fribbet/internal/core/state"
+	"fribbet/internal/core/temper"
 )
 
 // FoldVersion goes up whenever the same records would fold into other feet than before: what was
 // kept of an older fold is then worked out again.
-const FoldVersion = 7
+const FoldVersion = 8
 
 // kept is what a fold came to, without the dog itself.
 type kept struct {
@@ -25,11 +26,12 @@ type kept struct {
 	Outliers []Outlier `json:",omitempty"`
 	Measured int       `json:",omitempty"`
 	Dry      int       `json:",omitempty"`
+	No       temper.Refusals
 }
 
 // Keep writes the feet down, so that they need not be folded again until something new is told.
 func (f Feet) Keep() ([]byte, error) {
-	k := kept{State: f.state, Day: f.day, On: f.on, Known: f.known, Toes: f.toes, Outliers: f.Outliers, Measured: f.measured, Dry: f.dry}
+	k := kept{State: f.state, Day: f.day, On: f.on, Known: f.known, Toes: f.toes, Outliers: f.Outliers, Measured: f.measured, Dry: f.dry, No: f.no}
 	if !f.check.On.IsZero() {
 		k.Check = &f.check
 	}
@@ -45,7 +47,7 @@ func Kept(d dog.Dog, text []byte) (Feet, error) {
 	if len(k.Toes) != len(d.Nails) {
 		return Feet{}, fmt.Errorf("kept feet of %d nails, of a dog with %d", len(k.Toes), len(d.Nails))
 	}
-	f := Feet{Dog: d, state: k.State, day: k.Day, on: k.On, known: k.Known, toes: k.Toes, Outliers: k.Outliers, measured: k.Measured, dry: k.Dry}
+	f := Feet{Dog: d, state: k.State, day: k.Day, on: k.On, known: k.Known, toes: k.Toes, Outliers: k.Outliers, measured: k.Measured, dry: k.Dry, no: k.No}
 	if k.Check != nil {
 		f.check = *k.Check
 	}

@@ -39,6 +39,9 @@ func NextOf(f feet.Feet, terms Terms) (Next, bool, error) {
 	for i, r := range f.On(known) {
 		if !r.State.Veterinary() && !r.InSkin() && !terms.Training[r.Code.Paw] {
 			one := asLeft(r, f.WishedGap, terms)
+			if no, is := f.Refusal(r.Code.Paw, known); is {
+				one.NotBefore = no.Until
+			}
 			one.Rest, one.Done = rest[i], !r.Trimmed.IsZero() && r.Trimmed == f.Sat()
 			trim.Nails = append(trim.Nails, one)
 		}
@@ -55,6 +58,9 @@ func NextOf(f feet.Feet, terms Terms) (Next, bool, error) {
 		next.Cautious = day
 	}
 	sayWhatWaits(next, f, kinds(f, next.Due, terms))
+	if next.Rule == due.Refused {
+		trim.No = noWords(refusalOf(f, next))
+	}
 	told := Next{next, trim.Reason(next), trim.Explain(next), nil}
 	if look, is := wanted(f, next); is {
 		told.Look = &look

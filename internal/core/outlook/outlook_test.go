@@ -307,7 +307,7 @@ func TestMeasuringIsNotTrimming(t *testing.T) {
 func TestANailLeftAloneIsAsItWas(t *testing.T) {
 	r := record.Nail{Code: nail.MustParse("LF3"), Cuts: []float64{1}, LengthAfter: length(13)}
 	before := planOf(t, plain(), "LF3", done(20, r))
-	after := planOf(t, plain(), "LF3", done(20, r), done(3, record.Nail{Code: r.Code, Reaction: temper.Fighting}))
+	after := planOf(t, plain(), "LF3", done(20, r), done(3, record.Nail{Code: r.Code, Reaction: temper.Pulling}))
 	assert.InDelta(t, before.Length.Value, after.Length.Value, 0.05, "but for what weeks in other steps make of the floor")
 	assert.InDelta(t, before.Spare.Value, after.Spare.Value, 0.05, "but for what weeks in other steps make of the floor")
 	assert.Equal(t, before.Kind, after.Kind)

@@ -53,8 +53,12 @@ func kinds(f feet.Feet, day date.Date, terms Terms) []verdict.Kind {
 // caseOf is a nail as the verdict is asked of it on the day of the feet, nothing done to it yet today.
 func caseOf(f feet.Feet, i int, r feet.Reading, terms Terms) verdict.Nail {
 	believed, known := f.Belief(i, r)
+	refused := ""
+	if no, is := f.Refusal(r.Code.Paw, f.Day()); is {
+		refused = noWords(no)
+	}
 	return verdict.Nail{
-		Barred: barred(f, r, terms), Training: terms.Training[r.Code.Paw],
+		Barred: barred(f, r, terms), Training: terms.Training[r.Code.Paw], Refused: refused,
 		Dewclaw: r.Code.Dewclaw(), Curling: r.Curling(), PastPad: r.PastPad, Touches: r.OnFloor, Today: r.Trimmed == f.Day(),
 		Clear: clearFor(r, f.Rhythm.Days()/7, f.WishedGap), Spare: r.Spare.Value,
 		Worked: verdict.Worked{Belief: believed, Depth: r.Claw.Depth, Known: known},

@@ -85,6 +85,7 @@ type Sitting struct {
 	Helper  bool       // somebody fed and steadied
 	Ticks   []string   // what was laid out: keys of the checklist
 	Smooth  []nail.Paw // that a finger went round at the end
+	Arrival *Arrival   // what was seen before the first cut; nil where nobody looked
 	Records []Nail     // in the order of the work
 }
 
@@ -145,9 +146,9 @@ func (s Sitting) Bled() []nail.Code {
 	return codes
 }
 
-// Worst is how the dog took the nail that it took worst.
+// Worst is how the dog took the nail that it took worst; untold where nobody said.
 func (s Sitting) Worst() temper.Reaction {
-	worst := temper.Calm
+	worst := temper.Untold
 	for _, r := range s.Records {
 		worst = temper.Worst(worst, r.Reaction)
 	}

@@ -34,6 +34,7 @@ type Check struct {
 	Hair     bool // between the pads
 	Swelling bool // swelling, discharge or a bad smell
 	Limping  bool
+	Sore     bool // it flinched when a leg or foot was touched: told at arrival
 	Breaking bool // several nails breaking or falling off
 	Looks    []Look
 }
@@ -98,6 +99,7 @@ func (c Check) Flags() []string {
 	}{
 		{c.Swelling, "swelling, discharge or a bad smell at a nail"},
 		{c.Limping, "limping"},
+		{c.Sore, "sore when a leg or foot is touched"},
 		{c.Breaking, "several nails breaking or falling off"},
 	} {
 		if f.is {

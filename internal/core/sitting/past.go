@@ -64,7 +64,7 @@ func outing(s record.Sitting) Outing {
 		if work := r.Tool.Work(); cut && !slices.Contains(o.Works, work) {
 			o.Works = append(o.Works, work)
 		}
-		if cut || r.Reaction != temper.Calm {
+		if cut || r.Reaction != temper.Untold {
 			o.Touches = append(o.Touches, temper.Touch{Paw: r.Code.Paw, Reaction: r.Reaction, Cut: cut})
 		}
 	}

@@ -96,6 +96,10 @@ func For(q Question) Plan {
 	tasks, left := q.tasks()
 	work := mainWork(tasks)
 	p := Plan{Left: left, Tolerance: q.tolerance(work)}
+	if no := outlook.NoTrim(q.Feet, q.Today); no != "" { // the verdict leaves every nail, and says why
+		p.Blocked = no
+		return p
+	}
 	if q.Dog.Handling.Helper == dog.Needed && !q.Helper && len(tasks) > 0 {
 		p.Blocked = q.Dog.Name + " is not done without a helper: wait until somebody is there."
 		for _, t := range tasks {
@@ -143,9 +147,14 @@ func (q Question) tasks() (tasks []Stop, left []Left) {
 		case verdict.Leave:
 			left = append(left, Left{n.Code, n.Why, Nobodys})
 		case verdict.Train:
-			if UrgencyOf(n).Urgent() {
+			switch {
+			case n.Case.Refused != "" && (UrgencyOf(n) == Curls || n.PastPad): // a nail that only touches waits
+				left = append(left, Left{n.Code, "said no, and this one cannot wait: ask your veterinarian", q.others()})
+			case n.Case.Refused != "":
+				left = append(left, Left{n.Code, n.Why, Trainer})
+			case UrgencyOf(n).Urgent():
 				left = append(left, Left{n.Code, "cannot wait for the ladder: " + now(q.Terms.Keeper), q.others()})
-			} else {
+			default:
 				left = append(left, Left{n.Code, n.Why, Trainer})
 			}
 		case verdict.Trim, verdict.AskFirst:

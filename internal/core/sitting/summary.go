@@ -14,17 +14,18 @@ type Summary struct {
 	Most    float64     // off one nail, mm
 	Bled    []nail.Code `json:",omitempty"`
 	Worst   temper.Reaction
-	Note    string   `json:",omitempty"`
-	Minutes *float64 `json:",omitempty"`
-	Helper  bool     `json:",omitempty"`
-	Ticks   []string `json:",omitempty"`
-	Mood    *Mood    `json:",omitempty"` // none when no paw was handled
+	Note    string          `json:",omitempty"`
+	Minutes *float64        `json:",omitempty"`
+	Helper  bool            `json:",omitempty"`
+	Ticks   []string        `json:",omitempty"`
+	Arrival *record.Arrival `json:",omitempty"`
+	Mood    *Mood           `json:",omitempty"` // none when no paw was handled
 }
 
 // SummaryOf sums a sitting up.
 func SummaryOf(s record.Sitting) Summary {
 	out := Summary{
-		On: s.On, Bled: s.Bled(), Worst: s.Worst(), Note: s.Note, Minutes: s.Minutes, Helper: s.Helper, Ticks: s.Ticks,
+		On: s.On, Bled: s.Bled(), Worst: s.Worst(), Note: s.Note, Minutes: s.Minutes, Helper: s.Helper, Ticks: s.Ticks, Arrival: s.Arrival,
 	}
 	out.Nails, out.Most = s.Cut()
 	if o := outing(s); len(o.Touches) > 0 {
@@ -54,7 +55,7 @@ type PawMood struct {
 }
 
 func pawMood(paw nail.Paw, touches []temper.Touch) (p PawMood, handled bool) {
-	p = PawMood{Paw: paw, Worst: temper.Calm}
+	p = PawMood{Paw: paw}
 	for _, t := range touches {
 		if t.Paw != paw {
 			continue

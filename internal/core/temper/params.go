@@ -13,6 +13,9 @@ const (
 	impossibleAfter = 2  // sittings one after the other at which a paw was too much
 	standsOut       = 0.5
 
+	pawTraining = 14 // days that a paw is left after a fight: one to two weeks of the ladder (trade)
+	dogTraining = 28 // days that nothing is trimmed after a dog snapped: the ladder first, a muzzle it is trained to
+
 	// A practised hand takes up a nail, and takes each cut and looks at it, in so many seconds: a whole calm dog at a
 	// fortnight, 18 nails of four cuts, in five minutes (trade; how they part is ours).
 	secondsNail  = 5.0

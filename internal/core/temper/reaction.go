@@ -7,6 +7,7 @@ import "slices"
 type Reaction string
 
 const (
+	Untold   Reaction = "" // nobody said how it took it
 	Calm     Reaction = "calm"
 	Uneasy   Reaction = "uneasy"  // yawns, licks its lips
 	Pulling  Reaction = "pulling" // pulls, stiffens
@@ -14,20 +15,20 @@ const (
 	Snapping Reaction = "snapping"
 )
 
-// Reactions lists them, the easiest first.
+// Reactions lists those that can be told, the easiest first.
 func Reactions() []Reaction { return []Reaction{Calm, Uneasy, Pulling, Fighting, Snapping} }
 
-// Strain is how hard the dog took it: 0 for calm to 4 for snapping.
+// Strain is how hard the dog took it: 0 for calm, and where nobody said, to 4 for snapping.
 func (r Reaction) Strain() int { return max(0, slices.Index(Reactions(), r)) }
 
 // TooMuch tells whether the dog had enough: what is done after it is done by force.
 func (r Reaction) TooMuch() bool { return r.Strain() >= Fighting.Strain() }
 
-// Worst is the hardest of them; calm when there is none.
+// Worst is the hardest of them that were told; untold when none was.
 func Worst(all ...Reaction) Reaction {
-	worst := Calm
+	worst := Untold
 	for _, r := range all {
-		if r.Strain() > worst.Strain() {
+		if r != Untold && (worst == Untold || r.Strain() > worst.Strain()) {
 			worst = r
 		}
 	}

@@ -174,7 +174,8 @@ func TestPaceLearns(t *testing.T) {
 
 func TestReactionsAreInOrder(t *testing.T) {
 	assert.Equal(t, Fighting, Worst(Calm, Fighting, Pulling))
-	assert.Equal(t, Calm, Worst())
+	assert.Equal(t, Untold, Worst(), "nobody said")
+	assert.Equal(t, Calm, Worst(Untold, Calm))
 	assert.False(t, Pulling.TooMuch())
 	assert.True(t, Fighting.TooMuch() && Snapping.TooMuch())
 }

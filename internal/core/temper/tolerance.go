@@ -136,7 +136,7 @@ func limit(unit string, start Limit, more float64, all []taken) Limit {
 		for _, t := range all {
 			most = math.Max(most, t.amount+more)
 		}
-		return Limit{most, estimate.Learnt, fmt.Sprintf("took %.0f %s last time without trouble", all[len(all)-1].amount, unit)}
+		return Limit{most, estimate.Learnt, fmt.Sprintf("took %.0f %s last time", all[len(all)-1].amount, unit)}
 	}
 	if len(since) <= lastSittings {
 		least := math.Inf(1)
@@ -237,13 +237,15 @@ func learnPaw(paw nail.Paw, outings []Outing) Paw {
 		if !handled {
 			continue
 		}
-		worst := Calm
+		worst := Untold
 		for _, t := range o.Touches {
 			if t.Paw == paw {
 				worst = Worst(worst, t.Reaction)
 			}
 		}
-		all, strains = append(all, one), append(strains, float64(worst.Strain()))
+		if all = append(all, one); worst != Untold {
+			strains = append(strains, float64(worst.Strain()))
+		}
 	}
 	p := Paw{Nails: limit("nails", Plain.start(), nailsMore, all), Touched: len(all) > 0}
 	recent := strains[max(0, len(strains)-lastSittings):]

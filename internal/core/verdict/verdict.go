@@ -17,6 +17,7 @@ const (
 type Nail struct {
 	Barred   string // why it is a veterinarian's matter; empty when it is not
 	Training bool   // its paw is on a ladder
+	Refused  string // why its paw is left until the dog had its training; empty when it is not
 	Dewclaw  bool
 	Curling  bool // a dewclaw that curls
 	PastPad  bool // seen to reach past its pad
@@ -51,6 +52,8 @@ func decide(n Nail, margin float64, t Terms) Verdict {
 	switch {
 	case n.Barred != "":
 		return Verdict{Kind: Veterinarian, Step: Step{Action: Stop, Eye: true, Because: n.Barred}, Why: n.Barred}
+	case n.Refused != "":
+		return leave(Train, n, t, n.Refused)
 	case n.Training:
 		return leave(Train, n, t, "on the ladder: train, do not trim")
 	case n.Today && n.Cuts == 0:

@@ -1375,7 +1375,7 @@ export interface components {
          */
         EndPoint: "first_sign" | "full";
         /** @enum {string} */
-        EventKind: "started" | "tool" | "measured" | "landmark" | "unclear" | "colour" | "cut" | "touch" | "edges" | "face" | "smooth" | "ground" | "force" | "blood" | "blood_stopped" | "still_bleeding" | "reaction" | "skipped" | "done" | "note" | "ended" | "undone";
+        EventKind: "started" | "tool" | "measured" | "landmark" | "unclear" | "colour" | "cut" | "touch" | "edges" | "face" | "smooth" | "ground" | "force" | "blood" | "blood_stopped" | "still_bleeding" | "reaction" | "skipped" | "done" | "note" | "arrival" | "ended" | "undone";
         /**
          * @description what a number was read with: a caliper or anything else that shows mm; a feeler, which passes or does not; the eye alone; a picture with something of known size in it
          * @enum {string}
@@ -1410,10 +1410,10 @@ export interface components {
          */
         Rhythm: "every_other_day" | "twice_a_week" | "weekly" | "fortnightly" | "three_weeks" | "four_weeks" | "six_weeks";
         /**
-         * @description pad, it was seen to reach past its pad; rest, the last sitting did others and left it; once, it was agreed to come once on that day; floor, it touches; curl, a dewclaw curls; drift, from then on the quick would grow; rhythm, the longest interval is up; worth, only now is there anything to take
+         * @description no, the dog snapped or fought and has its training first; pad, it was seen to reach past its pad; rest, the last sitting did others and left it; once, it was agreed to come once on that day; floor, it touches; curl, a dewclaw curls; drift, from then on the quick would grow; rhythm, the longest interval is up; worth, only now is there anything to take
          * @enum {string}
          */
-        Rule: "pad" | "rest" | "floor" | "curl" | "drift" | "once" | "rhythm" | "worth";
+        Rule: "no" | "pad" | "rest" | "floor" | "curl" | "drift" | "once" | "rhythm" | "worth";
         /**
          * @description where the cut goes; level, parallel to the floor; square, across the nail's axis; steep, leaning back; sculpted, square and bevelled
          * @enum {string}
@@ -1664,6 +1664,7 @@ export interface components {
                 rhythm?: number;
                 worth?: number;
                 once?: number;
+                no?: number;
             };
             /** @description it reaches the floor before there is anything to take */
             long_quick: boolean;
@@ -1783,7 +1784,8 @@ export interface components {
             /** @description the most that came off one nail */
             removed_mm: number;
             blood: components["schemas"]["NailCode"][];
-            worst_reaction: components["schemas"]["Reaction"];
+            worst_reaction?: components["schemas"]["Reaction"];
+            arrival?: components["schemas"]["Arrival"];
             note: string;
             minutes?: number;
             helper: boolean;
@@ -2106,7 +2108,7 @@ export interface components {
             paw: components["schemas"]["Paw"];
             /** @description that something came off */
             nails: number;
-            worst: components["schemas"]["Reaction"];
+            worst?: components["schemas"]["Reaction"];
         };
         /** @description Minutes with their middle 90 % and where they came from */
         Minutes: {
@@ -2282,7 +2284,7 @@ export interface components {
             /** @description the thickness of each cut */
             cuts_mm: number[];
             tool: components["schemas"]["Tool"];
-            reaction: components["schemas"]["Reaction"];
+            reaction?: components["schemas"]["Reaction"];
             blood: boolean;
             item_id?: components["schemas"]["Id"];
             /** @description the blade had to be forced: it is blunt */
@@ -2309,6 +2311,7 @@ export interface components {
             helper?: boolean;
             /** @description what was laid out */
             ticks?: string[];
+            arrival?: components["schemas"]["Arrival"];
             /** @description in the order of the work */
             records: components["schemas"]["RecordInput"][];
         };
@@ -2375,6 +2378,27 @@ export interface components {
             calm_minutes?: number;
             /** @description a number that is far from what can well be was asked for again, and stands */
             sure?: boolean;
+            arrival?: components["schemas"]["Arrival"];
+        };
+        /** @description what was seen before the first cut: how many of the toes' nails touch the floor (none, some: at least one, most: more than half; left out where nobody looked), and whether it clicks, limps or is sore */
+        Arrival: {
+            /** @enum {string} */
+            touching?: "none" | "some" | "most";
+            clicks?: boolean;
+            limps?: boolean;
+            sore?: boolean;
+        };
+        /** @description what the last reaction asks for, at once and for the rest of today */
+        ReactionAnswer: {
+            /** @enum {string} */
+            key: "uneasy" | "uneasy_again" | "pulling" | "pulling_again" | "fighting" | "fighting_again" | "snapping";
+            paw: components["schemas"]["Paw"];
+            /** @description leave this paw for today */
+            leave_paw: boolean;
+            /** @description stop for today */
+            ends: boolean;
+            /** @description how many reactions were told */
+            told: number;
         };
         EventList: {
             events: components["schemas"]["Event"][];
@@ -2423,7 +2447,7 @@ export interface components {
             forced: boolean;
             skipped: boolean;
             done: boolean;
-            reaction: components["schemas"]["Reaction"];
+            reaction?: components["schemas"]["Reaction"];
             /** @description that it can show, from safe to stop */
             faces: components["schemas"]["Face"][];
             spare: components["schemas"]["SpareRange"];
@@ -2448,6 +2472,10 @@ export interface components {
         Bench: {
             /** @description who told it; none where only one person does */
             people: string[];
+            arrival?: components["schemas"]["Arrival"];
+            answer?: components["schemas"]["ReactionAnswer"];
+            /** @description nothing but calm was told, or nothing: calm throughout may be told with the end */
+            calmly: boolean;
             sitting_id: components["schemas"]["Id"];
             dog_id: components["schemas"]["Id"];
             name: string;

@@ -35,7 +35,7 @@ function told(bench: Schemas['Bench'] | null, at: string): Event[] {
       all.push(one(c.touch ? 'touch' : 'cut', { id: c.id, nail: n.code, mm: c.mm }))
       if (c.face && c.face !== 'blood') all.push(one('face', { nail: n.code, of: c.id, face: c.face }))
     }
-    if (n.reaction !== 'calm') all.push(one('reaction', { nail: n.code, reaction: n.reaction }))
+    if (n.reaction) all.push(one('reaction', { nail: n.code, reaction: n.reaction }))
     if (n.blood) all.push(one('blood', { nail: n.code }))
     if (n.stopped) all.push(one('blood_stopped', { nail: n.code }))
     if (n.done && !n.blood) all.push(one('done', { nail: n.code }))

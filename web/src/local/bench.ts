@@ -21,11 +21,11 @@ const rarely = 30_000
 const stamped = (told: Told) => ({ ...told, id: told.id ?? crypto.randomUUID(), at: now().toISOString() })
 
 /** Begins a sitting: its first event waits here until the server has it. */
-export async function beginSitting(dog: string, told: Told) {
+export async function beginSitting(dog: string, ...all: Told[]) {
   const begun = (await waiting()).find((w) => w.dog === dog && isTap(w) && w.event.kind === 'started')
   if (begun) return begun.sitting // while the server was away: not a second one
   const sitting = crypto.randomUUID()
-  await put({ dog, sitting, event: stamped(told) })
+  await put(...all.map((told) => ({ dog, sitting, event: stamped(told) })))
   return sitting
 }
 
@@ -150,6 +150,8 @@ function over(bench: Schemas['Bench'], pending: Tap[]): Schemas['Bench'] {
     if (e.kind === 'note') shown.note = e.note ?? ''
     if (e.kind === 'smooth' && e.paw) shown.smooth = [...shown.smooth, e.paw]
     if (e.kind === 'ground' && e.paw) for (const n of shown.nails) if (n.code.startsWith(e.paw) && n.cuts.length > 0 && !n.blood) n.ground = true
+    if (e.kind === 'arrival') shown.arrival = e.arrival
+    if (e.kind === 'reaction' && e.reaction && e.nail) shown.answer = atOnce(e.reaction, e.nail.slice(0, 2) as Schemas['Paw'], (shown.answer?.told ?? 0) + 1)
     const nail = shown.nails.find((n) => n.code === e.nail)
     if (nail) follow(nail, e, bench.stopping ?? [])
   }
@@ -159,6 +161,11 @@ function over(bench: Schemas['Bench'], pending: Tap[]): Schemas['Bench'] {
     shown.last = { id: e.press ?? e.id, kind: e.kind, nail: e.nail }
   }
   return shown
+}
+
+/** What a reaction asks for while nobody has reckoned with it yet: never less than the first time does. */
+function atOnce(reaction: Schemas['Reaction'], paw: Schemas['Paw'], told: number): Schemas['ReactionAnswer'] | undefined {
+  return reaction === 'calm' ? undefined : { key: reaction, paw, leave_paw: reaction === 'fighting' || reaction === 'snapping', ends: reaction === 'snapping', told }
 }
 
 /** What one event does to its nail, as far as the eye's rules go. */

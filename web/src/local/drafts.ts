@@ -12,7 +12,8 @@ export interface NailDraft {
   /** On today's part of the plan. */
   today: boolean
   blood: boolean
-  reaction: Schemas['Reaction']
+  /** Nothing where nobody said how it took it. */
+  reaction?: Schemas['Reaction']
   tool: Schemas['Tool']
   /** The piece of the kit; none when nobody said. */
   item_id?: string
@@ -46,6 +47,8 @@ export interface Draft {
   far?: Schemas['SittingInput']['how_far']
   /** Paws that were ground round after they were clipped, and with what. */
   ground?: { paws: Schemas['Paw'][]; tool: Schemas['Tool']; item_id?: string }
+  /** What was seen before the first cut. */
+  arrival?: Schemas['Arrival']
   /** It was sent as it is, and the answer has not come. */
   sent?: boolean
 }
@@ -110,7 +113,7 @@ function fresh(plan: Schemas['Plan']): Draft {
   const today = new Set((plan.days[0]?.stops ?? []).map((s) => s.code))
   const cuts = new Map(plan.nails.map((n) => [n.code, n.plan.cuts_mm.slice(0, n.plan.likely)]))
   const nail = (code: Schemas['NailCode'], mark: NailDraft['mark'], tool: Schemas['Tool'], item_id?: string): NailDraft => ({
-    code, mark, today: today.has(code), blood: false, reaction: 'calm', tool, item_id, took_force: false, cuts_mm: [...(cuts.get(code) ?? [])], assumed: true,
+    code, mark, today: today.has(code), blood: false, tool, item_id, took_force: false, cuts_mm: [...(cuts.get(code) ?? [])], assumed: true,
   })
   const planned = new Set(stops.map((s) => s.code))
   return {
@@ -137,6 +140,7 @@ export function sittingOf(draft: Draft, typed: (text: string) => number | undefi
     calm_minutes: told(draft.calm),
     helper: draft.helper,
     how_far: draft.far,
+    arrival: draft.arrival,
     records: draft.nails.map((n) => ({
       ground: n.mark === 'done' && n.cuts_mm.length > 0 && !n.blood && !n.tool.startsWith('grinder') && draft.ground?.paws.includes(n.code.slice(0, 2) as Schemas['Paw']) ? { tool: draft.ground.tool, item_id: draft.ground.item_id, touches_mm: [] } : undefined,
       code: n.code, assumed: n.mark === 'done' && n.assumed, tool: n.tool, item_id: n.item_id, took_force: n.took_force, reaction: n.reaction, blood: n.blood, sure: n.sure,

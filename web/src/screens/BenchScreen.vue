@@ -16,6 +16,7 @@ import { useNarrow } from '../local/narrow'
 import { speak, spoken } from '../local/speech'
 import { toolChoices } from '../local/tools'
 import AnswerState from '../parts/AnswerState.vue'
+import ArrivalRow from '../parts/ArrivalRow.vue'
 import AppIcon from '../parts/AppIcon.vue'
 import CautionList from '../parts/CautionList.vue'
 import RefusalNote from '../parts/RefusalNote.vue'
@@ -28,6 +29,7 @@ import GrindNail from './bench/GrindNail.vue'
 import NailUnderHands from './bench/NailUnderHands.vue'
 import NumberTold from './bench/NumberTold.vue'
 import PressNail from './bench/PressNail.vue'
+import ReactionPanel from './bench/ReactionPanel.vue'
 import StepNail from './bench/StepNail.vue'
 import HoldPicture from './ready/HoldPicture.vue'
 
@@ -100,7 +102,7 @@ const rest = computed(() => {
   const n = nail.value
   if (!n) return { words: '', does: () => {} }
   if (!closed(n) && n.today) return { words: 'Leave it', does: finish }
-  return open.value ? { words: `Next: ${open.value.code}`, does: () => (code.value = open.value?.code) } : { words: 'End the sitting', does: end }
+  return open.value ? { words: `Next: ${open.value.code}`, does: () => (code.value = open.value?.code) } : { words: 'End the sitting', does: () => end() }
 })
 const does = computed(() => ({ press: () => press.value?.tell(), steps: () => steps.value?.next(), grind: () => grind.value?.next(), rest: () => rest.value.does() })[way.value])
 
@@ -117,6 +119,31 @@ function told(cuts: number[], face: Schemas['Face'] | undefined, goesOn = false)
   if (face === 'blood') bleeding.value = true
   else if (!goesOn) goOn(n)
 }
+/** A reaction that was answered, or that was there before this page was opened: it is not asked again. */
+const answered = ref<number>()
+watch(bench, (b) => { if (b && answered.value === undefined) answered.value = b.answer?.told ?? 0 }, { immediate: true })
+const answer = computed(() => (bench.value?.answer && bench.value.answer.told > (answered.value ?? 0) ? bench.value.answer : undefined))
+const heard = () => (answered.value = bench.value?.answer?.told)
+/** The rest of a paw is left for another day: what was cut is done, the others are left out, in one press. */
+function leavePaw(p: Schemas['Paw']) {
+  heard()
+  const press = crypto.randomUUID()
+  const rest = nails.value.filter((n) => n.code.startsWith(p) && !closed(n) && (n.today || n.cuts.length > 0))
+  void tell(...rest.map((n): Told => ({ kind: n.cuts.length > 0 ? 'done' : 'skipped', press, nail: n.code })))
+  for (const n of rest) closing.value.add(n.code)
+  code.value = open.value?.code ?? code.value
+}
+/** Whether what was seen before the first cut is still to be told. */
+const passed = kept<boolean>(`fribbet-arrival-${props.sittingId}`)
+const arrivalPassed = ref(passed.read() ?? false)
+const asksArrival = computed(() => !arrivalPassed.value && !bench.value?.arrival && nails.value.every((n) => n.cuts.length === 0 && !n.done && !n.skipped))
+const arrival = ref<Schemas['Arrival']>()
+function passArrival() {
+  if (arrival.value) void tell({ kind: 'arrival', arrival: arrival.value })
+  arrivalPassed.value = true
+  passed.keep(true)
+}
+watch(arrival, (a) => a?.touching && void tell({ kind: 'arrival', arrival: a }))
 const about = (kind: Schemas['EventKind'], more: Partial<Told> = {}) => nail.value && void tell({ kind, nail: nail.value.code, ...more } as Told)
 const cut = (mm: number) => about('cut', { mm })
 const touched = (pass?: Schemas['Pass']) => about('touch', { mm: bench.value?.touch_mm, pass })
@@ -184,8 +211,8 @@ function writeNote(words: string) {
   note.value = ''
 }
 const leaving = ref(false)
-async function end() {
-  await tell({ kind: 'ended' })
+async function end(calmly = false) {
+  await tell({ kind: 'ended', ...(calmly ? { reaction: 'calm' as const } : {}) })
   leaving.value = true
   await flush()
 }
@@ -199,7 +226,7 @@ watch([leaving, pending, bench, aside, looked], () => {
 watch(() => nail.value && `${nail.value.code}: ${nail.value.advice.because}`, (words) => words && speak(words))
 
 onKey((event) => {
-  if (isTyping(event) || event.ctrlKey || event.metaKey || event.altKey || !nail.value || bleeding.value) return
+  if (isTyping(event) || event.ctrlKey || event.metaKey || event.altKey || !nail.value || bleeding.value || answer.value) return
   const onButton = event.target instanceof HTMLElement && event.target.closest('button, a, summary')
   if (event.key === ' ' && onButton) return
   const place = '1234567'.indexOf(event.key)
@@ -231,6 +258,7 @@ onKey((event) => {
       <p v-if="pending.length > 0 && !keeps" class="kept lost" role="alert"><strong>Not kept until it is sent</strong>: {{ pending.length }} {{ pending.length === 1 ? 'tap' : 'taps' }}. This browser keeps nothing for Fribbet: leave this page open.</p>
       <p v-else-if="unreachable || pending.length > 0" class="kept passing" role="status"><strong>Kept here, not yet saved</strong>: {{ pending.length }} {{ pending.length === 1 ? 'tap' : 'taps' }}<template v-if="unreachable">. Fribbet does not answer; they go when it is back</template>.</p>
       <p v-if="bench.last_note && counts.done === 0" class="last-note"><strong>Last time:</strong> <bdi>{{ bench.last_note }}</bdi></p>
+      <ArrivalRow v-if="asksArrival" v-model="arrival" pass @passed="passArrival" />
       <CompanionBar :bench="bench" :place="todays.findIndex((n) => n.code === nail!.code) + 1" :of="todays.length" />
       <div class="work">
         <section class="nail" :aria-label="`Nail ${nail.code}`">
@@ -264,12 +292,10 @@ onKey((event) => {
           <div v-if="unsmoothed.length > 0" class="smooth">
             <BButton v-for="p in unsmoothed" :key="p" variant="plain" class="act" @click="tell({ kind: 'smooth', paw: p })">{{ p }}: a finger round every end, smooth ✓</BButton>
           </div>
+          <div class="choices took" role="group" aria-label="How it took it"><button v-for="(words, r) in reactions" :key="r" type="button" :aria-pressed="nail.reaction === r" @click="about('reaction', { reaction: r })">{{ words }}</button></div>
           <details class="more">
-            <summary>How it took it, a note, a number</summary>
-            <div class="choices" role="group" aria-label="How it took it">
-              <button v-for="(words, r) in reactions" :key="r" type="button" :aria-pressed="nail.reaction === r" @click="about('reaction', { reaction: r })">{{ words }}</button>
-              <button type="button" :aria-pressed="nail.forced" @click="about('force')">it took force</button>
-            </div>
+            <summary>A note, a number</summary>
+            <div class="choices"><button type="button" :aria-pressed="nail.forced" @click="about('force')">it took force</button></div>
             <p v-if="bench.note" class="noted"><bdi>{{ bench.note }}</bdi></p>
             <div class="choices" role="group" aria-label="A note in one press"><button v-for="words in phrases" :key="words" type="button" :disabled="bench.note.includes(words)" @click="writeNote(words)">{{ words }}</button>
               <button type="button" :aria-expanded="noting" @click="noting = !noting">write…</button></div>
@@ -283,7 +309,8 @@ onKey((event) => {
           <details v-if="hold" class="hold" :open="!narrow"><summary>How {{ paw }} is held</summary><HoldPicture :hold="hold" /><p class="small">{{ hold.hands }} {{ hold.limb }} {{ bench.support }} {{ hold.pull }}</p></details>
           <CautionList :cautions="bench.cautions" />
           <ul class="mind small" aria-label="With this tool"><li v-for="words in bench.mind" :key="words">{{ words }}</li></ul>
-          <BButton variant="plain" class="btn-big" @click="end">{{ counts.left > 0 && counts.done > 0 ? 'Enough for today' : 'End the sitting' }}</BButton>
+          <BButton variant="plain" class="btn-big" @click="end()">{{ counts.left > 0 && counts.done > 0 ? 'Enough for today' : 'End the sitting' }}</BButton>
+          <BButton v-if="bench.calmly && counts.done > 0" variant="plain" class="calmly" @click="end(true)">It was calm throughout: end</BButton>
           <BButton variant="plain" :aria-pressed="spoken" class="voice" @click="spoken = !spoken">{{ spoken ? 'Spoken prompts are on' : 'Spoken prompts are off' }}</BButton>
         </div>
       </div>
@@ -293,9 +320,13 @@ onKey((event) => {
         <BButton v-if="one.event.mm !== undefined" variant="plain" @click="settleAside(one, true)">It is {{ length.show(one.event.mm) }}: keep it</BButton>
         <BButton variant="plain" @click="settleAside(one, false)">Forget it</BButton>
       </div>
+      <ReactionPanel
+        v-if="answer && !bleeding && !leaving" :key="answer.told" :answer="answer" :name="bench.name" :done="counts.done" :of="todays.length"
+        @end="heard(); end()" @leave="leavePaw(answer.paw)" @go-on="heard()" @undo="undo(); heard()"
+      />
       <BloodPanel
         v-if="bleeding && nail.blood" :nail="nail" :remedy="bench.remedy" :hold="bench.hold_seconds" :stops="bench.stops_seconds" @stopped="tell({ kind: 'blood_stopped', nail: nail.code })"
-        @bleeding="tell({ kind: 'still_bleeding', nail: nail.code })" @end="end" @hide="bleeding = false" @close="bleeding = false; finish()"
+        @bleeding="tell({ kind: 'still_bleeding', nail: nail.code })" @end="end()" @hide="bleeding = false" @close="bleeding = false; finish()"
       />
     </template>
   </div>
@@ -331,12 +362,14 @@ onKey((event) => {
 .acts { display: grid; gap: 0.4rem; grid-template-columns: repeat(4, 1fr); margin-block: 0.5rem; }
 .act { flex-wrap: wrap; gap: 0 0.4rem; line-height: 1.2; min-height: 64px; padding-inline: 0.3rem; }
 .drop { color: var(--quick-text); }
+.took { display: grid; gap: 0.3rem; grid-template-columns: repeat(5, minmax(0, 1fr)); margin: 0 0 0.35rem; }
+.took button { min-width: 0; padding-inline: 0.1rem; }
 .side { align-self: start; }
 .mind { color: var(--ink-soft); margin-top: 0.5rem; }
 .mind li { border-left: var(--bar) solid var(--caution-edge); margin-bottom: 0.25rem; padding-left: 0.6rem; }
 .tally { margin: 0.75rem 0; }
 .side .btn { width: 100%; }
-.voice { margin-top: 0.5rem; }
+.voice, .calmly { margin-top: 0.5rem; }
 
 @media (max-width: 900px) {
   .screen-head { flex-wrap: nowrap; }
@@ -348,5 +381,6 @@ onKey((event) => {
   .next { font-size: 1.375rem; min-height: 72px; }
   .why { font-size: var(--small); }
   .acts { grid-template-columns: repeat(2, 1fr); }
+  .took button { font-size: 0.9rem; }
 }
 </style>

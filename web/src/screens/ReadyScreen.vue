@@ -10,6 +10,7 @@ import { kept } from '../local/kept'
 import { act, isTyping, onKey } from '../local/keys'
 import { useNarrow } from '../local/narrow'
 import AnswerState from '../parts/AnswerState.vue'
+import ArrivalRow from '../parts/ArrivalRow.vue'
 import CautionList from '../parts/CautionList.vue'
 import RankPicture from '../rank/RankPicture.vue'
 import { kitKinds, minuteSources, minutesInWords } from '../words'
@@ -26,6 +27,7 @@ const laidOut = kept<{ day: string; ticks: string[]; helper: boolean }>(`fribbet
 const before = laidOut.read()
 const helper = ref(before?.helper ?? false)
 const ticks = ref<string[]>([])
+const arrival = ref<Schemas['Arrival']>()
 const { data: dog } = useDog(() => props.dogId) // whether a sitting is under way
 const { data: plan, error, refetch } = usePlan(() => props.dogId, helper)
 watch(plan, (p, old) => {
@@ -48,8 +50,10 @@ const paws = computed(() => {
   return runs
 })
 const marks = computed(() => Object.fromEntries((plan.value?.nails ?? []).map((n) => [n.code, today.value?.stops.some((s) => s.code === n.code) ? 'planned' : 'left'])))
+/** Nothing stands against a trim but that nobody helps. */
+const waitsForHelp = computed(() => plan.value?.blocked !== '' && !helper.value && plan.value?.left.some((l) => l.why === 'waits for a helper'))
 const limits = computed(() => {
-  if (!plan.value) return []
+  if (!plan.value || !today.value) return []
   const words = plan.value.limits.map((l) => l.words)
   if (plan.value.alone) words.push('alone, half as much: a helper is worth having')
   if (plan.value.calm_minutes !== undefined) words.push(`lately calm for about ${minutesInWords(plan.value.calm_minutes)}: a break before that`)
@@ -60,7 +64,7 @@ function start() {
   if (!plan.value || !today.value) return
   if (dog.value?.open_sitting) return void router.push(`/dogs/${props.dogId}/bench/${dog.value.open_sitting}`)
   const first = today.value.stops[0]
-  void beginSitting(props.dogId, { kind: 'started', tool: first.tool, item_id: first.item_id, helper: helper.value && plan.value.helping !== 'alone', ticks: ticks.value }).then((id) => {
+  void beginSitting(props.dogId, { kind: 'started', tool: first.tool, item_id: first.item_id, helper: helper.value && plan.value.helping !== 'alone', ticks: ticks.value }, ...(arrival.value ? [{ kind: 'arrival' as const, arrival: arrival.value }] : [])).then((id) => {
     laidOut.drop()
     void router.push(`/dogs/${props.dogId}/bench/${id}`)
   })
@@ -86,13 +90,14 @@ onKey((event) => {
           <BButton variant="plain" class="helper" role="switch" :aria-checked="helper" @click="helper = !helper">{{ helper ? '✓ helper here' : 'no helper' }} <kbd>H</kbd></BButton>
           <RouterLink v-if="dog?.open_sitting" :to="`/dogs/${dogId}/bench/${dog.open_sitting}`" class="btn btn-go btn-big">Go on at the bench</RouterLink>
           <BButton v-else-if="today" variant="go" class="btn-big" @click="start">Start<span v-if="!narrow"> the sitting</span></BButton>
-          <BButton v-else-if="plan.blocked" variant="go" class="btn-big" @click="helper = true">A helper is here</BButton>
+          <BButton v-else-if="waitsForHelp" variant="go" class="btn-big" @click="helper = true">A helper is here</BButton>
           <RouterLink v-else-if="plan.left.some((l) => l.whose === 'training')" :to="`/dogs/${dogId}/ladder`" class="btn btn-go btn-big">Train instead</RouterLink>
           <RouterLink v-else :to="`/dogs/${dogId}`" class="btn btn-go btn-big"><span>Back to <bdi>{{ plan.name }}</bdi></span></RouterLink>
         </div>
       </div>
-      <p v-if="plan.blocked" class="blocked" role="alert">{{ plan.blocked }}</p>
+      <p v-if="plan.blocked && waitsForHelp" class="blocked" role="alert">{{ plan.blocked }}</p>
       <CautionList :cautions="plan.cautions" />
+      <ArrivalRow v-if="today && !dog?.open_sitting" v-model="arrival" />
       <div class="columns">
         <div class="work">
           <template v-if="today">

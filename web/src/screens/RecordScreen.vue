@@ -16,6 +16,7 @@ import { act, onKey } from '../local/keys'
 import { useNarrow } from '../local/narrow'
 import { toolChoices } from '../local/tools'
 import AnswerState from '../parts/AnswerState.vue'
+import ArrivalRow from '../parts/ArrivalRow.vue'
 import CautionList from '../parts/CautionList.vue'
 import KeptNote from '../parts/KeptNote.vue'
 import RefusalNote from '../parts/RefusalNote.vue'
@@ -139,7 +140,7 @@ function nextReaction() {
   const all = Object.keys(reactions) as (keyof typeof reactions)[]
   store.change((d) => {
     const n = d.nails[d.current]
-    n.reaction = all[(all.indexOf(n.reaction) + 1) % all.length]
+    n.reaction = all[(n.reaction ? all.indexOf(n.reaction) + 1 : 0) % all.length]
   })
 }
 const taken = computed(() => (kit.value?.items.some((i) => i.id === nail.value?.item_id) ? nail.value!.item_id : nail.value?.tool))
@@ -222,6 +223,7 @@ onKey((event) => {
         <button v-for="(words, far) in howFar" :key="far" type="button" :aria-pressed="draft.far === far" @click="store.change((d) => (d.far = d.far === far ? undefined : far))">{{ words }}</button>
       </div>
       <p class="soft small far-why">{{ draft.far ? 'Cuts that you take over as planned are not counted as measured: they teach nothing of how fast the nails grow.' : 'Without it both are kept open, that a cut ended at the sign or before it; nothing is learnt of how fast the nails grow.' }}</p>
+      <ArrivalRow :model-value="draft.arrival" @update:model-value="store.change((d) => (d.arrival = $event))" />
       <div v-if="grinder" class="choices far" role="group" aria-label="Ground round afterwards"><span>Ground round afterwards?</span>
         <button v-for="p in paws" :key="p" type="button" :aria-pressed="draft.ground?.paws.includes(p) ?? false" @click="groundRound(p)">{{ p }}</button>
       </div>

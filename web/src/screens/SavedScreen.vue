@@ -34,7 +34,7 @@ const takeBack = () => mutate(props.sittingId, { onSuccess: () => router.replace
     <template v-else>
       <div class="screen-head">
         <div>
-          <h1><span dir="auto">{{ data.dog.name }}</span>{{ !done ? '' : done.left.length > 0 ? ': enough for today' : ' is done' }}</h1>
+          <h1><span dir="auto">{{ data.dog.name }}</span>{{ !done ? '' : done.left.length > 0 ? `: enough for today, ${worked.length} of ${worked.length + done.left.length}` : ' is done' }}</h1>
           <p v-if="sitting" class="soft lead" role="status">
             Saved: {{ fullDayOf(sitting.on) }}, {{ sitting.nails }} nails cut, at most {{ length.show(sitting.removed_mm) }} off one<template v-if="done && done.people.length > 0">, told by <bdi>{{ done.people.join(', ') }}</bdi></template>.
             <template v-if="sitting.blood.length > 0"> Bled: {{ sitting.blood.join(', ') }}: keep an eye on it; bleeding that comes back is a veterinarian’s matter.</template>
@@ -43,11 +43,11 @@ const takeBack = () => mutate(props.sittingId, { onSuccess: () => router.replace
         <RouterLink to="/" class="btn btn-go btn-big">Next dog</RouterLink>
       </div>
       <p v-if="done?.praise" class="praise">{{ done.praise }}</p>
-      <p v-if="done && done.left.length > 0" class="left">Left: {{ done.left.join(', ') }}. {{ done.left_on ? `They are for ${dayOf(done.left_on)}.` : 'They wait for the next visit.' }}</p>
+      <p v-if="done && done.left.length > 0" class="left">Left: {{ done.left.join(', ') }}. {{ done.left_on ? `They are for ${dayOf(done.left_on)}.` : settings?.choices.role === 'groomer' ? 'They wait for the next visit.' : 'They wait.' }}</p>
       <NextVisit v-if="settings?.choices.role === 'groomer'" :dog-id="dogId" />
       <DogNext :next="data.next" :days="data.next_in_days" :why-none="data.why_none" />
       <div class="after"><RankPicture :rank="done?.rank_after ?? data.rank" size="medium" /></div>
-      <ul v-if="worked.length > 0" class="worked small" aria-label="What was done"><li v-for="n in worked" :key="n.code"><strong>{{ n.code }}</strong> {{ length.show(n.removed_mm) }}<template v-if="n.reaction !== 'calm'">, {{ reactions[n.reaction] }}</template><template v-if="n.blood">, bled</template></li></ul>
+      <ul v-if="worked.length > 0" class="worked small" aria-label="What was done"><li v-for="n in worked" :key="n.code"><strong>{{ n.code }}</strong> {{ length.show(n.removed_mm) }}<template v-if="n.reaction">, {{ reactions[n.reaction] }}</template><template v-if="n.blood">, bled</template></li></ul>
       <RefusalNote :error="error ?? page.error.value" />
       <div class="ways">
         <BButton v-if="done && card" variant="plain" @click="print">Print the card for the owner</BButton>

@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import type { Schemas } from '../../api/client'
 import { fullDayOf, shortDayOf } from '../../dates'
-import { pawWords, reactions } from '../../words'
+import { pawWords, reactionOf, reactions } from '../../words'
 
 /** How each paw was taken, sitting by sitting: the taller the bar, the harder; below it how long the dog stayed calm. */
 const props = defineProps<{ moods: Schemas['Mood'][]; training: string; dogId: string }>()
@@ -10,7 +10,7 @@ const most = 26
 const shown = computed(() => props.moods.slice(-most))
 const paws = Object.keys(pawWords) as Schemas['Paw'][]
 const order = Object.keys(reactions) as Schemas['Reaction'][]
-const strain = (r: Schemas['Reaction']) => order.indexOf(r)
+const strain = (r?: Schemas['Reaction']) => (r ? order.indexOf(r) : 0)
 
 const left = 40, column = 26, row = 34
 const width = computed(() => left + shown.value.length * column + 8)
@@ -39,7 +39,7 @@ const summary = computed(() => `How it took each paw at its last ${shown.value.l
             <line :x1="left" :x2="width - 8" :y1="r * row + 28" :y2="r * row + 28" class="line" />
             <g v-for="(m, c) in shown" :key="c">
               <template v-if="of(m, paw)">
-                <rect :x="left + c * column + 5" :y="r * row + 25 - 5 * strain(of(m, paw)!.worst)" width="15" :height="3 + 5 * strain(of(m, paw)!.worst)" :class="of(m, paw)!.worst"><title>{{ fullDayOf(m.on) }}, {{ pawWords[paw] }}: {{ reactions[of(m, paw)!.worst] }}, {{ of(m, paw)!.nails }} nails</title></rect>
+                <rect :x="left + c * column + 5" :y="r * row + 25 - 5 * strain(of(m, paw)!.worst)" width="15" :height="3 + 5 * strain(of(m, paw)!.worst)" :class="of(m, paw)!.worst ?? 'untold'"><title>{{ fullDayOf(m.on) }}, {{ pawWords[paw] }}: {{ reactionOf(of(m, paw)!.worst) || 'nobody said' }}, {{ of(m, paw)!.nails }} nails</title></rect>
                 <path v-if="strain(of(m, paw)!.worst) >= 3" :d="`M${left + c * column + 8} ${r * row + 13 - 5 * (strain(of(m, paw)!.worst) - 3)} l9 9 m0 -9 l-9 9`" class="cross" />
               </template>
             </g>
@@ -57,7 +57,7 @@ const summary = computed(() => `How it took each paw at its last ${shown.value.l
           <text v-for="(m, c) in shown.filter((_, i) => i % 4 === 0)" :key="`d${c}`" :x="left + c * 4 * column + 4" :y="height - 4" class="day">{{ shortDayOf(m.on) }}</text>
         </svg>
       </div>
-      <p class="soft small legend">low: calm · taller: uneasy, pulling · crossed: fighting, snapping · no mark: not handled · below: minutes, the filled part before the first sign</p>
+      <p class="soft small legend">low: calm · taller: uneasy, pulling · crossed: fighting, snapping · outline: not told · no mark: not handled · below: minutes, the filled part before the first sign</p>
       <details>
         <summary>The same as a table</summary>
         <div class="scroll-sideways" tabindex="0" role="region" aria-label="Reactions as a table">
@@ -66,7 +66,7 @@ const summary = computed(() => `How it took each paw at its last ${shown.value.l
             <tbody>
               <tr v-for="m in [...shown].reverse()" :key="m.on">
                 <td class="nowrap">{{ fullDayOf(m.on) }}</td>
-                <td v-for="p in paws" :key="p">{{ of(m, p) ? reactions[of(m, p)!.worst] : '' }}</td>
+                <td v-for="p in paws" :key="p">{{ of(m, p) ? reactionOf(of(m, p)!.worst) || 'not told' : '' }}</td>
                 <td class="number">{{ m.minutes ?? '' }}</td><td class="number">{{ m.calm_minutes ?? (m.minutes !== undefined ? 'all' : '') }}</td>
               </tr>
             </tbody>
@@ -89,6 +89,7 @@ rect { fill: var(--go); }
 .fighting, .snapping { fill: var(--quick); }
 .cross { fill: none; stroke: var(--ink); stroke-width: 2; }
 .took { fill: var(--sunk); stroke: var(--line-strong); }
+.untold { fill: none; stroke: var(--line-strong); }
 .calm-time { fill: var(--go); }
 .legend { margin-top: 0.35rem; }
 summary { color: var(--go); cursor: pointer; font-weight: 600; min-height: 32px; }

@@ -1,0 +1,47 @@
+package e2e
+
+import (
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+)
+
+// On a telephone: what is seen at arrival moves what is believed, and when the dog snaps the answer fills the screen,
+// the way to stop under the thumb; one press ends, and no date is told before its training.
+func TestTheDogSaysNo(t *testing.T) {
+	program := start(t, "demo", "--today", day, "--listen", anywhere)
+	id := program.dogs()["Lantern"]
+	p := tab(t, browser(t), program.address)
+	p.size(390, 844)
+	at := atBench(p, program, id)
+	p.sees("Touching the floor?")
+	var before, after bench
+	program.get(at, &before)
+	p.press(".arrival button", "most")
+	p.saved()
+	program.get(at, &after)
+	assert.Equal(t, "most", after.Arrival.Touching)
+	assert.Greater(t, after.spares(), before.spares(), "nails that touch are longer than was believed")
+	assert.Eventually(t, func() bool { gone, _, _ := p.Has(".arrival"); return !gone }, patience, saving, "asked once")
+
+	p.press(".took button", "uneasy")
+	p.sees("Pause. A treat, a softer hold.")
+	p.press("dialog.answer button", "It has eased")
+	p.saved()
+	p.press(".took button", "snapping")
+	p.sees("Hands away. Stop for today.")
+	end := p.find("dialog.answer .most", "End the sitting").MustShape().Box()
+	assert.Greater(t, end.Y, 422.0, "under the thumb")
+	assert.LessOrEqual(t, end.Y+end.Height, 844.0, "not below the fold")
+	assert.GreaterOrEqual(t, end.Height, 160.0, "the biggest thing on the screen")
+	p.press("dialog.answer .most", "End the sitting")
+	p.sees("enough for today, 0 of")
+	p.sees("no trim before Tue 22 Dec")
+	kept := program.dog(id)
+	require.NotEmpty(t, kept.Sittings)
+	assert.Equal(t, "snapping", kept.Sittings[0].WorstReaction)
+	p.open(program.address)
+	p.fill("search", "Lantern")
+	p.sees("Snapped on Tue 24 Nov")
+}

@@ -1,0 +1,64 @@
+package state_test
+
+import (
+	"math/rand/v2"
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+
+	"fribbet/internal/core/growth"
+	"fribbet/internal/core/state"
+	"fribbet/internal/core/virtual"
+)
+
+// How many nails touch, seen in one look before the first cut, makes the floor better known and never wrong: on drawn
+// dogs the ranges hold as before, and what is believed of how many touch moves to what was seen. It teaches no growth.
+func TestWhatIsSeenAtArrival(t *testing.T) {
+	r := rand.New(rand.NewPCG(29, 1))
+	var before, after held
+	offBefore, offAfter := 0.0, 0.0
+	for k := range coveredDogs {
+		where := growth.Where{Age: 80 + 3*float64(k), Weight: 3 + 0.44*float64(k), Pavement: float64(k % 12)}
+		ago := float64(k % 7)
+		d, s := virtual.Draw(r, virtual.World{}, where, eighteen(), &ago), state.Prior(where, eighteen(), &ago)
+		var toes []int
+		down := 0
+		for i, n := range d.Nails {
+			if n.Code.Dewclaw() {
+				continue
+			}
+			toes = append(toes, i)
+			if n.Length >= n.Floor {
+				down++
+			}
+			before.count(n.Floor-n.Length, s.ToFloor(i))
+		}
+		expected := func() (sum float64) {
+			for _, i := range toes {
+				sum += s.MayTouch(i)
+			}
+			return sum
+		}
+		offBefore += abs(expected() - float64(down))
+		seen := state.SomeTouch
+		switch {
+		case down == 0:
+			seen = state.NoneTouch
+		case 2*down > len(toes):
+			seen = state.MostTouch
+		}
+		rate := s.Rate(toes[0], where)
+		s.SeeTouching(toes, seen)
+		assert.InDelta(t, rate.Mean, s.Rate(toes[0], where).Mean, 1e-9)
+		offAfter += abs(expected() - float64(down))
+		for _, i := range toes {
+			after.count(d.Nails[i].Floor-d.Nails[i].Length, s.ToFloor(i))
+		}
+		assert.True(t, s.Sound())
+	}
+	t.Logf("to the floor holds %.1f before, %.1f after; nails that touch: %.1f off before, %.1f after", before.share(), after.share(), offBefore/coveredDogs, offAfter/coveredDogs)
+	assert.GreaterOrEqual(t, after.share(), 86.0)
+	assert.Less(t, offAfter, 0.97*offBefore, "a little, since some touch on most dogs")
+}
+
+func abs(x float64) float64 { return max(x, -x) }
