@@ -21,17 +21,23 @@ type bench struct {
 		Cuts   []struct{ MM float64 }
 		Blood  bool
 		Ground bool
-		Spare  struct {
-			MedianMM float64 `json:"median_mm"`
-		}
 	}
 	Arrival struct{ Touching string }
 }
 
-// spares are what is believed of each nail, mm together.
-func (b bench) spares() (sum float64) {
-	for _, nail := range b.Nails {
-		sum += nail.Spare.MedianMM
+// toFloor is what a dog's nails are believed to have left to the floor, mm together.
+func (p *program) toFloor(id string) (sum float64) {
+	p.t.Helper()
+	var view struct {
+		Rank struct {
+			Bars []struct {
+				ToFloor float64 `json:"to_floor_mm"`
+			}
+		}
+	}
+	p.get("/api/dogs/"+id, &view)
+	for _, bar := range view.Rank.Bars {
+		sum += bar.ToFloor
 	}
 	return sum
 }
@@ -91,7 +97,7 @@ func TestAWholeDogIsAPressANail(t *testing.T) {
 	} {
 		t.Run(way, func(t *testing.T) {
 			program := start(t, "demo", "--today", day, "--listen", anywhere)
-			id := program.dogs()["Barge"]
+			id := program.dogs()["Lantern"]
 			p := tab(t, browser(t), program.address)
 			if way == "thumb" {
 				p.size(390, 844)
@@ -107,7 +113,7 @@ func TestAWholeDogIsAPressANail(t *testing.T) {
 			}
 			assert.Equal(t, today, presses)
 			p.keys("PageDown") // the pedal ends the sitting
-			p.sees("Barge is done")
+			p.sees("Lantern is done")
 			var b bench
 			program.get(at, &b)
 			assert.True(t, b.Ended)

@@ -100,3 +100,33 @@ func TestNoMoodIsToldThatNobodySaid(t *testing.T) {
 		assert.NotContains(t, string(text), "without trouble", path)
 	}
 }
+
+// What is seen at arrival goes into the state.
+func TestTheArrivalMovesWhatIsBelieved(t *testing.T) {
+	c := newClient(t)
+	d := c.addDog(moss)
+	at := "/api/dogs/" + d.Id.String()
+	ask[contract.DogView](c, "POST", at+"/sittings", c.planned(d), http.StatusCreated)
+	left := func() (sum float64) {
+		for _, bar := range ask[contract.DogView](c, "GET", at, "", 200).Rank.Bars {
+			if bar.ToFloorMm != nil {
+				sum += *bar.ToFloorMm
+			}
+		}
+		return sum
+	}
+	c.now = c.now.AddDate(0, 0, 3)
+	before := left()
+	sat := at + "/sittings/" + uuid.NewString() + "/events"
+	seen := func(touching string) string {
+		return fmt.Sprintf(`{"events":[{"id":"s","at":"2026-11-27T09:00:00Z","kind":"started","tool":"large_plier"},{"id":"a","at":"2026-11-27T09:00:00Z","kind":"arrival","arrival":{"touching":%q}}]}`, touching)
+	}
+	p := ask[contract.Problem](c, "POST", sat, seen("many"), 400)
+	assert.Contains(t, fmt.Sprint(p.Errors), "touching")
+	b := ask[contract.Bench](c, "POST", sat, seen("most"), 200)
+	assert.Equal(t, "most", string(*b.Arrival.Touching))
+	ask[contract.Bench](c, "POST", sat, `{"events":[{"id":"u","at":"2026-11-27T09:01:00Z","kind":"reaction","nail":"LF3","reaction":"uneasy"}]}`, 200)
+	assert.Less(t, left(), before-1, "with the first that is told of a nail it is a sitting")
+	_, text := c.do("POST", sat, strings.ReplaceAll(seen("some"), `"id":"a"`, `"id":"again"`))
+	assert.Contains(t, string(text), "already")
+}

@@ -45,7 +45,9 @@ func Cautions(f feet.Feet, readings []feet.Reading, keeper bool) []dog.Caution {
 		": curled so far that it may touch the skin: "+Elsewhere(keeper)+".")
 	add(dog.CareWithNail, func(_ int, r feet.Reading) bool { return r.Curling() && !r.InSkin() && !r.Unseen() },
 		": dewclaw curling. Do it first, take little.")
-	add(dog.CareWithNail, func(_ int, r feet.Reading) bool { return r.Curling() && !r.InSkin() && r.Unseen() && r.Trimmed.IsZero() },
+	add(dog.CareWithNail, func(_ int, r feet.Reading) bool {
+		return r.Curling() && !r.InSkin() && r.Unseen() && r.Trimmed.IsZero()
+	},
 		": dewclaw probably curls by now, though nobody has looked. Look at it first.")
 	add(dog.CareWithNail, func(_ int, r feet.Reading) bool {
 		return r.Code.Dewclaw() && (!r.Curling() || r.Unseen() && !r.Trimmed.IsZero()) && r.Turn > claw.CurlTurn-warnTurn

@@ -1,6 +1,10 @@
 package state
 
-import "math"
+import (
+	"cmp"
+	"math"
+	"slices"
+)
 
 // Count is what was seen of how many nails touch the floor.
 type Count int
@@ -39,7 +43,8 @@ func (s *State) SeeTouching(nails []int, seen Count) {
 		}
 	}
 	if all <= against {
-		return // against all belief: nothing is taken from it
+		s.seeAgainstBelief(nails, least, most)
+		return
 	}
 	for n, i := range nails {
 		p := math.Min(1, touches[n]/all)
@@ -48,6 +53,24 @@ func (s *State) SeeTouching(nails []int, seen Count) {
 			up, upVar := between(mean, variance, 0, math.Inf(1))
 			m := p*down + (1-p)*up
 			return m, p*(downVar+(down-m)*(down-m)) + (1-p)*(upVar+(up-m)*(up-m))
+		})
+	}
+}
+
+// seeAgainstBelief takes a count that nobody would have believed: what was seen stands. The nails that were likeliest
+// to touch do, as many as it takes; where fewer may, the others do not.
+func (s *State) seeAgainstBelief(nails []int, least, most int) {
+	order := slices.Clone(nails)
+	slices.SortStableFunc(order, func(a, b int) int { return cmp.Compare(s.MayTouch(b), s.MayTouch(a)) })
+	for n, i := range order {
+		s.consider(i, toFloorOf, func(mean, variance float64) (float64, float64) {
+			switch {
+			case n < least:
+				mean = math.Min(mean, -justSeen)
+			case n >= most:
+				mean = math.Max(mean, justSeen)
+			}
+			return mean, variance
 		})
 	}
 }

@@ -6,7 +6,9 @@ import (
 
 	"github.com/stretchr/testify/assert"
 
+	"fribbet/internal/core/claw"
 	"fribbet/internal/core/growth"
+	"fribbet/internal/core/measure"
 	"fribbet/internal/core/state"
 	"fribbet/internal/core/virtual"
 )
@@ -59,6 +61,33 @@ func TestWhatIsSeenAtArrival(t *testing.T) {
 	t.Logf("to the floor holds %.1f before, %.1f after; nails that touch: %.1f off before, %.1f after", before.share(), after.share(), offBefore/coveredDogs, offAfter/coveredDogs)
 	assert.GreaterOrEqual(t, after.share(), 86.0)
 	assert.Less(t, offAfter, 0.97*offBefore, "a little, since some touch on most dogs")
+}
+
+// What was seen stands, however little was believed of it.
+func TestAnArrivalAgainstAllBelief(t *testing.T) {
+	ago := 0.0
+	where := growth.Where{Age: 200, Weight: 20, Pavement: 5}
+	s := state.Prior(where, eighteen(), &ago)
+	var toes []int
+	for i, n := range s.Nails {
+		if n.Code.Dewclaw() {
+			continue
+		}
+		toes = append(toes, i)
+		gap := measure.Gap.Told(2, measure.Caliper, 0.05)
+		s.SeeGap(i, claw.Assumed(n.Code, n.Shape, where.Weight), gap)
+	}
+	before := s.Spare(toes[0]).Mean
+	s.SeeTouching(toes, state.MostTouch)
+	down := 0
+	for _, i := range toes {
+		if s.ToFloor(i).Mean <= 0 {
+			down++
+		}
+	}
+	assert.Greater(t, down, len(toes)/2)
+	assert.GreaterOrEqual(t, s.Spare(toes[0]).Mean, before, "a nail that touches is longer than was believed")
+	assert.True(t, s.Sound())
 }
 
 func abs(x float64) float64 { return max(x, -x) }

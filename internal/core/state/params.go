@@ -68,6 +68,7 @@ const (
 	// assumedShare is how far off amounts may be, as a share, that stand because a plan's were accepted.
 	assumedShare = 0.4
 
+	justSeen      = 0.2   // mm past the floor, or clear of it, that a nail stands which was seen so against all belief
 	against       = 1e-9  // a chance below this is against all belief
 	leastVariance = 1e-12 // that of a number known for sure, so that it can be divided by
 )

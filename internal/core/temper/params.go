@@ -13,6 +13,10 @@ const (
 	impossibleAfter = 2  // sittings one after the other at which a paw was too much
 	standsOut       = 0.5
 
+	leastDays   = 10   // sittings with a told mood before anything is said of what made it calm
+	leastEach   = 3    // of them with and without
+	chanceFinds = 0.03 // of the belief that may say otherwise: then of coins one dog in twenty is said something of
+
 	pawTraining = 14 // days that a paw is left after a fight: one to two weeks of the ladder (trade)
 	dogTraining = 28 // days that nothing is trimmed after a dog snapped: the ladder first, a muzzle it is trained to
 
