@@ -111,7 +111,7 @@ func (h handlers) view(v book.View) contract.DogView {
 	out := contract.DogView{
 		Dog: h.dog(v.Dog), WhyNone: v.WhyNone, Rank: rank(v.Readings), Cautions: cautions(v.Cautions),
 		Growth: growthOf(v.Growth, v.Outliers), Plan: quickPlan(v.Plan),
-		Moods: moods(v.Sittings), Sittings: []contract.SittingSummary{}, OpenSitting: v.Open, TrainingPaws: []nail.Paw{}, FirstSteps: []contract.FirstStep{},
+		Moods: moods(v.Sittings), Calmer: calmer(v.Calmer), Sittings: []contract.SittingSummary{}, OpenSitting: v.Open, TrainingPaws: []nail.Paw{}, FirstSteps: []contract.FirstStep{},
 	}
 	for _, f := range v.FirstSteps {
 		out.FirstSteps = append(out.FirstSteps, contract.FirstStep{Way: contract.FirstStepWay(f.Way), Words: f.Words, Why: f.Why})

@@ -27,7 +27,7 @@ func (h handlers) GetPlan(ctx context.Context, r contract.GetPlanRequestObject) 
 	handling := p.Dog.Handling
 	out := contract.GetPlan200JSONResponse{
 		DogId: p.Dog.ID, Name: p.Dog.Name, Today: h.book.Today(), Tool: p.Tool, Cautions: cautions(p.Cautions), SliverMm: record.Sliver,
-		Helper: helper, Helping: handling.Helper, Blocked: p.Blocked, Alone: p.Alone, Gently: p.Gently, Support: sitting.Support,
+		Helper: helper, Helping: handling.Helper, Blocked: p.Blocked, Alone: p.Alone, Calmer: calmer(p.Calmer), Gently: p.Gently, Support: sitting.Support,
 		Limits:      []contract.Limit{limit(p.Tolerance.Nails), limit(p.Tolerance.Minutes)},
 		CalmMinutes: p.Tolerance.Calm,
 		Days:        []contract.PlanDay{}, Left: []contract.LeftNail{}, Holds: []contract.Hold{}, Checklist: []contract.Thing{}, SeeTo: []contract.SeeTo{},
@@ -173,6 +173,18 @@ func (h handlers) WithdrawSitting(ctx context.Context, r contract.WithdrawSittin
 		return nil, err
 	}
 	return contract.WithdrawSitting200JSONResponse(h.view(v)), nil
+}
+
+func calmer(all []temper.Calmer) []contract.Calmer {
+	share := func(s temper.Share) contract.CalmShare {
+		low, high := s.Range()
+		return contract.CalmShare{Calm: s.Calm, Of: s.Of, Low: low, High: high}
+	}
+	out := []contract.Calmer{}
+	for _, c := range all {
+		out = append(out, contract.Calmer{What: c.What, More: c.More, With: share(c.With), Without: share(c.Without)})
+	}
+	return out
 }
 
 func moods(all []book.Told) []contract.Mood {

@@ -14,6 +14,7 @@ import (
 	"fribbet/internal/core/record"
 	"fribbet/internal/core/rhythm"
 	"fribbet/internal/core/sitting"
+	"fribbet/internal/core/temper"
 	"fribbet/internal/core/verdict"
 	"fribbet/internal/store"
 )
@@ -31,8 +32,9 @@ type View struct {
 	FirstSteps []sitting.FirstStep // none once anything was told of its feet
 	Outliers   []feet.Outlier      // lengths that did not fit this dog and were left out
 	Training   ladder.Training
-	Plan       *Recession // of bringing its quicks back, that is on
-	Open       *uuid.UUID // a sitting that was begun and not ended
+	Calmer     []temper.Calmer // what went with calm, more than chance would have it
+	Plan       *Recession      // of bringing its quicks back, that is on
+	Open       *uuid.UUID      // a sitting that was begun and not ended
 }
 
 // AddDog adds a dog; its name, age and one weight are enough.
@@ -95,6 +97,7 @@ func (b *Book) View(ctx context.Context, id uuid.UUID) (View, error) {
 		Dog: d, Readings: f.On(b.Today()), Sittings: k.told, Training: b.training(ladders),
 		Growth: f.Growth(b.Today()), Outliers: f.Outliers,
 	}
+	v.Calmer = calmer(k)
 	if v.Plan, err = b.recession(ctx, d, k); err != nil {
 		return View{}, err
 	}
@@ -157,4 +160,13 @@ func datesOf(role string) rhythm.Dates {
 		return rhythm.ByCalendar
 	}
 	return rhythm.ByFloor
+}
+
+// calmer is what went with calm at a dog's sittings.
+func calmer(k known) []temper.Calmer {
+	all := make([]sitting.Summary, len(k.told))
+	for i, t := range k.told {
+		all[i] = t.Summary
+	}
+	return sitting.WhatMadeItCalm(all)
 }

@@ -21,6 +21,7 @@ import (
 	"fribbet/internal/core/outlook"
 	"fribbet/internal/core/record"
 	"fribbet/internal/core/sitting"
+	"fribbet/internal/core/temper"
 	"fribbet/internal/store"
 )
 
@@ -31,10 +32,11 @@ type Plan struct {
 	Nails      []outlook.Planned
 	Cautions   []dog.Caution // of the dog, then of its feet
 	Checklist  []sitting.Thing
-	SeeTo      []kit.Piece // of the kit, not fit for work
-	Tool       kit.Tool    // to begin with
-	Gently     bool        // the ladder is worth beginning before any nail
-	LeftHanded bool        // the cutter is in the left hand
+	SeeTo      []kit.Piece     // of the kit, not fit for work
+	Tool       kit.Tool        // to begin with
+	Calmer     []temper.Calmer // what went with calm so far
+	Gently     bool            // the ladder is worth beginning before any nail
+	LeftHanded bool            // the cutter is in the left hand
 }
 
 // Plan returns today's sitting with a dog, with a helper there or not.
@@ -43,7 +45,7 @@ func (b *Book) Plan(ctx context.Context, id uuid.UUID, helper bool) (Plan, error
 	if err != nil {
 		return Plan{}, err
 	}
-	p := Plan{Plan: sitting.For(t.Question), Dog: t.dog, Nails: t.Nails, Tool: t.FirstTool(), Gently: t.Question.Gently(), LeftHanded: t.LeftHanded}
+	p := Plan{Plan: sitting.For(t.Question), Dog: t.dog, Nails: t.Nails, Tool: t.FirstTool(), Gently: t.Question.Gently(), LeftHanded: t.LeftHanded, Calmer: t.calmer}
 	p.Checklist, p.SeeTo = t.Checklist(p.Plan), t.SeeTo()
 	p.Cautions = t.cautions(p.Plan)
 	return p, nil
@@ -76,6 +78,7 @@ type today struct {
 	dog      store.Dog
 	feet     feet.Feet
 	training ladder.Training
+	calmer   []temper.Calmer
 }
 
 func (b *Book) today(ctx context.Context, id uuid.UUID, helper bool) (today, error) {
@@ -107,7 +110,7 @@ func (b *Book) todayOf(ctx context.Context, d store.Dog, k known, helper bool) (
 	training := b.training(ladders)
 	q := question(d, k, b.Today(), training, settings, pieces)
 	q.Helper = helper
-	return today{q, d, k.feet, training}, nil
+	return today{q, d, k.feet, training, calmer(k)}, nil
 }
 
 // question is what a plan of a dog is made from, for a day.

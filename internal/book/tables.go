@@ -32,7 +32,7 @@ var one = func() map[string][]string {
 		"foot_coat": words("short long"), "school": words("level square steep sculpted"), "paw_order": words("hind_first lower_first hardest_first hardest_last own"), "position": words("standing foot_forward on_side on_back lap stool"),
 		"helper": words("alone wanted needed"), "noise": words("unknown fine afraid"), "takes": words("fine wriggles frightened bites"), "reach": words("text mail hand"), "stock": words("full low empty"), "tip": words("flat round tapered"),
 		"shape": words("straight usual hooked curled"), "colour": words("unknown dark light mixed"), "paw": words("LF RF LH RH"), "reaction": words("calm uneasy pulling fighting snapping"),
-		"nails.state": words("sound loose split broken torn ingrown"), "visits.state": words("offered agreed missed called_off"), "messages.state": words("waiting sent delivered answered failed person"), "ladders.kind": words("clipper grinder board"),
+		"nails.state": words("sound loose split broken torn ingrown"), "visits.state": words("offered agreed missed called_off"), "messages.state": words("waiting sent delivered answered failed person"), "ladders.kind": words("clipper grinder muzzle board"),
 		"gap_by": words("caliper feeler eye photo"), "way": words("clip grind clip_then_grind"), "dates": words("floor calendar"),
 	}
 	all["looks.state"], all["length_by"] = all["nails.state"], all["gap_by"]

@@ -155,7 +155,7 @@ func (s scenario) time(sitting *record.Sitting, noise *rand.Rand) {
 	if calm >= 0 {
 		sitting.Calm = round(math.Min(*sitting.Minutes, perNail*calm))
 	}
-	sitting.Helper = s.helper != dog.Alone
+	sitting.Helper = s.helper == dog.Wanted || s.helper == dog.Needed
 	sitting.Ticks = []string{"styptic", "treats", "light", "non_slip_mat", "eye_protection"}
 	if s.muzzle {
 		sitting.Ticks = append(sitting.Ticks, "muzzle", "helper")

@@ -19,6 +19,7 @@ import (
 	"fribbet/internal/core/growth"
 	"fribbet/internal/core/nail"
 	"fribbet/internal/core/rhythm"
+	"fribbet/internal/core/temper"
 	"fribbet/internal/store"
 )
 
@@ -170,5 +171,22 @@ func TestTheTallyDogsHoldTheirRanges(t *testing.T) {
 			}
 		}
 		assert.GreaterOrEqual(t, held, 14, "%s: of 18", row.Name)
+	}
+}
+
+// One dog was calm whenever somebody helped: that is found, and of the others nothing is said that is only chance.
+func TestTheDemoShowsWhatMadeADogCalm(t *testing.T) {
+	b, rows := filled(t, time.Date(2026, time.November, 24, 9, 0, 0, 0, time.UTC))
+	for _, row := range rows {
+		view, err := b.View(context.Background(), row.DogID)
+		require.NoError(t, err)
+		if row.Name != "Rudder" {
+			assert.Empty(t, view.Calmer, row.Name)
+			continue
+		}
+		require.Len(t, view.Calmer, 1)
+		assert.Equal(t, temper.WithHelper, view.Calmer[0].What)
+		assert.True(t, view.Calmer[0].More)
+		assert.Equal(t, view.Calmer[0].With.Of, view.Calmer[0].With.Calm)
 	}
 }

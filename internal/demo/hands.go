@@ -17,6 +17,7 @@ import (
 	"fribbet/internal/core/record"
 	"fribbet/internal/core/rhythm"
 	"fribbet/internal/core/state"
+	"fribbet/internal/core/temper"
 	"fribbet/internal/core/verdict"
 	"fribbet/internal/core/virtual"
 )
@@ -103,6 +104,7 @@ func (h *hands) sit(number int, day date.Date) record.Sitting {
 	if tool.Work() == kit.Grinding {
 		terms.Hand.Touch = quick.Touch
 	}
+	helped := h.calmHelped && number%2 == 0
 	plan := map[nail.Code]outlook.Planned{}
 	for _, p := range outlook.Plan(h.feet, day, terms) {
 		plan[p.Code] = p
@@ -113,6 +115,9 @@ func (h *hands) sit(number int, day date.Date) record.Sitting {
 		if h.enough > 0 && at == h.enough {
 			r.Reaction = h.temper
 		}
+		if helped {
+			r.Reaction = temper.Calm
+		}
 		r.TookForce = last && at == 0 && h.blunt
 		sitting.Records = append(sitting.Records, r)
 		if h.enough > 0 && at == h.enough {
@@ -120,6 +125,7 @@ func (h *hands) sit(number int, day date.Date) record.Sitting {
 		}
 	}
 	h.time(&sitting, h.noise)
+	sitting.Helper = sitting.Helper || helped
 	h.feet = h.feet.And(sitting)
 	return sitting
 }

@@ -36,16 +36,17 @@ type scenario struct {
 	skipLast []string // nails left out at the last sittings
 	skipFor  int      // how many of the last sittings
 
-	enough   int  // nails after which it has had enough; 0 is never
-	blunt    bool // the blade took force at the last sitting
-	muzzle   bool
-	sore     bool
-	helper   dog.Helping
-	position dog.Position
-	order    dog.Order
-	noise    kit.Noise
-	training *training
-	rounded  bool // clipped, then ground round
+	enough     int  // nails after which it has had enough; 0 is never
+	blunt      bool // the blade took force at the last sitting
+	muzzle     bool
+	sore       bool
+	helper     dog.Helping
+	position   dog.Position
+	order      dog.Order
+	noise      kit.Noise
+	training   *training
+	calmHelped bool // a helper was there every other time, and then it was calm
+	rounded    bool // clipped, then ground round
 
 	temper   temper.Reaction
 	tool     kit.Tool
@@ -104,7 +105,7 @@ var scenarios = []scenario{
 	{name: "Tiller", years: 4, kg: 27, coat: dog.ShortCoat, pavement: 9, rhythm: rhythm.Fortnightly, every: 14, lastAgo: 3, sittings: 26,
 		colour: nail.Dark, shape: nail.Usual, feelers: true, temper: temper.Calm, tool: kit.LargePlier, lastNote: "Stands like a statue."},
 	{name: "Rudder", years: 4, kg: 26, coat: dog.ShortCoat, pavement: 9, rhythm: rhythm.Fortnightly, every: 14, lastAgo: 9, sittings: 26,
-		colour: nail.Dark, shape: nail.Usual, feelers: true, temper: temper.Uneasy, tool: kit.LargePlier, lastNote: "Tiller’s brother: bring both, he is calmer beside him."},
+		colour: nail.Dark, shape: nail.Usual, feelers: true, calmHelped: true, temper: temper.Uneasy, tool: kit.LargePlier, lastNote: "Tiller’s brother: bring both, he is calmer beside him."},
 	{name: "Nettle", litter: 5, years: 6, kg: 5.2, coat: dog.LongCoat, pavement: 2, rhythm: rhythm.ThreeWeeks, agreed: true, every: 21, lastAgo: 2, sittings: 17,
 		colour: nail.Light, shape: nail.Usual, temper: temper.Pulling, tool: kit.SmallScissor, position: dog.OnLap, lastNote: "On the lap, wrapped, one paw out at a time."},
 	{name: "Sorrel", years: 10.5, kg: 34, coat: dog.LongCoat, pavement: 5, rhythm: rhythm.FourWeeks, agreed: true, every: 28, lastAgo: 16, sittings: 13, helper: dog.Wanted,

@@ -41,6 +41,10 @@ export const reactions: Record<Schemas['Reaction'], string> = {
 /** How it took it, as it was told; nothing where nobody said. */
 export const reactionOf = (r?: Schemas['Reaction']) => (r ? reactions[r] : '')
 export const touchings: Record<NonNullable<Schemas['Arrival']['touching']>, string> = { none: 'none', some: 'some', most: 'most' }
+/** What was so at some sittings, and what it was like without. */
+export const circumstances: Record<Schemas['Calmer']['what'], [string, string]> = {
+  helper: ['with a helper', 'alone'], walk: ['after a walk', 'without a walk first'], treats: ['with treats laid out', 'without treats'],
+}
 /** What a reaction asks for: now, for the rest of today, and why where practitioners differ. */
 export const answers: Record<Schemas['ReactionAnswer']['key'], { now: string; today: string; why?: string }> = {
   uneasy: { now: 'Pause. A treat, a softer hold.', today: 'Go on if it eases. A yawn alone says little: look at tail, ears and body.' },
@@ -81,7 +85,7 @@ export const stocks: Record<Schemas['Stock'], string> = { full: 'full', low: 'lo
 export const tips: Record<Schemas['Tip'], string> = { flat: 'flat tip', round: 'round tip', tapered: 'tapered tip' }
 /** What was done to make a piece as new, and what is to be done. */
 export const serviced: Record<Schemas['KitItem']['service'], string> = { sharpen: 'Sharpened', charge: 'Charged', change: 'Changed', refill: 'Refilled' }
-export const ladderKinds: Record<Schemas['LadderKind'], string> = { clipper: 'clipper', grinder: 'grinder', board: 'scratch board' }
+export const ladderKinds: Record<Schemas['LadderKind'], string> = { clipper: 'clipper', grinder: 'grinder', muzzle: 'muzzle', board: 'scratch board' }
 export const weekdays: Record<Schemas['Weekday'], string> = {
   mon: 'Mon', tue: 'Tue', wed: 'Wed', thu: 'Thu', fri: 'Fri', sat: 'Sat', sun: 'Sun',
 }

@@ -254,3 +254,17 @@ func TestTheScratchBoardClosesNoPaw(t *testing.T) {
 	}
 	assert.True(t, l.StandingOn(date.MustParse("2026-11-24"), tries).Done)
 }
+
+// The muzzle is taught in six steps, food through it from the first, minutes of wearing at the end; it closes no paw.
+func TestTheMuzzleLadder(t *testing.T) {
+	steps := Steps(Muzzle)
+	require.Len(t, steps, 6)
+	assert.Contains(t, steps[1].Words, "treat")
+	assert.GreaterOrEqual(t, steps[5].Seconds, 60)
+	for _, s := range steps {
+		assert.False(t, s.Nail)
+		assert.Positive(t, s.Tries)
+		assert.NotEmpty(t, s.Reward)
+	}
+	assert.Empty(t, Training{{Ladder: Ladder{Kind: Muzzle}}}.Paws())
+}

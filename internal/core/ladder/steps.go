@@ -8,6 +8,7 @@ type Kind string
 const (
 	Clipper Kind = "clipper"
 	Grinder Kind = "grinder"
+	Muzzle  Kind = "muzzle" // before it is needed: trained, never forced
 	Board   Kind = "board" // the scratch board: it keeps fore nails, and closes no paw
 )
 
@@ -41,6 +42,8 @@ func Steps(k Kind) []Step {
 		return grinder
 	case Board:
 		return board
+	case Muzzle:
+		return muzzle
 	default:
 		return clipper
 	}
@@ -68,6 +71,17 @@ var grinder = []Step{
 	{Words: "one touch on one nail", How: "One touch of a second at the tip. Hair away, mesh over a long coat.", Seconds: 1, Tries: 3, Reward: "The best treat of the day, at once.", Nail: true},
 	{Words: "a nail", How: "A few touches on one nail, two seconds each, looking in between.", Seconds: 10, Tries: 3, Reward: everyNail, Nail: true},
 	{Words: "a paw", How: "All nails of one paw.", Seconds: 90, Tries: 3, Reward: everyNail, Nail: true},
+}
+
+const throughIt = "Treats through the muzzle, for as long as its nose is in it."
+
+var muzzle = []Step{
+	{Words: "the muzzle is there", How: "It lies on the floor beside the bowl. The dog looks, or comes near: a treat.", Seconds: 20, Tries: 6, Reward: everyTry},
+	{Words: "a treat from its rim", How: "Hold it like a cup, open side to the dog, a treat on the rim. The nose decides.", Seconds: 5, Tries: 8, Reward: everyTry},
+	{Words: "the nose goes in by itself", How: "The treat lies further in, or comes through the front. Never push it on.", Seconds: 5, Tries: 8, Reward: throughIt},
+	{Words: "the nose stays in", How: "Feed through the front, a little longer each time. The nose may leave whenever it wants.", Seconds: 15, Tries: 6, Reward: throughIt},
+	{Words: "the strap, closed and opened", How: "Close it loosely for a moment while you feed, and open it before the dog wants it off.", Seconds: 5, Tries: 6, Reward: throughIt},
+	{Words: "worn for minutes", How: "A short walk or a game with it on, a minute more each time. It must be able to pant and to drink.", Seconds: 120, Tries: 2, Reward: "Treats through it, and off while it is still at ease."},
 }
 
 const everyScratch = "A treat at every scratch, while the paw is still on it."

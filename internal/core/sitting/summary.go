@@ -1,6 +1,8 @@
 package sitting
 
 import (
+	"slices"
+
 	"fribbet/internal/core/date"
 	"fribbet/internal/core/nail"
 	"fribbet/internal/core/record"
@@ -37,6 +39,27 @@ func SummaryOf(s record.Sitting) Summary {
 		}
 	}
 	return out
+}
+
+// WhatMadeItCalm tells what went with calm at a dog's sittings, of those of which somebody told the mood.
+func WhatMadeItCalm(sittings []Summary) []temper.Calmer {
+	var days []temper.Day
+	for _, s := range sittings {
+		if s.Worst == temper.Untold {
+			continue
+		}
+		d := temper.Day{Calm: s.Worst == temper.Calm}
+		if s.Helper {
+			d.Had = append(d.Had, temper.WithHelper)
+		}
+		for _, what := range []temper.Circumstance{temper.AfterWalk, temper.WithTreats} {
+			if slices.Contains(s.Ticks, string(what)) {
+				d.Had = append(d.Had, what)
+			}
+		}
+		days = append(days, d)
+	}
+	return temper.WhatMadeItCalm(days)
 }
 
 // Mood is how a dog took one sitting.

@@ -14,12 +14,11 @@ const (
 	WithHelper Circumstance = "helper" // somebody fed and steadied
 	AfterWalk  Circumstance = "walk"   // a walk came before
 	WithTreats Circumstance = "treats" // treats were laid out
-	Ground     Circumstance = "ground" // by a grinder, and not by a clipper
 )
 
 // Circumstances lists them.
 func Circumstances() []Circumstance {
-	return []Circumstance{WithHelper, AfterWalk, WithTreats, Ground}
+	return []Circumstance{WithHelper, AfterWalk, WithTreats}
 }
 
 // Day is one sitting: whether the dog was calm throughout, as somebody told, and what was so.

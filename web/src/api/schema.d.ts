@@ -1356,7 +1356,7 @@ export interface components {
          */
         Counts: "cuts" | "minutes" | "nothing";
         /** @enum {string} */
-        LadderKind: "clipper" | "grinder" | "board";
+        LadderKind: "clipper" | "grinder" | "muzzle" | "board";
         /** @enum {string} */
         Move: "up" | "stay" | "down";
         /**
@@ -1805,6 +1805,8 @@ export interface components {
             cautions: components["schemas"]["Caution"][];
             /** @description latest first */
             sittings: components["schemas"]["SittingSummary"][];
+            /** @description what went with calm at its sittings, more than chance would have it, the clearest first; none before ten sittings of which somebody told the mood. No cause is claimed */
+            calmer: components["schemas"]["Calmer"][];
             /** @description how it took each paw, oldest sitting first */
             moods: components["schemas"]["Mood"][];
             open_sitting?: components["schemas"]["Id"];
@@ -2104,6 +2106,21 @@ export interface components {
             /** @description those that were handled */
             paws: components["schemas"]["PawMood"][];
         };
+        Calmer: {
+            /** @enum {string} */
+            what: "helper" | "walk" | "treats";
+            /** @description calm goes with it; false: without it */
+            more: boolean;
+            with: components["schemas"]["CalmShare"];
+            without: components["schemas"]["CalmShare"];
+        };
+        /** @description in how many of so many sittings it was calm throughout, and the middle 95 % of the chance (Jeffreys) */
+        CalmShare: {
+            calm: number;
+            of: number;
+            low: number;
+            high: number;
+        };
         PawMood: {
             paw: components["schemas"]["Paw"];
             /** @description that something came off */
@@ -2228,6 +2245,8 @@ export interface components {
             chance: string;
         };
         Plan: {
+            /** @description what went with calm so far */
+            calmer: components["schemas"]["Calmer"][];
             dog_id: components["schemas"]["Id"];
             name: string;
             today: components["schemas"]["Date"];

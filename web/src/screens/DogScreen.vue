@@ -65,7 +65,7 @@ const assumed = computed(() => data.value?.rank.bars.every((b) => b.length.sourc
       <DogPictures :dog-id="dogId" :nails="dog.nails.map((n) => n.code)" />
       <DogHistory :dog-id="dogId" :nails="dog.nails.map((n) => n.code)" :groups="data.growth.groups.map((g) => g.group)" />
       <DogGrowth :dog-id="dogId" :growth="data.growth" />
-      <PawMoods :dog-id="dogId" :moods="data.moods" :training="data.training" />
+      <PawMoods :dog-id="dogId" :moods="data.moods" :calmer="data.calmer" :training="data.training" />
       <DogHandling :dog="dog" />
       <DogProfile :dog="dog" />
       <SittingList :dog-id="dogId" :sittings="data.sittings" />

@@ -80,6 +80,7 @@ onKey((event) => {
         <BButton :variant="ladder ? 'plain' : 'go'" class="btn-big" :disabled="start.isPending.value" @click="begin('clipper')">Begin the clipper ladder</BButton>
         <BButton variant="plain" class="btn-big" :disabled="start.isPending.value" @click="begin('grinder')">Begin the grinder ladder</BButton>
         <BButton variant="plain" class="btn-big" :disabled="start.isPending.value" @click="begin('board')">Teach it the scratch board</BButton>
+        <BButton variant="plain" class="btn-big" :disabled="start.isPending.value" @click="begin('muzzle')">Teach it a muzzle</BButton>
         <div class="choices one" role="group" aria-label="Clipper ladder for one paw only">
           <span>or for one paw only, clipper:</span>
           <button v-for="p in paws" :key="p" type="button" :disabled="start.isPending.value" @click="begin('clipper', p)">{{ p }}</button>

@@ -11,6 +11,7 @@ import { act, isTyping, onKey } from '../local/keys'
 import { useNarrow } from '../local/narrow'
 import AnswerState from '../parts/AnswerState.vue'
 import ArrivalRow from '../parts/ArrivalRow.vue'
+import CalmerNote from '../parts/CalmerNote.vue'
 import CautionList from '../parts/CautionList.vue'
 import RankPicture from '../rank/RankPicture.vue'
 import { kitKinds, minuteSources, minutesInWords } from '../words'
@@ -97,6 +98,7 @@ onKey((event) => {
       </div>
       <p v-if="plan.blocked && waitsForHelp" class="blocked" role="alert">{{ plan.blocked }}</p>
       <CautionList :cautions="plan.cautions" />
+      <CalmerNote :calmer="plan.calmer.filter((c) => c.more)" />
       <ArrivalRow v-if="today && !dog?.open_sitting" v-model="arrival" />
       <div class="columns">
         <div class="work">

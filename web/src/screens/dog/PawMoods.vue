@@ -1,11 +1,12 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import CalmerNote from '../../parts/CalmerNote.vue'
 import type { Schemas } from '../../api/client'
 import { fullDayOf, shortDayOf } from '../../dates'
 import { pawWords, reactionOf, reactions } from '../../words'
 
 /** How each paw was taken, sitting by sitting: the taller the bar, the harder; below it how long the dog stayed calm. */
-const props = defineProps<{ moods: Schemas['Mood'][]; training: string; dogId: string }>()
+const props = defineProps<{ moods: Schemas['Mood'][]; calmer: Schemas['Calmer'][]; training: string; dogId: string }>()
 const most = 26
 const shown = computed(() => props.moods.slice(-most))
 const paws = Object.keys(pawWords) as Schemas['Paw'][]
@@ -30,6 +31,7 @@ const summary = computed(() => `How it took each paw at its last ${shown.value.l
       <RouterLink :to="`/dogs/${dogId}/ladder`" class="btn btn-plain">{{ training ? 'Train' : 'Begin a ladder' }}</RouterLink>
     </div>
     <p v-if="training" class="soft">On the {{ training }}.</p>
+    <CalmerNote :calmer="calmer" />
     <p v-if="shown.length === 0" class="soft">No sitting has been recorded yet.</p>
     <template v-else>
       <div class="scroll-sideways" tabindex="0" role="region" aria-label="Reactions by paw">
