@@ -242,7 +242,7 @@ func TestBloodStopsTheNailAndIsNotLost(t *testing.T) {
 	p.size(390, 844)
 	at := atBench(p, program, id)
 	p.keys("b")
-	p.sees("It looks worse than it is")
+	p.sees("A little blood goes a long way")
 	p.sees("Hold it, do not look yet")
 	p.press("button", "Still bleeding")
 	p.sees("Call a veterinarian now")

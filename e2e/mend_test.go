@@ -32,7 +32,7 @@ func TestTheBloodPanelKeepsTheFocusAndEscapes(t *testing.T) {
 	program, p := keeper(t)
 	atBench(p, program, program.dogs()["Moss"])
 	p.keys("b")
-	p.sees("It looks worse than it is")
+	p.sees("A little blood goes a long way")
 	for range 6 {
 		require.NoError(t, p.Keyboard.Type(input.Tab))
 		assert.True(t, p.MustEval(`() => document.querySelector('dialog').contains(document.activeElement) || document.activeElement === document.body`).Bool())

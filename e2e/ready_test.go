@@ -16,7 +16,7 @@ func TestGettingReadyForABiter(t *testing.T) {
 	p := tab(t, browser(t), program.address)
 	p.open(program.address + "/dogs/" + id + "/ready")
 	p.sees("is not done without a helper")
-	p.sees("a safety tool and no shame")
+	p.sees("it keeps everybody safe")
 	p.sees("empty: refill it") // the jar
 	p.press("button", "A helper is here")
 	p.sees("6 nails today")

@@ -178,7 +178,7 @@ func TestScreenshots(t *testing.T) {
 		shoot(name+"-phone", named(name), 390, 844, false)
 	}
 	p.keys("b") // over the bench that was just shown
-	p.sees("It looks worse than it is")
+	p.sees("A little blood goes a long way")
 	keep("blood-phone")
 	p.size(1280, 800)
 	p.open(named("photo").address(program))

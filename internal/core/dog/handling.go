@@ -14,7 +14,7 @@ import (
 type Order string
 
 const (
-	HindFirst    Order = "hind_first"    // less sensitive, and a bite is further away
+	HindFirst    Order = "hind_first"    // most dogs mind them less, and the teeth are at the other end
 	LowerFirst   Order = "lower_first"   // of a dog that lies on its side: they move less
 	HardestFirst Order = "hardest_first" // while the dog is calm
 	HardestLast  Order = "hardest_last"  // so that it spoils nothing
@@ -25,7 +25,7 @@ const (
 type Position string
 
 const (
-	Standing  Position = "standing"     // on a table, the foot lifted back like a horse's
+	Standing  Position = "standing"     // on a table, the foot lifted back
 	Forward   Position = "foot_forward" // standing or sitting, the foot held forward
 	OnSide    Position = "on_side"      // lying, with a helper
 	OnBack    Position = "on_back"      // between the knees
@@ -33,7 +33,7 @@ const (
 	FromStool Position = "stool" // the groomer sits beside the table
 )
 
-// Helping is whether somebody feeds and steadies while another trims.
+// Helping is whether somebody keeps the dog easy while another trims.
 type Helping string
 
 const (
@@ -134,7 +134,7 @@ func (d Dog) HandlingCautions(on date.Date, helped bool) []Caution {
 		is    bool
 		words string
 	}{
-		{h.Muzzle, "Muzzle on before the first touch: a safety tool and no shame."},
+		{h.Muzzle, "Muzzle on before the first touch: it keeps everybody safe, the dog too."},
 		{h.Helper == Needed && !helped, "Not without a helper."},
 		{h.Sore, "Sore joints: let it stand or lean, small movements, many breaks."},
 		{!h.Sore && !h.SoreTold && d.senior(on), "Not young any more: are its joints sore? Say so under “How it is held”, and this is not asked again."},

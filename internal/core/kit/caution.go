@@ -13,7 +13,7 @@ func Cautions(t Tool) []string {
 	case Grinding:
 		return []string{
 			fmt.Sprintf("Friction heat hurts, most of all near the quick: at most %.0f seconds on the nail, lift, look.", ContactTime),
-			"Hair winds in within an instant: mesh over a long coat, your own hair tied back; if it winds in, switch off and cut it free.",
+			"Hair winds in within an instant: mesh over a long coat, your own hair tied back; if it winds in, switch off and cut the hair away.",
 			"Dust: a mask, and glasses.",
 		}
 	default:

@@ -63,7 +63,7 @@ var rules = []rule{
 	{tools: []Tool{Guillotine}, out: true, words: "does not go round a nail that is curled or close to the pad", when: Job.curled},
 	{tools: []Tool{Guillotine}, points: weak, words: "the blade is easy to see; with the fixed handle in the palm only the blade moves", when: always},
 	{tools: []Tool{Guillotine}, points: -weak, words: "tempts to one snip where many thin ones are safer", when: forLength},
-	{tools: []Tool{Guillotine}, disputed: true, words: "The guillotine: some trust its steady head; others leave it, for the one-snip habit.", when: forLength},
+	{tools: []Tool{Guillotine}, disputed: true, words: "The guillotine: some trust its steady head; others leave it, since it tempts to take all at once.", when: forLength},
 
 	{tools: []Tool{Household}, out: true, words: "for very young puppies only", when: func(j Job) bool { return j.AgeWeeks > puppyWeeks }},
 	{tools: []Tool{Household}, points: strong, words: "enough for a very young puppy", when: func(j Job) bool { return j.AgeWeeks <= puppyWeeks }},

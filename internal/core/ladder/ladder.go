@@ -122,7 +122,7 @@ func (s *Standing) try(t Try) {
 	}
 	switch {
 	case t.Reaction == temper.Snapping:
-		s.Ended = "Stop for today. A muzzle is a safety tool and no shame. What cannot be done safely is not done; whether to sedate is a veterinarian's decision alone."
+		s.Ended = "Stop for today. A muzzle keeps everybody safe, the dog too. What cannot be done safely is not done; whether to sedate is a veterinarian's decision alone."
 	case t.Reaction.TooMuch():
 		s.Ended = "Stop for today. Never force it: one bad session costs months."
 	case today.passed:

@@ -9,7 +9,7 @@ const (
 	Clipper Kind = "clipper"
 	Grinder Kind = "grinder"
 	Muzzle  Kind = "muzzle" // before it is needed: trained, never forced
-	Board   Kind = "board" // the scratch board: it keeps fore nails, and closes no paw
+	Board   Kind = "board"  // the scratch board: it keeps fore nails, and closes no paw
 )
 
 // Rounds is a sound that comes and goes: on, a treat, off, a rest.
@@ -56,14 +56,14 @@ var clipper = []Step{
 	{Words: "the toes parted", How: "Part the toes one by one, look at each nail.", Seconds: 10, Tries: 6, Reward: everyTry},
 	{Words: "the closed clipper touches the paw", How: "The closed clipper lies against the paw, then goes away.", Seconds: 3, Tries: 6, Reward: everyTry},
 	{Words: "pressure on a nail", How: "The open clipper round a nail, a little pressure, no cut.", Seconds: 3, Tries: 6, Reward: everyTry},
-	{Words: "the sound", How: "Cut a piece of dry pasta beside the paw: the sound without the cut.", Seconds: 2, Tries: 6, Reward: everyTry, Sound: &Rounds{2, 15, 5}},
+	{Words: "the sound", How: "Snap a thin dry twig with the clipper beside the paw: the sound without the cut.", Seconds: 2, Tries: 6, Reward: everyTry, Sound: &Rounds{2, 15, 5}},
 	{Words: "one tip", How: "One sliver off one nail, and that is all for today.", Seconds: 5, Tries: 3, Reward: "The best treat of the day, at once.", Nail: true},
 	{Words: "two nails", How: "One sliver off two nails.", Seconds: 15, Tries: 3, Reward: everyNail, Nail: true},
 	{Words: "a paw", How: "All nails of one paw.", Seconds: 60, Tries: 3, Reward: everyNail, Nail: true},
 }
 
 var grinder = []Step{
-	{Words: "beside the dog, off", How: "The grinder lies beside the dog, off. Let it sniff.", Seconds: 20, Tries: 6, Reward: everyTry},
+	{Words: "beside the dog, off", How: "The grinder lies beside the dog, off. It may look and smell as long as it likes.", Seconds: 20, Tries: 6, Reward: everyTry},
 	{Words: "running at a distance", How: "Somebody runs it across the room. Sound on: treat. Sound off: nothing.", Seconds: 5, Tries: 8, Reward: "A treat while it runs; none when it stops.", Sound: &Rounds{5, 20, 6}},
 	{Words: "running nearer", How: "The same an arm's length away.", Seconds: 5, Tries: 8, Reward: "A treat while it runs; none when it stops.", Sound: &Rounds{5, 20, 6}},
 	{Words: "a treat taken beside it", How: "It runs in your hand while the other hand gives the treat.", Seconds: 5, Tries: 8, Reward: "A treat beside the running tool.", Sound: &Rounds{5, 20, 6}},
@@ -87,7 +87,7 @@ var muzzle = []Step{
 const everyScratch = "A treat at every scratch, while the paw is still on it."
 
 var board = []Step{
-	{Words: "a treat under the corner of a mat", How: "Hold the mat's corner down on a treat until it paws at it: the paw wins the treat.", Seconds: 10, Tries: 6, Reward: "The treat that lies under it."},
+	{Words: "a treat under a folded towel", How: "A treat under a folded towel: wait until the paw scrapes at it, then lift the towel.", Seconds: 10, Tries: 6, Reward: "The treat that lies under it."},
 	{Words: "a treat under the board", How: "The same with the board, coarse side up (80 grit), leaning against your knee.", Seconds: 10, Tries: 6, Reward: "The treat that lies under it."},
 	{Words: "one scratch", How: "No treat under it any more: one draw of a fore paw down the board.", Seconds: 5, Tries: 6, Reward: everyScratch},
 	{Words: "a word for it", How: "Say the word just before it scratches, the same word every time.", Seconds: 5, Tries: 6, Reward: everyScratch},

@@ -37,15 +37,15 @@ func (q Question) Checklist(p Plan) []Thing {
 
 	list = append(list, q.styptic())
 	if restless(p.Tolerance) {
-		add("walk", "a walk first", "a quarter of an hour takes the edge off")
+		add("walk", "a walk first", "often a quarter of an hour: a dog that has moved stands more quietly")
 	}
 	if h.Muzzle {
-		kinds[kit.Muzzle] = "a safety tool and no shame: on before the table, and treats through it"
+		kinds[kit.Muzzle] = "keeps everybody safe: on before the table, and treats through it"
 	}
 	if h.Helper != dog.Alone {
-		add("helper", "a helper", "one feeds and steadies, one trims")
+		add("helper", "a helper", "one pair of hands for the dog, one for the nails")
 	}
-	kinds[kit.Treats] = "that the dog gets only for this"
+	kinds[kit.Treats] = "better ones than on other days"
 	kinds[kit.Mat] = "a dog that slips, pulls"
 	if dark || uses(kit.Clipping) {
 		kinds[kit.Light] = "every face is looked at"

@@ -27,7 +27,7 @@ func HoldOf(paw nail.Paw, h dog.Handling, left bool) Hold {
 	lifted := h.Position == dog.Standing || h.Position == dog.FromStool
 	switch {
 	case paw.Hind() && lifted:
-		hold.Limb = "Lift the foot back, as a horse's is. The leg stays under the hip, out to the side only a little."
+		hold.Limb = "Lift the foot back and up a little. The leg stays under the hip, out to the side only a little."
 	case paw.Hind():
 		hold.Limb = "Leave the leg in its own bend, out to the side only a little."
 	case lifted:
@@ -35,9 +35,9 @@ func HoldOf(paw nail.Paw, h dog.Handling, left bool) Hold {
 	default:
 		hold.Limb = "Bring the foot straight forward. A fore leg does not swing out sideways."
 	}
-	hold.Pull = "If it pulls: a flat hand behind the elbow, never a hard grip."
+	hold.Pull = "If it pulls: a flat hand behind the elbow, and do not squeeze."
 	if paw.Hind() {
-		hold.Pull = "If it pulls: a flat hand in front of the knee, never a hard grip."
+		hold.Pull = "If it pulls: a flat hand in front of the knee, and do not squeeze."
 	}
 	if h.Sore {
 		hold.Pull += " Sore joints: let it stand or lean, small movements, a break after this paw."

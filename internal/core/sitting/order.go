@@ -30,7 +30,7 @@ func (q Question) order(t temper.Tolerance) order {
 	case school == dog.HardestLast && standsOut:
 		return order{append(without, hardest), hardest.String() + " last, the hardest, so that it spoils nothing"}
 	default:
-		return order{hindFirst, "hind first: less sensitive, and a bite is further away"}
+		return order{hindFirst, "hind first: most dogs mind them less, and the teeth are at the other end"}
 	}
 }
 

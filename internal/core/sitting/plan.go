@@ -133,9 +133,18 @@ func For(q Question) Plan {
 		day.On = on
 		order.arrange(day.Stops)
 		p.Days = append(p.Days, day)
-		tasks, on = rest, workdays.FirstAfter(on)
+		tasks, on = rest, workdays.FirstAfter(on.AddDays(q.rest()-1))
 	}
 	return p
+}
+
+// rest is how many days lie between two days of a spread plan, at the least: a dog that is frightened or a puppy has time
+// to forget that it was asked for something.
+func (q Question) rest() int {
+	if q.first() == temper.Frightened || temper.Puppy(q.Dog.AgeWeeks(q.Today)) {
+		return restDays
+	}
+	return 1
 }
 
 // tasks are the nails that something is to come off, each with its tool; and the rest.

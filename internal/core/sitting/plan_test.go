@@ -83,7 +83,7 @@ func TestHindFirst(t *testing.T) {
 	p := For(ask(nil))
 	require.Len(t, p.Days, 1)
 	assert.Equal(t, []string{"LH2", "LH3", "LH4", "LH5", "RH2", "RH3", "RH4", "RH5", "LF2", "LF3", "LF4", "LF5", "LF1", "RF2", "RF3", "RF4", "RF5", "RF1"}, codes(p.Days[0]))
-	assert.Contains(t, p.Days[0].Stops[0].Why, "a bite is further away")
+	assert.Contains(t, p.Days[0].Stops[0].Why, "the teeth are at the other end")
 	assert.InDelta(t, 5, p.Days[0].Minutes.Value, 1.5, "a practised hand does a whole calm dog in about five minutes")
 }
 
@@ -279,5 +279,15 @@ func TestOnTheFloorIsAFactOnlyWhereSomebodyLooked(t *testing.T) {
 				assert.Equal(t, looked, !strings.Contains(s.Why, "probably"), s.Why)
 			}
 		}
+	}
+}
+
+// A frightened dog's plan is one that a person can keep: a nail or two, then days between.
+func TestAFrightenedDogHasDaysBetween(t *testing.T) {
+	p := For(ask(func(q *Question) { q.Dog.Takes = dog.Frightened }))
+	require.Greater(t, len(p.Days), 1)
+	for i := 1; i < len(p.Days); i++ {
+		assert.GreaterOrEqual(t, p.Days[i].On.Sub(p.Days[i-1].On), 3)
+		assert.LessOrEqual(t, len(p.Days[i].Stops), 2)
 	}
 }

@@ -58,7 +58,7 @@ func TestTheChecklistFitsTheDogAndTheTools(t *testing.T) {
 	for _, want := range []string{"mesh", "pads", "muzzle", "helper", "dust_mask", "hair_tie", "walk"} {
 		assert.Contains(t, keys(list), want)
 	}
-	assert.Contains(t, thing(t, list, "muzzle").Why, "no shame")
+	assert.Contains(t, thing(t, list, "muzzle").Why, "keeps everybody safe")
 	assert.Contains(t, thing(t, list, "walk").Why, "a quarter of an hour", "common practice, no source")
 }
 
@@ -94,7 +94,7 @@ func TestCautionsOfHolding(t *testing.T) {
 	for i, c := range all {
 		words[i] = c.Words
 	}
-	assert.Contains(t, words[0], "no shame")
+	assert.Contains(t, words[0], "keeps everybody safe")
 	assert.Contains(t, words[2], "LH, RH are not given")
 	assert.Contains(t, words[2], "a veterinarian's decision alone", "sedation")
 	assert.Contains(t, words[1], "Sore joints")

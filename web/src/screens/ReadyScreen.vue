@@ -109,10 +109,11 @@ onKey((event) => {
           </template>
           <p v-if="plan.gently" class="gently">The first time, and not easy for it: <RouterLink :to="`/dogs/${dogId}/ladder`">the ladder</RouterLink> is worth beginning before any nail.</p>
           <ul class="soft small limits"><li v-for="w in limits" :key="w">{{ w }}</li></ul>
-          <details v-if="later.length > 0" class="rest"><summary>{{ later.length === 1 ? 'One more day' : `${later.length} more days` }}</summary>
+          <details v-if="later.length > 0" class="rest"><summary>{{ later.length === 1 ? 'One more day' : later.length <= 4 ? `${later.length} more days` : `Then ${later[0].stops.length === 1 ? 'a nail' : `${later[0].stops.length} nails`} every few days, until ${dayOf(later[later.length - 1].on)}` }}</summary>
             <ul class="later" aria-label="On other days">
-              <li v-for="d in later" :key="d.on"><strong class="nowrap">{{ dayOf(d.on) }}</strong> {{ d.stops.map((s) => s.code).join(' ') }} <span class="soft">about {{ minutesInWords(d.minutes.minutes) }}</span></li>
+              <li v-for="d in later.slice(0, 4)" :key="d.on"><strong class="nowrap">{{ dayOf(d.on) }}</strong> {{ d.stops.map((s) => s.code).join(' ') }} <span class="soft">about {{ minutesInWords(d.minutes.minutes) }}</span></li>
             </ul>
+            <p v-if="later.length > 4" class="soft small">And so on, {{ later.length - 4 }} {{ later.length === 5 ? 'day' : 'days' }} more. It may be less each time, never more than it gives. The first nails are due again {{ dog?.next ? `about ${dayOf(dog.next.due)}` : 'before the last are done: begin again with those that touch' }}.</p>
           </details>
           <details v-if="plan.left.length > 0" class="rest" :open="plan.left.some((l) => l.whose !== 'nobody')"><summary>Left out: {{ plan.left.length }} {{ plan.left.length === 1 ? 'nail' : 'nails' }}</summary><LeftNails :left="plan.left" /></details>
         </div>

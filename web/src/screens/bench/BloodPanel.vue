@@ -28,7 +28,7 @@ const now1 = computed(() => {
 
 <template>
   <dialog ref="dialog" class="sheet" aria-labelledby="blood-title" @cancel.prevent="emit('hide')">
-    <h2 id="blood-title">{{ nail.code }} bleeds. It looks worse than it is.</h2>
+    <h2 id="blood-title">{{ nail.code }} bleeds. A little blood goes a long way.</h2>
       <ol>
         <li>Stay calm, keep the dog calm and still.</li>
         <li>{{ remedy }}</li>

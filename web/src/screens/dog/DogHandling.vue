@@ -93,7 +93,7 @@ const shown = ['handling.own_order', 'handling.most_nails', 'handling.most_minut
         <BFormSelect id="h-largest" v-model="largest" :options="[{ value: '', text: 'as Settings have it' }, ...largestCuts.map((mm) => ({ value: String(mm), text: length.show(mm) }))]" />
       </FormField>
       <div class="boxes">
-        <BFormCheckbox v-model="form.muzzle">muzzle: a safety tool and no shame</BFormCheckbox>
+        <BFormCheckbox v-model="form.muzzle">muzzle: it keeps everybody safe</BFormCheckbox>
         <BFormCheckbox v-model="form.sore">old or sore joints</BFormCheckbox>
       </div>
       <RefusalNote class="row" :error="error" :shown="shown" />
