@@ -47,7 +47,7 @@ const takeBack = () => mutate(props.sittingId, { onSuccess: () => router.replace
       <NextVisit v-if="settings?.choices.role === 'groomer'" :dog-id="dogId" />
       <DogNext :next="data.next" :days="data.next_in_days" :why-none="data.why_none" />
       <div class="after"><RankPicture :rank="done?.rank_after ?? data.rank" size="medium" /></div>
-      <ul v-if="worked.length > 0" class="worked small" aria-label="What was done"><li v-for="n in worked" :key="n.code"><strong>{{ n.code }}</strong> {{ length.show(n.removed_mm) }}<template v-if="n.reaction">, {{ reactions[n.reaction] }}</template><template v-if="n.blood">, bled</template></li></ul>
+      <ul v-if="worked.length > 0" class="worked small" aria-label="What was done"><li v-for="n in worked" :key="n.code"><strong>{{ n.code }}</strong> {{ length.show(n.removed_mm) }}<template v-if="n.reaction && n.reaction !== 'calm'">, {{ reactions[n.reaction] }}</template><template v-if="n.blood">, bled</template></li></ul>
       <RefusalNote :error="error ?? page.error.value" />
       <div class="ways">
         <BButton v-if="done && card" variant="plain" @click="print">Print the card for the owner</BButton>

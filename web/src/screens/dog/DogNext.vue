@@ -10,7 +10,9 @@ import { rhythms } from '../../words'
 const props = defineProps<{ dog?: Schemas['Dog']; next?: Schemas['Next']; needs?: Schemas['Needs']; days?: number; whyNone: string; training?: string }>()
 const { data: settings } = useSettings()
 const today = computed(() => settings.value?.today ?? '9999')
-const first = computed(() => `${props.next?.first.join(' ') || 'A nail'} ${(props.next?.first.length ?? 1) > 1 ? 'touch' : 'touches'}`)
+/** The nails that meet the floor before the date, but for those that are soon down again whatever is done. */
+const sooner = computed(() => props.next?.first.filter((n) => !props.next!.again.includes(n)) ?? [])
+const first = computed(() => `${sooner.value.join(' ')} ${sooner.value.length > 1 ? 'touch' : 'touches'}`)
 const { mutate, isPending, error } = useChangeDog(() => props.dog?.id ?? '')
 </script>
 
@@ -24,7 +26,7 @@ const { mutate, isPending, error } = useChangeDog(() => props.dog?.id ?? '')
       <template v-else-if="next.due !== next.earliest">Moved to a working day from {{ dayOf(next.earliest) }}. </template>
       <template v-if="next.cautious !== next.due">With one chance in ten a nail touches by <strong>{{ dayOf(next.cautious) }}</strong>.</template>
     </p>
-    <p v-if="next.touches" class="why touches">
+    <p v-if="next.touches && sooner.length > 0" class="why touches">
       {{ first }} from <strong>{{ dayOf(next.touches) }}</strong>.
       <template v-if="next.clear_rhythm">Done {{ rhythms[next.clear_rhythm] }} it would stay clear. <button v-if="dog" type="button" :disabled="isPending" @click="mutate({ version: dog!.version, rhythm: next.clear_rhythm })">Do it {{ rhythms[next.clear_rhythm] }}</button></template>
       <template v-if="dog && next.touches > today"> <button type="button" :disabled="isPending" @click="mutate({ version: dog!.version, come_once: next.touches })">Come on {{ dayOf(next.touches) }}, this once</button></template>
