@@ -45,6 +45,8 @@ export const touchings: Record<NonNullable<Schemas['Arrival']['touching']>, stri
 export const circumstances: Record<Schemas['Calmer']['what'], [string, string]> = {
   helper: ['with a helper', 'alone'], walk: ['after a walk', 'without a walk first'], treats: ['with treats laid out', 'without treats'],
 }
+/** What was seen before the first cut, in a few words. */
+export const arrivalOf = (a?: Schemas['Arrival']) => (a ? [a.touching && `${touchings[a.touching]} touching before`, a.clicks && 'clicked', a.limps && 'limped', a.sore && 'sore'].filter(Boolean).join(', ') : '')
 /** What a reaction asks for: now, for the rest of today, and why where practitioners differ. */
 export const answers: Record<Schemas['ReactionAnswer']['key'], { now: string; today: string; why?: string }> = {
   uneasy: { now: 'Pause. A treat, a softer hold.', today: 'Go on if it eases. A yawn alone says little: look at tail, ears and body.' },

@@ -23,7 +23,6 @@ type left struct {
 	done   *float64 // weeks before they came into the book that somebody trimmed them
 	worked bool     // trimmed once, each end told, and then left
 	breaks bool     // one in six breaks on the way, and is seen to be broken
-	fast   float64  // times the growth that is usual; 0 is 1
 }
 
 var twoWeeks = 2.0

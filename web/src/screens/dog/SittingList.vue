@@ -6,7 +6,7 @@ import { useWithdrawSitting } from '../../api/queries'
 import { fullDayOf } from '../../dates'
 import RefusalNote from '../../parts/RefusalNote.vue'
 import { useUnits } from '../../units'
-import { reactionOf } from '../../words'
+import { arrivalOf, reactionOf } from '../../words'
 
 const props = defineProps<{ dogId: string; sittings: Schemas['SittingSummary'][] }>()
 const { length } = useUnits()
@@ -30,7 +30,7 @@ const asked = ref('')
             <td class="number">{{ s.nails }}</td>
             <td class="number">{{ length.show(s.removed_mm) }}</td>
             <td>{{ s.blood.join(' ') || '–' }}</td>
-            <td>{{ reactionOf(s.worst_reaction) }}</td>
+            <td>{{ reactionOf(s.worst_reaction) }}<span v-if="s.arrival" class="soft small arrived">{{ arrivalOf(s.arrival) }}</span></td>
             <td dir="auto">{{ s.note }}</td>
             <td class="take">
               <BButton v-if="asked !== s.id" variant="plain" size="sm" :aria-label="`Take back the sitting of ${fullDayOf(s.on)}`" @click="asked = s.id">Take back</BButton>
@@ -47,5 +47,6 @@ const asked = ref('')
 
 <style scoped>
 .take { text-align: right; white-space: nowrap; }
+.arrived { display: block; }
 .more { margin-top: 0.75rem; }
 </style>
