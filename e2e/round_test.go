@@ -72,7 +72,7 @@ func TestTheRound(t *testing.T) {
 	p.press("button", "Missed")
 	require.Eventually(t, func() bool { _, state := today().visit(t, "Teasel"); return state == "missed" }, patience, 100*time.Millisecond)
 	p.sees("Gave its place back")
-	p.sees("Get Gantry ready")
+	p.sees("Get Nettle ready")
 }
 
 // On the telephone: whom to call, a place agreed in one press, one that is not asked again yet; the next visit where
