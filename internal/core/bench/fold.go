@@ -305,7 +305,7 @@ func (s State) OnlyCalm() bool {
 	return !slices.ContainsFunc(s.Said, func(one temper.Said) bool { return one.Reaction != temper.Calm })
 }
 
-// Answer is what the last reaction asks for; none once something was done after it, or the sitting has ended.
+// Answer is what the last reaction asks for; none once the sitting has ended.
 func (s State) Answer() temper.Answer {
 	if s.Ended {
 		return temper.Answer{}

@@ -78,7 +78,7 @@ func sayWhatWaits(next due.Next, f feet.Feet, then []verdict.Kind) {
 
 // soonest is how many days after a sitting the next may be at the earliest: a third of the rhythm, and no rhythm of a
 // week or more comes within a week (judgement: with half of four weeks dates by the floor left as many nails on the
-// floor as even distances do, with a week they called eight times oftener than was agreed).
+// floor as even distances do; with a week they called 31 times a year).
 func soonest(rhythm float64) float64 {
 	if rhythm < 7 {
 		return rhythm
