@@ -49,7 +49,7 @@ func needs(e *estimate.Estimate) *contract.Needs {
 	if e == nil {
 		return nil
 	}
-	return &contract.Needs{Days: e.Value, LowDays: e.Low, HighDays: e.High}
+	return &contract.Needs{Days: e.Value, LowDays: e.Low, HighDays: e.High, Rhythm: given(rhythm.Within(e.Value))}
 }
 
 func (h handlers) StartQuickPlan(ctx context.Context, r contract.StartQuickPlanRequestObject) (contract.StartQuickPlanResponseObject, error) {

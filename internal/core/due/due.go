@@ -160,10 +160,8 @@ func (t Trim) touches(next *Next) {
 			next.First = append(next.First, n.Code)
 		}
 	}
-	for _, one := range rhythm.Rhythms() { // the most frequent first
-		if one.Days() >= rhythm.Weekly.Days() && one.Days() <= first*7+float64(t.On.Sub(t.from())) && one.Days() < t.Rhythm.Days() {
-			next.Clear = one
-		}
+	if one := rhythm.Within(first*7 + float64(t.On.Sub(t.from()))); one.Days() < t.Rhythm.Days() {
+		next.Clear = one
 	}
 }
 

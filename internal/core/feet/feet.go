@@ -161,7 +161,7 @@ func (f *Feet) trim(s record.Sitting) {
 	if s.Arrival != nil {
 		f.Arrive(*s.Arrival)
 	}
-	f.no = f.no.After(outing(s))
+	f.no = f.no.After(s.Outing())
 	switch {
 	case len(s.Bled()) > 0:
 		f.dry = 1
@@ -197,15 +197,6 @@ func (f *Feet) Arrive(a record.Arrival) {
 	if a.Limps || a.Sore { // as on a walk-round: a veterinarian's matter until one says that it is over
 		f.check.On, f.check.Limping, f.check.Sore = f.day, f.check.Limping || a.Limps, f.check.Sore || a.Sore
 	}
-}
-
-// outing is a sitting as the dog took it.
-func outing(s record.Sitting) temper.Outing {
-	o := temper.Outing{On: s.On}
-	for _, r := range s.Records {
-		o.Touches = append(o.Touches, temper.Touch{Paw: r.Code.Paw, Reaction: r.Reaction, Cut: r.Removed() > 0})
-	}
-	return o
 }
 
 // Refusal is what keeps a paw from being trimmed on a day, by what the dog said no with; false where nothing does.

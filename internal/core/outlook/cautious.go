@@ -1,9 +1,13 @@
 package outlook
 
 import (
+	"sort"
+
 	"fribbet/internal/core/date"
 	"fribbet/internal/core/feet"
+	"fribbet/internal/core/growth"
 	"fribbet/internal/core/nail"
+	"fribbet/internal/core/state"
 )
 
 // cautiousChance is the chance of touching by which the cautious date is told, and farthest how far
@@ -37,14 +41,12 @@ func cautious(f feet.Feet) (day date.Date, known bool, mayTouch []nail.Code) {
 		return date.Date{}, false, mayTouch
 	}
 	where := f.Where(f.Day())
-	low, high := 0, farthest
-	for low < high {
-		day := (low + high) / 2
-		if now.TouchingOnce(clear, where, float64(day)/7) < cautiousChance {
-			low = day + 1
-		} else {
-			high = day
-		}
-	}
-	return f.Day().AddDays(low), low < farthest, mayTouch
+	days := touchesBy(&now, clear, where, cautiousChance)
+	return f.Day().AddDays(days), days < farthest, mayTouch
+}
+
+// touchesBy is after how many days any of some nails that stand clear now will have touched the floor with that chance;
+// farthest where none does before.
+func touchesBy(now *state.State, clear []int, where growth.Where, chance float64) int {
+	return sort.Search(farthest, func(days int) bool { return now.TouchingOnce(clear, where, float64(days)/7) >= chance })
 }

@@ -13,7 +13,6 @@ const (
 	// leastNeed is the shortest time for which a trim is taken to keep a nail clear at all, weeks: below it only
 	// a shorter quick helps (judgement).
 	leastNeed = 0.5
-	mostNeed  = 120 // days ahead that a need is looked for
 )
 
 // Needs is after how many days a trim like the last ones no longer keeps this dog's nails clear of the floor, by its
@@ -38,18 +37,7 @@ func Needs(f feet.Feet, day date.Date, terms Terms) (estimate.Estimate, bool) {
 	if len(kept) == 0 {
 		return estimate.Estimate{}, false
 	}
-	by := func(chance float64) float64 {
-		low, high := 0, mostNeed
-		for low < high {
-			days := (low + high) / 2
-			if trimmed.TouchingOnce(kept, where, float64(days)/7) < chance {
-				low = days + 1
-			} else {
-				high = days
-			}
-		}
-		return float64(low)
-	}
+	by := func(chance float64) float64 { return float64(touchesBy(&trimmed, kept, where, chance)) }
 	need := estimate.Estimate{Value: by(0.5), Low: by(0.1), High: by(0.9), Source: estimate.Learnt}
-	return need, need.Value < mostNeed
+	return need, need.Value < farthest
 }

@@ -89,6 +89,18 @@ type Sitting struct {
 	Records []Nail     // in the order of the work
 }
 
+// Outing is the sitting as the dog took it: the nails that something came off, or of which a mood was told.
+func (s Sitting) Outing() temper.Outing {
+	o := temper.Outing{On: s.On, Minutes: s.Minutes, Calm: s.Calm}
+	for _, r := range s.Records {
+		o.Cuts += len(r.Cuts)
+		if cut := r.Removed() > 0; cut || r.Reaction != temper.Untold {
+			o.Touches = append(o.Touches, temper.Touch{Paw: r.Code.Paw, Reaction: r.Reaction, Cut: cut})
+		}
+	}
+	return o
+}
+
 // HowFar is how far a whole sitting went, told in one press.
 type HowFar string
 

@@ -30,6 +30,17 @@ func (r Rhythm) Days() float64 {
 	}[r]
 }
 
+// Within is the longest rhythm that people keep, a week or more, that is no longer than so many days; empty where none
+// is.
+func Within(days float64) (longest Rhythm) {
+	for _, one := range Rhythms() { // the most frequent first
+		if one.Days() >= Weekly.Days() && one.Days() <= days {
+			longest = one
+		}
+	}
+	return longest
+}
+
 // IsUp says that the rhythm's interval has passed.
 func (r Rhythm) IsUp() string {
 	return map[Rhythm]string{

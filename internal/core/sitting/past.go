@@ -57,15 +57,10 @@ func (p Past) And(s record.Sitting) Past {
 }
 
 func outing(s record.Sitting) Outing {
-	o := Outing{Outing: temper.Outing{On: s.On, Minutes: s.Minutes, Calm: s.Calm}}
+	o := Outing{Outing: s.Outing()}
 	for _, r := range s.Records {
-		cut := r.Removed() > 0
-		o.Cuts += len(r.Cuts)
-		if work := r.Tool.Work(); cut && !slices.Contains(o.Works, work) {
+		if work := r.Tool.Work(); r.Removed() > 0 && !slices.Contains(o.Works, work) {
 			o.Works = append(o.Works, work)
-		}
-		if cut || r.Reaction != temper.Untold {
-			o.Touches = append(o.Touches, temper.Touch{Paw: r.Code.Paw, Reaction: r.Reaction, Cut: cut})
 		}
 	}
 	return o

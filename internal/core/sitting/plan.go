@@ -83,6 +83,7 @@ type Left struct {
 type Plan struct {
 	Days      []Day
 	Left      []Left
+	Helpless  bool   // a helper is needed, and nobody is there
 	Blocked   string // why nothing is done at all; empty when something is
 	Tolerance temper.Tolerance
 	Alone     bool    // half as much, since a helper is wanted and nobody is there
@@ -101,6 +102,7 @@ func For(q Question) Plan {
 		return p
 	}
 	if q.Dog.Handling.Helper == dog.Needed && !q.Helper && len(tasks) > 0 {
+		p.Helpless = true
 		p.Blocked = q.Dog.Name + " is not done without a helper: wait until somebody is there."
 		for _, t := range tasks {
 			p.Left = append(p.Left, Left{t.Code, "waits for a helper", Nobodys})

@@ -1956,6 +1956,7 @@ export interface components {
             days: number;
             low_days: number;
             high_days: number;
+            rhythm?: components["schemas"]["Rhythm"];
         };
         HistoryPoint: {
             on: components["schemas"]["Date"];
@@ -2245,6 +2246,8 @@ export interface components {
             chance: string;
         };
         Plan: {
+            /** @description nothing is done since a helper is needed and nobody is there */
+            nobody_helps: boolean;
             /** @description what went with calm so far */
             calmer: components["schemas"]["Calmer"][];
             dog_id: components["schemas"]["Id"];

@@ -51,8 +51,6 @@ const paws = computed(() => {
   return runs
 })
 const marks = computed(() => Object.fromEntries((plan.value?.nails ?? []).map((n) => [n.code, today.value?.stops.some((s) => s.code === n.code) ? 'planned' : 'left'])))
-/** Nothing stands against a trim but that nobody helps. */
-const waitsForHelp = computed(() => plan.value?.blocked !== '' && !helper.value && plan.value?.left.some((l) => l.why === 'waits for a helper'))
 const limits = computed(() => {
   if (!plan.value || !today.value) return []
   const words = plan.value.limits.map((l) => l.words)
@@ -91,12 +89,12 @@ onKey((event) => {
           <BButton variant="plain" class="helper" role="switch" :aria-checked="helper" @click="helper = !helper">{{ helper ? '✓ helper here' : 'no helper' }} <kbd>H</kbd></BButton>
           <RouterLink v-if="dog?.open_sitting" :to="`/dogs/${dogId}/bench/${dog.open_sitting}`" class="btn btn-go btn-big">Go on at the bench</RouterLink>
           <BButton v-else-if="today" variant="go" class="btn-big" @click="start">Start<span v-if="!narrow"> the sitting</span></BButton>
-          <BButton v-else-if="waitsForHelp" variant="go" class="btn-big" @click="helper = true">A helper is here</BButton>
+          <BButton v-else-if="plan.nobody_helps" variant="go" class="btn-big" @click="helper = true">A helper is here</BButton>
           <RouterLink v-else-if="plan.left.some((l) => l.whose === 'training')" :to="`/dogs/${dogId}/ladder`" class="btn btn-go btn-big">Train instead</RouterLink>
           <RouterLink v-else :to="`/dogs/${dogId}`" class="btn btn-go btn-big"><span>Back to <bdi>{{ plan.name }}</bdi></span></RouterLink>
         </div>
       </div>
-      <p v-if="plan.blocked && waitsForHelp" class="blocked" role="alert">{{ plan.blocked }}</p>
+      <p v-if="plan.nobody_helps" class="blocked" role="alert">{{ plan.blocked }}</p>
       <CautionList :cautions="plan.cautions" />
       <CalmerNote :calmer="plan.calmer.filter((c) => c.more)" />
       <ArrivalRow v-if="today && !dog?.open_sitting" v-model="arrival" />

@@ -28,8 +28,7 @@ const adopt = () => change({ version: data.value!.dog.version, rhythm: chosen.va
 const chosen = ref<Schemas['Rhythm']>()
 watch(data, (d) => { if (d && !chosen.value) chosen.value = d.plan?.plan.rhythm ?? d.dog.rhythm }, { immediate: true })
 const outlook = computed(() => data.value?.outlooks.find((o) => o.rhythm === chosen.value))
-/** The longest rhythm that is no longer than its nails need, a week or more. */
-const nearest = computed(() => data.value?.outlooks.filter((o) => o.choosable && o.days >= 7 && o.days <= (data.value?.needs?.days ?? 0)).sort((a, b) => b.days - a.days)[0]?.rhythm)
+const nearest = computed(() => data.value?.needs?.rhythm)
 const back = computed(() => outlook.value?.bring_back)
 const weeks = (w: number) => (w < 1 ? `${Math.round(w * 7)} days` : `${w.toFixed(1)} weeks`)
 const begin = () => start.mutate({ id: crypto.randomUUID(), rhythm: chosen.value!, goal_gap_mm: goal.value ?? data.value!.goal_gap_mm })
