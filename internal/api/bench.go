@@ -15,6 +15,7 @@ import (
 	"fribbet/internal/core/record"
 	"fribbet/internal/core/sitting"
 	"fribbet/internal/core/state"
+	"fribbet/internal/core/temper"
 	"fribbet/internal/core/verdict"
 )
 
@@ -99,8 +100,12 @@ func benchOf(b book.Bench) contract.BenchJSONResponse {
 	}
 	out.Arrival, out.Calmly = arrivalIn(b.State.Arrival), b.State.OnlyCalm()
 	if a := b.State.Answer(); a.Key != "" {
-		said := b.State.Said
-		out.Answer = &contract.ReactionAnswer{Key: contract.ReactionAnswerKey(a.Key), Paw: said[len(said)-1].Paw, LeavePaw: a.Paw, Ends: a.Ends, Told: len(said)}
+		said, answer := b.State.Said, answerIn(a)
+		answer.Paw, answer.Told = &said[len(said)-1].Paw, of(len(said))
+		out.Answer = &answer
+	}
+	for _, a := range temper.FirstAnswers() {
+		out.FirstAnswers = append(out.FirstAnswers, answerIn(a))
 	}
 	for _, n := range b.Nails {
 		one := benchNail(n)
@@ -108,6 +113,10 @@ func benchOf(b book.Bench) contract.BenchJSONResponse {
 		out.Nails = append(out.Nails, one)
 	}
 	return out
+}
+
+func answerIn(a temper.Answer) contract.ReactionAnswer {
+	return contract.ReactionAnswer{Key: contract.ReactionAnswerKey(a.Key), LeavePaw: a.Paw, Ends: a.Ends}
 }
 
 func arrivalOf(in *contract.Arrival) *record.Arrival {

@@ -71,6 +71,16 @@ func AnswerTo(said []Said) Answer {
 	return Answer{}
 }
 
+// FirstAnswers are what each reaction asks for that was not told before at a sitting.
+func FirstAnswers() (all []Answer) {
+	for _, r := range Reactions() {
+		if a := AnswerTo([]Said{{Reaction: r}}); a.Key != NoAnswer {
+			all = append(all, a)
+		}
+	}
+	return all
+}
+
 // Refusal is a no that was told, and until when nothing is trimmed for it.
 type Refusal struct {
 	On       date.Date `json:",omitzero"` // of the sitting; zero where there is none

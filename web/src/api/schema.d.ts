@@ -2414,13 +2414,13 @@ export interface components {
         ReactionAnswer: {
             /** @enum {string} */
             key: "uneasy" | "uneasy_again" | "pulling" | "pulling_again" | "fighting" | "fighting_again" | "snapping";
-            paw: components["schemas"]["Paw"];
+            paw?: components["schemas"]["Paw"];
             /** @description leave this paw for today */
             leave_paw: boolean;
             /** @description stop for today */
             ends: boolean;
             /** @description how many reactions were told */
-            told: number;
+            told?: number;
         };
         EventList: {
             events: components["schemas"]["Event"][];
@@ -2496,6 +2496,8 @@ export interface components {
             people: string[];
             arrival?: components["schemas"]["Arrival"];
             answer?: components["schemas"]["ReactionAnswer"];
+            /** @description what each reaction asks for the first time: for a device that is away from the server */
+            first_answers: components["schemas"]["ReactionAnswer"][];
             /** @description nothing but calm was told, or nothing: calm throughout may be told with the end */
             calmly: boolean;
             sitting_id: components["schemas"]["Id"];

@@ -151,7 +151,10 @@ function over(bench: Schemas['Bench'], pending: Tap[]): Schemas['Bench'] {
     if (e.kind === 'smooth' && e.paw) shown.smooth = [...shown.smooth, e.paw]
     if (e.kind === 'ground' && e.paw) for (const n of shown.nails) if (n.code.startsWith(e.paw) && n.cuts.length > 0 && !n.blood) n.ground = true
     if (e.kind === 'arrival') shown.arrival = e.arrival
-    if (e.kind === 'reaction' && e.reaction && e.nail) shown.answer = atOnce(e.reaction, e.nail.slice(0, 2) as Schemas['Paw'], (shown.answer?.told ?? 0) + 1)
+    if (e.kind === 'reaction') { // until the server has reckoned with it: what it asks for the first time, which is never less
+      const first = (bench.first_answers ?? []).find((a) => a.key === e.reaction)
+      shown.answer = first && { ...first, paw: e.nail?.slice(0, 2) as Schemas['Paw'], told: (shown.answer?.told ?? 0) + 1 }
+    }
     const nail = shown.nails.find((n) => n.code === e.nail)
     if (nail) follow(nail, e, bench.stopping ?? [])
   }
@@ -161,11 +164,6 @@ function over(bench: Schemas['Bench'], pending: Tap[]): Schemas['Bench'] {
     shown.last = { id: e.press ?? e.id, kind: e.kind, nail: e.nail }
   }
   return shown
-}
-
-/** What a reaction asks for while nobody has reckoned with it yet: never less than the first time does. */
-function atOnce(reaction: Schemas['Reaction'], paw: Schemas['Paw'], told: number): Schemas['ReactionAnswer'] | undefined {
-  return reaction === 'calm' ? undefined : { key: reaction, paw, leave_paw: reaction === 'fighting' || reaction === 'snapping', ends: reaction === 'snapping', told }
 }
 
 /** What one event does to its nail, as far as the eye's rules go. */

@@ -122,7 +122,7 @@ function told(cuts: number[], face: Schemas['Face'] | undefined, goesOn = false)
 /** A reaction that was answered, or that was there before this page was opened: it is not asked again. */
 const answered = ref<number>()
 watch(bench, (b) => { if (b && answered.value === undefined) answered.value = b.answer?.told ?? 0 }, { immediate: true })
-const answer = computed(() => (bench.value?.answer && bench.value.answer.told > (answered.value ?? 0) ? bench.value.answer : undefined))
+const answer = computed(() => (bench.value?.answer && (bench.value.answer.told ?? 0) > (answered.value ?? 0) ? bench.value.answer : undefined))
 const heard = () => (answered.value = bench.value?.answer?.told)
 /** The rest of a paw is left for another day: what was cut is done, the others are left out, in one press. */
 function leavePaw(p: Schemas['Paw']) {
@@ -322,7 +322,7 @@ onKey((event) => {
       </div>
       <ReactionPanel
         v-if="answer && !bleeding && !leaving" :key="answer.told" :answer="answer" :name="bench.name" :done="counts.done" :of="todays.length"
-        @end="heard(); end()" @leave="leavePaw(answer.paw)" @go-on="heard()" @undo="undo(); heard()"
+        @end="heard(); end()" @leave="leavePaw(answer.paw!)" @go-on="heard()" @undo="undo(); heard()"
       />
       <BloodPanel
         v-if="bleeding && nail.blood" :nail="nail" :remedy="bench.remedy" :hold="bench.hold_seconds" :stops="bench.stops_seconds" @stopped="tell({ kind: 'blood_stopped', nail: nail.code })"

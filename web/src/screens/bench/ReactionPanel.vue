@@ -8,6 +8,7 @@ import { answers, pawWords } from '../../words'
 const props = defineProps<{ answer: Schemas['ReactionAnswer']; name: string; done: number; of: number }>()
 const emit = defineEmits<{ end: []; leave: []; goOn: []; undo: [] }>()
 const words = computed(() => answers[props.answer.key])
+const paw = computed(() => (props.answer.paw ? pawWords[props.answer.paw] : 'this paw'))
 const dialog = useTemplateRef('dialog')
 const first = useTemplateRef('first')
 onMounted(() => {
@@ -19,17 +20,17 @@ onMounted(() => {
 <template>
   <dialog ref="dialog" :class="['answer', { stop: answer.ends }]" aria-labelledby="answer-title" @cancel.prevent="emit('goOn')">
     <div class="says">
-      <p class="who"><bdi>{{ name }}</bdi> · {{ pawWords[answer.paw] }}</p>
+      <p class="who"><bdi>{{ name }}</bdi> · {{ paw }}</p>
       <h2 id="answer-title">{{ words.now }}</h2>
       <p>{{ words.today }}</p>
       <p v-if="words.why" class="soft">{{ words.why }}</p>
     </div>
     <div class="ways">
       <BButton v-if="!answer.ends" variant="plain" class="btn-big" @click="emit('end')">End here: {{ done }} of {{ of }} done</BButton>
-      <BButton v-if="!answer.ends && !answer.leave_paw" variant="plain" class="btn-big" @click="emit('leave')">Leave {{ pawWords[answer.paw] }} for today</BButton>
+      <BButton v-if="!answer.ends && !answer.leave_paw" variant="plain" class="btn-big" @click="emit('leave')">Leave {{ paw }} for today</BButton>
       <BButton variant="plain" class="slip" @click="emit('undo')">It was a slip: undo</BButton>
       <BButton v-if="answer.ends" ref="first" variant="go" class="most" @click="emit('end')">End the sitting<span class="small">{{ done }} of {{ of }} done. That is enough.</span></BButton>
-      <BButton v-else-if="answer.leave_paw" ref="first" variant="go" class="most" @click="emit('leave')">Leave {{ pawWords[answer.paw] }} for today</BButton>
+      <BButton v-else-if="answer.leave_paw" ref="first" variant="go" class="most" @click="emit('leave')">Leave {{ paw }} for today</BButton>
       <BButton v-else ref="first" variant="go" class="most" @click="emit('goOn')">It has eased: go on</BButton>
     </div>
   </dialog>
