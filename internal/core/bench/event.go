@@ -7,6 +7,7 @@ import (
 
 	"fribbet/internal/core/date"
 	"fribbet/internal/core/fault"
+	"fribbet/internal/core/hand"
 	"fribbet/internal/core/kit"
 	"fribbet/internal/core/measure"
 	"fribbet/internal/core/nail"
@@ -88,6 +89,7 @@ type Event struct {
 	End      state.Ended     `json:"end,omitempty"`     // of a nail that is done: what was said of its end, where no face was told
 	Assumed  bool            `json:"assumed,omitempty"` // of a nail that is done: its cuts are a plan's, as it was accepted
 	Stop     quick.Stop      `json:"stop,omitempty"`    // of the start: at which sign the hand stops
+	Hand     *hand.Slices    `json:"hand,omitempty"`    // of the start: how its slices come out, where that was measured
 	Of       string          `json:"of,omitempty"`      // the event that it is about: the cut of a face, what is undone
 	Reaction temper.Reaction `json:"reaction,omitempty"`
 	Tool     kit.Tool        `json:"tool,omitempty"`
@@ -190,6 +192,9 @@ func (l Log) Check() fault.Fields {
 		f.Range(at+".sd_mm", e.SD, 0, mostMeasure, "mm")
 		if !date.Of(e.At.UTC()).Believed() {
 			f.Add(at+".at", e.At, fmt.Sprintf("must lie between %s and %s", date.Earliest, date.Latest))
+		}
+		if e.Hand != nil {
+			f.Under(at+".hand", e.Hand.Check())
 		}
 		for name, minutes := range map[string]*float64{".minutes": e.Minutes, ".calm": e.Calm} {
 			if minutes != nil {

@@ -6,6 +6,7 @@ import (
 	"time"
 
 	"fribbet/internal/core/date"
+	"fribbet/internal/core/hand"
 	"fribbet/internal/core/kit"
 	"fribbet/internal/core/measure"
 	"fribbet/internal/core/nail"
@@ -27,7 +28,8 @@ type State struct {
 	Ticks   []string
 	Tool    kit.Tool // in the hand
 	Item    string
-	Stop    quick.Stop // at which sign the hand stops
+	Stop    quick.Stop  // at which sign the hand stops
+	Hand    hand.Slices // how its slices come out
 	Note    string
 	Smooth  []nail.Paw      // that a finger went round
 	Said    []temper.Said   // how it took it, as it was told, in order
@@ -109,6 +111,9 @@ func (s *State) take(e Event) {
 	switch e.Kind {
 	case Started:
 		s.Start, s.Helper, s.Ticks, s.Tool, s.Item, s.Stop = e.At, e.Helper, e.Ticks, e.Tool, e.Item, e.Stop
+		if e.Hand != nil {
+			s.Hand = *e.Hand
+		}
 	case Took:
 		s.Tool, s.Item = e.Tool, e.Item
 	case Noted:
@@ -213,7 +218,7 @@ func (s State) Sitting(on date.Date) record.Sitting {
 	for _, n := range s.Nails {
 		r := n.record()
 		if len(r.Cuts) > 0 {
-			r.Stop = s.Stop
+			r.Stop, r.Hand = s.Stop, s.Hand
 		}
 		if s.Calmly && r.Reaction == temper.Untold {
 			r.Reaction = temper.Calm

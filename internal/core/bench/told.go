@@ -22,16 +22,21 @@ func LogOf(id string, s record.Sitting, at time.Time) Log {
 		e.ID, e.At = fmt.Sprintf("%s/%d", id, len(log)), at
 		log = append(log, e.settled())
 	}
-	tool, item, stop := kit.Tool(""), "", quick.Stop("")
+	tool, item := kit.Tool(""), ""
+	start := Event{Kind: Started, Helper: s.Helper, Ticks: s.Ticks}
 	for _, r := range s.Records {
 		if r.Stop != "" {
-			stop = r.Stop
+			start.Stop = r.Stop
+		}
+		if r.Hand.Measured() {
+			start.Hand = &r.Hand
 		}
 	}
 	if len(s.Records) > 0 {
 		tool, item = s.Records[0].Tool, s.Records[0].Item
 	}
-	add(Event{Kind: Started, Helper: s.Helper, Ticks: s.Ticks, Tool: tool, Item: item, Stop: stop})
+	start.Tool, start.Item = tool, item
+	add(start)
 	if s.Arrival != nil {
 		add(Event{Kind: Arrived, Arrival: s.Arrival})
 	}
@@ -72,7 +77,8 @@ func (l Log) Tells(other Log) bool {
 	return slices.EqualFunc(l, other, func(a, b Event) bool {
 		a, b = a.settled(), b.settled() // one may be from before the means of a number were kept
 		a.At, b.At, a.Who, b.Who = time.Time{}, time.Time{}, "", ""
-		a.Stop, b.Stop = "", ""   // the settings' of that day
+		a.Stop, b.Stop = "", "" // the settings' of that day
+		a.Hand, b.Hand = nil, nil
 		one, _ := json.Marshal(a) // as they are kept: an empty list is no list
 		two, _ := json.Marshal(b)
 		return bytes.Equal(one, two)

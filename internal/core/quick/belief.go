@@ -369,8 +369,9 @@ func (b *Belief) cut(mm float64, worst, mildest int) {
 func (b *Belief) once(removed float64) (int, *chances) {
 	whole := math.Floor(removed/gridStep + hair)
 	at := b.show
-	if at.part = removed/gridStep - whole; math.Abs(at.part) < hair {
-		at.part = 0
+	at.part = math.Round((removed/gridStep-whole)*parts) / parts
+	if at.part == 1 {
+		whole, at.part = whole+1, 0
 	}
 	return int(whole), at.chances()
 }

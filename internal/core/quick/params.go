@@ -7,6 +7,7 @@ const (
 
 	// gridStep is how finely the spare is told apart, mm.
 	gridStep = 0.05
+	parts    = 1e4  // of a step that what came off is told apart by: sums in floating point are one
 	hair     = 1e-6 // of a step, so that a sum of cuts falls on its grid point in floating point too
 
 	leastSpare = 0.001 // mm, at which a gamma's density at 0 is taken

@@ -12,7 +12,10 @@ func (r Nail) Event(on date.Date) state.Event {
 	e.Landmarks, e.Blood, e.EndFace = r.Landmarks, r.Blood, r.EndFace
 	e.Ended, e.Stop, e.Assumed = r.Ended, r.Stop, r.Assumed
 	for i, mm := range r.Cuts {
-		c := state.Slice{MM: mm, Touch: r.Tool.Work() == kit.Grinding}
+		c := state.Slice{MM: r.Hand.True(mm), SD: r.Hand.SD(mm)}
+		if r.Tool.Work() == kit.Grinding {
+			c = state.Slice{MM: mm, Touch: true}
+		}
 		if i < len(r.Faces) {
 			c.Face = r.Faces[i]
 		}

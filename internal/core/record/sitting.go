@@ -6,6 +6,7 @@ import (
 	"slices"
 
 	"fribbet/internal/core/date"
+	"fribbet/internal/core/hand"
 	"fribbet/internal/core/kit"
 	"fribbet/internal/core/measure"
 	"fribbet/internal/core/nail"
@@ -28,6 +29,7 @@ type Nail struct {
 	EndFace      quick.Face   // what the last cut showed; empty where nobody told it
 	Ended        state.Ended  // what was said of the end, where its face was not told
 	Stop         quick.Stop   // at which sign the hand stopped, whatever it saw; empty is the first
+	Hand         hand.Slices  // how this hand's slices come out, as it was known then
 	Assumed      bool         // nobody counted the cuts: they are a plan's, as it was accepted
 	Tool         kit.Tool
 	Reaction     temper.Reaction

@@ -20,8 +20,6 @@ const (
 	spareMore = 0.10 // mm
 
 	// What is seen; how far off a number may be it carries itself (package measure).
-	cutSD      = 0.15 // of the thinnest cut of a clipper, mm
-	cutShare   = 0.22 // and what its thickness adds, as a share of it
 	grinderSD  = 0.1  // of one touch of a grinder, mm
 	outlierSDs = 4.0  // a length further off than this is no length of this nail
 	lightSD    = 0.08 // how well a dog's light nail places the quick of its others, as a share of length

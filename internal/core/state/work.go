@@ -5,12 +5,14 @@ import (
 	"slices"
 
 	"fribbet/internal/core/claw"
+	"fribbet/internal/core/hand"
 	"fribbet/internal/core/quick"
 )
 
 // Slice is one cut, or one touch of a grinder, with what the end showed then; empty where nobody told it.
 type Slice struct {
-	MM    float64
+	MM    float64 // as far as is known; of a hand that was measured, as it cuts and not as it means to
+	SD    float64 // how far off that may be; 0 is as far as most hands are
 	Touch bool
 	Face  quick.Face
 }
@@ -199,18 +201,18 @@ func (w Work) faceTold() bool {
 	return false
 }
 
-// CutSD is how far a clipper's cut of so many mm may be off, mm: a thick one further.
-func CutSD(mm float64) float64 { return math.Hypot(cutSD, cutShare*mm) }
-
 // cut takes what came off from length and spare alike, with the same error.
 func (s *State) cut(i int, w Work) {
 	s.Alone[i] = Alone{}
 	l := &s.Leaves[i]
 	variance := 0.0
 	for _, c := range w.Cuts {
-		sd := CutSD(c.MM)
-		if c.Touch {
+		sd := c.SD
+		switch {
+		case c.Touch:
 			sd = grinderSD
+		case sd == 0:
+			sd = hand.Slices{}.SD(c.MM)
 		}
 		variance += sd * sd
 	}

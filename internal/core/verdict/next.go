@@ -6,6 +6,7 @@ import (
 	"fmt"
 	"math"
 
+	"fribbet/internal/core/hand"
 	"fribbet/internal/core/kit"
 	"fribbet/internal/core/quick"
 )
@@ -25,6 +26,8 @@ type Terms struct {
 	Most  float64 // the largest cut, mm for a nail 7 mm deep
 	Touch float64 // what one touch of the grinder in the hand takes, mm; 0 with a clipper
 	Thin  bool    // the dog was quicked lately: no sliver thicker than a tip
+
+	Slices hand.Slices // how the hand's slices come out: cuts are named as it means them
 }
 
 // For are the terms of a hand that stops there: a keeper is careful, so is a new hand. With a dog
@@ -36,6 +39,15 @@ func For(stop quick.Stop, hand kit.Hand, keeper, quicked bool) Terms {
 		t.Limit = Careful
 	}
 	return t
+}
+
+// takes is how much a cut that is named so takes off, mm, as it is reckoned with: a hand may cut thicker than it
+// means; a grinder's touch is what was learnt of it.
+func (t Terms) takes(mm float64) float64 {
+	if t.grinds() {
+		return mm
+	}
+	return t.Slices.Reckoned(mm)
 }
 
 // grinds tells whether a grinder is in the hand.
@@ -98,7 +110,7 @@ func (w Worked) next(t Terms) Step {
 		return stop("the first sign shows, and you stop there")
 	case last.FirstSign():
 		enough := func() Step { return stop("the sign shows, and any more is a risk") }
-		if w.risk(w.thickness(t, thin)+sliver*size) > float64(min(t.Limit, Careful)) { // a sliver stays in reserve: some dogs show late
+		if w.risk(t.takes(w.thickness(t, thin))+sliver*size) > float64(min(t.Limit, Careful)) { // a sliver stays in reserve: some dogs show late
 			return enough()
 		}
 		return w.within(t, left, []float64{tip}, "thin slivers until the dot", enough)
@@ -122,7 +134,7 @@ func (w Worked) next(t Terms) Step {
 // very tip comes off, then the face speaks.
 func (w Worked) first(t Terms, left float64) Step {
 	thin := Thin(w.Depth)
-	risk := w.risk(w.thickness(t, thin))
+	risk := w.risk(t.takes(w.thickness(t, thin)))
 	tries := []float64{tip}
 	if w.Known || w.Reads {
 		tries = t.cuts()
@@ -169,13 +181,13 @@ func (t Terms) upTo(most float64) []float64 {
 func (w Worked) within(t Terms, left float64, cuts []float64, because string, otherwise func() Step) Step {
 	size := Size(w.Depth)
 	for _, mm := range cuts {
-		safe := w.risk(w.thickness(t, mm*size))
+		safe := w.risk(t.takes(w.thickness(t, mm*size)))
 		switch {
 		case t.grinds() || mm <= tip:
 		case mm > sliver:
-			safe = w.Belief.Risk((mm + reserve) * size)
+			safe = w.Belief.Risk(t.takes(mm*size) + reserve*size)
 		case w.Last == quick.Grey:
-			safe = w.Belief.Risk((mm + tip) * size)
+			safe = w.Belief.Risk(t.takes(mm*size) + tip*size)
 		}
 		if safe <= float64(t.Limit) {
 			return w.cut(t, left, mm*size, because)
@@ -186,7 +198,7 @@ func (w Worked) within(t Terms, left float64, cuts []float64, because string, ot
 
 func (w Worked) cut(t Terms, left, mm float64, because string) Step {
 	mm = w.thickness(t, mm)
-	return Step{Action: Sliver, MM: mm, Touch: t.grinds(), Risk: w.risk(mm), Left: left, Because: because}
+	return Step{Action: Sliver, MM: mm, Touch: t.grinds(), Risk: w.risk(t.takes(mm)), Left: left, Because: because}
 }
 
 // median is the spare that is left, mm; below 0 where more came off than there was by the median.

@@ -65,20 +65,21 @@ func (w Worked) plan(t Terms, first float64) Plan {
 	p := Plan{Cuts: []float64{first}, Likely: 1}
 	white := w // as it stands once all of them were dry and white: then only is the next one as thick as planned
 	white.Belief = w.Belief.Clone()
-	white.Belief.Cut(first, quick.White)
+	white.Belief.Cut(t.takes(first), quick.White)
 	most, longest := w.Belief.Quantile(lower)-w.Belief.Removed()-Thin(w.Depth), mostCuts
 	if t.grinds() {
 		longest = mostTouches
 	}
-	for off, beyond := first, 0; len(p.Cuts) < longest; {
+	for off, beyond := t.takes(first), 0; len(p.Cuts) < longest; {
 		mm := white.planned(t, size)
 		if len(p.Cuts) > 1 { // after the tip it never gets thicker again: nobody keeps that in mind
 			mm = math.Min(mm, p.Cuts[len(p.Cuts)-1])
 		}
-		if off+mm > most+hair {
+		takes := t.takes(mm)
+		if off+takes > most+hair {
 			break
 		}
-		switch within := off+mm <= toSign+hair; {
+		switch within := off+takes <= toSign+hair; {
 		case within:
 			p.Likely++
 		case beyond >= t.beyond():
@@ -87,8 +88,8 @@ func (w Worked) plan(t Terms, first float64) Plan {
 			beyond++
 		}
 		p.Cuts = append(p.Cuts, mm)
-		off += mm
-		white.Belief.Cut(mm, quick.White)
+		off += takes
+		white.Belief.Cut(takes, quick.White)
 	}
 	return w.told(p, t)
 }
@@ -106,7 +107,7 @@ func (w Worked) planned(t Terms, size float64) float64 {
 		return w.thickness(t, tip*size)
 	}
 	for _, mm := range t.upTo(most) {
-		if mm = w.thickness(t, mm*size); w.Belief.Risk(mm+reserve*size) <= float64(t.Limit) {
+		if mm = w.thickness(t, mm*size); w.Belief.Risk(t.takes(mm)+reserve*size) <= float64(t.Limit) {
 			return mm
 		}
 	}
@@ -116,11 +117,15 @@ func (w Worked) planned(t Terms, size float64) float64 {
 // told is the plan with its chance. It goes thinner at light grey only where it would bleed more often than the
 // limit without: that some cuts were thinner is told to nobody, and leaves more on the nail.
 func (w Worked) told(p Plan, t Terms) Plan {
-	p.Chance = w.Belief.PressBleeds(p.Cuts, 0)
+	taken := make([]float64, len(p.Cuts))
+	for i, mm := range p.Cuts {
+		taken[i] = t.takes(mm)
+	}
+	p.Chance = w.Belief.PressBleeds(taken, 0)
 	thin := w.thickness(Terms{}, Thin(w.Depth))
 	if p.Chance > float64(t.Limit) && w.Belief.ShowsGrey() && thin < slices.Max(p.Cuts) && !t.grinds() {
 		p.Thin = thin
-		p.Chance = w.Belief.PressBleeds(p.Cuts, p.Thin)
+		p.Chance = w.Belief.PressBleeds(taken, t.takes(p.Thin))
 	}
 	return p
 }

@@ -10,6 +10,7 @@ import (
 
 	"fribbet/internal/core/claw"
 	"fribbet/internal/core/growth"
+	"fribbet/internal/core/hand"
 	"fribbet/internal/core/measure"
 	"fribbet/internal/core/nail"
 	"fribbet/internal/core/quick"
@@ -29,6 +30,7 @@ type World struct {
 	Shorter  float64 // times the spare that a nail has at first; 0 is 1
 	Misread  float64 // share of faces that are read one step wrong
 	CutShare float64 // sd of a cut, as a share of it; 0 is the model's own, in mm
+	CutTimes float64 // how thick a cut truly is, times what was meant; 0 is 1
 	Faster   float64 // times the growth that is usual at its age; 0 is 1
 	PullSD   float64 // of the logarithm of how fast this dog's quick follows
 }
@@ -163,14 +165,22 @@ func (d *Dog) alone(n *Nail, drift quick.Drift, weeks float64) {
 	}
 }
 
-// Cut takes about so many mm off a nail, and returns what the end then shows to whoever looks.
-func (d *Dog) Cut(i int, mm float64) quick.Face {
-	n := &d.Nails[i]
-	sd := state.CutSD(mm)
+// Slice is how thick a slice comes out that is meant to be so many mm, mm: off a nail, or off a stick.
+func (d *Dog) Slice(mm float64) float64 {
+	sd := hand.Slices{}.SD(mm)
 	if d.world.CutShare > 0 {
 		sd = d.world.CutShare * mm
 	}
-	off := math.Max(0.02, mm+sd*d.r.NormFloat64())
+	if d.world.CutTimes > 0 {
+		mm *= d.world.CutTimes
+	}
+	return math.Max(0.02, mm+sd*d.r.NormFloat64())
+}
+
+// Cut takes about so many mm off a nail, and returns what the end then shows to whoever looks.
+func (d *Dog) Cut(i int, mm float64) quick.Face {
+	n := &d.Nails[i]
+	off := d.Slice(mm)
 	n.Length -= off
 	n.Spare -= off
 	face := quick.DrawFace(n.Colour, n.Spare, d.scale*n.Form.Depth/quick.SignsDepth, d.r.Float64())

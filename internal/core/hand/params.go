@@ -1,0 +1,21 @@
+package hand
+
+// All judgement, ours, until measurements of many hands replace it.
+const (
+	leastSD = 0.15 // of the thinnest slice of a clipper, mm
+	sdShare = 0.22 // and what its thickness adds, as a share of it
+
+	beyondSDs = 1.28 // of a hand that is off further than most, how much of that its slices are reckoned thicker
+
+	timesSD    = 0.25 // of how thick a hand's slices are, as a share of what it means, over many hands
+	priorCount = 5    // of how many slices what is known of most hands counts, beside this one's own
+
+	fewest = 5    // slices from which anything is told
+	most   = 40   // on one picture
+	thin   = 0.25 // mm that may be meant: thinner nobody can cut
+	thick  = 3.0
+	within = 3.0 // times: slices further off than that were none of the thickness that was meant
+
+	leastSpread = 0.4 // times how far most hands are off
+	mostSpread  = 3.0
+)
