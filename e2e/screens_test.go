@@ -21,7 +21,7 @@ import (
 type screen struct{ name, dog, path, words string }
 
 // unpictured are the lesser ones, of which the README shows no picture.
-var unpictured = []string{"new-dog", "ladders", "rhythms", "settings", "lost", "owners", "owner", "hours", "list", "calls", "messages"}
+var unpictured = []string{"new-dog", "ladders", "rhythms", "settings", "slices", "lost", "owners", "owner", "hours", "list", "calls", "messages"}
 
 var screens = []screen{
 	{"due", "", "/", "Start"},
@@ -40,6 +40,7 @@ var screens = []screen{
 	{"saved", "Oatcake", "/dogs/DOG/saved/SITTING", "is done"},
 	{"new-dog", "", "/dogs/new", "Add this dog"},
 	{"settings", "", "/settings", "Save settings"},
+	{"slices", "", "/settings/slices", "Cut ten thin slices"},
 	{"round", "", "/round", "Next"},
 	{"calls", "", "/round/calls", "the most harmed by waiting first"},
 	{"owners", "", "/owners", "Petra Lund"},

@@ -164,7 +164,7 @@ func benchNail(n bench.Nail) contract.BenchNail {
 	w := n.Work
 	out := contract.BenchNail{
 		Code: n.Plan.Code, Colour: n.Colour, State: n.Plan.State, Today: n.Today, LengthMm: n.Length, PlannedMm: list(n.Plan.Cuts()),
-		Cuts: []contract.BenchCut{}, RemovedMm: n.Belief.Removed(), Blood: w.Blood, Stopped: w.Stopped, Bleeding: w.Bleeding,
+		Cuts: []contract.BenchCut{}, RemovedMm: w.Off(), Blood: w.Blood, Stopped: w.Stopped, Bleeding: w.Bleeding,
 		Forced: w.Forced, Skipped: w.Skipped, Done: w.Done, Reaction: given(w.Reaction), Faces: n.Faces, Advice: benchAdvice(n),
 		Spare:     contract.SpareRange{MedianMm: n.Belief.Quantile(0.5), P05Mm: n.Belief.Quantile(0.05), P95Mm: n.Belief.Quantile(0.95)},
 		Landmarks: []quick.Landmark{}, Known: n.Known, Pace: n.Pace, ThinMm: n.Thin, Asks: given(n.Asks()), Landmark: n.Landmark(), Edged: w.Edged, Ground: w.Second != "",

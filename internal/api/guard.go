@@ -35,7 +35,7 @@ func recovered(c *gin.Context, what any) {
 // secure lets a page load nothing from anywhere else.
 func secure(c *gin.Context) {
 	h := c.Writer.Header()
-	h.Set("Content-Security-Policy", "default-src 'self'; img-src 'self' data:; style-src 'self'; "+
+	h.Set("Content-Security-Policy", "default-src 'self'; img-src 'self' data: blob:; style-src 'self'; "+
 		"object-src 'none'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'")
 	h.Set("X-Content-Type-Options", "nosniff")
 	h.Set("Referrer-Policy", "no-referrer")
@@ -75,8 +75,8 @@ const (
 	mostPackage = 4 << 30
 )
 
-// picturePath is where a picture is put.
-var picturePath = regexp.MustCompile(`^/api/dogs/[^/]+/pictures/[^/]+$`)
+// picturePath is where a picture is put, or looked at.
+var picturePath = regexp.MustCompile(`^/api/(dogs/[^/]+/pictures/[^/]+|slices/picture)$`)
 
 // Large tells whether what is sent to an address may be large: a package, a picture.
 func Large(path string) bool { return path == importPath || picturePath.MatchString(path) }

@@ -104,9 +104,13 @@ func photoRange(e estimate.Estimate) contract.PhotoNumber {
 }
 
 func picture(p store.Picture) contract.Picture {
-	out := contract.Picture{Id: p.ID, Paw: p.Paw, On: p.On, Hash: p.Hash, Width: p.Width, Height: p.Height, Bytes: p.Bytes, Corners: []contract.PicturePoint{}}
-	for _, c := range p.Corners {
-		out.Corners = append(out.Corners, contract.PicturePoint{c.X, c.Y})
+	return contract.Picture{Id: p.ID, Paw: p.Paw, On: p.On, Hash: p.Hash, Width: p.Width, Height: p.Height, Bytes: p.Bytes, Corners: pixelsOf(p.Corners)}
+}
+
+func pixelsOf(all []photo.Point) []contract.PicturePoint {
+	out := []contract.PicturePoint{}
+	for _, p := range all {
+		out = append(out, contract.PicturePoint{p.X, p.Y})
 	}
 	return out
 }

@@ -102,6 +102,8 @@ func refuse(c *gin.Context, err error) {
 		write(c, problem(http.StatusForbidden, "This is done on the machine that Fribbet runs on."))
 	case errors.Is(err, errNoCaliper):
 		write(c, problem(http.StatusNotFound, "No caliper is linked: type the number instead."))
+	case errors.Is(err, errNoCamera):
+		write(c, problem(http.StatusNotFound, "There is no simulated camera here: take a picture of your own."))
 	case errors.As(err, &told):
 		write(c, problem(http.StatusConflict, "Nothing was written: this is in the book already, told otherwise: "+told.There+".",
 			fault.Field{Name: cmp.Or(told.Field, "id"), Value: "one that is in the book", Want: "must be new, or come with what was told under it: " + told.There}))

@@ -58,21 +58,6 @@ func (b *Book) Bench(ctx context.Context, dogID, sittingID uuid.UUID) (Bench, er
 	return out, err
 }
 
-// stopping is what is told with the sign at which the hand stops, as Settings have it, said at the start.
-func (b *Book) stopping(ctx context.Context, events []bench.Event) ([]bench.Event, error) {
-	i := slices.IndexFunc(events, func(e bench.Event) bool { return e.Kind == bench.Started && e.Stop == "" })
-	if i < 0 {
-		return events, nil
-	}
-	settings, err := b.Settings(ctx)
-	if err != nil {
-		return nil, err
-	}
-	events = slices.Clone(events)
-	events[i].Stop = settings.EndPoint
-	return events, nil
-}
-
 // stands is a dog's sitting as its log leaves it.
 func (b *Book) stands(ctx context.Context, d store.Dog, sittingID uuid.UUID, day date.Date, log bench.Log) (Bench, today, error) {
 	state := log.Fold()
@@ -212,7 +197,7 @@ func (b *Book) tell(ctx context.Context, d store.Dog, sittingID uuid.UUID, event
 	if err := f.Err(); err != nil {
 		return nil, on, err
 	}
-	if events, err = b.stopping(ctx, events); err != nil {
+	if events, err = b.byHand(ctx, events); err != nil {
 		return nil, on, err
 	}
 	if err := b.checkpoint(ctx, d); err != nil {

@@ -73,13 +73,18 @@ const (
 
 // Settings returns the user's choices, or what a first start begins with.
 func (b *Book) Settings(ctx context.Context) (store.Settings, error) {
+	slices, err := b.hand(ctx)
+	if err != nil {
+		return store.Settings{}, err
+	}
 	got, err := b.store.Settings(ctx)
 	if errors.Is(err, store.ErrNotFound) {
 		return store.Settings{
 			Version: new(int), Role: Unset, LengthUnit: units.Millimetre, WeightUnit: units.Kilogram,
-			Margin: quick.Margin, Workdays: date.EveryDay, Hand: kit.NewHand, EndPoint: quick.AtFirstSign,
+			Margin: quick.Margin, Workdays: date.EveryDay, Hand: kit.NewHand, EndPoint: quick.AtFirstSign, Slices: slices,
 		}, nil
 	}
+	got.Slices = slices
 	return sane(got), err
 }
 

@@ -129,6 +129,7 @@ func cautionsOf(f feet.Feet, readings []feet.Reading, training ladder.Training, 
 // terms are what a dog's plans and dates keep to.
 func terms(s store.Settings, training ladder.Training, f feet.Feet) outlook.Terms {
 	hand := verdict.For(s.EndPoint, s.Hand, s.Role != Groomer, f.Quicked())
+	hand.Slices = s.Slices
 	for _, largest := range []*float64{s.LargestCut, f.Handling.LargestCut} { // what this dog wants before what the hand does
 		if largest != nil {
 			hand.Most = *largest

@@ -53,7 +53,7 @@ func (b *Book) upToDate(ctx context.Context) (*Progress, error) {
 	if settings.LargestCut != nil {
 		largest = *settings.LargestCut
 	}
-	key := fmt.Sprint(feet.FoldVersion, b.Today(), settings.Margin, settings.Holidays, settings.Role, settings.Hand, settings.EndPoint, largest)
+	key := fmt.Sprint(feet.FoldVersion, b.Today(), settings.Margin, settings.Holidays, settings.Role, settings.Hand, settings.EndPoint, largest, settings.Slices)
 	stale, err := b.store.Stale(ctx, key)
 	if err != nil || len(stale) == 0 {
 		return nil, err

@@ -2,6 +2,7 @@ package book
 
 import (
 	"encoding/json"
+	"errors"
 	"fmt"
 	"math"
 	"strings"
@@ -12,6 +13,7 @@ import (
 	"fribbet/internal/core/due"
 	"fribbet/internal/core/fault"
 	"fribbet/internal/core/growth"
+	"fribbet/internal/core/hand"
 	"fribbet/internal/core/kit"
 	"fribbet/internal/core/measure"
 	"fribbet/internal/core/nail"
@@ -26,7 +28,7 @@ var limits = map[string]limit{
 	"margin_mm": {0, due.MostMargin}, "coin_mm": {measure.LeastCoin, measure.MostCoin}, "kg": {growth.LeastWeight, growth.MostWeight},
 	"pavement_km_week": {0, growth.MostPavement}, "km_week": {0, growth.MostPavement}, "wished_gap_mm": {0, due.MostWishedGap}, "goal_mm": {0, due.MostWishedGap},
 	"largest_cut_mm": {kit.LeastLargest, kit.MostLargest}, "most_nails": {1, float64(len(nail.All()))}, "gap_mm": {0, claw.MostGap}, "length_mm": {1, claw.MostLength},
-	"width": {1, 1e5}, "height": {1, 1e5}, "bytes": {0, 1e10}, "grit": {0, 1e5},
+	"meant_mm": {hand.LeastMeant, hand.MostMeant}, "width": {1, 1e5}, "height": {1, 1e5}, "bytes": {0, 1e10}, "grit": {0, 1e5},
 }
 
 type limit struct{ least, most float64 }
@@ -34,7 +36,7 @@ type limit struct{ least, most float64 }
 // past are the days and moments that lie behind: what was told of them was told by then.
 var past = map[string]bool{
 	"weights.on_date": true, "walked.until_date": true, "checks.on_date": true, "tries.on_date": true, "logs.on_date": true, "pictures.on_date": true,
-	"kit_services.on_date": true, "plans.started_on": true, "ladders.started_on": true, "dogs.birth_date": true, "dogs.entered_on": true,
+	"kit_services.on_date": true, "sticks.on_date": true, "plans.started_on": true, "ladders.started_on": true, "dogs.birth_date": true, "dogs.entered_on": true,
 }
 
 // row is one of a package by its columns.
@@ -77,6 +79,13 @@ func (r row) day(column string) date.Date {
 var asTold = map[string]func(t *taking, r row) fault.Fields{
 	"settings": func(_ *taking, r row) (f fault.Fields) {
 		return weekdays(r.text("working_weekdays"))
+	},
+	"sticks": func(_ *taking, r row) fault.Fields {
+		var f fault.Fields
+		if meant := r.number("meant_mm"); meant != nil {
+			errors.As(hand.Check(*meant, store.SlicesOf(r.text("slices"))), &f)
+		}
+		return f
 	},
 	"holidays": func(t *taking, r row) fault.Fields {
 		f := date.Span{From: r.day("from_date"), To: r.day("to_date")}.Check()

@@ -134,7 +134,7 @@ func (b *Book) Record(ctx context.Context, dogID uuid.UUID, s store.Sitting, far
 	if err != nil {
 		return err
 	}
-	s.Sitting = s.Went(far, settings.EndPoint)
+	s.Sitting = s.Went(far, settings.EndPoint, settings.Slices)
 	there, err := b.store.Log(ctx, dogID, s.ID) // before its content is looked at: the dog may have changed since
 	if err == nil {
 		return sameSitting(there, s)

@@ -91,6 +91,10 @@ var plainTables = []exchanged{
 		column("working_weekdays", "string", "on which dogs are done, separated by commas"), column("coin_mm", "number", "thickness of the user's own coin, mm"), column("largest_cut_mm", "number", "the largest cut of the hand, mm for a nail 7 mm deep"), column("way", "string", "clip, grind or clip_then_grind; empty is what suits"),
 		column("hand", "string!", "how practised"), column("end_point", "string!", "where a cut stops"), column("left_handed", "boolean!", "holds the cutter in the left hand"), column("version", "integer!", "how often it was changed"),
 	}}, ""},
+	{formats.Table{Name: "sticks", About: "Slices off a stick, as they were measured: how thick the hand's slices come out.", Key: []string{"id"}, Columns: []formats.Column{
+		column("id", "string!", "its own"), column("on_date", "date!", "when"), column("meant_mm", "number!", "how thick they were meant to be, mm"), column("slices", "json!", "how thick each is and how far off that may be, pairs of mm, JSON"),
+		column("told_at", "datetime!", someWhen), column("withdrawn_at", "datetime", "when that was taken back"),
+	}}, ""},
 	{formats.Table{Name: "holidays", About: "Days off, on which nobody is done.", Key: []string{"from_date"}, Columns: []formats.Column{
 		column("from_date", "date!", "the first day"), column("to_date", "date!", "the last day"),
 	}}, ""},
@@ -177,6 +181,7 @@ var plainTables = []exchanged{
 		column("sitting_id", "string!>sittings", itsSitting), column("code", "string!", "paw and digit"), column("number", "integer!", "its place in the order of the work"), column("tool", "string!", "with which"), column("item_id", "string>kit_items", "the piece of the kit"), column("reaction", "string", "how the dog took it; empty where nobody said"),
 		column("blood", "boolean!", "it bled"), column("took_force", "boolean!", "the blade had to be forced"), column("end_face", "string", "what the end showed"), column("colour", "string", "of the horn, where it was told"), column("edged", "boolean!", "sides and top were taken off"),
 		column("ended", "string", "what was said of the end where its face was not told: sign or before"), column("stop", "string", "at which sign the hand stops"), column("assumed", "boolean!", "the amounts are a plan's that was accepted"), column("ground_tool", "string", "its second pass, ground after clipping: with which"), column("ground_item", "string>kit_items", "the piece of the kit"),
+		column("hand_times", "number!", "how thick the hand's slices came out, times what it meant, as was known then; 0: nobody had measured"), column("hand_spread", "number!", "how far off they were, times how far most hands are; 0: the same"),
 	}}, ofSitting},
 	{formats.Table{Name: "cuts", Derived: true, About: "Slivers, one by one." + fromLogs, Key: []string{"sitting_id", "code", "number"}, Columns: []formats.Column{
 		column("sitting_id", "string!>sittings", itsSitting), column("code", "string!", "paw and digit"), column("number", "integer!", "which of the nail"), column("mm", "number!", "how thick, mm"), column("face", "string", "what it showed"), column("second_pass", "boolean!", "a touch of the second pass"),

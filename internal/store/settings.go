@@ -6,6 +6,7 @@ import (
 	"github.com/jmoiron/sqlx"
 
 	"fribbet/internal/core/date"
+	"fribbet/internal/core/hand"
 	"fribbet/internal/core/kit"
 	"fribbet/internal/core/quick"
 	"fribbet/internal/core/units"
@@ -26,6 +27,8 @@ type Settings struct {
 	Coin       *float64    // thickness of the user's coin, mm, once it was measured
 	Way        kit.Way     // clip, grind, or both
 	LargestCut *float64    // mm for a nail 7 mm deep; nil is what is usual of the hand
+
+	Slices hand.Slices // how the hand's slices come out: no choice, but what the book knows of it; not kept here
 }
 
 type settingsRow struct {
@@ -64,7 +67,10 @@ func (s *Store) Settings(ctx context.Context) (Settings, error) {
 		return Settings{}, err
 	}
 	row := rows[0]
-	c := Settings{&row.Version, row.Role, row.LengthUnit, row.WeightUnit, row.Margin, row.Workdays.Weekdays, nil, row.Hand, row.EndPoint, row.LeftHanded, row.Coin, row.Way, row.LargestCut}
+	c := Settings{
+		Version: &row.Version, Role: row.Role, LengthUnit: row.LengthUnit, WeightUnit: row.WeightUnit, Margin: row.Margin, Workdays: row.Workdays.Weekdays,
+		Hand: row.Hand, EndPoint: row.EndPoint, LeftHanded: row.LeftHanded, Coin: row.Coin, Way: row.Way, LargestCut: row.LargestCut,
+	}
 	for _, h := range holidays {
 		c.Holidays = append(c.Holidays, date.Span{From: h.From.Date, To: h.To.Date})
 	}

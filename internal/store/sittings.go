@@ -9,6 +9,7 @@ import (
 	"github.com/jmoiron/sqlx"
 
 	"fribbet/internal/core/bench"
+	"fribbet/internal/core/hand"
 	"fribbet/internal/core/kit"
 	"fribbet/internal/core/measure"
 	"fribbet/internal/core/nail"
@@ -57,6 +58,8 @@ type recordRow struct {
 	Assumed   bool            `db:"assumed"`
 	Second    kit.Tool        `db:"ground_tool"`
 	SecondBy  *string         `db:"ground_item"`
+	Times     float64         `db:"hand_times"`
+	Spread    float64         `db:"hand_spread"`
 }
 
 type readingRow struct {
@@ -178,7 +181,7 @@ func (s *Store) readSittings(ctx context.Context, tx *sqlx.Tx, where string, arg
 			GapBefore: read[bench.GapBefore], GapAfter: read[bench.GapAfter], SpareLeft: read[bench.SpareLeft],
 			Cuts: cutsOf[key], Faces: facesOf[key], Landmarks: marksOf[key], Tool: r.Tool, Reaction: r.Reaction, Blood: r.Blood,
 			Item: orEmpty(r.Item), TookForce: r.TookForce, EndFace: r.EndFace, Colour: r.Colour, Edged: r.Edged,
-			Ended: r.Ended, Stop: r.Stop, Assumed: r.Assumed, Ground: ground,
+			Ended: r.Ended, Stop: r.Stop, Assumed: r.Assumed, Ground: ground, Hand: hand.Slices{Times: r.Times, Spread: r.Spread},
 		})
 	}
 	all := map[uuid.UUID][]Sitting{}
@@ -239,7 +242,7 @@ func addSitting(ctx context.Context, tx *sqlx.Tx, log logRow, s Sitting) error {
 		if r.Ground != nil {
 			second = *r.Ground
 		}
-		records = append(records, recordRow{s.ID, codeColumn{r.Code}, r.Tool, r.Reaction, r.Blood, i, orNull(r.Item), r.TookForce, r.EndFace, r.Colour, r.Edged, r.Ended, r.Stop, r.Assumed, second.Tool, orNull(second.Item)})
+		records = append(records, recordRow{s.ID, codeColumn{r.Code}, r.Tool, r.Reaction, r.Blood, i, orNull(r.Item), r.TookForce, r.EndFace, r.Colour, r.Edged, r.Ended, r.Stop, r.Assumed, second.Tool, orNull(second.Item), r.Hand.Times, r.Hand.Spread})
 		for m, n := range map[bench.Measure]*measure.Number{
 			bench.LengthBefore: r.LengthBefore, bench.LengthAfter: r.LengthAfter,
 			bench.GapBefore: r.GapBefore, bench.GapAfter: r.GapAfter, bench.SpareLeft: r.SpareLeft,
@@ -263,8 +266,8 @@ func addSitting(ctx context.Context, tx *sqlx.Tx, log logRow, s Sitting) error {
 		}
 	}
 	if err := insertAll(ctx, tx, `
-		INSERT INTO records (sitting_id, code, tool, reaction, blood, number, item_id, took_force, end_face, colour, edged, ended, stop, assumed, ground_tool, ground_item)
-		VALUES (:sitting_id, :code, :tool, :reaction, :blood, :number, :item_id, :took_force, :end_face, :colour, :edged, :ended, :stop, :assumed, :ground_tool, :ground_item)`, records); err != nil {
+		INSERT INTO records (sitting_id, code, tool, reaction, blood, number, item_id, took_force, end_face, colour, edged, ended, stop, assumed, ground_tool, ground_item, hand_times, hand_spread)
+		VALUES (:sitting_id, :code, :tool, :reaction, :blood, :number, :item_id, :took_force, :end_face, :colour, :edged, :ended, :stop, :assumed, :ground_tool, :ground_item, :hand_times, :hand_spread)`, records); err != nil {
 		return err
 	}
 	if err := insertAll(ctx, tx, `

@@ -30,6 +30,7 @@ export const router = createRouter({
     { path: '/kit', name: 'kit', component: () => import('./screens/KitScreen.vue'), meta: { title: 'Kit' } },
     { path: '/bench', name: 'open-bench', component: () => import('./screens/OpenBench.vue'), meta: { title: 'Bench' } },
     { path: '/settings', name: 'settings', component: () => import('./screens/SettingsScreen.vue'), meta: { title: 'Settings' } },
+    { path: '/settings/slices', name: 'slices', component: () => import('./screens/SlicesScreen.vue'), meta: { title: 'How thick you cut' } },
     { path: '/:rest(.*)', name: 'lost', component: () => import('./screens/LostScreen.vue'), meta: { title: 'Nothing here' } },
   ],
 })

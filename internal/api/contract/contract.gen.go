@@ -1018,6 +1018,16 @@ type Card struct {
 	Reachable bool `json:"reachable"`
 }
 
+// CardFound defines model for CardFound.
+type CardFound struct {
+	// Corners the card's, where they were found; else none
+	Corners []PicturePoint `json:"corners"`
+	Height  int            `json:"height"`
+
+	// Width pixels
+	Width int `json:"width"`
+}
+
 // CardPage defines model for CardPage.
 type CardPage struct {
 	Open bool `json:"open"`
@@ -2039,6 +2049,13 @@ type Limit struct {
 	Most   *float64 `json:"most,omitempty"`
 	Source Source   `json:"source"`
 	Words  string   `json:"words"`
+}
+
+// Line one thing that is said: its key in the catalogue of words, what stands in it, and the sentence in the language and units of whoever asks
+type Line struct {
+	Args map[string]interface{} `json:"args,omitempty"`
+	Key  string                 `json:"key"`
+	Says string                 `json:"says"`
 }
 
 // ListBack defines model for ListBack.
@@ -3442,6 +3459,60 @@ type SizeClass struct {
 	UsualKg float64 `json:"usual_kg"`
 }
 
+// SlicesInput Where in a picture a card is, and the two faces of each slice
+type SlicesInput struct {
+	// Handles the card's four corners in their order round it
+	Handles []PicturePoint `json:"handles"`
+	Height  int            `json:"height"`
+
+	// MeantMm how thick the slices were meant to be
+	MeantMm float64 `json:"meant_mm"`
+
+	// Slices two points each, at its faces; at least five slices
+	Slices [][]PicturePoint `json:"slices"`
+
+	// Width of the picture in pixels
+	Width int `json:"width"`
+}
+
+// SlicesKnown defines model for SlicesKnown.
+type SlicesKnown struct {
+	Id     *Id           `json:"id,omitempty"`
+	Learnt *SlicesLearnt `json:"learnt,omitempty"`
+	On     *Date         `json:"on,omitempty"`
+
+	// StandIn a simulated camera has a picture of such slices
+	StandIn bool `json:"stand_in"`
+}
+
+// SlicesLearnt defines model for SlicesLearnt.
+type SlicesLearnt struct {
+	Count int `json:"count"`
+
+	// MeantMm how thick they were meant to be
+	MeantMm float64 `json:"meant_mm"`
+
+	// Says what it comes to, in sentences
+	Says []Line `json:"says"`
+
+	// Spread A number with its middle 90 % and where it came from
+	Spread Estimate `json:"spread"`
+
+	// Times how thick the hand's slices come out, times what it means, with the range that holds nine times in ten
+	Times Times `json:"times"`
+
+	// UsualSpreadMm the same of most hands
+	UsualSpreadMm float64 `json:"usual_spread_mm"`
+}
+
+// SlicesRead defines model for SlicesRead.
+type SlicesRead struct {
+	Learnt SlicesLearnt `json:"learnt"`
+
+	// Slices how thick each is
+	Slices []PhotoNumber `json:"slices"`
+}
+
 // SmallBar What a small picture of a nail needs of its bar
 type SmallBar struct {
 	// Code Paw and digit; LH1b and RH1b are second hind dewclaws
@@ -3550,6 +3621,13 @@ type Thing struct {
 	Trouble string `json:"trouble"`
 	Why     string `json:"why"`
 	Words   string `json:"words"`
+}
+
+// Times how thick the hand's slices come out, times what it means, with the range that holds nine times in ten
+type Times struct {
+	High  float64 `json:"high"`
+	Low   float64 `json:"low"`
+	Value float64 `json:"value"`
 }
 
 // Tip defines model for Tip.
@@ -3990,6 +4068,12 @@ type ChangeWorkingWeekJSONRequestBody = WorkingWeek
 // PutSettingsJSONRequestBody defines body for PutSettings for application/json ContentType.
 type PutSettingsJSONRequestBody = Choices
 
+// ReadSlicesJSONRequestBody defines body for ReadSlices for application/json ContentType.
+type ReadSlicesJSONRequestBody = SlicesInput
+
+// KeepSlicesJSONRequestBody defines body for KeepSlices for application/json ContentType.
+type KeepSlicesJSONRequestBody = SlicesInput
+
 // ServerInterface represents all server handlers.
 type ServerInterface interface {
 	// ListBackups The backups beside the book, newest first
@@ -4244,6 +4328,24 @@ type ServerInterface interface {
 	// GetSheet A list as CSV, that opens in a spreadsheet and runs nothing there
 	// (GET /api/sheets/{sheet})
 	GetSheet(c *gin.Context, sheet string)
+	// GetSlices How thick the user's slices truly come out, where that was measured
+	// (GET /api/slices)
+	GetSlices(c *gin.Context)
+	// FindCard Look for a card in a picture, JPEG, PNG or WebP, that is not kept; at most 10 MB and 40 million pixels
+	// (POST /api/slices/picture)
+	FindCard(c *gin.Context)
+	// ReadSlices Slices off a stick read off a picture with a card in it, and what they say of the hand; nothing is kept
+	// (POST /api/slices/reading)
+	ReadSlices(c *gin.Context)
+	// TakeStandInSlices A picture of slices off a stick by the simulated camera that ships with the demonstration
+	// (GET /api/slices/stand-in)
+	TakeStandInSlices(c *gin.Context)
+	// ForgetSlices Take them back; what was cut meanwhile stays as it was believed
+	// (DELETE /api/slices/{stick_id})
+	ForgetSlices(c *gin.Context, stickId Id)
+	// KeepSlices Keep what slices off a stick say of the hand; sending the same again changes nothing
+	// (PUT /api/slices/{stick_id})
+	KeepSlices(c *gin.Context, stickId Id)
 	// ReadCalendar The due dates as iCalendar (RFC 5545), to download or to subscribe to
 	// (GET /calendar/{calendar_key}/due.ics)
 	ReadCalendar(c *gin.Context, calendarKey string)
@@ -6319,6 +6421,108 @@ func (siw *ServerInterfaceWrapper) GetSheet(c *gin.Context) {
 	siw.Handler.GetSheet(c, sheet)
 }
 
+// GetSlices operation middleware
+func (siw *ServerInterfaceWrapper) GetSlices(c *gin.Context) {
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.GetSlices(c)
+}
+
+// FindCard operation middleware
+func (siw *ServerInterfaceWrapper) FindCard(c *gin.Context) {
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.FindCard(c)
+}
+
+// ReadSlices operation middleware
+func (siw *ServerInterfaceWrapper) ReadSlices(c *gin.Context) {
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.ReadSlices(c)
+}
+
+// TakeStandInSlices operation middleware
+func (siw *ServerInterfaceWrapper) TakeStandInSlices(c *gin.Context) {
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.TakeStandInSlices(c)
+}
+
+// ForgetSlices operation middleware
+func (siw *ServerInterfaceWrapper) ForgetSlices(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "stick_id" -------------
+	var stickId Id
+
+	err = runtime.BindStyledParameterWithOptions("simple", "stick_id", c.Param("stick_id"), &stickId, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "uuid", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter stick_id: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.ForgetSlices(c, stickId)
+}
+
+// KeepSlices operation middleware
+func (siw *ServerInterfaceWrapper) KeepSlices(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "stick_id" -------------
+	var stickId Id
+
+	err = runtime.BindStyledParameterWithOptions("simple", "stick_id", c.Param("stick_id"), &stickId, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "uuid", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter stick_id: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.KeepSlices(c, stickId)
+}
+
 // ReadCalendar operation middleware
 func (siw *ServerInterfaceWrapper) ReadCalendar(c *gin.Context) {
 
@@ -6441,6 +6645,12 @@ func RegisterHandlersWithOptions(router gin.IRouter, si ServerInterface, options
 	router.GET(options.BaseURL+"/api/pictures", wrapper.GetPicturesKept)
 	router.GET(options.BaseURL+"/api/pictures/:hash", wrapper.GetPicture)
 	router.GET(options.BaseURL+"/api/dogs/:dog_id/nails/:code/advice", wrapper.GetAdvice)
+	router.GET(options.BaseURL+"/api/slices", wrapper.GetSlices)
+	router.POST(options.BaseURL+"/api/slices/picture", wrapper.FindCard)
+	router.POST(options.BaseURL+"/api/slices/reading", wrapper.ReadSlices)
+	router.GET(options.BaseURL+"/api/slices/stand-in", wrapper.TakeStandInSlices)
+	router.DELETE(options.BaseURL+"/api/slices/:stick_id", wrapper.ForgetSlices)
+	router.PUT(options.BaseURL+"/api/slices/:stick_id", wrapper.KeepSlices)
 	router.GET(options.BaseURL+"/api/caliper/readings", wrapper.StreamReadings)
 	router.POST(options.BaseURL+"/api/caliper/stand-in", wrapper.MoveStandIn)
 	router.GET(options.BaseURL+"/api/kit", wrapper.GetKit)
@@ -6505,6 +6715,8 @@ type MessagesJSONResponse Messages
 type ProblemApplicationProblemPlusJSONResponse Problem
 
 type SettingsJSONResponse Settings
+
+type SlicesKnownJSONResponse SlicesKnown
 
 type WorkingWeekJSONResponse WorkingWeek
 
@@ -9884,6 +10096,245 @@ func (response GetSheetdefaultApplicationProblemPlusJSONResponse) VisitGetSheetR
 	return err
 }
 
+type GetSlicesRequestObject struct {
+}
+
+type GetSlicesResponseObject interface {
+	VisitGetSlicesResponse(w http.ResponseWriter) error
+}
+
+type GetSlices200JSONResponse struct{ SlicesKnownJSONResponse }
+
+func (response GetSlices200JSONResponse) VisitGetSlicesResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/json")
+	w.WriteHeader(200)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type GetSlicesdefaultApplicationProblemPlusJSONResponse struct {
+	Body       Problem
+	StatusCode int
+}
+
+func (response GetSlicesdefaultApplicationProblemPlusJSONResponse) VisitGetSlicesResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response.Body); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/problem+json")
+	w.WriteHeader(response.StatusCode)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type FindCardRequestObject struct {
+	Body io.Reader
+}
+
+type FindCardResponseObject interface {
+	VisitFindCardResponse(w http.ResponseWriter) error
+}
+
+type FindCard200JSONResponse CardFound
+
+func (response FindCard200JSONResponse) VisitFindCardResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/json")
+	w.WriteHeader(200)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type FindCarddefaultApplicationProblemPlusJSONResponse struct {
+	Body       Problem
+	StatusCode int
+}
+
+func (response FindCarddefaultApplicationProblemPlusJSONResponse) VisitFindCardResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response.Body); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/problem+json")
+	w.WriteHeader(response.StatusCode)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type ReadSlicesRequestObject struct {
+	Body *ReadSlicesJSONRequestBody
+}
+
+type ReadSlicesResponseObject interface {
+	VisitReadSlicesResponse(w http.ResponseWriter) error
+}
+
+type ReadSlices200JSONResponse SlicesRead
+
+func (response ReadSlices200JSONResponse) VisitReadSlicesResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/json")
+	w.WriteHeader(200)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type ReadSlicesdefaultApplicationProblemPlusJSONResponse struct {
+	Body       Problem
+	StatusCode int
+}
+
+func (response ReadSlicesdefaultApplicationProblemPlusJSONResponse) VisitReadSlicesResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response.Body); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/problem+json")
+	w.WriteHeader(response.StatusCode)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type TakeStandInSlicesRequestObject struct {
+}
+
+type TakeStandInSlicesResponseObject interface {
+	VisitTakeStandInSlicesResponse(w http.ResponseWriter) error
+}
+
+type TakeStandInSlices200ImagejpegResponse struct {
+	Body          io.Reader
+	ContentLength int64
+}
+
+func (response TakeStandInSlices200ImagejpegResponse) VisitTakeStandInSlicesResponse(w http.ResponseWriter) error {
+
+	w.Header().Set("Content-Type", "image/jpeg")
+	if response.ContentLength != 0 {
+		w.Header().Set("Content-Length", fmt.Sprint(response.ContentLength))
+	}
+	w.WriteHeader(200)
+
+	if closer, ok := response.Body.(io.ReadCloser); ok {
+		defer closer.Close()
+	}
+	_, err := io.Copy(w, response.Body)
+	return err
+}
+
+type TakeStandInSlicesdefaultApplicationProblemPlusJSONResponse struct {
+	Body       Problem
+	StatusCode int
+}
+
+func (response TakeStandInSlicesdefaultApplicationProblemPlusJSONResponse) VisitTakeStandInSlicesResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response.Body); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/problem+json")
+	w.WriteHeader(response.StatusCode)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type ForgetSlicesRequestObject struct {
+	StickId Id `json:"stick_id"`
+}
+
+type ForgetSlicesResponseObject interface {
+	VisitForgetSlicesResponse(w http.ResponseWriter) error
+}
+
+type ForgetSlices200JSONResponse struct{ SlicesKnownJSONResponse }
+
+func (response ForgetSlices200JSONResponse) VisitForgetSlicesResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/json")
+	w.WriteHeader(200)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type ForgetSlicesdefaultApplicationProblemPlusJSONResponse struct {
+	Body       Problem
+	StatusCode int
+}
+
+func (response ForgetSlicesdefaultApplicationProblemPlusJSONResponse) VisitForgetSlicesResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response.Body); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/problem+json")
+	w.WriteHeader(response.StatusCode)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type KeepSlicesRequestObject struct {
+	StickId Id `json:"stick_id"`
+	Body    *KeepSlicesJSONRequestBody
+}
+
+type KeepSlicesResponseObject interface {
+	VisitKeepSlicesResponse(w http.ResponseWriter) error
+}
+
+type KeepSlices200JSONResponse struct{ SlicesKnownJSONResponse }
+
+func (response KeepSlices200JSONResponse) VisitKeepSlicesResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/json")
+	w.WriteHeader(200)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type KeepSlicesdefaultApplicationProblemPlusJSONResponse struct {
+	Body       Problem
+	StatusCode int
+}
+
+func (response KeepSlicesdefaultApplicationProblemPlusJSONResponse) VisitKeepSlicesResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response.Body); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/problem+json")
+	w.WriteHeader(response.StatusCode)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
 type ReadCalendarRequestObject struct {
 	CalendarKey string `json:"calendar_key"`
 }
@@ -10228,6 +10679,24 @@ type StrictServerInterface interface {
 	// GetSheet A list as CSV, that opens in a spreadsheet and runs nothing there
 	// (GET /api/sheets/{sheet})
 	GetSheet(ctx context.Context, request GetSheetRequestObject) (GetSheetResponseObject, error)
+	// GetSlices How thick the user's slices truly come out, where that was measured
+	// (GET /api/slices)
+	GetSlices(ctx context.Context, request GetSlicesRequestObject) (GetSlicesResponseObject, error)
+	// FindCard Look for a card in a picture, JPEG, PNG or WebP, that is not kept; at most 10 MB and 40 million pixels
+	// (POST /api/slices/picture)
+	FindCard(ctx context.Context, request FindCardRequestObject) (FindCardResponseObject, error)
+	// ReadSlices Slices off a stick read off a picture with a card in it, and what they say of the hand; nothing is kept
+	// (POST /api/slices/reading)
+	ReadSlices(ctx context.Context, request ReadSlicesRequestObject) (ReadSlicesResponseObject, error)
+	// TakeStandInSlices A picture of slices off a stick by the simulated camera that ships with the demonstration
+	// (GET /api/slices/stand-in)
+	TakeStandInSlices(ctx context.Context, request TakeStandInSlicesRequestObject) (TakeStandInSlicesResponseObject, error)
+	// ForgetSlices Take them back; what was cut meanwhile stays as it was believed
+	// (DELETE /api/slices/{stick_id})
+	ForgetSlices(ctx context.Context, request ForgetSlicesRequestObject) (ForgetSlicesResponseObject, error)
+	// KeepSlices Keep what slices off a stick say of the hand; sending the same again changes nothing
+	// (PUT /api/slices/{stick_id})
+	KeepSlices(ctx context.Context, request KeepSlicesRequestObject) (KeepSlicesResponseObject, error)
 	// ReadCalendar The due dates as iCalendar (RFC 5545), to download or to subscribe to
 	// (GET /calendar/{calendar_key}/due.ics)
 	ReadCalendar(ctx context.Context, request ReadCalendarRequestObject) (ReadCalendarResponseObject, error)
@@ -13005,6 +13474,192 @@ func (sh *strictHandler) GetSheet(ctx *gin.Context, sheet string) {
 	}
 }
 
+// GetSlices operation middleware
+func (sh *strictHandler) GetSlices(ctx *gin.Context) {
+	var request GetSlicesRequestObject
+
+	handler := func(ctx *gin.Context, request interface{}) (interface{}, error) {
+		return sh.ssi.GetSlices(ctx, request.(GetSlicesRequestObject))
+	}
+	for _, middleware := range sh.middlewares {
+		handler = middleware(handler, "GetSlices")
+	}
+
+	response, err := handler(ctx, request)
+
+	if err != nil {
+		sh.options.HandlerErrorFunc(ctx, err)
+	} else if validResponse, ok := response.(GetSlicesResponseObject); ok {
+		if err := validResponse.VisitGetSlicesResponse(ctx.Writer); err != nil {
+			sh.options.ResponseErrorHandlerFunc(ctx, err)
+		}
+	} else if response != nil {
+		sh.options.ResponseErrorHandlerFunc(ctx, fmt.Errorf("unexpected response type: %T", response))
+	}
+}
+
+// FindCard operation middleware
+func (sh *strictHandler) FindCard(ctx *gin.Context) {
+	var request FindCardRequestObject
+
+	request.Body = ctx.Request.Body
+
+	handler := func(ctx *gin.Context, request interface{}) (interface{}, error) {
+		return sh.ssi.FindCard(ctx, request.(FindCardRequestObject))
+	}
+	for _, middleware := range sh.middlewares {
+		handler = middleware(handler, "FindCard")
+	}
+
+	response, err := handler(ctx, request)
+
+	if err != nil {
+		sh.options.HandlerErrorFunc(ctx, err)
+	} else if validResponse, ok := response.(FindCardResponseObject); ok {
+		if err := validResponse.VisitFindCardResponse(ctx.Writer); err != nil {
+			sh.options.ResponseErrorHandlerFunc(ctx, err)
+		}
+	} else if response != nil {
+		sh.options.ResponseErrorHandlerFunc(ctx, fmt.Errorf("unexpected response type: %T", response))
+	}
+}
+
+// ReadSlices operation middleware
+func (sh *strictHandler) ReadSlices(ctx *gin.Context) {
+	var request ReadSlicesRequestObject
+
+	var body ReadSlicesJSONRequestBody
+	var err error
+	// A request validator built on kin-openapi's openapi3filter with
+	// KeepValidatedValue leaves the value it validated on the body. Bind
+	// that value, matching member names exactly, so the handler receives
+	// what was validated instead of a second, case-insensitive decode.
+	if vb, ok := ctx.Request.Body.(interface{ ValidatedValue() any }); !ok || runtime.BindJSONValue(vb.ValidatedValue(), &body) != nil {
+		err = ctx.ShouldBindJSON(&body)
+	} else if binding.Validator != nil {
+		// ShouldBindJSON runs the struct validator after decoding; keep that.
+		err = binding.Validator.ValidateStruct(&body)
+	}
+	if err != nil {
+		sh.options.RequestErrorHandlerFunc(ctx, err)
+		return
+	}
+	request.Body = &body
+
+	handler := func(ctx *gin.Context, request interface{}) (interface{}, error) {
+		return sh.ssi.ReadSlices(ctx, request.(ReadSlicesRequestObject))
+	}
+	for _, middleware := range sh.middlewares {
+		handler = middleware(handler, "ReadSlices")
+	}
+
+	response, err := handler(ctx, request)
+
+	if err != nil {
+		sh.options.HandlerErrorFunc(ctx, err)
+	} else if validResponse, ok := response.(ReadSlicesResponseObject); ok {
+		if err := validResponse.VisitReadSlicesResponse(ctx.Writer); err != nil {
+			sh.options.ResponseErrorHandlerFunc(ctx, err)
+		}
+	} else if response != nil {
+		sh.options.ResponseErrorHandlerFunc(ctx, fmt.Errorf("unexpected response type: %T", response))
+	}
+}
+
+// TakeStandInSlices operation middleware
+func (sh *strictHandler) TakeStandInSlices(ctx *gin.Context) {
+	var request TakeStandInSlicesRequestObject
+
+	handler := func(ctx *gin.Context, request interface{}) (interface{}, error) {
+		return sh.ssi.TakeStandInSlices(ctx, request.(TakeStandInSlicesRequestObject))
+	}
+	for _, middleware := range sh.middlewares {
+		handler = middleware(handler, "TakeStandInSlices")
+	}
+
+	response, err := handler(ctx, request)
+
+	if err != nil {
+		sh.options.HandlerErrorFunc(ctx, err)
+	} else if validResponse, ok := response.(TakeStandInSlicesResponseObject); ok {
+		if err := validResponse.VisitTakeStandInSlicesResponse(ctx.Writer); err != nil {
+			sh.options.ResponseErrorHandlerFunc(ctx, err)
+		}
+	} else if response != nil {
+		sh.options.ResponseErrorHandlerFunc(ctx, fmt.Errorf("unexpected response type: %T", response))
+	}
+}
+
+// ForgetSlices operation middleware
+func (sh *strictHandler) ForgetSlices(ctx *gin.Context, stickId Id) {
+	var request ForgetSlicesRequestObject
+
+	request.StickId = stickId
+
+	handler := func(ctx *gin.Context, request interface{}) (interface{}, error) {
+		return sh.ssi.ForgetSlices(ctx, request.(ForgetSlicesRequestObject))
+	}
+	for _, middleware := range sh.middlewares {
+		handler = middleware(handler, "ForgetSlices")
+	}
+
+	response, err := handler(ctx, request)
+
+	if err != nil {
+		sh.options.HandlerErrorFunc(ctx, err)
+	} else if validResponse, ok := response.(ForgetSlicesResponseObject); ok {
+		if err := validResponse.VisitForgetSlicesResponse(ctx.Writer); err != nil {
+			sh.options.ResponseErrorHandlerFunc(ctx, err)
+		}
+	} else if response != nil {
+		sh.options.ResponseErrorHandlerFunc(ctx, fmt.Errorf("unexpected response type: %T", response))
+	}
+}
+
+// KeepSlices operation middleware
+func (sh *strictHandler) KeepSlices(ctx *gin.Context, stickId Id) {
+	var request KeepSlicesRequestObject
+
+	request.StickId = stickId
+
+	var body KeepSlicesJSONRequestBody
+	var err error
+	// A request validator built on kin-openapi's openapi3filter with
+	// KeepValidatedValue leaves the value it validated on the body. Bind
+	// that value, matching member names exactly, so the handler receives
+	// what was validated instead of a second, case-insensitive decode.
+	if vb, ok := ctx.Request.Body.(interface{ ValidatedValue() any }); !ok || runtime.BindJSONValue(vb.ValidatedValue(), &body) != nil {
+		err = ctx.ShouldBindJSON(&body)
+	} else if binding.Validator != nil {
+		// ShouldBindJSON runs the struct validator after decoding; keep that.
+		err = binding.Validator.ValidateStruct(&body)
+	}
+	if err != nil {
+		sh.options.RequestErrorHandlerFunc(ctx, err)
+		return
+	}
+	request.Body = &body
+
+	handler := func(ctx *gin.Context, request interface{}) (interface{}, error) {
+		return sh.ssi.KeepSlices(ctx, request.(KeepSlicesRequestObject))
+	}
+	for _, middleware := range sh.middlewares {
+		handler = middleware(handler, "KeepSlices")
+	}
+
+	response, err := handler(ctx, request)
+
+	if err != nil {
+		sh.options.HandlerErrorFunc(ctx, err)
+	} else if validResponse, ok := response.(KeepSlicesResponseObject); ok {
+		if err := validResponse.VisitKeepSlicesResponse(ctx.Writer); err != nil {
+			sh.options.ResponseErrorHandlerFunc(ctx, err)
+		}
+	} else if response != nil {
+		sh.options.ResponseErrorHandlerFunc(ctx, fmt.Errorf("unexpected response type: %T", response))
+	}
+}
+
 // ReadCalendar operation middleware
 func (sh *strictHandler) ReadCalendar(ctx *gin.Context, calendarKey string) {
 	var request ReadCalendarRequestObject
@@ -13062,480 +13717,493 @@ func (sh *strictHandler) ReadCard(ctx *gin.Context, cardKey string) {
 // const string: with thousands of chunks the chained `+` fold is several
 // times slower for the Go compiler than parsing a slice literal.
 var swaggerSpec = []string{
-	"3L17s9u21Tf6VTD7nHfczmG2t3Npn3r/lTgX563T+LH91DOnJ6OBREhCRREsAG5Zzfi7n8FaCyAoAiKp",
-	"LTft+09iWyCuCwvr+lu/3qzUvlG1qK25ef7rTcM13wsrNPztW7X5sXR/kPXN85uG2+1NcVPzvbh5flOq",
-	"zUKWN8WNFv9opRblzXOrW1HcmNVW7Ln76v/WYn3z/Ob/etqN8RR/NU9/LG8+fixufrRinx1CWrG/whiv",
-	"eFkKnR2lgp8fPc5H97VpVG0E7N03fLVrG/jjStVW1Nb9kTdNJVfcSlU//btRtfu3aYP4/mCkUpiVlo3r",
-	"5ub5zbutYEv8mS2FkaVg1v2TUrubj8XNN6Jeba83D+gtMwsjrZX1hnHDpGXG8ro0rFYHN40XvBJ1yfXV",
-	"ZhI6zExmRb8/MYyXpRbG4DR0ecUp6DI/vPutcJcIKfB6tBB1mRm8VJsnhiFpG3ccdiuOeCD+PH7gVhz4",
-	"8WqT8v0lZvR+yy2QpDrUbj5acNial6o14moTwN5yGyIe5EoYJmuYyBbbFjd/lvZqE3B9ZYbfSZu8FD8J",
-	"Y/hGXI80QoeZiezD78XNa62WldifGbvBFv/PvDn4fnOUIA07aFVvCrY8srUUVcl+9+b7F+xPX371x9+7",
-	"ib0VwEautyuhwxzfCr8XN++V3sl6816I3dXGj/tM7ooAstQC9kbpHTxc9LXr/OvSkS+80Fo1QlvpaaYU",
-	"Y4P/hcvqhWv3sbhRMCR82p/CUhjL1lIbe8/sVhnBdFuJkqnWsoobe1PAc2zGBnunVPUzdvqxuLHHxj2x",
-	"XGvHGIqbptWNMqMzfk3N8FH1T/LfcLVdL91yfglDqeXfxcq6sb7WWj7wCg6uLKVryKvX0e6teWXE6VEc",
-	"HIEeuGFGiJotxVppfE1hb9iqtc/ZVh3YntdHptbwk1XCPGE1l5VhVrWrLX5QKaXZ72pVi4IZtRfPGbes",
-	"EtxYBv+2V8Y+Z3scgNdsy6v1PavE2sKuH4AearVU5ZFVSu1E+fuCOQZ+2ApHLI6brCq52pmCVXLfGKa0",
-	"ox+jNOxSn1CgofsTbdRSqUpwOCX4OP0T9JX8BRYq6437VdTt3p2PW+uN+2jv/ufWF52Msdo1L24+fLZR",
-	"n9E/arFSurx95zuLfv1M7hulLUqldnvz/Gat5XIp7FNZW6FrXj1dKS2eYhd4rYZEYHZDWoeXqBbsH60w",
-	"7p/c9lu2UnthWC0+uONhHM7zOZPWsJWqVKsLOhH39T9audoxUZemYJbvBOPMVPJBQCN660RdMrNVB1Mw",
-	"3boO17LeCM20auuSSXej/L7hADfFTcXrcs/1zm0i9HdT3Kz5CjZ1r5Tdju3n0klnt27VF+zkkkS7goTX",
-	"IbtZHi3+Ya30nlsno9f2D1/ehEm5DjdCu63f81IsuO21LrkVn1kJ5NFfxkcvj/86/EGLpuIrUQ5PUuJj",
-	"4racMy2MdZcpNC8GZHvCT2DEbqYFrS8aMcVYIsn+ZHe6H/rTrMUhsNepjJSOIMFEa7nZ2oXVql1WYjjY",
-	"YXsE+nNcm0HbJwY4Wq0sc0u9Z2Lf2KMj59rxkAM3yeNwn1bH4QDu6kgDXTHBV1scJLHbxQ3sYvoCllKL",
-	"lVX66ESyw1Yi1zwyrpPEMW25ngRWfO/YsluyYyunKy6lk4LtcJwT+sDpd1vRTeP0FIpw+GmK0cOJ/1wL",
-	"4DH+FdG83hUgGjv+4za55MchH5/54BNrGdNjsJVr3+qKuPrwODe8GevpO2PlnlsYe6NVO/rBD9DIvUKi",
-	"3tjtnP5rYRf7/eJAkhrNt273S+RAql7AI5xeDPDwRaXqzWK/T9OocWR0kBYfdNNwLRhx90odHIfvSKgb",
-	"FjtO9YlL9AcO7fIdmK3S9pKpbeVmC6+PWsPzpXm9EalxTHl2+8yWN6O09hYaudZuCnNOz1j3hwmk/NbS",
-	"F1bheSY3ZaPVwW5RfGprKyt30UFIEeaeOckkXP9aPAjNSiVMalesapIDlKLBs0ORwMlyshZsKRwp+Av8",
-	"xEmADfyS7FvL/R4fsrP6vV9wq+tFKTYJHkySp2xoAlul5T9VbXk1HDctRePt9OdQdEIInnvYiIigB6R5",
-	"eovCLfb00L+kPZKLlhdd1Y4DJRmpN2X1mSKvzUGMMrk3gq/c9n2NrT8W7kn1KsK5D70m4dgjr/aLvaxb",
-	"koNOlagTdcHITV24e+loBl4ospCZ54yzpRZ81+kY3MZ0SoJ/rawgaXFATW4yqQeaXj22bC1zbeD1t6oq",
-	"C6ch0K/P8Se71ardbJ3CsedHthTQsOMsPR4Xcc8Vb4MmOUmeeYEfpAQap2LzlV0YsVJ1adIMz5GYE6Is",
-	"CnsbLetSaGYsP5pOYC/Y39tyI/ZOY0/tmFKOtvIjOdXOjUTdMfeBYXxthWYc2UmqXzKGT7ATO6G/RA4w",
-	"3FTx4O3ww1mBwum4PFmwKrVJit1AeAu8ESYlLnGLUpum68C42Rm2VjqiWyeiP4d/42Q5w32XhvEDP7K1",
-	"Vnt8eIRGLWUSDQxv4CkpbEXViMyDvVVVOenklpUQpbsAcITSsK2oSn/PeH0MGnWS/7thTJrjqpIfnxjW",
-	"cKfU0Tko7ciQ+DGYbiZuxktVlakt8F6PScQEppmRlq+4sd85yvIfLBxTSa4QWJQ7/J7EjJYpVCHqpHTu",
-	"Xt3EtaX9IsuIIyDialtu2KpSBpS0SbsVy7SnO+ZGX6A5bsqrupd1mbkYVjH3a8f+rFJVsBnzujfdoY5y",
-	"qqi5dee35bEEBI+h2xcYmw6KKXda5uZ53VZVakoZHduTxOCH6fvacGNEhnvjIoOm1/HvjRKGTCLIcj3l",
-	"AfOpj7geOIep+/KaG/Ne6dIkLZBCNWk1UuHLJ6NXWAum6uoIylgjtFG1lxqnE0GjuTQiR2/oqgGF9CCq",
-	"KnW3nFi5gBcIRJ2q+nl98/xvI4yW17ubj78UOcUBHzRpQ//IHB89gBNz8LZ7l9NBaBEZNYnM8Xly142e",
-	"PBBRebko9XHkalIPa75yh7MSdDWlBgZ1ENaKMuJe7sG03vyR3F6xF2VuUGNVY9CZWilVPmfBPFxxCcZx",
-	"EKlEZQT+JA2rBdfCZMY6kPfxdCy6vI4WpGHYLrZgRX1Is1tUci9TDNdNwRHrisS5LX9Ia34ohU5+Zsj4",
-	"OBjQvYReIiPz5kHUFi/09Pt6SF0c04hxTektNEJtUltsP83a6I52VF2ty9dK4sPp2jdkGelvgiNF44R8",
-	"z9vcQxFIh1t47ejhs8qJW1N35nu+Sj540HdeFMLbHQQiiTNoTcur6ggTa0T5nFUcmQBIdexBWKFlzbXk",
-	"9ZOkYGTaxpuRUzLlg9BH5oQnGE3WbKX2e1UnjXmOm09wJAU/Q1IhP3hqR58LMYalW1D3YIN53ozqxNGF",
-	"KLrQFrIPwyJQbA8SKi2CHk4ip97tDOK8FwTCWxCYTqRGkVgyVIaGSsuJJHxKDhGpRrsXnmcv4HbnGfhS",
-	"LB2GOx8xZpLzwiMaNNBTrSOrunduzKEPFjwvqLhaxUqFQhgKBQMzKOoRse8p+Eu8kob3DM7llwQNLsWK",
-	"U/TB4LfVltc5uzW8n06QAQkj0fGqTVvtiD5hmavW3kfuJK+nuO0lD5J7tFQLakvqLopjTqQIvstSrGQp",
-	"TAF2f87o25QuvyOB+Nx1/KvQpVzZP7umXuROrRItkV5ZXIpKigdRuhNdCkbkM1hNU/FRKfNFCzf0dYVz",
-	"dhct8wDGu4y64Pj93+HlI7IKh0hT69bb0Q2eAU0kkEyW8l+0dmi3WpN3ZMobIMskqeIZJIyYLRrKRjxg",
-	"wOZgXfhFdv6gZwwNb+E+jyoqdPU/wsUcffm+NhC65jX5pOePvDiMWO+QrkFmS9sSPr0bxU43jQUCSTz1",
-	"pdO408aicpNyiXpPNPrA1HrNjGMDEDiQ2yiQYDK3SVq24jV4sgu0+xi+Buca7fujJJm10qucNcyphqTW",
-	"n85LGmZWW6ebg/6o6s4i1Rle3RxRqLYFM1Y0bHmE/yf3YIMya4rQDmCtkE5qgm3EpijkgvzvZIyatQ3j",
-	"G+6eBm89ICU3zXRrdUiszai9wEfQG23R5dCZid3aUVpJ9htCCEatQtQu+ibjbdJCMHCFGpqLVcztvhGw",
-	"7UW3+VY2hVeAhu7uIZc6NeTQPKZfnXgVQ7NQvbFp0TEV15N8mCYw6NdE2u6lqEWZF1XBR6RaK2tBb7uj",
-	"m1kb1GhhzMKqqdfN23inGmZJIVYPYR1DLWAHFyETLjTFCfjWNXoDTsmL3ICO71BgyZQ9IH0nLc3hE5G6",
-	"R+4S5r2vyGLVmlVys7Vso8Ux7UssMcJ25Bkml1zngiOfHH4fk3KPzuid6Z2Zf/a6hUfPaGC43TnSE+Mf",
-	"gc5xR297fCs916KL0W1SdygRjXYcvBfYFDMb/4oF9puUP7Tgu+8eRJ3WG7xjCGKZHniFwmclrFO6KVJr",
-	"o9WhZ9ZDbRWCLNCg15drtnKzBS9l+lpW6nDm15pEpamyhVGtHmczb7HVx+ImN/IJTWGzeLJFvK4wLk04",
-	"vfOy3nzDVwlJ+z3JBqBeg3ivQXPzcQ0GMhIYBmZtj3a7H2yya5C5YcQt8fBIcdoL7p50iD1yCqLmBxgj",
-	"7Y+rxVSz9UbxarHhTY7hOXU5KYJ6zY2sPKUiE+Oj/RkQn5AWeZ2042TejbDkloGtkqbb5CEro5/G3gBs",
-	"1belTdlAJ1KZ1HSDoGImmwIrXr91EtpgV06IO6zWz7V/jn5SRSAyv6vdeaYIPs5R6RMrBk4OQ+FIIPNu",
-	"0JF4Mm63uXFlI/QbwdOk9nMt0FLuL8MKP7hnnFEIGnMa6AbJg0Jp+yvIaYpdYN1w8qmJVm/UIaUJYoZN",
-	"Skct1WaU+Bz3/1ahx2m9Jtf1JJr52TVPXSMn/GxjE5EVHyyEe4JBCdx5v4wdWQludppS5uiqRCwor6oR",
-	"Pz6aRFa8qoTTIoiSGr4RFKWRdO+v/HATgy7wuFKal1b7qTcc4qmmNj5wmYphUHUkbrtVTuUJ2TWcnBQs",
-	"yM+1gAPw2+UnlTm//dstia0nHKzuhfobhX/0TM07lk7iaDBGH14sWZaVYH/6iv2vcG/BTMR+97/Feq3F",
-	"0fx+GODJq/iiRkfvHu+cOJKOf1ynOjoVPd140BY7onFyWyUSvHGvUrsH2wLqOejD0t4zyLh4Dn9Xre1F",
-	"NUXPlVOW4msbLO4HXsFrrwXvHWYyEt6KfSP07QupV+3eWLDOXRATj93ArrlpTyBWoib6QLV2xjenItwW",
-	"JOo9JnTA+F2v6RNC9+KJoFWJMsOY67QBfKv2Iu+HLRVFWAZL64M00s5yi297NDshCcCNk/wBeMnE99pN",
-	"uNUV48Y9nAf1WSn3ojaQGsScEvac8Zq9/esPzH3PZM3MP1qu0fDxLOlGlP8U6eva6ir9qMYn7BoVPiEZ",
-	"+kodK7xkPBn+juERPrsRooDBCSNKkL2rqnB8i1y08LgM3Qoj6RGkH26ROWBuTzejHBm+pmM5m3vVPzPV",
-	"oI43Mi1olh629caOfsdTHBz0sXdw5GJ3SO2RhvGlau1JZLH/Z+/Mv4Y2gI6mUUoiD4Z3NeJXZ3bpz8ko",
-	"qNgLjJ4juDJG6CeYmHhPYZaQ9bRy9Ba56e7B5VqJAt7NKKBhK6rynjVaNFyLwtsyQXZHzu15fTy+10xR",
-	"VKswpw16GOP9pdrcxsu8gO+7w3Nb/GIrVrsf6wbZ+AxihuDepDBvnCLCK9IdfTsn9K15VcEf1+t00G1I",
-	"4hvIVpxtuS6ZD6JORE9yqVOGUHsQFHzS8NhRFn06ORhR7pts7gjGW0626xJ2wZ5/+BHbf/nl8GpMj00z",
-	"B1FV6dOgXwpWSrPaco3yN2dLXjKz7wVlnfWi0eHQTkdDdhtTdFThNyR5Q7dKroJaNZXgViprsJSrXS0M",
-	"PGKcuXb4IIDWavAxXAtROX0S2FnIn3Di7V5w02qRTHURdbloIEJmRiQNKF5jwbEc2fBWVbLkxwTNlxT3",
-	"jUE3FF7jONRkY8PbBimzo7HP7+5STgm9EcYucn59TD6DNuBxJknfrbKgEGrw7/+R7fesFKKhTfaJi5JC",
-	"c+IPU3sNLmj3Y86WvWotBPSEyFKIuut3F19ItCm3tRyPIIam/1NjwOCe602G1CLvP2dWyz2rBH9A2IW1",
-	"Vp39Ipv7pFUlxo0FFVzqB6GNTDkIaRCf1d8LRoQMu+dMi3VrBEX6fnn3pxDpTK3QmlIyI+uVuI9UFmxD",
-	"CaJwgpBN5LP3k0o7wWycRQigx15AWuGUQ3kPTf2hHBBhAIy7/sKc/5raDSxrCl7amDr604oJIDFukqFV",
-	"arV7a7WwaJCZkY//vVZ7DPKS4M5mnJUc4+gogA2l05PAignGDZjUO7mn1LIZzdOGB6vya4fvBmT6dVhU",
-	"yY8Fo7QiJDm2l6XPq93zD3Lv5KNnX355B4Fi+Ne7Aa2dJNerti5vYQIXJdaDRwaEINXXyCH/C56wnh01",
-	"L4sp0GMvF8JC9IWfQVt7T1RJXiW/V/KDKMfm5Pjx7QvvbJs9LZBKcV5tMl8HA7EE1+5lbaRYwSHv+jn/",
-	"6LnzuWSFz9oam/tO2lsa94Kp7wCiprh50do3FEF1IkWEV27ImumDkexCHzkFzZM3orVv2jo5tEmr0skJ",
-	"Dcc1GMuUGdO8EQD4MFeO50YseL2phM/EHHqbRBPiDAY/nvEs9QIUBr/2ntkZScZcr1gi0fiJyeUra17K",
-	"1mT9/eDqzv1qeT9dq/vlIM1WlJFj7URg4TtRF+5lbrRay0qQJ1EC/gwIM4ZcaqwUDaQz18k8yBM6iF3l",
-	"J2cXLzU6Nb+KcFa9jNf4sev2Ik9jpq0SkX4YrTRd/3kL7ZMxYaeRy9RzZkYhZnJwAi/VwYum0oDkKhF2",
-	"ABz4hXtfldpRqghkDK5aW/igqijMSmn/j03F60BnJ5c7G1LrIzbdRDBaMyRDbVUVpjMScmvSd6GicIA9",
-	"PwLAi1Otfeqe1JiW1AsMiMNxwfxBGduzwpjkTqTyck9wg/ZFZEaFnQS4mOcez8RCuP5SbGSNNvQ0zIoy",
-	"9mzMES0cAjKGd7+tzZk4Z3c9IdabGX5kcrJ3m1h8Ym+yYTUnAXxdXI279xiuATRq0E8GSi1zJ6uMPTlB",
-	"bhPO0PHXgxLY8fBoa7r9PRvi+y3FMPVST25GBCNuxe232G6+ZAR2DRo5J4EYYZ0AgliA7gvzPEamKlsR",
-	"tB7adaB8Ak3wapzHdFyB3XgnRMNWleD694xShj3OIvZIfj500Hu8Kh6gGLztT2Jw4+99qpb0WhpzCgim",
-	"kNjnjMOAQrPlsZt6AfmDSu27f/dziASsm+ImQAr4X5Oylfvgsweua753W/k33NP/cTr5DW3w99QR/OVF",
-	"1FtP3IYl3+KJXCJvUwCGO1WRhntzBJ5DQfKoVnhsZvc4W17WD9Nwd2dmATsZIepZHxy2Kp2h2RoSEeL8",
-	"PrL9GC7L0QiMOK3HjRKvp5togRudvOlwMpcYhLM7Sqs9P/FozslpSdNU/Jh+5a2Cl8XdZau0KCkX5J7t",
-	"28rKxj0yR9YIvcCfC8rHtQpySPa8GgbIhR+S8nrXV1qkPO6XaoJzjNr1+iu6oZP7gKEmJ7EYG7E4Om0s",
-	"OZul1Ha7KCdEoXpjMn4hCMsmm2GwFwtVryb3WnpOPtbYYOC8souVGg+DBd2brK7eAj5mea2IMuegECxK",
-	"VYuRqMjp8m9Ia5+av97wB0D9WOzOIBrNDoQD2XqarI6ISUrbBcY/pqkiMlmmzITVTuSgCcAa7353L6xf",
-	"Lb2mU8Wy9zhAyskIBr7p54PGx2RPp3rfUDO8lqkSmLnf0cDWo/s8vKpFxAy6VcfXKUFK4WSKLu5wsIjT",
-	"lZ9QQyCm6Cb6S5FhZJc8Mj1Wd6ILgWPavQMIc4AiWMmP90zWxgLu3Jr1du834ZWn6UwlP3Z+HvJJ8Y0W",
-	"mFWISh3Y6FEm8GaEk9jgKOjl34/PJvhnRnOE34MMjZshnBQpSsCYxSRz1FlBUIrhZAOo1K5Wh2SKt6PH",
-	"RZfrNg0Lwme9DdAg1Jo5BZwAISwcE5h81lyzLicesW0Z4RKdDb7oBVyjq0lMZ3/+UTnvVH7cExMagRV/",
-	"+ibifRlsIWjFHVBntaO179vV9h6vrz9ZyzbyQdTB5ygOEH3BqwPwzn/965fIttGC7z4TD6Im/dAnKTOr",
-	"FGQkeJSgKG/jFMsmztFxd30x7ip759r9aKf4DGHLQminFry8Z7UQJXEbMCuwHgpS/IBf/Ip2JPnsLuWE",
-	"HrGmoka/4U0HQ4EMvmzFPbtDXzMREWae5ZDMHvU4p16xqPbBaaDr9RDk5uCvVd2EJqYYuvbzhNG2aY5b",
-	"Sj4+D3TuG8bJYuN8Yhik3gOs8GljEbqEX3VG1virFIfUEfmA36R/q7boPodIXwI59MHRRQRsTkHPSHlb",
-	"/uBergLNNlWcK0pmPJ+cKeou1Fqtiay7R85JMRBlrVR5y/6iGOTlgy274nI/HVqMwppTwITXJdEJZT06",
-	"BL9MVo1j5pg6sPGZxmDhYwcA7V8L0QNZg13i9RFTitUatz0G+wfsIsJ1m5bK7b5LJ+kUhMI6AfPXtQLr",
-	"tcqB+UGesdqh66Hhh8LJraKD0JwHp/2Tv2SDXCtRjgsO0CgKQj7f+IP1bReyXnguOnwuVCPqhc/lnsS7",
-	"pgBl/Ld7OQNMBq9HM8ERyyuAQiWOo3LS8Ez88rfY29t2v+f6mHQFaC7rDLgDAfEj18Lkfe8AOgXzlhAG",
-	"lkMm9IMsGn7IxfPuOeCsAvgpic5HYR8JX3XYHhc1xdcnEcvRCF4rXKnTShKgi7A4cTMtSykMSecermPv",
-	"JYhy8vD2FZ7PR0dyunF9rpR9RAyl/pwYC3+b/K+HMJ1J/cDsR92tuNPU9dnEsG9b8UoaOzE1rFSbELcH",
-	"hbtS8qVrNHk937Yil/qVRrogV4oRXK/SvsaK20yyA6Sfp4I0bedI8sIzwd23lTAMvov8oBR9Z4Sop3P2",
-	"B1EGxOxBDuBKtePhqW+o2TwpLErFPhHHwZmGEaoUiig/kO7Ot4JPFk3SyzohSS/t+bxuoBKfALcmJL4K",
-	"LTp4Thly9Rg/142OmQu1MzGa5hRTNfJsYsiC7erR3QN7h9IKHtP4sKr4IR1mey4oZ6zkwEgszQjgfsO1",
-	"SC5vq3SNppxkIO1wxUkwiumxOpMA5K8SaXNqND0DFx+2J0O+l8V3zTMH/lvEo7t3eJrUGCCP54ds37Nn",
-	"J5alnMFw1pM0zQY321T1aNNTIg0VY553m0/rxOgd54iDIczorOcA3/1Pam/BvtrJ75dvf14fmmPFKdvp",
-	"jtVWxOOeJkBV6sDukNSrntsjFnycRDbqXKutKH3iUtY2NF/pm6LDvd3zqvKKnBbc9HyMMeotr8uTqm1V",
-	"H2uIuC0E10M+PQhjKQhNy1MYjB0O8geL9dOAVgvMqgJVjoqooHYXhew49hNsVckhM+ACxHTBN7Ditcea",
-	"ZJiKKU0O016GCDEIkuDHdDTKePbG9jhulENAUjqc6CiCthYpaXm8gpBJlUGRDrh8flNJcZMbN+i6raqx",
-	"CHNgo7dvsZfZUUyY2eM2IxT7SSQ+ICP1yAAmQCXcsf/lSxyigwtQDCnDIoHRlIusVodsWHVGNJsFwnRy",
-	"1Bg4iGMWYWKh0+QxPviiotNzYX6G6C6EWQJY6aYRNXrO0KpXr7b3Hj7WsJ2syw4xqBai9Biz7l4MIXVn",
-	"F8OZE9K1PI5XruW1Ga+x42NTC5astpOu+jIPvFOktGNIPcL4SGJwpaoFEasyVIAOYOkD1ndVPo9nidWA",
-	"HBu0/fqPIYoDVpDie3OQYs/VUJGJlUEhv6XjiwpT2URVGUaZXh9eUVm2Z3eYehT+npjlrNIlU5Ly4ZYE",
-	"zOELkC0peXUC7UGzj11CTs5BiEHp9IAX/RIDZG1HWFpLPoipHGgubFy+Ysc6fWsQQOoUweC5T7fA5DpH",
-	"aOgkILwpVCshCD9QflsTJsQpfSR85mZSvQ5se5hoa2081NRwkdFEqZwHs2qD9XLhtcH6KM9DsUlaDOPe",
-	"0jq6pktANU2Z0esPEAyx3/vqW5Cf4OYD4gHXJWB7QM3pLpijGGYOpyuEedo/jamh59efp5sCRRpwhPs9",
-	"iKpy04FgG7MTZDjZcFljTDeWMU8jZ3otLGgZ0ZZ+mdrRSBlMKLzTqwWk4sMgpAt4TfYZ9lAYIb0xYMoR",
-	"xn+UAh8BWbY1uC9j3E6CkSXnuig3EAner+AbsC4JjDNC7IT/LzrcTmNlVS0i9M5Aegn8ToLt9894V7GA",
-	"buukysGXwmV0pYNhR73he4Ydpqt9Nkk5DQWtOtr5il4oH0gxYjalAVNU8X2yai2l5ay1MJALhek695CR",
-	"rHdUL/qwlVZg3or718VK1FYDBjVizbrmmNuiauGbL6vWbFkj690iNIzEA2gEdAMos1G/cPpQuNj14EQ6",
-	"6iMQ1SRZ/3t+GThWJ+t/L0VVfqe1SsCDiQ+NWNkMBBWU/0+wKErzWanaar6y7KClFZgTAmre3z7/5TYY",
-	"DQe9PvCqFeMB5ji4b150M00SRfB7D1ZI+f2dQk16LQGWneCrDjTL4b9Pg/w5oL5OWXGus+S8lRYrnnJE",
-	"LZNxou7xofeBgi8hP32yGdOP9w1PeuVKnpOuMMmLRgSp3s/8Ud6S4iZt+SGbOVk9TrP7IuPP8D1qV9u8",
-	"RanL6RvmVPULfHbow4lBo/L6j4SQOrVL4FmWlKZku9L7QA/nSOibFDLqXP9Oz8EyPalyUK557qeXfRVX",
-	"YZ767bi7ZHpF3dRx/MCb7wGuJ2VZ2arWCCjDRFJLuE0+RnCIlhE6C4Y4JFcIhkeHzQoLBK2UTCuoU31H",
-	"NFb4ILc+aR8dRwBi3OWwHujpx07Ss7SCGP8JHKYwhm/EjAiGQy20+Qk/GyWn0H1yUr7kerD+oWFhK+ty",
-	"gUY2/zfVooHX+0KnYGb8QDWjL4fMgB5+CFFi/Z2bVzC+FuN+fQ//JVLo8cFShobjEHnArILI4xBxNi/w",
-	"SYj6TeYlAnVt2qRPTt1X664hMKml5NQT0/wJHbwh4+sjN/m8z7ocv/PR3Hu+3dzMDynozpegKpsArRjq",
-	"yuJJLYWRpTjRi53O6s6Xb9BQBwCbxXA/xm0U/kBhKdNvdkztCXIIeuUw4g4eCzJkAGFaVZVJSUG1tpLJ",
-	"Ws+9TrjGME96DqRGwQTsl67/yC48jWnhsOmgG9L+JmU+BDdBpl4p+KejsHbjCwzUQoJZxxEAq5WOSgJc",
-	"UFVhxtWMBPRcop5hleC6tt51cV6QRxLsrjXVDyVi69kfQtEGL/aH489fpp+XRugH7m1WM5TyebzCHUQW",
-	"sGZS9szE0haeofiIpzBwYpj8tlwWL8I357JcVbfVs7jEySmd2jUSVrGJ+5mPYRiUC+mCC7o1nqxo5v6m",
-	"sXACwz0Vm3h98RMDH2fflEu4du4Jz7PbrkQWQDFE+0YlaaRg61YDz1LrdS83glcV2JKCVRriEUXJEMEG",
-	"XV5z1NQMhwks5SzbeMlTHrCtOrBG85WVRpQBbgIKZ2u5Nwh+6OXOWhyAW+3xwaWvpoCbveSXmSA9tNnL",
-	"KAFzhnMVgBK24NYLkMVDn3NwrZ1N7RRVEzI754GHUuk4nMYYfKhHC02X60XgmjE3avbLTA4mldyNAitj",
-	"KNMoAQjciGnEovaf/6wyRQ1rRcXSz1oToJG7i7ocP43X/PCzpgwu90yEj4ZQUWvVatbwg8Gdj6rzH+qZ",
-	"6QCRSyPBu5WRUzxIr307kGdSrhyoD6iZ+5H9XUlEBUzEsk0EID1FWtdox+y2LZp7VAqZTpQm6U8xyVlE",
-	"1aSKSaGDLiR37VuD6RiI6KSgrnTMXTzop1gLjYIRJmmOMRiExIRZPAoR01/xSNPmFU7qAHFgk2dUqs2t",
-	"7+0REJkvpbFKH9PmOXMFKyJ4q4IheWDyHMKkneWQONsACT0UblLD2INiMSRVCAFxSgyac6dDlJ2fQsKE",
-	"h9IPCOZhJ5IkHnecqMWRrUkLBrr8K4GQjnF+b5TKe1KHAGpdnRiXByHuZwOosMmZOKoR8MqsZguBf7iW",
-	"NLp4tCPT8d3RaHpuRd6sepiCqDmM6+8VxUxofaHa7t+RdZHdbSjMdpGfKXdEL9krWwCjPjEn909rcMAJ",
-	"e3No2t+4XCXJEJ4cjitJ+apKVJ/ZQqBAJmQTSvRDQXpGxW4GluVK7peZKyH3SyZrMuHZVvOKVTKdBzgj",
-	"uKTKeH89PCQJiF2Y4lG1jOv0sBe89E2bShCLiu/4W+4amglF5w79ZxsXSBtLwxV0TOljpTr5yYpvKeES",
-	"gsnc8RJWOgd+db4+UC8t+QTyofPkYZ2bVIaqsWi7nWWrJZy91GMn643QjU5G2vpiXm4z1nLFLSVQBO3N",
-	"bNWhLtjbl19/9vlXfwh57VvpHirWaPUhGWm8Vclnz6kDJO7v+WorncRtjajSRUJ8FZ2ZdYImsJ0GckBg",
-	"kkV0/N2xpKjnx7IXJNq2KZS+4ubHGoohJ3zUq13b5LBg9sG7he0wigm5b0EV9po2jwXk4UEH3fuocOlT",
-	"jFGfHe52I1e21SmSrMXBsfOMe5cvqxliGe7OOyi4NJoOiF1HU0thi0cHBH2/1mrjo+ompKveMW6g8m6E",
-	"43OCKtRL7KgzeaO6retMyZjTugTUMsQ78ao6s553vlzWiQtRrtdCi3T4PLoOoiRcZiw/GsKDydR2CD0u",
-	"CD80VdHdI/7OKpF2phTaIb2bpv9FruQfJSSQiYaKfIWNGS4ptct/TjpoWzFS9FI9CF226SSbjU7mdmBY",
-	"iPuxC1sMtTZmhG2EppNu3J+ldfp7qqOdTAo0OE8Iuk9NcGSwP8u6/LFeq9HrjR36WWAilN+7zEHBQob3",
-	"2ph2n5LQI4INNSk4FE5Z7VQtyoIqVPgwd7kHc6AyIq73m0J589USzofhQ6uPEI0ltZgc9eO2IE0Jm5bK",
-	"Il4OhzslWJ1OEZWjB1FNaP8K2qGQKxM8CVDwlfbH0A8fohfKeFtxOj8zl4ZWL2ZF6xuhPSRxgm3uPege",
-	"9y9lVyqEa5QbsLYW4WhvsIjgWlbpyDgabnoN6q0Th8acfdAIIkPUajylDhpBPPOoC+ydRDQcVZVZVaVD",
-	"aaZyeupQE/zO39tyA16VdDz15Pjn4qY1fJmzrbYmddtPSIzuNtqlDdYIkytRsIDPPrzjHbmdhzc95zQl",
-	"UKM4qeaYQHpZywloKCe4oFQZEUkkpOMhU/BXNXAn2iY6yyJwyc7h6m9C2OwzXPcSCM/rs73T6H8qFEbg",
-	"UcaqhjX91Nd/AYc8x/CgTB1MsquK5GFDRMAJC7cJneafkPd9InYxhkXoJnkpGGGqOmiGUAfpD3teVQuz",
-	"ksYA6D3+vYFoD/Johb9tWllVykqqEEuhh4tVJRsCetCyLoVeLNGr5/9aSr5XmAMh0XOw0tyutoulwmtJ",
-	"DSEC79hYuVo06kD/IKsHoRe1tBqJdqV0bSyh1qwpFWMJdRYXRpUcMzTKhTsJ0HFCDemubtSBW6EXptEQ",
-	"DbwXEE1fq3phKtks9liH2bs5xFEsGq2s8MkYZWvsYo8Jvlsu9cJKMcXXeWm6hfd1xoLjUMBbam7kQ7pg",
-	"wBaqPgLzuIasNvP2z3uu4YYvMhxDrdnJE1YM6wKw34Un9vejtUBO3ovwMIT9zNyjV17o6zKva3SKAY14",
-	"1WcCWbyiN+liuiDMykQEbZ0RDkS6ruRhe2S1QixHn/JKoNHR2ww/YwJbysoylc/+XbVuKdfBn8Mt+K62",
-	"afC5KQSLXYSK0OjOS9e5t1oKQ+56gDiA+KThmzwOCjjdUO3eg+OEJMTy2AeFSHkv1F4gYkOyfkcyz8HX",
-	"F0I50eoj+kDiOkM93AltZ4jzlGaTAEO+w/pgZApQa9huE8uIdqtVu0kjmAVUzRk0lMO6NO4R2Z0lCBBm",
-	"AzYT2GDT5kDXehGgx1KlAcZRjpPQsCALe44W8hphf8MKAm0H25pPHTSYKxJPL0Kw6BGz31tPl911TrHL",
-	"+HYOuNRUfrFXD2IKOtz5bOnJPsZZN3N+hnCS5DH+lxugp/IetbC7cXkPjp1gRuCoo8xR2DbakfzZXKK6",
-	"XFNX6DPfqXufpf78Qk/F34HsGkt+KJ6OPOGY/3excEfpg907noaRvAzHOgkJOYCkymNFd72k0nMWn44C",
-	"zljDf/snNfHe4W0+8wKN3OBT+KDAw4lzB16b5MW4kPwBpvNYt+qQ3mKCpjg1JGjBq14FSSgF2a62mXgO",
-	"LQ59S2xs8FuppFldrbGqmT6mH3SPZToS5V+XkBpmwmubwEFRIMe4dxsSX9MQ/xNTc8lY5Ha0W5wfOuzE",
-	"IDc4PqcO7SQXiYDgj+558GlLoi59UNSq9UEbQbFHVFWrUFPeaIUvwVap3bRE8Vcd+sEjksVfcWMD/lFC",
-	"qGzrUvngJr5D325s+j7F7rpJv0MDGpuNODMPkmXe2yPW1uOtPi6fFtCHxgHKlBH5lPN0xqpr6/tPr6He",
-	"2O3/UK16T2UQOZTKEu0TVFtLa24JFuQCcoLvkZzShoGX6gBlUkLMDlYG6gcwD0hnnwzBGLpdwBphcrAr",
-	"M3OPZjKVM7BiTlT4hq8Shb2NTZUHBNhpEDLd796zZ9Re4DIDqlHnwB55t2Cc3NReqKrd16kAYESIhp8R",
-	"gKpf45GCMAjFt1/lUx1qjEzeegAfWSEMcsDMBMlN15jaMpR9M6HCxgp9S1O+KFrYdUAkauwlAjVuSAYu",
-	"AUoy4475xDPauRqwRTatMEaUvkTqVnBCkZkmLnbHNY5Ja6kuwtDxtZaVgILLS24E+8OXGD2LsUDLoz0B",
-	"XPrT3d1dAnPpNMLFjZYjMSedpZhq2MgLVp+o5TE34EfUK1X2I12iuC/ByVw3PToEqH7uLLRYey9g4kd1",
-	"mLdBGXh5IxquuVV6nKPRwuNvoq0qwrHR5MKqA8i5X1CWGlKKCoWuJbd5pFaoYyJTYWdV+rAzgMIQuJrz",
-	"BFXS2ALiXOkWO274LJ0ODNwwNXB0+BMLvQRMn1GNES3dnhP7DR45HwLVnZGk9d6bQ0DeJdXASWkEezmo",
-	"KHcO8HKuoDUXRvJMCczR4PnazNwZgtTFTkwxeDaDp/Q54z7+fnlkK17JRmBFbd64f0GAjt734gNf2ero",
-	"NvsJVV6voSZ/1wHaNg/SJPLreTNFo34vMUe+oqdg6hepsmMNN3bR8EzMT6OFySgfmIbk6wyShxnTz3lV",
-	"3TOrW8F4WZqu0raXLg8cN3pXqwOoYlv+kPaomy1vxoVDaISWczuJTN9abzz/14P+pfSH1JX/SfD6bfkv",
-	"zf39yV+mJJibxyEm9zrERLgbEshad9WzIFQHZeWtOhi2398zTveloID3hhsjwBnpgXfRXSGOgkGCmPuE",
-	"AnMxAKOTtdWaiMfIfwqMPI4EXZqRk588hI44ChR7rRoTZilv4xZ34wJh1gOpfsQt9TQWIM+QoYW8F/o7",
-	"+D4I7Cf85v7if8CaDo5FT8Mn9EM/CqKQOilfBVaTSso11vNJPHOfm+jopGCVMIb1M3+iDLSTGPbp2MfT",
-	"QK2H09UQCoKw0JBNU0vHoOReYEBzunpDZqCpLpFUWlIOCnt5zNxOBD0aymiQnZCUYzDuBUr2T4afzglj",
-	"c2zWay4rH+o/lLuuafmmXfFmqD0vxazV5mVA+GV64BOX5fl8N2BueFaAbH3YHjFcyQkj6A5vhEYTdcop",
-	"bHtcxH2GN99QJLqo5IPA9ECfr3KDJwF/oL4nJf3SpuIz+ajkX6/tDnU0Na7yoGfOH0MnMwd7P9otyNyP",
-	"3nT0yxuaeaDDjjJ6l8Jv1Q0d4Jl7d4lN4tpunh6x55wgWTtq/HVESYjFAfYeLSiec6+0BnM8FsHqamJJ",
-	"gyGfE6JzeqR0qYOvoyTq6B0R1IxTuICNpI00IIT8WqrNx4L9yi38d6la+xEkvl9xIz+y4HQ4sqWoVFxh",
-	"KkPonoJzxpqfIpi8E41BZRAr0OrPfVAyCeBg1g2oeCmJezYiXxaLDxJmhc0njLm5Q9kRTpVHthiOOCIx",
-	"R9PHAQrcheTG5TA96AcPIiKkztTVgGM8X1kjJ4GkFdZuRlcurEEd49AoT5w3gP9E6fXDQsZ5LJTJhSTO",
-	"rXNWHEmSvJVXLwCPbcvrspqOqPCaH9IlblNCGswgvXsPvQe5RV8z+EJLdagnRj78hH7Fx0Q+dFUdhymh",
-	"Aio9ZwThtvJKmgD/DKuBcmQNutqBka+ll198mTyYj0hQh8kFJLm5SsVv1w8OXIT9SR3wBSUeP7WZ7NOa",
-	"Q9KeTS9KBeB+nERux17QFvTJ7TU/AE8t5Ubae/bq5bMl/P0N/AGwRFeqLhlkfRPKagyR9er7r26Km1ff",
-	"fwn//QL++zn899lNcfOG/vs5/PcL+O+X8F/46iX+F759Cd++hG9fPlvi/1xT/98l/A96grZv4Ls3L7+a",
-	"BPr6AvfscsxXt4Xpq7zi9cKHNibyu8WHrto3ViWEyvHk0HoQupQrqoTJod7qvVdJVrxatRW3KlhmIDuZ",
-	"1YrB2Rdk2ixbwVRdHYcVNLHPtQJgNhamkwbouKAi3tyqqNPr3QF0NEZbpCL/AY5BmAgTunv/SMDyFi+r",
-	"QLpKx/K01eiM3rTVuTK5oEiCGxO4tlNWCl8lN1XCFXN+ANtmaMxvdZV8l0st1zb5Cyw+XYpHZZ74lchg",
-	"W5YZ1BiTHrqrb5kqLGm3aaPnCW9KszbMBw7kSAfVYWVG1FF09y/H+S4pU/Y1+F98oIXjAmAakBaiWPfZ",
-	"CmVb/iDOOmzOYCet2pPaITMeuDm1taZAnGdQzUdc6KIuF3Nmss4gwEPynDuA51j7CIDcC6c0bYUAZgmQ",
-	"7t5SDdBZbMnrHVtBtSE6jQKM4LqkdnGRxjQ2/HlQ+Hy15iJAQN1j4p+jkSI2pg6uyO5E2a+oXrqW++Q0",
-	"fM2eiylkWrRqV3UsLuQ8LdfoXGnjmHAS5YAjS/uIuxH5/CSfZIamciWA57xk0xWlzjmQtXtjBCRGP2La",
-	"B8a6KF1HbwjVFT1/FHGucDYq0y3kz7XThB4dt7cBkNyFVYvwEE0DzCYn2hAu2+k0eIe6+ubu3zAl3OpW",
-	"TPav+jGKGz1B3u5aw5FNbX6uToa/FDfDjaI55Y7n7alV2fgS+EqBe9o0FfCVpVY7HxAL8J414EhPkokv",
-	"tiL3hGJzBQjq0+I9kRmjF8PcXVhup17AribXST6eUjt8OgD5tyD0D4rHKPmRQHSkZh42dDL6ZLqw110K",
-	"oUsbu5jOTaDQdqnq7N4FoBoUQQdWIbeu4AUkwEvmND+4dxQd2kNC6l++SeXT/0MV8/RVnqBeR4/b578d",
-	"yPlgnIi8/CmF6wA3KMd9TA713Ml2C7PiVQpDBaYVMA7WfGWVNuzu9quC3d3+8auCPSvYs9vP3R9uv2IR",
-	"vB4CRT8xULfTQGBCAhUpX+RoUvGLjr3PK/ffPZZnikRc8FB4MHMqkxDt7Lm6+H8RosyWAQt3vwTAL7je",
-	"rFYAcSY02wnRmHi7qdR4Jbju1VcC44RTbdShZvhwOZWWa+CWWLjiHrmk2pBnnlVyJyJh3XVRqQOk8hTo",
-	"yKeGyyMDj7r75Za98hXO0ahPk17xGqaL+jLMENSvrs55EN/7br1++lRHMmHEbFBC9sdOzT1rJcBWmTpl",
-	"YYB4Junz/ZC4dhC9lHDXwPn5wPe6ZP7hBIMIfARuFFmzLa8IegTm2dVPcdv93BFJya0IJCL2zJcFfTTi",
-	"8myjkht4MW/Xo4p8Y0OYmYYowXUlJ1xz356gP9NQj+G89k6NlRB4V19jk6tkifpasYPSO3dj3LtfkUzT",
-	"C7iIPYz8uMCyrwnvUiXFgyj9XXTUdhQW8BLgE8YrSNd7TkqWT31C/PxHr28+z8711Ai98Nre5M5yRRlz",
-	"eAQQTylWEqKcwS544rpJVWSeYYt0bcdtkRCrRwcBdimIpJh4Gm6o3LI9+53qH9qOA/dvUzUe0WuKxsBw",
-	"D0PIw9A86GUcj7GBfDMm7CjZFBPDcCcjskhyZV/QYShr8zgri1Gy9RPDvL4WnJA1hEXC5BD5c637cS1Z",
-	"IBUc/RFAKn9R9i/ozZshmGf0C0RQUyU/evNWQHKXPuDWb/tIkhWOkNrvn9frdF3ItRaCQTRH4fHVaOQN",
-	"gnyfpFCeS6ge+sHjBITJGhnSk5mX9/LIqo6EieD6KG66fOku0MBPKrm5jaiTcMEhEhxQY6VTHiGitxGA",
-	"l4kg51jqncKvBxuehNlVa2YUCKb37K4L3uhlvwIUmGpj8MAE9O4JxKcv0uLeOFFiwMo00htB3/Vl4a5b",
-	"JvZaIaqkl54A6GfXkdq6VaXMjLCMXIUL1z/lvyRTIUnYBHO8eiA7JvnGtpgCeeIccRdmseTjSHXfuJbf",
-	"UJm81VapgBk5jAwjMOSNqIXmFVsJWck49isSgdLVkCFJ1rHWhzRIHxa9SH+rauKQ3LJKcNM5lIKqFGT2",
-	"DKKwe0rygT8oyhvBWvf04EoD5ses6J9MtSREs7SoFkApL7URWRSguALF+ZR/j84reM2sEkzUpUHXKRgH",
-	"0IIxu0CyehDJ0ZeiUgd2556LUvODOYFTv1TfC3UlMg/JaZW9PgpDvVBtQllY8rqE/Isl+Bu3PgzP6eAQ",
-	"mNcBCfTyo5BURp0EtMLCa6fd9ek8rBFJJypv+F2OVt9JX90zdEK6RXy/k/zqUAsofPwoWJZMSNPZ4KPc",
-	"bC5CEIpSM0/Tl6yoBKR4B+wvzTjbQxFT/MqnjC+PED2X0hScOKu8iJRW47TYk7svUZ4sH/KVgZeCaIte",
-	"aW0M5qYkdZhnEgDZqqZJ189BREPX4HmMAg0lf0wORNi0SXB1dJa12ttCWml9+jivj5Nrwbrjfgsj9Ey6",
-	"fxyymjHMUwiHH4KeumOnYniY3zwuqFBkHB5Alkh/Xs+k0DkZFB9zo85OS/YZ55OPwxdBH6DgT8VW+w+8",
-	"KGeo/gIyPkO5U8DXOvzpHiHGydHdHvc2tFuTXwBtG5FBlpbf+tXOIGe4/JN3CPSqt1YLu9r2r/p/DTfM",
-	"vYflhMKD1Cyl46IHE+eYXfZfpTgkQ74rUbr9zeiwUU5AGtjy2BXeLgjocj4M6ZlMAso7SSvRPoNrlF4J",
-	"hOFBmjmk/lfXfDxYnHKTqPMoVSba3Wgrs0eUSPLo8Cum380p4HXUb34qX4fMwhnXxOfORFglXzwCqARn",
-	"MpL8ONMwMidBMAOQ9fjEtjhfLUpFS5/H62ShNVB0t6ryOfg1aH0A3M1UvfJCu1OtwLHlfoUoCqnqBNhq",
-	"yAgjpovIeZOSjV9jnbRHZBq/5tL17uPH+6dMaeD52rwMMLrtQX1Wyr2oDZAqW6kSpDP29q8/MDcPt0Xm",
-	"Hy3XiJL/DO1NWIv3n0M8Bpx6CoLPtR5/3eB7ap061ba26CKYRooUt5uxp2FlMTCkjVe6c12Fslc3fiZp",
-	"yjMmp2WD4tVhQATLNJNYn5sZWVLgJMSWqYaJcgM137TtEMJ6BuzSCQNgerISUmpcF1MM2DDRR9iv3ffv",
-	"PbrYKR2YCVlFxswAKGtwttg6ve+HWMR79T0kNEDCAiQkTIq9eg2BbZdHXvlUqcGOZIw4If0fVS2f7580",
-	"4UyHGj0oPe4Z7QCCk0Ud88EOoeh1tNtbWZcLL7xU6iB0+NuW61IYO/h7hfVuJ0TFlWpz+zPFel1cxPj1",
-	"Vlk1zWwwKCCtyVHowTWyuBqmCHe3gYrZGDJZo55xarQeD5Z7jQMGS2+I5pzzEWFxzvwKcwQzav2K6/KJ",
-	"wZrmK6WdwHESlkesTlp4R4GZHRRtymQD98mUztY93yIYX1LihSPKxPnSY9DNDgtYNujFyaWpzpk2ZXDM",
-	"+kTWu7nfQL1yUa+S+DwQbg+0GMLxn+AbjucTrZ4IupTGcicS+a3owGIAXBb9pimtWctyM5vcJlS2Of0E",
-	"nr48fbJKChNZ3xt+KMAcuxTuiQyvcLqovSxT6C1kSPJ8QNaskR9EZSZ4VaHDQKbxcXV3rUCmgLuRZL2O",
-	"if0FiTHhhw2FC9anSEDTcFwi6c7yuoScDfEguS/uO8jkHoeTmYoLY8rFxPyXJAQMfp7dsjRwoyfxJGcA",
-	"oILgWeUHfqTkv73QnGFO7GAVE/DI4iOczpz7H0mziGHIhvRvZUOAWuB+baCKBtyBsoAUKTDo+rJXQBfS",
-	"AAJZ8jZMi+s/mWQ8wzmfTWF9J598WDQiXd2euHv/nkdOJV7K8RC4k+HmJRVbWdlFKTb5Ss/umoGD3B9S",
-	"UDLO34WQzNCtP3kBOlXwFDqKPI5BmZK1BRTV4QtKj3wmfcctoXAaZWfZIoDYnkcs4BsjhCKEpqK5/SJx",
-	"YCABcLPNQKDmRYOpNutPUcoj88jMeFXALoLyOnBo2IJi+NjgUXfHeIZOcHsHk/rbh4Idf+levK5mI5Hr",
-	"EwPqKsCtRQe65x/k3gkOXyL67l7W+PfPPu/B8UYPRBe1D827v5we+OuoPnbS/DHdBOgvyZgFMHR8ZgfN",
-	"n0VjH3fd4vknfq2yxq1SarGySh/HS/d3Fbw9dWC/yZVVvE5V704GAEFQMzcAkO5RvznbiqoBQwc78NqK",
-	"EkQNymnxWJjJx2dZqdUuXz8s+Ch9PASAaUYFxDplTSYDPC/AbykYJRljGVPytfcr6MLCamUhjyf19rhx",
-	"U2LcAWFaaouSG1R8MspJIVMZ5QvsORv0PQOr+gV+kOxrK1a7isrHTOrs3TZjXk6H6EA4Y8iHQL2aUsGA",
-	"1CGbgrAep13yitff8mMGdXtyIMNG1LY6ptCxnVAFZOiIGYXptXYsGEP1loBAh7EFTds0x+fk+ilLuhlK",
-	"2y1bio2EevQ+TYzXx7ymgvcqIfkEN3eAW81+T3GH55b+kpq5L5zykD+uhh9M4Svdoy2ATuyg9G7qWb1U",
-	"VZmMqBdrm0u5UDVmTEyOLQiFMlIDQRGGzFDgs6tZF0EzEdd8L+3ZMPqBIDDYQ83r3RPDllybOWRfizK3",
-	"0DPudMfDFo5ATB6UzHPeIZ+narJT+bxb2ajN0rUBGHixQL9Rf1KNFKuunu8OMjnck4DCJ1tLC5Eecwjx",
-	"rRDvVDJYGOAj0zntNQFis1WbLuLRNt54mUoVgGr/7ppBKVVZs5Xa79M4l6Gu3xTRdE61b9d2Eb8XKUe2",
-	"clcAkY0xwcF95e8+xUlNexqUql74wcaEsFOAqlA80FFHF/AWJk8Lj48s8M2OAYa4OxJhvdwRWEFBAk94",
-	"ATwr7M4zfhUDlZ7uZXj6T65YTvD6lifqGEYCy9kQAWo2DxvBqmYiO5p1k6xqpmHI4QS6kMXczqQrjeWQ",
-	"QXy9A3UQWIwLkqxzpoHp2/W40Npp2BFRqCctL7cnntM/Okh+CjDJXxEmK1RSJDXhrESJpcNAo5hZM4oA",
-	"NGAU/DK5CXkF9p+gwGIRqWwA8wz9UxnpS3EGQAjLayowslbKLtZKUzU2VS/IT6vqBUU5VxxBEB17muAE",
-	"CwM+xg+m1bIS+4Q1VFiim8EjI7RWM+JpzhX3KG5Ul+hyNiiHmhEuX5vRha20lTgTwzJGWvCr7yYMVfjd",
-	"CGtPUppWa1mJy4A2ltyIBa83lfDWwSG8mGjyWSoXVwBBm2fuV8sbkQYuO0izFeUiO27SOkkA7f21xnOI",
-	"VukHD2s7HfPsGaSREVaK20Ula7FAW1h2N/s4MElu3mn30iJSHNsIOxBpU50O9u6RPasug+jsHaJmPgQ2",
-	"e+iyOUuKpy8SdVskt/e0u2js5AE6RXhLMROnDi3Qkp8YMr3Yg2J7VdstSPjgNEuV2SszJcWxAAuAxwuR",
-	"R8IdaiYDdBit9lOFA1kv+EL3sI0j7tU5VkYMvYSlHCRUsvyH3tM7qxsq39gvpeH43F5RKNGUQCHq6BGx",
-	"Qv/t5JevyweZMly+8wCYIeewVAMkzi4NUtSrLcTuJxIdQ2nsU2PI7rnTTVglra3A2RVq6YC5pWCceSi3",
-	"EIQbPN6gxHGzI9E06fWOkIOHJsY2jTJ21ystryDvInXdL5CrtDS7jAjMbU4tfVDJ88FEORJe3SU0jdoJ",
-	"wlr0FWgMP0AyIWRuR2X0o33EmjL0z7+MGahDTXHavW6L/URplbQ/qSsAZOeN1wPmUjkxnCoWqdqnLnML",
-	"WvdKYRGKVM0VnpH3A42mxX3Xban5oc4muREARqJXCZWBAmTAlpfpUoAfGrGyosxP76Sj5ZFArIfYLKIq",
-	"z2T3or1HWnd/eJ32Ykwg217CqNWUYuopBvFkSXrGXx0ZbFEREFxXx+RlnBpTiJpE6Jh7HSveRtoJD3iQ",
-	"D0AMxHZJctpG8WpxRqabapx+FCwOGFWoh+wKLxN3O4Awf7Yl1nquwEWZOsSz4u+/DPKqAwc+EKsAy95Z",
-	"FTKDzRbBwvyfDBrK9UYYu8g9epRqx2XF/sj2e1YK0dyzz0MJZLaRD+mSUuf1mkbL8djIt25dr6ElPZKL",
-	"Kl3iWa3ZshLC6fKAV5sx5PqK+58aHFgLqCyTN2xhlfzxJOOuH7xEl+AJg5wyVuy8LilS44xiGOl+Ac+v",
-	"uxx+e2nA3nmdYU9pTZAH4fPcrGM5dcBlpie9909rqIJLs5vhg23tGyfnpHwQUyBRgebf8HozxKzwMKg9",
-	"qsDZnWDf0faltv0NOW5OhaQZFqNveHIb87o4EE4PHY85NZQhnIDPnSAt9fyNCIMUOOf0ElM4Xn8RlinN",
-	"ADKQAPnQFeJ0zKg6Ti50Mg87iRGO+d/zvw3iJT3mZNxl0Z9BcsWi06WiMpF7SH0R3BzdotqKFPC1e3Cp",
-	"ulrNm2aCYmnFvhH6NoxzgXKJXcCafTddAl467xIjNjS1ZtzsoJRcgYjyK4E+e4pY18JgBQjyL/UPEYz3",
-	"Q/nY0R10oHoQuZE5YSeOvTo4fjvxDwuPldPtLv0p/BLttv9j+C2//fCA8gexoAC1E9hd9xM+Iw0/jKxg",
-	"eoibVSklIiBi+oMwXTrseNCb2794LQUeRYaKsZTvvJSPMwVce3hLEpH2lpCzcx8ERF9kYCA05vTJ6TU8",
-	"TZl1OA9DtrsSsuhHRujQJENM7twxhSAk6q4sscSavoSOXmBMoEcohfgcd3s0l3XKTrfa8nqV03c5QCNG",
-	"n4OzjHHmRAK2bjUY89qkuSSD+BP11WG3wHFxXVtfriyhU4OaOR3WWh/PQJpOQDwPoNJyJ6YOfOoww60N",
-	"BsNoVulrslK6vAhTxZh2nwrOo4gPAA8TmBG1aq15jiHCnNyiTgF/YooIk4OvVqKxHtjMQlCBDzVRa3pl",
-	"c3GC2Qoec9GsW2uyZQFCjXI3H5gfyt1TPIrPUtJ0qFl8ztVzvr4CIQyNhrKsVF36vEs338kxb1erBPEf",
-	"XX++6LP45ZFRmexB/AHGJc4oTR9VsZ5d0H7+aP2S2jM+jGpqP6qKvo7Ey2lJqqMlO6AuB5yLrB0zr63X",
-	"D3xFoj4xFjeBDhzjMULUWLrvtylzD1FCu8Va6Vxs97LiJVh+0WvBoGn5nAh5WbUZeKbpUV8ZpH3ihiGM",
-	"Cjlt7iFpU9EXL0liAvBYsjwLUQ8wIglkgTMjrA+WpWBftMpjKeJ7Bvn3EVwDCvfSEPaxOwZVle5aZ+Ew",
-	"84CWj4OpfBNMsEOpV62tqAmdNopZ7xBg7pmRH7B2ALolKveI7h3powBasKU4KkoyhgRcbBwCHdOYisEH",
-	"A5IAcLQFifcHuRIL7jVD9z+IbVsrbWunXsDf7FaLrqaBGzf8JUx4tMAxbMztG49zN7+4cWe2xk4us0V7",
-	"zMjFKQpgZMEV9qwCjrwIn0Or5T733M2oHxEPmR6g6NWYOFlFnhJzFrGlFny3EA+izlUt6YqPdE4tJ4GZ",
-	"LofQ/RBhcI5WJbkWHGSvn7Fz6okk6QTBqBzkqMXoFGwxMZfhyMVwv/NHZs6d1rhLTfDdd64hJjaMahCI",
-	"5jbmgSLUSLPlqbfxxNf5JBjEgk90Q+AngMntjrVgd+4le5YPnRmb+Q/YCkRsvZF1buq1L89xVgGARhRc",
-	"o1TqPuyVcXqiYzo1YXWdJDiiX4OMAhRiOhnpkGB7P06rVZN0PUN6VQ96uZf3MS+koPOeP0aKcBSYrILT",
-	"I6j4CPu0GB1IoIvkzVFJX+BWsdZQREKj1UbzvZMejLAkQ0SpXZbrIFD0MHYMVE3fCUHxaVqpfTKGwU2j",
-	"rctkyPaGN9Mt4tDND7xJJrp6XL2z0HdYYeIltAWT8ngqNgz6yjWcVmk6gkKfEzCtGlFnIq3mZDNcB5au",
-	"uDlk4sW4pSINghtUE+CShzJdBy4tZgKxZcDuu4+tFdKyLW8aURsq3SOq9eRCD+4s3qez1TwLmN6RP9Tx",
-	"2Htv9cWoEDiqCKTvgPYkIGWiKZpO+kq6u6A2qegbJwFzVKHINomDsI0aWgqvmLY4J9NvRj2aLddpQN19",
-	"ayzBjrC9sMzCbucy8aak4Z3ghSeNp7CXCPPxHLUEMMc6zVg+xDB3FGaXDuDJgVapk6qXvU8y2WQBdTL9",
-	"y+QzmZIm9nbPq8rniuWKwXRFKso2iR4HksqMBJtZ5VfGUppg7Bi0G6iD6OwcOld4ONLo/9JgtQ4s5cmP",
-	"RYcPU6oNqZHI9kAfB5EHmNfgVq7ncN8fePN9mv1OiabtPTSY+HdZiQ5v5FfgO7NntvCVSkHGzPJqnyLa",
-	"JlhRJqsBYAFlvVmcqwvgWc7w84sEhEklCB5TkiX/7KuHrM9WGrbHBHzeZRUa0CIgydjXbZqOZdpo0SRV",
-	"GD8eWtfQqKRCIukayoxfNGbqmaWHFUggvuY+eZHu+YAQaLO6ZWQJ+D1P+O9+droKFAdDqQbdbHDpdVsb",
-	"RjWcLkf5N/xBmMX55wlhdEF+KqByBSqP+0QFiyjERs1iEvAATp71xHjR0GnRMez+gs/Fh75pq2QxuCI4",
-	"VMF57/Q27d7szdait5nko+C9JEETwJwi67U7VAiYRbwn90nDy3sIYyi64AeycrBSlujZQGwFtJzbewiD",
-	"CP3yjRaixDJAe4EhEoqipkt+vPeVKbsKk/ds1eqq6ApFw9/NPSu1XNsi4MbUviwimpXoydHqcE/1aWjK",
-	"qt444drbmMCX3twjVEKB9tFaHUJqOeP1MaQROC4R6XE1SJYgsvrynlTeZYXwrjBFCDbG6HJvqITBRhP0",
-	"WnH7BguezU/Oa/GpCtXdhtl500XR6xXlm1777jTKsB0pmPp2tSV7Qi5jdtVatlGOnirxIKqCNVzzqhIV",
-	"iyv83xM6ccH4CsKwPNrXE8P4B2numbFCNAVzTw1AavDV7p6ZVVuhlxk/hxuwdONgMlCXL/MgIHEcWmFA",
-	"ooCUTepgjCjcBbilxV5AF1Bo/WPYrxdtwozrBPtepfeEgVMavynqUDPNrbjHq9PtNwJiU15MuuJRJnst",
-	"Pg/03xy4Ls35jLgrptnNT4ZrKl4Lk0Zlg8S12LXfo7dZpY/inLtBDPSBEDmB1hW3GL94fvt8mCbXgi/2",
-	"+8/TwaXUCGA4cxZRE+7fWT0KWwWwCzPBOWY8sUebnJhUYjFR3mfYuW7k7pyT/KQLbZgXW/A11fwCtYcb",
-	"tqqke4ILb64m4zVApnf+gRN/0pxIinkYHPCkZrAFfFFRLPRqldqd1p9yC4JrTouB/xaU7UCY4iYCFb8w",
-	"hOU0pRrPP5p85sR8AMBAxZoYLrwStR0PXwh4gSOMciLf6ZeAm4LdGRCVqSbfpMbnHRp7wU2rRTkhbhDa",
-	"UV2Ji5glRk/MbL9wctvsj4Ak5yQ1cysWRrV6PLD/LbYay4RG7jVdeure5XkIQf1AMkSBR0YHPnwfNieT",
-	"eTARM85IT0enzREi50ldeei+tXOcUrTbg3LDra4de1+UKU3Tx8h6N2CraxNVPgB0XXj74BIjvnov3jjj",
-	"fF0CDl588n3XUYzx0yWq+xCgmM56pBq4ycm6em8RXXi6yh21dEeS5nTinRryuSk5XH+WAVvFG1aHdNQa",
-	"KG3sJDs0Utx7BySgIN5cnh9JyWBkk8xrtm+FqN8k1ZarGI70hKDZNymrKlhaNJo0zugioqsUOUz0bZuF",
-	"1apNVzHdHju9GmJlnqBru23g7a2VZXteihgZEp/lJBDlVsnVuP34BTWDDMm9yuCAcsuh8jNzbWpjNceE",
-	"h7pEVVk7cuGHTIC/E8QwWHKehRc+ScP2TUGQ/laapiLeKf8pFquKGzMDxfWt/Kd4UVF867A6+hzforBC",
-	"y5rr48JYnjRl4b93BR6Qi1Pc87IFL4zvRfKaWS349NoHTi1/azOF3g8B0HjSbg6Cw5GAIhyJgwcK9t4/",
-	"oKyTU+iTRWqPkrfLo2V3CEma02g+k3YLgNBkhxlXqqFSC/b7mFotb7eiWvfym1prcWlUlgeL1iMyv2mb",
-	"ppI+mtCS9DoBPQOHeQR2xltUOy4Kz9daPvBRfeNranYZGq67ApC71ONzaI1DLliLDMBAk6sBuVWHxZrr",
-	"vFjRVfLy9syDqG0BijvAJ56oda2lhIKqcjNioi4ZxZWrQ30fcnaK3m32n+4h/PRBMKqeGNRCWL5mvD4i",
-	"Kw0FJmWDxKONXbhW7i9tVSVDRibXzTxrVQcTbKwDBhRiK/dZFOJszcw5pfZXXpy4LmBgnJbSL/+SqP9i",
-	"5WqXDePghlVcQkDUWb9NNMSYlotYCbT0JONDunzb7vdcJ8KB5t/NkOHyaMPuuat3ATVOLVke8v4g26+X",
-	"rh6HEFyDJPPZ8hCmqAwhCvmKW6H8e9L3dA3aGjziyvGG+YkQKTqkWrDoOuwlcyPNhCKvAfUUl5SmWy9E",
-	"JaJ2sFaIk3nKtrKMkDYGFjGoukNRzzkDP4TcgmyBEEwmKsUMjl7BHyS6aQYHAoJDsn9AUeLa+ryMjgtu",
-	"ucH5UjoaxiWeVzbDOMmN2vOq+ib1SL3HIBzjGoQ6PJ2gCOGo/vVBffZxUJ1ObCJIxYQsr1XbTIikbZu+",
-	"oH6CN5uxl8wyvqSK+VAPqQ1WdWerG66rU95zxpwYmDXzI1gCssYgO0Hx7Avqaho4ImXW4NH4gcLnicr+",
-	"YZ6n646E+LBdHUFkyfYKmA2B/EeAGx6PvvBWtXUJMQ3J4v2Gimo6bq72VD5zo4R5jqheqHk50XDt/kau",
-	"35OKwfXCgAshY6xwH420CPMbcZBEQ530GzrJbALdtCBjYrZ8sAVDTryuEasO03JH1BNhrNxzK27fekva",
-	"bCXFd4GaSoNB5TP8L9/yI9WSoXgbXkNQQsGWKiB87JmskxFoM4AYx+NHkoF5XcBY8lA6OKF5y4YPWaRO",
-	"kRbToU3Vim2loVIup2k1J7xZ8KynwGRBaEIZq1M3iN7zaojG1AVRuN/BGLDf83EYPz+5czXaIoSa4cMj",
-	"SplfXnP3VfanP301raRcGCB0Fz5OT1ag4yUECUCk9FZutpPMAfD5Y8wBltflj/VP5HqaYQ34Oz9kMmc7",
-	"nfrv/BAqxzVpGC6TRj4JECvL1lpVM2h2zzZcL/lGFAzLAkExCAzQcTcAhD19hHh5MJkteckqCTj+A9BS",
-	"6gqi48Ck0nku27qp2s04NdIW+EUkz9eqPggh6O0FHTOa1KecM3TzqHNWzeNR3Dda5iqfzfFaG0/054Gm",
-	"XCPHa7eiXswtNjG1bas3IpVi3IWgReEoSmP4WbrI5/aYDQtHSaJWh6iWFLHqnj2j4QfDDMTW29GaWyT2",
-	"uXHDOmjxKUp8x3fC/GjTF5azWhwgahAz6qS9d9dHWiy+AuGrCFjD9u0//1lhjJOvzxJdrzV6yA5abjZo",
-	"6uxqFjmpTNrxcuKl2tz62T4Cmx4LRCWDVkNMX8WPwCoAoIiVig1skslqywS6NLT4SGNEOnPDe3CcqtyZ",
-	"/OIYynS6fc5bFIrHipXwNVJ27tiiYmVoNZWnRtPIc7dNr2OqRw+wk3wAMxKin3DYjCQtYn3eQDQV1KlF",
-	"2BECbh+XNx1ffAdF6i/miu+IUwRvgtNCFmYljQHNB//eVFIglqDeiPC3TSurSlmk961qjdiqqlxgyI/u",
-	"zP6LJVau8X8tJd8r+Je1xCoBK83tartYKq6nLfrC+L941S+iJKg+bc/hnoFOLgxep+CevC/YDfRzkw7t",
-	"oSqnc4YvbkppmtamCwC6y9JovrIgAgltWCkNxCw/R/3ByFLMSw9Yoyw//YON5rJetDlLI0iXWB6eLD7w",
-	"QSY8MoVEaiGDNWkqnfWGXzWCQLX2XEqVbivMP+5xtwDZk+zxUIsMftNM6ePSTGWibQp3wPkgQRSBdCN6",
-	"xE1I3gF9vMRbN/kgH28gn47gdx0DdegltV1xFaG0WrEUKI9FznZyVPt3IHa1I6Q3xE4BSiD8HfIVudmN",
-	"sWuqN3D7Z4x9mc2y6XvYBkw5TkM55DQoaRn+3oVxoj7WF0S78nupuzQB9SHk5n4sbnIKXYT1h8nLPnak",
-	"3WzT/OhankxfWO0xYUMGcBpSaEodEg+JeQQrlByQZL3pqpKvAJWIGJFV5XNpCgacFrPIKefMqooqECwF",
-	"OaZQrfBUTrlf8I3jVOIDKhAL12PStwzOkFmZU/BFjhzchN0iEJvQ184IoLfgHkrC3WbqnyRxdZ3QHcVK",
-	"ncCCxnXpA0JioutczRXcvITAbzAxza8NDyZKPuwV/DydzCnINc6siI1DtFw/gxQnnORxAK7SuRxEVY2H",
-	"ARvDNwJDCVPsGX1hVHuPa+sxVePMRO+kCNcqIvUkV3fTvChoBYMpUioZWaZ4VYWo/KLDIoK0146BJkmG",
-	"p8qiRLVMd6KxWJaXA5Qw6vbBtgUlsilZDUZJDjInYTLLCntlBzwb9nnhn4YvkoaK4AEdJqcWmWojFzGX",
-	"eQSey5Pv0Sr2miXCt37QwEbXa4EeE8xvBMc4xP4S8gspwhAOVYlyodbrUXAz957evqVLMh/aDDRpt9z3",
-	"vKJy5ycWjDMwV4Bkc5F/A78sQu+pTXwPBdtfUfrCaUjAgVe7z3Tng8PLYQQUWuKA+Pe8C/zGzFGxcnpZ",
-	"XIZJsSUvqyHKtqxPwXQvovmJ5hGgKj/kOS03mVy9qmRTMLAawOvu/u7zmznAamMRc1FjI3e/YOO8aCcj",
-	"YDXTAroM4jSoDbIBH6oMwWiRXOAotQLDCnRMf12AHRb/JUm97vPPHrh2Go9x/bznx69rdwjv+fEFdvie",
-	"H3+gPukf321F/YPv9NTS8R6k8osNHe+F2FGYrl8bFT7G4jsoo21btFJC+jUwgLZOSj/U3XSnth//VM93",
-	"V0z+oxUUHYZeuJ4FlFtxG4a7xAbqb+f7ENw7pyBMuoLk1AtyaiVMv+g4s/+pUafx5wNghNVyjD+2tbTm",
-	"9r0PNJ69P/A9btCWqtoNkb5KwSvjzd4dv+FY6wuUQUOBWp0/c6nKo1cZQ3rfWhgDWx8HOks+GvFL2sIt",
-	"TvKCdXrTMq40CcF+JEhUG5UlsqgJ9qlCq0NCsMD4WErRnnYrtsc36pBMcRK19bLEedYaWhY4rSSB4Tjp",
-	"eConDrlJM6jCTc8MBuVyEAmmVIFEeNlTO34vZlY8xAAUMTosvlppE9WM/Py1qip1yDgd9vxIz+M9OlOd",
-	"kPmZeBA1wSJgQmephDcQQGgQoihgdtcBnuukYJoDdAq+E6vYXgiLWue/ED9g8gtNZOs9GD7m0Z9NtLtJ",
-	"AkPMG4Lnm8FfL0LUOXSP2aQ352Sp/nOP53NmQd99WIlgc//Uy7rwUYFnfHQlL/2MZuVwl/z4BFEv79mq",
-	"UkaUnfUM3aO1gjD4Ye0NUOJmAjnNhqzq4q0TNpUAKBgwTKwCA9jUKziGMwVKa9qXcRUorTPH+Z40llk5",
-	"KwALmjcRKgbgnQ1I06tKcA2JbFDDB9+2XmhvzMGTb4J1T3WHn43YqZOfxo6j9PIH/jg8BuEvaWIOgM4X",
-	"phAKDsycRccGenP54g9/GM5mr4xd5BHI4Oc0qOEWisyojTnN2D39PHuEZNCwfFmJAnvpBb5hibciGYe5",
-	"z3gJFGhN5LbCZqJk0hDiEMIeoj3bvaaABYORA6pO+/HFB5suIwOoCzuJGUR7tK0FMczwo7nHYEbCE6uV",
-	"ZU7DQqUQEo04FQQqIvNSqrLkBKPeO/HBjpLeg9AmUxg5NvIU7G4YTjG0wOYiW/0ooezMyVUe8omPUCF7",
-	"rTIAoT5p/XnYITQX0BlQOQ535lStd+2L+MaeCwB4hHSDW4ZACCgn7WVVyb2wWpjCZzKwnawAI9gUAJNj",
-	"4laMA9a+G2NTCcNKsdHCfYxVDVa8EnXpixzcsu+0VpTP32i1rMSelWrV7t0pst+9+f4F+9OXX/3x95Q3",
-	"yvd+00VV0sqMVarENyGqTkzWR8EgTOf2/wM/l1yJGrUiWYrayrV0783NTz++8x5N/Atks1gnlt18j/rH",
-	"TUQeN3e3z27vPFgfb+TN85svbu9uvwDgLLsFonzKG/kUs5wR11iAVuN4OCQZ/1jePL95JY39htpAmHOj",
-	"akrl/fzuLkfbod1T/y3I3WtOAPbnv3mNuwx0aXzaFVQXp9mypTCyxH1eKrUrWC0OAboXnkplEov5ie8E",
-	"Tug3XssL1RzD7FmtDkgWq61Y7QhJqDliXiR8GR/V018dGXx0Y1iq+pJe7RtsEBbccM33AjJjn/8twQ45",
-	"bS+Yzm6eo3obiI686R2fQNsJcjEI8OUfCJ7k+X/dDSPofhns+OdDbvGjjaq0QVYoJbobNK9h4EHTWv8E",
-	"uP17YsicX6Nu+8izeU3xq5D9nxrGTWknRBOeCi3gB3NPvgbDvrr7Aq0X7vq5J8pDlPMOlzyc64pXq6er",
-	"Fh+p9FG+4NXqRWsNHYAw9huFZd1WyqnjaGZqmkqu4KOnfyeoXPGB7xtU3pbciAVwPATM+vzzuDTzHztc",
-	"sLtehd5nX/ZAbJ7F6TjP7oobzUvZIrTR53/oYaU8o3iym+d3t3/8GJPKSJVU48uBfOy/TI7iPqYv7sg2",
-	"zBkaimzAyH3afEelz65AYu8D5hMij7iHEBDKQMWJsxgxBwbijPr0QnaKPLl824rHUEvFIeEZbVjP3W39",
-	"w2fPnn32+Rc3p+RAtoi/pSkM45xvXn3/xU2G3J7d3v2hT3HPbv/w7KR0y93tfw1JrYx//zyujv3sNia+",
-	"r/7r7qvi5iDNVpShMsbdx2I44y/uohk/6834q+wFOZ0rDB7N9U8jU/0qmup/TZtntLNvXn6V39mvzs/0",
-	"7vbzmdv6X9Fc3SENJvtLV7q+X10oqqDz+R0YfpymszgEy/7fzvoGfpnMQL5txW/EP/4CInyac0CWLJh6",
-	"uyALADS/lmjUDeCRWT1QFFTbJHAF0FogE+t3VFuE7rx76Uq1Mo6xfEb/drsvf3/Cdrp6LnnO84Ov7Xgx",
-	"8+EbX6IK65arpRH6gZPO/bdffS7sDZS9QzhK4ke3f0hVWXn2FVrxXIfuPvnvCdq218Xnt1/O6WIr63Kh",
-	"WusLihwCYzzbx5fupuRadDfl88lkj7v+G1G+H/zc2wlq2BWIHUvQGYv+1ICH5ra+iKr4GdQkkdg3WhxO",
-	"KDmY0POE/JeQiH8lOubWP6V3zz67+woLutYWaRoBecAwhvUHCoIWu6kQpQzyIfxTCtsadeVIMvTQcIyD",
-	"T37/5mXu+37z+OH4k7sTYfxnme9Rhv0bJpk/cwROPVLU5vkOfvEwK6e/FCiMOKHZ72bdVlUsefSkjJWq",
-	"VKvBGAcYJZQgSShFMNH4iZ/cHDcuNK/IA3rSPnmtL77VQIK/1XOGY5+70xCwQxHnUBG2q43Zq2B9jXv/",
-	"dRWB+UCEpY+p6DARDaMK2lZEBTEC2AUhCmHxz9wDuFelqBJPX6MVpI2cZRmvqdFvo6edSHKd9pWSKidS",
-	"Aa3oN6LBMPpZKpSlYA9SHK4kSoX+HM0EPJk+NQQ01Twt/DdhVV5MCaecqUcFa74SC7Pirunf7m6fFU5W",
-	"v7v9kv7/7BfHNutyz/UOeSTx4oB92Yn1X9x+5dhWTExfFTeNT4cPaelfhDT0Z+7Mpdkt0ML//O727hmA",
-	"qjf0loGj6uawlVb0kWzcp+F3t65FwOuMW93hlAzkzmLm7mSKhX3/jeiVxj5HrUtRSbH2IWSMlw8SAW0f",
-	"bVTwia1YiUEaKsIb4I2guATYGVsqJOHOMGKMgOQD2GneRo2pmTUqNjH961AcN38BQoHYi2/AaYXXz09V",
-	"7UwF12cn+uZk2umXo/0XE0+vzGuGeuBsnxjmrsq1LFG87spyQEAKIeUjHYVcnSLQrC/mgUGgSqBvrIJ4",
-	"ExDEe8QCzpSsg+EHYV/4NpcY5cPH1+H9vCy1MIYB8hUhrPPOJUSVJ8FCjfnpZYshXCbvdngjanH4d1nk",
-	"D/KBCnP4NRFSi186xitR0e1g0a4VpFD0DlY2Qj91O+FRd5MH/NZqwfdvfLPR+2PFB/sU9KLPDHw6w4CL",
-	"c6KxUlfITwNJGROmDeJrC/Q+XutS0Ra7+SCEBsB4G6EfhP7MiBpiHGpr7tEQDH95YiLA38FiTjYepOzP",
-	"ZJ3nwT+pB0EoI7OZ8LQNjzFMJjHLL4c+n7eCYP0ft+luDoTAs28rbkUZth9h2beyMZ1OQBcZeVoDVx5Q",
-	"3ADzpNtsH1iReeS04FZ8qzafaHu/VYQWO2lvn11z3Nz7Q+U+KdhgJ5prnN3XZYma3D34zwvGN+hmg2hO",
-	"eMjB/S5qyFjsnc7TXzGX5OO5F8Yf0Sd6uL9Vm7+C+pHds2tskuunACpFbRdSZ+kfgvEX/KXWeIMvvkp9",
-	"x29q8K4JEF1Jdgy72iaoHpIs/12o/u4/lupxH0NIDAB0BZvGPdNi3UIApGNZX979CaNh/GONma4Ie0pR",
-	"D8lb8RRiCpCHXUoGGaFmpXT5wvX+iegA+v6t+N/IfY6owWlVV6AG3E/G4zwsyuNbC2HvQYgA7BxfxkiW",
-	"DNAMiBa6AkAZSlgrLVYczzLHKL/3bT7hPQtjZLY3zPM6voLOE+Y0E/KOOdYJqJKyZmC2AE1X8wNbCnug",
-	"E73swqQ332MAntn7lwEm8GykjlfGXn3/BQQicqgK1ThigWUWjLxiEMTzj1Yg8iBG8aj12Rie8aCd65GB",
-	"X26GCvyGXYcIvBUPdgzxXDgx29PdA5aKefxdSk6IR8RY9I3TedvaarnfI1jJNWml4mVJFTvOCDSvqNUl",
-	"+mT0+ZUEkyeG0bSLU8CLYDb4u2p1jRDo132L3lquLS7oE71F2PlcseRfeAjfiA2UXsJDuMJrQaf59Ff8",
-	"g5ewS1EJTMLuH8F3dRkdwG+6Fd8BPp7fCCcME+E5esTi+RigW4mLSbEYbUgUM3rL4w1+ajUlT3z6SZ2X",
-	"697p4ye6SQFT6d/yGpEUBmH/+sg6xIYnBuSET3Ox8Nyf/mr1ceyevZd26+QUf0C/6W694zuMyQZw7iPD",
-	"MhqiZMsj20sDZZv/FTes+DUVsYy7eVbeGYP1yN1dEBWe/rpSpThrd/DFMUdEOvBhACim4A+UMBphuQ0w",
-	"nFOSXa923qlA10EmD4amaoUBdj2En3YptgTkTfX0NT/k5kCdnU5iSjnSPwzrtHxK4dMfTC5aD4oo18z4",
-	"Zo++Kj/XUa/Bv0wmHFDxD5mgYEwTKZXbf2kfc58Sd4SQbC+7IV3K8JR78pQ8nWeuy9fYYrDCFK01rW4w",
-	"Nf+yyb+m7z8tndGKMmRmlXIax7KXuvJo54PEKsIVYEB2io/m9U6UMbGZBvDp1lD4il4xgzT4H0xmzVZh",
-	"Ouy/4/zzUhcvX8PEP43UBX3/JlZVGNktL3UJgqfMF9cx/HgdlRR4LeQRufeMhwEIU2TFdYnFKArkuRQU",
-	"1kfAu2cniGI5ma5HgGYrxFkjG5SagUbTnKEr89Df77XSe4glXULZxgRe+VmTSnGzFdxbGF7gYJ99K02j",
-	"jPTgA3mb0MfrONppMhEUKDfsxdu//odxHmU/qxHq5GKTRpugkr8o+xdAHPwUzIA6v9Rh+2PIhkZUNXhA",
-	"Qroxt4yAlx5JJN+qMAY+UWB3d3+C0G6MCMrcRwCAvPqhvBX2Z+j40xwL9P3z+pHnEvAvn5hrRYvgzvMa",
-	"+wUTat3LYOxvPrHas/bL177Np3x5/BgZdhjmeT0TqO+yIGgi209KvqKN2I/09Ff605jh4A1EV9Ke3Eyn",
-	"p42qrxET8y1MK3qI3UXeKFVSzkYms5tBsb+quvKr0O3ZI80DGU7xdVl2Oz1FmeGHsxPxIGevvr8pbt64",
-	"/7x66f70MlkpJ11I/HhPbq9J5gTE5ZzmLUWUoF+mckW1siId2zVJrvkXiq50hOf5B7mC5dXiAv4sRBNd",
-	"FA86WbD//fq7Hwr2+i8/OA78XixfF6xtNEbH1BgoAMWX6iOabCCYrPAi76YVxrAQmabLJ4atlK6FNvfu",
-	"n6GW6rM79tM30NuXdwiZoWrWyA+iyr61TYXF4rKsvuLjBrAUdNJaiJLySQQHaL8UoYY6OAOJtcN0/pQa",
-	"PiwvRyEVv4bt6J1CXCytWivBMi33BKXi4fQJzAY1fYxajYKEMCqoxk+g7FHBtqIq2VYdIoPAtd8oiB/+",
-	"zNPHGc8RRM0TnfyGQVrdDbrWyX1Hnk/XHbqiCPwPPVHBt/CJXKL9fb2+xBr6/63itaYcKGz7lc4TvaxW",
-	"saX2PiAU/Ai20Ukx9+HEn4Tj9nUvogNPXxlsf1Z0fkNNxsJEwmgQUWSmPfuD1MVZzoQNbzxQ6xKKS9jP",
-	"wDuEhm+IsYGQgHtvgaFgDExOY+7zSbPcKF75VLZzE/zlkydrZJULf5DXBAshYoodAv6IFeDmQ2VGdhRc",
-	"F+hkWB7h/9dm7CG49BNFFb4NZdk+SdA69v5vG1kY/G4BQvh6wYUBKPfRbmxPA09/7QqrTPJcx4f72z/1",
-	"193n2CHuITcSTvF7Co7qB6OwZesEura2UbrNVdXeqATOp/CKJ0ni6VLUGEWee9C+gQYXAbLBl9cw3/jD",
-	"wrQvdyJbDjk7PjobsjYfROkxC6OMuEGi5H/+ma0IMDSfsafLCxPZdHnNDCus9IO4WVtC/AhXD6J7m8ox",
-	"NcSZ/jc9mYwR6edG1GGjP0F4Pdfla74RVwvEutLZRgmK8GQ1fBNKLqpDTVeUMyNWWliftYiBvY79Sgsw",
-	"wrPeraf06I0kMb6gVo/NYRz11v1cI7qtBTMp8BucoXu4H4TmFQMk/ZXoUFMR/OI6ieQ1li5Re4Huzxhy",
-	"I3oxMymN4XGlHbmPAqlZrQ6Q32h26Dn6P4FdehSfX/9d2UtS1n4nquo7nPmn4TDQ+StprhfrebUHv6Rn",
-	"e8ubRtSidO93eDeeGFYpfD2A6WgIJO6QlPFmQs08c3Id6pJZUVVQB78WzB7kSkyVqKFc11jU/1+x0acW",
-	"ng0WaUmKzzTP63nNyK3o9hr7HrrPOuwBDJbSgmq4Gap0ax4ne3XXvT0boYaomueRdLGux8awAwDSAyI0",
-	"1MFkdgvFXZKhk4JrkIInA+oWZwZGi39fqD3wnAldNaI+b0AvUpU397w+hqBVqOVOQtlaKyiIn05AWhsI",
-	"fInWKWu5bxHQaIhMnh2ZXBb37POvplmNPBp9b4dxZEBnC/N4lpjHpzQlfduKjkv2V/utO87lsUvwvUpg",
-	"xUmfBVw1x7DMIJe0FU8BleecZv9WCIAAKCe5ld9txRGyuQ2XZazoXiGoCAHcyQRJKbIksui2EgibUrID",
-	"1NuBLD+/UPHBV3VKXv3v4OdvEBlv5PqTGafCEoQpSgzVD+c94zMI8J9Y5v/RIWMNX+34RhSdk/OgpbVw",
-	"x37jILLvHoQ+UnRe3QsYcEdAE3c/OfbGcP2G/Y6z77WEqO5KGMPe8WVbcc2+5Zaz1/QRQKb+vz++/v09",
-	"oxDa7kQDxWy4FVTfNPda/EBNLhF1/LfXuRjoDwabcBDhPUyGr3zhBHm5okKsnXZNdUNP1/30V/rO2/1S",
-	"YQ59ibb74BNJtF8DWA0V1PiUUVoGR7qaXHu9w8aJEaINHmB3dFvVmrPizUtocMkK8Mtrha+XwlFisI7C",
-	"vDtNV9YnS3qKCJ2/nin78JpLx3pe+HDQTxUNEA2Tw5BXpSgg9AkVeCfYOhk2rkv9/5N3fa2N3ED8qyyh",
-	"cC043RYuhV6eQq6F4LYcSdp7KGmRd2WvzuuVkeQzxvi7F82MtGtn/8XWxuXuyYHYq9VoNBrN/OY3IXxr",
-	"Ow4ehTk3aBRRrJEorrH7nETxLliSiYJTb/hD2dJaxFv8o2+Y/z2vr+U4yBjWsFGlPvqj30D0R0d7BFVA",
-	"UCZHkRZWfJABw3lptq5yV+lrpLuWK/Musluz4TRWvODrowAkr7MlfuPAdezWzrlMeCXiLgAtKExtz0Mk",
-	"7aotTK8xy35dT7fK9YQxf7AF9+owCGMMPDxsWWmo1XMIWlw+R99CNEdFGmlA5MloZfVaVFzvss9ok7W+",
-	"K6DCckBzhiN8UHJmN16dRUM2bkWNS0Oxe0MoFzS56siJFo69Rzbnd504MxcgthaQ55rTrgFjaJTAdnE1",
-	"JoLk3GUhvij0I2lXU9WO0FHB1xgjC7DuD7ANmHFwR1p0GGRUZqmlilIBXd8hrAxsbmzORxT6L3y+Dn5G",
-	"PbuFQcj6QfRtLlp311iYozyhcRB5PJYlwHNhyjwjdUGTTuwNjnCajoW5M3wxkMWlp4c1uWEkh2RyS8ET",
-	"uOvMxXHcSXNh4q0wfNEPWF8V95k0xu4AP/GVcRc9EEAlSg0XeUjaUBurY4qKYfFbSmUwU/bV6iBRux2q",
-	"4dGUbnvKGNNFXbdp5Z9FKsfCPOBXz62WZaNufB/AyJymdfWoV3z8+TcjNbLTGVOQXxrR6uIfasYB+6j4",
-	"VEAF3aeVNlEh14gRJgzQBCl9imrrkh7UUO28UAHZkJpi1o+w2MQFRU15gToCOvNDri1lm2AF77+4VsG+",
-	"vZ4siZAqkhMaHsbSto6JLIVZDUQiJbQ5C1LaDtxUgg2rJbQpI7wY7gtELY7PllMXS7SODOaosPupgryp",
-	"kutosrEfLSXXuIJb+9F1Jluj4zqXXgwsWBij4WYEiSqYrjZhYrnWmlYOdwh5ryuSJtz1CMCEU+su29Hl",
-	"lIpCaiAdEEbpFykg0Q8Dd3Jr9hVvPlgTNg/CJwqaUt6oYJSEFWCH7RDV2xFhia5f4h9TML/1KPrdfeeY",
-	"g9j/OJApIgO0xuqyPG0CGWQUgQDUVcY0scIfzvv/mP944EV6Y5ft3ALHkKVLLM0kmiyAq3mWACvaKRM5",
-	"hSlXDQilISvuacZnMQsuS9VgFRbu36cbAp7nvk8W4mX9KfCiHY8bqG2/Y25syAOXRmgQGr1hALYutBWT",
-	"DQRqmw7HkyE8T/uijbfw2S/gUO6LV63jxygDUUEceiJ4ffH+zsgDQWnsVr0ZXG3aSkIoURog/UqS8ZWH",
-	"Vhpw1Ajl0W0+mgd3fWpS2c8FcxoyjA825nw5OMXJWczt62lAmpb7w2HVIVKeAkbdoZIKfkI86CUUK2N7",
-	"iXoFmpUxXtYaswWB2BH8tcrJALBk9uEjcN0WqySLlMQWyBvKDnjy7ucijLcZ09muhyS7hSgWbMbjT0s+",
-	"CwO+8uNWoVYsyfjlrSyMkvngIKsb/xK7LtzblGJXKI1RnfGykm41XEtmDFf2h//8/cPlz+xy+rT96e3u",
-	"m4s+LCcQY7L3nMY0nl6wPO/I4zn9gA4MccLyXHf0LssH9XhwgCYsCf4zwAUJmiKUZFuaf+ZFlLKNBhg8",
-	"cUaAnarAru0V6Zo2l4zWzCoAUnXZa5UCjq6eztNUycVLGWe+dFTyj92o5H1ttesVb2XRas3u7VffN6IS",
-	"wxTHuzGaKnDDYN0i6OJB+F7omIJxFOw7UOkAXKrzmyiXLKVQsYlyASiznr5XcbTX5TiS9tcL/cF4C5/9",
-	"4wju68P5gFAAMpAPCM8+iw+Is2qratnTn8D0eWg4RwBBL2tdwCfUDvww4e5GIFzVHJGJJDyaKKDrhQg9",
-	"+o3+frqvVtgbtdkCfJRqLorZR+T3eHmgqPr7MOWGRPokdLSWal7G4cCZwxilr8mOPK18c+L5cIbhtXhP",
-	"BoFyz2HlSjnok/LOmpdEH80c9/SdY6bsfxwUMZNkUiS8etGeyjyXa03dn9xtu06BPqz2ZzREXzN4u2Bq",
-	"E1CGpDPmmSgrKpFxbs8s+GxvfnAGiuMcE0hnLk258Umd24e/RuhsyCUvANDOIr2E9sFWPKChalX4cCta",
-	"wn7+iPYC7uKNTAH8/NnVjs7hcJcuWutTOU8NIUoHzo637q9/53yzi9MV/14kzdbhnrO0o+/xM0Wo9Is+",
-	"WRuSsL2hfatncBPcxKJv73+9ja6u3l59N0IakHUBPqZUQHi1mtjXmvDIyM5LNPqqwGuwZMrHVgn4Xn+p",
-	"ri5JqzL0CUYnTKV2lVUKK9yxso0kIIermplFHqgeLUhOxIVprYEDlglNRBPIzJPZowI7osB/i9RvT55r",
-	"PtAyosxPW0I7S+BjwNdaqfzi3UV8sXva/RcAAP//",
+	"3P1Zkxs38i8MfxVEv+8JzcRTarW8zNJ9ZcuLfCyPdST9RxfzOBhgFUhiWCzUAKimaIe++xPITKA2gFXF",
+	"bo1nzo0tiSisiUSuv/ztKleHWlWisubq9rermmt+EFZo+Ns3avtD4f4gq6vbq5rb3VV2VfGDuLq9KtR2",
+	"JYur7EqLfzVSi+Lq1upGZFcm34kDd1/9/7XYXN1e/f+etWM8w1/Nsx+Kq48fs6sfrDgkh5BWHB5hjFe8",
+	"KIROjlLCzw8e56P72tSqMgL27mue75sa/piryorKuj/yui5lzq1U1bN/GlW5f5s3iO8PRiqEybWsXTdX",
+	"t1fvdoKt8We2FkYWgln3T0rtrz5mV1+LKt893jygt8QsjLRWVlvGDZOWGcurwrBKHd00XvBSVAXXjzaT",
+	"0GFiMjn9/sQwXhRaGIPT0MUjTkEX6eHdb5m7REiBj0cLnS4Tgxdq+8QwJG3jjsPuxAkPxJ/H99yKIz89",
+	"2qR8f5EZvd9xCySpjpWbjxYctualaox4tAlgb6kNEfcyF4bJCiayw7bZ1Y/SPtoEXF+J4ffSRi/FT8IY",
+	"vhWPRxqhw8REDuH37Oq1VutSHM6MXWOL/2fZHHy/KUqQhh21qrYZW5/YRoqyYH94890L9tcvvvzzH93E",
+	"3gpgI4+3K6HDFN8Kv2dXb0tHKD9W6lg93vidPiNTeKmOQJWNEY5bGWjNcnUQTDXWTeq90ntZbd8LsX+0",
+	"SXX7jB6VgLuiBRyY0nt4Telr1/lXhbtTIDZoVQttpSfkQkwN/jcuyxeu3cfsSsGQ8Gl/CmthLNtIbewd",
+	"sztlBNNNKQq3Kazkxl5lICOYqcHeKVX+jJ1+zK7sqXbvPtfacavsqm50rczkjF9TM3zpvZzwD1xt20u7",
+	"nF/CUGr9T5HDOX6ltbznJRxcUUjXkJevO7u34aURw6M4ultz5IYZISq2Fhul8YmHvWF5Y2/ZTh3ZgVcn",
+	"pjbwk1XCPGEVl6VhVjX5Dj8oldLsD5WqRMaMOohbxi0rBTeWwb8dlLG37IAD8IrteLm5Y6XYWNj1I9BD",
+	"pdaqOLFSqb0o/pgx96ocd8IRi2NxeSnzvclYKQ+1YUo7+jFKwy71CQUauj/RRq2VKgWHU4KP4z9BX9Ff",
+	"YKGy2rpfRdUc3Pm4tV65jw7uf259nZMxVrvm2dWHp1v1lP5Ri1zp4vqd76zz61N5qJW2KCrb3dXt1UbL",
+	"9VrYZ7KyQle8fJYrLZ5hF3itxkRg9mNah+exEuxfjTDun9z2W+ABhlXigzsexuE8b5m0jjuUqtEZnYj7",
+	"+l+NzPdMVIXJmOV7wbjjJPcCGtEDLKqCmZ06mozpxnW4kdVWaKZVUxVMuhvl9w0HuMquSl4VB673bhOh",
+	"v6vsasNz2NSDUnY3tZ9rJzJeu1VfsJNrkjczkqjH7GZ9sviHjdIHbp3iUNk/fXEVJuU63Arttv7AC7Hi",
+	"tte64FY8tRLIo7+Mj15J+G38gxZ1yXNRjE9S4gvntpwzLYx1lyk0z0ZkO+AnMGI704zW1xkxxlg66sZg",
+	"d9of+tOsxDGw17mMlI4gwkQrud3ZldWqWZdiPNhxdwL6c1ybQdsnBjhapSxzS71j4lDbkyPnyvGQIzfR",
+	"43CflqfxAO7qSANdMcHzHQ4S2e3sCnYxfgELqUVulT45OfG4k8g1T4zrKHHMW64ngZwfHFt2S3ZsZbji",
+	"QjrR3I7HGdAHTr/dinYaw1PIwuHHKUaPJ/5zJYDH+FdE82qfgbzu+I/b5IKfxnx84YNPrGVKucJWrn2j",
+	"S+Lq4+Pc8nqqp2+NlQduYeytVs3kB99DI/cKiWprd0v6r4RdHQ6rI0lqNN+qOayRA6lqBY9wfDHAw1el",
+	"qrarwyFOo8aR0VFafNBNzbVgxN1LdXQcviWhdljsONYnLtEfOLRLd2B2SttLpraT2x28PmoDz5fm1VbE",
+	"xjHF2e0zO15P0tpbaORauyksOT1j3R9mkPJbS19YhecZ3ZStVke7Q/Gpqaws3UUHIUWYO+Ykk3D9K3Ev",
+	"NCuUMLFdsaqODlCIGs8ORQIny8lKsLUoSaVwF/iJkwBr+CXat5aHAz5kZ40OfsGNrlaF2EZ4MEmesqYJ",
+	"7JSWv6rK8nI8blyKxtvpzyFrhRA897ARHYIekebwFoVb7Omhf0l7JNdZXueqthwoyki9fa3PFHlljmKS",
+	"yb0RPHfb9xW2/pi5J9WrCOc+9JqEY4+8PKwOsmpIDhoqUQN1wchtlbl76WgGXigy25lbxtlaC75vdQxu",
+	"u3RKgn+lrCBpcURNbjKxB5pePbZuLHNt4PW3qiwypyHQr7f4k91p1Wx3TuE48BNbC2jYcpYej+twz5w3",
+	"QZOcJc+8wA9iAo1TsXluV0bkqipMnOE5EnNClEVhb6tlVQjNjOUn0wrsGftnU2zFwWnssR1TytFWeiSn",
+	"2rmRqDvmPjCMb6zQjCM7ifVLFvoZxmsn9BfIAcabKu69c2A8K1A4HZcns1qptlGxGwhvhTfCxMQlblFq",
+	"03QdGDd7wzZKd+jWiei38G+czHm479IwfuQnttHqgA+P0KilzKKB8Q0cksJOlLVIPNg7VRazTm5dClG4",
+	"CwBHKA3bibLw94xXp6BRR/m/G8bEOa4q+OmJYTV3Sh2dg9KODIkfg+lm5ma8VGUR2wLviplFTGCamWj5",
+	"ihv7raMs/8HKMZXoCoFFucPvScxomUIVoopK5+7VjVxb2i+yjDgCIq6244blpTKgpM3ara5MO9wxN/oK",
+	"zXFzXtWDrIrExbCKuV9b9meVKoMhm1e96Y51lKGi5tad3paHEhA8hm5fYGw6KKbcaZmr26opy9iUEjq2",
+	"J4nRD/P3tebGiAT3xkUGTa/l31slDJlEkOV6ygPmU51wPXAOc/flNTfmvdKFiVogharjaqTCl092XmEt",
+	"mKrKEyhjtdBGVV5qnE8EtebSiBS9of8IFNKjKMvY3XJi5QpeIBB1yvLnzdXtPyYYLa/2Vx9/yVKKAz5o",
+	"0ob+kTk+eAAn5uBt936wo9CiY9QkMsfnyV03evJAROXFqtCniatJPWx47g4nF3Q1pQYGdRTWiqLDvdyD",
+	"ab35I7q94iCK1KDGqtqgh7dUqrhlwTxccgnGcRCpRGkE/iQNqwTXwiTGOpJLdDgWXV5HC9IwbNe1YHX6",
+	"kGa/KuVBxhium4Ij1pzEuR2/j2t+KIXOfmbI+Dga0L2EXiIj8+ZRVBYv9Pz7eoxdHFOLaU3pLTRCbVJb",
+	"bD/P2uiOdlJdrYrXSuLD6drXZBnpb4IjReOEfM/b3EMRSIdbeO3o4bPKiVtzd+Y7nkcfPOg7LQrh7Q4C",
+	"kcQZNKbhZXmCidWiuGUlRyYAUh27F1ZoWXEtefUkKhiZpvZm5JhMeS/0iTnhCUaTFcvV4aCqqDHPcfMZ",
+	"jqTgZ4gq5EdP7ehzIcawdgtqH2wwz5tJnbhzIbI23obsw7AIFNuDhEqLoIeTyKl3O4M47wWB8BYEptNR",
+	"o0gsGStDY6VlIAkPyaFDqp3dC8+zF3Db8wx8qSsdhjvfYcwk54VHNGigQ60jqbq3bsyxYxg8L6i4WsUK",
+	"hUIYCgUjMyjqEV3fU/CXeCUN7xmcyy8RGlyLnFNIxOi3fMerlN0a3k8nyICEEek4b+JWO6JPWGbe2LuO",
+	"O8nrKW57yYPkHi3VgNoSu4vilBIpgu+yELkshMnA7s8ZfRvT5fckEJ+7jn8XupC5/dE19SJ3bJVoifTK",
+	"4lqUUtyLwp3oWjAin9Fq6pJPSpkvGrihr0ucs7toiQewu8uoC07f/z1ePiKrcIg0tXa9Ld3gGdBEAskk",
+	"Kf9FY8d2qw15R+a8AbKIkiqeQcSI2aChbMIDBmwO1oVfJOcPesbY8Bbu86SiQlf/I1zMyZfvKwPxdF6T",
+	"j3r+yIvDiPWO6Rpktrgt4dO7Uex801ggkMhTXziNO24sKrYxl6j3RKMPTG02zDg2AIEDqY0CCSZxm6Rl",
+	"Oa/Ak52h3cfwDTjXaN8fJMlslM5T1jCnGpJaP5yXNMzkO6ebg/6oqtYi1Rpe3RxRqLYZM1bUbH2C/0f3",
+	"YIsya4zQjmCtkE5qgm3EpijkgvzvZIyKNTXjW+6eBm89ICU3znR91NOAf6qDwEfQG23R5dCaid3aUVqJ",
+	"9htCCCatQtSu803C26SFYOAKNTQXq5jbfSNg27N2862sM68Ajd3dYy41NOTQPOZfne4qxmahamvjomMs",
+	"rif6MM1g0K+JtN1LUYkiLaqCj0g1VlaC3nZHN4s2qNbCmJVVc6+bt/HONcySQqzuwzrGWsAeLkIiXGiO",
+	"E/Cta/QGnJIXuQEd36HAkjl7QPpOXJrDJyJ2j9wlTHtfkcWqDSvldmfZVotT3JdYYNjvxDNMLrnWBUc+",
+	"Ofy+S8o9OqN3pndm/tlrF955RgPDbc+Rnhj/CLSOO3rbu7fScy26GO0mtYfSodGWg/cCm7rMxr9igf1G",
+	"5Q8t+P7be1HF9QbvGIJYpnteovBZCuuUborU2mp17Jn1UFuFIAs06PXlmp3c7sBLGb+WpTqe+bUiUWmu",
+	"bGFUo6fZzFts9TG7So08oCls1p1s1l1XGJcmHN95WW2/5nlE0n5PsgGo1yDea9DcfFyDgTQJhoFZu5Pd",
+	"HUab7BokbhhxSzw8UpwOgrsnHWKPnIKo+RHGiPvjKjHXbL1VvFxteZ1ieE5djoqgXnMjK0+hyMT4YH8G",
+	"xCfERV4n7TiZdyssuWVgq6RpN3nMyuinqTcAW/VtaXM20IlUJjbdIKiY2abAkldvnYQ22pUBcYfV+rn2",
+	"z9FPKgtE5ne1Pc8YwXcTZ/rEioGT41A4Esi8G3QinozbXWpcWQv9RvA4qf1cCbSU+8uQ4wd3jDMKQWNO",
+	"A90ieVAobX8FKU2xDawbTz420fKNOsY0QUz7iemohdpOEp/j/t8o9DhtNuS6nkUzP7vmsWvkhJ9d10Rk",
+	"xQcL4Z5gUAJ33i9TR1aAm52mlDi6MhILystywo+PJpGcl6VwWgRRUs23gqI0ou793A83M+gCjyumeWl1",
+	"mHvDIZ5qbuMjl7EYBlV1xG23yrk8IbmGwUnBgvxcMzgAv11+UonzO7zdkdg64GBVL9TfKPyjZ2resTSI",
+	"o8EYfXixZFGUgv31S/a/wr0FMxH7w/8Wm40WJ/PHcYAnL7sXtXP07vFOiSPx+MdNrKOh6OnGg7bYEY2T",
+	"2ioR4Y0HFds92BZQz0EflvaOQcbFLfxdNbYX1dR5rpyy1L22weJ+5CW89lrw3mFGI+GtONRCX7+QOm8O",
+	"xoJ17oKYeOwGds1NewaxEjXRB6qxC74ZinA7kKgPmNAB47e9xk8I3YsDQasURYIxV3ED+E4dRNoPWyiK",
+	"sAyW1ntppF3kFt/1aHZGEoAbJ/oD8JKZ7zVkfumSceMezqN6WsiDqAykBjGnhN0yXrG3f/+eue+ZrJj5",
+	"V8M1Gj6eR92I8lcRv66NLuOPaveEXaPMZ0lDX7FjhZeMR8PfMTzCp1xCFDA4YUQBsndZZo5vkYsWHpex",
+	"W2EiPYL0wx0yB8ztaWeUIsPvvDltGL+uq2hgmqU83iemk2iD8QNs4/q6Qzc7hSDNEydlbhstgg93HG0G",
+	"mQvR4zvKIurxlh9EaSJP8/DqwudhiCwsPLVfr4mMz+aq9fdS1agTTxwjNIsP23jjUL/jOQ4h+tg7hFKx",
+	"TqQmSsP4WjV2EInt/9kHPzyG9oSOucmbRx4f75rFr87s0o/RqLGu1xw9bZ3k0qPS+zsKS4Ussdzdz45b",
+	"8w5c1KXIQM7oBIDsRFncsVqLmmuRedsv6Dr40vm3sTu+1+RRtC0xBxB6mHorC7W97i7zgnfSHZ7b4hc7",
+	"ke9/qGp89hYQMwRDR5Uf4xQ3XpKu7ds5IXnDyxL+uNnEg5RD0uNIFuVsx3XBfNB5JNqUSx0zHNujoGCd",
+	"mncdi51PZwdvykOdzLXB+NTZdnACoDjwDz9g+y++GF+N+bF85ijKMn4a9EvGCmnyHdeor3C25gUzh14Q",
+	"21mvIx0O7XRnyHZjspYq/IZEb+hOyTyooXMJLldJA6/M95Uw8Ohz5trhAwpavkHhYSNE6fRvYGch38Sp",
+	"AwfBTaNFNDVIVMWqhtdoQeQRKKpTwcQc2fBOlbLgpwjNFxQnj0FKFI7kONRs48zbGimzpbHPbm5iThy9",
+	"FcauUnEQmKwHbcBDT5qRW2VGIecQD/FndjiwQoiaNtknekoKZep+GNtrcNm7H1O2/7yxEAAVInEhSrHf",
+	"XfdCog2+qeR0xDU0/Z8KAywPXG8TpNaJluDManlgpeD3iJ2x0aq19yRzxbQqxbRxpYRLfS+0kTGHKg3i",
+	"oRl6wZuQkXjLtNg0RlBk9Bc3fw2R4dQKrU8FM7LKxV1HxcM2lFALJwjZVx7tIGrkIKyUs4gK9NiDeDXr",
+	"UN5DU38oR0RkAGO4vzDnv6Z2I0ukgpe2Sx39aXUJIDJulKGVKt+/tVpYNGAtwC/4TqsDBsVJcP8zzgqO",
+	"cYcU8Ify8yAQZYYxCCb1Th4oFW9B87ihxqr02uG7EZl+FRZV8FPGKA0LSY4dZOHzkA/8gzw4+ej5F1/c",
+	"QGAd/vVmRGsDMAKnZlzDBC4CIgCNB4Qg1bdgQL4cPGE9u3NaFlOg918uhIVoFT+DpvKeu4K8cH6v5AdR",
+	"TM3J8ePrF945uXhaIJXivJpofhMGrgmu3ctaS5HDIe/7GAno6fS5d5nPcpua+17aaxr3gqnvAWcou3rR",
+	"2DcUcTaQIsIrN2bN9MFENqaPNIPm0RvR2DdNFR3axHXX6ITG4xqM/UqMad4IAMhYKsdzI1a82pbCZ66O",
+	"vXOiDnEZox/PeOJ6AR2jX3vP7IKkbK5zFknMfmJS+d2aF7IxyfgICA1I/Wp5P72t/eUozU4UHUfkQGDh",
+	"e1Fl7mWutdrIUpDnVQJeDwgzhlyQrBA1pH9X0bzRAR10QwsGZ9ddaufU/CrCWfUyhLuPXbsXaRozTRmJ",
+	"jMTorvn6z1toH42hG0Z6U8+JGYUY09EJvFRHL5pKA5KrRJgGCHjI3Puq1J5SayDDMm9s5oPQOmFpSvt/",
+	"rEteBTobXO5kCLKPcHUTwejWkDy2U2WYzkSIsonfhZLCJw78RKBYm41PdZQa07h6gRTd8GUwf1CG+6Kw",
+	"L7kXsTzmAc7SIeuYnWEnAV7n1uO/WEhvWIutrNDnEIelUcaejdGihUMAy/juN5U5ExfurifExjPDT0zO",
+	"jgYgFh/Zm2QY0iDgsY1Dcvcew1uARg36FUGpZe5klbGDE+Q24jyefj0o4R8Pj7am3d+zIdHfUMxXL1Xn",
+	"akIw4lZcf4PtlktGYNegkVMSiBHWCSAI6Oi+MLddJK+iEUHroV0HyieQCa/GeWDOHOzseyFqlpeC6z8y",
+	"SrH2YJnYI/lFMaDB43vxAF3hbX8Sg0H/6FPbpNfSmFNAMOXG3jIOAwrN1qd26hnkWyp1aP/dz6EjYF1l",
+	"VwGCwf8ala3cB0/vua74wW3lP3BP/8fp5Fe0wd9RR/CXF53eeuI2LPkaT+QSeZsCVtypijg8niPwFGqU",
+	"RwHDYzP7h9nykn6rmrs7swgIywhRLfrguFPxjNbGkIjQzYck24/hspiMWOmmQblRuutpJ5rhRkdvOpzM",
+	"JQbh5I7Sas9PvDPn6LSkqUt+ir/yVsHL4u6yVVoUlDtzxw5NaWXtHpkTq4Ve4c8Z5S9bBTk3B16OAwrD",
+	"D1F5ve0rLlKeDms1w5lI7Xr9Ze3Q0X3A0JxB7MpWrE5OG4vOZi213a2KGVG73piMXwjC/klmZBzESlX5",
+	"7F4Lz8mnGhtMNFB2lavpsGHQvcnq6i3gU5bXkihzCWrDqlCVmIginS//BhiAufn+Nb8HlJTV/gwC1OLA",
+	"QZCt58nqiDCltF1hvGicKjomy5iZsNyLFJQDWOPd7+6F9aul13SuWPYeB4g5GcHAN/980PgY7Wmo9401",
+	"w8cyVQIz9zsa2HrnPo+vatZhBu2qu9cpQkrhZLI2TnO0iOHKB9QQiKlzE/2lSDCySx6ZHqsb6ELgmHbv",
+	"AMJCoAhW8NMdk5WxgNO3Yb3d+1145TD9q+Cn1s9DPim+1QKzMFGpAxs9ygTejDCIpe4ECf3n8dkI/0xo",
+	"jvB7kKFxM4STIkUBmLyYlI86KwhKXfjdAMK1r9QxmhLv6HHV5gbOw87wWYIj9Ay1YU4BJwANC8cEJp8N",
+	"16zFEEAsYEY4TmeDL3oB6uhqEvPZn39UzjuVH/bEhEZgxZ+/iXhfRlsIWnELbFruae2HJt/d4fX1J2vZ",
+	"Vt6LKvgcxRGiL3h5BN7573/9ItlJWvD9U3EvKtIPfVI3s0pBBodHVerkuQyxf7o5Te6ur6ZdZe9cux/s",
+	"HJ8hbFkIhdWCF3esEqIgbgNmBdZDjeo+4Be/oi1JPr+JOaEnrKmo0W953cJ2IIMvGnHHbtDXTESEmXop",
+	"5LcHPc6xV6xTwGIYGPx4iHtL8OrKdkIzUzJd+2XCaFPXpx0la58HhvcNu8l103xiHNTfA/jwaXYdNA6/",
+	"6oSs8XcpjrEj8gHSUf9WZdF9DpHRBArpg8mzDhA8BYkj5e34vXu5MjTblN3cWjLj+WRWUbWh6WpDZN0+",
+	"ck6Kgah0pYpr9jfFAMcAbNkll4f5UGwUBh4DcnxcEp1Rm6VFPExkITlmjqkWW5+ZDRY+doQiBxsheqB0",
+	"sEu8OmEKttrgtneLIywOQv3OfRdPasoItXYGRrJrBdZrlQI/hLxstUfXQ82PmZNbRQs5ugx+/Cd/yUa5",
+	"aaKYFhygUSdo+3zjD9a3Xclq5bno+LlQtahWPvd9Fu+aAyzyf9zLGWBFeDWZOY/YZwFEK3IcpZOGF+K9",
+	"v8Xe3jaHA9enqCtAc1klwDCocAFyLQQ78A6gIfi5hDCwFJKjH2RV82MqnvfAAZcWwGJJdD4J+0C4r+Pu",
+	"tKooHyGK8I5G8ErhSp1WEgGphMWJq3lZXWFIOvdwHXsvQSeHEW9f5vl850iGG9fnSslHxFCq1MBY+Pvk",
+	"y92H6czqB2Y/6W7FnaauzybSfdOIV9LYmal0hdqGuD2ovhaTL12j2ev5phGpVLk4Mgi5UozgOo/7Gktu",
+	"E8khkK4fC9K0rSPJC89UHqAphWHwXccPStF3RohqPme/F0VAGB/lTOaqmQ5PfUPNlklhndT1gTgOzjSM",
+	"UKVQRPmBdHe+E3y2aBJf1oAkvbTn8+CBSnzC4IaQC0u06OA5JcjVYyI9bnTMUmiimdE0QwzajmcTQxZs",
+	"W1TwDtg7lKLwGNDHvOTHeJjtuaCcqRINE7E0EwUKaq5FdHk7pSs05UQDaccrjoJ3zI/VmQW4/yiRNkOj",
+	"6Rl4/bA9CfK9LL5rmTnwPyIe3b3D86TGABG9PGT7jj0fWJZSBsNFT9I8G9xiU9WDTU+RtF2Med5vP60T",
+	"o3ecEw6GMKOzngN89z+pvQX7ama/X779eX1oiRWnaOY7VhvRHXeYAFWqI7tBUi97bo+u4OMksknnWmVF",
+	"4ROXkrah5UrfHB3u7YGXpVfktOCm52PsogTzqhhUuSv72EzEbSG4HvAHQBiLQY5aHsOsbHGjP1isNwe0",
+	"mmFWFahyVHQGtbtOyI5jP8FWFR0yAcZATBd8AzmvPDYnw1RMaVI1AGSIEIMgCX6KR6NMZ2/sTtNGOQRw",
+	"pcPpHEXQ1jpKWhrfIWRSJVC3A46h31RS3OTWDbppynIqwhzY6PVb7GVxFBNm9rjNCMWRIokPyEg9koIJ",
+	"0BI37H/5kpDo4ALUR8qwiGBapSKr1TEZVp0QzRaBVg2OGgMHccwsTCx0Gj3Ge1+EdX4uzM8Q3YWwVADD",
+	"XdeiQs8ZWvWqfHfn4XYN28uqaBGWKiEKj8kLpWFHruPFxYOWhHStT9Plh3llpmsS+djUjEWrE8Wr5CwD",
+	"OxUx7RhSjzA+khhcoSpBxKoMFewDGP+AjV4Wt91ZYvUkxwZtv15miOKAFcT43hJk3XM1Z2RkZVD4cO34",
+	"osJUNlGWhlGm14dXVMbu+Q2mHoW/R2a5qNTLnKR8uCUBo/kCJFBKXp1Be9DsY5uQk3IQYlA6PeBZvyQD",
+	"WdsRxteSD2IuB1oKs5eucLKJ3xoE3BoiGNz6dAtMrnOEhk4CwudCtRKC8APlNxVhaAzpI+IzN7Pqm2Db",
+	"40xba+2hucaL7EyUyp8wq7ZYXxheG6wncxuKc9JiGPeW1sk1XQJCaoqEXn+EYIjDwVcrg/wENx8QD7gu",
+	"AAsFanS3wRzZOHM4XlHN0/4wpoaeX3+ebgoUacARHvkoytJNB4JtzF6Q4WTLZYUx3ViLPo406rWwoGV0",
+	"tvSL2I52lMGIwju/ukIsPgxCuoDXJJ9hD4UR0hsDBh/VROikwHeAP5sK3JddnFOC3SXnuii2EAner3gc",
+	"sEEJvLSDcAr/X7U4p8bKslx10E4D6UXwTqnMgX/G2woPdFtnVVq+FC6jLbUMO+oN3wvsMG2tuFnKaSgA",
+	"1tLOl/RC+UCKCbMpDRijiu+iVX4pLWejhYFcKEzXuYOMZL2n+trHnbQC81bcv65yUVkNmN2IzeuaY26L",
+	"qoRvvi4bs2O1rPar0LAjHkAjoBtA5e30C6cPhZ5dD06koz4CUc2S9b/jl4GJtbL+d1KUxbdaqwicmvhQ",
+	"i9wmILs27sMIi6I0n1xVVvPcsqOWVmBOCKh5//jsl+tgNBz1es/LRkwHmOPgvnnWzjRKFMHvPVoh5fe3",
+	"CjXptQTwNsCjHWmW43+fB/lzRH2dsuJcZ9F5Ky1yHnNEraNxou7xofeBgi8hP322GdOP9zWPeuUKnpKu",
+	"MMmLRgSp3s/8Qd6S7Cpu+SGbOVk9htl9HePP+D1q8l3aotTm9I1zqvoFUVu05sig7gMy1DwQQmpol8Cz",
+	"LChNKQyUIT2cI6GvY0iyS/07PQfL/KTKUXnrpZ9e9lW3avXcb6fdJfMrEMeO43tefwdwPTHLyk41RkDZ",
+	"KpJawm3yMYJjtIzQWTDEIblCMDw6bHIsqJQrGVdQ5/qOaKzwQWp90j44jgDEuMthPdDTj53EZ2kFMf4B",
+	"fKgwhm/FggiGYyW0+Qk/mySn0H10Ur5EfbD+oWFhJ6tihUY2/zfVoIHX+0LnYGZ8TzW2L4fMgB6+D1Fi",
+	"/Z1bVmC/EtN+fQ//JWJo+8FShobjEHnArILI4xBxtizwSYjqTeIlAnVt3qQHp+6rm1cQmNRQcurAND+g",
+	"gzdkfH3gJp/3WRfTd74z955vNzXzYwyo8iWoyiZAK4Y6vHhSa2FkIQZ6sdNZ3fnyLRrqAJA0G+/HtI3C",
+	"HygsZf7N7lJ7hByCXjmOuIPHggwZQJhWlUVUUlCNLWUUgrTXCdcY5knPgdQomID90vXfsQvPY1o4bDzo",
+	"hrS/WZkPwU2QqO8K/ulOWLvxBRkqIcGs4wiAVUp3SihcUIViwdXsCOipRD3DSsF1Zb3r4rwgjyTYXmuq",
+	"t0rE1rM/hCIXXuwPx5++TD+vjdD33NusFijly3iFO4gkYM2s7JmZpUA8Q/ERT2HgyDDpbbksXoRvz2W5",
+	"qnarF3GJwSkN7RoRq9jM/UzHMIzKq7TBBe0aBytauL9xLJzAcIdiE68ufmLg4+SbcgnXTj3haXbblhQD",
+	"KIbOvlEJHynYptHAs9Rm08uN4GUJtqRglYZ4RFEwRLBBl9cSNTXBYQJLOcs2XvKYB2ynjqzWPLfSiCLA",
+	"TUChcS0PBsEPvdxZiSNwqwM+uPTVHHCzl/wyE6SHNnvZScBc4FwFoIQduPUCZPHY5xxca2dTO0VZh8zO",
+	"ZeChVGoPpzEFH+rRQuPljRG4ZsqNmvwykYNJJYo7gZVdKNNOAhC4EeOIRc2vv5aJIpCVouLyZ60J0Mjd",
+	"RV1Mn8ZrfvxZUwaXeybCR2OoqI1qNKv50eDOt4X+EWpwSTpAx6UR4d3KyDkepNe+HcgzMVcO1FPUzP3I",
+	"/qkkogJGYtlmApAOkdY12jHbbevMvVM6mk6UJulPMcpZRFnHim+hgy4kdx0ag+kYiOikoA53l7t40E+x",
+	"ERoFI0zSnGIwCIkJs3gQIqa/4h1Nm5c4qSPEgc2eUaG21763B0BkvpTGKn2Km+fMI1gRwVsVDMkjk+cY",
+	"Ju0sh8TZJgsZ1NFh7FGxLiRVCAFxSgyac+dDlJ2fQsSEh9IPCOZhJ6Ik3u04UrskWcMXDHTpVwIhHbv5",
+	"vZ1U3kEdAqgNNjAuj0LczwZQYZMzcVQT4JVJzRYC/3AtcXTxzo7Mx3dHo+m5FXmz6nEOouY4rr9XRDSi",
+	"9YXqxP9E1kV2t7Ew20Z+xtwRvWSvZAGMamBO7p/W6IAj9ubQtL9xqcqbITw5HFeU8lUZqZCyg0CBRMim",
+	"+xGYO0oQMV9eKQ/rxJWQhzWTFZnwbKN5yUoZzwNcEFxSJry/Hh6SBMQ2TPGkGsZ1fNgLXvq6iSWIdYoV",
+	"+VvuGpoZRfqO/WcbF0gbS8NldEzxY22MSFbIiwmXEEzmjpew0jnwq/P1lHppyQPIh9aTh3WBYhmqxqLt",
+	"dpGtlnD2Yo+drLZC1zoaaeuLn7nN2MicW0qgCNqb2aljlbG3L796+tmXfwp57TvpHipWa/UhGmm8U9Fn",
+	"z6kDJO4feL6TTuK2RpTxIiG+is7Cukoz2E4NOSAwyaxz/O2xxKjnh6IXJNo0MZS+7OqHCopHR3zU+b6p",
+	"U1gwh+DdwnYYxYTcN6OKhHWTxgLy8KCj7n1UuPQpxqjPjne7xpJMEZKsxNGx84R7l6/LBWIZ7s47KFA1",
+	"mQ6IXXemFsMW7xwQ9P1aq62PqpuRrnrDuIFKxR0cnwGqUC+xo0rkjeqmqhIlY4Z1CahliHfiZXlmPe98",
+	"ebGBC1FuNkKLePg8ug46SbjMWH4yhAeTqO0QelwRfmisAr5H/F1UUu5M6bhjfDdN/4tULS9KSCATDRVF",
+	"CxszXlJsl3+MOmgbMVEkVN0LXTTxJJutjuZ2YFiI+7ENWwy1NhaEbYSms27cj9I6/T3W0V5GBRqcJwTd",
+	"xyY4MdiPsip+qDZq8npjh34WmAjl9y5xULCQ8b02pjnEJPQOwYaaFBwKp+R7VYkiowoVPsxdHsAcqIzo",
+	"1keOobz5agnnw/Ch1UeIxpJazI76cVsQp4RtQ2UkL4fDnROsTqeIytG9KGe0fwXtUMiVEZ4EKPhK+2Po",
+	"hw/RC2W8rTien5lKQ6tWi6L1jdAekjjCNg8edI/7l7ItFcI1yg1YW4twtLdYdHEjy3hkHA03v2b3zolD",
+	"U84+aASRISqfTqmDRhDPPOkCeycRDUeVRVJVaVGaqZyeOlYEv/PPptiCVyUeTz07/jm7agxfp2yrjYnd",
+	"9gGJ0d1Gu7TBGmEyFxkL+OzjO96S23l403NOUwI16ibVnCJILxs5Aw1lgAtKlRGRREI6HjIFf1UDd6Jt",
+	"orPMApdsHa7+JoTNPsN1L4HwfHy2N4z+p0JhBB5lrKpZ3U99/TdwyHMMD8rUwSTbqkgeNkQEnLBwm9Bp",
+	"/gl53ydiF1NYhG6Sl4IRxqqDJgh1lP5w4GW5Mrk0BkDv8e81RHuQRyv8bdvIslRWUkVdCj1c5aWsCehB",
+	"y6oQerVGr57/ayH5QWEOhETPQa65zXertcJrSQ0hAu9UW5mvanWkf5DlvdCrSlqNRJsrXRlLqDUbSsVY",
+	"Q53FlVEFxwyNYuVOAnScUHO7rRt15Fbolak1RAMfBETTV6pamVLWqwPWrfZuDnESq1orK3wyRtEYuzpg",
+	"gu+OS72yUszxdV6abuF9nV3BcSzgrTU38j5eMGAHVR+BeTyGrLbw9i97ruGGrxIcQ23Y4AnLxnUB2B/C",
+	"E/vHyVogg/ciPAxhPxP36JUX+trM6wqdYkAjXvWZQRav6E26mC4IszISQVslhAMRryt53J1YpRDL0ae8",
+	"Emh0522GnzGBLWZlmctn/6kat5THwZ/DLfi2snHwuTkEi12EitDozhs/Wbw8MKulMOSuB4gDiE8av8nT",
+	"oIDzDdXuPTjNSEIsTn1QiJj3Qh0EIjZE63dE8xx8fSGUE60+oQ+kW2eohzuh7QJxntJsImDIN1gfjEwB",
+	"agPbbboyot1p1WzjCGYBVXMBDaWwLo17RPZnCQKE2YDNBDbYuDnQtV4F6LFYaYBplOMoNCzIwp6jhbxG",
+	"2N+wgkDbwbbmUwcN5op0p9dBsOgRs99bT5ftdY6xy+7tHHGpufzioO7FHHS489nSs32Mi27m8gzhKMlj",
+	"/C83QE/FHWphN9PyHhw7wYzAUXcyR2HbaEfSZ3OJ6vKYukKf+c7d+yT1pxc6FH9HsmtX8kPxdOIJx/y/",
+	"i4U7Sh9s3/E4jORlONZRSMgRJFUaK7rtJZaes/p0FHDGGv77P6mR9w5v85kXaOIGD+GDAg8nzh14bZQX",
+	"40LSBxjPY92pY3yLCZpiaEjQgpe9CpJQCrLJd4l4Di2OfUts1+CXq6hZXW2wqpk+xR90j2U6EeVfFZAa",
+	"ZsJrG8FBUSDHuHcbEl/jEP8zU3PJWOR2tF2cHzrsxCg3uHtOLdpJKhIBwR/d8+DTlkRV+KCovPFBG0Gx",
+	"R1RVq1BT3mqFL8FOqf28RPFXLfrBA5LFX3FjA/5RRKhsqkL54Ca+R99u1/Q9xO66ir9DIxpbjDizDJJl",
+	"2dsjNtbjrT4snxbQh6YBypQR6ZTzeMaqa+v7j6+h2trd/1Ctek9lEDkUyxLtE1RTSWuuCRbkAnKC75Gc",
+	"4oaBl+oIZVJCzA5WBuoHMI9I5xANwRi7XcAaYVKwKwtzjxYylTOwYq9kDHFc9YHDpAGjCILz7cXJu7xz",
+	"bnmptg14/2AwAppBsBcMhkD4FwSKrqyocuE/L3m1bXyqHRwPlm1AVCmqSDnEHNuatIxpdSMia9yLOGqC",
+	"6QsAiU3cA4YGtI1voLFf8zxSGd3YWH1FwO22tEkn7xo16iBwwwMsVBsBMPHwwzipqb1QZXOoYhHUCLEN",
+	"PyOCV79IJkWxEAxyv0yqOlYY2r3zCEiyRBzpADoKoq+uMDdorDwkYq2NFfqapnxRuLXrgO64sZdoJLgh",
+	"CbwJqGmNO+Yz92jnKgBn2TbCGFH4GrM7wQmGZ5683R7XNKivpcISY8/hRpYCKlavuRHsT19g+DEGU61P",
+	"doBY9debm5sIaNUwRMiNliIxJ97GXqWwkResPlIMZWnElKhyVfRDhTqBc4KTvXN+eA1Q/dJZaLHxbtTI",
+	"j+q4bIMS+PxG1Fxzq/Q0N6OFd7/pbFUWjo0mF1YdUOL9gpLUENP0KPYvus0TxVYdE5mL26vih51AZC7j",
+	"Tx+60kppbAbvHd1ixw2fx/OpgRvGBu4c/sxKOQEUaVLlRleB58R+gyfOh1CJF2S5vff2JFAYSLdyYi7h",
+	"ho5K8p1DDF0qqS7F4TxTQ3Qy+6AyC3eGMImxE5ONns3gar5l3CcwrE8s56WsBZYk57X7F0Q46X0vPvDc",
+	"lie32U+odH0ljMk6HaBx+ChNBKCA13NMEu8lggyU9BTM/SJWt63mxq5qngiaqrUwCe0N87h8oUZy0WP+",
+	"Pi/LO+ZEOsaLwrSlyr14fuS40ftKHUGX3fH7eEiC2fF6WrqGRuh6sLPI9K313od/P2piTAGLXfmfBK/e",
+	"Fv/W5Omf/GWKouF5IGeKT4CgEndDAlnrtvwYxDqhrLxTR8MOhzvG6b5klDFQc2MEeHM9cjH6e8RJMMiw",
+	"c59QZDNGsLSyttoQ8Rj5q0BtpSPo0oyc/OQxiMRJoNhr1ZQwS4kv17gbFwizHon2I26pp7GAGYcMLSQO",
+	"0d/BeURoSeE39xf/AxbFcCx6HsCjH/pBGI/USfEqsJpYVrOxnk/imfvkTkcnGSuFMayfOtVJ4RskAcwH",
+	"j56HCj6eroZYGsTVhnSkSjoGJQ8CI8Lj5S8SA831KcXyulJY4utT4nYiatRYRoP0jqgcg4FDxWoJfndK",
+	"GFti9N9wWfpcibHc9ZiuA9oVb8c78EIsWm1aBoRf5keOcVmcTxgE5oZnBdDgx90J472cMILxBLXQaOOP",
+	"edVtj4u4z/DmGwrlF6W8F5hf6RN+rvAk4A/U96ysadpUfCYflD3ttd2xjqamVR50bfpjaGXm4DBBuwX5",
+	"SzAcAQMbDM080GFLGb1L4bfqig7wzL27xCbx2H6yHrGnvEhJQ3T36w4lIZgJ2Hu0oIDYg9Ia/BlYRawt",
+	"KiYNxszOCG/qkdKlHtKWkqijd0RQC07hAjYSN9KAEPJbobYfM/Ybt/DftWrsR5D4fsON/MiC1+bE1qJU",
+	"3RJdKUslUXDKWPNTB2dwoDGoBOQHuk24j+omARzs4gFWMCZxL4Y0TIIZQsaxsOmMOzd3qNvCqXTLDuM5",
+	"JyTmzvRxgAx3IbpxKVAU+sGjsAipE4VJ4BjPlyZJSSBxhbWd0SNXJqGOcWiUJ857EH4ifIJxJeg0mMzs",
+	"Shzn1rkoECdK3sqrFwBot+NVUc6HpHjNj/EawTEhDWYQ37373oPcoLMenMmFOlYzQ0d+QsfsQ0JH2rKY",
+	"45xaAaWyE4JwU3olTYCDi1VAObICXe3IyFnVS9C+TB5Mh3So4+wKnNw8Ssl01w8OnIX9iR3wBTUyP7WZ",
+	"7NOaQ+KuYS9KhcoHOInUjr2gLeiT22t+BJ5ayK20d+zVy+dr+Psb+AOAseaqKhikzRNMbRdj7NV3X15l",
+	"V6+++wL++zn89zP47/Or7OoN/fcz+O/n8N8v4L/w1Uv8L3z7Er59Cd++fL7G/7mm/r9r+B/0BG3fwHdv",
+	"Xn45CzX3Be7Z5aC5bgvjVznn1crHhkYS5MWHtlw6lnUEDy45tO6FLmROpUQ5FKy98ypJzsu8KblVwTID",
+	"6d2sUgzOPiPTZtEIpqryNC5Bin1uFCDbsTCdOMLJBSUFl5aVnV8wELC3MVwlljoBeBbCdEC12/ePBCxv",
+	"8bIKpKt4MFRTTs7oTVOeqzMMiiS4MYFrO2Ul82WGYzVwMWkKwIHGxvxGl9F3udByY6O/wOLjtYxU4onP",
+	"RQIctEjA7pj40G2B0FhlTruLGz0HvCnO2jChOpAjHVQLNtqhjqy9fynOd0mdt6/A/+IjVRwXANOAtBAG",
+	"fEiWeNvxe3HWYXMGfCpvBsVXFjxwS4qTzcGIT8DCT7jQRVWslsxkk4DQh+xDdwC3WDwKkPAzpzTthABm",
+	"CZj43lIN2GNszas9y6FcE51GBkZwXVC7bpXLOLj+eVT9dLnrLGBo3WHmpKORrGtMHV2R/UDZL6ngvJaH",
+	"6DR80aOLKWReuG9btq1bCXtesta52tBdwonUU+5Y2ifcjcjnZ/kkEzSVqqG85CWbryi1zoGk3RtDSDF8",
+	"FPNmMNZF6arzhlBh1vNH0U22Toa1uoX8WDlN6MGBj1tAGV5ZtQoP0TzEcXKijfHGnU6Dd6gtEO/+DXPq",
+	"rW7EbP+qHyO70jPk7bY1HNnc5ucKjfhLcTXeKJpT6njeDq3KhsqVlUqBe9rUJfCVtVZ7H1EM+KgVAHHP",
+	"kokvtiL3hGLzCBjew1DJjhmjFwTeXlhu517AtqjZIKFRqT0+HQCdnBF8CsVjFNyHZErNPO7qbPjOeGW0",
+	"mxjEmTZ2NZ+bQKXyQlXJvQtIPyiCjqxCbl3BC0iIocxpfnDvKLy2ByXVv3yz6s//lyrm8as8Q73uPG6f",
+	"/X4o8aNxOuTlTylcB7hBKe5jUrDxTrZbmZyXMRAamFYAidjw3Cpt2M31lxm7uf7zlxl7nrHn15+5P1x/",
+	"yTr4hIi0/cRA4VMDgQkRWKl0lahZ1UNa9j6m1yniw8fyTJWNCx4KjwZPdSY6O+tnGD0dIYpkHbVw9wtA",
+	"TIPrzSoFGHFCs70QteluN9VqLwXXvQJVYJyA0PFjxfDhciot18AtsfLHHXJJtSXPPCvlXnSEdddFqY6Q",
+	"C5WhI58ark8MPOrul2v2ypeIR6M+TTrnFUwX9WWYIahfbaH4IL733Xr98POWZMKIyaCE5I+tmnvWSoCt",
+	"EoXewgDdmcTP90Pk2kH0UsRdA+dnQ3YA8w8nGETgI3CjyIrteEnYLTDPtgCN2+5bRyQFtyKQiDgwX1f1",
+	"wZDVi41KbuDVsl3vlDScGsIsNEQJrks545r79oSdGsfKDOd1cGqshMC76jE2uYzW+K8UOyq9dzfGvfsl",
+	"yTS9gIuuh5GfVlg3N+JdKqW4F4W/i47aTsIC4AR8wngJ+Y63pGT53DEsQPDg9S3n2ameaqFXXtub3Vmq",
+	"qmUK0AHiKUUuIcoZ7IID102spPUCW6RrO22LhFg9OgiwS0EkxczTcEOllu3Z71z/0G668sEuViQTvaZo",
+	"DAz3MIQ8jM2DXsbxICXIN7uE3cnWxcw63MkOWUS5sq+IMZa1eTetjVG2+hPDvL4WnJAVhEXC5BA6daP7",
+	"cS1JJBoc/QFINH9T9m/ozVsgmCf0C4SgUwU/efNWgMKXPuDWb/tEkhWOENvvnzebeGHNjRaCQTRH5gHq",
+	"aOQtoqQPclDPZaSP/eDdBITZGhnSk1mW9/LAspgEKuH6yK7ahPM20MBPKrq5taiieMshEhxgd6VTHiGi",
+	"txYAOIoo8Vgrn8Kvx7mEMZxitWFGgWB6x27a4I1e+jBgqammi74YwS4eYKT6KjfujRMFBqzMI70J+GJf",
+	"V+9x6+w+Vogq6aWDCgTJdcS2Li+VWRCWkSoR4vqn/JdoKiQJm2COV/dkxyTf2A5TIAfOEXdhVms+DfX3",
+	"tWv5NdUZzHdKBdDNcWQY5cZuRSU0L1kuZCm7sV8dESheThqyjB1rvY+jHGLVkPi3qiIOyS0rBTetQymo",
+	"SkFmT0Ayu6ckHfiDorwRrHFPD640gKYsiv5JlJtCOFCLagHUQlNbkYRR6pbwOI+Z4OGNBa+YVYKJCpKd",
+	"hdiDcQAtGIsrTKt7ER19LUp1ZDfuuSg0P5oBHv2l+l4ozJF4SIZlCvswFtVKNRFlYQ2p3kqzNfgbdz4M",
+	"z+ngEJjXIjH08qOQVCadBLTCzGun7fVpPawdko6ULvG73Fl9K321z9CAdLPu/Y7yq2MloHL0g3BtEiFN",
+	"Z4OPUrO5CIKpk5o5TF+yohSQ4h3A0zTj7ABVYPErnzK+PkH0XExTcOKs8iJSXI3T4kDuvkh9t3TIVwKf",
+	"C6IterXJMZibktRhnlEEaavqOl6ACCEhXYPbLow2wBSYFAqzaaLo9Ogsa7S3hTTS+vRxXp1mF9N1x/0W",
+	"RuiZdP88ZjVToLEQDj9GjXXHTtUEMb95WlChyDg8gCSR/rxZSKFLMig+pkZdnJbsM85nH4evIj8qIzAX",
+	"nO6/8KKcofoLyPgM5c5Br2sBvHuE2E2Obve4t6HtmvwCaNuIDJK0/NavdgE5w+WfvUOgV721Wth817/q",
+	"fxlvmHsPixmVG6lZTMdFDybOMbnsv0txjIZ8l6Jw+5vQYTs5AXFk0FNbuTwjhJjlOK5nMgko7ySuRPsM",
+	"rkl6JRCGe2mWkPrfXfPpYHHKTaLOO6kynd3tbGXyiCJJHi1+xfy7OQf9j/pNT+WrkFm44Jr43JkOVsnn",
+	"DwAqwZlMJD8uNIwsSRBMIIw9PLGtm6/WSUWLn8fraKU6UHR3qvQ5+BVofYB8zhTgNVmP5QyOLfcrRFFI",
+	"VUXQakNGGDFdhB6clWz8GgvNPSDT+DWXrncfP94/ZUoDTxc3ZgBybo/qaSEPojJAqixXBUhn7O3fv2du",
+	"Hm6LzL8arrHMwHO0N2Ex41/HeAw49RgAlWs9/brB99Q6dqpNZdFFMI8UKW43YU/D0mxgSJsuFei6CnXD",
+	"rvxM4pRnTErLBsWrxYAIlmkmscA5M7KgwEmILVM1E8UWiuZp20Ks9QzYhRMGwPRkJaTUuC7mGLBhog+w",
+	"X7vv33t4tiEdmBlZRcYsQHircbbYOr7vx66I9+o7SGiAhAVISJgVe/UaAtsuj7zyqVKjHUkYcUL6P6pa",
+	"Pt8/asKZj9V6VHraM9oiLEerYqaDHULV8M5u72RVrLzwUqqj0OFvO64LYezo7yUWDJ4RFVeo7fXPFOt1",
+	"cRXo1ztl1TyzwagCtyZHoQfXSOJqmBYCsIaS4xgyWaGeMTRaTwfLvcYBg6U3RHMu+YjATBd+hTmCCbU+",
+	"57p4YrAofK60EzgGYXnE6qSFdxSY2VHRpsw2cA+mdLZw/A7B+KISLxxRIs6XHoN2dlgBtEYvTipNdcm0",
+	"KYNj0Sey2i/9Bgq+iyqP4vNAuD3QYgjHf4JvOJ5PZ/VE0IU0ljuRyG9FCxYD6LzoN41pzVoW28XkNqM0",
+	"0PATePrS9MlKKUzH+l7zYwbm2LVwT2R4haMmraMsYugtZEjyfEBWrJYfRGlmeFWhw0Cm3eNq71qGTAF3",
+	"I8p6HRP7GxJjxA8bKj9shkhA83BcOtKd5VUBORviXnJfHXmUyT0NJzMXF8YUq5n5L1EIGPw8uWVx4EZP",
+	"4lHOAEAFwbPKj/xEyX8HoTnDnNjRKmbgkXWPcD5z7n8kzaoLQzamfytrj0zrVlFDGRK4AwXi1oJB19cN",
+	"A7qQBhDIordhXlz/YJLdGS75bA7rG3zyYVWHBJXBKdrIPe84lXghp0PgBsMtSyq2srSrQmzTpbLdNQMH",
+	"uT+koGScvwshmaFdf/QCtKrgEDqKPI5BmZKVBRTV8QtKj3wifcctIXMaZWvZIoDYnkcsAEQjhCKEpqK5",
+	"/SJxYCQBcLNLQKCmRYO5NutPUQsl8cgseFXALoLyOnBo2IJs/NjgUbfHeIZOcHtHk/rHh4ydfmlfvLbo",
+	"JZHrEwPqKsCtdQ70wD/IgxMcvkD03YOs8O9PP+vB8XYeiDZqH5q3fxke+OtOgfGo+WO+CdBfkikLYOj4",
+	"zA6aH0VtH3bduvOP/FomjVuF1CK3Sp8mDRqdEuieOrDf6MpKXsXKn0cDgCComRtAmPeo35ztRFmDoYMd",
+	"eWVFAaIG5bR4LMzo47MuVb5PF2ALPkofDwFgmp0KbK2yJqMBnhfgt2SMkoyxDiz52vsliGFhlbKQxxN7",
+	"e9y4MTHuiDAtlUXJDUpmGeWkkLmM8gX2nAz6XoBV/QI/iPa1E/m+pPo7szp7t0uYl+MhOhDOGPIhUK+m",
+	"VDAgdcimIKzHeZe85NU3/JRA3Z4dyLAVlS1PMXRsJ1QBGTpiRmF6ox0LxlC9NSDQYWxB3dT16ZZcP0VB",
+	"N0Npu2NrsZVQ0N+nifHqlNZU8F5FJJ/g5g5wq8nvKe7w3NJfUjP3hVMe0sdV86PJfOEDtAXQiR2V3s89",
+	"q5eqLKIR9WJjUykXqsKMidmxBaHSSGwgqGKRGAp8dhVrI2hm4pofpD0bRj8SBEZ7qHm1f2LYmmuzhOwr",
+	"UaQWesad7njYyhGISYOSec475vNUjncun3crm7RZujYAAy9W6DfqT6qWIm8LIu8hk8M9CSh8so20EOmx",
+	"hBDfCvFORYOFAT4yntNeESA2y5t4FZSm9sbLWKrAvdAn0NGhFq2sWK4OhzjOZSiMOEc0XVIu3bVddd+L",
+	"mCNbuSuAyMaY4OC+8nef4qTmPQ1KlS/8YFNC2BCgKlRfdNTRBryFydPCu0cW+GbLAEPcHYmwXu4IrCAj",
+	"gSe8AJ4VtufZfRUDlQ73Mjz9gyuWEry+4ZFCkB2B5WyIADVbho1gVT2THS26SVbV8zDkcAJtyGJqZ+Kl",
+	"2lLIIL7egToKrGYGSdYp08D87XpYaO087IhOqCctL7UnntM/OEh+DjDJ3xEmK5SiJDXhrESJtddAo1hY",
+	"dIsANGAU/DK6CWkF9ldQYLEKVzKAeYH+qYz0tUwDIITlFRUY2ShlVxulqZydqlbkp1XViqKcS44giI49",
+	"zXCChQEf4gfTal2KQ8QaKizRzeiREVqrBfE054p7ZFeqTXQ5G5RDzQiXr0nowlbaUpyJYZkiLfjVdxOG",
+	"yvxuhLVHKU2rjSzFZUAba27EilfbUnjr4BheTNTpLJWLK4CgzTP1q+W1iAOXHaXZiWKVHDdqnSSA9v5a",
+	"u3PorNIPHtY2HPPsGcSREXLF7aqUlVihLSy5m30cmCg3b7V7aREpjm2FHYm0sU5He/fAnlWbQXT2DlEz",
+	"HwKbPHRZnyXF4YtE3WbR7R121xk7eoBOEd5RzMTQoQVa8hNDphd7VOygKrsDCR+cZrE6hUWiJjsWYAHw",
+	"eCHSSLhjzWSEDqPVYa5wIKsVX+ketnGHe7WOlQlDL2EpBwmVLP+h9/jO6prqX/ZLaTg+d1AUSjQnUIg6",
+	"ekCs0P9x8stXxb2MGS7feQDMkHNYqBESZ5sGKap8B7H7kUTHUFt8aAzZ3zrdhJXS2hKcXaGWDphbMsaZ",
+	"h3ILQbjB4w1KHDd7Ek2jXu8OcvDYxNjEUcZuerX5FeRdxK77BXKVlmafEIG5Taml9yp6PpgoR8Kru4Sm",
+	"VntBWIu+Ao3hR0gmhMxtdLphv+0+Yk0Z+udfpgzUoSg77V67xX6itEran9gVALLzxusRcymdGE4Vi1Tl",
+	"U5e5Ba07V1iEIlZzhSfk/UCjcXHfdVtofqySSW4EgBHpVUJloAAZsONFvBTgh1rkVhTp6Q06Wp8IxHqM",
+	"zSLK4kx2L9p7pHX3h1dxL8YMsu0ljFpNKaaeYhBPlqRn/NWRwQ4VAcF1eYpexrkxhahJhI6517G620g7",
+	"4QEP0gGIgdguSU7bKl6uzsh0c43TD4LFAaMK9ZBc4WXibgsQ5s+2wGLZJbgoY4d4Vvz9t0FeteDAR2IV",
+	"YNk7q0ImsNk6sDD/N4OGcr0Vxq5Sjx6l2nFZsj+zw4EVQtR37LNQQ5pt5X28pNR5vabWcjo28q1b12to",
+	"SY/kqozXyFYbti6FcLo84NUmDLkQ8f9vAAfWAirLpA1b0sTnOEwybvvBS3QJnjDIKVPV4quCIjXOKIYd",
+	"3S/g+bWXw28vDdg7rzPsKa4J8iB8npt1V04dcZn5Se/90xqr4NLsF/hgG/vGyTkxH8QcSFSg+Te82o4x",
+	"KzwMao8qcHYD7Dvavti2vyHHzVBIWmAx+ppHtzGtiwPh9NDxmFNDGcIJ+NwJ0lLP34gwSIZzji8xhuP1",
+	"N2GZ0gwgAwmQD10hTsfsVMdJhU6mYScxwjH9e/q3Ubykx5zsdpn1ZxBdsWh1qU6ZyAOkvghuTm5RTUkK",
+	"+MY9uFRdreJ1PUOxtOJQC30dxrlAucQuYM2+mzYBL553iREbmlpD5X22UTpDRPkcC/RvKGJdC4MVIMi/",
+	"1D9EMN6P5WNHd9CB6kHkdswJVKS/zeCh7cQ/rDxWTru79KfwS2e3/R/Db+nthweU34sVBagNYHfdT/iM",
+	"1Pw4sYL5IW5WxZSIgIjpD8K06bDTQW9u/7pryfAoElSMpXyXpXycKeDaw1uSiLS3hpyduyAg+iIDI6Ex",
+	"pU/Or+FpiqTDeRyy3ZaQRT8yQodGGWJ0504xBCFRtWWJJdb0JXT0DGMCPUIpxOe426O5rGJ2unzHqzyl",
+	"73KARux8Ds4yxpkTCdim0WDMa6LmkgTiT6evFrsFjovryvpyZRGdGtTM+bDW+nQG0nQG4nkAlZZ7MXfg",
+	"ocMMtzYYDDuzil+TXOniIkwVY5pDLDiPIj4APExgRlTeWHOLIcKc3KJOAX9isg4mB89zUVsPbGYhqMCH",
+	"mqgNvbKpOMFkBY+laNaNNcmyAKFGuZsPzA/l7jkexecxaTrULD7n6jlfX4EQhiZDWXJVFT7v0s13dszb",
+	"o1WC+K+uP5/1Wfz6xKhM9ij+AOMSF5Sm71SxXlzQfvlo/ZLaCz7s1NR+UBV93REv5yWpTpbsgLoccC6y",
+	"csy8sl4/8BWJ+sSYXQU6cIzHCFFh6b7fp8w9RAntVxulU7Hd65IXYPlFrwWDpsUtEfK6bBLwTPOjvhJI",
+	"+8QNQxgVctrUQ9LEoi9eksQE4LFkeRaiGmFEEsgCZ0ZYHyxLwb5olcdSxHcM8u87cA0o3EtD2MfuGFRZ",
+	"uGudhMNMA1o+DKbyTTDBjqVetbGiInTaTsx6iwBzx4z8gLUD0C1Rukf04EgfBdCMrcVJUZIxJOBi4xDo",
+	"GMdUDD4YkASAo61IvD/KXKy41wzd/yC2baO0rZx6AX+zOy3amgZu3PCXMOHJAsewMddvPM7d8uLGrdka",
+	"O7nMFu0xI1dDFMCOBVfYswo48iJ8Dq2Wh9Rzt6B+RHfI+ABZr8bEYBVpSkxZxNZa8P1K3IsqVbWkLT7S",
+	"OrWcBGbaHEL3QweDc7IqyWPBQfb6mTqnnkgSTxDslIOctBgNwRYjcxmPnI33O31k5txpTbvUBN9/6xpi",
+	"YsOkBoFoblMeKEKNNDseexsHvs4nwSAWfKJbAj8BTG53rBm7cS/Z83TozNTMv8dWIGLrraxSU698eY6z",
+	"CgA0ouAapWL34aCM0xMd06kIq2uQ4Ih+DTIKUIjpbKRDgu39OK9WTdT1DOlVPejlXt7HspCC1nv+ECnC",
+	"UWC0Ck6PoLpH2KfFzoEEuojeHBX1Be4UawxFJNRabTU/OOnBCEsyRCe1y3IdBIoexo6Bqul7ISg+TSt1",
+	"iMYwuGk0VREN2d7yer5FHLr5ntfRRFePq3cW+g4rTLyEtmBSnk7FhkFfuYbzKk13oNCXBEyrWlSJSKsl",
+	"2QyPA0uXXR0T8WLcUpEGwQ2qCXDJQ5muI5cWM4HYOmD33XWtFdKyHa9rURkq3SPKzexCD+4s3sez1TwL",
+	"mN+RP9Tp2Htv9cWoEDiqDkjfEe1JQMpEUzSd+JV0d0FtY9E3TgLmqEKRbRIHYVs1thQ+Ytrikky/BfVo",
+	"dlzHAXUPjbEEO8IOwjILu53KxJuThjfAC48aT2EvEebjFrUEMMc6zVjed2HuKMwuHsCTAq1Sg6qXvU8S",
+	"2WQBdTL+y+wzmZMm9vbAy9LniqWKwbRFKoomih4HksqCBJtF5VemUppg7C5oN1AH0dk5dK7wcMTR/6XB",
+	"ah1YypOfshYfplBbUiOR7YE+DiIPMK/Rrdws4b7f8/q7OPudE03be2gw8e+yEh3eyK/Ad2bPbOErFYOM",
+	"WeTVHiLaRlhRIqsBYAFltV2dqwvgWc7484sEhFklCB5SkiX97Kv7pM9WGnbABHzeZhUa0CIgydjXbZqP",
+	"ZVprUUdVGD8eWtfQqKRCIukGyoxfNGbsmaWHFUige8198iLd8xEh0Ga1y0gS8Hse8d/97HQVKA6GUg26",
+	"2eDS66YyjGo4XY7yb/i9MKvzzxPC6IL8lEHlClQeD5EKFp0QG7WIScADOHvWM+NFQ6dZy7D7Cz4XH/qm",
+	"KaPF4LLgUAXnvdPbtHuztzuL3maSj4L3kgRNAHPqWK/doULALOI9uU9qXtxBGEPWBj+QlYMVskDPBmIr",
+	"oOXc3kEYROiXb7UQBZYBOggMkVAUNV3w052vTNlWmLxjeaPLrC0UDX83d6zQcmOzgBtT+bKIaFaiJ0er",
+	"4x3Vp6Epq2rrhGtvYwJfen2HUAkZ2kcrdQyp5YxXp5BG4LhER4+rQLIEkdWX96TyLjnCu8IUIdgYo8u9",
+	"oRIGm0zQa8T1Gyx4tjw5r8GnKlR3G2fnzRdFH68o3/zad8Mow2aiYOrbfEf2hFTGbN5YtlWOnkpxL8qM",
+	"1VzzshQl61b4vyN04ozxHMKwPNrXE8P4B2numLFC1BlzTw1AavB8f8dM3pToZcbP4Qas3TiYDNTmy9wL",
+	"SByHVhiQKCBlkzqYIgp3Aa5psRfQBRRa/xj260UTMeM6wb5X6T1i4JTGb4o6VkxzK+7w6rT7jYDYlBcT",
+	"r3iUyF7rngf6b45cF+Z8RtwjptktT4arS14JE0dlg8S1rmu/R2+LSh91c+5GMdBHQuQEWlfcYvzi+e3z",
+	"YZpcC746HD6LB5dSI4DhTFlETbh/Z/UobBXALswM55jxxN7Z5MikIovp5H2GnWtHbs85yk/a0IZlsQVf",
+	"Uc0vUHu4YXkp3ROceXM1Ga8BMr31Dwz8SUsiKZZhcMCTmsAW8EVFsdCrVWo/rD/lFgTXnBYD/80o24Ew",
+	"xU0HVPzCEJZhSjWef2fyiRPzAQAjFWtmuHAuKjsdvhDwAicY5Uy+0y8BNwe7MyAqU02+WY3POzQOgptG",
+	"i2JG3CC0o7oSFzFLjJ5Y2H7l5LbFHwFJLklq5lasjGr0dGD/W2w1lQmN3Gu+9NS+y8sQgvqBZIgCj4wO",
+	"fPg+bE5G82A6zDghPZ2cNkeInIO68tB9Y5c4pWi3R+WGG1059r4qYpqmj5H1bsBGV6ZT+QDQdeHtg0uM",
+	"+Oq9eOOE83UNOHjdk++7jroYP22iug8B6tJZj1QDNxmsq/cW0YWnq9xSS3skcU4n3qkxn5uTw/WjDNgq",
+	"3rA6pqPGQGljJ9mhkeLOOyABBfHq8vxISgYjm2Ras30rRPUmqrY8iuFIzwiafROzqoKlRaNJ44wuItpK",
+	"keNE36ZeWa2aeBXT3anVqyFW5gm6tpsa3t5KWXbghegiQ+KzHAWi3CmZT9uPX1AzyJA8qAQOKLccKj8z",
+	"16YyVnNMeKgKVJW1Ixd+TAT4O0EMgyWXWXjhkzhs3xwE6W+kqUvinfJXscpLbswCFNe38lfxoqT41nF1",
+	"9CW+RWGFlhXXp5WxPGrKwn9vCzwgF6e453UDXhjfi+QVs1rw+bUPnFr+1iYKvR8DoPGs3RwFhyMBdXAk",
+	"jh4o2Hv/gLIGp9Ani9geRW+XR8tuEZI0p9F8Ju0OAKHJDjOtVEOlFuz3IbVa3u5EuenlNzXW4tKoLA8W",
+	"rUdkftPUdSl9NKEl6XUGegYO8wDsjLeodlwUnq+1vOeT+sZX1OwyNFx3BSB3qcfn0BqHXLASCYCBOlUD",
+	"cqeOqw3XabGireTl7ZlHUdkMFHeATxyodY2lhIKydDNioioYxZWrY3UXcnay3m32nx4g/PReMKqeGNRC",
+	"WL5mvDohKw0FJmWNxKONXblW7i9NWUZDRmbXzTxrVQcTbFcHDCjEVh6SKMTJmplLSu3nXpx4XMDAblpK",
+	"v/xLpP6Llfk+GcbBDSu5hICos36bzhBTWi5iJdDSo4wP6fJtczhwHQkHWn43Q4bLgw27567eBdQ4t2R5",
+	"yPuDbL9euno3hOAxSDKdLQ9hisoQopCvuBXKv0d9T49BW6NHXDnesDwRIkaHVAsWXYe9ZG6kmVDkNaCe",
+	"4pLidOuFqEjUDtYKcTJP0ZSWEdLGyCIGVXco6jll4IeQW5AtEILJdEoxg6NX8HuJbprRgYDgEO0fUJS4",
+	"tj4vo+WCO25wvpSOhnGJ55XNME50o0onRj1SSTEq0dStIGaPinBIvDXalAh7NMgmf6RKXf/2slwHwatU",
+	"Ls8RzSP4ysJGI9OAb9BFnzCN5NGtaAtcuZ0MAP6wv3fub6XgEMN378frbscD92UKSLRt+adIfuCnr0XV",
+	"1p8KRxK2Mk35P4KnaPSuzU8p5LqaVGJwqFfYdiGKMa+KlYyhwTEjD03JrSh8PacdlEP1e6k2zDT+vsWS",
+	"tYY+Dz9UerNehdUOcZEoX+ri63GadzHSQa7SgnPfMKsgvMWIyooqX4JrHzcQmlqL6aDjb42VB6/oysO0",
+	"AeQdNAqvAI6SfOoNPvD45O/4HMTlziXA4/ETC0saj007nCaAeAmyyy5Bisu1dAHPhZxfIqBf4eqs4Bsu",
+	"Bc09uuQDL8uvY/rbe4xPNa5B976R1gWZGl4xQ1Pvw1Cs80aXhDYcMXNp1dQzkkyaum/DGkCxJ1wJi/wS",
+	"sTp31ENsg1XVurHG62rt2ik/RxezPPEjGMmTfhI7wybbt2GpebjBlHSKR+MHCp/3kNAH8xyuu2PfCtvV",
+	"EkSSbB8BziiQ/wSm0cOBid462Q3C/Uz0naN609yzeCdbbpUwtwh4iUbJzClA7m8UFTUopl+tDHjXE3Z8",
+	"99FEizC/CcGkM9Sg39BJYhPopgXzCwLJBDdpYFZZQKyYsNwJepWu33on02L7nQgPm5tjjflWC7SEb/iJ",
+	"yqxRKCqvIF4vY2sVwK8O7sWOBWcvwCieDq2Mxqy3sdTRQ2mR9pYtGz5kHUsjGfhaIMZKsZ00VOVsmHE6",
+	"4M2CJ53oJonPFio8DiME9IGXY6DCNr7Q/Q528sOBTyPc+smdK1/aAW8bPzyikOnl1TdfJn/665fzqq2G",
+	"AUJ34eP4ZAXGJIT4OUgi2sntbpalHD5/iKXcyeE/VD9RVMYCQ/k/+TEpaXtz8z/5MRRVreMIlSYOChbQ",
+	"x9aNtQok7MLcsS3Xa74VGcOKeVAnCWNX3Q0AO4g+QSoZeJPWvGClhBI3Izxv6gp0OfA2tEE9TVWXzXaa",
+	"GmkL/CKi52tVH58XTNoZHTN6m+ecM3TzoHNW9cMLnGy1TBUFXRLQZTzRn8dgdI0cr92JarW0DtPcto3e",
+	"ihj6Rhud3YnUVBojs+P1r3enZMYUShKVOnbKLBKr7pn6a340zEDamZ0sR0linxs3rIMWH6PEd3wvzA82",
+	"fmE5q8QRAuox2VzaO3d9pMW6ZJDZgVhu7ND8+muJ4b++dFnnem0weOSo5XaL9pG2nJ+TymTf6Zms2+Jn",
+	"+4CyLVg7MZrPEcLdS34CVgHYfaxQbOSuIwP3IBBFnOLOEGmMiCc1+uAGK/N96w3rphfEkWhSgRTBliVy",
+	"4cuH7d2xdep4okNRDv2JnaCWXXwdc4NdAFbQ5/YgIfoJh82I0qI3WpyzYe54BRX30ZSJyRSNzaj8urfD",
+	"ADpWtqRkexRbNIUpGv33e142YloWwGZZ/EnvbkbdeyBKqGeP8GRU4GVa+HaPhOvoAU/EO2KbIerAqWQr",
+	"k0tjQA3Ev9elFIg5rLci/G3byLJUFi//TjVGuM1fYWiwbsMDVmuscOf/Wkh+UPAvG4nVhHLNbb5brRXX",
+	"8xZ9YZ5Ad9UvOsnSfdJY8pSES3NhkhsFAadjxtxAP9fxEGCqhr5k+OyqkKZubLxQsOMctea5BXlQaMMK",
+	"aSC36RaVKSMLsSyNcIOKzfwPtprLatWkPJIgajMjfxXe/AUfJNIoYojlFpAuoi7VRQLNo0YaqsaeS73W",
+	"TYk4JT1WH6D9oj0eK5HAeVwoil2KaEK0TWGROB8kiCyQbocecROid0CfLonqmX2QD3ekz0f6fRxHdugl",
+	"tl3daoNxHWstUDjtBOVRQJt/B7oheVj6A2KsAU0Y/g64Btzsp9g11SW6/hFjZBezbPoetgGhSeKQT2e8",
+	"Nvh7m+6BymlfKm/L9Mbu0gx0qIDh8TG7Smm3HUxgBDnxMabNdhfnR48V8eQLsD4kvNgAnlMMdbFF7COZ",
+	"l+AHowOS4Dtfb/SVIiORpbIsfc5txoDTItoM5aZbVVKlorWgABbUsTyVU444fOM4lfiA2tTK9RiNQYOg",
+	"iUUZ1vBFihzchN0iEMPY19gK4Pgg106Jrt06aVH8faeBdGKqB/DhnXehRVKOdJ2qzYabF9F+DCaw+7Xh",
+	"wXRACnqFwSc8xzSznlhNy/UziHHCWe4X4Cqt/0WU5XS6kDF8KzDlIMaeMWaGavRybT32ehfBwHtswrXq",
+	"kHqUq7tpXhTcikGXMf2UzHS8LEP2XtZiFgI8RstAoyTDY+XTOjXP96K2WL6fQ8kBNHQEQ19d8lxQUjuM",
+	"Eh1kCbBCkhX2yhN5NuzxYz4NXyR1HUGGWuxuco1HWOMlzGUZgafwdHq0ir0mifCtHzSw0c1GoPsIcRAg",
+	"ZgZyhAghjqwCEDZdimKlNptJEFT3nl6/pUuyHAIVNGm33Pe83ItISMH+DBwmIN5d5OzBL7PQe2wT3/PK",
+	"iuIVpTkOQwePvNw/1a1DEi+HEVCQkQMy8G2bIIYIEyJ3elm3XKNia16U42ocshqC7l9E8zNtRUBVfshz",
+	"Wm4UhCUvZZ0xsBrA6+7+7nFQOJTfoBDAChu5+wUb50U72QFgNQ2g0CGek9oiG/ApTRC03pELHKWWYFiB",
+	"jumvKzBK479Eqdd9/vSea6fxGNfPe376qnKH8J6fXmCH7/npe+qT/vHdTlTf+06Hlo73IJVfbOh4L8Se",
+	"0nn82g4IX4dF+lBG2zVosoXoHGAATRWVfqi7+R5+P/5Qz3dXTP6rERTOhy7JnjmYW3EdhrvEIOxv5/sQ",
+	"WbmkcFy80vTcCzI0mcZfdJzZ/1So0/jzAdDicj3FH5tKWnP93ocmLt4f+B43aEfVb8eIoIXgpfE+gJbf",
+	"cKwJCsqgoYDu1rm7VsXJq4wBBmAjjIGt7yZEST6ZGUTawjVO8oJ1ejs7rjRaquVE0Om2U77QoibYpwqt",
+	"jhHBAvNoCMpl3q3Ynd6oYzQUkGIKp1lraJnhtKIEhuPEg8ucOOQmzXgJjp621qnhIBLMqRaNMPRDp0Yv",
+	"t0bcd4Gquijy+GrFTVQLcHw2qizVMeGBOfATPY936Fl2QuZTcS8qgk9C4IdCCW8ggDgpRFvCLPAjPNdR",
+	"wTQF/BgcSVaxgxB2QdT44+AMzX6hiWy9O8fnRviz6exulMAQG49gfBfw14uQ947tYzbrzRmGc9O/e9y/",
+	"Mwv69kMugs39Uy/rwkcFnvHJlbz0M1qE9VLw0xNEx75jeamMKFrrGfqKKwXutXGNLlDiFgI+Loa2bPOy",
+	"IjaVADwcsM6sAgPY3Cs4hUcJSmvcl/EokJtnjvM9aSyLclsBPjxtIlQMQL5rkKbzUnANCe+Q+4FvWy8F",
+	"qMvBo2+CdU91W2cDMdZnP40tR+klfPx5fAzCX9LIHADFN0whFCZaOIuWDfTm8vmf/hTJTVHGrtJIpfBz",
+	"HPx4B8Xo1NYMkT2GnyePkAwalq9LkWEvvShALAWbRYNSDwkvgQKtidxW2Exg3hWEWiI8Mtqz3WsKmHEY",
+	"RqGqeFCD+GDj5eYgCH8vMdP4gLa1IIYZfjJ3GNlJuKOVssxpWKgUQkIyp8KBWce8FKtAPcOo9058sJOk",
+	"dy+0kTGw5L6RJ2M349iSsQU2FebrRwnl6QZXecwnXA+y2qgEkLgHt7kNO4TmAjoDKtvlzpyq+m98sf+u",
+	"5wKAoCEt8ZohYBLKSQdZlvIgrBYm8xmPbC9LqCVgMoDTM91WjENNHjfGthSGFWKrhfsYqx/lvBRV4Ysh",
+	"XbNvtVaE+1NrtS7FgRUqbw7uFNkf3nz3gv31iy///EfCl+AHv+miLGhlxipV4JvgFxYMLI7K3ZSv/1/w",
+	"c8lcVKgVyUJUVm6ke2+ufvrhnfdo4l8gGcc6sezqO9Q/rjrkcXVz/fz6xoP68lpe3V59fn1z/TkAbNod",
+	"EOUzXstniIaC9Q8EaDWOhwMYyQ/F1e3VK2ns19QGYr5rVRHkx2c3NynaDu2e+W9B7t5wKnRz/pvXuMtA",
+	"l8anZ1+9c1I09sbWwsgC93mt1D5jlTgGiH94KpWJLOYnvhc4od95LS9UfQqzZ5U6IlnkO0HhSLlrAPgJ",
+	"8GX3qJ795sjgoxvDUnW4+GrfYIOw4JprfhCAoHH7jwg75LS9YDq7ukX1NhAdedNbPoG2E+RiEO3MPxCM",
+	"2e1fbsbhhL+MdvyzMbf4wXaquQJ6BAHiGDSvYeBB3Vj/BLj9e2LInF+hbvvAs3lNwbyAEhQbxk1pL0Qd",
+	"ngot4AdzR74Gw768+RytF+76uSfKlzLhbf2ScK45L/NneYOPVPwoX/Ayf9FYQwcgjP1aYfnXXDl1HM1M",
+	"dV3KHD569k+C1Bcf+KFG5W3NjVgBx0Ngzc8+69R3d4+Nxw+96VXyf/5FD+zueTc36flNdqV5IRuEQPzs",
+	"Tz1MtecUT3Z1e3P9549dUpmopm582bCP/ZfJUdzH+MWd2IYlQ0MxLhi5T5vvqETqI5DY+4ANiQhl7iEE",
+	"JFNQcbpoB5gQBHFGfXohO0WaXL5pxEOopeQAjII2rFt3W//09Pnzp599fjUkB7JF/CNOYRj0ffXqu8+v",
+	"EuT2/PrmT32Ke379p+eDEm83138Zk1rR/f0zX9IL++wS35d/ufkyuzpKsxNFqKB18zEbz/jzm86Mn/dm",
+	"/GXyggznCoN35vrXial+2ZnqX+bNs7Ozb15+md7ZL8/P9Ob6s4Xb+pfOXN0hjSb7S4Dlvu1XIexU2vvs",
+	"Bgw/TtNZHYNl/x9nfQO/zGYg3zTid+IffwMRPs45AE0DTL1tkAUUPnks0agdwCO4e0BJqMpNIEygtUBa",
+	"2h+oBhndeffSFSo3jrE8pX+7PhR/HLCdtu5bmvN872tAX8x8+NaXsrz97OYmu1JrI/Q9J537H7/5xOAr",
+	"KI+LsNXEj67/FKvG9vxLtOK5Dt198t8TBH6vi8+uv1jSxU5WxUo11hceOwbGeLaPL9xNSbVob8pns8ke",
+	"d/13onw/+Lm3E9SwRyB2LFVrLPpTA26q2/qsU+3XoCaJxL7V4jig5GBCTxPy3wJgzyPRMbf+Kb15/vTm",
+	"Syz8XlmkaQTuA8MY1inKCIL0qkQ0U0gO8U8pbGunK0eSoYeaYxx89Ps3L1Pf95t3H46/ujsRxn+e+B5l",
+	"2H9gxv1zR+DUI0Vtnu/gFw/HNvwlQ2HECc1+N6umLLuSR0/KyFWpGg3GOMAyo2xRQjOEiXaf+NnNceNC",
+	"85I8oIP20Wt98a0GEvy9njMc+9ydhoAdijiH3Ji2hjYYF8W9JK798Hv/VdkB/YMISx9T0WInGxCcYVaj",
+	"LJ0WeRCLhKcewIMqRBl5+mqtIG3kLMt4TY1+Hz1tIMm12ldMqpxJBbSi34kGw+hnqVAWgt1LcXwkUSr0",
+	"52gm4M71qSGgrqdp4f8QpvXFlDDkTD0q2PBcrEzOXdN/3Fw/z5ysfnP9Bf3/+S+ObVbFges98kjixQEj",
+	"uxXrP7/+0rGtLjF9mV3VHhsg5Oh/HnLyn7szl2a/Qgv/7c31zXMovlLTWwaOqqvjTlrRR7xzn4bf3bpW",
+	"Ade72+oGp2QgkRjTmGdTLOz770SvNPY5al2LUopNQJHjxb1E4PsHGxV8li9WbJKGivUHGEQoQgV2xoYK",
+	"Trkz7DBGQPwDjFVvo8Y81QoVmy7961BEP30BQiH5i2/AsBL8Z0NVO1Hp/flA35xNO/2y9f9m4umVg09Q",
+	"D5ztE8PcVXksSxSv2vJdEJBCFXWQjkKuTot86It+YRCoEugbKyHeBATxHrGAMyXpYPhe2Be+zSVG+fDx",
+	"4/B+XhRaGMMAIZMqsfDWJUQVqsFCjcn6RYMhXCbtdngjKnH8T1nk9/KeCnj5NRFsjV86xiuBfFWJYNGu",
+	"FKRQ9A5W1kI/czvh0fmjB/zWasEPb3yzyftjxQf7DPSipwY+XWDAxTnRWLEr5KeBpIzZ4wbrcAj0Pj7W",
+	"paItdvNBPBEo92GEvhf6qREVxDhU1tyhIRj+8sR0CgOMFjPYeJCynyJ+YsLdpe4FQa4sZsLzNrwL6DKL",
+	"WX4x9vm8FVT+52Gb7uZAcEQtdiRuP5Zv2cnatDoBXWTkaTVceYC0AwCYdrN9YEXikdOCW/GN2n6i7f1G",
+	"Ear8rL19/pjjpt4fKgtOwQZ7UT/G2X1VFKjJ3YH/PGN8i242iOaEhxzc76KCjMXe6Tz7DXNJPp57YfwR",
+	"faKH+xu1/TuoH8k9e4xNcv1kQKWo7ULqLP1DMP6Cv9Qab/DFV6nv+I0N3jYBoivIjmHzXYTqIcnyP4Xq",
+	"b/5rqR73MYTEAFpZsGncMS02DQRAOpb1xc1fMRrGP9aY6Yrw6BT1EL0VzyCmAHnYpWSQEGpypYsXrvdP",
+	"RAfQ9+/F/ybuc4canFb1CNSA+8l4Nw+L8vg2Qtg7ECIASMiD5sqCAZoB0UJbKDBBCRulRc7xLFOM8jvf",
+	"5hPeszBGYnvDPB/HV9B6wpxmQt4xxzoBYlNWDMwWoOlqfmRrYY90opddmPjme0DEM3v/MmAmno3U8crY",
+	"q+8+h0BEDtUja0cssMyMkVcMgnj+1QiEYcQoHrU5G8MzHbTzeGTgl5ugAr9hj0ME3ooHO4Z4LpyY7XD3",
+	"gKViHn+bkhPiETEWfet03qayWh4OCFbymLRS8qKgyl5nBJpX1OoSfbLz+SMJJk8Mo2lnQ8CLYDb4p2p0",
+	"haVSHvctemu5trigT/QWYedLxZJ/4yF8LbZQrwIP4RFeCzrNZ7/hH7yEXYhSYBJ2/wi+rYrOAfyuW/Et",
+	"gAX6jXDCMBGeo8eTL6/BwE9zKSlmkw2JYiZveXeDn1lNyROfflLn5bp3+vSJblLAVPqPvEYkhUHYvz6x",
+	"FrHhiQE54dNcLDz3Z79ZfZq6Z++l3Tk5xR/Q77pb7/geY7IBqfzEsNyWKNj6xA7SWL7/99yw7LdYxDLu",
+	"5ll5ZwrWI3V3QVR49luuCnHW7uCLaE+IdODDAIRQwe8pYbSD5TYCtI5Jdr0au0OBrsWMHA1NVY0DBn0I",
+	"P21TbAnVHGUiR3ypOVBnw0nMKVs+LqzzSYVPfzCpaD0uSyy1kvs0rAdelZ+rTq/Bv0wmHFDxj4mgYEwT",
+	"KZTbf2kfcp8id4RgfS+7IW3K8Jx78ow8nWeuy1fYYrTCGK3Vja4xNf+yyb+m7z8tndGKEmRmlXIax7qX",
+	"uvJg54PMd9AzYEC2io/m1V4UXWIzNeDTbaBAJr1iBmnwv5jM6p3CdNj/xPmnpS5eQJGfTyR1Qd+/i1UV",
+	"RobiSpFLEDxlvtIQFGl6DJUUeC3kEbn3rC0dRpgiWMyvYtJmyHMpKKyPgHfHBohiKZmuR4BmJ8RZIxvU",
+	"3YFG85yhubnv7/dG6QPEkq6hvHMEvP2sSSW72gnuLQwvcLCn30hTKyM9+EDaJvTxcRztNJkOFCg37MXb",
+	"v/+XcR5ln1YIdXKxSaOJUMnflP0bIA5+CmZAnV/qsP0hZEMjqho8ICHdmFtGwEsPJJJvVBgDnyiwu7s/",
+	"QWg3RgQl7iMAQD76obwV9mfo+NMcC/T98+aB5xLwL5+Yx4oWwZ3nFfYLJtSql8HY33xitWftl699m0/5",
+	"8vgxEuwwzPPxTKC+y4ygiWw/KfkRbcR+pGe/0Z+mDAdvILqS9uRqPj1tVfUYMTHfwLQ6D7G7yFulCsrZ",
+	"SGR2MygKXJaP/Cq0e/ZA80CCU3xVFO1Oz1Fm+PHsRDzI2avvrrKrN+4/r166P72Mlg2KwUIBNAe6vWaZ",
+	"ExCXc563FFGCfpnLFVVuRTy2a5Zc828UXekIz/MPcgXLR4sL+FGIul/sFkAnM/a/X3/7fcZe/+17x4Hf",
+	"i/XrjDW1xuiYCgMFoBJVdUKTDQSTZV7k3TbCGBYi06DsNFWchgLLUID1+Q376Wvo7YsbhMxQoW5xit2X",
+	"WDkvyepLPm0Ai0EnbYQoKJ9EcID2ixFqKAo0klhbTOdPqeHD8lIUUvLHsB29U4iLpVVjob6MlgeCUvFw",
+	"+gRmg5o+Rq12goQwKqjCT6AGVMZ2oizYTh07BoHHfqMgfvipp48zniOImic6+R2DtNob9Fgn9y15Pl13",
+	"6Ioi8D/0RAXfwidyifb39fEl1tD/7xWvNedAYdsf6TzRy2oVW2vvA0LBj2AbnRRzF078SThuX/eic+Dx",
+	"K4Ptz4rOb6jJVJhIGA0iisy8Z3+UurjImbDltQdqXUNxCfsUvENo+IYYGwgJuPMWGArGwOQ05j6fNcut",
+	"4qVPZTs3wV8+ebJGUrnwB/mYYCFETF2HgD9iBbj5UKaSnQTXGToZ1if4/2Mz9hBc+omiCt+GGnWfJGgd",
+	"e/+PjSwMfrcAIfx4wYUBKPfBbmxPA89+awurzPJcdw/393/qH3efuw5xD7kRcYrfUXBUPxiFrRsn0DWV",
+	"7aTbPKra2ymB8ym84lGSeLYWFUaRpx60r6HBRYBs8OVjmG/8YWHaly8IabIQnQ1Zm/ei8JiFnYy4UaLk",
+	"f/+Z5QQYms7Y08WFiWy6eMwMK6z0g7hZO0L8CFcPonvr0jE1xJn+Dz2ZhBHp51pUYaM/QXg918VrvhWP",
+	"Foj1SGfbSVCEJ6vm21ByUR0ruqKcGZFrYX3WIgb2OvYrLcAIL3q3ntGjN5HE+IJaPTSHcdJb93OF6LYW",
+	"zKTAb3CG7uG+F5qXDJD0c9GipiL4xeMkkldYukQdBLo/u5AbnRczkdIYHlfakbtOIDWr1BHyG80ePUf/",
+	"N7BLj+Lz238qe4nK2u9EWX6LM/80HAY6fyXN48V6PtqDX9CzveN1LSpRuPc7vBtPDCsVvh7AdDQEErdI",
+	"yngzoWaeGVyHqmBWlKW7MxBDepS5mCtRQ7muqaj/v2OjTy08GyzSEhWfaZ6P5zUjt6Lba+x77D5rsQcw",
+	"WEoLquFmqNKteZjs1V735myEGqJqnkfSxboeW8OOAEgPiNBYHdzuoLhLNHRScA1S8P9H3hXuNo4b4Vch",
+	"ggJ3B2jrXnFboJdf22TTLtwWwSXtAS3SgrZom2dZNEhqVdfIuxecGVKyLcmyTcXbu18JYMsUh8PhcOab",
+	"b3oT6iYdA2PEf9epLXlbCF2tRd4dQE+aOm+ueL4JoFVobE9O2Uyr3LYWIM0MAF9q85S5XBVIaHTITN46",
+	"MqUsbtlv3/eLGnk2+h0J48jAzhbe49uG9xgylHRfiMpK7s723i3nZFMV+EYBVuz9ZgJbzRksc1BLWogR",
+	"sPJ03eyfhAAKgLRXWvl5ITZQzW24TOsX3QigIiRwpxAklciSy6KLTCBtSspK6LcDVX5+ouI/vqtT49b/",
+	"CB//AZnxjmx/CuNk2IKwSRND98PTjvETFPC/2Ob/YsjYmk+XfC6SKslZamkt7LErg8g+fhZ6Q+i8fAcw",
+	"4JaAXtx95Mwbw/kb9jVnD1oCqjsTxrBnPikyrtk9t5w90kNAmfqPT4/f3DKC0FYrGjRmzq2g/qZtp8Uf",
+	"6SvnuDr+2TgbA/PBEBMOLrynyfCdL5wjL6fUiLW6XVPf0P15j7b0nI/7NcEcdj3a6oGBPNoPQFZDDTWG",
+	"RGkZHCmaXxtvsfHFiNEGF7BauoUqTKd78yf4wjkzwCdjwddT4TQxREfhvaubrsz3pjRChs5tR9uHRy6d",
+	"6bnzcNCh0AC1Ydo45FUqEoA+4QXeObbOh633pY7hW7tx8CjMhEWjiGJlMr/F7nMKxbvi04XMBfWG35ct",
+	"rcVoi//0DfPfi+Zajr2MYQMbVRqiP+YriP4YtkNQBQRlKmFGOvFBBgznZXhZ564yt0h3rQr7PXNbs+U0",
+	"1iIX5VkAkrfZEn8WwHXs1867THglEj4ALSlM7c5DJO1qLExvMMthXS+3ys2EMX/lKxHUYRDGGPjxuGWl",
+	"sVbPI2hx+Tx9C9Ec5SkzgMhTrHB6LWuud9VntM1af8qhwnJAc4YjPGo1dxuvyaIhG7emxqWx2L0hlAua",
+	"XHfkZAfH3jNfik9HcWY+QOwsoMiMoF0DxtBqie3iGkwEyfmYhfhZoR9Ju9qqdqRhuSgxRhZh3Z9gG3Dr",
+	"4Y606DBIUmWplWaphK7vEFYGNje+FAmF/vOQr4PHqGe3tAhZ34u+LWXn7hpLe5YnNI4ij+eqBHgpbZVn",
+	"pC5oyou9xRFO07G0n6xYDWRx6dfjmtw4kkMyubUUU7jrLOV53ElLaUdbacWqH7C+Lu4raYzbAWHihfUX",
+	"PRBALUoNF3lI2lAbq3OKimHxO0plMFP2i9VBonbbV8OzKd12lHFEF3XTpZV/y1M1lvYJv3pttawadeP7",
+	"AEbmMq1rRr3iz19/M1IjO7PgGvJLCa0u/qPnArCPWswkVND9VBjLclUiRpgwQBOk9MnrrUt6UEN180JF",
+	"ZENqi1k/w2ITFxQ15QXqCOjMD7m2lG+iFbx/9K2CQ3s9VREh1SQnDfwYT7s6JvIUZjUQiZQ09ipIaTdw",
+	"Wwk2rJY0torwYrgvErU4/raa+Viic2QwR4XdTzXkTbUq2WTj/nSUXOMKbt2fY2eyMzq+c+nNwIKFMVpu",
+	"RpCogukaGyeW66xp7XCHkHdZkzThrhMAE86cu+xGVzMqCmmAdEAYpV+kgEQ/DNzJr9kvePPBmvBlFD5R",
+	"0JTqRgWjTHkOdtgNUb8dEZbo9hT/mIL5nUfRX/x3zjmIw8ORTBEZoBKry7K0DWSwoAgEoK4W3BAr/P68",
+	"v8T8x5PI0w9u2a4tcAxZ+sTSXKHJArhaYAlwop1xmVGYsmhBKA1ZcU8zvopZ8FmqFquw8h9fbghEloU+",
+	"WYiXDafASTseN1DXfsfc2JAHLo3QIjR6wwhsXWgrJhsI1LYdjhdDeF52RTvawt9+AYdqX7xpHT9GGYgK",
+	"Yt8TwetL8HeSAASlsTv1ZnC16SoJoURphPQrSSZUHjppwFEjdUC3hWge3PWpSWU/F8xryDA+2FiI9eAU",
+	"J1cxt2+nAWla7Q+PVYdIeQoYdY9KysUF8aBTKFbG7hL1BjQrY7ystWYLIrEjhGuVlwFgydyPJ+C6rYrp",
+	"gmmFLZA3lB0I5N2HIhxtF9wsXntI8rgQ5YrPxeintZjHAV+FcetQKz5diHd3KrdaZYODrD6El3g9hnub",
+	"UewKpZE0GS8n6U7DtebWCu0e/Nc/f/Pu9/zd7GX7u+9ef3XTh+UEYkzuntOaxjMrnmVH8nheP6ADw2jK",
+	"s8wc6V2WDerx4ABtWBL8MMIFCZoiVGRbRnwWOUv5xgAMnjgjwE7VYNfuinRLm0uxkjsFQKoud63SwNHV",
+	"03maabU6lXHm545K/vY4KnlXW916jbYq77RmP7iv3reiEuMUx/sx2ipw42DdGHTxIHwvdEzBOAr2Hah1",
+	"AK7U+SuWKZ5SqNiyTALKrKfvlZ/tdXmOpN31Qn9wtIW//eMI/uvD+YBQADKQDwi/fRUfEGfVVdWyoz+R",
+	"6fPQcCYAQa9qXcAnNB78MBH+RiB91RyRiUwFm2ig64UIPfqN4X66q1bYG7XdAvyo9FLm8x+R3+P0QFH9",
+	"+TjlhkT6JA0rlV5WcThw5jBGGWqyWaCVb088788wvhbvyCBS7jmuXCkHfVHe2YiK6KOd456+c86Uw8NR",
+	"ETPThZJTUb9oz1SWqdJQ9yd/225SoMdid0ZD9DWDt4umNhFlSDpjD0RZU4mFEO7Mgr/dzQ+uQHGcYQLp",
+	"yqUpH0JS5+7p7wk6G2otcgC0c2bW0D7YiQc0VBd5CLeiJeznj5gg4GO8kSmAnz/72tElHO7KR2tDKuel",
+	"I0RpMg85aV1v/MZZKgyPjnNV5tG6vsnpsq7I+P7M6iKjMgJVWN+ryvoW6SvBTQHI6d15+3BBO3bgQebp",
+	"SWwN/zdAUDerB+dYtGW5M67nFZR26v8lbspkB9JfkU4G0YsNJuVmOMblySellnQN9TTvgU2zkUTT40bc",
+	"VW0p1vZEOkzSEGqE3Y0uqe2RAYit4Mev4lrj0G9N84+jEsO/sW7H96P8r2h7nPaZ6ha5AHa6VggKLXW9",
+	"9XajNXzmS995u9MqDh87jBgCdDIyhxKfbA7abq+E5o1dt1OxUrmxKKkDsW7hB4+lvx6Unn9Bh43HN66I",
+	"/LH0R8m0sNBlslzITBDbVwXz8HxSPU96EsxwN/4v0DC95SoC5zI2xTnU8AP7cAAn78ic+8K20db/9++l",
+	"2LyO0kL8Wk7bHSpnS+/oib5OtP96DAMSfixSZX7hq/PdHvATY1//8HDH3r//7v03CVKolTnE55QGstBi",
+	"4l5rIphVRxMQGOcDTqg11yEvTUWDzQmJ+pJ07q0+iXx3wLhV1ims8JGVbSVQ21/VhV1lkWr5o+BJfIrb",
+	"eXLA0GWIpAtZDRfumo3d5ODTPA3HqciMGGgZUeaXLaGbJXBZ4WsVOrv5/mZ08/ry+r8AAAD//w==",
 }
 
 // decodeSpec returns the embedded OpenAPI spec as raw JSON bytes,

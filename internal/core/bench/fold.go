@@ -228,6 +228,9 @@ func (s State) Sitting(on date.Date) record.Sitting {
 	return out
 }
 
+// Off is what came off by the cuts as they were told, mm.
+func (n NailState) Off() float64 { return n.record().Removed() }
+
 // record is what was done to the nail as the lists read it.
 func (n NailState) record() record.Nail {
 	r := record.Nail{

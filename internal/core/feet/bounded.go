@@ -119,6 +119,7 @@ func boundedNail(r record.Nail) fault.Fields {
 	if len(r.Cuts) > mostCuts {
 		f.Add("cuts_mm", fmt.Sprintf("%d cuts", len(r.Cuts)), fmt.Sprintf("must be at most %d cuts", mostCuts))
 	}
+	f.Under("hand", r.Hand.Check())
 	for i, mm := range r.Cuts {
 		f.Range(fmt.Sprintf("cuts_mm[%d]", i), mm, 0, claw.MostLength, "mm")
 	}

@@ -68,7 +68,7 @@ func Learn(meant float64, read []measure.Number) (Learnt, error) {
 // Check refuses slices that tell nothing of a hand, by name: meant_mm, slices.
 func Check(meant float64, read []measure.Number) error {
 	var f fault.Fields
-	f.Range("meant_mm", meant, thin, thick, "mm")
+	f.Range("meant_mm", meant, LeastMeant, MostMeant, "mm")
 	if len(read) < fewest || len(read) > most {
 		f.Add("slices", len(read), fmt.Sprintf("must be at least %d slices, ten are better, and at most %d", fewest, most))
 		return f.Err()

@@ -10,11 +10,13 @@ const (
 	timesSD    = 0.25 // of how thick a hand's slices are, as a share of what it means, over many hands
 	priorCount = 5    // of how many slices what is known of most hands counts, beside this one's own
 
-	fewest = 5    // slices from which anything is told
-	most   = 40   // on one picture
-	thin   = 0.25 // mm that may be meant: thinner nobody can cut
-	thick  = 3.0
+	fewest = 5   // slices from which anything is told
+	most   = 40  // on one picture
 	within = 3.0 // times: slices further off than that were none of the thickness that was meant
+
+	// What slices may be meant to be, mm: thinner nobody can cut.
+	LeastMeant = 0.25
+	MostMeant  = 3.0
 
 	leastSpread = 0.4 // times how far most hands are off
 	mostSpread  = 3.0

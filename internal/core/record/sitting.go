@@ -112,9 +112,9 @@ const (
 	AsFar      HowFar = "full" // as far as it goes: to the dot
 )
 
-// Went is the sitting of a hand that stops at a sign, and with what was said at once of the end of every nail that
+// Went is the sitting of a hand that stops at a sign, and whose slices come out so, with what was said at once of the end of every nail that
 // was cut and has none of its own told: that it went to a sign is no sign seen on each.
-func (s Sitting) Went(far HowFar, stop quick.Stop) Sitting {
+func (s Sitting) Went(far HowFar, stop quick.Stop, slicesOf hand.Slices) Sitting {
 	said := map[HowFar]state.Ended{Tips: state.BeforeSign, FirstSigns: state.AtSign, AsFar: state.AtSign}[far]
 	switch far {
 	case FirstSigns:
@@ -130,6 +130,9 @@ func (s Sitting) Went(far HowFar, stop quick.Stop) Sitting {
 		}
 		if r.Stop == "" {
 			s.Records[i].Stop = stop
+		}
+		if !r.Hand.Measured() {
+			s.Records[i].Hand = slicesOf
 		}
 		if !r.Blood && r.EndFace == "" && len(r.Faces) < len(r.Cuts) {
 			s.Records[i].Ended = said

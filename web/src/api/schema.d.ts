@@ -689,6 +689,94 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/slices": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** How thick the user's slices truly come out, where that was measured */
+        get: operations["getSlices"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/slices/picture": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Look for a card in a picture, JPEG, PNG or WebP, that is not kept; at most 10 MB and 40 million pixels */
+        post: operations["findCard"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/slices/reading": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Slices off a stick read off a picture with a card in it, and what they say of the hand; nothing is kept */
+        post: operations["readSlices"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/slices/stand-in": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A picture of slices off a stick by the simulated camera that ships with the demonstration */
+        get: operations["takeStandInSlices"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/slices/{stick_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                stick_id: components["schemas"]["Id"];
+            };
+            cookie?: never;
+        };
+        get?: never;
+        /** Keep what slices off a stick say of the hand; sending the same again changes nothing */
+        put: operations["keepSlices"];
+        post?: never;
+        /** Take them back; what was cut meanwhile stays as it was believed */
+        delete: operations["forgetSlices"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/caliper/readings": {
         parameters: {
             query?: never;
@@ -2847,6 +2935,62 @@ export interface components {
         };
         /** @description [x, y] in pixels from the picture's top left */
         PicturePoint: number[];
+        CardFound: {
+            /** @description pixels */
+            width: number;
+            height: number;
+            /** @description the card's, where they were found; else none */
+            corners: components["schemas"]["PicturePoint"][];
+        };
+        /** @description Where in a picture a card is, and the two faces of each slice */
+        SlicesInput: {
+            /** @description of the picture in pixels */
+            width: number;
+            height: number;
+            /** @description the card's four corners in their order round it */
+            handles: components["schemas"]["PicturePoint"][];
+            /** @description how thick the slices were meant to be */
+            meant_mm: number;
+            /** @description two points each, at its faces; at least five slices */
+            slices: components["schemas"]["PicturePoint"][][];
+        };
+        SlicesRead: {
+            /** @description how thick each is */
+            slices: components["schemas"]["PhotoNumber"][];
+            learnt: components["schemas"]["SlicesLearnt"];
+        };
+        SlicesLearnt: {
+            /** @description how thick they were meant to be */
+            meant_mm: number;
+            count: number;
+            times: components["schemas"]["Times"];
+            spread: components["schemas"]["Estimate"];
+            /** @description the same of most hands */
+            usual_spread_mm: number;
+            /** @description what it comes to, in sentences */
+            says: components["schemas"]["Line"][];
+        };
+        /** @description how thick the hand's slices come out, times what it means, with the range that holds nine times in ten */
+        Times: {
+            value: number;
+            low: number;
+            high: number;
+        };
+        SlicesKnown: {
+            id?: components["schemas"]["Id"];
+            on?: components["schemas"]["Date"];
+            learnt?: components["schemas"]["SlicesLearnt"];
+            /** @description a simulated camera has a picture of such slices */
+            stand_in: boolean;
+        };
+        /** @description one thing that is said: its key in the catalogue of words, what stands in it, and the sentence in the language and units of whoever asks */
+        Line: {
+            key: string;
+            args?: {
+                [key: string]: unknown;
+            };
+            says: string;
+        };
         /** @description Where in a picture something of known size is, and the points of a nail */
         PhotoInput: {
             /** @description of the picture in pixels */
@@ -3541,6 +3685,15 @@ export interface components {
         };
     };
     responses: {
+        /** @description How the user's slices come out */
+        SlicesKnown: {
+            headers: {
+                [name: string]: unknown;
+            };
+            content: {
+                "application/json": components["schemas"]["SlicesKnown"];
+            };
+        };
         /** @description The settings */
         Settings: {
             headers: {
@@ -4664,6 +4817,124 @@ export interface operations {
                     "application/json": components["schemas"]["Advice"];
                 };
             };
+            default: components["responses"]["Problem"];
+        };
+    };
+    getSlices: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: components["responses"]["SlicesKnown"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    findCard: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/octet-stream": string;
+            };
+        };
+        responses: {
+            /** @description How large it is once it is upright, and the card's corners where they were found */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CardFound"];
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    readSlices: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SlicesInput"];
+            };
+        };
+        responses: {
+            /** @description What the picture says */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SlicesRead"];
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    takeStandInSlices: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The picture */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "image/jpeg": string;
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    keepSlices: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                stick_id: components["schemas"]["Id"];
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SlicesInput"];
+            };
+        };
+        responses: {
+            200: components["responses"]["SlicesKnown"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    forgetSlices: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                stick_id: components["schemas"]["Id"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: components["responses"]["SlicesKnown"];
             default: components["responses"]["Problem"];
         };
     };

@@ -177,7 +177,7 @@ watch(() => picture.value?.id, () => (taken.value = []))
       </template>
 
       <div v-else class="columns">
-        <PictureStage v-model="active" :picture="picture" :handles="handles" :lines="lines" @move="move" />
+        <PictureStage v-model="active" :picture="{ src: pictureOf(picture.hash), width: picture.width, height: picture.height }" alt="The paw, with the card beside it" :handles="handles" :lines="lines" @move="move" />
         <div class="side">
           <p v-if="put.reference === 'card'" class="small">{{ guessed ? 'The four squares stand where the card seems to be.' : 'No card was found: drag the four squares to its corners.' }} They belong where its straight edges would meet, beyond the round corners.</p>
           <p v-else class="small">Two points a known distance apart: a coin’s widest, two marks of a ruler. Nobody knows then how the camera was held, and the range says so.</p>

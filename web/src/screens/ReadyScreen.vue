@@ -4,6 +4,7 @@ import { computed, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import type { Schemas } from '../api/client'
 import { useDog, usePlan } from '../api/queries'
+import { useSlices } from '../api/slices'
 import { dayOf } from '../dates'
 import { beginSitting } from '../local/bench'
 import { kept } from '../local/kept'
@@ -68,6 +69,15 @@ function start() {
     void router.push(`/dogs/${props.dogId}/bench/${id}`)
   })
 }
+/** How thick the hand cuts is offered to be measured once: who has said no, or has done it, is not asked again. */
+const { data: slices } = useSlices()
+const declined = kept<boolean>('fribbet-slices-declined')
+const no = ref(declined.read() ?? false)
+const offered = computed(() => slices.value && !slices.value.learnt && !no.value)
+function decline() {
+  declined.keep(true)
+  no.value = true
+}
 onKey((event) => {
   if (isTyping(event) || event.ctrlKey || event.metaKey || event.altKey) return
   if (event.key === 'h') act(event, () => (helper.value = !helper.value))
@@ -118,6 +128,7 @@ onKey((event) => {
         <div class="prepare">
           <h2>Within reach</h2>
           <CheckList v-model="ticks" :things="plan.checklist" />
+          <p v-if="offered" class="offer small">Once, and without a dog: ten slices off a stick show <RouterLink to="/settings/slices">how thick you cut</RouterLink>. <BButton variant="plain" size="sm" @click="decline">Not now</BButton></p>
           <p v-if="plan.see_to.length > 0" class="see-to small"><RouterLink to="/kit">Kit to see to</RouterLink>: <span v-for="(s, i) in plan.see_to" :key="i">{{ i ? '; ' : '' }}{{ kitKinds[s.kind] }}<template v-if="s.name">, <bdi>{{ s.name }}</bdi></template>: {{ s.words }}</span>.</p>
           <details class="map"><summary>All nails</summary><RankPicture :rank="plan.rank" size="narrow" stacked :marks="marks" /></details>
         </div>
@@ -136,6 +147,7 @@ onKey((event) => {
 .rest summary, .map summary { align-items: center; color: var(--go); cursor: pointer; display: flex; font-weight: 600; min-height: 44px; }
 .rest summary::before, .map summary::before { content: '▸'; margin-right: 0.4rem; }
 .rest[open] summary::before, .map[open] summary::before { content: '▾'; }
+.offer { margin: 0.75rem 0 0; }
 .see-to { margin: 0.75rem 0 0; }
 .map { margin-top: 1.25rem; }
 .limits { margin-top: 0.5rem; }

@@ -6,6 +6,8 @@ import { BFormSelect } from 'bootstrap-vue-next/components/BFormSelect'
 import { computed, ref, watch } from 'vue'
 import { Refusal, type Schemas } from '../api/client'
 import { useSaveSettings, useSettings } from '../api/queries'
+import { useSlices } from '../api/slices'
+import { dayOf } from '../dates'
 import { chooseTheme, chosenTheme, type Theme } from '../local/theme'
 import AnswerState from '../parts/AnswerState.vue'
 import FormField from '../parts/FormField.vue'
@@ -23,6 +25,7 @@ import { hands, largestCuts, options, ways } from '../words'
 const { data, error: unread, refetch } = useSettings()
 const { mutate, isPending, error, isSuccess, reset } = useSaveSettings()
 const { length } = useUnits()
+const { data: slices } = useSlices()
 const choices = ref<Schemas['Choices']>()
 const margin = ref('')
 const coin = ref('')
@@ -78,6 +81,7 @@ function save() {
       <FormField id="largest" label="Your largest cut" :error="error" :fields="['largest_cut_mm']" hint="Practitioners disagree: many thin cuts, or the long end nipped off and then thin ones. A thick cut is planned only where even a belief a millimetre wrong would not bleed; on small nails all cuts are thinner.">
         <BFormSelect id="largest" v-model="largest" :options="[{ value: '', text: 'as is usual of your hand' }, ...largestCuts.map((mm) => ({ value: String(mm), text: length.show(mm) + (mm === 0.5 ? ': thin ones throughout' : '') }))]" />
       </FormField>
+      <p class="slices small">Not every “1 mm” is one: <RouterLink to="/settings/slices">how thick you cut</RouterLink>, {{ slices?.learnt ? `measured on ${dayOf(slices.on!)}` : 'not measured yet' }}.</p>
       <FormField id="length" label="Lengths in" :error="error" :fields="['length_unit']">
         <BFormSelect id="length" v-model="choices.length_unit" :options="[{ value: 'mm', text: 'millimetres' }, { value: 'in', text: 'inches' }]" />
       </FormField>
@@ -113,5 +117,6 @@ function save() {
 <style scoped>
 .settings { align-items: start; display: grid; gap: 1.1rem 3rem; grid-template-columns: repeat(auto-fit, minmax(min(100%, 22rem), 1fr)); max-width: 60rem; }
 .short { max-width: 9rem; }
+.slices { margin: 1.6rem 0 0; }
 .saved { margin-left: 0.75rem; }
 </style>

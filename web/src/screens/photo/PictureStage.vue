@@ -1,14 +1,12 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, onMounted, ref, useTemplateRef } from 'vue'
-import { pictureOf } from '../../api/pictures'
-import type { Schemas } from '../../api/client'
-
 /** A point that is put on the picture, in its pixels. */
 export interface Handle { key: string; label: string; x: number; y: number; corner?: boolean }
 
 /** The picture with handles to drag: a grip below the point, so that no thumb covers what it points at, a magnifying ring, and arrow keys. */
-const props = defineProps<{ picture: Schemas['Picture']; handles: Handle[]; lines: [number, number][][] }>()
-const emit = defineEmits<{ move: [key: string, x: number, y: number] }>()
+const props = defineProps<{ picture: { src: string; width: number; height: number }; alt: string; handles: Handle[]; lines: [number, number][][]; pressed?: boolean; pending?: boolean }>()
+/** press: on the picture itself, where that means something; where one more point is pending, on a grip as well, which may lie over the place. */
+const emit = defineEmits<{ move: [key: string, x: number, y: number]; press: [x: number, y: number] }>()
 const active = defineModel<string>()
 
 const frame = useTemplateRef('frame')
@@ -42,6 +40,24 @@ function down(event: PointerEvent) {
 function drag(event: PointerEvent) {
   if (held) put(held.h, event.clientX / perPixel.value - held.x, event.clientY / perPixel.value - held.y)
 }
+function up(event: PointerEvent) {
+  const was = held
+  held = undefined
+  if (!was || !props.pending || Math.hypot(event.clientX / perPixel.value - was.x - was.h.x, event.clientY / perPixel.value - was.y - was.h.y) * perPixel.value > 6) return
+  put(was.h, was.h.x, was.h.y) // a finger trembles
+  press(event)
+}
+/** A click would tell whole pixels of the screen only, which are several of the picture. */
+let pressing: [number, number] | undefined
+function released(event: PointerEvent) {
+  const from = pressing
+  pressing = undefined
+  if (from && Math.hypot(event.clientX - from[0], event.clientY - from[1]) < 6) press(event)
+}
+function press(event: PointerEvent) {
+  const b = sheet.value!.getBoundingClientRect()
+  if (props.pressed) emit('press', (event.clientX - b.left) / perPixel.value, (event.clientY - b.top) / perPixel.value)
+}
 const ways: Record<string, [number, number]> = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] }
 function key(event: KeyboardEvent, h: Handle) {
   const way = ways[event.key]
@@ -61,7 +77,7 @@ const ringed = computed(() => {
   if (!h) return undefined
   const by = Math.max(3 * perPixel.value, 0.75)
   return {
-    backgroundImage: `url(${pictureOf(props.picture.hash)})`, backgroundSize: `${props.picture.width * by}px ${props.picture.height * by}px`,
+    backgroundImage: `url(${props.picture.src})`, backgroundSize: `${props.picture.width * by}px ${props.picture.height * by}px`,
     backgroundPosition: `${ring / 2 - h.x * by}px ${ring / 2 - h.y * by}px`, [h.x > props.picture.width / 2 ? 'left' : 'right']: '8px',
   }
 })
@@ -72,14 +88,14 @@ const path = (line: [number, number][]) => line.map(([x, y], i) => `${i === 0 ? 
   <div class="stage">
     <div ref="frame" class="opening">
       <div ref="sheet" class="sheet" :style="{ width: `${shown}px`, height: `${(shown * picture.height) / picture.width}px` }">
-        <img :src="pictureOf(picture.hash)" alt="The paw, with the card beside it" draggable="false" />
+        <img :src="picture.src" :alt="alt" draggable="false" @pointerdown="pressing = [$event.clientX, $event.clientY]" @pointerup="released" @pointercancel="pressing = undefined" />
         <svg :viewBox="`0 0 ${picture.width} ${picture.height}`" aria-hidden="true"><path v-for="(line, i) in lines" :key="i" :d="path(line)" /></svg>
         <template v-for="h in handles" :key="h.key">
           <span :class="['cross', { corner: h.corner, active: h.key === active }]" :style="{ left: `${h.x * perPixel}px`, top: `${h.y * perPixel}px` }" aria-hidden="true" />
           <button
             type="button" :data-key="h.key" :class="['grip', { coarse, corner: h.corner, active: h.key === active }]" :style="{ left: `${h.x * perPixel}px`, top: `${h.y * perPixel}px` }"
             :aria-label="`${h.label}: drag, or arrow keys`" :aria-pressed="h.key === active"
-            @pointerdown.prevent="down($event)" @pointermove="drag" @pointerup="held = undefined" @pointercancel="held = undefined" @focus="active = h.key" @keydown="key($event, h)"
+            @pointerdown.prevent="down($event)" @pointermove="drag" @pointerup="up" @pointercancel="held = undefined" @focus="active = h.key" @keydown="key($event, h)"
           ><span>{{ h.label }}</span></button>
         </template>
       </div>

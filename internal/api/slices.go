@@ -1,0 +1,134 @@
+package api
+
+import (
+	"bytes"
+	"context"
+	"errors"
+	"image/jpeg"
+	"io"
+
+	"github.com/gin-gonic/gin"
+
+	"fribbet/internal/api/contract"
+	"fribbet/internal/core/hand"
+	"fribbet/internal/core/photo"
+	"fribbet/internal/core/say"
+	"fribbet/internal/standin"
+	"fribbet/internal/words"
+)
+
+func (h handlers) GetSlices(ctx context.Context, _ contract.GetSlicesRequestObject) (contract.GetSlicesResponseObject, error) {
+	known, err := h.slicesKnown(ctx)
+	return contract.GetSlices200JSONResponse{SlicesKnownJSONResponse: known}, err
+}
+
+func (h handlers) KeepSlices(ctx context.Context, r contract.KeepSlicesRequestObject) (contract.KeepSlicesResponseObject, error) {
+	shot, ends := slicesIn(*r.Body)
+	if err := h.book.KeepSlices(ctx, r.StickId, r.Body.MeantMm, shot, ends); err != nil {
+		return nil, err
+	}
+	known, err := h.slicesKnown(ctx)
+	return contract.KeepSlices200JSONResponse{SlicesKnownJSONResponse: known}, err
+}
+
+func (h handlers) ForgetSlices(ctx context.Context, r contract.ForgetSlicesRequestObject) (contract.ForgetSlicesResponseObject, error) {
+	if err := h.book.ForgetSlices(ctx, r.StickId); err != nil {
+		return nil, err
+	}
+	known, err := h.slicesKnown(ctx)
+	return contract.ForgetSlices200JSONResponse{SlicesKnownJSONResponse: known}, err
+}
+
+func (h handlers) ReadSlices(ctx context.Context, r contract.ReadSlicesRequestObject) (contract.ReadSlicesResponseObject, error) {
+	shot, ends := slicesIn(*r.Body)
+	stick, learnt, err := h.book.ReadSlices(r.Body.MeantMm, shot, ends)
+	if err != nil {
+		return nil, err
+	}
+	said, err := h.learnt(ctx, learnt)
+	out := contract.ReadSlices200JSONResponse{Slices: []contract.PhotoNumber{}, Learnt: said}
+	for _, n := range stick.Slices {
+		out.Slices = append(out.Slices, photoNumber(n))
+	}
+	return out, err
+}
+
+func (h handlers) FindCard(_ context.Context, r contract.FindCardRequestObject) (contract.FindCardResponseObject, error) {
+	data, err := io.ReadAll(r.Body)
+	if err != nil {
+		return nil, err
+	}
+	width, height, corners, err := h.book.CardIn(data)
+	return contract.FindCard200JSONResponse{Width: width, Height: height, Corners: pixelsOf(corners)}, err
+}
+
+var errNoCamera = errors.New("no camera")
+
+// TakeStandInSlices is the simulated camera's picture.
+func (h handlers) TakeStandInSlices(context.Context, contract.TakeStandInSlicesRequestObject) (contract.TakeStandInSlicesResponseObject, error) {
+	if !h.demo {
+		return nil, errNoCamera
+	}
+	var data bytes.Buffer
+	if err := jpeg.Encode(&data, standin.DemoSlices().Picture, nil); err != nil {
+		return nil, err
+	}
+	return contract.TakeStandInSlices200ImagejpegResponse{Body: &data, ContentLength: int64(data.Len())}, nil
+}
+
+func slicesIn(in contract.SlicesInput) (photo.Shot, []photo.Ends) {
+	s := photo.Shot{Width: in.Width, Height: in.Height, Reference: photo.Card}
+	for _, p := range in.Handles {
+		s.Handles = append(s.Handles, pixel(p))
+	}
+	ends := make([]photo.Ends, len(in.Slices))
+	for i, e := range in.Slices {
+		ends[i] = photo.Ends{pixel(e[0]), pixel(e[1])}
+	}
+	return s, ends
+}
+
+func (h handlers) slicesKnown(ctx context.Context) (contract.SlicesKnownJSONResponse, error) {
+	out := contract.SlicesKnownJSONResponse{StandIn: h.demo}
+	m, measured, err := h.book.Slices(ctx)
+	if err != nil || !measured {
+		return out, err
+	}
+	said, err := h.learnt(ctx, m.Learnt)
+	out.Id, out.On, out.Learnt = &m.ID, &m.On, &said
+	return out, err
+}
+
+func (h handlers) learnt(ctx context.Context, l hand.Learnt) (contract.SlicesLearnt, error) {
+	w, err := h.words(ctx)
+	return contract.SlicesLearnt{
+		MeantMm: l.Meant, Count: l.Count, Times: contract.Times{Value: l.Times.Value, Low: l.Times.Low, High: l.Times.High},
+		Spread: inMM(l.Spread), UsualSpreadMm: l.Usual, Says: lines(w, l.Says()),
+	}, err
+}
+
+// words are those of whoever asks: its browser's language, the units of Settings.
+func (h handlers) words(ctx context.Context) (words.Words, error) {
+	s, err := h.book.Settings(ctx)
+	language := ""
+	if c, is := ctx.(*gin.Context); is {
+		language = c.GetHeader("Accept-Language")
+	}
+	return words.In(s.LengthUnit, language), err
+}
+
+// lines are what is said, with its words.
+func lines(w words.Words, said []say.Line) []contract.Line {
+	out := make([]contract.Line, len(said))
+	for i, l := range said {
+		out[i] = contract.Line{Key: string(l.Key), Says: w.Say(l)}
+		if len(l.Args) > 0 {
+			args := map[string]any{}
+			for name, value := range l.Args {
+				args[name] = value
+			}
+			out[i].Args = args
+		}
+	}
+	return out
+}
