@@ -26,7 +26,7 @@ func (h handlers) GetPlan(ctx context.Context, r contract.GetPlanRequestObject) 
 	}
 	handling := p.Dog.Handling
 	out := contract.GetPlan200JSONResponse{
-		DogId: p.Dog.ID, Name: p.Dog.Name, Today: h.book.Today(), Tool: p.Tool, Cautions: cautions(p.Cautions), SliverMm: record.Sliver,
+		DogId: p.Dog.ID, Name: p.Dog.Name, Today: h.book.Today(), Tool: p.Tool, Cautions: cautions(p.Cautions),
 		Helper: helper, Helping: handling.Helper, Blocked: p.Blocked, NobodyHelps: p.Helpless, Alone: p.Alone, Calmer: calmer(p.Calmer), Gently: p.Gently, Support: sitting.Support,
 		Limits:      []contract.Limit{limit(p.Tolerance.Nails), limit(p.Tolerance.Minutes)},
 		CalmMinutes: p.Tolerance.Calm,

@@ -73,7 +73,7 @@ func Of(q sitting.Question, s State, touch float64) Bench {
 	}
 	now := q.Nails
 	if len(cases) > 0 || s.Arrival != nil { // what was seen, and what one nail taught, is in the others
-		now = outlook.Plan(worked, q.Today, q.Terms)
+		now = outlook.Cases(worked, q.Today, q.Terms)
 	}
 	for _, code := range order {
 		i := slices.IndexFunc(q.Nails, func(n outlook.Planned) bool { return n.Code == code })
@@ -98,7 +98,9 @@ func Of(q sitting.Question, s State, touch float64) Bench {
 		if !one.Known || q.Hand == kit.NewHand || q.Feet.Quicked() {
 			one.Pace = Steps
 		}
-		one.Verdict = one.next(c, q.Terms.Margin, b.Hand)
+		if one.Verdict = now[i].Verdict; told || one.Verdict.Kind == "" || b.Hand != q.Terms.Hand { // asked of it just so already
+			one.Verdict = one.next(c, q.Terms.Margin, b.Hand)
+		}
 		b.Nails = append(b.Nails, one)
 	}
 	return b

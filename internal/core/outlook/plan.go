@@ -31,13 +31,21 @@ type Terms struct {
 
 // Plan is the verdict on every nail, in the order of the dog's nails.
 func Plan(f feet.Feet, day date.Date, terms Terms) []Planned {
-	now := f.Work(day)
-	plan := make([]Planned, len(f.Nails))
-	for i, r := range now.On(day) {
-		c := caseOf(now, i, r, terms)
-		plan[i] = Planned{r, verdict.Of(c, terms.Margin, terms.Hand), c}
+	plan := Cases(f, day, terms)
+	for i, p := range plan {
+		plan[i].Verdict = verdict.Of(p.Case, terms.Margin, terms.Hand)
 	}
 	return plan
+}
+
+// Cases is every nail as the verdict is asked of it, nobody having asked yet.
+func Cases(f feet.Feet, day date.Date, terms Terms) []Planned {
+	now := f.Work(day)
+	all := make([]Planned, len(f.Nails))
+	for i, r := range now.On(day) {
+		all[i] = Planned{Reading: r, Case: caseOf(now, i, r, terms)}
+	}
+	return all
 }
 
 // kinds are what becomes of every nail on a day, in the order of the dog's nails.

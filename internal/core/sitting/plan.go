@@ -172,7 +172,9 @@ func (q Question) tasks() (tasks []Stop, left []Left) {
 			job := q.job(n, kit.Length)
 			job.Last = q.Past.Tools[n.Code]
 			stop := Stop{Planned: n, Urgency: UrgencyOf(n), Tool: kit.Advise(job, q.Kit)[0]}
-			stop.Verdict = verdict.Of(n.Case, q.Terms.Margin, q.HandWith(stop.Tool.Tool, quick.Touch))
+			if hand := q.HandWith(stop.Tool.Tool, quick.Touch); hand != q.Terms.Hand { // it was asked with a clipper
+				stop.Verdict = verdict.Of(n.Case, q.Terms.Margin, hand)
+			}
 			stop.Then = q.second(n, stop.Tool)
 			tasks = append(tasks, stop)
 		}

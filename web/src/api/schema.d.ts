@@ -2346,8 +2346,6 @@ export interface components {
             nails: components["schemas"]["PlannedNail"][];
             cautions: components["schemas"]["Caution"][];
             tool: components["schemas"]["Tool"];
-            /** @description one usual cut */
-            sliver_mm: number;
             /** @description as it was asked for */
             helper: boolean;
             helping: components["schemas"]["Helping"];
