@@ -11,6 +11,7 @@ import (
 	"fribbet/internal/core/dog"
 	"fribbet/internal/core/fault"
 	"fribbet/internal/core/nail"
+	"fribbet/internal/core/say"
 	"fribbet/internal/store"
 )
 
@@ -59,8 +60,12 @@ func (h handlers) GetDue(ctx context.Context, r contract.GetDueRequestObject) (c
 		return nil, err
 	}
 	list := contract.DueList{Today: h.book.Today(), All: found.All, Found: found.Found, Late: found.Late, Moved: []contract.MovedDate{}}
+	said, err := h.words(ctx)
+	if err != nil {
+		return nil, err
+	}
 	for _, m := range found.Moved {
-		list.Moved = append(list.Moved, contract.MovedDate{DogId: m.DogID, Name: m.Name, Was: m.Was, Now: m.Now, Because: m.Because})
+		list.Moved = append(list.Moved, contract.MovedDate{DogId: m.DogID, Name: m.Name, Was: m.Was, Now: m.Now, Because: m.Why, MovedBy: lines(said, []say.Line{m.By})[0]})
 	}
 	if p := found.Recount; p != nil {
 		list.Recount = &contract.Recount{Done: p.Done, All: p.All}

@@ -17,6 +17,14 @@ import (
 	"fribbet/internal/core/verdict"
 )
 
+// stopsOf are the nails that a plan works, day by day.
+func stopsOf(p contract.Plan) (days [][]contract.Stop) {
+	for _, day := range p.Days {
+		days = append(days, day.Stops)
+	}
+	return days
+}
+
 // Every place that names a nail, a date or an amount says what the verdict says: what can wait is left on the day of
 // the sitting, a nail that decides the date is worked then, what was trimmed today is left and asked nothing, the list
 // and the dog's page tell one date, and no nail is believed to have more spare than its share of the length.
@@ -55,6 +63,9 @@ func TestOneVerdictEverywhere(t *testing.T) {
 				c.now = c.now.AddDate(0, 0, on.Sub(date.Of(c.now)))
 			}
 			then := kinds()
+			visit := ask[contract.DogVisits](c, "GET", at+"/visits", "", 200).Dog
+			assert.Equal(t, &view.Next.Due, visit.Due, "the round's date")
+			assert.Equal(t, len(slices.Concat(stopsOf(plan())...)), visit.Nails, "%s: as many nails as Ready would work", d.Name)
 			worked := 0
 			for _, n := range view.Next.PerNail {
 				if n.CanWait {

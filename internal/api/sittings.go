@@ -15,6 +15,7 @@ import (
 	"fribbet/internal/core/record"
 	"fribbet/internal/core/sitting"
 	"fribbet/internal/core/temper"
+	"fribbet/internal/core/verdict"
 	"fribbet/internal/store"
 )
 
@@ -35,7 +36,7 @@ func (h handlers) GetPlan(ctx context.Context, r contract.GetPlanRequestObject) 
 	readings := make([]feet.Reading, len(p.Nails))
 	for i, n := range p.Nails {
 		readings[i] = n.Reading
-		out.Nails = append(out.Nails, contract.PlannedNail{Code: n.Code, Kind: n.Kind, Plan: cuttingPlan(n.Verdict), Why: n.Why})
+		out.Nails = append(out.Nails, contract.PlannedNail{Code: n.Code, Kind: n.Kind, Plan: cuttingPlan(n.Verdict), UntoldMm: verdict.Least(n.Claw.Depth, verdict.Terms{}), Why: n.Why})
 	}
 	out.Rank = rank(readings)
 	for _, d := range p.Days {

@@ -15,6 +15,7 @@ import (
 	"fribbet/internal/core/feet"
 	"fribbet/internal/core/ladder"
 	"fribbet/internal/core/outlook"
+	"fribbet/internal/core/say"
 	"fribbet/internal/store"
 )
 
@@ -41,6 +42,7 @@ type Turn struct {
 	Train    bool      // its turn is a day on the ladder, not a sitting
 	On       date.Date `json:",omitzero"` // none when it is to be looked at now
 	Cautious date.Date `json:",omitzero"`
+	Rule     due.Rule  `json:",omitempty"` // that sets it
 	Reason   string
 	Waits    string              // which nails can be left out
 	Why      *due.Explanation    `json:",omitempty"`
@@ -49,14 +51,20 @@ type Turn struct {
 	Cautions []dog.Caution
 }
 
+// Moved is a date that a change of the rules moved, and which of them did.
+type Moved struct {
+	store.Moved
+	By say.Line
+}
+
 // DueList is a stretch of the dogs by next date.
 type DueList struct {
 	Rows    []DueRow
 	All     int // dogs in the book
 	Found   int // by the search
 	Late    int
-	Moved   []store.Moved // dates that a change of the rules moved, until they were seen
-	Recount *Progress     // while dates are being worked out again; the list may then tell old ones
+	Moved   []Moved   // dates that a change of the rules moved, until they were seen
+	Recount *Progress // while dates are being worked out again; the list may then tell old ones
 }
 
 // DueList returns the dogs that are wanted, in the order in which they are due, those that need a
@@ -77,8 +85,15 @@ func (b *Book) DueList(ctx context.Context, find store.Find) (DueList, error) {
 	}
 	list := DueList{All: page.All, Found: page.Found, Late: page.Late, Recount: progress}
 	if progress == nil { // said once, when all are worked out
-		if list.Moved, err = b.store.MovedByRules(ctx); err != nil {
+		moved, err := b.store.MovedByRules(ctx)
+		if err != nil {
 			return DueList{}, err
+		}
+		for _, m := range moved {
+			var turn Turn
+			if json.Unmarshal(m.Due, &turn) == nil {
+				list.Moved = append(list.Moved, Moved{m, due.MovedBy(turn.Rule, m.Rhythm)})
+			}
 		}
 	}
 	for _, r := range page.Rows {
@@ -145,7 +160,7 @@ func turnOf(f feet.Feet, training ladder.Training, settings store.Settings, toda
 		return Turn{Standing: due.Unseen, Reason: outlook.WhyNone(f)}, nil
 	}
 	return Turn{
-		Standing: next.StandingOn(today), On: next.Due, Cautious: next.Cautious,
+		Standing: next.StandingOn(today), On: next.Due, Cautious: next.Cautious, Rule: next.Rule,
 		Reason: next.Reason, Waits: next.Waits(), Why: &next.Why, Look: next.Look,
 	}, nil
 }

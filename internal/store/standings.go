@@ -11,6 +11,7 @@ import (
 
 	"fribbet/internal/core/date"
 	"fribbet/internal/core/due"
+	"fribbet/internal/core/rhythm"
 )
 
 // Standing is what the lists read of a dog. It is worked out from the records by whoever knows
@@ -180,24 +181,28 @@ type Moved struct {
 	DogID    uuid.UUID
 	Name     string
 	Was, Now date.Date
-	Because  string // the rule that sets it now
+	Why      string // the sentence of its date now
+	Due      []byte // that date and its reasons
+	Rhythm   rhythm.Rhythm
 }
 
 // MovedByRules lists the dates that a change of the rules moved and that nobody has seen yet.
 func (s *Store) MovedByRules(ctx context.Context) ([]Moved, error) {
 	var rows []struct {
-		DogID uuid.UUID  `db:"dog_id"`
-		Name  string     `db:"name"`
-		Was   dateColumn `db:"was_on"`
-		Now   dateColumn `db:"due_on"`
-		Why   string     `db:"why"`
+		DogID uuid.UUID     `db:"dog_id"`
+		Name  string        `db:"name"`
+		Was   dateColumn    `db:"was_on"`
+		Now   dateColumn    `db:"due_on"`
+		Why   string        `db:"why"`
+		Due   string        `db:"due"`
+		Every rhythm.Rhythm `db:"rhythm"`
 	}
 	err := s.rows(ctx, &rows, `
-		SELECT dog_id, name, was_on, due_on, COALESCE(due_why, '') AS why FROM standings JOIN dogs ON id = dog_id
+		SELECT dog_id, name, was_on, due_on, COALESCE(due_why, '') AS why, COALESCE(due, '') AS due, rhythm FROM standings JOIN dogs ON id = dog_id
 		WHERE was_on IS NOT NULL AND due_on IS NOT NULL AND was_on <> due_on ORDER BY due_on, name, dog_id`)
 	moved := make([]Moved, len(rows))
 	for i, r := range rows {
-		moved[i] = Moved{r.DogID, r.Name, r.Was.Date, r.Now.Date, r.Why}
+		moved[i] = Moved{r.DogID, r.Name, r.Was.Date, r.Now.Date, r.Why, []byte(r.Due), r.Every}
 	}
 	return moved, err
 }

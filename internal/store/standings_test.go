@@ -196,7 +196,7 @@ func TestDatesThatTheRulesMovedAreSaidOnce(t *testing.T) {
 	assert.Empty(t, keep(2, "2026-12-05"), "the first date of a dog")
 	assert.Empty(t, keep(2, "2026-12-07"), "by something told")
 	assert.Empty(t, keep(3, "2026-12-07"), "better rules, and the same date")
-	assert.Equal(t, []Moved{{d.ID, d.Name, date.MustParse("2026-12-07"), date.MustParse("2026-12-02"), ""}}, keep(4, "2026-12-02"))
+	assert.Equal(t, []Moved{{d.ID, d.Name, date.MustParse("2026-12-07"), date.MustParse("2026-12-02"), "", []byte(`{}`), d.Rhythm}}, keep(4, "2026-12-02"))
 	assert.Len(t, keep(4, "2026-12-03"), 1, "until it was seen")
 	require.NoError(t, s.SeenMoved(ctx))
 	assert.Empty(t, keep(4, "2026-12-03"))

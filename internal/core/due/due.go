@@ -221,7 +221,7 @@ func (t Trim) weeksByRule(n Nail, left, rate float64) map[Rule]float64 {
 	rules := map[Rule]float64{
 		Pad: math.Inf(1), Rest: math.Inf(1), Floor: math.Inf(1), Curl: math.Inf(1), Agreed: t.agreed(), Refused: t.refused(n),
 		Drift:   drift.BreakEven(n.Spare),
-		Ceiling: math.Max(0, (t.Rhythm.Days()-float64(t.On.Sub(t.from())))/7),
+		Ceiling: math.Max(0, (t.Rhythm.After(t.from())-float64(t.On.Sub(t.from())))/7),
 		Worth:   drift.WeeksTo(n.Spare, t.worth(n)),
 	}
 	if n.Code.Dewclaw() {

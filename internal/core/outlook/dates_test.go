@@ -183,7 +183,7 @@ func evenly(t *testing.T, every rhythm.Rhythm, sat int) (y year) {
 func TestAYearOfKeptDates(t *testing.T) {
 	page, err := os.ReadFile("../../../docs/dates.md")
 	require.NoError(t, err)
-	for _, every := range []rhythm.Rhythm{rhythm.Weekly, rhythm.Fortnightly, rhythm.ThreeWeeks, rhythm.FourWeeks} {
+	for _, every := range rhythm.Rhythms() {
 		for _, by := range rhythm.BothDates() {
 			for _, skips := range []bool{false, true} {
 				t.Run(fmt.Sprintf("%s by the %s, skips %t", every, by, skips), func(t *testing.T) {

@@ -2,6 +2,12 @@
 // on the floor, the quick's move, the work; and how a long quick is brought back.
 package rhythm
 
+import (
+	"time"
+
+	"fribbet/internal/core/date"
+)
+
 // Rhythm is how often a dog is done at the latest: the ceiling of the school its keeper follows.
 type Rhythm string
 
@@ -28,6 +34,18 @@ func (r Rhythm) Days() float64 {
 	return map[Rhythm]float64{
 		EveryOtherDay: 2, TwiceAWeek: 3.5, Weekly: 7, Fortnightly: 14, ThreeWeeks: 21, FourWeeks: 28, SixWeeks: 42,
 	}[r]
+}
+
+// After is in how many days its interval is up after a day. Twice a week keeps two weekdays: three days on from Monday to
+// Wednesday, four from then on.
+func (r Rhythm) After(day date.Date) float64 {
+	if r != TwiceAWeek {
+		return r.Days()
+	}
+	if on := day.Weekday(); on >= time.Monday && on <= time.Wednesday {
+		return 3
+	}
+	return 4
 }
 
 // Within is the longest rhythm that people keep, a week or more, that is no longer than so many days; empty where none

@@ -179,3 +179,16 @@ func TestOneNailAtOneInterval(t *testing.T) {
 		assert.ErrorContains(t, err, field)
 	}
 }
+
+// Twice a week is two weekdays: over a year as often as that, whatever day it began (common practice, no source).
+func TestTwiceAWeekKeepsTwoWeekdays(t *testing.T) {
+	for begins := range 7 {
+		first := date.New(2026, 1, 5+begins)
+		on, sat := first, 0
+		for ; on.Before(first.AddDays(364)); sat++ {
+			on = on.AddDays(int(TwiceAWeek.After(on)))
+		}
+		assert.InDelta(t, 104, sat, 1, "from %s", first.Weekday())
+	}
+	assert.Equal(t, 28.0, FourWeeks.After(date.New(2026, 1, 5)))
+}

@@ -1856,8 +1856,9 @@ export interface components {
             name: string;
             was: components["schemas"]["Date"];
             now: components["schemas"]["Date"];
-            /** @description the rule that sets it now */
+            /** @description why it is on that day now */
             because: string;
+            moved_by: components["schemas"]["Line"];
         };
         /** @description How far dates have been worked out again after a setting or the day has changed; until it is done the list may tell old ones */
         Recount: {
@@ -2287,6 +2288,8 @@ export interface components {
         };
         PlannedNail: {
             code: components["schemas"]["NailCode"];
+            /** @description what a cut is taken to be that nobody told, such as one that bled on a nail that was to be left */
+            untold_mm: number;
             kind: components["schemas"]["VerdictKind"];
             plan: components["schemas"]["CuttingPlan"];
             why: string;

@@ -127,13 +127,13 @@ function leaveOut() {
   store.change((d) => Object.assign(d.nails[d.current], { mark: 'left', blood: false }))
   next()
 }
-/** It bled: a nail that was to be left has been cut after all, by the usual sliver until told otherwise. */
+/** It bled: a nail that was to be left has been cut after all, by a cut that nobody told until somebody does. */
 function bled() {
   store.change((d) => {
     const n = d.nails[d.current]
     n.blood = !n.blood
     if (n.blood) n.mark = 'done'
-    if (n.blood && n.cuts_mm.length === 0) n.cuts_mm = [plan.value!.sliver_mm]
+    if (n.blood && n.cuts_mm.length === 0) n.cuts_mm = [plan.value!.nails.find((p) => p.code === n.code)!.untold_mm]
   })
 }
 function nextReaction() {

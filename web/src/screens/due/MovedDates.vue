@@ -14,9 +14,8 @@ const { mutate, isPending } = useSeenMoved()
     <details>
       <summary>The rules were improved: <strong>{{ moved.length === 1 ? '1 date' : `${moved.length} dates` }} moved</strong></summary>
       <ul>
-        <li v-for="m in moved" :key="m.dog_id"><RouterLink :to="`/dogs/${m.dog_id}`" dir="auto">{{ m.name }}</RouterLink>: {{ dayOf(m.was) }} → <strong>{{ dayOf(m.now) }}</strong><template v-if="m.because"> ({{ m.because }})</template></li>
+        <li v-for="m in moved" :key="m.dog_id"><RouterLink :to="`/dogs/${m.dog_id}`" dir="auto">{{ m.name }}</RouterLink>: {{ dayOf(m.was) }} → <strong>{{ dayOf(m.now) }}</strong>. <span class="soft">{{ m.because }} Moved since {{ m.moved_by.says }}.</span></li>
       </ul>
-      <p class="small soft">Dates may now go by the floor or by the calendar, a choice of each dog. A mood that nobody told is not told any more, and nails that nobody looked at no longer grow for ever.</p>
     </details>
     <BButton variant="plain" :disabled="isPending" @click="mutate()">I have seen it</BButton>
   </div>
