@@ -13,10 +13,12 @@ import (
 	"fribbet/internal/core/kit"
 	"fribbet/internal/core/quick"
 	"fribbet/internal/core/record"
+	"fribbet/internal/core/say"
 	"fribbet/internal/core/sitting"
 	"fribbet/internal/core/state"
 	"fribbet/internal/core/temper"
 	"fribbet/internal/core/verdict"
+	"fribbet/internal/words"
 )
 
 func (h handlers) GetBench(ctx context.Context, r contract.GetBenchRequestObject) (contract.GetBenchResponseObject, error) {
@@ -24,7 +26,11 @@ func (h handlers) GetBench(ctx context.Context, r contract.GetBenchRequestObject
 	if err != nil {
 		return nil, err
 	}
-	out := benchOf(b) // an answer to a tap has no ranks: it does not change what was before it
+	w, err := h.words(ctx)
+	if err != nil {
+		return nil, err
+	}
+	out := benchOf(w, b) // an answer to a tap has no ranks: it does not change what was before it
 	out.RankBefore, out.RankAfter = new(rank(b.Before)), new(rank(b.After))
 	return contract.GetBench200JSONResponse{BenchJSONResponse: out}, nil
 }
@@ -46,7 +52,11 @@ func (h handlers) TellEvents(ctx context.Context, r contract.TellEventsRequestOb
 	if err != nil {
 		return nil, err
 	}
-	return tellAnswer(benchOf(b)), nil
+	w, err := h.words(ctx)
+	if err != nil {
+		return nil, err
+	}
+	return tellAnswer(benchOf(w, b)), nil
 }
 
 // beat is how often a stream without news says that it is there.
@@ -76,7 +86,7 @@ func (h handlers) StreamChanges(ctx context.Context, r contract.StreamChangesReq
 	return contract.StreamChanges200TexteventStreamResponse{Body: body}, nil
 }
 
-func benchOf(b book.Bench) contract.BenchJSONResponse {
+func benchOf(w words.Words, b book.Bench) contract.BenchJSONResponse {
 	out := contract.BenchJSONResponse{
 		SittingId: b.ID, DogId: b.Dog.ID, Name: b.Dog.Name, Started: &b.State.Start, Ended: b.State.Ended, Helper: b.State.Helper,
 		Tool: b.State.Tool, ItemId: idOf(b.State.Item), Note: b.State.Note, Stop: b.Hand.Stop, RiskLimit: float64(b.Hand.Limit), Events: len(b.Log),
@@ -89,7 +99,7 @@ func benchOf(b book.Bench) contract.BenchJSONResponse {
 	for _, p := range kit.Passes(b.State.Tool) {
 		out.Passes = append(out.Passes, contract.PassWords{Pass: p, Words: p.Words()})
 	}
-	out.Holds, out.Support, out.Reward = holds(b.Holds), sitting.Support, b.Reward
+	out.Holds, out.Support, out.Reward = holds(w, b.Holds), lines(w, []say.Line{{Key: sitting.Support}})[0], b.Reward
 	out.CalmMinutes, out.LastNote, out.Smooth = b.Plan.Tolerance.Calm, b.LastNote, list(b.State.Smooth)
 	out.ReadDry, out.Left, out.LeftOn = sitting.ReadDry(b.State.Ticks), list(b.Left), dated(b.LeftOn)
 	if len(out.Passes) > 0 {

@@ -196,15 +196,28 @@ func changes(in contract.DogInput) dog.Changes {
 }
 
 func handling(h dog.Handling) contract.Handling {
+	var byPaw []contract.PawHeld
+	for _, paw := range nail.Paws() {
+		if position, is := h.ByPaw[paw]; is {
+			byPaw = append(byPaw, contract.PawHeld{Paw: paw, Position: position})
+		}
+	}
 	return contract.Handling{
-		Order: h.Order, OwnOrder: list(h.OwnOrder), Position: h.Position, Helper: h.Helper, Muzzle: h.Muzzle, Sore: h.Sore,
+		Order: h.Order, OwnOrder: list(h.OwnOrder), Position: h.Position, ByPaw: byPaw, Helper: h.Helper, Muzzle: h.Muzzle, Sore: h.Sore,
 		Noise: h.Noise, MostNails: h.MostNails, MostMinutes: h.MostMinutes, LargestCutMm: h.LargestCut, Way: &h.Way,
 	}
 }
 
 func handlingOf(in contract.Handling) dog.Handling {
+	var byPaw map[nail.Paw]dog.Position
+	for _, one := range in.ByPaw {
+		if byPaw == nil {
+			byPaw = map[nail.Paw]dog.Position{}
+		}
+		byPaw[one.Paw] = one.Position
+	}
 	return dog.Handling{
-		Order: in.Order, OwnOrder: in.OwnOrder, Position: in.Position, Helper: in.Helper, Muzzle: in.Muzzle, Sore: in.Sore,
+		Order: in.Order, OwnOrder: in.OwnOrder, Position: in.Position, ByPaw: byPaw, Helper: in.Helper, Muzzle: in.Muzzle, Sore: in.Sore,
 		Noise: in.Noise, MostNails: in.MostNails, MostMinutes: in.MostMinutes, LargestCut: in.LargestCutMm, Way: orZero(in.Way),
 	}
 }

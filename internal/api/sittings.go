@@ -13,10 +13,12 @@ import (
 	"fribbet/internal/core/kit"
 	"fribbet/internal/core/measure"
 	"fribbet/internal/core/record"
+	"fribbet/internal/core/say"
 	"fribbet/internal/core/sitting"
 	"fribbet/internal/core/temper"
 	"fribbet/internal/core/verdict"
 	"fribbet/internal/store"
+	"fribbet/internal/words"
 )
 
 func (h handlers) GetPlan(ctx context.Context, r contract.GetPlanRequestObject) (contract.GetPlanResponseObject, error) {
@@ -25,10 +27,14 @@ func (h handlers) GetPlan(ctx context.Context, r contract.GetPlanRequestObject) 
 	if err != nil {
 		return nil, err
 	}
+	w, err := h.words(ctx)
+	if err != nil {
+		return nil, err
+	}
 	handling := p.Dog.Handling
 	out := contract.GetPlan200JSONResponse{
 		DogId: p.Dog.ID, Name: p.Dog.Name, Today: h.book.Today(), Tool: p.Tool, Cautions: cautions(p.Cautions),
-		Helper: helper, Helping: handling.Helper, Blocked: p.Blocked, NobodyHelps: p.Helpless, Alone: p.Alone, Calmer: calmer(p.Calmer), Gently: p.Gently, Support: sitting.Support,
+		Helper: helper, Helping: handling.Helper, Blocked: p.Blocked, NobodyHelps: p.Helpless, Alone: p.Alone, Calmer: calmer(p.Calmer), Gently: p.Gently, Support: lines(w, []say.Line{{Key: sitting.Support}})[0],
 		Limits:      []contract.Limit{limit(p.Tolerance.Nails), limit(p.Tolerance.Minutes)},
 		CalmMinutes: p.Tolerance.Calm,
 		Days:        []contract.PlanDay{}, Left: []contract.LeftNail{}, Holds: []contract.Hold{}, Checklist: []contract.Thing{}, SeeTo: []contract.SeeTo{},
@@ -46,7 +52,7 @@ func (h handlers) GetPlan(ctx context.Context, r contract.GetPlanRequestObject) 
 		out.Left = append(out.Left, contract.LeftNail{Code: l.Code, Why: l.Why, Whose: l.Whose})
 	}
 	if len(p.Days) > 0 {
-		out.Holds = holds(p.Days[0].Holds(handling, p.LeftHanded))
+		out.Holds = holds(w, p.Holds)
 	}
 	for _, t := range p.Checklist {
 		out.Checklist = append(out.Checklist, contract.Thing{Key: t.Key, Words: t.Words, Why: t.Why, Trouble: t.Trouble, Missed: t.Missed})
@@ -60,10 +66,13 @@ func (h handlers) GetPlan(ctx context.Context, r contract.GetPlanRequestObject) 
 	return out, nil
 }
 
-func holds(all []sitting.Hold) []contract.Hold {
+func holds(w words.Words, all []sitting.Hold) []contract.Hold {
 	out := []contract.Hold{}
 	for _, one := range all {
-		out = append(out, contract.Hold{Paw: one.Paw, Position: one.Position, Place: one.Place, Limb: one.Limb, Pull: one.Pull, Hands: one.Hands})
+		said := lines(w, []say.Line{one.Place, one.Limb, one.Pull, one.Hands})
+		out = append(out, contract.Hold{
+			Paw: one.Paw, Position: one.Position, LeftHanded: one.LeftHanded, Place: said[0], Limb: said[1], Pull: said[2], Hands: said[3], Safety: lines(w, one.Safety),
+		})
 	}
 	return out
 }

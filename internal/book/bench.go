@@ -65,13 +65,9 @@ func (b *Book) stands(ctx context.Context, d store.Dog, sittingID uuid.UUID, day
 	if err != nil {
 		return Bench{}, t, err
 	}
-	var holds []sitting.Hold
-	if len(now.Plan.Days) > 0 {
-		holds = now.Plan.Days[0].Holds(d.Handling, t.LeftHanded)
-	}
 	left, on := now.Left(t.Question)
 	return Bench{
-		Left: left, LeftOn: on, Holds: holds, Reward: t.Reward(now.Plan), LastNote: t.Past.Note,
+		Left: left, LeftOn: on, Holds: t.Holds(now.Plan), Reward: t.Reward(now.Plan), LastNote: t.Past.Note,
 		Bench: now, Dog: t.dog, ID: sittingID, Log: log, State: state, On: day, Cautions: t.cautions(now.Plan),
 		Remedy: t.Remedy(state.Ticks), Speed: kit.SpeedFor(kit.Job{Purpose: kit.Length, Hand: t.Hand}),
 	}, t, nil

@@ -5,11 +5,13 @@ import (
 	"errors"
 	"fmt"
 	"math"
+	"slices"
 	"strings"
 	"time"
 
 	"fribbet/internal/core/claw"
 	"fribbet/internal/core/date"
+	"fribbet/internal/core/dog"
 	"fribbet/internal/core/due"
 	"fribbet/internal/core/fault"
 	"fribbet/internal/core/growth"
@@ -99,6 +101,12 @@ var asTold = map[string]func(t *taking, r row) fault.Fields{
 		for _, name := range strings.Fields(r.text("own_order")) {
 			if new(nail.Paw).UnmarshalText([]byte(name)) != nil {
 				f.Add("own_order", r.text("own_order"), "must be paws: LF RF LH RH")
+			}
+		}
+		for _, one := range strings.Fields(r.text("by_paw")) {
+			name, position, _ := strings.Cut(one, ":")
+			if new(nail.Paw).UnmarshalText([]byte(name)) != nil || !slices.Contains(dog.Positions(), dog.Position(position)) {
+				f.Add("by_paw", r.text("by_paw"), "must be paws with how they are held, such as LF:lap RH:ground")
 			}
 		}
 		return f

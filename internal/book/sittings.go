@@ -28,15 +28,15 @@ import (
 // Plan is today's sitting with a dog: what a routine trim takes, and how it is done.
 type Plan struct {
 	sitting.Plan
-	Dog        store.Dog
-	Nails      []outlook.Planned
-	Cautions   []dog.Caution // of the dog, then of its feet
-	Checklist  []sitting.Thing
-	SeeTo      []kit.Piece     // of the kit, not fit for work
-	Tool       kit.Tool        // to begin with
-	Calmer     []temper.Calmer // what went with calm so far
-	Gently     bool            // the ladder is worth beginning before any nail
-	LeftHanded bool            // the cutter is in the left hand
+	Dog       store.Dog
+	Nails     []outlook.Planned
+	Cautions  []dog.Caution // of the dog, then of its feet
+	Checklist []sitting.Thing
+	SeeTo     []kit.Piece     // of the kit, not fit for work
+	Tool      kit.Tool        // to begin with
+	Calmer    []temper.Calmer // what went with calm so far
+	Gently    bool            // the ladder is worth beginning before any nail
+	Holds     []sitting.Hold  // of today's paws
 }
 
 // Plan returns today's sitting with a dog, with a helper there or not.
@@ -45,7 +45,8 @@ func (b *Book) Plan(ctx context.Context, id uuid.UUID, helper bool) (Plan, error
 	if err != nil {
 		return Plan{}, err
 	}
-	p := Plan{Plan: sitting.For(t.Question), Dog: t.dog, Nails: t.Nails, Tool: t.FirstTool(), Gently: t.Question.Gently(), LeftHanded: t.LeftHanded, Calmer: t.calmer}
+	p := Plan{Plan: sitting.For(t.Question), Dog: t.dog, Nails: t.Nails, Tool: t.FirstTool(), Gently: t.Question.Gently(), Calmer: t.calmer}
+	p.Holds = t.Holds(p.Plan)
 	p.Checklist, p.SeeTo = t.Checklist(p.Plan), t.SeeTo()
 	p.Cautions = t.cautions(p.Plan)
 	return p, nil

@@ -3,6 +3,7 @@ package book
 import (
 	"strings"
 
+	"fribbet/internal/core/dog"
 	"fribbet/internal/core/kit"
 	"fribbet/internal/core/nail"
 	"fribbet/internal/core/rhythm"
@@ -29,7 +30,7 @@ var one = func() map[string][]string {
 	words := strings.Fields
 	all := map[string][]string{
 		"role": words("unset keeper groomer"), "length_unit": words("mm in"), "weight_unit": words("kg lb"), "hand": words("new some practised"), "end_point": words("first_sign full"),
-		"foot_coat": words("short long"), "school": words("level square steep sculpted"), "paw_order": words("hind_first lower_first hardest_first hardest_last own"), "position": words("standing foot_forward on_side on_back lap stool"),
+		"foot_coat": words("short long"), "school": words("level square steep sculpted"), "paw_order": words("hind_first lower_first hardest_first hardest_last own"), "position": named(dog.Positions()),
 		"helper": words("alone wanted needed"), "noise": words("unknown fine afraid"), "takes": words("fine wriggles frightened bites"), "reach": words("text mail hand"), "stock": words("full low empty"), "tip": words("flat round tapered"),
 		"shape": words("straight usual hooked curled"), "colour": words("unknown dark light mixed"), "paw": words("LF RF LH RH"), "reaction": words("calm uneasy pulling fighting snapping"),
 		"nails.state": words("sound loose split broken torn ingrown"), "visits.state": words("offered agreed missed called_off"), "messages.state": words("waiting sent delivered answered failed person"), "ladders.kind": words("clipper grinder muzzle board"),
@@ -50,6 +51,15 @@ var one = func() map[string][]string {
 	}
 	return all
 }()
+
+// named are values that are words.
+func named[T ~string](all []T) []string {
+	words := make([]string, len(all))
+	for i, one := range all {
+		words[i] = string(one)
+	}
+	return words
+}
 
 // column reads "type" with ! where it is never missing and >table where it names a row of another.
 func column(name, kind, about string) formats.Column {
@@ -103,7 +113,7 @@ var plainTables = []exchanged{
 		column("birth_date", "date!", "when it was born"), column("birth_estimated", "boolean!", "that is a guess"), column("foot_coat", "string!", "hair on its feet"),
 		column("pavement_km_week", "number!", "how far it walks on hard ground, km a week"), column("rhythm", "string!", "how often it is done"), column("working_weekdays", "string", "its own weekdays, separated by commas; missing: the user's"),
 		column("wished_gap_mm", "number!", "wished gap under its nails, mm"), column("school", "string!", "how its nails are cut"), column("paw_order", "string!", "in which order its paws are done"),
-		column("own_order", "string", "its own order, where it has one"), column("position", "string!", "how it is held"), column("helper", "string!", "whether somebody must hold it"), column("muzzle", "boolean!", "it wears one"),
+		column("own_order", "string", "its own order, where it has one"), column("position", "string!", "how it is held"), column("by_paw", "string", "paws that are held otherwise, such as LF:lap RH:ground"), column("helper", "string!", "whether somebody must hold it"), column("muzzle", "boolean!", "it wears one"),
 		column("sore", "boolean!", "sore legs or back"), column("noise", "string!", "how it takes noise"), column("most_nails", "integer", "nails that it takes a day at most"), column("most_minutes", "number", "minutes that it takes at most"), column("largest_cut_mm", "number", "the largest cut with it, mm for a nail 7 mm deep"), column("way", "string", "clip, grind or clip_then_grind; empty is as settings have it"),
 		column("short_quicks", "boolean!", "its quicks are known to be short"), column("dates", "string", "floor or calendar: what sets its dates; empty is as the role has it"), column("come_once", "date", "a day on which it was agreed to come once"), column("entered_on", "date", "when it came into the book"), column("last_done_weeks", "number", "how long ago it had been done then, weeks"),
 		column("sore_told", "boolean!", "somebody said so, or that it is not"), column("takes", "string", "how it takes a trim, as it was told"),

@@ -4,10 +4,12 @@ import (
 	"database/sql/driver"
 	"encoding/json"
 	"fmt"
+	"slices"
 	"strings"
 	"time"
 
 	"fribbet/internal/core/date"
+	"fribbet/internal/core/dog"
 	"fribbet/internal/core/nail"
 )
 
@@ -58,6 +60,34 @@ func (c pawsColumn) Value() (driver.Value, error) {
 		names[i] = paw.String()
 	}
 	return strings.Join(names, " "), nil
+}
+
+// heldColumn is how single paws are held, "LF:lap RH:ground", in the order of the paws.
+type heldColumn map[nail.Paw]dog.Position
+
+func (c *heldColumn) Scan(value any) error {
+	*c = nil
+	for _, one := range strings.Fields(fmt.Sprint(value)) {
+		name, position, _ := strings.Cut(one, ":")
+		var paw nail.Paw
+		if paw.UnmarshalText([]byte(name)) == nil && slices.Contains(dog.Positions(), dog.Position(position)) {
+			if *c == nil {
+				*c = heldColumn{}
+			}
+			(*c)[paw] = dog.Position(position)
+		}
+	}
+	return nil
+}
+
+func (c heldColumn) Value() (driver.Value, error) {
+	var all []string
+	for _, paw := range nail.Paws() {
+		if position, is := c[paw]; is {
+			all = append(all, paw.String()+":"+string(position))
+		}
+	}
+	return strings.Join(all, " "), nil
 }
 
 // linesColumn is texts, a line each. Older books have them between spaces.

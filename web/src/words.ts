@@ -69,7 +69,7 @@ export const pawOrders: Record<Schemas['PawOrder'], string> = {
 }
 export const positions: Record<Schemas['Position'], string> = {
   standing: 'standing, foot lifted back', foot_forward: 'foot held forward', on_side: 'on its side', on_back: 'on its back, between the knees',
-  lap: 'on a lap', stool: 'standing, you on a stool',
+  lap: 'on a lap', stool: 'standing, you on a stool', ground: 'the foot stays on the ground', chest: 'against a helper’s chest', armchair: 'in an armchair',
 }
 export const helpings: Record<Schemas['Helping'], string> = { alone: 'not needed', wanted: 'worth having', needed: 'never without' }
 export const shelves: Record<Schemas['Shelf'], string> = {

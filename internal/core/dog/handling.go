@@ -30,7 +30,10 @@ const (
 	OnSide    Position = "on_side"      // lying, with a helper
 	OnBack    Position = "on_back"      // between the knees
 	OnLap     Position = "lap"
-	FromStool Position = "stool" // the groomer sits beside the table
+	FromStool Position = "stool"  // the groomer sits beside the table
+	OnGround  Position = "ground" // the foot stays down
+	AtChest   Position = "chest"  // against a helper's
+	Armchair  Position = "armchair"
 )
 
 // Helping is whether somebody keeps the dog easy while another trims.
@@ -47,6 +50,7 @@ type Handling struct {
 	Order       Order
 	OwnOrder    []nail.Paw // all four, for OwnOrder
 	Position    Position
+	ByPaw       map[nail.Paw]Position // where one is held otherwise
 	Helper      Helping
 	Muzzle      bool
 	Sore        bool // old or sore joints
@@ -61,6 +65,19 @@ type Handling struct {
 // UsualHandling is that of a dog nobody has told of: hind paws first, the way for an unknown one.
 func UsualHandling() Handling {
 	return Handling{Order: HindFirst, Position: Standing, Helper: Alone, Noise: kit.NoiseUnknown}
+}
+
+// PositionOf is how a paw is held: its own way, or the dog's.
+func (h Handling) PositionOf(paw nail.Paw) Position {
+	if own, is := h.ByPaw[paw]; is {
+		return own
+	}
+	return h.Position
+}
+
+// Positions lists them.
+func Positions() []Position {
+	return []Position{Standing, Forward, OnSide, OnBack, OnLap, FromStool, OnGround, AtChest, Armchair}
 }
 
 // TakesIt is how a dog takes it, as its keeper says on the first day.

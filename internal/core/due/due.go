@@ -27,6 +27,7 @@ type Nail struct {
 	Least     float64
 	LongQuick bool      // the last trim could not clear it: the floor is no reason for a date, the plan that brings it back is
 	Done      bool      // the last sitting took something off it
+	Unseen    bool      // nobody looked at its floor, or, of a dewclaw, measured it or saw its curl: it is only believed
 	NotBefore date.Date // before which it is not trimmed, since the dog said no; zero where nothing keeps it
 }
 

@@ -11,12 +11,16 @@ import (
 // Reason says in a few words why the sitting is due that day.
 func (t Trim) Reason(n Next) string {
 	one := len(n.Nails) == 1
+	likely := "" // what nobody looked at is not told as a fact
+	if slices.ContainsFunc(n.Nails, func(code nail.Code) bool { return t.nail(code).Unseen }) {
+		likely = " probably"
+	}
 	switch who := list(n.Nails); n.Rule {
 	case Floor:
 		if t.nail(n.Nails[0]).WishedGap > 0 {
-			return who + choose(one, " comes", " come") + " down to the wished gap"
+			return who + likely + choose(one, " comes", " come") + " down to the wished gap"
 		}
-		return who + choose(one, " reaches the floor", " reach the floor")
+		return who + likely + choose(one, " reaches the floor", " reach the floor")
 	case Pad:
 		return who + choose(one, " reaches past its pad", " reach past their pads")
 	case Rest:
@@ -27,9 +31,9 @@ func (t Trim) Reason(n Next) string {
 		return "agreed to come once on that day"
 	case Curl:
 		if t.nail(n.Nails[0]).Done && t.turned(n) {
-			return choose(one, "dewclaw ", "dewclaws ") + who + choose(one, " is", " are") + " to be looked at: turned far already when last trimmed"
+			return choose(one, "dewclaw ", "dewclaws ") + who + choose(one, " is", " are") + " to be looked at:" + likely + " turned far already when last trimmed"
 		}
-		return choose(one, "dewclaw ", "dewclaws ") + who + choose(one, " starts to curl", " start to curl")
+		return choose(one, "dewclaw ", "dewclaws ") + who + likely + choose(one, " starts to curl", " start to curl")
 	case Drift:
 		return "from then on the quick of " + who + " would grow"
 	case Worth:

@@ -71,7 +71,9 @@ func (h History) told(p *Point, e event) {
 	p.Sitting = true
 	for _, r := range e.sitting.Records {
 		if slices.Contains(h.Codes, r.Code) {
-			p.Removed += r.Removed() / float64(len(h.Codes))
+			if !r.Assumed { // what nobody counted is not told
+				p.Removed += r.Removed() / float64(len(h.Codes))
+			}
 			p.Blood = p.Blood || r.Blood
 			p.Measured = p.Measured || r.LengthAfter != nil || r.LengthBefore != nil
 		}

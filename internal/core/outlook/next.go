@@ -107,8 +107,11 @@ func asLeft(r feet.Reading, wished float64, terms Terms) due.Nail {
 		Margin:    terms.Margin * size,
 		Least:     verdict.Least(r.Claw.Depth, terms.Hand),
 		LongQuick: !r.Trimmed.IsZero() && !r.Cleared && !r.Code.Dewclaw(),
+		Unseen:    !r.Looked,
 	}
-	if !r.Code.Dewclaw() {
+	if r.Code.Dewclaw() {
+		n.Unseen = r.Unseen()
+	} else {
 		n.Gap = math.Min(math.Max(0, r.Stance().Gap()), claw.MostGap)
 	}
 	return n

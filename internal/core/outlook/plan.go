@@ -67,7 +67,7 @@ func caseOf(f feet.Feet, i int, r feet.Reading, terms Terms) verdict.Nail {
 	}
 	return verdict.Nail{
 		Barred: barred(f, r, terms), Training: terms.Training[r.Code.Paw], Refused: refused,
-		Dewclaw: r.Code.Dewclaw(), Curling: r.Curling(), PastPad: r.PastPad, Touches: r.OnFloor, Today: r.Trimmed == f.Day(),
+		Dewclaw: r.Code.Dewclaw(), Curling: r.Curling(), Unseen: r.Unseen(), PastPad: r.PastPad, Touches: r.OnFloor, Today: r.Trimmed == f.Day(),
 		Clear: clearFor(r, f.Rhythm.Days()/7, f.WishedGap), Spare: r.Spare.Value,
 		Worked: verdict.Worked{Belief: believed, Depth: r.Claw.Depth, Known: known},
 	}

@@ -141,12 +141,15 @@ func (s Sitting) Went(far HowFar, stop quick.Stop, slicesOf hand.Slices) Sitting
 	return s
 }
 
-// Cut counts the nails that something came off, and tells the most that came off one, mm.
+// Cut counts the nails that something came off, and tells the most that came off one, mm: of those of which somebody
+// said how much; 0 where nobody did of any.
 func (s Sitting) Cut() (nails int, most float64) {
 	for _, r := range s.Records {
 		if removed := r.Removed(); removed > 0 {
 			nails++
-			most = max(most, removed)
+			if !r.Assumed {
+				most = max(most, removed)
+			}
 		}
 	}
 	return nails, most

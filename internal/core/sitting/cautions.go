@@ -40,15 +40,18 @@ func WhileTraining(readings []feet.Reading, paws map[nail.Paw]bool, keeper bool)
 	for _, c := range []struct {
 		kind    dog.CautionKind
 		urgency Urgency
+		unseen  bool
 		words   string
 	}{
-		{dog.Veterinarian, Curls, " curls and cannot wait for the ladder: " + now(keeper) + "."},
-		{dog.CareWithNail, OnFloor, " on the floor, and the paw is still on the ladder: what cannot wait is " + theirs(keeper) + "."},
+		{dog.Veterinarian, Curls, false, " curls and cannot wait for the ladder: " + now(keeper) + "."},
+		{dog.CareWithNail, Curls, true, " may curl by now, though nobody has looked: look at it. If it does, it cannot wait for the ladder: " + now(keeper) + "."},
+		{dog.CareWithNail, OnFloor, false, " on the floor, and the paw is still on the ladder: what cannot wait is " + theirs(keeper) + "."},
+		{dog.CareWithNail, OnFloor, true, " probably on the floor, and the paw is still on the ladder: what cannot wait is " + theirs(keeper) + "."},
 	} {
 		caution := dog.Caution{Kind: c.kind}
 		var names []string
 		for _, r := range readings {
-			if paws[r.Code.Paw] && !r.State.Veterinary() && UrgencyOf(outlook.Planned{Reading: r}) == c.urgency {
+			if paws[r.Code.Paw] && !r.State.Veterinary() && UrgencyOf(outlook.Planned{Reading: r}) == c.urgency && c.unseen == unseen(r) {
 				caution.Nails, names = append(caution.Nails, r.Code), append(names, r.Code.String())
 			}
 		}
@@ -58,6 +61,14 @@ func WhileTraining(readings []feet.Reading, paws map[nail.Paw]bool, keeper bool)
 		}
 	}
 	return all
+}
+
+// unseen tells whether what presses of a nail is only believed: nobody looked at its floor, or at its curl.
+func unseen(r feet.Reading) bool {
+	if r.Code.Dewclaw() {
+		return r.Unseen()
+	}
+	return !r.Looked
 }
 
 // now is who does what cannot wait for the ladder.

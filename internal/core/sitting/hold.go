@@ -3,65 +3,113 @@ package sitting
 import (
 	"fribbet/internal/core/dog"
 	"fribbet/internal/core/nail"
+	"fribbet/internal/core/say"
 )
 
 // Hold is how one paw is held.
 type Hold struct {
-	Paw      nail.Paw
-	Position dog.Position
-	Place    string // where the dog is, and where you are
-	Limb     string // the limb in its natural line
-	Pull     string // what to do when it pulls
-	Hands    string // which hand holds what
+	Paw        nail.Paw
+	Position   dog.Position
+	LeftHanded bool       // the cutter is in the left hand
+	Place      say.Line   // where the dog is, and where you are
+	Limb       say.Line   // the limb in its natural line
+	Pull       say.Line   // what to do when it pulls
+	Hands      say.Line   // which hand holds what
+	Safety     []say.Line // what keeps hand, helper and dog safe
 }
 
-// Support is what every hold has in common.
-const Support = "Hold the toe itself between finger and thumb: dogs pull when the toe is left unsupported."
+// What is said of a hold (trade, common practice with no source).
+const (
+	// Support is what every hold has in common.
+	Support say.Key = "hold.support"
 
-// HoldOf is the hold of a paw in the dog's position (trade, common practice with no source).
-func HoldOf(paw nail.Paw, h dog.Handling, left bool) Hold {
-	hold := Hold{Paw: paw, Position: h.Position, Place: places[h.Position], Hands: "The foot in your left hand, the cutter in your right."}
+	onTable    say.Key = "hold.place_standing"
+	kneeling   say.Key = "hold.place_forward"
+	lying      say.Key = "hold.place_on_side"
+	onBack     say.Key = "hold.place_on_back"
+	onLap      say.Key = "hold.place_lap"
+	onStool    say.Key = "hold.place_stool"
+	onGround   say.Key = "hold.place_ground"
+	atChest    say.Key = "hold.place_chest"
+	armchaired say.Key = "hold.place_armchair"
+
+	liftBack   say.Key = "hold.limb_back"
+	ownBend    say.Key = "hold.limb_bend"
+	foldUnder  say.Key = "hold.limb_under"
+	straight   say.Key = "hold.limb_straight"
+	staysDown  say.Key = "hold.limb_down"
+	atElbow    say.Key = "hold.pull_elbow"
+	atKnee     say.Key = "hold.pull_knee"
+	downAgain  say.Key = "hold.pull_down"
+	rightHand  say.Key = "hold.hands_right"
+	leftHand   say.Key = "hold.hands_left"
+	forearm    say.Key = "hold.safe_forearm"
+	noWeight   say.Key = "hold.safe_no_weight"
+	lowElbow   say.Key = "hold.safe_lower_elbow"
+	neverAlone say.Key = "hold.safe_never_alone"
+	soreLean   say.Key = "hold.safe_sore"
+)
+
+var places = map[dog.Position]say.Key{
+	dog.Standing: onTable, dog.Forward: kneeling, dog.OnSide: lying, dog.OnBack: onBack, dog.OnLap: onLap, dog.FromStool: onStool,
+	dog.OnGround: onGround, dog.AtChest: atChest, dog.Armchair: armchaired,
+}
+
+func line(k say.Key) say.Line { return say.Line{Key: k} }
+
+// HoldOf is the hold of a paw in the position that the dog has for it, of one that may bite or not.
+func HoldOf(paw nail.Paw, h dog.Handling, left, mayBite bool) Hold {
+	position := h.PositionOf(paw)
+	hold := Hold{Paw: paw, Position: position, LeftHanded: left, Place: line(places[position]), Hands: line(rightHand)}
 	if left {
-		hold.Hands = "The foot in your right hand, the cutter in your left."
+		hold.Hands = line(leftHand)
 	}
-	lifted := h.Position == dog.Standing || h.Position == dog.FromStool
+	raised := position == dog.Standing || position == dog.FromStool
+	hind := paw.Hind()
 	switch {
-	case paw.Hind() && lifted:
-		hold.Limb = "Lift the foot back and up a little. The leg stays under the hip, out to the side only a little."
-	case paw.Hind():
-		hold.Limb = "Leave the leg in its own bend, out to the side only a little."
-	case lifted:
-		hold.Limb = "Fold the foot back under the chest. A fore leg does not swing out sideways."
+	case position == dog.OnGround:
+		hold.Limb, hold.Pull = line(staysDown), line(downAgain)
+	case hind && raised:
+		hold.Limb = line(liftBack)
+	case hind:
+		hold.Limb = line(ownBend)
+	case raised:
+		hold.Limb = line(foldUnder)
 	default:
-		hold.Limb = "Bring the foot straight forward. A fore leg does not swing out sideways."
+		hold.Limb = line(straight)
 	}
-	hold.Pull = "If it pulls: a flat hand behind the elbow, and do not squeeze."
-	if paw.Hind() {
-		hold.Pull = "If it pulls: a flat hand in front of the knee, and do not squeeze."
+	switch {
+	case position == dog.OnGround:
+	case hind:
+		hold.Pull = line(atKnee)
+	default:
+		hold.Pull = line(atElbow)
 	}
-	if h.Sore {
-		hold.Pull += " Sore joints: let it stand or lean, small movements, a break after this paw."
+	for _, one := range []struct {
+		is   bool
+		says say.Key
+	}{
+		{mayBite, forearm}, {position == dog.AtChest || position == dog.OnSide, noWeight}, {position == dog.OnSide, lowElbow},
+		{raised, neverAlone}, {h.Sore, soreLean},
+	} {
+		if one.is {
+			hold.Safety = append(hold.Safety, line(one.says))
+		}
 	}
 	return hold
 }
 
-var places = map[dog.Position]string{
-	dog.Standing:  "The dog stands on a table or a raised mat; you stand beside it, facing its tail.",
-	dog.Forward:   "The dog stands or sits; you kneel in front of it.",
-	dog.OnSide:    "The dog lies on its side, a helper at its head.",
-	dog.OnBack:    "The dog lies on its back between your knees.",
-	dog.OnLap:     "The dog sits on your lap, its back against you.",
-	dog.FromStool: "The dog stands on the table; you sit on a stool, the foot at the height of your eyes.",
-}
-
-// Holds are the holds of the paws that are done on a day, in the order of the work.
-func (d Day) Holds(h dog.Handling, left bool) []Hold {
+// Holds are the holds of the paws that are done on the first day of a plan, in the order of the work.
+func (q Question) Holds(p Plan) []Hold {
+	if len(p.Days) == 0 {
+		return nil
+	}
 	var holds []Hold
 	seen := map[nail.Paw]bool{}
-	for _, s := range d.Stops {
+	for _, s := range p.Days[0].Stops {
 		if !seen[s.Code.Paw] {
 			seen[s.Code.Paw] = true
-			holds = append(holds, HoldOf(s.Code.Paw, h, left))
+			holds = append(holds, HoldOf(s.Code.Paw, q.Dog.Handling, q.LeftHanded, q.MayBite()))
 		}
 	}
 	return holds

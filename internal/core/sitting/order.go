@@ -68,6 +68,8 @@ func (o order) arrange(stops []Stop) {
 		s := &stops[i]
 		first := i == 0 || stops[i-1].Code.Paw != s.Code.Paw || curls(stops[i-1]) == 1
 		switch {
+		case s.Urgency == Curls && s.Unseen():
+			s.Why = "a dewclaw that may curl comes before everything"
 		case s.Urgency == Curls:
 			s.Why = "a curling dewclaw comes before everything"
 		case s.Colour == nail.Light && dark && first:

@@ -129,7 +129,7 @@ func TestSchoolsOfOrder(t *testing.T) {
 	} {
 		p := For(ask(func(q *Question) { hard(q); q.Dog.Handling.Order, q.Dog.Handling.OwnOrder = c.order, c.own }))
 		var paws []nail.Paw
-		for _, h := range p.Days[0].Holds(dog.UsualHandling(), false) {
+		for _, h := range ask(nil).Holds(p) {
 			paws = append(paws, h.Paw)
 		}
 		assert.Equal(t, c.paws, paws, name)

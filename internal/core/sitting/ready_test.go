@@ -14,6 +14,7 @@ import (
 	"fribbet/internal/core/nail"
 	"fribbet/internal/core/outlook"
 	"fribbet/internal/core/record"
+	"fribbet/internal/core/say"
 	"fribbet/internal/core/temper"
 )
 
@@ -104,20 +105,44 @@ func TestCautionsOfHolding(t *testing.T) {
 // Common practice, no source: fore legs do not swing out, hind legs only a little; a pulling
 // leg is blocked behind the elbow or in front of the knee.
 func TestEveryHoldKeepsTheLimbInItsLine(t *testing.T) {
-	for _, position := range []dog.Position{dog.Standing, dog.Forward, dog.OnSide, dog.OnBack, dog.OnLap, dog.FromStool} {
+	for _, position := range dog.Positions() {
 		for paw := nail.LF; paw <= nail.RH; paw++ {
-			h := HoldOf(paw, dog.Handling{Position: position}, false)
-			assert.NotEmpty(t, h.Place)
-			if paw.Hind() {
-				assert.Contains(t, h.Limb, "only a little")
-				assert.Contains(t, h.Pull, "in front of the knee")
-			} else {
-				assert.Contains(t, h.Limb, "does not swing out")
-				assert.Contains(t, h.Pull, "behind the elbow")
+			h := HoldOf(paw, dog.Handling{Position: position}, false, false)
+			assert.NotEmpty(t, h.Place.Key, position)
+			switch {
+			case position == dog.OnGround:
+				assert.Equal(t, []say.Line{{Key: staysDown}, {Key: downAgain}}, []say.Line{h.Limb, h.Pull})
+			case paw.Hind():
+				assert.Contains(t, []say.Key{liftBack, ownBend}, h.Limb.Key)
+				assert.Equal(t, atKnee, h.Pull.Key)
+			default:
+				assert.Contains(t, []say.Key{foldUnder, straight}, h.Limb.Key)
+				assert.Equal(t, atElbow, h.Pull.Key)
 			}
 		}
 	}
-	assert.Contains(t, HoldOf(nail.LF, dog.Handling{Sore: true}, false).Pull, "stand or lean")
+}
+
+// A paw that is held otherwise; and what keeps hand, helper and dog safe stands where it belongs (common practice, no
+// source).
+func TestAPawMayBeHeldItsOwnWay(t *testing.T) {
+	h := dog.Handling{Position: dog.Standing, ByPaw: map[nail.Paw]dog.Position{nail.RH: dog.OnSide, nail.LF: dog.OnGround}}
+	assert.Equal(t, lying, HoldOf(nail.RH, h, false, false).Place.Key)
+	assert.Equal(t, onTable, HoldOf(nail.LH, h, false, false).Place.Key)
+	safety := func(paw nail.Paw, mayBite bool) (keys []say.Key) {
+		for _, l := range HoldOf(paw, h, true, mayBite).Safety {
+			keys = append(keys, l.Key)
+		}
+		return keys
+	}
+	assert.Equal(t, []say.Key{noWeight, lowElbow}, safety(nail.RH, false))
+	assert.Equal(t, []say.Key{neverAlone}, safety(nail.LH, false))
+	assert.Equal(t, []say.Key{forearm}, safety(nail.LF, true))
+	h.Sore = true
+	assert.Equal(t, []say.Key{soreLean}, safety(nail.LF, false))
+	assert.Equal(t, leftHand, HoldOf(nail.LF, h, true, false).Hands.Key)
+	assert.True(t, ask(func(q *Question) { q.Dog.Takes = dog.Bites }).MayBite())
+	assert.False(t, ask(nil).MayBite())
 }
 
 func TestMoodsByPaw(t *testing.T) {
@@ -165,11 +190,15 @@ func TestAnUrgentNailDoesNotWaitForTheLadder(t *testing.T) {
 	all := WhileTraining(readings, map[nail.Paw]bool{nail.RH: true, nail.LH: true}, true)
 	require.Len(t, all, 1)
 	assert.Equal(t, dog.CareWithNail, all[0].Kind)
-	assert.Contains(t, all[0].Words, "RH3 on the floor")
+	assert.Contains(t, all[0].Words, "RH3 probably on the floor", "nobody looked")
 	assert.Contains(t, all[0].Words, "a professional's or a veterinarian's")
 	assert.Empty(t, WhileTraining(readings, map[nail.Paw]bool{nail.LF: true}, true))
 	curls := readings[4] // LF1
 	curls.ToCurl = 0
+	said := WhileTraining([]feet.Reading{curls}, map[nail.Paw]bool{nail.LF: true}, true)[0]
+	assert.Equal(t, dog.CareWithNail, said.Kind)
+	assert.Contains(t, said.Words, "may curl by now, though nobody has looked")
+	curls.Shape = nail.Curled // seen
 	assert.Equal(t, dog.Veterinarian, WhileTraining([]feet.Reading{curls}, map[nail.Paw]bool{nail.LF: true}, true)[0].Kind)
 }
 

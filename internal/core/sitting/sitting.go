@@ -46,6 +46,11 @@ func (q Question) tolerance(work kit.Work) temper.Tolerance {
 	return temper.Learn(q.Dog.AgeWeeks(q.Today), past, told)
 }
 
+// MayBite tells whether the dog does, as it was told: it wears a muzzle, or snapped at a sitting.
+func (q Question) MayBite() bool {
+	return q.Dog.Handling.Muzzle || q.Dog.Takes == dog.Bites || q.Feet.Refusals().Dog.Reaction == temper.Snapping
+}
+
 // first is why this dog begins with a few nails.
 func (q Question) first() temper.First {
 	switch {

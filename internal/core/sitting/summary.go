@@ -13,7 +13,7 @@ import (
 type Summary struct {
 	On      date.Date
 	Nails   int         // that something came off
-	Most    float64     // off one nail, mm
+	Most    float64     // off one nail, mm; 0 where nobody said how much came off any
 	Bled    []nail.Code `json:",omitempty"`
 	Worst   temper.Reaction
 	Note    string          `json:",omitempty"`

@@ -20,6 +20,7 @@ type Nail struct {
 	Refused  string // why its paw is left until the dog had its training; empty when it is not
 	Dewclaw  bool
 	Curling  bool // a dewclaw that curls
+	Unseen   bool // nobody measured it, or saw it curl
 	PastPad  bool // seen to reach past its pad
 	Touches  bool // believed to touch the floor
 	Today    bool // something came off it today, at a sitting that was ended
@@ -99,6 +100,8 @@ func leave(kind Kind, n Nail, t Terms, why string) Verdict {
 // reason is why a nail is trimmed, where there is more to say than that it has grown.
 func (n Nail) reason(t Terms) string {
 	switch {
+	case n.Curling && n.Unseen:
+		return "may curl by now: look at it first, then a little at a time"
 	case n.Curling:
 		return "curls: first of all, a little at a time"
 	case n.PastPad:

@@ -1420,7 +1420,7 @@ export interface components {
         /** @enum {string} */
         PawOrder: "hind_first" | "lower_first" | "hardest_first" | "hardest_last" | "own";
         /** @enum {string} */
-        Position: "standing" | "foot_forward" | "on_side" | "on_back" | "lap" | "stool";
+        Position: "standing" | "foot_forward" | "on_side" | "on_back" | "lap" | "stool" | "ground" | "chest" | "armchair";
         /** @enum {string} */
         Helping: "alone" | "wanted" | "needed";
         /**
@@ -1588,12 +1588,18 @@ export interface components {
             colour: components["schemas"]["Colour"];
             shape: components["schemas"]["Shape"];
         };
+        PawHeld: {
+            paw: components["schemas"]["Paw"];
+            position: components["schemas"]["Position"];
+        };
         /** @description How this dog is held */
         Handling: {
             order: components["schemas"]["PawOrder"];
             /** @description all four paws, for the order own */
             own_order: components["schemas"]["Paw"][];
             position: components["schemas"]["Position"];
+            /** @description paws that are held otherwise, each once */
+            by_paw?: components["schemas"]["PawHeld"][];
             helper: components["schemas"]["Helping"];
             muzzle: boolean;
             /** @description old or sore joints */
@@ -1870,7 +1876,7 @@ export interface components {
             on: components["schemas"]["Date"];
             /** @description how many were cut */
             nails: number;
-            /** @description the most that came off one nail */
+            /** @description the most that came off one nail; 0 where nobody said how much came off any */
             removed_mm: number;
             blood: components["schemas"]["NailCode"][];
             worst_reaction?: components["schemas"]["Reaction"];
@@ -2057,7 +2063,7 @@ export interface components {
             quick_high_mm: number;
             /** @description the length at which it would touch; none when it never does */
             floor_mm?: number;
-            /** @description what came off just before */
+            /** @description what came off just before, as far as anybody counted */
             removed_mm: number;
             blood: boolean;
             /** @description after one */
@@ -2257,14 +2263,14 @@ export interface components {
         Hold: {
             paw: components["schemas"]["Paw"];
             position: components["schemas"]["Position"];
-            /** @description where the dog is and where you are */
-            place: string;
-            /** @description the limb in its natural line */
-            limb: string;
-            /** @description what to do when it pulls */
-            pull: string;
-            /** @description which hand holds what */
-            hands: string;
+            /** @description the cutter is in the left hand */
+            left_handed: boolean;
+            place: components["schemas"]["Line"];
+            limb: components["schemas"]["Line"];
+            pull: components["schemas"]["Line"];
+            hands: components["schemas"]["Line"];
+            /** @description what keeps hand, helper and dog safe */
+            safety: components["schemas"]["Line"][];
         };
         /** @description One thing to lay out or to do before the first nail */
         Thing: {
@@ -2368,8 +2374,7 @@ export interface components {
             gently: boolean;
             /** @description today's paws, in the order of the work */
             holds: components["schemas"]["Hold"][];
-            /** @description what every hold has in common */
-            support: string;
+            support: components["schemas"]["Line"];
             checklist: components["schemas"]["Thing"][];
             /** @description pieces of the kit that are not fit for work */
             see_to: components["schemas"]["SeeTo"][];
@@ -2636,8 +2641,7 @@ export interface components {
             passes: components["schemas"]["PassWords"][];
             /** @description of today's paws, in the order of the work */
             holds: components["schemas"]["Hold"][];
-            /** @description what every hold has in common */
-            support: string;
+            support: components["schemas"]["Line"];
             /** @description when the dog is rewarded */
             reward: string;
             /** @description before the first sign, at its last sittings: a break before that; none when nobody noted it */

@@ -32,6 +32,7 @@ import PressNail from './bench/PressNail.vue'
 import ReactionPanel from './bench/ReactionPanel.vue'
 import StepNail from './bench/StepNail.vue'
 import HoldPicture from './ready/HoldPicture.vue'
+import HoldWords from './ready/HoldWords.vue'
 
 const props = defineProps<{ dogId: string; sittingId: string }>()
 const router = useRouter()
@@ -306,7 +307,7 @@ onKey((event) => {
         <div v-if="beside.length > 0" class="side">
           <RankPicture v-if="bench.rank_before && beside.length > 1" :rank="bench.rank_before" :size="narrow ? 'narrow' : 'medium'" stacked :selected="nail.code" :marks="marks" @select="code = $event" />
           <p class="tally" aria-live="polite"><strong>{{ counts.done }}</strong> done · <strong>{{ counts.left }}</strong> to go today</p>
-          <details v-if="hold" class="hold" :open="!narrow"><summary>How {{ paw }} is held</summary><HoldPicture :hold="hold" /><p class="small">{{ hold.hands }} {{ hold.limb }} {{ bench.support }} {{ hold.pull }}</p></details>
+          <details v-if="hold" class="hold" :open="!narrow"><summary>How {{ paw }} is held</summary><HoldPicture :hold="hold" /><p class="small">{{ bench.support.says }}</p><HoldWords :hold="hold" /></details>
           <CautionList :cautions="bench.cautions" />
           <ul class="mind small" aria-label="With this tool"><li v-for="words in bench.mind" :key="words">{{ words }}</li></ul>
           <BButton variant="plain" class="btn-big" @click="end()">{{ counts.left > 0 && counts.done > 0 ? 'Enough for today' : 'End the sitting' }}</BButton>

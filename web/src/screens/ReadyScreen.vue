@@ -112,7 +112,7 @@ onKey((event) => {
         <div class="work">
           <template v-if="today">
             <h2>In this order</h2>
-            <p class="soft small">{{ paws[0]?.hold.place }} {{ plan.support }}</p>
+            <p class="soft small">{{ plan.support.says }}</p>
             <ol class="paws"><PawBlock v-for="(p, i) in paws" :key="i" :dog-id="dogId" :stops="p.stops" :nails="plan.nails" :hold="p.hold" :again="p.again" /></ol>
           </template>
           <p v-if="plan.gently" class="gently">The first time, and not easy for it: <RouterLink :to="`/dogs/${dogId}/ladder`">the ladder</RouterLink> is worth beginning before any nail.</p>

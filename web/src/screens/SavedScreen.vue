@@ -36,7 +36,7 @@ const takeBack = () => mutate(props.sittingId, { onSuccess: () => router.replace
         <div>
           <h1><span dir="auto">{{ data.dog.name }}</span>{{ !done ? '' : done.left.length > 0 ? `: enough for today, ${worked.length} of ${worked.length + done.left.length}` : ' is done' }}</h1>
           <p v-if="sitting" class="soft lead" role="status">
-            Saved: {{ fullDayOf(sitting.on) }}, {{ sitting.nails }} nails cut, at most {{ length.show(sitting.removed_mm) }} off one<template v-if="done && done.people.length > 0">, told by <bdi>{{ done.people.join(', ') }}</bdi></template>.
+            Saved: {{ fullDayOf(sitting.on) }}, {{ sitting.nails }} {{ sitting.nails === 1 ? 'nail' : 'nails' }} cut, {{ sitting.removed_mm > 0 ? `at most ${length.show(sitting.removed_mm)} off one` : 'nobody counted how much' }}<template v-if="done && done.people.length > 0">, told by <bdi>{{ done.people.join(', ') }}</bdi></template>.
             <template v-if="sitting.blood.length > 0"> Bled: {{ sitting.blood.join(', ') }}: keep an eye on it; bleeding that comes back is a veterinarian’s matter.</template>
           </p>
         </div>

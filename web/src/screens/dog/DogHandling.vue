@@ -10,7 +10,7 @@ import { useChangeDog } from '../../api/queries'
 import FormField from '../../parts/FormField.vue'
 import RefusalNote from '../../parts/RefusalNote.vue'
 import { number, useUnits } from '../../units'
-import { helpings, largestCuts, noises, options, pawOrders, positions, ways } from '../../words'
+import { helpings, largestCuts, noises, options, pawOrders, pawWords, positions, ways } from '../../words'
 
 /** How this dog is held: what a plan of its sittings goes by. */
 const props = defineProps<{ dog: Schemas['Dog'] }>()
@@ -40,6 +40,12 @@ function save() {
     handling: { ...form.value, most_nails: told(nails.value), most_minutes: told(minutes.value), largest_cut_mm: told(largest.value), own_order: form.value.order === 'own' ? form.value.own_order : [] },
   }, { onSuccess: () => (open.value = false) })
 }
+const paws = ['LF', 'RF', 'LH', 'RH'] as const
+const held = (paw: Schemas['Paw']) => form.value.by_paw?.find((p) => p.paw === paw)?.position ?? ''
+function hold(paw: Schemas['Paw'], position: Schemas['Position'] | '') {
+  const others = (form.value.by_paw ?? []).filter((p) => p.paw !== paw)
+  form.value.by_paw = position === '' ? others : [...others, { paw, position }]
+}
 /** A paw moves one place forward. */
 function forward(at: number) {
   const order = form.value.own_order
@@ -48,7 +54,7 @@ function forward(at: number) {
 const summary = computed(() => {
   const h = props.dog.handling
   return [
-    positions[h.position], h.order === 'own' ? h.own_order.join(' ') : pawOrders[h.order], `helper ${helpings[h.helper]}`,
+    positions[h.position], ...(h.by_paw ?? []).map((p) => `${pawWords[p.paw]} ${positions[p.position]}`), h.order === 'own' ? h.own_order.join(' ') : pawOrders[h.order], `helper ${helpings[h.helper]}`,
     h.muzzle && 'muzzle', h.sore && 'sore joints', `grinder: ${noises[h.noise]}`,
     h.most_nails !== undefined && `at most ${h.most_nails} nails`, h.most_minutes !== undefined && `at most ${h.most_minutes} min`,
     h.way && ways[h.way], h.largest_cut_mm !== undefined && `cuts of ${length.value.show(h.largest_cut_mm)} at most`,
@@ -67,6 +73,13 @@ const shown = ['handling.own_order', 'handling.most_nails', 'handling.most_minut
     <BForm v-else novalidate class="columns" @submit.prevent="save">
       <FormField id="h-position" label="Position" :error="error" :fields="['handling.position']">
         <BFormSelect id="h-position" v-model="form.position" :options="options(positions)" />
+      </FormField>
+      <FormField id="h-paws" label="Single paws" :error="error" :fields="['handling.by_paw']" hint="Most dogs give fore and hind feet differently.">
+        <div id="h-paws" class="paws">
+          <label v-for="paw in paws" :key="paw">{{ pawWords[paw] }}
+            <BFormSelect :model-value="held(paw)" :options="[{ value: '', text: 'as the others' }, ...options(positions)]" @update:model-value="hold(paw, $event as Schemas['Position'] | '')" />
+          </label>
+        </div>
       </FormField>
       <FormField id="h-order" label="Order of the paws" :error="error" :fields="['handling.own_order']" hint="Hind first is the way for a nervous or unknown dog.">
         <BFormSelect id="h-order" v-model="form.order" :options="options(pawOrders)" />
@@ -107,6 +120,8 @@ const shown = ['handling.own_order', 'handling.most_nails', 'handling.most_minut
 .columns { display: grid; gap: 1rem 2rem; grid-template-columns: repeat(auto-fill, minmax(min(100%, 20rem), 1fr)); margin-block: 0.75rem 0; }
 .row { grid-column: 1 / -1; }
 .own { margin-top: 0.35rem; }
+.paws { display: grid; gap: 0.35rem 0.75rem; grid-template-columns: 1fr 1fr; }
+.paws label { font-size: 0.875rem; }
 .boxes > * { align-items: center; display: flex; gap: 0.5rem; min-height: 44px; padding: 0; }
 .boxes :deep(input) { flex: none; float: none; margin: 0; }
 .boxes :deep(label) { margin: 0; }

@@ -28,7 +28,7 @@ const asked = ref('')
           <tr v-for="s in shown" :key="s.id">
             <td class="nowrap">{{ fullDayOf(s.on) }}</td>
             <td class="number">{{ s.nails }}</td>
-            <td class="number">{{ length.show(s.removed_mm) }}</td>
+            <td class="number">{{ s.removed_mm > 0 ? length.show(s.removed_mm) : s.nails > 0 ? 'not counted' : '–' }}</td>
             <td>{{ s.blood.join(' ') || '–' }}</td>
             <td>{{ reactionOf(s.worst_reaction) }}<span v-if="s.arrival" class="soft small arrived">{{ arrivalOf(s.arrival) }}</span></td>
             <td dir="auto">{{ s.note }}</td>

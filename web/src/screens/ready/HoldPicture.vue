@@ -4,7 +4,7 @@ import type { Schemas } from '../../api/client'
 import { positions, pawWords } from '../../words'
 import { head, poses } from './holds'
 
-/** How one paw is held: the held leg drawn in its natural line, a ring where the fingers hold the toe. */
+/** How one paw is held: the held leg drawn in its natural line, a ring where the fingers hold the toe, the cutter on the side of its hand. */
 const props = defineProps<{ hold: Schemas['Hold'] }>()
 const pose = computed(() => poses[props.hold.position])
 const hind = computed(() => props.hold.paw.endsWith('H'))
@@ -16,10 +16,16 @@ const legs = computed(() => {
   return pose.value.legs.filter((_, i) => i !== (hind.value ? pairs : 0))
 })
 const mirrored = computed(() => props.hold.paw.startsWith('L'))
+/** The cutter comes from the side of the hand that holds it, whichever way the dog is turned. */
+const cutter = computed(() => {
+  const x = mirrored.value ? 120 - foot.value[0] : foot.value[0]
+  const way = props.hold.left_handed ? -1 : 1
+  return `M${x + way * 24} ${foot.value[1] + 2} L${x + way * 8} ${foot.value[1] - 3} M${x + way * 24} ${foot.value[1] - 2} L${x + way * 8} ${foot.value[1] + 4}`
+})
 </script>
 
 <template>
-  <svg viewBox="0 0 120 80" class="hold" role="img" :aria-label="`${pawWords[hold.paw]}, ${positions[hold.position]}`">
+  <svg viewBox="0 0 120 80" class="hold" role="img" :aria-label="`${pawWords[hold.paw]}, ${positions[hold.position]}, the cutter in the ${hold.left_handed ? 'left' : 'right'} hand`">
     <g :transform="mirrored ? 'translate(120 0) scale(-1 1)' : undefined">
       <path :d="pose.ground" class="ground" />
       <path :d="pose.body" class="body" />
@@ -28,6 +34,7 @@ const mirrored = computed(() => props.hold.paw.startsWith('L'))
       <path :d="leg" class="held" />
       <circle :cx="foot[0]" :cy="foot[1]" r="5.5" class="fingers" />
     </g>
+    <path :d="cutter" class="cutter" />
   </svg>
 </template>
 
@@ -38,5 +45,6 @@ path, circle { fill: none; stroke-linecap: round; stroke-linejoin: round; stroke
 .body { fill: var(--toe); stroke: var(--ink-soft); }
 .leg { stroke: var(--ink-soft); stroke-width: 3; }
 .held { stroke: var(--go); stroke-width: 4.5; }
+.cutter { stroke: var(--ink); }
 .fingers { stroke: var(--ink); stroke-dasharray: 3 2.5; }
 </style>

@@ -4,6 +4,7 @@ import type { Schemas } from '../../api/client'
 import { cutBy, howMany, useUnits } from '../../units'
 import { pawWords, tools } from '../../words'
 import HoldPicture from './HoldPicture.vue'
+import HoldWords from './HoldWords.vue'
 import ToolAdvice from './ToolAdvice.vue'
 
 /** One paw of today's work: what its nails share stands once, and each nail says what differs. */
@@ -43,7 +44,7 @@ const ask = (code: Schemas['NailCode']) => (asked.value = asked.value === code ?
           <span>{{ take(lot[0].code) }}<template v-if="lot[0].urgent">, {{ planned(lot[0].code).why }}</template><button v-if="toolOf(lot[0]) !== tool" type="button" class="tool own" :aria-expanded="asked === lot[0].code" @click="ask(lot[0].code)">{{ toolOf(lot[0]) }}</button></span>
         </li>
       </ol>
-      <details v-if="!again" class="small"><summary>How it is held</summary>{{ hold.hands }} {{ hold.limb }} {{ hold.pull }}</details>
+      <details v-if="!again" class="small"><summary>How it is held</summary><HoldWords :hold="hold" /></details>
     </div>
     <ToolAdvice v-if="asked" :dog-id="dogId" :code="asked" class="advised" />
   </li>
