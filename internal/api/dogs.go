@@ -204,7 +204,7 @@ func handling(h dog.Handling) contract.Handling {
 	}
 	return contract.Handling{
 		Order: h.Order, OwnOrder: list(h.OwnOrder), Position: h.Position, ByPaw: byPaw, Helper: h.Helper, Muzzle: h.Muzzle, Sore: h.Sore,
-		Noise: h.Noise, MostNails: h.MostNails, MostMinutes: h.MostMinutes, LargestCutMm: h.LargestCut, Way: &h.Way,
+		Noise: h.Noise, MostNails: h.MostNails, MostMinutes: h.MostMinutes, LargestCutMm: h.LargestCut, Way: &h.Way, TipsMeanwhile: &h.TipsMeanwhile,
 	}
 }
 
@@ -218,6 +218,6 @@ func handlingOf(in contract.Handling) dog.Handling {
 	}
 	return dog.Handling{
 		Order: in.Order, OwnOrder: in.OwnOrder, Position: in.Position, ByPaw: byPaw, Helper: in.Helper, Muzzle: in.Muzzle, Sore: in.Sore,
-		Noise: in.Noise, MostNails: in.MostNails, MostMinutes: in.MostMinutes, LargestCut: in.LargestCutMm, Way: orZero(in.Way),
+		Noise: in.Noise, MostNails: in.MostNails, MostMinutes: in.MostMinutes, LargestCut: in.LargestCutMm, Way: orZero(in.Way), TipsMeanwhile: orZero(in.TipsMeanwhile),
 	}
 }

@@ -9,6 +9,8 @@ import (
 	"fribbet/internal/api/contract"
 	"fribbet/internal/book"
 	"fribbet/internal/core/ladder"
+	"fribbet/internal/core/nail"
+	"fribbet/internal/core/say"
 	"fribbet/internal/store"
 )
 
@@ -81,7 +83,11 @@ func (h handlers) dogLadders(ctx context.Context, id uuid.UUID) (contract.DogLad
 		DogId: d.Dog.ID, Name: d.Dog.Name, Today: h.book.Today(), Cautions: cautions(d.Cautions), Ladders: []contract.Ladder{},
 	}
 	if p := d.Puppy; p != nil {
-		out.Puppyhood = &contract.Puppyhood{From: p.From, Days: p.Days, Length: p.Length, InARow: p.InARow}
+		w, err := h.words(ctx)
+		if err != nil {
+			return contract.DogLaddersJSONResponse{}, err
+		}
+		out.Puppyhood = &contract.Puppyhood{From: p.From, Days: p.Days, Length: p.Length, InARow: p.InARow, Handle: lines(w, []say.Line{p.Handle()})[0]}
 	}
 	for _, c := range d.Climbs {
 		out.Ladders = append(out.Ladders, h.ladder(c))
@@ -93,8 +99,16 @@ func (h handlers) ladder(c book.Climb) contract.Ladder {
 	s, today := c.Standing, h.book.Today()
 	out := contract.Ladder{
 		Id: c.ID, Kind: c.Kind, Paw: c.Paw, Started: c.Started, Step: s.Step, Streak: s.Streak, Needed: ladder.Needed, Done: s.Done,
-		Ended: s.Ended, Says: s.Says, Wait: dated(s.Wait), TriesToday: s.Today, Reason: s.Reason(),
+		Ended: s.Ended, Says: s.Says, Reward: s.Reward(), Wait: dated(s.Wait), TriesToday: s.Today, Reason: s.Reason(),
 		NextInDays: s.NextOn(today).Sub(today), Ready: ready(s.Ready(today)), Journal: []contract.LadderEntry{},
+	}
+	if next, is := s.NextPaw(); is {
+		out.NextPaw = &next
+	}
+	if s.ByPaw() {
+		for _, paw := range nail.Paws() {
+			out.Paws = append(out.Paws, contract.PawTries{Paw: paw, Calm: s.Paws[paw]})
+		}
 	}
 	for _, step := range ladder.Steps(c.Kind) {
 		one := contract.LadderStep{Words: step.Words, How: step.How, Seconds: step.Seconds, Tries: step.Tries, Reward: step.Reward, Nail: step.Nail}

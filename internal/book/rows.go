@@ -26,7 +26,7 @@ import (
 
 // limits are what numbers of a column can be; they go out with its description.
 var limits = map[string]limit{
-	"one": {1, 1}, "version": {0, 1e9}, "sequence": {0, 1e9}, "failures": {0, 1e9}, "heard": {-1e9, 1e9},
+	"one": {1, 1}, "first_step": {0, 20}, "version": {0, 1e9}, "sequence": {0, 1e9}, "failures": {0, 1e9}, "heard": {-1e9, 1e9},
 	"margin_mm": {0, due.MostMargin}, "coin_mm": {measure.LeastCoin, measure.MostCoin}, "kg": {growth.LeastWeight, growth.MostWeight},
 	"pavement_km_week": {0, growth.MostPavement}, "km_week": {0, growth.MostPavement}, "wished_gap_mm": {0, due.MostWishedGap}, "goal_mm": {0, due.MostWishedGap},
 	"largest_cut_mm": {kit.LeastLargest, kit.MostLargest}, "most_nails": {1, float64(len(nail.All()))}, "gap_mm": {0, claw.MostGap}, "length_mm": {1, claw.MostLength},

@@ -116,7 +116,7 @@ var plainTables = []exchanged{
 		column("own_order", "string", "its own order, where it has one"), column("position", "string!", "how it is held"), column("by_paw", "string", "paws that are held otherwise, such as LF:lap RH:ground"), column("helper", "string!", "whether somebody must hold it"), column("muzzle", "boolean!", "it wears one"),
 		column("sore", "boolean!", "sore legs or back"), column("noise", "string!", "how it takes noise"), column("most_nails", "integer", "nails that it takes a day at most"), column("most_minutes", "number", "minutes that it takes at most"), column("largest_cut_mm", "number", "the largest cut with it, mm for a nail 7 mm deep"), column("way", "string", "clip, grind or clip_then_grind; empty is as settings have it"),
 		column("short_quicks", "boolean!", "its quicks are known to be short"), column("dates", "string", "floor or calendar: what sets its dates; empty is as the role has it"), column("come_once", "date", "a day on which it was agreed to come once"), column("entered_on", "date", "when it came into the book"), column("last_done_weeks", "number", "how long ago it had been done then, weeks"),
-		column("sore_told", "boolean!", "somebody said so, or that it is not"), column("takes", "string", "how it takes a trim, as it was told"),
+		column("sore_told", "boolean!", "somebody said so, or that it is not"), column("takes", "string", "how it takes a trim, as it was told"), column("tips_meanwhile", "boolean", "a puppy's nails are tipped while its paws are on a ladder"),
 	}}, `id = ?`},
 	{formats.Table{Name: "weights", About: "What a dog weighed.", Key: []string{"dog_id", "on_date"}, Columns: []formats.Column{
 		column("dog_id", "string!>dogs", dogItself), column("on_date", "date!", "when"), column("kg", "number!", "weight, kg"),
@@ -168,7 +168,7 @@ var plainTables = []exchanged{
 		column("length_by", "string", "what the length was read with"), column("length_sd_mm", "number", "how far it may be off, one standard deviation, mm"),
 	}}, `check_id IN (SELECT id FROM checks WHERE dog_id = ?)`},
 	{formats.Table{Name: "ladders", About: "Training, tool by tool or paw by paw.", Key: []string{"id"}, Columns: []formats.Column{
-		column("id", "string!", "its own"), column("dog_id", "string!>dogs", dogItself), column("kind", "string!", "to what"), column("paw", "string", "of which paw"), column("started_on", "date!", "since when"), column("begun_at", "datetime!", someWhen), column("ended_at", "datetime", "when it was ended"),
+		column("id", "string!", "its own"), column("dog_id", "string!>dogs", dogItself), column("kind", "string!", "to what"), column("paw", "string", "of which paw"), column("started_on", "date!", "since when"), column("begun_at", "datetime!", someWhen), column("ended_at", "datetime", "when it was ended"), column("first_step", "integer", "the step that it began with, from 0"),
 	}}, itsOwn},
 	{formats.Table{Name: "tries", About: "Tries on a ladder.", Key: []string{"id"}, Columns: []formats.Column{
 		column("id", "string!", "its own"), column("ladder_id", "string!>ladders", "the ladder"), column("on_date", "date!", "when"), column("reaction", "string!", "how it took it"), column("paw", "string", "which paw"), column("note", "string", "in the user's words"), column("recorded_at", "datetime!", someWhen), column("withdrawn_at", "datetime", "when it was taken back"),

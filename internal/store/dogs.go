@@ -57,12 +57,13 @@ type handlingRow struct {
 	LargestCut  *float64     `db:"largest_cut_mm"`
 	Way         kit.Way      `db:"way"`
 	MostMinutes *float64     `db:"most_minutes"`
+	Tips        bool         `db:"tips_meanwhile"`
 }
 
 func (r handlingRow) handling() dog.Handling {
 	return dog.Handling{
 		Order: r.Order, OwnOrder: r.OwnOrder, Position: r.Position, ByPaw: r.ByPaw, Helper: r.Helper, Muzzle: r.Muzzle, Sore: r.Sore, SoreTold: r.SoreTold,
-		Noise: r.Noise, MostNails: r.MostNails, MostMinutes: r.MostMinutes, LargestCut: r.LargestCut, Way: r.Way,
+		Noise: r.Noise, MostNails: r.MostNails, MostMinutes: r.MostMinutes, LargestCut: r.LargestCut, Way: r.Way, TipsMeanwhile: r.Tips,
 	}
 }
 
@@ -71,7 +72,7 @@ func rowOf(d Dog) dogRow {
 	return dogRow{
 		d.ID, d.Version, d.Name, dateColumn{d.Birth.Date}, d.Birth.Estimated,
 		d.FootCoat, d.Pavement, d.Rhythm, weekdaysColumn{d.Workdays}, d.WishedGap, d.School, d.Short, orNull(d.Entered.String()), d.LastDone, d.Takes, d.Dates, orNull(d.Once.String()),
-		handlingRow{h.Order, h.OwnOrder, h.Position, h.ByPaw, h.Helper, h.Muzzle, h.Sore, h.SoreTold, h.Noise, h.MostNails, h.LargestCut, h.Way, h.MostMinutes},
+		handlingRow{h.Order, h.OwnOrder, h.Position, h.ByPaw, h.Helper, h.Muzzle, h.Sore, h.SoreTold, h.Noise, h.MostNails, h.LargestCut, h.Way, h.MostMinutes, h.TipsMeanwhile},
 	}
 }
 
@@ -202,10 +203,10 @@ func addDog(ctx context.Context, tx *sqlx.Tx, d Dog) error {
 	_, err := tx.NamedExecContext(ctx, `
 			INSERT INTO dogs (id, version, name, birth_date, birth_estimated, foot_coat,
 				pavement_km_week, rhythm, working_weekdays, wished_gap_mm, school, short_quicks, entered_on, last_done_weeks, takes, dates, come_once,
-				paw_order, own_order, position, by_paw, helper, muzzle, sore, sore_told, noise, most_nails, most_minutes, largest_cut_mm, way)
+				paw_order, own_order, position, by_paw, helper, muzzle, sore, sore_told, noise, most_nails, most_minutes, largest_cut_mm, way, tips_meanwhile)
 			VALUES (:id, 1, :name, :birth_date, :birth_estimated, :foot_coat,
 				:pavement_km_week, :rhythm, :working_weekdays, :wished_gap_mm, :school, :short_quicks, :entered_on, :last_done_weeks, :takes, :dates, :come_once,
-				:paw_order, :own_order, :position, :by_paw, :helper, :muzzle, :sore, :sore_told, :noise, :most_nails, :most_minutes, :largest_cut_mm, :way)`, rowOf(d))
+				:paw_order, :own_order, :position, :by_paw, :helper, :muzzle, :sore, :sore_told, :noise, :most_nails, :most_minutes, :largest_cut_mm, :way, :tips_meanwhile)`, rowOf(d))
 	if err != nil {
 		return err
 	}
@@ -231,7 +232,7 @@ func changeDog(ctx context.Context, tx *sqlx.Tx, d Dog) error {
 			birth_estimated = :birth_estimated, foot_coat = :foot_coat, pavement_km_week = :pavement_km_week,
 			rhythm = :rhythm, working_weekdays = :working_weekdays, wished_gap_mm = :wished_gap_mm, school = :school, short_quicks = :short_quicks, last_done_weeks = :last_done_weeks, takes = :takes, dates = :dates, come_once = :come_once,
 			paw_order = :paw_order, own_order = :own_order, position = :position, by_paw = :by_paw, helper = :helper, muzzle = :muzzle,
-			sore = :sore, sore_told = :sore_told, noise = :noise, most_nails = :most_nails, most_minutes = :most_minutes, largest_cut_mm = :largest_cut_mm, way = :way
+			sore = :sore, sore_told = :sore_told, noise = :noise, most_nails = :most_nails, most_minutes = :most_minutes, largest_cut_mm = :largest_cut_mm, way = :way, tips_meanwhile = :tips_meanwhile
 		WHERE id = :id`, rowOf(d))
 	if err != nil {
 		return err

@@ -34,6 +34,7 @@ type ladderRow struct {
 	Paw     *pawColumn  `db:"paw"`
 	Started dateColumn  `db:"started_on"`
 	BegunAt string      `db:"begun_at"`
+	First   int         `db:"first_step"`
 }
 
 type tryRow struct {
@@ -68,7 +69,7 @@ func (s *Store) ladders(ctx context.Context, and string, args ...any) (map[uuid.
 	err := s.read(ctx, func(tx *sqlx.Tx) error {
 		where := ` WHERE ended_at IS NULL` + and
 		return s.selectAll(ctx, tx, args,
-			query{&rows, `SELECT id, dog_id, kind, paw, started_on, begun_at FROM ladders` + where + ` ORDER BY begun_at, id`},
+			query{&rows, `SELECT id, dog_id, kind, paw, started_on, begun_at, first_step FROM ladders` + where + ` ORDER BY begun_at, id`},
 			query{&tries, `SELECT id, ladder_id, on_date, reaction, paw, note, recorded_at FROM tries
 				WHERE withdrawn_at IS NULL AND ladder_id IN (SELECT id FROM ladders` + where + `) ORDER BY on_date, recorded_at`})
 	})
@@ -82,7 +83,7 @@ func (s *Store) ladders(ctx context.Context, and string, args ...any) (map[uuid.
 	all := map[uuid.UUID][]Ladder{}
 	for _, r := range rows {
 		all[r.DogID] = append(all[r.DogID], Ladder{
-			r.ID, r.DogID, ladder.Ladder{Kind: r.Kind, Started: r.Started.Date, Paw: r.Paw.paw()}, triesOf[r.ID],
+			r.ID, r.DogID, ladder.Ladder{Kind: r.Kind, Started: r.Started.Date, Paw: r.Paw.paw(), First: ladder.Within(r.Kind, r.First)}, triesOf[r.ID],
 		})
 	}
 	return all, nil
@@ -90,15 +91,15 @@ func (s *Store) ladders(ctx context.Context, and string, args ...any) (map[uuid.
 
 // AddLadder keeps a new ladder. The same id once more changes nothing; another ladder under it is AlreadyTold.
 func (s *Store) AddLadder(ctx context.Context, l Ladder, at time.Time) error {
-	row := ladderRow{l.ID, l.DogID, l.Kind, columnOf(l.Paw), dateColumn{l.Started}, instant(at)}
+	row := ladderRow{l.ID, l.DogID, l.Kind, columnOf(l.Paw), dateColumn{l.Started}, instant(at), l.First}
 	told := row
 	told.Started, told.BegunAt = dateColumn{}, "" // when it is told once more it is later
 	return s.write(ctx, func(tx *sqlx.Tx) error {
 		return once(ctx, tx, told, func(r ladderRow) string { return "a ladder for the " + string(r.Kind) }, func() error {
 			_, err := tx.NamedExecContext(ctx, `
-				INSERT INTO ladders (id, dog_id, kind, paw, started_on, begun_at) VALUES (:id, :dog_id, :kind, :paw, :started_on, :begun_at)`, row)
+				INSERT INTO ladders (id, dog_id, kind, paw, started_on, begun_at, first_step) VALUES (:id, :dog_id, :kind, :paw, :started_on, :begun_at, :first_step)`, row)
 			return err
-		}, `SELECT id, dog_id, kind, paw, '' AS started_on, '' AS begun_at FROM ladders WHERE id = ?`, l.ID)
+		}, `SELECT id, dog_id, kind, paw, '' AS started_on, '' AS begun_at, first_step FROM ladders WHERE id = ?`, l.ID)
 	})
 }
 

@@ -47,19 +47,20 @@ const (
 
 // Handling is what the keeper knows of holding this dog.
 type Handling struct {
-	Order       Order
-	OwnOrder    []nail.Paw // all four, for OwnOrder
-	Position    Position
-	ByPaw       map[nail.Paw]Position // where one is held otherwise
-	Helper      Helping
-	Muzzle      bool
-	Sore        bool // old or sore joints
-	SoreTold    bool // somebody has said whether
-	Noise       kit.Noise
-	MostNails   *int     // at one sitting; nil is what its sittings tell
-	MostMinutes *float64 // the same
-	Way         kit.Way  // clip, grind or both; empty is as Settings have it
-	LargestCut  *float64 // mm for a nail 7 mm deep; nil is what is usual of the hand
+	Order         Order
+	OwnOrder      []nail.Paw // all four, for OwnOrder
+	Position      Position
+	ByPaw         map[nail.Paw]Position // where one is held otherwise
+	Helper        Helping
+	Muzzle        bool
+	TipsMeanwhile bool // of a puppy: a nail or two a day is tipped while its paws are on a ladder; both schools have their dogs
+	Sore          bool // old or sore joints
+	SoreTold      bool // somebody has said whether
+	Noise         kit.Noise
+	MostNails     *int     // at one sitting; nil is what its sittings tell
+	MostMinutes   *float64 // the same
+	Way           kit.Way  // clip, grind or both; empty is as Settings have it
+	LargestCut    *float64 // mm for a nail 7 mm deep; nil is what is usual of the hand
 }
 
 // UsualHandling is that of a dog nobody has told of: hind paws first, the way for an unknown one.

@@ -2,6 +2,7 @@ package ladder
 
 import (
 	"fmt"
+	"slices"
 
 	"fribbet/internal/core/date"
 	"fribbet/internal/core/fault"
@@ -14,6 +15,7 @@ type Ladder struct {
 	Kind    Kind
 	Started date.Date
 	Paw     *nail.Paw // of a dog that gives the other paws; nil for the whole dog
+	First   int       // the step that it began with
 }
 
 // Try is one go at the step on which the dog stood.
@@ -43,8 +45,9 @@ type Entry struct {
 // Standing is where a dog stands on its ladder on a day.
 type Standing struct {
 	Ladder
-	Step    int // from 0; the number of steps when it is through
-	Streak  int // calm tries one after the other on this step
+	Step    int    // from 0; the number of steps when it is through
+	Streak  int    // calm tries one after the other on this step; of one that is passed paw by paw those of the paw with the fewest
+	Paws    [4]int // of such a step, by nail.Paw
 	Done    bool
 	Ended   string    // why no more is done today; empty when more may be
 	Says    string    // what the last try came to; empty before the first
@@ -77,7 +80,7 @@ func (t Try) Check(l Ladder, today date.Date) fault.Fields {
 
 // StandingOn folds the tries, in the order of their days, into where the dog stands today.
 func (l Ladder) StandingOn(today date.Date, tries []Try) Standing {
-	s := Standing{Ladder: l}
+	s := Standing{Ladder: l, Step: l.First}
 	for _, t := range tries {
 		if len(s.days) == 0 || s.days[len(s.days)-1].on != t.On {
 			s.days = append(s.days, day{on: t.On})
@@ -103,16 +106,15 @@ func (s *Standing) try(t Try) {
 	today := &s.days[len(s.days)-1]
 	switch {
 	case t.Reaction == temper.Calm:
-		s.Streak++
-		s.Says = fmt.Sprintf("Calm: %d of %d.", min(s.Streak, Needed), Needed)
+		s.calm(t)
 		if s.Streak >= Needed && !s.Done && !today.passed {
 			s.climb(t.On, &entry)
 		}
 	case t.Reaction == temper.Uneasy:
-		s.Streak = 0
+		s.uneasy(t)
 		s.Says = "Unsure: stay on this step, shorter, with a better treat."
 	default:
-		s.Streak = 0
+		s.Streak, s.Paws = 0, [4]int{}
 		if s.Step > 0 {
 			s.Step--
 			entry.Move = Down
@@ -133,6 +135,82 @@ func (s *Standing) try(t Try) {
 	s.Journal = append(s.Journal, entry)
 }
 
+// ByPaw tells whether the step is passed paw by paw: of the whole dog, and about a paw.
+func (s Standing) ByPaw() bool {
+	return s.Paw == nil && s.Step < len(Steps(s.Kind)) && Steps(s.Kind)[s.Step].ByPaw
+}
+
+// NextPaw is the paw that a step that is passed paw by paw goes on with: the first that is not through.
+func (s Standing) NextPaw() (nail.Paw, bool) {
+	if !s.ByPaw() {
+		return 0, false
+	}
+	for _, paw := range nail.Paws() {
+		if s.Paws[paw] < Needed {
+			return paw, true
+		}
+	}
+	return 0, false
+}
+
+// about are the paws that a try was about: all of them where nobody said which.
+func (t Try) about() []nail.Paw {
+	if t.Paw == nil {
+		return nail.Paws()
+	}
+	return []nail.Paw{*t.Paw}
+}
+
+// calm counts a calm try: of a step about a paw for that paw, and the step is passed when all four are.
+func (s *Standing) calm(t Try) {
+	if !s.ByPaw() {
+		s.Streak++
+		s.Says = fmt.Sprintf("Calm: %d of %d.", min(s.Streak, Needed), Needed)
+		return
+	}
+	for _, paw := range t.about() {
+		s.Paws[paw]++
+	}
+	s.Streak = slices.Min(s.Paws[:])
+	switch {
+	case t.Paw == nil:
+		s.Says = fmt.Sprintf("Calm: %d of %d.", min(s.Streak, Needed), Needed)
+	case s.Paws[*t.Paw] >= Needed:
+		s.Says = fmt.Sprintf("%s is given calmly: now the other paws.", *t.Paw)
+	default:
+		s.Says = fmt.Sprintf("Calm: %s %d of %d.", *t.Paw, s.Paws[*t.Paw], Needed)
+	}
+}
+
+// uneasy begins the count anew, of a step about a paw for that paw.
+func (s *Standing) uneasy(t Try) {
+	s.Streak = 0
+	if s.ByPaw() {
+		for _, paw := range t.about() {
+			s.Paws[paw] = 0
+		}
+	}
+}
+
+// Reward is how a try is rewarded: as the step says, and thinner once it has gone well two days running.
+func (s Standing) Reward() string {
+	steps := Steps(s.Kind)
+	if s.Step >= len(steps) {
+		return ""
+	}
+	passed := 0
+	for _, d := range slices.Backward(s.days) {
+		if !d.passed {
+			break
+		}
+		passed++
+	}
+	if step := steps[s.Step]; passed < thinAfter || step.Reward != everyTry {
+		return step.Reward
+	}
+	return "The word after every try. It goes well: a treat after every second one now, and after every one again when it is unsure."
+}
+
 // climb goes a step up, unless the next one is a grinder's first nail and the dog has not had
 // its time with the tool.
 func (s *Standing) climb(on date.Date, entry *Entry) {
@@ -146,7 +224,7 @@ func (s *Standing) climb(on date.Date, entry *Entry) {
 	entry.Move = Up
 	s.days[len(s.days)-1].passed = true
 	s.Step++
-	s.Streak = 0
+	s.Streak, s.Paws = 0, [4]int{}
 	s.Wait = date.Date{}
 	s.Done = s.Step == len(steps)
 	s.Says = "Calm on repeated tries: a step up tomorrow."
@@ -173,5 +251,9 @@ func (s Standing) Reason() string {
 	if s.Done {
 		return fmt.Sprintf("%s%s ladder: through", paw, s.Kind)
 	}
-	return fmt.Sprintf("%s%s ladder, step %d of %d: %s", paw, s.Kind, s.Step+1, len(steps), steps[s.Step].Words)
+	when := ""
+	if s.Ended != "" {
+		when = "tomorrow "
+	}
+	return fmt.Sprintf("%s%s ladder, %sstep %d of %d: %s", paw, s.Kind, when, s.Step+1, len(steps), steps[s.Step].Words)
 }

@@ -68,7 +68,7 @@ func TestTheJournalSaysWhatEachTryCameTo(t *testing.T) {
 	assert.Equal(t, []Move{Stay, Stay, Up, Stay, Down}, moves)
 	assert.Equal(t, []int{0, 0, 0, 1, 1}, steps)
 	assert.Contains(t, s.Says, "Afraid")
-	assert.Equal(t, "clipper ladder, step 1 of 10: legs and feet handled", s.Reason())
+	assert.Equal(t, "clipper ladder, step 1 of 13: sees the clipper", s.Reason())
 }
 
 // Common practice, no source: one to two weeks with the grinder before the first real nail.
@@ -91,14 +91,14 @@ func TestADogThatSnapsIsNotForced(t *testing.T) {
 }
 
 func TestThroughIsThroughUntilItIsAfraidAgain(t *testing.T) {
-	days := make([]string, 10)
+	days := make([]string, len(Steps(Clipper)))
 	for i := range days {
 		days[i] = "ccc"
 	}
 	assert.True(t, stands(Clipper, days...).Done)
 	again := stands(Clipper, append(days, "p")...)
 	assert.False(t, again.Done)
-	assert.Equal(t, 9, again.Step)
+	assert.Equal(t, len(Steps(Clipper))-1, again.Step)
 }
 
 // Whatever the dog does, it goes at most one step a day up, and never past a nail too soon.
@@ -267,4 +267,52 @@ func TestTheMuzzleLadder(t *testing.T) {
 		assert.NotEmpty(t, s.Reward)
 	}
 	assert.Empty(t, Training{{Ladder: Ladder{Kind: Muzzle}}}.Paws())
+}
+
+// A step about a paw is passed when each paw was calm on repeated tries; unsure with one begins that one anew.
+func TestAStepAboutAPawIsPassedPawByPaw(t *testing.T) {
+	l := Ladder{Kind: Clipper, Started: begun, First: 4}
+	require.True(t, Steps(Clipper)[4].ByPaw)
+	var tries []Try
+	told := func(paw nail.Paw, r temper.Reaction, times int) Standing {
+		for range times {
+			tries = append(tries, Try{On: begun, Reaction: r, Paw: &paw})
+		}
+		return l.StandingOn(begun, tries)
+	}
+	assert.Equal(t, "LF is given calmly: now the other paws.", told(nail.LF, temper.Calm, 3).Says)
+	told(nail.RF, temper.Calm, 3)
+	s := told(nail.RF, temper.Uneasy, 1)
+	assert.Equal(t, [4]int{3, 0, 0, 0}, s.Paws)
+	told(nail.RF, temper.Calm, 3)
+	told(nail.LH, temper.Calm, 3)
+	s = told(nail.RH, temper.Calm, 2)
+	assert.Equal(t, 4, s.Step)
+	next, is := s.NextPaw()
+	assert.True(t, is)
+	assert.Equal(t, nail.RH, next)
+	s = told(nail.RH, temper.Calm, 1)
+	assert.Equal(t, 5, s.Step)
+	assert.Equal(t, [4]int{}, s.Paws)
+	assert.Contains(t, s.Reason(), "ladder, tomorrow step 6 of 13", "today's step is done: what comes is tomorrow's")
+	one := nail.RH
+	calm := Try{On: begun, Paw: &one, Reaction: temper.Calm}
+	assert.Equal(t, 5, Ladder{Kind: Clipper, Started: begun, First: 4, Paw: &one}.StandingOn(begun, []Try{calm, calm, calm}).Step, "a ladder of one paw counts that one")
+}
+
+func TestTreatsThinOutAsItGoesWell(t *testing.T) {
+	assert.Equal(t, everyTry, stands(Clipper, "ccc").Reward())
+	assert.Contains(t, stands(Clipper, "ccc", "ccc").Reward(), "every second one")
+	assert.Equal(t, everyTry, stands(Clipper, "ccc", "ccc", "u").Reward(), "it was unsure")
+}
+
+// The whole body in a week: no two days of it the same.
+func TestAPuppysWholeBodyIsHandledInAWeek(t *testing.T) {
+	seen := map[string]bool{}
+	for day := range 7 {
+		p, is := PuppyhoodOn(begun.AddDays(puppyFrom+day), begun, nil)
+		require.True(t, is)
+		seen[string(p.Handle().Key)] = true
+	}
+	assert.Len(t, seen, 7)
 }

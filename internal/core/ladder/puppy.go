@@ -1,6 +1,22 @@
 package ladder
 
-import "fribbet/internal/core/date"
+import (
+	"fribbet/internal/core/date"
+	"fribbet/internal/core/say"
+)
+
+// What of a puppy is handled on a day, beside its feet (trade, common practice with no source; the order is ours).
+const (
+	puppyEars   say.Key = "puppy.ears"
+	puppyMouth  say.Key = "puppy.mouth"
+	puppyLegs   say.Key = "puppy.legs"
+	puppyBelly  say.Key = "puppy.belly"
+	puppyTail   say.Key = "puppy.tail"
+	puppyNails  say.Key = "puppy.nails"
+	puppyLifted say.Key = "puppy.lifted"
+)
+
+var puppyParts = []say.Key{puppyEars, puppyLegs, puppyMouth, puppyNails, puppyBelly, puppyTail, puppyLifted}
 
 // Puppyhood is a puppy's first two months of handling: every day counts.
 type Puppyhood struct {
@@ -8,6 +24,11 @@ type Puppyhood struct {
 	Days   []bool    // from the first day to today: whether its feet were handled
 	Length int       // days that it lasts
 	InARow int       // handled days up to today, or to yesterday while today is still open
+}
+
+// Handle is what is handled on its last day: the whole body in a week, again and again.
+func (p Puppyhood) Handle() say.Line {
+	return say.Line{Key: puppyParts[(len(p.Days)-1)%len(puppyParts)]}
 }
 
 // PuppyhoodOn tells how far a puppy's handling has come; false when it is too young or past it.

@@ -27,6 +27,7 @@ type Step struct {
 	Reward  string
 	Sound   *Rounds // of a step that is about a sound
 	Nail    bool    // a real nail is touched with the running tool, or cut
+	ByPaw   bool    // it is passed paw by paw
 }
 
 const (
@@ -49,13 +50,19 @@ func Steps(k Kind) []Step {
 	}
 }
 
+// Within is a step of a ladder, whatever stands in the book.
+func Within(k Kind, step int) int { return max(0, min(step, len(Steps(k))-1)) }
+
 var clipper = []Step{
+	{Words: "sees the clipper", How: "The clipper lies on the floor between you. A look at it: a treat.", Seconds: 10, Tries: 8, Reward: everyTry},
+	{Words: "smells it", How: "Hold it out, closed and still. The nose comes to it, never it to the nose.", Seconds: 5, Tries: 8, Reward: everyTry},
+	{Words: "is stroked with it, closed", How: "Stroke shoulder and side with the closed clipper. No paw yet.", Seconds: 5, Tries: 8, Reward: everyTry},
 	{Words: "legs and feet handled", How: "Stroke down each leg to the foot, a few seconds, and off again.", Seconds: 5, Tries: 8, Reward: everyTry},
-	{Words: "a paw lifted", How: "Lift one paw a little, in the leg's own line, and put it down before the dog wants it back.", Seconds: 3, Tries: 8, Reward: everyTry},
-	{Words: "a paw held longer", How: "Hold the lifted paw, the toe between finger and thumb.", Seconds: 10, Tries: 6, Reward: everyTry},
-	{Words: "the toes parted", How: "Part the toes one by one, look at each nail.", Seconds: 10, Tries: 6, Reward: everyTry},
-	{Words: "the closed clipper touches the paw", How: "The closed clipper lies against the paw, then goes away.", Seconds: 3, Tries: 6, Reward: everyTry},
-	{Words: "pressure on a nail", How: "The open clipper round a nail, a little pressure, no cut.", Seconds: 3, Tries: 6, Reward: everyTry},
+	{Words: "a paw lifted", How: "Lift one paw a little, in the leg's own line, and put it down before the dog wants it back.", Seconds: 3, Tries: 12, Reward: everyTry, ByPaw: true},
+	{Words: "a paw held longer", How: "Hold the lifted paw, the toe between finger and thumb.", Seconds: 10, Tries: 12, Reward: everyTry, ByPaw: true},
+	{Words: "the toes parted", How: "Part the toes one by one, look at each nail.", Seconds: 10, Tries: 12, Reward: everyTry, ByPaw: true},
+	{Words: "the closed clipper touches the paw", How: "The closed clipper lies against the paw, then goes away.", Seconds: 3, Tries: 12, Reward: everyTry, ByPaw: true},
+	{Words: "pressure on a nail", How: "The open clipper round a nail, a little pressure, no cut.", Seconds: 3, Tries: 12, Reward: everyTry, ByPaw: true},
 	{Words: "the sound", How: "Snap a thin dry twig with the clipper beside the paw: the sound without the cut.", Seconds: 2, Tries: 6, Reward: everyTry, Sound: &Rounds{2, 15, 5}},
 	{Words: "one tip", How: "One sliver off one nail, and that is all for today.", Seconds: 5, Tries: 3, Reward: "The best treat of the day, at once.", Nail: true},
 	{Words: "two nails", How: "One sliver off two nails.", Seconds: 15, Tries: 3, Reward: everyNail, Nail: true},
@@ -67,7 +74,7 @@ var grinder = []Step{
 	{Words: "running at a distance", How: "Somebody runs it across the room. Sound on: treat. Sound off: nothing.", Seconds: 5, Tries: 8, Reward: "A treat while it runs; none when it stops.", Sound: &Rounds{5, 20, 6}},
 	{Words: "running nearer", How: "The same an arm's length away.", Seconds: 5, Tries: 8, Reward: "A treat while it runs; none when it stops.", Sound: &Rounds{5, 20, 6}},
 	{Words: "a treat taken beside it", How: "It runs in your hand while the other hand gives the treat.", Seconds: 5, Tries: 8, Reward: "A treat beside the running tool.", Sound: &Rounds{5, 20, 6}},
-	{Words: "the buzzing body against the paw", How: "The handle, not the bit, against the paw.", Seconds: 3, Tries: 6, Reward: everyTry, Sound: &Rounds{3, 20, 5}},
+	{Words: "the buzzing body against the paw", How: "The handle, not the bit, against the paw.", Seconds: 3, Tries: 12, Reward: everyTry, Sound: &Rounds{3, 20, 5}, ByPaw: true},
 	{Words: "one touch on one nail", How: "One touch of a second at the tip. Hair away, mesh over a long coat.", Seconds: 1, Tries: 3, Reward: "The best treat of the day, at once.", Nail: true},
 	{Words: "a nail", How: "A few touches on one nail, two seconds each, looking in between.", Seconds: 10, Tries: 3, Reward: everyNail, Nail: true},
 	{Words: "a paw", How: "All nails of one paw.", Seconds: 90, Tries: 3, Reward: everyNail, Nail: true},

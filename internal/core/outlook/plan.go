@@ -9,6 +9,7 @@ import (
 	"fribbet/internal/core/nail"
 	"fribbet/internal/core/record"
 	"fribbet/internal/core/rhythm"
+	"fribbet/internal/core/temper"
 	"fribbet/internal/core/verdict"
 )
 
@@ -61,12 +62,13 @@ func kinds(f feet.Feet, day date.Date, terms Terms) []verdict.Kind {
 // caseOf is a nail as the verdict is asked of it on the day of the feet, nothing done to it yet today.
 func caseOf(f feet.Feet, i int, r feet.Reading, terms Terms) verdict.Nail {
 	believed, known := f.Belief(i, r)
+	training, tips := terms.Training[r.Code.Paw], f.Handling.TipsMeanwhile && temper.Puppy(f.AgeWeeks(f.Day()))
 	refused := ""
 	if no, is := f.Refusal(r.Code.Paw, f.Day()); is {
 		refused = noWords(no)
 	}
 	return verdict.Nail{
-		Barred: barred(f, r, terms), Training: terms.Training[r.Code.Paw], Refused: refused,
+		Barred: barred(f, r, terms), Training: training && !tips, TipOnly: training && tips, Refused: refused,
 		Dewclaw: r.Code.Dewclaw(), Curling: r.Curling(), Unseen: r.Unseen(), PastPad: r.PastPad, Touches: r.OnFloor, Today: r.Trimmed == f.Day(),
 		Clear: clearFor(r, f.Rhythm.Days()/7, f.WishedGap), Spare: r.Spare.Value,
 		Worked: verdict.Worked{Belief: believed, Depth: r.Claw.Depth, Known: known},

@@ -143,10 +143,15 @@ func For(q Question) Plan {
 // rest is how many days lie between two days of a spread plan, at the least: a dog that is frightened or a puppy has time
 // to forget that it was asked for something.
 func (q Question) rest() int {
-	if q.first() == temper.Frightened || temper.Puppy(q.Dog.AgeWeeks(q.Today)) {
+	puppy := temper.Puppy(q.Dog.AgeWeeks(q.Today))
+	switch {
+	case puppy && q.Dog.Handling.TipsMeanwhile && len(q.Training.Paws) > 0: // a nail or two every day
+		return 1
+	case q.first() == temper.Frightened || puppy:
 		return restDays
+	default:
+		return 1
 	}
-	return 1
 }
 
 // tasks are the nails that something is to come off, each with its tool; and the rest.

@@ -247,3 +247,34 @@ func TestTheRemedyIsWhatWasLaidOut(t *testing.T) {
 	q.Kit = []kit.Piece{{Item: kit.Item{Kind: kit.SilverNitrate}, State: kit.Item{Kind: kit.SilverNitrate}.StateOn(today, kit.Use{})}}
 	assert.Contains(t, q.Remedy([]string{"styptic"}), "silver nitrate stick")
 }
+
+// Two schools with a puppy on the ladder (common practice, no source): the ladder first, or a nail or two a day tipped
+// meanwhile, one cut each.
+func TestAPuppyOnTheLadderMayBeTipped(t *testing.T) {
+	puppy := func(tips bool, weeks int) Plan {
+		q := ask(func(q *Question) {
+			q.Dog.Birth.Date = q.Today.AddDays(-7 * weeks)
+			q.Dog.Handling.TipsMeanwhile = tips
+			q.Terms.Training = map[nail.Paw]bool{nail.LF: true, nail.RF: true, nail.LH: true, nail.RH: true}
+			q.Feet = feet.FeetAfter(q.Dog, nil)
+			q.Nails = outlook.Plan(q.Feet, q.Today, q.Terms)
+		})
+		q.Training.Paws = q.Terms.Training
+		return For(q)
+	}
+	assert.Empty(t, puppy(false, 12).Days, "the ladder first")
+	assert.Empty(t, puppy(true, 60).Days, "no puppy any more")
+	p := puppy(true, 12)
+	require.NotEmpty(t, p.Days, "%v", p.Left)
+	for i, day := range p.Days {
+		assert.LessOrEqual(t, len(day.Stops), 2)
+		for _, s := range day.Stops {
+			assert.Len(t, s.Plan.Cuts, 1, "the tip and no more")
+			assert.LessOrEqual(t, s.Plan.Cuts[0], 0.3)
+			assert.Equal(t, "on the ladder: only the tip, while it is calm", s.Verdict.Why)
+		}
+		if i > 0 {
+			assert.Equal(t, 1, day.On.Sub(p.Days[i-1].On), "a day later")
+		}
+	}
+}

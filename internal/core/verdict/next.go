@@ -26,6 +26,7 @@ type Terms struct {
 	Most  float64 // the largest cut, mm for a nail 7 mm deep
 	Touch float64 // what one touch of the grinder in the hand takes, mm; 0 with a clipper
 	Thin  bool    // the dog was quicked lately: no sliver thicker than a tip
+	Once  bool    // one cut a nail, and no more
 
 	Slices hand.Slices // how the hand's slices come out: cuts are named as it means them
 }

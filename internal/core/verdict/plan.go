@@ -67,7 +67,10 @@ func (w Worked) plan(t Terms, first float64) Plan {
 	white.Belief = w.Belief.Clone()
 	white.Belief.Cut(t.takes(first), quick.White)
 	most, longest := w.Belief.Quantile(lower)-w.Belief.Removed()-Thin(w.Depth), mostCuts
-	if t.grinds() {
+	switch {
+	case t.Once:
+		longest = 1
+	case t.grinds():
 		longest = mostTouches
 	}
 	for off, beyond := t.takes(first), 0; len(p.Cuts) < longest; {

@@ -17,6 +17,7 @@ const (
 type Nail struct {
 	Barred   string // why it is a veterinarian's matter; empty when it is not
 	Training bool   // its paw is on a ladder
+	TipOnly  bool   // its paw is on a ladder, and one tip of it may come off meanwhile
 	Refused  string // why its paw is left until the dog had its training; empty when it is not
 	Dewclaw  bool
 	Curling  bool // a dewclaw that curls
@@ -39,6 +40,7 @@ type Verdict struct {
 // Of is the verdict on a nail: margin is what Settings wants left in front of the quick, mm for a
 // nail 7 mm deep.
 func Of(n Nail, margin float64, t Terms) Verdict {
+	t = n.terms(t)
 	v := decide(n, margin, t)
 	if v.Kind == Trim {
 		v.Plan = n.plan(t, v.MM)
@@ -47,7 +49,13 @@ func Of(n Nail, margin float64, t Terms) Verdict {
 }
 
 // KindOf is what becomes of the nail, without the plan of its cuts: enough for a date.
-func KindOf(n Nail, margin float64, t Terms) Kind { return decide(n, margin, t).Kind }
+func KindOf(n Nail, margin float64, t Terms) Kind { return decide(n, margin, n.terms(t)).Kind }
+
+// terms are those for this nail: of a paw on a ladder one cut, the tip.
+func (n Nail) terms(t Terms) Terms {
+	t.Thin, t.Once = t.Thin || n.TipOnly, n.TipOnly
+	return t
+}
 
 func decide(n Nail, margin float64, t Terms) Verdict {
 	switch {
@@ -57,6 +65,8 @@ func decide(n Nail, margin float64, t Terms) Verdict {
 		return leave(Train, n, t, n.Refused)
 	case n.Training:
 		return leave(Train, n, t, "on the ladder: train, do not trim")
+	case n.TipOnly && n.Cuts > 0:
+		return leave(Leave, n, t, "only the tip: its paw is on the ladder")
 	case n.Today && n.Cuts == 0:
 		return leave(Leave, n, t, "trimmed today")
 	case n.Cuts == 0 && !n.Curling && !n.PastPad:
@@ -67,6 +77,9 @@ func decide(n Nail, margin float64, t Terms) Verdict {
 	step := n.next(t)
 	switch step.Action {
 	case Ask:
+		if n.TipOnly {
+			return leave(Train, n, t, "on the ladder: train, do not trim")
+		}
 		return Verdict{AskFirst, step, "tell one landmark first"}
 	case Stop:
 		return Verdict{Leave, step, step.Because}
@@ -104,6 +117,8 @@ func (n Nail) reason(t Terms) string {
 		return "may curl by now: look at it first, then a little at a time"
 	case n.Curling:
 		return "curls: first of all, a little at a time"
+	case n.TipOnly:
+		return "on the ladder: only the tip, while it is calm"
 	case n.PastPad:
 		return "reaches past its pad"
 	case !n.Known && !n.Reads:

@@ -1604,6 +1604,8 @@ export interface components {
             muzzle: boolean;
             /** @description old or sore joints */
             sore: boolean;
+            /** @description of a puppy: a nail or two a day is tipped while its paws are on a ladder; else the ladder comes first */
+            tips_meanwhile?: boolean;
             noise: components["schemas"]["Noise"];
             way?: components["schemas"]["Way"];
             /** @description the largest cut with this dog, for a nail 7 mm deep; none is the hand's */
@@ -2800,6 +2802,11 @@ export interface components {
             ended: string;
             /** @description what the last try came to */
             says: string;
+            /** @description how a try is rewarded: thinner once it has gone well two days running */
+            reward: string;
+            next_paw?: components["schemas"]["Paw"];
+            /** @description calm tries of each paw, where the step is passed paw by paw */
+            paws?: components["schemas"]["PawTries"][];
             wait?: components["schemas"]["Date"];
             tries_today: number;
             /** @description what comes next */
@@ -2810,8 +2817,14 @@ export interface components {
             /** @description latest first */
             journal: components["schemas"]["LadderEntry"][];
         };
+        PawTries: {
+            paw: components["schemas"]["Paw"];
+            /** @description one after the other */
+            calm: number;
+        };
         /** @description A puppy's first two months of handling */
         Puppyhood: {
+            handle: components["schemas"]["Line"];
             from: components["schemas"]["Date"];
             /** @description whether its feet were handled */
             days: boolean[];

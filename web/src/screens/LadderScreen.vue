@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { BButton } from 'bootstrap-vue-next/components/BButton'
 import { BFormInput } from 'bootstrap-vue-next/components/BFormInput'
-import { computed, ref, useTemplateRef } from 'vue'
+import { computed, ref, useTemplateRef, watch } from 'vue'
 import type { Schemas } from '../api/client'
 import { useDogLadders, useEndLadder, useRecordTry, useStartLadder, useWithdrawTry } from '../api/ladders'
 import { fullDayOf, inDays } from '../dates'
@@ -29,6 +29,13 @@ const ladder = computed(() => data.value?.ladders.find((l) => l.id === chosen.va
 const step = computed(() => ladder.value?.steps[ladder.value.step])
 const paws = Object.keys(pawWords) as Schemas['Paw'][]
 const paw = ref<Schemas['Paw']>()
+/** The paw of a step that is passed paw by paw: the next one, unless another was chosen. */
+const about = computed(() => ladder.value?.paw ?? paw.value ?? ladder.value?.next_paw)
+const oneMore = ref(false)
+watch(() => ladder.value?.step, () => {
+  oneMore.value = false
+  paw.value = undefined
+})
 const note = ref('')
 const timer = useTemplateRef('timer')
 const beginning = ref(false)
@@ -38,7 +45,7 @@ const named = (l: Schemas['Ladder']) => `${ladderKinds[l.kind]}${l.paw ? `, ${l.
 
 function tell(reaction: Schemas['Reaction']) {
   if (!ladder.value || record.isPending.value) return
-  record.mutate({ ladder: ladder.value.id, id: crypto.randomUUID(), reaction, paw: ladder.value.paw ?? paw.value, note: note.value }, { onSuccess: () => (note.value = '') })
+  record.mutate({ ladder: ladder.value.id, id: crypto.randomUUID(), reaction, paw: about.value, note: note.value }, { onSuccess: () => { note.value = ''; if (ladder.value?.paws) paw.value = undefined } })
 }
 function undo() {
   const last = ladder.value?.journal[0]
@@ -51,7 +58,7 @@ function begin(kind: Schemas['LadderKind'], only?: Schemas['Paw']) {
 onKey((event) => {
   if (isTyping(event) || event.ctrlKey || event.metaKey || event.altKey || !step.value) return
   const reaction = (Object.keys(reactions) as Schemas['Reaction'][])['12345'.indexOf(event.key)]
-  if (reaction) act(event, () => tell(reaction))
+  if (reaction && (!ladder.value?.ended || oneMore.value)) act(event, () => tell(reaction))
   else if (event.key === 'u') act(event, undo)
   else if (event.key === 't') act(event, () => timer.value?.toggle())
 })
@@ -89,25 +96,29 @@ onKey((event) => {
       <template v-if="ladder">
         <div class="columns">
           <section v-if="step" class="today" aria-labelledby="step-title">
-            <p class="soft">Step {{ ladder.step + 1 }} of {{ ladder.steps.length }}, {{ named(ladder) }} ladder · {{ ladder.tries_today }} of {{ step.tries }} tries today</p>
+            <p class="soft">{{ ladder.ended ? 'Tomorrow: step' : 'Step' }} {{ ladder.step + 1 }} of {{ ladder.steps.length }}, {{ named(ladder) }} ladder · {{ ladder.tries_today }} of {{ step.tries }} tries today</p>
             <h2 id="step-title">{{ step.words }}</h2>
-            <p>{{ step.how }} <strong>{{ step.reward }}</strong></p>
+            <p>{{ step.how }} <strong>{{ ladder.reward }}</strong></p>
             <p v-if="step.nail && ladder.kind === 'grinder'" class="care small">Hair away from what spins, a mesh over a long coat, your eyes protected. A second, lift, look: friction heats.</p>
             <p v-if="ladder.kind === 'board'" class="care small">{{ keeps }}</p>
             <p v-if="ladder.wait" class="care">The first nail waits until {{ fullDayOf(ladder.wait) }}: one to two weeks with the tool come before it.</p>
-            <StepTimer ref="timer" :step="step" />
-            <div class="reactions" role="group" aria-label="How it took this try">
+            <p v-if="ladder.says || ladder.ended" class="says" aria-live="polite">{{ ladder.says }} <strong v-if="ladder.ended">{{ ladder.ended }}</strong></p>
+            <div v-if="ladder.paws && (!ladder.ended || oneMore)" class="choices by-paw" role="group" aria-label="Which paw it was about">
+              <button v-for="p in ladder.paws" :key="p.paw" type="button" :aria-pressed="about === p.paw" @click="paw = p.paw">{{ p.paw }} <span class="small">{{ Math.min(p.calm, ladder.needed) }} of {{ ladder.needed }}</span></button>
+            </div>
+            <StepTimer v-if="!ladder.ended || oneMore" ref="timer" :step="step" />
+            <BButton v-if="ladder.ended && !oneMore" variant="plain" @click="oneMore = true">Tell one more try all the same</BButton>
+            <div v-if="!ladder.ended || oneMore" class="reactions" role="group" aria-label="How it took this try">
               <button v-for="(words, r, i) in reactions" :key="r" type="button" :class="r" :disabled="record.isPending.value" @click="tell(r)">
                 <kbd>{{ i + 1 }}</kbd><strong>{{ words }}</strong><span class="small">{{ signs[r] }}</span>
               </button>
             </div>
-            <p v-if="ladder.says || ladder.ended" class="says" aria-live="polite">{{ ladder.says }} <strong v-if="ladder.ended">{{ ladder.ended }}</strong></p>
             <div class="about">
-              <div v-if="!ladder.paw" class="choices" role="group" aria-label="Which paw it was about">
+              <div v-if="!ladder.paw && !ladder.paws && (!ladder.ended || oneMore)" class="choices" role="group" aria-label="Which paw it was about">
                 <button v-for="p in paws" :key="p" type="button" :aria-pressed="paw === p" @click="paw = paw === p ? undefined : p">{{ p }}</button>
               </div>
               <label for="try-note" class="visually-hidden">Note for the next try you record</label>
-              <BFormInput id="try-note" v-model="note" placeholder="Note for the next try" autocomplete="off" dir="auto" />
+              <BFormInput v-if="!ladder.ended || oneMore" id="try-note" v-model="note" placeholder="Note for the next try" autocomplete="off" dir="auto" />
               <BButton variant="plain" :disabled="ladder.journal.length === 0 || withdraw.isPending.value" @click="undo">Undo <kbd>U</kbd></BButton>
             </div>
             <RefusalNote :error="error" />
@@ -127,10 +138,10 @@ onKey((event) => {
             </p>
           </div>
         </div>
-        <PuppyDays v-if="data.puppyhood" :puppy="data.puppyhood" />
+        <PuppyDays v-if="data.puppyhood" :dog-id="dogId" :puppy="data.puppyhood" />
         <LadderJournal :ladder="ladder" :busy="withdraw.isPending.value" @withdraw="withdraw.mutate({ ladder: ladder.id, id: $event })" />
       </template>
-      <PuppyDays v-else-if="data.puppyhood" :puppy="data.puppyhood" />
+      <PuppyDays v-else-if="data.puppyhood" :dog-id="dogId" :puppy="data.puppyhood" />
     </template>
   </div>
 </template>
@@ -152,6 +163,7 @@ onKey((event) => {
 .reactions kbd { align-self: flex-start; }
 .reactions strong { font-size: 1.1rem; }
 .today > .says { background: var(--sunk); margin-top: 0.75rem; padding: 0.5rem 0.75rem; }
+.by-paw { margin: 0.75rem 0; }
 .about { align-items: center; display: flex; flex-wrap: wrap; gap: 0.5rem; margin-top: 0.75rem; }
 .about .form-control { flex: 1; min-width: 10rem; }
 .next { align-items: center; display: flex; flex-wrap: wrap; gap: 0.5rem; margin-top: 0.5rem; }

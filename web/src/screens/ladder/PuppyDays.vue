@@ -1,10 +1,19 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Schemas } from '../../api/client'
+import { useChangeDog, useDog } from '../../api/queries'
 import { dayOf } from '../../dates'
+import RefusalNote from '../../parts/RefusalNote.vue'
 
 /** A puppy's first two months: every day its feet are handled is a filled square. */
-const props = defineProps<{ puppy: Schemas['Puppyhood'] }>()
+const props = defineProps<{ dogId: string; puppy: Schemas['Puppyhood'] }>()
+const { data: view } = useDog(() => props.dogId)
+const { mutate, isPending, error } = useChangeDog(() => props.dogId)
+const tips = computed(() => view.value?.dog.handling.tips_meanwhile ?? false)
+function choose(meanwhile: boolean) {
+  const dog = view.value?.dog
+  if (dog && meanwhile !== tips.value) mutate({ version: dog.version, handling: { ...dog.handling, tips_meanwhile: meanwhile } })
+}
 const handled = computed(() => props.puppy.days.filter(Boolean).length)
 </script>
 
@@ -12,11 +21,21 @@ const handled = computed(() => props.puppy.days.filter(Boolean).length)
   <section class="section" aria-labelledby="puppy-title">
     <h2 id="puppy-title">The first two months</h2>
     <p>Handle every foot every day, a nail or two at a time. Day {{ puppy.days.length }} of {{ puppy.length }} since {{ dayOf(puppy.from) }}: handled on <strong>{{ handled }}</strong><template v-if="puppy.in_a_row > 1">, the last {{ puppy.in_a_row }} in a row</template>.</p>
+    <p>Today, besides: <strong>{{ puppy.handle.says }}</strong></p>
+    <div class="schools">
+      <span>While its paws learn, practitioners differ:</span>
+      <div class="choices" role="group" aria-label="While its paws are on a ladder">
+        <button type="button" :aria-pressed="!tips" :disabled="isPending" @click="choose(false)">the ladder first</button>
+        <button type="button" :aria-pressed="tips" :disabled="isPending" @click="choose(true)">a nail or two tipped a day, while it is calm</button>
+      </div>
+    </div>
+    <RefusalNote :error="error" />
     <div class="days" aria-hidden="true"><i v-for="n in puppy.length" :key="n" :class="{ handled: puppy.days[n - 1], today: n === puppy.days.length, gone: n < puppy.days.length }" /></div>
   </section>
 </template>
 
 <style scoped>
+.schools { align-items: center; display: flex; flex-wrap: wrap; gap: 0.5rem 0.75rem; margin-bottom: 0.75rem; }
 .days { display: flex; flex-wrap: wrap; gap: 4px; max-width: 40rem; }
 .days i { border: 1px solid var(--line); height: 18px; width: 18px; }
 .days i.gone { border-color: var(--line-strong); }
