@@ -62,7 +62,7 @@ var scenarios = []scenario{
 	{name: "Gantry", years: 5, kg: 68, coat: dog.LongCoat, pavement: 6, rhythm: rhythm.FourWeeks, every: 27, lastAgo: 4, sittings: 13,
 		colour: nail.Dark, shape: nail.Usual, extra: []string{"LH1", "LH1b", "RH1", "RH1b"},
 		temper: temper.Calm, tool: kit.LargePlier, feelers: true, lastNote: "Double hind dewclaws: all four done, inner ones first."},
-	{name: "Thimble", litter: 4, years: 0.3, kg: 1.6, coat: dog.ShortCoat, pavement: 1, rhythm: rhythm.Weekly, every: 4, lastAgo: 1, sittings: 6,
+	{name: "Thimble", litter: 4, years: 0.3, kg: 1.6, coat: dog.ShortCoat, pavement: 1, rhythm: rhythm.Weekly, every: 4, lastAgo: 9, sittings: 6, enough: 2,
 		position: dog.OnLap, training: &training{kind: ladder.Clipper, days: []string{"ccc", "ucc", "cccc", "cp", "ccc", "ccuc", "ccc"}, ago: 1,
 			notes: map[string]string{"3p1": "Pulled away when the neighbour’s engine started.", "6c2": "Half asleep on the lap."}},
 		colour: nail.Light, shape: nail.Usual,

@@ -43,7 +43,7 @@ export const reactionOf = (r?: Schemas['Reaction']) => (r ? reactions[r] : '')
 export const touchings: Record<NonNullable<Schemas['Arrival']['touching']>, string> = { none: 'none', some: 'some', most: 'most' }
 /** What was so at some sittings, and what it was like without. */
 export const circumstances: Record<Schemas['Calmer']['what'], [string, string]> = {
-  helper: ['with a helper', 'alone'], walk: ['after a walk', 'without a walk first'], treats: ['with treats laid out', 'without treats'],
+  helper: ['with a helper', 'alone'], walk: ['after a walk', 'without a walk first'], treats: ['with treats laid out', 'without treats'], grinder: ['with the grinder', 'with the clipper alone'],
 }
 /** What was seen before the first cut, in a few words. */
 export const arrivalOf = (a?: Schemas['Arrival']) => (a ? [a.touching && `${touchings[a.touching]} touching before`, a.clicks && 'clicked', a.limps && 'limped', a.sore && 'sore'].filter(Boolean).join(', ') : '')

@@ -4,6 +4,7 @@ import (
 	"slices"
 
 	"fribbet/internal/core/date"
+	"fribbet/internal/core/kit"
 	"fribbet/internal/core/nail"
 	"fribbet/internal/core/record"
 	"fribbet/internal/core/temper"
@@ -20,6 +21,7 @@ type Summary struct {
 	Minutes *float64        `json:",omitempty"`
 	Helper  bool            `json:",omitempty"`
 	Ticks   []string        `json:",omitempty"`
+	Ground  bool            `json:",omitempty"` // a grinder was used
 	Arrival *record.Arrival `json:",omitempty"`
 	Mood    *Mood           `json:",omitempty"` // none when no paw was handled
 }
@@ -30,6 +32,9 @@ func SummaryOf(s record.Sitting) Summary {
 		On: s.On, Bled: s.Bled(), Worst: s.Worst(), Note: s.Note, Minutes: s.Minutes, Helper: s.Helper, Ticks: s.Ticks, Arrival: s.Arrival,
 	}
 	out.Nails, out.Most = s.Cut()
+	out.Ground = slices.ContainsFunc(s.Records, func(r record.Nail) bool {
+		return r.Ground != nil || len(r.Cuts) > 0 && r.Tool.Work() == kit.Grinding
+	})
 	if o := outing(s); len(o.Touches) > 0 {
 		out.Mood = &Mood{On: o.On, Minutes: o.Minutes, Calm: o.Calm}
 		for _, paw := range nail.Paws() {
@@ -51,6 +56,9 @@ func WhatMadeItCalm(sittings []Summary) []temper.Calmer {
 		d := temper.Day{Calm: s.Worst == temper.Calm}
 		if s.Helper {
 			d.Had = append(d.Had, temper.WithHelper)
+		}
+		if s.Ground {
+			d.Had = append(d.Had, temper.ByGrinder)
 		}
 		for _, what := range []temper.Circumstance{temper.AfterWalk, temper.WithTreats} {
 			if slices.Contains(s.Ticks, string(what)) {

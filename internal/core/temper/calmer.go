@@ -11,14 +11,15 @@ import (
 type Circumstance string
 
 const (
-	WithHelper Circumstance = "helper" // somebody fed and steadied
-	AfterWalk  Circumstance = "walk"   // a walk came before
-	WithTreats Circumstance = "treats" // treats were laid out
+	WithHelper Circumstance = "helper"  // somebody fed and steadied
+	AfterWalk  Circumstance = "walk"    // a walk came before
+	WithTreats Circumstance = "treats"  // treats were laid out
+	ByGrinder  Circumstance = "grinder" // nails were ground, not clipped alone
 )
 
 // Circumstances lists them.
 func Circumstances() []Circumstance {
-	return []Circumstance{WithHelper, AfterWalk, WithTreats}
+	return []Circumstance{WithHelper, AfterWalk, WithTreats, ByGrinder}
 }
 
 // Day is one sitting: whether the dog was calm throughout, as somebody told, and what was so.

@@ -2206,7 +2206,7 @@ export interface components {
         };
         Calmer: {
             /** @enum {string} */
-            what: "helper" | "walk" | "treats";
+            what: "helper" | "walk" | "treats" | "grinder";
             /** @description calm goes with it; false: without it */
             more: boolean;
             with: components["schemas"]["CalmShare"];
