@@ -434,3 +434,29 @@ func TestAnOldSittingIsTakenBackOnTheDogsPage(t *testing.T) {
 	assert.Len(t, program.dog(program.dogs()["Kipper"]).Sittings, before-1)
 	p.press("button", "All 49 sittings")
 }
+
+// A dog's page is calm at first: paws, date and reason, and each section in one line; what was opened stays open, on
+// every dog.
+func TestADogsPageIsCalmAndRemembers(t *testing.T) {
+	program := start(t, "demo", "--today", day, "--listen", anywhere)
+	dogs := program.dogs()
+	p := tab(t, browser(t), program.address+"/")
+	p.MustEval(`() => ['nails', 'sittings', 'history', 'growth', 'moods', 'handling', 'profile', 'pictures', 'take'].forEach((n) => localStorage.setItem('fribbet-dog-' + n, 'false'))`)
+	p.open(program.address + "/dogs/" + dogs["Oatcake"])
+	p.sees("Each nail")
+	words := p.MustEval(`() => {
+		const said = document.querySelector('main').cloneNode(true)
+		said.querySelectorAll('svg, .visually-hidden, details:not([open]) > :not(summary)').forEach((e) => e.remove())
+		return said.textContent.split(/[^\p{L}]+/u).filter((w) => w.length > 1).length
+	}`).Int()
+	t.Logf("%d words at rest", words)
+	assert.LessOrEqual(t, words, 150)
+	p.press("summary", "How it is held")
+	p.sees("Change the hold")
+	p.open(program.address + "/dogs/" + dogs["Bobbin"])
+	p.sees("Change the hold")
+	p.press("summary", "How it is held")
+	p.open(program.address + "/dogs/" + dogs["Oatcake"])
+	p.sees("Each nail")
+	assert.NotContains(t, p.MustElement("main").MustText(), "Change the hold")
+}

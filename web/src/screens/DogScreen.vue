@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { useDog } from '../api/queries'
+import { dayOf } from '../dates'
+import { helpings, positions, rhythms } from '../words'
 import AnswerState from '../parts/AnswerState.vue'
 import CautionList from '../parts/CautionList.vue'
 import RankKey from '../rank/RankKey.vue'
@@ -12,6 +14,7 @@ import DogHistory from './dog/DogHistory.vue'
 import DogNext from './dog/DogNext.vue'
 import FirstSteps from './dog/FirstSteps.vue'
 import DogPictures from './dog/DogPictures.vue'
+import FoldedSection from './dog/FoldedSection.vue'
 import DogProfile from './dog/DogProfile.vue'
 import NailTable from './dog/NailTable.vue'
 import PawMoods from './dog/PawMoods.vue'
@@ -29,6 +32,7 @@ const age = computed(() => {
   return months < 24 ? `${about}${months} months` : `${about}${Math.floor(years)} years`
 })
 const kilos = computed(() => weight.value.show(dog.value!.weights[dog.value!.weights.length - 1].kg))
+const measured = computed(() => data.value?.rank.bars.filter((b) => b.length.source === 'measured').length ?? 0)
 const assumed = computed(() => data.value?.rank.bars.every((b) => b.length.source === 'assumed' && b.gap?.source !== 'measured'))
 </script>
 
@@ -57,23 +61,22 @@ const assumed = computed(() => data.value?.rank.bars.every((b) => b.length.sourc
       <section class="today" aria-labelledby="rank-title">
         <h2 id="rank-title">The nails, today and on</h2>
         <RankForward :dog-id="dogId" :rank="data.rank" :next="data.next" :next-in-days="data.next_in_days" />
-        <RankKey />
-        <p v-if="assumed" class="soft small note">Nobody has measured these nails yet: they are drawn as usual for this size, the untrimmed ones just touching the floor. A length, or a sheet of paper under a nail, replaces the assumption.</p>
+        <p v-if="assumed" class="soft small note">Nobody has measured these nails: they are drawn as usual for its size.</p>
+        <details class="key small"><summary>What the drawing shows</summary><RankKey /></details>
       </section>
 
-      <NailTable :dog-id="dogId" :rank="data.rank" :next="data.next" :training="data.training_paws" />
-      <DogPictures :dog-id="dogId" :nails="dog.nails.map((n) => n.code)" />
-      <DogHistory :dog-id="dogId" :nails="dog.nails.map((n) => n.code)" :groups="data.growth.groups.map((g) => g.group)" />
-      <DogGrowth :dog-id="dogId" :growth="data.growth" />
-      <PawMoods :dog-id="dogId" :moods="data.moods" :calmer="data.calmer" :training="data.training" />
-      <DogHandling :dog="dog" />
-      <DogProfile :dog="dog" />
-      <SittingList :dog-id="dogId" :sittings="data.sittings" />
-      <section class="section" aria-labelledby="take-title">
-        <h2 id="take-title">To take along</h2>
-        <p class="soft small take">All that is told of <bdi>{{ dog.name }}</bdi> in open formats, with a page to read and print: for the owner, or a veterinarian.</p>
+      <FoldedSection name="nails" title="Each nail" :line="measured === 0 ? 'none measured yet' : `${measured} of ${dog.nails.length} measured`"><NailTable :dog-id="dogId" :rank="data.rank" :next="data.next" :training="data.training_paws" /></FoldedSection>
+      <FoldedSection name="sittings" title="Sittings" :line="data.sittings.length === 0 ? 'none recorded yet' : `${data.sittings.length}, the last on ${dayOf(data.sittings[0].on)}`"><SittingList :dog-id="dogId" :sittings="data.sittings" /></FoldedSection>
+      <FoldedSection name="history" title="History" line="lengths and quicks over time"><DogHistory :dog-id="dogId" :nails="dog.nails.map((n) => n.code)" :groups="data.growth.groups.map((g) => g.group)" /></FoldedSection>
+      <FoldedSection name="growth" title="How fast they grow" line="by group, and what the ground takes"><DogGrowth :dog-id="dogId" :growth="data.growth" /></FoldedSection>
+      <FoldedSection name="moods" title="How it takes it" :line="data.calmer.length > 0 ? 'paw by paw, and what goes with calm' : 'paw by paw'"><PawMoods :dog-id="dogId" :moods="data.moods" :calmer="data.calmer" :training="data.training" /></FoldedSection>
+      <FoldedSection name="handling" title="How it is held" :line="[positions[dog.handling.position], dog.handling.muzzle ? 'muzzle' : '', `helper ${helpings[dog.handling.helper]}`].filter(Boolean).join(' · ')"><DogHandling :dog="dog" /></FoldedSection>
+      <FoldedSection name="profile" title="Profile and nails" :line="`${rhythms[dog.rhythm]} · ${dog.nails.length} nails`"><DogProfile :dog="dog" /></FoldedSection>
+      <FoldedSection name="pictures" title="Pictures" line="of its paws, and lengths off them"><DogPictures :dog-id="dogId" :nails="dog.nails.map((n) => n.code)" /></FoldedSection>
+      <FoldedSection name="take" title="To take along" line="a file and a page, for the owner or a veterinarian">
+        <p class="soft small take">All that is told of <bdi>{{ dog.name }}</bdi> in open formats, with a page to read and print.</p>
         <a class="btn btn-plain" :href="`/api/export?dog_id=${dogId}`" download>Take <bdi>{{ dog.name }}</bdi> along</a>
-      </section>
+      </FoldedSection>
     </template>
   </div>
 </template>
@@ -82,5 +85,6 @@ const assumed = computed(() => data.value?.rank.bars.every((b) => b.length.sourc
 .lead { margin: 0.15rem 0 0; }
 .today { margin-top: 1rem; }
 .take { max-width: 46rem; }
+.key summary { color: var(--go); cursor: pointer; line-height: 44px; }
 .note { margin-top: 0.5rem; max-width: 46rem; }
 </style>

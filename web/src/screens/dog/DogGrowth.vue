@@ -11,9 +11,8 @@ const { length } = useUnits()
 </script>
 
 <template>
-  <section class="section" aria-labelledby="growth-title">
+  <section aria-label="How fast they grow">
     <div class="head">
-      <h2 id="growth-title">How fast they grow</h2>
       <RouterLink :to="`/dogs/${dogId}/rhythm`" class="btn btn-plain">What another rhythm would do</RouterLink>
     </div>
     <p>{{ growth.source === 'learnt' ? '◆' : '○' }} {{ growth.words }}.</p>

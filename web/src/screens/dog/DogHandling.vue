@@ -64,9 +64,8 @@ const shown = ['handling.own_order', 'handling.most_nails', 'handling.most_minut
 </script>
 
 <template>
-  <section class="section" aria-labelledby="handling-title">
+  <section aria-label="How it is held">
     <div class="head">
-      <h2 id="handling-title">How it is held</h2>
       <BButton variant="plain" :aria-expanded="open" @click="open ? (open = false) : begin()">{{ open ? 'Close' : 'Change the hold' }}</BButton>
     </div>
     <p v-if="!open" class="soft">{{ summary }}</p>

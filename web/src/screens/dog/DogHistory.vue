@@ -30,9 +30,8 @@ const rows = computed(() =>
 </script>
 
 <template>
-  <section class="section" aria-labelledby="history-title">
+  <section aria-label="History">
     <div class="head">
-      <h2 id="history-title">History</h2>
       <button type="button" class="btn btn-plain" :aria-pressed="asTable" @click="asTable = !asTable">{{ asTable ? 'As a picture' : 'As a table' }}</button>
     </div>
     <div class="pick">

@@ -24,7 +24,6 @@ const { mutate, isPending, error } = useChangeDog(() => props.dog?.id ?? '')
       {{ next.reason }}.
       <template v-if="next.late">There is no working day before. </template>
       <template v-else-if="next.due !== next.earliest">Moved to a working day from {{ dayOf(next.earliest) }}. </template>
-      <template v-if="next.cautious !== next.due">With one chance in ten a nail touches by <strong>{{ dayOf(next.cautious) }}</strong>.</template>
     </p>
     <p v-if="next.touches && sooner.length > 0" class="why touches">
       {{ first }} from <strong>{{ dayOf(next.touches) }}</strong>.
@@ -33,10 +32,10 @@ const { mutate, isPending, error } = useChangeDog(() => props.dog?.id ?? '')
     </p>
     <p v-if="dog?.come_once && next.rule === 'once'" class="why touches">Agreed for this once. <button type="button" :disabled="isPending" @click="mutate({ version: dog!.version, come_once: '' })">Take it back</button></p>
     <p v-if="next.again.length > 0" class="why touches">{{ next.again.join(' ') }} {{ next.again.length === 1 ? 'stands' : 'stand' }} on the floor again days after a trim: only a shorter quick helps. <RouterLink v-if="dog" :to="`/dogs/${dog.id}/rhythm`">Bring it back</RouterLink></p>
-    <p v-if="needs" class="why soft">Its nails need about {{ Math.round(needs.days) }} days ({{ Math.round(needs.low_days) }} to {{ Math.round(needs.high_days) }}).</p>
     <RefusalNote v-if="error" :error="error" />
     <details>
       <summary>Why this date</summary>
+      <p v-if="needs" class="why">Its nails need about {{ Math.round(needs.days) }} days ({{ Math.round(needs.low_days) }} to {{ Math.round(needs.high_days) }}).</p>
       <WhyTable :why="next.why" :nails="next.per_nail.length" />
       <p class="soft small">{{ next.dates === 'calendar' ? 'By the calendar: due when the rhythm is up, as it was agreed; sooner when a nail stands past its pad, when a dewclaw would curl, or, where short quicks are wanted, when the quick would begin to grow.' : 'By the floor: due when the first nail touches (or comes down to the wished gap) that a trim can keep clear, when a dewclaw would curl, when the rhythm is up, or, where short quicks are wanted, when the quick would begin to grow, whichever comes first; not before there is enough spare for a small cut, and, but for a nail past its pad, never sooner than a third of the rhythm after a trim.' }} You can change this under “Profile and nails”.</p>
     </details>

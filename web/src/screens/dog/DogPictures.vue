@@ -28,8 +28,7 @@ const doomed = ref<string>()
 </script>
 
 <template>
-  <section class="section" aria-labelledby="pictures-title">
-    <h2 id="pictures-title">Pictures</h2>
+  <section aria-label="Pictures">
     <p class="soft small">A picture of a paw with a bank card beside it gives lengths in millimetres, with an honest range. It stays on this machine.</p>
     <ul class="paws">
       <li v-for="p in paws" :key="p.paw">

@@ -66,9 +66,8 @@ const shown = ['name', 'birth_date', 'weights', 'foot_coat', 'pavement_km_week',
 </script>
 
 <template>
-  <section class="section" aria-labelledby="profile-title">
+  <section aria-label="Profile and nails">
     <div class="head">
-      <h2 id="profile-title">Profile and nails</h2>
       <BButton variant="plain" :aria-expanded="open" @click="open ? (open = false) : begin()">{{ open ? 'Close' : 'Change' }}</BButton>
     </div>
     <p v-if="!open" class="soft">{{ coats[dog.foot_coat] }} on the feet · {{ dog.pavement_km_week }} km of pavement a week · {{ dog.dates === 'calendar' ? 'on the calendar' : 'at the latest' }} {{ rhythms[dog.rhythm] }}{{ dog.short_quicks ? ', quicks kept short' : '' }} · born {{ dog.birth_estimated ? 'about ' : '' }}{{ fullDayOf(dog.birth_date) }}</p>

@@ -18,9 +18,8 @@ const dateOf = (code: string) => props.next?.per_nail.find((n) => n.code === cod
 </script>
 
 <template>
-  <section class="section" aria-labelledby="nails-title">
-    <h2 id="nails-title">Each nail</h2>
-    <div class="scroll-sideways" tabindex="0" role="region" aria-labelledby="nails-title">
+  <section aria-label="Each nail">
+    <div class="scroll-sideways" tabindex="0" role="region" aria-label="Each nail">
       <table>
         <thead>
           <tr>

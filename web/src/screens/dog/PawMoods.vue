@@ -25,9 +25,8 @@ const summary = computed(() => `How it took each paw at its last ${shown.value.l
 </script>
 
 <template>
-  <section class="section" aria-labelledby="moods-title">
+  <section aria-label="How it takes it, paw by paw">
     <div class="head">
-      <h2 id="moods-title">How it takes it, paw by paw</h2>
       <RouterLink :to="`/dogs/${dogId}/ladder`" class="btn btn-plain">{{ training ? 'Train' : 'Begin a ladder' }}</RouterLink>
     </div>
     <p v-if="training" class="soft">On the {{ training }}.</p>

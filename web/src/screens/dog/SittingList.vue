@@ -18,10 +18,9 @@ const asked = ref('')
 </script>
 
 <template>
-  <section class="section" aria-labelledby="sittings-title">
-    <h2 id="sittings-title">Sittings</h2>
+  <section aria-label="Sittings">
     <p v-if="sittings.length === 0" class="soft">None recorded yet.</p>
-    <div v-else class="scroll-sideways" tabindex="0" role="region" aria-labelledby="sittings-title">
+    <div v-else class="scroll-sideways" tabindex="0" role="region" aria-label="Sittings">
       <table>
         <thead><tr><th>day</th><th class="number">nails cut</th><th class="number">most off one</th><th>blood</th><th>took it</th><th>note</th><th><span class="visually-hidden">take back</span></th></tr></thead>
         <tbody>
