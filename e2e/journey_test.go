@@ -185,7 +185,7 @@ func TestTheSecondTabIsTold(t *testing.T) {
 	firstDog(first)
 	second := tab(t, b, first.MustInfo().URL)
 	for _, p := range []page{first, second} {
-		p.press(".section button", "^Change$")
+		p.press(".fold button", "^Change$")
 		p.sees("Pavement walking")
 	}
 	first.fill("p-pavement", "20")
@@ -302,7 +302,7 @@ func TestACaliperThatTypesItsUnit(t *testing.T) {
 
 func TestATornNailIsLeftToAVeterinarian(t *testing.T) {
 	_, p := keeper(t)
-	p.press(".section button", "^Change$")
+	p.press(".fold button", "^Change$")
 	p.press(".nail", "left fore, third toe")
 	p.sees("state")
 	require.NoError(t, p.MustElement(".looks label:nth-child(3) select").Select([]string{"torn"}, true, "text"))
@@ -346,7 +346,7 @@ func TestTheFirstScreenIsLight(t *testing.T) {
 
 func TestAProfileIsRefusedBesideItsField(t *testing.T) {
 	program, p := keeper(t)
-	p.press(".section button", "^Change$")
+	p.press(".fold button", "^Change$")
 	p.fill("p-gap", "-2")
 	p.fill("p-pavement", "far")
 	p.press("button", "Save the profile")
@@ -406,14 +406,14 @@ func TestTheThemeIsRemembered(t *testing.T) {
 // Some breeds have double hind dewclaws; a nail may be missing (common practice, no source).
 func TestNailsAreToldToBeThereOrNot(t *testing.T) {
 	_, p := keeper(t)
-	p.press(".section button", "^Change$")
+	p.press(".fold button", "^Change$")
 	for _, toe := range []string{"left hind, dewclaw", "left hind, second dewclaw", "right hind, dewclaw", "right hind, second dewclaw"} {
 		p.press(".nail", toe)
 	}
 	p.press("button", "LH1 LH1b RH1 RH1b: is there")
 	p.press("button", "Save the profile")
 	p.sees("22 nails")
-	p.press(".section button", "^Change$")
+	p.press(".fold button", "^Change$")
 	p.press(".nail", "right fore, fifth toe")
 	p.press("button", "^Not there$")
 	p.press("button", "Save the profile")
