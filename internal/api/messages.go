@@ -18,8 +18,21 @@ func (h handlers) TellOwner(ctx context.Context, r contract.TellOwnerRequestObje
 	if h.gateway == nil {
 		return nil, fault.Fields{{Name: "message_id", Value: "no service", Want: "must be told by yourself: Fribbet has no service here that takes messages"}}
 	}
-	m, err := h.book.TellOwner(ctx, r.MessageId, r.Body.DogId, r.Body.Kind)
+	var pressed []store.Place
+	for _, p := range r.Body.Places {
+		pressed = append(pressed, store.Place{On: p.On, Start: round.Clock(p.Start), Minutes: orZero(p.Minutes)})
+	}
+	m, err := h.book.TellOwner(ctx, r.MessageId, r.Body.DogId, r.Body.Kind, pressed...)
 	return contract.TellOwner200JSONResponse(message(m)), err
+}
+
+func (h handlers) ReadAnswerSo(ctx context.Context, r contract.ReadAnswerSoRequestObject) (contract.ReadAnswerSoResponseObject, error) {
+	answer := round.Answer{Place: orZero(r.Body.Place), No: orZero(r.Body.No), Stop: orZero(r.Body.Stop)}
+	if err := h.book.ReadSo(ctx, r.MessageId, answer); err != nil {
+		return nil, err
+	}
+	out, err := h.messages(ctx)
+	return contract.ReadAnswerSo200JSONResponse{MessagesJSONResponse: out}, err
 }
 
 func (h handlers) SendAgain(ctx context.Context, r contract.SendAgainRequestObject) (contract.SendAgainResponseObject, error) {
@@ -66,8 +79,17 @@ func (h handlers) otherSide() (contract.GatewayJSONResponse, error) {
 }
 
 func message(m store.Message) contract.Message {
-	return contract.Message{
+	out := contract.Message{
 		Id: m.ID, OwnerId: m.OwnerID, Owner: m.OwnerName, DogId: m.DogID, Dog: m.DogName, Kind: m.Kind, To: m.To, Text: m.Text, State: m.State,
 		Failures: m.Failures, MadeAt: m.Made, ChangedAt: m.Changed, Answer: m.Answer, Said: m.Said,
 	}
+	if m.Kind.Offers() {
+		for _, p := range m.Places {
+			out.Places = append(out.Places, p.On.Short()+" "+p.Start.String())
+		}
+	}
+	if guess, is := round.GuessAnswer(m.Answer, len(out.Places)); is && m.State == round.MessagePerson && m.Kind.Offers() {
+		out.Guess = &contract.AnswerMeans{Place: given(guess.Place), No: given(guess.No), Stop: given(guess.Stop)}
+	}
+	return out
 }

@@ -19,9 +19,15 @@ type Gateway interface {
 	Reports(since int) ([]round.Report, error)
 }
 
-// TellOwner writes a message to a dog's owner, to go out with the next round of the post. The same id again changes
-// nothing.
-func (b *Book) TellOwner(ctx context.Context, id, dogID uuid.UUID, kind round.MessageKind) (store.Message, error) {
+// TellOwner writes a message to a dog's owner, to go out with the next round of the post: of places those that were
+// pressed, else the best. The same id again changes nothing, nor does the same kind on the same day of the same dog,
+// from whatever device, as long as nobody has answered.
+func (b *Book) TellOwner(ctx context.Context, id, dogID uuid.UUID, kind round.MessageKind, pressed ...store.Place) (store.Message, error) {
+	return b.tellOwner(ctx, store.Message{ID: id, DogID: dogID, Kind: kind}, pressed)
+}
+
+func (b *Book) tellOwner(ctx context.Context, m store.Message, pressed []store.Place) (store.Message, error) {
+	id, dogID, kind := m.ID, m.DogID, m.Kind
 	if m, err := b.store.Message(ctx, id); err == nil {
 		return m, nil
 	} else if !errors.Is(err, store.ErrNotFound) {
@@ -42,15 +48,14 @@ func (b *Book) TellOwner(ctx context.Context, id, dogID uuid.UUID, kind round.Me
 	if err != nil {
 		return store.Message{}, err
 	}
-	m := store.Message{ID: id, OwnerID: owner.ID, DogID: dogID, Kind: kind, To: owner.Address}
+	m.OwnerID, m.To = owner.ID, owner.Address
 	facts := round.Facts{Dog: visits.Row.Name}
 	if kind.Offers() {
-		if len(visits.Offers) == 0 {
-			return store.Message{}, fault.Fields{{Name: "dog_id", Value: visits.Row.Name, Want: "must have a free place to be offered: there is none in the next weeks"}}
+		if m.Places, err = b.offered(ctx, visits, pressed); err != nil {
+			return store.Message{}, err
 		}
-		for _, o := range visits.Offers {
-			m.Places = append(m.Places, store.Place{On: o.On, Start: o.Start, Minutes: o.Dog.Minutes})
-			facts.Places = append(facts.Places, o.On.Short()+" "+o.Start.String())
+		for _, p := range m.Places {
+			facts.Places = append(facts.Places, p.On.Short()+" "+p.Start.String())
 		}
 	} else if kind == round.TellDue {
 		if facts.Due, err = b.unagreed(visits); err != nil {
@@ -64,10 +69,42 @@ func (b *Book) TellOwner(ctx context.Context, id, dogID uuid.UUID, kind round.Me
 		m.Places = []store.Place{{On: about.On, Start: about.Start, Minutes: about.Kept.Minutes, Visit: &about.Kept.ID}}
 	}
 	m.Text = round.Write(w.Texts[kind], facts)
-	if err := b.store.AddMessage(ctx, m, b.now()); err != nil {
+	kept, err := b.store.AddMessage(ctx, m, b.Today(), b.now())
+	if err != nil {
 		return store.Message{}, err
 	}
-	return b.store.Message(ctx, id)
+	return b.store.Message(ctx, kept)
+}
+
+// offered are the places that a message offers: those that were pressed, each still free, or the best there are.
+func (b *Book) offered(ctx context.Context, visits DogVisits, pressed []store.Place) (places []store.Place, err error) {
+	if len(pressed) == 0 {
+		if len(visits.Offers) == 0 {
+			return nil, fault.Fields{{Name: "dog_id", Value: visits.Row.Name, Want: "must have a free place to be offered: there is none in the next weeks"}}
+		}
+		for _, o := range visits.Offers {
+			places = append(places, store.Place{On: o.On, Start: o.Start, Minutes: o.Dog.Minutes})
+		}
+		return places, nil
+	}
+	var f fault.Fields
+	if len(pressed) > offersEach {
+		f.Add("places", len(pressed), fmt.Sprintf("must be at most %d places", offersEach))
+		return nil, f
+	}
+	for i, p := range pressed {
+		v := store.Visit{ID: uuid.New(), On: p.On, Start: p.Start, Minutes: p.Minutes, State: round.Agreed}
+		v.Dog.DogID = visits.Row.DogID
+		tried, err := b.TryVisit(ctx, v)
+		if err != nil {
+			return nil, err
+		}
+		if tried.Breaks != "" {
+			f.Add(fmt.Sprintf("places[%d]", i), p.On.Short()+" "+p.Start.String(), "must be a place that is still free: "+tried.Breaks)
+		}
+		places = append(places, store.Place{On: p.On, Start: p.Start, Minutes: tried.Kept.Minutes})
+	}
+	return places, f.Err()
 }
 
 // addressee is the owner to whom something may be sent.
@@ -76,6 +113,12 @@ func (b *Book) addressee(ctx context.Context, dogID uuid.UUID, kind round.Messag
 		return store.Owner{}, fault.Fields{{Name: "dog_id", Value: value, Want: want}}
 	}
 	owner, err := b.store.OwnerOf(ctx, dogID)
+	stopped := false
+	if err == nil {
+		if stopped, err = b.store.StoppedAt(ctx, owner.Address); err != nil {
+			return store.Owner{}, err
+		}
+	}
 	switch {
 	case errors.Is(err, store.ErrNotFound):
 		d, err := b.store.Dog(ctx, dogID)
@@ -85,7 +128,7 @@ func (b *Book) addressee(ctx context.Context, dogID uuid.UUID, kind round.Messag
 		return refuse(d.Name, "must have an owner: give it one")
 	case err != nil:
 		return store.Owner{}, err
-	case owner.Stopped:
+	case owner.Stopped || stopped:
 		return refuse(owner.Name, "must not have said stop: nothing is sent to them")
 	case owner.Reach == round.ByHand:
 		return refuse(owner.Name, "must have a way to be reached: tell them yourself, or give a number or a mail address")
@@ -213,12 +256,12 @@ func (b *Book) Post(ctx context.Context, g Gateway) error {
 		return err
 	}
 	for _, m := range waiting {
-		owner, err := b.store.Owner(ctx, m.OwnerID)
+		late, err := b.tooLate(ctx, m)
 		switch {
-		case err != nil && !errors.Is(err, store.ErrNotFound):
+		case err != nil:
 			return err
-		case err != nil || owner.Stopped:
-			m.State, m.Said = round.MessageFailed, "not sent: the owner said stop, or is gone"
+		case late != "":
+			m.State, m.Said = round.MessageFailed, "not sent: "+late
 		default:
 			if failed := g.Send(m.ID.String(), m.To, m.Text); failed != nil {
 				m.Failures++
@@ -236,6 +279,44 @@ func (b *Book) Post(ctx context.Context, g Gateway) error {
 		}
 	}
 	return nil
+}
+
+// tooLate says why a message that was written is not sent after all; empty where it may go out.
+func (b *Book) tooLate(ctx context.Context, m store.Message) (string, error) {
+	owner, err := b.store.Owner(ctx, m.OwnerID)
+	if errors.Is(err, store.ErrNotFound) {
+		return "the owner is gone", nil
+	}
+	if err != nil {
+		return "", err
+	}
+	stopped, err := b.store.StoppedAt(ctx, m.To)
+	if err != nil {
+		return "", err
+	}
+	if owner.Stopped || stopped {
+		return "the owner said stop", nil
+	}
+	about := round.About{Kind: m.Kind, Today: b.Today()}
+	for _, p := range m.Places {
+		place := round.ToldPlace{On: p.On, Start: p.Start}
+		if p.Visit != nil {
+			v, err := b.store.Visit(ctx, *p.Visit)
+			if err != nil && !errors.Is(err, store.ErrNotFound) {
+				return "", err
+			}
+			place.Visit = &round.Visit{On: v.On, Start: v.Start, State: v.State}
+		}
+		about.Places = append(about.Places, place)
+	}
+	if m.Kind == round.TellDue {
+		visits, err := b.store.VisitsOf(ctx, m.DogID)
+		if err != nil {
+			return "", err
+		}
+		about.Comes = slices.ContainsFunc(visits, func(v store.Visit) bool { return !v.On.Before(b.Today()) && v.State.Takes() })
+	}
+	return about.TooLate(), nil
 }
 
 // remind writes to tomorrow's owners, each visit once.
@@ -314,32 +395,63 @@ func (b *Book) answered(ctx context.Context, m store.Message, r round.Report) er
 	m.Answer, m.State = r.Answer, round.MessageAnswered
 	switch {
 	case is && answer.Stop:
-		owner, err := b.store.Owner(ctx, m.OwnerID)
-		if err != nil && !errors.Is(err, store.ErrNotFound) {
+		if err := b.stopSending(ctx, &m); err != nil {
 			return err
 		}
-		if err == nil && !owner.Stopped {
-			owner.Stopped = true
-			if err := b.store.KeepOwner(ctx, owner, b.now()); err != nil {
-				return err
-			}
-		}
-		m.Said = "said stop: nothing is sent any more"
 	case before == round.MessageAnswered:
 		m.State, m.Said = round.MessagePerson, "answered again: call them"
 	case !is || !m.Kind.Offers():
 		m.State, m.Said = round.MessagePerson, "read it yourself"
+	default:
+		if err := b.meant(ctx, &m, answer, r.Number); err != nil {
+			return err
+		}
+	}
+	return b.store.MoveMessage(ctx, m, b.now())
+}
+
+// meant does what an answer to an offer means.
+func (b *Book) meant(ctx context.Context, m *store.Message, answer round.Answer, number int) (err error) {
+	switch {
+	case answer.Stop:
+		return b.stopSending(ctx, m)
 	case answer.No:
 		m.Said = fmt.Sprintf("not now: asked again in %d weeks", refusedWeeks)
-		if err := b.NotNow(ctx, m.DogID, refusedWeeks); err != nil {
-			return err
-		}
+		return b.NotNow(ctx, m.DogID, refusedWeeks)
 	default:
-		said, err := b.chosen(ctx, m, m.Places[answer.Place-1], r)
-		if err != nil {
-			return err
-		}
-		m.Said = said
+		m.Said, err = b.chosen(ctx, *m, m.Places[answer.Place-1], number)
+		return err
+	}
+}
+
+// stopSending keeps that whoever is reached there wants nothing sent any more: it holds for the number, whoever's it is.
+func (b *Book) stopSending(ctx context.Context, m *store.Message) error {
+	m.Said = "said stop: nothing is sent any more"
+	return b.store.StopAddress(ctx, m.OwnerID, m.To)
+}
+
+// ReadSo does what a person says that an answer means which it read itself.
+func (b *Book) ReadSo(ctx context.Context, id uuid.UUID, answer round.Answer) error {
+	m, err := b.store.Message(ctx, id)
+	if err != nil {
+		return err
+	}
+	var f fault.Fields
+	if m.State != round.MessagePerson {
+		f.Add("message_id", string(m.State), "must be a message whose answer waits for a person")
+	}
+	if answer.Place < 0 || answer.Place > len(m.Places) || answer.Place > 0 && !m.Kind.Offers() {
+		f.Add("place", answer.Place, fmt.Sprintf("must be a place that it offers, from 1 to %d", len(m.Places)))
+	}
+	if answer == (round.Answer{}) {
+		f.Add("place", "nothing", "must be a place, no, or stop")
+	}
+	if err := f.Err(); err != nil {
+		return err
+	}
+	m.State = round.MessageAnswered
+	if err := b.meant(ctx, &m, answer, m.Heard); err != nil {
+		return err
 	}
 	return b.store.MoveMessage(ctx, m, b.now())
 }
@@ -348,7 +460,7 @@ func (b *Book) answered(ctx context.Context, m store.Message, r round.Report) er
 const refusedWeeks = 2
 
 // chosen gives the place that an owner chose, if it is still free; else others are offered.
-func (b *Book) chosen(ctx context.Context, m store.Message, p store.Place, r round.Report) (said string, err error) {
+func (b *Book) chosen(ctx context.Context, m store.Message, p store.Place, number int) (said string, err error) {
 	v := store.Visit{ID: bookedBy(m), On: p.On, Start: p.Start, Minutes: p.Minutes, State: round.Agreed}
 	v.Dog.DogID = m.DogID
 	var refused fault.Fields
@@ -359,7 +471,7 @@ func (b *Book) chosen(ctx context.Context, m store.Message, p store.Place, r rou
 	if !errors.As(err, &refused) && !errors.Is(err, store.ErrConflict) {
 		return "", err
 	}
-	_, err = b.TellOwner(ctx, uuid.NewSHA1(m.ID, fmt.Appendf(nil, "again %d", r.Number)), m.DogID, round.TellPlaces)
+	_, err = b.tellOwner(ctx, store.Message{ID: uuid.NewSHA1(m.ID, fmt.Appendf(nil, "again %d", number)), DogID: m.DogID, Kind: round.TellPlaces, Instead: m.ID}, nil)
 	if errors.As(err, &refused) {
 		return "that place is gone: call them", nil
 	}

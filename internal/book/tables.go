@@ -155,7 +155,7 @@ var plainTables = []exchanged{
 	}}, itsOwn},
 	{formats.Table{Name: "messages", About: "What owners were told.", Key: []string{"id"}, Columns: []formats.Column{
 		column("id", "string!", "its own"), column("owner_id", "string!>owners", "who was told"), column("dog_id", "string!>dogs", "of which dog"), column("kind", "string!", "what about"), column("recipient", "string", "to which address"), column("text", "string!", "the words"),
-		column("places", "json!", "that were offered or told, JSON"), column("state", "string!", "how far it came"), column("failures", "integer!", "how often it failed"), column("next_at", "datetime!", "it goes out no sooner, UTC"), column("made_at", "datetime!", someWhen),
+		column("places", "json!", "that were offered or told, JSON"), column("state", "string!", "how far it came"), column("failures", "integer!", "how often it failed"), column("next_at", "datetime!", "it goes out no sooner, UTC"), column("made_on", "string", "the day on which it was written"), column("made_at", "datetime!", someWhen),
 		column("changed_at", "datetime!", "when it last moved on, UTC"), column("answer", "string", "what was answered"), column("heard", "integer!", "the last report of it"), column("said", "string", "what came of it"),
 	}}, ""},
 	{formats.Table{Name: "checks", About: "Walk-rounds: the feet as a whole.", Key: []string{"id"}, Columns: []formats.Column{

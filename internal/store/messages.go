@@ -3,9 +3,11 @@ package store
 import (
 	"context"
 	"encoding/json"
+	"fmt"
 	"time"
 
 	"github.com/google/uuid"
+	"github.com/jmoiron/sqlx"
 
 	"fribbet/internal/core/date"
 	"fribbet/internal/core/round"
@@ -30,6 +32,7 @@ type Message struct {
 	Answer    string
 	Heard     int // the last report of it
 	Said      string
+	Instead   uuid.UUID // of a new one: the message whose place was gone
 }
 
 // Place is one that a message offers, or tells.
@@ -53,6 +56,7 @@ type messageRow struct {
 	State     round.MessageState `db:"state"`
 	Failures  int                `db:"failures"`
 	Next      string             `db:"next_at"`
+	MadeOn    string             `db:"made_on"`
 	Made      string             `db:"made_at"`
 	Changed   string             `db:"changed_at"`
 	Answer    string             `db:"answer"`
@@ -115,19 +119,55 @@ func (s *Store) messages(ctx context.Context, text string, args ...any) ([]Messa
 	return all, nil
 }
 
-// AddMessage keeps a message that is to go out. The same id again changes nothing.
-func (s *Store) AddMessage(ctx context.Context, m Message, at time.Time) error {
+// AddMessage keeps a message that is to go out, and returns its id. The same id again changes nothing; where the dog's
+// owner was told the same kind that day and has not answered yet, it is that message: of places whichever they were, of
+// the rest where it says the same.
+func (s *Store) AddMessage(ctx context.Context, m Message, day date.Date, at time.Time) (uuid.UUID, error) {
 	places, err := json.Marshal(m.Places)
 	if err != nil {
-		return err
+		return m.ID, err
 	}
-	return s.namedExec(ctx, `
-		INSERT INTO messages (id, owner_id, dog_id, kind, recipient, text, places, state, failures, next_at, made_at, changed_at, answer, heard, said)
-		VALUES (:id, :owner_id, :dog_id, :kind, :recipient, :text, :places, :state, 0, :next_at, :made_at, :changed_at, '', 0, '') ON CONFLICT (id) DO NOTHING`,
-		messageRow{
-			ID: m.ID, OwnerID: m.OwnerID, DogID: m.DogID, Kind: m.Kind, To: m.To, Text: m.Text, Places: string(places), State: round.MessageWaiting,
-			Next: instant(at), Made: instant(at), Changed: instant(at),
-		})
+	kept := m.ID
+	err = s.write(ctx, func(tx *sqlx.Tx) error {
+		var there []uuid.UUID
+		err := tx.SelectContext(ctx, &there, `
+			SELECT id FROM messages WHERE dog_id = ? AND kind = ? AND made_on = ? AND id <> ? AND state IN ('waiting', 'sent', 'delivered') AND (kind = 'places' OR text = ?)
+			ORDER BY made_at LIMIT 1`, m.DogID, string(m.Kind), day.String(), m.Instead, m.Text)
+		if err != nil {
+			return err
+		}
+		if len(there) > 0 {
+			kept = there[0]
+			return nil
+		}
+		_, err = tx.NamedExecContext(ctx, `
+			INSERT INTO messages (id, owner_id, dog_id, kind, recipient, text, places, state, failures, next_at, made_on, made_at, changed_at, answer, heard, said)
+			VALUES (:id, :owner_id, :dog_id, :kind, :recipient, :text, :places, :state, 0, :next_at, :made_on, :made_at, :changed_at, '', 0, '') ON CONFLICT (id) DO NOTHING`,
+			messageRow{
+				ID: m.ID, OwnerID: m.OwnerID, DogID: m.DogID, Kind: m.Kind, To: m.To, Text: m.Text, Places: string(places), State: round.MessageWaiting,
+				Next: instant(at), MadeOn: day.String(), Made: instant(at), Changed: instant(at),
+			})
+		return err
+	})
+	return kept, err
+}
+
+// plainAddress is an address as it is compared: without the signs that people put into numbers.
+const plainAddress = `replace(replace(replace(replace(replace(replace(lower(%s), ' ', ''), '-', ''), '/', ''), '(', ''), ')', ''), '.', '')`
+
+// StoppedAt tells whether somebody who is reached there said stop, whoever it was.
+func (s *Store) StoppedAt(ctx context.Context, address string) (stopped bool, err error) {
+	if address == "" {
+		return false, nil
+	}
+	err = s.row(ctx, &stopped, fmt.Sprintf(`SELECT EXISTS (SELECT 1 FROM owners WHERE stopped = 1 AND `+plainAddress+` = `+plainAddress+`)`, "address", "?"), address)
+	return stopped, err
+}
+
+// StopAddress keeps that an owner, and whoever else is reached there, said stop.
+func (s *Store) StopAddress(ctx context.Context, ownerID uuid.UUID, address string) error {
+	_, err := s.exec(ctx, fmt.Sprintf(`UPDATE owners SET stopped = 1, version = version + 1 WHERE stopped = 0 AND (id = ? OR address <> '' AND `+plainAddress+` = `+plainAddress+`)`, "address", "?"), ownerID, address)
+	return err
 }
 
 // MoveMessage keeps how far a message has come.

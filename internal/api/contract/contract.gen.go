@@ -612,6 +612,18 @@ type Advice struct {
 	Purpose Purpose      `json:"purpose"`
 }
 
+// AnswerMeans what an owner's answer means, one of them
+type AnswerMeans struct {
+	// No not now
+	No *bool `json:"no,omitempty"`
+
+	// Place that was chosen, from 1
+	Place *int `json:"place,omitempty"`
+
+	// Stop nothing more is to be sent
+	Stop *bool `json:"stop,omitempty"`
+}
+
 // Arrival what was seen before the first cut: how many of the toes' nails touch the floor (none, some: at least one, most: more than half; left out where nobody looked), and whether it clicks, limps or is sore
 type Arrival struct {
 	Clicks   *bool            `json:"clicks,omitempty"`
@@ -2177,16 +2189,22 @@ type MeasuredLength struct {
 
 // Message defines model for Message.
 type Message struct {
-	Answer    string      `json:"answer"`
-	ChangedAt time.Time   `json:"changed_at"`
-	Dog       string      `json:"dog"`
-	DogId     Id          `json:"dog_id"`
-	Failures  int         `json:"failures"`
-	Id        Id          `json:"id"`
-	Kind      MessageKind `json:"kind"`
-	MadeAt    time.Time   `json:"made_at"`
-	Owner     string      `json:"owner"`
-	OwnerId   Id          `json:"owner_id"`
+	Answer    string    `json:"answer"`
+	ChangedAt time.Time `json:"changed_at"`
+	Dog       string    `json:"dog"`
+	DogId     Id        `json:"dog_id"`
+	Failures  int       `json:"failures"`
+
+	// Guess what an owner's answer means, one of them
+	Guess   *AnswerMeans `json:"guess,omitempty"`
+	Id      Id           `json:"id"`
+	Kind    MessageKind  `json:"kind"`
+	MadeAt  time.Time    `json:"made_at"`
+	Owner   string       `json:"owner"`
+	OwnerId Id           `json:"owner_id"`
+
+	// Places that it offers, in words
+	Places []string `json:"places,omitempty"`
 
 	// Said what came of the answer, or why it waits for a person
 	Said  string             `json:"said"`
@@ -2199,6 +2217,9 @@ type Message struct {
 type MessageInput struct {
 	DogId Id          `json:"dog_id"`
 	Kind  MessageKind `json:"kind"`
+
+	// Places that are offered, as they were pressed; the best when none is given
+	Places []PlaceInput `json:"places,omitempty"`
 }
 
 // MessageKind defines model for MessageKind.
@@ -2773,6 +2794,16 @@ type PicturesKept struct {
 
 	// Place the directory
 	Place string `json:"place"`
+}
+
+// PlaceInput defines model for PlaceInput.
+type PlaceInput struct {
+	// Minutes that the visit holds; the dog's own when not given
+	Minutes *int `json:"minutes,omitempty"`
+	On      Date `json:"on"`
+
+	// Start A time of day, minutes since midnight
+	Start ClockTime `json:"start"`
 }
 
 // Plan defines model for Plan.
@@ -4090,6 +4121,9 @@ type ReadListJSONRequestBody = ListInput
 // TakeListJSONRequestBody defines body for TakeList for application/json ContentType.
 type TakeListJSONRequestBody = ListInput
 
+// ReadAnswerSoJSONRequestBody defines body for ReadAnswerSo for application/json ContentType.
+type ReadAnswerSoJSONRequestBody = AnswerMeans
+
 // TellOwnerJSONRequestBody defines body for TellOwner for application/json ContentType.
 type TellOwnerJSONRequestBody = MessageInput
 
@@ -4317,6 +4351,9 @@ type ServerInterface interface {
 	// GetMessages What owners were told, the latest first, and how far each has come
 	// (GET /api/messages)
 	GetMessages(c *gin.Context)
+	// ReadAnswerSo Say what an answer means that waits for a person, and do it
+	// (PATCH /api/messages/{message_id})
+	ReadAnswerSo(c *gin.Context, messageId Id)
 	// SendAgain Let a message go out once more that has failed
 	// (POST /api/messages/{message_id})
 	SendAgain(c *gin.Context, messageId Id)
@@ -6087,6 +6124,31 @@ func (siw *ServerInterfaceWrapper) GetMessages(c *gin.Context) {
 	siw.Handler.GetMessages(c)
 }
 
+// ReadAnswerSo operation middleware
+func (siw *ServerInterfaceWrapper) ReadAnswerSo(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "message_id" -------------
+	var messageId Id
+
+	err = runtime.BindStyledParameterWithOptions("simple", "message_id", c.Param("message_id"), &messageId, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "uuid", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter message_id: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.ReadAnswerSo(c, messageId)
+}
+
 // SendAgain operation middleware
 func (siw *ServerInterfaceWrapper) SendAgain(c *gin.Context) {
 
@@ -6725,6 +6787,7 @@ func RegisterHandlersWithOptions(router gin.IRouter, si ServerInterface, options
 	router.DELETE(options.BaseURL+"/api/lists/:list_id", wrapper.TakeListBack)
 	router.PUT(options.BaseURL+"/api/lists/:list_id", wrapper.TakeList)
 	router.GET(options.BaseURL+"/api/messages", wrapper.GetMessages)
+	router.PATCH(options.BaseURL+"/api/messages/:message_id", wrapper.ReadAnswerSo)
 	router.POST(options.BaseURL+"/api/messages/:message_id", wrapper.SendAgain)
 	router.PUT(options.BaseURL+"/api/messages/:message_id", wrapper.TellOwner)
 	router.GET(options.BaseURL+"/api/gateway", wrapper.GetGateway)
@@ -9486,6 +9549,46 @@ func (response GetMessagesdefaultApplicationProblemPlusJSONResponse) VisitGetMes
 	return err
 }
 
+type ReadAnswerSoRequestObject struct {
+	MessageId Id `json:"message_id"`
+	Body      *ReadAnswerSoJSONRequestBody
+}
+
+type ReadAnswerSoResponseObject interface {
+	VisitReadAnswerSoResponse(w http.ResponseWriter) error
+}
+
+type ReadAnswerSo200JSONResponse struct{ MessagesJSONResponse }
+
+func (response ReadAnswerSo200JSONResponse) VisitReadAnswerSoResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/json")
+	w.WriteHeader(200)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type ReadAnswerSodefaultApplicationProblemPlusJSONResponse struct {
+	Body       Problem
+	StatusCode int
+}
+
+func (response ReadAnswerSodefaultApplicationProblemPlusJSONResponse) VisitReadAnswerSoResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response.Body); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/problem+json")
+	w.WriteHeader(response.StatusCode)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
 type SendAgainRequestObject struct {
 	MessageId Id `json:"message_id"`
 }
@@ -10668,6 +10771,9 @@ type StrictServerInterface interface {
 	// GetMessages What owners were told, the latest first, and how far each has come
 	// (GET /api/messages)
 	GetMessages(ctx context.Context, request GetMessagesRequestObject) (GetMessagesResponseObject, error)
+	// ReadAnswerSo Say what an answer means that waits for a person, and do it
+	// (PATCH /api/messages/{message_id})
+	ReadAnswerSo(ctx context.Context, request ReadAnswerSoRequestObject) (ReadAnswerSoResponseObject, error)
 	// SendAgain Let a message go out once more that has failed
 	// (POST /api/messages/{message_id})
 	SendAgain(ctx context.Context, request SendAgainRequestObject) (SendAgainResponseObject, error)
@@ -13014,6 +13120,50 @@ func (sh *strictHandler) GetMessages(ctx *gin.Context) {
 	}
 }
 
+// ReadAnswerSo operation middleware
+func (sh *strictHandler) ReadAnswerSo(ctx *gin.Context, messageId Id) {
+	var request ReadAnswerSoRequestObject
+
+	request.MessageId = messageId
+
+	var body ReadAnswerSoJSONRequestBody
+	var err error
+	// A request validator built on kin-openapi's openapi3filter with
+	// KeepValidatedValue leaves the value it validated on the body. Bind
+	// that value, matching member names exactly, so the handler receives
+	// what was validated instead of a second, case-insensitive decode.
+	if vb, ok := ctx.Request.Body.(interface{ ValidatedValue() any }); !ok || runtime.BindJSONValue(vb.ValidatedValue(), &body) != nil {
+		err = ctx.ShouldBindJSON(&body)
+	} else if binding.Validator != nil {
+		// ShouldBindJSON runs the struct validator after decoding; keep that.
+		err = binding.Validator.ValidateStruct(&body)
+	}
+	if err != nil {
+		sh.options.RequestErrorHandlerFunc(ctx, err)
+		return
+	}
+	request.Body = &body
+
+	handler := func(ctx *gin.Context, request interface{}) (interface{}, error) {
+		return sh.ssi.ReadAnswerSo(ctx, request.(ReadAnswerSoRequestObject))
+	}
+	for _, middleware := range sh.middlewares {
+		handler = middleware(handler, "ReadAnswerSo")
+	}
+
+	response, err := handler(ctx, request)
+
+	if err != nil {
+		sh.options.HandlerErrorFunc(ctx, err)
+	} else if validResponse, ok := response.(ReadAnswerSoResponseObject); ok {
+		if err := validResponse.VisitReadAnswerSoResponse(ctx.Writer); err != nil {
+			sh.options.ResponseErrorHandlerFunc(ctx, err)
+		}
+	} else if response != nil {
+		sh.options.ResponseErrorHandlerFunc(ctx, fmt.Errorf("unexpected response type: %T", response))
+	}
+}
+
 // SendAgain operation middleware
 func (sh *strictHandler) SendAgain(ctx *gin.Context, messageId Id) {
 	var request SendAgainRequestObject
@@ -13754,499 +13904,503 @@ func (sh *strictHandler) ReadCard(ctx *gin.Context, cardKey string) {
 // const string: with thousands of chunks the chained `+` fold is several
 // times slower for the Go compiler than parsing a slice literal.
 var swaggerSpec = []string{
-	"3L3rk9s20jf6r6DmnLf8bB16PE7ivcx8SpyL88a78Wv7WX/Yk1JBJCRhRRFcABxZSfl/P4XuBngDRFIz",
+	"3L3rk9s20jf6r6DmnLf8bB16Mnbivcx8SpyL88bZ+LX9rD/sSakgEpKwogguAI6sTfl/P4XuBngDRFIz",
 	"3uxzviS2BeLaaPT1179d5epQq0pU1lzd/nZVc80PwgoNf/tWbX8s3B9kdXV7VXO7u8quKn4QV7dXhdqu",
-	"ZHGVXWnxr0ZqUVzdWt2I7MrkO3Hg7qv/W4vN1e3V//WsHeMZ/mqe/VhcffqUXf1oxSE5hLTi8AhjvOZF",
-	"IXRylBJ+fvA4n9zXplaVEbB33/B839Twx1xVVlTW/ZHXdSlzbqWqnv3TqMr927xBfH8wUiFMrmXturm6",
-	"vXq/E2yNP7O1MLIQzLp/Ump/9Sm7+kZU+e7x5gG9JWZhpLWy2jJumLTMWF4VhlXq6KbxkpeiKrh+tJmE",
-	"DhOTyen3J4bxotDCGJyGLh5xCrpID+9+y9wlQgp8PFrodJkYvFDbJ4YhaRt3HHYnTngg/jx+4FYc+enR",
-	"JuX7i8zow45bIEl1rNx8tOCwNa9UY8SjTQB7S22IuJe5MExWMJEdts2ufpL20Sbg+koMv5c2ein+Kozh",
-	"W/F4pBE6TEzkEH7Prt5otS7F4czYNbb4f5bNwfebogRp2FGrapux9YltpCgL9l9vv3/J/vLViz/9wU3s",
-	"nQA28ni7EjpM8a3we3b1rnSE8lOljtXjjd/pMzKFV+oIVNkY4biVgdYsVwfBVGPdpD4ovZfV9oMQ+0eb",
-	"VLfP6FEJuCtawIEpvYfXlL52nX9duDsFYoNWtdBWekIuxNTgf+OyfOnafcquFAwJn/ansBbGso3Uxt4x",
-	"u1NGMN2UonCbwkpu7FUGMoKZGuy9UuXP2Omn7Mqeavfuc60dt8qu6kbXykzO+A01w5feywn/wNW2vbTL",
-	"+SUMpdb/FDmc49day3tewsEVhXQNefmms3sbXhoxPIqjuzVHbpgRomJrsVEan3jYG5Y39pbt1JEdeHVi",
-	"agM/WSXME1ZxWRpmVZPv8INSKc3+q1KVyJhRB3HLuGWl4MYy+LeDMvaWHXAAXrEdLzd3rBQbC7t+BHqo",
-	"1FoVJ1YqtRfFHzLmXpXjTjhicSwuL2W+Nxkr5aE2TGlHP0Zp2KU+oUBD9yfaqLVSpeBwSvBx/CfoK/oL",
-	"LFRWW/erqJqDOx+31iv30cH9z62vczLGatc8u/r4dKue0j9qkStdXL/3nXV+fSoPtdIWRWW7u7q92mi5",
-	"Xgv7TFZW6IqXz3KlxTPsAq/VmAjMfkzr8DxWgv2rEcb9k9t+CzzAsEp8dMfDOJznLZPWcYdSNTqjE3Ff",
-	"/6uR+Z6JqjAZs3wvGHec5F5AI3qARVUws1NHkzHduA43stoKzbRqqoJJd6P8vuEAV9lVyaviwPXebSL0",
-	"d5VdbXgOm3pQyu6m9nPtRMZrt+oLdnJN8mZGEvWY3axPFv+wUfrArVMcKvvHr67CpFyHW6Hd1h94IVbc",
-	"9loX3IqnVgJ59JfxySsJv41/0KIueS6K8UlKfOHclnOmhbHuMoXm2YhsB/wERmxnmtH6OiPGGEtH3Rjs",
-	"TvtDf5qVOAb2OpeR0hFEmGgltzu7slo161KMBzvuTkB/jmszaPvEAEerlGVuqXdMHGp7cuRcOR5y5CZ6",
-	"HO7T8jQewF0daaArJni+w0Eiu51dwS7GL2Ahtcit0icnJx53ErnmiXEdJY55y/UkkPODY8tuyY6tDFdc",
-	"SCea2/E4A/rA6bdb0U5jeApZOPw4xejxxH+uBPAY/4poXu0zkNcd/3GbXPDTmI8vfPCJtUwpV9jKtW90",
-	"SVx9fJxbXk/19J2x8sAtjL3Vqpn84Ado5F4hUW3tbkn/lbCrw2F1JEmN5ls1hzVyIFWt4BGOLwZ4+KpU",
-	"1XZ1OMRp1DgyOkqLD7qpuRaMuHupjo7DtyTUDosdx/rEJfoDh3bpDsxOaXvJ1HZyu4PXR23g+dK82orY",
-	"OKY4u31mx+tJWnsHjVxrN4Ulp2es+8MMUn5n6Qur8Dyjm7LV6mh3KD41lZWlu+ggpAhzx5xkEq5/Je6F",
-	"ZoUSJrYrVtXRAQpR49mhSOBkOVkJthYlqRTuAj9xEmANv0T71vJwwIfsrNHBL7jR1aoQ2wgPJslT1jSB",
-	"ndLyV1VZXo7HjUvReDv9OWStEILnHjaiQ9Aj0hzeonCLPT30L2mP5DrL61zVlgNFGam3r/WZIq/MUUwy",
-	"ubeC5277vsbWnzL3pHoV4dyHXpNw7JGXh9VBVg3JQUMlaqAuGLmtMncvHc3AC0VmO3PLOFtrwfetjsFt",
-	"l05J8K+UFSQtjqjJTSb2QNOrx9aNZa4NvP5WlUXmNAT69RZ/sjutmu3OKRwHfmJrAQ1bztLjcR3umfMm",
-	"aJKz5JmX+EFMoHEqNs/tyohcVYWJMzxHYk6IsijsbbWsCqGZsfxkWoE9Y/9siq04OI09tmNKOdpKj+RU",
-	"OzcSdcfcB4bxjRWacWQnsX7JQj/DeO2E/gI5wHhTxb13DoxnBQqn4/JkVivVNip2A+Gt8EaYmLjELUpt",
-	"mq4D42Zv2EbpDt06Ef0W/o2TOQ/3XRrGj/zENlod8OERGrWUWTQwvoFDUtiJshaJB3unymLWya1LIQp3",
-	"AeAIpWE7URb+nvHqFDTqKP93w5g4x1UFPz0xrOZOqaNzUNqRIfFjMN3M3IxXqixiW+BdMbOICUwzEy1f",
-	"c2O/c5TlP1g5phJdIbAod/g9iRktU6hCVFHp3L26kWtL+0WWEUdAxNV23LC8VAaUtFm71ZVphzvmRl+h",
-	"OW7Oq3qQVZG4GFYx92vL/qxSZTBk86o33bGOMlTU3LrT2/JQAoLH0O0LjE0HxZQ7LXN1WzVlGZtSQsf2",
-	"JDH6Yf6+1twYkeDeuMig6bX8e6uEIZMIslxPecB8qhOuB85h7r684cZ8ULowUQukUHVcjVT48snOK6wF",
-	"U1V5AmWsFtqoykuN84mg1lwakaI39B+BQnoUZRm7W06sXMELBKJOWf68ubr9xwSj5dX+6tMvWUpxwAdN",
-	"2tA/MscHD+DEHLzt3g92FFp0jJpE5vg8uetGTx6IqLxYFfo0cTWphw3P3eHkgq6m1MCgjsJaUXS4l3sw",
-	"rTd/RLdXHESRGtRYVRv08JZKFbcsmIdLLsE4DiKVKI3An6RhleBamMRYR3KJDseiy+toQRqG7boWrE4f",
-	"0uxXpTzIGMN1U3DEmpM4t+P3cc0PpdDZzwwZH0cDupfQS2Rk3jyKyuKFnn9fj7GLY2oxrSm9g0aoTWqL",
-	"7edZG93RTqqrVfFGSXw4XfuaLCP9TXCkaJyQ73mbeygC6XALrx09fFY5cWvuznzP8+iDB32nRSG83UEg",
-	"kjiDxjS8LE8wsVoUt6zkyARAqmP3wgotK64lr55EBSPT1N6MfFbccLov6NGqnOMtCs6EqNZ99CSNjhW6",
-	"/Ws36/ZVBhu8mVR8O1SftUE1ZARW1ZWXzYMYSoug15FopncFg8zuX/vA8ANn6ehKJHuMNZ6xZjIQd4dn",
-	"3qHHzu6FN9hLse2hBebTFQHDxe5wXxLmwksZ1MyhapHUz1tf5dj7C+4V1E6tYoVCSQtf/pGtE5WFroMp",
-	"OEW8JoaXCc7ll8glX4ucU9zD6Ld8x6uUcRoeSSetgBgR6Thv4qY5ok9YZt7Yu47PyCsjbnvJTeReJtWA",
-	"bhK7cOKUkhuCg7IQuSyEycC4zxl9G1PY9yT1nruOfxe6kLn9yTX1cnVslWhu9BrhWpRS3IvCnehaMCKf",
-	"0Wrqkk+Kki8buKFvSpyzu2iJV667y6jwTd//PV4+IqtwiDS1dr0t3eAZ0EQCySQp/2Vjx8apDblA5jB6",
-	"WURJFc8gYqls0Bo24eYCNgfrwi+S8wdlYmxdC/d5Uhuhq/8JLubk8/a1gaA5r65H3XvkqmHEesd0DYJZ",
-	"3GDw+X0ldr79KxBI5D0vnFodtwgV25jf07ub0dGlNhtmHBuA6IDURoGYkrhN0rKcV+CuztC4Y/gGPGi0",
-	"7w8SVzZK5ymTl9P/SHcfzksaZvKdU8BBSVRVa3Zqratujig524wZK2q2PsH/o3uwRcE0RmhHMElIJxrB",
-	"NmJTlGRByHcyRsWamvEtd0+DNxGQJhtnuj60acA/1UHgI+gts+hXaG3Bbu0orUT7DXECk6Yfatf5JuFS",
-	"0kIw8HcamotVzO2+EbDtWbv5VtaZ13LGPu0xlxpaa2ge869OdxVj20+1tXHRMRa8E32YZjDoN0Ta7qWo",
-	"RJEWVcERpBorK0Fvu6ObRRtUa2HMyqq5180bcudaX0nrVfdhHWNRfw8XIRETNMfT9841eguex4t8fY7v",
-	"UPTInD0gpSYuzeETEbtH7hKmXazIYtWGlXK7s2yrxSnuMCwwtnfiGSa/W+tnI8cbft8l5R6d0TvTOzP/",
-	"7LUL7zyjgeG250hPjH8EWu8cve3dW+m5Fl2MdpPaQ+nQaMvBe9FLXWbjX7HAfqPyhxZ8/929qOJ6g/f+",
-	"QMDSPS9R+CyFdZo1hWNttTr2bHfiXmg03pHVri/X7OR2B67I+LUs1fHMrxWJSnNlC6MaPc1m3mGrT9lV",
-	"auQBTWGz7mSz7rrCuDTh+M7LavsNzyOS9geSDUC9BvFeg+bmgxcM5EIwjL7anezuMNpk1yBxw4hb4uGR",
-	"4nQQ3D3pEGDkFETNjzBG3OlWibm26a3i5WrL6xTDc+pyVAT1mhuZcgpFdsQHOy0gCCEu8jppx8m8W2HJ",
-	"9wJbJU27yWNWRj9NvQHYqm8wm7OBTqQysekGQcXMtveVvHrnJLTRrgyIO6zWz7V/jn5SWSAyv6vtecYI",
-	"vpsd0ydWjI4cx7uRQOZ9nRNBY9zuUuPKWui3gsdJ7edKoDncX4YcP7hjnFGcGXMa6BbJg+Jl+ytIaYpt",
-	"9Nx48rGJlm/VMaYJYm5PTEct1HaS+Bz3/1ahW2mzIf/0LJr52TWPXSMn/Oy6JiIrPlqI6QSDEvjsfpk6",
-	"sgJ86TSlxNGVkYBPXpYTzno0ieS8LIXTIoiSar4VFIoR9eHnfriZkRV4XDHNS6vD3BsOQVNzGx+5jAUq",
-	"qKojbrtVzuUJyTUMTgoW5OeawQH47fKTSpzf4d2OxNYBB6t68fxG4R89U/Peo0GwDAbiw4sli6IU7C8v",
-	"2P8K9xbMROy//rfYbLQ4mT+Mozh52b2onaN3j3dKHIkHOW5iHQ1FTzcetMWOaJzUVokIbzyo2O7BtoB6",
-	"DvqwtHcM0ipu4e+qsb3Qpc5z5ZSl7rUNFvcjL+G114KD1OvV64nAdysOtdDXL6XOm4OxYKe7IAQeu4H9",
-	"cwuYQbZEV/SBauyCb4bC3A5k6wPmb8D4ba/xs0Jv4kDkKkWRYNFV3BS+UweRdrsWigIqg831XhppF3nB",
-	"dz3qnRHz78aJ/gBcZebLDYleumTcuCf0qJ4W8iAqA5lAzKljt4xX7N3ff2DueyYrZv7VcI0mkOdRr6H8",
-	"VcQvbqPL+PPaPWHXKPNJ0dBX7FjhTePRaHeMhvAZlhD0C+4YUYAUXpaZ42DkkYVnZuxgmMiGIE1xh2wC",
-	"U3naGaXI8HtvWBuGq+sqGodmKW33ienk1WC4ANu4vu7Qq04RR/MES5nbRovgsh0Hl0GiQvT4jrKIOrjl",
-	"R1GayCM9vLrweRgiCwtP7dcbIuOzqWn9vVQ1ascTxwjN4sM23kzU73iOa4g+9q6hVGgTKYzSML5WjR0E",
-	"Xvt/9rEOj6FHoYtu8uaR78c7afGrM7v0UzRIrOskR59bJ5f0qPT+jqJQISksd/ez4+C8A2d1KTKQODrx",
-	"HjtRFnes1qLmWmTeCgxaD750/pXsju91ehRyS0z5gx6m3spCba+7y7zgnXSH57b45U7k+x+rGp+9BcQM",
-	"sc9RNcg4FY6XpHX7dk5c3vCyhD9uNvGY5JDjOJJKOdtxXTAfYx4JLuVSx0zI9igoNqfmXRdj59PZsZry",
-	"UCdTazAcdbZFnPAmDvzjj9j+q6/GV2N+6J45irKMnwb9krFCmnzHNWounK15wcyhF7N21v9Ih0M73Rmy",
-	"3ZispQq/IdEbulMyDwrpXILLVdLUK/N9JQw8+py5dviAgr5vUHjYCFE6TRzYWUgvcYrBQXDTaBHNBBJV",
-	"sarhNVoQaAQq61TsMEc2vFOlLPgpQvMFhcVjTBJFHzkONdtM865Gymxp7Iubm5g7R2+FsatURATm5kEb",
-	"8NWTjuRWmVGEOURG/IkdDqwQoqZN9nmdkiKXuh/G9hqc9+7HlBcgbyzEO4XAWwhK7HfXvZBojW8qOR3x",
-	"BE3/u8J4ygPX2wSpdeImOLNaHlgp+D1CZWy0ai0/ydQwrUoxbWYp4VLfC21kzLVKg3gkhl6sJiQg3jIt",
-	"No0RFAj91c1fQiA4tUI7VMGMrHJx11H2sA3lz8IJQrKVBzeImjsIGuUsgAI99iBezTqUD9DUH8oRARjA",
-	"LO4vzPmvqd3IJqngpe1SR39aXQKIjBtlaKXK9++sFhZNWQvgCr7X6oDhcRICARhnBccwQ4rvQ/l5EJIy",
-	"wywEk3ovDxTLt6B53GRjVXrt8N2ITL8Oiyr4KWOUdYUkxw6y8GnHB/5RHpx89Pyrr24gxA7/ejOitQH2",
-	"gFMzrmECF+EOgMYDQpDq2zIgPQ6esJ4FOi2LKdD7LxfCQtyKn0FTeR9eQf44v1fyoyim5uT48fVL76Zc",
-	"PC2QSnFeTTSdCUPYBNfuZa2lyOGQ931IBPR5+lS7zCe1Tc19L+01jXvB1PcAK5RdvWzsW4o9G0gR4ZUb",
-	"s2b6YCL50secQfPojWjs26aKDm3iumt0QuNxDUaBJcY0bwXgYSyV47kRK15tS+ETVcd+OlGHCI3Rj2d8",
-	"cr3QjtGvvWd2QQ421zmL5GE/Mal0bs0L2ZhkpAQECaR+tbyfzdb+cpRmJ4qOS3IgsPC9qDL3MtdabWQp",
-	"yAcrAZ4HhBlDzkhWiBqyvatomuiADrpBBoOz6y61c2p+FeGsegnB3ceu3Ys0jZmmjMRIYpzXfP3nHbSP",
-	"RtMNY76p58SMQrTp6AReqaMXTaUByVUiKgOEPmTufVVqT5k0kFCZNzbz4WidADWl/T/WJa8CnQ0udzIY",
-	"2ce6uolgnGvIFdupMkxnIljZxO9CSYEUB34iDKzNxmc2So1ZW72Qim4gM5g/KKF9UQCY3ItY2vIAVumQ",
-	"dczOsJOApnPr4V4sZDOsxVZW6H2Io9AoY89Ga9HCIZRlfPebypyJEHfXE6LkmeEnJmfHBRCLj+xNMiBp",
-	"EPrYRiS5e4+BLkCjBj2MoNQyd7LK2MEJchtxI0+/HpTfj4dHW9Pu79ng6G8p+quXmXM1IRhxK66/xXbL",
-	"JSOwa9DIKQnECOsEEMRvdF+Y2y5wV9GIoPXQrgPlE6aEV+M8DmcOdva9EDXLS8H1HxhlVHtsTOyRPKQY",
-	"2uDhvHhAqvC2P4lhoX/wmWzSa2nMKSCQzyPtLeMwoNBsfWqnnkF6pVKH9t/9HDoC1lV2FRAX/K9R2cp9",
-	"8PSe64of3Fb+A/f0v51OfkUb/D11BH952emtJ27Dkq/xRC6Rtyl0xZ2qiKPhOQJPgUR50C88NrN/mC0v",
-	"6bequbszi3CvjBDVog+OOxVPYG0MiQjd9Eey/Rgui8nYlW5ClBulu552ohludPSmw8lcYhBO7iit9vzE",
-	"O3OOTkuauuSn+CtvFbws7i5bpUVBWTR37NCUVtbukTmxWugV/pxRurJVkH1z4OU4tDD8EJXX277iIuXp",
-	"sFYznInUrtdf1g4d3QcM0hlEsWzF6uS0sehs1lLb3aqYEb/rjcn4hSCon2RuxkGsVJXP7rXwnHyqscGU",
-	"A2VXuZoOIAbdm6yu3gI+ZXktiTKXgDSsClWJiXjS+fJvyPqfm95f83sARVntzwA+LQ4hBNl6nqyOgFJK",
-	"2xVGjsapomOyjJkJy71IITeANd797l5Yv1p6TeeKZR9wgJiTEQx8888HjY/RnoZ631gzfCxTJTBzv6OB",
-	"rXfu8/iqZh1m0K66e50ipBROJmsjNkeLGK58QA2BmDo30V+KBCO75JHpsbqBLgSOafcOIAoEimAFP90x",
-	"WRkLsHwb1tu934VXDhPBCn5q/Tzkk+JbLTAfE5U6sNGjTODNCIOo6k6Q0H8en43wz4TmCL8HGRo3Qzgp",
-	"UhQAwYs5+KizgqDURdsNmFv7Sh2jGfCOHldtluA8qAyfLzgCy1Ab5hRwwsuwcExg8tlwzVrIAIT+ZQTb",
-	"dDb4oheqjq4mMZ/9+UflvFP5YU9MaARW/PmbiPdltIWgFbc4puWe1n5o8t0dXl9/spZt5b2ogs9RHCH6",
-	"gpdH4J3//tcvkqekBd8/FfeiIv3Qp3czqxTkcngQpU7GyxDqp5vd5O76atpV9t61+9HO8RnCloWgWC14",
-	"cccqIQriNmBWYD2QqO4DfvEr2pLk85uYE3rCmooa/ZbXLUoHMviiEXfsBn3NRESYs5cCenvQ4xx7xTr1",
-	"KoYhwo8HsLcEnq5sJzQzOdO1XyaMNnV92lHa9nkceN+wm2Y3zSfG4f09qA+fcNfB5fCrTsgaf5fiGDsi",
-	"Hyod9W9VFt3nECNNGJA+rDzr4L5TuDhS3o7fu5crQ7NN2c2yJTOeT2sVVRukrjZE1u0j56QYiE9Xqrhm",
-	"f1MMEA3All1yeZiPvEYB4THcxscl0RmlWFqAw0Q+kmPmmHSx9TnaYOFjR6hpsBGih0EHu8SrEyZjqw1u",
-	"e7cWwuIg1O/dd/H0poxAamdAIrtWYL1WKaxDyNBWe3Q91PyYOblVtAijy9DG/+ov2ShLTRTTggM06gRt",
-	"n2/80fq2K1mtPBcdPxeqFtXKZ8HP4l1zIEb+j3s5A8AIryZz6BHqLGBmRY6jdNLwQnj3d9jbu+Zw4PoU",
-	"dQVoLqsELAbVKUCuhbAH3gE0xDqXEAaWAm70g6xqfkzF8x44wNACNiyJzidhH4juddydVhXlI0QB3dEI",
-	"XilcqdNKIpiUsDhxNS+/KwxJ5x6uY+8l6GQz4u3LPJ/vHMlw4/pcKfmIGEqaGhgLf5/MufswnVn9wOwn",
-	"3a2409T12ZS6bxvxWho7M6muUNsQtwfF1mLypWs0ez3fNiKVNBfHCCFXihFc53FfY8ltIjkEEvdjQZq2",
-	"dSR54ZmqATSlMAy+6/hBKfrOCFHN5+z3ogiA4qPsyVw10+Gpb6nZMimsk8Q+EMfBmYYRqhSKKD+S7s53",
-	"gs8WTeLLGpCkl/Z8RjxQiU8d3BBQYYkWHTynBLl6dKTHjY5ZClI0M5pmCDnb8WxiyIJtawjeAXuHyhMe",
-	"8vmYl/wYD7M9F5QzVZFhIpZmoh5BzbWILm+ndIWmnGgg7XjFURiP+bE6s/D1HyXSZmg0PYOmH7YnQb6X",
-	"xXctMwf+R8Sju3d4ntQYEKGXh2zfsecDy1LKYLjoSZpng1tsqnqw6SmSwIsxz/vt53Vi9I5zwsEQZnTW",
-	"c4Dv/me1t2Bfzez3y7c/rw8tseIUzXzHaiO64w4ToEp1ZDdI6mXP7dEVfJxENulcq6wofOJS0ja0XOmb",
-	"o8O9O/Cy9IqcFtz0fIxdUGBeFYOidmUfpYm4LQTXAxIBCGMx8FHLY+iVLUz0R4vl5YBWM8yqAlWOasyg",
-	"dtcJ2XHsJ9iqokMmYBmI6YJvIOeVR+lkmIopTQryX4YIMQiS4Kd4NMp09sbuNG2UQyhXOpzOUQRtraOk",
-	"pZEeQiZVAmQ7IBr6TSXFTW7doJumLKcizIGNXr/DXhZHMWFmj9uMUAspkviAjNRjKpgAMnHD/pevAIkO",
-	"LsB/pAyLCLpVKrJaHZNh1QnRbBF81eCoMXAQx8zCxEKn0WO89zVX5+fC/AzRXQhQBajbdS0q9JyhVa/K",
-	"d3ceeNewvayKFmupEqLw6LxQCXbkOl5cK2hJSNf6NF1tmFdmugSRj03NWLQYUbwozjLYUxHTjiH1COMj",
-	"icEVqhJErMpQfT5A7Q9Q6GVx250lFktybND2y2OGKA5YQYzvLcHYPVdiRkZWBnUO144vKkxlE2VpGGV6",
-	"fXxNVeue32DqUfh7ZJaLKrvMScqHWxLQmi/ABKXk1Rm0B80+tQk5KQchBqXTA571KzCQtR0BfS35IOZy",
-	"oKWAe+mCJpv4rUHorSGCwa1Pt8DkOkdo6CQgpC5UKyEIP1B+UxGGxpA+Ij5zM6ucCbY9zrS11h6ka7zI",
-	"zkSp2gmzaovlhOG1wfIxt6EWJy2GcW9pnVzTJXCkpkjo9UcIhjgcfHEyyE9w8wHxgOsCsFCgJHcbzJGN",
-	"M4fjBdQ87Q9jauj59efppkCRBhyBko+iLN10INjG7AUZTrZcVhjTjaXn45ijXgsLWkZnS7+K7WhHGYwo",
-	"vPPrLMTiwyCkC3hN8hn2UBghvTGg8VF1hE4KfAcCtKnAfdlFPCUAXnKui2ILkeD9AscBJZRgTDtYp/D/",
-	"VYt4aqwsy1UH9zSQXgT5lAoe+Ge8rfVAt3VWYeVL4TLaysqwo97wvcAO05aGm6WchnpfLe28oBfKB1JM",
-	"mE1pwBhVfB8t6ktpORstDORCYbrOHWQk6z2V0z7upBWYt+L+dZWLympA70aUXtccc1tUJXzzddmYHatl",
-	"tV+Fhh3xABoB3QA+b6dfOH2o6+x6cCId9RGIapas/z2/DEyslfW/l6IsvtNaRYDVxMda5DYB2bVxH0ZY",
-	"FKX55KqymueWHbW0AnNCQM37xxe/XAej4ajXe142YjrAHAf3zbN2plGiCH7v0Qopv79VqEmvJai3ATLt",
-	"SLMc//s8yJ8j6uuUFec6i85baZHzmCNqHY0TdY8PvQ8UfAn56bPNmH68b3jUK1fwlHSFSV40Ikj1fuYP",
-	"8pZkV3HLD9nMyeoxzO7rGH/G71GT79IWpTanb5xT1a9/2uI2RwZ1H5Ch5oEQUkO7BJ5lQWlKYaAM6eEc",
-	"CX0Tw5Rd6t/pOVjmJ1WOqlkv/fSyr7pFqud+O+0umV9wOHYcP/D6e4DriVlWdqoxYudEX5Jawm3yMYJj",
-	"tIzQWTDEIblCMDw6bHIsrZQrGVdQ5/qOaKzwQWp90j44jgDEuMthPdDTj53EZ2kFMf4BkKgwhm/FggiG",
-	"YyW0+St+NklOofvopHxF+mD9Q8PCTlbFCo1s/m+qQQOv94XOwcz4gUpqXw6ZAT38EKLE+ju3rJ5+Jab9",
-	"+h7+S8Rw94OlDA3HIfKAWQWRxyHibFngkxDV28RLBOravEkPTt0XM68gMKmh5NSBaX5AB2/J+PrATT7v",
-	"sy6m73xn7j3fbmrmxxhQ5StQlU2AVgxld/Gk1sLIQgz0YqezuvPlWzTUASBpNt6PaRuFP1BYyvyb3aX2",
-	"CDkEvXIccQePBRkygDCtKouopKAaW8ooBGmvE64xzJOeA6lRMAH7peu/Yxeex7Rw2HjQDWl/szIfgpsg",
-	"Uc4V/NOdsHbjSzNUQoJZxxEAq5TuFFO4oB7FgqvZEdBTiXqGlYLrynrXxXlBHkmwvdZUXpWIrWd/COUu",
-	"vNgfjj99mX5eG6HvubdZLVDKl/EKdxBJwJpZ2TMzi4J4huIjnsLAkWHS23JZvAjfnstyVe1WL+ISg1Ma",
-	"2jUiVrGZ+5mOYRgVWmmDC9o1Dla0cH/jWDiB4Q7FJl5d/MTAx8k35RKunXrC0+y2LS4GUAydfaNiPlKw",
-	"TaOBZ6nNppcbwcsSbEnBKg3xiKJgiGCDLq8lamqCwwSWcpZtvOIxD9hOHVmteW6lEUWAm4C64loeDIIf",
-	"ermzEkfgVgd8cOmrOeBmr/hlJkgPbfaqk4C5wLkKQAk7cOsFyOJxsZ/TirwUyTLRWsCn6Gc4SiMyzGBQ",
-	"CNg/N6T8lRu+bxqP4X17T9/ZTFNR1iHRdBmWKdUAxF2ZQjP14KXx4sqIozPl1U1+mUgJpdrJnTjPLrJq",
-	"Jx8JvJpxAKXm11/LRHXKSlFp+7PGDWjkWIMupk/jDT/+rCmhzL1a4aMxctVGNZo50sKdhxvnWjNEPlyS",
-	"nXCWjGpl5ByH1hvfDsSrmGcJCj1q5n5k/1QSQQpjHqLarBzLPu5ktAjAhnEGSXS3nt7c+o+KLJIQ0AOF",
-	"LKEDOGi4gu72ARg2mmApuwmpGjJJcnUQJuhzkaC/mUitQ0h6jQbf9kA7u9qptk20Rtvn6SvKgkVZx+qV",
-	"oSczZMEdGoN5Kwh9pdgO1YTAhj06qtgIjRIkZrNOcWLEDoVZPAg61DOfjkmClzipIwTMzZ5RobbXvrcH",
-	"YIm+ksYqfYrbMc0jmFvBrRcs7iPb8BhP7izvxtkmKz7U0WHgpnSwu0KsjNP20O49H8vt/BQitk4UE+GC",
-	"hZ2Ikni340iRl2TZY7Bkpt8vxL7sJkJ3cp4HBRugnNrACj/KBTgbaYZNzgScTaB8Jk0AECGJa4nDsHd2",
-	"ZD4QPlqXz63I25+Pc6BHxwkQvbqrEfU4FHT+J7IuRyJdUAhenYCzkQAcjWpoo2djLp1ewlyyiEg1MMn3",
-	"D3J09hGbfWja39NUHdMQ4h1OMnopVBmpMrODYIupuCdZic8CFC8P67ljL4jhKWeEtIVuL5BQ6qYs5/Zv",
-	"+EbYU4Ji90LUhvD88SUHPur0BPfdXD7qxzrLP2tISuqIDt3D9JtGR0JLzIg6wiriZNUYkax3GJPIISDQ",
-	"8U/Cu+fASs/XxOqllg9gO1pvLNZ2imUZG4v290X2dsJKjL3DstoKXetotLQvZec2YyNzbikJJmjgZqeO",
-	"Vcbevfr66Rcv/hiwCXbSvaGs1upjNFp8p6IvstOhSEc68HwnK5BaRRkv9OIrIS2sjTWD7dWQxwOTzDrH",
-	"3x5LjHp+LHqBvk0TQ1rMrn6soBR4JM4g3zd1Cs/nEDyU2A4j0fzDgPUl6yaN5+QhXkfd+8h+6dPE0SYx",
-	"3u0ay2pFSLISR/ecJFz0fF0ukBhxd95DkbHJlE7sujO1GD5854Cg7zdabX1k5IyU4xv33Jaq2nawmAbI",
-	"UL3knCqR+6ubqkqU/RnWlqCWIWaNl+WZ9bz3JeIGbmC52Qgt4ikQ6P7pJFIzY/nJEKZPoj5H6HFFGLCj",
-	"JDkVqPSwqCzgmfJ/x/humv4XqXpslFRCZjYqbBc2Zryk2C7/FHWyN2Ki5Ku6F7po4olSWx3Nz8HQHvdj",
-	"G3oa6qUsCL0JTWfduJ+k/dGKQ6yjvayK5DwhcSI2wYnBfpJV8WO1UZPXGzv0s8BkNr93iYOChYzvtTHN",
-	"ISbmdQg21BXhUPwm36tKFBlVGfGpCvIAJl1lRLfadQypz1e8OJ9KAa0+QUSd1GJ25JbbgjglbBsqBXo5",
-	"pPGchAM6RRSj70U5o/1raIdysozwJKhkoLQ/hn4IGL1Q5py6k04lrFaLMi6M0B5WOsI2Dx44kfuXsi33",
-	"wjXKDVgfjbDQt1g4cyPLeHQjDTe/AvvOiUNTDltoBNE9Kp9Oi4RGaHGcDCGXiGikyoTaBOfrhTgqiaiO",
-	"FRkZ/9kUW/CMxS2es2PYs6vG8HXKIN2Y2G0fkBjdbTR7GqzzJnORsYCxP77jLbmdh6g95/gmYKpuYtQp",
-	"gtazkTMQbQbYrlTdEkkkpFQiU/BXNXAn2iY6yyxwydZp7m9C2OwzXPcSGNbHZ3vDDA7S4QkAzFhVs7qf",
-	"vvxv4JDnGB6UGoRJtpWtPPSLCFhv4TZh4MNn5H2fiV1M4Um6SV4KKBmr8Jog1FEKy4GX5crk0hgoXIB/",
-	"ryFih9yA4W/bRpalspKqIlP46CovZU1gHVihfLVGC5H/ayH5QWEei0SnRq65zXertcJr6Subu90/1Vbm",
-	"q1od6R9keS/0qpJWI9HmSlfGEvLQhtJp1lArc2VUwTHLpli5kwAdp1NB3df+OnIr9MrUGiK6DwIyIipV",
-	"rUwp69UBa497D4w4iVWtlRU+oaZojF0dMEl7x6VeWSnm+KsvTZnx/uqu4DgW8NaaG3kfL/qwg8qdwDwe",
-	"Q1ZbePuXPddww1cJjqE2bPCEZePaDuy/whP7h8l6LoP3IjwMYT8T9+i1F/ra7PkK/XVAI171mUEWr+lN",
-	"upguCHc0EgVdJYQDETf5HncnVinE4/RpywT83Xmb4WdMQoxZWeby2X+qxi3lcTAEcQu+q2wcQHAOwWIX",
-	"oao3ehrHTxYvD8xqKQzFOABMBcSYjd/kaWBHaLHAFL6kpTk7e7Xp4GW2Fa0QQNGwmhsjCvcrlPwAY/Pc",
-	"MIL3boB4uCcvTjOSYYtTH5wk5hwC9zygbEYTb49RaQhrm1gNgQHYSBS3AJVQgT8ohwxtxy63oHuJsoRo",
-	"AsBsao1SYw0mmuDjC2uhcO2GBZ9Wt8BWD3BF2wU6EOWXRVDAb7AwHtlP1AYO1XQFa7vTqtnGofsCnOyC",
-	"i5cCeTXu5d2fp0OnAQRQMjBcx22orvUqYO7FamJMw3tHMZFBgfDPQEjohf0NKwgMIRgkfc6swSQporj+",
-	"PDsYLj1W4DfZ34iWGcYemy5vG/H4udz2oO7FHHzE83gBs53H8xnVRTnyUdrHCHhugLCKO9Rhb6alZTh/",
-	"AtqBM+/kTsO20Y6kz+YSxe8xNa3+0zV375PXIL3QofIwkvy7cjMK9xMCEEZbXSwaUwJtKwXFgVQvQ3KP",
-	"gqKOQNnSaOltL7EEtdXno4AzvoQpgWTRxb3oMY88fHibzzxFEzd4CKAVmDmx8MBro7wYF5I+wHgm904d",
-	"41tM4CxDM4wWvOzVUIViqE2+SwTqtCJMxFyaq6hTQm2wrp8+xV92j+Y7kedSFZAcacKzG0ECUiDQuAcc",
-	"Ai3jRS5mJqeTqc3taLs4P3TnaR1kx3fPqcX7GSGdkWCL8KfuefCJe6IqfLRb3viQm2AWQVxhq9DOsNUK",
-	"X4KdUvt5UAmvW/yPB8AlvObGBgSwiHTZVIXyUWt8j57xruNgiF53FX+HRjS2GHNpGSjRsrdHbKxHHH5Y",
-	"Rjngb01D9Ckj0qAL8Zxt19b3H19DtbW7/65krzw+xH3F8qT7BNVU0pprAsa5gJzgeySnuFnllTpCoaBQ",
-	"2AZrY/Vj5kekc4gGsIydVmDLMSngoYXZdwuZyhlgPQizioJadKDzpAGTEsJT7sXJBwzk3PJSbRvwncJg",
-	"BLWEcEcYSoIASAiVXlkB2iXF0fFq2/hkUzgeLFyCuGpUk3WIurc1aRnT6kZE1rgXcdwQ0xcAEpu4BxQZ",
-	"aBvfQGO/4WgsHxQxt7EKo4Bcb2mTTt6xbNRB4IYHYLQ2fmLi4YdxUlN7qcrmUMVC4xFkHn5GDLt+mViK",
-	"ASIg8H6hYHWsMGZ/5zHAZIlI6gF2F0RfXWF23Fh5SATRGyv0NU35ojh61wHdcWMv0UhwQxKIK1DVHXfM",
-	"567SzlUAT7RtBBiMqDTATnACopoZ8RiOaxrW2lJplbHfdSNLATXb19wI9sevMK4cQ9HWJzvAbPvLzc1N",
-	"BLZtGGDlRkuRmBNvY69S2MgLVh8pB7Q03kxUuSr6gVadsEPByVo8PzgJqH7pLLTYeCd05Ed1XLZBiQoV",
-	"RtRcc6v0NDejhXe/6WxVFo6NJhdWHeok+AUlqSGm6VHkZHSbJ8oNOyYyF7laxQ87gUlexp8+dESW0tgM",
-	"3ju6xY4bPo8jCgA3jA3cOfyZtaICLNikyo2OFs+J/QZPnA/hci/I8/zg7UmgMJBu5cRcQs4dFaU8h5m7",
-	"VFJdikR7poruZFpJZRbuDKFyYycmGz2bwVF/y7jPTFmfWM5LWQssys9r9y+I8dP7XnzkuS1PbrOfALRb",
-	"vq+EMVmngzZjdgzRwes5JokPEmE2SnoK5n4Rq1xYc2NXNU+EnNVamIT2hgl6vlQpBTggggUvyzvmRDrG",
-	"i8K0xfq9eH7kuNH7Sh1Bl93x+3hAh9nxelq6hkbog7CzyPSd9W6Ifz9uaEwBi135vwpevSv+rfABf/WX",
-	"KYoH6aHMKboDQnLcDQlkrdsCfJSOygk7kh0Od4zTfcko3wJ8dOAL99jd6PgRJ8EgddJ9QnHhGP/Tytpq",
-	"Q8Rj5K8CtZWOoEszcvKTR+ESJ4Fir1VTwiylLV3jblwgzHos5k+4pZ7GAmoiMrSAhU1/By8S4YWF39xf",
-	"/A9YFsax6HkQp37oB6GcUifF68BqYon0xno+iWfus3YdnWSsFMawfk5cJzdzCDwwGz59Hi7+eLoaIpEQ",
-	"WV6VhWGVdAxKHgTG08cLwCQGmutTimXlpdD016fE7UTctLGMBskxUTkGw66K1RIE+5QwtsTov+Gy9Jkm",
-	"Y7nrMV0HtCvejnfghVi02rQMCL/Mj7vjsjifCQrMDc8KwPGPuxNGyzlhBKMxaqHRxh9zr9seF3Gf4c03",
-	"lAghSnkvMHHWp0td4UlgSh32PSsdnjYVn8kHpcV7bXeso6lplQddm/4YWpk5OEzQbkH+EoxLwJAKQzMP",
-	"dNhSRu9S+K26ogM8c+8usUk8tp+sR+wpL1LSEN39ukNJCOcD9h4tKJz4oLQGfwbW0WvL6kmDEcczgsN6",
-	"pHSph7SlJOroPRHUglO4gI3EjTQghPxWqO2njP3GLfx3rRr7CSS+33AjP7XhSCe2FqWKhdzEo/iSxpq/",
-	"dpA2BxqDSqDMoNuE+5h4EsDBLh6ANWMS92JQzyScJ+SLC5vOV3Rzh8pFnIoX7TAadkJi7kwfB8hwF6Ib",
-	"l8LhoR888I+QOlGaB47xfHGelAQSV1jbGT1ybR7qGIdGeeK8B+GvBDwxroWexi+aXYvm3DoXBeJEyVt5",
-	"9QIgHXe8Ksr5WCNv+DFeJTsmpMEM4rt333uQG3TWgzO5UMdqZujIX9Ex+5DQkbYw7DgjWUCx+HisbKgp",
-	"DTtZQHHoY0IiXC2J1CpW02K8RwlIB3uo4+zqtNxcJIUPAy9cPzhwFnaus6IYFVxQSvZz29I+r80k7j/2",
-	"8lYoEIKTSO3YS9qCPk2+4UcEnJBbae/Y61fP1/D3t/AHwCzOVVUwQCYgNOcuFN/r719cZVevv/8K/vsl",
-	"/PcL+O/zq+zqLf33C/jvl/Dfr+C/8NUr/C98+wq+fQXfvnq+xv+5pv6/a/gf9ARt38J3b1+9mAUu/RL3",
-	"7HJsabeF8fue82rlI0kjGATio/XucKp+Cm5e8nrdC13InCruIke483pLzsu8KblVwXwDGfSsUgzOPiNu",
-	"UjSCqao8jSv1Yp8bBQCQLEwnDmJzQeXNpdWX59fVBIh6jGmJZacAZIgwHez59pEkKcybxawCESweMdWU",
-	"kzN625TnynGDtgm+TtcZeP4zX407Vioa89IAGmps8W90GX28Cy03NvoLLD5e8ksl5IBcJDB0iwTokokP",
-	"3dbRjRWwtbu4ZXTAm+KsDXPWAznSQbWYvB3qyNr7l+J8l5RD/BqcND6cxXEBsB9IC7HCh2QlxB2/F2e9",
-	"Omegx/JmUKNowQO3pIbfnFIKieoJE352URWrJTPZJCpNQIKnO4BbrLEGBSMyp1nthABmCaUjvDkbkOfY",
-	"mld7lkNVMzqNDCzluqB23WKw8RoU54tPpKvCZwFB7Q6TUx2NZF2L6+iK7AcWAagCnGGV2tg0fG2wiylk",
-	"XkxwW92wWzB+Xj7cuRLqXcKJlB3vmOMnfJLI52c5LhM0lSo1vuQlm69NtR6EpHEc40wxxhSzbDAgRumq",
-	"84ZQ/eLzR9HNZ0/GvrqF/FQ5denB0ZFbAONeWbUKD9E8YH7ytI1h+aumLPEO+dohGfwbwhZY3YjZTlg/",
-	"RnalZ8jbbWs4srnNz9Xj8ZfiarxRNKfU8bwbmp4NVfUrlQIFydQl8JW1Vnsfdgy4vRXg1c+SiS82NfeE",
-	"YvMIUPfDeMqOraMXKd5eWG7nXsC29t8gZ1SpPT4dgDCeEUINBW0AEnBFViqPujsbvDVeQPAmhiKnjV3N",
-	"5yZQ0L9QVXLvApgSiqAj05FbV3AVEl4sc5of3DuKwe2hdfUvX4J3Xvwq/Scp5vGrPEO97jxuX/x+xRRG",
-	"43TIy59SuA5wg1Lcx6SqKzjZbmVyHsPVxmkFHI4Nz63Sht1cv8jYzfWfXmTsecaeX3/h/nD9gnUgIBEB",
-	"/omB+sAGohciyF3pYmqziuy07H1Mr1PEh4/lmWI0FzwUvmgClWPp7KyfYfR0hCiS5QbD3YfUYxRCWaUA",
-	"hk9oghrtbDeWOII6s706bmCcgPjyY8Xw4XIqLUdoUiyQc4dcUm3Jfc9KuRcdYd11UaojJExl6O2nhusT",
-	"A7e7++WavSY9iSz/NOmcVzBd1JdhhqB+eS9GR3zv+/76MeotyYQRk5ELyR9bNfeslQBbJeohhgG6M4mf",
-	"78fItYMQp4hPB87PhhQC5h9OMIjAR+BrkRXb8ZLgcWCebZ0mt923jkgKbkUgEXFgvvzwgwHLFxuV3MCr",
-	"Zbveqfw5NYRZaIgSXJdyxjX37QmeNg5HGs7r4NRYCdF51WNsckni4tDpx45K792Nce9+STJNLyqj64bk",
-	"pxWWl464oEop7kXh76KjtpOwgOkBnzBeQlLkLSlZPsEMC2M8eH3LeXaqp1roldf2ZneWKv6awpuAoEuR",
-	"SwiFBrugrCAW78h8ltE4/HmBLdK1nbZFQkAfHQTYpSDcYuZpuKFSy/bsd66raDdd92IXqyWLrlU0BoZ7",
-	"GOIixuZBL+N4HBjkm13C7qT0Yvod7mSHLKJc2VdqiUGDdHLfGKW0PzHM62vBU1lB7CRMDtFpN7of/JIE",
-	"+8HRHwD28zdl/4aOvQWCeUK/QJQ/VfCTN2+FQgjSR+X6bZ/IxMIRYvv982YTrz+70UIwCPnIPAYgjbxF",
-	"IPxBouq5tPWxs7ybpTBbI0N6MsuSYx5YPZaQJ1wf2VWbld5GI/hJRTe3FlUU0jqEiwOysXTKI4T91gIw",
-	"Xd1+76BOZojRHiccxqCg1YYZBYLpHbtpIzx6OcYAV6eaLsBlBB56AEPrqy+5N04UGNUyj/QmEKJ9+cnH",
-	"LUf9WHGspJcOikwk1xHburxUZkHsRqpAjOufkmSi+ZIkbII5Xt2THZN8YzvMkxw4R9yFWa35NJriN67l",
-	"N1SOM98pFXBNx+FjlEC7FZXQvGS5kGUPk6kjAsWrrkMqsmOt93EgSawZE/9WVcQhuWWl4KZ1KAVVKcjs",
-	"CdRr95Sko4NQlDeCNe7pwZUGZJVFIUKJMmiIuGpRLYCSgWorkqBL3QIu54EVPIK04BWzSjBRQUa0EHsw",
-	"DqAFY3EhdnUvoqOvRamO7MY9F4XmRzOA/L9U3wu1VxIPybCaZx/rolqpJqIsrCEfXGm2Bn/jzsfqOR0c",
-	"ovdauIZeEhWSyqSTgFaYee20vT6th7VD0pHqNH6XO6tvpa/2GRqQbta931F+dawEFFh/EPhNIrrpbBxS",
-	"ajYX4TR18jeHOU5WlALywAPUmmacHaBYMn7l88rXp0HRnFaacOKs8iJSXI3T4kDuvkjdwXT0VwLEC6It",
-	"eiX8MeKbMtlhnlGQbqvqOl5+ClE3XYPbLlI5YBmYFNC1aaIFANBZ1mhvC2mk9TnmvDrNrjntjvsdjNAz",
-	"6f5pzGqmcHkhZn4MzOuOnapcYhL0tKBCQXJ4AEki/XmzkEKXpFl8So26OHfZp6XPPg7gBbFKDXPjIv8H",
-	"XpQzVH8BGZ+h3DkQdy1Geo8QuxnU7R73NrRdk18AbRuRQZKW3/nVLiBnuPyzdwj0qndWC5vv+lf9z+MN",
-	"c+9hMaNuJzWL6bjowcQ5Jpf9dymO0bjwUhRufxM6bCdxII4jemoL/GcEI7McKvdMugElp8SVaJ/mNUmv",
-	"hNRwL80SUv+7az4dUU4JTNR5J5+ms7udrUweUSQTpAW5mH8350AEUr/pqXwd0g8XXBOfYNMBNPnyAWgm",
-	"OJOJDMmFhpElWYQJGLKHZ791k9o6+Wrx83jDY0VPQNHdqdIn6leg9QG4fIAMJrhscGy5XyGKQqoqgm0b",
-	"0saI6SI+4ayM5DdY1O8B6chvuHS9+/jx/ilTrni66DaU3WT2qJ4W8iAqA6TKclWAdMbe/f0H5ubhtsj8",
-	"q+Eacaafo70Ji2z/OgZtwKnHUKpc6+nXDb6n1rFTbSqLLoJ5pEhxuwl7Gla/A0OamUxLc12F0mxXfiZx",
-	"yjMmpWWD4tUCRQTLNJPmjiKSCwqchNgyVTNRbKEuobYtDlvPgF04YQBMT1ZC3o3rYo4BGyb6APu1+/6D",
-	"x3Ab0oGZkXpkzAIYuBpni63j+37sinivv4eEBkhYgISEWbFXbyCw7fLIK1/Ff9kLsAAMfnFR1PPFRhMb",
-	"GU+HSxiiAs4Bqose2CBqhpq/0qPS097dFko6usx0wEaoyN+hmJ2sipUXwEp1FDr8bcd1IYwd/b3Ektcz",
-	"IvsKtb3+meLVLq5jHhD5o5mKcQTEOYjsF+JM4ybD0NE93imr5hlqRhXvNblmPeZJEu7EtMiMtZKVr0JU",
-	"oWY3dBNMhye+wQGDbT3Ezy75iDBmF36FqZsJQ0rOdfHEsI1qNMuVdiLeIBCSHhdpQXKB5+OoaFNmuxQG",
-	"U2p1sK/GQuEOMRKjOgYcUSKymp7fdnZY1rZGv1kqe3jJtClnZtEnstov/UYLKLeZR2GTIMEBaDEkQDxB",
-	"qQnPp7N6IuhCGsudEOq3osXwAdBk9FTH7BRaFtvF5Daj3tXwExA20vTJSilMx98BBUkqZdlaOKEkyD1R",
-	"I+JRFjFQHTLdeT4gK1bLj6I0M/zY0GEg0+5xtXctQ6aAu5FkYn9DYox4vkNljs0QoGkevE5Hnra8KiBL",
-	"RtxLTkULxgn20yg/c+F6TLGamXEURebBz5NbFsfT9CQe5QyAHxF82fzIT5RueRCaM0xIHq1iBkxc9wjn",
-	"M+f+R9KsuuhwY/q3svaAwW4VNZSJgTtQIJwwmNB9MTygC2kAGC5ef39WJsVgkt0ZLvlsDusbfPJxVYeU",
-	"oMEp2sg977jxeCGngw4Hwy1L47aytKtCbNP13901g5AEf0hBrTt/F0L6SLv+6AVole8hohf5eIP6KisL",
-	"4LbjF5Qe+UTClFtC5nT41pZIuL09H2TA7UZkSwgGRgfHReLASALgZpdApk2LBnO9BJ+jRE3ikVnwqoAl",
-	"CgVf4NCwBdn4scGjbo/xDJ3g9o4m9Y+PGTv90r54bSVXItcnBgwEgILXOdAD/ygPTnD4CkGRD7LCvz/9",
-	"ooeS3Hkg2jwJaN7+ZXjgbzpV86MGp/lGV39JpmyuoeMzO2h+ErV92HXrzj/ya5k0JxZSi9yqbqGOlAWj",
-	"revvqQP7ja6s5FWspn805ArCyLkB4H8Pxs7ZTpQ1mJbYkVdWFCBqUBaRhyiNPj7rUuX7dFXB4BX2ESiA",
-	"cdopK9gqazIaUnsBrE7GKK0bixtTdEO/rjYsrFIWMqdib48bNybGHRE9p7IouUFJM6OcFDKXUb7EnpNh",
-	"9gsgxF/iB9G+diLfl1QWaVZn73cJg348KAoCSEMGCurVlHwHpA75KwTBOe+Sl7z6lp8SYOizQ0e2orLl",
-	"KQZa7oQqIENHzChMb7RjwRgcuQZgQIzmqJu6Pt2Ss60o6GYobXdsLbYSCgL6xDxendKaCt6riOQTAgsC",
-	"Cm7ye4r0PLf0V9TMfeGUh/Rx1fxoMl+PAm0BdGJHpfdzz+qVKotoDoPY2FSSi6owR2V2NEcoABMbCIqL",
-	"JIYCL2nF2pilmXDzB2nPJi6MBIHRHmpe7Z8YtubaLCH7ShSphZ4JYHA8bOUIxKSx4jznHfN5qjE9l8+7",
-	"lU1aWF0bQOcXK/TU9SdVS5G3Vb73kDvjngQUPtlGWoitWUKI74R4r6Lh2U3tzaVz4LRChck5MuSSYv2u",
-	"7arL2GM+fuVoFZGhMffDfeUvKYWQzePhSpUv/WBT0tIQxitUr3TH2MYChsnTwgNTa7lTCEMk+dILBeGe",
-	"ZiSNBPbs+VR7UN0nK5DQcP/Cuzyg/5RU9C2PFM/sSBNnIyao2TKoCKvqmbxiEZlbVc/D3cMJtBGcqZ2J",
-	"l7dLAaX4GhHqKLACHOScp/T2+dv1sEjjeVAanchXWl5qTzwbfnDOwByclr8jalgo30ky/FlxD+vVgbiP",
-	"Dm5VFondw2JHDdb95XusfbcmAyMxfIwoMpD61yk3sC4F5KFyCnEPBVahA7ri4+z3BWXTCN0E1txdB/YS",
-	"PZ603vsr6L1YUy0Zab5Abe14TQNyh+UVlYvZKGVXG6WpOKGqVuRQV9WKwtFLjpCWyCxDQHe+w9Q3rg/5",
-	"jks9xwsYJvMQR6BW61IcIgZWYYnaR8KF0FotCIo6V8Ylu1JtttLZyCpqRuCKTUK9ttKW4kwg0hQJwq++",
-	"mzBU5ncjrD1KhVptZCkuQ0tZcyNWvNqWwhscxxhxok6nGl1c6wXNqKlfLa9FHH3uKM1OFKvkuFGDJ0Hx",
-	"99fanUNnlX7wsLbhmGfPIA5vkStuV6WsxArNa8nd7IP5RLloazCQFuH+2FbYkZQc63S0dw/sWbVpYGfv",
-	"EDXzcczJQ5f1WVIcvqPUbRbd3mF3nbGjB+h06x0FjQx9ZKB4PzFkzbFHxQ6qsjtQGsAPF6tIWSTK8GOp",
-	"HSgTIEQa83is7IwgfrQ6zBVpcIC5eoesVnyle5jXHV7XenYmLM2EsR2kcHI9hN7DtOIHomsqkNqvteLY",
-	"40FRGNmcIDHq6AFxYv/HCWtfF/cyZkJ978FPQ75poUYorG0KrKjyHeRtRJJcQ/H5oVlmf+uUL1ZKa0tw",
-	"u4ViS2D4yRhnHsYvBGAH3ztgRXKzJzk86n/vQEuPjZ1NHGHuJvAKCWIYdB7hEhcIkVqafULe55bhikbj",
-	"3Kvo+WCSJEnq7u6aWu0F4Wz6EkWGHyGRFLL20f2H/bb7iEWH6J9/mTKVh6r9tHtdDGqcKK2S9id2BYDs",
-	"vBl9xJNKXoWSVqryaevcsh03LFdYpSRWlIcnlJtAo3HdxnVbaH6skgmOBH4S6VVC6agAF7HjRbxW5Mda",
-	"5FYU6ekNOloPUM47uDwUw5jI7EbLk7Tu/vAq7k+ZQba9ZGGrKb3YUwxiCZNAjr86MtihniG4Lk/Ryzg3",
-	"nhQVldAx9wpldxtpJzzYRTr4NBDbJYmJW8XL1RlRcK6Z/EGQSGA1oh6SK7xMSm7B4fzZFlhNvQRnaewQ",
-	"z0rN/za4sxYY+kisAmohntVKE7h8HUig/z8DxnK9FcauUo8epVlyWbI/scOBFULUd+yLUGScbeV9vObY",
-	"eXWo1nI6SvOdW9cbaEmP5KqMF1FXG7YuhShktc3Q5BKtdw7ZHv8GYGgtsO5C0oonTXyOwwTzth+8RJdg",
-	"SYOcMjHx76qCYkbO6JMdlTFgObaXw28vDdg7rzPsKa5A8iB8npt1V04dcZn5gAf90xpr7tLsF3iDG/vW",
-	"yTkxb8gcOFyg+be82o7xSjwEbo8qcHYD3EPavti2vyUX0lBIWmBo+oZHtzGtwgPh9JARmdNeGUJJ+LwZ",
-	"Um7P34gwSIZzji8xhuH2N2GZ0gzgIgmMEX09TjXtlE9KBXGmIUcx1jL9e/q3UeSmxxvtdpn1ZxBdsWh1",
-	"qU4d0QPYdQU3J7eopiS9feMeXCq/V/G6nqFYWnGohb4O41ygXGIXsGbfTZt8Gc+5xdgRTa0ZN3uoNZhh",
-	"NYFcYPQAxc5rYbD6BznQ+ocInoqxfOzoDjpQPXjkjhViL069Qkl+O/EPK4+T1O4u/Sn80tlt/8fwW3r7",
-	"4QHl92JFoXIDyGX3Ez4jNT9OrGB+sJ1VMSUioKH6gzBtKvR0+J3bv+5aMjyKBBVjredlySdnKvz2sLYk",
-	"oiyuIdfpLgiIvsDESGhM6ZPzi7yahARQiUjweFtjGFRPgo2NMsTozp1i6FGiautWSyz6TMj4GUYnenRa",
-	"iBRyt0dzWcXMe/mOV3lK3+UAi9n5HDyDjDMnErBNo8EG2ETNJQm0p05fLW4PHBfXlfX17CI6NaiZ8yHN",
-	"9ekMnO0MtPsAKC73Yu7AQ38cbm2wHHZmFb8mudLFRXg6xjSHWJgguSIBOE5gblbeWHOLwcqcfMBOAX9i",
-	"sg4eC89zUVsPamchasIHvagNvbKpiMVk9ZalSOaNNcmSEKGIvZsPzA/l7jlOyucxaToUtT7nITpfW4Oc",
-	"kZNBNbmqCp9z6+Y7O/ru0aqAHHxN9QXsGLimIXZsshG2ljsV4K+AcIuFt9cnX4jdaW9bXrt/IWbY/V58",
-	"5LktT0xVEEvtzzbrdIBJk0dpRNZn8esTozrqo2ALjJCczlzF16l3xku+6tVKX/7d8gE7RddnfxV7XnRH",
-	"vJyX3DtZrgVqssC5yMox88p6/cBXo+oTY3YV6MAxHiNEdXVbNWUJUWY6mtBHEoE3GjsZAN48qmtdsaPA",
-	"J7EXAYp5JsjRMD8oysCsUvvVRulUlPm65AVYfiliA5oWt0TI67JJQHPND2tLVFkgbhjixJDTph6SJhbQ",
-	"8YokJgAOJsuzENUIH5RSlTkzwvqwXQo7Rqs81qq+Y4C90IHqQOFeGsK9dsegysJd6yQUahrM9GEQpW+D",
-	"CXYs9aqNFRUhE3ei51v0nztm5EesG4FuidI9ogdH+iiAZmwtTorSnSEVGBuHkMs4nmbwwYAkABxtReL9",
-	"UeZixb1m6P4HgXwbpW3l1Av4m91p0dazcOOGv4QJT1bAho25fusxDpdXv27N1tjJZbZojxe6GiJAdiy4",
-	"wp5VwJEX4XNotTyknrsFtUO6Q8YHyHr1RQarSFNiyiK21oLvV+JeVKmKNW3hmdap5SQw02Yzuh86+KuT",
-	"FWkeCwq018/UOfVEkniqYqcU6KTFaAi0GZnLeORsvN/pIzPnTmvapSb4/jvXEFMsJjUIRPKb8kARYqjZ",
-	"8djbOPB1PgkGseAT3RLwDeCxu2PN2I17yZ6nI26mZv4DtgIRW29llZp65UuznFUAoBHF5CgVuw8HZZye",
-	"6JhORThtg1RL9GuQUYDiaWejXBJk86d5dYqirmdI9OrBbvcyUJaFFLTe84dIEY4CoxWQegTVPcI+LXYO",
-	"JNBF9OaoqC9wp1hjKCKh1mqr+cFJD0ZYkiE6SWaW6yBQ9PCVDJTV3wtBYW1aqUM0hsFNo6mKaHz6ltfz",
-	"LeLQzQ+8jqbcekzFs7CHWF3kFbQFk/J0UjgM+to1nFdwvAODvyQ6XNWiSgRoLUnXeBxIwuzqmAgz45YK",
-	"dAhuUE2ASx5KtB25tJiTxNYBt/Gua62Qlu14XYvKUNkmUW5mF/lwZ/EhnjfnWcD8jvyhTicaeKsvRoXA",
-	"UXUAGo9oTwJSJpqi6cSvpLsLahuLvnESMEcVimyTOAjbqrGl8BETKJfkHC6oRbTjOg6mfGiMJQAUdhCW",
-	"WdjtVE7gnITAAVZ81HgKe4mAI7eoJYA51mnG8r4LcUhhdvEAnhTYlxpUPO19kshrC4ij8V9mn8mchLV3",
-	"B16WPmstVQioLVBSNFHkQJBUFmQTLSq9M5WzBWN3AduBOojOzqGahYcjXvlBGqzUgmVc+SlrkWoKtSU1",
-	"Etke6OMg8gDzGt3KzRLu+wOvv4+z3zlBuL2HBlMQLyvP4o38Cnxn9swWvlYx8JpFXu0hmnGEFSWSIQAS",
-	"Ulbb1bmaEJ7ljD+/SECYVX7iIeV40s++uk/6bKVhB4QC4G3aJKY+Qbqzr9k1H8e21qKOqjB+PLSuoVFJ",
-	"hZTWDZSYv2jM2DNLDyuQQPea++xMuucjQqDNapeRJOAPPOK/+9npKlAYDqUadLPBpddNZRjV77q8woPh",
-	"98Kszj9PCKEM8lMGVUtQeTxEqpd0QmzUIiYBD+DsWc+MFw2dZi3D7i/4XHzo26aMFgLMgkMVnPdOb9Pu",
-	"zd7uLHqbST4K3ksSNAFWqmO9docKAbOIPOU+qXlxB2EMWRv8QFYOVsgCPRuI8oCWc3sHYRChX77VQhRY",
-	"AuogMERCUdR0wU93vippW130juWNLrO2SDj83dyxQsuNzQKCTeVLYqJZiZ4crY53VJuIpqyqrROuvY0J",
-	"fOn1HYI2ZGgfrdQxJLkzXp1CGoHjEh09rgLJEkRWX9qVSvvkCO0LU4RgY4wu94ZKGGwyr68R12+x2N3y",
-	"nL4Gn6pQ2W+c1DdfFH28gozz6x4OowybiWK57/Id2RNS6cF5Y9lWOXoqxb0oM1ZzzctSlJ4pw9ndETJ1",
-	"xngOYVged+yJYfyjNHfMWCHqjLmnBsA9eL6/YyZvSvQy4+dwA9ZuHMwhavNl7oUjDGyFAYkCskCpgymi",
-	"cBfgmhZ7AV1Akf1PYb9eNhEzrhPse1X+IwZOafymqGPFNLfiDq9Ou98Ihk55MfFqV4mkt+55oP/myHVh",
-	"zifSPWJ23vIcurrklTBxfDjId+u69nv0tqjsVTdVbxQDfSRsUKB1xS3GL57fPh+mybXgq8Phi3hwKTUC",
-	"QNCURdSE+3dWj8JWrn0p7wmJbsI5ZjyxdzY5MqnIYjrpomHn2pHbc47ykza0YVlswdeDZPi8lO4Jzry5",
-	"mozXAJff+gcG/qQlkRTLQEbgSU1DARCoSIPQIvth7bEjJw8iLQb+m1G2A+HJmw6g/IUhLMNMbDz/zuQT",
-	"J+YDAEYq1sxw4VxUdjp8ISAXTjDKmXynX/5vDopowHameoyzGp93aBwEN40WxYy4QWhHNUUuYpYYPbGw",
-	"/crJbYs/ApJckgvNrVgZ1ejpwP532GoqgRq513zpqX2XY9H5wLpmBJIhej4yOvDh+7A5Gc2D6TDjhPR0",
-	"ctocYYOGnCZCdNNiGLA2c7dHpaYbXTn2vipimqaPkfVuwEZXplP1AnB+4e2DS4xI771444TzdQ2IfN2T",
-	"77uO2k3POvntPgSoS2c9Ug3cZLCu3ltEF56uckst7ZHEOZ14r8Z8bk4O108yAMl4w+qYjhoDZa2dZIdG",
-	"ijvvgAQ8xqvL8yMpGYxskmnN9p0Q1duo2vIohiM9I2j2bcyqCpYWjSaNM7qIaKuEjhN9m3pltWriFWx3",
-	"p1avhliZJ+jabmp4eytl2YEXootRic9yFBJzp2Q+bT9+Sc0gQ/KgEoik3HKo+s1cm8pYzTHhoSpQVdaO",
-	"XPgxEeDvBDEMllxm4YVP4gCCc7Csv5WmLol3yl/FKi+5MQvwZN/JX8XLkuJbx5Xxl/gWhRVaVlyfVsby",
-	"qCkL/70tNdGDYFo34IXxvUheMasFn1+Fwanl72yiyP8xQCvP2s1RcDgSUAdQ4ughi733DyhrcAp9sojt",
-	"UfR2edzuFnRJcxrNZ9LuAJqa7DDTSjVU6cF+H1Kn591OlJteflNjLS6NSjJBqJvEGgGmqetS+mhCS9Lr",
-	"DPQMHOYB2BnvUO24KDxfa3nPJ/WNr6nZZbi87gpA7lKPz6E1DrlgJRIAA3Wq/udOHVcbrtNiRVvFzdsz",
-	"j6KyGSju90KfhmpdYymhoCzdjJioCkZx5epY3YWcnWwEj+Y+PUD46b1gVDkzqIWwfM14dUJWGoqLyhqJ",
-	"Rxu7cq3cX5pewOiwWt6Mmqlnrepggu3qgAEP2cpDEg85WS91wfMM2SOfAR2xm5bSL0QTqURjZb5PhnFw",
-	"w0ouISDqrN+mM8SUlotYCbT0KONDunzXHA5cR8KBlt/NkOHyYMPuuat3ATXOLVcf8v4g26+Xrt4NIXgM",
-	"kkxny0OYojKEKOQrlYXS/3fsJkTzwe2Batgw8ybfte2xfHUEgesRyHD03ivHRpbnTMRIlkoGo5exl/eN",
-	"5BVqAQc0WFxSnMS9vBUJ8MECJ048KprSMgLlGBnPoFQQBUinfAEQnQtiCKI1mU7FbvAJC34v0aMzOhCQ",
-	"MaL9A+AS19ancLQMc8cNzpcy1zCE8bxeGsaJblTpJK5HqoNGdaW6Zc/sURFkiTdcmxIRkgaJ549UXuzf",
-	"XkvsIHiVSvs5oiUFH2TYaOQv8A168xNWlDy6FW1VLreToeoA7O+d+1spOIT73fvxutvxwH2ZgjFtW/4x",
-	"kkr4+QtotUWzwpGErUxT/k/gVBo9gfOzD7muJvUdHOo1tl2I7syrYiVjwHHMyENTcisKX4RqB1Vz/V6q",
-	"DQLtBkIYPqhD94gfKr1Zr8NqhxBKlFp18fU4zbsY6XhYaSEOwDCrIBLGiMqKKl8Cxh+3JZpai+n45O+M",
-	"lQevE8vDtK3kPTQKrwCOkpQKDL7tKB3s+Bwk6s4lwOPxEwtLGo9NO5wmgHjdtMsuQYrLtXQBz4WcX9eg",
-	"X5brrIwcLgXNPbrkAy/Lb2Kq3gcMZTWuQfe+kYIGSR1eh0Or8MPQvfNGl4RnHLGIadXUM/JRmrpv7hpA",
-	"1Ce8DotcGLHifNRDbINV1Xq8xutqTeApl0gXyz3xI9jTky4VO8N82zd3qXnIxJSfikfjBwqf9xDiB/Mc",
-	"rrtjCgvb1RJEkmwfAfkokP8E/NHDMYzeOdkNIgNN9J2jsuTcs3gnW26VMLeIjYn2y8zpPu5vFEDVX7mq",
-	"VgYc8QmTv/tookWY34Rg0hlq0G/oJLEJdNOCpQYxZ4JHNTCrLIBbTBj5BL1K1++8P2qxqU+Eh83NscbU",
-	"rAVawrf8RLXhKGqVVxDal7G1CjhZB/dix+K4F6AgT0dhRsPb27Dr6KG0oHzLlg0fso5RkmyBLWZjpdhO",
-	"GirNNkxOHfBmwZP+dpOEcgtlKYfBBPrAyzGmYRuK6H4Hk/rhwKfBcP3kztVc7eC8jR8eUcj08uqbF8mf",
-	"/vJiXonYMEDoLnwcn6zA8IUQaodw1nK7m2VUh88fYlR3cviP1V8pgGOBTf2f/JiUtL1l+p/8GCrB1nEw",
-	"SxPHDwtAZevGWgUSdmHu2JbrNd+KjGGZPyjuhGGu7gaAHUSfIOsMHE9rXrBSQrmfEfQ3dQW6HDgm2vif",
-	"pqrLZjtNjbQFfhHR87WqD+UL1u+Mjhkd03POGbp50Dmr+uGFX7ZapiqZLon9Mp7oz8M1ukaO1+5EtVpa",
-	"k2pu20ZvRQyoow3k7gR1Ko1B3PGi3btTMrkKJYlKHTu1IYlV97wCNT8aZiBDzU7W0CSxz40b1kGLj1Hi",
-	"e74X5kcbv7CcVeIIsfeYly7tnbs+0mIxNUgCQdg3dmh+/bXESGFfb61zvTYYZ3LUcrtF+0hbg9BJZbLv",
-	"H01WhvGzfUBhGCz4GE39CJHxJT8BqwCYP1YoNvLsURGoQcyKOMX9JtIYEc9/9HEQVub71nHWzUSIg9ak",
-	"Yi6CLUvkwpdS27tj6xQfRd+jHLoeO/Evu/g65sbFAAKhTwNCQvQTDpsRpUVvtDhnw9zxqnhivCkT8y4a",
-	"m1HNeG+HASCtbEmd+SgMaQp+NPrv97xsxLQsgM2y+JPe3Yy690CUUITfl1WCEjLTwrd7JFxHD3gi3hPb",
-	"DAEKTiVbmVwaA2og/r0upUB4Yr0V4W/bRpalsnj5d6oxwm3+CqOIdRtJsFpjtT//10Lyg4J/2UisV5Rr",
-	"bvPdaq24nrfoC1MKuqt+2cmr7pPGkqckXJoL8+EoXjgdXuYG+rmORwtTCfclw2dXhTR1Y+PVjR3nqDXP",
-	"LciDQhtWSANpULeoTBlZiGUZhxtUbOZ/sNVcVqsm5bwEUZsZ+avw5i/4IJFxEQM3twCKEfW+LhJoHjUo",
-	"UTX2XJa2bkqENOmx+oACGO3xWIkEJORCUexS8BOibYqgxPkgQWSBdDv0iJsQvQP6dEkA0OyDfLjPfT4o",
-	"8OM4skMvse3qVmGM61hrgcJpJ36PYt/8O9CN3sMqIRCODcDD8HeAQOBmP8WuqYTR9U8YTruYZdP3sA2I",
-	"YhJHhzrjtcHf28wQVE77UnlbWzh2l2YASQW4j0/ZVUq77cAHIx6KD0dttrs4P3qs4ChfmPYhkcgGoJ9i",
-	"AI0tuB/JvIRUGB2QBN/5eqOvUxkJQpVl6dNzMwacFoFpfF1QVVJRo7Wg2BXUsTyVUzo5fOM4lfiI2tTK",
-	"9RgNV4OgiUXJ2PBFihzchN0iEO7Yl+MKOPog106Jrt3aalGofqeBdMKvB0jjnXehBV2OdJ2q54abF9F+",
-	"DOa6+7XhwXTwDHrVzCc8xzSznlhNy/UziHHCWe4X4Cqt/0WU5XRmkTF8KzA7IcaeMWaGahdzbT1Mexfs",
-	"wHtswrXqkHqUq7tpXhQHi/GZMf2UzHS8LEOiX9bCGwKSRstAoyTDY5XWOoXa96K2gHvNOFQnQENHMPTV",
-	"Jc8F5b/DKNFBlmAwJFlhr5KRZ8Meaubz8EVS1xGPqIX5Jtd4hDVewlyWEXgKeqdHq9hrkgjf+UEDG91s",
-	"BLqPEDIBYmYgnYjA5MgqABHWpShWarOZxEt17+n1O7oky9FSQZN2y/3Ay72IhBTszyBnAjjeRc4e/DIL",
-	"vcc28QOvrCheU0bkMHTwyMv9U906JPFyGAG1GzmACN+2uWQIRiFyp5d1KzsqtuZFOS7cIashPv9FND/T",
-	"VgRU5Yc8p+VG8VryUtYZA6sBvO7u7x4yhUOlDgoBrLCRu1+wcV60kx2sVtMAYB1CP6ktsgGf/QTx7R25",
-	"wFFqCYYV6Jj+ugKjNP5LlHrd50/vuXYaj3H9fOCnryFU9gM/vcQOP/DTD9Qn/eP7nah+8J0OLR0fQCq/",
-	"2NDxQYg9Zf74tR0Q6Q7r+aGMtmvQZAvROcAAmioq/VB38z38fvyhnu+umPxXIyicD12SPXMwt+I6DHeJ",
-	"Qdjfzg8hsnJJjbl4Leu5F2RoMo2/6Diz/65Qp/HnA/jG5XqKPzaVtOb6gw9NXLw/8D1u0I4K5Y7BQwvB",
-	"S+N9AC2/4Vg+FJRBQwHdrXN3rYqTVxkDYsBGGANb382dknwyiYi0hWuc5AXr9HZ2XGm0qsuJUNZtp9Kh",
-	"RU2wTxVaHSOCBabcEOrLvFuxO71Vx2goIMUUTrPW0DLDaUUJDMeJB5c5cchNmvESHD1tWVTDQSSYU48a",
-	"EeuHTo1eGo6472JadQHn8dWKm6gWQP5sVFmqY8IDc+Aneh7v0LPshMyn4l5UhLSEGBGFEt5AAHFSCMyE",
-	"CeNHeK6jgmkKIzI4kqxiByHsgqjxx4Ekmv1CE9l6d47PjfBn09ndKIEhjB4h/i7grxeB9B3bx2zWmzMM",
-	"56Z/9xCBZxb03cdcBJv7517WhY8KPOOTK3nlZ7QIFqbgpycIpH3H8lIZUbTWM/QVVwrca+NyXqDELcSG",
-	"XIyC2aZwRWwqAaM4wKJZBQawuVdwCroSlNa4L+NR0DnPHOcH0lgWpcEC0njaRKgY4IHXIE3npeAacuMh",
-	"9wPftl4KUJeDR98E657qtiQHwrHPfhpbjtJL+PjT+BiEv6SROQDgb5hCqGG0cBYtG+jN5cs//jGSm6KM",
-	"XaVBTeHnOE7yDurWqa0ZgoAMP08eIRk0LF+XIsNeelGAWDU2iwalHhJeAgVaE7mtsJnAvCsItUQkZbRn",
-	"u9cU4OUwjEJV8aAG8dHGK9NBEP5eYlLyAW1rQQwz/GTuMLKTIEorZZnTsFAphNxlTjUGs455KVaseoZR",
-	"7734aCdJ715oI2O4yn0jT8ZuxrElYwtsKszXjxIq2Q2u8phPuB5ktVEJzHGPg3MbdgjNBXQGVOHLnTkG",
-	"XkC0c1WwvucCMKMhLfGaIbYSykkHWZbyIKwWJvMZj2wvSyg7YDJA3jPdVoxD+R43xrYUhhViq4X7GAsl",
-	"5bwUVeHrJl2z77RWBBFUa7UuxYEVKm8O7hTZf739/iX7y1cv/vQHgqLgB7/poixoZcYqVeCb4BcWDCyO",
-	"yt2Ur/9f8HPJXFSoFclCVFZupHtvrv7643vv0cS/QDKOdWLZ1feof1x1yOPq5vr59Y3H/+W1vLq9+vL6",
-	"5vpLwOK0OyDKZ7yWzxA4BUslCNBqHA8H3JIfi6vbq9fS2G+oDcR816oidJAvbm5StB3aPfPfgty94VQT",
-	"5/w3b3CXgS6Nz+S+eu+kaOyNrYWRBe7zWql9xipxDNUA4KlUJrKYv/K9wAn9zmt5qepTmD2r1BHJIt8J",
-	"CkfKXQOAWoAvu0f17DdHBp/cGJYKycVX+xYbhAXXXPODALCN239E2CGn7QXT2dUtqreB6Mib3vIJtJ0g",
-	"F4NoZ/6REM9u/3wzDif8ZbTjX4y5xY+2U/gVgCYIO8egeQ0DD+rG+ifA7d8TQ+b8CnXbB57NGwrmBUCh",
-	"2DBuSnsh6vBUaAE/mDvyNRj24uZLtF646+eeKF/1hLelTsK55rzMn+UNPlLxo3zJy/xlYw0dgDD2G4WV",
-	"YnPl1HE0M9V1KXP46Nk/CX1ffOSHGpW3NTdiBRwPMTi/+KJTCt49Nh5q9KZX9P/5Vz1cvOfd3KTnN9mV",
-	"5oVsEC3xiz/24NeeUzzZ1e3N9Z8+dUllovC68RXGPvVfJkdxn+IXd2IblgwNdbtg5D5tvqdqqo9AYh8C",
-	"jCSCmbmHEEBPQcXpAiNgQhDEGfXphewUaXL5thEPoZaSA4YK2rBu3W3949Pnz59+8eXVkBzIFvGPOIVh",
-	"0PfV6++/vEqQ2/Prmz/2Ke759R+fD6rB3Vz/eUxqRff3L3z1L+yzS3wv/nzzIrs6SrMTRSi2dfMpG8/4",
-	"y5vOjJ/3ZvwieUGGc4XBO3P9y8RUX3Sm+ud58+zs7NtXL9I7++L8TG+uv1i4rX/uzNUd0miyvwQE79t+",
-	"wcJOUb4vbsDw4zSd1TFY9v9x1jfwy2wG8m0jfif+8TcQ4eOcA9A0wNTbBllAjZTHEo3aATzYu8eehALe",
-	"hNcEWgukpf0XlSujO+9eukLlxjGWp/Rv14fiDwO205aIS3OeH3y56IuZD9/6qpe3X9zcZFdqbYS+56Rz",
-	"/+M3nxh8BZV0EeGa+NH1H2OF256/QCue69DdJ/89oeX3uvji+qslXexkVaxUY32NsmNgjGf7+MrdlFSL",
-	"9qZ8MZvscdd/J8r3g597O0ENewRix6q2xqI/NUCsuq3POoWBDWqSSOxbLY4DSg4m9DQh/y0A9jwSHXPr",
-	"n9Kb509vXmCN+MoiTSPGHxjGsKRRRmilVyUCn0JyiH9KYVs7XTmSDD3UHOPgo9+/fZX6vt+8+3D8xd2J",
-	"MP7zxPcow/4DM+6fOwKnHilq83wHv3jktuEvGQojTmj2u1k1ZdmVPHpSRq5K1WgwxgHsGWWLEvAhTLT7",
-	"xM9ujhsXmpfkAR20j17ri281kODv9Zzh2OfuNATsUMQ55Ma05bbBuCjuJXHth9/7r8sOPiBEWPqYihZm",
-	"2YDgDLMaZem0IIVYTzz1AB5UIcrI01drBWkjZ1nGG2r0++hpA0mu1b5iUuVMKqAV/U40GEY/S4WyEOxe",
-	"iuMjiVKhP0czXhMbUEMAaE/Twv8h+OuLKWHImXpUsOG5WJmcu6b/uLl+njlZ/eb6K/r/818c26yKA9d7",
-	"5JHEiwOcdivWf3n9wrGtLjG9yK5qjw0QcvS/DDn5z92ZS7NfoYX/9ub65jnUaanpLQNH1dVxJ63oI965",
-	"T8Pvbl2rAAHebXWDUzKQSIxpzLMpFvb9d6JXGvscta5FKcUmoMjx4l4iRv6DjQo+yxeLO0lDdf0DDCLU",
-	"qwI7Y0O1qdwZdhgjIP4BHKu3UWOeaoWKTZf+dai3n74Aoeb8xTdgWDT+i6GqnSgK/3ygb86mnX6F+38z",
-	"8fQqxyeoB872iWHuqjyWJYpXbaUvCEih4jtIRyFXp0U+9PXBMAhUCfSNlRBvAoJ4j1jAmZJ0MPwg7Evf",
-	"5hKjfPj4cXg/LwotjGGAkElFW3jrEqJi1mChxmT9osEQLpN2O7wVlTj+pyzyB3lPtb78mgi2xi8d45VA",
-	"vqpEsGhXClIoegcra6GfuZ3wQP7RA35nteCHt77Z5P2x4qN9BnrRUwOfLjDg4pxorNgV8tNAUsbscYMl",
-	"OwR6Hx/rUtEWu/kgnghUBjFC3wv91IgKYhwqa+7QEAx/eWI6NQRGixlsPEjZTxE/MeHuUveCIFcWM+F5",
-	"G94FdJnFLL8a+3zeCaoU9LBNd3MgOKIWOxK3Hyu97GRtWp2ALjLytBquPEDaAQBMu9k+sCLxyGnBrfhW",
-	"bT/T9n6rCIB+1t4+f8xxU+8PVRCnYIO9qB/j7L4uCtTk7sB/njG+RTcbRHPCQw7ud1FBxmLvdJ79hrkk",
-	"n869MP6IPtPD/a3a/h3Uj+SePcYmuX4yoFLUdiF1lv4hGH/BX2qNN/jiq9R3/MYGb5sA0RVkx7D5LkL1",
-	"kGT5n0L1N/9jqR73MYTEAFpZsGncMS02DQRAOpb11c1fMBrGP9aY6YrI6BT1EL0VzyCmAHnYpWSQEGpy",
-	"pYuXrvfPRAfQ9+/F/ybuc4canFb1CNSA+8l4Nw+L8vg2Qtg7ECIASMiD5sqCAZoB0UJbUzBBCRulRc7x",
-	"LFOM8nvf5jPeszBGYnvDPB/HV9B6wpxmQt4xxzoBYlNWDMwWoOlqfmRrYY90opddmPjme0DEM3v/KmAm",
-	"no3U8crY6++/hEBEDoUma0cssMyMkVcMgnj+1QiEYcQoHrU5G8MzHbTzeGTgl5ugAr9hj0ME3ooHO4Z4",
-	"LpyY7XD3gKViHn+bkhPiETEWfet03qayWh4OCFbymLRS8qKgImBnBJrX1OoSfbLz+SMJJk8Mo2lnQ8CL",
-	"YDb4p2p0hVVVHvcteme5trigz/QWYedLxZJ/4yF8I7ZQrwIP4RFeCzrNZ7/hH7yEXYhSYBJ2/wi+q4rO",
-	"AfyuW/EdgAX6jXDCMBGeo8eTL6/BwE9zKSlmkw2JYiZveXeDn1lNyROff1Ln5br3+vSZblLAVPqPvEYk",
-	"hUHYvz6xFrHhiQE54fNcLDz3Z79ZfZq6Zx+k3Tk5xR/Q77pb7/keY7IBqfzEsDKXKNj6xA7SWL7/99yw",
-	"7LdYxDLu5ll5ZwrWI3V3QVR49luuCnHW7uDrbU+IdODDAIRQwe8pYbSD5TYCtI5Jdr1yvEOBrsWMHA1N",
-	"BZADBn0IP21TbAnVHGUiR3ypOVBnw0nMqXA+LqzzWYVPfzCpaD0uSyy1kvs0rAdelZ+rTq/Bv0wmHFDx",
-	"j4mgYEwTKZTbf2kfcp8id4RgfS+7IW3K8Jx78ow8nWeuy9fYYrTCGK3Vja4xNf+yyb+h7z8vndGKEmRm",
-	"lXIax7qXuvJg54PMd9AzYEC2io/m1V4UXWIzNeDTbaCWJr1iBmnwfzCZ1TuF6bD/ifNPS128gCI/n0nq",
-	"gr5/F6sqjAzFlSKXIHjKfKUhKNL0GCop8FrII4K6kWEAwhTBYn4VkzZDnktBYX0EvDs2QBRLyXQ9AjQ7",
-	"Ic4a2aDuDjSa5wzNzX1/vzdKHyCWdA2VoCPg7WdNKtnVTnBvYXiJgz39VppaGenBB9I2oU+P42inyXSg",
-	"QLlhL9/9/X8Y51H2aYVQJxebNJoIlfxN2b8B4uDnYAbU+aUO2x9DNjSiqsEDEtKNuWUEvPRAIvlWhTHw",
-	"iQK7u/sThHZjRFDiPgIA5KMfyjthf4aOP8+xQN8/bx54LgH/8ol5rGgR3HleYb9gQq16GYz9zSdWe9Z+",
-	"+ca3+Zwvjx8jwQ7DPB/PBOq7zAiayPaTkh/RRuxHevYb/WnKcPAWoitpT67m09NWVY8RE/MtTKvzELuL",
-	"vFWqoJyNRGY3g6LAZfnIr0K7Zw80DyQ4xddF0e70HGWGH89OxIOcvf7+Krt66/7z+pX706to2aAYLBRA",
-	"c6Dba5Y5AXE553lLESXol7lcUeVWxGO7Zsk1/0bRlY7wPP8gV7B8tLiAn4So+8VuAXQyY//7zXc/ZOzN",
-	"335wHPiDWL/JWFNrjI6pMFAAKlFVJzTZQDBZ5kXebSOMYSEyDcpOU8VpKLAMBVif37C/fgO9fXWDkBkq",
-	"1C1OsfsSK+clWX3Jpw1gMeikjRAF5ZMIDtB+MUINRYFGEmuL6fw5NXxYXopCSv4YtqP3CnGxtGos1JfR",
-	"8kBQKh5On8BsUNPHqNVOkBBGBVX4CdSAythOlFBhv2MQeOw3CuKHn3r6OOM5gqh5opPfMUirvUGPdXLf",
-	"kefTdYeuKAL/Q09U8C18Jpdof18fX2IN/f9e8VpzDhS2/ZHOE72sVrG19j4gFPwIttFJMXfhxJ+E4/Z1",
-	"LzoHHr8y2P6s6PyWmkyFiYTRIKLIzHv2R6mLi5wJW157oNY1FJewT8E7hIZviLGBkIA7b4GhYAxMTmPu",
-	"81mz3Cpe+lS2cxP85bMnaySVC3+QjwkWQsTUdQj4I1aAmw9lKtlJcJ2hk2F9gv8/NmMPwaWfKarwXahR",
-	"91mC1rH3/9jIwuB3CxDCjxdcGIByH+zG9jTw7Le2sMosz3X3cH//p/5x97nrEPeQGxGn+B0FR/WDUdi6",
-	"cQJdU9lOus2jqr2dEjifwyseJYlna1FhFHnqQfsGGlwEyAZfPob5xh8Wpn35gpAmC9HZkLV5LwqPWdjJ",
-	"iBslSv7PP7OcAEPTGXu6uDCRTRePmWGFlX4QN2tHiB/h6kF0b106pvb/kXe1PW7cRvivEEYBJ4BcNUVc",
-	"oLlP7tlujUubQ3xNgBZuQWkpidGKFEiut6pw/73gzJC7knZXK4l7ujqf7gDtG4fD4XDmmWeQZ/qZzkxL",
-	"EOmHtVBR0APA67nJ7vlcJANiJZrbWoEibFlrPo8tF3WpaIlyZsXUCBeqFhHY682vdEAjfNK+NaZN70gR",
-	"4y1ddWkN49Fs3Q8K2W0dhEnB3uAX+o37szA8Z8CkPxUVayqSX6QpJFfYukSvBKY/65QbtR2zpaQxbq4k",
-	"kZsakJopXUJ9o11i5uhLMJeBxWf7XM1Lo6/9IPL8HX75MBYGHv69tOmwnsk2/Iy27QVfr4USmd+/477x",
-	"0rJc4+4BRscAkLhiUsaVCT3z7N5yUBlzIs/9mgEMaSmnoq9HDe26jqH+f8KLhnaeLTZpaXSf6TvTZc0o",
-	"rehljc8+TJ9V3AMIljKCerhZ6nRrL/O9quVedCLUkFWzm0kX+3rMLSuBkB4YobE7uFtAc5dG6KTgBrzg",
-	"3oS6o44XY8R/16kteVsIXa+F6g6gj5o6b6642kTQKjS2J6dsZrRyrQVIMwvAl9o4pZKrAgmNDpnJW99M",
-	"KYsb9vvX/aJGgY1+R8L4ZmBni9/xTcN3DBlKeluIykrujvatn87JpirwTQKs2HvmCJaaN1j2oJa0EGNg",
-	"5ek62X8UAigAsl5p5YeF2EA1t+Uyqx90E4CKkMCdQpBUIksuiylygbQpGSuh3w5U+YWBiv+Erk6NS/8d",
-	"/PwnZMY7svwpjJNjC8ImTYzdD0/bxk9QwP9im/+LIWNrPl3yuRhVSc7SSOdgjV0ZRPbuszAbQuepHcCA",
-	"nwL6cP+TN28Mx2/ZV5y9NxJQ3bmwlj3wSZFzw95yx9k93QSUqf/4cP/1DSMIbTWjUWPm3Anqb9q2W/yZ",
-	"LjnH1Qn3plkYmA+GmHB04QNNRuh84R15OaVGrNXpmvqG7o97vKX7QtyvCeaw69FWNwzk0b4BshpqqDEk",
-	"Ssvim5L5tekmGz+MGG1wAqupW+jCdro3f4ELzhkB3pkKvp4Jr4kxOgrfXZ10pdob0hgZOrcdbR/uufSm",
-	"5zbAQYdCA9Re08YhrzMxAugTHuC9Y+t92Hpf6hS+tX8PboW5cGgUUaxMqhvsPqdRvCs+XUglqDf8vmxp",
-	"LsZb/KdvmP+taK7l2MsYNrBRZTH6Y19C9MeyHYIqICjTI2alFx9kwHBclpd17ip7g3TXunDfMb80W3Zj",
-	"I5QozwKQPM2S+F4A13GYu+Ay4ZFIhAC0pDC13w+RtKuxML3BLMd5vdwqNxPG/I2vRFSHQRhj4OFpy0pT",
-	"zV5A0OL0BfoWojlSGbOAyNOs8Hota6531We0zVp/UFBhOaA5wzfcGz33C6/JoiEbt6HGpanYvSGUC5pc",
-	"d+RkB8feA1+KD0dxZiFA7C2gyK2gVQPG0BmJ7eIaTATJ+ZiF+KLQj6RdbVU70jIlSoyRJZj3j7AMuAtw",
-	"R5p0eMmoylJrwzIJXd8hrAxsbnwpRhT6VzFfB7dRz27pELK+F31bys7VdSfdWZ7QXRJ5PFQlwEvpqjwj",
-	"dUHTQewtjnCW3Un3wYnVQBaXnp7W5KaRHJLJraWYwllnKc/jTlpKN95KJ1b9gPV1cV9JY/wKiAMvXDjo",
-	"gQBqUWo4yEPShtpYnVNUDJPfUSqDmbJfrQ4Stdu+Gp5N6bajjGM6qNsurfy7yvSddB/x0murZdWoG78H",
-	"MDKXaV0z6hUff/3FSI3s7IIbyC+NaHbxHzMXgH00Yiahgu6XwjqmdIkYYcIATZDSR9Vbl/SghurmhUrI",
-	"htQWs36AySYuKGrKC9QR0Jkfcm0Z3yQreH8XWgXH9nq6IkKqSU5aeBjPujom8gxGNRCJlLTuKkhp/+K2",
-	"EmyYLWldFeHFcF8ianF8tp6FWKJ3ZDBHhd1PDeRNjS7ZZOP/dJRc4wxu/Z9je7I3OqFz6YuBBQvvaDkZ",
-	"QaIKhmtdmliut6a1zR1C3mVN0oS7HgGYcObdZf92PaOikAZIB4RR+kUKSPTDwJ3CnP2KFx/MCV8m4RMF",
-	"TalOVPCWKVdgh/0r6qcjwhLdnOIfUzC/cyv6a7jmnI043pzIFJEBKrG6LM/aQAYLikAA6mrBLbHC74/7",
-	"OeY/PgqVvfHTdm2BY8gyJJbmGk0WwNUiS4AX7YzLnMKURQtCaciKexrxVcxCyFK1WIVV+PlyQyDyPPbJ",
-	"Qrxs3AVOWvG4gLrWO+bGhtxw6Q0tQqMvTMDWhbZisoFAbdvmeDGE59OuaMdb+Nsv4FCtiyet48coA1FB",
-	"7HsieHyJ/s4oAkHp3Z16M7jadJWEUKI0QfqVJBMrD700YKuRJqLbYjQPzvrUpLKfCxY0ZBgf7E6I9eAU",
-	"J1cxt0+nAVlWrY+AVYdIeQYY9YBKUuKCeNApFCt3/hD1BDQrd3hYa80WJGJHiMeqIAPAkvmHj8B1WxXT",
-	"BTMaWyBvKDsQybsPRTjeLrhdPPaQ5HEhyhWfi/EvazFPA76K761Drfh0IV7dauWMzgcHWb2JH/F4DPc2",
-	"o9gVSmPUZLy8pDsN15o7J4y/8V///N2rP/JXs0/bP3z7+JsXfVhOIMbkzzmtaTy74nl+JI8X9AM6MIyn",
-	"PM/tkd5l+aAeD76gDUuCPyY4IEFThIpsy4rPQrGMbyzA4IkzAuxUDXbtj0g3tLg0K7lXAKTq8scqAxxd",
-	"PZ2nmdGrUxlnvnRU8jfHUcm72urna7zVqtOa/egvfduKSkxTHB/e0VaBmwbrxqCLB+F7oWMKxlGw70Ct",
-	"A3Clzi9ZrnlGoWLHcgkos56+lzrb6wocSbvzhf7geAt/+8cRwuXD+YBQADKQDwjPvooPiKPqqmrZ0Z/E",
-	"9HloOEcAQa9qXcAntAH8MBHhRCBD1RyRiUwFmxig64UIPfqN8Xy6q1bYG7XdAvyszVKq+c/I73F6oKh+",
-	"f5pyQyJ9kpaV2iyrOBw4cxijjDXZLNLKtyee90eYXot3ZJAo95xWrpSDvijvbEVF9NHOcU/XnDPkeHNS",
-	"xMx0oeVU1A/aM53nurTU/SmctpsU6L7YHdEQfc3g65KpTUIZks64A1HWVGIhhN+z4G9384MrUBznmEC6",
-	"cmnKm5jUuf340widDb0WCgDtnNk1tA/24gENNYWK4Va0hP38ERsFfIw3MgPw8+dQO7qEzV2HaG1M5Xzq",
-	"CFHaPEBOWucbrzhLheHWO6VLlazrm5wu64qM38+cKXIqI9CFC72qXGiRvhLcFoCc3h13CBe0YwfeS5Wd",
-	"xNbwfwME9aN67x2Ltix3zs28gtJOw7/ETTnagfRXpJNR9GKDSbkZvuPy5JPWSzqGBpr3yKbZSKIZcCP+",
-	"qLYUa3ciHSZpCDXC7kaX1NbIAMRW8PCruNb46qem+ce3EsO/dX7F96P8r2h7vPbZ6hS5AHa6VggKTXW9",
-	"9XajNXzgy9B5u9MqDh87TBgC9DKyhxKfbA7abq+E4Y1dtzOx0so6lNSBWLfwwGPpr/fazJ/RZhPwjSsi",
-	"fyzDVjItHHSZLBcyF8T2VcE8Ap9Uz52eBDPcif8ZGqannEXgXMamOIcafmAfDuDkHZnzUNg23ob//r0U",
-	"m8dxVojfymm7Q+Vt6S3d0deJDpenMCDxYYkq84tQne/XQBgY++rH97fs9etvX389Qgq1UkF8ThsgCy0m",
-	"/rMmgjl9NAGBcT7ghFpzE/PSVDTYnJCoT0nn2uqTyPcbjJ9lk8EMH5nZVgK1/VlduFWeqJY/CZ4kpLi9",
-	"JwcMXZZIupDVcOGP2dhNDn5VWdxORW7FQNOIMr9sCv0ogcsKP6sw+YvvXoxfPH56/F8AAAD//w==",
+	"ZHGVXWnxz0ZqUVzdWt2I7MrkO3Hg7qv/W4vN1e3V//VFO8YX+Kv54sfi6tOn7OpHKw7JIaQVh0cY4zUv",
+	"CqGTo5Tw84PH+eS+NrWqjIC9+4bn+6aGP+aqsqKy7o+8rkuZcytV9cU/jKrcv80bxPcHIxXC5FrWrpur",
+	"26v3O8HW+DNbCyMLwaz7J6X2V5+yq29Ele8ebx7QW2IWRlorqy3jhknLjOVVYViljm4aL3kpqoLrR5tJ",
+	"6DAxmZx+f2IYLwotjMFp6OIRp6CL9PDut8xdIqTAx6OFTpeJwQu1fWIYkrZxx2F34oQH4s/jB27FkZ8e",
+	"bVK+v8iMPuy4BZJUx8rNRwsOW/NKNUY82gSwt9SGiHuZC8NkBRPZYdvs6idpH20Crq/E8Htpo5fiZ2EM",
+	"34rHI43QYWIih/B7dvVGq3UpDmfGrrHF/7NsDr7fFCVIw45aVduMrU9sI0VZsP96+/1L9pevXvzpD25i",
+	"7wSwkcfbldBhim+F37Ord6UjlJ8qdaweb/xOn5EpvFJHoMrGCMetDLRmuToIphrrJvVB6b2sth+E2D/a",
+	"pLp9Ro9KwF3RAg5M6T28pvS16/zrwt0pEBu0qoW20hNyIaYG/yuX5UvX7lN2pWBI+LQ/hbUwlm2kNvaO",
+	"2Z0ygummFIXbFFZyY68ykBHM1GDvlSp/wU4/ZVf2VLt3n2vtuFV2VTe6VmZyxm+oGb70Xk74O6627aVd",
+	"zq9hKLX+h8jhHL+uzFHonwXH5fKikK4xL990dnDDSyOGx3F0N4dXyELdkwY9sYPrKmOqEkxt3HEd3Fx6",
+	"x1Gp8c5WygILClNcK1UKDvtTlxxPtf+JdRM4csNydxJVxjZaHdiztgtZWbEV2nVhrKqjg+6cdHBQSFNW",
+	"sbW7e5WNzONTbPe0lve8vGTn3MSNEBVbi40b3l03oCyWN/aW7dSRHXh1ok1kVgnzhFVclm6aTb7DD0ql",
+	"NPuvSlUiY0YdxC3jlpWCG8vg3w7K2Ftcn93xiu14ubljpdhYoNkj3KZKrVVxYqVSe1H8IWPuTT7uhLtq",
+	"7oHIS5nvTcZKeagNU9rtlFFajM4VG7o/jc8QPo7/BH1Ff4GFymrrfhVVc3DU7dZ65T46uP+59XXo2ljt",
+	"mmdXH59u1VP6Ry1ypYvr976zzq9P5aFW2qKiYXdXt1cbLddrYb9wtKMrXn6RKy2+wC6QKY2JwOxjxCng",
+	"DvyzEcb9EwNqdRzUsEp8dMfDOJznLZPW8dZSNTqjE3Ff/7OR+Z6JqjAZs3wvGHd8+F5AIxJfRFUws1NH",
+	"kzHduA43stoKzbRqqoJJR8Z+33CAq+yq5FVx4HrvNhH6u8quNu6CZVfmoJTdTe3n2gnc127VF+zkmqT1",
+	"jPSRMbNenyz+YaP0gVu8x3/8KnqtD7wQK257rQtuxVMrgTz6y/jkVazfxj9oAVymGJ+kRPkAuB3Twlh3",
+	"mULzKJ/ocmMYsZ1pRuvrjBhjyx1lbbA77Q8DXiaO4XGa+wzREUSeoEpud3ZltWrWZYT1HncnoD/35jFo",
+	"+8QAR3Ns3C31jolDbU+OnCvHQ47cRI/DfVqexgO4qyMNdMUEz3c4yLLXQbBCapFbpU9Oyj7uJHLNE+M6",
+	"ShzzlutJIOcHx5YZPSLDFRfSKTZ2PM6APnD67Va00xieQhYOP04xejzxXyoBPMa/IppX+wy0Hcd/3CYX",
+	"/DTm4wvFJWItU6optnLtG10SVx8f55bXUz19Z6w8cAtjb7VqJj/4ARq5V0hUW7tb0n8l7OpwWB1JzqX5",
+	"Vs1hjRxIVSt4hOOLAR6+KlW1XR0OcRo1joyO0uKDbmquBSPuXqqj4/AtCbXDYsexPnGJ/sChXboDs1Pa",
+	"XjK1ndzu4PVRG3i+NK+2IjaOKc5un9nxepLW3kEj19pNYcnpGev+MIOU31n6wio8z+imbLU62h2KT01l",
+	"ZekuOggpwtwxJ5mE61+Je6FZoYSJ7YpVdXSAQtR4digSOFlOVoKtRUkKmbvAT5wEWMMv0b61PBzwITtr",
+	"svELbnS1KsQ2woNJ8pQ1TWCntPyXqiwvx+PGdRC8nf4cslYIwXMPG9Eh6BFpDm9RuMWeHvqXtEdyneV1",
+	"rmrLgaKM1Fsn+0wR1ZupXX0reO62D9Uq1x1vVYRzH3pNwrFHXh5WB1k1JAcNVdCBumDktsrcvXQ0Ay8U",
+	"GT3NLeNsrQXftzoGt106JcG/UlaQtDiiJjeZ2APtVad1Y5lrA6+/VWWROQ2Bfr3Fn+xOq2a7cwrHgZ+c",
+	"iuUatpylx+M63DPnTdDDZ8kzL/GDmECTO7rN7cqIXFWFiTM8R2JOiLIo7G21rAqhmbH8ZFqBPWP/aIqt",
+	"OPTUxM6OKeVoKz2SU+3cSNQdcx8YxjdWaMaRncT6Jf/GDNO/E/oL5ADjTRX33rUynhUonI7Lk1GyVNuo",
+	"2A2Et8IbYWLiErcotWm6DoybvWEbpTt060T0W/g3TsZQ3HdpGD/yE2rz8PAIjVrKLBoY38AhKexEWYvE",
+	"g71TZTHr5NalEIW7AHCE0rCdKAt/z3h1Chp1lP+7YUyc46qCn54YVnOn1NE5KO3IkPgxGL5mbsYrVRax",
+	"LfCOrFnEBIatiZavubHfOcryH6wcU4muEFiUO/yexIx2PVQhqqh07l7dyLWl/SLLiCMg4mo7blheKgNK",
+	"2qzd6sq0wx1zo6/QmDnnVT3IqkhcDKuY+7Vlf1apMrgBeNWb7lhHGSpqbt3pbXkoAcFj6PYFxqaDYsqd",
+	"lrm6rZqyjE0poWN7khj9MH9fa26MSHBvXGTQ9Fr+vVXCkEkEWa6nPGA+1QnXA+cwd1/ecGM+KF2YqP1W",
+	"qDquRip8+WTnFdaCqao8gTJWC21U5aXG+URQay6NSNEbet9AIT2KsozdLSdWruAFAlGnLH/ZXN3+fYLR",
+	"8mp/9enXLKU44IMmbegfmeODB3BiDt5270U8Ci06Rk0ic7JHW8XoyQMRlRerQp8mrib1sOG5O5xc0NWU",
+	"GhjUUVgrig73cg+m9eaP6PaKgyhSgxqraoP+8VKp4pYF83DJJbgWQKQSpRH4kzSsElwLkxjrSA7l4Vh0",
+	"eR0tSMOwXdeC1elDmv2qlAdpE1Z3R6w5iXM7fh/X/FAKnf3MkPFxNKB7Cb1ERubNo6gsXuj59/UYuzim",
+	"FtOa0jtohNqktth+nrXRex3OqqtV8UZJfDhd+5osI/1NcKRonJDveZt7KALpcAuvHT18Vjlxa+7OfM/z",
+	"6IMHfadFIbzdQSCSOIPGNLwsTzCxWhS3rOTIBECqY/fCCi0rriWvnkQFI9PU3ox8Vtxwui/o0aqc42sL",
+	"zoSo1n30JI2OFbr9azfr9lUGG7yZVHw7VJ+1IUlkBFbVlZfNgxhKi6DXkWimdwWDzO5f+8DwA2fp6Eok",
+	"e4w1nrFmMhB3h2feocfO7oU32Eux7aEF5tMVAcPF7nBfEubCSxnUzKFqkdTPW0/v2HcO7hXUTq1ihUJJ",
+	"C1/+ka0TlYWugyk4RbwmhpcJzuXXyCVfi5xT1Mjot3zHq5RxGh5JJ62AGBHpOG/ipjmiT1hm3ti7js/I",
+	"KyNue8lN5F4m1YBuErtw4pSSG4KDshC5LITJwLjPGX0bU9j3JPWeu45/E7qQuf3JNfVydWyVaG70GuFa",
+	"lFLci4JctEQ+o9XUJZ8UJV82cEPflDhnd9ESr1x3l1Hhm77/e7x8RFbhEGlq7XpbusEzoIkEkklS/svG",
+	"jo1TG3KBzGH0soiSKp5BxFLZoDVsws0FbA7WhV8k5w/KxNi6Fu7zpDZCV/8TXMzJ5+1rAyGHXl2PuvfI",
+	"VcOI9Y7pGgSzuMHg8/tK7Hz7VyCQyHteOLU6bhEqtjG/p3c3o6NLbTbMODYA0QGpjQIxJXGbpGU5r8Bd",
+	"TaEahm/Ag0b7/iBxZaN0njJ5Of2PdPfhvKRhJt85BRyURFW1ZqfWuurmiJKzzZixombrE/w/ugdbFExj",
+	"hAbBKqV0ohFsIzZFSRaEfCdjVKypGd9y9zR4EwFpsnGm6wPDBvxTHQQ+gt4yi36F1hbs1o7SSrTfECcw",
+	"afqhdp1vEi4lLQQDf6ehuVjF3O4bAduetZtvZZ15LWfs0x5zqaG1huYx/+p0VzG2/VRbGxcdY8E70Ydp",
+	"BoN+Q6TtXopKFGlRFRxBqrGyEvS2O7pZtEG1FsasrJp73bwhd671lbRedR/WMRb193AREjFBczx971yj",
+	"t+B5vMjX5/gORY/M2QNSauLSHD4RsXvkLmHaxYosVm1YKbc7y7ZanOIOwwIjoyeeYfK7tX42crzh911S",
+	"7tEZvTO9M/PPXrvwzjMaGG57jvTE+Eeg9c7R2969lZ5r0cVoN6k9lA6Nthy8F73UZTb+FQvsNyp/aMH3",
+	"392LKq43eO8PBCzd8xKFz1JYp1lTONZWq2PPdifuhUbjHVnt+nLNTm534IqMX8tSHc/8WpGoNFe2MKrR",
+	"02zmHbb6lF2lRh7QFDbrTjbrriuMSxOO77ystt/wPCJpfyDZANRrEO81aG4+eMFAJgnD6Kvdye7G8aSu",
+	"QeKGEbfEwyPF6SC4e9J9xGeh+RHGiDvdKjHXNr1VvFxteZ1ieE5djoqgXnMjU06hyI74YKcFBCHERV4n",
+	"7TiZdyss+V5gq6RpN3nMyuinqTcAW/UNZnM20IlUJjbdIKiY2fa+klfvnIQ22pUBcYfV+rn2z9FPKgtE",
+	"5ne1Pc8YwXdzi/rEitGR43g3Esi8r3MiaIzbXWpcWQv9VvA4qf1SCTSH+8uQ4wd3jDOKM2NOA90ieVC8",
+	"bH8FKU2xjZ4bTz420fKtOsY0QcyMiumohdpOEp/j/t8qdCttNuSfnkUzv7jmsWvkhJ9d10RkxUcLMZ1g",
+	"UAKf3a9TR1aAL52mlDi6MhLwyctywlmPJpGcl6VwWgRRUs23gkIxoj783A83M7ICjyumeWl1mHvDIWhq",
+	"buMjl7FABVV1xG23yrk8IbmGwUnBgvxcMzgAv11+UonzO7zbkdg64GBVL57fKPyjZ2reezQIlsFAfHix",
+	"ZFGUgv3lBftf4d6CmYj91/8Wm40WJ/OHcRQnL7sXtXP07vFOiSPxIMdNrKOh6OnGg7bYEY2T2ioR4Y0H",
+	"Fds92BZQz0EflvaOQVrFLfxdNbYXutR5rpyy1L22weJ+5CW89lpwkHq9ej0R+G7FoRb6+qXUeXMwFux0",
+	"F4TAYzewf24BM8iW6Io+UI1d8M1QmNuBbH3A/A0Yv+01flboTRyIXKUoEiy6ipvCd+og0m7XQlFAZbC5",
+	"3ksj7SIv+K5HvTNi/t040R+Aq8x8uSFNTpeMG/eEHtXTQh5EZSATiDl17Jbxir372w/Mfc9kxcw/G67R",
+	"BPIs6jWU/xLxi9voMv68dk/YNcp8Sjn0FTtWeNN4NNodoyF8fioE/YI7RhQghZdl5jgYeWThmRk7GCay",
+	"IUhT3CGbwFSedkYpMvzeG9aG4eq6isahWUp6fmI6eTUYLsA2rq879KpTxNE8wVLmttEiuGzHwWWQqBA9",
+	"vqMsog5u+VGUJvJID68ufB6GyMLCU/v1hsj4bGpafy9VjdrxxDFCs/iwjTcT9Tue4xqij71rKBXaRAqj",
+	"NIyvVWMHgdf+n32sw2PoUeiim7x55PvxTlr86swu/RQNEus6ydHn1snEPSq9v6MoVEgKy9397Dg478BZ",
+	"XYoMJI5OvMdOlMUdq7WouRaZtwKD1oMvnX8lu+N7nR6F3BJT/qCHqbeyUNvr7jIveCfd4bktfrkT+f7H",
+	"qsZnbwExQ+xzVA0yToXjJWndvp0Tlze8LOGPm008JjnkOI6kUs52XBfMx5hHgku51DETsj0Kis2pedfF",
+	"2Pl0dqymPNTJ1BoMR51tESe0jgP/+CO2/+qr8dWYH7pnjqIs46dBv2SskCbfcY2aC2drXjBz6MWsnfU/",
+	"0uHQTneGbDcma6nCb0j0hu6UzIVZSHC5Spp6Zb6vhIFHnzPXDh9Q0PcNCg8bIUqniQM7C+klTjE4CG4a",
+	"LaKZQKIqVjW8RgsCjUBlnYod5siGd6qUBT9FaL6gsHiMSaLoI8ehZptp3tVImS2NPb+5iblz9FYYu0pF",
+	"RGBuHrQBXz3pSG6VGUWYQ2TEn9jhwAohatpkn9cpKXKp+2Fsr8F5735MeQHyxkK8Uwi8haDEfnfdC4nW",
+	"+KaS0xFP0PS/K4ynPHC9TZBaJ26CM6vlgZWC3yPQyEar1vKTTA3TqhTTZpYSLvW90EbGXKs0iMex6MVq",
+	"QgLiLdNi0xhBgdBf3fwlBIJTK7RDFczIKhd3HWUP21D+LJwgJFt5aIiouYOAZc7CT9BjD+LVrEP5AE39",
+	"oRwRvgLM4v7CnP+a2o1skgpe2i519KfVJYDIuFGGVqp8/85qYdGUtQCu4HutDhgeJyEQgHFWcAwzpPg+",
+	"lJ8HISkzzEIwqffyQLF8C5rHTTZWpdcO343I9OuwqIKfMkZZV0hy7CALn3Z84B/lwclHz7766gZC7PCv",
+	"NyNaG2APODXjGiZwEe4AaDwgBKm+LQPS4+AJ61mg07KYAr3/ciEsxK34GTSV9+EV5I/zeyU/imJqTo4f",
+	"X7/0bsrF0wKpFOfVRNOZMIRNcO1e1lqKHA5534dEQJ+nT7XLfFLb1Nz30l7TuBdMfQ+gTNnVy8a+pdiz",
+	"gRQRXrkxa6YPJpIvfcwZNI/eiMa+baro0Cauu0YnNB7XYBRYYkzzVgAexlI5nhux4tW2FD5RdeynE3WI",
+	"0Bj9eMYn1wvtGP3ae2YX5GBznbNIHvYTk0rn1ryQjUlGSkCQQOpXy/vZbO0vR2l2oui4JAcCC9+LKnMv",
+	"c63VRpaCfLASwI1AmDHkjGSFqCHbu4qmiQ7ooBtkMDi77lI7p+ZXEc6qlxDcfezavUjTmGnKSIwkxnnN",
+	"13/eQftoNN0w5pt6TswoRJuOTuCVOnrRVBqQXCWiMkDoQ+beV6X2lEkDCZV5YzMfjtYJUFPa/2Nd8irQ",
+	"2eByJ4ORfayrmwjGuYZcsZ0qw3QmgpVN/C6UFEhx4CdCENtsfGaj1Ji11Qup6AYyg/mDEtoXBYDJvYil",
+	"LQ9glQ5Zx+wMOwloOrce7sVCNsNabGWF3oc4Co0y9my0Fi0cQlnGd7+pzJkIcXc9IUqeGX5icnZcALH4",
+	"yN4kA5IGoY9tRJK79xjoAjRq0MMISi1zJ6uMHZwgtxE38vTrQfn9eHi0Ne3+ng2O/paiv3qZOVcTghG3",
+	"4vpbbLdcMgK7Bo2ckkCMsE4AQfRL94W57QJ3FY0IWg/tOlA+YUp4Nc6jmOZgZ98LUbO8FFz/gVFGtUcW",
+	"xR7JQ4qhDR7OiwekCm/7kxgW+gefySa9lsacAgL5PNLeMg4DCs3Wp3bqGaRXKnVo/93PoSNgXWVXAXHB",
+	"/xqVrdwHT++5rvjBbeXfcU//2+nkV7TB31NH8JeXnd564jYs+RpP5BJ5m0JX3KmKOJagI/AUSJQH/cJj",
+	"M/uH2fKSfquauzuzCPfKCFEt+uC4U/EE1saQiNBNfyTbj+GymIxd6SZEuVG662knmuFGR286nMwlBuHk",
+	"jtJqz0+8M+fotKSpS36Kv/JWwcvi7rJVWhSURXPHDk1pZe0emROrhV7hzxmlK1sF2TcHXo5DC8MPUXm9",
+	"7SsuUp4OazXDmUjtev1l7dDRfcAgnUEUy1asTk4bi85mLbXdrYoZ8bvemIxfCIL6SeZmHMRKVfnsXgvP",
+	"yacaG0w5UHaVq+kAYtC9yerqLeBTlteSKHMJSMOqUJWYiCedL/+GrP+56f01vwdQlNX+DODT4hBCkK3n",
+	"yeoIKKW0XWHkaJwqOibLmJmw3IsUcgNY493v7oX1q6XXdK5Y9gEHiDkZwcA3/3zQ+Bjtaaj3jTXDxzJV",
+	"AjP3OxrYeuc+j69q1mEG7aq71ylCSuFksjZic7SI4coH1BCIqXMT/aVIMLJLHpkeqxvoQuCYdu8AokCg",
+	"CFbw0x2TlbEAy7dhvd37XXjlMBGs4KfWz0M+Kb7VAvMxUakDGz3KBN6MMIiq7gQJ/efx2Qj/TGiO8HuQ",
+	"oXEzhJMiRQEQvJiDjzorCEpdtN2AubWv1DGaAe/ocdVmCc6DyvD5giOwDLVhTgEnvAwLxwQmnw3XrIUM",
+	"QOhfRrBNZ4MveqHq6GoS89mff1TOO5Uf9sSERmDFn7+JeF9GWwhacYtjWu5p7Ycm393h9fUna9lW3gMS",
+	"NfocxRGiL3h5BN7573/9InlKWvD9U3EvKtIPfXo3s0pBLocHUepkvAyhfrrZTe6ur6ZdZe9dux/tHJ8h",
+	"bFkIitWCF3esEqIgbgNmBdYDieo+4Be/oi1JPruJOaEnrKmo0W953aJ0IIMvGnHHbtDXTESEOXspoLcH",
+	"Pc6xV6xT7WMYIvx4AHtL4OnKdkIzkzNd+2XCaFPXpx2lbZ9H0fcNu2l203xiHN7fg/rwCXcdXA6/6oSs",
+	"8TcpjrEj8qHSUf9WZdF9DjHShAHpw8qzDu47hYsj5e34vXu5MjTblN0sWzLj+bRWUbVB6mpDZN0+ck6K",
+	"gfh0pYpr9lfFANEAbNkll4f5yGsUEB7DbXxcEp1RyKYFOEzkIzlmjkkXW5+jDRY+doSKEBshehh0sEu8",
+	"OmEyttrgtncrSSwOQv3efRdPb8oIpHYGJLJrBdZrlcI6hAxttUfXQ82PmZNbRYswugxt/Gd/yUZZaqKY",
+	"FhygUSdo+3zjj9a3Xclq5bno+LlQtahWPgt+Fu+aAzHyf9zLGQBGeDWZQ49QZwEzK3IcpZOGF8K7v8Pe",
+	"3jWHA9enqCtAc1klYDGoTgFyLYQ98A6gIda5hDCwFHCjH2RV82MqnvfAAYYWsGFJdD4J+0B0r+PutKoo",
+	"HyEK6I5G8ErhSp1WEsGkhMWJq3n5XWFIOvdwHXsvQSebEW9f5vl850iGG9fnSslHxFDS1MBY+Ptkzt2H",
+	"6czqB2Y/6W7Fnaauz6bUfduI19LYmUl1hdqGuD0oVReTL12j2ev5thGppLk4Rgi5UozgOo/7GktuE8kh",
+	"kLgfC9K0rSPJC89UDaAphWHwXccPStF3RohqPme/F0UAFB9lT+aqmQ5PfUvNlklhnST2gTgOzjSMUKVQ",
+	"RPmRdHe+E3y2aBJf1oAkvbTnM+KBSnzq4IaACku06OA5JcjVoyM9bnTMUpCimdE0Q8jZjmcTQxZsW4Hx",
+	"Dtg7VJ7wkM/HvOTHeJjtuaCcqYoME7E0E/UIaq5FdHk7pSs05UQDaccrjsJ4zI/VmYWv/yiRNkOj6Rk0",
+	"/bA9CfK9LL5rmTnwPyIe3b3D86TGgAi9PGT7jj0bWJZSBsNFT9I8G9xiU9WDTU+RBF6Med5vP68To3ec",
+	"Ew6GMKOzngN89z+rvQX7ama/X779eX1oiRWnaOY7VhvRHXeYAFWqI7tBUi97bo+u4OMksknnWmVF4ROX",
+	"krah5UrfHB3u3YGXpVfktOCm52PsggLzqhgUtSv7KE3EbSG4HpAIQBiLgY9aHkOvbGGiP1osLwe0mmFW",
+	"FahyVGMGtbtOyI5jP8FWFR0yActATBd8AzmvPEonw1RMaVKQ/zJEiEGQBD/Fo1Gmszd2p2mjHEK50uF0",
+	"jiJoax0lLY30EDKpEiDbAdHQbyopbnLrBt00ZTkVYQ5s9Pod9rI4igkze9xmhFpIkcQHZKQeU8EEkIkb",
+	"9r98BUh0cAH+I2VYRNCtUpHV6pgMq06IZovgqwZHjYGDOGYWJhY6jR7jva9YOz8X5heI7kKAKkDdrmtR",
+	"oecMrXpVvrvzwLuG7WVVtFhLlRCFR+eFOroj1/HiWkFLQrrWp+lazbwy0yWIfGxqxqLFiOJFcZbBnoqY",
+	"dgypRxgfSQyuUJUgYlWG6vMBan+AQi+L2+4ssViSY4O2Xx4zRHHACmJ8bwnG7rkSMzKyMqhzuHZ8UWEq",
+	"myhLwyjT6+Nrqlr37AZTj8LfI7NcVNllTlI+3JKA1nwBJiglr86gPWj2qU3ISTkIMSidHvCsX4GBrO0I",
+	"6GvJBzGXAy0F3EsXNNnEbw1Cbw0RDG59ugUm1zlCQycBIXWhWglB+IHym4owNIb0EfGZm1nlTLDtcaat",
+	"tfYgXeNFdiZK1U6YVVssJwyvDZaPuQ21OGkxjHtL6+SaLoEjNUVCrz9CMMTh4IuTQX6Cmw+IB1wXgIUC",
+	"Bc3bYI5snDkcL6DmaX8YU0PPrz9PNwWKNOAIlHwUZemmA8E2Zi/IcLLlssKYbizcH8cc9VpY0DI6W/pV",
+	"bEc7ymBE4Z1fZyEWHwYhXcBrks+wh8II6Y0BjY+qI3RS4DsQoE0F7ssu4ikB8JJzXRRbiATvFzgOKKEE",
+	"Y9rBOoX/r1rEU2NlWa46uKeB9CLIp1TwwD/jba0Huq2zCitfCpfRVlaGHfWG7wV2mLY03CzlNNT7amnn",
+	"Bb1QPpBiwmxKA8ao4vtoUV9Ky9loYSAXCtN17iAjWe+pnPZxJ63AvBX3r6tcVFYDejei9LrmmNuiKuGb",
+	"r8vG7Fgtq/0qNOyIB9AI6AbweTv9wulDXWfXgxPpqI9AVLNk/e/5ZWBiraz/vRRl8Z3WKgKsJj7WIrcJ",
+	"yK6N+zDCoijNJ1eV1Ty37KilFZgTAmre35//eh2MhqNe73nZiOkAcxzcN8/amUaJIvi9Ryuk/P5WoSa9",
+	"lqDeBsi0I81y/O/zIH+OqK9TVpzrLDpvpUXOY46odTRO1D0+9D5Q8CXkp882Y/rxvuFRr1zBU9IVJnnR",
+	"iCDV+5k/yFuSXcUtP2QzJ6vHMLuvY/wZv0dNvktblNqcvnFOVb/+aYvbHBnUfUCGmgdCSA3tEniWBaUp",
+	"hYEypIdzJPRNDFN2qX+n52CZn1Q5qma99NPLvuoWqZ777bS7ZH7B4dhx/MDr7wGuJ2ZZ2anGiJ0TfUlq",
+	"CbfJxwiO0TJCZ8EQh+QKwfDosMmxtFKuZFxBnes7orHCB6n1SfvgOAIQ4y6H9UBPP3YSn6UVxPgHQKLC",
+	"GL4VCyIYjpXQ5mf8bJKcQvfRSfmK9MH6h4aFnayKFRrZ/N9UgwZe7wudg5nxA5XUvhwyA3r4IUSJ9Xdu",
+	"WT39Skz79T38l4jh7gdLGRqOQ+QBswoij0PE2bLAJyGqt4mXCNS1eZMenLovZl5BYFJDyakD0/yADt6S",
+	"8fWBm3zeZ11M3/nO3Hu+3dTMjzGgylegKpsArRjK7uJJrYWRhRjoxU5ndefLt2ioA0DSbLwf0zYKf6Cw",
+	"lPk3u0vtEXIIeuU44g4eCzJkAGFaVRZRSUE1tpRRCNJeJ1xjmCc9B1KjYAL2S9d/xy48j2nhsPGgG9L+",
+	"ZmU+BDdBopwr+Kc7Ye3Gl2aohASzjiMAVindKaZwQT2KBVezI6CnEvUMKwXXlfWui/OCPJJge62pvCoR",
+	"W8/+EMpdeLE/HH/6Mv2yNkLfc2+zWqCUL+MV7iCSgDWzsmdmFgXxDMVHPIWBI8Okt+WyeBG+PZflqtqt",
+	"XsQlBqc0tGtErGIz9zMdwzAqtNIGF7RrHKxo4f7GsXACwx2KTby6+ImBj5NvyiVcO/WEp9ltW1wMoBg6",
+	"+0bFfKRgm0YDz1KbTS83gpcl2JKCVRriEUXBEMEGXV5L1NQEhwks5SzbeMVjHrCdOrJa89xKI4oANwF1",
+	"xbU8GAQ/9HJnJY7ArQ744NJXc8DNXvHLTJAe2uxVJwFzgXMVgBJ24NYLkMXjYj+nFXkpkmWitYBP0c9w",
+	"lEZkmMGgELB/bkj5Kzd83zQew/v2nr6zmaairEOi6TIsU6oBiLsyhWbqwUvjxZURR2fKq5v8MpESSrWT",
+	"O3GeXWTVTj4SeDXjAErNv/5VJqpTVopK2581bkAjxxp0MX0ab/jxF00JZe7VCh+Nkas2qtHMkRbuPNw4",
+	"15oh8uGS7ISzZFQrI+c4tN74diBexTxLUOhRM/cj+4eSCFIY8xDVZuVY9nEno0UANowzSKK79fTm1n9U",
+	"ZJGEgB4oZAkdwEHDFXS3D8Cw0QRL2U1I1ZBJkquDMEGfiwT9zURqHULSazT4tgfa2dVOtW2iNdo+T19R",
+	"FizKOlavDD2ZIQvu0BjMW0HoK8V2qCYENuzRUcVGaJQgMZt1ihMjdijM4kHQoZ75dEwSvMRJHSFgbvaM",
+	"CrW99r09AEv0lTRW6VPcjmkewdwKbr1gcR/Zhsd4cmd5N842WfGhjg4DN6WD3RViZZy2h3bv+Vhu56cQ",
+	"sXWimAgXLOxElMS7HUeKvCTLHoMlM/1+IfZlNxG6k/M8KNgA5dQGVvhRLsDZSDNscibgbALlM2kCgAhJ",
+	"XEschr2zI/OB8NG6fG5F3v58nAM9Ok6A6NVdjajHoaDzP5B1ORLpgkLw6gScjQTgaFRDGz0bc+n0EuaS",
+	"RUSqgUm+f5Cjs4/Y7EPT/p6m6piGEO9wktFLocpIlZkdBFtMxT3JSnwWoHh5WM8de0EMTzkjpC10e4GE",
+	"UjdlObd/wzfCnhIUuxeiNoTnjy858FGnJ7jv5vJRP9ZZ/llDUlJHdOgept80OhJaYkbUEVYRJ6vGiGS9",
+	"w5hEDgGBjn8S3j0HVnq+JlYvtXwA29F6Y7G2UyzL2Fi0vy+ytxNWYuwdltVW6FpHo6V9KTu3GRuZc0tJ",
+	"MEEDNzt1rDL27tXXT5+/+GPAJthJ94ayWquP0WjxnYq+yE6HIh3pwPOdrEBqFWW80IuvhLSwNtYMtldD",
+	"Hg9MMuscf3ssMer5segF+jZNDGkxu/qxglLgkTiDfN/UKTyfQ/BQYjuMRPMPA9aXrJs0npOHeB117yP7",
+	"pU8TR5vEeLdrLKsVIclKHN1zknDR83W5QGLE3XkPRcYmUzqx687UYvjwnQOCvt9otfWRkTNSjm/cc1uq",
+	"atvBYhogQ/WSc6pE7q9uqipR9mdYW4Jahpg1XpZn1vPel4gbuIHlZiO0iKdAoPunk0jNjOUnQ5g+ifoc",
+	"occVYcCOkuRUoNLDorKAZ8r/HeO7afpfpOqxUVIJmdmosF3YmPGSYrv8U9TJ3oiJkq/qXuiiiSdKbXU0",
+	"PwdDe9yPbehpqJeyIPQmNJ11436S9kcrDrGO9rIqkvOExInYBCcG+0lWxY/VRk1eb+zQzwKT2fzeJQ4K",
+	"FjK+18Y0h5iY1yHYUFeEQ/GbfK8qUWRUZcSnKsgDmHSVEd1q1zGkPl/x4nwqBbT6BBF1UovZkVtuC+KU",
+	"sG2oFOjlkMZzEg7oFFGMvhfljPavoR3KyTLCk6CSgdL+GPohYPRCmXPqTjqVsFotyrgwQntY6QjbPHjg",
+	"RO5fyrbcC9coN2B9NMJC32LhzI0s49GNNNz8Cuw7Jw5NOWyhEUT3qHw6LRIaocVxMoRcIqKRKhNqE5yv",
+	"F+KoJKI6VmRk/EdTbMEzFrd4zo5hz64aw9cpg3RjYrd9QGJ0t9HsabDOm8xFxgLG/viOt+R2HqL2nOOb",
+	"gKm6iVGnCFrPRs5AtBlgu1J1SySRkFKJTMFf1cCdaJvoLLPAJVunub8JYbPPcN1LYFgfn+0NMzhIhycA",
+	"MGNVzep++vK/gUOeY3hQahAm2Va28tAvImC9hduEgQ+fkfd9JnYxhSfpJnkpoGSswmuCUEcpLAdeliuT",
+	"S2OgcAH+vYaIHXIDhr9tG1mWykqqikzho6u8lDWBdWCF8tUaLUT+r4XkB4V5LBKdGrnmNt+t1gqvpa9s",
+	"7nb/VFuZr2p1pH+Q5b3Qq0pajUSbK10ZS8hDG0qnWUOtzJVRBccsm2LlTgJ0nE4FdV/768it0CtTa4jo",
+	"PgjIiKhUtTKlrFcHrD3uPTDiJFa1Vlb4hJqiMXZ1wCTtHZd6ZaWY46++NGXG+6u7guNYwFtrbuR9vOjD",
+	"Dip3AvN4DFlt4e1f9lzDDV8lOIbasMETlo1rO7D/Ck/sHybruQzei/AwhP1M3KPXXuhrs+cr9NcBjXjV",
+	"ZwZZvKY36WK6INzRSBR0lRAORNzke9ydWKUQj9OnLRPwd+dthp8xCTFmZZnLZ/+hGreUx8EQxC34rrJx",
+	"AME5BItdhKre6GkcP1m8PDCrpTAU4wAwFRBjNn6Tp4EdocUCU/iSlubs7NWmg5fZVrRCAEXDam6MKNyv",
+	"UPIDjM1zwwjeuwHi4Z68OM1Ihi1OfXCSmHMI3POAshlNvD1GpSGsbWI1BAZgI1HcAlRCBf6gHDK0Hbvc",
+	"gu4lyhKiCQCzqTVKjTWYaIKPL6yFwrUbFnxa3QJbPcAVbRfoQJRfFkEBv8HCeGQ/URs4VNMVrO1Oq2Yb",
+	"h+4LcLILLl4K5NW4l3d/ng6dBhBAycBwHbehutargLkXq4kxDe8dxUQGBcI/AyGhF/Y3rCAwhGCQ9Dmz",
+	"BpOkiOL68+xguPRYgd9kfyNaZhh7bLq8bcTj53Lbg7oXc/ARz+MFzHYez2dUF+XIR2kfI+C5AcIq7lCH",
+	"vZmWluH8CWgHzryTOw3bRjuSPptLFL/H1LT6T9fcvU9eg/RCh8rDSPLvys0o3E8IQBhtdbFoTAm0rRQU",
+	"B1K9DMk9Coo6AmVLo6W3vcQS1FafjwLO+BKmBJJFF/eixzzy8OFtPvMUTdzgIYBWYObEwgOvjfJiXEj6",
+	"AOOZ3Dt1jG8xgbMMzTBa8LJXQxWKoTb5LhGo04owEXNprqJOCbXBun76FH/ZPZrvRJ5LVUBypAnPbgQJ",
+	"SIFA4x5wCLSMF7mYmZxOpja3o+3i/NCdp3WQHd89pxbvZ4R0RoItwp+658En7omq8NFueeNDboJZBHGF",
+	"rUI7w1YrfAl2Su3nQSW8bvE/HgCX8JobGxDAItJlUxXKR63xPXrGu46DIXrdVfwdGtHYYsylZaBEy94e",
+	"sbEecfhhGeWAvzUN0aeMSIMuxHO2XVvff3wN1dbu/ruSvfL4EPcVy5PuE1RTSWuuCRjnAnKC75Gc4maV",
+	"V+oIhYJCYRusjdWPmR+RziEawDJ2WoEtx6SAhxZm3y1kKmeA9SDMKgpq0YHOkwZMSghPuRcnHzCQc8tL",
+	"tW3AdwqDEdQSwh1hKAkCICFUemUFaJcUR8erbeOTTeF4sHAJ4qpRTdYh6t7WpGVMqxsRWeNexHFDTF8A",
+	"SGziHlBkoG18A439hqOxfFDE3MYqjAJyvaVNOnnHslEHgRsegNHa+ImJhx/GSU3tpSqbQxULjUeQefgZ",
+	"Mez6ZWIpBoiAwPuFgtWxwpj9nccAkyUiqQfYXRB9dYXZcWPlIRFEb6zQ1zTli+LoXQd0x429RCPBDUkg",
+	"rkBVd9wxn7tKO1cBPNG2EWAwotIAO8EJiGpmxGM4rmlYa0ulVcZ+140sBdRsX3Mj2B+/wrhyDEVbn+wA",
+	"s+0vNzc3Edi2YYCVGy1FYk68jb1KYSMvWH2kHNDSeDNR5aroB1p1wg4FJ2vx/OAkoPqls9Bi453QkR/V",
+	"cdkGJSpUGFFzza3S09yMFt79prNVWTg2mlxYdaiT4BeUpIaYpkeRk9Ftnig37JjIXORqFT/sBCZ5GX/6",
+	"0BFZSmMzeO/oFjtu+CyOKADcMDZw5/Bn1ooKsGCTKjc6Wjwn9hs8cT6Ey70gz/ODtyeBwkC6lRNzCTl3",
+	"VJTyHGbuUkl1KRLtmSq6k2kllVm4M4TKjZ2YbPRsBkf9LeM+M2V9YjkvZS2wKD+v3b8gxk/ve/GR57Y8",
+	"uc1+AtBu+b4SxmSdDtqM2TFEB6/nmCQ+SITZKOkpmPtFrHJhzY1d1TwRclZrYRLaGybo+VKlFOCACBa8",
+	"LO+YE+kYLwrTFuv34vmR40bvK3UEXXbH7+MBHWbH62npGhqhD8LOItN31rsh/v24oTEFLHblfxa8elf8",
+	"W+EDfvaXKYoH6aHMKboDQnLcDQlkrdsCfJSOygk7kh0Od4zTfcko3wJ8dOAL99jd6PgRJ8EgddJ9QnHh",
+	"GP/TytpqQ8Rj5L8EaisdQZdm5OQnj8IlTgLFXqumhFlKW7rG3bhAmPVYzJ9wSz2NBdREZGgBC5v+Dl4k",
+	"wgsLv7m/+B+wLIxj0fMgTv3QD0I5pU6K14HVxBLpjfV8Es/cZ+06OslYKYxh/Zy4Tm7mEHhgNnz6PFz8",
+	"8XQ1RCIhsrwqC8Mq6RiUPAiMp48XgEkMNNenFMvKS6Hpr0+J24m4aWMZDZJjonIMhl0VqyUI9ilhbInR",
+	"f8Nl6TNNYsF+YhqJ6mtYVTjtx3Q30E5629+BF2LRDqXlRvhl9i4hkErCFSgtw6J7WagIuSgjw3BZnE9N",
+	"BW6LxANo/cfdCcP3nHSE4SG10Oh0iPn7bY+tuc+QFRnKzBClvBeYyevzt66QNDDHD/uelZ9PJ4bv9oPy",
+	"9L36Pd4/Na2Doa/Vn3ErxAcPDhpSyIGDgRIY42Fo5uFitGTXu6V+q67oAM8wgkuMJI/tuBvcpLMEDSk1",
+	"kKxTQB50WwURAh1FcdfW7G2BY6UJRbnmBfC4KeDW9Gwxf5mud7k6b8fvrrVD97Rmpw5rQdHYB6U1uIOw",
+	"DGFblVAaDNieEVvXI/xLHcwt3VNH74n8F9DMBXQQt3GBDPdbobafMvYbt/DftWrsJxCYf8ON/NRGc53Y",
+	"WpQqFrEUD4JM2rp+7gCVDhQulQDpQa8T9ykFpL+AWyHgksYUlsWYqEk0VEi3Fzad7unmDoWfONV+2mEw",
+	"8YTC0Zk+DpDhLkQ3LgVjRD943CQhdaKyERzj+dpGKQEuru+3M3rk0kbUMQ6N4th5B8zPhNsxLiWfhn+a",
+	"Xcrn3DoXxTFFyVt57QzY745XRTkfquUNP8aLjMdkXJhBfPfue+JDg7EO4Isv1LGaGXnzM/q1HxJ509bV",
+	"HSd0C6i1Hw81DiW5YScLqK19TAjUqyWBbsVqWgvyIAvpWBl1nF3cl5uLlJhh3IrrBwfOws51VhSjggsq",
+	"8X5uU+TnNTnF3e9eOgz1VXASqR17SVvQp8k3/Ih4HXIr7R17/erZGv7+Fv4AkM+5qgoGwA4Eht1FMnz9",
+	"/Yur7Or191/Bf7+E/z6H/z67yq7e0n+fw3+/hP9+Bf+Fr17hf+HbV/DtK/j21bM1/s819f9dw/+gJ2j7",
+	"Fr57++rFLGzul7hnl0Nzuy2M3/ecVysfiBuBcBAfrY8moOKx4CUnp+G90IXMqWAxcoQ7r2XlvMybklsV",
+	"rF8AQMAqxeDsM+ImRSOYqsrTuNAx9rlRgJ/JwnTiGEAXFC5dWrx6fllSQPjHkKBYcg8grgjTge5vH0mS",
+	"wrxV0SoQweIBZ005OaO3TXmumjnoxuAqdp1B4ETmi5nHKm2jdgLIWmOHSaPL6ONdaLmx0V9g8fGKaSoh",
+	"B+QiAUFcJDCrTHzotgxxrP6v3cUNywPeFGdtmPIfyJEOqoU07lBH1t6/FOe7pJrk1+Dj8tFAjguAtUNa",
+	"CLU+JAtJ7vi9OOsUO4PcljeDEk8LHrglJRDnVKJIFJ+YCFMQVbFaMpNNolAH5Me6A7jFEnVQbyNzmtVO",
+	"CGCWUHnDewMAuI+tebVnORSFo9PIwNGgC2rXraUbL+FxvnZHuqh+FgDo7jC319FI1jVYj67IfmARgCLK",
+	"GRb5jU3Dl1a7mELmhVS3xSG79fbnpROeq0DfJZxI1faON2PCpYt8fpbfN0FTqUrtS16y+dpU64BJ+hYw",
+	"TBdDdDFJCeOJlK46bwiVfz5/FF04gGTosFvIT5VTlx4cXLoFLPOVVavwEM2ra0COynFVg6opS7xDvvRK",
+	"Bv+GqA9WN2K2D9uPkV3pGfJ22xqObG7zc+WM/KW4Gm8UzSl1PO+GhnJDRRFLpUBBMnUJfGWt1d5HbYO5",
+	"swK4/1ky8cWG8Z5QbB6hUsAwHLVj6+gF2rcXltu5F7AtnThIuVVqj08HALRnBPBDMS8ApFyRlcqDFs/G",
+	"vo3XX7yJgfBpY1fzuUnJjV0VqkruXcCiQhF0ZDpy6wqeVoLbZU7zg3tHFvQe2Fn/8iV458Wv0n+SYh6/",
+	"yjPU687j9vz3q0UxGqdDXv6UwnWAG5TiPiZVnMLJdiuT8xgsOU4rwJhseG6VNuzm+kXGbq7/9CJjzzL2",
+	"7Pq5+8P1C9ZB0EQA/ScGyisbCP6IOC3Ttehm1Shq2fuYXqeIDx/LM7V8LngofM0JqmbT2Vk/w+jpCFEk",
+	"qzWGuw+Z2yiEskoBiqHQhNTa2W6sEAVlentl8MA4AeH5x4rhw+VUWo7Irlhf6A65pNpS9AMr5V50hHXX",
+	"RamOkG+WYbAENVyfGEQtuF+u2WvSk8jyT5POeQXTRX0ZZgjql/didMT3vqeyH+LfkkwYMRn4kfyxVXPP",
+	"WgmwVaKcZBigO5P4+X6MXDuIEIv4dOD8bMjAYP7hBIMIfAS+FlmxHS8JXQjm2Za5ctt964ik4FYEEhEH",
+	"5qs3PxjvfbFRyQ28WrbrncKpU0OYhYYowXUpZ1xz357QfeNoruG8Dk6NlRDcWD3GJpckLg6dfuyo9N7d",
+	"GPfulyTT9AJUum5Iflphde6IC6qU4l4U/i46ajsJC5Ao8AnjJeSU3pKS5fPzsK7Ig9e3nGeneqqFXnlt",
+	"b3Znqdq5KbgOiFkVuYRIcrALygpCGY8hJmccPb7AFunaTtsiIR6SDgLsUhAcMvM03FCpZXv2O9dVtJsu",
+	"G7KLleJF1yoaA8M9DHERY/Ogl3E8jA7yzS5hdzKiMXsRd7JDFlGu7AvdxJBVOqmDjBABnhjm9bXgqawg",
+	"9BQmh+C+G90P1UliJeHoD8BK+quyf0XH3gLBPKFfIEiiKvjJm7dCHQnpg5r9tk8ksuEIsf3+ZbOJl+/d",
+	"aCEYhHxkHkKRRt5iHYFBnu+5rP+xs7yb5DFbI0N6Mstyix5YfJeAO1wf2VWb1N9GI/hJRTe3FlUUETxE",
+	"2wMwtHTKI0RN1wIgcd1+76DMaAhxH+drxpC01YYZBYLpHbtpIzx6KdqA9qeaLj5oBF17gOLri1e5N04U",
+	"GNUyj/QmALZ99c7Hreb9WGHApJcOanQk1xHburxUZkHsRqq+juufcoyi6aYkbII5Xt2THZN8YztMMx04",
+	"R9yFWa35NBjlN67lN1TNNN8pFWBhx+FjlH+8FZXQvGS5kGUP0qojAsWL1kMmt2Ot93EcTiy5E/9WVcQh",
+	"uWWl4KZ1KAVVKcjsCdBw95Sko4NQlDeCNe7pwZUGYJpFIUKJKnIIWGtRLYCKi2orkphV3fo353EpPAC3",
+	"4BWzSjBRQUK5EHswDqAFY3Ede3UvoqOvRamO7MY9F4XmRzOomHCpvhdK1yQekmEx1D5USLVSTURZWEM6",
+	"vdJsDf7GnY/Vczo4RO+1aBe9HDQklUknAa0w89ppe31aD2uHpCPFffwud1bfSl/tMzQg3ax7v6P86lgJ",
+	"qE//IOygRHTT2Tik1GwugrnqpL8OU8SsKAWk0QekOs04O0CtafzKp+WvT4OaQ6004cRZ5UWkuBqnxYHc",
+	"fZGyjenorwQGGkRbdL0RFJ9OQAAwzyjGuVV1Ha/ehaClrsFtF+gdoCBMCifcNNH6Cegsa7S3hTTS+hR9",
+	"Xp1ml+x2x/0ORuiZdP80ZjVTsMYQ4T/GNXbHTkVCMYd8WlChIDk8gCSR/rJZSKFLMk4+pUZdnPrts/pn",
+	"Hwfwglihi7lxkf8DL8oZqr+AjM9Q7hyEwBZivkeI3QT0do97G9quyS+Ato3IIEnL7/xqF5AzXP7ZOwR6",
+	"1Turhc13/av+5/GGufewmFH2lJrFdFz0YOIck8v+mxTHaFx4KQq3vwkdtpM4EIdhpWQZq8oiIxSe5UjD",
+	"Z9INKDklrkT7jLdJeiWgi3tplpD631zz6YhySreizjv5NJ3d7Wxl8ogimSAtRsj8uzkHYZH6TU/l65C9",
+	"ueCa+ASbDh7Mlw8Ag8GZTCSYLjSMLEmoTKC4PTxXr5uC18mui5/HGx6rGQOK7k6VHuegAq0PUtYC4jKh",
+	"jYNjy/0KURRSVRFo4JA2RkwX4R1nJXS/wZqID8jmfsOl693Hj/dPmVLt0zXLoWops0f1tJAHURkgVZar",
+	"AqQz9u5vPzA3D7dF5p8N1wjT/QztTVij/F9jzAucegzky7Weft3ge2odO9WmsugimEeKFLebsKdh8UAw",
+	"pJnJtDTXVahsd+VnEqc8Y1JaNiheLc5GsEwzae4oIrmgwEmILVM1E8UWyjpq28LY9QzYhRMGwPRkJeTd",
+	"uC7mGLBhog+wX7vvP3gIvCEdmBmpR8YsQNGrcbbYOr7vx66I9/p7SGiAhAVISJgVe/UGAtsuj7x6w4+v",
+	"BNZiWvACLMDSX1xT9nyt1sRGxtPhEoaoABOB6qLHhYiaoeav9Kj0tHe3ReKOLjMdsPGGH3/RhD3mKWYn",
+	"q2LlBbBSHYUOf9txXQhjR38vsWL4jMi+Qm2vf6F4tYvLwIeCBtFMxTiA5BxA+wthunGTYejoHu+UVfMM",
+	"NUMzNdjPqg5kTBItxrTAlrWSlS/iVKFmN3QTTIcnvsEBg209xM8u+Yggehd+hambCUNKznXxxLCNajTL",
+	"lXYi3iAQkh4XaUFygefjqGhTZrsUBlNqdbCvxkLhDiEmozoGHFEispqe33Z2WBW4Rr9ZKnt4ybQpZ2bR",
+	"J7LaL/1GC6hWmkdRpyDBAWgxJEA8QakJz6ezeiLoQhrLnRDqt6KFQALMafRUx+wUWhbbxeQ2o1zY8BMQ",
+	"NtL0yUopTMffAfVcKmXZWjihJMg9USPiURYxTCIy3Xk+ICtWy4+iNDP82NBhINPucbV3LUOmgLuRZGJ/",
+	"RWKMeL5DYZPNEN9qHjpRR562vCogS0bcS041H8YJ9tMgSXPRjkyxmplxFAU2ws+TWxaHI/UkHuUMgB8R",
+	"fNn8yE+UbnkQmjNMSB6tYgbKXvcI5zPn/kfSrLrgemP6t7L2eMtuFTVU2YE7UCAaM5jQfS1BoAtpAFcv",
+	"ehvmZVIMJtmd4ZLP5rC+wScfV3VICRqcoo3c844bjxdyOuhwMNyyNG4rS7sqxDZdPt9dMwhJ8IcU1Lrz",
+	"dyGkj7Trj16AVvkeAqKRjzeor7KygA08fkHpkU8kTLklDIB3CPa454MMsOcIDArBwOjguEgcGEkA3OwS",
+	"wL5p0WCul+BzVPhJPDILXhWwRKHgCxwatiAbPzZ41O0xnqET3N7RpP7+MWOnX9sXry2ES+T6xICBAEAE",
+	"Owd64B/lwQkOXyGm9EFW+Penz3sg050Hos2TgObtX4YH/sZX9k8ZnOYbXf0lmbK5ho7P7KD5SdT2Ydet",
+	"O//Ir2XSnFhILXKrunVOUhYMP0RLHdhvdGUt9NUyW0IyICUI3mBxR4HkzsO4YlXoUCshwHQ9JATv8aLp",
+	"EhsUSZSE2NpISCgvN45bHpp858H+OduJsgbbGzvyyooCZDFKs/IQuNHXee0mna5aGdzmPkQHMHQ7ZStb",
+	"bVZGY44vwB3KGOW9Y/FsCv/o122HhVXKQmpZ7HF248bk3CPCC1UWRVsomWeUE9PmviQvsedkHsICiPqX",
+	"+EG0r53I9yWV3ZrV2ftdwuMRjxqDCNuQooOGB8pOhIsECT4E8ToX4a76lp8SYPuzY2u2orLlKQaK76RO",
+	"IENHzKhtbLR7ozB6dA04jxjuUjd1fbolb2RR0M1Q2u7YWmwlFJz0mYu8OqVVObxXEdEwRF4ElOXk9xQK",
+	"e27pr6iZ+8Ixs/Rx1fyIyJtgBgNjCZ3YUen93LN6pcoimuQhNjaVBaQqTOKZHe4SCgzFBoLiNYmhwI1c",
+	"sTaoa2Y5g4O0ZzM7RpLSaA81r/ZPDFtzbZaQfSWK1ELPRHg4HrZyBGLSYHqe8475PNUwn8vn3comTdCu",
+	"DVR/ECt0ZfYnVUuRt1Xk95BcRACa7qHdSAvBR0sI8Z0Q71U0fr2pvT15Dt5YqGA65zW3Sk1CMbx3bajt",
+	"qsvYY0EQytEqIo9jcoz7yl9SirGbx8OVKl/6wT7NhQalyJlQHdUdYxssGSZPCw9MreVOIU6TBHAvFIR7",
+	"mpE0Etiz51PtQXWfrEBCw/0L7/KA/lNS0bc8Upy1I02cDSmhZgsFPVXP5BWLyNyqeh4wIU6gDXFN7Uy8",
+	"fGIKScbXIFFHgRUGISk/ZdiYv10PC8WehzXSCQ2m5aX2xLPhBydVzAGy+RvCqnUghid37SXWQwRxHyMA",
+	"VFkkdg+LaTVYV5rvsbbimiywxPAx5MpAbmSnnMW6FJCoyykHIBTwhQ7oio/hARaU5SP4F1hzdx3YS/R4",
+	"0oaBf4FhAGv2JUPxF+j1HbdygDaxvKJyRBul7GqjNBW/VNWKIg5UtaJ4/ZIj5icyyxDxnu8wN5DrQ77j",
+	"Us9xk4bJPMRTqtW6FIeIBVpYovaRcCG0Vguixs6VCcquVJvOdTb0jJoR+mSTsD9YaUtxJlJrigThV99N",
+	"GCrzuxHWHqVCrTayFJfByay5EStebUvhLbJjED1Rp3OxLq4lhHbm1K+W1yIOz3eUZieKVXLcqEWYSj30",
+	"19qdQ2eVfvCwtuGYZ88gjv+RK25XpazECu2Pyd3sox1FuWhrMJAW8RDZVtiRlBzrdLR3D+xZtXlyZ+8Q",
+	"NfOB3slDl/VZUhy+o9RtFt3eYXedsaMH6HTrHUXVDJ2IoHg/MWTNsUfFDqqyO1AawFEZq3gaN1D4Uk5Q",
+	"9UGINCj0WNkZYSBpdZgr0uAAc/UOWa34SvdAwTu8rnV9TZjiCYQ8SOHkmwm9h2nFD0TXVIC3X8vHsceD",
+	"oji7OVF01NEDAun+jxPWvi7uZczG/N6jw4aE3EKNYGrbHGFR5TtIbIlkAec2mh3Dzf7WKV+slNaW4JcM",
+	"xbzA8JMxzjzOYYhQD8EJAKbJzZ7k8GiAQgd7e2zsbOIQfDeBV0gQw6DzCJe4QIjU0uwT8j63DFc0Gude",
+	"Rc8Hs0hJUnd319RqLwiI1JfAMvwImbYAa4D+Uey33UcsakX//OuUL4HOMuxeF6QbJ0qrpP2JXQEgO29G",
+	"H/GkklehZJqqfF4/t2zHDcsVFp2JFX3iCeUm0Ghct3HdFpofq2QGKKHDxMvrmF2Lp7HjRbwW6cda5FYU",
+	"6ekNOloPYOA7wEUU5JlIfUfLk7Tu/vC4H2UO2fayqa2m/GtPMQi2TAI5/urIYId6huC6PEUv49yAW1RU",
+	"QsfcK5TdbaSd8Ggg6ejcQGyX+LS2iperM6LgXDP5gzCjwGpEPSRXeJmU3KLn+bMtsFp/Cd7k2CGelZr/",
+	"bXhwLXL2kVgF1No8q5UmgAs7mEn/f0bU5XorjF2lHj3KQ+WyZH9ihwMrhKjv2POkY3auOlRrOR3G+s6t",
+	"6w20pEdyVcaL9KsNW5dCFLLaZmhyidbTh3SYfwNythZYmCJpxZMmPsdhBn7bD16iS8C2QU6ZmPh3VUFB",
+	"NWf0yY7KGMAu28vht5cG7J3XGfYUVyB5ED7Pzborp464zHxEiP5pjTV3afYLvMGNfevknJg3ZA5eMND8",
+	"W15txwEIHiO4RxU4uwEwJG1fbNvfkgtpKCQtMDR9w6PbmFbhgXB60JHMaa8MsTZ8YhEpt+dvRBgkwznH",
+	"lxgDufursExpBniahFaJvh6nmnbqS6WiXNOYrBiMmv49/dsotNUDsna7zPoziK5YtLpUp07tAey6gpuT",
+	"W1RTkt6+cQ8uVVOseF3PUCytONRCX4dxLlAusQtYs++mzU6NJyVj7Iim1oybPZSOzLDcQi4weoCSC7Qw",
+	"WB6FHGj9QwRPxVg+dnQHHagefnTHCrEXp14lKb+d+IeVB5Jqd5f+FH7p7Lb/Y/gtvf3wgPJ7saJYwgEm",
+	"tfsJn5GaHydWMD8a0aqYEhHgYv1BmDZXfDo+0e1fdy0ZHkWCirGW+LLsnDMVpHtgZBJhKNeQDHYXBERf",
+	"gWMkNKb0yflFhE1CAqhEJLq+rWENqifh6kYZYnTnTjF4LVG1ddElFhWn0gEZhm96+F6IFHK3R3NZxcx7",
+	"+Y5XeUrf5YAb2vkcPIOMMycSsE2jwQbYRM0lCTisTl8tsBEcF9eV9QX/Ijo1qJnzMd/16Qze74xyAAFx",
+	"Xe7F3IGH/jjc2mA57Mwqfk1ypYuLAIeMaQ6xMEFyRQKynsDktbyx5hajuTn5gJ0C/sRkHcAanueith71",
+	"z0LUhA96URt6ZVMRi8nyNkuh3htrkjUz7E7m+wrS6TcY1YFy9xwn5bOYNB2Kpp/zEJ0vPkLOyMmgmlxV",
+	"hU9KdvOdHX33aGVSDr5m/wJ2DFzTEDs22Qh8zJ0K8FeAAMbC7uuTL/TvtLctr92/EDPsfi8+8tyWJ6Yq",
+	"CDb3Z5t1OsCs0qM0Iuuz+PWJUZ3+UbAFRkhOp/bi69Q74yVf9WrxL/9u+YCdov6zv4o9L7ojXs7Lfp6s",
+	"ZwNFa+BcZOWYeWW9fuDLdfWJMbsKdOAYjxGiurqtmrKEKDMdzXgkicAbjZ0MAG8elSmv2FHgk9iLAMVE",
+	"HORomEAVZWBWqf1qo3QqDH9d8gIsvxSxAU2LWyLkddkksMvmh7UlylAQNwxxYshpUw9JEwvoeEUSEyAr",
+	"k+VZiGoEoEq53JwZYX3YLoUdo1UeS4/fMQCn6GCZoHAvDQGDu2NQZeGudRIrNo32+jAM17fBBDuWetXG",
+	"ioqgmzvR8y080h0z8iMW1kC3ROke0YMjfRRAM7YWJ0X54JArjY1DyGUccDT4YEASAI62IvH+KHOx4l4z",
+	"dP+DQL6N0rZy6gX8ze60aAt+uHHDX8KEJ0uEw8Zcv/UgkMvLg7dma+zkMlu0B1RdDSEyOxZcYc8q4MiL",
+	"8Dm0Wh5Sz92C4irdIeMDZL0CLINVpCkxZRFba8H3K3EvqlRJn7YyT+vUchKYadM93Q8dgNrJkj2PhZXa",
+	"62fqnHoiSTyXs1MrddJiNEQijcxlPHI23u/0kZlzpzXtUhN8/51riCkWkxoEQh1OeaAIUtXseOxtHPg6",
+	"nwSDWPCJbgkZCADr3bFm7Ma9ZM/SETdTM/8BW4GIrbeySk298rVrzioA0IhicpSK3YeDMk5PdEynIiC7",
+	"QS4q+jXIKEDxtLNhQAnT+tO8Qk5R1zMkevVwyXsZKMtCClrv+UOkCEeB0RJRPYLqHmGfFjsHEugienNU",
+	"1Be4U6wxFJFQa7XV/OCkByMsyRCdJDPLdRAoegBURjjRai8EhbVppQ7RGAY3jaYqovHpW17Pt4hDNz/w",
+	"OpqT7EEnz+JCYvmVV9AWTMrTWfMw6GvXcF5F9k5m45LocFWLKhGgtSRd43EwG7OrYyLMjFuqYCK4QTUB",
+	"LnmoYXfk0mJOElsHYMu7rrVCWrbjdS0qQ3WtRLmZXQXFncWHeN6cZwHzO/KHOp1o4K2+GBUCR9VBsDyi",
+	"PQlImWiKphO/ku4uqG0s+sZJwBxVKLJN4iBsq8aWwkdMoFySc7igWNOO6zja9KExlhBi2EFYZmG3UzmB",
+	"cxICB2D6UeNpJwH6FrUEMMc6zVjedzEgKcwuHsCTQkNTg5KwvU8SeW0BkjX+y+wzmZOw9u7Ay9JnraUq",
+	"JbUVXIomCq0IksqCbKJFtYmmcrZg7C6iPVAH0dk52LfwcMRLY0iDpWywzi0/ZS2UT6G2pEYi2wN9HEQe",
+	"YF6jW7lZwn1/4PX3cfY7Jwi399BgCuJlGffeyK/Ad2bPbOFrFUP3WeTVHsI9R1hRIhkCMDNltV2dK5rh",
+	"Wc7484sEhFn1OR4ClpB+9tV90mcrDTsgFABv0yYx9QnSnX1Rs/lAv7UWdVSF8eOhdQ2NSiqktG6gBv9F",
+	"Y8aeWXpYgQS619xnZ9I9HxECbVa7jCQBf+AR/90vTleBynko1aCbDS69birDqMDZ5SUwDL8XZnX+eUKM",
+	"aZCfMijrgsrjIVLepRNioxYxCXgAZ896Zrxo6DRrGXZ/wefiQ982ZbRSYhYcquC8d3qbdm/2dmfR20zy",
+	"UfBekqAJuFsd67U7VAiYRWgu90nNizsIY8ja4AeycrBCFujZQJQHtJzbOwiDCP3yrRaiwBpZB4EhEoqi",
+	"pgt+uvNlW9vyq3csb3SZtVXU4e/mjhVabmwWIH4qXzMUzUr05Gh1vKPiTTRlVW2dcO1tTOBLr+8QtCFD",
+	"+2iljiHJnfHqFNIIHJfo6HEVSJYgsvrat1T7KEfsY5giBBtjdLk3VMJgk3l9jbh+i9UAl+f0NfhUhdKH",
+	"46S++aLo41WsnF8Ychhl2ExUE36X78iekEoPzhvLtsrRUynuRZmxmmtelqL0TBnO7o6guzPGcwjD8sBs",
+	"TwzjH6W5Y8YKUWfMPTUA7sHz/R0zeVOilxk/hxuwduNgDlGbL3MvHGFgKwxIFJAFSh1MEYW7ANe02Avo",
+	"wn0Om4tdvGwiZlwn2LfV/eMGTmn8pqhjxTS34g6vTrvfiBZPeTHxcmCJpLfueaD/5sh1Yc4n0j1idt7y",
+	"HLq65JUwcQA9yHfruvZ79LaoLlg3VW8UA30k8FSgdcUtxi+e3z4fpsm14KvD4Xk8uJQaAWJqyiJqwv07",
+	"q0dhK9e+lPcE1TfhHDOe2DubHJlUZDGddNGwc+3I7TlH+Ukb2rAstuDrQTJ8Xkr3BGfeXE3Ga6gn0PoH",
+	"Bv6kJZEUy0BG4ElNQwEQqEiD0CL7YXG2IycPIi0G/ptRtgMB7psO4v6FISzDTGw8/87kEyfmAwBGKtbM",
+	"cOFcVHY6fCFAO04wypl8p18fcQ7MagC/poKVsxqfd2gcBDeNFsWMuEFoR0VXLmKWGD2xsP3KyW2LPwKS",
+	"XJILza1YGdXo6cD+d9hqKoEaudd86al9l2PR+cC6ZgSSYXkBZHTgw/dhczKaB9Nhxgnp6eS0OQJPDTlN",
+	"hOimxTBgbeZuj2pxN7py7H1VxDRNHyPr3YCNrkynLAgAIcPbB5cYofB78cYJ5+saEPm6J993HbWbnnXy",
+	"230IUJfOeqQauMlgXb23iC48XeWWWtojiXM68V6N+dycHK6fZACS8YbVMR01Bup+O8kOjRR33gEJeIxX",
+	"l+dHUjIY2STTmu07Iaq3UbXlUQxHekbQ7NuYVRUsLRpNGmd0EdGWUR0n+jb1ymrVxEv87k6tXg2xMk/Q",
+	"td3U8PZWyrIDL0QXoxKf5Sgk5k7JfNp+/JKaQYbkQSUgW7nlUBaduTaVsZpjwkNVoKqsHbnwYyLA3wli",
+	"GCy5zMILn8QBBOeAfX8rTV0S75T/Equ85MYsANx9J/8lXpYU3zpiV4t8i8IKLSuuTytjedSUhf/e1uLo",
+	"QTCtG/DC+F4kr5jVgs8vU+HU8nfWA9ON/H8ee3rWbo6Cw5GAOoASR4/p7L1/QFmDU+iTRWyPorfLA5u3",
+	"oEua02g+k3YH2N1kh5lWqqGMEfb7kEJG73ai3PTymxprcWlUswpC3SQWUTBNXZfSRxNakl5noGfgMA/A",
+	"zniHasdF4flay3s+qW98Tc0uw+V1VwByl3p8Dq1xyAUrkQAYqFMFUnfquNpwnRYr2jJ33p55FJXNQHG/",
+	"F/o0VOsaSwkFZelmxERVMIorV8fqLuTsZCN4NPfpAcJP7wWj0qJBLYTla8arE7LSUH1V1kg82tiVa+X+",
+	"0vQCRoflBGcUlT1rVQcTbFcHDHjIVh6SeMjJgrILnmfIHvkM6IjdtJR+pZ5IqR4r830yjIMbVnIJAVFn",
+	"/TadIaa0XMRKoKVHGR/S5bvmcOA6Eg60/G6GDJcHG3bPXb0LqHFuPf+Q9wfZfr109W4IwWOQZDpbHsIU",
+	"lSFEIV/KDWAS3bTv2E2I5oPbA+XCYeZNvmvbY33vCALXI5Dh6L1Xjo0sz5mIkSzVVEYvYy/vG8krFEsO",
+	"aLC4pDiJe3krEuCDFWCceFQ0pWUEyjEynkEtJQqQTvkCIDoXxBBEazKdkubgExb8XqJHZ3QgIGNE+wfA",
+	"Ja6tT+FoGeaOG5wvZa5hCON5vTSME92o0klcj1QojgpvdevC2aMiyBJvuDYlIiQNEs8fqf7av73Y2kHw",
+	"KpX2c0RLCj7IsNHIX+Ab9OYnrCh5dCvasmVuJ0PVAdjfO/e3UnAI97v343W344H7MgVj2rb8YySV8PNX",
+	"GGurioUjCVuZpvyfwKk0egLnZx9yXU3qOzjUa2y7tIxHVaxkDDiOGXloSm5F4at07aCssN9LtUGg3UAI",
+	"wwd16B7xQ6U363VY7RBCiVKrLr4ep3kXIx0PKy3EARhmFUTCGFFZUeVLwPjjtkRTazEdn/ydsfLgdWJ5",
+	"mLaVvIdG4RXAUZJSgcG3HaWDHZ+DRN25BHg8fmJhSeOxaYfTBBAvLHfZJUhxuZYu4LmQ8+sa9OuWnZWR",
+	"w6WguUeXfOBl+U1M1fuAoazGNejeN1LQIKnD63BoFX4Yunfe6JLwjCMWMa2aekY+SlP3zV0DiPqE12GR",
+	"CyNWvZB6iG2wqlqP13hdrQk85RLpYrknfgR7etKlYmeYb/vmLjUPmZjyU/Fo/EDh8x5C/GCew3V3TGFh",
+	"u1qCSJLtIyAfBfKfgD96OIbROye7QWSgib5zVLedexbvZMutEuYWsTHRfpk53cf9jQKo+itX1cqAIz5h",
+	"8ncfTbQI85sQTDpDDfoNnSQ2gW5asNQg5kzwqAZmlQVwiwkjn6BX6fqd90ctNvWJ8LC5OdaYmrVAS/iW",
+	"n6h4HkWt8gpC+zK2VgEn6+Be7Fgc9wIU5OkozGh4ext2HT2UFpRv2bLhQ9YxSpItsMVsrBTbSUO164bJ",
+	"qQPeLHjS326SUG6hbucwmEAfeDnGNGxDEd3vYFI/HPg0GK6f3LmitB2ct/HDIwqZXl598yL5019ezKuh",
+	"GwYI3YWP45MVGL4QQu0Qzlpud7OM6vD5Q4zqTg7/sfqZAjgW2NT/wY9JSdtbpv/Bj6FUbh0HszRx/LAA",
+	"VLZurFUgYRfmjm25XvOtyBiW+YPiThjm6m4A2EH0CbLOwPG05gUrJZT7GUF/U1egy4Fjoo3/aaq6bLbT",
+	"1Ehb4BcRPV+r+lC+YP3O6JjRMT3nnKGbB52zqh9e+GWrZarU65LYL+OJ/jxco2vkeO1OVKulNanmtm30",
+	"VsSAOtpA7k5Qp9IYxB2var47JZOrUJKo1LFTG5JYdc8rUPOjYQYy1OxkkVES+9y4YR20+Bglvud7YX60",
+	"8QvLWSWOEHuPeenS3rnrIy0WU4MkEIR9Y4fmX/8qMVLY11vrXK8Nxpkctdxu0T7S1iB0Upns+0eTlWH8",
+	"bB9QGAYLPkZTP0JkfMlPwCoA5o8Vio08e1QEahCzIk5xv4k0RsTzH30chJX5vnWcdTMR4qA1qZiLYMsS",
+	"ufCl1Pbu2DrFR9H3KIeux078yy6+jrlxMYBA6NOAkBD9hMNmRGnRGy3O2TB3vCqeGG/KxLyLxmZUVN/b",
+	"YQBIK1tSiD8KQ5qCH43++z0vGzEtC2CzLP6kdzej7j0QJbdeePclZKaFb/dIuI4e8ES8J7YZAhScSrYy",
+	"uTQG1ED8e11KgfDEeivC37aNLEtl8fLvVGOE2/wVRhHrNpJgtcZqf/6vheQHBf+ykVivKNfc5rvVWnE9",
+	"b9EXphR0V/2yk1fdJ40lT0m4NBfmw1G8cDq8zA30Sx2PFqYa90uGz64KaerGxqsbO85Ra55bkAeFNqyQ",
+	"BtKgblGZMrIQyzION6jYzP9gq7msVk3KeQmiNjPyX8Kbv+CDRMZFDNzcAihG1Pu6SKB51KBE1dhzWdq6",
+	"KRHSpMfqAwpgtMdjJRKQkAtFsUvBT4i2KYIS54MEkQXS7dAjbkL0DujTJQFAsw/y4T73+aDAj+PIDr3E",
+	"tqtbhTGuY60FCqed+D2KffPvQDd6D6uEQDg2AA/D3wECgZv9FLumEkbXP2E47WKWTd/DNiCKSRwd6ozX",
+	"Bn9vM0NQOe1L5W1t4dhdmgEkFeA+PmVXKe22Ax+MeCg+HLXZ7uL86LGCo3xh2gfV+wfopxhAYwvuRzIv",
+	"IRVGByTBd77e6OtURoJQZVn69NyMAadFYBpfF1SVVNRoLSh2BXUsT+WUTg7fOE4lPqI2tXI9RsPVIGhi",
+	"UTI2fJEiBzdhtwiEO/bluAKOPsi1U6Jrt7ZaFKrfaSCd8OsB0njnXWhBlyNdp+q54eZFtB+Due5+bXgw",
+	"HTyDXjXzCc8xzawnVtNy/QxinHCW+wW4Sut/EWU5nVlkDN8KzE6IsWeMmaHaxVxbD9PeBTvwHptwrTqk",
+	"HuXqbpoXxcFifGZMPyUzHS/LkOiXtfCGgKTRMtAoyfBYpbVOofa9qC3gXjMO1QnQ0BEMfXXJc0H57zBK",
+	"dJAlGAxJVtirZOTZsIea+Tx8kdR1xCNqYb7JNR5hjZcwl2UEnoLe6dEq9pokwnd+0MBGNxuB7iOETICY",
+	"GUgnIjA5sgpAhHUpipXabCbxUt17ev2OLslytFTQpN1yP/ByLyIhBfszyJkAjneRswe/zELvsU38wCsr",
+	"iteUETkMHTzycv9Utw5JvBxGQO1GDiDCt20uGYJRiNzpZd3KjoqteVGOC3fIaojPfxHNz7QVAVX5Ic9p",
+	"uVG8lryUdcbAagCvu/u7h0zhUKmDQgArbOTuF2ycF+1kB6vVNABYh9BPaotswGc/QXx7Ry5wlFqCYQU6",
+	"pr+uwCiN/xKlXvf503uuncZjXD8f+OlrCJX9wE8vscMP/PQD9Un/+H4nqh98p0NLxweQyi82dHwQYk+Z",
+	"P35tB0S6w3p+KKPtGjTZQnQOMICmiko/1N18D78ff6jnuysm/9kICudDl2TPHMytuA7DXWIQ9rfzQ4is",
+	"XFJjLl7Leu4FGZpM4y86zuy/K9Rp/PkAvnG5nuKPTSWtuf7gQxMX7w98jxu0o0K5Y/DQQvDSeB9Ay284",
+	"lg8FZdBQQHfr3F2r4uRVxoAYsBHGwNZ3c6ckn0wiIm3hGid5wTq9nR1XGq3qciKUddupdGhRE+xThVbH",
+	"iGCBKTeE+jLvVuxOb9UxGgpIMYXTrDW0zHBaUQLDceLBZU4ccpNmvARHT1sW1XAQCebUo0bE+qFTo5eG",
+	"I+67mFZdwHl8teImqgWQPxtVluqY8MAc+Imexzv0LDsh86m4FxUhLSFGRKGENxBAnBQCM2HC+BGe66hg",
+	"msKIDI4kq9hBCLsgavxxIIlmv9BEtt6d43Mj/Nl0djdKYAijR4i/C/jrRSB9x/Yxm/XmDMO56d89ROCZ",
+	"BX33MRfB5v65l3XhowLP+ORKXvkZLYKFKfjpCQJp37G8VEYUrfUMfcWVAvfauJwXKHELsSEXo2C2KVwR",
+	"m0rAKA6waFaBAWzuFZyCrgSlNe7LeBR0zjPH+YE0lkVpsIA0njYRKgZ44DVI03kpuIbceMj9wLetlwLU",
+	"5eDRN8G6p7otyYFw7LOfxpaj9BI+/jQ+BuEvaWQOAPgbphBqGC2cRcsGenP58o9/jOSmKGNXaVBT+DmO",
+	"k7yDunVqa4YgIMPPk0dIBg3L16XIsJdeFCBWjc2iQamHhJdAgdZEbitsJjDvCkItEUkZ7dnuNQV4OQyj",
+	"UFU8qEF8tPHKdBCEv5eYlHxA21oQwww/mTuM7CSI0kpZ5jQsVAohd5lTjcGsY16KFaueYdR7Lz7aSdK7",
+	"F9rIGK5y38iTsZtxbMnYApsK8/WjhEp2g6s85hOuB1ltVAJz3OPg3IYdQnMBnQFV+HJnjoEXEO1cFazv",
+	"uQDMaEhLvGaIrYRy0kGWpTwIq4XJfMYj28sSyg6YDJD3TLcV41C+x42xLYVhhdhq4T7GQkk5L0VV+LpJ",
+	"1+w7rRVBBNVarUtxYIXKm4M7RfZfb79/yf7y1Ys//YGgKPjBb7ooC1qZsUoV+Cb4hQUDi6NyN+Xr/xf8",
+	"XDIXFWpFshCVlRvp3purn3987z2a+BdIxrFOLLv6HvWPqw55XN1cP7u+8fi/vJZXt1dfXt9cfwlYnHYH",
+	"RPkFr+UXCJyCpRIEaDWOhwNuyY/F1e3Va2nsN9QGYr5rVRE6yPObmxRth3Zf+G9B7t5wqolz/ps3uMtA",
+	"l8Zncl+9d1I09sbWwsgC93mt1D5jlTiGagDwVCoTWczPfC9wQr/zWl6q+hRmzyp1RLLId4LCkXLXAKAW",
+	"4MvuUX3xmyODT24MS4Xk4qt9iw3Cgmuu+UEA2Mbt3yPskNP2guns6hbV20B05E1v+QTaTpCLQbQz/0iI",
+	"Z7d/vhmHE/462vHnY27xo+0UfgWgCcLOMWhew8CDurH+CXD798SQOb9C3faBZ/OGgnkBUCg2jJvSXog6",
+	"PBVawA/mjnwNhr24+RKtF+76uSfKVz3hbamTcK45L/Mv8gYfqfhRvuRl/rKxhg5AGPuNwkqxuXLqOJqZ",
+	"6rqUOXz0xT8IfV985Icalbc1N2IFHA8xOJ8/75SCd4+Nhxq96RX9f/ZVDxfvWTc36dlNdqV5IRtES3z+",
+	"xx782jOKJ7u6vbn+06cuqUwUXje+wtin/svkKO5T/OJObMOSoaFuF4zcp833VE31EUjsQ4CRRDAz9xAC",
+	"6CmoOF1gBEwIgjijPr2QnSJNLt824iHUUnLAUEEb1q27rX98+uzZ0+dfXg3JgWwRf49TGAZ9X73+/sur",
+	"BLk9u775Y5/inl3/8dmgGtzN9Z/HpFZ0f3/uq39hn13ie/HnmxfZ1VGanShCsa2bT9l4xl/edGb8rDfj",
+	"F8kLMpwrDN6Z618mpvqiM9U/z5tnZ2ffvnqR3tkX52d6c/184bb+uTNXd0ijyf4aELxv+wULO0X5nt+A",
+	"4cdpOqtjsOz//axv4NfZDOTbRvxO/OOvIMLHOQegaYCptw2ygBopjyUatQN4sHePPQkFvAmvCbQWSEv7",
+	"LypXRnfevXSFyo1jLE/p364PxR8GbKctEZfmPD/4ctEXMx++9VUvb5/f3GRXam2Evuekc//9N58YfAWV",
+	"dBHhmvjR9R9jhduevUArnuvQ3Sf/PaHl97p4fv3Vki52sipWqrG+RtkxMMazfXzlbkqqRXtTns8me9z1",
+	"34ny/eDn3k5Qwx6B2LGqrbHoTw0Qq27rs05hYIOaJBL7VovjgJKDCT1NyH8NgD2PRMfc+qf05tnTmxdY",
+	"I76ySNOI8QeGMSxplBFa6VWJwKeQHOKfUtjWTleOJEMPNcc4+Oj3b1+lvu837z4cf3F3Ioz/LPE9yrB/",
+	"x4z7Z47AqUeK2jzfwa8euW34S4bCiBOa/W5WTVl2JY+elJGrUjUajHEAe0bZogR8CBPtPvGzm+PGheYl",
+	"eUAH7aPX+uJbDST4ez1nOPa5Ow0BOxRxDrkxbbltMC6Ke0lc++H3/uuygw8IEZY+pqKFWTYgOMOsRlk6",
+	"LUgh1hNPPYAHVYgy8vTVWkHayFmW8YYa/T562kCSa7WvmFQ5kwpoRb8TDYbRz1KhLAS7l+L4SKJU6M/R",
+	"jNfEBtQQANrTtPB/CP76YkoYcqYeFWx4LlYm567p32+un2VOVr+5/or+/+xXxzar4sD1Hnkk8eIAp92K",
+	"9V9ev3Bsq0tML7Kr2mMDhBz9L0NO/jN35tLsV2jhv725vnkGdVpqesvAUXV13Ekr+oh37tPwu1vXKkCA",
+	"d1vd4JQMJBJjGvNsioV9/53olcY+R61rUUqxCShyvLiXiJH/YKOCz/LF4k7SUF3/AIMI9arAzthQbSp3",
+	"hh3GCIh/AMfqbdSYp1qhYtOlfx3q7acvQKg5f/ENGBaNfz5UtRNF4Z8N9M3ZtNOvcP9vJp5e5fgE9cDZ",
+	"PjHMXZXHskTxqq30BQEpVHwH6Sjk6rTIh74+GAaBKoG+sRLiTUAQ7xELOFOSDoYfhH3p21xilA8fPw7v",
+	"50WhhTEMEDKpaAtvXUJUzBos1JisXzQYwmXSboe3ohLH/5RF/iDvqdaXXxPB1vilY7wSyFeVCBbtSkEK",
+	"Re9gZS30F24nPJB/9IDfWS344a1vNnl/rPhovwC96KmBTxcYcHFONFbsCvlpIClj9rjBkh0CvY+Pdalo",
+	"i918EE8EKoMYoe+FfmpEBTEOlTV3aAiGvzwxnRoCo8UMNh6k7KeIn5hwd6l7QZAri5nwvA3vArrMYpZf",
+	"jX0+7wRVCnrYprs5EBxRix2J24+VXnayNq1OQBcZeVoNVx4g7QAApt1sH1iReOS04FZ8q7afaXu/VQRA",
+	"P2tvnz3muKn3hyqIU7DBXtSPcXZfFwVqcnfgP88Y36KbDaI54SEH97uoIGOxdzpf/Ia5JJ/OvTD+iD7T",
+	"w/2t2v4N1I/knj3GJrl+MqBS1HYhdZb+IRh/wV9qjTf44qvUd/zGBm+bANEVZMew+S5C9ZBk+Z9C9Tf/",
+	"Y6ke9zGExABaWbBp3DEtNg0EQDqW9dXNXzAaxj/WmOmKyOgU9RC9FV9ATAHysEvJICHU5EoXL13vn4kO",
+	"oO/fi/9N3OcONTit6hGoAfeT8W4eFuXxbYSwdyBEAJCQB82VBQM0A6KFtqZgghI2Souc41mmGOX3vs1n",
+	"vGdhjMT2hnk+jq+g9YQ5zYS8Y451AsSmrBiYLUDT1fzI1sIe6UQvuzDxzfeAiGf2/lXATDwbqeOVsdff",
+	"fwmBiBwKTdaOWGCZGSOvGATx/LMRCMOIUTxqczaGZzpo5/HIwC83QQV+wx6HCLwVD3YM8Vw4Mdvh7gFL",
+	"xTz+NiUnxCNiLPrW6bxNZbU8HBCs5DFppeRFQUXAzgg0r6nVJfpk5/NHEkyeGEbTzoaAF8Fs8A/V6Aqr",
+	"qjzuW/TOcm1xQZ/pLcLOl4ol/8ZD+EZsoV4FHsIjvBZ0ml/8hn/wEnYhSoFJ2P0j+K4qOgfwu27FdwAW",
+	"6DfCCcNEeI4eT768BgM/zaWkmE02JIqZvOXdDf7Cakqe+PyTOi/Xvdenz3STAqbSf+Q1IikMwv71ibWI",
+	"DU8MyAmf52LhuX/xm9WnqXv2Qdqdk1P8Af2uu/We7zEmG5DKTwwrc4mCrU/sII3l+3/PDct+i0Us426e",
+	"lXemYD1SdxdEhS9+y1UhztodfL3tCZEOfBiAECr4PSWMdrDcRoDWMcmuV453KNC1mJGjoakAcsCgD+Gn",
+	"bYotoZqjTOSILzUH6mw4iTkVzseFdT6r8OkPJhWtx2WJpVZyn4b1wKvyS9XpNfiXyYQDKv4xERSMaSKF",
+	"cvsv7UPuU+SOEKzvZTekTRmec0++IE/nmevyNbYYrTBGa3Wja0zNv2zyb+j7z0tntKIEmVmlnMax7qWu",
+	"PNj5IPMd9AwYkK3io3m1F0WX2EwN+HQbqKVJr5hBGvwfTGb1TmE67H/i/NNSFy+gyM9nkrqg79/Fqgoj",
+	"Q3GlyCUInjJfaQiKND2GSgq8FvKIoG5kGIAwRbCYX8WkzZDnUlBYHwHvjg0QxVIyXY8AzU6Is0Y2qLsD",
+	"jeY5Q3Nz39/vjdIHiCVdQyXoCHj7WZNKdrUT3FsYXuJgT7+VplZGevCBtE3o0+M42mkyHShQbtjLd3/7",
+	"H8Z5lH1aIdTJxSaNJkIlf1X2r4A4+DmYAXV+qcP2x5ANjahq8ICEdGNuGQEvPZBIvlVhDHyiwO7u/gSh",
+	"3RgRlLiPAAD56IfyTthfoOPPcyzQ9y+bB55LwL98Yh4rWgR3nlfYL5hQq14GY3/zidWetV++8W0+58vj",
+	"x0iwwzDPxzOB+i4zgiay/aTkR7QR+5G++I3+NGU4eAvRlbQnV/Ppaauqx4iJ+Ram1XmI3UXeKlVQzkYi",
+	"s5tBUeCyfORXod2zB5oHEpzi66Jod3qOMsOPZyfiQc5ef3+VXb11/3n9yv3pVbRsUAwWCqA50O01y5yA",
+	"uJzzvKWIEvTrXK6ocivisV2z5Jp/o+hKR3ief5ArWD5aXMBPQtT9YrcAOpmx//3mux8y9uavPzgO/EGs",
+	"32SsqTVGx1QYKACVqKoTmmwgmCzzIu+2EcawEJkGZaep4jQUWIYCrM9u2M/fQG9f3SBkhgp1i1PsvsTK",
+	"eUlWX/JpA1gMOmkjREH5JIIDtF+MUENRoJHE2mI6f04NH5aXopCSP4bt6L1CXCytGgv1ZbQ8EJSKh9Mn",
+	"MBvU9DFqtRMkhFFBFX4CNaAythMlVNjvGAQe+42C+OGnnj7OeI4gap7o5HcM0mpv0GOd3Hfk+XTdoSuK",
+	"wP/QExV8C5/JJdrf18eXWEP/v1e81pwDhW1/pPNEL6tVbK29DwgFP4JtdFLMXTjxJ+G4fd2LzoHHrwy2",
+	"Pys6v6UmU2EiYTSIKDLznv1R6uIiZ8KW1x6odQ3FJexT8A6h4RtibCAk4M5bYCgYA5PTmPt81iy3ipf/",
+	"H3lX2+PGbYT/CmEUSALIVVPEBZr75Jzt1ri0OeSuCdDCLSgtJTFakQLJ9VYV7r8XnBlyV9LuaiVxT47z",
+	"SQfcvnE4HA5nnnkmlLJ1feCHwYs1Wg8XYSJTkoWQMtUTAmGKNfDmQ5tKthHcjDDJMNnAb2rDHsGlA6EK",
+	"H2KPukFA6/j0TxZZGPNukUI4HbgwEuVenMYOOjDeVo1VemWu65N7/a0+rZzrCfFAudGQFL8hcNQuGIVN",
+	"Cu/QFcrVym2SHntrLXCGyIo3qsR4IhSiyNs2tO/ggrMI2eDOFOGbMFlY9hUaQtpRRGdD1eZHkQXOwlpF",
+	"3EGh5K9/zqZEGNpesWeyMwvZTJaywgo7/SBv1oIYP+LSA3TvOvdGDXmmP9GZaQki/bAWKgp6AHg9N9k9",
+	"n4tkQKxEc1srUIQta83nseWiLhUtUc6smBrhQtUiAnu9+ZUOaIRP2rfGtOkdKWK8pasurWE8mq37QSG7",
+	"rYMwKdgb/EK/cX8UhucMmPSnomJNRfKLNIXkCluX6JXA9GedcqO2Y7aUNMbNlSRyUwNSM6VLqG+0S8wc",
+	"fQ7mMrD4bD9V89Loaz+KPH+LXz6MhYGHfy9tOqxnsg0/o217wddroUTm9++4b3xhWa5x9wCjYwBIXDEp",
+	"48qEnnl2bzmojDmR537NAIa0lFPR16OGdl3HUP8/4UVDO88Wm7Q0us/0nemyZpRW9LLGZx+mzyruAQRL",
+	"GUE93Cx1urWX+V7Vci86EWrIqtnNpIt9PeaWlUBID4zQ2B3cLaC5SyN0UnADXnBvQt1Rx4sx4r/r1Ja8",
+	"LYSu10J1B9BHTZ03V1xtImgVGtuTUzYzWrnWAqSZBeBLbZxSyVWBhEaHzOStb6aUxQ3746t+UaPARr8j",
+	"YXwzsLPF7/i64TuGDCW9KURlJXdH+8ZP52RTFfgmAVbsPXMES80bLHtQS1qIMbDydJ3sH4QACoCsV1r5",
+	"cSE2UM1tuczqB90EoCIkcKcQJJXIkstiilwgbUrGSui3A1V+YaDiv6GrU+PSfwv//g6Z8Y4sfwrj5NiC",
+	"sEkTY/fD07bxExTwf9jm/2LI2JpPl3wuRlWSszTSOVhjVwaRvf0ozIbQeWoHMOCngD7c/8ubN4bjt+xL",
+	"zt4ZCajuXFjLHvmkyLlhb7jj7J5uAsrUf76//+qGEYS2mtGoMXPuBPU3bdst/kKXnOPqhHvTLAzMB0NM",
+	"OLrwgSYjdL7wjrycUiPW6nRNfUP3xz3e0n0h7tcEc9j1aKsbBvJoXwNZDTXUGBKlZfFNyfzadJONH0aM",
+	"NjiB1dQtdGE73Zu/wgXnjADvTAVfz4TXxBgdhe+uTrpS7Q1pjAyd2462D/dcetNzG+CgQ6EBaq9p45DX",
+	"mRgB9AkP8N6x9T5svS91Ct/avwe3wlw4NIooVibVDXaf0yjeFZ8upBLUG35ftjQX4y3+0TfM/0Y013Ls",
+	"ZQwb2KiyGP2xX0D0x7IdgiogKNMjZqUXH2TAcFyWl3XuKnuDdNe6cN8yvzRbdmMjlCjPApA8z5L4XgDX",
+	"cZi74DLhkUiEALSkMLXfD5G0q7EwvcEsx3m93Co3E8b8na9EVIdBGGPg4WnLSlPNXkDQ4vQF+haiOVIZ",
+	"s4DI06zwei1rrnfVZ7TNWr9XUGE5oDnDN9wbPfcLr8miIRu3ocalqdi9IZQLmlx35GQHx94jX4r3R3Fm",
+	"IUDsLaDIraBVA8bQGYnt4hpMBMn5mIX4rNCPpF1tVTvSMiVKjJElmPcHWAbcBbgjTTq8ZFRlqbVhmYSu",
+	"7xBWBjY3vhQjCv2rmK+D26hnt3QIWd+Lvi1l5+q6k+4sT+guiTweqxLgpXRVnpG6oOkg9hZHOMvupHvv",
+	"xGogi0tPT2ty00gOyeTWUkzhrLOU53EnLaUbb6UTq37A+rq4r6QxfgXEgRcuHPRAALUoNRzkIWlDbazO",
+	"KSqGye8olcFM2W9WB4nabV8Nz6Z021HGMR3UbZdW/kNl+k66B7z02mpZNerG7wGMzGVa14x6xcdffzFS",
+	"Izu74AbySyOaXfzDzAVgH42YSaig+6WwjildIkaYMEATpPRR9dYlPaihunmhErIhtcWsH2GyiQuKmvIC",
+	"dQR05odcW8Y3yQre34ZWwbG9nq6IkGqSkxYexrOujok8g1ENRCIlrbsKUtq/uK0EG2ZLWldFeDHcl4ha",
+	"HJ+tZyGW6B0ZzFFh91MDeVOjSzbZ+J+Okmucwa3/ObYne6MTOpe+GFiw8I6WkxEkqmC41qWJ5XprWtvc",
+	"IeRd1iRNuOsRgAln3l32b9czKgppgHRAGKVfpIBEPwzcKczZb3jxwZzwZRI+UdCU6kQFb5lyBXbYv6J+",
+	"OiIs0c0p/jEF8zu3or+Fa87ZiOPNiUwRGaASq8vyrA1ksKAIBKCuFtwSK/z+uK+c/2iOtHk9wwzAw1BM",
+	"IiHHwpVN5nQnnOoYR+CKwqDUmIpaR3n/CtkE1sJYrUa0I3Uepx+Eyl775XBtRcZQcEjYzTVuBQADjOwL",
+	"XmVnXOYU/i1akF9DMhnQiK9ibkP2r8XarsK/LzewIs9j/zHEIcfd9SRLioapy45iznFIR4be0CI0+sIE",
+	"LGhogycbCIC3OR0XQ6M+7Ip2vIXffoGcal08Kz8CRm+IYmPfw8NjYfQjRxFgS+/u1JvB1aar1IYS0AnS",
+	"2iSZWNHppQFbuDQRNRijpBBDoeaf/VzboCHD+LZ3QqwHp465irl9Pg3Ismp9hBoAyEBkgP0PaC8lLoiz",
+	"nUJdc+cPp89AX3OHh+DWLEwi1ol4XA0yAIyef/gIXOJVMV0wo7G19IayLpEU/VCE4+2C28VTD0keF6Jc",
+	"8bkY/7IW8zSgtvjeOoSNTxfi5a1Wzuh8cPDa6/gRT8fwhDOKCaI0Rk3Gy0u603CtuXPC+Bv//a8/vPwz",
+	"fzn7sP3TN0+/e9GHPQZid/782JoetSue50fyo0E/oLPFeMrz3B7pCZcP6vHgC9owOvjPBAdPaDZRkZhZ",
+	"8VEolvGNhfIC4uIAO1WDs/uj5w0tLr1zaPHHVQPcZz2dp5nRq1OZfD53tPfXx9Heu9rq52u81arTmv3o",
+	"L33TivZMQzoQ3tFW2ZwGQ8igOwrhpqETDcansJ9DrbNypc5fsFzzjELwjuUS0Hs9fS91ttcVuKd25wv9",
+	"wfEWfvvHZ8Llw/mAUFgzkA8Iz76KD4ij6qoW2tGfxLSEaDhHAO2vaojAJ7QhGDQR4UQgQzUikbRMBZsY",
+	"oEGGzAf6jfF8uqtW2HO23QL8rM1SqvnPyJtyeqCofn+aMk4i05KWldosq/gmOHMY+4217izS9bcn9PdH",
+	"mF6Ld2SQKLyYVq6U278on29FRaDS3juArjlnyPHmpEik6ULLqagftGc6z3VpqatWOG03KdB9sTuiIfrF",
+	"wdclU5uEMiSdcQeirKnEQgi/Z8Fvd1OJK1BH55iYu3LJz+uYLLt9+GmEzoZeCwWFApzZNbRl9uIBDTWF",
+	"iuFWtIT9/BEbBXyMjzMDUPnHUJO7hM1dh2htTJF96AhR2jxAeVrnG684S4Xh1julS5Wsm56cLuuKjN/P",
+	"nClyKs/QhQs9wFxoPb8S3BaASN8ddwgXtGMy3kmVncSC8asB2PpRvfOORRt6IOdmXkGUp+FP4vwc7ZRK",
+	"VGSeUfRig8nOGb7j8uST1ks6hgb6/MhS2khOGvA4/qi2FGt3Is0oaQg1GO9G7dTWyACEYfDwq7jW+Orn",
+	"bp+Ab6XOCdb5Fd+vlUJFh+S1z1anyAWw/rVCe2iq6y3NG63hI1+GjuadVnH42GHCEKCXkT2U+GRz0M58",
+	"JQxv7GaeiZVW1qGkDsS6hQceS3+902b+CW02ATe6IlLNMmwl08JBSr9cyFwQi1oFnwk8XT13ehLMcCf+",
+	"T9AwPecsApc1Nhs61PAD+3AA0+/InIeCwfE2/PWfpdg8jbNC/F5O2x0qb0tv6Y6+TnS4PIUBiQ9LxHhQ",
+	"BNYDvwbCwNiXP767Za9effPqqxFS05UK4nPaAAlrMfGfNRHM6aMJCIzzAdfWmpuYl6ZizOaERH1KOtdW",
+	"n0S+32D8LJsMZvjIzLYS0+3P6sKt8kQcCUnwJCHF7T05YD6zRH6GbJELf8zGLn3wX5XF7VTkVgw0jSjz",
+	"y6bQjxI4wvCzCpO/+PbF+MXTh6f/BwAA//8=",
 }
 
 // decodeSpec returns the embedded OpenAPI spec as raw JSON bytes,

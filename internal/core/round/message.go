@@ -47,7 +47,7 @@ func TextsWith(own map[MessageKind]string) map[MessageKind]string {
 
 // UsualTexts are what messages say as long as the user has no words of their own. None names a health matter.
 var UsualTexts = map[MessageKind]string{
-	TellPlaces:   "{dog}'s nails are due. {places}. Answer with the number, or no. Stop: no more messages.",
+	TellPlaces:   "{dog}'s nails are due. {places}. The first to answer has the place: answer with its number, or no. Stop: no more messages.",
 	TellAgreed:   "{dog} comes {at}. See you then.",
 	TellTomorrow: "{dog} comes {at}. Call when that does not suit any more.",
 	TellMoved:    "{dog}'s visit has moved: {at}.",
@@ -110,33 +110,6 @@ func Write(text string, f Facts) string {
 	return strings.NewReplacer("{dog}", f.Dog, "{at}", f.At, "{about}", f.About, "{due}", f.Due, "{places}", strings.Join(places, ", ")).Replace(text)
 }
 
-// Answer is what an owner answered.
-type Answer struct {
-	Place int // that was chosen, from 1; 0 none
-	No    bool
-	Stop  bool
-}
-
-var (
-	numbered = regexp.MustCompile(`^[^0-9]*([0-9])[^0-9]*$`)
-	refusal  = regexp.MustCompile(`(?i)\b(no|not|none|nein|non)\b`)
-	stopping = regexp.MustCompile(`(?i)^\W*(stop|stopp|unsubscribe)\b`)
-)
-
-// ReadAnswer reads an answer to so many places; false where a person has to.
-func ReadAnswer(text string, places int) (Answer, bool) {
-	switch {
-	case stopping.MatchString(text):
-		return Answer{Stop: true}, true
-	case numbered.MatchString(text) && !refusal.MatchString(text):
-		n := int(numbered.FindStringSubmatch(text)[1][0] - '0')
-		return Answer{Place: n}, n >= 1 && n <= places
-	case refusal.MatchString(text):
-		return Answer{No: true}, !numbered.MatchString(text)
-	}
-	return Answer{}, false
-}
-
 // Quiet are the hours in which nothing goes out (judgement): before eight and from eight in the evening on.
 func Quiet(at Clock) bool { return at < At(8, 0) || at >= At(20, 0) }
 
@@ -170,6 +143,47 @@ const (
 	MessageFailed    MessageState = "failed" // it waits for a person
 	MessagePerson    MessageState = "person" // its answer does
 )
+
+// ToldPlace is a place as a message tells it, and the visit that it is of as that stands now; nil: none yet.
+type ToldPlace struct {
+	On    date.Date
+	Start Clock
+	Visit *Visit
+}
+
+// About is what a message that waits to be sent is about.
+type About struct {
+	Kind   MessageKind
+	Today  date.Date
+	Places []ToldPlace
+	Comes  bool // the dog has a visit to come
+}
+
+// TooLate says why such a message is not to be sent any more: its visit was called off or moved since, or its day has
+// gone by; empty where it may go out.
+func (a About) TooLate() string {
+	if a.Kind == TellDue && a.Comes {
+		return "a visit was agreed since"
+	}
+	gone := len(a.Places) > 0
+	for _, p := range a.Places {
+		gone = gone && p.On.Before(a.Today)
+		v := p.Visit
+		switch {
+		case v == nil:
+		case v.State == CalledOff || v.State == "":
+			return "the visit was called off since"
+		case v.On != p.On || v.Start != p.Start:
+			return "the visit was moved since"
+		case a.Kind == TellMissed && v.State != Missed, a.Kind != TellMissed && v.State == Missed:
+			return "the visit stands otherwise now"
+		}
+	}
+	if gone && a.Kind != TellMissed || a.Kind == TellLate && len(a.Places) > 0 && a.Places[0].On != a.Today {
+		return "its day has gone by"
+	}
+	return ""
+}
 
 // Told is a time of a visit that its owner knows of.
 type Told struct {

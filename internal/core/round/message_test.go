@@ -10,24 +10,10 @@ import (
 func TestMessagesAreInTheUsersWords(t *testing.T) {
 	assert.Empty(t, CheckTexts(UsualTexts))
 	f := Facts{Dog: "Fig", Places: []string{"Tue 8 Dec 10:15", "Wed 9 Dec 9:00"}}
-	assert.Equal(t, "Fig's nails are due. 1: Tue 8 Dec 10:15, 2: Wed 9 Dec 9:00. Answer with the number, or no. Stop: no more messages.", Write(UsualTexts[TellPlaces], f))
+	assert.Equal(t, "Fig's nails are due. 1: Tue 8 Dec 10:15, 2: Wed 9 Dec 9:00. The first to answer has the place: answer with its number, or no. Stop: no more messages.", Write(UsualTexts[TellPlaces], f))
 	bad := CheckTexts(map[MessageKind]string{TellAgreed: "{dog} {illness}", TellLate: ""})
 	assert.Len(t, bad, 6)
 	assert.Contains(t, bad[0].Want, "must be one of {dog}, {at}")
-}
-
-func TestAnswersAsOwnersWriteThem(t *testing.T) {
-	for text, want := range map[string]Answer{
-		"2": {Place: 2}, " 1 please!": {Place: 1}, "No thanks": {No: true}, "none of these": {No: true}, "STOP": {Stop: true}, "stop texting me": {Stop: true},
-	} {
-		got, is := ReadAnswer(text, 3)
-		assert.True(t, is, text)
-		assert.Equal(t, want, got, text)
-	}
-	for _, text := range []string{"4", "0", "maybe", "", "1 or 2", "not 2", "who is this?"} {
-		_, is := ReadAnswer(text, 3)
-		assert.False(t, is, "%q is for a person", text)
-	}
 }
 
 func TestAFailedMessageWaitsLongerAndLonger(t *testing.T) {
@@ -41,6 +27,28 @@ func TestAFailedMessageWaitsLongerAndLonger(t *testing.T) {
 	_, goes := Again(mostFailures)
 	assert.False(t, goes, "it waits for a person")
 	assert.True(t, Quiet(At(22, 0)) && Quiet(At(7, 59)) && !Quiet(At(8, 0)))
+}
+
+// A message is looked at again before it goes out.
+func TestWhatIsTrueNoMoreIsNotSent(t *testing.T) {
+	place := func(v *Visit) []ToldPlace { return []ToldPlace{{On: monday, Start: At(10, 0), Visit: v}} }
+	agreed := &Visit{On: monday, Start: At(10, 0), State: Agreed}
+	for why, a := range map[string]About{
+		"the visit was called off since": {Kind: TellTomorrow, Today: monday.AddDays(-1), Places: place(&Visit{On: monday, Start: At(10, 0), State: CalledOff})},
+		"the visit was moved since":      {Kind: TellAgreed, Today: monday, Places: place(&Visit{On: monday, Start: At(11, 0), State: Agreed})},
+		"the visit stands otherwise now": {Kind: TellMissed, Today: monday, Places: place(agreed)},
+		"its day has gone by":            {Kind: TellLate, Today: monday.AddDays(1), Places: place(agreed)},
+		"a visit was agreed since":       {Kind: TellDue, Today: monday, Comes: true},
+	} {
+		assert.Equal(t, why, a.TooLate())
+	}
+	for _, a := range []About{
+		{Kind: TellAgreed, Today: monday, Places: place(agreed)}, {Kind: TellPlaces, Today: monday, Places: place(nil)}, {Kind: TellDue, Today: monday},
+		{Kind: TellMissed, Today: monday.AddDays(1), Places: place(&Visit{On: monday, Start: At(10, 0), State: Missed})},
+	} {
+		assert.Empty(t, a.TooLate())
+	}
+	assert.Equal(t, "its day has gone by", About{Kind: TellPlaces, Today: monday.AddDays(1), Places: place(nil)}.TooLate())
 }
 
 // What an owner does not know yet is to be told once.

@@ -13,6 +13,7 @@ function useMessageChange<T, R>(change: (what: T) => Promise<R>) {
 
 const path = (id: string) => ({ params: { path: { message_id: id } } })
 export const useTellOwner = () =>
-  useMessageChange(({ dogId, kind }: { dogId: string; kind: Schemas['MessageKind'] }) => answered(client.PUT('/api/messages/{message_id}', { ...path(crypto.randomUUID()), body: { dog_id: dogId, kind } })))
+  useMessageChange(({ dogId, kind, places }: { dogId: string; kind: Schemas['MessageKind']; places?: Schemas['PlaceInput'][] }) => answered(client.PUT('/api/messages/{message_id}', { ...path(crypto.randomUUID()), body: { dog_id: dogId, kind, places } })))
+export const useReadSo = () => useMessageChange(({ id, ...means }: Schemas['AnswerMeans'] & { id: string }) => answered(client.PATCH('/api/messages/{message_id}', { ...path(id), body: means })))
 export const useSendAgain = () => useMessageChange((id: string) => answered(client.POST('/api/messages/{message_id}', path(id))))
 export const useAnswer = () => useMessageChange(({ id, text }: { id: string; text: string }) => answered(client.POST('/api/gateway/{message_id}', { ...path(id), body: { text } })))

@@ -1333,7 +1333,8 @@ export interface paths {
         delete?: never;
         options?: never;
         head?: never;
-        patch?: never;
+        /** Say what an answer means that waits for a person, and do it */
+        patch: operations["readAnswerSo"];
         trace?: never;
     };
     "/api/gateway": {
@@ -3659,6 +3660,14 @@ export interface components {
         MessageInput: {
             dog_id: components["schemas"]["Id"];
             kind: components["schemas"]["MessageKind"];
+            /** @description that are offered, as they were pressed; the best when none is given */
+            places?: components["schemas"]["PlaceInput"][];
+        };
+        PlaceInput: {
+            on: components["schemas"]["Date"];
+            start: components["schemas"]["ClockTime"];
+            /** @description that the visit holds; the dog's own when not given */
+            minutes?: number;
         };
         Message: {
             id: components["schemas"]["Id"];
@@ -3679,6 +3688,18 @@ export interface components {
             answer: string;
             /** @description what came of the answer, or why it waits for a person */
             said: string;
+            guess?: components["schemas"]["AnswerMeans"];
+            /** @description that it offers, in words */
+            places?: string[];
+        };
+        /** @description what an owner's answer means, one of them */
+        AnswerMeans: {
+            /** @description that was chosen, from 1 */
+            place?: number;
+            /** @description not now */
+            no?: boolean;
+            /** @description nothing more is to be sent */
+            stop?: boolean;
         };
         Messages: {
             messages: components["schemas"]["Message"][];
@@ -5984,6 +6005,25 @@ export interface operations {
             cookie?: never;
         };
         requestBody?: never;
+        responses: {
+            200: components["responses"]["Messages"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    readAnswerSo: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                message_id: components["schemas"]["Id"];
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AnswerMeans"];
+            };
+        };
         responses: {
             200: components["responses"]["Messages"];
             default: components["responses"]["Problem"];

@@ -57,7 +57,7 @@ const notNow = (dog: Schemas['RoundDog'], weeks: number) => later.mutate({ dogId
             <template v-if="asking === c.dog.dog_id"><BButton v-for="n in [1, 2, 4]" :key="n" variant="plain" @click="notNow(c.dog, n)">ask in {{ n === 1 ? 'a week' : `${n} weeks` }}</BButton></template>
             <BButton v-else variant="plain" @click="asking = c.dog.dog_id">Not now</BButton>
             <span v-if="offered(c.dog.dog_id)" class="small soft">Written to by {{ reaches[c.reach ?? 'hand'] }}: <RouterLink to="/messages">{{ messageStates[offered(c.dog.dog_id)!.state] }}</RouterLink></span>
-            <BButton v-else-if="post?.goes && c.reach && c.reach !== 'hand'" variant="plain" :disabled="tell.isPending.value" @click="tell.mutate({ dogId: c.dog.dog_id, kind: c.offers.length > 0 ? 'places' : 'due' })">{{ c.offers.length > 0 ? 'Send places' : 'Write that it is due' }}</BButton>
+            <BButton v-else-if="post?.goes && c.reach && c.reach !== 'hand'" variant="plain" :disabled="tell.isPending.value" @click="tell.mutate({ dogId: c.dog.dog_id, kind: c.offers.length > 0 ? 'places' : 'due', places: c.offers.length > 0 ? c.offers.map(({ on, start, minutes }) => ({ on, start, minutes })) : undefined })">{{ c.offers.length > 0 ? 'Send places' : 'Write that it is due' }}</BButton>
           </div>
         </li>
       </ol>
