@@ -377,9 +377,9 @@ func TestRowsOfAPackageAreBelievedNoMoreThanAnybodys(t *testing.T) {
 		"a holiday of ten years":   {"holidays", "\n", "\n2026-11-01,2036-11-01\n", "to"},
 		"corners that are none":    {"pictures", `[{""X"":`, `[null,{""X"":`, "corners"},
 		"a row of 2 MB":            {"owners", "\n", "\n" + long(), "1048576 bytes"},
-		"a message without places": {"messages", "\n", "\n" + id + "," + id + "," + dog + ",places,,Hello,[],sent,0," + noted + "," + noted + "," + noted + ",,0,\n", "places"},
-		"a place of year 9999":     {"messages", "\n", "\n" + id + "," + id + "," + dog + `,late,,Hello,"[{""On"":""9999-01-01"",""Start"":600,""Minutes"":30}]",sent,0,` + noted + "," + noted + "," + noted + ",,0,\n", "places"},
-		"null for a place":         {"messages", "\n", "\n" + id + "," + id + "," + dog + `,late,,Hello,[null],sent,0,` + noted + "," + noted + "," + noted + ",,0,\n", "places"},
+		"a message without places": {"messages", "\n", "\n" + id + "," + id + "," + dog + ",places,,Hello,[],sent,0," + noted + ",," + noted + "," + noted + ",,0,\n", "places"},
+		"a place of year 9999":     {"messages", "\n", "\n" + id + "," + id + "," + dog + `,late,,Hello,"[{""On"":""9999-01-01"",""Start"":600,""Minutes"":30}]",sent,0,` + noted + ",," + noted + "," + noted + ",,0,\n", "places"},
+		"null for a place":         {"messages", "\n", "\n" + id + "," + id + "," + dog + `,late,,Hello,[null],sent,0,` + noted + ",," + noted + "," + noted + ",,0,\n", "places"},
 	} {
 		at := "data/" + in.file + ".csv"
 		bad := changed(t, whole, at, func(s string) []byte {
