@@ -21,7 +21,7 @@ import (
 type screen struct{ name, dog, path, words string }
 
 // unpictured are the lesser ones, of which the README shows no picture.
-var unpictured = []string{"new-dog", "ladders", "rhythms", "settings", "slices", "lost", "owners", "owner", "hours", "list", "calls", "messages"}
+var unpictured = []string{"new-dog", "ladders", "rhythms", "settings", "slices", "lost", "owners", "owner", "hours", "list", "calls", "book", "messages"}
 
 var screens = []screen{
 	{"due", "", "/", "Start"},
@@ -43,6 +43,7 @@ var screens = []screen{
 	{"slices", "", "/settings/slices", "Cut ten thin slices"},
 	{"round", "", "/round", "Next"},
 	{"calls", "", "/round/calls", "the most harmed by waiting first"},
+	{"book", "", "/round/book", "Book a visit"},
 	{"owners", "", "/owners", "Petra Lund"},
 	{"owner", "", "/owners/NEW?new", "A new owner"},
 	{"messages", "", "/messages", "The other side"},

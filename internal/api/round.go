@@ -112,7 +112,7 @@ func (h handlers) calls(all []book.Call) ([]contract.CallRow, error) {
 }
 
 func (h handlers) KeepVisit(ctx context.Context, r contract.KeepVisitRequestObject) (contract.KeepVisitResponseObject, error) {
-	v := store.Visit{ID: r.VisitId, On: r.Body.On, Start: r.Body.Start, Minutes: orZero(r.Body.Minutes), State: r.Body.State, Sequence: orZero(r.Body.Sequence)}
+	v := store.Visit{ID: r.VisitId, On: r.Body.On, Start: r.Body.Start, Minutes: orZero(r.Body.Minutes), State: r.Body.State, Sequence: orZero(r.Body.Sequence), Note: orZero(r.Body.Note), OffBy: orZero(r.Body.OffBy)}
 	v.Dog.DogID = r.Body.DogId
 	keep := func() (book.Visit, error) { return h.book.KeepVisit(ctx, v, orZero(r.Body.Anyway)) }
 	if orZero(r.Body.Ask) {
@@ -127,6 +127,28 @@ func (h handlers) KeepVisit(ctx context.Context, r contract.KeepVisitRequestObje
 		return nil, err
 	}
 	return contract.KeepVisit200JSONResponse(out[0]), nil
+}
+
+func (h handlers) RepeatVisit(ctx context.Context, r contract.RepeatVisitRequestObject) (contract.RepeatVisitResponseObject, error) {
+	days, err := h.book.RepeatVisit(ctx, r.VisitId, round.Repeat{EveryWeeks: r.Body.EveryWeeks, Times: r.Body.Times})
+	out := contract.RepeatVisit200JSONResponse{Days: []contract.RepeatedDay{}}
+	for _, d := range days {
+		out.Days = append(out.Days, contract.RepeatedDay{On: d.On, Kept: d.Kept != nil, Why: given(d.Why)})
+	}
+	return out, err
+}
+
+func (h handlers) FindOnTelephone(ctx context.Context, r contract.FindOnTelephoneRequestObject) (contract.FindOnTelephoneResponseObject, error) {
+	found, err := h.book.Find(ctx, r.Params.Search)
+	out := contract.FindOnTelephone200JSONResponse{Dogs: []contract.FoundDog{}}
+	for _, f := range found {
+		one := contract.FoundDog{DogId: f.DogID, Name: f.Name, Owner: f.OwnerName}
+		if v := f.Next; v != nil {
+			one.Next = &contract.NextPlace{On: v.On, Start: v.Start, InDays: v.On.Sub(h.book.Today())}
+		}
+		out.Dogs = append(out.Dogs, one)
+	}
+	return out, err
 }
 
 func (h handlers) GetDogVisits(ctx context.Context, r contract.GetDogVisitsRequestObject) (contract.GetDogVisitsResponseObject, error) {
@@ -155,7 +177,7 @@ func (h handlers) visits(all []book.Visit) ([]contract.Visit, error) {
 		}
 		one := contract.Visit{
 			Id: v.Kept.ID, Dog: dog, On: v.On, Start: v.Start, Ends: int(v.Ends()), Minutes: v.Kept.Minutes, State: v.State, Sequence: v.Kept.Sequence,
-			Standing: contract.VisitStanding(v.Standing), SittingId: v.Kept.Sitting,
+			Standing: contract.VisitStanding(v.Standing), SittingId: v.Kept.Sitting, Note: given(v.Kept.Note), OffBy: given(v.Kept.OffBy),
 		}
 		if v.Breaks != "" {
 			one.Breaks = &v.Breaks

@@ -34,7 +34,7 @@ var one = func() map[string][]string {
 		"helper": words("alone wanted needed"), "noise": words("unknown fine afraid"), "takes": words("fine wriggles frightened bites"), "reach": words("text mail hand"), "stock": words("full low empty"), "tip": words("flat round tapered"),
 		"shape": words("straight usual hooked curled"), "colour": words("unknown dark light mixed"), "paw": words("LF RF LH RH"), "reaction": words("calm uneasy pulling fighting snapping"),
 		"nails.state": words("sound loose split broken torn ingrown"), "visits.state": words("offered agreed missed called_off"), "messages.state": words("waiting sent delivered answered failed person"), "ladders.kind": words("clipper grinder muzzle board"),
-		"gap_by": words("caliper feeler eye photo"), "way": words("clip grind clip_then_grind"), "dates": words("floor calendar"),
+		"off_by": words("owner us"), "gap_by": words("caliper feeler eye photo"), "way": words("clip grind clip_then_grind"), "dates": words("floor calendar"),
 	}
 	all["looks.state"], all["length_by"] = all["nails.state"], all["gap_by"]
 	for _, c := range nail.All() {
@@ -148,7 +148,7 @@ var plainTables = []exchanged{
 	}}, ""},
 	{formats.Table{Name: "visits", About: "Visits, as they were agreed; what became of one that was begun, its sitting says.", Key: []string{"id"}, Columns: []formats.Column{
 		column("id", "string!", "its own"), column("dog_id", "string!>dogs", dogItself), column("on_date", "date!", "when"), column("start", "integer!", "when that day, minutes since midnight"), column("minutes", "integer!", "that it holds"),
-		column("state", "string!", "offered, agreed, missed or called off"), column("sequence", "integer!", "how often it was changed"), column("changed_at", "datetime!", "when it last was, UTC"),
+		column("state", "string!", "offered, agreed, missed or called off"), column("sequence", "integer!", "how often it was changed"), column("changed_at", "datetime!", "when it last was, UTC"), column("note", "string", "of the call"), column("off_by", "string", "who called it off: owner or us"),
 	}}, itsOwn},
 	{formats.Table{Name: "not_now", About: "Dogs that are not called for before a day.", Key: []string{"dog_id"}, Columns: []formats.Column{
 		column("dog_id", "string!>dogs", dogItself), column("until_date", "date!", "that day it is asked again"),

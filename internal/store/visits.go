@@ -79,6 +79,8 @@ type Visit struct {
 	Minutes  int
 	State    round.State // as it was told; what its sitting makes of it is not in it
 	Sequence int
+	Note     string    // of the call
+	OffBy    round.Who // that called it off, where somebody did
 	Changed  time.Time
 	Sitting  *uuid.UUID // of that dog, begun that day
 	Begun    time.Time  // that sitting; zero where there is none
@@ -92,6 +94,8 @@ type visitRow struct {
 	Minutes   int         `db:"minutes"`
 	State     round.State `db:"state"`
 	Sequence  int         `db:"sequence"`
+	Note      string      `db:"note"`
+	OffBy     round.Who   `db:"off_by"`
 	ChangedAt string      `db:"changed_at"`
 	Sitting   *uuid.UUID  `db:"sitting_id"`
 	Begun     *string     `db:"begun_at"`
@@ -103,7 +107,7 @@ const (
 	ofDogs   = ` LEFT JOIN standings ON standings.dog_id = dogs.id LEFT JOIN owned ON owned.dog_id = dogs.id LEFT JOIN owners ON owners.id = owner_id`
 	roundDog = `dogs.id AS dog_id, dogs.name, owners.id AS owner_id, owners.name AS owner_name, suits, due, visit`
 	visits   = `
-		SELECT v.id, v.on_date, v.start, v.minutes, v.state, v.sequence, v.changed_at, l.sitting_id, l.begun_at, l.ended, ` + roundDog + `
+		SELECT v.id, v.on_date, v.start, v.minutes, v.state, v.sequence, v.note, v.off_by, v.changed_at, l.sitting_id, l.begun_at, l.ended, ` + roundDog + `
 		FROM visits v JOIN dogs ON dogs.id = v.dog_id` + ofDogs + `
 		LEFT JOIN logs l ON l.sitting_id = (SELECT sitting_id FROM logs WHERE dog_id = v.dog_id AND on_date = v.on_date
 			AND withdrawn_at IS NULL ORDER BY ended DESC, begun_at DESC LIMIT 1)`
@@ -147,7 +151,10 @@ func (s *Store) visits(ctx context.Context, text string, args ...any) ([]Visit, 
 		if r.Begun != nil {
 			begun = moment(*r.Begun)
 		}
-		all[i] = Visit{r.ID, r.RoundDog, r.On.Date, r.Start, r.Minutes, r.State, r.Sequence, moment(r.ChangedAt), r.Sitting, begun, r.Ended != nil && *r.Ended}
+		all[i] = Visit{
+			ID: r.ID, Dog: r.RoundDog, On: r.On.Date, Start: r.Start, Minutes: r.Minutes, State: r.State, Sequence: r.Sequence, Note: r.Note, OffBy: r.OffBy,
+			Changed: moment(r.ChangedAt), Sitting: r.Sitting, Begun: begun, Ended: r.Ended != nil && *r.Ended,
+		}
 	}
 	return all, nil
 }
@@ -163,7 +170,7 @@ func (s *Store) KeepVisit(ctx context.Context, v Visit, at time.Time, meanwhile 
 		}
 		if len(there) > 0 {
 			t := there[0]
-			if t.DogID == v.Dog.DogID && t.On.Date == v.On && t.Start == v.Start && t.Minutes == v.Minutes && t.State == v.State {
+			if t.DogID == v.Dog.DogID && t.On.Date == v.On && t.Start == v.Start && t.Minutes == v.Minutes && t.State == v.State && t.Note == v.Note && t.OffBy == v.OffBy {
 				return nil
 			}
 			if t.Sequence != v.Sequence || t.DogID != v.Dog.DogID {
@@ -178,11 +185,11 @@ func (s *Store) KeepVisit(ctx context.Context, v Visit, at time.Time, meanwhile 
 			return err
 		}
 		return mustTouch(tx.ExecContext(ctx, `
-			INSERT INTO visits (id, dog_id, on_date, start, minutes, state, sequence, changed_at)
-			SELECT ?1, id, ?3, ?4, ?5, ?6, 0, ?7 FROM dogs WHERE id = ?2
+			INSERT INTO visits (id, dog_id, on_date, start, minutes, state, sequence, changed_at, note, off_by)
+			SELECT ?1, id, ?3, ?4, ?5, ?6, 0, ?7, ?8, ?9 FROM dogs WHERE id = ?2
 			ON CONFLICT (id) DO UPDATE SET on_date = excluded.on_date, start = excluded.start, minutes = excluded.minutes,
-				state = excluded.state, sequence = sequence + 1, changed_at = excluded.changed_at`,
-			v.ID, v.Dog.DogID, v.On.String(), int(v.Start), v.Minutes, string(v.State), instant(at)))
+				state = excluded.state, sequence = sequence + 1, changed_at = excluded.changed_at, note = excluded.note, off_by = excluded.off_by`,
+			v.ID, v.Dog.DogID, v.On.String(), int(v.Start), v.Minutes, string(v.State), instant(at), v.Note, string(v.OffBy)))
 	})
 }
 
@@ -209,6 +216,15 @@ func (s *Store) RoundDogOf(ctx context.Context, dogID uuid.UUID) (RoundDog, erro
 		return RoundDog{}, err
 	}
 	return rows[0], nil
+}
+
+// FindRoundDogs returns dogs whose name, or whose owner's, holds some letters, those whose own name begins with them first.
+func (s *Store) FindRoundDogs(ctx context.Context, text string, most int) ([]RoundDog, error) {
+	var rows []RoundDog
+	err := s.rows(ctx, &rows, `SELECT `+roundDog+` FROM dogs`+ofDogs+`
+		WHERE instr(standings.name_key, ?1) > 0 OR instr(owners.name_key, ?1) > 0
+		ORDER BY instr(standings.name_key, ?1) <> 1, standings.name_key, dogs.id LIMIT ?2`, text, most)
+	return rows, err
 }
 
 // NotNow says not to call for a dog before a day.

@@ -24,3 +24,9 @@ export function inDays(days: number): string {
   if (days > 1) return `in ${days} days`
   return days === -1 ? '1 day late' : `${-days} days late`
 }
+
+/** A day so many days on, for leafing through a calendar. */
+export function daysOn(day: string, by: number): string {
+  const [y, m, d] = day.split('-').map(Number)
+  return new Date(Date.UTC(y, m - 1, d + by)).toISOString().slice(0, 10)
+}

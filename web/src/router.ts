@@ -19,6 +19,7 @@ export const router = createRouter({
     { path: '/dogs/:dogId/record', name: 'record', component: () => import('./screens/RecordScreen.vue'), props: true, meta: { title: 'Record a sitting' } },
     { path: '/dogs/:dogId/saved/:sittingId', name: 'saved', component: () => import('./screens/SavedScreen.vue'), props: true, meta: { title: 'Saved' } },
     { path: '/round', name: 'round', component: () => import('./screens/RoundScreen.vue'), meta: { title: 'Round' } },
+    { path: '/round/book', name: 'book', component: () => import('./screens/BookScreen.vue'), meta: { title: 'Book a visit' } },
     { path: '/round/calls', name: 'calls', component: () => import('./screens/CallsScreen.vue'), meta: { title: 'Whom to call' } },
     { path: '/round/week', name: 'working-week', component: () => import('./screens/WorkingWeekScreen.vue'), meta: { title: 'Hours' } },
     { path: '/messages', name: 'messages', component: () => import('./screens/MessagesScreen.vue'), meta: { title: 'Messages' } },

@@ -1593,6 +1593,21 @@ type ForecastBar struct {
 	QuickShortMm []float64 `json:"quick_short_mm"`
 }
 
+// FoundDog defines model for FoundDog.
+type FoundDog struct {
+	DogId Id     `json:"dog_id"`
+	Name  string `json:"name"`
+
+	// Next when its time is
+	Next  *NextPlace `json:"next,omitempty"`
+	Owner *string    `json:"owner,omitempty"`
+}
+
+// FoundDogs defines model for FoundDogs.
+type FoundDogs struct {
+	Dogs []FoundDog `json:"dogs"`
+}
+
 // GapFeeler A household measure of the floor gap
 type GapFeeler struct {
 	Feeler GapFeelerFeeler `json:"feeler"`
@@ -2458,6 +2473,15 @@ type Next struct {
 	Why Why `json:"why"`
 }
 
+// NextPlace when its time is
+type NextPlace struct {
+	InDays int  `json:"in_days"`
+	On     Date `json:"on"`
+
+	// Start A time of day, minutes since midnight
+	Start ClockTime `json:"start"`
+}
+
 // Noise how a dog takes a grinder's sound
 type Noise = kit.Noise
 
@@ -3175,6 +3199,28 @@ type Recount struct {
 	Done int `json:"done"`
 }
 
+// RepeatInput defines model for RepeatInput.
+type RepeatInput struct {
+	EveryWeeks int `json:"every_weeks"`
+
+	// Times visits that follow
+	Times int `json:"times"`
+}
+
+// Repeated defines model for Repeated.
+type Repeated struct {
+	Days []RepeatedDay `json:"days"`
+}
+
+// RepeatedDay defines model for RepeatedDay.
+type RepeatedDay struct {
+	Kept bool `json:"kept"`
+	On   Date `json:"on"`
+
+	// Why why it could not be kept
+	Why *string `json:"why,omitempty"`
+}
+
 // Rhythm how often a dog is done at the latest; six_weeks is only compared with, beyond the four weeks that are the general ceiling
 type Rhythm = rhythm.Rhythm
 
@@ -3760,8 +3806,12 @@ type Visit struct {
 	Id   Id  `json:"id"`
 
 	// Minutes that it holds
-	Minutes int  `json:"minutes"`
-	On      Date `json:"on"`
+	Minutes int `json:"minutes"`
+
+	// Note of the call
+	Note  *string    `json:"note,omitempty"`
+	OffBy *round.Who `json:"off_by,omitempty"`
+	On    Date       `json:"on"`
 
 	// Sequence how often it was changed
 	Sequence  int `json:"sequence"`
@@ -3803,7 +3853,13 @@ type VisitInput struct {
 
 	// Minutes none is what the dog takes
 	Minutes *int `json:"minutes,omitempty"`
-	On      Date `json:"on"`
+
+	// Note of the call
+	Note *string `json:"note,omitempty"`
+
+	// OffBy who called it off; the owner's own late calling off counts against them
+	OffBy *round.Who `json:"off_by,omitempty"`
+	On    Date       `json:"on"`
 
 	// Sequence of the visit as it was read
 	Sequence *int `json:"sequence,omitempty"`
@@ -4043,6 +4099,11 @@ type GetCallsParams struct {
 	Limit *int `form:"limit,omitempty" json:"limit,omitempty"`
 }
 
+// FindOnTelephoneParams defines parameters for FindOnTelephone.
+type FindOnTelephoneParams struct {
+	Search string `form:"search" json:"search"`
+}
+
 // CalcCutsJSONRequestBody defines body for CalcCuts for application/json ContentType.
 type CalcCutsJSONRequestBody = CutsRequest
 
@@ -4132,6 +4193,9 @@ type KeepOwnerJSONRequestBody = OwnerInput
 
 // KeepVisitJSONRequestBody defines body for KeepVisit for application/json ContentType.
 type KeepVisitJSONRequestBody = VisitInput
+
+// RepeatVisitJSONRequestBody defines body for RepeatVisit for application/json ContentType.
+type RepeatVisitJSONRequestBody = RepeatInput
 
 // ChangeWorkingWeekJSONRequestBody defines body for ChangeWorkingWeek for application/json ContentType.
 type ChangeWorkingWeekJSONRequestBody = WorkingWeek
@@ -4384,9 +4448,15 @@ type ServerInterface interface {
 	// GetRoundDay A day of the round as it stands, with the seven days' load that it lies in
 	// (GET /api/round/days/{on})
 	GetRoundDay(c *gin.Context, on Date)
+	// FindOnTelephone Dogs by their name or their owner's, each with its next visit
+	// (GET /api/round/find)
+	FindOnTelephone(c *gin.Context, params FindOnTelephoneParams)
 	// KeepVisit Give a dog a place, move its visit, or say what became of it; what the place breaks is refused by name
 	// (PUT /api/round/visits/{visit_id})
 	KeepVisit(c *gin.Context, visitId Id)
+	// RepeatVisit Keep the visit's dog the same hour again, every so many weeks; what cannot be is told, the others stand
+	// (POST /api/round/visits/{visit_id}/repeat)
+	RepeatVisit(c *gin.Context, visitId Id)
 	// GetWorkingWeek When there is work, and how much of it the hands take
 	// (GET /api/round/week)
 	GetWorkingWeek(c *gin.Context)
@@ -6418,6 +6488,33 @@ func (siw *ServerInterfaceWrapper) GetRoundDay(c *gin.Context) {
 	siw.Handler.GetRoundDay(c, on)
 }
 
+// FindOnTelephone operation middleware
+func (siw *ServerInterfaceWrapper) FindOnTelephone(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// Parameter object where we will unmarshal all parameters from the context
+	var params FindOnTelephoneParams
+
+	// ------------- Required query parameter "search" -------------
+
+	err = runtime.BindQueryParameterWithOptions("form", true, true, "search", c.Request.URL.Query(), &params.Search, runtime.BindQueryParameterOptions{Type: "string", Format: ""})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter search: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.FindOnTelephone(c, params)
+}
+
 // KeepVisit operation middleware
 func (siw *ServerInterfaceWrapper) KeepVisit(c *gin.Context) {
 
@@ -6441,6 +6538,31 @@ func (siw *ServerInterfaceWrapper) KeepVisit(c *gin.Context) {
 	}
 
 	siw.Handler.KeepVisit(c, visitId)
+}
+
+// RepeatVisit operation middleware
+func (siw *ServerInterfaceWrapper) RepeatVisit(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "visit_id" -------------
+	var visitId Id
+
+	err = runtime.BindStyledParameterWithOptions("simple", "visit_id", c.Param("visit_id"), &visitId, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "uuid", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter visit_id: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.RepeatVisit(c, visitId)
 }
 
 // GetWorkingWeek operation middleware
@@ -6776,6 +6898,8 @@ func RegisterHandlersWithOptions(router gin.IRouter, si ServerInterface, options
 	router.GET(options.BaseURL+"/api/round/days/:on", wrapper.GetRoundDay)
 	router.GET(options.BaseURL+"/api/round/calls", wrapper.GetCalls)
 	router.PUT(options.BaseURL+"/api/round/visits/:visit_id", wrapper.KeepVisit)
+	router.POST(options.BaseURL+"/api/round/visits/:visit_id/repeat", wrapper.RepeatVisit)
+	router.GET(options.BaseURL+"/api/round/find", wrapper.FindOnTelephone)
 	router.GET(options.BaseURL+"/api/dogs/:dog_id/visits", wrapper.GetDogVisits)
 	router.PUT(options.BaseURL+"/api/dogs/:dog_id/not-now", wrapper.NotNow)
 	router.PUT(options.BaseURL+"/api/dogs/:dog_id/owner", wrapper.SetOwner)
@@ -9989,6 +10113,45 @@ func (response GetRoundDaydefaultApplicationProblemPlusJSONResponse) VisitGetRou
 	return err
 }
 
+type FindOnTelephoneRequestObject struct {
+	Params FindOnTelephoneParams
+}
+
+type FindOnTelephoneResponseObject interface {
+	VisitFindOnTelephoneResponse(w http.ResponseWriter) error
+}
+
+type FindOnTelephone200JSONResponse FoundDogs
+
+func (response FindOnTelephone200JSONResponse) VisitFindOnTelephoneResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/json")
+	w.WriteHeader(200)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type FindOnTelephonedefaultApplicationProblemPlusJSONResponse struct {
+	Body       Problem
+	StatusCode int
+}
+
+func (response FindOnTelephonedefaultApplicationProblemPlusJSONResponse) VisitFindOnTelephoneResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response.Body); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/problem+json")
+	w.WriteHeader(response.StatusCode)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
 type KeepVisitRequestObject struct {
 	VisitId Id `json:"visit_id"`
 	Body    *KeepVisitJSONRequestBody
@@ -10018,6 +10181,46 @@ type KeepVisitdefaultApplicationProblemPlusJSONResponse struct {
 }
 
 func (response KeepVisitdefaultApplicationProblemPlusJSONResponse) VisitKeepVisitResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response.Body); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/problem+json")
+	w.WriteHeader(response.StatusCode)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type RepeatVisitRequestObject struct {
+	VisitId Id `json:"visit_id"`
+	Body    *RepeatVisitJSONRequestBody
+}
+
+type RepeatVisitResponseObject interface {
+	VisitRepeatVisitResponse(w http.ResponseWriter) error
+}
+
+type RepeatVisit200JSONResponse Repeated
+
+func (response RepeatVisit200JSONResponse) VisitRepeatVisitResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/json")
+	w.WriteHeader(200)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type RepeatVisitdefaultApplicationProblemPlusJSONResponse struct {
+	Body       Problem
+	StatusCode int
+}
+
+func (response RepeatVisitdefaultApplicationProblemPlusJSONResponse) VisitRepeatVisitResponse(w http.ResponseWriter) error {
 
 	var buf bytes.Buffer
 	if err := json.NewEncoder(&buf).Encode(response.Body); err != nil {
@@ -10804,9 +11007,15 @@ type StrictServerInterface interface {
 	// GetRoundDay A day of the round as it stands, with the seven days' load that it lies in
 	// (GET /api/round/days/{on})
 	GetRoundDay(ctx context.Context, request GetRoundDayRequestObject) (GetRoundDayResponseObject, error)
+	// FindOnTelephone Dogs by their name or their owner's, each with its next visit
+	// (GET /api/round/find)
+	FindOnTelephone(ctx context.Context, request FindOnTelephoneRequestObject) (FindOnTelephoneResponseObject, error)
 	// KeepVisit Give a dog a place, move its visit, or say what became of it; what the place breaks is refused by name
 	// (PUT /api/round/visits/{visit_id})
 	KeepVisit(ctx context.Context, request KeepVisitRequestObject) (KeepVisitResponseObject, error)
+	// RepeatVisit Keep the visit's dog the same hour again, every so many weeks; what cannot be is told, the others stand
+	// (POST /api/round/visits/{visit_id}/repeat)
+	RepeatVisit(ctx context.Context, request RepeatVisitRequestObject) (RepeatVisitResponseObject, error)
 	// GetWorkingWeek When there is work, and how much of it the hands take
 	// (GET /api/round/week)
 	GetWorkingWeek(ctx context.Context, request GetWorkingWeekRequestObject) (GetWorkingWeekResponseObject, error)
@@ -13459,6 +13668,32 @@ func (sh *strictHandler) GetRoundDay(ctx *gin.Context, on Date) {
 	}
 }
 
+// FindOnTelephone operation middleware
+func (sh *strictHandler) FindOnTelephone(ctx *gin.Context, params FindOnTelephoneParams) {
+	var request FindOnTelephoneRequestObject
+
+	request.Params = params
+
+	handler := func(ctx *gin.Context, request interface{}) (interface{}, error) {
+		return sh.ssi.FindOnTelephone(ctx, request.(FindOnTelephoneRequestObject))
+	}
+	for _, middleware := range sh.middlewares {
+		handler = middleware(handler, "FindOnTelephone")
+	}
+
+	response, err := handler(ctx, request)
+
+	if err != nil {
+		sh.options.HandlerErrorFunc(ctx, err)
+	} else if validResponse, ok := response.(FindOnTelephoneResponseObject); ok {
+		if err := validResponse.VisitFindOnTelephoneResponse(ctx.Writer); err != nil {
+			sh.options.ResponseErrorHandlerFunc(ctx, err)
+		}
+	} else if response != nil {
+		sh.options.ResponseErrorHandlerFunc(ctx, fmt.Errorf("unexpected response type: %T", response))
+	}
+}
+
 // KeepVisit operation middleware
 func (sh *strictHandler) KeepVisit(ctx *gin.Context, visitId Id) {
 	var request KeepVisitRequestObject
@@ -13496,6 +13731,50 @@ func (sh *strictHandler) KeepVisit(ctx *gin.Context, visitId Id) {
 		sh.options.HandlerErrorFunc(ctx, err)
 	} else if validResponse, ok := response.(KeepVisitResponseObject); ok {
 		if err := validResponse.VisitKeepVisitResponse(ctx.Writer); err != nil {
+			sh.options.ResponseErrorHandlerFunc(ctx, err)
+		}
+	} else if response != nil {
+		sh.options.ResponseErrorHandlerFunc(ctx, fmt.Errorf("unexpected response type: %T", response))
+	}
+}
+
+// RepeatVisit operation middleware
+func (sh *strictHandler) RepeatVisit(ctx *gin.Context, visitId Id) {
+	var request RepeatVisitRequestObject
+
+	request.VisitId = visitId
+
+	var body RepeatVisitJSONRequestBody
+	var err error
+	// A request validator built on kin-openapi's openapi3filter with
+	// KeepValidatedValue leaves the value it validated on the body. Bind
+	// that value, matching member names exactly, so the handler receives
+	// what was validated instead of a second, case-insensitive decode.
+	if vb, ok := ctx.Request.Body.(interface{ ValidatedValue() any }); !ok || runtime.BindJSONValue(vb.ValidatedValue(), &body) != nil {
+		err = ctx.ShouldBindJSON(&body)
+	} else if binding.Validator != nil {
+		// ShouldBindJSON runs the struct validator after decoding; keep that.
+		err = binding.Validator.ValidateStruct(&body)
+	}
+	if err != nil {
+		sh.options.RequestErrorHandlerFunc(ctx, err)
+		return
+	}
+	request.Body = &body
+
+	handler := func(ctx *gin.Context, request interface{}) (interface{}, error) {
+		return sh.ssi.RepeatVisit(ctx, request.(RepeatVisitRequestObject))
+	}
+	for _, middleware := range sh.middlewares {
+		handler = middleware(handler, "RepeatVisit")
+	}
+
+	response, err := handler(ctx, request)
+
+	if err != nil {
+		sh.options.HandlerErrorFunc(ctx, err)
+	} else if validResponse, ok := response.(RepeatVisitResponseObject); ok {
+		if err := validResponse.VisitRepeatVisitResponse(ctx.Writer); err != nil {
 			sh.options.ResponseErrorHandlerFunc(ctx, err)
 		}
 	} else if response != nil {
@@ -13904,503 +14183,510 @@ func (sh *strictHandler) ReadCard(ctx *gin.Context, cardKey string) {
 // const string: with thousands of chunks the chained `+` fold is several
 // times slower for the Go compiler than parsing a slice literal.
 var swaggerSpec = []string{
-	"3L3rk9s20jf6r6DmnLf8bB16Mnbivcx8SpyL88bZ+LX9rD/sSakgEpKwogguAI6sTfl/P4XuBngDRFIz",
-	"3uxzviS2BeLaaPT1179d5epQq0pU1lzd/nZVc80PwgoNf/tWbX8s3B9kdXV7VXO7u8quKn4QV7dXhdqu",
-	"ZHGVXWnxz0ZqUVzdWt2I7MrkO3Hg7qv/W4vN1e3V//VFO8YX+Kv54sfi6tOn7OpHKw7JIaQVh0cY4zUv",
-	"CqGTo5Tw84PH+eS+NrWqjIC9+4bn+6aGP+aqsqKy7o+8rkuZcytV9cU/jKrcv80bxPcHIxXC5FrWrpur",
-	"26v3O8HW+DNbCyMLwaz7J6X2V5+yq29Ele8ebx7QW2IWRlorqy3jhknLjOVVYViljm4aL3kpqoLrR5tJ",
-	"6DAxmZx+f2IYLwotjMFp6OIRp6CL9PDut8xdIqTAx6OFTpeJwQu1fWIYkrZxx2F34oQH4s/jB27FkZ8e",
-	"bVK+v8iMPuy4BZJUx8rNRwsOW/NKNUY82gSwt9SGiHuZC8NkBRPZYdvs6idpH20Crq/E8Htpo5fiZ2EM",
-	"34rHI43QYWIih/B7dvVGq3UpDmfGrrHF/7NsDr7fFCVIw45aVduMrU9sI0VZsP96+/1L9pevXvzpD25i",
-	"7wSwkcfbldBhim+F37Ord6UjlJ8qdaweb/xOn5EpvFJHoMrGCMetDLRmuToIphrrJvVB6b2sth+E2D/a",
-	"pLp9Ro9KwF3RAg5M6T28pvS16/zrwt0pEBu0qoW20hNyIaYG/yuX5UvX7lN2pWBI+LQ/hbUwlm2kNvaO",
-	"2Z0ygummFIXbFFZyY68ykBHM1GDvlSp/wU4/ZVf2VLt3n2vtuFV2VTe6VmZyxm+oGb70Xk74O6627aVd",
-	"zq9hKLX+h8jhHL+uzFHonwXH5fKikK4xL990dnDDSyOGx3F0N4dXyELdkwY9sYPrKmOqEkxt3HEd3Fx6",
-	"x1Gp8c5WygILClNcK1UKDvtTlxxPtf+JdRM4csNydxJVxjZaHdiztgtZWbEV2nVhrKqjg+6cdHBQSFNW",
-	"sbW7e5WNzONTbPe0lve8vGTn3MSNEBVbi40b3l03oCyWN/aW7dSRHXh1ok1kVgnzhFVclm6aTb7DD0ql",
-	"NPuvSlUiY0YdxC3jlpWCG8vg3w7K2Ftcn93xiu14ubljpdhYoNkj3KZKrVVxYqVSe1H8IWPuTT7uhLtq",
-	"7oHIS5nvTcZKeagNU9rtlFFajM4VG7o/jc8QPo7/BH1Ff4GFymrrfhVVc3DU7dZ65T46uP+59XXo2ljt",
-	"mmdXH59u1VP6Ry1ypYvr976zzq9P5aFW2qKiYXdXt1cbLddrYb9wtKMrXn6RKy2+wC6QKY2JwOxjxCng",
-	"DvyzEcb9EwNqdRzUsEp8dMfDOJznLZPW8dZSNTqjE3Ff/7OR+Z6JqjAZs3wvGHd8+F5AIxJfRFUws1NH",
-	"kzHduA43stoKzbRqqoJJR8Z+33CAq+yq5FVx4HrvNhH6u8quNu6CZVfmoJTdTe3n2gnc127VF+zkmqT1",
-	"jPSRMbNenyz+YaP0gVu8x3/8KnqtD7wQK257rQtuxVMrgTz6y/jkVazfxj9oAVymGJ+kRPkAuB3Twlh3",
-	"mULzKJ/ocmMYsZ1pRuvrjBhjyx1lbbA77Q8DXiaO4XGa+wzREUSeoEpud3ZltWrWZYT1HncnoD/35jFo",
-	"+8QAR3Ns3C31jolDbU+OnCvHQ47cRI/DfVqexgO4qyMNdMUEz3c4yLLXQbBCapFbpU9Oyj7uJHLNE+M6",
-	"ShzzlutJIOcHx5YZPSLDFRfSKTZ2PM6APnD67Va00xieQhYOP04xejzxXyoBPMa/IppX+wy0Hcd/3CYX",
-	"/DTm4wvFJWItU6optnLtG10SVx8f55bXUz19Z6w8cAtjb7VqJj/4ARq5V0hUW7tb0n8l7OpwWB1JzqX5",
-	"Vs1hjRxIVSt4hOOLAR6+KlW1XR0OcRo1joyO0uKDbmquBSPuXqqj4/AtCbXDYsexPnGJ/sChXboDs1Pa",
-	"XjK1ndzu4PVRG3i+NK+2IjaOKc5un9nxepLW3kEj19pNYcnpGev+MIOU31n6wio8z+imbLU62h2KT01l",
-	"ZekuOggpwtwxJ5mE61+Je6FZoYSJ7YpVdXSAQtR4digSOFlOVoKtRUkKmbvAT5wEWMMv0b61PBzwITtr",
-	"svELbnS1KsQ2woNJ8pQ1TWCntPyXqiwvx+PGdRC8nf4cslYIwXMPG9Eh6BFpDm9RuMWeHvqXtEdyneV1",
-	"rmrLgaKM1Fsn+0wR1ZupXX0reO62D9Uq1x1vVYRzH3pNwrFHXh5WB1k1JAcNVdCBumDktsrcvXQ0Ay8U",
-	"GT3NLeNsrQXftzoGt106JcG/UlaQtDiiJjeZ2APtVad1Y5lrA6+/VWWROQ2Bfr3Fn+xOq2a7cwrHgZ+c",
-	"iuUatpylx+M63DPnTdDDZ8kzL/GDmECTO7rN7cqIXFWFiTM8R2JOiLIo7G21rAqhmbH8ZFqBPWP/aIqt",
-	"OPTUxM6OKeVoKz2SU+3cSNQdcx8YxjdWaMaRncT6Jf/GDNO/E/oL5ADjTRX33rUynhUonI7Lk1GyVNuo",
-	"2A2Et8IbYWLiErcotWm6DoybvWEbpTt060T0W/g3TsZQ3HdpGD/yE2rz8PAIjVrKLBoY38AhKexEWYvE",
-	"g71TZTHr5NalEIW7AHCE0rCdKAt/z3h1Chp1lP+7YUyc46qCn54YVnOn1NE5KO3IkPgxGL5mbsYrVRax",
-	"LfCOrFnEBIatiZavubHfOcryH6wcU4muEFiUO/yexIx2PVQhqqh07l7dyLWl/SLLiCMg4mo7blheKgNK",
-	"2qzd6sq0wx1zo6/QmDnnVT3IqkhcDKuY+7Vlf1apMrgBeNWb7lhHGSpqbt3pbXkoAcFj6PYFxqaDYsqd",
-	"lrm6rZqyjE0poWN7khj9MH9fa26MSHBvXGTQ9Fr+vVXCkEkEWa6nPGA+1QnXA+cwd1/ecGM+KF2YqP1W",
-	"qDquRip8+WTnFdaCqao8gTJWC21U5aXG+URQay6NSNEbet9AIT2KsozdLSdWruAFAlGnLH/ZXN3+fYLR",
-	"8mp/9enXLKU44IMmbegfmeODB3BiDt5270U8Ci06Rk0ic7JHW8XoyQMRlRerQp8mrib1sOG5O5xc0NWU",
-	"GhjUUVgrig73cg+m9eaP6PaKgyhSgxqraoP+8VKp4pYF83DJJbgWQKQSpRH4kzSsElwLkxjrSA7l4Vh0",
-	"eR0tSMOwXdeC1elDmv2qlAdpE1Z3R6w5iXM7fh/X/FAKnf3MkPFxNKB7Cb1ERubNo6gsXuj59/UYuzim",
-	"FtOa0jtohNqktth+nrXRex3OqqtV8UZJfDhd+5osI/1NcKRonJDveZt7KALpcAuvHT18Vjlxa+7OfM/z",
-	"6IMHfadFIbzdQSCSOIPGNLwsTzCxWhS3rOTIBECqY/fCCi0rriWvnkQFI9PU3ox8Vtxwui/o0aqc42sL",
-	"zoSo1n30JI2OFbr9azfr9lUGG7yZVHw7VJ+1IUlkBFbVlZfNgxhKi6DXkWimdwWDzO5f+8DwA2fp6Eok",
-	"e4w1nrFmMhB3h2feocfO7oU32Eux7aEF5tMVAcPF7nBfEubCSxnUzKFqkdTPW0/v2HcO7hXUTq1ihUJJ",
-	"C1/+ka0TlYWugyk4RbwmhpcJzuXXyCVfi5xT1Mjot3zHq5RxGh5JJ62AGBHpOG/ipjmiT1hm3ti7js/I",
-	"KyNue8lN5F4m1YBuErtw4pSSG4KDshC5LITJwLjPGX0bU9j3JPWeu45/E7qQuf3JNfVydWyVaG70GuFa",
-	"lFLci4JctEQ+o9XUJZ8UJV82cEPflDhnd9ESr1x3l1Hhm77/e7x8RFbhEGlq7XpbusEzoIkEkklS/svG",
-	"jo1TG3KBzGH0soiSKp5BxFLZoDVsws0FbA7WhV8k5w/KxNi6Fu7zpDZCV/8TXMzJ5+1rAyGHXl2PuvfI",
-	"VcOI9Y7pGgSzuMHg8/tK7Hz7VyCQyHteOLU6bhEqtjG/p3c3o6NLbTbMODYA0QGpjQIxJXGbpGU5r8Bd",
-	"TaEahm/Ag0b7/iBxZaN0njJ5Of2PdPfhvKRhJt85BRyURFW1ZqfWuurmiJKzzZixombrE/w/ugdbFExj",
-	"hAbBKqV0ohFsIzZFSRaEfCdjVKypGd9y9zR4EwFpsnGm6wPDBvxTHQQ+gt4yi36F1hbs1o7SSrTfECcw",
-	"afqhdp1vEi4lLQQDf6ehuVjF3O4bAduetZtvZZ15LWfs0x5zqaG1huYx/+p0VzG2/VRbGxcdY8E70Ydp",
-	"BoN+Q6TtXopKFGlRFRxBqrGyEvS2O7pZtEG1FsasrJp73bwhd671lbRedR/WMRb193AREjFBczx971yj",
-	"t+B5vMjX5/gORY/M2QNSauLSHD4RsXvkLmHaxYosVm1YKbc7y7ZanOIOwwIjoyeeYfK7tX42crzh911S",
-	"7tEZvTO9M/PPXrvwzjMaGG57jvTE+Eeg9c7R2969lZ5r0cVoN6k9lA6Nthy8F73UZTb+FQvsNyp/aMH3",
-	"392LKq43eO8PBCzd8xKFz1JYp1lTONZWq2PPdifuhUbjHVnt+nLNTm534IqMX8tSHc/8WpGoNFe2MKrR",
-	"02zmHbb6lF2lRh7QFDbrTjbrriuMSxOO77ystt/wPCJpfyDZANRrEO81aG4+eMFAJgnD6Kvdye7G8aSu",
-	"QeKGEbfEwyPF6SC4e9J9xGeh+RHGiDvdKjHXNr1VvFxteZ1ieE5djoqgXnMjU06hyI74YKcFBCHERV4n",
-	"7TiZdyss+V5gq6RpN3nMyuinqTcAW/UNZnM20IlUJjbdIKiY2fa+klfvnIQ22pUBcYfV+rn2z9FPKgtE",
-	"5ne1Pc8YwXdzi/rEitGR43g3Esi8r3MiaIzbXWpcWQv9VvA4qf1SCTSH+8uQ4wd3jDOKM2NOA90ieVC8",
-	"bH8FKU2xjZ4bTz420fKtOsY0QcyMiumohdpOEp/j/t8qdCttNuSfnkUzv7jmsWvkhJ9d10RkxUcLMZ1g",
-	"UAKf3a9TR1aAL52mlDi6MhLwyctywlmPJpGcl6VwWgRRUs23gkIxoj783A83M7ICjyumeWl1mHvDIWhq",
-	"buMjl7FABVV1xG23yrk8IbmGwUnBgvxcMzgAv11+UonzO7zbkdg64GBVL57fKPyjZ2reezQIlsFAfHix",
-	"ZFGUgv3lBftf4d6CmYj91/8Wm40WJ/OHcRQnL7sXtXP07vFOiSPxIMdNrKOh6OnGg7bYEY2T2ioR4Y0H",
-	"Fds92BZQz0EflvaOQVrFLfxdNbYXutR5rpyy1L22weJ+5CW89lpwkHq9ej0R+G7FoRb6+qXUeXMwFux0",
-	"F4TAYzewf24BM8iW6Io+UI1d8M1QmNuBbH3A/A0Yv+01flboTRyIXKUoEiy6ipvCd+og0m7XQlFAZbC5",
-	"3ksj7SIv+K5HvTNi/t040R+Aq8x8uSFNTpeMG/eEHtXTQh5EZSATiDl17Jbxir372w/Mfc9kxcw/G67R",
-	"BPIs6jWU/xLxi9voMv68dk/YNcp8Sjn0FTtWeNN4NNodoyF8fioE/YI7RhQghZdl5jgYeWThmRk7GCay",
-	"IUhT3CGbwFSedkYpMvzeG9aG4eq6isahWUp6fmI6eTUYLsA2rq879KpTxNE8wVLmttEiuGzHwWWQqBA9",
-	"vqMsog5u+VGUJvJID68ufB6GyMLCU/v1hsj4bGpafy9VjdrxxDFCs/iwjTcT9Tue4xqij71rKBXaRAqj",
-	"NIyvVWMHgdf+n32sw2PoUeiim7x55PvxTlr86swu/RQNEus6ydHn1snEPSq9v6MoVEgKy9397Dg478BZ",
-	"XYoMJI5OvMdOlMUdq7WouRaZtwKD1oMvnX8lu+N7nR6F3BJT/qCHqbeyUNvr7jIveCfd4bktfrkT+f7H",
-	"qsZnbwExQ+xzVA0yToXjJWndvp0Tlze8LOGPm008JjnkOI6kUs52XBfMx5hHgku51DETsj0Kis2pedfF",
-	"2Pl0dqymPNTJ1BoMR51tESe0jgP/+CO2/+qr8dWYH7pnjqIs46dBv2SskCbfcY2aC2drXjBz6MWsnfU/",
-	"0uHQTneGbDcma6nCb0j0hu6UzIVZSHC5Spp6Zb6vhIFHnzPXDh9Q0PcNCg8bIUqniQM7C+klTjE4CG4a",
-	"LaKZQKIqVjW8RgsCjUBlnYod5siGd6qUBT9FaL6gsHiMSaLoI8ehZptp3tVImS2NPb+5iblz9FYYu0pF",
-	"RGBuHrQBXz3pSG6VGUWYQ2TEn9jhwAohatpkn9cpKXKp+2Fsr8F5735MeQHyxkK8Uwi8haDEfnfdC4nW",
-	"+KaS0xFP0PS/K4ynPHC9TZBaJ26CM6vlgZWC3yPQyEar1vKTTA3TqhTTZpYSLvW90EbGXKs0iMex6MVq",
-	"QgLiLdNi0xhBgdBf3fwlBIJTK7RDFczIKhd3HWUP21D+LJwgJFt5aIiouYOAZc7CT9BjD+LVrEP5AE39",
-	"oRwRvgLM4v7CnP+a2o1skgpe2i519KfVJYDIuFGGVqp8/85qYdGUtQCu4HutDhgeJyEQgHFWcAwzpPg+",
-	"lJ8HISkzzEIwqffyQLF8C5rHTTZWpdcO343I9OuwqIKfMkZZV0hy7CALn3Z84B/lwclHz7766gZC7PCv",
-	"NyNaG2APODXjGiZwEe4AaDwgBKm+LQPS4+AJ61mg07KYAr3/ciEsxK34GTSV9+EV5I/zeyU/imJqTo4f",
-	"X7/0bsrF0wKpFOfVRNOZMIRNcO1e1lqKHA5534dEQJ+nT7XLfFLb1Nz30l7TuBdMfQ+gTNnVy8a+pdiz",
-	"gRQRXrkxa6YPJpIvfcwZNI/eiMa+baro0Cauu0YnNB7XYBRYYkzzVgAexlI5nhux4tW2FD5RdeynE3WI",
-	"0Bj9eMYn1wvtGP3ae2YX5GBznbNIHvYTk0rn1ryQjUlGSkCQQOpXy/vZbO0vR2l2oui4JAcCC9+LKnMv",
-	"c63VRpaCfLASwI1AmDHkjGSFqCHbu4qmiQ7ooBtkMDi77lI7p+ZXEc6qlxDcfezavUjTmGnKSIwkxnnN",
-	"13/eQftoNN0w5pt6TswoRJuOTuCVOnrRVBqQXCWiMkDoQ+beV6X2lEkDCZV5YzMfjtYJUFPa/2Nd8irQ",
-	"2eByJ4ORfayrmwjGuYZcsZ0qw3QmgpVN/C6UFEhx4CdCENtsfGaj1Ji11Qup6AYyg/mDEtoXBYDJvYil",
-	"LQ9glQ5Zx+wMOwloOrce7sVCNsNabGWF3oc4Co0y9my0Fi0cQlnGd7+pzJkIcXc9IUqeGX5icnZcALH4",
-	"yN4kA5IGoY9tRJK79xjoAjRq0MMISi1zJ6uMHZwgtxE38vTrQfn9eHi0Ne3+ng2O/paiv3qZOVcTghG3",
-	"4vpbbLdcMgK7Bo2ckkCMsE4AQfRL94W57QJ3FY0IWg/tOlA+YUp4Nc6jmOZgZ98LUbO8FFz/gVFGtUcW",
-	"xR7JQ4qhDR7OiwekCm/7kxgW+gefySa9lsacAgL5PNLeMg4DCs3Wp3bqGaRXKnVo/93PoSNgXWVXAXHB",
-	"/xqVrdwHT++5rvjBbeXfcU//2+nkV7TB31NH8JeXnd564jYs+RpP5BJ5m0JX3KmKOJagI/AUSJQH/cJj",
-	"M/uH2fKSfquauzuzCPfKCFEt+uC4U/EE1saQiNBNfyTbj+GymIxd6SZEuVG662knmuFGR286nMwlBuHk",
-	"jtJqz0+8M+fotKSpS36Kv/JWwcvi7rJVWhSURXPHDk1pZe0emROrhV7hzxmlK1sF2TcHXo5DC8MPUXm9",
-	"7SsuUp4OazXDmUjtev1l7dDRfcAgnUEUy1asTk4bi85mLbXdrYoZ8bvemIxfCIL6SeZmHMRKVfnsXgvP",
-	"yacaG0w5UHaVq+kAYtC9yerqLeBTlteSKHMJSMOqUJWYiCedL/+GrP+56f01vwdQlNX+DODT4hBCkK3n",
-	"yeoIKKW0XWHkaJwqOibLmJmw3IsUcgNY493v7oX1q6XXdK5Y9gEHiDkZwcA3/3zQ+Bjtaaj3jTXDxzJV",
-	"AjP3OxrYeuc+j69q1mEG7aq71ylCSuFksjZic7SI4coH1BCIqXMT/aVIMLJLHpkeqxvoQuCYdu8AokCg",
-	"CFbw0x2TlbEAy7dhvd37XXjlMBGs4KfWz0M+Kb7VAvMxUakDGz3KBN6MMIiq7gQJ/efx2Qj/TGiO8HuQ",
-	"oXEzhJMiRQEQvJiDjzorCEpdtN2AubWv1DGaAe/ocdVmCc6DyvD5giOwDLVhTgEnvAwLxwQmnw3XrIUM",
-	"QOhfRrBNZ4MveqHq6GoS89mff1TOO5Uf9sSERmDFn7+JeF9GWwhacYtjWu5p7Ycm393h9fUna9lW3gMS",
-	"NfocxRGiL3h5BN7573/9InlKWvD9U3EvKtIPfXo3s0pBLocHUepkvAyhfrrZTe6ur6ZdZe9dux/tHJ8h",
-	"bFkIitWCF3esEqIgbgNmBdYDieo+4Be/oi1JPruJOaEnrKmo0W953aJ0IIMvGnHHbtDXTESEOXspoLcH",
-	"Pc6xV6xT7WMYIvx4AHtL4OnKdkIzkzNd+2XCaFPXpx2lbZ9H0fcNu2l203xiHN7fg/rwCXcdXA6/6oSs",
-	"8TcpjrEj8qHSUf9WZdF9DjHShAHpw8qzDu47hYsj5e34vXu5MjTblN0sWzLj+bRWUbVB6mpDZN0+ck6K",
-	"gfh0pYpr9lfFANEAbNkll4f5yGsUEB7DbXxcEp1RyKYFOEzkIzlmjkkXW5+jDRY+doSKEBshehh0sEu8",
-	"OmEyttrgtncrSSwOQv3efRdPb8oIpHYGJLJrBdZrlcI6hAxttUfXQ82PmZNbRYswugxt/Gd/yUZZaqKY",
-	"FhygUSdo+3zjj9a3Xclq5bno+LlQtahWPgt+Fu+aAzHyf9zLGQBGeDWZQ49QZwEzK3IcpZOGF8K7v8Pe",
-	"3jWHA9enqCtAc1klYDGoTgFyLYQ98A6gIda5hDCwFHCjH2RV82MqnvfAAYYWsGFJdD4J+0B0r+PutKoo",
-	"HyEK6I5G8ErhSp1WEsGkhMWJq3n5XWFIOvdwHXsvQSebEW9f5vl850iGG9fnSslHxFDS1MBY+Ptkzt2H",
-	"6czqB2Y/6W7Fnaauz6bUfduI19LYmUl1hdqGuD0oVReTL12j2ev5thGppLk4Rgi5UozgOo/7GktuE8kh",
-	"kLgfC9K0rSPJC89UDaAphWHwXccPStF3RohqPme/F0UAFB9lT+aqmQ5PfUvNlklhnST2gTgOzjSMUKVQ",
-	"RPmRdHe+E3y2aBJf1oAkvbTnM+KBSnzq4IaACku06OA5JcjVoyM9bnTMUpCimdE0Q8jZjmcTQxZsW4Hx",
-	"Dtg7VJ7wkM/HvOTHeJjtuaCcqYoME7E0E/UIaq5FdHk7pSs05UQDaccrjsJ4zI/VmYWv/yiRNkOj6Rk0",
-	"/bA9CfK9LL5rmTnwPyIe3b3D86TGgAi9PGT7jj0bWJZSBsNFT9I8G9xiU9WDTU+RBF6Med5vP68To3ec",
-	"Ew6GMKOzngN89z+rvQX7ama/X779eX1oiRWnaOY7VhvRHXeYAFWqI7tBUi97bo+u4OMksknnWmVF4ROX",
-	"krah5UrfHB3u3YGXpVfktOCm52PsggLzqhgUtSv7KE3EbSG4HpAIQBiLgY9aHkOvbGGiP1osLwe0mmFW",
-	"FahyVGMGtbtOyI5jP8FWFR0yActATBd8AzmvPEonw1RMaVKQ/zJEiEGQBD/Fo1Gmszd2p2mjHEK50uF0",
-	"jiJoax0lLY30EDKpEiDbAdHQbyopbnLrBt00ZTkVYQ5s9Pod9rI4igkze9xmhFpIkcQHZKQeU8EEkIkb",
-	"9r98BUh0cAH+I2VYRNCtUpHV6pgMq06IZovgqwZHjYGDOGYWJhY6jR7jva9YOz8X5heI7kKAKkDdrmtR",
-	"oecMrXpVvrvzwLuG7WVVtFhLlRCFR+eFOroj1/HiWkFLQrrWp+lazbwy0yWIfGxqxqLFiOJFcZbBnoqY",
-	"dgypRxgfSQyuUJUgYlWG6vMBan+AQi+L2+4ssViSY4O2Xx4zRHHACmJ8bwnG7rkSMzKyMqhzuHZ8UWEq",
-	"myhLwyjT6+Nrqlr37AZTj8LfI7NcVNllTlI+3JKA1nwBJiglr86gPWj2qU3ISTkIMSidHvCsX4GBrO0I",
-	"6GvJBzGXAy0F3EsXNNnEbw1Cbw0RDG59ugUm1zlCQycBIXWhWglB+IHym4owNIb0EfGZm1nlTLDtcaat",
-	"tfYgXeNFdiZK1U6YVVssJwyvDZaPuQ21OGkxjHtL6+SaLoEjNUVCrz9CMMTh4IuTQX6Cmw+IB1wXgIUC",
-	"Bc3bYI5snDkcL6DmaX8YU0PPrz9PNwWKNOAIlHwUZemmA8E2Zi/IcLLlssKYbizcH8cc9VpY0DI6W/pV",
-	"bEc7ymBE4Z1fZyEWHwYhXcBrks+wh8II6Y0BjY+qI3RS4DsQoE0F7ssu4ikB8JJzXRRbiATvFzgOKKEE",
-	"Y9rBOoX/r1rEU2NlWa46uKeB9CLIp1TwwD/jba0Huq2zCitfCpfRVlaGHfWG7wV2mLY03CzlNNT7amnn",
-	"Bb1QPpBiwmxKA8ao4vtoUV9Ky9loYSAXCtN17iAjWe+pnPZxJ63AvBX3r6tcVFYDejei9LrmmNuiKuGb",
-	"r8vG7Fgtq/0qNOyIB9AI6AbweTv9wulDXWfXgxPpqI9AVLNk/e/5ZWBiraz/vRRl8Z3WKgKsJj7WIrcJ",
-	"yK6N+zDCoijNJ1eV1Ty37KilFZgTAmre35//eh2MhqNe73nZiOkAcxzcN8/amUaJIvi9Ryuk/P5WoSa9",
-	"lqDeBsi0I81y/O/zIH+OqK9TVpzrLDpvpUXOY46odTRO1D0+9D5Q8CXkp882Y/rxvuFRr1zBU9IVJnnR",
-	"iCDV+5k/yFuSXcUtP2QzJ6vHMLuvY/wZv0dNvktblNqcvnFOVb/+aYvbHBnUfUCGmgdCSA3tEniWBaUp",
-	"hYEypIdzJPRNDFN2qX+n52CZn1Q5qma99NPLvuoWqZ777bS7ZH7B4dhx/MDr7wGuJ2ZZ2anGiJ0TfUlq",
-	"CbfJxwiO0TJCZ8EQh+QKwfDosMmxtFKuZFxBnes7orHCB6n1SfvgOAIQ4y6H9UBPP3YSn6UVxPgHQKLC",
-	"GL4VCyIYjpXQ5mf8bJKcQvfRSfmK9MH6h4aFnayKFRrZ/N9UgwZe7wudg5nxA5XUvhwyA3r4IUSJ9Xdu",
-	"WT39Skz79T38l4jh7gdLGRqOQ+QBswoij0PE2bLAJyGqt4mXCNS1eZMenLovZl5BYFJDyakD0/yADt6S",
-	"8fWBm3zeZ11M3/nO3Hu+3dTMjzGgylegKpsArRjK7uJJrYWRhRjoxU5ndefLt2ioA0DSbLwf0zYKf6Cw",
-	"lPk3u0vtEXIIeuU44g4eCzJkAGFaVRZRSUE1tpRRCNJeJ1xjmCc9B1KjYAL2S9d/xy48j2nhsPGgG9L+",
-	"ZmU+BDdBopwr+Kc7Ye3Gl2aohASzjiMAVindKaZwQT2KBVezI6CnEvUMKwXXlfWui/OCPJJge62pvCoR",
-	"W8/+EMpdeLE/HH/6Mv2yNkLfc2+zWqCUL+MV7iCSgDWzsmdmFgXxDMVHPIWBI8Okt+WyeBG+PZflqtqt",
-	"XsQlBqc0tGtErGIz9zMdwzAqtNIGF7RrHKxo4f7GsXACwx2KTby6+ImBj5NvyiVcO/WEp9ltW1wMoBg6",
-	"+0bFfKRgm0YDz1KbTS83gpcl2JKCVRriEUXBEMEGXV5L1NQEhwks5SzbeMVjHrCdOrJa89xKI4oANwF1",
-	"xbU8GAQ/9HJnJY7ArQ744NJXc8DNXvHLTJAe2uxVJwFzgXMVgBJ24NYLkMXjYj+nFXkpkmWitYBP0c9w",
-	"lEZkmMGgELB/bkj5Kzd83zQew/v2nr6zmaairEOi6TIsU6oBiLsyhWbqwUvjxZURR2fKq5v8MpESSrWT",
-	"O3GeXWTVTj4SeDXjAErNv/5VJqpTVopK2581bkAjxxp0MX0ab/jxF00JZe7VCh+Nkas2qtHMkRbuPNw4",
-	"15oh8uGS7ISzZFQrI+c4tN74diBexTxLUOhRM/cj+4eSCFIY8xDVZuVY9nEno0UANowzSKK79fTm1n9U",
-	"ZJGEgB4oZAkdwEHDFXS3D8Cw0QRL2U1I1ZBJkquDMEGfiwT9zURqHULSazT4tgfa2dVOtW2iNdo+T19R",
-	"FizKOlavDD2ZIQvu0BjMW0HoK8V2qCYENuzRUcVGaJQgMZt1ihMjdijM4kHQoZ75dEwSvMRJHSFgbvaM",
-	"CrW99r09AEv0lTRW6VPcjmkewdwKbr1gcR/Zhsd4cmd5N842WfGhjg4DN6WD3RViZZy2h3bv+Vhu56cQ",
-	"sXWimAgXLOxElMS7HUeKvCTLHoMlM/1+IfZlNxG6k/M8KNgA5dQGVvhRLsDZSDNscibgbALlM2kCgAhJ",
-	"XEschr2zI/OB8NG6fG5F3v58nAM9Ok6A6NVdjajHoaDzP5B1ORLpgkLw6gScjQTgaFRDGz0bc+n0EuaS",
-	"RUSqgUm+f5Cjs4/Y7EPT/p6m6piGEO9wktFLocpIlZkdBFtMxT3JSnwWoHh5WM8de0EMTzkjpC10e4GE",
-	"UjdlObd/wzfCnhIUuxeiNoTnjy858FGnJ7jv5vJRP9ZZ/llDUlJHdOgept80OhJaYkbUEVYRJ6vGiGS9",
-	"w5hEDgGBjn8S3j0HVnq+JlYvtXwA29F6Y7G2UyzL2Fi0vy+ytxNWYuwdltVW6FpHo6V9KTu3GRuZc0tJ",
-	"MEEDNzt1rDL27tXXT5+/+GPAJthJ94ayWquP0WjxnYq+yE6HIh3pwPOdrEBqFWW80IuvhLSwNtYMtldD",
-	"Hg9MMuscf3ssMer5segF+jZNDGkxu/qxglLgkTiDfN/UKTyfQ/BQYjuMRPMPA9aXrJs0npOHeB117yP7",
-	"pU8TR5vEeLdrLKsVIclKHN1zknDR83W5QGLE3XkPRcYmUzqx687UYvjwnQOCvt9otfWRkTNSjm/cc1uq",
-	"atvBYhogQ/WSc6pE7q9uqipR9mdYW4Jahpg1XpZn1vPel4gbuIHlZiO0iKdAoPunk0jNjOUnQ5g+ifoc",
-	"occVYcCOkuRUoNLDorKAZ8r/HeO7afpfpOqxUVIJmdmosF3YmPGSYrv8U9TJ3oiJkq/qXuiiiSdKbXU0",
-	"PwdDe9yPbehpqJeyIPQmNJ11436S9kcrDrGO9rIqkvOExInYBCcG+0lWxY/VRk1eb+zQzwKT2fzeJQ4K",
-	"FjK+18Y0h5iY1yHYUFeEQ/GbfK8qUWRUZcSnKsgDmHSVEd1q1zGkPl/x4nwqBbT6BBF1UovZkVtuC+KU",
-	"sG2oFOjlkMZzEg7oFFGMvhfljPavoR3KyTLCk6CSgdL+GPohYPRCmXPqTjqVsFotyrgwQntY6QjbPHjg",
-	"RO5fyrbcC9coN2B9NMJC32LhzI0s49GNNNz8Cuw7Jw5NOWyhEUT3qHw6LRIaocVxMoRcIqKRKhNqE5yv",
-	"F+KoJKI6VmRk/EdTbMEzFrd4zo5hz64aw9cpg3RjYrd9QGJ0t9HsabDOm8xFxgLG/viOt+R2HqL2nOOb",
-	"gKm6iVGnCFrPRs5AtBlgu1J1SySRkFKJTMFf1cCdaJvoLLPAJVunub8JYbPPcN1LYFgfn+0NMzhIhycA",
-	"MGNVzep++vK/gUOeY3hQahAm2Va28tAvImC9hduEgQ+fkfd9JnYxhSfpJnkpoGSswmuCUEcpLAdeliuT",
-	"S2OgcAH+vYaIHXIDhr9tG1mWykqqikzho6u8lDWBdWCF8tUaLUT+r4XkB4V5LBKdGrnmNt+t1gqvpa9s",
-	"7nb/VFuZr2p1pH+Q5b3Qq0pajUSbK10ZS8hDG0qnWUOtzJVRBccsm2LlTgJ0nE4FdV/768it0CtTa4jo",
-	"PgjIiKhUtTKlrFcHrD3uPTDiJFa1Vlb4hJqiMXZ1wCTtHZd6ZaWY46++NGXG+6u7guNYwFtrbuR9vOjD",
-	"Dip3AvN4DFlt4e1f9lzDDV8lOIbasMETlo1rO7D/Ck/sHybruQzei/AwhP1M3KPXXuhrs+cr9NcBjXjV",
-	"ZwZZvKY36WK6INzRSBR0lRAORNzke9ydWKUQj9OnLRPwd+dthp8xCTFmZZnLZ/+hGreUx8EQxC34rrJx",
-	"AME5BItdhKre6GkcP1m8PDCrpTAU4wAwFRBjNn6Tp4EdocUCU/iSlubs7NWmg5fZVrRCAEXDam6MKNyv",
-	"UPIDjM1zwwjeuwHi4Z68OM1Ihi1OfXCSmHMI3POAshlNvD1GpSGsbWI1BAZgI1HcAlRCBf6gHDK0Hbvc",
-	"gu4lyhKiCQCzqTVKjTWYaIKPL6yFwrUbFnxa3QJbPcAVbRfoQJRfFkEBv8HCeGQ/URs4VNMVrO1Oq2Yb",
-	"h+4LcLILLl4K5NW4l3d/ng6dBhBAycBwHbehutargLkXq4kxDe8dxUQGBcI/AyGhF/Y3rCAwhGCQ9Dmz",
-	"BpOkiOL68+xguPRYgd9kfyNaZhh7bLq8bcTj53Lbg7oXc/ARz+MFzHYez2dUF+XIR2kfI+C5AcIq7lCH",
-	"vZmWluH8CWgHzryTOw3bRjuSPptLFL/H1LT6T9fcvU9eg/RCh8rDSPLvys0o3E8IQBhtdbFoTAm0rRQU",
-	"B1K9DMk9Coo6AmVLo6W3vcQS1FafjwLO+BKmBJJFF/eixzzy8OFtPvMUTdzgIYBWYObEwgOvjfJiXEj6",
-	"AOOZ3Dt1jG8xgbMMzTBa8LJXQxWKoTb5LhGo04owEXNprqJOCbXBun76FH/ZPZrvRJ5LVUBypAnPbgQJ",
-	"SIFA4x5wCLSMF7mYmZxOpja3o+3i/NCdp3WQHd89pxbvZ4R0RoItwp+658En7omq8NFueeNDboJZBHGF",
-	"rUI7w1YrfAl2Su3nQSW8bvE/HgCX8JobGxDAItJlUxXKR63xPXrGu46DIXrdVfwdGtHYYsylZaBEy94e",
-	"sbEecfhhGeWAvzUN0aeMSIMuxHO2XVvff3wN1dbu/ruSvfL4EPcVy5PuE1RTSWuuCRjnAnKC75Gc4maV",
-	"V+oIhYJCYRusjdWPmR+RziEawDJ2WoEtx6SAhxZm3y1kKmeA9SDMKgpq0YHOkwZMSghPuRcnHzCQc8tL",
-	"tW3AdwqDEdQSwh1hKAkCICFUemUFaJcUR8erbeOTTeF4sHAJ4qpRTdYh6t7WpGVMqxsRWeNexHFDTF8A",
-	"SGziHlBkoG18A439hqOxfFDE3MYqjAJyvaVNOnnHslEHgRsegNHa+ImJhx/GSU3tpSqbQxULjUeQefgZ",
-	"Mez6ZWIpBoiAwPuFgtWxwpj9nccAkyUiqQfYXRB9dYXZcWPlIRFEb6zQ1zTli+LoXQd0x429RCPBDUkg",
-	"rkBVd9wxn7tKO1cBPNG2EWAwotIAO8EJiGpmxGM4rmlYa0ulVcZ+140sBdRsX3Mj2B+/wrhyDEVbn+wA",
-	"s+0vNzc3Edi2YYCVGy1FYk68jb1KYSMvWH2kHNDSeDNR5aroB1p1wg4FJ2vx/OAkoPqls9Bi453QkR/V",
-	"cdkGJSpUGFFzza3S09yMFt79prNVWTg2mlxYdaiT4BeUpIaYpkeRk9Ftnig37JjIXORqFT/sBCZ5GX/6",
-	"0BFZSmMzeO/oFjtu+CyOKADcMDZw5/Bn1ooKsGCTKjc6Wjwn9hs8cT6Ey70gz/ODtyeBwkC6lRNzCTl3",
-	"VJTyHGbuUkl1KRLtmSq6k2kllVm4M4TKjZ2YbPRsBkf9LeM+M2V9YjkvZS2wKD+v3b8gxk/ve/GR57Y8",
-	"uc1+AtBu+b4SxmSdDtqM2TFEB6/nmCQ+SITZKOkpmPtFrHJhzY1d1TwRclZrYRLaGybo+VKlFOCACBa8",
-	"LO+YE+kYLwrTFuv34vmR40bvK3UEXXbH7+MBHWbH62npGhqhD8LOItN31rsh/v24oTEFLHblfxa8elf8",
-	"W+EDfvaXKYoH6aHMKboDQnLcDQlkrdsCfJSOygk7kh0Od4zTfcko3wJ8dOAL99jd6PgRJ8EgddJ9QnHh",
-	"GP/TytpqQ8Rj5L8EaisdQZdm5OQnj8IlTgLFXqumhFlKW7rG3bhAmPVYzJ9wSz2NBdREZGgBC5v+Dl4k",
-	"wgsLv7m/+B+wLIxj0fMgTv3QD0I5pU6K14HVxBLpjfV8Es/cZ+06OslYKYxh/Zy4Tm7mEHhgNnz6PFz8",
-	"8XQ1RCIhsrwqC8Mq6RiUPAiMp48XgEkMNNenFMvKS6Hpr0+J24m4aWMZDZJjonIMhl0VqyUI9ilhbInR",
-	"f8Nl6TNNYsF+YhqJ6mtYVTjtx3Q30E5629+BF2LRDqXlRvhl9i4hkErCFSgtw6J7WagIuSgjw3BZnE9N",
-	"BW6LxANo/cfdCcP3nHSE4SG10Oh0iPn7bY+tuc+QFRnKzBClvBeYyevzt66QNDDHD/uelZ9PJ4bv9oPy",
-	"9L36Pd4/Na2Doa/Vn3ErxAcPDhpSyIGDgRIY42Fo5uFitGTXu6V+q67oAM8wgkuMJI/tuBvcpLMEDSk1",
-	"kKxTQB50WwURAh1FcdfW7G2BY6UJRbnmBfC4KeDW9Gwxf5mud7k6b8fvrrVD97Rmpw5rQdHYB6U1uIOw",
-	"DGFblVAaDNieEVvXI/xLHcwt3VNH74n8F9DMBXQQt3GBDPdbobafMvYbt/DftWrsJxCYf8ON/NRGc53Y",
-	"WpQqFrEUD4JM2rp+7gCVDhQulQDpQa8T9ykFpL+AWyHgksYUlsWYqEk0VEi3Fzad7unmDoWfONV+2mEw",
-	"8YTC0Zk+DpDhLkQ3LgVjRD943CQhdaKyERzj+dpGKQEuru+3M3rk0kbUMQ6N4th5B8zPhNsxLiWfhn+a",
-	"Xcrn3DoXxTFFyVt57QzY745XRTkfquUNP8aLjMdkXJhBfPfue+JDg7EO4Isv1LGaGXnzM/q1HxJ509bV",
-	"HSd0C6i1Hw81DiW5YScLqK19TAjUqyWBbsVqWgvyIAvpWBl1nF3cl5uLlJhh3IrrBwfOws51VhSjggsq",
-	"8X5uU+TnNTnF3e9eOgz1VXASqR17SVvQp8k3/Ih4HXIr7R17/erZGv7+Fv4AkM+5qgoGwA4Eht1FMnz9",
-	"/Yur7Or191/Bf7+E/z6H/z67yq7e0n+fw3+/hP9+Bf+Fr17hf+HbV/DtK/j21bM1/s819f9dw/+gJ2j7",
-	"Fr57++rFLGzul7hnl0Nzuy2M3/ecVysfiBuBcBAfrY8moOKx4CUnp+G90IXMqWAxcoQ7r2XlvMybklsV",
-	"rF8AQMAqxeDsM+ImRSOYqsrTuNAx9rlRgJ/JwnTiGEAXFC5dWrx6fllSQPjHkKBYcg8grgjTge5vH0mS",
-	"wrxV0SoQweIBZ005OaO3TXmumjnoxuAqdp1B4ETmi5nHKm2jdgLIWmOHSaPL6ONdaLmx0V9g8fGKaSoh",
-	"B+QiAUFcJDCrTHzotgxxrP6v3cUNywPeFGdtmPIfyJEOqoU07lBH1t6/FOe7pJrk1+Dj8tFAjguAtUNa",
-	"CLU+JAtJ7vi9OOsUO4PcljeDEk8LHrglJRDnVKJIFJ+YCFMQVbFaMpNNolAH5Me6A7jFEnVQbyNzmtVO",
-	"CGCWUHnDewMAuI+tebVnORSFo9PIwNGgC2rXraUbL+FxvnZHuqh+FgDo7jC319FI1jVYj67IfmARgCLK",
-	"GRb5jU3Dl1a7mELmhVS3xSG79fbnpROeq0DfJZxI1faON2PCpYt8fpbfN0FTqUrtS16y+dpU64BJ+hYw",
-	"TBdDdDFJCeOJlK46bwiVfz5/FF04gGTosFvIT5VTlx4cXLoFLPOVVavwEM2ra0COynFVg6opS7xDvvRK",
-	"Bv+GqA9WN2K2D9uPkV3pGfJ22xqObG7zc+WM/KW4Gm8UzSl1PO+GhnJDRRFLpUBBMnUJfGWt1d5HbYO5",
-	"swK4/1ky8cWG8Z5QbB6hUsAwHLVj6+gF2rcXltu5F7AtnThIuVVqj08HALRnBPBDMS8ApFyRlcqDFs/G",
-	"vo3XX7yJgfBpY1fzuUnJjV0VqkruXcCiQhF0ZDpy6wqeVoLbZU7zg3tHFvQe2Fn/8iV458Wv0n+SYh6/",
-	"yjPU687j9vz3q0UxGqdDXv6UwnWAG5TiPiZVnMLJdiuT8xgsOU4rwJhseG6VNuzm+kXGbq7/9CJjzzL2",
-	"7Pq5+8P1C9ZB0EQA/ScGyisbCP6IOC3Ttehm1Shq2fuYXqeIDx/LM7V8LngofM0JqmbT2Vk/w+jpCFEk",
-	"qzWGuw+Z2yiEskoBiqHQhNTa2W6sEAVlentl8MA4AeH5x4rhw+VUWo7Irlhf6A65pNpS9AMr5V50hHXX",
-	"RamOkG+WYbAENVyfGEQtuF+u2WvSk8jyT5POeQXTRX0ZZgjql/didMT3vqeyH+LfkkwYMRn4kfyxVXPP",
-	"WgmwVaKcZBigO5P4+X6MXDuIEIv4dOD8bMjAYP7hBIMIfAS+FlmxHS8JXQjm2Za5ctt964ik4FYEEhEH",
-	"5qs3PxjvfbFRyQ28WrbrncKpU0OYhYYowXUpZ1xz357QfeNoruG8Dk6NlRDcWD3GJpckLg6dfuyo9N7d",
-	"GPfulyTT9AJUum5Iflphde6IC6qU4l4U/i46ajsJC5Ao8AnjJeSU3pKS5fPzsK7Ig9e3nGeneqqFXnlt",
-	"b3Znqdq5KbgOiFkVuYRIcrALygpCGY8hJmccPb7AFunaTtsiIR6SDgLsUhAcMvM03FCpZXv2O9dVtJsu",
-	"G7KLleJF1yoaA8M9DHERY/Ogl3E8jA7yzS5hdzKiMXsRd7JDFlGu7AvdxJBVOqmDjBABnhjm9bXgqawg",
-	"9BQmh+C+G90P1UliJeHoD8BK+quyf0XH3gLBPKFfIEiiKvjJm7dCHQnpg5r9tk8ksuEIsf3+ZbOJl+/d",
-	"aCEYhHxkHkKRRt5iHYFBnu+5rP+xs7yb5DFbI0N6Mstyix5YfJeAO1wf2VWb1N9GI/hJRTe3FlUUETxE",
-	"2wMwtHTKI0RN1wIgcd1+76DMaAhxH+drxpC01YYZBYLpHbtpIzx6KdqA9qeaLj5oBF17gOLri1e5N04U",
-	"GNUyj/QmALZ99c7Hreb9WGHApJcOanQk1xHburxUZkHsRqq+juufcoyi6aYkbII5Xt2THZN8YztMMx04",
-	"R9yFWa35NBjlN67lN1TNNN8pFWBhx+FjlH+8FZXQvGS5kGUP0qojAsWL1kMmt2Ot93EcTiy5E/9WVcQh",
-	"uWWl4KZ1KAVVKcjsCdBw95Sko4NQlDeCNe7pwZUGYJpFIUKJKnIIWGtRLYCKi2orkphV3fo353EpPAC3",
-	"4BWzSjBRQUK5EHswDqAFY3Ede3UvoqOvRamO7MY9F4XmRzOomHCpvhdK1yQekmEx1D5USLVSTURZWEM6",
-	"vdJsDf7GnY/Vczo4RO+1aBe9HDQklUknAa0w89ppe31aD2uHpCPFffwud1bfSl/tMzQg3ax7v6P86lgJ",
-	"qE//IOygRHTT2Tik1GwugrnqpL8OU8SsKAWk0QekOs04O0CtafzKp+WvT4OaQ6004cRZ5UWkuBqnxYHc",
-	"fZGyjenorwQGGkRbdL0RFJ9OQAAwzyjGuVV1Ha/ehaClrsFtF+gdoCBMCifcNNH6Cegsa7S3hTTS+hR9",
-	"Xp1ml+x2x/0ORuiZdP80ZjVTsMYQ4T/GNXbHTkVCMYd8WlChIDk8gCSR/rJZSKFLMk4+pUZdnPrts/pn",
-	"Hwfwglihi7lxkf8DL8oZqr+AjM9Q7hyEwBZivkeI3QT0do97G9quyS+Ato3IIEnL7/xqF5AzXP7ZOwR6",
-	"1Turhc13/av+5/GGufewmFH2lJrFdFz0YOIck8v+mxTHaFx4KQq3vwkdtpM4EIdhpWQZq8oiIxSe5UjD",
-	"Z9INKDklrkT7jLdJeiWgi3tplpD631zz6YhySreizjv5NJ3d7Wxl8ogimSAtRsj8uzkHYZH6TU/l65C9",
-	"ueCa+ASbDh7Mlw8Ag8GZTCSYLjSMLEmoTKC4PTxXr5uC18mui5/HGx6rGQOK7k6VHuegAq0PUtYC4jKh",
-	"jYNjy/0KURRSVRFo4JA2RkwX4R1nJXS/wZqID8jmfsOl693Hj/dPmVLt0zXLoWops0f1tJAHURkgVZar",
-	"AqQz9u5vPzA3D7dF5p8N1wjT/QztTVij/F9jzAucegzky7Weft3ge2odO9WmsugimEeKFLebsKdh8UAw",
-	"pJnJtDTXVahsd+VnEqc8Y1JaNiheLc5GsEwzae4oIrmgwEmILVM1E8UWyjpq28LY9QzYhRMGwPRkJeTd",
-	"uC7mGLBhog+wX7vvP3gIvCEdmBmpR8YsQNGrcbbYOr7vx66I9/p7SGiAhAVISJgVe/UGAtsuj7x6w4+v",
-	"BNZiWvACLMDSX1xT9nyt1sRGxtPhEoaoABOB6qLHhYiaoeav9Kj0tHe3ReKOLjMdsPGGH3/RhD3mKWYn",
-	"q2LlBbBSHYUOf9txXQhjR38vsWL4jMi+Qm2vf6F4tYvLwIeCBtFMxTiA5BxA+wthunGTYejoHu+UVfMM",
-	"NUMzNdjPqg5kTBItxrTAlrWSlS/iVKFmN3QTTIcnvsEBg209xM8u+Yggehd+hambCUNKznXxxLCNajTL",
-	"lXYi3iAQkh4XaUFygefjqGhTZrsUBlNqdbCvxkLhDiEmozoGHFEispqe33Z2WBW4Rr9ZKnt4ybQpZ2bR",
-	"J7LaL/1GC6hWmkdRpyDBAWgxJEA8QakJz6ezeiLoQhrLnRDqt6KFQALMafRUx+wUWhbbxeQ2o1zY8BMQ",
-	"NtL0yUopTMffAfVcKmXZWjihJMg9USPiURYxTCIy3Xk+ICtWy4+iNDP82NBhINPucbV3LUOmgLuRZGJ/",
-	"RWKMeL5DYZPNEN9qHjpRR562vCogS0bcS041H8YJ9tMgSXPRjkyxmplxFAU2ws+TWxaHI/UkHuUMgB8R",
-	"fNn8yE+UbnkQmjNMSB6tYgbKXvcI5zPn/kfSrLrgemP6t7L2eMtuFTVU2YE7UCAaM5jQfS1BoAtpAFcv",
-	"ehvmZVIMJtmd4ZLP5rC+wScfV3VICRqcoo3c844bjxdyOuhwMNyyNG4rS7sqxDZdPt9dMwhJ8IcU1Lrz",
-	"dyGkj7Trj16AVvkeAqKRjzeor7KygA08fkHpkU8kTLklDIB3CPa454MMsOcIDArBwOjguEgcGEkA3OwS",
-	"wL5p0WCul+BzVPhJPDILXhWwRKHgCxwatiAbPzZ41O0xnqET3N7RpP7+MWOnX9sXry2ES+T6xICBAEAE",
-	"Owd64B/lwQkOXyGm9EFW+Penz3sg050Hos2TgObtX4YH/sZX9k8ZnOYbXf0lmbK5ho7P7KD5SdT2Ydet",
-	"O//Ir2XSnFhILXKrunVOUhYMP0RLHdhvdGUt9NUyW0IyICUI3mBxR4HkzsO4YlXoUCshwHQ9JATv8aLp",
-	"EhsUSZSE2NpISCgvN45bHpp858H+OduJsgbbGzvyyooCZDFKs/IQuNHXee0mna5aGdzmPkQHMHQ7ZStb",
-	"bVZGY44vwB3KGOW9Y/FsCv/o122HhVXKQmpZ7HF248bk3CPCC1UWRVsomWeUE9PmviQvsedkHsICiPqX",
-	"+EG0r53I9yWV3ZrV2ftdwuMRjxqDCNuQooOGB8pOhIsECT4E8ToX4a76lp8SYPuzY2u2orLlKQaK76RO",
-	"IENHzKhtbLR7ozB6dA04jxjuUjd1fbolb2RR0M1Q2u7YWmwlFJz0mYu8OqVVObxXEdEwRF4ElOXk9xQK",
-	"e27pr6iZ+8Ixs/Rx1fyIyJtgBgNjCZ3YUen93LN6pcoimuQhNjaVBaQqTOKZHe4SCgzFBoLiNYmhwI1c",
-	"sTaoa2Y5g4O0ZzM7RpLSaA81r/ZPDFtzbZaQfSWK1ELPRHg4HrZyBGLSYHqe8475PNUwn8vn3comTdCu",
-	"DVR/ECt0ZfYnVUuRt1Xk95BcRACa7qHdSAvBR0sI8Z0Q71U0fr2pvT15Dt5YqGA65zW3Sk1CMbx3bajt",
-	"qsvYY0EQytEqIo9jcoz7yl9SirGbx8OVKl/6wT7NhQalyJlQHdUdYxssGSZPCw9MreVOIU6TBHAvFIR7",
-	"mpE0Etiz51PtQXWfrEBCw/0L7/KA/lNS0bc8Upy1I02cDSmhZgsFPVXP5BWLyNyqeh4wIU6gDXFN7Uy8",
-	"fGIKScbXIFFHgRUGISk/ZdiYv10PC8WehzXSCQ2m5aX2xLPhBydVzAGy+RvCqnUghid37SXWQwRxHyMA",
-	"VFkkdg+LaTVYV5rvsbbimiywxPAx5MpAbmSnnMW6FJCoyykHIBTwhQ7oio/hARaU5SP4F1hzdx3YS/R4",
-	"0oaBf4FhAGv2JUPxF+j1HbdygDaxvKJyRBul7GqjNBW/VNWKIg5UtaJ4/ZIj5icyyxDxnu8wN5DrQ77j",
-	"Us9xk4bJPMRTqtW6FIeIBVpYovaRcCG0Vguixs6VCcquVJvOdTb0jJoR+mSTsD9YaUtxJlJrigThV99N",
-	"GCrzuxHWHqVCrTayFJfByay5EStebUvhLbJjED1Rp3OxLq4lhHbm1K+W1yIOz3eUZieKVXLcqEWYSj30",
-	"19qdQ2eVfvCwtuGYZ88gjv+RK25XpazECu2Pyd3sox1FuWhrMJAW8RDZVtiRlBzrdLR3D+xZtXlyZ+8Q",
-	"NfOB3slDl/VZUhy+o9RtFt3eYXedsaMH6HTrHUXVDJ2IoHg/MWTNsUfFDqqyO1AawFEZq3gaN1D4Uk5Q",
-	"9UGINCj0WNkZYSBpdZgr0uAAc/UOWa34SvdAwTu8rnV9TZjiCYQ8SOHkmwm9h2nFD0TXVIC3X8vHsceD",
-	"oji7OVF01NEDAun+jxPWvi7uZczG/N6jw4aE3EKNYGrbHGFR5TtIbIlkAec2mh3Dzf7WKV+slNaW4JcM",
-	"xbzA8JMxzjzOYYhQD8EJAKbJzZ7k8GiAQgd7e2zsbOIQfDeBV0gQw6DzCJe4QIjU0uwT8j63DFc0Gude",
-	"Rc8Hs0hJUnd319RqLwiI1JfAMvwImbYAa4D+Uey33UcsakX//OuUL4HOMuxeF6QbJ0qrpP2JXQEgO29G",
-	"H/GkklehZJqqfF4/t2zHDcsVFp2JFX3iCeUm0Ghct3HdFpofq2QGKKHDxMvrmF2Lp7HjRbwW6cda5FYU",
-	"6ekNOloPYOA7wEUU5JlIfUfLk7Tu/vC4H2UO2fayqa2m/GtPMQi2TAI5/urIYId6huC6PEUv49yAW1RU",
-	"QsfcK5TdbaSd8Ggg6ejcQGyX+LS2iperM6LgXDP5gzCjwGpEPSRXeJmU3KLn+bMtsFp/Cd7k2CGelZr/",
-	"bXhwLXL2kVgF1No8q5UmgAs7mEn/f0bU5XorjF2lHj3KQ+WyZH9ihwMrhKjv2POkY3auOlRrOR3G+s6t",
-	"6w20pEdyVcaL9KsNW5dCFLLaZmhyidbTh3SYfwNythZYmCJpxZMmPsdhBn7bD16iS8C2QU6ZmPh3VUFB",
-	"NWf0yY7KGMAu28vht5cG7J3XGfYUVyB5ED7Pzborp464zHxEiP5pjTV3afYLvMGNfevknJg3ZA5eMND8",
-	"W15txwEIHiO4RxU4uwEwJG1fbNvfkgtpKCQtMDR9w6PbmFbhgXB60JHMaa8MsTZ8YhEpt+dvRBgkwznH",
-	"lxgDufursExpBniahFaJvh6nmnbqS6WiXNOYrBiMmv49/dsotNUDsna7zPoziK5YtLpUp07tAey6gpuT",
-	"W1RTkt6+cQ8uVVOseF3PUCytONRCX4dxLlAusQtYs++mzU6NJyVj7Iim1oybPZSOzLDcQi4weoCSC7Qw",
-	"WB6FHGj9QwRPxVg+dnQHHagefnTHCrEXp14lKb+d+IeVB5Jqd5f+FH7p7Lb/Y/gtvf3wgPJ7saJYwgEm",
-	"tfsJn5GaHydWMD8a0aqYEhHgYv1BmDZXfDo+0e1fdy0ZHkWCirGW+LLsnDMVpHtgZBJhKNeQDHYXBERf",
-	"gWMkNKb0yflFhE1CAqhEJLq+rWENqifh6kYZYnTnTjF4LVG1ddElFhWn0gEZhm96+F6IFHK3R3NZxcx7",
-	"+Y5XeUrf5YAb2vkcPIOMMycSsE2jwQbYRM0lCTisTl8tsBEcF9eV9QX/Ijo1qJnzMd/16Qze74xyAAFx",
-	"Xe7F3IGH/jjc2mA57Mwqfk1ypYuLAIeMaQ6xMEFyRQKynsDktbyx5hajuTn5gJ0C/sRkHcAanueith71",
-	"z0LUhA96URt6ZVMRi8nyNkuh3htrkjUz7E7m+wrS6TcY1YFy9xwn5bOYNB2Kpp/zEJ0vPkLOyMmgmlxV",
-	"hU9KdvOdHX33aGVSDr5m/wJ2DFzTEDs22Qh8zJ0K8FeAAMbC7uuTL/TvtLctr92/EDPsfi8+8tyWJ6Yq",
-	"CDb3Z5t1OsCs0qM0Iuuz+PWJUZ3+UbAFRkhOp/bi69Q74yVf9WrxL/9u+YCdov6zv4o9L7ojXs7Lfp6s",
-	"ZwNFa+BcZOWYeWW9fuDLdfWJMbsKdOAYjxGiurqtmrKEKDMdzXgkicAbjZ0MAG8elSmv2FHgk9iLAMVE",
-	"HORomEAVZWBWqf1qo3QqDH9d8gIsvxSxAU2LWyLkddkksMvmh7UlylAQNwxxYshpUw9JEwvoeEUSEyAr",
-	"k+VZiGoEoEq53JwZYX3YLoUdo1UeS4/fMQCn6GCZoHAvDQGDu2NQZeGudRIrNo32+jAM17fBBDuWetXG",
-	"ioqgmzvR8y080h0z8iMW1kC3ROke0YMjfRRAM7YWJ0X54JArjY1DyGUccDT4YEASAI62IvH+KHOx4l4z",
-	"dP+DQL6N0rZy6gX8ze60aAt+uHHDX8KEJ0uEw8Zcv/UgkMvLg7dma+zkMlu0B1RdDSEyOxZcYc8q4MiL",
-	"8Dm0Wh5Sz92C4irdIeMDZL0CLINVpCkxZRFba8H3K3EvqlRJn7YyT+vUchKYadM93Q8dgNrJkj2PhZXa",
-	"62fqnHoiSTyXs1MrddJiNEQijcxlPHI23u/0kZlzpzXtUhN8/51riCkWkxoEQh1OeaAIUtXseOxtHPg6",
-	"nwSDWPCJbgkZCADr3bFm7Ma9ZM/SETdTM/8BW4GIrbeySk298rVrzioA0IhicpSK3YeDMk5PdEynIiC7",
-	"QS4q+jXIKEDxtLNhQAnT+tO8Qk5R1zMkevVwyXsZKMtCClrv+UOkCEeB0RJRPYLqHmGfFjsHEugienNU",
-	"1Be4U6wxFJFQa7XV/OCkByMsyRCdJDPLdRAoegBURjjRai8EhbVppQ7RGAY3jaYqovHpW17Pt4hDNz/w",
-	"OpqT7EEnz+JCYvmVV9AWTMrTWfMw6GvXcF5F9k5m45LocFWLKhGgtSRd43EwG7OrYyLMjFuqYCK4QTUB",
-	"LnmoYXfk0mJOElsHYMu7rrVCWrbjdS0qQ3WtRLmZXQXFncWHeN6cZwHzO/KHOp1o4K2+GBUCR9VBsDyi",
-	"PQlImWiKphO/ku4uqG0s+sZJwBxVKLJN4iBsq8aWwkdMoFySc7igWNOO6zja9KExlhBi2EFYZmG3UzmB",
-	"cxICB2D6UeNpJwH6FrUEMMc6zVjedzEgKcwuHsCTQkNTg5KwvU8SeW0BkjX+y+wzmZOw9u7Ay9JnraUq",
-	"JbUVXIomCq0IksqCbKJFtYmmcrZg7C6iPVAH0dk52LfwcMRLY0iDpWywzi0/ZS2UT6G2pEYi2wN9HEQe",
-	"YF6jW7lZwn1/4PX3cfY7Jwi399BgCuJlGffeyK/Ad2bPbOFrFUP3WeTVHsI9R1hRIhkCMDNltV2dK5rh",
-	"Wc7484sEhFn1OR4ClpB+9tV90mcrDTsgFABv0yYx9QnSnX1Rs/lAv7UWdVSF8eOhdQ2NSiqktG6gBv9F",
-	"Y8aeWXpYgQS619xnZ9I9HxECbVa7jCQBf+AR/90vTleBynko1aCbDS69birDqMDZ5SUwDL8XZnX+eUKM",
-	"aZCfMijrgsrjIVLepRNioxYxCXgAZ896Zrxo6DRrGXZ/wefiQ982ZbRSYhYcquC8d3qbdm/2dmfR20zy",
-	"UfBekqAJuFsd67U7VAiYRWgu90nNizsIY8ja4AeycrBCFujZQJQHtJzbOwiDCP3yrRaiwBpZB4EhEoqi",
-	"pgt+uvNlW9vyq3csb3SZtVXU4e/mjhVabmwWIH4qXzMUzUr05Gh1vKPiTTRlVW2dcO1tTOBLr+8QtCFD",
-	"+2iljiHJnfHqFNIIHJfo6HEVSJYgsvrat1T7KEfsY5giBBtjdLk3VMJgk3l9jbh+i9UAl+f0NfhUhdKH",
-	"46S++aLo41WsnF8Ychhl2ExUE36X78iekEoPzhvLtsrRUynuRZmxmmtelqL0TBnO7o6guzPGcwjD8sBs",
-	"TwzjH6W5Y8YKUWfMPTUA7sHz/R0zeVOilxk/hxuwduNgDlGbL3MvHGFgKwxIFJAFSh1MEYW7ANe02Avo",
-	"wn0Om4tdvGwiZlwn2LfV/eMGTmn8pqhjxTS34g6vTrvfiBZPeTHxcmCJpLfueaD/5sh1Yc4n0j1idt7y",
-	"HLq65JUwcQA9yHfruvZ79LaoLlg3VW8UA30k8FSgdcUtxi+e3z4fpsm14KvD4Xk8uJQaAWJqyiJqwv07",
-	"q0dhK9e+lPcE1TfhHDOe2DubHJlUZDGddNGwc+3I7TlH+Ukb2rAstuDrQTJ8Xkr3BGfeXE3Ga6gn0PoH",
-	"Bv6kJZEUy0BG4ElNQwEQqEiD0CL7YXG2IycPIi0G/ptRtgMB7psO4v6FISzDTGw8/87kEyfmAwBGKtbM",
-	"cOFcVHY6fCFAO04wypl8p18fcQ7MagC/poKVsxqfd2gcBDeNFsWMuEFoR0VXLmKWGD2xsP3KyW2LPwKS",
-	"XJILza1YGdXo6cD+d9hqKoEaudd86al9l2PR+cC6ZgSSYXkBZHTgw/dhczKaB9Nhxgnp6eS0OQJPDTlN",
-	"hOimxTBgbeZuj2pxN7py7H1VxDRNHyPr3YCNrkynLAgAIcPbB5cYofB78cYJ5+saEPm6J993HbWbnnXy",
-	"230IUJfOeqQauMlgXb23iC48XeWWWtojiXM68V6N+dycHK6fZACS8YbVMR01Bup+O8kOjRR33gEJeIxX",
-	"l+dHUjIY2STTmu07Iaq3UbXlUQxHekbQ7NuYVRUsLRpNGmd0EdGWUR0n+jb1ymrVxEv87k6tXg2xMk/Q",
-	"td3U8PZWyrIDL0QXoxKf5Sgk5k7JfNp+/JKaQYbkQSUgW7nlUBaduTaVsZpjwkNVoKqsHbnwYyLA3wli",
-	"GCy5zMILn8QBBOeAfX8rTV0S75T/Equ85MYsANx9J/8lXpYU3zpiV4t8i8IKLSuuTytjedSUhf/e1uLo",
-	"QTCtG/DC+F4kr5jVgs8vU+HU8nfWA9ON/H8ee3rWbo6Cw5GAOoASR4/p7L1/QFmDU+iTRWyPorfLA5u3",
-	"oEua02g+k3YH2N1kh5lWqqGMEfb7kEJG73ai3PTymxprcWlUswpC3SQWUTBNXZfSRxNakl5noGfgMA/A",
-	"zniHasdF4flay3s+qW98Tc0uw+V1VwByl3p8Dq1xyAUrkQAYqFMFUnfquNpwnRYr2jJ33p55FJXNQHG/",
-	"F/o0VOsaSwkFZelmxERVMIorV8fqLuTsZCN4NPfpAcJP7wWj0qJBLYTla8arE7LSUH1V1kg82tiVa+X+",
-	"0vQCRoflBGcUlT1rVQcTbFcHDHjIVh6SeMjJgrILnmfIHvkM6IjdtJR+pZ5IqR4r830yjIMbVnIJAVFn",
-	"/TadIaa0XMRKoKVHGR/S5bvmcOA6Eg60/G6GDJcHG3bPXb0LqHFuPf+Q9wfZfr109W4IwWOQZDpbHsIU",
-	"lSFEIV/KDWAS3bTv2E2I5oPbA+XCYeZNvmvbY33vCALXI5Dh6L1Xjo0sz5mIkSzVVEYvYy/vG8krFEsO",
-	"aLC4pDiJe3krEuCDFWCceFQ0pWUEyjEynkEtJQqQTvkCIDoXxBBEazKdkubgExb8XqJHZ3QgIGNE+wfA",
-	"Ja6tT+FoGeaOG5wvZa5hCON5vTSME92o0klcj1QojgpvdevC2aMiyBJvuDYlIiQNEs8fqf7av73Y2kHw",
-	"KpX2c0RLCj7IsNHIX+Ab9OYnrCh5dCvasmVuJ0PVAdjfO/e3UnAI97v343W344H7MgVj2rb8YySV8PNX",
-	"GGurioUjCVuZpvyfwKk0egLnZx9yXU3qOzjUa2y7tIxHVaxkDDiOGXloSm5F4at07aCssN9LtUGg3UAI",
-	"wwd16B7xQ6U363VY7RBCiVKrLr4ep3kXIx0PKy3EARhmFUTCGFFZUeVLwPjjtkRTazEdn/ydsfLgdWJ5",
-	"mLaVvIdG4RXAUZJSgcG3HaWDHZ+DRN25BHg8fmJhSeOxaYfTBBAvLHfZJUhxuZYu4LmQ8+sa9OuWnZWR",
-	"w6WguUeXfOBl+U1M1fuAoazGNejeN1LQIKnD63BoFX4Yunfe6JLwjCMWMa2aekY+SlP3zV0DiPqE12GR",
-	"CyNWvZB6iG2wqlqP13hdrQk85RLpYrknfgR7etKlYmeYb/vmLjUPmZjyU/Fo/EDh8x5C/GCew3V3TGFh",
-	"u1qCSJLtIyAfBfKfgD96OIbROye7QWSgib5zVLedexbvZMutEuYWsTHRfpk53cf9jQKo+itX1cqAIz5h",
-	"8ncfTbQI85sQTDpDDfoNnSQ2gW5asNQg5kzwqAZmlQVwiwkjn6BX6fqd90ctNvWJ8LC5OdaYmrVAS/iW",
-	"n6h4HkWt8gpC+zK2VgEn6+Be7Fgc9wIU5OkozGh4ext2HT2UFpRv2bLhQ9YxSpItsMVsrBTbSUO164bJ",
-	"qQPeLHjS326SUG6hbucwmEAfeDnGNGxDEd3vYFI/HPg0GK6f3LmitB2ct/HDIwqZXl598yL5019ezKuh",
-	"GwYI3YWP45MVGL4QQu0Qzlpud7OM6vD5Q4zqTg7/sfqZAjgW2NT/wY9JSdtbpv/Bj6FUbh0HszRx/LAA",
-	"VLZurFUgYRfmjm25XvOtyBiW+YPiThjm6m4A2EH0CbLOwPG05gUrJZT7GUF/U1egy4Fjoo3/aaq6bLbT",
-	"1Ehb4BcRPV+r+lC+YP3O6JjRMT3nnKGbB52zqh9e+GWrZarU65LYL+OJ/jxco2vkeO1OVKulNanmtm30",
-	"VsSAOtpA7k5Qp9IYxB2var47JZOrUJKo1LFTG5JYdc8rUPOjYQYy1OxkkVES+9y4YR20+Bglvud7YX60",
-	"8QvLWSWOEHuPeenS3rnrIy0WU4MkEIR9Y4fmX/8qMVLY11vrXK8Nxpkctdxu0T7S1iB0Upns+0eTlWH8",
-	"bB9QGAYLPkZTP0JkfMlPwCoA5o8Vio08e1QEahCzIk5xv4k0RsTzH30chJX5vnWcdTMR4qA1qZiLYMsS",
-	"ufCl1Pbu2DrFR9H3KIeux078yy6+jrlxMYBA6NOAkBD9hMNmRGnRGy3O2TB3vCqeGG/KxLyLxmZUVN/b",
-	"YQBIK1tSiD8KQ5qCH43++z0vGzEtC2CzLP6kdzej7j0QJbdeePclZKaFb/dIuI4e8ES8J7YZAhScSrYy",
-	"uTQG1ED8e11KgfDEeivC37aNLEtl8fLvVGOE2/wVRhHrNpJgtcZqf/6vheQHBf+ykVivKNfc5rvVWnE9",
-	"b9EXphR0V/2yk1fdJ40lT0m4NBfmw1G8cDq8zA30Sx2PFqYa90uGz64KaerGxqsbO85Ra55bkAeFNqyQ",
-	"BtKgblGZMrIQyzION6jYzP9gq7msVk3KeQmiNjPyX8Kbv+CDRMZFDNzcAihG1Pu6SKB51KBE1dhzWdq6",
-	"KRHSpMfqAwpgtMdjJRKQkAtFsUvBT4i2KYIS54MEkQXS7dAjbkL0DujTJQFAsw/y4T73+aDAj+PIDr3E",
-	"tqtbhTGuY60FCqed+D2KffPvQDd6D6uEQDg2AA/D3wECgZv9FLumEkbXP2E47WKWTd/DNiCKSRwd6ozX",
-	"Bn9vM0NQOe1L5W1t4dhdmgEkFeA+PmVXKe22Ax+MeCg+HLXZ7uL86LGCo3xh2gfV+wfopxhAYwvuRzIv",
-	"IRVGByTBd77e6OtURoJQZVn69NyMAadFYBpfF1SVVNRoLSh2BXUsT+WUTg7fOE4lPqI2tXI9RsPVIGhi",
-	"UTI2fJEiBzdhtwiEO/bluAKOPsi1U6Jrt7ZaFKrfaSCd8OsB0njnXWhBlyNdp+q54eZFtB+Due5+bXgw",
-	"HTyDXjXzCc8xzawnVtNy/QxinHCW+wW4Sut/EWU5nVlkDN8KzE6IsWeMmaHaxVxbD9PeBTvwHptwrTqk",
-	"HuXqbpoXxcFifGZMPyUzHS/LkOiXtfCGgKTRMtAoyfBYpbVOofa9qC3gXjMO1QnQ0BEMfXXJc0H57zBK",
-	"dJAlGAxJVtirZOTZsIea+Tx8kdR1xCNqYb7JNR5hjZcwl2UEnoLe6dEq9pokwnd+0MBGNxuB7iOETICY",
-	"GUgnIjA5sgpAhHUpipXabCbxUt17ev2OLslytFTQpN1yP/ByLyIhBfszyJkAjneRswe/zELvsU38wCsr",
-	"iteUETkMHTzycv9Utw5JvBxGQO1GDiDCt20uGYJRiNzpZd3KjoqteVGOC3fIaojPfxHNz7QVAVX5Ic9p",
-	"uVG8lryUdcbAagCvu/u7h0zhUKmDQgArbOTuF2ycF+1kB6vVNABYh9BPaotswGc/QXx7Ry5wlFqCYQU6",
-	"pr+uwCiN/xKlXvf503uuncZjXD8f+OlrCJX9wE8vscMP/PQD9Un/+H4nqh98p0NLxweQyi82dHwQYk+Z",
-	"P35tB0S6w3p+KKPtGjTZQnQOMICmiko/1N18D78ff6jnuysm/9kICudDl2TPHMytuA7DXWIQ9rfzQ4is",
-	"XFJjLl7Leu4FGZpM4y86zuy/K9Rp/PkAvnG5nuKPTSWtuf7gQxMX7w98jxu0o0K5Y/DQQvDSeB9Ay284",
-	"lg8FZdBQQHfr3F2r4uRVxoAYsBHGwNZ3c6ckn0wiIm3hGid5wTq9nR1XGq3qciKUddupdGhRE+xThVbH",
-	"iGCBKTeE+jLvVuxOb9UxGgpIMYXTrDW0zHBaUQLDceLBZU4ccpNmvARHT1sW1XAQCebUo0bE+qFTo5eG",
-	"I+67mFZdwHl8teImqgWQPxtVluqY8MAc+Imexzv0LDsh86m4FxUhLSFGRKGENxBAnBQCM2HC+BGe66hg",
-	"msKIDI4kq9hBCLsgavxxIIlmv9BEtt6d43Mj/Nl0djdKYAijR4i/C/jrRSB9x/Yxm/XmDMO56d89ROCZ",
-	"BX33MRfB5v65l3XhowLP+ORKXvkZLYKFKfjpCQJp37G8VEYUrfUMfcWVAvfauJwXKHELsSEXo2C2KVwR",
-	"m0rAKA6waFaBAWzuFZyCrgSlNe7LeBR0zjPH+YE0lkVpsIA0njYRKgZ44DVI03kpuIbceMj9wLetlwLU",
-	"5eDRN8G6p7otyYFw7LOfxpaj9BI+/jQ+BuEvaWQOAPgbphBqGC2cRcsGenP58o9/jOSmKGNXaVBT+DmO",
-	"k7yDunVqa4YgIMPPk0dIBg3L16XIsJdeFCBWjc2iQamHhJdAgdZEbitsJjDvCkItEUkZ7dnuNQV4OQyj",
-	"UFU8qEF8tPHKdBCEv5eYlHxA21oQwww/mTuM7CSI0kpZ5jQsVAohd5lTjcGsY16KFaueYdR7Lz7aSdK7",
-	"F9rIGK5y38iTsZtxbMnYApsK8/WjhEp2g6s85hOuB1ltVAJz3OPg3IYdQnMBnQFV+HJnjoEXEO1cFazv",
-	"uQDMaEhLvGaIrYRy0kGWpTwIq4XJfMYj28sSyg6YDJD3TLcV41C+x42xLYVhhdhq4T7GQkk5L0VV+LpJ",
-	"1+w7rRVBBNVarUtxYIXKm4M7RfZfb79/yf7y1Ys//YGgKPjBb7ooC1qZsUoV+Cb4hQUDi6NyN+Xr/xf8",
-	"XDIXFWpFshCVlRvp3purn3987z2a+BdIxrFOLLv6HvWPqw55XN1cP7u+8fi/vJZXt1dfXt9cfwlYnHYH",
-	"RPkFr+UXCJyCpRIEaDWOhwNuyY/F1e3Va2nsN9QGYr5rVRE6yPObmxRth3Zf+G9B7t5wqolz/ps3uMtA",
-	"l8Zncl+9d1I09sbWwsgC93mt1D5jlTiGagDwVCoTWczPfC9wQr/zWl6q+hRmzyp1RLLId4LCkXLXAKAW",
-	"4MvuUX3xmyODT24MS4Xk4qt9iw3Cgmuu+UEA2Mbt3yPskNP2guns6hbV20B05E1v+QTaTpCLQbQz/0iI",
-	"Z7d/vhmHE/462vHnY27xo+0UfgWgCcLOMWhew8CDurH+CXD798SQOb9C3faBZ/OGgnkBUCg2jJvSXog6",
-	"PBVawA/mjnwNhr24+RKtF+76uSfKVz3hbamTcK45L/Mv8gYfqfhRvuRl/rKxhg5AGPuNwkqxuXLqOJqZ",
-	"6rqUOXz0xT8IfV985Icalbc1N2IFHA8xOJ8/75SCd4+Nhxq96RX9f/ZVDxfvWTc36dlNdqV5IRtES3z+",
-	"xx782jOKJ7u6vbn+06cuqUwUXje+wtin/svkKO5T/OJObMOSoaFuF4zcp833VE31EUjsQ4CRRDAz9xAC",
-	"6CmoOF1gBEwIgjijPr2QnSJNLt824iHUUnLAUEEb1q27rX98+uzZ0+dfXg3JgWwRf49TGAZ9X73+/sur",
-	"BLk9u775Y5/inl3/8dmgGtzN9Z/HpFZ0f3/uq39hn13ie/HnmxfZ1VGanShCsa2bT9l4xl/edGb8rDfj",
-	"F8kLMpwrDN6Z618mpvqiM9U/z5tnZ2ffvnqR3tkX52d6c/184bb+uTNXd0ijyf4aELxv+wULO0X5nt+A",
-	"4cdpOqtjsOz//axv4NfZDOTbRvxO/OOvIMLHOQegaYCptw2ygBopjyUatQN4sHePPQkFvAmvCbQWSEv7",
-	"LypXRnfevXSFyo1jLE/p364PxR8GbKctEZfmPD/4ctEXMx++9VUvb5/f3GRXam2Evuekc//9N58YfAWV",
-	"dBHhmvjR9R9jhduevUArnuvQ3Sf/PaHl97p4fv3Vki52sipWqrG+RtkxMMazfXzlbkqqRXtTns8me9z1",
-	"34ny/eDn3k5Qwx6B2LGqrbHoTw0Qq27rs05hYIOaJBL7VovjgJKDCT1NyH8NgD2PRMfc+qf05tnTmxdY",
-	"I76ySNOI8QeGMSxplBFa6VWJwKeQHOKfUtjWTleOJEMPNcc4+Oj3b1+lvu837z4cf3F3Ioz/LPE9yrB/",
-	"x4z7Z47AqUeK2jzfwa8euW34S4bCiBOa/W5WTVl2JY+elJGrUjUajHEAe0bZogR8CBPtPvGzm+PGheYl",
-	"eUAH7aPX+uJbDST4ez1nOPa5Ow0BOxRxDrkxbbltMC6Ke0lc++H3/uuygw8IEZY+pqKFWTYgOMOsRlk6",
-	"LUgh1hNPPYAHVYgy8vTVWkHayFmW8YYa/T562kCSa7WvmFQ5kwpoRb8TDYbRz1KhLAS7l+L4SKJU6M/R",
-	"jNfEBtQQANrTtPB/CP76YkoYcqYeFWx4LlYm567p32+un2VOVr+5/or+/+xXxzar4sD1Hnkk8eIAp92K",
-	"9V9ev3Bsq0tML7Kr2mMDhBz9L0NO/jN35tLsV2jhv725vnkGdVpqesvAUXV13Ekr+oh37tPwu1vXKkCA",
-	"d1vd4JQMJBJjGvNsioV9/53olcY+R61rUUqxCShyvLiXiJH/YKOCz/LF4k7SUF3/AIMI9arAzthQbSp3",
-	"hh3GCIh/AMfqbdSYp1qhYtOlfx3q7acvQKg5f/ENGBaNfz5UtRNF4Z8N9M3ZtNOvcP9vJp5e5fgE9cDZ",
-	"PjHMXZXHskTxqq30BQEpVHwH6Sjk6rTIh74+GAaBKoG+sRLiTUAQ7xELOFOSDoYfhH3p21xilA8fPw7v",
-	"50WhhTEMEDKpaAtvXUJUzBos1JisXzQYwmXSboe3ohLH/5RF/iDvqdaXXxPB1vilY7wSyFeVCBbtSkEK",
-	"Re9gZS30F24nPJB/9IDfWS344a1vNnl/rPhovwC96KmBTxcYcHFONFbsCvlpIClj9rjBkh0CvY+Pdalo",
-	"i918EE8EKoMYoe+FfmpEBTEOlTV3aAiGvzwxnRoCo8UMNh6k7KeIn5hwd6l7QZAri5nwvA3vArrMYpZf",
-	"jX0+7wRVCnrYprs5EBxRix2J24+VXnayNq1OQBcZeVoNVx4g7QAApt1sH1iReOS04FZ8q7afaXu/VQRA",
-	"P2tvnz3muKn3hyqIU7DBXtSPcXZfFwVqcnfgP88Y36KbDaI54SEH97uoIGOxdzpf/Ia5JJ/OvTD+iD7T",
-	"w/2t2v4N1I/knj3GJrl+MqBS1HYhdZb+IRh/wV9qjTf44qvUd/zGBm+bANEVZMew+S5C9ZBk+Z9C9Tf/",
-	"Y6ke9zGExABaWbBp3DEtNg0EQDqW9dXNXzAaxj/WmOmKyOgU9RC9FV9ATAHysEvJICHU5EoXL13vn4kO",
-	"oO/fi/9N3OcONTit6hGoAfeT8W4eFuXxbYSwdyBEAJCQB82VBQM0A6KFtqZgghI2Souc41mmGOX3vs1n",
-	"vGdhjMT2hnk+jq+g9YQ5zYS8Y451AsSmrBiYLUDT1fzI1sIe6UQvuzDxzfeAiGf2/lXATDwbqeOVsdff",
-	"fwmBiBwKTdaOWGCZGSOvGATx/LMRCMOIUTxqczaGZzpo5/HIwC83QQV+wx6HCLwVD3YM8Vw4Mdvh7gFL",
-	"xTz+NiUnxCNiLPrW6bxNZbU8HBCs5DFppeRFQUXAzgg0r6nVJfpk5/NHEkyeGEbTzoaAF8Fs8A/V6Aqr",
-	"qjzuW/TOcm1xQZ/pLcLOl4ol/8ZD+EZsoV4FHsIjvBZ0ml/8hn/wEnYhSoFJ2P0j+K4qOgfwu27FdwAW",
-	"6DfCCcNEeI4eT768BgM/zaWkmE02JIqZvOXdDf7Cakqe+PyTOi/Xvdenz3STAqbSf+Q1IikMwv71ibWI",
-	"DU8MyAmf52LhuX/xm9WnqXv2Qdqdk1P8Af2uu/We7zEmG5DKTwwrc4mCrU/sII3l+3/PDct+i0Us426e",
-	"lXemYD1SdxdEhS9+y1UhztodfL3tCZEOfBiAECr4PSWMdrDcRoDWMcmuV453KNC1mJGjoakAcsCgD+Gn",
-	"bYotoZqjTOSILzUH6mw4iTkVzseFdT6r8OkPJhWtx2WJpVZyn4b1wKvyS9XpNfiXyYQDKv4xERSMaSKF",
-	"cvsv7UPuU+SOEKzvZTekTRmec0++IE/nmevyNbYYrTBGa3Wja0zNv2zyb+j7z0tntKIEmVmlnMax7qWu",
-	"PNj5IPMd9AwYkK3io3m1F0WX2EwN+HQbqKVJr5hBGvwfTGb1TmE67H/i/NNSFy+gyM9nkrqg79/Fqgoj",
-	"Q3GlyCUInjJfaQiKND2GSgq8FvKIoG5kGIAwRbCYX8WkzZDnUlBYHwHvjg0QxVIyXY8AzU6Is0Y2qLsD",
-	"jeY5Q3Nz39/vjdIHiCVdQyXoCHj7WZNKdrUT3FsYXuJgT7+VplZGevCBtE3o0+M42mkyHShQbtjLd3/7",
-	"H8Z5lH1aIdTJxSaNJkIlf1X2r4A4+DmYAXV+qcP2x5ANjahq8ICEdGNuGQEvPZBIvlVhDHyiwO7u/gSh",
-	"3RgRlLiPAAD56IfyTthfoOPPcyzQ9y+bB55LwL98Yh4rWgR3nlfYL5hQq14GY3/zidWetV++8W0+58vj",
-	"x0iwwzDPxzOB+i4zgiay/aTkR7QR+5G++I3+NGU4eAvRlbQnV/Ppaauqx4iJ+Ram1XmI3UXeKlVQzkYi",
-	"s5tBUeCyfORXod2zB5oHEpzi66Jod3qOMsOPZyfiQc5ef3+VXb11/3n9yv3pVbRsUAwWCqA50O01y5yA",
-	"uJzzvKWIEvTrXK6ocivisV2z5Jp/o+hKR3ief5ArWD5aXMBPQtT9YrcAOpmx//3mux8y9uavPzgO/EGs",
-	"32SsqTVGx1QYKACVqKoTmmwgmCzzIu+2EcawEJkGZaep4jQUWIYCrM9u2M/fQG9f3SBkhgp1i1PsvsTK",
-	"eUlWX/JpA1gMOmkjREH5JIIDtF+MUENRoJHE2mI6f04NH5aXopCSP4bt6L1CXCytGgv1ZbQ8EJSKh9Mn",
-	"MBvU9DFqtRMkhFFBFX4CNaAythMlVNjvGAQe+42C+OGnnj7OeI4gap7o5HcM0mpv0GOd3Hfk+XTdoSuK",
-	"wP/QExV8C5/JJdrf18eXWEP/v1e81pwDhW1/pPNEL6tVbK29DwgFP4JtdFLMXTjxJ+G4fd2LzoHHrwy2",
-	"Pys6v6UmU2EiYTSIKDLznv1R6uIiZ8KW1x6odQ3FJexT8A6h4RtibCAk4M5bYCgYA5PTmPt81iy3ipf/",
-	"H3lX2+PGbYT/CmEUSALIVVPEBZr75Jzt1ri0OeSuCdDCLSgtJTFakQLJ9VYV7r8XnBlyV9LuaiVxT47z",
-	"SQfcvnE4HA5nnnkmlLJ1feCHwYs1Wg8XYSJTkoWQMtUTAmGKNfDmQ5tKthHcjDDJMNnAb2rDHsGlA6EK",
-	"H2KPukFA6/j0TxZZGPNukUI4HbgwEuVenMYOOjDeVo1VemWu65N7/a0+rZzrCfFAudGQFL8hcNQuGIVN",
-	"Cu/QFcrVym2SHntrLXCGyIo3qsR4IhSiyNs2tO/ggrMI2eDOFOGbMFlY9hUaQtpRRGdD1eZHkQXOwlpF",
-	"3EGh5K9/zqZEGNpesWeyMwvZTJaywgo7/SBv1oIYP+LSA3TvOvdGDXmmP9GZaQki/bAWKgp6AHg9N9k9",
-	"n4tkQKxEc1srUIQta83nseWiLhUtUc6smBrhQtUiAnu9+ZUOaIRP2rfGtOkdKWK8pasurWE8mq37QSG7",
-	"rYMwKdgb/EK/cX8UhucMmPSnomJNRfKLNIXkCluX6JXA9GedcqO2Y7aUNMbNlSRyUwNSM6VLqG+0S8wc",
-	"fQ7mMrD4bD9V89Loaz+KPH+LXz6MhYGHfy9tOqxnsg0/o217wddroUTm9++4b3xhWa5x9wCjYwBIXDEp",
-	"48qEnnl2bzmojDmR537NAIa0lFPR16OGdl3HUP8/4UVDO88Wm7Q0us/0nemyZpRW9LLGZx+mzyruAQRL",
-	"GUE93Cx1urWX+V7Vci86EWrIqtnNpIt9PeaWlUBID4zQ2B3cLaC5SyN0UnADXnBvQt1Rx4sx4r/r1Ja8",
-	"LYSu10J1B9BHTZ03V1xtImgVGtuTUzYzWrnWAqSZBeBLbZxSyVWBhEaHzOStb6aUxQ3746t+UaPARr8j",
-	"YXwzsLPF7/i64TuGDCW9KURlJXdH+8ZP52RTFfgmAVbsPXMES80bLHtQS1qIMbDydJ3sH4QACoCsV1r5",
-	"cSE2UM1tuczqB90EoCIkcKcQJJXIkstiilwgbUrGSui3A1V+YaDiv6GrU+PSfwv//g6Z8Y4sfwrj5NiC",
-	"sEkTY/fD07bxExTwf9jm/2LI2JpPl3wuRlWSszTSOVhjVwaRvf0ozIbQeWoHMOCngD7c/8ubN4bjt+xL",
-	"zt4ZCajuXFjLHvmkyLlhb7jj7J5uAsrUf76//+qGEYS2mtGoMXPuBPU3bdst/kKXnOPqhHvTLAzMB0NM",
-	"OLrwgSYjdL7wjrycUiPW6nRNfUP3xz3e0n0h7tcEc9j1aKsbBvJoXwNZDTXUGBKlZfFNyfzadJONH0aM",
-	"NjiB1dQtdGE73Zu/wgXnjADvTAVfz4TXxBgdhe+uTrpS7Q1pjAyd2462D/dcetNzG+CgQ6EBaq9p45DX",
-	"mRgB9AkP8N6x9T5svS91Ct/avwe3wlw4NIooVibVDXaf0yjeFZ8upBLUG35ftjQX4y3+0TfM/0Y013Ls",
-	"ZQwb2KiyGP2xX0D0x7IdgiogKNMjZqUXH2TAcFyWl3XuKnuDdNe6cN8yvzRbdmMjlCjPApA8z5L4XgDX",
-	"cZi74DLhkUiEALSkMLXfD5G0q7EwvcEsx3m93Co3E8b8na9EVIdBGGPg4WnLSlPNXkDQ4vQF+haiOVIZ",
-	"s4DI06zwei1rrnfVZ7TNWr9XUGE5oDnDN9wbPfcLr8miIRu3ocalqdi9IZQLmlx35GQHx94jX4r3R3Fm",
-	"IUDsLaDIraBVA8bQGYnt4hpMBMn5mIX4rNCPpF1tVTvSMiVKjJElmPcHWAbcBbgjTTq8ZFRlqbVhmYSu",
-	"7xBWBjY3vhQjCv2rmK+D26hnt3QIWd+Lvi1l5+q6k+4sT+guiTweqxLgpXRVnpG6oOkg9hZHOMvupHvv",
-	"xGogi0tPT2ty00gOyeTWUkzhrLOU53EnLaUbb6UTq37A+rq4r6QxfgXEgRcuHPRAALUoNRzkIWlDbazO",
-	"KSqGye8olcFM2W9WB4nabV8Nz6Z021HGMR3UbZdW/kNl+k66B7z02mpZNerG7wGMzGVa14x6xcdffzFS",
-	"Izu74AbySyOaXfzDzAVgH42YSaig+6WwjildIkaYMEATpPRR9dYlPaihunmhErIhtcWsH2GyiQuKmvIC",
-	"dQR05odcW8Y3yQre34ZWwbG9nq6IkGqSkxYexrOujok8g1ENRCIlrbsKUtq/uK0EG2ZLWldFeDHcl4ha",
-	"HJ+tZyGW6B0ZzFFh91MDeVOjSzbZ+J+Okmucwa3/ObYne6MTOpe+GFiw8I6WkxEkqmC41qWJ5XprWtvc",
-	"IeRd1iRNuOsRgAln3l32b9czKgppgHRAGKVfpIBEPwzcKczZb3jxwZzwZRI+UdCU6kQFb5lyBXbYv6J+",
-	"OiIs0c0p/jEF8zu3or+Fa87ZiOPNiUwRGaASq8vyrA1ksKAIBKCuFtwSK/z+uK+c/2iOtHk9wwzAw1BM",
-	"IiHHwpVN5nQnnOoYR+CKwqDUmIpaR3n/CtkE1sJYrUa0I3Uepx+Eyl775XBtRcZQcEjYzTVuBQADjOwL",
-	"XmVnXOYU/i1akF9DMhnQiK9ibkP2r8XarsK/LzewIs9j/zHEIcfd9SRLioapy45iznFIR4be0CI0+sIE",
-	"LGhogycbCIC3OR0XQ6M+7Ip2vIXffoGcal08Kz8CRm+IYmPfw8NjYfQjRxFgS+/u1JvB1aar1IYS0AnS",
-	"2iSZWNHppQFbuDQRNRijpBBDoeaf/VzboCHD+LZ3QqwHp465irl9Pg3Ismp9hBoAyEBkgP0PaC8lLoiz",
-	"nUJdc+cPp89AX3OHh+DWLEwi1ol4XA0yAIyef/gIXOJVMV0wo7G19IayLpEU/VCE4+2C28VTD0keF6Jc",
-	"8bkY/7IW8zSgtvjeOoSNTxfi5a1Wzuh8cPDa6/gRT8fwhDOKCaI0Rk3Gy0u603CtuXPC+Bv//a8/vPwz",
-	"fzn7sP3TN0+/e9GHPQZid/782JoetSue50fyo0E/oLPFeMrz3B7pCZcP6vHgC9owOvjPBAdPaDZRkZhZ",
-	"8VEolvGNhfIC4uIAO1WDs/uj5w0tLr1zaPHHVQPcZz2dp5nRq1OZfD53tPfXx9Heu9rq52u81arTmv3o",
-	"L33TivZMQzoQ3tFW2ZwGQ8igOwrhpqETDcansJ9DrbNypc5fsFzzjELwjuUS0Hs9fS91ttcVuKd25wv9",
-	"wfEWfvvHZ8Llw/mAUFgzkA8Iz76KD4ij6qoW2tGfxLSEaDhHAO2vaojAJ7QhGDQR4UQgQzUikbRMBZsY",
-	"oEGGzAf6jfF8uqtW2HO23QL8rM1SqvnPyJtyeqCofn+aMk4i05KWldosq/gmOHMY+4217izS9bcn9PdH",
-	"mF6Ld2SQKLyYVq6U278on29FRaDS3juArjlnyPHmpEik6ULLqagftGc6z3VpqatWOG03KdB9sTuiIfrF",
-	"wdclU5uEMiSdcQeirKnEQgi/Z8Fvd1OJK1BH55iYu3LJz+uYLLt9+GmEzoZeCwWFApzZNbRl9uIBDTWF",
-	"iuFWtIT9/BEbBXyMjzMDUPnHUJO7hM1dh2htTJF96AhR2jxAeVrnG684S4Xh1julS5Wsm56cLuuKjN/P",
-	"nClyKs/QhQs9wFxoPb8S3BaASN8ddwgXtGMy3kmVncSC8asB2PpRvfOORRt6IOdmXkGUp+FP4vwc7ZRK",
-	"VGSeUfRig8nOGb7j8uST1ks6hgb6/MhS2khOGvA4/qi2FGt3Is0oaQg1GO9G7dTWyACEYfDwq7jW+Orn",
-	"bp+Ab6XOCdb5Fd+vlUJFh+S1z1anyAWw/rVCe2iq6y3NG63hI1+GjuadVnH42GHCEKCXkT2U+GRz0M58",
-	"JQxv7GaeiZVW1qGkDsS6hQceS3+902b+CW02ATe6IlLNMmwl08JBSr9cyFwQi1oFnwk8XT13ehLMcCf+",
-	"T9AwPecsApc1Nhs61PAD+3AA0+/InIeCwfE2/PWfpdg8jbNC/F5O2x0qb0tv6Y6+TnS4PIUBiQ9LxHhQ",
-	"BNYDvwbCwNiXP767Za9effPqqxFS05UK4nPaAAlrMfGfNRHM6aMJCIzzAdfWmpuYl6ZizOaERH1KOtdW",
-	"n0S+32D8LJsMZvjIzLYS0+3P6sKt8kQcCUnwJCHF7T05YD6zRH6GbJELf8zGLn3wX5XF7VTkVgw0jSjz",
-	"y6bQjxI4wvCzCpO/+PbF+MXTh6f/BwAA//8=",
+	"3L3rk9s20jf6r6B0zlt+tg4zGeeyl5lPiXNx3ng3fu086w97UiqIhCSsKIILgCMrKf/vp9DdAG+ASGrG",
+	"m33Ol8S2QFwbjb7++rdVro61qkRlzerut1XNNT8KKzT87Ru1+6Fwf5DV6m5Vc7tfZauKH8XqblWo3VoW",
+	"q2ylxb8aqUWxurO6EdnK5Htx5O6r/1uL7epu9X992o7xKf5qPv2hWH34kK1+sOKYHEJacXyCMV7xohA6",
+	"OUoJPz96nA/ua1OrygjYu695fmhq+GOuKisq6/7I67qUObdSVZ/+06jK/du8QXx/MFIhTK5l7bpZ3a1+",
+	"3gu2wZ/ZRhhZCGbdPyl1WH3IVl+LKt8/3Tygt8QsjLRWVjvGDZOWGcurwrBKndw0XvBSVAXXTzaT0GFi",
+	"Mjn9/swwXhRaGIPT0MUTTkEX6eHdb5m7REiBT0cLnS4Tgxdq98wwJG3jjsPuxRkPxJ/H99yKEz8/2aR8",
+	"f5EZvdtzCySpTpWbjxYctualaox4sglgb6kNEQ8yF4bJCiayx7bZ6kdpn2wCrq/E8Adpo5fir8IYvhNP",
+	"Rxqhw8REjuH3bPVaq00pjhfGrrHF/7NsDr7fFCVIw05aVbuMbc5sK0VZsP96890L9pcvvvzTH9zE3gpg",
+	"I0+3K6HDFN8Kv2ert6UjlB8rdaqebvxOn5EpvFQnoMrGCMetDLRmuToKphrrJvVO6YOsdu+EODzZpLp9",
+	"Ro9KwF3RAg5M6QO8pvS16/yrwt0pEBu0qoW20hNyIaYG/xuX5QvX7kO2UjAkfNqfwkYYy7ZSG3vP7F4Z",
+	"wXRTisJtCiu5sasMZAQzNdjPSpU/YacfspU91+7d51o7bpWt6kbXykzO+DU1w5feywn/wNW2vbTL+SUM",
+	"pTb/FDmc41eVOQn9V8FxubwopGvMy9edHdzy0ojhcZzczeEVslD3pEFP7Oi6ypiqBFNbd1xHN5fecVRq",
+	"vLOVssCCwhQ3SpWCw/7UJcdT7X9i3QRO3LDcnUSVsa1WR/a87UJWVuyEdl0Yq+rooHsnHRwV0pRVbOPu",
+	"XmUj8/gQ2z2t5QMvr9k5N3EjRMU2YuuGd9cNKIvljb1je3ViR16daROZVcI8YxWXpZtmk+/xg1Ipzf6r",
+	"UpXImFFHcce4ZaXgxjL4t6My9g7XZ/e8Yntebu9ZKbYWaPYEt6lSG1WcWanUQRR/yJh7k0974a6aeyDy",
+	"UuYHk7FSHmvDlHY7ZZQWo3PFhu5P4zOEj+M/QV/RX2Chstq5X0XVHB11u7Wu3EdH9z+3vg5dG6td82z1",
+	"/pOd+oT+UYtc6eLmZ99Z59dP5LFW2qKiYferu9VWy81G2E8d7eiKl5/mSotPsQtkSmMiMIcYcQq4A/9q",
+	"hHH/xIBaHQc1rBLv3fEwDud5x6R1vLVUjc7oRNzX/2pkfmCiKkzGLD8Ixh0ffhDQiMQXURXM7NXJZEw3",
+	"rsOtrHZCM62aqmDSkbHfNxxgla1KXhVHrg9uE6G/VbbauguWrcxRKbuf2s+NE7hv3Kqv2MkNSesZ6SNj",
+	"Zr05W/zDVukjt3iP//hF9FofeSHW3PZaF9yKT6wE8ugv44NXsX4b/6AFcJlifJIS5QPgdkwLY91lCs2j",
+	"fKLLjWHEdqYZra8zYowtd5S1we60Pwx4mTiFx2nuM0RHEHmCKrnb27XVqtmUEdZ72p+B/tybx6DtMwMc",
+	"zbFxt9R7Jo61PTtyrhwPOXETPQ73aXkeD+CujjTQFRM83+Mgy14HwQqpRW6VPjsp+7SXyDXPjOsoccxb",
+	"rieBnB8dW2b0iAxXXEin2NjxOAP6wOm3W9FOY3gKWTj8OMXo8cR/qgTwGP+KaF4dMtB2HP9xm1zw85iP",
+	"LxSXiLVMqabYyrVvdElcfXycO15P9fStsfLILYy906qZ/OB7aOReIVHt7H5J/5Ww6+NxfSI5l+ZbNccN",
+	"ciBVreERji8GePi6VNVufTzGadQ4MjpJiw+6qbkWjLh7qU6Ow7ck1A6LHcf6xCX6A4d26Q7MXml7zdT2",
+	"creH10dt4fnSvNqJ2DimuLh9Zs/rSVp7C41cazeFJadnrPvDDFJ+a+kLq/A8o5uy0+pk9yg+NZWVpbvo",
+	"IKQIc8+cZBKufyUehGaFEia2K1bV0QEKUePZoUjgZDlZCbYRJSlk7gI/cxJgDb9E+9byeMSH7KLJxi+4",
+	"0dW6ELsIDybJU9Y0gb3S8ldVWV6Ox43rIHg7/TlkrRCC5x42okPQI9Ic3qJwiz099C9pj+Q6y+tc1ZYD",
+	"RRmpt072mSKqN1O7+kbw3G0fqlWuO96qCJc+9JqEY4+8PK6PsmpIDhqqoAN1wchdlbl76WgGXigyepo7",
+	"xtlGC35odQxuu3RKgn+lrCBpcURNbjKxB9qrTpvGMtcGXn+ryiJzGgL9eoc/2b1WzW7vFI4jPzsVyzVs",
+	"OUuPx3W4Z86boIfPkmde4AcxgSZ3dJvbtRG5qgoTZ3iOxJwQZVHY22lZFUIzY/nZtAJ7xv7ZFDtx7KmJ",
+	"nR1TytFWeiSn2rmRqDvmPjCMb63QjCM7ifVL/o0Zpn8n9BfIAcabKh68a2U8K1A4HZcno2SpdlGxGwhv",
+	"jTfCxMQlblFq03QdGDcHw7ZKd+jWieh38G+cjKG479IwfuJn1Obh4REatZRZNDC+gUNS2IuyFokHe6/K",
+	"YtbJbUohCncB4AilYXtRFv6e8eocNOoo/3fDmDjHVQU/PzOs5k6po3NQ2pEh8WMwfM3cjJeqLGJb4B1Z",
+	"s4gJDFsTLV9xY791lOU/WDumEl0hsCh3+D2JGe16qEJUUencvbqRa0v7RZYRR0DE1fbcsLxUBpS0WbvV",
+	"lWmHO+ZGX6Mxc86repRVkbgYVjH3a8v+rFJlcAPwqjfdsY4yVNTcutPb8lgCgsfQ7QuMTQfFlDsts7qr",
+	"mrKMTSmhY3uSGP0wf19rboxIcG9cZND0Wv69U8KQSQRZrqc8YD7VGdcD5zB3X15zY94pXZio/VaoOq5G",
+	"Knz5ZOcV1oKpqjyDMlYLbVTlpcb5RFBrLo1I0Rt630AhPYmyjN0tJ1au4QUCUacsf9qu7v4xwWh5dVh9",
+	"+CVLKQ74oEkb+kfm+OgBnJiDt917EU9Ci45Rk8ic7NFWMXryQETlxbrQ54mrST1see4OJxd0NaUGBnUS",
+	"1oqiw73cg2m9+SO6veIoitSgxqraoH+8VKq4Y8E8XHIJrgUQqURpBP4kDasE18IkxjqRQ3k4Fl1eRwvS",
+	"MGzXtWB1+pDmsC7lUdqE1d0Ra07i3J4/xDU/lEJnPzNkfBwN6F5CL5GRefMkKosXev59PcUujqnFtKb0",
+	"FhqhNqkttp9nbfReh4vqalW8VhIfTte+JstIfxMcKRon5Hve5h6KQDrcwmtHD59VTtyauzPf8Tz64EHf",
+	"aVEIb3cQiCTOoDENL8szTKwWxR0rOTIBkOrYg7BCy4pryatnUcHINLU3I18UN5zuC3q0Kuf42oIzIap1",
+	"nzxJo2OFbv/Gzbp9lcEGbyYV3w7VZ21IEhmBVbXysnkQQ2kR9DoSzfSuYJDZ/WsfGH7gLB1diWSPscYz",
+	"1kwG4u7wzDv02Nm98AZ7KbY9tMB8uiJguNgd7kvCXHgpg5o5VC2S+nnr6R37zsG9gtqpVaxQKGnhyz+y",
+	"daKy0HUwBaeI18TwMsG5/BK55BuRc4oaGf2W73mVMk7DI+mkFRAjIh3nTdw0R/QJy8wbe9/xGXllxG0v",
+	"uYncy6Qa0E1iF06cU3JDcFAWIpeFMBkY9zmjb2MK+4Gk3kvX8e9CFzK3P7qmXq6OrRLNjV4j3IhSigdR",
+	"kIuWyGe0mrrkk6LkiwZu6OsS5+wuWuKV6+4yKnzT9/+Al4/IKhwiTa1db0s3eAY0kUAyScp/0dixcWpL",
+	"LpA5jF4WUVLFM4hYKhu0hk24uYDNwbrwi+T8QZkYW9fCfZ7URujqf4CLOfm8fWUg5NCr61H3HrlqGLHe",
+	"MV2DYBY3GHx8X4mdb/8KBBJ5zwunVsctQsUu5vf07mZ0dKntlhnHBiA6ILVRIKYkbpO0LOcVuKspVMPw",
+	"LXjQaN8fJa5slc5TJi+n/5HuPpyXNMzke6eAg5Koqtbs1FpX3RxRcrYZM1bUbHOG/0f3YIeCaYzQIFil",
+	"lE40gm3EpijJgpDvZIyKNTXjO+6eBm8iIE02znR9YNiAf6qjwEfQW2bRr9Dagt3aUVqJ9hviBCZNP9Su",
+	"803CpaSFYODvNDQXq5jbfSNg27N2862sM6/ljH3aYy41tNbQPOZfne4qxrafamfjomMseCf6MM1g0K+J",
+	"tN1LUYkiLaqCI0g1VlaC3nZHN4s2qNbCmLVVc6+bN+TOtb6S1qsewjrGov4BLkIiJmiOp++ta/QGPI9X",
+	"+foc36HokTl7QEpNXJrDJyJ2j9wlTLtYkcWqLSvlbm/ZTotz3GFYYGT0xDNMfrfWz0aON/y+S8o9OqN3",
+	"pndm/tlrF955RgPDbc+Rnhj/CLTeOXrbu7fScy26GO0mtYfSodGWg/eil7rMxr9igf1G5Q8t+OHbB1HF",
+	"9Qbv/YGApQdeovBZCus0awrH2ml16tnuxIPQaLwjq11frtnL3R5ckfFrWarThV8rEpXmyhZGNXqazbzF",
+	"Vh+yVWrkAU1hs+5ks+66wrg04fjOy2r3Nc8jkvY7kg1AvQbxXoPm5oMXDGSSMIy+2p/tfhxP6hokbhhx",
+	"Szw8UpyOgrsn3Ud8FpqfYIy4060Sc23TO8XL9Y7XKYbn1OWoCOo1NzLlFIrsiI92WkAQQlzkddKOk3l3",
+	"wpLvBbZKmnaTx6yMfpp6A7BV32A2ZwOdSGVi0w2Ciplt7yt59dZJaKNdGRB3WK2fa/8c/aSyQGR+V9vz",
+	"jBF8N7eoT6wYHTmOdyOBzPs6J4LGuN2nxpW10G8Ej5PaT5VAc7i/DDl+cM84ozgz5jTQHZIHxcv2V5DS",
+	"FNvoufHkYxMt36hTTBPEzKiYjlqo3STxOe7/jUK30nZL/ulZNPOTax67Rk742XdNRFa8txDTCQYl8Nn9",
+	"MnVkBfjSaUqJoysjAZ+8LCec9WgSyXlZCqdFECXVfCcoFCPqw8/9cDMjK/C4YpqXVse5NxyCpuY2PnEZ",
+	"C1RQVUfcdqucyxOSaxicFCzIzzWDA/Db5SeVOL/j2z2JrQMOVvXi+Y3CP3qm5r1Hg2AZDMSHF0sWRSnY",
+	"X75k/yvcWzATsf/632K71eJs/jCO4uRl96J2jt493ilxJB7kuI11NBQ93XjQFjuicVJbJSK88ahiuwfb",
+	"Auo56MPS3jNIq7iDv6vG9kKXOs+VU5a61zZY3E+8hNdeCw5Sr1evJwLfrTjWQt+8kDpvjsaCne6KEHjs",
+	"BvbPLWAG2RJd0QeqsQu+GQpze5Ctj5i/AeO3vcbPCr2JA5GrFEWCRVdxU/heHUXa7VooCqgMNtcHaaRd",
+	"5AXf96h3Rsy/Gyf6A3CVmS83pMnpknHjntCT+qSQR1EZyARiTh27Y7xib//+PXPfM1kx86+GazSBPI96",
+	"DeWvIn5xG13Gn9fuCbtGmU8ph75ixwpvGo9Gu2M0hM9PhaBfcMeIAqTwsswcByOPLDwzYwfDRDYEaYp7",
+	"ZBOYytPOKEWG33nD2jBcXVfRODRLSc/PTCevBsMF2Nb1dY9edYo4midYytw2WgSX7Ti4DBIVosd3kkXU",
+	"wS3fi9JEHunh1YXPwxBZWHhqv14TGV9MTevvpapRO544RmgWH7bxZqJ+x3NcQ/Sxdw2lQptIYZSG8Y1q",
+	"7CDw2v+zj3V4Cj0KXXSTN498P95Ji19d2KUfo0FiXSc5+tw6mbgnpQ/3FIUKSWG5u58dB+c9OKtLkYHE",
+	"0Yn32IuyuGe1FjXXIvNWYNB68KXzr2R3fK/To5BbYsof9DD1VhZqd9Nd5hXvpDs8t8Uv9iI//FDV+Owt",
+	"IGaIfY6qQcapcLwkrdu3c+Lylpcl/HG7jcckhxzHkVTK2Z7rgvkY80hwKZc6ZkK2J0GxOTXvuhg7n86O",
+	"1ZTHOplag+Gosy3ihNZx5O9/wPZffDG+GvND98xJlGX8NOiXjBXS5HuuUXPhbMMLZo69mLWL/kc6HNrp",
+	"zpDtxmQtVfgNid7QvZK5MAsJLldJU6/MD5Uw8Ohz5trhAwr6vkHhYStE6TRxYGchvcQpBkfBTaNFNBNI",
+	"VMW6htdoQaARqKxTscMc2fBelbLg5wjNFxQWjzFJFH3kONRsM83bGimzpbHPbm9j7hy9E8auUxERmJsH",
+	"bcBXTzqSW2VGEeYQGfEndjyyQoiaNtnndUqKXOp+GNtrcN67H1NegLyxEO8UAm8hKLHfXfdCojW+qeR0",
+	"xBM0/e8K4ymPXO8SpNaJm+DManlkpeAPCDSy1aq1/CRTw7QqxbSZpYRL/SC0kTHXKg3icSx6sZqQgHjH",
+	"tNg2RlAg9Be3fwmB4NQK7VAFM7LKxX1H2cM2lD8LJwjJVh4aImruIGCZi/AT9NiDeDXrUN5BU38oJ4Sv",
+	"ALO4vzCXv6Z2I5ukgpe2Sx39aXUJIDJulKGVKj+8tVpYNGUtgCv4TqsjhsdJCARgnBUcwwwpvg/l50FI",
+	"ygyzEEzqZ3mkWL4FzeMmG6vSa4fvRmT6VVhUwc8Zo6wrJDl2lIVPOz7y9/Lo5KPnX3xxCyF2+NfbEa0N",
+	"sAecmnEDE7gKdwA0HhCCVN+WAelx8IT1LNBpWUyB3n+9EBbiVvwMmsr78Aryx/m9ku9FMTUnx49vXng3",
+	"5eJpgVSK82qi6UwYwia4di9rLUUOh3zoQyKgz9On2mU+qW1q7gdpb2jcK6Z+AFCmbPWisW8o9mwgRYRX",
+	"bsya6YOJ5EsfcwbNozeisW+aKjq0ieuu0QmNxzUYBZYY07wRgIexVI7nRqx5tSuFT1Qd++lEHSI0Rj9e",
+	"8Mn1QjtGv/ae2QU52FznLJKH/cyk0rk1L2RjkpESECSQ+tXyfjZb+8tJmr0oOi7JgcDCD6LK3Mtca7WV",
+	"pSAfrARwIxBmDDkjWSFqyPauommiAzroBhkMzq671M6p+VWEs+olBHcfu3Yv0jRmmjISI4lxXvP1n7fQ",
+	"PhpNN4z5pp4TMwrRpqMTeKlOXjSVBiRXiagMEPqQufdVqQNl0kBCZd7YzIejdQLUlPb/WJe8CnQ2uNzJ",
+	"YGQf6+omgnGuIVdsr8ownYlgZRO/CyUFUhz5mRDEtluf2Sg1Zm31Qiq6gcxg/qCE9kUBYPIgYmnLA1il",
+	"Y9YxO8NOAprOnYd7sZDNsBE7WaH3IY5Co4y9GK1FC4dQlvHdbypzIULcXU+IkmeGn5mcHRdALD6yN8mA",
+	"pEHoYxuR5O49BroAjRr0MIJSy9zJKmMHJ8htxI08/XpQfj8eHm1Nu78Xg6O/oeivXmbOakIw4lbcfIPt",
+	"lktGYNegkVMSiBHWCSCIfum+MHdd4K6iEUHroV0HyidMCa/GeRTTHOzsByFqlpeC6z8wyqj2yKLYI3lI",
+	"MbTBw3nxgFThbX8Sw0L/4DPZpNfSmFNAIJ9H2jvGYUCh2ebcTj2D9Eqlju2/+zl0BKxVtgqIC/7XqGzl",
+	"PvjkgeuKH91W/gP39L+dTr6iDf6OOoK/vOj01hO3Yck3eCLXyNsUuuJOVcSxBB2Bp0CiPOgXHps5PM6W",
+	"l/Rb1dzdmUW4V0aIatEHp72KJ7A2hkSEbvoj2X4Ml8Vk7Eo3IcqN0l1PO9EMNzp60+FkrjEIJ3eUVnt5",
+	"4p05R6clTV3yc/yVtwpeFneXrdKioCyae3ZsSitr98icWS30Gn/OKF3ZKsi+OfJyHFoYfojK621fcZHy",
+	"fNyoGc5EatfrL2uHju4DBukMolh2Yn122lh0Nhup7X5dzIjf9cZk/EIQ1E8yN+Mo1qrKZ/daeE4+1dhg",
+	"yoGy61xNBxCD7k1WV28Bn7K8lkSZS0Aa1oWqxEQ86Xz5N2T9z03vr/kDgKKsDxcAnxaHEIJsPU9WR0Ap",
+	"pe0aI0fjVNExWcbMhOVBpJAbwBrvfncvrF8tvaZzxbJ3OEDMyQgGvvnng8bHaE9DvW+sGT6VqRKYud/R",
+	"wNY793l8VbMOM2hX3b1OEVIKJ5O1EZujRQxXPqCGQEydm+gvRYKRXfPI9FjdQBcCx7R7BxAFAkWwgp/v",
+	"mayMBVi+Levt3u/CK4eJYAU/t34e8knxnRaYj4lKHdjoUSbwZoRBVHUnSOg/j89G+GdCc4TfgwyNmyGc",
+	"FCkKgODFHHzUWUFQ6qLtBsytQ6VO0Qx4R4/rNktwHlSGzxccgWWoLXMKOOFlWDgmMPlsuWYtZABC/zKC",
+	"bboYfNELVUdXk5jP/vyjctmp/LgnJjQCK/78TcT7MtpC0IpbHNPyQGs/Nvn+Hq+vP1nLdvIBkKjR5yhO",
+	"EH3ByxPwzn//6xfJU9KCHz4RD6Ii/dCndzOrFORyeBClTsbLEOqnm93k7vp62lX2s2v3g53jM4QtC0Gx",
+	"WvDinlVCFMRtwKzAeiBR3Qf86le0JcnntzEn9IQ1FTX6Ha9blA5k8EUj7tkt+pqJiDBnLwX09qjHOfaK",
+	"dap9DEOEnw5gbwk8XdlOaGZypmu/TBht6vq8p7Ttyyj6vmE3zW6aT4zD+3tQHz7hroPL4VedkDX+LsUp",
+	"dkQ+VDrq36osus8hRpowIH1YedbBfadwcaS8PX9wL1eGZpuym2VLZjyf1iqqNkhdbYms20fOSTEQn65U",
+	"ccP+phggGoAtu+TyOB95jQLCY7iNT0uiMwrZtACHiXwkx8wx6WLnc7TBwsdOUBFiK0QPgw52iVdnTMZW",
+	"W9z2biWJxUGo37nv4ulNGYHUzoBEdq3Aeq1SWIeQoa0O6Hqo+SlzcqtoEUaXoY3/1V+yUZaaKKYFB2jU",
+	"Cdq+3Pi99W3Xslp7Ljp+LlQtqrXPgp/Fu+ZAjPwf93IGgBFeTebQI9RZwMyKHEfppOGF8O5vsbe3zfHI",
+	"9TnqCtBcVglYDKpTgFwLYQ+8A2iIdS4hDCwF3OgHWdf8lIrnPXKAoQVsWBKdz8I+Et3rtD+vK8pHiAK6",
+	"oxG8UrhSp5VEMClhcWI1L78rDEnnHq5j7yXoZDPi7cs8n+8cyXDj+lwp+YgYSpoaGAt/n8y5hzCdWf3A",
+	"7CfdrbjT1PXFlLpvGvFKGjszqa5QuxC3B6XqYvKlazR7Pd80IpU0F8cIIVeKEVzncV9jyW0iOQQS92NB",
+	"mrZ1JHnhmaoBNKUwDL7r+EEp+s4IUc3n7A+iCIDio+zJXDXT4alvqNkyKayTxD4Qx8GZhhGqFIoo35Pu",
+	"zveCzxZN4ssakKSX9nxGPFCJTx3cElBhiRYdPKcEuXp0pKeNjlkKUjQzmmYIOdvxbGLIgm0rMN4De4fK",
+	"Ex7y+ZSX/BQPs70UlDNVkWEilmaiHkHNtYgub690haacaCDteMVRGI/5sTqz8PWfJNJmaDS9gKYftidB",
+	"vtfFdy0zB/5HxKO7d3ie1BgQoZeHbN+z5wPLUspguOhJmmeDW2yqerTpKZLAizHPh93HdWL0jnPCwRBm",
+	"dNFzgO/+R7W3YF/N7PfLt7+sDy2x4hTNfMdqI7rjDhOgSnVit0jqZc/t0RV8nEQ26VyrrCh84lLSNrRc",
+	"6Zujw7098rL0ipwW3PR8jF1QYF4Vg6J2ZR+libgtBNcDEgEIYzHwUctj6JUtTPR7i+XlgFYzzKoCVY5q",
+	"zKB21wnZcewn2KqiQyZgGYjpgm8g55VH6WSYiilNCvJfhggxCJLg53g0ynT2xv48bZRDKFc6nM5RBG2t",
+	"o6SlkR5CJlUCZDsgGvpNJcVN7tyg26YspyLMgY3evMVeFkcxYWaP24xQCymS+ICM1GMqmAAyccv+l68A",
+	"iQ4uwH+kDIsIulUqslqdkmHVCdFsEXzV4KgxcBDHzMLEQqfRY3zwFWvn58L8BNFdCFAFqNt1LSr0nKFV",
+	"r8r39x5417CDrIoWa6kSovDovFBHd+Q6XlwraElI1+Y8XauZV2a6BJGPTc1YtBhRvCjOMthTEdOOIfUI",
+	"4yOJwRWqEkSsylB9PkDtD1DoZXHXnSUWS3Js0PbLY4YoDlhBjO8twdi9VGJGRlYGdQ43ji8qTGUTZWkY",
+	"ZXq9f0VV657fYupR+Htklosqu8xJyodbEtCar8AEpeTVGbQHzT60CTkpByEGpdMDnvUrMJC1HQF9Lfkg",
+	"5nKgpYB76YIm2/itQeitIYLBnU+3wOQ6R2joJCCkLlQrIQg/UH5TEYbGkD4iPnMzq5wJtj3NtLXWHqRr",
+	"vMjORKnaCbNqh+WE4bXB8jF3oRYnLYZxb2mdXNM1cKSmSOj1JwiGOB59cTLIT3DzAfGA6wKwUKCgeRvM",
+	"kY0zh+MF1DztD2Nq6Pn15+mmQJEGHIGST6Is3XQg2MYcBBlOdlxWGNONhfvjmKNeCwtaRmdLv4jtaEcZ",
+	"jCi88+ssxOLDIKQLeE3yGfZQGCG9MaDxUXWETgp8BwK0qcB92UU8JQBecq6LYgeR4P0CxwEllGBMO1in",
+	"8P91i3hqrCzLdQf3NJBeBPmUCh74Z7yt9UC3dVZh5WvhMtrKyrCj3vC9wA7TloabpZyGel8t7XxJL5QP",
+	"pJgwm9KAMar4LlrUl9JytloYyIXCdJ17yEjWByqnfdpLKzBvxf3rOheV1YDejSi9rjnmtqhK+OabsjF7",
+	"VsvqsA4NO+IBNAK6AXzeTr9w+lDX2fXgRDrqIxDVLFn/O34dmFgr638nRVl8q7WKAKuJ97XIbQKya+s+",
+	"jLAoSvPJVWU1zy07aWkF5oSAmvePz365CUbDUa8PvGzEdIA5Du6bZ+1Mo0QR/N6jFVJ+f6tQk15LUG8D",
+	"ZNqRZjn+93mQPyfU1ykrznUWnbfSIucxR9QmGifqHh96Hyj4EvLTZ5sx/Xhf86hXruAp6QqTvGhEkOr9",
+	"zB/lLclWccsP2czJ6jHM7usYf8bvUZPv0xalNqdvnFPVr3/a4jZHBnUfkKHmkRBSQ7sEnmVBaUphoAzp",
+	"4RIJfR3DlF3q3+k5WOYnVY6qWS/99LqvukWq53477S6ZX3A4fhzkLI952tePzvCaG+TyuiSFU52qnr6Z",
+	"DlLoGMQuLSweQzBfOPiuE00w5c2PU/z3vP4OEJFixqu9aozYO+2CBMPAsHwY5hiQJHQWbJ3IESDfAH1i",
+	"OVavypWM2wDmuudorPBBan3SPjpUAyTl65FTMJgCO4nP0gp6WwdYrcIYvhMLgkQciZq/4meTZBG6j07K",
+	"F/0PBla03exlVazRjun/phq0oXt38xxYku+pavn1qCTQw/chEK+/czs/+4n4vKYmd/d09BghrIlYaYNg",
+	"jETbfAjuYFZBcHcI6lsWWyZE9Sbx2INGPG/Sg1P39eIriP1qKP934P0Y0MEbsm8/cpMvhwUU03e+M/ee",
+	"+zw181MMC/QlWCNMQK8MlY3xpDbCyEIMTA9bpeF8+Q5toYD5mo33Y9oM5A8UljL/ZnepPUIOQXUfBzXC",
+	"e0y2IiBMq8oiKoypxpYyivLa64RrjKSl50BqlP3AROz675je5zEtHDYe10QK9qzkkuCJSVTMhRCATuaA",
+	"8dUvKiHBcuYIgFVKd+pVXFHyY8HV7OhAqVxIw0rBdWW9d+iy8IEk2F5rqmBLxNYz8YSKIl6zCsefvkw/",
+	"bYzQD9ybBRfYPZbxCncQSUygWQlKM+uueIbig8rCwJFh0ttyXUgO311KJFbtVi/iEoNTGpqOIobHmfuZ",
+	"DhMZ1bJp4zfaNQ5WtHB/43BDgeEOxSZeXf3EwMfJN+Uarp16wtPstq3fBmgXnX2jeklSsG2jgWep7baX",
+	"fsLLEsx1wfAPIZ+iYAgShF7FJZaABIcJLOUi23jJY07GvTqxWvPcSiOKgOgBpdu1PBrEl/RyZyVOwK2O",
+	"+ODSV3Pw417y66y8Hj3uZSfHdYH/GrAo9uA5DajQ43pK5zU5gpKVuLWAT9GVc5JGZJgkorAmwtyo/Zdu",
+	"+L73IQap7p2pF5N5RVmHXN5lcLFUZhF3ZQow1uPDxutXI1TRlOM8+WUi65bKU3dCabvgtZ2UL3AcxzGq",
+	"ml9/LRMFQCslzbT9CBo51qCL6dN4zU8/acrZc69W+GgMDrZVjWaOtHDn4ca51gzBJZckgFwko1oZOcdn",
+	"+Nq3A/Eq5ryDWpqauR/ZP5VEHMiYE642a8eyT3sZrbOwZZxBnuKdpze3/pMioy/ETEGtUOgADhquoLt9",
+	"gDeOVm5KIEOqhmSdXB2FCfpcJK5yJhjuEPVfo029PdDOrnYKmhOt0fZ5+oqyYFHWsZJw6CwOiYbHxmBq",
+	"EKKLKbZHNSGwYQ9AK7ZCowSJCcNTnBjhWWEWj0Jn9cynY5LgJU7qBDGJs2dUqN2N7+0RcK0vpbFKn+Om",
+	"YvMEFm3wnAanxsj8Pobsu8i7cbbJohp1dBi4KR14tBCO5LQ9dC3Mh8u7PIWIORnFRLhgYSeiJN7tOFJH",
+	"J1lZGiyZ6fcL4UW7ueadtPJBTQyoWDdwdIzSLS4G82GTCzF9E0CqSRMABKHiWuJI950dmV9rAA34l1bk",
+	"TfynOeiu4xyTXmnbiHocamb/E1mXI5Eu7gavzsDZSACOBo60Acoxr1kvJzFZp6UaeD36Bzk6+4hbJDTt",
+	"72mqVGyIog8nGb0UqowU8tlDPMtUaJmsxEfB4pfHzdyxF4RJlTOiBkO3V0godVOWc/s3fCvsOUGxByFq",
+	"QyUT8CUHPur0BPfdXD7qx7rIP2vI++qIDt3D9JtGR0JLzIg6wiriZNUYkSwpGZPIIebS8U8qKcCBlV4u",
+	"O9bL3h8go7QObyyfFUvkNhbt74vs7QRHGXuHZbUTutbRgHRfLdBtxlbm3FKeUdDAzV6dqoy9ffnVJ599",
+	"+ccA/7CX7g1ltVbvowH5exV9kZ0ORTrSked7WYHUKsp4LR1fbGph+bEZbK+GVCmYZNY5/vZYYtTzQ9GL",
+	"pW6aGJhltvqhgmrrkVCO/NDUKcikY/BQYjsM9vMPA5bwrJs0ZJZH0R1175MnpM/ER5vEeLdrrFwWIclK",
+	"nNxzkoiC4JtygcSIu/Mz1HGbzJrFrjtTi0Hwdw4I+n6t1c4Hn87I6r51z22pql0H7moAvtXLf6oS6dW6",
+	"qapEZaVh+Q5qGcICeVleWM/PvgrfwA0st1uhRTzLBN0/nVx1Ziw/G4JNSpRACT2uCWZ3lIeoApUeF1Ve",
+	"vBDHcIrvpul/kSp5R3k7ZGaj2oFhY8ZLiu3yj1EneyMmquqqB6GLJp6LttPRFCiMnnI/ttG9oSTNguim",
+	"0HTWjftR2h+sOMY6OsiqSM4TclNiE5wY7EdZFT9UWzV5vbFDPwvMF/R7lzgoWMj4XhvTHGNiXodgQ+kW",
+	"DvWF8oOqRJFRIRefDSKPYNJVRnQLisfAEH1RkcvZKtDqAwQtSi1mB8e5LYhTwq6haqvXo0bPyemgU0Qx",
+	"+kGUM9q/gnYoJ8sIT4JiEUr7Y+hH2dELZS6pO+lszWq9KKnFCO2RuyNs8+ixKbl/KduKOlyj3IAl6Ahu",
+	"foe1SbeyjAeQ0nDzi9zvnTg05bCFRhDdo/LpzFNohBbHySh9iaBRqkyoTXC+XoijqpPqVJGR8Z9NsQPP",
+	"WNziOTtNIFs1hm9SBunGxG77gMTobqPZ02ApPZmLjIUyBuM73pLbZRTgS45vwv7q5p6dI4BIWzkDNGgA",
+	"n0sFRJFEQtYqMgV/VQN3om2is8wCl2yd5v4mhM2+wHWvQbp9erY3TJIhHZ4w1oxVNav7GeL/Bg55ieFB",
+	"NUeYZFs8zKPriACnF24TBj58RN73kdjFFGSnm+S1mJ2xIroJQh1lCR15Wa5NLo2B2hD49xoidsgNGP62",
+	"a2RZKiup8DSFj67zUtaEh4JF4NcbtBD5vxaSHxWmCkl0auSa23y/3ii8lr54vNv9c21lvq7Vif5Blg9C",
+	"rytpNRJtrnRlLIE7bSljaQPlSNdGFRwTmYq1OwnQcTpF6n15tRO3Qq9NrSFo/igg6aRS1dqUsl4fsby7",
+	"98CIs1jXWlnhc5aKxtj1EfPg91zqtZVijr/62qwk76/uCo5jAW+juZEP8boaeyiOCszjKWS1hbd/2XMN",
+	"N3yd4BhqywZPWDYun8H+Kzyxf5gsmTN4L8LDEPYzcY9eeaGvBSio0F8HNOJVnxlk8YrepKvpgqBdI1HQ",
+	"VUI4EHGT72l/ZpVCyFOfGU7Y6p23GX7GPM+YlWUun/2natxSngamEbfg28rGMRrnECx2EQqno6dx/GTx",
+	"8sislsJQjAMggUCM2fhNnsbOhBYLTOFLWpqLs1fbDiRpWzQMMSoNq7kxonC/QlUVMDbPDSP42Q0QD/fk",
+	"xXlGvnFx7uO/xJxD4J6HHI9obvMpKg1h+RirITAAG4niDtAoKvAH5ZAE79jlDnQvUZYQTQCwWK1RaqzB",
+	"RHOofO0yFK7dsODT6tYw62HaaLtAB6IUvgjQ+i3WHiT7idrCoZquYG33WjW7ODpiQOxdcPFSOLrGvbyH",
+	"y3ToNICA+waG67gN1bVeB1jDWNmRaQT1KOw0KBD+GQg507C/YQWBIQSDpE9LNpiHRhTXn2cHJqfHCvwm",
+	"+xvRMsPYY9PlbSMeP5fbHtWDmANBeRmSYbbzeD6jugqGIEr7GAHPDRBWcY867O20tAznT1hGcOad9HTY",
+	"NtqR9Nlco/g9pabVf7rm7n3yGqQXOlQeRpJ/V25G4X5CAMJoq6tFY8pRbqWgOFbtdWD5UdzZEe5dGpC+",
+	"7eVRGY5XCC+XciIvCySLLu5Vj3nk4cPbfOEpmrjBQ4yywMyJhQdeG+XFuJD0AcaT5ffqFN9iwr8ZmmG0",
+	"4GWvTC3Um23yfSJQpxVhIubSXEWdEmqLpRP1Of6ye8DkiTyXqoDkSBOe3QjYkgKBxj3gEGgZryMyM/+f",
+	"TG1uR9vF+aE7T+sAgKB7Ti2k0ghMjgRbRJh1z4NP3BNV4aPd8saH3ASzCEI3W4V2hp1W+BLslTrMQ6N4",
+	"1UKsPAKR4hU3NoCsRaTLpiqUj1rjB/SMdx0HQ4DAVfwdGtHYYlirZbhPy94esbUe1PlxSfsAcTaNgqiM",
+	"SONaxNPiXVvff3wN1c7u/7tCGdVTGcR9xfKk+wTVVNKaG8IeuoKc4Hskp7hZ5aU6QS2mUDsIy4/1Y+ZH",
+	"pHOMBrCMnVZgyzEpbKeF2XcLmcoF7EIIs4rihnTQCaUBkxIigB7E2QcM5NzyUu0a8J3CYIRmhYhSGEqC",
+	"GFOIRl9ZAdolxdHxatf4ZFM4HqwNg9B1VPZ2CGy4M2kZ0+pGRNZ4EHFoFtMXABKbeACgHmgb30Bjv+Zo",
+	"LB/UibexIq5QHMDSJp29Y9moo8AND9hzbfzExMMP46Sm9kKVzbGKhcYjjj/8jDCB/Uq8FANEWOv9WswI",
+	"EpGt6r2HWZMlgtUHZGMQfXWF2XFj5SERRG+s0Dc05avi6F0HdMeNvUYjwQ1JgNpA4XzcMZ+7SjtXAQLU",
+	"rhFgMKLqC3vBCetrZsRjOK5p5HBLwB5jv+tWlgLK4m+4EeyPX2BcOYaibc52AIv3l9vb2wgy3jDAyo2W",
+	"IjEn3sZepbCRV6w+UnFpabyZqHJV9AOtOmGHgpO1eH5wElD90llosfVO6MiP6rRsgxJFQIyoueZWzQBu",
+	"oYV3v+lsVRaOjSYXVh1KUfgFJakhpulR5GR0mycqOjsmMhccXMUPOwH7XsafPnREltLYDN47usWOGz6P",
+	"IwokIHN6hz+zHFdAXptUudHR4jmx3+CJ8yHo8wV5nu+8PQkUBtKtnJhL4MSjup+XYImXSqpLwX4vFCqe",
+	"TCupzMKdIeBz7MRko2czOOrvGPeZKZszy3kpa6EzxqHG4+bMEOOn9714z3Nbnt1mPwP0vPxQCWOyTgdt",
+	"xuwYooPXc0wS7yTCbJT0FMz9IlYcsubGrmueCDmrtTAJ7Q0T9Hw1WApwQAQLXpb3zIl0jBcF2sh9yDlW",
+	"yeO40YdKnUCX3fOHeECH2fN6WrqGRuiDsLPI9K31boh/PzRrTAGLXfm/Cl69Lf6t8AF/9ZcpCrnp0eIp",
+	"ugNCctwNCWSt2xqHlI7KCZ6THY/3jNN9ySjfAnx04Av38Ojo+BFnwSB10n1CceEY/9PK2mpLxGPkrwK1",
+	"lY6gSzNy8pNH4RJngWKvVVPCLKUt3eBuXCHMerjrD7ilnsYCMCUytAA3Tn8HLxLhhYXf3F/8D1h5x7Ho",
+	"eSiyfuhHAclSJ8WrwGpiifTGej6JZ+6zdh2dZKwUxrB+TlwnN3MIPDAboX5e6YHxdDVEIiF4vyoLwyrp",
+	"GJQ8Coynj9fYSQw016cUy8pLFSzYnBO3E3HTxjIaJMdE5RgMuyrWS4oEpISxJUb/LZelzzSJBfuJaSSq",
+	"r2BV4bSf0t1AO+ltf0deiEU7lJYb4ZfZu4RAKglXoLQM6xpmoejmoowMw2VxOTUVuC0SDxREOO3PGL7n",
+	"pCMMD6mFRqdDzN9ve2zNfYasyFBmhijlg8BMXp+/tULSwBw/7HtWfj6dGL7bj8rT9+r3eP/UtA6GvlZ/",
+	"xq0QHzw4aEghBw4GSmCMh6GZh4vRkl3vlvqtWtEBXmAE1xhJntpxN7hJFwkaUmogWaeAPOi20CQEOori",
+	"vi2L3GLzShPqns0L4HFTwK3p2WL+Mg1Cur5sx++utUP3tGanDmtB0dhHpTW4g7DSY1v4URoM2J4RW9cj",
+	"/GsdzC3dU0c/E/kvoJkr6CBu4wIZ7rdC7T5k7Ddu4b8b1dgPIDD/hhv5oY3mOrONKFUsYikeBJm0df21",
+	"A1Q6ULhUAqQHvU7cpxSQ/gJuhYBLGlNYFmOiJtFQId1e2HS6p5s71NbiVF5rj8HEEwpHZ/o4QIa7EN24",
+	"FIwR/eBxk4TUieJRcIyXy0elBLi4vt/O6ImrR1HHODSKY5cdMH8l3I5xtf40/NPsakmX1rkojilK3spr",
+	"Z8B+97wqyvlQLa/5KV7HPSbjwgziu/fQEx8ajHUAX3yhTtXMyJu/ol/7MZE3benicUK3yDnhCYxDjUPV",
+	"c9jJAsqXnxIC9XpJoFuxntaCPMhCOlZGnWbXT+bmKiVmGLfi+sGBs7BznRXFqOCKYscf2xT5cU1Ocfe7",
+	"lw5DCRucRGrHXtAW9GnyNT8hXofcSXvPXr18voG/v4E/AORzrqqCAbADgWF3kQxfffflKlu9+u4L+O/n",
+	"8N/P4L/PV9nqDf33M/jv5/DfL+C/8NVL/C98+xK+fQnfvny+wf+5pv6/G/gf9ARt38B3b15+OQub+wXu",
+	"2fXQ3G4L4/c959XaB+JGIBzEe+ujCag+L3jJyWn4IHQhc6oJjRzh3mtZOS/zpuRWBesXABCwSjE4+4y4",
+	"SdEIpqryPK4ljX1uFeBnsjCdOAbQFbVhl9YHn1/5FYooYEhQLLkHEFeE6UD3t48kSWHeqmgViGDxgLOm",
+	"nJzRm6a8VDAedGNwFbvOIHAi8/XiY8XMUTsBZK2xw6TRZfTxLrTc2ugvsPh4UTqVkANykYAgLhKYVSY+",
+	"dFvpOVZi2e7jhuUBb4qzNkz5D+RIB9VCGneoI2vvX4rzXVOw8yvwcfloIMcFwNohLYRaH5O1Ovf8QVx0",
+	"il1AbsubQRWtBQ/ckiqTcypRJIpPTIQpiKpYL5nJNlGoA/Jj3QHcYRVAqLeROc1qLwQwS6i84b0BANzH",
+	"Nrw6sBzq7tFpZOBo0AW165YrjpfwuFy7Y8DcVct9sgBAd4+5vY5Gsq7BenRFDgOLANSpzrCOcmwavnrd",
+	"1RQyL6S6rb8ZavZP0ooPPb5U5L9LOJHC+B1vxoRLF/n8LL9vgqZSxfCXvGTztanWAZP0LWCYLoboYpIS",
+	"xhMpXXXeEKqwffkounAAydBht5AfK6cuPTq4dAdY5mur1uEhmlfXgByV46oGVVOWeId86ZUM/g1RH6xu",
+	"xGwfth8jW+kZ8nbbGo5sbvNLFaP8pViNN4rmlDqet0NDuaG6k6VSoCCZugS+stHq4KO2wdxZAdz/LJn4",
+	"asN4Tyg2T1ApYBiO2rF19ALt2wvL7dwL2FanHKTcKnXApwMA2jMC+KGYFwBSrshK5UGLZ2Pfxktc3sZA",
+	"+LSx6/ncpOTGrgtVJfcuYFGhCDoyHbl1BU8rwe0yp/nBvSMLeg/srH/5Erzz6lfpP0kxj1/lGep153H7",
+	"7PerRTEap0Ne/pTCdYAblOI+JlWcwsl2a5PzGCw5TivAmGx5bpU27Pbmy4zd3vzpy4w9z9jzm8/cH26+",
+	"ZB0ETQTQf2aggrWB4I+I0zJd7m9WjaKWvY/pdYr48LG8UMvniofC15ygajadnfUzjJ6OEEWyIGa4+5C5",
+	"jUIoqxSgGApNSK2d7cYKUVAJuVcGD4wTEJ5/qhg+XE6l5YjsivWF7pFLqh1FP7BSHkRHWHddlOoE+WYZ",
+	"BktQw82ZQdSC++WGvSI9iSz/NOmcVzBd1JdhhqB+eS9GR3zveyr7If4tyYQRk4EfyR9bNfeilQBbJSp2",
+	"hgG6M4mf7/vItYMIsYhPB87PhgwM5h9OMIjAR+BrkRXb85LQhWCebZkrt913jkgKbkUgEXFkvkD2o/He",
+	"FxuV3MDrZbveqU07NYRZaIgSXJdyxjX37QndN47mGs7r6NRYCcGN1VNsckni4tDpx05KH9yNce9+STJN",
+	"L0Cl64bk5zUWQI+4oEopHkTh76KjtrOwAIkCnzBeQk7pHSlZPj8P64o8en3LeXaqp1rotdf2ZneWKk+c",
+	"guuAmFWRS4gkB7ugrCCU8RRicsbR4wtska7ttC0S4iHpIMAuBcEhM0/DDZVatme/c11F++myIftYtWN0",
+	"raIxMNzDEBcxNg96GcfD6CDf7BJ2JyMasxdxJztkkeLKr8tEZXkAGDFwqxAQdZBreinzfIEZ4XHlWgnq",
+	"wfWRhSlFl+pr+sRAZDpZkozAD54Z5lXT4JStIMoWzgFxjLe6H5WUhIXC0R8BC/U3Zf+GPswFOkhClUI8",
+	"SFXws7fkhZIZ0sdvewqbyNnDEWL7/dN2G69UvNVCMIhuyTxaJI28w5IJC8hsHBdwFQ3i1THL0qg+BuFm",
+	"ncALP6no5taiioKfh8QCwMCWTk+GAPFaAPqv2+89VFQN0fzj1NQYaLjaMqNABr9nt20wSy8bHYANVdOF",
+	"Qo0AiQ8Ai32dLveciwIDeOaR3gSWuC9U+rS14Z8q4plU8EE5kuQ6YluXl8osCFNJlRJy/VM6VTSzluRq",
+	"8DyoBzLZkhtwjxm1Az+QuzDrDZ/G3fzatfyaCrfme6UCAu44Uo5SrXeiEpqXLBey7KF3daS9IgrfBUnr",
+	"jrU+xCFHsbpQ/FtVEYfklpWCm9Z3FrTCoJ4k8NHdU5IOhEKtxQjWuKcHVxoweBZFQyUK5iE2r0UNCIpL",
+	"qp1IwnN1S/1chuDwWOOCV8wqwUQFufNCHMAOgsaa+QYPGlg9iOjoG1GqE7t1z0Wh+ckMikNcq9qGKj2J",
+	"h2RY97WPilKtVRPRizaAHKA024AQtfdhiSfBNQQqtsAevXQ7JJVJfwitMPOKeHt9Wmdyh6QjdYz8LndW",
+	"3wqa7TM0IN2se7+j/OpUCSjF/yiYpEQg18WQq9RsrkL06mT6DrPhrCgFIAYEUD7NODtCWW38yiMQbM6D",
+	"8kqtNOEkd+VFpLjGqsWRPJuRCpXpQLcE3BsElnQdLxSKT5gHMM8onLtVdR0vVIb4rK7BXRfTHlAvTAoS",
+	"3TTRUhHoF2y0N/s00no0Al6dZ1cnd8f9FkboWa//NGY1UwjOkMwwhnB2x071UDFdflpQoXhAPIAkkf60",
+	"XUihS5JrPqRGXZzl7gEMZh8H8IJYTY+5IaD/Ay/KBaq/gowvUO4cMMQWTb9HiN1c+3aPexvarskvgLaN",
+	"yCBJy2/9aheQM1z+2TsEetVbq4XN9/2r/ufxhrn3sJhR4ZWaxXRcdNbiHJPL/rsUp2gIfCkKt78JHbaT",
+	"IxFHnKW8IKvKIiPAoeWgyhcyKygPJ65E++S+SXolTI8HaZaQ+t9d8+ngecoso847qUOd3e1sZfKIIkkv",
+	"LRzK/Ls5B0yS+k1P5auQqLrgmvhcog70zeePwL3BmUzk0i40jCzJHU0A1j0+LbGbbdhJJIyfx+uoBRQU",
+	"3b0qPaRDBVofZOcFcGkCVgcfnvsVAkakqiIoyCFDjpguIlnOyl1/jeUfH5G4/ppL17sPle+fMqEKpMuz",
+	"Q4FWZk/qk0IeRWWAVFmuCpDO2Nu/f8/cPNwWmX81XCMi+XO0N2E59l/H8B449RiemWs9/brB99Q6dqpN",
+	"ZdEbMo8UKUQ5YU/DOolgSDOTGXiuq1DEb+VnEqc8Y1JaNiheLaRIsEwzae4p+LqgGFEIo1M1E8UOKlhq",
+	"2yL29QzYhRMGwPRkJaQYuS7mGLBhoo+wX7vv33m0vyEdmBlZVsYsAAyscbbYOr7vp66I9+o7yN2A3AzI",
+	"vZgVZvYaYviuDzJ7zU8vBZadWvACLCgbsLh87uWytImNjGf+JQxRARED1UUPgRE1Q81f6UnpaUd2Czoe",
+	"XWY6NuU1P/2kCWbNU8xeVsXaC2ClOgkd/rbnuhDGjv5eYnH0GUGMhdrd/ESheVdXvA+1G6JJmXGszDnY",
+	"/VcikuMmw9DRPd4rq+YZaoZmarCfVR10nCQwjmkxPGslK1+vqkLNbugmmI7EfI0DBtt6CBVe8hGhES/8",
+	"CrNUE4aUnOvimWFb1WiWK+1EvEHMJz0u0oLkAs/HSdGmzHYpDKbU6mBfjIXCPaJpRnUMOKJEEDk9v+3s",
+	"sAByjX6zVKL0kmlTetCiT2R1WPqNFlCYNY8CbEEuB9BiyPV4hlITnk9n9UTQhTSWOyHUb0WL9gTw2uip",
+	"jtkptCx2i8ltRmW04ScgbKTpk5VSmI6/A0rXVMqyjXBCSZB7okbEkyxi8EtkuvN8QFaslu9FaWb4saHD",
+	"QKbd42rvWoZMAXcjycT+hsQY8XyHGi7bIZTXPCCmjjxteVVAQpB4kJzKW4yxBKbxoOYCO5liPTO5Korh",
+	"hJ8ntyyOvOpJPMoZACoj+LL5iZ8ps/QoNGeYez1axQxAwe4RzmfO/Y+kWXdxBMf0b2XtoaXdKmooKAR3",
+	"oEDgaTCh+7KJQBfSAIRg9DbMSxoZTLI7wyWfzWF9g0/er+uQ/TQ4RRu55x03Hi/kdHzlYLhlGetWlnZd",
+	"iF2SmQCvgpAEf0hBrbt8F0KmTLv+6AVole8h9hv5eIP6KisLMMjjF5Qe+URumFvCAGOIEJ57PsiA8I4Y",
+	"qBD3jA6Oq8SBkQTAzT6BYZwWDeZ6CT5GMaPEI7PgVQFLFAq+wKFhC7LxY4NH3R7jBTrB7R1N6h/vM3b+",
+	"pX3x2pq/RK7PDBgIAC+xc6BH/l4eneDwBcJnH2WFf//ksx6edueBaFNCoHn7l+GB04xN0uA03+jqL8mU",
+	"zTV0fGEHzY+ito+7bt35R34tk+bEQmqRW9Ut6ZKyYPghWurAfqMra1G+ltkSkgEpQfAGizsKJPcesRYL",
+	"YIeyEAGR7D8jDDSxQZGcUAgjjoSE8nLruOWxyfe+rgFne1HWYHtjJ15ZUYAsRhllHu03+jpv3KTTBTqD",
+	"29yH6ABccKdCZ6vNymh49RUQSxmjFH+sE07hH/0S9bCwSlnIoos9zm7cmJx7QiSlyqJoC9UBjXJi2tyX",
+	"5AX2nEy5WIDG/wI/iPa1F/mhpApjszr7eZ/weMSjxiDCNmQjoeGBEjHhIkEuE6HZzgXzq77h50Rdgdmx",
+	"NTtR2fIcw/93UieQoSNm1Da22r1RGD26AUhLDHepm7o+35E3sijoZiht92wjdhJqa/okTV6d06oc3quI",
+	"aBgiLwKgdPJ7CoW9tPSX1Mx94ZhZ+rhqfkKQUTCDgbGETuyk9GHuWb1UZRHNZxFbm0p4UhXmK80Odwm1",
+	"lGIDQZ2exFDgRq5YG9Q1s3LDUdqLSSwjSWm0h5pXh2eGbbg2S8i+EkVqoRciPBwPWzsCMWncQM95x3ye",
+	"yrXP5fNuZZMmaNcGCl2INboy+5OqpcjbgvkHyKMirFD30G6lheCjJYT4VoifVTR+vam9PXkOtFoo1jrn",
+	"NbdKTaJO/OzaUNt1l7HHgiCUo1UEWcc8IPeVv6QUYzePhytVvvCDfZiLgkqRM6EQrDvGNlgyTJ4WHpha",
+	"y51CnCYJ4F4oCPc0I2kksGfPp9qD6j5ZgYSG+xfe5QH9p6Sib3ikDm1HmrgYUkLNFgp6qp7JKxaRuVX1",
+	"PAxGnEAb4pramXilyBRoji+3ok4CiykC/kDKsDF/ux4Xij0PVqUTGkzLS+2JZ8OPTqqYg9nzd0SQ66Ap",
+	"T+7aCyz9COI+RgCoskjsHtYNa7CENj9gGckNWWCJ4WPIlYE00E7ljk0pICeZUw5AqFUMHdAVHyMhLKhA",
+	"SEg3sObuOrCX6PGkDQO/gmEAyxMmQ/EX6PUdt3JAcbG8ospLW6Xseqs01flU1ZoiDlS1pnj9kiO8KTLL",
+	"EPGe7zENkutjvudSz3GThsk8xlOq1aYUx4gFWlii9pFwIbRWC6LGLlVEylaqTee6GHpGzQhos0nYH6y0",
+	"pbgQqTVFgvCr7yYMlfndCGuPUqFWW1mK65BzNtyINa92pfAW2TFeoKjTuVhXl01CO3PqV8trEUciPEmz",
+	"F8U6OW7UIkxVLfpr7c6hs0o/eFjbcMyLZxCHOskVt+tSVmKN9sfkbvaBnaJctDUYSIvQj2wn7EhKjnU6",
+	"2rtH9qzaPLmLd4ia+UDv5KHL+iIpDt9R6jaLbu+wu87Y0QN0uvWeomqGTkRQvJ8ZsubYk2JHVdk9KA3g",
+	"qIwVd40bKHzVKihwIUQa/3qs7IzgnrQ6zhVpcIC5eoes1nyte/jnHV7Xur4mTPGEtx6kcPLNhN7DtOIH",
+	"omuqNdwvW+TY41FRnN2cKDrq6BGBdP/HCWtfFQ8yZmP+2QPhhoTcQo0QedscYVHle0hsiWQB5zaaHcPN",
+	"4c4pX6yU1pbglwx1y8DwkzHOPKRjiFAPwQmAG8rNgeTwaIBCB2Z8bOxs4miDt4FXSBDDoPMIl7hCiNTS",
+	"HBLyPrcMVzQa50HJOKiCzPdeUnd319TqIAhz1Vf7MvwEmbaA4ID+Uey33Ues30X//MuUL4HOMuxeF48c",
+	"J0qrpP2JXQEgO29GH/GkklehOpyqfF4/t2zPDcsV1teJ1bfiCeUm0Ghct3HdFpqfqmQGKAHhxCsJmX0L",
+	"HbLnRbzs6vta5FYU6ekNOtoMEO87GE0U5JlIfUfLk7Tu/vC4H2UO2fayqa2m/GtPMYgrTQI5/urIYI96",
+	"huC6PEcv49yAW1RUQsfcK5TdbaSd8MAn6ejcQGzX+LR2ipfrC6LgXDP5o+CxwGpEPSRXeJ2U3AIF+rMt",
+	"ONhJSvAmxw7xotT8b4O+a0HCT8QqoKzoRa00gdHYgYf6/zN4MNc7Yew69ehRHiqXJfsTOx5ZIUR9zz5L",
+	"OmbnqkO1ltNhrG/dul5DS3ok12DKjD6Vm1KIQla7DE0usSlhOsy/ASRcC6zBkbTiSROf4zADv+0HL9E1",
+	"uOIgp0xM/NuqoKCaC/pkR2UMuJ7t5fDbSwP2zusCe4orkDwIn5dm3ZVTR1xmPiJE/7TGmrs0hwXe4Ma+",
+	"cXJOzBsyBxoZaP4Nr3bjAAQPh9yjCpzdAAOTti+27W/IhTQUkhYYmr7m0W1Mq/BAOD2UTOa0V4ZYGz6x",
+	"iJTbyzciDJLhnONLjOH5/U1YpjQD6FAC5kRfj1NNO6W0UlGuafhZDEZN/57+bRTa6rFnu11m/RlEVyxa",
+	"XapTkvcIdl3BzdktqilJb9+6B5cKR1a8rmcollYca6FvwjhXKJfYBazZd9Nmp8aTkjF2RFNrxs0BqmRm",
+	"WFkiFxg9QMkFWhisBEMOtP4hgqdiLB87uoMOVA8qu2OFOIhzr2iW3078w9oDSbW7S38Kv3R22/8x/Jbe",
+	"fnhA+YNYUyzhAH7b/YTPSM1PEyuYH41oVUyJCMi4/iBMmys+HZ/o9q+7lgyPIkHFWDZ9WXbOhWLZPTAy",
+	"iYibG0gGuw8Coi82MhIaU/rk/HrJJiEBVCISXd+W6wbVkyCEowwxunPnGLyWqNoS8BLrp1OVhAzDNz1S",
+	"MUQKudujuaxi5r18z6s8pe9ygEjtfA6eQcaZEwnYttFgA2yi5pIEHFanrxbYCI6L68r62oYRnRrUzPnw",
+	"9vp8Adp4RuWDAC4vD2LuwEN/HG5tsBx2ZhW/JrnSxVWAQ8Y0x1iYILkiAVlPYPJa3lhzh9HcnHzATgF/",
+	"ZrIOYA3Pc1Fbj/pnIWrCB72oLb2yqYjFZCWfpaj2jTXJ8iB2L/NDBen0W4zqQLl7jpPyeUyaDvXhL3mI",
+	"LtdZIWfkZFBNrqrCJyW7+c6OvnuyijBH4GTL2DFwTUPs2GQj8DF3KsBfAe0Ya9hvziznpayFe9vZjtfu",
+	"X4gZdr8X73luyzNTFQSb+7PNOh1gVulJGpH1WfzmzNCkOQ62wAjJ6dRefJ16Z7zkq+6xXPHd8gHb8jnz",
+	"v4o9L7ojXs7Lfp4s3QP1eeBcZOWYeWW9fuArk/WJMVsFOnCMxwhRre6qpiwhykxHMx5JIvBGYycDwJtH",
+	"FdkrdhL4JPYiQDERBzkaJlBFGZhV6rDeKp0Kw9+UvADLL0VsQNPijgh5UzYJ7LL5YW2JihvEDUOcGHLa",
+	"1EPSxAI6XpLEBCDSZHkWohoBqFIuN2dGWB+2S2HHaJXHKuv3DMApOlgmKNxLQxjo7hhUWbhrncSKTaO9",
+	"Pg7D9Y2oBbfXvKb4TF8AboS8yvHuIsBQt7rktBTdHct3nF6NiGU6kpAzD7+cuolGgseqNFyaSzT870AJ",
+	"MuMLMD9ujYKdonWCc3CaYK4vg8GmPFhY/cu1jC4mWOrHypHaWlERwncnyaJF0bpnRr7H00PvVelkraPj",
+	"kKinZGwjzopgAyClHhuHyNw4Lm1w1QF1wMO3Ji3wJHOx5t6A4P4H8Z5bpW3ltFD4m91r0ZbAceOGv4QJ",
+	"TxbNh425eeOxQpcXzG+9G9jJdS4Lj7s7upAdQ7+wF+00+GSh1GS1PKakogXlhrpDxgfIeiWJBqtIU2LK",
+	"cLrRgh/W4kFUqSJXba2q1vfpBHXTZgW7Hzo4xpNFrJ4KUrfXz9Q59STXeMpvp3rwpGFxCFgbmct45Gy8",
+	"3+kjM5dOa9rzKvjhW9cQM3EmeSQiYk45Kgl51+x5TIQauMSfBbtpcJ3vCEAK6hq4Y83YrRN4nqcDs6Zm",
+	"/j22Ak1M72SVmnrlqzld1BOhEYVuKRW7D0dlLNs6UhAV4R0OUpbR/UW2Iwq7no0WS9DnH+aVNotGKEA+",
+	"YA++vpeotCzypA2yeIyw6SgwWjStR1DdI+zTYudAAl1Eb46Kuoz3ijWGAldqrXaaH52QaYQlUbOTi2i5",
+	"DnJnD6fMCAsvvqDoR63UMRrq4qbRVHE5ZsfrBWKV6+Z7XkdT1z026UX4UCxI9BLagudhGlwBBn3lGkK+",
+	"0mlBAuwSYUzVokrE8S3J6nkaaM9sdUpEI3JLNX0EN6hNwiUPVR1PXFpMXWObgH963zVqScv2vK5FZajS",
+	"myi3s+sCubN4F0+v9Cxgfkf+UKfzUbxzAIOH4Kg6QKcnNDsCKRNN0XTiV9LdBbWLBWk5CZijpk0mbFJ2",
+	"dmpsUH7CPNslqakLypftuY6Dkh8bY71ycRSWWdjtVOronLzRQc2FqI29kyd/h1oCWO1lxbbyoQsVStGY",
+	"8TivFGieGhRJ7n2SSH8MyL3xX2afyZy8xrdHXpY+uTFVO6wt9FM0UQROkFQWJJ0tqtY1ldoHY3cLHwB1",
+	"EJ1dQgcMD0e8goo0WPEIKz/zc9YiPhVqR2oksj0w24DIA8xrdCu3S7jv97z+Ls5+58Rq9x4azFS9DpjB",
+	"+4IUuFjthS18pWIgUIuCH4ao4BFWlDAHAbSqrHbrS7VVPMsZf36VgDCrjMtjMDXSz756SLr2pWFHRIzg",
+	"bXYtZshBVrwv8zcfD7rWoo6qMH48NMKi7VGFzOet0oBPeMWYsWeWHlYgge4190m8dM9HhECb1S4jScDv",
+	"eMTk9ZPTVaCWJEo16I2FS6+byjAq+Xd9pRTDH4RZX36eEIoc5KcMqv+g8niMVAHqRGKpRUwCHsDZs54Z",
+	"Vhw6zVqG3V/wpTDiN00ZrR2aBb87xHg4vU27N3u3txiUQPJRcHKToAnwbB0nhztUiKtGBDf3Sc2Le4h2",
+	"ydoYGbJysEIW6ABDMBB0sNh7iJYJ/fKdFqLAUmpHgZE0ioLrC36+94WM24LE9yxvdJk5yhKnvOQn+Lu5",
+	"Z4WWW5sFJKjKV9FFsxI9OVqd7qnGF01ZVTsnXHsbE4Rc1PeI7ZGhfbRSp4CFwHh1Dtkmjkt09LgKJEsQ",
+	"WX01aCqRlSNENkwRYtIxCcEbKmGwyfTPRty8wfqYy1M/G3yqQjHQsU1+vij6dDVc55dKHQajNhP1td/m",
+	"e7InpLLI88aynXL0VIoHUWas5pqXpSg9U4azuyeE94zxHKL1PH7fM8P4e2numbFC1BlzTw1gwPD8cM9M",
+	"3pQYjICfww3YuHEw1axNq3oQjjCwFcatCkgWpg6miMJdgBta7BV04T6HzcUuXjQ27q0JaZEJA6c0flPU",
+	"qWKaW3GPV6fdbywqQOlT8apxidzI7nmgm+/EdWEu51s+YRLn8lTLuuSVMHGcRUiL7EaA9OhtUfm4bkbn",
+	"KFT+RBi7QOuKWwxzvbx9PpqXa8HXx+Nn8RhkagTAuimLqAn376Ieha1c+1I+EKLjhPvReGLvbHJkUpHF",
+	"dLKKw861I7fnHOUnbQTMshCUrwaYCXkp3ROceXM1Ga+h7ETrHxj4k5YE3CzDooEnNY0YQdgzDSLQHIY1",
+	"/E6cPIi0GPhvRkkxVJfBdAozXBnpNEzYx/PvTD5xYj5OZKRizYwqz0Vlp6NcAgLoBKOcyXf6ZTTnoPEG",
+	"jHSqazqr8WWHxlFw02hRzAgvhXZUm+cqZolBNgvbr53ctvgjIMklKfPcirVRjZ7O/3iLraby7JF7zZee",
+	"2nc5lsQBrGtGvCFWoUBGBz58H10po+lSHWackJ7OTpsjjN2Q+kbAf1oM4xpn7vaoOn2jK8fe10VM0/Sh",
+	"1N4N2OjKdKrHAF42vH1wibFiQi8sPeF83QBwY/fk+66jdtOzDgyCjxTr0lmPVAM3Gayr9xbRhaer3FJL",
+	"eyRxTid+VpGwlhmpfj/KgDfkDatjOmoMlId3kh0aKe69AxJgO1fXp9FSziDZJNOa7VshqjdRteVJDEd6",
+	"Rmz1m5hVFSwtGk0aF3QR0VbbHeeDN/XaatXEK0Hvz61eDbEyz9C13dTw9lbKsiMvRBfKFJ/lKHLqXsl8",
+	"2n78gppBIu1RJZB9ueVQPZ+5NpWxmmNeTFWgqqwdufBTIg/ECWIYU7vMwgufxHEm52DCfyNNXRLvlL+K",
+	"dV5yYxbgMr+Vv4oXJYVBj9jVIt+isELLiuvz2lgeNWXhv7clW3pIXZsGvDC+F8krZrXg86uZOLX8rfX4",
+	"hSP/n4con7WboxwCJKAO7sjJQ3977x9Q1uAU+mQR26Po7fL49y02l+Y0mk+43gPEO9lhppVqqHaF/T6m",
+	"3tXbvSi3vTS4xlpcGpU2g1A3ibU2TFPXpfRBp5ak1xkgKzjMIyBW3qLacVUWh9bygU/qG19Rs+vgm90V",
+	"gBS3Hp9DaxxywUokcCjqVB3dvTqtt1ynxYq2GqK3Z55EZTNQ3B+EPg/VusZS3klZuhkxURWM0g/UqboP",
+	"qV3ZCEXPfXqEKOUHwagCbVALYfma8eqMrDQU6ZU1Eo82du1aub80vbjiYdXJGbWHL1rVwQTb1QEDbLaV",
+	"xyRsdrLu8ILnGZKMPgKIZjd7qV/QKVLRycr8kAzj4IaVXEJA1EW/TWeIKS0XITVo6VHGh3T5tjkeuY6E",
+	"Ay2/myER6tGG3UtX7wpqTPsLE+mhkBTaQzXohhA8BUmmQRUgTFEZAp7yFf8ATdNN+57dhmg+uD1QVR5m",
+	"3uT7tj2WgY8AtT0BGY7ee+XYyPLUmhjJUult9DL24AGQvEJN7QAajEuKk7iXtyIBPlgoyIlHRVNaRtgt",
+	"I+MZlNyiAOmULwCic0EMQVAv06l8Dz5hwR8kenRGBwIyRrR/wOXi2vpMn5Zh7rnB+VKCI4YwXtZLwzjR",
+	"jSqdxPVE9QSpPlu3fKA9KUK28YZrUyKQ1gCf4InK9P3ba/IdBa9S2WEntKTggwwbjfwFvkFvfsKKkke3",
+	"oq1u53YyFKeA/b13fysFh3C/Bz9edzseuS9TaLdtyz9GMk4/fiG6tvhcOJKwlWnK/xGcSqMncH6SKtfV",
+	"pL6DQ73CtkurvVTFWsbwBZmRx6bkVhS+mNseqk/7vVRbxGMOhDB8UIfuET9UerNehdUOkbYoA+/q63Ge",
+	"dzHS8bCQLXUUhlkFkTBGVFZU+ZKaDXFboqm1mI5P/tZYefQ6sc+Yu+hIgUbhFcBRklKBwbcdpYM9nwNY",
+	"3rkEeDx+YmFJ47Fph9MEEK8/eN0lSHG5li7guZDzy1/0y9tdlJHDpaC5R5d85GX5dUzVe4ehrMY16N43",
+	"UtAgqcPrcGgVfhwIfN7okmCvIxYxrZp6Rj5KU/fNXYNKBgmvwyIXRqzIJfUQ22BVtR6v8bpaE3jKJdKF",
+	"/E/8CPb0pEvFzjDf9s1dah6ANaUx49H4gcLnvUICg3kO190xhYXtagkiSbZPAJAVyH8CJevxUFdvnewG",
+	"kYEm+s5ReX/uWbyTLXdKmDuEUEX7ZeZ0H/c3CqDqr1xVawOO+ITJ33000SLMb0Iw6Qw16Dd0ktgEumnB",
+	"UoPQRMGjGphVFjBQJox8gl6lm7feH7XY1CfCw+bmWGNq1gIt4Rt+phqLFLXKKwjty9hGBTi1o3uxY3Hc",
+	"C8Cyp6Mwo+Htbdh19FBa7MZly4YPWccoSbbAFtqzUmwvDZU4HCanDniz4El/u0ki/oXyrsNgAn3k5Rj6",
+	"sg1FdL+DSf145NOYyX5yl2oXd+AAxw+PKGR6efXtl8mf/vLlvFLLYYDQXfg4PlmB4Qsh1A5Rz+VuP8uo",
+	"Dp8/xqju5PAfqr9SAMcCm/o/+SkpaXvL9D/5KVRUruOYpyYOMxfw7DaNtQok7MLcsx3XG74TGcNqkFAD",
+	"DMNc3Q0AO4g+Q9YZOJ42vGClhKpQI4R46gp0OXBMtPE/TVWXzW6aGmkL/CKi52tVH/EZrN8ZHTM6puec",
+	"M3TzqHNW9ePrA+20TFUEXhL7ZTzRX0b1dI0cr92Lar20dNncto3eiRieSxvI3QnqVBqDuOPF7y9CazhJ",
+	"olKnTglRYtU9r0DNT4YZyFCbRt8gsc+NG9ZBi49R4s/8IMwPNn5hOavECWLvMS9d2nt3faTFmnuQBILo",
+	"gOzY/PpriZHCvixf53ptMc7kpOVuh/aRtlSlk8pk3z+aLCDkZ/uI+kFYFzSa+hEi40t+BlYBaJCsUGzk",
+	"2aNaYUMolnPcbyKNEfH8Rx8HYWV+aB1n3UyEOLZRKuYi2LJELnzFvYM7tk6NWvQ9yqHrsRP/so+vY25c",
+	"DABV+jQgJEQ/4bAZUVqMw/z0bZh7XhXPjDdlYt5FYzNw43ncSQtGHNPJ3kNzO8jvkPbJKukOHL5x2wSv",
+	"0BitNoVSG/33B142YloWwGZZ/EnvbkbdeyBKbr3w7isNTQvf7pFwHT3iifiZ2GYIUHAq2drk0hhQA/Hv",
+	"dSkFoljrnQh/2zWyLJXFy79XjRFu89cYRazbSIL1BotC+r8Wkh8V/MtWYlmrXHOb79cbxfW8RV+ZUtBd",
+	"9YtOXnWfNJY8JeHSXJkPR/HC6fAyN9BPdTxaGMDFBkWTJ/1phTR1Y+NFsB3nqDXPLciDQhtWSANpUHeo",
+	"TBlZiGUZh1tUbOZ/sNNcVusm5bwEUZsZ+avw5i/4IJFxEcPAtwCKEfW+LhJonjQoUTX2Upa2bkqENOmx",
+	"+gAWGe3xVIkEcuhCUexa8BOibYqgxPkgQWSBdDv0iJsQvQP6fE0A0OyDfLzPfT529NM4skMvse3qFuuM",
+	"61gbgcJpJ36PYt/8O9CN3sNiMhCODfjU8HeAQODmMMWuqdLVzY8YTruYZdP3sA2IYhJHh7rgtcHf28wQ",
+	"VE77Unlbgjp2l2YASQW4jw/ZKqXddlCmEQ/Fh6M2u32cHz1VcJSvX5wOOIkKmjkvyyhv2W7Xmx7eOyJc",
+	"ZKtmGgjPbdTNu726CgQPBKQPyxycAFkVwx9tQQlJVicgzuhGkcA+X9/1ZVgjwbOyLH1accbghUBAHV/2",
+	"VpVUs2sjKOYGdcOw25gGD984Diveoxa4dj1Gw+wg2GNREjl8kSJjN2G3CETz9tXmQpkIkMenRO5u6cBo",
+	"JQqnOXXCxgdA+p33rMUUj3SdKleImxfR2gzm6Pu14cF0cBh6xfonPN40s546QMv1M4hx8FluI+CGrd9I",
+	"lOV0RpQxfCcwqyL2rGCsD5Xm5tr6KgRdkAbvaQrXqkPq0dfITfOq+F2MK43p1WRe5GUZEhSzFpYREEBa",
+	"xh8lGR4rJNg+AgCFCrDujEPxDTTQBANlXfJcUN4+jBIdZAl2RJKF9wp1+efDQ+Rcx8+P/D0lxd192clo",
+	"jPH3MaCc6wMiarE8BJiz3H0hgdfRNrRBGLAtpnMZRgIf+GK6nOx/4rtBu4k4Uy3KP4U8RJ6Oa5jvMgaQ",
+	"glTq3WXsNXlJ3/pBw+FstwLdggiFAbFQkCZGIIFk7YHI+VIUa7XdzjvGt8REHnGQ73h5iAE4Hy4gogLo",
+	"4VVOPPwyC73HNvEdr6woXlGm6zAk9MTLwye6dTQj8zACSrdywBC/a3MEEWRE5E7f7hZ2VWzDi3Jct0dW",
+	"w/IcV2WbzbQBAlX5IS9ZL6I4PHkp64yBNQikH/d3D4XDoVAPhXZW2MjdL9g4L7LLDgavaQCIECG91A7Z",
+	"pM9qg7yFDrdxlFqCwQw6pr+uwdmA/xKlXvf5Jw9cO03WuH7e8fNXEAL9jp9fYIfv+Pl76pP+8ee9qL73",
+	"nQ4tWO9A27ragPVOiANldPm1HRHBEMt5ogy7b9AUD1FXwACaKiodUnfzIzf8+EP7jbti8l+NoDBNdDX3",
+	"zPzcipsw3DWGfn8734WI2SUlJuOl7OdekKEpPC7x4Mz+u0Jd1Z8P4FaXmyn+2FTSmpt3PuR08f7A97hB",
+	"e6qTPX7DC8FL4307Lb/hWD0YlHxDgfqt036jirM3BQQkiK0wBra+mxMn+WRyGGlTNzjJK9bp/Se40mhR",
+	"pzMVWbCdQqcWNfw+VWh1ighemEpFaD7zbsX+/EadoiGeFCs6zVpDywynFSUwHCceNOjERTdpxktw4LVV",
+	"kQ0HkWBOOXosWDF0VvXSq8RDF6usW28CX6246XEBlBPWfEh41o78TM8jiqAghH8iHkRFCFqI/VEo4Q0/",
+	"EP+GgFsIBHCC5zoquKewP4OD0Cp2FMIuyAZ4Gqip2S80ka130/mcF382nd2NEhjCIxKS8wL+ehX44ql9",
+	"zGa9OcMwffp3D/14YUHfvs9F8KV87GVd+ajAMz65kpd+Rovgfgp+foYA6fcsL5URRWsVxRiASoHbdFzN",
+	"D5TchZifi9FN29S8iM0pYE8HuDurwLA59wpOQZKCUh/3UT0J6uqF43xHGsui9GZAkE+bfhUDnPcapOm8",
+	"FFwD5gHk9ODb1kvt6nLw6Jtg3VPdllpBmP3ZT2PLUXqJPH8aH4PwlzQyBwByDlMIJcwWzqJlA725fP7H",
+	"P0ZyjpSx6zRYLfwcx7/eQ9lKtTNDcJfh58kjJIOP5ZtSZNhLL7oTi0Zn0WDjY8L7o0BrInckNhOYTwch",
+	"tIiQjX4K95oCbCCGx6gqHqwi3tt4YUpIrjhITDY/ou0xiGGGn809RuwS9GylLHMaFiqFkJPOqcRo1jG/",
+	"xWrVzzB6/ize20nSexDayBhedt/Ik7HbcczQ2EKdCt/2o4RCloOrPOYTrgdZbVUCS97jG92FHUJzAZ0B",
+	"FfhzZ44BNRDFXhWs75ECLHBIN71haB5EOekoy1IehdXCZD6TlR1kCeUkTAaIiqbbinEoy+TG2JXCsELs",
+	"tHAfY520nJeiKnzZtBv2rdaKoJ9qrTalOLJC5c3RnSL7rzffvWB/+eLLP/2BIEb40W+6KAtambFKFfgm",
+	"+IUFA4ujcjflm/8X/JcyFxVqRbIQlZVb6d6b1V9/+Nl7qvEvkGRlnVi2+g71j1WHPFa3N89vbj2uM6/l",
+	"6m71+c3tzeeAsWr3QJSf8lp+ioA4WAJDgFbjeDjg0fxQrO5Wr6SxX1MbiOWvVUWoL5/d3qZoO7T71H8L",
+	"cveWU62jy9+8xl0GujQ+Q3/1s5OisTe2EUYWuM8bpQ4Zq8QpVHmAp1KZyGL+yg8CJ/Q7r+WFqs9h9qxS",
+	"JySLfC8ozCx3DQBCA77sHtWnvzky+ODGsFRHMr7aN9ggLLjmmh8FgKjc/SPCDjltL5jOVneo3gaioyiJ",
+	"lk+g7QS5GESxt0b7P49t9h9+Ge34Z2Nu8YPt1H0GABHCRDJoXsOAkrqx/glw+/fMkLujQt32kWfzmoK0",
+	"ASgqNoyb0kGIOjwVWsAP5p58MYZ9efs5Wi/c9XNPlK9mw9sSNuFcc17mn+YNPlLxo3zBy/xFYw0dgDD2",
+	"a4WFonPl1HE0M9V1KXP46NN/UlUF8Z4fa1TeNtyINXA8xFb97LMMC/pDwPyfWgjZ21Cp1P3t+Rc9vMPn",
+	"3Zyz57fZSvNCNoiC+dkfe7B6zylOcHV3e/OnD11SuSioNtb4ynEf+i+To7gP8Ys7sQ1LhoZ6bDBynzZ/",
+	"pmLKT0Bi7wI8KILUuYcQwGxBxekCXmCiF8SP9emF7BRpcvmmEY+hlpIDNg7asO7cbf3jJ8+ff/LZ56sh",
+	"OZAt4h9xCsNg/tWr7z5fJcjt+c3tH/sU9/zmj88HVf5ub/48JrWi+/tnvqob9tklvi//fPtltjpJsxdF",
+	"KKJ2+yEbz/jz286Mn/dm/GXyggznCoN35vqXial+2Znqn+fNs7Ozb15+md7ZLy/P9Pbms4Xb+ufOXN0h",
+	"jSb7S0Bmv+sXouwUW/zsFgw/TtNZn4Jl/x8XfQO/zGYg3zTid+IffwMRPs45ACUFTL1tEArUvnkq0agd",
+	"wIP4e0xRqN9POFygtUC64X9RGTq68+6lK1RuHGP5hP7t5lj8YcB22tJ/ac7zva8WfzXz4TtfzfTus9vb",
+	"bKU2RugHTjr3P37zCd8rKKSNyOXEj27+GCvI9/xLtOK5Dt198t9TFYReF5/dfLGki72sirVqrK89dwqM",
+	"8WIfX7ibkmrR3pTPZpM97vrvRPl+8EtvJ6hhT0DsWNTaWPSnBuhct/VZpy64QU0SiX2nxWlAycGEnibk",
+	"vwUgpieiY279U3r7/JNbx7fFg1sz0DRiN4JhDEtVZYRCuyoR0BaSfvxTCtva6cqRZOih5pjfEP3+zcvU",
+	"9/3m3YfjL+5OhPGfJ75HGfYfiKTw3BE49UjRuJc7+MUj8g1/yVAYcUKz382qKcuu5NGTMnJVqkaDMQ7g",
+	"7CgLmAAtYaLdJ352c9y40LwkD+igffRaX32rgQR/r+cMx750pyFghwKrIOeprbYPxkXxIIlrP/7ef1V2",
+	"cB8hAtXHVLTw2QYEZ5jVKPuqBZ8Et3ryATyqQpSRp6/WCtKBLrKM19To99HTBpJcq33FpMqZVEAr+p1o",
+	"MIx+kQplIdiDFKcnEqVCf45mvCY2oIYAvJ+mhf9DsOZXU8KQM/WoYMtzsTY5d03/cXvzPHOy+u3NF/T/",
+	"5784tlkVR64PyCOJFweY9Fas//zmS8e2usT0ZbaqPeZDwF74PGAtPHdnLs1hjRb+u9ub2+dQf6emtwwc",
+	"VavTXlrRRzJ0n4bf3brWAdq92+oWp2QgQRzT02dTLOz770SvNPYlat2IUoptQAfkxYPE2gePNir47G0s",
+	"2iUNFqxhAd4S6pCBnbGhmmPuDDuMEZAcAWbX26gx/7hCxaZL/17Ju3QB3vgSXVffgEEZ/bvPhqp2otj/",
+	"84G+OZt2fFH+34V4/OCXqAfO9plh7qo8lSWKV20FNwhIoaJKSEchB6tFtPR13zAIVAn0jZUQbwKCeI9Y",
+	"wJmSdDB8L+wL3+Yao3z4+Gl4Py8KLYxhgHxKxXh46xKiIuVgoUYQhqLBEC6Tdju8EZU4/acs8nv5IHys",
+	"Pa6J4Ij80ilk3slXlQgW7UpBiknvYGUt9KduJ3yBhugBv7Va8OMb32zy/ljx3n4KetEnBj5dYMDFOdFY",
+	"sSvkp4GkjKgABkuxCPQ+PtWloi1280GcGKj4YoR+EPoTIyqIcaisuUdDMPzlmenUhhgtZrDxIGV/griY",
+	"CXeXehAEpbOYCc/b8C5Qzyxm+cXY5/NWUAWox226mwPBTLWYoLj9WMFnL2vT6gR0kZGn1XDlAaoQgH3a",
+	"zfaBFYlHTgtuxTdq95G29xtFhQVm7e3zpxw39f5QZXgKNjiI+inO7quiQE3uHvznGeM7dLNBNCc85OB+",
+	"FxVkovZO59PfMJfkw6UXxh/RR3q4v1G7v4P6kdyzp9gk108GVIraLqRE0z8E4y/4S63xBl98lfqO39jg",
+	"bRMguoLsGDbfR6geklD/U6j+9n8s1eM+hpAYQKELNo17psW2gQBIx7K+uP0LRsP4xxozgRHxnqIeorfi",
+	"U4gpQB52LRkkhJpc6eKF6/0j0QH0/Xvxv4n73KEGp1U9ATXgfjLezcOiPL6tEPYehAgAiPJgyLLApEWi",
+	"hbZWZIIStkqLnONZphjld77NR7xnYYzE9oZ5Po2voPWEOc2EvGOOdQJ0qqwYmC1A09X8xDbCnuhEr7sw",
+	"8c33QJcX9v5lwMK8GKnjlbFX330OgYgcCojWjlhgmRkjrxgE8fyrEQiviVE8ansxhmc6aOfpyMAvN0EF",
+	"fsOehgi8FQ92DHF6ODHb4e4BS0WcgzYlJ8QjYiz6zum8TWW1PB4RhOYpaaXkRUHF3S4INK+o1TX6ZOfz",
+	"JxJMnhlG086GQCbBbPBP1egKq+U87Vv01nJtcUEf6S3CzpeKJf/GQ/ha7KAOCR7CE7wWdJqf/oZ/8BJ2",
+	"IUqBSdj9I/i2KjoH8LtuxbcAAuk3wgnDRHiOHs++bAoDP821pJhNNiSKmbzl3Q3+1GpKnvj4k7os1/2s",
+	"zx/pJgWsrP/Ia0RSGIT96zNrES2eGZATPs7FwnP/9Derz1P37J20eyen+AP6XXfrZ37AmGxAoD8zrLgm",
+	"CrY5s6M0lh/+PTcs+y0WsYy7eVHemYI9Sd1dEBU+/S1Xhbhod/B11CdEOvBhAPKr4A+UMNrB6BsBlcck",
+	"u16Z5aFA12KBjoamwtahtkAIP21TbAmtHmUiR3ypOVBnw0nMqVw/Lpj0UYVPfzCpaD0uSyyhk/s0rEde",
+	"lZ+qTq/Bv0wmHFDxT4mgYEwTKZTbf2kfc58id4Tgmq+7IW3K8Jx78il5Oi9cl6+wxWiFMVqrG11jav51",
+	"k39N339cOqMVJcjMKuU0jk0vdeXRzgeZ76FnwPZsFR/Nq4MousRmasAd3EKN1CIgIDka/B9MZvVeYTrs",
+	"f+L801IXL6B400eSuqDv38WqCiND0azIJQieMl9BCopvPYVKCrwW8oigHmgYgDBFsEhjxaTNkOdSUFgf",
+	"IfCeDRDXUjJdjwDNXoiLRjaopwSN5jlDc/PQ3++t0keIJd1Ahe8IKP9Fk0q22gvuLQwvcLBPvpGmVkZ6",
+	"8IG0TejD0zjaaTIdiFdu2Iu3f/8fxnmU/aRCqJOrTRpNhEr+puzfAJHxYzAD6vxah+0PIRuaoPbcAxLS",
+	"jbllBLz0SCL5RoUx8IkCu7v7E4R2Y0RQ4j4iat9TH8pbYX8iOMCPcSzQ90/bR55LwAd9Zp4qWgR3nlfY",
+	"L5hQq14GY3/zidVetF++9m0+5svjx0iwwzDPpzOB+i4zgiay/aTkJ7QR+5E+/Y3+NGU4eAPRlbQnq/n0",
+	"tFPVU8TEfAPT6jzE7iLvlCooZyOR2c2g2HNZPvGr0O7ZI80DCU7xVVG0Oz1HmeGnixPxIGevvltlqzfu",
+	"P69euj+9jJaDisFCATQHur1mmRMQl3OetxRRgn6ZyxVVbkU8tmuWXPNvFF3pCC/zD3IFyyeLC/hRiLpf",
+	"xBhAJzP2v19/+33GXv/te8eB34nN64w1tcbomAoDBaDCWHVGkw0Ek2Ve5N01whgWItP+P/Kutsdx2wj/",
+	"FeJQ4BLAVydFrkCzny730h42aRbZbQK0uBa0RVuMZdIgqXNdY/97wZkhJduSLNvU+nL55DusJEqc4XA4",
+	"88wz0E6cOolD42xorPv1V+yH7+Bp33yFlBk69qNuM/cFdkRsNfUFPx4Aa6JOmgmRUT2J4EDt16SosdnT",
+	"gcdacV4PecKHz2vTkIKniB09aOTFMrp00DfIyCVRqYQ2CURmgyd9RK3WQEKIClJ4C/T2GrFcFBnL9boW",
+	"EEi9RwF++EXQj47MEaDmSU+uCNKqVlAqyb2lzKd/HKaiiPwPM1ExtzBQSnR3XtN7rPH518Jr9REoTHsi",
+	"eWKW1Wk2MSEHhI4f0TZ6L+YmSvx5FHfoZ1ITePOSwes7Xeef6JJjMJE4GiCKbL9t/6B08aRkwpyvAlHr",
+	"BJqGuBeQHcLAN2BsABJwEyIwBMbA4jTmb+/1lnPNi1DK1vWCHwYv1mg9XARBpiQLIWWqJwSCiDX0FYD2",
+	"o2wjuBlhkmGygd/Uhj2CSwdCFd7H3oODgNbx6Z8ssjDm3SKFcDpwYSTKvTiNHXRgvK0az/TKXNeFe/2t",
+	"Pu081xPigXKjISl+Q+CoXTAKm5QudKOI5TZJj721FkFDZMUbVWI8EQpR5G0b2ndwwVmEbHBnivBNEBaW",
+	"fYVGn3YU0dlQtflRZIGzsFYRd1Ao+duX2ZQIQ9sr9kx2ZiGbyVJWWGEnJOTNyonxIy49QPeuCm/UkGf6",
+	"E5VMSxDpx5VQcaIHgNdzk93xuUgGxEok21qBImxZKz6PrTT1WtES5cyKqREuVC0isNebX+mARvikfWtM",
+	"m96RIsbXdNWlNYxHs3U/KmS3dRAmBXuDb+g37o/C8IIBk/5UVKypSH6RppBcYesSvRSY/qxTbtR2zJaS",
+	"xri50ozc1IDUTOk11DfaBWaOPgdzGVh8tp+qeWn0tR9EUbzFNx/GwsDDv5c2HdYz2Yaf0bad89VKKJH5",
+	"/TvuG88tKzTuHmB0DACJKyZlXJnQU9DuLQeVMSeot5gSzK3lVPT1qKFd1zHU/8940dDOs8UmLY3uM71n",
+	"uqwZpRX9XOOzD9NnFfcAgqWMoB53ljoY28t8r2q5l50INWTV7GbSxb4ec8vWQEgPjNDY9d3l0NylETop",
+	"uAEvuDeh7qhjYIz47zq1a94WQtcroboD6KOmzqRLrjYRtMogbopO2cxo5VoLkGYWgC+175RKLkskNDpk",
+	"Jm8dmVIWN+xPL/tFjQIb/c4M48jAzhbf4+uG9xgylPSmFJWV3P3aN16ck01V4JsEWLH3zBE2RdTKr6a9",
+	"WtJSjIGVp+tkfy8EUABkvdLKD7nYQDW35TKrH3QTgIqQwJ1CkFQiSy6LKQuBtCkZW0O/HajyCx8q/hu6",
+	"OjUu/bfw5++QGe/I8qcwToEtCJs0MXY/PG0bP0EB/ydXSSBjKz5d8LkYVUnOtZHOwRq7Mojs7UdhNoTO",
+	"UzuAAS8CenH/J2/eGH6/ZV9w9s5IQHUXwlr2wCdlwQ17wx1nd3QTUKb+8/3dlzeMILSVRKPGzLkT1P+1",
+	"bbf4K11yjqsT7k2zMDAfDDHh6MIHmozQ+cI78nJKjWqr0zX1Dd3/7vGW7gtxvyaYw65HW90wkEf7Cshq",
+	"qKHGkCgtiyMl82vTCRtfjBhtUICV6HJd2k735m9wwTlfgHemgq9nwmtijI7Ce1cnXan2PmmMDJ3bjrYP",
+	"d1x60/M6wEGHQgPUhmnjkNeZGAH0CQ/w3rH1Pmy9b3cK39qPg1thIRwaRZxWJtUNdp/TOL1LPs2lEtTz",
+	"f39uSRbjLf6jb5j/jWiu5djLGDawUWUx+mOfQ/THsh2CKiAo0yNmpZ8+yIDhd1m+rnNX2Ruku9al+5b5",
+	"pdmyGxuhxPosAMnTLInvBXAdB9kFlwmPRCIEoCWFqf1+iKRdjYXpDWY5yvVyq9xMGPN3vhRRHQZhjIGH",
+	"py0rTSW9gKBF8QX6FqI5UhmzgMjTrPR6LWuud9VntM1av1dQYTmgOcMR7oye+4XXZNGQjdtQ49JU7N4Q",
+	"ygVNrjtysoNj74EvxPujOLMQIPYWUBRW0KoBY+iMxHZxDSaC5vmYhfis0I+kXW1VO9IyJdYYI0sg93tY",
+	"BtwFuCMJHQYZVVlqbVgmoes7hJWBzY0vxIhC/yrm6+A26tktHULW96JvC9m5um6lO8sTuk0yHw9VCfBC",
+	"uirPSF3QdJj2Fkc4y26le+/EciCLS09Pa3LTzBySya2kmMJZZyHP405aSDfeSieW/YD19em+ksb4FRA/",
+	"vHThoAcTUItSw0EekjbUxuqcomIQfkepDGbKfrc6SNRu+2p4NqXbjjKO6aBuu7TyHyrTt9Ld46XXVsuq",
+	"UTe+D2BkLtO6ZtQrPv76i5Ea2dmcG8gvjUi6+A8zF4B9NGImoYLu19I6pvQaMcKEAZogpY+qty7pQQ3V",
+	"zQuVkA2pLWb9AMImLihqygvUEdCZH3JtGd8kK3h/G1oFx/Z6uiJCqs2ctPAwnnV1TOQZfNVAJFLSuqsg",
+	"pf3AbSXYIC1pXRXhxXBfImpxfLaehViid2QwR4XdTw3kTY1es8nG/3SUXKMEt/7n2J7sjU7oXPps4ImF",
+	"MVpORpCogs+1Lk0s11vT2uYOIe91baYJdz0CMOHMu8t+dD2jopAGSAeEUfpFCmjqh4E7BZn9jhcfyIQv",
+	"kvCJgqZUJyoYZcoV2GE/RP10RFiim1P8Ywrmd25FP4RrztmI482JTBEZoDVWlxVZG8ggpwgEoK5ybokV",
+	"fv+7r5z/aI60eT3DDMD9UEwiIcfClU3mdCcUdYwjcEVhUGpMRa2jvH+FbAIrYaxWI9qROo/T90Jlr/xy",
+	"uLYiYyg4JOzmGrcCgAFG9gWvsjMuCwr/li3IryGZDOiLr2JuQ/avxdouw58vN7CiKGL/McQhx931JEuK",
+	"hqnLjmLOcUhHhkZomTR6wwQsaGiDJxsIgLc5HRdDoz7sTu14C7/9AjnVunhSfgSM3hDFxr6Hh8fC6EeO",
+	"IsCWxu7Um8HVpqvUhhLQCdLaNDOxotPPBmzh0kTUYIySQgyFmn/2c22Dhgzj294KsRqcOuYq5vbpNCDL",
+	"qvURagAgA5EB9j+gvZS4IM52CnXNrT+cPgF9zS0egluzMIlYJ+JxNcwBYPT8w0fgEi/Lac6MxtbSG8q6",
+	"RFL0wykcb3Nu88ceM3l8EuWSz8X415WYpwG1xXHrEDY+zcWL11o5o4vBwWuv4ks8HsMTzigmiLMxajJe",
+	"fqY7DdeKOyeMv/Hf//rqxV/4i9mH7Z+/efzDsz7sMRC78+fH1vSoXfKiOJIfDfoBnS3GU14U9khPuGJQ",
+	"jwcHaMPo4B8THDyh2URFYmbFR6FYxjcWyguIiwPsVA3O7o+eN7S49M6hxR9XDXCf9XSeZkYvT2Xy+dzR",
+	"3l8fR3vvaquX13irVac1+8lf+qYV7ZmGdCCM0VbZnAZDyKA7CuGmoRMNxqewn0Ots3Klzs9ZoXlGIXjH",
+	"CgnovZ6+lzrb6wrcU7vymkGr2xZRvZMq+1E9iEKscoRoD9jpxotLz21HJbpNiOhHb1gRUAL/R1yARHMa",
+	"3WcA/4PffOoprF1QfU9lKCR02sdb+O0fRAuXD+eoQ/XTQI46PPsqjjp+VVdJ184iT8wdibvbCOovqkIv",
+	"cNxtiNhNRDi2yVAySkw6U8EmBriqIT2Fzn0MIhxRq7ERK8HdU2tXS4LRv8qQCoYjXEXDcGiRdWxOwQz5",
+	"Y4WX/Trf+I08FWmeC6r83FJCmIJwuS4NhuFG1OvaavQrgEb2JkQNlPcqJgK5ikKKAE6NFtfFvrZhG+p2",
+	"p+AXbRZSzX9BKqXTY8f1+9NUdhO/nrRsrc2iSnnA+Q7TQZH+gsUOHu0Yn/0vTK/SO3OQKOOQdl4J7nMR",
+	"xMeKilOpvZ0IXXPOJ8ebk4ITp7mWU1GPvc10Uei1pUZ7IQDXpEB35e4XDdFCEt4umdoknEPSGXcwlTWV",
+	"yIXwWxn8dveZuQKbfIG5+itXAb6K+fPX9z+P8PyhV0JB7RBndgWd2v30gIaaUsUMDFrCfkcUGyf4GEVv",
+	"BnUmH0OZ/gJ2eh0SODFr/qHDP7ZFQPe1yhuvOEuF4dZbpdcqWYNNOV3UFRnfnzlTFlSxpUsX2gJSHtay",
+	"peC2hCKV3e8OEcR2mJY/wZ1EjPObwdz7r4JDYxugqOBmXlUtTMM/iQZ4tFM9VfH7xqkXG8Q/zHCMy/PR",
+	"Wi8oMhU6akTi4ka+4gDR836WdwJPZB4mDTHUE78TyFdbIwNwCMLDr+Jm49BP3VEFR6VmKtb5Fd+vu0rF",
+	"kOa1z1aBpRyIQFvRfiRq8LpfyHaG6Qe+EPf+oveq0yoOn05ImBXwc2QPZxxDPLXSbe9IGo6ryuZyZavQ",
+	"XCaWWlmHM3UwrVt44LGM+Dtt5p/QZhOg5Evi2V2HrWRaOkD5rHNZCCJWrBB1gbqv505PEzNcfOkTNExP",
+	"KUU4qWP/sUMNP7APB5U7HWCaUEM83oZ//WchNo/jrBR/lNN2h8rb0td0R18nOlyewoDEhyUiQSkDEYpf",
+	"A+HD2Bc/vXvNXr785uWXI2SrXCsI2WsDvMzlxL/WRDCnj+YkMfQP9HsrbiJUheqzm3OUdZFcHEX2G4yX",
+	"sslAwkck28pVuS/V3C2LRLQpSSBmAfXiPTkgQ7TEh4gEsrk/ZmPjTviryuJ2KgorBhIjzvllIvRfCbSB",
+	"+FqlKZ59+2z87PHD4/8DAAD//w==",
 }
 
 // decodeSpec returns the embedded OpenAPI spec as raw JSON bytes,

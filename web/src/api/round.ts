@@ -41,6 +41,9 @@ function useRoundChange<T, R>(change: (what: T) => Promise<R>) {
   })
 }
 
+export const findOnTelephone = (search: string) => answered(client.GET('/api/round/find', { params: { query: { search } } }))
+export const useRepeatVisit = () =>
+  useRoundChange(({ id, ...body }: Schemas['RepeatInput'] & { id: string }) => answered(client.POST('/api/round/visits/{visit_id}/repeat', { params: { path: { visit_id: id } }, body })))
 export const useKeepVisit = () => useRoundChange(put)
 export const useNotNow = () =>
   useRoundChange(({ dogId, weeks }: { dogId: string; weeks: number }) => answered(client.PUT('/api/dogs/{dog_id}/not-now', { params: { path: { dog_id: dogId } }, body: { weeks } })))

@@ -1165,6 +1165,44 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/round/visits/{visit_id}/repeat": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visit_id: components["schemas"]["Id"];
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Keep the visit's dog the same hour again, every so many weeks; what cannot be is told, the others stand */
+        post: operations["repeatVisit"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/round/find": {
+        parameters: {
+            query: {
+                search: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Dogs by their name or their owner's, each with its next visit */
+        get: operations["findOnTelephone"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/dogs/{dog_id}/visits": {
         parameters: {
             query?: never;
@@ -3420,6 +3458,10 @@ export interface components {
             ends: number;
             /** @description that it holds */
             minutes: number;
+            /** @description of the call */
+            note?: string;
+            /** @enum {string} */
+            off_by?: "owner" | "us";
             state: components["schemas"]["VisitState"];
             /** @description how often it was changed */
             sequence: number;
@@ -3443,6 +3485,35 @@ export interface components {
             breaks?: string;
             tell?: components["schemas"]["MessageKind"];
         };
+        RepeatInput: {
+            every_weeks: number;
+            /** @description visits that follow */
+            times: number;
+        };
+        Repeated: {
+            days: components["schemas"]["RepeatedDay"][];
+        };
+        RepeatedDay: {
+            on: components["schemas"]["Date"];
+            kept: boolean;
+            /** @description why it could not be kept */
+            why?: string;
+        };
+        FoundDogs: {
+            dogs: components["schemas"]["FoundDog"][];
+        };
+        FoundDog: {
+            dog_id: components["schemas"]["Id"];
+            name: string;
+            owner?: string;
+            next?: components["schemas"]["NextPlace"];
+        };
+        /** @description when its time is */
+        NextPlace: {
+            on: components["schemas"]["Date"];
+            start: components["schemas"]["ClockTime"];
+            in_days: number;
+        };
         VisitInput: {
             dog_id: components["schemas"]["Id"];
             on: components["schemas"]["Date"];
@@ -3452,6 +3523,13 @@ export interface components {
             state: components["schemas"]["VisitState"];
             /** @description of the visit as it was read */
             sequence?: number;
+            /** @description of the call */
+            note?: string;
+            /**
+             * @description who called it off; the owner's own late calling off counts against them
+             * @enum {string}
+             */
+            off_by?: "owner" | "us";
             /** @description it stands all the same, whatever hours it breaks */
             anyway?: boolean;
             /** @description nothing is kept: the answer says what the place would break */
@@ -5708,6 +5786,56 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Visit"];
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    repeatVisit: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visit_id: components["schemas"]["Id"];
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RepeatInput"];
+            };
+        };
+        responses: {
+            /** @description The days, each kept or why not */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Repeated"];
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    findOnTelephone: {
+        parameters: {
+            query: {
+                search: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The dogs */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FoundDogs"];
                 };
             };
             default: components["responses"]["Problem"];

@@ -11,6 +11,7 @@ const places = {
     ['g r', 'go to Rhythm, of the dog that is open'],
     ['g k', 'go to Kit'],
     ['g o', 'go to the round, of a groomer'],
+    ['g t', 'the telephone: book a visit, of a groomer'],
     ['g a', 'add a dog'],
     ['g s', 'settings'],
     ['?', 'these keys'],

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { useDog } from '../api/queries'
+import { useDog, useSettings } from '../api/queries'
 import { dayOf } from '../dates'
 import { helpings, positions, rhythms } from '../words'
 import AnswerState from '../parts/AnswerState.vue'
@@ -24,6 +24,8 @@ import SittingList from './dog/SittingList.vue'
 const props = defineProps<{ dogId: string }>()
 const { data, error, refetch } = useDog(() => props.dogId)
 const { weight } = useUnits()
+const { data: settings } = useSettings()
+const groomer = computed(() => settings.value?.choices.role === 'groomer')
 const dog = computed(() => data.value?.dog)
 const age = computed(() => {
   const years = dog.value?.age_years ?? 0
@@ -73,6 +75,7 @@ const assumed = computed(() => data.value?.rank.bars.every((b) => b.length.sourc
       <FoldedSection name="handling" title="How it is held" :line="[positions[dog.handling.position], dog.handling.muzzle ? 'muzzle' : '', `helper ${helpings[dog.handling.helper]}`].filter(Boolean).join(' · ')"><DogHandling :dog="dog" /></FoldedSection>
       <FoldedSection name="profile" title="Profile and nails" :line="`${rhythms[dog.rhythm]} · ${dog.nails.length} nails`"><DogProfile :dog="dog" /></FoldedSection>
       <FoldedSection name="pictures" title="Pictures" line="of its paws, and lengths off them"><DogPictures :dog-id="dogId" :nails="dog.nails.map((n) => n.code)" /></FoldedSection>
+      <FoldedSection v-if="groomer" name="visits" title="Visits" line="its time, and the next"><p><RouterLink :to="{ path: '/round/book', query: { dog: dogId } }">Its visits, and book the next</RouterLink></p></FoldedSection>
       <FoldedSection name="take" title="To take along" line="a file and a page, for the owner or a veterinarian">
         <p class="soft small take">All that is told of <bdi>{{ dog.name }}</bdi> in open formats, with a page to read and print.</p>
         <a class="btn btn-plain" :href="`/api/export?dog_id=${dogId}`" download>Take <bdi>{{ dog.name }}</bdi> along</a>

@@ -1,9 +1,10 @@
 <script setup lang="ts">
+import { BButton } from 'bootstrap-vue-next/components/BButton'
 import { computed, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import type { Schemas } from '../api/client'
 import { useKeepVisit, useRoundDay } from '../api/round'
-import { fullDayOf } from '../dates'
+import { daysOn, fullDayOf } from '../dates'
 import { clock } from '../local/clock'
 import { today } from '../local/day'
 import { isTyping, onKey } from '../local/keys'
@@ -28,14 +29,11 @@ const waits = computed(() => day.value?.visits.filter((v) => v.standing === 'wai
 const show = (date: string) => router.replace({ query: date === day.value?.today ? {} : { on: date } })
 const give = (dog: Schemas['RoundDog'], start: number) =>
   keep.mutate({ id: crypto.randomUUID(), dog_id: dog.dog_id, on: on.value, start, state: 'agreed' })
-const step = (by: number) => {
-  const week = day.value?.week ?? []
-  const to = week[week.findIndex((d) => d.on === on.value) + by]
-  if (to) void show(to.on)
-}
+const step = (by: number) => void show(daysOn(on.value, by))
 onKey((event) => {
   if (isTyping(event) || event.ctrlKey || event.metaKey || event.altKey) return
-  if (event.key === '[' || event.key === ']') step(event.key === ']' ? 1 : -1)
+  const by = { '[': -1, ']': 1, '{': -7, '}': 7 }[event.key]
+  if (by) step(by)
 })
 </script>
 
@@ -49,12 +47,14 @@ onKey((event) => {
           <p class="soft lead">{{ fullDayOf(day.on) }}<template v-if="day.on === day.today"> · today, {{ clock(day.now) }}</template><template v-if="day.hours?.place"> · {{ day.hours.place }}</template></p>
         </div>
         <div class="aside">
+          <RouterLink to="/round/book" class="btn btn-plain">Book a visit</RouterLink>
           <RouterLink to="/round/calls" class="btn btn-plain">Whom to call</RouterLink>
           <RouterLink to="/messages" class="btn btn-plain">Messages</RouterLink>
           <RouterLink to="/owners" class="btn btn-plain">Owners</RouterLink>
           <RouterLink to="/round/week" class="btn btn-plain">Hours</RouterLink>
         </div>
       </div>
+      <div class="to-day"><BButton variant="plain" aria-label="The week before" @click="step(-7)">◀</BButton><label class="visually-hidden" for="to-day">Another day</label><input id="to-day" type="date" class="form-control" :value="day.on" @change="show(($event.target as HTMLInputElement).value || day.on)" /><BButton variant="plain" aria-label="The week after" @click="step(7)">▶</BButton></div>
       <WeekStrips :week="day.week" :on="day.on" :today="day.today" @show="show" />
       <RefusalNote :error="keep.error.value" />
       <p v-if="waits.length > 0" class="gone" role="status">{{ waits.map((v) => v.dog.name).join(', ') }}: {{ waits.length === 1 ? 'that visit has' : 'those visits have' }} gone by. Say what became of {{ waits.length === 1 ? 'it' : 'them' }}.</p>
@@ -74,7 +74,7 @@ onKey((event) => {
           <p class="load small"><strong>{{ day.load.dogs }}</strong> {{ day.load.dogs === 1 ? 'dog' : 'dogs' }}, about <strong>{{ Math.round(day.load.minutes) }} min</strong> at the table, {{ day.load.nails }} nails<template v-if="day.load.hard">, {{ day.load.hard }} hard</template><template v-if="day.load.grinding_minutes > 0">; {{ Math.round(day.load.grinding_minutes) }} min of grinding: charge and a mask</template>.</p>
           <p v-for="words in [...day.load.over, ...day.load.prepare]" :key="words" class="over small">{{ words }}</p>
           <p v-if="visit?.dog.due" class="small soft">{{ visit.dog.name }} is due {{ fullDayOf(visit.dog.due) }}: {{ visit.dog.reason }}.</p>
-          <p class="small soft keys">Drag a bar, or choose it and press <kbd>↑</kbd> <kbd>↓</kbd>, then <kbd>Enter</kbd>. <kbd>[</kbd> <kbd>]</kbd> another day.</p>
+          <p class="small soft keys">Drag a bar, or choose it and press <kbd>↑</kbd> <kbd>↓</kbd>, then <kbd>Enter</kbd>. <kbd>[</kbd> <kbd>]</kbd> another day, <kbd>{</kbd> <kbd>}</kbd> another week.</p>
           <p class="small soft"><a href="/api/sheets/visits" download>All visits as a spreadsheet</a></p>
         </div>
       </div>
@@ -84,6 +84,8 @@ onKey((event) => {
 
 <style scoped>
 .lead { margin: 0.15rem 0 0; }
+.to-day { display: flex; gap: 0.4rem; margin-bottom: 0.5rem; }
+.to-day input { max-width: 11rem; }
 .columns { display: grid; gap: 2rem; grid-template-columns: minmax(0, 1.35fr) minmax(0, 1fr); margin-top: 1rem; }
 .gone, .over { border-left: var(--bar) solid var(--caution-edge); margin: 0.5rem 0; padding-left: 0.75rem; }
 .through { font-size: 1.25rem; font-weight: 600; }

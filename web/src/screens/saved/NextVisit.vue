@@ -13,7 +13,7 @@ const { data } = useDogVisits(() => props.dogId)
 const { mutate, isPending, error } = useKeepVisit()
 const coming = computed(() => data.value?.visits.filter((v) => ['next', 'to_come'].includes(v.standing) && v.state !== 'here').at(-1))
 const give = (o: Schemas['Offer']) => mutate({ id: crypto.randomUUID(), dog_id: props.dogId, on: o.on, start: o.start, minutes: o.minutes, state: 'agreed' })
-const off = () => coming.value && mutate({ id: coming.value.id, dog_id: props.dogId, on: coming.value.on, start: coming.value.start, minutes: coming.value.minutes, sequence: coming.value.sequence, state: 'called_off' })
+const off = () => coming.value && mutate({ id: coming.value.id, dog_id: props.dogId, on: coming.value.on, start: coming.value.start, minutes: coming.value.minutes, sequence: coming.value.sequence, state: 'called_off', off_by: 'us' })
 </script>
 
 <template>

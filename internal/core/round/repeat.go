@@ -1,0 +1,40 @@
+package round
+
+import (
+	"fmt"
+
+	"fribbet/internal/core/date"
+	"fribbet/internal/core/fault"
+)
+
+// Repeat is a visit again and again: every so many weeks, so often, at the same hour of the same weekday.
+type Repeat struct {
+	EveryWeeks int
+	Times      int
+}
+
+const (
+	mostWeeksApart = 26
+	mostRepeats    = 26
+)
+
+// Check names what cannot be.
+func (r Repeat) Check() fault.Fields {
+	var f fault.Fields
+	if r.EveryWeeks < 1 || r.EveryWeeks > mostWeeksApart {
+		f.Add("every_weeks", r.EveryWeeks, fmt.Sprintf("must be from 1 to %d weeks", mostWeeksApart))
+	}
+	if r.Times < 1 || r.Times > mostRepeats {
+		f.Add("times", r.Times, fmt.Sprintf("must be from 1 to %d times", mostRepeats))
+	}
+	return f
+}
+
+// After are the days of the visits that follow one.
+func (r Repeat) After(on date.Date) []date.Date {
+	days := make([]date.Date, r.Times)
+	for i := range days {
+		days[i] = on.AddDays(7 * r.EveryWeeks * (i + 1))
+	}
+	return days
+}
