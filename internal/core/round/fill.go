@@ -2,6 +2,7 @@ package round
 
 import (
 	"cmp"
+	"math"
 	"slices"
 	"time"
 
@@ -22,24 +23,32 @@ const (
 	mostTried = 10
 	// mostSteps is how many fillings are looked at, in whole or in part, that might be better still.
 	mostSteps = 5000
-	// everyOrder is up to how many parties of a day every order is tried.
+	// everyOrder is up to how many parties of a day every order is tried, and mostOrders how many places are looked at
+	// for that.
 	everyOrder = 6
+	mostOrders = 400
+	// mostWork is how many places are looked at in all before the best filling so far stands: a fifth of a second's.
+	mostWork = 250_000
 )
 
 // Fill says which dogs to call for the days from one to another, so that the least harm is left over: the most
 // harm saved a minute first, then exchanges, each judged with what it makes room for, until none helps; then, as
 // far as that is few enough steps, every filling that could still save more. Others'
 // visits keep their places, an owner's dogs come together where they fit so. It says the same whenever it is
-// asked the same.
+// asked the same: what bounds it is how much it has looked at, no clock.
 func (w Week) Fill(dogs []Dog, others []Visit, from, until date.Date) Filling {
 	f := w.filler(dogs, others, from, until)
+	f.fill()
+	return f.filling()
+}
+
+func (f *filler) fill() {
 	for _, party := range f.order { // on the best day of those on which it fits still
 		f.place(party)
 	}
 	for f.exchange() {
 	}
 	f.search()
-	return f.filling()
 }
 
 // filler is a week while it is filled.
@@ -51,7 +60,13 @@ type filler struct {
 	saved   [][]float64 // by party and day: harm that coming then saves; not above zero: it does not come then
 	at      []int       // by party: the day that it comes; -1 none
 	order   []int       // parties, the most saved a minute first
+	work    int         // places that were looked at so far
+	ends    bool        // what was filled is written down: nothing bounds that
+	known   map[string][]Clock
 }
+
+// spent tells whether it has looked at enough: then the best so far stands.
+func (f *filler) spent() bool { return f.work > mostWork && !f.ends }
 
 // party is the dogs of one owner, or a dog.
 type party struct {
@@ -70,7 +85,7 @@ type fillDay struct {
 }
 
 func (w Week) filler(dogs []Dog, others []Visit, from, until date.Date) *filler {
-	f := &filler{w: w, later: until.AddDays(laterWeek)}
+	f := &filler{w: w, known: map[string][]Clock{}, later: until.AddDays(laterWeek)}
 	for day := from; !day.After(until); day = day.AddDays(1) {
 		hours, open := w.On(day)
 		if !open {
@@ -222,6 +237,9 @@ func (f *filler) total() float64 {
 // that leaves free.
 func (f *filler) exchange() (made bool) {
 	for _, out := range slices.Backward(f.order) { // the least worth first
+		if f.spent() {
+			return false
+		}
 		for _, in := range f.order {
 			if day := f.at[out]; day >= 0 && in != out && f.at[in] != day && f.saved[in][day] > 0 && f.mayHelp(out, in) {
 				made = f.try(func() bool { return f.swap(out, in) }, out) || made
@@ -341,7 +359,7 @@ func (f *filler) search() {
 		if saved > best+1e-9 {
 			best, at = saved, slices.Clone(f.at)
 		}
-		if steps--; steps < 0 || n == len(f.order) || saved+f.most(n) <= best+1e-9 {
+		if steps--; steps < 0 || f.spent() || n == len(f.order) || saved+f.most(n) <= best+1e-9 {
 			return
 		}
 		party := f.order[n]
@@ -396,9 +414,35 @@ func (f *filler) fits(day int, parties []int) bool {
 	return is
 }
 
-// starts finds a time for each of some parties on a day, each as early as it may: those of the fewest times first
-// and of them the longest; where that is not enough and they are few, in every order.
+// starts finds a time for each of some parties on a day; what was found once is known.
 func (f *filler) starts(day int, parties []int) ([]Clock, bool) {
+	sorted := slices.Sorted(slices.Values(parties))
+	key := make([]byte, 0, 2*len(sorted)+1)
+	key = append(key, byte(day)) //nolint:gosec // of a week
+	for _, party := range sorted {
+		key = append(key, byte(party), byte(party>>8)) //nolint:gosec // both halves
+	}
+	known, is := f.known[string(key)]
+	if !is || known == nil && f.ends {
+		if found, fits := f.find(day, sorted); fits {
+			known = found
+		}
+		f.known[string(key)] = known
+	}
+	if known == nil {
+		return nil, false
+	}
+	starts := make([]Clock, len(parties))
+	for i, party := range parties {
+		at, _ := slices.BinarySearch(sorted, party)
+		starts[i] = known[at]
+	}
+	return starts, true
+}
+
+// find looks for them, each as early as it may: those of the fewest times first and of them the longest; where that is
+// not enough and they are few, in every order.
+func (f *filler) find(day int, parties []int) ([]Clock, bool) {
 	needs := 0
 	for _, party := range parties {
 		needs += f.parties[party].long
@@ -421,7 +465,14 @@ func (f *filler) starts(day int, parties []int) ([]Clock, bool) {
 	if len(parties) > everyOrder {
 		return nil, false
 	}
-	return starts, f.anyOrder(day, parties, make([]bool, len(parties)), starts, nil)
+	if f.spent() {
+		return nil, false
+	}
+	until := f.work + mostOrders
+	if f.ends {
+		until = math.MaxInt
+	}
+	return starts, f.anyOrder(day, parties, make([]bool, len(parties)), starts, nil, until)
 }
 
 // inOrder places parties one after the other where each fits first.
@@ -476,9 +527,12 @@ func (p party) bound() int {
 }
 
 // anyOrder tries every order in which they might follow each other.
-func (f *filler) anyOrder(day int, parties []int, placed []bool, starts []Clock, taken []Stretch) bool {
+func (f *filler) anyOrder(day int, parties []int, placed []bool, starts []Clock, taken []Stretch, until int) bool {
 	if len(taken) == len(parties) {
 		return true
+	}
+	if f.work > until {
+		return false
 	}
 	after := Clock(0)
 	if len(taken) > 0 {
@@ -493,7 +547,7 @@ func (f *filler) anyOrder(day int, parties []int, placed []bool, starts []Clock,
 			continue
 		}
 		placed[i], starts[i] = true, s.From
-		if f.anyOrder(day, parties, placed, starts, append(slices.Clip(taken), s)) {
+		if f.anyOrder(day, parties, placed, starts, append(slices.Clip(taken), s), until) {
 			return true
 		}
 		placed[i] = false
@@ -504,6 +558,7 @@ func (f *filler) anyOrder(day int, parties []int, placed []bool, starts []Clock,
 // earliest is the first place for a party on a day, not before a time and beside what is taken.
 func (f *filler) earliest(day int, p party, taken []Stretch, after Clock) (best Stretch, found bool) {
 	long := Clock(p.long)
+	f.work += 1 + len(taken)
 	for _, gap := range f.days[day].gaps {
 		if found && gap.From >= best.From {
 			break
@@ -536,6 +591,7 @@ func (f *filler) earliest(day int, p party, taken []Stretch, after Clock) (best 
 // filling is the week as it was filled.
 func (f *filler) filling() Filling {
 	var out Filling
+	f.ends = true
 	for k, day := range f.days {
 		starts, _ := f.starts(k, day.in)
 		for i, n := range day.in {

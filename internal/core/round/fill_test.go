@@ -2,6 +2,7 @@ package round
 
 import (
 	"fmt"
+	"math/rand/v2"
 	"slices"
 	"testing"
 	"time"
@@ -193,4 +194,70 @@ func busyWeek(n int) (Week, []Dog) {
 		}
 	}
 	return w, dogs
+}
+
+// halfBooked is a random week of six days, half of it booked, and 300 dogs that might come: with windows, helpers, owners'
+// hours and parties.
+func halfBooked(seed uint64) (Week, []Dog, []Visit) {
+	r := rand.New(rand.NewPCG(30, seed))
+	w := Week{Around: 5, Days: map[time.Weekday]Hours{}}
+	for day := time.Monday; day <= time.Saturday; day++ {
+		from := At(8, 0) + Clock(30*r.IntN(4))
+		w.Days[day] = Hours{Stretch: Stretch{from, At(17, 0)}, Break: Stretch{At(12, 30), At(13, 0)}, Helper: []Stretch{{from, At(10+r.IntN(6), 0)}}}
+	}
+	dogs := make([]Dog, 300)
+	for i := range dogs {
+		due := monday.AddDays(r.IntN(30) - 20)
+		dogs[i] = Dog{ID: fmt.Sprint(i), Name: fmt.Sprint("Dog ", i), Minutes: 8 + r.IntN(40), Hard: r.IntN(6) == 0, Window: Window{Worth: due.AddDays(-10), Due: due, Touches: due.AddDays(r.IntN(9))}}
+		if r.IntN(5) == 0 {
+			dogs[i].Help = Needed
+		}
+		if r.IntN(3) == 0 {
+			dogs[i].Owner = fmt.Sprint("o", r.IntN(50))
+		}
+		if dogs[i].Owner == "" && r.IntN(2) == 0 {
+			from := At(8+r.IntN(7), 0)
+			dogs[i].Suits = map[time.Weekday][]Stretch{time.Weekday(1 + r.IntN(6)): {{from, from + 150}}, time.Weekday(1 + r.IntN(6)): {{from, from + 150}}}
+		}
+	}
+	var there []Visit
+	for day := range 6 {
+		for at := At(8, 0); at < At(16, 0); at += Clock(20 + r.IntN(60)) {
+			if r.IntN(2) == 0 {
+				id := fmt.Sprintf("there %d %d", day, at)
+				there = append(there, Visit{ID: id, Dog: Dog{ID: id, Minutes: 15}, On: monday.AddDays(day), Start: at, State: Agreed})
+			}
+		}
+	}
+	return w, dogs, there
+}
+
+// What is looked at is bounded, so that nobody waits: fifty random half-booked weeks of 300 dogs. Places that were looked
+// at are counted, since a clock would measure the machine.
+func TestAHalfBookedWeekIsFilledInBoundedWork(t *testing.T) {
+	most := 0
+	for seed := range uint64(50) {
+		w, dogs, there := halfBooked(seed)
+		f := w.filler(dogs, there, monday, monday.AddDays(6))
+		f.fill()
+		most = max(most, f.work)
+		got := f.filling()
+		assert.NotEmpty(t, got.Visits)
+		for i, v := range got.Visits {
+			assert.Empty(t, w.Breaks(v), "%+v", v)
+			assert.Empty(t, w.Clash(Visit{ID: "new", Dog: v.Dog, On: v.On, Start: v.Start, State: v.State}, append(slices.Clone(there), got.Visits[:i]...)))
+		}
+	}
+	t.Logf("at most %d places looked at", most)
+	assert.Less(t, most, 2*mostWork)
+}
+
+// Three hundred dogs and a week of six days, half booked: under half a second.
+func BenchmarkFillHalfBooked(b *testing.B) {
+	seed := uint64(0)
+	for b.Loop() {
+		w, dogs, there := halfBooked(seed % 50)
+		seed++
+		w.Fill(dogs, there, monday, monday.AddDays(6))
+	}
 }
