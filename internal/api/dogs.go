@@ -67,14 +67,20 @@ func (h handlers) GetDue(ctx context.Context, r contract.GetDueRequestObject) (c
 	for _, m := range found.Moved {
 		list.Moved = append(list.Moved, contract.MovedDate{DogId: m.DogID, Name: m.Name, Was: m.Was, Now: m.Now, Because: m.Why, MovedBy: lines(said, []say.Line{m.By})[0]})
 	}
-	if p := found.Recount; p != nil {
-		list.Recount = &contract.Recount{Done: p.Done, All: p.All}
-	}
+	list.Recount = recount(found.Recount)
 	for week := range weeksAhead {
 		list.Weeks = append(list.Weeks, h.book.Today().AddDays(7*week))
 	}
 	rows, err := h.dueRows(found.Rows)
 	return dueAnswer{list, rows}, err
+}
+
+// recount is how far dates have been worked out again; nil where they are.
+func recount(p *book.Progress) *contract.Recount {
+	if p == nil {
+		return nil
+	}
+	return &contract.Recount{Done: p.Done, All: p.All}
 }
 
 func (h handlers) SeenMoved(ctx context.Context, _ contract.SeenMovedRequestObject) (contract.SeenMovedResponseObject, error) {

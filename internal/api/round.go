@@ -84,7 +84,7 @@ func (h handlers) GetCalls(ctx context.Context, r contract.GetCallsRequestObject
 	if err != nil {
 		return nil, err
 	}
-	out := contract.GetCalls200JSONResponse{From: calls.From, Until: calls.Until, All: calls.All}
+	out := contract.GetCalls200JSONResponse{From: calls.From, Until: calls.Until, All: calls.All, Recount: recount(calls.Recount)}
 	if out.Calls, err = h.calls(calls.Now); err != nil {
 		return nil, err
 	}

@@ -411,6 +411,7 @@ const offersEach = 3
 
 // Calls are whom to call for some days, in order, with places for each; and who waits for a later week.
 type Calls struct {
+	Recount     *Progress // while dates are being worked out; the list may then lack some
 	From, Until date.Date
 	All         int // to call, on this page or not
 	Now, Later  []Call
@@ -427,6 +428,9 @@ func (b *Book) Calls(ctx context.Context, from date.Date, offset, limit int) (ou
 	}
 	until := from.AddDays(6)
 	out.From, out.Until = from, until
+	if out.Recount, err = b.upToDate(ctx); err != nil {
+		return Calls{}, err
+	}
 	dogs, rows, err := b.candidates(ctx, until.AddDays(1))
 	if err != nil {
 		return Calls{}, err

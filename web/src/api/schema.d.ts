@@ -3602,6 +3602,7 @@ export interface components {
             until: components["schemas"]["Date"];
             /** @description how many are to be called, on this page or not */
             all: number;
+            recount?: components["schemas"]["Recount"];
             calls: components["schemas"]["CallRow"][];
             /** @description on the first page */
             waits: components["schemas"]["CallRow"][];

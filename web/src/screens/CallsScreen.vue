@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { BButton } from 'bootstrap-vue-next/components/BButton'
-import { computed, ref } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import type { Schemas } from '../api/client'
 import { useMessages, useTellOwner } from '../api/messages'
@@ -17,6 +17,7 @@ const route = useRoute()
 const from = computed(() => (typeof route.query.from === 'string' ? route.query.from : undefined))
 const { data: pages, error, refetch, fetchNextPage, hasNextPage, isFetchingNextPage } = useCalls(from)
 const data = computed(() => pages.value?.pages[0])
+watch(data, (d) => d?.recount && setTimeout(() => void refetch(), 2000)) // asked again until all are worked out
 const calls = computed(() => pages.value?.pages.flatMap((page) => page.calls) ?? [])
 const keep = useKeepVisit()
 const later = useNotNow()
@@ -42,8 +43,9 @@ const notNow = (dog: Schemas['RoundDog'], weeks: number) => later.mutate({ dogId
       </div>
       <RefusalNote :error="keep.error.value ?? later.error.value ?? tell.error.value" />
       <p v-if="given" class="given" role="status"><strong dir="auto">{{ given.name }}</strong> comes {{ dayOf(given.on) }} at {{ clock(given.start) }}.</p>
-      <div v-if="calls.length === 0" class="empty"><h2>Nobody is to be called this week</h2><p>Who is due has a place, or you said not now.</p></div>
-      <ol v-else class="calls">
+      <p v-if="data.recount" class="given" role="status">Dates are being worked out: {{ data.recount.done }} of {{ data.recount.all }} dogs. The list grows until then.</p>
+      <div v-if="calls.length === 0 && !data.recount" class="empty"><h2>Nobody is to be called this week</h2><p>Who is due has a place, or you said not now.</p></div>
+      <ol v-if="calls.length > 0" class="calls">
         <li v-for="(c, i) in calls" :key="c.dog.dog_id" class="call">
           <div>
             <RouterLink :to="`/dogs/${c.dog.dog_id}`" :class="['name', { first: i === 0 }]" dir="auto">{{ c.dog.name }}</RouterLink>
