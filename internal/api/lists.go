@@ -9,18 +9,30 @@ import (
 )
 
 func (h handlers) ReadList(ctx context.Context, r contract.ReadListRequestObject) (contract.ReadListResponseObject, error) {
-	read, err := h.book.ReadList(ctx, r.Body.Text, r.Body.Columns)
+	read, err := h.book.ReadList(ctx, r.Body.Text, r.Body.Columns, whose(r.Body))
 	return contract.ReadList200JSONResponse(listRead(read)), err
 }
 
 func (h handlers) TakeList(ctx context.Context, r contract.TakeListRequestObject) (contract.TakeListResponseObject, error) {
-	taken, err := h.book.TakeList(ctx, r.ListId, r.Body.Text, r.Body.Columns)
+	taken, err := h.book.TakeList(ctx, r.ListId, r.Body.Text, r.Body.Columns, whose(r.Body))
 	return contract.TakeList200JSONResponse(listRead(taken)), err
 }
 
 func (h handlers) TakeListBack(ctx context.Context, r contract.TakeListBackRequestObject) (contract.TakeListBackResponseObject, error) {
 	stay, err := h.book.TakeListBack(ctx, r.ListId)
 	return contract.TakeListBack200JSONResponse{Stay: stay}, err
+}
+
+// whose is what was said of rows whose owner has a name that is there.
+func whose(in *contract.ListInput) book.Whose {
+	out := book.Whose{}
+	for _, line := range in.Same {
+		out[line] = roster.TheSame
+	}
+	for _, line := range in.Others {
+		out[line] = roster.Another
+	}
+	return out
 }
 
 func listRead(r book.ListRead) contract.ListRead {
@@ -30,6 +42,7 @@ func listRead(r book.ListRead) contract.ListRead {
 	}
 	for _, row := range r.Rows {
 		one := listRow(row)
+		one.Asks = r.Asks[row.Line]
 		if len(one.Refused) > 0 {
 			out.Refused++
 		}

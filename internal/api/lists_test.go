@@ -83,3 +83,25 @@ func TestLongListsAndNoLists(t *testing.T) {
 	assert.Equal(t, 422, status)
 	assert.Contains(t, string(body), "columns")
 }
+
+// Owners are joined by number or mail, never by name alone: a second owner of the same name is asked for, row by row.
+func TestASecondOwnerOfANameIsAskedFor(t *testing.T) {
+	c := newClient(t)
+	ask[contract.OwnerView](c, "PUT", "/api/owners/"+uuid.NewString(), `{"name":"Ottoline Reed","reach":"text","address":"+44 1632 960011"}`, 200)
+	text := "Owner,Phone,Dog,Weight,Age\nottoline  reed,+44-1632-960011,Fig,21,5\nOttoline Reed,+44 1632 960099,Sedge,9,4\n"
+	read := ask[contract.ListRead](c, "POST", "/api/lists/read", listBody(t, text), 200)
+	assert.Zero(t, read.Owners)
+	assert.Equal(t, 1, read.Dogs)
+	assert.False(t, read.Rows[0].Asks, "the number agrees")
+	assert.True(t, read.Rows[1].Asks)
+	assert.Equal(t, "owner", read.Rows[1].Refused[0].Field)
+	for answer, owners := range map[string]int{`,"same":[3]}`: 0, `,"others":[3]}`: 1} {
+		body := strings.TrimSuffix(listBody(t, text), "}") + answer
+		read = ask[contract.ListRead](c, "POST", "/api/lists/read", body, 200)
+		assert.Equal(t, 2, read.Dogs, answer)
+		assert.Equal(t, owners, read.Owners, answer)
+		assert.True(t, read.Rows[1].Asks, "it can be answered otherwise")
+	}
+	ask[contract.ListRead](c, "PUT", "/api/lists/"+uuid.NewString(), strings.TrimSuffix(listBody(t, text), "}")+`,"others":[3]}`, 200)
+	assert.Len(t, ask[contract.Owners](c, "GET", "/api/owners?search=ottoline", "", 200).Owners, 2)
+}

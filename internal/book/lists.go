@@ -5,6 +5,8 @@ import (
 	"crypto/sha256"
 	"encoding/hex"
 	"fmt"
+	"maps"
+	"slices"
 	"strings"
 
 	"github.com/google/uuid"
@@ -22,10 +24,14 @@ type ListRead struct {
 	Columns []roster.Column
 	Rows    []roster.Row
 	Brought store.Brought
+	Asks    map[int]bool // by line: whether its owner is the one of that name in the book
 }
 
+// Whose is what somebody said of rows whose owner has a name that is there, by line.
+type Whose map[int]roster.Answer
+
 // ReadList reads a list, by columns as they were told or else guessed, and says of each row whether it can be taken.
-func (b *Book) ReadList(ctx context.Context, text []byte, columns []roster.Column) (ListRead, error) {
+func (b *Book) ReadList(ctx context.Context, text []byte, columns []roster.Column, whose Whose) (ListRead, error) {
 	list, err := formats.ReadList(text)
 	if err != nil {
 		return ListRead{}, fault.Fields{{Name: "list", Value: "the file", Want: err.Error()}}
@@ -49,17 +55,17 @@ func (b *Book) ReadList(ctx context.Context, text []byte, columns []roster.Colum
 	if err != nil {
 		return ListRead{}, err
 	}
-	r.bring(owners, dogs, dog.Usual(usualRhythm(settings.Role), settings.Workdays), b)
+	r.bring(owners, dogs, dog.Usual(usualRhythm(settings.Role), settings.Workdays), whose, b)
 	return r, nil
 }
 
-// bring makes owners and dogs of the rows: an owner by name once, whether the book has it or the list; a dog that its
-// owner has already is refused.
-func (r *ListRead) bring(owners []store.Owner, dogs []store.NamedDog, usual dog.Dog, b *Book) {
-	r.Brought.OwnerOf = map[uuid.UUID]uuid.UUID{}
-	ownerOf := map[string]uuid.UUID{}
+// bring makes owners and dogs of the rows: an owner once, whether the book has it or the list, by what reaches it; a dog
+// that its owner has already is refused.
+func (r *ListRead) bring(owners []store.Owner, dogs []store.NamedDog, usual dog.Dog, whose Whose, b *Book) {
+	r.Brought.OwnerOf, r.Asks = map[uuid.UUID]uuid.UUID{}, map[int]bool{}
+	var known []roster.Known
 	for _, o := range owners {
-		ownerOf[o.NameKey] = o.ID
+		known = append(known, roster.Known{ID: o.ID.String(), Owner: o.Owner})
 	}
 	there := map[store.NamedDog]bool{}
 	for _, d := range dogs {
@@ -73,8 +79,16 @@ func (r *ListRead) bring(owners []store.Owner, dogs []store.NamedDog, usual dog.
 		var owner uuid.UUID
 		fresh := false
 		if row.Owner.Name != "" {
-			if owner, fresh = ownerOf[nameKey(row.Owner.Name)], false; owner == uuid.Nil {
+			id, asks := row.Whose(known, whose[row.Line])
+			r.Asks[row.Line] = asks || whose[row.Line] != roster.Unanswered // what was answered can be answered otherwise
+			switch {
+			case asks:
+				row.Refused.Add("owner", row.Owner.Name, "must be said to be the one of that name in the book, or another")
+				continue
+			case id == "":
 				owner, fresh = uuid.New(), true
+			default:
+				owner = uuid.MustParse(id)
 			}
 		}
 		if row.Dog != nil {
@@ -100,15 +114,15 @@ func (r *ListRead) bring(owners []store.Owner, dogs []store.NamedDog, usual dog.
 			continue
 		}
 		if fresh {
-			ownerOf[nameKey(row.Owner.Name)] = owner
+			known = append(known, roster.Known{ID: owner.String(), Owner: row.Owner, InList: true})
 			r.Brought.Owners = append(r.Brought.Owners, store.Owner{ID: owner, NameKey: nameKey(row.Owner.Name), Owner: row.Owner})
 		}
 	}
 }
 
 // TakeList takes what of a list can be taken, all of it at once.
-func (b *Book) TakeList(ctx context.Context, id uuid.UUID, text []byte, columns []roster.Column) (ListRead, error) {
-	r, err := b.ReadList(ctx, text, columns)
+func (b *Book) TakeList(ctx context.Context, id uuid.UUID, text []byte, columns []roster.Column, whose Whose) (ListRead, error) {
+	r, err := b.ReadList(ctx, text, columns, whose)
 	if err != nil {
 		return ListRead{}, err
 	}
@@ -116,6 +130,9 @@ func (b *Book) TakeList(ctx context.Context, id uuid.UUID, text []byte, columns 
 	sum.Write(text)
 	for _, c := range columns {
 		fmt.Fprintf(sum, "\x00%s", c)
+	}
+	for _, line := range slices.Sorted(maps.Keys(whose)) {
+		fmt.Fprintf(sum, "\x00%d %d", line, whose[line])
 	}
 	return r, b.store.Take(ctx, id, hex.EncodeToString(sum.Sum(nil)), r.Brought, b.now())
 }

@@ -3681,6 +3681,10 @@ export interface components {
             text: string;
             /** @description of each column what it tells; none: guessed by the heading */
             columns?: components["schemas"]["ListColumn"][];
+            /** @description lines whose owner is the one of that name in the book */
+            same?: number[];
+            /** @description lines whose owner is another one of that name */
+            others?: number[];
         };
         ListRead: {
             header: string[];
@@ -3703,6 +3707,8 @@ export interface components {
             kg?: number;
             born?: components["schemas"]["Date"];
             age_years?: number;
+            /** @description an owner of that name is there, and nothing but the name agrees: is it the same */
+            asks: boolean;
             refused: components["schemas"]["FieldError"][];
         };
         ListBack: {

@@ -32,16 +32,21 @@ async function choose(event: Event) {
   if (!file) return
   read.value = taken.value = back.value = undefined
   name.value = file.name
+  whose.value = {}
   await doing(async () => {
     text.value = base64(new Uint8Array(await file.arrayBuffer()))
     await look()
   })
 }
-const look = async (columns?: Schemas['ListColumn'][]) => { read.value = await answered(client.POST('/api/lists/read', { body: { text: text.value, columns } })) }
+/** Rows whose owner has a name that is there: the same one, or another. */
+const whose = ref<Record<number, 'same' | 'others'>>({})
+const lines = (answer: 'same' | 'others') => Object.keys(whose.value).map(Number).filter((line) => whose.value[line] === answer)
+const look = async (columns?: Schemas['ListColumn'][]) => { read.value = await answered(client.POST('/api/lists/read', { body: { text: text.value, columns, same: lines('same'), others: lines('others') } })) }
+const answer = (line: number, as: 'same' | 'others') => doing(() => { whose.value[line] = as; return look(read.value!.columns) })
 const match = (i: number, column: Schemas['ListColumn']) => doing(() => look(read.value!.columns.map((c, k) => (k === i ? column : c === column ? '' : c))))
 const take = () => doing(async () => {
   const id = crypto.randomUUID()
-  const r = await answered(client.PUT('/api/lists/{list_id}', { params: { path: { list_id: id } }, body: { text: text.value, columns: read.value!.columns } }))
+  const r = await answered(client.PUT('/api/lists/{list_id}', { params: { path: { list_id: id } }, body: { text: text.value, columns: read.value!.columns, same: lines('same'), others: lines('others') } }))
   taken.value = { id, dogs: r.dogs, owners: r.owners }
   read.value = undefined
   await cache.invalidateQueries()
@@ -70,7 +75,7 @@ const many = (n: number, one: string) => (n === 1 ? `1 ${one}` : `${n} ${one}s`)
       <div class="scroll"><table>
         <thead><tr><th>Row</th><th>Owner</th><th>Told by</th><th>Dog</th><th>Weight</th><th>Born</th><th>Taken</th></tr></thead>
         <tbody><tr v-for="r in rows" :key="r.line" :class="{ refused: r.refused.length > 0 }">
-          <td>{{ r.line }}</td><td dir="auto">{{ r.owner }}</td><td>{{ r.address }}</td><td dir="auto">{{ r.dog }}</td><td>{{ r.kg === undefined ? '' : weight.show(r.kg) }}</td><td>{{ r.born ?? (r.age_years === undefined ? '' : `about ${Math.round(r.age_years * 10) / 10} years old`) }}</td>
+          <td>{{ r.line }}</td><td dir="auto">{{ r.owner }}<span v-if="r.asks" class="choices" role="group" :aria-label="`Row ${r.line}: is this the ${r.owner} of the book?`"><button type="button" :aria-pressed="whose[r.line] === 'same'" :disabled="busy" @click="answer(r.line, 'same')">the one in the book</button><button type="button" :aria-pressed="whose[r.line] === 'others'" :disabled="busy" @click="answer(r.line, 'others')">another</button></span></td><td>{{ r.address }}</td><td dir="auto">{{ r.dog }}</td><td>{{ r.kg === undefined ? '' : weight.show(r.kg) }}</td><td>{{ r.born ?? (r.age_years === undefined ? '' : `about ${Math.round(r.age_years * 10) / 10} years old`) }}</td>
           <td><template v-if="r.refused.length === 0">yes</template><span v-for="f in r.refused" v-else :key="f.field">{{ f.field }} {{ f.expected }} (it is “{{ f.value }}”). </span></td>
         </tr></tbody>
       </table></div>
