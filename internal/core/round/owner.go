@@ -51,7 +51,7 @@ func (o Owner) Check() fault.Fields {
 	}
 	switch o.Reach {
 	case ByText:
-		if !number.MatchString(strings.NewReplacer(" ", "", "-", "", "/", "", "(", "", ")", "").Replace(o.Address)) {
+		if !number.MatchString(strings.NewReplacer(" ", "", "\u00a0", "", "\u202f", "", "-", "", "\u2011", "", "/", "", "(", "", ")", "", ".", "").Replace(o.Address)) {
 			f.Add("address", o.Address, "must be a telephone number of 5 to 15 digits, such as +44 20 7946 0000, or choose another way to reach them")
 		}
 	case ByMail:

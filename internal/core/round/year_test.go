@@ -4,9 +4,11 @@ import (
 	"fmt"
 	"math"
 	"math/rand/v2"
+	"os"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
 
 	"fribbet/internal/core/date"
 	"fribbet/internal/core/estimate"
@@ -151,16 +153,37 @@ func (s *simulated) first(d Dog, from date.Date) *Visit {
 }
 
 // A year of sixty dogs at the same hours: fewer nails on the floor and less waiting than first come, first served
-// (what is drawn, and how well owners hit the day: judgement).
+// (what is drawn, and how well owners hit the day: judgement). The page in docs tells the figures, from three draws each.
 func TestAYearOfTheRoundIsKinderThanFirstCome(t *testing.T) {
+	page, err := os.ReadFile("../../../docs/round.md")
+	require.NoError(t, err)
+	rows := map[string][]*simulated{}
 	for seed := range uint64(3) {
-		told := func(name string, s *simulated) *simulated {
-			t.Logf("%s: %d visits, %d dog-days on the floor, %.0f minutes waited, %d waited long", name, s.done, s.floor, s.waited, s.waiters)
-			return s
-		}
-		round, turn := told("round", byRound(seed)), told("by turn", byTurn(seed, 0.25))
-		told("by turn, on the very day", byTurn(seed, 0))
+		round, turn := byRound(seed), byTurn(seed, 0.25)
 		assert.Less(t, round.floor, turn.floor)
 		assert.Less(t, round.waited, turn.waited)
+		for name, s := range map[string]*simulated{"round": round, "by turn": turn, "by turn, each owner on the very day": byTurn(seed, 0)} {
+			rows[name] = append(rows[name], s)
+		}
 	}
+	for name, draws := range rows {
+		span := func(of func(*simulated) int) string {
+			low, high := of(draws[0]), of(draws[0])
+			for _, s := range draws {
+				low, high = min(low, of(s)), max(high, of(s))
+			}
+			return thousands(low) + " to " + thousands(high)
+		}
+		row := fmt.Sprintf("| %s | %s | %s | %s | %s |", name, span(func(s *simulated) int { return s.done }), span(func(s *simulated) int { return s.floor }),
+			span(func(s *simulated) int { return int(math.Round(s.waited)) }), span(func(s *simulated) int { return s.waiters }))
+		assert.Contains(t, string(page), row, "docs/round.md lacks it")
+	}
+}
+
+// thousands is a number as the page writes it.
+func thousands(n int) string {
+	if n < 1000 {
+		return fmt.Sprint(n)
+	}
+	return fmt.Sprintf("%d,%03d", n/1000, n%1000)
 }

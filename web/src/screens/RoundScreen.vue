@@ -3,6 +3,7 @@ import { BButton } from 'bootstrap-vue-next/components/BButton'
 import { computed, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import type { Schemas } from '../api/client'
+import { useMessages } from '../api/messages'
 import { useKeepVisit, useRoundDay } from '../api/round'
 import { daysOn, fullDayOf } from '../dates'
 import { clock } from '../local/clock'
@@ -25,6 +26,8 @@ const keep = useKeepVisit()
 const chosen = ref<string>()
 const visit = computed(() => day.value?.visits.find((v) => v.id === chosen.value))
 const next = computed(() => day.value?.visits.find((v) => v.standing === 'next'))
+const { data: post } = useMessages()
+const toRead = computed(() => post.value?.messages.filter((m) => m.state === 'person').length ?? 0)
 const waits = computed(() => day.value?.visits.filter((v) => v.standing === 'waits') ?? [])
 const show = (date: string) => router.replace({ query: date === day.value?.today ? {} : { on: date } })
 const give = (dog: Schemas['RoundDog'], start: number) =>
@@ -69,6 +72,7 @@ onKey((event) => {
             <RouterLink v-if="day.open" to="/round/calls" class="btn btn-go btn-big">Whom to call</RouterLink>
           </div>
           <p v-else class="through">{{ day.on >= day.today ? 'All of this day’s dogs are through.' : 'This day has gone by.' }}</p>
+          <p v-if="toRead > 0" class="gone"><RouterLink to="/messages">{{ toRead === 1 ? 'One answer waits' : `${toRead} answers wait` }} to be read</RouterLink></p>
           <LateWays v-if="day.ways.length > 0" :day="day" />
           <VisitActs v-if="visit && visit.id !== next?.id" :key="visit.id" :visit="visit" />
           <p class="load small"><strong>{{ day.load.dogs }}</strong> {{ day.load.dogs === 1 ? 'dog' : 'dogs' }}, about <strong>{{ Math.round(day.load.minutes) }} min</strong> at the table, {{ day.load.nails }} nails<template v-if="day.load.hard">, {{ day.load.hard }} hard</template><template v-if="day.load.grinding_minutes > 0">; {{ Math.round(day.load.grinding_minutes) }} min of grinding: charge and a mask</template>.</p>
