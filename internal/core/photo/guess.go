@@ -48,7 +48,8 @@ func Guess(picture *image.Gray) ([]Point, bool) {
 		}
 		best = finer
 	}
-	return best, likeACard(best)
+	found := Shot{Width: picture.Rect.Dx(), Height: picture.Rect.Dy(), Reference: Card, Handles: best}
+	return best, likeACard(best) && found.misfit() <= mostMisfit // a wrong guess is not handed over as found
 }
 
 // shrunk is the picture made small, and how many of its pixels one of the small ones is.

@@ -121,6 +121,9 @@ func (s Shot) refuse(n onPlane) fault.Fields {
 	if s.Reference != Card {
 		return f
 	}
+	if misfit := s.misfit(); misfit > mostMisfit {
+		f.Add("handles", fmt.Sprintf("%.0f %% off a card's shape", 100*misfit), "must be the four corners of a card: put each square on its corner, where the straight edges would meet")
+	}
 	if n.view.Tilt > mostTilt {
 		f.Add("handles", fmt.Sprintf("tilted by %.0f°", n.view.Tilt), fmt.Sprintf("must be a card tilted by at most %g°: hold the camera more squarely to it", mostTilt))
 	}
@@ -221,6 +224,10 @@ func (n onPlane) past() float64 {
 func (s Shot) number(m Marks, of func(onPlane) float64, own float64) measure.Number {
 	n, _ := s.nail(m)
 	mm := of(n)
+	misfit := 0.0
+	if s.Reference == Card {
+		misfit = s.misfit() // of the handles as they stand
+	}
 	const step = 0.5 // pixels
 	sum := own * own
 	add := func(by float64) { sum += by * by }
@@ -248,6 +255,9 @@ func (s Shot) number(m Marks, of func(onPlane) float64, own float64) measure.Num
 		}
 	}
 	add(mm * straightness)
+	if s.Reference == Card {
+		add(mm * misfitCounts * misfit)
+	}
 	if s.Reference == Card {
 		off := beside
 		if s.Under {

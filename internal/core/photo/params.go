@@ -22,14 +22,23 @@ const (
 	coatLine      = 0.5  // how far off the coat line may be taken, mm: hair hides it
 )
 
+// Focal lengths that cameras have, as a share of the picture's longer side: from the widest lens of a telephone to a long
+// one, or a picture that was cropped (judgement).
+const (
+	shortest = 0.45
+	longest  = 3.5
+)
+
 // Beyond these a picture is not read (judgement).
 const (
-	mostTilt   = 60.0  // degrees between the card's plane and the picture's
-	leastPx    = 8.0   // pixels a millimetre at the nail
-	mostReach  = 2.0   // how far from the card's middle, as a share of the way to its corners
-	leastEdge  = 40.0  // pixels of the shortest edge of a card
-	mostKnown  = 300.0 // mm
-	leastApart = 3.0   // pixels of two points
+	mostTilt     = 60.0  // degrees between the card's plane and the picture's
+	leastPx      = 8.0   // pixels a millimetre at the nail
+	mostReach    = 2.0   // how far from the card's middle, as a share of the way to its corners
+	leastEdge    = 40.0  // pixels of the shortest edge of a card
+	mostKnown    = 300.0 // mm
+	leastApart   = 3.0   // pixels of two points
+	mostMisfit   = 0.05  // as a share: by how much four corners may differ from a card's, whatever the lens
+	misfitCounts = 1.5   // how many times what is left of that goes into a range: a wrong corner hides in part behind the lens
 	// straight is below which bend of a ridge, as a share of its chord, it is told as straight.
 	straight = 0.02
 	onALine  = 1e-6 // the same, and no circle goes through the three
