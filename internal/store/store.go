@@ -236,14 +236,6 @@ func (s *Store) exec(ctx context.Context, text string, args ...any) (done sql.Re
 	return done, err
 }
 
-// namedExec is the same with the values of a row, by their names.
-func (s *Store) namedExec(ctx context.Context, text string, row any) error {
-	return s.write(ctx, func(tx *sqlx.Tx) error {
-		_, err := tx.NamedExecContext(ctx, text, row)
-		return err
-	})
-}
-
 // mustTouch turns a change that met no row into ErrNotFound.
 func mustTouch(done sql.Result, err error) error {
 	if err != nil {
