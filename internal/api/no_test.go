@@ -64,6 +64,19 @@ func TestADogThatSaidNoIsLeftToItsTraining(t *testing.T) {
 				}
 				require.NotNil(t, view.Next)
 				assert.Equal(t, row.Due, &view.Next.Due)
+				if reaction == temper.Snapping { // the round gives it no place before, and says of one that was agreed why not
+					for _, o := range ask[contract.DogVisits](c, "GET", at+"/visits", "", 200).Offers {
+						assert.False(t, o.On.Before(until), "offered on %s", o.On)
+					}
+					visit := fmt.Sprintf(`{"dog_id":%q,"on":%q,"start":840,"state":"agreed"`, d.Id, until.AddDays(-8))
+					would := ask[contract.Visit](c, "PUT", visitAt(), visit+`,"ask":true}`, 200)
+					require.NotNil(t, would.Breaks)
+					assert.Contains(t, *would.Breaks, "no trim before "+until.Short())
+					there := visitAt()
+					ask[contract.Visit](c, "PUT", there, visit+`,"anyway":true}`, 200)
+					assert.Equal(t, *would.Breaks, d.Name+" "+*ask[contract.DogVisits](c, "GET", at+"/visits", "", 200).Visits[0].Breaks)
+					ask[contract.Visit](c, "PUT", there, strings.Replace(visit, "agreed", "called_off", 1)+`}`, 200)
+				}
 				for _, n := range view.Next.PerNail {
 					if reaction == temper.Snapping || n.Code.Paw == nail.RF {
 						assert.False(t, n.Due.Before(until), "%s on %s", n.Code, n.Due)

@@ -138,7 +138,7 @@ func (b *Book) ask(ctx context.Context, ids []uuid.UUID) (map[uuid.UUID]round.Do
 		}
 		worked[i] = question(d, k, day, training, settings, pieces).Visit()
 		if has {
-			worked[i].Window = next.Window()
+			worked[i].Window = next.Window(k.feet)
 		}
 		kept[i], err = json.Marshal(worked[i])
 		return err
@@ -175,6 +175,9 @@ func (b *Book) visits(ctx context.Context, kept []store.Visit) ([]Visit, error) 
 		all[i] = Visit{Kept: v, Visit: round.Visit{ID: v.ID.String(), Dog: d, On: v.On, Start: v.Start, State: v.State.After(v.Sitting != nil, v.Ended)}}
 		if begun := v.Begun.In(b.now().Location()); date.Of(begun) == v.On {
 			all[i].Begun = round.At(begun.Hour(), begun.Minute())
+		}
+		if all[i].State == round.Agreed || all[i].State == round.Offered { // agreed before the dog said no
+			all[i].Breaks = d.Window.Refuses(v.On)
 		}
 		all[i].Standing = round.Standings([]round.Visit{all[i].Visit}, v.On.Before(b.Today()))[0]
 	}

@@ -115,6 +115,9 @@ const mostVisit = 480 // minutes
 
 // Breaks says what a visit would break at its place, besides others' visits; empty where nothing is.
 func (w Week) Breaks(v Visit) string {
+	if no := v.Dog.Window.Refuses(v.On); no != "" {
+		return v.Dog.Name + " " + no
+	}
 	hours, open := w.On(v.On)
 	if !open {
 		return fmt.Sprintf("%s is no working day", v.On)

@@ -11,6 +11,17 @@ type Window struct {
 	Due     date.Date `json:",omitzero"`
 	Touches date.Date `json:",omitzero"` // the first day on which a nail stands on the floor
 	Curls   date.Date `json:",omitzero"` // the first day on which a dewclaw curls
+
+	NotBefore date.Date `json:",omitzero"` // nothing is trimmed before: the dog said no
+	No        string    `json:",omitempty"`
+}
+
+// Refuses says what the dog said no with, where that keeps a visit off a day; empty where it does not.
+func (w Window) Refuses(day date.Date) string {
+	if day.Before(w.NotBefore) {
+		return w.No
+	}
+	return ""
 }
 
 // Judgement (ours): what a day does to a dog, in days of being merely late.
@@ -21,8 +32,8 @@ const (
 	earlyDay    = 0.3 // a day before the date takes growth that might have stood
 )
 
-// Serves tells whether there is something to take on a day.
-func (w Window) Serves(day date.Date) bool { return !day.Before(w.Worth) }
+// Serves tells whether there is something to take on a day, and the dog lets one.
+func (w Window) Serves(day date.Date) bool { return !day.Before(w.Worth) && w.Refuses(day) == "" }
 
 // Harm is what coming on a day and not before does to the dog, in days of being merely late: what it has waited
 // till then, or what coming early costs.
