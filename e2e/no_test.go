@@ -1,6 +1,7 @@
 package e2e
 
 import (
+	"path/filepath"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
@@ -44,4 +45,33 @@ func TestTheDogSaysNo(t *testing.T) {
 	p.open(program.address)
 	p.fill("search", "Lantern")
 	p.sees("Snapped on Tue 24 Nov")
+}
+
+// A frightened dog from an empty book, on a phone: from the first screen to the first nail in at most twelve presses, a
+// name and an age typed.
+func TestAFrightenedDogsFirstNail(t *testing.T) {
+	program := start(t, "serve", "--data", filepath.Join(t.TempDir(), "book.db"), "--today", day, "--listen", anywhere)
+	p := tab(t, browser(t), program.address+"/")
+	p.size(390, 844)
+	p.open(program.address + "/")
+	p.sees("Who are you?")
+	presses := 0
+	press := func(selector, words string) {
+		presses++
+		p.press(selector, words)
+	}
+	p.fill("name", "Moss")
+	press("button", "15–30")
+	p.fill("years", "4")
+	press("button", "^dark$")
+	press("button", "^frightened$")
+	press("button", "Show its nails")
+	p.sees("A nail or two today")
+	press("a", "A nail or two today")
+	p.sees("get ready")
+	press("button", "^Start")
+	p.sees("to go today")
+	t.Logf("%d presses", presses)
+	assert.LessOrEqual(t, presses, 12)
+	assert.Regexp(t, `· [1-3] to go today`, p.MustElement("main").MustText(), "three nails at most")
 }
