@@ -31,7 +31,7 @@ func TestAHistoryIsReadOff(t *testing.T) {
 	first := reading()
 	assert.NotEqual(t, last, first)
 
-	p.MustEval(`() => document.getElementById('history-title').scrollIntoView()`)
+	p.MustEval(`() => document.querySelector('section[aria-label="History"]').scrollIntoView()`)
 	box := p.MustElement(".plot canvas").MustShape().Box()
 	require.NoError(t, p.Touch.Tap(box.X+box.Width*0.5, box.Y+box.Height/2))
 	p.sees("after a sitting")
