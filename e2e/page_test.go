@@ -10,6 +10,7 @@ import (
 	"time"
 
 	"github.com/go-rod/rod"
+	"github.com/go-rod/rod/lib/cdp"
 	"github.com/go-rod/rod/lib/input"
 	"github.com/go-rod/rod/lib/launcher"
 	"github.com/go-rod/rod/lib/proto"
@@ -18,6 +19,9 @@ import (
 
 // patience is how long a page may take to show something on a busy machine.
 const patience = 100 * time.Second
+
+// atRest is how long a thing has not moved before it is pressed: quicker than any finger.
+const atRest = 80 * time.Millisecond
 
 // shared is the one Chromium of all tests. Each has a room of its own in it, with nothing kept from another.
 var shared *rod.Browser
@@ -159,10 +163,22 @@ func (p page) find(selector, words string) *rod.Element {
 	return e.CancelTimeout()
 }
 
+// press presses it as a hand does: where it has come to rest, and once more where the page exchanged it meanwhile.
 func (p page) press(selector, words string) {
 	p.t.Helper()
 	p.toFront()
-	require.NoError(p.t, p.find(selector, words).Timeout(patience).Click(proto.InputMouseButtonLeft, 1))
+	var err error
+	for until := time.Now().Add(patience); time.Now().Before(until); {
+		e := p.find(selector, words).Timeout(patience)
+		if err = e.WaitStable(atRest); err == nil {
+			err = e.Click(proto.InputMouseButtonLeft, 1)
+		}
+		var detached *cdp.Error
+		if err == nil || !errors.As(err, &detached) {
+			break
+		}
+	}
+	require.NoError(p.t, err, "%s %s", selector, words)
 }
 
 // toFront makes it the tab that is looked at: one behind another does not repaint.

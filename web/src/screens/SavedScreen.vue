@@ -20,9 +20,9 @@ const { length } = useUnits()
 const { data, error: unread, refetch } = useDog(() => props.dogId)
 const { mutate, isPending, error } = useWithdrawSitting(() => props.dogId)
 const sitting = computed(() => data.value?.sittings.find((s) => s.id === props.sittingId))
-const { data: done } = useSitting(() => props.dogId, () => props.sittingId)
+const { data: done, isPending: reading } = useSitting(() => props.dogId, () => props.sittingId)
 const worked = computed(() => (done.value?.nails ?? []).filter((n) => n.cuts.length > 0))
-const { data: card } = useCard(() => props.dogId, () => props.sittingId)
+const { data: card, isPending: printing } = useCard(() => props.dogId, () => props.sittingId)
 const page = useOpenCard(() => props.dogId, () => props.sittingId)
 const print = () => window.print()
 const takeBack = () => mutate(props.sittingId, { onSuccess: () => router.replace(`/dogs/${props.dogId}`) })
@@ -30,7 +30,8 @@ const takeBack = () => mutate(props.sittingId, { onSuccess: () => router.replace
 
 <template>
   <div class="screen saved">
-    <AnswerState v-if="!data" :error="unread" what="this dog" @again="refetch()" />
+    <!-- All at once: what comes late would move the buttons away from under the finger. -->
+    <AnswerState v-if="!data || reading || printing" :error="unread" what="this dog" @again="refetch()" />
     <template v-else>
       <div class="screen-head">
         <div>
