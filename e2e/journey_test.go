@@ -441,14 +441,10 @@ func TestADogsPageIsCalmAndRemembers(t *testing.T) {
 	program := start(t, "demo", "--today", day, "--listen", anywhere)
 	dogs := program.dogs()
 	p := tab(t, browser(t), program.address+"/")
-	p.MustEval(`() => ['nails', 'sittings', 'history', 'growth', 'moods', 'handling', 'profile', 'pictures', 'take'].forEach((n) => localStorage.setItem('fribbet-dog-' + n, 'false'))`)
+	p.closeSections()
 	p.open(program.address + "/dogs/" + dogs["Oatcake"])
 	p.sees("Each nail")
-	words := p.MustEval(`() => {
-		const said = document.querySelector('main').cloneNode(true)
-		said.querySelectorAll('svg, .visually-hidden, details:not([open]) > :not(summary)').forEach((e) => e.remove())
-		return said.textContent.split(/[^\p{L}]+/u).filter((w) => w.length > 1).length
-	}`).Int()
+	words := p.words()
 	t.Logf("%d words at rest", words)
 	assert.LessOrEqual(t, words, 150)
 	p.press("summary", "How it is held")

@@ -55,11 +55,16 @@ func TestAFrightenedDogsFirstNail(t *testing.T) {
 	p.size(390, 844)
 	p.open(program.address + "/")
 	p.sees("Who are you?")
-	presses := 0
+	p.closeSections()
+	presses, read := 0, 0
+	reads := func() {
+		read += p.words()
+	}
 	press := func(selector, words string) {
 		presses++
 		p.press(selector, words)
 	}
+	reads()
 	p.fill("name", "Moss")
 	press("button", "15–30")
 	p.fill("years", "4")
@@ -67,11 +72,14 @@ func TestAFrightenedDogsFirstNail(t *testing.T) {
 	press("button", "^frightened$")
 	press("button", "Show its nails")
 	p.sees("A nail or two today")
+	reads()
 	press("a", "A nail or two today")
 	p.sees("get ready")
+	reads()
 	press("button", "^Start")
 	p.sees("to go today")
-	t.Logf("%d presses", presses)
 	assert.LessOrEqual(t, presses, 12)
+	assert.LessOrEqual(t, read, 150, "words read until the first nail lies on the bench")
+	assert.LessOrEqual(t, p.words(), 110, "and at the bench")
 	assert.Regexp(t, `· [1-3] to go today`, p.MustElement("main").MustText(), "three nails at most")
 }

@@ -85,7 +85,7 @@ type page struct {
 }
 
 // leftOpen opens the sections of a dog's page once; one that a test closes stays closed.
-const leftOpen = `for (const name of ['nails', 'sittings', 'history', 'growth', 'moods', 'handling', 'profile', 'pictures', 'take']) {
+const leftOpen = `for (const name of ['nails', 'sittings', 'history', 'growth', 'moods', 'handling', 'profile', 'pictures', 'take', 'more']) {
 	try { localStorage.getItem('fribbet-dog-' + name) ?? localStorage.setItem('fribbet-dog-' + name, 'true') } catch { /* no storage here */ }
 }`
 
@@ -161,6 +161,22 @@ func (p page) find(selector, words string) *rod.Element {
 	}
 	p.require(err, selector+" "+words)
 	return e.CancelTimeout()
+}
+
+// closeSections leaves a dog's page as who looks at nothing more leaves it.
+func (p page) closeSections() {
+	p.t.Helper()
+	p.MustEval(`() => ['nails', 'sittings', 'history', 'growth', 'moods', 'handling', 'profile', 'pictures', 'take', 'more'].forEach((n) => localStorage.setItem('fribbet-dog-' + n, 'false'))`)
+}
+
+// words counts what is there to be read: without drawings, closed parts and choices of lists.
+func (p page) words() int {
+	p.t.Helper()
+	return p.MustEval(`() => {
+		const shown = [...document.querySelectorAll('main *')].filter((e) => e.checkVisibility() && !e.closest('svg, option, .visually-hidden'))
+		const lines = shown.flatMap((e) => [...e.childNodes]).filter((n) => n.nodeType === Node.TEXT_NODE)
+		return lines.flatMap((n) => n.textContent.split(/[^\p{L}]+/u)).filter((w) => w.length > 1).length
+	}`).Int()
 }
 
 // press presses it as a hand does: where it has come to rest, and once more where the page exchanged it meanwhile.

@@ -23,8 +23,8 @@ const takes = ref<Schemas['TakesIt']>()
 const coat = ref<Schemas['Coat']>()
 const asked = [
   { title: 'Nails', value: colour, answers: [['dark', 'dark'], ['light', 'light'], ['mixed', 'mixed']] },
-  { title: 'Last trimmed', value: done, answers: [[1, 'a week ago'], [3, '2–4 weeks'], [6, '5–7 weeks'], [12, 'longer']] },
   { title: 'How it takes it', value: takes, answers: [['fine', 'fine'], ['wriggles', 'wriggles'], ['frightened', 'frightened'], ['bites', 'bites']] },
+  { title: 'Last trimmed', value: done, answers: [[1, 'a week ago'], [3, '2–4 weeks'], [6, '5–7 weeks'], [12, 'longer']] },
   { title: 'Hair on the feet', value: coat, answers: [['short', 'short'], ['long', 'long']] },
 ] as { title: string; value: { value: unknown }; answers: [unknown, string][] }[]
 
@@ -59,25 +59,30 @@ const shown = ['name', 'weights', 'birth_date', 'age_years']
     <FormField id="name" v-slot="{ invalid, described }" label="Name" :error="error" :fields="['name']" :needed="name">
       <BFormInput id="name" v-model="name" :state="invalid" required :aria-describedby="described" autocomplete="off" autofocus dir="auto" />
     </FormField>
-    <FormField id="weight" v-slot="{ invalid, described }" :label="`Weight, ${weight.symbol}`" :error="error" :fields="['weights']" :needed="kilos" hint="Not weighed? Choose about how heavy it is.">
+    <FormField id="weight" v-slot="{ invalid, described }" :label="`Weight, ${weight.symbol}`" :error="error" :fields="['weights']" :needed="kilos" hint="Or about:">
       <BFormInput id="weight" v-model="kilos" :state="invalid" required :aria-describedby="described" inputmode="decimal" autocomplete="off" class="short" />
     </FormField>
     <div class="sizes" role="group" aria-label="About how heavy">
       <button v-for="c in classes" :key="c.label" type="button" class="btn btn-plain" :aria-pressed="kilos === c.usual" @click="kilos = c.usual">{{ c.label }}</button>
     </div>
-    <FormField v-if="!knowsBirth" id="years" v-slot="{ invalid, described }" label="Age, years" :error="error" :fields="['age_years', 'birth_date']" :needed="years" hint="About will do. Half a year is 0.5.">
+    <FormField v-if="!knowsBirth" id="years" v-slot="{ invalid, described }" label="Age, years" :error="error" :fields="['age_years', 'birth_date']" :needed="years" hint="About will do">
       <BFormInput id="years" v-model="years" :state="invalid" required :aria-describedby="described" inputmode="decimal" autocomplete="off" class="short" />
     </FormField>
     <FormField v-else id="born" v-slot="{ invalid, described }" label="Birth date" :error="error" :fields="['birth_date', 'age_years']" :needed="born">
       <BFormInput id="born" v-model="born" :state="invalid" required :aria-describedby="described" type="date" :max="settings?.today" class="date" />
     </FormField>
-    <button type="button" class="switch" @click="knowsBirth = !knowsBirth">{{ knowsBirth ? 'I only know about how old it is' : 'I know the birth date' }}</button>
     <fieldset class="asked">
-      <legend>If you know it</legend>
-      <div v-for="q in asked" :key="q.title" class="choices" role="group" :aria-label="q.title"><span>{{ q.title }}</span>
+      <div v-for="q in asked.slice(0, 2)" :key="q.title" class="choices" role="group" :aria-label="q.title"><span>{{ q.title }}</span>
         <button v-for="[value, words] in q.answers" :key="words" type="button" :aria-pressed="q.value.value === value" @click="q.value.value = q.value.value === value ? undefined : value">{{ words }}</button>
       </div>
     </fieldset>
+    <details class="asked">
+      <summary>If you know more</summary>
+      <button type="button" class="switch" @click="knowsBirth = !knowsBirth">{{ knowsBirth ? 'I only know its age' : 'I know the birth date' }}</button>
+      <div v-for="q in asked.slice(2)" :key="q.title" class="choices" role="group" :aria-label="q.title"><span>{{ q.title }}</span>
+        <button v-for="[value, words] in q.answers" :key="words" type="button" :aria-pressed="q.value.value === value" @click="q.value.value = q.value.value === value ? undefined : value">{{ words }}</button>
+      </div>
+    </details>
     <slot :shown="shown" />
   </div>
 </template>
@@ -85,13 +90,16 @@ const shown = ['name', 'weights', 'birth_date', 'age_years']
 <style scoped>
 .fields { display: grid; gap: 1rem; max-width: 34rem; }
 
-.asked legend { font-size: 1rem; font-weight: 600; margin: 0 0 0.25rem; }
+.asked summary { align-items: center; color: var(--go); cursor: pointer; display: flex; font-weight: 600; min-height: 44px; }
+.asked summary::before { content: '▸'; margin-right: 0.4rem; }
+.asked[open] summary::before { content: '▾'; }
 .asked .choices { align-items: center; margin-top: 0.35rem; }
 .asked .choices span { min-width: 7.5rem; }
+@media (max-width: 600px) { .asked .choices span { flex-basis: 100%; } }
 .short { max-width: 9rem; }
 .date { max-width: 12rem; }
 .sizes { display: flex; flex-wrap: wrap; gap: 0.4rem; margin-top: -0.5rem; }
 .sizes .btn { padding-inline: 0.7rem; }
 .sizes .btn[aria-pressed='true'] { background: var(--sunk); box-shadow: inset 0 -4px 0 var(--go); }
-.switch { background: none; border: 0; color: var(--go); font-weight: 600; justify-self: start; margin-top: -0.75rem; min-height: 32px; padding: 0; text-decoration: underline; text-underline-offset: 3px; }
+.switch { background: none; border: 0; color: var(--go); font-weight: 600; min-height: 44px; padding: 0; text-decoration: underline; text-underline-offset: 3px; }
 </style>

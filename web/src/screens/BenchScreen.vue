@@ -263,7 +263,7 @@ onKey((event) => {
       <CompanionBar :bench="bench" :place="todays.findIndex((n) => n.code === nail!.code) + 1" :of="todays.length" />
       <div class="work">
         <section class="nail" :aria-label="`Nail ${nail.code}`">
-          <div class="head"><span class="code">{{ nail.code }}</span><span>{{ nailInWords(nail.code) }}<span class="soft small off">{{ inHand }}, {{ length.show(nail.removed_mm) }} off<template v-if="nail.edged"> · sides and top</template><template v-if="nail.ground"> · ground round</template></span></span>
+          <div class="head"><span class="code">{{ nail.code }}</span><span>{{ nailInWords(nail.code) }}<span class="soft small off"><template v-if="nail.cuts.length > 0">{{ inHand }}, {{ length.show(nail.removed_mm) }} off</template><template v-if="nail.edged"> · sides and top</template><template v-if="nail.ground"> · ground round</template></span></span>
             <button v-if="!grinding" type="button" class="pace" @click="choosePace(pace === 'press' ? 'steps' : 'press')">{{ pace === 'press' ? 'Step by step' : 'One press a nail' }}</button>
           </div>
           <p v-if="bench.read_dry && way !== 'rest'" class="dry">{{ bench.read_dry }}</p>
@@ -309,10 +309,10 @@ onKey((event) => {
           <p class="tally" aria-live="polite"><strong>{{ counts.done }}</strong> done · <strong>{{ counts.left }}</strong> to go today</p>
           <details v-if="hold" class="hold" :open="!narrow"><summary>How {{ paw }} is held</summary><HoldPicture :hold="hold" /><p class="small">{{ bench.support.says }}</p><HoldWords :hold="hold" /></details>
           <CautionList :cautions="bench.cautions" />
-          <ul class="mind small" aria-label="With this tool"><li v-for="words in bench.mind" :key="words">{{ words }}</li></ul>
+          <details class="hold" :open="!narrow"><summary>Mind with this tool</summary><ul class="mind small"><li v-for="words in bench.mind" :key="words">{{ words }}</li></ul></details>
           <BButton variant="plain" class="btn-big" @click="end()">{{ counts.left > 0 && counts.done > 0 ? 'Enough for today' : 'End the sitting' }}</BButton>
           <BButton v-if="bench.calmly && counts.done > 0" variant="plain" class="calmly" @click="end(true)">It was calm throughout: end</BButton>
-          <BButton variant="plain" :aria-pressed="spoken" class="voice" @click="spoken = !spoken">{{ spoken ? 'Spoken prompts are on' : 'Spoken prompts are off' }}</BButton>
+          <BButton variant="plain" :aria-pressed="spoken" class="voice" @click="spoken = !spoken">{{ spoken ? 'Speaks' : 'Silent' }}</BButton>
         </div>
       </div>
       <RefusalNote :error="refusal" />

@@ -1,10 +1,12 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
 import { useDog, useSettings } from '../api/queries'
 import { dayOf } from '../dates'
 import { helpings, positions, rhythms } from '../words'
+import { kept } from '../local/kept'
 import AnswerState from '../parts/AnswerState.vue'
 import CautionList from '../parts/CautionList.vue'
+import RankPicture from '../rank/RankPicture.vue'
 import RankKey from '../rank/RankKey.vue'
 import { useUnits } from '../units'
 import QuickPlanNote from '../parts/QuickPlanNote.vue'
@@ -34,6 +36,14 @@ const age = computed(() => {
   return months < 24 ? `${about}${months} months` : `${about}${Math.floor(years)} years`
 })
 const kilos = computed(() => weight.value.show(dog.value!.weights[dog.value!.weights.length - 1].kg))
+/** Of a dog that nobody told anything of yet, only how to begin is shown: the rest would be guesses and empty lists. */
+const fresh = computed(() => (data.value?.first_steps.length ?? 0) > 0)
+const more = kept<boolean>('fribbet-dog-more')
+const opened = ref(more.read() ?? false)
+function openMore() {
+  opened.value = true
+  more.keep(true)
+}
 const measured = computed(() => data.value?.rank.bars.filter((b) => b.length.source === 'measured').length ?? 0)
 const assumed = computed(() => data.value?.rank.bars.every((b) => b.length.source === 'assumed' && b.gap?.source !== 'measured'))
 </script>
@@ -48,25 +58,28 @@ const assumed = computed(() => data.value?.rank.bars.every((b) => b.length.sourc
           <p class="soft lead">{{ age }} · {{ kilos }} · {{ dog.nails.length }} nails</p>
         </div>
         <div class="aside">
-          <RouterLink v-if="data.first_steps.length === 0" :to="`/dogs/${dogId}/walk`" class="btn btn-plain btn-big">Walk round</RouterLink>
+          <RouterLink v-if="!fresh" :to="`/dogs/${dogId}/walk`" class="btn btn-plain btn-big">Walk round</RouterLink>
           <RouterLink :to="`/dogs/${dogId}/record`" class="btn btn-plain btn-big">Record a sitting</RouterLink>
           <RouterLink v-if="data.open_sitting" :to="`/dogs/${dogId}/bench/${data.open_sitting}`" class="btn btn-go btn-big">Go on at the bench</RouterLink>
-          <RouterLink v-else-if="data.first_steps.length === 0 || data.training" :to="`/dogs/${dogId}/ready`" class="btn btn-go btn-big">Get ready</RouterLink>
+          <RouterLink v-else-if="!fresh || data.training" :to="`/dogs/${dogId}/ready`" class="btn btn-go btn-big">Get ready</RouterLink>
         </div>
       </div>
 
-      <FirstSteps v-if="data.first_steps.length > 0 && !data.training && !data.open_sitting" :dog-id="dogId" :name="dog.name" :steps="data.first_steps" />
+      <FirstSteps v-if="fresh && !data.training && !data.open_sitting" :dog-id="dogId" :name="dog.name" :steps="data.first_steps" />
       <DogNext v-else :dog="dog" :next="data.next" :needs="data.needs" :days="data.next_in_days" :why-none="data.why_none" :training="data.training" />
       <QuickPlanNote v-if="data.plan" :plan="data.plan" />
       <CautionList :cautions="data.cautions" />
 
       <section class="today" aria-labelledby="rank-title">
-        <h2 id="rank-title">The nails, today and on</h2>
-        <RankForward :dog-id="dogId" :rank="data.rank" :next="data.next" :next-in-days="data.next_in_days" />
-        <p v-if="assumed" class="soft small note">Nobody has measured these nails: they are drawn as usual for its size.</p>
-        <details class="key small"><summary>What the drawing shows</summary><RankKey /></details>
+        <h2 id="rank-title">{{ fresh ? 'The nails' : 'The nails, today and on' }}</h2>
+        <RankPicture v-if="fresh" :rank="data.rank" size="large" class="scroll-sideways" />
+        <RankForward v-else :dog-id="dogId" :rank="data.rank" :next="data.next" :next-in-days="data.next_in_days" />
+        <p v-if="assumed" class="soft small note">Drawn as usual for its size.</p>
+        <details v-if="!fresh" class="key small"><summary>What the drawing shows</summary><RankKey /></details>
       </section>
 
+      <button v-if="fresh && !opened" type="button" class="more" @click="openMore">More about <bdi>{{ dog.name }}</bdi></button>
+      <template v-else>
       <FoldedSection name="nails" title="Each nail" :line="measured === 0 ? 'none measured yet' : `${measured} of ${dog.nails.length} measured`"><NailTable :dog-id="dogId" :rank="data.rank" :next="data.next" :training="data.training_paws" /></FoldedSection>
       <FoldedSection name="sittings" title="Sittings" :line="data.sittings.length === 0 ? 'none recorded yet' : `${data.sittings.length}, the last on ${dayOf(data.sittings[0].on)}`"><SittingList :dog-id="dogId" :sittings="data.sittings" /></FoldedSection>
       <FoldedSection name="history" title="History" line="lengths and quicks over time"><DogHistory :dog-id="dogId" :nails="dog.nails.map((n) => n.code)" :groups="data.growth.groups.map((g) => g.group)" /></FoldedSection>
@@ -80,6 +93,7 @@ const assumed = computed(() => data.value?.rank.bars.every((b) => b.length.sourc
         <p class="soft small take">All that is told of <bdi>{{ dog.name }}</bdi> in open formats, with a page to read and print.</p>
         <a class="btn btn-plain" :href="`/api/export?dog_id=${dogId}`" download>Take <bdi>{{ dog.name }}</bdi> along</a>
       </FoldedSection>
+      </template>
     </template>
   </div>
 </template>
@@ -88,6 +102,7 @@ const assumed = computed(() => data.value?.rank.bars.every((b) => b.length.sourc
 .lead { margin: 0.15rem 0 0; }
 .today { margin-top: 1rem; }
 .take { max-width: 46rem; }
+.more { background: none; border: 0; color: var(--go); font-weight: 600; min-height: 44px; padding: 0; text-decoration: underline; text-underline-offset: 3px; }
 .key summary { color: var(--go); cursor: pointer; line-height: 44px; }
 .note { margin-top: 0.5rem; max-width: 46rem; }
 </style>

@@ -29,8 +29,8 @@ async function begin(withDog: boolean) {
   }
 }
 const roles: { value: Schemas['Role']; title: string; says: string }[] = [
-  { value: 'keeper', title: 'Keeper', says: 'My own dogs, at home. A dog is due when a nail touches the floor.' },
-  { value: 'groomer', title: 'Groomer', says: 'Other people’s dogs, a full day. A dog is due as often as was agreed.' },
+  { value: 'keeper', title: 'Keeper', says: 'My own dogs' },
+  { value: 'groomer', title: 'Groomer', says: 'Other people’s dogs' },
 ]
 </script>
 
@@ -38,9 +38,8 @@ const roles: { value: Schemas['Role']; title: string; says: string }[] = [
   <div class="screen start">
     <AnswerState v-if="!settings" :error="unread" what="the book" @again="refetch()" />
     <template v-else>
-      <p class="mark"><img src="/mark.svg" alt="" width="44" height="44" />Fribbet</p>
-      <h1>How long are the nails, how much may come off, and when next?</h1>
-      <p class="soft intro">Tell it who you are and which dog comes first. You can start with what you know; it says what it assumes.</p>
+      <h1 class="mark"><img src="/mark.svg" alt="" width="44" height="44" />Fribbet</h1>
+      <p class="soft">How much may come off each nail, and when next.</p>
       <BForm novalidate class="form" @submit.prevent="begin(true)">
         <fieldset class="roles">
           <legend>Who are you?</legend>
@@ -60,23 +59,26 @@ const roles: { value: Schemas['Role']; title: string; says: string }[] = [
         </NewDogFields>
         </div>
       </BForm>
-      <p class="soft small disclaimer">Fribbet measures, reckons and remembers. It does not see your dog: what you see on the nail overrules it, and a torn, swollen or bleeding nail that does not stop is a veterinarian’s matter.</p>
+      <p class="soft small disclaimer">Torn, swollen, or still bleeding: to a veterinarian.</p>
     </template>
   </div>
 </template>
 
 <style scoped>
 .start { max-width: 66rem; }
-.mark { align-items: center; display: flex; font-size: 1.25rem; font-weight: 700; gap: 0.6rem; margin-bottom: 1rem; }
-.intro { margin-top: 0.5rem; }
+.mark { align-items: center; display: flex; font-size: 1.25rem; font-weight: 700; gap: 0.6rem; margin-bottom: 0.5rem; }
 .form { display: grid; gap: 1.5rem 3rem; grid-template-columns: minmax(0, 20rem) minmax(0, 1fr); margin-top: 1.5rem; }
 .roles { align-content: start; display: grid; gap: 0.5rem; }
 .roles legend, .dog h2 { float: none; font-size: 1.125rem; font-weight: 650; line-height: 1.4; margin-bottom: 0.4rem; }
-.role { align-items: flex-start; background: var(--sheet); border: 1px solid var(--line-strong); cursor: pointer; display: flex; font-weight: 400; gap: 0.75rem; min-height: 64px; padding: 0.6rem 0.9rem; }
+.role { align-items: flex-start; background: var(--sheet); border: 1px solid var(--line-strong); cursor: pointer; display: flex; font-weight: 400; gap: 0.75rem; min-height: 56px; padding: 0.5rem 0.9rem; }
 .role.chosen { border-color: var(--go); box-shadow: inset 0 -4px 0 var(--go); }
 .go { align-items: center; display: flex; flex-wrap: wrap; gap: 1.25rem; }
 .later { background: none; border: 0; color: var(--go); font-weight: 600; min-height: 44px; text-decoration: underline; text-underline-offset: 3px; }
 .disclaimer { margin-top: 2rem; max-width: 46rem; }
 
-@media (max-width: 900px) { .form { grid-template-columns: minmax(0, 1fr); } }
+@media (max-width: 900px) {
+  .form { grid-template-columns: minmax(0, 1fr); }
+  .roles { grid-template-columns: 1fr 1fr; }
+  .roles legend { grid-column: 1 / -1; }
+}
 </style>

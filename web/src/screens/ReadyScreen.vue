@@ -15,7 +15,7 @@ import ArrivalRow from '../parts/ArrivalRow.vue'
 import CalmerNote from '../parts/CalmerNote.vue'
 import CautionList from '../parts/CautionList.vue'
 import RankPicture from '../rank/RankPicture.vue'
-import { kitKinds, minuteSources, minutesInWords } from '../words'
+import { kitKinds, minuteSources, minutesInWords, pawWords } from '../words'
 import CheckList from './ready/CheckList.vue'
 import LeftNails from './ready/LeftNails.vue'
 import PawBlock from './ready/PawBlock.vue'
@@ -60,6 +60,14 @@ const limits = computed(() => {
   return words
 })
 
+/** What is still to be laid out, in one line: what is in trouble first, then what was forgotten last time. */
+const toLayOut = computed(() => {
+  const open = (plan.value?.checklist ?? []).filter((t) => !ticks.value.includes(t.key))
+  if (open.length === 0) return 'All laid out'
+  const first = open.find((t) => t.trouble) ?? open.find((t) => t.missed)
+  return `Lay out: ${open.length} ${open.length === 1 ? 'thing' : 'things'}${first ? `, ${first.words} first` : ''}`
+})
+
 function start() {
   if (!plan.value || !today.value) return
   if (dog.value?.open_sitting) return void router.push(`/dogs/${props.dogId}/bench/${dog.value.open_sitting}`)
@@ -92,7 +100,7 @@ onKey((event) => {
       <div class="screen-head">
         <div>
           <h1><bdi>{{ plan.name }}</bdi>: get ready</h1>
-          <p v-if="today" class="lead"><strong>{{ today.stops.length }} {{ today.stops.length === 1 ? 'nail' : 'nails' }}</strong> today, about <strong>{{ minutesInWords(today.minutes.minutes) }}</strong> <span class="soft">({{ Math.floor(today.minutes.low) }}–{{ Math.ceil(today.minutes.high) }}, {{ minuteSources[today.minutes.source] }})</span></p>
+          <p v-if="today" class="lead"><strong>{{ today.stops.length }} {{ today.stops.length === 1 ? 'nail' : 'nails' }}</strong> today, about <strong>{{ minutesInWords(today.minutes.minutes) }}</strong> <span v-if="!narrow" class="soft">({{ Math.floor(today.minutes.low) }}–{{ Math.ceil(today.minutes.high) }}, {{ minuteSources[today.minutes.source] }})</span></p>
           <p v-else class="lead">Nothing is trimmed today.</p>
         </div>
         <div class="aside">
@@ -107,16 +115,18 @@ onKey((event) => {
       <p v-if="plan.nobody_helps" class="blocked" role="alert">{{ plan.blocked }}</p>
       <CautionList :cautions="plan.cautions" />
       <CalmerNote :calmer="plan.calmer.filter((c) => c.more)" />
-      <ArrivalRow v-if="today && !dog?.open_sitting" v-model="arrival" />
+      <ArrivalRow v-if="today && !dog?.open_sitting && !narrow" v-model="arrival" />
       <div class="columns">
         <div class="work">
-          <template v-if="today">
-            <h2>In this order</h2>
+          <details v-if="today" class="rest" :open="!narrow || paws.length > 1">
+            <summary>In this order<template v-if="paws.length === 1">: {{ pawWords[paws[0].hold.paw] }}</template></summary>
             <p class="soft small">{{ plan.support.says }}</p>
             <ol class="paws"><PawBlock v-for="(p, i) in paws" :key="i" :dog-id="dogId" :stops="p.stops" :nails="plan.nails" :hold="p.hold" :again="p.again" /></ol>
-          </template>
-          <p v-if="plan.gently" class="gently">The first time, and not easy for it: <RouterLink :to="`/dogs/${dogId}/ladder`">the ladder</RouterLink> is worth beginning before any nail.</p>
-          <ul class="soft small limits"><li v-for="w in limits" :key="w">{{ w }}</li></ul>
+          </details>
+          <details v-if="limits.length > 0" class="rest" :open="!narrow"><summary>Why so {{ plan.gently ? 'few' : 'many' }}</summary>
+            <p v-if="plan.gently" class="gently">The first time, and not easy for it: <RouterLink :to="`/dogs/${dogId}/ladder`">the ladder</RouterLink> is worth beginning before any nail.</p>
+            <ul class="soft small limits"><li v-for="w in limits" :key="w">{{ w }}</li></ul>
+          </details>
           <details v-if="later.length > 0" class="rest"><summary>{{ later.length === 1 ? 'One more day' : later.length <= 4 ? `${later.length} more days` : `Then ${later[0].stops.length === 1 ? 'a nail' : `${later[0].stops.length} nails`} every few days, until ${dayOf(later[later.length - 1].on)}` }}</summary>
             <ul class="later" aria-label="On other days">
               <li v-for="d in later.slice(0, 4)" :key="d.on"><strong class="nowrap">{{ dayOf(d.on) }}</strong> {{ d.stops.map((s) => s.code).join(' ') }} <span class="soft">about {{ minutesInWords(d.minutes.minutes) }}</span></li>
@@ -126,9 +136,9 @@ onKey((event) => {
           <details v-if="plan.left.length > 0" class="rest" :open="plan.left.some((l) => l.whose !== 'nobody')"><summary>Left out: {{ plan.left.length }} {{ plan.left.length === 1 ? 'nail' : 'nails' }}</summary><LeftNails :left="plan.left" /></details>
         </div>
         <div class="prepare">
-          <h2>Within reach</h2>
-          <CheckList v-model="ticks" :things="plan.checklist" />
+          <details class="rest lay-out" :open="!narrow"><summary>{{ toLayOut }}</summary><CheckList v-model="ticks" :things="plan.checklist" />
           <p v-if="offered" class="offer small">Once, and without a dog: ten slices off a stick show <RouterLink to="/settings/slices">how thick you cut</RouterLink>. <BButton variant="plain" size="sm" @click="decline">Not now</BButton></p>
+          </details>
           <p v-if="plan.see_to.length > 0" class="see-to small"><RouterLink to="/kit">Kit to see to</RouterLink>: <span v-for="(s, i) in plan.see_to" :key="i">{{ i ? '; ' : '' }}{{ kitKinds[s.kind] }}<template v-if="s.name">, <bdi>{{ s.name }}</bdi></template>: {{ s.words }}</span>.</p>
           <details class="map"><summary>All nails</summary><RankPicture :rank="plan.rank" size="narrow" stacked :marks="marks" /></details>
         </div>

@@ -3,7 +3,7 @@ import { BButton } from 'bootstrap-vue-next/components/BButton'
 import { computed, ref, watch } from 'vue'
 import type { Schemas } from '../../api/client'
 import { useUnits } from '../../units'
-import { asks, colours, faces, landmarks, stopSigns } from '../../words'
+import { asks, colours, faces, stopSigns } from '../../words'
 import FacePicture from './FacePicture.vue'
 import NailUnderHands from './NailUnderHands.vue'
 
@@ -49,7 +49,7 @@ const pictures = ['near the tip', 'in between', 'far back']
     </template>
     <template v-else-if="ask === 'landmark'">
       <NailUnderHands :nail="nail" :mark="mark" @mark="mark = $event" />
-      <p class="soft small">{{ light ? 'Hold a light behind it: the horn beyond the pink is spare.' : 'Look from below: the hollow ends about where the quick does; the horn beyond it is spare.' }} Drag the mark to where {{ landmarks[nail.landmark] }}.</p>
+      <p class="soft small">{{ light ? 'Hold a light behind it: the horn beyond the pink is safe to cut.' : 'Look from below: the groove ends about where the quick does.' }} Drag the mark there.</p>
       <BButton variant="go" class="next" :disabled="reckoning" @click="next">Here: {{ length.show(mark) }} from the tip <kbd>Space</kbd></BButton>
       <div class="answers three">
         <button v-for="(mm, i) in nail.landmark_mm" :key="mm" type="button" @click="emit('landmark', nail.landmark, mm)"><strong>{{ length.show(mm) }}</strong>{{ pictures[i] }}<kbd>{{ i + 1 }}</kbd></button>
