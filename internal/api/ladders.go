@@ -33,6 +33,11 @@ func (h handlers) GetLadders(ctx context.Context, _ contract.GetLaddersRequestOb
 	return out, nil
 }
 
+func (h handlers) GetCalm(ctx context.Context, _ contract.GetCalmRequestObject) (contract.GetCalmResponseObject, error) {
+	all, err := h.book.Calm(ctx)
+	return contract.GetCalm200JSONResponse{Calmer: calmer(all)}, err
+}
+
 func (h handlers) GetDogLadders(ctx context.Context, r contract.GetDogLaddersRequestObject) (contract.GetDogLaddersResponseObject, error) {
 	out, err := h.dogLadders(ctx, r.DogId)
 	return contract.GetDogLadders200JSONResponse{DogLaddersJSONResponse: out}, err

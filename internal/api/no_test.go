@@ -75,6 +75,8 @@ func TestADogThatSaidNoIsLeftToItsTraining(t *testing.T) {
 					there := visitAt()
 					ask[contract.Visit](c, "PUT", there, visit+`,"anyway":true}`, 200)
 					assert.Equal(t, *would.Breaks, d.Name+" "+*ask[contract.DogVisits](c, "GET", at+"/visits", "", 200).Visits[0].Breaks)
+					_, feed := c.do("GET", ask[contract.Calendar](c, "GET", "/api/calendar", "", 200).Path, "")
+					assert.Contains(t, strings.ReplaceAll(string(feed), "\r\n ", ""), "DESCRIPTION:"+d.Name+" snapped", "the calendar's visit says it too")
 					ask[contract.Visit](c, "PUT", there, strings.Replace(visit, "agreed", "called_off", 1)+`}`, 200)
 				}
 				for _, n := range view.Next.PerNail {

@@ -168,12 +168,24 @@ func (b *Book) Tell(ctx context.Context, dogID, sittingID uuid.UUID, events []be
 	if err != nil {
 		return Bench{}, err
 	}
-	log, on, err := b.tell(ctx, d, sittingID, events)
+	log, on, err := b.tell(ctx, d, sittingID, b.begun(d, events))
 	if err != nil {
 		return Bench{}, err
 	}
 	out, _, err := b.stands(ctx, d, sittingID, on, log)
 	return out, err
+}
+
+// begun is what is told at the bench, with how the dog is held and the hour said at its start.
+func (b *Book) begun(d store.Dog, events []bench.Event) []bench.Event {
+	events = slices.Clone(events)
+	for i, e := range events {
+		if e.Kind == bench.Started {
+			hour := e.At.In(b.now().Location()).Hour()
+			events[i].Held, events[i].Hour = d.Handling.Position, &hour
+		}
+	}
+	return events
 }
 
 // tell adds events to a log, and returns it with the day of its sitting.

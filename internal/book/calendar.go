@@ -6,7 +6,11 @@ import (
 	"crypto/subtle"
 	"fmt"
 	"io"
+	"slices"
+	"strings"
 	"time"
+
+	"github.com/google/uuid"
 
 	"fribbet/internal/core/date"
 	"fribbet/internal/core/due"
@@ -97,6 +101,10 @@ func (b *Book) calendarVisits(ctx context.Context) ([]formats.Visit, error) {
 	if err != nil {
 		return nil, err
 	}
+	breaks, err := b.breaksToCome(ctx, kept)
+	if err != nil {
+		return nil, err
+	}
 	visits := make([]formats.Visit, len(kept))
 	for i, v := range kept {
 		hours, _ := w.Week.On(v.On)
@@ -107,8 +115,26 @@ func (b *Book) calendarVisits(ctx context.Context) ([]formats.Visit, error) {
 		if v.Dog.OwnerName != nil {
 			visits[i].Words = "With " + *v.Dog.OwnerName
 		}
+		if why := breaks[v.ID]; why != "" { // it was agreed before the dog said no
+			visits[i].Words = strings.TrimPrefix(visits[i].Words+". "+v.Dog.Name+" "+why, ". ")
+		}
 	}
 	return visits, nil
+}
+
+// breaksToCome says of visits to come what keeps their dogs off that day.
+func (b *Book) breaksToCome(ctx context.Context, kept []store.Visit) (map[uuid.UUID]string, error) {
+	visits, err := b.visits(ctx, slices.DeleteFunc(slices.Clone(kept), func(v store.Visit) bool { return v.On.Before(b.Today()) }))
+	if err != nil {
+		return nil, err
+	}
+	breaks := map[uuid.UUID]string{}
+	for _, v := range visits {
+		if v.Breaks != "" {
+			breaks[v.Kept.ID] = v.Breaks
+		}
+	}
+	return breaks, nil
 }
 
 // daysOfOneDate is how many days of being late count as moves of their own in a calendar.

@@ -169,5 +169,5 @@ func calmer(k known) []temper.Calmer {
 	for i, t := range k.told {
 		all[i] = t.Summary
 	}
-	return sitting.WhatMadeItCalm(all)
+	return temper.WhatMadeItCalm(sitting.Days(all))
 }

@@ -3,6 +3,7 @@ package book
 import (
 	"cmp"
 	"context"
+	"encoding/json"
 	"maps"
 	"slices"
 
@@ -10,10 +11,12 @@ import (
 
 	"fribbet/internal/core/dog"
 	"fribbet/internal/core/fault"
+	"fribbet/internal/core/feet"
 	"fribbet/internal/core/ladder"
 	"fribbet/internal/core/nail"
 	"fribbet/internal/core/outlook"
 	"fribbet/internal/core/sitting"
+	"fribbet/internal/core/temper"
 	"fribbet/internal/store"
 )
 
@@ -114,6 +117,22 @@ func (b *Book) Climbers(ctx context.Context) ([]Climber, error) {
 			cmp.Compare(nameKey(x.Name), nameKey(y.Name)), cmp.Compare(x.DogID.String(), y.DogID.String()))
 	})
 	return all, nil
+}
+
+// Calm is what goes with calm over the whole book.
+func (b *Book) Calm(ctx context.Context) ([]temper.Calmer, error) {
+	all, err := b.store.Told(ctx, feet.FoldVersion)
+	if err != nil {
+		return nil, err
+	}
+	var dogs [][]temper.Day
+	for _, text := range all {
+		var told []sitting.Summary
+		if json.Unmarshal(text, &told) == nil { // what cannot be read is folded anew when its dog is looked at
+			dogs = append(dogs, sitting.Days(told))
+		}
+	}
+	return temper.WhatMadeThemCalm(dogs), nil
 }
 
 // StartLadder begins a ladder today. A dog has one of a kind at a time for the same paw.

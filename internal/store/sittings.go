@@ -9,6 +9,7 @@ import (
 	"github.com/jmoiron/sqlx"
 
 	"fribbet/internal/core/bench"
+	"fribbet/internal/core/dog"
 	"fribbet/internal/core/hand"
 	"fribbet/internal/core/kit"
 	"fribbet/internal/core/measure"
@@ -37,6 +38,8 @@ type sittingRow struct {
 	Smooth     pawsColumn      `db:"smooth"`
 	Touching   record.Touching `db:"touching"`
 	Signs      linesColumn     `db:"signs"`
+	Held       dog.Position    `db:"held"`
+	Hour       *int            `db:"hour"`
 	RecordedAt string          `db:"recorded_at"`
 	Withdrawn  *string         `db:"withdrawn_at"`
 }
@@ -131,7 +134,7 @@ func (s *Store) readSittings(ctx context.Context, tx *sqlx.Tx, where string, arg
 	var readings []readingRow
 	picked := ` WHERE sitting_id IN (SELECT id FROM sittings` + where + `)`
 	err := s.selectAll(ctx, tx, args,
-		query{&rows, `SELECT id, dog_id, on_date, note, minutes, calm_minutes, helper, ticks, smooth, touching, signs, recorded_at FROM sittings` + where + ` ORDER BY on_date, recorded_at`},
+		query{&rows, `SELECT id, dog_id, on_date, note, minutes, calm_minutes, helper, ticks, smooth, touching, signs, held, hour, recorded_at FROM sittings` + where + ` ORDER BY on_date, recorded_at`},
 		query{&records, `SELECT * FROM records` + picked + ` ORDER BY sitting_id, number`},
 		query{&readings, `SELECT * FROM readings` + picked},
 		query{&marks, `SELECT * FROM landmarks` + picked + ` ORDER BY sitting_id, code, number`},
@@ -187,7 +190,7 @@ func (s *Store) readSittings(ctx context.Context, tx *sqlx.Tx, where string, arg
 	all := map[uuid.UUID][]Sitting{}
 	for _, row := range rows {
 		all[row.DogID] = append(all[row.DogID], Sitting{row.ID, record.Sitting{
-			On: row.On.Date, Note: row.Note, Minutes: row.Minutes, Calm: row.Calm, Helper: row.Helper, Ticks: row.Ticks, Smooth: row.Smooth, Arrival: row.arrival(), Records: recordsOf[row.ID],
+			On: row.On.Date, Note: row.Note, Minutes: row.Minutes, Calm: row.Calm, Helper: row.Helper, Ticks: row.Ticks, Smooth: row.Smooth, Held: row.Held, Hour: row.Hour, Arrival: row.arrival(), Records: recordsOf[row.ID],
 		}})
 	}
 	return all, nil
@@ -227,9 +230,9 @@ func signsOf(a *record.Arrival) (signs linesColumn) {
 // addSitting writes what the lists read of a sitting.
 func addSitting(ctx context.Context, tx *sqlx.Tx, log logRow, s Sitting) error {
 	_, err := tx.NamedExecContext(ctx, `
-		INSERT INTO sittings (id, dog_id, on_date, note, minutes, calm_minutes, helper, ticks, smooth, touching, signs, recorded_at, withdrawn_at)
-		VALUES (:id, :dog_id, :on_date, :note, :minutes, :calm_minutes, :helper, :ticks, :smooth, :touching, :signs, :recorded_at, :withdrawn_at)`,
-		sittingRow{s.ID, log.DogID, dateColumn{s.On}, s.Note, s.Minutes, s.Calm, s.Helper, s.Ticks, s.Smooth, touchingOf(s.Arrival), signsOf(s.Arrival), log.BegunAt, log.Withdrawn})
+		INSERT INTO sittings (id, dog_id, on_date, note, minutes, calm_minutes, helper, ticks, smooth, touching, signs, held, hour, recorded_at, withdrawn_at)
+		VALUES (:id, :dog_id, :on_date, :note, :minutes, :calm_minutes, :helper, :ticks, :smooth, :touching, :signs, :held, :hour, :recorded_at, :withdrawn_at)`,
+		sittingRow{s.ID, log.DogID, dateColumn{s.On}, s.Note, s.Minutes, s.Calm, s.Helper, s.Ticks, s.Smooth, touchingOf(s.Arrival), signsOf(s.Arrival), s.Held, s.Hour, log.BegunAt, log.Withdrawn})
 	if err != nil {
 		return err
 	}

@@ -68,6 +68,13 @@ func (r standingRow) standing() (Standing, error) {
 	return s, err
 }
 
+// Told is what is kept of every dog's sittings as lists show them, of those that were folded by these rules.
+func (s *Store) Told(ctx context.Context, fold int) ([][]byte, error) {
+	var all [][]byte
+	err := s.rows(ctx, &all, `SELECT body ->> '$.Told' FROM feet WHERE fold = ? AND body ->> '$.Told' IS NOT NULL`, fold)
+	return all, err
+}
+
 // Stale lists the dogs whose standing is not worked out under these terms.
 func (s *Store) Stale(ctx context.Context, terms string) ([]uuid.UUID, error) {
 	var ids []uuid.UUID

@@ -44,6 +44,9 @@ export const touchings: Record<NonNullable<Schemas['Arrival']['touching']>, stri
 /** What was so at some sittings, and what it was like without. */
 export const circumstances: Record<Schemas['Calmer']['what'], [string, string]> = {
   helper: ['with a helper', 'alone'], walk: ['after a walk', 'without a walk first'], treats: ['with treats laid out', 'without treats'], grinder: ['with the grinder', 'with the clipper alone'],
+  morning: ['before noon', 'later in the day'], held_standing: ['standing', 'held another way'], held_foot_forward: ['with the foot forward', 'held another way'], held_on_side: ['lying on its side', 'held another way'],
+  held_on_back: ['on its back', 'held another way'], held_lap: ['on the lap', 'held another way'], held_stool: ['from the stool', 'held another way'], held_ground: ['with the foot on the ground', 'held another way'],
+  held_chest: ['against a helper’s chest', 'held another way'], held_armchair: ['in the armchair', 'held another way'],
 }
 /** What was seen before the first cut, in a few words. */
 export const arrivalOf = (a?: Schemas['Arrival']) => (a ? [a.touching && `${touchings[a.touching]} touching before`, a.clicks && 'clicked', a.limps && 'limped', a.sore && 'sore'].filter(Boolean).join(', ') : '')

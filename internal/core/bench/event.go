@@ -6,6 +6,7 @@ import (
 	"time"
 
 	"fribbet/internal/core/date"
+	"fribbet/internal/core/dog"
 	"fribbet/internal/core/fault"
 	"fribbet/internal/core/hand"
 	"fribbet/internal/core/kit"
@@ -90,6 +91,8 @@ type Event struct {
 	Assumed  bool            `json:"assumed,omitempty"` // of a nail that is done: its cuts are a plan's, as it was accepted
 	Stop     quick.Stop      `json:"stop,omitempty"`    // of the start: at which sign the hand stops
 	Hand     *hand.Slices    `json:"hand,omitempty"`    // of the start: how its slices come out, where that was measured
+	Held     dog.Position    `json:"held,omitempty"`    // of the start: how the dog is held
+	Hour     *int            `json:"hour,omitempty"`    // of the start: of the day where it was told, 0 to 23
 	Of       string          `json:"of,omitempty"`      // the event that it is about: the cut of a face, what is undone
 	Reaction temper.Reaction `json:"reaction,omitempty"`
 	Tool     kit.Tool        `json:"tool,omitempty"`
@@ -192,6 +195,12 @@ func (l Log) Check() fault.Fields {
 		f.Range(at+".sd_mm", e.SD, 0, mostMeasure, "mm")
 		if !date.Of(e.At.UTC()).Believed() {
 			f.Add(at+".at", e.At, fmt.Sprintf("must lie between %s and %s", date.Earliest, date.Latest))
+		}
+		if e.Held != "" && !slices.Contains(dog.Positions(), e.Held) {
+			f.Add(at+".held", e.Held, "must be a way to hold a dog")
+		}
+		if e.Hour != nil {
+			f.Range(at+".hour", float64(*e.Hour), 0, 23, "h")
 		}
 		if e.Hand != nil {
 			f.Under(at+".hand", e.Hand.Check())

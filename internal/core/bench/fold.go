@@ -6,6 +6,7 @@ import (
 	"time"
 
 	"fribbet/internal/core/date"
+	"fribbet/internal/core/dog"
 	"fribbet/internal/core/hand"
 	"fribbet/internal/core/kit"
 	"fribbet/internal/core/measure"
@@ -30,6 +31,8 @@ type State struct {
 	Item    string
 	Stop    quick.Stop  // at which sign the hand stops
 	Hand    hand.Slices // how its slices come out
+	Held    dog.Position
+	Hour    *int // of the day at which it began
 	Note    string
 	Smooth  []nail.Paw      // that a finger went round
 	Said    []temper.Said   // how it took it, as it was told, in order
@@ -111,6 +114,7 @@ func (s *State) take(e Event) {
 	switch e.Kind {
 	case Started:
 		s.Start, s.Helper, s.Ticks, s.Tool, s.Item, s.Stop = e.At, e.Helper, e.Ticks, e.Tool, e.Item, e.Stop
+		s.Held, s.Hour = e.Held, e.Hour
 		if e.Hand != nil {
 			s.Hand = *e.Hand
 		}
@@ -205,7 +209,7 @@ func (n *NailState) take(e Event, s *State) {
 
 // Sitting is what the log comes to as a sitting on a day: what the lists read.
 func (s State) Sitting(on date.Date) record.Sitting {
-	out := record.Sitting{On: on, Note: s.Note, Helper: s.Helper, Ticks: s.Ticks, Smooth: s.Smooth, Arrival: s.Arrival}
+	out := record.Sitting{On: on, Note: s.Note, Helper: s.Helper, Ticks: s.Ticks, Smooth: s.Smooth, Held: s.Held, Hour: s.Hour, Arrival: s.Arrival}
 	switch took := s.End.Sub(s.Start); {
 	case s.Minutes != nil || s.Calm != nil:
 		out.Minutes, out.Calm = s.Minutes, s.Calm

@@ -83,7 +83,7 @@ func (o Other) Error() string { return "an event of the kind " + string(o.There.
 func (e Event) tells(other Event) bool {
 	plain := func(e Event) Event {
 		e = e.settled()
-		e.Who, e.Stop, e.Hand, e.At = "", "", nil, e.At.UTC().Truncate(time.Millisecond)
+		e.Who, e.Stop, e.Hand, e.Held, e.Hour, e.At = "", "", nil, "", nil, e.At.UTC().Truncate(time.Millisecond)
 		if len(e.Ticks) == 0 {
 			e.Ticks = nil
 		}

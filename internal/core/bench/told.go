@@ -23,7 +23,7 @@ func LogOf(id string, s record.Sitting, at time.Time) Log {
 		log = append(log, e.settled())
 	}
 	tool, item := kit.Tool(""), ""
-	start := Event{Kind: Started, Helper: s.Helper, Ticks: s.Ticks}
+	start := Event{Kind: Started, Helper: s.Helper, Ticks: s.Ticks, Held: s.Held, Hour: s.Hour}
 	for _, r := range s.Records {
 		if r.Stop != "" {
 			start.Stop = r.Stop
@@ -78,7 +78,7 @@ func (l Log) Tells(other Log) bool {
 		a, b = a.settled(), b.settled() // one may be from before the means of a number were kept
 		a.At, b.At, a.Who, b.Who = time.Time{}, time.Time{}, "", ""
 		a.Stop, b.Stop = "", "" // the settings' of that day
-		a.Hand, b.Hand = nil, nil
+		a.Hand, b.Hand, a.Held, b.Held, a.Hour, b.Hour = nil, nil, "", "", nil, nil
 		one, _ := json.Marshal(a) // as they are kept: an empty list is no list
 		two, _ := json.Marshal(b)
 		return bytes.Equal(one, two)

@@ -6,6 +6,7 @@ import (
 	"slices"
 
 	"fribbet/internal/core/date"
+	"fribbet/internal/core/dog"
 	"fribbet/internal/core/hand"
 	"fribbet/internal/core/kit"
 	"fribbet/internal/core/measure"
@@ -82,13 +83,15 @@ func (r Nail) LeftAlone() bool {
 type Sitting struct {
 	On      date.Date
 	Note    string
-	Minutes *float64   // that it took; nil when nobody timed it
-	Calm    *float64   // minutes before the first sign; nil when there was none, or nobody noted it
-	Helper  bool       // somebody fed and steadied
-	Ticks   []string   // what was laid out: keys of the checklist
-	Smooth  []nail.Paw // that a finger went round at the end
-	Arrival *Arrival   // what was seen before the first cut; nil where nobody looked
-	Records []Nail     // in the order of the work
+	Minutes *float64     // that it took; nil when nobody timed it
+	Calm    *float64     // minutes before the first sign; nil when there was none, or nobody noted it
+	Helper  bool         // somebody fed and steadied
+	Ticks   []string     // what was laid out: keys of the checklist
+	Smooth  []nail.Paw   // that a finger went round at the end
+	Held    dog.Position // how it was held, as its page said then; empty where nobody began it at the bench
+	Hour    *int         // of the day, at which it began, 0 to 23; nil where it was told afterwards
+	Arrival *Arrival     // what was seen before the first cut; nil where nobody looked
+	Records []Nail       // in the order of the work
 }
 
 // Outing is the sitting as the dog took it: the nails that something came off, or of which a mood was told.

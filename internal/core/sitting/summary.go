@@ -4,6 +4,7 @@ import (
 	"slices"
 
 	"fribbet/internal/core/date"
+	"fribbet/internal/core/dog"
 	"fribbet/internal/core/kit"
 	"fribbet/internal/core/nail"
 	"fribbet/internal/core/record"
@@ -22,6 +23,8 @@ type Summary struct {
 	Helper  bool            `json:",omitempty"`
 	Ticks   []string        `json:",omitempty"`
 	Ground  bool            `json:",omitempty"` // a grinder was used
+	Held    dog.Position    `json:",omitempty"`
+	Hour    *int            `json:",omitempty"`
 	Arrival *record.Arrival `json:",omitempty"`
 	Mood    *Mood           `json:",omitempty"` // none when no paw was handled
 }
@@ -29,7 +32,7 @@ type Summary struct {
 // SummaryOf sums a sitting up.
 func SummaryOf(s record.Sitting) Summary {
 	out := Summary{
-		On: s.On, Bled: s.Bled(), Worst: s.Worst(), Note: s.Note, Minutes: s.Minutes, Helper: s.Helper, Ticks: s.Ticks, Arrival: s.Arrival,
+		On: s.On, Bled: s.Bled(), Worst: s.Worst(), Note: s.Note, Minutes: s.Minutes, Helper: s.Helper, Ticks: s.Ticks, Held: s.Held, Hour: s.Hour, Arrival: s.Arrival,
 	}
 	out.Nails, out.Most = s.Cut()
 	out.Ground = slices.ContainsFunc(s.Records, func(r record.Nail) bool {
@@ -46,28 +49,30 @@ func SummaryOf(s record.Sitting) Summary {
 	return out
 }
 
-// WhatMadeItCalm tells what went with calm at a dog's sittings, of those of which somebody told the mood.
-func WhatMadeItCalm(sittings []Summary) []temper.Calmer {
+const noon = 12 // the hour
+
+// Days are the sittings of which somebody told the mood, with what was so at each.
+func Days(sittings []Summary) []temper.Day {
 	var days []temper.Day
 	for _, s := range sittings {
 		if s.Worst == temper.Untold {
 			continue
 		}
-		d := temper.Day{Calm: s.Worst == temper.Calm}
-		if s.Helper {
-			d.Had = append(d.Had, temper.WithHelper)
+		d := temper.Day{Calm: s.Worst == temper.Calm, Was: map[temper.Circumstance]bool{
+			temper.WithHelper: s.Helper, temper.ByGrinder: s.Ground,
+			temper.AfterWalk: slices.Contains(s.Ticks, string(temper.AfterWalk)), temper.WithTreats: slices.Contains(s.Ticks, string(temper.WithTreats)),
+		}}
+		if s.Hour != nil {
+			d.Was[temper.BeforeNoon] = *s.Hour < noon
 		}
-		if s.Ground {
-			d.Had = append(d.Had, temper.ByGrinder)
-		}
-		for _, what := range []temper.Circumstance{temper.AfterWalk, temper.WithTreats} {
-			if slices.Contains(s.Ticks, string(what)) {
-				d.Had = append(d.Had, what)
+		if s.Held != "" {
+			for _, position := range dog.Positions() {
+				d.Was[temper.HeldSo(string(position))] = s.Held == position
 			}
 		}
 		days = append(days, d)
 	}
-	return temper.WhatMadeItCalm(days)
+	return days
 }
 
 // Mood is how a dog took one sitting.

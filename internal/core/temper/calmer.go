@@ -1,6 +1,8 @@
 package temper
 
 import (
+	"cmp"
+	"maps"
 	"math"
 	"slices"
 
@@ -15,17 +17,17 @@ const (
 	AfterWalk  Circumstance = "walk"    // a walk came before
 	WithTreats Circumstance = "treats"  // treats were laid out
 	ByGrinder  Circumstance = "grinder" // nails were ground, not clipped alone
+	BeforeNoon Circumstance = "morning" // it began before noon
 )
 
-// Circumstances lists them.
-func Circumstances() []Circumstance {
-	return []Circumstance{WithHelper, AfterWalk, WithTreats, ByGrinder}
-}
+// HeldSo is that the dog was held in a way, by the way's name.
+func HeldSo(position string) Circumstance { return Circumstance("held_" + position) }
 
-// Day is one sitting: whether the dog was calm throughout, as somebody told, and what was so.
+// Day is one sitting: whether the dog was calm throughout, as somebody told, and what was so and what was not; what
+// nobody knows is absent.
 type Day struct {
 	Calm bool
-	Had  []Circumstance
+	Was  map[Circumstance]bool
 }
 
 // Share is in how many of so many sittings the dog was calm.
@@ -64,30 +66,114 @@ func WhatMadeItCalm(days []Day) []Calmer {
 		return nil
 	}
 	var all []Calmer
-	for _, what := range Circumstances() {
-		var one Calmer
-		one.What = what
-		for _, d := range days {
-			share := &one.Without
-			if slices.Contains(d.Had, what) {
-				share = &one.With
-			}
-			share.Of++
-			if d.Calm {
-				share.Calm++
-			}
+	for _, what := range circumstances(days) {
+		one := counted(what, days)
+		if one.With.Of >= leastEach && one.Without.Of >= leastEach {
+			all = append(all, one)
 		}
-		if one.With.Of < leastEach || one.Without.Of < leastEach {
-			continue
-		}
-		more := moreOften(one.With, one.Without)
-		if bound := chanceFinds / 2 / float64(len(Circumstances())); math.Min(more, 1-more) >= bound {
-			continue
-		}
-		one.More = more > 0.5
-		all = append(all, one)
 	}
-	slices.SortStableFunc(all, func(a, b Calmer) int { return int(math.Copysign(1, b.gap()-a.gap())) })
+	bound := chanceFinds / 2 / float64(len(all))
+	return strongest(slices.DeleteFunc(all, func(c Calmer) bool {
+		more := moreOften(c.With, c.Without)
+		return math.Min(more, 1-more) >= bound
+	}))
+}
+
+// WhatMadeThemCalm tells the same over many dogs, each compared with itself alone, since it is the difficult dogs that
+// get a helper: the counts are those of dogs that had it both ways, and what is said would be said by chance of one
+// book in twenty, all circumstances together (Mantel and Haenszel 1959, J. Natl. Cancer Inst. 22, with the correction
+// for continuity; from memory).
+func WhatMadeThemCalm(dogs [][]Day) []Calmer {
+	tested := map[Circumstance]*mantelHaenszel{}
+	for _, days := range dogs {
+		for _, what := range circumstances(days) {
+			one := counted(what, days)
+			if one.With.Of == 0 || one.Without.Of == 0 {
+				continue
+			}
+			if tested[what] == nil {
+				tested[what] = &mantelHaenszel{}
+			}
+			tested[what].add(one)
+		}
+	}
+	var all []Calmer
+	enough := 0
+	for _, m := range tested {
+		if m.sum.With.Of+m.sum.Without.Of >= leastOfBook {
+			enough++
+		}
+	}
+	for what, m := range tested {
+		if m.sum.With.Of+m.sum.Without.Of < leastOfBook || m.chance() >= chanceOfBook/float64(enough) {
+			continue
+		}
+		m.sum.What, m.sum.More = what, m.over > 0
+		all = append(all, m.sum)
+	}
+	slices.SortFunc(all, func(a, b Calmer) int { return cmp.Compare(a.What, b.What) })
+	return strongest(all)
+}
+
+// mantelHaenszel compares two shares in several strata at once.
+type mantelHaenszel struct {
+	sum            Calmer
+	over, variance float64 // how many more were calm with it than chance would have, and that number's variance
+}
+
+func (m *mantelHaenszel) add(c Calmer) {
+	for _, s := range []struct{ sum, one *Share }{{&m.sum.With, &c.With}, {&m.sum.Without, &c.Without}} {
+		s.sum.Calm, s.sum.Of = s.sum.Calm+s.one.Calm, s.sum.Of+s.one.Of
+	}
+	with, without := float64(c.With.Of), float64(c.Without.Of)
+	n, calm := with+without, float64(c.With.Calm+c.Without.Calm)
+	m.over += float64(c.With.Calm) - with*calm/n
+	m.variance += with * without * calm * (n - calm) / (n * n * (n - 1))
+}
+
+// chance is how likely a difference so large is where there is none, to either side.
+func (m *mantelHaenszel) chance() float64 {
+	if m.variance == 0 {
+		return 1
+	}
+	z := math.Max(0, math.Abs(m.over)-0.5) / math.Sqrt(m.variance)
+	return 2 * distuv.UnitNormal.Survival(z)
+}
+
+// circumstances are those of which anything is known, by name.
+func circumstances(days []Day) []Circumstance {
+	known := map[Circumstance]bool{}
+	for _, d := range days {
+		for what := range d.Was {
+			known[what] = true
+		}
+	}
+	return slices.Sorted(maps.Keys(known))
+}
+
+// counted counts the sittings with and without, of those of which it is known.
+func counted(what Circumstance, days []Day) Calmer {
+	one := Calmer{What: what}
+	for _, d := range days {
+		was, known := d.Was[what]
+		if !known {
+			continue
+		}
+		share := &one.Without
+		if was {
+			share = &one.With
+		}
+		share.Of++
+		if d.Calm {
+			share.Calm++
+		}
+	}
+	one.More = one.With.Calm*one.Without.Of > one.Without.Calm*one.With.Of
+	return one
+}
+
+func strongest(all []Calmer) []Calmer {
+	slices.SortStableFunc(all, func(a, b Calmer) int { return cmp.Compare(b.gap(), a.gap()) })
 	return all
 }
 

@@ -17,6 +17,9 @@ const (
 	leastEach   = 3    // of them with and without
 	chanceFinds = 0.03 // of the belief that may say otherwise: then of coins one dog in twenty is said something of
 
+	leastOfBook  = 40   // of all dogs that had it both ways, before anything is said of the whole book
+	chanceOfBook = 0.05 // that a book without any difference is said something of
+
 	pawTraining = 14 // days that a paw is left after a fight: one to two weeks of the ladder (trade)
 	dogTraining = 28 // days that nothing is trimmed after a dog snapped: the ladder first, a muzzle it is trained to
 

@@ -4,6 +4,8 @@ import { answered, client, type Schemas } from './client'
 
 export const useLadders = () => useQuery({ queryKey: ['ladders'], queryFn: () => answered(client.GET('/api/ladders')) })
 
+export const useCalm = () => useQuery({ queryKey: ['calm'], queryFn: () => answered(client.GET('/api/calm')) })
+
 const path = (dogId: string) => ({ params: { path: { dog_id: dogId } } })
 
 export const useDogLadders = (dogId: MaybeRefOrGetter<string>) =>

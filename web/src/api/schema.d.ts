@@ -886,6 +886,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/calm": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What goes with calm over the whole book, each dog compared with itself */
+        get: operations["getCalm"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/dogs/{dog_id}/ladders": {
         parameters: {
             query?: never;
@@ -2243,9 +2260,12 @@ export interface components {
             /** @description those that were handled */
             paws: components["schemas"]["PawMood"][];
         };
+        Calm: {
+            calmer: components["schemas"]["Calmer"][];
+        };
         Calmer: {
             /** @enum {string} */
-            what: "helper" | "walk" | "treats" | "grinder";
+            what: "helper" | "walk" | "treats" | "grinder" | "morning" | "held_standing" | "held_foot_forward" | "held_on_side" | "held_on_back" | "held_lap" | "held_stool" | "held_ground" | "held_chest" | "held_armchair";
             /** @description calm goes with it; false: without it */
             more: boolean;
             with: components["schemas"]["CalmShare"];
@@ -5216,6 +5236,27 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["LadderList"];
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    getCalm: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What goes with calm, most telling first; nothing where it could be chance */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Calm"];
                 };
             };
             default: components["responses"]["Problem"];

@@ -1,10 +1,12 @@
 <script setup lang="ts">
-import { useLadders } from '../api/ladders'
+import { useCalm, useLadders } from '../api/ladders'
 import { inDays } from '../dates'
 import AnswerState from '../parts/AnswerState.vue'
+import CalmerNote from '../parts/CalmerNote.vue'
 import ReadyForecast from './ladder/ReadyForecast.vue'
 
 const { data, error, refetch } = useLadders()
+const { data: calm } = useCalm()
 </script>
 
 <template>
@@ -30,12 +32,18 @@ const { data, error, refetch } = useLadders()
           <div class="act"><span class="soft">{{ inDays(l.next_in_days) }}</span><RouterLink :to="`/dogs/${l.dog_id}/ladder`" :class="['btn', i === 0 ? 'btn-go btn-big' : 'btn-plain']">Train<span class="visually-hidden"> {{ l.name }}</span></RouterLink></div>
         </li>
       </ul>
+      <section v-if="calm && calm.calmer.length > 0" class="calm" aria-labelledby="calm-title">
+        <h2 id="calm-title">What goes with calm, over all your dogs</h2>
+        <p class="soft small">Each dog is compared with itself: only dogs that had it both ways are counted.</p>
+        <CalmerNote :calmer="calm.calmer" />
+      </section>
     </template>
   </div>
 </template>
 
 <style scoped>
 .lead { margin: 0.15rem 0 0; }
+.calm { margin-top: 2rem; max-width: 46rem; }
 .empty { max-width: 36rem; padding: 2rem 0; }
 .line { align-items: center; border-top: 1px solid var(--line); display: grid; gap: 0.5rem 1.5rem; grid-template-columns: minmax(0, 1fr) 12rem minmax(0, 1.1fr) 12rem; padding-block: 0.75rem; }
 .name { color: var(--ink); font-size: 1.0625rem; font-weight: 650; overflow-wrap: anywhere; text-decoration: none; }
