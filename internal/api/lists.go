@@ -9,18 +9,22 @@ import (
 )
 
 func (h handlers) ReadList(ctx context.Context, r contract.ReadListRequestObject) (contract.ReadListResponseObject, error) {
-	read, err := h.book.ReadList(ctx, r.Body.Text, r.Body.Columns, whose(r.Body))
+	read, err := h.book.ReadList(ctx, listOf(r.Body))
 	return contract.ReadList200JSONResponse(listRead(read)), err
 }
 
 func (h handlers) TakeList(ctx context.Context, r contract.TakeListRequestObject) (contract.TakeListResponseObject, error) {
-	taken, err := h.book.TakeList(ctx, r.ListId, r.Body.Text, r.Body.Columns, whose(r.Body))
+	taken, err := h.book.TakeList(ctx, r.ListId, listOf(r.Body))
 	return contract.TakeList200JSONResponse(listRead(taken)), err
 }
 
 func (h handlers) TakeListBack(ctx context.Context, r contract.TakeListBackRequestObject) (contract.TakeListBackResponseObject, error) {
 	stay, err := h.book.TakeListBack(ctx, r.ListId)
 	return contract.TakeListBack200JSONResponse{Stay: stay}, err
+}
+
+func listOf(in *contract.ListInput) book.ListToRead {
+	return book.ListToRead{Text: in.Text, Columns: in.Columns, Months: in.Months, Whose: whose(in)}
 }
 
 // whose is what was said of rows whose owner has a name that is there.

@@ -3,6 +3,7 @@ package api
 import (
 	"encoding/base64"
 	"fmt"
+	"os"
 	"strings"
 	"testing"
 
@@ -104,4 +105,19 @@ func TestASecondOwnerOfANameIsAskedFor(t *testing.T) {
 	}
 	ask[contract.ListRead](c, "PUT", "/api/lists/"+uuid.NewString(), strings.TrimSuffix(listBody(t, text), "}")+`,"others":[3]}`, 200)
 	assert.Len(t, ask[contract.Owners](c, "GET", "/api/owners?search=ottoline", "", 200).Owners, 2)
+}
+
+// The example that is offered for download is taken whole; months are read in the browser's language.
+func TestTheExampleListIsTaken(t *testing.T) {
+	c, _ := groomers(t)
+	example, err := os.ReadFile("../../web/public/example-list.csv")
+	require.NoError(t, err)
+	read := ask[contract.ListRead](c, "POST", "/api/lists/read", listBody(t, string(example)), 200)
+	assert.Equal(t, []int{2, 3, 0}, []int{read.Owners, read.Dogs, read.Refused})
+
+	body := jsonOf(t, contract.ListInput{Text: []byte("sep=;\nDogs of spring\nHund;Gewicht;geb.\nFig;20,5;3. März 2021\n"), Months: []string{"Januar", "Februar", "März"}})
+	read = ask[contract.ListRead](c, "POST", "/api/lists/read", body, 200)
+	require.Len(t, read.Rows, 1)
+	assert.Equal(t, 4, read.Rows[0].Line)
+	assert.Equal(t, "2021-03-03", read.Rows[0].Born.String())
 }

@@ -30,19 +30,28 @@ type ListRead struct {
 // Whose is what somebody said of rows whose owner has a name that is there, by line.
 type Whose map[int]roster.Answer
 
+// ListToRead is a list as it comes, with what somebody said of it.
+type ListToRead struct {
+	Text    []byte
+	Columns []roster.Column // nil: guessed
+	Months  []string        // in the reader's language
+	Whose   Whose
+}
+
 // ReadList reads a list, by columns as they were told or else guessed, and says of each row whether it can be taken.
-func (b *Book) ReadList(ctx context.Context, text []byte, columns []roster.Column, whose Whose) (ListRead, error) {
-	list, err := formats.ReadList(text)
+func (b *Book) ReadList(ctx context.Context, in ListToRead) (ListRead, error) {
+	list, err := formats.ReadList(in.Text)
 	if err != nil {
 		return ListRead{}, fault.Fields{{Name: "list", Value: "the file", Want: err.Error()}}
 	}
+	columns := in.Columns
 	if columns == nil {
 		columns = roster.Guess(list.Header)
 	}
 	if len(columns) != len(list.Header) {
 		return ListRead{}, fault.Fields{{Name: "columns", Value: strings.Join(list.Header, ", "), Want: "must tell each column of the list, empty where it is not read"}}
 	}
-	r := ListRead{List: list, Columns: columns, Rows: roster.Read(list.Header, list.Rows, columns, b.Today())}
+	r := ListRead{List: list, Columns: columns, Rows: roster.Read(roster.Table{Header: list.Header, Rows: list.Rows, Lines: list.Lines, Months: in.Months}, columns, b.Today())}
 	settings, err := b.Settings(ctx)
 	if err != nil {
 		return ListRead{}, err
@@ -55,7 +64,7 @@ func (b *Book) ReadList(ctx context.Context, text []byte, columns []roster.Colum
 	if err != nil {
 		return ListRead{}, err
 	}
-	r.bring(owners, dogs, dog.Usual(usualRhythm(settings.Role), settings.Workdays), whose, b)
+	r.bring(owners, dogs, dog.Usual(usualRhythm(settings.Role), settings.Workdays), in.Whose, b)
 	return r, nil
 }
 
@@ -121,18 +130,18 @@ func (r *ListRead) bring(owners []store.Owner, dogs []store.NamedDog, usual dog.
 }
 
 // TakeList takes what of a list can be taken, all of it at once.
-func (b *Book) TakeList(ctx context.Context, id uuid.UUID, text []byte, columns []roster.Column, whose Whose) (ListRead, error) {
-	r, err := b.ReadList(ctx, text, columns, whose)
+func (b *Book) TakeList(ctx context.Context, id uuid.UUID, in ListToRead) (ListRead, error) {
+	r, err := b.ReadList(ctx, in)
 	if err != nil {
 		return ListRead{}, err
 	}
 	sum := sha256.New()
-	sum.Write(text)
-	for _, c := range columns {
+	sum.Write(in.Text)
+	for _, c := range in.Columns {
 		fmt.Fprintf(sum, "\x00%s", c)
 	}
-	for _, line := range slices.Sorted(maps.Keys(whose)) {
-		fmt.Fprintf(sum, "\x00%d %d", line, whose[line])
+	for _, line := range slices.Sorted(maps.Keys(in.Whose)) {
+		fmt.Fprintf(sum, "\x00%d %d", line, in.Whose[line])
 	}
 	return r, b.store.Take(ctx, id, hex.EncodeToString(sum.Sum(nil)), r.Brought, b.now())
 }

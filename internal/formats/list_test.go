@@ -20,7 +20,7 @@ func TestAListIsReadHoweverItWasSaved(t *testing.T) {
 	for encoding, file := range map[string]string{"UTF-8": text, "Windows-1252": latin, "UTF-16": wide} {
 		list, err := ReadList([]byte(file))
 		require.NoError(t, err)
-		assert.Equal(t, List{[]string{"Name", "Dog", "Note"}, [][]string{{"Müller; Åse", "Fíg", `says "no"`}, {"B", "C"}}, "semicolon", encoding}, list)
+		assert.Equal(t, List{[]string{"Name", "Dog", "Note"}, [][]string{{"Müller; Åse", "Fíg", `says "no"`}, {"B", "C"}}, []int{2, 4}, "semicolon", encoding}, list)
 	}
 	marked, err := ReadList([]byte("\xEF\xBB\xBFName\tDog\nA\tB\n"))
 	require.NoError(t, err)
@@ -36,5 +36,35 @@ func TestWhatIsNoListSaysSo(t *testing.T) {
 		_, err := ReadList([]byte(file))
 		require.Error(t, err)
 		assert.Contains(t, err.Error(), want)
+	}
+}
+
+// As other programs leave it: a title and blank rows above, the separator said in the first line, UTF-16 without its
+// mark, a comma in a title that is no separator.
+func TestTheHeadingIsFoundBelowTitles(t *testing.T) {
+	const table = "Owner;Dog;Weight\nÅse Berg;Fig;20,5\n;;\nВера;Плюшка;7,5\n"
+	want := [][]string{{"Åse Berg", "Fig", "20,5"}, {"Вера", "Плюшка", "7,5"}}
+	for name, file := range map[string]struct {
+		text  string
+		first int // line of the first row
+	}{
+		"plain":           {table, 2},
+		"said":            {"sep=;\r\n" + table, 3},
+		"titled":          {"My dogs, all of them;;\nSpring, 2026\n\n" + table, 5},
+		"titled and said": {"SEP=;\nMy dogs\n" + table, 4},
+	} {
+		for _, encode := range []*unicode.Endianness{nil, new(unicode.LittleEndian), new(unicode.BigEndian)} {
+			text := file.text
+			if encode != nil {
+				var err error
+				text, err = unicode.UTF16(*encode, unicode.IgnoreBOM).NewEncoder().String(text)
+				require.NoError(t, err)
+			}
+			list, err := ReadList([]byte(text))
+			require.NoError(t, err, name)
+			assert.Equal(t, []string{"Owner", "Dog", "Weight"}, list.Header, name)
+			assert.Equal(t, want, list.Rows, name)
+			assert.Equal(t, []int{file.first, file.first + 2}, list.Lines, name)
+		}
 	}
 }

@@ -2,18 +2,14 @@
 package roster
 
 import (
-	"fmt"
 	"regexp"
-	"strconv"
 	"strings"
-	"time"
 
 	"fribbet/internal/core/date"
 	"fribbet/internal/core/dog"
 	"fribbet/internal/core/fault"
 	"fribbet/internal/core/rhythm"
 	"fribbet/internal/core/round"
-	"fribbet/internal/core/units"
 )
 
 // Column is what a column of a list tells.
@@ -78,12 +74,20 @@ type Row struct {
 	Refused fault.Fields // why it cannot be taken; nil when it can
 }
 
+// Table is a list as it was read, cell by cell.
+type Table struct {
+	Header []string
+	Rows   [][]string
+	Lines  []int    // of the file, on which each row stands
+	Months []string // how the reader's language calls the months, January first, as often over as it has forms; none: English
+}
+
 // Read reads rows as the columns say, the heading's words telling units.
-func Read(header []string, rows [][]string, columns []Column, today date.Date) []Row {
-	out := make([]Row, len(rows))
-	monthFirst := monthsFirst(rows, columns)
-	for n, cells := range rows {
-		row := Row{Line: n + 2}
+func Read(t Table, columns []Column, today date.Date) []Row {
+	out := make([]Row, len(t.Rows))
+	days := calendar{monthsFirst(t.Rows, columns), t.Months}
+	for n, cells := range t.Rows {
+		row := Row{Line: t.Lines[n]}
 		told := map[Column]string{}
 		var f fault.Fields
 		for i, cell := range cells {
@@ -95,14 +99,14 @@ func Read(header []string, rows [][]string, columns []Column, today date.Date) [
 				f.Add(string(columns[i]), cell, "must be words, not a formula")
 				continue
 			}
-			if columns[i] == Weight && pounds.MatchString(header[i]) && !pounds.MatchString(cell) && cell != "" {
+			if columns[i] == Weight && pounds.MatchString(t.Header[i]) && !pounds.MatchString(cell) && cell != "" {
 				cell += " lb"
 			}
 			if told[columns[i]] == "" {
 				told[columns[i]] = cell
 			}
 		}
-		row.read(told, monthFirst, today, &f)
+		row.read(told, days, today, &f)
 		row.Refused = f
 		out[n] = row
 	}
@@ -116,13 +120,12 @@ var (
 	decimal = regexp.MustCompile(`[0-9]+(?:[.,][0-9]+)?`)
 )
 
-func (r *Row) read(told map[Column]string, monthFirst bool, today date.Date, f *fault.Fields) {
+func (r *Row) read(told map[Column]string, days calendar, today date.Date, f *fault.Fields) {
 	r.Owner = round.Owner{Name: told[Owner], Note: told[Note], Reach: round.ByHand}
-	switch {
-	case told[Phone] != "":
-		r.Owner.Reach, r.Owner.Address = round.ByText, told[Phone]
-	case told[Mail] != "":
-		r.Owner.Reach, r.Owner.Address = round.ByMail, told[Mail]
+	var others []string
+	r.Owner.Reach, r.Owner.Address, others = reached(told[Phone], told[Mail])
+	if len(others) > 0 { // one way is used; the others are not lost
+		r.Owner.Note = strings.TrimPrefix(r.Owner.Note+"; also "+strings.Join(others, ", "), "; ")
 	}
 	if told[Owner] != "" {
 		for _, fault := range r.Owner.Check() {
@@ -149,7 +152,7 @@ func (r *Row) read(told map[Column]string, monthFirst bool, today date.Date, f *
 	}
 	switch {
 	case told[Born] != "":
-		born, ok := dayOf(told[Born], monthFirst)
+		born, ok := days.day(told[Born])
 		if !ok {
 			f.Add(string(Born), told[Born], "must be a date, such as 2021-05-30 or 30.5.2021, or a year")
 		}
@@ -193,48 +196,4 @@ func columnOf(field string, told map[Column]string) string {
 		return string(Born)
 	}
 	return string(Age)
-}
-
-func number(text string) (float64, error) {
-	return strconv.ParseFloat(strings.Replace(decimal.FindString(text), ",", ".", 1), 64)
-}
-
-func kilograms(text string) (float64, error) {
-	n, err := number(text)
-	if pounds.MatchString(text) {
-		n *= units.KilogramsPerPound
-	}
-	return n, err
-}
-
-// dayOf reads a date as people write it; a year alone is its middle.
-func dayOf(text string, monthFirst bool) (date.Date, bool) {
-	forms := []string{"2006-1-2", "2.1.2006", "2/1/2006", "2-1-2006", "2 Jan 2006", "2 January 2006", "Jan 2, 2006", "January 2, 2006", "2006/1/2", "2.1.06", "2/1/06"}
-	if monthFirst {
-		forms = append([]string{"1/2/2006", "1/2/06"}, forms...)
-	}
-	for _, form := range forms {
-		if t, err := time.Parse(form, text); err == nil {
-			return date.Of(t), true
-		}
-	}
-	if t, err := time.Parse("2006", text); err == nil {
-		return date.Of(t.AddDate(0, 6, 0)), true
-	}
-	return date.Date{}, false
-}
-
-// monthsFirst tells whether a list writes the month before the day: where one of its dates can be nothing else.
-func monthsFirst(rows [][]string, columns []Column) bool {
-	for _, cells := range rows {
-		for i, cell := range cells {
-			var first, second, year int
-			if i < len(columns) && columns[i] == Born {
-				if n, _ := fmt.Sscanf(strings.TrimSpace(cell), "%d/%d/%d", &first, &second, &year); n == 3 && first <= 12 && second > 12 {
-					return true
-				}
-			}
-		}
-	}
-	return false
 }

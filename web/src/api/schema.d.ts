@@ -3701,6 +3701,8 @@ export interface components {
             text: string;
             /** @description of each column what it tells; none: guessed by the heading */
             columns?: components["schemas"]["ListColumn"][];
+            /** @description how the reader's language calls the months, January first, once or in several forms; none: English */
+            months?: string[];
             /** @description lines whose owner is the one of that name in the book */
             same?: number[];
             /** @description lines whose owner is another one of that name */

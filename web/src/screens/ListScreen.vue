@@ -38,15 +38,20 @@ async function choose(event: Event) {
     await look()
   })
 }
+/** How the browser's language calls the months, whole, as within a date, and short: lists write them so. */
+const months = (['long', 'day', 'short'] as const).flatMap((form) => {
+  const format = new Intl.DateTimeFormat(navigator.language, form === 'day' ? { day: 'numeric', month: 'long', timeZone: 'UTC' } : { month: form, timeZone: 'UTC' })
+  return Array.from({ length: 12 }, (_, m) => format.formatToParts(Date.UTC(2020, m, 1)).find((p) => p.type === 'month')?.value ?? '')
+})
 /** Rows whose owner has a name that is there: the same one, or another. */
 const whose = ref<Record<number, 'same' | 'others'>>({})
 const lines = (answer: 'same' | 'others') => Object.keys(whose.value).map(Number).filter((line) => whose.value[line] === answer)
-const look = async (columns?: Schemas['ListColumn'][]) => { read.value = await answered(client.POST('/api/lists/read', { body: { text: text.value, columns, same: lines('same'), others: lines('others') } })) }
+const look = async (columns?: Schemas['ListColumn'][]) => { read.value = await answered(client.POST('/api/lists/read', { body: { text: text.value, columns, months, same: lines('same'), others: lines('others') } })) }
 const answer = (line: number, as: 'same' | 'others') => doing(() => { whose.value[line] = as; return look(read.value!.columns) })
 const match = (i: number, column: Schemas['ListColumn']) => doing(() => look(read.value!.columns.map((c, k) => (k === i ? column : c === column ? '' : c))))
 const take = () => doing(async () => {
   const id = crypto.randomUUID()
-  const r = await answered(client.PUT('/api/lists/{list_id}', { params: { path: { list_id: id } }, body: { text: text.value, columns: read.value!.columns, same: lines('same'), others: lines('others') } }))
+  const r = await answered(client.PUT('/api/lists/{list_id}', { params: { path: { list_id: id } }, body: { text: text.value, columns: read.value!.columns, months, same: lines('same'), others: lines('others') } }))
   taken.value = { id, dogs: r.dogs, owners: r.owners }
   read.value = undefined
   await cache.invalidateQueries()
@@ -62,7 +67,7 @@ const many = (n: number, one: string) => (n === 1 ? `1 ${one}` : `${n} ${one}s`)
 <template>
   <div class="screen">
     <div class="screen-head"><div><h1>From a list</h1><p class="soft lead">Owners and dogs out of a spreadsheet, saved as CSV: a heading in its first row, a dog a row.</p></div><div class="aside"><RouterLink to="/owners" class="btn btn-plain">Owners</RouterLink></div></div>
-    <p><label for="list-file" class="btn btn-go btn-big">{{ name ? 'Another file' : 'Choose the file' }}</label><input id="list-file" class="visually-hidden" type="file" accept=".csv,.txt,.tsv,text/csv" @change="choose" /> <bdi v-if="name">{{ name }}</bdi></p>
+    <p><label for="list-file" class="btn btn-go btn-big">{{ name ? 'Another file' : 'Choose the file' }}</label><input id="list-file" class="visually-hidden" type="file" accept=".csv,.txt,.tsv,text/csv" @change="choose" /> <bdi v-if="name">{{ name }}</bdi> <a href="/example-list.csv" download>An example to fill in</a></p>
     <RefusalNote :error="error" />
     <p v-if="busy" role="status" class="soft">Reading…</p>
     <p v-if="taken" class="taken" role="status"><strong>{{ many(taken.dogs, 'dog') }} and {{ many(taken.owners, 'owner') }} are in the book.</strong> <RouterLink to="/">Due</RouterLink> tells who is to be looked at. <BButton variant="plain" :disabled="busy" @click="takeBack">Take them back</BButton></p>
