@@ -20,7 +20,7 @@ import (
 type List struct {
 	Header    []string
 	Rows      [][]string
-	Lines     []int // of the file, on which each row stands
+	Lines     []int  // of the file, on which each row stands
 	Separator string // comma, semicolon, tab or bar
 	Encoding  string
 }

@@ -110,6 +110,31 @@ func Write(text string, f Facts) string {
 	return strings.NewReplacer("{dog}", f.Dog, "{at}", f.At, "{about}", f.About, "{due}", f.Due, "{places}", strings.Join(places, ", ")).Replace(text)
 }
 
+const (
+	reminding = 17 // the hour from which on tomorrow's owners are reminded (judgement)
+
+	// RefusedWeeks is after how many weeks an owner who said no is asked again (judgement).
+	RefusedWeeks = 2
+)
+
+// Reminds tells whether tomorrow's owners are reminded at that time of day.
+func Reminds(now Clock) bool { return now >= At(reminding, 0) }
+
+// Answered is how a message stands once an owner has answered it: answered, and then the answer acts; or waiting for a
+// person, and why. A stop acts always; a place or a no only where something was offered and nothing answered yet.
+func (k MessageKind) Answered(before MessageState, answer Answer, unmistakable bool) (MessageState, string) {
+	switch {
+	case unmistakable && answer.Stop:
+		return MessageAnswered, ""
+	case before == MessageAnswered:
+		return MessagePerson, "answered again: call them"
+	case !unmistakable || !k.Offers():
+		return MessagePerson, "read it yourself"
+	default:
+		return MessageAnswered, ""
+	}
+}
+
 // Quiet are the hours in which nothing goes out (judgement): before eight and from eight in the evening on.
 func Quiet(at Clock) bool { return at < At(8, 0) || at >= At(20, 0) }
 

@@ -76,3 +76,25 @@ func TestWhatAnOwnerIsToBeTold(t *testing.T) {
 	v.State = CalledOff
 	next("")
 }
+
+func TestWhatAnAnswerComesTo(t *testing.T) {
+	for _, c := range []struct {
+		kind   MessageKind
+		before MessageState
+		answer Answer
+		clear  bool
+		want   MessageState
+	}{
+		{TellPlaces, MessageDelivered, Answer{Place: 1}, true, MessageAnswered},
+		{TellPlaces, MessageDelivered, Answer{}, false, MessagePerson},
+		{TellPlaces, MessageAnswered, Answer{Place: 2}, true, MessagePerson},
+		{TellTomorrow, MessageDelivered, Answer{No: true}, true, MessagePerson},
+		{TellTomorrow, MessageAnswered, Answer{Stop: true}, true, MessageAnswered},
+	} {
+		state, why := c.kind.Answered(c.before, c.answer, c.clear)
+		assert.Equal(t, c.want, state, "%+v", c)
+		assert.Equal(t, c.want == MessagePerson, why != "", "a person is told why")
+	}
+	assert.False(t, Reminds(At(16, 59)))
+	assert.True(t, Reminds(At(17, 0)))
+}
