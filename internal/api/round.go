@@ -44,7 +44,7 @@ func (h handlers) GetRoundDay(ctx context.Context, r contract.GetRoundDayRequest
 		return nil, err
 	}
 	out := contract.GetRoundDay200JSONResponse{
-		On: d.On, Today: h.book.Today(), Now: d.Now, Open: d.Open, Ways: []contract.RoundWay{}, Gaps: []contract.RoundGap{}, Week: []contract.RoundLoad{},
+		On: d.On, Today: h.book.Today(), Now: d.Now, Open: d.Open, Asks: list(d.Asks), Ways: []contract.RoundWay{}, Gaps: []contract.RoundGap{}, Week: []contract.RoundLoad{},
 	}
 	if d.Open {
 		out.Hours = of(workingHours(d.Hours))
@@ -166,6 +166,38 @@ func (h handlers) GetDogVisits(ctx context.Context, r contract.GetDogVisitsReque
 
 func (h handlers) NotNow(ctx context.Context, r contract.NotNowRequestObject) (contract.NotNowResponseObject, error) {
 	return contract.NotNow204Response{}, h.book.NotNow(ctx, r.DogId, r.Body.Weeks)
+}
+
+func (h handlers) GetWaiting(ctx context.Context, _ contract.GetWaitingRequestObject) (contract.GetWaitingResponseObject, error) {
+	waiting, err := h.book.Waiting(ctx)
+	if err != nil {
+		return nil, err
+	}
+	out := contract.GetWaiting200JSONResponse{Waiting: []contract.WaitingDog{}}
+	for _, w := range waiting {
+		dog, err := roundDog(w.Dog, w.Waiting.Dog)
+		if err != nil {
+			return nil, err
+		}
+		one := contract.WaitingDog{Dog: dog, On: w.On, Note: w.Note, ToldAt: w.Told}
+		if w.Place != nil {
+			one.Place = &h.offers([]round.Offer{*w.Place})[0]
+		}
+		out.Waiting = append(out.Waiting, one)
+	}
+	return out, nil
+}
+
+func (h handlers) WaitForDay(ctx context.Context, r contract.WaitForDayRequestObject) (contract.WaitForDayResponseObject, error) {
+	return contract.WaitForDay204Response{}, h.book.Wait(ctx, r.DogId, r.On, orZero(r.Body.Note))
+}
+
+func (h handlers) WaitNoMore(ctx context.Context, r contract.WaitNoMoreRequestObject) (contract.WaitNoMoreResponseObject, error) {
+	return contract.WaitNoMore204Response{}, h.book.WaitNoMore(ctx, r.DogId, r.On)
+}
+
+func (h handlers) GiveBack(ctx context.Context, r contract.GiveBackRequestObject) (contract.GiveBackResponseObject, error) {
+	return contract.GiveBack204Response{}, h.book.GiveBack(ctx, r.Body.What, r.Body.Id)
 }
 
 func (h handlers) visits(all []book.Visit) ([]contract.Visit, error) {

@@ -24,6 +24,7 @@ type Day struct {
 	Open   bool
 	Now    round.Clock // today's; on other days its beginning, or its end when it has gone by
 	Visits []Visit
+	Asks   []string    // of people, in words
 	Ways   []round.Way // to ease it, where somebody waits
 	Gaps   []Gap
 }
@@ -84,6 +85,7 @@ func (b *Book) Round(ctx context.Context, on date.Date) (Day, error) {
 		}
 		d.Ways = w.Week.Since(b.Today(), d.Now).Ways(there, d.Now)
 	}
+	d.Asks = d.Hours.Asks(there)
 	if err := b.toTell(ctx, d.Visits); err != nil {
 		return Day{}, err
 	}

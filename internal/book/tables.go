@@ -153,6 +153,9 @@ var plainTables = []exchanged{
 	{formats.Table{Name: "not_now", About: "Dogs that are not called for before a day.", Key: []string{"dog_id"}, Columns: []formats.Column{
 		column("dog_id", "string!>dogs", dogItself), column("until_date", "date!", "that day it is asked again"),
 	}}, itsOwn},
+	{formats.Table{Name: "waiting", About: "Who waits for a place on a day that is full.", Key: []string{"dog_id", "on_date"}, Columns: []formats.Column{
+		column("dog_id", "string!>dogs", dogItself), column("on_date", "date!", "the day"), column("note", "string", "of the call"), column("told_at", "datetime!", someWhen),
+	}}, itsOwn},
 	{formats.Table{Name: "messages", About: "What owners were told.", Key: []string{"id"}, Columns: []formats.Column{
 		column("id", "string!", "its own"), column("owner_id", "string!>owners", "who was told"), column("dog_id", "string!>dogs", "of which dog"), column("kind", "string!", "what about"), column("recipient", "string", "to which address"), column("text", "string!", "the words"),
 		column("places", "json!", "that were offered or told, JSON"), column("state", "string!", "how far it came"), column("failures", "integer!", "how often it failed"), column("next_at", "datetime!", "it goes out no sooner, UTC"), column("made_on", "string", "the day on which it was written"), column("made_at", "datetime!", someWhen),

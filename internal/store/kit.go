@@ -180,6 +180,10 @@ func addStints(ctx context.Context, tx *sqlx.Tx, sittings []Sitting) error {
 			rows = append(rows, row)
 		}
 	}
+	return insertStints(ctx, tx, rows)
+}
+
+func insertStints(ctx context.Context, tx *sqlx.Tx, rows []stintRow) error {
 	return insertAll(ctx, tx, `
 		INSERT INTO stints (sitting_id, item_id, cuts, seconds, untimed, took_force, ground, ground_weight, ground_sum)
 		VALUES (:sitting_id, :item_id, :cuts, :seconds, :untimed, :took_force, :ground, :ground_weight, :ground_sum)`, rows)

@@ -70,7 +70,7 @@ func (s *Store) TakeBack(ctx context.Context, id uuid.UUID) (stay int, err error
 		if err := tx.GetContext(ctx, &stay, `SELECT count(*) FROM dogs WHERE id IN `+brought+` AND id IN `+touched, id); err != nil {
 			return err
 		}
-		for _, table := range []string{"owned", "not_now", "weights", "walked", "nails", "feet", "standings"} {
+		for _, table := range []string{"owned", "not_now", "waiting", "weights", "walked", "nails", "feet", "standings"} {
 			if _, err := tx.ExecContext(ctx, `DELETE FROM `+table+` WHERE dog_id`+gone, id); err != nil {
 				return err
 			}
@@ -94,7 +94,9 @@ func (s *Store) TakeBack(ctx context.Context, id uuid.UUID) (stay int, err error
 // DogNames are all dogs' names with their owners' ids, of those that have one.
 func (s *Store) DogNames(ctx context.Context) ([]NamedDog, error) {
 	var rows []NamedDog
-	err := s.rows(ctx, &rows, `SELECT name, coalesce(owner_id, '') AS owner_id FROM dogs LEFT JOIN owned ON dog_id = id`)
+	err := s.rows(ctx, &rows, `
+		SELECT dogs.name, coalesce(owners.id, '') AS owner_id FROM dogs
+			LEFT JOIN owned ON dog_id = dogs.id LEFT JOIN owners ON owners.id = owner_id AND removed_at IS NULL`)
 	return rows, err
 }
 

@@ -144,14 +144,9 @@ func addOwner(ctx context.Context, tx *sqlx.Tx, row ownerRow) error {
 	return err
 }
 
-// RemoveOwner takes an owner out of the book; its dogs stay, and have none.
+// RemoveOwner takes an owner out of the book; its dogs stay, and have none as long as it is out.
 func (s *Store) RemoveOwner(ctx context.Context, id uuid.UUID, at time.Time) error {
-	return s.write(ctx, func(tx *sqlx.Tx) error {
-		if _, err := tx.ExecContext(ctx, `DELETE FROM owned WHERE owner_id = ?`, id); err != nil {
-			return err
-		}
-		return mustTouch(tx.ExecContext(ctx, `UPDATE owners SET removed_at = ? WHERE id = ? AND removed_at IS NULL`, instant(at), id))
-	})
+	return mustTouch(s.exec(ctx, `UPDATE owners SET removed_at = ? WHERE id = ? AND removed_at IS NULL`, instant(at), id))
 }
 
 // SetOwner gives a dog an owner; uuid.Nil takes it from the one it has.

@@ -104,7 +104,7 @@ type visitRow struct {
 }
 
 const (
-	ofDogs   = ` LEFT JOIN standings ON standings.dog_id = dogs.id LEFT JOIN owned ON owned.dog_id = dogs.id LEFT JOIN owners ON owners.id = owner_id`
+	ofDogs   = ` LEFT JOIN standings ON standings.dog_id = dogs.id LEFT JOIN owned ON owned.dog_id = dogs.id LEFT JOIN owners ON owners.id = owner_id AND owners.removed_at IS NULL`
 	roundDog = `dogs.id AS dog_id, dogs.name, owners.id AS owner_id, owners.name AS owner_name, suits, due, visit`
 	visits   = `
 		SELECT v.id, v.on_date, v.start, v.minutes, v.state, v.sequence, v.note, v.off_by, v.changed_at, l.sitting_id, l.begun_at, l.ended, ` + roundDog + `
@@ -183,6 +183,11 @@ func (s *Store) KeepVisit(ctx context.Context, v Visit, at time.Time, meanwhile 
 		}
 		if err != nil {
 			return err
+		}
+		if v.State.Takes() { // it waits for that day no more
+			if _, err := tx.ExecContext(ctx, `DELETE FROM waiting WHERE dog_id = ? AND on_date = ?`, v.Dog.DogID, v.On.String()); err != nil {
+				return err
+			}
 		}
 		return mustTouch(tx.ExecContext(ctx, `
 			INSERT INTO visits (id, dog_id, on_date, start, minutes, state, sequence, changed_at, note, off_by)

@@ -34,6 +34,7 @@ import (
 	"fribbet/internal/core/round"
 	"fribbet/internal/core/sitting"
 	"fribbet/internal/core/temper"
+	"fribbet/internal/core/undo"
 	"fribbet/internal/core/units"
 	"fribbet/internal/core/verdict"
 
@@ -3298,6 +3299,8 @@ type Role string
 
 // RoundDay defines model for RoundDay.
 type RoundDay struct {
+	// Asks what the visits to come ask of people, in words: somebody to hold, hard dogs
+	Asks []string   `json:"asks"`
 	Gaps []RoundGap `json:"gaps"`
 
 	// Hours A day's work; closed where it takes no time
@@ -3810,6 +3813,12 @@ type TryInput struct {
 	Reaction Reaction `json:"reaction"`
 }
 
+// UndoInput defines model for UndoInput.
+type UndoInput struct {
+	Id   Id        `json:"id"`
+	What undo.What `json:"what"`
+}
+
 // VerdictKind what becomes of a nail today
 type VerdictKind = verdict.Kind
 
@@ -3891,6 +3900,31 @@ type VisitInput struct {
 
 // VisitState defines model for VisitState.
 type VisitState = round.State
+
+// WaitInput defines model for WaitInput.
+type WaitInput struct {
+	// Note of the call
+	Note *string `json:"note,omitempty"`
+}
+
+// WaitingDog defines model for WaitingDog.
+type WaitingDog struct {
+	// Dog A dog as far as its visits go
+	Dog  RoundDog `json:"dog"`
+	Note string   `json:"note"`
+	On   Date     `json:"on"`
+
+	// Place A free place, and why it is good
+	Place *Offer `json:"place,omitempty"`
+
+	// ToldAt when it was written down
+	ToldAt time.Time `json:"told_at"`
+}
+
+// WaitingList defines model for WaitingList.
+type WaitingList struct {
+	Waiting []WaitingDog `json:"waiting"`
+}
 
 // Walked defines model for Walked.
 type Walked struct {
@@ -4184,6 +4218,9 @@ type OpenCardJSONRequestBody = CardPage
 // TellEventsJSONRequestBody defines body for TellEvents for application/json ContentType.
 type TellEventsJSONRequestBody = EventList
 
+// WaitForDayJSONRequestBody defines body for WaitForDay for application/json ContentType.
+type WaitForDayJSONRequestBody = WaitInput
+
 // AnswerMessageJSONRequestBody defines body for AnswerMessage for application/json ContentType.
 type AnswerMessageJSONRequestBody = OwnersAnswer
 
@@ -4228,6 +4265,9 @@ type ReadSlicesJSONRequestBody = SlicesInput
 
 // KeepSlicesJSONRequestBody defines body for KeepSlices for application/json ContentType.
 type KeepSlicesJSONRequestBody = SlicesInput
+
+// GiveBackJSONRequestBody defines body for GiveBack for application/json ContentType.
+type GiveBackJSONRequestBody = UndoInput
 
 // ServerInterface represents all server handlers.
 type ServerInterface interface {
@@ -4372,6 +4412,12 @@ type ServerInterface interface {
 	// GetDogVisits A dog's owner, its visits, the latest first, and the best free places for its next
 	// (GET /api/dogs/{dog_id}/visits)
 	GetDogVisits(c *gin.Context, dogId DogId)
+	// WaitNoMore Take a dog off a day's waiting list
+	// (DELETE /api/dogs/{dog_id}/waits/{on})
+	WaitNoMore(c *gin.Context, dogId DogId, on Date)
+	// WaitForDay Write down that a dog waits for a place on a day; the same again keeps its turn
+	// (PUT /api/dogs/{dog_id}/waits/{on})
+	WaitForDay(c *gin.Context, dogId DogId, on Date)
 	// GetDue Dogs by next date, late ones first
 	// (GET /api/due)
 	GetDue(c *gin.Context, params GetDueParams)
@@ -4480,6 +4526,9 @@ type ServerInterface interface {
 	// RepeatVisit Keep the visit's dog the same hour again, every so many weeks; what cannot be is told, the others stand
 	// (POST /api/round/visits/{visit_id}/repeat)
 	RepeatVisit(c *gin.Context, visitId Id)
+	// GetWaiting Who waits for a place on a day that is full, the first come first, and the places that have fallen free
+	// (GET /api/round/waiting)
+	GetWaiting(c *gin.Context)
 	// GetWorkingWeek When there is work, and how much of it the hands take
 	// (GET /api/round/week)
 	GetWorkingWeek(c *gin.Context)
@@ -4513,6 +4562,9 @@ type ServerInterface interface {
 	// KeepSlices Keep what slices off a stick say of the hand; sending the same again changes nothing
 	// (PUT /api/slices/{stick_id})
 	KeepSlices(c *gin.Context, stickId Id)
+	// GiveBack Give back what a press took away within the last minute
+	// (POST /api/undo)
+	GiveBack(c *gin.Context)
 	// ReadCalendar The due dates as iCalendar (RFC 5545), to download or to subscribe to
 	// (GET /calendar/{calendar_key}/due.ics)
 	ReadCalendar(c *gin.Context, calendarKey string)
@@ -5759,6 +5811,74 @@ func (siw *ServerInterfaceWrapper) GetDogVisits(c *gin.Context) {
 	siw.Handler.GetDogVisits(c, dogId)
 }
 
+// WaitNoMore operation middleware
+func (siw *ServerInterfaceWrapper) WaitNoMore(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "dog_id" -------------
+	var dogId DogId
+
+	err = runtime.BindStyledParameterWithOptions("simple", "dog_id", c.Param("dog_id"), &dogId, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "uuid", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter dog_id: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	// ------------- Path parameter "on" -------------
+	var on Date
+
+	err = runtime.BindStyledParameterWithOptions("simple", "on", c.Param("on"), &on, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "date", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter on: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.WaitNoMore(c, dogId, on)
+}
+
+// WaitForDay operation middleware
+func (siw *ServerInterfaceWrapper) WaitForDay(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "dog_id" -------------
+	var dogId DogId
+
+	err = runtime.BindStyledParameterWithOptions("simple", "dog_id", c.Param("dog_id"), &dogId, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "uuid", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter dog_id: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	// ------------- Path parameter "on" -------------
+	var on Date
+
+	err = runtime.BindStyledParameterWithOptions("simple", "on", c.Param("on"), &on, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "date", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter on: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.WaitForDay(c, dogId, on)
+}
+
 // GetDue operation middleware
 func (siw *ServerInterfaceWrapper) GetDue(c *gin.Context) {
 
@@ -6601,6 +6721,19 @@ func (siw *ServerInterfaceWrapper) RepeatVisit(c *gin.Context) {
 	siw.Handler.RepeatVisit(c, visitId)
 }
 
+// GetWaiting operation middleware
+func (siw *ServerInterfaceWrapper) GetWaiting(c *gin.Context) {
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.GetWaiting(c)
+}
+
 // GetWorkingWeek operation middleware
 func (siw *ServerInterfaceWrapper) GetWorkingWeek(c *gin.Context) {
 
@@ -6780,6 +6913,19 @@ func (siw *ServerInterfaceWrapper) KeepSlices(c *gin.Context) {
 	siw.Handler.KeepSlices(c, stickId)
 }
 
+// GiveBack operation middleware
+func (siw *ServerInterfaceWrapper) GiveBack(c *gin.Context) {
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.GiveBack(c)
+}
+
 // ReadCalendar operation middleware
 func (siw *ServerInterfaceWrapper) ReadCalendar(c *gin.Context) {
 
@@ -6933,11 +7079,15 @@ func RegisterHandlersWithOptions(router gin.IRouter, si ServerInterface, options
 	router.GET(options.BaseURL+"/api/round/week", wrapper.GetWorkingWeek)
 	router.PUT(options.BaseURL+"/api/round/week", wrapper.ChangeWorkingWeek)
 	router.GET(options.BaseURL+"/api/round/days/:on", wrapper.GetRoundDay)
+	router.GET(options.BaseURL+"/api/round/waiting", wrapper.GetWaiting)
 	router.GET(options.BaseURL+"/api/round/calls", wrapper.GetCalls)
 	router.PUT(options.BaseURL+"/api/round/visits/:visit_id", wrapper.KeepVisit)
 	router.POST(options.BaseURL+"/api/round/visits/:visit_id/repeat", wrapper.RepeatVisit)
 	router.GET(options.BaseURL+"/api/round/find", wrapper.FindOnTelephone)
 	router.GET(options.BaseURL+"/api/dogs/:dog_id/visits", wrapper.GetDogVisits)
+	router.DELETE(options.BaseURL+"/api/dogs/:dog_id/waits/:on", wrapper.WaitNoMore)
+	router.PUT(options.BaseURL+"/api/dogs/:dog_id/waits/:on", wrapper.WaitForDay)
+	router.POST(options.BaseURL+"/api/undo", wrapper.GiveBack)
 	router.PUT(options.BaseURL+"/api/dogs/:dog_id/not-now", wrapper.NotNow)
 	router.PUT(options.BaseURL+"/api/dogs/:dog_id/owner", wrapper.SetOwner)
 	router.GET(options.BaseURL+"/api/owners", wrapper.GetOwners)
@@ -8884,6 +9034,75 @@ func (response GetDogVisitsdefaultApplicationProblemPlusJSONResponse) VisitGetDo
 	return err
 }
 
+type WaitNoMoreRequestObject struct {
+	DogId DogId `json:"dog_id"`
+	On    Date  `json:"on"`
+}
+
+type WaitNoMoreResponseObject interface {
+	VisitWaitNoMoreResponse(w http.ResponseWriter) error
+}
+
+type WaitNoMore204Response struct {
+}
+
+func (response WaitNoMore204Response) VisitWaitNoMoreResponse(w http.ResponseWriter) error {
+	w.WriteHeader(204)
+	return nil
+}
+
+type WaitNoMoredefaultApplicationProblemPlusJSONResponse struct {
+	Body       Problem
+	StatusCode int
+}
+
+func (response WaitNoMoredefaultApplicationProblemPlusJSONResponse) VisitWaitNoMoreResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response.Body); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/problem+json")
+	w.WriteHeader(response.StatusCode)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type WaitForDayRequestObject struct {
+	DogId DogId `json:"dog_id"`
+	On    Date  `json:"on"`
+	Body  *WaitForDayJSONRequestBody
+}
+
+type WaitForDayResponseObject interface {
+	VisitWaitForDayResponse(w http.ResponseWriter) error
+}
+
+type WaitForDay204Response struct {
+}
+
+func (response WaitForDay204Response) VisitWaitForDayResponse(w http.ResponseWriter) error {
+	w.WriteHeader(204)
+	return nil
+}
+
+type WaitForDaydefaultApplicationProblemPlusJSONResponse struct {
+	Body       Problem
+	StatusCode int
+}
+
+func (response WaitForDaydefaultApplicationProblemPlusJSONResponse) VisitWaitForDayResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response.Body); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/problem+json")
+	w.WriteHeader(response.StatusCode)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
 type GetDueRequestObject struct {
 	Params GetDueParams
 }
@@ -10307,6 +10526,44 @@ func (response RepeatVisitdefaultApplicationProblemPlusJSONResponse) VisitRepeat
 	return err
 }
 
+type GetWaitingRequestObject struct {
+}
+
+type GetWaitingResponseObject interface {
+	VisitGetWaitingResponse(w http.ResponseWriter) error
+}
+
+type GetWaiting200JSONResponse WaitingList
+
+func (response GetWaiting200JSONResponse) VisitGetWaitingResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/json")
+	w.WriteHeader(200)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type GetWaitingdefaultApplicationProblemPlusJSONResponse struct {
+	Body       Problem
+	StatusCode int
+}
+
+func (response GetWaitingdefaultApplicationProblemPlusJSONResponse) VisitGetWaitingResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response.Body); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/problem+json")
+	w.WriteHeader(response.StatusCode)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
 type GetWorkingWeekRequestObject struct {
 }
 
@@ -10753,6 +11010,39 @@ func (response KeepSlicesdefaultApplicationProblemPlusJSONResponse) VisitKeepSli
 	return err
 }
 
+type GiveBackRequestObject struct {
+	Body *GiveBackJSONRequestBody
+}
+
+type GiveBackResponseObject interface {
+	VisitGiveBackResponse(w http.ResponseWriter) error
+}
+
+type GiveBack204Response struct {
+}
+
+func (response GiveBack204Response) VisitGiveBackResponse(w http.ResponseWriter) error {
+	w.WriteHeader(204)
+	return nil
+}
+
+type GiveBackdefaultApplicationProblemPlusJSONResponse struct {
+	Body       Problem
+	StatusCode int
+}
+
+func (response GiveBackdefaultApplicationProblemPlusJSONResponse) VisitGiveBackResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response.Body); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/problem+json")
+	w.WriteHeader(response.StatusCode)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
 type ReadCalendarRequestObject struct {
 	CalendarKey string `json:"calendar_key"`
 }
@@ -10986,6 +11276,12 @@ type StrictServerInterface interface {
 	// GetDogVisits A dog's owner, its visits, the latest first, and the best free places for its next
 	// (GET /api/dogs/{dog_id}/visits)
 	GetDogVisits(ctx context.Context, request GetDogVisitsRequestObject) (GetDogVisitsResponseObject, error)
+	// WaitNoMore Take a dog off a day's waiting list
+	// (DELETE /api/dogs/{dog_id}/waits/{on})
+	WaitNoMore(ctx context.Context, request WaitNoMoreRequestObject) (WaitNoMoreResponseObject, error)
+	// WaitForDay Write down that a dog waits for a place on a day; the same again keeps its turn
+	// (PUT /api/dogs/{dog_id}/waits/{on})
+	WaitForDay(ctx context.Context, request WaitForDayRequestObject) (WaitForDayResponseObject, error)
 	// GetDue Dogs by next date, late ones first
 	// (GET /api/due)
 	GetDue(ctx context.Context, request GetDueRequestObject) (GetDueResponseObject, error)
@@ -11094,6 +11390,9 @@ type StrictServerInterface interface {
 	// RepeatVisit Keep the visit's dog the same hour again, every so many weeks; what cannot be is told, the others stand
 	// (POST /api/round/visits/{visit_id}/repeat)
 	RepeatVisit(ctx context.Context, request RepeatVisitRequestObject) (RepeatVisitResponseObject, error)
+	// GetWaiting Who waits for a place on a day that is full, the first come first, and the places that have fallen free
+	// (GET /api/round/waiting)
+	GetWaiting(ctx context.Context, request GetWaitingRequestObject) (GetWaitingResponseObject, error)
 	// GetWorkingWeek When there is work, and how much of it the hands take
 	// (GET /api/round/week)
 	GetWorkingWeek(ctx context.Context, request GetWorkingWeekRequestObject) (GetWorkingWeekResponseObject, error)
@@ -11127,6 +11426,9 @@ type StrictServerInterface interface {
 	// KeepSlices Keep what slices off a stick say of the hand; sending the same again changes nothing
 	// (PUT /api/slices/{stick_id})
 	KeepSlices(ctx context.Context, request KeepSlicesRequestObject) (KeepSlicesResponseObject, error)
+	// GiveBack Give back what a press took away within the last minute
+	// (POST /api/undo)
+	GiveBack(ctx context.Context, request GiveBackRequestObject) (GiveBackResponseObject, error)
 	// ReadCalendar The due dates as iCalendar (RFC 5545), to download or to subscribe to
 	// (GET /calendar/{calendar_key}/due.ics)
 	ReadCalendar(ctx context.Context, request ReadCalendarRequestObject) (ReadCalendarResponseObject, error)
@@ -12768,6 +13070,78 @@ func (sh *strictHandler) GetDogVisits(ctx *gin.Context, dogId DogId) {
 	}
 }
 
+// WaitNoMore operation middleware
+func (sh *strictHandler) WaitNoMore(ctx *gin.Context, dogId DogId, on Date) {
+	var request WaitNoMoreRequestObject
+
+	request.DogId = dogId
+	request.On = on
+
+	handler := func(ctx *gin.Context, request interface{}) (interface{}, error) {
+		return sh.ssi.WaitNoMore(ctx, request.(WaitNoMoreRequestObject))
+	}
+	for _, middleware := range sh.middlewares {
+		handler = middleware(handler, "WaitNoMore")
+	}
+
+	response, err := handler(ctx, request)
+
+	if err != nil {
+		sh.options.HandlerErrorFunc(ctx, err)
+	} else if validResponse, ok := response.(WaitNoMoreResponseObject); ok {
+		if err := validResponse.VisitWaitNoMoreResponse(ctx.Writer); err != nil {
+			sh.options.ResponseErrorHandlerFunc(ctx, err)
+		}
+	} else if response != nil {
+		sh.options.ResponseErrorHandlerFunc(ctx, fmt.Errorf("unexpected response type: %T", response))
+	}
+}
+
+// WaitForDay operation middleware
+func (sh *strictHandler) WaitForDay(ctx *gin.Context, dogId DogId, on Date) {
+	var request WaitForDayRequestObject
+
+	request.DogId = dogId
+	request.On = on
+
+	var body WaitForDayJSONRequestBody
+	var err error
+	// A request validator built on kin-openapi's openapi3filter with
+	// KeepValidatedValue leaves the value it validated on the body. Bind
+	// that value, matching member names exactly, so the handler receives
+	// what was validated instead of a second, case-insensitive decode.
+	if vb, ok := ctx.Request.Body.(interface{ ValidatedValue() any }); !ok || runtime.BindJSONValue(vb.ValidatedValue(), &body) != nil {
+		err = ctx.ShouldBindJSON(&body)
+	} else if binding.Validator != nil {
+		// ShouldBindJSON runs the struct validator after decoding; keep that.
+		err = binding.Validator.ValidateStruct(&body)
+	}
+	if err != nil {
+		sh.options.RequestErrorHandlerFunc(ctx, err)
+		return
+	}
+	request.Body = &body
+
+	handler := func(ctx *gin.Context, request interface{}) (interface{}, error) {
+		return sh.ssi.WaitForDay(ctx, request.(WaitForDayRequestObject))
+	}
+	for _, middleware := range sh.middlewares {
+		handler = middleware(handler, "WaitForDay")
+	}
+
+	response, err := handler(ctx, request)
+
+	if err != nil {
+		sh.options.HandlerErrorFunc(ctx, err)
+	} else if validResponse, ok := response.(WaitForDayResponseObject); ok {
+		if err := validResponse.VisitWaitForDayResponse(ctx.Writer); err != nil {
+			sh.options.ResponseErrorHandlerFunc(ctx, err)
+		}
+	} else if response != nil {
+		sh.options.ResponseErrorHandlerFunc(ctx, fmt.Errorf("unexpected response type: %T", response))
+	}
+}
+
 // GetDue operation middleware
 func (sh *strictHandler) GetDue(ctx *gin.Context, params GetDueParams) {
 	var request GetDueRequestObject
@@ -13884,6 +14258,30 @@ func (sh *strictHandler) RepeatVisit(ctx *gin.Context, visitId Id) {
 	}
 }
 
+// GetWaiting operation middleware
+func (sh *strictHandler) GetWaiting(ctx *gin.Context) {
+	var request GetWaitingRequestObject
+
+	handler := func(ctx *gin.Context, request interface{}) (interface{}, error) {
+		return sh.ssi.GetWaiting(ctx, request.(GetWaitingRequestObject))
+	}
+	for _, middleware := range sh.middlewares {
+		handler = middleware(handler, "GetWaiting")
+	}
+
+	response, err := handler(ctx, request)
+
+	if err != nil {
+		sh.options.HandlerErrorFunc(ctx, err)
+	} else if validResponse, ok := response.(GetWaitingResponseObject); ok {
+		if err := validResponse.VisitGetWaitingResponse(ctx.Writer); err != nil {
+			sh.options.ResponseErrorHandlerFunc(ctx, err)
+		}
+	} else if response != nil {
+		sh.options.ResponseErrorHandlerFunc(ctx, fmt.Errorf("unexpected response type: %T", response))
+	}
+}
+
 // GetWorkingWeek operation middleware
 func (sh *strictHandler) GetWorkingWeek(ctx *gin.Context) {
 	var request GetWorkingWeekRequestObject
@@ -14228,6 +14626,48 @@ func (sh *strictHandler) KeepSlices(ctx *gin.Context, stickId Id) {
 	}
 }
 
+// GiveBack operation middleware
+func (sh *strictHandler) GiveBack(ctx *gin.Context) {
+	var request GiveBackRequestObject
+
+	var body GiveBackJSONRequestBody
+	var err error
+	// A request validator built on kin-openapi's openapi3filter with
+	// KeepValidatedValue leaves the value it validated on the body. Bind
+	// that value, matching member names exactly, so the handler receives
+	// what was validated instead of a second, case-insensitive decode.
+	if vb, ok := ctx.Request.Body.(interface{ ValidatedValue() any }); !ok || runtime.BindJSONValue(vb.ValidatedValue(), &body) != nil {
+		err = ctx.ShouldBindJSON(&body)
+	} else if binding.Validator != nil {
+		// ShouldBindJSON runs the struct validator after decoding; keep that.
+		err = binding.Validator.ValidateStruct(&body)
+	}
+	if err != nil {
+		sh.options.RequestErrorHandlerFunc(ctx, err)
+		return
+	}
+	request.Body = &body
+
+	handler := func(ctx *gin.Context, request interface{}) (interface{}, error) {
+		return sh.ssi.GiveBack(ctx, request.(GiveBackRequestObject))
+	}
+	for _, middleware := range sh.middlewares {
+		handler = middleware(handler, "GiveBack")
+	}
+
+	response, err := handler(ctx, request)
+
+	if err != nil {
+		sh.options.HandlerErrorFunc(ctx, err)
+	} else if validResponse, ok := response.(GiveBackResponseObject); ok {
+		if err := validResponse.VisitGiveBackResponse(ctx.Writer); err != nil {
+			sh.options.ResponseErrorHandlerFunc(ctx, err)
+		}
+	} else if response != nil {
+		sh.options.ResponseErrorHandlerFunc(ctx, fmt.Errorf("unexpected response type: %T", response))
+	}
+}
+
 // ReadCalendar operation middleware
 func (sh *strictHandler) ReadCalendar(ctx *gin.Context, calendarKey string) {
 	var request ReadCalendarRequestObject
@@ -14285,37 +14725,37 @@ func (sh *strictHandler) ReadCard(ctx *gin.Context, cardKey string) {
 // const string: with thousands of chunks the chained `+` fold is several
 // times slower for the Go compiler than parsing a slice literal.
 var swaggerSpec = []string{
-	"3L3rkxu30Tf6r6B4zlt6Ume8XvmSy+4nW77Ib5RYr6Qn+pCTYoEzIIlwOJgAmKVol/73U+huYG4AZ4a7",
+	"3L3rkxu30Tf6r6B4zlt6Ume8XvmSy+4nW77Ib5RYr6Qn+pDjYoEzIIlwOJgAmKUYl/73U+huYG4AZ4a7",
 	"ivOcL4lXxODaaPT117+ucnWsVSUqa1Z3v65qrvlRWKHhr+/U7qfC/YesVnermtv9KltV/ChWd6tC7day",
-	"WGUrLf7VSC2K1Z3VjchWJt+LI3df/d9abFd3q//r83aMz/FX8/lPxerjx2z1kxXH5BDSiuMTjPGKF4XQ",
-	"yVFK+PnR43x0X5taVUbA3n3L80NTw3/mqrKisu4/eV2XMudWqurzfxpVuX+bN4jvD0YqhMm1rF03q7vV",
+	"WGUrLf7ZSC2K1Z3VjchWJt+LI3df/d9abFd3q//r83aMz/FX8/lPxerjx2z1kxXH5BDSiuMTjPGKF4XQ",
+	"yVFK+PnR43x0X5taVUbA3n3L80NTw3/mqrKisu4/eV2XMudWqurzfxhVuX+bN4jvD0YqhMm1rF03q7vV",
 	"u71gG/yZbYSRhWDW/ZNSh9XHbPWtqPL9080DekvMwkhrZbVj3DBpmbG8Kgyr1MlN4wUvRVVw/WQzCR0m",
 	"JpPT788M40WhhTE4DV084RR0kR7e/Za5S4QU+HS00OkyMXihds8MQ9I27jjsXpzxQPx5/MitOPHzk03K",
 	"9xeZ0fs9t0CS6lS5+WjBYWteqsaIJ5sA9pbaEPEgc2GYrGAie2ybrf4s7ZNNwPWVGP4gbfRS/EUYw3fi",
 	"6UgjdJiYyDH8nq1ea7UpxfHC2DW2+H+WzcH3m6IEadhJq2qXsc2ZbaUoC/Zfb354wf701dd/+J2b2FsB",
 	"bOTpdiV0mOJb4fds9bZ0hPLnSp2qpxu/02dkCi/VCaiyMcJxKwOtWa6OgqnGukm9V/ogq917IQ5PNqlu",
 	"n9GjEnBXtIADU/oAryl97Tr/pnB3CsQGrWqhrfSEXIipwf/KZfnCtfuYrRQMCZ/2p7ARxrKt1MbeM7tX",
-	"RjDdlKJwm8JKbuwqAxnBTA32TqnyZ+z0Y7ay59q9+1xrx62yVd3oWpnJGb+mZvjSeznh77jatpd2Of8I",
-	"Q6nNP0UO5/hNZU5C/0VwXC4vCuka8/J1Zwe3vDRieBwnd3N4hSzUPWnQEzu6rjKmKsHU1h3X0c2ldxyV",
-	"Gu9spSywoDDFjVKl4LA/dcnxVPufWDeBEzcsdydRZWyr1ZE9b7uQlRU7oV0Xxqo6OujeSQdHhTRlFdu4",
-	"u1fZyDw+xnZPa/nAy2t2zk3cCFGxjdi64d11A8pieWPv2F6d2JFXZ9pEZpUwz1jFZemm2eR7/KBUSrP/",
-	"qlQlMmbUUdwxblkpuLEM/u2ojL3D9dk9r9iel9t7VoqtBZo9wW2q1EYVZ1YqdRDF7zLm3uTTXrir5h6I",
-	"vJT5wWSslMfaMKXdThmlxehcsaH7r/EZwsfxn6Cv6C+wUFnt3K+iao6Out1aV+6jo/s/t74OXRurXfNs",
-	"9eGznfqM/lGLXOni5p3vrPPrZ/JYK21R0bD71d1qq+VmI+znjnZ0xcvPc6XF59gFMqUxEZhDjDgF3IF/",
-	"NcK4f2JArY6DGlaJD+54GIfzvGPSOt5aqkZndCLu6381Mj8wURUmY5YfBOOODz8IaETii6gKZvbqZDKm",
-	"G9fhVlY7oZlWTVUw6cjY7xsOsMpWJa+KI9cHt4nQ3ypbbd0Fy1bmqJTdT+3nxgncN27VV+zkhqT1jPSR",
-	"MbPenC3+x1bpI7d4j3//VfRaH3kh1tz2Whfcis+sBPLoL+OjV7F+Hf+gBXCZYnySEuUD4HZMC2PdZQrN",
-	"o3yiy41hxHamGa2vM2KMLXeUtcHutD8MeJk4hcdp7jNERxB5giq529u11arZlBHWe9qfgf7cm8eg7TMD",
-	"HM2xcbfUeyaOtT07cq4cDzlxEz0O92l5Hg/gro400BUTPN/jIMteB8EKqUVulT47Kfu0l8g1z4zrKHHM",
-	"W64ngZwfHVtm9IgMV1xIp9jY8TgD+sDpt1vRTmN4Clk4/DjF6PHEf64E8Bj/imheHTLQdhz/cZtc8POY",
-	"jy8Ul4i1TKmm2Mq1b3RJXH18nDteT/X0vbHyyC2MvdOqmfzgR2jkXiFR7ex+Sf+VsOvjcX0iOZfmWzXH",
-	"DXIgVa3hEY4vBnj4ulTVbn08xmnUODI6SYsPuqm5Foy4e6lOjsO3JNQOix3H+sQl+gOHdukOzF5pe83U",
-	"9nK3h9dHbeH50rzaidg4pri4fWbP60laewuNXGs3hSWnZ6z7jxmk/NbSF1bheUY3ZafVye5RfGoqK0t3",
-	"0UFIEeaeOckkXP9KPAjNCiVMbFesqqMDFKLGs0ORwMlyshJsI0pSyNwFfuYkwBp+ifat5fGID9lFk41f",
-	"cKOrdSF2ER5MkqesaQJ7peUvqrK8HI8b10HwdvpzyFohBM89bESHoEekObxF4RZ7euhf0h7JdZbXuaot",
+	"RjDdlKJwm8JKbuwqAxnBTA32TqnyZ+z0Y7ay59q9+1xrx62yVd3oWpnJGb+mZvjSeznh77jatpd2Ob+E",
+	"odTmHyKHc/ymMieh/yI4LpcXhXSNefm6s4NbXhoxPI6Tuzm8QhbqnjToiR1dVxlTlWBq647r6ObSO45K",
+	"jXe2UhZYUJjiRqlScNifuuR4qv1PrJvAiRuWu5OoMrbV6siet13Iyoqd0K4LY1UdHXTvpIOjQpqyim3c",
+	"3atsZB4fY7untXzg5TU75yZuhKjYRmzd8O66AWWxvLF3bK9O7MirM20is0qYZ6zisnTTbPI9flAqpdl/",
+	"VaoSGTPqKO4Yt6wU3FgG/3ZUxt7h+uyeV2zPy+09K8XWAs2e4DZVaqOKMyuVOojidxlzb/JpL9xVcw9E",
+	"Xsr8YDJWymNtmNJup4zSYnSu2ND91/gM4eP4T9BX9BdYqKx27ldRNUdH3W6tK/fR0f2fW1+Hro3Vrnm2",
+	"+vDZTn1G/6hFrnRx88531vn1M3mslbaoaNj96m611XKzEfZzRzu64uXnudLic+wCmdKYCMwhRpwC7sA/",
+	"G2HcPzGgVsdBDavEB3c8jMN53jFpHW8tVaMzOhH39T8bmR+YqAqTMcsPgnHHhx8ENCLxRVQFM3t1MhnT",
+	"jetwK6ud0EyrpiqYdGTs9w0HWGWrklfFkeuD20Tob5Wttu6CZStzVMrup/Zz4wTuG7fqK3ZyQ9J6RvrI",
+	"mFlvzhb/Y6v0kVu8x7//Knqtj7wQa257rQtuxWdWAnn0l/HRq1i/jn/QArhMMT5JifIBcDumhbHuMoXm",
+	"UT7R5cYwYjvTjNbXGTHGljvK2mB32h8GvEycwuM09xmiI4g8QZXc7e3aatVsygjrPe3PQH/uzWPQ9pkB",
+	"jubYuFvqPRPH2p4dOVeOh5y4iR6H+7Q8jwdwV0ca6IoJnu9xkGWvg2CF1CK3Sp+dlH3aS+SaZ8Z1lDjm",
+	"LdeTQM6Pji0zekSGKy6kU2zseJwBfeD0261opzE8hSwcfpxi9HjiP1cCeIx/RTSvDhloO47/uE0u+HnM",
+	"xxeKS8RaplRTbOXaN7okrj4+zh2vp3r63lh55BbG3mnVTH7wIzRyr5Codna/pP9K2PXxuD6RnEvzrZrj",
+	"BjmQqtbwCMcXAzx8Xapqtz4e4zRqHBmdpMUH3dRcC0bcvVQnx+FbEmqHxY5jfeIS/YFDu3QHZq+0vWZq",
+	"e7nbw+ujtvB8aV7tRGwcU1zcPrPn9SStvYVGrrWbwpLTM9b9xwxSfmvpC6vwPKObstPqZPcoPjWVlaW7",
+	"6CCkCHPPnGQSrn8lHoRmhRImtitW1dEBClHj2aFI4GQ5WQm2ESUpZO4CP3MSYA2/RPvW8njEh+yiycYv",
+	"uNHVuhC7CA8myVPWNIG90vJfqrK8HI8b10HwdvpzyFohBM89bESHoEekObxF4RZ7euhf0h7JdZbXuaot",
 	"B4oyUm+d7DNFVG+mdvWN4LnbPlSrXHe8VREufeg1CcceeXlcH2XVkBw0VEEH6oKRuypz99LRDLxQZPQ0",
 	"d4yzjRb80OoY3HbplAT/SllB0uKImtxkYg+0V502jWWuDbz+VpVF5jQE+vUOf7J7rZrd3ikcR352KpZr",
-	"2HKWHo/rcM+cN0EPnyXPvMAPYgJN7ug2t2sjclUVJs7wHIk5IcqisLfTsiqEZsbys2kF9oz9syl24thT",
+	"2HKWHo/rcM+cN0EPnyXPvMAPYgJN7ug2t2sjclUVJs7wHIk5IcqisLfTsiqEZsbys2kF9oz9oyl24thT",
 	"Ezs7ppSjrfRITrVzI1F3zH1gGN9aoRlHdhLrl/wbM0z/TugvkAOMN1U8eNfKeFagcDouT0bJUu2iYjcQ",
 	"3hpvhImJS9yi1KbpOjBuDoZtle7QrRPR7+DfOBlDcd+lYfzEz6jNw8MjNGops2hgfAOHpLAXZS0SD/Ze",
 	"lcWsk9uUQhTuAsARSsP2oiz8PePVOWjUUf7vhjFxjqsKfn5mWM2dUkfnoLQjQ+LHYPiauRkvVVnEtsA7",
@@ -14323,170 +14763,170 @@ var swaggerSpec = []string{
 	"qyvTDnfMjb5GY+acV/UoqyJxMaxi7teW/VmlyuAG4FVvumMdZaiouXWnt+WxBASPodsXGJsOiil3WmZ1",
 	"VzVlGZtSQsf2JDH6Yf6+1twYkeDeuMig6bX8e6eEIZMIslxPecB8qjOuB85h7r685sa8V7owUfutUHVc",
 	"jVT48snOK6wFU1V5BmWsFtqoykuN84mg1lwakaI39L6BQnoSZRm7W06sXMMLBKJOWf68Xd39fYLR8uqw",
-	"+viPLKU44IMmbegfmeOjB3BiDt5270U8CS06Rk0ic7JHW8XoyQMRlRfrQp8nrib1sOW5O5xc0NWUGhjU",
-	"SVgrig73cg+m9eaP6PaKoyhSgxqraoP+8VKp4o4F83DJJbgWQKQSpRH4kzSsElwLkxjrRA7l4Vh0eR0t",
-	"SMOwXdeC1elDmsO6lEdpE1Z3R6w5iXN7/hDX/FAKnf3MkPFxNKB7Cb1ERubNk6gsXuj59/UUuzimFtOa",
-	"0ltohNqktth+nrXRex0uqqtV8VpJfDhd+5osI/1NcKRonJDveZt7KALpcAuvHT18Vjlxa+7O/MDz6IMH",
-	"fadFIbzdQSCSOIPGNLwszzCxWhR3rOTIBECqYw/CCi0rriWvnkUFI9PU3ox8Udxwui/o0aqc42sLzoSo",
-	"1n3yJI2OFbr9Gzfr9lUGG7yZVHw7VJ+1IUlkBFbVysvmQQylRdDrSDTTu4JBZvevfWD4gbN0dCWSPcYa",
-	"z1gzGYi7wzPv0GNn98Ib7KXY9tAC8+mKgOFid7gvCXPhpQxq5lC1SOrnrad37DsH9wpqp1axQqGkhS//",
-	"yNaJykLXwRScIl4Tw8sE5/KPyCXfiJxT1Mjot3zPq5RxGh5JJ62AGBHpOG/ipjmiT1hm3tj7js/IKyNu",
-	"e8lN5F4m1YBuErtw4pySG4KDshC5LITJwLjPGX0bU9gPJPVeuo5/E7qQuf2za+rl6tgq0dzoNcKNKKV4",
-	"EAW5aIl8RqupSz4pSr5o4Ia+LnHO7qIlXrnuLqPCN33/D3j5iKzCIdLU2vW2dINnQBMJJJOk/BeNHRun",
-	"tuQCmcPoZRElVTyDiKWyQWvYhJsL2BysC79Izh+UibF1LdznSW2Erv5HuJiTz9s3BkIOvboede+Rq4YR",
-	"6x3TNQhmcYPBp/eV2Pn2r0Agkfe8cGp13CJU7GJ+T+9uRkeX2m6ZcWwAogNSGwViSuI2SctyXoG7mkI1",
-	"DN+CB432/VHiylbpPGXycvof6e7DeUnDTL53CjgoiapqzU6tddXNESVnmzFjRc02Z/j/6B7sUDCNERoE",
-	"q5TSiUawjdgUJVkQ8p2MUbGmZnzH3dPgTQSkycaZrg8MG/BPdRT4CHrLLPoVWluwWztKK9F+Q5zApOmH",
-	"2nW+SbiUtBAM/J2G5mIVc7tvBGx71m6+lXXmtZyxT3vMpYbWGprH/KvTXcXY9lPtbFx0jAXvRB+mGQz6",
-	"NZG2eykqUaRFVXAEqcbKStDb7uhm0QbVWhiztmrudfOG3LnWV9J61UNYx1jUP8BFSMQEzfH0vXWN3oDn",
-	"8Spfn+M7FD0yZw9IqYlLc/hExO6Ru4RpFyuyWLVlpdztLdtpcY47DAuMjJ54hsnv1vrZyPGG33dJuUdn",
-	"9M70zsw/e+3CO89oYLjtOdIT4x+B1jtHb3v3VnquRRej3aT2UDo02nLwXvRSl9n4Vyyw36j8oQU/fP8g",
-	"qrje4L0/ELD0wEsUPkthnWZN4Vg7rU492514EBqNd2S168s1e7nbgysyfi1Ldbrwa0Wi0lzZwqhGT7OZ",
-	"t9jqY7ZKjTygKWzWnWzWXVcYlyYc33lZ7b7leUTSfk+yAajXIN5r0Nx88IKBTBKG0Vf7s92P40ldg8QN",
-	"I26Jh0eK01Fw96T7iM9C8xOMEXe6VWKubXqneLne8TrF8Jy6HBVBveZGppxCkR3x0U4LCEKIi7xO2nEy",
-	"705Y8r3AVknTbvKYldFPU28AtuobzOZsoBOpTGy6QVAxs+19Ja/eOglttCsD4g6r9XPtn6OfVBaIzO9q",
-	"e54xgu/mFvWJFaMjx/FuJJB5X+dE0Bi3+9S4shb6jeBxUvu5EmgO95chxw/uGWcUZ8acBrpD8qB42f4K",
-	"UppiGz03nnxsouUbdYppgpgZFdNRC7WbJD7H/b9T6Fbabsk/PYtmfnbNY9fICT/7ronIig8WYjrBoAQ+",
-	"u39MHVkBvnSaUuLoykjAJy/LCWc9mkRyXpbCaRFESTXfCQrFiPrwcz/czMgKPK6Y5qXVce4N1yJXTWWn",
-	"pUhs9jFbQZjV3O5PXMZCG1TVEdDdvszlIslVD84WtsDPNYMj8xvsJ5U48WMkWYWXR+Tac+d4jJHtUDDE",
-	"ZqlpvN2TvD1gvVUvEcEo/E/Pjb3baxDlgxkE8NTKoigF+9PX7H8FhgP2LfZf/1tst1qcze/G4ae0LWOa",
-	"dVJHSo6KR2duYx1FtgauJso4JN0kt0pEmPpRxXYPtgXsCqDIS3vPIB/kDv5Wje3FXHXeWafldflNcBWc",
-	"eAliihYcxPXWLnBUukJmvRdlsYakvs7fW6Xseqs0mefh31S1NhLUBf8nSUHwZ8nrtjP0UMAfO+93g7/y",
-	"Pboh4Q+uj/meSz2VQGDFsRb65oXUeXN0MwXhcXEqAXYDx+n2c85FQTKnD1RjF3wzFIr3oKMcMQ8Gxm97",
-	"jZMOemUHomspisRTV8VdCnt1FGn3daEoMDXYrh+kkXZRNMG+d5lm5E64caI/AK+dKQFBuqEuGTdOFDmp",
-	"zwp5FJWBjCrm1No7xiv29m8/Mvc9kxUz/2q4RlPS86j3Vf4i4nyk0WVcTOmesGuU+dR86Ct2rCAb8GjW",
-	"AEaV+DxfCJ4Gt5YoQJspy8wxVPJsw3M9dtRMZJWQxr1HroUpUe2MUmT4gzdQDsP+dRWN57OUPP7MdPKT",
-	"MOyCbV1f9xidQJFb8wR0mdtGi+D6HgfpQcJH9PhOsogGCsgPojQRYWd4deHzMEQWFp7ar9dExhdT/Pp7",
-	"qWq0MkwcIzSLD9t4c1u/4zkuNvrYu9hSIWKkeEvD+EY1dhDA7v/Zx4w8hT6Krs7Jm0c+NO/sxq8u7NKf",
-	"o8F23WAD9F12MppPSh/uKZoXkutydz87juJ7cPqXIgMBqBM34166e1ZrUXMtMm9NB+0RXzr/aHfH97YR",
-	"VBZKTJ2EHqbeykLtbrrLvOKddIfntvjFXuSHn6oan70FxAwx5FF10jhVmJdkvfDtnNqx5WUJ/7ndxmO7",
-	"Q67oSFbnbM91wXysfiRI18kYEVO8PQmKcap511Xb+XR2zKs81skUJQzrne1ZINSTI//wE7b/6qvx1Zgf",
-	"AmlOoizjp0G/ZKyQJt9zjRogZxteMHPsxf5d9OPS4dBOd4ZsNyZrqcJvSPSG7pXMhVlIcLlKmsxlfqiE",
-	"gUefM9cOH1CwmxgUHrZClEITOwtpOk5POQpuGi2iGVWiKtY1vEYLArZA9Z+KwebIhveqlAU/R2i+oPQC",
-	"jO2iKC7HoWabu97WSJktjX1xextzi+mdMHadiizBHEdoAzEPpLK5VWYUqQ8RJn9gxyMrhKhpk31+rKQI",
-	"sO6Hsb2GIAj3Y8qbkjcW4sZCADMEd/a7615I9Go0lZyOHIOm/11hXOqR612C1DrxJ5xZLY+sFPwBAVu2",
-	"WrUWtGSKnValmDZXlXCpH4Q2MuaipkE8Hkgv5hUSOe+YFtvGCAoo/+r2TyGgnlqhPa9gRla5uO/ontiG",
-	"8pDhBCFpzUNsRM1GBNBzEcaDHnsQr2Ydynto6g/lhDAg4F7wF+by19RuZNtV8NJ2qaM/rS4BRMaNMrRS",
-	"5Ye3VguLJsEFsA8/aHXEMEMJARWMs4JjuCbFSaL8PAjtmWFeg0m9k0eKiVzQPG7Isiq9dvhuRKbfhEUV",
-	"/Jwxyl5DkmNHWfj07SP/II9OPnr+1Ve3EKqIf96OaG2A4eDUjBuYwFX4DaDxgBCk+qYVSDOEJ6xnyU/L",
-	"Ygr0/uuFsBD/42fQVN4XWpBf0++V/CCKqTk5fnzzwrt7F08LpFKcVxNNC8NQQMG1e1lrKXI45EMfWgJ9",
-	"xz5lMfPJgVNzP0h7Q+NeMfUDgFtlqxeNfUMxfAMpIrxyY9ZMH0wksfrYPWgevRGNfdNU0aFNXHeNTmg8",
-	"rsFousSY5o0AXJGlcjw3Ys2rXSl8wu/Y3ynqEOky+vGCb7MXIjP6tffMLshl5zpnkXz2ZyaVFq95IRuT",
-	"jDiBYIvUr5b3swLbX07S7EXRce0OBBZ+EFXmXuZaq60sBfmyJYBEgTBjyKnLClFD1nwVTbcd0EE3WGNw",
-	"dt2ldk7NryKcVS+xuvvYtXuRpjHTlJFYU4yXm6//vIX20ajEYew89ZyYUYjaHZ3AS3Xyoqk0ILlKRLeA",
-	"EJLMva9KHSgjCRJT88ZmPqyvE+intP/HuuRVoLPB5U4GdfuYYTcRjBcOOXd7VYbpTAR9m/hdKCkg5cjP",
-	"hMS23foMUakx+60XmtINCAfzBwEDLAqkkwcRS/8ewFMds47ZGXYSUInuPGyOhayQjdjJCp0hcTQfZezF",
-	"qDdaOIQEje9+U5kLkfbuekK2ATP8zOTs+Api8ZG9SQZ2DUJI28gud+8xYAho1KCnFpRa5k5WGTs4QW4j",
-	"7vjp14NwEvDwaGva/b0YZP4dRdH1MpxWE4IRt+LmO2y3XDICuwaNnJJAjLBOAEEUUfeFuesCoBWNCFoP",
-	"7TpQPmFzeDXOo8HmYGc/CFGzvBRc/45RZrpHaMUeyW+MISIeFo0HxA9v+5MYXvs7nxEovZbGnAICeVHS",
-	"3jEOAwrNNud26hmkqSp1bP/dz6EjYK2yVUCu8L9GZSv3wWcPXFf86Lby77in/+108hVt8A/UEfzxotNb",
-	"T9yGJd/giVwjb1MIkDtVEcdkdASeAtvy4Gl4bObwOFte0m9Vc3dnFuGHGSGqRR+c9iqeCNwYEhG6aaRk",
-	"+zFcFpMxQN3EMjdKdz3tRDPc6OhNh5O5xiCc3FFa7eWJd+YcnZY0dcnP8VfeKnhZ3F22SouCspHu2bEp",
-	"razdI3NmtdBr/DmjtG+rIIvpyMtxiGb4ISqvt33FRcrzcaNmOBOpXa+/rB06ug8Y7DSIBtqJ9dlpY9HZ",
-	"bKS2+3UxIw7aG5PxC0GQSckcl6NYqyqf3WvhOflUY4OpG8quczUdiA26N1ldvQV8yvJaEmUuAbtYF6oS",
-	"E3G58+XfgJ4wFyah5g8ALrM+XADOWhyKCbL1PFkdgbmUtmuMwI1TRcdkGTMTlgeRQsAAa7z73b2wfrX0",
-	"ms4Vy97jADEnIxj45p8PGh+jPQ31vrFm+FSmSmDmfkcDW+/c5/FVzTrMoF119zpFSCmcTNZGvo4WMVz5",
-	"gBoCMXVuor8UCUZ2zSPTY3UDXQgc0+4dQDQNFMEKfr5nsjIW4A23rLd7vwmvHCbUFfzc+nnIJ8V3WmBe",
-	"Kyp1YKNHmcCbEQbR6Z0gof88PhvhnwnNEX4PMjRuhnBSpCgAyhixDFBnBUGpi1ocsMsOlTpFkQQcPa7b",
-	"bMt5kCM+73IEOqK2zCnghDti4ZjA5LPlmrXQCwihzAj+6mLwRS/kH11NYj7784/KZafy456Y0Ais+PM3",
-	"Ee/LaAtBK27xYMsDrf3Y5Pt7vL7+ZC3byQdA9EafozhB9AUvT8A7//2vXyTfSwt++Ew8iIr0Q58mz6xS",
-	"kBPjwag6mUNDyKRulpi76+tpV9k71+4nO8dnCFsWYnS14MU9q4QoiNuAWYH1wLa6D/jVr2hLks9vY07o",
-	"CWsqavQ7XrdoJ8jgi0bcs1v0NRMRYe5jCjDvUY9z7BXrVE0ZRiw/HVDhEpi/sp3QzCRX136ZMNrU9XlP",
-	"6e+XqxH4ht10xWk+MU6T6EGm+MTFDr6JX3VC1vibFKdLUfVR/1Zl0X0OIduEpemj3LMOfj5FryPl7fmD",
-	"e7kyNNuU3WxlMuP59GBRtTHzaktk3T5yToqBcHmlihv2V8UAGQJs2SWXx/kIdqlkgOypSXRGQaAWKDKR",
-	"1+WYOSav7HyuO1j42Akqa2yF6GH5wS7x6oxJ7WqL296tyLE4CPUH9108TSwjsN8Z0NKuFVivVQozEjLd",
-	"1QFdDzU/ZU5uFS1S6zLU9r/4SzbK9hPFtOAAjTpB25cbf7C+7VpWa89Fx8+FqkW19mgCs3jXHKiW/+Ne",
-	"zgDUwqtJLAKEjAvYY5HjKJ00vBAm/y329rY5Hrk+R10BmssqAS9C9R6QayF8hHcADTHjJYSBpQAw/SDr",
-	"mp9S8bxHDnC+gLFLovNZ2EeipJ3253VF+QhRYHw0glcKV+q0kgi2JyxOrOblyYUh6dzDdey9BJ2sULx9",
-	"mefznSMZblyfKyUfEUOpZANj4W+TgfgQpjOrH5j9pLsVd5q6vpia+F0jXkljZyYnFmoX4vag5F9MvnSN",
-	"Zq/nu0akkg/jWCvkSjGC6zzuayy5TSSHAABCLEjTto4kLzxTVYWmFIbBdx0/KEXfGSGq+Zz9QRQBmH2U",
-	"hbo0d3KBFNYBAxiI4+BMwwhVCkWUH0h353vBZ4sm8WUNSNJLex5ZAKjEJ1RuKfGsRIsOnlOCXD3K1NNG",
-	"xywFe5oZTTOE7u14NjFkwbaVLO+BvUMFDw+dfcpLfoqH2V4KypmqbDERSzNR16HmWkSXt1e6QlNONJB2",
-	"vOIoHMr8WJ1ZdQqeJNJmaDS9UJUgbE+CfK+L71pmDvyPiEd37/A8qTEgay8P2b5nzweWpZTBcNGTNM8G",
-	"t9hU9WjTUySfGGOeD7tP68ToHeeEgyHM6KLnAN/9T2pvwb6a2e+Xb39ZH1pixSma+Y7VRnTHHSZAlerE",
-	"bpHUy57boyv4OIls0rlWWVH4xKWkbWi50jdHh3t75GXpFTktuOn5GLvgypTi3omlLvtoV8RtIbge8BlA",
-	"GIuBuFoeQwFt4bY/WCzTB7SaYVYVqHJUqwe1u07IjmM/wVYVHTIBVkFMF3wDOa882inDVExpUqUTZIgQ",
-	"gyAJfo5Ho0xnb+zP00Y5hMSlw+kcRdDWOkpaGv8iZFIlwMoDMqTfVFLc5M4Num3KcirCHNjozVvsZXEU",
-	"E2b2uM0INaUiiQ/ISD3EgwmYF7fsf/lKmujgAhxNyrCIoISlIqvVKRlWnRDNFsGADY4aAwdxzCxMLHQa",
-	"PcYHX/l3fi7MzxDdhUBfgF5e16JCzxla9ap8f+8BjA07yKpoMasqIQqPcgz1iEeu48U1l5aEdG3O0zWv",
-	"eWWmSzn52NSMRYs6xYsLLYOPFTHtGFKPMD6SGFyhKkHEqgzVOYTqBwFSvizuurPEolOODdp+mdEQxQEr",
-	"iPG9JVjFl0r1yMjKoF7kxvFFhalsoiwNo0yvD6+o+t/zW0w9Cn9HZrmoQs6cpHy4JQH1+gpsVUpenUF7",
-	"0Oxjm5CTchBiUDo94Fm/kgVZ2xEY2ZIPYi4HWgpcmC4Ms43fGoQwGyIY3Pl0C0yuc4SGTgJCPEO1EoLw",
-	"A+U3FWFoDOkj4jM3s8rCYNvTTFtr7cHOxovsTJSqxjCrdliWGV4bLMNzF2qa0mIY95bWyTVdA+tqioRe",
-	"f4JgiOPRF3mD/AQ3HxAPuC4ACwUKw7fBHNk4czheiM7T/jCmhp5ff55uChRpwBFw+iTK0k0Hgm3MQZDh",
-	"ZMdlhTHdML14iLH1WljQMjpb+lVsRzvKYEThnV+vIhYfBiFdwGuSz7CHwgjpjQHVkDCcOinwHSjVpgL3",
-	"ZRc5loCMybkuih1EgvcLRQe0VYKD7WDGwv+vW+RYY2VZrjv4sYH0IgiyVDjCP+NtzQy6rbMKVF8Ll9FW",
-	"qIYd9YbvBXaYtsTeLOU01E1raedreqF8IMWE2ZQGjFHFD9HiyJSWs9XCQC4UpuvcQ0ayPlBZ8tNeWoF5",
-	"K+5f17morAYUdEQ7ds0xt0VVwjfflI3Zs1pWh3Vo2BEPoBHQDeAcd/qF04f62K4HJ9JRH4GoZsn6P/Dr",
-	"wMRaWf8HKcrie61VBOdNfKhFbhOQXVv3YYRFUZpPriqreW7ZSUsrMCcE1Ly/f/GPm2A0HPX6wMtGTAeY",
-	"4+C+edbONEoUwe89WiHl97cKNem1hDw3QPgdaZbjf58H+XNCfZ2y4lxn0XkrLXIec0RtonGi7vGh94GC",
-	"LyE/fbYZ04/3LY965Qqekq4wyYtGBKnez/xR3pJsFbf8kM2crB7D7L6O8Wf8HjX5Pm1RanP6xjlV/Tqy",
-	"Lf51ZFD3ARlqHgkhNbRL4FkWlKYUBsqQHi6R0LcxbN6l/p2eg2V+UuWoKvjST6/7qlvse+630+6S+YWb",
-	"48dBzvKYp3396AyvuUEur0tSONWp6umb6SCFjkHs0sLiMQTzhYMfOtEEU978OMX/yOsfABEpZrzaq8aI",
-	"vdMuSDAMDMuHYY4BSUJnwdaJHAHyDdAnliPMaK5k3AYw1z1HY4UPUuuT9tGhGiApX4+cgsEU2El8llbQ",
-	"2zqAjhXG8J1YECTiSNT8BT+bJIvQfXRSUJ69c5Jku9nLqlijHdP/pRq0oXt38xxYkh+p+vv1qCTQw48h",
-	"EK+/czs/+4n4vKYmd/d09BghrIlYiYhgjETbfAjuYFZBcHcI6lsWWyZE9Sbx2INGPG/Sg1P3dfcriP1q",
-	"KP934P0Y0MEbsm8/cpMvhwUU03e+M/ee+zw181MMC/QlWCNMQK8MFaLxpDbCyEIMTA9bpeF8+Q5toYD5",
-	"mo33Y9oM5A8UljL/ZnepPUIOQXUfBzXCe0y2IiBMq8oiKoypxpYyivLa64RrjKSl50BqlP3AROz675je",
-	"5zEtHDYe10QK9qzkkuCJSVQehhCATuaA8VVEKiHBcuYIgFVKd+p+XFE6ZcHV7OhAqVxIw0rBdWW9d+iy",
-	"8IEk2F5rqgRMxNYz8YTKLF6zCsefvkw/b4zQD9ybBRfYPZbxCncQSUygWQlKM+vXeIbig8rCwJFh0tty",
-	"XUgO311KJFbtVi/iEoNTGpqOIobHmfuZDhMZ1QRq4zfaNQ5WtHB/43BDgeEOxSZeXf3EwMfJN+Uarp16",
-	"wtPstq2DB2gXnX2julNSsG2jgWep7baXfsLLEsx1wfAPIZ+iYAgShF7FJZaABIcJLOUi23jJY07GvTqx",
-	"WvPcSiOKgOgBJfC1PBrEl/RyZyVOwK2O+ODSV3Pw417y66y8Hj3uZSfHdYH/GrAo9uA5DajQ47pU5zU5",
-	"gpIVzbWAT9GVc5JGZJgkorAmwtyo/Zdu+L73IQap7p2pF5N5RVmHXN5lcLFUrhJ3ZQow1uPDxuuAI1TR",
-	"lOM8+WUi65bKfHdCabvgtZ2UL3AcxzGqml9+KROFVCslzbT9CBo51qCL6dN4zU8/a8rZc69W+GgMDrZV",
-	"jWaOtHDn4ca51gzBJZckgFwko1oZOcdn+Nq3A/Eq5ryDmqSauR/ZP5VEHMiYE642a8eyT3sZrbOwZZxB",
-	"nuKdpze3/pMioy/ETEHNVegADhquoLt9gDeOVm5KIEOqhmSdXB2FCfpcJK5yJhjuEPVfo029PdDOrnYK",
-	"wxOt0fZ5+oqyYFHWsdJ66CwOiYbHxmBqEKKLKbZHNSGwYQ9AK7ZCowSJCcNTnBjhWWEWj0Jn9cynY5Lg",
-	"JU7qBDGJs2dUqN2N7+0RcK0vpbFKn+OmYvMEFm3wnAanxsj8Pobsu8i7cbbJohp1dBi4KR14tBCO5LQ9",
-	"dC3Mh8u7PIWIORnFRLhgYSeiJN7tOFJHJ1mhGyyZ6fcL4UW7ueadtPJBTQyo/DdwdIzSLS4G82GTCzF9",
-	"E0CqSRMABKHiWuJI950dmV9rAA34l1bkTfynOeiu4xyTXongiHocao//E1mXI5Eu7gavzsDZSACOBo60",
-	"Acoxr1kvJzFZp6UaeD36Bzk6+4hbJDTt72mq5G6Iog8nGb0UqowU8tlDPMtUaJmsxCfB4pfHzdyxF4RJ",
-	"lTOiBkO3V0godVOWc/s3fCvsOUGxByFqQyUT8CUHPur0BPfdXD7qx7rIP2vI++qIDt3D9JtGR0JLzIg6",
-	"wiriZNUYkSzNGZPIIebS8U8qKcCBlV4uO9bL3h8go7QObyyfFUvkNhbt74vs7QRHGXuHZbUTutbRgHRf",
-	"vNBtxlbm3FKeUdDAzV6dqoy9ffnNZ198/fsA/7CX7g1ltVYfogH5exV9kZ0ORTrSked7WYHUKsp4LR1f",
-	"bGph+bEZbK+GVCmYZNY5/vZYYtTzU9GLpW6aGJhltvqpgqr1kVCO/NDUKcikY/BQYjsM9vMPA5ZCrZs0",
-	"ZJZH0R1175MnpM/ER5vEeLdrrFwWIclKnNxzkoiC4JtygcSIu/MO6rhNZs1i152pxSD4OwcEfb/WaueD",
-	"T2dkdd+657ZU1a4DdzUA3+rlP1WJ9GrdVFWistKwfAe1DGGBvCwvrOedr8I3cAPL7VZoEc8yQfdPJ1ed",
-	"GcvPhmCTEiVQQo9rgtkd5SGqQKXHRZUXL8QxnOK7afpfpEreUd4OmdmodmDYmPGSYrv856iTvRET1YnV",
-	"g9BFE89F2+loChRGT7kf2+jeUJJmQXRTaDrrxv1Z2p+sOMY6OsiqSM4TclNiE5wY7M+yKn6qtmryemOH",
-	"fhaYL+j3LnFQsJDxvTamOcbEvA7BhtItHOoL5QdViSKjQi4+G0QewaSrjOgWZo+BIfqiIpezVaDVRwha",
-	"lFrMDo5zWxCnhF1D1VavR42ek9NBp4hi9IMoZ7R/Be1QTpYRngTFIpT2x9CPsqMXylxSd9LZmtV6UVKL",
-	"Edojd0fY5tFjU3L/UrYVdbhGuQFL0BHc/A5rk25lGQ8gpeGK2WXw9k4cmnLYQiOI7lH5dOYpNEKL42SU",
-	"vkTQKFUm1CY4Xy/EUdVJdarIyPjPptiBZyxu8ZydJpCtGsM3KYN0Y2K3fUBidLfR7GmwlJ7MRcZCGYPx",
-	"HW/J7TIK8CXHN2F/dXPPzhFApK2cARo0gM+lAqJIIiFrFZmCv6qBO9E20VlmgUu2TnN/E8JmX+C61yDd",
-	"Pj3bGybJkA5PGGvGqprV/QzxfwOHvMTwoJojTLItHubRdUSA0wu3CQMfPiHv+0TsYgqy003yWszOWBHd",
-	"BKGOsoSOvCzXJpfGQG0I/LuGiB1yA4a/do0sS2UlFZ6m8NF1Xsqa8FCwJv16gxYi/2ch+VFhqpBEp0au",
-	"uc33643Ca9nWsjf2XFuZr2t1on+Q5YPQ60pajUSbK10ZS+BOW8pY2kA50rVRBcdEpmLtTgJ0nE7NfF9e",
-	"7cSt0GtTawiaPwpIOqlUtTalrNdHLO/uPTDiLNa1Vlb4nKWiMXZ9xDz4PZd6baWY46++NivJ+6u7guNY",
-	"wNtobuRDvK7GHoqjAvN4Cllt4e1f9lzDDV8nOIbassETlo3LZ7D/Ck/s7yZL5gzei/AwhP1M3KNXXuhr",
-	"AQoq9NcBjXjVZwZZvKI36Wq6IGjXSBR0lRAORNzke9qfWaUQ8tRnhhO2eudthp8xzzNmZZnLZ/+pGreU",
-	"p4FpxC34vrJxjMY5BItdhMLp6GkcP1m8PDKrpTAU4wBIIBBjNn6Tp7EzocUCU/iSlubi7NW2A0naFg1D",
-	"jErDam6MKNyvUFUFjM1zwwjeuQHi4Z68OM/INy7OffyXmHMI3POQ4xHNbT5FpSEsH2M1BAZgI1HcARpF",
-	"Bf6gHJLgHbvcge4lyhKiCQAWqzVKjTWYaA6Vr12GwrUbFnxa3RpmPUwbbRfoQJTCFwFav8Xag2Q/UVs4",
-	"VNMVrO1eq2YXR0cMiL0LLl4KR9e4l/dwmQ6dBhBw38BwHbehutbrAGsYKzsyjaAehZ0GBcI/AyFnGvY3",
-	"rCAwhGCQ9GnJBvPQiOL68+zA5PRYgd9kfyNaZhh7bLq8bcTj53Lbo3oQcyAoL0MyzHYez2dUV8EQRGkf",
-	"I+C5AcIq7lGHvZ2WluH8CcsIzryTng7bRjuSPptrFL+n1LT6T9fcvU9eg/RCh8rDSPLvys0o3E8IQBht",
-	"dbVoTDnKrRQUx6q9Diw/ijs7wr1LA9K3vTwqw/EK4eVSTuRlgWTRxb3qMY88fHibLzxFEzd4iFEWmDmx",
-	"8MBro7wYF5I+wHiy/F6d4ltM+DdDM4wWvOyVqYV6s02+TwTqtCJMxFyaq6hTQm2xdKI+x192D5g8kedS",
-	"FZAcacKzGwFbUiDQuAccAi3jdURm5v+Tqc3taLs4P3TnaR0AEHTPqYVUGoHJkWCLCLPuefCJe6IqfLRb",
-	"3viQm2AWQehmq9DOsNMKX4K9Uod5aBSvWoiVRyBSvOLGBpC1iHTZVIXyUWv8gJ7xruNgCBC4ir9DIxpb",
-	"DGu1DPdp2dsjttaDOj8uaR8gzqZREJURaVyLeFq8a+v7j6+h2tn9f1coo3oqg7ivWJ50n6CaSlpzQ9hD",
-	"V5ATfI/kFDervFQnqMUUagdh+bF+zPyIdI7RAJax0wpsOSaF7bQw+24hU7mAXQhhVlHckA46oTRgUkIE",
-	"0IM4+4CBnFteql0DvlMYjNCsEFEKQ0kQYwrR6CsrQLukODpe7RqfbArHg7VhELqOyt4OgQ13Ji1jWt2I",
-	"yBoPIg7NYvoCQGITDwDUA23jG2jstxyN5YM68TZWxBWKA1japLN3LBt1FLjhAXuujZ+YePhhnNTUXqiy",
-	"OVax0HjE8YefESawX4mXYoAIa71fixlBIrJVvfcwa7JEsPqAbAyir64wO26sPCSC6I0V+oamfFUcveuA",
-	"7rix12gkuCEJUBsonI875nNXaecqQIDaNQIMRlR9YS84YX3NjHgMxzWNHH5Uld0nqu2g04gX4HINlyzn",
-	"ZUkRdfBtxv43rxquz2hkzNDwo7S7ncbdQMwIP4bVfV/tSglOgmvA4P4YyQ0E+L6I7VNWwhASJ5AaABxW",
-	"GM8XcrK5ZdVkll9vF2P76OOHZszAp/B1Rx+U+XjMTCxBtYw96VtZisyNtOFGsN9/hZkCGFy4OdsB0OGf",
-	"bnv9J7gajJZiGk5hickZ4WpcQc+RGlpLIwhFlauiHzrXCSQFgo9B+6TDzeBol85Ci60PK4j8qE7LNihR",
-	"1sWImmtu1QwoHlp495vOVmXh2GhyYdWhuIhfUJIaYro7xcJGt/lyjW5418e6YUUXrX+7DMrumUdihSdy",
-	"06BBGZpA+VhzB2GMlo0TIzvaJDxIc4HmVZzMEiUEyrgYhU7tUjr26sQbehHcZJ/H0SkS8Es9sptZ2i2g",
-	"+E2ab9Bp5191f7R0VBMEQmj6C1KH33sTJeigpK47zYnwrkelZC8hXS9VfpbiR1+ofT2ZqVSZhTtDWPrY",
-	"iclGkliI/bhj3Cc7bc7uZZe10BnjUDZ0c2YIG9X7XnzguS3PbrOfASBjfqiEMVmngzYJe4z6wus5Vq73",
-	"EpFbSnqL5n4Rqzdac2PXNU9EMdZamIRBAHM+fYHhwEMo6P+eOS2B8aJAt4vPYsDCixw3+lCpE5hH9vwh",
-	"zkvMntfTChs0QreWnUWmb633bP370X5jOn3syv9F8Opt8W9FpPiLv0xRFFdfgIAChiDKy92QQNa6LZtJ",
-	"Gc6cEF/Z8XjPON2XjFJ4wO0L4RUecR99ieIsGGTjuk8o1QBDylr1TW2JeIz8RaAC3NGdaEZOgPPAbuIs",
+	"+vhLllIc8EGTNvSPzPHRAzgxB2+79yKehBYdoyaROdmjrWL05IGIyot1oc8TV5N62PLcHU4u6GpKDQzq",
+	"JKwVRYd7uQfTevNHdHvFURSpQY1VtUH/eKlUcceCebjkElwLIFKJ0gj8SRpWCa6FSYx1IofycCy6vI4W",
+	"pGHYrmvB6vQhzWFdyqO0Cau7I9acxLk9f4hrfiiFzn5myPg4GtC9hF4iI/PmSVQWL/T8+3qKXRxTi2lN",
+	"6S00Qm1SW2w/z9rovQ4X1dWqeK0kPpyufU2Wkf4mOFI0Tsj3vM09FIF0uIXXjh4+q5y4NXdnfuB59MGD",
+	"vtOiEN7uIBBJnEFjGl6WZ5hYLYo7VnJkAiDVsQdhhZYV15JXz6KCkWlqb0a+KG443Rf0aFXO8bUFZ0JU",
+	"6z55kkbHCt3+jZt1+yqDDd5MKr4dqs/akCQyAqtq5WXzIIbSIuh1JJrpXcEgs/vXPjD8wFk6uhLJHmON",
+	"Z6yZDMTd4Zl36LGze+EN9lJse2iB+XRFwHCxO9yXhLnwUgY1c6haJPXz1tM79p2DewW1U6tYoVDSwpd/",
+	"ZOtEZaHrYApOEa+J4WWCc/klcsk3IucUNTL6Ld/zKmWchkfSSSsgRkQ6zpu4aY7oE5aZN/a+4zPyyojb",
+	"XnITuZdJNaCbxC6cOKfkhuCgLEQuC2EyMO5zRt/GFPYDSb2XruPfhC5kbv/smnq5OrZKNDd6jXAjSike",
+	"REEuWiKf0Wrqkk+Kki8auKGvS5yzu2iJV667y6jwTd//A14+IqtwiDS1dr0t3eAZ0EQCySQp/0Vjx8ap",
+	"LblA5jB6WURJFc8gYqls0Bo24eYCNgfrwi+S8wdlYmxdC/d5Uhuhq/8RLubk8/aNgZBDr65H3XvkqmHE",
+	"esd0DYJZ3GDw6X0ldr79KxBI5D0vnFodtwgVu5jf07ub0dGltltmHBuA6IDURoGYkrhN0rKcV+CuplAN",
+	"w7fgQaN9f5S4slU6T5m8nP5HuvtwXtIwk++dAg5Koqpas1NrXXVzRMnZZsxYUbPNGf4/ugc7FExjhAbB",
+	"KqV0ohFsIzZFSRaEfCdjVKypGd9x9zR4EwFpsnGm6wPDBvxTHQU+gt4yi36F1hbs1o7SSrTfECcwafqh",
+	"dp1vEi4lLQQDf6ehuVjF3O4bAduetZtvZZ15LWfs0x5zqaG1huYx/+p0VzG2/VQ7GxcdY8E70YdpBoN+",
+	"TaTtXopKFGlRFRxBqrGyEvS2O7pZtEG1FsasrZp73bwhd671lbRe9RDWMRb1D3AREjFBczx9b12jN+B5",
+	"vMrX5/gORY/M2QNSauLSHD4RsXvkLmHaxYosVm1ZKXd7y3ZanOMOwwIjoyeeYfK7tX42crzh911S7tEZ",
+	"vTO9M/PPXrvwzjMaGG57jvTE+Eeg9c7R2969lZ5r0cVoN6k9lA6Nthy8F73UZTb+FQvsNyp/aMEP3z+I",
+	"Kq43eO8PBCw98BKFz1JYp1lTONZOq1PPdicehEbjHVnt+nLNXu724IqMX8tSnS78WpGoNFe2MKrR02zm",
+	"Lbb6mK1SIw9oCpt1J5t11xXGpQnHd15Wu295HpG035NsAOo1iPcaNDcfvGAgk4Rh9NX+bPfjeFLXIHHD",
+	"iFvi4ZHidBTcPek+4rPQ/ARjxJ1ulZhrm94pXq53vE4xPKcuR0VQr7mRKadQZEd8tNMCghDiIq+TdpzM",
+	"uxOWfC+wVdK0mzxmZfTT1BuArfoGszkb6EQqE5tuEFTMbHtfyau3TkIb7cqAuMNq/Vz75+gnlQUi87va",
+	"nmeM4Lu5RX1ixejIcbwbCWTe1zkRNMbtPjWurIV+I3ic1H6uBJrD/WXI8YN7xhnFmTGnge6QPChetr+C",
+	"lKbYRs+NJx+baPlGnWKaIGZGxXTUQu0mic9x/+8UupW2W/JPz6KZn13z2DVyws++ayKy4oOFmE4wKIHP",
+	"7pepIyvAl05TShxdGQn45GU54axHk0jOy1I4LYIoqeY7QaEYUR9+7oebGVmBxxXTvLQ6zr3hWuSqqey0",
+	"FInNPmYrCLOa2/2Jy1hog6o6Arrbl7lcJLnqwdnCFvi5ZnBkfoP9pBInfowkq/DyiFx77hyPMbIdCobY",
+	"LDWNt3uStwest+olIhiF/+m5sXd7DaJ8MIMAnlpZFKVgf/qa/a/AcMC+xf7rf4vtVouz+d04/JS2ZUyz",
+	"TupIyVHx6MxtrKPI1sDVRBmHpJvkVokIUz+q2O7BtoBdARR5ae8Z5IPcwd+qsb2Yq84767S8Lr8JroIT",
+	"L0FM0YKDuN7aBY5KV8is96Is1pDU1/l7q5Rdb5Um8zz8m6rWRoK64P8kKQj+LHnddoYeCvhj5/1u8Fe+",
+	"Rzck/MH1Md9zqacSCKw41kLfvJA6b45upiA8Lk4lwG7gON1+zrkoSOb0gWrsgm+GQvEedJQj5sHA+G2v",
+	"cdJBr+xAdC1FkXjqqrhLYa+OIu2+LhQFpgbb9YM00i6KJtj3LtOM3Ak3TvQH4LUzJSBIN9Ql48aJIif1",
+	"WSGPojKQUcWcWnvHeMXe/u1H5r5nsmLmnw3XaEp6HvW+yn+JOB9pdBkXU7on7BplPjUf+oodK8gGPJo1",
+	"gFElPs8XgqfBrSUK0GbKMnMMlTzb8FyPHTUTWSWkce+Ra2FKVDujFBn+4A2Uw7B/XUXj+Swljz8znfwk",
+	"DLtgW9fXPUYnUOTWPAFd5rbRIri+x0F6kPARPb6TLKKBAvKDKE1E2BleXfg8DJGFhaf26zWR8cUUv/5e",
+	"qhqtDBPHCM3iwzbe3NbveI6LjT72LrZUiBgp3tIwvlGNHQSw+3/2MSNPoY+iq3Py5pEPzTu78asLu/Tn",
+	"aLBdN9gAfZedjOaT0od7iuaF5Lrc3c+Oo/genP6lyEAA6sTNuJfuntVa1FyLzFvTQXvEl84/2t3xvW0E",
+	"lYUSUyehh6m3slC7m+4yr3gn3eG5LX6xF/nhp6rGZ28BMUMMeVSdNE4V5iVZL3w7p3ZseVnCf2638dju",
+	"kCs6ktU523NdMB+rHwnSdTJGxBRvT4JinGreddV2Pp0d8yqPdTJFCcN6Z3sWCPXkyD/8hO2/+mp8NeaH",
+	"QJqTKMv4adAvGSukyfdcowbI2YYXzBx7sX8X/bh0OLTTnSHbjclaqvAbEr2heyVzYRYSXK6SJnOZHyph",
+	"4NHnzLXDBxTsJgaFh60QpdDEzkKajtNTjoKbRotoRpWoinUNr9GCgC1Q/adisDmy4b0qZcHPEZovKL0A",
+	"Y7soistxqNnmrrc1UmZLY1/c3sbcYnonjF2nIkswxxHaQMwDqWxulRlF6kOEyR/Y8cgKIWraZJ8fKykC",
+	"rPthbK8hCML9mPKm5I2FuLEQwAzBnf3uuhcSvRpNJacjx6Dpf1cYl3rkepcgtU78CWdWyyMrBX9AwJat",
+	"Vq0FLZlip1Upps1VJVzqB6GNjLmoaRCPB9KLeYVEzjumxbYxggLKv7r9Uwiop1ZozyuYkVUu7ju6J7ah",
+	"PGQ4QUha8xAbUbMRAfRchPGgxx7Eq1mH8h6a+kM5IQwIuBf8hbn8NbUb2XYVvLRd6uhPq0sAkXGjDK1U",
+	"+eGt1cKiSXAB7MMPWh0xzFBCQAXjrOAYrklxkig/D0J7ZpjXYFLv5JFiIhc0jxuyrEqvHb4bkek3YVEF",
+	"P2eMsteQ5NhRFj59+8g/yKOTj55/9dUthCrin7cjWhtgODg14wYmcBV+A2g8IASpvmkF0gzhCetZ8tOy",
+	"mAK9/3ohLMT/+Bk0lfeFFuTX9HslP4hiak6OH9+88O7exdMCqRTn1UTTwjAUUHDtXtZaihwO+dCHlkDf",
+	"sU9ZzHxy4NTcD9Le0LhXTP0A4FbZ6kVj31AM30CKCK/cmDXTBxNJrD52D5pHb0Rj3zRVdGgT112jExqP",
+	"azCaLjGmeSMAV2SpHM+NWPNqVwqf8Dv2d4o6RLqMfrzg2+yFyIx+7T2zC3LZuc5ZJJ/9mUmlxWteyMYk",
+	"I04g2CL1q+X9rMD2l5M0e1F0XLsDgYUfRJW5l7nWaitLQb5sCSBRIMwYcuqyQtSQNV9F020HdNAN1hic",
+	"XXepnVPzqwhn1Uus7j527V6kacw0ZSTWFOPl5us/b6F9NCpxGDtPPSdmFKJ2RyfwUp28aCoNSK4S0S0g",
+	"hCRz76tSB8pIgsTUvLGZD+vrBPop7f+xLnkV6GxwuZNB3T5m2E0E44VDzt1elWE6E0HfJn4XSgpIOfIz",
+	"IbFttz5DVGrMfuuFpnQDwsH8QcAAiwLp5EHE0r8H8FTHrGN2hp0EVKI7D5tjIStkI3ayQmdIHM1HGXsx",
+	"6o0WDiFB47vfVOZCpL27npBtwAw/Mzk7voJYfGRvkoFdgxDSNrLL3XsMGAIaNeipBaWWuZNVxg5OkNuI",
+	"O3769SCcBDw82pp2fy8GmX9HUXS9DKfVhGDErbj5Dtstl4zArkEjpyQQI6wTQBBF1H1h7roAaEUjgtZD",
+	"uw6UT9gcXo3zaLA52NkPQtQsLwXXv2OUme4RWrFH8htjiIiHReMB8cPb/iSG1/7OZwRKr6Uxp4BAXpS0",
+	"d4zDgEKzzbmdegZpqkod23/3c+gIWKtsFZAr/K9R2cp98NkD1xU/uq38O+7pfzudfEUb/AN1BH+86PTW",
+	"E7dhyTd4ItfI2xQC5E5VxDEZHYGnwLY8eBoemzk8zpaX9FvV3N2ZRfhhRohq0QenvYonAjeGRIRuGinZ",
+	"fgyXxWQMUDexzI3SXU870Qw3OnrT4WSuMQgnd5RWe3ninTlHpyVNXfJz/JW3Cl4Wd5et0qKgbKR7dmxK",
+	"K2v3yJxZLfQaf84o7dsqyGI68nIcohl+iMrrbV9xkfJ83KgZzkRq1+sva4eO7gMGOw2igXZifXbaWHQ2",
+	"G6ntfl3MiIP2xmT8QhBkUjLH5SjWqspn91p4Tj7V2GDqhrLrXE0HYoPuTVZXbwGfsryWRJlLwC7WharE",
+	"RFzufPk3oCfMhUmo+QOAy6wPF4CzFodigmw9T1ZHYC6l7RojcONU0TFZxsyE5UGkEDDAGu9+dy+sXy29",
+	"pnPFsvc4QMzJCAa++eeDxsdoT0O9b6wZPpWpEpi539HA1jv3eXxVsw4zaFfdvU4RUgonk7WRr6NFDFc+",
+	"oIZATJ2b6C9FgpFd88j0WN1AFwLHtHsHEE0DRbCCn++ZrIwFeMMt6+3eb8Irhwl1BT+3fh7ySfGdFpjX",
+	"ikod2OhRJvBmhEF0eidI6D+Pz0b4Z0JzhN+DDI2bIZwUKQqAMkYsA9RZQVDqohYH7LJDpU5RJAFHj+s2",
+	"23Ie5IjPuxyBjqgtcwo44Y5YOCYw+Wy5Zi30AkIoM4K/uhh80Qv5R1eTmM/+/KNy2an8uCcmNAIr/vxN",
+	"xPsy2kLQils82PJAaz82+f4er68/Wct28gEQvdHnKE4QfcHLE/DOf//rF8n30oIfPhMPoiL90KfJM6sU",
+	"5MR4MKpO5tAQMqmbJebu+nraVfbOtfvJzvEZwpaFGF0teHHPKiEK4jZgVmA9sK3uA371K9qS5PPbmBN6",
+	"wpqKGv2O1y3aCTL4ohH37BZ9zUREmPuYAsx71OMce8U6VVOGEctPB1S4BOavbCc0M8nVtV8mjDZ1fd5T",
+	"+vvlagS+YTddcZpPjNMkepApPnGxg2/iV52QNf4mxelSVH3Uv1VZdJ9DyDZhafoo96yDn0/R60h5e/7g",
+	"Xq4MzTZlN1uZzHg+PVhUbcy82hJZt4+ck2IgXF6p4ob9VTFAhgBbdsnlcT6CXSoZIHtqEp1REKgFikzk",
+	"dTlmjskrO5/rDhY+doLKGlshelh+sEu8OmNSu9ritncrciwOQv3BfRdPE8sI7HcGtLRrBdZrlcKMhEx3",
+	"dUDXQ81PmZNbRYvUugy1/S/+ko2y/UQxLThAo07Q9uXGH6xvu5bV2nPR8XOhalGtPZrALN41B6rl/7iX",
+	"MwC18GoSiwAh4wL2WOQ4SicNL4TJf4u9vW2OR67PUVeA5rJKwItQvQfkWggf4R1AQ8x4CWFgKQBMP8i6",
+	"5qdUPO+RA5wvYOyS6HwW9pEoaaf9eV1RPkIUGB+N4JXClTqtJILtCYsTq3l5cmFIOvdwHXsvQScrFG9f",
+	"5vl850iGG9fnSslHxFAq2cBY+NtkID6E6czqB2Y/6W7FnaauL6YmfteIV9LYmcmJhdqFuD0o+ReTL12j",
+	"2ev5rhGp5MM41gq5UozgOo/7GktuE8khAIAQC9K0rSPJC89UVaEphWHwXccPStF3RohqPmd/EEUAZh9l",
+	"oS7NnVwghXXAAAbiODjTMEKVQhHlB9Ld+V7w2aJJfFkDkvTSnkcWACrxCZVbSjwr0aKD55QgV48y9bTR",
+	"MUvBnmZG0wyhezueTQxZsG0ly3tg71DBw0Nnn/KSn+JhtpeCcqYqW0zE0kzUdai5FtHl7ZWu0JQTDaQd",
+	"rzgKhzI/VmdWnYInibQZGk0vVCUI25Mg3+viu5aZA/8j4tHdOzxPagzI2stDtu/Z84FlKWUwXPQkzbPB",
+	"LTZVPdr0FMknxpjnw+7TOjF6xznhYAgzuug5wHf/k9pbsK9m9vvl21/Wh5ZYcYpmvmO1Ed1xhwlQpTqx",
+	"WyT1suf26Ao+TiKbdK5VVhQ+cSlpG1qu9M3R4d4eeVl6RU4Lbno+xi64MqW4d2Kpyz7aFXFbCK4HfAYQ",
+	"xmIgrpbHUEBbuO0PFsv0Aa1mmFUFqhzV6kHtrhOy49hPsFVFh0yAVRDTBd9AziuPdsowFVOaVOkEGSLE",
+	"IEiCn+PRKNPZG/vztFEOIXHpcDpHEbS1jpKWxr8ImVQJsPKADOk3lRQ3uXODbpuynIowBzZ68xZ7WRzF",
+	"hJk9bjNCTalI4gMyUg/xYALmxS37X76SJjq4AEeTMiwiKGGpyGp1SoZVJ0SzRTBgg6PGwEEcMwsTC51G",
+	"j/HBV/6dnwvzM0R3IdAXoJfXtajQc4ZWvSrf33sAY8MOsipazKpKiMKjHEM94pHreHHNpSUhXZvzdM1r",
+	"XpnpUk4+NjVj0aJO8eJCy+BjRUw7htQjjI8kBleoShCxKkN1DqH6QYCUL4u77iyx6JRjg7ZfZjREccAK",
+	"YnxvCVbxpVI9MrIyqBe5cXxRYSqbKEvDKNPrwyuq/vf8FlOPwt+RWS6qkDMnKR9uSUC9vgJblZJXZ9Ae",
+	"NPvYJuSkHIQYlE4PeNavZEHWdgRGtuSDmMuBlgIXpgvDbOO3BiHMhggGdz7dApPrHKGhk4AQz1CthCD8",
+	"QPlNRRgaQ/qI+MzNrLIw2PY009Zae7Cz8SI7E6WqMcyqHZZlhtcGy/DchZqmtBjGvaV1ck3XwLqaIqHX",
+	"nyAY4nj0Rd4gP8HNB8QDrgvAQoHC8G0wRzbOHI4XovO0P4ypoefXn6ebAkUacAScPomydNOBYBtzEGQ4",
+	"2XFZYUw3TC8eYmy9Fha0jM6WfhXb0Y4yGFF459eriMWHQUgX8JrkM+yhMEJ6Y0A1JAynTgp8B0q1qcB9",
+	"2UWOJSBjcq6LYgeR4P1C0QFtleBgO5ix8P/rFjnWWFmW6w5+bCC9CIIsFY7wz3hbM4Nu66wC1dfCZbQV",
+	"qmFHveF7gR2mLbE3SzkNddNa2vmaXigfSDFhNqUBY1TxQ7Q4MqXlbLUwkAuF6Tr3kJGsD1SW/LSXVmDe",
+	"ivvXdS4qqwEFHdGOXXPMbVGV8M03ZWP2rJbVYR0adsQDaAR0AzjHnX7h9KE+tuvBiXTURyCqWbL+D/w6",
+	"MLFW1v9BirL4XmsVwXkTH2qR2wRk19Z9GGFRlOaTq8pqnlt20tIKzAkBNe/vX/xyE4yGo14feNmI6QBz",
+	"HNw3z9qZRoki+L1HK6T8/lahJr2WkOcGCL8jzXL87/Mgf06or1NWnOssOm+lRc5jjqhNNE7UPT70PlDw",
+	"JeSnzzZj+vG+5VGvXMFT0hUmedGIINX7mT/KW5Kt4pYfspmT1WOY3dcx/ozfoybfpy1KbU7fOKeqX0e2",
+	"xb+ODOo+IEPNIyGkhnYJPMuC0pTCQBnSwyUS+jaGzbvUv9NzsMxPqhxVBV/66XVfdYt9z/122l0yv3Bz",
+	"/DjIWR7ztK8fneE1N8jldUkKpzpVPX0zHaTQMYhdWlg8hmC+cPBDJ5pgypsfp/gfef0DICLFjFd71Rix",
+	"d9oFCYaBYfkwzDEgSegs2DqRI0C+AfrEcoQZzZWM2wDmuudorPBBan3SPjpUAyTl65FTMJgCO4nP0gp6",
+	"WwfQscIYvhMLgkQciZq/4GeTZBG6j04KyrN3TpJsN3tZFWu0Y/q/VIM2dO9ungNL8iNVf78elQR6+DEE",
+	"4vV3budnPxGf19Tk7p6OHiOENRErERGMkWibD8EdzCoI7g5Bfctiy4So3iQee9CI5016cOq+7n4FsV8N",
+	"5f8OvB8DOnhD9u1HbvLlsIBi+s535t5zn6dmfophgb4Ea4QJ6JWhQjSe1EYYWYiB6WGrNJwv36EtFDBf",
+	"s/F+TJuB/IHCUubf7C61R8ghqO7joEZ4j8lWBIRpVVlEhTHV2FJGUV57nXCNkbT0HEiNsh+YiF3/HdP7",
+	"PKaFw8bjmkjBnpVcEjwxicrDEALQyRwwvopIJSRYzhwBsErpTt2PK0qnLLiaHR0olQtpWCm4rqz3Dl0W",
+	"PpAE22tNlYCJ2HomnlCZxWtW4fjTl+nnjRH6gXuz4AK7xzJe4Q4iiQk0K0FpZv0az1B8UFkYODJMeluu",
+	"C8nhu0uJxKrd6kVcYnBKQ9NRxPA4cz/TYSKjmkBt/Ea7xsGKFu5vHG4oMNyh2MSrq58Y+Dj5plzDtVNP",
+	"eJrdtnXwAO2is29Ud0oKtm008Cy13fbST3hZgrkuGP4h5FMUDEGC0Ku4xBKQ4DCBpVxkGy95zMm4VydW",
+	"a55baUQRED2gBL6WR4P4kl7urMQJuNURH1z6ag5+3Et+nZXXo8e97OS4LvBfAxbFHjynARV6XJfqvCZH",
+	"ULKiuRbwKbpyTtKIDJNEFNZEmBu1/9IN3/c+xCDVvTP1YjKvKOuQy7sMLpbKVeKuTAHGenzYeB1whCqa",
+	"cpwnv0xk3VKZ704obRe8tpPyBY7jOEZV869/lYlCqpWSZtp+BI0ca9DF9Gm85qefNeXsuVcrfDQGB9uq",
+	"RjNHWrjzcONca4bgkksSQC6SUa2MnOMzfO3bgXgVc95BTVLN3I/sH0oiDmTMCVebtWPZp72M1lnYMs4g",
+	"T/HO05tb/0mR0RdipqDmKnQABw1X0N0+wBtHKzclkCFVQ7JOro7CBH0uElc5Ewx3iPqv0abeHmhnVzuF",
+	"4YnWaPs8fUVZsCjrWGk9dBaHRMNjYzA1CNHFFNujmhDYsAegFVuhUYLEhOEpTozwrDCLR6GzeubTMUnw",
+	"Eid1gpjE2TMq1O7G9/YIuNaX0lilz3FTsXkCizZ4ToNTY2R+H0P2XeTdONtkUY06OgzclA48WghHctoe",
+	"uhbmw+VdnkLEnIxiIlywsBNREu92HKmjk6zQDZbM9PuF8KLdXPNOWvmgJgZU/hs4OkbpFheD+bDJhZi+",
+	"CSDVpAkAglBxLXGk+86OzK81gAb8SyvyJv7THHTXcY5Jr0RwRD0Otcf/gazLkUgXd4NXZ+BsJABHA0fa",
+	"AOWY16yXk5is01INvB79gxydfcQtEpr29zRVcjdE0YeTjF4KVUYK+ewhnmUqtExW4pNg8cvjZu7YC8Kk",
+	"yhlRg6HbKySUuinLuf0bvhX2nKDYgxC1oZIJ+JIDH3V6gvtuLh/1Y13knzXkfXVEh+5h+k2jI6ElZkQd",
+	"YRVxsmqMSJbmjEnkEHPp+CeVFODASi+XHetl7w+QUVqHN5bPiiVyG4v290X2doKjjL3DstoJXetoQLov",
+	"Xug2YytzbinPKGjgZq9OVcbevvzmsy++/n2Af9hL94ayWqsP0YD8vYq+yE6HIh3pyPO9rEBqFWW8lo4v",
+	"NrWw/NgMtldDqhRMMuscf3ssMer5qejFUjdNDMwyW/1UQdX6SChHfmjqFGTSMXgosR0G+/mHAUuh1k0a",
+	"Msuj6I6698kT0mfio01ivNs1Vi6LkGQlTu45SURB8E25QGLE3XkHddwms2ax687UYhD8nQOCvl9rtfPB",
+	"pzOyum/dc1uqateBuxqAb/Xyn6pEerVuqipRWWlYvoNahrBAXpYX1vPOV+EbuIHldiu0iGeZoPunk6vO",
+	"jOVnQ7BJiRIoocc1weyO8hBVoNLjosqLF+IYTvHdNP0vUiXvKG+HzGxUOzBszHhJsV3+c9TJ3oiJ6sTq",
+	"Qeiiieei7XQ0BQqjp9yPbXRvKEmzILopNJ114/4s7U9WHGMdHWRVJOcJuSmxCU4M9mdZFT9VWzV5vbFD",
+	"PwvMF/R7lzgoWMj4XhvTHGNiXodgQ+kWDvWF8oOqRJFRIRefDSKPYNJVRnQLs8fAEH1RkcvZKtDqIwQt",
+	"Si1mB8e5LYhTwq6haqvXo0bPyemgU0Qx+kGUM9q/gnYoJ8sIT4JiEUr7Y+hH2dELZS6pO+lszWq9KKnF",
+	"CO2RuyNs8+ixKbl/KduKOlyj3IAl6Ahufoe1SbeyjAeQ0nDF7DJ4eycOTTlsoRFE96h8OvMUGqHFcTJK",
+	"XyJolCoTahOcrxfiqOqkOlVkZPxHU+zAMxa3eM5OE8hWjeGblEG6MbHbPiAxutto9jRYSk/mImOhjMH4",
+	"jrfkdhkF+JLjm7C/urln5wgg0lbOAA0awOdSAVEkkZC1ikzBX9XAnWib6CyzwCVbp7m/CWGzL3Dda5Bu",
+	"n57tDZNkSIcnjDVjVc3qfob4v4FDXmJ4UM0RJtkWD/PoOiLA6YXbhIEPn5D3fSJ2MQXZ6SZ5LWZnrIhu",
+	"glBHWUJHXpZrk0tjoDYE/l1DxA65AcNfu0aWpbKSCk9T+Og6L2VNeChYk369QQuR/7OQ/KgwVUiiUyPX",
+	"3Ob79UbhtWxr2Rt7rq3M17U60T/I8kHodSWtRqLNla6MJXCnLWUsbaAc6dqogmMiU7F2JwE6Tqdmvi+v",
+	"duJW6LWpNQTNHwUknVSqWptS1usjlnf3HhhxFutaKyt8zlLRGLs+Yh78nku9tlLM8Vdfm5Xk/dVdwXEs",
+	"4G00N/IhXldjD8VRgXk8hay28PYve67hhq8THENt2eAJy8blM9h/hSf2d5MlcwbvRXgYwn4m7tErL/S1",
+	"AAUV+uuARrzqM4MsXtGbdDVdELRrJAq6SggHIm7yPe3PrFIIeeozwwlbvfM2w8+Y5xmzsszls/9QjVvK",
+	"08A04hZ8X9k4RuMcgsUuQuF09DSOnyxeHpnVUhiKcQAkEIgxG7/J09iZ0GKBKXxJS3Nx9mrbgSRti4Yh",
+	"RqVhNTdGFO5XqKoCxua5YQTv3ADxcE9enGfkGxfnPv5LzDkE7nnI8YjmNp+i0hCWj7EaAgOwkSjuAI2i",
+	"An9QDknwjl3uQPcSZQnRBACL1RqlxhpMNIfK1y5D4doNCz6tbg2zHqaNtgt0IErhiwCt32LtQbKfqC0c",
+	"qukK1navVbOLoyMGxN4FFy+Fo2vcy3u4TIdOAwi4b2C4jttQXet1gDWMlR2ZRlCPwk6DAuGfgZAzDfsb",
+	"VhAYQjBI+rRkg3loRHH9eXZgcnqswG+yvxEtM4w9Nl3eNuLxc7ntUT2IORCUlyEZZjuP5zOqq2AIorSP",
+	"EfDcAGEV96jD3k5Ly3D+hGUEZ95JT4dtox1Jn801it9Talr9p2vu3ievQXqhQ+VhJPl35WYU7icEIIy2",
+	"ulo0phzlVgqKY9VeB5YfxZ0d4d6lAenbXh6V4XiF8HIpJ/KyQLLo4l71mEcePrzNF56iiRs8xCgLzJxY",
+	"eOC1UV6MC0kfYDxZfq9O8S0m/JuhGUYLXvbK1EK92SbfJwJ1WhEmYi7NVdQpobZYOlGf4y+7B0yeyHOp",
+	"CkiONOHZjYAtKRBo3AMOgZbxOiIz8//J1OZ2tF2cH7rztA4ACLrn1EIqjcDkSLBFhFn3PPjEPVEVPtot",
+	"b3zITTCLIHSzVWhn2GmFL8FeqcM8NIpXLcTKIxApXnFjA8haRLpsqkL5qDV+QM9413EwBAhcxd+hEY0t",
+	"hrVahvu07O0RW+tBnR+XtA8QZ9MoiMqINK5FPC3etfX9x9dQ7ez+vyuUUT2VQdxXLE+6T1BNJa25Ieyh",
+	"K8gJvkdyiptVXqoT1GIKtYOw/Fg/Zn5EOsdoAMvYaQW2HJPCdlqYfbeQqVzALoQwqyhuSAedUBowKSEC",
+	"6EGcfcBAzi0v1a4B3ykMRmhWiCiFoSSIMYVo9JUVoF1SHB2vdo1PNoXjwdowCF1HZW+HwIY7k5YxrW5E",
+	"ZI0HEYdmMX0BILGJBwDqgbbxDTT2W47G8kGdeBsr4grFASxt0tk7lo06CtzwgD3Xxk9MPPwwTmpqL1TZ",
+	"HKtYaDzi+MPPCBPYr8RLMUCEtd6vxYwgEdmq3nuYNVkiWH1ANgbRV1eYHTdWHhJB9MYKfUNTviqO3nVA",
+	"d9zYazQS3JAEqA0Uzscd87mrtHMVIEDtGgEGI6q+sBecsL5mRjyG45pGDj+qyu4T1XbQacQLcLmGS5bz",
+	"sqSIOvg2Y/+bVw3XZzQyZmj4UdrdTuNuIGaEH8Pqvq92pQQnwTVgcH+M5AYCfF/E9ikrYQiJE0gNAA4r",
+	"jOcLOdncsmoyy6+3i7F99PFDM2bgU/i6ow/KfDxmJpagWsae9K0sReZG2nAj2O+/wkwBDC7cnO0A6PBP",
+	"t73+E1wNRksxDaewxOSMcDWuoOdIDa2lEYSiylXRD53rBJICwcegfdLhZnC0S2ehxdaHFUR+VKdlG5Qo",
+	"62JEzTW3agYUDy28+01nq7JwbDS5sOpQXMQvKEkNMd2dYmGj23y5Rje862PdsKKL1r9dBmX3zCOxwhO5",
+	"adCgDE2gfKy5gzBGy8aJkR1tEh6kuUDzKk5miRICZVyMQqd2KR17deINvQhuss/j6BQJ+KUe2c0s7RZQ",
+	"/CbNN+i086+6P1o6qgkCITT9BanD772JEnRQUted5kR416NSspeQrpcqP0vxoy/Uvp7MVKrMwp0hLH3s",
+	"xGQjSSzEftwx7pOdNmf3ssta6IxxKBu6OTOEjep9Lz7w3JZnt9nPAJAxP1TCmKzTQZuEPUZ94fUcK9d7",
+	"icgtJb1Fc7+I1RutubHrmieiGGstTMIggDmfvsBw4CEU9H/PnJbAeFGg28VnMWDhRY4bfajUCcwje/4Q",
+	"5yVmz+tphQ0aoVvLziLTt9Z7tv79aL8xnT525f8iePW2+LciUvzFX6YoiqsvQEABQxDl5W5IIGvdls2k",
+	"DGdOiK/seLxnnO5LRik84PaF8AqPuI++RHEWDLJx3SeUaoAhZa36prZEPEb+S6AC3NGdaEZOgPPAbuIs",
 	"UJOyako/oky4G9yNK/Qjj6D+EbfU01jAOkWGFhDs6W9wTBIEXfjN/eF/wGJOjkXPAyb2Qz8Km5g6KV4F",
 	"VhPDZjDW80k8c58I7ugkY6UwhvXTLDvpvkMsi9lFD+ZVsxhPV0NwG9aDUGVhWCUdg5JHgSka8bJNiYHm",
 	"uiljiZ6pGhibc+J2IhTfWEiEfKuoOIORfMV6Sd2JlEy2xI+05bL0yUux+FExDW72DawqnPZTerBoJ705",
@@ -14537,20 +14977,20 @@ var swaggerSpec = []string{
 	"VVlkhGG1HKf7QmYF5eHElWif3DdJrwQq8iDNElL/m2s+HTxPmWXUeSd1qLO7na1MHlEk6aXFY5l/N+fg",
 	"k1K/6al8ExJVF1wTn0vUwd758hHAOziTiVzahYaRJbmjCQzEx6cldrMNO4mE8fN4HbWAgqK7V6WHdKhA",
 	"64PsvIBXTlj94MNzv0LAiFRVBFg7ZMgR00Vw1Fm566+xougjEtdfc+l696Hy/VMmVIF0xX+o+cvsSX1W",
-	"yKOoDJAqy1UB0hl7+7cfmZsHgHj9q+EaQe6fo70JK/z/Mob3wKnHIPJc6+nXDb6n1rFTbSqL3pB5pEgh",
-	"ygl7GpbeBEOamczAc12FupArP5M45RmT0rJB8WohRYJlmklzT8HXBcWIQhidqpkodlAUVdsWBLJnwC6c",
-	"MACmJyshxch1MceADRN9hP3aff/eA0gO6cDMyLIyZgEGZY2zxdbxfT91RbxXP0DuBuRmQO7FrDCz1xDD",
-	"d32Q2Wt+eimwktmCF2BBJYrFFZkvVzpObGQ88y9hiAqIGKguegiMqBlq/kpPSk87slsc++gy07Epr/np",
-	"Z004b55i9rIq1l4AK9VJ6PDXnutCGDv6u8R6+zOCGAu1u/mZQvMWk1ehdp663nkI6XFSZhx+dU45iCtB",
-	"7nGTYejoHu+VVfMMNUMzNdjPqg46ThIYx7SwsLWSlS+BVqFmN3QTTEdivsYBg209hAov+YgArhd+hVmq",
-	"CUNKznXxzLCtajTLlXYi3iDmkx4XaUFygefjpGhTZrsUBlPq4G6OhcI9ArRGdQw4okQQOT2/7eywpnaN",
-	"frNUovSSaVN60KJPZHVY+o0WUOs3jwJsQS4H0GLI9XiGUhOeT2f1RNCFNJY7IdRvRYv2BIjt6KmO2Sm0",
-	"LHaLyW1Gsb3hJyBspOmTlVKYjr8DqiFVyrKNcEJJkHuiRsSTLGLwS2S683xAVqyWH0RpZvixocNApt3j",
-	"au9ahkwBdyPJxP6KxBjxfIeyQNshlNc8IKaOPG15VUBCkHiQnCqmjLEEpvGg5gI7mWI9M7kqiuGEnye3",
-	"LA796kk8yhkAKiP4svmJnymz9Cg0Z5h7PVrFDEDB7hHOZ879j6RZd3EEx/RvZe3Ryt0qaqhRBXegQCxz",
-	"MKH7SpxAF9IAhGD0NsxLGhlMsjvDJZ/NYX2DTz6s65D9NDhFG7nnHTceL+R0fOVguGUZ61aWdl2IXZKZ",
-	"AK+CkAR/SEGtu3wXQqZMu/7oBWiV7yH2G/l4g/oqKws4zOMXlB75RG6YW8IAY4hAw3s+yFA0ADFQIe4Z",
-	"HRxXiQMjCYCbfQJEOS0azPUSfIr6WIlHZsGrApYoFHyBQ8MWZOPHBo+6PcYLdILbO5rU3z9k7PyP9sVr",
+	"yKOoDJAqy1UB0hl7+7cfmZsHgHj9s+EaQe6fo70JK/z/awzvgVOPQeS51tOvG3xPrWOn2lQWvSHzSJFC",
+	"lBP2NCy9CYY0M5mB57oKdSFXfiZxyjMmpWWD4tVCigTLNJPmnoKvC4oRhTA6VTNR7KAoqrYtCGTPgF04",
+	"YQBMT1ZCipHrYo4BGyb6CPu1+/69B5Ac0oGZkWVlzAIMyhpni63j+37qinivfoDcDcjNgNyLWWFmryGG",
+	"7/ogs9f89FJgJbMFL8CCShSLKzJfrnSc2Mh45l/CEBUQMVBd9BAYUTPU/JWelJ52ZLc49tFlpmNTXvPT",
+	"z5pw3jzF7GVVrL0AVqqT0OGvPdeFMHb0d4n19mcEMRZqd/MzheYtJq9C7Tx1vfMQ0uOkzDj86pxyEFeC",
+	"3OMmw9DRPd4rq+YZaoZmarCfVR10nCQwjmlhYWslK18CrULNbugmmI7EfI0DBtt6CBVe8hEBXC/8CrNU",
+	"E4aUnOvimWFb1WiWK+1EvEHMJz0u0oLkAs/HSdGmzHYpDKbUwd0cC4V7BGiN6hhwRIkgcnp+29lhTe0a",
+	"/WapROkl06b0oEWfyOqw9BstoNZvHgXYglwOoMWQ6/EMpSY8n87qiaALaSx3QqjfihbtCRDb0VMds1No",
+	"WewWk9uMYnvDT0DYSNMnK6UwHX8HVEOqlGUb4YSSIPdEjYgnWcTgl8h05/mArFgtP4jSzPBjQ4eBTLvH",
+	"1d61DJkC7kaSif0ViTHi+Q5lgbZDKK95QEwdedryqoCEIPEgOVVMGWMJTONBzQV2MsV6ZnJVFMMJP09u",
+	"WRz61ZN4lDMAVEbwZfMTP1Nm6VFozjD3erSKGYCC3SOcz5z7H0mz7uIIjunfytqjlbtV1FCjCu5AgVjm",
+	"YEL3lTiBLqQBCMHobZiXNDKYZHeGSz6bw/oGn3xY1yH7aXCKNnLPO248Xsjp+MrBcMsy1q0s7boQuyQz",
+	"AV4FIQn+kIJad/kuhEyZdv3RC9Aq30PsN/LxBvVVVhZwmMcvKD3yidwwt4QBxhCBhvd8kKFoAGKgQtwz",
+	"OjiuEgdGEgA3+wSIclo0mOsl+BT1sRKPzIJXBSxRKPgCh4YtyMaPDR51e4wX6AS3dzSpv3/I2PmX9sVr",
 	"y0gTuT4zYCAAvMQ+lro8OsHhK8TvPsoK//6sDxjeeSDalBBo3v4xPHCasUkanOYbXf0lmbK5ho4v7KD5",
 	"s6jt465bd/6RX8ukObGQWuRWdasEpSwYfoiWOrDf6MpalK9ltoRkQEoQvMHijgLJvUesxZrqodJIQCT7",
 	"zwgDTWxQJCcUwogjIaG83DpueWzyvS+VwdlelDVC8p94ZUVB4OCQUebRfuMA4G7S6ZqvwW3uQ3QALrhT",
@@ -14564,15 +15004,15 @@ var swaggerSpec = []string{
 	"cE8zkkYCe/Z8qj2o7pMVSGi4f+FdHtB/Sir6jkdKG3ekiYshJdRsoaCn6pm8YhGZW1XPw2DECbQhrqmd",
 	"iRcfTYHm+Kor6iSwPifgD6QMG/O363Gh2PNgVTqhwbS81J54NvzopIo5mD1/QwS5Dpry5K69wGqiIO5j",
 	"BIAqi8TuYSm6Bquy8wNWJt2QBZYYPoZcGUgD7VTu2JQCcpI55QCE8tfQAV3xMRLCgqKWhHQDa+6uA3uJ",
-	"Hk/aMPALGAaw4mUyFH+BXt9xKwcUF8srKv20Vcqut0pT6VhVrSniQFVritcvOcKbIrMMEe/5HtMguT7m",
-	"ey71HDdpmMxjPKVabUpxjFighSVqHwkXQmu1IGrsUmGkbKXadK6LoWfUjIA2m4T9wUpbiguRWlMkCL/6",
-	"bsJQmd+NsPYoFWq1laW4Djlnw41Y82pXCm+RHeMFijqdi3V12SS0M6d+tbwWcSTCkzR7UayT40YtwlTV",
-	"or/W7hw6q/SDh7UNx7x4BnGok1xxuy5lJdZof0zuZh/YKcpFW4OBtAj9yHbCjqTkWKejvXtkz6rNk7t4",
-	"h6iZD/ROHrqsL5Li8B2lbrPo9g6764wdPUCnW+8pqmboRATF+5kha449Kaqs6d5/cFTG6gXHDRS+ahUU",
-	"uBAijX89VnZGcE9aHeeKNDjAXL1DVmu+1j388w6va11fE6Z4wlsPUjj5ZkLvYVrxA9E1la/uly1y7PGo",
-	"KM5uThQddfSIQLr/44S1b4oHGbMxv/NAuCEht1AjRN42R1hU+R4SWyJZwLmNZsdwc7hzyhcrpbUl+CVD",
-	"3TIw/GSMMw/pGCLUQ3AC4IZycyA5PBqg0IEZHxs7mzja4G3gFRLEMOg8wiWuECK1NIeEvM8twxWNxnlQ",
-	"Mg6qIPO9l9Td3TW1OgjCXPXVvgw/QaYtIDigfxT7bfcR63fRP/9jypdAZxl2r4tHjhOlVdL+xK4AkJ03",
+	"Hk/aMPAvMAxgxctkKP4Cvb7jVg4oLpZXVPppq5Rdb5Wm0rGqWlPEgarWFK9fcoQ3RWYZIt7zPaZBcn3M",
+	"91zqOW7SMJnHeEq12pTiGLFAC0vUPhIuhNZqQdTYpcJI2Uq16VwXQ8+oGQFtNgn7g5W2FBcitaZIEH71",
+	"3YShMr8bYe1RKtRqK0txHXLOhhux5tWuFN4iO8YLFHU6F+vqskloZ079ankt4kiEJ2n2olgnx41ahKmq",
+	"RX+t3Tl0VukHD2sbjnnxDOJQJ7nidl3KSqzR/pjczT6wU5SLtgYDaRH6ke2EHUnJsU5He/fInlWbJ3fx",
+	"DlEzH+idPHRZXyTF4TtK3WbR7R121xk7eoBOt95TVM3QiQiK9zND1hx7UlRZ073/4KiM1QuOGyh81Soo",
+	"cCFEGv96rOyM4J60Os4VaXCAuXqHrNZ8rXv45x1e17q+JkzxhLcepHDyzYTew7TiB6JrKl/dL1vk2ONR",
+	"UZzdnCg66ugRgXT/xwlr3xQPMmZjfueBcENCbqFGiLxtjrCo8j0ktkSygHMbzY7h5nDnlC9WSmtL8EuG",
+	"umVg+MkYZx7SMUSoh+AEwA3l5kByeDRAoQMzPjZ2NnG0wdvAKySIYdB5hEtcIURqaQ4JeZ9bhisajfOg",
+	"ZBxUQeZ7L6m7u2tqdRCEueqrfRl+gkxbQHBA/yj22+4j1u+if/5lypdAZxl2r4tHjhOlVdL+xK4AkJ03",
 	"o494UsmrUB1OVT6vn1u254blCuvrxOpb8YRyE2g0rtu4bgvNT1UyA5SAcOKVhMy+hQ7Z8yJe9/VDLXIr",
 	"ivT0Bh1tBoj3HYwmCvJMpL6j5Ulad3943I8yh2x72dRWU/61pxjElSaBHH91ZLBHPUNwXZ6jl3FuwC0q",
 	"KqFj7hXK7jbSTnjgk3R0biC2a3xaO8XL9QVRcK6Z/FHwWGA1oh6SK7xOSm6BAv3ZFhzsJCV4k2OHeFFq",
@@ -14601,199 +15041,206 @@ var swaggerSpec = []string{
 	"w/euIWbiTPJIRMScclQS8q7Z85gINXCJPwt20+A63xGAFNQ1cMeasVsn8DxPB2ZNzfxHbAWamN7JKjX1",
 	"yldzuqgnQiMK3VIqdh+Oyli2daQgKsI7HKQso/uLbEcUdj0bLZagzz/OK20WjVCAfMAefH0vUWlZ5Ekb",
 	"ZPEYYdNRYLRoWo+gukfYp8XOgQS6iN4cFXUZ7xVrDAWu1FrtND86IdMIS6JmJxfRch3kzh5OmREWXnxB",
-	"0Y9aqWM01MVNo6nicsyO1wvEKtfNj7yOpq57bNKL8KFYkOgltAXPwzS4Agz6yjWEfKXTggTYJcKYqkWV",
-	"iONbktXzNNCe2eqUiEbklmr6CG5Qm4RLHqo6nri0mLrGNgH/9L5r1JKW7Xldi8pQpTdRbmfXBXJn8T6e",
-	"XulZwPyO/KFO56N45wAGD8FRdYBOT2h2BFImmqLpxK+kuwtqFwvSchIwR02bTNik7OzU2KD8hHm2S1JT",
-	"F5Qv23MdByU/NsZ65eIoLLOw26nU0Tl5o4OaC1EbeydP/g61BLDay4pt5UMXKpSiMeNxXinQPDUoktz7",
-	"JJH+GJB747/MPpM5eY1vj7wsfXJjqnZYW+inaKIInCCpLEg6W1Stayq1D8buFj4A6iA6u4QOGB6OeAUV",
-	"abDiEVZ+5uesRXwq1I7USGR7YLYBkQeY1+hWbpdw3x95/UOc/c6J1e49NJipeh0wg/cFKXCx2gtb+ErF",
-	"QKAWBT8MUcEjrChhDgJoVVnt1pdqq3iWM/78KgFhVhmXx2BqpJ999ZB07UvDjogYwdvsWsyQg6x4X+Zv",
-	"Ph50rUUdVWH8eGiERdujCpnPW6UBn/CKMWPPLD2sQALda+6TeOmejwiBNqtdRpKA3/OIyetnp6tALUmU",
-	"atAbC5deN5VhVPLv+kophj8Is778PCEUOchPGVT/QeXxGKkC1InEUouYBDyAs2c9M6w4dJq1DLu/4Eth",
-	"xG+aMlo7NAt+d4jxcHqbdm/2bm8xKIHko+DkJkET4Nk6Tg53qBBXjQhu7pOaF/cQ7ZK1MTJk5WCFLNAB",
-	"hmAg6GCx9xAtE/rlOy1EgaXUjgIjaRQF1xf8fO8LGbcFie9Z3ugyc5QlTnnJT/C3uWeFllubBSSoylfR",
-	"RbMSPTlane6pxhdNWVU7J1x7GxOEXNT3iO2RoX20UqeAhcB4dQ7ZJo5LdPS4CiRLEFl9NWgqkZUjRDZM",
-	"EWLSMQnBGyphsMn0z0bcvMH6mMtTPxt8qkIx0LFNfr4o+nQ1XOeXSh0GozYT9bXf5nuyJ6SyyPPGsp1y",
-	"9FSKB1FmrOaal6UoPVOGs7snhPeM8Ryi9Tx+3zPD+Adp7pmxQtQZc08NYMDw/HDPTN6UGIyAn8MN2Lhx",
-	"MNWsTat6EI4wsBXGrQpIFqYOpojCXYAbWuwVdOE+h83FLl40Nu6tCWmRCQOnNH5T1Klimltxj1en3W8s",
-	"KkDpU/GqcYncyO55oJvvxHVhLudbPmES5/JUy7rklTBxnEVIi+xGgPTobVH5uG5G5yhU/kQYu0DrilsM",
-	"c728fT6al2vB18fjF/EYZGoEwLopi6gJ9++iHoWtXPtSPhCi44T70Xhi72xyZFKRxXSyisPOtSO35xzl",
-	"J20EzLIQlG8GmAl5Kd0TnHlzNRmvoexE6x8Y+JOWBNwsw6KBJzWNGEHYMw0i0ByGNfxOnDyItBj434yS",
-	"Yqgug+kUZrgy0mmYsI/n35l84sR8nMhIxZoZVZ6Lyk5HuQQE0AlGOZPv9MtozkHjDRjpVNd0VuPLDo2j",
-	"4KbRopgRXgrtqDbPVcwSg2wWtl87uW3xR0CSS1LmuRVroxo9nf/xFltN5dkj95ovPbXvciyJA1jXjHhD",
-	"rEKBjA58+D66UkbTpTrMOCE9nZ02Rxi7IfWNgP+0GMY1ztztUXX6RleOva+LmKbpQ6m9G7DRlelUjwG8",
-	"bHj74BJjxYReWHrC+boB4MbuyfddR+2mZx0YBB8p1qWzHqkGbjJYV+8togtPV7mllvZI4pxOvFORsJYZ",
-	"qX5/lgFvyBtWx3TUGCgP7yQ7NFLcewckwHaurk+jpZxBskmmNdu3QlRvomrLkxiO9IzY6jcxqypYWjSa",
-	"NC7oIqKttjvOB2/qtdWqiVeC3p9bvRpiZZ6ha7up4e2tlGVHXogulCk+y1Hk1L2S+bT9+AU1g0Tao0og",
-	"+3LLoXo+c20qYzXHvJiqQFVZO3Lhp0QeiBPEMKZ2mYUXPonjTM7BhP9Omrok3il/Eeu85MYswGV+K38R",
-	"L0oKgx6xq0W+RWGFlhXX57WxPGrKwn9vS7b0kLo2DXhhfC+SV8xqwedXM3Fq+Vvr8QtH/j8PUT5rN0c5",
-	"BEhAHdyRk4f+9t4/oKzBKfTJIrZH0dvl8e9bbC7NaTSfcL0HiHeyw0wr1VDtCvt9TL2rt3tRbntpcI21",
-	"uDQqbQahbhJrbZimrkvpg04tSa8zQFZwmEdArLxFteOqLA6t5QOf1De+oWbXwTe7KwApbj0+h9Y45IKV",
-	"SOBQ1Kk6unt1Wm+5TosVbTVEb888icpmoLg/CH0eqnWNpbyTsnQzYqIqGKUfqFN1H1K7shGKnvv0CFHK",
-	"D4JRBdqgFsLyNePVGVlpKNIrayQebezatXJ/NL244mHVyRm1hy9a1cEE29UBA2y2lcckbHay7vCC5xmS",
-	"jD4BiGY3e6lf0ClS0cnK/JAM4+CGlVxCQNRFv01niCktFyE1aOlRxod0+bY5HrmOhAMtv5shEerRht1L",
-	"V+8Kakz7CxPpoZAU2kM16IYQPAVJpkEVIExRGQKe8hX/AE3TTfue3YZoPrg9UFUeZt7k+7Y9loGPALU9",
-	"ARmO3nvl2Mjy1JoYyVLpbfQy9uABkLxCTe0AGoxLipO4l7ciAT5YKMiJR0VTWkbYLSPjGZTcogDplC8A",
-	"onNBDEFQL9OpfA8+YcEfJHp0RgcCMka0f8Dl4tr6TJ+WYe65wflSgiOGMF7WS8M40Y0qncT1RPUEqT5b",
-	"t3ygPSlCtvGGa1MikNYAn+CJyvT922vyHQWvUtlhJ7Sk4IMMG438Bb5Bb37CipJHt6Ktbud2MhSngP29",
-	"d3+VgkO434Mfr7sdj9yXKbTbtuXvIxmnn74QXVt8LhxJ2Mo05f8ZnEqjJ3B+kirX1aS+g0O9wrZLq71U",
-	"xVrG8AWZkcem5FYUvpjbHqpP+71UW8RjDoQwfFCH7hE/VHqzXoXVDpG2KAPv6utxnncx0vGwkC11FIZZ",
-	"BZEwRlRWVPmSmg1xW6KptZiOT/7eWHn0OrHPmLvoSIFG4RXAUZJSgcG3HaWDPZ8DWN65BHg8fmJhSeOx",
-	"aYfTBBCvP3jdJUhxuZYu4LmQ88tf9MvbXZSRw6WguUeXfORl+W1M1XuPoazGNejeN1LQIKnD63BoFX4c",
-	"CHze6JJgryMWMa2aekY+SlP3zV2DSgYJr8MiF0asyCX1ENtgVbUer/G6WhN4yiXShfxP/Aj29KRLxc4w",
-	"3/bNXWoegDWlMePR+IHC571CAoN5DtfdMYWF7WoJIkm2TwCQFch/AiXr8VBXb53sBpGBJvrOUXl/7lm8",
-	"ky13Spg7hFBF+2XmdB/3FwVQ9VeuqrUBR3zC5O8+mmgR5jchmHSGGvQbOklsAt20YKlBaKLgUQ3MKgsY",
-	"KBNGPkGv0s1b749abOoT4WFzc6wxNWuBlvAdP1ONRYpa5RWE9mVsowKc2tG92LE47gVg2dNRmNHw9jbs",
-	"OnooLXbjsmXDh6xjlCRbYAvtWSm2l4ZKHA6TUwe8WfCkv90kEf9CeddhMIE+8nIMfdmGIrrfwaR+PPJp",
-	"zGQ/uUu1iztwgOOHRxQyvbz69uvkT3/6el6p5TBA6C58HJ+swPCFEGqHqOdyt59lVIfPH2NUd3L4T9Vf",
-	"KIBjgU39n/yUlLS9Zfqf/BQqKtdxzFMTh5kLeHabxloFEnZh7tmO6w3fiYxhNUioAYZhru4GgB1EnyHr",
-	"DBxPG16wUkJVqBFCPHUFuhw4Jtr4n6aqy2Y3TY20BX4R0fO1qo/4DNbvjI4ZHdNzzhm6edQ5q/rx9YF2",
-	"WqYqAi+J/TKe6C+jerpGjtfuRbVeWrpsbttG70QMz6UN5O4EdSqNQdzx4vcXoTWcJFGpU6eEKLHqnleg",
-	"5ifDDGSoTaNvkNjnxg3roMXHKPEdPwjzk41fWM4qcYLYe8xLl/beXR9pseYeJIEgOiA7Nr/8UmKksC/L",
-	"17leW4wzOWm526F9pC1V6aQy2fePJgsI+dk+on4Q1gWNpn6EyPiSn4FVABokKxQbefaoVtgQiuUc95tI",
-	"Y0Q8/9HHQViZH1rHWTcTIY5tlIq5CLYskQtfce/gjq1ToxZ9j3LoeuzEv+zj65gbFwNAlT4NCAnRTzhs",
-	"RpQW4zA/fRvmnlfFM+NNmZh30dgM3Hged9KCEcd0svfQ3A7yO6R9skq6A4dv3DbBKzRGq02h1Eb//YGX",
-	"jZiWBbBZFn/Su5tR9x6IklsvvPtKQ9PCt3skXEePeCLeEdsMAQpOJVubXBoDaiD+XZdSIIq13onw166R",
-	"ZaksXv69aoxwm7/GKGLdRhKsN1gU0v9ZSH5U8C9biWWtcs1tvl9vFNfzFn1lSkF31S86edV90ljylIRL",
-	"c2U+HMULp8PL3EA/1/FoYQAXGxRNnvSnFdLUjY0XwXaco9Y8tyAPCm1YIQ2kQd2hMmVkIZZlHG5RsZn/",
-	"wU5zWa2blPMSRG1m5C/Cm7/gg0TGRQwD3wIoRtT7ukigedKgRNXYS1nauikR0qTH6gNYZLTHUyUSyKEL",
-	"RbFrwU+ItimCEueDBJEF0u3QI25C9A7o8zUBQLMP8vE+9/nY0U/jyA69xLarW6wzrmNtBAqnnfg9in3z",
-	"70A3eg+LyUA4NuBTw98AgcDNYYpdU6Wrmz9jOO1ilk3fwzYgikkcHeqC1wZ/bzNDUDntS+VtCerYXZoB",
-	"JBXgPj5mq5R220GZRjwUH47a7PZxfvRUwVG+fnE64CQqaOa8LKO8Zbtdb3p474hwka2aaSA8t1E37/fq",
-	"KhA8EJA+LnNwAmRVDH+0BSUkWZ2AOKMbRQL7fH3Xl2GNBM/KsvRpxRmDFwIBdXzZW1VSza6NoJgb1A3D",
-	"bmMaPHzjOKz4gFrg2vUYDbODYI9FSeTwRYqM3YTdIhDN21ebC2UiQB6fErm7pQOjlSic5tQJGx8A6Xfe",
-	"sxZTPNJ1qlwhbl5EazOYo+/XhgfTwWHoFeuf8HjTzHrqAC3XzyDGwWe5jYAbtn4jUZbTGVHG8J3ArIrY",
-	"s4KxPlSam2vrqxB0QRq8pylcqw6pR18jN82r4ncxrjSmV5N5kZdlSFDMWlhGQABpGX+UZHiskGD7CAAU",
-	"KsC6Mw7FN9BAEwyUdclzQXn7MEp0kCXYEUkW3ivU5Z8PD5FzHT8/8g+UFHf3dSejMcbfx4Byrg+IqMXy",
-	"EGDOcveFBF5H29AGYcC2mM5lGAl84IvpcrL/ie8G7SbiTLUo/xTyEHk6rmG+yxhAClKpd5ex1+QlfesH",
-	"DYez3Qp0CyIUBsRCQZoYgQSStQci50tRrNV2O+8Y3xITecRBvuflIQbgfLiAiAqgh1c58fDLLPQe28T3",
-	"vLKieEWZrsOQ0BMvD5/p1tGMzMMIKN3KAUP8rs0RRJARkTt9u1vYVbENL8px3R5ZDctzXJVtNtMGCFTl",
-	"h7xkvYji8OSlrDMG1iCQftzfHgqHQ6EeCu2ssJG7X7BxXmSXHQxe0wAQIUJ6qR2ySZ/VBnkLHW7jKLUE",
-	"gxl0TH+uwdmA/xKlXvf5Zw9cO03WuH7e8/M3EAL9np9fYIfv+flH6pP+8d1eVD/6TocWrPegbV1twHov",
-	"xIEyuvzajohgiOU8UYbdN2iKh6grYABNFZUOqbv5kRt+/KH9xl0x+a9GUJgmupp7Zn5uxU0Y7hpDv7+d",
-	"70PE7JISk/FS9nMvyNAUHpd4cGb/XaGu6s8HcKvLzRR/bCppzc17H3K6eH/ge9ygPdXJHr/hheCl8b6d",
-	"lt9wrB4MSr6hQP3Wab9RxdmbAgISxFYYA1vfzYmTfDI5jLSpG5zkFev0/hNcabSo05mKLNhOoVOLGn6f",
-	"KrQ6RQQvTKUiNJ95t2J/fqNO0RBPihWdZq2hZYbTihIYjhMPGnTiops04yU48NqqyIaDSDCnHD0WrBg6",
-	"q3rpVeKhi1XWrTeBr1bc9LgAyglrPiQ8a0d+pucRRVAQwj8TD6IiBC3E/iiU8IYfiH9DwC0EAjjBcx0V",
-	"3FPYn8FBaBU7CmEXZAM8DdTU7BeayNa76XzOiz+bzu5GCQzhEQnJeQF/vQp88dQ+ZrPenGGYPv27h368",
-	"sKDvP+Qi+FI+9bKufFTgGZ9cyUs/o0VwPwU/P0OA9HuWl8qIorWKYgxApcBtOq7mB0ruQszPxeimbWpe",
-	"xOYUsKcD3J1VYNicewWnIElBqY/7qJ4EdfXCcb4njWVRejMgyKdNv4oBznsN0nReCq4B8wByevBt66V2",
-	"dTl49E2w7qluS60gzP7sp7HlKL1Enj+Mj0H4SxqZAwA5hymEEmYLZ9Gygd5cvvz97yM5R8rYdRqsFn6O",
-	"41/voWyl2pkhuMvw8+QRksHH8k0pMuylF92JRaOzaLDxMeH9UaA1kTsSmwnMp4MQWkTIRj+Fe00BNhDD",
-	"Y1QVD1YRH2y8MCUkVxwkJpsf0fYYxDDDz+YeI3YJerZSljkNC5VCyEnnVGI065jfYrXqZxg934kPdpL0",
-	"HoQ2MoaX3TfyZOx2HDM0tlCnwrf9KKGQ5eAqj/mE60FWW5XAkvf4Rndhh9BcQGdABf7cmWNADUSxVwXr",
-	"e6QACxzSTW8YmgdRTjrKspRHYbUwmc9kZQdZQjkJkwGioum2YhzKMrkxdqUwrBA7LdzHWCct56WoCl82",
-	"7YZ9r7Ui6Kdaq00pjqxQeXN0p8j+680PL9ifvvr6D78jiBF+9JsuyoJWZqxSBb4JfmHBwOKo3E355v8F",
-	"/6XMRYVakSxEZeVWuvdm9Zef3nlPNf4BSVbWiWWrH1D/WHXIY3V78/zm1uM681qu7lZf3tzefAkYq3YP",
-	"RPk5r+XnCIiDJTAEaDWOhwMezU/F6m71Shr7LbWBWP5aVYT68sXtbYq2Q7vP/bcgd2851Tq6/M1r3GWg",
-	"S+Mz9FfvnBSNvbGNMLLAfd4odchYJU6hygM8lcpEFvMXfhA4od94LS9UfQ6zZ5U6IVnke0FhZrlrABAa",
-	"8GX3qD7/1ZHBRzeGpTqS8dW+wQZhwTXX/CgAROXu7xF2yGl7wXS2ukP1NhAdRUm0fAJtJ8jFIIq9Ndr/",
-	"cWyz//iP0Y5/MeYWP9lO3WcAECFMJIPmNQwoqRvrnwC3f88MuTsq1G0feTavKUgbgKJiw7gpHYSow1Oh",
-	"Bfxg7skXY9jXt1+i9cJdP/dE+Wo2vC1hE84152X+ed7gIxU/yhe8zF801tABCGO/VVgoOldOHUczU12X",
-	"MoePPv8nVVUQH/ixRuVtw41YA8dDbNUvvsiwoD8EzP+hhZC9DZVK3V/Pv+rhHT7v5pw9v81WmheyQRTM",
-	"L37fg9V7TnGCq7vbmz987JLKRUG1scZXjvvYf5kcxX2MX9yJbVgyNNRjg5H7tPmOiik/AYm9D/CgCFLn",
-	"HkIAswUVpwt4gYleED/WpxeyU6TJ5btGPIZaSg7YOGjDunO39fefPX/+2RdfrobkQLaIv8cpDIP5V69+",
-	"+HKVILfnN7e/71Pc85vfPx9U+bu9+eOY1Iru71/4qm7YZ5f4vv7j7dfZ6iTNXhShiNrtx2w84y9vOzN+",
-	"3pvx18kLMpwrDN6Z658mpvp1Z6p/nDfPzs6+efl1eme/vjzT25svFm7rHztzdYc0muw/AjL7Xb8QZafY",
-	"4he3YPhxms76FCz7f7/oG/jHbAbyXSN+I/7xVxDh45wDUFLA1NsGoUDtm6cSjdoBPIi/xxSF+v2EwwVa",
-	"C6Qb/heVoaM77166QuXGMZbP6N9ujsXvBmynLf2X5jw/+mrxVzMfvvPVTO++uL3NVmpjhH7gpHP//Vef",
-	"8L2CQtqIXE786Ob3sYJ8z79GK57r0N0n/z1VQeh18cXNV0u62MuqWKvG+tpzp8AYL/bxlbspqRbtTfli",
-	"Ntnjrv9GlO8Hv/R2ghr2BMSORa2NRX9qgM51W5916oIb1CSR2HdanAaUHEzoaUL+awBieiI65tY/pbfP",
-	"P7t1fFs8uDUDTSN2IxjGsFRVRii0qxIBbSHpxz+lsK2drhxJhh5qjvkN0e/fvEx932/efTj+5O5EGP95",
-	"4nuUYf+OSArPHYFTjxSNe7mDf3hEvuEvGQojTmj2u1k1ZdmVPHpSRq5K1WgwxgGcHWUBE6AlTLT7xM9u",
-	"jhsXmpfkAR20j17rq281kOBv9Zzh2JfuNATsUGAV5Dy11fbBuCgeJHHtx9/7b8oO7iNEoPqYihY+24Dg",
-	"DLMaZV+14JPgVk8+gEdViDLy9NVaQTrQRZbxmhr9NnraQJJrta+YVDmTCmhFvxENhtEvUqEsBHuQ4vRE",
-	"olToz9GM18QG1BCA99O08H8I1vxqShhyph4VbHku1ibnrunfb2+eZ05Wv735iv7/+T8c26yKI9cH5JHE",
-	"iwNMeivWf3nztWNbXWL6OlvVHvMhYC98GbAWnrszl+awRgv/3e3N7XOov1PTWwaOqtVpL63oIxm6T8Pv",
-	"bl3rAO3ebXWLUzKQII7p6bMpFvb9N6JXGvsStW5EKcU2oAPy4kFi7YNHGxV89jYW7ZIGC9awAG8JdcjA",
-	"zthQzTF3hh3GCEiOALPrbdSYf1yhYtOlf6/kXboAb3yJrqtvwKCM/t0XQ1U7Uez/+UDfnE07vij/b0I8",
-	"fvBL1ANn+8wwd1WeyhLFq7aCGwSkUFElpKOQg9UiWvq6bxgEqgT6xkqINwFBvEcs4ExJOhh+FPaFb3ON",
-	"UT58/DS8nxeFFsYwQD6lYjy8dQlRkXKwUCMIQ9FgCJdJux3eiEqc/lMW+aN8ED7WHtdEcER+6RQy7+Sr",
-	"SgSLdqUgxaR3sLIW+nO3E75AQ/SA31ot+PGNbzZ5f6z4YD8HvegzA58uMODinGis2BXy00BSRlQAg6VY",
-	"BHofn+pS0Ra7+SBODFR8MUI/CP2ZERXEOFTW3KMhGP54Zjq1IUaLGWw8SNmfIS5mwt2lHgRB6SxmwvM2",
-	"vAvUM4tZfjX2+bwVVAHqcZvu5kAwUy0mKG4/VvDZy9q0OgFdZORpNVx5gCoEYJ/eZh8nWNdx9SldEq7/",
-	"CB0Die0geNCtyE0zI+Bsgaktg4L3IYwq917nfM+r/MnIvT8Xph5EtwwAOmmB0Au1c/fMvdpFsIWKctvu",
-	"uQ9mSQgWWnArvlO7T0TS3ykq5jCLnp8/5bipN5+q8VOAx0HUT3FfvikK1J7vIWYhY3yHrk2IoAXhCUIe",
-	"RAXZv73T+fxXzN/5eOlq+CP6RDfjO7X7G6h8yT17ik1y/WTAGdDCAGno9A/B4A4+amu8kR0lgb6zPTZ4",
-	"2wSIriDbkc33EaqHxN//FKq//R9L9biPIQwJkP+CHemeabFtjOdLX93+CSOQvICE2ddYZYAiTaK34nOI",
-	"40Aedi0ZJATJXOnihev9E9EB9P1b8b+J+9yhBqfJPgE14H4y3s19o9zJrRD2HgQ3AOXyANSywERRooW2",
-	"PmeCErZKi5zjWaYY5Q++zSe8Z2GMxPaGeT6Nf6b1PjptkDySjnUCXK2sGJiKwLqg+YlthD3RiV53YeKb",
-	"78FFL+z9y4A/ejE6yivAr374EoI/ORRtrR2xwDIzRp5ICJz6VyMQ0hQjp9T2YtzUdKDU05GBX26CCvyG",
-	"PQ0ReMsp7BhiI3FitsPdA5aK2BJtGlSIAUXBFSTMprJaHo8I/POUtFLyoqCCehcEmlfU6hodvvP5Ewkm",
-	"zwyjaWdD8JhgqvmnanSFFYqe9i16a7m2uKBP9BZh50vFkn/jIXwrdlD7BQ/hCV4LOs3Pf8X/8BJ2IUqB",
-	"ie/9I/i+KjoH8JtuxfcAvOk3wgnDRHiOHs++VA0D39i1pJhNNiSKmbzl3Q3+3GpKWPn0k7os173T5090",
-	"kwI+2X/kNSIpDFIt9Jm1KCLPDMgJn+Zi4bl//qvV56l79l7avZNT/AH9prv1jh8wDh5Q/88Mq9yJgm3O",
-	"7CiN5Yd/zw3Lfo1FieNuXpR3pqBmUncXRIXPf81VIS7aHXzt+gmRDvxGgLYr+AMl6XZwEUfg8DHJrlfa",
-	"eijQtfiro6GpmHio5xBCftu0ZqoQgDKRI77UHKiz4SSGeJad8vQXilR9UuHTH0wqQpLLEssW5T717ZFX",
-	"5eeq02vw6ZMJB1T8UyIQG1NzCuX2X9rH3KfIHSGI7OtuSJumPeeefE7e5QvX5RtsMVphjNbqRtcIh3Dd",
-	"5F/T95+WzmhFCTKzSjmNY9NLF3q0BVzme+gZ8FRbxUfz6iCKLrGZGrAet1CXtgioU44G/weTWb1XmIL8",
-	"nzj/tNTFCyiY9YmkLuj7N7GqwshQqCzlOupWHISCZ0+hkgKvhdwtqMEaBiAcFyyMWTFpyRVEgXh9VMZ7",
-	"NkC5S8l0PQI0eyEuGtmghhU0mueAzs1Df7+3Sh8hfncDVdUjhRAumlSy1V5wb2F4gYN99p00tTLSAz6k",
-	"bUIfnya4gSbTgdXlhr14+7f/YZxH2c8qhJe52qTRRKjkr8r+f+Rd4Y7bNhJ+FWJxQFpAObeH5oDr/kqz",
-	"SZvbtFlk91rgDrkDbdEWa5k0SCk+n7HvfuDMkJJtSZZtap22f7ouIokSZzgcznzzzU/AgjmEMaCHn5ok",
-	"fxsq0Ine0G0gocSbF4zIrs5UkhsdxsAtCuLu7hfA6RGF1bIekSkxtlDuRfGeKBiHEAs8+/30TLkETtZn",
-	"NhZCB2eeK3wuhFDVVtXo9uSTqe2MX975a4bcefwYLeYwvGe8EKh/ZEJ0UMV2IXjEGLEfabShX4cCBx8A",
-	"0UpzctVfn2ZaxQBm3MBr1TZit5BnWqdUJ9NSTc+gwXaeR94Vqjk7MzzQYilepmk1030OM3zV+SKeWO7d",
-	"m6vk6oP7z7sf3K8fGltwNVFxAR0Kpr16hROQC7VfthSZmT72tYp6UohmPF0vv+YJXVcSYbf9oFSwjIYL",
-	"uBViud04Gog+E/b3u9ffJ+zup++dBf5FjO8SVi4NomMUAgWgq5taY8gGAHyJd3lnpbCWBTQgtHCn7u3Q",
-	"rBwQW19/xX78Dp72zVdIU6JDD/A2c59jF8pWU5/zwwGwJrqqqRAp1fAIDnSKTYoaGmzteawVz/iQJ3z4",
-	"vDYNyXmM2NGDRi4yo8sCejUZuSD6Gt+aggiE8KSPSOEaSAhRQQpvgX5qCctEnrJMr2oBgdh7FGC2n3v9",
-	"6MgcQaUC6ckFQVrVCooludeU+XSPw1QUES5iJirkFgZKiW7Pa3yPNTz/UnitPgKFaY8kT8yyFpqNjc8B",
-	"oeNHVJnOi7kOEn8WxO17yNQE3rxk8PpO1/kDXXIIJhJGA0SR7bft75WLHpVMmPGlJ8cdQ6OW4jlkhzDw",
-	"DRgbgARc+wgMgTGwIJC523u95Uzz3JcPdr3gx8ELZFoPF16QMQlaSJnqCQEvYsA4Y8tXthbcJJhkGK/h",
-	"b2zDHsClA6EK70O/x0EKBfDpny2yMOTdAm1zPHBhICc+O43tdWC0qZr99Mpc14V7+a0+7jzXE+Ke5qQh",
-	"KX5N4KhtMAobl4XvABJKnKIee2ttmYbIijeqxGgsFKLI2za07+CCk0jw4M4Y4RsvLCy1881VbRLQ2VAp",
-	"+0mknieyVoW4V5z625fZhEha20uNTHpi8aBJY1a1Yfcp5CrLiGUlLD1A9y5zZ9SQ2/szlUxLEOn9Uqgw",
-	"0QPA67lJ7/hMRANiRZJtrSgUtqwln4X2pXqlaIlyZsXEiMJXiiKw15lfWQB181H71og2vQOFo6/oqnPr",
-	"Rg9m694rZBQuIEwK9gbf0G3cn4ThOYPuBRNRMdUi4Uic4n2F7WL0QlDFXo3mpLZjtpSRhs2VZuS6BqRm",
-	"Sq+gptTOMXP0ezCXnjlp87mal0Zf+0Hk+Wt882EsDDz8nbTxsJ7RNvyUtu2ML5dCidTt32HfeGZZrnH3",
-	"AKNjAEhcsVfjyoQ+jnZnOag0FL0ChnQlJ6KvRw0t0g6h/n/Gi4Z2ni02xml0n+k942XNKK3o5hqfvZ8+",
-	"q/geECxlBPUVtNQ12p7ne1XLvexEqCGTaTd7MfZSmVm2giYAwMKNnfaLDBrqNEInBTfgBfcmMU46BsaI",
-	"/7ZTu+JtIXS9FKo7gJ40dYNdcLUOoFUGcVN0yqZGq6K1AGlqAfhS+06p5KJEEql9NvjWkSllcc3+8qJf",
-	"1Mh3ANiaYRwZGPHCe3zd8B5DhpJuSlFZye2vvXHiHK+rAt8owIqdZybYiFIrt5p2aklLMQImpK6T/b0Q",
-	"QLuQ9korP2RiDdXclsu0ftCNACpC0nwKQVKJLLkspswFUtWkbAU9jqDKz3+o+K/vpNW49F/DP3+HbIQH",
-	"lj+FcXJs+9ikiaHj5HHb+BEK+D+5jAIZW/LJnM9EUiU5V0YWBayxC4PIXn8SZk3oPLUFGHAioBd3/+TM",
-	"G8Pvt+wLzt4YCajuXFjLHvi4zLlhN7zg7I5uApraf769+/KaEYS2kmjQmBkvBPXcbdstvqdLTnF1/L1x",
-	"FgbmgyEmHFx4T03iu404R15OqDlwdbqmXq273z3a0H0+7tcEc9j2aKsbBvJoXwJBEDUxGRKlZXGkaH5t",
-	"PGHjixGLEAqwEl2mS9vp3vwAF5zyBXhnLPh6KpwmhugovHd10pVq55NGyIq66Wi1ccelMz2vPBx0KDRA",
-	"bZg23n6digSgT3iAd46t82HrvdJj+NZuHNwKc1GgUcRpZVJdY8c/jdO74JNMKrFHfoNzS7IYbfBH3zD/",
-	"jWiu5djJGDYwgKUh+mOfQfTHsi1SMCCF0wmz0k0fZMDwuyxf1fnC7DVSjOuy+Ja5pdmyGxuhxOokAMnT",
-	"LIl3Avilvey8y4RHIuED0JLC1G4/RKK0xsL0BrMc5Hq+VW4mjPmJL0RQh0EYY+DhcctKY0nPI2hRfJ6+",
-	"hWiOVMosIPI0K51ey5rrXfV2bbPWbxVUWA5oznCEO6NnbuE1WTRkQDfULDYWozqEckGT646c7OA1fOBz",
-	"8fYgzswHiJ0FFLkVtGrAGBZGYou+BhNB83zIQvyu0I+kXW1VO9IyJVYYI4sg93tYBrzwcEcSOgySVFlq",
-	"bVgqodM+hJWBQY/PRUKhfxXydXAb9UmXBULWd6Jvc9m5um5lcZIndBtlPh6qEuC5LKo8I3We037aWxzh",
-	"NL2VxdtCLAayuPT0uCY3zswhmdxSigmcdebyNO6kuSxGG1mIRT9gfX26L6QxbgWEDy8Lf9CDCahFqeEg",
-	"D0kbah12SlExCL+jVAYzZX9YHSRqt101PJnSbUsZR3RQt11a+Q+V6ltZ3OOll1bLqjk6vg9gZM7TumbU",
-	"Kz7+8ouRmgfajBvILyUkXfxhZgKwj0ZMJVTQ/Vragim9QowwYYDGSOmj6u1ielBDdfNCRWRDaotZP4Cw",
-	"iQuKGiEDdURhuMRcW8rX0QreX/v2zKGloa6IkGozJy08jKddXSp5Cl81EImUtMVFkNJu4LYSbJCWtEUV",
-	"4cVwXyQ6d3y2nvpYonNkMEeF3L8G8qZGr9h47f50lFyjBDfuz6E92Rkd3y32auCJhTFaTkaQqILPtUWc",
-	"WK6zprXNHULeq9pME+46ATDh1LnLbnQ9paKQBkgHhFH6RQpo6oeBO3mZ/YEXH8iEz6PwiYKmVCcqGGXC",
-	"FdhhN0T9dERYoutj/GMK5nduRT/6a07ZiMPNkUwRGaAVVpflaRvIIKMIBKCuMm6JiX/3uy+c/2iOtDk9",
-	"wwzA/VBMIj7HwpWN5nRHFHWII3BFYVBqBkbtupx/hWwCS2GsVgntSJ3H6Xuh0pduOVxakTEU7BN2M41b",
-	"AcAAA/uCU9kplzmFf8sW5NeQTAb0xRcxtz7712JtF/6fzzewIs9DzzfEIYfd9ShLioapy45iznFIR4ZG",
-	"aJk0esMILGhog8drCIC3OR1nQ6M+bk/taAN/+wVyqnXxpPwIGL0hio1dDw+PhcGPTALAlsbu1JvB1aar",
-	"1IYS0BHS2jQzoaLTzQZs4dIE1GCIkkIMhRqu9nNtvYYM49veCrEcnDrmIub26TQgTav14WsAIAORAvbf",
-	"o72UOCPOdgx1za07nD4Bfc0tHoJbszCRWCfCcdXPAWD03MMTcIkX5SRjRmM77zVlXQIp+v4UjjYZt9lj",
-	"j5k8PIlywWdi9OtSzOKA2sK4dQgbn2Ti+SutCqPzwcFrL8NLPB7CE04pJoizkTQZLzfTnYZryYtCGHfj",
-	"v//11fO/8efTj5u/fvP4p6s+7DEQu3Pnx9b0qF3wPD+QH/X6AZ0tRhOe5/ZAM6vcDtzNKm91ePD1Yhw8",
-	"odlERWJmxSehWMrXFsoLiIsD7FQNzu6Onte0uPTWocUdVw1wn/V0nqZGL45l8vm9o72/Poz23tZWJ6/R",
-	"RqtOa/bBXXrTivaMQzrgx2irbI6DIWTQHYVw09CJBuNT2M+h1s26UudnLNc8pRB8wXIJ6L2evpc62evy",
-	"3FPb8ppCe+EWUb2RKn2vHkQulhlCtAfsdOPEpWe2oxLdRkT0ozesCCiB/0dcgERzGtxnAP+D33zsKaxd",
-	"UH1PZSgkdNpHG/jbP4jmLx/OUYfqp4EcdXj2RRx1/Kqukq6tRR6ZOxJ3twTqL6pCL3DcrY/YjYU/tklf",
-	"MkpMOhPBxga4qiE9hc59CCIcUKuREUvBi6fWrpYEo3uVIRUMR7iIhuHQIu3YnLwZcscKJ/tVtnYbeSzS",
-	"vMKr8jNLCWEKwmW6NBiGS6i/uNXoVwCN7LWPGijnVYwFchX5FAGcGi2ui11tw9bf7U7BL9rMpZr9glRK",
-	"x8eO6/fHqewmfj1p2UqbeZXygPMdpoMC/QULHTzaMT67XxhfpbfmIFLGIe68EtznLIiPFRWnUns7Ebrm",
-	"lE8ON0cFJ04yLSeiHnub6jzXK0uN9nwArkmB7srtLxqihSS8XTS1iTiHpDPF3lTWVCITwm1l8Le7z8wF",
-	"2ORzzNVfuArwZcifv7r/OcHzh14KBbVDnNkldMd30wMaakoVMjBoCfsdUWyY4EMUvSnUmXzyZfpz2Om1",
-	"T+CErPnHDv/Y5h7d1ypvvOIkFYZbb5VeqWgNNuVkXldkfH9WmDKnii1dFr4tIOVhLVsIbksoUtn+bh9B",
-	"bIdpuRPcUcQ4vxnMvfsqODS2AYpybmZV1cLE/yQa4GSreqri9w1TL9aIf5jiGOfno7WeU2TKd9QIxMWN",
-	"fMUeouf8LOcEHsk8TBri1rSTTieQr7ZGBuAQhIdfxM3GoZ+6owqOSs1UbOFWfL/uKhVDmtM+WwWWMiAC",
-	"bUX7kajB634u2xmmH/hc3LuL3qpOqzh8OiFiVsDNkd2fcQzx1Eq3nSNpOK4qm8mlrUJzqVhoZQucqb1p",
-	"3cADD2XE32gz+4w2Gw8lXxDP7spvJZOyAJTPKpO5IGLFClHnqft67vQ0McPFlz5Dw/SUUoSTOvYf29fw",
-	"PfuwV7nTAabxNcSjjf/1n7lYP47SUvxZTtodKmdLX9EdfZ1of3kMAxIeFokEpfREKG4N+A9jX3x484q9",
-	"ePHNiy8TZKtcKQjZawO8zOXYvdZYsEIfzEli6B/o95bcBKgK1Wc35yjrIjk7iuw2GCdlk4KED0i2laty",
-	"V6pZscgj0aZEgZh51Ivz5IAM0RIfIhLIZu6YjY074V9VGrZTkVsxkBhxzs8ToftKoA3E1ypNfvXt1ejq",
-	"8ePj/wMAAP//",
+	"0Y9aqWM01MVNo6nicgw3hwuomszLegojVLiBOJNaqLoUkAAGAQp3naqCChJhM7bHWrw7EzFWpHERd7xe",
+	"IOW5Vf3I62gmvYdKvYhmivWRXkJbcIRMYz3AoK9cQ0ifOi3Ix10iG6paVImwwiVJRk+DNJqtTongSG6p",
+	"xJDgBpVb4DmBHE5cWsykY5sAx3rftbFJy/a8rkVlqPCcKLezyxS5s3gfz/b0HGl+R/5Qp9NjvK8CY5ng",
+	"qDq4qxwdmic0hgJFE2nRrOKMwt1QtYuFjjm5nKP+T4Z1upY7NTZzP2H275KE2QVF1RxniEKlHxtjvcpz",
+	"FJZZ2PRUQuucbNZBJYio5b+TvX+Hugv4EmTFtvKhC2BKMaLx6LMUlJ8alG7ufZJIygx4wvFfZp/JnGzL",
+	"t0delj7lMlXRrC0/VDRRXFCQnxakwi2qITaVcAhjd8sxAHUQnV3CLAzvR7yuizRYhwnrUfNz1uJQuXeN",
+	"UpqA+4ExCQQx4GGjW7ldwoR/5PUPcS48J4K8995g/ux1cBHeQ6XA8WsvbOErFYOmWhSSMcQqj7CihJEK",
+	"AF9ltVtfqvjiWc7486vkhFnFZR6D9JF+/dVDMuBAGnZEHAve5vxi3l4rqi2Sxmot6qhi5cdD0zBaRFXI",
+	"x94qDaiJV4wZe23pfSVZsr3mPrWY7vmIEGiz2mUkCfg9jxjifnYaFFS4ROEGfcRw6XVTGUaFCK+v32L4",
+	"gzDry88TAqSDGJVBTSJUaY+R2kSd+DC1iEnAAzh71jODnUOnWcuw+wu+FNz8pimjFU2zEA0AkSdOm9Tu",
+	"zd7tLYZKkHwUXO8kbwJoXMf14g4Vor0RV859UvPiHmJwsjZyh2wvrJAFuuUQogTdPvYeYnhCv3ynhSiC",
+	"qgTxPYpC/gt+vvflldsyyfcsb3SZOcoSp7zkJ/jb3LNCy63NAj5V5Wv7orGLnhytTvdUeYymrKqdk7G9",
+	"5QsCQep7RBzJ0GpbqVNAaGC8OoccGMclOtplBZIliKy+RjUV7soRuBumCJHymBrhzacw2GRSaiNu3mDV",
+	"zuUJqQ0+VaFE6dhTMF8UfbrKsvMLuA5DZJuJqt9v8z1ZOVK57Xlj2U45eirFgygzVnPNy1KUninD2d0T",
+	"7nzGeA4xhB5V8Jlh/IM098xYIeqMuacGkGl4frhnJm9KDJHAz+EGbNw4mADXJns9CEcY2AqjaQWkMFMH",
+	"U0ThLsANLfYKunCfw+ZiFy8aG/chhWTNhNlVGr8p6lQxza24x6vT7jeWOqCkrngtu0TGZvc80Pl44row",
+	"l7NAnzC1dHkCaF3ySpg4+iMka3bjUnr0tqioXTfPdBTAfyLkX6B1xS0G317ePh9jzLXg6+Pxi3hkNDUC",
+	"uN+UndaE+3dRj8JWrn0pHwhncsIpajyxdzY5MqnIYjq5zmHn2pHbc47ykzYuZ1lgzDcDJIe8lO4JzrwR",
+	"nUyGUAyj9VoMvFxLwoCWIeTAk5rGsSBEnAZxcQ7DyoInTn5NWgz8b0apOlQtwnTKRVwZfzWEEcDz70w+",
+	"cWI+emWkYs2Mdc9FZadjbwIu6QSjnMl3+sU952AEB+R2qrY6q/FlN8tRcNNoUcwIeoV2VDHoKmaJoT8L",
+	"26+d3Lb4IyDJJYn83Iq1UY2ezkp5i62msv+Re82Xntp3OZZaAqxrRhQk1sZARgeRBT7mU0aTuDrMOCE9",
+	"nZ02R8i/ISGP4Ai1GEZbztztUc38RleOva+LmKbpA7y9c7LRlenUtAEUb3j74BJjHYdesHzCJbwBOMnu",
+	"yfcdWu2mZx1wBh+/1qWzHqkGbjJYV+8togtPV7mllvZI4pxOvFORYJsZCYh/lgEFyRtWx3TUGCha7yQ7",
+	"NFLce7cogImurk/upUxGskmmNdu3QlRvomrLkxiO9IyI7zcxqypYWjSaNC7oIqKtATzOUm/qtdWqiden",
+	"3p9bvRoieJ6hw72p4e2tlGVHXoguwCo+y1E8172S+bT9+AU1g/Teo0rgDXPLoaY/c20qYzXHbJ2qQFVZ",
+	"O3Lhp0R2ihPEMNJ3mYUXPomjX85Bqv9Omrok3in/JdZ5yY1ZgBb9Vv5LvCgpOHvErha5GIUVWlZcn9fG",
+	"8qgpC/+9LSTTww/bNOCF8b1IXjGrBZ9fY8Wp5W+tR1UcuQE9cPqs3RxlNiABddBQTh6Q3DsBgbIGp9An",
+	"i9geRW+XR+VvEcM0p9F8GvgegOfJDjOtVEMNLuz3MVW43u5Fue0l5zXW4tKo4BoE4EmsAGKaui6lD4W1",
+	"JL3OgH7BYR4B/PIW1Y6rcku0lg98Ut/4hppdByrtrgAk3vX4HFrjkAtWIoGOUaeq++7Vab3lOi1WtDUa",
+	"vT3zJCqbgeL+IPR5qNY1lrJhytLNiImqYJQUoU7VfUg4y0bYfu7TI8ROPwhGdXGDWgjL14xXZ2SloXSw",
+	"rJF4tLFr18r90fSinYe1MGdURL5oVQcTbFcHDGDeVh6TYN7JasgLnmdIffoE0J7dnKp+malInSkr82TQ",
+	"jzvGkksI07rot+kMMaXlItAHLT3K+JAu3zbHI9exIKXFdzOkZz3asHvp6l1BjWl/YSJpFVJVe1gL3RCC",
+	"pyDJNNQDBE8qQ3BYvg4hYHy6ad+z2xBjCLcHat3DzJt837bH4vQR+LgnIMPRe68cG1me8BMjWSoIjl7G",
+	"HmgBkleo9B2gjHFJcRL38lYkwAfLFznxqGhKywhRZmQ8g0JgFLad8gVAzDCIIQg1Zjr1+MEnLPiDRI/O",
+	"6EBAxoj2D2hhXFuff9QyzD03OF9Ku8TAyst6aRgnulGlk7ieqMohVY3rFjW0J0V4O95wbUqE9xqgJjxR",
+	"8cB/e6XAo+BVKmfthJYUfJBho5G/wDfozU9YUfLoVrQ199xOhpIZsL/37q9ScIj6e/DjdbfjkfsyhcHb",
+	"tvx9JA/205fHa0vihSMJW5mm/D+DU2n0BM5PneW6mtR3cKhX2HZpDZqqWMsY6iEz8tiU3IrCl5jbQ01s",
+	"v5dqiyjRgRCGD+rQPeKHSm/Wq7DaIf4X5QVefT3O8y5GOiwWcriOwjCrIBLGiMqKKl9SSSJuSzS1FtNh",
+	"yt8bK49eJ/Z5fBcdKdAovAI4SlIqMPi2o3Sw53Ng1DuXAI/HTywsaTw27XCaAOJVEa+7BCku19IFPBdy",
+	"flGOftG9izJyuBQ09+iSj7wsv42peu8xlNW4Bt37RgoapJp4HQ6two+Dps8bXRIYd8QiplVTz8iSaeq+",
+	"uWtQXyHhdVjkwoiV3qQeYhusqtbjNV5XawJPuUS6hQgSP4I9PelSsTPMt31zl5oHq03J1Xg0fqDwea+8",
+	"wWCew3V3TGFhu1qCSJLtE8B2BfKfwO56PADXWye7QWSgib5zmDMGOhGweCdb7pQwdwjsivbLzOk+7i8K",
+	"oOqvXFVrA474hMnffTTRIsxvQjDpDDXoN3SS2AS6acFSg4BJwaMamFUWkFkmjHyCXqWbt94ftdjUJ8LD",
+	"5uZYY8LYAi3hO36myo8UtcorCO3L2EYFkLeje7FjcdwLILynozCj4e1t2HX0UFpEyWXLhg9ZxyhJtsAW",
+	"cLRSbC8NFV4cpswOeLPgSX+7SeIQhqKzw2ACfeTlGJCzDUV0v4NJ/Xjk00jOfnKXKip3QArHD48oZHp5",
+	"9e3XyZ/+9PW8AtBhgNBd+Dg+WYHhCyHUDrHY5W4/y6gOnz/GqO7k8J+qv1AAxwKb+j/4KSlpe8v0P/gp",
+	"1Hmu40isJg5+F5IUN421CiTswtyzHdcbvhMZwxqVUJkMw1zdDQA7iD5D8hk4nja8YKWEWlUj3HrqCnQ5",
+	"cEy08T9NVZfNbpoaaQv8IqLna1Ufhxqs3xkdMzqm55wzdPOoc1b146sW7bRM1SleEvtlPNFfxhp1jRyv",
+	"3YtqvbSg2ty2jd6JGMpMG8jdCepUGoO44yX5LwJ+OEmiUqdOYVNi1T2vQM1PhhnIUJvGBCGxz40b1kGL",
+	"j1HiO34Q5icbv7CcVeIEsfeYLS/tvbs+0mIlQEgCQcxCdmz+9a8SI4V9scDO9dpinMlJy90O7SNtAU0n",
+	"lcm+fzRZ1sjP9hFVjbBaaTT1I0TGl/wMrAIwKlmh2MizRxXMhgAx57jfRBoj4vmPPg7CyvzQOs66mQhx",
+	"xKVUzEWwZYlc+DqAB3dsncq56HuUQ9djJ/5lH1/H3LgYgM/0aUBIiH7CYTOitBgHH+rbMPe8Kp4Zb8rE",
+	"vIvGZuDG82iYFow4ppO9h+Z2kN8h7ZNV0h04fOO2CV6hMYZuCjs3+u8PvGzEtCyAzbL4k97djLr3QJTc",
+	"euHd1z+aFr7dI+E6esQT8Y7YZghQcCrZ2uTSGFAD8e+6lAKxtfVOhL92jSxLZfHy71VjhNv8NUYR6zaS",
+	"YL3BUpX+z0Lyo4J/2UostpVrbvP9eqO4nrfoK1MKuqt+0cmr7pPGkqckXJor8+EoXjgdXuYG+rmORwsD",
+	"5NmglPOkP62Qpm5svDS34xy15rkFeVBowwppIA3qDpUpIwuxLONwi4rNAsAIzWW1blLOSxC1mZH/Et78",
+	"BR8kMi5iyPwWoDqi3tdFAs2TBiWqxl7K0tZNiUArPVYfICyjPZ4qkcAzXSiKXQvJQrRNEZQ4HySILJBu",
+	"hx5xE6J3QJ+vCQCafZCP97nPR7R+Gkd26CW2Xf9dFepT7pd7hXtvRivKgKkBS6MHOyNVyTlIu3b3a+Xh",
+	"ECKusyjDb6pC3bzf86vkQvfx6uPIs4e9ybig0i3BGtdRNwKF+078I8UO+j3pRj9iiSAIZwfUcfgbICS4",
+	"OUytnuqX3fwZw5EXbwB9D2SEYDBxzK8LXi/8vc2sQeW+r9W0hcVjvGgGPFiAS/mYrVLWgQ52OMLK+HDe",
+	"ZreP8/OnCi7zVanTATtRQT3nZRnlzdvtetND8fdXopmGN3QbdfN+r66CNgQB8+MyBzEAkcVQZVuoSdJ1",
+	"CF41ulHEJebbC3xx3UjwsSxLn5adMXhhEZfIFzNWJVVi2wiKWULdOuw2wgjAN+6FEh9Qi167HqNhihAs",
+	"sygJH75IkbGbsFsEYrT7GoKh+AfoM1MqS7cgZLS+iNM8O2H3g/IIHXmgRYqPdJ0qQombF9F6DWIc+LXh",
+	"wXRwLETFWsSAiYgBmllPnaLl+hnEOPgstxtww9bvJspyOqPMGL4TmJUSe5YxVooKrnNtfW2JLsiF99SF",
+	"a9Uh9ehr5KZ5VfwzxuXG7BJknuVlGRI8sxZsExBUWsYfJRkeKw/ZPgIAcAtg/YxDSRU0cAUDb13yXBDu",
+	"AYwSHWQJ9kaShffKr/nnw0MMXcfPj/wDJRXefd3JCI3x9zFMoOsDIpKx6AeYA919IYXB0Ta0QTS1LabD",
+	"GUYCM/iyupzsf+K7QbuJOF1t7QYKGYk8Hdcw32UMIAVJ1bvL2Gvykr71g4bD2W4FulURSgRiySDNjqAf",
+	"yVoGmQelKNZqu513jG+JiTziIN/z69jKE1yQGKK/m46sdgSYN8LgWSI+PoU+V86orfezO15fpWjN7YW3",
+	"nht20tK6t69AiImt0kf3yargVnxm5VFM2v47r4sfkRb7S3pDX0kTEflP+OPsSI3O6UxZtHzX8TmVhxgU",
+	"/OECtjLAp17leMcvs9B7fEaVFcUryk4fhnGfeHn4TLfBIfhgGQFFoDlUI7hr83oRGEjkshCmWyJasQ0v",
+	"ynEFMFkNC/1clSE6024PdOOHvGRxjGJn5aWsMwYWXJC43d8evopDyS8Kx66wkaN62DivJsoOmrdpAEMU",
+	"YfjUDp9mn4kKuUadF85xxxKM3NAx/bkGByH+S5Rjus8/e+C64uB1+Ltb1jeQtvCen19gh+/5+Ufqk/7x",
+	"3V5UP/pOh1bn96DhX210fi/EgbIw/dqOeJmxMDDqTfsG3WcQKQmPTlNFNRLqbn60lR9/eIHdFZP/bASF",
+	"VmN4SM81x624CcNd45zzt/N9iHJfUqx2F+ULcy/I0H2V4Ewws/+uZM+yBQj45WbaQiWtuXnvw8SvMFI5",
+	"RQY2aE8V98dyYyF4abw/tuU3HOuQg2HJUHJNG2izUcXZm58CestWGANb381jlXwyoZM0+Buc5BXr9IZC",
+	"XGm0PNyZyrXYTslki1alPlVodYoI+5j+SAhc827F/vxGnaJh2RTfPc1aQ8sMpxUlMBwnHujrVBQ3acZL",
+	"cLq39dUNBzE0XjllEMYIpW+GDuZeSqR46OILdivX4KsVdxcsgF/D6jEJb/iRn+l5RLUHFL/PxIOoCPUO",
+	"8XoKJbyxEWJWESQPwTtO8FxHlcUUXm9w6lvFjkLYBRk8TwMPN/uFJrL1rnWfp+bPprO7UQJDSFPChF/A",
+	"X68CTD21j9msN2coJNK/e7jWCwv6/kMugv/zUy/rykcFnvHJlbz0M1oE0VXw8zMstXDP8lIZUbSWeIzb",
+	"qRQj/SFi11+K07sYkbhNp43oPgE2PkBUUjmBuVdwCkY4KGpjv/KTICVfOM73pLEsgiSAWhRpd4NiUDGi",
+	"Bmk6LwXXgFMCeXj4tvXSMbscPPomWPdUt0WbsGDH7Kex5Si95Ls/jI9B+EsamQOAr4cphGKIC2fRsoHe",
+	"XL78/e8jeYLK2HUaYBp+jmPWhxoXQ0Cm4efJIyQjo+WbUmTYSy8iG8vPZ9EEgWPC46hAa6IQAmwmMAcW",
+	"wt4R1R59Y+41BahPDGlTVTzATHyw8RK3kBB1kAgQcUR7dxDDDD+be4yyJ7joSlnmNCxUCgFHglOx4qxj",
+	"8vUFjOeeORna34kPdpL0HoQ2MoZx3zcsZux2HOc39oqkUi78KKEk7uAqj/mE60FWW5Wo/+Axye7CDqG5",
+	"gM6ASoW6M8cgOMg8qQrW94ICfj+kiN8wtLihnHSUZSmPwmphMp99zg6yhMI0JgMUVNNtxTgUeHNj7Eph",
+	"WCF2WriPseJizktRFb4A4w37XmtFcG21VptSHFmh8uboTpH915sfXrA/ffX1H35HsED86DddlAWtzFil",
+	"CnwT/MKCgcVRuZvyzf8LPnOZiwq1IlmIysqtdO/N6i8/vfPRJfgHJEZaJ5atfkD9Y9Uhj9XtzfObW4/F",
+	"zmu5ult9eXN78yXgIts9EOXnvJafI4gV1mIVoNU4Hg4YUj8Vq7vVK2nst9QG8m9qVRFS0xe3tynaDu0+",
+	"99+C3L3lVDXt8jevcZeBLo1H1Vi9c1I09sY2wsgC93mj1CFjlTiFAi3wVCoTWcxf+EHghH7jtbxQ9TnM",
+	"nlXqhGSR7wWFhuauAcDewJfdo/r8V0cGH90YlirSxlf7BhuEBddc86MA4KO7v0fYIaftBdPZ6g7V20B0",
+	"FNnU8gm0nSAXg8yT1g7+x4gZ/JfRjn8x5hY/2U4FeQD9IRwzg+Y1DAKrG+ufALd/zwy52CrUbR95Nq8p",
+	"sQLA3WLDuCkdhKjDU6EF/GDuyf9n2Ne3X6L1wl0/90T5uli8LYYVzjXnZf553uAjFT/KF7zMXzTW0AEI",
+	"Y79VWHI+V04dRzNTXZcyh48+/wdVQhEf+LFG5W3DjVgDx0M85C++cFtVW4TI/EML+3wbah67v55/1cMo",
+	"fd7NE31+m600L2SDyLVf/L4HhfmcYntXd7c3f/jYJZWLgmpjja9BOYhlchT3MX5xJ7ZhydBQ2RFG7tPm",
+	"OyrL/gQk9j5A+iKwpHsIAYAaVJwuSA0mZ0LMZ59eyE6RJpfvGvEYaik54FmhDevO3dbff/b8+WdffLka",
+	"kgPZIv4epzBMwFm9+uHLVYLcnt/c/r5Pcc9vfv98UC/09uaPY1Irur9/4etDYp9d4vv6j7dfZ6uTNHtR",
+	"hHKMtx+z8Yy/vO3M+Hlvxl8nL8hwrjB4Z65/mpjq152p/nHePDs7++bl1+md/fryTG9vvli4rX/szNUd",
+	"0miyv4RqCnf9kradsq1f3ILhx2k661Ow7P/9om/gl9kM5LtG/Eb8468gwsc5ByAbgam3DXyCelVPJRq1",
+	"A/jCGx4H2Mm7HjsPtBZIEf4vKmhJd969dIXKjWMsn9G/3RyL3w3YTltENM15qIToI5gP3/m6yHdf3N5m",
+	"K7UxQj9w0rn//qsHaVhBSX6sNkD86Ob3sdKez79GK57r0N0n/z1VLul18cXNV0u62MuqWKvG+iqWp8AY",
+	"L/bxlbspqRbtTfliNtnjrv9GlO8Hv/R2ghr2BMSO5fGNRX9qgLt2W595hC+nc6EmicS+0+I0oORgQk8T",
+	"8l8DeNoT0THEQMBTevv8s1vHt8WDWzPQNOKtgmEMy8tlhBy9KhGEGhL1/FMK29rpypFk6KHmmJMU/f7N",
+	"y9T3/ebdh+NP7k6E8Z8nvkcZ9u+IfvLcETj1SBHglzv4xaNoDn/JUBhxQrPfzaopy67k0ZMyclWqRoMx",
+	"DiAoKXOfQGhhot0nfnZz3LjQvCQP6KB99FpffauBBH+r5wzHvnSnIUiMgvkgTxHkVYi4BOOieJDEtR9/",
+	"778pO1itEPXsYypayHsDgjPMapQx2QLGgls9+QAeVSHKyNNXawUpfBdZxmtq9NvoaQNJrtW+YlLlTCqg",
+	"Ff1GNBhGv0iFshDsQYrTE4lSoT9HM14TG1BDKJaRpoX/Q6UIrqaEIWfqUcGW52Jtcu6a/v325nnmZPXb",
+	"m6/o/5//4thmVRy5PiCPJF4cShu0Yv2XN187ttUlpq+zVe1xWgJeypcBH+W5O3NpDmu08N/d3tw+h5pZ",
+	"Nb1l4KhanfbSij76qPs0/O7WtQ7lGLqtbnFKBkAdEFJiNsXCvv9G9EpjX6LWjSil2AZET148SKxX8mij",
+	"gkdcwEJ70mCRKRYgaaF2INgZG6oT6M6wwxgBfRWgsb2NGjEDKlRsuvTvlbxLF+CNL6t39Q3wxQCDFDVU",
+	"tT0Zw0rXTs7w0ndP35xNOzjl34h4/OCXqAfO9plh7qo8lSWKV23VRQhIoUJoSEch769FofW1GjEIVAn0",
+	"jZUQbwKCeI9YwJmSdDD8KOwL3+Yao3z4+Gl4Py8KLYxhgFZMBbR46xKqNXiVwEKNwClFgyFcJu12eCMq",
+	"cfpPWeSP8kH48HVcE0GI+aVTmoaTryoRLNqVgrSm3sHKWujP3U74oirRA35rteDHN77Z5P2x4oP9HPSi",
+	"zwx8usCAi3OisWJXyE8DSRmRPAyWTxLofXyqS0Vb7OaD2E5QpckI/SD0Z0ZUEONQWXOPhmD445np1HMZ",
+	"LWaw8SBlf4ZYtgl3l3oQBH+1mAnP2/AuuNYsZvnV2OfzVlDVtsdtupsDQcO1OL64/Vh1ay9r0+oEdJGR",
+	"p9Vw5QFeFMC4ept9nGBdx9WndEm4/iN0DCS2g+BBtyI3zYzA7gWmU1HtYJ+mFsKocu91zve8yp+M3Ptz",
+	"YepBdEt3oJMWCL1QO3fP3KtdBFuoKLftnvtgloRgoQW34ju1+0Qk/Z2iAiyz6Pn5U46bevPdlrUBHgdR",
+	"P8V9+aYoUHu+h5iFjPEdujYhghaEJwh5EBVknPdO5/NfMWfs46Wr4Y/oE92M79Tub6DyJffsKTbJ9ZMB",
+	"Z0ALA0Af0D8Egzv4qK3xRnaUBPrO9tjgbRMguoJsRzbfR6geks3/U6j+9n8s1eM+hjAkQOsMdqR7psW2",
+	"MZ4vfXX7J4xA8gISZvxjZRCKNIneis8hjgN52LVkkBAkc6WLF673T0QH0Pdvxf8m7nOHGpwm+wTUgPvJ",
+	"eDf3jZI7t0LYexDcAEjPg8bLApOTiRbamroJStgqLXKOZ5lilD/4Np/wnoUxEtsb5vk0/pnW++i0QfJI",
+	"OtYJENOyYmAqAuuC5ie2EfZEJ3rdhYlvvgcEvrD3LwNm8MXoKK8Av/rhSwj+5FBouXbEAsvMGHkiIXDq",
+	"n41AGGKMnFLbi3FT04FST0cGfrkJKvAb9jRE4C2nsGOIZ8aJ2Q53D1gq4pm0aVAhBhQFV5Awm8pqeTwi",
+	"WNdT0griOJkJgeYVtbpGh+98/kSCyTPDaNrZELAomGr+oRpdYVWxp32L3lqu7SuPfvUp3iLsfKlY8m88",
+	"hG/FDuo14SE8wWtBp/n5r/gfXsIuRCkwy79/BN9XRecAftOt+B7Acv1GOGGYCM/R49mXl2LgG7uWFLPJ",
+	"hkQxk7e8u8GfW00JK59+Upflunf6/IluUsAU/I+8RiSFQaqFPrMWueaZATnh01wsPPfPf7X6PHXP3ku7",
+	"d3KKP6DfdLfe8QPGwUOljjPDypSiYJszO0pj+eHfc8OyX2NR4ribF+WdKXij1N0FUeHzX3NViIt2h7dU",
+	"sXdCpAO/ESBkC/5ASbodLNNRQYeYZNcrRz8U6FrM5NHQWEO+rcESQn7btGaq6oEykSO+1Byos+Ekhhi0",
+	"LZbApcJyn1T49AeTipDkssRSY7lPfXvkVfm56vQafPpkwgEV/5QIxMbUnEK5/Zf2MfcpckcI1v66G9Km",
+	"ac+5J5+Td/nCdfkGW4xWGKO1utE1wiFcN/nX9P2npTNaUYLMrFJO49j00oUebQH//8i73t7GbeT9VYjg",
+	"B2wLKD+3h+4B17zaJrvbvbS7wSZtgTvsHWiLtljLpEFK8fmMfPcDZ4aU7EiyYlPxbvvm4utKosQ/w+HM",
+	"M88jJxk8GTiQq4OP4Wou0vpks0vgF52ClnQamM7cHPyCp9ky01iC/Dm+f7vXxVMQuRvI64JnnySqCi2D",
+	"uGBb6qiuEgoihTGOpGBroXYLdJNDA8TjgmK2ismCUkEExNtmAr1gO8yKbT7d1gS0mRCdQTbQnYOL+iWg",
+	"J/Z+u78Dh9lYKm4aeM27QyrJWSa4jzBcYmPnV9IutZWe8KE9JvQQB9xAL1OjcuaWXd7++oVZHl2cK6SX",
+	"OTikUTbMkve6eA/Mq0MYA3r4oUnyd6ECnSg13QYSSrx5wYjs6shJcqVDG7hFQdzd/QI4PaKwWtYjsnPG",
+	"HpRbUXwg2s8hhgWe/WF65LgEHuAXNhZCB3ueK3wuhFDVVtXodueTqe2MX974a4bceXwbLeYwvGe8EKh/",
+	"ZEJ0UMV2IXjEGLFvabShX/sCBx8B0Up9ctZ/Ps20igHMuILXqm3EbiHPtE6pTqalmp6BKH6eR94Vqj47",
+	"MjzQYilepWnV030OM3zV+SKeWO6nN2fJ2Uf3Pz/96H792Cib10TFBXQomPbqFU5A/t1+2VJkZvrU1yrq",
+	"SSGa8XS9/JpndF1pCLvtB6WCZTRcwLUQy22xdyD6TNjfb16/TdjN+7fOAv8mxjcJK5cG0TEKgQKgxKjW",
+	"GLIBAF/iXd5ZKaxlAQ1o0heWTbRRwtgL958BsfXtN+znH+Bp332DNCU66Pa3mfsclWNbTT3KkHQHwJro",
+	"qqZCpFTDIzjQKTZN1CCK98hjrbjthzzhw+e1zZCcx4gd3WnkIjO6LEBfzcgF0dd4ORQiEMKTPiKFayAh",
+	"RAUpvAU0EBOWiTxlmV7VAgKx9yjAbJ/7+dGROYJKBZonJwRpVSso1si9psynexymoohwETNRIbcwUEp0",
+	"u1/je6zh+afCa/UZUOj2SOOJWdZCs7HxOSB0/Igq03kxF2HEX4Th9rpFtQFvXjJ4fafr/JEu2QcTCa0B",
+	"osj22/YflYs+KZkw40tPjjsGcaDiHLJDGPgGjA1AAi58BIbAGFgQyNztvd5ypnnuywe7XvDT4AUyrYcL",
+	"P5AxCVpoMtUTAn6IAeOMMs1sLbhJMMkwXsPf2IY9gEsHQhXeBmGzQQoF8OmfLbIw5N0CbXM8cGEgJz46",
+	"je3nwGhTCUz1ylzXB/f0W33cfq4nxD3NSUNS/ILAUdtgFDYuC686E0qcoh57a1JgQ2TFG6fEaCwUosjb",
+	"NrQf4IKDSPDgzhjhGz9YWGrnBZFtEtDZUCl7L1LPE1mrQnxUnPrlj9mESFrbS41MemDxoEljVrWh4hly",
+	"lWXEshKWHqB7l7kzasjt/ZmOTEsQ6cNSqNDRA8DruUlv+ExEA2JFGttaUShsWUs+C5LDeqVoiXJmxcSI",
+	"wleKIrDXmV9ZAHXzk/atEW16ewpHL+mqY+tG92brPihkFC4gTAr2Bt/Qbdz3wvCcgXrBRFRMtUg4Eqd4",
+	"X6FcjF4Iqtir0ZzUdsyWMtKwuVKPXNSA1EzpFdSU2jlmjv4I5tIzJ20+V/PS6GvfiTx/jW8+jIWBh4MO",
+	"ViwTE23DT2nbzvhyKZRI3f4d9o0XluUadw8wOgaAxBV7Na5M0A61O8tBpaHoFTCkKzkRfT1qkOXbh/r/",
+	"FS8a2nm2KIzT6D7Te8bLmlFa0fU1Pvtx+qzie0CwlBGkZWlJ6d0e53u1LHdQOh1ttOo+2XBZvNc/6/55",
+	"NdRmrTn5Mc4dmKZFuAuJV6AkHMulje2WanWwVaryRY1uj+vNN9pc8aEQ6JUA4xGZdtTAjbDZGlkI0Cb0",
+	"kTOM2Ln5gagHJHrWymsahBM7HtfnQiwx61+UpsYWQKS8raakFHtpuFEUaGbZCtQsgE4eBLlZkYEyVCMG",
+	"WHADx7nebNxJR8OYuto+na14Wy5IL4XqzgQlTVLaC67WAX3NIAGAp4up0aporaSbWkBw1b5TKrkokQ3t",
+	"saxBa8uUe7tgf3nZL/zppSy2ehhbBmrH8B7fNrzHkDHRq1JU2/3211654Ryvq0r1KAihnWcmqOKrldsW",
+	"doqiSzECSq8uQ34rBPCHpL3s+F0m1kBLYLlMYxpzEmLz4i2+1pt8b1PmAjmXUrYCsS4oV/UfKv7jJeEa",
+	"l/5r+OcfkFZzz/KneGSOmrlNMzHI9T7NH33CBPyvXEbBPi75ZM5nIqmy9aQLe3o05Ot7YdYEM1VbyBc3",
+	"BPTi7p+ceWP4/ZZ9xdkbI6E8IRfWsjs+LnNu2BUvOLuhm4Bv+R/vbr6+YIQFr0Y0zJgZLwQJlrftFm/p",
+	"kkN8dn9vnIWBwAZIboSzqOfY8bI57kQqJ6SsXoWJSOh697tHG7rPB7Cb8Drbzk91w0BHs1fAdEVqPEPC",
+	"DS22FO2AFm+w8cWIDgsHsBq6TJe20735ES445Avwzlh1GKlwMzGE+eG9q5CNVDufNEJ6302HZswNl870",
+	"XHpc81CwllozbQIUOhUJYPgwEuVOaM5lLYRiXp4pxiHRtYNbYS4KNIrYrUyqC5Su1Ni9Cz7JpBKPWJyw",
+	"b2ksRhv80TdfdSWai5J2Ut8NVHZpCGPaFxDGtGyL3Q7YDXXCrHTdB6lc/C7LV3XiO3uBXPm6LL5nbmm2",
+	"7MZGKLE6CAn1PEviJwHnGz923mXCs73wmRRJ+Ra3HyLjXyPDQoNZDuN6vFVuZj56zxciTIdBqI/g4XHr",
+	"o2ONnoeC4/B5HiLi61IpswAt1ax081rWXO9KpLjNWr9TUCo8oDnDFm6MnrmF12TRkMrfkOpxLGkAyEnA",
+	"TK47crKDoPOOz8W7vYBJn+lwFlDkVtCqAWNYGIlakw0mgvp5n4X4Q8F4aXa1lZ9Jy5RYYbA3wrjfwjLg",
+	"hcft0qBDI0kVvNGGpXI6FQbzI0AFyecioRyWColnuI0E/2WBtRc7YeS57Fxd17I4yBO6jtIfd1Ut+1wW",
+	"VcKcJBS17/YWRzhNr2XxrhCLgSwuPT2uyY3Tc8iKuJRiAmeduTyMBGwui9FGFmLRr0Kk3t0nmjEYzKYP",
+	"Lwt/0IMOqKVb4CAP2UfSwDukOh4Gv6PmC1O+f9o5SByFu9PwYG7Crck4ooO67ZqVv6hUX8viFi899bSs",
+	"VP7xfQDsddysa4Zv4+NPvxhJBdNm3ECiNKHRxR9mJgDEa8RUQino76UtmNIrBLsTmG2M3FSqrnvUg+Os",
+	"m+AsIq1XW8z6DgabSM1I0Rs4UArDJSaNU76Oxtzw2uuMB21OXTF61XpOWngYT7vkVnkKXzUQG5q0xUkg",
+	"/67hNi4BGC1piyrCi+G+SLoE+Gw99bFE58hgjgpJrA0AAIxesfHa/engDsAR3Lg/+/ZkZ3S87PHZwB0L",
+	"bbScjCBRBZ9rizixXGdNa5s7hLxXtZ6mAoIEULFT5y671vWUqpsasEkQRukXKaCuHwa358fsT7z4YEz4",
+	"PAoxLsyU6kQFrUy4AjvsmqifjggUd/EU/5iC+Z1b0c/+mkM24nBzJFNEBmiFZZJ52oaWySgCAfDBjFuS",
+	"lNj97hPnP5ojbW6eYQbgdihKHJ9j4cpGc7ojDnWII3BFYVBStSPduRpARBirVUI7Uudx+lao9JVbDqee",
+	"yBgK9gm7mcatAPCsgUbETdkplzmFf8sWCOOQlBz0xScxtz7712JtF/6fjzewIs+DeCEC6sPu+iRLioap",
+	"y45iznFIR4ZaaOk0esMIdH5og8drCIC3OR1HQ6M+bXftaAN/+wVyqnXxrEQfGL0hrphdDw+PhcGPTAJS",
+	"nNrunDeDT5uumjFKQEdIa1PPhNJk1xuwhUsT4K8hSgoxFFIO7ufa+hkyjG97LcRycA6kk5jb55sBaVqt",
+	"D1/MAhmIFIpYPNpLiSPibE/hYLp2h9Nn4GG6xkNwaxYmEn1KOK76PgCMnnt4Ai7xopxkzGjUpV9T1iWw",
+	"+z/uwtEm4zZ76NGT+ztRLvhMjH5filkcUFtotw5h45NMnF9qVRidDw5eexVe4mEfnnBKMUHsjaTJeLme",
+	"7jRcS14Uwrgb//XPb87/xs+nnzZ//e7h/8760CBB7M6dH1vTo3bB83xPftTPD5BoGU14nts9qmy5HViW",
+	"LW91ePD1Yhw8QTWlYuOz4l4olvK1hToZIpUBO1Wry3BHzwtaXHrr0OKOqwZI/Ho6T1OjF0+lpPqjo72/",
+	"3Y/23p6tbrxCOUsrwYi79KoV7RmHPcO30VaiHwdDyEDmh3DTIKmE8SkUJqnJslfT+QXLNU8pBF+wXAJ6",
+	"r6fvdXxRzPZ4TUEnu2Wo3kiVflB3IhfLDCHaA0o2ueHSM9tBqWAjIvrRG1YElMD/R6SWxNcb3GcA/4Pf",
+	"/NRTWPtA9T2V4SCh0z7awN/+QTR/+XCOOpTxDeSow7NP4qjjV3XVJm4t8sgkqLi7JVB/UVUsguNufcRu",
+	"LPyxTfraZ6KEmgg2NkC6DukpdO5DEGHPtBoZsRS8eO7Z1ZJgdK8y5ATDFk4yw7BpkXZsTt4MuWOFG/tV",
+	"tnYbeSz2x8JP5ReWEsIUhMt0aTAMl5BQvtXoVwAf8oWPGijnVYwFkm75FAGcGi2ui93ZRqWiXX7Bb3TJ",
+	"gD1PTbQn5LUVwZWM49Z21FqGPPy0zPOkVgAO4P2dumTyeilyfS/YlOe5UFCq/Kizndvb1dPazKWa/YYE",
+	"bE8P1Nfvj8MHQayc0rKVNvMqvwSHacy9BdIcFnR/2gFVu184QJVvvQ8ipXfi9ithq47CU1lRMbG1ixDR",
+	"NYd8crg5KhJ0kmk5EfVA51TnuV5Zkuf00c6mCXRTbn/REMKz8HbRpk3EPqQ5UzzqytqUyIRwfgP87Van",
+	"OoEGRY7AiBOXXL4KYIXL218TNNp6KRQUanFml0bwFDoQZqgpVUh3oSXsdx60oYP3EXunUNRz78k95uBW",
+	"aZ8tCxCFTx2HEZt7KGXreOMVB01huPVa6ZWKJssrJ/P6RMb3Z4UpcyqP02XhxUQp6W3ZQnBbQkXQ9nf7",
+	"cG07Js4dl59Ep/XFFDi4r4ITeht6K+dmVpWITPxPIg9PtkrVKlbw0PVijWCTKbZxfPJf6zk5XF6HJ9Cd",
+	"N7Kcez/MObXO434iXznNELemycVtR03W1sgAzKPw8JOcabDp59ZhwlaJk8YWbsX302SqeBXd7LNVFC8D",
+	"+uBWaCUNNRxxzmU7L/0dn4tbd9E71WkVh8/dREzBuD6yj3sc42m1OnnnSBqOq8pmcmmrOGgqFlrZAnvq",
+	"Ubdu4IH74AdvtJl9RpuNx+0viJ175beSSVkApGqVyVwQHWsFX/SEnz13euqY4YJ5n6Fhes5RhLAIqhY+",
+	"nuGP7MOjMqk9yKVSpbp9X3gr70UAYMfv/F9Uqo/mowrCGfClsYKeQGVMqOylERYK1ufArwk2g2gNoCIG",
+	"S/6xT30R/Gjjf/17LtYPo7QU/y8n7U6q258u6Y6+BxN/eQyjHB4WicWn9Ew+zq74D2NffXxzyV6+/O7l",
+	"1wnyBq8U5Jy0AYb8cuxeayxYofcm1TF3BUSoS24C1ooIBpqT7PUhOToN4jZtN8omhRHeM7KtrMG7o5oV",
+	"izwS708UjKSHbTnvGGhpLTHTIpV3pldeQhn+VaXBRRG5FQMNI/b5cUPovhIIXPG1SpOffX82Onv49PC/",
+	"AAAA//8=",
 }
 
 // decodeSpec returns the embedded OpenAPI spec as raw JSON bytes,

@@ -110,6 +110,22 @@ func (l Log) Fold() State {
 	return s
 }
 
+// groundByNone tells whether something is told to be ground while a clipper was in the hand.
+func (l Log) groundByNone() bool {
+	gone := l.gone()
+	var tool kit.Tool
+	for _, e := range l {
+		switch {
+		case gone.counts(e):
+		case e.Kind == Started || e.Kind == Took:
+			tool = e.Tool
+		case (e.Kind == Touched || e.Kind == Rounded) && tool.Work() == kit.Clipping:
+			return true
+		}
+	}
+	return false
+}
+
 func (s *State) take(e Event) {
 	switch e.Kind {
 	case Started:

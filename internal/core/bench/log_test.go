@@ -173,6 +173,18 @@ func TestANailThatWasClippedIsGroundAtTheSameSitting(t *testing.T) {
 	assert.Contains(t, now.CardOf("Moss", today, nil, 5, nil).Done, "2 nails trimmed and ground round")
 }
 
+// A tool that has ground something stays taken up, or its touches would be a clipper's.
+func TestAToolThatGroundIsNotUndoneBeforeItsTouches(t *testing.T) {
+	b := newBench(t)
+	took := b.tell(Event{Kind: Took, Tool: kit.GrinderBand})
+	touch := b.tell(Event{Kind: Touched, Nail: of("LH3"), MM: 0.2})
+	_, _, err := b.added(b.log, b.next(Event{Kind: Undone, Of: took}))
+	assert.ErrorContains(t, err, "undo what it ground first")
+	b.tell(Event{Kind: Undone, Of: touch})
+	b.tell(Event{Kind: Undone, Of: took})
+	assert.NotEqual(t, kit.GrinderBand, b.log.Fold().Tool)
+}
+
 // Whatever is told: telling it twice changes nothing, and replaying comes to the same as living it.
 func TestReplayEqualsLive(t *testing.T) {
 	rapid.Check(t, func(t *rapid.T) {

@@ -210,6 +210,9 @@ func (t *Telling) check(e Event) error {
 		if at <= 0 || l[at].Kind == Undone {
 			return refuse("of must be the id of an event after the start that is not itself an undoing, or of a press")
 		}
+		if l[at].Kind == Took && append(slices.Clone(l), e).groundByNone() {
+			return refuse("of must not be the tool that ground since: undo what it ground first")
+		}
 	case Noted:
 		if len([]rune(e.Note)) > mostNote {
 			return refuse("note must have at most %d letters", mostNote)

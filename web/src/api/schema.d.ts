@@ -1140,6 +1140,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/round/waiting": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Who waits for a place on a day that is full, the first come first, and the places that have fallen free */
+        get: operations["getWaiting"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/round/calls": {
         parameters: {
             query?: {
@@ -1233,6 +1250,44 @@ export interface paths {
         get: operations["getDogVisits"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dogs/{dog_id}/waits/{on}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                dog_id: components["parameters"]["DogId"];
+                on: components["schemas"]["Date"];
+            };
+            cookie?: never;
+        };
+        get?: never;
+        /** Write down that a dog waits for a place on a day; the same again keeps its turn */
+        put: operations["waitForDay"];
+        post?: never;
+        /** Take a dog off a day's waiting list */
+        delete: operations["waitNoMore"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/undo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Give back what a press took away within the last minute */
+        post: operations["giveBack"];
         delete?: never;
         options?: never;
         head?: never;
@@ -3563,6 +3618,29 @@ export interface components {
             minutes: number;
             reasons: string[];
         };
+        WaitInput: {
+            /** @description of the call */
+            note?: string;
+        };
+        WaitingList: {
+            waiting: components["schemas"]["WaitingDog"][];
+        };
+        WaitingDog: {
+            dog: components["schemas"]["RoundDog"];
+            on: components["schemas"]["Date"];
+            /**
+             * Format: date-time
+             * @description when it was written down
+             */
+            told_at: string;
+            note: string;
+            place?: components["schemas"]["Offer"];
+        };
+        UndoInput: {
+            /** @enum {string} */
+            what: "sitting" | "try" | "ladder" | "quick_plan" | "kit_item" | "owner" | "slices";
+            id: components["schemas"]["Id"];
+        };
         /** @description What is free of a day, with the dogs that would gain most by it */
         RoundGap: {
             from: components["schemas"]["ClockTime"];
@@ -3604,6 +3682,8 @@ export interface components {
             open: boolean;
             hours?: components["schemas"]["WorkingHours"];
             visits: components["schemas"]["Visit"][];
+            /** @description what the visits to come ask of people, in words: somebody to hold, hard dogs */
+            asks: string[];
             /** @description what would ease it where somebody waits, the best first; nothing of it happens by itself */
             ways: components["schemas"]["RoundWay"][];
             gaps: components["schemas"]["RoundGap"][];
@@ -5787,6 +5867,27 @@ export interface operations {
             default: components["responses"]["Problem"];
         };
     };
+    getWaiting: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Those who wait */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WaitingList"];
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
     getCalls: {
         parameters: {
             query?: {
@@ -5910,6 +6011,77 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["DogVisits"];
                 };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    waitForDay: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                dog_id: components["parameters"]["DogId"];
+                on: components["schemas"]["Date"];
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WaitInput"];
+            };
+        };
+        responses: {
+            /** @description It waits */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    waitNoMore: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                dog_id: components["parameters"]["DogId"];
+                on: components["schemas"]["Date"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description It waits no more */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    giveBack: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["UndoInput"];
+            };
+        };
+        responses: {
+            /** @description It is there again */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             default: components["responses"]["Problem"];
         };

@@ -1,0 +1,57 @@
+package store
+
+import (
+	"context"
+	"time"
+
+	"github.com/google/uuid"
+	"github.com/jmoiron/sqlx"
+
+	"fribbet/internal/core/undo"
+)
+
+// goneIn is where the book notes that something was taken away: table and column, by what it is.
+var goneIn = map[undo.What][2]string{
+	undo.Try: {"tries", "withdrawn_at"}, undo.Ladder: {"ladders", "ended_at"}, undo.QuickPlan: {"plans", "ended_at"},
+	undo.KitItem: {"kit_items", "removed_at"}, undo.Owner: {"owners", "removed_at"}, undo.Slices: {"sticks", "withdrawn_at"},
+}
+
+// alone is what must not be there for one to come back: another that is open in its place.
+var alone = map[undo.What]string{
+	undo.QuickPlan: ` AND NOT EXISTS (SELECT 1 FROM plans o WHERE o.dog_id = plans.dog_id AND o.id <> plans.id AND o.ended_at IS NULL)`,
+}
+
+// GiveBack gives back what was taken away since a moment. What is there changes nothing; ErrNotFound: it was taken away
+// before that, never was, or another has its place.
+func (s *Store) GiveBack(ctx context.Context, what undo.What, id uuid.UUID, since time.Time) error {
+	return s.write(ctx, func(tx *sqlx.Tx) error {
+		if what == undo.Sitting {
+			return giveSittingBack(ctx, tx, id, since)
+		}
+		table, column := goneIn[what][0], goneIn[what][1]
+		return mustTouch(tx.ExecContext(ctx, `UPDATE `+table+` SET `+column+` = NULL WHERE id = ?1 AND coalesce(`+column+`, ?2) >= ?2`+alone[what], id, instant(since)))
+	})
+}
+
+// giveSittingBack lets a sitting count again, with what it asked of the kit.
+func giveSittingBack(ctx context.Context, tx *sqlx.Tx, id uuid.UUID, since time.Time) error {
+	var rows []stintRow
+	if err := tx.SelectContext(ctx, &rows, `
+		SELECT sitting_id, item_id, cuts, seconds, untimed, took_force, ground, ground_weight, ground_sum, '' AS on_date, '' AS recorded_at
+		FROM stints WHERE sitting_id = (SELECT id FROM sittings WHERE id = ? AND withdrawn_at >= ?)`, id, instant(since)); err != nil {
+		return err
+	}
+	if len(rows) > 0 { // written anew they are added to what the kit has done
+		if _, err := tx.ExecContext(ctx, `DELETE FROM stints WHERE sitting_id = ?`, id); err != nil {
+			return err
+		}
+	}
+	const back = ` SET withdrawn_at = NULL WHERE coalesce(withdrawn_at, ?2) >= ?2 AND `
+	if _, err := tx.ExecContext(ctx, `UPDATE sittings`+back+`id = ?1`, id, instant(since)); err != nil {
+		return err
+	}
+	if err := mustTouch(tx.ExecContext(ctx, `UPDATE logs`+back+`sitting_id = ?1`, id, instant(since))); err != nil {
+		return err
+	}
+	return insertStints(ctx, tx, rows)
+}
