@@ -1,6 +1,7 @@
 package store
 
 import (
+	"cmp"
 	"context"
 	"time"
 
@@ -16,9 +17,10 @@ var goneIn = map[undo.What][2]string{
 	undo.KitItem: {"kit_items", "removed_at"}, undo.Owner: {"owners", "removed_at"}, undo.Slices: {"sticks", "withdrawn_at"},
 }
 
-// alone is what must not be there for one to come back: another that is open in its place.
-var alone = map[undo.What]string{
-	undo.QuickPlan: ` AND NOT EXISTS (SELECT 1 FROM plans o WHERE o.dog_id = plans.dog_id AND o.id <> plans.id AND o.ended_at IS NULL)`,
+// which is the row that an id means, where it is not the row's own: of a plan it is the dog's, whose last comes back,
+// unless another is on.
+var which = map[undo.What]string{
+	undo.QuickPlan: `id = (SELECT id FROM plans WHERE dog_id = ?1 ORDER BY ended_at IS NULL DESC, ended_at DESC LIMIT 1)`,
 }
 
 // GiveBack gives back what was taken away since a moment. What is there changes nothing; ErrNotFound: it was taken away
@@ -29,7 +31,8 @@ func (s *Store) GiveBack(ctx context.Context, what undo.What, id uuid.UUID, sinc
 			return giveSittingBack(ctx, tx, id, since)
 		}
 		table, column := goneIn[what][0], goneIn[what][1]
-		return mustTouch(tx.ExecContext(ctx, `UPDATE `+table+` SET `+column+` = NULL WHERE id = ?1 AND coalesce(`+column+`, ?2) >= ?2`+alone[what], id, instant(since)))
+		row := cmp.Or(which[what], `id = ?1`)
+		return mustTouch(tx.ExecContext(ctx, `UPDATE `+table+` SET `+column+` = NULL WHERE `+row+` AND coalesce(`+column+`, ?2) >= ?2`, id, instant(since)))
 	})
 }
 

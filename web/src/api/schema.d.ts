@@ -3639,6 +3639,7 @@ export interface components {
         UndoInput: {
             /** @enum {string} */
             what: "sitting" | "try" | "ladder" | "quick_plan" | "kit_item" | "owner" | "slices";
+            /** @description its own; of a plan to bring quicks back, the dog's */
             id: components["schemas"]["Id"];
         };
         /** @description What is free of a day, with the dogs that would gain most by it */
