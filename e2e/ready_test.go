@@ -122,8 +122,9 @@ func TestTheKitIsCountedAndServed(t *testing.T) {
 	p.sees("of 20 cuts")
 	p.press("button", "^Edit")
 	p.press("button", "Take it out")
-	p.press("button", "Yes, it is gone")
 	p.sees("Nothing in the kit yet")
+	p.press(".undo-bar button", "Undo")
+	p.sees("of 20 cuts")
 }
 
 func TestALadderByKeysAlone(t *testing.T) {
@@ -156,8 +157,9 @@ func TestALadderByKeysAlone(t *testing.T) {
 	p.sees("Through about")
 	p.press("a", "^Train")
 	p.press("button", "End this ladder")
-	p.press("button", "Yes, end it")
 	p.sees("is on no ladder")
+	p.press(".undo-bar button", "Undo")
+	p.sees("Step 1 of 13")
 }
 
 // One paw on the ladder, the other three trimmed.

@@ -3,6 +3,7 @@ package e2e
 import (
 	"os"
 	"path/filepath"
+	"slices"
 	"testing"
 	"time"
 
@@ -15,11 +16,13 @@ import (
 
 // roundDay is what the interface answers of a day.
 type roundDay struct {
-	Visits []struct {
-		Start, Ends     int
-		State, Standing string
-		Dog             struct{ Name string }
-	}
+	Visits []roundVisit
+}
+
+type roundVisit struct {
+	Start, Ends     int
+	State, Standing string
+	Dog             struct{ Name string }
 }
 
 // visit is one dog's that day.
@@ -69,10 +72,57 @@ func TestTheRound(t *testing.T) {
 	many := len(today().Visits)
 	p.press(".gap button", "Windlass")
 	require.Eventually(t, func() bool { return len(today().Visits) == many+1 }, patience, 100*time.Millisecond)
+	p.press("button", "It does not come")
 	p.press("button", "Missed")
 	require.Eventually(t, func() bool { _, state := today().visit(t, "Teasel"); return state == "missed" }, patience, 100*time.Millisecond)
 	p.sees("Gave its place back")
 	p.sees("Get Nettle ready")
+}
+
+// A visit is dragged onto another day at its hour, and one press puts it back; by keys as well.
+func TestAVisitGoesToAnotherDay(t *testing.T) {
+	program := start(t, "demo", "--today", day+"T10:00", "--listen", anywhere)
+	tuesday, thursday := day, "2026-11-26"
+	on := func(day string) bool {
+		var d roundDay
+		program.get("/api/round/days/"+day, &d)
+		return slices.ContainsFunc(d.Visits, func(v roundVisit) bool { return v.Dog.Name == "Bobbin" })
+	}
+	p := tab(t, browser(t), program.address+"/round")
+	at, to := p.find(".visit", "Bobbin").MustShape().Box(), p.find(".week [data-day='"+thursday+"']", "").MustShape().Box()
+	mouse := p.Mouse
+	p.require(mouse.MoveTo(proto.Point{X: at.X + 60, Y: at.Y + 8}), "to Bobbin")
+	p.require(mouse.Down(proto.InputMouseButtonLeft, 1), "taken")
+	p.require(mouse.MoveLinear(proto.Point{X: to.X + 20, Y: to.Y + 20}, 6), "onto Thursday")
+	p.sees("to Thu 26 Nov")
+	p.require(mouse.Up(proto.InputMouseButtonLeft, 1), "dropped")
+	p.sees("Bobbin comes Thu 26 Nov")
+	assert.True(t, on(thursday))
+	p.press(".undo-bar button", "Undo")
+	require.Eventually(t, func() bool { return on(tuesday) && !on(thursday) }, patience, 100*time.Millisecond)
+	p.require(p.find(".visit", "Bobbin").Focus(), "Bobbin chosen")
+	p.require(p.Keyboard.Type(input.ArrowRight, input.ArrowRight, input.Enter), "two days later")
+	require.Eventually(t, func() bool { return on(thursday) }, patience, 100*time.Millisecond)
+}
+
+// Today in one place: who is next, what the day asks, who waits for a place, whom to call.
+func TestTodayInOnePlace(t *testing.T) {
+	program := start(t, "demo", "--today", day+"T10:00", "--listen", anywhere)
+	p := tab(t, browser(t), program.address)
+	p.sees("Search a dog")
+	p.keys("gn")
+	p.sees("Get Teasel ready")
+	p.sees("The day asks")
+	p.sees("when you are tired: Nettle")
+	p.sees("the green handles")
+	p.sees("Waiting for a place")
+	p.find("a", "All [0-9]+, with places to offer")
+	p.press("button", "is free: book it")
+	p.require(p.Timeout(patience).Wait(rod.Eval(`() => !document.querySelector('.waiting')`)), "nobody waits")
+	p.sees("Barge")
+	p.size(390, 844)
+	p.sees("Get Teasel ready")
+	assert.LessOrEqual(t, p.MustEval(`() => document.documentElement.scrollWidth`).Int(), 390)
 }
 
 // On the telephone: whom to call, a place agreed in one press, one that is not asked again yet; the next visit where

@@ -33,9 +33,10 @@ func TestSomebodyRings(t *testing.T) {
 	p.sees("Pennant comes Thu 4 Feb 2027 at 10:00")
 	assert.NotContains(t, p.MustElement(".coming").MustText(), "Dec 2026", "moved, not called off and given anew")
 
+	p.press("button", "It does not come")
 	p.press("button", "The owner called off")
 	p.sees("Thu 4 Feb 2027, 10:00, called off")
-	p.press("button", "^Undo$")
+	p.press(".undo-bar button", "Undo")
 	p.sees("Thu 4 Feb 2027, 10:00, agreed")
 	p.press("summary", "Again and again")
 	p.press("button", "^From Thu 4 Feb")

@@ -27,7 +27,7 @@ func (h handlers) TellOwner(ctx context.Context, r contract.TellOwnerRequestObje
 }
 
 func (h handlers) ReadAnswerSo(ctx context.Context, r contract.ReadAnswerSoRequestObject) (contract.ReadAnswerSoResponseObject, error) {
-	answer := round.Answer{Place: orZero(r.Body.Place), No: orZero(r.Body.No), Stop: orZero(r.Body.Stop)}
+	answer := round.Answer{Place: orZero(r.Body.Place), No: orZero(r.Body.No), Stop: orZero(r.Body.Stop), Seen: orZero(r.Body.Seen)}
 	if err := h.book.ReadSo(ctx, r.MessageId, answer); err != nil {
 		return nil, err
 	}

@@ -99,11 +99,11 @@ func (b *Book) Calls(ctx context.Context, from date.Date, offset, limit int) (ou
 	return out, nil
 }
 
-// NotNow says not to call for a dog for some weeks.
+// NotNow says not to call for a dog for some weeks; 0: to call for it again.
 func (b *Book) NotNow(ctx context.Context, dogID uuid.UUID, weeks int) error {
 	const most = 52
-	if weeks < 1 || weeks > most {
-		return fault.Fields{{Name: "weeks", Value: fmt.Sprint(weeks), Want: fmt.Sprintf("must be from 1 to %d weeks", most)}}
+	if weeks < 0 || weeks > most {
+		return fault.Fields{{Name: "weeks", Value: fmt.Sprint(weeks), Want: fmt.Sprintf("must be from 0, to call again, to %d weeks", most)}}
 	}
 	return b.store.NotNow(ctx, dogID, b.Today().AddDays(7*weeks))
 }

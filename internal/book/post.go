@@ -205,6 +205,9 @@ func (b *Book) meant(ctx context.Context, m *store.Message, answer round.Answer,
 	switch {
 	case answer.Stop:
 		return b.stopSending(ctx, m)
+	case answer.Seen:
+		m.Said = "read, and seen to by hand"
+		return nil
 	case answer.No:
 		m.Said = fmt.Sprintf("not now: asked again in %d weeks", round.RefusedWeeks)
 		return b.NotNow(ctx, m.DogID, round.RefusedWeeks)
@@ -234,7 +237,7 @@ func (b *Book) ReadSo(ctx context.Context, id uuid.UUID, answer round.Answer) er
 		f.Add("place", answer.Place, fmt.Sprintf("must be a place that it offers, from 1 to %d", len(m.Places)))
 	}
 	if answer == (round.Answer{}) {
-		f.Add("place", "nothing", "must be a place, no, or stop")
+		f.Add("place", "nothing", "must be a place, no, stop or seen")
 	}
 	if err := f.Err(); err != nil {
 		return err

@@ -90,7 +90,7 @@ func fillRound(ctx context.Context, b *book.Book, dogs map[string]uuid.UUID) err
 			return err
 		}
 	}
-	return nil
+	return b.Wait(ctx, dogs["Barge"], b.Today(), "Rings again at four.")
 }
 
 // demoWeek is Tuesday to Saturday in the cabin; today is worked round the hour at which the demonstration begins,

@@ -9,6 +9,7 @@ import { onOpened, opening } from './local/opening'
 import { seen } from './local/seen'
 import AppIcon from './parts/AppIcon.vue'
 import OpeningBook from './parts/OpeningBook.vue'
+import UndoBar from './parts/UndoBar.vue'
 import WaitingLine from './parts/WaitingLine.vue'
 import RankPatterns from './rank/RankPatterns.vue'
 
@@ -41,7 +42,8 @@ useGlobalKeys(router, () => (helpOpen.value = true))
       <RouterLink to="/" class="mark"><img src="/mark.svg" alt="" />Fribbet</RouterLink>
       <nav aria-label="Screens">
         <RouterLink to="/" class="place"><AppIcon name="due" />Due</RouterLink>
-        <RouterLink v-if="groomer" to="/round" class="place"><AppIcon name="round" />Round</RouterLink>
+        <RouterLink v-if="groomer" to="/today" class="place"><AppIcon name="today" />Today</RouterLink>
+        <RouterLink v-if="groomer" to="/round" class="place wide-only"><AppIcon name="round" />Round</RouterLink>
         <RouterLink to="/ladder" :class="['place', { 'wide-only': groomer }]"><AppIcon name="ladder" />Ladder</RouterLink>
         <RouterLink to="/rhythm" class="place wide-only"><AppIcon name="rhythm" />Rhythm</RouterLink>
         <RouterLink to="/kit" class="place"><AppIcon name="kit" />Kit</RouterLink>
@@ -58,5 +60,6 @@ useGlobalKeys(router, () => (helpOpen.value = true))
       <RouterView :key="String(route.params.dogId ?? '')" />
     </main>
   </div>
+  <UndoBar v-if="!bare" />
   <KeysHelp v-if="helpAsked" v-model="helpOpen" />
 </template>

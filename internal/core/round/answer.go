@@ -12,6 +12,7 @@ type Answer struct {
 	Place int // that was chosen, from 1; 0 none
 	No    bool
 	Stop  bool
+	Seen  bool // a person has read it, and sees to it
 }
 
 // Words that mean one thing when they stand alone, in any case (the stop words are those that message services are

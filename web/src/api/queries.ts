@@ -1,6 +1,7 @@
 import { keepPreviousData, useInfiniteQuery, useMutation, useQuery, useQueryClient } from '@tanstack/vue-query'
 import { toValue, type MaybeRefOrGetter } from 'vue'
 import { save } from '../local/carry'
+import { offerBack } from '../local/undo'
 import { answered, client, sent, type Schemas } from './client'
 
 const path = (dogId: string) => ({ params: { path: { dog_id: dogId } } })
@@ -143,7 +144,8 @@ export function useWithdrawSitting(dogId: MaybeRefOrGetter<string>) {
           params: { path: { dog_id: toValue(dogId), sitting_id: sittingId } },
         }),
       ),
-    onSuccess: (view) => {
+    onSuccess: (view, id) => {
+      offerBack('The sitting is taken back.', 'sitting', id)
       cache.setQueryData(['dog', toValue(dogId)], view)
       return cache.invalidateQueries({ predicate: (q) => ['due', 'forecast', 'section', 'plan', 'kit', 'history', 'rhythms'].includes(String(q.queryKey[0])) })
     },
@@ -193,7 +195,10 @@ export function useQuickPlan(dogId: MaybeRefOrGetter<string>) {
       mutationFn: (body: Schemas['QuickPlanInput']) => answered(client.POST('/api/dogs/{dog_id}/quick-plan', { ...path(toValue(dogId)), body })),
       onSuccess,
     }),
-    end: useMutation({ mutationFn: () => answered(client.DELETE('/api/dogs/{dog_id}/quick-plan', path(toValue(dogId)))), onSuccess }),
+    end: useMutation({
+      mutationFn: () => answered(client.DELETE('/api/dogs/{dog_id}/quick-plan', path(toValue(dogId)))),
+      onSuccess: () => { offerBack('The plan has ended.', 'quick_plan', toValue(dogId)); return onSuccess() },
+    }),
   }
 }
 

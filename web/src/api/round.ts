@@ -1,5 +1,6 @@
 import { useInfiniteQuery, useMutation, useQuery, useQueryClient } from '@tanstack/vue-query'
 import { toValue, type MaybeRefOrGetter } from 'vue'
+import { offerBack, offerUndo } from '../local/undo'
 import { answered, client, type Schemas } from './client'
 
 /** A day of the round; asked again every minute, since the day runs on. */
@@ -33,11 +34,11 @@ const put = ({ id, ...body }: Placed) => answered(client.PUT('/api/round/visits/
 export const tryVisit = async (visit: Placed) => (await put({ ...visit, ask: true })).breaks ?? ''
 
 /** Every change of the round changes days, calls, offers and owners alike. */
-function useRoundChange<T, R>(change: (what: T) => Promise<R>) {
+function useRoundChange<T, R>(change: (what: T) => Promise<R>, took?: (what: T) => void) {
   const cache = useQueryClient()
   return useMutation({
     mutationFn: change,
-    onSuccess: () => cache.invalidateQueries({ predicate: (q) => ['round', 'owners', 'owner', 'working-week'].includes(String(q.queryKey[0])) }),
+    onSuccess: (_, what) => { took?.(what); return cache.invalidateQueries({ predicate: (q) => ['round', 'owners', 'owner', 'working-week'].includes(String(q.queryKey[0])) }) },
   })
 }
 
@@ -45,11 +46,25 @@ export const findOnTelephone = (search: string) => answered(client.GET('/api/rou
 export const useRepeatVisit = () =>
   useRoundChange(({ id, ...body }: Schemas['RepeatInput'] & { id: string }) => answered(client.POST('/api/round/visits/{visit_id}/repeat', { params: { path: { visit_id: id } }, body })))
 export const useKeepVisit = () => useRoundChange(put)
+
+/** A visit as it stood, put back where it was by one press for a minute. */
+export const offerVisitBack = (words: string, was: Schemas['Visit'], now: Schemas['Visit']) =>
+  offerUndo(words, () => put({ id: was.id, dog_id: was.dog.dog_id, on: was.on, start: was.start, minutes: was.minutes, note: was.note, state: was.state, off_by: was.off_by, sequence: now.sequence, anyway: true }))
+
+/** Who waits for a place on a full day. */
+export const useWaiting = () => useQuery({ queryKey: ['round', 'waiting'], refetchInterval: 60_000, queryFn: () => answered(client.GET('/api/round/waiting')) })
+const waits = (dogId: string, on: string) => ({ params: { path: { dog_id: dogId, on } } })
+const wait = ({ dogId, on, note }: { dogId: string; on: string; note?: string }) => answered(client.PUT('/api/dogs/{dog_id}/waits/{on}', { ...waits(dogId, on), body: { note } }))
+export const useWait = () => useRoundChange(wait)
+export const useWaitNoMore = () =>
+  useRoundChange(({ dogId, on }: { dogId: string; on: string; note?: string }) => answered(client.DELETE('/api/dogs/{dog_id}/waits/{on}', waits(dogId, on))),
+    (was) => offerUndo('It waits no more.', () => wait(was)))
 export const useNotNow = () =>
-  useRoundChange(({ dogId, weeks }: { dogId: string; weeks: number }) => answered(client.PUT('/api/dogs/{dog_id}/not-now', { params: { path: { dog_id: dogId } }, body: { weeks } })))
+  useRoundChange(({ dogId, weeks }: { dogId: string; weeks: number }) => answered(client.PUT('/api/dogs/{dog_id}/not-now', { params: { path: { dog_id: dogId } }, body: { weeks } })),
+    ({ dogId, weeks }) => weeks > 0 && offerUndo(`Asked again in ${weeks === 1 ? 'a week' : `${weeks} weeks`}.`, () => answered(client.PUT('/api/dogs/{dog_id}/not-now', { params: { path: { dog_id: dogId } }, body: { weeks: 0 } }))))
 export const useKeepOwner = () =>
   useRoundChange(({ id, ...body }: Schemas['OwnerInput'] & { id: string }) => answered(client.PUT('/api/owners/{owner_id}', { params: { path: { owner_id: id } }, body })))
-export const useRemoveOwner = () => useRoundChange((id: string) => answered(client.DELETE('/api/owners/{owner_id}', { params: { path: { owner_id: id } } })))
+export const useRemoveOwner = () => useRoundChange((id: string) => answered(client.DELETE('/api/owners/{owner_id}', { params: { path: { owner_id: id } } })), (id) => offerBack('The owner is out of the book; the dogs stay, without one.', 'owner', id))
 export const useSetOwner = () =>
   useRoundChange(({ dogId, ownerId }: { dogId: string; ownerId?: string }) => answered(client.PUT('/api/dogs/{dog_id}/owner', { params: { path: { dog_id: dogId } }, body: { owner_id: ownerId } })))
 export const useChangeWorkingWeek = () => useRoundChange((body: Schemas['WorkingWeek']) => answered(client.PUT('/api/round/week', { body })))

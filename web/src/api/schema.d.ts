@@ -3714,7 +3714,7 @@ export interface components {
             offers: components["schemas"]["Offer"][];
         };
         NotNow: {
-            /** @description from today, after which it is asked again */
+            /** @description from today, after which it is asked again; 0 takes that back */
             weeks: number;
         };
         OwnerOf: {
@@ -3888,6 +3888,8 @@ export interface components {
             no?: boolean;
             /** @description nothing more is to be sent */
             stop?: boolean;
+            /** @description read, and seen to by hand */
+            seen?: boolean;
         };
         Messages: {
             messages: components["schemas"]["Message"][];

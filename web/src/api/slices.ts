@@ -1,6 +1,7 @@
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/vue-query'
 import { toValue, type MaybeRefOrGetter } from 'vue'
 import { answered, client, type Schemas } from './client'
+import { offerBack } from '../local/undo'
 
 /** How the user's slices come out, where that was measured. */
 export const useSlices = () => useQuery({ queryKey: ['slices'], queryFn: () => answered(client.GET('/api/slices')) })
@@ -19,11 +20,11 @@ export const useFindCard = () =>
 export const useTakeStandIn = () => useMutation({ mutationFn: () => answered(client.GET('/api/slices/stand-in', { parseAs: 'blob' })) as Promise<Blob> })
 
 /** Plans follow: everything is asked again. */
-function useSlicesChange<T>(change: (what: T) => Promise<Schemas['SlicesKnown']>) {
+function useSlicesChange<T>(change: (what: T) => Promise<Schemas['SlicesKnown']>, took?: (what: T) => void) {
   const cache = useQueryClient()
-  return useMutation({ mutationFn: change, onSuccess: () => cache.invalidateQueries() })
+  return useMutation({ mutationFn: change, onSuccess: (_, what) => { took?.(what); return cache.invalidateQueries() } })
 }
 export const useKeepSlices = () =>
   useSlicesChange((told: Schemas['SlicesInput']) => answered(client.PUT('/api/slices/{stick_id}', { params: { path: { stick_id: crypto.randomUUID() } }, body: told })))
 export const useForgetSlices = () =>
-  useSlicesChange((id: string) => answered(client.DELETE('/api/slices/{stick_id}', { params: { path: { stick_id: id } } })))
+  useSlicesChange((id: string) => answered(client.DELETE('/api/slices/{stick_id}', { params: { path: { stick_id: id } } })), (id) => offerBack('Your slices are forgotten.', 'slices', id))

@@ -10,9 +10,10 @@ import ladder from 'bootstrap-icons/icons/bar-chart-steps.svg'
 import rhythm from 'bootstrap-icons/icons/graph-down.svg'
 import round from 'bootstrap-icons/icons/clock.svg'
 import settings from 'bootstrap-icons/icons/sliders.svg'
+import today from 'bootstrap-icons/icons/sun.svg'
 import vet from 'bootstrap-icons/icons/telephone.svg'
 
-const icons = { add, back, blood, caution, due, go, kit, ladder, rhythm, round, settings, vet }
+const icons = { add, back, blood, caution, due, go, kit, ladder, rhythm, round, settings, today, vet }
 defineProps<{ name: keyof typeof icons }>()
 </script>
 

@@ -10,6 +10,7 @@ const places = {
     ['g l', 'go to Ladder'],
     ['g r', 'go to Rhythm, of the dog that is open'],
     ['g k', 'go to Kit'],
+    ['g n', 'go to today, of a groomer'],
     ['g o', 'go to the round, of a groomer'],
     ['g t', 'the telephone: book a visit, of a groomer'],
     ['g a', 'add a dog'],
@@ -43,6 +44,7 @@ const places = {
   'On the round': [
     ['[ ]', 'the day before, the day after'],
     ['↑ ↓', 'move the chosen visit by five minutes; page up and down by half an hour'],
+    ['← →', 'move it to another day'],
     ['Enter', 'leave it there'],
     ['Esc', 'back to where it was'],
   ],

@@ -5,7 +5,7 @@ import { useQuery } from '@tanstack/vue-query'
 import { computed, reactive, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import type { Schemas } from '../api/client'
-import { findOnTelephone, tryVisit, useDogVisits, useKeepVisit, useRepeatVisit } from '../api/round'
+import { findOnTelephone, tryVisit, useDogVisits, useKeepVisit, useRepeatVisit, useWait, useWaiting, useWaitNoMore, offerVisitBack } from '../api/round'
 import { dayOf, fullDayOf, inDays } from '../dates'
 import { clock } from '../local/clock'
 import { today } from '../local/day'
@@ -29,6 +29,10 @@ const coming = computed(() => ahead.value.filter((v) => ['offered', 'agreed'].in
 const moving = computed(() => coming.value.find((v) => v.id === route.query.visit))
 const keep = useKeepVisit()
 const repeat = useRepeatVisit()
+const wait = useWait()
+const waitNoMore = useWaitNoMore()
+const { data: list } = useWaiting()
+const waits = computed(() => (list.value?.waiting ?? []).filter((w) => w.dog.dog_id === dogId.value))
 const given = ref<Schemas['Visit']>()
 const at = reactive({ on: '', time: '', note: '' })
 watch([dogId, moving], ([dog], [was]) => {
@@ -48,7 +52,8 @@ const settled = useLater(wanted, 250)
 const { data: breaks, error: refused } = useQuery({ queryKey: ['round', 'try', settled], enabled: () => settled.value !== undefined, retry: false, queryFn: () => tryVisit(settled.value!) })
 function give(place: Partial<Schemas['VisitInput']> & { anyway?: boolean } = {}) {
   const body = { ...(wanted.value ?? { id: moving.value?.id ?? fresh.value, dog_id: dogId.value, sequence: moving.value?.sequence, note: at.note.trim() || undefined, state: 'agreed' as const, on: '', start: 0 }), ...place }
-  keep.mutate(body, { onSuccess: (v) => { given.value = v; fresh.value = crypto.randomUUID(); void router.replace({ query: { dog: dogId.value } }) } })
+  const was = moving.value
+  keep.mutate(body, { onSuccess: (v) => { if (was) offerVisitBack(`${was.dog.name} comes ${dayOf(v.on)} at ${clock(v.start)}.`, was, v); given.value = v; fresh.value = crypto.randomUUID(); void router.replace({ query: { dog: dogId.value } }) } })
 }
 const often = reactive({ weeks: 4, times: 6 })
 </script>
@@ -73,7 +78,6 @@ const often = reactive({ weeks: 4, times: 6 })
         <p v-if="given" class="given" role="status">{{ data.dog.name }} comes <strong>{{ fullDayOf(given.on) }} at {{ clock(given.start) }}</strong>.</p>
         <ul v-if="ahead.length > 0" class="coming" aria-label="To come">
           <li v-for="v in ahead" :key="v.id"><strong>{{ fullDayOf(v.on) }}, {{ clock(v.start) }}</strong>, {{ visitStates[v.state] }}, {{ v.minutes }} min<span v-if="v.note" class="soft"> · <bdi>{{ v.note }}</bdi></span>
-            <BButton v-if="coming.includes(v)" variant="plain" size="sm" :aria-pressed="moving?.id === v.id" @click="router.replace({ query: { dog: dogId, visit: v.id } })">Move</BButton>
             <VisitActs :visit="v" bare /></li>
         </ul>
         <template v-if="data.offers.length > 0">
@@ -89,8 +93,10 @@ const often = reactive({ weeks: 4, times: 6 })
         <div v-if="wanted" class="ways" aria-live="polite">
           <template v-if="breaks === ''"><BButton variant="go" :disabled="keep.isPending.value" @click="give()">{{ moving ? 'Move it' : 'Book it' }}: {{ dayOf(at.on) }} {{ at.time }}</BButton><span class="soft">Free.</span></template>
           <template v-else-if="breaks"><p class="breaks">{{ breaks }}.</p><BButton variant="plain" :disabled="keep.isPending.value" @click="give({ anyway: true })">All the same</BButton></template>
+          <BButton v-if="!moving && !waits.some((w) => w.on === at.on)" variant="plain" :disabled="wait.isPending.value" @click="wait.mutate({ dogId, on: at.on, note: at.note.trim() || undefined })">Wait for a place on {{ dayOf(at.on) }}</BButton>
         </div>
-        <RefusalNote :error="keep.error.value ?? refused ?? repeat.error.value" />
+        <ul v-if="waits.length > 0" class="coming" aria-label="Waits for"><li v-for="w in waits" :key="w.on">Waits for a place on <strong>{{ fullDayOf(w.on) }}</strong><template v-if="w.place">: {{ clock(w.place.start) }} is free now</template> <BButton variant="plain" size="sm" @click="waitNoMore.mutate({ dogId, on: w.on, note: w.note })">No longer</BButton></li></ul>
+        <RefusalNote :error="keep.error.value ?? refused ?? repeat.error.value ?? wait.error.value" />
         <details v-if="coming.length > 0" class="repeat"><summary>Again and again</summary>
           <div class="when">
             <label>Every <input v-model.number="often.weeks" type="number" min="1" max="26" class="form-control" /> weeks</label>

@@ -39,7 +39,6 @@ watch(() => ladder.value?.step, () => {
 const note = ref('')
 const timer = useTemplateRef('timer')
 const beginning = ref(false)
-const asked = ref(false)
 const keeps = 'It keeps fore nails where they are. It does not shorten overgrown ones, and does nothing for dewclaws.'
 const named = (l: Schemas['Ladder']) => `${ladderKinds[l.kind]}${l.paw ? `, ${l.paw}` : ''}`
 
@@ -133,8 +132,7 @@ onKey((event) => {
           <div>
             <LadderRungs :ladder="ladder" />
             <p class="soft small next">Next: {{ inDays(ladder.next_in_days) }}. Begun {{ fullDayOf(ladder.started) }}.
-              <BButton v-if="!asked" variant="plain" size="sm" @click="asked = true">End this ladder</BButton>
-              <BButton v-else variant="plain" size="sm" :disabled="end.isPending.value" @click="end.mutate(ladder.id, { onSuccess: () => { asked = false } })">Yes, end it</BButton>
+              <BButton variant="plain" size="sm" :disabled="end.isPending.value" @click="end.mutate(ladder.id)">End this ladder</BButton>
             </p>
           </div>
         </div>

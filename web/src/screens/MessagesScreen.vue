@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { BButton } from 'bootstrap-vue-next/components/BButton'
 import { computed, reactive } from 'vue'
-import { useAnswer, useGateway, useMessages, useReadSo, useSendAgain } from '../api/messages'
+import { useAnswer, useGateway, useMessages, useSendAgain } from '../api/messages'
 import { useSettings } from '../api/queries'
 import { momentOf } from '../dates'
+import AnswerMeans from './round/AnswerMeans.vue'
 import AnswerState from '../parts/AnswerState.vue'
 import RefusalNote from '../parts/RefusalNote.vue'
 import { messageStates } from '../words'
@@ -15,7 +16,6 @@ const { data, error, refetch } = useMessages()
 const { data: gateway } = useGateway(() => demo.value)
 const again = useSendAgain()
 const answer = useAnswer()
-const readSo = useReadSo()
 const words = reactive<Record<string, string>>({})
 const reply = (id: string, text: string) => answer.mutate({ id, text }, { onSuccess: () => (words[id] = '') })
 </script>
@@ -30,7 +30,7 @@ const reply = (id: string, text: string) => answer.mutate({ id, text }, { onSucc
       </div>
       <p v-if="!data.goes" class="note">Fribbet has no service here that takes messages: tell owners yourself. The demonstration has a simulated one.</p>
       <p v-else-if="data.quiet" class="note" role="status">Quiet hours: what waits goes out at eight.</p>
-      <RefusalNote :error="again.error.value ?? answer.error.value ?? readSo.error.value" />
+      <RefusalNote :error="again.error.value ?? answer.error.value" />
       <div :class="{ sides: demo }">
         <section aria-label="Sent">
           <p v-if="data.messages.length === 0" class="soft">Nothing yet. Places are offered under Whom to call.</p>
@@ -38,11 +38,7 @@ const reply = (id: string, text: string) => answer.mutate({ id, text }, { onSucc
             <div><RouterLink :to="`/owners/${m.owner_id}`" class="who" dir="auto">{{ m.owner }}</RouterLink> <span class="soft small">{{ m.to }} · {{ momentOf(m.made_at) }}</span></div>
             <p dir="auto">{{ m.text }}</p>
             <p class="small"><strong>{{ messageStates[m.state] }}</strong><template v-if="m.failures > 0 && m.state === 'waiting'">, tried {{ m.failures }} {{ m.failures === 1 ? 'time' : 'times' }}</template><template v-if="m.answer">: “<bdi>{{ m.answer }}</bdi>”</template><template v-if="m.said">. {{ m.said }}</template></p>
-            <div v-if="m.state === 'person' && m.places" class="ways" role="group" aria-label="What this answer means">
-              <BButton v-for="(p, i) in m.places" :key="p" :variant="m.guess?.place === i + 1 ? 'go' : 'plain'" :disabled="readSo.isPending.value" @click="readSo.mutate({ id: m.id, place: i + 1 })">{{ p }}</BButton>
-              <BButton :variant="m.guess?.no ? 'go' : 'plain'" :disabled="readSo.isPending.value" @click="readSo.mutate({ id: m.id, no: true })">Not now</BButton>
-              <BButton :variant="m.guess?.stop ? 'go' : 'plain'" :disabled="readSo.isPending.value" @click="readSo.mutate({ id: m.id, stop: true })">No more messages</BButton>
-            </div>
+            <AnswerMeans v-if="m.state === 'person'" :message="m" />
             <BButton v-if="m.state === 'failed'" variant="plain" @click="again.mutate(m.id)">Send it again</BButton>
           </li></ul>
         </section>

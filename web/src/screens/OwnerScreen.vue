@@ -14,6 +14,7 @@ import { clock } from '../local/clock'
 import { useLater } from '../local/later'
 import AnswerState from '../parts/AnswerState.vue'
 import FormField from '../parts/FormField.vue'
+import { offerUndo } from '../local/undo'
 import RefusalNote from '../parts/RefusalNote.vue'
 import SuitsPicker from '../parts/SuitsPicker.vue'
 import { messageStates, options, reaches, visitStates } from '../words'
@@ -39,8 +40,9 @@ const search = ref('')
 const { data: dogs } = useDue(useLater(search))
 const found = computed(() => (search.value.trim() ? (dogs.value?.pages[0]?.dogs ?? []).filter((d) => !data.value?.owner.dogs.some((o) => o.dog_id === d.dog_id)).slice(0, 5) : []))
 const give = (dogId: string) => setOwner.mutate({ dogId, ownerId: props.ownerId }, { onSuccess: () => (search.value = '') })
+const notTheirs = (d: { dog_id: string; name: string }) =>
+  setOwner.mutate({ dogId: d.dog_id }, { onSuccess: () => offerUndo(`${d.name} has no owner now.`, () => setOwner.mutateAsync({ dogId: d.dog_id, ownerId: props.ownerId })) })
 const gone = () => remove.mutate(props.ownerId, { onSuccess: () => router.replace('/owners') })
-const sure = ref(false)
 </script>
 
 <template>
@@ -71,7 +73,7 @@ const sure = ref(false)
         <div v-if="data">
           <h2>Dogs</h2>
           <ul class="dogs">
-            <li v-for="d in data.owner.dogs" :key="d.dog_id"><RouterLink :to="`/dogs/${d.dog_id}`" class="name" dir="auto">{{ d.name }}</RouterLink><BButton variant="plain" @click="setOwner.mutate({ dogId: d.dog_id })">Not theirs</BButton></li>
+            <li v-for="d in data.owner.dogs" :key="d.dog_id"><RouterLink :to="`/dogs/${d.dog_id}`" class="name" dir="auto">{{ d.name }}</RouterLink><BButton variant="plain" @click="notTheirs(d)">Not theirs</BButton></li>
             <li v-if="data.owner.dogs.length === 0" class="soft">None yet.</li>
           </ul>
           <label for="owner-dog" class="small">Give them a dog of the book</label>
@@ -86,8 +88,7 @@ const sure = ref(false)
             <ul class="dogs"><li v-for="m in data.messages.slice(0, 20)" :key="m.id"><span dir="auto">{{ m.text }}<template v-if="m.answer"> <strong>“<bdi>{{ m.answer }}</bdi>”</strong></template></span><RouterLink to="/messages" class="small">{{ messageStates[m.state] }}</RouterLink></li></ul>
           </template>
           <div class="ways end">
-            <BButton v-if="!sure" variant="plain" @click="sure = true">Take out of the book</BButton>
-            <template v-else><span class="small">The dogs stay, without an owner.</span><BButton variant="plain" @click="gone">Take out</BButton><BButton variant="plain" @click="sure = false">Back</BButton></template>
+            <BButton variant="plain" :disabled="remove.isPending.value" @click="gone">Take out of the book</BButton>
           </div>
         </div>
       </div>

@@ -4,7 +4,7 @@ import { computed, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import type { Schemas } from '../api/client'
 import { useMessages } from '../api/messages'
-import { useKeepVisit, useRoundDay } from '../api/round'
+import { useKeepVisit, useRoundDay, useWaiting } from '../api/round'
 import { daysOn, fullDayOf } from '../dates'
 import { clock } from '../local/clock'
 import { today } from '../local/day'
@@ -15,6 +15,7 @@ import DayStrip from './round/DayStrip.vue'
 import LateWays from './round/LateWays.vue'
 import NextVisit from './round/NextVisit.vue'
 import VisitActs from './round/VisitActs.vue'
+import WaitingForDay from './round/WaitingForDay.vue'
 import WeekStrips from './round/WeekStrips.vue'
 
 /** One day of the round: who is next, the day as a strip of time, the week above it. */
@@ -24,6 +25,9 @@ const on = computed(() => (typeof route.query.on === 'string' ? route.query.on :
 const { data: day, error, refetch } = useRoundDay(on)
 const keep = useKeepVisit()
 const chosen = ref<string>()
+const over = ref<string>()
+const { data: list } = useWaiting()
+const waiting = computed(() => (list.value?.waiting ?? []).filter((w) => w.on === on.value))
 const visit = computed(() => day.value?.visits.find((v) => v.id === chosen.value))
 const next = computed(() => day.value?.visits.find((v) => v.standing === 'next'))
 const { data: post } = useMessages()
@@ -50,6 +54,7 @@ onKey((event) => {
           <p class="soft lead">{{ fullDayOf(day.on) }}<template v-if="day.on === day.today"> · today, {{ clock(day.now) }}</template><template v-if="day.hours?.place"> · {{ day.hours.place }}</template></p>
         </div>
         <div class="aside">
+          <RouterLink to="/today" class="btn btn-plain">Today</RouterLink>
           <RouterLink to="/round/book" class="btn btn-plain">Book a visit</RouterLink>
           <RouterLink to="/round/calls" class="btn btn-plain">Whom to call</RouterLink>
           <RouterLink to="/messages" class="btn btn-plain">Messages</RouterLink>
@@ -58,11 +63,11 @@ onKey((event) => {
         </div>
       </div>
       <div class="to-day"><BButton variant="plain" aria-label="The week before" @click="step(-7)">◀</BButton><label class="visually-hidden" for="to-day">Another day</label><input id="to-day" type="date" class="form-control" :value="day.on" @change="show(($event.target as HTMLInputElement).value || day.on)" /><BButton variant="plain" aria-label="The week after" @click="step(7)">▶</BButton></div>
-      <WeekStrips :week="day.week" :on="day.on" :today="day.today" @show="show" />
+      <WeekStrips :week="day.week" :on="day.on" :today="day.today" :over="over" @show="show" />
       <RefusalNote :error="keep.error.value" />
       <p v-if="waits.length > 0" class="gone" role="status">{{ waits.map((v) => v.dog.name).join(', ') }}: {{ waits.length === 1 ? 'that visit has' : 'those visits have' }} gone by. Say what became of {{ waits.length === 1 ? 'it' : 'them' }}.</p>
       <div class="columns">
-        <DayStrip v-model="chosen" :day="day" @give="give" />
+        <DayStrip v-model="chosen" v-model:over="over" :day="day" @give="give" />
         <div class="side">
           <NextVisit v-if="next" :visit="next" :now="day.now" :here="day.on === day.today" />
           <div v-else-if="day.visits.length === 0" class="empty">
@@ -74,11 +79,12 @@ onKey((event) => {
           <p v-else class="through">{{ day.on >= day.today ? 'All of this day’s dogs are through.' : 'This day has gone by.' }}</p>
           <p v-if="toRead > 0" class="gone"><RouterLink to="/messages">{{ toRead === 1 ? 'One answer waits' : `${toRead} answers wait` }} to be read</RouterLink></p>
           <LateWays v-if="day.ways.length > 0" :day="day" />
+          <WaitingForDay v-if="waiting.length > 0" :waiting="waiting" />
           <VisitActs v-if="visit && visit.id !== next?.id" :key="visit.id" :visit="visit" />
           <p class="load small"><strong>{{ day.load.dogs }}</strong> {{ day.load.dogs === 1 ? 'dog' : 'dogs' }}, about <strong>{{ Math.round(day.load.minutes) }} min</strong> at the table, {{ day.load.nails }} nails<template v-if="day.load.hard">, {{ day.load.hard }} hard</template><template v-if="day.load.grinding_minutes > 0">; {{ Math.round(day.load.grinding_minutes) }} min of grinding: charge and a mask</template>.</p>
           <p v-for="words in [...day.load.over, ...day.load.prepare]" :key="words" class="over small">{{ words }}</p>
           <p v-if="visit?.dog.due" class="small soft">{{ visit.dog.name }} is due {{ fullDayOf(visit.dog.due) }}: {{ visit.dog.reason }}.</p>
-          <p class="small soft keys">Drag a bar, or choose it and press <kbd>↑</kbd> <kbd>↓</kbd>, then <kbd>Enter</kbd>. <kbd>[</kbd> <kbd>]</kbd> another day, <kbd>{</kbd> <kbd>}</kbd> another week.</p>
+          <p class="small soft keys">Drag a bar, onto another day too, or choose it and press <kbd>↑</kbd> <kbd>↓</kbd> <kbd>←</kbd> <kbd>→</kbd>, then <kbd>Enter</kbd>. <kbd>[</kbd> <kbd>]</kbd> another day, <kbd>{</kbd> <kbd>}</kbd> another week.</p>
           <p class="small soft"><a href="/api/sheets/visits" download>All visits as a spreadsheet</a></p>
         </div>
       </div>

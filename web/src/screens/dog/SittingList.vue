@@ -14,7 +14,6 @@ const { mutate, isPending, error } = useWithdrawSitting(() => props.dogId)
 const few = 6
 const all = ref(false)
 const shown = computed(() => (all.value ? props.sittings : props.sittings.slice(0, few)))
-const asked = ref('')
 </script>
 
 <template>
@@ -32,8 +31,7 @@ const asked = ref('')
             <td>{{ reactionOf(s.worst_reaction) }}<span v-if="s.arrival" class="soft small arrived">{{ arrivalOf(s.arrival) }}</span></td>
             <td dir="auto">{{ s.note }}</td>
             <td class="take">
-              <BButton v-if="asked !== s.id" variant="plain" size="sm" :aria-label="`Take back the sitting of ${fullDayOf(s.on)}`" @click="asked = s.id">Take back</BButton>
-              <BButton v-else variant="plain" size="sm" :disabled="isPending" @click="mutate(s.id)">Yes, it was a mistake</BButton>
+              <BButton variant="plain" size="sm" :disabled="isPending" :aria-label="`Take back the sitting of ${fullDayOf(s.on)}`" @click="mutate(s.id)">Take back</BButton>
             </td>
           </tr>
         </tbody>

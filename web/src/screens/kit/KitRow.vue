@@ -17,7 +17,6 @@ const undo = useUndoKitService()
 const remove = useRemoveKitItem()
 const error = computed(() => keep.error.value ?? service.error.value ?? undo.error.value ?? remove.error.value)
 const changing = ref(false)
-const asked = ref(false)
 const justDone = ref(false)
 
 const details = computed(() => {
@@ -63,8 +62,7 @@ const setStock = (stock: Schemas['Stock']) => keep.mutate({ ...inputOf(props.ite
     </div>
     <div v-if="changing" class="wide">
       <KitForm :item="item" :kit="kit" @kept="changing = false">
-        <BButton v-if="!asked" variant="plain" @click="asked = true">Take it out</BButton>
-        <BButton v-else variant="plain" :disabled="remove.isPending.value" @click="remove.mutate(item.id)">Yes, it is gone</BButton>
+        <BButton variant="plain" :disabled="remove.isPending.value" @click="remove.mutate(item.id)">Take it out</BButton>
       </KitForm>
     </div>
     <RefusalNote class="wide" :error="error" />

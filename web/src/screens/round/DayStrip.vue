@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import type { Schemas } from '../../api/client'
-import { tryVisit, useKeepVisit } from '../../api/round'
-import { dayOf } from '../../dates'
+import { offerVisitBack, tryVisit, useKeepVisit } from '../../api/round'
+import { dayOf, daysOn } from '../../dates'
 import { clock } from '../../local/clock'
 import RefusalNote from '../../parts/RefusalNote.vue'
 import AppIcon from '../../parts/AppIcon.vue'
@@ -11,6 +11,8 @@ import { visitStates } from '../../words'
 /** The day as a strip of time along the rule: each dog a bar as long as it takes, free places as gaps that say who would fit. */
 const props = defineProps<{ day: Schemas['RoundDay'] }>()
 const chosen = defineModel<string>()
+/** Another day of the week above, over which a bar hangs. */
+const over = defineModel<string>('over')
 const emit = defineEmits<{ give: [dog: Schemas['RoundDog'], start: number] }>()
 const { mutate, error } = useKeepVisit()
 
@@ -21,32 +23,40 @@ const to = computed(() => Math.ceil(Math.max(props.day.hours?.to ?? 1020, ...pro
 const y = (minutes: number) => (minutes - from.value) * perMinute
 const hours = computed(() => Array.from({ length: (to.value - from.value) / 60 + 1 }, (_, i) => from.value + 60 * i))
 const helped = computed(() => props.day.hours?.helper ?? [])
-const place = (v: Schemas['Visit']) => ({ top: `${y(moved.value?.id === v.id ? moved.value.start : v.start)}px`, height: `${v.minutes * perMinute - 2}px` })
+const place = (v: Schemas['Visit']) => ({ top: `${y(hangsAt(v))}px`, height: `${v.minutes * perMinute - 2}px` })
 const bars = computed(() => props.day.visits.filter((v) => v.state !== 'missed' && v.state !== 'called_off'))
 const lost = computed(() => props.day.visits.filter((v) => v.state === 'missed' || v.state === 'called_off'))
 const movable = (v: Schemas['Visit']) => ['offered', 'agreed'].includes(v.state)
 
 /** A bar that is being moved, and what it would break where it hangs. */
-const moved = ref<{ id: string; start: number; breaks: string; asked: boolean }>()
+const moved = ref<{ id: string; on: string; start: number; breaks: string; asked: boolean }>()
+const hanging = (v: Schemas['Visit']) => (moved.value?.id === v.id ? moved.value : undefined)
+const hangsAt = (v: Schemas['Visit']) => hanging(v)?.start ?? v.start
 let asking = 0
-function hang(v: Schemas['Visit'], start: number) {
+function hang(v: Schemas['Visit'], start: number, on = v.on) {
   const at = Math.max(from.value, Math.min(to.value - step, Math.round(start / step) * step))
-  if (moved.value?.id === v.id && moved.value.start === at) return
-  moved.value = { id: v.id, start: at, breaks: '', asked: false }
+  const m = hanging(v)
+  if (m?.start === at && m.on === on) return
+  moved.value = { id: v.id, on, start: at, breaks: '', asked: false }
   clearTimeout(asking)
-  asking = window.setTimeout(() => void ask(v, at), 120)
+  asking = window.setTimeout(() => void ask(v), 120)
 }
-async function ask(v: Schemas['Visit'], start: number) {
-  const breaks = await tryVisit(placed(v, start)).catch((e: Error) => e.message)
-  if (moved.value?.id === v.id && moved.value.start === start) moved.value = { id: v.id, start, breaks, asked: true }
+async function ask(v: Schemas['Visit']) {
+  const m = hanging(v)
+  if (!m) return
+  const breaks = await tryVisit(placed(v, m)).catch((e: Error) => e.message)
+  if (moved.value === m) moved.value = { ...m, breaks, asked: true }
 }
-const placed = (v: Schemas['Visit'], start: number) => ({ id: v.id, dog_id: v.dog.dog_id, on: v.on, start, minutes: v.minutes, state: v.state, sequence: v.sequence })
+const placed = (v: Schemas['Visit'], { on, start }: { on: string; start: number }) => ({ id: v.id, dog_id: v.dog.dog_id, on, start, minutes: v.minutes, state: v.state, sequence: v.sequence, note: v.note })
 function drop(v: Schemas['Visit'], anyway = false) {
-  const m = moved.value
-  if (!m || m.id !== v.id) return
+  const m = hanging(v)
+  if (!m) return
   if (m.breaks && !anyway) return
-  if (m.start === v.start) { moved.value = undefined; return }
-  mutate({ ...placed(v, m.start), anyway }, { onSettled: () => (moved.value = undefined) })
+  if (m.start === v.start && m.on === v.on) { moved.value = undefined; return }
+  mutate({ ...placed(v, m), anyway }, {
+    onSuccess: (now) => offerVisitBack(`${v.dog.name} comes ${dayOf(now.on)} at ${clock(now.start)}.`, v, now),
+    onSettled: () => (moved.value = undefined),
+  })
 }
 
 let held: { v: Schemas['Visit']; y: number; start: number } | undefined
@@ -55,7 +65,7 @@ function down(event: PointerEvent, v: Schemas['Visit']) {
   chosen.value = v.id
   if (!movable(v) || event.button !== 0) return
   if (event.pointerType === 'touch' && before !== v.id) return // a thumb that scrolls moves nobody: it chooses first
-  held = { v, y: event.clientY, start: moved.value?.id === v.id ? moved.value.start : v.start }
+  held = { v, y: event.clientY, start: hangsAt(v) }
   ;(event.currentTarget as HTMLElement).setPointerCapture(event.pointerId)
 }
 /** By the Tab key; a thumb or the mouse has chosen it already. */
@@ -63,20 +73,31 @@ function focused(v: Schemas['Visit']) {
   if (!held) chosen.value = v.id
 }
 function move(event: PointerEvent) {
-  if (held && Math.abs(event.clientY - held.y) > 4) hang(held.v, held.start + (event.clientY - held.y) / perMinute)
+  if (!held || Math.abs(event.clientY - held.y) <= 4) return
+  const day = document.elementFromPoint(event.clientX, event.clientY)?.closest<HTMLElement>('[data-day]')?.dataset.day
+  over.value = day
+  if (day) hang(held.v, held.v.start, day) // at the same hour
+  else hang(held.v, held.start + (event.clientY - held.y) / perMinute)
 }
 async function up() {
   const v = held?.v
-  held = undefined
-  if (!v || moved.value?.id !== v.id) return
+  letGo()
+  if (!v || !hanging(v)) return
   clearTimeout(asking)
-  if (!moved.value.asked) await ask(v, moved.value.start)
+  if (!hanging(v)!.asked) await ask(v)
   drop(v)
+}
+function letGo() {
+  held = undefined
+  over.value = undefined
 }
 function key(event: KeyboardEvent, v: Schemas['Visit']) {
   const by = { ArrowUp: -step, ArrowDown: step, PageUp: -30, PageDown: 30 }[event.key]
-  if (by && movable(v)) hang(v, (moved.value?.id === v.id ? moved.value.start : v.start) + by)
-  else if (event.key === 'Enter' && moved.value?.id === v.id) drop(v)
+  const days = { ArrowLeft: -1, ArrowRight: 1 }[event.key]
+  const on = hanging(v)?.on ?? v.on
+  if (by && movable(v)) hang(v, hangsAt(v) + by, on)
+  else if (days && movable(v)) hang(v, hangsAt(v), daysOn(on, days))
+  else if (event.key === 'Enter' && hanging(v)) drop(v)
   else if (event.key === 'Escape') moved.value = undefined
   else return
   event.preventDefault()
@@ -98,16 +119,16 @@ const about = (v: Schemas['Visit']) => `${v.dog.name}, ${clock(v.start)} to ${cl
         </button>
       </div>
       <div
-        v-for="v in bars" :key="v.id" :class="['visit', v.standing, v.state, { needs: v.dog.help === 'needed', chosen: v.id === chosen, hangs: moved?.id === v.id, broken: moved?.id === v.id && moved.breaks }]"
+        v-for="v in bars" :key="v.id" :class="['visit', v.standing, v.state, { needs: v.dog.help === 'needed', chosen: v.id === chosen, hangs: hanging(v), broken: hanging(v)?.breaks }]"
         :style="place(v)" role="listitem" tabindex="0" :aria-label="about(v)" :aria-current="v.standing === 'next' || undefined"
-        @pointerdown="down($event, v)" @pointermove="move" @pointerup="up" @pointercancel="held = undefined" @focus="focused(v)" @keydown="key($event, v)"
+        @pointerdown="down($event, v)" @pointermove="move" @pointerup="up" @pointercancel="letGo" @focus="focused(v)" @keydown="key($event, v)"
       >
         <strong dir="auto">{{ v.dog.name }}</strong>
-        <span class="small">{{ clock(moved?.id === v.id ? moved.start : v.start) }}–{{ clock((moved?.id === v.id ? moved.start : v.start) + v.minutes) }}<template v-if="v.state !== 'agreed'"> · {{ visitStates[v.state] }}</template><template v-if="v.starts?.late"> · about {{ clock(v.starts!.likely) }}</template></span>
+        <span class="small"><strong v-if="hanging(v) && hanging(v)!.on !== v.on">to {{ dayOf(hanging(v)!.on) }} </strong>{{ clock(hangsAt(v)) }}–{{ clock(hangsAt(v) + v.minutes) }}<template v-if="v.state !== 'agreed'"> · {{ visitStates[v.state] }}</template><template v-if="v.starts?.late"> · about {{ clock(v.starts!.likely) }}</template></span>
         <span class="marks">
           <AppIcon v-if="v.dog.cautions?.some((c) => c.kind === 'veterinarian')" name="vet" /><AppIcon v-else-if="v.dog.hard || v.breaks" name="caution" />
         </span>
-        <p v-if="moved?.id === v.id && moved.breaks" class="why" role="alert" @pointerdown.stop>{{ moved.breaks }}. <button type="button" @click="moved = undefined">Back</button> <button type="button" @click="drop(v, true)">All the same</button></p>
+        <p v-if="hanging(v)?.breaks" class="why" role="alert" @pointerdown.stop>{{ hanging(v)!.breaks }}. <button type="button" @click="moved = undefined">Back</button> <button type="button" @click="drop(v, true)">All the same</button></p>
       </div>
       <div v-if="day.on === day.today && day.now >= from && day.now <= to" class="now" :style="{ top: `${y(day.now)}px` }"><span>{{ clock(day.now) }}</span></div>
     </div>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { BButton } from 'bootstrap-vue-next/components/BButton'
 import type { Schemas } from '../../api/client'
-import { useKeepVisit } from '../../api/round'
+import { offerVisitBack, useKeepVisit } from '../../api/round'
 import { clock } from '../../local/clock'
 import RefusalNote from '../../parts/RefusalNote.vue'
 
@@ -11,7 +11,7 @@ const { mutate, isPending, error } = useKeepVisit()
 const visitOf = (way: Schemas['RoundWay']) => props.day.visits.find((v) => v.id === way.visit_id)
 function move(way: Schemas['RoundWay']) {
   const v = visitOf(way)
-  if (v && way.to !== undefined) mutate({ id: v.id, dog_id: v.dog.dog_id, on: v.on, start: way.to, minutes: v.minutes, state: v.state, sequence: v.sequence })
+  if (v && way.to !== undefined) mutate({ id: v.id, dog_id: v.dog.dog_id, on: v.on, start: way.to, minutes: v.minutes, state: v.state, sequence: v.sequence, note: v.note }, { onSuccess: (now) => offerVisitBack(`${v.dog.name} comes at ${clock(now.start)}.`, v, now) })
 }
 </script>
 

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { BButton } from 'bootstrap-vue-next/components/BButton'
-import { computed, onScopeDispose, ref } from 'vue'
+import { computed, ref } from 'vue'
 import type { Schemas } from '../../api/client'
 import { useMessages, useTellOwner } from '../../api/messages'
-import { useKeepVisit } from '../../api/round'
+import { offerVisitBack, useKeepVisit } from '../../api/round'
 import { dayOf } from '../../dates'
 import { clock } from '../../local/clock'
 import RefusalNote from '../../parts/RefusalNote.vue'
@@ -13,23 +13,16 @@ import { visitStates } from '../../words'
 const props = defineProps<{ visit: Schemas['Visit']; bare?: boolean }>()
 const { mutate, isPending, error } = useKeepVisit()
 const say = (state: Schemas['VisitState'], off_by?: 'owner' | 'us') => {
-  const { id, dog, on, start, minutes, sequence, note, state: was } = props.visit
-  mutate({ id, dog_id: dog.dog_id, on, start, minutes, sequence, note, state, off_by }, { onSuccess: () => taken(was) })
+  const was = props.visit
+  const { id, dog, on, start, minutes, sequence, note } = was
+  mutate({ id, dog_id: dog.dog_id, on, start, minutes, sequence, note, state, off_by }, { onSuccess: (now) => offerVisitBack(`${dog.name}, ${dayOf(on)} ${clock(start)}: ${visitStates[state]}.`, was, now) })
 }
-/** What was pressed can be taken back for a minute. */
-const before = ref<Schemas['VisitState']>()
-let timer = 0
-function taken(was: Schemas['VisitState']) {
-  clearTimeout(timer)
-  before.value = before.value === props.visit.state ? undefined : was
-  timer = window.setTimeout(() => (before.value = undefined), 60_000)
-}
-onScopeDispose(() => clearTimeout(timer))
 const { data: post } = useMessages()
 const tell = useTellOwner()
 /** What its owner may be told of it now. */
 const tellable = computed(() => (post.value?.goes && props.visit.dog.owner_id ? props.visit.tell : undefined))
 const tellWords: Partial<Record<Schemas['MessageKind'], string>> = { late: 'Tell the owner that it runs late', agreed: 'Send the owner the time', moved: 'Tell the owner that it moved', missed: 'Write to the owner' }
+const lost = ref(false)
 const told = computed(() => ['here', 'done'].includes(props.visit.state))
 const off = computed(() => props.visit.state === 'called_off' || props.visit.state === 'missed')
 </script>
@@ -38,10 +31,11 @@ const off = computed(() => props.visit.state === 'called_off' || props.visit.sta
   <div class="acts">
     <p v-if="!bare"><strong dir="auto">{{ visit.dog.name }}</strong> · {{ dayOf(visit.on) }} {{ clock(visit.start) }}–{{ clock(visit.ends) }} · {{ visitStates[visit.state] }}<template v-if="visit.dog.owner"> · <RouterLink :to="`/owners/${visit.dog.owner_id}`"><bdi>{{ visit.dog.owner }}</bdi></RouterLink></template></p>
     <p v-if="visit.breaks" class="breaks">{{ visit.breaks }}</p>
-    <div v-if="!told" class="ways"><BButton v-if="before && off" variant="go" :disabled="isPending" @click="say(before)">Undo</BButton>
-      <BButton v-if="visit.state !== 'agreed' && !before" variant="plain" :disabled="isPending" @click="say('agreed')">Agreed</BButton>
-      <template v-if="!off">
-        <RouterLink v-if="!bare" :to="{ path: '/round/book', query: { dog: visit.dog.dog_id, visit: visit.id } }" class="btn btn-plain">Move</RouterLink>
+    <div v-if="!told" class="ways">
+      <BButton v-if="visit.state !== 'agreed'" variant="plain" :disabled="isPending" @click="say('agreed')">Agreed</BButton>
+      <RouterLink v-if="!off" :to="{ path: '/round/book', query: { dog: visit.dog.dog_id, visit: visit.id } }" class="btn btn-plain">Move</RouterLink>
+      <BButton v-if="!off" variant="plain" :aria-expanded="lost" @click="lost = !lost">It does not come</BButton>
+      <template v-if="!off && lost">
         <BButton variant="plain" :disabled="isPending" @click="say('missed')">Missed</BButton>
         <BButton variant="plain" :disabled="isPending" @click="say('called_off', 'owner')">The owner called off</BButton>
         <BButton variant="plain" :disabled="isPending" @click="say('called_off', 'us')">I called it off</BButton>

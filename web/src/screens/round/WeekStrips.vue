@@ -4,7 +4,7 @@ import type { Schemas } from '../../api/client'
 import { dayOf } from '../../dates'
 
 /** The week as seven short strips, each as full as its day. */
-const props = defineProps<{ week: Schemas['RoundLoad'][]; on: string; today: string }>()
+const props = defineProps<{ week: Schemas['RoundLoad'][]; on: string; today: string; over?: string }>()
 defineEmits<{ show: [on: string] }>()
 const span = computed(() => {
   const bars = props.week.flatMap((d) => [...(d.hours ? [d.hours] : []), ...(d.bars ?? [])])
@@ -16,7 +16,7 @@ const words = (d: Schemas['RoundLoad']) => (d.dogs > 0 ? `${d.dogs} ${d.dogs ===
 
 <template>
   <div class="week" role="group" aria-label="The week">
-    <button v-for="d in week" :key="d.on" type="button" :class="{ today: d.on === today, over: d.over.length > 0 }" :aria-pressed="d.on === on" @click="$emit('show', d.on)">
+    <button v-for="d in week" :key="d.on" type="button" :data-day="d.on" :class="{ today: d.on === today, over: d.over.length > 0, under: d.on === over }" :aria-pressed="d.on === on" @click="$emit('show', d.on)">
       <strong>{{ dayOf(d.on) }}</strong>
       <svg viewBox="0 0 100 12" preserveAspectRatio="none" aria-hidden="true">
         <rect v-if="d.hours" class="open" :x="x(d.hours.from)" y="2" :width="x(d.hours.to) - x(d.hours.from)" height="8" />
@@ -31,6 +31,7 @@ const words = (d: Schemas['RoundLoad']) => (d.dogs > 0 ? `${d.dogs} ${d.dogs ===
 .week { display: grid; gap: 0.5rem; grid-template-columns: repeat(7, minmax(0, 1fr)); }
 button { background: none; border: 1px solid var(--line); border-bottom-width: 3px; color: var(--ink); min-height: 64px; padding: 0.35rem 0.5rem; text-align: left; }
 button[aria-pressed='true'] { border-color: var(--go); }
+.under { background: var(--sheet); box-shadow: inset 0 0 0 3px var(--go); }
 .today strong { text-decoration: underline; text-decoration-thickness: 2px; text-underline-offset: 3px; }
 svg { display: block; height: 12px; margin-block: 0.2rem; width: 100%; }
 .open { fill: var(--sunk); }
