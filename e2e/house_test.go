@@ -85,7 +85,7 @@ func TestThePhoneAtTheTable(t *testing.T) {
 	phone.require(err, "a shell")
 	id := program.dogs()["Moss"]
 	phone.open(house + "/dogs/" + id)
-	phone.sees("Each nail")
+	phone.sees("How to begin with Moss")
 	phone.open(house)
 	phone.sees("Moss")
 	phone.open(house + "/dogs/" + id + "/ready")

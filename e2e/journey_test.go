@@ -449,7 +449,7 @@ func TestADogsPageIsCalmAndRemembers(t *testing.T) {
 	assert.LessOrEqual(t, words, 150)
 	p.press("summary", "How it is held")
 	p.sees("Change the hold")
-	p.open(program.address + "/dogs/" + dogs["Bobbin"])
+	p.open(program.address + "/dogs/" + dogs["Windlass"])
 	p.sees("Change the hold")
 	p.press("summary", "How it is held")
 	p.open(program.address + "/dogs/" + dogs["Oatcake"])

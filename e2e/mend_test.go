@@ -40,7 +40,7 @@ func TestTheBloodPanelKeepsTheFocusAndEscapes(t *testing.T) {
 	require.NoError(t, p.Keyboard.Type(input.Escape))
 	require.NoError(t, p.Timeout(patience).Wait(rod.Eval(`() => !document.querySelector('dialog[open]')`)))
 	p.keys("u") // the nail is in hand again
-	p.sees("0 cuts")
+	p.sees("Light or dark?")
 }
 
 // The demonstration on the port of a book takes none of the taps that wait for the book.

@@ -159,7 +159,7 @@ func TestALadderByKeysAlone(t *testing.T) {
 	p.press("button", "End this ladder")
 	p.sees("is on no ladder")
 	p.press(".undo-bar button", "Undo")
-	p.sees("Step 1 of 13")
+	p.sees("step 1 of 13")
 }
 
 // One paw on the ladder, the other three trimmed.

@@ -136,6 +136,7 @@ func TestCallingOwners(t *testing.T) {
 	p.sees("Windlass comes")
 	p.press(".call:first-child button", "Not now")
 	p.press(".call:first-child button", "ask in 2 weeks")
+	p.sees("Asked again in 2 weeks")
 	p.open(program.address + "/dogs/" + program.dogs()["Fig"] + "/saved/" + program.dog(program.dogs()["Fig"]).Sittings[0].ID)
 	p.sees("The next visit")
 	p.press(".next-visit .btn-go", "")

@@ -36,7 +36,7 @@ var screens = []screen{
 	{"kit", "", "/kit", "Files and boards"},
 	{"walk", "Bobbin", "/dogs/DOG/walk", "looked at"},
 	{"nail", "Gantry", "/dogs/DOG/nails/RF3", "Four schools"},
-	{"photo", "Fig", "/dogs/DOG/photo/LF3?picture=PICTURE", "Drag the two circles"},
+	{"photo", "Fig", "/dogs/DOG/photo/LF3?picture=PICTURE", "Say how the card was held"},
 	{"saved", "Oatcake", "/dogs/DOG/saved/SITTING", "is done"},
 	{"new-dog", "", "/dogs/new", "Add this dog"},
 	{"settings", "", "/settings", "Save settings"},

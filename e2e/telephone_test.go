@@ -19,7 +19,7 @@ func TestSomebodyRings(t *testing.T) {
 	p.press(".ways button", "in [0-9]+ day")
 	p.sees("Pennant comes")
 
-	p.press("button", "^Move$")
+	p.press("a", "^Move$")
 	p.sees("Move a visit")
 	set := func(selector, value string) {
 		p.find(selector, "")

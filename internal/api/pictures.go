@@ -2,6 +2,7 @@ package api
 
 import (
 	"bytes"
+	"cmp"
 	"context"
 	"io"
 
@@ -54,7 +55,7 @@ func (h handlers) GetPicture(ctx context.Context, r contract.GetPictureRequestOb
 
 func (h handlers) ReadPhoto(ctx context.Context, r contract.ReadPhotoRequestObject) (contract.ReadPhotoResponseObject, error) {
 	in := r.Body
-	s := photo.Shot{Width: in.Width, Height: in.Height, Reference: photo.Reference(in.Reference), MM: orZero(in.KnownMm), Under: orZero(in.Under)}
+	s := photo.Shot{Width: in.Width, Height: in.Height, Reference: photo.Reference(in.Reference), MM: orZero(in.KnownMm), Held: photo.Holding(cmp.Or(string(orZero(in.Held)), string(photo.Unsure)))}
 	for _, p := range in.Handles {
 		s.Handles = append(s.Handles, pixel(p))
 	}
@@ -67,7 +68,7 @@ func (h handlers) ReadPhoto(ctx context.Context, r contract.ReadPhotoRequestObje
 	m := photo.Marks{
 		Coat: pixel(in.Coat), Tip: pixel(in.Tip), Ridge: at(in.Ridge), Groove: at(in.Groove), Pink: at(in.Pink), Pad: at(in.Pad), Floor: at(in.Floor), Low: at(in.Low),
 	}
-	read, err := h.book.ReadPhoto(ctx, r.DogId, r.Code, s, m)
+	read, err := h.book.ReadPhoto(ctx, r.DogId, r.Code, orZero(in.PictureId), s, m)
 	if err != nil {
 		return nil, err
 	}
@@ -88,6 +89,11 @@ func (h handlers) ReadPhoto(ctx context.Context, r contract.ReadPhotoRequestObje
 	}
 	if read.View != nil {
 		out.TiltDeg, out.DistanceMm = &read.View.Tilt, &read.View.Distance
+		grid := [][]contract.PicturePoint{}
+		for _, l := range s.Grid(m) {
+			grid = append(grid, pixelsOf(l[:]))
+		}
+		out.Grid = grid
 	}
 	return out, nil
 }

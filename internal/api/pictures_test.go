@@ -57,17 +57,28 @@ func TestANailIsReadOffAPicture(t *testing.T) {
 	k, data := taken(t, 1, true)
 	p := c.keepsPicture(d, data)
 	require.Len(t, p.Corners, 4, "the card was found")
-	in := contract.PhotoInput{Width: p.Width, Height: p.Height, Reference: "card", Handles: p.Corners}
+	in := contract.PhotoInput{Width: p.Width, Height: p.Height, Reference: "card", Held: of(contract.PhotoInputHeld("beside")), PictureId: &p.Id, Handles: p.Corners}
 	m := k.Nails[0].Marks
 	in.Coat, in.Tip, in.Ridge, in.Floor, in.Low, in.Groove = xy(m.Coat), xy(m.Tip), of(xy(*m.Ridge)), of(xy(*m.Floor)), of(xy(*m.Low)), of(xy(*m.Groove))
 	path := fmt.Sprintf("/api/dogs/%s/nails/LF2/photo", d.Id)
 	read := ask[contract.PhotoRead](c, "POST", path, jsonOf(t, in), 200)
-	assert.InDelta(t, 17, read.Length.Mm, 0.3, "by the corners that were guessed")
+	assert.InDelta(t, 17, read.Length.Mm, 0.4, "by the corners that were guessed")
 	assert.Less(t, read.Length.LowMm, 17.0)
 	assert.Greater(t, read.Length.HighMm, 17.0)
 	assert.InDelta(t, 0.5, read.Gap.Mm, 0.3)
 	assert.InDelta(t, 3, read.Groove.Mm, 0.5)
 	assert.Equal(t, nail.Usual, *read.Shape)
+	assert.GreaterOrEqual(t, len(read.Grid), 6, "the card's plane is drawn through the nail")
+
+	wrong := in // one corner on the wrong thing: the picture speaks against it, by name
+	wrong.Handles = append([]contract.PicturePoint{{p.Corners[0][0] + 22, p.Corners[0][1] + 14}}, in.Handles[1:]...)
+	status, refused := c.do("POST", path, jsonOf(t, wrong))
+	assert.Equal(t, 422, status)
+	assert.Contains(t, string(refused), "handles")
+	unsure := in
+	unsure.Held = nil
+	loose := ask[contract.PhotoRead](c, "POST", path, jsonOf(t, unsure), 200)
+	assert.Greater(t, loose.Length.SdMm, 1.2*read.Length.SdMm, "nobody said how the card was held")
 
 	of := func(by string, sd float64) contract.Bar {
 		dog := c.addDog(moss)

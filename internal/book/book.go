@@ -31,6 +31,7 @@ type Book struct {
 	backing  backing
 	watches  watches
 	pictures sync.Mutex // one is read at a time
+	looked   lookedAt
 	intake   intake
 	memory   *otter.Cache[uuid.UUID, remembered]
 

@@ -2,6 +2,9 @@ package book
 
 import (
 	"context"
+	"image"
+	"slices"
+	"sync"
 
 	"github.com/google/uuid"
 
@@ -35,7 +38,7 @@ func (b *Book) AddPicture(ctx context.Context, p store.Picture, data []byte) (st
 		return p, fault.Fields{{Name: "picture", Value: "what was sent", Want: err.Error()}}
 	}
 	p.Width, p.Height = read.Width, read.Height
-	if corners, is := photo.Guess(read.Grey); is {
+	if corners, is := photo.Guess(read.Pixels); is {
 		p.Corners = corners
 	}
 	return b.store.AddPicture(ctx, p, read.JPEG, read.Small, b.now())
@@ -73,19 +76,55 @@ func (b *Book) PicturesKept(ctx context.Context) (k PicturesKept, err error) {
 	return k, err
 }
 
+// lookedAt is the picture that was looked at last: its points are moved many times, and it is decoded once.
+type lookedAt struct {
+	sync.Mutex
+	hash   string
+	pixels *image.RGBA
+}
+
+// checkOutline holds a card's corners to what a kept picture shows.
+func (b *Book) checkOutline(ctx context.Context, dogID, pictureID uuid.UUID, s photo.Shot) error {
+	all, err := b.store.Pictures(ctx, dogID)
+	if err != nil {
+		return err
+	}
+	at := slices.IndexFunc(all, func(p store.Picture) bool { return p.ID == pictureID })
+	if at < 0 {
+		return fault.Fields{{Name: "picture_id", Value: pictureID.String(), Want: "must be one of this dog's pictures"}}
+	}
+	b.looked.Lock()
+	defer b.looked.Unlock()
+	if b.looked.hash != all[at].Hash {
+		data, err := b.store.PictureFile(ctx, all[at].Hash, false)
+		if err != nil {
+			return err
+		}
+		if b.looked.pixels, err = formats.PixelsOf(data); err != nil {
+			return err
+		}
+		b.looked.hash = all[at].Hash
+	}
+	return s.CheckOutline(photo.OutlineOf(b.looked.pixels, s.Handles))
+}
+
 // PhotoRead is what a picture says of a nail, and the shape that its bend is.
 type PhotoRead struct {
 	photo.Read
 	Shape *nail.Shape // nil where no bend was told
 }
 
-// ReadPhoto reads a dog's nail off a picture; nothing is kept.
-func (b *Book) ReadPhoto(ctx context.Context, dogID uuid.UUID, code nail.Code, s photo.Shot, m photo.Marks) (PhotoRead, error) {
+// ReadPhoto reads a dog's nail off a picture; nothing is kept. Where the picture is told, the card's corners are held to
+// what it shows; uuid.Nil: it is not.
+func (b *Book) ReadPhoto(ctx context.Context, dogID uuid.UUID, code nail.Code, pictureID uuid.UUID, s photo.Shot, m photo.Marks) (PhotoRead, error) {
 	d, err := b.store.Dog(ctx, dogID)
 	if err != nil {
 		return PhotoRead{}, err
 	}
 	read, err := s.Read(m)
+	if err == nil && pictureID != uuid.Nil && s.Reference == photo.Card {
+		err = b.checkOutline(ctx, dogID, pictureID, s)
+	}
 	out := PhotoRead{Read: read}
 	if err == nil && m.Ridge != nil {
 		shape := read.Shape(code, d.WeightOn(b.Today()))

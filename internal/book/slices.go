@@ -75,7 +75,7 @@ func (b *Book) CardIn(data []byte) (width, height int, corners []photo.Point, er
 	if err != nil {
 		return 0, 0, nil, fault.Fields{{Name: "picture", Value: "what was sent", Want: err.Error()}}
 	}
-	corners, _ = photo.Guess(read.Grey)
+	corners, _ = photo.Guess(read.Pixels)
 	return read.Width, read.Height, corners, nil
 }
 

@@ -333,7 +333,7 @@ func (p *Package) Picture(name string) ([]byte, error) {
 	defer in.Close() //nolint:errcheck // it was only read
 	data, err := io.ReadAll(io.LimitReader(in, MostPictureBytes+1))
 	if err != nil || len(data) > MostPictureBytes {
-		return nil, Misplaced{File: path, Want: "must be a whole picture of at most 10 MB"}
+		return nil, Misplaced{File: path, Want: fmt.Sprintf("must be a whole picture of at most %d MB", MostPictureBytes>>20)}
 	}
 	return data, nil
 }

@@ -9,6 +9,8 @@ import (
 	"image/draw"
 	"image/jpeg"
 	_ "image/png" // is read
+	"runtime"
+	"sync"
 
 	"github.com/bep/imagemeta"
 	xdraw "golang.org/x/image/draw"
@@ -22,13 +24,13 @@ type Picture struct {
 	Width, Height int
 	JPEG          []byte
 	Small         []byte // the same, to be listed
-	Grey          *image.Gray
+	Pixels        *image.RGBA
 }
 
 // What of pictures is taken.
 const (
-	MostPictureBytes = 10 << 20
-	mostPixels       = 40_000_000
+	MostPictureBytes = 20 << 20
+	mostPixels       = 50_000_000
 	mostDeepPixels   = 20_000_000 // with 16 bits a colour
 	leastSide        = 64         // pixels
 	mostSide         = 20_000
@@ -66,13 +68,23 @@ func ReadPicture(data []byte) (Picture, error) {
 		return Picture{}, errors.New("must be a whole picture: it is cut short or damaged")
 	}
 	upright := turned(scaled(read, photo.MostSide), orientation(kind, data))
-	p := Picture{Width: upright.Rect.Dx(), Height: upright.Rect.Dy(), Grey: image.NewGray(upright.Rect)}
-	draw.Draw(p.Grey, p.Grey.Rect, upright, image.Point{}, draw.Src)
+	p := Picture{Width: upright.Rect.Dx(), Height: upright.Rect.Dy(), Pixels: upright}
 	if p.JPEG, err = asJPEG(upright); err != nil {
 		return Picture{}, err
 	}
 	p.Small, err = asJPEG(scaled(upright, smallSide))
 	return p, err
+}
+
+// PixelsOf are a kept picture's.
+func PixelsOf(kept []byte) (*image.RGBA, error) {
+	read, err := jpeg.Decode(bytes.NewReader(kept))
+	if err != nil {
+		return nil, err
+	}
+	out := image.NewRGBA(read.Bounds())
+	draw.Draw(out, out.Rect, read, image.Point{}, draw.Src)
+	return out, nil
 }
 
 func asJPEG(p image.Image) ([]byte, error) {
@@ -124,7 +136,13 @@ func scaled(p image.Image, most int) *image.RGBA {
 	}
 	out := image.NewRGBA(image.Rect(0, 0, w, h))
 	draw.Draw(out, out.Rect, image.White, image.Point{}, draw.Src)
-	xdraw.ApproxBiLinear.Scale(out, out.Rect, p, b, draw.Over, nil)
+	var all sync.WaitGroup
+	parts := runtime.GOMAXPROCS(0)
+	for part := range parts { // each a band of it
+		band, _ := out.SubImage(image.Rect(0, h*part/parts, w, h*(part+1)/parts)).(*image.RGBA)
+		all.Go(func() { xdraw.ApproxBiLinear.Scale(band, out.Rect, p, b, draw.Over, nil) })
+	}
+	all.Wait()
 	if max(w, h) > most {
 		return scaled(out, most)
 	}

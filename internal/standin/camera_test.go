@@ -27,23 +27,17 @@ func aPaw(r *rand.Rand) Paw {
 	return p
 }
 
-func grey(p *image.RGBA) *image.Gray {
-	g := image.NewGray(p.Rect)
-	draw.Draw(g, g.Rect, p, p.Rect.Min, draw.Src)
-	return g
-}
-
 // What the camera drew is what is read off it.
 func TestAPictureHoldsItsTruth(t *testing.T) {
 	r := rand.New(rand.NewPCG(3, 4))
 	p := aPaw(r)
 	taken := p.Take(photo.Looking{Point: photo.Point{X: 40, Y: 50}, Distance: 120, Tilt: 20, About: 40, Turned: 5}, 2048, 1536)
-	s := photo.Shot{Width: 2048, Height: 1536, Reference: photo.Card, Handles: taken.Corners}
+	s := photo.Shot{Width: 2048, Height: 1536, Reference: photo.Card, Held: photo.Beside, Handles: taken.Corners}
 	for i, n := range taken.Nails {
 		read, err := s.Read(n.Marks)
 		require.NoError(t, err)
-		assert.InDelta(t, n.Length, read.Length.MM, 1e-6)
-		assert.InDelta(t, p.Nails[i].Gap(), read.Gap.MM, 1e-6)
+		assert.InEpsilon(t, n.Length, read.Length.MM, 0.013, "but for what leaning hides on average")
+		assert.InDelta(t, p.Nails[i].Gap(), read.Gap.MM, 0.1)
 	}
 	at := taken.Nails[0].Marks.Coat.X + taken.Nails[0].Tip.X
 	y := taken.Nails[0].Marks.Coat.Y + taken.Nails[0].Tip.Y
@@ -61,7 +55,7 @@ func TestTheCornersAreGuessed(t *testing.T) {
 			continue
 		}
 		pictures++
-		guess, is := photo.Guess(grey(taken.Picture))
+		guess, is := photo.Guess(taken.Picture)
 		if is && worst(guess, taken.Corners) <= 3 {
 			near++
 		} else {
@@ -72,10 +66,10 @@ func TestTheCornersAreGuessed(t *testing.T) {
 
 	bare := aPaw(r)
 	bare.NoCard = true
-	_, is := photo.Guess(grey(bare.Take(photo.Looking{Point: photo.Point{X: 40, Y: 48}, Distance: 120}, 1024, 768).Picture))
+	_, is := photo.Guess(bare.Take(photo.Looking{Point: photo.Point{X: 40, Y: 48}, Distance: 120}, 1024, 768).Picture)
 	assert.False(t, is)
 	for _, size := range []int{3, 16, 200} { // nothing but one colour
-		even := image.NewGray(image.Rect(0, 0, size, size))
+		even := image.NewRGBA(image.Rect(0, 0, size, size))
 		draw.Draw(even, even.Rect, image.NewUniform(color.Gray{Y: 128}), image.Point{}, draw.Src)
 		_, is = photo.Guess(even)
 		assert.False(t, is)

@@ -33,13 +33,7 @@ func seenWith(h Homography, width, height int, focal float64) float64 {
 func (s Shot) misfit() float64 {
 	best := math.Inf(1)
 	for _, card := range [][2]float64{{CardWidth, CardHeight}, {CardHeight, CardWidth}} {
-		plane, is := Fit(s.Handles, corners(card[0], card[1]))
-		if !is {
-			continue
-		}
-		if back, is := plane.Inverse(); is {
-			best = math.Min(best, misfit(back, s.Width, s.Height))
-		}
+		best = math.Min(best, misfit(ontoQuad(card[0], card[1], s.Handles), s.Width, s.Height))
 	}
 	return best
 }

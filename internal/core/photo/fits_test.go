@@ -21,7 +21,7 @@ func looked(r *rand.Rand, off float64) (s Shot, m Marks, truth float64) {
 	truth = 6 + 16*r.Float64()
 	coat, mid, tip := bent(Point{20, 62}, truth, 26, 0.2)
 	ridge := put(mid, 1.2)
-	s = Shot{Width: width, Height: height, Reference: Card}
+	s = Shot{Width: width, Height: height, Reference: Card, Held: Beside}
 	for _, p := range corners(CardWidth, CardHeight) {
 		s.Handles = append(s.Handles, put(p, off))
 	}
@@ -69,7 +69,7 @@ func TestAWrongCornerIsRefusedOrToldByTheRange(t *testing.T) {
 // What has another proportion is no card: a square, a strip.
 func TestWhatIsNoCardIsRefused(t *testing.T) {
 	for name, by := range map[string]float64{"a square": CardHeight, "three to one": 3 * CardHeight} {
-		s := Shot{Width: 2048, Height: 1536, Reference: Card}
+		s := Shot{Width: 2048, Height: 1536, Reference: Card, Held: Beside}
 		for _, p := range corners(by, CardHeight) {
 			s.Handles = append(s.Handles, p.times(9).plus(Point{200, 300}))
 		}

@@ -6,197 +6,185 @@ import (
 	"slices"
 )
 
-// How the guess looks for a card (judgement).
+// When four lines are taken for a card's edges (judgement, weighed on drawn pictures as those of docs/photo.md).
 const (
-	coarse     = 360  // pixels of the longer side in which it looks first
-	leastShare = 0.02 // of the picture's area that a card covers
-	mostShare  = 0.7
-	fills      = 0.93 // of its corners' quadrilateral: round corners and a blurred rim are missing
-	samples    = 48   // along each edge
-	middling   = 0.72 // of an edge is looked at: not the round corners
-	search     = 0.07 // of an edge's length to either side, where it is looked for anew
+	leastShare = 0.015 // of the picture's area that a card covers
+	mostShare  = 0.75
+	between    = 0.84 // of a side is looked at: not the round corners
+	leastSide  = 0.22 // of each side is edge: a hand may cover the rest
+	leastSides = 0.55 // of all four
+	beyond     = 0.14 // of a side, past each corner: there a card's edge goes no further
+	askew      = 0.09 // as misfit, of lines in the small picture
+	mostTried  = 12   // quadrilaterals that are looked at in the whole picture
+	foundAt    = 2.5  // the score at which a card is handed over as found
 )
 
-// Guess is where a card's corners seem to be in a picture, in their order round it: an even patch with a rim of four
-// straight edges. It is only a start for the handles; false where nothing looks like a card.
-func Guess(picture *image.Gray) ([]Point, bool) {
-	small, by := shrunk(picture)
+// Guess is where a card's corners seem to be in a picture, in their order round it: four straight edges, two by two, in a
+// card's proportion by some camera, that end in round corners. It is only a start for the handles; false where nothing
+// looks like a card, whatever is printed on it.
+func Guess(picture *image.RGBA) ([]Point, bool) {
 	best, most := []Point(nil), 0.0
-	rim := steepness(small)
-	for _, share := range []float64{0.80, 0.86, 0.91, 0.95} { // of the picture that is even
-		for _, patch := range patches(rim, share) {
-			quad, fill := quadOf(patch)
-			size := float64(len(patch)) / float64(small.Rect.Dx()*small.Rect.Dy())
-			if fill < fills || size > mostShare || !likeACard(quad) {
-				continue
-			}
-			if score := fill * fill * math.Sqrt(size); score > most {
-				best, most = quad, score
+	for _, coarse := range []int{640, 320} { // the coarser one sees past weave and hair
+		small, by := shrunk(picture, coarse)
+		quads := edgesOf(small).quads()
+		for _, q := range quads[:min(mostTried, len(quads))] {
+			whole, score := q.inWhole(picture, by)
+			if score > most {
+				best, most = whole, score
 			}
 		}
 	}
-	if best == nil {
-		return nil, false
+	return best, most >= foundAt
+}
+
+// quad is four corners, and how much speaks for a card's.
+type quad struct {
+	corners []Point
+	score   float64
+}
+
+// inWhole is the quadrilateral in the whole picture, of which each of its pixels is so many, and how much speaks for it
+// there; 0 where it is no card's.
+func (q quad) inWhole(picture *image.RGBA, by float64) (whole []Point, score float64) {
+	for _, p := range q.corners {
+		whole = append(whole, p.times(by))
 	}
-	for i := range best {
-		best[i] = Point{(best[i].X + 0.5) * by, (best[i].Y + 0.5) * by}
-	}
-	for _, reach := range []float64{search, search / 3} {
-		finer, is := edged(picture, best, reach)
+	for _, far := range []float64{2.5 * by, math.Max(3, by)} {
+		finer, is := edged(picture, whole, far)
 		if !is {
-			return nil, false
+			return nil, 0
 		}
-		best = finer
+		whole = finer
 	}
-	found := Shot{Width: picture.Rect.Dx(), Height: picture.Rect.Dy(), Reference: Card, Handles: best}
-	return best, likeACard(best) && found.misfit() <= mostMisfit // a wrong guess is not handed over as found
+	if !likeACard(whole) {
+		return nil, 0
+	}
+	misfit := Shot{Width: picture.Rect.Dx(), Height: picture.Rect.Dy(), Reference: Card, Handles: whole}.misfit()
+	if misfit > mostMisfit {
+		return nil, 0
+	}
+	for _, size := range [][2]float64{{CardWidth, CardHeight}, {CardHeight, CardWidth}} {
+		score = math.Max(score, looksOf(picture, whole, size[0], size[1]).score()+0.6*q.score-3*misfit)
+	}
+	return whole, score
 }
 
-// shrunk is the picture made small, and how many of its pixels one of the small ones is.
-func shrunk(p *image.Gray) (*image.Gray, float64) {
-	w, h := p.Rect.Dx(), p.Rect.Dy()
-	by := max(1, (max(w, h)+coarse-1)/coarse)
-	out := image.NewGray(image.Rect(0, 0, w/by, h/by))
-	for y := range out.Rect.Dy() {
-		for x := range out.Rect.Dx() {
-			sum := 0
-			for v := y * by; v < (y+1)*by; v++ {
-				row := p.Pix[v*p.Stride+x*by:]
-				for u := range by {
-					sum += int(row[u])
-				}
-			}
-			out.Pix[y*out.Stride+x] = uint8(sum / (by * by)) //nolint:gosec // a mean of bytes is a byte
-		}
+// quads are the quadrilaterals of the picture's lines that may be a card's, the likeliest first.
+func (e edges) quads() []quad {
+	lines := e.lines()
+	type pair struct {
+		a, b line
+		turn float64 // of the middle direction
 	}
-	return out, float64(by)
-}
-
-// slopes are how fast a small picture changes at each of its pixels.
-type slopes struct {
-	w, h int
-	of   []float64
-}
-
-// steepness is by Sobel's operator.
-func steepness(p *image.Gray) slopes {
-	s := slopes{p.Rect.Dx(), p.Rect.Dy(), make([]float64, p.Rect.Dx()*p.Rect.Dy())}
-	at := func(x, y int) float64 { return float64(p.Pix[y*p.Stride+x]) }
-	for y := 1; y < s.h-1; y++ {
-		for x := 1; x < s.w-1; x++ {
-			gx := at(x+1, y-1) + 2*at(x+1, y) + at(x+1, y+1) - at(x-1, y-1) - 2*at(x-1, y) - at(x-1, y+1)
-			gy := at(x-1, y+1) + 2*at(x, y+1) + at(x+1, y+1) - at(x-1, y-1) - 2*at(x, y-1) - at(x+1, y-1)
-			s.of[y*s.w+x] = math.Hypot(gx, gy)
-		}
-	}
-	return s
-}
-
-// patches are the connected even places, as they are when a share of the picture counts as even; those that touch the
-// picture's edge are none.
-func patches(s slopes, share float64) [][]Point {
-	sorted := slices.Clone(s.of)
-	slices.Sort(sorted)
-	limit := sorted[int(share*float64(len(sorted)-1))]
-	seen := make([]bool, len(s.of))
-	for i, steep := range s.of {
-		seen[i] = steep > limit
-	}
-	var all [][]Point
-	for start := range seen {
-		if seen[start] {
-			continue
-		}
-		var patch []Point
-		touches := false
-		seen[start] = true
-		for next := []int{start}; len(next) > 0; {
-			i := next[len(next)-1]
-			next = next[:len(next)-1]
-			x, y := i%s.w, i/s.w
-			patch = append(patch, Point{float64(x), float64(y)})
-			if x == 0 || y == 0 || x == s.w-1 || y == s.h-1 {
-				touches = true
+	var pairs []pair
+	for i, a := range lines {
+		for _, b := range lines[i+1:] {
+			turn := math.Abs(a.angle - b.angle)
+			if turn = math.Min(turn, math.Pi-turn); turn > mostConverging {
 				continue
 			}
-			for _, j := range []int{i - 1, i + 1, i - s.w, i + s.w} {
-				if !seen[j] {
-					seen[j] = true
-					next = append(next, j)
-				}
-			}
-		}
-		if !touches && float64(len(patch)) >= leastShare*float64(len(seen)) {
-			all = append(all, patch)
+			pairs = append(pairs, pair{a, b, a.angle})
 		}
 	}
+	var all []quad
+	for i, p := range pairs {
+		for _, o := range pairs[i+1:] {
+			turn := math.Abs(p.turn - o.turn)
+			if math.Min(turn, math.Pi-turn) < leastCrossing {
+				continue
+			}
+			if q, is := e.quad([4]line{p.a, o.a, p.b, o.b}); is {
+				all = append(all, q)
+			}
+		}
+	}
+	slices.SortStableFunc(all, func(a, b quad) int { return int(math.Copysign(1, b.score-a.score)) })
 	return all
 }
 
-// quadOf is the largest quadrilateral with its corners on the patch's hull, and how much of it the patch fills.
-func quadOf(patch []Point) (quad []Point, fill float64) {
-	hull := hullOf(patch)
-	const most = 144
-	if len(hull) > most {
-		var fewer []Point
-		for i := range most {
-			fewer = append(fewer, hull[i*len(hull)/most])
+// How two opposite sides converge at most, and two adjoining ones cross at least, radians (judgement).
+const (
+	mostConverging = 40 * math.Pi / 180
+	leastCrossing  = 35 * math.Pi / 180
+)
+
+// quad is what four lines, in their order round, enclose; false where that is no card.
+func (e edges) quad(sides [4]line) (q quad, is bool) {
+	q.corners = make([]Point, 4)
+	for i := range sides {
+		at, is := sides[i].meets(sides[(i+1)%4])
+		if !is || at.X < 0 || at.Y < 0 || at.X > float64(e.w) || at.Y > float64(e.h) {
+			return q, false
 		}
-		hull = fewer
+		q.corners[(i+1)%4] = at // side i runs from corner i to corner i+1
 	}
-	if len(hull) < 4 {
-		return nil, 0
+	area := math.Abs(q.corners[2].minus(q.corners[0]).cross(q.corners[3].minus(q.corners[1]))) / 2
+	if share := area / float64(e.w*e.h); share < leastShare || share > mostShare || !likeACard(q.corners) {
+		return q, false
 	}
-	area := 0.0
-	for i := range hull {
-		for k := i + 2; k < len(hull); k++ { // a diagonal, and the farthest point to either side of it
-			j, l := farthest(hull, i, k), farthest(hull, k, i+len(hull))
-			d := hull[k].minus(hull[i])
-			if a := (math.Abs(d.cross(hull[j].minus(hull[i]))) + math.Abs(d.cross(hull[l].minus(hull[i])))) / 2; a > area {
-				area, quad = a, []Point{hull[i], hull[j], hull[k], hull[l]}
-			}
+	sum, past := 0.0, 0.0
+	for i, l := range sides {
+		a, b := l.place(q.corners[i]), l.place(q.corners[(i+1)%4])
+		cut := (1 - between) / 2 * (b - a)
+		its := l.edge(a+cut, b-cut)
+		if its < leastSide {
+			return q, false
 		}
+		sum += its / 4
+		far, near := beyond*(b-a), 0.012*(b-a)
+		past += (l.edge(a-far, a-near) + l.edge(b+near, b+far)) / 8
 	}
-	if area == 0 {
-		return nil, 0
+	if sum < leastSides {
+		return q, false
 	}
-	return quad, float64(len(patch)) / area
+	s := Shot{Width: e.w, Height: e.h, Reference: Card, Handles: q.corners}
+	misfit := s.misfit()
+	if misfit > askew {
+		return q, false
+	}
+	q.score = sum - 0.7*past + 0.4*e.rounded(q.corners) - misfit
+	return q, true
 }
 
-// farthest is the hull's point between two of it that is farthest from the line through them.
-func farthest(hull []Point, from, to int) int {
-	a, b := hull[from%len(hull)], hull[to%len(hull)]
-	best, most := (from+1)%len(hull), -1.0
-	for i := from + 1; i < to; i++ {
-		if away := math.Abs(b.minus(a).cross(hull[i%len(hull)].minus(a))); away > most {
-			best, most = i%len(hull), away
+// rounded is which share of a card's four round corners is edge, where its straight edges would have these corners.
+func (e edges) rounded(quad []Point) float64 {
+	best := 0.0
+	for _, size := range [][2]float64{{CardWidth, CardHeight}, {CardHeight, CardWidth}} {
+		h := ontoQuad(size[0], size[1], quad)
+		n, there := 0, 0
+		for _, c := range corners(size[0], size[1]) {
+			inwards := Point{math.Copysign(CardRound, size[0]/2-c.X), math.Copysign(CardRound, size[1]/2-c.Y)}
+			middle := c.plus(inwards)
+			for _, share := range []float64{0.25, 0.4, 0.5, 0.6, 0.75} {
+				turn := share * math.Pi / 2
+				out := Point{-math.Copysign(math.Cos(turn), inwards.X), -math.Copysign(math.Sin(turn), inwards.Y)}
+				at, beside := h.Of(middle.plus(out.times(CardRound))), h.Of(middle.plus(out.times(CardRound+0.2)))
+				n++
+				if e.near(at, math.Atan2(beside.Y-at.Y, beside.X-at.X)) {
+					there++
+				}
+			}
 		}
+		best = math.Max(best, float64(there)/float64(n))
 	}
 	return best
 }
 
-// hullOf is the convex hull (Andrew's monotone chain).
-func hullOf(points []Point) []Point {
-	points = slices.Clone(points)
-	slices.SortFunc(points, func(a, b Point) int {
-		if a.X != b.X {
-			return int(math.Copysign(1, a.X-b.X))
-		}
-		return int(math.Copysign(1, a.Y-b.Y))
-	})
-	var hull []Point
-	for range 2 {
-		start := len(hull)
-		for _, p := range points {
-			for len(hull) >= start+2 && hull[len(hull)-1].minus(hull[len(hull)-2]).cross(p.minus(hull[len(hull)-2])) <= 0 {
-				hull = hull[:len(hull)-1]
+// near tells whether an edge with a gradient in such a direction is within a pixel of a point.
+func (e edges) near(p Point, angle float64) bool {
+	const off, turned = 1.3, 28 * math.Pi / 180
+	for y := int(p.Y - 1.5); y <= int(p.Y+1.5); y++ {
+		for x := int(p.X - 1.5); x <= int(p.X+1.5); x++ {
+			if x < 0 || y < 0 || x >= e.w || y >= e.h || e.steep[y*e.w+x] == 0 {
+				continue
 			}
-			hull = append(hull, p)
+			turn := math.Mod(math.Abs(e.angle[y*e.w+x]-angle), math.Pi)
+			if math.Min(turn, math.Pi-turn) < turned && p.distance(Point{float64(x) + 0.5, float64(y) + 0.5}) < off {
+				return true
+			}
 		}
-		hull = hull[:len(hull)-1]
-		slices.Reverse(points)
 	}
-	return hull
+	return false
 }
 
 // likeACard tells whether four corners can be a card's that is not held too much askew.
@@ -214,117 +202,4 @@ func likeACard(q []Point) bool {
 		short, long = math.Min(short, a.length()), math.Max(long, a.length())
 	}
 	return short > 0 && long/short < longest
-}
-
-// edged is the quadrilateral with each edge moved to where the picture changes most, near where it is.
-func edged(p *image.Gray, quad []Point, reach float64) ([]Point, bool) {
-	var lines [4][2]Point
-	for i := range quad {
-		line, is := edge(p, quad[i], quad[(i+1)%4], reach)
-		if !is {
-			return nil, false
-		}
-		lines[i] = line
-	}
-	out := make([]Point, 4)
-	for i := range out {
-		before, after := lines[(i+3)%4], lines[i]
-		across := before[1].cross(after[1])
-		if math.Abs(across) < 1e-6 {
-			return nil, false
-		}
-		out[i] = before[0].plus(before[1].times(after[0].minus(before[0]).cross(after[1]) / across))
-	}
-	return out, true
-}
-
-// edge is the line, a point and a direction, along which the picture changes most near a segment.
-func edge(p *image.Gray, from, to Point, reach float64) (line [2]Point, is bool) {
-	along := to.minus(from)
-	length := along.length()
-	across := Point{-along.Y, along.X}.times(1 / length)
-	far := math.Max(4, reach*length)
-	var found []Point
-	for i := range samples {
-		at := from.towards(to, 0.5+middling*(float64(i)/(samples-1)-0.5))
-		if off, steep := steepest(p, at, across, far); steep > 0 {
-			found = append(found, at.plus(across.times(off)))
-		}
-	}
-	const least = samples / 2
-	for range 6 { // those that stand off are others' edges
-		if len(found) < least {
-			return line, false
-		}
-		line = through(found)
-		offs := make([]float64, len(found))
-		for i, q := range found {
-			offs[i] = math.Abs(line[1].cross(q.minus(line[0])))
-		}
-		sorted := slices.Clone(offs)
-		slices.Sort(sorted)
-		limit := math.Max(1, 3*sorted[len(sorted)/2])
-		kept := found[:0:0]
-		for i, q := range found {
-			if offs[i] <= limit {
-				kept = append(kept, q)
-			}
-		}
-		if len(kept) == len(found) {
-			break
-		}
-		found = kept
-	}
-	return line, true
-}
-
-// steepest is how far across a point the picture changes most, pixels, and by how much.
-func steepest(p *image.Gray, at, across Point, far float64) (off, steep float64) {
-	const step, wide = 0.5, 1.5
-	n := int(2 * far / step)
-	slope := make([]float64, n+1)
-	for i := range slope {
-		q := at.plus(across.times(-far + step*float64(i)))
-		slope[i] = math.Abs(level(p, q.plus(across.times(wide))) - level(p, q.minus(across.times(wide))))
-	}
-	best := 0
-	for i, s := range slope {
-		if s > slope[best] {
-			best = i
-		}
-	}
-	off = -far + step*float64(best)
-	if best > 0 && best < n { // the top of a parabola through three
-		a, b, c := slope[best-1], slope[best], slope[best+1]
-		if d := a - 2*b + c; d < 0 {
-			off += step * (a - c) / (2 * d)
-		}
-	}
-	return off, slope[best]
-}
-
-// level is how light the picture is at a point, between its pixels; at the edge outside.
-func level(p *image.Gray, q Point) float64 {
-	x := math.Min(math.Max(q.X-0.5, 0), float64(p.Rect.Dx()-1))
-	y := math.Min(math.Max(q.Y-0.5, 0), float64(p.Rect.Dy()-1))
-	u, v := int(x), int(y)
-	u1, v1 := min(u+1, p.Rect.Dx()-1), min(v+1, p.Rect.Dy()-1)
-	at := func(x, y int) float64 { return float64(p.Pix[y*p.Stride+x]) }
-	fx, fy := x-float64(u), y-float64(v)
-	return (at(u, v)*(1-fx)+at(u1, v)*fx)*(1-fy) + (at(u, v1)*(1-fx)+at(u1, v1)*fx)*fy
-}
-
-// through is the line nearest to some points: their middle, and the direction in which they lie.
-func through(points []Point) [2]Point {
-	var middle Point
-	for _, p := range points {
-		middle = middle.plus(p.times(1 / float64(len(points))))
-	}
-	xx, xy, yy := 0.0, 0.0, 0.0
-	for _, p := range points {
-		d := p.minus(middle)
-		xx, xy, yy = xx+d.X*d.X, xy+d.X*d.Y, yy+d.Y*d.Y
-	}
-	angle := math.Atan2(2*xy, xx-yy) / 2
-	return [2]Point{middle, {math.Cos(angle), math.Sin(angle)}}
 }

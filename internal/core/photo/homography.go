@@ -53,6 +53,20 @@ func Fit(from, to []Point) (Homography, bool) {
 	return back.after(h).after(normalFrom), is
 }
 
+// ontoQuad is the homography that takes a rectangle with a corner at the origin to four corners in their order round it:
+// the same as Fit, in closed form (Heckbert 1989, Fundamentals of Texture Mapping and Image Warping, section 2.2.3, from
+// memory; held to Fit by a test). Corners on one line give numbers that are none.
+func ontoQuad(width, height float64, q []Point) Homography {
+	d1, d2 := q[1].minus(q[2]), q[3].minus(q[2])
+	s := q[0].minus(q[1]).plus(q[2]).minus(q[3])
+	across := d1.cross(d2)
+	g, h := s.cross(d2)/across, d1.cross(s)/across
+	return Homography{
+		(q[1].X - q[0].X + g*q[1].X) / width, (q[3].X - q[0].X + h*q[3].X) / height, q[0].X,
+		(q[1].Y - q[0].Y + g*q[1].Y) / width, (q[3].Y - q[0].Y + h*q[3].Y) / height, q[0].Y, g / width, h / height, 1,
+	}
+}
+
 // normalised moves points so that they lie round the origin, on average the root of two away from it.
 func normalised(points []Point) (Homography, []Point) {
 	var middle Point

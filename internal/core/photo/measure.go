@@ -90,6 +90,19 @@ func (r Read) Shape(code nail.Code, weight float64) nail.Shape {
 	})
 }
 
+// CheckOutline refuses corners under whose sides the picture shows no edge of a card, and names the one that stands off.
+func (s Shot) CheckOutline(o Outline) error {
+	var f fault.Fields
+	switch corner, loose := o.Loose(); {
+	case s.Reference != Card:
+	case loose:
+		f.Add(fmt.Sprintf("handles[%d]", corner), "off the card's corner", "must stand on the card's corner: the picture shows no edge along the two sides that meet there")
+	case !o.Shown():
+		f.Add("handles", "no card", "must stand on the card's corners: the picture shows no edges between them")
+	}
+	return f.Err()
+}
+
 // check notes points that are none of a nail.
 func (m Marks) check(f *fault.Fields) {
 	if m.Coat.distance(m.Tip) < leastApart {
@@ -150,12 +163,17 @@ func (s Shot) nail(m Marks) (n onPlane, is bool) {
 	}
 	n.coat, n.tip = h.Of(m.Coat), h.Of(m.Tip)
 	n.low = n.tip
+	points := []*Point{&n.coat, &n.tip}
+	if m.Low == nil {
+		points = append(points, &n.low)
+	}
 	for _, one := range []struct {
 		in   *Point
 		onto *Point
 	}{{m.Ridge, &n.ridge}, {m.Groove, &n.groove}, {m.Pink, &n.pink}, {m.Pad, &n.pad}, {m.Floor, &n.floor}, {m.Low, &n.low}} {
 		if one.in != nil {
 			*one.onto = h.Of(*one.in)
+			points = append(points, one.onto)
 		}
 	}
 	n.bent = m.Ridge != nil
@@ -169,8 +187,34 @@ func (s Shot) nail(m Marks) (n onPlane, is bool) {
 		middle := h.Of(s.Handles[0]).towards(h.Of(s.Handles[2]), 0.5)
 		corner := h.Of(s.Handles[0]).distance(middle)
 		n.reach = math.Max(n.coat.distance(middle), n.tip.distance(middle)) / corner
+		s.pose.lift(eyeOf(back, s.Width, s.Height), points)
 	}
 	return n, true
+}
+
+// Grid are lines of the card's plane round a nail, a centimetre apart, as the picture shows them: where they do not lie on
+// the nail, it is not in that plane.
+func (s Shot) Grid(m Marks) [][2]Point {
+	plane, is := s.plane()
+	back, also := plane.Inverse()
+	if !is || !also || s.Reference != Card {
+		return nil
+	}
+	const every, round = 10.0, 14.0 // mm
+	a, b := plane.Of(m.Coat), plane.Of(m.Tip)
+	snapped := func(x, y float64) (low, high float64) {
+		return math.Floor((math.Min(x, y)-round)/every) * every, math.Ceil((math.Max(x, y)+round)/every) * every
+	}
+	left, right := snapped(a.X, b.X)
+	up, down := snapped(a.Y, b.Y)
+	var lines [][2]Point
+	for x := left; x <= right; x += every {
+		lines = append(lines, [2]Point{back.Of(Point{x, up}), back.Of(Point{x, down})})
+	}
+	for y := up; y <= down; y += every {
+		lines = append(lines, [2]Point{back.Of(Point{left, y}), back.Of(Point{right, y})})
+	}
+	return lines
 }
 
 // arc is the circle through coat line, ridge and tip; false where they lie on one line, or no ridge was told.
@@ -222,8 +266,13 @@ func (n onPlane) past() float64 {
 // number is a length on the plane with how far it may be off: its own share that no picture sees (a range that holds
 // nine times in ten, mm) with handles and points, the plane and the lens, added in squares.
 func (s Shot) number(m Marks, of func(onPlane) float64, own float64) measure.Number {
-	n, _ := s.nail(m)
-	mm := of(n)
+	held := holdings[s.Held]
+	at := func(depth, lean float64) float64 {
+		s.pose = pose{depth: depth, lean: lean}
+		n, _ := s.nail(m)
+		return of(n)
+	}
+	mm := at(held.depth, 0)
 	misfit := 0.0
 	if s.Reference == Card {
 		misfit = s.misfit() // of the handles as they stand
@@ -231,6 +280,15 @@ func (s Shot) number(m Marks, of func(onPlane) float64, own float64) measure.Num
 	const step = 0.5 // pixels
 	sum := own * own
 	add := func(by float64) { sum += by * by }
+	if s.Reference == Card {
+		more, less := at(held.depth, held.leanOff), at(held.depth, -held.leanOff)
+		add((more - less) / 2)
+		bent := ((more+less)/2 - mm) / (estimate.Z90 * estimate.Z90) // whichever way it leans it is seen too short: the mean of a square
+		add(bent * math.Sqrt2 * estimate.Z90)
+		add((at(held.depth+1, 0) - at(held.depth-1, 0)) / 2 * held.depthOff)
+		mm += bent
+		s.pose = pose{depth: held.depth}
+	}
 	points := []*Point{&m.Coat, &m.Tip}
 	for _, p := range []**Point{&m.Ridge, &m.Groove, &m.Pink, &m.Pad, &m.Floor, &m.Low} {
 		if *p != nil {
@@ -258,13 +316,7 @@ func (s Shot) number(m Marks, of func(onPlane) float64, own float64) measure.Num
 	if s.Reference == Card {
 		add(mm * misfitCounts * misfit)
 	}
-	if s.Reference == Card {
-		off := beside
-		if s.Under {
-			off = under
-		}
-		add(mm * off / n.view.Distance)
-	} else {
+	if s.Reference != Card {
 		add(mm * noPerspective)
 	}
 	return measure.Number{MM: mm, By: measure.Photo, SD: math.Sqrt(sum) / estimate.Z90}

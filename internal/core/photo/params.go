@@ -15,10 +15,8 @@ const (
 const (
 	focalShare    = 0.75 // focal length as a share of the picture's longer side: a usual telephone's main camera
 	handlePx      = 2.0  // how far a handle or a point may stand off, pixels
-	beside        = 3.0  // how far the nail may lie off the card's plane, mm
-	under         = 5.0  // the same where the card lies under the paw
 	straightness  = 0.01 // of the lens, as a share of a length
-	noPerspective = 0.10 // as a share of a length, where only a known distance was in the picture
+	noPerspective = 0.15 // as a share of a length, where only a known distance was in the picture
 	coatLine      = 0.5  // how far off the coat line may be taken, mm: hair hides it
 )
 

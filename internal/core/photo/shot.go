@@ -24,7 +24,8 @@ type Shot struct {
 	Reference     Reference
 	Handles       []Point // a card's corners in their order round it; or two points
 	MM            float64 // that the two points are apart
-	Under         bool    // the card lies under the paw, not beside the nail
+	Held          Holding // how the nail stands to the card
+	pose          pose    // of the nail, as it is tried
 }
 
 // Marks are the points of a nail in the picture. Without a point on the ridge between, it is taken to be straight.
@@ -40,6 +41,9 @@ func (s Shot) Check() fault.Fields {
 	const least, most = 16, 20000
 	f.Range("width", float64(s.Width), least, most, "pixels")
 	f.Range("height", float64(s.Height), least, most, "pixels")
+	if s.Reference == Card && !s.Held.known() {
+		f.Add("held", string(s.Held), fmt.Sprintf("must be one of %v", Holdings()))
+	}
 	switch s.Reference {
 	case Card:
 		if len(s.Handles) != 4 {

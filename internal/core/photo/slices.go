@@ -13,6 +13,7 @@ type Ends [2]Point
 // Thicknesses reads how thick slices are that lie beside the card on their sides, mm, each between the two points put
 // at its faces. It returns fault.Fields, with what would be right, where the picture cannot be read.
 func (s Shot) Thicknesses(slices []Ends) ([]measure.Number, error) {
+	s.Held = flat
 	f := s.Check()
 	if len(slices) == 0 {
 		f.Add("slices", "none", "must be put on the picture, two points each")

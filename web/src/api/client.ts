@@ -35,14 +35,8 @@ type Call<T> = Promise<{ data?: T; error?: unknown; response: Response }>
 /** Unwraps an answer, or throws the Refusal that it is. */
 export async function answered<T>(call: Call<T>): Promise<T> {
   const got = await reached(call)
-  if (got.data !== undefined) return got.data
+  if (got.response.ok) return got.data as T // nothing, where nothing is answered
   throw refusalOf(got)
-}
-
-/** The same for what is answered with nothing. */
-export async function sent(call: Call<unknown>): Promise<void> {
-  const got = await reached(call)
-  if (!got.response.ok) throw refusalOf(got)
 }
 
 async function reached<T>(call: Call<T>) {

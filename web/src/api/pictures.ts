@@ -1,6 +1,6 @@
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/vue-query'
 import { toValue, type MaybeRefOrGetter } from 'vue'
-import { answered, client, sent, type Schemas } from './client'
+import { answered, client, type Schemas } from './client'
 
 export const pictureOf = (hash: string, small = false) => `/api/pictures/${hash}${small ? '?small=true' : ''}`
 
@@ -21,7 +21,7 @@ export const useAddPicture = (dogId: MaybeRefOrGetter<string>) =>
       params: { path: path(toValue(dogId), crypto.randomUUID()), query: { paw } }, headers: { 'Content-Type': 'application/octet-stream' }, body: file as never, bodySerializer: (b) => b as never,
     })))
 export const useRemovePicture = (dogId: MaybeRefOrGetter<string>) =>
-  usePictureChange((id: string) => sent(client.DELETE('/api/dogs/{dog_id}/pictures/{picture_id}', { params: { path: path(toValue(dogId), id) } })))
+  usePictureChange((id: string) => answered(client.DELETE('/api/dogs/{dog_id}/pictures/{picture_id}', { params: { path: path(toValue(dogId), id) } })))
 
 /** What a picture says of a nail, asked again whenever a handle was moved. */
 export const useReadPhoto = (dogId: MaybeRefOrGetter<string>, code: MaybeRefOrGetter<string>, told: MaybeRefOrGetter<Schemas['PhotoInput'] | undefined>) =>

@@ -2,7 +2,7 @@ import { keepPreviousData, useInfiniteQuery, useMutation, useQuery, useQueryClie
 import { toValue, type MaybeRefOrGetter } from 'vue'
 import { save } from '../local/carry'
 import { offerBack } from '../local/undo'
-import { answered, client, sent, type Schemas } from './client'
+import { answered, client, type Schemas } from './client'
 
 const path = (dogId: string) => ({ params: { path: { dog_id: dogId } } })
 
@@ -35,7 +35,7 @@ export function useMakeBackup() {
 export function useRestore() {
   const cache = useQueryClient()
   return useMutation({
-    mutationFn: (name: string) => sent(client.POST('/api/backups/{name}/restore', { params: { path: { name } } })),
+    mutationFn: (name: string) => answered(client.POST('/api/backups/{name}/restore', { params: { path: { name } } })),
     onSuccess: () => cache.invalidateQueries({ queryKey: ['settings'] }),
   })
 }
@@ -241,4 +241,4 @@ export function useRecordCheck(dogId: MaybeRefOrGetter<string>) {
 }
 
 export const useMoveStandIn = () =>
-  useMutation({ mutationFn: (body: Schemas['StandInMove']) => sent(client.POST('/api/caliper/stand-in', { body })) })
+  useMutation({ mutationFn: (body: Schemas['StandInMove']) => answered(client.POST('/api/caliper/stand-in', { body })) })

@@ -545,7 +545,7 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        /** Keep a picture of a paw, JPEG, PNG or WebP, upright and without any other data, with a guess at the card's corners; at most 10 MB and 40 million pixels */
+        /** Keep a picture of a paw, JPEG, PNG or WebP, upright and without any other data, with a guess at the card's corners; at most 20 MB and 50 million pixels */
         put: operations["addPicture"];
         post?: never;
         /** Delete a picture for good, from backups beside the book as well */
@@ -715,7 +715,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Look for a card in a picture, JPEG, PNG or WebP, that is not kept; at most 10 MB and 40 million pixels */
+        /** Look for a card in a picture, JPEG, PNG or WebP, that is not kept; at most 20 MB and 50 million pixels */
         post: operations["findCard"];
         delete?: never;
         options?: never;
@@ -3137,8 +3137,13 @@ export interface components {
             handles: components["schemas"]["PicturePoint"][];
             /** @description that the two points are apart */
             known_mm?: number;
-            /** @description the card lies under the paw, not beside the nail */
-            under?: boolean;
+            /**
+             * @description how the nail stands to the card: beside it in its plane, on it with the card under the paw, or nobody looked; unsure when not given
+             * @enum {string}
+             */
+            held?: "beside" | "under" | "unsure";
+            /** @description of a kept picture: corners under which it shows no card's edges are refused then */
+            picture_id?: components["schemas"]["Id"];
             coat: components["schemas"]["PicturePoint"];
             tip: components["schemas"]["PicturePoint"];
             ridge?: components["schemas"]["PicturePoint"];
@@ -3167,6 +3172,8 @@ export interface components {
             shape?: components["schemas"]["Shape"];
             /** @description at the nail */
             px_per_mm: number;
+            /** @description lines of the card's plane through the nail, a centimetre apart, in pixels: where they do not lie on the nail, it is not in that plane */
+            grid?: components["schemas"]["PicturePoint"][][];
             /** @description of the card against the picture */
             tilt_deg?: number;
             /** @description about how far away the camera was */

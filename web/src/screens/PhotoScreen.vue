@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { BButton } from 'bootstrap-vue-next/components/BButton'
-import { BFormCheckbox } from 'bootstrap-vue-next/components/BFormCheckbox'
 import { computed, reactive, ref, toRaw, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import type { Schemas } from '../api/client'
@@ -16,6 +15,7 @@ import EstimateText from '../parts/EstimateText.vue'
 import RefusalNote from '../parts/RefusalNote.vue'
 import { useUnits } from '../units'
 import { nailInWords, pawWords, shapes } from '../words'
+import HeldChoice from './photo/HeldChoice.vue'
 import HoldingCard from './photo/HoldingCard.vue'
 import PictureStage, { type Handle } from './photo/PictureStage.vue'
 
@@ -50,17 +50,17 @@ function choose(event: Event) {
 
 /** What was put on a picture; the card's corners stay for its other nails. */
 type Spot = [number, number]
-interface Put { reference: 'card' | 'known'; known: string; under: boolean; card: Spot[]; ends: Spot[]; marks: Partial<Record<Mark, Spot>>; touched: string[]; code: string }
+interface Put { reference: 'card' | 'known'; known: string; held: Schemas['PhotoInput']['held']; card: Spot[]; ends: Spot[]; marks: Partial<Record<Mark, Spot>>; touched: string[]; code: string }
 const optional = { ridge: 'bend of the ridge', groove: 'end of the groove', pink: 'end of the pink', pad: 'edge of the pad', floor: 'floor under it' } as const
 type Mark = 'coat' | 'tip' | 'low' | keyof typeof optional
 const labels: Record<Mark, string> = { coat: 'coat line', tip: 'tip', low: 'lowest point', ...optional }
-const put = reactive<Put>({ reference: 'card', known: '', under: false, card: [], ends: [], marks: {}, touched: [], code: '' })
+const put = reactive<Put>({ reference: 'card', known: '', held: undefined, card: [], ends: [], marks: {}, touched: [], code: '' })
 const store = computed(() => kept<Put>(`fribbet-photo-${picture.value?.hash}`))
 const guessed = computed(() => (picture.value?.corners.length ?? 0) === 4)
 function fresh(p: Schemas['Picture']): Put {
   const at = (x: number, y: number): Spot => [p.width * x, p.height * y]
   return {
-    reference: 'card', known: '', under: false, touched: [], code: props.code, ends: [at(0.3, 0.4), at(0.5, 0.4)], marks: { coat: at(0.44, 0.75), tip: at(0.56, 0.8) },
+    reference: 'card', known: '', held: undefined, touched: [], code: props.code, ends: [at(0.3, 0.4), at(0.5, 0.4)], marks: { coat: at(0.44, 0.75), tip: at(0.56, 0.8) },
     card: guessed.value ? (p.corners as Spot[]) : [at(0.25, 0.15), at(0.75, 0.15), at(0.75, 0.6), at(0.25, 0.6)],
   }
 }
@@ -106,6 +106,7 @@ const known = computed(() => length.value.typed(put.known))
 const missing = computed(() => {
   const handles = put.reference === 'card' ? (guessed.value ? [] : put.card.map((_, i) => `card${i}`)) : ['ends0', 'ends1']
   if (handles.some((key) => !put.touched.includes(key))) return put.reference === 'card' ? 'Drag the four squares to the card’s corners.' : 'Drag the two squares to points that are a known distance apart.'
+  if (put.reference === 'card' && !put.held) return 'Say how the card was held.'
   if (put.reference === 'known' && known.value === undefined) return 'Tell how far apart the two squares are.'
   return put.touched.includes('coat') && put.touched.includes('tip') ? '' : `Drag the two circles to the coat line and the tip of ${props.code}.`
 })
@@ -113,11 +114,13 @@ const wanted = computed<Schemas['PhotoInput'] | undefined>(() => {
   const p = picture.value
   const m = Object.fromEntries(Object.entries(put.marks).filter(([key]) => put.touched.includes(key))) as Put['marks']
   if (!p || missing.value || !m.coat || !m.tip) return undefined
-  return { width: p.width, height: p.height, reference: put.reference, handles: put.reference === 'card' ? put.card : put.ends, known_mm: put.reference === 'known' ? known.value : undefined, under: put.under, ...m, coat: m.coat, tip: m.tip }
+  return { width: p.width, height: p.height, reference: put.reference, handles: put.reference === 'card' ? put.card : put.ends, known_mm: put.reference === 'known' ? known.value : undefined, held: put.reference === 'card' ? put.held : undefined, picture_id: put.reference === 'card' ? p.id : undefined, ...m, coat: m.coat, tip: m.tip }
 })
 const told = useOften(wanted, 80)
 const { data: said, error: refused, isPlaceholderData } = useReadPhoto(() => props.dogId, () => props.code, told)
 const ready = computed(() => !missing.value && said.value && !refused.value && !isPlaceholderData.value && told.value && toRaw(told.value) === toRaw(wanted.value))
+/** The card's plane, drawn through the nail. */
+const grid = computed<Spot[][]>(() => (put.reference === 'card' && !missing.value && !refused.value ? ((said.value?.grid ?? []) as Spot[][]) : []))
 const range = (n: Schemas['PhotoNumber']) => `${length.value.bare(n.mm)} (${length.value.range(n.low_mm, n.high_mm)})`
 
 /** Nails whose numbers were taken from this picture. */
@@ -177,7 +180,7 @@ watch(() => picture.value?.id, () => (taken.value = []))
       </template>
 
       <div v-else class="columns">
-        <PictureStage v-model="active" :picture="{ src: pictureOf(picture.hash), width: picture.width, height: picture.height }" alt="The paw, with the card beside it" :handles="handles" :lines="lines" @move="move" />
+        <PictureStage v-model="active" :picture="{ src: pictureOf(picture.hash), width: picture.width, height: picture.height }" alt="The paw, with the card beside it" :handles="handles" :lines="lines" :grid="grid" @move="move" />
         <div class="side">
           <p v-if="put.reference === 'card'" class="small">{{ guessed ? 'The four squares stand where the card seems to be.' : 'No card was found: drag the four squares to its corners.' }} They belong where its straight edges would meet, beyond the round corners.</p>
           <p v-else class="small">Two points a known distance apart: a coin’s widest, two marks of a ruler. Nobody knows then how the camera was held, and the range says so.</p>
@@ -185,8 +188,8 @@ watch(() => picture.value?.id, () => (taken.value = []))
             <button type="button" :aria-pressed="put.reference === 'card'" @click="put.reference = 'card'">a card</button>
             <button type="button" :aria-pressed="put.reference === 'known'" @click="put.reference = 'known'">two points</button>
             <label v-if="put.reference === 'known'" class="apart">apart <input v-model="put.known" class="form-control" inputmode="decimal" autocomplete="off" /> {{ length.symbol }}</label>
-            <BFormCheckbox v-else v-model="put.under">it lies under the paw</BFormCheckbox>
           </div>
+          <HeldChoice v-if="put.reference === 'card'" v-model="put.held" />
           <p class="small points-title">On the nail: coat line and tip; and what is seen of</p>
           <div class="choices" role="group" aria-label="Also seen"><button v-for="(words, mark) in optional" :key="mark" type="button" :aria-pressed="put.marks[mark] !== undefined" @click="toggle(mark)">{{ words }}</button></div>
 
@@ -200,7 +203,7 @@ watch(() => picture.value?.id, () => (taken.value = []))
             <template v-if="said.shape"><dt>shape</dt><dd>{{ shapes[said.shape] }}<template v-if="said.radius">, radius {{ range(said.radius) }}</template></dd><dd class="soft small">believed {{ shapes[bar.shape] }}</dd></template>
             <template v-if="said.past_pad"><dt>past the pad by</dt><dd>{{ range(said.past_pad) }}</dd><dd class="soft small">{{ said.is_past_pad ? 'past it' : 'not surely past it' }}</dd></template>
           </dl>
-          <p v-if="said && !refused && !missing" class="small soft">{{ said.px_per_mm.toFixed(0) }} pixels a millimetre<template v-if="said.tilt_deg !== undefined">, held {{ said.tilt_deg.toFixed(0) }}° askew, about {{ ((said.distance_mm ?? 0) / 10).toFixed(0) }} cm away</template>. Ranges hold nine times in ten.</p>
+          <p v-if="said && !refused && !missing" class="small soft">{{ said.px_per_mm.toFixed(0) }} pixels a millimetre<template v-if="said.tilt_deg !== undefined">, held {{ said.tilt_deg.toFixed(0) }}° askew, about {{ ((said.distance_mm ?? 0) / 10).toFixed(0) }} cm away</template>. Ranges hold nine times in ten.<template v-if="put.reference === 'card'"> The thin lines are the card’s plane: where they do not lie on the nail, it was not in it.<template v-if="(said.tilt_deg ?? 0) > 20"> Held squarely, the range is narrower.</template></template></p>
           <p v-if="!missing && target !== 'bench' && (said?.groove || said?.pink)" class="small soft">Where the quick ends is told at the bench; elsewhere it is shown and not kept.</p>
           <div v-if="target === 'record' || target === 'bench'" class="choices" role="group" aria-label="This was"><button v-for="w in (['before', 'after'] as const)" :key="w" type="button" :aria-pressed="when === w" @click="when = w">{{ w }} the cut</button></div>
           <div class="ways">

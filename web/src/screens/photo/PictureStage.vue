@@ -4,7 +4,7 @@ import { computed, onBeforeUnmount, onMounted, ref, useTemplateRef } from 'vue'
 export interface Handle { key: string; label: string; x: number; y: number; corner?: boolean }
 
 /** The picture with handles to drag: a grip below the point, so that no thumb covers what it points at, a magnifying ring, and arrow keys. */
-const props = defineProps<{ picture: { src: string; width: number; height: number }; alt: string; handles: Handle[]; lines: [number, number][][]; pressed?: boolean; pending?: boolean }>()
+const props = defineProps<{ picture: { src: string; width: number; height: number }; alt: string; handles: Handle[]; lines: [number, number][][]; grid?: [number, number][][]; pressed?: boolean; pending?: boolean }>()
 /** press: on the picture itself, where that means something; where one more point is pending, on a grip as well, which may lie over the place. */
 const emit = defineEmits<{ move: [key: string, x: number, y: number]; press: [x: number, y: number] }>()
 const active = defineModel<string>()
@@ -89,7 +89,7 @@ const path = (line: [number, number][]) => line.map(([x, y], i) => `${i === 0 ? 
     <div ref="frame" class="opening">
       <div ref="sheet" class="sheet" :style="{ width: `${shown}px`, height: `${(shown * picture.height) / picture.width}px` }">
         <img :src="picture.src" :alt="alt" draggable="false" @pointerdown="pressing = [$event.clientX, $event.clientY]" @pointerup="released" @pointercancel="pressing = undefined" />
-        <svg :viewBox="`0 0 ${picture.width} ${picture.height}`" aria-hidden="true"><path v-for="(line, i) in lines" :key="i" :d="path(line)" /></svg>
+        <svg :viewBox="`0 0 ${picture.width} ${picture.height}`" aria-hidden="true"><path v-for="(line, i) in grid" :key="`grid${i}`" class="grid" :d="path(line)" /><path v-for="(line, i) in lines" :key="i" :d="path(line)" /></svg>
         <template v-for="h in handles" :key="h.key">
           <span :class="['cross', { corner: h.corner, active: h.key === active }]" :style="{ left: `${h.x * perPixel}px`, top: `${h.y * perPixel}px` }" aria-hidden="true" />
           <button
@@ -115,6 +115,7 @@ const path = (line: [number, number][]) => line.map(([x, y], i) => `${i === 0 ? 
 .sheet img { display: block; height: 100%; user-select: none; width: 100%; }
 .sheet svg { inset: 0; pointer-events: none; position: absolute; }
 path { fill: none; stroke: #ffffff; stroke-width: 2; vector-effect: non-scaling-stroke; filter: drop-shadow(0 0 1px #000000); }
+.grid { opacity: 0.75; stroke-width: 0.75; }
 .cross { border: 1.5px solid #ffffff; border-radius: 50%; box-shadow: 0 0 0 1.5px #000000; height: 11px; margin: -5.5px; pointer-events: none; position: absolute; width: 11px; }
 .cross.corner { border-radius: 0; }
 .cross.active { border-color: #ffd75e; }
