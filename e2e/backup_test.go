@@ -113,7 +113,7 @@ func TestARestoreThatIsKilledLeavesOneBookOrTheOther(t *testing.T) {
 // On the screen: a backup, a dog more, back to the backup, and back to what that replaced.
 func TestABackupIsPutBackOnTheScreen(t *testing.T) {
 	program, p := keeper(t)
-	settings := program.address + "/settings"
+	settings := program.address + "/settings/backup"
 	p.open(settings)
 	p.press("button", "Back up now")
 	p.sees("Made, read back whole, and sound")

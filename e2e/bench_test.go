@@ -246,7 +246,7 @@ func TestBloodStopsTheNailAndIsNotLost(t *testing.T) {
 	p.sees("Hold it, do not look yet")
 	p.press("button", "Still bleeding")
 	p.sees("Call a veterinarian now")
-	p.press("dialog button", "End the sitting")
+	p.press("dialog button", "End the trim")
 	p.sees("Oatcake: enough for today")
 	p.sees("Bled:")
 	var b bench
@@ -299,7 +299,7 @@ func TestKillingTheServerTenTimesLosesNoTap(t *testing.T) {
 		program.kill()
 		tap()
 		p.sees("Kept here, not yet saved")
-		p.sees("look at the face after each, stop at any dark centre")
+		p.sees("look at the cut end after each, stop at any dark centre")
 		program = serve(t, data, day, port)
 		if moment.IntN(2) == 0 { // the tab was closed meanwhile, and is opened again
 			p.open(p.MustInfo().URL)
@@ -351,13 +351,13 @@ func TestARoutineTrimIsTwelvePressesAtMost(t *testing.T) {
 		presses++
 		does()
 	}
-	press(func() { p.press("a", "Record a sitting") })
-	p.sees("18 not told")
+	press(func() { p.press("a", "Record a trim") })
+	p.sees("18 not said")
 	press(func() { p.keys("n") })
 	press(func() { p.keys("s") }) // one was left out
 	press(func() { p.keys("b") }) // one bled
 	press(func() { p.press("button", "All as planned") })
-	press(func() { p.press("button", "Save the sitting") })
+	press(func() { p.press("button", "Save the trim") })
 	p.sees("Windlass is done")
 	assert.Less(t, presses, 12)
 	assert.Less(t, time.Since(began), patience)
@@ -369,10 +369,10 @@ func TestAWholeDogIsFourPresses(t *testing.T) {
 	program := start(t, "demo", "--today", day, "--listen", anywhere)
 	id := program.dogs()["Windlass"]
 	p := tab(t, browser(t), program.address+"/dogs/"+id)
-	p.press("a", "Record a sitting")
+	p.press("a", "Record a trim")
 	p.press(".far button", "to the first sign")
 	p.press("button", "All as planned")
-	p.press("button", "Save the sitting")
+	p.press("button", "Save the trim")
 	p.sees("Windlass is done")
 	assert.Positive(t, program.dog(id).Sittings[0].Nails)
 }

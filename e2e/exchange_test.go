@@ -25,7 +25,7 @@ func TestABookIsBroughtAndTakenBack(t *testing.T) {
 
 	to := serve(t, filepath.Join(t.TempDir(), "book.db"), day, anywhere)
 	to.send("PUT", "/api/settings", `{"role":"keeper","length_unit":"mm","weight_unit":"kg","margin_mm":1,"working_weekdays":["mon"]}`, nil)
-	p := tab(t, browser(t), to.address+"/settings")
+	p := tab(t, browser(t), to.address+"/settings/data")
 	p.sees("Yours to take and to bring")
 	bring := func(path string) {
 		input, err := p.Element("#package-file")

@@ -141,7 +141,7 @@ func TestANailInSectionAndItsSchools(t *testing.T) {
 	}
 	before := ridge()
 	p.MustEval(`() => { const m = document.getElementById('margin'); m.value = 0.5; m.dispatchEvent(new Event('input')) }`)
-	p.sees("Spare to leave: 0.5 mm")
+	p.sees("Safety margin: 0.5 mm")
 	require.NoError(t, p.Timeout(patience).Wait(rod.Eval(`before => (document.querySelector('.school.chosen .numbers b')?.innerText ?? 'nothing') !== before`, before)))
 	p.keys("n")
 	p.sees("LF2")

@@ -59,7 +59,7 @@ func TestThePhoneAtTheTable(t *testing.T) {
 	b := browser(t)
 	desk := tab(t, b, program.address)
 	firstDog(desk)
-	desk.open(program.address + "/settings")
+	desk.open(program.address + "/settings/devices")
 	desk.press("button", "Let a device in")
 	link := desk.find(".pairing .address", "https").MustText()
 
@@ -126,7 +126,7 @@ func TestThePhoneAtTheTable(t *testing.T) {
 	err = phone.Timeout(patience).Wait(rod.Eval(`() => !document.body.innerText.includes('does not answer')`))
 	phone.require(err, "seen anew")
 
-	desk.open(program.address + "/settings")
+	desk.open(program.address + "/settings/devices")
 	desk.find("li", "phone, Ann").MustElement("[aria-label='Withdraw phone']").MustClick()
 	desk.press("button", "Withdraw it")
 	desk.find("li", "tablet, Ben")

@@ -43,10 +43,10 @@ func TestFromFirstStartToTomorrowsDueList(t *testing.T) {
 	program := serve(t, data, day, anywhere)
 	p := tab(t, browser(t), program.address)
 	firstDog(p)
-	p.press("a", "Record a sitting")
-	p.sees("0 trimmed · 18 not told") // nothing that nobody told is told as done
+	p.press("a", "Record a trim")
+	p.sees("0 trimmed · 18 not said") // nothing that nobody told is told as done
 	p.press("button", "All as planned")
-	p.press("button", "Save the sitting")
+	p.press("button", "Save the trim")
 	p.sees("Moss is done")
 	p.sees("reach the floor")
 	kept := program.dog(program.dogs()["Moss"])
@@ -99,7 +99,7 @@ func TestARefusalStandsBesideItsField(t *testing.T) {
 // A caliper that types like a keyboard, and single keys, are enough for a whole sitting.
 func TestASittingByKeysAlone(t *testing.T) {
 	program, p := keeper(t)
-	p.press("a", "Record a sitting")
+	p.press("a", "Record a trim")
 	p.sees("As planned")
 	p.keys("1 2 . 5 Enter") // length after
 	p.find(".code", "LH3")
@@ -125,12 +125,12 @@ func TestASittingByKeysAlone(t *testing.T) {
 
 func TestANailLongerAfterThanBeforeIsRefusedAtTheNail(t *testing.T) {
 	program, p := keeper(t)
-	p.press("a", "Record a sitting")
+	p.press("a", "Record a trim")
 	p.keysAtNumber("length before", "12")
 	p.keys("p")
 	p.find(".code", "LH2")
 	p.keysAtNumber("length after", "13")
-	p.press("button", "Save the sitting")
+	p.press("button", "Save the trim")
 	p.sees("must not be more than the length before, 12 mm")
 	p.find(".code", "LH2")
 	assert.Empty(t, program.dog(program.dogs()["Moss"]).Sittings)
@@ -151,7 +151,7 @@ func TestTheServerKilledInMidSittingLosesNothing(t *testing.T) {
 	b := browser(t)
 	p := tab(t, b, program.address)
 	firstDog(p)
-	p.press("a", "Record a sitting")
+	p.press("a", "Record a trim")
 	p.sees("As planned")
 	p.keys("s s")
 	address, port := p.MustInfo().URL, program.port()
@@ -161,10 +161,10 @@ func TestTheServerKilledInMidSittingLosesNothing(t *testing.T) {
 	program = serve(t, data, day, port)
 	p = tab(t, b, address)
 	p.sees("Going on where you were")
-	p.sees("15 not told")
+	p.sees("15 not said")
 	p.press("button", "All as planned")
 	program.kill()
-	p.press("button", "Save the sitting")
+	p.press("button", "Save the trim")
 	p.sees("Kept in this browser, not yet in the book")
 	require.NoError(t, p.Close())
 
@@ -203,17 +203,17 @@ func TestTheSecondTabIsTold(t *testing.T) {
 
 func TestASittingCanBeTakenBack(t *testing.T) {
 	program, p := keeper(t)
-	p.press("a", "Record a sitting")
+	p.press("a", "Record a trim")
 	p.press("button", "All as planned")
-	p.press("button", "Save the sitting")
-	p.press("button", "Take this sitting back")
+	p.press("button", "Save the trim")
+	p.press("button", "Delete this trim")
 	p.sees("How to begin with")
 	assert.Empty(t, program.dog(program.dogs()["Moss"]).Sittings)
 }
 
 func TestInchesAndPounds(t *testing.T) {
 	program, p := keeper(t)
-	p.open(program.address + "/settings")
+	p.open(program.address + "/settings/units")
 	p.sees("Lengths in")
 	require.NoError(t, p.MustElement("#length").Select([]string{"inches"}, true, "text"))
 	p.press("button", "Save settings")
@@ -221,7 +221,7 @@ func TestInchesAndPounds(t *testing.T) {
 	id := program.dogs()["Moss"]
 	p.open(program.address + "/dogs/" + id + "/record")
 	p.keysAtNumber("length after", "0.5") // half an inch is 12.7 mm exactly
-	p.press("button", "Save the sitting")
+	p.press("button", "Save the trim")
 	p.sees("Moss is done")
 	assert.InDelta(t, 12.7, program.dog(id).bar(t, "LH2").Length.MM, 0.2)
 }
@@ -258,7 +258,7 @@ func TestASittingByThumbAlone(t *testing.T) {
 	p := tab(t, browser(t), program.address)
 	p.size(390, 844)
 	firstDog(p)
-	p.press("a", "Record a sitting")
+	p.press("a", "Record a trim")
 	p.press("button", "Leave out")
 	p.find(".code", "LH3")
 	p.press("button", "Blood")
@@ -270,7 +270,7 @@ func TestASittingByThumbAlone(t *testing.T) {
 	p.press("button", "pulling")
 	p.press("button", "As planned")
 	p.press("button", "All as planned")
-	p.press("button", "Save the sitting")
+	p.press("button", "Save the trim")
 	p.sees("Moss is done")
 	kept := program.dog(program.dogs()["Moss"]).Sittings[0]
 	assert.Equal(t, 17, kept.Nails)
@@ -284,7 +284,7 @@ func TestASittingByThumbAlone(t *testing.T) {
 // A caliper may send a space and a unit before its Enter: the space is no command then.
 func TestACaliperThatTypesItsUnit(t *testing.T) {
 	program, p := keeper(t)
-	p.press("a", "Record a sitting")
+	p.press("a", "Record a trim")
 	p.sees("As planned")
 	p.fill("number", "12.53")
 	p.keys("Space m m Enter")
@@ -293,7 +293,7 @@ func TestACaliperThatTypesItsUnit(t *testing.T) {
 	p.keys("Enter")
 	p.sees("is not a number of mm")
 	p.fill("number", "12.1")
-	p.press("button", "Save the sitting") // a number still in the field belongs to its nail
+	p.press("button", "Save the trim") // a number still in the field belongs to its nail
 	p.sees("Moss is done")
 	kept := program.dog(program.dogs()["Moss"])
 	assert.InDelta(t, 12.53, kept.bar(t, "LH2").Length.MM, 0.2)
@@ -308,7 +308,7 @@ func TestATornNailIsLeftToAVeterinarian(t *testing.T) {
 	require.NoError(t, p.MustElement(".looks label:nth-child(3) select").Select([]string{"torn"}, true, "text"))
 	p.press("button", "Save the profile")
 	p.sees("LF3: torn into the quick. Do not trim; call a veterinarian.")
-	p.press("a", "Record a sitting")
+	p.press("a", "Record a trim")
 	p.press(".pick[aria-label^='LF3']", "")
 	p.sees("torn: a veterinarian looks first")
 	p.sees("Left out")
@@ -319,11 +319,12 @@ func TestKeysLeadThroughTheProgram(t *testing.T) {
 	p := tab(t, browser(t), program.address)
 	p.sees("Windlass")
 	p.keys("g s")
+	p.press("a", "Your days")
 	p.sees("Save settings")
 	p.keys("g d")
 	p.sees("24 dogs")
 	p.keys("?")
-	p.sees("While recording a sitting")
+	p.sees("While recording a trim")
 }
 
 // The first screen's scripts stay within 150 kB gzipped.
@@ -361,9 +362,9 @@ func TestAProfileIsRefusedBesideItsField(t *testing.T) {
 
 func TestPressingSaveTwiceKeepsOneSitting(t *testing.T) {
 	program, p := keeper(t)
-	p.press("a", "Record a sitting")
+	p.press("a", "Record a trim")
 	p.press("button", "All as planned")
-	require.NoError(t, p.find("button", "Save the sitting").Click(proto.InputMouseButtonLeft, 2))
+	require.NoError(t, p.find("button", "Save the trim").Click(proto.InputMouseButtonLeft, 2))
 	p.sees("Moss is done")
 	assert.Len(t, program.dog(program.dogs()["Moss"]).Sittings, 1)
 }
@@ -373,7 +374,7 @@ func TestAnUnsavedSittingWaitsUntilTomorrow(t *testing.T) {
 	program := serve(t, data, day, anywhere)
 	p := tab(t, browser(t), program.address)
 	firstDog(p)
-	p.press("a", "Record a sitting")
+	p.press("a", "Record a trim")
 	p.sees("As planned")
 	p.keys("s")
 	p.find(".code", "LH3")
@@ -382,18 +383,18 @@ func TestAnUnsavedSittingWaitsUntilTomorrow(t *testing.T) {
 	program = serve(t, data, tomorrow, port)
 	p.open(address)
 	p.sees("Going on where you were, on Tue 24 Nov")
-	p.sees("17 not told")
+	p.sees("17 not said")
 	p.press("button", "Start over")
-	p.sees("18 not told")
+	p.sees("18 not said")
 	p.press("button", "All as planned")
-	p.press("button", "Save the sitting")
+	p.press("button", "Save the trim")
 	p.sees("Moss is done")
 	assert.Equal(t, tomorrow, program.dog(program.dogs()["Moss"]).Sittings[0].On)
 }
 
 func TestTheThemeIsRemembered(t *testing.T) {
 	program := start(t, "demo", "--today", day, "--listen", anywhere)
-	p := tab(t, browser(t), program.address+"/settings")
+	p := tab(t, browser(t), program.address+"/settings/units")
 	p.sees("Light or dark")
 	require.NoError(t, p.MustElement("#theme").Select([]string{"dark"}, true, "text"))
 	p.open(program.address)
@@ -418,20 +419,20 @@ func TestNailsAreToldToBeThereOrNot(t *testing.T) {
 	p.press("button", "^Not there$")
 	p.press("button", "Save the profile")
 	p.sees("21 nails")
-	p.press("a", "Record a sitting")
-	p.sees("21 not told")
+	p.press("a", "Record a trim")
+	p.sees("21 not said")
 }
 
 func TestAnOldSittingIsTakenBackOnTheDogsPage(t *testing.T) {
 	program := start(t, "demo", "--today", day, "--listen", anywhere)
 	p := tab(t, browser(t), program.address+"/dogs/"+program.dogs()["Kipper"])
 	before := len(program.dog(program.dogs()["Kipper"]).Sittings)
-	p.press(".take button", "Take back")
-	p.sees("The sitting is taken back")
+	p.press(".take button", "Delete")
+	p.sees("The trim is deleted")
 	assert.Len(t, program.dog(program.dogs()["Kipper"]).Sittings, before-1)
 	p.press(".undo-bar button", "Undo")
 	require.Eventually(t, func() bool { return len(program.dog(program.dogs()["Kipper"]).Sittings) == before }, patience, 100*time.Millisecond)
-	p.press(".take button", "Take back")
+	p.press(".take button", "Delete")
 	p.press("button", "All 49 sittings")
 }
 

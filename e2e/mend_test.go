@@ -24,7 +24,7 @@ func TestAScreensKeysComeBeforeThoseThatWorkEverywhere(t *testing.T) {
 	p.open(program.address + "/dogs/" + id)
 	p.sees("Moss")
 	p.keys("g s")
-	p.sees("Light or dark") // elsewhere they go to a screen
+	p.sees("You and your hand") // elsewhere they go to a screen
 }
 
 // Blood is a real dialog: the focus stays in it, and Escape goes back to the nail.
@@ -56,7 +56,7 @@ func TestAnotherBookAtTheAddressTakesNoTap(t *testing.T) {
 	}
 	p.sees("12 taps")
 	other := start(t, "demo", "--today", day, "--listen", port)
-	p.sees("There is no such dog, sitting or picture in the book")
+	p.sees("There is no such dog, trim or picture in the book")
 	p.sees("12 taps")
 	other.kill()
 	program = serve(t, data, day, port)
@@ -79,14 +79,14 @@ func TestASittingOnItsWayIsNotTheNextOne(t *testing.T) {
 	p.open(program.address + "/dogs/" + id + "/record")
 	p.sees("As planned")
 	p.keys("s a")
-	p.press("button", "Save the sitting")
+	p.press("button", "Save the trim")
 	require.Eventually(t, func() bool { return len(program.dog(id).Sittings) == 1 }, patience, patience/100)
 	require.NoError(t, forget())
 	p.open(program.address + "/dogs/" + id + "/record")
 	p.sees("which was on its way, is in the book")
 	p.keys("b")
 	p.sees("It bled")
-	p.press("button", "Save the sitting")
+	p.press("button", "Save the trim")
 	p.sees("Moss is done")
 	kept := program.dog(id).Sittings
 	require.Len(t, kept, 2)

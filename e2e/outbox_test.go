@@ -89,13 +89,13 @@ func TestASavedSittingWaitsAsTapsDo(t *testing.T) {
 	p.MustEvalOnNewDocument(`Object.defineProperty(window, 'localStorage', { get() { throw new Error('full') } })`)
 	p.open(program.address)
 	firstDog(p)
-	p.press("a", "Record a sitting")
+	p.press("a", "Record a trim")
 	p.sees("As planned")
 	p.keys("b")
 	p.sees("Not kept until it is saved")
 	port := program.port()
 	program.kill()
-	p.press("button", "Save the sitting")
+	p.press("button", "Save the trim")
 	p.sees("Kept in this browser, not yet in the book")
 	require.NoError(t, p.Close())
 	program = serve(t, data, day, port)
@@ -136,7 +136,7 @@ func TestASittingEndedElsewhereOffersNoCut(t *testing.T) {
 	program.told(t, at, 1)
 	second := tab(t, b, first.MustInfo().URL)
 	second.sees("1 touch")
-	second.press("button", "End the sitting")
+	second.press("button", "End the trim")
 	second.sees("next")
 	first.toFront()
 	first.sees("Open Fig")
@@ -165,7 +165,7 @@ func TestABookThatWasPutBackGetsItsSittingAnew(t *testing.T) {
 	program = serve(t, data, day, port)
 	p.open(program.address)
 	p.sees("2 taps that this book does not know wait")
-	p.press("button", "Tell it here as a sitting of its own")
+	p.press("button", "Save it here as a trim of its own")
 	require.Eventually(t, func() bool {
 		open := program.dog(id).Open
 		if open == "" {

@@ -84,10 +84,11 @@ type page struct {
 	*rod.Page
 }
 
-// leftOpen opens the sections of a dog's page once; one that a test closes stays closed.
+// leftOpen opens the sections of a dog's page once; one that a test closes stays closed. The first minute has been seen.
 const leftOpen = `for (const name of ['nails', 'sittings', 'history', 'growth', 'moods', 'handling', 'profile', 'pictures', 'take', 'more']) {
 	try { localStorage.getItem('fribbet-dog-' + name) ?? localStorage.setItem('fribbet-dog-' + name, 'true') } catch { /* no storage here */ }
-}`
+}
+try { localStorage.getItem('fribbet-first-minute') ?? localStorage.setItem('fribbet-first-minute', '5') } catch { /* no storage here */ }`
 
 func tab(t *testing.T, b *rod.Browser, address string) page {
 	t.Helper()

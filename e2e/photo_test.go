@@ -67,9 +67,9 @@ func (p page) drags(label string, to photo.Point) {
 // takes what is read of a nail, once it is read.
 func (p page) takes(code string) {
 	p.t.Helper()
-	button := p.find("button", "Take these for "+code)
+	button := p.find("button", "Use these for "+code)
 	p.require(button.Timeout(patience).WaitEnabled(), "it is read")
-	p.press("button", "Take these for "+code)
+	p.press("button", "Use these for "+code)
 	p.sees("Taken for " + code)
 }
 
@@ -106,7 +106,7 @@ func TestANailFromAPicture(t *testing.T) {
 	p.require(p.find(".grip[aria-label^=tip]", "").Focus(), "the tip by keys")
 	p.require(p.Keyboard.Type(input.ArrowLeft, input.ArrowRight, input.ArrowUp, input.ArrowDown), "there and back")
 	p.takes("LF4")
-	p.press("a", "Back to Walk round")
+	p.press("a", "Back to Check the feet")
 	p.sees("2 of 18 looked at")
 	p.press(".finish button", "^Save")
 	p.sees("Each nail")

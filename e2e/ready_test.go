@@ -74,7 +74,7 @@ func TestTheClockRunsFromStart(t *testing.T) {
 	p.press("dialog.answer button", "It has eased")
 	p.saved()
 	time.Sleep(4 * time.Second) // less than three seconds are no minutes at all
-	p.press("button", "End the sitting")
+	p.press("button", "End the trim")
 	p.sees("Moss: enough for today")
 	p.sees("They are for Wed 25 Nov")
 	var view struct {
@@ -109,9 +109,9 @@ func TestTheKitIsCountedAndServed(t *testing.T) {
 	p.sees("your limit")
 
 	p.open(program.address + "/dogs/" + program.dogs()["Moss"] + "/record")
-	p.sees("18 not told")
+	p.sees("18 not said")
 	p.keys("f a") // it took force
-	p.press("button", "Save the sitting")
+	p.press("button", "Save the trim")
 	p.sees("Moss is done")
 	p.keys("g k")
 	p.sees("of 20 cuts")

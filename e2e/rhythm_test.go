@@ -22,7 +22,7 @@ func TestAHistoryIsReadOff(t *testing.T) {
 	assert.Contains(t, today, "today")
 	require.NoError(t, p.MustElement(".plot").Focus())
 	require.NoError(t, p.Keyboard.Type(input.ArrowLeft))
-	p.sees("after a sitting")
+	p.sees("after a trim")
 	last := reading()
 	assert.Contains(t, last, "23 Nov 2026")
 	require.NoError(t, p.Keyboard.Type(input.End))
@@ -34,7 +34,7 @@ func TestAHistoryIsReadOff(t *testing.T) {
 	p.MustEval(`() => document.querySelector('section[aria-label="History"]').scrollIntoView()`)
 	box := p.MustElement(".plot canvas").MustShape().Box()
 	require.NoError(t, p.Touch.Tap(box.X+box.Width*0.5, box.Y+box.Height/2))
-	p.sees("after a sitting")
+	p.sees("after a trim")
 	assert.NotEqual(t, first, reading())
 
 	p.press("button", "dewclaws")
@@ -69,10 +69,10 @@ func TestRhythmsSideBySideAndThePlan(t *testing.T) {
 	p.press("button", "every six weeks")
 	p.sees("Bring the quicks back, every six weeks")
 	p.press("button", "until 2.0 mm clear")
-	p.sees("Never at this rhythm")
+	p.sees("Never, this often")
 	p.press("button", "until paper passes")
 	p.press("button", "twice a week")
-	p.sees("sittings: the quick of the mean toe draws back")
+	p.sees("trims: the quick of the mean toe draws back")
 	p.press("button", "Make it this dog")
 	p.sees("bringing the quicks back, twice a week")
 	p.sees("Now: twice a week")
@@ -108,7 +108,7 @@ func TestWhyThisDateIsToldTheSameEverywhere(t *testing.T) {
 // Days off move the dates, and the calendar program at the other end sees it.
 func TestDaysOffAndTheCalendar(t *testing.T) {
 	program := start(t, "demo", "--today", day, "--listen", anywhere)
-	p := tab(t, browser(t), program.address+"/settings")
+	p := tab(t, browser(t), program.address+"/settings/days")
 	p.sees("due.ics")
 	address := p.MustElement(".address code").MustText()
 	read := func() string {

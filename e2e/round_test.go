@@ -45,7 +45,7 @@ func TestTheRound(t *testing.T) {
 	p.sees("Search a dog")
 	p.keys("go")
 	p.sees("Next")
-	p.sees("its owner waits: say so")
+	p.sees("the owner is waiting: tell them")
 	p.sees("Get Teasel ready")
 	p.sees("Take Quill before Teasel") // what would ease it; nothing of it happens by itself
 
@@ -161,6 +161,6 @@ func TestAListIsTakenAndTakenBack(t *testing.T) {
 	p.sees("1 dog and 1 owner are in the book.")
 	assert.Contains(t, program.dogs(), "Pippin")
 	p.press("button", "Take them back")
-	p.sees("Taken back.")
+	p.sees("Deleted.")
 	assert.NotContains(t, program.dogs(), "Pippin")
 }

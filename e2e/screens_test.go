@@ -21,7 +21,7 @@ import (
 type screen struct{ name, dog, path, words string }
 
 // unpictured are the lesser ones, of which the README shows no picture.
-var unpictured = []string{"new-dog", "ladders", "rhythms", "settings", "slices", "lost", "owners", "owner", "hours", "list", "calls", "book", "messages"}
+var unpictured = []string{"new-dog", "start", "ladders", "settings", "settings-page", "more", "words", "slices", "lost", "owners", "owner", "hours", "list", "calls", "book", "messages"}
 
 var screens = []screen{
 	{"due", "", "/", "Start"},
@@ -32,17 +32,20 @@ var screens = []screen{
 	{"ladder", "Thimble", "/dogs/DOG/ladder", "Journal"},
 	{"ladders", "", "/ladder", "a step at a time"},
 	{"rhythm", "Sedge", "/dogs/DOG/rhythm", "Bring the quicks back"},
-	{"rhythms", "", "/rhythm", "Choose a dog"},
 	{"kit", "", "/kit", "Files and boards"},
 	{"walk", "Bobbin", "/dogs/DOG/walk", "looked at"},
 	{"nail", "Gantry", "/dogs/DOG/nails/RF3", "Four schools"},
 	{"photo", "Fig", "/dogs/DOG/photo/LF3?picture=PICTURE", "Say how the card was held"},
 	{"saved", "Oatcake", "/dogs/DOG/saved/SITTING", "is done"},
 	{"new-dog", "", "/dogs/new", "Add this dog"},
-	{"settings", "", "/settings", "Save settings"},
+	{"settings", "", "/settings", "Your days"},
+	{"settings-page", "", "/settings/you", "Save settings"},
+	{"more", "", "/more", "What the words mean"},
+	{"words", "", "/words", "First sign"},
 	{"slices", "", "/settings/slices", "Cut ten thin slices"},
+	{"today", "", "/today", "Then"},
 	{"round", "", "/round", "Next"},
-	{"calls", "", "/round/calls", "the most harmed by waiting first"},
+	{"calls", "", "/round/calls", "the most urgent first"},
 	{"book", "", "/round/book", "Book a visit"},
 	{"owners", "", "/owners", "Petra Lund"},
 	{"owner", "", "/owners/NEW?new", "A new owner"},

@@ -50,12 +50,18 @@ func serveCommand() *cobra.Command {
 	return cmd
 }
 
+// demoHour is when the demonstration begins, whatever hour it is: so that its day is one.
+const demoHour = "T10:00"
+
 func demoCommand() *cobra.Command {
 	p, of := program{demo: true}, ""
 	cmd := &cobra.Command{
 		Use: "demo", Short: "Look around among invented dogs; nothing is kept", Args: cobra.NoArgs,
 		RunE: func(cmd *cobra.Command, _ []string) error {
 			p.copies = of != ""
+			if p.today == "" && !p.copies {
+				p.today = date.Of(time.Now()).String() + demoHour
+			}
 			if p.data != "" {
 				if _, err := os.Stat(p.data); err == nil {
 					return fmt.Errorf("%s is there already: the demo writes only into a new file", p.data)

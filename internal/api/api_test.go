@@ -169,7 +169,7 @@ func TestSendingASittingTwiceKeepsItOnce(t *testing.T) {
 
 	other := c.addDog(`{"name":"Burr","age_years":2,"weights":[{"kg":8}]}`)
 	status, _ := c.do("POST", "/api/dogs/"+other.Id.String()+"/sittings", sitting)
-	assert.Equal(t, 409, status, "the id belongs to another dog's sitting")
+	assert.Equal(t, 409, status, "the id belongs to another dog's trim")
 }
 
 func TestASittingTakenBackCountsNoMore(t *testing.T) {

@@ -56,7 +56,7 @@ func TestAnOpeningBookSaysHowFarItIs(t *testing.T) {
 	status, p, header := answer(opening, "/api/due")
 	assert.Equal(t, http.StatusServiceUnavailable, status)
 	assert.Equal(t, &contract.Opening{Done: 3400, All: 72000}, p.Opening)
-	assert.Contains(t, p.Detail, "3400 of 72000 sittings")
+	assert.Contains(t, p.Detail, "3400 of 72000 trims")
 	assert.Equal(t, "1", header.Get("Retry-After"))
 	status, _, _ = answer(opening, "/dogs/new")
 	assert.Equal(t, http.StatusOK, status)

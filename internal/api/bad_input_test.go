@@ -43,9 +43,9 @@ func TestBadInputIsRefusedByName(t *testing.T) {
 		{"a nail no dog has", "POST", at + "/sittings", strings.Replace(sit(""), "LF3", "LF9", 1), "records[0].code"},
 		{"longer after than before", "POST", at + "/sittings", sit(`,"length_before_mm":12,"length_after_mm":13`), "records[0].length_after_mm"},
 		{"gap below 0", "POST", at + "/sittings", sit(`,"gap_after_mm":-1`), "records[0].gap_after_mm"},
-		{"sitting in the future", "POST", at + "/sittings", strings.Replace(sit(""), `"records"`, `"on":"2026-11-25","records"`, 1), "on"},
-		{"sitting before birth", "POST", at + "/sittings", strings.Replace(sit(""), `"records"`, `"on":"2001-11-25","records"`, 1), "on"},
-		{"sitting without an id", "POST", at + "/sittings", `{"records":[]}`, "id"},
+		{"trim in the future", "POST", at + "/sittings", strings.Replace(sit(""), `"records"`, `"on":"2026-11-25","records"`, 1), "on"},
+		{"trim before birth", "POST", at + "/sittings", strings.Replace(sit(""), `"records"`, `"on":"2001-11-25","records"`, 1), "on"},
+		{"trim without an id", "POST", at + "/sittings", `{"records":[]}`, "id"},
 		{"an id that is none", "GET", "/api/dogs/moss", ``, "dog_id"},
 		{"margin too wide", "PUT", "/api/settings", `{"role":"keeper","length_unit":"mm","weight_unit":"kg","margin_mm":50,"working_weekdays":["mon"]}`, "margin_mm"},
 		{"unknown unit", "PUT", "/api/settings", `{"role":"keeper","length_unit":"cubit","weight_unit":"kg","margin_mm":1,"working_weekdays":["mon"]}`, "length_unit"},
@@ -103,7 +103,7 @@ func TestRefusalsAreInWords(t *testing.T) {
 			assert.Equal(t, bad.field, p.Errors[0].Field, string(text))
 			assert.Contains(t, p.Errors[0].Expected, bad.want)
 		}
-		assert.Less(t, len(text), 2000, "what was given is not told back")
+		assert.Less(t, len(text), 2000, "what was given is not said back")
 		for _, strange := range []string{"map[", "^[", "to -1e", "got nil"} {
 			assert.NotContains(t, string(text), strange)
 		}

@@ -77,7 +77,7 @@ func TestASittingAtTheBench(t *testing.T) {
 	}
 	assert.Nil(t, ended.RankBefore, "a tap's answer is small")
 	whole := ask[contract.Bench](c, "GET", sat+"/bench", "", 200)
-	assert.InDelta(t, 1, length(*whole.RankBefore)-length(*whole.RankAfter), 0.6, "one sliver shorter, and what its dot says of the rest")
+	assert.InDelta(t, 1, length(*whole.RankBefore)-length(*whole.RankAfter), 0.6, "one thin slice shorter, and what its dot says of the rest")
 }
 
 // One event that cannot have happened is refused by its place, and then none of the batch is kept.

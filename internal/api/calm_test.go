@@ -20,7 +20,7 @@ import (
 // Over the whole book each dog is compared with itself; what a sitting's start says of hold and hour is kept with it.
 func TestWhatGoesWithCalmOverTheWholeBook(t *testing.T) {
 	c := newClient(t)
-	assert.Empty(t, ask[contract.Calm](c, "GET", "/api/calm", "", 200).Calmer, "of no sittings nothing")
+	assert.Empty(t, ask[contract.Calm](c, "GET", "/api/calm", "", 200).Calmer, "of no trims nothing")
 	for k := range 6 {
 		d := c.addDog(fmt.Sprintf(`{"name":"Dog %d","weights":[{"kg":12}],"age_years":3}`, k))
 		for i := range 9 {

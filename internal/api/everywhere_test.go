@@ -64,7 +64,7 @@ func TestOneVerdictEverywhere(t *testing.T) {
 			}
 			then := kinds()
 			visit := ask[contract.DogVisits](c, "GET", at+"/visits", "", 200).Dog
-			assert.Equal(t, &view.Next.Due, visit.Due, "the round's date")
+			assert.Equal(t, &view.Next.Due, visit.Due, "the week's date")
 			assert.Equal(t, len(slices.Concat(stopsOf(plan())...)), visit.Nails, "%s: as many nails as Ready would work", d.Name)
 			worked := 0
 			for _, n := range view.Next.PerNail {

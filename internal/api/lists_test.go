@@ -54,7 +54,7 @@ func TestAListIsReadTakenAndTakenBack(t *testing.T) {
 	}
 	ask[contract.DogView](c, "POST", "/api/dogs/"+fig.Id.String()+"/sittings", c.planned(fig), 201)
 	back := ask[contract.ListBack](c, "DELETE", at, "", 200)
-	assert.Equal(t, 1, back.Stay, "something was told of Fig")
+	assert.Equal(t, 1, back.Stay, "something was saved of Fig")
 	assert.Equal(t, 1, ask[contract.DueList](c, "GET", "/api/due", "", 200).All)
 	status, _ := c.do("DELETE", at, "")
 	assert.Equal(t, 404, status)

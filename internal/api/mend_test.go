@@ -23,14 +23,14 @@ func TestAnIdIsToldOnce(t *testing.T) {
 	ask[contract.DogView](c, "POST", at+"/sittings", fmt.Sprintf(sat, "false"), 201)
 	ask[contract.DogView](c, "POST", at+"/sittings", fmt.Sprintf(sat, "false"), 201)
 	refused := ask[contract.Problem](c, "POST", at+"/sittings", fmt.Sprintf(sat, "true"), 409)
-	assert.Contains(t, refused.Detail, "a sitting of 2026-11-20 in which something came off 1 nails and 0 bled")
+	assert.Contains(t, refused.Detail, "a trim of 2026-11-20 in which something came off 1 nails and 0 bled")
 	assert.Equal(t, "id", refused.Errors[0].Field)
 
 	walk := `{"id":"7d9f2c6e-3d0f-4a51-9a84-0f6f8c1c9a02","on":"2026-11-20","clicks":false,"hair":%s,"swelling":false,"limping":false,"breaking":false,"looks":[{"code":"RF4","gap_mm":1},{"code":"LF1","present":false}]}`
 	ask[contract.DogView](c, "POST", at+"/checks", fmt.Sprintf(walk, "false"), 201)
 	ask[contract.DogView](c, "POST", at+"/checks", fmt.Sprintf(walk, "false"), 201) // though LF1 is gone since
 	refused = ask[contract.Problem](c, "POST", at+"/checks", fmt.Sprintf(walk, "true"), 409)
-	assert.Contains(t, refused.Detail, "a walk-round of 2026-11-20 that looked at 2 nails")
+	assert.Contains(t, refused.Detail, "a check of the feet of 2026-11-20 that looked at 2 nails")
 }
 
 func TestAnEventsIdIsOneSittingsOwn(t *testing.T) {

@@ -142,7 +142,7 @@ func TestTheArrivalMovesWhatIsBelieved(t *testing.T) {
 	b := ask[contract.Bench](c, "POST", sat, seen("most"), 200)
 	assert.Equal(t, "most", string(*b.Arrival.Touching))
 	ask[contract.Bench](c, "POST", sat, `{"events":[{"id":"u","at":"2026-11-27T09:01:00Z","kind":"reaction","nail":"LF3","reaction":"uneasy"}]}`, 200)
-	assert.Less(t, left(), before-1, "with the first that is told of a nail it is a sitting")
+	assert.Less(t, left(), before-1, "with the first that is told of a nail it is a trim")
 	_, text := c.do("POST", sat, strings.ReplaceAll(seen("some"), `"id":"a"`, `"id":"again"`))
 	assert.Contains(t, string(text), "already")
 }

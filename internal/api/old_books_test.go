@@ -130,7 +130,7 @@ func TestAnOldSittingSentAgainIsThatSitting(t *testing.T) {
 	body := `{"id":"` + numbered(27) + `","on":"2026-10-10","records":[{"code":"LH3","cuts_mm":[0.5],"tool":"small_scissor","reaction":"fighting","blood":false}]}`
 	ask[contract.DogView](c, "POST", "/api/dogs/"+id+"/sittings", body, 201)
 	ask[contract.Problem](c, "POST", "/api/dogs/"+id+"/sittings", strings.Replace(body, "0.5", "0.7", 1), 409)
-	assert.Contains(t, ask[contract.Problem](c, "POST", "/api/dogs/"+idOf("moss")+"/sittings", body, 409).Detail, "a sitting of another dog")
+	assert.Contains(t, ask[contract.Problem](c, "POST", "/api/dogs/"+idOf("moss")+"/sittings", body, 409).Detail, "a trim of another dog")
 	kept, err := c.kept.Sittings(t.Context(), uuid.MustParse(id))
 	require.NoError(t, err)
 	require.Len(t, kept, 1)

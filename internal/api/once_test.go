@@ -30,7 +30,7 @@ func TestTheSameIDWithOtherContentIsTold(t *testing.T) {
 	}
 	for _, s := range []struct{ what, method, path, first, path2, second string }{
 		{"walk-round", "POST", one + "/checks", walked(false), one + "/checks", walked(true)},
-		{"walk-round of another dog", "POST", one + "/checks", walked(false), other + "/checks", walked(false)},
+		{"check of the feet of another dog", "POST", one + "/checks", walked(false), other + "/checks", walked(false)},
 		{"piece of kit", "POST", "/api/kit", piece("large_plier"), "/api/kit", piece("small_plier")},
 		{"ladder", "POST", one + "/ladders", fmt.Sprintf(`{"id":"%s","kind":"clipper"}`, climb), one + "/ladders", fmt.Sprintf(`{"id":"%s","kind":"board"}`, climb)},
 		{"try", "POST", one + "/ladders/" + climb + "/tries", fmt.Sprintf(`{"id":"%s","reaction":"calm"}`, try), one + "/ladders/" + climb + "/tries", fmt.Sprintf(`{"id":"%s","reaction":"fighting"}`, try)},

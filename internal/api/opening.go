@@ -20,7 +20,7 @@ func Opening(files fs.FS, now func() time.Time, progress func() (done, all int))
 		done, all := progress()
 		words := "Fribbet is opening the book. A moment."
 		if all > 0 {
-			words = fmt.Sprintf("Fribbet is opening the book, which an earlier version wrote: %d of %d sittings worked out again.", done, all)
+			words = fmt.Sprintf("Fribbet is opening the book, which an earlier version wrote: %d of %d trims worked out again.", done, all)
 		}
 		c.Header("Retry-After", "1")
 		p := problem(http.StatusServiceUnavailable, words)

@@ -87,7 +87,7 @@ func refuse(c *gin.Context, err error) {
 		slog.Error("damaged", "err", err)
 		write(c, problem(http.StatusServiceUnavailable, "The book’s file is damaged: part of it cannot be read. Nothing was written. Stop Fribbet and put a backup in its place (Settings, or fribbet restore)."))
 	case errors.As(err, &unreckonable):
-		write(c, problem(http.StatusUnprocessableEntity, unreckonable.Error()+". Put that right on its profile, or take back what told it.", unreckonable.Why...))
+		write(c, problem(http.StatusUnprocessableEntity, unreckonable.Error()+". Put that right on its profile, or delete what told it.", unreckonable.Why...))
 	case errors.As(err, &faults):
 		write(c, problem(http.StatusUnprocessableEntity, "Nothing was written: "+faults.Error(), faults...)) // Error names the first ones
 	case errors.As(err, &tooLarge):
@@ -95,7 +95,7 @@ func refuse(c *gin.Context, err error) {
 		write(c, problem(http.StatusRequestEntityTooLarge, "Nothing was written: the request is too large.",
 			fault.Field{Name: "body", Value: "more", Want: want}))
 	case errors.Is(err, store.ErrNotFound):
-		write(c, problem(http.StatusNotFound, "There is no such dog, sitting or picture in the book."))
+		write(c, problem(http.StatusNotFound, "There is no such dog, trim or picture in the book."))
 	case errors.Is(err, access.ErrNotFound):
 		write(c, problem(http.StatusNotFound, "There is no such device: it was withdrawn already."))
 	case errors.Is(err, errHostOnly):

@@ -21,7 +21,7 @@ func TestCalcQuick(t *testing.T) {
 	assert.InDelta(t, 0.0041, risks[0.5], 5e-5)
 	assert.InDelta(t, 0.0396, risks[1], 5e-5)
 	assert.Equal(t, contract.QuickAdviceActionCut, got.Advice.Action)
-	assert.Equal(t, 0.3, got.Advice.CutMm, "light grey: a sliver with a tip in reserve would be above the limit")
+	assert.Equal(t, 0.3, got.Advice.CutMm, "light grey: a thin slice with a tip in reserve would be above the limit")
 	assert.LessOrEqual(t, got.Advice.Risk, 0.005)
 	assert.Equal(t, got.Advice.CutMm, got.Advice.Plan.CutsMm[0])
 	assert.Len(t, got.FaceScale, 5)

@@ -51,7 +51,7 @@ func TestTheKitWearsWithTheSittings(t *testing.T) {
 	c.now = c.now.Add(time.Minute)
 	one := "/api/kit/" + cutter.Id.String()
 	assert.Zero(t, ask[contract.Kit](c, "POST", one+"/services", "", 200).Items[0].Used)
-	assert.Equal(t, 3.0, ask[contract.Kit](c, "DELETE", one+"/services", "", 200).Items[0].Used, "taken back")
+	assert.Equal(t, 3.0, ask[contract.Kit](c, "DELETE", one+"/services", "", 200).Items[0].Used, "deleted")
 	changed := ask[contract.Kit](c, "PUT", one, `{"version":1,"kind":"large_plier","guard":true}`, 200).Items[0]
 	assert.True(t, changed.Guard)
 	assert.False(t, changed.Told, "the usual limit again")
@@ -120,7 +120,7 @@ func TestALadderStandsOnDue(t *testing.T) {
 	assert.Equal(t, 1, now.Ladders[0].Step)
 	assert.Equal(t, ladder.Up, now.Ladders[0].Journal[0].Move)
 	assert.Equal(t, 1, *ask[contract.DueList](c, "GET", "/api/due", "", 200).Dogs[0].DueInDays, "enough for today")
-	assert.Equal(t, 0, ask[contract.DogLadders](c, "DELETE", tries+"/"+last, "", 200).Ladders[0].Step, "taken back")
+	assert.Equal(t, 0, ask[contract.DogLadders](c, "DELETE", tries+"/"+last, "", 200).Ladders[0].Step, "deleted")
 	ask[contract.Problem](c, "POST", tries, fmt.Sprintf(`{"id":%q,"reaction":"calm","on":"2026-11-25"}`, uuid.NewString()), 422)
 	assert.Len(t, ask[contract.LadderList](c, "GET", "/api/ladders", "", 200).Ladders, 1)
 	for _, left := range ask[contract.Plan](c, "GET", at+"/plan", "", 200).Left {

@@ -77,7 +77,7 @@ func TestADogsOwnRatesHistoryAndRhythms(t *testing.T) {
 		c.done(dog, ago, "1,1")
 	}
 	view := c.view(dog)
-	assert.Equal(t, "assumed", string(view.Growth.Source), "how far a sitting went is no sign seen: it teaches no growth")
+	assert.Equal(t, "assumed", string(view.Growth.Source), "how far a trim went is no sign seen: it teaches no growth")
 	assert.Zero(t, view.Growth.Measured)
 	assert.Contains(t, view.Growth.Words, "telling the end of a few nails")
 	require.NotNil(t, view.Next)

@@ -89,7 +89,7 @@ func wanted(p *openapi3.Parameter) string {
 	}
 	switch s := p.Schema.Value; {
 	case s.Format == "uuid":
-		return "must be the id of a dog, a sitting or a piece of kit"
+		return "must be the id of a dog, a trim or a piece of kit"
 	case len(s.Enum) > 0:
 		return "must be one of " + strings.Trim(fmt.Sprint(s.Enum), "[]")
 	case s.Type.Is("integer") && s.Min != nil && s.Max != nil:

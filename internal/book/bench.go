@@ -252,7 +252,7 @@ func (b *Book) tell(ctx context.Context, d store.Dog, sittingID uuid.UUID, event
 	if errors.As(err, &elsewhere) {
 		for i, e := range events {
 			if slices.Contains(elsewhere.IDs, e.ID) {
-				f.Add(fmt.Sprintf("events[%d].id", i), e.ID, "must be a new id: another sitting has an event of this one")
+				f.Add(fmt.Sprintf("events[%d].id", i), e.ID, "must be a new id: another trim has an event of this one")
 			}
 		}
 		return nil, on, f.Err()

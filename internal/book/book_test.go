@@ -112,7 +112,7 @@ func TestThePlanBeginsWithTheToolOfLastTime(t *testing.T) {
 	assert.Equal(t, kit.GrinderDiamond, plan.Tool)
 	view, err := b.View(ctx, small.ID)
 	require.NoError(t, err)
-	assert.Equal(t, b.Today(), view.Sittings[0].On, "a sitting without a date was today")
+	assert.Equal(t, b.Today(), view.Sittings[0].On, "a trim without a date was today")
 }
 
 func TestTheMarginMovesTheDate(t *testing.T) {

@@ -142,7 +142,7 @@ func (b *Book) stand(s store.Standing, d store.Dog, f feet.Feet, ladders []store
 func (b *Book) unreckoned(s store.Standing, d store.Dog) (store.Standing, error) {
 	s.NameKey, s.Standing, s.Turn, s.DueOn, s.Why, s.Folded = nameKey(d.Name), due.Unseen, b.Today(), date.Date{}, "", false
 	var err error
-	s.Due, err = json.Marshal(Turn{Standing: due.Unseen, Reason: "cannot be reckoned: look at the feet, and at what was last recorded"})
+	s.Due, err = json.Marshal(Turn{Standing: due.Unseen, Reason: "cannot be worked out: look at the feet, and at what was last recorded"})
 	return s, err
 }
 

@@ -134,7 +134,7 @@ func (b *Book) export(ctx context.Context, to io.Writer, dogID *uuid.UUID, page 
 		if dogID != nil {
 			where, args = ofSitting, []any{*dogID}
 		}
-		err := p.File(formats.LogsPath, "events", "Everything that happened at every sitting, one event a line, in its order: what all else of a sitting is worked out from.", "application/x-ndjson", func(w io.Writer) error {
+		err := p.File(formats.LogsPath, "events", "Everything that happened at every trim, one event a line, in its order: what all else of a trim is worked out from.", "application/x-ndjson", func(w io.Writer) error {
 			return s.Events(ctx, where, args, func(line []byte) error {
 				step()
 				_, err := w.Write(line)
@@ -147,7 +147,7 @@ func (b *Book) export(ctx context.Context, to io.Writer, dogID *uuid.UUID, page 
 		if err := b.exportPictures(ctx, p, pictures); err != nil {
 			return err
 		}
-		return p.Close("fribbet", "A book of dogs' nails", "Dogs, their nails, sittings, kit, owners and visits. Lengths in mm, weights in kg, days in the user's zone, moments UTC.")
+		return p.Close("fribbet", "A book of dogs' nails", "Dogs, their nails, trims, kit, owners and visits. Lengths in mm, weights in kg, days in the user's zone, moments UTC.")
 	})
 }
 
@@ -195,7 +195,7 @@ func (b *Book) readme(w io.Writer, one bool) error {
 			fmt.Fprintf(&text, "data/%s.csv\n    %s\n", t.Name, t.About)
 		}
 	}
-	fmt.Fprintf(&text, "%s\n    Everything that happened at every sitting, one event a line (JSON).\npictures/\n    Pictures of paws, named by their content, and each small as well.\n\n", formats.LogsPath)
+	fmt.Fprintf(&text, "%s\n    Everything that happened at every trim, one event a line (JSON).\npictures/\n    Pictures of paws, named by their content, and each small as well.\n\n", formats.LogsPath)
 	text.WriteString("Fribbet reads all of it back: Settings, Take it in; or fribbet import. It leaves out what would open doors: passphrase, devices, and the keys of the calendar and of owners' cards.\n")
 	_, err := io.WriteString(w, text.String())
 	return err

@@ -50,7 +50,7 @@ func sameCheck(there, c record.Check) error {
 		c.On = there.On
 	}
 	if !there.Tells(c) {
-		return AlreadyTold{There: fmt.Sprintf("a walk-round of %s that looked at %d nails", there.On, len(there.Looks))}
+		return AlreadyTold{There: fmt.Sprintf("a check of the feet of %s that looked at %d nails", there.On, len(there.Looks))}
 	}
 	return nil
 }

@@ -412,7 +412,7 @@ func (t *taking) logs() error {
 		if t.sittings[e.Sitting] {
 			counts.New++
 			if err := t.in.InsertEvent(t.ctx, e); err != nil {
-				at.Column, at.Value, at.Want = "id", e.ID, "must be told in one sitting only"
+				at.Column, at.Value, at.Want = "id", e.ID, "must be told in one trim only"
 				return at
 			}
 			return nil
@@ -422,7 +422,7 @@ func (t *taking) logs() error {
 			return err
 		}
 		if there == nil && next[e.Sitting] == 1 {
-			at.Column, at.Value, at.Want = "sitting_id", e.Sitting.String(), "must be a sitting of logs.csv"
+			at.Column, at.Value, at.Want = "sitting_id", e.Sitting.String(), "must be a trim of logs.csv"
 			return at
 		}
 		if there != nil && there[0] == e.ID && there[1] == string(e.Event) {
@@ -442,7 +442,7 @@ func (t *taking) logs() error {
 	t.done, t.all = 0, len(t.sittings)
 	for _, id := range t.inOrder {
 		if next[id] == 0 {
-			return formats.Misplaced{File: formats.LogsPath, Value: id.String(), Want: "must hold the log of every sitting"}
+			return formats.Misplaced{File: formats.LogsPath, Value: id.String(), Want: "must hold the log of every trim"}
 		}
 		if err := t.log(id); err != nil {
 			return err

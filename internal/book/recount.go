@@ -157,12 +157,12 @@ type history struct {
 func (b *Book) settleOne(s store.Standing, d store.Dog, h history, ladders []store.Ladder, settings store.Settings) (out store.Standing, err error) {
 	defer func() {
 		if broken := recover(); broken != nil {
-			slog.Error("cannot be reckoned", "dog", d.ID, "what", broken)
+			slog.Error("cannot be worked out", "dog", d.ID, "what", broken)
 			out, err = b.unreckoned(s, d)
 		}
 	}()
 	if err := reckonable(d, slices.Concat(h.sittings, h.open), h.checks); err != nil {
-		slog.Error("cannot be reckoned", "dog", d.ID, "what", err)
+		slog.Error("cannot be worked out", "dog", d.ID, "what", err)
 		return b.unreckoned(s, d)
 	}
 	k, is := b.remembers(d, s)
@@ -183,7 +183,7 @@ func (b *Book) settleOne(s store.Standing, d store.Dog, h history, ladders []sto
 		}
 	}
 	if out, err = b.stand(s, d, now.feet, ladders, settings); err != nil {
-		slog.Error("cannot be reckoned", "dog", d.ID, "what", err)
+		slog.Error("cannot be worked out", "dog", d.ID, "what", err)
 		return b.unreckoned(s, d)
 	}
 	return out, nil

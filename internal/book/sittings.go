@@ -206,7 +206,7 @@ func sameSitting(there store.Log, s store.Sitting) error {
 	if !there.Events.Tells(bench.LogOf(s.ID.String(), s.Sitting, time.Time{})) || !s.On.IsZero() && s.On != there.On {
 		in := there.Events.Fold().Sitting(there.On)
 		nails, _ := in.Cut()
-		return AlreadyTold{There: fmt.Sprintf("a sitting of %s in which something came off %d nails and %d bled", there.On, nails, len(in.Bled()))}
+		return AlreadyTold{There: fmt.Sprintf("a trim of %s in which something came off %d nails and %d bled", there.On, nails, len(in.Bled()))}
 	}
 	return nil
 }

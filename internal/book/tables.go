@@ -74,7 +74,7 @@ const (
 	someWhen   = "when it was written down, UTC"
 	fromLogs   = " Worked out from the logs: read it, and change nothing."
 	dogItself  = "the dog"
-	itsSitting = "the sitting"
+	itsSitting = "the trim"
 )
 
 // tables are what of the book is anybody's to take, in an order in which none belongs to a later one. Secrets (passphrase,
@@ -97,13 +97,13 @@ var tables = func() []exchanged {
 var plainTables = []exchanged{
 	{formats.Table{Name: "settings", About: "The user's choices; one row.", Key: []string{"one"}, Columns: []formats.Column{
 		column("one", "integer!", "always 1"), column("role", "string!", "keeper or groomer"), column("length_unit", "string!", "in which lengths are shown"),
-		column("weight_unit", "string!", "in which weights are shown"), column("margin_mm", "number!", "spare that is left before the quick, mm"),
+		column("weight_unit", "string!", "in which weights are shown"), column("margin_mm", "number!", "safe to trim that is left before the quick, mm"),
 		column("working_weekdays", "string", "on which dogs are done, separated by commas"), column("coin_mm", "number", "thickness of the user's own coin, mm"), column("largest_cut_mm", "number", "the largest cut of the hand, mm for a nail 7 mm deep"), column("way", "string", "clip, grind or clip_then_grind; empty is what suits"),
 		column("hand", "string!", "how practised"), column("end_point", "string!", "where a cut stops"), column("left_handed", "boolean!", "holds the cutter in the left hand"), column("version", "integer!", "how often it was changed"),
 	}}, ""},
 	{formats.Table{Name: "sticks", About: "Slices off a stick, as they were measured: how thick the hand's slices come out.", Key: []string{"id"}, Columns: []formats.Column{
 		column("id", "string!", "its own"), column("on_date", "date!", "when"), column("meant_mm", "number!", "how thick they were meant to be, mm"), column("slices", "json!", "how thick each is and how far off that may be, pairs of mm, JSON"),
-		column("told_at", "datetime!", someWhen), column("withdrawn_at", "datetime", "when that was taken back"),
+		column("told_at", "datetime!", someWhen), column("withdrawn_at", "datetime", "when that was deleted"),
 	}}, ""},
 	{formats.Table{Name: "holidays", About: "Days off, on which nobody is done.", Key: []string{"from_date"}, Columns: []formats.Column{
 		column("from_date", "date!", "the first day"), column("to_date", "date!", "the last day"),
@@ -133,7 +133,7 @@ var plainTables = []exchanged{
 		column("expires_on", "date", "of a supply"), column("stock", "string", "of a supply"), column("added_at", "datetime!", someWhen), column("removed_at", "datetime", "when it was taken out"),
 	}}, `id IN (SELECT item_id FROM records WHERE sitting_id IN (SELECT id FROM sittings WHERE dog_id = ?1)) OR id IN (SELECT on_item_id FROM kit_items WHERE id IN (SELECT item_id FROM records WHERE sitting_id IN (SELECT id FROM sittings WHERE dog_id = ?1)))`},
 	{formats.Table{Name: "kit_services", About: "When a piece was sharpened, changed, charged or refilled.", Key: []string{"item_id", "at"}, Columns: []formats.Column{
-		column("item_id", "string!>kit_items", "the piece"), column("on_date", "date!", "when"), column("at", "datetime!", someWhen), column("withdrawn_at", "datetime", "when that was taken back"),
+		column("item_id", "string!>kit_items", "the piece"), column("on_date", "date!", "when"), column("at", "datetime!", someWhen), column("withdrawn_at", "datetime", "when that was deleted"),
 	}}, ""},
 	{formats.Table{Name: "owners", About: "Whose dogs they are, and how they are reached.", Key: []string{"id"}, Columns: []formats.Column{
 		column("id", "string!", "their own"), column("version", "integer!", "how often it was changed"), column("name", "string!", "their name"), column("name_key", "string!", "the same in small letters, by which they are found"), column("reach", "string!", "text, mail or hand"), column("address", "string", "a number, or a mail address"),
@@ -146,7 +146,7 @@ var plainTables = []exchanged{
 	{formats.Table{Name: "working_week", About: "When there is work, limits, and the words of messages; one row.", Key: []string{"one"}, Columns: []formats.Column{
 		column("one", "integer!", "always 1"), column("version", "integer!", "how often it was changed"), column("body", "json!", "all of it, JSON"),
 	}}, ""},
-	{formats.Table{Name: "visits", About: "Visits, as they were agreed; what became of one that was begun, its sitting says.", Key: []string{"id"}, Columns: []formats.Column{
+	{formats.Table{Name: "visits", About: "Visits, as they were agreed; what became of one that was begun, its trim says.", Key: []string{"id"}, Columns: []formats.Column{
 		column("id", "string!", "its own"), column("dog_id", "string!>dogs", dogItself), column("on_date", "date!", "when"), column("start", "integer!", "when that day, minutes since midnight"), column("minutes", "integer!", "that it holds"),
 		column("state", "string!", "offered, agreed, missed or called off"), column("sequence", "integer!", "how often it was changed"), column("changed_at", "datetime!", "when it last was, UTC"), column("note", "string", "of the call"), column("off_by", "string", "who called it off: owner or us"),
 	}}, itsOwn},
@@ -161,12 +161,12 @@ var plainTables = []exchanged{
 		column("places", "json!", "that were offered or told, JSON"), column("state", "string!", "how far it came"), column("failures", "integer!", "how often it failed"), column("next_at", "datetime!", "it goes out no sooner, UTC"), column("made_on", "string", "the day on which it was written"), column("made_at", "datetime!", someWhen),
 		column("changed_at", "datetime!", "when it last moved on, UTC"), column("answer", "string", "what was answered"), column("heard", "integer!", "the last report of it"), column("said", "string", "what came of it"),
 	}}, ""},
-	{formats.Table{Name: "checks", About: "Walk-rounds: the feet as a whole.", Key: []string{"id"}, Columns: []formats.Column{
+	{formats.Table{Name: "checks", About: "Checks of the feet: the feet as a whole.", Key: []string{"id"}, Columns: []formats.Column{
 		column("id", "string!", "its own"), column("dog_id", "string!>dogs", dogItself), column("on_date", "date!", "when"), column("clicks", "boolean!", "on a hard floor"), column("hair", "boolean!", "between the pads"), column("swelling", "boolean!", "swelling, discharge or a bad smell"),
 		column("limping", "boolean!", "it limps"), column("breaking", "boolean!", "several nails break or fall off"), column("recorded_at", "datetime!", someWhen),
 	}}, itsOwn},
-	{formats.Table{Name: "looks", About: "What of one nail was seen on a walk-round; what nobody looked at is missing.", Key: []string{"check_id", "code"}, Columns: []formats.Column{
-		column("check_id", "string!>checks", "the walk-round"), column("code", "string!", "paw and digit"), column("gap_mm", "number", "gap to the floor, mm"), column("length_mm", "number", "along the ridge, mm"), column("past_pad", "boolean!", "it reaches past its pad"),
+	{formats.Table{Name: "looks", About: "What of one nail was seen on a check of the feet; what nobody looked at is missing.", Key: []string{"check_id", "code"}, Columns: []formats.Column{
+		column("check_id", "string!>checks", "the check of the feet"), column("code", "string!", "paw and digit"), column("gap_mm", "number", "gap to the floor, mm"), column("length_mm", "number", "along the ridge, mm"), column("past_pad", "boolean!", "it reaches past its pad"),
 		column("present", "boolean", "whether the nail is there"), column("colour", "string", "of the horn"), column("shape", "string", "its run"), column("state", "string", "sound, split and so on"), column("gap_by", "string", "what the gap was read with"), column("gap_sd_mm", "number", "how far it may be off, one standard deviation, mm"),
 		column("length_by", "string", "what the length was read with"), column("length_sd_mm", "number", "how far it may be off, one standard deviation, mm"),
 	}}, `check_id IN (SELECT id FROM checks WHERE dog_id = ?)`},
@@ -174,7 +174,7 @@ var plainTables = []exchanged{
 		column("id", "string!", "its own"), column("dog_id", "string!>dogs", dogItself), column("kind", "string!", "to what"), column("paw", "string", "of which paw"), column("started_on", "date!", "since when"), column("begun_at", "datetime!", someWhen), column("ended_at", "datetime", "when it was ended"), column("first_step", "integer", "the step that it began with, from 0"),
 	}}, itsOwn},
 	{formats.Table{Name: "tries", About: "Tries on a ladder.", Key: []string{"id"}, Columns: []formats.Column{
-		column("id", "string!", "its own"), column("ladder_id", "string!>ladders", "the ladder"), column("on_date", "date!", "when"), column("reaction", "string!", "how it took it"), column("paw", "string", "which paw"), column("note", "string", "in the user's words"), column("recorded_at", "datetime!", someWhen), column("withdrawn_at", "datetime", "when it was taken back"),
+		column("id", "string!", "its own"), column("ladder_id", "string!>ladders", "the ladder"), column("on_date", "date!", "when"), column("reaction", "string!", "how it took it"), column("paw", "string", "which paw"), column("note", "string", "in the user's words"), column("recorded_at", "datetime!", someWhen), column("withdrawn_at", "datetime", "when it was deleted"),
 	}}, `ladder_id IN (SELECT id FROM ladders WHERE dog_id = ?)`},
 	{formats.Table{Name: "plans", About: "Bringing long quicks back.", Key: []string{"id"}, Columns: []formats.Column{
 		column("id", "string!", "its own"), column("dog_id", "string!>dogs", dogItself), column("started_on", "date!", "since when"), column("rhythm", "string!", "how often"), column("goal_mm", "number!", "wished gap, mm"), column("steps", "json!", "what was foreseen, JSON"), column("begun_at", "datetime!", someWhen), column("ended_at", "datetime", "when it was ended"),
@@ -183,23 +183,23 @@ var plainTables = []exchanged{
 		column("id", "string!", "its own"), column("dog_id", "string!>dogs", dogItself), column("paw", "string!", "which paw"), column("on_date", "date!", "when"), column("hash", "string!", "SHA-256 of the file"), column("width", "integer!", "pixels"), column("height", "integer!", "pixels"), column("bytes", "integer!", "of the files"),
 		column("corners", "json!", "of a card, as they were guessed, JSON"), column("added_at", "datetime!", someWhen),
 	}}, itsOwn},
-	{formats.Table{Name: "logs", About: "Sittings, each with a log of all that happened: the events stand in logs.jsonl.", Key: []string{"sitting_id"}, Columns: []formats.Column{
-		column("sitting_id", "string!", itsSitting), column("dog_id", "string!>dogs", dogItself), column("on_date", "date!", "when"), column("begun_at", "datetime!", someWhen), column("ended", "boolean!", "it has ended"), column("withdrawn_at", "datetime", "when it was taken back"),
+	{formats.Table{Name: "logs", About: "Trims, each with a log of all that happened: the events stand in logs.jsonl.", Key: []string{"sitting_id"}, Columns: []formats.Column{
+		column("sitting_id", "string!", itsSitting), column("dog_id", "string!>dogs", dogItself), column("on_date", "date!", "when"), column("begun_at", "datetime!", someWhen), column("ended", "boolean!", "it has ended"), column("withdrawn_at", "datetime", "when it was deleted"),
 	}}, itsOwn},
-	{formats.Table{Name: "sittings", Derived: true, About: "Sittings, as the lists read them." + fromLogs, Key: []string{"id"}, Columns: []formats.Column{
-		column("id", "string!", "its own"), column("dog_id", "string!>dogs", dogItself), column("on_date", "date!", "when"), column("note", "string", "in the user's words"), column("recorded_at", "datetime!", someWhen), column("withdrawn_at", "datetime", "when it was taken back"),
+	{formats.Table{Name: "sittings", Derived: true, About: "Trims, as the lists read them." + fromLogs, Key: []string{"id"}, Columns: []formats.Column{
+		column("id", "string!", "its own"), column("dog_id", "string!>dogs", dogItself), column("on_date", "date!", "when"), column("note", "string", "in the user's words"), column("recorded_at", "datetime!", someWhen), column("withdrawn_at", "datetime", "when it was deleted"),
 		column("minutes", "number", "how long it took"), column("calm_minutes", "number", "how long the dog was calm"), column("helper", "boolean!", "somebody held"), column("ticks", "string", "what was laid out, JSON"), column("smooth", "string", "paws round which a finger went"), column("touching", "string", "how many nails touched before the first cut: none, some or most; empty: nobody looked"), column("signs", "string", "what else was seen then"), column("held", "string", "how it was held; empty: nobody said"), column("hour", "integer", "of the day at which it began"),
 	}}, itsOwn},
-	{formats.Table{Name: "records", Derived: true, About: "What was done to one nail at a sitting." + fromLogs, Key: []string{"sitting_id", "code"}, Columns: []formats.Column{
+	{formats.Table{Name: "records", Derived: true, About: "What was done to one nail at a trim." + fromLogs, Key: []string{"sitting_id", "code"}, Columns: []formats.Column{
 		column("sitting_id", "string!>sittings", itsSitting), column("code", "string!", "paw and digit"), column("number", "integer!", "its place in the order of the work"), column("tool", "string!", "with which"), column("item_id", "string>kit_items", "the piece of the kit"), column("reaction", "string", "how the dog took it; empty where nobody said"),
 		column("blood", "boolean!", "it bled"), column("took_force", "boolean!", "the blade had to be forced"), column("end_face", "string", "what the end showed"), column("colour", "string", "of the horn, where it was told"), column("edged", "boolean!", "sides and top were taken off"),
 		column("ended", "string", "what was said of the end where its face was not told: sign or before"), column("stop", "string", "at which sign the hand stops"), column("assumed", "boolean!", "the amounts are a plan's that was accepted"), column("ground_tool", "string", "its second pass, ground after clipping: with which"), column("ground_item", "string>kit_items", "the piece of the kit"),
 		column("hand_times", "number!", "how thick the hand's slices came out, times what it meant, as was known then; 0: nobody had measured"), column("hand_spread", "number!", "how far off they were, times how far most hands are; 0: the same"),
 	}}, ofSitting},
-	{formats.Table{Name: "cuts", Derived: true, About: "Slivers, one by one." + fromLogs, Key: []string{"sitting_id", "code", "number"}, Columns: []formats.Column{
+	{formats.Table{Name: "cuts", Derived: true, About: "Thin slices, one by one." + fromLogs, Key: []string{"sitting_id", "code", "number"}, Columns: []formats.Column{
 		column("sitting_id", "string!>sittings", itsSitting), column("code", "string!", "paw and digit"), column("number", "integer!", "which of the nail"), column("mm", "number!", "how thick, mm"), column("face", "string", "what it showed"), column("second_pass", "boolean!", "a touch of the second pass"),
 	}}, ofSitting},
-	{formats.Table{Name: "readings", Derived: true, About: "What was measured at a sitting." + fromLogs, Key: []string{"sitting_id", "code", "measure"}, Columns: []formats.Column{
+	{formats.Table{Name: "readings", Derived: true, About: "What was measured at a trim." + fromLogs, Key: []string{"sitting_id", "code", "measure"}, Columns: []formats.Column{
 		column("sitting_id", "string!>sittings", itsSitting), column("code", "string!", "paw and digit"), column("measure", "string!", "what"), column("mm", "number!", "mm"), column("by_means", "string!", "what it was read with"), column("sd_mm", "number!", "how far it may be off, one standard deviation, mm"),
 	}}, ofSitting},
 	{formats.Table{Name: "landmarks", Derived: true, About: "Where the quick was seen to end before a cut." + fromLogs, Key: []string{"sitting_id", "code", "number"}, Columns: []formats.Column{

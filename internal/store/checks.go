@@ -118,7 +118,7 @@ func (s *Store) AddCheck(ctx context.Context, d Dog, c Check, at time.Time) erro
 			if dogID == d.ID && all[0].Tells(c.Check) {
 				return nil
 			}
-			return AlreadyTold{There: fmt.Sprintf("a walk-round of %s that looked at %d nails", all[0].On, len(all[0].Looks))}
+			return AlreadyTold{There: fmt.Sprintf("a check of the feet of %s that looked at %d nails", all[0].On, len(all[0].Looks))}
 		}
 		_, err = tx.NamedExecContext(ctx, `
 			INSERT INTO checks (id, dog_id, on_date, clicks, hair, swelling, limping, breaking, recorded_at)

@@ -26,16 +26,16 @@ var (
 	// ErrConflict says that the dog was changed since it was read.
 	ErrConflict = errors.New("changed elsewhere")
 	// ErrOtherDogs says that a sitting's id is that of another dog's.
-	ErrOtherDogs = errors.New("a sitting of another dog")
+	ErrOtherDogs = errors.New("a trim of another dog")
 	// ErrTakenBack says that a sitting was taken back: it is told no more.
-	ErrTakenBack = errors.New("a sitting that was taken back")
+	ErrTakenBack = errors.New("a trim that was deleted")
 )
 
 // ErrElsewhere says that events of these ids are in another sitting's log.
 type ErrElsewhere struct{ IDs []string }
 
 func (e ErrElsewhere) Error() string {
-	return "events of another sitting: " + strings.Join(e.IDs, ", ")
+	return "events of another trim: " + strings.Join(e.IDs, ", ")
 }
 
 // Store is an open book.

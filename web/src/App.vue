@@ -2,12 +2,14 @@
 import { useQueryClient } from '@tanstack/vue-query'
 import { computed, defineAsyncComponent, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import { useSettings } from './api/queries'
+import { useSettings, useUnderWay } from './api/queries'
 import { momentOf } from './dates'
 import { useGlobalKeys } from './local/keys'
+import { placesOf } from './local/places'
 import { onOpened, opening } from './local/opening'
 import { seen } from './local/seen'
 import AppIcon from './parts/AppIcon.vue'
+import FirstMinute from './parts/FirstMinute.vue'
 import OpeningBook from './parts/OpeningBook.vue'
 import UndoBar from './parts/UndoBar.vue'
 import WaitingLine from './parts/WaitingLine.vue'
@@ -19,6 +21,10 @@ const { data: settings } = useSettings()
 const cache = useQueryClient()
 onOpened(() => void cache.resetQueries())
 const groomer = computed(() => settings.value?.choices.role === 'groomer')
+const { data: open } = useUnderWay()
+/** The bench of the trim that is under way. */
+const underWay = computed(() => { const row = open.value?.dogs[0]; return row?.open_sitting ? `/dogs/${row.dog_id}/bench/${row.open_sitting}` : undefined })
+const further = computed(() => placesOf(groomer.value).flatMap((p) => (p.icon ? [{ ...p, icon: p.icon }] : [])))
 const bare = computed(() => route.meta.bare === true)
 
 // Nobody has said yet who uses the program: ask before anything else.
@@ -43,17 +49,17 @@ useGlobalKeys(router, () => (helpOpen.value = true))
       <nav aria-label="Screens">
         <RouterLink to="/" class="place"><AppIcon name="due" />Due</RouterLink>
         <RouterLink v-if="groomer" to="/today" class="place"><AppIcon name="today" />Today</RouterLink>
-        <RouterLink v-if="groomer" to="/round" class="place wide-only"><AppIcon name="round" />Round</RouterLink>
-        <RouterLink to="/ladder" :class="['place', { 'wide-only': groomer }]"><AppIcon name="ladder" />Ladder</RouterLink>
-        <RouterLink to="/rhythm" class="place wide-only"><AppIcon name="rhythm" />Rhythm</RouterLink>
-        <RouterLink to="/kit" class="place"><AppIcon name="kit" />Kit</RouterLink>
-        <RouterLink to="/dogs/new" class="place"><AppIcon name="add" />Add dog</RouterLink>
+        <RouterLink v-if="underWay" :to="underWay" class="place"><AppIcon name="bench" />Bench</RouterLink>
+        <RouterLink v-for="p in further" :key="p.to" :to="p.to" class="place wide-only"><AppIcon :name="p.icon" />{{ p.short }}</RouterLink>
+        <RouterLink v-if="!groomer" to="/dogs/new" class="place narrow-only"><AppIcon name="add" />Add dog</RouterLink>
         <span class="spacer" />
-        <RouterLink to="/settings" class="place"><AppIcon name="settings" />Settings</RouterLink>
+        <RouterLink to="/settings" class="place wide-only"><AppIcon name="settings" />Settings</RouterLink>
+        <RouterLink to="/more" class="place narrow-only"><AppIcon name="more" />More</RouterLink>
       </nav>
     </header>
     <main id="main" tabindex="-1">
       <p v-if="settings?.demo" class="demo-line">Demonstration: invented dogs, nothing is kept.</p>
+      <FirstMinute v-if="settings?.demo" />
       <p v-if="settings?.backup_trouble" class="demo-line" role="alert">The night’s backup was not made: {{ settings.backup_trouble }}. <RouterLink to="/settings">Settings</RouterLink></p>
       <p v-if="seen" class="seen-line" role="status"><strong>Fribbet does not answer.</strong> This is what was last seen, {{ momentOf(seen) }}: dates and advice may be other ones by now.</p>
       <WaitingLine />

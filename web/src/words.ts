@@ -14,7 +14,7 @@ export const groups: Record<Schemas['Group'], string> = {
 }
 export const coats: Record<Schemas['Coat'], string> = { short: 'short hair', long: 'long hair' }
 export const sources: Record<Schemas['Source'], string> = {
-  told: 'told by you', measured: 'measured', learnt: 'learnt from this dog', assumed: 'assumed for its size',
+  told: 'you said so', measured: 'measured', learnt: 'learnt from this dog', assumed: 'assumed for its size',
 }
 /** Where a number of minutes came from. */
 export const minuteSources: Record<Schemas['Source'], string> = {
@@ -28,7 +28,7 @@ export const rhythms: Record<Schemas['Rhythm'], string> = {
 /** Those that can be chosen for a dog: six weeks lie beyond the ceiling and are only compared with. */
 export const choosableRhythms = Object.fromEntries(Object.entries(rhythms).filter(([r]) => r !== 'six_weeks'))
 export const rules: Record<Schemas['Rule'], string> = {
-  pad: 'reaches past its pad', rest: 'left from last time', floor: 'reaches the floor', curl: 'a dewclaw curls', drift: 'the quick would grow', once: 'agreed for once', no: 'it said no: its training first', rhythm: 'the rhythm is up', worth: 'enough spare for a cut',
+  pad: 'reaches past its pad', rest: 'left from last time', floor: 'reaches the floor', curl: 'a dewclaw curls', drift: 'the quick would grow', once: 'agreed for once', no: 'it said no: its training first', rhythm: 'the agreed time is up', worth: 'enough safe to trim for a cut',
 }
 export const tools: Record<Schemas['Tool'], string> = {
   small_scissor: 'small scissor clipper', small_plier: 'small plier clipper', large_plier: 'large plier clipper',
@@ -104,7 +104,7 @@ export const typedWiths = { caliper: means.caliper, eye: means.eye }
 
 export const schools: Record<Schemas['School'], { name: string; says: string; but: string }> = {
   level: { name: 'level', says: 'One cut parallel to the floor: quick, and the nail clears it evenly.', but: 'Takes little ridge, so the nail stays long in front.' },
-  square: { name: 'square', says: 'Straight across the nail: the shortest face, easy to read.', but: 'Leaves an edge at the bottom that meets the floor first.' },
+  square: { name: 'square', says: 'Straight across the nail: the shortest cut end, easy to read.', but: 'Leaves an edge at the bottom that meets the floor first.' },
   steep: { name: 'steep', says: 'Leans back: the quick runs low, so the top front may go.', but: 'Gains little height: the bottom edge stays.' },
   sculpted: { name: 'sculpted', says: 'Square, then the top bevelled: rounds the horn round the quick.', but: 'More cuts, and a steady hand.' },
 }
@@ -133,16 +133,16 @@ export const landmarks: Record<Schemas['Landmark'], string> = {
   groove: 'where the groove ends', hook: 'where the hook begins', torch: 'by torch', seen: 'seen through the nail',
 }
 export const measures: Record<Schemas['Measure'], string> = {
-  length_before: 'length before', length_after: 'length after', gap_before: 'gap before', gap_after: 'gap after', spare_left: 'spare left',
+  length_before: 'length before', length_after: 'length after', gap_before: 'gap before', gap_after: 'gap after', spare_left: 'left before the quick',
 }
 /** The sign at which to stop, within a sentence. */
-export const stopSigns: Partial<Record<Schemas['Face'], string>> = { dark_centre: 'the dark centre', dot: 'the dot', blush: 'the pinkish face', pink_dot: 'the pink dot' }
+export const stopSigns: Partial<Record<Schemas['Face'], string>> = { dark_centre: 'the dark centre', dot: 'the dot', blush: 'the pinkish end', pink_dot: 'the pink dot' }
 export const asks: Record<Schemas['Ask'], string> = {
   colour: 'Light or dark?', landmark: 'Where does the quick end?', sliver: 'Take it, then look', face: 'What does the end show?', smooth: 'Run a finger round the edge: smooth?',
 }
 /** What people note of a sitting, in one press. */
-export const phrases = ['half asleep', 'better with treats', 'did not like the sound', 'did not like hind paws', 'needs a second pair of hands', 'bath before', 'bath after', 'hair cleared from the pads', 'hair wetted down', 'mesh over the paw', 'horn was wet: faces hard to read']
-export const endPoints: Record<Schemas['EndPoint'], string> = { first_sign: 'stop at the first sign', full: 'thin slivers until the dot' }
+export const phrases = ['half asleep', 'better with treats', 'did not like the sound', 'did not like hind paws', 'needs a second pair of hands', 'bath before', 'bath after', 'hair cleared from the pads', 'hair wetted down', 'mesh over the paw', 'horn was wet: cut ends hard to read']
+export const endPoints: Record<Schemas['EndPoint'], string> = { first_sign: 'stop at the first sign', full: 'thin slices until the dot' }
 
 /** How a hand works a nail. */
 /** What sets a dog’s dates; empty is as the role has it. */

@@ -153,7 +153,7 @@ func TestANailThatWasClippedIsGroundAtTheSameSitting(t *testing.T) {
 	}
 	lh, rf := nail.LH, nail.RF
 	b.tell(Event{Kind: Took, Tool: kit.GrinderBand, Item: "band"})
-	assert.Contains(t, b.refused(Event{Kind: Rounded, Paw: &rf}), "that was clipped at this sitting")
+	assert.Contains(t, b.refused(Event{Kind: Rounded, Paw: &rf}), "that was clipped at this trim")
 	b.tell(Event{Kind: Rounded, Paw: &lh})
 	b.tell(Event{Kind: Touched, Nail: of("LH3"), MM: 0.2})
 	now := b.log.Fold()

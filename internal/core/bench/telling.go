@@ -102,15 +102,15 @@ func (t *Telling) check(e Event) error {
 	l, s, d := t.Log, t.State, t.dog
 	switch {
 	case e.Kind == Started && len(l) > 0:
-		return refuse("the sitting was started already")
+		return refuse("the trim was started already")
 	case e.Kind != Started && len(l) == 0:
 		return refuse("the first event must be started")
 	case (e.Kind == Started || e.Kind == Took) && e.Tool == "":
 		return refuse("must name a tool")
 	case len(l) >= mostEvents && e.Kind != Ended:
-		return refuse("a sitting holds at most %d events; end this one", mostEvents)
+		return refuse("a trim holds at most %d events; end this one", mostEvents)
 	case s.Ended && e.Kind != Undone && e.Kind != Noted:
-		return refuse("the sitting was ended; undo its end to go on")
+		return refuse("the trim was ended; undo its end to go on")
 	}
 	if e.needsNail() {
 		if e.Nail == nil {
@@ -177,7 +177,7 @@ func (t *Telling) check(e Event) error {
 		case !slices.ContainsFunc(s.Nails, func(n NailState) bool {
 			return n.clipped() && (e.Paw != nil && n.Code.Paw == *e.Paw || e.Nail != nil && n.Code == *e.Nail)
 		}):
-			return refuse("must name a paw or a nail that was clipped at this sitting")
+			return refuse("must name a paw or a nail that was clipped at this trim")
 		}
 	case Reacted:
 		if !slices.Contains(temper.Reactions(), e.Reaction) {

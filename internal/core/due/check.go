@@ -20,7 +20,7 @@ func (t Trim) Check() fault.Fields {
 	var f fault.Fields
 	switch {
 	case t.On.IsZero():
-		f.Add("last_sitting", "nothing", "must be the date of the last sitting")
+		f.Add("last_sitting", "nothing", "must be the date of the last trim")
 	case t.On.After(lastDay):
 		f.Add("last_sitting", t.On, "must not lie after "+lastDay.String())
 	}

@@ -77,7 +77,7 @@ func TestALongQuickWaitsUntilThereIsSomethingToTake(t *testing.T) {
 	require.NoError(t, err)
 	assert.Equal(t, Worth, next.Rule)
 	assert.True(t, next.PerNail[0].LongQuick)
-	assert.Equal(t, "LF3 has enough spare for a small cut", tr.Reason(next))
+	assert.Equal(t, "LF3 has enough safe to trim for a small cut", tr.Reason(next))
 	assert.Less(t, next.PerNail[0].Weeks[Floor], next.PerNail[0].Weeks[Worth])
 }
 
@@ -253,7 +253,7 @@ func TestExplanationTellsEveryRule(t *testing.T) {
 	next, err := After(tr)
 	require.NoError(t, err)
 	e := tr.Explain(next)
-	assert.Regexp(t, `^LF3 reaches the floor: \d+ days after the last sitting, done (a day|\d+ days) sooner, on the last working day before`, e.Sentence)
+	assert.Regexp(t, `^LF3 reaches the floor: \d+ days after the last trim, done (a day|\d+ days) sooner, on the last working day before`, e.Sentence)
 	rules := slices.DeleteFunc(Rules(), func(r Rule) bool { return r == Rest || r == Agreed || r == Refused }) // nothing was left over or agreed
 	require.Len(t, e.Rows, len(rules))
 	decides := 0
@@ -297,7 +297,7 @@ func TestADateStandsThoughANailTouchesBefore(t *testing.T) {
 	assert.Equal(t, monday.AddDays(14), next.Due)
 	assert.Equal(t, monday.AddDays(int(7*tr.Nails[0].left())), next.Touches)
 	assert.Equal(t, rhythm.Weekly, next.Clear)
-	assert.Contains(t, tr.Explain(next).Sentence, "14 days after the last sitting, the least wait at its rhythm")
+	assert.Contains(t, tr.Explain(next).Sentence, "14 days after the last trim, the least wait as often as agreed")
 	tr.Soonest = 0
 	next, err = After(tr)
 	require.NoError(t, err)

@@ -50,14 +50,14 @@ func (t Trim) follows(r Rule) bool {
 }
 
 func (t Trim) when(n Next) string {
-	return days(n.Earliest.Sub(t.from())) + " after the last " + choose(t.Sat.IsZero(), "look", "sitting")
+	return days(n.Earliest.Sub(t.from())) + " after the last " + choose(t.Sat.IsZero(), "look", "trim")
 }
 
 // waited says that a rule was met sooner, and that the least wait after a sitting set the day.
 func (t Trim) waited(n Next) string {
 	for _, d := range n.PerNail {
 		if d.Due == n.Earliest && d.Rule == n.Rule && t.day(weeks(d)).Before(n.Earliest) {
-			return ", the least wait at its rhythm"
+			return ", the least wait as often as agreed"
 		}
 	}
 	return ""
@@ -87,7 +87,7 @@ func (t Trim) touchesSooner(n Next) string {
 func (t Trim) cautious(n Next) string {
 	words := ""
 	if n.Cautious != n.Due {
-		words = "; with one chance in ten a nail touches by " + n.Cautious.Short()
+		words = "; a nail may touch from " + n.Cautious.Short()
 	}
 	if len(n.MayTouch) > 0 {
 		words += "; " + list(n.MayTouch) + " may touch already: look"
@@ -106,7 +106,7 @@ func (t Trim) words(r RuleDate) string {
 		}
 		return "would touch the floor"
 	case Rest:
-		return "left over from the last sitting"
+		return "left over from the last trim"
 	case Refused:
 		return "said no: had its training by then"
 	case Agreed:
@@ -114,9 +114,9 @@ func (t Trim) words(r RuleDate) string {
 	case Curl:
 		return "a dewclaw starts to curl"
 	case Drift:
-		return "the quick would begin to grow: break-even"
+		return "the quick would begin to grow"
 	case Worth:
-		return "not before: the spare for a small cut"
+		return "not before: enough safe to trim for a small cut"
 	default:
 		return t.Rhythm.IsUp()
 	}

@@ -37,7 +37,7 @@ func (t Trim) Reason(n Next) string {
 	case Drift:
 		return "from then on the quick of " + who + " would grow"
 	case Worth:
-		return who + choose(one, " has", " have") + " enough spare for a small cut"
+		return who + choose(one, " has", " have") + " enough safe to trim for a small cut"
 	default:
 		return t.Rhythm.IsUp()
 	}

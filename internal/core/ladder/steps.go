@@ -64,8 +64,8 @@ var clipper = []Step{
 	{Words: "the closed clipper touches the paw", How: "The closed clipper lies against the paw, then goes away.", Seconds: 3, Tries: 12, Reward: everyTry, ByPaw: true},
 	{Words: "pressure on a nail", How: "The open clipper round a nail, a little pressure, no cut.", Seconds: 3, Tries: 12, Reward: everyTry, ByPaw: true},
 	{Words: "the sound", How: "Snap a thin dry twig with the clipper beside the paw: the sound without the cut.", Seconds: 2, Tries: 6, Reward: everyTry, Sound: &Rounds{2, 15, 5}},
-	{Words: "one tip", How: "One sliver off one nail, and that is all for today.", Seconds: 5, Tries: 3, Reward: "The best treat of the day, at once.", Nail: true},
-	{Words: "two nails", How: "One sliver off two nails.", Seconds: 15, Tries: 3, Reward: everyNail, Nail: true},
+	{Words: "one tip", How: "One thin slice off one nail, and that is all for today.", Seconds: 5, Tries: 3, Reward: "The best treat of the day, at once.", Nail: true},
+	{Words: "two nails", How: "One thin slice off two nails.", Seconds: 15, Tries: 3, Reward: everyNail, Nail: true},
 	{Words: "a paw", How: "All nails of one paw.", Seconds: 60, Tries: 3, Reward: everyNail, Nail: true},
 }
 

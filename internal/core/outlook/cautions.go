@@ -54,7 +54,7 @@ func Cautions(f feet.Feet, readings []feet.Reading, keeper bool) []dog.Caution {
 	},
 		": dewclaw close to curling. Do not leave it out.")
 	add(dog.CareWithNail, func(_ int, r feet.Reading) bool { return r.Bled },
-		": bled last time. Take less, look after every sliver, have styptic open.")
+		": bled last time. Take less, look after every thin slice, have styptic open.")
 	add(dog.CareWithNail, func(_ int, r feet.Reading) bool { return r.State == nail.Split || r.State == nail.Broken },
 		": split or broken. Only blunt it; if the quick shows, call a veterinarian.")
 	add(dog.CareWithNail, func(_ int, r feet.Reading) bool { return r.State == nail.Loose },

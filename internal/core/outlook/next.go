@@ -92,7 +92,7 @@ func WhyNone(f feet.Feet) string {
 		return flag + ": a veterinarian first, then look at the feet again"
 	}
 	if f.Known().IsZero() {
-		return "no sitting yet: look at the feet"
+		return "no trim yet: look at the feet"
 	}
 	return "no nail that may be trimmed"
 }

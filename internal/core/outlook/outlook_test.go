@@ -422,7 +422,7 @@ func TestADogThatClicksHasANailOnTheFloor(t *testing.T) {
 }
 
 func TestADogWithoutADateSaysWhy(t *testing.T) {
-	assert.Equal(t, "no sitting yet: look at the feet", WhyNone(feet.FeetAfter(plain(), nil)))
+	assert.Equal(t, "no trim yet: look at the feet", WhyNone(feet.FeetAfter(plain(), nil)))
 	d := plain()
 	for i := range d.Nails {
 		d.Nails[i].State = nail.Ingrown

@@ -47,7 +47,7 @@ func (s Sitting) checkTime(f *fault.Fields) {
 		f.Range("calm_minutes", *s.Calm, 0, longestMinutes, "minutes")
 	}
 	if s.Minutes != nil && s.Calm != nil && *s.Calm > *s.Minutes {
-		f.Add("calm_minutes", *s.Calm, fmt.Sprintf("must not be more than the whole sitting, %g minutes", *s.Minutes))
+		f.Add("calm_minutes", *s.Calm, fmt.Sprintf("must not be more than the whole trim, %g minutes", *s.Minutes))
 	}
 }
 

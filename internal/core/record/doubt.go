@@ -36,7 +36,7 @@ func Again(mm float64, why string, most float64) string {
 	if meant := mm / 10; meant <= most {
 		words += fmt.Sprintf(": %g?", meant)
 	}
-	return words + " Measure again, or tell it as sure"
+	return words + " Measure again, or say that you are sure"
 }
 
 // doubt notes the numbers of a record that are asked for again.

@@ -111,9 +111,9 @@ func (p Plan) On(today date.Date, nails []Nail, gap float64, held int) Progress 
 	case gap >= p.Goal && held > 0:
 		g.Track, g.Words = Reached, "every trimmed nail clears the floor: the plan has done its work"
 	case g.Held < g.Due-1:
-		g.Track, g.Words = Behind, fmt.Sprintf("%d of %d sittings were held: the quick only draws back when none is left out", g.Held, g.Due)
+		g.Track, g.Words = Behind, fmt.Sprintf("%d of %d trims were held: the quick only draws back when none is left out", g.Held, g.Due)
 	case p.Back() < leastBack || g.Expected < leastBack/2:
-		g.Track, g.Words = Early, "too early to tell from the nails; the sittings are what counts now"
+		g.Track, g.Words = Early, "too early to tell from the nails; the trims are what counts now"
 	case behind > offTrack*p.Back():
 		g.Track, g.Words = Behind, "the quick draws back more slowly than planned: go as close as is safe, or more often"
 	default:

@@ -103,7 +103,7 @@ func (v Visit) Check() fault.Fields {
 		f.Add("minutes", v.Dog.Minutes, "must end on the same day")
 	}
 	if !slices.Contains([]State{Offered, Agreed, Missed, CalledOff}, v.State) {
-		f.Add("state", string(v.State), "must be offered, agreed, missed or called_off: the rest its sitting says")
+		f.Add("state", string(v.State), "must be offered, agreed, missed or called_off: the rest its trim says")
 	}
 	return f
 }

@@ -48,12 +48,12 @@ func (q Question) Checklist(p Plan) []Thing {
 	kinds[kit.Treats] = "better ones than on other days"
 	kinds[kit.Mat] = "a dog that slips, pulls"
 	if dark || uses(kit.Clipping) {
-		kinds[kit.Light] = "every face is looked at"
+		kinds[kit.Light] = "every cut end is looked at"
 	}
 	if longCoat {
 		add("pads", "hair between the pads cleared", "dirt, damp and slipping; it winds into a grinder, and it blunts clippers")
 		kinds[kit.Mesh] = "over the paw, so that the nails poke through; or wet the hair down"
-		add(Wetted, "hair wetted down", "instead of a mesh; the hair alone: wet horn hides the face")
+		add(Wetted, "hair wetted down", "instead of a mesh; the hair alone: wet horn hides the cut end")
 	}
 	if uses(kit.Clipping) || uses(kit.Grinding) {
 		kinds[kit.Glasses] = "clippings and dust fly"

@@ -81,7 +81,7 @@ func (f First) start() Limit {
 func Learn(ageWeeks float64, outings []Outing, told Told) Tolerance {
 	t := Tolerance{
 		Nails:   limit("nails", told.First.start(), nailsMore, nailsOf(outings)),
-		Minutes: limit("minutes", Limit{usualMinutes, estimate.Assumed, fmt.Sprintf("%d minutes, until this dog's sittings tell", usualMinutes)}, 0, minutesOf(outings)),
+		Minutes: limit("minutes", Limit{usualMinutes, estimate.Assumed, fmt.Sprintf("%d minutes, until this dog's trims tell", usualMinutes)}, 0, minutesOf(outings)),
 	}
 	if calm, known := calmFor(outings); known {
 		t.Calm = &calm
@@ -145,7 +145,7 @@ func limit(unit string, start Limit, more float64, all []taken) Limit {
 				least = math.Min(least, t.amount)
 			}
 		}
-		return Limit{math.Max(1, math.Floor(least)), estimate.Learnt, fmt.Sprintf("had enough after %.0f %s at one of its last %d sittings", least, unit, lastSittings)}
+		return Limit{math.Max(1, math.Floor(least)), estimate.Learnt, fmt.Sprintf("had enough after %.0f %s at one of its last %d trims", least, unit, lastSittings)}
 	}
 	most := 0.0
 	for _, t := range since[1:] {

@@ -114,7 +114,7 @@ func (w Worked) next(t Terms) Step {
 		if w.risk(t.takes(w.thickness(t, thin))+sliver*size) > float64(min(t.Limit, Careful)) { // a sliver stays in reserve: some dogs show late
 			return enough()
 		}
-		return w.within(t, left, []float64{tip}, "thin slivers until the dot", enough)
+		return w.within(t, left, []float64{tip}, "thin slices until the dot", enough)
 	case last == quick.Grey:
 		enough := func() Step {
 			return stop("enough for today, still about %.1f mm: a touch of file or grinder, or next time", left)
@@ -126,7 +126,7 @@ func (w Worked) next(t Terms) Step {
 		}
 		return w.within(t, left, t.cuts(), "dry and white: go on", shaving)
 	case w.Cuts > 0: // nobody told what the last one showed
-		return w.within(t, left, []float64{sliver, tip}, "look at the end after each", func() Step { return stop("look at the end first: it was not told") })
+		return w.within(t, left, []float64{sliver, tip}, "look at the end after each", func() Step { return stop("look at the end first: it was not said") })
 	}
 	return w.first(t, left)
 }
@@ -146,7 +146,7 @@ func (w Worked) first(t Terms, left float64) Step {
 	case w.Reads:
 		return Step{Action: Stop, Left: left, Risk: risk, Because: "what was seen leaves nothing to take today"}
 	default:
-		return Step{Action: Ask, Left: left, Risk: risk, Because: "tell where the groove ends, or where the pink ends: too little is known to begin"}
+		return Step{Action: Ask, Left: left, Risk: risk, Because: "say where the groove or the pink ends: too little is known to begin"}
 	}
 }
 

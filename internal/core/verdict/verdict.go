@@ -80,7 +80,7 @@ func decide(n Nail, margin float64, t Terms) Verdict {
 		if n.TipOnly {
 			return leave(Train, n, t, "on the ladder: train, do not trim")
 		}
-		return Verdict{AskFirst, step, "tell one landmark first"}
+		return Verdict{AskFirst, step, "say first where the quick ends"}
 	case Stop:
 		return Verdict{Leave, step, step.Because}
 	case Sliver:
@@ -128,7 +128,7 @@ func (n Nail) reason(t Terms) string {
 	case n.Dewclaw:
 		return "a dewclaw: little, but every time"
 	default:
-		return "a sliver at a time, " + t.Until()
+		return "a thin slice at a time, " + t.Until()
 	}
 }
 

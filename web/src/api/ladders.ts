@@ -36,4 +36,4 @@ export const useRecordTry = (dogId: MaybeRefOrGetter<string>) =>
     answered(client.POST('/api/dogs/{dog_id}/ladders/{ladder_id}/tries', { ...onLadder(dog, ladder), body })))
 export const useWithdrawTry = (dogId: MaybeRefOrGetter<string>) =>
   useLadderChange(dogId, (dog, { ladder, id }: { ladder: string; id: string }) =>
-    answered(client.DELETE('/api/dogs/{dog_id}/ladders/{ladder_id}/tries/{try_id}', { params: { path: { dog_id: dog, ladder_id: ladder, try_id: id } } })), ({ id }) => offerBack('That try is taken back.', 'try', id))
+    answered(client.DELETE('/api/dogs/{dog_id}/ladders/{ladder_id}/tries/{try_id}', { params: { path: { dog_id: dog, ladder_id: ladder, try_id: id } } })), ({ id }) => offerBack('That try is deleted.', 'try', id))

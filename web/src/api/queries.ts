@@ -145,7 +145,7 @@ export function useWithdrawSitting(dogId: MaybeRefOrGetter<string>) {
         }),
       ),
     onSuccess: (view, id) => {
-      offerBack('The sitting is taken back.', 'sitting', id)
+      offerBack('The trim is deleted.', 'sitting', id)
       cache.setQueryData(['dog', toValue(dogId)], view)
       return cache.invalidateQueries({ predicate: (q) => ['due', 'forecast', 'section', 'plan', 'kit', 'history', 'rhythms'].includes(String(q.queryKey[0])) })
     },

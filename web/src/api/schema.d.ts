@@ -1918,7 +1918,7 @@ export interface components {
             rule: components["schemas"]["Rule"];
             words: string;
             due?: components["schemas"]["Date"];
-            /** @description after the last sitting; none when never */
+            /** @description after the last trim; none when never */
             days?: number;
             /** @description the first to meet it */
             nails: components["schemas"]["NailCode"][];

@@ -117,7 +117,7 @@ const what = computed(() => {
   const p = point.value
   if (!p) return ''
   if (chosen.value >= firstAhead.value) return chosen.value === firstAhead.value ? 'today' : 'if nobody trims'
-  return p.sitting ? `after a sitting${p.removed_mm > 0 ? `, ${length.value.show(p.removed_mm)} off` : ''}${p.blood ? ', bled' : ''}` : 'walk round'
+  return p.sitting ? `after a trim${p.removed_mm > 0 ? `, ${length.value.show(p.removed_mm)} off` : ''}${p.blood ? ', bled' : ''}` : 'check of the feet'
 })
 </script>
 

@@ -12,7 +12,7 @@ export type Told = Omit<Schemas['Event'], 'id' | 'at'> & { id?: string }
 /** What the advice falls back to when the server, which reckons it, is away. */
 const away: Schemas['BenchAdvice'] = {
   kind: 'trim', action: 'sliver', cut_mm: 0, plan: { cuts_mm: [], likely: 0, runs: [], most_mm: 0, chance: '' }, left_mm: 0, risk: 0, chance: '', eye: true,
-  because: 'Fribbet does not answer: thin cuts, look at the face after each, stop at any dark centre',
+  because: 'Fribbet does not answer: thin cuts, look at the cut end after each, stop at any dark centre',
 }
 
 /** How often a sitting is read though the stream holds: it may hold and say nothing, ms. */

@@ -21,16 +21,16 @@ export function act(event: KeyboardEvent, does: () => void) {
 
 /** Keys that work on every screen: / search, g then a letter to go somewhere, ? all keys. */
 export function useGlobalKeys(router: Router, help: () => void) {
-  const places: Record<string, string> = { d: '/', b: '/bench', l: '/ladder', r: '/rhythm', k: '/kit', n: '/today', o: '/round', t: '/round/book', a: '/dogs/new', s: '/settings' }
+  const places: Record<string, string> = { d: '/', b: '/bench', l: '/ladder', k: '/kit', n: '/today', o: '/round', t: '/round/book', a: '/dogs/new', m: '/more', w: '/words', s: '/settings' }
   let going = 0
   listen((event) => {
     if (event.defaultPrevented || isTyping(event) || event.ctrlKey || event.metaKey || event.altKey) return
-    const place = places[event.key]
+    const dog = router.currentRoute.value.params.dogId
+    const place = event.key === 'r' && dog ? `/dogs/${String(dog)}/rhythm` : places[event.key] // of the dog one is looking at
     if (Date.now() - going < 1500 && place) {
       event.preventDefault()
       going = 0
-      const dog = router.currentRoute.value.params.dogId
-      void router.push(event.key === 'r' && dog ? `/dogs/${String(dog)}/rhythm` : place) // of the dog one is looking at
+      void router.push(place)
     } else if (event.key === 'g') {
       going = Date.now()
     } else if (event.key === '?') {

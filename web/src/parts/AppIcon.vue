@@ -7,13 +7,14 @@ import due from 'bootstrap-icons/icons/calendar2-check.svg'
 import go from 'bootstrap-icons/icons/arrow-right.svg'
 import kit from 'bootstrap-icons/icons/tools.svg'
 import ladder from 'bootstrap-icons/icons/bar-chart-steps.svg'
-import rhythm from 'bootstrap-icons/icons/graph-down.svg'
 import round from 'bootstrap-icons/icons/clock.svg'
 import settings from 'bootstrap-icons/icons/sliders.svg'
+import bench from 'bootstrap-icons/icons/scissors.svg'
+import more from 'bootstrap-icons/icons/three-dots.svg'
 import today from 'bootstrap-icons/icons/sun.svg'
 import vet from 'bootstrap-icons/icons/telephone.svg'
 
-const icons = { add, back, blood, caution, due, go, kit, ladder, rhythm, round, settings, today, vet }
+const icons = { add, back, bench, blood, caution, due, go, kit, ladder, more, round, settings, today, vet }
 defineProps<{ name: keyof typeof icons }>()
 </script>
 

@@ -6,32 +6,33 @@ const places = {
   'Everywhere': [
     ['/', 'search a dog by name'],
     ['g d', 'go to Due'],
-    ['g b', 'go to the sitting that is under way'],
+    ['g b', 'go to the trim that is under way'],
     ['g l', 'go to Ladder'],
-    ['g r', 'go to Rhythm, of the dog that is open'],
+    ['g r', 'go to How often, of the dog that is open'],
     ['g k', 'go to Kit'],
     ['g n', 'go to today, of a groomer'],
-    ['g o', 'go to the round, of a groomer'],
+    ['g o', 'go to the week, of a groomer'],
     ['g t', 'the telephone: book a visit, of a groomer'],
     ['g a', 'add a dog'],
+    ['g w', 'what the words mean'],
     ['g s', 'settings'],
     ['?', 'these keys'],
   ],
-  'While recording a sitting': [
+  'While recording a trim': [
     ['0–9 Enter', 'the number for this nail, then the next nail'],
     ['Space', 'as planned, then the next nail'],
-    ['A', 'all that was not told: as planned'],
+    ['A', 'everything not said yet: as planned'],
     ['S', 'left out, then the next nail'],
     ['B', 'it bled'],
-    ['R', 'how the dog took it: the next word'],
+    ['R', 'how the dog was about it: the next word'],
     ['F', 'it took force'],
     ['N P', 'next and previous nail'],
     ['U', 'undo'],
-    ['Ctrl Enter', 'save the sitting'],
+    ['Ctrl Enter', 'save the trim'],
   ],
   'At the bench': [
     ['Space', 'the next thing: this nail is done and showed no sign, or the next cut, or the next nail'],
-    ['1 … 7', 'what the face shows: one press a nail tells the whole nail by it'],
+    ['1 … 7', 'what the cut end shows: one press says the whole nail by it'],
     ['+ −', 'one cut more, one less, than it was likely to be'],
     ['T W', 'one touch of the grinder, and its next pass'],
     ['E', 'sides and top'],
@@ -41,7 +42,7 @@ const places = {
     ['B', 'blood'],
     ['Page down, page up', 'a pedal: the next thing; it stopped at the sign'],
   ],
-  'On the round': [
+  'In the week': [
     ['[ ]', 'the day before, the day after'],
     ['↑ ↓', 'move the chosen visit by five minutes; page up and down by half an hour'],
     ['← →', 'move it to another day'],
@@ -53,7 +54,7 @@ const places = {
     ['Home End', 'the first, the last'],
   ],
   'Getting ready': [
-    ['Enter', 'start the sitting'],
+    ['Enter', 'start the trim'],
     ['H', 'a helper is here, or not'],
   ],
   'On the ladder': [
@@ -61,10 +62,10 @@ const places = {
     ['T', 'the timer'],
     ['U', 'undo the last try'],
   ],
-  'On a walk-round': [
+  'On a check of the feet': [
     ['T A C O', 'touches, paper passes, bank card passes, coin passes'],
     ['X', 'reaches past its pad'],
-    ['W', 'tell it of the whole paw, or of one nail'],
+    ['W', 'say it of the whole paw, or of one nail'],
     ['D L M', 'dark, light, mixed'],
     ['F G H J', 'straight, usual, hooked, curled'],
     ['Enter N P', 'next and previous nail'],

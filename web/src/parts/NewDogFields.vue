@@ -23,7 +23,7 @@ const takes = ref<Schemas['TakesIt']>()
 const coat = ref<Schemas['Coat']>()
 const asked = [
   { title: 'Nails', value: colour, answers: [['dark', 'dark'], ['light', 'light'], ['mixed', 'mixed']] },
-  { title: 'How it takes it', value: takes, answers: [['fine', 'fine'], ['wriggles', 'wriggles'], ['frightened', 'frightened'], ['bites', 'bites']] },
+  { title: 'How the dog is about it', value: takes, answers: [['fine', 'fine'], ['wriggles', 'wriggles'], ['frightened', 'frightened'], ['bites', 'bites']] },
   { title: 'Last trimmed', value: done, answers: [[1, 'a week ago'], [3, '2–4 weeks'], [6, '5–7 weeks'], [12, 'longer']] },
   { title: 'Hair on the feet', value: coat, answers: [['short', 'short'], ['long', 'long']] },
 ] as { title: string; value: { value: unknown }; answers: [unknown, string][] }[]

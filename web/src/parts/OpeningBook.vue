@@ -8,11 +8,11 @@ import { opening } from '../local/opening'
   <div class="opening" role="status">
     <h1>Opening your book</h1>
     <template v-if="opening && opening.all > 0">
-      <p>An earlier version of Fribbet wrote it. Every sitting is worked out again, once: {{ opening.done.toLocaleString('en-GB') }} of {{ opening.all.toLocaleString('en-GB') }}.</p>
+      <p>An earlier version of Fribbet wrote it. Every trim is worked out again, once: {{ opening.done.toLocaleString('en-GB') }} of {{ opening.all.toLocaleString('en-GB') }}.</p>
       <progress :value="opening.done" :max="opening.all">{{ opening.done }} of {{ opening.all }}</progress>
     </template>
     <p v-else>A moment. Nothing needs to be pressed.</p>
-    <p class="soft">What you tell meanwhile waits in this browser.</p>
+    <p class="soft">What you save meanwhile waits in this browser.</p>
   </div>
 </template>
 

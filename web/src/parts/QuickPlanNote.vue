@@ -15,7 +15,7 @@ const marks: Record<Schemas['QuickPlan']['track'], string> = { reached: '✓ rea
     <p class="state"><strong>{{ marks[plan.track] }}</strong> bringing the quicks back, {{ rhythms[plan.plan.rhythm] }} since {{ fullDayOf(plan.plan.started) }}</p>
     <p>
       Back {{ length.show(plan.back_mm) }} of {{ length.show(plan.plan.back_mm) }}, planned by now {{ length.bare(plan.expected_mm) }} ·
-      {{ plan.held }} of {{ plan.due }} sittings held<template v-if="plan.plan.done"> · to be there on {{ fullDayOf(plan.plan.done) }}</template>.
+      {{ plan.held }} of {{ plan.due }} trims held<template v-if="plan.plan.done"> · to be there on {{ fullDayOf(plan.plan.done) }}</template>.
       <span class="words">{{ plan.words }}.</span>
     </p>
   </div>

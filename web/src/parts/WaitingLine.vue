@@ -45,9 +45,9 @@ async function forget() {
   <div v-if="waits.length + aside.length > 0" class="waits" role="status">
     <p v-if="own.length > 0"><strong>{{ counted(own) }} {{ own.length === 1 ? 'waits' : 'wait' }}</strong> for Fribbet to answer. <template v-if="!keeps">This browser keeps nothing: leave this page open. </template><RouterLink v-if="tapped" :to="bench(tapped)">To the bench</RouterLink></p>
     <p v-if="asideTap"><strong>{{ taps(aside.filter(isTap).length) }}</strong> could not be kept. <RouterLink :to="bench(asideTap)">See why</RouterLink></p>
-    <p v-for="a in asideWhole" :key="a.order"><strong>{{ 'tally' in a ? 'A sitting' : 'A walk-round' }}</strong> could not be kept: {{ a.why }} <button type="button" @click="forgetAside(a.order).then(turn)">Forget it</button></p>
+    <p v-for="a in asideWhole" :key="a.order"><strong>{{ 'tally' in a ? 'A sitting' : 'A check of the feet' }}</strong> could not be kept: {{ a.why }} <button type="button" @click="forgetAside(a.order).then(turn)">Forget it</button></p>
     <p v-if="others.length > 0"><strong>{{ counted(others) }} that this book does not know</strong> {{ others.length === 1 ? 'waits' : 'wait' }} in this browser: of another book, or of this one before it was put back.
-      <button v-for="[sitting, dog] in lostBenches" :key="sitting" type="button" @click="anew(dog, sitting)">Tell it here as a sitting of its own</button>
+      <button v-for="[sitting, dog] in lostBenches" :key="sitting" type="button" @click="anew(dog, sitting)">Save it here as a trim of its own</button>
       <button type="button" @click="forget">Forget {{ others.length === 1 ? 'it' : 'them' }}</button></p>
     <button type="button" @click="save">Save as a file</button>
   </div>

@@ -13,7 +13,7 @@ defineProps<{ why: Schemas['Why']; nails?: number }>()
       <thead><tr><th>what</th><th>alone would say</th><th>for</th></tr></thead>
       <tbody>
         <tr v-for="r in why.rows" :key="r.rule" :class="{ decided: r.decides, told: !r.followed }">
-          <td>{{ r.words }}<span v-if="r.decides"> ◀ decides</span><span v-if="!r.followed" class="soft">, told only: short quicks are not asked for</span></td>
+          <td>{{ r.words }}<span v-if="r.decides"> ◀ decides</span><span v-if="!r.followed" class="soft">, for you to know: short quicks are not asked for</span></td>
           <td class="nowrap">{{ r.due ? `${dayOf(r.due)}, day ${r.days}` : 'never' }}</td>
           <td class="small">{{ r.nails.length > 0 && r.nails.length === nails ? 'every nail' : r.nails.join(' ') }}</td>
         </tr>

@@ -3,7 +3,7 @@
   <ul class="rank-key">
     <li><span class="swatch quick" />quick</li>
     <li><span class="swatch unsure" />may be quick</li>
-    <li><span class="swatch spare" />spare</li>
+    <li><span class="swatch spare" />safe to trim</li>
     <li><span class="swatch touch" />on the floor</li>
     <li><span class="swatch guess" />dashed edge or floor: assumed, not measured</li>
   </ul>

@@ -103,7 +103,7 @@ const rest = computed(() => {
   const n = nail.value
   if (!n) return { words: '', does: () => {} }
   if (!closed(n) && n.today) return { words: 'Leave it', does: finish }
-  return open.value ? { words: `Next: ${open.value.code}`, does: () => (code.value = open.value?.code) } : { words: 'End the sitting', does: () => end() }
+  return open.value ? { words: `Next: ${open.value.code}`, does: () => (code.value = open.value?.code) } : { words: 'End the trim', does: () => end() }
 })
 const does = computed(() => ({ press: () => press.value?.tell(), steps: () => steps.value?.next(), grind: () => grind.value?.next(), rest: () => rest.value.does() })[way.value])
 
@@ -247,7 +247,7 @@ onKey((event) => {
 
 <template>
   <div class="screen bench-screen">
-    <AnswerState v-if="!bench || !nail" :error="unread" what="the sitting" @again="flush()" />
+    <AnswerState v-if="!bench || !nail" :error="unread" what="the trim" @again="flush()" />
     <template v-else>
       <div class="screen-head">
         <h1 dir="auto">{{ bench.name }}</h1>
@@ -293,7 +293,7 @@ onKey((event) => {
           <div v-if="unsmoothed.length > 0" class="smooth">
             <BButton v-for="p in unsmoothed" :key="p" variant="plain" class="act" @click="tell({ kind: 'smooth', paw: p })">{{ p }}: a finger round every end, smooth ✓</BButton>
           </div>
-          <div class="choices took" role="group" aria-label="How it took it"><button v-for="(words, r) in reactions" :key="r" type="button" :aria-pressed="nail.reaction === r" @click="about('reaction', { reaction: r })">{{ words }}</button></div>
+          <div class="choices took" role="group" aria-label="How the dog was about it"><button v-for="(words, r) in reactions" :key="r" type="button" :aria-pressed="nail.reaction === r" @click="about('reaction', { reaction: r })">{{ words }}</button></div>
           <details class="more">
             <summary>A note, a number</summary>
             <div class="choices"><button type="button" :aria-pressed="nail.forced" @click="about('force')">it took force</button></div>
@@ -310,7 +310,7 @@ onKey((event) => {
           <details v-if="hold" class="hold" :open="!narrow"><summary>How {{ paw }} is held</summary><HoldPicture :hold="hold" /><p class="small">{{ bench.support.says }}</p><HoldWords :hold="hold" /></details>
           <CautionList :cautions="bench.cautions" />
           <details class="hold" :open="!narrow"><summary>Mind with this tool</summary><ul class="mind small"><li v-for="words in bench.mind" :key="words">{{ words }}</li></ul></details>
-          <BButton variant="plain" class="btn-big" @click="end()">{{ counts.left > 0 && counts.done > 0 ? 'Enough for today' : 'End the sitting' }}</BButton>
+          <BButton variant="plain" class="btn-big" @click="end()">{{ counts.left > 0 && counts.done > 0 ? 'Enough for today' : 'End the trim' }}</BButton>
           <BButton v-if="bench.calmly && counts.done > 0" variant="plain" class="calmly" @click="end(true)">It was calm throughout: end</BButton>
           <BButton variant="plain" :aria-pressed="spoken" class="voice" @click="spoken = !spoken">{{ spoken ? 'Speaks' : 'Silent' }}</BButton>
         </div>

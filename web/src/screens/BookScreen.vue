@@ -62,7 +62,7 @@ const often = reactive({ weeks: 4, times: 6 })
   <div class="screen book">
     <div class="screen-head">
       <div><h1>{{ moving ? 'Move a visit' : 'Book a visit' }}</h1><p class="soft lead">A name, and any day and hour. “When is my time?” is answered here too.</p></div>
-      <div class="aside"><RouterLink to="/round" class="btn btn-plain">The round</RouterLink></div>
+      <div class="aside"><RouterLink to="/round" class="btn btn-plain">The week</RouterLink></div>
     </div>
     <label for="who" class="visually-hidden">The dog’s name, or its owner’s</label>
     <BFormInput id="who" v-model="search" class="who" placeholder="The dog’s name, or its owner’s" autocomplete="off" autofocus dir="auto" />

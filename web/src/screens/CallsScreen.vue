@@ -35,11 +35,11 @@ const notNow = (dog: Schemas['RoundDog'], weeks: number) => later.mutate({ dogId
 
 <template>
   <div class="screen">
-    <AnswerState v-if="!data" :error="error" what="whom to call" @again="refetch()" />
+    <AnswerState v-if="!data" :error="error" what="who to call" @again="refetch()" />
     <template v-else>
       <div class="screen-head">
-        <div><h1>Whom to call</h1><p class="soft lead">{{ dayOf(data.from) }} to {{ dayOf(data.until) }}, the most harmed by waiting first<template v-if="data.all > calls.length">: {{ calls.length }} of {{ data.all }}</template>.</p></div>
-        <div class="aside"><RouterLink to="/round" class="btn btn-plain">The round</RouterLink></div>
+        <div><h1>Who to call</h1><p class="soft lead">{{ dayOf(data.from) }} to {{ dayOf(data.until) }}, the most urgent first<template v-if="data.all > calls.length">: {{ calls.length }} of {{ data.all }}</template>.</p></div>
+        <div class="aside"><RouterLink to="/round" class="btn btn-plain">The week</RouterLink></div>
       </div>
       <RefusalNote :error="keep.error.value ?? later.error.value ?? tell.error.value" />
       <p v-if="given" class="given" role="status"><strong dir="auto">{{ given.name }}</strong> comes {{ dayOf(given.on) }} at {{ clock(given.start) }}.</p>
@@ -50,7 +50,7 @@ const notNow = (dog: Schemas['RoundDog'], weeks: number) => later.mutate({ dogId
           <div>
             <RouterLink :to="`/dogs/${c.dog.dog_id}`" :class="['name', { first: i === 0 }]" dir="auto">{{ c.dog.name }}</RouterLink>
             <div class="small"><template v-if="c.dog.due">due {{ dayOf(c.dog.due) }}: </template>{{ c.dog.reason }} · {{ c.dog.minutes }} min<template v-if="c.dog.help === 'needed'"> · somebody to hold</template><template v-if="c.dog.hard"> · hard</template></div>
-            <div class="small soft"><RouterLink v-if="c.dog.owner_id" :to="`/owners/${c.dog.owner_id}`"><bdi>{{ c.dog.owner }}</bdi></RouterLink><template v-else>no owner told</template><template v-if="c.address"> · <a :href="c.reach === 'mail' ? `mailto:${c.address}` : `tel:${c.address}`">{{ c.address }}</a></template></div>
+            <div class="small soft"><RouterLink v-if="c.dog.owner_id" :to="`/owners/${c.dog.owner_id}`"><bdi>{{ c.dog.owner }}</bdi></RouterLink><template v-else>no owner yet</template><template v-if="c.address"> · <a :href="c.reach === 'mail' ? `mailto:${c.address}` : `tel:${c.address}`">{{ c.address }}</a></template></div>
           </div>
           <RankSmall v-if="c.dog.rank" :rank="c.dog.rank" class="rank-of" />
           <div class="offers">

@@ -58,8 +58,8 @@ const assumed = computed(() => data.value?.rank.bars.every((b) => b.length.sourc
           <p class="soft lead">{{ age }} · {{ kilos }} · {{ dog.nails.length }} nails</p>
         </div>
         <div class="aside">
-          <RouterLink v-if="!fresh" :to="`/dogs/${dogId}/walk`" class="btn btn-plain btn-big">Walk round</RouterLink>
-          <RouterLink :to="`/dogs/${dogId}/record`" class="btn btn-plain btn-big">Record a sitting</RouterLink>
+          <RouterLink v-if="!fresh" :to="`/dogs/${dogId}/walk`" class="btn btn-plain btn-big">Check the feet</RouterLink>
+          <RouterLink :to="`/dogs/${dogId}/record`" class="btn btn-plain btn-big">Record a trim</RouterLink>
           <RouterLink v-if="data.open_sitting" :to="`/dogs/${dogId}/bench/${data.open_sitting}`" class="btn btn-go btn-big">Go on at the bench</RouterLink>
           <RouterLink v-else-if="!fresh || data.training" :to="`/dogs/${dogId}/ready`" class="btn btn-go btn-big">Get ready</RouterLink>
         </div>
@@ -81,16 +81,16 @@ const assumed = computed(() => data.value?.rank.bars.every((b) => b.length.sourc
       <button v-if="fresh && !opened" type="button" class="more" @click="openMore">More about <bdi>{{ dog.name }}</bdi></button>
       <template v-else>
       <FoldedSection name="nails" title="Each nail" :line="measured === 0 ? 'none measured yet' : `${measured} of ${dog.nails.length} measured`"><NailTable :dog-id="dogId" :rank="data.rank" :next="data.next" :training="data.training_paws" /></FoldedSection>
-      <FoldedSection name="sittings" title="Sittings" :line="data.sittings.length === 0 ? 'none recorded yet' : `${data.sittings.length}, the last on ${dayOf(data.sittings[0].on)}`"><SittingList :dog-id="dogId" :sittings="data.sittings" /></FoldedSection>
+      <FoldedSection name="sittings" title="Trims" :line="data.sittings.length === 0 ? 'none recorded yet' : `${data.sittings.length}, the last on ${dayOf(data.sittings[0].on)}`"><SittingList :dog-id="dogId" :sittings="data.sittings" /></FoldedSection>
       <FoldedSection name="history" title="History" line="lengths and quicks over time"><DogHistory :dog-id="dogId" :nails="dog.nails.map((n) => n.code)" :groups="data.growth.groups.map((g) => g.group)" /></FoldedSection>
       <FoldedSection name="growth" title="How fast they grow" line="by group, and what the ground takes"><DogGrowth :dog-id="dogId" :growth="data.growth" /></FoldedSection>
-      <FoldedSection name="moods" title="How it takes it" :line="data.calmer.length > 0 ? 'paw by paw, and what goes with calm' : 'paw by paw'"><PawMoods :dog-id="dogId" :moods="data.moods" :calmer="data.calmer" :training="data.training" /></FoldedSection>
+      <FoldedSection name="moods" title="How the dog is about it" :line="data.calmer.length > 0 ? 'paw by paw, and what goes with calm' : 'paw by paw'"><PawMoods :dog-id="dogId" :moods="data.moods" :calmer="data.calmer" :training="data.training" /></FoldedSection>
       <FoldedSection name="handling" title="How it is held" :line="[positions[dog.handling.position], dog.handling.muzzle ? 'muzzle' : '', `helper ${helpings[dog.handling.helper]}`].filter(Boolean).join(' · ')"><DogHandling :dog="dog" /></FoldedSection>
       <FoldedSection name="profile" title="Profile and nails" :line="`${rhythms[dog.rhythm]} · ${dog.nails.length} nails`"><DogProfile :dog="dog" /></FoldedSection>
       <FoldedSection name="pictures" title="Pictures" line="of its paws, and lengths off them"><DogPictures :dog-id="dogId" :nails="dog.nails.map((n) => n.code)" /></FoldedSection>
       <FoldedSection v-if="groomer" name="visits" title="Visits" line="its time, and the next"><p><RouterLink :to="{ path: '/round/book', query: { dog: dogId } }">Its visits, and book the next</RouterLink></p></FoldedSection>
       <FoldedSection name="take" title="To take along" line="a file and a page, for the owner or a veterinarian">
-        <p class="soft small take">All that is told of <bdi>{{ dog.name }}</bdi> in open formats, with a page to read and print.</p>
+        <p class="soft small take">Everything about <bdi>{{ dog.name }}</bdi> in open formats, with a page to read and print.</p>
         <a class="btn btn-plain" :href="`/api/export?dog_id=${dogId}`" download>Take <bdi>{{ dog.name }}</bdi> along</a>
       </FoldedSection>
       </template>

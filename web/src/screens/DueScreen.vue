@@ -53,7 +53,7 @@ const foremost = computed(() => found.value.findIndex((d) => !d.cautions.some((c
           <DueRow v-for="(row, i) in drawn" :key="row.dog_id" :row="row" :first="i === foremost" />
         </ul>
         <p v-if="hasNextPage" class="more"><BButton variant="plain" :disabled="isFetchingNextPage" @click="fetchNextPage()">Show more: {{ found.length }} of {{ data.found }} dogs are here</BButton></p>
-        <p class="legend soft small"><span aria-hidden="true">●</span> due · <span aria-hidden="true">◇</span> cautious date: by then a nail touches with one chance in ten · <span aria-hidden="true">◀</span> late · <a href="/api/sheets/due" download>as a spreadsheet</a></p>
+        <p class="legend soft small"><span aria-hidden="true">●</span> due · <span aria-hidden="true">◇</span> earliest that a nail may touch · <span aria-hidden="true">◀</span> late · <a href="/api/sheets/due" download>as a spreadsheet</a></p>
       </template>
     </template>
   </div>

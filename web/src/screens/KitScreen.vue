@@ -25,7 +25,7 @@ const overdue = computed(() => (kit.value?.items ?? []).filter((i) => i.level ==
       <div class="screen-head">
         <div>
           <h1>Kit</h1>
-          <p class="soft lead">Cuts and minutes are counted from your sittings. A limit is our judgement until you say yours.</p>
+          <p class="soft lead">Cuts and minutes are counted from your trims. A limit is our judgement until you say yours.</p>
         </div>
         <div class="aside"><a v-if="kit.items.length > 0" href="/api/sheets/kit" download class="btn btn-plain">As a spreadsheet</a><BButton :variant="kit.items.length === 0 ? 'go' : 'plain'" :class="{ 'btn-big': kit.items.length === 0 }" :aria-expanded="adding" @click="adding = !adding">{{ adding ? 'Close' : 'Add a piece' }}</BButton></div>
       </div>
@@ -36,7 +36,7 @@ const overdue = computed(() => (kit.value?.items ?? []).filter((i) => i.level ==
       <KitForm v-if="adding" :kit="kit" @kept="adding = false" />
       <div v-if="kit.items.length === 0 && !adding" class="empty">
         <h2>Nothing in the kit yet</h2>
-        <p>Tell what you work with, and the program chooses the tool for each nail, and says when a blade, a band or a jar is due. Until then it advises from everything there is.</p>
+        <p>Say what you work with, and the program chooses the tool for each nail, and says when a blade, a band or a jar is due. Until then it advises from everything there is.</p>
       </div>
       <section v-for="s in filled" :key="s.shelf" class="section" :aria-labelledby="`shelf-${s.shelf}`">
         <h2 :id="`shelf-${s.shelf}`">{{ shelves[s.shelf] }}</h2>

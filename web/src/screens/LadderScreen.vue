@@ -106,7 +106,7 @@ onKey((event) => {
               <button v-for="p in ladder.paws" :key="p.paw" type="button" :aria-pressed="about === p.paw" @click="paw = p.paw">{{ p.paw }} <span class="small">{{ Math.min(p.calm, ladder.needed) }} of {{ ladder.needed }}</span></button>
             </div>
             <StepTimer v-if="!ladder.ended || oneMore" ref="timer" :step="step" />
-            <BButton v-if="ladder.ended && !oneMore" variant="plain" @click="oneMore = true">Tell one more try all the same</BButton>
+            <BButton v-if="ladder.ended && !oneMore" variant="plain" @click="oneMore = true">Save one more try all the same</BButton>
             <div v-if="!ladder.ended || oneMore" class="reactions" role="group" aria-label="How it took this try">
               <button v-for="(words, r, i) in reactions" :key="r" type="button" :class="r" :disabled="record.isPending.value" @click="tell(r)">
                 <kbd>{{ i + 1 }}</kbd><strong>{{ words }}</strong><span class="small">{{ signs[r] }}</span>
@@ -127,7 +127,7 @@ onKey((event) => {
             <h2>Through</h2>
             <p v-if="ladder.kind === 'board'">{{ ladder.says }} A few strokes a day with both fore feet. {{ keeps }}</p>
             <p v-else>{{ ladder.says }} Its nails are trimmed again like any other dog’s; a step down is only a try away.</p>
-            <RouterLink :to="`/dogs/${dogId}/ready`" class="btn btn-go btn-big">Get ready for a sitting</RouterLink>
+            <RouterLink :to="`/dogs/${dogId}/ready`" class="btn btn-go btn-big">Get ready for a trim</RouterLink>
           </section>
           <div>
             <LadderRungs :ladder="ladder" />

@@ -71,14 +71,14 @@ const many = (n: number, one: string) => (n === 1 ? `1 ${one}` : `${n} ${one}s`)
     <RefusalNote :error="error" />
     <p v-if="busy" role="status" class="soft">Reading…</p>
     <p v-if="taken" class="taken" role="status"><strong>{{ many(taken.dogs, 'dog') }} and {{ many(taken.owners, 'owner') }} are in the book.</strong> <RouterLink to="/">Due</RouterLink> tells who is to be looked at. <BButton variant="plain" :disabled="busy" @click="takeBack">Take them back</BButton></p>
-    <p v-if="back !== undefined" role="status" class="taken">Taken back.<template v-if="back > 0"> {{ many(back, 'dog') }} stayed: something was told of {{ back === 1 ? 'it' : 'them' }} since.</template></p>
+    <p v-if="back !== undefined" role="status" class="taken">Deleted.<template v-if="back > 0"> {{ many(back, 'dog') }} stayed: something was saved of {{ back === 1 ? 'it' : 'them' }} since.</template></p>
     <template v-if="read">
       <p>{{ many(read.dogs, 'new dog') }}, {{ many(read.owners, 'new owner') }}<template v-if="read.refused">, {{ many(read.refused, 'row') }} that cannot be taken</template>. <span class="soft small">Separated by {{ read.separator }}, letters as {{ read.encoding }}.</span></p>
       <p class="ways"><BButton variant="go" :disabled="busy || read.dogs + read.owners === 0" @click="take">Take them</BButton><BButton v-if="read.refused" variant="plain" :aria-pressed="onlyRefused" @click="onlyRefused = !onlyRefused">Only what cannot be taken</BButton></p>
       <h2>What each column tells</h2>
       <div class="columns"><label v-for="(h, i) in read.header" :key="i"><bdi>{{ h || 'no heading' }}</bdi><BFormSelect :model-value="read.columns[i]" :options="options(listColumns)" @update:model-value="match(i, $event as Schemas['ListColumn'])" /></label></div>
       <div class="scroll"><table>
-        <thead><tr><th>Row</th><th>Owner</th><th>Told by</th><th>Dog</th><th>Weight</th><th>Born</th><th>Taken</th></tr></thead>
+        <thead><tr><th>Row</th><th>Owner</th><th>Known from</th><th>Dog</th><th>Weight</th><th>Born</th><th>Taken</th></tr></thead>
         <tbody><tr v-for="r in rows" :key="r.line" :class="{ refused: r.refused.length > 0 }">
           <td>{{ r.line }}</td><td dir="auto">{{ r.owner }}<span v-if="r.asks" class="choices" role="group" :aria-label="`Row ${r.line}: is this the ${r.owner} of the book?`"><button type="button" :aria-pressed="whose[r.line] === 'same'" :disabled="busy" @click="answer(r.line, 'same')">the one in the book</button><button type="button" :aria-pressed="whose[r.line] === 'others'" :disabled="busy" @click="answer(r.line, 'others')">another</button></span></td><td>{{ r.address }}</td><td dir="auto">{{ r.dog }}</td><td>{{ r.kg === undefined ? '' : weight.show(r.kg) }}</td><td>{{ r.born ?? (r.age_years === undefined ? '' : `about ${Math.round(r.age_years * 10) / 10} years old`) }}</td>
           <td><template v-if="r.refused.length === 0">yes</template><span v-for="f in r.refused" v-else :key="f.field">{{ f.field }} {{ f.expected }} (it is “{{ f.value }}”). </span></td>

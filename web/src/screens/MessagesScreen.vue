@@ -25,15 +25,15 @@ const reply = (id: string, text: string) => answer.mutate({ id, text }, { onSucc
     <AnswerState v-if="!data" :error="error" what="the messages" @again="refetch()" />
     <template v-else>
       <div class="screen-head">
-        <div><h1>Messages</h1><p class="soft lead">What owners were told. Nothing goes out without a press, nor before eight and after eight in the evening.</p></div>
-        <div class="aside"><a v-if="data.messages.length > 0" href="/api/sheets/messages" download class="btn btn-plain">As a spreadsheet</a><RouterLink to="/round/calls" class="btn btn-plain">Whom to call</RouterLink></div>
+        <div><h1>Messages</h1><p class="soft lead">What was sent to owners. Nothing goes out without a press, nor before eight and after eight in the evening.</p></div>
+        <div class="aside"><a v-if="data.messages.length > 0" href="/api/sheets/messages" download class="btn btn-plain">As a spreadsheet</a><RouterLink to="/round/calls" class="btn btn-plain">Who to call</RouterLink></div>
       </div>
-      <p v-if="!data.goes" class="note">Fribbet has no service here that takes messages: tell owners yourself. The demonstration has a simulated one.</p>
+      <p v-if="!data.goes" class="note">Fribbet has no service here that takes messages: call the owners yourself. The demonstration has a simulated one.</p>
       <p v-else-if="data.quiet" class="note" role="status">Quiet hours: what waits goes out at eight.</p>
       <RefusalNote :error="again.error.value ?? answer.error.value" />
       <div :class="{ sides: demo }">
         <section aria-label="Sent">
-          <p v-if="data.messages.length === 0" class="soft">Nothing yet. Places are offered under Whom to call.</p>
+          <p v-if="data.messages.length === 0" class="soft">Nothing yet. Places are offered under Who to call.</p>
           <ul><li v-for="m in data.messages" :key="m.id" :class="['message', m.state]">
             <div><RouterLink :to="`/owners/${m.owner_id}`" class="who" dir="auto">{{ m.owner }}</RouterLink> <span class="soft small">{{ m.to }} · {{ momentOf(m.made_at) }}</span></div>
             <p dir="auto">{{ m.text }}</p>

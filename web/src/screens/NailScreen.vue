@@ -75,14 +75,14 @@ onKey((event) => {
           <dl>
             <dt>length</dt><dd><EstimateText :estimate="section.bar.length" /></dd>
             <template v-if="section.measured"><dt>last read</dt><dd class="small">{{ length.bare(section.measured.mm) }} <span class="soft">{{ length.range(section.measured.low_mm, section.measured.high_mm) }}</span> {{ means[section.measured.by] }}, {{ shortDayOf(section.measured.on) }}</dd></template>
-            <dt>spare</dt><dd><EstimateText :estimate="section.bar.spare" /></dd>
+            <dt>safe to trim</dt><dd><EstimateText :estimate="section.bar.spare" /></dd>
             <template v-if="section.bar.gap"><dt>gap to the floor</dt><dd><EstimateText :estimate="section.bar.gap" /></dd></template>
             <dt>grows a week</dt><dd>{{ length.bare(section.bar.net_mm_week) }} <span class="soft small">± {{ length.show(section.bar.sd_mm_week) }}, {{ sources[section.rate_source] }}</span></dd>
             <dt>turned</dt><dd>{{ section.bar.turn_deg.toFixed(0) }}°<span v-if="section.bar.curling">, curling</span></dd>
           </dl>
           <label for="nail-day">{{ day === 0 ? 'Today' : inDays(day) }}<span v-if="section.days_to_floor !== undefined" class="soft small"> · uncut, it touches {{ inDays(section.days_to_floor) }}</span></label>
           <input id="nail-day" v-model.number="day" type="range" min="0" max="60" />
-          <label for="margin">Spare to leave: {{ length.show(section.margin_mm) }}</label>
+          <label for="margin">Safety margin: {{ length.show(section.margin_mm) }}</label>
           <input id="margin" type="range" min="0" max="3" step="0.1" :value="section.margin_mm" @input="margin = Number(($event.target as HTMLInputElement).value)" />
         </div>
       </div>
@@ -97,7 +97,7 @@ onKey((event) => {
             <span v-if="s.slivers === 0" class="nothing">meets no horn: nothing to take</span>
             <span v-else class="numbers">
               <span>ridge off</span><b>{{ length.show(s.removed_ridge_mm) }}</b>
-              <span>slivers of {{ length.show(section.sliver_mm) }}</span><b>{{ s.slivers }}</b>
+              <span>thin slices of {{ length.show(section.sliver_mm) }}</span><b>{{ s.slivers }}</b>
               <span>area off</span><b>{{ s.removed_area_mm2.toFixed(1) }} mm²</b>
               <template v-if="section.bar.group !== 'dewclaw'">
                 <span>gap then</span><b>{{ length.show(s.gap_mm) }}</b>
@@ -113,7 +113,7 @@ onKey((event) => {
           <template v-if="cut.school === view.dog.school"><bdi>{{ view.dog.name }}</bdi>’s nails are cut {{ schools[cut.school].name }}.</template>
           <BButton v-else variant="plain" :disabled="isPending" @click="mutate({ version: view.dog.version, school: cut.school })"><span>Cut <bdi>{{ view.dog.name }}</bdi>’s nails {{ schools[cut.school].name }}</span></BButton>
         </p>
-        <p class="soft small">Some take every nail as short as it will go; others want only the floor clear, for the grip. A cut tilted back under the foot risks the quick, one tilted forward leaves a spur. Many thin slivers, a look at the face after each: what it shows overrules this drawing.</p>
+        <p class="soft small">Some take every nail as short as it will go; others want only the floor clear, for the grip. A cut tilted back under the foot risks the quick, one tilted forward leaves a spur. Many thin slices, a look at the cut end after each: what it shows overrules this drawing.</p>
       </section>
     </template>
   </div>

@@ -17,7 +17,7 @@ const add = () =>
 <template>
   <div class="screen">
     <div class="screen-head"><h1>Add a dog</h1></div>
-    <p class="soft">Everything else has a usable start from size and age, and can be told later.</p>
+    <p class="soft">Everything else has a usable start from size and age, and can be added later.</p>
     <BForm novalidate @submit.prevent="add">
       <NewDogFields ref="fields" v-slot="{ shown }" :error="error">
         <RefusalNote :error="error" :shown="shown" />

@@ -57,11 +57,11 @@ const gone = () => remove.mutate(props.ownerId, { onSuccess: () => router.replac
       <div class="columns">
         <BForm class="told" @submit.prevent="save">
           <FormField id="owner-name" label="Name" :error="keep.error.value" :fields="['name']"><BFormInput id="owner-name" v-model="form.name" dir="auto" maxlength="80" autocomplete="off" required /></FormField>
-          <FormField id="owner-reach" label="How they are told" :error="keep.error.value" :fields="['reach']"><BFormSelect id="owner-reach" v-model="form.reach" :options="options(reaches)" /></FormField>
+          <FormField id="owner-reach" label="How to reach them" :error="keep.error.value" :fields="['reach']"><BFormSelect id="owner-reach" v-model="form.reach" :options="options(reaches)" /></FormField>
           <FormField v-if="form.reach !== 'hand'" id="owner-address" :label="form.reach === 'mail' ? 'Mail address' : 'Telephone number'" :error="keep.error.value" :fields="['address']"><BFormInput id="owner-address" v-model="form.address" :type="form.reach === 'mail' ? 'email' : 'tel'" autocomplete="off" /></FormField>
           <BFormCheckbox v-model="form.may_offer">Places may be offered</BFormCheckbox>
           <BFormCheckbox v-model="form.may_remind">May be reminded the day before</BFormCheckbox>
-          <BFormCheckbox v-model="form.stopped">Said stop: is never sent anything</BFormCheckbox>
+          <BFormCheckbox v-model="form.stopped">No messages: they asked us to stop</BFormCheckbox>
           <SuitsPicker v-model="form.suits" />
           <FormField id="owner-note" label="Note" :error="keep.error.value" :fields="['note']"><BFormInput id="owner-note" v-model="form.note" dir="auto" maxlength="500" /></FormField>
           <RefusalNote :error="keep.error.value" />
@@ -84,7 +84,7 @@ const gone = () => remove.mutate(props.ownerId, { onSuccess: () => router.replac
           <p v-if="data.visits.length === 0" class="soft">None yet.</p>
           <ul class="dogs"><li v-for="v in data.visits.slice(0, 20)" :key="v.id"><RouterLink :to="{ path: '/round', query: { on: v.on } }">{{ dayOf(v.on) }} {{ clock(v.start) }}</RouterLink><span><bdi>{{ v.dog.name }}</bdi>, {{ visitStates[v.state] }}</span></li></ul>
           <template v-if="data.messages.length > 0">
-            <h2 class="visits-head">Told</h2>
+            <h2 class="visits-head">Messages</h2>
             <ul class="dogs"><li v-for="m in data.messages.slice(0, 20)" :key="m.id"><span dir="auto">{{ m.text }}<template v-if="m.answer"> <strong>“<bdi>{{ m.answer }}</bdi>”</strong></template></span><RouterLink to="/messages" class="small">{{ messageStates[m.state] }}</RouterLink></li></ul>
           </template>
           <div class="ways end">

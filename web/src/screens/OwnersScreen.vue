@@ -16,7 +16,7 @@ const fresh = crypto.randomUUID()
     <AnswerState v-if="!data" :error="error" what="the owners" @again="refetch()" />
     <template v-else>
       <div class="screen-head">
-        <div><h1>Owners</h1><p class="soft lead">Who brings which dog, and how they are told.</p></div>
+        <div><h1>Owners</h1><p class="soft lead">Who brings which dog, and how to reach them.</p></div>
         <div class="aside">
           <a href="/api/sheets/owners" download class="btn btn-plain">As a spreadsheet</a>
           <label for="owner-search" class="visually-hidden">Search an owner by name</label>
@@ -25,12 +25,12 @@ const fresh = crypto.randomUUID()
           <RouterLink :to="`/owners/${fresh}?new`" class="btn btn-go">Add an owner</RouterLink>
         </div>
       </div>
-      <div v-if="data.owners.length === 0" class="empty"><h2>{{ search ? `No owner is called “${search}”` : 'No owners yet' }}</h2><p v-if="!search">An owner has a name and a way to be told; dogs are given to them on their page.</p></div>
+      <div v-if="data.owners.length === 0" class="empty"><h2>{{ search ? `No owner is called “${search}”` : 'No owners yet' }}</h2><p v-if="!search">An owner has a name and a way to be reached; dogs are given to them on their page.</p></div>
       <ul v-else class="owners">
         <li v-for="o in data.owners" :key="o.id">
           <RouterLink :to="`/owners/${o.id}`" class="name" dir="auto">{{ o.name }}</RouterLink>
           <span>{{ o.dogs.map((d) => d.name).join(', ') || 'no dog yet' }}</span>
-          <span class="soft small">{{ reaches[o.reach] }}<template v-if="o.address"> · {{ o.address }}</template><template v-if="o.stopped"> · said stop</template></span>
+          <span class="soft small">{{ reaches[o.reach] }}<template v-if="o.address"> · {{ o.address }}</template><template v-if="o.stopped"> · no messages</template></span>
         </li>
       </ul>
     </template>

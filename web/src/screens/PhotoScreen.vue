@@ -33,7 +33,7 @@ const paw = computed(() => props.code.slice(0, 2) as Schemas['Paw'])
 const bar = computed(() => view.value?.rank.bars.find((b) => b.code === props.code))
 const target = computed(() => (['walk', 'record', 'bench'].includes(String(route.query.to)) ? (route.query.to as Target) : 'nail'))
 const back = computed(() => ({
-  nail: { path: `/dogs/${props.dogId}/nails/${props.code}`, words: `Nail ${props.code}` }, walk: { path: `/dogs/${props.dogId}/walk`, words: 'Walk round' },
+  nail: { path: `/dogs/${props.dogId}/nails/${props.code}`, words: `Nail ${props.code}` }, walk: { path: `/dogs/${props.dogId}/walk`, words: 'Check the feet' },
   record: { path: `/dogs/${props.dogId}/record`, words: 'Record' }, bench: { path: `/dogs/${props.dogId}/bench/${String(route.query.sitting)}`, words: 'Bench' },
 }[target.value]))
 const when = ref<When>(target.value === 'record' ? 'after' : 'before')
@@ -107,7 +107,7 @@ const missing = computed(() => {
   const handles = put.reference === 'card' ? (guessed.value ? [] : put.card.map((_, i) => `card${i}`)) : ['ends0', 'ends1']
   if (handles.some((key) => !put.touched.includes(key))) return put.reference === 'card' ? 'Drag the four squares to the card’s corners.' : 'Drag the two squares to points that are a known distance apart.'
   if (put.reference === 'card' && !put.held) return 'Say how the card was held.'
-  if (put.reference === 'known' && known.value === undefined) return 'Tell how far apart the two squares are.'
+  if (put.reference === 'known' && known.value === undefined) return 'Say how far apart the two squares are.'
   return put.touched.includes('coat') && put.touched.includes('tip') ? '' : `Drag the two circles to the coat line and the tip of ${props.code}.`
 })
 const wanted = computed<Schemas['PhotoInput'] | undefined>(() => {
@@ -139,7 +139,7 @@ async function take() {
   if (target.value === 'walk') intoWalk(props.dogId, code.value, s)
   else if (target.value === 'bench') await tellBench(props.dogId, String(route.query.sitting), ...benchEvents(code.value, s, when.value))
   else if (target.value === 'record') {
-    if (!intoRecord(props.dogId, code.value, s, when.value)) return (untaken.value = 'No sitting is being recorded in this browser: open Record first.')
+    if (!intoRecord(props.dogId, code.value, s, when.value)) return (untaken.value = 'No trim is being recorded in this browser: open Record first.')
   } else {
     try {
       await check.mutateAsync({ id: crypto.randomUUID(), clicks: false, hair: false, swelling: false, limping: false, breaking: false, looks: [lookOf(code.value, s)] })
@@ -199,15 +199,15 @@ watch(() => picture.value?.id, () => (taken.value = []))
           <dl v-if="said && !refused && !missing" class="numbers" aria-live="polite">
             <dt>length</dt><dd><strong>{{ range(said.length) }}</strong></dd><dd class="soft small">believed <EstimateText :estimate="bar.length" /></dd>
             <template v-if="said.gap"><dt>gap to the floor</dt><dd>{{ range(said.gap) }}</dd><dd class="soft small"><template v-if="bar.gap">believed <EstimateText :estimate="bar.gap" /></template></dd></template>
-            <template v-for="mark in (['groove', 'pink'] as const)" :key="mark"><template v-if="said[mark]"><dt>{{ optional[mark] }}, from the tip</dt><dd>{{ range(said[mark]!) }}</dd><dd class="soft small">spare believed <EstimateText :estimate="bar.spare" /></dd></template></template>
+            <template v-for="mark in (['groove', 'pink'] as const)" :key="mark"><template v-if="said[mark]"><dt>{{ optional[mark] }}, from the tip</dt><dd>{{ range(said[mark]!) }}</dd><dd class="soft small">believed safe to trim: <EstimateText :estimate="bar.spare" /></dd></template></template>
             <template v-if="said.shape"><dt>shape</dt><dd>{{ shapes[said.shape] }}<template v-if="said.radius">, radius {{ range(said.radius) }}</template></dd><dd class="soft small">believed {{ shapes[bar.shape] }}</dd></template>
             <template v-if="said.past_pad"><dt>past the pad by</dt><dd>{{ range(said.past_pad) }}</dd><dd class="soft small">{{ said.is_past_pad ? 'past it' : 'not surely past it' }}</dd></template>
           </dl>
           <p v-if="said && !refused && !missing" class="small soft">{{ said.px_per_mm.toFixed(0) }} pixels a millimetre<template v-if="said.tilt_deg !== undefined">, held {{ said.tilt_deg.toFixed(0) }}° askew, about {{ ((said.distance_mm ?? 0) / 10).toFixed(0) }} cm away</template>. Ranges hold nine times in ten.<template v-if="put.reference === 'card'"> The thin lines are the card’s plane: where they do not lie on the nail, it was not in it.<template v-if="(said.tilt_deg ?? 0) > 20"> Held squarely, the range is narrower.</template></template></p>
-          <p v-if="!missing && target !== 'bench' && (said?.groove || said?.pink)" class="small soft">Where the quick ends is told at the bench; elsewhere it is shown and not kept.</p>
+          <p v-if="!missing && target !== 'bench' && (said?.groove || said?.pink)" class="small soft">Where the quick ends is saved at the bench; elsewhere it is shown and not kept.</p>
           <div v-if="target === 'record' || target === 'bench'" class="choices" role="group" aria-label="This was"><button v-for="w in (['before', 'after'] as const)" :key="w" type="button" :aria-pressed="when === w" @click="when = w">{{ w }} the cut</button></div>
           <div class="ways">
-            <BButton variant="go" class="btn-big" :disabled="missing !== '' || refused !== null || check.isPending.value" @click="take">Take these for {{ code }}</BButton>
+            <BButton variant="go" class="btn-big" :disabled="missing !== '' || refused !== null || check.isPending.value" @click="take">Use these for {{ code }}</BButton>
             <BButton variant="plain" @click="open()">Another picture</BButton>
             <RouterLink v-if="taken.length > 0" :to="back.path" class="btn btn-plain">Back to {{ back.words }}</RouterLink>
           </div>

@@ -106,7 +106,7 @@ onKey((event) => {
         <div class="aside">
           <BButton variant="plain" class="helper" role="switch" :aria-checked="helper" @click="helper = !helper">{{ helper ? '✓ helper here' : 'no helper' }} <kbd>H</kbd></BButton>
           <RouterLink v-if="dog?.open_sitting" :to="`/dogs/${dogId}/bench/${dog.open_sitting}`" class="btn btn-go btn-big">Go on at the bench</RouterLink>
-          <BButton v-else-if="today" variant="go" class="btn-big" @click="start">Start<span v-if="!narrow"> the sitting</span></BButton>
+          <BButton v-else-if="today" variant="go" class="btn-big" @click="start">Start<span v-if="!narrow"> the trim</span></BButton>
           <BButton v-else-if="plan.nobody_helps" variant="go" class="btn-big" @click="helper = true">A helper is here</BButton>
           <RouterLink v-else-if="plan.left.some((l) => l.whose === 'training')" :to="`/dogs/${dogId}/ladder`" class="btn btn-go btn-big">Train instead</RouterLink>
           <RouterLink v-else :to="`/dogs/${dogId}`" class="btn btn-go btn-big"><span>Back to <bdi>{{ plan.name }}</bdi></span></RouterLink>

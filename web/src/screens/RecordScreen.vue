@@ -209,8 +209,8 @@ onKey((event) => {
       <div class="screen-head">
         <div>
           <h1 dir="auto">{{ plan.name }}</h1>
-          <p v-if="arrived" class="resumed" role="status">The sitting of {{ dayOf(arrived) }}, which was on its way, is in the book. This is a new one.</p>
-          <p v-else-if="!resumed" class="soft lead">Tell what was different, then “all as planned” for the rest.</p>
+          <p v-if="arrived" class="resumed" role="status">The trim of {{ dayOf(arrived) }}, which was on its way, is in the book. This is a new one.</p>
+          <p v-else-if="!resumed" class="soft lead">Say what was different, then “all as planned” for the rest.</p>
           <p v-else class="resumed" role="status">Going on where you were<template v-if="draft.day !== today()">, on {{ dayOf(draft.day) }}</template>. <button type="button" @click="startOver">Start over</button></p>
         </div>
         <div class="aside tool">
@@ -231,7 +231,7 @@ onKey((event) => {
         <div class="navigator">
           <RankPicture :rank="plan.rank" :size="narrow ? 'narrow' : 'medium'" stacked :selected="nail.code" :marks="marks" @select="choose" />
           <StandInCaliper v-if="settings?.demo && !narrow" :linked="linked" :trouble="trouble" />
-          <p class="soft small legend">✓ done · – left out · ◆ bled · the rest not told yet. Look at groove and face before every cut: what you see overrules the plan.</p>
+          <p class="soft small legend">✓ done · – left out · ◆ bled · the rest not said yet. Look at groove and cut end before every cut: what you see overrules the plan.</p>
         </div>
         <div class="hand">
           <NailPanel
@@ -241,11 +241,11 @@ onKey((event) => {
           <ul class="mind small" aria-label="With this tool"><li v-for="words in mind" :key="words">{{ words }}</li></ul>
         </div>
       </div>
-      <ThereAlready v-if="there" :error="error!" what="sitting" @theirs="keepTheirs" @another="saveAnother" />
+      <ThereAlready v-if="there" :error="error!" what="trim" @theirs="keepTheirs" @another="saveAnother" />
       <RefusalNote v-else-if="error && !unreachable" :error="error" :shown="['records[', 'minutes', 'calm_minutes']" />
       <KeptNote :error="error" :begun="begun" />
       <BButton v-if="later > 0 && todays > 0" variant="plain" class="rest" @click="onlyTodays">Only today’s {{ todays }}, as planned</BButton>
-      <BButton v-if="begun && untold > 0" variant="plain" class="rest" @click="allAsPlanned">All as planned: the {{ untold }} not told <kbd>A</kbd></BButton>
+      <BButton v-if="begun && untold > 0" variant="plain" class="rest" @click="allAsPlanned">All as planned: the {{ untold }} not said <kbd>A</kbd></BButton>
       <div class="minutes">
         <label for="minutes">Took, min</label>
         <BFormInput id="minutes" :model-value="draft.minutes" inputmode="decimal" autocomplete="off" @update:model-value="store.change((d) => (d.minutes = String($event ?? '')))" />
@@ -257,10 +257,10 @@ onKey((event) => {
       <label for="note" class="visually-hidden">Note</label>
       <BFormInput id="note" class="note" :model-value="draft.note" placeholder="Note for next time" autocomplete="off" dir="auto" @update:model-value="store.change((d) => (d.note = String($event ?? '')))" />
       <div class="finish">
-        <p class="tally" aria-live="polite"><strong>{{ trimmed }}</strong> trimmed<template v-if="untold > 0"> · <strong>{{ untold }}</strong> not told</template><template v-else> · <strong>{{ count('left') }}</strong> left out</template><template v-if="count('blood')"> · <strong>{{ count('blood') }}</strong> bled</template></p>
+        <p class="tally" aria-live="polite"><strong>{{ trimmed }}</strong> trimmed<template v-if="untold > 0"> · <strong>{{ untold }}</strong> not said</template><template v-else> · <strong>{{ count('left') }}</strong> left out</template><template v-if="count('blood')"> · <strong>{{ count('blood') }}</strong> bled</template></p>
         <BButton variant="plain" :disabled="store.past.length === 0" @click="undo">Undo</BButton>
         <BButton v-if="!begun" variant="go" class="btn-big" @click="allAsPlanned">All as planned <kbd>A</kbd></BButton>
-        <BButton v-else variant="go" class="btn-big" :disabled="isPending" @click="save">Save the sitting</BButton>
+        <BButton v-else variant="go" class="btn-big" :disabled="isPending" @click="save">Save the trim</BButton>
       </div>
     </template>
   </div>

@@ -37,12 +37,12 @@ const goals = computed(() => (settings.value?.gap_feelers ?? []).filter((f) => f
 
 <template>
   <div class="screen">
-    <AnswerState v-if="!data" :error="error" what="its rhythms" @again="refetch()" />
+    <AnswerState v-if="!data" :error="error" what="how often" @again="refetch()" />
     <template v-else>
       <div class="screen-head">
         <div>
-          <h1>Rhythm: <RouterLink :to="`/dogs/${dogId}`" dir="auto">{{ data.dog.name }}</RouterLink></h1>
-          <p class="soft lead">What each rhythm would do over half a year that begins with a trim today. Now: {{ rhythms[data.dog.rhythm] }}.</p>
+          <h1>How often: <RouterLink :to="`/dogs/${dogId}`" dir="auto">{{ data.dog.name }}</RouterLink></h1>
+          <p class="soft lead">What trimming more or less often would do over half a year, beginning today. Now: {{ rhythms[data.dog.rhythm] }}.</p>
         </div>
       </div>
       <QuickPlanNote v-if="data.plan" :plan="data.plan" />
@@ -51,10 +51,10 @@ const goals = computed(() => (settings.value?.gap_feelers ?? []).filter((f) => f
         <p v-if="data.needs" class="even needs"><strong>Its nails need about {{ Math.round(data.needs.days) }} days</strong> ({{ Math.round(data.needs.low_days) }} to {{ Math.round(data.needs.high_days) }}): so long a trim keeps them clear of the floor, by its own growth, wear and quicks.
           <button v-if="nearest && nearest !== data.dog.rhythm" type="button" :disabled="changing" @click="change({ version: data.dog.version, rhythm: nearest })">Do it {{ rhythms[nearest] }}</button></p>
         <p class="even">
-          <template v-if="data.break_even"><strong>Break-even: {{ weeks(data.break_even.weeks) }}</strong> ({{ weeks(data.break_even.low_weeks) }}–{{ weeks(data.break_even.high_weeks) }}):
+          <template v-if="data.break_even"><strong>The quick stops growing at every {{ weeks(data.break_even.weeks) }}</strong> ({{ weeks(data.break_even.low_weeks) }}–{{ weeks(data.break_even.high_weeks) }}):
             the longest wait that lets no quick grow, when every trim leaves {{ length.show(data.margin_mm) }}. {{ data.break_even.nail }}, {{ nailInWords(data.break_even.nail) }}, sets it.
             Its growth is {{ data.break_even.source === 'learnt' ? data.growth.words : 'assumed' }}.</template>
-          <template v-else>No rhythm holds these quicks: every trim leaves more than {{ length.show(data.growth.rest.mm) }}, where they begin to grow.</template>
+          <template v-else>However often you trim, these quicks do not hold: every trim leaves more than {{ length.show(data.growth.rest.mm) }}, where they begin to grow.</template>
         </p>
 
         <div class="walk">
@@ -72,16 +72,16 @@ const goals = computed(() => (settings.value?.gap_feelers ?? []).filter((f) => f
             <button v-for="f in goals" :key="f.feeler" type="button" :aria-pressed="Math.abs(f.gap_mm - data.goal_gap_mm) < 0.005" @click="goal = f.gap_mm">until {{ feelers[f.feeler] }}</button>
             <button type="button" :aria-pressed="data.goal_gap_mm === 2" @click="goal = 2">until {{ length.show(2) }} clear</button>
           </div>
-          <p v-if="back.never" class="never"><strong>Never at this rhythm.</strong> {{ back.holding.length === data.dog.nails.filter((n) => !n.code.includes('1')).length ? 'Every toe' : back.holding.join(' ') }} would still stand lower than {{ length.show(back.goal_gap_mm) }} after two years: go more often. An older dog may never get fully short nails; a veterinarian can say whether more is possible.</p>
+          <p v-if="back.never" class="never"><strong>Never, this often.</strong> {{ back.holding.length === data.dog.nails.filter((n) => !n.code.includes('1')).length ? 'Every toe' : back.holding.join(' ') }} would still stand lower than {{ length.show(back.goal_gap_mm) }} after two years: go more often. An older dog may never get fully short nails; a veterinarian can say whether more is possible.</p>
           <p v-else-if="back.steps.length === 1">One trim is enough: after it every nail stands {{ length.show(back.goal_gap_mm) }} clear or more.</p>
           <p v-else>
-            By <strong>{{ fullDayOf(back.done!) }}</strong>, in <strong>{{ back.steps.length }} sittings</strong>: the quick of the mean toe draws back {{ length.show(back.back_mm) }}, and every trimmed nail stands {{ length.show(back.goal_gap_mm) }} clear.
+            By <strong>{{ fullDayOf(back.done!) }}</strong>, in <strong>{{ back.steps.length }} trims</strong>: the quick of the mean toe draws back {{ length.show(back.back_mm) }}, and every trimmed nail stands {{ length.show(back.goal_gap_mm) }} clear.
             Little and often, close to the quick and never into it; overgrown nails are not brought back in one go.
           </p>
           <RefusalNote :error="start.error.value ?? end.error.value ?? unchanged" />
           <div class="ways">
             <BButton v-if="!back.never && back.steps.length > 1 && outlook.choosable" variant="go" class="btn-big" :disabled="start.isPending.value" @click="begin">{{ data.plan ? 'Plan it anew from today' : 'Make it this dog’s plan' }}</BButton>
-            <BButton v-if="outlook.choosable && outlook.rhythm !== data.dog.rhythm" variant="plain" :disabled="changing" @click="adopt">Make it its rhythm, without a plan</BButton>
+            <BButton v-if="outlook.choosable && outlook.rhythm !== data.dog.rhythm" variant="plain" :disabled="changing" @click="adopt">Trim it this often, without a plan</BButton>
             <BButton v-if="data.plan" variant="plain" :disabled="end.isPending.value" @click="end.mutate()">End the plan that is on</BButton>
           </div>
         </section>

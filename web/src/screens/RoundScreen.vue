@@ -46,7 +46,7 @@ onKey((event) => {
 
 <template>
   <div class="screen round">
-    <AnswerState v-if="!day" :error="error" what="the round" @again="refetch()" />
+    <AnswerState v-if="!day" :error="error" what="the week" @again="refetch()" />
     <template v-else>
       <div class="screen-head">
         <div>
@@ -56,7 +56,7 @@ onKey((event) => {
         <div class="aside">
           <RouterLink to="/today" class="btn btn-plain">Today</RouterLink>
           <RouterLink to="/round/book" class="btn btn-plain">Book a visit</RouterLink>
-          <RouterLink to="/round/calls" class="btn btn-plain">Whom to call</RouterLink>
+          <RouterLink to="/round/calls" class="btn btn-plain">Who to call</RouterLink>
           <RouterLink to="/messages" class="btn btn-plain">Messages</RouterLink>
           <RouterLink to="/owners" class="btn btn-plain">Owners</RouterLink>
           <RouterLink to="/round/week" class="btn btn-plain">Hours</RouterLink>
@@ -72,9 +72,9 @@ onKey((event) => {
           <NextVisit v-if="next" :visit="next" :now="day.now" :here="day.on === day.today" />
           <div v-else-if="day.visits.length === 0" class="empty">
             <h2>{{ day.open ? 'Nobody comes yet' : 'No working day' }}</h2>
-            <p v-if="day.open">The free hours name the dogs that would gain most. Or see whom to call this week.</p>
+            <p v-if="day.open">The free hours name the dogs that would gain most. Or see who to call this week.</p>
             <p v-else>Nothing is offered on it. Its hours are set under Hours.</p>
-            <RouterLink v-if="day.open" to="/round/calls" class="btn btn-go btn-big">Whom to call</RouterLink>
+            <RouterLink v-if="day.open" to="/round/calls" class="btn btn-go btn-big">Who to call</RouterLink>
           </div>
           <p v-else class="through">{{ day.on >= day.today ? 'All of this day’s dogs are through.' : 'This day has gone by.' }}</p>
           <p v-if="toRead > 0" class="gone"><RouterLink to="/messages">{{ toRead === 1 ? 'One answer waits' : `${toRead} answers wait` }} to be read</RouterLink></p>

@@ -37,7 +37,7 @@ const takeBack = () => mutate(props.sittingId, { onSuccess: () => router.replace
         <div>
           <h1><span dir="auto">{{ data.dog.name }}</span>{{ !done ? '' : done.left.length > 0 ? `: enough for today, ${worked.length} of ${worked.length + done.left.length}` : ' is done' }}</h1>
           <p v-if="sitting" class="soft lead" role="status">
-            Saved: {{ fullDayOf(sitting.on) }}, {{ sitting.nails }} {{ sitting.nails === 1 ? 'nail' : 'nails' }} cut, {{ sitting.removed_mm > 0 ? `at most ${length.show(sitting.removed_mm)} off one` : 'nobody counted how much' }}<template v-if="done && done.people.length > 0">, told by <bdi>{{ done.people.join(', ') }}</bdi></template>.
+            Saved: {{ fullDayOf(sitting.on) }}, {{ sitting.nails }} {{ sitting.nails === 1 ? 'nail' : 'nails' }} cut, {{ sitting.removed_mm > 0 ? `at most ${length.show(sitting.removed_mm)} off one` : 'nobody counted how much' }}<template v-if="done && done.people.length > 0">, saved by <bdi>{{ done.people.join(', ') }}</bdi></template>.
             <template v-if="sitting.blood.length > 0"> Bled: {{ sitting.blood.join(', ') }}: keep an eye on it; bleeding that comes back is a veterinarian’s matter.</template>
           </p>
         </div>
@@ -54,7 +54,7 @@ const takeBack = () => mutate(props.sittingId, { onSuccess: () => router.replace
         <BButton v-if="done && card" variant="plain" @click="print">Print the card for the owner</BButton>
         <BButton v-if="card?.reachable" variant="plain" :aria-pressed="card.page !== undefined" :disabled="page.isPending.value" @click="page.mutate(card.page === undefined)">{{ card.page ? 'Take the card’s page away' : 'Give the card a page' }}</BButton>
         <RouterLink :to="`/dogs/${dogId}`" class="btn btn-plain"><span>Open <bdi>{{ data.dog.name }}</bdi></span></RouterLink>
-        <BButton variant="plain" :disabled="isPending" @click="takeBack">Take this sitting back</BButton>
+        <BButton variant="plain" :disabled="isPending" @click="takeBack">Delete this trim</BButton>
       </div>
       <p v-if="card?.page" class="small soft" role="status">The card has a page: <a :href="card.page.url"><bdi>{{ card.page.url }}</bdi></a>. Its code is on the printed card; whoever has it sees this card and nothing else.</p>
       <OwnerCard v-if="done && card" :card="card" :sitting="done" />

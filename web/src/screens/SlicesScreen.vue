@@ -86,9 +86,9 @@ const removeLast = () => spots.value.splice(spots.value.length - (spots.value.le
 
 const missing = computed(() => {
   if (!guessed.value && corners.some((_, i) => !moved.value.includes(`card${i}`))) return 'Drag the four squares to the card’s corners.'
-  if (spots.value.length % 2) return `Now press the other face of slice ${pairs.value.length + 1}.`
+  if (spots.value.length % 2) return `Now press the other side of slice ${pairs.value.length + 1}.`
   const more = asked - pairs.value.length
-  return more > 0 ? `Press both faces of each slice: ${more === asked ? 'at least five slices, ten are better' : `${more} more ${more === 1 ? 'slice' : 'slices'} at least`}.` : ''
+  return more > 0 ? `Press both sides of each slice: ${more === asked ? 'at least five slices, ten are better' : `${more} more ${more === 1 ? 'slice' : 'slices'} at least`}.` : ''
 })
 const wanted = computed<Schemas['SlicesInput'] | undefined>(() => {
   const p = picture.value

@@ -42,7 +42,7 @@ const calls = computed(() => pages.value?.pages[0])
         <div>
           <NextVisit v-if="next" :visit="next" :now="day.now" here />
           <div v-else class="next-none"><h2>{{ day.visits.length === 0 ? (day.open ? 'Nobody comes today' : 'No working day') : 'All of today’s dogs are through' }}</h2>
-            <RouterLink v-if="day.open && day.visits.length === 0" to="/round/calls" class="btn btn-go btn-big">Whom to call</RouterLink></div>
+            <RouterLink v-if="day.open && day.visits.length === 0" to="/round/calls" class="btn btn-go btn-big">Who to call</RouterLink></div>
           <p v-if="gone.length > 0" class="mark" role="status"><RouterLink to="/round">{{ gone.map((v) => v.dog.name).join(', ') }}</RouterLink>: the time has gone by. Say what became of {{ gone.length === 1 ? 'it' : 'them' }}.</p>
           <LateWays v-if="day.ways.length > 0" :day="day" />
           <section v-if="later.length > 0" aria-label="Then">
@@ -57,7 +57,7 @@ const calls = computed(() => pages.value?.pages[0])
             <ul class="rows"><li v-for="m in toRead" :key="m.id" class="answer"><p><RouterLink :to="`/owners/${m.owner_id}`" class="who"><bdi>{{ m.owner }}</bdi></RouterLink>: “<bdi>{{ m.answer }}</bdi>” <span class="soft small">{{ m.said }}</span></p><AnswerMeans :message="m" /></li>
               <li v-if="failed > 0"><RouterLink to="/messages">{{ failed === 1 ? 'One message' : `${failed} messages` }} could not be sent</RouterLink></li></ul></section>
           <WaitingForDay v-if="waiting.length > 0" :waiting="waiting" days />
-          <section aria-label="Whom to call"><h2 class="head">Whom to call</h2>
+          <section aria-label="Who to call"><h2 class="head">Who to call</h2>
             <p v-if="!calls" class="soft">Looking …</p>
             <p v-else-if="calls.recount" class="soft" role="status">Dates are being worked out: {{ calls.recount.done }} of {{ calls.recount.all }} dogs.</p>
             <p v-else-if="calls.all === 0" class="soft">Nobody this week.</p>

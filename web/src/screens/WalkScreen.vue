@@ -176,9 +176,9 @@ onKey((event) => {
     <template v-else>
       <div class="screen-head">
         <div>
-          <h1><bdi>{{ view.dog.name }}</bdi>: walk round</h1>
-          <p v-if="arrived" class="soft" role="status">The walk-round of {{ dayOf(arrived) }}, which was on its way, is in the book. This is a new one.</p>
-          <p class="soft lead">The dog stands on a flat hard floor. Tell what you see; what you do not look at stays assumed.</p>
+          <h1><bdi>{{ view.dog.name }}</bdi>: check of the feet</h1>
+          <p v-if="arrived" class="soft" role="status">The check of the feet of {{ dayOf(arrived) }}, which was on its way, is in the book. This is a new one.</p>
+          <p class="soft lead">The dog stands on a flat hard floor. Say what you see; what you do not look at stays assumed.</p>
         </div>
       </div>
       <fieldset class="feet">
@@ -203,7 +203,7 @@ onKey((event) => {
         <LookPanel ref="panel" :key="look.code" :look="look" :bar="bar" :refused="refused" :scope="scope" @scope="scope = $event" @tell="tell" @next="next" />
       </div>
       <KeptNote :error="error" :begun="told.length > 0" />
-      <ThereAlready v-if="error instanceof Refusal && error.status === 409" :error="error" what="walk-round" @theirs="leave" @another="saveAnother" />
+      <ThereAlready v-if="error instanceof Refusal && error.status === 409" :error="error" what="check of the feet" @theirs="leave" @another="saveAnother" />
       <RefusalNote v-else-if="!(error instanceof Refusal && error.unreachable)" :error="error" :shown="['looks[']" />
       <div class="finish">
         <p class="tally" aria-live="polite"><strong>{{ told.length }}</strong> of {{ looks.length }} looked at</p>

@@ -51,7 +51,7 @@ const save = () => {
   <div class="screen">
     <AnswerState v-if="!data" :error="error" what="the hours" @again="refetch()" />
     <template v-else>
-      <div class="screen-head"><div><h1>Hours</h1><p class="soft lead">When you work, when somebody is there to hold, how much your hands take. Holidays are kept in Settings.</p></div><div class="aside"><RouterLink to="/round" class="btn btn-plain">The round</RouterLink></div></div>
+      <div class="screen-head"><div><h1>Hours</h1><p class="soft lead">When you work, when somebody is there to hold, how much your hands take. Holidays are kept in Settings.</p></div><div class="aside"><RouterLink to="/round" class="btn btn-plain">The week</RouterLink></div></div>
       <BForm @submit.prevent="save">
         <div class="scroll"><table>
           <thead><tr><th>Day</th><th>From</th><th>To</th><th>Break</th><th>Somebody to hold</th><th>Where</th></tr></thead>
@@ -70,7 +70,7 @@ const save = () => {
           </tbody>
         </table></div>
         <div class="limits">
-          <label>Minutes round each dog, to set up and clear away<BFormInput v-model="around" type="number" min="0" max="60" required /></label>
+          <label>Minutes around each dog, to set up and clear away<BFormInput v-model="around" type="number" min="0" max="60" required /></label>
           <label>At most minutes at the table a day<BFormInput v-model="most.minutes" type="number" min="1" placeholder="no limit" /></label>
           <label>At most dogs a day<BFormInput v-model="most.dogs" type="number" min="1" placeholder="no limit" /></label>
           <label>At most hard dogs a day<BFormInput v-model="most.hard" type="number" min="1" placeholder="no limit" /></label>

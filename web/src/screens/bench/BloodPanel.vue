@@ -42,7 +42,7 @@ const now1 = computed(() => {
       <template v-else>
         <p>{{ nail.code }} is done for today, and this dog is done with more care next time. Keep an eye on it: bleeding that comes back, limping or swelling is a veterinarian’s matter.</p>
         <div class="acts">
-          <BButton variant="go" class="btn-big" @click="emit('end')">End the sitting</BButton>
+          <BButton variant="go" class="btn-big" @click="emit('end')">End the trim</BButton>
           <BButton variant="plain" class="btn-big" @click="emit('close')">Go on with another nail</BButton>
         </div>
       </template>

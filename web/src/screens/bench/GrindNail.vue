@@ -25,11 +25,11 @@ defineExpose({ next, touch: () => clock.value?.touch(), nextPass: () => clock.va
 <template>
   <div class="grind">
     <NailUnderHands :nail="nail" />
-    <p class="say">{{ reckoning ? 'Reckoning with what you told' : nail.advice.because }}.<template v-if="nail.advice.chance && !stop"> That it bleeds: <strong>{{ nail.advice.chance }}</strong>.</template> Stop at {{ stopSigns[nail.stop_at] }}.</p>
+    <p class="say">{{ reckoning ? 'Working it out' : nail.advice.because }}.<template v-if="nail.advice.chance && !stop"> <strong>{{ nail.advice.chance }}</strong> to bleed.</template> Stop at {{ stopSigns[nail.stop_at] }}.</p>
     <TouchClock ref="clock" :key="`clock ${nail.code}`" :touches="nail.cuts.filter((c) => c.touch).length" :seconds="bench.contact_seconds" :cooling="bench.cooling_seconds" :passes="bench.passes" :speed="bench.speed" @touch="emit('touch', $event)" />
     <BButton v-if="stop" variant="go" class="next" @click="next">{{ nail.cuts.length > 0 ? 'Smooth: done' : 'Leave it' }} <kbd>Space</kbd></BButton>
     <p v-else class="soft small">About {{ length.show(bench.touch_mm) }} a touch with this bit.</p>
-    <div v-if="last" :class="['faces', { both: nail.faces.length > 5 }]" role="group" aria-label="What the face shows">
+    <div v-if="last" :class="['faces', { both: nail.faces.length > 5 }]" role="group" aria-label="What the cut end shows">
       <button v-for="(f, i) in nail.faces" :key="f" type="button" :aria-pressed="last.face === f" @click="emit('face', f)"><FacePicture :face="f" :light="nail.colour === 'light' || f === 'blush' || f === 'pink_dot'" /><span>{{ faces[f] }}</span><kbd>{{ i + 1 }}</kbd></button>
     </div>
   </div>

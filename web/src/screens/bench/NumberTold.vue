@@ -22,7 +22,7 @@ const what = ref<string>('groove')
 const typed = ref('')
 const wrong = ref('')
 const groups = [
-  { label: 'spare seen before cutting', options: Object.entries(landmarks).map(([value, text]) => ({ value, text })) },
+  { label: 'safe to trim, seen before cutting', options: Object.entries(landmarks).map(([value, text]) => ({ value, text })) },
   { label: 'measured', options: Object.entries(measures).map(([value, text]) => ({ value, text })) },
 ]
 function tell() {

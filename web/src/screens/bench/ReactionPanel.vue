@@ -29,7 +29,7 @@ onMounted(() => {
       <BButton v-if="!answer.ends" variant="plain" class="btn-big" @click="emit('end')">End here: {{ done }} of {{ of }} done</BButton>
       <BButton v-if="!answer.ends && !answer.leave_paw" variant="plain" class="btn-big" @click="emit('leave')">Leave {{ paw }} for today</BButton>
       <BButton variant="plain" class="slip" @click="emit('undo')">It was a slip: undo</BButton>
-      <BButton v-if="answer.ends" ref="first" variant="go" class="most" @click="emit('end')">End the sitting<span class="small">{{ done }} of {{ of }} done. That is enough.</span></BButton>
+      <BButton v-if="answer.ends" ref="first" variant="go" class="most" @click="emit('end')">End the trim<span class="small">{{ done }} of {{ of }} done. That is enough.</span></BButton>
       <BButton v-else-if="answer.leave_paw" ref="first" variant="go" class="most" @click="emit('leave')">Leave {{ paw }} for today</BButton>
       <BButton v-else ref="first" variant="go" class="most" @click="emit('goOn')">It has eased: go on</BButton>
     </div>

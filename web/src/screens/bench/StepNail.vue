@@ -39,7 +39,7 @@ const pictures = ['near the tip', 'in between', 'far back']
 
 <template>
   <div class="steps" aria-live="polite">
-    <p v-if="reckoning" class="soft">Reckoning with what you told…</p>
+    <p v-if="reckoning" class="soft">Working it out…</p>
     <h2 v-if="ask" class="ask">{{ ask === 'landmark' ? `${light ? 'Where does the pink end' : 'Where does the groove end'}, seen from the tip?` : asks[ask] }}</h2>
     <template v-if="ask === 'colour'">
       <div class="answers three">
@@ -58,7 +58,7 @@ const pictures = ['near the tip', 'in between', 'far back']
     </template>
     <template v-else-if="ask === 'sliver'">
       <NailUnderHands :nail="nail" />
-      <p class="say">{{ nail.advice.because }}.<template v-if="nail.advice.chance"> That it bleeds: <strong>{{ nail.advice.chance }}</strong>.</template> Stop at {{ stopSigns[nail.stop_at] }}.</p>
+      <p class="say">{{ nail.advice.because }}.<template v-if="nail.advice.chance"> <strong>{{ nail.advice.chance }}</strong> to bleed.</template> Stop at {{ stopSigns[nail.stop_at] }}.</p>
       <BButton variant="go" class="next" :disabled="reckoning" @click="next">{{ nail.advice.action === 'touch' ? 'Touch' : 'Cut' }} {{ length.show(nail.advice.cut_mm) }}, look <kbd>Space</kbd></BButton>
     </template>
     <div v-else-if="ask === 'face'" class="answers faces" role="group" aria-label="What the end shows">

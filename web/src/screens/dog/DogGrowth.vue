@@ -13,7 +13,7 @@ const { length } = useUnits()
 <template>
   <section aria-label="How fast they grow">
     <div class="head">
-      <RouterLink :to="`/dogs/${dogId}/rhythm`" class="btn btn-plain">What another rhythm would do</RouterLink>
+      <RouterLink :to="`/dogs/${dogId}/rhythm`" class="btn btn-plain">What trimming more or less often would do</RouterLink>
     </div>
     <p>{{ growth.source === 'learnt' ? '◆' : '○' }} {{ growth.words }}.</p>
     <RateBars :growth="growth" />

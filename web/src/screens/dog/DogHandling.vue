@@ -92,10 +92,10 @@ const shown = ['handling.own_order', 'handling.most_nails', 'handling.most_minut
       <FormField id="h-noise" label="The grinder’s sound" :error="error" :fields="['handling.noise']">
         <BFormSelect id="h-noise" v-model="form.noise" :options="options(noises)" />
       </FormField>
-      <FormField id="h-nails" v-slot="{ invalid, described }" label="Most nails at one sitting" :error="error" :fields="['handling.most_nails']" hint="Empty: what its sittings tell.">
+      <FormField id="h-nails" v-slot="{ invalid, described }" label="Most nails at one trim" :error="error" :fields="['handling.most_nails']" hint="Empty: what its trims tell.">
         <BFormInput id="h-nails" v-model="nails" inputmode="numeric" :state="invalid" :aria-describedby="described" autocomplete="off" />
       </FormField>
-      <FormField id="h-minutes" v-slot="{ invalid, described }" label="Most minutes at one sitting" :error="error" :fields="['handling.most_minutes']" hint="Empty: what its sittings tell.">
+      <FormField id="h-minutes" v-slot="{ invalid, described }" label="Most minutes at one trim" :error="error" :fields="['handling.most_minutes']" hint="Empty: what its trims tell.">
         <BFormInput id="h-minutes" v-model="minutes" inputmode="decimal" :state="invalid" :aria-describedby="described" autocomplete="off" />
       </FormField>
       <FormField id="h-way" label="It is worked" :error="error" :fields="['handling.way']">

@@ -46,12 +46,12 @@ const rows = computed(() =>
       </label>
     </div>
     <AnswerState v-if="!data" :error="error" what="its history" @again="refetch()" />
-    <p v-else-if="data.past.length === 0" class="soft">No sitting and no walk-round yet: after the first one, this shows the nail, its quick and the floor over time.</p>
+    <p v-else-if="data.past.length === 0" class="soft">No trim and no check of the feet yet: after the first one, this shows the nail, its quick and the floor over time.</p>
     <template v-else-if="!asTable">
       <HistoryChart :history="data" :name="name" />
       <p class="soft small legend">
-        <span class="mark nail" /> nail, hatched down to the quick: spare · <span class="mark quick" /> end of the quick · <span class="mark floor" /> length at which it touches ·
-        ○ sitting · ■ measured · <span class="blood">▲</span> bled · ✕ walk round · dashed: if nobody trims, with the range that holds nine times in ten
+        <span class="mark nail" /> nail, hatched down to the quick: safe to trim · <span class="mark quick" /> end of the quick · <span class="mark floor" /> length at which it touches ·
+        ○ trim · ■ measured · <span class="blood">▲</span> bled · ✕ check of the feet · dashed: if nobody trims, with the range that holds nine times in ten
       </p>
     </template>
     <div v-else class="scroll-sideways table" tabindex="0" role="region" aria-label="History as a table">
@@ -65,7 +65,7 @@ const rows = computed(() =>
             <td class="number">{{ length.bare(r.after.length_mm) }} <span class="soft small">{{ length.range(r.after.length_low_mm, r.after.length_high_mm) }}</span></td>
             <td class="number">{{ length.bare(r.after.quick_mm) }} <span class="soft small">{{ length.range(r.after.quick_low_mm, r.after.quick_high_mm) }}</span></td>
             <td class="number">{{ r.after.floor_mm === undefined ? 'never' : length.bare(r.after.floor_mm) }}</td>
-            <td>{{ r.ahead ? 'if nobody trims' : r.after.blood ? 'bled' : r.after.sitting ? (r.after.measured ? 'measured' : '') : 'walk round' }}</td>
+            <td>{{ r.ahead ? 'if nobody trims' : r.after.blood ? 'bled' : r.after.sitting ? (r.after.measured ? 'measured' : '') : 'check of the feet' }}</td>
           </tr>
         </tbody>
       </table>

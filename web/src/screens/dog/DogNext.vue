@@ -37,7 +37,7 @@ const { mutate, isPending, error } = useChangeDog(() => props.dog?.id ?? '')
       <summary>Why this date</summary>
       <p v-if="needs" class="why">Its nails need about {{ Math.round(needs.days) }} days ({{ Math.round(needs.low_days) }} to {{ Math.round(needs.high_days) }}).</p>
       <WhyTable :why="next.why" :nails="next.per_nail.length" />
-      <p class="soft small">{{ next.dates === 'calendar' ? 'By the calendar: due when the rhythm is up, as it was agreed; sooner when a nail stands past its pad, when a dewclaw would curl, or, where short quicks are wanted, when the quick would begin to grow.' : 'By the floor: due when the first nail touches (or comes down to the wished gap) that a trim can keep clear, when a dewclaw would curl, when the rhythm is up, or, where short quicks are wanted, when the quick would begin to grow, whichever comes first; not before there is enough spare for a small cut, and, but for a nail past its pad, never sooner than a third of the rhythm after a trim.' }} You can change this under “Profile and nails”.</p>
+      <p class="soft small">{{ next.dates === 'calendar' ? 'By the calendar: a trim comes as often as you agreed. It comes sooner when a nail stands past its pad or a dewclaw would curl. Where you want short quicks, it also comes before they would grow.' : 'By the floor: a trim comes when the first nail touches the floor. A dewclaw that would curl brings it sooner. It never waits longer than you agreed, and there must be enough to cut. Where you want short quicks, it also comes before they would grow.' }} You can change this under “Profile and nails”.</p>
     </details>
   </div>
 </template>

@@ -80,10 +80,10 @@ const shown = ['name', 'birth_date', 'weights', 'foot_coat', 'pavement_km_week',
           <BFormInput id="p-born" v-model="form.birth_date" type="date" :state="invalid" :aria-describedby="described" :max="settings?.today" />
           <BFormCheckbox v-model="form.birth_estimated" class="estimated">estimated</BFormCheckbox>
         </FormField>
-        <FormField id="p-rhythm" label="At the latest" :error="error" :fields="['rhythm']" hint="The longest wait between two sittings.">
+        <FormField id="p-rhythm" label="At the latest" :error="error" :fields="['rhythm']" hint="The longest wait between two trims.">
           <BFormSelect id="p-rhythm" v-model="form.rhythm" :options="options(choosableRhythms)" />
         </FormField>
-        <FormField id="p-dates" label="Its dates are set" :error="error" :fields="['dates']" hint="By the floor it comes when the first nail touches that a trim can keep clear. By the calendar it comes as often as was agreed, and what touches before is told.">
+        <FormField id="p-dates" label="Its dates are set" :error="error" :fields="['dates']" hint="By the floor it comes when the first nail touches that a trim can keep clear. By the calendar it comes as often as was agreed, and what touches before is said.">
           <BFormSelect id="p-dates" v-model="form.dates" :options="options(datesBy)" />
         </FormField>
         <FormField id="p-gap" v-slot="{ invalid, described }" :label="`Wished gap to the floor, ${length.symbol}`" :error="error" :fields="['wished_gap_mm']" hint="0: due when a nail would touch.">

@@ -12,7 +12,7 @@ const { length } = useUnits()
 /** Why a nail has no date. */
 const why = (code: string) => {
   if (props.training.some((p) => code.startsWith(p))) return 'on the ladder'
-  return props.next ? 'a veterinarian first' : 'no sitting yet'
+  return props.next ? 'a veterinarian first' : 'no trim yet'
 }
 const dateOf = (code: string) => props.next?.per_nail.find((n) => n.code === code)
 </script>
@@ -23,7 +23,7 @@ const dateOf = (code: string) => props.next?.per_nail.find((n) => n.code === cod
       <table>
         <thead>
           <tr>
-            <th>nail</th><th>colour</th><th class="number">length, {{ length.symbol }}</th><th class="number">spare</th>
+            <th>nail</th><th>colour</th><th class="number">length, {{ length.symbol }}</th><th class="number">safe to trim</th>
             <th class="number">gap to the floor</th><th class="number">grows a week</th><th>due</th><th>because</th>
           </tr>
         </thead>

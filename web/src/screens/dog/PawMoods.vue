@@ -21,17 +21,17 @@ const height = 4 * row + 76
 const base = 4 * row + 58
 const bar = (minutes: number) => (minutes / longest.value) * 44
 const of = (m: Schemas['Mood'], paw: Schemas['Paw']) => m.paws.find((p) => p.paw === paw)
-const summary = computed(() => `How it took each paw at its last ${shown.value.length} sittings; the table below says the same.`)
+const summary = computed(() => `How it took each paw at its last ${shown.value.length} trims; the table below says the same.`)
 </script>
 
 <template>
-  <section aria-label="How it takes it, paw by paw">
+  <section aria-label="How the dog is about it, paw by paw">
     <div class="head">
       <RouterLink :to="`/dogs/${dogId}/ladder`" class="btn btn-plain">{{ training ? 'Train' : 'Begin a ladder' }}</RouterLink>
     </div>
     <p v-if="training" class="soft">On the {{ training }}.</p>
     <CalmerNote :calmer="calmer" />
-    <p v-if="shown.length === 0" class="soft">No sitting has been recorded yet.</p>
+    <p v-if="shown.length === 0" class="soft">No trim has been recorded yet.</p>
     <template v-else>
       <div class="scroll-sideways" tabindex="0" role="region" aria-label="Reactions by paw">
         <svg :viewBox="`0 0 ${width} ${height}`" :width="width" :height="height" role="img" :aria-label="summary">
@@ -58,7 +58,7 @@ const summary = computed(() => `How it took each paw at its last ${shown.value.l
           <text v-for="(m, c) in shown.filter((_, i) => i % 4 === 0)" :key="`d${c}`" :x="left + c * 4 * column + 4" :y="height - 4" class="day">{{ shortDayOf(m.on) }}</text>
         </svg>
       </div>
-      <p class="soft small legend">low: calm · taller: uneasy, pulling · crossed: fighting, snapping · outline: not told · no mark: not handled · below: minutes, the filled part before the first sign</p>
+      <p class="soft small legend">low: calm · taller: uneasy, pulling · crossed: fighting, snapping · outline: not said · no mark: not handled · below: minutes, the filled part before the first sign</p>
       <details>
         <summary>The same as a table</summary>
         <div class="scroll-sideways" tabindex="0" role="region" aria-label="Reactions as a table">
@@ -67,7 +67,7 @@ const summary = computed(() => `How it took each paw at its last ${shown.value.l
             <tbody>
               <tr v-for="m in [...shown].reverse()" :key="m.on">
                 <td class="nowrap">{{ fullDayOf(m.on) }}</td>
-                <td v-for="p in paws" :key="p">{{ of(m, p) ? reactionOf(of(m, p)!.worst) || 'not told' : '' }}</td>
+                <td v-for="p in paws" :key="p">{{ of(m, p) ? reactionOf(of(m, p)!.worst) || 'not said' : '' }}</td>
                 <td class="number">{{ m.minutes ?? '' }}</td><td class="number">{{ m.calm_minutes ?? (m.minutes !== undefined ? 'all' : '') }}</td>
               </tr>
             </tbody>

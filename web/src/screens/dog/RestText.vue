@@ -10,7 +10,7 @@ const { length } = useUnits()
 <template>
   <p class="rest">
     {{ rest.source === 'learnt' ? '◆ Learnt from this dog:' : '○ As is usual for its size:' }}
-    a quick holds still where {{ length.show(rest.mm) }} of spare stand before it ({{ length.range(rest.low_mm, rest.high_mm) }}), draws back where there is less, grows where there is more.
+    a quick holds still where {{ length.show(rest.mm) }} stand safely before it ({{ length.range(rest.low_mm, rest.high_mm) }}), draws back where there is less, grows where there is more.
   </p>
 </template>
 

@@ -17,11 +17,11 @@ const shown = computed(() => (all.value ? props.sittings : props.sittings.slice(
 </script>
 
 <template>
-  <section aria-label="Sittings">
+  <section aria-label="Trims">
     <p v-if="sittings.length === 0" class="soft">None recorded yet.</p>
-    <div v-else class="scroll-sideways" tabindex="0" role="region" aria-label="Sittings">
+    <div v-else class="scroll-sideways" tabindex="0" role="region" aria-label="Trims">
       <table>
-        <thead><tr><th>day</th><th class="number">nails cut</th><th class="number">most off one</th><th>blood</th><th>took it</th><th>note</th><th><span class="visually-hidden">take back</span></th></tr></thead>
+        <thead><tr><th>day</th><th class="number">nails cut</th><th class="number">most off one</th><th>blood</th><th>how it went</th><th>note</th><th><span class="visually-hidden">delete</span></th></tr></thead>
         <tbody>
           <tr v-for="s in shown" :key="s.id">
             <td class="nowrap">{{ fullDayOf(s.on) }}</td>
@@ -31,14 +31,14 @@ const shown = computed(() => (all.value ? props.sittings : props.sittings.slice(
             <td>{{ reactionOf(s.worst_reaction) }}<span v-if="s.arrival" class="soft small arrived">{{ arrivalOf(s.arrival) }}</span></td>
             <td dir="auto">{{ s.note }}</td>
             <td class="take">
-              <BButton variant="plain" size="sm" :disabled="isPending" :aria-label="`Take back the sitting of ${fullDayOf(s.on)}`" @click="mutate(s.id)">Take back</BButton>
+              <BButton variant="plain" size="sm" :disabled="isPending" :aria-label="`Delete the trim of ${fullDayOf(s.on)}`" @click="mutate(s.id)">Delete</BButton>
             </td>
           </tr>
         </tbody>
       </table>
     </div>
     <RefusalNote :error="error" />
-    <BButton v-if="sittings.length > few && !all" variant="plain" class="more" @click="all = true">All {{ sittings.length }} sittings</BButton>
+    <BButton v-if="sittings.length > few && !all" variant="plain" class="more" @click="all = true">All {{ sittings.length }} trims</BButton>
   </section>
 </template>
 

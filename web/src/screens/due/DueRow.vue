@@ -39,7 +39,7 @@ const when = computed(() => {
       <RouterLink v-if="row.open_sitting" :to="`/dogs/${row.dog_id}/bench/${row.open_sitting}`" :class="['btn', first ? 'btn-go btn-big' : 'btn-plain']">Go on<span class="visually-hidden"> with {{ row.name }}</span></RouterLink>
       <RouterLink v-else-if="vet" :to="`/dogs/${row.dog_id}`" class="btn btn-plain">Open<span class="visually-hidden"> {{ row.name }}</span></RouterLink>
       <RouterLink v-else-if="row.task === 'ladder'" :to="`/dogs/${row.dog_id}/ladder`" :class="['btn', first ? 'btn-go btn-big' : 'btn-plain']">Train<span class="visually-hidden"> {{ row.name }}</span></RouterLink>
-      <RouterLink v-else :to="`/dogs/${row.dog_id}/ready`" :class="['btn', first ? 'btn-go btn-big' : 'btn-plain']">Start<span class="visually-hidden"> {{ row.name }}’s sitting</span></RouterLink>
+      <RouterLink v-else :to="`/dogs/${row.dog_id}/ready`" :class="['btn', first ? 'btn-go btn-big' : 'btn-plain']">Start<span class="visually-hidden"> {{ row.name }}’s trim</span></RouterLink>
     </div>
     <WhyTable v-if="open && row.why" :why="row.why" :nails="row.rank.bars.length" class="because" />
   </li>

@@ -62,7 +62,7 @@ const at = (field: string) => `kit-${id}-${field}`
       <BFormSelect :id="at('grit')" v-model="form.grit" :options="[{ value: undefined, text: 'not known' }, ...kit.grits.map((g) => ({ value: g, text: String(g) }))]" />
     </FormField>
     <FormField v-if="bit" :id="at('tip')" label="Tip" :error="error" :fields="['tip']" hint="A flat one is easiest to aim; the form matters little.">
-      <BFormSelect :id="at('tip')" v-model="form.tip" :options="[{ value: undefined, text: 'not told' }, ...options(tips)]" />
+      <BFormSelect :id="at('tip')" v-model="form.tip" :options="[{ value: undefined, text: 'not said' }, ...options(tips)]" />
     </FormField>
     <FormField v-if="bit" :id="at('machine')" label="Runs on" :error="error" :fields="['on_item_id']">
       <BFormSelect :id="at('machine')" v-model="form.on_item_id" :options="machines" />

@@ -20,7 +20,7 @@ const shown = computed(() => (all.value ? props.ladder.journal : props.ladder.jo
     <p v-if="ladder.journal.length === 0" class="soft">Nothing tried yet.</p>
     <div v-else class="scroll-sideways" tabindex="0" role="region" aria-labelledby="journal-title">
       <table>
-        <thead><tr><th>day</th><th>step</th><th>took it</th><th>paw</th><th>came to</th><th>note</th><th><span class="visually-hidden">take back</span></th></tr></thead>
+        <thead><tr><th>day</th><th>step</th><th>how it went</th><th>paw</th><th>came to</th><th>note</th><th><span class="visually-hidden">delete</span></th></tr></thead>
         <tbody>
           <tr v-for="(e, i) in shown" :key="e.id">
             <td class="nowrap">{{ i === 0 || shown[i - 1].on !== e.on ? fullDayOf(e.on) : '' }}</td>
@@ -29,7 +29,7 @@ const shown = computed(() => (all.value ? props.ladder.journal : props.ladder.jo
             <td>{{ e.paw ?? '' }}</td>
             <td class="nowrap">{{ moves[e.move] }}</td>
             <td dir="auto">{{ e.note }}</td>
-            <td class="take"><BButton v-if="e.on === ladder.journal[0].on" variant="plain" size="sm" :disabled="busy" :aria-label="`Take back the try of ${fullDayOf(e.on)}, ${reactions[e.reaction]}`" @click="$emit('withdraw', e.id)">Take back</BButton></td>
+            <td class="take"><BButton v-if="e.on === ladder.journal[0].on" variant="plain" size="sm" :disabled="busy" :aria-label="`Delete the try of ${fullDayOf(e.on)}, ${reactions[e.reaction]}`" @click="$emit('withdraw', e.id)">Delete</BButton></td>
           </tr>
         </tbody>
       </table>

@@ -33,7 +33,7 @@ defineExpose({ focus, settle, measured })
 
 const modes: Record<NumberMode, string> = {
   length_before_mm: 'length before', length_after_mm: 'length after', cuts_mm: 'taken off',
-  gap_before_mm: 'gap before', gap_after_mm: 'gap after', spare_left_mm: 'spare seen',
+  gap_before_mm: 'gap before', gap_after_mm: 'gap after', spare_left_mm: 'safe to trim, seen',
 }
 /** 3 × 0.5 mm, or each where they differ. */
 const list = (mm: number[]) => (mm.length > 1 && mm.every((c) => c === mm[0]) ? `${mm.length} × ${length.value.show(mm[0])}` : `${mm.map((c) => length.value.bare(c)).join(' + ')} ${length.value.symbol}`)
@@ -90,7 +90,7 @@ function take(mm: number, by: Schemas['Means']) {
     <div class="head"><span class="code">{{ nail.code }}</span><span>{{ nailInWords(nail.code) }}<br /><span class="soft small">{{ planned.why }}</span></span></div>
     <p :class="['state', { left: nail.mark === 'left', blood: nail.blood }]">{{ state }}</p>
     <p class="spare">
-      Spare {{ length.show(bar.spare.mm) }} <span class="soft">({{ length.range(bar.spare.low_mm, bar.spare.high_mm) }}, {{ sources[bar.spare.source] }})</span>
+      Safe to trim {{ length.show(bar.spare.mm) }} <span class="soft">({{ length.range(bar.spare.low_mm, bar.spare.high_mm) }}, {{ sources[bar.spare.source] }})</span>
     </p>
     <p v-if="nail.blood" class="bleeding">Styptic or plain flour, firm pressure a full minute, look, repeat: three to four minutes is usual. Still bleeding after that: call a veterinarian. This nail is done for today.</p>
 
@@ -99,7 +99,7 @@ function take(mm: number, by: Schemas['Means']) {
       <BButton variant="plain" class="act" @click="emit('left')">Leave out <kbd>S</kbd></BButton>
       <BButton variant="plain" class="act drop" :aria-pressed="nail.blood" @click="emit('blood')"><AppIcon name="blood" />Blood <kbd>B</kbd></BButton>
     </div>
-    <div class="choices" role="group" aria-label="How it took it">
+    <div class="choices" role="group" aria-label="How the dog was about it">
       <button v-for="(words, r) in reactions" :key="r" type="button" :aria-pressed="nail.reaction === r" @click="emit('tell', { reaction: r })">{{ words }}</button>
       <button type="button" :aria-pressed="nail.took_force" @click="emit('tell', { took_force: !nail.took_force })">it took force</button>
     </div>

@@ -20,13 +20,13 @@ const summary = computed(() => props.outlooks.map((o) => `${rhythms[o.rhythm]}: 
 </script>
 
 <template>
-  <div class="wide" tabindex="0" role="region" aria-label="The quick’s move by rhythm">
-    <svg :viewBox="`0 0 ${width} ${height}`" role="img" :aria-label="`The quick's move over half a year by rhythm. ${summary}`">
+  <div class="wide" tabindex="0" role="region" aria-label="The quick’s move by how often">
+    <svg :viewBox="`0 0 ${width} ${height}`" role="img" :aria-label="`The quick's move over half a year by how often. ${summary}`">
       <rect class="grows" :x="left" :y="top" :width="width - left - right" :height="y(0) - top" />
       <g v-if="even">
         <rect class="range" :x="even.from" :y="top" :width="Math.max(1, even.to - even.from)" :height="height - top - foot" />
         <line class="even" :x1="even.x" :x2="even.x" :y1="top" :y2="height - foot + 6" />
-        <text :class="['mark', { before: even.x > width * 0.8 }]" :x="even.x + (even.x > width * 0.8 ? -6 : 6)" :y="top + 13">break-even</text>
+        <text :class="['mark', { before: even.x > width * 0.8 }]" :x="even.x + (even.x > width * 0.8 ? -6 : 6)" :y="top + 13">the quick holds</text>
       </g>
       <line class="zero" :x1="left" :x2="width - right" :y1="y(0)" :y2="y(0)" />
       <text class="side" :x="left - 8" :y="y(0) + 4">holds</text>

@@ -17,10 +17,10 @@ const ground = (o: Schemas['Outlook']) => (o.worn_out === undefined ? 'not groun
 </script>
 
 <template>
-  <div class="scroll-sideways" tabindex="0" role="region" aria-label="Rhythms side by side">
+  <div class="scroll-sideways" tabindex="0" role="region" aria-label="How often, side by side">
     <table>
       <thead>
-        <tr><th>rhythm</th><th class="number">days with a nail on the floor</th><th>quick of the mean toe, {{ length.symbol }}</th><th class="line">week by week</th><th class="number">sittings</th><th class="number">at the table</th><th class="number">grinder wears out</th></tr>
+        <tr><th>how often</th><th class="number">days with a nail on the floor</th><th>quick of the mean toe, {{ length.symbol }}</th><th class="line">week by week</th><th class="number">trims</th><th class="number">at the table</th><th class="number">grinder wears out</th></tr>
       </thead>
       <tbody>
         <tr v-for="o in outlooks" :key="o.rhythm" :class="{ chosen: o.rhythm === chosen }">

@@ -132,7 +132,7 @@ const about = (v: Schemas['Visit']) => `${v.dog.name}, ${clock(v.start)} to ${cl
       </div>
       <div v-if="day.on === day.today && day.now >= from && day.now <= to" class="now" :style="{ top: `${y(day.now)}px` }"><span>{{ clock(day.now) }}</span></div>
     </div>
-    <p v-if="lost.length > 0" class="small soft lost">Gave its place back: <button v-for="v in lost" :key="v.id" type="button" @click="chosen = v.id">{{ v.dog.name }} {{ clock(v.start) }}, {{ visitStates[v.state] }}</button></p>
+    <p v-if="lost.length > 0" class="small soft lost">Cancelled: <button v-for="v in lost" :key="v.id" type="button" @click="chosen = v.id">{{ v.dog.name }} {{ clock(v.start) }}, {{ visitStates[v.state] }}</button></p>
   </div>
 </template>
 

@@ -15,7 +15,7 @@ const when = computed(() => {
   if (begun.value) return 'on the table'
   if (!s) return clock(props.visit.start)
   const range = s.high - s.low >= 5 ? ` (${clock(s.low)}–${clock(s.high)})` : ''
-  return s.late ? `about ${clock(s.likely)}${range}, told ${clock(props.visit.start)}` : clock(props.visit.start)
+  return s.late ? `about ${clock(s.likely)}${range}, booked for ${clock(props.visit.start)}` : clock(props.visit.start)
 })
 const takes = computed(() => `${minutesInWords(props.visit.dog.takes.minutes)} (${Math.floor(props.visit.dog.takes.low)}–${Math.ceil(props.visit.dog.takes.high)}), held until ${clock(props.visit.ends)}`)
 </script>
@@ -24,7 +24,7 @@ const takes = computed(() => `${minutesInWords(props.visit.dog.takes.minutes)} (
   <section class="next" aria-label="Next">
     <p class="soft">{{ begun ? 'Now' : 'Next' }}</p>
     <h2><RouterLink :to="`/dogs/${visit.dog.dog_id}`" dir="auto">{{ visit.dog.name }}</RouterLink></h2>
-    <p class="when">{{ when }}<span v-if="visit.starts?.waits" class="late"> · its owner waits: say so</span></p>
+    <p class="when">{{ when }}<span v-if="visit.starts?.waits" class="late"> · the owner is waiting: tell them</span></p>
     <RankSmall v-if="visit.dog.rank" :rank="visit.dog.rank" />
     <p>{{ visit.dog.nails }} nails, {{ takes }}<template v-if="visit.dog.owner"> · <RouterLink :to="`/owners/${visit.dog.owner_id}`"><bdi>{{ visit.dog.owner }}</bdi></RouterLink></template></p>
     <p v-if="visit.dog.help === 'needed'" class="mark">Not without somebody to hold.</p>

@@ -29,7 +29,7 @@ const names: Record<string, string> = { kit_items: 'kit', kit_services: 'service
 <template>
   <section class="section" aria-labelledby="exchange-title">
     <h2 id="exchange-title">Yours to take and to bring</h2>
-    <p class="says">Everything in this book as tables that any spreadsheet opens, the log of every sitting, and the pictures, in one ZIP with a description of every column. No passphrase, no device, no key is in it.</p>
+    <p class="says">Everything in this book as tables that any spreadsheet opens, the log of every trim, and the pictures, in one ZIP with a description of every column. No passphrase, no device, no key is in it.</p>
     <div class="ways">
       <BButton v-if="bytes === undefined" variant="plain" @click="take">Take everything out</BButton>
       <template v-else><span role="status">{{ (bytes / 1e6).toFixed(1) }} MB so far</span><BButton variant="plain" @click="cancel">Stop</BButton></template>
@@ -49,7 +49,7 @@ const names: Record<string, string> = { kit_items: 'kit', kit_services: 'service
         <template v-if="taken.data.value">
           <strong role="status">{{ taken.data.value.nothing ? 'Nothing in it was new.' : 'Taken in.' }}</strong>
           <BButton v-if="taken.data.value.backup" variant="plain" :disabled="restoring" @click="restore(taken.data.value.backup!)">{{ restoring ? 'Putting it back…' : 'Take it back' }}</BButton>
-          <span v-if="taken.data.value.backup" class="soft small">puts the book of just before in its place: what was told since goes with it, and is kept under Backups.</span>
+          <span v-if="taken.data.value.backup" class="soft small">puts the book of just before in its place: what was saved since goes with it, and is kept under Backups.</span>
         </template>
         <strong v-else-if="told.nothing">Nothing in it is new.</strong>
         <BButton v-else variant="go" @click="file && taken.mutate({ file, take: true })">Take in what is new</BButton>

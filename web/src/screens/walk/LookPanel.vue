@@ -54,7 +54,7 @@ const source = (seen: unknown) => (seen === undefined ? 'assumed' : 'seen')
 <template>
   <section class="panel" :aria-label="`Nail ${look.code}`">
     <div class="head"><span class="code">{{ look.code }}</span><span class="words">{{ nailInWords(look.code) }}</span>
-      <div class="choices scope" role="group" aria-label="What you tell is of">
+      <div class="choices scope" role="group" aria-label="What you say is of">
       <button type="button" :aria-pressed="scope === 'nail'" @click="emit('scope', 'nail')">this nail</button>
       <button type="button" :aria-pressed="scope === 'paw'" @click="emit('scope', 'paw')">the whole paw {{ look.code.slice(0, 2) }} <kbd>W</kbd></button>
     </div>

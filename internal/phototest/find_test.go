@@ -47,7 +47,7 @@ func TestCardsAreFoundWhateverIsOnAndUnderThem(t *testing.T) {
 	}
 	assert.GreaterOrEqual(t, near, 70)
 	assert.GreaterOrEqual(t, float64(right), 0.95*float64(given))
-	page, err := os.ReadFile("../../../docs/photo.md")
+	page, err := os.ReadFile("../../docs/photo.md")
 	require.NoError(t, err)
 	assert.Contains(t, string(page), fmt.Sprintf("found within four pixels on %d of %d; of %d that it handed over as found, %d within eight", near, all, given, right))
 }

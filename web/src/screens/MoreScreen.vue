@@ -1,0 +1,24 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { useSettings } from '../api/queries'
+import { placesOf } from '../local/places'
+
+/** Everything that has no place in a phone’s bar. */
+const { data } = useSettings()
+const places = computed(() => [
+  ...placesOf(data.value?.choices.role === 'groomer'),
+  { to: '/settings', words: 'Settings' }, { to: '/words', words: 'What the words mean' },
+])
+</script>
+
+<template>
+  <div class="screen">
+    <div class="screen-head"><h1>More</h1></div>
+    <nav aria-label="More"><RouterLink v-for="p in places" :key="p.to" :to="p.to" class="line">{{ p.words }}</RouterLink></nav>
+  </div>
+</template>
+
+<style scoped>
+.line { align-items: center; border-top: 1px solid var(--line); color: var(--ink); display: flex; font-size: 1.0625rem; min-height: 56px; text-decoration: none; }
+.line:hover { color: var(--go); }
+</style>
