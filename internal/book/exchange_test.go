@@ -260,7 +260,7 @@ func TestPackagesThatAreNotTakenIn(t *testing.T) {
 		"data/logs.jsonl: must be as it was written":       changed(t, data, "data/logs.jsonl", func(s string) []byte { return []byte(strings.Replace(s, `"kind":"ended"`, `"kind":"done"`, 1)) }),
 		"data/logs.jsonl, line 2, number: must be 1":       changed(t, data, "data/logs.jsonl", func(s string) []byte { l := strings.SplitAfter(s, "\n"); return []byte(l[0] + strings.Join(l[2:], "")) }),
 		"data/logs.jsonl, line 1: must be one event":       changed(t, data, "data/logs.jsonl", func(s string) []byte { return []byte("{}{\n" + s) }),
-		"sitting_id: must be a trim of logs.csv":        changed(t, data, "data/logs.csv", func(s string) []byte { l := strings.SplitAfter(s, "\n"); return []byte(l[0] + strings.Join(l[2:], "")) }),
+		"sitting_id: must be a trim of logs.csv":           changed(t, data, "data/logs.csv", func(s string) []byte { l := strings.SplitAfter(s, "\n"); return []byte(l[0] + strings.Join(l[2:], "")) }),
 		"must be the picture that its name says":           changed(t, data, picture, func(s string) []byte { return []byte(s + "x") }),
 		"hash: must name a picture that is in the package": changed(t, data, picture, gone),
 		"../../etc/passwd: must be no part of it":          changed(t, data, "new", named("../../etc/passwd")),
