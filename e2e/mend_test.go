@@ -102,7 +102,7 @@ func TestANumberWithoutItsPointIsAskedAbout(t *testing.T) {
 	p.fill("bench-number", "35")
 	p.keys("Enter")
 	p.sees("longer than this nail")
-	p.sees("3.5?")
+	p.sees("Was a point forgotten?")
 	p.press("button", "Forget it")
 	p.fill("bench-number", "3.5")
 	p.keys("Enter")

@@ -179,7 +179,7 @@ func TestScreenshots(t *testing.T) {
 	named := func(name string) screen {
 		return screens[slices.IndexFunc(screens, func(s screen) bool { return s.name == name })]
 	}
-	for _, name := range []string{"due", "round", "bench"} {
+	for _, name := range []string{"due", "today", "bench"} {
 		shoot(name+"-phone", named(name), 390, 844, false)
 	}
 	p.keys("b") // over the bench that was just shown
@@ -188,6 +188,7 @@ func TestScreenshots(t *testing.T) {
 	p.size(1280, 800)
 	p.open(named("photo").address(program))
 	p.sees(named("photo").words)
+	p.press(".held button", "beside the nail")
 	p.press("button", "bend of the ridge")
 	for _, one := range []struct {
 		label string

@@ -1,7 +1,6 @@
 package bench
 
 import (
-	"fmt"
 	"math"
 
 	"fribbet/internal/core/quick"
@@ -40,9 +39,9 @@ func doubtQuick(e Event, believed quick.Spare, longest float64) string {
 	}
 	switch {
 	case e.MM > longest:
-		return record.Again(e.MM, fmt.Sprintf("longer than this nail, %.1f mm at most", longest), longest)
+		return record.Again(e.MM, "longer than this nail", longest)
 	case math.Abs(e.MM-believed.Mean) > doubtSDs*sd && !e.Sure:
-		return record.Again(e.MM, fmt.Sprintf("far from what is known of this nail, about %.1f mm", believed.Mean), meant)
+		return record.Again(e.MM, "far from what is known of this nail", meant)
 	default:
 		return ""
 	}

@@ -48,8 +48,8 @@ func TestALandmarkLiesWithinItsNail(t *testing.T) {
 		return now.Doubt(Event{Kind: Seen, Nail: of("LF3"), Landmark: quick.Groove, MM: mm, Sure: sure})
 	}
 	assert.Empty(t, groove(3.5, false))
-	assert.Contains(t, groove(35, false), "35 mm is longer than this nail")
-	assert.Contains(t, groove(35, false), "3.5?")
+	assert.Contains(t, groove(35, false), "this is longer than this nail")
+	assert.Contains(t, groove(35, false), "Was a point forgotten?")
 	assert.NotEmpty(t, groove(35, true), "a nail has no quick beyond its own end, however sure")
 	assert.Contains(t, groove(10, false), "far from what is known of this nail")
 	tooSmall := doubtQuick(Event{MM: 3.5}, quick.Spare{Mean: 7.9, SD: 0.7}, 25)
@@ -59,7 +59,7 @@ func TestALandmarkLiesWithinItsNail(t *testing.T) {
 	left := Event{Kind: Measured, Measure: SpareLeft, Nail: of("LF3"), MM: 20}
 	assert.Contains(t, now.Doubt(left), "longer than this nail")
 	assert.Contains(t, b.refused(Event{Kind: Seen, Nail: of("LF3"), MM: 3.5}), "must name a landmark")
-	assert.Contains(t, b.refused(Event{Kind: Measured, Measure: LengthBefore, Nail: of("LF3"), MM: 75}), "7.5?")
+	assert.Contains(t, b.refused(Event{Kind: Measured, Measure: LengthBefore, Nail: of("LF3"), MM: 75}), "Was a point forgotten?")
 	b.tell(Event{Kind: Measured, Measure: LengthBefore, Nail: of("LF3"), MM: 75, Sure: true})
 }
 

@@ -117,7 +117,7 @@ func (o *Option) suit(has int) {
 	switch want := o.Grit; {
 	case has == want:
 		o.Score += strong
-		o.For = append(o.For, fmt.Sprintf("%d grit, grains of %.2f mm, is right for this", has, Grain(has)/1000))
+		o.For = append(o.For, fmt.Sprintf("%d grit is right for this", has))
 	case has > want:
 		o.Score -= weak
 		o.Against = append(o.Against, fmt.Sprintf("%d grit is finer than the %d wanted: slower, and warmer", has, want))

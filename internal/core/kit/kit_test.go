@@ -139,7 +139,7 @@ func TestTheKitDecides(t *testing.T) {
 	assert.Empty(t, o.Out)
 	assert.Equal(t, 60, o.Grit)
 	assert.Equal(t, HighSpeed, o.Speed, "bulk, in a practised hand")
-	assert.Contains(t, o.For, "60 grit, grains of 0.27 mm, is right for this")
+	assert.Contains(t, o.For, "60 grit is right for this")
 	other := piece("c", Item{Kind: Kind(GrinderBand), Grit: 60, On: "elsewhere"}, Use{})
 	assert.Contains(t, option(t, Advise(job(nil), []Piece{other, charged}), GrinderBand).Out, "no grinder", "it runs on another machine")
 }

@@ -46,6 +46,6 @@ func wanted(f feet.Feet, n due.Next) (WantedLook, bool) {
 	if len(w.Nails) == 0 {
 		return WantedLook{}, false
 	}
-	w.Words = fmt.Sprintf("look at the feet: how far %s stands from the floor is known to %.0f mm either way, and one sheet of paper settles it", w.Nails[0], w.Off)
+	w.Words = fmt.Sprintf("look at the feet: one sheet of paper settles how far %s stands from the floor", w.Nails[0])
 	return w, true
 }

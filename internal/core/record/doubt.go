@@ -1,8 +1,6 @@
 package record
 
 import (
-	"fmt"
-
 	"fribbet/internal/core/date"
 	"fribbet/internal/core/dog"
 	"fribbet/internal/core/fault"
@@ -17,7 +15,7 @@ func DoubtLength(d dog.Dog, code nail.Code, mm float64, day date.Date) string {
 	if mm <= doubtLengths*usual {
 		return ""
 	}
-	return Again(mm, fmt.Sprintf("longer than this nail can well be, usually about %.0f mm", usual), doubtLengths*usual)
+	return Again(mm, "longer than this nail can well be", doubtLengths*usual)
 }
 
 // DoubtGap says the same of a floor gap in mm: a nail cannot well end higher than it is long.
@@ -26,15 +24,15 @@ func DoubtGap(d dog.Dog, code nail.Code, mm float64, day date.Date) string {
 	if mm <= usual {
 		return ""
 	}
-	return Again(mm, fmt.Sprintf("more than this nail, usually about %.0f mm long, can well stand above the floor", usual), usual)
+	return Again(mm, "more than this nail can well stand above the floor", usual)
 }
 
-// Again asks for a number in mm again, with what it may have been meant to be: the same with a
-// point that was forgotten, where that lies within most.
+// Again asks for a number in mm again, and whether a point may have been forgotten: where the number
+// with one lies within most.
 func Again(mm float64, why string, most float64) string {
-	words := fmt.Sprintf("%g mm is %s", mm, why)
-	if meant := mm / 10; meant <= most {
-		words += fmt.Sprintf(": %g?", meant)
+	words := "this is " + why + "."
+	if mm/10 <= most {
+		words += " Was a point forgotten?"
 	}
 	return words + " Measure again, or say that you are sure"
 }

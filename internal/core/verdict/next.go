@@ -117,7 +117,7 @@ func (w Worked) next(t Terms) Step {
 		return w.within(t, left, []float64{tip}, "thin slices until the dot", enough)
 	case last == quick.Grey:
 		enough := func() Step {
-			return stop("enough for today, still about %.1f mm: a touch of file or grinder, or next time", left)
+			return stop("enough for today: a touch of file or grinder for the rest, or next time")
 		}
 		return w.within(t, left, w.onGrey(t), "light grey: thinner, look after each", enough)
 	case last == quick.White:
