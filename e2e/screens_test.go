@@ -21,7 +21,7 @@ import (
 type screen struct{ name, dog, path, words string }
 
 // unpictured are the lesser ones, of which the README shows no picture.
-var unpictured = []string{"new-dog", "start", "ladders", "settings", "settings-page", "more", "words", "slices", "lost", "owners", "owner", "hours", "list", "calls", "book", "messages"}
+var unpictured = []string{"new-dog", "start", "ladders", "settings", "settings-page", "more", "words", "chart", "slices", "lost", "owners", "owner", "hours", "list", "calls", "book", "messages"}
 
 var screens = []screen{
 	{"due", "", "/", "Start"},
@@ -42,6 +42,7 @@ var screens = []screen{
 	{"settings-page", "", "/settings/you", "Save settings"},
 	{"more", "", "/more", "What the words mean"},
 	{"words", "", "/words", "First sign"},
+	{"chart", "", "/chart", "To print and hang"},
 	{"slices", "", "/settings/slices", "Cut ten thin slices"},
 	{"today", "", "/today", "Then"},
 	{"round", "", "/round", "Next"},

@@ -5,6 +5,7 @@ import { useRoute, useRouter } from 'vue-router'
 import { useSettings, useUnderWay } from './api/queries'
 import { momentOf } from './dates'
 import { useGlobalKeys } from './local/keys'
+import { printWhole } from './local/print'
 import { placesOf } from './local/places'
 import { onOpened, opening } from './local/opening'
 import { seen } from './local/seen'
@@ -36,6 +37,7 @@ const KeysHelp = defineAsyncComponent(() => import('./parts/KeysHelp.vue'))
 const helpOpen = ref(false)
 const helpAsked = ref(false)
 watch(helpOpen, () => (helpAsked.value = true))
+printWhole()
 useGlobalKeys(router, () => (helpOpen.value = true))
 </script>
 

@@ -31,6 +31,7 @@ export const router = createRouter({
     { path: '/kit', name: 'kit', component: () => import('./screens/KitScreen.vue'), meta: { title: 'Kit' } },
     { path: '/bench', name: 'open-bench', component: () => import('./screens/OpenBench.vue'), meta: { title: 'Bench' } },
     { path: '/more', name: 'more', component: () => import('./screens/MoreScreen.vue'), meta: { title: 'More' } },
+    { path: '/chart', name: 'chart', component: () => import('./screens/PawChart.vue'), meta: { title: 'Paw chart' } },
     { path: '/words', name: 'words', component: () => import('./screens/WordsScreen.vue'), meta: { title: 'Words' } },
     { path: '/settings/slices', name: 'slices', component: () => import('./screens/SlicesScreen.vue'), meta: { title: 'How thick you cut' } },
     { path: '/settings/:page?', name: 'settings', component: () => import('./screens/SettingsScreen.vue'), props: true, meta: { title: 'Settings' } },

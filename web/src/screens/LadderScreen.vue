@@ -6,6 +6,7 @@ import type { Schemas } from '../api/client'
 import { useDogLadders, useEndLadder, useRecordTry, useStartLadder, useWithdrawTry } from '../api/ladders'
 import { fullDayOf, inDays } from '../dates'
 import { act, isTyping, onKey } from '../local/keys'
+import { print } from '../local/print'
 import AnswerState from '../parts/AnswerState.vue'
 import CautionList from '../parts/CautionList.vue'
 import RefusalNote from '../parts/RefusalNote.vue'
@@ -136,6 +137,7 @@ onKey((event) => {
             </p>
           </div>
         </div>
+        <p><BButton variant="plain" size="sm" @click="print">Print for home</BButton></p>
         <PuppyDays v-if="data.puppyhood" :dog-id="dogId" :puppy="data.puppyhood" />
         <LadderJournal :ladder="ladder" :busy="withdraw.isPending.value" @withdraw="withdraw.mutate({ ladder: ladder.id, id: $event })" />
       </template>

@@ -10,6 +10,7 @@ import { beginSitting } from '../local/bench'
 import { kept } from '../local/kept'
 import { act, isTyping, onKey } from '../local/keys'
 import { useNarrow } from '../local/narrow'
+import { print } from '../local/print'
 import AnswerState from '../parts/AnswerState.vue'
 import ArrivalRow from '../parts/ArrivalRow.vue'
 import CalmerNote from '../parts/CalmerNote.vue'
@@ -137,6 +138,7 @@ onKey((event) => {
         </div>
         <div class="prepare">
           <details class="rest lay-out" :open="!narrow"><summary>{{ toLayOut }}</summary><CheckList v-model="ticks" :things="plan.checklist" />
+          <p class="offer small"><BButton variant="plain" size="sm" @click="print">Print this sheet</BButton></p>
           <p v-if="offered" class="offer small">Once, and without a dog: ten slices off a stick show <RouterLink to="/settings/slices">how thick you cut</RouterLink>. <BButton variant="plain" size="sm" @click="decline">Not now</BButton></p>
           </details>
           <p v-if="plan.see_to.length > 0" class="see-to small"><RouterLink to="/kit">Kit to see to</RouterLink>: <span v-for="(s, i) in plan.see_to" :key="i">{{ i ? '; ' : '' }}{{ kitKinds[s.kind] }}<template v-if="s.name">, <bdi>{{ s.name }}</bdi></template>: {{ s.words }}</span>.</p>

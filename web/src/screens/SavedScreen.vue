@@ -4,6 +4,7 @@ import { computed } from 'vue'
 import { useRouter } from 'vue-router'
 import { useCard, useDog, useOpenCard, useSettings, useSitting, useWithdrawSitting } from '../api/queries'
 import { dayOf, fullDayOf } from '../dates'
+import { print } from '../local/print'
 import AnswerState from '../parts/AnswerState.vue'
 import RefusalNote from '../parts/RefusalNote.vue'
 import RankPicture from '../rank/RankPicture.vue'
@@ -24,7 +25,6 @@ const { data: done, isPending: reading } = useSitting(() => props.dogId, () => p
 const worked = computed(() => (done.value?.nails ?? []).filter((n) => n.cuts.length > 0))
 const { data: card, isPending: printing } = useCard(() => props.dogId, () => props.sittingId)
 const page = useOpenCard(() => props.dogId, () => props.sittingId)
-const print = () => window.print()
 const takeBack = () => mutate(props.sittingId, { onSuccess: () => router.replace(`/dogs/${props.dogId}`) })
 </script>
 

@@ -22,7 +22,7 @@ const words: [string, string][] = [
 
 <template>
   <div class="screen">
-    <div class="screen-head"><h1>What the words mean</h1></div>
+    <div class="screen-head"><h1>What the words mean</h1><div class="aside"><RouterLink to="/chart" class="btn btn-plain">Paw chart, to print</RouterLink></div></div>
     <dl>
       <template v-for="[word, says] in words" :key="word"><dt>{{ word }}</dt><dd>{{ says }}</dd></template>
     </dl>

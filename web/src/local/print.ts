@@ -1,0 +1,14 @@
+/** On paper nothing can be opened: what is folded is printed open, and folded again afterwards. */
+export function printWhole() {
+  let opened: HTMLDetailsElement[] = []
+  window.addEventListener('beforeprint', () => {
+    opened = [...document.querySelectorAll<HTMLDetailsElement>('main details:not([open])')]
+    opened.forEach((d) => (d.open = true))
+  })
+  window.addEventListener('afterprint', () => {
+    opened.forEach((d) => (d.open = false))
+    opened = []
+  })
+}
+
+export const print = () => window.print()

@@ -1,0 +1,57 @@
+<script setup lang="ts">
+import { BButton } from 'bootstrap-vue-next/components/BButton'
+import { print } from '../local/print'
+import { pawWords } from '../words'
+
+/** A chart to hang at the table: which nail is which, and what a cut end says. */
+const paws = Object.entries(pawWords) as [keyof typeof pawWords, string][]
+/** Where the toes of a left paw stand, seen from above with the dog looking up the page; a right paw is its mirror. */
+const toes: [number, number, number][] = [[5, -30, -4], [4, -13, -22], [3, 9, -22], [2, 27, -6], [1, 40, 24]]
+const x = (paw: string, at: number) => (paw.startsWith('R') ? -at : at)
+const ends: [string, string, string][] = [
+  ['white', 'dry, white', 'go on'], ['grey', 'light grey', 'thinner now'], ['dark', 'a dark centre', 'the first sign: stop, or thin slices'], ['dot', 'a dot', 'stop: the quick is right behind'], ['pink', 'pinkish, of a light nail', 'the first sign: stop'],
+]
+</script>
+
+<template>
+  <div class="screen chart">
+    <div class="screen-head"><div><h1>Paw chart</h1><p class="soft lead no-print">To print and hang at the table.</p></div><div class="aside no-print"><BButton variant="go" @click="print">Print it</BButton></div></div>
+    <div class="paws">
+      <figure v-for="[paw, words] in paws" :key="paw">
+        <svg viewBox="-60 -52 120 110" role="img" :aria-label="`The ${words} paw with its toes numbered`">
+          <ellipse class="pad" cx="0" cy="16" rx="22" ry="17" />
+          <g v-for="[n, at, y] in toes" :key="n">
+            <ellipse :class="['toe', { dew: n === 1 }]" :cx="x(paw, at)" :cy="y" :rx="n === 1 ? 7 : 9" :ry="n === 1 ? 9 : 13" />
+            <text :x="x(paw, at)" :y="y + 5">{{ n }}</text>
+          </g>
+        </svg>
+        <figcaption><strong>{{ paw }}</strong> {{ words }}</figcaption>
+      </figure>
+    </div>
+    <p>1 is the dewclaw, inside and higher up; many dogs have none behind. Then 2 to 5 from the inside out. LF3 is the third toe of the left fore paw.</p>
+    <table>
+      <thead><tr><th>cut end</th><th>what it looks like</th><th>what to do</th></tr></thead>
+      <tbody><tr v-for="[kind, looks, does] in ends" :key="kind"><td><svg viewBox="-12 -12 24 24" class="end" aria-hidden="true"><circle r="10" :class="['horn', kind]" /><circle v-if="kind === 'dark'" r="4" class="core" /><circle v-if="kind === 'dot'" r="5" class="core" /><circle v-if="kind === 'dot'" r="1.6" class="wet" /></svg></td><td>{{ looks }}</td><td>{{ does }}</td></tr></tbody>
+    </table>
+    <p><strong>It bleeds:</strong> stay calm. Styptic or cornstarch on the end, press a full minute, look, repeat. Still bleeding after four minutes: call your veterinarian.</p>
+  </div>
+</template>
+
+<style scoped>
+.lead { margin: 0; }
+.paws { display: grid; gap: 1rem; grid-template-columns: repeat(4, minmax(0, 1fr)); }
+figure { margin: 0; text-align: center; }
+.pad, .toe { fill: var(--toe); stroke: var(--ink); stroke-width: 1.2; }
+.toe.dew { stroke-dasharray: 3 2; }
+text { fill: var(--ink); font-size: 13px; font-weight: 700; text-anchor: middle; }
+.end { height: 44px; width: 44px; }
+.horn { fill: #d9cfbc; stroke: var(--ink); }
+.horn.white { fill: #f4efe4; }
+.horn.grey { fill: #b7b2a8; }
+.horn.pink { fill: #e9b7ae; }
+.core { fill: #2b2421; }
+.wet { fill: #a9485b; }
+td { vertical-align: middle; }
+@media (max-width: 700px) { .paws { grid-template-columns: repeat(2, minmax(0, 1fr)); } }
+@media print { .no-print { display: none; } }
+</style>
