@@ -1,6 +1,7 @@
 # Two commands do everything: `make demo` and `make test`.
 LISTEN ?= 127.0.0.1:8642
 GO ?= go
+REVISION = $(shell git describe --tags --always --dirty 2>/dev/null || echo unknown)
 PACKAGES = ./cmd/... ./internal/... ./e2e/... ./web
 
 .PHONY: demo build test check generate generated-fresh web unit e2e bench load chromium screenshots clean
@@ -9,7 +10,7 @@ demo: build
 	@bin/fribbet demo --listen $(LISTEN)
 
 build: web
-	$(GO) build -trimpath -o bin/fribbet ./cmd/fribbet
+	$(GO) build -trimpath -ldflags "-X main.revision=$(REVISION)" -o bin/fribbet ./cmd/fribbet
 
 # The front end, built into web/dist, from where the program embeds it.
 web: web/dist/index.html
@@ -18,7 +19,11 @@ web/node_modules: web/package.json web/package-lock.json
 	cd web && npm ci --no-audit --no-fund
 	@touch $@
 
-web/dist/index.html: web/node_modules $(shell find web/src web/public -type f) web/index.html web/vite.config.ts
+# The licences of what is shipped go along: the program shows them at /licences.txt.
+web/public/licences.txt: go.mod web/package-lock.json scripts/licences web/node_modules
+	scripts/licences > $@.part && mv $@.part $@
+
+web/dist/index.html: web/node_modules web/public/licences.txt $(shell find web/src web/public -type f) web/index.html web/vite.config.ts
 	cd web && npm run build
 
 # Everything that CI holds to, quickest first.

@@ -1,6 +1,8 @@
 package e2e
 
 import (
+	"io"
+	"net/http"
 	"path/filepath"
 	"testing"
 	"time"
@@ -238,6 +240,19 @@ func TestNothingIsAskedOfAnyoneElse(t *testing.T) {
 	assert.NotEmpty(t, asked)
 	for url := range asked {
 		assert.Regexp(t, `^(`+program.address+`|data:)`, url)
+	}
+}
+
+// What others made goes along with its licence.
+func TestTheLicencesOfWhatIsShippedGoAlong(t *testing.T) {
+	program := start(t, "demo", "--today", day, "--listen", anywhere)
+	response, err := http.Get(program.address + "/licences.txt") //nolint:noctx // the test ends it
+	require.NoError(t, err)
+	defer response.Body.Close() //nolint:errcheck // read whole below
+	text, err := io.ReadAll(response.Body)
+	require.NoError(t, err)
+	for _, name := range []string{"Go go1", "github.com/gin-gonic/gin ", "modernc.org/sqlite ", "vue 3", "bootstrap 5", "chart.js ", "@fontsource-variable/atkinson-hyperlegible-next ", "swagger-ui-dist "} {
+		assert.Contains(t, string(text), "======== "+name)
 	}
 }
 
