@@ -105,6 +105,49 @@ func TestScreensAreAccessible(t *testing.T) {
 	}
 }
 
+// At twice the size, or with the system's own colours, nothing is cut off and nothing that can be pressed lacks an outline.
+func TestScreensAtTwiceTheSizeAndInForcedColours(t *testing.T) {
+	program := start(t, "demo", "--today", day+"T10:00", "--listen", anywhere)
+	p := tab(t, browser(t), "about:blank")
+	p.size(640, 400) // 1280 by 800 at 200 %
+	p.require(proto.EmulationSetEmulatedMedia{Features: []*proto.EmulationMediaFeature{{Name: "forced-colors", Value: "active"}, {Name: "prefers-reduced-motion", Value: "reduce"}}}.Call(p), "forced colours")
+	for _, s := range screens {
+		p.open(s.address(program))
+		p.sees(s.words)
+		wider, err := p.Eval(`() => document.documentElement.scrollWidth - document.documentElement.clientWidth`)
+		require.NoError(t, err)
+		assert.Zero(t, wider.Value.Int(), "%s is wider than the page", s.name)
+		moving, err := p.Eval(`() => document.getAnimations().filter((a) => a.playState === 'running').length`)
+		require.NoError(t, err)
+		assert.Zero(t, moving.Value.Int(), "%s moves", s.name)
+	}
+}
+
+// A trim from Ready to Saved for somebody who hears the page: every control in reading order with its role and a name of
+// its own, by the browser's accessibility tree.
+func TestEveryControlOfATrimSaysWhatItIs(t *testing.T) {
+	program := start(t, "demo", "--today", day+"T10:00", "--listen", anywhere)
+	p := tab(t, browser(t), "about:blank")
+	for _, name := range []string{"ready", "bench", "record", "saved"} {
+		s := screens[slices.IndexFunc(screens, func(s screen) bool { return s.name == name })]
+		p.open(s.address(program))
+		p.sees(s.words)
+		tree, err := proto.AccessibilityGetFullAXTree{}.Call(p)
+		require.NoError(t, err)
+		controls := 0
+		for _, n := range tree.Nodes {
+			if n.Ignored || n.Role == nil || !slices.Contains([]string{"button", "link", "textbox", "combobox", "checkbox", "switch", "slider", "radio", "spinbutton", "searchbox"}, n.Role.Value.Str()) {
+				continue
+			}
+			controls++
+			if assert.NotNil(t, n.Name, "%s: a %s without a name", name, n.Role.Value) {
+				assert.NotEmpty(t, strings.TrimSpace(n.Name.Value.Str()), "%s: a %s without a name", name, n.Role.Value)
+			}
+		}
+		assert.Greater(t, controls, 8, name)
+	}
+}
+
 // complaints gathers what the pages throw, or write to the console as an error or a warning.
 func (p page) complaints() *[]string {
 	var all []string

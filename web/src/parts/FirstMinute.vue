@@ -30,9 +30,9 @@ const show = (n: number) => {
 </script>
 
 <template>
-  <aside v-if="first && step" class="minute" aria-label="The first minute">
+  <aside v-if="first && step && (at > 0 || route.path === '/')" class="minute" aria-label="The first minute">
     <span><strong>{{ at + 1 }} of {{ steps.length }}</strong> · {{ step.words }}</span>
-    <span class="ways"><BButton v-if="at === 0 && route.path !== '/'" variant="plain" size="sm" @click="show(0)">Begin</BButton><BButton v-else-if="!last" variant="go" size="sm" @click="show(at + 1)">Next</BButton><BButton variant="plain" size="sm" @click="pass">{{ last ? 'Done' : 'Skip' }}</BButton></span>
+    <span class="ways"><BButton v-if="!last" variant="go" size="sm" @click="show(at + 1)">Next</BButton><BButton variant="plain" size="sm" @click="pass">{{ last ? 'Done' : 'Skip' }}</BButton></span>
   </aside>
 </template>
 

@@ -226,6 +226,7 @@ watch([leaving, pending, bench, aside, looked], () => {
 })
 watch(() => nail.value && `${nail.value.code}: ${nail.value.advice.because}`, (words) => words && speak(words))
 
+const enough = computed(() => (counts.value.left > 0 && counts.value.done > 0 ? 'Enough for today' : 'End the trim'))
 onKey((event) => {
   if (isTyping(event) || event.ctrlKey || event.metaKey || event.altKey || !nail.value || bleeding.value || answer.value) return
   const onButton = event.target instanceof HTMLElement && event.target.closest('button, a, summary')
@@ -284,8 +285,15 @@ onKey((event) => {
           <div class="acts">
             <BButton variant="plain" class="act" :disabled="closed(nail)" @click="finish">{{ nail.cuts.length > 0 ? 'Stop this nail' : 'Leave out' }} <kbd>S</kbd></BButton>
             <BButton variant="plain" class="act" :disabled="nail.edged || closed(nail)" @click="about('edges')">Sides and top <kbd>E</kbd></BButton>
-            <BButton variant="plain" class="act" :disabled="!bench.last" @click="undo">Undo <kbd>U</kbd></BButton>
-            <BButton variant="plain" class="act drop" @click="blood"><AppIcon name="blood" />Blood <kbd>B</kbd></BButton>
+            <template v-if="!narrow">
+              <BButton variant="plain" class="act" :disabled="!bench.last" @click="undo">Undo <kbd>U</kbd></BButton>
+              <BButton variant="plain" class="act drop" @click="blood"><AppIcon name="blood" />Blood <kbd>B</kbd></BButton>
+            </template>
+          </div>
+          <div v-if="narrow" class="reach" role="group" aria-label="Always in reach">
+            <BButton variant="plain" class="act" :disabled="!bench.last" @click="undo">Undo</BButton>
+            <BButton variant="plain" class="act drop" @click="blood"><AppIcon name="blood" />Blood</BButton>
+            <BButton variant="plain" class="act" @click="end()">{{ enough }}</BButton>
           </div>
           <div v-if="clippedPaws.length > 0" class="smooth second" role="group" aria-label="The second pass">
             <BButton v-for="p in clippedPaws" :key="p" variant="plain" class="act" :disabled="groundRound(p)" @click="tell({ kind: 'ground', paw: p })">{{ groundRound(p) ? `${p} is ground round ✓` : `Ground round, all of ${p}` }}</BButton>
@@ -310,7 +318,7 @@ onKey((event) => {
           <details v-if="hold" class="hold" :open="!narrow"><summary>How {{ paw }} is held</summary><HoldPicture :hold="hold" /><p class="small">{{ bench.support.says }}</p><HoldWords :hold="hold" /></details>
           <CautionList :cautions="bench.cautions" />
           <details class="hold" :open="!narrow"><summary>Mind with this tool</summary><ul class="mind small"><li v-for="words in bench.mind" :key="words">{{ words }}</li></ul></details>
-          <BButton variant="plain" class="btn-big" @click="end()">{{ counts.left > 0 && counts.done > 0 ? 'Enough for today' : 'End the trim' }}</BButton>
+          <BButton v-if="!narrow" variant="plain" class="btn-big" @click="end()">{{ enough }}</BButton>
           <BButton v-if="bench.calmly && counts.done > 0" variant="plain" class="calmly" @click="end(true)">It was calm throughout: end</BButton>
           <BButton variant="plain" :aria-pressed="spoken" class="voice" @click="spoken = !spoken">{{ spoken ? 'Speaks' : 'Silent' }}</BButton>
         </div>
@@ -372,6 +380,10 @@ onKey((event) => {
 .side .btn { width: 100%; }
 .voice, .calmly { margin-top: 0.5rem; }
 
+/* On a phone under the thumb, wherever the page stands: over the bar of places. */
+.reach { background: var(--sunk); border-top: 1px solid var(--line-strong); bottom: 60px; display: grid; gap: 0.4rem; grid-template-columns: repeat(3, minmax(0, 1fr)); left: 0; padding: 0.4rem; position: fixed; right: 0; z-index: 9; }
+.reach .act { min-height: 52px; }
+@media (max-width: 700px) { .bench-screen { padding-bottom: 5.5rem; } }
 @media (max-width: 900px) {
   .screen-head { flex-wrap: nowrap; }
   .aside { flex-wrap: nowrap; max-width: 55%; }
