@@ -196,7 +196,7 @@ func TestStepByStep(t *testing.T) {
 	p.find("button", "Here: .* from the tip")
 	p.keys("2")
 	p.sees("Cut 0.5 mm, look")
-	p.sees("That it bleeds:")
+	p.sees("to bleed. Stop at")
 	p.saved()
 	p.keys("Space")
 	p.sees("What does the end show?")

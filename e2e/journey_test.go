@@ -448,7 +448,7 @@ func TestAnOldSittingIsTakenBackOnTheDogsPage(t *testing.T) {
 	p.press(".undo-bar button", "Undo")
 	require.Eventually(t, func() bool { return len(program.dog(program.dogs()["Kipper"]).Sittings) == before }, patience, 100*time.Millisecond)
 	p.press(".take button", "Delete")
-	p.press("button", "All 49 sittings")
+	p.press("button", "All 49 trims")
 }
 
 // A dog's page is calm at first: paws, date and reason, and each section in one line; what was opened stays open, on

@@ -54,7 +54,7 @@ func TestRhythmsSideBySideAndThePlan(t *testing.T) {
 	p.sees("Each nail")
 	p.keys("g")
 	p.keys("r")
-	p.sees("Break-even")
+	p.sees("The quick stops growing")
 	p.sees("only to compare")
 	floor := func() string { return p.find("tbody tr", "every six weeks").MustText() }
 	before := floor()

@@ -25,7 +25,7 @@ defineExpose({ next, touch: () => clock.value?.touch(), nextPass: () => clock.va
 <template>
   <div class="grind">
     <NailUnderHands :nail="nail" />
-    <p class="say">{{ reckoning ? 'Working it out' : nail.advice.because }}.<template v-if="nail.advice.chance && !stop"> <strong>{{ nail.advice.chance }}</strong> to bleed.</template> Stop at {{ stopSigns[nail.stop_at] }}.</p>
+    <p class="say">{{ reckoning ? 'Working it out' : nail.advice.because }}.<template v-if="nail.advice.chance && !stop">{{ ' ' }}<strong class="chance">{{ nail.advice.chance }}</strong> to bleed.</template> Stop at {{ stopSigns[nail.stop_at] }}.</p>
     <TouchClock ref="clock" :key="`clock ${nail.code}`" :touches="nail.cuts.filter((c) => c.touch).length" :seconds="bench.contact_seconds" :cooling="bench.cooling_seconds" :passes="bench.passes" :speed="bench.speed" @touch="emit('touch', $event)" />
     <BButton v-if="stop" variant="go" class="next" @click="next">{{ nail.cuts.length > 0 ? 'Smooth: done' : 'Leave it' }} <kbd>Space</kbd></BButton>
     <p v-else class="soft small">About {{ length.show(bench.touch_mm) }} a touch with this bit.</p>

@@ -40,7 +40,7 @@ defineExpose({ tell, step, goOn })
       <BButton variant="plain" class="step" aria-label="One cut less" @click="step(-1)">−</BButton>
       <span aria-live="polite"><strong>{{ count }}</strong> {{ count === 1 ? 'cut' : 'cuts' }}</span>
       <BButton variant="plain" class="step" aria-label="One cut more" @click="step(1)">+</BButton>
-      <p class="soft told">{{ howMany(plan) }}. <strong>{{ plan.chance }}</strong> to bleed.</p>
+      <p class="soft told">{{ howMany(plan) }}. <strong class="chance">{{ plan.chance }}</strong> to bleed.</p>
     </div>
     <h2>How does the end look now?</h2>
     <div :class="['faces', { both: nail.faces.length > 5 }]" role="group" aria-label="What the end shows now">

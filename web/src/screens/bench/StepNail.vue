@@ -58,7 +58,7 @@ const pictures = ['near the tip', 'in between', 'far back']
     </template>
     <template v-else-if="ask === 'sliver'">
       <NailUnderHands :nail="nail" />
-      <p class="say">{{ nail.advice.because }}.<template v-if="nail.advice.chance"> <strong>{{ nail.advice.chance }}</strong> to bleed.</template> Stop at {{ stopSigns[nail.stop_at] }}.</p>
+      <p class="say">{{ nail.advice.because }}.<template v-if="nail.advice.chance">{{ ' ' }}<strong class="chance">{{ nail.advice.chance }}</strong> to bleed.</template> Stop at {{ stopSigns[nail.stop_at] }}.</p>
       <BButton variant="go" class="next" :disabled="reckoning" @click="next">{{ nail.advice.action === 'touch' ? 'Touch' : 'Cut' }} {{ length.show(nail.advice.cut_mm) }}, look <kbd>Space</kbd></BButton>
     </template>
     <div v-else-if="ask === 'face'" class="answers faces" role="group" aria-label="What the end shows">
