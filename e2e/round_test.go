@@ -75,7 +75,7 @@ func TestTheRound(t *testing.T) {
 	p.press("button", "It does not come")
 	p.press("button", "Missed")
 	require.Eventually(t, func() bool { _, state := today().visit(t, "Teasel"); return state == "missed" }, patience, 100*time.Millisecond)
-	p.sees("Gave its place back")
+	p.sees("Cancelled: Teasel")
 	p.sees("Get Nettle ready")
 }
 

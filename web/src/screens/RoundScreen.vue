@@ -50,7 +50,7 @@ onKey((event) => {
     <template v-else>
       <div class="screen-head">
         <div>
-          <h1>Round</h1>
+          <h1>The week</h1>
           <p class="soft lead">{{ fullDayOf(day.on) }}<template v-if="day.on === day.today"> · today, {{ clock(day.now) }}</template><template v-if="day.hours?.place"> · {{ day.hours.place }}</template></p>
         </div>
         <div class="aside">
