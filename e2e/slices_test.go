@@ -30,7 +30,7 @@ func TestHowThickAHandCuts(t *testing.T) {
 	p.sees("at least five slices, ten are better")
 	for i, ends := range standin.DemoSlices().Ends {
 		p.pressesAt(ends[0])
-		p.sees("Now press the other face")
+		p.sees("Now press the other side")
 		p.pressesAt(ends[1])
 		if i == 3 {
 			p.sees("1 more slice at least")

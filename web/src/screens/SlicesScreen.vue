@@ -134,7 +134,7 @@ const range = (n: Schemas['PhotoNumber']) => length.value.show(n.mm)
       <div v-else class="columns">
         <PictureStage v-model="active" :picture="picture" alt="Slices beside a card" :handles="handles" :lines="lines" pressed :pending="spots.length % 2 === 1" @move="move" @press="press" />
         <div class="side">
-          <p class="small">{{ guessed ? 'The four squares stand where the card seems to be.' : 'No card was found: drag the four squares to its corners.' }} They belong where its straight edges would meet. Zoom in, then press both faces of each slice, at its middle; drag a point that missed.</p>
+          <p class="small">{{ guessed ? 'The four squares stand where the card seems to be.' : 'No card was found: drag the four squares to its corners.' }} They belong where its straight edges would meet. Zoom in, then press both sides of each slice, at its middle; drag a point that missed.</p>
           <p v-if="missing" class="missing" role="status">{{ missing }}</p>
           <RefusalNote :error="missing ? null : (refused ?? keep.error.value)" />
           <div v-if="said && !refused && !missing" aria-live="polite">
