@@ -61,7 +61,7 @@ const simulated = () => standIn.mutate(undefined, { onSuccess: (file) => void op
 const corners = ['first corner', 'second corner', 'third corner', 'fourth corner']
 const handles = computed<Handle[]>(() => [
   ...card.value.map(([x, y], i) => ({ key: `card${i}`, label: corners[i], x, y, corner: true })),
-  ...spots.value.map(([x, y], i) => ({ key: `slice${i}`, label: `slice ${Math.floor(i / 2) + 1}, ${i % 2 ? 'other' : 'one'} face`, x, y })),
+  ...spots.value.map(([x, y], i) => ({ key: `slice${i}`, label: `slice ${Math.floor(i / 2) + 1}, ${i % 2 ? 'other' : 'one'} side`, x, y })),
 ])
 const pairs = computed(() => Array.from({ length: Math.floor(spots.value.length / 2) }, (_, i) => [spots.value[2 * i], spots.value[2 * i + 1]]))
 const lines = computed<Spot[][]>(() => [[...card.value, card.value[0]], ...pairs.value])
