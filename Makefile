@@ -20,7 +20,7 @@ web/node_modules: web/package.json web/package-lock.json
 	@touch $@
 
 # The licences of what is shipped go along: the program shows them at /licences.txt.
-web/public/licences.txt: go.mod web/package-lock.json scripts/licences web/node_modules
+web/public/licences.txt: go.mod web/package-lock.json scripts/licences | web/node_modules
 	scripts/licences > $@.part && mv $@.part $@
 
 web/dist/index.html: web/node_modules web/public/licences.txt $(shell find web/src web/public -type f) web/index.html web/vite.config.ts
