@@ -88,7 +88,7 @@ func (h handlers) ReadPhoto(ctx context.Context, r contract.ReadPhotoRequestObje
 		out.PastPad, out.IsPastPad = of(photoRange(*read.PastPad)), of(read.IsPastPad())
 	}
 	if read.View != nil {
-		out.TiltDeg, out.DistanceMm = &read.View.Tilt, &read.View.Distance
+		out.TiltDeg, out.DistanceMm, out.Askew = &read.View.Tilt, &read.View.Distance, of(read.View.Askew())
 		grid := [][]contract.PicturePoint{}
 		for _, l := range s.Grid(m) {
 			grid = append(grid, pixelsOf(l[:]))

@@ -68,6 +68,7 @@ func TestANailIsReadOffAPicture(t *testing.T) {
 	assert.InDelta(t, 0.5, read.Gap.Mm, 0.3)
 	assert.InDelta(t, 3, read.Groove.Mm, 0.5)
 	assert.Equal(t, nail.Usual, *read.Shape)
+	assert.Equal(t, *read.TiltDeg >= 20, *read.Askew)
 	assert.GreaterOrEqual(t, len(read.Grid), 6, "the card's plane is drawn through the nail")
 
 	wrong := in // one corner on the wrong thing: the picture speaks against it, by name

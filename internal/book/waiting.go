@@ -6,7 +6,6 @@ import (
 	"github.com/google/uuid"
 
 	"fribbet/internal/core/date"
-	"fribbet/internal/core/fault"
 	"fribbet/internal/core/round"
 	"fribbet/internal/store"
 )
@@ -65,31 +64,20 @@ func (b *Book) fallen(ctx context.Context, day []Waits) error {
 	return nil
 }
 
-// mostNote is how long a note of a call may be, bytes.
-const mostNote = 500
-
 // Wait writes down that a dog waits for a place on a day.
 func (b *Book) Wait(ctx context.Context, dogID uuid.UUID, on date.Date, note string) error {
 	if err := b.within(on); err != nil {
 		return err
 	}
-	var f fault.Fields
-	if on.Before(b.Today()) {
-		f.Add("on", on.String(), "must not have gone by")
-	}
-	if len(note) > mostNote {
-		f.Add("note", len(note), "must be at most 500 characters")
-	}
-	visits, err := b.store.VisitsOf(ctx, dogID)
+	kept, err := b.store.VisitsOf(ctx, dogID)
 	if err != nil {
 		return err
 	}
-	for _, v := range visits {
-		if v.On == on && v.State.Takes() {
-			f.Add("on", on.String(), "must be a day without a visit: "+v.Dog.Name+" comes at "+v.Start.String())
-		}
+	its, err := b.visits(ctx, kept)
+	if err != nil {
+		return err
 	}
-	if err := f.Err(); err != nil {
+	if err := round.CheckWait(on, b.Today(), plain(its)).Err(); err != nil {
 		return err
 	}
 	return b.store.Wait(ctx, dogID, on, note, b.now())

@@ -9,6 +9,9 @@ type View struct {
 	off      float64 // how far the plane is from one that such a camera can see; 0: it can
 }
 
+// Askew tells whether a picture taken more squarely would say clearly more.
+func (v View) Askew() bool { return v.Tilt >= askewFrom }
+
 // viewOf is how a usual telephone's camera would have seen the plane at a point of it. The picture's middle is taken to
 // be the lens's axis, which a cropped picture's is not: it goes into the range, never into a length.
 func viewOf(h Homography, width, height int, at Point) View {

@@ -29,6 +29,7 @@ const (
 
 // Beyond these a picture is not read (judgement).
 const (
+	askewFrom    = 20.0  // degrees: from here on holding it squarely makes the range clearly narrower
 	mostTilt     = 60.0  // degrees between the card's plane and the picture's
 	leastPx      = 8.0   // pixels a millimetre at the nail
 	mostReach    = 2.0   // how far from the card's middle, as a share of the way to its corners

@@ -1,6 +1,23 @@
 package round
 
-import "fribbet/internal/core/date"
+import (
+	"fribbet/internal/core/date"
+	"fribbet/internal/core/fault"
+)
+
+// CheckWait names why a dog with these visits cannot wait for a place on a day.
+func CheckWait(on, today date.Date, its []Visit) fault.Fields {
+	var f fault.Fields
+	if on.Before(today) {
+		f.Add("on", on.String(), "must not have gone by")
+	}
+	for _, v := range its {
+		if v.On == on && v.State.Takes() {
+			f.Add("on", on.String(), "must be a day without a visit: "+v.Dog.Name+" comes at "+v.Start.String())
+		}
+	}
+	return f
+}
 
 // Fallen are the places that have fallen free for those who wait for a day, first come first: to each the best that
 // nobody before it was named, nil where there is none. there are the visits of that day.

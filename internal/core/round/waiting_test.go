@@ -28,3 +28,11 @@ func TestAPlaceThatFallsFreeIsNamedToOneWhoWaits(t *testing.T) {
 	require.NotNil(t, places[1])
 	assert.NotEqual(t, places[0].Start, places[1].Start, "no place is named twice")
 }
+
+func TestWhoCannotWait(t *testing.T) {
+	comes := []Visit{{Dog: Dog{Name: "Fig"}, On: monday, Start: At(9, 0), State: Agreed}}
+	assert.ErrorContains(t, CheckWait(monday, monday, comes).Err(), "Fig comes at 09:00")
+	assert.ErrorContains(t, CheckWait(monday.AddDays(-1), monday, comes).Err(), "must not have gone by")
+	comes[0].State = CalledOff
+	assert.NoError(t, CheckWait(monday, monday, comes).Err())
+}

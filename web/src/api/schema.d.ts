@@ -3176,6 +3176,8 @@ export interface components {
             grid?: components["schemas"]["PicturePoint"][][];
             /** @description of the card against the picture */
             tilt_deg?: number;
+            /** @description a picture taken more squarely would say clearly more */
+            askew?: boolean;
             /** @description about how far away the camera was */
             distance_mm?: number;
         };

@@ -97,7 +97,7 @@ onKey((event) => {
             <span v-if="s.slivers === 0" class="nothing">meets no horn: nothing to take</span>
             <span v-else class="numbers">
               <span>ridge off</span><b>{{ length.show(s.removed_ridge_mm) }}</b>
-              <span>thin slices of {{ length.show(section.sliver_mm) }}</span><b>{{ s.slivers }}</b>
+              <span>cuts of {{ length.show(section.sliver_mm) }}</span><b>{{ s.slivers }}</b>
               <span>area off</span><b>{{ s.removed_area_mm2.toFixed(1) }} mm²</b>
               <template v-if="section.bar.group !== 'dewclaw'">
                 <span>gap then</span><b>{{ length.show(s.gap_mm) }}</b>
