@@ -65,7 +65,7 @@ func TestOneVerdictEverywhere(t *testing.T) {
 			then := kinds()
 			visit := ask[contract.DogVisits](c, "GET", at+"/visits", "", 200).Dog
 			assert.Equal(t, &view.Next.Due, visit.Due, "the week's date")
-			assert.Equal(t, len(slices.Concat(stopsOf(plan())...)), visit.Nails, "%s: as many nails as Ready would work", d.Name)
+			assert.Len(t, stopsOf(plan())[0], visit.Nails, "%s: as many nails as Ready would work that day", d.Name)
 			worked := 0
 			for _, n := range view.Next.PerNail {
 				if n.CanWait {

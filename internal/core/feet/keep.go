@@ -13,7 +13,7 @@ import (
 
 // FoldVersion goes up whenever the same records would fold into other feet than before: what was
 // kept of an older fold is then worked out again.
-const FoldVersion = 9
+const FoldVersion = 10
 
 // kept is what a fold came to, without the dog itself.
 type kept struct {

@@ -161,7 +161,9 @@ func (f *filler) add(dogs []Dog) {
 				break
 			}
 		}
-		could = could || saved[k] > 0 && f.fits(k, []int{i})
+		if saved[k] > 0 && !could { // not by what is known: this place in the list may yet be another's
+			_, could = f.find(k, []int{i})
+		}
 	}
 	f.saved = append(f.saved, saved)
 	if could || len(dogs) == 1 {

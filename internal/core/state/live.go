@@ -35,14 +35,16 @@ func (s *State) Live(where growth.Where, weeks float64) {
 		}
 		before := s.Leaves[i]
 		s.growNail(i, where, weeks)
+		s.Wears[i] = false
 		if !s.beyond(i, where) {
 			continue
 		}
 		s.Leaves[i] = before
 		for left := weeks; left > 0; left -= stepWeeks {
 			step := math.Min(left, stepWeeks)
-			s.growNail(i, where, step)
+			s.growNail(i, where, step/2)
 			s.wear(i, where, step)
+			s.growNail(i, where, step/2)
 			s.follow(i, step)
 		}
 	}
@@ -111,26 +113,30 @@ func (s *State) wear(i int, where growth.Where, weeks float64) {
 	if share <= leastShare {
 		return
 	}
-	rate := math.Max(leastWorn, s.Rate(i, where).Mean)
-	goes := 1 - math.Exp(-rate/(wearReach*claw.SizeFactor(where.Weight))*weeks)
-	line := goes * share // length −= line·(length − floor) + what makes its mean right, and spare as much
+	s.Wears[i] = true
+	worn := math.Max(leastWorn, s.Rate(i, where).Mean) * weeks / (wearReach * claw.SizeFactor(where.Weight))
+	goes := 2 * worn / (2 + worn) // by the trapezoid rule, which leaves a nail that wears as fast as it grows where it is
+	line := goes * share          // length −= line·(length − floor) + faster·rate + what makes its mean right, and spare as much
+	faster := past * 4 / ((2 + worn) * (2 + worn)) * weeks / (wearReach * claw.SizeFactor(where.Weight))
 	off := goes * past
+	grows, _ := s.rate(i, where)
 	l := &s.Leaves[i]
 	before := *l
 	for k := range shared {
-		l.A[Length][k] -= line * (before.A[Length][k] - before.A[Floor][k])
-		l.A[Spare][k] -= line * (before.A[Length][k] - before.A[Floor][k])
-		off -= line * (before.A[Length][k] - before.A[Floor][k]) * s.Mean[k]
+		goesBy := line*(before.A[Length][k]-before.A[Floor][k]) + faster*(before.A[Own][k]+grows[k])
+		l.A[Length][k] -= goesBy
+		l.A[Spare][k] -= goesBy
+		off -= goesBy * s.Mean[k]
 	}
 	l.B[Length] -= off
 	l.B[Spare] -= off
 	l.C = sandwich([own][own]float64{
 		Own:    {Own: 1},
-		Length: {Length: 1 - line, Floor: line},
-		Spare:  {Length: -line, Spare: 1, Floor: line},
+		Length: {Own: -faster, Length: 1 - line, Floor: line},
+		Spare:  {Own: -faster, Length: -line, Spare: 1, Floor: line},
 		Floor:  {Floor: 1},
 	}, before.C)
-	noise := wearShare*goes*past*wearShare*goes*past + goes*goes*rest
+	noise := wearShare*goes*past*wearShare*goes*past/weeks + goes*goes*rest
 	for _, a := range []int{Length, Spare} {
 		for _, b := range []int{Length, Spare} {
 			l.C[a][b] += noise

@@ -25,6 +25,7 @@ type State struct {
 	Leaves   []Leaf
 	Measured []bool  // nails of which a length was ever told
 	WorkedOn []bool  // and those that were ever worked
+	Wears    []bool  // those that the floor may be wearing
 	Alone    []Alone // and of those that nobody has worked or looked at yet, since when
 }
 
@@ -44,7 +45,7 @@ const (
 // that day; lastDone is how many weeks ago somebody trimmed them, nil when nobody knows.
 func Prior(where growth.Where, nails []Nail, weeks *float64) State {
 	f := claw.SizeFactor(where.Weight)
-	s := State{Faces: quick.UsualScales(), Nails: nails, Leaves: make([]Leaf, len(nails)), Measured: make([]bool, len(nails)), WorkedOn: make([]bool, len(nails)), Alone: make([]Alone, len(nails))}
+	s := State{Faces: quick.UsualScales(), Nails: nails, Leaves: make([]Leaf, len(nails)), Measured: make([]bool, len(nails)), WorkedOn: make([]bool, len(nails)), Wears: make([]bool, len(nails)), Alone: make([]Alone, len(nails))}
 	s.Mean[Rest], s.Cov[Rest][Rest] = restMean*f, restSD*f*restSD*f
 	s.Cov[Growth][Growth] = growthSD * growthSD
 	for group, column := range wearOf {
@@ -91,7 +92,7 @@ func priorLeaf(where growth.Where, n Nail, f float64, weeks *float64) Leaf {
 func (s *State) Clone() State {
 	c := *s
 	c.Nails, c.Leaves = slices.Clone(s.Nails), slices.Clone(s.Leaves)
-	c.Measured, c.WorkedOn, c.Alone = slices.Clone(s.Measured), slices.Clone(s.WorkedOn), slices.Clone(s.Alone)
+	c.Measured, c.WorkedOn, c.Wears, c.Alone = slices.Clone(s.Measured), slices.Clone(s.WorkedOn), slices.Clone(s.Wears), slices.Clone(s.Alone)
 	return c
 }
 

@@ -14,12 +14,17 @@ var (
 )
 
 // see moves everything by what was seen of a scalar of one nail: then gives, for the normal that it
-// had, the mean and variance that it has now.
+// had, the mean and variance that it has now. A nail that the floor may be wearing teaches nothing of growth: it
+// stands about as long however fast it grows, and what is believed of wear would pass for growth.
 func (s *State) see(i int, of scalar, then func(mean, variance float64) (float64, float64)) {
 	s.Alone[i] = Alone{}
 	p := s.joint(&s.Leaves[i])
 	mean, variance := then(p.moments(of))
-	p.move(of, mean, variance)
+	if s.Wears[i] {
+		p.consider(of, mean, variance)
+	} else {
+		p.move(of, mean, variance)
+	}
 	s.split(&p, &s.Leaves[i])
 }
 
