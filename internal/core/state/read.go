@@ -7,8 +7,7 @@ import (
 )
 
 func (s *State) marginal(i int, of scalar) Normal {
-	p := s.joint(&s.Leaves[i])
-	mean, variance := p.moments(of)
+	mean, variance := s.moments(&s.Leaves[i], of)
 	return Normal{mean, math.Sqrt(variance)}
 }
 

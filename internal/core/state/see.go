@@ -55,8 +55,7 @@ func normally(seen, sd float64) func(mean, variance float64) (float64, float64) 
 // out further off than chance allows: it is no length of this nail. The first length overrules what
 // was only assumed, however far off that was.
 func (s *State) SeeLength(i int, seen measure.Number) bool {
-	p := s.joint(&s.Leaves[i])
-	mean, variance := p.moments(lengthOf)
+	mean, variance := s.moments(&s.Leaves[i], lengthOf)
 	if s.Measured[i] && math.Abs(seen.MM-mean) > outlierSDs*math.Sqrt(variance+seen.SD*seen.SD) {
 		return false
 	}
@@ -99,8 +98,7 @@ func (s *State) SeeBetween(i int, low, high float64) {
 
 // growthFrom is the growth, mm, that takes the nail from a gap to the floor, in its form at its mean length.
 func (s *State) growthFrom(i int, form claw.Claw, gap float64) float64 {
-	p := s.joint(&s.Leaves[i])
-	length, _ := p.moments(lengthOf)
+	length, _ := s.moments(&s.Leaves[i], lengthOf)
 	return Reach(form, length, gap)
 }
 

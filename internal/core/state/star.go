@@ -85,6 +85,31 @@ func (h *Hub) joint(l *Leaf) pair {
 	return p
 }
 
+// moments are the mean and variance of a scalar of one nail and the shared numbers, as joint has them.
+func (h *Hub) moments(l *Leaf, s scalar) (mean, variance float64) {
+	var with [shared]float64 // what it comes to in the shared numbers
+	copy(with[:], s[:shared])
+	for i, w := range s[shared:] {
+		if w == 0 {
+			continue
+		}
+		mean += w * l.B[i]
+		for k := range shared {
+			with[k] += w * l.A[i][k]
+		}
+		for j, v := range s[shared:] {
+			variance += w * v * l.C[i][j]
+		}
+	}
+	for i, w := range with {
+		mean += w * h.Mean[i]
+		for j, v := range with {
+			variance += w * v * h.Cov[i][j]
+		}
+	}
+	return mean, math.Max(variance, leastVariance)
+}
+
 // split is the way back: the pair's shared numbers, and its nail given them.
 func (h *Hub) split(p *pair, l *Leaf) {
 	copy(h.Mean[:], p.mean[:shared])

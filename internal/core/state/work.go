@@ -66,9 +66,15 @@ func (w Work) end() quick.Face {
 // Belief is the grid of a nail that is being worked: what its landmarks and faces say of the spare
 // that it had before the first cut. The bench asks it what to do next.
 func (s *State) Belief(i int, form claw.Claw, w Work) *quick.Belief {
-	p := s.joint(&s.Leaves[i])
-	length, _ := p.moments(lengthOf)
-	mean, variance := p.moments(spareOf)
+	b := s.before(i, form, w)
+	w.tell(b)
+	return b
+}
+
+// before is that grid before the first cut.
+func (s *State) before(i int, form claw.Claw, w Work) *quick.Belief {
+	length, _ := s.moments(&s.Leaves[i], lengthOf)
+	mean, variance := s.moments(&s.Leaves[i], spareOf)
 	sd := math.Sqrt(variance)
 	mean = math.Max(leastPrior, mean)
 	reach := math.Max(length, math.Max(w.Removed()+0.5, mean+reachSDs*sd))
@@ -76,7 +82,6 @@ func (s *State) Belief(i int, form claw.Claw, w Work) *quick.Belief {
 	for _, l := range w.Landmarks {
 		b.See(l)
 	}
-	w.tell(b)
 	return b
 }
 
@@ -104,10 +109,15 @@ func (w Work) tell(b *quick.Belief) {
 // Work takes what was told of a nail's quick and of what came off it, and returns the grid that it
 // was worked on.
 func (s *State) Work(i int, form claw.Claw, w Work) *quick.Belief {
-	b := s.Belief(i, form, w)
+	b := s.before(i, form, w)
 	if w.none() {
 		return b
 	}
+	var sign *quick.Belief
+	if doubtful := !w.Assumed && w.endUntold() && w.Ended != BeforeSign; doubtful {
+		sign = b.Clone()
+	}
+	w.tell(b)
 	switch {
 	case w.Assumed && len(w.Cuts) > 0:
 		s.assumed(i, form, w)
@@ -117,7 +127,7 @@ func (s *State) Work(i int, form claw.Claw, w Work) *quick.Belief {
 	case w.Ended == BeforeSign:
 		s.consider(i, spareOf, func(float64, float64) (float64, float64) { return b.Moments() })
 	default:
-		s.consider(i, spareOf, func(float64, float64) (float64, float64) { return s.stopped(i, form, w, b) })
+		s.consider(i, spareOf, func(float64, float64) (float64, float64) { return w.stopped(sign, b) })
 	}
 	s.WorkedOn[i] = true
 	if w.quickSeen() {
@@ -153,9 +163,9 @@ func (s *State) assumed(i int, form claw.Claw, w Work) {
 func (w Work) endUntold() bool { return len(w.Cuts) > 0 && w.end() == "" }
 
 // stopped is the spare before the first cut by two stories of an end that nobody told: the hand stopped
-// because the sign showed, or it stopped anyway. Each counts by how likely it makes what was told.
-func (s *State) stopped(i int, form claw.Claw, w Work, anyway *quick.Belief) (mean, variance float64) {
-	sign := s.Belief(i, form, Work{Landmarks: w.Landmarks})
+// because the sign showed, which is told to the grid as it was before the first cut, or it stopped anyway. Each counts by
+// how likely it makes what was told.
+func (w Work) stopped(sign, anyway *quick.Belief) (mean, variance float64) {
 	last := len(w.Cuts) - 1
 	for k, c := range w.Cuts {
 		switch {
@@ -230,8 +240,7 @@ func (s *State) cut(i int, w Work) {
 
 // unsure makes a spare no surer than sd, mm.
 func (s *State) unsure(i int, sd float64) {
-	p := s.joint(&s.Leaves[i])
-	if _, variance := p.moments(spareOf); variance < sd*sd {
+	if _, variance := s.moments(&s.Leaves[i], spareOf); variance < sd*sd {
 		s.Leaves[i].C[Spare][Spare] += sd*sd - variance
 	}
 }
