@@ -27,12 +27,17 @@ import (
 // pictured is a file with a picture of two nails, 17 and 11 mm long, and where they are in it.
 func pictured(t *testing.T, paw standin.Paw, change func(*image.RGBA) image.Image) (string, standin.Taken) {
 	t.Helper()
+	return picturedFrom(t, photo.Looking{Point: photo.Point{X: 40, Y: 48}, Distance: 120, Tilt: 12, About: 40, Turned: 3}, paw, change)
+}
+
+func picturedFrom(t *testing.T, look photo.Looking, paw standin.Paw, change func(*image.RGBA) image.Image) (string, standin.Taken) {
+	t.Helper()
 	code, err := nail.ParseCode("LF3")
 	require.NoError(t, err)
 	for _, length := range []float64{17, 11} {
 		paw.Nails = append(paw.Nails, standin.PawNail{Stance: claw.Assumed(code, nail.Usual, 20).WithLength(length).AtGap(1), Quick: length - 3})
 	}
-	taken := paw.Take(photo.Looking{Point: photo.Point{X: 40, Y: 48}, Distance: 120, Tilt: 12, About: 40, Turned: 3}, 2048, 1536)
+	taken := paw.Take(look, 2048, 1536)
 	var data bytes.Buffer
 	require.NoError(t, jpeg.Encode(&data, change(taken.Picture), nil))
 	file := filepath.Join(t.TempDir(), "paw.jpg")
@@ -118,6 +123,49 @@ func TestANailFromAPicture(t *testing.T) {
 	p.sees("left fore · 1")
 }
 
+// How the nail stands to the card is settled by a second picture instead of being asked, and the range is narrower; the
+// next nail on the same two needs its four circles only.
+func TestASecondPictureFromTheSide(t *testing.T) {
+	program := start(t, "demo", "--today", day, "--listen", anywhere)
+	id := program.dogs()["Bobbin"]
+	file, first := pictured(t, standin.Paw{Seed: 3}, asItIs)
+	beside, second := picturedFrom(t, photo.Looking{Point: photo.Point{X: 40, Y: 52}, Distance: 135, Tilt: 42, About: 100, Turned: 5}, standin.Paw{Seed: 3}, asItIs)
+	p := tab(t, browser(t), program.address+"/dogs/"+id+"/photo/LF3")
+	p.upload(file)
+	p.press(".held button", "not sure")
+	p.drags("tip", first.Nails[0].Tip)
+	p.drags("coat line", first.Nails[0].Coat)
+	wide := p.width(".numbers dd strong")
+	p.press("summary", "second picture from the side")
+	input, err := p.Element("#side-file")
+	p.require(err, "the second file's field")
+	p.require(input.SetFiles([]string{beside}), "a second picture chosen")
+	p.sees("From the side: drag the two circles")
+	p.find("img[alt*='from the side']", "")
+	p.drags("tip", second.Nails[0].Tip)
+	p.drags("coat line", second.Nails[0].Coat)
+	p.sees("tip leaning towards the camera")
+	assert.Less(t, p.width(".numbers dd strong"), 0.6*wide)
+	p.takes("LF3")
+	p.press(".aside button", "^LF2$")
+	p.press("button", "first picture")
+	p.find("img[alt*='card beside it']", "")
+	p.drags("tip", first.Nails[1].Tip)
+	p.drags("coat line", first.Nails[1].Coat)
+	p.sees("From the side: drag the two circles")
+	p.press("button", "without it")
+	p.sees("under the paw")
+}
+
+// width is how wide a range is that stands as "17.0 (16.4–17.6 mm)".
+func (p page) width(selector string) float64 {
+	p.t.Helper()
+	var mm, low, high float64
+	_, err := fmt.Sscanf(strings.ReplaceAll(p.find(selector, "\\(").MustText(), "–", " "), "%f (%f %f", &mm, &low, &high)
+	require.NoError(p.t, err)
+	return high - low
+}
+
 // One that the telephone kept lying on its side stands upright; a dark one and one without a card say what to do, and
 // a damaged file is refused.
 func TestPicturesAsTheyCome(t *testing.T) {
@@ -188,8 +236,8 @@ func TestBeforeAndAfter(t *testing.T) {
 	require.Eventually(t, func() bool { return share() != before }, patience, 50_000_000)
 	p.press(".all button", "Delete…")
 	p.press("button", "Delete it for good")
-	p.sees("left fore · 1")
+	p.sees("left fore · 2")
 	var kept struct{ Pictures []json.RawMessage }
 	program.get("/api/dogs/"+id+"/pictures", &kept)
-	assert.Len(t, kept.Pictures, 1)
+	assert.Len(t, kept.Pictures, 2)
 }

@@ -7,6 +7,7 @@ import (
 	"io"
 
 	"fribbet/internal/api/contract"
+	"fribbet/internal/book"
 	"fribbet/internal/core/estimate"
 	"fribbet/internal/core/measure"
 	"fribbet/internal/core/photo"
@@ -56,9 +57,7 @@ func (h handlers) GetPicture(ctx context.Context, r contract.GetPictureRequestOb
 func (h handlers) ReadPhoto(ctx context.Context, r contract.ReadPhotoRequestObject) (contract.ReadPhotoResponseObject, error) {
 	in := r.Body
 	s := photo.Shot{Width: in.Width, Height: in.Height, Reference: photo.Reference(in.Reference), MM: orZero(in.KnownMm), Held: photo.Holding(cmp.Or(string(orZero(in.Held)), string(photo.Unsure)))}
-	for _, p := range in.Handles {
-		s.Handles = append(s.Handles, pixel(p))
-	}
+	s.Handles = pixels(in.Handles)
 	at := func(p *contract.PicturePoint) *photo.Point {
 		if p == nil {
 			return nil
@@ -68,7 +67,12 @@ func (h handlers) ReadPhoto(ctx context.Context, r contract.ReadPhotoRequestObje
 	m := photo.Marks{
 		Coat: pixel(in.Coat), Tip: pixel(in.Tip), Ridge: at(in.Ridge), Groove: at(in.Groove), Pink: at(in.Pink), Pad: at(in.Pad), Floor: at(in.Floor), Low: at(in.Low),
 	}
-	read, err := h.book.ReadPhoto(ctx, r.DogId, r.Code, orZero(in.PictureId), s, m)
+	asked := book.PhotoAsked{Shot: s, Marks: m, PictureID: orZero(in.PictureId)}
+	if in.Side != nil {
+		asked.Side = &photo.Side{Shot: photo.Shot{Width: in.Side.Width, Height: in.Side.Height, Reference: photo.Card, Handles: pixels(in.Side.Handles)}, Coat: pixel(in.Side.Coat), Tip: pixel(in.Side.Tip)}
+		asked.SideID = orZero(in.Side.PictureId)
+	}
+	read, err := h.book.ReadPhoto(ctx, r.DogId, r.Code, asked)
 	if err != nil {
 		return nil, err
 	}
@@ -95,7 +99,17 @@ func (h handlers) ReadPhoto(ctx context.Context, r contract.ReadPhotoRequestObje
 		}
 		out.Grid = grid
 	}
+	if read.Stands != nil {
+		out.Stands = &contract.PhotoStands{Depth: photoRange(read.Stands.Depth), LeanDeg: read.Stands.Lean.Value, LeanLowDeg: read.Stands.Lean.Low, LeanHighDeg: read.Stands.Lean.High, ApartDeg: read.Stands.Apart}
+	}
 	return out, nil
+}
+
+func pixels(all []contract.PicturePoint) (out []photo.Point) {
+	for _, p := range all {
+		out = append(out, pixel(p))
+	}
+	return out
 }
 
 func pixel(p contract.PicturePoint) photo.Point { return photo.Point{X: p[0], Y: p[1]} }

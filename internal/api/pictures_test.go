@@ -25,6 +25,11 @@ import (
 // taken is a picture of two nails of known length beside a card, and its bytes.
 func taken(t *testing.T, light float64, card bool) (standin.Taken, string) {
 	t.Helper()
+	return takenFrom(t, photo.Looking{Point: photo.Point{X: 40, Y: 48}, Distance: 120, Tilt: 15, About: 30, Turned: 3}, light, card)
+}
+
+func takenFrom(t *testing.T, look photo.Looking, light float64, card bool) (standin.Taken, string) {
+	t.Helper()
 	code, err := nail.ParseCode("LF2")
 	require.NoError(t, err)
 	p := standin.Paw{Seed: 1, Light: light, NoCard: !card}
@@ -32,7 +37,7 @@ func taken(t *testing.T, light float64, card bool) (standin.Taken, string) {
 		c := claw.Assumed(code, nail.Usual, 22).WithLength(length)
 		p.Nails = append(p.Nails, standin.PawNail{Stance: c.AtGap(0.5), Quick: length - 3, Clear: i == 1})
 	}
-	k := p.Take(photo.Looking{Point: photo.Point{X: 40, Y: 48}, Distance: 120, Tilt: 15, About: 30, Turned: 3}, 2048, 1536)
+	k := p.Take(look, 2048, 1536)
 	var data bytes.Buffer
 	require.NoError(t, jpeg.Encode(&data, k.Picture, &jpeg.Options{Quality: 90}))
 	return k, data.String()
@@ -71,9 +76,26 @@ func TestANailIsReadOffAPicture(t *testing.T) {
 	assert.Equal(t, *read.TiltDeg >= 20, *read.Askew)
 	assert.GreaterOrEqual(t, len(read.Grid), 6, "the card's plane is drawn through the nail")
 
+	unsettled := in
+	unsettled.Held = of(contract.PhotoInputHeld("unsure"))
+	settled := unsettled // by a second picture from the side
+	beside, shot := takenFrom(t, photo.Looking{Point: photo.Point{X: 40, Y: 52}, Distance: 135, Tilt: 42, About: 100, Turned: 5}, 1, true)
+	q, to := c.keepsPicture(d, shot), beside.Nails[0].Marks
+	settled.Side = &contract.PhotoSide{Width: q.Width, Height: q.Height, Handles: append(q.Corners[2:], q.Corners[:2]...), PictureId: &q.Id, Coat: xy(to.Coat), Tip: xy(to.Tip)}
+	one, two := ask[contract.PhotoRead](c, "POST", path, jsonOf(t, unsettled), 200), ask[contract.PhotoRead](c, "POST", path, jsonOf(t, settled), 200)
+	assert.Less(t, two.Length.SdMm, 0.5*one.Length.SdMm, "the range is half as wide")
+	assert.InDelta(t, 17, two.Length.Mm, two.Length.HighMm-two.Length.Mm)
+	assert.InDelta(t, 0, two.Stands.Depth.Mm, two.Stands.Depth.HighMm-two.Stands.Depth.Mm, "it is in the card's plane")
+	assert.Less(t, two.Stands.LeanLowDeg, 0.0)
+	assert.Greater(t, two.Stands.LeanHighDeg, 0.0)
+	settled.Side.Coat, settled.Side.Tip = settled.Side.Tip, settled.Side.Coat
+	status, refused := c.do("POST", path, jsonOf(t, settled))
+	assert.Equal(t, 422, status)
+	assert.Contains(t, string(refused), "put the circles anew")
+
 	wrong := in // one corner on the wrong thing: the picture speaks against it, by name
 	wrong.Handles = append([]contract.PicturePoint{{p.Corners[0][0] + 22, p.Corners[0][1] + 14}}, in.Handles[1:]...)
-	status, refused := c.do("POST", path, jsonOf(t, wrong))
+	status, refused = c.do("POST", path, jsonOf(t, wrong))
 	assert.Equal(t, 422, status)
 	assert.Contains(t, string(refused), "handles")
 	unsure := in

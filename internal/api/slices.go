@@ -77,10 +77,7 @@ func (h handlers) TakeStandInSlices(context.Context, contract.TakeStandInSlicesR
 }
 
 func slicesIn(in contract.SlicesInput) (photo.Shot, []photo.Ends) {
-	s := photo.Shot{Width: in.Width, Height: in.Height, Reference: photo.Card}
-	for _, p := range in.Handles {
-		s.Handles = append(s.Handles, pixel(p))
-	}
+	s := photo.Shot{Width: in.Width, Height: in.Height, Reference: photo.Card, Handles: pixels(in.Handles)}
 	ends := make([]photo.Ends, len(in.Slices))
 	for i, e := range in.Slices {
 		ends[i] = photo.Ends{pixel(e[0]), pixel(e[1])}

@@ -2,6 +2,7 @@ package book
 
 import (
 	"context"
+	"errors"
 	"image"
 	"slices"
 	"sync"
@@ -79,8 +80,27 @@ func (b *Book) PicturesKept(ctx context.Context) (k PicturesKept, err error) {
 // lookedAt is the picture that was looked at last: its points are moved many times, and it is decoded once.
 type lookedAt struct {
 	sync.Mutex
-	hash   string
-	pixels *image.RGBA
+	last [2]struct { // a nail is read off two at most
+		hash   string
+		pixels *image.RGBA
+	}
+}
+
+// at are a picture's pixels, from the last two that were looked at or by reading it.
+func (l *lookedAt) at(hash string, read func() (*image.RGBA, error)) (*image.RGBA, error) {
+	l.Lock()
+	defer l.Unlock()
+	for _, one := range l.last {
+		if one.hash == hash {
+			return one.pixels, nil
+		}
+	}
+	pixels, err := read()
+	if err == nil {
+		l.last[1] = l.last[0]
+		l.last[0].hash, l.last[0].pixels = hash, pixels
+	}
+	return pixels, err
 }
 
 // checkOutline holds a card's corners to what a kept picture shows.
@@ -93,42 +113,74 @@ func (b *Book) checkOutline(ctx context.Context, dogID, pictureID uuid.UUID, s p
 	if at < 0 {
 		return fault.Fields{{Name: "picture_id", Value: pictureID.String(), Want: "must be one of this dog's pictures"}}
 	}
-	b.looked.Lock()
-	defer b.looked.Unlock()
-	if b.looked.hash != all[at].Hash {
+	pixels, err := b.looked.at(all[at].Hash, func() (*image.RGBA, error) {
 		data, err := b.store.PictureFile(ctx, all[at].Hash, false)
 		if err != nil {
-			return err
+			return nil, err
 		}
-		if b.looked.pixels, err = formats.PixelsOf(data); err != nil {
-			return err
-		}
-		b.looked.hash = all[at].Hash
+		return formats.PixelsOf(data)
+	})
+	if err != nil {
+		return err
 	}
-	return s.CheckOutline(photo.OutlineOf(b.looked.pixels, s.Handles))
+	return s.CheckOutline(photo.OutlineOf(pixels, s.Handles))
 }
 
-// PhotoRead is what a picture says of a nail, and the shape that its bend is.
+// PhotoRead is what a picture says of a nail, the shape that its bend is, and how it stands to the card.
 type PhotoRead struct {
 	photo.Read
-	Shape *nail.Shape // nil where no bend was told
+	Shape  *nail.Shape   // nil where no bend was told
+	Stands *photo.Stands // nil where there was no second picture
 }
 
-// ReadPhoto reads a dog's nail off a picture; nothing is kept. Where the picture is told, the card's corners are held to
-// what it shows; uuid.Nil: it is not.
-func (b *Book) ReadPhoto(ctx context.Context, dogID uuid.UUID, code nail.Code, pictureID uuid.UUID, s photo.Shot, m photo.Marks) (PhotoRead, error) {
+// PhotoAsked is a picture that a nail is to be read off, and where things are in it.
+type PhotoAsked struct {
+	photo.Shot
+	photo.Marks
+	PictureID uuid.UUID // the card's corners are held to what it shows; uuid.Nil: they are not
+	Side      *photo.Side
+	SideID    uuid.UUID
+}
+
+// ReadPhoto reads a dog's nail off a picture, or two; nothing is kept.
+func (b *Book) ReadPhoto(ctx context.Context, dogID uuid.UUID, code nail.Code, in PhotoAsked) (out PhotoRead, err error) {
 	d, err := b.store.Dog(ctx, dogID)
 	if err != nil {
-		return PhotoRead{}, err
+		return out, err
 	}
-	read, err := s.Read(m)
-	if err == nil && pictureID != uuid.Nil && s.Reference == photo.Card {
-		err = b.checkOutline(ctx, dogID, pictureID, s)
+	if in.Side != nil {
+		settled, stands, err := in.With(*in.Side, in.Marks)
+		if err == nil && in.SideID != uuid.Nil {
+			err = ofSide(b.checkOutline(ctx, dogID, in.SideID, in.Side.Shot))
+		}
+		if err != nil {
+			return out, err
+		}
+		in.Shot, out.Stands = settled, &stands
 	}
-	out := PhotoRead{Read: read}
-	if err == nil && m.Ridge != nil {
-		shape := read.Shape(code, d.WeightOn(b.Today()))
+	if out.Read, err = in.Read(in.Marks); err != nil {
+		return out, err
+	}
+	if in.PictureID != uuid.Nil && in.Reference == photo.Card {
+		if err := b.checkOutline(ctx, dogID, in.PictureID, in.Shot); err != nil {
+			return out, err
+		}
+	}
+	if in.Ridge != nil {
+		shape := out.Read.Shape(code, d.WeightOn(b.Today()))
 		out.Shape = &shape
 	}
-	return out, err
+	return out, nil
+}
+
+// ofSide says of what is wrong that it is of the second picture.
+func ofSide(err error) error {
+	var f fault.Fields
+	if errors.As(err, &f) {
+		for i := range f {
+			f[i].Name = "side." + f[i].Name
+		}
+		return f
+	}
+	return err
 }

@@ -67,6 +67,16 @@ func TestCalibrationPage(t *testing.T) {
 			}
 			line += fmt.Sprintf(" | %.0f %%, ± %.1f", 100*float64(inside)/all, off90)
 		}
+		inside, off90 := 0, 0.0
+		const pairs = 60
+		for i := range pairs {
+			got, truth, _ := randomlyTwice(r, off.depth, off.lean*float64(1-2*(i%2)))
+			if math.Abs(got.Length.MM-truth) <= 1.6449*got.Length.SD {
+				inside++
+			}
+			off90 += 1.6449 * got.Length.SD / pairs
+		}
+		line += fmt.Sprintf(" | %.0f %%, ± %.1f", 100*float64(inside)/pairs, off90)
 		lines = append(lines, line+" |")
 	}
 	for _, line := range lines {

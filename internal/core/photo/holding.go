@@ -22,13 +22,21 @@ func (h Holding) known() bool { _, is := holdings[h]; return is }
 // stands is where a nail so held lies: how far before the card's plane, towards the camera, mm, how far off that it may
 // be, and by how much it may lean out of the plane, its tip nearer or farther, degrees. Ranges hold nine times in ten
 // (judgement: a hand that holds a card beside a nail brings its plane within four millimetres and twelve degrees).
-type stands struct{ depth, depthOff, leanOff float64 }
+type stands struct{ depth, depthOff, lean, leanOff float64 }
 
 var holdings = map[Holding]stands{
-	Beside: {0, 4, 12},
-	Under:  {5, 6, 20},
-	Unsure: {2, 8, 25},
-	flat:   {0, 1.5, 4},
+	Beside: {depth: 0, depthOff: 4, leanOff: 12},
+	Under:  {depth: 5, depthOff: 6, leanOff: 20},
+	Unsure: {depth: 2, depthOff: 8, leanOff: 25},
+	flat:   {depth: 0, depthOff: 1.5, leanOff: 4},
+}
+
+// stands is as a second picture settled it, or as was said of the holding.
+func (s Shot) stands() stands {
+	if s.settled != nil {
+		return *s.settled
+	}
+	return holdings[s.Held]
 }
 
 // pose is how a nail lies: its middle so far before the card's plane, mm, its tip leaning towards the camera, degrees.
@@ -40,9 +48,10 @@ type eye struct {
 	high float64
 }
 
-// eyeOf is where a usual telephone's camera was, that took the plane so to its picture.
-func eyeOf(h Homography, width, height int) eye {
-	f := focalShare * float64(max(width, height))
+// eyeOf is where a camera of such a focal length, as a share of the picture's longer side, was that took the plane so to
+// its picture.
+func eyeOf(h Homography, width, height int, focal float64) eye {
+	f := focal * float64(max(width, height))
 	column := func(i int) [3]float64 {
 		z := h[6+i]
 		return [3]float64{(h[i] - z*float64(width)/2) / f, (h[3+i] - z*float64(height)/2) / f, z}

@@ -187,7 +187,7 @@ func (s Shot) nail(m Marks) (n onPlane, is bool) {
 		middle := h.Of(s.Handles[0]).towards(h.Of(s.Handles[2]), 0.5)
 		corner := h.Of(s.Handles[0]).distance(middle)
 		n.reach = math.Max(n.coat.distance(middle), n.tip.distance(middle)) / corner
-		s.pose.lift(eyeOf(back, s.Width, s.Height), points)
+		s.pose.lift(eyeOf(back, s.Width, s.Height, s.focal()), points)
 	}
 	return n, true
 }
@@ -266,13 +266,13 @@ func (n onPlane) past() float64 {
 // number is a length on the plane with how far it may be off: its own share that no picture sees (a range that holds
 // nine times in ten, mm) with handles and points, the plane and the lens, added in squares.
 func (s Shot) number(m Marks, of func(onPlane) float64, own float64) measure.Number {
-	held := holdings[s.Held]
+	held := s.stands()
 	at := func(depth, lean float64) float64 {
 		s.pose = pose{depth: depth, lean: lean}
 		n, _ := s.nail(m)
 		return of(n)
 	}
-	mm := at(held.depth, 0)
+	mm := at(held.depth, held.lean)
 	misfit := 0.0
 	if s.Reference == Card {
 		misfit = s.misfit() // of the handles as they stand
@@ -281,13 +281,13 @@ func (s Shot) number(m Marks, of func(onPlane) float64, own float64) measure.Num
 	sum := own * own
 	add := func(by float64) { sum += by * by }
 	if s.Reference == Card {
-		more, less := at(held.depth, held.leanOff), at(held.depth, -held.leanOff)
+		more, less := at(held.depth, held.lean+held.leanOff), at(held.depth, held.lean-held.leanOff)
 		add((more - less) / 2)
 		bent := ((more+less)/2 - mm) / (estimate.Z90 * estimate.Z90) // whichever way it leans it is seen too short: the mean of a square
 		add(bent * math.Sqrt2 * estimate.Z90)
-		add((at(held.depth+1, 0) - at(held.depth-1, 0)) / 2 * held.depthOff)
+		add((at(held.depth+1, held.lean) - at(held.depth-1, held.lean)) / 2 * held.depthOff)
 		mm += bent
-		s.pose = pose{depth: held.depth}
+		s.pose = pose{held.depth, held.lean}
 	}
 	points := []*Point{&m.Coat, &m.Tip}
 	for _, p := range []**Point{&m.Ridge, &m.Groove, &m.Pink, &m.Pad, &m.Floor, &m.Low} {

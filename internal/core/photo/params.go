@@ -43,5 +43,15 @@ const (
 	onALine  = 1e-6 // the same, and no circle goes through the three
 )
 
+// Of two pictures (judgement).
+const (
+	lensOff     = 0.12 // by how much a telephone's focal length may differ from the usual, as a share
+	stillWithin = 1.0  // how still a paw keeps to a card between two pictures, mm
+	leastBeside = 15.0 // degrees between two lines of sight, or they say nothing of depth
+	missedBy    = 1.6  // times what is told by handles, lens and a still paw: two lines of sight that miss each other by more show two things
+	mostLean    = 50.0 // degrees
+	mostDepth   = 30.0 // mm
+)
+
 // MostSide is how long a kept picture's longer side is at most, pixels.
 const MostSide = 2048

@@ -267,7 +267,7 @@ func TestAPointOverThePlaneIsSeenWhereTheRayGoes(t *testing.T) {
 		require.True(t, is)
 		seen := back.Of(c.seesAt(p, high))
 		pair := []Point{seen, seen.plus(Point{1, 0})}
-		pose{depth: high}.lift(eyeOf(c.h, c.width, c.height), []*Point{&pair[0], &pair[1]})
+		pose{depth: high}.lift(eyeOf(c.h, c.width, c.height, focalShare), []*Point{&pair[0], &pair[1]})
 		assert.InDelta(t, 0, p.distance(pair[0]), 1e-6)
 	}
 }

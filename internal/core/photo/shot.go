@@ -3,6 +3,7 @@
 package photo
 
 import (
+	"cmp"
 	"fmt"
 	"math"
 
@@ -26,7 +27,12 @@ type Shot struct {
 	MM            float64 // that the two points are apart
 	Held          Holding // how the nail stands to the card
 	pose          pose    // of the nail, as it is tried
+	lens          float64 // focal length as a share of the longer side, as it is tried; 0 is a usual one
+	settled       *stands // how the nail stands to the card, where a second picture settled that
 }
+
+// focal is the focal length, as a share of the picture's longer side.
+func (s Shot) focal() float64 { return cmp.Or(s.lens, focalShare) }
 
 // Marks are the points of a nail in the picture. Without a point on the ridge between, it is taken to be straight.
 type Marks struct {

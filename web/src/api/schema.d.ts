@@ -3152,6 +3152,29 @@ export interface components {
             pad?: components["schemas"]["PicturePoint"];
             floor?: components["schemas"]["PicturePoint"];
             low?: components["schemas"]["PicturePoint"];
+            /** @description a second picture of the same nail and card, unmoved, from farther to one side; how the nail stands to the card is read off the two then, and held is not asked */
+            side?: components["schemas"]["PhotoSide"];
+        };
+        PhotoSide: {
+            /** @description of the picture in pixels */
+            width: number;
+            height: number;
+            /** @description the same card's four corners in their order round it, from wherever */
+            handles: components["schemas"]["PicturePoint"][];
+            picture_id?: components["schemas"]["Id"];
+            coat: components["schemas"]["PicturePoint"];
+            tip: components["schemas"]["PicturePoint"];
+        };
+        /** @description How the nail stands to the card's plane, by two pictures; ranges hold nine times in ten */
+        PhotoStands: {
+            /** @description of its middle before that plane, towards the camera */
+            depth: components["schemas"]["PhotoNumber"];
+            /** @description of its tip towards the camera */
+            lean_deg: number;
+            lean_low_deg: number;
+            lean_high_deg: number;
+            /** @description between the two lines of sight */
+            apart_deg: number;
         };
         /** @description A number off a picture with the range that holds nine times in ten, and its standard deviation */
         PhotoNumber: {
@@ -3170,6 +3193,7 @@ export interface components {
             /** @description the tip stands out past the pad, whatever of the range is true */
             is_past_pad?: boolean;
             shape?: components["schemas"]["Shape"];
+            stands?: components["schemas"]["PhotoStands"];
             /** @description at the nail */
             px_per_mm: number;
             /** @description lines of the card's plane through the nail, a centimetre apart, in pixels: where they do not lie on the nail, it is not in that plane */

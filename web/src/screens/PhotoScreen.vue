@@ -18,6 +18,8 @@ import { nailInWords, pawWords, shapes } from '../words'
 import HeldChoice from './photo/HeldChoice.vue'
 import HoldingCard from './photo/HoldingCard.vue'
 import PictureStage, { type Handle } from './photo/PictureStage.vue'
+import { cardLabels, cornersOf, freshSide, useSide, type SidePut, type Spot } from './photo/side'
+import SideChoice from './photo/SideChoice.vue'
 
 /** Lengths off a picture with a card in it: four handles on the card, points on the nail, numbers with their ranges. */
 const props = defineProps<{ dogId: string; code: string }>()
@@ -49,28 +51,42 @@ function choose(event: Event) {
 }
 
 /** What was put on a picture; the card's corners stay for its other nails. */
-type Spot = [number, number]
-interface Put { reference: 'card' | 'known'; known: string; held: Schemas['PhotoInput']['held']; card: Spot[]; ends: Spot[]; marks: Partial<Record<Mark, Spot>>; touched: string[]; code: string }
+interface Put { side?: SidePut; reference: 'card' | 'known'; known: string; held: Schemas['PhotoInput']['held']; card: Spot[]; ends: Spot[]; marks: Partial<Record<Mark, Spot>>; touched: string[]; code: string }
 const optional = { ridge: 'bend of the ridge', groove: 'end of the groove', pink: 'end of the pink', pad: 'edge of the pad', floor: 'floor under it' } as const
 type Mark = 'coat' | 'tip' | 'low' | keyof typeof optional
 const labels: Record<Mark, string> = { coat: 'coat line', tip: 'tip', low: 'lowest point', ...optional }
-const put = reactive<Put>({ reference: 'card', known: '', held: undefined, card: [], ends: [], marks: {}, touched: [], code: '' })
+const put = reactive<Put>({ side: undefined, reference: 'card', known: '', held: undefined, card: [], ends: [], marks: {}, touched: [], code: '' })
 const store = computed(() => kept<Put>(`fribbet-photo-${picture.value?.hash}`))
 const guessed = computed(() => (picture.value?.corners.length ?? 0) === 4)
 function fresh(p: Schemas['Picture']): Put {
   const at = (x: number, y: number): Spot => [p.width * x, p.height * y]
   return {
-    reference: 'card', known: '', held: undefined, touched: [], code: props.code, ends: [at(0.3, 0.4), at(0.5, 0.4)], marks: { coat: at(0.44, 0.75), tip: at(0.56, 0.8) },
-    card: guessed.value ? (p.corners as Spot[]) : [at(0.25, 0.15), at(0.75, 0.15), at(0.75, 0.6), at(0.25, 0.6)],
+    side: undefined, reference: 'card', known: '', held: undefined, touched: [], code: props.code, ends: [at(0.3, 0.4), at(0.5, 0.4)], marks: { coat: at(0.44, 0.75), tip: at(0.56, 0.8) },
+    card: cornersOf(p),
   }
 }
 watch([picture, code], ([p, c], [was]) => {
   if (p && p !== was) Object.assign(put, fresh(p), store.value.read() ?? {})
-  if (put.code !== c) Object.assign(put, { code: c, touched: put.touched.filter((key) => /\d$/.test(key)) }) // another nail's points are nobody's
+  if (put.code === c) return
+  const cards = (touched: string[]) => touched.filter((key) => /\d$/.test(key)) // another nail's points are nobody's
+  Object.assign(put, { code: c, touched: cards(put.touched), side: put.side && { ...put.side, touched: cards(put.side.touched) } })
 }, { immediate: true })
 watch(put, () => picture.value && store.value.keep(put), { deep: true })
 
-const cardLabels = ['first corner', 'second corner', 'third corner', 'fourth corner']
+/** The second picture, where there is one, and which of the two is on the stage. */
+const side = useSide(put, before)
+const onSide = ref(false)
+const alsoTaken = computed(() => before.value.filter((p) => p.id !== picture.value?.id))
+function settle(p: Schemas['Picture']) {
+  put.side = freshSide(p)
+  onSide.value = true
+}
+const settleBy = (file: File) => add.mutate({ file, paw: paw.value }, { onSuccess: settle })
+function unsettle() {
+  put.side = undefined
+  onSide.value = false
+}
+
 const handles = computed<Handle[]>(() => [
   ...(put.reference === 'card' ? put.card.map(([x, y], i) => ({ key: `card${i}`, label: cardLabels[i], x, y, corner: true })) : put.ends.map(([x, y], i) => ({ key: `ends${i}`, label: i === 0 ? 'one end' : 'the other end', x, y, corner: true }))),
   ...Object.entries(put.marks).map(([key, [x, y]]) => ({ key, label: labels[key as Mark], x, y })),
@@ -106,21 +122,22 @@ const known = computed(() => length.value.typed(put.known))
 const missing = computed(() => {
   const handles = put.reference === 'card' ? (guessed.value ? [] : put.card.map((_, i) => `card${i}`)) : ['ends0', 'ends1']
   if (handles.some((key) => !put.touched.includes(key))) return put.reference === 'card' ? 'Drag the four squares to the card’s corners.' : 'Drag the two squares to points that are a known distance apart.'
-  if (put.reference === 'card' && !put.held) return 'Say how the card was held.'
+  if (put.reference === 'card' && !put.held && !put.side) return 'Say how the card was held.'
   if (put.reference === 'known' && known.value === undefined) return 'Say how far apart the two squares are.'
-  return put.touched.includes('coat') && put.touched.includes('tip') ? '' : `Drag the two circles to the coat line and the tip of ${props.code}.`
+  if (!put.touched.includes('coat') || !put.touched.includes('tip')) return `Drag the two circles to the coat line and the tip of ${props.code}.`
+  return put.reference === 'card' ? side.missing.value : ''
 })
 const wanted = computed<Schemas['PhotoInput'] | undefined>(() => {
   const p = picture.value
   const m = Object.fromEntries(Object.entries(put.marks).filter(([key]) => put.touched.includes(key))) as Put['marks']
   if (!p || missing.value || !m.coat || !m.tip) return undefined
-  return { width: p.width, height: p.height, reference: put.reference, handles: put.reference === 'card' ? put.card : put.ends, known_mm: put.reference === 'known' ? known.value : undefined, held: put.reference === 'card' ? put.held : undefined, picture_id: put.reference === 'card' ? p.id : undefined, ...m, coat: m.coat, tip: m.tip }
+  return { width: p.width, height: p.height, reference: put.reference, handles: put.reference === 'card' ? put.card : put.ends, known_mm: put.reference === 'known' ? known.value : undefined, held: put.reference === 'card' && !put.side ? put.held : undefined, side: put.reference === 'card' ? side.input.value : undefined, picture_id: put.reference === 'card' ? p.id : undefined, ...m, coat: m.coat, tip: m.tip }
 })
 const told = useOften(wanted, 80)
 const { data: said, error: refused, isPlaceholderData } = useReadPhoto(() => props.dogId, () => props.code, told)
 const ready = computed(() => !missing.value && said.value && !refused.value && !isPlaceholderData.value && told.value && toRaw(told.value) === toRaw(wanted.value))
 /** The card's plane, drawn through the nail. */
-const grid = computed<Spot[][]>(() => (put.reference === 'card' && !missing.value && !refused.value ? ((said.value?.grid ?? []) as Spot[][]) : []))
+const grid = computed<Spot[][]>(() => (put.reference === 'card' && !put.side && !missing.value && !refused.value ? ((said.value?.grid ?? []) as Spot[][]) : []))
 const range = (n: Schemas['PhotoNumber']) => `${length.value.bare(n.mm)} (${length.value.range(n.low_mm, n.high_mm)})`
 
 /** Nails whose numbers were taken from this picture. */
@@ -151,7 +168,10 @@ async function take() {
 }
 const others = computed(() => view.value?.rank.bars.filter((b) => b.code.startsWith(paw.value)).map((b) => b.code) ?? [])
 const goTo = (to: string) => router.replace({ path: `/dogs/${props.dogId}/photo/${to}`, query: route.query })
-watch(() => picture.value?.id, () => (taken.value = []))
+watch(() => picture.value?.id, () => {
+  taken.value = []
+  onSide.value = false
+})
 </script>
 
 <template>
@@ -180,7 +200,8 @@ watch(() => picture.value?.id, () => (taken.value = []))
       </template>
 
       <div v-else class="columns">
-        <PictureStage v-model="active" :picture="{ src: pictureOf(picture.hash), width: picture.width, height: picture.height }" alt="The paw, with the card beside it" :handles="handles" :lines="lines" :grid="grid" @move="move" />
+        <PictureStage v-if="onSide && side.picture.value" :key="side.picture.value.id" v-model="active" :picture="{ src: pictureOf(side.picture.value.hash), width: side.picture.value.width, height: side.picture.value.height }" alt="The same paw and card, from the side" :handles="side.handles.value" :lines="side.lines.value" @move="side.move" />
+        <PictureStage v-else v-model="active" :picture="{ src: pictureOf(picture.hash), width: picture.width, height: picture.height }" alt="The paw, with the card beside it" :handles="handles" :lines="lines" :grid="grid" @move="move" />
         <div class="side">
           <p v-if="put.reference === 'card'" class="small">{{ guessed ? 'The four squares stand where the card seems to be.' : 'No card was found: drag the four squares to its corners.' }} They belong where its straight edges would meet, beyond the round corners.</p>
           <p v-else class="small">Two points a known distance apart: a coin’s widest, two marks of a ruler. Nobody knows then how the camera was held, and the range says so.</p>
@@ -189,9 +210,19 @@ watch(() => picture.value?.id, () => (taken.value = []))
             <button type="button" :aria-pressed="put.reference === 'known'" @click="put.reference = 'known'">two points</button>
             <label v-if="put.reference === 'known'" class="apart">apart <input v-model="put.known" class="form-control" inputmode="decimal" autocomplete="off" /> {{ length.symbol }}</label>
           </div>
-          <HeldChoice v-if="put.reference === 'card'" v-model="put.held" />
-          <p class="small points-title">On the nail: coat line and tip; and what is seen of</p>
-          <div class="choices" role="group" aria-label="Also seen"><button v-for="(words, mark) in optional" :key="mark" type="button" :aria-pressed="put.marks[mark] !== undefined" @click="toggle(mark)">{{ words }}</button></div>
+          <template v-if="put.reference === 'card'">
+            <div v-if="put.side" class="choices which" role="group" aria-label="Which picture">
+              <button type="button" :aria-pressed="!onSide" @click="onSide = false">first picture</button>
+              <button type="button" :aria-pressed="onSide" @click="onSide = true">from the side</button>
+              <button type="button" @click="unsettle">without it</button>
+            </div>
+            <template v-else>
+              <HeldChoice v-model="put.held" />
+              <SideChoice :others="alsoTaken" :pending="add.isPending.value" @file="settleBy" @picture="settle" />
+            </template>
+          </template>
+          <p v-if="!onSide" class="small points-title">On the nail: coat line and tip; and what is seen of</p>
+          <div v-if="!onSide" class="choices" role="group" aria-label="Also seen"><button v-for="(words, mark) in optional" :key="mark" type="button" :aria-pressed="put.marks[mark] !== undefined" @click="toggle(mark)">{{ words }}</button></div>
 
           <p v-if="missing" class="missing" role="status">{{ missing }}</p>
           <RefusalNote :error="(missing ? null : refused) ?? check.error.value" />
@@ -201,9 +232,10 @@ watch(() => picture.value?.id, () => (taken.value = []))
             <template v-if="said.gap"><dt>gap to the floor</dt><dd>{{ range(said.gap) }}</dd><dd class="soft small"><template v-if="bar.gap">believed <EstimateText :estimate="bar.gap" /></template></dd></template>
             <template v-for="mark in (['groove', 'pink'] as const)" :key="mark"><template v-if="said[mark]"><dt>{{ optional[mark] }}, from the tip</dt><dd>{{ range(said[mark]!) }}</dd><dd class="soft small">believed safe to trim: <EstimateText :estimate="bar.spare" /></dd></template></template>
             <template v-if="said.shape"><dt>shape</dt><dd>{{ shapes[said.shape] }}<template v-if="said.radius">, radius {{ range(said.radius) }}</template></dd><dd class="soft small">believed {{ shapes[bar.shape] }}</dd></template>
+            <template v-if="said.stands"><dt>nearer to the camera than the card</dt><dd>{{ length.bare(said.stands.depth.mm) }} ({{ length.bare(said.stands.depth.low_mm) }} to {{ length.show(said.stands.depth.high_mm) }})</dd><dd class="soft small">by the two pictures; below 0 it is farther away</dd><dt>tip leaning towards the camera</dt><dd>{{ said.stands.lean_deg.toFixed(0) }}° ({{ said.stands.lean_low_deg.toFixed(0) }} to {{ said.stands.lean_high_deg.toFixed(0) }})</dd><dd class="soft small">reckoned with in every number here</dd></template>
             <template v-if="said.past_pad"><dt>past the pad by</dt><dd>{{ range(said.past_pad) }}</dd><dd class="soft small">{{ said.is_past_pad ? 'past it' : 'not surely past it' }}</dd></template>
           </dl>
-          <p v-if="said && !refused && !missing" class="small soft">{{ said.px_per_mm.toFixed(0) }} pixels a millimetre<template v-if="said.tilt_deg !== undefined">, held {{ said.tilt_deg.toFixed(0) }}° askew, about {{ ((said.distance_mm ?? 0) / 10).toFixed(0) }} cm away</template>. Ranges hold nine times in ten.<template v-if="put.reference === 'card'"> The thin lines are the card’s plane: where they do not lie on the nail, it was not in it.<template v-if="said.askew"> Held squarely, the range is narrower.</template></template></p>
+          <p v-if="said && !refused && !missing" class="small soft">{{ said.px_per_mm.toFixed(0) }} pixels a millimetre<template v-if="said.tilt_deg !== undefined">, held {{ said.tilt_deg.toFixed(0) }}° askew, about {{ ((said.distance_mm ?? 0) / 10).toFixed(0) }} cm away</template>. Ranges hold nine times in ten.<template v-if="put.reference === 'card' && !put.side"> The thin lines are the card’s plane: where they do not lie on the nail, it was not in it.<template v-if="said.askew"> Held squarely, the range is narrower.</template></template></p>
           <p v-if="!missing && target !== 'bench' && (said?.groove || said?.pink)" class="small soft">Where the quick ends is saved at the bench; elsewhere it is shown and not kept.</p>
           <div v-if="target === 'record' || target === 'bench'" class="choices" role="group" aria-label="This was"><button v-for="w in (['before', 'after'] as const)" :key="w" type="button" :aria-pressed="when === w" @click="when = w">{{ w }} the cut</button></div>
           <div class="ways">
@@ -230,6 +262,7 @@ watch(() => picture.value?.id, () => (taken.value = []))
 .photo h2 { margin-top: 1.5rem; }
 .apart { align-items: center; display: flex; gap: 0.4rem; }
 .apart .form-control { width: 5rem; }
+.which { margin-block: 0.5rem; }
 .side p { margin: 0 0 0.4rem; }
 .points-title { margin-top: 0.75rem !important; }
 .numbers { display: grid; gap: 0.15rem 0.75rem; grid-template-columns: auto auto; margin: 0.75rem 0 0.5rem; }
