@@ -72,7 +72,7 @@ func everything(t *testing.T, s *store.Store) map[string][]string {
 	all := map[string][]string{}
 	require.NoError(t, s.Snapshot(t.Context(), func(snap store.Snapshot) error {
 		for _, table := range []string{
-			"settings", "sticks", "holidays", "dogs", "weights", "nails", "walked", "kit_items", "kit_services", "owners", "owned", "working_week", "visits", "not_now", "waiting", "messages", "checks", "looks",
+			"settings", "sticks", "practised", "holidays", "dogs", "weights", "nails", "walked", "kit_items", "kit_services", "owners", "owned", "working_week", "visits", "not_now", "waiting", "messages", "checks", "looks",
 			"ladders", "tries", "plans", "pictures", "logs", "events", "sittings", "records", "cuts", "readings", "landmarks", "stints", "worn",
 		} {
 			err := snap.Rows(t.Context(), table, []string{"*"}, []string{"1", "2"}, "", nil, func(v []any) error {

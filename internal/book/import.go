@@ -24,6 +24,8 @@ import (
 	"fribbet/internal/core/feet"
 	"fribbet/internal/core/ladder"
 	"fribbet/internal/core/photo"
+	"fribbet/internal/core/practice"
+	"fribbet/internal/core/quick"
 	"fribbet/internal/core/record"
 	"fribbet/internal/core/round"
 	"fribbet/internal/formats"
@@ -344,6 +346,7 @@ func (t *taking) sound(table exchanged, columns []string, values []any, at forma
 var shapes = map[string]func() any{
 	"suits": func() any { return &map[time.Weekday][]round.Stretch{} }, "body": func() any { return &store.WorkingWeek{} },
 	"places": func() any { return &[]store.Place{} }, "corners": func() any { return &[]photo.Point{} },
+	"moves": func() any { return &[]practice.Move{} }, "named": func() any { return &[]quick.Face{} },
 }
 
 // pictures looks whether each picture is what its name says, and keeps its file.

@@ -20,7 +20,10 @@ import (
 	"fribbet/internal/core/measure"
 	"fribbet/internal/core/nail"
 	"fribbet/internal/core/photo"
+	"fribbet/internal/core/practice"
+	"fribbet/internal/core/quick"
 	"fribbet/internal/core/round"
+	"fribbet/internal/core/verdict"
 	"fribbet/internal/store"
 )
 
@@ -87,6 +90,20 @@ var asTold = map[string]func(t *taking, r row) fault.Fields{
 		if meant := r.number("meant_mm"); meant != nil {
 			errors.As(hand.Check(*meant, store.SlicesOf(r.text("slices"))), &f)
 		}
+		return f
+	},
+	"practised": func(_ *taking, r row) (f fault.Fields) {
+		p := store.Practised{Nail: practice.Nail{Kind: practice.Kind(r.text("kind")), Seed: r.whole("seed"), Number: r.whole("number")}}
+		_ = json.Unmarshal([]byte(r.text("moves")), &p.Moves) // sound has looked
+		_ = json.Unmarshal([]byte(r.text("named")), &p.Said)
+		room := practice.Room{Chance: chance, Terms: verdict.Terms{Stop: quick.Stop(r.text("end_point"))}}
+		if p.Kind == store.EndsDrill {
+			_, err := room.Name(p.Seed, p.Said)
+			errors.As(err, &f)
+			return f
+		}
+		_, err := room.Play(p.Nail, p.Moves)
+		errors.As(err, &f)
 		return f
 	},
 	"holidays": func(t *taking, r row) fault.Fields {

@@ -105,6 +105,10 @@ var plainTables = []exchanged{
 		column("id", "string!", "its own"), column("on_date", "date!", "when"), column("meant_mm", "number!", "how thick they were meant to be, mm"), column("slices", "json!", "how thick each is and how far off that may be, pairs of mm, JSON"),
 		column("told_at", "datetime!", someWhen), column("withdrawn_at", "datetime", "when that was deleted"),
 	}}, ""},
+	{formats.Table{Name: "practised", About: "Drawn nails that somebody practised on, and drills of naming cut ends.", Key: []string{"id"}, Columns: []formats.Column{
+		column("id", "string!", "its own"), column("done_at", "datetime!", someWhen), column("who", "string", "who did it; empty: nobody said"), column("kind", "string!", "what is hard about the nail; ends: a drill"), column("seed", "integer!", "of the series"), column("number", "integer!", "of the nail in it"),
+		column("end_point", "string!", "at which they stop"), column("moves", "json!", "looks, cuts and the end, JSON"), column("named", "json!", "what was said of a drill's ends, JSON"),
+	}}, ""},
 	{formats.Table{Name: "holidays", About: "Days off, on which nobody is done.", Key: []string{"from_date"}, Columns: []formats.Column{
 		column("from_date", "date!", "the first day"), column("to_date", "date!", "the last day"),
 	}}, ""},

@@ -342,6 +342,117 @@ func (e PhotoInputReference) Valid() bool {
 	}
 }
 
+// Defines values for PracticeGameColour.
+const (
+	PracticeGameColourDark  PracticeGameColour = "dark"
+	PracticeGameColourLight PracticeGameColour = "light"
+)
+
+// Valid indicates whether the value is a known member of the PracticeGameColour enum.
+func (e PracticeGameColour) Valid() bool {
+	switch e {
+	case PracticeGameColourDark:
+		return true
+	case PracticeGameColourLight:
+		return true
+	default:
+		return false
+	}
+}
+
+// Defines values for PracticeKind.
+const (
+	PracticeKindDark      PracticeKind = "dark"
+	PracticeKindDewclaw   PracticeKind = "dewclaw"
+	PracticeKindLight     PracticeKind = "light"
+	PracticeKindLongQuick PracticeKind = "long_quick"
+	PracticeKindMoving    PracticeKind = "moving"
+	PracticeKindToy       PracticeKind = "toy"
+)
+
+// Valid indicates whether the value is a known member of the PracticeKind enum.
+func (e PracticeKind) Valid() bool {
+	switch e {
+	case PracticeKindDark:
+		return true
+	case PracticeKindDewclaw:
+		return true
+	case PracticeKindLight:
+		return true
+	case PracticeKindLongQuick:
+		return true
+	case PracticeKindMoving:
+		return true
+	case PracticeKindToy:
+		return true
+	default:
+		return false
+	}
+}
+
+// Defines values for PracticeMoveLook.
+const (
+	PracticeMoveLookGroove PracticeMoveLook = "groove"
+	PracticeMoveLookSeen   PracticeMoveLook = "seen"
+	PracticeMoveLookTorch  PracticeMoveLook = "torch"
+)
+
+// Valid indicates whether the value is a known member of the PracticeMoveLook enum.
+func (e PracticeMoveLook) Valid() bool {
+	switch e {
+	case PracticeMoveLookGroove:
+		return true
+	case PracticeMoveLookSeen:
+		return true
+	case PracticeMoveLookTorch:
+		return true
+	default:
+		return false
+	}
+}
+
+// Defines values for PracticeStepAdvice.
+const (
+	PracticeStepAdviceAsk    PracticeStepAdvice = "ask"
+	PracticeStepAdviceSliver PracticeStepAdvice = "sliver"
+	PracticeStepAdviceStop   PracticeStepAdvice = "stop"
+)
+
+// Valid indicates whether the value is a known member of the PracticeStepAdvice enum.
+func (e PracticeStepAdvice) Valid() bool {
+	switch e {
+	case PracticeStepAdviceAsk:
+		return true
+	case PracticeStepAdviceSliver:
+		return true
+	case PracticeStepAdviceStop:
+		return true
+	default:
+		return false
+	}
+}
+
+// Defines values for PracticeStepLook.
+const (
+	PracticeStepLookGroove PracticeStepLook = "groove"
+	PracticeStepLookSeen   PracticeStepLook = "seen"
+	PracticeStepLookTorch  PracticeStepLook = "torch"
+)
+
+// Valid indicates whether the value is a known member of the PracticeStepLook enum.
+func (e PracticeStepLook) Valid() bool {
+	switch e {
+	case PracticeStepLookGroove:
+		return true
+	case PracticeStepLookSeen:
+		return true
+	case PracticeStepLookTorch:
+		return true
+	default:
+		return false
+	}
+}
+
 // Defines values for QuickAdviceAction.
 const (
 	QuickAdviceActionAsk  QuickAdviceAction = "ask"
@@ -407,16 +518,16 @@ func (e QuickPlanTrack) Valid() bool {
 
 // Defines values for QuickRequestColour.
 const (
-	Dark  QuickRequestColour = "dark"
-	Light QuickRequestColour = "light"
+	QuickRequestColourDark  QuickRequestColour = "dark"
+	QuickRequestColourLight QuickRequestColour = "light"
 )
 
 // Valid indicates whether the value is a known member of the QuickRequestColour enum.
 func (e QuickRequestColour) Valid() bool {
 	switch e {
-	case Dark:
+	case QuickRequestColourDark:
 		return true
-	case Light:
+	case QuickRequestColourLight:
 		return true
 	default:
 		return false
@@ -1501,6 +1612,57 @@ type DueRowTask string
 
 // EndPoint when to stop
 type EndPoint = quick.Stop
+
+// EndToName defines model for EndToName.
+type EndToName struct {
+	// Face what it showed; once it is named
+	Face *Face `json:"face,omitempty"`
+
+	// Faces that can be
+	Faces []Face `json:"faces"`
+	Light bool   `json:"light"`
+
+	// Picture SVG
+	Picture string `json:"picture"`
+}
+
+// EndsDrill defines model for EndsDrill.
+type EndsDrill struct {
+	// Ends those that were named, and the next
+	Ends  []EndToName `json:"ends"`
+	Named EndsNamed   `json:"named"`
+
+	// Of how many there are
+	Of int `json:"of"`
+}
+
+// EndsInput defines model for EndsInput.
+type EndsInput struct {
+	Id *Id `json:"id,omitempty"`
+
+	// Said of the ends, in their order
+	Said []Face `json:"said"`
+	Seed int    `json:"seed"`
+}
+
+// EndsMixed defines model for EndsMixed.
+type EndsMixed struct {
+	// Said what a fresh cut shows; a dark nail: white grey dark_centre dot blood; a light one: white blush pink_dot blood
+	Said Face `json:"said"`
+
+	// Showed what a fresh cut shows; a dark nail: white grey dark_centre dot blood; a light one: white blush pink_dot blood
+	Showed Face `json:"showed"`
+	Times  int  `json:"times"`
+}
+
+// EndsNamed defines model for EndsNamed.
+type EndsNamed struct {
+	Asked int `json:"asked"`
+
+	// Mixed pairs that were mixed up, the most often first
+	Mixed []EndsMixed `json:"mixed"`
+	Right int         `json:"right"`
+}
 
 // Estimate A number with its middle 90 % and where it came from
 type Estimate struct {
@@ -3022,6 +3184,158 @@ type Point = []float64
 // Position defines model for Position.
 type Position = dog.Position
 
+// Practice defines model for Practice.
+type Practice struct {
+	Ends  EndsNamed       `json:"ends"`
+	Kinds []PracticeSoFar `json:"kinds"`
+}
+
+// PracticeDone defines model for PracticeDone.
+type PracticeDone struct {
+	Bled   bool    `json:"bled"`
+	Cuts   int     `json:"cuts"`
+	Early  int     `json:"early"`
+	Late   int     `json:"late"`
+	LeftMm float64 `json:"left_mm"`
+	Number int     `json:"number"`
+	Says   []Line  `json:"says"`
+
+	// Who empty: nobody said
+	Who string `json:"who"`
+}
+
+// PracticeGame defines model for PracticeGame.
+type PracticeGame struct {
+	Bled bool `json:"bled"`
+
+	// Code Paw and digit; LH1b and RH1b are second hind dewclaws
+	Code   NailCode           `json:"code"`
+	Colour PracticeGameColour `json:"colour"`
+
+	// Early slices that the advice would have gone on with
+	Early *int `json:"early,omitempty"`
+
+	// Late cuts that were taken against the advice to stop
+	Late *int `json:"late,omitempty"`
+
+	// LeftMm in front of the quick; once it is over
+	LeftMm   *float64 `json:"left_mm,omitempty"`
+	LengthMm float64  `json:"length_mm"`
+
+	// Outline closed
+	Outline Outline `json:"outline"`
+	Over    bool    `json:"over"`
+
+	// Quick outline of the quick; once it is over
+	Quick    *Outline       `json:"quick,omitempty"`
+	Says     []Line         `json:"says"`
+	Steps    []PracticeStep `json:"steps"`
+	WeightKg float64        `json:"weight_kg"`
+}
+
+// PracticeGameColour defines model for PracticeGame.Colour.
+type PracticeGameColour string
+
+// PracticeInput defines model for PracticeInput.
+type PracticeInput struct {
+	Id *Id `json:"id,omitempty"`
+
+	// Kind what is hard about a drawn nail
+	Kind  PracticeKind   `json:"kind"`
+	Moves []PracticeMove `json:"moves"`
+
+	// Number of the nail in it, from 1 on
+	Number int `json:"number"`
+
+	// Seed of the series, from 1 to 999999
+	Seed int `json:"seed"`
+}
+
+// PracticeKind what is hard about a drawn nail
+type PracticeKind string
+
+// PracticeMove a look (the end of the groove from below; on a light nail also the pink from the side, or by a torch), a cut so thick as it is meant, or the end: exactly one
+type PracticeMove struct {
+	Look *PracticeMoveLook `json:"look,omitempty"`
+	Mm   *float64          `json:"mm,omitempty"`
+	Stop *bool             `json:"stop,omitempty"`
+}
+
+// PracticeMoveLook defines model for PracticeMove.Look.
+type PracticeMoveLook string
+
+// PracticeRange A number with the range that holds nine times in ten
+type PracticeRange struct {
+	High  float64 `json:"high"`
+	Low   float64 `json:"low"`
+	Value float64 `json:"value"`
+}
+
+// PracticeSoFar defines model for PracticeSoFar.
+type PracticeSoFar struct {
+	Advised PracticeTally `json:"advised"`
+
+	// Early nails that were left too early
+	Early int `json:"early"`
+
+	// Kind what is hard about a drawn nail
+	Kind PracticeKind `json:"kind"`
+
+	// Late nails that were cut against the advice to stop
+	Late int           `json:"late"`
+	Mine PracticeTally `json:"mine"`
+
+	// Unasked by a hand of 1 mm slices that asks nobody
+	Unasked PracticeTally `json:"unasked"`
+}
+
+// PracticeStep defines model for PracticeStep.
+type PracticeStep struct {
+	// Advice what the program would have done then, at one's own end point; once it is over
+	Advice   *PracticeStepAdvice `json:"advice,omitempty"`
+	AdviceMm *float64            `json:"advice_mm,omitempty"`
+	Because  *string             `json:"because,omitempty"`
+
+	// Chance that this cut bled, by all that was seen until then, as people say it
+	Chance *string `json:"chance,omitempty"`
+
+	// Face what the end showed; once it is over
+	Face *Face             `json:"face,omitempty"`
+	Look *PracticeStepLook `json:"look,omitempty"`
+	Mm   *float64          `json:"mm,omitempty"`
+
+	// Picture of the cut end, SVG
+	Picture *string `json:"picture,omitempty"`
+
+	// SeenMm by a look: how far from the tip the quick seems to end
+	SeenMm *float64 `json:"seen_mm,omitempty"`
+	Stop   *bool    `json:"stop,omitempty"`
+}
+
+// PracticeStepAdvice what the program would have done then, at one's own end point; once it is over
+type PracticeStepAdvice string
+
+// PracticeStepLook defines model for PracticeStep.Look.
+type PracticeStepLook string
+
+// PracticeTally defines model for PracticeTally.
+type PracticeTally struct {
+	Bled int `json:"bled"`
+	Cuts int `json:"cuts"`
+
+	// Left mm in front of the quick on the mean, of those that did not bleed
+	Left  PracticeRange `json:"left"`
+	Nails int           `json:"nails"`
+
+	// Per100 how many of 100 nails like these would bleed
+	Per100 PracticeRange `json:"per_100"`
+}
+
+// PracticeTogether defines model for PracticeTogether.
+type PracticeTogether struct {
+	Nails []PracticeDone `json:"nails"`
+}
+
 // Problem defines model for Problem.
 type Problem struct {
 	Detail string       `json:"detail"`
@@ -4216,6 +4530,12 @@ type GetPictureParams struct {
 	Small *bool `form:"small,omitempty" json:"small,omitempty"`
 }
 
+// GetPracticeTogetherParams defines parameters for GetPracticeTogether.
+type GetPracticeTogetherParams struct {
+	Kind PracticeKind `form:"kind" json:"kind"`
+	Seed int          `form:"seed" json:"seed"`
+}
+
 // GetCallsParams defines parameters for GetCalls.
 type GetCallsParams struct {
 	From *Date `form:"from,omitempty" json:"from,omitempty"`
@@ -4321,6 +4641,12 @@ type TellOwnerJSONRequestBody = MessageInput
 
 // KeepOwnerJSONRequestBody defines body for KeepOwner for application/json ContentType.
 type KeepOwnerJSONRequestBody = OwnerInput
+
+// NameEndsJSONRequestBody defines body for NameEnds for application/json ContentType.
+type NameEndsJSONRequestBody = EndsInput
+
+// PractiseJSONRequestBody defines body for Practise for application/json ContentType.
+type PractiseJSONRequestBody = PracticeInput
 
 // KeepVisitJSONRequestBody defines body for KeepVisit for application/json ContentType.
 type KeepVisitJSONRequestBody = VisitInput
@@ -4585,6 +4911,18 @@ type ServerInterface interface {
 	// GetPicture A picture
 	// (GET /api/pictures/{hash})
 	GetPicture(c *gin.Context, hash string, params GetPictureParams)
+	// GetPractice How one's practice on drawn nails goes, beside the same nails by the careful advice and by a hand that asks nobody
+	// (GET /api/practice)
+	GetPractice(c *gin.Context)
+	// NameEnds A drill of twenty cut ends to be named, marked as far as it went. With an id it is kept once all are named
+	// (POST /api/practice/ends)
+	NameEnds(c *gin.Context)
+	// Practise A drawn nail by all moves so far; the same seed and moves are the same nail to everybody. With an id it is kept once it is over
+	// (POST /api/practice/nail)
+	Practise(c *gin.Context)
+	// GetPracticeTogether How everybody did the nails of one series, each nail's first time
+	// (GET /api/practice/together)
+	GetPracticeTogether(c *gin.Context, params GetPracticeTogetherParams)
 	// GetCalls Whom to call for seven days, in order, with places for each; and who waits for a later week
 	// (GET /api/round/calls)
 	GetCalls(c *gin.Context, params GetCallsParams)
@@ -6650,6 +6988,80 @@ func (siw *ServerInterfaceWrapper) GetPicture(c *gin.Context) {
 	siw.Handler.GetPicture(c, hash, params)
 }
 
+// GetPractice operation middleware
+func (siw *ServerInterfaceWrapper) GetPractice(c *gin.Context) {
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.GetPractice(c)
+}
+
+// NameEnds operation middleware
+func (siw *ServerInterfaceWrapper) NameEnds(c *gin.Context) {
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.NameEnds(c)
+}
+
+// Practise operation middleware
+func (siw *ServerInterfaceWrapper) Practise(c *gin.Context) {
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.Practise(c)
+}
+
+// GetPracticeTogether operation middleware
+func (siw *ServerInterfaceWrapper) GetPracticeTogether(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// Parameter object where we will unmarshal all parameters from the context
+	var params GetPracticeTogetherParams
+
+	// ------------- Required query parameter "kind" -------------
+
+	err = runtime.BindQueryParameterWithOptions("form", true, true, "kind", c.Request.URL.Query(), &params.Kind, runtime.BindQueryParameterOptions{Type: "string", Format: ""})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter kind: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	// ------------- Required query parameter "seed" -------------
+
+	err = runtime.BindQueryParameterWithOptions("form", true, true, "seed", c.Request.URL.Query(), &params.Seed, runtime.BindQueryParameterOptions{Type: "integer", Format: ""})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter seed: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.GetPracticeTogether(c, params)
+}
+
 // GetCalls operation middleware
 func (siw *ServerInterfaceWrapper) GetCalls(c *gin.Context) {
 
@@ -7122,6 +7534,10 @@ func RegisterHandlersWithOptions(router gin.IRouter, si ServerInterface, options
 	router.GET(options.BaseURL+"/api/pictures", wrapper.GetPicturesKept)
 	router.GET(options.BaseURL+"/api/pictures/:hash", wrapper.GetPicture)
 	router.GET(options.BaseURL+"/api/dogs/:dog_id/nails/:code/advice", wrapper.GetAdvice)
+	router.GET(options.BaseURL+"/api/practice", wrapper.GetPractice)
+	router.POST(options.BaseURL+"/api/practice/nail", wrapper.Practise)
+	router.POST(options.BaseURL+"/api/practice/ends", wrapper.NameEnds)
+	router.GET(options.BaseURL+"/api/practice/together", wrapper.GetPracticeTogether)
 	router.GET(options.BaseURL+"/api/slices", wrapper.GetSlices)
 	router.POST(options.BaseURL+"/api/slices/picture", wrapper.FindCard)
 	router.POST(options.BaseURL+"/api/slices/reading", wrapper.ReadSlices)
@@ -10403,6 +10819,161 @@ func (response GetPicturedefaultApplicationProblemPlusJSONResponse) VisitGetPict
 	return err
 }
 
+type GetPracticeRequestObject struct {
+}
+
+type GetPracticeResponseObject interface {
+	VisitGetPracticeResponse(w http.ResponseWriter) error
+}
+
+type GetPractice200JSONResponse Practice
+
+func (response GetPractice200JSONResponse) VisitGetPracticeResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/json")
+	w.WriteHeader(200)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type GetPracticedefaultApplicationProblemPlusJSONResponse struct {
+	Body       Problem
+	StatusCode int
+}
+
+func (response GetPracticedefaultApplicationProblemPlusJSONResponse) VisitGetPracticeResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response.Body); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/problem+json")
+	w.WriteHeader(response.StatusCode)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type NameEndsRequestObject struct {
+	Body *NameEndsJSONRequestBody
+}
+
+type NameEndsResponseObject interface {
+	VisitNameEndsResponse(w http.ResponseWriter) error
+}
+
+type NameEnds200JSONResponse EndsDrill
+
+func (response NameEnds200JSONResponse) VisitNameEndsResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/json")
+	w.WriteHeader(200)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type NameEndsdefaultApplicationProblemPlusJSONResponse struct {
+	Body       Problem
+	StatusCode int
+}
+
+func (response NameEndsdefaultApplicationProblemPlusJSONResponse) VisitNameEndsResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response.Body); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/problem+json")
+	w.WriteHeader(response.StatusCode)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type PractiseRequestObject struct {
+	Body *PractiseJSONRequestBody
+}
+
+type PractiseResponseObject interface {
+	VisitPractiseResponse(w http.ResponseWriter) error
+}
+
+type Practise200JSONResponse PracticeGame
+
+func (response Practise200JSONResponse) VisitPractiseResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/json")
+	w.WriteHeader(200)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type PractisedefaultApplicationProblemPlusJSONResponse struct {
+	Body       Problem
+	StatusCode int
+}
+
+func (response PractisedefaultApplicationProblemPlusJSONResponse) VisitPractiseResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response.Body); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/problem+json")
+	w.WriteHeader(response.StatusCode)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type GetPracticeTogetherRequestObject struct {
+	Params GetPracticeTogetherParams
+}
+
+type GetPracticeTogetherResponseObject interface {
+	VisitGetPracticeTogetherResponse(w http.ResponseWriter) error
+}
+
+type GetPracticeTogether200JSONResponse PracticeTogether
+
+func (response GetPracticeTogether200JSONResponse) VisitGetPracticeTogetherResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/json")
+	w.WriteHeader(200)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type GetPracticeTogetherdefaultApplicationProblemPlusJSONResponse struct {
+	Body       Problem
+	StatusCode int
+}
+
+func (response GetPracticeTogetherdefaultApplicationProblemPlusJSONResponse) VisitGetPracticeTogetherResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response.Body); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/problem+json")
+	w.WriteHeader(response.StatusCode)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
 type GetCallsRequestObject struct {
 	Params GetCallsParams
 }
@@ -11449,6 +12020,18 @@ type StrictServerInterface interface {
 	// GetPicture A picture
 	// (GET /api/pictures/{hash})
 	GetPicture(ctx context.Context, request GetPictureRequestObject) (GetPictureResponseObject, error)
+	// GetPractice How one's practice on drawn nails goes, beside the same nails by the careful advice and by a hand that asks nobody
+	// (GET /api/practice)
+	GetPractice(ctx context.Context, request GetPracticeRequestObject) (GetPracticeResponseObject, error)
+	// NameEnds A drill of twenty cut ends to be named, marked as far as it went. With an id it is kept once all are named
+	// (POST /api/practice/ends)
+	NameEnds(ctx context.Context, request NameEndsRequestObject) (NameEndsResponseObject, error)
+	// Practise A drawn nail by all moves so far; the same seed and moves are the same nail to everybody. With an id it is kept once it is over
+	// (POST /api/practice/nail)
+	Practise(ctx context.Context, request PractiseRequestObject) (PractiseResponseObject, error)
+	// GetPracticeTogether How everybody did the nails of one series, each nail's first time
+	// (GET /api/practice/together)
+	GetPracticeTogether(ctx context.Context, request GetPracticeTogetherRequestObject) (GetPracticeTogetherResponseObject, error)
 	// GetCalls Whom to call for seven days, in order, with places for each; and who waits for a later week
 	// (GET /api/round/calls)
 	GetCalls(ctx context.Context, request GetCallsRequestObject) (GetCallsResponseObject, error)
@@ -14166,6 +14749,140 @@ func (sh *strictHandler) GetPicture(ctx *gin.Context, hash string, params GetPic
 	}
 }
 
+// GetPractice operation middleware
+func (sh *strictHandler) GetPractice(ctx *gin.Context) {
+	var request GetPracticeRequestObject
+
+	handler := func(ctx *gin.Context, request interface{}) (interface{}, error) {
+		return sh.ssi.GetPractice(ctx, request.(GetPracticeRequestObject))
+	}
+	for _, middleware := range sh.middlewares {
+		handler = middleware(handler, "GetPractice")
+	}
+
+	response, err := handler(ctx, request)
+
+	if err != nil {
+		sh.options.HandlerErrorFunc(ctx, err)
+	} else if validResponse, ok := response.(GetPracticeResponseObject); ok {
+		if err := validResponse.VisitGetPracticeResponse(ctx.Writer); err != nil {
+			sh.options.ResponseErrorHandlerFunc(ctx, err)
+		}
+	} else if response != nil {
+		sh.options.ResponseErrorHandlerFunc(ctx, fmt.Errorf("unexpected response type: %T", response))
+	}
+}
+
+// NameEnds operation middleware
+func (sh *strictHandler) NameEnds(ctx *gin.Context) {
+	var request NameEndsRequestObject
+
+	var body NameEndsJSONRequestBody
+	var err error
+	// A request validator built on kin-openapi's openapi3filter with
+	// KeepValidatedValue leaves the value it validated on the body. Bind
+	// that value, matching member names exactly, so the handler receives
+	// what was validated instead of a second, case-insensitive decode.
+	if vb, ok := ctx.Request.Body.(interface{ ValidatedValue() any }); !ok || runtime.BindJSONValue(vb.ValidatedValue(), &body) != nil {
+		err = ctx.ShouldBindJSON(&body)
+	} else if binding.Validator != nil {
+		// ShouldBindJSON runs the struct validator after decoding; keep that.
+		err = binding.Validator.ValidateStruct(&body)
+	}
+	if err != nil {
+		sh.options.RequestErrorHandlerFunc(ctx, err)
+		return
+	}
+	request.Body = &body
+
+	handler := func(ctx *gin.Context, request interface{}) (interface{}, error) {
+		return sh.ssi.NameEnds(ctx, request.(NameEndsRequestObject))
+	}
+	for _, middleware := range sh.middlewares {
+		handler = middleware(handler, "NameEnds")
+	}
+
+	response, err := handler(ctx, request)
+
+	if err != nil {
+		sh.options.HandlerErrorFunc(ctx, err)
+	} else if validResponse, ok := response.(NameEndsResponseObject); ok {
+		if err := validResponse.VisitNameEndsResponse(ctx.Writer); err != nil {
+			sh.options.ResponseErrorHandlerFunc(ctx, err)
+		}
+	} else if response != nil {
+		sh.options.ResponseErrorHandlerFunc(ctx, fmt.Errorf("unexpected response type: %T", response))
+	}
+}
+
+// Practise operation middleware
+func (sh *strictHandler) Practise(ctx *gin.Context) {
+	var request PractiseRequestObject
+
+	var body PractiseJSONRequestBody
+	var err error
+	// A request validator built on kin-openapi's openapi3filter with
+	// KeepValidatedValue leaves the value it validated on the body. Bind
+	// that value, matching member names exactly, so the handler receives
+	// what was validated instead of a second, case-insensitive decode.
+	if vb, ok := ctx.Request.Body.(interface{ ValidatedValue() any }); !ok || runtime.BindJSONValue(vb.ValidatedValue(), &body) != nil {
+		err = ctx.ShouldBindJSON(&body)
+	} else if binding.Validator != nil {
+		// ShouldBindJSON runs the struct validator after decoding; keep that.
+		err = binding.Validator.ValidateStruct(&body)
+	}
+	if err != nil {
+		sh.options.RequestErrorHandlerFunc(ctx, err)
+		return
+	}
+	request.Body = &body
+
+	handler := func(ctx *gin.Context, request interface{}) (interface{}, error) {
+		return sh.ssi.Practise(ctx, request.(PractiseRequestObject))
+	}
+	for _, middleware := range sh.middlewares {
+		handler = middleware(handler, "Practise")
+	}
+
+	response, err := handler(ctx, request)
+
+	if err != nil {
+		sh.options.HandlerErrorFunc(ctx, err)
+	} else if validResponse, ok := response.(PractiseResponseObject); ok {
+		if err := validResponse.VisitPractiseResponse(ctx.Writer); err != nil {
+			sh.options.ResponseErrorHandlerFunc(ctx, err)
+		}
+	} else if response != nil {
+		sh.options.ResponseErrorHandlerFunc(ctx, fmt.Errorf("unexpected response type: %T", response))
+	}
+}
+
+// GetPracticeTogether operation middleware
+func (sh *strictHandler) GetPracticeTogether(ctx *gin.Context, params GetPracticeTogetherParams) {
+	var request GetPracticeTogetherRequestObject
+
+	request.Params = params
+
+	handler := func(ctx *gin.Context, request interface{}) (interface{}, error) {
+		return sh.ssi.GetPracticeTogether(ctx, request.(GetPracticeTogetherRequestObject))
+	}
+	for _, middleware := range sh.middlewares {
+		handler = middleware(handler, "GetPracticeTogether")
+	}
+
+	response, err := handler(ctx, request)
+
+	if err != nil {
+		sh.options.HandlerErrorFunc(ctx, err)
+	} else if validResponse, ok := response.(GetPracticeTogetherResponseObject); ok {
+		if err := validResponse.VisitGetPracticeTogetherResponse(ctx.Writer); err != nil {
+			sh.options.ResponseErrorHandlerFunc(ctx, err)
+		}
+	} else if response != nil {
+		sh.options.ResponseErrorHandlerFunc(ctx, fmt.Errorf("unexpected response type: %T", response))
+	}
+}
+
 // GetCalls operation middleware
 func (sh *strictHandler) GetCalls(ctx *gin.Context, params GetCallsParams) {
 	var request GetCallsRequestObject
@@ -14799,540 +15516,565 @@ func (sh *strictHandler) ReadCard(ctx *gin.Context, cardKey string) {
 // const string: with thousands of chunks the chained `+` fold is several
 // times slower for the Go compiler than parsing a slice literal.
 var swaggerSpec = []string{
-	"3P37k9s20jeK/yssfb9v+dk6zGScy15mfkqcTZw3zsav7Wddp3JSKoiEJKwogguAIytb/t9PobsBgiQg",
-	"kprJZp/zy27GAnFtNPr66X+tCnlsZM1ro1d3/1o1TLEjN1zBX9/I3fel/Q9Rr+5WDTP7Vb6q2ZGv7lal",
-	"3K1FucpXiv+zFYqXqzujWp6vdLHnR2a/+v8rvl3drf5/n3ZjfIq/6k+/L1cfP+ar7w0/JocQhh+fYIxX",
-	"rCy5So5Swc+PHuej/Vo3stYc9u5rVhzaBv6zkLXhtbH/yZqmEgUzQtaf/kPL2v7bvEFcfzBSyXWhRGO7",
-	"Wd2t3u15tsGfsw3XouSZsf8k5WH1MV99zeti/3TzgN4Ss9DCGFHvMqYzYTJtWF3qrJYnO40XrOJ1ydST",
-	"zcR3mJhMQb8/0xkrS8W1xmmo8gmnoMr08Pa33F4ipMCno4Wgy8Tgpdw90xmStrbHYfb8jAfizuM7ZviJ",
-	"nZ9sUq6/yIze75kBkpSn2s5HcQZb81K2mj/ZBLC31IbwB1FwnYkaJrLHtvnqB2GebAK2r8TwB2Gil+JH",
-	"rjXb8acjDd9hYiJH/3u+eq3kpuLHC2M32OL/WjYH12+KEoTOTkrWuzzbnLOt4FWZ/debb19kf/niyz/9",
-	"wU7sLQc28nS74jtM8S3/e756W1lC+aGWp/rpxg/6jEzhpTwBVbaaW26loXVWyCPPZGvspN5LdRD17j3n",
-	"hyebVNhn9Kg43BXF4cCkOsBrSl/bzr8q7Z0CsUHJhisjHCGXfGrwvzFRvbDtPuYrCUPCp/0pbLg22VYo",
-	"be4zs5eaZ6qteGk3JauYNqscZAQ9Ndg7KaufsNOP+cqcG/vuM6Ust8pXTasaqSdn/Jqa4Uvv5ISfcbVd",
-	"L91yfvFDyc0/eAHn+FWtT1z9yBkul5WlsI1Z9TrYwS2rNB8ex8neHFYjC7VPGvSUHW1XeSZrnsmtPa6j",
-	"nUvvOGo53tlaGmBBfoobKSvOYH+aiuGp9j8xdgInprPCnkSdZ1slj9nzrgtRG77jynahOa/HPVi2n2f2",
-	"CbK/Z0ba+79ndRmdhjayiU58byWMo0S6tJ3Y+1ubSCcfYyeglHhg1TW7bxcPM9/wrR3eXlmgzqxozV22",
-	"l6fsyOozHURmJNfPspqJyk6zLfb4QSWlyv6rljXPMy2P/C5jJqs40yaDfztKbe5wfWbP6mzPqu19VvGt",
-	"Abo/wY2s5UaW56yS8sDLP+CmnvbcXlf7yBSVKA46zypxbHQmld0pLRUf0QY2tP81PgD4OP4T9BX9BRYq",
-	"6p39ldft0d4Qu9aV/eho/8+uL7gb2ijbPF99+GQnP6F/VLyQqrx55zoLfv1EHBupDCorZr+6W22V2Gy4",
-	"+dTSn6pZ9WkhFf8Uu0DGNiYCfYgROId79M+Wa/tPGVC85cI6q/kHezwZg/O8y4Sx/LmSrcrpROzX/2xF",
-	"cch4Xeo8M+zAM2Z5+QOHRiQCcUv+e3nSeaZa2+FW1DuuMiXbusyEJWO3bzjAKl9VrC6PTB3sJkJ/q3y1",
-	"tZc0X+mjlGY/tZ8bK7Tf2FVfsZMbkvhz0mnGDH9zNvgfW6mOzCAv+OMXUdZwZCVfM9NrXTLDPzECyKO/",
-	"jI9OTfvX+AfFgVOV45MUKGMAx8wU18ZeJt88yidCjg4jdjPNaX3BiDHWHih8g93pfhjwMn7yD9zcp4yO",
-	"IPKM1WK3N2ujZLupIuz7tD8D/dl3M4O2zzRwNPsU2KXeZ/zYmLMl59rykBPT0eOwn1bn8QD26ggNXWWc",
-	"FXscZNkLw7NSKF4Yqc5WUj/tBXLNc8ZUlDjmLdeRQMGOli1n9IgMV1wKqxyZ8TgD+sDpd1vRTWN4Crk/",
-	"/DjFqPHEf6o58Bj3iihWH3LQmCz/sZtcsvOYjy8UuYi1TKm32Mq2b1VFXH18nDvWTPX0V23EkRkYe6dk",
-	"O/nBd9DIvkK83pn9kv5rbtbH4/pEsjLNt26PG+RAsl7DIxxfDPDwdSXr3fp4jNOotmR0EgYfdN0wxTPi",
-	"7pU8WQ7fkVA3LHYc6xOX6A4c2qU70HupzDVT24vdHl4fuYXnS7F6x2Pj6PLi9uk9ayZp7S00sq3tFJac",
-	"njb2P2aQ8ltDXxiJ5xndlJ2SJ7NH8amtjajsRQchhev7zEom/vrX/IGrrJRcx3bFyCY6QMkbPDsUCaws",
-	"J2qebXhFSp29wM+sBNjAL9G+lTge8SG7aPZxC25VvS75LsKDSfIUDU1gL5X4VdaGVeNx43oM3k53Dnkn",
-	"hOC5+40ICHpEmsNb5G+xo4f+Je2RXLC84Kp2HCjKSJ2Fs88UUUWa2tU3nBV2+1A1s92xTkW49KHTJCx7",
-	"ZNVxfRR1S3LQUI0dqAta7Orc3ktLM/BCkeFU32Us2yjODp2OwUxIpyT419JwkhZH1GQnE3ugneq0aU1m",
-	"28Drb2RV5lZDoF/v8CezV7Ld7a3CcWRnq2LZhh1n4QmlrWCt1+VnyTMv8IOYQFNYui3MWvNC1qWOMzxL",
-	"YlaIMijs7ZSoS64ybdhZdwJ7nv2jLXf82FMTgx2T0tJWeiSr2tmRqLvMfqAztjVcZQzZSaxf8pHMcB9Y",
-	"ob9EDjDeVP7g3DPjWYHCabk8GTYruYuK3UB4a7wROiYuMYNSm6LrkDF90NlWqoBurYh+B//GyKCK+y50",
-	"xk7sjBYBeHi4Qi1lFg2Mb+CQFPa8anjiwd7Lqpx1cpuK89JeADhCobM9r0p3z1h99hp1lP/bYXSc48qS",
-	"nZ/prGFWqaNzkMqSIfFjMJ7N3IyXsipjW+CcYbOICYxjEy1fMW3+ainLfbC2TCW6QmBR9vB7EjPaBlGF",
-	"qKPSuX11I9eW9ossI5aAiKvtmc6KSmpQ0mbtVijTDnfMjr5Gg+icV/Uo6jJxMYzM7K8d+zNSVt6VgAYs",
-	"P92xjjJU1Oy609vyWAKCx9DuC4xNB5VJe1p6dVe3VRWbUkLHdiQx+mH+vjZMa57g3rhIr+l1/HsnuSaT",
-	"CLJcR3nAfOozrgfOYe6+vGZav5eq1FEbMJdNXI2U+PKJ4BVWPJN1dQZlrOFKy9pJjfOJoFFMaJ6iN/Tg",
-	"gUJ64lUVu1tWrFzDCwSiTlX9tF3d/TzBaFl9WH38JU8pDvigCeP7R+b46AGsmIO33XkiT1zxwKhJZE42",
-	"bSMzevJARGXlulTniatJPWxZYQ+n4HQ1hQIGdeLG8DLgXvbBNM78Ed1efuRlalBtZKPRx15JWd5l3jxc",
-	"MQHuCRCpeKU5/iR0VnOmuE6MdSKn9HAsuryWFoTOsF1owQr6EPqwrsRRmITl3hJrQeLcnj3ENT+UQmc/",
-	"M2R8HA1oX0InkZF588Rrgxd6/n09xS6Obvi0pvQWGqE2qQy2n2dtdF6Hi+pqXb6WAh9O274hy0h/Eywp",
-	"aivkO962B88HkQ4z8NrRw2ekFbfm7sy3rIg+eNB3WhTC2+0FIoEzaHXLquoME2t4eZdVDJkASHXZAzdc",
-	"iZopwepnUcFIt40zI18UN6zuC3q0rOb467wzIap1nxxJo2OFbv/Gzrp7lcEGrycV34Dq8y6siYzAsl45",
-	"2dyLobQIeh2JZnpX0Mvs7rX3DN9zlkBXItljrPGMNZOBuDs884Aeg93zb7CTYrtD88wnFAH9xQ64Lwlz",
-	"/qX0auZQtUjq5523eOx/B/cKaqdGZqVESQtf/pGtE5WF0MHknSJOE8PLBOfyS+SSb3jBKPJk9FuxZ3XK",
-	"OA2PpJVWQIyIdFy0cdMc0Scss2jNfeAzcsqI3V5yE9mXSbagm8QuHD+n5AbvoCx5IUquczDus4y+jSns",
-	"B5J6L13Hv3NVisL8YJs6uTq2SjQ3Oo1wwyvBH3hJLloin9FqmopNipIvWrihryucs71oiVcu3GVU+Kbv",
-	"/wEvH5GVP0SaWrfejm7wDGginmSSlP+iNWPj1JZcIHMYvSijpIpnELFUtmgNm3BzAZuDdeEXyfmDMjG2",
-	"rvn7PKmN0NX/CBdz8nn7SkPYolPXo+49ctVkxHrHdA2CWdxg8Nv7Ssx8+5cnkMh7Xlq1Om4RKncxv6dz",
-	"N6OjS263mbZsAKIDUhsFYkriNgmTFawGdzWFe2i2BQ8a7fujxJWtVEXK5GX1P9Ldh/MSOtPF3irgoCTK",
-	"ujM7ddZVO0eUnE2eacObbHOG/4/uwQ4F0xihQcBLJaxoBNuITVGSBSHfyhh11jYZ2zH7NDgTAWmycabr",
-	"gssG/FMeOT6CzjKLfoXOFmzXjtJKtF8fJzBp+qF2wTcJl5LiPAN/p6a5GJnZ3dcctj3vNt+IJndaztin",
-	"PeZSQ2sNzWP+1QlXMbb91DsTFx1jwTvRh2kGg35NpG1fipqXaVEVHEGyNaLm9LZbulm0QY3iWq+NnHvd",
-	"nCF3rvWVtF754NcxFvUPcBESMUFzPH1vbaM34Hm8ytdn+Q5Fj8zZA1Jq4tIcPhGxe2QvYdrFiixWbrNK",
-	"7PYm2yl+jjsMS4yunniGye/W+dnI8Ybfh6TcozN6Z3pn5p69buHBM+oZbneO9MS4R6DzztHbHt5Kx7Xo",
-	"YnSb1B1KQKMdB+9FL4XMxr1inv1G5Q/F2eGvD7FowneB9wcClh5YhcJnxY3VrCkca6fkqWe74w9cofGO",
-	"rHZ9uWYvdntwRcavZSVPF36tSVSaK1to2appNvMWW33MV6mRBzSFzcLJ5uG6/Lg04fjOi3r3NSsikvZ7",
-	"kg1AvQbxXoHm5oIXNGSjZBh9tT+b/Tgm1TZI3DDilnh4pDgdObNPuov4LBU7wRhxp1vN59qmd5JV6x1r",
-	"UgzPqstREdRpbmTKKSXZER/ttIAghLjIa6UdK/PuuCHfC2yV0N0mj1kZ/TT1BmCrvsFszgZakUrHpusF",
-	"FT3b3lex+q2V0Ea7MiBuv1o31/45uknlnsjcrnbnGSP4MD+pT6wYHTmOdyOBzPk6J4LGmNmnxhUNV284",
-	"i5PaTzVHc7i7DAV+cJ+xjOLMMquB7pA8KF62v4KUpthFz40nH5to9UaeYpogZlfFdNRS7iaJz3L/byS6",
-	"lbZb8k/PopmfbPPYNbLCzz40ERn+wUBMJxiUwGf3y9SRleBLpykljq6KBHyyqppw1qNJpGBVxa0WQZTU",
-	"sB2nUIyoD79ww82MrMDjimleSh7n3nDFC9nWZlqKxGYf8xWEWc3t/sRELLRB1oGAbvdlLhdJrnpwtrAF",
-	"bq45HJnbYDepxIkfIwkvrDoi1547x2OMbIeCITZLTePtnuTtAeute4kIWuJ/Om7s3F6DKB/MIICnVpRl",
-	"xbO/fJn9L89wwL6V/df/5tut4mf9h3H4KW3LmGat1JGSo+LRmdtYR5GtgauJMg5JN8mt4hGmfpSx3YNt",
-	"AbsCKPLC3GeQD3IHf8vW9GKugnfWankhv/GughOrQExRnIG43tkFjlLVyKz3vCrXkBgY/L2V0qy3UpF5",
-	"Hv5N1mstQF1wf5IUBH9WrOk6Qw8F/LFzfjf4q9ijGxL+YOpY7JlQUwkEhh8brm5eCFW0RztTEB4XpxJg",
-	"N3Ccdj/nXBQkc/pAtmbBN0OheA86yhHzYGD8rtc46aBXdiC6VrxMPHV13KWwl0eedl+XkgJTve36QWhh",
-	"FkUT7HuXaUbuhB0n+gPw2pkSEKQsqipj2ooiJ/lJKY681pBRlVm19i5jdfb2799l9vtM1Jn+Z8sUmpKe",
-	"R72v4lce5yOtquJiSnjCtlHu0vuhr9ixgmzAolkDGFXicoUheBrcWrwEbaaqcstQybMNz/XYUTORVUIa",
-	"9x65FqZEdTNKkeG3zkA5DPtXdTSez1AC+jMd5Cdh2EW2tX3dY3QCRW7NE9BFYVrFvet7HKQHCR/R4zuJ",
-	"MhooID7wSkeEneHVhc/9ELlfeGq/XhMZX0zx6++lbNDKMHGM0Cw+bOvMbf2O57jY6GPnYkuFiJHiLXTG",
-	"NrI1gwB2988uZuQp9FF0dU7ePPKhOWc3fnVhl36IBtuFwQbouwyyok9SHe4pmheS6wp7PwNH8T04/Sue",
-	"gwAUxM3Yl+4+axRvmOK5s6aD9ogvnXu0w/GdbQSVhQpTJ6GHqbeylLubcJlXvJP28OwWv9jz4vB93eCz",
-	"t4CYIYY8qk5qqwqziqwXrp1VO7asquA/t9t4bLfPFR3J6izbM1VmLlY/EqRrZYyIKd6cOMU4NSx01Qaf",
-	"zo55FccmmaKEYb2zPQuEnHJkH77H9l98Mb4a80Mg9YlXVfw06Jc8K4Uu9kyhBsiyDSszfezF/l3049Lh",
-	"0E4HQ3Ybk3dU4TYkekP3UhRcLyS4QiZN5qI41FzDo88y2w4fULCbaBQetpxXXBE782k6Vk85cqZbxaMZ",
-	"Vbwu1w28RgsCtkD1n4rBZsiG97ISJTtHaL6k9AKM7aIoLsuhZpu73jZImR2NfXZ7G3OLqR3XZp2KLMEc",
-	"R2gDMQ+kstlV5hSpDxEmf8qOx6zkvKFNdvmxgiLAwg9jew1BEPbHlDelaA3EjfkAZgjuTGb3k1ejrcV0",
-	"5Bg0/e8a41KPTO0SpBbEn7DMKHHMKs4eEPRlq2RnQUum2ClZ8WlzVQWX+oErLWIuahrEYYr0Yl4hkfMu",
-	"U3zbak4B5V/c/sUH1FMrtOeVmRZ1we8D3RPbUB4ynCAkrTmYjqjZiEB+LkKB0GMP4tWsQ3kPTd2hnBBK",
-	"BNwL7sJc/prajWy7El7akDr60woJIDJulKFVsji8NYobNAkugH34VskjhhkKCKjIWFYyDNekOEmUnweh",
-	"PTPMazCpd+JIMZELmscNWUam1w7fjcj0K7+okp3zjLLXkOSyoyhd+vaRfRBHKx89/+KLWwhVxD9vR7Q2",
-	"wHCwasYNTOAq/AbQeEAIkn3TCqQZwhPWs+SnZTEJev/1QpiP/3EzaGvnCy3Jr+n2Snzg5dScLD++eeHc",
-	"vYunBVIpzquNpoVhKCBnyr6sjeAFHPKhDy2BvmOXspi75MCpuR+EuaFxr5j6AQCy8tWL1ryhGL6BFOFf",
-	"uTFrpg8mklhd7B40j96I1rxp6+jQOq67Ric0HldjNF1iTP2GA67IUjmeab5m9a7iLuF37O/kjY90Gf14",
-	"wbfZC5EZ/dp7ZhfksjNVZJF89mc6lRavWClanYw4gWCL1K+G9bMCu19OQu95Gbh2BwILO/A6ty9zo+RW",
-	"VJx82QKApkCY0eTUzUreQNZ8HU23HdBBGKwxOLtwqcGpuVX4s+olVoePXbcXaRrTbRWJNcV4ufn6z1to",
-	"H41KHMbOU8+JGfmo3dEJvJQnJ5oKDZKrQHQLCCHJ7fsq5YEykiAxtWhN7sL6gkA/qdw/NhWrPZ0NLncy",
-	"qNvFDNuJYLywz7nby8pPZyLoW8fvQkUBKUd2JjS37dZliAqF2W+90JQwIBzMHwQMsCiQThx4LP17AE91",
-	"zAOzM+wkoBLdOdgcA1khG74TNTpD4mg+UpuLUW+0cAgJGt/9ttYXIu3t9YRsg0yzcyZmx1cQi4/sTTKw",
-	"axBC2kV22XuPAUNAoxo9taDUZvZkpTaDE2Qm4o6ffj0IJwEPj7am29+LQebfUBRdL8NpNSEYMcNvvsF2",
-	"yyUjsGvQyCkJRHNjBRBEIrVf6LsQAK1sudd6aNeB8gmbw6lxDlG2ADv7gfMmKyrO1B8yykx3KK/YI/mN",
-	"MUTEwaIxj/jhbH8Cw2v/4DIChdPSMquAQF6UMHcZgwG5yjbnbuo5pKlKeez+3c0hELBW+cojV7hfo7KV",
-	"/eCTB6ZqdrRb+TPu6X9bnXxFG/wtdQR/vAh664nbsOQbPJFr5G0KAbKnyuO4jpbAU2BbDjwNj00fHmfL",
-	"S/qtGmbvzCL8MM15veiD017GE4FbTSJCmEZKth/NRDkZAxQmltlRwvV0E81xo6M3HU7mGoNwckdptZcn",
-	"Hsw5Oi2hm4qd46+8kfCy2LtspOIlZSPdZ8e2MqKxj8w5a7ha4885pX0bCVlMR1aNQzT9D1F5vesrLlKe",
-	"jxs5w5lI7Xr95d3Q0X3AYKdBNNCOr89WG4vOZiOU2a/LGXHQzpiMX3CCTErmuBz5WtbF7F5Lx8mnGmtM",
-	"3ZBmXcjpQGzQvcnq6izgU5bXiihzCdjFupQ1n4jLnS//evSEuTAJDXsAcJn14QJw1uJQTJCt58nqCMwl",
-	"lVljBG6cKgKTZcxMWB14CgEDrPH2d/vCutXSazpXLHuPA8ScjGDgm38+aHyM9jTU+8aa4VOZKoGZux31",
-	"bD24z+OrmgfMoFt1eJ0ipORPJu8iX0eLGK58QA2emIKb6C5FgpFd88j0WN1AFwLHtH0HEE0DRbCSne8z",
-	"UWsD8IbbrLd7vwuvHCbUlezc+XnIJ8V2imNeKyp1YKNHmcCZEQbR6UGQ0H8en43wz4TmCL97GRo3g1sp",
-	"kpcAZYxYBqizgqAUohZ77LJDLU9RJAFLj+su23Ie5IjLuxyBjshtZhVwwh0xcExg8tkylXXQCwihnBH8",
-	"1cXgi17IP7qa+Hz25x6Vy07lxz0xvhFY8edvIt6X0RaCVtzhwVYHWvuxLfb3eH3dyZpsJx4AFRx9jvwE",
-	"0ResOgHv/Pe/fpF8L8XZ4RP+wGvSD12afGakhJwYB0YVZA4NIZPCLDF719fTrrJ3tt33Zo7PELbMx+gq",
-	"zsr7rOa8JG4DZoWsB7YVPuBXv6IdST6/jTmhJ6ypqNHvWNOhnSCDL1t+n92ir5mICHMfU4B5j3qcY69Y",
-	"UHllGLH8dECFS2D+qm5CM5NcbftlwmjbNOc9pb9frmjgGobpitN8Ypwm0YNMcYmLAb6JW3VC1vi74KdL",
-	"UfVR/1Zt0H0OIduEpemi3PMAP5+i15Hy9uzBvlw5mm2qMFuZzHguPZjXXcy83BJZd4+clWIgXF7K8ib7",
-	"m8wAGQJs2RUTx/kIdqlkgPypSXRGUaEOKDKR12WZOSav7FyuO1j4shNU59hy3sPyg11i9RmT2uUWtz2s",
-	"6rE4CPVb+108TSwnsN8Z0NK2FVivZQozEjLd5QFdDw075VZu5R1S6zLU9h/dJRtl+/FyWnCARkHQ9uXG",
-	"H4xruxb12nHR8XMhG16vHZrALN41B6rl/9iX0wO1sHoSiwAh4zz2WOQ4KisNL4TJf4u9vW2PR6bOUVeA",
-	"YqJOwItQvQfkWggf4RxAQ8x4AWFgKQBMN8i6YadUPO+RAZwvYOyS6Hzm5pEoaaf9eV1TPkIUGB+N4LXE",
-	"lVqtJILtCYvjq3l5cn5IOnd/HXsvQZAVircvd3w+OJLhxvW5UvIR0ZRKNjAW/j4ZiA9+OrP6gdlPultx",
-	"p6nri6mJ37T8ldBmZnJiKXc+bg/KBsbkS9to9nq+aXkq+TCOtUKuFM2ZKuK+xoqZRHIIACDEgjRN50hy",
-	"wjNVVWgrrjP4LvCDUvQdVC+azdkfeOmB2UdZqEtzJxdIYQEYwEAcB2caRqhSKKL4QLo723M2WzSJL2tA",
-	"kk7ac8gCQCUuoXJLiWcVWnTwnBLk6lCmnjY6ZinY08xomiF0b+DZxJAF01XDvAf2DhU8HHT2qajYKR5m",
-	"eykoZ6qyxUQszURdh4YpHl3eXqoaTTnRQNrxiqNwKPNjdWbVKXiSSJuh0fRCVQK/PQnyvS6+a5k58D8i",
-	"Ht2+w/OkRo+svTxk+z57PrAspQyGi56keTa4xaaqR5ueIvnEGPN82P22TozecU44GPyMLnoO8N3/Te0t",
-	"2Fc7+/1y7S/rQ0usOGU737Ha8nDcYQJUJU/ZLZJ61XN7hIKPlcgmnWu14aVLXErahpYrfXN0uLdHVlVO",
-	"kVOc6Z6PMQRXphT3IJa66qNdEbeF4HrAZwBhLAbialgMBbSD2/5gsEwf0GqOWVWgylGtHtTugpAdy368",
-	"rSo6ZAKsgpgu+AYKVju00wxTMYVOlU4QPkIMgiTYOR6NMp29sT9PG+UQEpcOJzgKr60FSloa/8JnUiXA",
-	"yj0ypNtUUtzEzg66batqKsIc2OjNW+xlcRQTZvbYzfA1pSKJD8hIHcSD9pgXt9n/cpU00cEFOJqUYRFB",
-	"CUtFVstTMqw6IZotggEbHDUGDuKYuZ+Y7zR6jA+uevD8XJifILoLgb4AvbxpeI2eM7Tq1cX+3gEY6+wg",
-	"6rLDrKo5Lx3KMdQ0HrmOF9dcWhLStTlP181mtZ4u5eRiU/MsWtQpXlxoGXwsj2nHkHqE8ZHE4EpZcyJW",
-	"qanOIVQ/8JDyVXkXzhKLTlk2aPplRn0UB6wgxveWYBVfKtUjIiuDepEbyxclprLxqtIZZXp9eEXV/57f",
-	"YuqR/zsyy0UVcuYk5cMt8ajXV2CrUvLqDNqDZh+7hJyUgxCD0ukBz/uVLMjajsDIhnwQcznQUuDCdGGY",
-	"bfzWIITZEMHgzqVbYHKdJTR0EhDiGaqVEITvKb+tCUNjSB8Rn7meVRYG255m2lobB3Y2XmQwUaoakxm5",
-	"w7LM8NpgGZ47X9OUFpMxZ2mdXNM1sK66TOj1JwiGOB5dkTfIT7DzAfGAqRKwUKC4fBfMkY8zh+OF6Bzt",
-	"D2Nq6Pl152mnQJEGDAGnT7yq7HQg2EYfOBlOdkzUVD/cTi8eYmycFua1jGBLv4jtaKAMRhTe+fUqYvFh",
-	"ENIFvCb5DDsoDJ/e6FENCcMpSIEPoFTbGtyXIXIsARmTc52XO4gE7xeK9mirBAcbYMbC/6875FhtRFWt",
-	"A/xYT3oRBFkqHOGe8a5mBt3WWQWqr4XL6CpUw446w/cCO0xXYm+WcurrpnW08yW9UC6QYsJsSgPGqOLb",
-	"aHFkSsvZKq4hFwrTde4hI1kdqCz5aS8Mx7wV+6/rgtdGAQo6oh3b5pjbImvumm+qVu+zRtSHtW8YiAfQ",
-	"COgGcI6DfuH0oT627cGKdNSHJ6pZsv637DowsU7W/1bwqvyrUjKC88Y/NLwwCciurf0wwqIozaeQtVGs",
-	"MNlJCcMxJwTUvJ8/++XGGw1HvT6wquXTAeY4uGuedzONEoX3e49WSPn9nUJNei0hzw0Qfkea5fjf50H+",
-	"nFBfp6w421l03lLxgsUcUZtonKh9fOh9oOBLyE+fbcZ0433Nol65kqWkK0zyohFBqnczf5S3JF/FLT9k",
-	"MyerxzC7LzD+jN+jttinLUpdTt84p6pfR7bDv44Maj8gQ80jIaSGdgk8y5LSlPxAOdLDJRL6OobNu9S/",
-	"03OwzE+qHFUFX/rpdV+Fxb7nfjvtLplfuDl+HOQsj3na14/O8Job5PK6IoVTnuqevpkOUggMYpcWFo8h",
-	"mC8cfBtEE0x58+MU/x1rvgVEpJjxai9bzfdWuyDB0DMsF4Y5BiTxnXlbJ3IEyDdAn1iBMKOFFHEbwFz3",
-	"HI3lP0itT5hHh2qApHw9cgoGU2An8VkaTm/rADqWa812fEGQiCVR/SN+NkkWvvvopKA8e3CSZLvZi7pc",
-	"ox3T/SVbtKE7d/McWJLvqPr79agk0MN3PhCvv3M7N/uJ+Ly2IXf3dPQYIazxWIkIb4xE27wP7siMhOBu",
-	"H9S3LLaM8/pN4rEHjXjepAen7uru1xD71VL+78D7MaCDN2TffuQmXw4LKKfvfDD3nvs8NfNTDAv0JVgj",
-	"tEev9BWi8aQ2XIuSD0wPW6ngfNkObaGA+ZqP92PaDOQOFJYy/2aH1B4hB6+6j4Ma4T0mWxEQppFVGRXG",
-	"ZGsqEUV57XXCFEbS0nMgFMp+YCK2/Qem93lMC4eNxzWRgj0rucR7YhKVhyEEIMgc0K6KSM0FWM4sAWS1",
-	"VEHdjytKpyy4moEOlMqF1FnFmaqN8w5dFj6QBLtrTZWAidh6Jh5fmcVpVv7405fpp43m6oE5s+ACu8cy",
-	"XmEPIokJNCtBaWb9GsdQXFCZHzgyTHpbrgvJYbtLicSy2+pFXGJwSkPTUcTwOHM/02Eio5pAXfxGt8bB",
-	"ihbubxxuyDPcodjE6qufGPg4+aZcw7VTT3ia3XZ18ADtItg3qjsleLZtFfAsud320k9YVYG5zhv+IeST",
-	"lxmCBKFXcYklIMFhPEu5yDZespiTcS9PWaNYYYTmpUf0gBL4Shw14ks6ubPmJ+BWR3xw6as5+HEv2XVW",
-	"Xoce9zLIcV3gvwYsij14Tj0q9Lgu1XlNjqBkRXPF4VN05ZyE5jkmiUisiTA3av+lHb7vfYhBqjtn6sVk",
-	"Xl41Ppd3GVwslavEXZkCjHX4sPE64AhVNOU4T36ZyLqlMt9BKG0IXhukfIHjOI5R1f76a5UopFpLoaft",
-	"R9DIsgZVTp/Ga3b6SVHOnn21/EdjcLCtbFVmSQt3Hm6cbZ0huOSSBJCLZNRILeb4DF+7diBexZx3UJNU",
-	"ZfbH7B9SIA5kzAnX6LVl2ae9iNZZ2GYsgzzFO0dvdv0nSUZfiJmCmqvQARw0XEF7+wBvHK3clECGVA3J",
-	"OoU8cu31uUhc5Uww3CHqv0Kbenegwa4GheGJ1mj7HH1FWTCvmlhpPXQW+0TDY6sxNQjRxWS2RzXBs2EH",
-	"QMu3XKEEiQnDU5wY4VlhFo9CZ3XMJzBJsAondYKYxNkzKuXuxvX2CLjWl0Ibqc5xU7F+Aos2eE69U2Nk",
-	"fh9D9l3k3TjbZFGNJjoM3JQAHs2HI1ltD10L8+HyLk8hYk5GMREumN+JKImHHUfq6CQrdIMlM/1+Ibxo",
-	"mGsepJUPamJA5b+Bo2OUbnExmA+bXIjpmwBSTZoAIAgV1xJHug92ZH6tATTgX1qRM/Gf5qC7jnNMeiWC",
-	"I+qxrz3+D2RdlkRC3A1Wn4GzkQAcDRzpApRjXrNeTmKyTks98Hr0D3J09hG3iG/a39NUyV0fRe9PMnop",
-	"ZBUp5LOHeJap0DJR898Ei18cN3PHXhAmVc2IGvTdXiGhNG1Vze1fsy035wTFHjhvNJVMwJcc+KjVE+x3",
-	"c/moG+si/2wg7ysQHcLDdJtGR0JLzIk6/CriZNVqnizNGZPIIebS8k8qKcCAlV4uO9bL3h8go3QObyyf",
-	"FUvk1gbt74vs7QRHGXuHRb3jqlHRgHRXvNBuxlYUzFCekdfA9V6e6jx7+/KrTz778o8e/mEv7BuaNUp+",
-	"iAbk72X0RbY6FOlIR1bsRQ1SK6/itXRcsamF5cdmsL0GUqVgknlw/N2xxKjn+7IXS922MTDLfPV9DVXr",
-	"I6EcxaFtUpBJR++hxHYY7OceBiyF2rRpyCyHojvq3iVPCJeJjzaJ8W43WLksQpI1P9nnJBEFwTbVAokR",
-	"d+cd1HGbzJrFroOpxSD4gwOCvl8ruXPBpzOyum/tc1vJehfAXQ3At3r5T3UivVq1dZ2orDQs30EtfVgg",
-	"q6oL63nnqvAN3MBiu+WKx7NM0P0T5Kpn2rCzJtikRAkU3+OaYHZHeYjSU+lxUeXFC3EMp/hu6v4XqZJ3",
-	"lLdDZjaqHeg3Zryk2C7/EHWyt3yiOrF84Kps47loOxVNgcLoKftjF93rS9IsiG7yTWfduB+E+d7wY6yj",
-	"g6jL5DwhNyU2wYnBfhB1+X29lZPXGzt0s8B8Qbd3iYOChYzvtdbtMSbmBQTrS7cwqC9UHGTNy5wKubhs",
-	"EHEEk67UPCzMHgNDdEVFLmerQKuPELQoFJ8dHGe3IE4Ju5aqrV6PGj0np4NOEcXoB17NaP8K2qGcLCI8",
-	"CYpFSOWOoR9lRy+UvqTupLM16/WipBbNlUPujrDNo8OmZO6l7CrqMIVyA5agI7j5HdYm3YoqHkBKw5Wz",
-	"y+DtrTg05bCFRhDdI4vpzFNohBbHySh9gaBRskqoTXC+ToijqpPyVJOR8R9tuQPPWNziOTtNIF+1mm1S",
-	"BulWx277gMTobqPZU2MpPVHwPPNlDMZ3vCO3yyjAlxzfhP0V5p6dI4BIWzEDNGgAn0sFRJFEfNYqMgV3",
-	"VT13om2is8w9l+yc5u4m+M2+wHWvQbp9erY3TJIhHZ4w1rSRTdb0M8T/DRzyEsODao4wya54mEPX4R5O",
-	"z98mDHz4DXnfb8QupiA77SSvxeyMFdFNEOooS+jIqmqtC6E11IbAvxuI2CE3oP9r14qqkkZQ4WkKH10X",
-	"lWgIDwVr0q83aCFyf5aCHSWmCgl0ahSKmWK/3ki8ll0te23OjRHFupEn+gdRPXC1roVRSLSFVLU2BO60",
-	"pYylDZQjXWtZMkxkKtf2JEDHCWrmu/JqJ2a4WutGQdD8kUPSSS3rta5Esz5ieXfngeFnvm6UNNzlLJWt",
-	"Nusj5sHvmVBrI/gcf/W1WUnOXx0KjmMBb6OYFg/xuhp7KI4KzOMpZLWFt3/Zcw03fJ3gGHKbDZ6wfFw+",
-	"I/sv/8T+YbJkzuC98A+D38/EPXrlhL4OoKBGfx3QiFN9ZpDFK3qTrqYLgnaNREHXCeGAx02+p/05qyVC",
-	"nrrMcMJWD95m+BnzPGNWlrl89h+ytUt5GphG3IK/1iaO0TiHYLELXzgdPY3jJ4tVx8wowTXFOAASCMSY",
-	"jd/kaexMaLHAFL6kpb44e7kNIEm7omGIUamzhmnNS/srVFUBY/PcMIJ3doB4uCcrzzPyjctzH/8l5hwC",
-	"9zzkeERzm09RaQjLxxgFgQHYiJd3gEZRgz+ogCR4yy53oHvxqoJoAoDF6oxSYw0mmkPlapehcG2HBZ9W",
-	"WMOsh2mjzAIdiFL4IkDrt1h7kOwncguHqkPB2uyVbHdxdESP2Lvg4qVwdLV9eQ+X6dBqAB73DQzXcRuq",
-	"bb32sIaxsiPTCOpR2GlQINwz4HOmYX/9CjxD8AZJl5asMQ+NKK4/zwAmp8cK3Ca7G9Exw9hjE/K2EY+f",
-	"y22P8oHPgaC8DMkw23k8n1FdBUMQpX2MgGcaCKu8Rx32dlpahvMnLCM48yA9HbaNdiR9Ntcofk+pafWf",
-	"rrl7n7wG6YUOlYeR5B/KzSjcTwhAGG11tWhMOcqdFBTHqr0OLD+KOzvCvUsD0ne9PCrD8Qrh5VJO5GWB",
-	"ZNHFveoxjzx8eJsvPEUTN3iIUeaZObFwz2ujvBgXkj7AeLL8Xp7iW0z4N0MzjOKs6pWphXqzbbFPBOp0",
-	"IkzEXFrIqFNCbrF0ojrHX3YHmDyR51KXkByp/bMbAVuSINDYBxwCLeN1RGbm/5Opze5otzg3dPC0DgAI",
-	"wnPqIJVGYHIk2CLCrH0eXOIer0sX7Va0LuTGm0UQutlItDPslMSXYC/lYR4axasOYuURiBSvmDYeZC0i",
-	"XbZ1KV3UGjugZzx0HAwBAlfxd2hEY4thrZbhPi17e/jWOFDnxyXtA8TZNAqi1DyNaxFPi7dtXf/xNdQ7",
-	"s//vGmVUR2UQ9xXLk+4TVFsLo28Ie+gKcoLvkZziZpWX8gS1mHztICw/1o+ZH5HOMRrAMnZagS1Hp7Cd",
-	"FmbfLWQqF7ALIcwqihsSoBMKDSYlRAA98LMLGCiYYZXcteA7hcEIzQoRpTCUBDGmEI2+Nhy0S4qjY/Wu",
-	"dcmmcDxYGwah66js7RDYcKfTMqZRLY+s8cDj0Cy6LwAkNvEAQD3QNr6B2nzN0Fg+qBNvYkVcoTiAoU06",
-	"O8eylkeOG+6x57r4iYmHH8ZJTe2FrNpjHQuNRxx/+BlhAvuVeCkGiLDW+7WYESQiXzV7B7MmKgSr98jG",
-	"IPqqGrPjxspDIoheG65uaMpXxdHbDuiOa3ONRoIbkgC1gcL5uGMud5V2rgYEqF3LwWBE1Rf2nBHW18yI",
-	"R39c08jhR1mbfaLaDjqNWAkuV3/JClZVFFEH3+bZ/2Z1y9QZjYw5Gn6ksrdT2xuIGeFHv7q/1rtKgJPg",
-	"GjC4P0dyAwG+L2L7FDXXhMQJpAYAhzXG8/mcbGayejLLr7eLsX108UMzZuBS+MLRB2U+HjMTQ1AtY0/6",
-	"VlQ8tyNtmObZH7/ATAEMLtyczQDo8C+3vf4TXA1GSzENq7DE5Ax/Na6g50gNraURhLwuZNkPnQsCSYHg",
-	"Y9A+6XAzONqls1B868IKIj/K07INSpR10bxhihk5A4qHFh5+E2xV7o+NJudX7YuLuAUlqSGmu1MsbHSb",
-	"L9fohnd9rBvWdNH6t0uj7J47JFZ4IjctGpShCZSP1XcQxmiycWJkoE3CgzQXaF7GySxRQqCKi1Ho1K6E",
-	"Za9WvKEXwU72eRydIgG/1CO7maXdPIrfpPkGnXbuVXdHS0c1QSCEpr8gdfi9M1GCDkrqutWcCO96VEr2",
-	"EtL1UuVnKX70hdrXk5lKtV64M4Slj53ofCSJ+diPu4y5ZKfN2b7souEqzxiUDd2cM4SN6n3PP7DCVGe7",
-	"2c8AkLE41FzrPOigS8Ieo76wZo6V671A5JaK3qK5X8TqjTZMm3XDElGMjeI6YRDAnE9XYNjzEAr6v8+s",
-	"lpCxskS3i8tiwMKLDDf6UMsTmEf27CHOS/SeNdMKGzRCt5aZRaZvjfNs/fvRfmM6fezK/8hZ/bb8tyJS",
-	"/OguUxTF1RUgoIAhiPKyN8STterKZlKGMyPE1+x4vM8Y3ZecUnjA7QvhFQ5xH32J/MwzyMa1n1CqAYaU",
-	"deqb3BLxaPErRwU40J1oRlaAc8Bu/MxRkzJySj+iTLgb3I0r9COHoP4Rt9TRmMc6RYbmEezpb3BMEgSd",
-	"/83+4X7AYk6WRc8DJnZDPwqbmDopX3lWE8Nm0MbxSTxzlwhu6STPKq511k+zDNJ9h1gWs4sezKtmMZ6u",
-	"guA2rAchq1JntbAMShw5pmjEyzYlBprrpowleqZqYGzOiduJUHxjIRHyraLiDEbylesldSdSMtkSP9KW",
-	"icolL8XiR/k0uNlXsCp/2k/pwaKddObkIyv5oh1Ki4/wy+xdQmyehHdZmAxLZea+juuiJB/NRHk52xm4",
-	"LRIP1Ng47c8YEWqlI4w4arhCP1YshMT02Jr9DFmRpmQfXokHjsnhLiVwhaSBaaPY9yzIBzoxfLcfBf3g",
-	"9P/x/slpJRDd9+6MO1neOwXRNkc+QYy9wbAhTTP3F6Mju94tdVu1ogO8wAiusbs9tS94cJMuEjRkaUH+",
-	"Vwmp9V3tUoid5eV9V2m7g3sW2pfSmxcTZqeAW9MzB/1lGtd2fdk1FK41oHtas9XHFacA/6NUCjyMWDy0",
-	"qyUqNOYAzAjX7BH+tTELHd1TR++I/BfQzBV0EDeygQz3r1LuPubZv5iB/93I1nwEgflfuJEfuwDBc7bh",
-	"lYwFwcXjapPGth8D7NuBwiUTuE/oyGQuS4X0F/BUeajbmMKyGGY3CbALCA7cpDOI7dyhXBujim17jE+f",
-	"UDiC6eMAOe5CdONSyFj0g4Pi4kIl6pHBMV6uSJYS4OL6fjejJy5IRh3j0CiOXfbp/UhQMMOakZdKcc0u",
-	"wHVpnYtC46LkLZ12Bux3z+qymo/+85qdYOlT9i6QG2AG8d176IkPLYbPQHhHKU/1zGCuHzFU4jHBXF01",
-	"7DFGAC8YQVSMo9d9IX3YyRIq4p8SAvV6SexkuZ7WghxuRzr8Sp5ml+Rm+iolZhgKZfvBgXO/c8GKYlRw",
-	"Rf3s39oU+duanOIRHU469FWRcBKpHXtBW9CnydfshBAwYifMffbq5fMN/P0G/gNQxAtZlxlghRC+egiO",
-	"+erbL1f56tW3X8D/fg7/+xn87/NVvnpD//sZ/O/n8L9fwP/CVy/xf+Hbl/DtS/j25fMN/p9t6v53A/8H",
-	"PUHbN/Ddm5dfzoJ7f4F7dj3au93C+H0vWL12sd0RVBD+wbgAFSr5DIEX5Id+4KoUhfGuFchlcYAurCra",
-	"ihnprV+AaZHVMoOzz4mblC3PZF2dx+XJsc+tBEjWzE8nDit1RbnhpSXn5xcThrocGGUWyxcDEB+ug2oQ",
-	"3SNJUpizKhoJIlg8hrGtJmf0pkWUE4+UHNGNIfrAdgaxOHkGbeP18VE7AbC2scOkVVX08S6V2JroL7D4",
-	"eJ1DmZADCp5AtS4TMGg6PnRXPDxWtdvs44blAW+KszZEkfDkSAfVoWQH1JF39y/F+a6pAfsV+LhcgJnl",
-	"AmDtEAai94/J8q979sAvOsUugAEW7aAw24IHbknh0jnFTRL1TCYiX3hdrpfMZJuo/QIp1/YA7rCwJJRw",
-	"ya1mteccmCUUc3HeAMCCzDasPmQFlHKk08jB0aBKahdWwI5XhblcDmbA3GXHfXKPaXiP6eKWRvLQYD26",
-	"IoeBRaDCKBUozR2bhiuIeDWFzIvS70q6oudgDq24aHb3wRThjOkm9GZMuHSRz8/y+yZoKp6cv6wo7Hxt",
-	"qnPAJH0LGPmNUd+Y94YhalLVwRtCRdsvH0WIMJGMRrcL+aG26tKj45V3AI+/NnLtH6J5pTLIUTkulFG3",
-	"VYV3yFXzyeHfEEjEqJbP9mG7MfKVmiFvd63hyOY2v1SEzF2K1XijaE6p43k7NJRrKmVaSQkKkm4q4Csb",
-	"JQ8uEQDMnTVUkJglE19tGO8JxfoJik8MI5wDW0cvdyOIVDJzL2BX8HQQRyjlAZ8OwPzPCTOKYl4Am7sm",
-	"K5XDwZ4Npxyvmnobw3VU2qznc5OKabMuZZ3cOw9vhiLoyHRk1+U9rYTgnFnND+4dWdB7+Hn9y5fgnVe/",
-	"Sv9Jinn8Ks9Qr4PH7bPfr7zJaJyAvNwp+esANyjFfXSq3omV7da6YDGke5yWR8bZssJIpbPbmy/z7Pbm",
-	"T1/m2fM8e37zmf2Pmy+zAJQVazI801AUXUPwR8Rpma4gOavsVcfex/Q6RXz4WF4oD3XFQ+HKmFCBpGBn",
-	"3Qyjp8N5mayx6u8+gAGgEJrVEoAxuSLw32C7segYFNfuVVYE4wRkfJzqDB8uq9IyBAvGklX3yCXljqIf",
-	"skoceCCs2y4qeYIUxhyDJajh5pxB1IL95SZ7RXoSWf5p0gWrYbqoL8MMQf1yXoxAfO97KvtZIx3J+BGT",
-	"gR/JHzs196KVAFslisD6AcKZxM/3Q+TaQYRYxKcD52d8Uk/mHk4wiMBH4GsRdbZnFQFWwTy7yml2u+8s",
-	"kZTMcE8i/Ji5muuPLiGw2KhkB14v2/Wg3PHUEHqhIYozVYkZ19y1J8DoOECwP6+jVWMxJrp+ik2uSFwc",
-	"Ov2yk1QHe2Psu1+RTCMSMdhHdl5jTf2IC6oS/IGX7i5aajtzAyg78EnGKkhTviMly6V8YqmaR69vOc9O",
-	"9dRwtXba3uzOUhWvUwgwELPKCwEB5WAXFDWEMp58TM44iHyBLdK2nbZFQjwkHQTYpSA4ZOZp2KFSy3bs",
-	"d66raD9diWYfK6CNrlU0Bvp76OMixuZBJ+M4ZCbkmyFhB0n2mBCLOxmQRYorv3Yg/6OQ5hqtguJIGLuD",
-	"9OVLYAYLzAiPqwBM6CG2j9xPKbpUVyYqhksUJN5mhKfxTGdONfVO2RqibOEcEBp7q/pRSUmkMRz9EUhj",
-	"f5Pmb+jDXKCDJFQphBiVJTs7S56vwiJc/DZQ2H12S9sCvL2P7p7KDMVBY0fw03Ybr4e9VZxnEPCSO0xS",
-	"mswOC3MsoLxxqMBVZIm3SS9L7fotaDkPYjHcpKKb2/A6CrHvcw0AaV1Y1RlixhsOGNN2v/dQt9cH+I8T",
-	"oGPQ9HKbaQliuSUTH9/SwzwA+EzZhoC7Ebj6ASy2qwZnX3heYkwP8btJNJKLiPWuHO6jjYOXk3CuDIIm",
-	"rXxQ9Ca5jtjWFZXUCyJXUgWrbP+UYRXN3yZRG5wR8oGsuOQZ3GPe9sA1ZC/MesOm0V2/ti2/pvLAxV5K",
-	"j7M8Dp6jLNgdryFtuOCi6mHEBQJgGQWJA2gEy20f4sC2WMMq/q2siWkyk1Wc6c6d5hVFr7EkUPjt65KO",
-	"jUJFRvOsta8RrtQjPS0KkEqUZUQEaINKEZQwlTueBIELC0pdBnpxiPac1ZmRPOM1IDRwfgDTCNpv5ttA",
-	"aGD5wKOjb3glT9mtfS5KxU568Ehdq+36WlCJh2RYXbiPvVOvZRtRlTaATyFVtgG5au8iFU+cKYhd7OBj",
-	"ehl4SCqTLhJaYe508+76dP7lgKQj1bLcLger72TP7hkakG4e3u8ovzrVvPwG8yiuD8BOxHZdjMJKzeYq",
-	"3Lgg+3iYIGd4xQGXwkM/qoxlRyjejl85nIvNeVDEK8QtOK+lE5HiSqziR3J2RuqgpmPfEqCCEGsS+mIo",
-	"Op+QNWCe0aIBRjZNvBweogDbBndh5QTAVtEp4H3dRguSoKuwVc4S1ArjUCFYfZ5dA98e91sYoWfQ/tOY",
-	"1UzhhGOu+Ago3B47Vd3FFP5pQYVCBPEAkkT603YhhS7Jt/mYGnVx5r0DVZh9HMALYpVj5kaF/g+8KBeo",
-	"/goyvkC5cyA3u5oNPUIMs/C7Pe5taLcmtwDaNiKDJC2/datdQM5w+WfvEOhVb43iptj3r3oEBca+h+WM",
-	"OsLULKbjov8W55hc9t8FP0Wj4ite2v1N6LBB2kQc15hShYysypxgrZZDd19ItqDUnLgS7fL9JumVcEYe",
-	"hF5C6n+3zafj6SnZjDoPsomC3Q22MnlEkTyYDqJl/t2cA1lK/aan8pXPXV1wTVx6UQDH8/kjsHhwJhPp",
-	"tQsNI0vSSROwiI/PVAwTEIPcwvh5vI4aRUHR3cvKoTzUoPVBwp6HMCf4fnDr2V8hhkTIOoK17ZPmiOki",
-	"XuqsdPbXWGT0Ebnsr5mwvbvo+f4pE9BAfAc0QOCAI/YkPynFkdcaSDUrZAnSWfb2799ldh6A6/XPlinE",
-	"vX+O9iYs+v/rGPEDpx5DzbOtp183+J5ax061rQ06SOaRIkUtJ+xpWI0TDGl6MinPduVLRa7cTOKUp3VK",
-	"ywbFq0MZ8cbqTOh7iscuKWwUIutkk/FyB3VSlelwIXs27dIKA2B6MgKyjmwXc2zaMNFHmLTt9+8dpuSQ",
-	"DvSMxCutF8BSNjhbbB3f91Mo4r36FtI5IF0D0jFmRZ69hrC+6+POXrPTS47FzRa8AAuKUywu0ny5+HFi",
-	"I+PJgAlDlAfJQHXRoWJEzVDzV3qSatq33UHbR5eZDld5zU4/KYJ+cxSzF3W5dgJYJU9c+b/2TJVcm9Hf",
-	"FZbgnxHXWMrdzU8UrbeYvEq5c9T1zqFKj/M044iscypEXIl7j5sMQ0f3eC+NnGeoGZqpwX5WB4A5Sawc",
-	"3SHFNlLUripajZrd0E0wHZz5Ggf0tnUfPbzkI8K8XvgVJq4mDCkFU+UznW1lq7JCKiviDcJA6XERBiQX",
-	"eD5OkjZltkthMKUAinMsFO4RszWqY+x5VaZxRuHxI7hfylaw67vLNty+XiCFofO6qRiIYlB+xaVnY+pE",
-	"Z1eHQjwQhBVgwN1nba0Ba4kAlT3wgrvvOBi85Xgv8YOoJQBILhEnT+JEt9tYNrxBP2AqF3zJMVAG1KJP",
-	"8G8yJs0Lff8+FvYO1+nAG+Pu4p2nPzwB73tGbKxaOlq1kouriAtYgBhUBJOrD0sXpDjUWi6iAGdAEDBT",
-	"n2vzDEVUvAzB0RD3KIWlv6I7pw5tCxDzMVIgRgpKlLvFdxsobfZBAOd8az8Znwdzia+ONZJxE4R6lCrr",
-	"EnYgz9oa0pWpKOmWKQS5k4RNXvL7bOJKYrUnVgLMlaNye4zkeOZV6bwcEHcws7DjcHtOoozBcdHS3EpF",
-	"nTXiA6/0jCAG6NDzqJB8Okab44uAM06+YH/DmxsJe/BlorZDaLd5wFyBMmU3HhLE+INgVEFnjC0xjQ82",
-	"F+hLl+uZyXZRTC/8PLllcShgSyCn2O11W2fYwRXJQ52zOlOQmGZnDPCrzvB73ElMVzrKpgGaxQdKsBM7",
-	"E40fuWIZ5vqPdmkGgGVIIlhltkwhQ/vkaWBO8LL10qowl5NlBa8tlRj3iOQd4d+FOCSlhHtXCe7ia7GH",
-	"zvEoCM0BxlotLe2eFgY+A29i98coDG8cBz9HHupvpdDrEM1zLBIZ0TiOZc+2gUpxIA6UWFEAvFauHi7c",
-	"RqEByDNKPvNStwaTDGe45LM5D+Dgkw/rxucgDmjb+NOPes5ZKaajnAfDLcaNoLI6088aNoV3ojLrku+S",
-	"fB8eIAgdcifrzS+X2ZZPcus2Lcmr3rqXeUlq0HI94qJwD2/3Igmf4Fu5onT9f6903xcupx1+/5ESwTIp",
-	"4K2n8HH9lwvy0zOvwmzOKIbizPU9ciQNskEUs3PweNqXIH5bNtycMEUXxTP/2mha6Ri1gTe4uQvEUcca",
-	"fkngTxNgls/rc89Onhl5YqrUwXuL7JbVyduPcctN7NOYRmW7wvQVnkBaty0g14XPyGPD7QmmOOhgOGIe",
-	"nE6UgDpj/BAelmK+vDlb1AZKNYzvHLGERPo4yvs9GEKqK9KLSfJ1hRAmHVKjZF80WHJJRzyD6X2izkKa",
-	"mcxlIr9FCc0El1nAVsAzhYYwENphC/Ixt8Gj7o7xAp3g9o4m9fOHPDv/0rE8fAMCbvhMg8MAIJX75VbE",
-	"0eq2X2CJj6Oo8e9P+jVFAp1htqBHM9ZJB9RiaXPSB+s7vrCD+gfemMddt3D+kV+rpHuxFIoXRoaFBFMe",
-	"DTdERx3Yb3RlHRDoMmElGaDqDVfggUcd9d6B2j/DHMuR7ew/I1MksUER2AjINIoYIlm1tdzy2BZ7V02L",
-	"ZXteNVi158Rqw0uqHwJGRVcQIF4jxE46XRbeh9G5kF2oKBDUhe+s2yKagXUFCmOeEQoQwJm7cNCwviEt",
-	"rJYGEu1jD6sdN2b6OCHYYk0mWahJraXVrOe+JC+w52RW5oKKQS/wg2hfe14cKqprO6uzd/tEBEQ8ihyS",
-	"cHzCMjoiCKsBLhKkOxPg/Vy83/qbuBK9JNZ2x2tTnWM1iqxKDGTYVcjZKvtGYTbJBlCvMfy1aZvmfEfR",
-	"SWVJN0Mqs882fCegoruT91h9HuifwfXAexXRW30kpq85kfyeUmMuLf0lNbNfWGaWPq6GnRCHHNxioFrR",
-	"iZ2kOsw9q5eyKqMpr3xrUjnRssaU5tnhr76CZ2wgqA6ZGArCyuqsC/KeWV3qKMzFPNeRpDTaQ8XqwzOd",
-	"bZjSS8i+5mVqoRciPi0PW1sC0WloYcd5x3weS9PP5vN2ZZMuadsGinHxNYY29SfVCF50xsADpFoTnLh9",
-	"aLfCQDDyEkJ8y/k7Gc1naxvnX56Dvoql92e+5kbKSWCqd7YNtV2HjD0WFCktrWIdFkwVtl+5S0ox9/N4",
-	"uJTVCzfYx7lA6RRJi3tAR90lT/jJ08I9U+u4k8/bIAHcCQX+nuYkjXj27PhUd1Dhk+VJaLh//l0e0H9K",
-	"KvoGDzUpFl4MMaVmCwU92czkFYvI3MhmHkwzTqBLeUntTLw+eQpXzxVmkyeOJbwBoihldZ2/XY9LzZqH",
-	"vBakCtHyUnvi2PCjkyznwPr9HUFmg4ILk7v2AguOg7iPEYGyKhO7h9VqW/CHoHPJyGxD1ili+BiCrQEp",
-	"Iijutak4wJYwygl05eewA7riY7CkBXWvCQwP1hyuA3uJHk/aMPArGAawKHYyNW+BXh+EmXmgN8Nqqg65",
-	"ldKst1JRdXlZrymSQtZryt+rGCKgI7P0GXDFHpESmDoWeybUnLApP5nHRE4puan4MZLBxg1R+0i44ErJ",
-	"BVHkl2on5ivZpXdfDEWnZoTF3SbsD0aYil+I3J4iQfjVdeOHyt1u+LVHqVDJraj4deB6G6b5mtW7iidt",
-	"tWB9Tbmzr66siE6w1K+GNTwOVnwSes/LdXLcqOeJCl/11xrOIVilG9yvbTjmxTOIo6EVkpl1JWq+Rvtj",
-	"cjf72I9RLtoZDIRBdOhsx81ISo51Otq7R/Ysu7z5i3eImrnEr+Shi+YiKQ7fUeo2j27vsLtg7OgBWt16",
-	"T1G2w7gSULyfabLmmJOk4tv2/QevFfLJOMJYvLAl1MDiPF0iY6zsjBAhlTzOFWlwgLl6h6jXbK16JVIC",
-	"Xtf55SdM8VSSxUvh5AP2vftpxQ9ENVJHKhta9niUFHc/J6qeOnpEYP3/scLaV+WDiNmY3zmsfA/QUcoR",
-	"aH+HGcLrYg8RXBFUkMJEs2WZPtxZ5SurhDEVBE340qZg+MkzljnUZ5+x5uPnAFqc6QPJ4dEYuqASydjY",
-	"2cYBiW89rxAghkHnES5xhRCphD4k5H1mMlzRaJwHKeK4S6LYO0nd3l3dyAMnWHZXEFSzEyBvAMgT+o+x",
-	"324fscQn/fMvU74EOku/e2HJEpworZL2J3YFgOycGX3EkypW+wKysnY4P8xke6azQmIJvlgJTJZQbjyN",
-	"xnUb222p2KlOIkIQVl682KDed+hie1bGS8N/aHhheJme3qCjzaAoTgDjGI139lA4aHkSxt4fFvejzCHb",
-	"HrqKUYTH4igGS0+QQI6/WjLYo54BwXPRyzg3AQcVFd8xcwpluI20Ew4bLZ2t44ntGp/WTrJqfUEUnGsm",
-	"fxSCJliNqIfkCq+TkjssYXe2JQM7SQXe5NghXpSa/23ouF0dkROxCqg8flErTcA4BwiS/1+uL8DUjmuz",
-	"Tj16hEvBRJX9KTses5Lz5j77LOmYnasONUpMp7W8tet6DS3pkVyDKTP6VG4qzktR73I0ucSmhOmx/4Y6",
-	"Iopjma6kFU/o+ByHiDxdP3iJrik9AnLKxMT/WpcUVHNBnwxURg/93V0Ot700YO+8LrCnuALJvPB5adah",
-	"nDriMvMRovqnNdbchT4s8Aa35o2Vc2LekDnVE4Dm37B6Nw5AcBUTelSBsxvAZNP2xbb9DbmQhkLSAkPT",
-	"1yy6jWkVHginB6QNMYIZYm+5RGNSbi/fCD9IjnOOLzEG+fs3bjKpMkAXJ+xu9PUEwYN/uc3+VyrxIY1Q",
-	"j/kJ6d/Tv42yHRw8fdhl3p9BdMW806WCqv1HsOtyps92UW1FevvWPrhUW7pmTTNDsTT82HB148e5QrnE",
-	"LmDNrpsOrSIOUoKxI4paZ0wfoJB2jsWnCo7RA5RsqLjGYnHkQOsfIo8Gz1pOhR3IXjWNwApx4OdeXU23",
-	"nfgfawcs2e0u/Zf/Jdht95/+t/T2Y8zoA19TLOEgn8P+hM9Iw04TK5gfjWhkKmkSwPPdQegOO2Y6PtHu",
-	"X7iWHI8iQcXle0GBwfOzdcnNQslQDlcL73YITioQlHsDyeH3XkB09chGQmNKnzzPqWuge0lO46zoccLV",
-	"PcBg84orUD2pykCUIUZ37hyD26So7FLuspOoKvQ9QcYPhfC7YgYQKWRvj2Kijpn3ij2ri5S+ywBFPfgc",
-	"PIMZy6xIkG1bzPtro+aSBDxm0FcHdAjHxVRtXPnjiE4Naub8CjjqfKH6wYziSL7+jDjwuQMP/XG4td5y",
-	"GMwqfk0KqcqrAAi1bo+xMEFyRQLSLqbJWvFU32E0NyMfsFXAn+k8ALBjRcEb41CADURNuKAXuaVXNhWx",
-	"mCz2t7TwTWt0soKY2YviUAO8zhajOlDunuOkfB6Tpq3Wf7Eam21wuRQbOSMng2oKWZcOpMTOd3b03ZMV",
-	"jTsCJ1vGjil7AjvR+QiM1J4K8FcoiACzsEp9wSrRcPu2ZzvW2H8hZhh+zz+wwlTnTNYQbO7ONg86QJSJ",
-	"k9A877P4zTlDk+Y42AIjJKehPvB16p3xkq/CY7niu+UDdhX25n8Ve15UIF7OQ0OZrO4HJfzgXERtmXlt",
-	"nH7gipf2iTFfeTqwjEdzXq/u6raqIMpMRZPySSJwRmMrA1DaGjNQSOfE8UnsRYBiwh9yNEorjDEwI+Vh",
-	"vZUqFYa/qVgJll+K2ICm5R0R8qZqE1im88PaEkW5iBv6ODHktKmHpI0FdLwkiQnqTJDlmfN6BKhO2C4s",
-	"09y4sF0KO0ar/N7qsYCEYUQVYJuhcC80lUmxxyCr0l7rJHZ8Gv39cZjub3jDmbnmNcVn+gKQM+TTjXcX",
-	"AQfDAtTTUnQ4lus4vRoeSX53Qs68EifUTTQSPFbI6dJcouF/B0qQGV+A+XFrFOw0zngQxooyVQnvzYYD",
-	"eshkNgwWCLUto4vxlvqxciS3htdUBCRIsuhQNe8zLT7g6aH3qrKy1tFySNRT8mzDz5JghCABFxv7yNw4",
-	"Tr131QF1wMO3Ji3wJAq+Zs6AYP8P4j23UpnaaqHwl9kr3lXJs+P6P/yEpywD6IC4eeOwwxfbBVTn3cBO",
-	"rnNZOBz+0YUMDP3cXLTT4JOFUpNR4piSihZUJAyHjA+Q96oWDlaRpsSU4XSjODus+QOvU3Uwu3KWne/T",
-	"Cuq6gyywPwR1DSbrXD4VxH6vn6lz6kmucTwC/sFnHk0aFocA9pG5jEfOx/udPjJ96bSmPa+cHf76gPBF",
-	"pZyM4yOE7ClHJSHx6z2LiVADl/gzbzf1rvMdAUpCjR97rHl2awWe5+nArKmZf4etQBNTO1Gnpl67go8X",
-	"9URoRKFbUsbuw1Fqk20tKfCa8I8HKcvo/iLbEYVdz0aPp1IoH+dVP41GKEA+YK+cTS9RaVnkSRdk8Rhh",
-	"01JgtK5qj6DCI+zTYnAgni6iN0dGXcZ7mbWaAlcaJXeKHQFujRsSNYNcRMOUlzt7uKWaG3jxOUU/KimP",
-	"0VAXO422jssxTB8uoGxnTtaTGKHCNMSZNFw2FYcEMAhQuAsKD0tIhM2zPZbr3+mIsSKNk7xjzQIpz67q",
-	"O9ZEM+kddPpFdHMsofgS2oIjZBqIBgZ9ZRtC+tRpQT7uEtlQNrxOhBUuSTJ6GuTxfHVKBEcyQwBTnGlU",
-	"boHneHI4MWEwky7beHj2+9DGJky2Z03Da021aXm1nV3J0J7F+3i2p+NI8ztyhzqdHuN8FRjLBEcV4LAz",
-	"dGie0BgKFE2kRbOKMwp7Q+UuFjpm5XKG+j8Z1ula7uTYzP2E2b9LEmYX1F21nCFaOuXYauNUniM3mYFN",
-	"TyW0zslmHVSGilr+g+z9O9RdwJcg6mwrHkJAc4oRjUefpaB9JTy4iU8SSZm+vkD8l9lnMifb8u2RVZVL",
-	"uUwVPe3KEZZtFCcc5KcFqXCLyoxOJRzC2GF5JqAOorNLGMb+/YjXeRMa6zICPgzUivTQhPZdo5Qm4H5g",
-	"TAJBDHjY6FZulzDh71jzbZwLz4kg7703mD97HVyE81BJcPyaC1v4SsbQCheFZAxrl0RYUcJIBQDwot6t",
-	"L1WAcywngrN7jZwwq9jcY5A+0q+/fEgGHAiN0I9mz7qcX8zb60S1RdJYo3gTVazceGgaRouo9PnYW6kA",
-	"Y+2KMWOvLb2vJEt219ylFtM9HxECbVa3jCQBv2cRQ9xPVoOCItgo3KCPGC69amudUa3i6+u5afbA9fry",
-	"84QFU0CMyqFGIaq0x0itwiA+TC5iEvAAzp71zGBn32neMez+gi8FN79pq2jR89xHA0DkidUmlX2zd3uD",
-	"oRIkH3nXO8mbgGgZuF7soUK0N4JeAlA2K+8hBifvInfI9pKVokS3HEKUoNvH3EMMj++X7RTnpVeVIL5H",
-	"Ush/yc73GDgGzen5u8+KVgFiaclPRcVO8Le+z0oltg6jEEAoZGjsoidHydM9VSKlKct6Z2VsZ/mCQJDm",
-	"HhFHcrTa1vLkERoyVp99DozlEoF2WYNkCSKrwoRTV8izwEIeMEWIlMfUCGc+hcEmk1JbfvMGC3svT0ht",
-	"8anyVczHnoL5oujTFZ+fX+N9GCIbFjiP3YW3xZ6sHKnc9qI12U5aeqr4A6/yrGGKVRWvHFOGs7snTOA8",
-	"YwXEEDrUxWc6Yx+Evs+04bzJM/vUADINKw73mS7aCkMk8HO4ARs7DibAdcleD9wSBrbCaFoOKczUwRRR",
-	"2AtwQ4u9gi7s57C52MWL1sR9SD5ZM2F2FdptijzVmWKG3+PV6fYbSx9RUle8tm0iYzM8D3Q+Ajzj5SzQ",
-	"J0wtXZ4AChCUOo4zCcmaYVxKj94WFbkN80xHAfwnAqcHWpfMYPDt5e1zMcZMcbY+Hj+LR0ZTI0CkT9lp",
-	"tb9/F/UobGXbV+KBcCYnnKLaEXuwyZFJRRYT5Dr7netG7s45yk+6uJxlgTFfDZAcikrYJzh3RnQyGQIW",
-	"b+e1GHi5loQBLUPIgSc1jWNBiDgt4uIchpWGT4z8mrQY+N+cUnWoepQOykddGX81hBHA8w8mnzgxF70y",
-	"UrFmxroXvDbTsTcel3SCUc7kO/1i33MAzD3YM1Vfn9X4spvlyJluFS9nBL1CO6ogeBWzxNCfhe3XVm5b",
-	"/BGQ5JJEfmb4WstWTWelvMVWU9n/yL3mS0/duxxLLQHWNSMKEmtlIaODyAIX8ymiSVwBM05IT2erzRHy",
-	"r0/IIzhCxYfRljN3e4Tn3yoAQl6XMU3TBXg752Srah3UuIPCC/D2wSXGuk69YPmES3gDcJLhyfcdWt2m",
-	"5wE4g4tfC+msR6qemwzW1XuL6MLTVe6opTuSOKfj72Qk2GZGAuIPwqMgOcPqmI5azRVJdmikuHduUQAT",
-	"XV2f3EuZjGSTTGu2bzmv30TVlicxHKkZEd9vYlZVsLQoNGlc0EU4VcWPPEXFoW3WRsl2E3d5nju9GiJ4",
-	"nqHDvW3g7a2lyY6s5CHAKj7LUTzXvRTFtP34BTWD9N6jTOANM8OsNG+18KOstVEMs3XqElVlZcmFnRLZ",
-	"KVYQw0jfZRZe+CSOfjmnjMY3QjcV8U7xK18XFdN6AVr0W/Erf1FRcPaIXS1yMXLDlaiZOq+1YVFTFv57",
-	"V1iuhx+2acEL43oRrM6M4mx+zTWrlr81DlVx5AZ0wOmzdnOU2YAEFKChnBwguXMCAmUNTqFPFrE9it4u",
-	"VzKkQwxTjEZzaeB7AJ4nO8y0Ug01ObHfx1TlfLvn1baXnNcag0ujAqwQgCewHIRum6YSLhTWkPQ6A/oF",
-	"h3kE8MtbVDuuyi1RSjywSX3jK2p2Hai0vQKQeNfjc2iNQy5Y8wQ6RpOq9r+Xp/WWqbRY0dVsdvbME69N",
-	"Dor7A1fnoVrXGsqGqSqoRsfrMqOkCHmq733CWT7C9rOfHiF2+oFnVCffq4WwfJWx+oys1JGSEQ0Sj9Jm",
-	"bVvZP9petPOwNva06njZqg4m2FAH9GDeRhyTYN5Q5j/qlZ3/PEPq028A7RnmVPUL00Qq0xhRJIN+7DFW",
-	"TECY1kW/TTDElJaLQB+09CjjQ7p82x6PTMWClBbfTZ+e9WjD7qWrdwU1pv2FiaRVSFXtYS2EIQRPQZJp",
-	"qAcInpSa4LBcXWLA+LTTvs9ufYwh3B5tCQdm3hb7rj2rz1E31VOQ4ei9l5aNLE/4iZEsyMTOy9gDLUDy",
-	"ov0PoIxxSXESd/JWJMAHa6tZ8ahsK5MRoszIeAblQilsO+ULgJhhEEMQasxVLHBZ5nvOHgR6dEYHAjJG",
-	"tH9AC2PK+LJZnmHumcb5UtolBlZe1kv9ONGNqqzE9URVj5mrwdkVOTYnSXg7znCtK4T3GqAmPFEx4X97",
-	"bbEjZ3UqZ+2ElhR8kGGjkb/AN+jNT1hRiuhWdGVh7U76khmwv/f2r4oziPp7cOP9G4sodi3/GMmD/XfW",
-	"R/NH4rcyTfk/gFNp9ATOT51lqp7Ud3CoV9h2aQ2aulyLGOphpsWxrZjhpasKapkDC+vsAkq0J4Thgzp0",
-	"j7ih0pv1yq92iP9FeYFXX4/zvIuRDouFHK4j15mREAmjeW14XSypJBG3JepG8ekw5b9qI45OJ3Z5fBcd",
-	"KdDIvwI4SlIq0Pi2o3SwZ3Ng1INLgMfjJuaXNB6bdjhNAPFCudddghSX6+gCngsxvyhHvyLoRRnZXwqa",
-	"e3TJR1ZVX8dUvfcYyqptg/C+kYIGqSZOh0Or8OOg6YtWVQTGHbGIKdk2M7Jk2qZv7hrUV0h4HRa5MGLV",
-	"mKmH2AbLuvN4jdfVmcBTLpGwEEHiR7CnJ10qZob5tm/ukvNgtSm5Go/GDeQ/75U3GMxzuO7AFOa3qyOI",
-	"JNk+AWyXJ/8J7K7HA3C9tbIbRAbq6DuHOWOgEwGLt7LlTnJ9h8CuaL/Mre5j/6IAqv7KZb3GMvQJk7/9",
-	"aKKFn9+EYBIMNejXd5LYBLpp3lKDgEneo+qZVe6RWSaMfJxepZu3zh+12NTH/cNm59hgwtgCLeEbdqbK",
-	"jxS1ymoI7cuzjfQgb0f7YsfiuBdAeE9HYUbD27uw6+ihdIiSy5YNH2aBUZJsgR3gaC2zvdBUeHGYMjvg",
-	"zZwl/e06iUPoK2IPgwnUkVVjQM4uFNH+Dib145FNIzm7yV0qsh+AFI4fHl6K9PKa2y+TP/3ly1kcqBvA",
-	"d+c/jk+WY/iCD7VDLHax288yqsPnjzGqWzn8+/pHCuBYYFP/BzslJW1nmf4HO/ki9E0ciVXHwe98kuKm",
-	"NUaChF3q+2zH1IbteJ5hjUqoTIZhrvYGgB1EnSH5DBxPG1ZmlYBaVSPceuoKdDlwTHTxP23dVO1umhpp",
-	"C9wioudrZB+HGqzfOR0zOqbnnDN086hzls3jqxbtlEjVKV4S+6Ud0V/GGrWNLK/d83q9tKDa3Lat2vEY",
-	"ykwXyB0EdUqFQdxRX/FlwA8rSdTyFBQ2JVbd8wo07KQzDRlq05ggJPbZcf06aPExSnzHDlx/b+IXlmU1",
-	"P0HsPWbLC3Nvr48wWAkQkkAQszA7tr/+WmGksCsWGFyvLcaZnJTY7dA+0hXQtFKZ6PtHk2WN3GwfUdUI",
-	"q5VGUz98ZHzFzsAqAKMyK2U28uxRBbMhQMw57jcRWvN4/qOLgzCiOHSOszATIY64lIq58LYsXnBXB/Bg",
-	"jy2onIu+RzF0PQbxL/v4OubGxQB8pksDQkJ0E/abEaXFOPhQ34a5Z3X5TDtTJuZdtCYHN55DwzRgxNFB",
-	"9h6a20F+h7TPrBb2wOEbu03wCo0xdFPYudF/f2BVy6dlAWyWx5/0cDOa3gNRMeOEd1f/aFr4to+E7egR",
-	"T8Q7Yps+QMGqZGtdCK1BDcS/m0pwxNZWO+7/2rWiqqTBy7+XreZ289cYRay6SIL1BktVuj9LwY4S/mUr",
-	"sNhWoZgp9uuNZGreoq9MKQhX/SLIq+6TxpKnxF+aK/PhKF44HV5mB/qpiUcLA+TZoJTzpD+tFLppTbw0",
-	"t+UcjWKFAXmQK52VQkMa1B0qU1qUfFnG4RYVmwWAEYqJet2mnJcgamda/Mqd+Qs+SGRcxJD5DUB1RL2v",
-	"iwSaJw1KlK25lKWt2gqBVnqs3kNYRns81TyBZ7pQFLsWkoVomyIocT5IELkn3YAecROid0CdrwkAmn2Q",
-	"j/e5z0e0fhpHtu8ltl3/XZfy+v1iVfXTdnX38/TO/ZKPJB4KKAJDNdZHktnGbidmOjpEJvIrP9MojzDT",
-	"e4I6yQgsF1hp3ZstqejOQZi1va4rh64Q8cRF34+2LuXN+z27Ssy0H68+jhyF2JuIyz1hRde4yrvhqCsE",
-	"4ZQUiuj2JAymxIpDEB0PIObwNyBSMH2YWj2VQ7v5AaObF28AfQ9UidgycQixC040/L1L1EFbQV9J6uqU",
-	"x1jbDLQxj77yMV+ljA0BFDmi1Ljo4Ha3jz8PTxWr5opcp+N/onJ/waoqyuq32/WmVxTAXYl2Gi3RbtTN",
-	"+728CikR5NWPy/zNgGsWA6ntkCtJdSK01uhGEZeYb35wtXojscyiqlyWd57Bg40wR642sqyosNuGUwgU",
-	"qup+txGVAL6xDx7/gEr52vYYjXqE2JtFOf3wRYqM7YTtIhDy3ZUk9LVEQD2a0oDC+pLRciVWkQ2i+AfV",
-	"FgLxogOej3SdqmmJmxdRojVCJri14cEEsBi8zjoAgokABJpZTzuj5boZxDj4LC8ecMPOjcerajpBTWu2",
-	"45jkEnvlMfSK6rczZVypihAzwzn+/LUKSD36GtlpXhVOjWG+MTMHWXtZVfl80bzD7gRAlo7xR0mGxapN",
-	"do8A4OUC9n/GoEIL2su8vbipWMEJRgFGiQ6yBMojycJ71dzc8+EQi67j50f2gXIU774MEkxj/H2MOmj7",
-	"gABnrCEC1kV7X0j/sLQNbRCcbYvZdToj+RtcYyEn+5/4btBuIuxXVwqCIlAiT8c1zHcZA0ghXPXuMvaa",
-	"vKRv3aD+cLZbjl5aRCaB0DTI2iMkSTK+QSJDxcu13G7nHeNbYiKPOMj37Dq28gQXJFYgwE5H1DvC3xtB",
-	"+iwRH59CPaxmlOr7yR6vK3q0ZubCW890dlLC2LevRMSKrVRH+8mqZIZ/YsSRT7oSgtfFjUiL/SW9oa+E",
-	"joj8J/xxduBHcDpTBjLXdXxO1SGGLH+4ANUMaKxX+fHxy9z3Hp9RbXj5ipLdh1HhJ1YdPlFdrAk+WJpD",
-	"TWkGxQ3uujRhxBnihSi5DitOy2zDympcUEzUw7pBVyWcznQDAN24IS8ZMKNQXEUlmjwDgzBI3PZvh4bF",
-	"oIIYRXfX2MhSPWycUxNFAA6uW4AkRVQ/ucOn2SW2QupS8MJZ7liBzRw6pj/X4G/Ef4lyTPv5Jw9M1Qyc",
-	"GD/bZX0FWRDv2fkFdvienb+jPukf3+15/Z3rdGjEfg8a/tU27PecHyip063tiJcZ6wyj3rRv0RsHgZfw",
-	"6LR1VCOh7uYHb7nxhxfYXjHxz5ZTpDZGm/Q8fczwGz/cNb4+dzvf+6D5JbVvd1G+MPeCDL1hCc4EM/vv",
-	"WvQsWwCoX22mLVTC6Jv3Lur8CiOVVWRgg/ZUwH8sN5acVdq5dzt+Q2Y7MCxpytXp4nY2sjw785MHg9ly",
-	"rWHrw7RYwSbzQ0mDv8FJXrFOZyjElUarzZ2p+osJKjAbtCr1qULJU0TYx2xKAvSadyv25zfyFI3ypnDx",
-	"adbqW+Y4rSiB4TjxuGGrothJZ6wCH35Xrl0zEEPjhVgGUZFQScf7q40Sx156JX8IsQrDKjj4ZMVdDwug",
-	"3LASTcKzfmRnehtR5wGt7xP+wGtC0EPsn1JyZ2mE+FdnhmaQnlubBBpxCvvXBwgYmR05NwuygZ4Gam72",
-	"80w069z0LufNnU2wu1HqQnhUwpdfwFyvAl89dS/ZrAdnKCHSvzvo1wsL+uuHgntf6m+9rCtfFHjDJ1fy",
-	"0s1oEdxXyc7PsGzDfVZUUvOyM8NjDFAtM1IeIkb9pZi/i9GNu9TciOLjIeg93CWVJph7Bacgib2WNvZR",
-	"Pwnq8oXjfE/qyiJ4A6hrkfY1yAyqTzQgShcVZwowTyCnDx+2XmpnyMGjD4Kx73RXAAqLf8x+FzuO0kvk",
-	"+9P4GLi7pJE5AJC7n4IvrLhwFh0b6M3l8z/+MZJzKLVZp8Gq4ec4/r2vlzEEdxp+njxCsjAatql4jr30",
-	"oruxlH0eTTY4JtyNElQmCkfAZhzzaSGEHhHy0TFmX1OADcXwOFnHg9X4BxMvlwvJVQeBYBNHNHZ7GUyz",
-	"s77HiH2Cnq6lyax6hRohYFIwKnycB/ZeVwx57pmTlf0d/2AmSe+BKy1iePl9q2Ke3Y5jBscukVT6hhvF",
-	"l9cdXOUxn7A9iHorE7UkHL7Znd8htBXQGVDZUXvmGFAHWSx1mfVdoFALANLNbzI0t6GcdBRVJY7cKK5z",
-	"l8meHUQFRW50DoiqOmyVMSgWZ8fYVVxnJd8pbj/G6o0Fq3hdumKON9lflZIE/dYouan4MStl0R7tKWb/",
-	"9ebbF9lfvvjyT38giCF2dJvOq5JWpo2UJb4JbmHeumKp3E755v8Bh7koeI0qkSh5bcRW2Pdm9eP371yk",
-	"Cv4BSZbGimWrb1H5WAXksbq9eX5z63DdWSNWd6vPb25vPgeMZbMHovyUNeJTBMTCuq4cVBrLwwGP6vty",
-	"dbd6JbT5mtpALk8ja0J9+uz2NkXbvt2n7luQu7eMKrBd/uY17jLQpXYIHat3VorG3rIN16LEfd5Ieciz",
-	"mp98sReIT9yBEQRHX/1iH0+pI8v7kR04Nfp9V/dCNme/nqyWJySUYs8p8LSwDQBUJ7a+j3nvOD/9lyWV",
-	"j3ZUQxVw4+t/gw38FjRMsSMHoKW7nyMsk9ERgG1tdYf6rydMiqTqeAkaV5DTQaZLZyj/c8RO/svoDD4b",
-	"c5TvTVCxHkCGCDdNo/0Ng86a1rhnwu7oM00+uBqV30ee1mtK5AAwudgwdkoHzhv/nCgOP+h7chDq7Mvb",
-	"z9G8Ya+ofcZcHS4WFt9KnnTBquLTosWnLX64L1hVvGiNpiPh2nwtseh9Ia0Gj5appqlEAR99+g+qxcI/",
-	"sGODKt+Gab4GPomIzJ99ZjevMQjS+acOePrWV122fz3/ooeS+jzMVH1+m68UK0WL2Lmf/bEHxvmcootX",
-	"d7c3f/oYEs9F8bY12lXBHIQ/WRr8GL/cE9uwZGioLQkj96n1HRWGfwKie+9BhRHa0j6fAIENilEIk4Pp",
-	"oS7qlCjIUkNbMSOt4tYnIzJ6pKnom5Y/hogqBkBbaA27s9f6j588f/7JZ5+vhlRCho2f44SHmUGrV99+",
-	"vkpQ4fOb2z/2CfH5zR+fDwqZ3t78eUyBZfj7Z65wJfYZ0uSXf779Ml+dhN7z0teJvP2Yj2f8+W0w4+e9",
-	"GX+ZvDfDucLgwVz/MjHVL4Op/nnePIOdffPyy/TOfnl5prc3ny3c1j8Hc7WHNJrsL77Mw12/1m5QT/az",
-	"W7AiWbVpffI+gp8vehl+mc1Xvmn578RW/gb6QJyhAOQSGI27ECoopPVUclY3gKsI4gCKrfDsQP1ABYLc",
-	"5f+iSpt05+2TWMpCW8byCf3bzbH8wzxu1BU9TTMkKnn6CJ7Edq6O891nt7f5Sm40Vw+M9Pqf/+VAJVZW",
-	"jaKSm8Smbv4YK0X6/Eu0FNoO7TVz31OllV4Xn918saSLvajLtWyNq7p58vzyYh9f2AuUatFdoM9m3wbc",
-	"9d/pQrjBL720oOo9wR3Acv7aoMPWw3Pbrc8dIpnV61BbxTuwU/w0j8C99T5N33/zGHBPRN4QewEP7+3z",
-	"T24tl+cPdiuA1BE2FmxyWCUvJwDsVYVY2pBv6B5e2O2gK0upvoeGYWpV9Ps3L1Pf95uHz8xf7FXx4z9P",
-	"fI+C8M8I4vLc0j31SJHnlzv4xYGBDn/JUXSxsrjbzbqtqlBO6ckkhaxkq8AOCEiaBEBAWLow0VAgmN0c",
-	"N843r8jzOmgfve1XX3Ygwd/r8cOxL111CE6jIEJItwShFyI9wa7JHwQx88ezg6+qAHIWoq1dLEeH3K9B",
-	"+oZZjRI/O9xbcOcnn8ujLHk1/6FslIQExYuc5DU1+n10wIE42Gl2MdF0JnHQin4n0vSjXyROUfLsQfDT",
-	"E8ljvj9LSk7Lm0ckvkJImkT+D9VfuJpAhnysRxxbVvC1Lpht+vPtzfPc6gG3N1/Q/z//xTLZujwydUCO",
-	"Spzb13PoVIbPb760TC6ksS/zVePAaTxIzOceFOa5JQWhD2t0Rdzd3tw+h0JhDb184FFbnfbC8D7kqv3U",
-	"/27XtfY1KMJWtzglDUgWiKMxm5Bh338nMqaxLxHxhleCbz2MKSsfBBZpebQdw8FMYHVBobGyVuZxeKFg",
-	"Ipg/WyqOaM8wYKMAOQt44M6YjkAJLrNl+lo4vfLSvXjjSgxefTFcYUQvig21e0fdsAFrK6w4yb6n4s4m",
-	"KZzy70RTbvBLRAVH/kxn9gY9lU2M1V0FSgiooaJwSF4+abFD5HV1KzGCVXL07VUQLwNC/hwaAh9R0m/y",
-	"HTcvXJtrPAv+46d5QFhZKq51BoDOVGOMdZ6uRoGzDIzqiC1TthiWNrAg4pzS/pQ3vOan/5SFfyceuAvT",
-	"x3US8prbDkpHsfJczb1hvpaQvhVfeEAAouHqU7tjrj5NlBDeGsXZ8Y1rNnn9DP9gPgXd7BMNny6wROOc",
-	"aKzYDXTTwJuAoCgaK1FxdL4+1Z2kbbfzQZgsKHiluXrg6hPNawjxqI2+R4s2/PFMB6VxBovpDuP/lq0C",
-	"GJbIaYD4/wliBSccfvKBE7zYYsY+7xRC8LJZDPiLsY/rLaeqeI87CTsHgt7rcJLxTLCq2V40ulNWiAsg",
-	"n2yAXwB8K4CdTZ/AcYIZHle/pRfG9h+heCDGHURZ2mXaaeZUYYBj0hkVbHbJfD7erHDu+WLP6uLJLkZ/",
-	"Lpl84GG9FPRmw5Uo5c7eSCselN7Oi9Vq3EG8c3HO3Tm4SKCEVKM4M/wbufuNaP8bSZVwZhH+86ccNyVw",
-	"2G3somMOvHmKi/VVWaL+fw8BH3nGdujzhfBjkNwgXoTXLlefTuwbezz90/r0X5h99/HS9XFH9hvdnm/k",
-	"7u+grSb38Ck2zfaTA0tBmwmASNA/eIcDOPONdk4GPd68UZRCbDJdEyDKkqxjpthHbgWk8f+n3Irb/7G3",
-	"AvfRx3gBrKq3lN1nim9b7XjZF7d/wfAuJ5IhlgKWcBmG8Vy6NZ9CiAzyvGvJIiHKFlKVL2zvvxFdQN+/",
-	"F7+cuO8BdVht/AmoA/czY2GWIaXRbjk39yAmAgKiQ/sXJaaBE22ExZAdZXzLuUlSxlYqXjA82xRj/da1",
-	"+Q3voR8jsd3/L3lX3OO2jty/ChEU2DtAqd9dLwV6+1eym7yXJpcssvsStEVa0BZt8VkmXVJan2vkuxec",
-	"GVKSLclaL7XOy/1z63uRSIocDoczv/lNGGecwFUVrXVXWYrgOlULXOFSMXB/gcfE8A2bimIjhDqc1FP1",
-	"bPtieKbnnrX4JZBB98LQ/G3+/Zt/ASQuhwraaydM8NkJo5AtINT+txTIL40QNT3vBagdR6TFEwv/uR1S",
-	"4ScsjlB4pzHMGBLVcVLO+7MHKhiZZaqEtADIReMYrNhSFUauVgixGFN2kGHLHjGQ3tNTp3gdaq9HMnQu",
-	"LKNhJ/tUUsEP9ZsuDeYltlj0SeTz7LbgpnjvucrGOM+w8YeaOk+4MK/EAop14cKcduJ03LkOhHWywx/e",
-	"sk9FLpCnobksr1VaW5SzTs9rYE/2k+OMcBJQJ7dbX2+MUTgxnsgmRx8kyTqqIeqTPikMZSKNP6h+G/LO",
-	"bEfacYF48rvcbmTxQQ6N2bKKj+jCgg3ydBsQZWGyK8z22H78IovM2UV+0c46g3d8iUkPUOJly7CkqUjZ",
-	"dMtW0hZ8eb6dmOzaUgBwhnttrGPkVl17HMyTyW6mU9HrK7ml8s9HzEgIvAHduuD3lKVdI8Y9qA7SZk1W",
-	"4OUWI7Ii4D7oGuDutiroE9DbVVI7lYhBO8wJZNcYqLH9QewTGldMEn1VCkc1eP3CdKFaucyxbt3M5z4+",
-	"cvt8VLVWA4SC3E7ghth0YOoxNyvVbv5lEc2+bd8zVDPhtB1T5e0P2TcTiuL3bJ+X+MTBF7bJ3ro0ayTH",
-	"OG3wN/T+uHJHX9QhdoXW7tYzrfLHYnj65SyDloFgu7p8Ga6WIq0Ln10D2+wcCpWngffOyeQPJHbrTGOO",
-	"+vc4/m7rjadQUXEk6w3aPotnGHqGSpZdIbN6SVqoiBnjWgy6GBL3oEh36IBYfrBysmKyoBAYwSWbPLGX",
-	"bI93c6g7sCGQNhOi1zEIRQ/hoWEh+5m9b85/YLybSsVNC6l+v9sneZYJ7r0eV9jZ82tp19pKzxDS7bf6",
-	"Fgc2QoOpEX9zy65uP//ONZMuniskJzrZxVK2SM0HXXwA7NAYyoIaPxVR8DZQGBAhqztwAkcALxhRpT1S",
-	"aK516AOPNIgluF+QK+Hzt7zwAK1I135FrtfYi3Qrio9EIjvGMkHbH+ePXKfAKn1hY+GgcCW4wnbBDaya",
-	"KcYw9O44GynrXi/sjX9mzLPL99GhQMM44zlyfZMJ0Y0VbVwDYVyxvd++98mOfh1zYXwCfDKN59lwqVto",
-	"FQPmcg3Dqh3vbvsvtE4pdaqDxMEdLRuR51GntP18qebxkY6KDh3zMk2r2R9yjeKb3oF4gsP3b54lzz65",
-	"/3n/i/v1S2s1yDZWOGDmwSDgIMcG8kAPiyUjSdjXofpUzwrRjm0cZDE9oZFMS9ivZyhQLqOhKN4Jsa5t",
-	"Hk84m7B/v3n9c8JuPvzsdPcXMb1JWLk2iDVSCKuAAqNqi84jAFMm3rhelMJaFpCZJr2wbKaNU/mX7j8D",
-	"Ju7PP7G/vYLWXvyEjDlasbX8u8ht+7bs0Fg5FknuPCawRE6/e66NTW0uREp5XoID1Web8Ib6jwf2cVV3",
-	"YUx/A3xel9TkPIZn604jVZ7RZQGlBI1cEbuSL9VD/Fbod0DEdw12hTgrha9Auc+EZSJPWaY3NfdEw7ss",
-	"V/EPN8DoP/cC0xMkg4QVEpwz4uCqbRZrKV9TMNg1h1E3IgjFoFtViqqGhwJg/kgh4uZEx7eQQ/vnwsQN",
-	"WWFYh0gLjFHnUGisioHVSo5dBhG4COvvq271SUD7psIGei31T/TIMaxN6B5gW3aY9XCQhfyg6MiCrz3X",
-	"8xRqXRXPIQSGnnwALgGO4tK7jAjRggmlzL0+aJQLzXOffto3wK+jp0x13mX8QsYkDyLpqkc4/BIDGB2L",
-	"mLOt4CbBqMl0C38jKqB2sQ2Q35GwnLehcN8oeR/Y+neL5wyRxUBLHg/SSU2eGtBHw6JfKCa7qqLaoAB+",
-	"fbXPby7Enfg6LsCz8bRgAy4Jc9bE7rBpWfgyS4e5bo8089ov3LVieGMgA1plZDIVCtH+XWfgK3jgJN5H",
-	"eDOGg8mvHiZm+grjNgkoesjCvhepJ0utpbJ2Jz7/OIs4I+ri7rwyk56YZ2rSmMmOWAQQufgy4gUKmxNg",
-	"1+vc6UHPeP/7WKoOB9fHtVBh5kdIjOAmveELEQ3WFmmxawnFcOyt+SJU+dYbRZuYMytmRhQ+yxgh105j",
-	"ywIYzh939k3oJD2ScXxFTz024fho0PKjQibuAvy8oKJwhM4auBeG5wxKfsxExfCMbDlxuCQU1ljSK0EJ",
-	"nDWOntqp25F/HA5ompHLGuadKb2BZGS7xIDZD6lhPQ/Y7ntVQK0W/Z3I89c48nF0EDQO1eRiKaFoRkNK",
-	"R3/G12uhROpsgHDUXFiWazxwQC0ZAHNXNPC4VaECr93bHyoNSdGA2d3ImTjZbodql8dSNj7jQ2Ob6Bbr",
-	"TbUa6TTOeMFCiq+6yce2D6OGFRMJos6MoBKxiAPzCbGHgfK4920oKDzZadV/n+Ky+KD/poeHErEEsr9a",
-	"RLrtYPwacUNUJgYrL7Jc2nhT1a7OtDpZjVXhsVZLys3uG22u+VgpAlXd00dAErD0dITj2shCQElQ7+FD",
-	"z6KTF4SLIH26Vr6aSHAkoBdhKcQa4RFFaVQPkqTsxbgin3U/2T2W51pYtoG6MlDYAerisyKDAm2tYGzB",
-	"DdwpB3PeJz0dY+SueUVE+7E1ZrsWqj/olbRVtF9xtQ0weAahDbzRzI1WRWca5dwCNK72nVLJVYksgIcF",
-	"Rjp7ptDjJfvzi2FuW19UpjHD2DMwnYZx/KllHGP6cq9LUdkLza+9dss53VY0B1GgVnttJlhMWyt3jOxn",
-	"0JeiuTsmQGHXp/dvhQASm3SQ2r/LxBYoLyyXaUzdT+URfVUlzxNAxr0pc4FkYinbQBW9Zipz87vF333d",
-	"xlbF8Br++RVy0B5RDuRUzRFC1Sanoab2w8zdB4jn/8l1FMjpms+WfCGSCspAxZvPD0J9fS/MltC+qgEV",
-	"cktAA3f/5JQfw++37A+cvTESskhyYS2749My54Zd84KzG3oJqMz/8+3NHy8ZQfTrK+oFCGUCo+VY9bMS",
-	"pwUvxIb3prT/TI+ccl/w78bZRAgJgXhOuBh7Uihf+8pdj+VMkPMxeLWqUvU0KVSyyh7OxWRHbXkvfRv6",
-	"qWlbVS+MdFV8CbxuNOYxYZ8We4p2YYwnADgwInrDRe1fzkyXtteC+gUeOOWr8M1YOTapcBIb4hsw7srP",
-	"JBtnAT66/5UT5Nje9VSIuuHSqbQrD0sfCzdU66arlIxORQJgSvSoOb3kDOdCKObLs8W4yrp+8MTNRYHK",
-	"FmeaSXWJpWs1zviKzzKpxCE5Wdd004pNdvhjaDgPmzt2MC9aKB/T4LK1F+CytazBAgmEoTphVroZhVg4",
-	"fqrlmzpBpL3Eihe6LP7K3KbuOPiNUFAJ4OHos6fZOO8FXLz8cnpjDZ0SwseVJEWf3NGLzJgNno9qdZMB",
-	"Oj4s9eNVfDuF1we+EkFCRuHwgsbjJtvHWlCP78cV9YRaREynUmYB9atZ6US9kc16uEer0uZdmv+torTz",
-	"0fQg9nBj9MJtzzZViPU5DNVKj1XvA6I0IO91y1K2U9C1e6X5Urw9Cm31sSCnSkVuBe010KqFkVi0tkWx",
-	"0Lwf0ys/FAibpK0rTVFapsQGnd0R5OAWdgovPOqahAA6SSpflDYslfO5MBgwAv5UvhQJRflUCN7DazzP",
-	"MUiIOTf7bvQ9crul7N1972RxktX1Lsr83FUcCUtZVCAEqs2qVVO9uE67N8vLNH0ni7eFWI2ks6n1uEo7",
-	"zkQigehaihlcx5byRP47nOGa7Ex2shCrYRlC9dk/kzyhZ5/moSz81RTmoxacAr8EBG+prGa7mD3I4Q+i",
-	"0ZMoiAH0f1gJJTLPfSE9ncSzR1Qn5HiwfTL7q0r1O1nc4qPnFloM6dnC+0wAjRdVJtsR+tjb+XcuVeG1",
-	"GTcQg05o7fGHWQiAZRsxl5Bt/FtpC6b0BhMcCHw4RTo21aib1hSTAcx//bR/EYntupz7dyAKRPVXQLAI",
-	"WXsKwyWG51O+jcYtAi5R8FX6UsG64rTr58nKpYUOeNpXEZqn7yURoo7AEShtcZbED9dxF+MFrKC0ReUA",
-	"hzmKVZ4E29Zz7011ZhMG+JBi3gD8wugNm27dnz6Gi4MkbVzTnftz7NR3isvXc3828lRDHx03N4j7wQTY",
-	"Io5/22nkmvkAMYJNbe4pjyQB6PPcme+udz2nvLgW8Bg4g9rmfYi7gxZjHOylX8V/4A0Kq8SXUWipQXaq",
-	"Ox/0MuMK9Lfron5/Ixzj5YNM9IMdu/Lu9p5DLbjkTznhw8uRFBiprQ0m4eZpF6ApIy8KYEAzbrGgTG+c",
-	"wc/FmeNG7U5FJ40YObkdiwLKx6a4stHs/4jLH/whXJETmGptUjXMGm5HGKtVQmdb835WW/duu1alL91G",
-	"OrfAo3PcB0QXGo8VAC8Hqhwn2nMuc5F2fmTZAVkdk3qGRnAW5e2jqx26e+X/+fHqWuR5KL2KORfh9H6Y",
-	"Xm7RRqjo+vQyKfMRZ5J66JhIGmEEakzU6dMtxAmGGzqPxrt9bU72ZAd/hzmsqt3zpIQ26KUi5qR9OxNv",
-	"tMGaTUJCQQe5UtIvW6OLVl/CIgIDYsANaK5CKr2bHzAbpAmo6OA9BncRlVE/1eT2UjSOzf1OiPXorGFn",
-	"UdxPJxNpWu0hnygFsZsUEqQ8rk+JxzgZD4zth7CWvcOr9ujMZdBPT0QrEpFQuGr7OQB8pms8AVN9Vc4y",
-	"ZrReYfVHjGCFKh/9fD8VJ1nGbfZtwOwen1i54gsx+W0tFnFQjaHfOoaRzzLx/Eqrwuh8dPTiy9oghnCa",
-	"7YFM5+QsxRlK2tSem/1elbfmRSGMe/G//+un5//Gn8+/7v71L9/+6dkQ4jDwYrobcWdI2q44MLb1xaS9",
-	"zEDJp8mM57k9UikytyOXisw7DSwcXoyLM1RdqpgwrbgXiqV8ayE3iyiXQMPVUn/c1fmSNqFuXLDcddsw",
-	"YlM5luvStlRzo1cPJXX70RMG/nQ8YaApvW79QsZUJ7eOe/S6E/UbhzjG99HFPREHN8qgbBhh7aFkG3rg",
-	"sJBRUtWOrcT7guWapxScKFguAZ05VGij5101128uVTedwBup0o/qTuRinaH1PmJJOLd8emF7uENsxCQR",
-	"tLwVgVfw/xHBLHFtB1Md8knARj9R0YQ7YffCDb0j4qLhhWGyg7/DHYT+8fGuBJ9plsa4EkDbZ7kS4Ff1",
-	"pcs2lEBkgmI8DRPI6amSaOGKYL03cir8lVH6hH2iT5sJNjVQUAGCeHiNOHRy7GULdojZxIi14MVTS1tH",
-	"WNYNZUyBwx7OInHYtUh7DjOvptz1xcnCJtu6gz8W32rhRfvCUmidHImZLg26EhMmIPJuNdohwGV+6T0Y",
-	"ylkhU4H8dD5EAvdVi/vkmPRRNnOfXfGFHhlxJaiLbqiDtiKYpnHM5J7034BwmJd5ntRIDCC5Yy+Vnqxo",
-	"8tDfCzbneS4UZNcfnXz3H/tmXpulVIsvaH0/PEBRfz8O6Qlx4krLNtosq/gbXOoxWhnIpNhenbDqMO/G",
-	"ve1/8QiJ6fU5iRT6ijvPBIF7HOxtT96sqDgOuwuYhdLnD5+C8HJUtO8s03Im6k7buc5zvbFUXrjpuQ1j",
-	"6BSym7L5lWMU14YRRxOtiPNKclUcTG/7FAbRyYRw9gn87a+Ad4a6NcTCceZ84ZcBJnJ1+znBw0CvhYIE",
-	"Qc7s2giewgSCJJtShdAgatQjqb9DLq02zP4xPv8UcsjuPQnOEmw77UOMASfyteeGZHOPm+0UhpxE6wSZ",
-	"h1ffKb1R0WqTy9myLvk4flaYMqecTV0WvmIyoQwsWwluy2YC2n84w8wdb/UdAo1553Q3xtFd9B9EX/e7",
-	"SZdxXwW+hS7sXc7Noko4mvmfVEggaaRLVhUCwnqILcKA5tjH4+EWWi/J9PPVv0Lpg9aKB94idOa2uws8",
-	"tHZBj9g41UAWeDc0trabRqAQhsbPcgXDrp+6JBz2SqxOtnC6YVh5uIr+1ImkrZyUGRCDd+Nne9YfrmnP",
-	"ZXfliju+FLfuobeqV6mOH9OKGJpyE2cPlwF9hjWOCGfcGo77z2ZybSvfbypWWtkCZ2rYXO+gl2Oojzfa",
-	"LL6jA8wnfqyIsn/jj6dZWQAubpPJXBDhcoVU9Qy+HTMzyKSg2RrPlfkd6rWnXFpwAmE91sO9cKBeDjL1",
-	"jmHN2nZCqVLdfdb8LO9FwOnHX5FfVaofzQoXKvPA58fyAwOtOYH310ZYYGdYAnEuqBxi+oDkK6S8qE20",
-	"+y6aY88AMdn5X/+zFNtvk7QU/yxn3SazOwOv6I2hdyj/eAwdHxqLRJ5VegItp5H8h7E/fHpzxV68+MuL",
-	"PyZIIb5RELbTBuprlFM3rKlgUPzWz26YlqPYBQwJAgvympsAmCPGjXYsQ32ZHh09csaCW3mTwqofWe1O",
-	"DvH9lc6KVR6JcysKHNYj7ZypDpzUlmipkfo/0xtfZR7+VaXBNBK5Fa3EBvGXFdfgcUvqvhrIm3FYpcmf",
-	"/fXZBDIl6RP2x/qrApQhxg62QQGHcdUcOvuvXum1hDMgoDyr115B9cKWl24yYN6DCxSfIm3OvCIlqlrw",
-	"pBuHTXzJNKXSewu3Fla9LkXLKxDgrefhL92JWENT+rd165f6kmQJsdGqWZZUdk2KUXBqAvl+20ZNj1sh",
-	"fM9YaqwGJ0NDfaGr5qBw8GFr7pKq54WgXAJIjnPyWiuWVPsqXrRO5DUqPJUS2JTKq28r5RqauKrU7cGK",
-	"etycnrM139Dn5CCnaCE057iqTHrQVI3HDvwbVH2NU8oDNXDocWqfH/SibHXpLM/LA0M9l1j+jlqtjI/D",
-	"1l7lPBU2YVOEc9jSWRRgB9LLmC28/9p7n+4aJG+hBd0IZjxf1YWGslDbZQ/5G/GysbIiv6/3fcXzmfso",
-	"bdqm9DPBiGvsySjFRQ3AQS1RQKBVcg+sjOo1sCZat6lFhAZKNTe1rjx+v70znwEKTJWKBAEza6omqnSW",
-	"r9/+PwAA//8=",
+	"3L1rl9s2sjb6V7B0zrs8sw7TaWeSuXR/SpyL88ZJ/Nre4w85WVqQCEkYkQQHAFtWZvm/n4WqAngDRFLd",
+	"mdn77A+z0xYJ4lIA6vLUU/9abVVZq0pU1qzu/rWquealsELDX1+r/fe5+w9Zre5WNbeHVbaqeClWd6tc",
+	"7dcyX2UrLf7ZSC3y1Z3VjchWZnsQJXdv/d9a7FZ3q//r0/Ybn+Kv5tPv89XHj9nqeyvK5CekFeUTfOMV",
+	"z3Ohk18p4OdHf+eje9vUqjIC5u4rvj02NfznVlVWVNb9J6/rQm65lar69B9GVe7f5n3EtwdfyoXZalm7",
+	"ZlZ3q3cHwTb4M9sII3PBrPsnpY6rj9nqK1FtD0/XD2gt0QsjrZXVnnHDpGXG8io3rFIn140XvBBVzvWT",
+	"9SQ0mOjMln5/ZhjPcy2MwW7o/Am7oPP0591vmdtEKIFPJwudJhMfz9X+mWEo2sYthz2IMy6IX4/vuBUn",
+	"fn6yTvn2Ij16f+AWRFKdKtcfLThMzUvVGPFkHcDWUhMiHuRWGCYr6MgBn81WP0j7ZB1wbSU+f5Q2uil+",
+	"FMbwvXg60QgNJjpSht+z1WutNoUoL3y7xif+n2V98O2mJEEadtKq2mdsc2Y7KYqc/eHNty/Y3z7/4i9/",
+	"dB17K+AYebpZCQ2mzq3we7Z6WzhB+aFSp+rpvt9pM9KFl+oEUtkY4U4rA0+zrSoFU411nXqv9FFW+/dC",
+	"HJ+sU902o0slYK9oAQum9BFuU3rbNf5l7vYUqA1a1UJb6QU5F1Mf/4nL4oV77mO2UvBJeLXfhY0wlu2k",
+	"Nvae2YMygummELmbFFZwY1cZ6Ahm6mPvlCp+xkY/Zit7rt29z7V2p1W2qhtdKzPZ49f0GN70Xk/4BUfb",
+	"ttIO59fwKbX5h9jCOn5ZmZPQPwqOw+V5Lt3DvHjdmcEdL4wYLsfJ7Rxe4RHqrjRoiZWuqYypSjC1c8tV",
+	"ur70lqNS45mtlIUjKHRxo1QhOMxPXXBc1f4r1nXgxA3bupWoMrbTqmTP2yZkZcVeaNeEEaIat+CO/Yy5",
+	"K8j9zqxy+//AqzzaDWNVHe34wWkYpUK5dI24/VvZSCMfYyugtXzgxTWz7wYPPd+Infu827IgnWzb2Dt2",
+	"UCdW8upMC8GsEuYZq7gsXDeb7QFfKJTS7A+VqkTGjCrFHeOWFYIby+DfSmXsHY7PHnjFDrzY3bNC7CzI",
+	"/Ql2ZKU2Kj+zQqmjyP+Ik3o6CLdd3SWzLeT2aDJWyLI2TGk3U0ZpMZINfND913gB4OX4T9BW9BcYqKz2",
+	"7ldRNaXbIW6sK/dS6f6fG19nbxir3ePZ6sMne/UJ/aMWW6Xzm3e+sc6vn8iyVtqisWIPq7vVTsvNRthP",
+	"nfzpihefbpUWn2ITeLCNhcAcYwIuYB/9sxHG/RMDiXensGGV+OCWh3FYzzsmrTufC9XojFbEvf3PRm6P",
+	"TFS5yZjlR8G4O8sfBDxEKpBw4n9QJ5Mx3bgGd7LaC820aqqcSSfGft7wA6tsVfAqL7k+ukmE9lbZauc2",
+	"abYypVL2MDWfG6e037hRXzGTG9L4M7Jpxgf+5mzxP3ZKl9ziWfDnz6NHQ8lzsea293TOrfjEShCP/jA+",
+	"ejPtX+MftICTKh+vpEQdA05MpoWxbjOFx6PnRPdEhy+2Pc1ofJ0vxo72jsE3mJ32h8FZJk7hgpt7ldES",
+	"RK6xSu4Pdm21ajZF5Pg+Hc4gf+7eZPDsMwMnmrsK3FDvmShre3biXLkz5MRNdDncq8V5/AG3daSBppjg",
+	"2wN+ZNkNI1gutdhapc9OUz8dJJ6aZ8Z1VDjmDdeLwJaX7lhmdIkMR5xLZxzZ8XcG8oHdb6ei7cZwFbKw",
+	"+HGJ0eOO/1wJOGP8LaJ5dczAYnLnj5vknJ/H5/hClYuOlinzFp9yzze6oFN9vJx7Xk+19I2xsuQWvr3X",
+	"qpl84Tt4yN1Cotrbw5L2K2HXZbk+ka5M/a2acoMnkKrWcAnHBwNn+LpQ1X5dlnEZNU6MTtLihW5qrgWj",
+	"071QJ3fCtyLUfhYbjrWJQ/QLDs+lGzAHpe01XTvI/QFuH7WD60vzai9i3zH5xekzB15PytpbeMg97bqw",
+	"ZPWMdf8xQ5TfWnrDKlzP6KTstTrZA6pPTWVl4TY6KCnC3DOnmYTtX4kHoVmuhInNilV19AO5qHHtUCVw",
+	"upysBNuIgow6t4GfOQ2whl+ibWtZlniRXXT7+AE3ulrnYh85g0nzlDV14KC0/E1Vlhfj78btGNydfh2y",
+	"VgnBdQ8T0RHokWgOd1HYxV4e+pu0J3Kd4XW2ansCRQ9S7+HsH4poIk3N6hvBt2760DRzzfHWRLj0orck",
+	"3PHIi3JdyqohPWhoxg7MBSP3Veb2pZMZuKHIcWruGGcbLfixtTG47copKf6VsoK0xZE0uc7ELmhvOm0a",
+	"y9wzcPtbVeSZsxDo1zv8yR60avYHZ3CU/OxMLPdge7KIhNG25U2w5WfpMy/whZhCs3Vyu7VrI7aqyk38",
+	"wHMi5pQoi8reXssqF5oZy8+mVdgz9o8m34uyZyZ2ZkwpJ1vpLznTzn2JmmPuBcP4zgrNOB4nsXYpRjIj",
+	"fOCU/hxPgPGkigcfnhn3CgxOd8qTY7NQ+6jaDYK3xh1hYuoSt6i1adoOjJujYTulO3LrVPQ7+DdODlWc",
+	"d2kYP/EzegTg4hEarZRZMjDegUNROIiiFokL+6CKfNbKbQohcrcBYAmlYQdR5H6f8eocLOro+e8+Y+In",
+	"rsr5+ZlhNXdGHa2D0k4M6TwG59nMyXipijw2BT4YNkuYwDk28eQrbuw3TrL8C2t3qERHCEeUW/yexoy+",
+	"QTQhqqh27m7dyLal+SLPiBMgOtUO3LBtoQwYabNmq6vTDmfMfX2NDtE5t2opqzyxMaxi7tf2+LNKFSGU",
+	"gA6s0N2xjTI01Ny409PyWAGCy9DNC3ybFoopt1pmdVc1RRHrUsLG9iIx+mH+vNbcGJE4vXGQwdJrz++9",
+	"EoZcInjkesmDw6c643hgHebOy2tuzHulcxP1AQtVx81IhTef7NzCWjBVFWcwxmqhjaq81jhfCGrNpREp",
+	"ecMIHhikJ1EUsb3l1Mo13ECg6hTFz7vV3S8TBy2vjquPv2YpwwEvNGlD+3g4PvoDTs3B3e4jkSehRcep",
+	"SWJOPm2rGF15oKLyfJ3r88TWpBZ2fOsWZytoa0oNB9RJWCvyzunlLkzr3R/R6RWlyFMfNVbVBmPshVL5",
+	"HQvu4YJLCE+ASiUKI/AnaVgluBYm8a0TBaWH36LN62RBGobPdT1YnTakOa4LWUqb8Nw7Yd2SOnfgD3HL",
+	"D7XQ2dcMOR9HH3Q3odfIyL15EpXFDT1/v55iG8fUYtpSegsPoTWpLT4/z9voow4XzdUqf60kXpzu+Zo8",
+	"I/1JcKJonJLvz7YDRD5IdLiF244uPqucujV3Zr7l2+iFB22nVSHc3UEhktiDxjS8KM7QsVrkd6zgeAiA",
+	"VscehBVaVlxLXj2LKkamqb0b+aK64WxfsKNVMSdeF4IJUav75EUaAyu0+zeu1+2tDD54M2n4dqQ+a2FN",
+	"5ARW1crr5kENpUHQ7Ugy09uCQWf3t3048MPJ0rGVSPcYWzxjy2Sg7g7XvCOPndkLd7DXYttFC4dPVwUM",
+	"G7tz+pIyF27KYGYOTYukfd5Gi8fxdwivoHVqFcsValp48498nWgsdANMISjiLTHcTLAuv0Y2+UZsOSFP",
+	"Rr9tD7xKOafhknTaCqgRkYa3Tdw1R/IJw9w29r4TM/LGiJteChO5m0k1YJvENpw4p/SGEKDMxVbmwmTg",
+	"3OeM3o0Z7EfSei9tx78Lncut/cE96vXq2CjR3egtwo0opHgQOYVoSXxGo6kLPqlKvmhgh74usM9uoyVu",
+	"ue4so8E3vf+PuPlIrMIiUtfa8bZyg2tAHQkik5T8F40dO6d2FAKZc9DLPCqquAYRT2WD3rCJMBccczAu",
+	"fCPZfzAmxt61sJ8nrRHa+h9hY05eb18agC16cz0a3qNQDaOjdyzXoJjFHQa/f6zEzvd/BQGJ3Oe5M6vj",
+	"HqF8H4t7+nAzBrrUbseMOwYAHZCaKFBTErtJWrblFYSrCe5h+A4iaDTvj1JXdkpvUy4vZ/+R7T7slzTM",
+	"bA/OAAcjUVWt26n1rro+ouZsM2asqNnmDP8/Ogd7VExjggaAl0I61QimER9FTRaUfKdjVKypGd9zdzV4",
+	"FwFZsvFD14PLBuenKgVegt4zi3GF1hfsxo7aSrTdgBOYdP3Qc513EiElLQSDeKehvljF3OwbAdOetZNv",
+	"ZZ15K2cc0x6fUkNvDfVj/tbpjmLs+6n2Nq46xsA70YtpxgH9mkTb3RSVyNOqKgSCVGNlJehud3KzaIJq",
+	"LYxZWzV3u3lH7lzvK1m96iGMY6zqH2EjJDBBcyJ9b91DbyDyeFWsz507hB6ZMwdk1MS1ObwiYvvIbcJ0",
+	"iBWPWLVjhdwfLNtrcY4HDHNEV09cwxR3a+NsFHjD97ui3JMzumd6a+avvXbgnWs0HLjtOtIV4y+BNjpH",
+	"d3t3V/pTizZGO0ntonRktD3Be+il7mHjb7Fw/Eb1Dy348ZuHGJrwXSf6A4ClB16g8lkI6yxrgmPttTr1",
+	"fHfiQWh03pHXrq/XHOT+AKHI+LYs1OnCrxWpSnN1C6MaPX3MvMWnPmar1JcHMoWPdTubdccVvksdjs+8",
+	"rPZf8W1E035PugGY16Dea7DcPHjBQDYKQ/TV4WwPY0yqeyCxw+i0xMUjw6kU3F3pHvGZa36Cb8SDbpWY",
+	"65veK16s97xOHXjOXI6qoN5yI1dOrsiP+OigBYAQ4iqv03aczrsXlmIvMFXStJM8Psrop6k7AJ/qO8zm",
+	"TKBTqUysu0FRMbP9fQWv3joNbTQrA+EOo/V97a+j71QWhMzParueMYHv5if1hRXRkWO8GylkPtY5ARrj",
+	"9pD6rqyFfiN4XNR+rgS6w/1m2OIL94wzwpkxZ4HuUTwIL9sfQcpSbNFz487HOlq8UaeYJYjZVTEbNVf7",
+	"SeFzp//XCsNKux3Fp2fJzM/u8dg2csrPoesisuKDBUwnOJQgZvfr1JLlEEunLiWWrogAPnlRTATr0SWy",
+	"5UUhnBVBklTzvSAoRjSGv/Wfm4mswOWKWV5alXN3uBZb1VR2WovExz5mK4BZzW3+xGUM2qCqjoLu5mXu",
+	"KZIc9WBtYQp8XzNYMj/BvlOJFS8jCS+8KPHUntvHMia2Q8UQH0t14+2B9O3B0Vv1EhGMwv/0p7EPew1Q",
+	"PphBAFetzPNCsL99wf5XOHDAv8X+8L/FbqfF2fxxDD+laRnLrNM6UnpUHJ25izUUmRrYmqjjkHaTnCoR",
+	"OdRLFZs9mBbwK4AhL+09g3yQO/hbNbaHuercs87K6543IVRw4gWoKVpwUNdbv0CpdIWH9UEU+RoSAzt/",
+	"75Sy653S5J6Hf1PV2kgwF/yfpAXBnwWv28YwQgF/7H3cDf7aHjAMCX9wXW4PXOqpBAIrylromxdSb5vS",
+	"9RSUx8WpBNgMLKebzzkbBcWcXlCNXfDOUCk+gI1SYh4MfL9tNS46GJUdqK6FyBNXXRUPKRxUKdLh61wR",
+	"MDX4rh+kkXYRmuDQ20wzcifcd6I/wFk7UwOClEVdMG6cKnJSn+SyFJWBjCrmzNo7xiv29u/fMfc+kxUz",
+	"/2y4RlfS82j0Vf4m4udIo4u4mtJdYfdQ5tP7oa3YsoJuwKNZA4gq8bnCAJ6GsJbIwZopiswdqBTZhut6",
+	"HKiZyCohi/uApxamRLU9Sonht95BOYT96yqK57OUgP7MdPKTEHbBdq6te0QnEHJrnoIut7bRIoS+xyA9",
+	"SPiILt9J5lGggPwgChNRdoZbF14Pn8jCwFPz9ZrE+GKKX38uVY1ehollhMfin228u63f8JwQG73sQ2wp",
+	"iBgZ3tIwvlGNHQDY/T97zMhT2KMY6pzceRRD88FufOvCLP0QBdt1wQYYu+xkRZ+UPt4TmheS67Zuf3YC",
+	"xfcQ9C9EBgpQBzfjbrp7VmtRcy0y700H6xFvOn9pd7/vfSNoLBSYOgktTN2VudrfdId5xT3pFs9N8YuD",
+	"2B6/r2q89hYIM2DIo+akcaYwL8h74Z9zZseOFwX8524Xx3aHXNGRrs7Zgeuceax+BKTrdIyIK96eBGGc",
+	"at4N1XZenY15lWWdTFFCWO/syAIxp5T8w/f4/Oefj7fGfAikOYmiiK8G/ZKxXJrtgWu0ADnb8JyZsof9",
+	"uxjHpcWhme58sp2YrJUKPyHRHXpQcivMQoHbqqTLXG6PlTBw6XPmnsMLFPwmBpWHnRCF0HSchTQdZ6eU",
+	"gptGi2hGlajydQ230QLAFpj+UxhsjsfwQRUy5+eIzOeUXoDYLkJxuRNqtrvrbY2S2crYZ7e3sbCY3gtj",
+	"1ylkCeY4wjOAeSCTzY0yI6Q+IEz+wsqS5ULUNMk+P1YSAqz7YmyuAQThfkxFU7aNBdxYADADuDOZ3U9R",
+	"jaaS08gxePS/KsSlllzvE6LWwZ9wZrUsWSH4A5K+7LRqPWjJFDutCjHtripgUz8IbWQsRE0f8ZwiPcwr",
+	"JHLeMS12jREEKP/89m8BUE9PoT8vZ0ZWW3HfsT3xGcpDhhWEpDVP0xF1GxHJz0UqELrsQb2atSjv4VG/",
+	"KCekEoHwgt8wl9+m50a+XQU3bVc6+t3qCkDku9EDrVDb41urhUWX4ALah2+1KhFmKAFQwTjLOcI1CSeJ",
+	"+vMA2jPDvQadeidLwkQueDzuyLIqPXZ4bySmX4ZB5fycMcpeQ5Fjpcx9+nbJP8jS6UfPP//8FqCK+Oft",
+	"SNYGHA7OzLiBDlzF3wAWDyhBqu9agTRDuMJ6nvy0LqbA7r9eCQv4H9+DpvKx0Jzimn6u5AeRT/XJncc3",
+	"L3y4d3G3QCvFfjXRtDCEAgqu3c1aS7GFRT72qSUwduxTFjOfHDjV96O0N/TdK7p+BIKsbPWisW8IwzfQ",
+	"IsItNz6a6YWJJFaP3YPHozuisW+aKvppE7ddox0af9cgmi7xTfNGAK/IUj2eG7Hm1b4QPuF3HO8UdUC6",
+	"jH68ENvsQWRGv/au2QW57FxvWSSf/ZlJpcVrnsvGJBEnALZI/Wp5Pyuw/eUkzUHkndDuQGHhR1Fl7mau",
+	"tdrJQlAsWwLRFCgzhoK6LBc1ZM1X0XTbgRx0wRqDtesOtbNqfhRhrXqJ1d3Lrp2LtIyZpohgTREvN9/+",
+	"eQvPR1GJQ+w8tZzoUUDtjlbgpTp51VQa0FwlslsAhCRz96tSR8pIgsTUbWMzD+vrAP2U9v9YF7wKcjbY",
+	"3ElQt8cMu44gXjjk3B1UEbozAfo28b1QECCl5Gdic9vtfIao1Jj91oOmdAHh4P4gYoBFQDp5FLH07wE9",
+	"VZl13M4wk8BKdOdpcyxkhWzEXlYYDImz+ShjL6LeaOAACRrv/aYyF5D2bntCtgEz/MzkbHwFHfGRuUkC",
+	"uwYQ0hbZ5fY9AoZARg1GasGoZW5llbGDFeQ2Eo6fvj2IJwEXj6amnd+LIPOvCUXXy3BaTShG3Iqbr/G5",
+	"5ZoR+DXoyykNxAjrFBBkInVvmLsuAVreiGD10KyD5BM3hzfjPKPsFvzsRyFqti0E139klJnuWV6xRYob",
+	"I0TE06LxwPjhfX8S4bV/9BmB0ltpzBkgkBcl7R3j8EGh2ebcdj2DNFWlyvbffR86CtYqWwXmCv9rVLdy",
+	"L3zywHXFSzeVv+Cc/pezyVc0wd9SQ/DHi05rPXUbhnyDK3KNvk0QILeqIs7r6AQ8RbblydNw2czxcb68",
+	"ZNyq5m7PLOIPM0JUi144HVQ8EbgxpCJ000jJ92O4zCcxQN3EMveV7njajmY40dGdDitzjUM4OaM02ssd",
+	"7/Q52i1p6oKf47e8VXCzuL1slRY5ZSPds7IprKzdJXNmtdBr/DmjtG+rIIup5MUYohl+iOrrbVtxlfJc",
+	"btSMYCI912svaz8dnQcEOw3QQHuxPjtrLNqbjdT2sM5n4KC9MxnfEESZlMxxKcVaVdvZreb+JJ962GDq",
+	"hrLrrZoGYoPtTV5X7wGf8rwWJJlLyC7WuarEBC53vv4b2BPm0iTU/AHIZdbHC8RZi6GYoFvP09WRmEtp",
+	"u0YEblwqOi7LmJuwOIoUAwZ4493v7ob1o6XbdK5a9h4/EAsygoNv/vqg8zHa0tDuG1uGT+WqhMPcz2g4",
+	"1jv7ebxVs85h0I66u50iohRWJmuRr6NBDEc+kIYgTJ2d6DdF4iC75pLpHXUDWwgC0+4eQDYNVMFyfr5n",
+	"sjIW6A13rDd7/5GzcphQl/NzG+ehmBTfa4F5rWjUgY8edQLvRhig0zsgof9+52zk/ExYjvB70KFxMoTT",
+	"IkUOVMbIZYA2KyhKXdbiwF12rNQpyiTg5HHdZlvOoxzxeZcj0hG1Y84AJ94RC8sELp8d16ylXkAKZUb0",
+	"VxfBFz3IP4aaxPzjz18ql4PKj7tiwkPgxZ8/ibhfRlMIVnHLB1scaexlsz3c4/b1K2vZXj4AKzjGHMUJ",
+	"0Be8OMHZ+e+//SL5Xlrw4yfiQVRkH/o0eWaVgpwYT0bVyRwaUiZ1s8TcXl9Ph8reuee+t3NihjBlAaOr",
+	"Bc/vWSVETqcNuBVYj2yre4FffYu2Ivn8NhaEnvCmokW/53XLdoIHfN6Ie3aLsWYSIsx9TBHmPepyjt1i",
+	"ncorQ8Ty0xEVLqH5K9oOzUxydc8vU0abuj4fKP39ckUD/2A3XXH6nBinSfQoU3ziYoffxI86oWv8XYrT",
+	"JVR9NL5VWQyfA2SbuDQ9yj3r8OcTeh0l78Af3M2Vodum6GYrkxvPpweLqsXMqx2JdXvJOS0G4PJK5Tfs",
+	"J8WAGQJ82QWX5XwGu1QyQPbUIjqjqFBLFJnI63KHOSav7H2uO3j42Amqc+yE6HH5wSzx6oxJ7WqH096t",
+	"6rEYhPqtey+eJpYR2e8Mamn3FHivVYozEjLd1RFDDzU/ZU5vFS1T6zLW9h/9Jhtl+4l8WnGAhzqg7csP",
+	"f7D+2bWs1v4UHV8XqhbV2rMJzDq75lC1/B93cwaiFl5NchEgZVzgHossR+G04YU0+W+xtbdNWXJ9joYC",
+	"NJdVgl6E6j3gqYX0ET4ANOSMlwADSxFg+o+sa35K4XlLDnS+wLFLqvNZ2EeypJ0O53VF+QhRYnx0glcK",
+	"R+qskgi3JwxOrOblyYVP0rqH7di7CTpZobj7Mn/Od5ZkOHH9Uyl5iRhKJRs4C/8zGYgPoTuz2oHeT4Zb",
+	"caap6YupiV834pU0dmZyYq72AbcHZQNj+qV7aPZ4vm5EKvkwzrVCoRQjuN7GY40Ft4nkECBAiIE0bRtI",
+	"8sozVVVoCmEYvNeJgxL6DqoXzT7ZH0QeiNlHWahLcycXaGEdMoCBOg7BNESoEhRRfiDbnR8En62axIc1",
+	"EEmv7XlmAZASn1C5o8SzAj06uE4JcfUsU0+LjllK9jQTTTOk7u1ENhGyYNtqmPdwvEMFD0+dfdoW/BSH",
+	"2V4C5UxVtpjA0kzUdai5FtHhHZSu0JUTBdKORxylQ5mP1ZlVp+BJkDZDp+mFqgRhehLiex2+a5k78L8F",
+	"Ht3dw/O0xsCsvRyyfc+eDzxLKYfhoitpng9usavq0a6nSD4xYp6P+983iNFbzokAQ+jRxcgB3vu/q78F",
+	"22pm31/++cv20BIvTt7MD6w2ovvdYQJUoU7sFkW96IU9uoqP08gmg2uVFblPXEr6hpYbfXNsuLclLwpv",
+	"yGnBTS/G2CVXphT3Dpa66LNd0WkL4HrgZwBlLEbianmMBbSl2/5gsUwfyGqGWVVgylGtHrTuOpAdd/wE",
+	"X1X0kwmyCjp0ITaw5ZVnO2WYiilNqnSCDAgxAEnwcxyNMp29cThPO+WQEpcWp7MUwVrrGGlp/ouQSZUg",
+	"Kw/MkH5SyXCTe/fRXVMUUwhzOEZv3mIri1FMmNnzEXv6Tv1E+yBOvTovNoJccr9mibC4OaiTyO+RdB4d",
+	"Am7K8yluTRSUx3JoFoOU626RPUzXHn/+7d+/mzTpfUKDJ4bzjSVkwnytZRHhiBWJuj3K0KUP9hbMV8tA",
+	"UiFVz6x5aVc54SHPZ7RgfvILhuQjiegncW5pMZ2vLpCMG/hJsBepibsmzD6bnp/LPBlqwiqlfSzyUmns",
+	"6ooROnrRi7in5goeo86mZulHyKsZ49r59FQEKkjYp7P3mSyFmdN5bJW6799LDeMnL5ADl4w5xmfKJxRF",
+	"CixIbTo7CB5jTZ1RTMI4C82KapnTtJ3pmC8jRe4wmBEcjH9+nBLVmRFf9S+SmoaqrifhMYGV6Jb9L1/r",
+	"GCEIwHRMOXARHsdU7os6JRNfEsbzIqLGwZwgtBu/mYWOhUajk/Pg67vPz1b8GfC3SMUI9SXqWlSIbcC4",
+	"S7U93HuKecOOsspbVsFKiNzz0EPV+RG4Z3FVvCWg282kloNF0yeL7fnsgYxFy+7Fy78tI/gWVfxYpXwW",
+	"T4Cfq0qQsLr7DopoQX2aUPSjyO+6vcSygE5Rtf1C0AFnByOIaaZL2OQvFVOLXRhQ0XfjNFeFycaiKAyj",
+	"XNwPr6g+6/NbTA4Nf0d6uaiG2RzaFNgloS7BFezXRC8wQ/bgsY9tymTqXsW0ITKxsn6tIYqHInW9pSjx",
+	"3BNoKbVsunTXLr5rkGRyyDFz5xPiMP3ZCRreMsRJiY4/SJMKkt9UxHI0lI8IqsnMKtyFz55mRsNqT0c5",
+	"HmSno1TXi1m1x8L5cNtgobS7UHWaBsO4j4VNjuka4m2TJzyvJ4CrlaUvwwkZZK4/YMBxnQNbFXfPt3C7",
+	"bMztEC8VaqIGgi8YEtbTdYGwYGS5nERRuO4AHNLd+Oja3nNZoSIP3YsngVjvJwtKSWdKP4/NaMddF9Ez",
+	"51cUiiF4AXQLZ03yGvZkRSEBPfDOEsteh6SkQ3bdVAAw6XJ7E9U8wZ9Evgfjql/KP/BhE2F3h9Ub/v+6",
+	"5fY2VhbFusPwHUQvwvFNpX38Nd5WNaLdOmGXg/Zwcy2hEbyNdrmbUR+aXGD0tEVQ5+myvrJlKztf0A3l",
+	"oW4TgS36YEwqvo2Wr6fEyZ0WBrJVMaHyHjgj9BF0gzt2OkgrMLPQ/et6KyqroU4F8tG7xzH7UFXCP74p",
+	"GnNgtayO6/BgRz2Ah0BugIm+0y6svgXJacwB7HhsIwjVLG/Mt/w6usfWG/OtFEX+jdYqwsQpPtRiaxOk",
+	"ijv3YuSIokTMraqs5lvLTlpagVl74Ij75bNfb0JYZ9TqAy8aMZ0ChB/3j2dtT6NCEZBJoxESA0vr8iTP",
+	"I3GDDjjYR76/8b/PI2U7oUeV8pZdY9F+Ky22PAYV2ESR/O7yofuB4PHAIDI70OS/9xWP4iZyntKuMA2X",
+	"vghave/5o+LZ2Srum6eoJvmlh/nXHRt9fB8120Pa599mXY+zXvuVvtsKBZGPuhfIlf5Ikr+h5xjXMqdE",
+	"0vChDOXhkgh9FWNPXxqB74XA56e99yvOX/HqdW+FmvcL3p0OaM8vrR9fDoIzxbBQ60fn4M6FIb4uyOBU",
+	"p6pnb6ZhZJ2QxaWBxVFe85WDbzt4rym8VVziv+P1t8BZF3NeHVRjxMFZF6QYhgPLA+XHlFGhsRCNwhMB",
+	"MsIQtbBFIuitknEfwFwABX0rvJAan7SPBtOBpnw9txXC3bCReC+toLt1QO4tjOF7sQDG50TU/IivTYpF",
+	"aD7aKa2auruS5Ls5yCpfox/T/6UajHJ6QNAc4ihs/jG8UdDCdwEq3Z+5ve/9BIK6qQmQNI3vJQ5MESvi",
+	"E5yRGD0N8DtmFaTfBNj1MvSvENWbxGUPFvG8Tg9WfU8zXwE6tyGGhkF8eiAHb8i//chJvgzcyqf3fKfv",
+	"PYBTquenGFvzS/BGmMAvHGr440pthJG5GLgedkrD+vI9+kKBlTsbz8e0G8gvKAxl/s7uSntEHILpPoad",
+	"w33cjbJYVeRRZUw1tpBRHu5eI1xjrgNdB1Kj7gcuYtd+x/U+79DCz8aRp2Rgzwpxh0hMojY8gLQ6uV3G",
+	"13mqhATPmRMAVindqcx0RXGrBVuzYwOlstUNKwTXlfXRocvKB4pgu62pVjsJW8/FE2pnecsqLH96M/28",
+	"MUI/cO8WXOD3WHZWuIVIsrbNSiGdWWHMHyge9hs+HPlMelquA03y/SWqB9VO9aJTYrBKQ9dRxPE4cz7T",
+	"QL5R1bYWYdeOcTCihfMbJ4QLB+5QbeLV1VcMvJy8U645tVNXePq4bSuVAh9RZ96oMqAUbNdoOLPUbtdL",
+	"EORFAe664PgHUL7IGdK4YVRxiScgccKEI+XisfGSx4KMB3ViteZbK43IA+fS6aAAO2uQAdjrnZU4wWlV",
+	"4oVLb81h+HzJr/Pyen7Plx0WggXxa2ALOkDkNPD2jysHntcUCBpCIk6da9a9iqGckzQiwzQ+hVVr5uZV",
+	"vXSf70cfYkUvfDD1It2CKOrAtrCM0JsKCuOsTFF6ewbvZ1F+BSSTmwqcJ99M8CIAtUIv2aFLL95JyoXA",
+	"cZxFsPnttyJR6rpS0kz7j+AhdzQAjGl6bX/WlFXtbq3w0pi+cacazZxo4czDjnNPM6T/XZKid1GMamXk",
+	"nJjha/8cqFex4B1UjdbM/cj+oSQy9caCcLVZuyP7dJDRSjg7xhlkkt95eXPjPyly+gKqFapiQwOw0LAF",
+	"3e6DihDo5aYUX5RqSKfcqlKYYM9FkO8z6cqHdVkIwNYuaGdWs7YeF8kaTZ+Xr+gRLIo6VvwUg8UhFbxs",
+	"DCZvIv+jYgc0E8Ix7CnCxU5o1CCR0mHqJEYCbejFo/iz/eHTcUnwAjt1AtT47B7lan/jW3sEofZLaazS",
+	"57ir2DyBRxsipyGoMXK/j0lVL57d2Ntk2aM6+hnYKR0CywBHctYehhbmE5pe7kLEnYxqImywMBNREe82",
+	"HKl0RiQS400Knsz0/YUE0F02kA7xx6BqEdRmHQQ6RglxF8F8+MgFTN8E1XXSBQBpAjiWeC2SzozMrwaD",
+	"DvxLI/Iu/tMc/u1xFmCviHvEPAbMpFN//4FHlxORLjMSr85wspECHAWOtCkksahZL2s8WUmrGkQ9+gs5",
+	"WvtIWCQ82p/TVFH0kOcUVjK6KVQRAekeeDVN1fBKVuJ3qZYiy83cby+ASRUzUIOh2Ss0lLopirntG74T",
+	"9pyQ2KMQtaGiNniTwznq7AT33txz1H/r4vlZQ2ZuR3XoLqafNFoSGmJG0hFGERerxohk8eSYRg6YS3d+",
+	"UtEXDkfp5cKQPX6VAXdVG/DGAocxqg1j0f++yN9OhMGxe1hWe6FrHU0Z8uVl3WTs5JZbSgoJFrg5qFOV",
+	"sbcvv/zksy/+HAh6DtLdoazW6kM0Zeqgojeys6HIRir59iAr0FpFEa925ssBLiwQOePYqyGZFTqZdZa/",
+	"XZaY9Hyf97DUTROjG85W31eWH0UMyrE9NnWK1K4MEUp8DsF+/mLAYtV1kyY19Dzno+Z9epv0XCnok0gm",
+	"K0VEshInd50kUBB8UyzQGHF23kGlzUleA2y607VYkZTOAkHbr7Xae/DpDN6NW3fdFqradwgJB/SIvQzV",
+	"KkGAoZuqStS+GxZYoicDLJD3UvKG43nn66QOwsBytxNaxPMAMfzTYRNhxvKzIWK7RJGq0OKaiNBHmeIq",
+	"SGm5qDbuBRzDKT6bpv9GKtOFMivJzUbVXcPEjIcUm+UfokH2RkzUj1cPQudNPFt4r6NJqoiecj+26N5Q",
+	"NGwBuik8OmvH/SDt91aUsYaOMpociP2E3JRYByc+9oOs8u+rnZrc3tig7wVmdPu5SywUDCSSvGWaMqbm",
+	"dQQ2FNfiUAFue1SVyDMqteWzQWQJLl1lgi8t7rnZhrJPl7NV4KmPAFqUWswGx7kpiEvCvqF62Nfz+s/J",
+	"6aBVRDX6QRQznn8Fz6GeLCNnEpTzUdovQx9lRzeUuWTupPPpq/WipBYjtK+tEDk2S88ezP1N2dY84xr1",
+	"BiwSSgVB9lg9eieLOICUPpfPLlR6cOrQVMAWHgJ0j9pOcwPAQ+hxnETpS6T1U0XCbIL19Uoc1QVWp4qc",
+	"jP9o8j1ExuIez9lpAtmqMf7eG7fTmNhuH4gY7W10exosdiq3ImOh0Mx4j7fidpmn/VLgm9gZu7ln5whl",
+	"3U7OoHUbEJxTiWcUkcArgIeC36rhdKJporXMwinZBs39TgiTfeHUvSZJ+umPvWGSDNnwxIJprKpZ3efw",
+	"+DeckJcOPKi3C51syzt6/jMRCE/DbkLgw+949v1Ox8UUqbLr5LWsyrEy5wlBHWUJlbwo1mYrjYHqPfh3",
+	"DYgdCgOGv/aNLAplcVcG+Oh6W8iaGKu0rHKh1xv0EPk/c8lLhalCEoMaW83t9rDeKNyW9CCgKM+1ldt1",
+	"rU70D7J4EHpdSatRaLdKV8YS/d6OMpY2UDB6bVTOMZEpX7uVABsnW1ktOOx2zxdx4lbotak1gOZLAUkn",
+	"larWppD1uoRkqxCBEWexrrWywucs5Y2x6xKZSg5c6rWVYk68+tqsJB+v7iqOYwVvo7mRD/HKRwcoXw2H",
+	"x1Poagt3/7LrGnb4OnFiqB0bXGHZuMAR+0O4Yv84WdRscF+EiyHMZ2IfvfJKX0shU2G8DmTEmz4zxOIV",
+	"3UlXywWRb0dQ0FVCORBxl+/pcGaVQlJqnxlO1S86dzP8jHmeMS/L3HP2H6pxQ3kaIl2cgm8qG2fRnSOw",
+	"2ISXWYo0jq8sXpTMaikMYRyAqwkwZuM7eZrdGJ5Y4Apf8qS52Hu165BGt2UdkUXYsJobI3L3K9S9Amfz",
+	"XBjBO/eBONyT5+cZ+cb5uc/QFQsOQXieOHgiuc2nqDaEBb6sBmAAPiTyO2CjqCAehORI7rjcg+0ligLQ",
+	"BEBc2DqlxhZMNIfKV5dE5dp9FmJa3SqTPdYxbRfYQJTCFymFcYvVYcl/onawqKarWNuDVs0+zl8bONUX",
+	"bLwU07lxN+/xshw6CyAwc4LjOu5DdU+vA/FsrDDUdI2LaGEAMCD8NRBypmF+wwjCgRAckj4t2WAeGklc",
+	"v58dIrPeUeAn2e+I9jCMXTbds210xs89bUv1IOaQBF+mZJgdPJ5/UF1FQxCVfUTAcwOCld+jDXs7rS3D",
+	"+hPbHKx5Jz0dpo1mJL02vyc71vKra+7cJ7dBeqBD42Gk+Xf1ZlTuJxQgRFtdrRpTjnKrBcXZxK8rZxJl",
+	"Bh8xk6ZLhrStPCrD8Qrl5VJO5GWFZNHGveoyj1x8uJsvXEUTO3jIIhkOczrCw1kbPYtxIOkFjCfLH9Qp",
+	"PsXEfzN0w2jBi14hcagI3mwPCaBOq8JE3KVbFQ1KqB0Wt9Xn+M3uKe0n8lyqHJIjTbh2I2RLChQad4ED",
+	"0DJe6Wlm/j+52tyMtoPzn+5crQMCgu46tZRKI7pPUmyRA9xdDz5xT1S5R7ttGw+5CW4RJNe3Cv0Me63w",
+	"JjgodZzHRvGqpVh5BCPFK25sIFmLaJdNlSuPWuNHjIx3AwdDCtdV/B4aydhiWqtlvE/L7h6xs552/3FJ",
+	"+0BxNs1Tq4xI81rE0+Lds779+BiqvT38V4U6qpcywH3F8qT7AtVU0pob4h66QpzgfRSnuFvlpTpBtbxQ",
+	"3Q0LRPYx8yPRKaMAlnHQCnw5JsXttDD7buGhcoG7EGBWUd6QDjuhNOBSQo7mozh7wMCWW16ofQOxU/gY",
+	"sVkhoxRCSVqyWCMqK8C6JBwdr/aNTzaF5cHqXUhdR4XJh8SGe5PWMa1uRGSMRxGnZjF9BSAxiUcg6oFn",
+	"4xNo7FccneUDxlMbK7MN5VssTdLZB5aNKgVOeOCea/ETU7ym7juprr1QRVNWMWg8VlqBn5EmsF8rnTBA",
+	"VA2jXy0fSSKyVX3wNGuywHIigXseVF9dYXbc2HhIgOiNFfqGunwVjt41QHvc2GssEpyQBKkN3x78jPnc",
+	"VZq5Chig9o0AhxHVxzkITlxfMxGPYbmmazuUqrKHRD00DBrxHEKuYZNteVEQog7ezdj/5lXD9RmdjBk6",
+	"fpR2u9O4HYgZ4WUY3TfVvpAQJLiGDO6vkdxAoO+L+D5lJQwxcYKoAcFhhXi+kJPNLasms/x6sxibR48f",
+	"mtEDn8LX/fqgENNjemKJqmUcSd/JQgD984Ybwf78OWYKILhwc7YDosO/3fbaT5xq8LXUoeEMlpieEbbG",
+	"FfIcqXK4FEEoqq3K+9C5DpAUBD5G7ZOGm8HSLu2FFjsPK4j8qE7LJihReMuImmtu1QwqHhp4953OVGVh",
+	"2ahzYdSh/JMfUFIaYrY7YWGj09wrLT7SdeBeH9uGFW20/u4yqLtnnokVrshNgw5leAQKfJs7gDFaNk6M",
+	"7FiTcCHNLQWi4mKWKPJSxNUoDGoX0h2vTr2hG8F19nmcnSJBv9QTu5nFNwOL36T7BoN2/lb3S0tLNSEg",
+	"VO9kQerwe++iBBuUzHVnORHf9ajY9yWm66XGz1L+6CRR04xMpcosnBmqdoKNmGykiQXsxx3jPtlpc3Y3",
+	"u6yFzhiHws6bM0PaqN774gPf2uLsJvsZEDJuj5UwJus00CZhj1lfeD3Hy/VeInNLQXfR3DdiFaFrbuy6",
+	"5gkUY62FSTgEMOfTl4APZwiB/u+ZsxIYz3MMu/gsBiyNy3Gij5U6gXvkwB/iZ4k58HraYIOHMKxlZ4np",
+	"W+sjW/9+tt+YTR/b8j8KXr3N/62MFD/6zRRlcfUFCAgwBCgvt0OCWOu2sDFlOHNifGVlec847ZeMUngg",
+	"7AvwCs+4j7FEcRYMsnHdK5RqgJCy1nxTOxIeI38TaAB3bCfqkVPgPLGbOAu0pKyaso8oE+4GZ+MK+8gz",
+	"qH/EKfUyFrhO8UALDPb0NwQmiYIu/Ob+8D9guT13RM8jJvaffhQ3MTWSvwpHTYybwVh/TuKa+0RwJycZ",
+	"K4QxrJ9m2Un3HXJZzC56MK+axbi7GsBtWA9CFblhlXQHlCwFpmjEC+slPjQ3TBlL9EzVwNicE7sTqfjG",
+	"SiLkW0XVGUTy5esldSdSOtmSONKOy8InL8Xwo2Ka3OxLGFVY7aeMYNFMendyyXOxaIbS6iP8MnuWkJsn",
+	"EV2WlmEx4yxU2l6U5BMvddTdhnDaovBAjY3T4YyIUKcdIeKoFhrjWDEIie0da+41PIoMJfuIQj4ITA73",
+	"KYErFA1MG8W2Z1E+0Irhvf0o6gdv/4/nT00bgRi+92vc6vIhKIi+OYoJIvYGYUOGeh42Rit2vV3qp+pS",
+	"+SeajGv8bk8dCx7spIsCDVlakP+VQ2p9W10asLMiv2chV7ele5YmFDudhwlzXcCp6bmD/jbNa7u+HBrq",
+	"jrUj9zRmZ49rQQD/UmkNEUYs79xWe5YGcwBmwDV7gn8tZqGVe2roHYn/Apm5Qg7iTjbQ4f6Vq/3HjP2L",
+	"W/jfjWrsR1CY/4UT+bEFCJ7ZRhQqBoKL42qTzrYfO9y3A4NLJXifMJDJfZYK2S8QqQpUtzGDZTHNbpJg",
+	"FxgchE1nELu+Q0FNTjU1D4hPnzA4Ot3HD2Q4C9GJSzFj0Q+eiktInahHBst4uSJZSoGL2/ttj564IBk1",
+	"jJ9GdexyTO9HooIZVvW9VIprdgGuS+NcBI2bUWzywKu8mM/+85qfYOhT/i7QG6AH8dl76KkPDcJnAN6R",
+	"q1M1E8z1I0IlHgPmck3kX0dZiTdiy4miYoxeR4ePqnAmc35mlTolFOr1Euxkvp62gjxvRxp+pU5zpeTE",
+	"zVVGzBAK5drBD2dh5jojikmBh1osCh3+vq7I39flFEd0eO0wVEXCTqRm7AVNQV8mX/MTUsDIvbT37NXL",
+	"5xv4+w38B7CIb1WVM+AKIX71Ljnmq2+/WGWrV99+Dv/7J/jfz+B/n6+y1Rv638/gf/8E//s5/C+89RL/",
+	"F959Ce++hHdfPt/g/3OP+v/dwP+DluDZN/Dem5dfzKJ7f4Fzdj3bu5vC+H7f8mrtsd0RVhDxwXqAChXl",
+	"B+AFxaEfhM7l1obQCuSyeEIXXmybglsVvF/AacEqxWDtMzpN8kYwVRXnDkzdfxDa3CmgZA1FgRO0UlcU",
+	"hF+4qxaUe4e6HIgyi+WLAYmPMJ1qEO0lSVqY9ypaBSpYHMPYFJM9etMgy0lgSo7YxoA+cI0BFidj8Ox4",
+	"OdpMUSBrGwdMGl1EL+9cy52N/gKDj9c5VAk9YCsSrNZ5ggbNxD+tD2d7iDu4TkrbQ9yxPDib4kcbskgE",
+	"caSFalmyO9KRtfsvdfJdUwP2S4hxeYCZOwXA2yEtoPfLZPnXA38QF4NiF8gAt82gMNuCC25J4dI5xU0S",
+	"9UwmkC+iytdLerJL1H6BlGu3AHdYWBJKuGTOsjoIAYclFHPx0QDggmQbXh3ZFko50mpkEGjQOT3XubYS",
+	"VWEul4MZHO6qPX2ywGl4j+niTkayrsN6tEWOA49AgSgV92K0G74g4tUSMg+l35Z0xcjBHFnxaHb/wpTg",
+	"jOWmG82YCOniOT8r7puQqXhy/rKisPOtqTYAk4wtIPIbUd+Y94YQNaWrzh0CkjGVLNxlmEii0d1Afqic",
+	"ufRovPIe6PHXVq3DRTSvVAYFKseFMqqmKHAP+Wo+GfwbEolY3YjZMWz/jWylZ+jb7dOwZHMfv1SEzG+K",
+	"1XiiqE+p5Xk7dJQbKmVaKAUGkqkLOFc2Wh19IgC4OyuoIDFLJ77aMd5Tis0TFJ8YIpw7vo5e7kYHqWTn",
+	"bsC24OkAR6jUEa8O4PzPiDOKMC/AzV2Rl8rzYM+mU45XTb2N8TpqY9fzT5OCG7vOVZWcu0BvhiroyHXk",
+	"xhUircTgzJzlB/uOPOg9/rz+5kucnVffSv+dDPP4Vp5hXncut8/+c+VNRt/piJdfpbAdYAelTh+Tqnfi",
+	"dLu12fIY0z12KzDj7PjWKm3Y7c0XGbu9+csXGXuesec3n7n/uPmCdUhZsSbDMwNF0Q2APyJBy3QFyVll",
+	"r9rjfSyvU8KHl+WF8lBXXBS+jAkVSOrMrO9hdHWEyJM1VsPeBzIAVEJZpYAYU2gi/+1MNxYdg+LavcqK",
+	"4JyAjI9TxfDiciYtR7JgLFl1j6ek2hP6gRXyKDrKumuiUCdIYcwQLEEPbs4MUAvulxv2iuwk8vxTp7e8",
+	"gu6ivQw9BPPLRzE66ns/UtnPGmlFJnwxCfxI/tiauRe9BPhUoghs+EC3J/H1/RDZdoAQi8R0YP1sSOph",
+	"/uIEhwi8BLEWWbEDL4iwCvrZVk5z033nhCTnVgQRESXzNdcfXUJgsVPJfXi9bNY75Y6nPmEWOqIE14Wc",
+	"sc3980QYHScIDutVOjMWMdHVU0xyQeriMOjHTkof3Y5x935BOo1MYLBLfl5jTf1ICKqQ4kHkfi86aTsL",
+	"Cyw78ArjBaQp35GR5VM+sVTNo8e3/MxOtVQLvfbW3uzGUhWvUwwwgFkVWwmAcvALygqgjKeAyRmDyBf4",
+	"It2z075IwEPSQoBfCsAhM1fDfSo1bH/8zg0VHaYr0RxiBbQxtIrOwLAPAy5i7B70Oo5nZsJzsyvYnSR7",
+	"TIjFmeyIRepUfu1J/keQ5gq9grIkjt1B+vIlMoMFboTHVQAm9hDXRha6FB2qLxMV4yXqJN4y4tN4Zpg3",
+	"TUNQtgKULawDUmPvdB+VlGQaw68/gmnsJ2V/whjmAhskYUohxajK+dl78kIVFunx2yBh9+yWpgXO9j67",
+	"eyozFD8aW4Kfd7t4PeydFoIB4CXznKTUmT0W5lggeWOowFViibvJLEvt+j1kOetgMXynopNbiypKsR9y",
+	"DYBpXTrTGTDjtQCOaTffB6jbGwD+4wToGDW92jGjQC13YhLwLT3OA6DPVE2XcDdCVz+gxfbV4NwNL3LE",
+	"9NB5N8lGcpGx3pfDfbRz8HISzpUgaLLKB0VvkuOITd22UGYBciVVsMq1TxlW0fxtUrUhGKEeyItLkcED",
+	"5m0PQkNuw6w3fJrd9Sv35FdUHnh7UCrwLI/Bc5QFuxcVpA1vhSx6HHEdBTCPksQBNYI7bR/ixLZYwyr+",
+	"rqro0OSWFYKbNpwWDMVgsSRY+N3tksZGoSFjBGvcbYQjDUxPiwBSibKMyABt0SiCEqZqL5IkcN2CUpeJ",
+	"XjyjveAVs0owUQFDgxBHcI2g/2a+D4Q+rB5E9OsbUagTu3XXRa75yQwuqWut3VALKnGRDKsL97l3qrVq",
+	"IqbSBvgplGYb0KsOHql4ElwDdrGlj+ll4KGoTIZIaISZt83b7dPGlzsiHamW5We5M/pW92yvoYHoZt39",
+	"HT2vTpXIv8Y8iusB2Als10UUVqo3V/HGdbKPhwlyVhQCeCkC9aNmnJVQvB3f8jwXm/OgiFeXt+C8Vl5F",
+	"ihuxWpQU7IzUQU1j3xKkgoA16cZiCJ1PzBrQz2jRAKvqOl4OD1mA3QN33coJwK1iUsT7pokWJMFQYaO9",
+	"J6iR1rNC8Oo8uwa+W+638IWeQ/sv46Nmiiccc8VHROFu2anqLqbwTysqBBHEBUgK6c+7hRK6JN/mY+qr",
+	"izPvPanC7OWAsyBWOWYuKvR/4Ea5IPVXiPEFyZ1DudnWbOgJYjcLv53j3oS2Y/IDoGkjMUjK8ls/2gXi",
+	"DJt/9gyBXfXWamG3h/5Wj7DAuPswn1FHmB6L2bgYv8U+Jof9dylOUVR8IXI3vwkbtpM2Eec1plQhq4o8",
+	"I1qr5dTdF5ItKDUnbkT7fL9JeSWekQdploj6393j03h6SjajxjvZRJ3Z7UxlcokieTAtRcv8vTmHspTa",
+	"TXfly5C7umCb+PSiDh3Pnx7BxYM9mUivXegYWZJOmqBFfHymYjcBsZNbGF+P11GnKBi6B1V4locKrD5I",
+	"2AsU5kTfD2E99ytgSKSqIlzbIWmODl3kS52Vzv4ai4w+Ipf9NZeudY+e768yEQ3EZ8AABQ4EYk/qk1yW",
+	"ojIgqmyrctDO2Nu/f8dcP4DX658N18h7/xz9TVj0/7cx4wd2Pcaa556evt3gfXo6tqpNZTFAMk8UCbWc",
+	"8KdhNU5wpJnJpDzXVCgVufI9iUueMSkrGwyvlmUkOKuZNPeEx84JNgrIOlUzke+hTqq2LS9kz6edO2UA",
+	"XE9WQtaRa2KOTxs6+giXtnv/veeUHMqBmZF4ZcwCWsoae4tPx+f91FXxXn0L6RyQrgHpGLOQZ68B1nc9",
+	"7uw1P70UWNxswQ2woDjF4iLNl4sfJyYyngyYcEQFkgw0Fz0rRtQNNX+kJ6WnY9sttX10mGm4ymt++lkT",
+	"9ZuXmIOs8rVXwAp1Ejr8deA6F8aO/i6wBP8MXGOu9jc/E1pvsXjlau+l651nlR7nacYZWedUiLiS9x4n",
+	"GT4dneODsmqeo2bopgb/WdUhzEly5ZiWKbZWsvJV0Sq07IZhgmlw5mv8YPCtB/TwkpeI83rhW5i4mnCk",
+	"bLnOnxm2U41mW6WdijeAgdLlIi1oLnB9nBRNyuyQwqBLHSrOsVJ4QM7WqI1xEEWe5hmFy4/ofilbwY3v",
+	"jm2Eu71AC8PgdV1wUMWg/IpPz8bUidavDoV4AITV4YC7Z01lgGuJCJUD8YLf7/gxuMtxX+ILUU8AiFwC",
+	"J0/qRDvbWDa8xjhgKhd8yTJQBtSiV/BvcibNg75/H4O9w3Y6itr6vXgX5A9XIMSekRurUl5WnebiK+IC",
+	"FyCCiqBz1XHpgLSAWsvbKMEZCAT0NOTaPEMVFTdDZ2no9Milk79tu04t2xYw5iNSICYKWub7xXsbJG32",
+	"QsDJ+da9Ml4P7hNf/dFIzk1Q6lGrrHKYgYw1FaQrU1HSHddIcqeImzwX92xiS2K1J54DzZWXcreMFHgW",
+	"Re6jHIA7mFnYcTg9J5nH6LhoaH6ksmK1/CAKMwPEAA2GM6orPu1Bm+GNgD1O3mA/4c6NwB5CmajdkNpt",
+	"HjFXx5hyEw8JYuJBcqqgM+aWmOYHm0v0ZfL1zGS7KKcXvp6csjgVsBOQU2z3+qmz/OiL5KHNWZwJJGb4",
+	"GQF+xRl+jweJaUtHj2mgZglACX7iZ5LxUmjOMNd/NEszCCy7IoJVZvMUM3RInobDCW62XloV5nJythWV",
+	"kxLrL5GsFfy7Lg9JrmDfFVJ4fC220AYeJbE5wLdWS0u7p5WBzyCa2P4xguGNcfBz9KH+VEqz7rJ5jlUi",
+	"K2t/Yrm1raFSHKgDOVYUgKiVr4cLu1EaIPKMis+81K1BJ7s9XPLanAtw8MqHdR1yEAeybcPqRyPnPJfT",
+	"KOfB5xbzRlBZnelrDR+Fe6Kw61zsk+c+XEAAHfIrG9wvl4+tkOTWTlryrHrrb+YlqUHL7YiLyj3c3Ys0",
+	"fKJvFZrS9f+92n1fuZwO+P231AiWaQFvg4SP679c0J+eBRNmc0Y1FHtu7vFEMqAbRDk7B5enuwniu2Uj",
+	"7AlTdFE9C7eNoZGOWRtEjZO7QB31R8OvCf5pIswKeX3+2smYVSeuc9O5b/G45VVy9yNuuY69GrOoXFOY",
+	"viISTOvuCch1ETPy2HB6Ol0cNDD8YtZZnagAtc74IT0sYb6CO1tWFko1jPccHQmJ9HHU93s0hFRXpIdJ",
+	"CnWFkCYdUqNUXzVYsklHZwY3h0SdhfRhMvcQ+T1KaCZOmQXHCkSm0BEGSjtMQTY+bXCp22W8ICc4vaNO",
+	"/fIhY+df2yMP74DOafjMQMAAKJX75VZk6Wzbz7HERykr/PuTfk2Rjs0wW9GjHptkAGqxtjkZgw0NX5hB",
+	"84Oo7eO2W7f/kV+LZHgxl1psreoWEkxFNPwnWunAdqMja4lAlykrSYBqcFxBBB5t1HtPav8McyxHvrP/",
+	"HpkiiQmK0EZAplHEEcmLnTsty2Z78NW0ODuIosaqPSdeWZFT/RBwKvqCAPEaIa7T6bLwAUbnIbtQUaBT",
+	"F771bstoBtYVLIwZIxYgoDP3cNBufUMaWKUsJNrHLlb33Zjr44RkixW5ZKEmtVHOsp57k7zAlpNZmQsq",
+	"Br3AF6JtHcT2WFBd21mNvTskEBBxFDkk4YSEZQxEEFcDbCRIdybC+7l8v9XXcSN6CdZ2LypbnGM1ipxJ",
+	"DGLYVsjZaXdHYTbJBlivEf5aN3V9viN0Up7TzlDaHthG7CVUdPf6Hq/OA/uzsz1wX0Xs1oDEDDUnku9T",
+	"asylob+kx9wb7jBLL1fNT8hDDmExMK1oxU5KH+eu1UtV5NGUV7GzqZxoVWFK82z4a6jgGfsQVIdMfApg",
+	"ZRVrQd4zq0uV0l7Mcx1pSqM51Lw6PjNsw7VZIvaVyFMDvYD4dGfY2gmISVML+5N3fM5jafrZ57wb2WRI",
+	"2j0DxbjEGqFN/U7VUmxbZ+ARUq2JTtxdtDtpAYy8RBDfCvFORfPZmtrHl+ewr2Lp/Zm3uVVqkpjqnXuG",
+	"nl13D/YYKFI5WcU6LJgq7N7ym5Qw9/POcKWKF/5jH+cSpROSFueAlrpNngidp4GHQ609nULeBingXikI",
+	"+zQjbSQcz/6caheqe2UFERrOX7iXB/Kf0oq+xkVNqoUXIab02EJFT9Uzz4pFYm5VPY+mGTvQprykZiZe",
+	"nzzFq+cLs6mTwBLeQFGU8rrOn67HpWbNY17rpArR8FJz4o/hRydZzqH1+zuSzHYKLkzO2gssOA7qPiIC",
+	"VZEnZg+r1TYQD8HgklVsQ94pOvARgm2AKaJT3GtTCKAt4ZQT6MvPYQO0xcdkSQvqXhMZHoy5Ow5sJbo8",
+	"acfAb+AYwKLYydS8BXZ9B2YWiN4sr6g65E4pu94pTdXlVbUmJIWq1pS/V3BkQMfDMmTAbQ/IlMB1uT1w",
+	"qefApkJnHoOc0nxr5TbigxMzAhffVLn5iZciFBJZ4NagD79V3/LpoorYdoadiooANfc1mbVDClcxweAa",
+	"qY/KdXGO/+S5WyK/tKyR43TVEC8fv+eLZ8/URatobsPpEFGrwJq+85ua+EQmCp0f1Cp0l6Yowzn00xIo",
+	"PfyAL9T09kvzHSmrs5fmaqK5wNBKPsac62MUshLWeJCpX8itMG0xQ54DILrDy7KH0sVI1hT1/sTpfdxU",
+	"dioy4NHbDeTRl6yCVMN4yyliUlmxnVaV9bchXG33Xfi+eognWU+k/bdZ+ReTRegx98ZDKoUt8IPPC7CE",
+	"NsfBFfxlYqxPtbMwf2Hx0ea0qNg+nc8cOGQ07DIJtqvWrpHvKq1B2LWTm/MaD+pTVpjy/QjF2tSDWD7j",
+	"UCakd6H/OULhWSWASyRLPgMmhJOfMxV38RoR82163JnQUpjQhFXsb/B/06ETz86MZabCOYxTcmkRfc2q",
+	"iLonDTsAagDgPhw4BSqvo0fPS7fjPJ1vj73dqjP2xh2isVO1txrLEM5ERfYHKBBa5X57I04GpxKIEe5R",
+	"BYUOE7ivMIqCPtWxDQE5/Qugjpsz48wqvT38MSPlF15w5gP626QBA6KFCYsqv+tW+h3Fnj2ZiJ8/gvPA",
+	"0hHDby8NupMSn0CfuUM/cnB+vLDob3i1FxdQeAtwd4+v2/TAi0ZMH2v4WK8G0yW5Rh0xkrv9ICmZc87h",
+	"8I4XxfnCrd8h+4PbGQoCWKWYV3nGB8A1J1uC+G/w8a0nB5qvGJQzLunRXDQVwlPnYx76LYwuZthnB457",
+	"9zkrS9bVprg5GtJFU8deSRRktLhtFwe650WBifovcA7Tuces1mqvedlV9HI0fAXGjbDctzpVcDgBcjqm",
+	"YAXLECpjYul38r5ETwPsWEr/6lSnihZ+jQdcPQeLEySnBADQBthwegXjIV3PD9CwWqgaaqKce5Gv9oO+",
+	"VsQ8YcGqESMZCRPuZtEc1AmqMIx1tyc/X5PZnx5Y11jXp4y9/ft30WqoQsSTHUDqsfyFh9KGKwjwOt2i",
+	"ASV4S0SM+ea6KwD34pRp1cXMJK1eH6NZdhjgHTRe6LJkUavE43LdfZvhL6FWXS5zcPhvCiH67M8RuIHQ",
+	"6+e3t0/X4UDI7A6v21uKXwIcCEmr8Gigvo3IT9AnTjo32c2+jzS3l46td56oKp1huEgdBmfIlGvlQi6g",
+	"VptClBF2I2HJEzq2qLVWCxgGvpWiyL9x78QMJdVS/120EukxqtPWJITFSluIC1n9U+5J+NU3Ez6V+dkI",
+	"Y09M5U4W4rrCCxtuxJpX+0IkcXyAzEtdIK3ffqHljwDp1K+W1yJeyOokzUHk6+R3o6hkKoreH2u3D51R",
+	"+o+HsQ2/eXEN4kz5W8Xt2hnRa8SmJWezXxckeh20YBJpsXIY2ws7iqDGGh3N3SNbXu69Ac6c5KLL+qIo",
+	"DmMswS8Rm95hc51vRxewqevzgTKwh9YOgDKeGUL62JNiparsAQLKgGhGH3qcfX4UXYJ8MKiPLkS6fOrY",
+	"vzWqFqJVOTfchR+Y66KS1Zqvdc8M613jPmdjwtdA5XpDhJbyA0LroVvxBdG1Mr2qN20ZnVIRJ8McxgVq",
+	"6BGkC//H6RVfJjT8d76OYiBvzdWooGPLJyuq7QGy+yKMsVsbZVLj5ngHxmIhrS0goQbzKSEutpdOvWa+",
+	"IlhgMwq5lVB2bsJKuGgHNHGf8G04K6QZG48dxXh5gFFLc0wo0twyHNHYP6ASFpjcHryG6PauqdVRUMk+",
+	"MBTOzig5gWUABODoqfOuMT+P4ixaj9mvU3EOWsswe91ytthRGiXNT2wLgNh5iOXoTCp45bmHmao8BzS3",
+	"7MAN2yrgg0BDa3jjJwLfQUbjcW/XLHr2UmyhVEch0iomKgfD98DzqJdBfKjF1oo83b1BQ5tBweROiY9o",
+	"LnygSUZUkrRu//C4A3aO2PaYd60mrl4vMViWlIK1+KsTgwP6ItDhENuMc8lZMIgdGuYebNCdRpoJz5uf",
+	"ZnIJwnaNt36veLG+oArO9eY/qroKRB+pheQIr9OSx+E/cmOjVzu2iBe15n9b5aS2xqz31Dem4cVFxEKi",
+	"xFenusj/n2tPcr0Xxq5Tlx5xlnJZsL+wsmS5EPU9+ywJ2p9rDtVaTlOevHXjeg1P0iW5Bphb9KoEP4Ks",
+	"9hSRiPuDhqHH36nGrBZYwj2J8EJn4jRbc9sOuQuvKEvrvWAT4BNKuLpgT3ZMxhBEbTdHGy4lxaizXheO",
+	"p7gB2bqXL/W6q6eOTpn57OH91Rpb7tIcF2QKNPaN03Nike85lTVB5smlNlgLX02zJxXYu0EJNZq+2LS/",
+	"IXjxUEla4Gj6ikenMW3Cg+D0iqxB/iiGHwMJHRm3l3dE+EiGfY4PMRYV+klYpjSDynNU1w3jeZ3E0r/d",
+	"sv+VIsVIVy9E7or07+nfRkwYvnRht8ms34PoiEVrS7UcM0UJER/BzdkNqinIbt+5Cxf/01S8rmcYllaU",
+	"tdA34TtXGJfYBIzZN9MymSZiGpBXpOlpDHjtlKbw0VZgZglFmLUw6BgncHUcgTfQj53cQQOqV2m144U4",
+	"inN3VsN04n+sfdGRdnbpv8Ivndn2/xl+S08/5hM/iDXlmQ64PtxPeI3U/DQxgvmZqlalCLXAj+8XwrS8",
+	"wjMAGOK86o7lAu7wjeD5e0lJ4/NxDgTB9SF64lzHvd0tXCOxYNsGiAPvg4Loa9WPlMaUPXmeU/PS9Ahw",
+	"xox5YzKeeyiRJgqhwfSkCpTRAzE6c+dYKRbK2M/Vnp1kUSAuGdhgCEzjC11CFpnbPZrLKubeuxgd5VBh",
+	"r/M6oMYZZ04lYLsGOaGaqLskUTql01YbgIXl4rqyjHxtF6CmM6sj6/OFypgzCmeH2sTyKOZ+eAhMw6kN",
+	"nsNOr+LbZKt0flVxCmOaMgazIkQrVGFCCjWnnpo7zPTnlB/gDPBnJusUN+DbraitrxBlIaPGJ0SpHd2y",
+	"qWxW9VRY1caaZHV5ACVVQL28w4wf1LvnANifx7RpZ/VfrNTvHsCExQtRj2baInwLDGyewNb1d3ZmJint",
+	"F7tJz1zuaQkn2bLjmJg1sBGTjQrVuFWB8xWKZUIvnFG/5YWshbvb2Z7X7l/oMOy+3wGQPTPt2madBpCB",
+	"9CSNyPpH/ObM0KU5TsTB7NlpGli8nXprvOSt7rJc8d7yD6JfwMMQ5r0Vu150R72cx5Tb/XZ0bx6UrnBd",
+	"oqCG0UWRrYIceLzN6q5qigIyEHWUsJE0Au80DkASEIstr9hJ4JXYyw5GqBieaEQ5FTvArFLH9U7pFEXD",
+	"puA5eH4pmwceze9IkDdFk6hzMz/lMQFvptMw5BDiSZu6SJpYss9L0pigBil5noWoRsX2iPeXMyOsT+mm",
+	"lHT0yh+cHQssqVYWHd57VO6loRK6bhlUkbttnawrmK4M+Lh6f29ELbi95jbFa/pCkS+Ag45nF4tRoFju",
+	"VFF0HfqpQXS/5RtOj0ZEiBHzJdh930yUJSBW5PtSX6KpoUciTxlvgPk5jZQIN2bDkNapMgVhnwQwy05m",
+	"6oBVC09GBxM89WPjSO2sqKhAbIeAo624cs+M/ICrh9GrwulapTsh0U7J2EacFVFMAzkbPhyytuM1DEOo",
+	"DqQDLr41WYEnuRVr7h0I7v8B2nOntK2cFYog3IMWIkiV+274I3R4yjOAAYibN76u3GK/gG6jG9jIdSEL",
+	"X6NxtCE7jn5hL/pp8MpCrclqWaa0ogU5J91Pxj/Qz0MZjCItiSnH6UYLflyLB1GtE4V93aWJ7vs29ukU",
+	"ddPSWbofOjUvEwGSdkKeqvxir52pdepprnGuSvEhsNJMOhaHxQ0jfRl/ORvPd3rJzKXVmo68Cn785gGp",
+	"rXM1ieOj6mlTgUqq0mgO/AKS14fEnwW/aQid76nYCNR/dsuasVun8DxPA7Omev4dPgWWmN7LKpkCKsR0",
+	"Uu1P8BBBt5SK7YdSGct2ThRERbWxBnR2GP4i3xGl5M+uLEhlcmO1+PmDKEVl18dW1lPIc6ehdrSvHonN",
+	"MuRJC7J4jLLpJDAygoFAdZewL4udBQlyEd05KhoyPijWGAKuUKIBUPEL24LwPU+V5Tronb2aNkZYuPEF",
+	"oR+1UmUU6uK60VRxPYab44UKbMzregoRKtwAzgQzA4AcCAAKd0DORUwBkFCUYYYZlMvLFtTQ2vMFuZUw",
+	"qu94NK8ylNW7WPlO6aOs9i/hWQiETJMUw0dfuQeBWue0gKttiW6oalElYIVLCGiepipdtjolwJHcEgpe",
+	"cIPGLZw5QRxOXFpkWWKbULrvvutjk5YdeF2LyrCN03yNKHZzDydYi/dxJjB/Is1vyC/qNHWKj1UglgmW",
+	"qlOjj2NA84TOUJBoEi3qVfygcDtU7WPQMaeXc7T/ybFO23Kvxm7uJ2SGW0KmRliyedhWHS+rWzbGepOn",
+	"FJZZmPQU2dkcprNB1fCo57/D7HiHtgvEEmTFdvKhW+yOMKJx9Fmq7JOCCzfxSoKwK9SejP8ye03mMHG9",
+	"LXlReDouLbiJAVrJJnXz0ERryIH+tIAmiarHXxVtGJFRwbe7pbtBOkjOLtW3CvdHJPBELjctBJZMyfk5",
+	"a9Nn3b1GyXNw+oEzCRSxzTkWc9stOYS/4/W38VN4DoK8d98gt9p1VKI+QqUg8GsvTOErFatksQiSMaxr",
+	"GzmKEk4qKA4oq32X+nOMLqUjJ1KD6Ro94dKnLmSoPcXt7+k04mn9JdGKt3xwyOnUqmqLtLFaizpqWPnv",
+	"oWsYPaIqcPXtlAbChCu+Gbtt6X4lXbLd5j7Fjvb5SBAC74UfRlKA3/OII+5nZ0Fx0GhBucEYMWx63VSG",
+	"EenN9bX+DX8QZn35esJiuqBGZZCxiyZtyaxPD4yYUYt2PSkus3s9E+wcGs3aA7s/4Evg5jdNzGyqVBbQ",
+	"AIA8cdakdnf2/mARKkH6UQi9k74J1U46oRe3qID2xoIoUESN5/eAwcla5A75XiANFbyTSF+LYR/K9g7t",
+	"8r0WIg+mEuB7FEH+c36+R+AYPE7X3z3bNhqq2RC7Bvxt7lmu5c4TjgBBqeo6u+jK0ep0z9D5SF1W1d7p",
+	"2N7zBUCQ+h7ZaDP02lbqFNg7Ga/OIQfGnRId67ICzRJUVo1kZFjjL1ttscgrdBGQ8pga4d2n8LFJwrJG",
+	"3MASX0NW1uBV5d7/mvANgz04XxVdlkrbDdqPMJjNdLoWDHkEkcV5SGspb7cH8nKkeA+3jWV75eSpEA+i",
+	"yFjNNS8KUfhDGdbunupFZYxvAUPo+W2eGcY/SHPPjBWizpi7aoC1mG+P98xsmwIhEvg67ICN+w5xgIVk",
+	"rwfhBAOfQjStAHo7amBKKNwGuKHBXiEXwE7zMczXi8bGY0ghWTPhdpXGT4o6VUxzK+5x67TzjaRAlNQV",
+	"Ve1TGZvd9cDgI5TuuJwF+oSppcsTQKE8iYnXIIFkzS4upSdvF0EqYwhzm2c6AvCfqHAhyLriFsG3l6fP",
+	"Y4y5Fnxdlp/FkdH0EFQrTPlpTdh/F+0ofMo9D0QfZkZk13hh70xypFORwXRyncPMtV9u1zl6nrS4nGXA",
+	"mC8HLJ/bQrorOPNOdHIZQp2mNmoxiHItgQEtY0+GKzXNcUpsyQ1yJh97LnK6wWGb02DgfzNK1aHK4qZT",
+	"WvxK/NWQRgDXv9P5xIp59MrIxJqJdd+Kyk5jb0LNmomDcua507PSZhW3C4XAiOxl1sOXwyyl4KbR08xQ",
+	"P9JzrzBp+arDMjAaLnl+7fS2xS+BSC5J5OdWrI1q9HRWylt8air7H0+v+dpTey/HUkvg6JqBgsQ66njQ",
+	"AbLAYz5lNImrcxgntKezs+aoKlRIyKNSFci9tSRUluCMtI2GIlnrPGZpeoC3D042umq1M2Lpg7sPNjHW",
+	"/O6B5RMh4Q2UGumufD+g1U56lzTS49e6ctYT1XCaDMbVu4sCPRNs5VZa2iWJn3TinYqAbWYkIP4gA0O2",
+	"d6yO5agxQpNmh06Kex8WBWrc1fXJvZTJSD7JtGX7VojqTdRseRLHkZ6B+H4T86qCp0WjS+OCLYI4uRgS",
+	"gG+PTb22WjWbeMjz3NrVgOB5hgH3poa7t1KWlTwX3eI7eC1Ha/0clNxO+49f0GOQ3luqRC0qbrnT5p0V",
+	"XqrKWM0xW6fK0VTWTlz4KZGd4hQxRPou8/DCK/HKKHNKrH4tTV3Q2Sl/E+ttwY1ZwJL6Vv4mXhQEzh4d",
+	"V4tCjMIKLSuuz2tjedSVhf+OjvRWhyTQ/gY4SEMrklfMasHn1+N3Zvlb6ytuRPl1Z8/mKLMBBajDhnLy",
+	"xep8EBAka7AKfbGIzVF0d/lysi2bvOb0NZ8GfoCihOSHmTaq3WzfYLtX2NRACQs29UEUu15yXmMtDg3c",
+	"rvifO4mlQk1T14X0UFhL2usM6hf8zCOIX96i2XFVbonW8oFP2htf0mPXFRxzWwAS73rnHHrj8BSsRIId",
+	"o07RaB/Uab3jOq1WQAmRgyqCVQZVyYBqD4CXQ7OusZQNUxSuR557lzKt7kPCWTaq++BeLQE7/SCAXqYW",
+	"rVkIw9eMV2c8Sr0oWVmj8Ghj1+4p90fTQzu3B/9c0/GyVx1csF0bMBR6s7JMFnqrlE3Ea+dfz5D69DuU",
+	"fenmVPWLFkeqFlu5TYJ+3DIWXAJM62LcpvOJKSsXiT5o6NGDD+XybVOWXMdASov3ZkjPerRj99LWu0Ia",
+	"0/HCRNKqZwCOQwieQiTTVA8AnlSG6LC2HDiKdlD/xXX7nt0GjGGoKAHpqmWzPbTP8+ocDVM9hRiO7nvl",
+	"jpHlCT8xkQWd2EcZe6QFKF40/50yVzikuIh7fSsC8EE2bqce5U1hGTHKjJxnjbtoCbadigUAZhjUEKQa",
+	"89UsfZb5QfAHiRGd0YKAjhFtH9jCuLahpHo4MA/cYH8p7RKBlZft0vCd6EQBQ/S8G3yULeytY1/6HGs+",
+	"M2kowZMYxZBvxzuugZN6zJpwqRb9gjL0//a688Bbn8hZOxHJPVzISMUN5wu8g9H8hBdlG52Kk0LiawMz",
+	"Gcqpwvzeu78KwQH19+C/152OR87LVH2my4Uf/p2188OShKlMS/4PEFQaXYHzU2e5ribtHfzUK3x2aX3i",
+	"Kl/LGOshM7JsCm5FTmXo4XBoN6PaYQWxIAgRWuteeMR/Kj1Zr8Joh/xflBd49fY4z9sYaVgs5HCVwjCr",
+	"AAljRGVFtV1SZTRRf6bWYhqm/I2xsvQ2sc/juxhIgYfCLYBfSWoFBu921A4OfE6Jvc4mwOXxHQtDGn/7",
+	"QrEaFIA3IgY9u24TpE65Vi7gupDzC7YelFU/JWKeQ2EvgqMB+hMdcsmL4quYqfceoazGPdDdb2SgQaqJ",
+	"t+HQK/y4soXbRhdExh3xiGnV1DOyZJq67+4a1N5MRB0WhTBG/ESr0EJsglXVRrwS9arABZ4KiXSLVCZ+",
+	"BH96MqRiZ7hv++4uNY9Wm5KrcWn8h8LrvdKXg34Ox91xhYXpagUiKbZPQNsVxH+Cu+vxBFxvne4GyEAT",
+	"vecwZwxsIjjinW65V8LcIbEr+i8zZ/u4vwhA1R+5qtYGAvEJl797aeKJ0L8JxaTzqUG7oZHEJNBOC54a",
+	"JEwKEdVwWGWBmWXCySfoVrp56+NRi119Ilxsro81JowtsBK+5meDZgyhVnkF0L6MbVQgeSux5tcYx72A",
+	"wnsahRmFt7ew6+iitIySy4YNL7KOU5J8gS3haKXYQRqr9DmSMjs4mwVPxttNkofQePf2EEygS16MCTlb",
+	"KKL7HVzqZcmnmZx953xXktMYimUNB5fL9PDq2y+SP/3ti1knUPuB0Fx4Od5ZKi0XoHaxSllpp3qNteOu",
+	"d6o7Pfz7alYFt/5U/oOfkpq290z/g5+IpoQR0HssOHHyu5CkuGmsVaBh5+ae7bne8L3I2IEXO6pajzBX",
+	"twPAD6LPkHwGgacNz1khoY75iLeemgJbDgITLf6nqeqi2U9LI02BH0R0fa3q81CD99sXRMPA9Jx1hmYe",
+	"tc6qfnxF672WCctrEfbLeKG/zDVKZYHsQVTrpcX25z7b6L2Iscy0QO4OqFNpBHFHY8WXCT+cJlGp0z1i",
+	"ETp4015UoOYnwwxkqE1zgpDa574bxkGDj0niO34U5nsb37CcVeIE2HvMlpf23m0faYUOGXLIWcjK5rff",
+	"CkQKcxaco0G8EWdy0nK/R//ITsv9wYoKzinXoplT8tr39hEVr98dyIoZp34EZHzBz3BUAEclyxUbRfao",
+	"cuaQIOYcj5tIY0Q8/9HjIKzcHtvAWTcTIc64lMJcBF+W2ApyT7KjW7YgYD72KIehxw7+5RAfx1xcDNBn",
+	"+jQgFETf4TAZUVmMkw/1fZgHXuXPjHdlYt5FYzMqZOn9MMACl/1PLn75Tta9C6Lg1ivvvv7RtPLtLgnX",
+	"0COuiHd0bAaAgjPJ1mYrjQEzEP+uCymQW1vvRfhr38iiUBY3/0E1RrjJXyOKWLdIgvWGV3nnz1zyUsG/",
+	"7CQW29pqbreH9UZxPW/QV6YUdEf9opNX3ReNJVdJ2DRX5sMRXjgNL3Mf+rmOo4WphOiSz2erXJq6sSJP",
+	"xZxqKC/n/klow3JpIA3qDo0pI3OxLONwh4bNAsIIzWW1blLBS1C1mZG/Ce/+ghcSGRcxZn4LVB3R6Osi",
+	"heZJQYmqsZeytHVTINFK76gPFJbRFk9Vqvb+QlXsWkoWkm1CUGJ/UCCyILodecRJiO4Bff49K5g/Qcx9",
+	"PqP10wSyQyux6fqvKlfXz9e8Uptu5kb1NQOgCBzVWB9JsY2bTsx09IxMFFd+ZlAf4bZ3BbWakcZ6wHkO",
+	"1wm6LanozlHatduuK8+uEInERe+PpsrVzfsDv0rNdC+vPo4ChdiajOs9f8cKZBfKt28E2godOCVBEf2c",
+	"dMGUWHEI0PFAYg5/AyMFN8ep0VM5tJsfEN28eALofZBK5JaJU4hdCKLh722iDvoK+kaSN/BlFCw8g20s",
+	"sK98zFYpZ0OHihxZajw6uNkf4tfDU2HVQEm9iP+JFzDm4EYYn1O73XrTKwrgt0QzzZboJurm/UFdxZQI",
+	"+urHZfFm4DWLkdS2zJVkOhFba3Si6JSY735wUha1DY2VReGzvDMGFzbSHBEbglUFFXbbCIJAoakeZhtZ",
+	"CeAdd+GJD2iUr12LUdQjYG8W5fTDGykxdh12g0DKd1+SMNQSAfNoygLq1peMF7FXtoviH1Rb6KgXLfF8",
+	"pOlUTUucvIgRbZAywY8NF6ZDiyEq1hIQTAAQqGc964yG63sQO8FnRfHgNGzDeKIophPUjOF7gUkusVse",
+	"oVcAWkOBobOsy5nhA39hW3VEPXobuW5eBadGmG/MzUHeXqw/j1CCrOXuBEKW9uCPigyPVZtsLwHgywXu",
+	"f8ahQgv6y9rS/gXfhurd7ivRjyyh8kge4b1qbv768IxF153nJf9AOYp3X3QSTGPn+5h10LUBAGesIQLe",
+	"RbdfyP5wsg3PIDnbDrPrDCP9G0Jj3ZPsf+K9QbOJtF9tKQhCoESujmsO32UHQIrhqreXsdXkJn3rPxoW",
+	"Z7cTGKVFZhKApkHWHjFJkvMNEhkKka/VbjdvGd/SIfKIhXzPrztWnmCDxAoEuO7Iak/8eyNKnyXq41OY",
+	"h8WMUn0/u+X1RY/W3F6467lhJy2tu/tyZKzYKV26V1Y5t+ITK0sxGUro3C7+izTYX9MT+kqaiMp/wh9n",
+	"Az86qzPlIPNNx/tUHGPM8scLVM3AxnpVHB/fzELr8R5VVuSvKNl9iAo/8eL4iW6xJnhhGQE1pTkUN7hr",
+	"04SRZ0hsZS5Mt+K0YhueF+OCYrIa1g26KuF0ZhgA5MZ/8pIDM0rFtS1knTFwCIPG7f72bFgcKogRurvC",
+	"h5zUw8R5M1F2yMFNA5SkyOqn9ng1+8RWSF3q3HDudCzAZw4N059riDfiv0RPTPf6Jw9cVxyCGL+4YX0J",
+	"WRDv+fkFNvien7+jNukf3x1E9Z1vdOjEfg8W/tU+7PdCHCmp04+txM2MdYbRbjo0GI0D4CVcOk0VtUio",
+	"ufngLf/94QZ2W0z+sxGE1Ea0SS/Sx624CZ+7Jtbnd+f7AJpfUvt2Hz0X5m6QYTQscTJBz/6rkj3PFhDq",
+	"F5tpD5W05ua9R51f4aRyhgxM0IEK+I/1xlzwwvjwbnvekNsOHEuGcnVa3M5G5WfvfgpkMDthDEx9Ny1W",
+	"8sn8ULLgb7CTV4zTOwpxpNFqc2eq/mI7FZgtepX6UqHVKaLsYzYlEXrN2xWH8xt1iqK8CS4+fbSGJzPs",
+	"VlTA8Dtx3LAzUVynGS8ght+Wazcc1NB4IZYBKhIq6YR4tdWy7KVXiocuV2G3Cg5eWfHQwwIqN6xEk4is",
+	"l/xMdyPaPGD1fSIeREUMesj9kyvhPY2Af/VuaA7puZVNsBGnuH8DQMAqVgphF2QDPQ3V3OzrmWTWh+l9",
+	"zptfm87sRqUL6VGJX37B4XoV+eqpvclmXThDDZH+3VO/XhjQNx+2IsRSf+9hXXmjwB0+OZKXvkeL6L5y",
+	"fn6GZRvu2bZQRuStGx4xQJViZDxEnPpLOX8Xsxu3qbkRwydQ0Ae6SypNMHcLTlESByttHKN+EtblC8v5",
+	"nsyVRfQGUNciHWtQDKpP1KBKbwvBNXCeQE4fXmy91M7uCR69EKy7p9sCUFj8Y/a92J4ovUS+v4yXQfhN",
+	"GukDELmHLoTCigt70R4Dvb786c9/juQcKmPXabJq+DnOfx/qZQzJnYavJ5eQPIyWbwqRYSs9dDeWss+i",
+	"yQZlItyowGQiOAI+JjCfFiD0yJCPgTF3mwJtKMLjVBUHq4kPNl4uF5KrjhLJJkp0dgcdzPCzuUfEPlFP",
+	"V8oyZ16hRQicFJwKH2cdf68vhjx3zcnL/k58sJOi9yC0kTG+/L5XMWO3Y8zgOCSSSt/wXwnldQdbeXxO",
+	"uBZktVOJWhKe3+wuzBD6CmgNqOyoW3ME1EEWS5WzfggUagFAuvkNQ3cb6kmlLApZCquFyXwmOzvKAorc",
+	"mAwYVU33KcahWJz7xr4QhuVir4V7Gas3bnkhqtwXc7xh32itiPqt1mpTiJLlatuUbhXZH958+4L97fMv",
+	"/vJHohjipZ90UeQ0MmOVyvFO8AML3hUn5a7LN/8vBMzlVlRoEslcVFbupLtvVj9+/84jVfAPSLK0Ti1b",
+	"fYvGx6ojHqvbm+c3t57Xnddydbf6083tzZ+AY9keQCg/5bX8FAmxsK6rAJPGneHAR/V9vrpbvZLGfkXP",
+	"QC5PrSpiffrs9jYl2+G5T/27oHfvOFVgu/zOa5xlkEvjGTpW75wWja2xjTAyx3neKHXMWCVOodgL4BP3",
+	"4ATBr69+dZenMpHh/ciPgh76z47uharPYTysUicUlO1BEPB06x4AUp3Y+D5mveX89F9OVD66r1qqgBsf",
+	"/xt8IExBzTUvBRAt3f0SOTI5LQH41lZ3aP8GwSQkVXuWoHMFTzrIdGkd5X+N+Ml/Ha3BZ+MT5XvbqVgP",
+	"JEPEm2bQ/4ags7qx/ppwM/rMUAyuQuP3kav1mhI5gEwu9hnXpaMQdbhOtIAfzD0FCA374vZP6N5wW9Rd",
+	"Y74OF+8W30qu9JYX20+3DV5t8cV9wYvti8YaWhJh7FcKi95vlbPg0TNV14Xcwkuf/oNqsYgPvKzR5Ntw",
+	"I9ZwTiIj82efucmrLZJ0/qUlnr4NVZfdX88/77GkPu9mqj6/zVaa57JB7tzP/twj43xO6OLV3e3NXz52",
+	"heeiettY46tgDuBPTgY/xjf3xDQs+TTUloQv96X1HRWGfwKhex9IhZHa0l2fQIENhlGXJgfTQz3qlCTI",
+	"SUNTcKuc4dYXI3J6pKXo60Y8RogKDkRb6A27c9v6z588f/7JZ39aDaWEHBu/xAUPM4NWr7790yohhc9v",
+	"bv/cF8TnN39+Pihkenvz17EE5t3fP/OFK7HNrkx+8dfbL7LVSZqDyEOdyNuP2bjHf7rt9Ph5r8dfJPfN",
+	"sK/w8U5f/zbR1S86Xf3rvH52ZvbNyy/SM/vF5Z7e3ny2cFr/2umrW6RRZ38NZR7u+rV2O/VkP7sFL5Iz",
+	"m9anECP45WKU4dfZ58rXjfgPHSs/gT0QP1CAcgmcxi2ECgppPZWe1X7AVwTxBMVOefakfmACQe7yH6jS",
+	"Ju15dyXmamvcwfIJ/dtNmf9x3mnUFj1NH0hU8vQRZxLf+zrOd5/d3mYrtTFCP3Cy63/5lyeVWDkzikpu",
+	"0jF18+dYKdLnX6Cn0DXotpl/nyqt9Jr47ObzJU0cZJWvVWN91c1TOC8vtvG520CpJ9oN9Nns3YCz/h/a",
+	"EP7jl25aMPWeYA9gOX9jMWAb6Lnd1GeekczZdWit4h7Ya3GaJ+DBe5+W758CB9wTiTdgL+DivX3+ya07",
+	"5cWDmwoQdaSNBZ8cVsnLiAB7VSCXNuQb+osXZrvTlJPU0ELNMbUq+v6bl6n3+493r5m/ua0Svv888T4q",
+	"wr8gictzJ/fUIiHPLzfwqycDHf6SoeridHE/m1VTFP8fed/b3DaO5P1VUKmnyrtVTJTsTp6qXb9K7CST",
+	"Szbxxd6k9rZyU5DYkriiAB1AWqNz5btfobsBUhJJ0TIYZWbfjD0xCYBAo9HoP79f3U7ZskkmOtelQT8g",
+	"ImkyAAFj6eJA6wZB78dp4sLjOUded55v3O1Hb3YUwVMdftR311bH5DROIsRySzR6MdMT/Zpwm7Eyf7g6",
+	"eJHXIGcx29rnclTI/RatbxzVXuFnhXuL4fzW43KpU8j7H5Qro7FAsVOTXPFDp7kD7piD1c2uyTTtKRz8",
+	"RScSzdB7p3BmKYjbDNaR7LHQnhMlf8vrJySBIaRdRP6T+ReOFpBdPbYlHFM5gV/sRLpH//n0ybPE3QOe",
+	"PvmJfz776pSsSpfSLEijsuYOfA7VleHPT547JVeXsefJo5UHpwkgMX8OoDDPnChkdvELhSL++vTJ02dI",
+	"FLbikw8jao/W86yAbchV92r4u/uuXwIHRf2ppzQki0gWhKPRW5Bx3k8kxtx3lxCPIc9gGmBMZXqbEUnL",
+	"g/0YHmaC2AUzS8xaIuDwImEiuj9LJkd0a1hTowg5i3jg3plOQAm+suXwtvD3yq598clTDB69MTwxYjDF",
+	"dm/3XrpxAn5xxoq37LeuuL1FioZ8IpnynXcJFS75mRVuB8XyiUlVMVBiQg2TwpF4haLFCpHX81ZSBqsG",
+	"iu3lmC+DRn4fGcIYUWvc5A0UF/6ZYyIL4eU4B4hMUwPWCgR0Zo4xWUW6VgaDZehUJ2yZtKS0tB0PIo2p",
+	"PZ7yCRSsf5QPf5Pdgk/Tp+9k5DU/HVyO4uw5BcExrzSWbzV/eE0AshWYkZsxz0/TKAjXhQG5/OQfO7j9",
+	"Cvi1GOHd7LHFV+/hiaYxcV9NO9APg3YCgaJYYqICCr7G2pM87W48BJOFhFcWzC2YxxYUpniowp6TRxv/",
+	"58zWqHF2PqZajH/o0iAMS8NqoPn/mLCCWwJ++hYYXuzeir3fKtTBy3op4J/2Y1zXwKx4D1sJNwaG3qtw",
+	"kmlNiNVsnq1sdVlhLUB6coX6AuFbEezs8AosDyjD5aMhozCu/QaJR2GcYZal+0w3zIQZBoCKzpiw2Rfz",
+	"hXyziQ/PT+ZSTaJtjO2xCH0Ldb4Uimbjlkj1zO1IZx6kwc9LbDV+IW58nnO1Dj4TqMWqMSALuNSzgWT/",
+	"UjMTTi/Bfxaz3zaDw01jlR2zgFWMjfUiTen+f44JH4mQM4r5YvoxWm6YLwLK1+rzil265dlerdEdVd99",
+	"69o+fskG2j2XevYZb6utcxhj0lw7CaoU8pkgiAT/Qwg4YDC/sD7IYPcnby9LoWkw1SMolCl7x4rJvGFX",
+	"YBn/j7Irnv5mdwXNY8jxQljV4Ck7FwampfW67Kenf6H0Lm+SEZYCUbjspvF07ZoRpsiQzjtWLFpM2Yk2",
+	"6YVrfSC5wLZPpS8P7PeadLjbeATpoPkUsl5lyGW0U4DiHM1ERED0aP9ZSmXgLBt1MmQvGa8BilbJmGoD",
+	"E0lr26ZYX/tnBtyHoY+W6Q7jjBO4qqK17irLEVynahErPFMC3V/oMTFyLcZQrAHU/qQeq2ebF8MjPXes",
+	"xc8BDLozDc3f5t+//jNm4kpk0F45YcLPTgSHbDFD7X9KIHxpSlHT084EtcMZafHEwn9ui1T4CYsjFN5p",
+	"jDNGQHWSlfPu7KEKJmSZqiAtJOSScYxWbKkKky2XlGIxpOwQwpY9YCC956eO8TrUXo9k6JxZwcNOdqGk",
+	"gh/qX7o0VJfYYNEnkc+z60Ka4r3HKhviPKPG72vqfMeFeQkzJOuihTnuxGm5c+0J6+iOfvGWfQo5EE7D",
+	"9rK8UmltUU46Pa8QPdlPjjPCWUCd3G4835jgcGI8kU0OPsiSdVBD1Cd9VBiuRBp+UN025I3ZDLTjAvDk",
+	"D7nd2OLDGhqzERUe0ZlFG+T7bUCShdFdYTaH9uOXrJg7u8gv2kln8EYuqOgBKV42gihNIRXjjVhmtpCL",
+	"0+3E5K6pBIBmuNPGOgRu1bbH0TwZ3U10Cp2+kmumfz5gRmLgDeHWQd5ylXYNGHePHaTJmqySlxuMyAqA",
+	"e69rTHe3FaFPyN6uitqZIobsMCeQbWPgxnYHsQtoXCFJdLEUDmrw+oVpy2qVWU68dRNf+/jA7fNR1VoN",
+	"KRTsdkI3xLolp55qs1Lt5j8rotm3zXuGOROO2zFV3X6ffTPiKH7H9nlBT+x9YZPsrUqzInCM4wZ/xe8P",
+	"K3f8RS1iV2jtbj3jqn4shqc/m8yxZQTYri5fRqoFpHXhsytEm50iUXkacO+cTP6OxG4111Sj/iOOv916",
+	"kykyKg5kvWHbJ/EMY8/IZNkWMqtT0iIjZoxrMepiLNxDku7QAaP8EHOyElnBITBOl9zGiT0XO7ibfd2B",
+	"WwJp5wCdjkEkPcSH+oXsJ/Z2e/4D4t04U9I0gOp3u32SR3OQ3utxQZ09vszsStvMI4S0+62+xUkb4cHU",
+	"gL+lFRfXn3/jmkkXjxWBEx3tYikbpOaDLj5g7tAQyoIbPzaj4G2AMGBAVnfgBIwAWQiGSnug0Fzq0Acd",
+	"aRhLcL9hrYSv3/LCg7AibfuVsF5jL9I1FB8ZRHaIZcK2P04fuE4BVfrMxsqDopWQitpFN7DaLjHGobfH",
+	"2VhZd3phr/wzQ55dvo8WBRrGGc+R65tMGG6saMIaCOOK7f32vY/u+LdDLoxPmJ/M43nUX+pmWsVIc7nE",
+	"YdWOd7f9Z1qnXDrVAuLgjpY15HnUKW0+X6p5fKCjokXHvEjTavb7XKPkunMgHuDw/etHyaNP7j/vf3a/",
+	"/dzIBtmECofIPBQE7OXYIBzofrFkAgn72lef6kkBzbmNvSym72gk8xJ26xkOlGfRsijeAaxqm8cDzibi",
+	"P65evUnE1Yc3Tnd/gfFVIsqVoVwjRWkVSDCqNuQ8wmTKxBvXsxKsFSEz06RnVky0cSr/3P0z5sT96an4",
+	"20ts7flTQszRSqyyXyG3zduyRWPlRJLcekwQRU63e64JTW0KkHKdF0iE+mwS3sD/uGcfV7wLQ/ob8PPa",
+	"pCaXMTxbN5qg8owuC6QSNNmS0ZU8VQ/jW5HfgTK+a2lXlGel6BWk+0zEHPJUzPW65p7Y8i5ny/iHG+bo",
+	"P/YC0xEkw4IVFpwT5sFV2yzWUr7iYLBrjqJuDBBKQbeKiqqWD4WJ+QOFiLcnOr6FHNo/VU5cnxXGdYi0",
+	"wBR1DkRjVQysRjl2HkTgLKy/Z93qkoDmTUUNdFrqn/iRQ7k2oXtM27L9rIe9KuR7RUdmcuWxnsfIdVU8",
+	"xhAYefIxcQnzKM69y4gzWqigVLjXe41ypmXuy0+7Bvh18JKp1ruMX8iY4EEsXfUIh19iTEYnEnOxAWkS",
+	"ipqMN/gzogJqFtuQ8jtQLud1IO4bpO6DWv9h8zlDZDHAksdL6eQmjw3ok2HRLRSju4pRrVcAv77apzcX",
+	"4k58PS/Ao/E05Aacc87Zdu6OGJeFp1nar3V7oJnXfOGukeENkRnQKCOjMSjK9m87A1/iA0fhPuKbMRxM",
+	"fvWoMNMzjNskZNFjFfYtpB4stVbK2l74/PtZxAlDF7fXlZn0yDpTk8YsdiQSQMLimzMuUNicmHa9yp0e",
+	"9Ij3v42lanFwfVyBCjM/QGGENOmVnEG0tLZIi10rKMZjbyVngeVbrxVvYiksTAwUvsqYUq6dxs4KRDh/",
+	"2Nk34pP0QMXxBT/10ILjg0HLj4qQuAv086KKohE6a+AWjMwFUn5MoEJ4JrScOFgSijiW9BK4gLOG0VM7",
+	"dVvqj8MBzTNyXst5F0qvsRjZLihg9rvUsB4H7O5HVUCNFv0N5PkrGvkwOggbRza5WEoomtGQ8tE/l6sV",
+	"KEidDRCOmjMrck0HDqolg8ncFQw8bVVk4LU7+0OloSgac3bX2QSOttuR7fJQycZnemhoE90S31Sjkc7j",
+	"jBcs5Piqm3xqez9qWCGRUNaZAaaIpTwwXxC7HyiPe99GQuHRnVbd9ymZFR/033T/UCJRIPurRaTbDsWv",
+	"KW+IaWKIeVHkmY03Vc3qTKuj1VgVHmu0pNzsvtbmUg5VIlDxnj4gJYGopyMc1yYrAClBvYePPItOXihd",
+	"hODTtfJsIsGRQF6EBcCK0iOK0qiOTJKyM8eV8Ky7we6JnmtmxRp5ZZDYAXnxRTFHgrbGZGyQBu+UvTHv",
+	"k46OKXK3fUUk+7ExZrsC1R30SpoY7ZdSbUIavMDQBt1opkarorWMcmoxNa72nZnKliWhAO4TjLT2zKHH",
+	"c/Gn5/3ctp5UZmuGqWdEOg3jeNYwjiF9uZclVPbC9tdeuuUcbyqYgyipVjttJkSmrZU7RnYr6EvY3h0j",
+	"hLDr0vvXAAhik/ZS+zdz2CDkhZVZGlP3Mz2iZ1XyOAFs3JsyBwITS8UaWfS2S5m3vxt+9byNjYrhFf75",
+	"JWHQHlAO7FTNKYWqSU4Dp/b9zN17iOf/ZqsoKacrOVnIGSRVKgOTN58+CfXVLZgNZ/uqrVQhtwQ8cPcn",
+	"p/wEfb8Vf5DitcmwiiQHa8WNHJe5NOJSFlJc8UsIZf5fb6/+eC44Rb++ol6ASCYoWk6sn5U4zWQBa9lZ",
+	"0v6GHznmvuDfjbOJKCUE4znhYuxBoTz3lbseZxNg52PwalVU9TwpTFll9+didMdteS99U/bTtm1VvTDQ",
+	"VfEF4rrxmIdM+7TUU7QLYzwBoIEx0BstavdyznVpOy2on/GBY76K3oxVY5OCk9gQ38BxV36mbOssoEd3",
+	"v3JEGNt3HQxRVzJzKu3Cp6UPlTdU66aNSkankGAyJXnUnF5yhnMBSnh6thhXWdcPnbg5FKRsaaZFps6J",
+	"ulbTjC/lZJ4p2Acna5tuXrHRHf3SN5xHzR06mGcNkI9pcNnaM3TZWrGFAomAoToRNnMzirFw+lQr13WA",
+	"SHtOjBe6LP4q3KZuOfgNKGQCuH/22ffZOO8BL15+Ob2xRk4J8HGljKNP7uglZMwtnI9qdZMeOj4s9cNV",
+	"fDOE1we5hCAhg2B4YeNxi+1jLajP76cV9YBaDEynUmEx61eL0on6VjXr/h6tqM3bNP9bxWXng+lB6uHK",
+	"6Jnbnk2qkPg5DHOlx+L7wCgNynvdssyaIeiavdJyAW8Pprb6WJBTpZBb4L2GWrUwGZHWNigWnvdDeuV3",
+	"lYTN0tZWpphZoWBNzu4IcnCNO0UWPuuahQA7SSpflDYizaZTMBQwQvxUuYCEo3wqBO/xNZnnFCSkmptd",
+	"N/oOuN0i69x977LiKKvrXZT5uakwEhZZUSUhMDerVtvqxXXavllepOm7rHhbwHIgnc2tx1XacSaSAERX",
+	"GUzwOrbIjsS/oxmuyc7oLitg2a9CqD77J5In8uzzPJSFv5rifNSCU+iXwOAt02o2i9m9HP4oGh2FghRA",
+	"/7eVUAbz3BXS40E8O0R1xI4H2yWzf1epfpcV1/ToqYWWQnq28D4TzMaLKpPNGfrU2+l3LrPw2rk0GINO",
+	"eO3pFzMDTMs2MM2w2vhfpS2E0msqcODkwzHBsakt3rRtMemB/NcN+xcR2K7NuX+DosBQfwUGiwi1pzAy",
+	"o/B8KjfRsEXQJYq+Sk8VrCtMu26crDyz2IFMuxihZfo+Y0DUATACM1ucpPDDddyGeIErmNmicoDjHMWi",
+	"J6G29dR7U53ZRAE+gpg3mH5h9FqMN+5HF8LFXpE2remd+3Ho1HeKy/O5Pxp4qrGPlpsbxv1wAmwRx7/t",
+	"NHLNfMAYwbo291xHkmDq89SZ7653PeW6uIbkMXQGNc17H3cHL8YwuZd+Ff+NNyiuklxEgaVG2anufNjL",
+	"RCrU366L+v2N8xjP72Wi7+3YpXe3dxxqwSV/zAkfXo6kwFhtrakIN0/bEprm7EXBHNC5tEQo0xln8HNx",
+	"4rhRs1PRSSNFTq6HgoDysSmpbDT7P+LyB3+IVOwEZq5NZsOs5e2AsVolfLZt389q695u16r0hdtIpxZ4",
+	"co77gOhM07GCycsBKseJ9lRmOaStH1m2pKwOCT3DIziJ8vbR1RbdvfR/fri6hjwP1KtUcxFO7/vp5QZt",
+	"RIquSy+zMh9wJrmHlonkEUaAxiSdPt5gnKC/ofPgfLev25M9usOf/RxW1e75roA25KVi5KRdO5NutMGa",
+	"TUJBQQu4UtItW4OLVlfBIiUGxEg34LkKpfRuftBsyEzIig7eY3QXMY36sSa3l6JhbO53AKvBUcNOori/",
+	"n0ykabWHfKEUxm5SLJDyeX0KHuJk3DO274Na9o6u2oMjl2E/HRGtSEBC4art5wDzM13jCZrqy3IyF0br",
+	"JbE/UgQrsHx04/1UmGRzaeffeszu4YnNlnIGo3+tYBYnqzH0W89hlJM5PL7QqjA6Hzx78UVtEH0wzXaS",
+	"TKfsLKUZSprUnpv9TpW3kkUBxr343/98+vgv8vH0693//+nb/3vUBzgMvZjuRtwakrZLiYhtXTHpIDNG",
+	"TooD4NNX/plBGdy5jwbBIefqIiNuqm3WYFCp9Sc/uv5Tk+W5jUfQc2aFnyOhFYG+eyYnDYRR7RHz0Mql",
+	"v403PsEJpmXOPN046vFGSKwn5+Rpu3CG8Fin9RLUMB213c3/NHKf3O4q/iCX8Eqlg1XgqdSe5Ex0HV+6",
+	"tW1TLcxnG0rwnfq0c70GLjrFEADekMFQ5Ugap8DMDQq7WIMqNohUj1JJOxU7SsRSmgWkAi+pxnvMQBVP",
+	"xBcsKFHudlRB1nEiobtWhcH2kw4nfu3SQW/aoRKy/MBOg5/Nnb9xWrDjJEcie9Tj54EEyla095xHOQkZ",
+	"QLdxTK2a6kAdkOdYImGF1U4mavdk6wH16O/S7GgXJ1nIue+URqcA1b6gn/QUegbOnutzHNz4Z3tdSp36",
+	"Pp6SgLt85xr5FuoB9+69kPYhkvs+lUd709QoklqkWVpDAnRGYKTDK4gIdlEREGpiNbFgMnd+BfySM65Q",
+	"EkW25XxokBckihxNpDtpu/mlczswwXTe6pah4cVwtyNXY4WfbeEWlEjlxmJFNwM14r2oVjDs5vWczyO9",
+	"5ZbNZeGu4YTBdqhCtknQp0Yv7wsF+3svM3x2uMxwW3rd+oU661ZEPvfoZWutUBy4Od9HG2JVnGoTgWSj",
+	"XKGHRK9khRD9YVIxzlfifSZyLdlOzQqRZ1jT0Vdoo1drb6/f1J0FbUv3OlPpR3UDOazm5PMbkEjWLZ+e",
+	"2Q7EMRuxtJT8dYpTXun/GJaelXlw8GEVKnr2jlQ0wZPcvnB9Pcu0aORmHN3hz/5hRf/4cI7EzzxLQ1jF",
+	"2PZJTGL6qi6QjS0lEJnWgE7DBM3YCnoDHYvWxzDH4B3NmYf5YdDVCYixQRomTP0h5+N+aGQHY6BFzEYG",
+	"ViCL7y1tLclcbihDChz1cBKJo64h7TjMvJqia4oR6/nGHfyxUNoLL9pnlhPy+Oo016WhAGRCtrG7eaEd",
+	"ggwo5z7uoZwVMgZCtfWJFejltrRPDkkfY6B02RVf+JEBV4K7aE+Q1BaCaRrHTO4ADQl5kdMyz5Ma9BGW",
+	"hO4A8LAVzXH9WxBTmeegEJPn4OS7f+yaeW0WmZp9Iev7/mkN9ffjQKUxkn5mxVqbRZW1g6EAynEKEJRi",
+	"h120Oszbs+V3v3gAOJv6nERKmIk7z5w4/7Bk+R15s1AhI7fTnvIzx0xBeDlqjdBkrrMJ1F2lU53nem2J",
+	"CGYn3hvG0CpkV+X2Vw6APEkjjiZaEeeV5arYm97mKQyiMwdw9gn+7ObNPQHbHWN3nRhl5EVILr24/pzQ",
+	"YaBXoBBWQAq7MiBTnECUZFOqkFBEGvUAYEifS6sNs3+IBSjFyvNbD523QNtO+8SkkF36teOGZHNfbdMq",
+	"DDmL1hEyj6++U3qtIrkXi3k2WdQln8YvClPmjPSgyyJhFzvnJlqxBGnL7bL1fzjDzB1v9R2CjfmQdntA",
+	"w1307wV6+5spsnVfhb6Ftoz9XJpZVaYcvP1MP5RsgSxUvEJhPWBDkbAp9fHwJE2tF2z6ec7QQJjUyJPk",
+	"LUJnbru7wH0ZjzrExqkGtsDbC2pqu2kA4gFs/CRXMOr6exPJUq+MBWkLpxv6kcruRGwrJ+Uc6UTaq246",
+	"1h+vaY+zdr6rG7mAa/fQW9WpVIfPhImY0OImzu4vA6ciVMhSzrg1kvafnWcrW/l+U1hqZQuaqX5zfYe9",
+	"HMoVfa3N7Ac6wHy56JKJftb+eJqUBWbTr+dZDkzTUNW3eNz/lpnpZVLwbA3nyvwB9dr3XFp0AhGL+/5e",
+	"2FMve/X9hzLUm3ZCqVLdfta8yW4hVPfFX5G/q1Q/GEs28Pnh58fyAyMZCpf8rQxYxHRaINw+qhzGB8O8",
+	"LQLKqk20+y6eY48bNbrzv/2ygM23UVrCk2zSbjK7M/CC3+h7h/KPx9DxobFIkJulh910Gsl/mPjDp9cX",
+	"4vnzn57/MSHikbXCsJ02yMpVjt2wxiCQMt/PbpiWgxmPFBJE7oSVNCHNnnG6mjMg68v04OiRMxbcypsU",
+	"V/3Aarcyj+yu9LxY5pGQOqMU0fj8fGeqI5OFZTILIgya6zV7ROmvKg2mEeQWGuGQ4i8rrcHDltR9NVI+",
+	"0LBKkz/666MR4ivwJ+yO9e8KaxModrAJCjiMq+bQ2X31Qq8ysPXakOq1l8h53PDS1RzxevECJccEtjet",
+	"oAyrFjxU134TX+aaAXi8hVsLq16W0PAKBnjr6D0LdyLWajD827rxSz2RacIY9moyTyq7JqUoODdBLAFN",
+	"o+bHfY5cyBqqJaGToT7TVXOvAYqG1jCDdloAVyBiSb2T1xrFYu2rZNE4kZek8FTKJSp0xVSbSrmGJi4q",
+	"dbu3oj7bXk/FSq75c3KUU7IQtue44jPfa6qGfov+DeZslVwoyQ3se5ya54e8KBtdOsvzfM9QzzMizeVW",
+	"K+OjYaKqzGTvdPEKAkunc8qO8x8Y8q33GnqZyxQTmykvxJbONEGDkt8lsJLd1957tI0gwjMNfLWYyHxZ",
+	"lz4GwWgWYoKPplvL0kJ+W+/7QuYTNzvaNK3NZ65iqpE30HYoapkg3BJHFhq3wJ65Ur2GZknjfreU6kHb",
+	"Q5paV758sLkzD0CBQNmKJYoKe6smqmrar9/+LwAA//8=",
 }
 
 // decodeSpec returns the embedded OpenAPI spec as raw JSON bytes,

@@ -46,3 +46,21 @@ func (e Estimate) AtLeast(o Estimate) Estimate {
 
 // Exactly is a number that is known.
 func Exactly(value float64) Estimate { return Estimate{value, value, value, Told} }
+
+// Share is how often something happens that happened k times in n, each independently: the score interval at z standard
+// deviations (Wilson 1927, Probable inference, the law of succession, and statistical inference, JASA 22). Of nothing
+// seen nothing is known.
+func Share(k, n int, z float64) Estimate {
+	if n == 0 {
+		return Estimate{0, 0, 1, Assumed}
+	}
+	p, m := float64(k)/float64(n), float64(n)
+	middle := (p + z*z/(2*m)) / (1 + z*z/m)
+	by := z / (1 + z*z/m) * math.Sqrt(p*(1-p)/m+z*z/(4*m*m))
+	return Estimate{p, math.Max(0, middle-by), math.Min(1, middle+by), Measured}
+}
+
+// Times is an estimate of so many times as much.
+func (e Estimate) Times(factor float64) Estimate {
+	return Estimate{e.Value * factor, e.Low * factor, e.High * factor, e.Source}
+}

@@ -689,6 +689,74 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/practice": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** How one's practice on drawn nails goes, beside the same nails by the careful advice and by a hand that asks nobody */
+        get: operations["getPractice"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/practice/nail": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A drawn nail by all moves so far; the same seed and moves are the same nail to everybody. With an id it is kept once it is over */
+        post: operations["practise"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/practice/ends": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A drill of twenty cut ends to be named, marked as far as it went. With an id it is kept once all are named */
+        post: operations["nameEnds"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/practice/together": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** How everybody did the nails of one series, each nail's first time */
+        get: operations["getPracticeTogether"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/slices": {
         parameters: {
             query?: never;
@@ -3123,6 +3191,145 @@ export interface components {
             };
             says: string;
         };
+        /**
+         * @description what is hard about a drawn nail
+         * @enum {string}
+         */
+        PracticeKind: "light" | "dark" | "dewclaw" | "long_quick" | "toy" | "moving";
+        /** @description a look (the end of the groove from below; on a light nail also the pink from the side, or by a torch), a cut so thick as it is meant, or the end: exactly one */
+        PracticeMove: {
+            /** @enum {string} */
+            look?: "groove" | "seen" | "torch";
+            mm?: number;
+            stop?: boolean;
+        };
+        PracticeInput: {
+            id?: components["schemas"]["Id"];
+            kind: components["schemas"]["PracticeKind"];
+            /** @description of the series, from 1 to 999999 */
+            seed: number;
+            /** @description of the nail in it, from 1 on */
+            number: number;
+            moves: components["schemas"]["PracticeMove"][];
+        };
+        PracticeStep: {
+            /** @enum {string} */
+            look?: "groove" | "seen" | "torch";
+            mm?: number;
+            stop?: boolean;
+            /** @description by a look: how far from the tip the quick seems to end */
+            seen_mm?: number;
+            /** @description of the cut end, SVG */
+            picture?: string;
+            /** @description what the end showed; once it is over */
+            face?: components["schemas"]["Face"];
+            /**
+             * @description what the program would have done then, at one's own end point; once it is over
+             * @enum {string}
+             */
+            advice?: "sliver" | "ask" | "stop";
+            advice_mm?: number;
+            because?: string;
+            /** @description that this cut bled, by all that was seen until then, as people say it */
+            chance?: string;
+        };
+        PracticeGame: {
+            code: components["schemas"]["NailCode"];
+            /** @enum {string} */
+            colour: "light" | "dark";
+            weight_kg: number;
+            length_mm: number;
+            outline: components["schemas"]["Outline"];
+            /** @description outline of the quick; once it is over */
+            quick?: components["schemas"]["Outline"];
+            /** @description in front of the quick; once it is over */
+            left_mm?: number;
+            steps: components["schemas"]["PracticeStep"][];
+            over: boolean;
+            bled: boolean;
+            /** @description slices that the advice would have gone on with */
+            early?: number;
+            /** @description cuts that were taken against the advice to stop */
+            late?: number;
+            says: components["schemas"]["Line"][];
+        };
+        PracticeTally: {
+            nails: number;
+            bled: number;
+            cuts: number;
+            /** @description how many of 100 nails like these would bleed */
+            per_100: components["schemas"]["PracticeRange"];
+            /** @description mm in front of the quick on the mean, of those that did not bleed */
+            left: components["schemas"]["PracticeRange"];
+        };
+        /** @description A number with the range that holds nine times in ten */
+        PracticeRange: {
+            value: number;
+            low: number;
+            high: number;
+        };
+        PracticeSoFar: {
+            kind: components["schemas"]["PracticeKind"];
+            mine: components["schemas"]["PracticeTally"];
+            advised: components["schemas"]["PracticeTally"];
+            /** @description by a hand of 1 mm slices that asks nobody */
+            unasked: components["schemas"]["PracticeTally"];
+            /** @description nails that were left too early */
+            early: number;
+            /** @description nails that were cut against the advice to stop */
+            late: number;
+        };
+        Practice: {
+            kinds: components["schemas"]["PracticeSoFar"][];
+            ends: components["schemas"]["EndsNamed"];
+        };
+        EndsNamed: {
+            asked: number;
+            right: number;
+            /** @description pairs that were mixed up, the most often first */
+            mixed: components["schemas"]["EndsMixed"][];
+        };
+        EndsMixed: {
+            showed: components["schemas"]["Face"];
+            said: components["schemas"]["Face"];
+            times: number;
+        };
+        EndsInput: {
+            id?: components["schemas"]["Id"];
+            seed: number;
+            /** @description of the ends, in their order */
+            said: components["schemas"]["Face"][];
+        };
+        EndsDrill: {
+            /** @description those that were named, and the next */
+            ends: components["schemas"]["EndToName"][];
+            /** @description how many there are */
+            of: number;
+            named: components["schemas"]["EndsNamed"];
+        };
+        EndToName: {
+            light: boolean;
+            /** @description that can be */
+            faces: components["schemas"]["Face"][];
+            /** @description SVG */
+            picture: string;
+            /** @description what it showed; once it is named */
+            face?: components["schemas"]["Face"];
+        };
+        PracticeTogether: {
+            nails: components["schemas"]["PracticeDone"][];
+        };
+        PracticeDone: {
+            /** @description empty: nobody said */
+            who: string;
+            number: number;
+            cuts: number;
+            bled: boolean;
+            early: number;
+            late: number;
+            left_mm: number;
+            says: components["schemas"]["Line"][];
+        };
         /** @description Where in a picture something of known size is, and the points of a nail */
         PhotoInput: {
             /** @description of the picture in pixels */
@@ -5077,6 +5284,101 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Advice"];
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    getPractice: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Every kind of nail, and the ends of the last drills */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Practice"];
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    practise: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PracticeInput"];
+            };
+        };
+        responses: {
+            /** @description What is seen of it; where its quick is only once it is over */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PracticeGame"];
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    nameEnds: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["EndsInput"];
+            };
+        };
+        responses: {
+            /** @description The ends, and what they showed of those that were named */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["EndsDrill"];
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    getPracticeTogether: {
+        parameters: {
+            query: {
+                kind: components["schemas"]["PracticeKind"];
+                seed: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Who did which nail how */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PracticeTogether"];
                 };
             };
             default: components["responses"]["Problem"];

@@ -1,0 +1,132 @@
+package api
+
+import (
+	"context"
+
+	"fribbet/internal/access"
+	"fribbet/internal/api/contract"
+	"fribbet/internal/book"
+	"fribbet/internal/core/estimate"
+	"fribbet/internal/core/nail"
+	"fribbet/internal/core/practice"
+	"fribbet/internal/core/quick"
+	"fribbet/internal/core/verdict"
+	"fribbet/internal/standin"
+)
+
+// hangs is how far over the floor a drawn nail is shown, mm.
+const hangs = 2.0
+
+func (h handlers) Practise(ctx context.Context, r contract.PractiseRequestObject) (contract.PractiseResponseObject, error) {
+	in := r.Body
+	moves := make([]practice.Move, len(in.Moves))
+	for i, m := range in.Moves {
+		moves[i] = practice.Move{Look: quick.Landmark(orZero(m.Look)), MM: orZero(m.Mm), Stop: orZero(m.Stop)}
+	}
+	g, err := h.book.Practise(ctx, orZero(in.Id), access.VisitorOf(ctx).Who, practice.Nail{Kind: practice.Kind(in.Kind), Seed: in.Seed, Number: in.Number}, moves)
+	if err != nil {
+		return nil, err
+	}
+	w, err := h.words(ctx)
+	if err != nil {
+		return nil, err
+	}
+	stance := g.Claw.AtGap(hangs)
+	out := contract.Practise200JSONResponse{
+		Code: g.Code, Colour: contract.PracticeGameColour(g.Colour), WeightKg: g.Weight, LengthMm: g.Claw.Length, Outline: outline(stance.Outline()),
+		Steps: []contract.PracticeStep{}, Over: g.Over, Bled: g.Bled, Says: lines(w, g.Says()),
+	}
+	if g.Over {
+		out.Quick = of(outline(stance.Quick(g.Claw.Length - g.Left)))
+		out.LeftMm, out.Early, out.Late = &g.Left, &g.Early, &g.Late
+	}
+	for i, s := range g.Steps {
+		out.Steps = append(out.Steps, practiceStep(g, i, s))
+	}
+	return out, nil
+}
+
+// practiceStep is a step as it is seen: what its end showed stands in the picture alone until the nail is done.
+func practiceStep(g practice.Game, i int, s practice.Step) contract.PracticeStep {
+	out := contract.PracticeStep{}
+	switch {
+	case s.Stop:
+		out.Stop = of(true)
+	case s.Look != "":
+		out.Look, out.SeenMm = of(contract.PracticeStepLook(s.Look)), &s.Seen
+	default:
+		look := uint64(g.Seed)<<24 | uint64(g.Number)<<8 | uint64(i) //nolint:gosec // never negative
+		out.Mm, out.Picture = &s.MM, of(standin.CutEnd(s.Face, g.Colour == nail.Light, look))
+	}
+	if !g.Over {
+		return out
+	}
+	if s.Face != "" {
+		out.Face, out.Chance = of(s.Face), of(verdict.Chance(s.Risk))
+	}
+	out.Advice, out.Because = of(contract.PracticeStepAdvice(s.Advice.Action)), &s.Advice.Because
+	if s.Advice.MM > 0 {
+		out.AdviceMm = &s.Advice.MM
+	}
+	return out
+}
+
+func (h handlers) NameEnds(ctx context.Context, r contract.NameEndsRequestObject) (contract.NameEndsResponseObject, error) {
+	ends, named, err := h.book.NameEnds(ctx, orZero(r.Body.Id), access.VisitorOf(ctx).Who, r.Body.Seed, r.Body.Said)
+	if err != nil {
+		return nil, err
+	}
+	out := contract.NameEnds200JSONResponse{Ends: []contract.EndToName{}, Of: len(ends), Named: endsNamed(named)}
+	for i, e := range ends[:min(len(ends), named.Asked+1)] {
+		light := e.Colour == nail.Light
+		faces := quick.Faces(e.Colour)
+		one := contract.EndToName{Light: light, Faces: faces[:len(faces)-1], Picture: standin.CutEnd(e.Face, light, e.Look)}
+		if i < named.Asked {
+			one.Face = of(e.Face)
+		}
+		out.Ends = append(out.Ends, one)
+	}
+	return out, nil
+}
+
+func (h handlers) GetPractice(ctx context.Context, _ contract.GetPracticeRequestObject) (contract.GetPracticeResponseObject, error) {
+	kinds, ends, err := h.book.PracticeSoFar(ctx, access.VisitorOf(ctx).Who)
+	out := contract.GetPractice200JSONResponse{Kinds: []contract.PracticeSoFar{}, Ends: endsNamed(ends)}
+	for _, k := range kinds {
+		out.Kinds = append(out.Kinds, soFar(k))
+	}
+	return out, err
+}
+
+func soFar(k book.Practised) contract.PracticeSoFar {
+	tally := func(t practice.Tally) contract.PracticeTally {
+		ranged := func(e estimate.Estimate) contract.PracticeRange {
+			return contract.PracticeRange{Value: e.Value, Low: e.Low, High: e.High}
+		}
+		return contract.PracticeTally{Nails: t.Nails, Bled: t.Bled, Cuts: t.Cuts, Per100: ranged(t.Per100), Left: ranged(t.Left)}
+	}
+	return contract.PracticeSoFar{Kind: contract.PracticeKind(k.Kind), Mine: tally(k.Mine), Advised: tally(k.Advised), Unasked: tally(k.Unasked), Early: k.Early, Late: k.Late}
+}
+
+func endsNamed(n practice.Named) contract.EndsNamed {
+	out := contract.EndsNamed{Asked: n.Asked, Right: n.Right, Mixed: []contract.EndsMixed{}}
+	for _, m := range n.Mixed {
+		out.Mixed = append(out.Mixed, contract.EndsMixed{Showed: m.Showed, Said: m.Said, Times: m.Times})
+	}
+	return out
+}
+
+func (h handlers) GetPracticeTogether(ctx context.Context, r contract.GetPracticeTogetherRequestObject) (contract.GetPracticeTogetherResponseObject, error) {
+	all, err := h.book.PractisedTogether(ctx, practice.Kind(r.Params.Kind), r.Params.Seed)
+	if err != nil {
+		return nil, err
+	}
+	w, err := h.words(ctx)
+	out := contract.GetPracticeTogether200JSONResponse{Nails: make([]contract.PracticeDone, len(all))}
+	for i, one := range all {
+		out.Nails[i] = contract.PracticeDone{
+			Who: one.Who, Number: one.Number, Cuts: one.Outcome().Cuts, Bled: one.Bled, Early: one.Early, Late: one.Late, LeftMm: one.Left, Says: lines(w, one.Says()),
+		}
+	}
+	return out, err
+}

@@ -1,0 +1,131 @@
+package book
+
+import (
+	"context"
+	"math/rand/v2"
+
+	"github.com/google/uuid"
+
+	"fribbet/internal/core/practice"
+	"fribbet/internal/core/quick"
+	"fribbet/internal/core/verdict"
+	"fribbet/internal/core/virtual"
+	"fribbet/internal/store"
+)
+
+const (
+	lately       = 40  // nails of a kind that a person's figures are made of
+	mostTogether = 400 // nails of all people of a class
+	usualSlice   = 1.0 // mm, of the hand that asks nobody
+)
+
+// chance are the same random numbers for the same seed and stream, on every machine (PCG, as Go keeps it).
+func chance(seed, stream uint64) virtual.Random { return rand.New(rand.NewPCG(seed, stream)) } //nolint:gosec // not for secrets
+
+// room is where the user practises, with the care of their own bench.
+func (b *Book) room(settings store.Settings, stop quick.Stop) practice.Room {
+	return practice.Room{Chance: chance, Terms: verdict.For(stop, settings.Hand, settings.Role != Groomer, false)}
+}
+
+// Practise plays a drawn nail by all moves so far. Once it is over and an id is given, it is kept as theirs.
+func (b *Book) Practise(ctx context.Context, id uuid.UUID, who string, n practice.Nail, moves []practice.Move) (practice.Game, error) {
+	settings, err := b.Settings(ctx)
+	if err != nil {
+		return practice.Game{}, err
+	}
+	g, err := b.room(settings, settings.EndPoint).Play(n, moves)
+	if err == nil && g.Over && id != uuid.Nil {
+		err = b.store.AddPractised(ctx, store.Practised{ID: id, At: b.now(), Who: who, Nail: n, EndPoint: settings.EndPoint, Moves: moves})
+	}
+	return g, err
+}
+
+// NameEnds marks a drill of cut ends. Once all of them are named and an id is given, it is kept as theirs.
+func (b *Book) NameEnds(ctx context.Context, id uuid.UUID, who string, seed int, said []quick.Face) ([]practice.End, practice.Named, error) {
+	settings, err := b.Settings(ctx)
+	if err != nil {
+		return nil, practice.Named{}, err
+	}
+	room := b.room(settings, settings.EndPoint)
+	named, err := room.Name(seed, said)
+	if err != nil {
+		return nil, named, err
+	}
+	if len(said) == practice.EndsAsked && id != uuid.Nil {
+		err = b.store.AddPractised(ctx, store.Practised{ID: id, At: b.now(), Who: who, Nail: practice.Nail{Kind: store.EndsDrill, Seed: seed, Number: 1}, EndPoint: settings.EndPoint, Said: said})
+	}
+	return room.Ends(seed), named, err
+}
+
+// Practised is how somebody's last nails of a kind went, beside the same nails by the careful advice and by a hand of
+// 1 mm slices that asks nobody.
+type Practised struct {
+	practice.Kind
+	Mine, Advised, Unasked practice.Tally
+	Early, Late            int // nails that were left too early, or cut against the advice
+}
+
+// PracticeSoFar is how somebody's practice goes: every kind that was tried, and the ends of their last drills.
+func (b *Book) PracticeSoFar(ctx context.Context, who string) (kinds []Practised, ends practice.Named, err error) {
+	settings, err := b.Settings(ctx)
+	if err != nil {
+		return nil, ends, err
+	}
+	for _, kind := range practice.Kinds() {
+		all, err := b.store.PractisedLately(ctx, kind, who, lately)
+		if err != nil {
+			return nil, ends, err
+		}
+		p, mine, advised, unasked := Practised{Kind: kind}, []practice.Outcome{}, []practice.Outcome{}, []practice.Outcome{}
+		for _, one := range all {
+			room := b.room(settings, one.EndPoint)
+			g, err := room.Play(one.Nail, one.Moves)
+			if err != nil { // of another version's rules: it counts no more
+				continue
+			}
+			mine, advised, unasked = append(mine, g.Outcome()), append(advised, room.Advised(one.Nail)), append(unasked, room.Unasked(one.Nail, usualSlice))
+			if g.Early > 0 {
+				p.Early++
+			}
+			if g.Late > 0 {
+				p.Late++
+			}
+		}
+		p.Mine, p.Advised, p.Unasked = practice.Count(mine), practice.Count(advised), practice.Count(unasked)
+		kinds = append(kinds, p)
+	}
+	drills, err := b.store.PractisedLately(ctx, store.EndsDrill, who, lately/10)
+	room := b.room(settings, settings.EndPoint)
+	var all []practice.Named
+	for _, d := range drills {
+		if named, err := room.Name(d.Seed, d.Said); err == nil {
+			all = append(all, named)
+		}
+	}
+	return kinds, practice.Together(all), err
+}
+
+// Together is how one person of a class did one nail of a series.
+type Together struct {
+	Who string
+	practice.Game
+}
+
+// PractisedTogether are all who did nails of one series.
+func (b *Book) PractisedTogether(ctx context.Context, kind practice.Kind, seed int) ([]Together, error) {
+	if err := (practice.Nail{Kind: kind, Seed: seed, Number: 1}).Check().Err(); err != nil {
+		return nil, err
+	}
+	settings, err := b.Settings(ctx)
+	if err != nil {
+		return nil, err
+	}
+	all, err := b.store.PractisedTogether(ctx, kind, seed, mostTogether)
+	var out []Together
+	for _, one := range all {
+		if g, err := b.room(settings, one.EndPoint).Play(one.Nail, one.Moves); err == nil {
+			out = append(out, Together{one.Who, g})
+		}
+	}
+	return out, err
+}

@@ -1,0 +1,21 @@
+package practice
+
+// All judgement (ours) unless it says otherwise.
+const (
+	// MostSeed is the largest seed of a series: six digits that can be read out to a class.
+	MostSeed = 999_999
+	// MostNumber is the last nail of a series.
+	MostNumber = 10_000
+	// MostMoves is how many looks and cuts one nail takes at most.
+	MostMoves = 60
+
+	leastCut = 0.1 // mm
+	mostCut  = 5.0 // mm
+
+	longQuickSpare = 0.55 // of what a nail that nobody trimmed usually has
+	movingShare    = 0.35 // sd of a slice off a dog that moves, as a share of it
+
+	// EndsAsked is how many cut ends a drill shows.
+	EndsAsked  = 20
+	lightShare = 1.0 / 3 // of them are a light nail's
+)

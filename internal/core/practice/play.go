@@ -1,0 +1,222 @@
+package practice
+
+import (
+	"fmt"
+
+	"fribbet/internal/core/claw"
+	"fribbet/internal/core/fault"
+	"fribbet/internal/core/nail"
+	"fribbet/internal/core/quick"
+	"fribbet/internal/core/state"
+	"fribbet/internal/core/verdict"
+)
+
+// Move is what a person does with a nail: looks, cuts, or stops. Exactly one of them.
+type Move struct {
+	Look quick.Landmark `json:"look,omitempty"`
+	MM   float64        `json:"mm,omitempty"` // how thick the slice is meant to be
+	Stop bool           `json:"stop,omitempty"`
+}
+
+// Step is a move with what came of it, and what the advice was before it.
+type Step struct {
+	Move
+	Seen   float64      // by a look: how far from the tip the quick seems to end, mm
+	Face   quick.Face   // that a cut showed
+	Advice verdict.Step // at the person's own end point, by all that was seen until then
+	Risk   float64      // that a cut bled, by all that was seen until then
+}
+
+// Game is a nail as far as it was played.
+type Game struct {
+	Nail
+	Code   nail.Code
+	Colour nail.Colour
+	Weight float64   // of its dog, kg
+	Claw   claw.Claw // at its length now
+	Steps  []Step
+	Over   bool // stopped, or it bled
+	Bled   bool
+	Left   float64 // spare, mm: hidden until it is over
+	Early  int     // slices that the advice would have gone on with
+	Late   int     // cuts that were taken against the advice to stop
+}
+
+// table is a nail being played: as it truly is, and as it is known.
+type table struct {
+	drawn
+	terms  verdict.Terms
+	worked verdict.Worked
+}
+
+func (r Room) table(n Nail) *table {
+	d := r.draw(n)
+	form := d.dog.Nails[0].Form
+	return &table{
+		drawn: d, terms: r.Terms,
+		worked: verdict.Worked{Belief: d.known.Belief(0, form, state.Work{}), Depth: form.Depth},
+	}
+}
+
+func (t *table) advice() verdict.Step { return verdict.Next(t.worked, t.terms) }
+
+// look tells where the quick seems to end by a landmark, mm from the tip as it is now.
+func (t *table) look(l quick.Landmark) float64 {
+	n := t.dog.Nails[0]
+	sd := l.Number(0, "", 0).SD
+	seen := max(0, n.Spare+sd*t.r.NormFloat64())
+	t.worked.Belief.See(quick.Seen{Mark: l, Spare: seen + t.worked.Belief.Removed()})
+	t.worked.Reads = true
+	return seen
+}
+
+// cut takes a slice, and tells what the end then shows.
+func (t *table) cut(mm float64) quick.Face {
+	face := t.dog.Cut(0, mm)
+	t.worked.Cuts++
+	t.worked.Last = face
+	t.worked.Belief.Cut(mm, face)
+	return face
+}
+
+// Play is what comes of some moves, one after the other; the same moves always come to the same. It returns
+// fault.Fields for what is no nail and no move.
+func (r Room) Play(n Nail, moves []Move) (Game, error) {
+	f := n.Check()
+	if len(moves) > MostMoves {
+		f.Add("moves", fmt.Sprintf("%d moves", len(moves)), fmt.Sprintf("must be at most %d", MostMoves))
+	}
+	if err := f.Err(); err != nil {
+		return Game{}, err
+	}
+	t := r.table(n)
+	g := Game{Nail: n, Code: t.dog.Nails[0].Code, Colour: t.dog.Nails[0].Colour, Weight: t.dog.Where.Weight}
+	looked := map[quick.Landmark]bool{}
+	for i, m := range moves {
+		if g.Over {
+			f.Add(fmt.Sprintf("moves[%d]", i), "after the end", "must not be there: the nail was done before it")
+			return Game{}, f
+		}
+		if m.check(&f, i, g.Colour, looked); f.Err() != nil {
+			return Game{}, f
+		}
+		s := Step{Move: m, Advice: t.advice()}
+		switch {
+		case m.Stop:
+			g.Over = true
+		case m.Look != "":
+			looked[m.Look] = true
+			s.Seen = t.look(m.Look)
+		default:
+			s.Risk = max(t.worked.Belief.Bleeds(m.MM), t.worked.Belief.Risk(m.MM))
+			if s.Advice.Action == verdict.Stop {
+				g.Late++
+			}
+			s.Face = t.cut(m.MM)
+			g.Bled = s.Face == quick.Blood
+			g.Over = g.Bled
+		}
+		g.Steps = append(g.Steps, s)
+	}
+	now := t.dog.Nails[0]
+	g.Claw, g.Left = now.Form.WithLength(now.Length), now.Spare
+	if g.Over && !g.Bled {
+		g.Early = t.more()
+	}
+	return g, nil
+}
+
+func (m Move) check(f *fault.Fields, i int, c nail.Colour, looked map[quick.Landmark]bool) {
+	name := fmt.Sprintf("moves[%d]", i)
+	count := 0
+	for _, is := range []bool{m.Look != "", m.MM != 0, m.Stop} {
+		if is {
+			count++
+		}
+	}
+	through := m.Look == quick.SeenThrough || m.Look == quick.ByTorch
+	switch {
+	case count != 1:
+		f.Add(name, fmt.Sprintf("%d things at once", count), "must be a look, a cut or the end")
+	case m.Look != "" && !through && m.Look != quick.Groove:
+		f.Add(name+".look", string(m.Look), fmt.Sprintf("must be one of %v", []quick.Landmark{quick.Groove, quick.SeenThrough, quick.ByTorch}))
+	case through && c != nail.Light:
+		f.Add(name+".look", string(m.Look), "must be groove: nothing shines through a dark nail")
+	case looked[m.Look]:
+		f.Add(name+".look", string(m.Look), "must be looked at once: it shows the same again")
+	case m.MM != 0:
+		f.Range(name+".mm", m.MM, leastCut, mostCut, "mm")
+	}
+}
+
+// more is how many slices the advice would still take, whoever stopped before.
+func (t *table) more() (slices int) {
+	for range MostMoves {
+		switch s := t.advice(); s.Action {
+		case verdict.Sliver:
+			slices++
+			if t.cut(s.MM) == quick.Blood {
+				return slices
+			}
+		case verdict.Ask:
+			if t.worked.Reads {
+				return slices
+			}
+			t.look(quick.Groove)
+		case verdict.Stop:
+			return slices
+		}
+	}
+	return slices
+}
+
+// Outcome is how a nail ended.
+type Outcome struct {
+	Cuts int
+	Bled bool
+	Left float64 // mm; of one that did not bleed
+}
+
+// Advised is the same nail by the program's own advice.
+func (r Room) Advised(n Nail) Outcome {
+	t := r.table(n)
+	t.more()
+	return t.outcome()
+}
+
+// Unasked is the same nail by a hand that takes slices of so many mm, of a nail 7 mm deep, until the sign of its end
+// point shows, and asks nobody.
+func (r Room) Unasked(n Nail, mm float64) Outcome {
+	t := r.table(n)
+	size := verdict.Size(t.worked.Depth)
+	for range MostMoves {
+		face := t.cut(mm * size)
+		if face.Ends() || face.FirstSign() && r.Terms.Stop == quick.AtFirstSign {
+			break
+		}
+	}
+	return t.outcome()
+}
+
+func (t *table) outcome() Outcome {
+	bled := t.worked.Last == quick.Blood
+	o := Outcome{Cuts: t.worked.Cuts, Bled: bled}
+	if !bled {
+		o.Left = t.dog.Nails[0].Spare
+	}
+	return o
+}
+
+// Outcome is how this game ended.
+func (g Game) Outcome() Outcome {
+	o := Outcome{Bled: g.Bled}
+	for _, s := range g.Steps {
+		if s.Face != "" {
+			o.Cuts++
+		}
+	}
+	if !g.Bled {
+		o.Left = g.Left
+	}
+	return o
+}

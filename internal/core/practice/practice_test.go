@@ -1,0 +1,181 @@
+package practice
+
+import (
+	"math"
+	"math/rand/v2"
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+	"pgregory.net/rapid"
+
+	"fribbet/internal/core/estimate"
+	"fribbet/internal/core/fault"
+	"fribbet/internal/core/kit"
+	"fribbet/internal/core/quick"
+	"fribbet/internal/core/verdict"
+	"fribbet/internal/core/virtual"
+)
+
+// room is one of a careful hand that stops at the first sign.
+var room = Room{
+	Chance: func(seed, stream uint64) virtual.Random { return rand.New(rand.NewPCG(seed, stream)) },
+	Terms:  verdict.For(quick.AtFirstSign, kit.SomeHand, true, false),
+}
+
+// draws are random moves: a look now and then, cuts, an end.
+func draws(t *rapid.T) (moves []Move) {
+	for range rapid.IntRange(0, 12).Draw(t, "cuts") {
+		moves = append(moves, Move{MM: rapid.SampledFrom([]float64{0.3, 0.5, 1, 2}).Draw(t, "mm")})
+	}
+	return moves
+}
+
+// The same seed and the same moves are the same nail and come to the same; what comes later changes nothing of before.
+func TestANailIsTheSameToEverybody(t *testing.T) {
+	rapid.Check(t, func(t *rapid.T) {
+		n := Nail{rapid.SampledFrom(Kinds()).Draw(t, "kind"), rapid.IntRange(1, MostSeed).Draw(t, "seed"), rapid.IntRange(1, 50).Draw(t, "number")}
+		moves := draws(t)
+		var last Game
+		for k := range moves {
+			g, err := room.Play(n, moves[:k+1])
+			require.NoError(t, err)
+			again, err := room.Play(n, moves[:k+1])
+			require.NoError(t, err)
+			assert.Equal(t, g, again)
+			assert.Equal(t, last.Steps, append([]Step(nil), g.Steps[:k]...))
+			if last = g; g.Over {
+				break
+			}
+		}
+		if !last.Over {
+			g, err := room.Play(n, append(moves, Move{Stop: true}))
+			require.NoError(t, err)
+			assert.True(t, g.Over)
+			assert.Len(t, g.Says(), 1)
+			assert.GreaterOrEqual(t, g.Left, 0.0)
+		}
+	})
+}
+
+// Who does as the advice says ends where the advice does: nothing too early, nothing too many.
+func TestWhoFollowsTheAdviceIsToldSo(t *testing.T) {
+	for number := 1; number <= 60; number++ {
+		n := Nail{Kinds()[number%len(Kinds())], 4711, number}
+		var moves []Move
+		for {
+			g, err := room.Play(n, moves)
+			require.NoError(t, err)
+			if g.Over {
+				break
+			}
+			stop, err := room.Play(n, append(moves, Move{Stop: true})) // its advice is that before the end
+			require.NoError(t, err)
+			switch a := stop.Steps[len(moves)].Advice; {
+			case a.Action == verdict.Sliver:
+				moves = append(moves, Move{MM: a.MM})
+			case a.Action == verdict.Ask && len(moves) == 0:
+				moves = append(moves, Move{Look: quick.Groove})
+			default:
+				moves = append(moves, Move{Stop: true})
+			}
+		}
+		g, err := room.Play(n, moves)
+		require.NoError(t, err)
+		assert.Zero(t, g.Late)
+		assert.Zero(t, g.Early)
+		assert.Equal(t, room.Advised(n), g.Outcome(), "the same nail by the advice")
+	}
+}
+
+// Of two thousand nails: the careful advice bleeds as often as the bench's own calibration says, a hand of 1 mm slices
+// several times as often, a random one more than either; and each within what was known of each cut beforehand.
+func TestHowOftenHandsBleed(t *testing.T) {
+	const all = 2000
+	var advised, unasked, random []Outcome
+	risks := 0.0
+	for number := 1; number <= all; number++ {
+		n := Nail{Dark, 12, number}
+		advised, unasked = append(advised, room.Advised(n)), append(unasked, room.Unasked(n, 1))
+		r := rand.New(rand.NewPCG(3, uint64(number)))
+		var moves []Move
+		for range r.IntN(4) {
+			moves = append(moves, Move{MM: 0.3 + 1.7*r.Float64()})
+		}
+		for {
+			g, err := room.Play(n, moves)
+			if err != nil { // it bled before
+				moves = moves[:len(moves)-1]
+				continue
+			}
+			for _, s := range g.Steps {
+				risks += s.Risk
+			}
+			random = append(random, g.Outcome())
+			break
+		}
+	}
+	a, u, x := Count(advised), Count(unasked), Count(random)
+	assert.LessOrEqual(t, a.Per100.Low, 0.3, "a careful hand bleeds 3 of 1000 at most: docs/calibration.md")
+	assert.Greater(t, u.Per100.Low, a.Per100.High)
+	assert.Greater(t, x.Per100.Low, a.Per100.High)
+	expected := estimate.Share(x.Bled, all, 3).Times(all)
+	assert.GreaterOrEqual(t, risks, expected.Low, "as often as the chances of its cuts said")
+	assert.LessOrEqual(t, risks, expected.High)
+}
+
+// What is no nail and no move is refused by name.
+func TestForeignMovesAreRefused(t *testing.T) {
+	good := Nail{Dark, 1, 1}
+	for want, err := range map[string]error{
+		"kind":             refused(Nail{"glass", 1, 1}),
+		"seed":             refused(Nail{Dark, 0, 1}),
+		"number":           refused(Nail{Dark, 1, -3}),
+		"moves: must be":   refused(good, make([]Move, MostMoves+1)...),
+		"moves[0]":         refused(good, Move{}),
+		"moves[1]":         refused(good, Move{Stop: true}, Move{MM: 1}),
+		"moves[0].mm":      refused(good, Move{MM: math.NaN()}),
+		"moves[0].look":    refused(good, Move{Look: "smell"}),
+		"shines through":   refused(good, Move{Look: quick.ByTorch}),
+		"looked at once":   refused(good, Move{Look: quick.Groove}, Move{Look: quick.Groove}),
+		"2 things at once": refused(good, Move{MM: 1, Stop: true}),
+	} {
+		var f fault.Fields
+		require.ErrorAs(t, err, &f, want)
+		assert.Contains(t, f.Error(), want)
+	}
+}
+
+func refused(n Nail, moves ...Move) error {
+	_, err := room.Play(n, moves)
+	return err
+}
+
+func TestEndsAreNamed(t *testing.T) {
+	ends := room.Ends(7)
+	var said []quick.Face
+	for _, e := range ends {
+		said = append(said, e.Face)
+	}
+	named, err := room.Name(7, said)
+	require.NoError(t, err)
+	assert.Equal(t, Named{Asked: EndsAsked, Right: EndsAsked}, named)
+	wrong := 0
+	for i, e := range ends {
+		if e.Face == quick.Grey {
+			said[i], wrong = quick.DarkCentre, wrong+1
+		}
+	}
+	require.Positive(t, wrong)
+	named, err = room.Name(7, said)
+	require.NoError(t, err)
+	assert.Equal(t, []Mixed{{quick.Grey, quick.DarkCentre, wrong}}, named.Mixed)
+	for _, err := range []error{name(7, "glass"), name(0, quick.White), name(7, make([]quick.Face, EndsAsked+1)...)} {
+		assert.ErrorAs(t, err, new(fault.Fields))
+	}
+}
+
+func name(seed int, said ...quick.Face) error {
+	_, err := room.Name(seed, said)
+	return err
+}
