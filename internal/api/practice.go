@@ -14,9 +14,6 @@ import (
 	"fribbet/internal/standin"
 )
 
-// hangs is how far over the floor a drawn nail is shown, mm.
-const hangs = 2.0
-
 func (h handlers) Practise(ctx context.Context, r contract.PractiseRequestObject) (contract.PractiseResponseObject, error) {
 	in := r.Body
 	moves := make([]practice.Move, len(in.Moves))
@@ -31,14 +28,18 @@ func (h handlers) Practise(ctx context.Context, r contract.PractiseRequestObject
 	if err != nil {
 		return nil, err
 	}
-	stance := g.Claw.AtGap(hangs)
+	stance := g.Hung()
 	out := contract.Practise200JSONResponse{
-		Code: g.Code, Colour: contract.PracticeGameColour(g.Colour), WeightKg: g.Weight, LengthMm: g.Claw.Length, Outline: outline(stance.Outline()),
+		Code: g.Code, Colour: contract.PracticeGameColour(g.Colour), WeightKg: g.Weight, LengthMm: g.Claw.Length, Whole: outline(g.Whole().Outline()), Outline: outline(stance.Outline()),
 		Steps: []contract.PracticeStep{}, Over: g.Over, Bled: g.Bled, Says: lines(w, g.Says()),
 	}
 	if g.Over {
 		out.Quick = of(outline(stance.Quick(g.Claw.Length - g.Left)))
 		out.LeftMm, out.Early, out.Late = &g.Left, &g.Early, &g.Late
+	}
+	out.Blades = []contract.PracticeBlade{}
+	for _, b := range g.Blades() {
+		out.Blades = append(out.Blades, contract.PracticeBlade{Mm: b.MM, Line: outline(b.Line[:])})
 	}
 	for i, s := range g.Steps {
 		out.Steps = append(out.Steps, practiceStep(g, i, s))

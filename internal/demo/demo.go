@@ -48,6 +48,9 @@ func Fill(ctx context.Context, b *book.Book) error {
 	if err := fillPictures(ctx, b, dogs); err != nil {
 		return err
 	}
+	if err := fillPractice(ctx, b); err != nil {
+		return err
+	}
 	return fillRound(ctx, b, dogs)
 }
 

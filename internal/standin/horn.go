@@ -50,15 +50,27 @@ func pale(r *rand.Rand) string {
 	return fmt.Sprintf("#%02x%02x%02x", 222-v, 205-v, 176-v)
 }
 
-// blob is a round thing whose edge is uneven.
+// blob is a round thing whose edge is uneven, and smooth.
 func (e *cutEnd) blob(x, y, radius, uneven float64, fill string, opacity float64) {
-	const points = 22
-	var path strings.Builder
+	const points = 16
+	var at [points][2]float64
 	for i := range points {
 		turn, far := 2*math.Pi*float64(i)/points, radius*(1+uneven*e.r.NormFloat64()/2)
-		fmt.Fprintf(&path, "%c%.1f %.1f", "ML"[min(i, 1)], x+far*math.Cos(turn), y+far*math.Sin(turn))
+		at[i] = [2]float64{x + far*math.Cos(turn), y + far*math.Sin(turn)}
 	}
-	fmt.Fprintf(&e.b, `<path d="%sZ" fill="%s" opacity="%.2f" stroke="%s" stroke-width="1" stroke-linejoin="round" stroke-opacity="0.4"/>`, path.String(), fill, opacity, fill)
+	middle := func(i int) (float64, float64) {
+		p, q := at[i%points], at[(i+1)%points]
+		return (p[0] + q[0]) / 2, (p[1] + q[1]) / 2
+	}
+	var path strings.Builder
+	mx, my := middle(0)
+	fmt.Fprintf(&path, "M%.1f %.1f", mx, my)
+	for i := range points {
+		p := at[(i+1)%points]
+		mx, my = middle(i + 1)
+		fmt.Fprintf(&path, "Q%.1f %.1f %.1f %.1f", p[0], p[1], mx, my)
+	}
+	fmt.Fprintf(&e.b, `<path d="%sZ" fill="%s" opacity="%.2f"/>`, path.String(), fill, opacity)
 }
 
 // grain are the layers that horn grows in.

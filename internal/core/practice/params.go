@@ -12,6 +12,9 @@ const (
 	leastCut = 0.1 // mm
 	mostCut  = 5.0 // mm
 
+	hangs    = 2.0  // mm over the floor
+	squareAt = 0.75 // of its length: the nail's own axis there is what a cut runs across, wherever its quick ends
+
 	longQuickSpare = 0.55 // of what a nail that nobody trimmed usually has
 	movingShare    = 0.35 // sd of a slice off a dog that moves, as a share of it
 
@@ -19,3 +22,6 @@ const (
 	EndsAsked  = 20
 	lightShare = 1.0 / 3 // of them are a light nail's
 )
+
+// offered are the thicknesses of cuts that are offered, mm for a nail 7 mm deep.
+var offered = []float64{0.3, 0.5, 1, 1.5, 2}

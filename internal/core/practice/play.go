@@ -2,6 +2,7 @@ package practice
 
 import (
 	"fmt"
+	"math"
 
 	"fribbet/internal/core/claw"
 	"fribbet/internal/core/fault"
@@ -33,6 +34,7 @@ type Game struct {
 	Code   nail.Code
 	Colour nail.Colour
 	Weight float64   // of its dog, kg
+	Before float64   // its length at first, mm
 	Claw   claw.Claw // at its length now
 	Steps  []Step
 	Over   bool // stopped, or it bled
@@ -40,6 +42,32 @@ type Game struct {
 	Left   float64 // spare, mm: hidden until it is over
 	Early  int     // slices that the advice would have gone on with
 	Late   int     // cuts that were taken against the advice to stop
+}
+
+// Blade is where a cut would run: so thick, from the underside's edge to the ridge's or the other way.
+type Blade struct {
+	MM   float64
+	Line [2]claw.Point
+}
+
+// Whole is the nail as it was at first, over the floor, which it does not touch.
+func (g Game) Whole() claw.Stance { return g.Claw.WithLength(g.Before).AtGap(hangs) }
+
+// Hung is what is left of it, where it was.
+func (g Game) Hung() claw.Stance { return g.Claw.AtCoatHeight(g.Whole().CoatHeight()) }
+
+// Blades are the cuts that are offered, straight across the nail, the thinnest first: thinner on a toy's.
+func (g Game) Blades() (all []Blade) {
+	size, before := verdict.Size(g.Claw.Depth), 0.0
+	var steps, thick []float64
+	for _, mm := range offered {
+		mm = math.Max(leastCut, math.Round(mm*size*20)/20)
+		steps, thick, before = append(steps, mm-before), append(thick, mm), mm
+	}
+	for i, line := range g.Hung().Slivers(claw.Square, squareAt*g.Claw.Length, steps) {
+		all = append(all, Blade{thick[i], line})
+	}
+	return all
 }
 
 // table is a nail being played: as it truly is, and as it is known.
@@ -90,7 +118,7 @@ func (r Room) Play(n Nail, moves []Move) (Game, error) {
 		return Game{}, err
 	}
 	t := r.table(n)
-	g := Game{Nail: n, Code: t.dog.Nails[0].Code, Colour: t.dog.Nails[0].Colour, Weight: t.dog.Where.Weight}
+	g := Game{Nail: n, Code: t.dog.Nails[0].Code, Colour: t.dog.Nails[0].Colour, Weight: t.dog.Where.Weight, Before: t.dog.Nails[0].Length}
 	looked := map[quick.Landmark]bool{}
 	for i, m := range moves {
 		if g.Over {

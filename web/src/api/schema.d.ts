@@ -3239,7 +3239,12 @@ export interface components {
             colour: "light" | "dark";
             weight_kg: number;
             length_mm: number;
+            /** @description as it was at first */
+            whole: components["schemas"]["Outline"];
+            /** @description what is left of it */
             outline: components["schemas"]["Outline"];
+            /** @description cuts that are offered, the thinnest first */
+            blades: components["schemas"]["PracticeBlade"][];
             /** @description outline of the quick; once it is over */
             quick?: components["schemas"]["Outline"];
             /** @description in front of the quick; once it is over */
@@ -3252,6 +3257,10 @@ export interface components {
             /** @description cuts that were taken against the advice to stop */
             late?: number;
             says: components["schemas"]["Line"][];
+        };
+        PracticeBlade: {
+            mm: number;
+            line: components["schemas"]["Outline"];
         };
         PracticeTally: {
             nails: number;

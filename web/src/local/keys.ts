@@ -21,7 +21,7 @@ export function act(event: KeyboardEvent, does: () => void) {
 
 /** Keys that work on every screen: / search, g then a letter to go somewhere, ? all keys. */
 export function useGlobalKeys(router: Router, help: () => void) {
-  const places: Record<string, string> = { d: '/', b: '/bench', l: '/ladder', k: '/kit', n: '/today', o: '/round', t: '/round/book', a: '/dogs/new', m: '/more', w: '/words', s: '/settings' }
+  const places: Record<string, string> = { d: '/', b: '/bench', l: '/ladder', k: '/kit', p: '/practice', n: '/today', o: '/round', t: '/round/book', a: '/dogs/new', m: '/more', w: '/words', s: '/settings' }
   let going = 0
   listen((event) => {
     if (event.defaultPrevented || isTyping(event) || event.ctrlKey || event.metaKey || event.altKey) return

@@ -10,11 +10,12 @@ import ladder from 'bootstrap-icons/icons/bar-chart-steps.svg'
 import round from 'bootstrap-icons/icons/clock.svg'
 import settings from 'bootstrap-icons/icons/sliders.svg'
 import bench from 'bootstrap-icons/icons/scissors.svg'
+import practice from 'bootstrap-icons/icons/bullseye.svg'
 import more from 'bootstrap-icons/icons/three-dots.svg'
 import today from 'bootstrap-icons/icons/sun.svg'
 import vet from 'bootstrap-icons/icons/telephone.svg'
 
-const icons = { add, back, bench, blood, caution, due, go, kit, ladder, more, round, settings, today, vet }
+const icons = { add, back, bench, blood, caution, due, go, kit, ladder, more, practice, round, settings, today, vet }
 defineProps<{ name: keyof typeof icons }>()
 </script>
 

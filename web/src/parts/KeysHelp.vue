@@ -10,6 +10,7 @@ const places = {
     ['g l', 'go to Ladder'],
     ['g r', 'go to How often, of the dog that is open'],
     ['g k', 'go to Kit'],
+    ['g p', 'go to Practice'],
     ['g n', 'go to today, of a groomer'],
     ['g o', 'go to the week, of a groomer'],
     ['g t', 'the telephone: book a visit, of a groomer'],
@@ -29,6 +30,13 @@ const places = {
     ['N P', 'next and previous nail'],
     ['U', 'undo'],
     ['Ctrl Enter', 'save the trim'],
+  ],
+  'While practising': [
+    ['1–5', 'how thick, or what the end shows'],
+    ['Enter', 'cut; then the next nail'],
+    ['S', 'stop here'],
+    ['L', 'look at the nail'],
+    ['N', 'the next nail'],
   ],
   'At the bench': [
     ['Space', 'the next thing: this nail is done and showed no sign, or the next cut, or the next nail'],

@@ -1,0 +1,40 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { Schemas } from '../../api/client'
+import { pathOf } from '../../nail/geometry'
+
+/** A drawn nail from the side, with where the blade would go; its quick once it is done. */
+const props = defineProps<{ nail: Schemas['PracticeGame']; blade?: Schemas['PracticeBlade'] }>()
+const box = computed(() => {
+  const xs = props.nail.whole.map((p) => p[0])
+  const zs = props.nail.whole.map((p) => p[1])
+  const left = Math.min(...xs) - 5
+  const top = Math.max(...zs) + 2
+  return { left, top: -top, width: Math.max(...xs) + 6 - left, height: top - Math.min(...zs) + 2 }
+})
+const coat = computed(() => [props.nail.outline[0], props.nail.outline[props.nail.outline.length - 1]])
+</script>
+
+<template>
+  <svg :viewBox="`${box.left} ${box.top} ${box.width} ${box.height}`" :class="['drawn', nail.colour]" role="img" :aria-label="nail.over ? 'The nail from the side, with its quick' : 'The nail from the side'">
+    <path class="toe" :d="`M${box.left} ${-coat[0][1] - 1.5}L${coat[0][0]} ${-coat[0][1]}L${coat[1][0]} ${-coat[1][1]}L${box.left} ${-coat[1][1] + 1.5}Z`" />
+    <path class="off" :d="pathOf(nail.whole)" />
+    <path class="horn" :d="pathOf(nail.outline)" />
+    <path v-if="nail.quick" class="quick" :d="pathOf(nail.quick)" />
+    <path class="edge" :d="pathOf(nail.outline)" />
+    <template v-if="blade"><line v-for="c in ['under', 'blade']" :key="c" :class="c" :x1="blade.line[0][0]" :y1="-blade.line[0][1]" :x2="blade.line[1][0]" :y2="-blade.line[1][1]" /></template>
+  </svg>
+</template>
+
+<style scoped>
+.drawn { display: block; height: auto; max-height: 50vh; width: 100%; }
+path, line { vector-effect: non-scaling-stroke; }
+.toe { fill: var(--toe); }
+.dark .horn { fill: #57504a; }
+.light .horn { fill: #eadcc2; }
+.quick { fill: var(--quick); }
+.edge { fill: none; stroke: var(--ink); stroke-width: 1.5; }
+.off { fill: none; stroke: var(--ink-soft); stroke-dasharray: 3 3; }
+.under { stroke: var(--paper); stroke-width: 7; }
+.blade { stroke: var(--go); stroke-width: 3; }
+</style>
