@@ -17,7 +17,7 @@ func TestPracticeByKeys(t *testing.T) {
 	p.sees("due")
 	p.require(p.Keyboard.Type('g', 'p'), "to Practice")
 	p.sees("Nothing can bleed here")
-	p.sees("22 done, 1 bled")
+	p.sees("of the last 20 went well")
 	p.press("a[href^='/practice/dark']", "Go on")
 	p.sees("Choose how thick, cut, then look at the end here")
 	p.require(p.Keyboard.Type('l'), "a look")
@@ -43,7 +43,7 @@ func TestPracticeByKeys(t *testing.T) {
 	assert.Equal(t, said, again.find(".says", "").MustText(), "the same nail to everybody")
 
 	p.press("a", "Practice")
-	p.sees("24 done")
+	p.find(".practice table td", "")
 	p.press("a", "Name twenty ends")
 	for n := 1; n <= 20; n++ {
 		p.sees(fmt.Sprintf("%d of 20", n))

@@ -10,6 +10,7 @@ import (
 	"fribbet/internal/core/nail"
 	"fribbet/internal/core/practice"
 	"fribbet/internal/core/quick"
+	"fribbet/internal/core/say"
 	"fribbet/internal/core/verdict"
 	"fribbet/internal/standin"
 )
@@ -90,10 +91,39 @@ func (h handlers) NameEnds(ctx context.Context, r contract.NameEndsRequestObject
 	return out, nil
 }
 
+func (h handlers) AnswerScenes(ctx context.Context, r contract.AnswerScenesRequestObject) (contract.AnswerScenesResponseObject, error) {
+	scenes, right, err := h.book.AnswerScenes(r.Body.Seed, r.Body.Chosen)
+	if err != nil {
+		return nil, err
+	}
+	w, err := h.words(ctx)
+	out := contract.AnswerScenes200JSONResponse{Of: len(scenes), Right: right, Scenes: []contract.Scene{}}
+	for i, s := range scenes[:min(len(scenes), len(r.Body.Chosen)+1)] {
+		one := contract.Scene{Key: s.Key, Sees: lines(w, []say.Line{s.Sees()})[0], Choices: []contract.Line{}}
+		for _, c := range s.Choices {
+			one.Choices = append(one.Choices, contract.Line{Key: string(c), Says: w.Say(say.Line{Key: c})})
+		}
+		if s.Shows != (practice.Dog{}) {
+			one.Dog = &contract.SceneDog{
+				Tail: contract.SceneDogTail(s.Shows.Tail), Mouth: contract.SceneDogMouth(s.Shows.Mouth),
+				Eyes: contract.SceneDogEyes(s.Shows.Eyes), Body: contract.SceneDogBody(s.Shows.Body),
+			}
+		}
+		if i < len(r.Body.Chosen) {
+			one.Right, one.Why = of(s.Right), &lines(w, []say.Line{s.Why()})[0]
+		}
+		out.Scenes = append(out.Scenes, one)
+	}
+	return out, err
+}
+
 func (h handlers) GetPractice(ctx context.Context, _ contract.GetPracticeRequestObject) (contract.GetPracticeResponseObject, error) {
-	kinds, ends, err := h.book.PracticeSoFar(ctx, access.VisitorOf(ctx).Who)
-	out := contract.GetPractice200JSONResponse{Kinds: []contract.PracticeSoFar{}, Ends: endsNamed(ends)}
-	for _, k := range kinds {
+	so, err := h.book.PracticeSoFar(ctx, access.VisitorOf(ctx).Who)
+	out := contract.GetPractice200JSONResponse{Kinds: []contract.PracticeSoFar{}, Ends: endsNamed(so.Ends)}
+	if so.Next != "" {
+		out.Next = of(contract.PracticeKind(so.Next))
+	}
+	for _, k := range so.Kinds {
 		out.Kinds = append(out.Kinds, soFar(k))
 	}
 	return out, err
@@ -106,7 +136,11 @@ func soFar(k book.Practised) contract.PracticeSoFar {
 		}
 		return contract.PracticeTally{Nails: t.Nails, Bled: t.Bled, Cuts: t.Cuts, Per100: ranged(t.Per100), Left: ranged(t.Left)}
 	}
-	return contract.PracticeSoFar{Kind: contract.PracticeKind(k.Kind), Mine: tally(k.Mine), Advised: tally(k.Advised), Unasked: tally(k.Unasked), Early: k.Early, Late: k.Late}
+	out := contract.PracticeSoFar{Lately: k.Lately, Well: k.Well, Passed: k.Passed, Kind: contract.PracticeKind(k.Kind), Mine: tally(k.Mine), Advised: tally(k.Advised), Unasked: tally(k.Unasked), Early: k.Early, Late: k.Late}
+	if !k.Again.IsZero() {
+		out.Again = &k.Again
+	}
+	return out
 }
 
 func endsNamed(n practice.Named) contract.EndsNamed {

@@ -99,3 +99,26 @@ func TestCutEndsAreNamed(t *testing.T) {
 	assert.Equal(t, 422, status)
 	assert.Contains(t, string(text), "said[")
 }
+
+// A drill of moments says what is right, and why, once each is answered; what cannot be chosen is refused by name.
+func TestMomentsAtTheTable(t *testing.T) {
+	c := newClient(t)
+	answer := func(chosen ...int) contract.ScenesDrill {
+		return ask[contract.ScenesDrill](c, "POST", "/api/practice/scenes", fmt.Sprintf(`{"seed":9,"chosen":%s}`, jsonOf(t, append([]int{}, chosen...))), 200)
+	}
+	drill := answer()
+	require.Len(t, drill.Scenes, 1)
+	assert.Nil(t, drill.Scenes[0].Right)
+	assert.Nil(t, drill.Scenes[0].Why)
+	var chosen []int
+	for len(chosen) < drill.Of {
+		now := answer(append(chosen, 0)...)
+		scene := now.Scenes[len(chosen)]
+		assert.NotContains(t, scene.Sees.Says+scene.Why.Says, "practice.", "words, not keys")
+		chosen = append(chosen, *scene.Right)
+	}
+	assert.Equal(t, drill.Of, answer(chosen...).Right)
+	status, text := c.do("POST", "/api/practice/scenes", `{"seed":9,"chosen":[7]}`)
+	assert.Equal(t, 422, status)
+	assert.Contains(t, string(text), "chosen[0]")
+}

@@ -3,9 +3,11 @@ package book
 import (
 	"context"
 	"math/rand/v2"
+	"slices"
 
 	"github.com/google/uuid"
 
+	"fribbet/internal/core/date"
 	"fribbet/internal/core/practice"
 	"fribbet/internal/core/quick"
 	"fribbet/internal/core/verdict"
@@ -15,6 +17,7 @@ import (
 
 const (
 	lately       = 40  // nails of a kind that a person's figures are made of
+	inCourse     = 80  // and that say where they stand in the course
 	mostTogether = 400 // nails of all people of a class
 	usualSlice   = 1.0 // mm, of the hand that asks nobody
 )
@@ -57,43 +60,42 @@ func (b *Book) NameEnds(ctx context.Context, id uuid.UUID, who string, seed int,
 	return room.Ends(seed), named, err
 }
 
+// AnswerScenes marks a drill of moments at the table, as far as it went.
+func (b *Book) AnswerScenes(seed int, chosen []int) (scenes []practice.Scene, right int, err error) {
+	return practice.Room{Chance: chance}.Answer(seed, chosen)
+}
+
 // Practised is how somebody's last nails of a kind went, beside the same nails by the careful advice and by a hand of
 // 1 mm slices that asks nobody.
 type Practised struct {
-	practice.Kind
+	practice.Standing
 	Mine, Advised, Unasked practice.Tally
 	Early, Late            int // nails that were left too early, or cut against the advice
 }
 
-// PracticeSoFar is how somebody's practice goes: every kind that was tried, and the ends of their last drills.
-func (b *Book) PracticeSoFar(ctx context.Context, who string) (kinds []Practised, ends practice.Named, err error) {
+// Practice is how somebody's practice goes.
+type Practice struct {
+	Kinds []Practised
+	Next  practice.Kind  // what to practise next; empty: nothing more today
+	Ends  practice.Named // of their last drills
+}
+
+// PracticeSoFar is how somebody's practice goes: every kind in the order of the course, and the ends of their last drills.
+func (b *Book) PracticeSoFar(ctx context.Context, who string) (out Practice, err error) {
 	settings, err := b.Settings(ctx)
 	if err != nil {
-		return nil, ends, err
+		return out, err
 	}
+	var stand []practice.Standing
 	for _, kind := range practice.Kinds() {
-		all, err := b.store.PractisedLately(ctx, kind, who, lately)
+		all, err := b.store.PractisedLately(ctx, kind, who, inCourse)
 		if err != nil {
-			return nil, ends, err
+			return out, err
 		}
-		p, mine, advised, unasked := Practised{Kind: kind}, []practice.Outcome{}, []practice.Outcome{}, []practice.Outcome{}
-		for _, one := range all {
-			room := b.room(settings, one.EndPoint)
-			g, err := room.Play(one.Nail, one.Moves)
-			if err != nil { // of another version's rules: it counts no more
-				continue
-			}
-			mine, advised, unasked = append(mine, g.Outcome()), append(advised, room.Advised(one.Nail)), append(unasked, room.Unasked(one.Nail, usualSlice))
-			if g.Early > 0 {
-				p.Early++
-			}
-			if g.Late > 0 {
-				p.Late++
-			}
-		}
-		p.Mine, p.Advised, p.Unasked = practice.Count(mine), practice.Count(advised), practice.Count(unasked)
-		kinds = append(kinds, p)
+		p := b.practised(settings, kind, all)
+		out.Kinds, stand = append(out.Kinds, p), append(stand, p.Standing)
 	}
+	out.Next, _ = practice.Next(stand, b.Today())
 	drills, err := b.store.PractisedLately(ctx, store.EndsDrill, who, lately/10)
 	room := b.room(settings, settings.EndPoint)
 	var all []practice.Named
@@ -102,7 +104,37 @@ func (b *Book) PracticeSoFar(ctx context.Context, who string) (kinds []Practised
 			all = append(all, named)
 		}
 	}
-	return kinds, practice.Together(all), err
+	out.Ends = practice.Together(all)
+	return out, err
+}
+
+// practised is how nails of a kind went, the latest first.
+func (b *Book) practised(settings store.Settings, kind practice.Kind, all []store.Practised) Practised {
+	var p Practised
+	var mine, advised, unasked []practice.Outcome
+	var done []practice.Done
+	for i, one := range all {
+		room := b.room(settings, one.EndPoint)
+		g, err := room.Play(one.Nail, one.Moves)
+		if err != nil { // of another version's rules: it counts no more
+			continue
+		}
+		done = append(done, practice.Done{On: date.Of(one.At.In(b.now().Location())), Well: g.Well(), Bled: g.Bled})
+		if i >= lately {
+			continue
+		}
+		mine, advised, unasked = append(mine, g.Outcome()), append(advised, room.Advised(one.Nail)), append(unasked, room.Unasked(one.Nail, usualSlice))
+		if g.Early > 0 {
+			p.Early++
+		}
+		if g.Late > 0 {
+			p.Late++
+		}
+	}
+	slices.Reverse(done)
+	p.Standing = practice.Stands(kind, done)
+	p.Mine, p.Advised, p.Unasked = practice.Count(mine), practice.Count(advised), practice.Count(unasked)
+	return p
 }
 
 // Together is how one person of a class did one nail of a series.

@@ -30,6 +30,7 @@ export const router = createRouter({
     { path: '/ladder', name: 'ladder', component: () => import('./screens/LaddersScreen.vue'), meta: { title: 'Ladder' } },
     { path: '/practice', name: 'practice', component: () => import('./screens/PracticeScreen.vue'), meta: { title: 'Practice' } },
     { path: '/practice/ends', name: 'ends', component: () => import('./screens/EndsDrill.vue'), meta: { title: 'Name the cut end' } },
+    { path: '/practice/dog', name: 'scenes', component: () => import('./screens/ScenesDrill.vue'), meta: { title: 'Read the dog' } },
     { path: '/practice/:kind(light|dark|dewclaw|long_quick|toy|moving)', name: 'practice-nail', component: () => import('./screens/PracticeNail.vue'), props: true, meta: { title: 'Practice' } },
     { path: '/practice/:kind(light|dark|dewclaw|long_quick|toy|moving)/together', name: 'together', component: () => import('./screens/PracticeTogether.vue'), props: true, meta: { title: 'A series together' } },
     { path: '/kit', name: 'kit', component: () => import('./screens/KitScreen.vue'), meta: { title: 'Kit' } },

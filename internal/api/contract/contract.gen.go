@@ -536,31 +536,31 @@ func (e QuickRequestColour) Valid() bool {
 
 // Defines values for ReactionAnswerKey.
 const (
-	Fighting      ReactionAnswerKey = "fighting"
-	FightingAgain ReactionAnswerKey = "fighting_again"
-	Pulling       ReactionAnswerKey = "pulling"
-	PullingAgain  ReactionAnswerKey = "pulling_again"
-	Snapping      ReactionAnswerKey = "snapping"
-	Uneasy        ReactionAnswerKey = "uneasy"
-	UneasyAgain   ReactionAnswerKey = "uneasy_again"
+	ReactionAnswerKeyFighting      ReactionAnswerKey = "fighting"
+	ReactionAnswerKeyFightingAgain ReactionAnswerKey = "fighting_again"
+	ReactionAnswerKeyPulling       ReactionAnswerKey = "pulling"
+	ReactionAnswerKeyPullingAgain  ReactionAnswerKey = "pulling_again"
+	ReactionAnswerKeySnapping      ReactionAnswerKey = "snapping"
+	ReactionAnswerKeyUneasy        ReactionAnswerKey = "uneasy"
+	ReactionAnswerKeyUneasyAgain   ReactionAnswerKey = "uneasy_again"
 )
 
 // Valid indicates whether the value is a known member of the ReactionAnswerKey enum.
 func (e ReactionAnswerKey) Valid() bool {
 	switch e {
-	case Fighting:
+	case ReactionAnswerKeyFighting:
 		return true
-	case FightingAgain:
+	case ReactionAnswerKeyFightingAgain:
 		return true
-	case Pulling:
+	case ReactionAnswerKeyPulling:
 		return true
-	case PullingAgain:
+	case ReactionAnswerKeyPullingAgain:
 		return true
-	case Snapping:
+	case ReactionAnswerKeySnapping:
 		return true
-	case Uneasy:
+	case ReactionAnswerKeyUneasy:
 		return true
-	case UneasyAgain:
+	case ReactionAnswerKeyUneasyAgain:
 		return true
 	default:
 		return false
@@ -582,6 +582,111 @@ func (e Role) Valid() bool {
 	case Keeper:
 		return true
 	case Unset:
+		return true
+	default:
+		return false
+	}
+}
+
+// Defines values for SceneDogBody.
+const (
+	SceneDogBodyAway    SceneDogBody = "away"
+	SceneDogBodyFrozen  SceneDogBody = "frozen"
+	SceneDogBodyLeaning SceneDogBody = "leaning"
+	SceneDogBodyLoose   SceneDogBody = "loose"
+	SceneDogBodyLying   SceneDogBody = "lying"
+	SceneDogBodyPulling SceneDogBody = "pulling"
+	SceneDogBodyStiff   SceneDogBody = "stiff"
+)
+
+// Valid indicates whether the value is a known member of the SceneDogBody enum.
+func (e SceneDogBody) Valid() bool {
+	switch e {
+	case SceneDogBodyAway:
+		return true
+	case SceneDogBodyFrozen:
+		return true
+	case SceneDogBodyLeaning:
+		return true
+	case SceneDogBodyLoose:
+		return true
+	case SceneDogBodyLying:
+		return true
+	case SceneDogBodyPulling:
+		return true
+	case SceneDogBodyStiff:
+		return true
+	default:
+		return false
+	}
+}
+
+// Defines values for SceneDogEyes.
+const (
+	Hard   SceneDogEyes = "hard"
+	Shut   SceneDogEyes = "shut"
+	Soft   SceneDogEyes = "soft"
+	Whites SceneDogEyes = "whites"
+)
+
+// Valid indicates whether the value is a known member of the SceneDogEyes enum.
+func (e SceneDogEyes) Valid() bool {
+	switch e {
+	case Hard:
+		return true
+	case Shut:
+		return true
+	case Soft:
+		return true
+	case Whites:
+		return true
+	default:
+		return false
+	}
+}
+
+// Defines values for SceneDogMouth.
+const (
+	Closed SceneDogMouth = "closed"
+	Lick   SceneDogMouth = "lick"
+	Pant   SceneDogMouth = "pant"
+	Teeth  SceneDogMouth = "teeth"
+	Yawn   SceneDogMouth = "yawn"
+)
+
+// Valid indicates whether the value is a known member of the SceneDogMouth enum.
+func (e SceneDogMouth) Valid() bool {
+	switch e {
+	case Closed:
+		return true
+	case Lick:
+		return true
+	case Pant:
+		return true
+	case Teeth:
+		return true
+	case Yawn:
+		return true
+	default:
+		return false
+	}
+}
+
+// Defines values for SceneDogTail.
+const (
+	SceneDogTailLoose SceneDogTail = "loose"
+	SceneDogTailLow   SceneDogTail = "low"
+	SceneDogTailStiff SceneDogTail = "stiff"
+)
+
+// Valid indicates whether the value is a known member of the SceneDogTail enum.
+func (e SceneDogTail) Valid() bool {
+	switch e {
+	case SceneDogTailLoose:
+		return true
+	case SceneDogTailLow:
+		return true
+	case SceneDogTailStiff:
 		return true
 	default:
 		return false
@@ -3188,6 +3293,9 @@ type Position = dog.Position
 type Practice struct {
 	Ends  EndsNamed       `json:"ends"`
 	Kinds []PracticeSoFar `json:"kinds"`
+
+	// Next what to practise next; none: nothing more today
+	Next *PracticeKind `json:"next,omitempty"`
 }
 
 // PracticeBlade defines model for PracticeBlade.
@@ -3287,6 +3395,9 @@ type PracticeRange struct {
 type PracticeSoFar struct {
 	Advised PracticeTally `json:"advised"`
 
+	// Again when to practise it again, so that it is not forgotten; once it is passed
+	Again *Date `json:"again,omitempty"`
+
 	// Early nails that were left too early
 	Early int `json:"early"`
 
@@ -3294,11 +3405,18 @@ type PracticeSoFar struct {
 	Kind PracticeKind `json:"kind"`
 
 	// Late nails that were cut against the advice to stop
-	Late int           `json:"late"`
-	Mine PracticeTally `json:"mine"`
+	Late int `json:"late"`
+
+	// Lately nails of the last that count for the course
+	Lately int           `json:"lately"`
+	Mine   PracticeTally `json:"mine"`
+	Passed bool          `json:"passed"`
 
 	// Unasked by a hand of 1 mm slices that asks nobody
 	Unasked PracticeTally `json:"unasked"`
+
+	// Well of them, went well: no blood, nothing against the advice, hardly anything left
+	Well int `json:"well"`
 }
 
 // PracticeStep defines model for PracticeStep.
@@ -3803,6 +3921,63 @@ type RuleDate struct {
 
 	// Rule no, the dog snapped or fought and has its training first; pad, it was seen to reach past its pad; rest, the last sitting did others and left it; once, it was agreed to come once on that day; floor, it touches; curl, a dewclaw curls; drift, from then on the quick would grow; rhythm, the longest interval is up; worth, only now is there anything to take
 	Rule Rule `json:"rule"`
+}
+
+// Scene defines model for Scene.
+type Scene struct {
+	Choices []Line `json:"choices"`
+
+	// Dog how the dog in it is drawn; none where it is about no dog
+	Dog *SceneDog `json:"dog,omitempty"`
+	Key string    `json:"key"`
+
+	// Right which is right; once it is answered
+	Right *int `json:"right,omitempty"`
+
+	// Sees one thing that is said: its key in the catalogue of words, what stands in it, and the sentence in the language and units of whoever asks
+	Sees Line `json:"sees"`
+
+	// Why one thing that is said: its key in the catalogue of words, what stands in it, and the sentence in the language and units of whoever asks
+	Why *Line `json:"why,omitempty"`
+}
+
+// SceneDog defines model for SceneDog.
+type SceneDog struct {
+	Body  SceneDogBody  `json:"body"`
+	Eyes  SceneDogEyes  `json:"eyes"`
+	Mouth SceneDogMouth `json:"mouth"`
+	Tail  SceneDogTail  `json:"tail"`
+}
+
+// SceneDogBody defines model for SceneDog.Body.
+type SceneDogBody string
+
+// SceneDogEyes defines model for SceneDog.Eyes.
+type SceneDogEyes string
+
+// SceneDogMouth defines model for SceneDog.Mouth.
+type SceneDogMouth string
+
+// SceneDogTail defines model for SceneDog.Tail.
+type SceneDogTail string
+
+// ScenesDrill defines model for ScenesDrill.
+type ScenesDrill struct {
+	// Of how many there are
+	Of int `json:"of"`
+
+	// Right of those that were answered
+	Right  int     `json:"right"`
+	Scenes []Scene `json:"scenes"`
+}
+
+// ScenesInput defines model for ScenesInput.
+type ScenesInput struct {
+	// Chosen of each moment, which of its choices, from 0 on
+	Chosen []int `json:"chosen"`
+
+	// Seed of the drill, from 1 to 999999
+	Seed int `json:"seed"`
 }
 
 // School where the cut goes; level, parallel to the floor; square, across the nail's axis; steep, leaning back; sculpted, square and bevelled
@@ -4660,6 +4835,9 @@ type NameEndsJSONRequestBody = EndsInput
 // PractiseJSONRequestBody defines body for Practise for application/json ContentType.
 type PractiseJSONRequestBody = PracticeInput
 
+// AnswerScenesJSONRequestBody defines body for AnswerScenes for application/json ContentType.
+type AnswerScenesJSONRequestBody = ScenesInput
+
 // KeepVisitJSONRequestBody defines body for KeepVisit for application/json ContentType.
 type KeepVisitJSONRequestBody = VisitInput
 
@@ -4932,6 +5110,9 @@ type ServerInterface interface {
 	// Practise A drawn nail by all moves so far; the same seed and moves are the same nail to everybody. With an id it is kept once it is over
 	// (POST /api/practice/nail)
 	Practise(c *gin.Context)
+	// AnswerScenes A drill of moments at the table (what the dog shows, what now), marked as far as it went; nothing is kept
+	// (POST /api/practice/scenes)
+	AnswerScenes(c *gin.Context)
 	// GetPracticeTogether How everybody did the nails of one series, each nail's first time
 	// (GET /api/practice/together)
 	GetPracticeTogether(c *gin.Context, params GetPracticeTogetherParams)
@@ -7039,6 +7220,19 @@ func (siw *ServerInterfaceWrapper) Practise(c *gin.Context) {
 	siw.Handler.Practise(c)
 }
 
+// AnswerScenes operation middleware
+func (siw *ServerInterfaceWrapper) AnswerScenes(c *gin.Context) {
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.AnswerScenes(c)
+}
+
 // GetPracticeTogether operation middleware
 func (siw *ServerInterfaceWrapper) GetPracticeTogether(c *gin.Context) {
 
@@ -7549,6 +7743,7 @@ func RegisterHandlersWithOptions(router gin.IRouter, si ServerInterface, options
 	router.GET(options.BaseURL+"/api/practice", wrapper.GetPractice)
 	router.POST(options.BaseURL+"/api/practice/nail", wrapper.Practise)
 	router.POST(options.BaseURL+"/api/practice/ends", wrapper.NameEnds)
+	router.POST(options.BaseURL+"/api/practice/scenes", wrapper.AnswerScenes)
 	router.GET(options.BaseURL+"/api/practice/together", wrapper.GetPracticeTogether)
 	router.GET(options.BaseURL+"/api/slices", wrapper.GetSlices)
 	router.POST(options.BaseURL+"/api/slices/picture", wrapper.FindCard)
@@ -10947,6 +11142,45 @@ func (response PractisedefaultApplicationProblemPlusJSONResponse) VisitPractiseR
 	return err
 }
 
+type AnswerScenesRequestObject struct {
+	Body *AnswerScenesJSONRequestBody
+}
+
+type AnswerScenesResponseObject interface {
+	VisitAnswerScenesResponse(w http.ResponseWriter) error
+}
+
+type AnswerScenes200JSONResponse ScenesDrill
+
+func (response AnswerScenes200JSONResponse) VisitAnswerScenesResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/json")
+	w.WriteHeader(200)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type AnswerScenesdefaultApplicationProblemPlusJSONResponse struct {
+	Body       Problem
+	StatusCode int
+}
+
+func (response AnswerScenesdefaultApplicationProblemPlusJSONResponse) VisitAnswerScenesResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response.Body); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/problem+json")
+	w.WriteHeader(response.StatusCode)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
 type GetPracticeTogetherRequestObject struct {
 	Params GetPracticeTogetherParams
 }
@@ -12041,6 +12275,9 @@ type StrictServerInterface interface {
 	// Practise A drawn nail by all moves so far; the same seed and moves are the same nail to everybody. With an id it is kept once it is over
 	// (POST /api/practice/nail)
 	Practise(ctx context.Context, request PractiseRequestObject) (PractiseResponseObject, error)
+	// AnswerScenes A drill of moments at the table (what the dog shows, what now), marked as far as it went; nothing is kept
+	// (POST /api/practice/scenes)
+	AnswerScenes(ctx context.Context, request AnswerScenesRequestObject) (AnswerScenesResponseObject, error)
 	// GetPracticeTogether How everybody did the nails of one series, each nail's first time
 	// (GET /api/practice/together)
 	GetPracticeTogether(ctx context.Context, request GetPracticeTogetherRequestObject) (GetPracticeTogetherResponseObject, error)
@@ -14869,6 +15106,48 @@ func (sh *strictHandler) Practise(ctx *gin.Context) {
 	}
 }
 
+// AnswerScenes operation middleware
+func (sh *strictHandler) AnswerScenes(ctx *gin.Context) {
+	var request AnswerScenesRequestObject
+
+	var body AnswerScenesJSONRequestBody
+	var err error
+	// A request validator built on kin-openapi's openapi3filter with
+	// KeepValidatedValue leaves the value it validated on the body. Bind
+	// that value, matching member names exactly, so the handler receives
+	// what was validated instead of a second, case-insensitive decode.
+	if vb, ok := ctx.Request.Body.(interface{ ValidatedValue() any }); !ok || runtime.BindJSONValue(vb.ValidatedValue(), &body) != nil {
+		err = ctx.ShouldBindJSON(&body)
+	} else if binding.Validator != nil {
+		// ShouldBindJSON runs the struct validator after decoding; keep that.
+		err = binding.Validator.ValidateStruct(&body)
+	}
+	if err != nil {
+		sh.options.RequestErrorHandlerFunc(ctx, err)
+		return
+	}
+	request.Body = &body
+
+	handler := func(ctx *gin.Context, request interface{}) (interface{}, error) {
+		return sh.ssi.AnswerScenes(ctx, request.(AnswerScenesRequestObject))
+	}
+	for _, middleware := range sh.middlewares {
+		handler = middleware(handler, "AnswerScenes")
+	}
+
+	response, err := handler(ctx, request)
+
+	if err != nil {
+		sh.options.HandlerErrorFunc(ctx, err)
+	} else if validResponse, ok := response.(AnswerScenesResponseObject); ok {
+		if err := validResponse.VisitAnswerScenesResponse(ctx.Writer); err != nil {
+			sh.options.ResponseErrorHandlerFunc(ctx, err)
+		}
+	} else if response != nil {
+		sh.options.ResponseErrorHandlerFunc(ctx, fmt.Errorf("unexpected response type: %T", response))
+	}
+}
+
 // GetPracticeTogether operation middleware
 func (sh *strictHandler) GetPracticeTogether(ctx *gin.Context, params GetPracticeTogetherParams) {
 	var request GetPracticeTogetherRequestObject
@@ -15528,567 +15807,576 @@ func (sh *strictHandler) ReadCard(ctx *gin.Context, cardKey string) {
 // const string: with thousands of chunks the chained `+` fold is several
 // times slower for the Go compiler than parsing a slice literal.
 var swaggerSpec = []string{
-	"3L1rl9s2sjb6V7D6nHd5Zh2mY2eSmT3dnybOxXnjJH5t7/GHOVlakAhJGFEENwC2rMzyfz8LVQUQJAGR",
-	"VHf25ewPs9MWLyBQKNTlqaf+dbNRx0bVorbm5u5fNw3X/Cis0PDXN2r3Q+n+Q9Y3dzcNt/ub4qbmR3Fz",
-	"d1Oq3UqWN8WNFv/RSi3KmzurW1HcmM1eHLm76//WYntzd/N/fd6943P81Xz+Q3nz6VNx84MVx+wrpBXH",
-	"J3jHa16WQmffUsHPj37PJ3e3aVRtBMzd13xzaBv4z42qrait+0/eNJXccCtV/fk/jardv817iX8evKkU",
-	"ZqNl4x5zc3fzfi/YGn9ma2FkKZh1/6TU4eZTcfO1qDf7pxsHPC0zCiOtlfWOccOkZcbyujSsVic3jJe8",
-	"EnXJ9ZONJDwwM5gN/f7MMF6WWhiDw9DlEw5Bl/nXu98Kt4lQAp9OFqJHZl5eqt0zw1C0jVsOuxdnXBC/",
-	"Ht9zK078/GSD8s9LjOjDnlsQSXWq3Xi04DA1r1RrxJMNAJ+WmxDxIDfCMFnDQPZ4bXHzo7RPNgD3rMzr",
-	"D9ImN8VPwhi+E08nGuGBmYEcw+/FzRut1pU4Xnh3g1f8P8vG4J+bkwRp2Emrelew9ZltpahK9oe3371k",
-	"f/3yq7/80Q3snQA18nSzEh6Y01vh9+LmXeUE5cdaneqne3/0zMQQXqkTSGVrhNNWBq5mG3UUTLXWDeqD",
-	"0gdZ7z4IcXiyQcXPTC6VgL2iBSyY0gc4Telu9/C/lW5PgdmgVSO0lV6QSzH18p+5rF666z4VNwpeCbf2",
-	"h7AWxrKt1MbeM7tXRjDdVqJ0k8IqbuxNATaCmXrZe6WqX/Chn4obe27cuc+1dtqquGla3SgzOeI3dBme",
-	"9N5O+Ad+bfeU7nN+Da9S63+KDazj32pzEvonwfFzeVlKdzGv3kQzuOWVEcPlOLmdw2tUoe5Igyexo3tU",
-	"wVQtmNq65Tq6sfSWo1bjma2VBRUUhrhWqhIc5qepOK5q/xbrBnDihm3cStQF22p1ZC+6R8jaip3Q7hFG",
-	"iHr8BKf2C+aOIPc7s8rt/z2vy+QwjFVNcuB7Z2EcFcqle4jbv7VNPORTagW0lg+8umb23cfDyNdi617v",
-	"tixIJ9u09o7t1YkdeX2mhWBWCfOM1VxWbpjtZo83VEpp9oda1aJgRh3FHeOWVYIby+DfjsrYO/w+u+c1",
-	"2/Nqe88qsbUg9yfYkbVaq/LMKqUOovwjTuppL9x2dYfMppKbgylYJY+NYUq7mTJKi5Fs4IXuv8YLADen",
-	"f4JnJX+BD5X1zv0q6vbodoj71ht309H9P/d90d4wVrvLi5uPn+3UZ/SPWmyULm/f+4dFv34mj43SFp0V",
-	"u7+5u9lquV4L+7mTP13z6vON0uJzfAQqtrEQmENKwAXso/9ohXH/xEDinRY2rBYf3fIwDut5x6R1+rlS",
-	"rS5oRdzd/9HKzYGJujQFs/wgGHe6/EHARWQCCSf+e3UyBdOte+BW1juhmVZtXTLpxNjPG77gpripeF0e",
-	"uT64SYTn3RQ3W7dJixtzVMrup+Zz7Yz2W/fVV8zkmiz+gnyascJfny3+x1bpI7eoC/78ZVI1HHkpVtz2",
-	"ri65FZ9ZCeLR/4xP3k371/gHLUBTleOVlGhjgMZkWhjrNlO4PKknYo0Ob+xGWtD3RW9MqfbI4RvMTvfD",
-	"QJeJUzjg5h5ltASJY6yWu71dWa3adZVQ36f9GeTPnZsMrn1mQKO5o8B96j0Tx8aenTjXToecuEkuh7u1",
-	"Oo9f4LaONPAoJvhmjy9ZdsIIVkotNlbps7PUT3uJWvPMuE4Kx7zP9SKw4UenlhkdIsMvLqVzjuz4PQP5",
-	"wOF3U9ENY7gKRVj8tMTo8cB/qQXoGH+KaF4fCvCYnP5xk1zy81iPLzS5SLVMubd4lbu+1RVp9fFy7ngz",
-	"9aRvjZVHbuHdO63ayRu+h4vcKSTqnd0veX4t7Op4XJ3IVqbx1u1xjRpI1Ss4hNMfAzp8Val6tzoe0zJq",
-	"nBidpMUD3TRcC0bavVInp+E7Eepeiw9OPRM/0S84XJd/gNkrba8Z2l7u9nD6qC0cX5rXO5F6jykvTp/Z",
-	"82ZS1t7BRe5qN4Qlq2es+48ZovzO0h1W4XomJ2Wn1cnu0Xxqaysrt9HBSBHmnjnLJGz/WjwIzUolTGpW",
-	"rGqSLyhFg2uHJoGz5WQt2FpU5NS5DfzMWYAN/JJ8tpbHIx5kF8M+/oNbXa9KsUvoYLI8ZUMD2Cstf1O1",
-	"5dX4vWk/BnenX4eiM0Jw3cNERAI9Es3hLgq72MtDf5P2RC76vGirdhooqUh9hLOvFNFFmprVt4Jv3PSh",
-	"a+YexzsX4dKN3pNw6pFXx9VR1i3ZQUM3duAuGLmrC7cvnczACUWBU3PHOFtrwQ+dj8FtLKdk+NfKCrIW",
-	"R9LkBpM6oL3rtG4tc9fA6W9VVRbOQ6Bf7/Anu9eq3e2dw3HkZ+diuQs7zSIyTtuGt8GXn2XPvMQbUgbN",
-	"xsntxq6M2Ki6NGmF50TMGVEWjb2dlnUpNDOWn01nsBfsn225E8eemxjNmFJOtvJvcq6dexM9jrkbDONb",
-	"KzTjqE5Sz6UcyYz0gTP6S9QA40kVDz49Mx4VOJxOy1Ngs1K7pNkNgrfCHWFS5hK3aLVp2g6Mm4NhW6Uj",
-	"uXUm+h38G6eAKs67NIyf+BkjAnDwCI1eyiwZGO/AoSjsRdWIzIG9V1U5a+XWlRCl2wCwhNKwvahKv894",
-	"fQ4edVL/u9eYtMZVJT8/M6zhzqmjdVDaiSHpYwiezZyMV6oqU1Pgk2GzhAmCYxNXvubGfusky9+wckol",
-	"+YWgotzi9yxmjA2iC1EnrXN36ia2Lc0XRUacAJFW23PDNpUy4KTNmq3Yph3OmHv7CgOic07Vo6zLzMaw",
-	"irlfO/VnlapCKgEDWGG4Yx9l6Ki5785Py2MFCA5DNy/wblooptxqmZu7uq2q1JAyPrYXidEP8+e14caI",
-	"jPbGjwyeXqe/d0oYComgyvWSB8qnPuP3wDrMnZc33JgPSpcmGQMWqkm7kQpPPhmdwlowVVdncMYaoY2q",
-	"vdU4XwgazaUROXnDDB44pCdRVam95czKFZxAYOpU1S/bm7t/TChaXh9uPv1a5BwHPNCkDc9H5fjoFzgz",
-	"B3e7z0SehBZRUJPEnGLaVjE68sBE5eWq1OeJrUlP2PKNW5yNoK0pNSiok7BWlJH2cgem9eGP5PSKoyhz",
-	"LzVWNQZz7JVS5R0L4eGKS0hPgEklKiPwJ2lYLbgWJvOuEyWlh++izetkQRqG18URrOgZ0hxWlTxKm4nc",
-	"O2HdkDm35w9pzw+t0NnHDAUfRy90J6G3yCi8eRK1xQ09f7+eUhvHNGLaU3oHF6E3qS1ePy/a6LMOF93V",
-	"unyjJB6c7vqGIiP9SXCiaJyR73XbHjIfJDrcwmlHB59VztyaOzPf8U3ywINn500h3N3BIJI4gta0vKrO",
-	"MLBGlHes4qgEwKpjD8IKLWuuJa+fJQ0j0zY+jHzR3HC+L/jRqpqTrwvJhKTXffIijYkV2v1rN+ruVIYY",
-	"vJl0fCOpLzpYEwWBVX3jbfNghtJH0OlIMtPbgsFm96d9UPhBs0S+EtkeY49n7JkMzN3hmkfyGM1eOIO9",
-	"FdstWlA+sQkYNnakfcmYCydlcDOHrkXWP++yxeP8O6RX0Du1ipUKLS08+UexTnQW4gRTSIp4Tww3E6zL",
-	"r4lNvhYbTsiT0W+bPa9zwWk4JJ21AmZE4sGbNh2aI/mEz9y09j7KGXlnxE0vpYncyaRa8E1SG06cc3ZD",
-	"SFCWYiNLYQoI7nNG96Yc9gNZvZe249+FLuXG/ugu9XZ16isx3Og9wrWopHgQJaVoSXxGX9NUfNKUfNnC",
-	"Dn1T4ZjdRsuccvEso8M3vf8PuPlIrMIi0tC67+3kBteABhJEJiv5L1s7Dk5tKQUyR9HLMimquAaJSGWL",
-	"0bCJNBeoOfguvCM7fnAmxtG1sJ8nvRHa+p9gY04eb38zAFv07noyvUepGkaqdyzXYJilAwa/f67Ezo9/",
-	"BQFJnOelc6vTEaFyl8p7+nQzJrrUdsuMUwOADshNFJgpmd0kLdvwGtLVBPcwfAsZNJr3R5krW6U3uZCX",
-	"8//Idx+OSxpmNnvngIOTqOou7NRFV90Y0XK2BTNWNGx9hv+fnIMdGqYpQQPASyWdaQTTiJeiJQtGvrMx",
-	"atY2jO+4Oxp8iIA82bTS9eCygf5UR4GHoI/MYl6hiwW7b0drJfncgBOYDP3QddE9mZSSFoJBvtPQWKxi",
-	"bvaNgGkvusm3sim8lzPOaY+11DBaQ+OYv3XirxjHfuqdTZuOKfBO8mCaoaDfkGi7k6IWZd5UhUSQaq2s",
-	"BZ3tTm4WTVCjhTErq+ZuNx/InRt9Ja9XPYTvGJv6B9gIGUzQnEzfO3fRW8g8XpXrc3qH0CNz5oCcmrQ1",
-	"h0dEah+5TZhPsaKKVVtWyd3esp0W53TCsER09cQxTHm3Ls9GiTe8PxblnpzROdNbM3/sdR8eHaNB4Xbr",
-	"SEeMPwS67Byd7fGu9FqLNkY3Sd2iRDLaafAeeilWNv4UC+o3aX9owQ/fPqTQhO+j7A8Alh54hcZnJazz",
-	"rAmOtdPq1IvdiQehMXhHUbu+XbOXuz2kItPbslKnC7/WZCrNtS2MavW0mnmHV30qbnJvHsgUXhYPtoi/",
-	"K7yXBpyeeVnvvuabhKX9gWwDcK/BvNfguXnwgoFqFIboq/3Z7seYVHdBZoeRtsTFI8fpKLg70j3is9T8",
-	"BO9IJ91qMTc2vVO8Wu14k1N4zl1OmqDec6NQTqkojvjopAWAENImr7N2nM27E5ZyLzBV0nSTPFZl9NPU",
-	"GYBX9QNmcybQmVQmNdxgqJjZ8b6K1++chTaalYFwh6/1Y+2vox9UEYTMz2q3nimBj+uT+sKK6Mgx3o0M",
-	"Mp/rnACNcbvPvVc2Qr8VPC1qv9QCw+F+M2zwhnvGGeHMmPNAdygehJftf0HOU+zQc+PBpwZavVWnlCeI",
-	"1VUpH7VUu0nhc9r/G4Vppe2W8tOzZOYXd3lqGznjZx+HiKz4aAHTCQElyNn9OrVkJeTSaUiZpasSgE9e",
-	"VRPJegyJbHhVCedFkCQ1fCcIipHM4W/862YiK3C5Up6XVse5O1yLjWprO21F4mWfihuAWc19/InLFLRB",
-	"1ZGB7uZlrhbJfvVgbWEK/FgLWDI/wX5QmRU/JgpeeHVErT13jMeU2A4NQ7wsN4x3e7K3B6q37hUiGIX/",
-	"6bWxT3sNUD5YQQBHrSzLSrC/fsX+V1A4EN9if/jfYrvV4mz+OIaf0rSMZdZZHTk7Ko3O3KYelJga2Jpo",
-	"45B1k50qkVDqR5WaPZgWiCuAIy/tPYN6kDv4W7W2h7mKzlnn5cX6JqQKTrwCM0ULDuZ6Fxc4Kl2jst6L",
-	"qlxBYWD091Ypu9oqTeF5+DdVr4wEd8H/SVYQ/FnxpnsYZijgj53Pu8Ffmz2mIeEPro+bPZd6qoDAimMj",
-	"9O1LqTft0Y0UjMfFpQT4GFhON59zNgqKOd2gWrvgnqFRvAcf5Yh1MPD+7qlp0cGs7MB0rUSZOerqdEph",
-	"r44in74uFQFTQ+z6QRppF6EJ9r3NNKN2wr0n+QPo2pkWEJQs6opx40yRk/qslEdRG6ioYs6tvWO8Zu/+",
-	"/j1z9zNZM/MfLdcYSnqRzL7K30Raj7S6Spsp8Qq7iwpf3g/PSi0r2AY8WTWAqBJfKwzgaUhriRK8maoq",
-	"nEKlzDYc1+NEzURVCXnce9RaWBLVjSgnht/5AOUQ9q/rJJ7PUgH6MxPVJyHsgm3ds+4RnUDIrXkGutzY",
-	"VouQ+h6D9KDgI7l8J1kmgQLyo6hMwtgZbl24PbyiCB+em683JMYXS/z6c6kajDJMLCNcln5t68Nt/QfP",
-	"SbHRzT7FloOIkeMtDeNr1doBgN3/s8eMPIU/iqnOyZ1HOTSf7Ma7LszSj0mwXQw2wNxlVBV9UvpwT2he",
-	"KK7buP0ZJYrvIelfiQIMoAg34066e9Zo0XAtCh9NB+8RTzp/aMfv97ERdBYqLJ2EJ0ydlaXa3cafecU5",
-	"6RbPTfHLvdgcfqgbPPYWCDNgyJPupHGuMK8oeuGvc27HllcV/Od2m8Z2h1rRka3O2Z7rknmsfgKk62yM",
-	"RCjengRhnBoep2qjW2djXuWxyZYoIax3dmaBmFOO/OMPeP2XX463xnwIpDmJqkqvBv1SsFKazZ5r9AA5",
-	"W/OSmWMP+3cxj0uLQzMdvbKbmKKTCj8hyR26V3IjzEKB26hsyFxuDrUwcOhz5q7DAxTiJgaNh60QldCk",
-	"zkKZjvNTjoKbVotkRZWoy1UDp9ECwBa4/lMYbI5qeK8qWfJzQuZLKi9AbBehuJyGmh3uetegZHYy9sXz",
-	"56m0mN4JY1c5ZAnWOMI1gHkgl819ZUFIfUCY/IUdj6wUoqFJ9vWxkhBg8Y2puQYQhPsxl03ZtBZwYwHA",
-	"DODObHU/ZTXaWk4jx+DSf68Rl3rkepcRtQh/wpnV8sgqwR+Q9GWrVRdBy5bYaVWJ6XBVBZv6QWgjUylq",
-	"eonnFOlhXqGQ845psW2NIED5l8//GgD1dBXG80pmZL0R95HviddQHTKsIBSteZqOZNiISH4uUoHQYQ/m",
-	"1axF+QCX+kU5IZUIpBf8hrl8N103iu0qOGlj6egPKxaAxHuTCq1Sm8M7q4XFkOAC2ofvtDoizFACoIJx",
-	"VnKEaxJOEu3nAbRnRngNBvVeHgkTueDydCDLqvy3w30jMf1b+KiSnwtG1WsocuwoS1++feQf5dHZRy++",
-	"/PI5QBXxz+cjWRtwODg34xYGcBV/A3g8YASpfmgFygzhCOtF8vO2mAK//3ojLOB//Aja2udCS8pr+rmS",
-	"H0U5NSanj29f+nTv4mGBVYrjapNlYQgFFFy7k7WRYgOLfOhTS2Du2JcsFr44cGrsB2lv6b1XDP0ABFnF",
-	"zcvWviUM38CKCKfcWDXTDRNFrB67B5cnd0Rr37Z18tUm7bsmBzR+r0E0Xead5q0AXpGldjw3YsXrXSV8",
-	"we843ymagHQZ/Xght9mDyIx+7R2zC2rZud6wRD37M5Mri9e8lK3JIk4AbJH71fJ+VWD3y0mavSij1O7A",
-	"YOEHURfuZG602spKUC5bAtEUGDOGkrqsFA1UzdfJctuBHMRgjcHaxZ8arZr/irBWvcLq+LDr5iIvY6at",
-	"ElhTxMvN93/ewfVJVOIQO09PzowooHZHK/BKnbxpKg1YrhLZLQBCUrjzVakDVSRBYeqmtYWH9UVAP6X9",
-	"PzYVr4OcDTZ3FtTtMcNuIIgXDjV3e1WF4UyAvk16L1QESDnyM7G5bbe+QlRqrH7rQVNiQDiEP4gYYBGQ",
-	"Th5Eqvx7QE91LKKwM8wksBLdedocC1Uha7GTNSZD0mw+ytiLqDf6cIAEjfd+W5sLSHu3PaHagBl+ZnI2",
-	"voJUfGJussCuAYS0Q3a5fY+AIZBRg5lacGqZW1ll7GAFuU2k46dPD+JJwMWjqenm9yLI/BtC0fUqnG4m",
-	"DCNuxe03eN1yywjiGvTmnAVihHUGCDKRujvMXUyAVrYieD006yD5xM3h3TjPKLuBOPtBiIZtKsH1HxlV",
-	"pnuWV3wi5Y0RIuJp0Xhg/PCxP4nw2j/6ikDpvTTmHBCoi5L2jnF4odBsfe6GXkCZqlLH7t/9GCID66a4",
-	"CcwV/tekbeVu+OyB65of3VT+A+f0351PfkMT/B09CP54GT2tZ27DJ9/iilxjbxMEyK2qSPM6OgHPkW15",
-	"8jRcNnN4XCwvm7dquNszi/jDjBD1ohtOe5UuBG4NmQhxGSnFfgyX5SQGKC4sc2+Jv6cbaIETndzpsDLX",
-	"BISzM0pfe3ng0ZiTw5Kmqfg5fcpbBSeL28tWaVFSNdI9O7aVlY07ZM6sEXqFPxdU9m0VVDEdeTWGaIYf",
-	"kvZ696y0SXk+rtWMZCJd13te0b06OQ8IdhqggXZidXbeWHI0a6ntflXOwEH7YDLeIYgyKVvjchQrVW9m",
-	"P7X0mnzqYoOlG8quNmoaiA2+N0VdfQR8KvJakWQuIbtYlaoWE7jc+fZvYE+YS5PQ8Acgl1kdLhBnLYZi",
-	"gm09z1ZHYi6l7QoRuGmpiEKWqTBhdRA5BgyIxrvf3Qnrv5ZO07lm2Qd8QSrJCAG++euDwcfkk4Z+39gz",
-	"fKpQJShzP6NBrUf7ebxVi0gZdF8db6eEKIWVKTrk6+gjhl8+kIYgTNFO9Jsio8iuOWR6qm7gC0Fi2p0D",
-	"yKaBJljJz/dM1sYCveGW9Wbvv0RXDgvqSn7u8jyUk+I7LbCuFZ06iNGjTeDDCAN0egQS+u+nZxP6M+M5",
-	"wu/BhsbJEM6KFCVQGSOXAfqsYCjFrMWBu+xQq1OSScDJ46qrtpxHOeLrLkekI2rLnANOvCMWlglCPluu",
-	"WUe9gBTKjOivLoIvepB/TDWJ+erPHyqXk8qPO2LCRRDFnz+JuF9GUwhecccHWx3o24/tZn+P29evrGU7",
-	"+QCs4JhzFCdAX/DqBLrzP//0S9R7acEPn4kHUZN/6MvkmVUKamI8GVVUOTSkTIqrxNxeX02nyt67636w",
-	"c3KGMGUBo6sFL+9ZLURJ2gbCCqxHthUf4Fefop1IvnieSkJPRFPRo9/xpmM7QQVftuKePcdcMwkR1j7m",
-	"CPMedTinTrGo88oQsfx0RIVLaP6qbkAzi1zd9cuM0bZpznsqf7/c0cBfGJcrTuuJcZlEjzLFFy5G/Cb+",
-	"qzO2xt+lOF1C1SfzW7XF9DlAtolL06Pci4g/n9DrKHl7/uBOrgLDNlVcrUxhPF8eLOoOM6+2JNbdIees",
-	"GIDLK1Xesp8VA2YIiGVXXB7nM9jligGKpxbRGU2FOqLITF2XU+ZYvLLzte4Q4WMn6M6xFaLH5QezxOsz",
-	"FrWrLU573NVjMQj1O3dfukysILLfGdTS7iqIXqscZyRUuqsDph4afiqc3So6ptZlrO0/+U02qvYT5bTh",
-	"ABdFoO3LF3+0/tqVrFdei46PC9WIeuXZBGbprjlULf/HnZyBqIXXk1wESBkXuMcSy1E5a3ghTf47fNq7",
-	"9njk+pxMBWgu6wy9CPV7QK2F9BE+ATTkjJcAA8sRYPqXrBp+yuF5jxzofIFjl0zns7CPZEk77c+rmuoR",
-	"ksT4GASvFX6p80oS3J7wceJmXp1ceCWte9iOvZMgqgrF3Vd4PR8tyXDi+lope4gYKiUbBAv/ayoQH8Jw",
-	"Zj0HRj+ZbsWZpkdfLE38phWvpbEzixNLtQu4PWgbmLIv3UWzv+ebVuSKD9NcK5RKMYLrTTrXWHGbKQ4B",
-	"AoQUSNN2iSRvPFNXhbYShsF9UR6U0HfQvWi2Zn8QZSBmH1WhLq2dXGCFRWQAA3MckmmIUCUoovxIvjvf",
-	"Cz7bNEl/1kAkvbXnmQVASnxB5ZYKzyqM6OA6ZcTVs0w9LTpmKdnTTDTNkLo3ymwiZMF23TDvQb1DBw9P",
-	"nX3aVPyUhtleAuVMdbaYwNJM9HVouBbJz9srXWMoJwmkHX9xkg5lPlZnVp+CJ0HaDIOmF7oShOnJiO91",
-	"+K5l4cD/Fnh0dw7PsxoDs/ZyyPY9ezGILOUChouOpHkxuMWhqkeHnhL1xIh5Pux+3yRGbzknEgxhRBcz",
-	"B3ju/67xFnxWO/v88tdf9oeWRHHKdn5itRXxe4cFUJU6seco6lUv7REbPs4im0yu1VaUvnApGxta7vTN",
-	"8eHeHXlVeUdOC256OcaYXJlK3CMsddVnuyJtC+B64GcAYyxF4mp5igW0o9v+aLFNH8hqgVVV4MpRrx70",
-	"7iLIjlM/IVaVfGWGrIKULuQGNrz2bKcMSzGlybVOkAEhBiAJfk6jUaarN/bn6aAcUuLS4kRLEby1yEnL",
-	"81+ESqoMWXlghvSTSo6b3LmXbtuqmkKYgxq9fYdPWYxiwsqeTzjS9+pn2gdp6tV5uRHkkvu1yKTFzV6d",
-	"RHmPpPMYEHBTXk5xa6KgPJZDsxqUXMdN9rBce/z6d3//ftKl9wUNnhjOPywjE+YbLasER6zI9O1Rhg59",
-	"8LdgvjoGkhqpembNS7fKmQh5OeMJ5me/YEg+ksl+EueWFtP16gLJuIGfBEeRm7hr0uyz6fm5LLOpJuxS",
-	"2sciL5XG2FZM0NGLXsY9N1dwGQ02N0s/QV3NGNfOp6ciUEHCPp29z+RRmDmDx6fS8P19uc/42QvkICRj",
-	"DumZ8gVFiQYLUptoB8FlrG0KykkY56FZUS8LmnYznYpl5MgdBjOCH+OvH5dERTPiu/4lStPQ1PUkPCaw",
-	"Ej1n/8v3OkYIAjAdUw1cgscxV/uiTtnCl4zzvIiocTAnCO3GdxZhYOGhycl58P3d51cr/gL4W6RihP4S",
-	"TSNqxDZg3qXe7O89xbxhB1mXHatgLUTpeeih6/wI3LO4K94S0O160srBpumTzfZ89UDBkm330u3flhF8",
-	"izqtVqmexRPgl6oWJKzuvIMmWtCfJjT9qMq7eJTYFtAZqrbfCDrg7OALUpbpEjb5S83UUgcGdPRdO8tV",
-	"YbGxqCrDqBb342vqz/riORaHhr8To1zUw2wObQrsktCX4Ar2a6IXmCF7cNmnrmQyd65i2RC5WEW/1xDl",
-	"Q5G63lKWeK4GWkotm2/dtU3vGiSZHHLM3PmCOCx/doKGpwxxUmLgD8qkguS3NbEcDeUjgWoysxp34bWn",
-	"mdmwxtNRjj8yGij19WJW7bBxPpw22CjtLnSdpo9h3OfCJr/pGuJtU2YiryeAqx2Pvg0nVJC58YADx3UJ",
-	"bFXcXd/B7Yoxt0O6VahJOgi+YUhYTzcEwoKR53ISVeWGA3BId+JjaHvHZY2GPAwvXQRifZwsGCXRlH6Z",
-	"mtEoXJewM+d3FEoheAF0C7omewx7sqJQgB54Z4llLyIpiciu2xoAJjG3N1HNE/xJlDtwrvqt/AMfNhF2",
-	"R6ze8P9XHbe3sbKqVhHDdxC9BMc3tfbxx3jX1Yh264RfDtbD7bWERnA3+uVuRn1qcoHT0zVBnWfL+s6W",
-	"nex8RSeUh7pNJLbohSmp+C7Zvp4KJ7daGKhWxYLKe+CM0AewDe7YaS+twMpC96+rjaithj4VyEfvLsfq",
-	"Q1ULf/m6as2eNbI+rMKFkXkAF4HcABN99FxYfQuS05o9+PH4jCBUs6Ix3/Hr6B67aMx3UlTlt1qrBBOn",
-	"+NiIjc2QKm7djQkVRYWYG1VbzTeWnbS0Aqv2IBD3jy9+vQ1pndFTH3jViukSIHy5v7zoRpoUioBMGn0h",
-	"MbB0IU+KPBI36ICDfRT7G//7PFK2E0ZUqW7ZPSw5bqXFhqegAuskkt8dPnQ+EDweGERmJ5r8+77mSdxE",
-	"yXPWFZbh0hvBqvcjf1Q+u7hJx+Ypq0lx6WH9deSjj8+jdrPPx/y7qutx1Wu/03fXoSDxUncDhdIfSfI3",
-	"jBzjWpZUSBpeVKA8XBKhr1Ps6Usz8L0U+Pyy937H+Stuve6u0PN+wb3TCe35rfXTy0FwphQWavXoGty5",
-	"MMQ3FTmc6lT3/M08jCxKWVz6sDTKa75x8F2E95rCW6Ul/nvefAecdang1V61Ruydd0GGYVBYHig/powK",
-	"DwvZKNQIUBGGqIUNEkFvlEzHAOYCKOhd4Ybc90n7aDAdWMrXc1sh3A0fkh6lFXS2Dsi9hTF8JxbA+JyI",
-	"mp/wtkmxCI9PDkqrtolXkmI3e1mXK4xj+r9Ui1lODwiaQxyFj38MbxQ84fsAle7P3M6PfgJB3TYESJrG",
-	"9xIHpkg18QnBSMyeBvgdswrKbwLsehn6V4j6beawB4943qAHq76jma8BndsSQ8MgPz2Qg7cU337kJF8G",
-	"bpXTez4aew/glBv5KcXW/AqiESbwC4ce/rhSa2FkKQahh63SsL58h7FQYOUuxvMxHQbyCwqfMn9nx9Ke",
-	"EIfguo9h53Aex1kWq6oyaYyp1lYyycPdewjXWOtAx4HUaPtBiNg9Pwq9z1Na+No08pQc7Fkp7pCJyfSG",
-	"B5BWVNtlfJ+nWkiInDkBYLXSUWemK5pbLdiakQ+Uq1Y3rBJc19Znhy4bHyiC3bamXu0kbL0QT+id5T2r",
-	"sPz5zfTL2gj9wH1YcEHcY5mucAuRZW2bVUI6s8OYVyge9htenHhNflquA03y3SWqB9VN9SItMVilYego",
-	"EXicOZ95IN+oa1uHsOu+cfBFC+c3TQgXFO7QbOL11UcM3Jw9U67R2rkjPK9uu06lwEcUzRt1BpSCbVsN",
-	"Okttt70CQV5VEK4LgX8A5YuSIY0bZhWXRAIyGiaolItq4xVPJRn36sQazTdWGlEGzqXTXgF21iADsLc7",
-	"a3ECbXXEA5fumsPw+YpfF+X1/J6vIhaCBflrYAvaQ+Y08PaPOweeV5QIGkIiTtEx627FVM5JGlFgGZ/C",
-	"rjVz66peudf3sw+pphc+mXqRbkFUTWBbWEboTQ2FcVamKL09g/ezJL8CkslNJc6zd2Z4EYBaoVfsENOL",
-	"R0W5kDhOswi2v/1WZVpd10qa6fgRXORUA8CYptf2F01V1e7UCjeN6Ru3qtXMiRbOPOw4dzVD+t8lJXoX",
-	"xahRRs7JGb7x14F5lUreQddozdyP7J9KIlNvKgnXmJVT2ae9THbC2TLOoJL8zsub+/6ToqAvoFqhKzY8",
-	"ABYatqDbfdARAqPcVOKLUg3llBt1FCb4cwnk+0y68mFfFgKwdQsazWrR9eMiWaPp8/KVVMGialLNTzFZ",
-	"HErBj63B4k3kf1Rsj25CUMOeIlxshUYLEikdpjQxEmjDKB7Fn+2VTxSS4BUO6gSo8dkjKtXu1j/tEYTa",
-	"r6SxSp/ToWLzBBFtyJyGpMYo/D4mVb2ou3G02bZHTfI1sFMiAssAR3LeHqYW5hOaXh5CIpyMZiJssDAT",
-	"SRGPH5zodEYkEuNNCpHM/PmFBNAxG0hE/DHoWgS9WQeJjlFB3EUwH15yAdM3QXWdDQFAmQB+S7oXSTQj",
-	"87vBYAD/0hf5EP9pDv/2uAqw18Q94R4DZtKZv/9E1eVEJGZG4vUZNBsZwEngSFdCksqa9arGs5206kHW",
-	"o7+Qo7VPpEXCpf05zTVFD3VOYSWTm0JVCZDuntfTVA2vZS1+l24p8rie++4FMKlqBmowPPYKC6Vpq2ru",
-	"8w3fCnvOSOxBiMZQUxs8yUGPOj/B3TdXj/p3XdSfDVTmRqZDvJh+0mhJ6BMLko7wFWmxao3INk9OWeSA",
-	"uXT6k5q+cFCllxtD9vhVBtxVXcIbGxymqDaMxfj7ong7EQanzmFZ74RudLJkyLeXdZOxlRtuqSgkeOBm",
-	"r051wd69+ttnX3z150DQs5fuDGWNVh+TJVN7lTyRnQ9FPtKRb/ayBqtVVOluZ74d4MIGkTPUXgPFrDDI",
-	"Ilr+bllS0vND2cNSt22Kbri4+aG2/CBSUI7NoW1ypHbHkKHE6xDs5w8GbFbdtHlSQ89zPnq8L2+TnisF",
-	"YxLZYqWESNbi5I6TDAqCr6sFFiPOznvotDnJa4CPjoaWapISLRA8+41WOw8+ncG78dwdt5WqdxEh4YAe",
-	"sVehWmcIMHRb15ned8MGS3RlgAXyXkne8Hve+z6pgzSw3G6FFuk6QEz/RGwizFh+NkRsl2lSFZ64IiL0",
-	"UaW4ClJ6XNQb9wKO4ZSeTdO/I1fpQpWVFGaj7q5hYsaflJrlH5NJ9lZM9I9XD0KXbbpaeKeTRaqInnI/",
-	"duje0DRsAbopXDprx/0o7Q9WHFMPOshkcSCOE2pTUgOceNmPsi5/qLdqcnvjA/0osKLbz11moeBDEsVb",
-	"pj2mzLxIYENzLQ4d4DYHVYuyoFZbvhpEHiGkq0yIpaUjN5vQ9ulytQpc9QlAi1KL2eA4NwVpSdi11A/7",
-	"el7/OTUdtIpoRj+Iasb1r+E6tJNlQidBOx+l/TL0UXZ0QplL7k6+nr5eLSpqMUL73goJtXn07MHcn5Rd",
-	"zzOu0W7AJqHUEGSH3aO3skoDSOl15exGpXtnDk0lbOEiQPeozTQ3AFyEEcdJlL5EWj9VZdwmWF9vxFFf",
-	"YHWqKcj4z7bcQWYsHfGcXSZQ3LTGn3vj57QmtdsHIkZ7G8OeBpudyo0oWGg0M97jnbhd5mm/lPgmdsa4",
-	"9uycoKzbyhm0bgOCc2rxjCISeAVQKfitGrQTTROtZRG0ZJc09zshTPYFrXtNkfTTq71hkQz58MSCaaxq",
-	"WNPn8PhP0JCXFB7024VBdu0dPf+ZCISnYTch8OF31H2/k7qYIlV2g7yWVTnV5jwjqKMqoSOvqpXZSGOg",
-	"ew/+3QBih9KA4a9dK6tKWdyVAT662lSyIcYqLetS6NUaI0T+z1Lyo8JSIYlJjY3mdrNfrRVuS7oQUJTn",
-	"xsrNqlEn+gdZPQi9qqXVKLQbpWtjiX5vSxVLa2gYvTKq5FjIVK7cSoCPU9xYLTjsds8XceJW6JVpNIDm",
-	"jwKKTmpVr0wlm9URiq1CBkacxarRygpfs1S2xq6OyFSy51KvrBRz8tXXViX5fHVsOI4NvLXmRj6kOx/t",
-	"oX01KI+nsNUW7v5lxzXs8FVGY6gtGxxhxbjBEftDOGL/ONnUbHBehIMhzGdmH732Rl9HIVNjvg5kxLs+",
-	"M8TiNZ1JV8sFkW8nUNB1xjgQ6ZDvaX9mtUJSal8ZTt0vorMZfsY6z1SUZa6e/adq3ac8DZEuTsG3tU2z",
-	"6M4RWHyEl1nKNI6PLF4dmdVSGMI4AFcTYMzGZ/I0uzFcsSAUvuRKc3H0ahuRRndtHZFF2LCGGyNK9yv0",
-	"vYJg81wYwXv3gjTck5fnGfXG5bnP0JVKDkF6njh4ErXNp6Q1hA2+rAZgAF4kyjtgo6ghH4TkSE5d7sD3",
-	"ElUFaAIgLuyCUmMPJllD5btLonHtXgs5rbjLZI91TNsFPhCV8CVaYTzH7rAUP1FbWFQTG9Z2r1W7S/PX",
-	"Bk71BRsvx3Ru3Ml7uCyHzgMIzJwQuE7HUN3Vq0A8m2oMNd3jItkYABwIfwyEmmmY3/AFQSGEgKQvSzZY",
-	"h0YS1x9nRGTWUwV+kv2O6JRh6rCJddtIx8/Vtkf1IOaQBF+mZJidPJ6vqK6iIUjKPiLguQHBKu/Rh30+",
-	"bS3D+hPbHKx5VJ4O00Yzkl+b35Mda/nRNXfus9sg/6FD52Fk+cd2Mxr3EwYQoq2uNo2pRrmzgtJs4te1",
-	"M0kyg4+YSfMtQ7qnPKrC8Qrj5VJN5GWDZNHGveowTxx8uJsvHEUTO3jIIhmUOanwoGuTuhg/JL+A6WL5",
-	"vTqlp5j4b4ZhGC141WskDh3B280+A9TpTJhEuHSjkkkJtcXmtvqcPtk9pf1EnUtdQnGkCcdugmxJgUHj",
-	"DnAAWqY7Pc2s/6dQm5vR7uP8q6OjdUBAEK9TR6k0ovskwxY5wN3x4Av3RF16tNum9ZCbEBZBcn2rMM6w",
-	"0wpPgr1Sh3lsFK87ipVHMFK85sYGkrWEddnWpfKoNX7AzHicOBhSuN6kz6GRjC2mtVrG+7Ts7BFb62n3",
-	"H1e0DxRn0zy1yog8r0W6LN5d65+f/oZ6Z/f/XqON6qUMcF+pOum+QLW1tOaWuIeuECe4H8UpHVZ5pU7Q",
-	"LS90d8MGkX3M/Eh0jkkAyzhpBbEck+N2Wlh9t1CpXOAuBJhVkjckYieUBkJKyNF8EGcPGNhwyyu1ayF3",
-	"Ci8jNitklEIoSUcWa0RtBXiXhKPj9a71xaawPNi9C6nrqDH5kNhwZ/I2ptWtSHzjQaSpWUzfAMhM4gGI",
-	"euDa9AQa+zXHYPmA8dSm2mxD+xZLk3T2iWWjjgInPHDPdfiJKV5T957c0F6qqj3WKWg8dlqBn5EmsN8r",
-	"nTBA1A2j3y0fSSKKm2bvadZkhe1EAvc8mL66xuq4sfOQAdEbK/QtDfkqHL17AO1xY6/xSHBCMqQ2fLP3",
-	"M+ZrV2nmamCA2rUCAkbUH2cvOHF9zUQ8huWa7u1wVLXdZ/qhYdKIl5ByDZtsw6uKEHVwb8H+N69brs8Y",
-	"ZCww8KO0253G7UCsCD+Gr/u23lUSkgTXkMH9W6I2EOj7ErFPWQtDTJwgakBwWCOeL9Rkc8vqySq/3iym",
-	"5tHjh2aMwJfwxW8fNGJ6zEgsUbWMM+lbWQmgf15zI9ifv8RKAQQXrs92QHT41+e952e0GrwtpzScw5Ky",
-	"M8LWuEKeE10OlyIIRb1RZR86FwFJQeBT1D55uBks7dJRaLH1sILEj+q0bIIyjbeMaLjmVs2g4qEPj++J",
-	"pqoIy0aDC18d2j/5D8pKQ8p3Jyxscpp7rcVHtg6c62PfsKaN1t9dBm33wjOxwhG5bjGgDJdAg29zBzBG",
-	"y8aFkZE3CQfS3FYgKi1mmSYvVdqMwqR2JZ16deYNnQhusC/S7BQZ+qWe2M1svhlY/CbDN5i086e6X1pa",
-	"qgkBoX4nC0qHP/gQJfig5K47z4n4rkfNvi8xXS91fpbyR2eJmmZUKtVm4cxQtxN8iClGlljAftwx7oud",
-	"1md3sstG6IJxaOy8PjOkjerdLz7yja3ObrKfASHj5lALY4roAV0R9pj1hTdzolwfJDK3VHQWzb0j1RG6",
-	"4cauGp5BMTZamExAAGs+fQv4oEMI9H/PnJfAeFli2sVXMWBrXI4TfajVCcIje/6Q1iVmz5tphw0uwrSW",
-	"nSWm76zPbP3ns/2mfPrUlv9J8Ppd+Z/KSPGT30xJFlffgIAAQ4DycjskiLXuGhtThTMnxld2PN4zTvul",
-	"oBIeSPsCvMIz7mMuUZwFg2pcdwuVGiCkrHPf1JaEx8jfBDrAke9EI3IGnCd2E2eBnpRVU/4RVcLd4mxc",
-	"4R95BvVPOKVexgLXKSq0wGBPf0Nikijowm/uD/8DtttzKnoeMbF/9aO4iekh5eugalLcDMZ6PYlr7gvB",
-	"nZwUrBLGsH6ZZVTuO+SymN30YF43i/FwNYDbsB+EqkrDaukUlDwKLNFIN9bLvGhumjJV6JnrgbE+Z3Yn",
-	"UvGNjUSot0qaM4jkK1dL+k7kbLIleaQtl5UvXkrhR8U0udnf4KvCaj9lBotm0oeTj7wUi2Yobz7CL7Nn",
-	"Cbl5MtllaRk2My5Cp+1FRT7pVkfxNgRti8IDPTZO+zMiQp11hIijRmjMY6UgJLan1txtqIoMFfuISj4I",
-	"LA73JYE3KBpYNorPnkX5QCuG5/ajqB+8/z+ePzXtBGL63q9xZ8uHpCDG5igniNgbhA0ZGnnYGJ3Y9Xap",
-	"n6pL7Z9oMq6Juz11Lniwky4KNFRpQf1XCaX1XXdpwM6K8p6FWt2O7lma0Ox0HibMDQGnphcO+us0r+3q",
-	"cmoo/tZI7umbnT+uBQH8j0pryDBie+eu27M0WAMwA67ZE/xrMQud3NOD3pP4L5CZK+QgHWQDG+5fpdp9",
-	"Kti/uIX/XavWfgKD+V84kZ86gOCZrUWlUiC4NK42G2z7KeK+HThcKsP7hIlM7qtUyH+BTFWguk05LItp",
-	"drMEu8DgIGy+gtiNHRpqcuqpuUd8+oTDEQ0fX1DgLCQnLseMRT94Ki4hdaYfGSzj5Y5kOQMu7e93I3ri",
-	"hmT0YHw1mmOXc3o/ERXMsKvvpVZcsxtwXfrORdC4Gc0m97wuq/nsP2/4CT59Kt4FdgOMID17Dz3zoUX4",
-	"DMA7SnWqZ4K5fkKoxGPAXO4R5TdJVuK12HCiqBij1zHgo2qcyZKfWa1OGYN6tQQ7Wa6mvSDP25GHX6nT",
-	"XCk5cXOVEzOEQrnn4IuLMHPRF6WkwEMtFqUOf99Q5O8bckojOrx1GLoi4SByM/aSpqAvk2/4CSlg5E7a",
-	"e/b61Ys1/P0W/gNYxDeqLhlwhRC/ekyO+fq7r26Km9fffQn/+yf43y/gf1/cFDdv6X+/gP/9E/zvl/C/",
-	"cNcr/F+49xXc+wruffVijf/PXer/dw3/D54E176F+96++moW3ftLnLPr2d7dFKb3+4bXK4/tTrCCiI/W",
-	"A1SoKT8ALygP/SB0KTc2pFaglsUTuvBq01bcqhD9Ak4LVisGa1+QNilbwVRdnSOYun8hPHOrgJI1NAXO",
-	"0Epd0RB+4a5a0O4d+nIgyixVLwYkPsJE3SC6Q5KsMB9VtApMsDSGsa0mR/S2RZaTwJSc8I0BfeAeBlic",
-	"gsG14+XoKkWBrG2cMGl1lTy8Sy23NvkLfHy6z6HK2AEbkWG1LjM0aCb9ar0/2306wHVS2u7TgeWBbkqr",
-	"NmSRCOJIC9WxZEfSUXT7L6f5rukB+zfIcXmAmdMCEO2QFtD7x2z71z1/EBeTYhfIADftoDHbggNuSePS",
-	"Oc1NMv1MJpAvoi5XS0ayzfR+gZJrtwB32FgSWrgUzrPaCwHKEpq5+GwAcEGyNa8PbAOtHGk1Ckg06JKu",
-	"i46tTFeYy+1gBspdddqnCJyG91gu7mSkiAPWoy1yGEQEKkSpuBuTw/ANEa+WkHko/a6lK2YO5siKR7P7",
-	"G6YEZyw3cTZjIqWLen5W3jcjU+ni/GVNYed7U10CJptbQOQ3or6x7g0hakrX0RkCkjFVLBwzTGTR6O5D",
-	"fqydu/RovPIO6PFXVq3CQTSvVQYlKseNMuq2qnAP+W4+BfwbEolY3YrZOWz/juJGz7C3u6thyeZefqkJ",
-	"md8UN+OJojHllufdMFBuqJVppRQ4SKapQK+stTr4QgAId9bQQWKWTXx1YLxnFJsnaD4xRDhHsY5e7UaE",
-	"VLJzN2DX8HSAI1TqgEcHcP4XxBlFmBfg5q4pSuV5sGfTKae7pj5P8TpqY1fztUnFjV2Vqs7OXaA3QxN0",
-	"FDpy3xUyrcTgzJznB/uOIug9/rz+5svozqtPpf9Ojnl6K89wr6PD7Yv/uvYmo/dE4uVXKWwH2EE57WNy",
-	"/U6cbbcyG55iusdhBWacLd9YpQ17fvtVwZ7f/uWrgr0o2IvbL9x/3H7FIlJW7MnwzEBTdAPgj0TSMt9B",
-	"clbbq069j+V1SvjwsLzQHuqKg8K3MaEGSdHM+hEmV0eIMttjNex9IANAI5TVCogxhSby32i6sekYNNfu",
-	"dVaE4ARUfJxqhgeXc2k5kgVjy6p71JJqR+gHVsmDiIx194hKnaCEsUCwBF24PjNALbhfbtlr8pMo8k+D",
-	"3vAahov+MowQ3C+fxYjM936msl810olMeGMW+JH9sXNzL0YJ8KpME9jwgngk6fX9mNh2gBBL5HRg/Wwo",
-	"6mH+4ISACNwEuRZZsz2viLAKxtl1TnPTfeeEpORWBBERR+Z7rj+6hcDioJJ78WrZrEftjqdeYRYGogTX",
-	"lZyxzf31RBidJggO63V0bixiouunmOSKzMVh0o+dlD64HePO/YpsGpnBYB/5eYU99RMpqEqKB1H6veik",
-	"7SwssOzALYxXUKZ8R06WL/nEVjWP/r7lOjv3pEbolff2Zj8s1/E6xwADmFWxkQAoh7igrAHKeAqYnDGI",
-	"fEEs0l07HYsEPCQtBMSlABwyczXcq3Kf7dXv3FTRfroTzT7VQBtTqxgMDPsw4CLG4UFv43hmJtSbsWBH",
-	"RfZYEIszGYlFTiu/8ST/I0hzjVFBeSSO3UH58iUygwVhhMd1ACb2EPeMIgwp+am+TVSKlygqvGXEp/HM",
-	"MO+ahqRsDShbWAekxt7qPiopyzSGb38E09jPyv6MOcwFPkjGlUKKUVXys4/khS4s0uO3QcLu2XOaFtDt",
-	"fXb3XGUovjS1BL9st+l+2FstBAPAS+E5SWkwO2zMsUDyxlCBq8QSd5NZVtr1e8hyEWEx/KCSk9uIOkmx",
-	"H2oNgGldOtcZMOONAI5pN9976NsbAP7jAugUNb3aMqPALHdiEvAtPc4DoM9UbUy4m6CrH9Bi+25w7oQX",
-	"JWJ6SN9NspFcZKz37XAfHRy8XIRzJQiavPJB05vsd6SmblMpswC5kmtY5Z5PFVbJ+m0ytSEZoR4oikuZ",
-	"wT3WbQ9SQ27DrNZ8mt31a3fl19QeeLNXKvAsj8FzVAW7EzWUDW+ErHoccZEBWCZJ4oAawWnbhzSxLfaw",
-	"St+ralKa3LJKcNOl04KjGDyWDAu/O13y2Ch0ZIxgrTuN8EsD09MigFSmLSMyQFt0iqCFqdqJLAlc3FDq",
-	"MtGLZ7QXvGZWCSZqYGgQ4gChEYzfzI+B0IvVg0i+fS0qdWLP3XFRan4yg0PqWm839ILKHCTD7sJ97p16",
-	"pdqEq7QGfgql2Rrsqr1HKp4E14Bd7OhjehV4KCqTKRL6wsL75t326fLLkUgnumX5WY6+vrM9u2NoILpF",
-	"vL+T+upUi/IbrKO4HoCdwXZdRGHlRnMVb1xUfTwskLOiEsBLEagfNePsCM3b8S7Pc7E+D5p4xbwF55Xy",
-	"JlLaidXiSMnORB/UPPYtQyoIWJM4F0PofGLWgHEmmwZY1TTpdnjIAuwuuIs7JwC3iskR75s22ZAEU4Wt",
-	"9pGgVlrPCsHr8+we+G6538EbegHtv4xVzRRPONaKj4jC3bJT110s4Z82VAgiiAuQFdJftgsldEm9zafc",
-	"WxdX3ntShdnLAbog1TlmLir0f+BGuSD1V4jxBcmdQ7nZ9WzoCWJchd/NcW9Cu2/yH0DTRmKQleV3/msX",
-	"iDNs/tkzBH7VO6uF3ez7Wz3BAuPOw3JGH2G6LOXjYv4Wx5j97L9LcUqi4itRuvnN+LBR2USa15hKhayq",
-	"yoJorZZTd18otqDSnLQT7ev9JuWVeEYepFki6n93l0/j6anYjB4eVRNFsxtNZXaJEnUwHUXL/L05h7KU",
-	"npsfyt9C7eqCbeLLiyI6nj89gosHRzJRXrswMLKknDRDi/j4SsW4ADGqLUyvx5tkUBQc3b2qPMtDDV4f",
-	"FOwFCnOi74e0nvsVMCRS1Qmu7VA0R0oX+VJnlbO/wSajj6hlf8Ole7pHz/dXmYgG0jNggAIHErEn9Vkp",
-	"j6I2IKpso0qwzti7v3/P3DiA1+s/Wq6R9/4Fxpuw6f9vY8YPHHqKNc9dPX26wf10dWpV29pigmSeKBJq",
-	"ORNPw26cEEgzk0V57lGhVeSNH0la8ozJedngeHUsIyFYzaS5Jzx2SbBRQNapholyB31Ste14IXsx7dIZ",
-	"AxB6shKqjtwj5sS0YaCPCGm7+z94TsmhHJgZhVfGLKClbHC0eHV63k+xiff6OyjngHINKMeYhTx7A7C+",
-	"63Fnb/jplcDmZgtOgAXNKRY3ab7c/DgzkeliwEwgKpBkoLvoWTGSYaj5X3pSejq33VHbJz8zD1d5w0+/",
-	"aKJ+8xKzl3W58gZYpU5Ch7/2XJfC2NHfFbbgn4FrLNXu9hdC6y0Wr1LtvHS996zS4zrNNCPrnA4RV/Le",
-	"4yTDq5NzvFdWzQvUDMPUED+rI8KcLFeO6ZhiGyVr3xWtRs9umCaYBme+wReG2HpADy+5iTivF96FhauZ",
-	"QMqG6/KZYVvVarZR2pl4AxgoHS7SguUCx8dJ0aTMTikMhhRRcY6Nwj1ytiZ9jL2oyjzPKBx+RPdL1Qru",
-	"++7YWrjTC6wwTF43FQdTDNqv+PJsLJ3o4urQiAdAWBEH3D1rawNcS0SoHIgX/H7Hl8FZjvsSb0hGAkDk",
-	"Mjh5Mie62ca24Q3mAXO14EuWgSqgFt2Cf1MwaR70/YcU7B2200E01u/FuyB/uAIh94zcWLXysuosF98R",
-	"F7gAEVQEg6sPSz9IC+i1vEkSnIFAwEhDrc0zNFFxM0RLQ9qjlE7+Nt06dWxbwJiPSIGUKGhZ7hbvbZC0",
-	"2QsBmvOdu2W8HtwXvnrVSMFNMOrRqqxLmIGCtTWUK1NT0i3XSHKniJu8FPdsYktitydeAs2Vl3K3jJR4",
-	"FlXpsxyAO5jZ2HE4PSdZpui46NP8l8qaNfKjqMwMEAM8MOioWHw6RVvgiYAjzp5gP+POTcAeQpuo7ZDa",
-	"bR4xV+RMuYmHAjHxIDl10BlzS0zzg80l+jLlamaxXZLTC2/PTlmaCtgJyCm1e/3UWX7wTfLQ56zOBBIz",
-	"/IwAv+oMv6eTxLSlk2oaqFkCUIKf+Jlk/Cg0Z1jrP5qlGQSWsYhgl9kyxwwdiqdBOcHJ1iurwlpOzjai",
-	"dlJi/SFSdIJ/F/OQlAr2XSWFx9fiE7rEoyQ2B3jXzdLW7nlj4AvIJnZ/jGB4Yxz8HHuoP5XSrGI2z7FJ",
-	"ZGXjNZZb2wY6xYE5UGJHAcha+X64sBulASLPpPjMK90aDDIe4ZLb5hyAg1s+rppQgziQbRtWP5k556Wc",
-	"RjkPXreYN4La6kwfa3gpnBOVXZVil9X7cAABdMivbAi/XFZbocitm7SsrnrnT+YlpUHL/YiLxj2c3Yss",
-	"fKJvFZrK9f9zrfu+cTmd8PtvaREsswLeBQkf93+5YD89Cy7M+oxmKI7c3KNGMmAbJDk7B4enOwnSu2Ut",
-	"7AlLdNE8C6eNoS8dszaIBid3gTnqVcOvGf5pIswKdX3+2CmYVSeuSxOdt6hueZ3d/YhbblK3pjwq9ygs",
-	"XxEZpnV3BdS6iBl1bDg90RAHDxi+sYhWJylAXTB+SA9LmK8Qzpa1hVYN4z1HKiFTPo72fo+GkPqK9DBJ",
-	"oa8Q0qRDaZTqmwZLNulIZ3Czz/RZyCuTuUrk92ihmdEyC9QKZKYwEAZGO0xBMdY2uNTdMl6QE5ze0aD+",
-	"8bFg5187lYdnQKQNnxlIGAClcr/dijw63/ZLbPFxlDX+/Vm/p0jkM8w29GjEJpuAWmxtTuZgw4MvzKD5",
-	"UTT2cdstHn/i1yqbXiylFhur4kaCuYyGf0UnHfjc5Jd1RKDLjJUsQDUEriADjz7qvSe1f4Y1lqPY2X+P",
-	"SpHMBCVoI6DSKBGI5NXWactju9n7blqc7UXVYNeeE6+tKKl/CAQVfUOAdI8QN+h8W/gAo/OQXegoEPWF",
-	"76LbMlmBdQULY8GIBQjozD0cNO5vSB9WKwuF9qmD1b03Ffo4IdliTSFZ6EltlPOs554kL/HJ2arMBR2D",
-	"XuINyWftxeZQUV/bWQ97v88gINIocijCCQXLmIggrgbYSFDuTIT3c/l+62/STvQSrO1O1LY6p3oUOZcY",
-	"xLDrkLPV7ozCapI1sF4j/LVpm+Z8R+iksqSdobTds7XYSejo7u09Xp8H/me0PXBfJfzWgMQMPSey91Np",
-	"zKVPf0WXuTucMssvV8NPyEMOaTFwrWjFTkof5q7VK1WVyZJXsbW5mmhVY0nzbPhr6OCZehF0h8y8CmBl",
-	"NetA3jO7Sx2lvVjnOrKURnOoeX14Ztiaa7NE7GtR5j70AuLT6bCVExCTpxb2mnes57E1/Ww9775sMiXt",
-	"roFmXGKF0Kb+oBopNl0w8ACl1kQn7g7arbQARl4iiO+EeK+S9Wxt4/PLc9hXsfX+zNPcKjVJTPXeXUPX",
-	"rmLFngJFKier2IcFS4XdXX6TEuZ+ng5XqnrpX/ZpLlE6IWlxDmipu+KJMHj68KDUOu0U6jbIAPdGQdin",
-	"BVkjQT17PdUtVHxkBREazl84lwfyn7OKvsFFzZqFFyGmdNlCQ081M3XFIjG3qplH04wD6EpecjOT7k+e",
-	"49XzjdnUSWALb6AoykVd50/X40qz5jGvRaVC9Hm5OfFq+NFFlnNo/f6OJLNRw4XJWXuJDcfB3EdEoKrK",
-	"zOxht9oW8iGYXLKKrSk6RQofIdgGmCKi5l7rSgBtCaeaQN9+Dh9AW3xMlrSg7zWR4cE3x9+BT0kuTz4w",
-	"8BsEBrApdrY0b4FfH8HMAtGb5TV1h9wqZVdbpam7vKpXhKRQ9Yrq9yqODOioLEMF3GaPTAlcHzd7LvUc",
-	"2FQYzGOQU5pvrNwkYnBiRuLi27o0P/OjCI1EFoQ16MXv1Hd8uqkiPrvAQSVFgB73dcVTsF9fVnwR7U7V",
-	"x/P5VqlT5aXxfENu9pBSVkwwyib6tXJdndM/eS6ZxC8di+W4fDbk78f3+WbeM23jOllrcdonzDzw7u+8",
-	"kiF+k4nG63t1E4ZLU1TgHPppCRQj/oMv9Bj3S/M9Gc/DpeFlKpjg3srGDW4gt7CXdb24SKUvsYnpuyAk",
-	"V1PwBe5air6WXB+SYJ4gbQMOg0puhOnaPPISoOIRY80OmjojjVUyLpYmPuqmF+t/4FCKU5z0JqugCDP9",
-	"5Bxlq6zZVqvaejsBDv37uLBBPaTLzycIETq+gnkJo6BiRsmi0z5uzbpl6GzCsJIiEIjWH/ti+oaJqXkq",
-	"lYCFIIvPCGeOphTMBQpGUD/Vk6xNFI7xe3yKeTJmfOxkyI+pk5zC6xs/NbTmQb1NarFrQt9P2RrMjyN0",
-	"2VMPYvkKQ3+XniX25wT3ap1BnJHs+tKlgAN4wVQ6Nm9EKijtAYNCS2HCI6xif4X/m855eVpt7A8WDiyc",
-	"kkuL6JuNpXXCHuAegNPiQAZRe+cqqc6d+Hoe5h7tvlVnHI3T8Sml31uNZdB04pD7A3R2rUuvThDghFMJ",
-	"jBb36DvAgAmVWRlF2br60OXunOEMGNX1mXFmld7s/1iQ1wI3OL8Pd6Y04Pl1+G5Rl3dxi+YRaMCzwPj5",
-	"IxwWLB1RM/fq1yMugwxs0J1JCUX96cKiv+X1TlyATy4ATD6+4dYDr1oxbfTiZb3mWZfkGo37RNH9g6Qq",
-	"3DnK4T2vqvMFoyRiaQTjAc5QqxTztuFYAVyj2TKMjYOXbzyr03y75TjDORnNRVsjrng+WKX/hNEpB/ts",
-	"z3HvvmDHI4uNPW4Ohoz2nNo7EnccLW43xIGRflFgkoEnnMN80ThrtNppfozt0BIjFgITftinXZ1qUE4A",
-	"eU/Zf8Glh5am2LOfwmZJbYADy5mHUVuxZMfedKbck+c4QXJGACCkgMao1+kf6iz9BxrWCNVAM5tzL2XZ",
-	"vdA3+ZgnLNjuI22lehVv9uoE7TPGtuKT69ds2a5HRLbWjalg7/7+fbKNrRDpKhWQeuxb4jHQ4QgCoFXc",
-	"7eEIYS6Roiy67gjAvTgVHojBTtnwgE+uLVMGeAaNF/p4ZEmnyQOq3Xlb4C+hyWApS8jUrCsh+rTdCZyI",
-	"0KsXz58/3YADk7ZTXs+fU+IZcFzINoaqgcY2Yq3BZAbZ3BRg8GOkub2ktt57hrF8aegicxiiRlMxsQtF",
-	"nFqtK3FM0FIJSyHsscOvtVpADfGdFFX5rbsn5ZipjrPxostFl1GDvTYjLFbaSlygY5iKK8Ov/jHhVYWf",
-	"jfDtmancykpc1zFjzY1Y8XpXiSwAEyCVuQOkS7gsDEwgsj33q+WNSHcgO0mzF+Uq+94knJy62fe/NR5D",
-	"9JX+5eHbhu+8uAbpFgcbxe3KedMrBBVmZ7Pf0CV5HHQoIGmx5RvbCTtKfaceOpq7Rz45Ci7NjFoD2VF2",
-	"0WVzURSHybEQoEhN7/Bx0buTC9g2zXlPpfNDbwfQNM8MQbTsSbGjqu0ekAAARcfkR7ptwCgtCIV80Nhe",
-	"iHzf23E8bdTmRavj3DwlvmBuSEzWK77SPTesd4z7YpuJWAP1WQ6pdSrsCE8Pw0oviG6U6bUr6vofHRWR",
-	"acyhyqAHPYIt4/84u+JvGQv/vW+AGVh3SzXqxNkRAYt6s4eyzATV78YmKfC4OdyBs1hJayuohMJCWEho",
-	"7qQzr5lv5RYi/KEoFvoFTngJF/2ANh2yfh50hTRj5zEyjJdnhrU0h4whzS3DLxrHB1TGA5ObvbcQ3d41",
-	"jToI6rUIjsLZOSUn8AyAuR0jdT405udRnEUXMft1KiFEaxlmL+5DjAOlr6T5SW0BEDuPjR3ppIrXnjSa",
-	"qdqTd3PL9tywjQIiD3S0hid+BrEQZDQNWHCPxchejuaVGmAknooV5sHx3fMyGWUQHxuxsaLMD2/woPWg",
-	"03XUmyVJYhD4rRFOJq3bPzwdgJ0jtj3KZKuJZNlLDPaTpSw7/urEYI+xCAw4pDbjXFYdRB+EB3OPEomn",
-	"kWbCNzzIU/AEYbsmWr9TvFpdMAXnRvMf1RYH0rT0hOwXXmclj7OTFMbGqHZqES9azf9pLa+65sA+Ut+a",
-	"llcXoSaZ3mxRW5j/PzcN5XonjF3lDj0im+WyYn9hxyMrhWju2RfZaou57lCj5TRXzTv3XW/gSjokV4BP",
-	"TB6VEEeQ9Y4yEul40DDV+Ts1B9YCe+9noXkYTJym2e6eQ+HCK/oJ+yjYBGqIKuUu+JORyxiyqt3m6NKl",
-	"ZBhF63VBPaUdyC68fGnUsZ060jLzad/7qzX23KU5LCjxaO1bZ+ekMu1zWqKCzFNIbbAWvg1qTypwdIPe",
-	"dzR9qWl/S7jwoZG0IND0NU9OY96FB8HpdceDwl9MPwb2QHJuL++I8JICx5z+xFRW6GdhmdIMWgZSQz7M",
-	"50UVwX99zv5Xjs0k33YSSUfyv+d/G+HXfM/J+JFFfwTJLxadL9WRA1VHyPgIbs7uo9qK/PatO3DxP03N",
-	"m2aGY2nFsRH6NrznCucSHwHf7B/TUdBmchpQEKbpakx4bZWm9NFGYEkQZZi1MBgYJ1R8Gjo5sI+d3MED",
-	"VK9FbhSFOIhzPKthOvE/Vr5bTDe79F/hl2i2/X+G3/LTj4XgD2JFBcIDkhb3Ex4jDT9NfMH8EmOrckxo",
-	"EMf3C2E6QugZAAxxvom/5QJg9K3g5QdJ1f7zcQ6EnfYpeiLLx70ddxyS2GlvDVDBe9aHdyHwumc05vzJ",
-	"85xmpabHXDSmOhyzKN1DbztRCQ2uJ7UOTSrE5MydUz10iGqhVDt2klWFgHKg8SEwje9QCuV/bvdoLutU",
-	"eO9idpRDa8TodoD7M86cScC2LZJ5tclwSabnTfSsLgELy8V1bRnF2i5gcme2tdbnCy1NZ3Q8D02l5UHM",
-	"ffEQqYZTGyKH0ajS22SjdHlVVxFj2mMKZkXQX2ifhdx3zjw1d0jRwKmwwzngz0wRdaXgm41orG/tZaEU",
-	"yleyqS2dsrkyZPVUUNrWmkwERSAoqQbO7C2WaqHdPafy4EXKmnZeP5TJXsoQYaXphaxHO+0RvgPqPM88",
-	"7MY7u6SWjPaLw6RrLo/0CJpsmTomShR8iClGHYbcqoB+hS6nMArn1G94JRvhzna24437F1KG8f0RgOyZ",
-	"6da2iB6A1LEnaUTRV/HrM8OQ5riCCsuep/l78XTqrfGSu+JlueK+5S/EuICHIcy7K3W86Mi8nEdxHL87",
-	"uTf3Ste4LklQw+igKG6CHHi8zc1d3VYVlI7qJNMmWQQ+aByAJCAWG16zk8AjsVfWjVAx1GjEFZZSYFap",
-	"w2qrdI5bA0DEbM9LKsOCS8s7EuR11WYaFM2vVc3gnUkbhuJP1LS5g6RNVWm9IosJmsdS5FmIetQlkQib",
-	"OTPC+lp84hLAqPze+bFAb2tlFTUsQONeGup97JZBVaXb1tmGkPmWjo9r1PhWNILba05TPKYvdGcDOOh4",
-	"drGLCIrlVlVVHNDPfUT8Lv/g/NeIBKNluaRWwD8mSe+Q6s5+aSzJmt4Dsd6MN8D8YlSqYBzTmEjrTJmK",
-	"sE8CKIEnS5rAq4Urkx8TIvVj50htraips2/EnNK1yrlnRn7E1cPsVeVsraPTkOinFGwtzoq4wYFVDy8O",
-	"xU3p5pMhVQfSAQffirzAk9yIFfcBBPf/AO25VdrWzgtFEO5eCxGkyr03/BEGPBUZwATE7VvfEHBxXEB3",
-	"2Q18yHUpC99cc7Qho0C/sBfjNHhkodVktTzmrKJLNS5DQFj0yvQL+oUpg6/IS2IucLrWgh9W4kHUq0xH",
-	"ZndoYvi+y306Q910PKTuh6hZaSZB0k3IU/XN7D1nap16lmuaZFR8DHRCk4HFYVfKxFjGby7G851fMnNp",
-	"taYzr4Ifvn1ATvJSTeL4qO3dVKKS2muaPb+A5PUp8WchbhpS5zvqEgONu92yFuy5M3he5IFZUyP/Hq8C",
-	"T0zvZJ2tlRViuhr6Z7iIoFtKpfbDURnLtk4URE21ZAMeQkx/UeyIuBRmt4Sk/saJeHnDH8RR1HZ16GQ9",
-	"hzx3FmpkffXYh5YhTzqQxWOMTSeBiS8YCFS8hH1ZjBYkyEVy56hkynivWGsIuEKFBtBDQdgOhO8JxizX",
-	"we7sNSMywsKJLwj9qJU6JqEubhhtnbZjuDlcaJ3HvK2nEKHCDeBMsDIAWJ0AoHAHrGpE8QAFRQVWmEGf",
-	"w2JB87MdX1DLCV/1PU/WcYZ+iBdbFip9kPXuFVwLiZBpdml46Wt3IXAinRaQ7C2xDVUj6gyscAlz0NO0",
-	"EyxuThlwJLeEghfcoHMLOieIw4lLi/RYbB3K2e/jGJu0bM+bRtSGrZ3la0S1naucYC0+pCncvEaa/yC/",
-	"qNOcNz5XgVgmWKqouSLHhOYJg6Eg0SRaNKq0onA7VO1S0DFnl3P0/ymwTttyp8Zh7iek9FvCgkdYsnnY",
-	"Vp3uh3xsjfUuz1FYZmHScyx1cyjqBu3ek5H/iJLzDn0XyCXImm3lQ9ylkDCiafRZrl+XggM3c0uGaS00",
-	"DU3/MntN5lCovTvyqvI8alpwkwK0kk/q5qFNNv8D+2kBvxW1/b8q2zBiEYN3xz3XQTpIzi41JgvnRyLx",
-	"RCE3LQT2uin5uejKZ925RsVzoP0gmASG2Pqcyrltlyjh73nzXVoLz0GQ984bJMW7jgPWZ6gUJH7thSl8",
-	"rVItSBZBMoYNiROqKBOkgq6Ost7FnK1jdCmpnETzrGvshEuvulCh9hSnv6fvSJf1H4kPviPyQzKuzlRb",
-	"ZI01WjRJx8q/D0PDGBFVgWRxqzQQJlzxztRpS+cr2ZLdNvcldrTPR4IQeC/8Z2QF+ANPBOJ+cR4UB4sW",
-	"jBvMEcOm121tGLEDDaKUC45Mwx+EWV0+nrALMphRBVTsokt7ZNaXBybcqEW7ngyX2aOeCXYODy06hd3/",
-	"4Evg5rdtym2qVRHQAIA8cd6kdmf2bm8RKkH2UUi9k70JbWqi1ItbVEB7Yycb6H7Hy3vA4BQdcodiL1CG",
-	"CtFJ5B3GtA9Ve4fn8p0WogyuEuB7FEH+S36+R+AYXE7H3z3btBraEBG7Bvxt7lmp5dYTjgCzrIqDXXTk",
-	"aHW6Zxh8pCGreudsbB/5AiBIc480wgVGbWt1CrSrjNfnUAPjtETkXdZgWYLJqpFFDpszFjcb7M4LQwSk",
-	"PJZG+PApvGySaa4Vt7DE17DMtXhUufu/IXzDYA/ON0WXldLGSfsRBrOdLteCTx5BZHEe8lbKu82eohw5",
-	"wspNa9lOOXmqxIOoCtZwzatKVF4pw9rdU6OvgvENYAg9v80zw/hHae6ZsUI0BXNHDdBN883hnplNWyFE",
-	"Am+HHbB27yGytFDs9SCcYOBViKYVwEtID5gSCrcBbuljr5ALYKf5FObrZWvTOaRQrJkJu0rjJ0Wdaqa5",
-	"Ffe4dbr5RlIgKupKmva5is14PTD5CD1XLleBPmFp6fICUOgrY9LNY6BYM8al9OTtIkhlDGHu6kxHAP4T",
-	"dZwEWVfcIvj28vR5jDHXgq+Oxy/SyGi6CNpM5uK0Juy/i34UXuWuB6IPMyOza7ywR5OcGFTiY6Ja5zBz",
-	"3Zu7dU7qkw6XswwY87cBPeumku4ILnwQnUKG0GCry1oMslxLYEDLaK/hSM2T0xLNdYtk14deiJxOcNjm",
-	"9DHwvwWV6lBLeBP1hL8SfzWkEcD1jwafWTGPXhm5WDOx7htR22nsTWg2NKEoZ+qdnpc2qyth6OBGZC+z",
-	"Lr6cZjkKblo9zQz1E133GouWr1KWgUFxyfUrZ7ctvglEckkhP7diZVSrp6tS3uFVU9X/qL3mW0/duZwq",
-	"LQHVNQMFiQ3wUdEBssBjPmWyiCtSxhnr6ey8OWrnFQryqMcIcm8tSZVlOCptq6G72apMeZoe4O2Tk62u",
-	"O+uMWPrg7INNjM3ae2D5TEp4DT1i4pXvJ7S6SY/ZIz1+LZaznqgGbTL4rt5ZFOiZYCt30tItSVrTifcq",
-	"AbaZUYD4owzU5j6wOpaj1ghNlh0GKe59WhQ4hG+uL+6lSkaKSeY923dC1G+TbsuTBI70DMT321RUFSIt",
-	"GkMaF3wRxMmlkAB8c2ibldWqXadTnufOrwYEzzNMuLcNnL21suzISxF3TcJjOdmkaa/kZjp+/JIug/Le",
-	"o8o0EeOWO2veeeFHVRurOVbr1CW6ytqJCz9lqlOcIYZI32URXrgl3dJmTm/cb6RpKtKd8jex2lTcmAUs",
-	"qe/kb+JlReDskbpalGIUVmhZc31eGcuToSz8dwykdzYkgfbXwEEaniJ5zawW3M5uaOPc8nfWt0pJ8vnO",
-	"ns1RZQMKUMSGcvJdBn0SECRrsAp9sUjNUXJ3+T7AXRsAzeltvgx8D90kKQ4z7VS72b7F517hUwMlLPjU",
-	"e1Fte8V5rbX4aRB2xf/cSuzxatqmqaSHwlqyXmdQv+BrHkH88g7djqtqS7SWD3zS3/gbXXZdpzi3BaDw",
-	"rqfnMBqHWrAWGXaMJkfbvVen1ZbrvFkBvV/2qgpeGbSTA6o9AF4O3brWUjVMVbkRee5dqrS6DwVnxahh",
-	"h7v1CNjpBwH0Mo3o3EL4fM14fUZV6kXJygaFRxu7cle5P9oe2rlT/HNdx8tRdQjBxj5g6NBn5THboa9W",
-	"NpOvnX88Q+nT79CvJ66p6nebTrSbtnKTBf24Zay4BJjWxbxN9IopLxeJPujTk4oP5fJdezxynQIpLd6b",
-	"oTzr0YHdS1vvCmnM5wszRaueATgNIXgKkcxTPQB4Uhmiw9pw4CjaQuMeN+x79jxgDEPrDShXPbabfXc9",
-	"r8/JNNVTiOHovFdOjSwv+EmJLNjEPsvYIy1A8aL5j/qT4SelRdzbWwmAD7JxO/OobCvLiFFmFDxr3UFL",
-	"sO1cLgAww2CGINWYb0Pqq8z3gj9IzOiMFgRsjOTzgS2Maxt64QeFuecGx0tllwisvOyXhvckJwoYoued",
-	"4KNqYe8d+5712KybSUMFnsQohnw7PnANnNRj1gRqWZ/cFNRuHtBC1GWauudJTUocw4jSXtvvO9KvKaWU",
-	"7/ENvPWZmrUTkdzDgYxU3KBf4B7M5meiKJvkVJwUEl8bmMnQBxfm9979VQkOqL8H/754Oh45L1ONtS43",
-	"fsi0I6ez1wvQgu7kozbkXoKiJQlTmZf8HyGpNDoC55fOcl1P+jv4qtd47dLG0nW5kinWQ2bksa24FSWo",
-	"fs1BOXSbUW2x9VsQhAStdS894l+Vn6zX4WuH/F9UF3j19jjP2xh5WCzUcB2FYVYBEsaI2op6s6Q9bKbf",
-	"TaPFNEz5W2Pl0fvEvo7vYiIFLgqnAL4laxUYPNvROtjzOb0Ro02Ay+MHFj5p/O4LzWpQAN6KFPTsuk2Q",
-	"03KdXMBxIed32t0rq37O5DyHwl6FQAOMJ/nJR15VX6dcvQ8IZTXugni/kYMGpSbeh8Oo8OP6TW5aXREZ",
-	"dyIiplXbzKiSaZt+uGvQNDWTdViUwkj116MnpCZY1V3GK9MfC0LguZRI3F008yPE07MpFTsjfNsPd6l5",
-	"tNpUXI1L418Ubu/1LB2Mc/jdUSgsTFcnEFmxfQLariD+E9xdjyfgeudsN0AGmuQ5hzVj4BOBine25U4J",
-	"c4fErhi/LJzv4/4iAFX/y1W9MpCIz4T83U0TV4TxTRgm0asGzw0PyUwC7bQQqUHCpJBRDcqqCMwsE0E+",
-	"QafS7Tufj1oc6hPhYHNjbLBgbIGX8A0/G3RjCLXKa4D2FWytAsnbEXt+jXHcCyi8p1GYSXh7B7tOLkrH",
-	"KLnss+FGFgUlKRbYEY7Wiu2lsUqfEyWzA90seDbfbrI8hMaHt4dgAn3k1ZiQs4Miut8hpH488mkmZz84",
-	"P5TsNIZmWcOPK2X+85rnX2V/+utXszRQ94LwuHBzerDUWi5A7VKdsvJB9QZ7x10fVHd2+A/1rA5u/an8",
-	"Jz9lLW0fmf4nPxFNCSOg91hw0uR3oUhx3VqrwMIuzT3bcb3mO1GwPa+2oJp9tZnbARAH0WcoPoPE05qX",
-	"rJLQgH7EW0+PAl8OEhMd/qetm6rdTUsjTYH/iOT6WtXnoYbot2+IhonpOesMj3nUOqvm8a3Id1pmPK9F",
-	"2C/jhf4y1yi1BbJ7Ua+WwcXmX9vqnUixzHRA7gjUqTSCuJO54suEH86SqNXpHrEIEd60lxVo+MkwAxVq",
-	"05wgZPa594bvoI9PSeJ7fhDmB5vesJzV4gTYe6yWl/bebR9phQ4VcshZyI7tb79ViBTmLARHg3gjzuSk",
-	"5W6H8ZGtlru9FTXoKfdEM6dXuR/tI1qVv9+TFzMu/QjI+IqfQVUARyUrFRtl9qhz5pAg5pzOm0hjRLr+",
-	"0eMgrNwcusRZXImQZlzKYS5CLEtsBIUn2cEtWxAwn3uUw9RjhH/Zp79jLi4G6DN9GRAKoh9wmIykLKbJ",
-	"h/oxzD2vy2fGhzKx7qK1BTWy9HEYYIEr/ic3v3wvm94BUXHrjXff/2ja+HaHhHvQI46I96Q2A0DBuWQr",
-	"s5HGgBuIfzeVFMitrXci/LVrZVUpi5t/r1oj3OSvEEWsOyTBas3rMvqzlPyo4F+2EpttbTS3m/1qrbie",
-	"99FXlhTEX/0yqqvui8aSoyRsmivr4QgvnIeXuRf90qTRwtRCdMnri5tSmqa1oszlnBpoL+f+SWjDSmmg",
-	"DOoOnSkjS7Gs4nCLjs0CwgjNZb1qc8lLMLWZkb8JH/6CGzIVFylmfgtUHcns6yKD5klBiaq1l6q0dVsh",
-	"0UpP1QcKy+QTT7XI8JkuNMWupWQh2SYEJY4HBaIIohvJI05Ccg/o8+/ZwfwJcu7zGa2fJpEdnpKarn+v",
-	"S3X9fM1rtelmbtRfMwCKIFCN/ZEUW7vpxEpHz8hEeeVnBu0RbntHUGcZaewHXJZwnGDYkpruHKRdue16",
-	"49kVEpm45PnR1qW6/bDnV5mZ7uabT6NEIT5Npu2ev2MHsgvt29cCfYUITklQRD8nMZgSOw4BOh5IzOFv",
-	"YKTg5jD19dQO7fZHRDcvngC6H6QSuWXSFGIXkmj4e1eog7GCvpPkHXyZBAvPYBsL7CufiptcsCGiIkeW",
-	"Go8Obnf79PHwVFg1MFIv4n/SDYw5hBHGemq7Xa17TQH8lmin2RLdRN1+2KurmBLBXv20LN8MvGYpktqO",
-	"uZJcJ2JrTU4UaYn54QcnZUnf0FhZVb7Ku2BwYCPNEbEhWFVRY7e1IAgUuuphtpGVAO5xB574iE75yj0x",
-	"iXoE7M2imn64IyfGbsDuI5Dy3bckDL1EwD2a8oDi/pLpJvbKxij+QbeFyLzoiOcTj871tMTJSzjRBikT",
-	"/LfhwkS0GKJmHQHBBACBRtbzzuhz/QhSGnxWFg+0YZfGE1U1XaBmDN8JLHJJnfIIvQLQGgoM6bKYM8Mn",
-	"/sK2ikQ9eRq5YV4Fp0aYbyrMQdFe7D+PUIKi4+4EQpZO8SdFhqe6TXaHAPDlAvc/49ChBeNlXWv/im9C",
-	"9273luRLllB5ZFV4r5ubPz48Y9F1+vzIP1KN4t1XUYFpSr+PWQfdMwDgjD1EILro9gv5H0624RokZ9ti",
-	"dZ1hZH9DaizWZP8Tzw2aTaT96lpBEAIlcXRco3yXKYAcw1VvL+NTs5v0nX9pWJztVmCWFplJAJoGVXvE",
-	"JEnBNyhkqES5UtvtvGV8R0rkEQv5gV+nVp5gg6QaBLjhyHpH/HsjSp8l5uNTuIfVjFZ9v7jl9U2PVtxe",
-	"OOu5YSctrTv7SmSs2Cp9dLfclNyKz6w8islUQnS6+DfSx/6an9DX0iRM/hP+OBv4Ea3OVIDMPzo9puqQ",
-	"YpY/XKBqBjbWq/L4eGcRnp4eUW1F+ZqK3Yeo8BOvDp/pDmuCB5YR0FOaQ3ODu65MGHmGxEaWwsQdpxVb",
-	"87IaNxST9bBv0FUFpzPTACA3/pWXAphJKq5NJZuCQUAYLG73t2fD4tBBjNDdNV7kpB4mzruJMiIHNy1Q",
-	"kiKrn9rh0ewLW6F0KTrhnHasIGYOD6Y/V5BvxH9Jakx3+2cPXNcckhj/cJ/1N6iC+MDPL/GBH/j5e3om",
-	"/eP7vai/9w8dBrE/gId/dQz7gxAHKur033bEzYx9htFv2reYjQPgJRw6bZ30SOhx88Fb/v3DDey2mPyP",
-	"VhBSG9EmvUwft+I2vO6aXJ/fnR8CaH5J79tdUi/M3SDDbFhGM8HI/r2WvcgWEOpX6+kIlbTm9oNHnV8R",
-	"pHKODEzQnhr4j+3GUvDK+PRup28obAeBJUO1Oh1uZ63Ksw8/BTKYrTAGpj4ui5V8sj6UPPhbHOQV3+kD",
-	"hfilyW5zZ+r+YqMOzBajSn2p0OqUMPaxmpIIvebtiv35rTolUd4EF59WreHKAoeVFDB8Txo37FwUN2jG",
-	"K8jhd+3aDQczNN2IZYCKhE46IV9ttTz2yivFQ8xVGHfBwSMrnXpYQOWGnWgymfUjP9PZiD4PeH2fiQdR",
-	"E4Mecv+USvhII+BffRiaQ3lubTNsxDnu3wAQsIodhbALqoGehmpu9vFMMuvT9L7mza9NNLtJ6UJ6VOKX",
-	"X6BcryJfPXUn2awDZ2gh0r976tcLH/Ttx40IudTf+7OuPFHgDJ/8kld+RIvovkp+foZtG+7ZplJGlF0Y",
-	"HjFAtWLkPCSC+ks5fxezG3eluQnHJ1DQB7pLak0wdwtOURIHL22co34S1uULy/mB3JVF9AbQ1yKfa1AM",
-	"uk80YEpvKsE1cJ5ATR8ebL3SzliDJw8E687prgEUNv+YfS52GqVXyPeX8TIIv0kTYwAi9zCE0Fhx4Sg6",
-	"NdAby5/+/OdEzaEydpUnq4af0/z3oV/GkNxpeHt2CSnCaPm6EgU+pYfuxlb2RbLY4JhJNypwmQiOgJcJ",
-	"rKcFCD0y5GNizJ2mQBuK8DhVp8Fq4qNNt8uF4qqDRLKJIwa7gw1m+NncI2KfqKdrZZlzr9AjBE4KTo2P",
-	"iyje65shz11zirK/Fx/tpOg9CG1kii+/H1Us2PMxZnCcEsmVb/i3hPa6g6081hPuCbLeqkwvCc9vdhdm",
-	"CGMFtAbUdtStOQLqoIqlLlk/BQq9AKDc/JZhuA3tpKOsKnkUVgtT+Ep2dpAVNLkxBTCqmvgqxqFZnHvH",
-	"rhKGlWKnhbsZuzdueCXq0jdzvGXfaq2I+q3Ral2JIyvVpj26VWR/ePvdS/bXL7/6yx+JYogf/aSLqqQv",
-	"M1apEs8E/2EhuuKk3A359v+FhLnciBpdIlmK2sqtdOfNzU8/vPdIFfwDiiytM8tuvkPn4yYSj5vnty9u",
-	"n3ted97Im7ubP90+v/0TcCzbPQjl57yRnyMhFvZ1FeDSOB0OfFQ/lDd3N6+lsV/TNVDL06iaWJ++eP48",
-	"J9vhus/9vWB3bzl1YLt8zxucZZBL4xk6bt47KxqfxtbCyBLnea3UoWC1OIVmL4BP3EEQBN9+86s7PJVJ",
-	"fN5P/CDoov/ar3upmnP4HlarEwrKZi8IeLpxFwCpTur7PhW95fz8X05UPrm3WuqAm/7+t3hBmIKGa34U",
-	"QLR094+EyuS0BBBbu7lD/zcIJiGpOl2CwRXUdFDp0gXK/y0RJ/91tAZfjDXKDzbqWA8kQ8SbZjD+hqCz",
-	"prX+mHAz+sxQDq5G5/eRq/WGCjmATC71GjekgxBNOE60gB/MPSUIDfvq+Z8wvOG2qDvGfB8uHjffyq70",
-	"hlebzzctHm3pxX3Jq83L1hpaEmHs1wqb3m+U8+AxMtU0ldzATZ//k3qxiI/82KDLt+ZGrEBPIiPzF1+4",
-	"yWssknT+pSOefh66Lru/XnzZY0l9EVeqvnhe3Gheyha5c7/4c4+M8wWhi2/unt/+5VMsPBfN29Ya3wVz",
-	"AH9yMvgpvbknpmHJq6G3JLy5L63vqTH8Ewjdh0AqjNSW7vgECmxwjGKaHCwP9ahTkiAnDW3FrXKOW1+M",
-	"KOiRl6JvWvEYIao4EG1hNOzObes/f/bixWdf/OlmKCUU2PhHWvCwMujm9Xd/uslI4Yvb53/uC+KL2z+/",
-	"GDQyfX77b2MJLOPfv/CNK/GZsUx+9W/PvypuTtLsRRn6RD7/VIxH/Kfn0Yhf9Eb8VXbfDMcKL4/G+teJ",
-	"oX4VDfXf5o0zmtm3r77Kz+xXl0f6/PaLhdP6b9FY3SKNBvtraPNw1++1G/WT/eI5RJGc27Q6hRzBPy5m",
-	"GX6drVe+acV/kVr5GfyBtEIByiUIGncQKmik9VR2VvcC3xHEExQ749mT+oELBLXLf6BOm7Tn3ZFYqo1x",
-	"iuUz+rfbY/nHedqoa3qaV0jU8vQROonvfB/nuy+ePy9u1NoI/cDJr//HvzypxI1zo6jlJqmp2z+nWpG+",
-	"+Aojhe6Bbpv5+6nTSu8RX9x+ueQRe1mXK9Va33XzFPTlxWd86TZQ7opuA30xezfgrP8XbQj/8ksnLbh6",
-	"T7AHsJ2/sZiwDfTcbuoLz0jm/Dr0VnEP7LQ4zRPwEL3Py/fP/x9539vcNo7k/VVYrqfKu1V05OxOnqod",
-	"v0rsJJNLNvHFnqT2pnJTkNiSOKIAHUBao3Plu1+huwGSEknRMhhlZt+MPTEJgECj0eg/v5/HgAsk3ph7",
-	"gQfv+dOzc6vl4c5OBYo6wcaiT45Y8mIGwD7JCEsb6w3dwYuzXWnKSqpvYSWotKrx/Y8/tb1ff7x6zPzD",
-	"bhXf/9OW98kQ/oVAXJ5auecWOfO8u4EvDgx0+y8xmS7WFnezKYssq9opNZtkojJVaPQDIpImAxAwli4O",
-	"tGoQ9H6cJs4/nnHkdev5xt1+8GZHETzW4Ud9d211TE7jJEIst0SjFzM90a8Jdykr88erg+dZBXIWs61d",
-	"LkeJ3G/Q+sZR7RR+lri3GM5vPS6XKoGs/0G50goLFDs1yTU/dJw74JY5WN7smkzTnsLBX3Qk0fS9dwpn",
-	"mkB0l8I6kD3m27Oi5G55/YTEM4S0i8h/Mv/CwQKyrcdqwjEVE/jVTIR99JfzJ09jew84f/ID/3z6xSpZ",
-	"mSyFXpBGZc3t+RzKK8PfnzyzSq4qY8/ik5UDp/EgMX/3oDBPrSikZvErhSJ+PH9y/hSJwlZ88mFE7WQ9",
-	"T3OoQ67aV/3f7Xf96jkoqk+d05AMIlkQjkZvQcZ5P5IYc99dQjyGLIWphzEVyV1KJC2P9mM4mAliF0wN",
-	"MWtFHocXCRPR/VkwOaJdw4oaRchZxAN3znQCSnCVLfu3hbtXdu2Lj45i8OCN4YgRvSm2fbt30o0T8Ks1",
-	"VpxlX7vi9hYpGvKRZMp13iVUuOSnJrI7KJRPTMiSgRITapgUjsTLFy2WiLyOt5IyWBVQbC/DfBk08vvI",
-	"EMaIWuMmryG/dM8cElnwL4c5QESSaDAmQkBn5hgTZaRrpTFYhk51wpZJCkpL2/Ig0pja4ykfQcL6e/nw",
-	"1+kduDR9+k5GXnPTweUo1p6T4B3zUmH5VvOHVwQgXYEe2Rlz/DSNgnCTaxDLj+6xvdsvh9/zEd7Nzgy+",
-	"+gBPNI2J+2ragW4YtBMIFMUQExVQ8DXUnuRpt+MhmCwkvDKg70CfGZCY4iFzc0EebfyfU1Ohxtn6mHIx",
-	"/qUKjTAsDauB5v8ZYQW3BPzUHTC82IMVe79VqIKX9VLAP+zGuG6AWfEetxJ2DAy9V+Ik05oQq9k8XZny",
-	"ssJagPTkCvUFwrci2Nn+FVjuUYbLkyGjMLb9BolHYZxhlqX9TDvMmBkGgIrOmLDZFfP5fLOJC89P5kJO",
-	"gm2M+lgidQdVvhSKZuOWSNTM7khrHiTez0tsNW4hbl2ec7kOLhOoxarRIHK4UrOBZP9KMRNOL8F/GrLf",
-	"NoPDTmOZHbOAVYiN9TxJ6P5/gQkfcSRmFPPF9GO03DBfBKSr1ecVu7LLU1+t0T1V333t2j5uyQbaPVdq",
-	"9glvq61zGGLSbDsxqhTymSCIBP+DDzhgMD83LshgdidvJ0uhaTDlIyiUCXvH8sm8YVdgGf/3sivO/7C7",
-	"gubR53ghrKr3lF1EGqaFcbrsh/N/UHqXM8kIS4EoXLbTeLp2zQhTZEjnHSoWLabsROnk0rY+kFxg28fS",
-	"l3v2e0U67G08gHTQfEaiWmXIZbRTgPwCzUREQHRo/2lCZeAsG1UyZCcZrwDyVsmYKg0TQWvbplhfuWcG",
-	"3Ie+j5bp9uMME7gqo7X2KssRXKtqESs8lRG6v9BjosU6GkO+BpC7k3qonm1eDIf03LEWP3kw6M40NHeb",
-	"f/fq75iJK5BBe2WFCT87jjhkixlq/1MA4UtTipqadiao7c9ICycW7nNbpMJNWBihcE5jnDECqhOsnLdn",
-	"D1UwIcuUBWk+IZeMY7RiC5nrdLmkFIshZYcQtsweA+kdP3WI16HyeiBD59REPOx4G0rK+6F+U4WmusQG",
-	"iz4OfJ7d5ELn7xxW2RDnGTX+UFPnGy7MC5ghWRctzGEnTsuda0dYR/f0i7PsE8iAcBrqy/JSJpVFOer0",
-	"vET0ZDc51ghnAbVyu3F8YxGHE8OJbLz3QZasvRqiOumjXHMl0vCD6rYhb/VmoB3ngSe/y+3GFh/W0OhN",
-	"VOIRnRq0Qb7dBiRZGN3nerNvP35O87m1i9yiHXUGb8WCih6Q4mUTEaUpJNF4Ey1Tk4vF8XZifN9UAkAz",
-	"3Glj7QO3atvjaJ6M7icqgU5fyQ3TP+8xIzHwhnDrIO64SrsCjLvDDtJkTZbJyw1GZAnAvdM1prubktDH",
-	"Z2+XRe1MEUN2mBXItjFwY9uD2AY0LpEkulgKBzV43cK0ZbWKNCPeuomrfXzk9vkgK636FAp2O6EbYt2S",
-	"U0+1WYmy85/mwezb5j3DnAmH7Ziybr/PvhlxFL9j+zynJ3a+sEn2VoVeETjGYYO/5veHlTv+ohaxy5Wy",
-	"t55xWT8WwtOfTubYMgJsl5cvLeQCkqrwmRWizU6RqDzxuHdWJv9EYreaK6pR/x7H3269iQQZFQey3rDt",
-	"o3iGsWdksmwLmVUpaZERM8S1GHUxFu4hSbfvgFF+iDlZRmnOITBOl6zjxF5EW7ibfd2BNYE0c4BOxyCS",
-	"HuJD/UL2E3NXn3+PeDdOpdANoPrdbp/4ZA7CeT0uqbOzq9SslEkdQki73+prmLQRHkwF+FuY6PLm0x9c",
-	"M6n8TBI40cEulqJBat6r/D3mDg2hLLjxQzMK3ngIAwZktQeOxwgQecRQaY8Umivl+6AjDWMJ9jeslXD1",
-	"W054EFakbb8S1mvoRbqB/AODyA6xTNj2h+kj18mjSp+aUHlQtBJCUrvoBpb1EmMcenucjZV1pxf22j0z",
-	"5Nnl+mhRoH6c4Ry5rsmY4cbyJqwBP67Q3m/X++ief9vnwviI+ck8npP+UjdTMkSayxUOq3K82+0/Uyrh",
-	"0qkWEAd7tKwhy4JOafP5Us7jIx0VLTrmeZKUs9/nGiXWnQNxAIfvXp3EJx/tf979ZH/7qZENsgkVDpF5",
-	"KAjYy7FBOND9YskEEvalrz5Vkxyacxt7WUzf0EjmJezWMxwoT4NlUbwFWFU2jwOcjaP/uH75Oo6u37+2",
-	"uvszjK/jqFhpyjWSlFaBBKNyQ84jTKaMnXE9K8CYyGdm6uTURBOlrcq/sP+MOXF/O4/++QJbe3ZOiDlK",
-	"Rqv0d8hM87Zs0VgZkSS3HhNEkdPtnmtCU5sCJFznBQKhPpuE1/M/7tjHJe/CkP4G/Lw2qclECM/WrSKo",
-	"PK2KHKkEdbpkdCVH1cP4VuR3oIzvStoV5VlJegXpPuNoDlkSzdW64p6oeZfTZfjDDXP0z5zAdATJsGCF",
-	"BeeIeXDlNgu1lC85GGybo6gbA4RS0K2koqrkQ2Fi/kAh4vpEh7eQffvHyonrs8K4DoEWmKLOnmisjIFV",
-	"KMcuvAic+vV3rFtdEtC8qaiBTkv9Iz+yL9fGd49pW6af9bBThfyg6MhMrBzW8xi5rvIzDIGRJx8TlzCP",
-	"4sK5jDijhQpKI/t6r1HOlMhc+WnXAL8MXjLVepdxCxkSPIilqxrhcEuMyehEYh5tQOiYoibjDf4MqICa",
-	"xdan/A6Uy3njifsGqfug1r/bfE4fWfSw5OFSOrnJQwP6ZFh0C8XovmRU6xXAr6728c2FsBNfzQtwaDwN",
-	"uQEXnHNWz92JxkXuaJZ2a90eaeY1X7grZHhDZAY0yshoDJKy/dvOwBf4wEG4j/hmCAeTWz0qzHQM4yb2",
-	"WfRYhX0HiQNLrZSythc+/3kWccLQxe11ZTo5sM5UJyGLHYkEkLD45owL5Dcnpl2vMqsHHeL9H2OpWhxc",
-	"H1Yg/cwPUBghdHItZhAsrS3QYlcKivHYW4mZZ/lWa8mbWEQGJhpyV2VMKddWY6c5Ipw/7uwb8Um6p+L4",
-	"kp96bMHx3qDlB0lI3Dn6eVFF0QitNXAHWmQRUn5MoER4JrScMFgSkjiW1BK4gLOC0VM5dVvqj/0BzTNy",
-	"Ucl5j6RaYzGyWVDA7E+pYR0O2P33qoAaLfpbyLKXNPJhdBA2jmxyoZRQMKMh4aN/LlYrkJBYG8AfNacm",
-	"yhQdOKiWNCZzlzDwtFWRgdds7Q+Z+KJozNldpxM42G5Htst9JRuf6KGhTXRDfFONRjqPM1ywkOOrdvKp",
-	"7d2oYYlEQllnGpgilvLAXEHsbqA87H0bCYVH90p236dEmr9X/1T9Q4lEgeyuFoFuOxS/prwhpokh5sUo",
-	"S024qWpWZ0oerMbK8FijJWVn95XSV2KoEoGS9/QRKQlEPR3guNZpDkgJ6jx85Fm08kLpIgSfrqRjE/GO",
-	"BPIiLABWlB6RF1p2ZJIUnTmuhGfdDXZP9FwzE62RVwaJHZAXP8rnSNDWmIwNQuOdsjfmfdzRMUXu6ldE",
-	"sh8bY7YrkN1Br7iJ0X4p5ManwUcY2qAbzVQrmbeWUU4NpsZVvjOV6bIgFMBdgpHWnjn0eBH97Vk/t60j",
-	"lanNMPWMSKd+HE8bxjGkL/eqgNJeqH/tlV3O8aaEOQiSarXVZkxk2kraY2S7gr6A+u4YIYRdl96/AUAQ",
-	"m6SX2r+dwwYhL4xIk5C6n+kRHauSwwlg414XGRCYWBKtkUWvXspc/2743fE2NiqGl/jnF4RBu0c5sFM1",
-	"oxSqJjn1nNoPM3cfIJ7/m66CpJyuxGQhZhCXqQxM3nz8JNSXd6A3nO0ra6lCdgl44PZPVvlF9P0m+ouI",
-	"XukUq0gyMCa6FeMiEzq6ErmIrvklhDL/rzfXf72IOEW/uqJOgEgmKFpOrJ+lOM1EDmvRWdL+mh855L7g",
-	"3g2ziSglBOM5/mLsQKEc95W9HqcTYOej92qVVPU8KUxZZXbnYnTPbTkvfVP2U922Kl8Y6Kr4HHHdeMxD",
-	"pn0a6inYhTGcANDAGOiNFrV7OeeqMJ0W1E/4wCFfRW+GqrFJwEqsj2/guEs/U1o7C+jR7a8cEcb2fQdD",
-	"1LVIrUq7dGnpQ+UNVbppo5JRCcSYTEkeNauXrOGcg4wcPVuIq6zth07cDHJStjTTUSoviLpW0YwvxWSe",
-	"StgFJ2ubbl6x0T390jecR83tO5hnDZCPiXfZmlN02ZqohgKJgKEqjkxqZxRj4fSpRqyrAJHmghgvVJH/",
-	"GNlN3XLwa5DIBPDw7LNvs3HeAV683HI6Y42cEuDiSilHn+zRS8iYNZyPcnXjHjreL/XjVXwzhNd7sQQv",
-	"IYNgeGHjYYvtQy2oy++nFXWAWgxMJ5PIYNavigor6rVq1t09WlKbt2n+N5LLzgfTg9TDtVYzuz2bVCHx",
-	"c2jmSg/F94FRGpT3qmWZNkPQNXulxQLe7E1tdbEgq0ohM8B7DbVqrlMirW1QLDzv+/TKnyoJm6WtrUwx",
-	"NZGENTm7A8jBDe4UkbusaxYC7CQufVFKR0k6nYKmgBHip4oFxBzlkz54j6+JLKMgIdXcbLvRt8DtFmnn",
-	"7nub5gdZXW+DzM9tiZGwSPMyCYG5WZWsqxfbaftmeZ4kb9P8TQ7LgXQ2tx5WaYeZSAIQXaUwwevYIj0Q",
-	"/45muCI7o/s0h2W/CqHq7B9Jnsizz/NQ5O5qivNRCU6hXwKDt0yr2SxmD3L4o2h0FApSAP3fVkIZzHNb",
-	"SA8H8ewQ1RE7HkyXzP4sE/U2zW/o0WMLLYX0TO58JpiNF1QmmzP0qbfj71xm4TVzoTEGHfPa0y96BpiW",
-	"rWGaYrXxb4XJI6nWVODAyYdjgmOTNd60upj0QP7rhv0LCGzX5ty/RVFgqL8cg0WE2pNrkVJ4PhGbYNgi",
-	"6BJFX6WjClYlpl03TlaWGuxAJF2M0CJ5lzIg6gAYganJj1L4YTtuQ7zAFUxNXjrAcY5C0ZNQ22rqvKnW",
-	"bKIAH0HMa0y/0GodjTf2RxfCxU6RNq3pvf2x79S3isvxuZ8MPNXYR8vNDeN+OAEmD+Pfthq5Yj5gjGBd",
-	"mXuuI4kx9XlqzXfbu5pyXVxD8hg6g5rmvY+7gxdjmNxLt4r/xhsUV0ksgsBSo+yUdz7sZSIk6m/bRfX+",
-	"xnmMFw8y0Xd27NK52zsONe+SP+SE9y8HUmCsttZUhJslbQlNc/aiYA7oXBgilOmMM7i5OHLcqNmpaKWR",
-	"Iic3Q0FAudiUkCaY/R9w+b0/REh2AjPXJrNhVvJ2QBslYz7b6vezyrq327UyeW430rEFnpzjLiA6U3Ss",
-	"YPKyh8qxoj0VaQZJ60cWLSmrQ0LP8AiOorxddLVFdy/dnx+vriHLPPUq1Vz40/therlBG5Gi69LLrMwH",
-	"nEnuoWUieYQBoDFJp483GCfob+g8Ot/tS32yR/f4s5/Dqtw93xTQhrxUjJy0bWfSjdZbs7EvKGgBV4q7",
-	"ZWtw0eoqWKTEgBDpBjxXvpTezg+aDan2WdHee4zuIqZRP9TkdlI0jM39FmA1OGrYURT3t5OJJCn3kCuU",
-	"wthNggVSLq9PwmOcjDvG9kNQy97SVXtw5DLspyOiFQhIyF+13RxgfqZtPEZTfVlM5pFWaknsjxTB8iwf",
-	"3Xg/JSbZXJj51x6zu39i06WYwei3FczCZDX6fqs5jGIyh7NLJXOtssGzF59XBtEH02wryXTKzlKaobhJ",
-	"7dnZ71R5K5HnoO2L//3L+dk/xNn0y/3//+Hr/zvpAxyGXkx7I24NSZulQMS2rpi0lxktJvke8Olr98yg",
-	"DO7cR4PgkHN1kRI3VZ01GGRi3MmPrv9Ep1lmwhH0nJrIzVGkJIG+OyYnBYRR7RDz0Mqlv403LsEJpkXG",
-	"PN046vEmElhPzsnTZmEN4bFKqiWofjoqu5v/aWQ/ud1V/F4s4aVMBqvAk4k5yploO76ya9umWpjP1pfg",
-	"W/Vp5moNXHSKIQC8IYOmypEkTIGZHRR2sQaZbxCpHqWSdip2FEdLoReQRHhJ1c5jBjJ/En3GghJpb0cl",
-	"ZB0nEtprlR9sP+mw4tcuHfSmGSohyw3sOPjZ3PlrqwU7TnIkskc9fuFJoExJe895lBOfAXQXxtSqqA7U",
-	"AVmGJRImMsrKROWebBygHv1d6C3tYiULOfet0ugUoMoX9JOeXM3A2nN9joNb92yvS6lV34dTEnCXb20j",
-	"X3094M69F5I+RHLfpvJoZ5oaRVJFSZpUkACtERjo8PIigl2UBISKWE0M6NSeXx6/5JQrlKI8rTkfGuQF",
-	"iSJHE2FP2m5+6cwMTDCdtbplaHgh3O3I1VjiZxu4AxklYmOwopuBGvFeVCkYtvN6weeRqrllM5Hbazhh",
-	"sO2rkG0S9KlWy4dCwf7Zywyf7i8zrEuvXT9fZ92KyGcfvWqtFQoDN+f6aEOsClNtEiHZKFfoIdErWSFE",
-	"fxiXjPOleJ9GmRJsp6Z5lKVY09FXaINXa9fXb2rPgrale5XK5IO8hQxWc/L5DUgka5dPzUwH4pgJWFpK",
-	"/jrJKa/0fwxLz8rcO/iwChU9ewcqGu9Jbl+4vp5lWjRyM47u8Wf/sKJ7fDhH4ieepSGsYmz7KCYxfVUX",
-	"yEZNCQSmNaDTMEYztoTeQMeicTHMMThHc+pgfhh0dQLRWCMNE6b+kPNxNzSyhTHQImYjDSsQ+beWtpZk",
-	"LjuUIQWOejiKxFHXkHQcZk5N0TVFR+v5xh78oVDacyfap4YT8vjqNFeFpgBkTLaxvXmhHYIMKBcu7iGt",
-	"FTIGQrV1iRXo5Ta0T/ZJH2OgdNkVn/mRAVeCu2hPkFQGvGkaxkzuAA3xeZHTIsviCvQRloRuAfCwFc1x",
-	"/TuIpiLLQCImz97Jt//YNfNKL1I5+0zW98PTGqrvh4FKYyT91ERrpRdl1g6GAijHyUNQRlvsouVh3p4t",
-	"v/3FA8DZVOckUMJM2HnmxPnHJctvyZuBEhm5nfaUnzlkCvzLQWuEJnOVTqDqKp2qLFNrQ0QwW/FeP4ZW",
-	"Ibsu6l85APIkjTiYaAWcV5arfGd6m6fQi84cwNon+LObN/cIbHeM3XVklJHnPrn08uZTTIeBWoFEWAER",
-	"mZUGkeAEoiTrQvqEItKoewBD+lxajZ/9fSxACVae3znovAXadsolJvns0i8dNySTuWqbVmHIWLQOkHl8",
-	"9a1UaxnIvZjP08miKvk0/ijXRcZID6rIY3axc26iiZYgTFEvW/+XNczs8VbdIdiYC2m3BzTsRf9BoLd/",
-	"mCJb+1XoW2jL2M+EnpVlyt7bz/RDcQ1koeQV8usBG4qETamPxydpKrVg089xhnrCpEaeJGcRWnPb3gUe",
-	"ynjUITZWNbAF3l5QU9lNAxAPYONHuYJR19+aSJZ6ZSxIk1vd0I9UditiWzop50gn0l5107H+eE07S9v5",
-	"rm7FAm7sQ29kp1IdPhMmYEKLnTizuwycilAiS1njVgvaf2aerkzp+01gqaTJaab6zfU99rIvV/SV0rPv",
-	"6ABz5aJLJvpZu+NpUuSYTb+epxkwTUNZ3+Jw/1tmppdJwbM1nCvzO9Rr33Jp0QlELO67e2FHvezU9+/L",
-	"UG/aCYVMVPtZ8zq9A1/dF35FfpaJejSWrOfzw88P5QdGMhQu+VtpMIjptEC4fVQ5jA+GeVsElFWZaPtd",
-	"PMcON2p07377dQGbr6OkgCfppN1ktmfgJb/R9w7lHg+h431jgSA3Cwe7aTWS+7DoLx9fXUbPnv3w7K8x",
-	"EY+sJYbtlEZWrmJshzWGCCnz3ez6admb8UghQeROWAnt0+wZp6s5A7K6TI+OHlljwa68TnDV96x2K/PI",
-	"9krP82UWCKkzSBGNy8+3pjoyWRgmsyDCoLlas0eU/ioTbxpBZqARDin8stIaPG5J7Vcj5QMNq9DZyY8n",
-	"I8RX4E/YHuvPEmsTKHaw8QrYj6vi0Nl+9VKtUjDV2pDytRfIedzw0vUc8XrxAiXGBLY3LaEMyxYcVNdu",
-	"E5/nigF4nIVbCateFdDwCgZ4q+g9C3siVmow3Nuq8UsdkWnMGPZyMo9LuyahKDg3QSwBTaPmx12OnM8a",
-	"qiShk6E+U2VzrwDyhtYwg3aaA1cgYkm9ldcKxWLlq0TeOJFXpPBkwiUqdMWUm1K5+iYuS3W7s6Iu215N",
-	"o5VY8+dkKKdkIdTnuOQz32mqgn6L/g3mbBVcKMkN7HqcmueHvCgbVVjL82LHUM9SIs3lVkvjo2Giysxk",
-	"53RxCgJLpzPKjnMf6POtdxp6kYkEE5spL8QU1jRBg5LfJbCS7dfeObQNL8IzBXy1mIhsWZU+BsFoFmKC",
-	"j6Zby9JAdlft+1JkEzs7SjetzSeuYqqQN9B2yCuZINwSRxYat8COuVK+hmZJ4343lOpB20PoSleufLC5",
-	"MwdAgUDZkiWKCnvLJspq2i9f/y8AAP//",
+	"3L1bkyS3kS74V2C1e6xHtsFmkyKlo6onsSleDq+nu0d80NLSkBnITCgjgBgAUdlJWf/3Nbg7EDcgIyKr",
+	"ODNn50HD6owLAnA4/PL55/+62+m60UooZ+/u/3XXcMNr4YSBv77Uh29L/x9S3d3fNdwd74o7xWtxd39X",
+	"6sNGlnfFnRH/0Uojyrt7Z1pR3NndUdTc3/V/G7G/u7/7vz7u3vEx/mo//ra8+/ChuPvWiTr7CulE/Qzv",
+	"+J6XpTDZt1Tw85Pf88HfbRutrIC5+4LvTm0D/7nTygnl/H/ypqnkjjup1cf/tFr5f1v2kvA8eFMp7M7I",
+	"xj/m7v7u3VGwLf7MtsLKUjDn/0nr092H4u4LoXbH5xsHPC0zCiudk+rAuGXSMeu4Ki1T+uyH8ZpXQpXc",
+	"PNtI4gMzg9nR7y8s42VphLU4DFM+4xBMmX+9/63wmwgl8PlkoffIzMtLfXhhGYq29cvhjuKCCxLW42vu",
+	"xJlfnm1Q4XmJEf1y5A5EUp+VH48RHKbmG91a8WwDwKflJkQ8yp2wTCoYyBGvLe6+k+7ZBuCflXn9Sbrk",
+	"pvhBWMsP4vlEIz4wM5A6/l7c/Wz0thL1lXc3eMX/s24M4bk5SZCWnY1Wh4JtL2wvRVWyf3vz1Wv2l88+",
+	"//Mf/MDeClAjzzcr8YE5vRV/L+7eVl5QvlP6rJ7v/b1nJobwjT6DVLZWeG1l4Wq207VgunV+UL9oc5Lq",
+	"8IsQp2cbVP+ZyaUSsFeMgAXT5gSnKd3tH/7X0u8pMBuMboRxMghyKeZe/iOX1Wt/3YfiTsMr4dbhELbC",
+	"OraXxroH5o7aCmbaSpR+UljFrbsrwEawcy97p3X1Ez70Q3HnLo0/97kxXlsVd01rGm1nR/wzXYYnfbAT",
+	"/oFf2z2l+5xf46v09p9iB+v4V2XPwvwgOH4uL0vpL+bVz70Z3PPKivFynP3O4QpVqD/S4Ems9o8qmFaC",
+	"6b1frtqPZbAcSk9nVmkHKigOcat1JTjMT1NxXNXhLc4P4Mwt2/mVUAXbG12zT7pHSOXEQRj/CCuEmj7B",
+	"q/2C+SPI/86c9vv/yFWZHIZ1ukkO/OgtjFqjXPqH+P2rXOIhH1IrYIx85NUts+8/Hka+FXv/er9lQTrZ",
+	"rnX37KjPrObqQgvBnBb2BVNcVn6Y7e6IN1RaG/ZvSitRMKtrcc+4Y5Xg1jH4t1pbd4/f545csSOv9g+s",
+	"EnsHcn+GHan0VpcXVml9EuUfcFLPR+G3qz9kdpXcnWzBKlk3lmnjZ8pqIyaygRf6/5ouANyc/gmelfwF",
+	"PlSqg/9VqLb2O8R/652/qfb/z39fb29YZ/zlxd37jw76I/pHI3balC/fhYf1fv1I1o02Dp0Vd7y7v9sb",
+	"ud0K97GXP6N49fFOG/ExPgIV21QI7Ckl4AL20X+0wvp/YiDxXgtbpsR7vzyMw3reM+m8fq50awpaEX/3",
+	"f7Ryd2JClbZgjp8E416XPwq4iEwg4cX/qM+2YKb1D9xLdRCGGd2qkkkvxmHe8AV3xV3FVVlzc/KTCM+7",
+	"K+72fpMWd7bW2h3n5nPrjfaX/qtvmMktWfwF+TRThb+9OPyPvTY1d6gL/vRZUjXUvBQb7gZXl9yJj5wE",
+	"8Rh+xofgpv1r+oMRoKnK6UpKtDFAYzIjrPObKV6e1BN9jQ5v7EZa0Pf13phS7T2HbzQ73Q8jXSbO8YBb",
+	"epTREiSOMSUPR7dxRrfbKqG+z8cLyJ8/Nxlc+8KCRvNHgf/UBybqxl28OCuvQ87cJpfD31pdpi/wW0da",
+	"eBQTfHfEl6w7YQQrpRE7p83FW+rno0SteWHcJIVj2ecGEdjx2qtlRofI+ItL6Z0jN33PSD5w+N1UdMMY",
+	"r0IRFz8tMWY68J+UAB0TThHD1akAj8nrHz/JJb9M9fhKk4tUy5x7i1f561tTkVafLueBN3NP+pt1suYO",
+	"3n0wup294Wu4yJ9CQh3ccc3zlXCbut6cyVam8aq23qIG0moDh3D6Y0CHbyqtDpu6Tsuo9WJ0lg4PdNtw",
+	"Ixhp90qfvYbvRKh7LT449Uz8xLDgcF3+AfaojbtlaEd5OMLpo/dwfBmuDiL1HltenT575M2srL2Fi/zV",
+	"fghrVs86/x8LRPmtozucxvVMTsrB6LM7ovnUKicrv9HBSBH2gXnLJG5/JR6FYaUWNjUrTjfJF5SiwbVD",
+	"k8DbclIJthUVOXV+A7/wFmADvySfbWRd40F2NewTPrg1alOKQ0IHk+UpGxrAURv5m1aOV9P3pv0Y3J1h",
+	"HYrOCMF1jxPRE+iJaI53UdzFQR6Gm3Qgcr3P623VTgMlFWmIcA6VIrpIc7P6RvCdnz50zfzjeOciXLsx",
+	"eBJePfKq3tRStWQHjd3Ykbtg5UEVfl96mYETigKn9p5xtjWCnzofg7u+nJLhr7QTZC1OpMkPJnVAB9dp",
+	"2zrmr4HT3+mqLLyHQL/e40/uaHR7OHqHo+YX72L5CzvNIjJO24630ZdfZM+8xhtSBs3Oy+3ObazYaVXa",
+	"tMLzIuaNKIfG3sFIVQrDrOMX2xnsBftnWx5EPXATezOmtZet/Ju8a+ffRI9j/gbL+N4Jwziqk9RzKUey",
+	"IH3gjf4SNcB0UsVjSM9MRwUOp9fyFNis9CFpdoPgbXBH2JS5xB1abYa2A+P2ZNlem57cehP9Hv6NU0AV",
+	"511axs/8ghEBOHiEQS9lkQxMd+BYFI6iakTmwD7qqly0cttKiNJvAFhCadlRVGXYZ1xdoked1P/+NTat",
+	"cXXJLy8sa7h36mgdtPFiSPoYgmcLJ+MbXZWpKQjJsEXCBMGxmSu/59b9zUtWuGHjlUryC0FF+cUfWMwY",
+	"G0QXQiWtc3/qJrYtzRdFRrwAkVY7cst2lbbgpC2arb5NO54x//YNBkSXnKq1VGVmYzjN/K+d+nNaVzGV",
+	"gAGsONypjzJ21Px356flqQIEh6GfF3g3LRTTfrXs3b1qqyo1pIyPHURi8sPyeW24tSKjvfEjo6fX6e+D",
+	"FpZCIqhyg+SB8lEX/B5Yh6Xz8jO39hdtSpuMAQvdpN1IjSef7J3CRjCtqgs4Y40wVqtgNS4XgsZwaUVO",
+	"3jCDBw7pWVRVam95s3IDJxCYOlX10/7u/h8zipar092HX4uc44AHmnTx+agcn/wCb+bgbg+ZyLMwohfU",
+	"JDGnmLbTjI48MFF5uSnNZWZr0hP2fOcXZydoa0oDCuosnBNlT3v5A9OF8EdyekUtytxLrdONxRx7pXV5",
+	"z2J4uOIS0hNgUonKCvxJWqYEN8Jm3nWmpPT4XbR5vSxIy/C6fgSr9wxpT5tK1tJlIvdeWHdkzh35Y9rz",
+	"Qyt08TFDwcfJC/1JGCwyCm+ehXK4oZfv13Nq49hGzHtKb+Ei9CaNw+uXRRtD1uGqu6rKn7XEg9Nf31Bk",
+	"ZDgJXhStN/KDbjtC5oNEhzs47ejgc9qbW0tn5iu+Sx548Oy8KYS7OxpEEkfQ2pZX1QUG1ojynlUclQBY",
+	"dexROGGk4kZy9SJpGNm2CWHkq+aG933Bj9bVknxdTCYkve5zEGlMrNDu3/pRd6cyxODtrOPbk/qigzVR",
+	"EFiru2CbRzOUPoJOR5KZwRaMNns47aPCj5ql5yuR7TH1eKaeycjcHa95Tx57sxfP4GDFdosWlU/fBIwb",
+	"u6d9yZiLJ2V0M8euRdY/77LF0/w7pFfQO3WalRotLTz5J7FOdBb6CaaYFAmeGG4mWJdfE5t8K3ackCeT",
+	"33ZHrnLBaTgkvbUCZkTiwbs2HZoj+YTP3LXuoZczCs6In15KE/mTSbfgm6Q2nLjk7IaYoCzFTpbCFhDc",
+	"54zuTTnsJ7J6r23HvwtTyp37zl8a7OrUV2K4MXiEW1FJ8ShKStGS+Ey+pqn4rCn5uoUd+nOFY/YbLXPK",
+	"9WcZHb75/X/CzUdiFReRhtZ9byc3uAY0kCgyWcl/3bppcGpPKZAlil6WSVHFNUhEKluMhs2kuUDNwXfh",
+	"HdnxgzMxja7F/TzrjdDW/wAbc/Z4+6sF2GJw15PpPUrVMFK9U7kGwywdMPj9cyVuefwrCkjiPC+9W52O",
+	"CJWHVN4zpJsx0aX3e2a9GgB0QG6iwEzJ7Cbp2I4rSFcT3MPyPWTQaN6fZK7stdnlQl7e/yPffTwuaZnd",
+	"Hb0DDk6iVl3YqYuu+jGi5ewKZp1o2PYC/z85Bwc0TFOCBoCXSnrTCKYRL0VLFox8b2Mo1jaMH7g/GkKI",
+	"gDzZtNIN4LKR/tS1wEMwRGYxr9DFgv23o7WSfG7ECcyGfui63j2ZlJIRgkG+09JYnGZ+9q2AaS+6yXey",
+	"KYKXM81pT7XUOFpD41i+dfpfMY39qINLm44p8E7yYFqgoH8m0fYnhRJl3lSFRJBunVSCznYvN6smqDHC",
+	"2o3TS7dbCOQujb6S16sf43dMTf0TbIQMJmhJpu+tv+gNZB5vyvV5vUPokSVzQE5N2prDIyK1j/wmzKdY",
+	"UcXqPavk4ejYwYhLOmFYIrp65himvFuXZ6PEG97fF+WBnNE5M1izcOx1H947RqPC7daRjphwCHTZOTrb",
+	"+7syaC3aGN0kdYvSk9FOgw/QS31lE06xqH6T9ocR/PS3xxSa8F0v+wOApUdeofFZCec9a4JjHYw+D2J3",
+	"4lEYDN5R1G5o1xzl4QipyPS2rPT5yq+KTKWltoXVrZlXM2/xqg/FXe7NI5nCy/qDLfrfFd9LA07PvFSH",
+	"L/guYWn/QrYBuNdg3hvw3AJ4wUI1CkP01fHijlNMqr8gs8NIW+LikeNUC+6P9ID4LA0/wzvSSTcllsam",
+	"D5pXmwNvcgrPu8tJEzR4bhTKKTXFEZ+ctAAQQtrk9daOt3kPwlHuBaZK2m6Sp6qMfpo7A/CqYcBsyQR6",
+	"k8qmhhsNFbs43ldx9dZbaJNZGQl3/Now1uE6hkEVUcjCrHbrmRL4fn3SUFgRHTnFu5FBFnKdM6Ax7o65",
+	"98pGmDeCp0XtJyUwHB42ww5veGCcEc6MeQ/0gOJBeNnhF+Q8xQ49Nx18aqDVG31OeYJYXZXyUUt9mBU+",
+	"r/2/1JhW2u8pP71IZn7yl6e2kTd+jv0QkRPvHWA6IaAEObtf55ashFw6DSmzdFUC8MmraiZZjyGRHa8q",
+	"4b0IkqSGHwRBMZI5/F143UJkBS5XyvMyul66w43Y6Va5eSsSL/tQ3AHMaunjz1ymoA1a9Qx0Py9LtUj2",
+	"q0drC1MQxlrAkoUJDoPKrHidKHjhVY1ae+kY65TYjg1DvCw3jLdHsrdHqlcNChGsxv8M2jikvUYoH6wg",
+	"gKNWlmUl2F8+Z/8jKhyIb7F/+19ivzfiYv8whZ/StExl1lsdOTsqjc7cpx6UmBrYmmjjkHWTnSqRUOq1",
+	"Ts0eTAvEFcCRl+6BQT3IPfytWzfAXPXOWe/l9fVNTBWceQVmihEczPUuLlBro1BZH0VVbqAwsPf3Xmu3",
+	"2WtD4Xn4N602VoK7EP4kKwj+rHjTPQwzFPDHIeTd4K/dEdOQ8Ac39e7IpZkrIHCiboR5+VqaXVv7kYLx",
+	"uLqUAB8Dy+nnc8lGQTGnG3TrVtwzNoqP4KPUWAcD7++emhYdzMqOTNdKlJmjTqVTCkddi3z6utQETI2x",
+	"60dppVuFJjgONtOC2gn/nuQPoGsXWkBQsmgqxq03Rc76o1LWQlmoqGLerb1nXLG3f/+a+fuZVMz+R8sN",
+	"hpI+SWZf5W8irUdaU6XNlP4K+4uKUN4Pz0otK9gGPFk1gKiSUCsM4GlIa4kSvJmqKrxCpcw2HNfTRM1M",
+	"VQl53EfUWlgS1Y0oJ4ZfhQDlGPZvVBLP56gA/YXt1Sch7ILt/bMeEJ1AyK1lBrrcudaImPqegvSg4CO5",
+	"fGdZJoEC8r2obMLYGW9duD2+oogfnpuvn0mMr5b4DedSNxhlmFlGuCz92jaE24YPXpJio5tDii0HESPH",
+	"W1rGt7p1IwB7+OeAGXkOfxRTnbM7j3JoIdmNd12Zpe+SYLs+2ABzl72q6LM2pwdC80Jx3c7vz16i+AGS",
+	"/pUowADq4Wb8SffAGiMabkQRoungPeJJFw7t/vtDbASdhQpLJ+EJc2dlqQ8v+595wznpF89P8euj2J2+",
+	"VQ0eeyuEGTDkSXfSeleYVxS9CNd5t2PPqwr+c79PY7tjrejEVufsyE3JAlY/AdL1NkYiFO/OgjBODe+n",
+	"anu3Lsa8yrrJlighrHdxZoGYU2r+/lu8/rPPpltjOQTSnkVVpVeDfilYKe3uyA16gJxteclsPcD+Xc3j",
+	"0uLQTPde2U1M0UlFmJDkDj1quRN2pcDtdDZkLncnJSwc+pz56/AAhbiJReNhL0QlDKmzWKbj/ZRacNsa",
+	"kayoEqrcNHAarQBsges/h8HmqIaPupIlvyRkvqTyAsR2EYrLa6jF4a63DUpmJ2OfvnqVSouZg7Buk0OW",
+	"YI0jXAOYB3LZ/FcWhNQHhMmfWV2zUoiGJjnUx0pCgPVvTM01gCD8j7lsyq51gBuLAGYAd2ar+ymr0So5",
+	"jxyDS/9dIS615uaQEbUe/oQzZ2TNKsEfkfRlb3QXQcuW2BldiflwVQWb+lEYK1MpanpJ4BQZYF6hkPOe",
+	"GbFvrSBA+Wev/hIB9XQVxvNKZqXaiYee74nXUB0yrCAUrQWajmTYiEh+rlKB0GEP5tWiRfkFLg2LckYq",
+	"EUgvhA1z/W66bhLb1XDS9qVjOKy+ACTem1Rold6d3jojHIYEV9A+fGV0jTBDCYAKxlnJEa5JOEm0n0fQ",
+	"ngXhNRjUO1kTJnLF5elAltP5b4f7JmL61/hRJb8UjKrXUORYLctQvl3z97L29tEnn332CqCK+OeriayN",
+	"OBy8m/ESBnATfwN4PGAE6WFoBcoM4QgbRPLztpgGv/92Iyzif8IIWhVyoSXlNcNcyfeinBuT18cvX4d0",
+	"7+phgVWK42qTZWEIBRTc+JO1kWIHi3waUktg7jiULBahOHBu7CfpXtJ7bxj6CQiyirvXrXtDGL6RFRFP",
+	"ualqphtmilgDdg8uT+6I1r1pVfLVNu27Jgc0fa9FNF3mnfaNAF6RtXY8t2LD1aESoeB3mu8UTUS6TH68",
+	"ktscQGQmvw6O2RW17NzsWKKe/YXNlcUbXsrWZhEnALbI/er4sCqw++Us7VGUvdTuyGDhJ6EKfzI3Ru9l",
+	"JSiXLYFoCowZS0ldVooGquZVstx2JAd9sMZo7fqf2lu18BVxrQaF1f3DrpuLvIzZtkpgTREvt9z/eQvX",
+	"J1GJY+w8PTkzoojanazAN/ocTFNpwXKVyG4BEJLCn69an6giCQpTd60rAqyvB/TTJvxjU3EV5Wy0ubOg",
+	"7oAZ9gNBvHCsuTvqKg5nBvRt03uhIkBKzS/E5rbfhwpRabD6bQBN6QPCIfxBxACrgHTyJFLl3yN6qrro",
+	"hZ1hJoGV6D7Q5jioCtmKg1SYDEmz+WjrrqLe6MMBEjTd+62yV5D2fntCtQGz/MLkYnwFqfjE3GSBXSMI",
+	"aYfs8vseAUMgoxYzteDUMr+y2rrRCnKXSMfPnx7Ek4CLR1PTze9VkPmXhKIbVDjdzRhG3ImXX+J16y0j",
+	"iGvQm3MWiBXOGyDIROrvsPd9ArSyFdHroVkHySdujuDGBUbZHcTZT0I0bFcJbv7AqDI9sLziEylvjBCR",
+	"QIvGI+NHiP1JhNf+IVQEyuClMe+AQF2UdPeMwwuFYdtLN/QCylS1rrt/D2PoGVh3xV1krgi/Jm0rf8NH",
+	"j9woXvup/AfO6b97n/yOJvgrehD88br3tIG5DZ/8ElfkFnubIEB+VUWa19ELeI5sK5Cn4bLZ09Niedm8",
+	"VcP9nlnFH2aFUKtuOB91uhC4tWQi9MtIKfZjuSxnMUD9wjL/lv73dAMtcKKTOx1W5paAcHZG6WuvD7w3",
+	"5uSwpG0qfkmf8k7DyeL3stNGlFSN9MDqtnKy8YfMhTXCbPDngsq+nYYqpppXU4hm/CFpr3fPSpuUl3qr",
+	"FyQT6brB84ru1cl5QLDTCA10EJuL98aSo9lK446bcgEOOgST8Q5BlEnZGpdabLTaLX5qGTT53MUWSze0",
+	"2+z0PBAbfG+KuoYI+FzktSLJXEN2sSm1EjO43OX2b2RPWEqT0PBHIJfZnK4QZ62GYoJtvcxWR2IubdwG",
+	"EbhpqeiFLFNhwuokcgwYEI33v/sTNnwtnaZLzbJf8AWpJCME+JavDwYfk08a+31Tz/C5QpWgzMOMRrXe",
+	"28/TrVr0lEH31f3tlBCluDJFh3ydfMT4y0fSEIWptxPDpsgoslsOmYGqG/lCkJj25wCyaaAJVvLLA5PK",
+	"OqA33LPB7P2X6MpxQV3JL12eh3JS/GAE1rWiUwcxerQJQhhhhE7vgYT+++nZhP7MeI7we7ShcTKEtyJF",
+	"CVTGyGWAPisYSn3W4shddlL6nGQS8PK46aotl1GOhLrLCemI3jPvgBPviINlgpDPnhvWUS8ghTIj+qur",
+	"4IsB5B9TTWK5+guHyvWk8tOOmHgRRPGXTyLul8kUglfc8cFWJ/r2ut0dH3D7hpV17CAfgRUcc47iDOgL",
+	"Xp1Bd/7nn36Jei8j+Okj8SgU+YehTJ45raEmJpBR9SqHxpRJ/Soxv9c386myd/66b92SnCFMWcToGsHL",
+	"B6aEKEnbQFiBDci2+gf4zadoJ5KfvEoloWeiqejRH3jTsZ2ggi9b8cBeYa6ZhAhrH3OEeU86nFOnWK/z",
+	"yhix/HxEhWto/qpuQAuLXP3164zRtmkuRyp/v97RIFzYL1ec1xPTMokBZUooXOzxm4Svztgaf5fifA1V",
+	"n8xvKYfpc4BsE5dmQLkXPf58Qq+j5B35oz+5CgzbVP1qZQrjhfJgoTrMvN6TWHeHnLdiAC6vdfmS/agZ",
+	"MENALLvisl7OYJcrBiieW0QXNBXqiCIzdV1emWPxyiHUukOEj52hO8deiAGXH8wSVxcsatd7nPZ+V4/V",
+	"INSv/H3pMrGCyH4XUEv7qyB6rXOckVDprk+Yemj4ufB2q+iYWtextv8QNtmk2k+U84YDXNQDbV+/+L0L",
+	"126k2gQtOj0udCPUJrAJLNJdS6ha/rc/OSNRC1ezXARIGRe5xxLLUXlreCVN/lt82tu2rrm5JFMBhkuV",
+	"oRehfg+otZA+IiSAxpzxEmBgOQLM8JJNw885PG/Ngc4XOHbJdL4I90SWtPPxslFUj5AkxscguNL4pd4r",
+	"SXB7wseJu2V1cvGVtO5xOw5Ogl5VKO6+Iuj53pKMJ26olbKHiKVSslGw8L+mAvExDmfRc2D0s+lWnGl6",
+	"9NXSxC9b8b20bmFxYqkPEbcHbQNT9qW/aPH3fNmKXPFhmmuFUilWcLNL5xor7jLFIUCAkAJpui6RFIxn",
+	"6qrQVsIyuK+XByX0HXQvWqzZH0UZidknVahraydXWGE9MoCROQ7JNESoEhRRviffnR8FX2yapD9rJJLB",
+	"2gvMAiAloaByT4VnFUZ0cJ0y4hpYpp4XHbOW7GkhmmZM3dvLbCJkwXXdMB9AvUMHj0Cdfd5V/JyG2V4D",
+	"5cx1tpjB0sz0dWi4EcnPO2qjMJSTBNJOvzhJh7Icq7OoT8GzIG3GQdMrXQni9GTE9zZ817pw4H8LPLo/",
+	"h5dZjZFZez1k+4F9Moos5QKGq46kZTG41aGqJ4eeEvXEiHk+HX7fJMZgOWcSDHFEVzMHeO7/rvEWfFa7",
+	"+PwK11/3h9ZEccp2eWK1Ff33jgugKn1mr1DUq0Hao2/4eItsNrmmnChD4VI2NrTe6Vviw72teVUFR84I",
+	"bgc5xj65MpW497DU1ZDtirQtgOuBnwGMsRSJq+MpFtCObvu9wzZ9IKsFVlWBK0e9etC760F2vPqJsark",
+	"KzNkFaR0ITew4yqwnTIsxZQ21zpBRoQYgCT4JY1Gma/eOF7mg3JIiUuL01uK6K31nLQ8/0WspMqQlUdm",
+	"yDCp5LjJg3/pvq2qOYQ5qNGXb/Epq1FMWNnzAUf6Tv9I+yBNvbosN4Jccr8WmbS4PeqzKB+QdB4DAn7K",
+	"yzluTRSUp3JoVqOS636TPSzXnr7+7d+/nnXpQ0FDIIYLD8vIhP3SyCrBESsyfXu0pUMf/C2Yr46BRCFV",
+	"z6J56VY5EyEvFzzB/hgWDMlHMtlP4twyYr5eXSAZN/CT4ChyE3dLmn0xPT+XZTbVhF1Kh1jktdLYtxUT",
+	"dPRikHHPzRVcRoPNzdIPUFczxbXz+amIVJCwTxfvM1kLu2Tw+FQafrgv9xk/BoEchWTsKT1ToaAo0WBB",
+	"GtvbQXAZa5uCchLWe2hOqHVB026mU7GMHLnDaEbwY8L105Ko3oyErn+J0jQ0dQMJj42sRK/Y/wi9jhGC",
+	"AEzHVAOX4HHM1b7oc7bwJeM8ryJqHM0JQrvxnUUcWHxocnIeQ3/35dWKPwH+FqkYob9E0wiF2AbMu6jd",
+	"8SFQzFt2kqrsWAWVEGXgoYeu8xNwz+queGtAt9tZKwebps822wvVAwVLtt1Lt39bR/AtVFqtUj1LIMAv",
+	"tRIkrP68gyZa0J8mNv2oyvv+KLEtoDdU3bARdMTZwRekLNM1bPLXmqmlDgzo6Lv1lqvGYmNRVZZRLe77",
+	"76k/6yevsDg0/p0Y5aoeZktoU2CXxL4EN7BfE73AAtmDyz50JZO5cxXLhsjFKoa9higfitT1jrLESzXQ",
+	"WmrZfOuufXrXIMnkmGPmPhTEYfmzFzQ8ZYiTEgN/UCYVJb9VxHI0lo8EqskuatyF154XZsOaQEc5/cje",
+	"QKmvF3P6gI3z4bTBRmn3ses0fQzjIRc2+023EG/bMhN5PQNcra5DG06oIPPjAQeOmxLYqri/voPbFVNu",
+	"h3SrUJt0EELDkLiefgiEBSPP5Syqyg8H4JD+xMfQ9oFLhYY8DC9dBOJCnCwaJb0p/Sw1o71wXcLOXN5R",
+	"KIXgBdAt6JrsMRzIimIBeuSdJZa9HklJj+y6VQAw6XN7E9U8wZ9EeQDnatjKP/JhE2F3j9Ub/v+m4/a2",
+	"TlbVpsfwHUUvwfFNrX3CMd51NaLdOuOXg/Xw8lZCI7gb/XI/oyE1ucLp6ZqgLrNlQ2fLTnY+pxMqQN1m",
+	"Elv0wpRUfJVsX0+Fk3sjLFSrYkHlA3BGmBPYBvfsfJROYGWh/9fNTihnoE8F8tH7y7H6UCsRLt9WrT2y",
+	"RqrTJl7YMw/gIpAbYKLvPRdW34HktPYIfjw+IwrVomjMV/w2uscuGvOVFFX5N2N0golTvG/EzmVIFff+",
+	"xoSKokLMnVbO8J1jZyOdwKo9CMT949NfX8a0zuSpj7xqxXwJEL48XF50I00KRUQmTb6QGFi6kCdFHokb",
+	"dMTBPon9Tf99GSnbGSOqVLfsH5YctzZix1NQgW0Sye8PHzofCB4PDCKLE03hfV/wJG6i5DnrCstw6Y1g",
+	"1YeRPymfXdylY/OU1aS49Lj+uuejT8+jdnfMx/y7qutp1euw03fXoSDxUn8DhdKfSPI3jhzjWpZUSBpf",
+	"VKA8XBOhL1Ls6Wsz8IMU+PKy92HH+Rtuve2u2PN+xb3zCe3lrfXTy0FwphQWavPkGtylMMSfK3I49VkN",
+	"/M08jKyXsrj2YWmU13Lj4Kse3msOb5WW+K958xVw1qWCV0fdWnH03gUZhlFhBaD8lDIqPixmo1AjQEUY",
+	"ohZ2SAS90zIdA1gKoKB3xRty3yfdk8F0YCnfzm2FcDd8SHqUTtDZOiL3Ftbyg1gB4/Mian/A22bFIj4+",
+	"OSij26a/khS7OUpVbjCOGf7SLWY5AyBoCXEUPv4pvFHwhK8jVHo4c4cw+hkEddsQIGke30scmCLVxCcG",
+	"IzF7GuF3zGkov4mw63XoXyHUm8xhDx7xskGPVv1AM68AndsSQ8MoPz2SgzcU337iJF8HbpXze7439gHA",
+	"KTfyc4qt+RuIRtjILxx7+ONKbYWVpRiFHvbawPryA8ZCgZW7mM7HfBgoLCh8yvKd3Zf2hDhE130KO4fz",
+	"uJ9lcboqk8aYbl0lkzzcg4dwg7UOdBxIg7YfhIj983uh92VKC1+bRp6Sg70oxR0zMZne8ADS6tV22dDn",
+	"SQkJkTMvAExp0+vMdENzqxVbs+cD5arVLasEN8qF7NB14wNFsNvW1KudhG0Q4om9s4JnFZc/v5l+2lph",
+	"HnkIC66Ie6zTFX4hsqxti0pIF3YYCwolwH7jixOvyU/LbaBJfrhG9aC7qV6lJUarNA4dJQKPC+czD+Sb",
+	"dG3rEHbdN46+aOX8pgnhosIdm01c3XzEwM3ZM+UWrZ07wvPqtutUCnxEvXmjzoBSsH1rQGfp/X5QIMir",
+	"CsJ1MfAPoHxRMqRxw6zimkhARsNElXJVbXzDU0nGoz6zxvCdk1aUkXPpfNSAnbXIABzsTiXOoK1qPHDp",
+	"riUMn9/w26K8gd/zmx4LwYr8NbAFHSFzGnn7p50DLxtKBI0hEefeMetvxVTOWVpRYBmfxq41S+uqvvGv",
+	"H2YfUk0vQjL1Kt2CqJrItrCO0JsaCuOszFF6BwbvF0l+BSSTm0ucZ+/M8CIAtcKg2KFPL94ryoXEcZpF",
+	"sP3ttyrT6lppaefjR3CRVw0AY5pf258MVVX7UyveNKVv3OvWMC9aOPOw4/zVDOl/15ToXRWjRlu5JGf4",
+	"c7gOzKtU8g66Rhvmf2T/1BKZelNJuMZuvMo+H2WyE86ecQaV5PdB3vz3nzUFfQHVCl2x4QGw0LAF/e6D",
+	"jhAY5aYSX5RqKKfc6VrY6M8lkO8L6crHfVkIwNYtaG9Wi64fF8kaTV+Qr6QKFlWTan6KyeJYCl63Fos3",
+	"kf9RsyO6CVENB4pwsRcGLUikdJjTxEigDaN4En92UD69kASvcFBnQI0vHlGpDy/D055AqP2NtE6bSzpU",
+	"bJ8hog2Z05jUmITfp6SqV3U3jjbb9qhJvgZ2So/AMsKRvLeHqYXlhKbXh5AIJ6OZCBsszkRSxPsPTnQ6",
+	"IxKJ6SaFSGb+/EIC6D4bSI/4Y9S1CHqzjhIdk4K4q2A+vOQKpm+G6jobAoAyAfyWdC+S3ows7waDAfxr",
+	"XxRC/Ocl/NvTKsBBE/eEewyYSW/+/hNVlxeRPjMSVxfQbGQAJ4EjXQlJKms2qBrPdtJSo6zHcCEna59I",
+	"i8RLh3Oaa4oe65ziSiY3ha4SIN0jV/NUDd9LJX6Xbimy3i599wqYVLUANRgfe4OF0rRVtfT5lu+Fu2Qk",
+	"9iREY6mpDZ7koEe9n+DvW6pHw7uu6s8GKnN7pkN/McOk0ZLQJxYkHfEr0mLVWpFtnpyyyAFz6fUnNX3h",
+	"oEqvN4Yc8KuMuKu6hDc2OExRbViH8fdV8XYiDE6dw1IdhGlMsmQotJf1k7GXO+6oKCR64Paoz6pgb7/5",
+	"60effv6nSNBzlP4MZY3R75MlU0edPJG9D0U+Us13R6nAahVVuttZaAe4skHkArXXQDErDLLoLX+3LCnp",
+	"+bYcYKnbNkU3XNx9qxw/iRSUY3dqmxypXR0zlHgdgv3CwYDNqps2T2oYeM4njw/lbTJwpWBMIluslBBJ",
+	"Jc7+OMmgIPi2WmEx4uy8g06bs7wG+Oje0FJNUnoLBM/+2ehDAJ8u4N145Y/bSqtDj5BwRI84qFBVGQIM",
+	"0yqV6X03brBEV0ZYIB+U5I2/513okzpKA8v9XhiRrgPE9E+PTYRZxy+WiO0yTariEzdEhD6pFNdRSutV",
+	"vXGv4BjO6dm0wztylS5UWUlhNuruGidm+kmpWf4umWRvxUz/eP0oTNmmq4UPJlmkiugp/2OH7o1Nw1ag",
+	"m+Kli3bcd9J960SdetBJJosDcZxQm5Ia4MzLvpOq/Fbt9ez2xgeGUWBFd5i7zELBhySKt2xbp8y8nsDG",
+	"5locOsDtTlqJsqBWW6EaRNYQ0tU2xtLSkZtdbPt0vVoFrvoAoEVpxGJwnJ+CtCQcWuqHfTuv/5KaDlpF",
+	"NKMfRbXg+u/hOrSTZUInQTsfbcIyDFF2dELZa+5Ovp5ebVYVtVhhQm+FhNqsA3swDydl1/OMG7QbsEko",
+	"NQQ5YPfovazSAFJ6Xbm4UenRm0NzCVu4CNA9ejfPDQAXYcRxFqUvkdZPVxm3CdY3GHHUF1ifFQUZ/9mW",
+	"B8iMpSOei8sEirvWhnNv+pzWpnb7SMRob2PY02KzU7kTBYuNZqZ7vBO36zzt1xLfxM7Yrz27JCjr9nIB",
+	"rduI4JxaPKOIRF4BVAphq0btRNNEa1lELdklzcNOiJN9ReveUiT9/GpvXCRDPjyxYFqnG9YMOTz+EzTk",
+	"NYUH/XZhkF17x8B/JiLhadxNCHz4HXXf76Qu5kiV/SBvZVVOtTnPCOqkSqjmVbWxO2ktdO/BvxtA7FAa",
+	"MP51aGVVaYe7MsJHN7tKNsRYZaQqhdlsMUIU/iwlrzWWCklMauwMd7vjZqtxW9KFgKK8NE7uNo0+0z/I",
+	"6lGYjZLOoNDutFHWEf3eniqWttAwemN1ybGQqdz4lQAfp7hzRnDY7YEv4sydMBvbGADN1wKKTpRWG1vJ",
+	"ZlNDsVXMwIiL2DRGOxFqlsrWuk2NTCVHLs3GSbEkX31rVVLIV/cNx6mBtzXcysd056MjtK8G5fEcttrK",
+	"3b/uuIYdvsloDL1noyOsmDY4Yv8Wj9g/zDY1G50X8WCI85nZR98Ho6+jkFGYrwMZCa7PArH4ns6km+WC",
+	"yLcTKGiVMQ5EOuR7Pl6Y0khKHSrDqftF72yGn7HOMxVlWapn/6lb/ynPQ6SLU/A35dIsuksEFh8RZJYy",
+	"jdMji1c1c0YKSxgH4GoCjNn0TJ5nN4YrVoTC11xpr45e73uk0V1bR2QRtqzh1orS/wp9ryDYvBRG8M6/",
+	"IA335OVlQb1xeRkydKWSQ5CeJw6eRG3zOWkNYYMvZwAYgBeJ8h7YKBTkg5AcyavLA/heoqoATQDEhV1Q",
+	"aurBJGuoQndJNK79ayGn1e8yOWAdM26FD0QlfIlWGK+wOyzFT/QeFtX2DWt3NLo9pPlrI6f6io2XYzq3",
+	"/uQ9XZdD7wFEZk4IXKdjqP7qTSSeTTWGmu9xkWwMAA5EOAZizTTMb/yCqBBiQDKUJVusQyOJG46zR2Q2",
+	"UAVhksOO6JRh6rDp67aJjl+qbWv9KJaQBF+nZFicPF6uqG6iIUjKPiLguQXBKh/Qh301by3D+hPbHKx5",
+	"rzwdpo1mJL82vyc71vqja+ncZ7dB/kPHzsPE8u/bzWjczxhAiLa62TSmGuXOCkqzid/WziTJDD5hJs23",
+	"DOme8qQKxxuMl2s1kdcNklUb96bDPHHw4W6+chTN7OAxi2RU5qTCo65N6mL8kPwCpovlj/qcnmLivxmH",
+	"YYzg1aCROHQEb3fHDFCnM2ES4dKdTiYl9B6b25pL+mQPlPYzdS6qhOJIG4/dBNmSBoPGH+AAtEx3elpY",
+	"/0+hNj+j3ceFV/eO1hEBQX+dOkqlCd0nGbbIAe6Ph1C4J1QZ0G67NkBuYlgEyfWdxjjDwWg8CY5an5ax",
+	"UXzfUaw8gZHie25dJFlLWJetKnVArfETZsb7iYMxhetd+hyayNhqWqt1vE/rzh6xd4F2/2lF+0BxNs9T",
+	"q63I81qky+L9teH56W9QB3f8d4U2apAywH2l6qSHAtUq6exL4h66QZzgfhSndFjlG32Gbnmxuxs2iBxi",
+	"5ieiUycBLNOkFcRybI7baWX13UqlcoW7EGBWSd6QHjuhtBBSQo7mk7gEwMCOO17pQwu5U3gZsVkhoxRC",
+	"STqyWCuUE+BdEo6Oq0Mbik1hebB7F1LXUWPyMbHhweZtTGdakfjGk0hTs9ihAZCZxBMQ9cC16Qm07guO",
+	"wfIR46lLtdmG9i2OJukSEstW1wInPHLPdfiJOV5T/57c0F7rqq1VChqPnVbgZ6QJHPZKJwwQdcMYdstH",
+	"kojirjkGmjVZYTuRyD0Ppq9RWB03dR4yIHrrhHlJQ74JR+8fQHvculs8EpyQDKkN3x3DjIXaVZo5BQxQ",
+	"h1ZAwIj64xwFJ66vhYjHuFzzvR1qrdwx0w8Nk0a8hJRr3GQ7XlWEqIN7C/a/uGq5uWCQscDAjzZ+d1q/",
+	"A7EivI5f9zd1qCQkCW4hg/ufidpAoO9LxD6lEpaYOEHUgOBQIZ4v1mRzx9Rsld9gFlPzGPBDC0YQSvj6",
+	"bx81YnrKSBxRtUwz6XtZCaB/3nIr2J8+w0oBBBduL25EdPiXV4PnZ7QavC2nNLzDkrIz4ta4QZ4TXQ7X",
+	"IgiF2ulyCJ3rAUlB4FPUPnm4GSzt2lEYsQ+wgsSP+rxugjKNt6xouOFOL6DioQ/v39ObqiIuGw0ufnVs",
+	"/xQ+KCsNKd+dsLDJaR60Fp/YOnCuT31DRRttuLss2u5FYGKFI3LbYkAZLoEG3/YeYIyOTQsje94kHEhL",
+	"W4HotJhlmrxUaTMKk9qV9OrVmzd0IvjBfpJmp8jQLw3EbmHzzcjiNxu+waRdONXD0tJSzQgI9TtZUTr8",
+	"SwhRgg9K7rr3nIjvetLs+xrT9VrnZy1/dJaoaUGlkrIrZ4a6neBDbDGxxCL2457xUOy0vfiTXTbCFIxD",
+	"Y+fthSFt1OB+8Z7vXHXxk/0CCBl3JyWsLXoP6Iqwp6wvvFkS5fpFInNLRWfR0jtSHaEbbt2m4RkUY2OE",
+	"zQQEsOYztICPOoRA/w/MewmMlyWmXUIVA7bG5TjRJ6XPEB458se0LrFH3sw7bHARprXcIjF960Jm6z+f",
+	"7Tfl06e2/A+Cq7flfyojxQ9hMyVZXEMDAgIMAcrL75Ao1qZrbEwVzpwYX1ldPzBO+6WgEh5I+wK8IjDu",
+	"Yy5RXASDalx/C5UaIKSsc9/0noTHyt8EOsA934lG5A24QOwmLgI9Kafn/COqhHuJs3GDfxQY1D/glAYZ",
+	"i1ynqNAigz39DYlJoqCLv/k/wg/Ybs+r6GXExOHVT+ImpoeU30dVk+JmsC7oSVzzUAju5aRglbCWDcss",
+	"e+W+Yy6LxU0PlnWzmA7XALgN+0HoqrRMSa+gZC2wRCPdWC/zoqVpylShZ64HxvaS2Z1IxTc1EqHeKmnO",
+	"IJKv3KzpO5GzydbkkfZcVqF4KYUfFfPkZn+Fr4qr/ZwZLJrJEE6ueSlWzVDefIRfFs8ScvNkssvSMWxm",
+	"XMRO26uKfNKtjvrbELQtCg/02DgfL4gI9dYRIo4aYTCPlYKQuIFa87ehKrJU7CMq+SiwODyUBN6haGDZ",
+	"KD57EeUDrRie20+ifgj+/3T+9LwTiOn7sMadLR+Tghibo5wgYm8QNmRp5HFjdGI32KVhqq61f6LJuCXu",
+	"9ty54NFOuirQUKUF9V8llNZ33aUBOyvKBxZrdTu6Z2ljs9NlmDA/BJyaQTjoL/O8tpvrqaH+t/bknr7Z",
+	"++NGEMC/1sZAhhHbO3fdnqXFGoAFcM2B4N+KWejknh70jsR/hczcIAfpIBvYcP8q9eFDwf7FHfzvVrfu",
+	"AxjM/8KJ/NABBC9sKyqdAsGlcbXZYNsPPe7bkcOlM7xPmMjkoUqF/BfIVEWq25TDsppmN0uwCwwOwuUr",
+	"iP3YoaEmp56aR8SnzzgcveHjCwqcheTE5Zix6IdAxSWkyfQjg2W83pEsZ8Cl/f1uRM/ckIwejK9Gc+x6",
+	"Tu8HooIZd/W91oprcQOua9+5Chq3oNnkkauyWs7+8zM/w6fPxbvAboARpGfvcWA+tAifAXhHqc9qIZjr",
+	"B4RKPAXM5R9RfplkJd6KHSeKiil6HQM+WuFMlvzClD5nDOrNGuxkuZn3ggJvRx5+pc9LpeTM7U1OzBgK",
+	"5Z+DLy7izPW+KCUFAWqxKnX4+4Yif9+QUxrREazD2BUJB5Gbsdc0BUOZ/JmfkQJGHqR7YN9/88kW/n4D",
+	"/wEs4jutSgZcIcSv3ifH/P6rz++Ku++/+gz+94/wv5/C/35yV9y9of/9FP73j/C/n8H/wl3f4P/Cvd/A",
+	"vd/Avd98ssX/5y8N/7uF/wdPgmvfwH1vvvl8Ed37a5yz29ne/RSm9/uOq03AdidYQcR7FwAq1JQfgBeU",
+	"h34UppQ7F1MrUMsSCF14tWsr7nSMfgGnBVOawdoXpE3KVjCtqksPph5eCM/ca6BkjU2BM7RSNzSEX7mr",
+	"VrR7h74ciDJL1YsBiY+wvW4Q3SFJVliIKjoNJlgaw9hWsyN60yLLSWRKTvjGgD7wDwMsTsHg2ulydJWi",
+	"QNY2TZi0pkoe3qWRe5f8BT4+3edQZ+yAnciwWpcZGjSbfrU5XtwxHeA6a+OO6cDySDelVRuySERxpIXq",
+	"WLJ70lF0+y+n+W7pAftXyHEFgJnXAhDtkA7Q+3W2/euRP4qrSbErZIC7dtSYbcUBt6Zx6ZLmJpl+JjPI",
+	"F6HKzZqR7DO9X6Dk2i/APTaWhBYuhfesjkKAsoRmLiEbAFyQbMvVie2glSOtRgGJBlPSdb1jK9MV5no7",
+	"mJFy1532KSKn4QOWi3sZKfoB68kWOY0iAhWiVPyNyWGEhog3S8gylH7X0hUzB0tkJaDZww1zgjOVm342",
+	"Yyali3p+Ud43I1Pp4vx1TWGXe1NdAiabW0DkN6K+se4NIWraqN4ZApIxVyzcZ5jIotH9h3ynvLv0ZLzy",
+	"AejxN05v4kG0rFUGJSqnjTJUW1W4h0I3nwL+DYlEnGnF4hx2eEdxZxbY293VsGRLL7/WhCxsirvpRNGY",
+	"csvzdhwot9TKtNIaHCTbVKBXtkafQiEAhDsVdJBYZBPfHBgfGMX2GZpPjBHOvVjHoHajh1RySzdg1/B0",
+	"hCPU+oRHB3D+F8QZRZgX4OZWFKUKPNiL6ZTTXVNfpXgdjXWb5dqk4tZtSq2ycxfpzdAEnYSO/HfFTCsx",
+	"ODPv+cG+owj6gD9vuPkyuvPmU+m/k2Oe3soL3Ove4fbpf117k8l7euIVViluB9hBOe1jc/1OvG23sTue",
+	"YrrHYUVmnD3fOW0se/Xy84K9evnnzwv2ScE+efmp/4+Xn7MeKSv2ZHhhoSm6BfBHImmZ7yC5qO1Vp96n",
+	"8jonfHhYXmkPdcNBEdqYUIOk3syGESZXR4gy22M17n0gA0AjlCkNxJjCEPlvb7qx6Rg01x50VoTgBFR8",
+	"nBXDg8u7tBzJgrFl1QNqSX0g9AOr5En0jHX/iEqfoYSxQLAEXbi9MEAt+F9esu/JT6LIPw16xxUMF/1l",
+	"GCG4XyGL0TPfh5nKYdVIJzLxjVngR/bHzs29GiXAqzJNYOML+iNJr+/7xLYDhFgipwPr52JRDwsHJwRE",
+	"4CbItUjFjrwiwioYZ9c5zU/3vReSkjsRRUTULPRcf3ILgdVBJf/izbpZ77U7nnuFXRmIEtxUcsE2D9cT",
+	"YXSaIDiuV+3dWMREq+eY5IrMxXHSj521Ofkd48/9imwamcFg1/yywZ76iRRUJcWjKMNe9NJ2EQ5YduAW",
+	"xisoU74nJyuUfGKrmid/33qdnXtSI8wmeHuLH5breJ1jgAHMqthJAJRDXFAqgDKeIyZnCiJfEYv0187H",
+	"IgEPSQsBcSkAhyxcDf+q3GcH9bs0VXSc70RzTDXQxtQqBgPjPoy4iGl4MNg4gZkJ9WZfsHtF9lgQizPZ",
+	"E4ucVv45kPxPIM0Ko4KyJo7dUfnyNTKDFWGEp3UAJvYQ/4wiDin5qaFNVIqXqFd4y4hP44VlwTWNSVkF",
+	"KFtYB6TG3pshKinLNIZvfwLT2I/a/Yg5zBU+SMaVQopRXfJLiOTFLiwy4LdBwh7YK5oW0O1DdvdcZSi+",
+	"NLUEP+336X7YeyMEA8BLEThJaTAHbMyxQvKmUIGbxBJ3k11X2vV7yHLRw2KEQSUntxEqSbEfaw2AaV16",
+	"1xkw440Ajmk/30fo2xsB/tMC6BQ1vd4zq8Es92IS8S0DzgOgz9Rtn3A3QVc/osUO3eD8CS9KxPSQvptl",
+	"I7nKWB/a4T45OHi9COdGEDR55aOmN9nvSE3drtJ2BXIl17DKP58qrJL122RqQzJCP1IUlzKDR6zbHqWG",
+	"/IbZbPk8u+sX/sovqD3w7qh15FmegueoCvYgFJQN74SsBhxxPQOwTJLEATWC17aPaWJb7GGVvlcrUprc",
+	"sUpw26XToqMYPZYMC78/XfLYKHRkrGCtP43wSyPT0yqAVKYtIzJAO3SKoIWpPogsCVy/odR1opfAaC+4",
+	"Yk4LJhQwNAhxgtAIxm+Wx0DoxfpRJN++FZU+s1f+uCgNP9vRIXWrtxt7QWUOknF34SH3jtroNuEqbYGf",
+	"Qhu2BbvqGJCKZ8ENYBc7+phBBR6KymyKhL6wCL55t326/HJPpBPdssIs976+sz27Y2gkukV/fyf11VmJ",
+	"8kuso7gdgJ3Bdl1FYeVGcxNvXK/6eFwg50QlgJciUj8axlkNzdvxrsBzsb2Mmnj1eQsuGx1MpLQTa0RN",
+	"yc5EH9Q89i1DKghYk34uhtD5xKwB40w2DXC6adLt8JAF2F9w3++cANwqNke8b9tkQxJMFbYmRIJa6QIr",
+	"BFeXxT3w/XK/hTcMAtp/nqqaOZ5wrBWfEIX7Zaeuu1jCP2+oEEQQFyArpD/tV0romnqbD7m3rq68D6QK",
+	"i5cDdEGqc8xSVOj/gRvlitTfIMZXJHcJ5WbXs2EgiP0q/G6OBxPafVP4AJo2EoOsLL8NX7tCnGHzL54h",
+	"8KveOiPc7jjc6gkWGH8elgv6CNNlKR8X87c4xuxn/12KcxIVX4nSz2/Gh+2VTaR5jalUyOmqLIjWaj11",
+	"95ViCyrNSTvRod5vVl6JZ+RR2jWi/nd/+TyenorN6OG9aqLe7PamMrtEiTqYjqJl+d5cQllKz80P5a+x",
+	"dnXFNgnlRT06nj8+gYsHRzJTXrsyMLKmnDRDi/j0SsV+AWKvtjC9Hj8ng6Lg6B51FVgeFHh9ULAXKcyJ",
+	"vh/Sev5XwJBIrRJc27FojpQu8qUuKmf/GZuMPqGW/Wcu/dMDen64ykQ0kJ4BCxQ4kIg9649KWQtlQVTZ",
+	"TpdgnbG3f/+a+XEAr9d/tNwg7/0nGG/Cpv+/TRk/cOgp1jx/9fzpBvfT1alVbZXDBMkyUSTUciaeht04",
+	"IZBmZ4vy/KNiq8i7MJK05Fmb87LB8epYRmKwmkn7QHjskmCjgKzTDRPlAfqkGtfxQg5i2qU3BiD05CRU",
+	"HflHLIlpw0CfENL29/8SOCXHcmAXFF5Zu4KWssHR4tXpeT/3Tbzvv4JyDijXgHKMRciznwHWdzvu7Gd+",
+	"/kZgc7MVJ8CK5hSrmzRfb36cmch0MWAmEBVJMtBdDKwYyTDU8i89azOf2+6o7ZOfmYer/MzPPxmifgsS",
+	"c5Sq3AQDrNJnYeJfR25KYd3k7wpb8C/ANZb68PInQuutFq9SH4J0vQus0tM6zTQj65IOETfy3uMkw6uT",
+	"c3zUTi8L1IzD1BA/Uz3CnCxXju2YYhstVeiKptCzG6cJ5sGZP+MLY2w9oofX3ESc1yvvwsLVTCBlx035",
+	"wrK9bg3baeNNvBEMlA4X6cBygePjrGlSFqcURkPqUXFOjcIjcrYmfYyjqMo8zygcfkT3S9UK/vvu2Vb4",
+	"0wusMExeNxUHUwzar4TybCyd6OLq0IgHQFg9DrgH1ioLXEtEqByJF8J+x5fBWY77Em9IRgJA5DI4eTIn",
+	"utnGtuEN5gFzteBrloEqoFbdgn9TMGkZ9P3bFOwdttNJNC7sxfsof7gCMfeM3FhKB1n1lkvoiAtcgAgq",
+	"gsGp09oPMgJ6Le+SBGcgEDDSWGvzAk1U3Ay9pSHtUUovf7tunTq2LWDMR6RAShSMLA+r9zZI2uKFAM35",
+	"1t8yXQ8eCl+DaqTgJhj1aFWqEmagYK2CcmVqSrrnBknuNHGTl+KBzWxJ7PbES6C5ClLul5ESz6IqQ5YD",
+	"cAcLGzuOp+csyxQdF31a+FKpWCPfi8ouADHAA6OO6otPp2gLPBFwxNkT7EfcuQnYQ2wTtR9Tuy0j5uo5",
+	"U37ioUBMPEpOHXSm3BLz/GBLib5suVlYbJfk9MLbs1OWpgL2AnJO7d4wdY6fQpM89DmrC4HELL8gwK+6",
+	"wO/pJDFt6aSaBmqWCJTgZ34hGa+F4Qxr/SeztIDAsi8i2GW2zDFDx+JpUE5wsg3KqrCWk7OdUF5KXDhE",
+	"ik7w7/s8JKWGfVdJEfC1+IQu8SiJzQHedbe2tXveGPgUsondHxMY3hQHv8QeGk6ltJs+m+fUJHKyCRrL",
+	"r20DneLAHCixowBkrUI/XNiN0gKRZ1J8lpVujQbZH+Ga25YcgKNb3m+aWIM4km0XVz+ZOeelnEc5j163",
+	"mjeC2urMH2t4KZwTlduU4pDV+3AAAXQorGwMv1xXW7HIrZu0rK56G07mNaVB6/2Iq8Y9nN2rLHyibxWG",
+	"yvX/c637oXE5n/D7b2kRrLMC3kYJn/Z/uWI/vYguzPaCZiiO3D6gRrJgGyQ5O0eHpz8J0rtlK9wZS3TR",
+	"PIunjaUvnbI2iAYnd4U5GlTDrxn+aSLMinV94dgpmNNnbkrbO29R3XKV3f2IW25St6Y8Kv8oLF8RGaZ1",
+	"fwXUuogFdWw4Pb0hjh4wfmPRW52kAHXB+DE9LGG+YjhbKgetGqZ7jlRCpnwc7f0BDSH1FRlgkmJfIaRJ",
+	"h9IoPTQN1mzSic7g9pjps5BXJkuVyO/RQjOjZVaoFchMYSAMjHaYgmKqbXCpu2W8Iic4vZNB/eN9wS6/",
+	"dioPz4CeNnxhIWEAlMrDdiuy9r7tZ9jio5YK//5o2FOk5zMsNvRoxDabgFptbc7mYOODr8yg/U407mnb",
+	"rT/+xK9VNr1YSiN2TvcbCeYyGuEVnXTgc5Nf1hGBrjNWsgDVGLiCDDz6qA+B1P4F1lhOYmf/PSpFMhOU",
+	"oI2ASqNEIJJXe68t63Z3DN20ODuKqsGuPWeunCipfwgEFUNDgHSPED/ofFv4CKMLkF3oKNDrC99Ft2Wy",
+	"AusGFsaCEQsQ0JkHOGi/vyF9mNIOCu1TB6t/byr0cUayRUUhWehJbbX3rJeeJK/xydmqzBUdg17jDcln",
+	"HcXuVFFf20UPe3fMICDSKHIowokFy5iIIK4G2EhQ7kyE90v5ftWXaSd6Ddb2IJSrLqkeRd4lBjHsOuTs",
+	"jT+jsJpkC6zXCH9t2qa53BM6qSxpZ2jjjmwrDhI6ugd7j6vLyP/sbQ/cVwm/NSIxY8+J7P1UGnPt07+h",
+	"y/wdXpnll6vhZ+Qhh7QYuFa0YmdtTkvX6htdlcmSV7F3uZporbCkeTH8NXbwTL0IukNmXgWwMsU6kPfC",
+	"7lK1dFfrXCeW0mQODVenF5ZtubFrxF6JMvehVxCfXodtvIDYPLVw0LxTPY+t6Rfref9lsylpfw004xIb",
+	"hDYNB9VIseuCgScotSY6cX/Q7qUDMPIaQXwrxDudrGdrm5BfXsK+iq33F57mTutZYqp3/hq6dtNX7ClQ",
+	"pPayin1YsFTY3xU2KWHul+lwravX4WUflhKlE5IW54CWuiueiIOnD49KrdNOsW6DDPBgFMR9WpA1EtVz",
+	"0FPdQvWPrChC4/mL5/JI/nNW0Ze4qFmz8CrElC5baejpZqGuWCXmTjfLaJpxAF3JS25m0v3Jc7x6oTGb",
+	"Pgts4Q0URbmo6/Lpelpp1jLmtV6pEH1ebk6CGn5ykeUSWr+/I8lsr+HC7Ky9xobjYO4jIlBXZWb2sFtt",
+	"C/kQTC45zbYUnSKFjxBsC0wRveZe20oAbQmnmsDQfg4fQFt8Spa0ou81keHBN/e/A5+SXJ58YOA3CAxg",
+	"U+xsad4Kv74HM4tEb44r6g6519pt9tpQd3mtNoSk0GpD9XsVRwZ0VJaxAm53RKYEburdkUuzBDYVB/MU",
+	"5JThOyd3iRicWJC4+Jsq7Y+8FrGRyIqwBr34rf6KJ/0dFVpYLAvF0uNwx0xiseEkbeAyi6zKoegqmEOQ",
+	"YMVzLkWYiWykOZAlvf+Liqdgx6Gs+Sranqqfl/O9UqfMa+P5ktz8MaWtmGG0TfSL5aa6pH8KXDaJXzoW",
+	"zWn5bsQPTO8LzcQX2uYqWetxPibMTIgu3AclR/wqM43fj/ouDpemqMA5DNMSKU7CB1/pcR6W5msy3sdL",
+	"w8tUMMO/lU0b7EBu4yiVWl0kM5TYxPRdEZKbKQAjdy5Ff0tuTkkwUZS2EYdCJXfCdm0meQlQ9R5jzgGa",
+	"SiONVjIulyZe6qYX64/gUOynWOlNTkMRaPrJOcpYqdjeaOWCnQJGx0O/sEI/psvfZwgZOr6EZVoyqpi0",
+	"gows2HuGzi4MKykCkej9qS+mb5iZmudSCViIsvqM8uZwSsFcoYAE9VM9y9r0wkFhj88xX/YZJzsZCmPq",
+	"JKcI+iZMDa15VG+zWuyW0PtztiYbHvzYh2T9CkN/mYEl+KcE96vKIN5IdkPpVMQhfMJ0OjdgRSooHgCL",
+	"wkhh4yOcZn+B/5vPuQVab+xPFg8snJJrixianaV1whHgJoAT40BGoYJzl1TnXnwDD/SA9t/pC47G6/iU",
+	"0h+sxjpoPHHY/Rt0llVlUCcIsMKpBEaNB/RdYMCECq2spmyhOnW5Q2+4A0Z2e2GcOW12xz8U5DXBDd7v",
+	"xJ0pLXieHb5cqPK+3yJ6AloILDRh/ggHBktH1NCD+vkel0IGtujPpISi/nBl0d9wdRBX4JsrAJtPb/j1",
+	"yKtWzBu9eNmgedc1uUbnIlH0/yipCniJcnjHqwqrPQOr5zKNjnGMxFGL/nb0RaQLHaVBsLApKCEV99oc",
+	"tHNCDc5E6I5QXrGTesSVYM/Ase60ZsFcneqkW5RthsRy9PJdILpaYUpxJ/LfFQJOCGzkDqm4IDwMgBjd",
+	"GiuSz60X+GGTZafZTtpBrUJ492pHlZ4+kQ5QN0eOKuwTVtesb/Nye7Lku6ABkiEwc0dRF5SJFFUFfLHQ",
+	"x6SI3u50RQrQ9NWl68QzDOfMHDs1cQfS5urmZuok4erS+OMEX93JyYgkjjvPJsAaow+G130HocRQlsBM",
+	"MDbw12cFpwbUQqQM8xjrgV63/ivtieKpSTWNA8vZ7b1+c8lWzmkIRWBV8tvJW2cAnQN+qxCDg4YUUIAb",
+	"PtCyRugGuhxdBrns7oWh+8sy8cU+MJn4Cp299qjP0FdlasQ/+8GXrecOUNnW+TEV7O3fv072NxYiXb4E",
+	"+xAb2gRwfLQNAIHXbwNSQ/xTpLisbjubUTvMxW36KLhs3CZkXdepJzQOpgtd1yzpzQakvTeECvwldp8s",
+	"ZQln2bYSYsjnngAQCbP55NWr5xtwpFj36vTVK0IkAMAPaehQNdDYJnRGmOUiZ4giP2GMNLfX1Na7QD2X",
+	"rxle5adAOG8u1XOlutfobSXqBF+ZcJTbmEZijNErOEO+kqIq/+bvSXnMuiPzvOoL02XUebHNCIuTrhJX",
+	"eDrmEg7wa3hMfFURZiN+e2Yq97ISt7VS2XIrNlwdKpFF5gLWNneAdJm4lREjLHnI/ep4I9Kt6c7SHkW5",
+	"yb43WWeAIYfRt/bH0PvK8PL4beN3Xl2DdO+LneZuU0klNog2zc7msNNP8jjo4GHSYS9AdhBugolIPXQy",
+	"d098ci/qtzCdACxY2UWXzVVRHGdNY+QoNb3jx/XenVzAtmkuR+JUGLuhALN6YQm7586a1Vq5I5j/UKOA",
+	"WbF0P4mJywUVntJZthci3xB5auBP+v8YXS9NYOMLlsYqpdrwjRn4x4NjPFRhzVjj1IA7Yi6o4ic+PQ4r",
+	"vSCm0XbQx6prjFVrYllZwqFCD3oCjcr/9nbFXzMW/rvQGTXSMZd60qK1Y4gWaneEet0EB/TOJbkRuT3d",
+	"g8tcSecqKJHDCmnIdB+8u85Z6PEXUy+xWhoaSc54CVf9gDadS3gVdYW0Uxe6ZxivhwwYaU8ZQ9r72G0y",
+	"s/+oMx6Y3B2Dhej3rm30SVATTnAULt4pOYNnAJT+GEINMcswj+IiulDmr3OZOlrLOHv9BtU4UPpKmp/U",
+	"FgCxC6DpiU6quAps4kyrwOrOHTtyy3YaGF7Q0Rqf+BkoS5TRNJLFPxZDrjn+X+qMkngqUg9Ex/fIy2RM",
+	"RLxvxM6JMj+80YO2oxbovaY9SXaLSHyOOEPp/P7h6cj4ErEdcGk7Q+zbQWKw0TDBL/BXLwZHDFJgJCK1",
+	"GZfSLSEsJT6YB/hQfxppJkInjDw3UxS2W9IoB82rzRVTcGma5Un9kiB/Tk/IfuFtVvI0bUz5BUw3pBbx",
+	"qtX8n9YLresaHVIorW15dRWDlGna1+sX9P/nbrLcHIR1m9yhRyzEXFbsz6yuWSlE88A+zZbhLHWHGiPn",
+	"SYze+u/6Ga6kQ3IDwNXkUQlxBKkOlCpKx4PGOejfqWu0EcByksdsYjBxnn+9ew6FC29oNB2iYDNwMiqh",
+	"vOJP9lzGmO7uNkeXxybDqLdeV9RT2oHswsvXRt23UydaZnk/gOFqTT13aU8ran9a98bbOSkIxJJeuSDz",
+	"FFIbrUXojzuQChzdqCkiTV9q2t9QwcDYSFoRaPoiDRvMu/AgOIO2iVARjnnhSCtJzu31HRFfUuCY05+Y",
+	"yo39KBzThkEvSerUiInWXqn4X16x/5Gjucn3I0U2mvzv+d8mwMLQjLT/yGI4guQXi86X6lijqhpSQYLb",
+	"i/+otiK/fe8PXPxPq3jTLHAsnagbYV7G99zgXOIj4JvDYzpu4kxOA/KMhq7GFNxeG0of7QTWilHu0QiL",
+	"gXEql0hjakf2sZc7eIAe9E7uRSFO4tKf1Tid+B+b0Eaom136r/hLb7bDf8bf8tOPDAGPYkOV4yP2Hv8T",
+	"HiMNP898wfLac6dzFHkQxw8LYTum8AUpSnG563/LFSTvG8HLXyTRQCwHoBCoPmAnqIsC7u1+KyqJLRi3",
+	"gOF8YEPcHSLyB0Zjzp+8LOliaweUVlMOzCm91gM0PRSVMOB6Uk/ZpEJMztwl1VyJODhKfWBnWVVYaQD8",
+	"ToRyCq1roS7U7x7DpUqF965mRzn0zOzdDnUgjDNvErB9iyxvbTJckmmG1HtWl4CF5eJGOUaxtitg6YX9",
+	"zs3lSq/bBa3wY7dxeRJLXzyGEOLUxshhb1TpbbLTpryp3Yy1bZ3CvxEmG8AcSIrozVN7j9wdnCp+vAP+",
+	"wha9diV8txONCz3fHNTIBZSD3tMpm6tP18+FcW6dzURQBKLFFJCp77GGD+3uJSUpn6Ssae/1Q/30tQwR",
+	"liBfyXq08x7hW+BUDJTUfryLa63JaL86TLrm+khr0GTr1DFx5eBDbDFpPeVXBfQrtL+FUXinfscr2Qh/",
+	"trMDb/y/kDLs399D9r2w3doWvQcgp/BZWlEMVfz2wjCkOS2tw3r4eWJnPJ0Ga7zmrv6y3HDf+hdiXCDA",
+	"EJbdlTpeTM+8XMZ93X93cm8etVG4LklQw+SgKO6iHAS8zd29aqsKaopNkoKVLIIQNI5AEhCLHVcA0PJH",
+	"4qDePyACvUYjErmUAnNanzZ7bXKkK4DuZkdeUn0eXFrekyBvqzbTuWp5EXMGiE7aMFYFo6bNHSRtqnzv",
+	"G7KYoKswRZ6FUJP2mcTkzZkVLpA0EMkERuWP3o8F3mMnq14nCzTupaWm2H4ZdFX6bZ3tFJrv9fm0Dp5v",
+	"RCO4u+U0xWP6Sts+wOlOZxfby6BY7nVV9QP6uY/ovys8OP81IkF1Wq4p4giPSfJ+pNr2XxtLstj7RHRI",
+	"0w2wvEqZSlun/DYScKkVYZ8EcEXP1pqBVwtXJj8mRuqnzpHeO6Go5XOPUqfrofTArHyPq4fZq8rbWrXX",
+	"kOinFGwrLppI44FuES+OVWfprqQxVQfSAQffhrzAs9yJDQ8BBP//APa518Yp74UiFPlohIhS5d8b/4gD",
+	"nosMYALi5ZvQKXJ1XMB02Q18yG0pi9B1dbIhe4F+4a7GafDIQqvJGVnnrKJrxUdjQFjvlekXDCuGRl+R",
+	"l8Rc4HRrBD9txKNQm0yrbn9oYvi+y316Q912BLX+h14X20yCpJuQ52qoOnjO3DoNLNc0+6x4H3mmZgOL",
+	"43alibFM31xM5zu/ZPbaas1nXgU//e0RyepLPYvjo36Ic4lK6rtqj/wKkjekxF/EuGlMnR+ofRB0dPfL",
+	"WrBX3uD5JA/Mmhv513gVeGLmIFW2iFmI+TL5H+Eigm5pndoPtbaO7b0oCEVFfiOCSkx/UeyISDYW9wql",
+	"xteJeHnDH0UtlNucOlnPIc+9hdqzvga0VOuQJx3I4inGppfAxBeMBKq/hENZ7C1IlIvkztHJlPFRs9YS",
+	"cIUKDaC5hnAdCD8wzzluot056FJlhYMTXxD60WhdJ6EufhitStsx3J6u9FRkwdbTiFDhFnAmWBkAdF8A",
+	"ULgHuj3i/oBKLywIYdAAs1jRFe/AVxTZwld9zZMFtrFR5tVeltqcpDp8A9dCImSedhxe+r2/EMiyzivY",
+	"F9fYhroRKgMrXEMp9Tx9Jou7cwYcyR2h4AXHcjTUOVEczlw65E1j28gz8NCPsUnHjrxphLJs6y1fK6r9",
+	"UuUEa/FLmtsvaKTlDwqLOk+GFHIViGWCpep13eSY0DxjMBQkmkSLRpVWFH6H6kMKOubtco7+PwXWaVse",
+	"9DTM/Yxcj2voEQlLtgzbatKNsuvWuuDy1MIxB5Oeoy9cwl1IhXtX2Fp5n6v1Hn0XyCVIxfbysd++kjCi",
+	"afRZrpGbhgM3c0uGgi92k03/snhNlnDrva15VQWCPSO4TQFaySf189Amu0KC/bSC+MzpdnecvyOZbZjQ",
+	"y8G7+834QTpIzq51rIvnRyLxRCE3IwQ2QSr5pejqmv25RsVzoP0gmASG2PaSyrnt1yjhr3nzVVoLL0GQ",
+	"D84bZEu8jRw4ZKg0JH7dlSn8Xqd606yCZIw7VSdUUSZIBe0+pTr0yXyn6FJSOYmuarfYCddedaVC7TlO",
+	"/8CrkuZbqKlRQMfwiCxtnam2yhprjGiSjlV4H4aGMSKqI/vmXhtgsrjhnanTls5XsiW7bR5K7GifTwQh",
+	"EpKEz8gK8C88EYj7yXtQHCxaMG4wRwyb3rTKMqpIHkUpVxyZlj8Ku7l+PGF7bDCjCqjYpQpt5kJ5YMKN",
+	"WrXryXBZPOqFYOf40KJT2MMPvgZuftOm3Cali4gGAOSJ9yaNP7MPR4dQCbKPYuqd7E3oX9RLvfhFBbQ3",
+	"tjiCtoi8fAAMTtEhdyj2AmWoEJ1EQmpM+1C1d3wuPxghyugqAb5HE+S/5JcHBI7B5XT8PbBda6A/FdGe",
+	"wN/2gZVG7gMTDFAO636wi44co88PDIOPNGStDt7GDpEvAII0D8gvXWDUVulz5OPtivX93uWnvnepwLIE",
+	"k9UgvSB27Szudti2GYYISHksjQjhU3jZLAVhK17CEt9CP9jiUeXv/5LwDaM9uNwUXVdK20/aTzCY7Xy5",
+	"FnzyBCKL85C3Ut7uRIqIb3fUcieezmtFsbhlJdMwFgjNJaulw+aUocoI6k8G0Sj8d6QEUpqVGOYjkFqi",
+	"MST1OEmVCEnL4PcBXQA2sBdljjxp8TxRcmb+0iReDN5UxEXKrit5fCPLSZcDzF6lsR7OOgk9oPkZvM+9",
+	"0b+JIXbPWwn0X5ccLE9cAqKQiCk0bOTzUZL1jMepPbbpQolatxgEjUDNSiNrx4UD3qui/LcQ2DCMq/SD",
+	"Qt34+DMxoYgfO1u3ReXWOCj6uAJnMDvp9ksjqwQdr95fAQ+SyjRpdpiMoA7ZDM6odK8JKAxv8Z5G1TBr",
+	"RO3vwgDjG/Jzc0smeee/USU/Hw7ZWtdCuYLF0j5/4NLeoGPuFRKeje3EPgHPVYK1q7xopV/vW2jRiA+N",
+	"vi89aUeKQed4pnetYwftT/tKPIqqYA03vKpEFUxmOFkfqD9nwfgOEN6BFu6FZfy9tA/MOiGagtEWh2TF",
+	"A7O7tkIAG94O9snWv4c4RmMp7qPw+wSvwloHAXTC9IC5I9ubJy/pY284tYHU7UOcr9etS2f4Yyl9Jikm",
+	"bZgUfVbMcCce0LDp5hu59KjkNrnLcvX0/fVAaAi0Srteo/+Mhf/ry/OhHZxN93yDUvo+anAgb1chhNMC",
+	"k44FYFJedaZG0cifxR2WRlyfvlABwo3gm7r+NF23QhdBd+hcFs3G/XddUR6pbwLSMNkFuBsbhL03yYlB",
+	"JT6mx0QRZ657c7fOSX3SoSbXwRb/OmJV31XSO0hFSHFSQgf6YnY55REGYQ1Ic123CnB48pzy1J2ixR4V",
+	"p7HJeOaEOqGPgf8N54k9auOEsiGrcDs6dmxb4Pr3Bp9ZsYAtnATAFlYi7YRy88jI2CNwRlEu1DuDGNqi",
+	"ZsKx8SpRcS26+HoSvBbctmaeUPEHuu57pJS4SVlG4uE112+8V736JhDJNTQr3ImN1a2Zrxl8i1fNcbOg",
+	"9lpjSoZzOVX4B6prAUYdtA8pOsB9BUS+TJbY9pRxxnq6MNMq6sIZy6WpNRjyQ64BMmRcYNcaaEq6KVNx",
+	"wFB+E6AjrVGddUaeLJx9sIm978vZoJQpA9jZQmu3/soP4QbdpPdJlwO6uC9nA1GN2mT0XYOzKJLnwVbu",
+	"pKVbkrSmE+90Agq5oDz8Oxk7koS011SOWisMWXYYQn4IoBWg3r+7nXqB6swpY5SPO74VQr1JBpWeJaxv",
+	"FtTjvEnlvMA3MhhwvhIpQhRzCqfFd6e22Tij220akHLpop6Ar3yBcKi2gbNXacdqXop+s0M8lpO9FbvQ",
+	"1NUgNF0G5Au1zvT+5I5DXIf5a5R1hmMtpSoxkGm8uFBEZJou8YYY1mGsy7/BLelOdEta2n8pbVOR7pS/",
+	"ic2u4taucezlb+J1RaUzE3W1CgAinDBScXPZWMeTiQb8d0xzdjYklVRtgbo7PkVyxZwR3C3uQ/cjl9Vb",
+	"FzqcJWnwF8/mpO4MBajHVXUOzYEDRAMka7QKQ7FIzVFyd4X2/V33HsPpbYGk4whNoClKPu9U+9l+ic+9",
+	"wacGJnXwqY+i2g8icq1z+GmQFMP/3EtszW7bpqlkKFRwZL0uIObC1zyBlustuh03Vf4ZIx/5rL/xV7rs",
+	"tgavfgtAWfRAz2HgD7WgEhnuoibX7eKoz5s9N3mzAlq2HXUVvTLgXgYiVIDFj9261lGtYlX5EQXKeqqD",
+	"fYjlwMWkz5a/tYbKlkcB5F+N6NxC+HzDuLqgKg2i5GSDwmOs2/ir/B/toBalU/xLXcfrOU9IkPV9wNhY",
+	"18k621hXaZdB0yw/nqEw9Xdos9eveB34oJ99llDvcpeFZPplrLgEEO3VrHrvFXNeLtIw0acnFR/K5du2",
+	"rrlJQUhX781YPPvktNu1rXeDNObRHJmsQGCpTwO8nkMk80Q8AG3XkcieA4PcHvrt+WE/sFcRAR47VgGZ",
+	"QN3ujt31XF2SIILnEMPJea+9GllfjpkSWbCJAwZkQCmD4kXz32srip+UFvFgbyXgl9jEwptHZVs5Rnxf",
+	"k+BZ6w9aKqrJ5QKgogPMECSCDN3DAwfIUfBHifn2yYKAjZF8PnA5cuNCdWinMI/c4nipKB5h79f90vie",
+	"5ERBR4FlJ/iEyyF4x8S8zjjbcePNeCq/J75HZEMLgWvoYTDltAEiUpveFP6pLyxiOXfaAIIGVbg0pMQx",
+	"jCiXtzzDIfeiWlG/ppRSsGoTWSzBVa6i+Ey9YeBAxtYNoF/gHsRaZaIou+RUnDW2JbAwk7F9Pczvg/+r",
+	"Ehww2Y/hff3peOK8zPXDvJ7OO8sSvaxkPi8IkFSske9FZeczefjAuDZFlKDeksSpzEv+d5BUmhyBy4kN",
+	"uFGz/g6+6nu8dmWbYK7KjUxx0jIr67biTpSg+g0H5dBtRr3Hjq1REBJNBwbpkfCq/GR9H792zM5IVds3",
+	"b4/Lso2RL1qACttaWOY04BStUE6o3Zqu7pk2cY0R80Ukf7NO1sEnDlXWVxMpcFE8BfAtWavA4tmO1sGR",
+	"L2lp3NsEuDxhYPGTpu++0uMNBeCNSAGDb9sEOS3XyQUcF3J5g/yjdvrHTM5zLOxVDDTAeJKfXPOq+iLl",
+	"6v2ChQbWX9Dfb+SgQSFg8OEwKvy0NtG71lTUKiERETO6bRbUMLbNMNw16nWeyTqsSmGk2tLSE1ITrFWX",
+	"8cq0lYQQeC4l0m8KnvkR4unZlIpbEL4dhrv0sqYHRH2BSxNeFG8ftBofjXP83b1QWJyuTiCyYvsMpIpR",
+	"/GeYFZ9Oj/jW226A27bJcw4rerG5l1fx3rY8aGHvkXYb45eF9338XwRvHSHB1MZCIj4T8vc3zVwRxzdj",
+	"mPReNXpufEhmEminxUgN0tnFjGpUVkXkzZoJ8gk6lV6+Dfmo1aE+EQ82P8YGy3lXeAlf8otFN4ZqCrgC",
+	"4HXBtjpScNYIMJ1W2axosDCPkU8WH3VFMclF6fh+13023Mh6QUmKBXZ00Eqzo7ROm0uC0GCkmwXP5ttt",
+	"liXWhvD2GExgal5N6ZI7oLj/HULqdc3n8ZphcGEo2WmMPSbHH1fK/Oc1rz7P/vSXzxdpoO4F8XHx5vRg",
+	"CXnYwVgTDSbzQfUGIYa3B9W9Hf6tWtT4dDiV/+TnrKUdItP/5GcikWJUhjMVnDQ1aSwh37bOabCwS/vA",
+	"Dtxs+QEaBlZ7UM2xq6ChOIi5QGkwJJ62vGSVVKcBlJEOOHoU+HKQmOjwP61qqvYwL400BeEjkuvr9LBL",
+	"AES/A0oZE9NL1hke86R11k3KlVpnGh6MzHheq7BfNgj9dSZoatrmjkJt1sHFll/bmoNIcYB1ZTY9UKc2",
+	"WGKTzBVfp2PyloTS5wfEIvTwpoOsQMPPllmoH55nbCKzz783fgd9fEoS3/GTsN+69IblTIkzFF8gl4l0",
+	"D377SCdMrF9GRllWt7/9ViFSmLMYHI3ijTiTs5GHA8ZH9oAdFwr01FYO86Pp+h59eBlGe0uJj8a5enck",
+	"L2ZamBfrlip+AVUBDMKs1GyS2aOG02P6rnTBSS1Dw9aJNAUchJO7U5c469eJpfnwcpiLGMsSO0HhSXby",
+	"yxYFLOQe5Tj12MO/HNPfsRQXA8UqoUgTBTEMOE5GUhbT1HDDGOaRq/KFDaFMrIprXUH9n0McBjg6i/+T",
+	"e0a/k83ggKi4C8Z76E43b3z7Q8I/6AlHxDtSmxGg4F2yjd1Ja8ENxL+bSgrsfGAOIv51aGVVaYeb/6hb",
+	"K/zkbxBFbDokwWbLVdn7s5S81vAve4mtEHeGu91xs9XcLPvoG0sK+l/9usd6MRSNNUdJ3DQ3VisTXjgP",
+	"L/Mv+qlJo4WpqfKa1xd3pbRN60SZyzlho3D/T8JYVkoLRar36ExZWYp19eB7dGxW0PkYLtWmzSUvwdRm",
+	"Vv4mQvgLbshUXKT6pjggUkpmX1cZNM8KStStu8ahYdoKabAGqj4SDCefeFa5NuIrTbFbCbNItglBieNB",
+	"gSii6PbkESchuQfM5RYA0OKFfHrOfXm/gedJZMenpKbr31Wpb5+vZVW9fuYm9bwRUASBauxep9nWTyfW",
+	"oQe+PMorv7Boj3A3OII6y8hgG/eyhOMEw5bUEu0k3cZv17vAfZPIxCXPj1aV+uUvR36TmelvvvswSRTi",
+	"02Ta7vk79of8jiDPCZd3K9BX6MEpCYoY5qQPpsR+cICOhxYT8DfwBXF7mvt6alb58jtEN6+eALofpBKZ",
+	"v9IEj1eSaPh7V6iDsYKhkxQcfJkECy/ggozcWB+Ku1ywodcoAjnEAjq4PRzTx8NzYdXASL2K/0m3l+cQ",
+	"Rpjqqf1+sx2Uf4ct0c5z2fqJevnLUd/EYwv26od1+WZgnUxRiHe8wuQ6EZd2uuwZtcTy8IOXsqRvaJ2s",
+	"qsDBUTA4sJGEjrhqnK6o7eZWEAQKXfU428gZA/f4A0+8R6d845+YRD0C9mYV4wrckRNjP2D/EdiQIzSM",
+	"jZ2ewD2a84D63X+TzaS8I9tD8Y964fTMi64tSOLRuY7DOHkJJ9oioU34NlyYHmmRUKyjh5kBINDIBt4Z",
+	"fW4YQUqDL8rigTbs0niiquYL1KzlB4FFLqlTHqFXAFpDgSFd1mc0Com/uK16op48jfwwb4JTI8w3Feag",
+	"aC+vqlgvWnTMykCX1Sn+pMjwVC/g7hAANnPozEJcCBgvi/HipuI7QSQ38JbkS9YQLWVV+KDXZjg+Ap/c",
+	"bfq85u+pRvH+816BaUq/Tzlh/TMA4IwdniC66PcL+R9etuEapM7cY3WdZWR/Q2qsr8n+Tzw3aDaRlLFr",
+	"1EMIlMTRcYvyXacAcvyDg72MT81u0rfhpXFx9ntiAUHeKICmQdUe8fxS8A0KGSpRbnSKDSW1jG9JiTxh",
+	"IX/ht6mVZ9ggqfYtfjhSHZJcOSvNx+dwD6sFjVR/8ssbWtJtuLty1nPLzkY6f/aVyFix16b2t9yV3ImP",
+	"nKzFbCqhd7qEN9LH/pqf0O+lTZj8Z/xxMfCjtzpzAbLw6PSYqlOq78fpCpE+cGXflMfHO4v49PSIlBPl",
+	"91TsPkaFn3l1+sh0WBM8sKyAjv8cWs/cd2XCyAIndrIUNpKTMKc12/KymrZ7lGrc1e2mgtOFaQCk3qFX",
+	"XgtgJokSd5VsCgYBYbC4/d+Bq5BDf0dCdyu8yEs9TFxwE2WvdYNtgTAaOVf1AY/mUNgKpUu9E85rxwpi",
+	"5vBg+nMD+Ub8l6TG9Ld/9MiN4pDE+If/rL9CFcQv/PIaH/gLv3xNz6R/fHcU6uvw0HEQ+xfw8G+OYf8i",
+	"xImKOsO31biZsQs8+k3HFrNxALyEQ6dVSY+EHrccvBXeP97AfovJ/2gFIbURbTLI9HEnXsbX3ZLrC7vz",
+	"lwiaX9OZ/JDUC0s3yDgbltFMMLJ/V3IQ2YJ2J9V2PkIlnX35S0Cd3xCk8o4MTNBR20wvgVLwyob0bqdv",
+	"KGwHgSVLtTodbgc40ij8FMlg9sJamPp+Wazks/Wh5MG/xEHe8J0hUIhfmuwFeqHeXK7XH99hVGkoFUaf",
+	"E8Y+VlMS3eKyXXG8vNHnJMqb4OLzqjVeWeCwkgKG70njhr2L4gfNeAU5fDhmsISTgxmabpM1QkVCn7OY",
+	"r3ZG1oPySvHYZ5Lt9yjDIyudelhBtIl9wjKZ9Zpf6GxEnwe8vo/Eo1DEb4rcP6UWIdII+NcQhuZQnqtc",
+	"his+x8weAQJOs1oIt6Ia6HmIQBcfzySzIU0fat7C2vRmNyldSF5N3T9WKNebqLHP3Um26MAZW4j074GY",
+	"+8oH/e39TsRc6u/9WTeeKHCGz37JN2FEq+i+Sn55gU11HhhScHZheMQAKc3IeUgE9dcysq/mnu9KcxOO",
+	"T2wQEsmIqXHM0i04RxgfvbRpjvpZOPGvLOcv5K6sojeArkP5XINm0BuoAVN6VwlugPMEavrwYBuUdvY1",
+	"ePJA6LGSgvqE1kyLz8VOowwK+f48XQYRNmliDNBmIw4htr1dOYpODQzG8sc//SlRc6it2+RbCcDP6e4k",
+	"sZvRmNxpfHt2CSnC6Pi2EgU+ZYDurmQt02XkRtSZdKMGl4ngCHiZwHpagNBj/xJMjPnTFGhDER6nVRqs",
+	"Jt47m+dxPUkkm6gx2B1tMMsv9gER+9QYQGnHvHuFHiFwUnBqS1/04r2hVf3SNaco+zvx3s2K3qMwVqa6",
+	"mQyjigV7NcUMTlMiufKN8JbY/Hy0lad6wj9Bqr3OdPoJ/Gb3cYYwVkBrQE2h/ZojoA6qWFTJhilQ6NQC",
+	"5eYvGYbb0E6qZVXJWjgjbBEq2dlJVtCCzBbAqGr7VzEOrTz9Ow6VsKwUByP8zdhbd8crocrQavcl+5sx",
+	"mqjfGqO3lahZqXdt7VeR/dubr16zv3z2+Z//QBRDvA6TLqqSvsw6rUs8E8KHxeiKl3I/5Jf/L/FMC4Uu",
+	"kSyFcnIv/Xlz98O37wJSBf+AIkvnzbK7r9D5uOuJx92rl5+8fBW6bvBG3t3f/fHlq5d/BO5qdwSh/Jg3",
+	"8mMkxMKu2wJcGq/DgY/q2/Lu/u57ad0XdA3U8jRaEevTp69e5WQ7XvdxuBfs7j2n/pjX7/kZZxnk0gaG",
+	"jrt33orGp7GtsLLEed5qfSqYEufYigvwiQcIguDb7371h6e2ic/7gZ8EXfRf+3WvdXOJ38OUPqOg7I6C",
+	"gKc7fwGQ6qS+70MxWM6P/+VF5YN/q6P+5Onvf4MXxClouOG1AKKl+38kVCanJYDY2t09+r9RMAlJ1ekS",
+	"DK6gpoNKly5Q/j8TcfJfJ2vw6VSjfNvpOSIZIt40i/E3BJ01rQvHhJ/RF5ZycAqd3yeu1s9UyAFkcqnX",
+	"+CGdhGjicWIE/GAfKEFo2eev/ojhDb9F/TEWuiTyfmvE7ErveLX7eNfi0ZZe3Ne82r1unaUlEdZ9QSz8",
+	"O+09eIxMNU0ld3DTx/+kTlniPa8bdPm23IoN6ElkZP70Uz95jUOSzj93xNOvYk98/9cnnw1YUj/pV6p+",
+	"8qq4M7yULXLnfvqnARnnJ/8feV/b3DaO5P9VWK5/lWeqaMtO4vnPxK8SO0+XbOKLvUntpXIpSIQkrihA",
+	"B5DW6lz57lfoboCgRFK0DEaZ2TdjT0wCINBoNPrh96Ps4oOnJ8f//7svPK3mbZFry1G8lv5kZPB7/ebe",
+	"Mg336RqYf6HnqrTeIFp6CBXx2YEKI7SlOT4BAhsuRj5MDpaH2qxTkiAjDUXGcmkublUxIqdHsxRdFvwh",
+	"QpQxANpCb9hTs61/Ozo9PXr0+GBdSsix8aVe8LAy6ODdy8cHDVJ4enzyW1UQT49/O12jmT45/n1TAhP/",
+	"748srTC26cvk2e8nZ/HBMtVTnjgW35Pv8eaIH594Iz6tjPiscd+sjxU698b6x5ahnnlD/b3bOL2Z/fj6",
+	"rHlmz9pHenL86J7T+rs3VrNIG4P96kh4nlaZ0D2270cn4EUy16ZvSxcj+NIaZfjaWa9cFnxPauU93Afq",
+	"FQpALoHTuEyhAprDUHZW2YHla7IAxcZ4tqB+cAWC2uVfiAeZ9rw5EhM50kaxHNG/Hc+TX7tpo5KSulkh",
+	"ESH1A3QSm1iW/aePTk7iAznUXN0yutd/ubOgEgfmGkWEyKSmjn+rI4o+PUNPoWnQbDP7PvFgVZp4dPzk",
+	"Pk1MU5F8k0VuOZGXTl+2tvHEbKCmJ8oN9KjzbsBZ39OGsJ23nbRw1QuwB15DubDOMWDr4LnN1McWkczc",
+	"6/C2intgoviym4A7732zfL93GHCBxBtyL+DgPTk9OjFant+aqQBRR9hY8Mkhh2lMANgHGWJpQ72hPXhh",
+	"tr2mjKS6FhYMS6tq3//4uun96uP+MfOH2Squ/9OG99EQ/oIgLqdG7qlFyjxvb+CrBQNd/0uMpouxxe1s",
+	"iiLLfDulYpOMZCYLBX5AQNIkAALC0oWB+gZB58dx4tzjmSU+qj5fu9t33uwggvs6/LDvtq0OyWmURAjl",
+	"lmD0QqYn+DX5bUrK/OHq4FnmQc5CtrXN5SiR+zVY3zCqjcLPEvcWwvmNx+VcJjzrflAulIQCxVZNckUP",
+	"7ecOuGYOlje7OtO0o3DQF+1JNF3vrcKZJjy6TfkykD3m2jOiZG953YTEMYQ0i8h/Ev/CzgKyrscqwjFm",
+	"I/5Nj5h59MvJ8Wls7gEnx0/o5+lXo2RFMmdqhhqVNLfjcyivDI+Pz4yS82XsLD5YWHAaBxLz2IHCnAKP",
+	"nZ59w1DE05Pjk1MgClvQyQcRNSQKrEKumlfd3813fXMcFP5TJzgkDUgWiKPRWZBh3vckxtR3mxAPeZby",
+	"sYMxZcltiiQtD/ZjWJgJ5H5NNTJrRQ6HF+hswf1ZEHWtWUNPjQLkLOCBW2c6AiXYypbt28LeK9v2xUdL",
+	"ALvzxrC0tc4UW7/dW+mGCfhmjBVr2VeuuJ1FCoe8J5mynbcJFSz5oY7MDgrlE2Oi5AeGhBoihUPxckWL",
+	"JSKvZRXGDFbJMbaXQb4MGPldZAhiRI1xk1c8v7DP7BJZcC+HOUBYkiiudQSAzsQxxspI10JBsAyc6ogt",
+	"kxSYlrbmQcQxNcdTPnLBlz/Lh79Kb7lN08fvJOQ1Ox1UjmLsOcGdY15IKN+q/3BPANIFVwMzY5afplYQ",
+	"rnPF2fyjfWzr9sv5v/IB3M2ONLx6D080jon6qtuBdhi4ExAURSMTFcfga6g9SdNuxoMwWUB4pbm65epI",
+	"cwEpHiLX5+jRhv851B41ztrHlIvxD1kogGGpWQ0w/48QK7gh4CdvOcGL3Vuxd1sFH7yskwJ+shnjuubE",
+	"ivewlTBjIOi9EicZ1wRZzabpQpeXFdICqCcXoC8AvhXAzravwHyLMpwf9BmFMe3XSDwI4wSyLM1nmmHG",
+	"xDDAseiM6PRtMZ/LNxvZ8PxoysQo2MaojiWSt9znS8FoNmyJRE7MjjTmQeL8vMhWYxfixuY5l+tgM4Ea",
+	"rBrFWQ4E3f3I/qUkJpxOgn8ast8mg8NMY5kdM+OLEBvrWZLg/f8cEj7iiE0w5gvpx2C5Qb4IF7ZWn1bs",
+	"0ixPdbUGd1h9971t+9gl62n3XMrJJ7itNs5hiEkz7cSgUtBnAiAS9A8u4ADB/FzbIIPenLyNLIW6wZSP",
+	"gFAm5B3LR9OaXQFl/D/Lrjj50+4KnEeX4wWwqs5Tdh4pPi601WVPTv7A9C5rkiGWAlK4rKfxtO2aAaTI",
+	"oM7bVSwaTNmRVMmFab0nuYC296Uvt+x3TzrMbTyAdOB8RsyvMqQy2jHn+TmYiYCAaNH+0wTLwEk2fDJk",
+	"KxkvOc8bJWMsFR8xXNsmxfrSPtPjPnR9NEy3G2eYwFUZrTVXWYrgGlULWOGpiMD9BR4TxZbRkOdLzsXm",
+	"pO6qZ+sXwyI9t6zFawcG3ZqGZm/z714+hkxcBgzaCyNM8NlxRCFbyFD7n4IjvjSmqMlxa4La9oy0cGJh",
+	"P7dBKuyEhREK6zSGGUOgOkbKeX32QAUjskxZkOYSctE4Biu2ELlK53NMsehTdhBhS28xkN7RU7t4HbzX",
+	"Axk6hzqiYcfrUFLOD/VPWSisS6yx6OPA59l1zlT+zmKV9XGeYeP3NXV+4MI85xMg68KF2e3EabhzbQjr",
+	"4A5/sZZ9wjOOOA3VZXkhEm9R9jo9LwA92U6OMcJJQI3crizfWEThxHAiG299kCRrq4bwJ32QK6pE6n9Q",
+	"7TbkjVr1tOMc8ORPud3I4oMaGrWKSjyiQw02yI/bgCgLg7tcrbbtx89pPjV2kV20vc7gDZth0QNQvKwi",
+	"pDTlSTRcRfNU52y2v50Y39WVAOAMt9pY28CtmvY4mCeDu5FMeKuv5Jron7eYkRB4A7h1zm6pStsDxt1g",
+	"B6mzJsvk5RojsgTg3uga0t11SejjsrfLonaiiEE7zAhk0xiosfVBrAMal0gSbSyFvRq8dmGaslpZmiFv",
+	"3cjWPj5w+3wQXqsuhYLcTuCGWDbk1GNtViLN/Kd5MPu2fs8QZ8JuO6as2++ybwYUxW/ZPs/wiY0vrJO9",
+	"RaEWCI6x2+Cv6P1+5Y6+qEHscinNrWdY1o+F8PSnoym0DADb5eVLMTHjiS98egFos2MgKk8c7p2Ryb+Q",
+	"2C2mEmvUf8bxN1tvLAFGxZ6sN2h7L55h6BmYLJtCZj4lLTBihrgWgy6Gwj0g6XYdEMoPMieLKM0pBEbp",
+	"klWc2PNoDXezqzuwIpB6ynmrYxBID+GhbiH7kb6tzr9DvBumgqkaUP12t098MOXMej0usLOjy1QvpE4t",
+	"Qkiz3+p7mLQRGowH/M10dHH96U+umWR+JBCcaGcXS1EjNe9l/h5yh/pQFtT4rhkFbxyEAQGymgPHYQSw",
+	"PCKotAcKzaV0feCRBrEE8xvUStj6LSs8ACvStF8R6zX0Il3z/AOByPaxTND2h/ED18mhSh/qUHlQuBJM",
+	"YLvgBhbVEmMYenOcjZR1qxf2yj7T59ll+2hQoG6c4Ry5tsmY4MbyOqwBN67Q3m/b++COftvmwvgI+ck0",
+	"noPuUjeRIkSayyUMyzvezfafSJlQ6VQDiIM5WpY8y4JOaf35Us7jAx0VDTrmWZKUs9/lGsWWrQOxAIfv",
+	"Xh7EBx/Nf969Nr+9rmWDrEOFA2QeDAJ2cmwgDnS3WDKChH3tqk/lKOf1uY2dLKYfaCTTErbrGQqUp8Gy",
+	"KN5yvvA2jwWcjaP/uHrxKo6u3r8yuvszH17FUbFQmGskMK0CCEbFCp1HkEwZW+N6UnCtI5eZqZJDHY2k",
+	"Mir/3Pwz5MQ9Oon+9hxaOztBxBwpokX6L57p+m3ZoLEyJEluPCaQIqfdPVeHpjbmPKE6L84A6rNOeB3/",
+	"44Z9XPIu9OlvgM9rkpqMhfBs3UiEylOyyIFKUKVzQleyVD2Eb4V+B8z49tKuMM9K4CtA9xlHU54l0VQu",
+	"PfdExbuczsMfbpCjf2QFpiVIBgUrJDh7zIMrt1mopXxBwWDTHEbdCCAUg24lFZWXDwWJ+T2FiKsTHd5C",
+	"du3vKyeuywrDOgRaYIw6O6KxMgbmUY6dOxE4dOtvWbfaJKB+U2EDrZb6R3pkW66N6x7StnQ362GjCvle",
+	"0ZEJW1is5yFwXeVHEAJDTz4kLkEexbl1GVFGCxaURub1TqOcSJbZ8tO2AX7tvWSq8S5jFzIkeBBJlx/h",
+	"sEsMyehIYh6tOFMxRk2GK/gZUAHVi61L+e0pl/PaEff1UveBrf+0+ZwusuhgycOldFKTuwb00bBoF4rB",
+	"Xcmo1imA76/2/s2FsBPv5wVYNJ6a3IBzyjmr5u5EwyK3NEubtW4PNPPqL9weGV4fmQG1MjIYcoHZ/k1n",
+	"4HN4YCfcR3gzhIPJrh4WZlqGcR27LHqowr7liQVL9UpZmwuf/zqLOCLo4ua6MpXsWGeqkpDFjkgCiFh8",
+	"U8IFcpsT0q4XmdGDFvH+z7FUDQ6uDwsu3Mz3UBjBVHLFJjxYWlugxfYKiuHYW7CJY/mWS0GbmEWajxTP",
+	"bZUxplwbjZ3mgHD+sLNvQCfplorjC3rqoQXHW4OWHwQicefg5wUVhSM01sAtVyyLgPJjxEuEZ0TLCYMl",
+	"IZBjSc45FXB6GD3eqdtQf+wOaJqRcy/nPRJyCcXIeoYBs7+khrU4YHc/qwKqtehveJa9wJH3o4OgcWCT",
+	"C6WEghkNCR39U7ZYcMETYwO4o+ZQR5nEAwfUkoJk7hIGHrcqMPDqtf0hElcUDTm7y3TEd7bbge1yW8nG",
+	"J3yobxNdI99UrZFO4wwXLKT4qpl8bHszalgikWDWmeJEEYt5YLYgdjNQHva+DYTCgzsp2u9TLM3fy7/J",
+	"7qFEpEC2V4tAtx2MX2PeENHEIPNilKU63FTVqzMpdlZjZXis1pIys/tSqkvWV4lAyXv6gJQEpJ4OcFyr",
+	"NOdACWo9fOhZNPKC6SIIny6FZRNxjgT0Isw4X2B6RF4o0ZJJUrTmuCKedTvYPdJzTXS0BF4ZIHYAXvwo",
+	"nwJBW20yNmcK7pSdMe/jlo4xcle9IqL9WBuzXXDRHvSK6xjt50ysXBp8BKENvNGMlRR5YxnlWENqnPed",
+	"qUjnBaIAbhKMNPZMocfz6NFZN7etJZWpzDD2DEinbhynNePo05d7WfDSXqh+7aVZzuGqhDkIkmq11maM",
+	"ZNpSmGNkvYK+4NXdMQAIuza9f805gNgkndT+zZSvAPJCszQJqfuJHtGyKlmcADLuVZFxBBNLoiWw6FVL",
+	"mavfzf9leRtrFcML+PNzxKDdohzIqZphClWdnDpO7fuZu/cQz/9NF0FSThdsNGMTHpepDETevP8k1Be3",
+	"XK0o21dUUoXMEtDAzZ+M8ovw+3X0C4teqhSqSDKudXTDhkXGVHTJchZd0UsAZf5fb65+PY8oRd9fUStA",
+	"KBMYLUfWz1KcJiznS9Za0v6KHtnlvmDfDbOJMCUE4jnuYmxBoSz3lbkepyNOzkfn1Sqp6mlSiLJKb87F",
+	"4I7asl76uuynqm1VvtDTVfEZ4LrRmPtM+9TYU7ALYzgBwIER0BsuavtyTmWhWy2o1/DALl+Fb4aqsUm4",
+	"kVgX34Bxl36mtHIW4KPrXzlAjO27FoaoK5YalXZh09L7yhvyummikpEJjyGZEj1qRi8ZwznnIrL0bCGu",
+	"sqYfPHEznqOyxZmOUnGO1LUSZ3zORtNU8E1wsqbpphUb3OEvXcN52Ny2g3lSA/mYOJetPgSXrY4qKJAA",
+	"GCrjSKdmRiEWjp+q2dIHiNTnyHghi/xpZDZ1w8GvuAAmgPtnn/2YjfOOw8XLLqc11tApwW1cKaXokzl6",
+	"ERmzgvNRrm7cQce7pX64iq+H8HrP5txJSC8YXtB42GL7UAtq8/txRS2gFgHTiSTSkPUro8KIeqWadXOP",
+	"ltTmTZr/jaCy8970IPZwpeTEbM86VYj8HIq40kPxfUCUBuTdtyzTegi6eq80m/E3W1NbbSzIqFKeaU57",
+	"DbRqrlIkra1RLDTv2/TKXyoJm6StqUwx1ZHgS3R2B5CDa9gpLLdZ1yQE0Elc+qKkipJ0POYKA0aAn8pm",
+	"PKYon3DBe3iNZRkGCbHmZt2NvgZuN0tbd9/bNN/J6nobZH5uSoyEWZqXSQjEzSpFVb2YTps3y7MkeZvm",
+	"b3I+70lnU+thlXaYiUQA0UXKR3Adm6U74t/hDHuyM7hLcz7vViHkz/6e5Ak9+zQPRW6vpjAfXnAK/BIQ",
+	"vCVazXoxu5fDH0SjpVAQA+j/thJKYJ7rQro7iGeLqA7I8aDbZPbvIpFv0/waH9230GJIT+fWZwLZeEFl",
+	"sj5DH3vb/84lFl49ZQpi0DGtPf6iJhzSshUfp1Bt/M9C55GQSyxwoOTDIcKxiQpvWlVMOiD/tcP+BQS2",
+	"a3Lu34AoENRfDsEiRO3JFUsxPJ+wVTBsEXCJgq/SUgXLEtOuHScrSzV0wJI2RmiWvEsJELUHjMBU53sp",
+	"/DAdNyFewAqmOi8d4DBHoehJsG05tt5UYzZhgA8h5hWkXyi5jIYr86MN4WKjSBvX9M782HbqG8Vl+dwP",
+	"ep5q6KPh5gZxP5gAnYfxbxuN7JkPECNYenNPdSQxpD6PjfluepdjqourSR4DZ1DdvHdxd9Bi9JN7aVfx",
+	"33iDwiqxWRBYapCd8s4HvYyYAP1tuvDvb5THeH4vE31jx86tu73lUHMu+V1OePdyIAVGamuJRbhZ0pTQ",
+	"NCUvCuSATplGQpnWOIOdiz3HjeqdikYaMXJy3RcElI1NMaGD2f8Bl9/5Q5ggJzBxbRIbppe3w5WWIqaz",
+	"rXo/89a92a4VyTOzkfYt8OgctwHRicRjBZKXHVSOEe0xSzOeNH5k0ZCy2if0DI1gL8rbRlcbdPfc/vnh",
+	"6ppnmaNexZoLd3rfTy/XaCNUdG16mZR5jzNJPTRMJI0wADQm6vThCuIE3Q2dB+e7fa1O9uAOfnZzWJW7",
+	"54cC2qCXipCT1u1MvNE6azZ2BQUN4Epxu2z1LlptBYuYGBAi3YDmypXSm/kBsyFVLivaeY/BXUQ06rua",
+	"3FaK+rG533K+6B01bC+K+8fJRJKUe8gWSkHsJoECKZvXJ/hDnIwbxvZ9UMve4lW7d+Qy6KclohUISMhd",
+	"te0cQH6maTwGU31ejKaRknKO7I8YwXIsH+14PyUm2ZTp6fcOs7t9YtM5m/DBPxd8Eiar0fXr5zCy0ZQf",
+	"XUiRK5n1nr34zBtEF0yztSTTMTlLcYbiOrVnZr9V5S1YnnNlXvzvLydHf7Cj8de73558/38HXYDDwItp",
+	"bsSNIWk9Z4DY1haTdjKj2CjfAj59ZZ/plcGd+qgRHHSuzlLkpqqyBnORaHvyg+s/UWmW6XAEPYc6snMU",
+	"SYGg75bJSXLEqLaIeWDl4t+GK5vgxMdFRjzdMOrhKmJQT07J03pmDOGhTPwSVDcd3u6mfxqYT252Fb9n",
+	"c/5CJL1V4IlE7+VMNB1fmrVtUi3EZ+tK8I361FO55FR0CiEAuCFzhZUjSZgCMzMo6GLJRb4CpHqQStyp",
+	"0FEczZma8SSCS6qyHjMu8uPoMxSUCHM7KiHrKJHQXKvcYLtJhxG/ZunAN3VfCVl2YPvBz6bOXxkt2HKS",
+	"A5E96PFzRwKlS9p7yqMcuQyg2zCmlqc6QAdkGZRI6EhLIxPePVlbQD38O1Nr2sVIFnDuG6XRKkDeF3ST",
+	"Hj3igrdoF/K84VM9QfZA43uRIOy6VcvM5Rwq1EtNYvMwff6AVEceBuR0VZ5XUEIaVO3YEVFxQM6GGY9+",
+	"ccUCiZyAGrToJUIuf21WR21Rrja5yeWEm3tAFzPixj7byZlhjv3dqSyoy7emke+ujnTDX8KTLgSEP6Zi",
+	"bWOaalWZjJI08RAkzeUhkNHjVAt0URJXSmTD0Vylxu5xuDeHVNkW5WnFaVUjL0AwOhgxY6G185Jnumdi",
+	"8qzRnYfDCxGmAY7PEndd81suooStNCABEMAnaA2v0NzM6zkpDllx52cs5yoi7L5tldV1gj5Wcn5fCOG/",
+	"ennq6fby1Kr0mvVz9fmNSI7m0cvGGrMwMIW2jyakszBVShGQ1FJlJxAE43GBtJkkv2CfOPE+jDLJ6H6T",
+	"5lGWQi1QV6ENXuVfXb+xOQualu5lKpIP4oZnfDFFX3GPBMRm+eREtyDV6YAlyejnFZQqjf9HdAakzJ1j",
+	"GKqXwSO8o6JxEYjmhesakcBFQ/f04A5+dg9H28f7c0B/olnqwxKGtvdiCONXtYGzVJRAYDoMPA1juP6U",
+	"kC3gkNY29j3kNkCRWngoAusd8WiogL4LUsbQab0ZUlvDpmgQs4HiC87yHy1tDUmAZih9Chz2sBeJw655",
+	"0nKYWTWF11tl7lXm4A+F7p9b0T7UlMhJV+6pLBQGrmO0jc2NHewQYM45t/EyYayQIUc0ZJuQA9ERjftk",
+	"m/QRdk6bXfGZHulxJaiL5sRaqbkzTcOYyS1gMy6fdlxkWexBZkEp8RpwE1nRlA9yy6MxyzIuAMtp6+Sb",
+	"f2ybealmqZh8Ruv7/ukw/vthIPaIgSHV0VKqWZntBSEkzI1z0KXRGitteZg3V1msf3EPMEj+nARKtAo7",
+	"z1Rw8bAiizV507xE1G6my6VndpkC93LQ2rLRVKYj7rvYxzLL5FIjgdBanoAbQ6OQXRXVr+wBsRRHHEy0",
+	"As4ryVW+Mb31U+hEZ8q5sU/gZzvf8h5YEgnzbc/oNM9cUvLF9acYDwO54ALgKFikF4qzBCYQJFkVwiWi",
+	"oUbdAjTT5dKq3exvY49KALHg1kIuzsC2kzahzWUlf225IenMVmk1CkNGorWDzMOrb4VcikDuxXyajma+",
+	"5OP4o1wVGSGEyCKPKTRDOa06mnOmiyrcwT+MYWaON3+HQGM2FaI5kGEu+vcCS/7TFGebrwLfQlOlR8bU",
+	"pCxvd1Eioq2KK+AcJR+VWw++wrjHGPt4eHKvlDMy/SzXrCPaquXXshahMbfNXeC+TFktYmNUA1ngzYVY",
+	"3m7qIfoFje8n+gVd/2gCYuyVMER1bnRDNzLitUh/6aScAg1NcxyrZf3hmnaUNvOk3bAZvzYPvRGtSrX/",
+	"DKqAiVBm4vTmMlAKS4lIZoxbxXD/6Wm60KXvN+FzKXSOM9Vtru+gl205xi+lmvxEB5gtM54TQdTSHk+j",
+	"IocqjOU0zTjRe5R1UZYvomFmOpkUNFv9uTJ/Qr32I5cWnEDI/r+5FzbUywYuxLbKhrqdUIhENp81r9Jb",
+	"7qpCw6/I30UiH4xB7Hgg4fND+YGBRIdKRReKa8ACmwFNA6gcwpWDfD8EWPMm2nwXzbHFGxvc2d++zfjq",
+	"+yAp+HE6ajaZzRl4QW90vUPZx0PoeNdYIKjWwsK1Go1kPyz65ePLi+js7MnZrzES1iwFhO2kAja3YmiG",
+	"NeRRLr3ZddOyNVMWQ4LAubFgypVnEL5bfeasv0wPjh4ZY8GsvEpg1besdiNjzfpKT/N5FgjhNUjxla3r",
+	"MKY6MKBoIkFBoqmpXJJHFP8qEmca8UzzWhit8MuKa/CwJTVfDVQhOKxCZQdPDwaAy0GfsD7WvwuoacHY",
+	"wcopYDcuz6Gz/uqFXKRc+zVF5WvPgSu75qWrKeA8wwWKDRGkcVxCYJYtWIi3zSY+TyUBN1kL1wurXha8",
+	"5hUI8PqoTzNzInq1O/ZtWfullgA3Ju4DMZrGpV2TYBScmkB2ibpR0+M2t9JlDXnFC2ioT2TZ3EvO85rW",
+	"IPN6nHOqXAUoBiOvHjWn91Usr53IS1R4IqHSJrxiilWpXF0TF6W63VhRW6Uhx9GCLelzMpBTtBCqc1zy",
+	"4G805aEmg3+DuH4ZFdhSA5sep/r5QS/KShbG8jzfMNSzFMmWqdXS+KiZqDKj3TpdrIKAkvsMs+PsB7o8",
+	"/Y2GnmcsgYR4zAvRhTFNwKCkdxHkZv21dxalxYnwRHK6WoxYNvelj8BT6oUYYcfx1jLXPLv1+75g2cjM",
+	"jlR1a/OJqt880g/cDrmXCUItUWShdgtsmCvla2CW1O53jakeuD2Y8rqyZaf1nVngEgBYFyRRmI1aNlFW",
+	"YX/9/n8BAAD//w==",
 }
 
 // decodeSpec returns the embedded OpenAPI spec as raw JSON bytes,

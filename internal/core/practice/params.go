@@ -25,3 +25,15 @@ const (
 
 // offered are the thicknesses of cuts that are offered, mm for a nail 7 mm deep.
 var offered = []float64{0.3, 0.5, 1, 1.5, 2}
+
+// When a step of the course is passed.
+const (
+	counts     = 20  // its last nails that count
+	goodEnough = 0.8 // of them go well
+	mostBled   = 1   // of them
+	mostEarly  = 2   // slices that may have been left on a nail that went well
+
+	// Of SM-2, as published.
+	firstEasiness = 2.5
+	leastEasiness = 1.3
+)

@@ -179,3 +179,27 @@ func name(seed int, said ...quick.Face) error {
 	_, err := room.Name(seed, said)
 	return err
 }
+
+func TestScenesComeInAnOrderOfTheirOwn(t *testing.T) {
+	all, right, err := room.Answer(5, nil)
+	require.NoError(t, err)
+	assert.Zero(t, right)
+	assert.ElementsMatch(t, Scenes(), all)
+	assert.NotEqual(t, all, room.SceneOrder(6))
+	assert.Equal(t, all, room.SceneOrder(5))
+	var chosen []int
+	for _, s := range all {
+		require.Less(t, s.Right, len(s.Choices))
+		chosen = append(chosen, s.Right)
+	}
+	chosen[0] = (chosen[0] + 1) % 3
+	_, right, err = room.Answer(5, chosen)
+	require.NoError(t, err)
+	assert.Equal(t, len(all)-1, right)
+	for _, bad := range [][]int{{3}, {-1}, append(chosen, 0)} {
+		_, _, err := room.Answer(5, bad)
+		assert.ErrorAs(t, err, new(fault.Fields))
+	}
+	_, _, err = room.Answer(0, nil)
+	assert.ErrorContains(t, err, "seed")
+}

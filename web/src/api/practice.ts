@@ -21,6 +21,8 @@ export const useNameEnds = () => {
   })
 }
 
+export const useAnswerScenes = () => useMutation({ mutationFn: (told: Schemas['ScenesInput']) => answered(client.POST('/api/practice/scenes', { body: told })) })
+
 export const useTogether = (kind: MaybeRefOrGetter<Kind>, seed: MaybeRefOrGetter<number>) =>
   useQuery({ queryKey: ['practice', 'together', kind, seed], retry: false, queryFn: () => answered(client.GET('/api/practice/together', { params: { query: { kind: toValue(kind), seed: toValue(seed) } } })) })
 

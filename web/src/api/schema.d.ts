@@ -740,6 +740,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/practice/scenes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A drill of moments at the table (what the dog shows, what now), marked as far as it went; nothing is kept */
+        post: operations["answerScenes"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/practice/together": {
         parameters: {
             query?: never;
@@ -3278,6 +3295,13 @@ export interface components {
             high: number;
         };
         PracticeSoFar: {
+            /** @description nails of the last that count for the course */
+            lately: number;
+            /** @description of them, went well: no blood, nothing against the advice, hardly anything left */
+            well: number;
+            passed: boolean;
+            /** @description when to practise it again, so that it is not forgotten; once it is passed */
+            again?: components["schemas"]["Date"];
             kind: components["schemas"]["PracticeKind"];
             mine: components["schemas"]["PracticeTally"];
             advised: components["schemas"]["PracticeTally"];
@@ -3289,6 +3313,8 @@ export interface components {
             late: number;
         };
         Practice: {
+            /** @description what to practise next; none: nothing more today */
+            next?: components["schemas"]["PracticeKind"];
             kinds: components["schemas"]["PracticeSoFar"][];
             ends: components["schemas"]["EndsNamed"];
         };
@@ -3324,6 +3350,39 @@ export interface components {
             picture: string;
             /** @description what it showed; once it is named */
             face?: components["schemas"]["Face"];
+        };
+        ScenesInput: {
+            /** @description of the drill, from 1 to 999999 */
+            seed: number;
+            /** @description of each moment, which of its choices, from 0 on */
+            chosen: number[];
+        };
+        ScenesDrill: {
+            /** @description how many there are */
+            of: number;
+            /** @description of those that were answered */
+            right: number;
+            scenes: components["schemas"]["Scene"][];
+        };
+        Scene: {
+            key: string;
+            sees: components["schemas"]["Line"];
+            /** @description how the dog in it is drawn; none where it is about no dog */
+            dog?: components["schemas"]["SceneDog"];
+            choices: components["schemas"]["Line"][];
+            /** @description which is right; once it is answered */
+            right?: number;
+            why?: components["schemas"]["Line"];
+        };
+        SceneDog: {
+            /** @enum {string} */
+            tail: "loose" | "low" | "stiff";
+            /** @enum {string} */
+            mouth: "closed" | "yawn" | "lick" | "teeth" | "pant";
+            /** @enum {string} */
+            eyes: "soft" | "whites" | "hard" | "shut";
+            /** @enum {string} */
+            body: "loose" | "stiff" | "away" | "frozen" | "pulling" | "leaning" | "lying";
         };
         PracticeTogether: {
             nails: components["schemas"]["PracticeDone"][];
@@ -5364,6 +5423,31 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["EndsDrill"];
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    answerScenes: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ScenesInput"];
+            };
+        };
+        responses: {
+            /** @description The moments that were answered, with what is right and why, and the next */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ScenesDrill"];
                 };
             };
             default: components["responses"]["Problem"];

@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import type { Schemas } from '../api/client'
 import { kinds, newSeed, usePractice } from '../api/practice'
+import { dayOf } from '../dates'
 import AnswerState from '../parts/AnswerState.vue'
 import { useUnits } from '../units'
 import { faces } from '../words'
@@ -11,8 +12,6 @@ const { data, error, refetch } = usePractice()
 const { length } = useUnits()
 const seed = newSeed()
 const tried = computed(() => data.value?.kinds.filter((k) => k.mine.nails > 0) ?? [])
-/** The first kind that is not tried yet is next; then the one that bleeds most. */
-const next = computed(() => data.value?.kinds.find((k) => k.mine.nails === 0)?.kind ?? [...(data.value?.kinds ?? [])].sort((a, b) => b.mine.per_100.value - a.mine.per_100.value)[0]?.kind ?? 'light')
 const per100 = (t: Schemas['PracticeTally']) => `${t.per_100.value.toFixed(0)} (${t.per_100.low.toFixed(0)} to ${t.per_100.high.toFixed(0)})`
 const left = (t: Schemas['PracticeTally']) => (t.bled < t.nails ? length.value.show(t.left.value) : '')
 </script>
@@ -24,11 +23,12 @@ const left = (t: Schemas['PracticeTally']) => (t.bled < t.nails ? length.value.s
       <div class="screen-head"><div><h1>Practice</h1><p class="soft lead">Nothing can bleed here. Each nail is drawn, with a quick that nobody sees until it is done.</p></div></div>
       <section aria-labelledby="nails-title">
         <h2 id="nails-title">Cut a nail</h2>
+        <p class="soft small">A step is passed when most of its last twenty nails went well and hardly any bled. It comes again before it is forgotten. <template v-if="!data.next">Nothing more today.</template></p>
         <ul>
           <li v-for="k in data.kinds" :key="k.kind" class="line">
             <div><strong>{{ kinds[k.kind].words }}</strong><div class="soft small">{{ kinds[k.kind].hard }}</div></div>
-            <div class="small"><template v-if="k.mine.nails > 0">{{ k.mine.nails }} done, {{ k.mine.bled }} bled</template><template v-else>not tried yet</template></div>
-            <RouterLink :to="`/practice/${k.kind}?seed=${seed}&n=1`" :class="['btn', k.kind === next ? 'btn-go btn-big' : 'btn-plain']">{{ k.mine.nails > 0 ? 'Go on' : 'Try' }}<span class="visually-hidden"> {{ kinds[k.kind].words }}</span></RouterLink>
+            <div class="small"><template v-if="k.passed && k.again">passed; again {{ dayOf(k.again) }}</template><template v-else-if="k.lately > 0">{{ k.well }} of the last {{ k.lately }} went well</template><template v-else>not tried yet</template></div>
+            <RouterLink :to="`/practice/${k.kind}?seed=${seed}&n=1`" :class="['btn', k.kind === data.next ? 'btn-go btn-big' : 'btn-plain']">{{ k.mine.nails > 0 ? 'Go on' : 'Try' }}<span class="visually-hidden"> {{ kinds[k.kind].words }}</span></RouterLink>
           </li>
         </ul>
       </section>
@@ -37,6 +37,16 @@ const left = (t: Schemas['PracticeTally']) => (t.bled < t.nails ? length.value.s
         <p>Twenty ends, about a minute. <template v-if="data.ends.asked > 0">Lately {{ data.ends.right }} of {{ data.ends.asked }} right.</template></p>
         <ul v-if="data.ends.mixed.length > 0" class="mixed"><li v-for="m in data.ends.mixed.slice(0, 3)" :key="m.showed + m.said" class="small">{{ faces[m.showed] }}, taken for {{ faces[m.said] }}: {{ m.times }} ×</li></ul>
         <RouterLink :to="`/practice/ends?seed=${seed}`" class="btn btn-plain btn-big">Name twenty ends</RouterLink>
+      </section>
+      <section aria-labelledby="dog-title">
+        <h2 id="dog-title">Read the dog</h2>
+        <p>Moments at the table: go on, ease off, or stop. And what now, when something went wrong.</p>
+        <RouterLink :to="`/practice/dog?seed=${seed}`" class="btn btn-plain btn-big">Read the dog</RouterLink>
+      </section>
+      <section aria-labelledby="hand-title">
+        <h2 id="hand-title">Your hand</h2>
+        <p>Ten slices off a stick say how thick yours come out, and how even.</p>
+        <RouterLink to="/settings/slices" class="btn btn-plain">How thick you cut</RouterLink>
       </section>
       <section v-if="tried.length > 0" aria-labelledby="how-title">
         <h2 id="how-title">How it goes</h2>

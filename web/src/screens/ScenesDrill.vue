@@ -1,0 +1,79 @@
+<script setup lang="ts">
+import { BButton } from 'bootstrap-vue-next/components/BButton'
+import { computed, ref, watch } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import { newSeed, useAnswerScenes } from '../api/practice'
+import { act, isTyping, onKey } from '../local/keys'
+import AnswerState from '../parts/AnswerState.vue'
+import DogSketch from './practice/DogSketch.vue'
+
+/** Moments at the table, one after the other: go on, ease off, or stop; and what now. */
+const route = useRoute()
+const router = useRouter()
+const seed = computed(() => Number(route.query.seed ?? 1))
+const chosen = ref<number[]>([])
+const drill = useAnswerScenes()
+const send = () => drill.mutate({ seed: seed.value, chosen: chosen.value })
+watch(seed, () => {
+  chosen.value = []
+  send()
+}, { immediate: true })
+/** What is right is read before the next comes. */
+const reads = ref(false)
+const now = computed(() => drill.data.value)
+const at = computed(() => chosen.value.length - (reads.value ? 1 : 0))
+const scene = computed(() => now.value?.scenes[at.value])
+const done = computed(() => now.value !== undefined && at.value >= now.value.of)
+function choose(n: number) {
+  if (drill.isPending.value || reads.value || !scene.value) return
+  reads.value = true
+  chosen.value = [...chosen.value, n]
+  send()
+}
+const further = () => (reads.value = false)
+const again = () => router.replace({ query: { seed: newSeed() } })
+onKey((event) => {
+  if (isTyping(event) || event.ctrlKey || event.metaKey || event.altKey) return
+  const n = Number(event.key) - 1
+  if (reads.value && scene.value?.why && event.key === 'Enter' && !(event.target instanceof HTMLButtonElement)) act(event, further)
+  else if (!reads.value && scene.value && n >= 0 && n < scene.value.choices.length) act(event, () => choose(n))
+})
+</script>
+
+<template>
+  <div class="screen">
+    <AnswerState v-if="!now" :error="drill.error.value" what="the moments" @again="send()" />
+    <template v-else>
+      <div class="screen-head"><div><p class="soft small crumb"><RouterLink to="/practice">Practice</RouterLink></p><h1>Read the dog</h1></div></div>
+      <div v-if="scene && !done" class="moment">
+        <DogSketch v-if="scene.dog" :dog="scene.dog" />
+        <div>
+          <p class="soft small">{{ at + 1 }} of {{ now.of }}</p>
+          <p class="sees">{{ scene.sees.says }}</p>
+          <div class="ways" role="group" aria-label="What do you do?">
+            <button v-for="(c, i) in scene.choices" :key="c.key" type="button" :class="['btn btn-big', reads && scene.right === i ? 'btn-go' : 'btn-plain']" :aria-pressed="reads && chosen[at] === i" :disabled="reads || drill.isPending.value" @click="choose(i)">{{ c.says }} <kbd>{{ i + 1 }}</kbd></button>
+          </div>
+          <div v-if="reads && scene.why" class="why" role="status"><p><strong>{{ scene.right === chosen[at] ? 'Right.' : 'Rather not.' }}</strong> {{ scene.why.says }}</p><BButton variant="plain" class="btn-big" @click="further">Next</BButton></div>
+        </div>
+      </div>
+      <template v-else-if="done">
+        <p class="sees" role="status">{{ now.right }} of {{ now.of }} right.</p>
+        <BButton variant="go" class="btn-big" @click="again">Once more, in another order</BButton>
+      </template>
+      <p class="soft">A drawing is no dog: read the whole posture, and stop when you are not sure. A dog that cannot be done safely goes to a professional.</p>
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.crumb { margin: 0; }
+.moment { display: grid; gap: 1rem 2rem; grid-template-columns: minmax(0, 1fr) minmax(0, 1.1fr); margin-bottom: 2rem; }
+.moment > :only-child { grid-column: 1 / -1; max-width: 44rem; }
+.sees { font-size: 1.375rem; font-weight: 650; }
+.ways { display: grid; gap: 0.6rem; justify-items: start; }
+.ways .btn { text-align: left; }
+.ways .btn:disabled { opacity: 1; }
+.ways .btn[aria-pressed='true'] { outline: 3px solid var(--ink); }
+.why { border-left: var(--bar) solid var(--go); margin-top: 1rem; padding-left: 0.75rem; }
+@media (max-width: 700px) { .moment { grid-template-columns: minmax(0, 1fr); } .sketch { max-width: 240px; } }
+</style>
