@@ -21,7 +21,7 @@ import (
 type screen struct{ name, dog, path, words string }
 
 // unpictured are the lesser ones, of which the README shows no picture.
-var unpictured = []string{"new-dog", "start", "ladders", "settings", "settings-page", "more", "words", "chart", "slices", "lost", "owners", "owner", "hours", "list", "calls", "book", "messages"}
+var unpictured = []string{"new-dog", "start", "ladders", "settings", "settings-page", "more", "words", "chart", "slices", "lost", "owners", "owner", "hours", "list", "calls", "book", "messages", "practice", "ends", "scenes", "together"}
 
 var screens = []screen{
 	{"due", "", "/", "Start"},
@@ -44,6 +44,11 @@ var screens = []screen{
 	{"words", "", "/words", "First sign"},
 	{"chart", "", "/chart", "To print and hang"},
 	{"slices", "", "/settings/slices", "Cut ten thin slices"},
+	{"practice", "", "/practice", "How it goes"},
+	{"practice-nail", "", "/practice/dark?seed=77&n=1", "Choose how thick"},
+	{"ends", "", "/practice/ends?seed=5", "1 of 20"},
+	{"scenes", "", "/practice/dog?seed=3", "1 of 17"},
+	{"together", "", "/practice/dark/together?seed=271828", "nobody named"},
 	{"today", "", "/today", "Then"},
 	{"round", "", "/round", "Next"},
 	{"calls", "", "/round/calls", "the most urgent first"},
@@ -223,7 +228,12 @@ func TestScreenshots(t *testing.T) {
 	named := func(name string) screen {
 		return screens[slices.IndexFunc(screens, func(s screen) bool { return s.name == name })]
 	}
-	for _, name := range []string{"due", "today", "bench"} {
+	p.open(named("practice-nail").address(program))
+	p.sees(named("practice-nail").words)
+	p.press(".ways button", "^Cut")
+	p.sees("What does it show?")
+	keep("practice-nail")
+	for _, name := range []string{"today", "bench"} {
 		shoot(name+"-phone", named(name), 390, 844, false)
 	}
 	p.keys("b") // over the bench that was just shown

@@ -87,12 +87,19 @@ func slicesIn(in contract.SlicesInput) (photo.Shot, []photo.Ends) {
 
 func (h handlers) slicesKnown(ctx context.Context) (contract.SlicesKnownJSONResponse, error) {
 	out := contract.SlicesKnownJSONResponse{StandIn: h.demo}
-	m, measured, err := h.book.Slices(ctx)
-	if err != nil || !measured {
+	all, err := h.book.SlicesSoFar(ctx)
+	if err != nil || len(all) == 0 {
 		return out, err
 	}
-	said, err := h.learnt(ctx, m.Learnt)
-	out.Id, out.On, out.Learnt = &m.ID, &m.On, &said
+	said, err := h.learnt(ctx, all[0].Learnt)
+	out.Id, out.On, out.Learnt = &all[0].ID, &all[0].On, &said
+	before := []contract.SlicesMeasured{}
+	for _, m := range all {
+		before = append(before, contract.SlicesMeasured{On: m.On, MeantMm: m.Learnt.Meant, TrueMm: contract.Times{
+			Value: m.Learnt.Meant * m.Times.Value, Low: m.Learnt.Meant * m.Times.Low, High: m.Learnt.Meant * m.Times.High,
+		}, SpreadMm: m.Spread.Value})
+	}
+	out.All = before
 	return out, err
 }
 

@@ -63,8 +63,19 @@ func TestAHandThatCutsThickIsReckonedWith(t *testing.T) {
 	was = plain.view(same)
 	plain.cutOnce(same)
 	assert.Greater(t, thick, lengthOf(was, "LF3")-lengthOf(plain.view(same), "LF3")+0.15)
-	gone := ask[contract.SlicesKnown](c, "DELETE", at, "", 200)
-	assert.Nil(t, gone.Learnt)
+	c.now = c.now.AddDate(0, 0, 7)
+	_, thinner := slicesOf(0.5, 0.7, 0.6, 0.65, 0.55, 0.6, 0.6)
+	again := ask[contract.SlicesKnown](c, "PUT", "/api/slices/"+uuid.NewString(), thinner, 200)
+	require.Len(t, again.All, 2, "how it went over time")
+	assert.Equal(t, 0.5, again.All[0].MeantMm, "the latest first: plans go by it")
+	assert.Equal(t, known.All[0], again.All[1])
+	for range 2 {
+		known = ask[contract.SlicesKnown](c, "DELETE", "/api/slices/"+known.Id.String(), "", 200)
+		if known.Learnt != nil {
+			assert.Equal(t, again.Id, known.Id)
+		}
+	}
+	assert.Nil(t, known.Learnt)
 }
 
 // planned is what the plan names for one nail, mm; another nail of that dog was cut today.

@@ -2,7 +2,6 @@ package book
 
 import (
 	"context"
-	"errors"
 	"slices"
 
 	"github.com/google/uuid"
@@ -21,18 +20,30 @@ type Measured struct {
 	hand.Learnt
 }
 
+// mostSticks is how many of the last measurements are told.
+const mostSticks = 30
+
 // Slices is how the user's slices come out by the last that were measured; false where none were, or nothing
 // can be made of them.
 func (b *Book) Slices(ctx context.Context) (Measured, bool, error) {
-	stick, err := b.store.Stick(ctx)
-	if errors.Is(err, store.ErrNotFound) {
-		return Measured{}, false, nil
-	}
-	if err != nil {
+	all, err := b.sticks(ctx, 1)
+	if err != nil || len(all) == 0 {
 		return Measured{}, false, err
 	}
-	learnt, err := hand.Learn(stick.Meant, stick.Slices)
-	return Measured{stick, learnt}, err == nil, nil // rows put there by hand tell nothing, and shut nothing
+	return all[0], true, nil
+}
+
+// SlicesSoFar are all that were measured, the latest first: it is the first by which plans go.
+func (b *Book) SlicesSoFar(ctx context.Context) ([]Measured, error) { return b.sticks(ctx, mostSticks) }
+
+func (b *Book) sticks(ctx context.Context, most int) (all []Measured, err error) {
+	sticks, err := b.store.Sticks(ctx, most)
+	for _, s := range sticks {
+		if learnt, err := hand.Learn(s.Meant, s.Slices); err == nil { // rows put there by hand tell nothing, and shut nothing
+			all = append(all, Measured{s, learnt})
+		}
+	}
+	return all, err
 }
 
 // hand is how the slices come out of whoever works today.

@@ -53,11 +53,15 @@ func (r stickRow) stick() Stick {
 	return Stick{ID: r.ID, On: r.On.Date, Meant: r.Meant, Slices: SlicesOf(r.Slices)}
 }
 
-// Stick is the last that was measured; ErrNotFound where none was.
-func (s *Store) Stick(ctx context.Context) (Stick, error) {
-	var row stickRow
-	err := s.row(ctx, &row, `SELECT id, on_date, meant_mm, slices, told_at FROM sticks WHERE withdrawn_at IS NULL ORDER BY told_at DESC, id LIMIT 1`)
-	return row.stick(), orNotFound(err)
+// Sticks are those that were measured, the latest first.
+func (s *Store) Sticks(ctx context.Context, most int) ([]Stick, error) {
+	var rows []stickRow
+	err := s.rows(ctx, &rows, `SELECT id, on_date, meant_mm, slices, told_at FROM sticks WHERE withdrawn_at IS NULL ORDER BY told_at DESC, id LIMIT ?`, most)
+	all := make([]Stick, len(rows))
+	for i, r := range rows {
+		all[i] = r.stick()
+	}
+	return all, err
 }
 
 // AddStick keeps one. The same id once more changes nothing, another under it is AlreadyTold.

@@ -3197,8 +3197,18 @@ export interface components {
             id?: components["schemas"]["Id"];
             on?: components["schemas"]["Date"];
             learnt?: components["schemas"]["SlicesLearnt"];
+            /** @description every measurement, the latest first */
+            all?: components["schemas"]["SlicesMeasured"][];
             /** @description a simulated camera has a picture of such slices */
             stand_in: boolean;
+        };
+        SlicesMeasured: {
+            on: components["schemas"]["Date"];
+            meant_mm: number;
+            /** @description how thick they came out, with the range that holds nine times in ten */
+            true_mm: components["schemas"]["Times"];
+            /** @description by how much one slice differs from the next */
+            spread_mm: number;
         };
         /** @description one thing that is said: its key in the catalogue of words, what stands in it, and the sentence in the language and units of whoever asks */
         Line: {

@@ -51,10 +51,10 @@ const left = (t: Schemas['PracticeTally']) => (t.bled < t.nails ? length.value.s
       <section v-if="tried.length > 0" aria-labelledby="how-title">
         <h2 id="how-title">How it goes</h2>
         <p class="soft small">Your last 40 nails of a kind, and the same nails by Fribbet’s careful advice and by a hand that takes 1 mm slices and asks nobody. Ranges hold nine times in ten.</p>
-        <table class="table">
+        <div class="scroll" role="region" tabindex="0" aria-label="How it goes, by kind of nail"><table class="table">
           <thead><tr><th scope="col">of 100 nails like these</th><th scope="col">yours bleed</th><th scope="col">by the advice</th><th scope="col">1 mm, unasked</th><th scope="col">you leave</th><th scope="col">the advice leaves</th><th scope="col">too early · too many</th></tr></thead>
           <tbody><tr v-for="k in tried" :key="k.kind"><th scope="row">{{ kinds[k.kind].words }}</th><td>{{ per100(k.mine) }}</td><td>{{ per100(k.advised) }}</td><td>{{ per100(k.unasked) }}</td><td>{{ left(k.mine) }}</td><td>{{ left(k.advised) }}</td><td>{{ k.early }} · {{ k.late }}</td></tr></tbody>
-        </table>
+        </table></div>
       </section>
     </template>
   </div>
@@ -70,6 +70,6 @@ ul { list-style: none; margin: 0; padding: 0; }
 .table { font-variant-numeric: tabular-nums; max-width: 60rem; }
 .table td, .table thead th:not(:first-child) { text-align: right; }
 .table tbody th { border-bottom: 1px solid var(--line); font-size: inherit; font-weight: 400; }
-section:last-child { overflow-x: auto; }
+.scroll { overflow-x: auto; }
 @media (max-width: 900px) { .line { grid-template-columns: minmax(0, 1fr) auto; } .line > :first-child { grid-column: 1 / -1; } }
 </style>

@@ -25,7 +25,7 @@ const link = computed(() => `${location.origin}/practice/${kind.value}?seed=${se
       <div class="screen-head"><div><p class="soft small crumb"><RouterLink to="/practice">Practice</RouterLink></p><h1>{{ kinds[kind]?.words }} <span class="soft words">series {{ seed }}</span></h1></div></div>
       <p>Whoever opens this link gets the same nails, on any device of the house: <a :href="link">{{ link }}</a></p>
       <p v-if="data.nails.length === 0" class="soft">Nobody has done one yet.</p>
-      <div v-else class="scroll">
+      <div v-else class="scroll" role="region" tabindex="0" aria-label="Who did which nail how">
         <table class="table">
           <thead><tr><th scope="col">nail</th><th v-for="who in people" :key="who" scope="col"><bdi>{{ who || 'nobody named' }}</bdi></th></tr></thead>
           <tbody><tr v-for="n in numbers" :key="n"><th scope="row">{{ n }}</th><td v-for="who in people" :key="who"><template v-if="of(who, n)">{{ short(of(who, n)!) }}<span class="soft small">, {{ of(who, n)!.cuts }} cuts</span></template></td></tr></tbody>

@@ -9,6 +9,7 @@ import AnswerState from '../parts/AnswerState.vue'
 import RefusalNote from '../parts/RefusalNote.vue'
 import { useUnits } from '../units'
 import PictureStage, { type Handle } from './photo/PictureStage.vue'
+import OverTime from './slices/OverTime.vue'
 import StickHolding from './slices/StickHolding.vue'
 
 /** How thick the user's own slices come out: ten off a stick, one picture, two points on each. */
@@ -111,6 +112,7 @@ const range = (n: Schemas['PhotoNumber']) => length.value.show(n.mm)
         <p class="small soft">{{ known.learnt.count }} slices, measured on {{ dayOf(known.on!) }}. Nine times in ten the range holds. It counts for what is cut from then on; steel that is worn or new may change it.</p>
         <div class="ways"><BButton variant="plain" @click="again = true">Measure again</BButton> <BButton variant="plain" :disabled="forget.isPending.value" @click="forget.mutate(known.id!)">Forget it</BButton></div>
         <RefusalNote :error="forget.error.value" />
+        <OverTime v-if="(known.all?.length ?? 0) > 1" :all="known.all!" />
       </section>
 
       <template v-else-if="!picture">
