@@ -108,6 +108,12 @@ func (d Date) At(hour, minute int, zone *time.Location) time.Time {
 // Monday is that of its week.
 func (d Date) Monday() Date { return d.AddDays(-(int(d.Weekday()) + 6) % 7) }
 
+// Quarter is the first day of the calendar quarter that the day lies in.
+func (d Date) Quarter() Date {
+	year, month, _ := d.time().Date()
+	return New(year, month-(month-1)%3, 1)
+}
+
 // Short is the day in a message: Tue 24 Nov.
 func (d Date) Short() string { return d.time().Format("Mon 2 Jan") }
 

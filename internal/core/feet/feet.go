@@ -76,15 +76,33 @@ func fold(d dog.Dog, events []event, after func(on date.Date, f Feet)) Feet {
 	f := feetOf(d, events)
 	for _, e := range events {
 		f.until(e.on)
-		f.known = e.on
-		if e.sitting != nil {
-			f.trim(*e.sitting)
-		} else {
-			f.look(*e.check)
-		}
+		f.take(e)
 		after(e.on, f)
 	}
 	return f
+}
+
+// Replay runs through a dog's sittings and walk-rounds, in any order, and shows the feet on the day of each, before it
+// and after. What is shown may be read during the call alone: the next record moves it on.
+func Replay(d dog.Dog, sittings []record.Sitting, checks []record.Check, before func(f Feet, s *record.Sitting, c *record.Check), after func(Feet)) {
+	events := eventsOf(sittings, checks)
+	f := feetOf(d, events)
+	for _, e := range events {
+		f.until(e.on)
+		before(f, e.sitting, e.check)
+		f.take(e)
+		after(f)
+	}
+}
+
+// take takes a record on its day.
+func (f *Feet) take(e event) {
+	f.known = e.on
+	if e.sitting != nil {
+		f.trim(*e.sitting)
+	} else {
+		f.look(*e.check)
+	}
 }
 
 // feetOf is what is believed before anything was told: from the day the dog was entered, or from

@@ -379,6 +379,25 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/dogs/{dog_id}/hindsight": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                dog_id: components["parameters"]["DogId"];
+            };
+            cookie?: never;
+        };
+        /** How a dog's trims went, and what would have been said before each, by today's rules, beside what then was */
+        get: operations["getHindsight"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/dogs/{dog_id}/rhythms": {
         parameters: {
             query?: never;
@@ -3218,6 +3237,94 @@ export interface components {
             };
             says: string;
         };
+        /** @description Nothing marks itself. What nobody told is counted as left out */
+        Hindsight: {
+            name: string;
+            quarters: components["schemas"]["HindsightQuarter"][];
+            cuts: components["schemas"]["HindsightCuts"];
+            lengths: components["schemas"]["HindsightLengths"];
+            floors: components["schemas"]["HindsightFloors"];
+            dates: components["schemas"]["HindsightDates"];
+            left_out: components["schemas"]["HindsightLeftOut"];
+        };
+        HindsightQuarter: {
+            from: components["schemas"]["Date"];
+            trims: number;
+            /** @description that something came off */
+            nails: number;
+            bled: number;
+            /** @description trims before which somebody looked at the floor */
+            looked: number;
+            /** @description of these, at which a nail touched */
+            touched: number;
+            /** @description until the first sign of unrest, on the mean of those that were noted */
+            calm_minutes?: number;
+        };
+        /** @description Cuts whose amounts somebody counted, by the chance to bleed that each was called */
+        HindsightCuts: {
+            bins: components["schemas"]["HindsightBin"][];
+            all: number;
+            /** @description mean score (Brier 1950), smaller is better */
+            brier: number;
+            /** @description of a rule that calls each cut 1 in 200 */
+            plain_brier: number;
+        };
+        HindsightBin: {
+            up_to: number;
+            cuts: number;
+            bled: number;
+            /** @description the mean of what was said */
+            said: number;
+            /** @description that, as people say it */
+            called: string;
+            /** @description how many were to bleed at least */
+            expected_low: number;
+            /** @description and at most */
+            expected_high: number;
+        };
+        /** @description Lengths that were measured, against the range that was told */
+        HindsightLengths: {
+            seen: number;
+            /** @description within the range that holds nine times in ten */
+            in_90: number;
+            /** @description of 100, with its range (Wilson 1927) */
+            share_low: number;
+            share_high: number;
+            /** @description mean score (Gneiting & Raftery 2007), smaller is better */
+            crps_mm: number;
+            /** @description of a rule that knows the usual length */
+            plain_crps_mm: number;
+        };
+        /** @description Nails of which somebody felt whether they touch */
+        HindsightFloors: {
+            seen: number;
+            touched: number;
+            expected_low: number;
+            expected_high: number;
+            brier: number;
+            plain_brier: number;
+        };
+        /** @description Trims before which somebody looked whether nails touched, against the date that was said */
+        HindsightDates: {
+            /** @description a nail touched before its date */
+            before: number;
+            /** @description one touched within three days of it */
+            about: number;
+            /** @description none touched, before it: as was said */
+            not_yet: number;
+            /** @description none touched yet, on it or after */
+            later: number;
+            /** @description one touched long after it: nobody knows since when */
+            untried: number;
+        };
+        HindsightLeftOut: {
+            /** @description nails whose amounts nobody counted */
+            assumed: number;
+            /** @description trims before which nobody looked at the floor */
+            unlooked: number;
+            /** @description of so many */
+            trims: number;
+        };
         /**
          * @description what is hard about a drawn nail
          * @enum {string}
@@ -4879,6 +4986,29 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["History"];
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    getHindsight: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                dog_id: components["parameters"]["DogId"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What was said, and what then was */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Hindsight"];
                 };
             };
             default: components["responses"]["Problem"];

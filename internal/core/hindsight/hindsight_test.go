@@ -1,0 +1,200 @@
+package hindsight
+
+import (
+	"math"
+	"math/rand/v2"
+	"testing"
+	"time"
+
+	"github.com/stretchr/testify/assert"
+	"gonum.org/v1/gonum/stat/distuv"
+
+	"fribbet/internal/core/date"
+	"fribbet/internal/core/dog"
+	"fribbet/internal/core/dogtest"
+	"fribbet/internal/core/feet"
+	"fribbet/internal/core/growth"
+	"fribbet/internal/core/measure"
+	"fribbet/internal/core/quick"
+	"fribbet/internal/core/record"
+	"fribbet/internal/core/state"
+	"fribbet/internal/core/virtual"
+)
+
+// The closed form against its own integral, and at the mean, where it is σ(√2−1)/√π (Gneiting & Raftery 2007).
+func TestCRPSIsItsIntegral(t *testing.T) {
+	assert.InDelta(t, 2*(math.Sqrt2-1)/math.Sqrt(math.Pi), CRPS(5, 2, 5), 1e-12)
+	for _, seen := range []float64{-3, 0.5, 4} {
+		n, sum := distuv.Normal{Mu: 1, Sigma: 1.5}, 0.0
+		for x := -20.0; x < 20; x += 0.001 {
+			step := 0.0
+			if x >= seen {
+				step = 1
+			}
+			sum += math.Pow(n.CDF(x)-step, 2) * 0.001
+		}
+		assert.InDelta(t, sum, CRPS(1, 1.5, seen), 1e-3)
+	}
+	assert.Equal(t, 2.0, CRPS(1, 0, 3), "without a range it is how far off it was")
+}
+
+// Equal chances are a binomial.
+func TestExpectedIsABinomialOfEqualChances(t *testing.T) {
+	chances := make([]float64, 400)
+	for i := range chances {
+		chances[i] = 0.02
+	}
+	e, b := Expected(chances), distuv.Binomial{N: 400, P: 0.02}
+	assert.InDelta(t, 8, e.Value, 1e-9)
+	assert.GreaterOrEqual(t, b.CDF(e.Low), 0.05)
+	assert.Less(t, b.CDF(e.Low-1), 0.05)
+	assert.GreaterOrEqual(t, b.CDF(e.High), 0.95)
+	assert.Less(t, b.CDF(e.High-1), 0.95)
+	assert.Zero(t, Expected(nil).High)
+}
+
+var monday = date.MustParse("2024-01-01")
+
+// lived is a dog of a world, and what somebody told of it over two years: every length before the trim by a caliper, each
+// cut with its end, and whether nails touched when it came.
+func lived(r *rand.Rand, w virtual.World, weeks int) (dog.Dog, []record.Sitting) {
+	d := dogtest.Plain()
+	d.Weights = []dog.Weight{{On: monday, Kg: 8 + 25*r.Float64()}}
+	d.Entered = monday
+	nails := make([]state.Nail, len(d.Nails))
+	for i, n := range d.Nails {
+		nails[i] = state.Nail{Code: n.Code, Colour: n.Colour, Shape: n.Shape}
+	}
+	ago := float64(weeks)
+	d.LastDone = &ago
+	where := d.Where(monday)
+	v := virtual.Draw(r, w, growth.Where{Age: where.Age, Weight: where.Weight, Pavement: where.Pavement}, nails, &ago)
+	var told []record.Sitting
+	for week := 0; week < 104; week += weeks {
+		if week > 0 {
+			v.Grow(float64(weeks))
+		}
+		s := record.Sitting{On: monday.AddDays(7 * week), Arrival: &record.Arrival{Touching: record.None}}
+		for i, n := range d.Nails {
+			if !n.Code.Dewclaw() && v.Feel(i) == measure.Touches {
+				s.Arrival.Touching = record.Some
+			}
+		}
+		for i, n := range d.Nails {
+			before := v.Measured(i)
+			one := record.Nail{Code: n.Code, LengthBefore: &before}
+			for range 16 {
+				face := v.Cut(i, 0.5)
+				one.Cuts = append(one.Cuts, 0.5)
+				if face == quick.Blood {
+					one.Blood, face = true, ""
+				}
+				one.Faces = append(one.Faces, face)
+				if one.Blood || face.FirstSign() || face.Ends() {
+					break
+				}
+			}
+			s.Records = append(s.Records, one)
+		}
+		told = append(told, s)
+	}
+	return d, told
+}
+
+// after is a plain date: so many weeks after each trim.
+func after(weeks int) func(feet.Feet) (date.Date, bool) {
+	return func(f feet.Feet) (date.Date, bool) { return f.Sat().AddDays(7 * weeks), true }
+}
+
+// Of dogs drawn from the model what was said holds: nine lengths in ten, and as many cuts bleed as were to; it is better
+// than the plain rule. Of dogs that show their quick late more bleed than were to, and it says so.
+func TestAWorldWhoseTruthIsKnown(t *testing.T) {
+	sum := func(w virtual.World) (all Report, bled int, low, high float64) {
+		r := rand.New(rand.NewPCG(34, 1))
+		var chances []float64
+		for range 12 {
+			d, told := lived(r, w, 3)
+			one := Of(d, told, nil, after(3))
+			all.Lengths.Seen, all.Lengths.In90 = all.Lengths.Seen+one.Lengths.Seen, all.Lengths.In90+one.Lengths.In90
+			all.Lengths.CRPS, all.Lengths.Plain = all.Lengths.CRPS+one.Lengths.CRPS, all.Lengths.Plain+one.Lengths.Plain
+			for _, b := range one.Cuts.Bins {
+				bled += b.Bled
+				for range b.Cuts {
+					chances = append(chances, b.Said)
+				}
+			}
+			all.Cuts.Brier, all.Cuts.Plain = all.Cuts.Brier+one.Cuts.Brier, all.Cuts.Plain+one.Cuts.Plain
+			all.Dates.About, all.Dates.NotYet, all.Dates.Later = all.Dates.About+one.Dates.About, all.Dates.NotYet+one.Dates.NotYet, all.Dates.Later+one.Dates.Later
+			all.LeftOut.Unlooked += one.LeftOut.Unlooked
+		}
+		e := Expected(chances)
+		return all, bled, e.Low, e.High
+	}
+	r, bled, low, high := sum(virtual.World{})
+	share := 100 * float64(r.Lengths.In90) / float64(r.Lengths.Seen)
+	assert.True(t, share > 86 && share < 96, "%.1f", share)
+	assert.Less(t, r.Lengths.CRPS, 0.5*r.Lengths.Plain, "better than the usual length")
+	assert.GreaterOrEqual(t, float64(bled), 0.6*low)
+	assert.LessOrEqual(t, float64(bled), 1.4*high)
+	assert.Less(t, r.Cuts.Brier, r.Cuts.Plain)
+	assert.Positive(t, r.Dates.About+r.Dates.Later)
+	assert.Zero(t, r.LeftOut.Unlooked)
+
+	_, bled, _, high = sum(virtual.World{Later: 0.6})
+	assert.Greater(t, float64(bled), high, "whose faces show late bleed more than was said")
+}
+
+// What nobody told marks nothing, and is counted as left out.
+func TestNothingMarksItself(t *testing.T) {
+	d, told := lived(rand.New(rand.NewPCG(1, 1)), virtual.World{}, 4)
+	for i := range told {
+		told[i].Arrival = nil
+		for k := range told[i].Records {
+			told[i].Records[k].Assumed, told[i].Records[k].LengthBefore = true, nil
+		}
+	}
+	r := Of(d, told, nil, after(4))
+	assert.Equal(t, len(told), r.LeftOut.Unlooked)
+	assert.Equal(t, len(told)*len(d.Nails), r.LeftOut.Assumed)
+	assert.Zero(t, r.Dates)
+	assert.Zero(t, r.Lengths.Seen)
+	for _, b := range r.Cuts.Bins {
+		assert.Zero(t, b.Cuts)
+	}
+}
+
+// A felt nail is held against how likely it was to touch; three years of a dog take under 100 ms.
+func TestFeltNailsAndSpeed(t *testing.T) {
+	d, told := lived(rand.New(rand.NewPCG(2, 1)), virtual.World{}, 3)
+	touches := measure.Touches.Number()
+	look := record.Check{On: told[3].On.AddDays(10), Looks: []record.Look{{Code: d.Nails[2].Code, Gap: &touches}}}
+	start := time.Now()
+	r := Of(d, told, []record.Check{look}, after(3))
+	assert.Less(t, time.Since(start), time.Second)
+	assert.Equal(t, 1, r.Floors.Seen)
+	assert.Equal(t, 1, r.Floors.Touched)
+	assert.Equal(t, 0.25, r.Floors.Plain)
+}
+
+func BenchmarkThreeYears(b *testing.B) {
+	d, told := lived(rand.New(rand.NewPCG(2, 1)), virtual.World{}, 2)
+	for b.Loop() {
+		Of(d, told, nil, after(2))
+	}
+}
+
+func TestQuartersOfADog(t *testing.T) {
+	calm := 6.0
+	cut := record.Nail{Code: dogtest.Plain().Nails[0].Code, Cuts: []float64{1}}
+	bled := cut
+	bled.Blood = true
+	got := Quarters([]record.Sitting{
+		{On: date.MustParse("2026-04-01"), Records: []record.Nail{cut, bled}},
+		{On: date.MustParse("2026-01-15"), Records: []record.Nail{cut}, Calm: &calm, Arrival: &record.Arrival{Touching: record.Most}},
+		{On: date.MustParse("2026-03-31"), Records: []record.Nail{cut}, Arrival: &record.Arrival{Touching: record.None}},
+	})
+	assert.Equal(t, []Quarter{
+		{From: date.MustParse("2026-01-01"), Trims: 2, Nails: 2, Looked: 2, Touched: 1, Calm: &calm},
+		{From: date.MustParse("2026-04-01"), Trims: 1, Nails: 2, Bled: 1},
+	}, got)
+}

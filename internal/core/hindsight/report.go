@@ -1,0 +1,244 @@
+package hindsight
+
+import (
+	"math"
+
+	"gonum.org/v1/gonum/stat/distuv"
+
+	"fribbet/internal/core/claw"
+	"fribbet/internal/core/date"
+	"fribbet/internal/core/dog"
+	"fribbet/internal/core/estimate"
+	"fribbet/internal/core/feet"
+	"fribbet/internal/core/measure"
+	"fribbet/internal/core/nail"
+	"fribbet/internal/core/quick"
+	"fribbet/internal/core/record"
+)
+
+// Report is what was said of a dog beforehand, beside what then was.
+type Report struct {
+	Cuts    Cuts
+	Lengths Lengths
+	Floors  Floors
+	Dates   Dates
+	LeftOut LeftOut
+}
+
+// Cuts are those whose amounts somebody counted, by the chance to bleed that each was called.
+type Cuts struct {
+	Bins         []Bin
+	Brier, Plain float64 // mean; plain is 1 in 200 for each
+}
+
+// Bin are cuts that were called about as risky.
+type Bin struct {
+	UpTo     float64 // chance
+	Cuts     int
+	Bled     int
+	Said     float64           // the mean of what was said
+	Expected estimate.Estimate // how many were to bleed
+	chances  []float64
+}
+
+// Lengths are those that were measured.
+type Lengths struct {
+	Seen        int
+	In90        int               // within the range that holds nine times in ten
+	Share       estimate.Estimate // of that, of 100
+	CRPS, Plain float64           // mean, mm; plain is the usual length of such a nail, a sixth off
+}
+
+// Floors are nails of which somebody felt whether they touch.
+type Floors struct {
+	Seen, Touched int
+	Expected      estimate.Estimate // how many were to touch
+	Brier, Plain  float64           // mean; plain is an even chance
+}
+
+// Dates are those of trims before which somebody looked whether nails touched, against the date that was said.
+type Dates struct {
+	Before  int // a nail touched before its date
+	About   int // one touched within a few days of it
+	NotYet  int // none touched, before it: as was said
+	Later   int // none touched yet, on it or after
+	Untried int // one touched long after it: nobody knows since when
+}
+
+// LeftOut is what could not be held against anything, since nobody told it.
+type LeftOut struct {
+	Assumed  int // nails whose amounts nobody counted
+	Unlooked int // trims before which nobody looked at the floor
+	Sittings int // of so many
+}
+
+// bounds are the chances up to which cuts are put together.
+var bounds = []float64{1.0 / 600, 1.0 / 300, 1.0 / 100, 1.0 / 30, 1}
+
+// Judgement (ours).
+const (
+	plainRisk   = 1.0 / 200
+	plainSpread = 1.0 / 6 // of the usual length, as a standard deviation
+	aboutDays   = 3       // to either side of a date
+)
+
+// Of runs through what was told of a dog; due is what would have been said of the next date after each trim.
+func Of(d dog.Dog, sittings []record.Sitting, checks []record.Check, due func(feet.Feet) (date.Date, bool)) Report {
+	r := Report{}
+	for _, b := range bounds {
+		r.Cuts.Bins = append(r.Cuts.Bins, Bin{UpTo: b})
+	}
+	var touching []float64
+	var next date.Date
+	feet.Replay(d, sittings, checks, func(f feet.Feet, s *record.Sitting, c *record.Check) {
+		if c != nil {
+			for _, l := range c.Looks {
+				r.length(f, l.Code, l.Length)
+				touching = r.floor(f, l, touching)
+			}
+			return
+		}
+		r.LeftOut.Sittings++
+		r.date(s, next)
+		r.cuts(f, *s)
+	}, func(f feet.Feet) {
+		if f.Sat() == f.Day() {
+			next, _ = due(f)
+		}
+	})
+	r.finish(touching)
+	return r
+}
+
+// length holds a measured length against what was believed.
+func (r *Report) length(f feet.Feet, code nail.Code, seen *measure.Number) {
+	i := f.Index(code)
+	if seen == nil || i < 0 {
+		return
+	}
+	believed := f.Read(i).Length
+	sd := math.Hypot((believed.High-believed.Value)/estimate.Z90, seen.SD)
+	l := &r.Lengths
+	l.Seen++
+	if math.Abs(seen.MM-believed.Value) <= estimate.Z90*sd {
+		l.In90++
+	}
+	l.CRPS += CRPS(believed.Value, sd, seen.MM)
+	usual := claw.Assumed(code, f.Nails[i].Shape, f.Where(f.Day()).Weight).Length
+	l.Plain += CRPS(usual, math.Hypot(plainSpread*usual, seen.SD), seen.MM)
+}
+
+// floor holds a felt nail against how likely it was to touch.
+func (r *Report) floor(f feet.Feet, l record.Look, chances []float64) []float64 {
+	i := f.Index(l.Code)
+	if l.Gap == nil || i < 0 || l.Code.Dewclaw() {
+		return chances
+	}
+	left := f.Read(i).Floor
+	said, was := distuv.UnitNormal.CDF(-left.Mean/left.SD), 0.0
+	if l.Gap.MM <= claw.TouchGap {
+		was = 1
+		r.Floors.Touched++
+	}
+	r.Floors.Seen++
+	r.Floors.Brier += Brier(said, was)
+	r.Floors.Plain += Brier(0.5, was)
+	return append(chances, said)
+}
+
+// date holds the date that was said against what was seen at arrival.
+func (r *Report) date(s *record.Sitting, said date.Date) {
+	told := s.Arrival != nil && s.Arrival.Touching != record.Unlooked
+	switch {
+	case !told:
+		r.LeftOut.Unlooked++
+	case said.IsZero():
+	case s.Arrival.Touching == record.None && s.On.Before(said):
+		r.Dates.NotYet++
+	case s.Arrival.Touching == record.None:
+		r.Dates.Later++
+	case s.On.Before(said.AddDays(-aboutDays)):
+		r.Dates.Before++
+	case !s.On.After(said.AddDays(aboutDays)):
+		r.Dates.About++
+	default:
+		r.Dates.Untried++
+	}
+}
+
+// cuts holds each counted cut against the chance that it was called, as the bench would have called it: by the cuts and
+// ends before it too.
+func (r *Report) cuts(f feet.Feet, s record.Sitting) {
+	work := f.Work(s.On)
+	for _, one := range s.Records {
+		i := work.Index(one.Code)
+		if i < 0 || one.LeftAlone() {
+			continue
+		}
+		r.length(f, one.Code, one.LengthBefore)
+		e := one.Event(s.On)
+		if one.Assumed && len(e.Cuts) > 0 {
+			r.LeftOut.Assumed++
+		} else if len(e.Cuts) > 0 {
+			believed, _ := work.Belief(i, work.Read(i))
+			for _, l := range e.Landmarks {
+				believed.See(l)
+			}
+			for k, c := range e.Cuts {
+				risk, last := math.Max(believed.Bleeds(c.MM), believed.Risk(c.MM)), k == len(e.Cuts)-1
+				r.cut(risk, last && e.Blood)
+				switch face := c.Face; {
+				case last:
+				case face != "":
+					believed.Cut(c.MM, face)
+				default:
+					believed.CutMilder(c.MM, quick.AtFirstSign)
+				}
+			}
+		}
+		work.Take(i, e)
+	}
+}
+
+func (r *Report) cut(risk float64, bled bool) {
+	was := 0.0
+	for i := range r.Cuts.Bins {
+		b := &r.Cuts.Bins[i]
+		if risk > b.UpTo {
+			continue
+		}
+		b.Cuts++
+		b.Said += risk
+		b.chances = append(b.chances, risk)
+		if bled {
+			b.Bled++
+			was = 1
+		}
+		break
+	}
+	r.Cuts.Brier += Brier(risk, was)
+	r.Cuts.Plain += Brier(plainRisk, was)
+}
+
+// finish makes means of sums.
+func (r *Report) finish(touching []float64) {
+	mean := func(n int, sums ...*float64) {
+		for _, sum := range sums {
+			if n > 0 {
+				*sum /= float64(n)
+			}
+		}
+	}
+	all := 0
+	for i := range r.Cuts.Bins {
+		b := &r.Cuts.Bins[i]
+		all += b.Cuts
+		mean(b.Cuts, &b.Said)
+		b.Expected, b.chances = Expected(b.chances), nil
+	}
+	mean(all, &r.Cuts.Brier, &r.Cuts.Plain)
+	mean(r.Lengths.Seen, &r.Lengths.CRPS, &r.Lengths.Plain)
+	r.Lengths.Share = estimate.Share(r.Lengths.In90, r.Lengths.Seen, estimate.Z90).Times(100)
+	mean(r.Floors.Seen, &r.Floors.Brier, &r.Floors.Plain)
+	r.Floors.Expected = Expected(touching)
+}
