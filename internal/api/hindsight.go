@@ -4,6 +4,7 @@ import (
 	"context"
 
 	"fribbet/internal/api/contract"
+	"fribbet/internal/core/hindsight"
 	"fribbet/internal/core/verdict"
 )
 
@@ -15,17 +16,16 @@ func (h handlers) GetHindsight(ctx context.Context, r contract.GetHindsightReque
 	l, f, d := got.Lengths, got.Floors, got.Dates
 	out := contract.GetHindsight200JSONResponse{
 		Name: got.Name, Quarters: []contract.HindsightQuarter{},
-		Cuts:    contract.HindsightCuts{Bins: []contract.HindsightBin{}, Brier: got.Cuts.Brier, PlainBrier: got.Cuts.Plain},
-		Lengths: contract.HindsightLengths{Seen: l.Seen, In90: l.In90, ShareLow: l.Share.Low, ShareHigh: l.Share.High, CrpsMm: l.CRPS, PlainCrpsMm: l.Plain},
-		Floors:  contract.HindsightFloors{Seen: f.Seen, Touched: f.Touched, ExpectedLow: int(f.Expected.Low), ExpectedHigh: int(f.Expected.High), Brier: f.Brier, PlainBrier: f.Plain},
-		Dates:   contract.HindsightDates{Before: d.Before, About: d.About, NotYet: d.NotYet, Later: d.Later, Untried: d.Untried},
+		Cuts:    contract.HindsightCuts{Few: hindsight.Few(got.Cuts.All()), All: got.Cuts.All(), Bins: []contract.HindsightBin{}, Brier: got.Cuts.Brier, PlainBrier: got.Cuts.Plain},
+		Lengths: contract.HindsightLengths{Few: hindsight.Few(l.Seen), Seen: l.Seen, In90: l.In90, ShareLow: l.Share.Low, ShareHigh: l.Share.High, CrpsMm: l.CRPS, PlainCrpsMm: l.Plain},
+		Floors:  contract.HindsightFloors{Few: hindsight.Few(f.Seen), Seen: f.Seen, Touched: f.Touched, ExpectedLow: int(f.Expected.Low), ExpectedHigh: int(f.Expected.High), Brier: f.Brier, PlainBrier: f.Plain},
+		Dates:   contract.HindsightDates{Few: hindsight.Few(d.All()), Before: d.Before, About: d.About, NotYet: d.NotYet, Later: d.Later, Untried: d.Untried},
 		LeftOut: contract.HindsightLeftOut{Assumed: got.LeftOut.Assumed, Unlooked: got.LeftOut.Unlooked, Trims: got.LeftOut.Sittings},
 	}
 	for _, q := range got.Quarters {
 		out.Quarters = append(out.Quarters, contract.HindsightQuarter{From: q.From, Trims: q.Trims, Nails: q.Nails, Bled: q.Bled, Looked: q.Looked, Touched: q.Touched, CalmMinutes: q.Calm})
 	}
 	for _, b := range got.Cuts.Bins {
-		out.Cuts.All += b.Cuts
 		if b.Cuts > 0 {
 			out.Cuts.Bins = append(out.Cuts.Bins, contract.HindsightBin{
 				UpTo: b.UpTo, Cuts: b.Cuts, Bled: b.Bled, Said: b.Said, Called: verdict.Chance(b.Said), ExpectedLow: int(b.Expected.Low), ExpectedHigh: int(b.Expected.High),

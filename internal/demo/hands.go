@@ -109,6 +109,9 @@ func (h *hands) sit(number int, day date.Date) record.Sitting {
 	for _, p := range outlook.Plan(h.feet, day, terms) {
 		plan[p.Code] = p
 	}
+	if h.arrives {
+		sitting.Arrival = &record.Arrival{Touching: h.touching()}
+	}
 	for at, n := range order(h.feet.Nails, number) {
 		skipped := number >= h.sittings-h.skipFor && contains(h.skipLast, n.Code)
 		r := h.record(plan[n.Code], terms, tool, skipped || h.enough > 0 && at >= h.enough)
@@ -117,6 +120,11 @@ func (h *hands) sit(number int, day date.Date) record.Sitting {
 		}
 		if helped {
 			r.Reaction = temper.Calm
+		}
+		if h.arrives && n.Code.Digit == 3 {
+			before := h.truth.Measured(h.at(n.Code))
+			before.MM += r.Removed() // as it was before the cuts
+			r.LengthBefore = &before
 		}
 		r.TookForce = last && at == 0 && h.blunt
 		sitting.Records = append(sitting.Records, r)
@@ -128,6 +136,27 @@ func (h *hands) sit(number int, day date.Date) record.Sitting {
 	sitting.Helper = sitting.Helper || helped
 	h.feet = h.feet.And(sitting)
 	return sitting
+}
+
+// touching is how many nails touch the floor as the dog comes in.
+func (h *hands) touching() record.Touching {
+	toes, down := 0, 0
+	for i, n := range h.truth.Nails {
+		if n.Code.Dewclaw() {
+			continue
+		}
+		if toes++; h.truth.Feel(i) == measure.Touches {
+			down++
+		}
+	}
+	switch {
+	case down == 0:
+		return record.None
+	case 2*down > toes:
+		return record.Most
+	default:
+		return record.Some
+	}
 }
 
 // record works one nail by the verdict's plan, a look after each cut.

@@ -53,6 +53,7 @@ type scenario struct {
 	caliper  bool // lengths are measured
 	feelers  bool // floor gaps are measured
 	tally    bool // nobody tells how a nail ended
+	arrives  bool // before the first cut somebody looks which nails touch, and measures one
 	lastNote string
 	litter   uint8 // another dog of this kind, where the first one drawn was not one to show
 }
@@ -123,5 +124,5 @@ var scenarios = []scenario{
 	{name: "Pennant", years: 5, kg: 19, coat: dog.ShortCoat, pavement: 6, rhythm: rhythm.ThreeWeeks, agreed: true, every: 21, lastAgo: 6, sittings: 17,
 		colour: nail.Light, shape: nail.Usual, temper: temper.Calm, tool: kit.SmallPlier, feelers: true, lastNote: "Pink to the eye in every nail but one."},
 	{name: "Winch", litter: 1, years: 9, kg: 41, coat: dog.ShortCoat, pavement: 4, rhythm: rhythm.FourWeeks, agreed: true, every: 28, lastAgo: 12, sittings: 13, sore: true,
-		colour: nail.Dark, shape: nail.Straight, temper: temper.Uneasy, tool: kit.LargePlier, position: dog.OnSide, lastNote: "On its side on the mat, hips are bad."},
+		colour: nail.Dark, shape: nail.Straight, arrives: true, temper: temper.Uneasy, tool: kit.LargePlier, position: dog.OnSide, lastNote: "On its side on the mat, hips are bad."},
 }

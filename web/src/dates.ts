@@ -2,6 +2,7 @@ const day = new Intl.DateTimeFormat('en-GB', { weekday: 'short', day: 'numeric',
 const dayAndYear = new Intl.DateTimeFormat('en-GB', {
   weekday: 'short', day: 'numeric', month: 'short', year: 'numeric', timeZone: 'UTC',
 })
+const month = new Intl.DateTimeFormat('en-GB', { month: 'short', year: 'numeric', timeZone: 'UTC' })
 const short = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', timeZone: 'UTC' })
 
 const at = (date: string) => new Date(`${date}T00:00:00Z`)
@@ -10,6 +11,8 @@ const at = (date: string) => new Date(`${date}T00:00:00Z`)
 export const dayOf = (date: string) => day.format(at(date)).replace(',', '')
 /** Tue 8 Dec 2026 */
 export const fullDayOf = (date: string) => dayAndYear.format(at(date)).replace(',', '')
+/** Dec 2026 */
+export const monthOf = (date: string) => month.format(at(date))
 /** 8 Dec */
 export const shortDayOf = (date: string) => short.format(at(date))
 

@@ -18,6 +18,7 @@ export const router = createRouter({
     { path: '/dogs/:dogId/bench/:sittingId', name: 'bench', component: () => import('./screens/BenchScreen.vue'), props: true, meta: { title: 'Bench' } },
     { path: '/dogs/:dogId/record', name: 'record', component: () => import('./screens/RecordScreen.vue'), props: true, meta: { title: 'Record a trim' } },
     { path: '/dogs/:dogId/saved/:sittingId', name: 'saved', component: () => import('./screens/SavedScreen.vue'), props: true, meta: { title: 'Saved' } },
+    { path: '/dogs/:dogId/hindsight', name: 'hindsight', component: () => import('./screens/HindsightScreen.vue'), props: true, meta: { title: 'How right was it' } },
     { path: '/today', name: 'today', component: () => import('./screens/TodayScreen.vue'), meta: { title: 'Today' } },
     { path: '/round', name: 'round', component: () => import('./screens/RoundScreen.vue'), meta: { title: 'Week' } },
     { path: '/round/book', name: 'book', component: () => import('./screens/BookScreen.vue'), meta: { title: 'Book a visit' } },

@@ -80,7 +80,22 @@ const (
 	plainRisk   = 1.0 / 200
 	plainSpread = 1.0 / 6 // of the usual length, as a standard deviation
 	aboutDays   = 3       // to either side of a date
+	enough      = 10      // of a kind, before anything is said of it
 )
+
+// Few tells whether so many are too few to say anything of.
+func Few(n int) bool { return n < enough }
+
+// All is how many cuts were held against what they were called.
+func (c Cuts) All() (n int) {
+	for _, b := range c.Bins {
+		n += b.Cuts
+	}
+	return n
+}
+
+// All is how many trims' dates were held against what was seen.
+func (d Dates) All() int { return d.Before + d.About + d.NotYet + d.Later }
 
 // Of runs through what was told of a dog; due is what would have been said of the next date after each trim.
 func Of(d dog.Dog, sittings []record.Sitting, checks []record.Check, due func(feet.Feet) (date.Date, bool)) Report {

@@ -3262,6 +3262,8 @@ export interface components {
         };
         /** @description Cuts whose amounts somebody counted, by the chance to bleed that each was called */
         HindsightCuts: {
+            /** @description too few to say anything of */
+            few: boolean;
             bins: components["schemas"]["HindsightBin"][];
             all: number;
             /** @description mean score (Brier 1950), smaller is better */
@@ -3284,6 +3286,8 @@ export interface components {
         };
         /** @description Lengths that were measured, against the range that was told */
         HindsightLengths: {
+            /** @description too few to say anything of */
+            few: boolean;
             seen: number;
             /** @description within the range that holds nine times in ten */
             in_90: number;
@@ -3297,6 +3301,8 @@ export interface components {
         };
         /** @description Nails of which somebody felt whether they touch */
         HindsightFloors: {
+            /** @description too few to say anything of */
+            few: boolean;
             seen: number;
             touched: number;
             expected_low: number;
@@ -3306,6 +3312,8 @@ export interface components {
         };
         /** @description Trims before which somebody looked whether nails touched, against the date that was said */
         HindsightDates: {
+            /** @description too few to say anything of */
+            few: boolean;
             /** @description a nail touched before its date */
             before: number;
             /** @description one touched within three days of it */

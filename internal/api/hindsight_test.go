@@ -1,0 +1,50 @@
+package api
+
+import (
+	"fmt"
+	"testing"
+
+	"github.com/google/uuid"
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+
+	"fribbet/internal/api/contract"
+)
+
+// What was said before each trim stands beside what was told of it; what nobody told is counted as left out, and of few
+// cases nothing is said.
+func TestHowRightItWas(t *testing.T) {
+	c := newClient(t)
+	d := c.addDog(moss)
+	at := "/api/dogs/" + d.Id.String()
+	empty := ask[contract.Hindsight](c, "GET", at+"/hindsight", "", 200)
+	assert.Empty(t, empty.Quarters)
+	assert.True(t, empty.Cuts.Few)
+	c.now = c.now.AddDate(0, 0, -90)
+	for k := range 4 {
+		arrival := []string{`,"arrival":{"touching":"some"}`, ""}[k%2]
+		ask[contract.DogView](c, "POST", at+"/sittings", fmt.Sprintf(`{"id":%q,"records":[
+			{"code":"LF3","length_before_mm":12.5,"cuts_mm":[0.5,0.5],"tool":"small_plier","blood":false},
+			{"code":"RF3","cuts_mm":[0.5,0.5,0.5],"tool":"small_plier","blood":false}]%s}`, uuid.NewString(), arrival), 201)
+		c.now = c.now.AddDate(0, 0, 30)
+	}
+	got := ask[contract.Hindsight](c, "GET", at+"/hindsight", "", 200)
+	assert.Equal(t, 20, got.Cuts.All)
+	assert.False(t, got.Cuts.Few)
+	assert.Equal(t, 4, got.Lengths.Seen)
+	assert.True(t, got.Lengths.Few, "four lengths say nothing")
+	assert.Equal(t, 4, got.LeftOut.Trims)
+	assert.Equal(t, 2, got.LeftOut.Unlooked)
+	trims := 0
+	for _, q := range got.Quarters {
+		trims += q.Trims
+	}
+	assert.Equal(t, 4, trims)
+	require.NotEmpty(t, got.Cuts.Bins)
+	for _, b := range got.Cuts.Bins {
+		assert.NotEmpty(t, b.Called)
+		assert.LessOrEqual(t, b.Said, b.UpTo)
+	}
+	status, _ := c.do("GET", "/api/dogs/"+uuid.NewString()+"/hindsight", "")
+	assert.Equal(t, 404, status)
+}
