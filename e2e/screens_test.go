@@ -21,7 +21,7 @@ import (
 type screen struct{ name, dog, path, words string }
 
 // unpictured are the lesser ones, of which the README shows no picture.
-var unpictured = []string{"new-dog", "start", "ladders", "settings", "settings-page", "more", "words", "chart", "slices", "lost", "owners", "owner", "hours", "list", "calls", "book", "messages", "practice", "ends", "scenes", "together", "hindsight"}
+var unpictured = []string{"new-dog", "start", "ladders", "settings", "settings-page", "more", "words", "chart", "slices", "lost", "owners", "owner", "hours", "list", "calls", "book", "messages", "practice", "ends", "scenes", "together", "hindsight", "whole-hindsight"}
 
 var screens = []screen{
 	{"due", "", "/", "Start"},
@@ -50,6 +50,7 @@ var screens = []screen{
 	{"scenes", "", "/practice/dog?seed=3", "1 of 17"},
 	{"together", "", "/practice/dark/together?seed=271828", "nobody named"},
 	{"hindsight", "Winch", "/dogs/DOG/hindsight", "lay in the range"},
+	{"whole-hindsight", "", "/hindsight", "Work it out anew"},
 	{"today", "", "/today", "Then"},
 	{"round", "", "/round", "Next"},
 	{"calls", "", "/round/calls", "the most urgent first"},

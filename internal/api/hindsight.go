@@ -4,6 +4,7 @@ import (
 	"context"
 
 	"fribbet/internal/api/contract"
+	"fribbet/internal/book"
 	"fribbet/internal/core/hindsight"
 	"fribbet/internal/core/verdict"
 )
@@ -13,8 +14,21 @@ func (h handlers) GetHindsight(ctx context.Context, r contract.GetHindsightReque
 	if err != nil {
 		return nil, err
 	}
+	return contract.GetHindsight200JSONResponse(hindsightOf(got)), nil
+}
+
+func (h handlers) GetWholeHindsight(ctx context.Context, r contract.GetWholeHindsightRequestObject) (contract.GetWholeHindsightResponseObject, error) {
+	got, err := h.book.WholeHindsight(ctx, orZero(r.Params.Anew))
+	out := contract.GetWholeHindsight200JSONResponse{Progress: recount(got.Progress), Dogs: got.Dogs, Skipped: got.Skipped}
+	if !got.At.IsZero() {
+		out.At, out.Said = &got.At, of(hindsightOf(got.Hindsight))
+	}
+	return out, err
+}
+
+func hindsightOf(got book.Hindsight) contract.Hindsight {
 	l, f, d := got.Lengths, got.Floors, got.Dates
-	out := contract.GetHindsight200JSONResponse{
+	out := contract.Hindsight{
 		Name: got.Name, Quarters: []contract.HindsightQuarter{},
 		Cuts:    contract.HindsightCuts{Few: hindsight.Few(got.Cuts.All()), All: got.Cuts.All(), Bins: []contract.HindsightBin{}, Brier: got.Cuts.Brier, PlainBrier: got.Cuts.Plain},
 		Lengths: contract.HindsightLengths{Few: hindsight.Few(l.Seen), Seen: l.Seen, In90: l.In90, ShareLow: l.Share.Low, ShareHigh: l.Share.High, CrpsMm: l.CRPS, PlainCrpsMm: l.Plain},
@@ -32,5 +46,5 @@ func (h handlers) GetHindsight(ctx context.Context, r contract.GetHindsightReque
 			})
 		}
 	}
-	return out, nil
+	return out
 }

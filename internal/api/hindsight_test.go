@@ -3,6 +3,7 @@ package api
 import (
 	"fmt"
 	"testing"
+	"time"
 
 	"github.com/google/uuid"
 	"github.com/stretchr/testify/assert"
@@ -45,6 +46,20 @@ func TestHowRightItWas(t *testing.T) {
 		assert.NotEmpty(t, b.Called)
 		assert.LessOrEqual(t, b.Said, b.UpTo)
 	}
+	var whole contract.WholeHindsight
+	require.Eventually(t, func() bool {
+		whole = ask[contract.WholeHindsight](c, "GET", "/api/hindsight", "", 200)
+		return whole.Said != nil
+	}, 10*time.Second, 20*time.Millisecond)
+	assert.Equal(t, 1, whole.Dogs)
+	assert.Equal(t, got.Cuts, whole.Said.Cuts, "one dog together is that dog")
+	assert.Equal(t, got.Quarters, whole.Said.Quarters)
+	c.addDog(moss)
+	assert.Equal(t, 1, ask[contract.WholeHindsight](c, "GET", "/api/hindsight", "", 200).Dogs, "kept until it is asked for anew")
+	ask[contract.WholeHindsight](c, "GET", "/api/hindsight?anew=true", "", 200)
+	require.Eventually(t, func() bool {
+		return ask[contract.WholeHindsight](c, "GET", "/api/hindsight", "", 200).Dogs == 2
+	}, 10*time.Second, 20*time.Millisecond)
 	status, _ := c.do("GET", "/api/dogs/"+uuid.NewString()+"/hindsight", "")
 	assert.Equal(t, 404, status)
 }

@@ -32,6 +32,7 @@ type Book struct {
 	watches  watches
 	pictures sync.Mutex // one is read at a time
 	looked   lookedAt
+	whole    whole
 	intake   intake
 	memory   *otter.Cache[uuid.UUID, remembered]
 

@@ -29,6 +29,7 @@ export const router = createRouter({
     { path: '/owners/list', name: 'list', component: () => import('./screens/ListScreen.vue'), meta: { title: 'From a list' } },
     { path: '/owners/:ownerId', name: 'owner', component: () => import('./screens/OwnerScreen.vue'), props: true, meta: { title: 'Owner' } },
     { path: '/ladder', name: 'ladder', component: () => import('./screens/LaddersScreen.vue'), meta: { title: 'Ladder' } },
+    { path: '/hindsight', name: 'whole-hindsight', component: () => import('./screens/WholeHindsight.vue'), meta: { title: 'How right was it' } },
     { path: '/practice', name: 'practice', component: () => import('./screens/PracticeScreen.vue'), meta: { title: 'Practice' } },
     { path: '/practice/ends', name: 'ends', component: () => import('./screens/EndsDrill.vue'), meta: { title: 'Name the cut end' } },
     { path: '/practice/dog', name: 'scenes', component: () => import('./screens/ScenesDrill.vue'), meta: { title: 'Read the dog' } },

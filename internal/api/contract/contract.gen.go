@@ -4683,6 +4683,24 @@ type Weight struct {
 // WeightUnit defines model for WeightUnit.
 type WeightUnit = units.Weight
 
+// WholeHindsight defines model for WholeHindsight.
+type WholeHindsight struct {
+	// At when it was worked out; none when it never was
+	At *time.Time `json:"at,omitempty"`
+
+	// Dogs that it was worked out of
+	Dogs int `json:"dogs"`
+
+	// Progress how far it is being worked out
+	Progress *Recount `json:"progress,omitempty"`
+
+	// Said once it was worked out
+	Said *Hindsight `json:"said,omitempty"`
+
+	// Skipped dogs of which what was said cannot be worked out
+	Skipped int `json:"skipped"`
+}
+
 // Whose who deals with a nail that a plan leaves out
 type Whose = sitting.Whose
 
@@ -4843,6 +4861,12 @@ type GetDueParams struct {
 type ExportBookParams struct {
 	// DogId one dog alone
 	DogId *Id `form:"dog_id,omitempty" json:"dog_id,omitempty"`
+}
+
+// GetWholeHindsightParams defines parameters for GetWholeHindsight.
+type GetWholeHindsightParams struct {
+	// Anew work it out anew
+	Anew *bool `form:"anew,omitempty" json:"anew,omitempty"`
 }
 
 // WithdrawDeviceParams defines parameters for WithdrawDevice.
@@ -5177,6 +5201,9 @@ type ServerInterface interface {
 	// AnswerMessage Answer as the owner
 	// (POST /api/gateway/{message_id})
 	AnswerMessage(c *gin.Context, messageId Id)
+	// GetWholeHindsight The same of all dogs together, worked out in the background and kept until it is asked for anew
+	// (GET /api/hindsight)
+	GetWholeHindsight(c *gin.Context, params GetWholeHindsightParams)
 	// GetHouse Which devices in the house may come in
 	// (GET /api/house)
 	GetHouse(c *gin.Context)
@@ -6792,6 +6819,33 @@ func (siw *ServerInterfaceWrapper) AnswerMessage(c *gin.Context) {
 	siw.Handler.AnswerMessage(c, messageId)
 }
 
+// GetWholeHindsight operation middleware
+func (siw *ServerInterfaceWrapper) GetWholeHindsight(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// Parameter object where we will unmarshal all parameters from the context
+	var params GetWholeHindsightParams
+
+	// ------------- Optional query parameter "anew" -------------
+
+	err = runtime.BindQueryParameterWithOptions("form", true, false, "anew", c.Request.URL.Query(), &params.Anew, runtime.BindQueryParameterOptions{Type: "boolean", Format: ""})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter anew: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.GetWholeHindsight(c, params)
+}
+
 // GetHouse operation middleware
 func (siw *ServerInterfaceWrapper) GetHouse(c *gin.Context) {
 
@@ -7920,6 +7974,7 @@ func RegisterHandlersWithOptions(router gin.IRouter, si ServerInterface, options
 	router.GET(options.BaseURL+"/api/pictures", wrapper.GetPicturesKept)
 	router.GET(options.BaseURL+"/api/pictures/:hash", wrapper.GetPicture)
 	router.GET(options.BaseURL+"/api/dogs/:dog_id/nails/:code/advice", wrapper.GetAdvice)
+	router.GET(options.BaseURL+"/api/hindsight", wrapper.GetWholeHindsight)
 	router.GET(options.BaseURL+"/api/practice", wrapper.GetPractice)
 	router.POST(options.BaseURL+"/api/practice/nail", wrapper.Practise)
 	router.POST(options.BaseURL+"/api/practice/ends", wrapper.NameEnds)
@@ -10221,6 +10276,45 @@ func (response AnswerMessagedefaultApplicationProblemPlusJSONResponse) VisitAnsw
 	return err
 }
 
+type GetWholeHindsightRequestObject struct {
+	Params GetWholeHindsightParams
+}
+
+type GetWholeHindsightResponseObject interface {
+	VisitGetWholeHindsightResponse(w http.ResponseWriter) error
+}
+
+type GetWholeHindsight200JSONResponse WholeHindsight
+
+func (response GetWholeHindsight200JSONResponse) VisitGetWholeHindsightResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/json")
+	w.WriteHeader(200)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type GetWholeHindsightdefaultApplicationProblemPlusJSONResponse struct {
+	Body       Problem
+	StatusCode int
+}
+
+func (response GetWholeHindsightdefaultApplicationProblemPlusJSONResponse) VisitGetWholeHindsightResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response.Body); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/problem+json")
+	w.WriteHeader(response.StatusCode)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
 type GetHouseRequestObject struct {
 }
 
@@ -12410,6 +12504,9 @@ type StrictServerInterface interface {
 	// AnswerMessage Answer as the owner
 	// (POST /api/gateway/{message_id})
 	AnswerMessage(ctx context.Context, request AnswerMessageRequestObject) (AnswerMessageResponseObject, error)
+	// GetWholeHindsight The same of all dogs together, worked out in the background and kept until it is asked for anew
+	// (GET /api/hindsight)
+	GetWholeHindsight(ctx context.Context, request GetWholeHindsightRequestObject) (GetWholeHindsightResponseObject, error)
 	// GetHouse Which devices in the house may come in
 	// (GET /api/house)
 	GetHouse(ctx context.Context, request GetHouseRequestObject) (GetHouseResponseObject, error)
@@ -14433,6 +14530,32 @@ func (sh *strictHandler) AnswerMessage(ctx *gin.Context, messageId Id) {
 		sh.options.HandlerErrorFunc(ctx, err)
 	} else if validResponse, ok := response.(AnswerMessageResponseObject); ok {
 		if err := validResponse.VisitAnswerMessageResponse(ctx.Writer); err != nil {
+			sh.options.ResponseErrorHandlerFunc(ctx, err)
+		}
+	} else if response != nil {
+		sh.options.ResponseErrorHandlerFunc(ctx, fmt.Errorf("unexpected response type: %T", response))
+	}
+}
+
+// GetWholeHindsight operation middleware
+func (sh *strictHandler) GetWholeHindsight(ctx *gin.Context, params GetWholeHindsightParams) {
+	var request GetWholeHindsightRequestObject
+
+	request.Params = params
+
+	handler := func(ctx *gin.Context, request interface{}) (interface{}, error) {
+		return sh.ssi.GetWholeHindsight(ctx, request.(GetWholeHindsightRequestObject))
+	}
+	for _, middleware := range sh.middlewares {
+		handler = middleware(handler, "GetWholeHindsight")
+	}
+
+	response, err := handler(ctx, request)
+
+	if err != nil {
+		sh.options.HandlerErrorFunc(ctx, err)
+	} else if validResponse, ok := response.(GetWholeHindsightResponseObject); ok {
+		if err := validResponse.VisitGetWholeHindsightResponse(ctx.Writer); err != nil {
 			sh.options.ResponseErrorHandlerFunc(ctx, err)
 		}
 	} else if response != nil {
@@ -16498,151 +16621,154 @@ var swaggerSpec = []string{
 	"u6kSeWEaADmZ6JXXAphJBs1dLZuCQUAYLG7/dyCx5ND4k2D/Ci/yUg8TF9xE2evpYVtgEkcyXn3AozlU",
 	"PENNW++E89qxhpg5PJj+3EC+Ef8lqTH97Z89cqM4JDH+w3/W11Ae84FfXuMDP/DLd/RM+sf3lVDfhYeO",
 	"g9gfwMO/OYb9QYgjVfuGbzvhZob8wxn9pqrFbBzgYeHQaVXSI6HHLQdvhfePN7DfYvKfrSAIP6JNBpk+",
-	"7sTL+Lpbcn1hd36I1RRrWtYfnoTrHWfDMpoJRvbvSg4iW9AHp97OR6iksy8/hHKEG4JU3pGBCaq0zTSZ",
-	"KAWvbUjvdvqGwnYQWLJUxNXhdoA8j8JPkSVoL6yFqe/XS0s+WzhMHvxLHOQN3xkChfilySaxF2ra5jqb",
-	"HYLmE+Vp9Nnm6jSIh3PZrqgub/U5Cb4nFP+8ao1XFjispIDhe9K4Ye+i+EEzXkMOH44ZrO3lYIam+6eN",
-	"UJHQAC/mq52Rp0HdrXjsUwz3m9fhkZVOPaxgYMUGcpnM+olf6GxEnwe8vs/Eo1BEfIukUKUWIdII+NcQ",
-	"huZQt61cpolAjrI/AgScZich3IoysedhiF18PJPMhjR9KIYMa9Ob3aR0Ias5tYVZoVxv4kw/dyfZogNn",
-	"bCHSvwfG9isf9JePOxFzqb/1Z914osAZPvsl34cRreKBK/nlBXZbemDIzdqF4REDpDQj5+H/Je97m9u2",
-	"mX2/CkdzZ9zO0JbsxGkbv0rspMlNmvomfpp5bm5uBhIhiRUF8BCkVR1PvvsZ7C5AUCIpWgajtM+b2o1J",
-	"AAQWi8X++f1qnPr3heq/NylBWbNdc/GxzDEWpZoYhbpuwV1MAvaWth2j9kKW0LKcH+m6ci/cC6Cjao41",
-	"yABIo1IwpScJZxmA4UCxJx5slZpfV4PXHggOXC2oT+Ds6nwulhqlUuH50/YycLNJa8YA/Ct2CJYP+Z6j",
-	"KNVAZSyPnjypKUaVKv/SzDEBf66nrbE0V5uoX5uvNy4heRhzNk54iK1UsruTeBnX4wtkfNkQbpRwZaJ0",
-	"BHyMY6E1pNAjsQ0GxvRpCniymB4nRX2yGv8rV80Av4sYUUiW6Oy2Nphia3WBGfvEGCFkHujrFd4IAayE",
-	"KeTTDh1/b0z/1nXNyct+w//Kd4reLc9UXEdzU/UqhsFoO2dwOyTSVL5herGs+BtbeVtP6BZiMZUNFFAG",
-	"+O6pnSH0FdAaEFu4XnNMqIMqFhEF1RAoUPhAzeFJgO42tJOWcZLES55nXIUG4iBYxAlw06kQoHaV+1TA",
-	"gONV9zFLuAoiPsu4fhlJlycs4SIyHMwnwYssk4QJmGZynPBlEMlJsdSrGPzw/uVl8Mvj859+JOwptjST",
-	"zpOIvkzlUkZ4JpgPs94VLeV6yCf/jwDIucArURxxkcfTWJ83g99e35hMFfwfqH3NtVk2eImXj4EjHoPR",
-	"yenJyNCxsDQePB08OhmdPAJQ83wOQjlkaTxEpDSkY+dwpdE6HIDKXkeDp4O3scqf0zNQy5NKQXBgZ6NR",
-	"k2zb54bmXbC7p4yIU9vfucZZBrlUBrplcKOtaGwtGHMVRzjPYykXYSD4yq1Mz9kMnCDY++CzPjylqvm8",
-	"39iC00OH/bpLma7t9wRCrlBQJnNOiacT/QCgLdV939ewspzDOy0qX3WvORHX13//e3zATkHKMrbkgMD1",
-	"9FONymS0BOBbGzzF+68VTMqkKnUJOldQ00GlS+ko/7nGT/55aw3OtjXK61LPEfoUAeop9L9h0lla5OaY",
-	"0DN6pCgGJ/Dy+8DVuqZCDkAZrOtGD2nBeWqPk4zDH9QFBQhVcD56hO4NvUX1MWboM5nLmdm40hOWTIaT",
-	"Ao+2+sW9ZMnkssgVLQlX+XOiZ5hIfYNHz1SaJvEEXhr+SRRq/C+2TPHKN2aKfwE9iVDdZ2d68tIc0Vt/",
-	"KhHJR6ZME/7v9HEFPvfUrVQ9HYWDjEVxgaDKZ08qKK2nlF08eDo6+emrKzyt5m2RK0NevZH+pGXwa/3m",
-	"3jEN9+kaKKGh56q03iCMvg8V8dGiTSPmqT4+ARsdLkYufhKWh5qsU5IgLQ1FwnKpL25VMSKnR7MUXRX8",
-	"IUKUMEBgQ2/YU72tnxyfnh6fPRpsSgk5Nj7VCx5WBg3evnw0aJDC05PRk6ognp48Od3gHx+d/LwtgZH7",
-	"9zPDN41tujJ5/vPoPBysYjXnkaV3Hn0Nt0f8aOSM+LQy4vPGfbM5VujcGesvO4Z67gz1527jdGb2/avz",
-	"5pk9bx/p6OTsntP6szNWvUhbg/1s2ZmeVinyHRr4sxF4kfS16cvKxgg+tUYZPnfWK1cFP5BaeQf3gXqF",
-	"Alhc4DQuU6iA/9KXnVV2UGJ9IHK1Np4N2iNcgaB2+QciyKY9r4/ESE6UVizH9G8ny+jHbtqo5CpvVkjE",
-	"VP4AncRm3ND0n41G4UCOFc9uGd3rP90ZUImBvkYRUzapqZMndQzip+foKdQN6m1m3ieCtEoTZyeP79PE",
-	"PBbRF1nkhix7ZfVlaxuP9QZqeqLcQGeddwPO+oE2hOm87aSFq56HPfAKyoVVjgFbi9uupz40UHX6Xoe3",
-	"VdwDs4yvugm49d43y/c7Cw7oSbwh9wIO3tHp8UhreX6rpwJEHfGEwSeH5LYhIaMPEgRZh3pDc/DCbDtN",
-	"aUm1LaQMS6tq33//qun96uPuMfOL3iq2/9OG99EQ/oQgLqda7qlFyjxvb+CzQYnd/EuIpou2xc1siiJJ",
-	"XDulYpNMZCKLDPyAALFKAAQEsgwDdQ2Czo/jxNnHE8OIVX2+drfvvdlBBA91+GHfbVsdktMoiRDKLcHo",
-	"hUxP8Gvy25iU+cPVwbPEwSKGbGuTy1FSOigEytKj2ir8LAGRIZzfeFwuZcST7gdlmkkoUGzVJNf00GHu",
-	"gBvmYHmzqzNNOwoHfdGBRNP23iqcccSD25ivPNljtj0tSuaW101ILHVMs4j8HyLm2FtANvVYRTimbMK/",
-	"qAnTj34anZyG+h4wOnlMP08/ayUroiXLFqhRSXNboo/yyvDo5FwrOVfGzsNBasBpLEjMIwsKcwoEh2rx",
-	"BUMRT0cno1NgkEvp5IOIGjJIVrF49av27/q7vlhyEvepEQ5JAZIF4mh0FmSY9wOJMfXdJsRjnsR8avFt",
-	"WXQbI3vPg/0YBmYCSYFjhZRrgQVoBp5jcH8WhDyq19BRo4BFDEDxxpmOQAmmsmX3tjD3yrZ98d4wA++9",
-	"MQyfsTXFNm/3RrphAr5oY8VY9pUrbmeRwiEfSKZM521CBUt+pAK9g3z5xJgoiaMhoYbYAlG8bNFiCdVs",
-	"6KYxg1VyjO0lkC8DRn4XGYIYUWPc5FeeX5pn9oks2Jf9HCAsijKuVABI30Q+x8pIV5pBsAyc6ogtExWY",
-	"lrbhQcQxNcdT3nPBV9/Lh/8a33KTpo/fSchrZjqoHEXbc4Jbx7yQUL5V/+GOAMQpz4Z6xgxxUa0gfMgz",
-	"zpbvzWM7t1/O/8qHcDc7VvDqPTzROCbqq24HmmHgTkBQFIUUZRyDr772JE27Hg/CZAETmuLZLc+OFReQ",
-	"4iFydYEebfifI+VwJm18TLkY/5ZFBjAsNasB5v8xQjg3BPzkLSd4sXsr9m6r4IKXdVLAj7djXB840SU+",
-	"bCX0GAh6r4SvxjVBurt5nKryskJaAPVkCvoC4FsB7Gz3Cix3KMPloM8ojG6/RuJBGGeQZak/Uw8zJOoJ",
-	"jkVncPO/sBXdNt9sYsLzkzkTE28bozqWQN5yl0gHo9mwJSI50ztSmweR9fMijZFZiBuT51yug8kEarBq",
-	"Ms5yYG7vR/avJFEkdRL8U5/9NhkcehrL7JgFT31srGdRhPf/C0j4CAM2w5gvpB+D5Qb5IlyYWn1asSu9",
-	"PNXVGt5h9d3Xtu1jlqyn3XMlZ3/AbbVxDn1Mmm4nBJWCPhMAkaB/sAEHCObnygQZ1PbkbWUp1A2mfASE",
-	"MiLvWD6Z1+wKKOP/XnbF6G+7K3AebY4XwKpaT9lFkPFpoYwuezz6BdO7jEmGWAoI8b6ZxtO2a4aQIoM6",
-	"b1+xaDBlJzKLLnXrPckFtH0ofbljvzvSoW/jHqQD5zNgbpUhldFOOc8vwEwEBERDwhBHWAZOsuGyZBvJ",
-	"eMl53igZU5nxCcO1bVKsL80zPe5D20fDdNtx+glcldFafZWlCK5WtYAVHosA3F/gMcnYKhjzfMW52J7U",
-	"ffVs/WLMYxEpUw7XtBqv7EM9LkfZSZO9CFLP4sj1L2ldtWK+gosmeJBn8VIRbeJGYijUQ405F8h+Rvm8",
-	"mC87XuOKHiHymgpNRmR1rL0vKYJ3ty6owfduzSw0Dpq3Lx9BcjUDtvxU6weQ5DCgKDwkHf5XwREyHLMO",
-	"5bQ153B3kqFP0cLPbdjoZsL8yJCJA8CMIfYgo/N2c/bgVEWwoLLG0OZY430HLiaF0BK5xKyZPmUHQdPU",
-	"Dpv3LT21jyPJed2T7XqkAhp2uIkOZl2Lf8oiw1LTmkta6NlE+ZCzLH9r4Of6MFGw8ftar99wYZ7zGRDz",
-	"4cLsZ0Q0XKO3hHV4h7+Yy1rEE47QG9VleSEiZ1EOOj0vABDbTI6+V5GAarldG27BgCLE/kQ23PkgSdZO",
-	"DeFO+jDPqLis/0G1Xwtu4ADqY8dZLNHvcruREQ9lUdk6KCGmjhSYld9uA6IsDO/ybL1rP36M87k2dc2i",
-	"HXQGb9gC61iAtWcdIH0xj7RNt4xVzhaH24nhXV1VB85wq421C6+saY+DeTK8m8iIt7q/PhDV+w4zEmKp",
-	"gKDP2S0V3jtYx1uEL3XWZJmPXmNElpjqW11DBYMqOZpsQn6JU0CsP2iHaYFsGgM1tjmITYzqEhykjZG0",
-	"V4PXLExTojKLE2SInJhy1gdun9+F06rNiiFPIniWVg1lEniriqSe/zj3Zt/W7xmiwdhvx5RQDF32zZAS",
-	"M1q2zzN8YusL62QvLbIU8U72G/w1vd+v3NEXNYhdLmWCd2JTEugjeBNP5tAyYKaXl6+MiQWPXOFTKQAI",
-	"68eAkISgDLVM/oPELp1LhB34HsffbL2xCEgye7LeoO2DOPuhZyAnbfJqufTTwD3r41oMuhhqMYGQ33ZA",
-	"wE3Iki6COKeoJmXAVqF/L4INKNWuHt6KQKo5563eReCxhIe6ZWFM1G11/i2I4TgWLKvhSWh3+4SDOWfG",
-	"63GJnR1fxSqVKjagL81+q69+MoFoMA6WO1PB5Yc//uaaSebHAvGm9naxFDVS807m7yAdrA9lQY3vmyTy",
-	"2qJSEMauPnAs7APLA0K/e6DQXEnbBx5pEB7Sv0H5iynJM8IDSDFN+xXhe30v0gee/064wH0sE7T9+/SB",
-	"62SBwo+Ur9Q2XAkmsF1wA4tq1TgMvTl0Ssq61Qt7bZ7p8+wyfTQoUDtOf45c02RICHJ5HXyEHZdv77fp",
-	"fXhHv+1yYbyHlHMaz6C71M2k8JG5dAXDco53vf1nUkZUDdeAy6GPlhVPEq9TWn++lPP4QEdFg455FkXl",
-	"7He5RrFV60AMZuXbl4Nw8F7/5+0r/durWoLPOqA/AFvCuG4nxwZCe3dLD0Dct89d9amc5Lw+XbWTxfQN",
-	"jWRawnY9Q7kPsbfEmDecp87mMRjCYfC/r1/8GgbX737VuvsjH1+HQZFmmD4mMFMGOGPFGp1HkB8bGuN6",
-	"VnClAptsm0VHKpjITKv8C/3PkOZ4Ngp+ew6tnY8QBEmKII3/4omq35YNGitB3uvGYwJZj9rdc3UAeVPO",
-	"Iyrd4wzQW+uE11J6btnHJZVGn/4G+LwmqUmYD8/WjQnoyyIHdsgsXhJglmFfIsgy9DtgEr+TSYepcwJf",
-	"AQbXMJjzJArmcuW4Jyre5Xjp/3CDsotjIzAtQTKoQSLBOWBqY7nNfC3lCwoG6+Yw6kaYrxh0K9nFnBQ3",
-	"qLXoKURcnWj/FrJt/1Bpjl1WGNbB0wJj1Nlyx5UxMIdF7sKKwJFdf0Ok1iYB9ZsKG2i11N/TI7tybWz3",
-	"kImnulkPW4Xl94qOzFhq4LvHQF+WH0MIDD35kIsGeRQXxmVEGS1YIxzo1zuNciZZYiqK2wb4ufcquMa7",
-	"jFlIn3hQJF1uhMMsMdQXIC99sOYsCzFqMl7DT48KqF5sbRZ3T+m5HywXYy+lPNj6d5uiayOLFmneX5Yu",
-	"NblvQB8Ni3ahGN6VJHmdAvjuah/eXPA78W5egAFYqskNuKCcs2ruTjAucsOctV2++EAzr/7C7fAb9pEZ",
-	"UCsjwzEXWMDRdAY+hwf2gvKEN304mMzqYa2tIY1XoS2MgML6Wx4Z/FunOrm5lv2fs4gTQqNuLhXMoj1L",
-	"h7PIZ/0q8joivOKcoJ7s5oRM+jTRetCQGPw9lqrBwfV7yoWd+R5qXVgWXbMZ95bW5mmxnRpxOPZSNrPE",
-	"7XIlaBOzQPFJxnNTOI4p11pjxzmA1j/s7BvSSbqjiPySnnpoDfnOoOXvAsHVc/DzgorCEWpr4JZnLAmA",
-	"xWXCS9BuBEDyAw8ikDZLLjnV5DqwS86p21BSbg9ompELJ+c9EHIF9eVqgQGzf6SGNdBud9+rAqq16G94",
-	"krzAkfejg6BxIAj0pYS8GQ0RHf1zlqZc8EjbAPaoOVJBIvHAAbWUQTJ3ieyPWxVIldXG/hCRrXOHnN1V",
-	"POF72+1AYLqrZOMPfKhvE10hhVitkU7j9BcspPiqnnxseztqWILLYNZZxon1F/PATI3zdqDc730bOKKH",
-	"d1K036dYnL+Tv8nuoURktTZXC0+3HYxfY94QMf8gmWaQxMrfVNWrMyn2VmNleKzWktKz+1JmV6yvEoGS",
-	"yvYBKQnIJu7huM7inAPLq/HwoWdRywumiyAivhSGIMY6EtCLsOA8xfSIvMhESyZJ0ZrjihDl7fwFyLg2",
-	"U8EKqIKAq2MuE4A8As692mRszjK4U3amMQhbOsbIXfWKiPZjbcw25aI96LXV11yugiUTa5sGH0BoA280",
-	"00yKvLGMcqogNc75zljEywKBHbc5Yxp7ptDjRXB23s1ta3iCKjOMPQN4rR3Hac04+vTlXhW8tBeqX3ul",
-	"l3O8LpErvKRabbQZIj+6FPoY2QRFKHh1dwwBlbBN73/gHHCJok5q/2bO14BiAvXHHnU/MV4aoiwD/UDG",
-	"PRQ0Az5cFKyAGLFanV79bv6XoeKsVQwv4M/PEVZ4h3Igp2qCKVR1cmpp0u9n7t5DPP87Tr2knKZssmAz",
-	"HpapDMTHffgk1Be3PFtTtq+opArpJaCB6z9p5Rfg96vgBxa8zGKoIkm4UsENGxcJy4IrlrPgml4CdPr/",
-	"+/r6x4uAUvTdFTUChDKB0XIkci3FacZyvmKtJe2/0iP73BfMu342EaaEQDzHXowNzpehM9PX43jCQ4sM",
-	"gMYs8uc4k0IsZGp7LoZ31Jbx0tdlP1Vtq/KFnq6KzwCqj8bcZ9qnwp68XRj9CQAOjLD7cFHbl3MuC9Vq",
-	"Qb2CB/b5KnzTV41NxLXE2vgGjLv0M8WVswAf3fzKIcKm37WQfl2zWKu0S5OW3lfekNNNEzuQjHgIyZTo",
-	"UdN6SRvOOReBYdzzcZXV/eCJm/AclS3OdBCLC2QjljjjSzaZx4Jv4801TTet2PAOf+kazsPmdh3MsxoU",
-	"z8i6bNURuGxVUAH2BAxYGQYq1jMKsXD8VMVWLuanukASE1nkTwO9qRsO/owLIHe4f/bZt9k4bzlcvMxy",
-	"GmMNnRLcxJViij7poxfBTis4H+Xqhh10vF3qh6v4elS2d2zJrYT0AssGjfsttve1oCa/H1fUYKQR1qCI",
-	"AgVZvzIotKhXqlm392jJVt+k+V8LKjvvTQ9iD9eZnOntWacKkXIlI/p7XxQuEKUBeXcty7geVbDeK80W",
-	"/PXO1FYTC9KqlCeK014DrZpnMfIQ1ygWmvddeuUflYRN0tZUphirQPAVOrs9yMEH2CksN1nXJATQSVj6",
-	"omQWRPF0yjMMGAEkLlvwkKJ8wgbv4TWWJBgkxJqbTTf6Bl7hIm7dfW/ifC+r642X+bkpMRIWcV4mIRDd",
-	"rhRV9aI7bd4sz6LoTZy/zvmyJ51NrftV2n4mEjFh05hP4Dq2iPeENMQZdmRneBfnfNmtQsid/QPJE3r2",
-	"aR6K3FxNYT6c4BT4JSB4S0yp9WJ2L4c/iEZLoSAG0P9jJZTwWTeFdH9c1hZRHZLjQbXJ7L9EJN/E+Qd8",
-	"9NBCiyE9lRufCWTjeZXJ+gx97O3wO5eIldWcZRCDDmnt8ZdsxiEtO+PTGKqN/yxUHgi5wgIHSj4cIxyb",
-	"qFDhVcWkA/JfO+yfR2C7Juf+DYgCQf3lECxC1J48YzGG5yO29oYtAi5R8FUa9mdZYtq142QlsYIOWNRG",
-	"8s2itzFh3PaAERir/CCFH7rjJsQLWMFY5aUDHObIF+MMti2nxpuqzSYM8CFrQAbpF5lcBeO1/tGGcLFV",
-	"pI1reqd/7Dr1teIyFP2Dnqca+mi4uUHcDyZA5X7821ojO+YDxAhWztxTHUkIqc9Tbb7r3uWU6uJqksfA",
-	"GVQ3713cHbQY/eRemlX8D96gsEps4QVpHGSnvPNBLxMmQH/rLtz7G+UxXtzLRN/asUvjbm851KxLfp8T",
-	"3r7sSYGR2lphEW4SNSU0zcmLAjmgc6aQI6g1zmDm4sBxo3qnopZGjJx86AsCysSmmFDe7H+Py2/9IUyQ",
-	"E5joU4ng1Mnb4ZmSIqSzrXo/c9a92a4V0TO9kQ4t8OgcNwHRmcRjBZKXLVSOFu0pixMeNX5k0ZCy2if0",
-	"DI3gIMrbRFcbdPfS/Pnh6poniQXEx5oLe3rfTy/XaCNUdG16mZR5jzNJPTRMJI3QAzQm6vTxGuIE3Q2d",
-	"B+e7fa5O9vAOfnZzWJW755sC2qCXipCTNu1MvNFaaza0BQUN4Ephu2z1LlptBYuYGOAj3YDmypbS6/kB",
-	"syHObFa09R6Du4iY8fc1uY0U9WNzv+E87R017CCK+9vJRBSVe8gUSkHsJoICKZPXJ/hDnIxbxvZ9UMve",
-	"4FW7d+Qy6KclouUJSMhetc0cQH6mbjwEU31ZTOZBJuUSCT0xgmVZPtrxfkpMsjlT868dZnf3xMZLNuPD",
-	"P1M+85PVaPt1cxjZZM6PL6XIM5n0nr34zBlEF0yzjSTTKTlLcYbCOrWnZ79V5aUsz3mmX/z/n0bHv7Dj",
-	"6ee7J4+//q9BF+Aw8GLqG3FjSFotGSC2tcWkrcxkbJLvAJ++Ns/0SspPfdQIDjpXFzHSjVWJoLmIlDn5",
-	"wfUfZXGSKH8EPUcqMHMUSIGg74acSzq8TdbKxb+N1ybBiU+LhKjXYdTjdcCgnpySp9VCG8JjGbklqHY6",
-	"nN1N/zTUn9zsKn7HlvyFiHqrwBOROsiZqDu+0mvbpFqIotih+1oHai5XnIpOIQQAN2SeYeVI5KfATA8K",
-	"ulhxka8BqR6kEncqdBQGS5YteBTAJTUzHjMu8pPgIxSUCH07KiHrKJFQX6vsYLtJhxa/ZunAN1VfCVlm",
-	"YIfBz6bOf9VasOUkVxxJLWOoK0YSKMJ9shk/MP2UAXTrx9RyVAfogCSBEgkVKKllwrknKwOoh38HRgxX",
-	"u2jJ4lonaqXRKkDOF3STHjXhgrdoF/K84VM9QfZA4weRIOy6Vcss5RIq1EtNYvIwXf6AWAUOBuR8XZ5X",
-	"UELqVe2YEVFxQM7GCQ9+sMUCkZyBGjToJUKufmxWR21Rrja5yeWM63tAFzPixjzbyZmhj/39qSyoyze6",
-	"ka+2jnTLX8KjLgSE36ZibWuaalWZDKI4chAk9eXBk9FjVQt0UXKRSmTDUTyLtd1jcW+OqLItyOOK06pG",
-	"XoAzdjhh2kJrp5pPVM9c80mjOw+H5yNMA7StJe664rdcBBFbK0ACIIBP0BpOobme1wtSHLLizk9YzrOA",
-	"sPt2VVbXCfo0k8v7Qgj/08tTT3eXp1alV6+frc9vRHLUj1411pj5gSk0fTQhnfmpUgqAd5gqO4HzGY8L",
-	"pM0k+QX7xIr3UZBIRvebOA+SGGqBugqt9yr/6vpN9VnQtHQvYxH9Lm54wtM5+op75JTWyydnqgWpTnks",
-	"SUY/r6BUafw/ojMgZW4dw1C9DB7hPRWNjUA0L1zXiAQuGrqnh3fws3s42jzenwP6D5qlPixhaPsghjB+",
-	"VRs4S0UJeKbDwNMwhOtPCdkCDmllYt9jbgIUsYGHIrDeCQ/GGdB3QcoYOq23Q2ob2BQNYjbMeMpZ/q2l",
-	"rSEJUA+lT4HDHg4icdg1j1oOM6Om8Hqb6XuVPvh9ofvnRrSPFCVy0pV7LosMA9ch2sb6xg52CDDnXJh4",
-	"mdBWyJgjGrJJyIHoiMJ9skv6CDunza74SI/0uBLURXNirVTcmqZ+zOQWsBmbTzstkiR0ILOglHgDuIms",
-	"aMoHueXBlCUJF4DltHPy9T+2zbzMFrGYfUTr+/7pMO77fiD2iIEhVsFKZosy2wtCSJgbZ6FLgw1W2vIw",
-	"b66y2PziHmCQ3DnxlGjld56p4OJhRRYb8qZ4iajdTJdLz+wzBfZlr7Vlk7mMJ9x1sU9lksiVQgKhjTwB",
-	"O4ZGIbsuql/ZA2IpjtibaHmcV5KrfGt666fQis6cc22fwM92vuUDsCQS5tuB0Wme2aTkyw9/hHgYyJQL",
-	"gKNggUozziKYQJDkrBA2EQ016g6gmS6XVmVnfxd7VASIBbcGcnEBtp00CW02K/lzyw1JJaZKq1EYEhKt",
-	"PWQeXn0j5Ep4ci/m83iycCUfxx/kWZEQQogs8pBCM5TTqoIlZ6qowh38Wxtm+nhzdwg0ZlIhmgMZ+qJ/",
-	"L7Dkv01xtv4q8C00VXokLJuV5e02SkS0VWEFnKPko7LrwdcY95hiHw9P7pVyQaaf4Zq1RFu1/FrGItTm",
-	"tr4L3Jcpq0VstGogC7y5EMvZTT1Ev6Dxw0S/oOtvTUCMvRKGqMq1buhGRrwR6S+dlHOgoWmOY7WsP1zT",
-	"juNmnrQbtuAf9EOvRatS7T+DymMilJ44tb0MlMJSIpJp4zZjuP/UPE5V6fuN+FIKleNMdZvrO+hlV47x",
-	"S5nNvqMDzJQZL4kgamWOp0mRQxXGah4nnOg9yroowxfRMDOdTAqarf5cmd+hXvuWSwtOIGT/394LW+pl",
-	"CxdiV2VD3U4oRCSbz5pf41tuq0L9r8i/RCQfjEFseSDh8335gYFEh0pF04wrwAJbAE0DqBzClYN8PwRY",
-	"cyZafxfNscEbG96Z374s+PrrMCr4STxpNpn1GXhJb3S9Q5nHfeh425gnqNbCwLVqjWQ+LPjh/cvL4Pz8",
-	"8fmPIRLWrASE7WQGbG7FWA9rzINcOrNrp2VnpiyGBIFzI2WZLc8gfLf6zFl3mR4cPdLGgl75LIJV37Ha",
-	"jYw1mys9z5eJJ4RXL8VXpq5Dm+rAgKKIBAWJpuZyRR5R/KuIrGnEE8VrYbT8LyuuwcOWVH81UIXgsIos",
-	"GTwdDAGXgz5hc6z/ElDTgrGDtVXAdlyOQ2fz1UuZxly5NUXla8+BK7vmpes54DzDBYqNEaRxWkJgli0Y",
-	"iLftJj7OJQE3GQvXCateFbzmFQjwuqhPC30iOrU75m1Z+6WGADck7gMxmYelXRNhFJyaQHaJulHT4ya3",
-	"0mYNOcULaKjPZNncS87zmtYg83qac6pcBSgGLa8ONafzVSyvncgrVHgiotImvGKKdalcbROXpbrdWlFT",
-	"pSGnQcpW9DkJyClaCNU5Lnnwt5pyUJPBv0Fcv4wKbKmBbY9T/fygF2UtC215XmwZ6kmMZMvUaml81ExU",
-	"mdFunC5GQUDJfYLZceYDbZ7+VkPPExZBQjzmhahCmyZgUNK7CHKz+dpbg9JiRXgmOV0tJixZutJH4Cn1",
-	"Qoyw43hrWSqe3Lp9X7JkomdHZnVr8wdVvzmkH7gdcicThFqiyELtFtgyV8rXwCyp3e8KUz1we7DM6cqU",
-	"ndZ3ZoBLAGBdkERhNmrZRFmF/fnr/wQAAP//",
+	"7sTL+Lpbcn1hd36I1RRrWtYfnoTrHWfDMpoJRvbvSg4iW9AHp97OR6iksy8/hHKEG4JU3pGBCap0Lb6X",
+	"qrRhokY2/dwhE/tyjMr7kTsGi/yXHD0dTXM6IDJqAgK8dFMlBv0whLXLw5ShD1wa+kytc6VlWwHltXEE",
+	"iNBfExDtZnn6rkBCOfxKeMcRqJgSfcX1AeKByGMUS+ugUG/HFVHh9x5WzDeLA5Lk8Mak1FbaZnqSlILX",
+	"NqABuuOJorwQh7Q0jg7mBVyLFK2MpFJ7YS3s1H55veSzdeYU8HmJg7xhW4S4Mm6MZE/hC/X4c52LB/Ix",
+	"OWuNPttcWQ/Rti5TotXlrT4nazWo6GP+JI5XFjis9MrCe9Iwc7+x/aAZr2GPg1WCpeAcvJZ0u70RiBb6",
+	"JUZ4gzPyNCjTFo99Rup+r0O0cNKZqhWEvdhvMAPEOPELmVLoIkOQ4DPxKBTxJCOHWKnF/0ve9za3bTP7",
+	"fhWO5s64naEt2YnTNn6V2EmTmzT1Tfw089ze3AwkriRWFKFDUFZ0PPnuZ7C7AEGJpGgZjNI+bxrXJgEQ",
+	"WCwW++f3M45pTJc2UQuBZf5pXsM5UcfwYPNJchnMAfJ7VBX6ARRubc2xzJqsDlM7a9bGmd1K6SIQfGYR",
+	"usdZvBfE/qowfFrZJ5sXCv69Afhv+KAXX0ZgQ+9df9aeBgiafDu/5JUZ0b1gAyOxPqIT6yIgKN8iakMp",
+	"Y6kM+MCviAHdl9nh3hwWRYl/hQljiYYsqDkTULXdgruIJ+ylfjulwQu3RsNyfuTb7b1gUpC9rD40JQPk",
+	"GFvgzWuUgMgQOwlrg+lgK5WIuxq88kBw0I1RfaKp0vpcLDRKqSD4p+1lALNJK8aAdD12CJY++56jKNRA",
+	"aSyPnjypqF2WKv9cT0mCf65mObKsaJsgcZuv1y4hO6RzMUwgpFZKxQBJPI+r4SgymNdEpyUa+py9Qo8B",
+	"1eVjxQXxIFEcVZ+mCD9M2ZQyrc5thC9VcR5T0z+LCbRmTrERa4MpsVYXVODBBCPaBNa3cXIgILaNUES/",
+	"HjrhgZh/13bNOShzA1/ynaJ3C5mKq1iRyk7oMBhsp5huR9DqDHfTC2+0cHMrb+sJ3UKcjmUNY5jBSXxq",
+	"Z4hcS7wGTC6v15zyL7HoKY2CcsQcGZ+wRPUkIO8s2UnzOEniOeQZqNAgYgSzOEEqQxUiMrNynwoEUgLr",
+	"PiYJqCCCSQb6ZeLoHokE0shQdp8EL7JMMoTkIpPDBOZBJEfLuV7F4If3Ly+DXx6f//QjQ5WJuZl0SCL+",
+	"MpVLGdGZYD7MOuO0lOshn/w/xquHlK5EcQRpHo9jfd70fnt9YxKb6H+wVDrXZlnvJV0+eo549AYnpycD",
+	"w94jFnHvae/RyeDkEWLg51MUyr5YxH0C1iP2fsArjdbhiGv3Ouo97b2NVf6cn8HSr4VMGT3ubDCok237",
+	"XN+8i3b3WDDPbvM71zTLKJfKIP30brQVTa0FQ1BxRPM8lHIWBimsXCCDXEzQZ0a99z7pw1Oqis/7TcyA",
+	"Hzrs113Kxdp+T5DKFQnKaAqcpzzSDyA4V9X3fQ1Ly9m/06LyVfeaS0Lzrf7+9/SAnYKFyMQcELDt6Z8V",
+	"KlPwEqArtveU7r9WMDnxrtAl5IsjTYeFUUVc5eeKsMqnrTU429Yorws9x2BljL+oyF1L/pXFMjfHhJ7R",
+	"I8Uh25Quvw9crWuu+0FQyqpu9JBmAAt7nGSAf1AXHE9WwfngEbk39BbVx5hhWxUuxWrtSo9EMuqPlnS0",
+	"VS/upUhGl8tc8ZKAyp8zm8dI6hs8OTIXiyQe4Uv9v5hxD76I+YKufEOh4DPqSUJ2PzvTk7fICez3pwLA",
+	"fmCqevH/Th+X0JZP3cLm00HYy0QULwmD++xJCdT3lJPRe08HJz99dYWn0bxd5spwnW9ky2kZ/Fq9uXdM",
+	"w326RgZx7LksrTfEuuBDRXy04OQEkauPT4TSx4uRC7dF1cQmSZklSEvDMhG51Be3shix06Neiq6W8BAh",
+	"SgQC9pE37Kne1k+OT0+Pzx71NqWEHRt/VgseFZL13r581KuRwtOTwZOyIJ6ePDndoKsfnPy8LYGR+/cz",
+	"Q09Obboyef7z4DzsrWI1hciygQ++htsjfjRwRnxaGvF57b7ZHCt27oz1lx1DPXeG+nO7cToz+/7Vef3M",
+	"njePdHByds9p/dkZq16krcF+smReT3tjucyYFt6l+X96NkAvkr42fV7ZkNKfjUGpT631ytUSDqRW3uF9",
+	"oFqhIHQbOo2LjDukS/VlZxUdFNAwBHSujWcDDopXICx1/4HjArzn9ZEYyZHSiuWYf3cyj35sp40Kavt6",
+	"hcTE9g/QSWICLE5PzwaDsCeHCrJbwff6P+8MBklPX6OYWJ3V1MmTKsL503PyFOoG9TYz7zOfXqmJs5PH",
+	"92liGqfRZ7nMDbf6yurLxjYe6w1U90Sxgc5a7waa9QNtCNN500mLVz0Pe+AVxupUTvF9C/Ovpz40yIb6",
+	"Xke3VdoDkwxW7QTceu/r5fudxZL0JN4YL8WDd3B6PNBaHm71VKCoE/w0+uSICzlkIP1eQpj8WJ5qDl6c",
+	"bacpLam2hYWgSrzK99+/qnu//Lh7zPyit4rt/7TmfTKE/yTMn1Mt99wiFyo0N/DJgApv/iUk00Xb4mY2",
+	"02WSuHZKySYZyUQuM/QDIiIv41UwJjcO1DUIWj9OE2cfTwyBWvn5yt2+92ZHETzU4Ud9N211zGXknFOs",
+	"zkWjFxOD0a8JtzEr84erg2eJA12Nyfkm9adgAFGEq6ZHtVUnXOBnY/ZH7XE5lxEk7Q/KRSaxnrVRk1zz",
+	"Q4e5A26Yg8XNrso0bSkc/EUHEk3be6NwxhEEtzGsPNljtj0tSuaW105ILNNQvYj8H+Zx2VtANvVYSTjG",
+	"YgSf1UjoR/8cnJyG+h4wOHnM/55+0ko2jeYim5FGZc1teWGKK8Ojk3Ot5FwZOw97C4NlZDGFHlkMoVPk",
+	"w1SzzxSKeDo4GZwi4eCCTz6MqBHhaBm6Wb9q/66/67PlsnGfGtCQFAKfEOxKa0HGeT+QGHPfTUI8hCSG",
+	"sYVDFtFtTGRPD/ZjGFQS4pCOFTH0OUlHAMSqMloyUK1eQ0eNInQ18goYZzrhaphCqN3bwtwrm/bFe0Mk",
+	"vffGMPTX1hTbvN0b6cYJ+KyNFWPZl664rUWKhnwgmTKdNwkVLvmRCvQO8uUTE2nBM44JNUwuSeJla1wL",
+	"ZG/DTk4JzxIotpdgvgwa+W1kCGNEtXGTXyG/NM/sE1mwL/s5QEQUZaBUgMDwnOMnikgX5jmKOTrVCYoo",
+	"WlJa2oYHkcZUH095DymsvpcP/zW+BVPVQd/JQH1mOrh6SdtzKVjHfCqx2q/6wx0BiBeQ9fWMGZ6rSkH4",
+	"kGcg5u/NYzu3Xw5f8j7ezY4VvnoPTzSNifuq2oFmGLQTCENHEaMdUPDV157kadfjIVQ1JM5TkN1Cdqwg",
+	"xRSPNFcX5NHG/zlSDsXWxscUi/FvucwQtadiNdD8PybE75qAn7wFRqO7t2Jvtwou1l0rBfx4O8b1AZhd",
+	"82ErocfASI0F2jmtCbEjTuOFKi4rrAVITy5QXyDaL2Lj7V6B+Q5lOO91GYXR7VdIPArjBLMs9WfqYYbM",
+	"VAJUo4g3/wsLAGDzzUYmPD+ainTkbWOUxxLIW3B5lyiajVsikhO9I7V5EFk/L7FemYW4MXnOxTqYTKAa",
+	"qyYDkSPRfzeyfyWZUauV4J/67LfO4NDTWGTHzGDhY2M9iyK6/19gwkcYiAnFfDH9GC03zBeB1EA78Ipd",
+	"6eUpr1b/joo1vzZtH7NkHe2eKzn5A2+rtXPoY9J0OyGqFPKZIOYI/8IGHDCYnysTZFDbk7eVpVA1mOIR",
+	"FMqIvWP5aFqxKxD14XvZFYO/7a6gebQ5XojCaz1lF0EG46Uyuuzx4BdK7zImGUFvECPAZhpP067pY4oM",
+	"6bx9xaLGlB3JLLrUrXckF9j2ofTljv3uSIe+jXuQDprPQLhFqVx1PQbIL9BMRMBMw9kRR4QawLLhkqob",
+	"yXgJkNdKxlhmMBK0tnWK9aV5psN9aPuomW47Tj+BqyJaq6+yHMHVqhah5eM0QPcXekwysQqGkK8A0u1J",
+	"3VfPVi/G1C0KrFuNoqatw+VwCudq7EVT+Ob6l7SuWglfwUUTPMizeK6YZXMjMRTroYYAKdXgcT4v5csO",
+	"17SiRwTUp0KTEVkea+dLSljvjQtq4OAbMwuNg+bty0eYXC0CDH1r/YCSHAYchcekw/9aAiHMU9Yh1m7W",
+	"5xzuTjL0KVr0uTUb3UyYHxkycQCcMYKqFHzebs4enqqELVXUGNoca7rv4MVkmWqJnFPWTJeyQxh7aofN",
+	"+5af2seR5LzuyXY9UgEPO9wEk7Ouxb/kMqNS04pLWujZRPmQiyx/a9AKuzBRqPH7Wq/fcGGewwR5HGlh",
+	"9jMiaq7RW8Lav6MfzGUtggQIqaW8LC/SyFmUg07PC8RPN5Oj71UsoFpu14aKMuAIsT+RDXc+yJK1U0O4",
+	"k97PMy4u635QzdeCGzyAuthxFnr2u9xubMRjWVS2DgpEsiOFZuW324AkC/27PFvv2o8f43yqTV2zaAed",
+	"wRsxozoWJHlaB8R2DZG26eaxysXscDsxvKuq6qAZbrSxdsHb1e1xNE/6dyMZQaP76wMQ+PAOMxJjqUi4",
+	"AOKWC+8daOwtfqAqa7LIR68wIgsI/q2usYJBFZReNiG/wClgkiiyw7RA1o2BG9scxCakeYEl00Rg26nB",
+	"axamLlFZxAkRio5MOesDt8/vqdOqzYphTyJ6llY1ZRJ0q4qknv8492bfVu8ZZk3Zb8cUUAxt9k2fEzMa",
+	"ts8zemLrC6tkb7HMFoR3st/gr/n9buWOv6hG7HIpE7oTm5JAH8GbeDTFlhFiv7h8ZSKdQeQKn1og3rR+",
+	"DPlrGPlSy+Q/SOwWU0mwA9/j+OutNxEhp2pH1hu2fRBnP/aMXLZ1Xi2XrRypin1ci1EXYy2mPu8KAm0G",
+	"biJS/TSIc45qcgZsGSn6IthA3m3r4S0JpJoCNHoXkfYUH2qXhTFSt+X5t8BjwzgVWQWtRrPbJ+xNQRiv",
+	"xyV1dnwVq4VUsQF9qfdbffWTCcSDcaD/hQouP/zxN9dMMj9OCW9qbxfLskJq3sn8HaaDdaEsuPF9k0Re",
+	"W1QKhmTWB46FfRB5wGCJDxSaK2n7oCMNw0P6Jyx/MSV5RngQKaZuvxLas+9F+gD57wwj3cUyYdu/jx+4",
+	"ThZX/kj5Sm2jlRAptYtu4LRcNY5Drw+dsrJu9MJem2e6PLtMHzUK1I7TnyPXNBkyglxeBR9hx+Xb+216",
+	"79/xT7tcGO8x5ZzH02svdRMtDx50AA7LOd719p9IGXE1XA0uhz5aVpAkXqe0+nwp5vGBjooaHfMsiorZ",
+	"b3ONEqvGgRjMyrcve2Hvvf7P21f6p1eVfLBVQH8ItkRx3VaODUKCb5ceQLhvn9rqUznKoTpdtZXF9A2N",
+	"ZF7CZj3DuQ+xt8SYNwALZ/MYyOkw+N/XL34Ng+t3v2rd/RGG12GwXGSUPpZSpgxSDKdrch5hfmxojOvJ",
+	"EpQKbLJtFh2pYCQzrfIv9K8xzfFsEPz2HFs7HxAIkkyDRfwFElW9LWs0VkI06bXHBJFkNbvnqgDyxgAR",
+	"l+6BQPTWKuG1DLBb9nHBvNKlvwE/r05qEuHDs3VjAvpymSOZaBbPGTDLkHUxZBn5HSiJ38mko9S5lF5B",
+	"wt8wmEISBVO5ctwTJe9yPPd/uGHZxbERmIYgGdYgseAcMLWx2Ga+lvIFB4N1cxR1Y8xXCroVZHROihvW",
+	"WnQUIi5PtH8L2bZ/qDTHNiuM6+BpgSnqbKkGixiYQzp4YUXgyK6/4d1rkoDqTUUNNFrq7/mRXbk2tnvM",
+	"xFPtrIetwvJ7RUcmYmHgu4fIdpcfYwiMPPmYi4Z5FBfGZcQZLVQjHOjXW41yIkViKoqbBvip8yq42ruM",
+	"WUifeFAsXW6Ewywx1hdMRaJNjjWILKSoyXCN/3pUQNVia7O4O0rP/WCpOzsp5aHWv9sUXRtZtEjz/rJ0",
+	"ucl9A/pkWDQLRf+u4FRsFcB3V/vw5oLfiXfzAgzAUkVuwAXnnJVzd4LhMjdEa9vliw8086ov3A4dZheZ",
+	"AZUy0h9CSgUcdWfgc3xgLyhPfNOHg8msHtXa6iWaCiyANIURWFh/C5HBv3Wqk+tr2f85izhiNOr6UsEs",
+	"2rN0OIt81q8SDSjBK04Z6sluTsykXyRaDxoSg7/HUtU4uH5fQGpnvoNaF5FF12IC3tLaPC22UyOOx95C",
+	"TCzPv1ylvIlFoGCUQW4KxynlWmvsOEfQ+oedfX0+SXcUkV/yUw+tId8ZtPw9JXD1HP28qKJohNoauIVM",
+	"JAGyuIygAO0mACQ/8CBE9qTkHLgm14Fdck7dmpJye0DzjFw4Oe9BKldYX65mFDD7R2pYA+12970qoEqL",
+	"/gaS5AWNvBsdhI0jn6QvJeTNaIj46J+KxQJSiLQNYI+aIxUkkg4cVEsZJnMXyP60VZGDW23sjzSyde6Y",
+	"s7uKR7C33Y58t7tKNv6gh7o20RUxzlUa6TxOf8FCjq/qyae2t6OGBbgMZZ1lwCTRlAdmapy3A+V+79tI",
+	"Kd6/k2nzfUrE+Tv5m2wfSiQSdHO18HTbofg15Q0x8w9xrwZJrPxNVbU6k+neaqwIj1VaUnp2X8rsSnRV",
+	"IlAwHz8gJYHI5z0c11mcA5ICGw8feRa1vFC6CCHiy9QQxFhHAnkRZgALSo/Il1nakEmybMxxJYjyZv4C",
+	"YlybqGCFVEHI1TGVCUIeIedeZTI2iAzvlK1pDMKGjilyV74ikv1YGbNdQNoc9NrqaypXwVyka5sGj/yW",
+	"fKMZZzLNa8soxwpT45zvjNN4viRgx23OmNqeOfR4EZydt3PbGp6g0gxTzwhea8dxWjGOLn25V0so7IXy",
+	"117p5RyuC+QKL6lWG22GRKcvU32MbIIiLKG8O/qIStik9z8AIC5R1Ert30xhjSgmWH/sUfcz46UhyjLQ",
+	"D2zcY0Ez4sNFwQqJEcvV6eXvhi+GirNSMbzAPz8nWOEdyoGdqgmlUFXJqWXVv5+5ew/x/O944SXldCFG",
+	"MzGBsEhlYPr2wyehvriFbM3ZvmkpVUgvAQ9c/0krv4C+XwU/iOBlFmMVSQJKBTdiuExEFlyJXATX/BKi",
+	"0//f19c/XgScou+uqBEgkgmKlhORayFOE5HDSjSWtP/Kj+xzXzDv+tlElBKC8Rx7MTY4X4bOTF+P4xGE",
+	"FhmAjFniz3EmhVnI1PZc9O+4LeOlr8p+KttWxQsdXRWfIVQfj7nLtE9FPXm7MPoTABoYY/fRojYvZysA",
+	"jg3+7h06cyWzmVYvlKOE8PdVapP/dKDUnY1PqquOiHPiEWaoBLrP7ebs9gHuLNi1nCRkJOZyAlQq6DCU",
+	"G10pRrMJgecQx9QiZ+IoGqN1bJkFqamjmMqlarSnX+ED+8g4vemr4ioCrb9stAvHXXgd45JlQI9ufmWf",
+	"QPTvGijgrkWsD7hLU6TQVRaZ000dV5SMIMTUWvKv6kXWq5lDGhj+RR+ODd0P2V8J5HT00kwHcXpB3NSS",
+	"ZnwuRtM4hW30wbrp5hXr39EPbYO71NwulTOpwHSNrANfHaEDXwUlmFdEBJZhoGI9o5gZQZ+qxMpFgFUX",
+	"RGkjl/nTQKv4Gn2Wwb4K7dtsnLeA13CznMZ0J5UGJsro6jSCvi2hvhSrG7Y48e1SP/zAr8boeyfmYCWk",
+	"E5A+bNwv9IKvBTXVHrSiBjGPkSfTKFCYAy6DpRb1Um3z9h5lk7dB879OGYSgMz1IPVxncqK3Z5UqfOUe",
+	"vN4IfTBmh/Lu3jPiaozJ6hiFmMHrnYnOJjKoVSkkCnivoVbNs5hYqSsUC8/7Lr3yj0rJZ2mrNctUkMKK",
+	"Qh8e5OAD7hSRmxx8FgLsJCw8kzILong8hozChwiQLGYQcsw3takc+Jo23DBkTBVYm0GVDfTKWdy4+97E",
+	"+V5W15vYlz3KiBmzOC9SUph8WaZl9aI7rd8sz6LoTZy/zmHekc7m1v0qbT8TSQjBixhGaNvP4j0BLmmG",
+	"Hdnp38U5zNvVi7mzfyB5ojgPz8MyN44KnA8nVIleKgzlM29utZjdK/yDotFQNkrpFP+xEspovZtCuj9K",
+	"b4Oo9tkNpZpk9l9pJN/E+Qd69NBCSwFelRsPGt68vcpkdb0G9Xb4ncs022oqMsxICHnt6YdsApikn8E4",
+	"xtrzv5YqD1K5onIXTkUdEjhf2RFRFpMWOJDNIJAeYQ7rQj03KAoM/Jhj6JAwnPJMxJSsEYm1N6QZdJCj",
+	"59pwgcsC4bAZNS2JFXYgoibKdxG9jRnxuAPEyFjlBykD0h3X4Z/gCsYqL8IhOEe++IeobTk2vnVtNlG4",
+	"lzgkMkzGyeQqGK71P014J1sl+7Smd/qfXae+Vlx6Gp4LxizvcKqxj5qbG0aBcQJU7ifaoTWyYz5gxGjl",
+	"zD1XFYWYCD/W5rvuXY65SrIilRCdQVXz3sbdwYvRTSauWcX/4A2KqyRmXnDnUXaKOx/2MhIp6m/dhXt/",
+	"46zWi3uZ6Fs7dm6CLw2Hmg3Q7HPC25c9KTBWWysqyU6iuvQ2Ew7BjOCpUMQY1Rh1MnNx4ChitVNRSyPF",
+	"0T50BQhmIpUiVd7sf4/Lb/0hImUnMJPpMt2tk8UFmZJpyGdb+X7mrHu9XZtGz/RGOrTAk3PchMcnko4V",
+	"TGW3wElatMciTiCq/chlTQJzl0BEPIKDKG8Ta6/R3XPz54era0gSS49AFTj29L6fXq7QRqTomvQyK/MO",
+	"Z5J7qJlIHqEHoFTS6cM1xgnaGzoPzn78VJ7s/h3+285hVeyebwpvRF4qxtHatDPpRmut2dCWl9RAbYXN",
+	"stW5aDWVr1KaiI/kE54rC6yg5wfNhjizOfLWezziDId8ii6NvUxuI0Xd2NxvABadY8gdRHF/O5mIomIP",
+	"mbI5jN1EWC5nsjxTeIiTccvYvg+G3Ru6aneOY4f9NES0PMFK2au2mQPM1tWNh2iqz5ejaZBJOSd6V4pg",
+	"Wc6XZvSnAqFuKtT0a4vZ3T2x8VxMoP/XAiZ+clxtv25GqxhN4fhSpnkmk85zWZ85g2iDcLeRcjxmZynN",
+	"UFil9vTsN6q8hchzyPSL///PwfEv4nj86e7J46//q9cGRg69mPpGXBuSVnOB+H1NMWkrM5kY5TugyK/N",
+	"M11uQ9NHheCQc3UWE/lcmRYc0kiZkx9d/1EWJ4nyR9d0pAIzR4FMiQLAULVJh8XLWrn0t+HaJDjBeJkw",
+	"ET+OergOBKILcCq9mmlDeCgjtyDZToezu/lXff3J9a7id2IOL9Kos3rMNFIHORN1x1d6betUCxNWO+Rv",
+	"60BN5Qq4BBlDAHhDhozqiCI/5YZ6UNjFCtJ8jbwFKJW0U7GjMJgLzArFS2pmPGaQ5ifBRywvSvXtqAAw",
+	"5ERCfa2yg20nHVr86qWD3lRdJWSZgR0GTZ07/1VrwYaTXAFRnMZYZU6UYIwCZjN+cPo5A+jWj6nlqA7U",
+	"AUmCBTMqUFLLhHNPVgZekf6O/CiudtGSBVonaqXRKEDOF7STHjWCFBq0C3ve6KmOAJyw8YNIEHXdqGXm",
+	"co54BYUmMXmYLptErAIHEXS6Ls4rLCj2qnbMiLhUJBfDBIIfbOlIJCeoBg2WTSpXP9aro6YoV5PcmPT3",
+	"NmbEjXm2lTNDH/v7E5twl290I19tVfGWvwSiNnSU36Z+cWuaKlWZDKI4cvBE9eXBk9FjVQt2UTDTSuJG",
+	"UpDF2u6xKEhHXOcY5HHJaVUhL1gE0R8JbaE1ogklSaf+POqgLp1f+DEgP06RxLdA4VdwC2kQibVCXAiG",
+	"e0Wt4cAO6Hm9YMUhS+78ROSQBYzkuKvOvkrQx5mc3xdQ+p9erHy6u1i5LL16/SxaQy2up370qrbi0A9o",
+	"pemjDvfOT81agCzUXOdLRUyqIFFl+UX7xIr3UZBIwfebOA+SGGuB2gqtd8yH8vqN9VlQt3Qv4zT6Pb2B",
+	"BBZT8hV3yDCul09OVANuofJYoE5+3pRTpen/mNyClbl1DGMtO3qE91Q0NgJRv3BtIxK0aOSe7t/hv+3D",
+	"0ebx7hzQf/AsdWEJY9sHMYTpq5qgekpKwDM5Cp2GIV5/CgAfdEgrE/segglQxAYsjKGbRxAMMyRzw5Qx",
+	"clpvh9Q2kEpqxKyfwQJE/q2lrSYJUA+lS4GjHg4icdQ1RA2HmVFTdL3N9L1KH/y+uB5yI9pHihM5+co9",
+	"lcuMAtch2cb6xo52CPIoXZh4WaqtkCEQNrZJyMHoiKJ9skv6GEmpsdabH+my9pq6qE+slQqsaerHTG6A",
+	"HrL5tONlkoQOgBqWEm/AeLEVzfkgtxCMRZJAisheOydf/7Jp5mU2i9PJR7K+758O477vB3CR+ThihSXn",
+	"RbYXhpAoN84C2QYbHMXFYV5fZbH5xR2AYrlz4inRyu88c8HFw4osNuRNQYGvXk+ezM/sMwX2Za+1ZaOp",
+	"jEfgutjHMknkShGd1EaegB1DrZBdL8tf2QF+LY3Ym2h5nFeWq3xrequn0IrOFEDbJ/hvM/v2ATgzGQHw",
+	"wFhFz2xS8uWHP0I6DOQCUoSjEIFaZCAinECU5GyZ2kQ00qg7YIfaXFqVnf1dXGIRIhbcGgDOGdp20iS0",
+	"2azkTw03JJWYKq1aYUhYtPaQeXz1TSpXqSf3Yj6NRzNX8mn8QZ4tE0YIkcs85NAM57SqYA5CLctwB//W",
+	"hpk+3twdgo2ZVIj6QIa+6N8LOvtvU5ytvwp9C3WVHonIJkV5u40SMYlZWALnKNjJ7HrAmuIeY+rj4cm9",
+	"Us7Y9DPMw5Z2rZJtzViE2tzWd4H78qY1iI1WDWyB1xdiObupg+gXNn6Y6Bd2/a3pqKlXRpRVudYN7aip",
+	"NyL9hZNyiqRE9XGshvXHa9pxXM+adyNm8EE/9DptVKrdZ1B5TITSE6e2l4FTWAp8Om3cZoL2n5rGC1X4",
+	"fiOYy1TlNFPt5voOe9mVY/xSZpPv6AAzZcZzpgtbmeNptMyxCmM1jRNgspeiLsqwh9TMTCuTgmerO1fm",
+	"d6jXvuXSohMI17NiL2yply1ciF2VDVU7YZlGsv6s+TW+BVsV6n9F/pVG8sGI1JYVFD/flx8YKZW4VHSR",
+	"gUIssBmSdqDKYVw5zPcjgDVnovV38RwbvLH+nfnp8wzWX/vREk7iUb3JrM/AS36j7R3KPO5Dx9vGPAH3",
+	"Lg14r9ZI5sOCH96/vAzOzx+f/xgSfdEqxbCdzJDbbznUwxpCkEtndu207MyUpZAgMrAsRGbLMxjfrTpz",
+	"1l2mB0ePtLGgVz6LcNV3rHYtf9HmSk/zeeIJ79dL8ZWp69CmOvLhKKbEIdqxqVyxR5T+mkbWNIJEQSWM",
+	"lv9lpTV42JLqr0biGBrWMkt6T3t9xOXgT9gc679SrGmh2MHaKmA7Lsehs/nqpVzEoNyaouK158icXvHS",
+	"9RRRv/ECJYYE0jguIDCLFgzE23YTH6eSgZuMheuEVa+WUPEKBnhd1KeZPhGd2h3ztqz8UkOHHDITRjqa",
+	"hoVdE1EUnJsgrpGqUfPjJrfSZg05xQtkqE9k0Rzim263hpnX4xy4chWhGLS8OkStzleJvHIir0jhpRGX",
+	"NjG+6rpQrraJy0Ldbq2oqdKQ42AhVvw5CcopWQjlObaFBNtNORja6N9g5mfBBbbcwLbHqXp+yIuylktt",
+	"eV5sGepJTNTb3GphfFRMVJHRbpwuRkFgyX1C2XHmA22e/lZDzxMRYUI85YWopTZN0KDkdwnkZvO1twal",
+	"xYrwRAJfLUYimbvSx+Ap1UJMIPR0a5krSG7dvi9FMtKzI7OqtfmDq98cChjaDrmTCcItcWShcgtsmSvF",
+	"a2iWVO53BQwhzNj9xTum7LS6MwNcgnD7KUsUZaMWTRRV2J++/k8AAAD//w==",
 }
 
 // decodeSpec returns the embedded OpenAPI spec as raw JSON bytes,

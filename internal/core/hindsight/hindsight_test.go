@@ -194,7 +194,33 @@ func TestQuartersOfADog(t *testing.T) {
 		{On: date.MustParse("2026-03-31"), Records: []record.Nail{cut}, Arrival: &record.Arrival{Touching: record.None}},
 	})
 	assert.Equal(t, []Quarter{
-		{From: date.MustParse("2026-01-01"), Trims: 2, Nails: 2, Looked: 2, Touched: 1, Calm: &calm},
+		{From: date.MustParse("2026-01-01"), Trims: 2, Nails: 2, Looked: 2, Touched: 1, Calm: &calm, noted: 1},
 		{From: date.MustParse("2026-04-01"), Trims: 1, Nails: 2, Bled: 1},
 	}, got)
+	longer := 12.0
+	both := QuartersTogether([][]Quarter{got, {{From: got[0].From, Trims: 1, Calm: &longer, noted: 2}}})
+	assert.Len(t, both, 2)
+	assert.Equal(t, 3, both[0].Trims)
+	assert.InDelta(t, 10, *both[0].Calm, 1e-9, "each note counts once")
+}
+
+// Dogs together are the sum of each: of one alone it is that one.
+func TestDogsTogether(t *testing.T) {
+	r := rand.New(rand.NewPCG(3, 1))
+	var all []Report
+	for range 3 {
+		d, told := lived(r, virtual.World{}, 4)
+		all = append(all, Of(d, told, nil, after(4)))
+	}
+	one, sum := Together(all[:1]), Together(all)
+	for i, b := range one.Cuts.Bins {
+		assert.InDelta(t, all[0].Cuts.Bins[i].Expected.Value, b.Expected.Value, 1e-9)
+		assert.Equal(t, all[0].Cuts.Bins[i].Cuts, b.Cuts)
+		assert.InDelta(t, all[0].Cuts.Bins[i].Said, b.Said, 1e-12)
+		assert.InDelta(t, all[0].Cuts.Bins[i].Expected.Value+all[1].Cuts.Bins[i].Expected.Value+all[2].Cuts.Bins[i].Expected.Value, sum.Cuts.Bins[i].Expected.Value, 1e-9)
+	}
+	assert.InDelta(t, all[0].Lengths.CRPS, one.Lengths.CRPS, 1e-9)
+	assert.Equal(t, all[0].Dates, one.Dates)
+	assert.Equal(t, all[0].LeftOut.Sittings+all[1].LeftOut.Sittings+all[2].LeftOut.Sittings, sum.LeftOut.Sittings)
+	assert.Equal(t, all[0].Lengths.Seen+all[1].Lengths.Seen+all[2].Lengths.Seen, sum.Lengths.Seen)
 }

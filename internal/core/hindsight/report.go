@@ -54,6 +54,7 @@ type Floors struct {
 	Seen, Touched int
 	Expected      estimate.Estimate // how many were to touch
 	Brier, Plain  float64           // mean; plain is an even chance
+	chances       []float64
 }
 
 // Dates are those of trims before which somebody looked whether nails touched, against the date that was said.
@@ -249,11 +250,42 @@ func (r *Report) finish(touching []float64) {
 		b := &r.Cuts.Bins[i]
 		all += b.Cuts
 		mean(b.Cuts, &b.Said)
-		b.Expected, b.chances = Expected(b.chances), nil
+		b.Expected = Expected(b.chances)
 	}
 	mean(all, &r.Cuts.Brier, &r.Cuts.Plain)
 	mean(r.Lengths.Seen, &r.Lengths.CRPS, &r.Lengths.Plain)
 	r.Lengths.Share = estimate.Share(r.Lengths.In90, r.Lengths.Seen, estimate.Z90).Times(100)
 	mean(r.Floors.Seen, &r.Floors.Brier, &r.Floors.Plain)
+	r.Floors.chances = touching
 	r.Floors.Expected = Expected(touching)
+}
+
+// Together is what was said of some dogs.
+func Together(all []Report) (r Report) {
+	for i, b := range bounds {
+		bin := Bin{UpTo: b}
+		for _, one := range all {
+			if from := one.Cuts.Bins; len(from) > i {
+				bin.Cuts, bin.Bled, bin.Said = bin.Cuts+from[i].Cuts, bin.Bled+from[i].Bled, bin.Said+from[i].Said*float64(from[i].Cuts)
+				bin.chances = append(bin.chances, from[i].chances...)
+			}
+		}
+		r.Cuts.Bins = append(r.Cuts.Bins, bin)
+	}
+	var touching []float64
+	for _, one := range all {
+		cuts, seen, felt := float64(one.Cuts.All()), float64(one.Lengths.Seen), float64(one.Floors.Seen)
+		r.Cuts.Brier, r.Cuts.Plain = r.Cuts.Brier+cuts*one.Cuts.Brier, r.Cuts.Plain+cuts*one.Cuts.Plain
+		r.Lengths.Seen, r.Lengths.In90 = r.Lengths.Seen+one.Lengths.Seen, r.Lengths.In90+one.Lengths.In90
+		r.Lengths.CRPS, r.Lengths.Plain = r.Lengths.CRPS+seen*one.Lengths.CRPS, r.Lengths.Plain+seen*one.Lengths.Plain
+		r.Floors.Seen, r.Floors.Touched = r.Floors.Seen+one.Floors.Seen, r.Floors.Touched+one.Floors.Touched
+		r.Floors.Brier, r.Floors.Plain = r.Floors.Brier+felt*one.Floors.Brier, r.Floors.Plain+felt*one.Floors.Plain
+		touching = append(touching, one.Floors.chances...)
+		d, o := &r.Dates, one.Dates
+		d.Before, d.About, d.NotYet, d.Later, d.Untried = d.Before+o.Before, d.About+o.About, d.NotYet+o.NotYet, d.Later+o.Later, d.Untried+o.Untried
+		l, left := &r.LeftOut, one.LeftOut
+		l.Assumed, l.Unlooked, l.Sittings = l.Assumed+left.Assumed, l.Unlooked+left.Unlooked, l.Sittings+left.Sittings
+	}
+	r.finish(touching)
+	return r
 }

@@ -1,7 +1,19 @@
-import { useQuery } from '@tanstack/vue-query'
+import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { toValue, type MaybeRefOrGetter } from 'vue'
 import { answered, client } from './client'
 
 /** What was said of a dog beforehand, beside what then was. */
 export const useHindsight = (dogId: MaybeRefOrGetter<string>) =>
   useQuery({ queryKey: ['dogs', dogId, 'hindsight'], queryFn: () => answered(client.GET('/api/dogs/{dog_id}/hindsight', { params: { path: { dog_id: toValue(dogId) } } })) })
+
+/** All dogs together: asked again while it is being worked out. */
+export function useWholeHindsight() {
+  const cache = useQueryClient()
+  const key = ['hindsight']
+  const query = useQuery({
+    queryKey: key, refetchInterval: (q) => (q.state.data?.progress ? 500 : false),
+    queryFn: () => answered(client.GET('/api/hindsight')),
+  })
+  const anew = async () => cache.setQueryData(key, await answered(client.GET('/api/hindsight', { params: { query: { anew: true } } })))
+  return { ...query, anew }
+}

@@ -708,6 +708,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/hindsight": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The same of all dogs together, worked out in the background and kept until it is asked for anew */
+        get: operations["getWholeHindsight"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/practice": {
         parameters: {
             query?: never;
@@ -3247,6 +3264,21 @@ export interface components {
             dates: components["schemas"]["HindsightDates"];
             left_out: components["schemas"]["HindsightLeftOut"];
         };
+        WholeHindsight: {
+            /** @description how far it is being worked out */
+            progress?: components["schemas"]["Recount"];
+            /**
+             * Format: date-time
+             * @description when it was worked out; none when it never was
+             */
+            at?: string;
+            /** @description that it was worked out of */
+            dogs: number;
+            /** @description dogs of which what was said cannot be worked out */
+            skipped: number;
+            /** @description once it was worked out */
+            said?: components["schemas"]["Hindsight"];
+        };
         HindsightQuarter: {
             from: components["schemas"]["Date"];
             trims: number;
@@ -5500,6 +5532,30 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Advice"];
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    getWholeHindsight: {
+        parameters: {
+            query?: {
+                /** @description work it out anew */
+                anew?: boolean;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What it last came to, and how far it is being worked out */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WholeHindsight"];
                 };
             };
             default: components["responses"]["Problem"];

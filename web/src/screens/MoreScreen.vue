@@ -7,7 +7,7 @@ import { placesOf } from '../local/places'
 const { data } = useSettings()
 const places = computed(() => [
   ...placesOf(data.value?.choices.role === 'groomer'),
-  { to: '/chart', words: 'Paw chart, to print' }, { to: '/settings', words: 'Settings' }, { to: '/words', words: 'What the words mean' },
+  { to: '/hindsight', words: 'How right was it, all dogs together' }, { to: '/chart', words: 'Paw chart, to print' }, { to: '/settings', words: 'Settings' }, { to: '/words', words: 'What the words mean' },
 ])
 </script>
 

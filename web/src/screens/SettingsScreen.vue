@@ -81,6 +81,7 @@ function save() {
     <div v-else :class="['split', { inside: page }]">
       <nav aria-label="Settings">
         <RouterLink v-for="(about, name) in pages" :key="name" :to="`/settings/${name}`" class="line" :aria-current="page === name ? 'page' : undefined"><strong>{{ about.title }}</strong><span class="small soft">{{ about.line }}</span></RouterLink>
+        <RouterLink to="/hindsight" class="line"><strong>How right was it</strong><span class="small soft">what was said before each trim, and what then was</span></RouterLink>
       </nav>
       <div v-if="page" class="page">
         <BForm v-if="forms.includes(page)" novalidate class="settings" @submit.prevent="save">
