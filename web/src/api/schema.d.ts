@@ -1864,7 +1864,7 @@ export interface components {
             working_weekdays?: components["schemas"]["Weekdays"];
             /** @description floor gap at which it is due; 0 is when it would touch */
             wished_gap_mm?: number;
-            /** @description the break-even rhythm decides too */
+            /** @description the break-even rhythm decides too, so that no quick grows */
             short_quicks?: boolean;
             dates?: components["schemas"]["Dates"];
             /** @description a day on which it was agreed to come once; empty takes it back */
@@ -2624,7 +2624,7 @@ export interface components {
             length_after_mm?: number;
             gap_before_mm?: number;
             gap_after_mm?: number;
-            /** @description horn left in front of the quick */
+            /** @description horn left in front of the quick, where it was seen */
             spare_left_mm?: number;
             /** @description of its numbers, where it is not the usual: a length by caliper, a gap by feeler where it is exactly one's thickness, by caliper otherwise, what is left by eye */
             means?: {
@@ -2848,7 +2848,7 @@ export interface components {
             /** @description how many are in the log */
             events: number;
             last?: components["schemas"]["LastEvent"];
-            /** @description today's in the order of the work */
+            /** @description today's in the order of the work, then the others */
             nails: components["schemas"]["BenchNail"][];
             /** @description its nails as they were; left out of the answer to events */
             rank_before?: components["schemas"]["Rank"];
@@ -3857,7 +3857,7 @@ export interface components {
             open: boolean;
             /** @description this is the machine itself */
             host: boolean;
-            /** @description by which they reach it */
+            /** @description by which they reach it, the best first */
             addresses: string[];
             /** @description of the certificate that they are shown, SHA-256; none behind a proxy */
             fingerprint?: string;
