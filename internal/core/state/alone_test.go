@@ -109,6 +109,9 @@ func TestSpareIsNeverMoreThanItsShareOfTheLength(t *testing.T) {
 				if most := state.MostSpare * max(0, s.Length(i).Mean); s.Spare(i).Mean > most+1e-9 {
 					t.Fatalf("%v: %.2f mm of %.2f is spare", s.Nails[i].Code, s.Spare(i).Mean, s.Length(i).Mean)
 				}
+				if l := s.Length(i); !(l.SD < 1000) { // a hard walker's wear is no more than it walks
+					t.Fatalf("%v: %.2f ± %.2f mm", s.Nails[i].Code, l.Mean, l.SD)
+				}
 			}
 		}
 	})

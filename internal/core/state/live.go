@@ -115,25 +115,22 @@ func (s *State) wear(i int, where growth.Where, weeks float64) {
 	}
 	s.Wears[i] = true
 	worn := math.Max(leastWorn, s.Rate(i, where).Mean) * weeks / (wearReach * claw.SizeFactor(where.Weight))
-	goes := 2 * worn / (2 + worn) // by the trapezoid rule, which leaves a nail that wears as fast as it grows where it is
-	line := goes * share          // length −= line·(length − floor) + faster·rate + what makes its mean right, and spare as much
-	faster := past * 4 / ((2 + worn) * (2 + worn)) * weeks / (wearReach * claw.SizeFactor(where.Weight))
+	goes := math.Min(1, 2*worn/(2+worn)) // by the trapezoid rule, which leaves a nail that wears as fast as it grows where it is
+	line := goes * share                 // length −= line·(length − floor) + what makes its mean right, and spare as much
 	off := goes * past
-	grows, _ := s.rate(i, where)
 	l := &s.Leaves[i]
 	before := *l
 	for k := range shared {
-		goesBy := line*(before.A[Length][k]-before.A[Floor][k]) + faster*(before.A[Own][k]+grows[k])
-		l.A[Length][k] -= goesBy
-		l.A[Spare][k] -= goesBy
-		off -= goesBy * s.Mean[k]
+		l.A[Length][k] -= line * (before.A[Length][k] - before.A[Floor][k])
+		l.A[Spare][k] -= line * (before.A[Length][k] - before.A[Floor][k])
+		off -= line * (before.A[Length][k] - before.A[Floor][k]) * s.Mean[k]
 	}
 	l.B[Length] -= off
 	l.B[Spare] -= off
 	l.C = sandwich([own][own]float64{
 		Own:    {Own: 1},
-		Length: {Own: -faster, Length: 1 - line, Floor: line},
-		Spare:  {Own: -faster, Length: -line, Spare: 1, Floor: line},
+		Length: {Length: 1 - line, Floor: line},
+		Spare:  {Length: -line, Spare: 1, Floor: line},
 		Floor:  {Floor: 1},
 	}, before.C)
 	noise := wearShare*goes*past*wearShare*goes*past/weeks + goes*goes*rest

@@ -381,7 +381,7 @@ func TestFortyWeeksRarelyBleed(t *testing.T) {
 		{"usual, one press a nail, caliper", way{terms: usual, press: true}, virtual.World{}, somewhere, true, all, 5, 2.5, press, 8},
 		{"careful, step by step, largest cut 1 mm", way{terms: ofSize(careful, 1)}, virtual.World{}, somewhere, false, all, 3, 2, oneStep, 12},
 		{"careful, one press a nail, largest cut 1 mm", way{terms: ofSize(careful, 1), press: true}, virtual.World{}, somewhere, false, all, 3.5, 2.5, onePress, 11}, // 2.5 with thrice as many dogs
-		{"1.5 to 6 kg: careful, step by step", way{terms: careful}, virtual.World{}, toy, false, all, 4, 2, toys, 20},
+		{"1.5 to 6 kg: careful, step by step", way{terms: careful}, virtual.World{}, toy, false, all, 4.5, 2, toys, 20},
 		{"1.5 to 6 kg: usual, step by step", way{terms: usual}, virtual.World{}, toy, false, all, 6, 2, toys, 20},
 		{"1.5 to 6 kg: usual, one press a nail", way{terms: usual, press: true}, virtual.World{}, toy, false, all, 4.5, 2, map[int]float64{1: 4.2, 2: 5.6, 4: 7}, 12},
 		{"its millimetre is 1.4 and uneven, nobody knows: usual, step by step", way{terms: usual}, thick, somewhere, false, all, 13, 6, steps, 11},
