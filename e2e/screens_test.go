@@ -249,7 +249,7 @@ func TestScreenshots(t *testing.T) {
 	for _, one := range []struct {
 		label string
 		at    photo.Point
-	}{{"tip", photo.Point{X: 1050, Y: 960}}, {"coat line", photo.Point{X: 946, Y: 884}}, {"bend of the ridge", photo.Point{X: 1004, Y: 917}}} {
+	}{{"tip", photo.Point{X: 1077, Y: 991}}, {"coat line", photo.Point{X: 946, Y: 884}}, {"bend of the ridge", photo.Point{X: 1020, Y: 927}}} {
 		p.drags(one.label, one.at)
 	}
 	p.sees("pixels a millimetre")
