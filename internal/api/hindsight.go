@@ -30,7 +30,7 @@ func hindsightOf(got book.Hindsight) contract.Hindsight {
 	l, f, d := got.Lengths, got.Floors, got.Dates
 	out := contract.Hindsight{
 		Name: got.Name, Quarters: []contract.HindsightQuarter{},
-		Cuts:    contract.HindsightCuts{Few: hindsight.Few(got.Cuts.All()), All: got.Cuts.All(), Bins: []contract.HindsightBin{}, Brier: got.Cuts.Brier, PlainBrier: got.Cuts.Plain},
+		Cuts:    contract.HindsightCuts{Few: hindsight.Few(got.Cuts.All()), All: got.Cuts.All(), Bins: []contract.HindsightBin{}, Brier: got.Cuts.Brier, PlainBrier: got.Cuts.Plain, Better: got.Cuts.Better()},
 		Lengths: contract.HindsightLengths{Few: hindsight.Few(l.Seen), Seen: l.Seen, In90: l.In90, ShareLow: l.Share.Low, ShareHigh: l.Share.High, CrpsMm: l.CRPS, PlainCrpsMm: l.Plain},
 		Floors:  contract.HindsightFloors{Few: hindsight.Few(f.Seen), Seen: f.Seen, Touched: f.Touched, ExpectedLow: int(f.Expected.Low), ExpectedHigh: int(f.Expected.High), Brier: f.Brier, PlainBrier: f.Plain},
 		Dates:   contract.HindsightDates{Few: hindsight.Few(d.All()), Before: d.Before, About: d.About, NotYet: d.NotYet, Later: d.Later, Untried: d.Untried},
@@ -42,7 +42,7 @@ func hindsightOf(got book.Hindsight) contract.Hindsight {
 	for _, b := range got.Cuts.Bins {
 		if b.Cuts > 0 {
 			out.Cuts.Bins = append(out.Cuts.Bins, contract.HindsightBin{
-				UpTo: b.UpTo, Cuts: b.Cuts, Bled: b.Bled, Said: b.Said, Called: verdict.Chance(b.Said), ExpectedLow: int(b.Expected.Low), ExpectedHigh: int(b.Expected.High),
+				UpTo: b.UpTo, Cuts: b.Cuts, Bled: b.Bled, Said: b.Said, Called: verdict.Chance(b.Said), ExpectedLow: int(b.Expected.Low), ExpectedHigh: int(b.Expected.High), Beyond: b.Beyond(),
 			})
 		}
 	}

@@ -42,14 +42,14 @@ func (h handlers) Practise(ctx context.Context, r contract.PractiseRequestObject
 	for _, b := range g.Blades() {
 		out.Blades = append(out.Blades, contract.PracticeBlade{Mm: b.MM, Line: outline(b.Line[:])})
 	}
-	for i, s := range g.Steps {
-		out.Steps = append(out.Steps, practiceStep(g, i, s))
+	for _, s := range g.Steps {
+		out.Steps = append(out.Steps, practiceStep(g, s))
 	}
 	return out, nil
 }
 
 // practiceStep is a step as it is seen: what its end showed stands in the picture alone until the nail is done.
-func practiceStep(g practice.Game, i int, s practice.Step) contract.PracticeStep {
+func practiceStep(g practice.Game, s practice.Step) contract.PracticeStep {
 	out := contract.PracticeStep{}
 	switch {
 	case s.Stop:
@@ -57,8 +57,7 @@ func practiceStep(g practice.Game, i int, s practice.Step) contract.PracticeStep
 	case s.Look != "":
 		out.Look, out.SeenMm = of(contract.PracticeStepLook(s.Look)), &s.Seen
 	default:
-		look := uint64(g.Seed)<<24 | uint64(g.Number)<<8 | uint64(i) //nolint:gosec // never negative
-		out.Mm, out.Picture = &s.MM, of(standin.CutEnd(s.Face, g.Colour == nail.Light, look))
+		out.Mm, out.Picture = &s.MM, of(standin.CutEnd(s.Face, g.Colour == nail.Light, s.Drawn))
 	}
 	if !g.Over {
 		return out
@@ -82,7 +81,7 @@ func (h handlers) NameEnds(ctx context.Context, r contract.NameEndsRequestObject
 	for i, e := range ends[:min(len(ends), named.Asked+1)] {
 		light := e.Colour == nail.Light
 		faces := quick.Faces(e.Colour)
-		one := contract.EndToName{Light: light, Faces: faces[:len(faces)-1], Picture: standin.CutEnd(e.Face, light, e.Look)}
+		one := contract.EndToName{Light: light, Faces: faces[:len(faces)-1], Picture: standin.CutEnd(e.Face, light, e.Drawn)}
 		if i < named.Asked {
 			one.Face = of(e.Face)
 		}

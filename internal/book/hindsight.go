@@ -98,10 +98,10 @@ func (b *Book) WholeHindsight(ctx context.Context, anew bool) (WholeHindsight, e
 
 // workOutWhole goes through the dogs one after the other: who asks for a dog meanwhile is answered as fast as ever.
 func (b *Book) workOutWhole(ctx context.Context, dogs []store.Dog, settings store.Settings) {
-	var reports []hindsight.Report
-	var quarters [][]hindsight.Quarter
-	skipped := 0
+	last := WholeHindsight{}
 	err := unharmed(func() error {
+		var reports []hindsight.Report
+		var quarters [][]hindsight.Quarter
 		for _, d := range dogs {
 			if ctx.Err() != nil {
 				return ctx.Err()
@@ -109,7 +109,7 @@ func (b *Book) workOutWhole(ctx context.Context, dogs []store.Dog, settings stor
 			h, err := b.hindsight(ctx, d, settings)
 			switch {
 			case errors.As(err, new(Unreckonable)):
-				skipped++
+				last.Skipped++
 			case err != nil:
 				return err
 			default:
@@ -119,13 +119,14 @@ func (b *Book) workOutWhole(ctx context.Context, dogs []store.Dog, settings stor
 			b.whole.progress.Done++
 			b.whole.Unlock()
 		}
+		last.At, last.Dogs = b.now(), len(reports)
+		last.Quarters, last.Report = hindsight.QuartersTogether(quarters), hindsight.Together(reports)
 		return nil
 	})
-	report := hindsight.Together(reports)
 	b.whole.Lock()
 	defer b.whole.Unlock()
 	b.whole.running, b.whole.failed = false, err
 	if err == nil {
-		b.whole.last = WholeHindsight{At: b.now(), Dogs: len(reports), Skipped: skipped, Hindsight: Hindsight{Quarters: hindsight.QuartersTogether(quarters), Report: report}}
+		b.whole.last = last
 	}
 }

@@ -175,12 +175,10 @@ func (b *Book) ReadPhoto(ctx context.Context, dogID uuid.UUID, code nail.Code, i
 
 // ofSide says of what is wrong that it is of the second picture.
 func ofSide(err error) error {
-	var f fault.Fields
-	if errors.As(err, &f) {
-		for i := range f {
-			f[i].Name = "side." + f[i].Name
-		}
-		return f
+	var wrong, named fault.Fields
+	if !errors.As(err, &wrong) {
+		return err
 	}
-	return err
+	named.Under("side", wrong)
+	return named
 }

@@ -2,6 +2,7 @@ package demo
 
 import (
 	"context"
+	"fmt"
 
 	"github.com/google/uuid"
 
@@ -19,7 +20,7 @@ func fillPractice(ctx context.Context, b *book.Book) error {
 	for _, kind := range practice.Kinds() {
 		for number := 1; number <= practised[kind]; number++ {
 			n := practice.Nail{Kind: kind, Seed: practisedSeed, Number: number}
-			id := uuid.NewSHA1(uuid.Nil, []byte{byte(len(kind)), byte(number), 'p'})
+			id := uuid.NewSHA1(uuid.Nil, fmt.Append(nil, kind, number))
 			moves, more := []practice.Move{{MM: 0.5}}, number%5 == 0
 			for {
 				g, err := b.Practise(ctx, id, "", n, moves)

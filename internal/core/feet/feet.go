@@ -68,15 +68,21 @@ type Outlier struct {
 
 // FeetAfter folds a dog's sittings and walk-rounds, in any order, into its feet.
 func FeetAfter(d dog.Dog, sittings []record.Sitting, checks ...record.Check) Feet {
-	return fold(d, eventsOf(sittings, checks), func(date.Date, Feet) {})
+	return fold(d, eventsOf(sittings, checks), func(Feet, event) {}, func(date.Date, Feet) {})
 }
 
-// fold runs through a dog's events and tells after each how the feet were.
-func fold(d dog.Dog, events []event, after func(on date.Date, f Feet)) Feet {
+// fold runs through a dog's events and tells before and after each how the feet were.
+func fold(d dog.Dog, events []event, before func(f Feet, e event), after func(on date.Date, f Feet)) Feet {
 	f := feetOf(d, events)
 	for _, e := range events {
 		f.until(e.on)
-		f.take(e)
+		before(f, e)
+		f.known = e.on
+		if e.sitting != nil {
+			f.trim(*e.sitting)
+		} else {
+			f.look(*e.check)
+		}
 		after(e.on, f)
 	}
 	return f
@@ -85,24 +91,7 @@ func fold(d dog.Dog, events []event, after func(on date.Date, f Feet)) Feet {
 // Replay runs through a dog's sittings and walk-rounds, in any order, and shows the feet on the day of each, before it
 // and after. What is shown may be read during the call alone: the next record moves it on.
 func Replay(d dog.Dog, sittings []record.Sitting, checks []record.Check, before func(f Feet, s *record.Sitting, c *record.Check), after func(Feet)) {
-	events := eventsOf(sittings, checks)
-	f := feetOf(d, events)
-	for _, e := range events {
-		f.until(e.on)
-		before(f, e.sitting, e.check)
-		f.take(e)
-		after(f)
-	}
-}
-
-// take takes a record on its day.
-func (f *Feet) take(e event) {
-	f.known = e.on
-	if e.sitting != nil {
-		f.trim(*e.sitting)
-	} else {
-		f.look(*e.check)
-	}
+	fold(d, eventsOf(sittings, checks), func(f Feet, e event) { before(f, e.sitting, e.check) }, func(_ date.Date, f Feet) { after(f) })
 }
 
 // feetOf is what is believed before anything was told: from the day the dog was entered, or from

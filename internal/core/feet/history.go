@@ -39,7 +39,7 @@ func HistoryOf(d dog.Dog, codes []nail.Code, today date.Date, sittings []record.
 	events := eventsOf(sittings, checks)
 	var before Feet
 	at := 0
-	last := fold(d, events, func(on date.Date, f Feet) {
+	last := fold(d, events, func(Feet, event) {}, func(on date.Date, f Feet) {
 		event := events[at]
 		at++
 		if before.toes != nil {

@@ -12,8 +12,8 @@ import (
 	"fribbet/internal/core/feet"
 	"fribbet/internal/core/measure"
 	"fribbet/internal/core/nail"
-	"fribbet/internal/core/quick"
 	"fribbet/internal/core/record"
+	"fribbet/internal/core/verdict"
 )
 
 // Report is what was said of a dog beforehand, beside what then was.
@@ -83,6 +83,12 @@ const (
 	aboutDays   = 3       // to either side of a date
 	enough      = 10      // of a kind, before anything is said of it
 )
+
+// Better tells whether the cuts' chances say more than the plain rule's.
+func (c Cuts) Better() bool { return c.Brier <= c.Plain }
+
+// Beyond tells whether more bled than a reliable forecast leaves room for.
+func (b Bin) Beyond() bool { return float64(b.Bled) > b.Expected.High }
 
 // Few tells whether so many are too few to say anything of.
 func Few(n int) bool { return n < enough }
@@ -201,14 +207,11 @@ func (r *Report) cuts(f feet.Feet, s record.Sitting) {
 				believed.See(l)
 			}
 			for k, c := range e.Cuts {
-				risk, last := math.Max(believed.Bleeds(c.MM), believed.Risk(c.MM)), k == len(e.Cuts)-1
-				r.cut(risk, last && e.Blood)
-				switch face := c.Face; {
-				case last:
-				case face != "":
-					believed.Cut(c.MM, face)
-				default:
-					believed.CutMilder(c.MM, quick.AtFirstSign)
+				r.cut(verdict.Risk(believed, c.MM), e.Blood && k == len(e.Cuts)-1)
+				if c.Face != "" {
+					believed.Cut(c.MM, c.Face)
+				} else {
+					believed.CutUnread(c.MM) // what the end of the nail showed later was not known yet
 				}
 			}
 		}

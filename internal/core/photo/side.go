@@ -27,10 +27,8 @@ type Stands struct {
 // wherever it was held. It returns fault.Fields where the two do not belong together.
 func (s Shot) With(side Side, m Marks) (Shot, Stands, error) {
 	side.Reference, side.Held = Card, Unsure
-	f := side.Check()
-	for i := range f {
-		f[i].Name = "side." + f[i].Name
-	}
+	var f fault.Fields
+	f.Under("side", side.Check())
 	if s.Reference != Card {
 		f.Add("reference", string(s.Reference), "must be card: only a card tells from where both pictures were taken")
 	}

@@ -14,7 +14,7 @@ import (
 type End struct {
 	Colour nail.Colour
 	Face   quick.Face
-	Look   uint64 // of how it is drawn
+	Drawn  uint64 // how it is drawn
 }
 
 // Ends are those of a drill; the same seed shows the same.
@@ -22,7 +22,7 @@ func (r Room) Ends(seed int) []End {
 	chance := r.Chance(uint64(seed), endsStream) //nolint:gosec // never negative
 	ends := make([]End, EndsAsked)
 	for i := range ends {
-		e := End{Colour: nail.Dark, Look: uint64(seed)<<8 | uint64(i)} //nolint:gosec // never negative
+		e := End{Colour: nail.Dark, Drawn: Nail{Seed: seed}.horn(i)} //nolint:gosec // never negative
 		if chance.Float64() < lightShare {
 			e.Colour = nail.Light
 		}

@@ -58,6 +58,9 @@ func (n Nail) Check() fault.Fields {
 // stream parts a nail's chances from those of the others of its seed.
 func (n Nail) stream() uint64 { return uint64(n.Number)<<8 | uint64(slices.Index(Kinds(), n.Kind)) } //nolint:gosec // never negative
 
+// horn names how the end after one of its moves is drawn.
+func (n Nail) horn(move int) uint64 { return uint64(n.Seed)<<24 | uint64(n.Number)<<8 | uint64(move) } //nolint:gosec // never negative
+
 // drawn is the nail as it truly is, on a dog of its own, and what anybody knows of it beforehand.
 type drawn struct {
 	dog   *virtual.Dog

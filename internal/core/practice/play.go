@@ -24,6 +24,7 @@ type Step struct {
 	Move
 	Seen   float64      // by a look: how far from the tip the quick seems to end, mm
 	Face   quick.Face   // that a cut showed
+	Drawn  uint64       // and how its end is drawn
 	Advice verdict.Step // at the person's own end point, by all that was seen until then
 	Risk   float64      // that a cut bled, by all that was seen until then
 }
@@ -136,11 +137,11 @@ func (r Room) Play(n Nail, moves []Move) (Game, error) {
 			looked[m.Look] = true
 			s.Seen = t.look(m.Look)
 		default:
-			s.Risk = max(t.worked.Belief.Bleeds(m.MM), t.worked.Belief.Risk(m.MM))
+			s.Risk = verdict.Risk(t.worked.Belief, m.MM)
 			if s.Advice.Action == verdict.Stop {
 				g.Late++
 			}
-			s.Face = t.cut(m.MM)
+			s.Face, s.Drawn = t.cut(m.MM), n.horn(i)
 			g.Bled = s.Face == quick.Blood
 			g.Over = g.Bled
 		}

@@ -214,8 +214,10 @@ func (w Worked) thickness(t Terms, mm float64) float64 {
 	return math.Max(1, math.Round(mm/fine)) / perMM
 }
 
-// risk is the chance that a sliver of mm bleeds, or reaches a quick that does not show it at once.
-func (w Worked) risk(mm float64) float64 { return math.Max(w.Belief.Bleeds(mm), w.Belief.Risk(mm)) }
+func (w Worked) risk(mm float64) float64 { return Risk(w.Belief, mm) }
+
+// Risk is the chance that a cut of mm is called: that it bleeds, or reaches a quick that does not show it at once.
+func Risk(b *quick.Belief, mm float64) float64 { return math.Max(b.Bleeds(mm), b.Risk(mm)) }
 
 // signAt is the spare at which the sign of a school shows, mm, on a nail so deep.
 func signAt(depth float64, stop quick.Stop) float64 {

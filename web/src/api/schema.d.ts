@@ -3302,6 +3302,8 @@ export interface components {
             brier: number;
             /** @description of a rule that calls each cut 1 in 200 */
             plain_brier: number;
+            /** @description than that rule */
+            better: boolean;
         };
         HindsightBin: {
             up_to: number;
@@ -3315,6 +3317,8 @@ export interface components {
             expected_low: number;
             /** @description and at most */
             expected_high: number;
+            /** @description more bled than that */
+            beyond: boolean;
         };
         /** @description Lengths that were measured, against the range that was told */
         HindsightLengths: {

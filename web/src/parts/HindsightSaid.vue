@@ -29,9 +29,9 @@ const of = (n: number, all: number) => (all === 0 ? '–' : `${n} of ${all}`)
       <p v-if="data.cuts.few" class="soft">Too few counted cuts to say anything.</p>
       <template v-else>
         <ul class="bins">
-          <li v-for="b in data.cuts.bins" :key="b.up_to">Of <strong>{{ b.cuts }}</strong> cuts called {{ b.called }} to bleed, <strong>{{ b.bled }}</strong> bled <span class="soft">({{ expected(b.expected_low, b.expected_high) }})</span><span v-if="b.bled > b.expected_high" class="worse"> more than it said</span></li>
+          <li v-for="b in data.cuts.bins" :key="b.up_to">Of <strong>{{ b.cuts }}</strong> cuts called {{ b.called }} to bleed, <strong>{{ b.bled }}</strong> bled <span class="soft">({{ expected(b.expected_low, b.expected_high) }})</span><span v-if="b.beyond" class="worse"> more than it said</span></li>
         </ul>
-        <p class="small soft">{{ data.cuts.brier <= data.cuts.plain_brier ? 'Better' : 'Worse' }} than a plain rule that calls every cut 1 in 200.</p>
+        <p class="small soft">{{ data.cuts.better ? 'Better' : 'Worse' }} than a plain rule that calls every cut 1 in 200.</p>
       </template>
       <h3>Lengths</h3>
       <p v-if="data.lengths.few" class="soft">Too few lengths were measured before a cut.</p>

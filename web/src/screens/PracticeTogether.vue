@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { useRoute } from 'vue-router'
-import type { Schemas } from '../api/client'
 import { kinds, useTogether, type Kind } from '../api/practice'
 import AnswerState from '../parts/AnswerState.vue'
 
@@ -14,7 +13,6 @@ const { data, error, refetch } = useTogether(kind, seed)
 const people = computed(() => [...new Set(data.value?.nails.map((n) => n.who) ?? [])])
 const numbers = computed(() => [...new Set(data.value?.nails.map((n) => n.number) ?? [])].sort((a, b) => a - b))
 const of = (who: string, number: number) => data.value?.nails.find((n) => n.who === who && n.number === number)
-const short = (n: Schemas['PracticeDone']) => (n.bled ? 'bled' : n.late > 0 ? `${n.late} too many` : n.early > 0 ? `${n.early} too early` : 'just right')
 const link = computed(() => `${location.origin}/practice/${kind.value}?seed=${seed.value}&n=1`)
 </script>
 
@@ -28,7 +26,7 @@ const link = computed(() => `${location.origin}/practice/${kind.value}?seed=${se
       <div v-else class="scroll" role="region" tabindex="0" aria-label="Who did which nail how">
         <table class="table">
           <thead><tr><th scope="col">nail</th><th v-for="who in people" :key="who" scope="col"><bdi>{{ who || 'nobody named' }}</bdi></th></tr></thead>
-          <tbody><tr v-for="n in numbers" :key="n"><th scope="row">{{ n }}</th><td v-for="who in people" :key="who"><template v-if="of(who, n)">{{ short(of(who, n)!) }}<span class="soft small">, {{ of(who, n)!.cuts }} cuts</span></template></td></tr></tbody>
+          <tbody><tr v-for="n in numbers" :key="n"><th scope="row">{{ n }}</th><td v-for="who in people" :key="who"><template v-if="of(who, n)">{{ of(who, n)!.says[0]?.says }} <span class="soft small">Cuts: {{ of(who, n)!.cuts }}.</span></template></td></tr></tbody>
         </table>
       </div>
     </template>
