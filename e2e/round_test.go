@@ -47,7 +47,7 @@ func TestTheRound(t *testing.T) {
 	p.sees("Next")
 	p.sees("the owner is waiting: tell them")
 	p.sees("Get Teasel ready")
-	p.sees("Tell the owner that it runs late") // what would ease it; nothing of it happens by itself
+	p.sees("Take Quill before Teasel") // what would ease it; nothing of it happens by itself
 
 	before, _ := today().visit(t, "Bobbin")
 	bar := p.find(".visit", "Bobbin")
@@ -114,6 +114,7 @@ func TestTodayInOnePlace(t *testing.T) {
 	p.sees("Get Teasel ready")
 	p.sees("The day asks")
 	p.sees("when you are tired: Nettle")
+	p.sees("the green handles")
 	p.sees("Waiting for a place")
 	p.find("a", "All [0-9]+, with places to offer")
 	p.press("button", "is free: book it")

@@ -21,7 +21,7 @@ type item struct {
 // items covers what a kit can come to: sharp, worn, blunt, flat, empty, near its date.
 var items = []item{
 	{key: "large", kit: kit.Item{Kind: kit.Kind(kit.LargePlier), Name: "black handles"}, serviced: 60},
-	{key: "small", kit: kit.Item{Kind: kit.Kind(kit.SmallPlier), Name: "green handles"}, serviced: 120},
+	{key: "small", kit: kit.Item{Kind: kit.Kind(kit.SmallPlier), Name: "green handles"}, serviced: 130},
 	{key: "scissor", kit: kit.Item{Kind: kit.Kind(kit.SmallScissor), Guard: true}, serviced: 200},
 	{key: "guillotine", kit: kit.Item{Kind: kit.Kind(kit.Guillotine)}, serviced: 300},
 	{key: "grinder", kit: kit.Item{Kind: kit.Grinder, Name: "cordless"}, serviced: 5},

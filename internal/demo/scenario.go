@@ -117,7 +117,7 @@ var scenarios = []scenario{
 		colour: nail.Dark, shape: nail.Hooked, temper: temper.Uneasy, tool: kit.SmallPlier, noise: kit.NoiseFine, rounded: true, lastNote: "Rounds off well with the grinder."},
 	{name: "Barge", years: 3, kg: 52, coat: dog.ShortCoat, pavement: 11, rhythm: rhythm.FourWeeks, every: 26, lastAgo: 11, sittings: 14,
 		colour: nail.Dark, shape: nail.Usual, feelers: true, muzzle: true, helper: dog.Needed, temper: temper.Calm, tool: kit.LargePlier, lastNote: "Two people to lift the foot; takes the muzzle for a treat."},
-	{name: "Quill", years: 1.2, kg: 17, coat: dog.ShortCoat, pavement: 8, rhythm: rhythm.Fortnightly, every: 15, lastAgo: 5, sittings: 16,
+	{name: "Quill", litter: 2, years: 1.2, kg: 17, coat: dog.ShortCoat, pavement: 8, rhythm: rhythm.Fortnightly, every: 15, lastAgo: 5, sittings: 16,
 		colour: nail.Dark, shape: nail.Usual, caliper: true, temper: temper.Calm, tool: kit.SmallPlier, lastNote: "Young, quick nails: measured every time."},
 	{name: "Hatch", years: 8.5, kg: 11, coat: dog.LongCoat, pavement: 4, rhythm: rhythm.FourWeeks, every: 28, lastAgo: 4, sittings: 12,
 		colour: nail.Dark, shape: nail.Usual, tally: true, temper: temper.Calm, tool: kit.SmallPlier, lastNote: "Told in a line, as always on market days."},
