@@ -1,8 +1,10 @@
 package practice
 
 import (
+	"fmt"
 	"math"
 	"math/rand/v2"
+	"os"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
@@ -116,6 +118,9 @@ func TestHowOftenHandsBleed(t *testing.T) {
 		}
 	}
 	a, u, x := Count(advised), Count(unasked), Count(random)
+	page, err := os.ReadFile("../../../docs/practice.md")
+	require.NoError(t, err)
+	assert.Contains(t, string(page), fmt.Sprintf("%d bleed by the careful advice, %d by 1 mm slices, %d by random cuts", a.Bled, u.Bled, x.Bled))
 	assert.LessOrEqual(t, a.Per100.Low, 0.3, "a careful hand bleeds 3 of 1000 at most: docs/calibration.md")
 	assert.Greater(t, u.Per100.Low, a.Per100.High)
 	assert.Greater(t, x.Per100.Low, a.Per100.High)

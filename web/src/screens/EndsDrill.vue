@@ -63,7 +63,6 @@ onKey((event) => {
 </template>
 
 <style scoped>
-.crumb { margin: 0; }
 .drill { display: grid; gap: 1rem 2rem; grid-template-columns: auto minmax(0, 1fr); max-width: 60rem; }
 .drill img { border-radius: 50%; }
 .before { margin-top: 1rem; min-height: 3em; }

@@ -17,7 +17,3 @@ const { data, error, refetch } = useHindsight(() => props.dogId)
     </template>
   </div>
 </template>
-
-<style scoped>
-.crumb { margin: 0; }
-</style>

@@ -120,8 +120,6 @@ onKey((event) => {
 </template>
 
 <style scoped>
-.crumb { margin: 0; }
-.words { font-size: 1rem; font-weight: 400; }
 .bench { align-items: start; display: grid; gap: 1rem 2.5rem; grid-template-columns: minmax(0, 30rem) minmax(0, 1fr); }
 figure { background: var(--sheet); border: 1px solid var(--line); margin: 0; padding: 0.5rem 0.75rem; }
 .turn { display: grid; }

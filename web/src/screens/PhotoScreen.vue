@@ -251,8 +251,6 @@ watch(() => picture.value?.id, () => {
 </template>
 
 <style scoped>
-.crumb { margin: 0; }
-.words { font-size: 1rem; font-weight: 400; }
 .columns { display: grid; gap: 1.5rem 2rem; grid-template-columns: minmax(0, 1.7fr) minmax(0, 1fr); }
 .ways { display: flex; flex-wrap: wrap; gap: 0.6rem; margin-top: 1rem; }
 .strip { display: flex; flex-wrap: wrap; gap: 0.75rem; list-style: none; margin: 0; padding: 0; }

@@ -98,8 +98,6 @@ onKey((event) => {
 </template>
 
 <style scoped>
-.crumb { margin: 0; }
-.words { font-size: 1rem; font-weight: 400; }
 .columns { display: grid; gap: 1.5rem 2.5rem; grid-template-columns: minmax(0, 1.2fr) minmax(0, 1fr); }
 .ways { display: flex; flex-wrap: wrap; gap: 0.6rem; margin-top: 1rem; }
 .choices { margin-top: 1rem; }

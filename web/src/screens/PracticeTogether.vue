@@ -34,8 +34,6 @@ const link = computed(() => `${location.origin}/practice/${kind.value}?seed=${se
 </template>
 
 <style scoped>
-.crumb { margin: 0; }
-.words { font-size: 1rem; font-weight: 400; }
 .scroll { overflow-x: auto; }
 .table { max-width: 60rem; }
 </style>

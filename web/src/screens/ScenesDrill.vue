@@ -66,7 +66,6 @@ onKey((event) => {
 </template>
 
 <style scoped>
-.crumb { margin: 0; }
 .moment { display: grid; gap: 1rem 2rem; grid-template-columns: minmax(0, 1fr) minmax(0, 1.1fr); margin-bottom: 2rem; }
 .moment > :only-child { grid-column: 1 / -1; max-width: 44rem; }
 .sees { font-size: 1.375rem; font-weight: 650; }

@@ -156,7 +156,6 @@ const range = (n: Schemas['PhotoNumber']) => length.value.show(n.mm)
 </template>
 
 <style scoped>
-.crumb { margin: 0; }
 .columns { display: grid; gap: 1.5rem 2rem; grid-template-columns: minmax(0, 1.7fr) minmax(0, 1fr); }
 .columns.even { grid-template-columns: minmax(0, 1fr) minmax(0, 1fr); margin-top: 1rem; max-width: 60rem; }
 .title { font-weight: 600; margin: 0 0 0.4rem; }
