@@ -68,30 +68,46 @@ type Outlier struct {
 
 // FeetAfter folds a dog's sittings and walk-rounds, in any order, into its feet.
 func FeetAfter(d dog.Dog, sittings []record.Sitting, checks ...record.Check) Feet {
-	return fold(d, eventsOf(sittings, checks), func(Feet, event) {}, func(date.Date, Feet) {})
+	return fold(d, eventsOf(sittings, checks), watch{})
 }
 
-// fold runs through a dog's events and tells before and after each how the feet were.
-func fold(d dog.Dog, events []event, before func(f Feet, e event), after func(on date.Date, f Feet)) Feet {
+// watch is who is shown the feet while they are folded; what is nil is not shown. What is shown may be read during the
+// call alone: the next record moves it on.
+type watch struct {
+	before func(f Feet, e event)              // an event, on its day
+	nail   func(f Feet, i int, r record.Nail) // what was told of a nail of a sitting
+	after  func(on date.Date, f Feet)         // an event
+}
+
+// fold runs through a dog's events.
+func fold(d dog.Dog, events []event, w watch) Feet {
 	f := feetOf(d, events)
 	for _, e := range events {
 		f.until(e.on)
-		before(f, e)
+		if w.before != nil {
+			w.before(f, e)
+		}
 		f.known = e.on
 		if e.sitting != nil {
-			f.trim(*e.sitting)
+			f.trim(*e.sitting, w.nail)
 		} else {
 			f.look(*e.check)
 		}
-		after(e.on, f)
+		if w.after != nil {
+			w.after(e.on, f)
+		}
 	}
 	return f
 }
 
-// Replay runs through a dog's sittings and walk-rounds, in any order, and shows the feet on the day of each, before it
-// and after. What is shown may be read during the call alone: the next record moves it on.
-func Replay(d dog.Dog, sittings []record.Sitting, checks []record.Check, before func(f Feet, s *record.Sitting, c *record.Check), after func(Feet)) {
-	fold(d, eventsOf(sittings, checks), func(f Feet, e event) { before(f, e.sitting, e.check) }, func(_ date.Date, f Feet) { after(f) })
+// Replay runs through a dog's sittings and walk-rounds, in any order, and shows the feet on the day of each: before it,
+// before what was told of each nail of a sitting (its place among the dog's is i), and after it. What is shown may be
+// read during the call alone: the next record moves it on.
+func Replay(d dog.Dog, sittings []record.Sitting, checks []record.Check,
+	before func(f Feet, s *record.Sitting, c *record.Check), nail func(f Feet, i int, r record.Nail), after func(Feet)) {
+	fold(d, eventsOf(sittings, checks), watch{
+		before: func(f Feet, e event) { before(f, e.sitting, e.check) }, nail: nail, after: func(_ date.Date, f Feet) { after(f) },
+	})
 }
 
 // feetOf is what is believed before anything was told: from the day the dog was entered, or from
@@ -163,7 +179,7 @@ func (f Feet) Flags() []string { return f.check.Flags() }
 func (f Feet) Sat() date.Date { return f.on }
 func (f Feet) Day() date.Date { return f.day }
 
-func (f *Feet) trim(s record.Sitting) {
+func (f *Feet) trim(s record.Sitting, each func(f Feet, i int, r record.Nail)) {
 	f.on = s.On
 	if s.Arrival != nil {
 		f.Arrive(*s.Arrival)
@@ -178,6 +194,9 @@ func (f *Feet) trim(s record.Sitting) {
 	f.toes = slices.Clone(f.toes)
 	for _, r := range s.Records {
 		if i := f.Index(r.Code); i >= 0 && !r.LeftAlone() {
+			if each != nil {
+				each(*f, i, r)
+			}
 			if r.GapBefore != nil {
 				f.record(i, record.Look{Code: r.Code, Gap: r.GapBefore}.Event(s.On))
 			}
@@ -326,6 +345,6 @@ func (f Feet) Colour(code nail.Code) nail.Colour {
 func (f Feet) And(s record.Sitting) Feet {
 	f = f.Work(s.On)
 	f.known = s.On
-	f.trim(s)
+	f.trim(s, nil)
 	return f
 }

@@ -39,7 +39,7 @@ func HistoryOf(d dog.Dog, codes []nail.Code, today date.Date, sittings []record.
 	events := eventsOf(sittings, checks)
 	var before Feet
 	at := 0
-	last := fold(d, events, func(Feet, event) {}, func(on date.Date, f Feet) {
+	last := fold(d, events, watch{after: func(on date.Date, f Feet) {
 		event := events[at]
 		at++
 		if before.toes != nil {
@@ -50,7 +50,7 @@ func HistoryOf(d dog.Dog, codes []nail.Code, today date.Date, sittings []record.
 		h.Past = append(h.Past, point)
 		before = f
 		before.state = f.state.Clone()
-	})
+	}})
 	if before.toes != nil && today.After(before.day) { // until today, which may be long after the last sitting
 		h.Past = append(h.Past, mean(before.points(codes, today)))
 	}

@@ -122,7 +122,9 @@ func Of(d dog.Dog, sittings []record.Sitting, checks []record.Check, due func(fe
 		}
 		r.LeftOut.Sittings++
 		r.date(s, next)
-		r.cuts(f, *s)
+	}, func(f feet.Feet, i int, one record.Nail) {
+		r.length(f, one.Code, one.LengthBefore)
+		r.cuts(f, i, one)
 	}, func(f feet.Feet) {
 		if f.Sat() == f.Day() {
 			next, _ = due(f)
@@ -188,34 +190,28 @@ func (r *Report) date(s *record.Sitting, said date.Date) {
 	}
 }
 
-// cuts holds each counted cut against the chance that it was called, as the bench would have called it: by the cuts and
-// ends before it too.
-func (r *Report) cuts(f feet.Feet, s record.Sitting) {
-	work := f.Work(s.On)
-	for _, one := range s.Records {
-		i := work.Index(one.Code)
-		if i < 0 || one.LeftAlone() {
-			continue
+// cuts holds each counted cut of a nail against the chance that it was called, as the bench would have called it: by the
+// nails before it and by its own cuts and ends so far.
+func (r *Report) cuts(f feet.Feet, i int, one record.Nail) {
+	e := one.Event(f.Day())
+	switch {
+	case len(e.Cuts) == 0:
+		return
+	case one.Assumed:
+		r.LeftOut.Assumed++
+		return
+	}
+	believed, _ := f.Belief(i, f.Read(i))
+	for _, l := range e.Landmarks {
+		believed.See(l)
+	}
+	for k, c := range e.Cuts {
+		r.cut(verdict.Risk(believed, c.MM), e.Blood && k == len(e.Cuts)-1)
+		if c.Face != "" {
+			believed.Cut(c.MM, c.Face)
+		} else {
+			believed.CutUnread(c.MM) // what the end of the nail showed later was not known yet
 		}
-		r.length(f, one.Code, one.LengthBefore)
-		e := one.Event(s.On)
-		if one.Assumed && len(e.Cuts) > 0 {
-			r.LeftOut.Assumed++
-		} else if len(e.Cuts) > 0 {
-			believed, _ := work.Belief(i, work.Read(i))
-			for _, l := range e.Landmarks {
-				believed.See(l)
-			}
-			for k, c := range e.Cuts {
-				r.cut(verdict.Risk(believed, c.MM), e.Blood && k == len(e.Cuts)-1)
-				if c.Face != "" {
-					believed.Cut(c.MM, c.Face)
-				} else {
-					believed.CutUnread(c.MM) // what the end of the nail showed later was not known yet
-				}
-			}
-		}
-		work.Take(i, e)
 	}
 }
 
