@@ -146,6 +146,27 @@ func TestAWorldWhoseTruthIsKnown(t *testing.T) {
 	assert.Greater(t, float64(bled), high, "whose faces show late bleed more than was said")
 }
 
+// A tally tells no ends: its hand went on since it saw no sign, and its cuts are called so: no more than twice as many were to bleed as did.
+func TestATallysCutsAreCalledAsItsHandKnewThem(t *testing.T) {
+	r := rand.New(rand.NewPCG(35, 1))
+	var all []Report
+	for range 12 {
+		d, told := lived(r, virtual.World{}, twoYears, 3)
+		for i := range told {
+			for k := range told[i].Records {
+				told[i].Records[k].Faces = nil
+			}
+		}
+		all = append(all, Of(d, told, nil, after(3)))
+	}
+	bled, said := 0, 0.0
+	for _, b := range Together(all).Cuts.Bins {
+		bled, said = bled+b.Bled, said+b.Expected.Value
+	}
+	assert.Less(t, said, 2*float64(bled))
+	assert.Less(t, float64(bled), 2*said)
+}
+
 // What nobody told marks nothing, and is counted as left out.
 func TestNothingMarksItself(t *testing.T) {
 	d, told := lived(rand.New(rand.NewPCG(1, 1)), virtual.World{}, twoYears, 4)

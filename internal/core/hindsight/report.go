@@ -210,7 +210,7 @@ func (r *Report) cuts(f feet.Feet, i int, one record.Nail) {
 		if c.Face != "" {
 			believed.Cut(c.MM, c.Face)
 		} else {
-			believed.CutUnread(c.MM) // what the end of the nail showed later was not known yet
+			believed.CutMilder(c.MM, e.Stop) // a hand that went on had seen no sign at which it stops
 		}
 	}
 }
