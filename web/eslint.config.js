@@ -1,3 +1,4 @@
+import vueI18n from '@intlify/eslint-plugin-vue-i18n'
 import globals from 'globals'
 import vue from 'eslint-plugin-vue'
 import ts from 'typescript-eslint'
@@ -8,7 +9,10 @@ export default ts.config(
   ...vue.configs['flat/recommended'],
   {
     languageOptions: { globals: globals.browser },
+    plugins: { '@intlify/vue-i18n': vueI18n },
     rules: {
+      // What a person reads stands in src/i18n, in every language.
+      '@intlify/vue-i18n/no-raw-text': ['error', { ignoreNodes: ['code', 'kbd'], ignorePattern: '^([^\\p{L}]*|Fribbet)$', attributes: { '/.+/': ['aria-label', 'title', 'placeholder', 'alt', 'label', 'hint'] } }],
       // The house style: short attributes stay on one line, and names say what they are.
       'vue/max-attributes-per-line': 'off',
       'vue/singleline-html-element-content-newline': 'off',

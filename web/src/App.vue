@@ -4,6 +4,7 @@ import { computed, defineAsyncComponent, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { useSettings, useUnderWay } from './api/queries'
 import { momentOf } from './dates'
+import { $t } from './i18n'
 import { useGlobalKeys } from './local/keys'
 import { printWhole } from './local/print'
 import { placesOf } from './local/places'
@@ -48,22 +49,22 @@ useGlobalKeys(router, () => (helpOpen.value = true))
   <div v-else class="frame">
     <header class="frame-rule">
       <RouterLink to="/" class="mark"><img src="/mark.svg" alt="" />Fribbet</RouterLink>
-      <nav aria-label="Screens">
-        <RouterLink to="/" class="place"><AppIcon name="due" />Due</RouterLink>
-        <RouterLink v-if="groomer" to="/today" class="place"><AppIcon name="today" />Today</RouterLink>
-        <RouterLink v-if="underWay" :to="underWay" class="place"><AppIcon name="bench" />Bench</RouterLink>
+      <nav :aria-label="$t('app.screens')">
+        <RouterLink to="/" class="place"><AppIcon name="due" />{{ $t('app.due') }}</RouterLink>
+        <RouterLink v-if="groomer" to="/today" class="place"><AppIcon name="today" />{{ $t('app.today') }}</RouterLink>
+        <RouterLink v-if="underWay" :to="underWay" class="place"><AppIcon name="bench" />{{ $t('app.bench') }}</RouterLink>
         <RouterLink v-for="p in further" :key="p.to" :to="p.to" class="place wide-only"><AppIcon :name="p.icon" />{{ p.short }}</RouterLink>
-        <RouterLink v-if="!groomer" to="/dogs/new" class="place narrow-only"><AppIcon name="add" />Add dog</RouterLink>
+        <RouterLink v-if="!groomer" to="/dogs/new" class="place narrow-only"><AppIcon name="add" />{{ $t('app.add_dog') }}</RouterLink>
         <span class="spacer" />
-        <RouterLink to="/settings" class="place wide-only"><AppIcon name="settings" />Settings</RouterLink>
-        <RouterLink to="/more" class="place narrow-only"><AppIcon name="more" />More</RouterLink>
+        <RouterLink to="/settings" class="place wide-only"><AppIcon name="settings" />{{ $t('app.settings') }}</RouterLink>
+        <RouterLink to="/more" class="place narrow-only"><AppIcon name="more" />{{ $t('app.more') }}</RouterLink>
       </nav>
     </header>
     <main id="main" tabindex="-1">
-      <p v-if="settings?.demo" class="demo-line">Demonstration: invented dogs, nothing is kept.</p>
+      <p v-if="settings?.demo" class="demo-line">{{ $t('app.demonstration_invented_dogs_nothing_is') }}</p>
       <FirstMinute v-if="settings?.demo" />
-      <p v-if="settings?.backup_trouble" class="demo-line" role="alert">The night’s backup was not made: {{ settings.backup_trouble }}. <RouterLink to="/settings">Settings</RouterLink></p>
-      <p v-if="seen" class="seen-line" role="status"><strong>Fribbet does not answer.</strong> This is what was last seen, {{ momentOf(seen) }}: dates and advice may be other ones by now.</p>
+      <p v-if="settings?.backup_trouble" class="demo-line" role="alert">{{ $t('app.the_nights_backup_was_not', { backup_trouble: settings.backup_trouble }) }} <RouterLink to="/settings">{{ $t('app.settings') }}</RouterLink></p>
+      <p v-if="seen" class="seen-line" role="status"><strong>{{ $t('app.fribbet_does_not_answer') }}</strong> {{ $t('app.this_is_what_was_last', { seen: momentOf(seen) }) }}</p>
       <WaitingLine />
       <RouterView :key="String(route.params.dogId ?? '')" />
     </main>

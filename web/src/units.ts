@@ -1,6 +1,8 @@
 import { computed } from 'vue'
 import type { Schemas } from './api/client'
 import { useSettings } from './api/queries'
+import { $t } from './i18n'
+import { decimal, written } from './i18n/language'
 
 /** The number that was typed, a comma being a point, with or without a unit; undefined when it is none. */
 export function number(text: string): number | undefined {
@@ -17,14 +19,16 @@ export function useUnits() {
   const unit = (kind: 'length' | 'weight') =>
     computed(() => {
       const u = data.value?.[kind] ?? { symbol: kind === 'length' ? 'mm' : 'kg', per_stored: 1, decimals: 1 }
-      const bare = (stored: number) => (stored * u.per_stored).toFixed(u.decimals)
+      const bare = (stored: number) => decimal(stored * u.per_stored, u.decimals)
       return {
         symbol: u.symbol,
         bare,
         /** As it stands in a field: every digit that was measured, so that reading it back changes nothing. */
-        inField: (stored: number) => String(Number((stored * u.per_stored).toPrecision(6))),
+        inField: (stored: number) => written(Number((stored * u.per_stored).toPrecision(6))),
         /** 12.5 mm */
         show: (stored: number) => `${bare(stored)} ${u.symbol}`,
+        /** 1.5 mm² */
+        area: (mm2: number) => `${decimal(mm2 * u.per_stored ** 2, u.decimals)} ${u.symbol}²`,
         /** 10.2–14.8 mm */
         range: (low: number, high: number) => `${bare(low)}–${bare(high)} ${u.symbol}`,
         /** The stored number that a typed one means; undefined when it is no number. */
@@ -41,12 +45,12 @@ type Plan = Schemas['CuttingPlan']
 
 /** The cuts of a plan as a hand thinks of them: 2 mm, then 3 × 0.5 mm. */
 export function cutBy(plan: Plan, length: { show: (mm: number) => string }) {
-  return plan.runs.map((run) => (run.cuts === 1 ? length.show(run.mm) : `${run.cuts} × ${length.show(run.mm)}`)).join(', then ')
+  return plan.runs.map((run) => (run.cuts === 1 ? length.show(run.mm) : `${run.cuts} × ${length.show(run.mm)}`)).join($t('units.then'))
 }
 
 /** About 4 cuts, at most 6. */
 export function howMany(plan: Plan) {
   const most = plan.cuts_mm.length
-  const cuts = (n: number) => (n === 1 ? '1 cut' : `${n} cuts`)
-  return plan.likely === most ? `about ${cuts(most)}` : `about ${cuts(plan.likely)}, at most ${most}`
+  const cuts = (n: number) => (n === 1 ? '1 cut' : $t('units.cuts', { n }))
+  return plan.likely === most ? $t('units.about', { most: cuts(most) }) : $t('units.about_at_most', { likely: cuts(plan.likely), most })
 }

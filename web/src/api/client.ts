@@ -3,6 +3,8 @@ import { hearDay } from '../local/day'
 import { heardOpening } from '../local/opening'
 import { forgetAll, forgetSeen, hearSeen } from '../local/seen'
 import type { components, paths } from './schema'
+import { $t } from '../i18n'
+import { language } from '../i18n/language'
 
 export type Schemas = components['schemas']
 
@@ -24,6 +26,7 @@ export class Refusal extends Error {
 
 export const client = createClient<paths>({ baseUrl: '/' })
 client.use({
+  onRequest: ({ request }) => request.headers.set('Accept-Language', language),
   onResponse: ({ response }) => {
     if (!hearSeen(response)) hearDay(response)
     if (response.status === 401) void (response.headers.has('Fribbet-Withdrawn') ? forgetAll() : forgetSeen()).finally(() => location.assign('/access/login'))
@@ -43,12 +46,12 @@ async function reached<T>(call: Call<T>) {
   try {
     return await call
   } catch {
-    throw new Refusal(0, 'Fribbet does not answer. Is it still running?', [])
+    throw new Refusal(0, $t('api.fribbet_does_not_answer_is'), [])
   }
 }
 
 function refusalOf(got: { error?: unknown; response: Response }) {
   const problem = got.error as Partial<Schemas['Problem']> | undefined
   if (problem?.opening) heardOpening(problem.opening)
-  return new Refusal(got.response.status, problem?.detail ?? 'Something broke in Fribbet.', problem?.errors ?? [])
+  return new Refusal(got.response.status, problem?.detail ?? $t('api.something_broke_in_fribbet'), problem?.errors ?? [])
 }

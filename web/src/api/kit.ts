@@ -1,6 +1,7 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/vue-query'
 import { answered, client, type Schemas } from './client'
 import { offerBack } from '../local/undo'
+import { $t } from '../i18n'
 
 export const useKit = () => useQuery({ queryKey: ['kit'], queryFn: () => answered(client.GET('/api/kit')) })
 
@@ -24,6 +25,6 @@ export const useKeepKitItem = () =>
   useKitChange(({ id, ...body }: Schemas['KitItemInput'] & { id: string }) =>
     answered(body.version === undefined ? client.POST('/api/kit', { body: { id, ...body } }) : client.PUT('/api/kit/{item_id}', { ...path(id), body })),
   )
-export const useRemoveKitItem = () => useKitChange((id: string) => answered(client.DELETE('/api/kit/{item_id}', path(id))), (id) => offerBack('It is out of the kit.', 'kit_item', id))
+export const useRemoveKitItem = () => useKitChange((id: string) => answered(client.DELETE('/api/kit/{item_id}', path(id))), (id) => offerBack($t('api.it_is_out_of_the'), 'kit_item', id))
 export const useServiceKitItem = () => useKitChange((id: string) => answered(client.POST('/api/kit/{item_id}/services', path(id))))
 export const useUndoKitService = () => useKitChange((id: string) => answered(client.DELETE('/api/kit/{item_id}/services', path(id))))

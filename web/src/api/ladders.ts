@@ -2,6 +2,7 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/vue-query'
 import { toValue, type MaybeRefOrGetter } from 'vue'
 import { answered, client, type Schemas } from './client'
 import { offerBack } from '../local/undo'
+import { $t } from '../i18n'
 
 export const useLadders = () => useQuery({ queryKey: ['ladders'], queryFn: () => answered(client.GET('/api/ladders')) })
 
@@ -30,10 +31,10 @@ const onLadder = (dog: string, ladder: string) => ({ params: { path: { dog_id: d
 export const useStartLadder = (dogId: MaybeRefOrGetter<string>) =>
   useLadderChange(dogId, (dog, body: Schemas['LadderInput']) => answered(client.POST('/api/dogs/{dog_id}/ladders', { ...path(dog), body })))
 export const useEndLadder = (dogId: MaybeRefOrGetter<string>) =>
-  useLadderChange(dogId, (dog, ladder: string) => answered(client.DELETE('/api/dogs/{dog_id}/ladders/{ladder_id}', onLadder(dog, ladder))), (ladder) => offerBack('The ladder has ended.', 'ladder', ladder))
+  useLadderChange(dogId, (dog, ladder: string) => answered(client.DELETE('/api/dogs/{dog_id}/ladders/{ladder_id}', onLadder(dog, ladder))), (ladder) => offerBack($t('api.the_ladder_has_ended'), 'ladder', ladder))
 export const useRecordTry = (dogId: MaybeRefOrGetter<string>) =>
   useLadderChange(dogId, (dog, { ladder, ...body }: Schemas['TryInput'] & { ladder: string }) =>
     answered(client.POST('/api/dogs/{dog_id}/ladders/{ladder_id}/tries', { ...onLadder(dog, ladder), body })))
 export const useWithdrawTry = (dogId: MaybeRefOrGetter<string>) =>
   useLadderChange(dogId, (dog, { ladder, id }: { ladder: string; id: string }) =>
-    answered(client.DELETE('/api/dogs/{dog_id}/ladders/{ladder_id}/tries/{try_id}', { params: { path: { dog_id: dog, ladder_id: ladder, try_id: id } } })), ({ id }) => offerBack('That try is deleted.', 'try', id))
+    answered(client.DELETE('/api/dogs/{dog_id}/ladders/{ladder_id}/tries/{try_id}', { params: { path: { dog_id: dog, ladder_id: ladder, try_id: id } } })), ({ id }) => offerBack($t('api.that_try_is_deleted'), 'try', id))

@@ -1,6 +1,7 @@
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/vue-query'
 import { toValue, type MaybeRefOrGetter } from 'vue'
 import { answered, client, type Schemas } from './client'
+import { $t } from '../i18n'
 
 export type Kind = Schemas['PracticeKind']
 
@@ -30,12 +31,12 @@ export const useTogether = (kind: MaybeRefOrGetter<Kind>, seed: MaybeRefOrGetter
 export const newSeed = () => 1 + Math.floor(Math.random() * 999_999)
 
 export const kinds: Record<Kind, { words: string; hard: string }> = {
-  light: { words: 'Light nail', hard: 'You see the quick through it: compare what you see with where it is.' },
-  dark: { words: 'Dark nail', hard: 'Only the cut end speaks.' },
-  dewclaw: { words: 'Dewclaw', hard: 'Round, and thinner than it looks.' },
-  long_quick: { words: 'Long quick', hard: 'Nobody has trimmed it for long. Little is safe today.' },
-  toy: { words: 'Toy dog', hard: 'Everything is half as thick.' },
-  moving: { words: 'A dog that moves', hard: 'Your slices come out thinner or thicker than you mean.' },
+  light: { words: $t('api.light_nail'), hard: $t('api.you_see_the_quick_through') },
+  dark: { words: $t('api.dark_nail'), hard: $t('api.only_the_cut_end_speaks') },
+  dewclaw: { words: $t('api.dewclaw'), hard: $t('api.round_and_thinner_than_it') },
+  long_quick: { words: $t('api.long_quick'), hard: $t('api.nobody_has_trimmed_it_for') },
+  toy: { words: $t('api.toy_dog'), hard: $t('api.everything_is_half_as_thick') },
+  moving: { words: $t('api.a_dog_that_moves'), hard: $t('api.your_slices_come_out_thinner') },
 }
 /** A drawn picture, as a page shows it. */
 export const drawn = (svg: string) => `data:image/svg+xml,${encodeURIComponent(svg)}`

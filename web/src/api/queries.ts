@@ -3,6 +3,7 @@ import { toValue, type MaybeRefOrGetter } from 'vue'
 import { save } from '../local/carry'
 import { offerBack } from '../local/undo'
 import { answered, client, type Schemas } from './client'
+import { $t } from '../i18n'
 
 const path = (dogId: string) => ({ params: { path: { dog_id: dogId } } })
 
@@ -145,7 +146,7 @@ export function useWithdrawSitting(dogId: MaybeRefOrGetter<string>) {
         }),
       ),
     onSuccess: (view, id) => {
-      offerBack('The trim is deleted.', 'sitting', id)
+      offerBack($t('api.the_trim_is_deleted'), 'sitting', id)
       cache.setQueryData(['dog', toValue(dogId)], view)
       return cache.invalidateQueries({ predicate: (q) => ['due', 'forecast', 'section', 'plan', 'kit', 'history', 'rhythms'].includes(String(q.queryKey[0])) })
     },
@@ -197,7 +198,7 @@ export function useQuickPlan(dogId: MaybeRefOrGetter<string>) {
     }),
     end: useMutation({
       mutationFn: () => answered(client.DELETE('/api/dogs/{dog_id}/quick-plan', path(toValue(dogId)))),
-      onSuccess: () => { offerBack('The plan has ended.', 'quick_plan', toValue(dogId)); return onSuccess() },
+      onSuccess: () => { offerBack($t('api.the_plan_has_ended'), 'quick_plan', toValue(dogId)); return onSuccess() },
     }),
   }
 }

@@ -2,6 +2,7 @@ import { useInfiniteQuery, useMutation, useQuery, useQueryClient } from '@tansta
 import { toValue, type MaybeRefOrGetter } from 'vue'
 import { offerBack, offerUndo } from '../local/undo'
 import { answered, client, type Schemas } from './client'
+import { $t } from '../i18n'
 
 /** A day of the round; asked again every minute, since the day runs on. */
 export const useRoundDay = (on: MaybeRefOrGetter<string>) =>
@@ -58,13 +59,13 @@ const wait = ({ dogId, on, note }: { dogId: string; on: string; note?: string })
 export const useWait = () => useRoundChange(wait)
 export const useWaitNoMore = () =>
   useRoundChange(({ dogId, on }: { dogId: string; on: string; note?: string }) => answered(client.DELETE('/api/dogs/{dog_id}/waits/{on}', waits(dogId, on))),
-    (was) => offerUndo('It waits no more.', () => wait(was)))
+    (was) => offerUndo($t('api.it_waits_no_more'), () => wait(was)))
 export const useNotNow = () =>
   useRoundChange(({ dogId, weeks }: { dogId: string; weeks: number }) => answered(client.PUT('/api/dogs/{dog_id}/not-now', { params: { path: { dog_id: dogId } }, body: { weeks } })),
-    ({ dogId, weeks }) => weeks > 0 && offerUndo(`Asked again in ${weeks === 1 ? 'a week' : `${weeks} weeks`}.`, () => answered(client.PUT('/api/dogs/{dog_id}/not-now', { params: { path: { dog_id: dogId } }, body: { weeks: 0 } }))))
+    ({ dogId, weeks }) => weeks > 0 && offerUndo($t('api.asked_again_in', { weeks: weeks === 1 ? $t('api.a_week') : $t('api.weeks', { weeks }) }), () => answered(client.PUT('/api/dogs/{dog_id}/not-now', { params: { path: { dog_id: dogId } }, body: { weeks: 0 } }))))
 export const useKeepOwner = () =>
   useRoundChange(({ id, ...body }: Schemas['OwnerInput'] & { id: string }) => answered(client.PUT('/api/owners/{owner_id}', { params: { path: { owner_id: id } }, body })))
-export const useRemoveOwner = () => useRoundChange((id: string) => answered(client.DELETE('/api/owners/{owner_id}', { params: { path: { owner_id: id } } })), (id) => offerBack('The owner is out of the book; the dogs stay, without one.', 'owner', id))
+export const useRemoveOwner = () => useRoundChange((id: string) => answered(client.DELETE('/api/owners/{owner_id}', { params: { path: { owner_id: id } } })), (id) => offerBack($t('api.the_owner_is_out_of'), 'owner', id))
 export const useSetOwner = () =>
   useRoundChange(({ dogId, ownerId }: { dogId: string; ownerId?: string }) => answered(client.PUT('/api/dogs/{dog_id}/owner', { params: { path: { dog_id: dogId } }, body: { owner_id: ownerId } })))
 export const useChangeWorkingWeek = () => useRoundChange((body: Schemas['WorkingWeek']) => answered(client.PUT('/api/round/week', { body })))

@@ -2,6 +2,7 @@ import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tansta
 import { toValue, type MaybeRefOrGetter } from 'vue'
 import { answered, client, type Schemas } from './client'
 import { offerBack } from '../local/undo'
+import { $t } from '../i18n'
 
 /** How the user's slices come out, where that was measured. */
 export const useSlices = () => useQuery({ queryKey: ['slices'], queryFn: () => answered(client.GET('/api/slices')) })
@@ -27,4 +28,4 @@ function useSlicesChange<T>(change: (what: T) => Promise<Schemas['SlicesKnown']>
 export const useKeepSlices = () =>
   useSlicesChange((told: Schemas['SlicesInput']) => answered(client.PUT('/api/slices/{stick_id}', { params: { path: { stick_id: crypto.randomUUID() } }, body: told })))
 export const useForgetSlices = () =>
-  useSlicesChange((id: string) => answered(client.DELETE('/api/slices/{stick_id}', { params: { path: { stick_id: id } } })), (id) => offerBack('Your slices are forgotten.', 'slices', id))
+  useSlicesChange((id: string) => answered(client.DELETE('/api/slices/{stick_id}', { params: { path: { stick_id: id } } })), (id) => offerBack($t('api.your_slices_are_forgotten'), 'slices', id))

@@ -3,6 +3,7 @@ import { CategoryScale, Chart, Filler, LineController, LineElement, LinearScale,
 import { computed, onBeforeUnmount, ref, useTemplateRef, watch } from 'vue'
 import type { Schemas } from '../api/client'
 import { dayOf, fullDayOf, shortDayOf } from '../dates'
+import { $t } from '../i18n'
 import { onKey } from '../local/keys'
 import { useUnits } from '../units'
 import { afterEvents } from './events'
@@ -88,7 +89,7 @@ function draw() {
       onHover: (event) => event.x !== null && chart && nearest(chart.scales.x.getValueForPixel(event.x) ?? 0),
       scales: {
         x: { type: 'linear', ticks: { ...axis, maxRotation: 0, maxTicksLimit: 8, callback: (v) => shortDayOf(dateAt(Number(v))) }, grid: { color: token('line') } },
-        y: { min: 0, ticks: { ...axis, callback: (v) => length.value.bare(Number(v)) }, grid: { color: token('line') }, title: { ...axis, display: true, text: `from the coat line, ${length.value.symbol}` } },
+        y: { min: 0, ticks: { ...axis, callback: (v) => length.value.bare(Number(v)) }, grid: { color: token('line') }, title: { ...axis, display: true, text: $t('chart.from_the_coat_line', { symbol: length.value.symbol }) } },
       },
     },
   })
@@ -116,21 +117,19 @@ const range = (value: number, low: number, high: number) => `${length.value.bare
 const what = computed(() => {
   const p = point.value
   if (!p) return ''
-  if (chosen.value >= firstAhead.value) return chosen.value === firstAhead.value ? 'today' : 'if nobody trims'
-  return p.sitting ? `after a trim${p.removed_mm > 0 ? `, ${length.value.show(p.removed_mm)} off` : ''}${p.blood ? ', bled' : ''}` : 'check of the feet'
+  if (chosen.value >= firstAhead.value) return chosen.value === firstAhead.value ? $t('chart.today') : $t('chart.if_nobody_trims')
+  return p.sitting ? $t('chart.after_a_trim', { removed: p.removed_mm > 0 ? $t('chart.off', { removed: length.value.show(p.removed_mm) }) : '', blood: p.blood ? $t('chart.bled') : '' }) : $t('chart.check_of_the_feet')
 })
 </script>
 
 <template>
   <figure>
-    <div ref="frame" class="plot" tabindex="0" role="img" :aria-label="`${name} over time. Left and right arrows read it off.`">
+    <div ref="frame" class="plot" tabindex="0" role="img" :aria-label="$t('chart.over_time_left_and_right', { name })">
       <canvas ref="canvas" />
     </div>
     <figcaption v-if="point" aria-live="polite">
-      <strong>{{ chosen < firstAhead ? fullDayOf(point.on) : dayOf(point.on) }}</strong>, {{ what }}:
-      nail {{ range(point.length_mm, point.length_low_mm, point.length_high_mm) }}<template v-if="point.measured">, measured</template> ·
-      quick {{ range(point.quick_mm, point.quick_low_mm, point.quick_high_mm) }}
-      <template v-if="point.floor_mm !== undefined"> · touches at {{ length.show(point.floor_mm) }}</template>
+      <strong>{{ chosen < firstAhead ? fullDayOf(point.on) : dayOf(point.on) }}</strong>{{ $t('chart.nail', { what, length: range(point.length_mm, point.length_low_mm, point.length_high_mm) }) }}<template v-if="point.measured">{{ $t('chart.measured') }}</template> {{ $t('chart.quick', { quick: range(point.quick_mm, point.quick_low_mm, point.quick_high_mm) }) }}
+      <template v-if="point.floor_mm !== undefined">{{ ' ' }}{{ $t('chart.touches_at', { floor: length.show(point.floor_mm) }) }}</template>
     </figcaption>
   </figure>
 </template>

@@ -5,6 +5,7 @@ import { keepAwake } from './awake'
 import { kept } from './kept'
 import { atBench, send } from './carry'
 import { asides, forgetAside, isTap, put, waiting, type Aside, type Tap } from './outbox'
+import { $t } from '../i18n'
 
 /** What is told; with an id of its own where another event names it. */
 export type Told = Omit<Schemas['Event'], 'id' | 'at'> & { id?: string }
@@ -12,7 +13,7 @@ export type Told = Omit<Schemas['Event'], 'id' | 'at'> & { id?: string }
 /** What the advice falls back to when the server, which reckons it, is away. */
 const away: Schemas['BenchAdvice'] = {
   kind: 'trim', action: 'sliver', cut_mm: 0, plan: { cuts_mm: [], likely: 0, runs: [], most_mm: 0, chance: '' }, left_mm: 0, risk: 0, chance: '', eye: true,
-  because: 'Fribbet does not answer: thin cuts, look at the cut end after each, stop at any dark centre',
+  because: $t('local.fribbet_does_not_answer_thin'),
 }
 
 /** How often a sitting is read though the stream holds: it may hold and say nothing, ms. */

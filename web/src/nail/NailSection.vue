@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, useId, useTemplateRef } from 'vue'
 import type { Schemas } from '../api/client'
+import { $t } from '../i18n'
 import { useUnits } from '../units'
 import { boxOf, cutEdges, pathOf, saveDrawing } from './geometry'
 
@@ -51,13 +52,13 @@ defineExpose({ save: (name: string) => svg.value && saveDrawing(svg.value, name)
       <template v-if="!small && section.slivers.length === 0">
         <circle class="landmark" :cx="section.groove[0]" :cy="-section.groove[1]" r="0.22" />
         <circle class="landmark" :cx="section.hook[0]" :cy="-section.hook[1]" r="0.22" />
-        <text :x="section.hook[0] + 0.5" :y="-section.hook[1] - 0.4">hook begins</text>
-        <text :x="section.groove[0] - 0.4" :y="-section.groove[1] + 1" class="before">groove ends</text>
+        <text :x="section.hook[0] + 0.5" :y="-section.hook[1] - 0.4">{{ $t('nail.hook_begins') }}</text>
+        <text :x="section.groove[0] - 0.4" :y="-section.groove[1] + 1" class="before">{{ $t('nail.groove_ends') }}</text>
       </template>
     </g>
     <g v-if="!small">
-      <text :x="section.outline[0][0] - 0.3" :y="-section.outline[0][1] - 0.8" class="before">coat line</text>
-      <text v-if="hasFloor" :x="box.x + 0.3" y="1.2">floor</text>
+      <text :x="section.outline[0][0] - 0.3" :y="-section.outline[0][1] - 0.8" class="before">{{ $t('nail.coat_line') }}</text>
+      <text v-if="hasFloor" :x="box.x + 0.3" y="1.2">{{ $t('nail.floor') }}</text>
       <path class="scale" :d="`M${box.x + box.width - 6} ${box.y + 1}v-0.5v1v-0.5h5v-0.5v1`" />
       <text :x="box.x + box.width - 3.5" :y="box.y + 2.3" class="mid">{{ length.show(5) }}</text>
     </g>

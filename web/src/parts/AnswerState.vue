@@ -2,6 +2,7 @@
 import { BButton } from 'bootstrap-vue-next/components/BButton'
 import { computed } from 'vue'
 import { Refusal } from '../api/client'
+import { $t } from '../i18n'
 
 /** What stands where an answer is still to come, or did not come. */
 const props = defineProps<{ error: Error | null; what: string }>()
@@ -11,14 +12,14 @@ const unreachable = computed(() => props.error instanceof Refusal && props.error
 
 <template>
   <div v-if="error" class="state" role="alert">
-    <h2>{{ unreachable ? 'Fribbet does not answer' : 'This cannot be shown' }}</h2>
-    <p>{{ unreachable ? 'Its program has stopped or is starting. What was saved is safe in its file.' : error.message }}</p>
-    <BButton variant="plain" @click="$emit('again')">Try again</BButton>
-    <RouterLink to="/" class="home">Go to Due</RouterLink>
+    <h2>{{ unreachable ? $t('parts.fribbet_does_not_answer') : $t('parts.this_cannot_be_shown') }}</h2>
+    <p>{{ unreachable ? $t('parts.its_program_has_stopped_or') : error.message }}</p>
+    <BButton variant="plain" @click="$emit('again')">{{ $t('parts.try_again') }}</BButton>
+    <RouterLink to="/" class="home">{{ $t('parts.go_to_due') }}</RouterLink>
   </div>
   <div v-else class="state" role="status">
     <div class="ghost" aria-hidden="true"><span v-for="n in 12" :key="n" /></div>
-    <p class="soft">Reading {{ what }}…</p>
+    <p class="soft">{{ $t('parts.reading', { what }) }}</p>
   </div>
 </template>
 

@@ -1,23 +1,24 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Schemas } from '../api/client'
+import { $t } from '../i18n'
 import { touchings } from '../words'
 
 /** What is seen before the first cut: do any touch the floor? One press, and it can be passed. */
 const arrival = defineModel<Schemas['Arrival']>()
 defineProps<{ pass?: boolean }>()
 const emit = defineEmits<{ passed: [] }>()
-const signs = computed(() => [['clicks', 'it clicks'], ['limps', 'it limps'], ['sore', 'it is sore']] as const)
+const signs = computed(() => [['clicks', $t('parts.it_clicks')], ['limps', $t('parts.it_limps')], ['sore', $t('parts.it_is_sore')]] as const)
 const tell = (more: Schemas['Arrival']) => (arrival.value = { ...arrival.value, ...more })
 </script>
 
 <template>
-  <div :class="['arrival choices', { passes: pass }]" role="group" aria-label="Touching the floor?">
-    <span>Touching the floor?</span>
+  <div :class="['arrival choices', { passes: pass }]" role="group" :aria-label="$t('parts.touching_the_floor')">
+    <span>{{ $t('parts.touching_the_floor') }}</span>
     <button v-for="(words, t) in touchings" :key="t" type="button" :aria-pressed="arrival?.touching === t" @click="tell({ touching: t })">{{ words }}</button>
-    <button v-if="pass" type="button" @click="emit('passed')">did not look</button>
+    <button v-if="pass" type="button" @click="emit('passed')">{{ $t('parts.did_not_look') }}</button>
     <button v-for="[sign, words] in signs" :key="sign" type="button" class="sign" :aria-pressed="arrival?.[sign] ?? false" @click="tell({ [sign]: !arrival?.[sign] })">{{ words }}</button>
-    <p v-if="arrival?.limps || arrival?.sore" class="vet" role="status">A dog that limps or is sore: a veterinarian looks first. No nail is planned until the feet were looked at again.</p>
+    <p v-if="arrival?.limps || arrival?.sore" class="vet" role="status">{{ $t('parts.a_dog_that_limps_or') }}</p>
   </div>
 </template>
 

@@ -1,16 +1,17 @@
 <script setup lang="ts">
 import type { Schemas } from '../api/client'
+import { $t } from '../i18n'
 import { circumstances } from '../words'
 
 /** What went with calm so far, as counts first: no cause is claimed. */
 defineProps<{ calmer: Schemas['Calmer'][] }>()
-const percent = (s: Schemas['CalmShare']) => `${Math.round(100 * s.low)} to ${Math.round(100 * s.high)} of 100`
+const percent = (s: Schemas['CalmShare']) => $t('parts.to_of_100', { low: Math.round(100 * s.low), high: Math.round(100 * s.high) })
 </script>
 
 <template>
-  <ul v-if="calmer.length > 0" class="calmer" aria-label="What went with calm">
-    <li v-for="c in calmer" :key="c.what"><strong>Calm {{ c.with.calm }} of {{ c.with.of }} {{ circumstances[c.what][0] }}</strong>, {{ c.without.calm }} of {{ c.without.of }} {{ circumstances[c.what][1] }}
-      <span class="soft small">(likely {{ percent(c.with) }} against {{ percent(c.without) }}; it may have other causes)</span></li>
+  <ul v-if="calmer.length > 0" class="calmer" :aria-label="$t('parts.what_went_with_calm')">
+    <li v-for="c in calmer" :key="c.what"><strong>{{ $t('parts.calm_of', { calm: c.with.calm, of: c.with.of, what: circumstances[c.what][0] }) }}</strong>{{ $t('parts.of', { calm: c.without.calm, of: c.without.of, what: circumstances[c.what][1] }) }}
+      <span class="soft small">{{ $t('parts.likely_against_it_may_have', { with: percent(c.with), without: percent(c.without) }) }}</span></li>
   </ul>
 </template>
 

@@ -1,12 +1,13 @@
 <script setup lang="ts">
 import type { Schemas } from '../api/client'
+import { $t } from '../i18n'
 import AppIcon from './AppIcon.vue'
 
 defineProps<{ cautions: Schemas['Caution'][] }>()
 </script>
 
 <template>
-  <ul v-if="cautions.length > 0" class="cautions" aria-label="Cautions">
+  <ul v-if="cautions.length > 0" class="cautions" :aria-label="$t('parts.cautions')">
     <li v-for="c in cautions" :key="c.words" :class="{ vet: c.kind === 'veterinarian' }">
       <AppIcon :name="c.kind === 'veterinarian' ? 'vet' : 'caution'" />{{ c.words }}
     </li>

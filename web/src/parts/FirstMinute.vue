@@ -3,6 +3,7 @@ import { BButton } from 'bootstrap-vue-next/components/BButton'
 import { computed, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { useDue } from '../api/queries'
+import { $t } from '../i18n'
 import { kept } from '../local/kept'
 
 /** The demonstration’s first minute: one dog’s morning in five steps, passed by a press, and never shown again. */
@@ -14,11 +15,11 @@ const router = useRouter()
 const { data } = useDue('')
 const first = computed(() => data.value?.pages[0]?.dogs.find((d) => !d.open_sitting)?.dog_id)
 const steps = computed(() => [
-  { to: '/', words: 'Who is due stands first, with the reason. Dates come from each dog’s own growth and walking.' },
-  { to: `/dogs/${first.value}`, words: 'One dog: the paws as they are today. Red is the quick, the hatched part is safe to trim.' },
-  { to: `/dogs/${first.value}/ready`, words: 'Before you begin: in which order, with which tool, how it is held, how long it takes.' },
-  { to: '/bench', words: 'At the table, with one hand: cut, say what the cut end shows, and it says go on or stop.' },
-  { to: '/today', words: 'A groomer’s day: who is next, what the day asks, who waits, who to call.' },
+  { to: '/', words: $t('parts.who_is_due_stands_first') },
+  { to: `/dogs/${first.value}`, words: $t('parts.one_dog_the_paws_as') },
+  { to: `/dogs/${first.value}/ready`, words: $t('parts.before_you_begin_in_which') },
+  { to: '/bench', words: $t('parts.at_the_table_with_one') },
+  { to: '/today', words: $t('parts.a_groomers_day_who_is') },
 ])
 const step = computed(() => steps.value[at.value])
 const last = computed(() => at.value === steps.value.length - 1)
@@ -30,9 +31,9 @@ const show = (n: number) => {
 </script>
 
 <template>
-  <aside v-if="first && step && (at > 0 || route.path === '/')" class="minute" aria-label="The first minute">
-    <span><strong>{{ at + 1 }} of {{ steps.length }}</strong> · {{ step.words }}</span>
-    <span class="ways"><BButton v-if="!last" variant="go" size="sm" @click="show(at + 1)">Next</BButton><BButton variant="plain" size="sm" @click="pass">{{ last ? 'Done' : 'Skip' }}</BButton></span>
+  <aside v-if="first && step && (at > 0 || route.path === '/')" class="minute" :aria-label="$t('parts.the_first_minute')">
+    <span><strong>{{ $t('parts.of_2', { at: at + 1, n: steps.length }) }}</strong> · {{ step.words }}</span>
+    <span class="ways"><BButton v-if="!last" variant="go" size="sm" @click="show(at + 1)">{{ $t('parts.next') }}</BButton><BButton variant="plain" size="sm" @click="pass">{{ last ? $t('parts.done') : $t('parts.skip') }}</BButton></span>
   </aside>
 </template>
 

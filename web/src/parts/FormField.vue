@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { Refusal } from '../api/client'
+import { $t } from '../i18n'
 
 /** A label, its control, and beside it what the server refused it for; what is needed says so before it is sent. */
 const props = defineProps<{ label: string; id: string; hint?: string; error: Error | null; fields: string[]; needed?: string }>()
@@ -15,12 +16,12 @@ const described = computed(() => (refused.value.length > 0 || missing.value ? `$
 
 <template>
   <div class="field" @focusout="left = true">
-    <label :for="id">{{ label }}<span v-if="needed !== undefined" class="needed"> (needed)</span></label>
+    <label :for="id">{{ label }}<span v-if="needed !== undefined" class="needed">{{ ' ' }}{{ $t('parts.needed') }}</span></label>
     <slot :invalid="refused.length > 0 || missing ? false : null" :described="described" />
     <p v-if="refused.length > 0" :id="`${id}-error`" class="refused" role="alert">
-      <span v-for="e in refused" :key="e.field">{{ label }} {{ e.expected }}<template v-if="e.value"> (you gave {{ e.value }})</template>. </span>
+      <span v-for="e in refused" :key="e.field">{{ label }} {{ e.expected }}<template v-if="e.value">{{ ' ' }}{{ $t('parts.you_gave', { e: e.value }) }}</template>. </span>
     </p>
-    <p v-else-if="missing" :id="`${id}-error`" class="refused" role="status">{{ label }} is still missing.</p>
+    <p v-else-if="missing" :id="`${id}-error`" class="refused" role="status">{{ $t('parts.is_still_missing', { label }) }}</p>
     <p v-else-if="hint" :id="`${id}-hint`" class="hint">{{ hint }}</p>
   </div>
 </template>

@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import { useRoute } from 'vue-router'
 import type { Schemas } from '../api/client'
+import { $t } from '../i18n'
 import type { Target } from '../local/photo'
 
 /** To where this nail is read off a picture, and its numbers come back here. */
@@ -11,7 +12,7 @@ const path = computed(() => ({ path: `/dogs/${String(route.params.dogId)}/photo/
 </script>
 
 <template>
-  <RouterLink :to="path" class="from-picture">from a picture</RouterLink>
+  <RouterLink :to="path" class="from-picture">{{ $t('parts.from_a_picture') }}</RouterLink>
 </template>
 
 <style scoped>

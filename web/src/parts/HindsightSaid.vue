@@ -1,63 +1,65 @@
 <script setup lang="ts">
 import type { Schemas } from '../api/client'
 import { monthOf } from '../dates'
+import { $t } from '../i18n'
+import { decimal } from '../i18n/language'
 import { useUnits } from '../units'
 
 /** How trims went by quarter, what was said before each beside what then was, and what could not be held against anything. */
 defineProps<{ data: Schemas['Hindsight'] }>()
 const { length } = useUnits()
-const expected = (low: number, high: number) => (low === high ? `${low} expected` : `${low} to ${high} expected`)
-const of = (n: number, all: number) => (all === 0 ? '–' : `${n} of ${all}`)
+const expected = (low: number, high: number) => (low === high ? $t('hindsight.expected', { low }) : $t('hindsight.to_expected', { low, high }))
+const of = (n: number, all: number) => (all === 0 ? '–' : $t('hindsight.of', { n, all }))
 </script>
 
 <template>
   <div class="said">
     <section aria-labelledby="trims-title">
-      <h2 id="trims-title">How trims went</h2>
-      <p v-if="data.quarters.length === 0" class="soft">Nothing was trimmed yet.</p>
-      <div v-else class="scroll" role="region" tabindex="0" aria-label="Trims by quarter">
+      <h2 id="trims-title">{{ $t('hindsight.how_trims_went') }}</h2>
+      <p v-if="data.quarters.length === 0" class="soft">{{ $t('hindsight.nothing_was_trimmed_yet') }}</p>
+      <div v-else class="scroll" role="region" tabindex="0" :aria-label="$t('hindsight.trims_by_quarter')">
         <table class="table">
-          <thead><tr><th scope="col">three months from</th><th scope="col">trims</th><th scope="col">nails that bled</th><th scope="col">touching on arrival</th><th scope="col">calm minutes</th></tr></thead>
-          <tbody><tr v-for="q in data.quarters" :key="q.from"><th scope="row">{{ monthOf(q.from) }}</th><td>{{ q.trims }}</td><td>{{ of(q.bled, q.nails) }}</td><td>{{ of(q.touched, q.looked) }}</td><td>{{ q.calm_minutes === undefined ? '–' : q.calm_minutes.toFixed(1) }}</td></tr></tbody>
+          <thead><tr><th scope="col">{{ $t('hindsight.three_months_from') }}</th><th scope="col">{{ $t('hindsight.trims') }}</th><th scope="col">{{ $t('hindsight.nails_that_bled') }}</th><th scope="col">{{ $t('hindsight.touching_on_arrival') }}</th><th scope="col">{{ $t('hindsight.calm_minutes') }}</th></tr></thead>
+          <tbody><tr v-for="q in data.quarters" :key="q.from"><th scope="row">{{ monthOf(q.from) }}</th><td>{{ q.trims }}</td><td>{{ of(q.bled, q.nails) }}</td><td>{{ of(q.touched, q.looked) }}</td><td>{{ q.calm_minutes === undefined ? '–' : decimal(q.calm_minutes, 1) }}</td></tr></tbody>
         </table>
       </div>
     </section>
     <section aria-labelledby="said-title">
-      <h2 id="said-title">What was said beforehand</h2>
-      <p class="soft small">For each trim and look: what Fribbet would have said the day before, from what it knew then, by today’s rules. Then what happened.</p>
-      <h3>Cuts</h3>
-      <p v-if="data.cuts.few" class="soft">Too few counted cuts to say anything.</p>
+      <h2 id="said-title">{{ $t('hindsight.what_was_said_beforehand') }}</h2>
+      <p class="soft small">{{ $t('hindsight.for_each_trim_and_look') }}</p>
+      <h3>{{ $t('hindsight.cuts') }}</h3>
+      <p v-if="data.cuts.few" class="soft">{{ $t('hindsight.too_few_counted_cuts_to') }}</p>
       <template v-else>
         <ul class="bins">
-          <li v-for="b in data.cuts.bins" :key="b.up_to">Of <strong>{{ b.cuts }}</strong> cuts called {{ b.called }} to bleed, <strong>{{ b.bled }}</strong> bled <span class="soft">({{ expected(b.expected_low, b.expected_high) }})</span><span v-if="b.beyond" class="worse"> more than it said</span></li>
+          <li v-for="b in data.cuts.bins" :key="b.up_to">{{ $t('hindsight.out_of') }} <strong>{{ b.cuts }}</strong> {{ $t('hindsight.cuts_called_to_bleed', { called: b.called }) }} <strong>{{ b.bled }}</strong> {{ $t('hindsight.bled') }} <span class="soft">({{ expected(b.expected_low, b.expected_high) }})</span><span v-if="b.beyond" class="worse">{{ ' ' }}{{ $t('hindsight.more_than_it_said') }}</span></li>
         </ul>
-        <p class="small soft">{{ data.cuts.better ? 'Better' : 'Worse' }} than a plain rule that calls every cut 1 in 200.</p>
+        <p class="small soft">{{ $t('hindsight.than_a_plain_rule_that', { better: data.cuts.better ? $t('hindsight.better') : $t('hindsight.worse') }) }}</p>
       </template>
-      <h3>Lengths</h3>
-      <p v-if="data.lengths.few" class="soft">Too few lengths were measured before a cut.</p>
+      <h3>{{ $t('hindsight.lengths') }}</h3>
+      <p v-if="data.lengths.few" class="soft">{{ $t('hindsight.too_few_lengths_were_measured') }}</p>
       <template v-else>
-        <p><strong>{{ data.lengths.in_90 }} of {{ data.lengths.seen }}</strong> measured lengths lay in the range that is to hold nine times in ten <span class="soft">({{ data.lengths.share_low.toFixed(0) }} to {{ data.lengths.share_high.toFixed(0) }} of 100)</span>.</p>
-        <p class="small soft">Its score is {{ length.show(data.lengths.crps_mm) }}; a plain rule that knows only the usual length has {{ length.show(data.lengths.plain_crps_mm) }}. Smaller is better.</p>
+        <p><strong>{{ $t('hindsight.of_2', { in_90: data.lengths.in_90, seen: data.lengths.seen }) }}</strong> {{ $t('hindsight.measured_lengths_lay_in_the') }} <span class="soft">{{ $t('hindsight.to_of_100', { share_low: data.lengths.share_low.toFixed(0), share_high: data.lengths.share_high.toFixed(0) }) }}</span>.</p>
+        <p class="small soft">{{ $t('hindsight.its_score_is_a_plain', { crps: length.show(data.lengths.crps_mm), plain_crps: length.show(data.lengths.plain_crps_mm) }) }}</p>
       </template>
-      <h3>Dates</h3>
-      <p v-if="data.dates.few" class="soft">Too few dates so far that a look at the floor could judge.</p>
+      <h3>{{ $t('hindsight.dates') }}</h3>
+      <p v-if="data.dates.few" class="soft">{{ $t('hindsight.too_few_dates_so_far') }}</p>
       <ul v-else class="bins">
-        <li><strong>{{ data.dates.before }}</strong> with a nail down before its date</li>
-        <li><strong>{{ data.dates.about }}</strong> with one down about then, <strong>{{ data.dates.not_yet }}</strong> before the date with none down: as was said</li>
-        <li><strong>{{ data.dates.later }}</strong> with none down yet on the date</li>
+        <li><strong>{{ data.dates.before }}</strong> {{ $t('hindsight.with_a_nail_down_before') }}</li>
+        <li><strong>{{ data.dates.about }}</strong> {{ $t('hindsight.with_one_down_about_then') }} <strong>{{ data.dates.not_yet }}</strong> {{ $t('hindsight.before_the_date_with_none') }}</li>
+        <li><strong>{{ data.dates.later }}</strong> {{ $t('hindsight.with_none_down_yet_on') }}</li>
       </ul>
       <template v-if="data.floors.seen > 0">
-        <h3>Felt nails</h3>
-        <p v-if="data.floors.few" class="soft">Too few nails were felt.</p>
-        <p v-else>Of <strong>{{ data.floors.seen }}</strong> felt nails <strong>{{ data.floors.touched }}</strong> touched <span class="soft">({{ expected(data.floors.expected_low, data.floors.expected_high) }})</span>.</p>
+        <h3>{{ $t('hindsight.felt_nails') }}</h3>
+        <p v-if="data.floors.few" class="soft">{{ $t('hindsight.too_few_nails_were_felt') }}</p>
+        <p v-else>{{ $t('hindsight.out_of') }} <strong>{{ data.floors.seen }}</strong> {{ $t('hindsight.felt_nails_2') }} <strong>{{ data.floors.touched }}</strong> {{ $t('hindsight.touched') }} <span class="soft">({{ expected(data.floors.expected_low, data.floors.expected_high) }})</span>.</p>
       </template>
     </section>
     <section aria-labelledby="out-title">
-      <h2 id="out-title">Left out</h2>
-      <p v-if="data.left_out.unlooked > 0">{{ data.left_out.unlooked }} of {{ data.left_out.trims }} trims began without a look at the floor. One press at the start (none, some, most) would hold the dates to account.</p>
-      <p v-if="data.left_out.assumed > 0">{{ data.left_out.assumed }} nails were saved as planned, and nobody counted their cuts.</p>
-      <p v-if="data.left_out.unlooked + data.left_out.assumed === 0" class="soft">Nothing.</p>
-      <p class="small soft">Nothing marks itself: what nobody said is held against nothing.</p>
+      <h2 id="out-title">{{ $t('hindsight.left_out') }}</h2>
+      <p v-if="data.left_out.unlooked > 0">{{ $t('hindsight.of_trims_began_without_a', { unlooked: data.left_out.unlooked, trims: data.left_out.trims }) }}</p>
+      <p v-if="data.left_out.assumed > 0">{{ $t('hindsight.nails_were_saved_as_planned', { assumed: data.left_out.assumed }) }}</p>
+      <p v-if="data.left_out.unlooked + data.left_out.assumed === 0" class="soft">{{ $t('hindsight.nothing') }}</p>
+      <p class="small soft">{{ $t('hindsight.nothing_marks_itself_what_nobody') }}</p>
     </section>
   </div>
 </template>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { Refusal } from '../api/client'
+import { $t } from '../i18n'
 import { keeps } from '../local/outbox'
 import { textKeeps } from '../local/storage'
 
@@ -8,9 +9,9 @@ defineProps<{ error: Error | null; begun: boolean }>()
 </script>
 
 <template>
-  <p v-if="error instanceof Refusal && error.unreachable && keeps" class="kept" role="alert"><strong>Kept in this browser, not yet in the book.</strong> Fribbet does not answer; it goes by itself when it is back, from any screen.</p>
-  <p v-else-if="error instanceof Refusal && error.unreachable" class="kept lost" role="alert"><strong>Not kept until it is sent.</strong> This browser keeps nothing for Fribbet: leave this page open; it goes when Fribbet answers.</p>
-  <p v-else-if="begun && !textKeeps" class="kept lost" role="alert"><strong>Not kept until it is saved.</strong> This browser keeps nothing for Fribbet: save before you leave this page.</p>
+  <p v-if="error instanceof Refusal && error.unreachable && keeps" class="kept" role="alert"><strong>{{ $t('parts.kept_in_this_browser_not') }}</strong> {{ $t('parts.fribbet_does_not_answer_it') }}</p>
+  <p v-else-if="error instanceof Refusal && error.unreachable" class="kept lost" role="alert"><strong>{{ $t('parts.not_kept_until_it_is') }}</strong> {{ $t('parts.this_browser_keeps_nothing_for') }}</p>
+  <p v-else-if="begun && !textKeeps" class="kept lost" role="alert"><strong>{{ $t('parts.not_kept_until_it_is_saved') }}</strong> {{ $t('parts.this_browser_keeps_nothing_for_fribbet') }}</p>
 </template>
 
 <style scoped>

@@ -3,6 +3,7 @@ import { BFormInput } from 'bootstrap-vue-next/components/BFormInput'
 import { computed, ref } from 'vue'
 import type { Schemas } from '../api/client'
 import { useSettings } from '../api/queries'
+import { $t } from '../i18n'
 import { number, useUnits } from '../units'
 import FormField from './FormField.vue'
 
@@ -22,17 +23,17 @@ const done = ref<number>()
 const takes = ref<Schemas['TakesIt']>()
 const coat = ref<Schemas['Coat']>()
 const asked = [
-  { title: 'Nails', value: colour, answers: [['dark', 'dark'], ['light', 'light'], ['mixed', 'mixed']] },
-  { title: 'How the dog is about it', value: takes, answers: [['fine', 'fine'], ['wriggles', 'wriggles'], ['frightened', 'frightened'], ['bites', 'bites']] },
-  { title: 'Last trimmed', value: done, answers: [[1, 'a week ago'], [3, '2–4 weeks'], [6, '5–7 weeks'], [12, 'longer']] },
-  { title: 'Hair on the feet', value: coat, answers: [['short', 'short'], ['long', 'long']] },
+  { title: $t('parts.nails'), value: colour, answers: [['dark', $t('parts.dark')], ['light', $t('parts.light')], ['mixed', $t('parts.mixed')]] },
+  { title: $t('parts.how_the_dog_is_about'), value: takes, answers: [['fine', $t('parts.fine')], ['wriggles', $t('parts.wriggles')], ['frightened', $t('parts.frightened')], ['bites', $t('parts.bites')]] },
+  { title: $t('parts.last_trimmed'), value: done, answers: [[1, $t('parts.a_week_ago')], [3, '2–4 weeks'], [6, '5–7 weeks'], [12, $t('parts.longer')]] },
+  { title: $t('parts.hair_on_the_feet'), value: coat, answers: [['short', $t('parts.short')], ['long', $t('parts.long')]] },
 ] as { title: string; value: { value: unknown }; answers: [unknown, string][] }[]
 
 const classes = computed(() => {
   let from = 0
   return (settings.value?.size_classes ?? []).map((c) => {
     const [low, high] = [from, c.under_kg ?? 0].map((kg) => weight.value.bare(kg).replace(/\.0$/, ''))
-    const label = c.under_kg === undefined ? `${low} and over` : from === 0 ? `under ${high}` : `${low}–${high}`
+    const label = c.under_kg === undefined ? $t('parts.and_over', { low }) : from === 0 ? $t('parts.under', { high }) : `${low}–${high}`
     from = c.under_kg ?? from
     return { label, usual: weight.value.bare(c.usual_kg) }
   })
@@ -56,19 +57,19 @@ const shown = ['name', 'weights', 'birth_date', 'age_years']
 
 <template>
   <div class="fields">
-    <FormField id="name" v-slot="{ invalid, described }" label="Name" :error="error" :fields="['name']" :needed="name">
+    <FormField id="name" v-slot="{ invalid, described }" :label="$t('parts.name')" :error="error" :fields="['name']" :needed="name">
       <BFormInput id="name" v-model="name" :state="invalid" required :aria-describedby="described" autocomplete="off" autofocus dir="auto" />
     </FormField>
-    <FormField id="weight" v-slot="{ invalid, described }" :label="`Weight, ${weight.symbol}`" :error="error" :fields="['weights']" :needed="kilos" hint="Or about:">
+    <FormField id="weight" v-slot="{ invalid, described }" :label="$t('parts.weight', { symbol: weight.symbol })" :error="error" :fields="['weights']" :needed="kilos" :hint="$t('parts.or_about')">
       <BFormInput id="weight" v-model="kilos" :state="invalid" required :aria-describedby="described" inputmode="decimal" autocomplete="off" class="short" />
     </FormField>
-    <div class="sizes" role="group" aria-label="About how heavy">
+    <div class="sizes" role="group" :aria-label="$t('parts.about_how_heavy')">
       <button v-for="c in classes" :key="c.label" type="button" class="btn btn-plain" :aria-pressed="kilos === c.usual" @click="kilos = c.usual">{{ c.label }}</button>
     </div>
-    <FormField v-if="!knowsBirth" id="years" v-slot="{ invalid, described }" label="Age, years" :error="error" :fields="['age_years', 'birth_date']" :needed="years" hint="About will do">
+    <FormField v-if="!knowsBirth" id="years" v-slot="{ invalid, described }" :label="$t('parts.age_years')" :error="error" :fields="['age_years', 'birth_date']" :needed="years" :hint="$t('parts.about_will_do')">
       <BFormInput id="years" v-model="years" :state="invalid" required :aria-describedby="described" inputmode="decimal" autocomplete="off" class="short" />
     </FormField>
-    <FormField v-else id="born" v-slot="{ invalid, described }" label="Birth date" :error="error" :fields="['birth_date', 'age_years']" :needed="born">
+    <FormField v-else id="born" v-slot="{ invalid, described }" :label="$t('parts.birth_date')" :error="error" :fields="['birth_date', 'age_years']" :needed="born">
       <BFormInput id="born" v-model="born" :state="invalid" required :aria-describedby="described" type="date" :max="settings?.today" class="date" />
     </FormField>
     <fieldset class="asked">
@@ -77,8 +78,8 @@ const shown = ['name', 'weights', 'birth_date', 'age_years']
       </div>
     </fieldset>
     <details class="asked">
-      <summary>If you know more</summary>
-      <button type="button" class="switch" @click="knowsBirth = !knowsBirth">{{ knowsBirth ? 'I only know its age' : 'I know the birth date' }}</button>
+      <summary>{{ $t('parts.if_you_know_more') }}</summary>
+      <button type="button" class="switch" @click="knowsBirth = !knowsBirth">{{ knowsBirth ? $t('parts.i_only_know_its_age') : $t('parts.i_know_the_birth_date') }}</button>
       <div v-for="q in asked.slice(2)" :key="q.title" class="choices" role="group" :aria-label="q.title"><span>{{ q.title }}</span>
         <button v-for="[value, words] in q.answers" :key="words" type="button" :aria-pressed="q.value.value === value" @click="q.value.value = q.value.value === value ? undefined : value">{{ words }}</button>
       </div>

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { $t } from '../i18n'
+import { counted } from '../i18n/language'
 import { opening } from '../local/opening'
 
 /** Stands in place of every screen while the book is being opened. */
@@ -6,13 +8,13 @@ import { opening } from '../local/opening'
 
 <template>
   <div class="opening" role="status">
-    <h1>Opening your book</h1>
+    <h1>{{ $t('parts.opening_your_book') }}</h1>
     <template v-if="opening && opening.all > 0">
-      <p>An earlier version of Fribbet wrote it. Every trim is worked out again, once: {{ opening.done.toLocaleString('en-GB') }} of {{ opening.all.toLocaleString('en-GB') }}.</p>
-      <progress :value="opening.done" :max="opening.all">{{ opening.done }} of {{ opening.all }}</progress>
+      <p>{{ $t('parts.an_earlier_version_of_fribbet', { done: counted(opening.done), all: counted(opening.all) }) }}</p>
+      <progress :value="opening.done" :max="opening.all">{{ $t('parts.of_3', { done: opening.done, all: opening.all }) }}</progress>
     </template>
-    <p v-else>A moment. Nothing needs to be pressed.</p>
-    <p class="soft">What you save meanwhile waits in this browser.</p>
+    <p v-else>{{ $t('parts.a_moment_nothing_needs_to') }}</p>
+    <p class="soft">{{ $t('parts.what_you_save_meanwhile_waits') }}</p>
   </div>
 </template>
 

@@ -1,21 +1,21 @@
 <script setup lang="ts">
 import type { Schemas } from '../api/client'
 import { fullDayOf } from '../dates'
+import { $t } from '../i18n'
 import { useUnits } from '../units'
 import { rhythms } from '../words'
 
 /** The plan to bring the quicks back, and whether it is on track. */
 defineProps<{ plan: Schemas['QuickPlan'] }>()
 const { length } = useUnits()
-const marks: Record<Schemas['QuickPlan']['track'], string> = { reached: '✓ reached', on_track: '● on track', behind: '▲ behind', early: '○ just begun' }
+const marks: Record<Schemas['QuickPlan']['track'], string> = { reached: $t('parts.reached'), on_track: $t('parts.on_track'), behind: $t('parts.behind'), early: $t('parts.just_begun') }
 </script>
 
 <template>
   <div :class="['plan', plan.track]">
-    <p class="state"><strong>{{ marks[plan.track] }}</strong> bringing the quicks back, {{ rhythms[plan.plan.rhythm] }} since {{ fullDayOf(plan.plan.started) }}</p>
+    <p class="state"><strong>{{ marks[plan.track] }}</strong> {{ $t('parts.bringing_the_quicks_back_since', { rhythm: rhythms[plan.plan.rhythm], started: fullDayOf(plan.plan.started) }) }}</p>
     <p>
-      Back {{ length.show(plan.back_mm) }} of {{ length.show(plan.plan.back_mm) }}, planned by now {{ length.bare(plan.expected_mm) }} ·
-      {{ plan.held }} of {{ plan.due }} trims held<template v-if="plan.plan.done"> · to be there on {{ fullDayOf(plan.plan.done) }}</template>.
+      {{ $t('parts.back_of_planned_by_now', { back: length.show(plan.back_mm), back2: length.show(plan.plan.back_mm), expected: length.bare(plan.expected_mm), held: plan.held, due: plan.due }) }}<template v-if="plan.plan.done">{{ ' ' }}{{ $t('parts.to_be_there_on', { done: fullDayOf(plan.plan.done) }) }}</template>.
       <span class="words">{{ plan.words }}.</span>
     </p>
   </div>

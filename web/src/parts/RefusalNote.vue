@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { Refusal } from '../api/client'
+import { $t } from '../i18n'
 
 /** What was refused as a whole, for what has no field on this screen. */
 const props = defineProps<{ error: Error | null; shown?: string[] }>()
@@ -8,9 +9,9 @@ const message = computed(() => {
   if (!props.error) return ''
   if (!(props.error instanceof Refusal) || props.error.errors.length === 0) return props.error.message
   const elsewhere = props.error.errors.filter((e) => !props.shown?.some((f) => e.field.startsWith(f)))
-  if (elsewhere.length === 0) return 'Not saved: look at the marked field.'
+  if (elsewhere.length === 0) return $t('parts.not_saved_look_at_the')
   if (props.error.status === 409) return props.error.message
-  return `Not saved: ${elsewhere.map((e) => `${e.field} ${e.expected}`).join('; ')}.`
+  return $t('parts.not_saved', { elsewhere: elsewhere.map((e) => `${e.field} ${e.expected}`).join('; ') })
 })
 </script>
 

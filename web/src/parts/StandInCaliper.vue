@@ -2,6 +2,8 @@
 import { ref } from 'vue'
 import type { Schemas } from '../api/client'
 import { useMoveStandIn } from '../api/queries'
+import { $t } from '../i18n'
+import { decimal } from '../i18n/language'
 
 /** The simulated caliper of the demonstration: set the jaw, press its button; or spoil its link. */
 defineProps<{ linked: boolean; trouble: string }>()
@@ -12,17 +14,17 @@ const send = (sends: Schemas['StandInMove']['sends']) => mutate({ jaw_mm: jaw.va
 
 <template>
   <details class="device">
-    <summary>Simulated caliper <span class="soft">{{ linked ? 'linked' : 'no link' }}</span></summary>
+    <summary>{{ $t('parts.simulated_caliper') }} <span class="soft">{{ linked ? $t('parts.linked') : $t('parts.no_link') }}</span></summary>
     <div class="body">
       <div class="jaws" aria-hidden="true"><span class="fixed" /><span class="moving" :style="{ left: `${8 + jaw * 5}px` }" /></div>
-      <label for="jaw" class="visually-hidden">Jaw, millimetres</label>
+      <label for="jaw" class="visually-hidden">{{ $t('parts.jaw_millimetres') }}</label>
       <input id="jaw" v-model.number="jaw" type="range" min="0" max="30" step="0.01" />
-      <output class="readout">{{ jaw.toFixed(2) }} mm</output>
-      <button type="button" class="btn btn-plain" @click="send('length')">Send</button>
-      <span class="soft small">Spoil the link:</span>
-      <button type="button" class="spoil" @click="send('garbage')">garbage</button>
-      <button type="button" class="spoil" @click="send('half')">half a reading</button>
-      <button type="button" class="spoil" @click="send('unplug')">unplug</button>
+      <output class="readout">{{ $t('parts.mm', { jaw: decimal(jaw, 2) }) }}</output>
+      <button type="button" class="btn btn-plain" @click="send('length')">{{ $t('parts.send') }}</button>
+      <span class="soft small">{{ $t('parts.spoil_the_link') }}</span>
+      <button type="button" class="spoil" @click="send('garbage')">{{ $t('parts.garbage') }}</button>
+      <button type="button" class="spoil" @click="send('half')">{{ $t('parts.half_a_reading') }}</button>
+      <button type="button" class="spoil" @click="send('unplug')">{{ $t('parts.unplug') }}</button>
     </div>
   </details>
   <p v-if="trouble" class="trouble" role="alert">▲ {{ trouble }}</p>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { ref, watch } from 'vue'
 import type { Schemas } from '../api/client'
+import { $t } from '../i18n'
 import { clock, minutesOf } from '../local/clock'
 import { weekdays } from '../words'
 
@@ -21,10 +22,10 @@ const told = () => {
 
 <template>
   <details class="suits">
-    <summary>{{ suits.length === 0 ? 'Any day and hour suits' : 'Suits ' + suits.map((s) => `${weekdays[s.weekday]} ${clock(s.hours[0].from)}–${clock(s.hours[0].to)}`).join(', ') }}</summary>
+    <summary>{{ suits.length === 0 ? $t('parts.any_day_and_hour_suits') : $t('parts.suits') + suits.map((s) => `${weekdays[s.weekday]} ${clock(s.hours[0].from)}–${clock(s.hours[0].to)}`).join(', ') }}</summary>
     <div v-for="r in rows" :key="r.weekday" class="row-of">
       <label><input v-model="r.on" type="checkbox" class="form-check-input" @change="told" /> {{ weekdays[r.weekday] }}</label>
-      <template v-if="r.on"><input v-model="r.from" type="time" class="form-control" :aria-label="`${weekdays[r.weekday]}, from`" @change="told" /><input v-model="r.to" type="time" class="form-control" :aria-label="`${weekdays[r.weekday]}, to`" @change="told" /></template>
+      <template v-if="r.on"><input v-model="r.from" type="time" class="form-control" :aria-label="$t('parts.from', { weekday: weekdays[r.weekday] })" @change="told" /><input v-model="r.to" type="time" class="form-control" :aria-label="$t('parts.to', { weekday: weekdays[r.weekday] })" @change="told" /></template>
     </div>
   </details>
 </template>

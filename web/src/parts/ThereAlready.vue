@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { BButton } from 'bootstrap-vue-next/components/BButton'
+import { $t } from '../i18n'
 
 /** Something is in the book under the same id, told otherwise: what is there, and whose word stands. */
 defineProps<{ error: Error; what: string }>()
@@ -9,8 +10,8 @@ const emit = defineEmits<{ theirs: []; another: [] }>()
 <template>
   <div class="there" role="alert">
     <p>{{ error.message }}</p>
-    <BButton variant="plain" @click="emit('theirs')">Keep what is in the book</BButton>
-    <BButton variant="plain" @click="emit('another')">Save this as another {{ what }}</BButton>
+    <BButton variant="plain" @click="emit('theirs')">{{ $t('parts.keep_what_is_in_the') }}</BButton>
+    <BButton variant="plain" @click="emit('another')">{{ $t('parts.save_this_as_another', { what }) }}</BButton>
   </div>
 </template>
 

@@ -2,6 +2,7 @@
 import { useQueryClient } from '@tanstack/vue-query'
 import { BButton } from 'bootstrap-vue-next/components/BButton'
 import { ref, watch } from 'vue'
+import { $t } from '../i18n'
 import { forgetUndo, undoable } from '../local/undo'
 import RefusalNote from './RefusalNote.vue'
 
@@ -29,8 +30,8 @@ async function back() {
   <div v-if="undoable" class="undo-bar" role="status">
     <RefusalNote v-if="error" :error="error" />
     <span v-else dir="auto">{{ undoable.words }}</span>
-    <BButton v-if="!error" variant="plain" :disabled="busy" @click="back">Undo</BButton>
-    <BButton variant="plain" aria-label="Close" @click="forgetUndo">×</BButton>
+    <BButton v-if="!error" variant="plain" :disabled="busy" @click="back">{{ $t('parts.undo') }}</BButton>
+    <BButton variant="plain" :aria-label="$t('parts.close')" @click="forgetUndo">×</BButton>
   </div>
 </template>
 

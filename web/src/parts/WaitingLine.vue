@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { $t } from '../i18n'
 import { useCarrier } from '../local/carry'
 import { drop, forgetAside, isTap, keeps, type Waiting } from '../local/outbox'
 import { tellAnew } from '../local/anew'
@@ -8,13 +9,13 @@ import { tellAnew } from '../local/anew'
 const { waits, aside, foreign, turn } = useCarrier()
 const own = computed(() => waits.value.filter((w) => !foreign.value.has(w.sitting)))
 const others = computed(() => waits.value.filter((w) => foreign.value.has(w.sitting)))
-const taps = (n: number) => (n === 1 ? '1 tap' : `${n} taps`)
+const taps = (n: number) => (n === 1 ? '1 tap' : $t('parts.taps', { n }))
 /** Taps, and what was told as a whole. */
 function counted(all: Waiting[]) {
   const n = all.filter(isTap).length
   const tallies = all.filter((w) => 'tally' in w).length
   const walks = all.length - n - tallies
-  return [n > 0 && taps(n), tallies > 0 && (tallies === 1 ? '1 sitting' : `${tallies} sittings`), walks > 0 && (walks === 1 ? '1 walk-round' : `${walks} walk-rounds`)].filter(Boolean).join(', ')
+  return [n > 0 && taps(n), tallies > 0 && (tallies === 1 ? '1 sitting' : $t('parts.sittings', { tallies })), walks > 0 && (walks === 1 ? '1 walk-round' : $t('parts.walk_rounds', { walks }))].filter(Boolean).join(', ')
 }
 const tapped = computed(() => own.value.find(isTap))
 const asideTap = computed(() => aside.value.find(isTap))
@@ -43,13 +44,13 @@ async function forget() {
 
 <template>
   <div v-if="waits.length + aside.length > 0" class="waits" role="status">
-    <p v-if="own.length > 0"><strong>{{ counted(own) }} {{ own.length === 1 ? 'waits' : 'wait' }}</strong> for Fribbet to answer. <template v-if="!keeps">This browser keeps nothing: leave this page open. </template><RouterLink v-if="tapped" :to="bench(tapped)">To the bench</RouterLink></p>
-    <p v-if="asideTap"><strong>{{ taps(aside.filter(isTap).length) }}</strong> could not be kept. <RouterLink :to="bench(asideTap)">See why</RouterLink></p>
-    <p v-for="a in asideWhole" :key="a.order"><strong>{{ 'tally' in a ? 'A sitting' : 'A check of the feet' }}</strong> could not be kept: {{ a.why }} <button type="button" @click="forgetAside(a.order).then(turn)">Forget it</button></p>
-    <p v-if="others.length > 0"><strong>{{ counted(others) }} that this book does not know</strong> {{ others.length === 1 ? 'waits' : 'wait' }} in this browser: of another book, or of this one before it was put back.
-      <button v-for="[sitting, dog] in lostBenches" :key="sitting" type="button" @click="anew(dog, sitting)">Save it here as a trim of its own</button>
-      <button type="button" @click="forget">Forget {{ others.length === 1 ? 'it' : 'them' }}</button></p>
-    <button type="button" @click="save">Save as a file</button>
+    <p v-if="own.length > 0"><strong>{{ counted(own) }} {{ $t('parts.waits_wait', own.length) }}</strong> {{ $t('parts.for_fribbet_to_answer') }} <template v-if="!keeps">{{ $t('parts.this_browser_keeps_nothing_leave') }}{{ ' ' }}</template><RouterLink v-if="tapped" :to="bench(tapped)">{{ $t('parts.to_the_bench') }}</RouterLink></p>
+    <p v-if="asideTap"><strong>{{ taps(aside.filter(isTap).length) }}</strong> {{ $t('parts.could_not_be_kept') }} <RouterLink :to="bench(asideTap)">{{ $t('parts.see_why') }}</RouterLink></p>
+    <p v-for="a in asideWhole" :key="a.order"><strong>{{ 'tally' in a ? $t('parts.a_sitting') : $t('parts.a_check_of_the_feet') }}</strong> {{ $t('parts.could_not_be_kept_2', { why: a.why }) }} <button type="button" @click="forgetAside(a.order).then(turn)">{{ $t('parts.forget_it') }}</button></p>
+    <p v-if="others.length > 0"><strong>{{ $t('parts.that_this_book_does_not', { others: counted(others) }) }}</strong> {{ $t('parts.in_this_browser_of_another', { n: $t('parts.waits_wait', others.length) }) }}
+      <button v-for="[sitting, dog] in lostBenches" :key="sitting" type="button" @click="anew(dog, sitting)">{{ $t('parts.save_it_here_as_a') }}</button>
+      <button type="button" @click="forget">{{ $t('parts.forget', { n: $t('parts.it_them', others.length) }) }}</button></p>
+    <button type="button" @click="save">{{ $t('parts.save_as_a_file') }}</button>
   </div>
 </template>
 

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { $t } from '../i18n'
 import { useUnits } from '../units'
 import { nailInWords } from '../words'
 import RankBar from './RankBar.vue'
@@ -30,15 +31,15 @@ const height = (pair: Pair) => {
   return s.value.head + mm * perMm.value + s.value.foot
 }
 const pairs = computed(() => [
-  pairOf(props.rank, 'Fore paws', ['LF', 'RF'], props.size),
-  pairOf(props.rank, 'Hind paws', ['LH', 'RH'], props.size),
+  pairOf(props.rank, $t('rank.fore_paws'), ['LF', 'RF'], props.size),
+  pairOf(props.rank, $t('rank.hind_paws'), ['LH', 'RH'], props.size),
 ].filter((p) => p.placed.length > 0))
 // Both pairs are drawn as wide as the wider one, so that a narrow page shrinks them alike: one scale a dog.
 const width = computed(() => Math.max(...pairs.value.map((p) => p.width)))
 const pickable = computed(() => props.marks !== undefined)
-const markWords: Record<string, string> = { left: ', left out', blood: ', bled', done: ', done', planned: ', as planned' }
+const markWords: Record<string, string> = { left: $t('rank.left_out'), blood: $t('rank.bled'), done: $t('rank.done'), planned: $t('rank.as_planned') }
 const about = (bar: Bar) =>
-  `${bar.code}, ${nailInWords(bar.code)}, ${length.value.show(bar.length.mm)} long, ${bar.spare ? `spare ${length.value.range(bar.spare.low_mm, bar.spare.high_mm)}` : ''}${markWords[props.marks?.[bar.code] ?? ''] ?? ''}`
+  $t('rank.long', { code: bar.code, code2: nailInWords(bar.code), mm: length.value.show(bar.length.mm), spare: bar.spare ? $t('rank.spare', { low: length.value.range(bar.spare.low_mm, bar.spare.high_mm) }) : '', code3: markWords[props.marks?.[bar.code] ?? ''] ?? '' })
 /** A rule at the left edge: a tick every millimetre, a longer one every five. */
 const scale = computed(() => {
   let path = ''
@@ -49,7 +50,7 @@ const label = (code: string) => code.slice(2).replace('1b', '1′')
 </script>
 
 <template>
-  <div :class="['rank', size, { stacked }]" :role="pickable ? 'group' : 'img'" :aria-label="pickable ? 'Choose a nail' : onFloor(rank)">
+  <div :class="['rank', size, { stacked }]" :role="pickable ? 'group' : 'img'" :aria-label="pickable ? $t('rank.choose_a_nail') : onFloor(rank)">
     <svg
       v-for="pair in pairs" :key="pair.name" :viewBox="`0 0 ${width} ${height(pair)}`" :width="width" :height="height(pair)"
       :aria-hidden="!pickable" :role="pickable ? 'group' : undefined" :aria-label="pickable ? pair.name : undefined"

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { $t } from '../i18n'
 import { deepest, onFloor, pairOf, sizes, type Rank } from './layout'
 import { crack, curl, outline, touch } from './outline'
 
@@ -9,7 +10,7 @@ const s = sizes.small
 const perMm = computed(() => s.depth / deepest(props.rank))
 const floorY = computed(() => props.rank.floor_mm * perMm.value + 1.5)
 const height = s.depth + s.foot
-const pairs = computed(() => [pairOf(props.rank, 'Fore paws', ['LF', 'RF'], 'small'), pairOf(props.rank, 'Hind paws', ['LH', 'RH'], 'small')].filter((p) => p.placed.length > 0))
+const pairs = computed(() => [pairOf(props.rank, $t('rank.fore_paws'), ['LF', 'RF'], 'small'), pairOf(props.rank, $t('rank.hind_paws'), ['LH', 'RH'], 'small')].filter((p) => p.placed.length > 0))
 /** All bars of a pair as one path of each kind. */
 const shapes = computed(() =>
   pairs.value.map((pair) => {

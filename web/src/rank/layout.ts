@@ -1,4 +1,5 @@
 import type { Schemas } from '../api/client'
+import { $t } from '../i18n'
 
 /** A bar, as much of it as a picture needs. */
 export type Bar = Schemas['SmallBar'] & Partial<Pick<Schemas['Bar'], 'gap' | 'spare'>>
@@ -34,7 +35,7 @@ export const deepest = (rank: Rank) =>
 /** How many nails there are, and which of them stand on the floor. */
 export function onFloor(rank: Rank): string {
   const touching = rank.bars.filter((b) => b.on_floor).map((b) => b.code)
-  return touching.length > 0 ? `${rank.bars.length} nails; on the floor: ${touching.join(', ')}` : `${rank.bars.length} nails, none on the floor`
+  return touching.length > 0 ? $t('rank.nails_on_the_floor', { n: rank.bars.length, touching: touching.join(', ') }) : $t('rank.nails_none_on_the_floor', { n: rank.bars.length })
 }
 
 /** Places the bars of the fore or the hind paws from left to right. */

@@ -7,6 +7,7 @@ import { useRouter } from 'vue-router'
 import { Refusal, type Schemas } from '../api/client'
 import { useKit } from '../api/kit'
 import { useSettings } from '../api/queries'
+import { $t } from '../i18n'
 import { useBench, type Told } from '../local/bench'
 import { useGradually } from '../local/gradually'
 import { kept } from '../local/kept'
@@ -96,14 +97,14 @@ const steps = useTemplateRef('steps')
 const grind = useTemplateRef('grind')
 
 /** Begun while the server is away: what was told is kept, and this says so. */
-const unread = computed(() => refusal.value ?? (unreachable.value ? new Refusal(0, 'Fribbet does not answer.', []) : null))
+const unread = computed(() => refusal.value ?? (unreachable.value ? new Refusal(0, $t('bench.fribbet_does_not_answer'), []) : null))
 
 /** What is to be done with a nail that nothing is asked of: leave it, go on, or end. */
 const rest = computed(() => {
   const n = nail.value
   if (!n) return { words: '', does: () => {} }
-  if (!closed(n) && n.today) return { words: 'Leave it', does: finish }
-  return open.value ? { words: `Next: ${open.value.code}`, does: () => (code.value = open.value?.code) } : { words: 'End the trim', does: () => end() }
+  if (!closed(n) && n.today) return { words: $t('bench.leave_it'), does: finish }
+  return open.value ? { words: $t('bench.next', { code: open.value.code }), does: () => (code.value = open.value?.code) } : { words: $t('bench.end_the_trim'), does: () => end() }
 })
 const does = computed(() => ({ press: () => press.value?.tell(), steps: () => steps.value?.next(), grind: () => grind.value?.next(), rest: () => rest.value.does() })[way.value])
 
@@ -201,7 +202,7 @@ const groundRound = (p: Schemas['Paw']) => !nails.value.some((n) => n.code.start
 const inHand = computed(() => {
   const touches = nail.value?.cuts.filter((c) => c.touch).length ?? 0
   const cuts = (nail.value?.cuts.length ?? 0) - touches
-  const said = [cuts > 0 || touches === 0 ? `${cuts} ${cuts === 1 ? 'cut' : 'cuts'}` : '', touches > 0 ? `${touches} ${touches === 1 ? 'touch' : 'touches'}` : '']
+  const said = [cuts > 0 || touches === 0 ? `${cuts} ${$t('bench.cut_cuts', cuts)}` : '', touches > 0 ? `${touches} ${$t('bench.touch_touches', touches)}` : '']
   return said.filter(Boolean).join(', ')
 })
 const note = ref('')
@@ -226,7 +227,7 @@ watch([leaving, pending, bench, aside, looked], () => {
 })
 watch(() => nail.value && `${nail.value.code}: ${nail.value.advice.because}`, (words) => words && speak(words))
 
-const enough = computed(() => (counts.value.left > 0 && counts.value.done > 0 ? 'Enough for today' : 'End the trim'))
+const enough = computed(() => (counts.value.left > 0 && counts.value.done > 0 ? $t('bench.enough_for_today') : $t('bench.end_the_trim')))
 onKey((event) => {
   if (isTyping(event) || event.ctrlKey || event.metaKey || event.altKey || !nail.value || bleeding.value || answer.value) return
   const onButton = event.target instanceof HTMLElement && event.target.closest('button, a, summary')
@@ -248,24 +249,24 @@ onKey((event) => {
 
 <template>
   <div class="screen bench-screen">
-    <AnswerState v-if="!bench || !nail" :error="unread" what="the trim" @again="flush()" />
+    <AnswerState v-if="!bench || !nail" :error="unread" :what="$t('bench.the_trim')" @again="flush()" />
     <template v-else>
       <div class="screen-head">
         <h1 dir="auto">{{ bench.name }}</h1>
         <div class="aside">
-          <label for="tool" class="visually-hidden">Tool</label>
+          <label for="tool" class="visually-hidden">{{ $t('bench.tool') }}</label>
           <BFormSelect id="tool" :model-value="bench.item_id ?? bench.tool" :options="toolChoices(kit)" @update:model-value="takeTool(String($event))" />
         </div>
       </div>
-      <p v-if="pending.length > 0 && !keeps" class="kept lost" role="alert"><strong>Not kept until it is sent</strong>: {{ pending.length }} {{ pending.length === 1 ? 'tap' : 'taps' }}. This browser keeps nothing for Fribbet: leave this page open.</p>
-      <p v-else-if="unreachable || pending.length > 0" class="kept passing" role="status"><strong>Kept here, not yet saved</strong>: {{ pending.length }} {{ pending.length === 1 ? 'tap' : 'taps' }}<template v-if="unreachable">. Fribbet does not answer; they go when it is back</template>.</p>
-      <p v-if="bench.last_note && counts.done === 0" class="last-note"><strong>Last time:</strong> <bdi>{{ bench.last_note }}</bdi></p>
+      <p v-if="pending.length > 0 && !keeps" class="kept lost" role="alert"><strong>{{ $t('bench.not_kept_until_it_is') }}</strong>{{ $t('bench.this_browser_keeps_nothing_for', { n: pending.length, n2: $t('bench.tap_taps', pending.length) }) }}</p>
+      <p v-else-if="unreachable || pending.length > 0" class="kept passing" role="status"><strong>{{ $t('bench.kept_here_not_yet_saved') }}</strong>: {{ pending.length }} {{ $t('bench.tap_taps', pending.length) }}<template v-if="unreachable">{{ $t('bench.fribbet_does_not_answer_they') }}</template>.</p>
+      <p v-if="bench.last_note && counts.done === 0" class="last-note"><strong>{{ $t('bench.last_time') }}</strong> <bdi>{{ bench.last_note }}</bdi></p>
       <ArrivalRow v-if="asksArrival" v-model="arrival" pass @passed="passArrival" />
       <CompanionBar :bench="bench" :place="todays.findIndex((n) => n.code === nail!.code) + 1" :of="todays.length" />
       <div class="work">
-        <section class="nail" :aria-label="`Nail ${nail.code}`">
-          <div class="head"><span class="code">{{ nail.code }}</span><span>{{ nailInWords(nail.code) }}<span class="soft small off"><template v-if="nail.cuts.length > 0">{{ inHand }}, {{ length.show(nail.removed_mm) }} off</template><template v-if="nail.edged"> · sides and top</template><template v-if="nail.ground"> · ground round</template></span></span>
-            <button v-if="!grinding" type="button" class="pace" @click="choosePace(pace === 'press' ? 'steps' : 'press')">{{ pace === 'press' ? 'Step by step' : 'One press a nail' }}</button>
+        <section class="nail" :aria-label="$t('bench.nail', { code: nail.code })">
+          <div class="head"><span class="code">{{ nail.code }}</span><span>{{ nailInWords(nail.code) }}<span class="soft small off"><template v-if="nail.cuts.length > 0">{{ $t('bench.off', { inHand, removed: length.show(nail.removed_mm) }) }}</template><template v-if="nail.edged">{{ ' ' }}{{ $t('bench.sides_and_top') }}</template><template v-if="nail.ground">{{ ' ' }}{{ $t('bench.ground_round') }}</template></span></span>
+            <button v-if="!grinding" type="button" class="pace" @click="choosePace(pace === 'press' ? 'steps' : 'press')">{{ pace === 'press' ? $t('bench.step_by_step') : $t('bench.one_press_a_nail') }}</button>
           </div>
           <p v-if="bench.read_dry && way !== 'rest'" class="dry">{{ bench.read_dry }}</p>
           <PressNail v-if="way === 'press'" ref="press" :key="`press ${nail.code}`" :dog-id="dogId" :nail="nail" @told="told" />
@@ -276,58 +277,58 @@ onKey((event) => {
           <GrindNail v-else-if="way === 'grind'" ref="grind" :key="`grind ${nail.code}`" :bench="bench" :nail="nail" :reckoning="reckoning" @touch="touched" @face="showed" @smooth="finish" />
           <template v-else>
             <NailUnderHands :nail="nail" />
-            <p class="why">{{ closed(nail) ? (nail.blood ? 'It bled: done for today' : nail.done ? 'Done' : 'Left out') : nail.advice.because }}.
-              <button v-if="!closed(nail) && nail.advice.kind === 'leave' && nail.advice.cut_mm > 0" type="button" class="anyway" @click="cut(nail.advice.cut_mm)">take {{ length.show(nail.advice.cut_mm) }} all the same</button>
+            <p class="why">{{ closed(nail) ? (nail.blood ? $t('bench.it_bled_done_for_today') : nail.done ? $t('bench.done') : $t('bench.left_out')) : nail.advice.because }}.
+              <button v-if="!closed(nail) && nail.advice.kind === 'leave' && nail.advice.cut_mm > 0" type="button" class="anyway" @click="cut(nail.advice.cut_mm)">{{ $t('bench.take_all_the_same', { cut: length.show(nail.advice.cut_mm) }) }}</button>
             </p>
-            <BButton v-if="grinding && clipped(nail)" variant="plain" class="act taken-up" @click="again.add(nail.code)">Shorten it with the grinder too</BButton>
-            <BButton variant="go" class="next" @click="rest.does">{{ rest.words }} <kbd>Space</kbd></BButton>
+            <BButton v-if="grinding && clipped(nail)" variant="plain" class="act taken-up" @click="again.add(nail.code)">{{ $t('bench.shorten_it_with_the_grinder') }}</BButton>
+            <BButton variant="go" class="next" @click="rest.does">{{ rest.words }} <kbd>{{ $t('bench.space') }}</kbd></BButton>
           </template>
           <div class="acts">
-            <BButton variant="plain" class="act" :disabled="closed(nail)" @click="finish">{{ nail.cuts.length > 0 ? 'Stop this nail' : 'Leave out' }} <kbd>S</kbd></BButton>
-            <BButton variant="plain" class="act" :disabled="nail.edged || closed(nail)" @click="about('edges')">Sides and top <kbd>E</kbd></BButton>
+            <BButton variant="plain" class="act" :disabled="closed(nail)" @click="finish">{{ nail.cuts.length > 0 ? $t('bench.stop_this_nail') : $t('bench.leave_out') }} <kbd>S</kbd></BButton>
+            <BButton variant="plain" class="act" :disabled="nail.edged || closed(nail)" @click="about('edges')">{{ $t('bench.sides_and_top_2') }} <kbd>E</kbd></BButton>
             <template v-if="!narrow">
-              <BButton variant="plain" class="act" :disabled="!bench.last" @click="undo">Undo <kbd>U</kbd></BButton>
-              <BButton variant="plain" class="act drop" @click="blood"><AppIcon name="blood" />Blood <kbd>B</kbd></BButton>
+              <BButton variant="plain" class="act" :disabled="!bench.last" @click="undo">{{ $t('bench.undo') }} <kbd>U</kbd></BButton>
+              <BButton variant="plain" class="act drop" @click="blood"><AppIcon name="blood" />{{ $t('bench.blood') }} <kbd>B</kbd></BButton>
             </template>
           </div>
-          <div v-if="narrow" class="reach" role="group" aria-label="Always in reach">
-            <BButton variant="plain" class="act" :disabled="!bench.last" @click="undo">Undo</BButton>
-            <BButton variant="plain" class="act drop" @click="blood"><AppIcon name="blood" />Blood</BButton>
+          <div v-if="narrow" class="reach" role="group" :aria-label="$t('bench.always_in_reach')">
+            <BButton variant="plain" class="act" :disabled="!bench.last" @click="undo">{{ $t('bench.undo') }}</BButton>
+            <BButton variant="plain" class="act drop" @click="blood"><AppIcon name="blood" />{{ $t('bench.blood') }}</BButton>
             <BButton variant="plain" class="act" @click="end()">{{ enough }}</BButton>
           </div>
-          <div v-if="clippedPaws.length > 0" class="smooth second" role="group" aria-label="The second pass">
-            <BButton v-for="p in clippedPaws" :key="p" variant="plain" class="act" :disabled="groundRound(p)" @click="tell({ kind: 'ground', paw: p })">{{ groundRound(p) ? `${p} is ground round ✓` : `Ground round, all of ${p}` }}</BButton>
+          <div v-if="clippedPaws.length > 0" class="smooth second" role="group" :aria-label="$t('bench.the_second_pass')">
+            <BButton v-for="p in clippedPaws" :key="p" variant="plain" class="act" :disabled="groundRound(p)" @click="tell({ kind: 'ground', paw: p })">{{ groundRound(p) ? $t('bench.is_ground_round', { p }) : $t('bench.ground_round_all_of', { p }) }}</BButton>
           </div>
           <div v-if="unsmoothed.length > 0" class="smooth">
-            <BButton v-for="p in unsmoothed" :key="p" variant="plain" class="act" @click="tell({ kind: 'smooth', paw: p })">{{ p }}: a finger round every end, smooth ✓</BButton>
+            <BButton v-for="p in unsmoothed" :key="p" variant="plain" class="act" @click="tell({ kind: 'smooth', paw: p })">{{ $t('bench.a_finger_round_every_end', { p }) }}</BButton>
           </div>
-          <div class="choices took" role="group" aria-label="How the dog was about it"><button v-for="(words, r) in reactions" :key="r" type="button" :aria-pressed="nail.reaction === r" @click="about('reaction', { reaction: r })">{{ words }}</button></div>
+          <div class="choices took" role="group" :aria-label="$t('bench.how_the_dog_was_about')"><button v-for="(words, r) in reactions" :key="r" type="button" :aria-pressed="nail.reaction === r" @click="about('reaction', { reaction: r })">{{ words }}</button></div>
           <details class="more">
-            <summary>A note, a number</summary>
-            <div class="choices"><button type="button" :aria-pressed="nail.forced" @click="about('force')">it took force</button></div>
+            <summary>{{ $t('bench.a_note_a_number') }}</summary>
+            <div class="choices"><button type="button" :aria-pressed="nail.forced" @click="about('force')">{{ $t('bench.it_took_force') }}</button></div>
             <p v-if="bench.note" class="noted"><bdi>{{ bench.note }}</bdi></p>
-            <div class="choices" role="group" aria-label="A note in one press"><button v-for="words in phrases" :key="words" type="button" :disabled="bench.note.includes(words)" @click="writeNote(words)">{{ words }}</button>
-              <button type="button" :aria-expanded="noting" @click="noting = !noting">write…</button></div>
-            <form v-if="noting" class="write" @submit.prevent="note.trim() && writeNote(note.trim())"><label for="bench-note" class="visually-hidden">Note</label><input id="bench-note" v-model="note" class="form-control" dir="auto" maxlength="300" /><BButton type="submit" variant="plain">Note it</BButton></form>
+            <div class="choices" role="group" :aria-label="$t('bench.a_note_in_one_press')"><button v-for="words in phrases" :key="words" type="button" :disabled="bench.note.includes(words)" @click="writeNote(words)">{{ words }}</button>
+              <button type="button" :aria-expanded="noting" @click="noting = !noting">{{ $t('bench.write') }}</button></div>
+            <form v-if="noting" class="write" @submit.prevent="note.trim() && writeNote(note.trim())"><label for="bench-note" class="visually-hidden">{{ $t('bench.note') }}</label><input id="bench-note" v-model="note" class="form-control" dir="auto" maxlength="300" /><BButton type="submit" variant="plain">{{ $t('bench.note_it') }}</BButton></form>
             <NumberTold :key="nail.code" :nail="nail" @seen="(landmark, mm, by) => about('landmark', { landmark, mm, by })" @measured="(measure, mm, by) => about('measured', { measure, mm, by })" />
           </details>
         </section>
         <div v-if="beside.length > 0" class="side">
           <RankPicture v-if="bench.rank_before && beside.length > 1" :rank="bench.rank_before" :size="narrow ? 'narrow' : 'medium'" stacked :selected="nail.code" :marks="marks" @select="code = $event" />
-          <p class="tally" aria-live="polite"><strong>{{ counts.done }}</strong> done · <strong>{{ counts.left }}</strong> to go today</p>
-          <details v-if="hold" class="hold" :open="!narrow"><summary>How {{ paw }} is held</summary><HoldPicture :hold="hold" /><p class="small">{{ bench.support.says }}</p><HoldWords :hold="hold" /></details>
+          <p class="tally" aria-live="polite"><strong>{{ counts.done }}</strong> {{ $t('bench.done_2') }} <strong>{{ counts.left }}</strong> {{ $t('bench.to_go_today') }}</p>
+          <details v-if="hold" class="hold" :open="!narrow"><summary>{{ $t('bench.how_is_held', { paw }) }}</summary><HoldPicture :hold="hold" /><p class="small">{{ bench.support.says }}</p><HoldWords :hold="hold" /></details>
           <CautionList :cautions="bench.cautions" />
-          <details class="hold" :open="!narrow"><summary>Mind with this tool</summary><ul class="mind small"><li v-for="words in bench.mind" :key="words">{{ words }}</li></ul></details>
+          <details class="hold" :open="!narrow"><summary>{{ $t('bench.mind_with_this_tool') }}</summary><ul class="mind small"><li v-for="words in bench.mind" :key="words">{{ words }}</li></ul></details>
           <BButton v-if="!narrow" variant="plain" class="btn-big" @click="end()">{{ enough }}</BButton>
-          <BButton v-if="bench.calmly && counts.done > 0" variant="plain" class="calmly" @click="end(true)">It was calm throughout: end</BButton>
-          <BButton variant="plain" :aria-pressed="spoken" class="voice" @click="spoken = !spoken">{{ spoken ? 'Speaks' : 'Silent' }}</BButton>
+          <BButton v-if="bench.calmly && counts.done > 0" variant="plain" class="calmly" @click="end(true)">{{ $t('bench.it_was_calm_throughout_end') }}</BButton>
+          <BButton variant="plain" :aria-pressed="spoken" class="voice" @click="spoken = !spoken">{{ spoken ? $t('bench.speaks') : $t('bench.silent') }}</BButton>
         </div>
       </div>
       <RefusalNote :error="refusal" />
       <div v-for="one in aside" :key="one.order" class="kept aside-told" role="alert">
-        <strong>{{ one.event.nail }}: not in the book.</strong> {{ one.why }}
-        <BButton v-if="one.event.mm !== undefined" variant="plain" @click="settleAside(one, true)">It is {{ length.show(one.event.mm) }}: keep it</BButton>
-        <BButton variant="plain" @click="settleAside(one, false)">Forget it</BButton>
+        <strong>{{ $t('bench.not_in_the_book', { nail: one.event.nail }) }}</strong> {{ one.why }}
+        <BButton v-if="one.event.mm !== undefined" variant="plain" @click="settleAside(one, true)">{{ $t('bench.it_is_keep_it', { mm: length.show(one.event.mm) }) }}</BButton>
+        <BButton variant="plain" @click="settleAside(one, false)">{{ $t('bench.forget_it') }}</BButton>
       </div>
       <ReactionPanel
         v-if="answer && !bleeding && !leaving" :key="answer.told" :answer="answer" :name="bench.name" :done="counts.done" :of="todays.length"

@@ -7,6 +7,7 @@ import { useRoute, useRouter } from 'vue-router'
 import type { Schemas } from '../api/client'
 import { findOnTelephone, tryVisit, useDogVisits, useKeepVisit, useRepeatVisit, useWait, useWaiting, useWaitNoMore, offerVisitBack } from '../api/round'
 import { dayOf, fullDayOf, inDays } from '../dates'
+import { $t } from '../i18n'
 import { clock } from '../local/clock'
 import { today } from '../local/day'
 import { useLater } from '../local/later'
@@ -53,7 +54,7 @@ const { data: breaks, error: refused } = useQuery({ queryKey: ['round', 'try', s
 function give(place: Partial<Schemas['VisitInput']> & { anyway?: boolean } = {}) {
   const body = { ...(wanted.value ?? { id: moving.value?.id ?? fresh.value, dog_id: dogId.value, sequence: moving.value?.sequence, note: at.note.trim() || undefined, state: 'agreed' as const, on: '', start: 0 }), ...place }
   const was = moving.value
-  keep.mutate(body, { onSuccess: (v) => { if (was) offerVisitBack(`${was.dog.name} comes ${dayOf(v.on)} at ${clock(v.start)}.`, was, v); given.value = v; fresh.value = crypto.randomUUID(); void router.replace({ query: { dog: dogId.value } }) } })
+  keep.mutate(body, { onSuccess: (v) => { if (was) offerVisitBack($t('book.comes_at', { name: was.dog.name, on: dayOf(v.on), start: clock(v.start) }), was, v); given.value = v; fresh.value = crypto.randomUUID(); void router.replace({ query: { dog: dogId.value } }) } })
 }
 const often = reactive({ weeks: 4, times: 6 })
 </script>
@@ -61,49 +62,49 @@ const often = reactive({ weeks: 4, times: 6 })
 <template>
   <div class="screen book">
     <div class="screen-head">
-      <div><h1>{{ moving ? 'Move a visit' : 'Book a visit' }}</h1><p class="soft lead">A name, and any day and hour. “When is my time?” is answered here too.</p></div>
-      <div class="aside"><RouterLink to="/round" class="btn btn-plain">The week</RouterLink></div>
+      <div><h1>{{ moving ? $t('book.move_a_visit') : $t('book.book_a_visit') }}</h1><p class="soft lead">{{ $t('book.a_name_and_any_day') }}</p></div>
+      <div class="aside"><RouterLink to="/round" class="btn btn-plain">{{ $t('book.the_week') }}</RouterLink></div>
     </div>
-    <label for="who" class="visually-hidden">The dog’s name, or its owner’s</label>
-    <BFormInput id="who" v-model="search" class="who" placeholder="The dog’s name, or its owner’s" autocomplete="off" autofocus dir="auto" />
-    <ul v-if="search.trim() && found" class="found" aria-label="Found">
-      <li v-for="d in found.dogs" :key="d.dog_id"><button type="button" :aria-pressed="d.dog_id === dogId" @click="choose(d.dog_id)"><strong dir="auto">{{ d.name }}</strong><span v-if="d.owner" class="soft"> · <bdi>{{ d.owner }}</bdi></span><span v-if="d.next" class="time">{{ dayOf(d.next.on) }} {{ clock(d.next.start) }}, {{ inDays(d.next.in_days) }}</span><span v-else class="time soft">no visit</span></button></li>
-      <li v-if="found.dogs.length === 0" class="soft">No dog and no owner of that name.</li>
+    <label for="who" class="visually-hidden">{{ $t('book.the_dogs_name_or_its') }}</label>
+    <BFormInput id="who" v-model="search" class="who" :placeholder="$t('book.the_dogs_name_or_its')" autocomplete="off" autofocus dir="auto" />
+    <ul v-if="search.trim() && found" class="found" :aria-label="$t('book.found')">
+      <li v-for="d in found.dogs" :key="d.dog_id"><button type="button" :aria-pressed="d.dog_id === dogId" @click="choose(d.dog_id)"><strong dir="auto">{{ d.name }}</strong><span v-if="d.owner" class="soft"> · <bdi>{{ d.owner }}</bdi></span><span v-if="d.next" class="time">{{ dayOf(d.next.on) }} {{ clock(d.next.start) }}, {{ inDays(d.next.in_days) }}</span><span v-else class="time soft">{{ $t('book.no_visit') }}</span></button></li>
+      <li v-if="found.dogs.length === 0" class="soft">{{ $t('book.no_dog_and_no_owner') }}</li>
     </ul>
 
     <template v-if="dogId">
-      <AnswerState v-if="!data" :error="unread" what="its visits" @again="refetch()" />
+      <AnswerState v-if="!data" :error="unread" :what="$t('book.its_visits')" @again="refetch()" />
       <template v-else>
-        <h2><RouterLink :to="`/dogs/${dogId}`" dir="auto">{{ data.dog.name }}</RouterLink> <span class="soft small">{{ data.dog.minutes }} min<template v-if="data.dog.due"> · due {{ dayOf(data.dog.due) }}</template><template v-if="data.dog.help === 'needed'"> · not without a helper</template></span></h2>
-        <p v-if="given" class="given" role="status">{{ data.dog.name }} comes <strong>{{ fullDayOf(given.on) }} at {{ clock(given.start) }}</strong>.</p>
-        <ul v-if="ahead.length > 0" class="coming" aria-label="To come">
-          <li v-for="v in ahead" :key="v.id"><strong>{{ fullDayOf(v.on) }}, {{ clock(v.start) }}</strong>, {{ visitStates[v.state] }}, {{ v.minutes }} min<span v-if="v.note" class="soft"> · <bdi>{{ v.note }}</bdi></span>
+        <h2><RouterLink :to="`/dogs/${dogId}`" dir="auto">{{ data.dog.name }}</RouterLink> <span class="soft small">{{ $t('book.min', { minutes: data.dog.minutes }) }}<template v-if="data.dog.due">{{ ' ' }}{{ $t('book.due', { due: dayOf(data.dog.due) }) }}</template><template v-if="data.dog.help === 'needed'">{{ ' ' }}{{ $t('book.not_without_a_helper') }}</template></span></h2>
+        <p v-if="given" class="given" role="status">{{ $t('book.comes', { name: data.dog.name }) }} <strong>{{ $t('book.at', { on: fullDayOf(given.on), start: clock(given.start) }) }}</strong>.</p>
+        <ul v-if="ahead.length > 0" class="coming" :aria-label="$t('book.to_come')">
+          <li v-for="v in ahead" :key="v.id"><strong>{{ fullDayOf(v.on) }}, {{ clock(v.start) }}</strong>{{ $t('book.min_2', { state: visitStates[v.state], minutes: v.minutes }) }}<span v-if="v.note" class="soft"> · <bdi>{{ v.note }}</bdi></span>
             <VisitActs :visit="v" bare /></li>
         </ul>
         <template v-if="data.offers.length > 0">
-          <p class="title">The next good places{{ moving ? ', to move it to' : '' }}</p>
+          <p class="title">{{ $t('book.the_next_good_places', { moving: moving ? $t('book.to_move_it_to') : '' }) }}</p>
           <div class="ways"><BButton v-for="(o, i) in data.offers" :key="o.on + o.start" :variant="i === 0 ? 'go' : 'plain'" :disabled="keep.isPending.value" :title="o.reasons.join(', ')" @click="give({ on: o.on, start: o.start })">{{ dayOf(o.on) }} {{ clock(o.start) }} <span class="small">{{ inDays(o.in_days) }}</span></BButton></div>
         </template>
-        <p class="title">Another day and hour</p>
+        <p class="title">{{ $t('book.another_day_and_hour') }}</p>
         <div class="when">
-          <label>Day <BFormInput v-model="at.on" type="date" :min="today()" /></label>
-          <label>Hour <BFormInput v-model="at.time" type="time" step="300" /></label>
-          <label class="note">Note of the call <BFormInput v-model="at.note" maxlength="500" autocomplete="off" dir="auto" /></label>
+          <label>{{ $t('book.day') }} <BFormInput v-model="at.on" type="date" :min="today()" /></label>
+          <label>{{ $t('book.hour') }} <BFormInput v-model="at.time" type="time" step="300" /></label>
+          <label class="note">{{ $t('book.note_of_the_call') }} <BFormInput v-model="at.note" maxlength="500" autocomplete="off" dir="auto" /></label>
         </div>
         <div v-if="wanted" class="ways" aria-live="polite">
-          <template v-if="breaks === ''"><BButton variant="go" :disabled="keep.isPending.value" @click="give()">{{ moving ? 'Move it' : 'Book it' }}: {{ dayOf(at.on) }} {{ at.time }}</BButton><span class="soft">Free.</span></template>
-          <template v-else-if="breaks"><p class="breaks">{{ breaks }}.</p><BButton variant="plain" :disabled="keep.isPending.value" @click="give({ anyway: true })">All the same</BButton></template>
-          <BButton v-if="!moving && !waits.some((w) => w.on === at.on)" variant="plain" :disabled="wait.isPending.value" @click="wait.mutate({ dogId, on: at.on, note: at.note.trim() || undefined })">Wait for a place on {{ dayOf(at.on) }}</BButton>
+          <template v-if="breaks === ''"><BButton variant="go" :disabled="keep.isPending.value" @click="give()">{{ moving ? $t('book.move_it') : $t('book.book_it') }}: {{ dayOf(at.on) }} {{ at.time }}</BButton><span class="soft">{{ $t('book.free') }}</span></template>
+          <template v-else-if="breaks"><p class="breaks">{{ breaks }}.</p><BButton variant="plain" :disabled="keep.isPending.value" @click="give({ anyway: true })">{{ $t('book.all_the_same') }}</BButton></template>
+          <BButton v-if="!moving && !waits.some((w) => w.on === at.on)" variant="plain" :disabled="wait.isPending.value" @click="wait.mutate({ dogId, on: at.on, note: at.note.trim() || undefined })">{{ $t('book.wait_for_a_place_on', { on: dayOf(at.on) }) }}</BButton>
         </div>
-        <ul v-if="waits.length > 0" class="coming" aria-label="Waits for"><li v-for="w in waits" :key="w.on">Waits for a place on <strong>{{ fullDayOf(w.on) }}</strong><template v-if="w.place">: {{ clock(w.place.start) }} is free now</template> <BButton variant="plain" size="sm" @click="waitNoMore.mutate({ dogId, on: w.on, note: w.note })">No longer</BButton></li></ul>
+        <ul v-if="waits.length > 0" class="coming" :aria-label="$t('book.waits_for')"><li v-for="w in waits" :key="w.on">{{ $t('book.waits_for_a_place_on') }} <strong>{{ fullDayOf(w.on) }}</strong><template v-if="w.place">{{ $t('book.is_free_now', { start: clock(w.place.start) }) }}</template> <BButton variant="plain" size="sm" @click="waitNoMore.mutate({ dogId, on: w.on, note: w.note })">{{ $t('book.no_longer') }}</BButton></li></ul>
         <RefusalNote :error="keep.error.value ?? refused ?? repeat.error.value ?? wait.error.value" />
-        <details v-if="coming.length > 0" class="repeat"><summary>Again and again</summary>
+        <details v-if="coming.length > 0" class="repeat"><summary>{{ $t('book.again_and_again') }}</summary>
           <div class="when">
-            <label>Every <input v-model.number="often.weeks" type="number" min="1" max="26" class="form-control" /> weeks</label>
-            <label>so often <input v-model.number="often.times" type="number" min="1" max="26" class="form-control" /></label>
-            <BButton variant="plain" :disabled="repeat.isPending.value" @click="repeat.mutate({ id: coming[0].id, every_weeks: often.weeks, times: often.times })">From {{ dayOf(coming[0].on) }} {{ clock(coming[0].start) }} on</BButton>
+            <label>{{ $t('book.every') }} <input v-model.number="often.weeks" type="number" min="1" max="26" class="form-control" /> {{ $t('book.weeks') }}</label>
+            <label>{{ $t('book.so_often') }} <input v-model.number="often.times" type="number" min="1" max="26" class="form-control" /></label>
+            <BButton variant="plain" :disabled="repeat.isPending.value" @click="repeat.mutate({ id: coming[0].id, every_weeks: often.weeks, times: often.times })">{{ $t('book.from_on', { on: dayOf(coming[0].on), start: clock(coming[0].start) }) }}</BButton>
           </div>
-          <ul v-if="repeat.data.value" class="days" role="status"><li v-for="d in repeat.data.value.days" :key="d.on"><strong>{{ fullDayOf(d.on) }}</strong>: {{ d.kept ? 'booked' : `not booked, ${d.why}` }}</li></ul>
+          <ul v-if="repeat.data.value" class="days" role="status"><li v-for="d in repeat.data.value.days" :key="d.on"><strong>{{ fullDayOf(d.on) }}</strong>: {{ d.kept ? $t('book.booked') : $t('book.not_booked', { why: d.why }) }}</li></ul>
         </details>
       </template>
     </template>

@@ -6,6 +6,7 @@ import type { Schemas } from '../api/client'
 import { useMessages, useTellOwner } from '../api/messages'
 import { useCalls, useKeepVisit, useNotNow } from '../api/round'
 import { dayOf } from '../dates'
+import { $t } from '../i18n'
 import { clock } from '../local/clock'
 import AnswerState from '../parts/AnswerState.vue'
 import RefusalNote from '../parts/RefusalNote.vue'
@@ -35,39 +36,39 @@ const notNow = (dog: Schemas['RoundDog'], weeks: number) => later.mutate({ dogId
 
 <template>
   <div class="screen">
-    <AnswerState v-if="!data" :error="error" what="who to call" @again="refetch()" />
+    <AnswerState v-if="!data" :error="error" :what="$t('round.who_to_call')" @again="refetch()" />
     <template v-else>
       <div class="screen-head">
-        <div><h1>Who to call</h1><p class="soft lead">{{ dayOf(data.from) }} to {{ dayOf(data.until) }}, the most urgent first<template v-if="data.all > calls.length">: {{ calls.length }} of {{ data.all }}</template>.</p></div>
-        <div class="aside"><RouterLink to="/round" class="btn btn-plain">The week</RouterLink></div>
+        <div><h1>{{ $t('round.who_to_call_2') }}</h1><p class="soft lead">{{ $t('round.to_the_most_urgent_first', { from: dayOf(data.from), until: dayOf(data.until) }) }}<template v-if="data.all > calls.length">{{ $t('round.of', { n: calls.length, all: data.all }) }}</template>.</p></div>
+        <div class="aside"><RouterLink to="/round" class="btn btn-plain">{{ $t('round.the_week') }}</RouterLink></div>
       </div>
       <RefusalNote :error="keep.error.value ?? later.error.value ?? tell.error.value" />
-      <p v-if="given" class="given" role="status"><strong dir="auto">{{ given.name }}</strong> comes {{ dayOf(given.on) }} at {{ clock(given.start) }}.</p>
-      <p v-if="data.recount" class="given" role="status">Dates are being worked out: {{ data.recount.done }} of {{ data.recount.all }} dogs. The list grows until then.</p>
-      <div v-if="calls.length === 0 && !data.recount" class="empty"><h2>Nobody is to be called this week</h2><p>Who is due has a place, or you said not now.</p></div>
+      <p v-if="given" class="given" role="status"><strong dir="auto">{{ given.name }}</strong> {{ $t('round.comes_at', { on: dayOf(given.on), start: clock(given.start) }) }}</p>
+      <p v-if="data.recount" class="given" role="status">{{ $t('round.dates_are_being_worked_out', { done: data.recount.done, all: data.recount.all }) }}</p>
+      <div v-if="calls.length === 0 && !data.recount" class="empty"><h2>{{ $t('round.nobody_is_to_be_called') }}</h2><p>{{ $t('round.who_is_due_has_a') }}</p></div>
       <ol v-if="calls.length > 0" class="calls">
         <li v-for="(c, i) in calls" :key="c.dog.dog_id" class="call">
           <div>
             <RouterLink :to="`/dogs/${c.dog.dog_id}`" :class="['name', { first: i === 0 }]" dir="auto">{{ c.dog.name }}</RouterLink>
-            <div class="small"><template v-if="c.dog.due">due {{ dayOf(c.dog.due) }}: </template>{{ c.dog.reason }} · {{ c.dog.minutes }} min<template v-if="c.dog.help === 'needed'"> · somebody to hold</template><template v-if="c.dog.hard"> · hard</template></div>
-            <div class="small soft"><RouterLink v-if="c.dog.owner_id" :to="`/owners/${c.dog.owner_id}`"><bdi>{{ c.dog.owner }}</bdi></RouterLink><template v-else>no owner yet</template><template v-if="c.address"> · <a :href="c.reach === 'mail' ? `mailto:${c.address}` : `tel:${c.address}`">{{ c.address }}</a></template></div>
+            <div class="small"><template v-if="c.dog.due">{{ $t('round.due', { due: dayOf(c.dog.due) }) }}{{ ' ' }}</template>{{ $t('round.min', { reason: c.dog.reason, minutes: c.dog.minutes }) }}<template v-if="c.dog.help === 'needed'">{{ ' ' }}{{ $t('round.somebody_to_hold') }}</template><template v-if="c.dog.hard">{{ ' ' }}{{ $t('round.hard') }}</template></div>
+            <div class="small soft"><RouterLink v-if="c.dog.owner_id" :to="`/owners/${c.dog.owner_id}`"><bdi>{{ c.dog.owner }}</bdi></RouterLink><template v-else>{{ $t('round.no_owner_yet') }}</template><template v-if="c.address"> · <a :href="c.reach === 'mail' ? `mailto:${c.address}` : `tel:${c.address}`">{{ c.address }}</a></template></div>
           </div>
           <RankSmall v-if="c.dog.rank" :rank="c.dog.rank" class="rank-of" />
           <div class="offers">
             <BButton v-for="(o, n) in c.offers" :key="o.on + o.start" :variant="i === 0 && n === 0 ? 'go' : 'plain'" :disabled="keep.isPending.value" :title="o.reasons.join(', ')" @click="give(c.dog, o)">{{ dayOf(o.on) }} {{ clock(o.start) }}</BButton>
-            <span v-if="c.offers.length === 0" class="small">No free place this week.</span>
-            <template v-if="asking === c.dog.dog_id"><BButton v-for="n in [1, 2, 4]" :key="n" variant="plain" @click="notNow(c.dog, n)">ask in {{ n === 1 ? 'a week' : `${n} weeks` }}</BButton></template>
-            <BButton v-else variant="plain" @click="asking = c.dog.dog_id">Not now</BButton>
-            <span v-if="offered(c.dog.dog_id)" class="small soft">Written to by {{ reaches[c.reach ?? 'hand'] }}: <RouterLink to="/messages">{{ messageStates[offered(c.dog.dog_id)!.state] }}</RouterLink></span>
-            <BButton v-else-if="post?.goes && c.reach && c.reach !== 'hand'" variant="plain" :disabled="tell.isPending.value" @click="tell.mutate({ dogId: c.dog.dog_id, kind: c.offers.length > 0 ? 'places' : 'due', places: c.offers.length > 0 ? c.offers.map(({ on, start, minutes }) => ({ on, start, minutes })) : undefined })">{{ c.offers.length > 0 ? 'Send places' : 'Write that it is due' }}</BButton>
+            <span v-if="c.offers.length === 0" class="small">{{ $t('round.no_free_place_this_week') }}</span>
+            <template v-if="asking === c.dog.dog_id"><BButton v-for="n in [1, 2, 4]" :key="n" variant="plain" @click="notNow(c.dog, n)">{{ $t('round.ask_in', { n: n === 1 ? $t('round.a_week') : $t('round.weeks', { n }) }) }}</BButton></template>
+            <BButton v-else variant="plain" @click="asking = c.dog.dog_id">{{ $t('round.not_now') }}</BButton>
+            <span v-if="offered(c.dog.dog_id)" class="small soft">{{ $t('round.written_to_by', { reach: reaches[c.reach ?? 'hand'] }) }} <RouterLink to="/messages">{{ messageStates[offered(c.dog.dog_id)!.state] }}</RouterLink></span>
+            <BButton v-else-if="post?.goes && c.reach && c.reach !== 'hand'" variant="plain" :disabled="tell.isPending.value" @click="tell.mutate({ dogId: c.dog.dog_id, kind: c.offers.length > 0 ? 'places' : 'due', places: c.offers.length > 0 ? c.offers.map(({ on, start, minutes }) => ({ on, start, minutes })) : undefined })">{{ c.offers.length > 0 ? $t('round.send_places') : $t('round.write_that_it_is_due') }}</BButton>
           </div>
         </li>
       </ol>
-      <p v-if="hasNextPage" class="more"><BButton variant="plain" :disabled="isFetchingNextPage" @click="fetchNextPage()">Show more: {{ calls.length }} of {{ data.all }} are here</BButton></p>
+      <p v-if="hasNextPage" class="more"><BButton variant="plain" :disabled="isFetchingNextPage" @click="fetchNextPage()">{{ $t('round.show_more_of_are_here', { n: calls.length, all: data.all }) }}</BButton></p>
       <template v-if="data.waits.length > 0">
-        <h2 class="later">These wait for a later week</h2>
-        <p class="small soft">Calling them would cost others more than it saves them.</p>
-        <ul class="waits"><li v-for="c in data.waits" :key="c.dog.dog_id"><RouterLink :to="`/dogs/${c.dog.dog_id}`" dir="auto">{{ c.dog.name }}</RouterLink> <span class="small soft">{{ c.dog.minutes }} min<template v-if="c.dog.due">, due {{ dayOf(c.dog.due) }}</template></span></li></ul>
+        <h2 class="later">{{ $t('round.these_wait_for_a_later') }}</h2>
+        <p class="small soft">{{ $t('round.calling_them_would_cost_others') }}</p>
+        <ul class="waits"><li v-for="c in data.waits" :key="c.dog.dog_id"><RouterLink :to="`/dogs/${c.dog.dog_id}`" dir="auto">{{ c.dog.name }}</RouterLink> <span class="small soft">{{ $t('round.min_2', { minutes: c.dog.minutes }) }}<template v-if="c.dog.due">{{ $t('round.due_2', { due: dayOf(c.dog.due) }) }}</template></span></li></ul>
       </template>
     </template>
   </div>

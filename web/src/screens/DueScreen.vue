@@ -4,6 +4,7 @@ import { BFormInput } from 'bootstrap-vue-next/components/BFormInput'
 import { computed, ref } from 'vue'
 import { useDue } from '../api/queries'
 import { fullDayOf } from '../dates'
+import { $t } from '../i18n'
 import { useGradually } from '../local/gradually'
 import { useLater } from '../local/later'
 import AnswerState from '../parts/AnswerState.vue'
@@ -22,38 +23,38 @@ const foremost = computed(() => found.value.findIndex((d) => !d.cautions.some((c
 
 <template>
   <div class="screen">
-    <AnswerState v-if="!data" :error="error" what="the book" @again="refetch()" />
+    <AnswerState v-if="!data" :error="error" :what="$t('due.the_book')" @again="refetch()" />
     <template v-else>
       <div class="screen-head">
         <div>
-          <h1>Due</h1>
-          <p class="soft lead">{{ fullDayOf(data.today) }} · {{ data.all === 1 ? '1 dog' : `${data.all} dogs` }}<template v-if="data.late"> · {{ data.late }} late</template></p>
+          <h1>{{ $t('due.due') }}</h1>
+          <p class="soft lead">{{ fullDayOf(data.today) }} · {{ data.all === 1 ? $t('due.n1_dog') : $t('due.dogs', { all: data.all }) }}<template v-if="data.late">{{ ' ' }}{{ $t('due.late', { late: data.late }) }}</template></p>
         </div>
         <div class="aside">
-          <label for="search" class="visually-hidden">Search a dog by name</label>
-          <BFormInput id="search" v-model="search" type="search" placeholder="Search a name   /" autocomplete="off" />
-          <RouterLink to="/dogs/new" class="btn btn-plain">Add a dog</RouterLink>
+          <label for="search" class="visually-hidden">{{ $t('due.search_a_dog_by_name') }}</label>
+          <BFormInput id="search" v-model="search" type="search" :placeholder="$t('due.search_a_name')" autocomplete="off" />
+          <RouterLink to="/dogs/new" class="btn btn-plain">{{ $t('due.add_a_dog') }}</RouterLink>
         </div>
       </div>
 
       <p v-if="data.recount" class="recount" role="status">
         <progress :value="data.recount.done" :max="data.recount.all" />
-        Dates are being worked out again: {{ data.recount.done }} of {{ data.recount.all }} dogs. Until then some dates below are the old ones.
+        {{ $t('due.dates_are_being_worked_out', { done: data.recount.done, all: data.recount.all }) }}
       </p>
       <MovedDates v-if="data.moved.length > 0" :moved="data.moved" />
       <div v-if="data.all === 0" class="empty">
-        <h2>No dogs in the book yet</h2>
-        <p>Add the first one: a name, a weight and an age are enough.</p>
-        <RouterLink to="/dogs/new" class="btn btn-go btn-big">Add a dog</RouterLink>
+        <h2>{{ $t('due.no_dogs_in_the_book') }}</h2>
+        <p>{{ $t('due.add_the_first_one_a') }}</p>
+        <RouterLink to="/dogs/new" class="btn btn-go btn-big">{{ $t('due.add_a_dog') }}</RouterLink>
       </div>
-      <p v-else-if="found.length === 0 && !data.recount" class="empty">No dog is called “{{ search }}”.</p>
+      <p v-else-if="found.length === 0 && !data.recount" class="empty">{{ $t('due.no_dog_is_called', { search }) }}</p>
       <template v-else>
         <DueScale :weeks="data.weeks" />
         <ul class="rows">
           <DueRow v-for="(row, i) in drawn" :key="row.dog_id" :row="row" :first="i === foremost" />
         </ul>
-        <p v-if="hasNextPage" class="more"><BButton variant="plain" :disabled="isFetchingNextPage" @click="fetchNextPage()">Show more: {{ found.length }} of {{ data.found }} dogs are here</BButton></p>
-        <p class="legend soft small"><span aria-hidden="true">●</span> due · <span aria-hidden="true">◇</span> earliest that a nail may touch · <span aria-hidden="true">◀</span> late · <a href="/api/sheets/due" download>as a spreadsheet</a></p>
+        <p v-if="hasNextPage" class="more"><BButton variant="plain" :disabled="isFetchingNextPage" @click="fetchNextPage()">{{ $t('due.show_more_of_dogs_are', { n: found.length, found: data.found }) }}</BButton></p>
+        <p class="legend soft small"><span aria-hidden="true">●</span> {{ $t('due.due_2') }} <span aria-hidden="true">◇</span> {{ $t('due.earliest_that_a_nail_may') }} <span aria-hidden="true">◀</span> {{ $t('due.late_2') }} <a href="/api/sheets/due" download>{{ $t('due.as_a_spreadsheet') }}</a></p>
       </template>
     </template>
   </div>

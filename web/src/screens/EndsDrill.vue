@@ -4,6 +4,7 @@ import { computed, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import type { Schemas } from '../api/client'
 import { drawn, newSeed, useNameEnds } from '../api/practice'
+import { $t } from '../i18n'
 import { act, isTyping, onKey } from '../local/keys'
 import AnswerState from '../parts/AnswerState.vue'
 import { faces } from '../words'
@@ -42,21 +43,21 @@ onKey((event) => {
 
 <template>
   <div class="screen">
-    <AnswerState v-if="!now" :error="drill.error.value" what="the cut ends" @again="send()" />
+    <AnswerState v-if="!now" :error="drill.error.value" :what="$t('practice.the_cut_ends')" @again="send()" />
     <template v-else>
-      <div class="screen-head"><div><p class="soft small crumb"><RouterLink to="/practice">Practice</RouterLink></p><h1>Name the cut end</h1></div></div>
+      <div class="screen-head"><div><p class="soft small crumb"><RouterLink to="/practice">{{ $t('practice.practice') }}</RouterLink></p><h1>{{ $t('practice.name_the_cut_end') }}</h1></div></div>
       <div v-if="end" class="drill">
-        <img :src="drawn(end.picture)" :alt="`Cut end ${now.named.asked + 1} of a ${end.light ? 'light' : 'dark'} nail, head-on`" width="300" height="300" />
+        <img :src="drawn(end.picture)" :alt="$t('practice.cut_end_of_a_nail', { asked: now.named.asked + 1, light: end.light ? $t('practice.light') : $t('practice.dark') })" width="300" height="300" />
         <div>
-          <p><strong>{{ now.named.asked + 1 }} of {{ now.of }}</strong>, a {{ end.light ? 'light' : 'dark' }} nail. What does it show?</p>
-          <div class="choices" role="group" aria-label="What it shows"><button v-for="(f, i) in end.faces" :key="f" type="button" :disabled="drill.isPending.value" @click="name(f)">{{ faces[f] }} <kbd>{{ i + 1 }}</kbd></button></div>
-          <p v-if="before" class="before" aria-live="polite"><template v-if="before.face === mine">Right: {{ faces[before.face] }}.</template><template v-else>The last one was {{ faces[before.face!] }}, not {{ faces[mine] }}.</template></p>
+          <p><strong>{{ $t('practice.of', { asked: now.named.asked + 1, of: now.of }) }}</strong>{{ $t('practice.a_nail_what_does_it', { light: end.light ? $t('practice.light') : $t('practice.dark') }) }}</p>
+          <div class="choices" role="group" :aria-label="$t('practice.what_it_shows')"><button v-for="(f, i) in end.faces" :key="f" type="button" :disabled="drill.isPending.value" @click="name(f)">{{ faces[f] }} <kbd>{{ i + 1 }}</kbd></button></div>
+          <p v-if="before" class="before" aria-live="polite"><template v-if="before.face === mine">{{ $t('practice.right', { face: faces[before.face] }) }}</template><template v-else>{{ $t('practice.the_last_one_was_not', { face: faces[before.face!], mine: faces[mine] }) }}</template></p>
         </div>
       </div>
       <template v-else>
-        <p class="says" role="status">{{ now.named.right }} of {{ now.named.asked }} right.</p>
-        <template v-if="now.named.mixed.length > 0"><p>Mixed up:</p><ul><li v-for="m in now.named.mixed" :key="m.showed + m.said">{{ faces[m.showed] }}, taken for {{ faces[m.said] }}: {{ m.times }} ×</li></ul></template>
-        <BButton variant="go" class="btn-big" @click="again">Twenty more</BButton>
+        <p class="says" role="status">{{ $t('practice.of_right', { right: now.named.right, asked: now.named.asked }) }}</p>
+        <template v-if="now.named.mixed.length > 0"><p>{{ $t('practice.mixed_up') }}</p><ul><li v-for="m in now.named.mixed" :key="m.showed + m.said">{{ $t('practice.taken_for', { showed: faces[m.showed], said: faces[m.said], times: m.times }) }}</li></ul></template>
+        <BButton variant="go" class="btn-big" @click="again">{{ $t('practice.twenty_more') }}</BButton>
       </template>
     </template>
   </div>

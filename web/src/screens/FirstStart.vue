@@ -5,6 +5,7 @@ import { computed, ref, useTemplateRef } from 'vue'
 import { useRouter } from 'vue-router'
 import { Refusal, type Schemas } from '../api/client'
 import { useAddDog, useSaveSettings, useSettings } from '../api/queries'
+import { $t } from '../i18n'
 import AnswerState from '../parts/AnswerState.vue'
 import NewDogFields from '../parts/NewDogFields.vue'
 import RefusalNote from '../parts/RefusalNote.vue'
@@ -29,37 +30,37 @@ async function begin(withDog: boolean) {
   }
 }
 const roles: { value: Schemas['Role']; title: string; says: string }[] = [
-  { value: 'keeper', title: 'Keeper', says: 'My own dogs' },
-  { value: 'groomer', title: 'Groomer', says: 'Other people’s dogs' },
+  { value: 'keeper', title: $t('start.keeper'), says: $t('start.my_own_dogs') },
+  { value: 'groomer', title: $t('start.groomer'), says: $t('start.other_peoples_dogs') },
 ]
 </script>
 
 <template>
   <div class="screen start">
-    <AnswerState v-if="!settings" :error="unread" what="the book" @again="refetch()" />
+    <AnswerState v-if="!settings" :error="unread" :what="$t('start.the_book')" @again="refetch()" />
     <template v-else>
       <h1 class="mark"><img src="/mark.svg" alt="" width="44" height="44" />Fribbet</h1>
-      <p class="soft">How much may come off each nail, and when next.</p>
+      <p class="soft">{{ $t('start.how_much_may_come_off') }}</p>
       <BForm novalidate class="form" @submit.prevent="begin(true)">
         <fieldset class="roles">
-          <legend>Who are you?</legend>
+          <legend>{{ $t('start.who_are_you') }}</legend>
           <label v-for="r in roles" :key="r.value" :class="['role', { chosen: role === r.value }]">
             <input v-model="role" type="radio" name="role" :value="r.value" class="form-check-input" />
             <span><strong>{{ r.title }}</strong><br />{{ r.says }}</span>
           </label>
         </fieldset>
         <div class="dog">
-        <h2>Your first dog</h2>
+        <h2>{{ $t('start.your_first_dog') }}</h2>
         <NewDogFields ref="fields" v-slot="{ shown }" :error="error">
           <RefusalNote :error="error" :shown="shown" />
           <div class="go">
-            <BButton type="submit" variant="go" class="btn-big" :disabled="busy">Show its nails</BButton>
-            <button type="button" class="later" :disabled="busy" @click="begin(false)">Start with an empty book</button>
+            <BButton type="submit" variant="go" class="btn-big" :disabled="busy">{{ $t('start.show_its_nails') }}</BButton>
+            <button type="button" class="later" :disabled="busy" @click="begin(false)">{{ $t('start.start_with_an_empty_book') }}</button>
           </div>
         </NewDogFields>
         </div>
       </BForm>
-      <p class="soft small disclaimer">Torn, swollen, or still bleeding: to a veterinarian.</p>
+      <p class="soft small disclaimer">{{ $t('start.torn_swollen_or_still_bleeding') }}</p>
     </template>
   </div>
 </template>

@@ -3,6 +3,7 @@ import { BButton } from 'bootstrap-vue-next/components/BButton'
 import { computed, ref } from 'vue'
 import type { Schemas } from '../api/client'
 import { useKit } from '../api/kit'
+import { $t } from '../i18n'
 import AnswerState from '../parts/AnswerState.vue'
 import { kitKinds, shelves } from '../words'
 import KitForm from './kit/KitForm.vue'
@@ -20,23 +21,23 @@ const overdue = computed(() => (kit.value?.items ?? []).filter((i) => i.level ==
 
 <template>
   <div class="screen">
-    <AnswerState v-if="!kit" :error="error" what="the kit" @again="refetch()" />
+    <AnswerState v-if="!kit" :error="error" :what="$t('kit.the_kit')" @again="refetch()" />
     <template v-else>
       <div class="screen-head">
         <div>
-          <h1>Kit</h1>
-          <p class="soft lead">Cuts and minutes are counted from your trims. A limit is our judgement until you say yours.</p>
+          <h1>{{ $t('kit.kit') }}</h1>
+          <p class="soft lead">{{ $t('kit.cuts_and_minutes_are_counted') }}</p>
         </div>
-        <div class="aside"><a v-if="kit.items.length > 0" href="/api/sheets/kit" download class="btn btn-plain">As a spreadsheet</a><BButton :variant="kit.items.length === 0 ? 'go' : 'plain'" :class="{ 'btn-big': kit.items.length === 0 }" :aria-expanded="adding" @click="adding = !adding">{{ adding ? 'Close' : 'Add a piece' }}</BButton></div>
+        <div class="aside"><a v-if="kit.items.length > 0" href="/api/sheets/kit" download class="btn btn-plain">{{ $t('kit.as_a_spreadsheet') }}</a><BButton :variant="kit.items.length === 0 ? 'go' : 'plain'" :class="{ 'btn-big': kit.items.length === 0 }" :aria-expanded="adding" @click="adding = !adding">{{ adding ? $t('kit.close') : $t('kit.add_a_piece') }}</BButton></div>
       </div>
       <section v-if="overdue.length > 0" class="due" aria-labelledby="due-title">
-        <h2 id="due-title">To see to before the next dog</h2>
+        <h2 id="due-title">{{ $t('kit.to_see_to_before_the') }}</h2>
         <ul><li v-for="i in overdue" :key="i.id"><strong>{{ kitKinds[i.kind] }}<span v-if="i.name" dir="auto">, {{ i.name }}</span></strong>: {{ i.words }}.</li></ul>
       </section>
       <KitForm v-if="adding" :kit="kit" @kept="adding = false" />
       <div v-if="kit.items.length === 0 && !adding" class="empty">
-        <h2>Nothing in the kit yet</h2>
-        <p>Say what you work with, and the program chooses the tool for each nail, and says when a blade, a band or a jar is due. Until then it advises from everything there is.</p>
+        <h2>{{ $t('kit.nothing_in_the_kit_yet') }}</h2>
+        <p>{{ $t('kit.say_what_you_work_with') }}</p>
       </div>
       <section v-for="s in filled" :key="s.shelf" class="section" :aria-labelledby="`shelf-${s.shelf}`">
         <h2 :id="`shelf-${s.shelf}`">{{ shelves[s.shelf] }}</h2>

@@ -5,6 +5,7 @@ import { computed, ref, useTemplateRef, watch } from 'vue'
 import type { Schemas } from '../api/client'
 import { useDogLadders, useEndLadder, useRecordTry, useStartLadder, useWithdrawTry } from '../api/ladders'
 import { fullDayOf, inDays } from '../dates'
+import { $t } from '../i18n'
 import { act, isTyping, onKey } from '../local/keys'
 import { print } from '../local/print'
 import AnswerState from '../parts/AnswerState.vue'
@@ -40,7 +41,7 @@ watch(() => ladder.value?.step, () => {
 const note = ref('')
 const timer = useTemplateRef('timer')
 const beginning = ref(false)
-const keeps = 'It keeps fore nails where they are. It does not shorten overgrown ones, and does nothing for dewclaws.'
+const keeps = $t('ladder.it_keeps_fore_nails_where')
 const named = (l: Schemas['Ladder']) => `${ladderKinds[l.kind]}${l.paw ? `, ${l.paw}` : ''}`
 
 function tell(reaction: Schemas['Reaction']) {
@@ -66,78 +67,78 @@ onKey((event) => {
 
 <template>
   <div class="screen">
-    <AnswerState v-if="!data" :error="unread" what="the ladder" @again="refetch()" />
+    <AnswerState v-if="!data" :error="unread" :what="$t('ladder.the_ladder')" @again="refetch()" />
     <template v-else>
       <div class="screen-head">
         <div>
-          <h1><bdi>{{ data.name }}</bdi>: ladder</h1>
-          <p class="soft lead">Never force, never wrestle: one bad session costs months. Stop while it still goes well.</p>
+          <h1><bdi>{{ data.name }}</bdi>{{ $t('ladder.ladder') }}</h1>
+          <p class="soft lead">{{ $t('ladder.never_force_never_wrestle_one') }}</p>
         </div>
         <div class="aside">
-          <div v-if="data.ladders.length > 1" class="choices" role="group" aria-label="Which ladder">
+          <div v-if="data.ladders.length > 1" class="choices" role="group" :aria-label="$t('ladder.which_ladder')">
             <button v-for="l in data.ladders" :key="l.id" type="button" :aria-pressed="l.id === ladder?.id" @click="chosen = l.id">{{ named(l) }}</button>
           </div>
-          <BButton v-if="ladder" variant="plain" :aria-expanded="beginning" @click="beginning = !beginning">Another ladder</BButton>
-          <RouterLink :to="`/dogs/${dogId}`" class="btn btn-plain"><span>Open <bdi>{{ data.name }}</bdi></span></RouterLink>
+          <BButton v-if="ladder" variant="plain" :aria-expanded="beginning" @click="beginning = !beginning">{{ $t('ladder.another_ladder') }}</BButton>
+          <RouterLink :to="`/dogs/${dogId}`" class="btn btn-plain"><span>{{ $t('ladder.open') }} <bdi>{{ data.name }}</bdi></span></RouterLink>
         </div>
       </div>
       <CautionList :cautions="data.cautions" />
       <div v-if="!ladder || beginning" class="begin">
-        <p v-if="!ladder">{{ data.name }} is on no ladder. Begin one, and Due shows its steps instead of trims.</p>
-        <BButton :variant="ladder ? 'plain' : 'go'" class="btn-big" :disabled="start.isPending.value" @click="begin('clipper')">Begin the clipper ladder</BButton>
-        <BButton variant="plain" class="btn-big" :disabled="start.isPending.value" @click="begin('grinder')">Begin the grinder ladder</BButton>
-        <BButton variant="plain" class="btn-big" :disabled="start.isPending.value" @click="begin('board')">Teach it the scratch board</BButton>
-        <BButton variant="plain" class="btn-big" :disabled="start.isPending.value" @click="begin('muzzle')">Teach it a muzzle</BButton>
-        <div class="choices one" role="group" aria-label="Clipper ladder for one paw only">
-          <span>or for one paw only, clipper:</span>
+        <p v-if="!ladder">{{ $t('ladder.is_on_no_ladder_begin', { name: data.name }) }}</p>
+        <BButton :variant="ladder ? 'plain' : 'go'" class="btn-big" :disabled="start.isPending.value" @click="begin('clipper')">{{ $t('ladder.begin_the_clipper_ladder') }}</BButton>
+        <BButton variant="plain" class="btn-big" :disabled="start.isPending.value" @click="begin('grinder')">{{ $t('ladder.begin_the_grinder_ladder') }}</BButton>
+        <BButton variant="plain" class="btn-big" :disabled="start.isPending.value" @click="begin('board')">{{ $t('ladder.teach_it_the_scratch_board') }}</BButton>
+        <BButton variant="plain" class="btn-big" :disabled="start.isPending.value" @click="begin('muzzle')">{{ $t('ladder.teach_it_a_muzzle') }}</BButton>
+        <div class="choices one" role="group" :aria-label="$t('ladder.clipper_ladder_for_one_paw')">
+          <span>{{ $t('ladder.or_for_one_paw_only') }}</span>
           <button v-for="p in paws" :key="p" type="button" :disabled="start.isPending.value" @click="begin('clipper', p)">{{ p }}</button>
         </div>
       </div>
       <template v-if="ladder">
         <div class="columns">
           <section v-if="step" class="today" aria-labelledby="step-title">
-            <p class="soft">{{ ladder.ended ? 'Tomorrow: step' : 'Step' }} {{ ladder.step + 1 }} of {{ ladder.steps.length }}, {{ named(ladder) }} ladder · {{ ladder.tries_today }} of {{ step.tries }} tries today</p>
+            <p class="soft">{{ $t('ladder.of_ladder_of_tries_today', { ended: ladder.ended ? $t('ladder.tomorrow_step') : $t('ladder.step'), step: ladder.step + 1, n: ladder.steps.length, ladder: named(ladder), tries_today: ladder.tries_today, tries: step.tries }) }}</p>
             <h2 id="step-title">{{ step.words }}</h2>
             <p>{{ step.how }} <strong>{{ ladder.reward }}</strong></p>
-            <p v-if="step.nail && ladder.kind === 'grinder'" class="care small">Hair away from what spins, a mesh over a long coat, your eyes protected. A second, lift, look: friction heats.</p>
+            <p v-if="step.nail && ladder.kind === 'grinder'" class="care small">{{ $t('ladder.hair_away_from_what_spins') }}</p>
             <p v-if="ladder.kind === 'board'" class="care small">{{ keeps }}</p>
-            <p v-if="ladder.wait" class="care">The first nail waits until {{ fullDayOf(ladder.wait) }}: one to two weeks with the tool come before it.</p>
+            <p v-if="ladder.wait" class="care">{{ $t('ladder.the_first_nail_waits_until', { wait: fullDayOf(ladder.wait) }) }}</p>
             <p v-if="ladder.says || ladder.ended" class="says" aria-live="polite">{{ ladder.says }} <strong v-if="ladder.ended">{{ ladder.ended }}</strong></p>
-            <div v-if="ladder.paws && (!ladder.ended || oneMore)" class="choices by-paw" role="group" aria-label="Which paw it was about">
-              <button v-for="p in ladder.paws" :key="p.paw" type="button" :aria-pressed="about === p.paw" @click="paw = p.paw">{{ p.paw }} <span class="small">{{ Math.min(p.calm, ladder.needed) }} of {{ ladder.needed }}</span></button>
+            <div v-if="ladder.paws && (!ladder.ended || oneMore)" class="choices by-paw" role="group" :aria-label="$t('ladder.which_paw_it_was_about')">
+              <button v-for="p in ladder.paws" :key="p.paw" type="button" :aria-pressed="about === p.paw" @click="paw = p.paw">{{ p.paw }} <span class="small">{{ $t('ladder.of', { calm: Math.min(p.calm, ladder.needed), needed: ladder.needed }) }}</span></button>
             </div>
             <StepTimer v-if="!ladder.ended || oneMore" ref="timer" :step="step" />
-            <BButton v-if="ladder.ended && !oneMore" variant="plain" @click="oneMore = true">Save one more try all the same</BButton>
-            <div v-if="!ladder.ended || oneMore" class="reactions" role="group" aria-label="How it took this try">
+            <BButton v-if="ladder.ended && !oneMore" variant="plain" @click="oneMore = true">{{ $t('ladder.save_one_more_try_all') }}</BButton>
+            <div v-if="!ladder.ended || oneMore" class="reactions" role="group" :aria-label="$t('ladder.how_it_took_this_try')">
               <button v-for="(words, r, i) in reactions" :key="r" type="button" :class="r" :disabled="record.isPending.value" @click="tell(r)">
                 <kbd>{{ i + 1 }}</kbd><strong>{{ words }}</strong><span class="small">{{ signs[r] }}</span>
               </button>
             </div>
             <div class="about">
-              <div v-if="!ladder.paw && !ladder.paws && (!ladder.ended || oneMore)" class="choices" role="group" aria-label="Which paw it was about">
+              <div v-if="!ladder.paw && !ladder.paws && (!ladder.ended || oneMore)" class="choices" role="group" :aria-label="$t('ladder.which_paw_it_was_about')">
                 <button v-for="p in paws" :key="p" type="button" :aria-pressed="paw === p" @click="paw = paw === p ? undefined : p">{{ p }}</button>
               </div>
-              <label for="try-note" class="visually-hidden">Note for the next try you record</label>
-              <BFormInput v-if="!ladder.ended || oneMore" id="try-note" v-model="note" placeholder="Note for the next try" autocomplete="off" dir="auto" />
-              <BButton variant="plain" :disabled="ladder.journal.length === 0 || withdraw.isPending.value" @click="undo">Undo <kbd>U</kbd></BButton>
+              <label for="try-note" class="visually-hidden">{{ $t('ladder.note_for_the_next_try') }}</label>
+              <BFormInput v-if="!ladder.ended || oneMore" id="try-note" v-model="note" :placeholder="$t('ladder.note_for_the_next_try_2')" autocomplete="off" dir="auto" />
+              <BButton variant="plain" :disabled="ladder.journal.length === 0 || withdraw.isPending.value" @click="undo">{{ $t('ladder.undo') }} <kbd>U</kbd></BButton>
             </div>
             <RefusalNote :error="error" />
             <ReadyForecast :ready="ladder.ready" />
           </section>
           <section v-else class="today">
-            <h2>Through</h2>
-            <p v-if="ladder.kind === 'board'">{{ ladder.says }} A few strokes a day with both fore feet. {{ keeps }}</p>
-            <p v-else>{{ ladder.says }} Its nails are trimmed again like any other dog’s; a step down is only a try away.</p>
-            <RouterLink :to="`/dogs/${dogId}/ready`" class="btn btn-go btn-big">Get ready for a trim</RouterLink>
+            <h2>{{ $t('ladder.through') }}</h2>
+            <p v-if="ladder.kind === 'board'">{{ $t('ladder.a_few_strokes_a_day', { says: ladder.says, keeps }) }}</p>
+            <p v-else>{{ $t('ladder.its_nails_are_trimmed_again', { says: ladder.says }) }}</p>
+            <RouterLink :to="`/dogs/${dogId}/ready`" class="btn btn-go btn-big">{{ $t('ladder.get_ready_for_a_trim') }}</RouterLink>
           </section>
           <div>
             <LadderRungs :ladder="ladder" />
-            <p class="soft small next">Next: {{ inDays(ladder.next_in_days) }}. Begun {{ fullDayOf(ladder.started) }}.
-              <BButton variant="plain" size="sm" :disabled="end.isPending.value" @click="end.mutate(ladder.id)">End this ladder</BButton>
+            <p class="soft small next">{{ $t('ladder.next_begun', { next_in_days: inDays(ladder.next_in_days), started: fullDayOf(ladder.started) }) }}
+              <BButton variant="plain" size="sm" :disabled="end.isPending.value" @click="end.mutate(ladder.id)">{{ $t('ladder.end_this_ladder') }}</BButton>
             </p>
           </div>
         </div>
-        <p><BButton variant="plain" size="sm" @click="print">Print for home</BButton></p>
+        <p><BButton variant="plain" size="sm" @click="print">{{ $t('ladder.print_for_home') }}</BButton></p>
         <PuppyDays v-if="data.puppyhood" :dog-id="dogId" :puppy="data.puppyhood" />
         <LadderJournal :ladder="ladder" :busy="withdraw.isPending.value" @withdraw="withdraw.mutate({ ladder: ladder.id, id: $event })" />
       </template>

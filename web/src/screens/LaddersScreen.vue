@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { useCalm, useLadders } from '../api/ladders'
 import { inDays } from '../dates'
+import { $t } from '../i18n'
 import AnswerState from '../parts/AnswerState.vue'
 import CalmerNote from '../parts/CalmerNote.vue'
 import ReadyForecast from './ladder/ReadyForecast.vue'
@@ -11,15 +12,15 @@ const { data: calm } = useCalm()
 
 <template>
   <div class="screen">
-    <AnswerState v-if="!data" :error="error" what="the ladders" @again="refetch()" />
+    <AnswerState v-if="!data" :error="error" :what="$t('ladder.the_ladders')" @again="refetch()" />
     <template v-else>
       <div class="screen-head">
-        <div><h1>Ladder</h1><p class="soft lead">Dogs that are being got used to it, a step at a time.</p></div>
+        <div><h1>{{ $t('ladder.ladder_2') }}</h1><p class="soft lead">{{ $t('ladder.dogs_that_are_being_got') }}</p></div>
       </div>
       <div v-if="data.ladders.length === 0" class="empty">
-        <h2>No dog is on a ladder</h2>
-        <p>A ladder begins on a dog’s own page: for a puppy, for a dog that fears the clipper or the grinder, or for one paw that it does not give.</p>
-        <RouterLink to="/" class="btn btn-go btn-big">Choose a dog</RouterLink>
+        <h2>{{ $t('ladder.no_dog_is_on_a') }}</h2>
+        <p>{{ $t('ladder.a_ladder_begins_on_a') }}</p>
+        <RouterLink to="/" class="btn btn-go btn-big">{{ $t('ladder.choose_a_dog') }}</RouterLink>
       </div>
       <ul v-else>
         <li v-for="(l, i) in data.ladders" :key="l.dog_id + l.kind + (l.paw ?? '')" class="line">
@@ -27,14 +28,14 @@ const { data: calm } = useCalm()
             <RouterLink :to="`/dogs/${l.dog_id}`" class="name" dir="auto">{{ l.name }}</RouterLink>
             <div>{{ l.reason }}</div>
           </div>
-          <div class="steps" role="img" :aria-label="`step ${l.step + 1} of ${l.steps}`"><i v-for="n in l.steps" :key="n" :class="{ done: n <= l.step, now: n === l.step + 1 }" /></div>
+          <div class="steps" role="img" :aria-label="$t('ladder.step_of', { step: l.step + 1, steps: l.steps })"><i v-for="n in l.steps" :key="n" :class="{ done: n <= l.step, now: n === l.step + 1 }" /></div>
           <ReadyForecast :ready="l.ready" />
-          <div class="act"><span class="soft">{{ inDays(l.next_in_days) }}</span><RouterLink :to="`/dogs/${l.dog_id}/ladder`" :class="['btn', i === 0 ? 'btn-go btn-big' : 'btn-plain']">Train<span class="visually-hidden"> {{ l.name }}</span></RouterLink></div>
+          <div class="act"><span class="soft">{{ inDays(l.next_in_days) }}</span><RouterLink :to="`/dogs/${l.dog_id}/ladder`" :class="['btn', i === 0 ? 'btn-go btn-big' : 'btn-plain']">{{ $t('ladder.train') }}<span class="visually-hidden"> {{ l.name }}</span></RouterLink></div>
         </li>
       </ul>
       <section v-if="calm && calm.calmer.length > 0" class="calm" aria-labelledby="calm-title">
-        <h2 id="calm-title">What goes with calm, over all your dogs</h2>
-        <p class="soft small">Each dog is compared with itself: only dogs that had it both ways are counted.</p>
+        <h2 id="calm-title">{{ $t('ladder.what_goes_with_calm_over') }}</h2>
+        <p class="soft small">{{ $t('ladder.each_dog_is_compared_with') }}</p>
         <CalmerNote :calmer="calm.calmer" />
       </section>
     </template>

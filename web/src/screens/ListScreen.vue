@@ -4,6 +4,7 @@ import { BFormSelect } from 'bootstrap-vue-next/components/BFormSelect'
 import { useQueryClient } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
 import { answered, client, type Schemas } from '../api/client'
+import { $t } from '../i18n'
 import RefusalNote from '../parts/RefusalNote.vue'
 import { useUnits } from '../units'
 import { listColumns, options } from '../words'
@@ -61,30 +62,29 @@ const takeBack = () => doing(async () => {
   taken.value = undefined
   await cache.invalidateQueries()
 })
-const many = (n: number, one: string) => (n === 1 ? `1 ${one}` : `${n} ${one}s`)
 </script>
 
 <template>
   <div class="screen">
-    <div class="screen-head"><div><h1>From a list</h1><p class="soft lead">Owners and dogs out of a spreadsheet, saved as CSV: a heading in its first row, a dog a row.</p></div><div class="aside"><RouterLink to="/owners" class="btn btn-plain">Owners</RouterLink></div></div>
-    <p><label for="list-file" class="btn btn-go btn-big">{{ name ? 'Another file' : 'Choose the file' }}</label><input id="list-file" class="visually-hidden" type="file" accept=".csv,.txt,.tsv,text/csv" @change="choose" /> <bdi v-if="name">{{ name }}</bdi> <a href="/example-list.csv" download>An example to fill in</a></p>
+    <div class="screen-head"><div><h1>{{ $t('list.from_a_list') }}</h1><p class="soft lead">{{ $t('list.owners_and_dogs_out_of') }}</p></div><div class="aside"><RouterLink to="/owners" class="btn btn-plain">{{ $t('list.owners') }}</RouterLink></div></div>
+    <p><label for="list-file" class="btn btn-go btn-big">{{ name ? $t('list.another_file') : $t('list.choose_the_file') }}</label><input id="list-file" class="visually-hidden" type="file" accept=".csv,.txt,.tsv,text/csv" @change="choose" /> <bdi v-if="name">{{ name }}</bdi> <a href="/example-list.csv" download>{{ $t('list.an_example_to_fill_in') }}</a></p>
     <RefusalNote :error="error" />
-    <p v-if="busy" role="status" class="soft">Reading…</p>
-    <p v-if="taken" class="taken" role="status"><strong>{{ many(taken.dogs, 'dog') }} and {{ many(taken.owners, 'owner') }} are in the book.</strong> <RouterLink to="/">Due</RouterLink> tells who is to be looked at. <BButton variant="plain" :disabled="busy" @click="takeBack">Take them back</BButton></p>
-    <p v-if="back !== undefined" role="status" class="taken">Deleted.<template v-if="back > 0"> {{ many(back, 'dog') }} stayed: something was saved of {{ back === 1 ? 'it' : 'them' }} since.</template></p>
+    <p v-if="busy" role="status" class="soft">{{ $t('list.reading') }}</p>
+    <p v-if="taken" class="taken" role="status"><strong>{{ $t('list.and_are_in_the_book', { dogs: $t('list.dogs', taken.dogs), owners: $t('list.owners_counted', taken.owners) }) }}</strong> <RouterLink to="/">{{ $t('list.due') }}</RouterLink> {{ $t('list.tells_who_is_to_be') }} <BButton variant="plain" :disabled="busy" @click="takeBack">{{ $t('list.take_them_back') }}</BButton></p>
+    <p v-if="back !== undefined" role="status" class="taken">{{ $t('list.deleted') }}<template v-if="back > 0">{{ ' ' }}{{ $t('list.stayed_something_was_saved_of', { back: $t('list.dogs', back), back2: $t('list.it_them', back) }) }}</template></p>
     <template v-if="read">
-      <p>{{ many(read.dogs, 'new dog') }}, {{ many(read.owners, 'new owner') }}<template v-if="read.refused">, {{ many(read.refused, 'row') }} that cannot be taken</template>. <span class="soft small">Separated by {{ read.separator }}, letters as {{ read.encoding }}.</span></p>
-      <p class="ways"><BButton variant="go" :disabled="busy || read.dogs + read.owners === 0" @click="take">Take them</BButton><BButton v-if="read.refused" variant="plain" :aria-pressed="onlyRefused" @click="onlyRefused = !onlyRefused">Only what cannot be taken</BButton></p>
-      <h2>What each column tells</h2>
-      <div class="columns"><label v-for="(h, i) in read.header" :key="i"><bdi>{{ h || 'no heading' }}</bdi><BFormSelect :model-value="read.columns[i]" :options="options(listColumns)" @update:model-value="match(i, $event as Schemas['ListColumn'])" /></label></div>
+      <p>{{ $t('list.new_dogs', read.dogs) }}, {{ $t('list.new_owners', read.owners) }}<template v-if="read.refused">{{ $t('list.that_cannot_be_taken', { refused: $t('list.rows', read.refused) }) }}</template>. <span class="soft small">{{ $t('list.separated_by_letters_as', { separator: read.separator, encoding: read.encoding }) }}</span></p>
+      <p class="ways"><BButton variant="go" :disabled="busy || read.dogs + read.owners === 0" @click="take">{{ $t('list.take_them') }}</BButton><BButton v-if="read.refused" variant="plain" :aria-pressed="onlyRefused" @click="onlyRefused = !onlyRefused">{{ $t('list.only_what_cannot_be_taken') }}</BButton></p>
+      <h2>{{ $t('list.what_each_column_tells') }}</h2>
+      <div class="columns"><label v-for="(h, i) in read.header" :key="i"><bdi>{{ h || $t('list.no_heading') }}</bdi><BFormSelect :model-value="read.columns[i]" :options="options(listColumns)" @update:model-value="match(i, $event as Schemas['ListColumn'])" /></label></div>
       <div class="scroll"><table>
-        <thead><tr><th>Row</th><th>Owner</th><th>Known from</th><th>Dog</th><th>Weight</th><th>Born</th><th>Taken</th></tr></thead>
+        <thead><tr><th>{{ $t('list.row') }}</th><th>{{ $t('list.owner') }}</th><th>{{ $t('list.known_from') }}</th><th>{{ $t('list.dog') }}</th><th>{{ $t('list.weight') }}</th><th>{{ $t('list.born') }}</th><th>{{ $t('list.taken') }}</th></tr></thead>
         <tbody><tr v-for="r in rows" :key="r.line" :class="{ refused: r.refused.length > 0 }">
-          <td>{{ r.line }}</td><td dir="auto">{{ r.owner }}<span v-if="r.asks" class="choices" role="group" :aria-label="`Row ${r.line}: is this the ${r.owner} of the book?`"><button type="button" :aria-pressed="whose[r.line] === 'same'" :disabled="busy" @click="answer(r.line, 'same')">the one in the book</button><button type="button" :aria-pressed="whose[r.line] === 'others'" :disabled="busy" @click="answer(r.line, 'others')">another</button></span></td><td>{{ r.address }}</td><td dir="auto">{{ r.dog }}</td><td>{{ r.kg === undefined ? '' : weight.show(r.kg) }}</td><td>{{ r.born ?? (r.age_years === undefined ? '' : `about ${Math.round(r.age_years * 10) / 10} years old`) }}</td>
-          <td><template v-if="r.refused.length === 0">yes</template><span v-for="f in r.refused" v-else :key="f.field">{{ f.field }} {{ f.expected }} (it is “{{ f.value }}”). </span></td>
+          <td>{{ r.line }}</td><td dir="auto">{{ r.owner }}<span v-if="r.asks" class="choices" role="group" :aria-label="$t('list.row_is_this_the_of', { line: r.line, owner: r.owner })"><button type="button" :aria-pressed="whose[r.line] === 'same'" :disabled="busy" @click="answer(r.line, 'same')">{{ $t('list.the_one_in_the_book') }}</button><button type="button" :aria-pressed="whose[r.line] === 'others'" :disabled="busy" @click="answer(r.line, 'others')">{{ $t('list.another') }}</button></span></td><td>{{ r.address }}</td><td dir="auto">{{ r.dog }}</td><td>{{ r.kg === undefined ? '' : weight.show(r.kg) }}</td><td>{{ r.born ?? (r.age_years === undefined ? '' : $t('list.about_years_old', { age_years: Math.round(r.age_years * 10) / 10 })) }}</td>
+          <td><template v-if="r.refused.length === 0">{{ $t('list.yes') }}</template><span v-for="f in r.refused" v-else :key="f.field">{{ $t('list.it_is', { field: f.field, expected: f.expected, f: f.value }) }}{{ ' ' }}</span></td>
         </tr></tbody>
       </table></div>
-      <p v-if="read.rows.length > rows.length" class="soft small">{{ rows.length }} of {{ read.rows.length }} rows are shown.</p>
+      <p v-if="read.rows.length > rows.length" class="soft small">{{ $t('list.of_rows_are_shown', { n: rows.length, n2: read.rows.length }) }}</p>
     </template>
   </div>
 </template>

@@ -4,6 +4,7 @@ import { computed, reactive } from 'vue'
 import { useAnswer, useGateway, useMessages, useSendAgain } from '../api/messages'
 import { useSettings } from '../api/queries'
 import { momentOf } from '../dates'
+import { $t } from '../i18n'
 import AnswerMeans from './round/AnswerMeans.vue'
 import AnswerState from '../parts/AnswerState.vue'
 import RefusalNote from '../parts/RefusalNote.vue'
@@ -22,35 +23,35 @@ const reply = (id: string, text: string) => answer.mutate({ id, text }, { onSucc
 
 <template>
   <div class="screen">
-    <AnswerState v-if="!data" :error="error" what="the messages" @again="refetch()" />
+    <AnswerState v-if="!data" :error="error" :what="$t('owners.the_messages')" @again="refetch()" />
     <template v-else>
       <div class="screen-head">
-        <div><h1>Messages</h1><p class="soft lead">What was sent to owners. Nothing goes out without a press, nor before eight and after eight in the evening.</p></div>
-        <div class="aside"><a v-if="data.messages.length > 0" href="/api/sheets/messages" download class="btn btn-plain">As a spreadsheet</a><RouterLink to="/round/calls" class="btn btn-plain">Who to call</RouterLink></div>
+        <div><h1>{{ $t('owners.messages') }}</h1><p class="soft lead">{{ $t('owners.what_was_sent_to_owners') }}</p></div>
+        <div class="aside"><a v-if="data.messages.length > 0" href="/api/sheets/messages" download class="btn btn-plain">{{ $t('owners.as_a_spreadsheet') }}</a><RouterLink to="/round/calls" class="btn btn-plain">{{ $t('owners.who_to_call') }}</RouterLink></div>
       </div>
-      <p v-if="!data.goes" class="note">Fribbet has no service here that takes messages: call the owners yourself. The demonstration has a simulated one.</p>
-      <p v-else-if="data.quiet" class="note" role="status">Quiet hours: what waits goes out at eight.</p>
+      <p v-if="!data.goes" class="note">{{ $t('owners.fribbet_has_no_service_here') }}</p>
+      <p v-else-if="data.quiet" class="note" role="status">{{ $t('owners.quiet_hours_what_waits_goes') }}</p>
       <RefusalNote :error="again.error.value ?? answer.error.value" />
       <div :class="{ sides: demo }">
-        <section aria-label="Sent">
-          <p v-if="data.messages.length === 0" class="soft">Nothing yet. Places are offered under Who to call.</p>
+        <section :aria-label="$t('owners.sent')">
+          <p v-if="data.messages.length === 0" class="soft">{{ $t('owners.nothing_yet_places_are_offered') }}</p>
           <ul><li v-for="m in data.messages" :key="m.id" :class="['message', m.state]">
             <div><RouterLink :to="`/owners/${m.owner_id}`" class="who" dir="auto">{{ m.owner }}</RouterLink> <span class="soft small">{{ m.to }} · {{ momentOf(m.made_at) }}</span></div>
             <p dir="auto">{{ m.text }}</p>
-            <p class="small"><strong>{{ messageStates[m.state] }}</strong><template v-if="m.failures > 0 && m.state === 'waiting'">, tried {{ m.failures }} {{ m.failures === 1 ? 'time' : 'times' }}</template><template v-if="m.answer">: “<bdi>{{ m.answer }}</bdi>”</template><template v-if="m.said">. {{ m.said }}</template></p>
+            <p class="small"><strong>{{ messageStates[m.state] }}</strong><template v-if="m.failures > 0 && m.state === 'waiting'">{{ $t('owners.tried', { failures: m.failures, failures2: $t('owners.time_times', m.failures) }) }}</template><template v-if="m.answer">: “<bdi>{{ m.answer }}</bdi>”</template><template v-if="m.said">. {{ m.said }}</template></p>
             <AnswerMeans v-if="m.state === 'person'" :message="m" />
-            <BButton v-if="m.state === 'failed'" variant="plain" @click="again.mutate(m.id)">Send it again</BButton>
+            <BButton v-if="m.state === 'failed'" variant="plain" @click="again.mutate(m.id)">{{ $t('owners.send_it_again') }}</BButton>
           </li></ul>
         </section>
-        <section v-if="demo" class="other" aria-label="The other side">
-          <h2>The other side <span class="soft small">simulated: what the owners read</span></h2>
-          <p v-if="!gateway || gateway.messages.length === 0" class="soft">Nothing has arrived.</p>
+        <section v-if="demo" class="other" :aria-label="$t('owners.the_other_side')">
+          <h2>{{ $t('owners.the_other_side') }} <span class="soft small">{{ $t('owners.simulated_what_the_owners_read') }}</span></h2>
+          <p v-if="!gateway || gateway.messages.length === 0" class="soft">{{ $t('owners.nothing_has_arrived') }}</p>
           <ul v-else><li v-for="m in gateway.messages" :key="m.id" class="message">
             <p class="soft small">{{ m.to }} · {{ momentOf(m.at) }}</p>
             <p dir="auto">{{ m.text }}</p>
             <p v-for="(a, i) in m.answers" :key="i" class="reply" dir="auto">{{ a }}</p>
             <div class="ways"><BButton v-for="t in ['1', '2', '3', 'no', 'stop']" :key="t" variant="plain" @click="reply(m.id, t)">{{ t }}</BButton></div>
-            <form class="ways" @submit.prevent="words[m.id]?.trim() && reply(m.id, words[m.id])"><label :for="`say-${m.id}`" class="visually-hidden">Another answer</label><input :id="`say-${m.id}`" v-model="words[m.id]" class="form-control" maxlength="300" placeholder="another answer" /><BButton type="submit" variant="plain">Answer</BButton></form>
+            <form class="ways" @submit.prevent="words[m.id]?.trim() && reply(m.id, words[m.id])"><label :for="`say-${m.id}`" class="visually-hidden">{{ $t('owners.another_answer') }}</label><input :id="`say-${m.id}`" v-model="words[m.id]" class="form-control" maxlength="300" :placeholder="$t('owners.another_answer_2')" /><BButton type="submit" variant="plain">{{ $t('owners.answer') }}</BButton></form>
           </li></ul>
         </section>
       </div>

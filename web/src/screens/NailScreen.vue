@@ -5,6 +5,7 @@ import { useRouter } from 'vue-router'
 import type { Schemas } from '../api/client'
 import { useChangeDog, useDog, useSection, useSettings } from '../api/queries'
 import { inDays, shortDayOf } from '../dates'
+import { $t } from '../i18n'
 import { isTyping, onKey } from '../local/keys'
 import NailSection from '../nail/NailSection.vue'
 import AnswerState from '../parts/AnswerState.vue'
@@ -48,7 +49,7 @@ onKey((event) => {
 
 <template>
   <div class="screen">
-    <AnswerState v-if="!section || !cut || !view" :error="error" what="this nail" @again="refetch()" />
+    <AnswerState v-if="!section || !cut || !view" :error="error" :what="$t('nail.this_nail')" @again="refetch()" />
     <template v-else>
       <div class="screen-head">
         <div>
@@ -56,64 +57,64 @@ onKey((event) => {
           <h1>{{ code }} <span class="soft words">{{ nailInWords(code) }}</span></h1>
         </div>
         <div class="aside">
-          <BButton variant="plain" :disabled="!beside(-1)" @click="goTo(beside(-1))">{{ beside(-1) ?? 'First' }} <kbd>P</kbd></BButton>
-          <BButton variant="plain" :disabled="!beside(1)" @click="goTo(beside(1))">{{ beside(1) ?? 'Last' }} <kbd>N</kbd></BButton>
-          <RouterLink :to="`/dogs/${dogId}/photo/${code}`" class="btn btn-plain">Measure from a picture</RouterLink>
-          <a :href="`/api/dogs/${dogId}/nails/${code}/sheet`" download class="btn btn-plain">History as a spreadsheet</a>
-          <BButton variant="plain" @click="picture?.save(`${view.dog.name} ${code}.svg`)">Save the drawing</BButton>
+          <BButton variant="plain" :disabled="!beside(-1)" @click="goTo(beside(-1))">{{ beside(-1) ?? $t('nail.first') }} <kbd>P</kbd></BButton>
+          <BButton variant="plain" :disabled="!beside(1)" @click="goTo(beside(1))">{{ beside(1) ?? $t('nail.last') }} <kbd>N</kbd></BButton>
+          <RouterLink :to="`/dogs/${dogId}/photo/${code}`" class="btn btn-plain">{{ $t('nail.measure_from_a_picture') }}</RouterLink>
+          <a :href="`/api/dogs/${dogId}/nails/${code}/sheet`" download class="btn btn-plain">{{ $t('nail.history_as_a_spreadsheet') }}</a>
+          <BButton variant="plain" @click="picture?.save(`${view.dog.name} ${code}.svg`)">{{ $t('nail.save_the_drawing') }}</BButton>
         </div>
       </div>
       <CautionList :cautions="mine" />
       <div class="bench">
         <figure>
-          <NailSection ref="picture" :section="section" :cut="cut" :day="day" :title="`${code} in section, ${schools[cut.school].name} cut`" />
+          <NailSection ref="picture" :section="section" :cut="cut" :day="day" :title="$t('nail.in_section_cut', { code, name: schools[cut.school].name })" />
           <figcaption class="soft small">
-            Solid is quick for certain, the tint may be quick; the teal line is the {{ schools[cut.school].name }} cut, hatched what it takes.
+            {{ $t('nail.solid_is_quick_for_certain', { name: schools[cut.school].name }) }}
           </figcaption>
         </figure>
         <div class="turn">
           <dl>
-            <dt>length</dt><dd><EstimateText :estimate="section.bar.length" /></dd>
-            <template v-if="section.measured"><dt>last read</dt><dd class="small">{{ length.bare(section.measured.mm) }} <span class="soft">{{ length.range(section.measured.low_mm, section.measured.high_mm) }}</span> {{ means[section.measured.by] }}, {{ shortDayOf(section.measured.on) }}</dd></template>
-            <dt>safe to trim</dt><dd><EstimateText :estimate="section.bar.spare" /></dd>
-            <template v-if="section.bar.gap"><dt>gap to the floor</dt><dd><EstimateText :estimate="section.bar.gap" /></dd></template>
-            <dt>grows a week</dt><dd>{{ length.bare(section.bar.net_mm_week) }} <span class="soft small">± {{ length.show(section.bar.sd_mm_week) }}, {{ sources[section.rate_source] }}</span></dd>
-            <dt>turned</dt><dd>{{ section.bar.turn_deg.toFixed(0) }}°<span v-if="section.bar.curling">, curling</span></dd>
+            <dt>{{ $t('nail.length') }}</dt><dd><EstimateText :estimate="section.bar.length" /></dd>
+            <template v-if="section.measured"><dt>{{ $t('nail.last_read') }}</dt><dd class="small">{{ length.bare(section.measured.mm) }} <span class="soft">{{ length.range(section.measured.low_mm, section.measured.high_mm) }}</span> {{ means[section.measured.by] }}, {{ shortDayOf(section.measured.on) }}</dd></template>
+            <dt>{{ $t('nail.safe_to_trim') }}</dt><dd><EstimateText :estimate="section.bar.spare" /></dd>
+            <template v-if="section.bar.gap"><dt>{{ $t('nail.gap_to_the_floor') }}</dt><dd><EstimateText :estimate="section.bar.gap" /></dd></template>
+            <dt>{{ $t('nail.grows_a_week') }}</dt><dd>{{ length.bare(section.bar.net_mm_week) }} <span class="soft small">± {{ length.show(section.bar.sd_mm_week) }}, {{ sources[section.rate_source] }}</span></dd>
+            <dt>{{ $t('nail.turned') }}</dt><dd>{{ section.bar.turn_deg.toFixed(0) }}°<span v-if="section.bar.curling">{{ $t('nail.curling') }}</span></dd>
           </dl>
-          <label for="nail-day">{{ day === 0 ? 'Today' : inDays(day) }}<span v-if="section.days_to_floor !== undefined" class="soft small"> · uncut, it touches {{ inDays(section.days_to_floor) }}</span></label>
+          <label for="nail-day">{{ day === 0 ? $t('nail.today') : inDays(day) }}<span v-if="section.days_to_floor !== undefined" class="soft small">{{ ' ' }}{{ $t('nail.uncut_it_touches', { days_to_floor: inDays(section.days_to_floor) }) }}</span></label>
           <input id="nail-day" v-model.number="day" type="range" min="0" max="60" />
-          <label for="margin">Safety margin: {{ length.show(section.margin_mm) }}</label>
+          <label for="margin">{{ $t('nail.safety_margin', { margin: length.show(section.margin_mm) }) }}</label>
           <input id="margin" type="range" min="0" max="3" step="0.1" :value="section.margin_mm" @input="margin = Number(($event.target as HTMLInputElement).value)" />
         </div>
       </div>
 
-      <p v-if="vet" class="vet">No cut is advised for this nail: a veterinarian first.</p>
+      <p v-if="vet" class="vet">{{ $t('nail.no_cut_is_advised_for') }}</p>
       <section v-else class="section" aria-labelledby="schools-title">
-        <h2 id="schools-title">Four schools of cut</h2>
+        <h2 id="schools-title">{{ $t('nail.four_schools_of_cut') }}</h2>
         <div class="schools" role="radiogroup" aria-labelledby="schools-title">
           <button v-for="(s, i) in section.schools" :key="s.school" type="button" role="radio" :aria-checked="s.school === cut.school" :class="['school', { chosen: s.school === cut.school }]" @click="chosen = s.school">
             <span class="name">{{ schools[s.school].name }} <kbd>{{ i + 1 }}</kbd></span>
             <NailSection :section="section" :cut="s" small :title="schools[s.school].name" />
-            <span v-if="s.slivers === 0" class="nothing">meets no horn: nothing to take</span>
+            <span v-if="s.slivers === 0" class="nothing">{{ $t('nail.meets_no_horn_nothing_to') }}</span>
             <span v-else class="numbers">
-              <span>ridge off</span><b>{{ length.show(s.removed_ridge_mm) }}</b>
-              <span>cuts of {{ length.show(section.sliver_mm) }}</span><b>{{ s.slivers }}</b>
-              <span>area off</span><b>{{ s.removed_area_mm2.toFixed(1) }} mm²</b>
+              <span>{{ $t('nail.ridge_off') }}</span><b>{{ length.show(s.removed_ridge_mm) }}</b>
+              <span>{{ $t('nail.cuts_of', { sliver: length.show(section.sliver_mm) }) }}</span><b>{{ s.slivers }}</b>
+              <span>{{ $t('nail.area_off') }}</span><b>{{ length.area(s.removed_area_mm2) }}</b>
               <template v-if="section.bar.group !== 'dewclaw'">
-                <span>gap then</span><b>{{ length.show(s.gap_mm) }}</b>
-                <span>touches again</span><b>{{ s.days_to_floor === undefined ? 'never' : inDays(s.days_to_floor) }}</b>
+                <span>{{ $t('nail.gap_then') }}</span><b>{{ length.show(s.gap_mm) }}</b>
+                <span>{{ $t('nail.touches_again') }}</span><b>{{ s.days_to_floor === undefined ? $t('nail.never') : inDays(s.days_to_floor) }}</b>
               </template>
-              <span>reach</span><b>{{ length.bare(section.reach_mm) }} → {{ length.show(s.reach_mm) }}</b>
+              <span>{{ $t('nail.reach') }}</span><b>{{ length.bare(section.reach_mm) }} → {{ length.show(s.reach_mm) }}</b>
             </span>
             <span class="says small">{{ schools[s.school].says }} <span class="soft">{{ schools[s.school].but }}</span></span>
           </button>
         </div>
         <RefusalNote :error="refused" />
         <p class="choose">
-          <template v-if="cut.school === view.dog.school"><bdi>{{ view.dog.name }}</bdi>’s nails are cut {{ schools[cut.school].name }}.</template>
-          <BButton v-else variant="plain" :disabled="isPending" @click="mutate({ version: view.dog.version, school: cut.school })"><span>Cut <bdi>{{ view.dog.name }}</bdi>’s nails {{ schools[cut.school].name }}</span></BButton>
+          <template v-if="cut.school === view.dog.school"><bdi>{{ view.dog.name }}</bdi>{{ $t('nail.s_nails_are_cut', { name: schools[cut.school].name }) }}</template>
+          <BButton v-else variant="plain" :disabled="isPending" @click="mutate({ version: view.dog.version, school: cut.school })"><span>{{ $t('nail.cut') }} <bdi>{{ view.dog.name }}</bdi>{{ $t('nail.s_nails', { name: schools[cut.school].name }) }}</span></BButton>
         </p>
-        <p class="soft small">Some take every nail as short as it will go; others want only the floor clear, for the grip. A cut tilted back under the foot risks the quick, one tilted forward leaves a spur. Many thin slices, a look at the cut end after each: what it shows overrules this drawing.</p>
+        <p class="soft small">{{ $t('nail.some_take_every_nail_as') }}</p>
       </section>
     </template>
   </div>

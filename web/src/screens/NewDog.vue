@@ -4,6 +4,7 @@ import { BForm } from 'bootstrap-vue-next/components/BForm'
 import { useTemplateRef } from 'vue'
 import { useRouter } from 'vue-router'
 import { useAddDog } from '../api/queries'
+import { $t } from '../i18n'
 import NewDogFields from '../parts/NewDogFields.vue'
 import RefusalNote from '../parts/RefusalNote.vue'
 
@@ -16,12 +17,12 @@ const add = () =>
 
 <template>
   <div class="screen">
-    <div class="screen-head"><h1>Add a dog</h1></div>
-    <p class="soft">Everything else has a usable start from size and age, and can be added later.</p>
+    <div class="screen-head"><h1>{{ $t('start.add_a_dog') }}</h1></div>
+    <p class="soft">{{ $t('start.everything_else_has_a_usable') }}</p>
     <BForm novalidate @submit.prevent="add">
       <NewDogFields ref="fields" v-slot="{ shown }" :error="error">
         <RefusalNote :error="error" :shown="shown" />
-        <BButton type="submit" variant="go" class="btn-big" :disabled="isPending">Add this dog</BButton>
+        <BButton type="submit" variant="go" class="btn-big" :disabled="isPending">{{ $t('start.add_this_dog') }}</BButton>
       </NewDogFields>
     </BForm>
   </div>

@@ -2,6 +2,7 @@
 import { watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { useUnderWay } from '../api/queries'
+import { $t } from '../i18n'
 import AnswerState from '../parts/AnswerState.vue'
 
 /** The sitting that is under way; when there is none, Due, where one begins. */
@@ -14,5 +15,5 @@ watch(data, (due) => {
 </script>
 
 <template>
-  <div class="screen"><AnswerState :error="error" what="the bench" @again="refetch()" /></div>
+  <div class="screen"><AnswerState :error="error" :what="$t('bench.the_bench')" @again="refetch()" /></div>
 </template>

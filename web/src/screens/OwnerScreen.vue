@@ -10,6 +10,7 @@ import type { Schemas } from '../api/client'
 import { useDue } from '../api/queries'
 import { useKeepOwner, useOwner, useRemoveOwner, useSetOwner } from '../api/round'
 import { dayOf } from '../dates'
+import { $t } from '../i18n'
 import { clock } from '../local/clock'
 import { useLater } from '../local/later'
 import AnswerState from '../parts/AnswerState.vue'
@@ -41,54 +42,54 @@ const { data: dogs } = useDue(useLater(search))
 const found = computed(() => (search.value.trim() ? (dogs.value?.pages[0]?.dogs ?? []).filter((d) => !data.value?.owner.dogs.some((o) => o.dog_id === d.dog_id)).slice(0, 5) : []))
 const give = (dogId: string) => setOwner.mutate({ dogId, ownerId: props.ownerId }, { onSuccess: () => (search.value = '') })
 const notTheirs = (d: { dog_id: string; name: string }) =>
-  setOwner.mutate({ dogId: d.dog_id }, { onSuccess: () => offerUndo(`${d.name} has no owner now.`, () => setOwner.mutateAsync({ dogId: d.dog_id, ownerId: props.ownerId })) })
+  setOwner.mutate({ dogId: d.dog_id }, { onSuccess: () => offerUndo($t('owners.has_no_owner_now', { name: d.name }), () => setOwner.mutateAsync({ dogId: d.dog_id, ownerId: props.ownerId })) })
 const gone = () => remove.mutate(props.ownerId, { onSuccess: () => router.replace('/owners') })
 </script>
 
 <template>
   <div class="screen">
-    <AnswerState v-if="!data && !fresh" :error="unread" what="this owner" @again="refetch()" />
+    <AnswerState v-if="!data && !fresh" :error="unread" :what="$t('owners.this_owner')" @again="refetch()" />
     <template v-else>
       <div class="screen-head">
-        <div><h1 dir="auto">{{ data?.owner.name ?? 'A new owner' }}</h1>
-          <p v-if="data" class="soft lead">{{ data.visits.length === 1 ? '1 visit' : `${data.visits.length} visits` }}<template v-if="data.missed"> · {{ data.missed }} missed</template><template v-if="data.called_off"> · {{ data.called_off }} called off</template></p></div>
-        <div class="aside"><RouterLink to="/owners" class="btn btn-plain">All owners</RouterLink></div>
+        <div><h1 dir="auto">{{ data?.owner.name ?? $t('owners.a_new_owner') }}</h1>
+          <p v-if="data" class="soft lead">{{ data.visits.length === 1 ? $t('owners.n1_visit') : $t('owners.visits', { n: data.visits.length }) }}<template v-if="data.missed">{{ ' ' }}{{ $t('owners.missed', { missed: data.missed }) }}</template><template v-if="data.called_off">{{ ' ' }}{{ $t('owners.called_off', { called_off: data.called_off }) }}</template></p></div>
+        <div class="aside"><RouterLink to="/owners" class="btn btn-plain">{{ $t('owners.all_owners') }}</RouterLink></div>
       </div>
       <div class="columns">
         <BForm class="told" @submit.prevent="save">
-          <FormField id="owner-name" label="Name" :error="keep.error.value" :fields="['name']"><BFormInput id="owner-name" v-model="form.name" dir="auto" maxlength="80" autocomplete="off" required /></FormField>
-          <FormField id="owner-reach" label="How to reach them" :error="keep.error.value" :fields="['reach']"><BFormSelect id="owner-reach" v-model="form.reach" :options="options(reaches)" /></FormField>
-          <FormField v-if="form.reach !== 'hand'" id="owner-address" :label="form.reach === 'mail' ? 'Mail address' : 'Telephone number'" :error="keep.error.value" :fields="['address']"><BFormInput id="owner-address" v-model="form.address" :type="form.reach === 'mail' ? 'email' : 'tel'" autocomplete="off" /></FormField>
-          <BFormCheckbox v-model="form.may_offer">Places may be offered</BFormCheckbox>
-          <BFormCheckbox v-model="form.may_remind">May be reminded the day before</BFormCheckbox>
-          <BFormCheckbox v-model="form.stopped">No messages: they asked us to stop</BFormCheckbox>
+          <FormField id="owner-name" :label="$t('owners.name')" :error="keep.error.value" :fields="['name']"><BFormInput id="owner-name" v-model="form.name" dir="auto" maxlength="80" autocomplete="off" required /></FormField>
+          <FormField id="owner-reach" :label="$t('owners.how_to_reach_them')" :error="keep.error.value" :fields="['reach']"><BFormSelect id="owner-reach" v-model="form.reach" :options="options(reaches)" /></FormField>
+          <FormField v-if="form.reach !== 'hand'" id="owner-address" :label="form.reach === 'mail' ? $t('owners.mail_address') : $t('owners.telephone_number')" :error="keep.error.value" :fields="['address']"><BFormInput id="owner-address" v-model="form.address" :type="form.reach === 'mail' ? 'email' : 'tel'" autocomplete="off" /></FormField>
+          <BFormCheckbox v-model="form.may_offer">{{ $t('owners.places_may_be_offered') }}</BFormCheckbox>
+          <BFormCheckbox v-model="form.may_remind">{{ $t('owners.may_be_reminded_the_day') }}</BFormCheckbox>
+          <BFormCheckbox v-model="form.stopped">{{ $t('owners.no_messages_they_asked_us') }}</BFormCheckbox>
           <SuitsPicker v-model="form.suits" />
-          <FormField id="owner-note" label="Note" :error="keep.error.value" :fields="['note']"><BFormInput id="owner-note" v-model="form.note" dir="auto" maxlength="500" /></FormField>
+          <FormField id="owner-note" :label="$t('owners.note')" :error="keep.error.value" :fields="['note']"><BFormInput id="owner-note" v-model="form.note" dir="auto" maxlength="500" /></FormField>
           <RefusalNote :error="keep.error.value" />
           <div class="ways">
-            <BButton type="submit" variant="go" :disabled="keep.isPending.value">{{ fresh ? 'Add this owner' : 'Save' }}</BButton>
-            <span v-if="saved && !keep.isPending.value" role="status" class="soft">Saved.</span>
+            <BButton type="submit" variant="go" :disabled="keep.isPending.value">{{ fresh ? $t('owners.add_this_owner') : $t('owners.save') }}</BButton>
+            <span v-if="saved && !keep.isPending.value" role="status" class="soft">{{ $t('owners.saved') }}</span>
           </div>
         </BForm>
         <div v-if="data">
-          <h2>Dogs</h2>
+          <h2>{{ $t('owners.dogs') }}</h2>
           <ul class="dogs">
-            <li v-for="d in data.owner.dogs" :key="d.dog_id"><RouterLink :to="`/dogs/${d.dog_id}`" class="name" dir="auto">{{ d.name }}</RouterLink><BButton variant="plain" @click="notTheirs(d)">Not theirs</BButton></li>
-            <li v-if="data.owner.dogs.length === 0" class="soft">None yet.</li>
+            <li v-for="d in data.owner.dogs" :key="d.dog_id"><RouterLink :to="`/dogs/${d.dog_id}`" class="name" dir="auto">{{ d.name }}</RouterLink><BButton variant="plain" @click="notTheirs(d)">{{ $t('owners.not_theirs') }}</BButton></li>
+            <li v-if="data.owner.dogs.length === 0" class="soft">{{ $t('owners.none_yet') }}</li>
           </ul>
-          <label for="owner-dog" class="small">Give them a dog of the book</label>
-          <BFormInput id="owner-dog" v-model="search" type="search" placeholder="Search a name" autocomplete="off" />
+          <label for="owner-dog" class="small">{{ $t('owners.give_them_a_dog_of') }}</label>
+          <BFormInput id="owner-dog" v-model="search" type="search" :placeholder="$t('owners.search_a_name')" autocomplete="off" />
           <div class="ways"><BButton v-for="d in found" :key="d.dog_id" variant="plain" @click="give(d.dog_id)"><bdi>{{ d.name }}</bdi></BButton></div>
           <RefusalNote :error="setOwner.error.value ?? remove.error.value" />
-          <h2 class="visits-head">Visits</h2>
-          <p v-if="data.visits.length === 0" class="soft">None yet.</p>
+          <h2 class="visits-head">{{ $t('owners.visits_2') }}</h2>
+          <p v-if="data.visits.length === 0" class="soft">{{ $t('owners.none_yet') }}</p>
           <ul class="dogs"><li v-for="v in data.visits.slice(0, 20)" :key="v.id"><RouterLink :to="{ path: '/round', query: { on: v.on } }">{{ dayOf(v.on) }} {{ clock(v.start) }}</RouterLink><span><bdi>{{ v.dog.name }}</bdi>, {{ visitStates[v.state] }}</span></li></ul>
           <template v-if="data.messages.length > 0">
-            <h2 class="visits-head">Messages</h2>
+            <h2 class="visits-head">{{ $t('owners.messages') }}</h2>
             <ul class="dogs"><li v-for="m in data.messages.slice(0, 20)" :key="m.id"><span dir="auto">{{ m.text }}<template v-if="m.answer"> <strong>“<bdi>{{ m.answer }}</bdi>”</strong></template></span><RouterLink to="/messages" class="small">{{ messageStates[m.state] }}</RouterLink></li></ul>
           </template>
           <div class="ways end">
-            <BButton variant="plain" :disabled="remove.isPending.value" @click="gone">Take out of the book</BButton>
+            <BButton variant="plain" :disabled="remove.isPending.value" @click="gone">{{ $t('owners.take_out_of_the_book') }}</BButton>
           </div>
         </div>
       </div>

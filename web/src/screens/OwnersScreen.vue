@@ -2,6 +2,7 @@
 import { BFormInput } from 'bootstrap-vue-next/components/BFormInput'
 import { ref } from 'vue'
 import { useOwners } from '../api/round'
+import { $t } from '../i18n'
 import { useLater } from '../local/later'
 import AnswerState from '../parts/AnswerState.vue'
 import { reaches } from '../words'
@@ -13,24 +14,24 @@ const fresh = crypto.randomUUID()
 
 <template>
   <div class="screen">
-    <AnswerState v-if="!data" :error="error" what="the owners" @again="refetch()" />
+    <AnswerState v-if="!data" :error="error" :what="$t('owners.the_owners')" @again="refetch()" />
     <template v-else>
       <div class="screen-head">
-        <div><h1>Owners</h1><p class="soft lead">Who brings which dog, and how to reach them.</p></div>
+        <div><h1>{{ $t('owners.owners') }}</h1><p class="soft lead">{{ $t('owners.who_brings_which_dog_and') }}</p></div>
         <div class="aside">
-          <a href="/api/sheets/owners" download class="btn btn-plain">As a spreadsheet</a>
-          <label for="owner-search" class="visually-hidden">Search an owner by name</label>
-          <BFormInput id="owner-search" v-model="search" type="search" placeholder="Search a name" autocomplete="off" />
-          <RouterLink to="/owners/list" class="btn btn-plain">From a list</RouterLink>
-          <RouterLink :to="`/owners/${fresh}?new`" class="btn btn-go">Add an owner</RouterLink>
+          <a href="/api/sheets/owners" download class="btn btn-plain">{{ $t('owners.as_a_spreadsheet') }}</a>
+          <label for="owner-search" class="visually-hidden">{{ $t('owners.search_an_owner_by_name') }}</label>
+          <BFormInput id="owner-search" v-model="search" type="search" :placeholder="$t('owners.search_a_name')" autocomplete="off" />
+          <RouterLink to="/owners/list" class="btn btn-plain">{{ $t('owners.from_a_list') }}</RouterLink>
+          <RouterLink :to="`/owners/${fresh}?new`" class="btn btn-go">{{ $t('owners.add_an_owner') }}</RouterLink>
         </div>
       </div>
-      <div v-if="data.owners.length === 0" class="empty"><h2>{{ search ? `No owner is called “${search}”` : 'No owners yet' }}</h2><p v-if="!search">An owner has a name and a way to be reached; dogs are given to them on their page.</p></div>
+      <div v-if="data.owners.length === 0" class="empty"><h2>{{ search ? $t('owners.no_owner_is_called', { search }) : $t('owners.no_owners_yet') }}</h2><p v-if="!search">{{ $t('owners.an_owner_has_a_name') }}</p></div>
       <ul v-else class="owners">
         <li v-for="o in data.owners" :key="o.id">
           <RouterLink :to="`/owners/${o.id}`" class="name" dir="auto">{{ o.name }}</RouterLink>
-          <span>{{ o.dogs.map((d) => d.name).join(', ') || 'no dog yet' }}</span>
-          <span class="soft small">{{ reaches[o.reach] }}<template v-if="o.address"> · {{ o.address }}</template><template v-if="o.stopped"> · no messages</template></span>
+          <span>{{ o.dogs.map((d) => d.name).join(', ') || $t('owners.no_dog_yet') }}</span>
+          <span class="soft small">{{ reaches[o.reach] }}<template v-if="o.address"> · {{ o.address }}</template><template v-if="o.stopped">{{ ' ' }}{{ $t('owners.no_messages') }}</template></span>
         </li>
       </ul>
     </template>

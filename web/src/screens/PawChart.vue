@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { BButton } from 'bootstrap-vue-next/components/BButton'
+import { $t } from '../i18n'
 import { print } from '../local/print'
 import { pawWords } from '../words'
 
@@ -9,16 +10,16 @@ const paws = Object.entries(pawWords) as [keyof typeof pawWords, string][]
 const toes: [number, number, number][] = [[5, -30, -4], [4, -13, -22], [3, 9, -22], [2, 27, -6], [1, 40, 24]]
 const x = (paw: string, at: number) => (paw.startsWith('R') ? -at : at)
 const ends: [string, string, string][] = [
-  ['white', 'dry, white', 'go on'], ['grey', 'light grey', 'thinner now'], ['dark', 'a dark centre', 'the first sign: stop, or thin slices'], ['dot', 'a dot', 'stop: the quick is right behind'], ['pink', 'pinkish, of a light nail', 'the first sign: stop'],
+  ['white', $t('chart.dry_white'), $t('chart.go_on')], ['grey', $t('chart.light_grey'), $t('chart.thinner_now')], ['dark', $t('chart.a_dark_centre'), $t('chart.the_first_sign_stop_or')], ['dot', $t('chart.a_dot'), $t('chart.stop_the_quick_is_right')], ['pink', $t('chart.pinkish_of_a_light_nail'), $t('chart.the_first_sign_stop')],
 ]
 </script>
 
 <template>
   <div class="screen chart">
-    <div class="screen-head"><div><h1>Paw chart</h1><p class="soft lead no-print">To print and hang at the table.</p></div><div class="aside no-print"><BButton variant="go" @click="print">Print it</BButton></div></div>
+    <div class="screen-head"><div><h1>{{ $t('chart.paw_chart') }}</h1><p class="soft lead no-print">{{ $t('chart.to_print_and_hang_at') }}</p></div><div class="aside no-print"><BButton variant="go" @click="print">{{ $t('chart.print_it') }}</BButton></div></div>
     <div class="paws">
       <figure v-for="[paw, words] in paws" :key="paw">
-        <svg viewBox="-60 -52 120 110" role="img" :aria-label="`The ${words} paw with its toes numbered`">
+        <svg viewBox="-60 -52 120 110" role="img" :aria-label="$t('chart.the_paw_with_its_toes', { words })">
           <ellipse class="pad" cx="0" cy="16" rx="22" ry="17" />
           <g v-for="[n, at, y] in toes" :key="n">
             <ellipse :class="['toe', { dew: n === 1 }]" :cx="x(paw, at)" :cy="y" :rx="n === 1 ? 7 : 9" :ry="n === 1 ? 9 : 13" />
@@ -28,12 +29,12 @@ const ends: [string, string, string][] = [
         <figcaption><strong>{{ paw }}</strong> {{ words }}</figcaption>
       </figure>
     </div>
-    <p>1 is the dewclaw, inside and higher up; many dogs have none behind. Then 2 to 5 from the inside out. LF3 is the third toe of the left fore paw.</p>
+    <p>{{ $t('chart.n1_is_the_dewclaw_inside') }}</p>
     <table>
-      <thead><tr><th>cut end</th><th>what it looks like</th><th>what to do</th></tr></thead>
+      <thead><tr><th>{{ $t('chart.cut_end') }}</th><th>{{ $t('chart.what_it_looks_like') }}</th><th>{{ $t('chart.what_to_do') }}</th></tr></thead>
       <tbody><tr v-for="[kind, looks, does] in ends" :key="kind"><td><svg viewBox="-12 -12 24 24" class="end" aria-hidden="true"><circle r="10" :class="['horn', kind]" /><circle v-if="kind === 'dark'" r="4" class="core" /><circle v-if="kind === 'dot'" r="5" class="core" /><circle v-if="kind === 'dot'" r="1.6" class="wet" /></svg></td><td>{{ looks }}</td><td>{{ does }}</td></tr></tbody>
     </table>
-    <p><strong>It bleeds:</strong> stay calm. Styptic or cornstarch on the end, press a full minute, look, repeat. Still bleeding after four minutes: call your veterinarian.</p>
+    <p><strong>{{ $t('chart.it_bleeds') }}</strong> {{ $t('chart.stay_calm_styptic_or_cornstarch') }}</p>
   </div>
 </template>
 

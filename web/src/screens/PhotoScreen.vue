@@ -6,6 +6,7 @@ import type { Schemas } from '../api/client'
 import { useAddPicture, usePictures, pictureOf, useReadPhoto } from '../api/pictures'
 import { useDog, useRecordCheck } from '../api/queries'
 import { dayOf } from '../dates'
+import { $t } from '../i18n'
 import { tellBench } from '../local/bench'
 import { kept } from '../local/kept'
 import { useOften } from '../local/later'
@@ -35,8 +36,8 @@ const paw = computed(() => props.code.slice(0, 2) as Schemas['Paw'])
 const bar = computed(() => view.value?.rank.bars.find((b) => b.code === props.code))
 const target = computed(() => (['walk', 'record', 'bench'].includes(String(route.query.to)) ? (route.query.to as Target) : 'nail'))
 const back = computed(() => ({
-  nail: { path: `/dogs/${props.dogId}/nails/${props.code}`, words: `Nail ${props.code}` }, walk: { path: `/dogs/${props.dogId}/walk`, words: 'Check the feet' },
-  record: { path: `/dogs/${props.dogId}/record`, words: 'Record' }, bench: { path: `/dogs/${props.dogId}/bench/${String(route.query.sitting)}`, words: 'Bench' },
+  nail: { path: `/dogs/${props.dogId}/nails/${props.code}`, words: $t('photo.nail', { code: props.code }) }, walk: { path: `/dogs/${props.dogId}/walk`, words: $t('photo.check_the_feet') },
+  record: { path: `/dogs/${props.dogId}/record`, words: $t('photo.record') }, bench: { path: `/dogs/${props.dogId}/bench/${String(route.query.sitting)}`, words: $t('photo.bench') },
 }[target.value]))
 const when = ref<When>(target.value === 'record' ? 'after' : 'before')
 
@@ -52,9 +53,9 @@ function choose(event: Event) {
 
 /** What was put on a picture; the card's corners stay for its other nails. */
 interface Put { side?: SidePut; reference: 'card' | 'known'; known: string; held: Schemas['PhotoInput']['held']; card: Spot[]; ends: Spot[]; marks: Partial<Record<Mark, Spot>>; touched: string[]; code: string }
-const optional = { ridge: 'bend of the ridge', groove: 'end of the groove', pink: 'end of the pink', pad: 'edge of the pad', floor: 'floor under it' } as const
+const optional = { ridge: $t('photo.bend_of_the_ridge'), groove: $t('photo.end_of_the_groove'), pink: $t('photo.end_of_the_pink'), pad: $t('photo.edge_of_the_pad'), floor: $t('photo.floor_under_it') } as const
 type Mark = 'coat' | 'tip' | 'low' | keyof typeof optional
-const labels: Record<Mark, string> = { coat: 'coat line', tip: 'tip', low: 'lowest point', ...optional }
+const labels: Record<Mark, string> = { coat: $t('photo.coat_line'), tip: $t('photo.tip'), low: $t('photo.lowest_point'), ...optional }
 const put = reactive<Put>({ side: undefined, reference: 'card', known: '', held: undefined, card: [], ends: [], marks: {}, touched: [], code: '' })
 const store = computed(() => kept<Put>(`fribbet-photo-${picture.value?.hash}`))
 const guessed = computed(() => (picture.value?.corners.length ?? 0) === 4)
@@ -88,7 +89,7 @@ function unsettle() {
 }
 
 const handles = computed<Handle[]>(() => [
-  ...(put.reference === 'card' ? put.card.map(([x, y], i) => ({ key: `card${i}`, label: cardLabels[i], x, y, corner: true })) : put.ends.map(([x, y], i) => ({ key: `ends${i}`, label: i === 0 ? 'one end' : 'the other end', x, y, corner: true }))),
+  ...(put.reference === 'card' ? put.card.map(([x, y], i) => ({ key: `card${i}`, label: cardLabels[i], x, y, corner: true })) : put.ends.map(([x, y], i) => ({ key: `ends${i}`, label: i === 0 ? $t('photo.one_end') : $t('photo.the_other_end'), x, y, corner: true }))),
   ...Object.entries(put.marks).map(([key, [x, y]]) => ({ key, label: labels[key as Mark], x, y })),
 ])
 const lines = computed<Spot[][]>(() => {
@@ -121,10 +122,10 @@ const known = computed(() => length.value.typed(put.known))
 /** What must still be put where it belongs: what stands where the program drew it says nothing. */
 const missing = computed(() => {
   const handles = put.reference === 'card' ? (guessed.value ? [] : put.card.map((_, i) => `card${i}`)) : ['ends0', 'ends1']
-  if (handles.some((key) => !put.touched.includes(key))) return put.reference === 'card' ? 'Drag the four squares to the card’s corners.' : 'Drag the two squares to points that are a known distance apart.'
-  if (put.reference === 'card' && !put.held && !put.side) return 'Say how the card was held.'
-  if (put.reference === 'known' && known.value === undefined) return 'Say how far apart the two squares are.'
-  if (!put.touched.includes('coat') || !put.touched.includes('tip')) return `Drag the two circles to the coat line and the tip of ${props.code}.`
+  if (handles.some((key) => !put.touched.includes(key))) return put.reference === 'card' ? $t('photo.drag_the_four_squares_to') : $t('photo.drag_the_two_squares_to')
+  if (put.reference === 'card' && !put.held && !put.side) return $t('photo.say_how_the_card_was')
+  if (put.reference === 'known' && known.value === undefined) return $t('photo.say_how_far_apart_the')
+  if (!put.touched.includes('coat') || !put.touched.includes('tip')) return $t('photo.drag_the_two_circles_to', { code: props.code })
   return put.reference === 'card' ? side.missing.value : ''
 })
 const wanted = computed<Schemas['PhotoInput'] | undefined>(() => {
@@ -156,7 +157,7 @@ async function take() {
   if (target.value === 'walk') intoWalk(props.dogId, code.value, s)
   else if (target.value === 'bench') await tellBench(props.dogId, String(route.query.sitting), ...benchEvents(code.value, s, when.value))
   else if (target.value === 'record') {
-    if (!intoRecord(props.dogId, code.value, s, when.value)) return (untaken.value = 'No trim is being recorded in this browser: open Record first.')
+    if (!intoRecord(props.dogId, code.value, s, when.value)) return (untaken.value = $t('photo.no_trim_is_being_recorded'))
   } else {
     try {
       await check.mutateAsync({ id: crypto.randomUUID(), clicks: false, hair: false, swelling: false, limping: false, breaking: false, looks: [lookOf(code.value, s)] })
@@ -176,74 +177,74 @@ watch(() => picture.value?.id, () => {
 
 <template>
   <div class="screen photo">
-    <AnswerState v-if="!view || !bar || !pictures" :error="unread" what="this dog" @again="refetch()" />
+    <AnswerState v-if="!view || !bar || !pictures" :error="unread" :what="$t('photo.this_dog')" @again="refetch()" />
     <template v-else>
       <div class="screen-head">
         <div>
           <p class="soft small crumb"><RouterLink :to="back.path">{{ back.words }}</RouterLink> · <RouterLink :to="`/dogs/${dogId}`"><bdi>{{ view.dog.name }}</bdi></RouterLink></p>
-          <h1>{{ code }} <span class="soft words">{{ nailInWords(code) }}, from a picture</span></h1>
+          <h1>{{ code }} <span class="soft words">{{ $t('photo.from_a_picture', { code: nailInWords(code) }) }}</span></h1>
         </div>
-        <div v-if="picture" class="aside choices" role="group" aria-label="Nail"><button v-for="c in others" :key="c" type="button" :aria-pressed="c === code" @click="goTo(c)">{{ c }}<span v-if="taken.includes(c)"> ✓</span></button></div>
+        <div v-if="picture" class="aside choices" role="group" :aria-label="$t('photo.nail_2')"><button v-for="c in others" :key="c" type="button" :aria-pressed="c === code" @click="goTo(c)">{{ c }}<span v-if="taken.includes(c)"> ✓</span></button></div>
       </div>
 
       <template v-if="!picture">
         <HoldingCard />
         <div class="ways">
-          <label class="btn btn-go btn-big">{{ add.isPending.value ? 'Reading it…' : 'Take a picture' }}<input type="file" accept="image/*" capture="environment" class="visually-hidden" :disabled="add.isPending.value" @change="choose" /></label>
-          <label class="btn btn-plain btn-big">Choose one<input id="photo-file" type="file" accept="image/jpeg,image/png,image/webp" class="visually-hidden" :disabled="add.isPending.value" @change="choose" /></label>
+          <label class="btn btn-go btn-big">{{ add.isPending.value ? $t('photo.reading_it') : $t('photo.take_a_picture') }}<input type="file" accept="image/*" capture="environment" class="visually-hidden" :disabled="add.isPending.value" @change="choose" /></label>
+          <label class="btn btn-plain btn-big">{{ $t('photo.choose_one') }}<input id="photo-file" type="file" accept="image/jpeg,image/png,image/webp" class="visually-hidden" :disabled="add.isPending.value" @change="choose" /></label>
         </div>
         <RefusalNote :error="add.error.value" />
         <template v-if="before.length > 0">
-          <h2>Pictures of the {{ pawWords[paw] }} paw</h2>
-          <ul class="strip"><li v-for="p in before" :key="p.id"><button type="button" @click="open(p.id)"><img :src="pictureOf(p.hash, true)" :alt="`The ${pawWords[paw]} paw on ${dayOf(p.on)}`" />{{ dayOf(p.on) }}</button></li></ul>
+          <h2>{{ $t('photo.pictures_of_the_paw', { paw: pawWords[paw] }) }}</h2>
+          <ul class="strip"><li v-for="p in before" :key="p.id"><button type="button" @click="open(p.id)"><img :src="pictureOf(p.hash, true)" :alt="$t('photo.the_paw_on', { paw: pawWords[paw], on: dayOf(p.on) })" />{{ dayOf(p.on) }}</button></li></ul>
         </template>
       </template>
 
       <div v-else class="columns">
-        <PictureStage v-if="onSide && side.picture.value" :key="side.picture.value.id" v-model="active" :picture="{ src: pictureOf(side.picture.value.hash), width: side.picture.value.width, height: side.picture.value.height }" alt="The same paw and card, from the side" :handles="side.handles.value" :lines="side.lines.value" @move="side.move" />
-        <PictureStage v-else v-model="active" :picture="{ src: pictureOf(picture.hash), width: picture.width, height: picture.height }" alt="The paw, with the card beside it" :handles="handles" :lines="lines" :grid="grid" @move="move" />
+        <PictureStage v-if="onSide && side.picture.value" :key="side.picture.value.id" v-model="active" :picture="{ src: pictureOf(side.picture.value.hash), width: side.picture.value.width, height: side.picture.value.height }" :alt="$t('photo.the_same_paw_and_card')" :handles="side.handles.value" :lines="side.lines.value" @move="side.move" />
+        <PictureStage v-else v-model="active" :picture="{ src: pictureOf(picture.hash), width: picture.width, height: picture.height }" :alt="$t('photo.the_paw_with_the_card')" :handles="handles" :lines="lines" :grid="grid" @move="move" />
         <div class="side">
-          <p v-if="put.reference === 'card'" class="small">{{ guessed ? 'The four squares stand where the card seems to be.' : 'No card was found: drag the four squares to its corners.' }} They belong where its straight edges would meet, beyond the round corners.</p>
-          <p v-else class="small">Two points a known distance apart: a coin’s widest, two marks of a ruler. Nobody knows then how the camera was held, and the range says so.</p>
-          <div class="choices" role="group" aria-label="Of known size">
-            <button type="button" :aria-pressed="put.reference === 'card'" @click="put.reference = 'card'">a card</button>
-            <button type="button" :aria-pressed="put.reference === 'known'" @click="put.reference = 'known'">two points</button>
-            <label v-if="put.reference === 'known'" class="apart">apart <input v-model="put.known" class="form-control" inputmode="decimal" autocomplete="off" /> {{ length.symbol }}</label>
+          <p v-if="put.reference === 'card'" class="small">{{ $t('photo.they_belong_where_its_straight', { guessed: guessed ? $t('photo.the_four_squares_stand_where') : $t('photo.no_card_was_found_drag') }) }}</p>
+          <p v-else class="small">{{ $t('photo.two_points_a_known_distance') }}</p>
+          <div class="choices" role="group" :aria-label="$t('photo.of_known_size')">
+            <button type="button" :aria-pressed="put.reference === 'card'" @click="put.reference = 'card'">{{ $t('photo.a_card') }}</button>
+            <button type="button" :aria-pressed="put.reference === 'known'" @click="put.reference = 'known'">{{ $t('photo.two_points') }}</button>
+            <label v-if="put.reference === 'known'" class="apart">{{ $t('photo.apart') }} <input v-model="put.known" class="form-control" inputmode="decimal" autocomplete="off" /> {{ length.symbol }}</label>
           </div>
           <template v-if="put.reference === 'card'">
-            <div v-if="put.side" class="choices which" role="group" aria-label="Which picture">
-              <button type="button" :aria-pressed="!onSide" @click="onSide = false">first picture</button>
-              <button type="button" :aria-pressed="onSide" @click="onSide = true">from the side</button>
-              <button type="button" @click="unsettle">without it</button>
+            <div v-if="put.side" class="choices which" role="group" :aria-label="$t('photo.which_picture')">
+              <button type="button" :aria-pressed="!onSide" @click="onSide = false">{{ $t('photo.first_picture') }}</button>
+              <button type="button" :aria-pressed="onSide" @click="onSide = true">{{ $t('photo.from_the_side') }}</button>
+              <button type="button" @click="unsettle">{{ $t('photo.without_it') }}</button>
             </div>
             <template v-else>
               <HeldChoice v-model="put.held" />
               <SideChoice :others="alsoTaken" :pending="add.isPending.value" @file="settleBy" @picture="settle" />
             </template>
           </template>
-          <p v-if="!onSide" class="small points-title">On the nail: coat line and tip; and what is seen of</p>
-          <div v-if="!onSide" class="choices" role="group" aria-label="Also seen"><button v-for="(words, mark) in optional" :key="mark" type="button" :aria-pressed="put.marks[mark] !== undefined" @click="toggle(mark)">{{ words }}</button></div>
+          <p v-if="!onSide" class="small points-title">{{ $t('photo.on_the_nail_coat_line') }}</p>
+          <div v-if="!onSide" class="choices" role="group" :aria-label="$t('photo.also_seen')"><button v-for="(words, mark) in optional" :key="mark" type="button" :aria-pressed="put.marks[mark] !== undefined" @click="toggle(mark)">{{ words }}</button></div>
 
           <p v-if="missing" class="missing" role="status">{{ missing }}</p>
           <RefusalNote :error="(missing ? null : refused) ?? check.error.value" />
           <p v-if="untaken" class="untaken" role="alert">{{ untaken }}</p>
           <dl v-if="said && !refused && !missing" class="numbers" aria-live="polite">
-            <dt>length</dt><dd><strong>{{ range(said.length) }}</strong></dd><dd class="soft small">believed <EstimateText :estimate="bar.length" /></dd>
-            <template v-if="said.gap"><dt>gap to the floor</dt><dd>{{ range(said.gap) }}</dd><dd class="soft small"><template v-if="bar.gap">believed <EstimateText :estimate="bar.gap" /></template></dd></template>
-            <template v-for="mark in (['groove', 'pink'] as const)" :key="mark"><template v-if="said[mark]"><dt>{{ optional[mark] }}, from the tip</dt><dd>{{ range(said[mark]!) }}</dd><dd class="soft small">believed safe to trim: <EstimateText :estimate="bar.spare" /></dd></template></template>
-            <template v-if="said.shape"><dt>shape</dt><dd>{{ shapes[said.shape] }}<template v-if="said.radius">, radius {{ range(said.radius) }}</template></dd><dd class="soft small">believed {{ shapes[bar.shape] }}</dd></template>
-            <template v-if="said.stands"><dt>nearer to the camera than the card</dt><dd>{{ length.bare(said.stands.depth.mm) }} ({{ length.bare(said.stands.depth.low_mm) }} to {{ length.show(said.stands.depth.high_mm) }})</dd><dd class="soft small">by the two pictures; below 0 it is farther away</dd><dt>tip leaning towards the camera</dt><dd>{{ said.stands.lean_deg.toFixed(0) }}° ({{ said.stands.lean_low_deg.toFixed(0) }} to {{ said.stands.lean_high_deg.toFixed(0) }})</dd><dd class="soft small">reckoned with in every number here</dd></template>
-            <template v-if="said.past_pad"><dt>past the pad by</dt><dd>{{ range(said.past_pad) }}</dd><dd class="soft small">{{ said.is_past_pad ? 'past it' : 'not surely past it' }}</dd></template>
+            <dt>{{ $t('photo.length') }}</dt><dd><strong>{{ range(said.length) }}</strong></dd><dd class="soft small">{{ $t('photo.believed') }} <EstimateText :estimate="bar.length" /></dd>
+            <template v-if="said.gap"><dt>{{ $t('photo.gap_to_the_floor') }}</dt><dd>{{ range(said.gap) }}</dd><dd class="soft small"><template v-if="bar.gap">{{ $t('photo.believed') }} <EstimateText :estimate="bar.gap" /></template></dd></template>
+            <template v-for="mark in (['groove', 'pink'] as const)" :key="mark"><template v-if="said[mark]"><dt>{{ $t('photo.from_the_tip', { mark: optional[mark] }) }}</dt><dd>{{ range(said[mark]!) }}</dd><dd class="soft small">{{ $t('photo.believed_safe_to_trim') }} <EstimateText :estimate="bar.spare" /></dd></template></template>
+            <template v-if="said.shape"><dt>{{ $t('photo.shape') }}</dt><dd>{{ shapes[said.shape] }}<template v-if="said.radius">{{ $t('photo.radius', { radius: range(said.radius) }) }}</template></dd><dd class="soft small">{{ $t('photo.believed_2', { shape: shapes[bar.shape] }) }}</dd></template>
+            <template v-if="said.stands"><dt>{{ $t('photo.nearer_to_the_camera_than') }}</dt><dd>{{ $t('photo.to', { mm: length.bare(said.stands.depth.mm), low: length.bare(said.stands.depth.low_mm), high: length.show(said.stands.depth.high_mm) }) }}</dd><dd class="soft small">{{ $t('photo.by_the_two_pictures_below') }}</dd><dt>{{ $t('photo.tip_leaning_towards_the_camera') }}</dt><dd>{{ $t('photo.to_2', { lean: said.stands.lean_deg.toFixed(0), lean_low: said.stands.lean_low_deg.toFixed(0), lean_high: said.stands.lean_high_deg.toFixed(0) }) }}</dd><dd class="soft small">{{ $t('photo.reckoned_with_in_every_number') }}</dd></template>
+            <template v-if="said.past_pad"><dt>{{ $t('photo.past_the_pad_by') }}</dt><dd>{{ range(said.past_pad) }}</dd><dd class="soft small">{{ said.is_past_pad ? $t('photo.past_it') : $t('photo.not_surely_past_it') }}</dd></template>
           </dl>
-          <p v-if="said && !refused && !missing" class="small soft">{{ said.px_per_mm.toFixed(0) }} pixels a millimetre<template v-if="said.tilt_deg !== undefined">, held {{ said.tilt_deg.toFixed(0) }}° askew, about {{ ((said.distance_mm ?? 0) / 10).toFixed(0) }} cm away</template>. Ranges hold nine times in ten.<template v-if="put.reference === 'card' && !put.side"> The thin lines are the card’s plane: where they do not lie on the nail, it was not in it.<template v-if="said.askew"> Held squarely, the range is narrower.</template></template></p>
-          <p v-if="!missing && target !== 'bench' && (said?.groove || said?.pink)" class="small soft">Where the quick ends is saved at the bench; elsewhere it is shown and not kept.</p>
-          <div v-if="target === 'record' || target === 'bench'" class="choices" role="group" aria-label="This was"><button v-for="w in (['before', 'after'] as const)" :key="w" type="button" :aria-pressed="when === w" @click="when = w">{{ w }} the cut</button></div>
+          <p v-if="said && !refused && !missing" class="small soft">{{ $t('photo.pixels_a_millimetre', { px_per: said.px_per_mm.toFixed(0) }) }}<template v-if="said.tilt_deg !== undefined">{{ $t('photo.held_askew_about_cm_away', { tilt: said.tilt_deg.toFixed(0), distance: ((said.distance_mm ?? 0) / 10).toFixed(0) }) }}</template>{{ $t('photo.ranges_hold_nine_times_in') }}<template v-if="put.reference === 'card' && !put.side">{{ ' ' }}{{ $t('photo.the_thin_lines_are_the') }}<template v-if="said.askew">{{ ' ' }}{{ $t('photo.held_squarely_the_range_is') }}</template></template></p>
+          <p v-if="!missing && target !== 'bench' && (said?.groove || said?.pink)" class="small soft">{{ $t('photo.where_the_quick_ends_is') }}</p>
+          <div v-if="target === 'record' || target === 'bench'" class="choices" role="group" :aria-label="$t('photo.this_was')"><button v-for="w in (['before', 'after'] as const)" :key="w" type="button" :aria-pressed="when === w" @click="when = w">{{ $t('photo.the_cut', { w }) }}</button></div>
           <div class="ways">
-            <BButton variant="go" class="btn-big" :disabled="missing !== '' || refused !== null || check.isPending.value" @click="take">Use these for {{ code }}</BButton>
-            <BButton variant="plain" @click="open()">Another picture</BButton>
-            <RouterLink v-if="taken.length > 0" :to="back.path" class="btn btn-plain">Back to {{ back.words }}</RouterLink>
+            <BButton variant="go" class="btn-big" :disabled="missing !== '' || refused !== null || check.isPending.value" @click="take">{{ $t('photo.use_these_for', { code }) }}</BButton>
+            <BButton variant="plain" @click="open()">{{ $t('photo.another_picture') }}</BButton>
+            <RouterLink v-if="taken.length > 0" :to="back.path" class="btn btn-plain">{{ $t('photo.back_to', { back: back.words }) }}</RouterLink>
           </div>
-          <p v-if="taken.includes(code)" class="took" role="status">Taken for {{ code }}. The corners stay: go on with the next nail on this picture.</p>
+          <p v-if="taken.includes(code)" class="took" role="status">{{ $t('photo.taken_for_the_corners_stay', { code }) }}</p>
         </div>
       </div>
     </template>

@@ -4,6 +4,7 @@ import { computed, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import type { Schemas } from '../api/client'
 import { drawn, kinds, useDrawnNail, type Kind } from '../api/practice'
+import { $t } from '../i18n'
 import { act, isTyping, onKey } from '../local/keys'
 import AnswerState from '../parts/AnswerState.vue'
 import RefusalNote from '../parts/RefusalNote.vue'
@@ -35,11 +36,11 @@ const ends = computed(() => nail.value?.steps.filter((s) => s.picture) ?? [])
 const last = computed(() => ends.value[ends.value.length - 1])
 type Look = NonNullable<Schemas['PracticeMove']['look']>
 const looks = computed(() => {
-  const all: Partial<Record<Look, string>> = nail.value?.colour === 'light' ? { groove: 'Look from below', seen: 'Look from the side', torch: 'With a torch' } : { groove: 'Look from below' }
+  const all: Partial<Record<Look, string>> = nail.value?.colour === 'light' ? { groove: $t('practice.look_from_below'), seen: $t('practice.look_from_the_side'), torch: $t('practice.with_a_torch') } : { groove: $t('practice.look_from_below') }
   return Object.entries(all).filter(([look]) => !nail.value?.steps.some((s) => s.look === look)) as [Look, string][]
 })
 const seen = computed(() => nail.value?.steps.filter((s) => s.look) ?? [])
-const seenIn: Record<Look, string> = { groove: 'the groove ends', seen: 'the pink ends', torch: 'by torch the quick ends' }
+const seenIn: Record<Look, string> = { groove: $t('practice.the_groove_ends'), seen: $t('practice.the_pink_ends'), torch: $t('practice.by_torch_the_quick_ends') }
 
 const does = (move: Schemas['PracticeMove']) => {
   if (!waits.value && nail.value && !nail.value.over) moves.value = [...moves.value, move]
@@ -61,35 +62,35 @@ onKey((event) => {
 
 <template>
   <div class="screen drill">
-    <AnswerState v-if="!nail" :error="error" what="this nail" @again="refetch()" />
+    <AnswerState v-if="!nail" :error="error" :what="$t('practice.this_nail')" @again="refetch()" />
     <template v-else>
       <div class="screen-head">
         <div>
-          <p class="soft small crumb"><RouterLink to="/practice">Practice</RouterLink> · series {{ seed }}</p>
-          <h1>{{ kinds[kind].words }} <span class="soft words">nail {{ number }}, a dog of {{ weight.show(nail.weight_kg) }}</span></h1>
+          <p class="soft small crumb"><RouterLink to="/practice">{{ $t('practice.practice') }}</RouterLink> {{ $t('practice.series', { seed }) }}</p>
+          <h1>{{ kinds[kind].words }} <span class="soft words">{{ $t('practice.nail_a_dog_of', { number, weight_kg: weight.show(nail.weight_kg) }) }}</span></h1>
         </div>
       </div>
       <div class="columns">
         <div>
           <DrawnNail :nail="nail" :blade="nail.over ? undefined : blade" />
-          <ul v-if="seen.length > 0" class="seen small"><li v-for="s in seen" :key="s.look">{{ seenIn[s.look!] }} about {{ length.show(s.seen_mm!) }} from the tip it had then</li></ul>
+          <ul v-if="seen.length > 0" class="seen small"><li v-for="s in seen" :key="s.look">{{ $t('practice.about_from_the_tip_it', { look: seenIn[s.look!], seen: length.show(s.seen_mm!) }) }}</li></ul>
           <template v-if="!nail.over">
-            <div class="choices" role="group" aria-label="How thick"><button v-for="(b, i) in nail.blades" :key="b.mm" type="button" :aria-pressed="blade === b" @click="thick = i">{{ length.show(b.mm) }} <kbd>{{ i + 1 }}</kbd></button></div>
+            <div class="choices" role="group" :aria-label="$t('practice.how_thick')"><button v-for="(b, i) in nail.blades" :key="b.mm" type="button" :aria-pressed="blade === b" @click="thick = i">{{ length.show(b.mm) }} <kbd>{{ i + 1 }}</kbd></button></div>
             <div class="ways">
-              <BButton variant="go" class="btn-big" :disabled="waits" @click="cut">Cut {{ blade ? length.show(blade.mm) : '' }}</BButton>
-              <BButton variant="plain" class="btn-big" :disabled="waits" @click="stop">Stop here <kbd>S</kbd></BButton>
+              <BButton variant="go" class="btn-big" :disabled="waits" @click="cut">{{ $t('practice.cut', { blade: blade ? length.show(blade.mm) : '' }) }}</BButton>
+              <BButton variant="plain" class="btn-big" :disabled="waits" @click="stop">{{ $t('practice.stop_here') }} <kbd>S</kbd></BButton>
               <BButton v-for="[look, words] in looks" :key="look" variant="plain" :disabled="waits" @click="does({ look })">{{ words }}</BButton>
             </div>
           </template>
         </div>
         <div class="end" aria-live="polite">
           <template v-if="!nail.over">
-            <img v-if="last" :src="drawn(last.picture!)" alt="The cut end, head-on" width="300" height="300" />
-            <p v-if="last">What does it show? Go on, or stop.</p>
-            <p v-else class="soft">{{ kinds[kind].hard }} Choose how thick, cut, then look at the end here.</p>
+            <img v-if="last" :src="drawn(last.picture!)" :alt="$t('practice.the_cut_end_head_on')" width="300" height="300" />
+            <p v-if="last">{{ $t('practice.what_does_it_show_go') }}</p>
+            <p v-else class="soft">{{ $t('practice.choose_how_thick_cut_then', { hard: kinds[kind].hard }) }}</p>
           </template>
           <NailReview v-else :nail="nail" />
-          <div v-if="nail.over" class="ways"><BButton variant="go" class="btn-big" @click="another">Next nail <kbd>N</kbd></BButton><RouterLink :to="`/practice/${kind}/together?seed=${seed}`" class="btn btn-plain">Who else did this series</RouterLink></div>
+          <div v-if="nail.over" class="ways"><BButton variant="go" class="btn-big" @click="another">{{ $t('practice.next_nail') }} <kbd>N</kbd></BButton><RouterLink :to="`/practice/${kind}/together?seed=${seed}`" class="btn btn-plain">{{ $t('practice.who_else_did_this_series') }}</RouterLink></div>
         </div>
       </div>
       <RefusalNote :error="error" />

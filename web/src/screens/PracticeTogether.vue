@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import { useRoute } from 'vue-router'
 import { kinds, useTogether, type Kind } from '../api/practice'
+import { $t } from '../i18n'
 import AnswerState from '../parts/AnswerState.vue'
 
 /** The nails of one series, and how everybody decided: for a class. */
@@ -18,15 +19,15 @@ const link = computed(() => `${location.origin}/practice/${kind.value}?seed=${se
 
 <template>
   <div class="screen">
-    <AnswerState v-if="!data" :error="error" what="this series" @again="refetch()" />
+    <AnswerState v-if="!data" :error="error" :what="$t('practice.this_series')" @again="refetch()" />
     <template v-else>
-      <div class="screen-head"><div><p class="soft small crumb"><RouterLink to="/practice">Practice</RouterLink></p><h1>{{ kinds[kind]?.words }} <span class="soft words">series {{ seed }}</span></h1></div></div>
-      <p>Whoever opens this link gets the same nails, on any device of the house: <a :href="link">{{ link }}</a></p>
-      <p v-if="data.nails.length === 0" class="soft">Nobody has done one yet.</p>
-      <div v-else class="scroll" role="region" tabindex="0" aria-label="Who did which nail how">
+      <div class="screen-head"><div><p class="soft small crumb"><RouterLink to="/practice">{{ $t('practice.practice') }}</RouterLink></p><h1>{{ kinds[kind]?.words }} <span class="soft words">{{ $t('practice.series_2', { seed }) }}</span></h1></div></div>
+      <p>{{ $t('practice.whoever_opens_this_link_gets') }} <a :href="link">{{ link }}</a></p>
+      <p v-if="data.nails.length === 0" class="soft">{{ $t('practice.nobody_has_done_one_yet') }}</p>
+      <div v-else class="scroll" role="region" tabindex="0" :aria-label="$t('practice.who_did_which_nail_how')">
         <table class="table">
-          <thead><tr><th scope="col">nail</th><th v-for="who in people" :key="who" scope="col"><bdi>{{ who || 'nobody named' }}</bdi></th></tr></thead>
-          <tbody><tr v-for="n in numbers" :key="n"><th scope="row">{{ n }}</th><td v-for="who in people" :key="who"><template v-if="of(who, n)">{{ of(who, n)!.says[0]?.says }} <span class="soft small">Cuts: {{ of(who, n)!.cuts }}.</span></template></td></tr></tbody>
+          <thead><tr><th scope="col">{{ $t('practice.nail') }}</th><th v-for="who in people" :key="who" scope="col"><bdi>{{ who || $t('practice.nobody_named') }}</bdi></th></tr></thead>
+          <tbody><tr v-for="n in numbers" :key="n"><th scope="row">{{ n }}</th><td v-for="who in people" :key="who"><template v-if="of(who, n)">{{ of(who, n)!.says[0]?.says }} <span class="soft small">{{ $t('practice.cuts', { cuts: of(who, n)!.cuts }) }}</span></template></td></tr></tbody>
         </table>
       </div>
     </template>

@@ -6,6 +6,7 @@ import type { Schemas } from '../api/client'
 import { useDog, usePlan } from '../api/queries'
 import { useSlices } from '../api/slices'
 import { dayOf } from '../dates'
+import { $t } from '../i18n'
 import { beginSitting } from '../local/bench'
 import { kept } from '../local/kept'
 import { act, isTyping, onKey } from '../local/keys'
@@ -56,17 +57,17 @@ const marks = computed(() => Object.fromEntries((plan.value?.nails ?? []).map((n
 const limits = computed(() => {
   if (!plan.value || !today.value) return []
   const words = plan.value.limits.map((l) => l.words)
-  if (plan.value.alone) words.push('alone, half as much: a helper is worth having')
-  if (plan.value.calm_minutes !== undefined) words.push(`lately calm for about ${minutesInWords(plan.value.calm_minutes)}: a break before that`)
+  if (plan.value.alone) words.push($t('ready.alone_half_as_much_a'))
+  if (plan.value.calm_minutes !== undefined) words.push($t('ready.lately_calm_for_about_a', { calm_minutes: minutesInWords(plan.value.calm_minutes) }))
   return words
 })
 
 /** What is still to be laid out, in one line: what is in trouble first, then what was forgotten last time. */
 const toLayOut = computed(() => {
   const open = (plan.value?.checklist ?? []).filter((t) => !ticks.value.includes(t.key))
-  if (open.length === 0) return 'All laid out'
+  if (open.length === 0) return $t('ready.all_laid_out')
   const first = open.find((t) => t.trouble) ?? open.find((t) => t.missed)
-  return `Lay out: ${open.length} ${open.length === 1 ? 'thing' : 'things'}${first ? `, ${first.words} first` : ''}`
+  return $t('ready.lay_out', { n: open.length, n2: $t('ready.thing_things', open.length), first: first ? $t('ready.first', { first: first.words }) : '' })
 })
 
 function start() {
@@ -96,21 +97,21 @@ onKey((event) => {
 
 <template>
   <div class="screen ready">
-    <AnswerState v-if="!plan" :error="error" what="today’s plan" @again="refetch()" />
+    <AnswerState v-if="!plan" :error="error" :what="$t('ready.todays_plan')" @again="refetch()" />
     <template v-else>
       <div class="screen-head">
         <div>
-          <h1><bdi>{{ plan.name }}</bdi>: get ready</h1>
-          <p v-if="today" class="lead"><strong>{{ today.stops.length }} {{ today.stops.length === 1 ? 'nail' : 'nails' }}</strong> today, about <strong>{{ minutesInWords(today.minutes.minutes) }}</strong> <span v-if="!narrow" class="soft">({{ Math.floor(today.minutes.low) }}–{{ Math.ceil(today.minutes.high) }}, {{ minuteSources[today.minutes.source] }})</span></p>
-          <p v-else class="lead">Nothing is trimmed today.</p>
+          <h1><bdi>{{ plan.name }}</bdi>{{ $t('ready.get_ready') }}</h1>
+          <p v-if="today" class="lead"><strong>{{ today.stops.length }} {{ $t('ready.nail_nails', today.stops.length) }}</strong> {{ $t('ready.today_about') }} <strong>{{ minutesInWords(today.minutes.minutes) }}</strong> <span v-if="!narrow" class="soft">({{ Math.floor(today.minutes.low) }}–{{ Math.ceil(today.minutes.high) }}, {{ minuteSources[today.minutes.source] }})</span></p>
+          <p v-else class="lead">{{ $t('ready.nothing_is_trimmed_today') }}</p>
         </div>
         <div class="aside">
-          <BButton variant="plain" class="helper" role="switch" :aria-checked="helper" @click="helper = !helper">{{ helper ? '✓ helper here' : 'no helper' }} <kbd>H</kbd></BButton>
-          <RouterLink v-if="dog?.open_sitting" :to="`/dogs/${dogId}/bench/${dog.open_sitting}`" class="btn btn-go btn-big">Go on at the bench</RouterLink>
-          <BButton v-else-if="today" variant="go" class="btn-big" @click="start">Start<span v-if="!narrow"> the trim</span></BButton>
-          <BButton v-else-if="plan.nobody_helps" variant="go" class="btn-big" @click="helper = true">A helper is here</BButton>
-          <RouterLink v-else-if="plan.left.some((l) => l.whose === 'training')" :to="`/dogs/${dogId}/ladder`" class="btn btn-go btn-big">Train instead</RouterLink>
-          <RouterLink v-else :to="`/dogs/${dogId}`" class="btn btn-go btn-big"><span>Back to <bdi>{{ plan.name }}</bdi></span></RouterLink>
+          <BButton variant="plain" class="helper" role="switch" :aria-checked="helper" @click="helper = !helper">{{ helper ? $t('ready.helper_here') : $t('ready.no_helper') }} <kbd>H</kbd></BButton>
+          <RouterLink v-if="dog?.open_sitting" :to="`/dogs/${dogId}/bench/${dog.open_sitting}`" class="btn btn-go btn-big">{{ $t('ready.go_on_at_the_bench') }}</RouterLink>
+          <BButton v-else-if="today" variant="go" class="btn-big" @click="start">{{ $t('ready.start') }}<span v-if="!narrow">{{ ' ' }}{{ $t('ready.the_trim') }}</span></BButton>
+          <BButton v-else-if="plan.nobody_helps" variant="go" class="btn-big" @click="helper = true">{{ $t('ready.a_helper_is_here') }}</BButton>
+          <RouterLink v-else-if="plan.left.some((l) => l.whose === 'training')" :to="`/dogs/${dogId}/ladder`" class="btn btn-go btn-big">{{ $t('ready.train_instead') }}</RouterLink>
+          <RouterLink v-else :to="`/dogs/${dogId}`" class="btn btn-go btn-big"><span>{{ $t('ready.back_to') }} <bdi>{{ plan.name }}</bdi></span></RouterLink>
         </div>
       </div>
       <p v-if="plan.nobody_helps" class="blocked" role="alert">{{ plan.blocked }}</p>
@@ -120,29 +121,29 @@ onKey((event) => {
       <div class="columns">
         <div class="work">
           <details v-if="today" class="rest" :open="!narrow || paws.length > 1">
-            <summary>In this order<template v-if="paws.length === 1">: {{ pawWords[paws[0].hold.paw] }}</template></summary>
+            <summary>{{ $t('ready.in_this_order') }}<template v-if="paws.length === 1">: {{ pawWords[paws[0].hold.paw] }}</template></summary>
             <p class="soft small">{{ plan.support.says }}</p>
             <ol class="paws"><PawBlock v-for="(p, i) in paws" :key="i" :dog-id="dogId" :stops="p.stops" :nails="plan.nails" :hold="p.hold" :again="p.again" /></ol>
           </details>
-          <details v-if="limits.length > 0" class="rest" :open="!narrow"><summary>Why so {{ plan.gently ? 'few' : 'many' }}</summary>
-            <p v-if="plan.gently" class="gently">The first time, and not easy for it: <RouterLink :to="`/dogs/${dogId}/ladder`">the ladder</RouterLink> is worth beginning before any nail.</p>
+          <details v-if="limits.length > 0" class="rest" :open="!narrow"><summary>{{ $t('ready.why_so', { gently: plan.gently ? $t('ready.few') : $t('ready.many') }) }}</summary>
+            <p v-if="plan.gently" class="gently">{{ $t('ready.the_first_time_and_not') }} <RouterLink :to="`/dogs/${dogId}/ladder`">{{ $t('ready.the_ladder') }}</RouterLink> {{ $t('ready.is_worth_beginning_before_any') }}</p>
             <ul class="soft small limits"><li v-for="w in limits" :key="w">{{ w }}</li></ul>
           </details>
-          <details v-if="later.length > 0" class="rest"><summary>{{ later.length === 1 ? 'One more day' : later.length <= 4 ? `${later.length} more days` : `Then ${later[0].stops.length === 1 ? 'a nail' : `${later[0].stops.length} nails`} every few days, until ${dayOf(later[later.length - 1].on)}` }}</summary>
-            <ul class="later" aria-label="On other days">
-              <li v-for="d in later.slice(0, 4)" :key="d.on"><strong class="nowrap">{{ dayOf(d.on) }}</strong> {{ d.stops.map((s) => s.code).join(' ') }} <span class="soft">about {{ minutesInWords(d.minutes.minutes) }}</span></li>
+          <details v-if="later.length > 0" class="rest"><summary>{{ later.length === 1 ? $t('ready.one_more_day') : later.length <= 4 ? $t('ready.more_days', { n: later.length }) : $t('ready.then_every_few_days_until', { n: later[0].stops.length === 1 ? $t('ready.a_nail') : $t('ready.nails', { n: later[0].stops.length }), on: dayOf(later[later.length - 1].on) }) }}</summary>
+            <ul class="later" :aria-label="$t('ready.on_other_days')">
+              <li v-for="d in later.slice(0, 4)" :key="d.on"><strong class="nowrap">{{ dayOf(d.on) }}</strong> {{ d.stops.map((s) => s.code).join(' ') }} <span class="soft">{{ $t('ready.about', { minutes: minutesInWords(d.minutes.minutes) }) }}</span></li>
             </ul>
-            <p v-if="later.length > 4" class="soft small">And so on, {{ later.length - 4 }} {{ later.length === 5 ? 'day' : 'days' }} more. It may be less each time, never more than it gives. The first nails are due again {{ dog?.next ? `about ${dayOf(dog.next.due)}` : 'before the last are done: begin again with those that touch' }}.</p>
+            <p v-if="later.length > 4" class="soft small">{{ $t('ready.and_so_on_more_it', { n: later.length - 4, n2: later.length === 5 ? $t('ready.day') : $t('ready.days'), next: dog?.next ? $t('ready.about_2', { due: dayOf(dog.next.due) }) : $t('ready.before_the_last_are_done') }) }}</p>
           </details>
-          <details v-if="plan.left.length > 0" class="rest" :open="plan.left.some((l) => l.whose !== 'nobody')"><summary>Left out: {{ plan.left.length }} {{ plan.left.length === 1 ? 'nail' : 'nails' }}</summary><LeftNails :left="plan.left" /></details>
+          <details v-if="plan.left.length > 0" class="rest" :open="plan.left.some((l) => l.whose !== 'nobody')"><summary>{{ $t('ready.left_out', { n: plan.left.length, n2: $t('ready.nail_nails', plan.left.length) }) }}</summary><LeftNails :left="plan.left" /></details>
         </div>
         <div class="prepare">
           <details class="rest lay-out" :open="!narrow"><summary>{{ toLayOut }}</summary><CheckList v-model="ticks" :things="plan.checklist" />
-          <p class="offer small"><BButton variant="plain" size="sm" @click="print">Print this sheet</BButton></p>
-          <p v-if="offered" class="offer small">Once, and without a dog: ten slices off a stick show <RouterLink to="/settings/slices">how thick you cut</RouterLink>. <BButton variant="plain" size="sm" @click="decline">Not now</BButton></p>
+          <p class="offer small"><BButton variant="plain" size="sm" @click="print">{{ $t('ready.print_this_sheet') }}</BButton></p>
+          <p v-if="offered" class="offer small">{{ $t('ready.once_and_without_a_dog') }} <RouterLink to="/settings/slices">{{ $t('ready.how_thick_you_cut') }}</RouterLink>. <BButton variant="plain" size="sm" @click="decline">{{ $t('ready.not_now') }}</BButton></p>
           </details>
-          <p v-if="plan.see_to.length > 0" class="see-to small"><RouterLink to="/kit">Kit to see to</RouterLink>: <span v-for="(s, i) in plan.see_to" :key="i">{{ i ? '; ' : '' }}{{ kitKinds[s.kind] }}<template v-if="s.name">, <bdi>{{ s.name }}</bdi></template>: {{ s.words }}</span>.</p>
-          <details class="map"><summary>All nails</summary><RankPicture :rank="plan.rank" size="narrow" stacked :marks="marks" /></details>
+          <p v-if="plan.see_to.length > 0" class="see-to small"><RouterLink to="/kit">{{ $t('ready.kit_to_see_to') }}</RouterLink>: <span v-for="(s, i) in plan.see_to" :key="i">{{ i ? '; ' : '' }}{{ kitKinds[s.kind] }}<template v-if="s.name">, <bdi>{{ s.name }}</bdi></template>: {{ s.words }}</span>.</p>
+          <details class="map"><summary>{{ $t('ready.all_nails') }}</summary><RankPicture :rank="plan.rank" size="narrow" stacked :marks="marks" /></details>
         </div>
       </div>
     </template>

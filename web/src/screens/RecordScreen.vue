@@ -8,6 +8,7 @@ import { Refusal, type Schemas } from '../api/client'
 import { useKit } from '../api/kit'
 import { usePlan, useRecordSitting, useSettings } from '../api/queries'
 import { dayOf } from '../dates'
+import { $t } from '../i18n'
 import { useCaliper } from '../local/caliper'
 import { sittingOf, useDraft, type NailDraft } from '../local/drafts'
 import { asides, waiting } from '../local/outbox'
@@ -204,63 +205,63 @@ onKey((event) => {
 
 <template>
   <div class="screen record">
-    <AnswerState v-if="!plan || !draft || !nail || !planned || !bar" :error="unread" what="today’s plan" @again="refetch()" />
+    <AnswerState v-if="!plan || !draft || !nail || !planned || !bar" :error="unread" :what="$t('record.todays_plan')" @again="refetch()" />
     <template v-else>
       <div class="screen-head">
         <div>
           <h1 dir="auto">{{ plan.name }}</h1>
-          <p v-if="arrived" class="resumed" role="status">The trim of {{ dayOf(arrived) }}, which was on its way, is in the book. This is a new one.</p>
-          <p v-else-if="!resumed" class="soft lead">Say what was different, then “all as planned” for the rest.</p>
-          <p v-else class="resumed" role="status">Going on where you were<template v-if="draft.day !== today()">, on {{ dayOf(draft.day) }}</template>. <button type="button" @click="startOver">Start over</button></p>
+          <p v-if="arrived" class="resumed" role="status">{{ $t('record.the_trim_of_which_was', { arrived: dayOf(arrived) }) }}</p>
+          <p v-else-if="!resumed" class="soft lead">{{ $t('record.say_what_was_different_then') }}</p>
+          <p v-else class="resumed" role="status">{{ $t('record.going_on_where_you_were') }}<template v-if="draft.day !== today()">{{ $t('record.on', { day: dayOf(draft.day) }) }}</template>. <button type="button" @click="startOver">{{ $t('record.start_over') }}</button></p>
         </div>
         <div class="aside tool">
-          <label for="tool" aria-hidden="true">Tool</label>
-          <BFormSelect id="tool" aria-label="Tool" :model-value="taken" :options="toolChoices(kit)" @update:model-value="takeTool(String($event))" />
+          <label for="tool" aria-hidden="true">{{ $t('record.tool') }}</label>
+          <BFormSelect id="tool" :aria-label="$t('record.tool')" :model-value="taken" :options="toolChoices(kit)" @update:model-value="takeTool(String($event))" />
         </div>
       </div>
       <CautionList :cautions="plan.cautions" />
-      <div class="choices far" role="group" aria-label="How far did you go?"><span>How far did you go?</span>
+      <div class="choices far" role="group" :aria-label="$t('record.how_far_did_you_go')"><span>{{ $t('record.how_far_did_you_go') }}</span>
         <button v-for="(words, far) in howFar" :key="far" type="button" :aria-pressed="draft.far === far" @click="store.change((d) => (d.far = d.far === far ? undefined : far))">{{ words }}</button>
       </div>
-      <p class="soft small far-why">{{ draft.far ? 'Cuts that you take over as planned are not counted as measured: they teach nothing of how fast the nails grow.' : 'Without it both are kept open, that a cut ended at the sign or before it; nothing is learnt of how fast the nails grow.' }}</p>
+      <p class="soft small far-why">{{ draft.far ? $t('record.cuts_that_you_take_over') : $t('record.without_it_both_are_kept') }}</p>
       <ArrivalRow :model-value="draft.arrival" @update:model-value="store.change((d) => (d.arrival = $event))" />
-      <div v-if="grinder" class="choices far" role="group" aria-label="Ground round afterwards"><span>Ground round afterwards?</span>
+      <div v-if="grinder" class="choices far" role="group" :aria-label="$t('record.ground_round_afterwards')"><span>{{ $t('record.ground_round_afterwards_2') }}</span>
         <button v-for="p in paws" :key="p" type="button" :aria-pressed="draft.ground?.paws.includes(p) ?? false" @click="groundRound(p)">{{ p }}</button>
       </div>
       <div class="bench">
         <div class="navigator">
           <RankPicture :rank="plan.rank" :size="narrow ? 'narrow' : 'medium'" stacked :selected="nail.code" :marks="marks" @select="choose" />
           <StandInCaliper v-if="settings?.demo && !narrow" :linked="linked" :trouble="trouble" />
-          <p class="soft small legend">✓ done · – left out · ◆ bled · the rest not said yet. Look at groove and cut end before every cut: what you see overrules the plan.</p>
+          <p class="soft small legend">{{ $t('record.done_left_out_bled_the') }}</p>
         </div>
         <div class="hand">
           <NailPanel
             ref="panel" :key="nail.code" :nail="nail" :planned="planned" :bar="bar" :refused="refused"
             @planned="asPlanned" @left="leaveOut" @blood="bled" @tell="store.change((d) => Object.assign(d.nails[d.current], $event))" @next="next"
           />
-          <ul class="mind small" aria-label="With this tool"><li v-for="words in mind" :key="words">{{ words }}</li></ul>
+          <ul class="mind small" :aria-label="$t('record.with_this_tool')"><li v-for="words in mind" :key="words">{{ words }}</li></ul>
         </div>
       </div>
-      <ThereAlready v-if="there" :error="error!" what="trim" @theirs="keepTheirs" @another="saveAnother" />
+      <ThereAlready v-if="there" :error="error!" :what="$t('record.trim')" @theirs="keepTheirs" @another="saveAnother" />
       <RefusalNote v-else-if="error && !unreachable" :error="error" :shown="['records[', 'minutes', 'calm_minutes']" />
       <KeptNote :error="error" :begun="begun" />
-      <BButton v-if="later > 0 && todays > 0" variant="plain" class="rest" @click="onlyTodays">Only today’s {{ todays }}, as planned</BButton>
-      <BButton v-if="begun && untold > 0" variant="plain" class="rest" @click="allAsPlanned">All as planned: the {{ untold }} not said <kbd>A</kbd></BButton>
+      <BButton v-if="later > 0 && todays > 0" variant="plain" class="rest" @click="onlyTodays">{{ $t('record.only_todays_as_planned', { todays }) }}</BButton>
+      <BButton v-if="begun && untold > 0" variant="plain" class="rest" @click="allAsPlanned">{{ $t('record.all_as_planned_the_not', { untold }) }} <kbd>A</kbd></BButton>
       <div class="minutes">
-        <label for="minutes">Took, min</label>
+        <label for="minutes">{{ $t('record.took_min') }}</label>
         <BFormInput id="minutes" :model-value="draft.minutes" inputmode="decimal" autocomplete="off" @update:model-value="store.change((d) => (d.minutes = String($event ?? '')))" />
-        <label for="calm">calm for, min</label>
+        <label for="calm">{{ $t('record.calm_for_min') }}</label>
         <BFormInput id="calm" :model-value="draft.calm" inputmode="decimal" autocomplete="off" @update:model-value="store.change((d) => (d.calm = String($event ?? '')))" />
-        <label v-if="plan.helping !== 'alone'" class="helped"><input type="checkbox" class="form-check-input" :checked="draft.helper" @change="store.change((d) => (d.helper = !d.helper))" /> with a helper</label>
+        <label v-if="plan.helping !== 'alone'" class="helped"><input type="checkbox" class="form-check-input" :checked="draft.helper" @change="store.change((d) => (d.helper = !d.helper))" /> {{ $t('record.with_a_helper') }}</label>
       </div>
-      <p v-for="e in refusedTime" :key="e.field" class="refused" role="alert">{{ e.field === 'minutes' ? 'What it took' : 'How long it was calm' }} {{ e.expected }} (you gave {{ e.value }}).</p>
-      <label for="note" class="visually-hidden">Note</label>
-      <BFormInput id="note" class="note" :model-value="draft.note" placeholder="Note for next time" autocomplete="off" dir="auto" @update:model-value="store.change((d) => (d.note = String($event ?? '')))" />
+      <p v-for="e in refusedTime" :key="e.field" class="refused" role="alert">{{ $t('record.you_gave', { field: e.field === 'minutes' ? $t('record.what_it_took') : $t('record.how_long_it_was_calm'), expected: e.expected, e: e.value }) }}</p>
+      <label for="note" class="visually-hidden">{{ $t('record.note') }}</label>
+      <BFormInput id="note" class="note" :model-value="draft.note" :placeholder="$t('record.note_for_next_time')" autocomplete="off" dir="auto" @update:model-value="store.change((d) => (d.note = String($event ?? '')))" />
       <div class="finish">
-        <p class="tally" aria-live="polite"><strong>{{ trimmed }}</strong> trimmed<template v-if="untold > 0"> · <strong>{{ untold }}</strong> not said</template><template v-else> · <strong>{{ count('left') }}</strong> left out</template><template v-if="count('blood')"> · <strong>{{ count('blood') }}</strong> bled</template></p>
-        <BButton variant="plain" :disabled="store.past.length === 0" @click="undo">Undo</BButton>
-        <BButton v-if="!begun" variant="go" class="btn-big" @click="allAsPlanned">All as planned <kbd>A</kbd></BButton>
-        <BButton v-else variant="go" class="btn-big" :disabled="isPending" @click="save">Save the trim</BButton>
+        <p class="tally" aria-live="polite"><strong>{{ trimmed }}</strong> {{ $t('record.trimmed') }}<template v-if="untold > 0"> · <strong>{{ untold }}</strong> {{ $t('record.not_said') }}</template><template v-else> · <strong>{{ count('left') }}</strong> {{ $t('record.left_out') }}</template><template v-if="count('blood')"> · <strong>{{ count('blood') }}</strong> {{ $t('record.bled') }}</template></p>
+        <BButton variant="plain" :disabled="store.past.length === 0" @click="undo">{{ $t('record.undo') }}</BButton>
+        <BButton v-if="!begun" variant="go" class="btn-big" @click="allAsPlanned">{{ $t('record.all_as_planned') }} <kbd>A</kbd></BButton>
+        <BButton v-else variant="go" class="btn-big" :disabled="isPending" @click="save">{{ $t('record.save_the_trim') }}</BButton>
       </div>
     </template>
   </div>

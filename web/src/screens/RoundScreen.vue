@@ -6,6 +6,7 @@ import type { Schemas } from '../api/client'
 import { useMessages } from '../api/messages'
 import { useKeepVisit, useRoundDay, useWaiting } from '../api/round'
 import { daysOn, fullDayOf } from '../dates'
+import { $t } from '../i18n'
 import { clock } from '../local/clock'
 import { today } from '../local/day'
 import { isTyping, onKey } from '../local/keys'
@@ -46,46 +47,46 @@ onKey((event) => {
 
 <template>
   <div class="screen round">
-    <AnswerState v-if="!day" :error="error" what="the week" @again="refetch()" />
+    <AnswerState v-if="!day" :error="error" :what="$t('round.the_week_2')" @again="refetch()" />
     <template v-else>
       <div class="screen-head">
         <div>
-          <h1>The week</h1>
-          <p class="soft lead">{{ fullDayOf(day.on) }}<template v-if="day.on === day.today"> · today, {{ clock(day.now) }}</template><template v-if="day.hours?.place"> · {{ day.hours.place }}</template></p>
+          <h1>{{ $t('round.the_week') }}</h1>
+          <p class="soft lead">{{ fullDayOf(day.on) }}<template v-if="day.on === day.today">{{ ' ' }}{{ $t('round.today', { now: clock(day.now) }) }}</template><template v-if="day.hours?.place"> · {{ day.hours.place }}</template></p>
         </div>
         <div class="aside">
-          <RouterLink to="/today" class="btn btn-plain">Today</RouterLink>
-          <RouterLink to="/round/book" class="btn btn-plain">Book a visit</RouterLink>
-          <RouterLink to="/round/calls" class="btn btn-plain">Who to call</RouterLink>
-          <RouterLink to="/messages" class="btn btn-plain">Messages</RouterLink>
-          <RouterLink to="/owners" class="btn btn-plain">Owners</RouterLink>
-          <RouterLink to="/round/week" class="btn btn-plain">Hours</RouterLink>
+          <RouterLink to="/today" class="btn btn-plain">{{ $t('round.today_2') }}</RouterLink>
+          <RouterLink to="/round/book" class="btn btn-plain">{{ $t('round.book_a_visit') }}</RouterLink>
+          <RouterLink to="/round/calls" class="btn btn-plain">{{ $t('round.who_to_call_2') }}</RouterLink>
+          <RouterLink to="/messages" class="btn btn-plain">{{ $t('round.messages') }}</RouterLink>
+          <RouterLink to="/owners" class="btn btn-plain">{{ $t('round.owners') }}</RouterLink>
+          <RouterLink to="/round/week" class="btn btn-plain">{{ $t('round.hours') }}</RouterLink>
         </div>
       </div>
-      <div class="to-day"><BButton variant="plain" aria-label="The week before" @click="step(-7)">◀</BButton><label class="visually-hidden" for="to-day">Another day</label><input id="to-day" type="date" class="form-control" :value="day.on" @change="show(($event.target as HTMLInputElement).value || day.on)" /><BButton variant="plain" aria-label="The week after" @click="step(7)">▶</BButton></div>
+      <div class="to-day"><BButton variant="plain" :aria-label="$t('round.the_week_before')" @click="step(-7)">◀</BButton><label class="visually-hidden" for="to-day">{{ $t('round.another_day') }}</label><input id="to-day" type="date" class="form-control" :value="day.on" @change="show(($event.target as HTMLInputElement).value || day.on)" /><BButton variant="plain" :aria-label="$t('round.the_week_after')" @click="step(7)">▶</BButton></div>
       <WeekStrips :week="day.week" :on="day.on" :today="day.today" :over="over" @show="show" />
       <RefusalNote :error="keep.error.value" />
-      <p v-if="waits.length > 0" class="gone" role="status">{{ waits.map((v) => v.dog.name).join(', ') }}: {{ waits.length === 1 ? 'that visit has' : 'those visits have' }} gone by. Say what became of {{ waits.length === 1 ? 'it' : 'them' }}.</p>
+      <p v-if="waits.length > 0" class="gone" role="status">{{ $t('round.gone_by_say_what_became', { waits: waits.map((v) => v.dog.name).join(', '), n: $t('round.that_visit_has_those_visits', waits.length), n2: $t('round.it_them', waits.length) }) }}</p>
       <div class="columns">
         <DayStrip v-model="chosen" v-model:over="over" :day="day" @give="give" />
         <div class="side">
           <NextVisit v-if="next" :visit="next" :now="day.now" :here="day.on === day.today" />
           <div v-else-if="day.visits.length === 0" class="empty">
-            <h2>{{ day.open ? 'Nobody comes yet' : 'No working day' }}</h2>
-            <p v-if="day.open">The free hours name the dogs that would gain most. Or see who to call this week.</p>
-            <p v-else>Nothing is offered on it. Its hours are set under Hours.</p>
-            <RouterLink v-if="day.open" to="/round/calls" class="btn btn-go btn-big">Who to call</RouterLink>
+            <h2>{{ day.open ? $t('round.nobody_comes_yet') : $t('round.no_working_day') }}</h2>
+            <p v-if="day.open">{{ $t('round.the_free_hours_name_the') }}</p>
+            <p v-else>{{ $t('round.nothing_is_offered_on_it') }}</p>
+            <RouterLink v-if="day.open" to="/round/calls" class="btn btn-go btn-big">{{ $t('round.who_to_call_2') }}</RouterLink>
           </div>
-          <p v-else class="through">{{ day.on >= day.today ? 'All of this day’s dogs are through.' : 'This day has gone by.' }}</p>
-          <p v-if="toRead > 0" class="gone"><RouterLink to="/messages">{{ toRead === 1 ? 'One answer waits' : `${toRead} answers wait` }} to be read</RouterLink></p>
+          <p v-else class="through">{{ day.on >= day.today ? $t('round.all_of_this_days_dogs') : $t('round.this_day_has_gone_by') }}</p>
+          <p v-if="toRead > 0" class="gone"><RouterLink to="/messages">{{ $t('round.to_be_read', { toRead: toRead === 1 ? $t('round.one_answer_waits') : $t('round.answers_wait', { toRead }) }) }}</RouterLink></p>
           <LateWays v-if="day.ways.length > 0" :day="day" />
           <WaitingForDay v-if="waiting.length > 0" :waiting="waiting" />
           <VisitActs v-if="visit && visit.id !== next?.id" :key="visit.id" :visit="visit" />
-          <p class="load small"><strong>{{ day.load.dogs }}</strong> {{ day.load.dogs === 1 ? 'dog' : 'dogs' }}, about <strong>{{ Math.round(day.load.minutes) }} min</strong> at the table, {{ day.load.nails }} nails<template v-if="day.load.hard">, {{ day.load.hard }} hard</template><template v-if="day.load.grinding_minutes > 0">; {{ Math.round(day.load.grinding_minutes) }} min of grinding: charge and a mask</template>.</p>
+          <p class="load small"><strong>{{ day.load.dogs }}</strong> {{ $t('round.about', { dogs: $t('round.dog_dogs', day.load.dogs) }) }} <strong>{{ $t('round.min_2', { minutes: Math.round(day.load.minutes) }) }}</strong> {{ $t('round.at_the_table_nails', { nails: day.load.nails }) }}<template v-if="day.load.hard">{{ $t('round.hard_2', { hard: day.load.hard }) }}</template><template v-if="day.load.grinding_minutes > 0">{{ $t('round.min_of_grinding_charge_and', { grinding_minutes: Math.round(day.load.grinding_minutes) }) }}</template>.</p>
           <p v-for="words in [...day.load.over, ...day.load.prepare]" :key="words" class="over small">{{ words }}</p>
-          <p v-if="visit?.dog.due" class="small soft">{{ visit.dog.name }} is due {{ fullDayOf(visit.dog.due) }}: {{ visit.dog.reason }}.</p>
-          <p class="small soft keys">Drag a bar, onto another day too, or choose it and press <kbd>↑</kbd> <kbd>↓</kbd> <kbd>←</kbd> <kbd>→</kbd>, then <kbd>Enter</kbd>. <kbd>[</kbd> <kbd>]</kbd> another day, <kbd>{</kbd> <kbd>}</kbd> another week.</p>
-          <p class="small soft"><a href="/api/sheets/visits" download>All visits as a spreadsheet</a></p>
+          <p v-if="visit?.dog.due" class="small soft">{{ $t('round.is_due', { name: visit.dog.name, due: fullDayOf(visit.dog.due), reason: visit.dog.reason }) }}</p>
+          <p class="small soft keys">{{ $t('round.drag_a_bar_onto_another') }} <kbd>↑</kbd> <kbd>↓</kbd> <kbd>←</kbd> <kbd>→</kbd>{{ $t('round.then') }} <kbd>{{ $t('round.enter') }}</kbd>. <kbd>[</kbd> <kbd>]</kbd> {{ $t('round.another_day_2') }} <kbd>{</kbd> <kbd>}</kbd> {{ $t('round.another_week') }}</p>
+          <p class="small soft"><a href="/api/sheets/visits" download>{{ $t('round.all_visits_as_a_spreadsheet') }}</a></p>
         </div>
       </div>
     </template>

@@ -4,6 +4,7 @@ import { computed } from 'vue'
 import { useRouter } from 'vue-router'
 import { useCard, useDog, useOpenCard, useSettings, useSitting, useWithdrawSitting } from '../api/queries'
 import { dayOf, fullDayOf } from '../dates'
+import { $t } from '../i18n'
 import { print } from '../local/print'
 import AnswerState from '../parts/AnswerState.vue'
 import RefusalNote from '../parts/RefusalNote.vue'
@@ -31,32 +32,32 @@ const takeBack = () => mutate(props.sittingId, { onSuccess: () => router.replace
 <template>
   <div class="screen saved">
     <!-- All at once: what comes late would move the buttons away from under the finger. -->
-    <AnswerState v-if="!data || reading || printing" :error="unread" what="this dog" @again="refetch()" />
+    <AnswerState v-if="!data || reading || printing" :error="unread" :what="$t('saved.this_dog')" @again="refetch()" />
     <template v-else>
       <div class="screen-head">
         <div>
-          <h1><span dir="auto">{{ data.dog.name }}</span>{{ !done ? '' : done.left.length > 0 ? `: enough for today, ${worked.length} of ${worked.length + done.left.length}` : ' is done' }}</h1>
+          <h1><span dir="auto">{{ data.dog.name }}</span>{{ !done ? '' : done.left.length > 0 ? $t('saved.enough_for_today_of', { n: worked.length, n2: worked.length + done.left.length }) : $t('saved.is_done') }}</h1>
           <p v-if="sitting" class="soft lead" role="status">
-            Saved: {{ fullDayOf(sitting.on) }}, {{ sitting.nails }} {{ sitting.nails === 1 ? 'nail' : 'nails' }} cut, {{ sitting.removed_mm > 0 ? `at most ${length.show(sitting.removed_mm)} off one` : 'nobody counted how much' }}<template v-if="done && done.people.length > 0">, saved by <bdi>{{ done.people.join(', ') }}</bdi></template>.
-            <template v-if="sitting.blood.length > 0"> Bled: {{ sitting.blood.join(', ') }}: keep an eye on it; bleeding that comes back is a veterinarian’s matter.</template>
+            {{ $t('saved.saved_cut', { on: fullDayOf(sitting.on), nails: sitting.nails, nails2: $t('saved.nail_nails', sitting.nails), removed: sitting.removed_mm > 0 ? $t('saved.at_most_off_one', { removed: length.show(sitting.removed_mm) }) : $t('saved.nobody_counted_how_much') }) }}<template v-if="done && done.people.length > 0">{{ $t('saved.saved_by') }} <bdi>{{ done.people.join(', ') }}</bdi></template>.
+            <template v-if="sitting.blood.length > 0">{{ ' ' }}{{ $t('saved.bled_keep_an_eye_on', { blood: sitting.blood.join(', ') }) }}</template>
           </p>
         </div>
-        <RouterLink to="/" class="btn btn-go btn-big">Next dog</RouterLink>
+        <RouterLink to="/" class="btn btn-go btn-big">{{ $t('saved.next_dog') }}</RouterLink>
       </div>
       <p v-if="done?.praise" class="praise">{{ done.praise }}</p>
-      <p v-if="done && done.left.length > 0" class="left">Left: {{ done.left.join(', ') }}. {{ done.left_on ? `They are for ${dayOf(done.left_on)}.` : settings?.choices.role === 'groomer' ? 'They wait for the next visit.' : 'They wait.' }}</p>
+      <p v-if="done && done.left.length > 0" class="left">{{ $t('saved.left', { left: done.left.join(', '), left_on: done.left_on ? $t('saved.they_are_for', { left_on: dayOf(done.left_on) }) : settings?.choices.role === 'groomer' ? $t('saved.they_wait_for_the_next') : $t('saved.they_wait') }) }}</p>
       <NextVisit v-if="settings?.choices.role === 'groomer'" :dog-id="dogId" />
       <DogNext :next="data.next" :days="data.next_in_days" :why-none="data.why_none" />
       <div class="after"><RankPicture :rank="done?.rank_after ?? data.rank" size="medium" /></div>
-      <ul v-if="worked.length > 0" class="worked small" aria-label="What was done"><li v-for="n in worked" :key="n.code"><strong>{{ n.code }}</strong> {{ length.show(n.removed_mm) }}<template v-if="n.reaction && n.reaction !== 'calm'">, {{ reactions[n.reaction] }}</template><template v-if="n.blood">, bled</template></li></ul>
+      <ul v-if="worked.length > 0" class="worked small" :aria-label="$t('saved.what_was_done')"><li v-for="n in worked" :key="n.code"><strong>{{ n.code }}</strong> {{ length.show(n.removed_mm) }}<template v-if="n.reaction && n.reaction !== 'calm'">, {{ reactions[n.reaction] }}</template><template v-if="n.blood">{{ $t('saved.bled') }}</template></li></ul>
       <RefusalNote :error="error ?? page.error.value" />
       <div class="ways">
-        <BButton v-if="done && card" variant="plain" @click="print">Print the card for the owner</BButton>
-        <BButton v-if="card?.reachable" variant="plain" :aria-pressed="card.page !== undefined" :disabled="page.isPending.value" @click="page.mutate(card.page === undefined)">{{ card.page ? 'Take the card’s page away' : 'Give the card a page' }}</BButton>
-        <RouterLink :to="`/dogs/${dogId}`" class="btn btn-plain"><span>Open <bdi>{{ data.dog.name }}</bdi></span></RouterLink>
-        <BButton variant="plain" :disabled="isPending" @click="takeBack">Delete this trim</BButton>
+        <BButton v-if="done && card" variant="plain" @click="print">{{ $t('saved.print_the_card_for_the') }}</BButton>
+        <BButton v-if="card?.reachable" variant="plain" :aria-pressed="card.page !== undefined" :disabled="page.isPending.value" @click="page.mutate(card.page === undefined)">{{ card.page ? $t('saved.take_the_cards_page_away') : $t('saved.give_the_card_a_page') }}</BButton>
+        <RouterLink :to="`/dogs/${dogId}`" class="btn btn-plain"><span>{{ $t('saved.open') }} <bdi>{{ data.dog.name }}</bdi></span></RouterLink>
+        <BButton variant="plain" :disabled="isPending" @click="takeBack">{{ $t('saved.delete_this_trim') }}</BButton>
       </div>
-      <p v-if="card?.page" class="small soft" role="status">The card has a page: <a :href="card.page.url"><bdi>{{ card.page.url }}</bdi></a>. Its code is on the printed card; whoever has it sees this card and nothing else.</p>
+      <p v-if="card?.page" class="small soft" role="status">{{ $t('saved.the_card_has_a_page') }} <a :href="card.page.url"><bdi>{{ card.page.url }}</bdi></a>{{ $t('saved.its_code_is_on_the') }}</p>
       <OwnerCard v-if="done && card" :card="card" :sitting="done" />
     </template>
   </div>

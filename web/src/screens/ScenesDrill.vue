@@ -3,6 +3,7 @@ import { BButton } from 'bootstrap-vue-next/components/BButton'
 import { computed, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { newSeed, useAnswerScenes } from '../api/practice'
+import { $t } from '../i18n'
 import { act, isTyping, onKey } from '../local/keys'
 import AnswerState from '../parts/AnswerState.vue'
 import DogSketch from './practice/DogSketch.vue'
@@ -42,25 +43,25 @@ onKey((event) => {
 
 <template>
   <div class="screen">
-    <AnswerState v-if="!now" :error="drill.error.value" what="the moments" @again="send()" />
+    <AnswerState v-if="!now" :error="drill.error.value" :what="$t('practice.the_moments')" @again="send()" />
     <template v-else>
-      <div class="screen-head"><div><p class="soft small crumb"><RouterLink to="/practice">Practice</RouterLink></p><h1>Read the dog</h1></div></div>
+      <div class="screen-head"><div><p class="soft small crumb"><RouterLink to="/practice">{{ $t('practice.practice') }}</RouterLink></p><h1>{{ $t('practice.read_the_dog') }}</h1></div></div>
       <div v-if="scene && !done" class="moment">
         <DogSketch v-if="scene.dog" :dog="scene.dog" />
         <div>
-          <p class="soft small">{{ at + 1 }} of {{ now.of }}</p>
+          <p class="soft small">{{ $t('practice.of_2', { at: at + 1, of: now.of }) }}</p>
           <p class="sees">{{ scene.sees.says }}</p>
-          <div class="ways" role="group" aria-label="What do you do?">
+          <div class="ways" role="group" :aria-label="$t('practice.what_do_you_do')">
             <button v-for="(c, i) in scene.choices" :key="c.key" type="button" :class="['btn btn-big', reads && scene.right === i ? 'btn-go' : 'btn-plain']" :aria-pressed="reads && chosen[at] === i" :disabled="reads || drill.isPending.value" @click="choose(i)">{{ c.says }} <kbd>{{ i + 1 }}</kbd></button>
           </div>
-          <div v-if="reads && scene.why" class="why" role="status"><p><strong>{{ scene.right === chosen[at] ? 'Right.' : 'Rather not.' }}</strong> {{ scene.why.says }}</p><BButton variant="plain" class="btn-big" @click="further">Next</BButton></div>
+          <div v-if="reads && scene.why" class="why" role="status"><p><strong>{{ scene.right === chosen[at] ? $t('practice.right_2') : $t('practice.rather_not') }}</strong> {{ scene.why.says }}</p><BButton variant="plain" class="btn-big" @click="further">{{ $t('practice.next') }}</BButton></div>
         </div>
       </div>
       <template v-else-if="done">
-        <p class="sees" role="status">{{ now.right }} of {{ now.of }} right.</p>
-        <BButton variant="go" class="btn-big" @click="again">Once more, in another order</BButton>
+        <p class="sees" role="status">{{ $t('practice.of_right_2', { right: now.right, of: now.of }) }}</p>
+        <BButton variant="go" class="btn-big" @click="again">{{ $t('practice.once_more_in_another_order') }}</BButton>
       </template>
-      <p class="soft">A drawing is no dog: read the whole posture, and stop when you are not sure. A dog that cannot be done safely goes to a professional.</p>
+      <p class="soft">{{ $t('practice.a_drawing_is_no_dog') }}</p>
     </template>
   </div>
 </template>

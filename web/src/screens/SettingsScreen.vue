@@ -8,6 +8,8 @@ import { Refusal, type Schemas } from '../api/client'
 import { useSaveSettings, useSettings } from '../api/queries'
 import { useSlices } from '../api/slices'
 import { dayOf } from '../dates'
+import { $t } from '../i18n'
+import { chooseLanguage, language, languages, type Language } from '../i18n/language'
 import { chooseTheme, chosenTheme, type Theme } from '../local/theme'
 import { useNarrow } from '../local/narrow'
 import AnswerState from '../parts/AnswerState.vue'
@@ -26,12 +28,12 @@ import { hands, largestCuts, options, ways } from '../words'
 const props = defineProps<{ page?: string }>()
 type Page = 'you' | 'units' | 'days' | 'devices' | 'backup' | 'data'
 const pages: Record<Page, { title: string; line: string }> = {
-  you: { title: 'You and your hand', line: 'where you stop, how thick you cut, the hand that holds the cutter' },
-  units: { title: 'Units and looks', line: 'lengths, weights, light or dark' },
-  days: { title: 'Your days', line: 'working days, days off, the calendar' },
-  devices: { title: 'Devices in the house', line: 'a phone at the table, a tablet at the door' },
-  backup: { title: 'Backup', line: 'copies of the book, and back to one of them' },
-  data: { title: 'Your data', line: 'your pictures, the whole book as files, and one to take in' },
+  you: { title: $t('settings.you_and_your_hand'), line: $t('settings.where_you_stop_how_thick') },
+  units: { title: $t('settings.units_and_looks'), line: $t('settings.lengths_weights_light_or_dark') },
+  days: { title: $t('settings.your_days'), line: $t('settings.working_days_days_off_the') },
+  devices: { title: $t('settings.devices_in_the_house'), line: $t('settings.a_phone_at_the_table') },
+  backup: { title: $t('settings.backup'), line: $t('settings.copies_of_the_book_and') },
+  data: { title: $t('settings.your_data'), line: $t('settings.your_pictures_the_whole_book') },
 }
 const forms: Page[] = ['you', 'units', 'days']
 const narrow = useNarrow()
@@ -76,63 +78,66 @@ function save() {
 
 <template>
   <div class="screen">
-    <div class="screen-head"><h1>{{ props.page && page ? pages[page].title : 'Settings' }}</h1><div v-if="page" class="aside narrow-only"><RouterLink to="/settings" class="btn btn-plain">All settings</RouterLink></div></div>
-    <AnswerState v-if="!choices || !data" :error="unread" what="your settings" @again="refetch()" />
+    <div class="screen-head"><h1>{{ props.page && page ? pages[page].title : $t('settings.settings') }}</h1><div v-if="page" class="aside narrow-only"><RouterLink to="/settings" class="btn btn-plain">{{ $t('settings.all_settings') }}</RouterLink></div></div>
+    <AnswerState v-if="!choices || !data" :error="unread" :what="$t('settings.your_settings')" @again="refetch()" />
     <div v-else :class="['split', { inside: page }]">
-      <nav aria-label="Settings">
+      <nav :aria-label="$t('settings.settings')">
         <RouterLink v-for="(about, name) in pages" :key="name" :to="`/settings/${name}`" class="line" :aria-current="page === name ? 'page' : undefined"><strong>{{ about.title }}</strong><span class="small soft">{{ about.line }}</span></RouterLink>
-        <RouterLink to="/hindsight" class="line"><strong>How right was it</strong><span class="small soft">what was said before each trim, and what then was</span></RouterLink>
+        <RouterLink to="/hindsight" class="line"><strong>{{ $t('settings.how_right_was_it') }}</strong><span class="small soft">{{ $t('settings.what_was_said_before_each') }}</span></RouterLink>
       </nav>
       <div v-if="page" class="page">
         <BForm v-if="forms.includes(page)" novalidate class="settings" @submit.prevent="save">
           <template v-if="page === 'you'">
-            <FormField id="role" v-slot="{ invalid }" label="You are" :error="error" :fields="['role']" hint="A groomer’s new dogs start with four weeks, an owner’s at home with two.">
-              <BFormSelect id="role" v-model="choices.role" :state="invalid" :options="[{ value: 'keeper', text: 'an owner at home' }, { value: 'groomer', text: 'a groomer' }]" />
+            <FormField id="role" v-slot="{ invalid }" :label="$t('settings.you_are')" :error="error" :fields="['role']" :hint="$t('settings.a_groomers_new_dogs_start')">
+              <BFormSelect id="role" v-model="choices.role" :state="invalid" :options="[{ value: 'keeper', text: $t('settings.an_owner_at_home') }, { value: 'groomer', text: $t('settings.a_groomer') }]" />
             </FormField>
-            <FormField id="hand" label="Your hand" :error="error" :fields="['hand']" hint="Until a dog’s own trims tell, minutes and tools are chosen for it.">
+            <FormField id="hand" :label="$t('settings.your_hand')" :error="error" :fields="['hand']" :hint="$t('settings.until_a_dogs_own_trims')">
               <BFormSelect id="hand" v-model="choices.hand" :options="options(hands)" />
             </FormField>
-            <FormField id="left" label="The cutter is in" :error="error" :fields="['left_handed']" hint="Ready and Bench say which hand holds the foot.">
-              <BFormSelect id="left" v-model="choices.left_handed" :options="[{ value: false, text: 'your right hand' }, { value: true, text: 'your left hand' }]" />
+            <FormField id="left" :label="$t('settings.the_cutter_is_in')" :error="error" :fields="['left_handed']" :hint="$t('settings.ready_and_bench_say_which')">
+              <BFormSelect id="left" v-model="choices.left_handed" :options="[{ value: false, text: $t('settings.your_right_hand') }, { value: true, text: $t('settings.your_left_hand') }]" />
             </FormField>
-            <FormField id="end" label="On a nail you stop" :error="error" :fields="['end_point']" hint="Practitioners disagree. A dot or blood always ends the work on a nail.">
-              <BFormSelect id="end" v-model="choices.end_point" :options="[{ value: 'first_sign', text: 'at the first sign: the dark centre, the blush' }, { value: 'full', text: 'at the dot, in thin slices' }]" />
+            <FormField id="end" :label="$t('settings.on_a_nail_you_stop')" :error="error" :fields="['end_point']" :hint="$t('settings.practitioners_disagree_a_dot_or')">
+              <BFormSelect id="end" v-model="choices.end_point" :options="[{ value: 'first_sign', text: $t('settings.at_the_first_sign_the') }, { value: 'full', text: $t('settings.at_the_dot_in_thin') }]" />
             </FormField>
-            <FormField id="margin" v-slot="{ invalid, described }" :label="`Safety margin in front of the quick, ${length.symbol}`" :error="error" :fields="['margin_mm']" hint="Every plan and every date keeps this distance.">
+            <FormField id="margin" v-slot="{ invalid, described }" :label="$t('settings.safety_margin_in_front_of', { symbol: length.symbol })" :error="error" :fields="['margin_mm']" :hint="$t('settings.every_plan_and_every_date')">
               <BFormInput id="margin" v-model="margin" :state="invalid" :aria-describedby="described" inputmode="decimal" class="short" />
             </FormField>
-            <FormField id="way" label="You work" :error="error" :fields="['way']" hint="Each dog can have its own. Plans, minutes and what a day asks of the kit follow.">
+            <FormField id="way" :label="$t('settings.you_work')" :error="error" :fields="['way']" :hint="$t('settings.each_dog_can_have_its')">
               <BFormSelect id="way" v-model="choices.way" :options="options(ways)" />
             </FormField>
-            <FormField id="largest" label="Your largest cut" :error="error" :fields="['largest_cut_mm']" hint="Practitioners disagree: many thin cuts, or the long end nipped off and then thin ones. A thick cut is planned only where even a belief a millimetre wrong would not bleed; on small nails all cuts are thinner.">
-              <BFormSelect id="largest" v-model="largest" :options="[{ value: '', text: 'as is usual of your hand' }, ...largestCuts.map((mm) => ({ value: String(mm), text: length.show(mm) + (mm === 0.5 ? ': thin ones throughout' : '') }))]" />
+            <FormField id="largest" :label="$t('settings.your_largest_cut')" :error="error" :fields="['largest_cut_mm']" :hint="$t('settings.practitioners_disagree_many_thin_cuts')">
+              <BFormSelect id="largest" v-model="largest" :options="[{ value: '', text: $t('settings.as_is_usual_of_your') }, ...largestCuts.map((mm) => ({ value: String(mm), text: length.show(mm) + (mm === 0.5 ? $t('settings.thin_ones_throughout') : '') }))]" />
             </FormField>
-            <p class="slices small">Not every “1 mm” is one: <RouterLink to="/settings/slices">how thick you cut</RouterLink>, {{ slices?.learnt ? `measured on ${dayOf(slices.on!)}` : 'not measured yet' }}.</p>
+            <p class="slices small">{{ $t('settings.not_every_1_mm_is') }} <RouterLink to="/settings/slices">{{ $t('settings.how_thick_you_cut') }}</RouterLink>, {{ slices?.learnt ? $t('settings.measured_on', { on: dayOf(slices.on!) }) : $t('settings.not_measured_yet') }}.</p>
           </template>
           <template v-if="page === 'units'">
-            <FormField id="length" label="Lengths in" :error="error" :fields="['length_unit']">
-              <BFormSelect id="length" v-model="choices.length_unit" :options="[{ value: 'mm', text: 'millimetres' }, { value: 'in', text: 'inches' }]" />
+            <FormField id="length" :label="$t('settings.lengths_in')" :error="error" :fields="['length_unit']">
+              <BFormSelect id="length" v-model="choices.length_unit" :options="[{ value: 'mm', text: $t('settings.millimetres') }, { value: 'in', text: $t('settings.inches') }]" />
             </FormField>
-            <FormField id="weight" label="Weights in" :error="error" :fields="['weight_unit']">
-              <BFormSelect id="weight" v-model="choices.weight_unit" :options="[{ value: 'kg', text: 'kilograms' }, { value: 'lb', text: 'pounds' }]" />
+            <FormField id="weight" :label="$t('settings.weights_in')" :error="error" :fields="['weight_unit']">
+              <BFormSelect id="weight" v-model="choices.weight_unit" :options="[{ value: 'kg', text: $t('settings.kilograms') }, { value: 'lb', text: $t('settings.pounds') }]" />
             </FormField>
-            <FormField id="coin" v-slot="{ invalid, described }" :label="`Your coin’s thickness, ${length.symbol}`" :error="error" :fields="['coin_mm']" hint="Measure a small coin once, and it serves as a feeler under a nail.">
+            <FormField id="coin" v-slot="{ invalid, described }" :label="$t('settings.your_coins_thickness', { symbol: length.symbol })" :error="error" :fields="['coin_mm']" :hint="$t('settings.measure_a_small_coin_once')">
               <BFormInput id="coin" v-model="coin" :state="invalid" :aria-describedby="described" inputmode="decimal" class="short" />
             </FormField>
-            <FormField id="theme" label="Light or dark, in this browser" :error="null" :fields="[]">
-              <BFormSelect id="theme" v-model="theme" :options="[{ value: 'auto', text: 'as the system' }, { value: 'light', text: 'light' }, { value: 'dark', text: 'dark' }]" />
+            <FormField id="language" :label="$t('settings.language_in_this_browser')" :error="null" :fields="[]">
+              <BFormSelect id="language" :model-value="language" :options="options(languages)" @update:model-value="chooseLanguage($event as Language)" />
+            </FormField>
+            <FormField id="theme" :label="$t('settings.light_or_dark_in_this')" :error="null" :fields="[]">
+              <BFormSelect id="theme" v-model="theme" :options="[{ value: 'auto', text: $t('settings.as_the_system') }, { value: 'light', text: $t('settings.light') }, { value: 'dark', text: $t('settings.dark') }]" />
             </FormField>
           </template>
           <template v-if="page === 'days'">
-            <FormField id="workdays" label="Your working days" :error="error" :fields="['working_weekdays']" hint="A new dog’s dates fall on these. Each dog can have its own.">
+            <FormField id="workdays" :label="$t('settings.your_working_days')" :error="error" :fields="['working_weekdays']" :hint="$t('settings.a_new_dogs_dates_fall')">
               <WeekdayPicker id="workdays" v-model="choices.working_weekdays" />
             </FormField>
-            <FormField id="holidays" label="Days off" :error="error" :fields="['holidays']" hint="No date falls on these: it moves to the working day before.">
+            <FormField id="holidays" :label="$t('settings.days_off')" :error="error" :fields="['holidays']" :hint="$t('settings.no_date_falls_on_these')">
               <HolidayList v-model="choices.holidays!" :today="data!.today" />
             </FormField>
           </template>
-          <RefusalNote :error="error" :shown="['role', 'margin_mm', 'coin_mm', 'working_weekdays', 'holidays']"><BButton v-if="conflict" variant="plain" @click="loadAgain">Load them again</BButton></RefusalNote>
-          <div><BButton type="submit" variant="go" :disabled="isPending">Save settings</BButton> <span v-if="isSuccess" role="status" class="saved">Saved.</span></div>
+          <RefusalNote :error="error" :shown="['role', 'margin_mm', 'coin_mm', 'working_weekdays', 'holidays']"><BButton v-if="conflict" variant="plain" @click="loadAgain">{{ $t('settings.load_them_again') }}</BButton></RefusalNote>
+          <div><BButton type="submit" variant="go" :disabled="isPending">{{ $t('settings.save_settings') }}</BButton> <span v-if="isSuccess" role="status" class="saved">{{ $t('settings.saved') }}</span></div>
         </BForm>
         <CalendarAddress v-if="page === 'days' && data.choices.role !== 'unset'" />
         <HouseDevices v-if="page === 'devices'" />

@@ -4,6 +4,7 @@ import { computed, onBeforeUnmount, ref, shallowRef } from 'vue'
 import type { Schemas } from '../api/client'
 import { useFindCard, useForgetSlices, useKeepSlices, useReadSlices, useSlices, useTakeStandIn } from '../api/slices'
 import { dayOf } from '../dates'
+import { $t } from '../i18n'
 import { useOften } from '../local/later'
 import AnswerState from '../parts/AnswerState.vue'
 import RefusalNote from '../parts/RefusalNote.vue'
@@ -59,10 +60,10 @@ function choose(event: Event) {
 }
 const simulated = () => standIn.mutate(undefined, { onSuccess: (file) => void open(file) })
 
-const corners = ['first corner', 'second corner', 'third corner', 'fourth corner']
+const corners = [$t('slices.first_corner'), $t('slices.second_corner'), $t('slices.third_corner'), $t('slices.fourth_corner')]
 const handles = computed<Handle[]>(() => [
   ...card.value.map(([x, y], i) => ({ key: `card${i}`, label: corners[i], x, y, corner: true })),
-  ...spots.value.map(([x, y], i) => ({ key: `slice${i}`, label: `slice ${Math.floor(i / 2) + 1}, ${i % 2 ? 'other' : 'one'} side`, x, y })),
+  ...spots.value.map(([x, y], i) => ({ key: `slice${i}`, label: $t('slices.slice_side', { i: Math.floor(i / 2) + 1, i2: i % 2 ? $t('slices.other') : $t('slices.one') }), x, y })),
 ])
 const pairs = computed(() => Array.from({ length: Math.floor(spots.value.length / 2) }, (_, i) => [spots.value[2 * i], spots.value[2 * i + 1]]))
 const lines = computed<Spot[][]>(() => [[...card.value, card.value[0]], ...pairs.value])
@@ -86,10 +87,10 @@ function addOne() {
 const removeLast = () => spots.value.splice(spots.value.length - (spots.value.length % 2 || 2))
 
 const missing = computed(() => {
-  if (!guessed.value && corners.some((_, i) => !moved.value.includes(`card${i}`))) return 'Drag the four squares to the card’s corners.'
-  if (spots.value.length % 2) return `Now press the other side of slice ${pairs.value.length + 1}.`
+  if (!guessed.value && corners.some((_, i) => !moved.value.includes(`card${i}`))) return $t('slices.drag_the_four_squares_to')
+  if (spots.value.length % 2) return $t('slices.now_press_the_other_side', { n: pairs.value.length + 1 })
   const more = asked - pairs.value.length
-  return more > 0 ? `Press both sides of each slice: ${more === asked ? 'at least five slices, ten are better' : `${more} more ${more === 1 ? 'slice' : 'slices'} at least`}.` : ''
+  return more > 0 ? $t('slices.press_both_sides_of_each', { more: more === asked ? $t('slices.at_least_five_slices_ten') : $t('slices.more_at_least', { more, more2: $t('slices.slice_slices', more) }) }) : ''
 })
 const wanted = computed<Schemas['SlicesInput'] | undefined>(() => {
   const p = picture.value
@@ -103,40 +104,40 @@ const range = (n: Schemas['PhotoNumber']) => length.value.show(n.mm)
 
 <template>
   <div class="screen slices">
-    <AnswerState v-if="!known" :error="unread" what="your hand" @again="refetch()" />
+    <AnswerState v-if="!known" :error="unread" :what="$t('slices.your_hand')" @again="refetch()" />
     <template v-else>
-      <div class="screen-head"><div><p class="soft small crumb"><RouterLink to="/settings">Settings</RouterLink></p><h1>How thick you cut</h1></div></div>
+      <div class="screen-head"><div><p class="soft small crumb"><RouterLink to="/settings">{{ $t('slices.settings') }}</RouterLink></p><h1>{{ $t('slices.how_thick_you_cut') }}</h1></div></div>
 
-      <section v-if="known.learnt && !picture && !again" aria-label="What is known">
+      <section v-if="known.learnt && !picture && !again" :aria-label="$t('slices.what_is_known')">
         <p v-for="line in known.learnt.says" :key="line.key" class="said">{{ line.says }}</p>
-        <p class="small soft">{{ known.learnt.count }} slices, measured on {{ dayOf(known.on!) }}. Nine times in ten the range holds. It counts for what is cut from then on; steel that is worn or new may change it.</p>
-        <div class="ways"><BButton variant="plain" @click="again = true">Measure again</BButton> <BButton variant="plain" :disabled="forget.isPending.value" @click="forget.mutate(known.id!)">Forget it</BButton></div>
+        <p class="small soft">{{ $t('slices.slices_measured_on_nine_times', { count: known.learnt.count, on: dayOf(known.on!) }) }}</p>
+        <div class="ways"><BButton variant="plain" @click="again = true">{{ $t('slices.measure_again') }}</BButton> <BButton variant="plain" :disabled="forget.isPending.value" @click="forget.mutate(known.id!)">{{ $t('slices.forget_it') }}</BButton></div>
         <RefusalNote :error="forget.error.value" />
         <OverTime v-if="(known.all?.length ?? 0) > 1" :all="known.all!" />
       </section>
 
       <template v-else-if="!picture">
-        <p class="lead">Not every “1 mm” is one. Cut ten thin slices off a wooden stick, with your own clipper and as you cut a nail. No dog is needed, and nothing can bleed.</p>
+        <p class="lead">{{ $t('slices.not_every_1_mm_is') }}</p>
         <div class="columns even">
           <StickHolding />
           <div>
-            <p class="title">Each slice was to be</p>
-            <div class="choices" role="group" aria-label="Each slice was to be"><button v-for="mm in [0.5, 1, 2]" :key="mm" type="button" :aria-pressed="meant === mm" @click="meant = mm">{{ length.show(mm) }}</button></div>
-            <p class="small">Stand them on their sides beside a bank card, so that their thickness is seen. Take one picture from straight above. It stays in this browser and is not kept.</p>
+            <p class="title">{{ $t('slices.each_slice_was_to_be') }}</p>
+            <div class="choices" role="group" :aria-label="$t('slices.each_slice_was_to_be')"><button v-for="mm in [0.5, 1, 2]" :key="mm" type="button" :aria-pressed="meant === mm" @click="meant = mm">{{ length.show(mm) }}</button></div>
+            <p class="small">{{ $t('slices.stand_them_on_their_sides') }}</p>
           </div>
         </div>
         <div class="ways">
-          <label class="btn btn-go btn-big">{{ find.isPending.value ? 'Looking at it…' : 'Take a picture' }}<input type="file" accept="image/*" capture="environment" class="visually-hidden" :disabled="find.isPending.value" @change="choose" /></label>
-          <label class="btn btn-plain btn-big">Choose one<input id="stick-file" type="file" accept="image/jpeg,image/png,image/webp" class="visually-hidden" :disabled="find.isPending.value" @change="choose" /></label>
-          <BButton v-if="known.stand_in" variant="plain" class="btn-big" :disabled="standIn.isPending.value" @click="simulated">Let the simulated camera take one</BButton>
+          <label class="btn btn-go btn-big">{{ find.isPending.value ? $t('slices.looking_at_it') : $t('slices.take_a_picture') }}<input type="file" accept="image/*" capture="environment" class="visually-hidden" :disabled="find.isPending.value" @change="choose" /></label>
+          <label class="btn btn-plain btn-big">{{ $t('slices.choose_one') }}<input id="stick-file" type="file" accept="image/jpeg,image/png,image/webp" class="visually-hidden" :disabled="find.isPending.value" @change="choose" /></label>
+          <BButton v-if="known.stand_in" variant="plain" class="btn-big" :disabled="standIn.isPending.value" @click="simulated">{{ $t('slices.let_the_simulated_camera_take') }}</BButton>
         </div>
         <RefusalNote :error="find.error.value ?? standIn.error.value" />
       </template>
 
       <div v-else class="columns">
-        <PictureStage v-model="active" :picture="picture" alt="Slices beside a card" :handles="handles" :lines="lines" pressed :pending="spots.length % 2 === 1" @move="move" @press="press" />
+        <PictureStage v-model="active" :picture="picture" :alt="$t('slices.slices_beside_a_card')" :handles="handles" :lines="lines" pressed :pending="spots.length % 2 === 1" @move="move" @press="press" />
         <div class="side">
-          <p class="small">{{ guessed ? 'The four squares stand where the card seems to be.' : 'No card was found: drag the four squares to its corners.' }} They belong where its straight edges would meet. Zoom in, then press both sides of each slice, at its middle; drag a point that missed.</p>
+          <p class="small">{{ $t('slices.they_belong_where_its_straight', { guessed: guessed ? $t('slices.the_four_squares_stand_where') : $t('slices.no_card_was_found_drag') }) }}</p>
           <p v-if="missing" class="missing" role="status">{{ missing }}</p>
           <RefusalNote :error="missing ? null : (refused ?? keep.error.value)" />
           <div v-if="said && !refused && !missing" aria-live="polite">
@@ -144,10 +145,10 @@ const range = (n: Schemas['PhotoNumber']) => length.value.show(n.mm)
             <ol class="thick small"><li v-for="(n, i) in said.slices" :key="i">{{ range(n) }}</li></ol>
           </div>
           <div class="ways">
-            <BButton variant="go" class="btn-big" :disabled="missing !== '' || !said || refused !== null || keep.isPending.value" @click="use">Use these</BButton>
-            <BButton variant="plain" @click="addOne">Add a slice</BButton>
-            <BButton variant="plain" :disabled="spots.length === 0" @click="removeLast">Remove the last</BButton>
-            <BButton variant="plain" @click="close">Another picture</BButton>
+            <BButton variant="go" class="btn-big" :disabled="missing !== '' || !said || refused !== null || keep.isPending.value" @click="use">{{ $t('slices.use_these') }}</BButton>
+            <BButton variant="plain" @click="addOne">{{ $t('slices.add_a_slice') }}</BButton>
+            <BButton variant="plain" :disabled="spots.length === 0" @click="removeLast">{{ $t('slices.remove_the_last') }}</BButton>
+            <BButton variant="plain" @click="close">{{ $t('slices.another_picture') }}</BButton>
           </div>
         </div>
       </div>

@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import { useMessages } from '../api/messages'
 import { useCalls, useRoundDay, useWaiting } from '../api/round'
 import { dayOf, fullDayOf } from '../dates'
+import { $t } from '../i18n'
 import { clock } from '../local/clock'
 import { today } from '../local/day'
 import AnswerState from '../parts/AnswerState.vue'
@@ -32,40 +33,40 @@ const calls = computed(() => pages.value?.pages[0])
 
 <template>
   <div class="screen">
-    <AnswerState v-if="!day" :error="error" what="today" @again="refetch()" />
+    <AnswerState v-if="!day" :error="error" :what="$t('today.today')" @again="refetch()" />
     <template v-else>
       <div class="screen-head">
-        <div><h1>Today</h1><p class="soft lead">{{ fullDayOf(day.on) }}, {{ clock(day.now) }}<template v-if="day.hours?.place"> · {{ day.hours.place }}</template><template v-if="day.visits.length > 0"> · {{ done }} of {{ day.load.dogs }} {{ day.load.dogs === 1 ? 'dog' : 'dogs' }} done</template></p></div>
-        <div class="aside"><RouterLink to="/round/book" class="btn btn-plain">Book a visit</RouterLink><RouterLink to="/round" class="btn btn-plain">The week</RouterLink></div>
+        <div><h1>{{ $t('today.today_2') }}</h1><p class="soft lead">{{ fullDayOf(day.on) }}, {{ clock(day.now) }}<template v-if="day.hours?.place"> · {{ day.hours.place }}</template><template v-if="day.visits.length > 0">{{ ' ' }}{{ $t('today.of_done', { done, dogs: day.load.dogs, dogs2: $t('today.dog_dogs', day.load.dogs) }) }}</template></p></div>
+        <div class="aside"><RouterLink to="/round/book" class="btn btn-plain">{{ $t('today.book_a_visit') }}</RouterLink><RouterLink to="/round" class="btn btn-plain">{{ $t('today.the_week') }}</RouterLink></div>
       </div>
       <div class="columns">
         <div>
           <NextVisit v-if="next" :visit="next" :now="day.now" here />
-          <div v-else class="next-none"><h2>{{ day.visits.length === 0 ? (day.open ? 'Nobody comes today' : 'No working day') : 'All of today’s dogs are through' }}</h2>
-            <RouterLink v-if="day.open && day.visits.length === 0" to="/round/calls" class="btn btn-go btn-big">Who to call</RouterLink></div>
-          <p v-if="gone.length > 0" class="mark" role="status"><RouterLink to="/round">{{ gone.map((v) => v.dog.name).join(', ') }}</RouterLink>: the time has gone by. Say what became of {{ gone.length === 1 ? 'it' : 'them' }}.</p>
+          <div v-else class="next-none"><h2>{{ day.visits.length === 0 ? (day.open ? $t('today.nobody_comes_today') : $t('today.no_working_day')) : $t('today.all_of_todays_dogs_are') }}</h2>
+            <RouterLink v-if="day.open && day.visits.length === 0" to="/round/calls" class="btn btn-go btn-big">{{ $t('today.who_to_call') }}</RouterLink></div>
+          <p v-if="gone.length > 0" class="mark" role="status"><RouterLink to="/round">{{ gone.map((v) => v.dog.name).join(', ') }}</RouterLink>{{ $t('today.the_time_has_gone_by', { n: $t('today.it_them', gone.length) }) }}</p>
           <LateWays v-if="day.ways.length > 0" :day="day" />
-          <section v-if="later.length > 0" aria-label="Then">
-            <h2 class="head">Then</h2>
-            <ol class="rows"><li v-for="v in later" :key="v.id"><span class="time">{{ clock(v.starts?.likely ?? v.start) }}</span><RouterLink :to="`/dogs/${v.dog.dog_id}`" class="who" dir="auto">{{ v.dog.name }}</RouterLink><span class="small">{{ v.minutes }} min<template v-if="v.state === 'offered'"> · {{ visitStates.offered }}</template><template v-if="v.dog.help === 'needed'"> · somebody to hold</template><template v-if="v.dog.hard"> · hard</template><template v-if="v.note"> · <bdi>{{ v.note }}</bdi></template><span v-if="v.breaks" class="breaks">{{ v.breaks }}</span></span></li></ol>
+          <section v-if="later.length > 0" :aria-label="$t('today.then')">
+            <h2 class="head">{{ $t('today.then') }}</h2>
+            <ol class="rows"><li v-for="v in later" :key="v.id"><span class="time">{{ clock(v.starts?.likely ?? v.start) }}</span><RouterLink :to="`/dogs/${v.dog.dog_id}`" class="who" dir="auto">{{ v.dog.name }}</RouterLink><span class="small">{{ $t('today.min', { minutes: v.minutes }) }}<template v-if="v.state === 'offered'"> · {{ visitStates.offered }}</template><template v-if="v.dog.help === 'needed'">{{ ' ' }}{{ $t('today.somebody_to_hold') }}</template><template v-if="v.dog.hard">{{ ' ' }}{{ $t('today.hard') }}</template><template v-if="v.note"> · <bdi>{{ v.note }}</bdi></template><span v-if="v.breaks" class="breaks">{{ v.breaks }}</span></span></li></ol>
           </section>
         </div>
         <div>
-          <section v-if="asks.length > 0" aria-label="The day asks"><h2 class="head">The day asks</h2>
+          <section v-if="asks.length > 0" :aria-label="$t('today.the_day_asks')"><h2 class="head">{{ $t('today.the_day_asks') }}</h2>
             <ul class="rows"><li v-for="words in asks" :key="words" class="asks">{{ words }}</li></ul></section>
-          <section v-if="toRead.length > 0 || failed > 0" aria-label="Owners answered"><h2 class="head">Owners answered</h2>
+          <section v-if="toRead.length > 0 || failed > 0" :aria-label="$t('today.owners_answered')"><h2 class="head">{{ $t('today.owners_answered') }}</h2>
             <ul class="rows"><li v-for="m in toRead" :key="m.id" class="answer"><p><RouterLink :to="`/owners/${m.owner_id}`" class="who"><bdi>{{ m.owner }}</bdi></RouterLink>: “<bdi>{{ m.answer }}</bdi>” <span class="soft small">{{ m.said }}</span></p><AnswerMeans :message="m" /></li>
-              <li v-if="failed > 0"><RouterLink to="/messages">{{ failed === 1 ? 'One message' : `${failed} messages` }} could not be sent</RouterLink></li></ul></section>
+              <li v-if="failed > 0"><RouterLink to="/messages">{{ $t('today.could_not_be_sent', { failed: failed === 1 ? $t('today.one_message') : $t('today.messages', { failed }) }) }}</RouterLink></li></ul></section>
           <WaitingForDay v-if="waiting.length > 0" :waiting="waiting" days />
-          <section aria-label="Who to call"><h2 class="head">Who to call</h2>
-            <p v-if="!calls" class="soft">Looking …</p>
-            <p v-else-if="calls.recount" class="soft" role="status">Dates are being worked out: {{ calls.recount.done }} of {{ calls.recount.all }} dogs.</p>
-            <p v-else-if="calls.all === 0" class="soft">Nobody this week.</p>
+          <section :aria-label="$t('today.who_to_call')"><h2 class="head">{{ $t('today.who_to_call') }}</h2>
+            <p v-if="!calls" class="soft">{{ $t('today.looking') }}</p>
+            <p v-else-if="calls.recount" class="soft" role="status">{{ $t('today.dates_are_being_worked_out', { done: calls.recount.done, all: calls.recount.all }) }}</p>
+            <p v-else-if="calls.all === 0" class="soft">{{ $t('today.nobody_this_week') }}</p>
             <template v-if="calls && calls.all > 0">
-              <ul class="rows"><li v-for="c in calls.calls.slice(0, 3)" :key="c.dog.dog_id"><RouterLink :to="{ path: '/round/book', query: { dog: c.dog.dog_id } }" class="who" dir="auto">{{ c.dog.name }}</RouterLink><span class="small"><template v-if="c.dog.owner"><bdi>{{ c.dog.owner }}</bdi> · </template><a v-if="c.address" :href="c.reach === 'mail' ? `mailto:${c.address}` : `tel:${c.address}`">{{ c.address }}</a><template v-if="c.dog.due"> · due {{ dayOf(c.dog.due) }}</template></span></li></ul>
-              <RouterLink to="/round/calls" class="btn btn-plain">All {{ calls.all }}, with places to offer</RouterLink>
+              <ul class="rows"><li v-for="c in calls.calls.slice(0, 3)" :key="c.dog.dog_id"><RouterLink :to="{ path: '/round/book', query: { dog: c.dog.dog_id } }" class="who" dir="auto">{{ c.dog.name }}</RouterLink><span class="small"><template v-if="c.dog.owner"><bdi>{{ c.dog.owner }}</bdi> · </template><a v-if="c.address" :href="c.reach === 'mail' ? `mailto:${c.address}` : `tel:${c.address}`">{{ c.address }}</a><template v-if="c.dog.due">{{ ' ' }}{{ $t('today.due', { due: dayOf(c.dog.due) }) }}</template></span></li></ul>
+              <RouterLink to="/round/calls" class="btn btn-plain">{{ $t('today.all_with_places_to_offer', { all: calls.all }) }}</RouterLink>
             </template></section>
-          <p class="more"><RouterLink to="/messages" class="btn btn-plain">Messages</RouterLink> <RouterLink to="/owners" class="btn btn-plain">Owners</RouterLink> <RouterLink to="/round/week" class="btn btn-plain">Hours</RouterLink></p>
+          <p class="more"><RouterLink to="/messages" class="btn btn-plain">{{ $t('today.messages_2') }}</RouterLink> <RouterLink to="/owners" class="btn btn-plain">{{ $t('today.owners') }}</RouterLink> <RouterLink to="/round/week" class="btn btn-plain">{{ $t('today.hours') }}</RouterLink></p>
         </div>
       </div>
     </template>

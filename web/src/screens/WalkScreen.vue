@@ -5,6 +5,7 @@ import { computed, onMounted, reactive, ref, useTemplateRef, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { Refusal, type Schemas } from '../api/client'
 import { useDog, useRecordCheck, useSettings } from '../api/queries'
+import { $t } from '../i18n'
 import { feelerTold } from '../local/looks'
 import { dayOf } from '../dates'
 import { useCaliper } from '../local/caliper'
@@ -172,30 +173,30 @@ onKey((event) => {
 
 <template>
   <div class="screen walk">
-    <AnswerState v-if="!view || !look || !bar" :error="unread" what="this dog" @again="refetch()" />
+    <AnswerState v-if="!view || !look || !bar" :error="unread" :what="$t('walk.this_dog')" @again="refetch()" />
     <template v-else>
       <div class="screen-head">
         <div>
-          <h1><bdi>{{ view.dog.name }}</bdi>: check of the feet</h1>
-          <p v-if="arrived" class="soft" role="status">The check of the feet of {{ dayOf(arrived) }}, which was on its way, is in the book. This is a new one.</p>
-          <p class="soft lead">The dog stands on a flat hard floor. Say what you see; what you do not look at stays assumed.</p>
+          <h1><bdi>{{ view.dog.name }}</bdi>{{ $t('walk.check_of_the_feet') }}</h1>
+          <p v-if="arrived" class="soft" role="status">{{ $t('walk.the_check_of_the_feet', { arrived: dayOf(arrived) }) }}</p>
+          <p class="soft lead">{{ $t('walk.the_dog_stands_on_a') }}</p>
         </div>
       </div>
       <fieldset class="feet">
-        <legend class="visually-hidden">The feet as a whole</legend>
-        <BFormCheckbox v-model="feet.clicks">clicks on a hard floor</BFormCheckbox>
-        <BFormCheckbox v-model="feet.hair">hair between the pads</BFormCheckbox>
-        <BFormCheckbox v-model="feet.limping">limping</BFormCheckbox>
-        <BFormCheckbox v-model="feet.swelling">swelling, discharge or a bad smell</BFormCheckbox>
-        <BFormCheckbox v-model="feet.breaking">several nails breaking or falling off</BFormCheckbox>
+        <legend class="visually-hidden">{{ $t('walk.the_feet_as_a_whole') }}</legend>
+        <BFormCheckbox v-model="feet.clicks">{{ $t('walk.clicks_on_a_hard_floor') }}</BFormCheckbox>
+        <BFormCheckbox v-model="feet.hair">{{ $t('walk.hair_between_the_pads') }}</BFormCheckbox>
+        <BFormCheckbox v-model="feet.limping">{{ $t('walk.limping') }}</BFormCheckbox>
+        <BFormCheckbox v-model="feet.swelling">{{ $t('walk.swelling_discharge_or_a_bad') }}</BFormCheckbox>
+        <BFormCheckbox v-model="feet.breaking">{{ $t('walk.several_nails_breaking_or_falling') }}</BFormCheckbox>
       </fieldset>
-      <p v-if="red" class="vet" role="alert">Call a veterinarian before anything is trimmed.</p>
+      <p v-if="red" class="vet" role="alert">{{ $t('walk.call_a_veterinarian_before_anything') }}</p>
       <div class="bench">
         <div class="navigator">
           <RankPicture :rank="view.rank" :size="narrow ? 'narrow' : 'medium'" stacked :selected="look.code" :marks="marks" @select="choose" />
-          <p class="soft small legend">✓ looked at · dashed: assumed.</p>
-          <div v-if="absent.length > 0" class="choices more" role="group" aria-label="Dewclaws that are there too">
-            <span>there is a dewclaw at</span>
+          <p class="soft small legend">{{ $t('walk.looked_at_dashed_assumed') }}</p>
+          <div v-if="absent.length > 0" class="choices more" role="group" :aria-label="$t('walk.dewclaws_that_are_there_too')">
+            <span>{{ $t('walk.there_is_a_dewclaw_at') }}</span>
             <button v-for="code in absent" :key="code" type="button" :aria-pressed="isMore(code)" @click="toggleMore(code)">{{ code }}</button>
           </div>
           <StandInCaliper v-if="settings?.demo && !narrow" :linked="linked" :trouble="trouble" />
@@ -203,13 +204,13 @@ onKey((event) => {
         <LookPanel ref="panel" :key="look.code" :look="look" :bar="bar" :refused="refused" :scope="scope" @scope="scope = $event" @tell="tell" @next="next" />
       </div>
       <KeptNote :error="error" :begun="told.length > 0" />
-      <ThereAlready v-if="error instanceof Refusal && error.status === 409" :error="error" what="check of the feet" @theirs="leave" @another="saveAnother" />
+      <ThereAlready v-if="error instanceof Refusal && error.status === 409" :error="error" :what="$t('walk.check_of_the_feet_2')" @theirs="leave" @another="saveAnother" />
       <RefusalNote v-else-if="!(error instanceof Refusal && error.unreachable)" :error="error" :shown="['looks[']" />
       <div class="finish">
-        <p class="tally" aria-live="polite"><strong>{{ told.length }}</strong> of {{ looks.length }} looked at</p>
-        <BButton variant="plain" :disabled="current === 0" @click="goTo(current - 1)">Back</BButton>
-        <BButton v-if="!last" variant="go" class="btn-big" @click="next">{{ scope === 'paw' ? 'Next paw' : 'Next nail' }}</BButton>
-        <BButton :variant="last ? 'go' : 'plain'" class="btn-big" :disabled="isPending" @click="save">Save<span v-if="!narrow">what you saw</span></BButton>
+        <p class="tally" aria-live="polite"><strong>{{ told.length }}</strong> {{ $t('walk.of_looked_at', { n: looks.length }) }}</p>
+        <BButton variant="plain" :disabled="current === 0" @click="goTo(current - 1)">{{ $t('walk.back') }}</BButton>
+        <BButton v-if="!last" variant="go" class="btn-big" @click="next">{{ scope === 'paw' ? $t('walk.next_paw') : $t('walk.next_nail') }}</BButton>
+        <BButton :variant="last ? 'go' : 'plain'" class="btn-big" :disabled="isPending" @click="save">{{ $t('walk.save') }}<span v-if="!narrow">{{ $t('walk.what_you_saw') }}</span></BButton>
       </div>
     </template>
   </div>

@@ -2,6 +2,7 @@
 import { BButton } from 'bootstrap-vue-next/components/BButton'
 import { useWholeHindsight } from '../api/hindsight'
 import { momentOf } from '../dates'
+import { $t } from '../i18n'
 import AnswerState from '../parts/AnswerState.vue'
 import HindsightSaid from '../parts/HindsightSaid.vue'
 
@@ -11,11 +12,11 @@ const { data, error, refetch, anew } = useWholeHindsight()
 
 <template>
   <div class="screen hindsight">
-    <AnswerState v-if="!data" :error="error" what="how right it was" @again="refetch()" />
+    <AnswerState v-if="!data" :error="error" :what="$t('hindsight.how_right_it_was')" @again="refetch()" />
     <template v-else>
-      <div class="screen-head"><div><h1>How right was it</h1><p class="soft lead">All your dogs together. Each dog’s own page has its own.</p></div></div>
-      <p v-if="data.progress" role="status">Working it out: {{ data.progress.done }} of {{ data.progress.all }} dogs. You can leave this page.<progress :value="data.progress.done" :max="data.progress.all" /></p>
-      <p v-else-if="data.at" class="small soft">From {{ data.dogs }} dogs, worked out {{ momentOf(data.at) }}<template v-if="data.skipped > 0">; {{ data.skipped }} could not be worked out</template>. <BButton variant="plain" @click="anew">Work it out anew</BButton></p>
+      <div class="screen-head"><div><h1>{{ $t('hindsight.how_right_was_it') }}</h1><p class="soft lead">{{ $t('hindsight.all_your_dogs_together_each') }}</p></div></div>
+      <p v-if="data.progress" role="status">{{ $t('hindsight.working_it_out_of_dogs', { done: data.progress.done, all: data.progress.all }) }}<progress :value="data.progress.done" :max="data.progress.all" /></p>
+      <p v-else-if="data.at" class="small soft">{{ $t('hindsight.from_dogs_worked_out', { dogs: data.dogs, at: momentOf(data.at) }) }}<template v-if="data.skipped > 0">{{ $t('hindsight.could_not_be_worked_out', { skipped: data.skipped }) }}</template>. <BButton variant="plain" @click="anew">{{ $t('hindsight.work_it_out_anew') }}</BButton></p>
       <HindsightSaid v-if="data.said" :data="data.said" />
     </template>
   </div>

@@ -1,28 +1,29 @@
 <script setup lang="ts">
+import { $t } from '../i18n'
 /** Words of the trade, and the few of our own, each explained once. */
 const words: [string, string][] = [
-  ['Quick', 'The live part inside the nail. It has blood and nerves: a cut into it bleeds and hurts.'],
-  ['Safe to trim', 'How much may come off before your safety margin in front of the quick is reached. It is worked out for each nail, with a range.'],
-  ['Cut end', 'What you see when you look straight at the end after a cut. Its colour says how near the quick is.'],
-  ['Thin slice', 'A cut of about half a millimetre. Near the quick every cut is one, and you look after each.'],
-  ['First sign', 'The first look of a cut end that says the quick is near: a dark centre, a blush of pink.'],
-  ['Dot', 'A small dark or pink spot in the cut end. The quick is right behind it: stop.'],
-  ['Groove', 'The furrow on the underside of a nail. Where it ends, the quick begins to be near.'],
-  ['Dewclaw', 'The toe higher up on the leg. It never meets the floor, so it is never worn and can curl.'],
-  ['LF3, RH1', 'A nail by code: left or right, fore or hind, and the toe. 1 is the dewclaw, then 2 to 5 from the inside out.'],
-  ['On the floor', 'The nail touches a hard floor when the dog stands. Walking pushes it back into the toe.'],
-  ['Long quick', 'A quick that grew forward with a nail that was left long. Short trims, often, let it draw back over weeks.'],
-  ['How often', 'The time between two trims. At some interval the quick stops growing; more often, it draws back.'],
-  ['Check of the feet', 'A look at all four feet without a tool: which nails touch, what colour they are, what hurts.'],
-  ['Ladder', 'Training in small steps, until a dog gives its paw and stays calm.'],
-  ['About 1 in 250', 'Of 250 cuts like this one, about one would bleed. Very unlikely: fewer than 1 in 1000.'],
-  ['Range', 'Two numbers between which the truth lies nine times in ten.'],
+  [$t('glossary.quick'), $t('glossary.the_live_part_inside_the')],
+  [$t('glossary.safe_to_trim'), $t('glossary.how_much_may_come_off')],
+  [$t('glossary.cut_end'), $t('glossary.what_you_see_when_you')],
+  [$t('glossary.thin_slice'), $t('glossary.a_cut_of_about_half')],
+  [$t('glossary.first_sign'), $t('glossary.the_first_look_of_a')],
+  [$t('glossary.dot'), $t('glossary.a_small_dark_or_pink')],
+  [$t('glossary.groove'), $t('glossary.the_furrow_on_the_underside')],
+  [$t('glossary.dewclaw'), $t('glossary.the_toe_higher_up_on')],
+  ['LF3, RH1', $t('glossary.a_nail_by_code_left')],
+  [$t('glossary.on_the_floor'), $t('glossary.the_nail_touches_a_hard')],
+  [$t('glossary.long_quick'), $t('glossary.a_quick_that_grew_forward')],
+  [$t('glossary.how_often'), $t('glossary.the_time_between_two_trims')],
+  [$t('glossary.check_of_the_feet'), $t('glossary.a_look_at_all_four')],
+  [$t('glossary.ladder'), $t('glossary.training_in_small_steps_until')],
+  [$t('glossary.about_1_in_250'), $t('glossary.of_250_cuts_like_this')],
+  [$t('glossary.range'), $t('glossary.two_numbers_between_which_the')],
 ]
 </script>
 
 <template>
   <div class="screen">
-    <div class="screen-head"><h1>What the words mean</h1><div class="aside"><RouterLink to="/chart" class="btn btn-plain">Paw chart, to print</RouterLink></div></div>
+    <div class="screen-head"><h1>{{ $t('glossary.what_the_words_mean') }}</h1><div class="aside"><RouterLink to="/chart" class="btn btn-plain">{{ $t('glossary.paw_chart_to_print') }}</RouterLink></div></div>
     <dl>
       <template v-for="[word, says] in words" :key="word"><dt>{{ word }}</dt><dd>{{ says }}</dd></template>
     </dl>

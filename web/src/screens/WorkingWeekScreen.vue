@@ -5,6 +5,7 @@ import { BFormInput } from 'bootstrap-vue-next/components/BFormInput'
 import { ref, watch } from 'vue'
 import type { Schemas } from '../api/client'
 import { useChangeWorkingWeek, useWorkingWeek } from '../api/round'
+import { $t } from '../i18n'
 import { clock, minutesOf } from '../local/clock'
 import AnswerState from '../parts/AnswerState.vue'
 import RefusalNote from '../parts/RefusalNote.vue'
@@ -49,40 +50,40 @@ const save = () => {
 
 <template>
   <div class="screen">
-    <AnswerState v-if="!data" :error="error" what="the hours" @again="refetch()" />
+    <AnswerState v-if="!data" :error="error" :what="$t('week.the_hours')" @again="refetch()" />
     <template v-else>
-      <div class="screen-head"><div><h1>Hours</h1><p class="soft lead">When you work, when somebody is there to hold, how much your hands take. Holidays are kept in Settings.</p></div><div class="aside"><RouterLink to="/round" class="btn btn-plain">The week</RouterLink></div></div>
+      <div class="screen-head"><div><h1>{{ $t('week.hours') }}</h1><p class="soft lead">{{ $t('week.when_you_work_when_somebody') }}</p></div><div class="aside"><RouterLink to="/round" class="btn btn-plain">{{ $t('week.the_week') }}</RouterLink></div></div>
       <BForm @submit.prevent="save">
         <div class="scroll"><table>
-          <thead><tr><th>Day</th><th>From</th><th>To</th><th>Break</th><th>Somebody to hold</th><th>Where</th></tr></thead>
+          <thead><tr><th>{{ $t('week.day') }}</th><th>{{ $t('week.from') }}</th><th>{{ $t('week.to_2') }}</th><th>{{ $t('week.break') }}</th><th>{{ $t('week.somebody_to_hold') }}</th><th>{{ $t('week.where') }}</th></tr></thead>
           <tbody>
             <tr v-for="r in rows" :key="r.weekday">
               <th scope="row"><label class="day"><input v-model="r.open" type="checkbox" class="form-check-input" />{{ weekdays[r.weekday] }}</label></th>
               <template v-if="r.open">
-                <td><input v-model="r.from" type="time" class="form-control" :aria-label="`${weekdays[r.weekday]}, from`" required /></td>
-                <td><input v-model="r.to" type="time" class="form-control" :aria-label="`${weekdays[r.weekday]}, to`" required /></td>
-                <td><div class="two"><input v-model="r.breakFrom" type="time" class="form-control" :aria-label="`${weekdays[r.weekday]}, break from`" /><input v-model="r.breakTo" type="time" class="form-control" :aria-label="`${weekdays[r.weekday]}, break to`" /></div></td>
-                <td><div class="two"><input v-model="r.helperFrom" type="time" class="form-control" :aria-label="`${weekdays[r.weekday]}, helper from`" /><input v-model="r.helperTo" type="time" class="form-control" :aria-label="`${weekdays[r.weekday]}, helper to`" /></div></td>
-                <td><input v-model="r.place" type="text" class="form-control" maxlength="80" dir="auto" :aria-label="`${weekdays[r.weekday]}, where`" /></td>
+                <td><input v-model="r.from" type="time" class="form-control" :aria-label="$t('week.from_2', { weekday: weekdays[r.weekday] })" required /></td>
+                <td><input v-model="r.to" type="time" class="form-control" :aria-label="$t('week.to', { weekday: weekdays[r.weekday] })" required /></td>
+                <td><div class="two"><input v-model="r.breakFrom" type="time" class="form-control" :aria-label="$t('week.break_from', { weekday: weekdays[r.weekday] })" /><input v-model="r.breakTo" type="time" class="form-control" :aria-label="$t('week.break_to', { weekday: weekdays[r.weekday] })" /></div></td>
+                <td><div class="two"><input v-model="r.helperFrom" type="time" class="form-control" :aria-label="$t('week.helper_from', { weekday: weekdays[r.weekday] })" /><input v-model="r.helperTo" type="time" class="form-control" :aria-label="$t('week.helper_to', { weekday: weekdays[r.weekday] })" /></div></td>
+                <td><input v-model="r.place" type="text" class="form-control" maxlength="80" dir="auto" :aria-label="$t('week.where_2', { weekday: weekdays[r.weekday] })" /></td>
               </template>
-              <td v-else colspan="5" class="soft">closed</td>
+              <td v-else colspan="5" class="soft">{{ $t('week.closed') }}</td>
             </tr>
           </tbody>
         </table></div>
         <div class="limits">
-          <label>Minutes around each dog, to set up and clear away<BFormInput v-model="around" type="number" min="0" max="60" required /></label>
-          <label>At most minutes at the table a day<BFormInput v-model="most.minutes" type="number" min="1" placeholder="no limit" /></label>
-          <label>At most dogs a day<BFormInput v-model="most.dogs" type="number" min="1" placeholder="no limit" /></label>
-          <label>At most hard dogs a day<BFormInput v-model="most.hard" type="number" min="1" placeholder="no limit" /></label>
+          <label>{{ $t('week.minutes_around_each_dog_to') }}<BFormInput v-model="around" type="number" min="0" max="60" required /></label>
+          <label>{{ $t('week.at_most_minutes_at_the') }}<BFormInput v-model="most.minutes" type="number" min="1" :placeholder="$t('week.no_limit')" /></label>
+          <label>{{ $t('week.at_most_dogs_a_day') }}<BFormInput v-model="most.dogs" type="number" min="1" :placeholder="$t('week.no_limit')" /></label>
+          <label>{{ $t('week.at_most_hard_dogs_a') }}<BFormInput v-model="most.hard" type="number" min="1" :placeholder="$t('week.no_limit')" /></label>
         </div>
         <details class="texts">
-          <summary>What messages to owners say</summary>
+          <summary>{{ $t('week.what_messages_to_owners_say') }}</summary>
           <label v-for="t in texts" :key="t.kind">{{ messageKinds[t.kind] }}<textarea v-model="t.text" class="form-control" rows="2" maxlength="300" dir="auto" /></label>
-          <p class="small soft">{dog}, {at}, {about} and {places} are filled in. A message left as usual follows Fribbet’s own words.</p>
+          <p class="small soft">{{ $t('week.dog_at_about_and_places') }}</p>
         </details>
-        <p><label class="day"><input v-model="remind" type="checkbox" class="form-check-input" />Remind owners who may be reminded, from five in the evening before</label></p>
+        <p><label class="day"><input v-model="remind" type="checkbox" class="form-check-input" />{{ $t('week.remind_owners_who_may_be') }}</label></p>
         <RefusalNote :error="change.error.value" />
-        <p><BButton type="submit" variant="go" :disabled="change.isPending.value">Save the hours</BButton> <span v-if="saved" role="status" class="soft">Saved.</span></p>
+        <p><BButton type="submit" variant="go" :disabled="change.isPending.value">{{ $t('week.save_the_hours') }}</BButton> <span v-if="saved" role="status" class="soft">{{ $t('week.saved') }}</span></p>
       </BForm>
     </template>
   </div>

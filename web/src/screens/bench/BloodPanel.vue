@@ -2,6 +2,7 @@
 import { BButton } from 'bootstrap-vue-next/components/BButton'
 import { computed, onBeforeUnmount, onMounted, ref, useTemplateRef } from 'vue'
 import type { Schemas } from '../../api/client'
+import { $t } from '../../i18n'
 
 /** What to do now, over the work, with its clock. */
 const props = defineProps<{ nail: Schemas['BenchNail']; remedy: string; hold: number; stops: number }>()
@@ -19,31 +20,31 @@ onMounted(() => {
 const seconds = computed(() => Math.floor((now.value - began) / 1000))
 const clock = computed(() => `${Math.floor(seconds.value / 60)}:${String(seconds.value % 60).padStart(2, '0')}`)
 const now1 = computed(() => {
-  if (props.nail.bleeding) return 'Call a veterinarian now. Keep the pressure on until then.'
-  if (seconds.value < props.hold) return 'Hold it, do not look yet.'
-  if (seconds.value < props.stops) return 'Look. Still bleeding: powder again, hold another minute.'
-  return 'Four minutes and it still bleeds? Call a veterinarian.'
+  if (props.nail.bleeding) return $t('bench.call_a_veterinarian_now_keep')
+  if (seconds.value < props.hold) return $t('bench.hold_it_do_not_look')
+  if (seconds.value < props.stops) return $t('bench.look_still_bleeding_powder_again')
+  return $t('bench.four_minutes_and_it_still')
 })
 </script>
 
 <template>
   <dialog ref="dialog" class="sheet" aria-labelledby="blood-title" @cancel.prevent="emit('hide')">
-    <h2 id="blood-title">{{ nail.code }} bleeds. A little blood goes a long way.</h2>
+    <h2 id="blood-title">{{ $t('bench.bleeds_a_little_blood_goes', { code: nail.code }) }}</h2>
       <ol>
-        <li>Stay calm, keep the dog calm and still.</li>
+        <li>{{ $t('bench.stay_calm_keep_the_dog') }}</li>
         <li>{{ remedy }}</li>
-        <li>Hold a full minute, look, repeat. Three to four minutes is usual.</li>
+        <li>{{ $t('bench.hold_a_full_minute_look') }}</li>
       </ol>
       <p class="clock" role="timer"><strong>{{ clock }}</strong> {{ now1 }}</p>
       <div v-if="!nail.stopped && !nail.bleeding" class="acts">
-        <BButton ref="stopButton" variant="go" class="btn-big" @click="emit('stopped')">It stopped</BButton>
-        <BButton variant="plain" class="btn-big" @click="emit('bleeding')">Still bleeding</BButton>
+        <BButton ref="stopButton" variant="go" class="btn-big" @click="emit('stopped')">{{ $t('bench.it_stopped') }}</BButton>
+        <BButton variant="plain" class="btn-big" @click="emit('bleeding')">{{ $t('bench.still_bleeding') }}</BButton>
       </div>
       <template v-else>
-        <p>{{ nail.code }} is done for today, and this dog is done with more care next time. Keep an eye on it: bleeding that comes back, limping or swelling is a veterinarian’s matter.</p>
+        <p>{{ $t('bench.is_done_for_today_and', { code: nail.code }) }}</p>
         <div class="acts">
-          <BButton variant="go" class="btn-big" @click="emit('end')">End the trim</BButton>
-          <BButton variant="plain" class="btn-big" @click="emit('close')">Go on with another nail</BButton>
+          <BButton variant="go" class="btn-big" @click="emit('end')">{{ $t('bench.end_the_trim') }}</BButton>
+          <BButton variant="plain" class="btn-big" @click="emit('close')">{{ $t('bench.go_on_with_another_nail') }}</BButton>
         </div>
       </template>
   </dialog>

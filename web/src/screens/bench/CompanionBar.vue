@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, ref } from 'vue'
 import type { Schemas } from '../../api/client'
+import { $t } from '../../i18n'
 import { now } from '../../local/day'
 import { minutesInWords } from '../../words'
 
@@ -16,9 +17,9 @@ const tired = computed(() => props.bench.calm_minutes !== undefined && seconds.v
 
 <template>
   <p :class="['companion', { tired }]">
-    <span v-if="place > 0"><strong>{{ place }}</strong> of {{ of }}</span>
+    <span v-if="place > 0"><strong>{{ place }}</strong> {{ $t('bench.of', { of }) }}</span>
     <span v-if="clock" role="timer">{{ clock }}</span>
-    <span v-if="bench.calm_minutes !== undefined">{{ tired ? 'a break now: it was calm for' : 'lately calm for' }} {{ minutesInWords(bench.calm_minutes) }}</span>
+    <span v-if="bench.calm_minutes !== undefined">{{ tired ? $t('bench.a_break_now_it_was') : $t('bench.lately_calm_for') }} {{ minutesInWords(bench.calm_minutes) }}</span>
     <span>{{ bench.reward }}</span>
   </p>
 </template>

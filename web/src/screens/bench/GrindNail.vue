@@ -2,6 +2,7 @@
 import { BButton } from 'bootstrap-vue-next/components/BButton'
 import { computed, useTemplateRef } from 'vue'
 import type { Schemas } from '../../api/client'
+import { $t } from '../../i18n'
 import { useUnits } from '../../units'
 import { faces, stopSigns } from '../../words'
 import FacePicture from './FacePicture.vue'
@@ -25,11 +26,11 @@ defineExpose({ next, touch: () => clock.value?.touch(), nextPass: () => clock.va
 <template>
   <div class="grind">
     <NailUnderHands :nail="nail" />
-    <p class="say">{{ reckoning ? 'Working it out' : nail.advice.because }}.<template v-if="nail.advice.chance && !stop">{{ ' ' }}<strong class="chance">{{ nail.advice.chance }}</strong> to bleed.</template> Stop at {{ stopSigns[nail.stop_at] }}.</p>
+    <p class="say">{{ reckoning ? $t('bench.working_it_out') : nail.advice.because }}.<template v-if="nail.advice.chance && !stop">{{ ' ' }}<strong class="chance">{{ nail.advice.chance }}</strong> {{ $t('bench.to_bleed') }}</template> {{ $t('bench.stop_at', { stop_at: stopSigns[nail.stop_at] }) }}</p>
     <TouchClock ref="clock" :key="`clock ${nail.code}`" :touches="nail.cuts.filter((c) => c.touch).length" :seconds="bench.contact_seconds" :cooling="bench.cooling_seconds" :passes="bench.passes" :speed="bench.speed" @touch="emit('touch', $event)" />
-    <BButton v-if="stop" variant="go" class="next" @click="next">{{ nail.cuts.length > 0 ? 'Smooth: done' : 'Leave it' }} <kbd>Space</kbd></BButton>
-    <p v-else class="soft small">About {{ length.show(bench.touch_mm) }} a touch with this bit.</p>
-    <div v-if="last" :class="['faces', { both: nail.faces.length > 5 }]" role="group" aria-label="What the cut end shows">
+    <BButton v-if="stop" variant="go" class="next" @click="next">{{ nail.cuts.length > 0 ? $t('bench.smooth_done') : $t('bench.leave_it') }} <kbd>{{ $t('bench.space') }}</kbd></BButton>
+    <p v-else class="soft small">{{ $t('bench.about_a_touch_with_this', { touch: length.show(bench.touch_mm) }) }}</p>
+    <div v-if="last" :class="['faces', { both: nail.faces.length > 5 }]" role="group" :aria-label="$t('bench.what_the_cut_end_shows')">
       <button v-for="(f, i) in nail.faces" :key="f" type="button" :aria-pressed="last.face === f" @click="emit('face', f)"><FacePicture :face="f" :light="nail.colour === 'light' || f === 'blush' || f === 'pink_dot'" /><span>{{ faces[f] }}</span><kbd>{{ i + 1 }}</kbd></button>
     </div>
   </div>

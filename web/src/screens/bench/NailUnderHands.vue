@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, useTemplateRef } from 'vue'
 import type { Schemas } from '../../api/client'
+import { $t } from '../../i18n'
 import { useUnits } from '../../units'
 
 /**
@@ -27,13 +28,13 @@ function drag(event: PointerEvent) {
   put(end.value - (((event.clientX - box.left) / box.width) * width - left) / per.value)
 }
 const put = (mm: number) => emit('mark', Math.round(Math.min(end.value, Math.max(0, mm)) * 10) / 10)
-const says = computed(() => `${length.value.show(end.value)} of nail, the quick likely ends ${length.value.show(Math.max(0, end.value - likely.value))} before its end (${length.value.range(Math.max(0, end.value - may.value), Math.max(0, end.value - sure.value))})`)
+const says = computed(() => $t('bench.of_nail_the_quick_likely', { end: length.value.show(end.value), end2: length.value.show(Math.max(0, end.value - likely.value)), end3: length.value.range(Math.max(0, end.value - may.value), Math.max(0, end.value - sure.value)) }))
 </script>
 
 <template>
   <svg
     ref="svg" :viewBox="`0 0 ${width} 94`" :class="['under', { marked: mark !== undefined }]" :role="mark === undefined ? 'img' : 'slider'" :tabindex="mark === undefined ? undefined : 0"
-    :aria-label="mark === undefined ? says : 'The mark, from the tip'" :aria-valuenow="mark" :aria-valuemin="mark === undefined ? undefined : 0" :aria-valuemax="mark === undefined ? undefined : end"
+    :aria-label="mark === undefined ? says : $t('bench.the_mark_from_the_tip')" :aria-valuenow="mark" :aria-valuemin="mark === undefined ? undefined : 0" :aria-valuemax="mark === undefined ? undefined : end"
     @pointerdown="drag" @pointermove="drag" @keydown.left.prevent="mark !== undefined && put(mark + 0.5)" @keydown.right.prevent="mark !== undefined && put(mark - 0.5)"
   >
     <defs>

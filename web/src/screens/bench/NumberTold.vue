@@ -4,6 +4,7 @@ import { BFormInput } from 'bootstrap-vue-next/components/BFormInput'
 import { BFormSelect } from 'bootstrap-vue-next/components/BFormSelect'
 import { computed, ref } from 'vue'
 import type { Schemas } from '../../api/client'
+import { $t } from '../../i18n'
 import { typedWith } from '../../local/numberMode'
 import FromPicture from '../../parts/FromPicture.vue'
 import TypedWith from '../../parts/TypedWith.vue'
@@ -22,12 +23,12 @@ const what = ref<string>('groove')
 const typed = ref('')
 const wrong = ref('')
 const groups = [
-  { label: 'safe to trim, seen before cutting', options: Object.entries(landmarks).map(([value, text]) => ({ value, text })) },
-  { label: 'measured', options: Object.entries(measures).map(([value, text]) => ({ value, text })) },
+  { label: $t('bench.safe_to_trim_seen_before'), options: Object.entries(landmarks).map(([value, text]) => ({ value, text })) },
+  { label: $t('bench.measured'), options: Object.entries(measures).map(([value, text]) => ({ value, text })) },
 ]
 function tell() {
   const mm = length.value.typed(typed.value)
-  wrong.value = mm === undefined ? `“${typed.value}” is not a number of ${length.value.symbol}.` : ''
+  wrong.value = mm === undefined ? $t('bench.is_not_a_number_of', { typed: typed.value, symbol: length.value.symbol }) : ''
   if (mm === undefined) return
   if (what.value in landmarks) emit('seen', what.value as Schemas['Landmark'], mm, typedWith.value)
   else emit('measured', what.value as Schemas['Measure'], mm, typedWith.value)
@@ -36,17 +37,17 @@ function tell() {
 </script>
 
 <template>
-  <div v-if="unread" class="choices" role="group" :aria-label="`${landmarks[usual]}, from the tip`">
+  <div v-if="unread" class="choices" role="group" :aria-label="$t('bench.from_the_tip', { usual: landmarks[usual] })">
     <span>{{ landmarks[usual] }}</span>
     <button v-for="mm in quickly" :key="mm" type="button" @click="emit('seen', usual, mm, 'eye')">{{ length.show(mm) }}</button>
   </div>
   <form class="told" novalidate @submit.prevent="tell">
-    <label for="bench-what" class="visually-hidden">The number is</label>
+    <label for="bench-what" class="visually-hidden">{{ $t('bench.the_number_is') }}</label>
     <BFormSelect id="bench-what" v-model="what" :options="groups" />
-    <label for="bench-number" class="visually-hidden">Number, {{ length.symbol }}</label>
+    <label for="bench-number" class="visually-hidden">{{ $t('bench.number', { symbol: length.symbol }) }}</label>
     <BFormInput id="bench-number" v-model="typed" inputmode="decimal" autocomplete="off" :state="wrong ? false : null" aria-describedby="bench-wrong" />
     <span class="soft">{{ length.symbol }}</span>
-    <BButton type="submit" variant="plain">Tell</BButton>
+    <BButton type="submit" variant="plain">{{ $t('bench.tell') }}</BButton>
     <TypedWith />
     <FromPicture :code="nail.code" to="bench" />
     <p v-if="wrong" id="bench-wrong" class="refused" role="alert">{{ wrong }}</p>

@@ -3,6 +3,7 @@ import { BButton } from 'bootstrap-vue-next/components/BButton'
 import { computed, ref } from 'vue'
 import type { Schemas } from '../../api/client'
 import { useSection } from '../../api/queries'
+import { $t } from '../../i18n'
 import NailSection from '../../nail/NailSection.vue'
 import { cutBy, howMany, useUnits } from '../../units'
 import { faces, stopSigns } from '../../words'
@@ -31,23 +32,23 @@ defineExpose({ tell, step, goOn })
 <template>
   <div class="press">
     <div class="drawn">
-      <NailSection v-if="section && section.bar.code === nail.code && nail.cuts.length === 0" :section="section" :title="`${nail.code} in section, its cuts in their order`" />
+      <NailSection v-if="section && section.bar.code === nail.code && nail.cuts.length === 0" :section="section" :title="$t('bench.in_section_its_cuts_in', { code: nail.code })" />
       <NailUnderHands v-else :nail="nail" />
-      <figure class="stop"><FacePicture :face="nail.press_to" :light="light" /><figcaption>stop here</figcaption></figure>
+      <figure class="stop"><FacePicture :face="nail.press_to" :light="light" /><figcaption>{{ $t('bench.stop_here') }}</figcaption></figure>
     </div>
-    <p class="say"><strong class="most">{{ cutBy(plan, length) }}.</strong> Look after each<template v-if="plan.thin_mm">, thinner at light grey ({{ length.show(plan.thin_mm) }})</template>; stop at {{ stopSigns[nail.press_to] }}.</p>
-    <div class="count" role="group" aria-label="How many cuts it was">
-      <BButton variant="plain" class="step" aria-label="One cut less" @click="step(-1)">−</BButton>
-      <span aria-live="polite"><strong>{{ count }}</strong> {{ count === 1 ? 'cut' : 'cuts' }}</span>
-      <BButton variant="plain" class="step" aria-label="One cut more" @click="step(1)">+</BButton>
-      <p class="soft told">{{ howMany(plan) }}. <strong class="chance">{{ plan.chance }}</strong> to bleed.</p>
+    <p class="say"><strong class="most">{{ cutBy(plan, length) }}.</strong> {{ $t('bench.look_after_each') }}<template v-if="plan.thin_mm">{{ $t('bench.thinner_at_light_grey', { thin: length.show(plan.thin_mm) }) }}</template>{{ $t('bench.stop_at_2', { press_to: stopSigns[nail.press_to] }) }}</p>
+    <div class="count" role="group" :aria-label="$t('bench.how_many_cuts_it_was')">
+      <BButton variant="plain" class="step" :aria-label="$t('bench.one_cut_less')" @click="step(-1)">−</BButton>
+      <span aria-live="polite"><strong>{{ count }}</strong> {{ $t('bench.cut_cuts', count) }}</span>
+      <BButton variant="plain" class="step" :aria-label="$t('bench.one_cut_more')" @click="step(1)">+</BButton>
+      <p class="soft told">{{ howMany(plan) }}. <strong class="chance">{{ plan.chance }}</strong> {{ $t('bench.to_bleed') }}</p>
     </div>
-    <h2>How does the end look now?</h2>
-    <div :class="['faces', { both: nail.faces.length > 5 }]" role="group" aria-label="What the end shows now">
+    <h2>{{ $t('bench.how_does_the_end_look') }}</h2>
+    <div :class="['faces', { both: nail.faces.length > 5 }]" role="group" :aria-label="$t('bench.what_the_end_shows_now')">
       <button v-for="(f, i) in nail.faces" :key="f" type="button" :class="{ sign: f === nail.press_to }" @click="tell(f)"><FacePicture :face="f" :light="light || f === 'blush' || f === 'pink_dot'" /><span>{{ faces[f] }}</span><kbd>{{ i + 1 }}</kbd></button>
     </div>
-    <BButton v-if="nail.goes_on" variant="plain" class="on" @click="goOn()">{{ faces[nail.press_to] }}, and on to {{ stopSigns[nail.stop_at] }} step by step <kbd>M</kbd></BButton>
-    <BButton variant="go" class="next" @click="tell()">Done, no sign seen <kbd>Space</kbd></BButton>
+    <BButton v-if="nail.goes_on" variant="plain" class="on" @click="goOn()">{{ $t('bench.and_on_to_step_by', { press_to: faces[nail.press_to], stop_at: stopSigns[nail.stop_at] }) }} <kbd>M</kbd></BButton>
+    <BButton variant="go" class="next" @click="tell()">{{ $t('bench.done_no_sign_seen') }} <kbd>{{ $t('bench.space') }}</kbd></BButton>
   </div>
 </template>
 

@@ -2,13 +2,14 @@
 import { BButton } from 'bootstrap-vue-next/components/BButton'
 import { computed, onMounted, useTemplateRef } from 'vue'
 import type { Schemas } from '../../api/client'
+import { $t } from '../../i18n'
 import { answers, pawWords } from '../../words'
 
 /** What a reaction asks for, over the whole screen: the way to stop lies under the thumb. */
 const props = defineProps<{ answer: Schemas['ReactionAnswer']; name: string; done: number; of: number }>()
 const emit = defineEmits<{ end: []; leave: []; goOn: []; undo: [] }>()
 const words = computed(() => answers[props.answer.key])
-const paw = computed(() => (props.answer.paw ? pawWords[props.answer.paw] : 'this paw'))
+const paw = computed(() => (props.answer.paw ? pawWords[props.answer.paw] : $t('bench.this_paw')))
 const dialog = useTemplateRef('dialog')
 const first = useTemplateRef('first')
 onMounted(() => {
@@ -26,12 +27,12 @@ onMounted(() => {
       <p v-if="words.why" class="soft">{{ words.why }}</p>
     </div>
     <div class="ways">
-      <BButton v-if="!answer.ends" variant="plain" class="btn-big" @click="emit('end')">End here: {{ done }} of {{ of }} done</BButton>
-      <BButton v-if="!answer.ends && !answer.leave_paw" variant="plain" class="btn-big" @click="emit('leave')">Leave {{ paw }} for today</BButton>
-      <BButton variant="plain" class="slip" @click="emit('undo')">It was a slip: undo</BButton>
-      <BButton v-if="answer.ends" ref="first" variant="go" class="most" @click="emit('end')">End the trim<span class="small">{{ done }} of {{ of }} done. That is enough.</span></BButton>
-      <BButton v-else-if="answer.leave_paw" ref="first" variant="go" class="most" @click="emit('leave')">Leave {{ paw }} for today</BButton>
-      <BButton v-else ref="first" variant="go" class="most" @click="emit('goOn')">It has eased: go on</BButton>
+      <BButton v-if="!answer.ends" variant="plain" class="btn-big" @click="emit('end')">{{ $t('bench.end_here_of_done', { done, of }) }}</BButton>
+      <BButton v-if="!answer.ends && !answer.leave_paw" variant="plain" class="btn-big" @click="emit('leave')">{{ $t('bench.leave_for_today', { paw }) }}</BButton>
+      <BButton variant="plain" class="slip" @click="emit('undo')">{{ $t('bench.it_was_a_slip_undo') }}</BButton>
+      <BButton v-if="answer.ends" ref="first" variant="go" class="most" @click="emit('end')">{{ $t('bench.end_the_trim') }}<span class="small">{{ $t('bench.of_done_that_is_enough', { done, of }) }}</span></BButton>
+      <BButton v-else-if="answer.leave_paw" ref="first" variant="go" class="most" @click="emit('leave')">{{ $t('bench.leave_for_today', { paw }) }}</BButton>
+      <BButton v-else ref="first" variant="go" class="most" @click="emit('goOn')">{{ $t('bench.it_has_eased_go_on') }}</BButton>
     </div>
   </dialog>
 </template>

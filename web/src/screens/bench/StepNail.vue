@@ -2,6 +2,7 @@
 import { BButton } from 'bootstrap-vue-next/components/BButton'
 import { computed, ref, watch } from 'vue'
 import type { Schemas } from '../../api/client'
+import { $t } from '../../i18n'
 import { useUnits } from '../../units'
 import { asks, colours, faces, stopSigns } from '../../words'
 import FacePicture from './FacePicture.vue'
@@ -34,41 +35,41 @@ function answer(place: number) {
   if (ask.value === 'face' && props.nail.faces[place]) emit('face', props.nail.faces[place])
 }
 defineExpose({ next, answer })
-const pictures = ['near the tip', 'in between', 'far back']
+const pictures = [$t('bench.near_the_tip'), $t('bench.in_between'), $t('bench.far_back')]
 </script>
 
 <template>
   <div class="steps" aria-live="polite">
-    <p v-if="reckoning" class="soft">Working it out…</p>
-    <h2 v-if="ask" class="ask">{{ ask === 'landmark' ? `${light ? 'Where does the pink end' : 'Where does the groove end'}, seen from the tip?` : asks[ask] }}</h2>
+    <p v-if="reckoning" class="soft">{{ $t('bench.working_it_out_2') }}</p>
+    <h2 v-if="ask" class="ask">{{ ask === 'landmark' ? $t('bench.seen_from_the_tip', { light: light ? $t('bench.where_does_the_pink_end') : $t('bench.where_does_the_groove_end') }) : asks[ask] }}</h2>
     <template v-if="ask === 'colour'">
       <div class="answers three">
         <button v-for="(c, i) in pickable" :key="c" type="button" @click="emit('colour', c)"><span :class="['chip', c]" />{{ colours[c] }}<kbd>{{ i + 1 }}</kbd></button>
       </div>
-      <BButton variant="plain" class="pass" @click="emit('colour', 'unknown')">Cannot tell</BButton>
+      <BButton variant="plain" class="pass" @click="emit('colour', 'unknown')">{{ $t('bench.cannot_tell') }}</BButton>
     </template>
     <template v-else-if="ask === 'landmark'">
       <NailUnderHands :nail="nail" :mark="mark" @mark="mark = $event" />
-      <p class="soft small">{{ light ? 'Hold a light behind it: the horn beyond the pink is safe to cut.' : 'Look from below: the groove ends about where the quick does.' }} Drag the mark there.</p>
-      <BButton variant="go" class="next" :disabled="reckoning" @click="next">Here: {{ length.show(mark) }} from the tip <kbd>Space</kbd></BButton>
+      <p class="soft small">{{ $t('bench.drag_the_mark_there', { light: light ? $t('bench.hold_a_light_behind_it') : $t('bench.look_from_below_the_groove') }) }}</p>
+      <BButton variant="go" class="next" :disabled="reckoning" @click="next">{{ $t('bench.here_from_the_tip', { mark: length.show(mark) }) }} <kbd>{{ $t('bench.space') }}</kbd></BButton>
       <div class="answers three">
         <button v-for="(mm, i) in nail.landmark_mm" :key="mm" type="button" @click="emit('landmark', nail.landmark, mm)"><strong>{{ length.show(mm) }}</strong>{{ pictures[i] }}<kbd>{{ i + 1 }}</kbd></button>
       </div>
-      <BButton variant="plain" class="pass" @click="emit('unclear')">Cannot tell</BButton>
+      <BButton variant="plain" class="pass" @click="emit('unclear')">{{ $t('bench.cannot_tell') }}</BButton>
     </template>
     <template v-else-if="ask === 'sliver'">
       <NailUnderHands :nail="nail" />
-      <p class="say">{{ nail.advice.because }}.<template v-if="nail.advice.chance">{{ ' ' }}<strong class="chance">{{ nail.advice.chance }}</strong> to bleed.</template> Stop at {{ stopSigns[nail.stop_at] }}.</p>
-      <BButton variant="go" class="next" :disabled="reckoning" @click="next">{{ nail.advice.action === 'touch' ? 'Touch' : 'Cut' }} {{ length.show(nail.advice.cut_mm) }}, look <kbd>Space</kbd></BButton>
+      <p class="say">{{ nail.advice.because }}.<template v-if="nail.advice.chance">{{ ' ' }}<strong class="chance">{{ nail.advice.chance }}</strong> {{ $t('bench.to_bleed') }}</template> {{ $t('bench.stop_at', { stop_at: stopSigns[nail.stop_at] }) }}</p>
+      <BButton variant="go" class="next" :disabled="reckoning" @click="next">{{ $t('bench.look', { action: nail.advice.action === 'touch' ? $t('bench.touch') : $t('bench.cut'), cut: length.show(nail.advice.cut_mm) }) }} <kbd>{{ $t('bench.space') }}</kbd></BButton>
     </template>
-    <div v-else-if="ask === 'face'" class="answers faces" role="group" aria-label="What the end shows">
+    <div v-else-if="ask === 'face'" class="answers faces" role="group" :aria-label="$t('bench.what_the_end_shows')">
       <button v-for="(f, i) in nail.faces" :key="f" type="button" :class="{ sign: f === nail.stop_at }" @click="emit('face', f)"><FacePicture :face="f" :light="light || f === 'blush' || f === 'pink_dot'" />{{ faces[f] }}<kbd>{{ i + 1 }}</kbd></button>
     </div>
     <template v-else-if="ask === 'smooth'">
       <NailUnderHands :nail="nail" />
       <p class="say">{{ nail.advice.because }}.</p>
-      <BButton variant="go" class="next" :disabled="reckoning" @click="next">Smooth: done <kbd>Space</kbd></BButton>
-      <BButton v-if="nail.advice.kind === 'leave' && nail.advice.cut_mm > 0" variant="plain" class="pass" @click="emit('cut', nail.advice.cut_mm)">Take {{ length.show(nail.advice.cut_mm) }} all the same</BButton>
+      <BButton variant="go" class="next" :disabled="reckoning" @click="next">{{ $t('bench.smooth_done') }} <kbd>{{ $t('bench.space') }}</kbd></BButton>
+      <BButton v-if="nail.advice.kind === 'leave' && nail.advice.cut_mm > 0" variant="plain" class="pass" @click="emit('cut', nail.advice.cut_mm)">{{ $t('bench.take_all_the_same_2', { cut: length.show(nail.advice.cut_mm) }) }}</BButton>
     </template>
   </div>
 </template>

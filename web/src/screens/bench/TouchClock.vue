@@ -2,6 +2,8 @@
 import { BButton } from 'bootstrap-vue-next/components/BButton'
 import { computed, onBeforeUnmount, ref } from 'vue'
 import type { Schemas } from '../../api/client'
+import { $t } from '../../i18n'
+import { decimal } from '../../i18n/language'
 
 /** Counts a grinder's touches and counts down how long it may stay on the nail; then a rest to cool. */
 const props = defineProps<{ touches: number; seconds: number; cooling: number; passes: Schemas['PassWords'][]; speed?: Schemas['Speed'] }>()
@@ -13,9 +15,9 @@ onBeforeUnmount(() => clearInterval(ticking))
 const gone = computed(() => (began.value === undefined ? undefined : (now.value - began.value) / 1000))
 const left = computed(() => (gone.value === undefined ? props.seconds : Math.max(0, props.seconds - gone.value)))
 const says = computed(() => {
-  if (gone.value === undefined) return `at most ${props.seconds} s on the nail (our judgement)${props.speed ? `, ${props.speed} speed` : ''}`
-  if (left.value > 0) return 'on the nail'
-  return gone.value < props.seconds + props.cooling ? 'lift, look, let it cool' : 'ready for the next touch'
+  if (gone.value === undefined) return $t('bench.at_most_s_on_the', { seconds: props.seconds, speed: props.speed ? $t('bench.speed', { speed: props.speed }) : '' })
+  if (left.value > 0) return $t('bench.on_the_nail')
+  return gone.value < props.seconds + props.cooling ? $t('bench.lift_look_let_it_cool') : $t('bench.ready_for_the_next_touch')
 })
 /** Where round the nail the work is: a press goes on to the next pass. */
 const pass = ref(0)
@@ -29,11 +31,11 @@ defineExpose({ touch, nextPass })
 
 <template>
   <div :class="['clock', { hot: gone !== undefined && left === 0 && gone < seconds + cooling }]">
-    <span class="left" aria-hidden="true">{{ left.toFixed(1) }}</span>
-    <span class="says" aria-live="polite">{{ touches }} {{ touches === 1 ? 'touch' : 'touches' }} · {{ says }}</span>
-    <BButton variant="plain" class="btn-big" @click="touch">Touch <kbd>T</kbd></BButton>
+    <span class="left" aria-hidden="true">{{ decimal(left, 1) }}</span>
+    <span class="says" aria-live="polite">{{ touches }} {{ $t('bench.touch_touches', touches) }} · {{ says }}</span>
+    <BButton variant="plain" class="btn-big" @click="touch">{{ $t('bench.touch') }} <kbd>T</kbd></BButton>
   </div>
-  <div class="choices passes" role="group" aria-label="Where round the nail">
+  <div class="choices passes" role="group" :aria-label="$t('bench.where_round_the_nail')">
     <button v-for="(p, i) in passes" :key="p.pass" type="button" :aria-pressed="pass === i" @click="pass = i">{{ i + 1 }}. {{ p.words }}</button>
   </div>
 </template>

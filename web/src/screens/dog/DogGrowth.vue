@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { Schemas } from '../../api/client'
 import { shortDayOf } from '../../dates'
+import { $t } from '../../i18n'
 import { useUnits } from '../../units'
 import RateBars from './RateBars.vue'
 import RestText from './RestText.vue'
@@ -11,17 +12,17 @@ const { length } = useUnits()
 </script>
 
 <template>
-  <section aria-label="How fast they grow">
+  <section :aria-label="$t('dog.how_fast_they_grow')">
     <div class="head">
-      <RouterLink :to="`/dogs/${dogId}/rhythm`" class="btn btn-plain">What trimming more or less often would do</RouterLink>
+      <RouterLink :to="`/dogs/${dogId}/rhythm`" class="btn btn-plain">{{ $t('dog.what_trimming_more_or_less') }}</RouterLink>
     </div>
     <p>{{ growth.source === 'learnt' ? '◆' : '○' }} {{ growth.words }}.</p>
     <RateBars :growth="growth" />
-    <p class="soft small note">Ranges hold nine times in ten. The ground takes back what worn nails lack against the dewclaws.</p>
+    <p class="soft small note">{{ $t('dog.ranges_hold_nine_times_in') }}</p>
     <details v-if="growth.outliers.length > 0" class="outliers">
-      <summary>{{ growth.outliers.length === 1 ? 'One length did not fit' : `${growth.outliers.length} lengths did not fit` }} and {{ growth.outliers.length === 1 ? 'was' : 'were' }} left out</summary>
+      <summary>{{ $t('dog.and_left_out', { n: growth.outliers.length === 1 ? $t('dog.one_length_did_not_fit') : $t('dog.lengths_did_not_fit', { n: growth.outliers.length }), n2: $t('dog.was_were', growth.outliers.length) }) }}</summary>
       <ul class="small">
-        <li v-for="(o, i) in growth.outliers" :key="i">{{ o.code }}, {{ shortDayOf(o.on) }}: {{ length.show(o.length_mm) }} long. A slip of the caliper, or a nail that broke?</li>
+        <li v-for="(o, i) in growth.outliers" :key="i">{{ $t('dog.long_a_slip_of_the', { code: o.code, on: shortDayOf(o.on), length: length.show(o.length_mm) }) }}</li>
       </ul>
     </details>
     <RestText :rest="growth.rest" />

@@ -7,6 +7,7 @@ import { BFormSelect } from 'bootstrap-vue-next/components/BFormSelect'
 import { computed, ref } from 'vue'
 import type { Schemas } from '../../api/client'
 import { useChangeDog } from '../../api/queries'
+import { $t } from '../../i18n'
 import FormField from '../../parts/FormField.vue'
 import RefusalNote from '../../parts/RefusalNote.vue'
 import { number, useUnits } from '../../units'
@@ -54,62 +55,62 @@ function forward(at: number) {
 const summary = computed(() => {
   const h = props.dog.handling
   return [
-    positions[h.position], ...(h.by_paw ?? []).map((p) => `${pawWords[p.paw]} ${positions[p.position]}`), h.order === 'own' ? h.own_order.join(' ') : pawOrders[h.order], `helper ${helpings[h.helper]}`,
-    h.muzzle && 'muzzle', h.sore && 'sore joints', `grinder: ${noises[h.noise]}`,
-    h.most_nails !== undefined && `at most ${h.most_nails} nails`, h.most_minutes !== undefined && `at most ${h.most_minutes} min`,
-    h.way && ways[h.way], h.largest_cut_mm !== undefined && `cuts of ${length.value.show(h.largest_cut_mm)} at most`,
+    positions[h.position], ...(h.by_paw ?? []).map((p) => `${pawWords[p.paw]} ${positions[p.position]}`), h.order === 'own' ? h.own_order.join(' ') : pawOrders[h.order], $t('dog.helper', { helper: helpings[h.helper] }),
+    h.muzzle && $t('dog.muzzle'), h.sore && $t('dog.sore_joints'), `grinder: ${noises[h.noise]}`,
+    h.most_nails !== undefined && $t('dog.at_most_nails', { most_nails: h.most_nails }), h.most_minutes !== undefined && $t('dog.at_most_min', { most_minutes: h.most_minutes }),
+    h.way && ways[h.way], h.largest_cut_mm !== undefined && $t('dog.cuts_of_at_most', { largest_cut: length.value.show(h.largest_cut_mm) }),
   ].filter(Boolean).join(' · ')
 })
 const shown = ['handling.own_order', 'handling.most_nails', 'handling.most_minutes']
 </script>
 
 <template>
-  <section aria-label="How it is held">
+  <section :aria-label="$t('dog.how_it_is_held')">
     <div class="head">
-      <BButton variant="plain" :aria-expanded="open" @click="open ? (open = false) : begin()">{{ open ? 'Close' : 'Change the hold' }}</BButton>
+      <BButton variant="plain" :aria-expanded="open" @click="open ? (open = false) : begin()">{{ open ? $t('dog.close') : $t('dog.change_the_hold') }}</BButton>
     </div>
     <p v-if="!open" class="soft">{{ summary }}</p>
     <BForm v-else novalidate class="columns" @submit.prevent="save">
-      <FormField id="h-position" label="Position" :error="error" :fields="['handling.position']">
+      <FormField id="h-position" :label="$t('dog.position')" :error="error" :fields="['handling.position']">
         <BFormSelect id="h-position" v-model="form.position" :options="options(positions)" />
       </FormField>
-      <FormField id="h-paws" label="Single paws" :error="error" :fields="['handling.by_paw']" hint="Most dogs give fore and hind feet differently.">
+      <FormField id="h-paws" :label="$t('dog.single_paws')" :error="error" :fields="['handling.by_paw']" :hint="$t('dog.most_dogs_give_fore_and')">
         <div id="h-paws" class="paws">
           <label v-for="paw in paws" :key="paw">{{ pawWords[paw] }}
-            <BFormSelect :model-value="held(paw)" :options="[{ value: '', text: 'as the others' }, ...options(positions)]" @update:model-value="hold(paw, $event as Schemas['Position'] | '')" />
+            <BFormSelect :model-value="held(paw)" :options="[{ value: '', text: $t('dog.as_the_others') }, ...options(positions)]" @update:model-value="hold(paw, $event as Schemas['Position'] | '')" />
           </label>
         </div>
       </FormField>
-      <FormField id="h-order" label="Order of the paws" :error="error" :fields="['handling.own_order']" hint="Hind first is the way for a nervous or unknown dog.">
+      <FormField id="h-order" :label="$t('dog.order_of_the_paws')" :error="error" :fields="['handling.own_order']" :hint="$t('dog.hind_first_is_the_way')">
         <BFormSelect id="h-order" v-model="form.order" :options="options(pawOrders)" />
-        <div v-if="form.order === 'own'" class="choices own" role="group" aria-label="Your order; a press moves a paw forward">
-          <button v-for="(p, i) in form.own_order" :key="p" type="button" :disabled="i === 0" :aria-label="`${i + 1}. ${p}${i > 0 ? ', move forward' : ''}`" @click="forward(i)">{{ i + 1 }}. {{ p }} <span v-if="i > 0" aria-hidden="true">◀</span></button>
+        <div v-if="form.order === 'own'" class="choices own" role="group" :aria-label="$t('dog.your_order_a_press_moves')">
+          <button v-for="(p, i) in form.own_order" :key="p" type="button" :disabled="i === 0" :aria-label="`${i + 1}. ${p}${i > 0 ? $t('dog.move_forward') : ''}`" @click="forward(i)">{{ i + 1 }}. {{ p }} <span v-if="i > 0" aria-hidden="true">◀</span></button>
         </div>
       </FormField>
-      <FormField id="h-helper" label="A helper" :error="error" :fields="['handling.helper']">
+      <FormField id="h-helper" :label="$t('dog.a_helper')" :error="error" :fields="['handling.helper']">
         <BFormSelect id="h-helper" v-model="form.helper" :options="options(helpings)" />
       </FormField>
-      <FormField id="h-noise" label="The grinder’s sound" :error="error" :fields="['handling.noise']">
+      <FormField id="h-noise" :label="$t('dog.the_grinders_sound')" :error="error" :fields="['handling.noise']">
         <BFormSelect id="h-noise" v-model="form.noise" :options="options(noises)" />
       </FormField>
-      <FormField id="h-nails" v-slot="{ invalid, described }" label="Most nails at one trim" :error="error" :fields="['handling.most_nails']" hint="Empty: what its trims tell.">
+      <FormField id="h-nails" v-slot="{ invalid, described }" :label="$t('dog.most_nails_at_one_trim')" :error="error" :fields="['handling.most_nails']" :hint="$t('dog.empty_what_its_trims_tell')">
         <BFormInput id="h-nails" v-model="nails" inputmode="numeric" :state="invalid" :aria-describedby="described" autocomplete="off" />
       </FormField>
-      <FormField id="h-minutes" v-slot="{ invalid, described }" label="Most minutes at one trim" :error="error" :fields="['handling.most_minutes']" hint="Empty: what its trims tell.">
+      <FormField id="h-minutes" v-slot="{ invalid, described }" :label="$t('dog.most_minutes_at_one_trim')" :error="error" :fields="['handling.most_minutes']" :hint="$t('dog.empty_what_its_trims_tell')">
         <BFormInput id="h-minutes" v-model="minutes" inputmode="decimal" :state="invalid" :aria-describedby="described" autocomplete="off" />
       </FormField>
-      <FormField id="h-way" label="It is worked" :error="error" :fields="['handling.way']">
-        <BFormSelect id="h-way" v-model="form.way" :options="[{ value: '', text: 'as Settings have it' }, ...options(ways).filter((o) => o.value !== '')]" />
+      <FormField id="h-way" :label="$t('dog.it_is_worked')" :error="error" :fields="['handling.way']">
+        <BFormSelect id="h-way" v-model="form.way" :options="[{ value: '', text: $t('dog.as_settings_have_it') }, ...options(ways).filter((o) => o.value !== '')]" />
       </FormField>
-      <FormField id="h-largest" label="Largest cut" :error="error" :fields="['handling.largest_cut_mm']" hint="For a nail 7 mm deep; on small nails all cuts are thinner.">
-        <BFormSelect id="h-largest" v-model="largest" :options="[{ value: '', text: 'as Settings have it' }, ...largestCuts.map((mm) => ({ value: String(mm), text: length.show(mm) }))]" />
+      <FormField id="h-largest" :label="$t('dog.largest_cut')" :error="error" :fields="['handling.largest_cut_mm']" :hint="$t('dog.for_a_nail_7_mm')">
+        <BFormSelect id="h-largest" v-model="largest" :options="[{ value: '', text: $t('dog.as_settings_have_it') }, ...largestCuts.map((mm) => ({ value: String(mm), text: length.show(mm) }))]" />
       </FormField>
       <div class="boxes">
-        <BFormCheckbox v-model="form.muzzle">muzzle: it keeps everybody safe</BFormCheckbox>
-        <BFormCheckbox v-model="form.sore">old or sore joints</BFormCheckbox>
+        <BFormCheckbox v-model="form.muzzle">{{ $t('dog.muzzle_it_keeps_everybody_safe') }}</BFormCheckbox>
+        <BFormCheckbox v-model="form.sore">{{ $t('dog.old_or_sore_joints') }}</BFormCheckbox>
       </div>
       <RefusalNote class="row" :error="error" :shown="shown" />
-      <div class="row"><BButton type="submit" variant="plain" :disabled="isPending">Save how it is held</BButton></div>
+      <div class="row"><BButton type="submit" variant="plain" :disabled="isPending">{{ $t('dog.save_how_it_is_held') }}</BButton></div>
     </BForm>
   </section>
 </template>

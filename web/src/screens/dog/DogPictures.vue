@@ -4,6 +4,7 @@ import { computed, ref } from 'vue'
 import type { Schemas } from '../../api/client'
 import { pictureOf, usePictures, useRemovePicture } from '../../api/pictures'
 import { dayOf } from '../../dates'
+import { $t } from '../../i18n'
 import RefusalNote from '../../parts/RefusalNote.vue'
 import { pawWords } from '../../words'
 
@@ -28,31 +29,31 @@ const doomed = ref<string>()
 </script>
 
 <template>
-  <section aria-label="Pictures">
-    <p class="soft small">A picture of a paw with a bank card beside it gives lengths in millimetres, with an honest range. It stays on this machine.</p>
+  <section :aria-label="$t('dog.pictures')">
+    <p class="soft small">{{ $t('dog.a_picture_of_a_paw') }}</p>
     <ul class="paws">
       <li v-for="p in paws" :key="p.paw">
-        <button v-if="p.pictures.length > 0" type="button" class="latest" :aria-expanded="opened === p.paw" @click="open(p.paw, p.pictures)"><img :src="pictureOf(p.pictures[0].hash, true)" :alt="`The ${pawWords[p.paw]} paw on ${dayOf(p.pictures[0].on)}`" /></button>
-        <span>{{ pawWords[p.paw] }}<span v-if="p.pictures.length > 0" class="soft small"> · {{ p.pictures.length }}, the last {{ dayOf(p.pictures[0].on) }}</span></span>
-        <RouterLink :to="`/dogs/${dogId}/photo/${p.nail}`">{{ p.pictures.length > 0 ? 'Measure, or take another' : 'Take a picture' }}</RouterLink>
+        <button v-if="p.pictures.length > 0" type="button" class="latest" :aria-expanded="opened === p.paw" @click="open(p.paw, p.pictures)"><img :src="pictureOf(p.pictures[0].hash, true)" :alt="$t('dog.the_paw_on', { paw: pawWords[p.paw], on: dayOf(p.pictures[0].on) })" /></button>
+        <span>{{ pawWords[p.paw] }}<span v-if="p.pictures.length > 0" class="soft small">{{ ' ' }}{{ $t('dog.the_last', { n: p.pictures.length, on: dayOf(p.pictures[0].on) }) }}</span></span>
+        <RouterLink :to="`/dogs/${dogId}/photo/${p.nail}`">{{ p.pictures.length > 0 ? $t('dog.measure_or_take_another') : $t('dog.take_a_picture') }}</RouterLink>
       </li>
     </ul>
     <div v-if="shown" class="beside">
       <div class="two" :style="{ aspectRatio: `${pick(newer)!.width} / ${pick(newer)!.height}` }">
-        <img :src="pictureOf(pick(newer)!.hash)" :alt="`On ${dayOf(pick(newer)!.on)}`" />
-        <img v-if="shown.pictures.length > 1" class="over" :src="pictureOf(pick(older)!.hash)" :alt="`On ${dayOf(pick(older)!.on)}`" :style="{ clipPath: `inset(0 ${100 - share}% 0 0)` }" />
+        <img :src="pictureOf(pick(newer)!.hash)" :alt="$t('dog.on', { on: dayOf(pick(newer)!.on) })" />
+        <img v-if="shown.pictures.length > 1" class="over" :src="pictureOf(pick(older)!.hash)" :alt="$t('dog.on', { on: dayOf(pick(older)!.on) })" :style="{ clipPath: `inset(0 ${100 - share}% 0 0)` }" />
         <span v-if="shown.pictures.length > 1" class="edge" :style="{ left: `${share}%` }" aria-hidden="true" />
       </div>
       <template v-if="shown.pictures.length > 1">
-        <label for="before-after" class="small">Before ({{ dayOf(pick(older)!.on) }}) and after ({{ dayOf(pick(newer)!.on) }})</label>
+        <label for="before-after" class="small">{{ $t('dog.before_and_after', { on: dayOf(pick(older)!.on), on2: dayOf(pick(newer)!.on) }) }}</label>
         <input id="before-after" v-model.number="share" type="range" min="0" max="100" />
       </template>
       <ul class="all">
         <li v-for="p in shown.pictures" :key="p.id">
           <span>{{ dayOf(p.on) }}</span>
-          <template v-if="shown.pictures.length > 1"><button type="button" :aria-pressed="older === p.id" @click="older = p.id">before</button><button type="button" :aria-pressed="newer === p.id" @click="newer = p.id">after</button></template>
-          <button type="button" :aria-pressed="doomed === p.id" @click="doomed = doomed === p.id ? undefined : p.id">Delete…</button>
-          <div v-if="doomed === p.id" class="sure"><p>It is gone for good then, from the backups beside the book as well. What was measured on it stays.</p><BButton variant="plain" :disabled="isPending" @click="remove(p.id, { onSuccess: () => (doomed = undefined) })">Delete it for good</BButton></div>
+          <template v-if="shown.pictures.length > 1"><button type="button" :aria-pressed="older === p.id" @click="older = p.id">{{ $t('dog.before_2') }}</button><button type="button" :aria-pressed="newer === p.id" @click="newer = p.id">{{ $t('dog.after') }}</button></template>
+          <button type="button" :aria-pressed="doomed === p.id" @click="doomed = doomed === p.id ? undefined : p.id">{{ $t('dog.delete') }}</button>
+          <div v-if="doomed === p.id" class="sure"><p>{{ $t('dog.it_is_gone_for_good') }}</p><BButton variant="plain" :disabled="isPending" @click="remove(p.id, { onSuccess: () => (doomed = undefined) })">{{ $t('dog.delete_it_for_good') }}</BButton></div>
         </li>
       </ul>
       <RefusalNote :error="error" />

@@ -8,6 +8,7 @@ import { useQueryClient } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
 import { Refusal, type Schemas } from '../../api/client'
 import { useChangeDog, useSettings } from '../../api/queries'
+import { $t } from '../../i18n'
 import FormField from '../../parts/FormField.vue'
 import RefusalNote from '../../parts/RefusalNote.vue'
 import WeekdayPicker from '../../parts/WeekdayPicker.vue'
@@ -66,63 +67,63 @@ const shown = ['name', 'birth_date', 'weights', 'foot_coat', 'pavement_km_week',
 </script>
 
 <template>
-  <section aria-label="Profile and nails">
+  <section :aria-label="$t('dog.profile_and_nails')">
     <div class="head">
-      <BButton variant="plain" :aria-expanded="open" @click="open ? (open = false) : begin()">{{ open ? 'Close' : 'Change' }}</BButton>
+      <BButton variant="plain" :aria-expanded="open" @click="open ? (open = false) : begin()">{{ open ? $t('dog.close') : $t('dog.change') }}</BButton>
     </div>
-    <p v-if="!open" class="soft">{{ coats[dog.foot_coat] }} on the feet · {{ dog.pavement_km_week }} km of pavement a week · {{ dog.dates === 'calendar' ? 'on the calendar' : 'at the latest' }} {{ rhythms[dog.rhythm] }}{{ dog.short_quicks ? ', quicks kept short' : '' }} · born {{ dog.birth_estimated ? 'about ' : '' }}{{ fullDayOf(dog.birth_date) }}</p>
+    <p v-if="!open" class="soft">{{ $t('dog.on_the_feet_km_of', { foot_coat: coats[dog.foot_coat], pavement_km_week: dog.pavement_km_week, dates: dog.dates === 'calendar' ? $t('dog.on_the_calendar') : $t('dog.at_the_latest'), rhythm: rhythms[dog.rhythm], short_quicks: dog.short_quicks ? $t('dog.quicks_kept_short') : '', birth_estimated: dog.birth_estimated ? $t('dog.about') : '', birth_date: fullDayOf(dog.birth_date) }) }}</p>
     <BForm v-else novalidate @submit.prevent="save">
       <div class="columns">
-        <FormField id="p-name" v-slot="{ invalid, described }" label="Name" :error="error" :fields="['name']">
+        <FormField id="p-name" v-slot="{ invalid, described }" :label="$t('dog.name')" :error="error" :fields="['name']">
           <BFormInput id="p-name" v-model="form.name" :state="invalid" :aria-describedby="described" dir="auto" autocomplete="off" />
         </FormField>
-        <FormField id="p-born" v-slot="{ invalid, described }" label="Birth date" :error="error" :fields="['birth_date']">
+        <FormField id="p-born" v-slot="{ invalid, described }" :label="$t('dog.birth_date')" :error="error" :fields="['birth_date']">
           <BFormInput id="p-born" v-model="form.birth_date" type="date" :state="invalid" :aria-describedby="described" :max="settings?.today" />
-          <BFormCheckbox v-model="form.birth_estimated" class="estimated">estimated</BFormCheckbox>
+          <BFormCheckbox v-model="form.birth_estimated" class="estimated">{{ $t('dog.estimated') }}</BFormCheckbox>
         </FormField>
-        <FormField id="p-rhythm" label="At the latest" :error="error" :fields="['rhythm']" hint="The longest wait between two trims.">
+        <FormField id="p-rhythm" :label="$t('dog.at_the_latest_2')" :error="error" :fields="['rhythm']" :hint="$t('dog.the_longest_wait_between_two')">
           <BFormSelect id="p-rhythm" v-model="form.rhythm" :options="options(choosableRhythms)" />
         </FormField>
-        <FormField id="p-dates" label="Its dates are set" :error="error" :fields="['dates']" hint="By the floor it comes when the first nail touches that a trim can keep clear. By the calendar it comes as often as was agreed, and what touches before is said.">
+        <FormField id="p-dates" :label="$t('dog.its_dates_are_set')" :error="error" :fields="['dates']" :hint="$t('dog.by_the_floor_it_comes')">
           <BFormSelect id="p-dates" v-model="form.dates" :options="options(datesBy)" />
         </FormField>
-        <FormField id="p-gap" v-slot="{ invalid, described }" :label="`Wished gap to the floor, ${length.symbol}`" :error="error" :fields="['wished_gap_mm']" hint="0: due when a nail would touch.">
+        <FormField id="p-gap" v-slot="{ invalid, described }" :label="$t('dog.wished_gap_to_the_floor', { symbol: length.symbol })" :error="error" :fields="['wished_gap_mm']" :hint="$t('dog.n0_due_when_a_nail')">
           <BFormInput id="p-gap" v-model="gap" inputmode="decimal" :state="invalid" :aria-describedby="described" />
-          <div class="choices feelers" role="group" aria-label="By feeler">
+          <div class="choices feelers" role="group" :aria-label="$t('dog.by_feeler')">
             <button v-for="f in settings?.gap_feelers" :key="f.feeler" type="button" @click="gap = length.inField(f.gap_mm)">{{ feelers[f.feeler] }}</button>
           </div>
         </FormField>
-        <FormField id="p-pavement" v-slot="{ invalid, described }" label="Pavement walking, km a week" :error="error" :fields="['pavement_km_week', 'pavement_since']" hint="Only hard ground wears nails.">
+        <FormField id="p-pavement" v-slot="{ invalid, described }" :label="$t('dog.pavement_walking_km_a_week')" :error="error" :fields="['pavement_km_week', 'pavement_since']" :hint="$t('dog.only_hard_ground_wears_nails')">
           <BFormInput id="p-pavement" v-model="pavement" inputmode="decimal" :state="invalid" :aria-describedby="described" />
-          <div v-if="walksAnew" class="since"><label for="p-since">since</label><BFormInput id="p-since" v-model="since" type="date" :min="dog.birth_date" :max="settings?.today" /><BButton variant="plain" @click="since = dog.birth_date">always</BButton></div>
-          <p v-for="w in dog.walked" :key="w.until" class="small soft walked">{{ w.km_week }} km until {{ fullDayOf(w.until) }}</p>
+          <div v-if="walksAnew" class="since"><label for="p-since">{{ $t('dog.since') }}</label><BFormInput id="p-since" v-model="since" type="date" :min="dog.birth_date" :max="settings?.today" /><BButton variant="plain" @click="since = dog.birth_date">{{ $t('dog.always') }}</BButton></div>
+          <p v-for="w in dog.walked" :key="w.until" class="small soft walked">{{ $t('dog.km_until', { km_week: w.km_week, until: fullDayOf(w.until) }) }}</p>
         </FormField>
-        <FormField id="p-short" label="Short quicks" :error="error" :fields="['short_quicks']" hint="Some take every nail as short as it will go; others only want it off the floor.">
-          <BFormCheckbox id="p-short" v-model="form.short_quicks">due before a quick would begin to grow</BFormCheckbox>
+        <FormField id="p-short" :label="$t('dog.short_quicks')" :error="error" :fields="['short_quicks']" :hint="$t('dog.some_take_every_nail_as')">
+          <BFormCheckbox id="p-short" v-model="form.short_quicks">{{ $t('dog.due_before_a_quick_would') }}</BFormCheckbox>
         </FormField>
-        <FormField id="p-coat" label="Hair on the feet" :error="error" :fields="['foot_coat']">
+        <FormField id="p-coat" :label="$t('dog.hair_on_the_feet')" :error="error" :fields="['foot_coat']">
           <BFormSelect id="p-coat" v-model="form.foot_coat" :options="options(coats)" />
         </FormField>
-        <FormField id="p-days" label="Days for this dog" :error="error" :fields="['working_weekdays']">
+        <FormField id="p-days" :label="$t('dog.days_for_this_dog')" :error="error" :fields="['working_weekdays']">
           <WeekdayPicker id="p-days" v-model="form.working_weekdays" />
         </FormField>
-        <FormField id="p-weight" v-slot="{ invalid, described }" :label="`Weighed anew, ${weight.symbol}`" :error="error" :fields="['weights']">
+        <FormField id="p-weight" v-slot="{ invalid, described }" :label="$t('dog.weighed_anew', { symbol: weight.symbol })" :error="error" :fields="['weights']">
           <div class="weighing">
             <BFormInput id="p-weight" v-model="weighed" inputmode="decimal" :state="invalid" :aria-describedby="described" autocomplete="off" />
-            <BFormInput v-model="weighedOn" type="date" aria-label="Weighed on" :max="settings?.today" />
+            <BFormInput v-model="weighedOn" type="date" :aria-label="$t('dog.weighed_on')" :max="settings?.today" />
           </div>
           <ul class="weights small">
-            <li v-for="(w, i) in form.weights" :key="w.on">{{ weight.show(w.kg) }} on {{ fullDayOf(w.on!) }}
-              <button v-if="form.weights.length > 1" type="button" :aria-label="`Remove the weight of ${fullDayOf(w.on!)}`" @click="form.weights.splice(i, 1)">✕</button>
+            <li v-for="(w, i) in form.weights" :key="w.on">{{ $t('dog.on_2', { kg: weight.show(w.kg), on: fullDayOf(w.on!) }) }}
+              <button v-if="form.weights.length > 1" type="button" :aria-label="$t('dog.remove_the_weight_of', { on: fullDayOf(w.on!) })" @click="form.weights.splice(i, 1)">✕</button>
             </li>
           </ul>
         </FormField>
       </div>
       <NailEditor v-model="form.nails" />
       <RefusalNote :error="error" :shown="shown">
-        <BButton v-if="conflict" variant="plain" @click="loadAgain">Load it again</BButton>
+        <BButton v-if="conflict" variant="plain" @click="loadAgain">{{ $t('dog.load_it_again') }}</BButton>
       </RefusalNote>
-      <BButton type="submit" variant="go" :disabled="isPending">Save the profile</BButton>
+      <BButton type="submit" variant="go" :disabled="isPending">{{ $t('dog.save_the_profile') }}</BButton>
     </BForm>
   </section>
 </template>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { Schemas } from '../../api/client'
+import { $t } from '../../i18n'
 import { useNarrow } from '../../local/narrow'
 
 /** How to begin with a dog whose feet nobody has told anything of: the best way first and largest. */
@@ -10,14 +11,14 @@ const to = { ladder: 'ladder', walk: 'walk', nail: 'ready' }
 
 <template>
   <section class="first-steps" aria-labelledby="first-steps-title">
-    <h2 id="first-steps-title">How to begin with <bdi>{{ name }}</bdi></h2>
+    <h2 id="first-steps-title">{{ $t('dog.how_to_begin_with') }} <bdi>{{ name }}</bdi></h2>
     <ul>
       <li v-for="(s, i) in steps" :key="s.way">
         <RouterLink :to="`/dogs/${dogId}/${to[s.way]}`" :class="['btn btn-big', i === 0 ? 'btn-go' : 'btn-plain']">{{ s.words }}</RouterLink>
         <span v-if="!narrow">{{ s.why }}</span>
       </li>
     </ul>
-    <details v-if="narrow"><summary>Why in this order</summary><p v-for="s in steps" :key="s.way"><strong>{{ s.words }}.</strong> {{ s.why }}</p></details>
+    <details v-if="narrow"><summary>{{ $t('dog.why_in_this_order') }}</summary><p v-for="s in steps" :key="s.way"><strong>{{ s.words }}.</strong> {{ s.why }}</p></details>
   </section>
 </template>
 

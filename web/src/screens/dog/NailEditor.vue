@@ -3,6 +3,7 @@ import { BButton } from 'bootstrap-vue-next/components/BButton'
 import { BFormSelect } from 'bootstrap-vue-next/components/BFormSelect'
 import { computed, ref } from 'vue'
 import type { Schemas } from '../../api/client'
+import { $t } from '../../i18n'
 import { colours, nailInWords, options, shapes, states } from '../../words'
 
 /** Which nails are there, and what they look like: many at once, or one by one. */
@@ -34,7 +35,7 @@ function setThere(isThere: boolean) {
 }
 function inWords(code: string) {
   const n = at(code)
-  return `${nailInWords(code)}: ${n ? `${colours[n.colour]}, ${shapes[n.shape]}, ${states[n.state]}` : 'not there'}`
+  return `${nailInWords(code)}: ${n ? `${colours[n.colour]}, ${shapes[n.shape]}, ${states[n.state]}` : $t('dog.not_there')}`
 }
 /** What all picked nails share, or nothing. */
 const shared = <K extends 'colour' | 'shape' | 'state'>(key: K) => {
@@ -46,7 +47,7 @@ const withMixed = <K extends string>(words: Record<K, string>) => [{ value: '', 
 
 <template>
   <fieldset>
-    <legend>Nails: pick one or many, then say what they are</legend>
+    <legend>{{ $t('dog.nails_pick_one_or_many') }}</legend>
     <div class="paws">
       <div v-for="paw in paws" :key="paw" class="paw">
         <button type="button" class="paw-name" @click="pick(every.filter((c) => c.startsWith(paw) && at(c)))">{{ paw }}</button>
@@ -56,16 +57,16 @@ const withMixed = <K extends string>(words: Record<K, string>) => [{ value: '', 
           :aria-pressed="picked.includes(code)" @click="pick([code])"
         >{{ code.slice(2).replace('1b', '1′') }}<span class="visually-hidden"> {{ inWords(code) }}</span></button>
       </div>
-      <BButton variant="plain" @click="pick(nails.map((n) => n.code))">All</BButton>
+      <BButton variant="plain" @click="pick(nails.map((n) => n.code))">{{ $t('dog.all') }}</BButton>
     </div>
     <div v-if="picked.length > 0" class="looks">
-      <label>colour <BFormSelect :model-value="shared('colour')" :options="withMixed(colours)" @update:model-value="look('colour', $event as Schemas['Colour'])" /></label>
-      <label>shape <BFormSelect :model-value="shared('shape')" :options="withMixed(shapes)" @update:model-value="look('shape', $event as Schemas['Shape'])" /></label>
-      <label>state <BFormSelect :model-value="shared('state')" :options="withMixed(states)" @update:model-value="look('state', $event as Schemas['NailState'])" /></label>
-      <BButton v-if="missing.length > 0" variant="plain" @click="setThere(true)">{{ missing.join(' ') }}: is there</BButton>
-      <BButton v-if="there.length > 0 && missing.length === 0" variant="plain" @click="setThere(false)">Not there</BButton>
+      <label>{{ $t('dog.colour') }} <BFormSelect :model-value="shared('colour')" :options="withMixed(colours)" @update:model-value="look('colour', $event as Schemas['Colour'])" /></label>
+      <label>{{ $t('dog.shape') }} <BFormSelect :model-value="shared('shape')" :options="withMixed(shapes)" @update:model-value="look('shape', $event as Schemas['Shape'])" /></label>
+      <label>{{ $t('dog.state') }} <BFormSelect :model-value="shared('state')" :options="withMixed(states)" @update:model-value="look('state', $event as Schemas['NailState'])" /></label>
+      <BButton v-if="missing.length > 0" variant="plain" @click="setThere(true)">{{ $t('dog.is_there', { missing: missing.join(' ') }) }}</BButton>
+      <BButton v-if="there.length > 0 && missing.length === 0" variant="plain" @click="setThere(false)">{{ $t('dog.not_there_2') }}</BButton>
     </div>
-    <p class="soft small">A nail torn into the quick is a veterinarian’s matter: mark it torn and it is left out of every plan.</p>
+    <p class="soft small">{{ $t('dog.a_nail_torn_into_the') }}</p>
   </fieldset>
 </template>
 

@@ -3,6 +3,7 @@ import { computed, ref } from 'vue'
 import type { Schemas } from '../../api/client'
 import { useForecast } from '../../api/queries'
 import { fullDayOf, inDays } from '../../dates'
+import { $t } from '../../i18n'
 import RankPicture from '../../rank/RankPicture.vue'
 import { rankOn } from '../../rank/forecast'
 
@@ -20,9 +21,9 @@ const marks = computed(() => {
   const add = (d: number | undefined, sign: string, words: string, kind: string) => {
     if (d !== undefined && d >= 0 && d <= last.value) all.push({ day: d, sign, words, kind })
   }
-  add(forecast.value?.touch_in_days, '▼', `${forecast.value?.touching.slice(0, 2).join(', ')} on the floor`, 'touch')
-  if (cautiousInDays.value !== props.nextInDays) add(cautiousInDays.value, '◇', 'cautious', 'cautious')
-  add(props.nextInDays, '●', 'due', 'due')
+  add(forecast.value?.touch_in_days, '▼', $t('dog.on_the_floor', { join: forecast.value?.touching.slice(0, 2).join(', ') }), 'touch')
+  if (cautiousInDays.value !== props.nextInDays) add(cautiousInDays.value, '◇', $t('dog.cautious'), 'cautious')
+  add(props.nextInDays, '●', $t('dog.due'), 'due')
   return all
 })
 </script>
@@ -32,9 +33,9 @@ const marks = computed(() => {
     <div class="scroll-sideways rank-frame"><RankPicture :rank="shown" size="large" /></div>
     <div v-if="forecast" class="forward">
       <div class="track">
-        <label for="day" class="visually-hidden">Days from today</label>
+        <label for="day" class="visually-hidden">{{ $t('dog.days_from_today') }}</label>
         <input id="day" v-model.number="day" type="range" min="0" :max="last" step="1" :aria-valuetext="date ? `${fullDayOf(date)}, ${inDays(day)}` : ''" />
-        <ul class="marks" aria-label="On the way">
+        <ul class="marks" :aria-label="$t('dog.on_the_way')">
           <li v-for="m in marks" :key="m.kind" :class="m.kind" :style="{ left: place(m.day) }"><span aria-hidden="true">{{ m.sign }}</span><span class="visually-hidden">{{ m.words }} {{ inDays(m.day) }}</span></li>
         </ul>
       </div>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Schemas } from '../../api/client'
+import { $t } from '../../i18n'
 import { useUnits } from '../../units'
 import { groups } from '../../words'
 
@@ -16,11 +17,11 @@ const say = (r: Schemas['Rate']) => `${length.value.bare(r.mm_week)} (${length.v
 
 <template>
   <table class="rates">
-    <thead><tr><th>nails</th><th class="number">a week, {{ length.symbol }}</th><th class="plot">usual <span class="key usual" /> this dog <span class="key net" /> seen <span class="key seen">·</span></th></tr></thead>
+    <thead><tr><th>{{ $t('dog.nails_4') }}</th><th class="number">{{ $t('dog.a_week', { symbol: length.symbol }) }}</th><th class="plot">{{ $t('dog.usual') }} <span class="key usual" /> {{ $t('dog.this_dog') }} <span class="key net" /> {{ $t('dog.seen') }} <span class="key seen">·</span></th></tr></thead>
     <tbody>
       <tr v-for="g in rows" :key="g.group">
-        <td class="nowrap">{{ groups[g.group] }}<span v-if="g.group === 'dewclaw'" class="soft small"> nothing wears them</span></td>
-        <td class="number"><strong>{{ say(g.net) }}</strong><br /><span class="soft small">usual {{ say(g.usual) }}</span></td>
+        <td class="nowrap">{{ groups[g.group] }}<span v-if="g.group === 'dewclaw'" class="soft small">{{ ' ' }}{{ $t('dog.nothing_wears_them') }}</span></td>
+        <td class="number"><strong>{{ say(g.net) }}</strong><br /><span class="soft small">{{ $t('dog.usual_2', { usual: say(g.usual) }) }}</span></td>
         <td class="plot">
           <div class="line" aria-hidden="true">
             <span class="usual" :style="span(g.usual)" />

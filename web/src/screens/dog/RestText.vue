@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { Schemas } from '../../api/client'
+import { $t } from '../../i18n'
 import { useUnits } from '../../units'
 
 /** Where this dog's quicks rest, and whether its own records or the usual say so. */
@@ -9,8 +10,7 @@ const { length } = useUnits()
 
 <template>
   <p class="rest">
-    {{ rest.source === 'learnt' ? '◆ Learnt from this dog:' : '○ As is usual for its size:' }}
-    a quick holds still where {{ length.show(rest.mm) }} stand safely before it ({{ length.range(rest.low_mm, rest.high_mm) }}), draws back where there is less, grows where there is more.
+    {{ $t('dog.a_quick_holds_still_where', { source: rest.source === 'learnt' ? $t('dog.learnt_from_this_dog') : $t('dog.as_is_usual_for_its'), mm: length.show(rest.mm), low: length.range(rest.low_mm, rest.high_mm) }) }}
   </p>
 </template>
 

@@ -4,6 +4,7 @@ import { computed, ref } from 'vue'
 import type { Schemas } from '../../api/client'
 import { useWithdrawSitting } from '../../api/queries'
 import { fullDayOf } from '../../dates'
+import { $t } from '../../i18n'
 import RefusalNote from '../../parts/RefusalNote.vue'
 import { useUnits } from '../../units'
 import { arrivalOf, reactionOf } from '../../words'
@@ -17,28 +18,28 @@ const shown = computed(() => (all.value ? props.sittings : props.sittings.slice(
 </script>
 
 <template>
-  <section aria-label="Trims">
-    <p v-if="sittings.length === 0" class="soft">None recorded yet.</p>
-    <div v-else class="scroll-sideways" tabindex="0" role="region" aria-label="Trims">
+  <section :aria-label="$t('dog.trims')">
+    <p v-if="sittings.length === 0" class="soft">{{ $t('dog.none_recorded_yet_2') }}</p>
+    <div v-else class="scroll-sideways" tabindex="0" role="region" :aria-label="$t('dog.trims')">
       <table>
-        <thead><tr><th>day</th><th class="number">nails cut</th><th class="number">most off one</th><th>blood</th><th>how it went</th><th>note</th><th><span class="visually-hidden">delete</span></th></tr></thead>
+        <thead><tr><th>{{ $t('dog.day') }}</th><th class="number">{{ $t('dog.nails_cut') }}</th><th class="number">{{ $t('dog.most_off_one') }}</th><th>{{ $t('dog.blood') }}</th><th>{{ $t('dog.how_it_went') }}</th><th>{{ $t('dog.note') }}</th><th><span class="visually-hidden">{{ $t('dog.delete_2') }}</span></th></tr></thead>
         <tbody>
           <tr v-for="s in shown" :key="s.id">
             <td class="nowrap">{{ fullDayOf(s.on) }}</td>
             <td class="number">{{ s.nails }}</td>
-            <td class="number">{{ s.removed_mm > 0 ? length.show(s.removed_mm) : s.nails > 0 ? 'not counted' : '–' }}</td>
+            <td class="number">{{ s.removed_mm > 0 ? length.show(s.removed_mm) : s.nails > 0 ? $t('dog.not_counted') : '–' }}</td>
             <td>{{ s.blood.join(' ') || '–' }}</td>
             <td>{{ reactionOf(s.worst_reaction) }}<span v-if="s.arrival" class="soft small arrived">{{ arrivalOf(s.arrival) }}</span></td>
             <td dir="auto">{{ s.note }}</td>
             <td class="take">
-              <BButton variant="plain" size="sm" :disabled="isPending" :aria-label="`Delete the trim of ${fullDayOf(s.on)}`" @click="mutate(s.id)">Delete</BButton>
+              <BButton variant="plain" size="sm" :disabled="isPending" :aria-label="$t('dog.delete_the_trim_of', { on: fullDayOf(s.on) })" @click="mutate(s.id)">{{ $t('dog.delete_3') }}</BButton>
             </td>
           </tr>
         </tbody>
       </table>
     </div>
     <RefusalNote :error="error" />
-    <BButton v-if="sittings.length > few && !all" variant="plain" class="more" @click="all = true">All {{ sittings.length }} trims</BButton>
+    <BButton v-if="sittings.length > few && !all" variant="plain" class="more" @click="all = true">{{ $t('dog.all_trims', { n: sittings.length }) }}</BButton>
   </section>
 </template>
 

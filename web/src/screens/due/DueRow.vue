@@ -2,6 +2,7 @@
 import { computed, ref } from 'vue'
 import type { Schemas } from '../../api/client'
 import { dayOf, inDays, shortDayOf } from '../../dates'
+import { $t } from '../../i18n'
 import AppIcon from '../../parts/AppIcon.vue'
 import WhyTable from '../../parts/WhyTable.vue'
 import RankSmall from '../../rank/RankSmall.vue'
@@ -13,10 +14,10 @@ const vet = computed(() => props.row.cautions.some((c) => c.kind === 'veterinari
 const late = computed(() => props.row.standing === 'late')
 const warnings = computed(() => props.row.cautions.filter((c) => c.kind !== 'prepare'))
 /** A late dog is due today. */
-const day = computed(() => props.row.due && (late.value ? 'today' : dayOf(props.row.due)))
+const day = computed(() => props.row.due && (late.value ? $t('due.today') : dayOf(props.row.due)))
 const when = computed(() => {
-  if (props.row.due === undefined || props.row.due_in_days === undefined) return 'now'
-  return late.value ? `late since ${shortDayOf(props.row.due)}` : inDays(props.row.due_in_days)
+  if (props.row.due === undefined || props.row.due_in_days === undefined) return $t('due.now')
+  return late.value ? $t('due.late_since', { due: shortDayOf(props.row.due) }) : inDays(props.row.due_in_days)
 })
 </script>
 
@@ -27,7 +28,7 @@ const when = computed(() => {
       <details v-if="row.why" class="why" @toggle="open = ($event.target as HTMLDetailsElement).open"><summary>{{ row.reason }}</summary></details>
       <div v-else class="why">{{ row.reason }}</div>
       <div v-if="row.waits" class="soft small">{{ row.waits }}</div>
-      <div v-if="row.look && !vet" class="small"><RouterLink :to="`/dogs/${row.dog_id}/walk`" class="look">{{ row.look.in_days <= 0 ? 'Today' : dayOf(row.look.on) }}: {{ row.look.words }}</RouterLink></div>
+      <div v-if="row.look && !vet" class="small"><RouterLink :to="`/dogs/${row.dog_id}/walk`" class="look">{{ row.look.in_days <= 0 ? $t('due.today_2') : dayOf(row.look.on) }}: {{ row.look.words }}</RouterLink></div>
       <div v-for="c in warnings.slice(0, first ? 2 : 1)" :key="c.words" :class="['warn', 'small', { vet: c.kind === 'veterinarian' }]">
         <AppIcon :name="c.kind === 'veterinarian' ? 'vet' : 'caution'" />{{ c.kind === 'veterinarian' ? c.words : c.words.split('. ')[0].replace(/\.$/, '') }}
       </div>
@@ -36,10 +37,10 @@ const when = computed(() => {
     <DueStrip :due="row.due_in_days" :cautious="row.cautious_in_days" />
     <div class="act">
       <div class="when"><strong v-if="day">{{ day }}</strong> <span :class="{ overdue: late }">{{ when }}</span></div>
-      <RouterLink v-if="row.open_sitting" :to="`/dogs/${row.dog_id}/bench/${row.open_sitting}`" :class="['btn', first ? 'btn-go btn-big' : 'btn-plain']">Go on<span class="visually-hidden"> with {{ row.name }}</span></RouterLink>
-      <RouterLink v-else-if="vet" :to="`/dogs/${row.dog_id}`" class="btn btn-plain">Open<span class="visually-hidden"> {{ row.name }}</span></RouterLink>
-      <RouterLink v-else-if="row.task === 'ladder'" :to="`/dogs/${row.dog_id}/ladder`" :class="['btn', first ? 'btn-go btn-big' : 'btn-plain']">Train<span class="visually-hidden"> {{ row.name }}</span></RouterLink>
-      <RouterLink v-else :to="`/dogs/${row.dog_id}/ready`" :class="['btn', first ? 'btn-go btn-big' : 'btn-plain']">Start<span class="visually-hidden"> {{ row.name }}’s trim</span></RouterLink>
+      <RouterLink v-if="row.open_sitting" :to="`/dogs/${row.dog_id}/bench/${row.open_sitting}`" :class="['btn', first ? 'btn-go btn-big' : 'btn-plain']">{{ $t('due.go_on') }}<span class="visually-hidden">{{ ' ' }}{{ $t('due.with', { name: row.name }) }}</span></RouterLink>
+      <RouterLink v-else-if="vet" :to="`/dogs/${row.dog_id}`" class="btn btn-plain">{{ $t('due.open') }}<span class="visually-hidden"> {{ row.name }}</span></RouterLink>
+      <RouterLink v-else-if="row.task === 'ladder'" :to="`/dogs/${row.dog_id}/ladder`" :class="['btn', first ? 'btn-go btn-big' : 'btn-plain']">{{ $t('due.train') }}<span class="visually-hidden"> {{ row.name }}</span></RouterLink>
+      <RouterLink v-else :to="`/dogs/${row.dog_id}/ready`" :class="['btn', first ? 'btn-go btn-big' : 'btn-plain']">{{ $t('due.start') }}<span class="visually-hidden">{{ ' ' }}{{ $t('due.s_trim', { name: row.name }) }}</span></RouterLink>
     </div>
     <WhyTable v-if="open && row.why" :why="row.why" :nails="row.rank.bars.length" class="because" />
   </li>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { shortDayOf } from '../../dates'
+import { $t } from '../../i18n'
 
 /** The head of the six-week strip: a date at every week's tick. */
 defineProps<{ weeks: string[] }>()
@@ -8,7 +9,7 @@ defineProps<{ weeks: string[] }>()
 <template>
   <div class="due-grid scale" aria-hidden="true">
     <span class="over-strip">
-      <span v-for="(week, i) in weeks" :key="week" class="week">{{ i === 0 ? 'today' : shortDayOf(week) }}</span>
+      <span v-for="(week, i) in weeks" :key="week" class="week">{{ i === 0 ? $t('due.today') : shortDayOf(week) }}</span>
     </span>
   </div>
 </template>

@@ -3,6 +3,7 @@ import { BButton } from 'bootstrap-vue-next/components/BButton'
 import type { Schemas } from '../../api/client'
 import { useSeenMoved } from '../../api/queries'
 import { dayOf } from '../../dates'
+import { $t } from '../../i18n'
 
 /** Said once after an update: which dates the better rules moved. */
 defineProps<{ moved: Schemas['MovedDate'][] }>()
@@ -12,12 +13,12 @@ const { mutate, isPending } = useSeenMoved()
 <template>
   <div class="moved" role="status">
     <details>
-      <summary>The rules were improved: <strong>{{ moved.length === 1 ? '1 date' : `${moved.length} dates` }} moved</strong></summary>
+      <summary>{{ $t('due.the_rules_were_improved') }} <strong>{{ $t('due.moved', { n: moved.length === 1 ? $t('due.n1_date') : $t('due.dates', { n: moved.length }) }) }}</strong></summary>
       <ul>
-        <li v-for="m in moved" :key="m.dog_id"><RouterLink :to="`/dogs/${m.dog_id}`" dir="auto">{{ m.name }}</RouterLink>: {{ dayOf(m.was) }} → <strong>{{ dayOf(m.now) }}</strong>. <span class="soft">{{ m.because }} Moved since {{ m.moved_by.says }}.</span></li>
+        <li v-for="m in moved" :key="m.dog_id"><RouterLink :to="`/dogs/${m.dog_id}`" dir="auto">{{ m.name }}</RouterLink>: {{ dayOf(m.was) }} → <strong>{{ dayOf(m.now) }}</strong>. <span class="soft">{{ $t('due.moved_since', { because: m.because, says: m.moved_by.says }) }}</span></li>
       </ul>
     </details>
-    <BButton variant="plain" :disabled="isPending" @click="mutate()">I have seen it</BButton>
+    <BButton variant="plain" :disabled="isPending" @click="mutate()">{{ $t('due.i_have_seen_it') }}</BButton>
   </div>
 </template>
 

@@ -7,6 +7,7 @@ import { BFormSelect } from 'bootstrap-vue-next/components/BFormSelect'
 import { computed, ref } from 'vue'
 import type { Schemas } from '../../api/client'
 import { useKeepKitItem } from '../../api/kit'
+import { $t } from '../../i18n'
 import FormField from '../../parts/FormField.vue'
 import RefusalNote from '../../parts/RefusalNote.vue'
 import { number } from '../../units'
@@ -29,7 +30,7 @@ const kinds = computed(() =>
 )
 const kind = computed(() => props.kit.kinds.find((k) => k.kind === form.value.kind)!)
 const machines = computed(() => [
-  { value: undefined, text: 'any grinder' },
+  { value: undefined, text: $t('kit.any_grinder') },
   ...props.kit.items.filter((i) => i.kind === 'grinder').map((i) => ({ value: i.id, text: i.name || kitKinds.grinder })),
 ])
 const bit = computed(() => kind.value.shelf === 'grinders' && kind.value.abrasive)
@@ -52,31 +53,31 @@ const at = (field: string) => `kit-${id}-${field}`
 
 <template>
   <BForm novalidate class="form" @submit.prevent="save">
-    <FormField :id="at('kind')" label="What it is" :error="error" :fields="['kind']">
+    <FormField :id="at('kind')" :label="$t('kit.what_it_is')" :error="error" :fields="['kind']">
       <BFormSelect :id="at('kind')" v-model="form.kind" :disabled="item !== undefined" :options="kinds" />
     </FormField>
-    <FormField :id="at('name')" v-slot="{ invalid, described }" label="Your name for it" :error="error" :fields="['name']">
+    <FormField :id="at('name')" v-slot="{ invalid, described }" :label="$t('kit.your_name_for_it')" :error="error" :fields="['name']">
       <BFormInput :id="at('name')" v-model="form.name" :state="invalid" :aria-describedby="described" dir="auto" autocomplete="off" />
     </FormField>
-    <FormField v-if="kind.abrasive" :id="at('grit')" label="Grit" :error="error" :fields="['grit']" hint="60 takes length, 80 between, 120 and finer smooths.">
-      <BFormSelect :id="at('grit')" v-model="form.grit" :options="[{ value: undefined, text: 'not known' }, ...kit.grits.map((g) => ({ value: g, text: String(g) }))]" />
+    <FormField v-if="kind.abrasive" :id="at('grit')" :label="$t('kit.grit')" :error="error" :fields="['grit']" :hint="$t('kit.n60_takes_length_80_between')">
+      <BFormSelect :id="at('grit')" v-model="form.grit" :options="[{ value: undefined, text: $t('kit.not_known') }, ...kit.grits.map((g) => ({ value: g, text: String(g) }))]" />
     </FormField>
-    <FormField v-if="bit" :id="at('tip')" label="Tip" :error="error" :fields="['tip']" hint="A flat one is easiest to aim; the form matters little.">
-      <BFormSelect :id="at('tip')" v-model="form.tip" :options="[{ value: undefined, text: 'not said' }, ...options(tips)]" />
+    <FormField v-if="bit" :id="at('tip')" :label="$t('kit.tip')" :error="error" :fields="['tip']" :hint="$t('kit.a_flat_one_is_easiest')">
+      <BFormSelect :id="at('tip')" v-model="form.tip" :options="[{ value: undefined, text: $t('kit.not_said') }, ...options(tips)]" />
     </FormField>
-    <FormField v-if="bit" :id="at('machine')" label="Runs on" :error="error" :fields="['on_item_id']">
+    <FormField v-if="bit" :id="at('machine')" :label="$t('kit.runs_on')" :error="error" :fields="['on_item_id']">
       <BFormSelect :id="at('machine')" v-model="form.on_item_id" :options="machines" />
     </FormField>
-    <FormField v-if="kind.counts !== 'nothing'" :id="at('limit')" v-slot="{ invalid, described }" :label="`Due after, ${kind.counts}`" :error="error" :fields="['limit']" :hint="`Empty: ${kind.usual_limit}, our judgement.`">
+    <FormField v-if="kind.counts !== 'nothing'" :id="at('limit')" v-slot="{ invalid, described }" :label="$t('kit.due_after', { counts: kind.counts })" :error="error" :fields="['limit']" :hint="$t('kit.empty_our_judgement', { usual_limit: kind.usual_limit })">
       <BFormInput :id="at('limit')" v-model="limit" inputmode="numeric" :state="invalid" :aria-describedby="described" autocomplete="off" />
     </FormField>
-    <FormField v-if="supplied(kind.shelf)" :id="at('expires')" v-slot="{ invalid }" label="Use by" :error="error" :fields="['expires']">
+    <FormField v-if="supplied(kind.shelf)" :id="at('expires')" v-slot="{ invalid }" :label="$t('kit.use_by')" :error="error" :fields="['expires']">
       <BFormInput :id="at('expires')" v-model="form.expires" type="date" :state="invalid" />
     </FormField>
-    <BFormCheckbox v-if="kind.shelf === 'cutters'" v-model="form.guard" class="guard">it has a guard: an outer limit, never a target</BFormCheckbox>
+    <BFormCheckbox v-if="kind.shelf === 'cutters'" v-model="form.guard" class="guard">{{ $t('kit.it_has_a_guard_an') }}</BFormCheckbox>
     <RefusalNote class="row" :error="error" :shown="['kind', 'name', 'grit', 'tip', 'on_item_id', 'limit', 'expires']" />
     <div class="row ends">
-      <BButton type="submit" variant="plain" :disabled="isPending">{{ item ? 'Save' : 'Add it to the kit' }}</BButton>
+      <BButton type="submit" variant="plain" :disabled="isPending">{{ item ? $t('kit.save') : $t('kit.add_it_to_the_kit') }}</BButton>
       <slot />
     </div>
   </BForm>

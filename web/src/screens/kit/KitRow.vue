@@ -4,6 +4,7 @@ import { computed, ref } from 'vue'
 import type { Schemas } from '../../api/client'
 import { useKeepKitItem, useRemoveKitItem, useServiceKitItem, useUndoKitService } from '../../api/kit'
 import { fullDayOf, shortDayOf } from '../../dates'
+import { $t } from '../../i18n'
 import RefusalNote from '../../parts/RefusalNote.vue'
 import { kitKinds, serviced, stocks, tips } from '../../words'
 import KitForm from './KitForm.vue'
@@ -23,8 +24,8 @@ const details = computed(() => {
   const i = props.item
   const machine = props.kit.items.find((m) => m.id === i.on_item_id)
   return [
-    i.grit && `${i.grit} grit`, i.tip && tips[i.tip], i.guard && 'with a guard',
-    machine && `on ${machine.name || kitKinds[machine.kind]}`, i.expires && `until ${fullDayOf(i.expires)}`,
+    i.grit && $t('kit.grit_2', { grit: i.grit }), i.tip && tips[i.tip], i.guard && $t('kit.with_a_guard'),
+    machine && $t('kit.on', { name: machine.name || kitKinds[machine.kind] }), i.expires && $t('kit.until', { expires: fullDayOf(i.expires) }),
   ].filter(Boolean).join(' · ')
 })
 const stocked = computed(() => supplied(props.item.shelf))
@@ -47,7 +48,7 @@ const setStock = (stock: Schemas['Stock']) => keep.mutate({ ...inputOf(props.ite
     </div>
     <div class="state">
       <WearGauge v-if="item.counts !== 'nothing'" :item="item" />
-      <div v-else-if="stocked" class="choices" role="group" :aria-label="`How much is left of the ${kitKinds[item.kind]}`">
+      <div v-else-if="stocked" class="choices" role="group" :aria-label="$t('kit.how_much_is_left_of', { kind: kitKinds[item.kind] })">
         <button v-for="(words, s) in stocks" :key="s" type="button" :aria-pressed="(item.stock ?? 'full') === s" :disabled="keep.isPending.value" @click="setStock(s)">{{ words }}</button>
       </div>
     </div>
@@ -56,13 +57,13 @@ const setStock = (stock: Schemas['Stock']) => keep.mutate({ ...inputOf(props.ite
       <span v-else-if="item.serviced" class="soft small">{{ serviced[item.service].toLowerCase() }} {{ shortDayOf(item.serviced) }}</span>
     </div>
     <div class="acts">
-      <BButton v-if="justDone" variant="plain" :disabled="undo.isPending.value" @click="takeBack">Undo</BButton>
+      <BButton v-if="justDone" variant="plain" :disabled="undo.isPending.value" @click="takeBack">{{ $t('kit.undo') }}</BButton>
       <BButton v-else-if="item.counts !== 'nothing'" variant="plain" :disabled="service.isPending.value" @click="serve">{{ serviced[item.service] }}<span class="visually-hidden"> {{ kitKinds[item.kind] }} {{ item.name }}</span></BButton>
-      <BButton variant="plain" :aria-expanded="changing" @click="changing = !changing">{{ changing ? 'Close' : 'Edit' }}<span class="visually-hidden"> {{ kitKinds[item.kind] }} {{ item.name }}</span></BButton>
+      <BButton variant="plain" :aria-expanded="changing" @click="changing = !changing">{{ changing ? $t('kit.close') : $t('kit.edit') }}<span class="visually-hidden"> {{ kitKinds[item.kind] }} {{ item.name }}</span></BButton>
     </div>
     <div v-if="changing" class="wide">
       <KitForm :item="item" :kit="kit" @kept="changing = false">
-        <BButton variant="plain" :disabled="remove.isPending.value" @click="remove.mutate(item.id)">Take it out</BButton>
+        <BButton variant="plain" :disabled="remove.isPending.value" @click="remove.mutate(item.id)">{{ $t('kit.take_it_out') }}</BButton>
       </KitForm>
     </div>
     <RefusalNote class="wide" :error="error" />

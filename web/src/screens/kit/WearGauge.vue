@@ -1,19 +1,20 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Schemas } from '../../api/client'
+import { $t } from '../../i18n'
 
 /** What is used of a limit, as a rule that fills up: its end is where the piece is due. */
 const props = defineProps<{ item: Schemas['KitItem'] }>()
 const share = computed(() => Math.min(1, props.item.used / (props.item.limit ?? Infinity)))
-const unit = computed(() => (props.item.counts === 'cuts' ? 'cuts' : 'min'))
+const unit = computed(() => (props.item.counts === 'cuts' ? $t('kit.cuts') : $t('kit.min')))
 </script>
 
 <template>
   <div class="gauge">
     <div class="rule" :class="item.level" aria-hidden="true"><div class="used" :style="{ width: `${share * 100}%` }" /></div>
     <div class="small">
-      <template v-if="item.assumed">about </template>{{ Math.round(item.used) }} of {{ Math.round(item.limit!) }} {{ unit }}
-      <span class="soft">· {{ item.told ? 'your limit' : 'our judgement' }}</span>
+      <template v-if="item.assumed">{{ $t('kit.about') }}{{ ' ' }}</template>{{ $t('kit.of', { used: Math.round(item.used), limit: Math.round(item.limit!), unit }) }}
+      <span class="soft">· {{ item.told ? $t('kit.your_limit') : $t('kit.our_judgement') }}</span>
     </div>
   </div>
 </template>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { Schemas } from '../../api/client'
+import { $t } from '../../i18n'
 
 /** The ladder itself, its first step at the bottom. */
 defineProps<{ ladder: Schemas['Ladder'] }>()
@@ -9,8 +10,8 @@ defineProps<{ ladder: Schemas['Ladder'] }>()
   <ol class="rungs" reversed>
     <li v-for="(step, i) in [...ladder.steps].reverse()" :key="step.words" :class="{ now: ladder.steps.length - 1 - i === ladder.step, done: ladder.steps.length - 1 - i < ladder.step }" :aria-current="ladder.steps.length - 1 - i === ladder.step ? 'step' : undefined">
       <span class="number">{{ ladder.steps.length - i }}</span>
-      <span>{{ step.words }}<span v-if="ladder.steps.length - 1 - i < ladder.step" class="visually-hidden"> (behind it)</span></span>
-      <span v-if="ladder.steps.length - 1 - i === ladder.step" class="streak" role="img" :aria-label="`${ladder.streak} of ${ladder.needed} calm`"><i v-for="n in ladder.needed" :key="n" :class="{ calm: n <= ladder.streak }" /></span>
+      <span>{{ step.words }}<span v-if="ladder.steps.length - 1 - i < ladder.step" class="visually-hidden">{{ ' ' }}{{ $t('ladder.behind_it') }}</span></span>
+      <span v-if="ladder.steps.length - 1 - i === ladder.step" class="streak" role="img" :aria-label="$t('ladder.of_calm', { streak: ladder.streak, needed: ladder.needed })"><i v-for="n in ladder.needed" :key="n" :class="{ calm: n <= ladder.streak }" /></span>
     </li>
   </ol>
 </template>

@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import type { Schemas } from '../../api/client'
 import { useChangeDog, useDog } from '../../api/queries'
 import { dayOf } from '../../dates'
+import { $t } from '../../i18n'
 import RefusalNote from '../../parts/RefusalNote.vue'
 
 /** A puppy's first two months: every day its feet are handled is a filled square. */
@@ -19,14 +20,14 @@ const handled = computed(() => props.puppy.days.filter(Boolean).length)
 
 <template>
   <section class="section" aria-labelledby="puppy-title">
-    <h2 id="puppy-title">The first two months</h2>
-    <p>Handle every foot every day, a nail or two at a time. Day {{ puppy.days.length }} of {{ puppy.length }} since {{ dayOf(puppy.from) }}: handled on <strong>{{ handled }}</strong><template v-if="puppy.in_a_row > 1">, the last {{ puppy.in_a_row }} in a row</template>.</p>
-    <p>Today, besides: <strong>{{ puppy.handle.says }}</strong></p>
+    <h2 id="puppy-title">{{ $t('ladder.the_first_two_months') }}</h2>
+    <p>{{ $t('ladder.handle_every_foot_every_day', { n: puppy.days.length, n2: puppy.length, from: dayOf(puppy.from) }) }} <strong>{{ handled }}</strong><template v-if="puppy.in_a_row > 1">{{ $t('ladder.the_last_in_a_row', { in_a_row: puppy.in_a_row }) }}</template>.</p>
+    <p>{{ $t('ladder.today_besides') }} <strong>{{ puppy.handle.says }}</strong></p>
     <div class="schools">
-      <span>While its paws learn, practitioners differ:</span>
-      <div class="choices" role="group" aria-label="While its paws are on a ladder">
-        <button type="button" :aria-pressed="!tips" :disabled="isPending" @click="choose(false)">the ladder first</button>
-        <button type="button" :aria-pressed="tips" :disabled="isPending" @click="choose(true)">a nail or two tipped a day, while it is calm</button>
+      <span>{{ $t('ladder.while_its_paws_learn_practitioners') }}</span>
+      <div class="choices" role="group" :aria-label="$t('ladder.while_its_paws_are_on')">
+        <button type="button" :aria-pressed="!tips" :disabled="isPending" @click="choose(false)">{{ $t('ladder.the_ladder_first') }}</button>
+        <button type="button" :aria-pressed="tips" :disabled="isPending" @click="choose(true)">{{ $t('ladder.a_nail_or_two_tipped') }}</button>
       </div>
     </div>
     <RefusalNote :error="error" />

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { Schemas } from '../../api/client'
 import { fullDayOf, shortDayOf } from '../../dates'
+import { $t } from '../../i18n'
 
 /** About when the dog is through, and how sure that is. */
 defineProps<{ ready: Schemas['Ready'] }>()
@@ -8,10 +9,10 @@ defineProps<{ ready: Schemas['Ready'] }>()
 
 <template>
   <p class="ready">
-    <template v-if="ready.likely">Through about <strong>{{ fullDayOf(ready.likely) }}</strong></template>
-    <template v-else>Not within a year of training at this pace</template>
-    <span v-if="ready.early" class="soft"> ({{ shortDayOf(ready.early) }}{{ ready.late ? `–${shortDayOf(ready.late)}` : ' or much later' }}, eight times in ten).</span>
-    <span class="soft small"> {{ ready.days === 0 ? 'Assumed: two training days in three end a step further up' : `Learnt from ${ready.days} ${ready.days === 1 ? 'day' : 'days'} of training: ${Math.round(ready.chance * 100)} of 100 days end a step further up` }}<template v-if="ready.every_days > 1.2">, trained every {{ ready.every_days.toFixed(1) }} days</template>.</span>
+    <template v-if="ready.likely">{{ $t('ladder.through_about') }} <strong>{{ fullDayOf(ready.likely) }}</strong></template>
+    <template v-else>{{ $t('ladder.not_within_a_year_of') }}</template>
+    <span v-if="ready.early" class="soft">{{ ' ' }}{{ $t('ladder.eight_times_in_ten', { early: shortDayOf(ready.early), late: ready.late ? `–${shortDayOf(ready.late)}` : $t('ladder.or_much_later') }) }}</span>
+    <span class="soft small"> {{ ready.days === 0 ? $t('ladder.assumed_two_training_days_in') : $t('ladder.learnt_from_of_training_of', { days: ready.days, days2: $t('ladder.day_days', ready.days), chance: Math.round(ready.chance * 100) }) }}<template v-if="ready.every_days > 1.2">{{ $t('ladder.trained_every_days', { every_days: ready.every_days.toFixed(1) }) }}</template>.</span>
   </p>
 </template>
 

@@ -2,6 +2,7 @@
 import { BButton } from 'bootstrap-vue-next/components/BButton'
 import { computed, onBeforeUnmount, ref, watch } from 'vue'
 import type { Schemas } from '../../api/client'
+import { $t } from '../../i18n'
 
 /** The clock of a step: one try, or rounds of a sound that comes and goes. */
 const props = defineProps<{ step: Schemas['LadderStep'] }>()
@@ -18,10 +19,10 @@ const on = computed(() => !props.step.sound || within.value < props.step.sound.o
 const left = computed(() => Math.ceil((on.value && props.step.sound ? props.step.sound.on_seconds : length.value) - within.value))
 const running = computed(() => began.value !== undefined && gone.value < whole.value)
 const says = computed(() => {
-  if (began.value === undefined) return props.step.sound ? `${props.step.sound.rounds} rounds: sound ${props.step.sound.on_seconds} s, rest ${props.step.sound.rest_seconds} s` : `${props.step.seconds} seconds a try`
-  if (!running.value) return 'Done: the word, the treat.'
-  if (!props.step.sound) return 'Hold'
-  return `Round ${round.value} of ${props.step.sound.rounds}: ${on.value ? 'sound on, treat' : 'sound off, rest'}`
+  if (began.value === undefined) return props.step.sound ? $t('ladder.rounds_sound_s_rest_s', { rounds: props.step.sound.rounds, on_seconds: props.step.sound.on_seconds, rest_seconds: props.step.sound.rest_seconds }) : $t('ladder.seconds_a_try', { seconds: props.step.seconds })
+  if (!running.value) return $t('ladder.done_the_word_the_treat')
+  if (!props.step.sound) return $t('ladder.hold')
+  return $t('ladder.round_of', { round: round.value, rounds: props.step.sound.rounds, on: on.value ? $t('ladder.sound_on_treat') : $t('ladder.sound_off_rest') })
 })
 
 function toggle() {
@@ -45,7 +46,7 @@ defineExpose({ toggle })
   <div :class="['timer', { on: running && on }]">
     <span class="count" aria-hidden="true">{{ running ? left : '' }}</span>
     <span class="says" aria-live="polite">{{ says }}</span>
-    <BButton variant="plain" @click="toggle">{{ running ? 'Stop' : 'Timer' }} <kbd>T</kbd></BButton>
+    <BButton variant="plain" @click="toggle">{{ running ? $t('ladder.stop') : $t('ladder.timer') }} <kbd>T</kbd></BButton>
   </div>
 </template>
 

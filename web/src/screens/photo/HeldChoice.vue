@@ -1,14 +1,15 @@
 <script setup lang="ts">
 import type { Schemas } from '../../api/client'
+import { $t } from '../../i18n'
 
 /** How the nail stood to the card, asked by a picture each: no picture from the side says it by itself. */
 type Held = NonNullable<Schemas['PhotoInput']['held']>
 const held = defineModel<Held | undefined>()
-const ways: Record<Held, string> = { beside: 'beside the nail, in its plane', under: 'under the paw', unsure: 'not sure' }
+const ways: Record<Held, string> = { beside: $t('photo.beside_the_nail_in_its'), under: $t('photo.under_the_paw'), unsure: $t('photo.not_sure') }
 </script>
 
 <template>
-  <div class="held" role="group" aria-label="How the card was held">
+  <div class="held" role="group" :aria-label="$t('photo.how_the_card_was_held')">
     <button v-for="(words, way) in ways" :key="way" type="button" :aria-pressed="held === way" @click="held = way">
       <svg viewBox="0 0 90 56" aria-hidden="true">
         <template v-if="way === 'beside'"><path class="eye" d="M45 4v10" /><path class="toe" d="M8 34h18v8H8z" /><path class="nail" d="M26 36h14v3H26z" /><path class="card" d="M48 37h34" /><path class="plane" d="M4 37.5h82" /></template>

@@ -1,19 +1,20 @@
 <script setup lang="ts">
+import { $t } from '../../i18n'
 /** How card and foot are held for a picture: from the side, the card flat beside the nail. */
 </script>
 
 <template>
   <figure class="how">
-    <svg viewBox="0 0 320 150" role="img" aria-label="From the side: the card stands flat in the plane of the nail, the camera squarely before both">
+    <svg viewBox="0 0 320 150" role="img" :aria-label="$t('photo.from_the_side_the_card')">
       <path class="floor" d="M8 132H312" />
       <path class="paw" d="M14 60Q60 52 92 66Q116 74 122 92Q124 108 112 118Q88 130 60 128Q34 128 14 118Z" />
       <path class="nail" d="M116 82Q142 86 152 116L146 122Q130 104 112 104Z" />
       <rect class="card" x="166" y="40" width="128" height="81" rx="5" />
       <path class="line" d="M116 82L116 20M152 116L152 20" />
-      <text x="134" y="16">the nail, from the side</text>
-      <text x="230" y="84">a bank card’s size,</text><text x="230" y="98">flat beside the nail</text>
+      <text x="134" y="16">{{ $t('photo.the_nail_from_the_side') }}</text>
+      <text x="230" y="84">{{ $t('photo.a_bank_cards_size') }}</text><text x="230" y="98">{{ $t('photo.flat_beside_the_nail') }}</text>
     </svg>
-    <figcaption class="small soft">Hold the card flat beside the nail, in its plane, and the camera squarely before both, so near that they fill the picture. Cover the card’s number, or lay a blank one. The picture stays on this machine; place and time of the camera are taken out.</figcaption>
+    <figcaption class="small soft">{{ $t('photo.hold_the_card_flat_beside') }}</figcaption>
   </figure>
 </template>
 

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, onMounted, ref, useTemplateRef } from 'vue'
+import { $t } from '../../i18n'
 /** A point that is put on the picture, in its pixels. */
 export interface Handle { key: string; label: string; x: number; y: number; corner?: boolean }
 
@@ -94,7 +95,7 @@ const path = (line: [number, number][]) => line.map(([x, y], i) => `${i === 0 ? 
           <span :class="['cross', { corner: h.corner, active: h.key === active }]" :style="{ left: `${h.x * perPixel}px`, top: `${h.y * perPixel}px` }" aria-hidden="true" />
           <button
             type="button" :data-key="h.key" :class="['grip', { coarse, corner: h.corner, active: h.key === active }]" :style="{ left: `${h.x * perPixel}px`, top: `${h.y * perPixel}px` }"
-            :aria-label="`${h.label}: drag, or arrow keys`" :aria-pressed="h.key === active"
+            :aria-label="$t('photo.drag_or_arrow_keys', { label: h.label })" :aria-pressed="h.key === active"
             @pointerdown.prevent="down($event)" @pointermove="drag" @pointerup="up" @pointercancel="held = undefined" @focus="active = h.key" @keydown="key($event, h)"
           ><span>{{ h.label }}</span></button>
         </template>
@@ -102,8 +103,8 @@ const path = (line: [number, number][]) => line.map(([x, y], i) => `${i === 0 ? 
     </div>
     <div v-if="ringed" class="ring" :style="ringed" aria-hidden="true" />
     <div class="tools">
-      <div class="choices" role="group" aria-label="How near"><button v-for="n in [1, 2, 4]" :key="n" type="button" :aria-pressed="closer === n" @click="closer = n">{{ n === 1 ? 'whole' : `${n} ×` }}</button></div>
-      <div class="choices" role="group" :aria-label="`Move ${chosen?.label ?? 'the chosen point'} by a pixel`"><button v-for="(way, name, i) in ways" :key="name" type="button" :disabled="!chosen" :aria-label="name.slice(5).toLowerCase()" @click="nudge(way)">{{ '←→↑↓'[i] }}</button></div>
+      <div class="choices" role="group" :aria-label="$t('photo.how_near')"><button v-for="n in [1, 2, 4]" :key="n" type="button" :aria-pressed="closer === n" @click="closer = n">{{ n === 1 ? $t('photo.whole') : `${n} ×` }}</button></div>
+      <div class="choices" role="group" :aria-label="$t('photo.move_by_a_pixel', { point: chosen?.label ?? $t('photo.the_chosen_point') })"><button v-for="(way, name, i) in ways" :key="name" type="button" :disabled="!chosen" :aria-label="name.slice(5).toLowerCase()" @click="nudge(way)">{{ '←→↑↓'[i] }}</button></div>
     </div>
   </div>
 </template>

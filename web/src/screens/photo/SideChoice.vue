@@ -2,6 +2,7 @@
 import type { Schemas } from '../../api/client'
 import { pictureOf } from '../../api/pictures'
 import { dayOf } from '../../dates'
+import { $t } from '../../i18n'
 
 /** A second picture from the side, taken now or before, which settles how the nail stands to the card. */
 defineProps<{ others: Schemas['Picture'][]; pending: boolean }>()
@@ -16,13 +17,13 @@ function choose(event: Event) {
 
 <template>
   <details class="side-choice">
-    <summary>Settle it with a second picture from the side</summary>
-    <p class="small">Keep paw and card as they are, move the camera a good way round, about a third of a right angle, and take it again. From the two the range is about half as wide. Nothing may move in between.</p>
+    <summary>{{ $t('photo.settle_it_with_a_second') }}</summary>
+    <p class="small">{{ $t('photo.keep_paw_and_card_as') }}</p>
     <div class="ways">
-      <label class="btn btn-plain">{{ pending ? 'Reading it…' : 'Take it from the side' }}<input type="file" accept="image/*" capture="environment" class="visually-hidden" :disabled="pending" @change="choose" /></label>
-      <label class="btn btn-plain">Choose one<input id="side-file" type="file" accept="image/jpeg,image/png,image/webp" class="visually-hidden" :disabled="pending" @change="choose" /></label>
+      <label class="btn btn-plain">{{ pending ? $t('photo.reading_it') : $t('photo.take_it_from_the_side') }}<input type="file" accept="image/*" capture="environment" class="visually-hidden" :disabled="pending" @change="choose" /></label>
+      <label class="btn btn-plain">{{ $t('photo.choose_one') }}<input id="side-file" type="file" accept="image/jpeg,image/png,image/webp" class="visually-hidden" :disabled="pending" @change="choose" /></label>
     </div>
-    <ul v-if="others.length > 0" class="strip"><li v-for="p in others" :key="p.id"><button type="button" @click="emit('picture', p)"><img :src="pictureOf(p.hash, true)" :alt="`Picture of ${dayOf(p.on)}`" />{{ dayOf(p.on) }}</button></li></ul>
+    <ul v-if="others.length > 0" class="strip"><li v-for="p in others" :key="p.id"><button type="button" @click="emit('picture', p)"><img :src="pictureOf(p.hash, true)" :alt="$t('photo.picture_of', { on: dayOf(p.on) })" />{{ dayOf(p.on) }}</button></li></ul>
   </details>
 </template>
 

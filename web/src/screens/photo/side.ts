@@ -1,12 +1,13 @@
 import { computed, type ComputedRef } from 'vue'
 import type { Schemas } from '../../api/client'
 import type { Handle } from './PictureStage.vue'
+import { $t } from '../../i18n'
 
 export type Spot = [number, number]
 /** What was put on a second picture, taken from the side: the same card and the same two points of the nail. */
 export interface SidePut { id: string; card: Spot[]; coat: Spot; tip: Spot; touched: string[] }
 
-export const cardLabels = ['first corner', 'second corner', 'third corner', 'fourth corner']
+export const cardLabels = [$t('photo.first_corner'), $t('photo.second_corner'), $t('photo.third_corner'), $t('photo.fourth_corner')]
 const found = (p: Schemas['Picture']) => p.corners.length === 4
 export function cornersOf(p: Schemas['Picture']): Spot[] {
   const at = (x: number, y: number): Spot => [p.width * x, p.height * y]
@@ -22,7 +23,7 @@ export function useSide(put: { side?: SidePut }, pictures: ComputedRef<Schemas['
     if (!s) return []
     return [
       ...s.card.map(([x, y], i) => ({ key: `card${i}`, label: cardLabels[i], x, y, corner: true })),
-      { key: 'coat', label: 'coat line', x: s.coat[0], y: s.coat[1] }, { key: 'tip', label: 'tip', x: s.tip[0], y: s.tip[1] },
+      { key: 'coat', label: $t('photo.coat_line'), x: s.coat[0], y: s.coat[1] }, { key: 'tip', label: $t('photo.tip'), x: s.tip[0], y: s.tip[1] },
     ]
   })
   const lines = computed<Spot[][]>(() => (put.side ? [[...put.side.card, put.side.card[0]], [put.side.coat, put.side.tip]] : []))
@@ -37,9 +38,9 @@ export function useSide(put: { side?: SidePut }, pictures: ComputedRef<Schemas['
     const s = put.side
     const p = picture.value
     if (!s) return ''
-    if (!p) return 'The picture from the side is gone: choose another.'
-    if (!found(p) && s.card.some((_, i) => !s.touched.includes(`card${i}`))) return 'From the side: drag the four squares to the card’s corners.'
-    return s.touched.includes('coat') && s.touched.includes('tip') ? '' : 'From the side: drag the two circles to the same coat line and tip.'
+    if (!p) return $t('photo.the_picture_from_the_side')
+    if (!found(p) && s.card.some((_, i) => !s.touched.includes(`card${i}`))) return $t('photo.from_the_side_drag_the')
+    return s.touched.includes('coat') && s.touched.includes('tip') ? '' : $t('photo.from_the_side_drag_the_two')
   })
   const input = computed<Schemas['PhotoSide'] | undefined>(() => {
     const s = put.side

@@ -1,12 +1,13 @@
 <script setup lang="ts">
 import type { Schemas } from '../../api/client'
+import { $t } from '../../i18n'
 
 /** A dog in a few lines, by what it shows: tail, mouth, eyes, body. */
 defineProps<{ dog: Schemas['SceneDog'] }>()
 </script>
 
 <template>
-  <svg viewBox="0 0 300 200" :class="['sketch', dog.body, dog.tail]" role="img" aria-label="A line drawing of the dog">
+  <svg viewBox="0 0 300 200" :class="['sketch', dog.body, dog.tail]" role="img" :aria-label="$t('practice.a_line_drawing_of_the')">
     <line v-if="dog.body !== 'lying'" x1="20" y1="184" x2="284" y2="184" class="floor" />
     <g class="whole">
       <g v-if="dog.body === 'lying'">

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Schemas } from '../../api/client'
+import { $t } from '../../i18n'
 import { pathOf } from '../../nail/geometry'
 
 /** A drawn nail from the side, with where the blade would go; its quick once it is done. */
@@ -16,7 +17,7 @@ const coat = computed(() => [props.nail.outline[0], props.nail.outline[props.nai
 </script>
 
 <template>
-  <svg :viewBox="`${box.left} ${box.top} ${box.width} ${box.height}`" :class="['drawn', nail.colour]" role="img" :aria-label="nail.over ? 'The nail from the side, with its quick' : 'The nail from the side'">
+  <svg :viewBox="`${box.left} ${box.top} ${box.width} ${box.height}`" :class="['drawn', nail.colour]" role="img" :aria-label="nail.over ? $t('practice.the_nail_from_the_side') : $t('practice.the_nail_from_the_side_2')">
     <path class="toe" :d="`M${box.left} ${-coat[0][1] - 1.5}L${coat[0][0]} ${-coat[0][1]}L${coat[1][0]} ${-coat[1][1]}L${box.left} ${-coat[1][1] + 1.5}Z`" />
     <path class="off" :d="pathOf(nail.whole)" />
     <path class="horn" :d="pathOf(nail.outline)" />

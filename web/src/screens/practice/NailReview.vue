@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import type { Schemas } from '../../api/client'
 import { drawn } from '../../api/practice'
+import { $t } from '../../i18n'
 import { useUnits } from '../../units'
 import { faces } from '../../words'
 
@@ -9,8 +10,8 @@ import { faces } from '../../words'
 const props = defineProps<{ nail: Schemas['PracticeGame'] }>()
 const { length } = useUnits()
 type Step = Schemas['PracticeStep']
-const done = (s: Step) => (s.stop ? 'you stopped' : s.look ? 'you looked' : `you cut ${length.value.show(s.mm ?? 0)}`)
-const advised = (s: Step) => (s.advice === 'sliver' ? `cut ${length.value.show(s.advice_mm ?? 0)}` : s.advice === 'ask' ? 'look from below first' : 'stop')
+const done = (s: Step) => (s.stop ? $t('practice.you_stopped') : s.look ? $t('practice.you_looked') : $t('practice.you_cut', { mm: length.value.show(s.mm ?? 0) }))
+const advised = (s: Step) => (s.advice === 'sliver' ? $t('practice.cut_2', { advice: length.value.show(s.advice_mm ?? 0) }) : s.advice === 'ask' ? $t('practice.look_from_below_first') : $t('practice.stop'))
 const steps = computed(() => props.nail.steps)
 /** What the end showed that a step was decided on. */
 const shown = (i: number) => steps.value.slice(0, i).reverse().find((s) => s.picture)
@@ -23,12 +24,12 @@ const shown = (i: number) => steps.value.slice(0, i).reverse().find((s) => s.pic
       <li v-for="(s, i) in steps" :key="i">
         <img v-if="shown(i)" :src="drawn(shown(i)!.picture!)" alt="" width="44" height="44" /><span v-else class="none" />
         <div>
-          <div><template v-if="shown(i)">{{ faces[shown(i)!.face!] }}: </template>{{ done(s) }}<template v-if="s.chance">, {{ s.chance }} to bleed</template></div>
-          <div class="small soft">the advice: {{ advised(s) }}<template v-if="s.because"> ({{ s.because }})</template></div>
+          <div><template v-if="shown(i)">{{ faces[shown(i)!.face!] }}: </template>{{ done(s) }}<template v-if="s.chance">{{ $t('practice.to_bleed', { chance: s.chance }) }}</template></div>
+          <div class="small soft">{{ $t('practice.the_advice', { s: advised(s) }) }}<template v-if="s.because"> ({{ s.because }})</template></div>
         </div>
       </li>
     </ol>
-    <p v-if="nail.bled" class="small">On a dog: powder now, and hold it until the clock says so. <RouterLink to="/words">What the words mean</RouterLink></p>
+    <p v-if="nail.bled" class="small">{{ $t('practice.on_a_dog_powder_now') }} <RouterLink to="/words">{{ $t('practice.what_the_words_mean') }}</RouterLink></p>
   </div>
 </template>
 

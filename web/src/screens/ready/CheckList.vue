@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { Schemas } from '../../api/client'
+import { $t } from '../../i18n'
 
 /** What to lay out: a tick is remembered with the sitting, and nothing waits for one. */
 defineProps<{ things: Schemas['Thing'][] }>()
@@ -17,7 +18,7 @@ function toggle(key: string) {
         <span>
           <strong>{{ t.words }}</strong> <span class="soft small">{{ t.why }}</span>
           <span v-if="t.trouble" class="trouble small">{{ t.trouble }}</span>
-          <span v-if="t.missed && !ticks.includes(t.key)" class="soft small missed">not laid out last time</span>
+          <span v-if="t.missed && !ticks.includes(t.key)" class="soft small missed">{{ $t('ready.not_laid_out_last_time') }}</span>
         </span>
       </button>
     </li>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Schemas } from '../../api/client'
+import { $t } from '../../i18n'
 import { positions, pawWords } from '../../words'
 import { head, poses } from './holds'
 
@@ -25,7 +26,7 @@ const cutter = computed(() => {
 </script>
 
 <template>
-  <svg viewBox="0 0 120 80" class="hold" role="img" :aria-label="`${pawWords[hold.paw]}, ${positions[hold.position]}, the cutter in the ${hold.left_handed ? 'left' : 'right'} hand`">
+  <svg viewBox="0 0 120 80" class="hold" role="img" :aria-label="$t('ready.the_cutter_in_the_hand', { paw: pawWords[hold.paw], position: positions[hold.position], left_handed: hold.left_handed ? $t('ready.left') : $t('ready.right') })">
     <g :transform="mirrored ? 'translate(120 0) scale(-1 1)' : undefined">
       <path :d="pose.ground" class="ground" />
       <path :d="pose.body" class="body" />

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { Schemas } from '../../api/client'
+import { $t } from '../../i18n'
 
 /** How one paw is held, in words; what keeps everybody safe stands out. */
 defineProps<{ hold: Schemas['Hold'] }>()
@@ -8,7 +9,7 @@ defineProps<{ hold: Schemas['Hold'] }>()
 <template>
   <div class="small">
     <p>{{ hold.place.says }} {{ hold.hands.says }} {{ hold.limb.says }} {{ hold.pull.says }}</p>
-    <ul v-if="hold.safety.length > 0" class="safety" aria-label="Safety"><li v-for="s in hold.safety" :key="s.key">{{ s.says }}</li></ul>
+    <ul v-if="hold.safety.length > 0" class="safety" :aria-label="$t('ready.safety')"><li v-for="s in hold.safety" :key="s.key">{{ s.says }}</li></ul>
   </div>
 </template>
 

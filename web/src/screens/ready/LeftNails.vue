@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Schemas } from '../../api/client'
+import { $t } from '../../i18n'
 import AppIcon from '../../parts/AppIcon.vue'
 
 /** Nails that no day of the plan holds, by whose matter they are and why. */
@@ -19,7 +20,7 @@ const groups = computed(() => {
 
 <template>
   <section v-if="groups.length > 0" aria-labelledby="left-title">
-    <h2 id="left-title" class="visually-hidden">Left out</h2>
+    <h2 id="left-title" class="visually-hidden">{{ $t('ready.left_out_2') }}</h2>
     <ul>
       <li v-for="g in groups" :key="g.whose + g.why" :class="g.whose">
         <AppIcon v-if="g.whose === 'veterinarian' || g.whose === 'professional'" name="vet" />

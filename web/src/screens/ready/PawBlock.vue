@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import type { Schemas } from '../../api/client'
+import { $t } from '../../i18n'
 import { cutBy, howMany, useUnits } from '../../units'
 import { pawWords, tools } from '../../words'
 import HoldPicture from './HoldPicture.vue'
@@ -15,9 +16,9 @@ const planned = (code: string) => props.nails.find((n) => n.code === code)!
 /** One cut after the other, a look after each: what comes off is the end's to say. */
 const take = (code: string) => {
   const { plan } = planned(code)
-  return plan.cuts_mm.length === 0 ? 'a landmark first' : `${cutBy(plan, length.value)}: ${howMany(plan)}`
+  return plan.cuts_mm.length === 0 ? $t('ready.a_landmark_first') : `${cutBy(plan, length.value)}: ${howMany(plan)}`
 }
-const toolOf = (s: Schemas['Stop']) => `${tools[s.tool]}${s.grit ? `, ${s.grit} grit` : ''}${s.speed ? `, ${s.speed} speed` : ''}${s.then_tool ? `, then ground round: ${tools[s.then_tool]}` : ''}`
+const toolOf = (s: Schemas['Stop']) => `${tools[s.tool]}${s.grit ? $t('ready.grit', { grit: s.grit }) : ''}${s.speed ? $t('ready.speed', { speed: s.speed }) : ''}${s.then_tool ? $t('ready.then_ground_round', { then_tool: tools[s.then_tool] }) : ''}`
 /** The tool of the paw's first nail; another's own stands beside it. */
 const tool = computed(() => toolOf(props.stops[0]))
 /** Nails that come off alike share a line. */
@@ -36,7 +37,7 @@ const ask = (code: Schemas['NailCode']) => (asked.value = asked.value === code ?
   <li class="paw">
     <HoldPicture :hold="hold" />
     <div class="how">
-      <h3>{{ pawWords[hold.paw] }} <button type="button" class="tool" :aria-expanded="asked === stops[0].code" @click="ask(stops[0].code)">{{ tool }}<span class="visually-hidden">: why, for {{ stops[0].code }}</span></button></h3>
+      <h3>{{ pawWords[hold.paw] }} <button type="button" class="tool" :aria-expanded="asked === stops[0].code" @click="ask(stops[0].code)">{{ tool }}<span class="visually-hidden">{{ $t('ready.why_for', { code: stops[0].code }) }}</span></button></h3>
       <p v-if="stops[0].why" class="small soft">{{ stops[0].why }}</p>
       <ol>
         <li v-for="lot in lots" :key="lot[0].code" class="lot">
@@ -44,7 +45,7 @@ const ask = (code: Schemas['NailCode']) => (asked.value = asked.value === code ?
           <span>{{ take(lot[0].code) }}<template v-if="lot[0].urgent">, {{ planned(lot[0].code).why }}</template><button v-if="toolOf(lot[0]) !== tool" type="button" class="tool own" :aria-expanded="asked === lot[0].code" @click="ask(lot[0].code)">{{ toolOf(lot[0]) }}</button></span>
         </li>
       </ol>
-      <details v-if="!again" class="small"><summary>How it is held</summary><HoldWords :hold="hold" /></details>
+      <details v-if="!again" class="small"><summary>{{ $t('ready.how_it_is_held') }}</summary><HoldWords :hold="hold" /></details>
     </div>
     <ToolAdvice v-if="asked" :dog-id="dogId" :code="asked" class="advised" />
   </li>

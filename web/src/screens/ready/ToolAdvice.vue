@@ -2,6 +2,8 @@
 import { computed, ref } from 'vue'
 import type { Schemas } from '../../api/client'
 import { useAdvice } from '../../api/queries'
+import { $t } from '../../i18n'
+import { decimal } from '../../i18n/language'
 import AnswerState from '../../parts/AnswerState.vue'
 import { tools } from '../../words'
 
@@ -13,16 +15,16 @@ const ranked = computed(() => (data.value?.options ?? []).filter((o) => o.out ==
 const out = computed(() => (data.value?.options ?? []).filter((o) => o.out !== ''))
 const disputes = computed(() => [...new Set((data.value?.options ?? []).flatMap((o) => o.disputed))])
 const named = (o: Schemas['ToolOption']) => (o.name ? `${tools[o.tool]}, ${o.name}` : tools[o.tool])
-const gritOf = (o: Schemas['ToolOption']) => `${o.grit} grit${o.grain_um ? ` (grains of ${(o.grain_um / 1000).toFixed(2)} mm)` : ''}${o.speed ? `, ${o.speed} speed` : ''}`
+const gritOf = (o: Schemas['ToolOption']) => $t('ready.grit_2', { grit: o.grit, grain_um: o.grain_um ? $t('ready.grains_of_mm', { grain_um: decimal(o.grain_um / 1000, 2) }) : '', speed: o.speed ? $t('ready.speed', { speed: o.speed }) : '' })
 </script>
 
 <template>
-  <div class="advice" role="region" :aria-label="`Tools for ${code}`">
-    <div class="choices" role="group" aria-label="What for">
-      <button type="button" :aria-pressed="purpose === 'length'" @click="purpose = 'length'">for length</button>
-      <button type="button" :aria-pressed="purpose === 'smoothing'" @click="purpose = 'smoothing'">for smoothing</button>
+  <div class="advice" role="region" :aria-label="$t('ready.tools_for', { code })">
+    <div class="choices" role="group" :aria-label="$t('ready.what_for')">
+      <button type="button" :aria-pressed="purpose === 'length'" @click="purpose = 'length'">{{ $t('ready.for_length') }}</button>
+      <button type="button" :aria-pressed="purpose === 'smoothing'" @click="purpose = 'smoothing'">{{ $t('ready.for_smoothing') }}</button>
     </div>
-    <AnswerState v-if="!data" :error="error" what="the tools" @again="refetch()" />
+    <AnswerState v-if="!data" :error="error" :what="$t('ready.the_tools')" @again="refetch()" />
     <template v-else>
       <ol>
         <li v-for="(o, i) in ranked" :key="o.item_id ?? o.tool" :class="{ first: i === 0 }">
@@ -31,8 +33,8 @@ const gritOf = (o: Schemas['ToolOption']) => `${o.grit} grit${o.grain_um ? ` (gr
           <div v-for="r in o.against" :key="r" class="against">{{ r }}</div>
         </li>
       </ol>
-      <p v-if="out.length > 0" class="small"><strong>Ruled out:</strong> <span v-for="(o, i) in out" :key="o.item_id ?? o.tool">{{ i ? '; ' : '' }}{{ named(o) }}, {{ o.out }}</span>.</p>
-      <div v-if="disputes.length > 0" class="small"><strong>Where practitioners disagree:</strong> {{ disputes.join(' ') }}</div>
+      <p v-if="out.length > 0" class="small"><strong>{{ $t('ready.ruled_out') }}</strong> <span v-for="(o, i) in out" :key="o.item_id ?? o.tool">{{ i ? '; ' : '' }}{{ named(o) }}, {{ o.out }}</span>.</p>
+      <div v-if="disputes.length > 0" class="small"><strong>{{ $t('ready.where_practitioners_disagree') }}</strong> {{ disputes.join(' ') }}</div>
     </template>
   </div>
 </template>

@@ -4,6 +4,7 @@ import { BFormInput } from 'bootstrap-vue-next/components/BFormInput'
 import { computed, onMounted, ref, useTemplateRef } from 'vue'
 import type { Schemas } from '../../api/client'
 import { useSettings } from '../../api/queries'
+import { $t } from '../../i18n'
 import type { NailDraft } from '../../local/drafts'
 import { numberMode, typedWith, type NumberMode } from '../../local/numberMode'
 import AppIcon from '../../parts/AppIcon.vue'
@@ -32,8 +33,8 @@ onMounted(() => window.matchMedia('(hover: hover)').matches && focus())
 defineExpose({ focus, settle, measured })
 
 const modes: Record<NumberMode, string> = {
-  length_before_mm: 'length before', length_after_mm: 'length after', cuts_mm: 'taken off',
-  gap_before_mm: 'gap before', gap_after_mm: 'gap after', spare_left_mm: 'safe to trim, seen',
+  length_before_mm: $t('record.length_before'), length_after_mm: $t('record.length_after'), cuts_mm: $t('record.taken_off'),
+  gap_before_mm: $t('record.gap_before'), gap_after_mm: $t('record.gap_after'), spare_left_mm: $t('record.safe_to_trim_seen'),
 }
 /** 3 × 0.5 mm, or each where they differ. */
 const list = (mm: number[]) => (mm.length > 1 && mm.every((c) => c === mm[0]) ? `${mm.length} × ${length.value.show(mm[0])}` : `${mm.map((c) => length.value.bare(c)).join(' + ')} ${length.value.symbol}`)
@@ -44,9 +45,9 @@ const told = computed(() =>
   }),
 )
 const state = computed(() => {
-  if (props.nail.blood) return 'It bled'
-  if (props.nail.mark === 'left') return 'Left out'
-  return props.nail.mark === 'done' ? `Off ${list(props.nail.cuts_mm)}` : props.planned.plan.cuts_mm.length === 0 ? 'Nothing planned' : `${cutBy(props.planned.plan, length.value)}, a look after each`
+  if (props.nail.blood) return $t('record.it_bled')
+  if (props.nail.mark === 'left') return $t('record.left_out_2')
+  return props.nail.mark === 'done' ? $t('record.off', { cuts: list(props.nail.cuts_mm) }) : props.planned.plan.cuts_mm.length === 0 ? $t('record.nothing_planned') : $t('record.a_look_after_each', { plan: cutBy(props.planned.plan, length.value) })
 })
 
 /** Enter: the number belongs to this nail, and the next one comes to hand. Nothing typed is as planned. */
@@ -60,7 +61,7 @@ function settle(): boolean {
   if (typed.value.trim() === '') return true
   const numbers = typed.value.replace(/\s+(?=mm|in|")/i, '').split(/[+\s]+/).filter(Boolean).map((t) => length.value.typed(t))
   if (numbers.length === 0 || numbers.includes(undefined) || (numberMode.value !== 'cuts_mm' && numbers.length > 1)) {
-    wrong.value = `“${typed.value}” is not a number of ${length.value.symbol}.`
+    wrong.value = $t('record.is_not_a_number_of', { typed: typed.value, symbol: length.value.symbol })
     return false
   }
   put(numberMode.value === 'cuts_mm' ? (numbers as number[]) : numbers[0]!, typedWith.value)
@@ -86,43 +87,43 @@ function take(mm: number, by: Schemas['Means']) {
 </script>
 
 <template>
-  <section class="panel" aria-live="polite" :aria-label="`Nail ${nail.code}`">
+  <section class="panel" aria-live="polite" :aria-label="$t('record.nail', { code: nail.code })">
     <div class="head"><span class="code">{{ nail.code }}</span><span>{{ nailInWords(nail.code) }}<br /><span class="soft small">{{ planned.why }}</span></span></div>
     <p :class="['state', { left: nail.mark === 'left', blood: nail.blood }]">{{ state }}</p>
     <p class="spare">
-      Safe to trim {{ length.show(bar.spare.mm) }} <span class="soft">({{ length.range(bar.spare.low_mm, bar.spare.high_mm) }}, {{ sources[bar.spare.source] }})</span>
+      {{ $t('record.safe_to_trim', { mm: length.show(bar.spare.mm) }) }} <span class="soft">({{ length.range(bar.spare.low_mm, bar.spare.high_mm) }}, {{ sources[bar.spare.source] }})</span>
     </p>
-    <p v-if="nail.blood" class="bleeding">Styptic or plain flour, firm pressure a full minute, look, repeat: three to four minutes is usual. Still bleeding after that: call a veterinarian. This nail is done for today.</p>
+    <p v-if="nail.blood" class="bleeding">{{ $t('record.styptic_or_plain_flour_firm') }}</p>
 
     <div class="acts">
-      <BButton variant="plain" class="act" @click="emit('planned')">As planned <kbd>Space</kbd></BButton>
-      <BButton variant="plain" class="act" @click="emit('left')">Leave out <kbd>S</kbd></BButton>
-      <BButton variant="plain" class="act drop" :aria-pressed="nail.blood" @click="emit('blood')"><AppIcon name="blood" />Blood <kbd>B</kbd></BButton>
+      <BButton variant="plain" class="act" @click="emit('planned')">{{ $t('record.as_planned') }} <kbd>{{ $t('record.space') }}</kbd></BButton>
+      <BButton variant="plain" class="act" @click="emit('left')">{{ $t('record.leave_out') }} <kbd>S</kbd></BButton>
+      <BButton variant="plain" class="act drop" :aria-pressed="nail.blood" @click="emit('blood')"><AppIcon name="blood" />{{ $t('record.blood') }} <kbd>B</kbd></BButton>
     </div>
-    <div class="choices" role="group" aria-label="How the dog was about it">
+    <div class="choices" role="group" :aria-label="$t('record.how_the_dog_was_about')">
       <button v-for="(words, r) in reactions" :key="r" type="button" :aria-pressed="nail.reaction === r" @click="emit('tell', { reaction: r })">{{ words }}</button>
-      <button type="button" :aria-pressed="nail.took_force" @click="emit('tell', { took_force: !nail.took_force })">it took force</button>
+      <button type="button" :aria-pressed="nail.took_force" @click="emit('tell', { took_force: !nail.took_force })">{{ $t('record.it_took_force') }}</button>
     </div>
 
-    <div class="choices" role="group" aria-label="The number is">
+    <div class="choices" role="group" :aria-label="$t('record.the_number_is')">
       <button v-for="(words, mode) in modes" :key="mode" type="button" :aria-pressed="numberMode === mode" @click="numberMode = mode">{{ words }}</button>
     </div>
     <form class="number" novalidate @submit.prevent="enter">
       <label for="number" class="visually-hidden">{{ modes[numberMode] }}, {{ length.symbol }}</label>
       <BFormInput id="number" ref="input" v-model="typed" inputmode="decimal" autocomplete="off" :placeholder="numberMode === 'cuts_mm' ? `1 + 0.5` : ''" :state="wrong || refused.length > 0 ? false : null" aria-describedby="number-wrong" />
       <span class="unit">{{ length.symbol }}</span>
-      <BButton type="submit" variant="plain">Next</BButton>
+      <BButton type="submit" variant="plain">{{ $t('record.next') }}</BButton>
     </form>
     <TypedWith v-if="numberMode !== 'cuts_mm'" />
     <FromPicture :code="nail.code" to="record" />
-    <div v-if="numberMode.startsWith('gap')" class="choices" role="group" aria-label="By feeler">
+    <div v-if="numberMode.startsWith('gap')" class="choices" role="group" :aria-label="$t('record.by_feeler')">
       <button v-for="f in settings?.gap_feelers" :key="f.feeler" type="button" @click="take(f.gap_mm, 'feeler')">{{ feelers[f.feeler] }}</button>
     </div>
     <p v-if="wrong || refused.length > 0" id="number-wrong" class="refused" role="alert">
-      {{ wrong }}<span v-for="e in refused" :key="e.field">{{ nail.code }}: {{ e.field.replace(/^records\[\d+\]\./, '').replaceAll('_', ' ').replace(' mm', '') }} {{ e.expected }} (you gave {{ e.value }}). </span>
-      <button v-if="refused.some((e) => e.field.endsWith('_mm'))" type="button" class="sure" :aria-pressed="nail.sure === true" @click="emit('tell', { sure: !nail.sure })">It is right: keep it</button>
+      {{ wrong }}<span v-for="e in refused" :key="e.field">{{ $t('record.you_gave_2', { code: nail.code, replace: e.field.replace(/^records\[\d+\]\./, '').replaceAll('_', ' ').replace(' mm', ''), expected: e.expected, e: e.value }) }}{{ ' ' }}</span>
+      <button v-if="refused.some((e) => e.field.endsWith('_mm'))" type="button" class="sure" :aria-pressed="nail.sure === true" @click="emit('tell', { sure: !nail.sure })">{{ $t('record.it_is_right_keep_it') }}</button>
     </p>
-    <ul v-if="told.length > 0" class="told small"><li v-for="t in told" :key="t.mode">{{ t.text }} <button type="button" :aria-label="`Forget ${t.text}`" @click="emit('tell', { [t.mode]: undefined })">✕</button></li></ul>
+    <ul v-if="told.length > 0" class="told small"><li v-for="t in told" :key="t.mode">{{ t.text }} <button type="button" :aria-label="$t('record.forget', { text: t.text })" @click="emit('tell', { [t.mode]: undefined })">✕</button></li></ul>
 
   </section>
 </template>

@@ -1,5 +1,7 @@
 <script setup lang="ts">
 import type { Schemas } from '../../api/client'
+import { $t } from '../../i18n'
+import { decimal } from '../../i18n/language'
 import { useUnits } from '../../units'
 import { rhythms } from '../../words'
 import QuickLine from './QuickLine.vue'
@@ -12,20 +14,20 @@ const all = () => props.outlooks.flatMap((o) => o.quick_mm)
 const least = () => Math.min(...all())
 const most = () => Math.max(...all())
 const moved = (mm: number) => `${mm < -0.05 ? '▼ back' : mm > 0.05 ? '▲ grows' : '● holds'} ${length.value.bare(Math.abs(mm))}`
-const hours = (minutes: number) => (minutes < 90 ? `${Math.round(minutes)} min` : `${(minutes / 60).toFixed(1)} h`)
-const ground = (o: Schemas['Outlook']) => (o.worn_out === undefined ? 'not ground' : `${o.worn_out.toFixed(o.worn_out < 1 ? 2 : 1)} ${props.tool === 'grinder_diamond' ? 'of a bit' : 'bands'}`)
+const hours = (minutes: number) => (minutes < 90 ? $t('rhythm.min', { minutes: Math.round(minutes) }) : $t('rhythm.h', { minutes: decimal(minutes / 60, 1) }))
+const ground = (o: Schemas['Outlook']) => (o.worn_out === undefined ? $t('rhythm.not_ground') : `${decimal(o.worn_out, o.worn_out < 1 ? 2 : 1)} ${props.tool === 'grinder_diamond' ? $t('rhythm.of_a_bit') : $t('rhythm.bands')}`)
 </script>
 
 <template>
-  <div class="scroll-sideways" tabindex="0" role="region" aria-label="How often, side by side">
+  <div class="scroll-sideways" tabindex="0" role="region" :aria-label="$t('rhythm.how_often_side_by_side')">
     <table>
       <thead>
-        <tr><th>how often</th><th class="number">days with a nail on the floor</th><th>quick of the mean toe, {{ length.symbol }}</th><th class="line">week by week</th><th class="number">trims</th><th class="number">at the table</th><th class="number">grinder wears out</th></tr>
+        <tr><th>{{ $t('rhythm.how_often') }}</th><th class="number">{{ $t('rhythm.days_with_a_nail_on') }}</th><th>{{ $t('rhythm.quick_of_the_mean_toe', { symbol: length.symbol }) }}</th><th class="line">{{ $t('rhythm.week_by_week') }}</th><th class="number">{{ $t('rhythm.trims_2') }}</th><th class="number">{{ $t('rhythm.at_the_table') }}</th><th class="number">{{ $t('rhythm.grinder_wears_out') }}</th></tr>
       </thead>
       <tbody>
         <tr v-for="o in outlooks" :key="o.rhythm" :class="{ chosen: o.rhythm === chosen }">
-          <td><button type="button" class="pick" :aria-pressed="o.rhythm === chosen" @click="chosen = o.rhythm">{{ rhythms[o.rhythm] }}</button><span v-if="o.rhythm === now" class="soft small"> now</span><span v-if="!o.choosable" class="soft small"> only to compare: beyond the four weeks that are the general ceiling</span></td>
-          <td class="number" data-says="on the floor"><span><strong>{{ o.floor_days }}</strong> <span class="soft small">of {{ 7 * o.weeks }}</span></span></td>
+          <td><button type="button" class="pick" :aria-pressed="o.rhythm === chosen" @click="chosen = o.rhythm">{{ rhythms[o.rhythm] }}</button><span v-if="o.rhythm === now" class="soft small">{{ ' ' }}{{ $t('rhythm.now') }}</span><span v-if="!o.choosable" class="soft small">{{ ' ' }}{{ $t('rhythm.only_to_compare_beyond_the') }}</span></td>
+          <td class="number" data-says="on the floor"><span><strong>{{ o.floor_days }}</strong> <span class="soft small">{{ $t('rhythm.of', { weeks: 7 * o.weeks }) }}</span></span></td>
           <td :class="['nowrap', { grows: o.quick_move_mm > 0.05 }]" data-says="quick"><span>{{ moved(o.quick_move_mm) }}</span></td>
           <td class="line"><QuickLine :quick="o.quick_mm" :least="least()" :most="most()" /></td>
           <td class="number" data-says="sittings">{{ o.sittings }}</td>

@@ -3,6 +3,7 @@ import { computed, ref } from 'vue'
 import type { Schemas } from '../../api/client'
 import { offerVisitBack, tryVisit, useKeepVisit } from '../../api/round'
 import { dayOf, daysOn } from '../../dates'
+import { $t } from '../../i18n'
 import { clock } from '../../local/clock'
 import RefusalNote from '../../parts/RefusalNote.vue'
 import AppIcon from '../../parts/AppIcon.vue'
@@ -54,7 +55,7 @@ function drop(v: Schemas['Visit'], anyway = false) {
   if (m.breaks && !anyway) return
   if (m.start === v.start && m.on === v.on) { moved.value = undefined; return }
   mutate({ ...placed(v, m), anyway }, {
-    onSuccess: (now) => offerVisitBack(`${v.dog.name} comes ${dayOf(now.on)} at ${clock(now.start)}.`, v, now),
+    onSuccess: (now) => offerVisitBack($t('round.comes_at_2', { name: v.dog.name, on: dayOf(now.on), start: clock(now.start) }), v, now),
     onSettled: () => (moved.value = undefined),
   })
 }
@@ -102,20 +103,20 @@ function key(event: KeyboardEvent, v: Schemas['Visit']) {
   else return
   event.preventDefault()
 }
-const about = (v: Schemas['Visit']) => `${v.dog.name}, ${clock(v.start)} to ${clock(v.ends)}, ${visitStates[v.state]}`
+const about = (v: Schemas['Visit']) => $t('round.to', { name: v.dog.name, start: clock(v.start), ends: clock(v.ends), state: visitStates[v.state] })
 </script>
 
 <template>
   <div>
     <RefusalNote :error="error" />
-    <div class="strip" :style="{ height: `${y(to) + 8}px` }" role="list" aria-label="The day">
+    <div class="strip" :style="{ height: `${y(to) + 8}px` }" role="list" :aria-label="$t('round.the_day')">
       <div v-for="h in hours" :key="h" class="hour" :style="{ top: `${y(h)}px` }" aria-hidden="true"><span>{{ clock(h) }}</span></div>
-      <div v-for="s in helped" :key="s.from" class="helper" :style="{ top: `${y(s.from)}px`, height: `${(s.to - s.from) * perMinute}px` }" :title="`Somebody to hold, ${clock(s.from)} to ${clock(s.to)}`" />
-      <div v-if="day.hours?.break" class="break" :style="{ top: `${y(day.hours.break.from)}px`, height: `${(day.hours.break.to - day.hours.break.from) * perMinute}px` }">break</div>
+      <div v-for="s in helped" :key="s.from" class="helper" :style="{ top: `${y(s.from)}px`, height: `${(s.to - s.from) * perMinute}px` }" :title="$t('round.somebody_to_hold_to', { from: clock(s.from), to: clock(s.to) })" />
+      <div v-if="day.hours?.break" class="break" :style="{ top: `${y(day.hours.break.from)}px`, height: `${(day.hours.break.to - day.hours.break.from) * perMinute}px` }">{{ $t('round.break') }}</div>
       <div v-for="g in day.gaps" :key="g.from" :class="['gap', { short: (g.to - g.from) * perMinute < 58 }]" role="listitem" :style="{ top: `${y(g.from)}px`, height: `${(g.to - g.from) * perMinute - 2}px` }">
-        <span class="small free">free {{ clock(g.from) }}–{{ clock(g.to) }}</span>
+        <span class="small free">{{ $t('round.free', { from: clock(g.from), to: clock(g.to) }) }}</span>
         <button v-for="f in g.fits.slice(0, Math.max(1, Math.floor(((g.to - g.from) * perMinute - 24) / 34)))" :key="f.dog.dog_id" type="button" @click="emit('give', f.dog, f.start)">
-          <strong dir="auto">{{ f.dog.name }}</strong>, {{ f.dog.minutes }} min<template v-if="f.dog.due">, due {{ dayOf(f.dog.due) }}</template> <span class="soft">at {{ clock(f.start) }}</span>
+          <strong dir="auto">{{ f.dog.name }}</strong>{{ $t('round.min_3', { minutes: f.dog.minutes }) }}<template v-if="f.dog.due">{{ $t('round.due_2', { due: dayOf(f.dog.due) }) }}</template> <span class="soft">{{ $t('round.at', { start: clock(f.start) }) }}</span>
         </button>
       </div>
       <div
@@ -124,15 +125,15 @@ const about = (v: Schemas['Visit']) => `${v.dog.name}, ${clock(v.start)} to ${cl
         @pointerdown="down($event, v)" @pointermove="move" @pointerup="up" @pointercancel="letGo" @focus="focused(v)" @keydown="key($event, v)"
       >
         <strong dir="auto">{{ v.dog.name }}</strong>
-        <span class="small"><strong v-if="hanging(v) && hanging(v)!.on !== v.on">to {{ dayOf(hanging(v)!.on) }} </strong>{{ clock(hangsAt(v)) }}–{{ clock(hangsAt(v) + v.minutes) }}<template v-if="v.state !== 'agreed'"> · {{ visitStates[v.state] }}</template><template v-if="v.starts?.late"> · about {{ clock(v.starts!.likely) }}</template></span>
+        <span class="small"><strong v-if="hanging(v) && hanging(v)!.on !== v.on">{{ $t('round.to_2', { on: dayOf(hanging(v)!.on) }) }}{{ ' ' }}</strong>{{ clock(hangsAt(v)) }}–{{ clock(hangsAt(v) + v.minutes) }}<template v-if="v.state !== 'agreed'"> · {{ visitStates[v.state] }}</template><template v-if="v.starts?.late">{{ ' ' }}{{ $t('round.about_2', { likely: clock(v.starts!.likely) }) }}</template></span>
         <span class="marks">
           <AppIcon v-if="v.dog.cautions?.some((c) => c.kind === 'veterinarian')" name="vet" /><AppIcon v-else-if="v.dog.hard || v.breaks" name="caution" />
         </span>
-        <p v-if="hanging(v)?.breaks" class="why" role="alert" @pointerdown.stop>{{ hanging(v)!.breaks }}. <button type="button" @click="moved = undefined">Back</button> <button type="button" @click="drop(v, true)">All the same</button></p>
+        <p v-if="hanging(v)?.breaks" class="why" role="alert" @pointerdown.stop>{{ hanging(v)!.breaks }}. <button type="button" @click="moved = undefined">{{ $t('round.back') }}</button> <button type="button" @click="drop(v, true)">{{ $t('round.all_the_same') }}</button></p>
       </div>
       <div v-if="day.on === day.today && day.now >= from && day.now <= to" class="now" :style="{ top: `${y(day.now)}px` }"><span>{{ clock(day.now) }}</span></div>
     </div>
-    <p v-if="lost.length > 0" class="small soft lost">Cancelled: <button v-for="v in lost" :key="v.id" type="button" @click="chosen = v.id">{{ v.dog.name }} {{ clock(v.start) }}, {{ visitStates[v.state] }}</button></p>
+    <p v-if="lost.length > 0" class="small soft lost">{{ $t('round.cancelled') }} <button v-for="v in lost" :key="v.id" type="button" @click="chosen = v.id">{{ v.dog.name }} {{ clock(v.start) }}, {{ visitStates[v.state] }}</button></p>
   </div>
 </template>
 

@@ -2,6 +2,7 @@
 import { BButton } from 'bootstrap-vue-next/components/BButton'
 import type { Schemas } from '../../api/client'
 import { offerVisitBack, useKeepVisit } from '../../api/round'
+import { $t } from '../../i18n'
 import { clock } from '../../local/clock'
 import RefusalNote from '../../parts/RefusalNote.vue'
 
@@ -11,18 +12,18 @@ const { mutate, isPending, error } = useKeepVisit()
 const visitOf = (way: Schemas['RoundWay']) => props.day.visits.find((v) => v.id === way.visit_id)
 function move(way: Schemas['RoundWay']) {
   const v = visitOf(way)
-  if (v && way.to !== undefined) mutate({ id: v.id, dog_id: v.dog.dog_id, on: v.on, start: way.to, minutes: v.minutes, state: v.state, sequence: v.sequence, note: v.note }, { onSuccess: (now) => offerVisitBack(`${v.dog.name} comes at ${clock(now.start)}.`, v, now) })
+  if (v && way.to !== undefined) mutate({ id: v.id, dog_id: v.dog.dog_id, on: v.on, start: way.to, minutes: v.minutes, state: v.state, sequence: v.sequence, note: v.note }, { onSuccess: (now) => offerVisitBack($t('round.comes_at_3', { name: v.dog.name, start: clock(now.start) }), v, now) })
 }
 </script>
 
 <template>
-  <section class="late" aria-label="The day runs late">
-    <h2>The day runs late</h2>
-    <p class="small soft">What would ease it, the most first. You ask, you decide.</p>
+  <section class="late" :aria-label="$t('round.the_day_runs_late')">
+    <h2>{{ $t('round.the_day_runs_late') }}</h2>
+    <p class="small soft">{{ $t('round.what_would_ease_it_the') }}</p>
     <ul>
       <li v-for="way in day.ways" :key="way.visit_id + way.words">
         <span dir="auto">{{ way.words }}</span>
-        <BButton v-if="way.to !== undefined" variant="plain" :disabled="isPending" @click="move(way)">They agree: move to {{ clock(way.to) }}</BButton>
+        <BButton v-if="way.to !== undefined" variant="plain" :disabled="isPending" @click="move(way)">{{ $t('round.they_agree_move_to', { to: clock(way.to) }) }}</BButton>
       </li>
     </ul>
     <RefusalNote :error="error" />

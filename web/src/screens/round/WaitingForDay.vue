@@ -4,6 +4,7 @@ import type { Schemas } from '../../api/client'
 import { useMessages, useTellOwner } from '../../api/messages'
 import { useKeepVisit, useWaitNoMore } from '../../api/round'
 import { dayOf } from '../../dates'
+import { $t } from '../../i18n'
 import { clock } from '../../local/clock'
 import { today } from '../../local/day'
 import RefusalNote from '../../parts/RefusalNote.vue'
@@ -20,18 +21,18 @@ const asked = (w: Schemas['WaitingDog']) => post.value?.messages.some((m) => m.d
 </script>
 
 <template>
-  <section class="waiting" aria-label="Waiting for a place">
-    <h2>Waiting for a place</h2>
+  <section class="waiting" :aria-label="$t('round.waiting_for_a_place')">
+    <h2>{{ $t('round.waiting_for_a_place') }}</h2>
     <ul>
       <li v-for="w in waiting" :key="w.dog.dog_id + w.on">
-        <p><RouterLink :to="`/dogs/${w.dog.dog_id}`" class="who" dir="auto">{{ w.dog.name }}</RouterLink><template v-if="w.dog.owner"> · <bdi>{{ w.dog.owner }}</bdi></template><template v-if="days && w.on !== today()"> · {{ dayOf(w.on) }}</template><template v-if="w.note"> · <bdi>{{ w.note }}</bdi></template><template v-if="!w.place"> · <span class="soft">still full</span></template></p>
+        <p><RouterLink :to="`/dogs/${w.dog.dog_id}`" class="who" dir="auto">{{ w.dog.name }}</RouterLink><template v-if="w.dog.owner"> · <bdi>{{ w.dog.owner }}</bdi></template><template v-if="days && w.on !== today()"> · {{ dayOf(w.on) }}</template><template v-if="w.note"> · <bdi>{{ w.note }}</bdi></template><template v-if="!w.place"> · <span class="soft">{{ $t('round.still_full') }}</span></template></p>
         <div class="ways">
           <template v-if="w.place">
-            <BButton variant="go" :disabled="keep.isPending.value" @click="give(w)">{{ clock(w.place.start) }} is free: book it</BButton>
-            <span v-if="asked(w)" class="small soft">written to</span>
-            <BButton v-else-if="post?.goes && w.dog.owner_id" variant="plain" :disabled="tell.isPending.value" @click="ask(w)">Ask the owner</BButton>
+            <BButton variant="go" :disabled="keep.isPending.value" @click="give(w)">{{ $t('round.is_free_book_it', { start: clock(w.place.start) }) }}</BButton>
+            <span v-if="asked(w)" class="small soft">{{ $t('round.written_to') }}</span>
+            <BButton v-else-if="post?.goes && w.dog.owner_id" variant="plain" :disabled="tell.isPending.value" @click="ask(w)">{{ $t('round.ask_the_owner') }}</BButton>
           </template>
-          <BButton variant="plain" :disabled="off.isPending.value" @click="off.mutate({ dogId: w.dog.dog_id, on: w.on, note: w.note })">No longer</BButton>
+          <BButton variant="plain" :disabled="off.isPending.value" @click="off.mutate({ dogId: w.dog.dog_id, on: w.on, note: w.note })">{{ $t('round.no_longer') }}</BButton>
         </div>
       </li>
     </ul>

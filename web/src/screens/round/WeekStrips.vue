@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import type { Schemas } from '../../api/client'
 import { dayOf } from '../../dates'
+import { $t } from '../../i18n'
 
 /** The week as seven short strips, each as full as its day. */
 const props = defineProps<{ week: Schemas['RoundLoad'][]; on: string; today: string; over?: string }>()
@@ -11,11 +12,11 @@ const span = computed(() => {
   return { from: Math.min(480, ...bars.map((b) => b.from)), to: Math.max(1020, ...bars.map((b) => b.to)) }
 })
 const x = (minutes: number) => ((minutes - span.value.from) / (span.value.to - span.value.from)) * 100
-const words = (d: Schemas['RoundLoad']) => (d.dogs > 0 ? `${d.dogs} ${d.dogs === 1 ? 'dog' : 'dogs'}, ${Math.round(d.minutes)} min` : d.open ? 'free' : 'closed')
+const words = (d: Schemas['RoundLoad']) => (d.dogs > 0 ? $t('round.min_4', { dogs: d.dogs, dogs2: $t('round.dog_dogs', d.dogs), minutes: Math.round(d.minutes) }) : d.open ? $t('round.free_2') : $t('round.closed'))
 </script>
 
 <template>
-  <div class="week" role="group" aria-label="The week">
+  <div class="week" role="group" :aria-label="$t('round.the_week')">
     <button v-for="d in week" :key="d.on" type="button" :data-day="d.on" :class="{ today: d.on === today, over: d.over.length > 0, under: d.on === over }" :aria-pressed="d.on === on" @click="$emit('show', d.on)">
       <strong>{{ dayOf(d.on) }}</strong>
       <svg viewBox="0 0 100 12" preserveAspectRatio="none" aria-hidden="true">

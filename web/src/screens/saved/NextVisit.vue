@@ -4,6 +4,7 @@ import { computed } from 'vue'
 import type { Schemas } from '../../api/client'
 import { useDogVisits, useKeepVisit } from '../../api/round'
 import { dayOf, inDays } from '../../dates'
+import { $t } from '../../i18n'
 import { clock } from '../../local/clock'
 import RefusalNote from '../../parts/RefusalNote.vue'
 
@@ -18,9 +19,9 @@ const off = () => coming.value && mutate({ id: coming.value.id, dog_id: props.do
 
 <template>
   <div v-if="data" class="next-visit">
-    <p v-if="coming" role="status"><strong>Next visit: {{ dayOf(coming.on) }} at {{ clock(coming.start) }}</strong>, {{ coming.minutes }} min. <RouterLink :to="{ path: '/round', query: { on: coming.on } }">That day</RouterLink> <BButton variant="plain" class="off" :disabled="isPending" @click="off">Call it off</BButton></p>
+    <p v-if="coming" role="status"><strong>{{ $t('saved.next_visit_at', { on: dayOf(coming.on), start: clock(coming.start) }) }}</strong>{{ $t('saved.min', { minutes: coming.minutes }) }} <RouterLink :to="{ path: '/round', query: { on: coming.on } }">{{ $t('saved.that_day') }}</RouterLink> <BButton variant="plain" class="off" :disabled="isPending" @click="off">{{ $t('saved.call_it_off') }}</BButton></p>
     <template v-else-if="data.offers.length > 0">
-      <p class="soft">The next visit, {{ data.dog.minutes }} min:</p>
+      <p class="soft">{{ $t('saved.the_next_visit_min', { minutes: data.dog.minutes }) }}</p>
       <div class="ways"><BButton v-for="(o, i) in data.offers" :key="o.on + o.start" :variant="i === 0 ? 'go' : 'plain'" :disabled="isPending" :title="o.reasons.join(', ')" @click="give(o)">{{ dayOf(o.on) }} {{ clock(o.start) }} <span class="small">{{ inDays(o.in_days) }}</span></BButton></div>
     </template>
     <RefusalNote :error="error" />

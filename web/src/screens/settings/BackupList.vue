@@ -4,6 +4,8 @@ import { computed, ref } from 'vue'
 import type { Schemas } from '../../api/client'
 import { useBackups, useMakeBackup, useRestore } from '../../api/queries'
 import { momentOf } from '../../dates'
+import { $t } from '../../i18n'
+import { decimal } from '../../i18n/language'
 import AnswerState from '../../parts/AnswerState.vue'
 import RefusalNote from '../../parts/RefusalNote.vue'
 
@@ -15,38 +17,38 @@ const few = 5
 const all = ref(false)
 const shown = computed(() => (all.value ? data.value!.backups : data.value!.backups.slice(0, few)))
 const chosen = ref<Schemas['Backup']>()
-const size = (bytes: number) => `${(bytes / 1e6).toFixed(1)} MB`
+const size = (bytes: number) => $t('settings.mb', { bytes: decimal(bytes / 1e6, 1) })
 </script>
 
 <template>
   <section class="section" aria-labelledby="backups-title">
-    <h2 id="backups-title">Backups</h2>
-    <p class="says"><template v-if="data && !data.nightly">A demonstration makes none by itself. Your own book gets one</template><template v-else>One is made</template> each night, or when Fribbet is next running, and read back whole. All of the last seven days are kept, then the last of each week for four weeks.</p>
-    <AnswerState v-if="!data" :error="error" what="the backups" @again="refetch()" />
+    <h2 id="backups-title">{{ $t('settings.backups') }}</h2>
+    <p class="says"><template v-if="data && !data.nightly">{{ $t('settings.a_demonstration_makes_none_by') }}</template><template v-else>{{ $t('settings.one_is_made') }}</template> {{ $t('settings.each_night_or_when_fribbet') }}</p>
+    <AnswerState v-if="!data" :error="error" :what="$t('settings.the_backups')" @again="refetch()" />
     <template v-else>
       <p v-if="data.trouble" class="trouble" role="alert">{{ data.trouble }}</p>
-      <p v-if="data.night_trouble" class="trouble" role="alert">The night’s was not made: {{ data.night_trouble }}.</p>
+      <p v-if="data.night_trouble" class="trouble" role="alert">{{ $t('settings.the_nights_was_not_made', { night_trouble: data.night_trouble }) }}</p>
       <div class="ways">
-        <BButton variant="plain" :disabled="making" @click="make()">{{ making ? 'Copying and checking…' : 'Back up now' }}</BButton>
-        <span v-if="made" role="status">Made, read back whole, and sound.</span>
+        <BButton variant="plain" :disabled="making" @click="make()">{{ making ? $t('settings.copying_and_checking') : $t('settings.back_up_now') }}</BButton>
+        <span v-if="made" role="status">{{ $t('settings.made_read_back_whole_and') }}</span>
       </div>
       <RefusalNote :error="unmade" />
       <ul v-if="data.backups.length > 0" class="list">
         <li v-for="b in shown" :key="b.name">
           <span class="when">{{ momentOf(b.made_at) }}</span>
-          <span class="soft">{{ size(b.bytes) }}<template v-if="b.replaced"> · what a restore replaced</template></span>
-          <button type="button" :aria-pressed="chosen?.name === b.name" :aria-label="`Restore ${momentOf(b.made_at)}`" @click="chosen = chosen?.name === b.name ? undefined : b">Restore…</button>
+          <span class="soft">{{ size(b.bytes) }}<template v-if="b.replaced">{{ ' ' }}{{ $t('settings.what_a_restore_replaced') }}</template></span>
+          <button type="button" :aria-pressed="chosen?.name === b.name" :aria-label="$t('settings.restore', { made_at: momentOf(b.made_at) })" @click="chosen = chosen?.name === b.name ? undefined : b">{{ $t('settings.restore_2') }}</button>
           <div v-if="chosen?.name === b.name" class="sure">
-            <p>The book of {{ momentOf(b.made_at) }} takes the place of what is there now. What is there now is kept in this list, and can be put back the same way. Whoever is at a bench should finish first.</p>
-            <BButton variant="go" :disabled="reading" @click="restore(b.name)">{{ reading ? 'Reading it whole…' : 'Restore this one' }}</BButton>
-            <BButton variant="plain" @click="chosen = undefined">Leave it</BButton>
+            <p>{{ $t('settings.the_book_of_takes_the', { made_at: momentOf(b.made_at) }) }}</p>
+            <BButton variant="go" :disabled="reading" @click="restore(b.name)">{{ reading ? $t('settings.reading_it_whole') : $t('settings.restore_this_one') }}</BButton>
+            <BButton variant="plain" @click="chosen = undefined">{{ $t('settings.leave_it') }}</BButton>
             <RefusalNote :error="unrestored" />
           </div>
         </li>
       </ul>
-      <p v-else class="soft">None yet.</p>
-      <button v-if="data.backups.length > few && !all" type="button" class="more" @click="all = true">All {{ data.backups.length }}</button>
-      <p class="soft small says">They are files in <code>{{ data.place }}</code>. A copy on another disk survives this one: <code>fribbet backup</code> writes it anywhere.</p>
+      <p v-else class="soft">{{ $t('settings.none_yet') }}</p>
+      <button v-if="data.backups.length > few && !all" type="button" class="more" @click="all = true">{{ $t('settings.all', { n: data.backups.length }) }}</button>
+      <p class="soft small says">{{ $t('settings.they_are_files_in') }} <code>{{ data.place }}</code>{{ $t('settings.a_copy_on_another_disk') }} <code>fribbet backup</code> {{ $t('settings.writes_it_anywhere') }}</p>
     </template>
   </section>
 </template>

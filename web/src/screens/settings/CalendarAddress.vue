@@ -2,6 +2,7 @@
 import { BButton } from 'bootstrap-vue-next/components/BButton'
 import { computed, ref } from 'vue'
 import { useCalendar, useRenewCalendar } from '../../api/queries'
+import { $t } from '../../i18n'
 import AnswerState from '../../parts/AnswerState.vue'
 
 /** The due dates for a calendar program: an address to subscribe to, or a file. */
@@ -17,17 +18,17 @@ async function copy() {
 
 <template>
   <section class="section" aria-labelledby="calendar-title">
-    <h2 id="calendar-title">Calendar</h2>
-    <p class="says">Every dog’s date as an all-day entry with its reason and an alarm the morning before. A calendar program on this machine that subscribes to the address moves the entries when the dates move.</p>
-    <AnswerState v-if="!data" :error="error" what="the calendar’s address" @again="refetch()" />
+    <h2 id="calendar-title">{{ $t('settings.calendar') }}</h2>
+    <p class="says">{{ $t('settings.every_dogs_date_as_an') }}</p>
+    <AnswerState v-if="!data" :error="error" :what="$t('settings.the_calendars_address')" @again="refetch()" />
     <template v-else>
       <p class="address"><code>{{ address }}</code></p>
       <div class="ways">
-        <BButton variant="plain" @click="copy">{{ copied ? 'Copied' : 'Copy the address' }}</BButton>
-        <a :href="data.path" download="due.ics" class="btn btn-plain">Download due.ics</a>
-        <BButton variant="plain" :disabled="isPending" @click="mutate()">Make a new address</BButton>
+        <BButton variant="plain" @click="copy">{{ copied ? $t('settings.copied') : $t('settings.copy_the_address') }}</BButton>
+        <a :href="data.path" download="due.ics" class="btn btn-plain">{{ $t('settings.download_due_ics') }}</a>
+        <BButton variant="plain" :disabled="isPending" @click="mutate()">{{ $t('settings.make_a_new_address') }}</BButton>
       </div>
-      <p class="soft small says">Whoever knows the address can read the dogs’ names and dates. A new one makes the old one useless.</p>
+      <p class="soft small says">{{ $t('settings.whoever_knows_the_address_can') }}</p>
     </template>
   </section>
 </template>

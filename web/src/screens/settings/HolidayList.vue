@@ -4,6 +4,7 @@ import { BFormInput } from 'bootstrap-vue-next/components/BFormInput'
 import { ref } from 'vue'
 import type { Schemas } from '../../api/client'
 import { fullDayOf } from '../../dates'
+import { $t } from '../../i18n'
 
 /** Days on which nobody works. */
 const days = defineModel<Schemas['Span'][]>({ required: true })
@@ -21,15 +22,15 @@ function add() {
   <div>
     <ul class="small">
       <li v-for="(d, i) in days" :key="d.from + d.to" :class="{ soft: d.to < today }">
-        {{ fullDayOf(d.from) }}<template v-if="d.to !== d.from"> to {{ fullDayOf(d.to) }}</template>
-        <button type="button" :aria-label="`Remove the days off from ${fullDayOf(d.from)}`" @click="days = days.filter((_, at) => at !== i)">✕</button>
+        {{ fullDayOf(d.from) }}<template v-if="d.to !== d.from">{{ ' ' }}{{ $t('settings.to', { to: fullDayOf(d.to) }) }}</template>
+        <button type="button" :aria-label="$t('settings.remove_the_days_off_from', { from: fullDayOf(d.from) })" @click="days = days.filter((_, at) => at !== i)">✕</button>
       </li>
     </ul>
     <div class="add">
-      <BFormInput v-model="from" type="date" aria-label="First day off" />
-      <span>to</span>
-      <BFormInput v-model="to" type="date" aria-label="Last day off" :min="from" />
-      <BButton variant="plain" :disabled="!from" @click="add">Add</BButton>
+      <BFormInput v-model="from" type="date" :aria-label="$t('settings.first_day_off')" />
+      <span>{{ $t('settings.to_2') }}</span>
+      <BFormInput v-model="to" type="date" :aria-label="$t('settings.last_day_off')" :min="from" />
+      <BButton variant="plain" :disabled="!from" @click="add">{{ $t('settings.add') }}</BButton>
     </div>
   </div>
 </template>

@@ -6,6 +6,7 @@ import { ref, watch } from 'vue'
 import type { Schemas } from '../../api/client'
 import { useHouse, useHouseChange } from '../../api/queries'
 import { momentOf } from '../../dates'
+import { $t } from '../../i18n'
 import AnswerState from '../../parts/AnswerState.vue'
 import RefusalNote from '../../parts/RefusalNote.vue'
 
@@ -29,50 +30,50 @@ const saveName = () => rename(edited.value!, { onSuccess: () => (edited.value = 
 
 <template>
   <section class="section" aria-labelledby="devices-title">
-    <h2 id="devices-title">Devices</h2>
-    <AnswerState v-if="!data" :error="error" what="the devices" @again="refetch()" />
+    <h2 id="devices-title">{{ $t('settings.devices') }}</h2>
+    <AnswerState v-if="!data" :error="error" :what="$t('settings.the_devices')" @again="refetch()" />
     <template v-else-if="!data.open">
-      <p class="says">Fribbet answers this machine only. To have it on the phone at the table, stop it and start it with <code>--listen 0.0.0.0:8642</code>: it asks for a passphrase, and seals what is said (TLS). It is for the house, not for the internet.</p>
+      <p class="says">{{ $t('settings.fribbet_answers_this_machine_only') }} <code>--listen 0.0.0.0:8642</code>{{ $t('settings.it_asks_for_a_passphrase') }}</p>
     </template>
     <template v-else>
-      <p class="says">Phones and tablets in the house reach it at <code>{{ data.addresses[0] }}</code>. It is for the house, not for the internet.</p>
+      <p class="says">{{ $t('settings.phones_and_tablets_in_the') }} <code>{{ data.addresses[0] }}</code>{{ $t('settings.it_is_for_the_house') }}</p>
       <template v-if="data.host">
-        <BButton variant="plain" @click="show()">{{ shown ? 'Another code' : 'Let a device in' }}</BButton>
+        <BButton variant="plain" @click="show()">{{ shown ? $t('settings.another_code') : $t('settings.let_a_device_in') }}</BButton>
         <RefusalNote :error="noCode" />
         <div v-if="shown" class="pairing">
-          <svg :viewBox="`-4 -4 ${shown.picture.size + 8} ${shown.picture.size + 8}`" role="img" aria-label="The address with its code, for a camera"><rect x="-4" y="-4" width="100%" height="100%" fill="#fff" /><path :d="shown.picture.path" fill="#000" /></svg>
+          <svg :viewBox="`-4 -4 ${shown.picture.size + 8} ${shown.picture.size + 8}`" role="img" :aria-label="$t('settings.the_address_with_its_code')"><rect x="-4" y="-4" width="100%" height="100%" fill="#fff" /><path :d="shown.picture.path" fill="#000" /></svg>
           <div>
-            <p>Point the device’s camera at this, or open:</p>
+            <p>{{ $t('settings.point_the_devices_camera_at') }}</p>
             <p class="address"><code>{{ shown.url }}</code></p>
-            <p class="soft small">Good once, until {{ momentOf(shown.until) }}.</p>
-            <p v-if="data.fingerprint" class="soft small">Its browser does not know Fribbet’s certificate and warns. The fingerprint it shows must be this one (SHA-256): <code class="print">{{ data.fingerprint }}</code></p>
+            <p class="soft small">{{ $t('settings.good_once_until', { until: momentOf(shown.until) }) }}</p>
+            <p v-if="data.fingerprint" class="soft small">{{ $t('settings.its_browser_does_not_know') }} <code class="print">{{ data.fingerprint }}</code></p>
           </div>
         </div>
       </template>
-      <p v-else class="soft small says">Another device is let in on the machine itself.</p>
+      <p v-else class="soft small says">{{ $t('settings.another_device_is_let_in') }}</p>
       <ul v-if="data.devices.length > 0" class="list">
         <li v-for="d in data.devices" :key="d.id">
-          <span class="who"><bdi>{{ d.name }}</bdi><template v-if="d.who">, <bdi>{{ d.who }}</bdi></template><template v-if="d.here"> · this one</template></span>
-          <span class="soft">last here {{ momentOf(d.seen_at) }}</span>
+          <span class="who"><bdi>{{ d.name }}</bdi><template v-if="d.who">, <bdi>{{ d.who }}</bdi></template><template v-if="d.here">{{ ' ' }}{{ $t('settings.this_one') }}</template></span>
+          <span class="soft">{{ $t('settings.last_here', { seen_at: momentOf(d.seen_at) }) }}</span>
           <span class="acts">
-            <button type="button" :aria-label="`Name ${d.name}`" @click="edit(d)">Name</button>
-            <button type="button" :aria-label="`Withdraw ${d.name}`" @click="sure = sure === d.id ? '' : d.id">Withdraw…</button>
+            <button type="button" :aria-label="$t('settings.name', { name: d.name })" @click="edit(d)">{{ $t('settings.name_2') }}</button>
+            <button type="button" :aria-label="$t('settings.withdraw', { name: d.name })" @click="sure = sure === d.id ? '' : d.id">{{ $t('settings.withdraw_2') }}</button>
           </span>
           <form v-if="edited?.id === d.id" class="more" @submit.prevent="saveName">
-            <label>What it is <BFormInput v-model="edited.name" maxlength="40" /></label>
-            <label>Who uses it <BFormInput v-model="edited.who" maxlength="40" /></label>
-            <BButton type="submit" variant="go">Save</BButton>
+            <label>{{ $t('settings.what_it_is') }} <BFormInput v-model="edited.name" maxlength="40" /></label>
+            <label>{{ $t('settings.who_uses_it') }} <BFormInput v-model="edited.who" maxlength="40" /></label>
+            <BButton type="submit" variant="go">{{ $t('settings.save') }}</BButton>
             <RefusalNote :error="unnamed" />
           </form>
           <div v-if="sure === d.id" class="more">
-            <span>It comes in no more{{ d.here ? ', and this is the one you hold' : '' }}. Its browser drops what it kept of the book when it next asks, taps that wait in it too.</span>
-            <BFormCheckbox v-model="renew">Give the calendar and the cards’ pages new addresses: it saw the old ones</BFormCheckbox>
-            <BButton variant="go" @click="drop({ id: d.id, renew })">Withdraw it</BButton>
+            <span>{{ $t('settings.it_comes_in_no_more', { here: d.here ? $t('settings.and_this_is_the_one') : '' }) }}</span>
+            <BFormCheckbox v-model="renew">{{ $t('settings.give_the_calendar_and_the') }}</BFormCheckbox>
+            <BButton variant="go" @click="drop({ id: d.id, renew })">{{ $t('settings.withdraw_it') }}</BButton>
             <RefusalNote :error="kept" />
           </div>
         </li>
       </ul>
-      <p v-else class="soft">None was let in yet.</p>
+      <p v-else class="soft">{{ $t('settings.none_was_let_in_yet') }}</p>
     </template>
   </section>
 </template>

@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import type { Schemas } from '../../api/client'
 import { dayOf } from '../../dates'
+import { $t } from '../../i18n'
 import { useUnits } from '../../units'
 
 /** How thick slices came out each time they were measured, beside how thick they were meant to be. */
@@ -14,15 +15,15 @@ const at = (mm: number) => `${((100 * mm) / most.value).toFixed(1)}%`
 
 <template>
   <section aria-labelledby="over-time">
-    <h2 id="over-time">Over time</h2>
+    <h2 id="over-time">{{ $t('slices.over_time') }}</h2>
     <ol>
       <li v-for="r in rows" :key="r.on + r.true_mm.value">
         <span>{{ dayOf(r.on) }}</span>
-        <span>meant {{ length.show(r.meant_mm) }}, cut {{ length.show(r.true_mm.value) }}<span class="soft small">, one differs from the next by {{ length.show(r.spread_mm) }}</span></span>
+        <span>{{ $t('slices.meant_cut', { meant: length.show(r.meant_mm), true: length.show(r.true_mm.value) }) }}<span class="soft small">{{ $t('slices.one_differs_from_the_next', { spread: length.show(r.spread_mm) }) }}</span></span>
         <span class="bar" aria-hidden="true"><i class="range" :style="{ left: at(r.true_mm.low), right: `calc(100% - ${at(r.true_mm.high)})` }" /><i class="meant" :style="{ left: at(r.meant_mm) }" /><i class="dot" :style="{ left: at(r.true_mm.value) }" /></span>
       </li>
     </ol>
-    <p class="small soft">The upright line is what you meant, the dot what you cut, the bar its range.</p>
+    <p class="small soft">{{ $t('slices.the_upright_line_is_what') }}</p>
   </section>
 </template>
 

@@ -1,15 +1,16 @@
 <script setup lang="ts">
+import { $t } from '../../i18n'
 /** How slices and card lie for the picture: seen from straight above, every slice on its side. */
 const left = [20, 40, 61, 82, 102, 123, 144, 164, 185, 206]
 </script>
 
 <template>
   <figure class="how">
-    <svg viewBox="0 0 320 150" role="img" aria-label="From straight above: a bank card, and below it ten slices in a row, each standing on its side so that its thickness is seen">
+    <svg viewBox="0 0 320 150" role="img" :aria-label="$t('slices.from_straight_above_a_bank')">
       <rect class="card" x="20" y="10" width="128" height="81" rx="5" />
-      <text x="84" y="55">a bank card’s size</text>
+      <text x="84" y="55">{{ $t('slices.a_bank_cards_size') }}</text>
       <rect v-for="(x, i) in left" :key="x" class="slice" :x="x" :y="106 + (i % 3)" :width="4 + (i % 2)" height="26" />
-      <text x="268" y="116">ten slices,</text><text x="268" y="130">on their sides</text>
+      <text x="268" y="116">{{ $t('slices.ten_slices') }}</text><text x="268" y="130">{{ $t('slices.on_their_sides') }}</text>
     </svg>
   </figure>
 </template>

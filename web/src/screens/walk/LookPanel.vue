@@ -3,6 +3,7 @@ import { BButton } from 'bootstrap-vue-next/components/BButton'
 import { BFormInput } from 'bootstrap-vue-next/components/BFormInput'
 import { computed, onMounted, ref, useTemplateRef } from 'vue'
 import type { Schemas } from '../../api/client'
+import { $t } from '../../i18n'
 import { feelerTold } from '../../local/looks'
 import { useSettings } from '../../api/queries'
 import { typedWith } from '../../local/numberMode'
@@ -35,7 +36,7 @@ function settle(): boolean {
   if (typed.value.trim() === '') return true
   const mm = length.value.typed(typed.value)
   if (mm === undefined) {
-    wrong.value = `“${typed.value}” is not a number of ${length.value.symbol}.`
+    wrong.value = $t('walk.is_not_a_number_of', { typed: typed.value, symbol: length.value.symbol })
     return false
   }
   emit('tell', { [what.value]: mm, means: { ...props.look.means, [what.value === 'gap_mm' ? 'gap' : 'length']: { by: typedWith.value } }, sure: undefined })
@@ -52,49 +53,49 @@ const source = (seen: unknown) => (seen === undefined ? 'assumed' : 'seen')
 </script>
 
 <template>
-  <section class="panel" :aria-label="`Nail ${look.code}`">
+  <section class="panel" :aria-label="$t('walk.nail_2', { code: look.code })">
     <div class="head"><span class="code">{{ look.code }}</span><span class="words">{{ nailInWords(look.code) }}</span>
-      <div class="choices scope" role="group" aria-label="What you say is of">
-      <button type="button" :aria-pressed="scope === 'nail'" @click="emit('scope', 'nail')">this nail</button>
-      <button type="button" :aria-pressed="scope === 'paw'" @click="emit('scope', 'paw')">the whole paw {{ look.code.slice(0, 2) }} <kbd>W</kbd></button>
+      <div class="choices scope" role="group" :aria-label="$t('walk.what_you_say_is_of')">
+      <button type="button" :aria-pressed="scope === 'nail'" @click="emit('scope', 'nail')">{{ $t('walk.this_nail') }}</button>
+      <button type="button" :aria-pressed="scope === 'paw'" @click="emit('scope', 'paw')">{{ $t('walk.the_whole_paw', { code: look.code.slice(0, 2) }) }} <kbd>W</kbd></button>
     </div>
     </div>
 
     <template v-if="!isDewclaw">
-      <h2>Floor <span :class="['mark', source(look.gap_mm ?? look.past_pad)]">{{ look.gap_mm === undefined ? (look.past_pad ? 'past its pad' : 'assumed') : `gap ${length.inField(look.gap_mm)} ${length.symbol}` }}</span></h2>
-      <div class="choices" role="group" aria-label="What passes under it">
+      <h2>{{ $t('walk.floor') }} <span :class="['mark', source(look.gap_mm ?? look.past_pad)]">{{ look.gap_mm === undefined ? (look.past_pad ? $t('walk.past_its_pad') : $t('walk.assumed')) : $t('walk.gap', { gap: length.inField(look.gap_mm), symbol: length.symbol }) }}</span></h2>
+      <div class="choices" role="group" :aria-label="$t('walk.what_passes_under_it')">
         <button v-for="(f, i) in settings?.gap_feelers" :key="f.feeler" type="button" class="big" :aria-pressed="look.gap_mm === f.gap_mm" @click="emit('tell', feelerTold(f.gap_mm, look))">{{ feelers[f.feeler] }} <kbd>{{ 'TACO'[i] }}</kbd></button>
-        <button type="button" class="big" :aria-pressed="look.past_pad === true" @click="emit('tell', { past_pad: !look.past_pad })">past its pad <kbd>X</kbd></button>
+        <button type="button" class="big" :aria-pressed="look.past_pad === true" @click="emit('tell', { past_pad: !look.past_pad })">{{ $t('walk.past_its_pad') }} <kbd>X</kbd></button>
       </div>
     </template>
 
-    <h2>Colour <span :class="['mark', source(look.colour)]">{{ look.colour ? '' : 'assumed' }}</span></h2>
-    <div class="choices" role="group" aria-label="Colour">
+    <h2>{{ $t('walk.colour') }} <span :class="['mark', source(look.colour)]">{{ look.colour ? '' : $t('walk.assumed') }}</span></h2>
+    <div class="choices" role="group" :aria-label="$t('walk.colour')">
       <button v-for="c in pickColours" :key="c" type="button" :aria-pressed="shown('colour') === c && look.colour !== undefined" @click="emit('tell', { colour: c })"><span :class="['chip', c]" />{{ colours[c] }} <kbd>{{ c[0].toUpperCase() }}</kbd></button>
     </div>
-    <h2>Shape <span :class="['mark', source(look.shape)]">{{ look.shape ? '' : 'assumed' }}</span></h2>
-    <div class="choices" role="group" aria-label="Shape">
+    <h2>{{ $t('walk.shape') }} <span :class="['mark', source(look.shape)]">{{ look.shape ? '' : $t('walk.assumed') }}</span></h2>
+    <div class="choices" role="group" :aria-label="$t('walk.shape')">
       <button v-for="(words, shape, i) in shapes" :key="shape" type="button" class="drawn" :aria-pressed="shown('shape') === shape && look.shape !== undefined" @click="emit('tell', { shape })"><ShapePicture :shape="shape" />{{ words }} <kbd>{{ 'FGHJ'[i] }}</kbd></button>
     </div>
-    <h2>State <span :class="['mark', source(look.state)]">{{ look.state ? '' : 'assumed' }}</span></h2>
-    <div class="choices" role="group" aria-label="State">
+    <h2>{{ $t('walk.state') }} <span :class="['mark', source(look.state)]">{{ look.state ? '' : $t('walk.assumed') }}</span></h2>
+    <div class="choices" role="group" :aria-label="$t('walk.state')">
       <button v-for="s in pickStates" :key="s" type="button" :aria-pressed="shown('state') === s && look.state !== undefined" @click="emit('tell', { state: s })">{{ states[s] }}</button>
-      <button type="button" :aria-pressed="look.present === false" @click="emit('tell', { present: look.present === false ? undefined : false })">not there</button>
+      <button type="button" :aria-pressed="look.present === false" @click="emit('tell', { present: look.present === false ? undefined : false })">{{ $t('walk.not_there') }}</button>
     </div>
-    <p v-if="look.state && settings?.veterinary_states.includes(look.state)" class="vet">Call a veterinarian. This nail is left out of every plan.</p>
-    <p v-if="isDewclaw && look.shape === 'curled'" class="care">Curling: do it first. If it touches the skin, mark it grown in: that is a veterinarian’s matter.</p>
+    <p v-if="look.state && settings?.veterinary_states.includes(look.state)" class="vet">{{ $t('walk.call_a_veterinarian_this_nail') }}</p>
+    <p v-if="isDewclaw && look.shape === 'curled'" class="care">{{ $t('walk.curling_do_it_first_if') }}</p>
 
     <form class="number" novalidate @submit.prevent="settle() && emit('next')">
-      <label for="number">In {{ length.symbol }}</label>
-      <select v-model="what" class="form-select" aria-label="The number is"><option value="length_mm">length</option><option v-if="!isDewclaw" value="gap_mm">gap</option></select>
+      <label for="number">{{ $t('walk.in', { symbol: length.symbol }) }}</label>
+      <select v-model="what" class="form-select" :aria-label="$t('walk.the_number_is')"><option value="length_mm">{{ $t('walk.length') }}</option><option v-if="!isDewclaw" value="gap_mm">{{ $t('walk.gap_2') }}</option></select>
       <BFormInput id="number" ref="input" v-model="typed" inputmode="decimal" autocomplete="off" :state="wrong || refused.length > 0 ? false : null" aria-describedby="number-wrong" />
-      <BButton type="submit" variant="plain" class="take">Take</BButton>
+      <BButton type="submit" variant="plain" class="take">{{ $t('walk.take') }}</BButton>
     </form>
     <TypedWith />
     <FromPicture :code="look.code" to="walk" />
-    <p v-if="look.length_mm !== undefined" class="small">Length {{ length.inField(look.length_mm) }} {{ length.symbol }}.</p>
-    <p v-if="wrong || refused.length > 0" id="number-wrong" class="refused" role="alert">{{ wrong }}<span v-for="e in refused" :key="e.field">{{ look.code }}: {{ e.field.replace(/^looks\[\d+\]\./, '').replaceAll('_', ' ').replace(' mm', '') }} {{ e.expected }} (you gave {{ e.value }}). </span>
-      <button v-if="refused.length > 0" type="button" class="sure" :aria-pressed="look.sure === true" @click="emit('tell', { sure: !look.sure })">It is right: keep it</button></p>
+    <p v-if="look.length_mm !== undefined" class="small">{{ $t('walk.length_2', { length: length.inField(look.length_mm), symbol: length.symbol }) }}</p>
+    <p v-if="wrong || refused.length > 0" id="number-wrong" class="refused" role="alert">{{ wrong }}<span v-for="e in refused" :key="e.field">{{ $t('walk.you_gave', { code: look.code, replace: e.field.replace(/^looks\[\d+\]\./, '').replaceAll('_', ' ').replace(' mm', ''), expected: e.expected, e: e.value }) }}{{ ' ' }}</span>
+      <button v-if="refused.length > 0" type="button" class="sure" :aria-pressed="look.sure === true" @click="emit('tell', { sure: !look.sure })">{{ $t('walk.it_is_right_keep_it') }}</button></p>
   </section>
 </template>
 
