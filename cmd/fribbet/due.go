@@ -49,6 +49,10 @@ func dueCommand() *cobra.Command {
 			if err != nil {
 				return err
 			}
+			speaks, err := b.Words(cmd.Context())
+			if err != nil {
+				return err
+			}
 			lines := make([]dueLine, len(found.Rows))
 			pressing := false
 			for i, r := range found.Rows {
@@ -56,7 +60,7 @@ func dueCommand() *cobra.Command {
 				if err != nil {
 					return err
 				}
-				lines[i] = dueLine{ID: r.DogID.String(), Name: r.Name, Standing: string(turn.Standing), Reason: turn.Reason}
+				lines[i] = dueLine{ID: r.DogID.String(), Name: r.Name, Standing: string(turn.Standing), Reason: speaks.Say(turn.Reason)}
 				if !turn.On.IsZero() {
 					lines[i].Due = turn.On.String()
 					pressing = pressing || !turn.On.After(b.Today())

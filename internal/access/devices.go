@@ -11,6 +11,7 @@ import (
 	"github.com/google/uuid"
 
 	"fribbet/internal/core/fault"
+	"fribbet/internal/core/say"
 )
 
 // Device is one that may come in.
@@ -70,11 +71,11 @@ func (a *Access) NameDevice(ctx context.Context, id, name, who string) error {
 	var f fault.Fields
 	for field, text := range map[string]string{"name": name, "who": who} {
 		if utf8.RuneCountInString(text) > mostName {
-			f.Add(field, text, "must have at most 40 letters")
+			f.Add(field, text, say.Of(mustHaveAtMost40))
 		}
 	}
 	if strings.TrimSpace(name) == "" {
-		f.Add("name", name, "must not be empty")
+		f.Add("name", name, say.Of(mustNotBeEmpty))
 	}
 	if err := f.Err(); err != nil {
 		return err

@@ -6,6 +6,7 @@ import (
 
 	"fribbet/internal/api/contract"
 	"fribbet/internal/core/fault"
+	"fribbet/internal/core/say"
 	"fribbet/internal/store"
 )
 
@@ -44,7 +45,7 @@ func (h handlers) backups() (contract.BackupsJSONResponse, error) {
 func refusedFile(field string, err error) error {
 	var refused store.Refused
 	if errors.As(err, &refused) {
-		return fault.Fields{{Name: field, Value: refused.Path, Want: refused.Why}}
+		return fault.Fields{{Name: field, Value: refused.Path, Want: say.Plain(refused.Why)}}
 	}
 	return err
 }

@@ -86,12 +86,12 @@ func TestRefusalsAreInWords(t *testing.T) {
 	at := "/api/dogs/" + dog.Id.String()
 	for _, bad := range []struct{ method, path, body, field, want string }{
 		{"GET", "/api/due?limit=many", "", "limit", "a whole number"},
-		{"GET", at + "/nails/LF9", "", "code", "must be one of LF5 LF4"},
+		{"GET", at + "/nails/LF9", "", "code", "must be one of LF5, LF4"},
 		{"GET", at + "/nails/LF3?margin_mm=wide", "", "margin_mm", "must be a number"},
 		{"GET", at + "/nails/LF3?slivers_mm=x", "", "slivers_mm", "must be numbers"},
 		{"POST", "/api/dogs", moss + " and so on", "body", "nothing after it"},
 		{"POST", "/api/dogs", `{"name":{"a":[]},"age_years":4,"weights":[{"kg":22}]}`, "name", "must be of type string"},
-		{"POST", at + "/checks", check(`{"code":"LF9","gap_mm":1}`), "looks[0].code", "must be one of LF5 LF4"},
+		{"POST", at + "/checks", check(`{"code":"LF9","gap_mm":1}`), "looks[0].code", "must be one of LF5, LF4"},
 		{"POST", "/api/dogs", `{"name":"` + strings.Repeat("A", 200000) + `","age_years":4,"weights":[{"kg":22}]}`, "name", "letters"},
 		{"POST", "/api/calc/cuts", `{"length_mm":-1e308,"base_angle_deg":22,"radius_mm":26,"depth_mm":7,"taper":0.7,"gap_mm":0,"quick_mm":10,"margin_mm":1,"sliver_mm":1}`, "length_mm", "must be from"},
 	} {

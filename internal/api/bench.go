@@ -26,10 +26,7 @@ func (h handlers) GetBench(ctx context.Context, r contract.GetBenchRequestObject
 	if err != nil {
 		return nil, err
 	}
-	w, err := h.words(ctx)
-	if err != nil {
-		return nil, err
-	}
+	w := speaks(ctx)
 	out := benchOf(w, b) // an answer to a tap has no ranks: it does not change what was before it
 	out.RankBefore, out.RankAfter = new(rank(b.Before)), new(rank(b.After))
 	return contract.GetBench200JSONResponse{BenchJSONResponse: out}, nil
@@ -52,10 +49,7 @@ func (h handlers) TellEvents(ctx context.Context, r contract.TellEventsRequestOb
 	if err != nil {
 		return nil, err
 	}
-	w, err := h.words(ctx)
-	if err != nil {
-		return nil, err
-	}
+	w := speaks(ctx)
 	return tellAnswer(benchOf(w, b)), nil
 }
 
@@ -91,17 +85,17 @@ func benchOf(w words.Words, b book.Bench) contract.BenchJSONResponse {
 		SittingId: b.ID, DogId: b.Dog.ID, Name: b.Dog.Name, Started: &b.State.Start, Ended: b.State.Ended, Helper: b.State.Helper,
 		Tool: b.State.Tool, ItemId: idOf(b.State.Item), Note: b.State.Note, Stop: b.Hand.Stop, RiskLimit: float64(b.Hand.Limit), Events: len(b.Log),
 		ContactSeconds: kit.ContactTime, CoolingSeconds: kit.CoolingTime, HoldSeconds: bench.BloodHold.Seconds(), StopsSeconds: bench.BloodStops.Seconds(), Stopping: quick.Stopping(), TouchMm: b.Touch, Nails: []contract.BenchNail{},
-		On: b.On, Praise: b.State.Praise(), Remedy: b.Remedy,
-		Cautions: cautions(b.Cautions), Mind: list(kit.Cautions(b.State.Tool)),
+		On: b.On, Praise: w.Say(b.State.Praise()), Remedy: w.Say(b.Remedy),
+		Cautions: cautions(w, b.Cautions), Mind: w.All(kit.Cautions(b.State.Tool)),
 	}
 	out.People = list(b.Log.People())
 	out.Passes = []contract.PassWords{}
 	for _, p := range kit.Passes(b.State.Tool) {
-		out.Passes = append(out.Passes, contract.PassWords{Pass: p, Words: p.Words()})
+		out.Passes = append(out.Passes, contract.PassWords{Pass: p, Words: w.Say(p.Say())})
 	}
-	out.Holds, out.Support, out.Reward = holds(w, b.Holds), lines(w, []say.Line{{Key: sitting.Support}})[0], b.Reward
+	out.Holds, out.Support, out.Reward = holds(w, b.Holds), lines(w, []say.Line{{Key: sitting.Support}})[0], w.Say(b.Reward)
 	out.CalmMinutes, out.LastNote, out.Smooth = b.Plan.Tolerance.Calm, b.LastNote, list(b.State.Smooth)
-	out.ReadDry, out.Left, out.LeftOn = sitting.ReadDry(b.State.Ticks), list(b.Left), dated(b.LeftOn)
+	out.ReadDry, out.Left, out.LeftOn = w.Say(sitting.ReadDry(b.State.Ticks)), list(b.Left), dated(b.LeftOn)
 	if len(out.Passes) > 0 {
 		out.Speed = &b.Speed
 	}
@@ -118,7 +112,7 @@ func benchOf(w words.Words, b book.Bench) contract.BenchJSONResponse {
 		out.FirstAnswers = append(out.FirstAnswers, answerIn(a))
 	}
 	for _, n := range b.Nails {
-		one := benchNail(n)
+		one := benchNail(w, n)
 		one.StopAt, one.PressTo, one.GoesOn = b.SignTo(n), n.PressTo(), b.GoesOn()
 		out.Nails = append(out.Nails, one)
 	}
@@ -143,11 +137,11 @@ func arrivalIn(a *record.Arrival) *contract.Arrival {
 	return &contract.Arrival{Touching: given(a.Touching), Clicks: given(a.Clicks), Limps: given(a.Limps), Sore: given(a.Sore)}
 }
 
-func benchAdvice(n bench.Nail) contract.BenchAdvice {
+func benchAdvice(w words.Words, n bench.Nail) contract.BenchAdvice {
 	v := n.Verdict
 	out := contract.BenchAdvice{
-		Kind: v.Kind, Action: contract.BenchAdviceAction(v.Action), CutMm: v.MM, Plan: cuttingPlan(v), LeftMm: v.Left,
-		Because: v.Because, Eye: v.Eye, Risk: v.Risk, Chance: verdict.Chance(v.Risk),
+		Kind: v.Kind, Action: contract.BenchAdviceAction(v.Action), CutMm: v.MM, Plan: cuttingPlan(w, v), LeftMm: v.Left,
+		Because: w.Say(v.Because), Eye: v.Eye, Risk: v.Risk, Chance: w.Say(verdict.Chance(v.Risk)),
 	}
 	if v.Action == verdict.Sliver && v.Touch {
 		out.Action = contract.BenchAdviceActionTouch
@@ -156,35 +150,35 @@ func benchAdvice(n bench.Nail) contract.BenchAdvice {
 }
 
 // cuttingPlan is the plan of a nail; an empty one where it is not trimmed.
-func cuttingPlan(v verdict.Verdict) contract.CuttingPlan {
+func cuttingPlan(w words.Words, v verdict.Verdict) contract.CuttingPlan {
 	out := contract.CuttingPlan{CutsMm: []float64{}, Runs: []contract.CutRun{}}
 	if v.Kind != verdict.Trim {
 		return out
 	}
 	p := v.Plan
 	out.CutsMm, out.Likely, out.MostMm = list(p.Cuts), p.Likely, p.MostMM()
-	out.ThinMm, out.Chance = given(p.Thin), verdict.Chance(p.Chance)
+	out.ThinMm, out.Chance = given(p.Thin), w.Say(verdict.Chance(p.Chance))
 	for _, run := range p.Runs() {
 		out.Runs = append(out.Runs, contract.CutRun{Cuts: run.Cuts, Mm: run.MM})
 	}
 	return out
 }
 
-func benchNail(n bench.Nail) contract.BenchNail {
-	w := n.Work
+func benchNail(w words.Words, n bench.Nail) contract.BenchNail {
+	work := n.Work
 	out := contract.BenchNail{
 		Code: n.Plan.Code, Colour: n.Colour, State: n.Plan.State, Today: n.Today, LengthMm: n.Length, PlannedMm: list(n.Plan.Cuts()),
-		Cuts: []contract.BenchCut{}, RemovedMm: w.Off(), Blood: w.Blood, Stopped: w.Stopped, Bleeding: w.Bleeding,
-		Forced: w.Forced, Skipped: w.Skipped, Done: w.Done, Reaction: given(w.Reaction), Faces: n.Faces, Advice: benchAdvice(n),
+		Cuts: []contract.BenchCut{}, RemovedMm: work.Off(), Blood: work.Blood, Stopped: work.Stopped, Bleeding: work.Bleeding,
+		Forced: work.Forced, Skipped: work.Skipped, Done: work.Done, Reaction: given(work.Reaction), Faces: n.Faces, Advice: benchAdvice(w, n),
 		Spare:     contract.SpareRange{MedianMm: n.Belief.Quantile(0.5), P05Mm: n.Belief.Quantile(0.05), P95Mm: n.Belief.Quantile(0.95)},
-		Landmarks: []quick.Landmark{}, Known: n.Known, Pace: n.Pace, ThinMm: n.Thin, Asks: given(n.Asks()), Landmark: n.Landmark(), Edged: w.Edged, Ground: w.Second != "",
+		Landmarks: []quick.Landmark{}, Known: n.Known, Pace: n.Pace, ThinMm: n.Thin, Asks: given(n.Asks()), Landmark: n.Landmark(), Edged: work.Edged, Ground: work.Second != "",
 	}
 	places := n.Pictures()
 	out.LandmarkMm = places[:]
-	for _, c := range w.Cuts {
+	for _, c := range work.Cuts {
 		out.Cuts = append(out.Cuts, contract.BenchCut{Id: c.ID, Mm: c.MM, Touch: c.Touch, Face: given(c.Face)})
 	}
-	for _, l := range w.Landmarks {
+	for _, l := range work.Landmarks {
 		out.Landmarks = append(out.Landmarks, l.Mark)
 	}
 	return out

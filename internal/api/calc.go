@@ -7,6 +7,7 @@ import (
 	"fribbet/internal/core/claw"
 	"fribbet/internal/core/date"
 	"fribbet/internal/core/due"
+	"fribbet/internal/core/fault"
 	"fribbet/internal/core/growth"
 	"fribbet/internal/core/quick"
 )
@@ -15,8 +16,8 @@ func (handlers) CalcProfile(_ context.Context, r contract.CalcProfileRequestObje
 	in := r.Body
 	c := claw.Claw{Length: in.LengthMm, BaseAngle: claw.Radians(in.BaseAngleDeg), Radius: in.RadiusMm, Depth: in.DepthMm, Taper: in.Taper}
 	faults := c.Check()
-	faults.Range("gap_mm", in.GapMm, 0, claw.MostGap, "mm")
-	faults.Range("wished_gap_mm", in.WishedGapMm, 0, due.MostWishedGap, "mm")
+	faults.Range("gap_mm", in.GapMm, 0, claw.MostGap, fault.MM)
+	faults.Range("wished_gap_mm", in.WishedGapMm, 0, due.MostWishedGap, fault.MM)
 	if err := faults.Err(); err != nil {
 		return nil, err
 	}
@@ -31,7 +32,8 @@ func (handlers) CalcProfile(_ context.Context, r contract.CalcProfileRequestObje
 	return out, nil
 }
 
-func (handlers) CalcDue(_ context.Context, r contract.CalcDueRequestObject) (contract.CalcDueResponseObject, error) {
+func (handlers) CalcDue(ctx context.Context, r contract.CalcDueRequestObject) (contract.CalcDueResponseObject, error) {
+	w := speaks(ctx)
 	trim := due.Trim{
 		On: r.Body.LastSitting, Sat: r.Body.LastSitting, Rhythm: r.Body.Rhythm, Workdays: date.Workdays{Weekdays: r.Body.WorkingWeekdays, Closed: spans(r.Body.Holidays)}, Short: orZero(r.Body.ShortQuicks), Dates: orZero(r.Body.Dates),
 		Weight: r.Body.WeightKg, Margin: quick.Margin,
@@ -51,5 +53,5 @@ func (handlers) CalcDue(_ context.Context, r contract.CalcDueRequestObject) (con
 	if err != nil {
 		return nil, err
 	}
-	return contract.CalcDue200JSONResponse(next(result, trim.Reason(result), trim.Explain(result))), nil
+	return contract.CalcDue200JSONResponse(next(w, result, w.Say(trim.Reason(result)), trim.Explain(result))), nil
 }

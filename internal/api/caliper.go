@@ -10,10 +10,12 @@ import (
 	"fribbet/internal/book"
 	"fribbet/internal/core/caliper"
 	"fribbet/internal/core/fault"
+	"fribbet/internal/words"
 )
 
 // StreamReadings hands the caliper's readings on as server-sent events until either side goes.
 func (h handlers) StreamReadings(ctx context.Context, _ contract.StreamReadingsRequestObject) (contract.StreamReadingsResponseObject, error) {
+	w := speaks(ctx)
 	if h.caliper == nil {
 		return nil, errNoCaliper
 	}
@@ -23,7 +25,7 @@ func (h handlers) StreamReadings(ctx context.Context, _ contract.StreamReadingsR
 		_, err := fmt.Fprint(events, ": linked\n\n")
 		for r := range readings {
 			if err == nil {
-				err = writeEvent(events, r)
+				err = writeEvent(w, events, r)
 			}
 		}
 		_ = events.CloseWithError(err)
@@ -31,10 +33,10 @@ func (h handlers) StreamReadings(ctx context.Context, _ contract.StreamReadingsR
 	return contract.StreamReadings200TexteventStreamResponse{Body: body}, nil
 }
 
-func writeEvent(to io.Writer, r caliper.Reading) error {
+func writeEvent(w words.Words, to io.Writer, r caliper.Reading) error {
 	reading := contract.CaliperReading{Mm: &r.MM}
-	if r.Trouble != "" {
-		reading = contract.CaliperReading{Trouble: &r.Trouble}
+	if !r.Trouble.Nothing() {
+		reading = contract.CaliperReading{Trouble: of(w.Say(r.Trouble))}
 	}
 	text, err := json.Marshal(reading)
 	if err == nil {
@@ -49,7 +51,7 @@ func (h handlers) MoveStandIn(_ context.Context, r contract.MoveStandInRequestOb
 		return nil, errNoCaliper
 	}
 	var f fault.Fields
-	f.Range("jaw_mm", r.Body.JawMm, 0, caliper.Most, "mm")
+	f.Range("jaw_mm", r.Body.JawMm, 0, caliper.Most, fault.MM)
 	if err := f.Err(); err != nil {
 		return nil, err
 	}

@@ -9,6 +9,7 @@ import (
 	"github.com/google/uuid"
 
 	"fribbet/internal/api/contract"
+	"fribbet/internal/core/say"
 	"fribbet/internal/formats"
 	"fribbet/internal/store"
 )
@@ -39,17 +40,33 @@ func (h handlers) ReadCard(ctx context.Context, r contract.ReadCardRequestObject
 	if err != nil {
 		return nil, err
 	}
+	w, name := c.Words, say.Args{"name": say.Name(c.Name)}
 	var page bytes.Buffer
-	err = cardTemplate.Execute(&page, c)
+	err = cardTemplate.Execute(&page, map[string]any{
+		"Language": w.Language, "Name": c.Name, "Title": w.Say(say.Of(cardTitle, name)), "AtHome": w.Say(say.Of(cardAtHome)),
+		"Done": w.Say(c.Done), "Bled": w.Say(c.Bled), "How": w.Say(c.How), "Home": w.All(c.Home), "Next": w.Say(c.Next),
+	})
 	return contract.ReadCard200TexthtmlResponse{Body: &page, ContentLength: int64(page.Len())}, err
 }
+
+const (
+	cardTitle  say.Key = "card.title"
+	cardAtHome say.Key = "card.at_home"
+	cardBefore say.Key = "card.before"
+	cardAfter  say.Key = "card.after"
+	cardLegend say.Key = "card.legend"
+	cardPageAt say.Key = "card.page"
+)
 
 func (h handlers) card(ctx context.Context, dogID, sittingID uuid.UUID) (contract.CardJSONResponse, error) {
 	c, err := h.book.Card(ctx, dogID, sittingID)
 	if err != nil {
 		return contract.CardJSONResponse{}, err
 	}
-	out := contract.CardJSONResponse{Name: c.Name, Done: c.Done, Bled: given(c.Bled), How: c.How, Home: list(c.Home), Next: given(c.Next), Reachable: h.house != nil}
+	w := c.Words
+	out := contract.CardJSONResponse{Name: c.Name, Language: contract.Language(w.Language), Done: w.Say(c.Done), Bled: given(w.Say(c.Bled)), How: w.Say(c.How), Home: w.All(c.Home), Next: given(w.Say(c.Next)), Reachable: h.house != nil}
+	out.Headings.Home, out.Headings.Before, out.Headings.After = w.Say(say.Of(cardAtHome)), w.Say(say.Of(cardBefore)), w.Say(say.Of(cardAfter))
+	out.Headings.Legend, out.Headings.Page = w.Say(say.Of(cardLegend)), w.Say(say.Of(cardPageAt))
 	if c.Key == "" || h.house == nil {
 		return out, nil
 	}

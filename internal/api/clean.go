@@ -13,6 +13,7 @@ import (
 	"golang.org/x/text/unicode/norm"
 
 	"fribbet/internal/core/fault"
+	"fribbet/internal/core/say"
 )
 
 // cleanBody takes out of every text of a request what nobody can see: control letters, and marks that turn
@@ -31,8 +32,8 @@ func cleanBody(c *gin.Context) {
 	var value any
 	if reader.Decode(&value) == nil {
 		if _, err := reader.Token(); !errors.Is(err, io.EOF) {
-			f := fault.Field{Name: "body", Value: "more than one JSON value", Want: "must be one JSON object and nothing after it"}
-			write(c, problem(http.StatusBadRequest, "Nothing was written: body "+f.Want, f))
+			f := fault.Field{Name: "body", Value: say.Of(moreThanOne), Want: say.Of(mustBeOneObject)}
+			wrong(c, http.StatusBadRequest, fault.Fields{f})
 			return
 		}
 		if cleaned, err := json.Marshal(cleaned(value)); err == nil {

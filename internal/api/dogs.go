@@ -13,6 +13,7 @@ import (
 	"fribbet/internal/core/nail"
 	"fribbet/internal/core/say"
 	"fribbet/internal/store"
+	"fribbet/internal/words"
 )
 
 func (h handlers) CreateDog(ctx context.Context, r contract.CreateDogRequestObject) (contract.CreateDogResponseObject, error) {
@@ -25,7 +26,7 @@ func (h handlers) CreateDog(ctx context.Context, r contract.CreateDogRequestObje
 
 func (h handlers) ChangeDog(ctx context.Context, r contract.ChangeDogRequestObject) (contract.ChangeDogResponseObject, error) {
 	if r.Body.Version == nil {
-		return nil, fault.Fields{{Name: "version", Value: "nothing", Want: "must be the version of the dog that you read"}}
+		return nil, fault.Fields{{Name: "version", Value: "nothing", Want: say.Of(mustBeTheVersionOf)}}
 	}
 	changed, err := h.book.ChangeDog(ctx, r.DogId, *r.Body.Version, changes(*r.Body))
 	if err != nil {
@@ -35,11 +36,12 @@ func (h handlers) ChangeDog(ctx context.Context, r contract.ChangeDogRequestObje
 }
 
 func (h handlers) GetDog(ctx context.Context, r contract.GetDogRequestObject) (contract.GetDogResponseObject, error) {
+	w := speaks(ctx)
 	v, err := h.book.View(ctx, r.DogId)
 	if err != nil {
 		return nil, err
 	}
-	return contract.GetDog200JSONResponse(h.view(v)), nil
+	return contract.GetDog200JSONResponse(h.view(w, v)), nil
 }
 
 // atMost is how many rows a list tells at once.
@@ -60,18 +62,15 @@ func (h handlers) GetDue(ctx context.Context, r contract.GetDueRequestObject) (c
 		return nil, err
 	}
 	list := contract.DueList{Today: h.book.Today(), All: found.All, Found: found.Found, Late: found.Late, Moved: []contract.MovedDate{}}
-	said, err := h.words(ctx)
-	if err != nil {
-		return nil, err
-	}
+	w := speaks(ctx)
 	for _, m := range found.Moved {
-		list.Moved = append(list.Moved, contract.MovedDate{DogId: m.DogID, Name: m.Name, Was: m.Was, Now: m.Now, Because: m.Why, MovedBy: lines(said, []say.Line{m.By})[0]})
+		list.Moved = append(list.Moved, contract.MovedDate{DogId: m.DogID, Name: m.Name, Was: m.Was, Now: m.Now, Because: w.Say(say.Read(m.Why)), MovedBy: lines(w, []say.Line{m.By})[0]})
 	}
 	list.Recount = recount(found.Recount)
 	for week := range weeksAhead {
 		list.Weeks = append(list.Weeks, h.book.Today().AddDays(7*week))
 	}
-	rows, err := h.dueRows(found.Rows)
+	rows, err := h.dueRows(w, found.Rows)
 	return dueAnswer{list, rows}, err
 }
 
@@ -88,14 +87,14 @@ func (h handlers) SeenMoved(ctx context.Context, _ contract.SeenMovedRequestObje
 }
 
 // dueRow is a row as it is sent.
-func (h handlers) dueRow(kept book.DueRow) (contract.DueRow, error) {
+func (h handlers) dueRow(w words.Words, kept book.DueRow) (contract.DueRow, error) {
 	r, err := kept.Turn()
 	if err != nil {
 		return contract.DueRow{}, err
 	}
 	row := contract.DueRow{
-		DogId: kept.DogID, Name: kept.Name, Task: contract.DueRowTaskTrim, Standing: contract.DueRowStanding(r.Standing), Reason: r.Reason, Waits: r.Waits,
-		Rank: smallRank(r.Glance), Cautions: cautions(r.Cautions), Due: dated(r.On), Cautious: dated(r.Cautious),
+		DogId: kept.DogID, Name: kept.Name, Task: contract.DueRowTaskTrim, Standing: contract.DueRowStanding(r.Standing), Reason: w.Say(r.Reason), Waits: w.Say(r.Waits),
+		Rank: smallRank(r.Glance), Cautions: cautions(w, r.Cautions), Due: dated(r.On), Cautious: dated(r.Cautious),
 	}
 	if kept.Open != uuid.Nil {
 		row.OpenSitting = &kept.Open
@@ -110,30 +109,30 @@ func (h handlers) dueRow(kept book.DueRow) (contract.DueRow, error) {
 		row.CautiousInDays = of(r.Cautious.Sub(h.book.Today()))
 	}
 	if r.Look != nil {
-		row.Look = &contract.WantedLook{On: r.Look.On, InDays: r.Look.On.Sub(h.book.Today()), Words: r.Look.Words}
+		row.Look = &contract.WantedLook{On: r.Look.On, InDays: r.Look.On.Sub(h.book.Today()), Words: w.Say(r.Look.Words)}
 	}
 	if r.Why != nil {
-		row.Why = of(why(*r.Why))
+		row.Why = of(why(w, *r.Why))
 	}
 	return row, nil
 }
 
-func (h handlers) view(v book.View) contract.DogView {
+func (h handlers) view(w words.Words, v book.View) contract.DogView {
 	out := contract.DogView{
-		Dog: h.dog(v.Dog), WhyNone: v.WhyNone, Rank: rank(v.Readings), Cautions: cautions(v.Cautions),
-		Growth: growthOf(v.Growth, v.Outliers), Plan: quickPlan(v.Plan),
+		Dog: h.dog(v.Dog), WhyNone: w.Say(v.WhyNone), Rank: rank(v.Readings), Cautions: cautions(w, v.Cautions),
+		Growth: growthOf(w, v.Growth, v.Outliers), Plan: quickPlan(w, v.Plan),
 		Moods: moods(v.Sittings), Calmer: calmer(v.Calmer), Sittings: []contract.SittingSummary{}, OpenSitting: v.Open, TrainingPaws: []nail.Paw{}, FirstSteps: []contract.FirstStep{},
 	}
 	for _, f := range v.FirstSteps {
-		out.FirstSteps = append(out.FirstSteps, contract.FirstStep{Way: contract.FirstStepWay(f.Way), Words: f.Words, Why: f.Why})
+		out.FirstSteps = append(out.FirstSteps, contract.FirstStep{Way: contract.FirstStepWay(f.Way), Words: w.Say(f.Words), Why: w.Say(f.Why)})
 	}
 	if v.Next != nil {
-		n := next(v.Next.Next, v.Next.Reason, v.Next.Why)
+		n := next(w, v.Next.Next, w.Say(v.Next.Reason), v.Next.Why)
 		out.Needs = needs(v.Needs)
 		out.Next, out.NextInDays = &n, of(v.Next.Due.Sub(h.book.Today()))
 	}
 	if first, training := v.Training.First(h.book.Today()); training {
-		out.Training = first.Reason()
+		out.Training = w.Say(first.Reason())
 	}
 	closed := v.Training.Paws()
 	for _, paw := range nail.Paws() {

@@ -9,6 +9,7 @@ import (
 	"fribbet/internal/api/contract"
 	"fribbet/internal/book"
 	"fribbet/internal/core/date"
+	"fribbet/internal/words"
 )
 
 // The answers that are asked for all day are encoded by a quicker encoder than the generated ones, and a row
@@ -24,21 +25,22 @@ func (a dueAnswer) VisitGetDueResponse(w http.ResponseWriter) error { return ans
 
 // sayable is all that a row of the due list says, on a day.
 type sayable struct {
-	row   book.DueRow
-	today date.Date
+	row    book.DueRow
+	today  date.Date
+	manner string // in which language and units
 }
 
 // mostSaid is how many rows stay in memory as they are sent: about 3 kB each.
 const mostSaid = 1000
 
 // dueRows are rows as they are sent.
-func (h handlers) dueRows(rows []book.DueRow) ([]json.RawMessage, error) {
+func (h handlers) dueRows(w words.Words, rows []book.DueRow) ([]json.RawMessage, error) {
 	out := make([]json.RawMessage, len(rows))
 	for i, row := range rows {
-		one := sayable{row, h.book.Today()}
+		one := sayable{row, h.book.Today(), w.Manner()}
 		said, is := h.said.GetIfPresent(one)
 		if !is {
-			full, err := h.dueRow(row)
+			full, err := h.dueRow(w, row)
 			if err == nil {
 				said, err = sonic.ConfigStd.Marshal(full)
 			}

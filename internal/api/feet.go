@@ -6,6 +6,7 @@ import (
 
 	"fribbet/internal/api/contract"
 	"fribbet/internal/core/claw"
+	"fribbet/internal/core/fault"
 	"fribbet/internal/core/feet"
 	"fribbet/internal/core/measure"
 	"fribbet/internal/core/record"
@@ -13,6 +14,7 @@ import (
 )
 
 func (h handlers) RecordCheck(ctx context.Context, r contract.RecordCheckRequestObject) (contract.RecordCheckResponseObject, error) {
+	w := speaks(ctx)
 	in := r.Body
 	c := store.Check{ID: in.Id, Check: record.Check{
 		Clicks: in.Clicks, Hair: in.Hair, Swelling: in.Swelling, Limping: in.Limping, Breaking: in.Breaking,
@@ -34,7 +36,7 @@ func (h handlers) RecordCheck(ctx context.Context, r contract.RecordCheckRequest
 	if err != nil {
 		return nil, err
 	}
-	return contract.RecordCheck201JSONResponse(h.view(v)), nil
+	return contract.RecordCheck201JSONResponse(h.view(w, v)), nil
 }
 
 func (h handlers) GetSection(ctx context.Context, r contract.GetSectionRequestObject) (contract.GetSectionResponseObject, error) {
@@ -91,10 +93,10 @@ func (handlers) CalcCuts(_ context.Context, r contract.CalcCutsRequestObject) (c
 	in := r.Body
 	c := claw.Claw{Length: in.LengthMm, BaseAngle: claw.Radians(in.BaseAngleDeg), Radius: in.RadiusMm, Depth: in.DepthMm, Taper: in.Taper}
 	faults := c.Check()
-	faults.Range("gap_mm", in.GapMm, 0, claw.MostGap, "mm")
+	faults.Range("gap_mm", in.GapMm, 0, claw.MostGap, fault.MM)
 	faults.Range("quick_mm", in.QuickMm, 0, in.LengthMm, "mm (no more than the nail is long)")
 	faults.Range("margin_mm", in.MarginMm, 0, in.LengthMm, "mm (no more than the nail is long)")
-	faults.Range("sliver_mm", in.SliverMm, 0.05, 10, "mm")
+	faults.Range("sliver_mm", in.SliverMm, 0.05, 10, fault.MM)
 	if err := faults.Err(); err != nil {
 		return nil, err
 	}

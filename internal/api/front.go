@@ -1,6 +1,7 @@
 package api
 
 import (
+	"fribbet/internal/core/say"
 	"io/fs"
 	"mime"
 	"net/http"
@@ -19,13 +20,13 @@ func front(files fs.FS) gin.HandlerFunc {
 		name := strings.TrimPrefix(path.Clean(c.Request.URL.Path), "/")
 		switch {
 		case strings.HasPrefix(name, "api/"):
-			write(c, problem(http.StatusNotFound, "There is nothing at this address."))
+			deny(c, http.StatusNotFound, say.Of(nothingHere))
 			return
 		case strings.Contains(c.Request.URL.Path, ".."):
-			write(c, problem(http.StatusBadRequest, "The address must not lead upwards: leave out the two dots."))
+			deny(c, http.StatusBadRequest, say.Of(notUpwards))
 			return
 		case c.Request.Method != http.MethodGet && c.Request.Method != http.MethodHead:
-			write(c, problem(http.StatusMethodNotAllowed, "This address only shows the program."))
+			deny(c, http.StatusMethodNotAllowed, say.Of(onlyShows))
 			return
 		}
 		if name == "api" {
@@ -36,7 +37,7 @@ func front(files fs.FS) gin.HandlerFunc {
 			keep = "public, max-age=31536000, immutable"
 			if !is(files, name) { // of another build: no screen, and nothing to be kept
 				c.Header("Cache-Control", "no-store")
-				write(c, problem(http.StatusNotFound, "There is no such file in this version of Fribbet."))
+				deny(c, http.StatusNotFound, say.Of(noSuchFile))
 				return
 			}
 		}

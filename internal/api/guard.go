@@ -11,6 +11,7 @@ import (
 	"fribbet/internal/api/contract"
 	"fribbet/internal/book"
 	"fribbet/internal/core/date"
+	"fribbet/internal/core/say"
 	"fribbet/internal/formats"
 
 	"github.com/gin-gonic/gin"
@@ -29,7 +30,7 @@ func logRequests(c *gin.Context) {
 
 func recovered(c *gin.Context, what any) {
 	slog.Error("panic", "route", c.FullPath(), "what", what)
-	write(c, problem(http.StatusInternalServerError, broke))
+	deny(c, http.StatusInternalServerError, say.Of(broke))
 }
 
 // secure lets a page load nothing from anywhere else.

@@ -7,26 +7,29 @@ import (
 	"fribbet/internal/book"
 	"fribbet/internal/core/hindsight"
 	"fribbet/internal/core/verdict"
+	"fribbet/internal/words"
 )
 
 func (h handlers) GetHindsight(ctx context.Context, r contract.GetHindsightRequestObject) (contract.GetHindsightResponseObject, error) {
+	w := speaks(ctx)
 	got, err := h.book.Hindsight(ctx, r.DogId)
 	if err != nil {
 		return nil, err
 	}
-	return contract.GetHindsight200JSONResponse(hindsightOf(got)), nil
+	return contract.GetHindsight200JSONResponse(hindsightOf(w, got)), nil
 }
 
 func (h handlers) GetWholeHindsight(ctx context.Context, r contract.GetWholeHindsightRequestObject) (contract.GetWholeHindsightResponseObject, error) {
+	w := speaks(ctx)
 	got, err := h.book.WholeHindsight(ctx, orZero(r.Params.Anew))
 	out := contract.GetWholeHindsight200JSONResponse{Progress: recount(got.Progress), Dogs: got.Dogs, Skipped: got.Skipped}
 	if !got.At.IsZero() {
-		out.At, out.Said = &got.At, of(hindsightOf(got.Hindsight))
+		out.At, out.Said = &got.At, of(hindsightOf(w, got.Hindsight))
 	}
 	return out, err
 }
 
-func hindsightOf(got book.Hindsight) contract.Hindsight {
+func hindsightOf(w words.Words, got book.Hindsight) contract.Hindsight {
 	l, f, d := got.Lengths, got.Floors, got.Dates
 	out := contract.Hindsight{
 		Name: got.Name, Quarters: []contract.HindsightQuarter{},
@@ -42,7 +45,7 @@ func hindsightOf(got book.Hindsight) contract.Hindsight {
 	for _, b := range got.Cuts.Bins {
 		if b.Cuts > 0 {
 			out.Cuts.Bins = append(out.Cuts.Bins, contract.HindsightBin{
-				UpTo: b.UpTo, Cuts: b.Cuts, Bled: b.Bled, Said: b.Said, Called: verdict.Chance(b.Said), ExpectedLow: int(b.Expected.Low), ExpectedHigh: int(b.Expected.High), Beyond: b.Beyond(),
+				UpTo: b.UpTo, Cuts: b.Cuts, Bled: b.Bled, Said: b.Said, Called: w.Say(verdict.Chance(b.Said)), ExpectedLow: int(b.Expected.Low), ExpectedHigh: int(b.Expected.High), Beyond: b.Beyond(),
 			})
 		}
 	}

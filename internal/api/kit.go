@@ -8,6 +8,7 @@ import (
 	"fribbet/internal/api/contract"
 	"fribbet/internal/core/fault"
 	"fribbet/internal/core/kit"
+	"fribbet/internal/core/say"
 	"fribbet/internal/store"
 )
 
@@ -18,7 +19,7 @@ func (h handlers) GetKit(ctx context.Context, _ contract.GetKitRequestObject) (c
 
 func (h handlers) AddKitItem(ctx context.Context, r contract.AddKitItemRequestObject) (contract.AddKitItemResponseObject, error) {
 	if r.Body.Id == nil {
-		return nil, fault.Fields{{Name: "id", Value: "nothing", Want: "must be a new id, made by you"}}
+		return nil, fault.Fields{{Name: "id", Value: "nothing", Want: say.Of(mustBeANewId)}}
 	}
 	if err := h.book.AddKitItem(ctx, kitItemOf(*r.Body.Id, *r.Body)); err != nil {
 		return nil, err
@@ -29,7 +30,7 @@ func (h handlers) AddKitItem(ctx context.Context, r contract.AddKitItemRequestOb
 
 func (h handlers) ChangeKitItem(ctx context.Context, r contract.ChangeKitItemRequestObject) (contract.ChangeKitItemResponseObject, error) {
 	if r.Body.Version == nil {
-		return nil, fault.Fields{{Name: "version", Value: "nothing", Want: "must be the version of the item that you read"}}
+		return nil, fault.Fields{{Name: "version", Value: "nothing", Want: say.Of(mustBeTheVersionOfThe)}}
 	}
 	if err := h.book.ChangeKitItem(ctx, kitItemOf(r.ItemId, *r.Body)); err != nil {
 		return nil, err
@@ -74,6 +75,7 @@ func kitItemOf(id uuid.UUID, in contract.KitItemInput) store.KitItem {
 }
 
 func (h handlers) kit(ctx context.Context) (contract.KitJSONResponse, error) {
+	w := speaks(ctx)
 	pieces, err := h.book.Kit(ctx)
 	if err != nil {
 		return contract.KitJSONResponse{}, err
@@ -85,7 +87,7 @@ func (h handlers) kit(ctx context.Context) (contract.KitJSONResponse, error) {
 			Id: p.ID, Version: p.Version, Kind: p.Item.Kind, Shelf: p.Item.Kind.Shelf(), Name: p.Item.Name, Guard: p.Item.Guard,
 			Grit: given(p.Item.Grit), Tip: given(p.Item.Tip), OnItemId: idOf(p.Item.On), Expires: dated(p.Item.Expires), Stock: given(p.Item.Stock),
 			Level: s.Level, Counts: s.Counts, Used: s.Used, Limit: finite(s.Limit), Told: s.Told, Assumed: p.Use.Assumed,
-			Words: s.Words, Service: contract.KitItemService(p.Item.Service()), Serviced: dated(p.Serviced.On), Usable: s.Usable(),
+			Words: w.Say(s.Words), Service: contract.KitItemService(p.Item.Service()), Serviced: dated(p.Serviced.On), Usable: s.Usable(),
 		}
 		if tool, is := p.Item.Kind.Tool(); is {
 			one.Tool = &tool

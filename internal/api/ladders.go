@@ -12,9 +12,11 @@ import (
 	"fribbet/internal/core/nail"
 	"fribbet/internal/core/say"
 	"fribbet/internal/store"
+	"fribbet/internal/words"
 )
 
 func (h handlers) GetLadders(ctx context.Context, _ contract.GetLaddersRequestObject) (contract.GetLaddersResponseObject, error) {
+	w := speaks(ctx)
 	dogs, err := h.book.Climbers(ctx)
 	if err != nil {
 		return nil, err
@@ -26,7 +28,7 @@ func (h handlers) GetLadders(ctx context.Context, _ contract.GetLaddersRequestOb
 			s := c.Standing
 			out.Ladders = append(out.Ladders, contract.LadderRow{
 				DogId: d.DogID, Name: d.Name, Kind: c.Kind, Paw: c.Paw, Step: s.Step, Steps: len(ladder.Steps(c.Kind)),
-				Reason: s.Reason(), NextInDays: s.NextOn(today).Sub(today), Ready: ready(s.Ready(today)),
+				Reason: w.Say(s.Reason()), NextInDays: s.NextOn(today).Sub(today), Ready: ready(s.Ready(today)),
 			})
 		}
 	}
@@ -80,31 +82,29 @@ func (h handlers) WithdrawTry(ctx context.Context, r contract.WithdrawTryRequest
 }
 
 func (h handlers) dogLadders(ctx context.Context, id uuid.UUID) (contract.DogLaddersJSONResponse, error) {
+	w := speaks(ctx)
 	d, err := h.book.DogLadders(ctx, id)
 	if err != nil {
 		return contract.DogLaddersJSONResponse{}, err
 	}
 	out := contract.DogLaddersJSONResponse{
-		DogId: d.Dog.ID, Name: d.Dog.Name, Today: h.book.Today(), Cautions: cautions(d.Cautions), Ladders: []contract.Ladder{},
+		DogId: d.Dog.ID, Name: d.Dog.Name, Today: h.book.Today(), Cautions: cautions(w, d.Cautions), Ladders: []contract.Ladder{},
 	}
 	if p := d.Puppy; p != nil {
-		w, err := h.words(ctx)
-		if err != nil {
-			return contract.DogLaddersJSONResponse{}, err
-		}
+		w := speaks(ctx)
 		out.Puppyhood = &contract.Puppyhood{From: p.From, Days: p.Days, Length: p.Length, InARow: p.InARow, Handle: lines(w, []say.Line{p.Handle()})[0]}
 	}
 	for _, c := range d.Climbs {
-		out.Ladders = append(out.Ladders, h.ladder(c))
+		out.Ladders = append(out.Ladders, h.ladder(w, c))
 	}
 	return out, nil
 }
 
-func (h handlers) ladder(c book.Climb) contract.Ladder {
+func (h handlers) ladder(w words.Words, c book.Climb) contract.Ladder {
 	s, today := c.Standing, h.book.Today()
 	out := contract.Ladder{
 		Id: c.ID, Kind: c.Kind, Paw: c.Paw, Started: c.Started, Step: s.Step, Streak: s.Streak, Needed: ladder.Needed, Done: s.Done,
-		Ended: s.Ended, Says: s.Says, Reward: s.Reward(), Wait: dated(s.Wait), TriesToday: s.Today, Reason: s.Reason(),
+		Ended: w.Say(s.Ended), Says: w.Say(s.Says), Reward: w.Say(s.Reward()), Wait: dated(s.Wait), TriesToday: s.Today, Reason: w.Say(s.Reason()),
 		NextInDays: s.NextOn(today).Sub(today), Ready: ready(s.Ready(today)), Journal: []contract.LadderEntry{},
 	}
 	if next, is := s.NextPaw(); is {
@@ -116,7 +116,7 @@ func (h handlers) ladder(c book.Climb) contract.Ladder {
 		}
 	}
 	for _, step := range ladder.Steps(c.Kind) {
-		one := contract.LadderStep{Words: step.Words, How: step.How, Seconds: step.Seconds, Tries: step.Tries, Reward: step.Reward, Nail: step.Nail}
+		one := contract.LadderStep{Words: w.Say(step.Words), How: w.Say(step.How), Seconds: step.Seconds, Tries: step.Tries, Reward: w.Say(step.Reward), Nail: step.Nail}
 		if step.Sound != nil {
 			one.Sound = &contract.SoundRounds{OnSeconds: step.Sound.On, RestSeconds: step.Sound.Rest, Rounds: step.Sound.Count}
 		}

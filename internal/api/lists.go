@@ -6,16 +6,19 @@ import (
 	"fribbet/internal/api/contract"
 	"fribbet/internal/book"
 	"fribbet/internal/core/roster"
+	"fribbet/internal/words"
 )
 
 func (h handlers) ReadList(ctx context.Context, r contract.ReadListRequestObject) (contract.ReadListResponseObject, error) {
+	w := speaks(ctx)
 	read, err := h.book.ReadList(ctx, listOf(r.Body))
-	return contract.ReadList200JSONResponse(listRead(read)), err
+	return contract.ReadList200JSONResponse(listRead(w, read)), err
 }
 
 func (h handlers) TakeList(ctx context.Context, r contract.TakeListRequestObject) (contract.TakeListResponseObject, error) {
+	w := speaks(ctx)
 	taken, err := h.book.TakeList(ctx, r.ListId, listOf(r.Body))
-	return contract.TakeList200JSONResponse(listRead(taken)), err
+	return contract.TakeList200JSONResponse(listRead(w, taken)), err
 }
 
 func (h handlers) TakeListBack(ctx context.Context, r contract.TakeListBackRequestObject) (contract.TakeListBackResponseObject, error) {
@@ -39,13 +42,13 @@ func whose(in *contract.ListInput) book.Whose {
 	return out
 }
 
-func listRead(r book.ListRead) contract.ListRead {
+func listRead(w words.Words, r book.ListRead) contract.ListRead {
 	out := contract.ListRead{
 		Header: list(r.Header), Separator: r.Separator, Encoding: r.Encoding, Columns: list(r.Columns), Rows: []contract.ListRow{},
 		Owners: len(r.Brought.Owners), Dogs: len(r.Brought.Dogs),
 	}
 	for _, row := range r.Rows {
-		one := listRow(row)
+		one := listRow(w, row)
 		one.Asks = r.Asks[row.Line]
 		if len(one.Refused) > 0 {
 			out.Refused++
@@ -55,10 +58,10 @@ func listRead(r book.ListRead) contract.ListRead {
 	return out
 }
 
-func listRow(r roster.Row) contract.ListRow {
+func listRow(w words.Words, r roster.Row) contract.ListRow {
 	out := contract.ListRow{Line: r.Line, Owner: r.Owner.Name, Address: r.Owner.Address, Refused: []contract.FieldError{}}
 	for _, f := range r.Refused {
-		out.Refused = append(out.Refused, contract.FieldError{Field: f.Name, Value: f.Value, Expected: f.Want})
+		out.Refused = append(out.Refused, contract.FieldError{Field: f.Name, Value: w.Given(f), Expected: w.Say(f.Want)})
 	}
 	if d := r.Dog; d != nil {
 		out.Dog, out.Born, out.AgeYears = d.Name, d.BirthDate, d.AgeYears

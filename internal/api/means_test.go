@@ -43,7 +43,7 @@ func TestWhatANumberWasReadWithIsKept(t *testing.T) {
 	assert.Equal(t, measure.Eye, read().By)
 
 	for body, want := range map[string]string{
-		`"kind":"measured","nail":"LF4","measure":"length_before","mm":14,"by":"feeler"`:       "by must be caliper, eye or photo for a length",
+		`"kind":"measured","nail":"LF4","measure":"length_before","mm":14,"by":"feeler"`:       "by must be one of caliper, eye, photo for a length",
 		`"kind":"measured","nail":"LF4","measure":"gap_before","mm":1,"by":"feeler","sd_mm":1`: "sd_mm must be left out: a feeler passes or does not",
 		`"kind":"landmark","nail":"LF4","landmark":"groove","mm":3,"sd_mm":-1`:                 "sd_mm must be from 0.05 to 5 mm",
 		`"kind":"measured","nail":"LF4","measure":"spare_left","mm":2,"by":"guess"`:            "by",

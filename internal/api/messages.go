@@ -4,9 +4,12 @@ import (
 	"context"
 
 	"fribbet/internal/api/contract"
+	"fribbet/internal/book"
 	"fribbet/internal/core/fault"
 	"fribbet/internal/core/round"
+	"fribbet/internal/core/say"
 	"fribbet/internal/store"
+	"fribbet/internal/words"
 )
 
 func (h handlers) GetMessages(ctx context.Context, _ contract.GetMessagesRequestObject) (contract.GetMessagesResponseObject, error) {
@@ -15,15 +18,16 @@ func (h handlers) GetMessages(ctx context.Context, _ contract.GetMessagesRequest
 }
 
 func (h handlers) TellOwner(ctx context.Context, r contract.TellOwnerRequestObject) (contract.TellOwnerResponseObject, error) {
+	w := speaks(ctx)
 	if h.gateway == nil {
-		return nil, fault.Fields{{Name: "message_id", Value: "no service", Want: "must be told by yourself: Fribbet has no service here that takes messages"}}
+		return nil, fault.Fields{{Name: "message_id", Value: "no service", Want: say.Of(mustBeToldByYourself)}}
 	}
 	var pressed []store.Place
 	for _, p := range r.Body.Places {
 		pressed = append(pressed, store.Place{On: p.On, Start: round.Clock(p.Start), Minutes: orZero(p.Minutes)})
 	}
 	m, err := h.book.TellOwner(ctx, r.MessageId, r.Body.DogId, r.Body.Kind, pressed...)
-	return contract.TellOwner200JSONResponse(message(m)), err
+	return contract.TellOwner200JSONResponse(message(w, m)), err
 }
 
 func (h handlers) ReadAnswerSo(ctx context.Context, r contract.ReadAnswerSoRequestObject) (contract.ReadAnswerSoResponseObject, error) {
@@ -57,10 +61,11 @@ func (h handlers) AnswerMessage(_ context.Context, r contract.AnswerMessageReque
 }
 
 func (h handlers) messages(ctx context.Context) (contract.MessagesJSONResponse, error) {
+	w := speaks(ctx)
 	all, err := h.book.Messages(ctx)
 	out := contract.MessagesJSONResponse{Messages: []contract.Message{}, Quiet: round.Quiet(h.book.Clock()), Goes: h.gateway != nil}
 	for _, m := range all {
-		out.Messages = append(out.Messages, message(m))
+		out.Messages = append(out.Messages, message(w, m))
 	}
 	return out, err
 }
@@ -78,14 +83,14 @@ func (h handlers) otherSide() (contract.GatewayJSONResponse, error) {
 	return out, nil
 }
 
-func message(m store.Message) contract.Message {
+func message(w words.Words, m store.Message) contract.Message {
 	out := contract.Message{
 		Id: m.ID, OwnerId: m.OwnerID, Owner: m.OwnerName, DogId: m.DogID, Dog: m.DogName, Kind: m.Kind, To: m.To, Text: m.Text, State: m.State,
-		Failures: m.Failures, MadeAt: m.Made, ChangedAt: m.Changed, Answer: m.Answer, Said: m.Said,
+		Failures: m.Failures, MadeAt: m.Made, ChangedAt: m.Changed, Answer: m.Answer, Said: w.Say(m.Said),
 	}
 	if m.Kind.Offers() {
 		for _, p := range m.Places {
-			out.Places = append(out.Places, p.On.Short()+" "+p.Start.String())
+			out.Places = append(out.Places, w.Say(book.At(p.On, p.Start)))
 		}
 	}
 	if guess, is := round.GuessAnswer(m.Answer, len(out.Places)); is && m.State == round.MessagePerson && m.Kind.Offers() {

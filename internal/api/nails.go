@@ -9,6 +9,7 @@ import (
 	"fribbet/internal/core/growth"
 	"fribbet/internal/core/measure"
 	"fribbet/internal/core/quick"
+	"fribbet/internal/core/say"
 	"fribbet/internal/core/state"
 )
 
@@ -24,7 +25,7 @@ func (handlers) CalcNails(_ context.Context, r contract.CalcNailsRequestObject) 
 	var faults fault.Fields
 	for i, e := range in.Events {
 		if e.Feeler != nil && e.GapMm != nil {
-			faults.Add(fmt.Sprintf("events[%d].gap_mm", i), *e.GapMm, "must be left out where a feeler is told: the floor was felt or measured")
+			faults.Add(fmt.Sprintf("events[%d].gap_mm", i), *e.GapMm, say.Of(mustBeLeftOutWhere))
 		}
 		told.Events = append(told.Events, nailEvent(e))
 	}

@@ -1,7 +1,6 @@
 package api
 
 import (
-	"fmt"
 	"io/fs"
 	"net/http"
 	"strings"
@@ -11,6 +10,7 @@ import (
 
 	"fribbet/internal/api/contract"
 	"fribbet/internal/core/date"
+	"fribbet/internal/core/say"
 )
 
 // Opening answers while there is no book yet: the front end says how many sittings of an older book are
@@ -18,12 +18,12 @@ import (
 func Opening(files fs.FS, now func() time.Time, progress func() (done, all int)) http.Handler {
 	return without(files, now, func(c *gin.Context) {
 		done, all := progress()
-		words := "Fribbet is opening the book. A moment."
+		says := say.Of(openingBook)
 		if all > 0 {
-			words = fmt.Sprintf("Fribbet is opening the book, which an earlier version wrote: %d of %d trims worked out again.", done, all)
+			says = say.Of(openingOlder, say.Args{"done": say.Whole(done), "all": say.Whole(all)})
 		}
 		c.Header("Retry-After", "1")
-		p := problem(http.StatusServiceUnavailable, words)
+		p := problem(c, http.StatusServiceUnavailable, says)
 		p.Opening = &contract.Opening{Done: done, All: all}
 		write(c, p)
 	})
@@ -32,7 +32,7 @@ func Opening(files fs.FS, now func() time.Time, progress func() (done, all int))
 // Shut answers where the book cannot be opened any more.
 func Shut(files fs.FS, now func() time.Time, why error) http.Handler {
 	return without(files, now, func(c *gin.Context) {
-		write(c, problem(http.StatusServiceUnavailable, fmt.Sprintf("The book cannot be opened: %v.", why)))
+		deny(c, http.StatusServiceUnavailable, say.Of(cannotBeOpened, say.Args{"why": say.Name(why.Error())}))
 	})
 }
 

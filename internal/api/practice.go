@@ -13,6 +13,7 @@ import (
 	"fribbet/internal/core/say"
 	"fribbet/internal/core/verdict"
 	"fribbet/internal/standin"
+	"fribbet/internal/words"
 )
 
 func (h handlers) Practise(ctx context.Context, r contract.PractiseRequestObject) (contract.PractiseResponseObject, error) {
@@ -25,10 +26,7 @@ func (h handlers) Practise(ctx context.Context, r contract.PractiseRequestObject
 	if err != nil {
 		return nil, err
 	}
-	w, err := h.words(ctx)
-	if err != nil {
-		return nil, err
-	}
+	w := speaks(ctx)
 	stance := g.Hung()
 	out := contract.Practise200JSONResponse{
 		Code: g.Code, Colour: contract.PracticeGameColour(g.Colour), WeightKg: g.Weight, LengthMm: g.Claw.Length, Whole: outline(g.Whole().Outline()), Outline: outline(stance.Outline()),
@@ -43,13 +41,13 @@ func (h handlers) Practise(ctx context.Context, r contract.PractiseRequestObject
 		out.Blades = append(out.Blades, contract.PracticeBlade{Mm: b.MM, Line: outline(b.Line[:])})
 	}
 	for _, s := range g.Steps {
-		out.Steps = append(out.Steps, practiceStep(g, s))
+		out.Steps = append(out.Steps, practiceStep(w, g, s))
 	}
 	return out, nil
 }
 
 // practiceStep is a step as it is seen: what its end showed stands in the picture alone until the nail is done.
-func practiceStep(g practice.Game, s practice.Step) contract.PracticeStep {
+func practiceStep(w words.Words, g practice.Game, s practice.Step) contract.PracticeStep {
 	out := contract.PracticeStep{}
 	switch {
 	case s.Stop:
@@ -63,9 +61,9 @@ func practiceStep(g practice.Game, s practice.Step) contract.PracticeStep {
 		return out
 	}
 	if s.Face != "" {
-		out.Face, out.Chance = of(s.Face), of(verdict.Chance(s.Risk))
+		out.Face, out.Chance = of(s.Face), of(w.Say(verdict.Chance(s.Risk)))
 	}
-	out.Advice, out.Because = of(contract.PracticeStepAdvice(s.Advice.Action)), &s.Advice.Because
+	out.Advice, out.Because = of(contract.PracticeStepAdvice(s.Advice.Action)), of(w.Say(s.Advice.Because))
 	if s.Advice.MM > 0 {
 		out.AdviceMm = &s.Advice.MM
 	}
@@ -95,7 +93,7 @@ func (h handlers) AnswerScenes(ctx context.Context, r contract.AnswerScenesReque
 	if err != nil {
 		return nil, err
 	}
-	w, err := h.words(ctx)
+	w := speaks(ctx)
 	out := contract.AnswerScenes200JSONResponse{Of: len(scenes), Right: right, Scenes: []contract.Scene{}}
 	for i, s := range scenes[:min(len(scenes), len(r.Body.Chosen)+1)] {
 		one := contract.Scene{Key: s.Key, Sees: lines(w, []say.Line{s.Sees()})[0], Choices: []contract.Line{}}
@@ -155,7 +153,7 @@ func (h handlers) GetPracticeTogether(ctx context.Context, r contract.GetPractic
 	if err != nil {
 		return nil, err
 	}
-	w, err := h.words(ctx)
+	w := speaks(ctx)
 	out := contract.GetPracticeTogether200JSONResponse{Nails: make([]contract.PracticeDone, len(all))}
 	for i, one := range all {
 		out.Nails[i] = contract.PracticeDone{

@@ -4,7 +4,6 @@ import (
 	"cmp"
 	"encoding/json"
 	"errors"
-	"fmt"
 	"log/slog"
 	"net/http"
 	"regexp"
@@ -15,27 +14,65 @@ import (
 	"fribbet/internal/api/contract"
 	"fribbet/internal/book"
 	"fribbet/internal/core/fault"
+	"fribbet/internal/core/say"
 	"fribbet/internal/store"
 )
 
-// broke does not say that nothing was written: it may break after that, while the answer is worked out.
-const broke = "Something broke in Fribbet. Look whether what you told is there before you tell it again."
+// What is told of a request that is not answered as it wishes.
+const (
+	broke          say.Key = "api.broke" // it does not say that nothing was written: it may break after that, while the answer is worked out
+	nothingWritten say.Key = "api.nothing_written"
+	tooMuch        say.Key = "api.too_large"
+	bookGone       say.Key = "api.book_gone"
+	cannotWrite    say.Key = "api.cannot_write"
+	damaged        say.Key = "api.damaged"
+	unreckonable   say.Key = "api.cannot_be_worked_out"
+	noSuchDog      say.Key = "api.no_such_dog"
+	noSuchDevice   say.Key = "api.no_such_device"
+	onThisMachine  say.Key = "api.on_this_machine"
+	noCaliper      say.Key = "api.no_caliper"
+	noCamera       say.Key = "api.no_camera"
+	toldOtherwise  say.Key = "api.told_otherwise"
+	changedSince   say.Key = "api.changed_since"
+	mustBeContract say.Key = "api.must_be_contract"
+	mustFit        say.Key = "api.must_fit"
+	mustBeWritten  say.Key = "api.must_be_written"
+	mustBeAtMost   say.Key = "api.must_be_at_most"
+	mustBeNew      say.Key = "api.must_be_new"
+	mustBeNewest   say.Key = "api.must_be_newest"
+	somethingElse  say.Key = "api.something_else"
+	moreGiven      say.Key = "api.more"
+	oneInTheBook   say.Key = "api.one_in_the_book"
+	anOlderOne     say.Key = "api.an_older_one"
+	inTheAddress   say.Key = "api.in_the_address"
+)
 
 var errNoCaliper = errors.New("no caliper")
 
 // mostProblems is how many fields one document names: whoever puts those right is told of the next.
 const mostProblems = 20
 
-// problem is an RFC 9457 problem document that names the fields at fault.
-func problem(status int, detail string, faults ...fault.Field) contract.Problem {
-	p := contract.Problem{Type: "about:blank", Title: http.StatusText(status), Status: status, Detail: detail, Errors: []contract.FieldError{}}
+// problem is an RFC 9457 problem document that names the fields at fault, in the words of whoever asked.
+func problem(c *gin.Context, status int, detail say.Line, faults ...fault.Field) contract.Problem {
+	w := speaks(c)
+	p := contract.Problem{Type: "about:blank", Title: http.StatusText(status), Status: status, Detail: w.Say(detail), Key: of(string(detail.Key)), Errors: []contract.FieldError{}}
 	for _, f := range faults[:min(len(faults), mostProblems)] {
-		p.Errors = append(p.Errors, contract.FieldError{Field: f.Name, Value: f.Value, Expected: f.Want})
+		p.Errors = append(p.Errors, contract.FieldError{Field: f.Name, Value: w.Given(f), Expected: w.Say(f.Want), Key: of(string(f.Want.Key))})
 	}
 	return p
 }
 
-// write ends the request with a problem.
+// deny ends the request with a problem.
+func deny(c *gin.Context, status int, detail say.Line, faults ...fault.Field) {
+	write(c, problem(c, status, detail, faults...))
+}
+
+// wrong ends the request with the fields that are.
+func wrong(c *gin.Context, status int, faults fault.Fields) {
+	deny(c, status, say.Of(nothingWritten, say.Args{"why": say.Name(speaks(c).Refused(faults))}), faults...) // it names the first ones
+}
+
+// write ends the request with a problem document.
 func write(c *gin.Context, p contract.Problem) {
 	text, err := json.Marshal(p)
 	if err != nil {
@@ -48,12 +85,12 @@ func write(c *gin.Context, p contract.Problem) {
 // refuseUnread ends a request that keeps to the contract but cannot be read into it, such as a
 // whole number too large to count with.
 func refuseUnread(c *gin.Context, err error) {
-	f := fault.Field{Name: "body", Value: "something else", Want: "must be what the contract says: " + err.Error()}
-	var wrong *json.UnmarshalTypeError
-	if errors.As(err, &wrong) && wrong.Field != "" {
-		f = fault.Field{Name: wrong.Field, Value: wrong.Value, Want: "must fit into " + wrong.Type.String()}
+	f := fault.Field{Name: "body", Value: say.Of(somethingElse), Want: say.Of(mustBeContract, say.Args{"err": say.Name(err.Error())})}
+	var unfit *json.UnmarshalTypeError
+	if errors.As(err, &unfit) && unfit.Field != "" {
+		f = fault.Field{Name: unfit.Field, Value: unfit.Value, Want: say.Of(mustFit, say.Args{"type": say.Name(unfit.Type.String())})}
 	}
-	write(c, problem(http.StatusBadRequest, "Nothing was written: "+f.Name+" "+f.Want, f))
+	wrong(c, http.StatusBadRequest, fault.Fields{f})
 }
 
 // parameter finds its name in the words of the contract's generated code.
@@ -61,11 +98,11 @@ var parameter = regexp.MustCompile(`parameter (\w+)`)
 
 // refuseAddress ends a request whose address keeps to the contract but cannot be read.
 func refuseAddress(c *gin.Context, err error, status int) {
-	f := fault.Field{Name: "address", Value: "what stands in the address", Want: "must be written as the contract says"}
+	f := fault.Field{Name: "address", Value: say.Of(inTheAddress), Want: say.Of(mustBeWritten)}
 	if named := parameter.FindStringSubmatch(err.Error()); named != nil {
 		f.Name = named[1]
 	}
-	write(c, problem(status, "Nothing was written: "+f.Name+" "+f.Want, f))
+	wrong(c, status, fault.Fields{f})
 }
 
 // refuse ends the request with the problem that err is.
@@ -74,44 +111,43 @@ func refuse(c *gin.Context, err error) {
 	var tooLarge *http.MaxBytesError
 	var told book.AlreadyTold
 	var gone store.Gone
-	var unreckonable book.Unreckonable
+	var cannot book.Unreckonable
 	err = store.InOwnWords(err)
 	switch {
 	case errors.As(err, &gone):
 		slog.Error("the book is gone", "err", err)
-		write(c, problem(http.StatusServiceUnavailable, fmt.Sprintf("The book’s file %s while Fribbet was running. Nothing more is kept. %s What you told since waits in this browser.", gone.How, gone.Cure())))
+		deny(c, http.StatusServiceUnavailable, say.Of(bookGone, say.Args{"how": say.Name(gone.How), "cure": say.Name(gone.Cure())}))
 	case errors.Is(err, store.ErrCannotWrite):
 		slog.Error("cannot write", "err", err)
-		write(c, problem(http.StatusInsufficientStorage, "The book cannot be written to: the disk is full, or the file is read-only. Nothing was written. Make room or give it back its right to be written, then tell it again."))
+		deny(c, http.StatusInsufficientStorage, say.Of(cannotWrite))
 	case errors.Is(err, store.ErrDamaged):
 		slog.Error("damaged", "err", err)
-		write(c, problem(http.StatusServiceUnavailable, "The book’s file is damaged: part of it cannot be read. Nothing was written. Stop Fribbet and put a backup in its place (Settings, or fribbet restore)."))
-	case errors.As(err, &unreckonable):
-		write(c, problem(http.StatusUnprocessableEntity, unreckonable.Error()+". Put that right on its profile, or delete what told it.", unreckonable.Why...))
+		deny(c, http.StatusServiceUnavailable, say.Of(damaged))
+	case errors.As(err, &cannot):
+		deny(c, http.StatusUnprocessableEntity, say.Of(unreckonable, say.Args{"name": say.Name(cannot.Name), "why": say.Name(speaks(c).Refused(cannot.Why))}), cannot.Why...)
 	case errors.As(err, &faults):
-		write(c, problem(http.StatusUnprocessableEntity, "Nothing was written: "+faults.Error(), faults...)) // Error names the first ones
+		wrong(c, http.StatusUnprocessableEntity, faults)
 	case errors.As(err, &tooLarge):
-		want := fmt.Sprintf("must be at most %d bytes", tooLarge.Limit)
-		write(c, problem(http.StatusRequestEntityTooLarge, "Nothing was written: the request is too large.",
-			fault.Field{Name: "body", Value: "more", Want: want}))
+		deny(c, http.StatusRequestEntityTooLarge, say.Of(tooMuch),
+			fault.Field{Name: "body", Value: say.Of(moreGiven), Want: say.Of(mustBeAtMost, say.Args{"n": say.Count(tooLarge.Limit)})})
 	case errors.Is(err, store.ErrNotFound):
-		write(c, problem(http.StatusNotFound, "There is no such dog, trim or picture in the book."))
+		deny(c, http.StatusNotFound, say.Of(noSuchDog))
 	case errors.Is(err, access.ErrNotFound):
-		write(c, problem(http.StatusNotFound, "There is no such device: it was withdrawn already."))
+		deny(c, http.StatusNotFound, say.Of(noSuchDevice))
 	case errors.Is(err, errHostOnly):
-		write(c, problem(http.StatusForbidden, "This is done on the machine that Fribbet runs on."))
+		deny(c, http.StatusForbidden, say.Of(onThisMachine))
 	case errors.Is(err, errNoCaliper):
-		write(c, problem(http.StatusNotFound, "No caliper is linked: type the number instead."))
+		deny(c, http.StatusNotFound, say.Of(noCaliper))
 	case errors.Is(err, errNoCamera):
-		write(c, problem(http.StatusNotFound, "There is no simulated camera here: take a picture of your own."))
+		deny(c, http.StatusNotFound, say.Of(noCamera))
 	case errors.As(err, &told):
-		write(c, problem(http.StatusConflict, "Nothing was written: this is in the book already, told otherwise: "+told.There+".",
-			fault.Field{Name: cmp.Or(told.Field, "id"), Value: "one that is in the book", Want: "must be new, or come with what was told under it: " + told.There}))
+		there := say.Args{"there": say.Name(told.There)}
+		deny(c, http.StatusConflict, say.Of(toldOtherwise, there),
+			fault.Field{Name: cmp.Or(told.Field, "id"), Value: say.Of(oneInTheBook), Want: say.Of(mustBeNew, there)})
 	case errors.Is(err, store.ErrConflict):
-		write(c, problem(http.StatusConflict, "Changed elsewhere since you opened it: nothing was written. Load it again, then make your change.",
-			fault.Field{Name: "version", Value: "an older one", Want: "must be the newest version"}))
+		deny(c, http.StatusConflict, say.Of(changedSince), fault.Field{Name: "version", Value: say.Of(anOlderOne), Want: say.Of(mustBeNewest)})
 	default:
 		slog.Error("failed", "route", c.FullPath(), "err", err)
-		write(c, problem(http.StatusInternalServerError, broke))
+		deny(c, http.StatusInternalServerError, say.Of(broke))
 	}
 }

@@ -9,10 +9,13 @@ import (
 	"fribbet/internal/core/kit"
 	"fribbet/internal/core/nail"
 	"fribbet/internal/core/quick"
+	"fribbet/internal/core/say"
 	"fribbet/internal/core/verdict"
+	"fribbet/internal/words"
 )
 
-func (handlers) CalcQuick(_ context.Context, r contract.CalcQuickRequestObject) (contract.CalcQuickResponseObject, error) {
+func (handlers) CalcQuick(ctx context.Context, r contract.CalcQuickRequestObject) (contract.CalcQuickResponseObject, error) {
+	w := speaks(ctx)
 	in := r.Body
 	n := quick.Nail{Length: in.LengthMm, Depth: in.DepthMm, Colour: nail.Colour(in.Colour)}
 	if in.Prior != nil {
@@ -22,7 +25,7 @@ func (handlers) CalcQuick(_ context.Context, r contract.CalcQuickRequestObject) 
 	if in.FaceScale != nil {
 		var s quick.Scales
 		if len(in.FaceScale) != len(s) {
-			return nil, fault.Fields{{Name: "face_scale", Value: fmt.Sprintf("%d weights", len(in.FaceScale)), Want: fmt.Sprintf("must be %d weights", len(s))}}
+			return nil, fault.Fields{{Name: "face_scale", Value: fmt.Sprintf("%d weights", len(in.FaceScale)), Want: say.Of(mustBeWeights, say.Args{"s": say.Count(len(s))})}}
 		}
 		copy(s[:], in.FaceScale)
 		n.Scales = &s
@@ -39,7 +42,7 @@ func (handlers) CalcQuick(_ context.Context, r contract.CalcQuickRequestObject) 
 	}
 	var f fault.Fields
 	f.Range("risk_limit", in.RiskLimit, 0.0001, 0.5, "(a chance)")
-	f.Range("largest_cut_mm", largest, kit.LeastLargest, kit.MostLargest, "mm")
+	f.Range("largest_cut_mm", largest, kit.LeastLargest, kit.MostLargest, fault.MM)
 	b, last, err := n.Belief()
 	if err := append(f, n.Check()...).Err(); err != nil {
 		return nil, err
@@ -53,7 +56,7 @@ func (handlers) CalcQuick(_ context.Context, r contract.CalcQuickRequestObject) 
 	faces := b.Faces()
 	out := contract.CalcQuick200JSONResponse{
 		Spare:     contract.SpareRange{MedianMm: b.Quantile(0.5), P05Mm: b.Quantile(0.05), P95Mm: b.Quantile(0.95)},
-		RemovedMm: b.Removed(), FaceScale: faces[:], Advice: advice(step),
+		RemovedMm: b.Removed(), FaceScale: faces[:], Advice: advice(w, step),
 	}
 	for _, cut := range append([]float64{quick.Touch}, verdict.Thicknesses()...) {
 		out.Risks = append(out.Risks, contract.CutRisk{CutMm: cut, Risk: b.Risk(cut)})
@@ -61,12 +64,12 @@ func (handlers) CalcQuick(_ context.Context, r contract.CalcQuickRequestObject) 
 	return out, nil
 }
 
-func advice(s verdict.Step) contract.QuickAdvice {
-	out := contract.QuickAdvice{Action: contract.QuickAdviceActionStop, Because: s.Because, Voice: contract.Number, Plan: cuttingPlan(verdict.Verdict{})}
+func advice(w words.Words, s verdict.Step) contract.QuickAdvice {
+	out := contract.QuickAdvice{Action: contract.QuickAdviceActionStop, Because: w.Say(s.Because), Voice: contract.Number, Plan: cuttingPlan(w, verdict.Verdict{})}
 	switch s.Action {
 	case verdict.Sliver:
 		out.Action, out.CutMm, out.Risk = contract.QuickAdviceActionCut, s.MM, s.Risk
-		out.Plan = cuttingPlan(verdict.Verdict{Kind: verdict.Trim, Step: s})
+		out.Plan = cuttingPlan(w, verdict.Verdict{Kind: verdict.Trim, Step: s})
 	case verdict.Ask:
 		out.Action = contract.QuickAdviceActionAsk
 	case verdict.Stop:

@@ -14,16 +14,19 @@ import (
 	"fribbet/internal/core/growth"
 	"fribbet/internal/core/nail"
 	"fribbet/internal/core/rhythm"
+	"fribbet/internal/core/say"
+	"fribbet/internal/words"
 )
 
 func (h handlers) GetRhythms(ctx context.Context, r contract.GetRhythmsRequestObject) (contract.GetRhythmsResponseObject, error) {
+	w := speaks(ctx)
 	got, err := h.book.Rhythms(ctx, r.DogId, r.Params.PavementKmWeek, r.Params.GoalGapMm)
 	if err != nil {
 		return nil, err
 	}
 	out := contract.GetRhythms200JSONResponse{
 		Dog: h.dog(got.Dog), PavementKmWeek: got.Pavement, GroundShare: got.Ground, MarginMm: got.Margin, Tool: given(got.Tool), GoalGapMm: got.Goal,
-		Outlooks: []contract.Outlook{}, Growth: growthOf(got.Growth, nil), Plan: quickPlan(got.Plan),
+		Outlooks: []contract.Outlook{}, Growth: growthOf(w, got.Growth, nil), Plan: quickPlan(w, got.Plan),
 	}
 	out.Needs = needs(got.Needs)
 	for i, o := range got.Outlooks {
@@ -53,25 +56,27 @@ func needs(e *estimate.Estimate) *contract.Needs {
 }
 
 func (h handlers) StartQuickPlan(ctx context.Context, r contract.StartQuickPlanRequestObject) (contract.StartQuickPlanResponseObject, error) {
+	w := speaks(ctx)
 	if err := h.book.StartPlan(ctx, r.DogId, r.Body.Id, r.Body.Rhythm, r.Body.GoalGapMm); err != nil {
 		return nil, err
 	}
 	v, err := h.book.View(ctx, r.DogId)
-	return contract.StartQuickPlan200JSONResponse(h.view(v)), err
+	return contract.StartQuickPlan200JSONResponse(h.view(w, v)), err
 }
 
 func (h handlers) EndQuickPlan(ctx context.Context, r contract.EndQuickPlanRequestObject) (contract.EndQuickPlanResponseObject, error) {
+	w := speaks(ctx)
 	if err := h.book.EndPlan(ctx, r.DogId); err != nil {
 		return nil, err
 	}
 	v, err := h.book.View(ctx, r.DogId)
-	return contract.EndQuickPlan200JSONResponse(h.view(v)), err
+	return contract.EndQuickPlan200JSONResponse(h.view(w, v)), err
 }
 
 func (h handlers) GetHistory(ctx context.Context, r contract.GetHistoryRequestObject) (contract.GetHistoryResponseObject, error) {
 	codes, err := nail.Named(r.Params.Of)
 	if err != nil {
-		return nil, fault.Fields{{Name: "of", Value: r.Params.Of, Want: "must be a nail, LF1 to RH5, or one of " + fmt.Sprint(nail.Groups())}}
+		return nil, fault.Fields{{Name: "of", Value: r.Params.Of, Want: say.Of(mustBeANailLf1, say.Args{"nail": say.Name(fmt.Sprint(nail.Groups()))})}}
 	}
 	got, err := h.book.History(ctx, r.DogId, codes)
 	if err != nil {
@@ -103,13 +108,13 @@ func bringBack(p rhythm.Plan) contract.BringBack {
 	return out
 }
 
-func quickPlan(r *book.Recession) *contract.QuickPlan {
+func quickPlan(w words.Words, r *book.Recession) *contract.QuickPlan {
 	if r == nil {
 		return nil
 	}
 	g := r.Progress
 	return &contract.QuickPlan{
-		Plan: bringBack(r.Plan), Track: contract.QuickPlanTrack(g.Track), BackMm: g.Back, ExpectedMm: g.Expected, Held: g.Held, Due: g.Due, Words: g.Words,
+		Plan: bringBack(r.Plan), Track: contract.QuickPlanTrack(g.Track), BackMm: g.Back, ExpectedMm: g.Expected, Held: g.Held, Due: g.Due, Words: w.Say(g.Words),
 	}
 }
 
@@ -118,9 +123,9 @@ func rate(r growth.Rate) contract.Rate {
 	return contract.Rate{MmWeek: e.Value, LowMmWeek: e.Low, HighMmWeek: e.High}
 }
 
-func growthOf(g feet.Growth, outliers []feet.Outlier) contract.Growth {
+func growthOf(w words.Words, g feet.Growth, outliers []feet.Outlier) contract.Growth {
 	out := contract.Growth{
-		Gross: rate(g.Gross), Usual: rate(g.Usual), Rest: inMM(g.Rest), Measured: g.Measured, Source: g.Source, Words: g.Words,
+		Gross: rate(g.Gross), Usual: rate(g.Usual), Rest: inMM(g.Rest), Measured: g.Measured, Source: g.Source, Words: w.Say(g.Words),
 		Groups: []contract.GroupGrowth{}, Outliers: []contract.Outlier{},
 	}
 	for _, one := range g.Groups {

@@ -14,12 +14,14 @@ import (
 	"fribbet/internal/core/date"
 	"fribbet/internal/core/fault"
 	"fribbet/internal/core/round"
+	"fribbet/internal/core/say"
 	"fribbet/internal/store"
+	"fribbet/internal/words"
 )
 
 func (h handlers) GetWorkingWeek(ctx context.Context, _ contract.GetWorkingWeekRequestObject) (contract.GetWorkingWeekResponseObject, error) {
 	w, err := h.book.WorkingWeek(ctx)
-	return contract.GetWorkingWeek200JSONResponse{WorkingWeekJSONResponse: contract.WorkingWeekJSONResponse(workingWeek(w))}, err
+	return contract.GetWorkingWeek200JSONResponse{WorkingWeekJSONResponse: contract.WorkingWeekJSONResponse(workingWeek(speaks(ctx), w))}, err
 }
 
 func (h handlers) ChangeWorkingWeek(ctx context.Context, r contract.ChangeWorkingWeekRequestObject) (contract.ChangeWorkingWeekResponseObject, error) {
@@ -31,10 +33,11 @@ func (h handlers) ChangeWorkingWeek(ctx context.Context, r contract.ChangeWorkin
 		return nil, err
 	}
 	w, err := h.book.WorkingWeek(ctx)
-	return contract.ChangeWorkingWeek200JSONResponse{WorkingWeekJSONResponse: contract.WorkingWeekJSONResponse(workingWeek(w))}, err
+	return contract.ChangeWorkingWeek200JSONResponse{WorkingWeekJSONResponse: contract.WorkingWeekJSONResponse(workingWeek(speaks(ctx), w))}, err
 }
 
 func (h handlers) GetRoundDay(ctx context.Context, r contract.GetRoundDayRequestObject) (contract.GetRoundDayResponseObject, error) {
+	w := speaks(ctx)
 	d, err := h.book.Round(ctx, r.On)
 	if err != nil {
 		return nil, err
@@ -44,16 +47,16 @@ func (h handlers) GetRoundDay(ctx context.Context, r contract.GetRoundDayRequest
 		return nil, err
 	}
 	out := contract.GetRoundDay200JSONResponse{
-		On: d.On, Today: h.book.Today(), Now: d.Now, Open: d.Open, Asks: list(d.Asks), Ways: []contract.RoundWay{}, Gaps: []contract.RoundGap{}, Week: []contract.RoundLoad{},
+		On: d.On, Today: h.book.Today(), Now: d.Now, Open: d.Open, Asks: w.All(d.Asks), Ways: []contract.RoundWay{}, Gaps: []contract.RoundGap{}, Week: []contract.RoundLoad{},
 	}
 	if d.Open {
 		out.Hours = of(workingHours(d.Hours))
 	}
-	if out.Visits, err = h.visits(d.Visits); err != nil {
+	if out.Visits, err = h.visits(w, d.Visits); err != nil {
 		return nil, err
 	}
 	for _, way := range d.Ways {
-		one, err := roundWay(way)
+		one, err := roundWay(w, way)
 		if err != nil {
 			return nil, err
 		}
@@ -62,7 +65,7 @@ func (h handlers) GetRoundDay(ctx context.Context, r contract.GetRoundDayRequest
 	for _, g := range d.Gaps {
 		gap := contract.RoundGap{From: g.From, To: g.To, Fits: []contract.GapFit{}}
 		for _, f := range g.Fits {
-			dog, err := roundDog(f.Dog, f.Row)
+			dog, err := roundDog(w, f.Dog, f.Row)
 			if err != nil {
 				return nil, err
 			}
@@ -71,7 +74,7 @@ func (h handlers) GetRoundDay(ctx context.Context, r contract.GetRoundDayRequest
 		out.Gaps = append(out.Gaps, gap)
 	}
 	for _, one := range week {
-		load := roundLoad(one)
+		load := roundLoad(w, one)
 		if out.Week = append(out.Week, load); one.On == d.On {
 			out.Load = load
 		}
@@ -80,29 +83,30 @@ func (h handlers) GetRoundDay(ctx context.Context, r contract.GetRoundDayRequest
 }
 
 func (h handlers) GetCalls(ctx context.Context, r contract.GetCallsRequestObject) (contract.GetCallsResponseObject, error) {
+	w := speaks(ctx)
 	calls, err := h.book.Calls(ctx, orZero(r.Params.From), orZero(r.Params.Offset), atMost(r.Params.Limit))
 	if err != nil {
 		return nil, err
 	}
 	out := contract.GetCalls200JSONResponse{From: calls.From, Until: calls.Until, All: calls.All, Recount: recount(calls.Recount)}
-	if out.Calls, err = h.calls(calls.Now); err != nil {
+	if out.Calls, err = h.calls(w, calls.Now); err != nil {
 		return nil, err
 	}
 	for i := range calls.Later {
 		calls.Later[i].Row.Due = nil // who waits is named, not pictured
 	}
-	out.Waits, err = h.calls(calls.Later)
+	out.Waits, err = h.calls(w, calls.Later)
 	return out, err
 }
 
-func (h handlers) calls(all []book.Call) ([]contract.CallRow, error) {
+func (h handlers) calls(w words.Words, all []book.Call) ([]contract.CallRow, error) {
 	out := []contract.CallRow{}
 	for _, c := range all {
-		dog, err := roundDog(c.Dog, c.Row)
+		dog, err := roundDog(w, c.Dog, c.Row)
 		if err != nil {
 			return nil, err
 		}
-		row := contract.CallRow{Dog: dog, Offers: h.offers(c.Offers)}
+		row := contract.CallRow{Dog: dog, Offers: h.offers(w, c.Offers)}
 		if c.Owner != nil {
 			row.Reach, row.Address = of(contract.CallRowReach(c.Owner.Reach)), &c.Owner.Address
 		}
@@ -112,6 +116,7 @@ func (h handlers) calls(all []book.Call) ([]contract.CallRow, error) {
 }
 
 func (h handlers) KeepVisit(ctx context.Context, r contract.KeepVisitRequestObject) (contract.KeepVisitResponseObject, error) {
+	w := speaks(ctx)
 	v := store.Visit{ID: r.VisitId, On: r.Body.On, Start: r.Body.Start, Minutes: orZero(r.Body.Minutes), State: r.Body.State, Sequence: orZero(r.Body.Sequence), Note: orZero(r.Body.Note), OffBy: orZero(r.Body.OffBy)}
 	v.Dog.DogID = r.Body.DogId
 	keep := func() (book.Visit, error) { return h.book.KeepVisit(ctx, v, orZero(r.Body.Anyway)) }
@@ -122,7 +127,7 @@ func (h handlers) KeepVisit(ctx context.Context, r contract.KeepVisitRequestObje
 	if err != nil {
 		return nil, err
 	}
-	out, err := h.visits([]book.Visit{kept})
+	out, err := h.visits(w, []book.Visit{kept})
 	if err != nil {
 		return nil, err
 	}
@@ -130,10 +135,11 @@ func (h handlers) KeepVisit(ctx context.Context, r contract.KeepVisitRequestObje
 }
 
 func (h handlers) RepeatVisit(ctx context.Context, r contract.RepeatVisitRequestObject) (contract.RepeatVisitResponseObject, error) {
+	w := speaks(ctx)
 	days, err := h.book.RepeatVisit(ctx, r.VisitId, round.Repeat{EveryWeeks: r.Body.EveryWeeks, Times: r.Body.Times})
 	out := contract.RepeatVisit200JSONResponse{Days: []contract.RepeatedDay{}}
 	for _, d := range days {
-		out.Days = append(out.Days, contract.RepeatedDay{On: d.On, Kept: d.Kept != nil, Why: given(d.Why)})
+		out.Days = append(out.Days, contract.RepeatedDay{On: d.On, Kept: d.Kept != nil, Why: given(w.Say(d.Why))})
 	}
 	return out, err
 }
@@ -152,16 +158,17 @@ func (h handlers) FindOnTelephone(ctx context.Context, r contract.FindOnTelephon
 }
 
 func (h handlers) GetDogVisits(ctx context.Context, r contract.GetDogVisitsRequestObject) (contract.GetDogVisitsResponseObject, error) {
+	w := speaks(ctx)
 	d, err := h.book.DogVisits(ctx, r.DogId)
 	if err != nil {
 		return nil, err
 	}
-	dog, err := roundDog(d.Dog, d.Row)
+	dog, err := roundDog(w, d.Dog, d.Row)
 	if err != nil {
 		return nil, err
 	}
-	visits, err := h.visits(d.Visits)
-	return contract.GetDogVisits200JSONResponse{Dog: dog, Visits: visits, Offers: h.offers(d.Offers)}, err
+	visits, err := h.visits(w, d.Visits)
+	return contract.GetDogVisits200JSONResponse{Dog: dog, Visits: visits, Offers: h.offers(w, d.Offers)}, err
 }
 
 func (h handlers) NotNow(ctx context.Context, r contract.NotNowRequestObject) (contract.NotNowResponseObject, error) {
@@ -174,16 +181,17 @@ func (h handlers) GetWaiting(ctx context.Context, _ contract.GetWaitingRequestOb
 		return nil, err
 	}
 	out := contract.GetWaiting200JSONResponse{Waiting: []contract.WaitingDog{}}
-	for _, w := range waiting {
-		dog, err := roundDog(w.Dog, w.Waiting.Dog)
+	w := speaks(ctx)
+	for _, one := range waiting {
+		dog, err := roundDog(w, one.Dog, one.Waiting.Dog)
 		if err != nil {
 			return nil, err
 		}
-		one := contract.WaitingDog{Dog: dog, On: w.On, Note: w.Note, ToldAt: w.Told}
-		if w.Place != nil {
-			one.Place = &h.offers([]round.Offer{*w.Place})[0]
+		waits := contract.WaitingDog{Dog: dog, On: one.On, Note: one.Note, ToldAt: one.Told}
+		if one.Place != nil {
+			waits.Place = &h.offers(w, []round.Offer{*one.Place})[0]
 		}
-		out.Waiting = append(out.Waiting, one)
+		out.Waiting = append(out.Waiting, waits)
 	}
 	return out, nil
 }
@@ -200,10 +208,10 @@ func (h handlers) GiveBack(ctx context.Context, r contract.GiveBackRequestObject
 	return contract.GiveBack204Response{}, h.book.GiveBack(ctx, r.Body.What, r.Body.Id)
 }
 
-func (h handlers) visits(all []book.Visit) ([]contract.Visit, error) {
+func (h handlers) visits(w words.Words, all []book.Visit) ([]contract.Visit, error) {
 	out := []contract.Visit{}
 	for _, v := range all {
-		dog, err := roundDog(v.Dog, v.Kept.Dog)
+		dog, err := roundDog(w, v.Dog, v.Kept.Dog)
 		if err != nil {
 			return nil, err
 		}
@@ -211,8 +219,8 @@ func (h handlers) visits(all []book.Visit) ([]contract.Visit, error) {
 			Id: v.Kept.ID, Dog: dog, On: v.On, Start: v.Start, Ends: int(v.Ends()), Minutes: v.Kept.Minutes, State: v.State, Sequence: v.Kept.Sequence,
 			Standing: contract.VisitStanding(v.Standing), SittingId: v.Kept.Sitting, Note: given(v.Kept.Note), OffBy: given(v.Kept.OffBy),
 		}
-		if v.Breaks != "" {
-			one.Breaks = &v.Breaks
+		if !v.Breaks.Nothing() {
+			one.Breaks = of(w.Say(v.Breaks))
 		}
 		if v.Tell != "" {
 			one.Tell = &v.Tell
@@ -231,15 +239,15 @@ func (h handlers) visits(all []book.Visit) ([]contract.Visit, error) {
 	return out, nil
 }
 
-func (h handlers) offers(all []round.Offer) []contract.Offer {
+func (h handlers) offers(w words.Words, all []round.Offer) []contract.Offer {
 	out := []contract.Offer{}
 	for _, o := range all {
-		out = append(out, contract.Offer{On: o.On, Start: o.Start, InDays: o.On.Sub(h.book.Today()), Minutes: o.Dog.Minutes, Reasons: list(o.Reasons)})
+		out = append(out, contract.Offer{On: o.On, Start: o.Start, InDays: o.On.Sub(h.book.Today()), Minutes: o.Dog.Minutes, Reasons: w.All(o.Reasons)})
 	}
 	return out
 }
 
-func roundDog(d round.Dog, row store.RoundDog) (contract.RoundDog, error) {
+func roundDog(w words.Words, d round.Dog, row store.RoundDog) (contract.RoundDog, error) {
 	out := contract.RoundDog{
 		DogId: row.DogID, Name: row.Name, OwnerId: row.OwnerID, Owner: row.OwnerName, Takes: minutes(d.Takes), Minutes: d.Minutes,
 		Help: cmp.Or(d.Help, round.NoHelp), Hard: d.Hard, Nails: d.Nails, Due: dated(d.Window.Due), Touches: dated(d.Window.Touches),
@@ -248,12 +256,12 @@ func roundDog(d round.Dog, row store.RoundDog) (contract.RoundDog, error) {
 		return out, nil
 	}
 	turn, err := book.DueRow{DogID: row.DogID, Kept: *row.Due}.Turn()
-	out.Reason, out.Rank, out.Cautions = &turn.Reason, of(smallRank(turn.Glance)), cautions(turn.Cautions)
+	out.Reason, out.Rank, out.Cautions = of(w.Say(turn.Reason)), of(smallRank(turn.Glance)), cautions(w, turn.Cautions)
 	return out, err
 }
 
-func roundWay(way round.Way) (out contract.RoundWay, err error) {
-	out = contract.RoundWay{SavesMinutes: way.Saves, Words: way.Words}
+func roundWay(w words.Words, way round.Way) (out contract.RoundWay, err error) {
+	out = contract.RoundWay{SavesMinutes: way.Saves, Words: w.Say(way.Words)}
 	if out.VisitId, err = uuid.Parse(way.ID); err != nil {
 		return out, err
 	}
@@ -264,10 +272,10 @@ func roundWay(way round.Way) (out contract.RoundWay, err error) {
 	return out, err
 }
 
-func roundLoad(d book.DayLoad) contract.RoundLoad {
+func roundLoad(w words.Words, d book.DayLoad) contract.RoundLoad {
 	out := contract.RoundLoad{
 		On: d.On, Open: d.Open, Dogs: d.Load.Dogs, Minutes: d.Load.Minutes, Nails: d.Load.Nails, Hard: d.Load.Hard,
-		GrindingMinutes: d.Load.Grinding, Over: list(d.Load.Over), Prepare: list(d.Prepare), Bars: []contract.ClockStretch{},
+		GrindingMinutes: d.Load.Grinding, Over: w.All(d.Load.Over), Prepare: w.All(d.Prepare), Bars: []contract.ClockStretch{},
 	}
 	if d.Open {
 		out.Hours = of(workingHours(d.Hours))
@@ -280,7 +288,7 @@ func roundLoad(d book.DayLoad) contract.RoundLoad {
 	return out
 }
 
-func workingWeek(w store.WorkingWeek) contract.WorkingWeek {
+func workingWeek(says words.Words, w store.WorkingWeek) contract.WorkingWeek {
 	out := contract.WorkingWeek{Version: w.Version, AroundMinutes: w.Week.Around, Days: []contract.WorkingDay{}, Exceptions: []contract.WorkingException{}}
 	for _, name := range date.EveryDay.Names() {
 		if hours, is := w.Week.Days[weekday(contract.Weekday(name))]; is {
@@ -288,7 +296,7 @@ func workingWeek(w store.WorkingWeek) contract.WorkingWeek {
 		}
 	}
 	for _, kind := range round.MessageKinds() {
-		out.Texts = append(out.Texts, contract.MessageText{Kind: kind, Text: w.Texts[kind]})
+		out.Texts = append(out.Texts, contract.MessageText{Kind: kind, Text: cmp.Or(w.Texts[kind], book.UsualText(says, kind))})
 	}
 	out.Remind = &w.Remind
 	for on, hours := range w.Week.Except {
@@ -313,7 +321,7 @@ func workingWeekOf(in contract.WorkingWeek) (store.WorkingWeek, error) {
 	}
 	w.Remind = orZero(in.Remind)
 	for _, t := range in.Texts {
-		if t.Text != round.UsualTexts[t.Kind] {
+		if !book.Usual(t.Kind, t.Text) {
 			if w.Texts == nil {
 				w.Texts = map[round.MessageKind]string{}
 			}
@@ -323,13 +331,13 @@ func workingWeekOf(in contract.WorkingWeek) (store.WorkingWeek, error) {
 	var f fault.Fields
 	for _, d := range in.Days {
 		if _, twice := w.Week.Days[weekday(d.Weekday)]; twice {
-			f.Add("days", string(d.Weekday), "must name each weekday once")
+			f.Add("days", string(d.Weekday), say.Of(mustNameEachWeekdayOnce))
 		}
 		w.Week.Days[weekday(d.Weekday)] = hoursOf(d.Hours)
 	}
 	for _, e := range in.Exceptions {
 		if _, twice := w.Week.Except[e.On]; twice {
-			f.Add("exceptions", e.On.String(), "must name each day once")
+			f.Add("exceptions", e.On.String(), say.Of(mustNameEachDayOnce))
 		}
 		w.Week.Except[e.On] = hoursOf(e.Hours)
 	}
@@ -382,7 +390,7 @@ func (h handlers) GetOwner(ctx context.Context, r contract.GetOwnerRequestObject
 func (h handlers) KeepOwner(ctx context.Context, r contract.KeepOwnerRequestObject) (contract.KeepOwnerResponseObject, error) {
 	o := store.Owner{ID: r.OwnerId, Version: orZero(r.Body.Version), Owner: round.Owner{
 		Name: strings.TrimSpace(r.Body.Name), Reach: round.Reach(r.Body.Reach), Address: strings.TrimSpace(orZero(r.Body.Address)), MayOffer: orZero(r.Body.MayOffer),
-		MayRemind: orZero(r.Body.MayRemind), Stopped: orZero(r.Body.Stopped), Note: strings.TrimSpace(orZero(r.Body.Note)),
+		MayRemind: orZero(r.Body.MayRemind), Stopped: orZero(r.Body.Stopped), Note: strings.TrimSpace(orZero(r.Body.Note)), Language: string(orZero(r.Body.Language)),
 	}}
 	for _, s := range r.Body.Suits {
 		if o.Suits == nil {
@@ -400,14 +408,15 @@ func (h handlers) KeepOwner(ctx context.Context, r contract.KeepOwnerRequestObje
 }
 
 func (h handlers) owner(ctx context.Context, id uuid.UUID) (contract.OwnerView, error) {
+	w := speaks(ctx)
 	o, err := h.book.Owner(ctx, id)
 	if err != nil {
 		return contract.OwnerView{}, err
 	}
-	visits, err := h.visits(o.Visits)
+	visits, err := h.visits(w, o.Visits)
 	told := []contract.Message{}
 	for _, m := range o.Told {
-		told = append(told, message(m))
+		told = append(told, message(w, m))
 	}
 	return contract.OwnerView{Owner: ownerRow(o.Owner), Visits: visits, Messages: told, Missed: o.Counts[round.Missed], CalledOff: o.Counts[round.CalledOff]}, err
 }
@@ -423,7 +432,7 @@ func (h handlers) SetOwner(ctx context.Context, r contract.SetOwnerRequestObject
 func ownerRow(o store.Owner) contract.OwnerRow {
 	out := contract.OwnerRow{
 		Id: o.ID, Version: o.Version, Name: o.Name, Reach: contract.OwnerRowReach(o.Reach), Address: o.Address, MayOffer: o.MayOffer, MayRemind: o.MayRemind,
-		Stopped: o.Stopped, Note: o.Note, Suits: []contract.OwnerSuits{}, Dogs: []contract.OwnedDog{},
+		Stopped: o.Stopped, Note: o.Note, Language: given(contract.Language(o.Language)), Suits: []contract.OwnerSuits{}, Dogs: []contract.OwnedDog{},
 	}
 	for _, name := range date.EveryDay.Names() {
 		if hours := o.Suits[weekday(contract.Weekday(name))]; len(hours) > 0 {

@@ -14,6 +14,7 @@ import (
 	"fribbet/internal/api/contract"
 	"fribbet/internal/book"
 	"fribbet/internal/core/date"
+	"fribbet/internal/core/say"
 	"fribbet/internal/standin"
 )
 
@@ -44,7 +45,7 @@ var _ contract.StrictServerInterface = handlers{}
 
 // New returns the whole web interface: contract under /api, front end for the rest.
 func New(b *book.Book, o Options) (http.Handler, error) {
-	engine := newEngine(b.Today)
+	engine := newEngine(b.Today, speaking(b))
 	check, err := validator()
 	if err != nil {
 		return nil, err
@@ -64,17 +65,17 @@ func New(b *book.Book, o Options) (http.Handler, error) {
 	engine.GET("/api/openapi.json", pack, func(c *gin.Context) { c.Data(http.StatusOK, "application/json", spec) })
 	engine.NoRoute(front(o.Front))
 	engine.NoMethod(func(c *gin.Context) {
-		write(c, problem(http.StatusMethodNotAllowed, "This address does not take "+c.Request.Method+"."))
+		deny(c, http.StatusMethodNotAllowed, say.Of(doesNotTake, say.Args{"method": say.Name(c.Request.Method)}))
 	})
 	return http.NewCrossOriginProtection().Handler(engine), nil
 }
 
 // newEngine is what every answer goes through first.
-func newEngine(today func() date.Date) *gin.Engine {
+func newEngine(today func() date.Date, also ...gin.HandlerFunc) *gin.Engine {
 	gin.SetMode(gin.ReleaseMode)
 	engine := gin.New()
 	engine.HandleMethodNotAllowed = true
 	engine.ContextWithFallback = true // a request that ends, ends what it began
-	engine.Use(logRequests, gin.CustomRecoveryWithWriter(nil, recovered), secure, tellDay(today), limitBody)
+	engine.Use(append(also, logRequests, gin.CustomRecoveryWithWriter(nil, recovered), secure, tellDay(today), limitBody)...)
 	return engine
 }

@@ -22,7 +22,7 @@ func (h handlers) GetSettings(ctx context.Context, _ contract.GetSettingsRequest
 func (h handlers) PutSettings(ctx context.Context, r contract.PutSettingsRequestObject) (contract.PutSettingsResponseObject, error) {
 	told := store.Settings{
 		Version: r.Body.Version, Role: string(r.Body.Role), LengthUnit: r.Body.LengthUnit, WeightUnit: r.Body.WeightUnit,
-		Margin: r.Body.MarginMm, Workdays: r.Body.WorkingWeekdays, Holidays: spans(r.Body.Holidays), Coin: r.Body.CoinMm, LargestCut: r.Body.LargestCutMm, Way: orZero(r.Body.Way), Hand: orZero(r.Body.Hand), LeftHanded: orZero(r.Body.LeftHanded), EndPoint: orZero(r.Body.EndPoint),
+		Margin: r.Body.MarginMm, Workdays: r.Body.WorkingWeekdays, Holidays: spans(r.Body.Holidays), Coin: r.Body.CoinMm, LargestCut: r.Body.LargestCutMm, Way: orZero(r.Body.Way), Hand: orZero(r.Body.Hand), LeftHanded: orZero(r.Body.LeftHanded), EndPoint: orZero(r.Body.EndPoint), Language: string(orZero(r.Body.Language)),
 	}
 	if err := h.book.ChangeSettings(ctx, told); err != nil {
 		return nil, err
@@ -38,7 +38,7 @@ func (h handlers) settings(s store.Settings) contract.SettingsJSONResponse {
 	out := contract.SettingsJSONResponse{
 		Choices: contract.Choices{
 			Version: s.Version, Role: contract.Role(s.Role), LengthUnit: s.LengthUnit, WeightUnit: s.WeightUnit,
-			MarginMm: s.Margin, WorkingWeekdays: s.Workdays, CoinMm: s.Coin, LargestCutMm: s.LargestCut, Way: &s.Way, Hand: &s.Hand, LeftHanded: &s.LeftHanded, EndPoint: &s.EndPoint,
+			MarginMm: s.Margin, WorkingWeekdays: s.Workdays, CoinMm: s.Coin, LargestCutMm: s.LargestCut, Way: &s.Way, Hand: &s.Hand, LeftHanded: &s.LeftHanded, EndPoint: &s.EndPoint, Language: of(contract.Language(s.Language)),
 		},
 		Length: display(s.LengthUnit.Display()), Weight: display(s.WeightUnit.Display()),
 		Today: h.book.Today(), Demo: h.demo, BackupTrouble: given(h.book.BackupTrouble()),

@@ -27,41 +27,38 @@ func (h handlers) GetPlan(ctx context.Context, r contract.GetPlanRequestObject) 
 	if err != nil {
 		return nil, err
 	}
-	w, err := h.words(ctx)
-	if err != nil {
-		return nil, err
-	}
+	w := speaks(ctx)
 	handling := p.Dog.Handling
 	out := contract.GetPlan200JSONResponse{
-		DogId: p.Dog.ID, Name: p.Dog.Name, Today: h.book.Today(), Tool: p.Tool, Cautions: cautions(p.Cautions),
-		Helper: helper, Helping: handling.Helper, Blocked: p.Blocked, NobodyHelps: p.Helpless, Alone: p.Alone, Calmer: calmer(p.Calmer), Gently: p.Gently, Support: lines(w, []say.Line{{Key: sitting.Support}})[0],
-		Limits:      []contract.Limit{limit(p.Tolerance.Nails), limit(p.Tolerance.Minutes)},
+		DogId: p.Dog.ID, Name: p.Dog.Name, Today: h.book.Today(), Tool: p.Tool, Cautions: cautions(w, p.Cautions),
+		Helper: helper, Helping: handling.Helper, Blocked: w.Say(p.Blocked), NobodyHelps: p.Helpless, Alone: p.Alone, Calmer: calmer(p.Calmer), Gently: p.Gently, Support: lines(w, []say.Line{{Key: sitting.Support}})[0],
+		Limits:      []contract.Limit{limit(w, p.Tolerance.Nails), limit(w, p.Tolerance.Minutes)},
 		CalmMinutes: p.Tolerance.Calm,
 		Days:        []contract.PlanDay{}, Left: []contract.LeftNail{}, Holds: []contract.Hold{}, Checklist: []contract.Thing{}, SeeTo: []contract.SeeTo{},
 	}
 	readings := make([]feet.Reading, len(p.Nails))
 	for i, n := range p.Nails {
 		readings[i] = n.Reading
-		out.Nails = append(out.Nails, contract.PlannedNail{Code: n.Code, Kind: n.Kind, Plan: cuttingPlan(n.Verdict), UntoldMm: verdict.Least(n.Claw.Depth, verdict.Terms{}), Why: n.Why})
+		out.Nails = append(out.Nails, contract.PlannedNail{Code: n.Code, Kind: n.Kind, Plan: cuttingPlan(w, n.Verdict), UntoldMm: verdict.Least(n.Claw.Depth, verdict.Terms{}), Why: w.Say(n.Why)})
 	}
 	out.Rank = rank(readings)
 	for _, d := range p.Days {
-		out.Days = append(out.Days, planDay(d))
+		out.Days = append(out.Days, planDay(w, d))
 	}
 	for _, l := range p.Left {
-		out.Left = append(out.Left, contract.LeftNail{Code: l.Code, Why: l.Why, Whose: l.Whose})
+		out.Left = append(out.Left, contract.LeftNail{Code: l.Code, Why: w.Say(l.Why), Whose: l.Whose})
 	}
 	if len(p.Days) > 0 {
 		out.Holds = holds(w, p.Holds)
 	}
 	for _, t := range p.Checklist {
-		out.Checklist = append(out.Checklist, contract.Thing{Key: t.Key, Words: t.Words, Why: t.Why, Trouble: t.Trouble, Missed: t.Missed})
+		out.Checklist = append(out.Checklist, contract.Thing{Key: t.Key, Words: w.Say(t.Words), Why: w.Say(t.Why), Trouble: w.Say(t.Trouble), Missed: t.Missed})
 	}
 	for _, piece := range p.SeeTo {
-		out.SeeTo = append(out.SeeTo, contract.SeeTo{Kind: piece.Item.Kind, Name: piece.Item.Name, Words: piece.State.Words})
+		out.SeeTo = append(out.SeeTo, contract.SeeTo{Kind: piece.Item.Kind, Name: piece.Item.Name, Words: w.Say(piece.State.Words)})
 	}
 	for _, tool := range kit.Tools() {
-		out.ToolCautions = append(out.ToolCautions, contract.ToolCautions{Tool: tool, Words: kit.Cautions(tool)})
+		out.ToolCautions = append(out.ToolCautions, contract.ToolCautions{Tool: tool, Words: w.All(kit.Cautions(tool))})
 	}
 	return out, nil
 }
@@ -77,7 +74,7 @@ func holds(w words.Words, all []sitting.Hold) []contract.Hold {
 	return out
 }
 
-func planDay(d sitting.Day) contract.PlanDay {
+func planDay(w words.Words, d sitting.Day) contract.PlanDay {
 	out := contract.PlanDay{On: d.On, Minutes: minutes(d.Minutes)}
 	for _, s := range d.Stops {
 		var then *kit.Tool
@@ -86,7 +83,7 @@ func planDay(d sitting.Day) contract.PlanDay {
 		}
 		out.Stops = append(out.Stops, contract.Stop{
 			ThenTool: then,
-			Code:     s.Code, Why: s.Why, Urgent: s.Urgency.Urgent(), Tool: s.Tool.Tool, ItemId: pieceID(s.Tool.Piece),
+			Code:     s.Code, Why: w.Say(s.Why), Urgent: s.Urgency.Urgent(), Tool: s.Tool.Tool, ItemId: pieceID(s.Tool.Piece),
 			Grit: given(s.Tool.Grit), Speed: given(s.Tool.Speed),
 		})
 	}
@@ -97,8 +94,8 @@ func minutes(e estimate.Estimate) contract.Minutes {
 	return contract.Minutes{Minutes: e.Value, Low: e.Low, High: e.High, Source: e.Source}
 }
 
-func limit(l temper.Limit) contract.Limit {
-	return contract.Limit{Most: finite(l.Most), Words: l.Words, Source: l.Source}
+func limit(w words.Words, l temper.Limit) contract.Limit {
+	return contract.Limit{Most: finite(l.Most), Words: w.Say(l.Words), Source: l.Source}
 }
 
 func pieceID(p *kit.Piece) *uuid.UUID {
@@ -118,6 +115,7 @@ func idOf(text string) *uuid.UUID {
 }
 
 func (h handlers) GetAdvice(ctx context.Context, r contract.GetAdviceRequestObject) (contract.GetAdviceResponseObject, error) {
+	w := speaks(ctx)
 	options, err := h.book.Advice(ctx, r.DogId, r.Code, r.Params.Purpose)
 	if err != nil {
 		return nil, err
@@ -125,8 +123,8 @@ func (h handlers) GetAdvice(ctx context.Context, r contract.GetAdviceRequestObje
 	out := contract.GetAdvice200JSONResponse{Code: r.Code, Purpose: r.Params.Purpose}
 	for _, o := range options {
 		one := contract.ToolOption{
-			Tool: o.Tool, ItemId: pieceID(o.Piece), Owned: o.Piece != nil, For: list(o.For), Against: list(o.Against),
-			Disputed: list(o.Disputed), Out: o.Out, Grit: given(o.Grit), GrainUm: given(kit.Grain(o.Grit)), Speed: given(o.Speed),
+			Tool: o.Tool, ItemId: pieceID(o.Piece), Owned: o.Piece != nil, For: w.All(o.For), Against: w.All(o.Against),
+			Disputed: w.All(o.Disputed), Out: w.Say(o.Out), Grit: given(o.Grit), GrainUm: given(kit.Grain(o.Grit)), Speed: given(o.Speed),
 		}
 		if o.Piece != nil {
 			one.Name = o.Piece.Item.Name
@@ -137,6 +135,7 @@ func (h handlers) GetAdvice(ctx context.Context, r contract.GetAdviceRequestObje
 }
 
 func (h handlers) RecordSitting(ctx context.Context, r contract.RecordSittingRequestObject) (contract.RecordSittingResponseObject, error) {
+	w := speaks(ctx)
 	if err := h.book.Record(ctx, r.DogId, sittingOf(*r.Body), record.HowFar(orZero(r.Body.HowFar)), access.VisitorOf(ctx).Who); err != nil {
 		return nil, err
 	}
@@ -144,7 +143,7 @@ func (h handlers) RecordSitting(ctx context.Context, r contract.RecordSittingReq
 	if err != nil {
 		return nil, err
 	}
-	return contract.RecordSitting201JSONResponse(h.view(v)), nil
+	return contract.RecordSitting201JSONResponse(h.view(w, v)), nil
 }
 
 func sittingOf(in contract.SittingInput) store.Sitting {
@@ -175,6 +174,7 @@ func sittingOf(in contract.SittingInput) store.Sitting {
 }
 
 func (h handlers) WithdrawSitting(ctx context.Context, r contract.WithdrawSittingRequestObject) (contract.WithdrawSittingResponseObject, error) {
+	w := speaks(ctx)
 	if err := h.book.Withdraw(ctx, r.DogId, r.SittingId); err != nil {
 		return nil, err
 	}
@@ -182,7 +182,7 @@ func (h handlers) WithdrawSitting(ctx context.Context, r contract.WithdrawSittin
 	if err != nil {
 		return nil, err
 	}
-	return contract.WithdrawSitting200JSONResponse(h.view(v)), nil
+	return contract.WithdrawSitting200JSONResponse(h.view(w, v)), nil
 }
 
 func calmer(all []temper.Calmer) []contract.Calmer {

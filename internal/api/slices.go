@@ -7,12 +7,9 @@ import (
 	"image/jpeg"
 	"io"
 
-	"github.com/gin-gonic/gin"
-
 	"fribbet/internal/api/contract"
 	"fribbet/internal/core/hand"
 	"fribbet/internal/core/photo"
-	"fribbet/internal/core/say"
 	"fribbet/internal/standin"
 	"fribbet/internal/words"
 )
@@ -41,11 +38,11 @@ func (h handlers) ForgetSlices(ctx context.Context, r contract.ForgetSlicesReque
 
 func (h handlers) ReadSlices(ctx context.Context, r contract.ReadSlicesRequestObject) (contract.ReadSlicesResponseObject, error) {
 	shot, ends := slicesIn(*r.Body)
-	stick, learnt, err := h.book.ReadSlices(r.Body.MeantMm, shot, ends)
+	stick, so, err := h.book.ReadSlices(r.Body.MeantMm, shot, ends)
 	if err != nil {
 		return nil, err
 	}
-	said, err := h.learnt(ctx, learnt)
+	said := learnt(speaks(ctx), so)
 	out := contract.ReadSlices200JSONResponse{Slices: []contract.PhotoNumber{}, Learnt: said}
 	for _, n := range stick.Slices {
 		out.Slices = append(out.Slices, photoNumber(n))
@@ -91,7 +88,7 @@ func (h handlers) slicesKnown(ctx context.Context) (contract.SlicesKnownJSONResp
 	if err != nil || len(all) == 0 {
 		return out, err
 	}
-	said, err := h.learnt(ctx, all[0].Learnt)
+	said := learnt(speaks(ctx), all[0].Learnt)
 	out.Id, out.On, out.Learnt = &all[0].ID, &all[0].On, &said
 	before := []contract.SlicesMeasured{}
 	for _, m := range all {
@@ -103,36 +100,9 @@ func (h handlers) slicesKnown(ctx context.Context) (contract.SlicesKnownJSONResp
 	return out, err
 }
 
-func (h handlers) learnt(ctx context.Context, l hand.Learnt) (contract.SlicesLearnt, error) {
-	w, err := h.words(ctx)
+func learnt(w words.Words, l hand.Learnt) contract.SlicesLearnt {
 	return contract.SlicesLearnt{
 		MeantMm: l.Meant, Count: l.Count, Times: contract.Times{Value: l.Times.Value, Low: l.Times.Low, High: l.Times.High},
 		Spread: inMM(l.Spread), UsualSpreadMm: l.Usual, Says: lines(w, l.Says()),
-	}, err
-}
-
-// words are those of whoever asks: its browser's language, the units of Settings.
-func (h handlers) words(ctx context.Context) (words.Words, error) {
-	s, err := h.book.Settings(ctx)
-	language := ""
-	if c, is := ctx.(*gin.Context); is {
-		language = c.GetHeader("Accept-Language")
 	}
-	return words.In(s.LengthUnit, language), err
-}
-
-// lines are what is said, with its words.
-func lines(w words.Words, said []say.Line) []contract.Line {
-	out := make([]contract.Line, len(said))
-	for i, l := range said {
-		out[i] = contract.Line{Key: string(l.Key), Says: w.Say(l)}
-		if len(l.Args) > 0 {
-			args := map[string]any{}
-			for name, value := range l.Args {
-				args[name] = value
-			}
-			out[i].Args = args
-		}
-	}
-	return out
 }

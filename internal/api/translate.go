@@ -11,6 +11,7 @@ import (
 	"fribbet/internal/core/estimate"
 	"fribbet/internal/core/feet"
 	"fribbet/internal/core/measure"
+	"fribbet/internal/words"
 )
 
 func rank(readings []feet.Reading) contract.Rank {
@@ -49,18 +50,18 @@ func inMM(e estimate.Estimate) contract.Estimate {
 	return contract.Estimate{Mm: e.Value, LowMm: e.Low, HighMm: e.High, Source: e.Source}
 }
 
-func cautions(all []dog.Caution) []contract.Caution {
+func cautions(w words.Words, all []dog.Caution) []contract.Caution {
 	out := []contract.Caution{}
 	for _, c := range all {
-		out = append(out, contract.Caution{Kind: c.Kind, Nails: list(c.Nails), Words: c.Words})
+		out = append(out, contract.Caution{Kind: c.Kind, Nails: list(c.Nails), Words: w.Say(c.Words)})
 	}
 	return out
 }
 
-func next(n due.Next, reason string, e due.Explanation) contract.Next {
+func next(w words.Words, n due.Next, reason string, e due.Explanation) contract.Next {
 	out := contract.Next{
 		Dates: n.Dates, Due: n.Due, Earliest: n.Earliest, Late: n.Late, Cautious: n.Cautious,
-		Rule: n.Rule, Nails: list(n.Nails), Reason: reason, Why: why(e), Touches: dated(n.Touches), First: list(n.First), Again: list(n.Again), MayTouch: list(n.MayTouch),
+		Rule: n.Rule, Nails: list(n.Nails), Reason: reason, Why: why(w, e), Touches: dated(n.Touches), First: list(n.First), Again: list(n.Again), MayTouch: list(n.MayTouch),
 	}
 	if n.Clear != "" {
 		out.ClearRhythm = &n.Clear
@@ -82,10 +83,10 @@ func next(n due.Next, reason string, e due.Explanation) contract.Next {
 	return out
 }
 
-func why(e due.Explanation) contract.Why {
-	out := contract.Why{Sentence: e.Sentence}
+func why(w words.Words, e due.Explanation) contract.Why {
+	out := contract.Why{Sentence: w.Say(e.Sentence)}
 	for _, r := range e.Rows {
-		row := contract.WhyRow{Rule: r.Rule, Words: r.Words, Nails: list(r.Nails), Decides: r.Decides, Followed: r.Followed, Due: dated(r.Due)}
+		row := contract.WhyRow{Rule: r.Rule, Words: w.Say(r.Words), Nails: list(r.Nails), Decides: r.Decides, Followed: r.Followed, Due: dated(r.Due)}
 		if row.Due != nil {
 			row.Days = &r.Days
 		}

@@ -16,6 +16,7 @@ import (
 	"fribbet/internal/api/contract"
 	"fribbet/internal/core/date"
 	"fribbet/internal/core/fault"
+	"fribbet/internal/core/say"
 )
 
 func init() {
@@ -53,7 +54,7 @@ func validator() (gin.HandlerFunc, error) {
 		default:
 			faults := faultsOf(err)
 			faults = faults[:min(len(faults), mostProblems)]
-			write(c, problem(http.StatusBadRequest, "Nothing was written: "+faults.Error(), faults...))
+			wrong(c, http.StatusBadRequest, faults)
 		}
 	}, nil
 }
@@ -66,7 +67,7 @@ func faultsOf(err error) fault.Fields {
 	var parse *openapi3filter.ParseError
 	switch {
 	case errors.As(err, &request) && request.Parameter != nil:
-		return fault.Fields{{Name: request.Parameter.Name, Value: "what stands in the address", Want: wanted(request.Parameter)}}
+		return fault.Fields{{Name: request.Parameter.Name, Value: say.Of(inTheAddress), Want: wanted(request.Parameter)}}
 	case errors.As(err, &many):
 		var all fault.Fields
 		for _, e := range many {
@@ -76,34 +77,34 @@ func faultsOf(err error) fault.Fields {
 	case errors.As(err, &one):
 		return fault.Fields{schemaFault(one)}
 	case errors.As(err, &parse):
-		return fault.Fields{{Name: "body", Value: "something else", Want: "must be JSON: " + parse.Error()}}
+		return fault.Fields{{Name: "body", Value: say.Of(somethingElse), Want: say.Of(mustBeJSON, say.Args{"err": say.Name(parse.Error())})}}
 	default:
-		return fault.Fields{{Name: "body", Value: "nothing, or another kind", Want: "must be one JSON object, with Content-Type application/json"}}
+		return fault.Fields{{Name: "body", Value: say.Of(anotherKind), Want: say.Of(mustBeJSONObject)}}
 	}
 }
 
 // wanted says in words what a parameter of the address must be.
-func wanted(p *openapi3.Parameter) string {
+func wanted(p *openapi3.Parameter) say.Line {
 	if p.Schema == nil || p.Schema.Value == nil {
-		return "must be given"
+		return say.Of(mustBeGiven)
 	}
 	switch s := p.Schema.Value; {
 	case s.Format == "uuid":
-		return "must be the id of a dog, a trim or a piece of kit"
+		return say.Of(mustBeTheID)
 	case len(s.Enum) > 0:
-		return "must be one of " + strings.Trim(fmt.Sprint(s.Enum), "[]")
+		return fault.AnyOf(s.Enum)
 	case s.Type.Is("integer") && s.Min != nil && s.Max != nil:
-		return fmt.Sprintf("must be a whole number from %g to %g", *s.Min, *s.Max)
+		return say.Of(mustBeWholeFrom, say.Args{"low": say.Number(*s.Min), "high": say.Number(*s.Max)})
 	case s.Type.Is("integer"):
-		return "must be a whole number, 0 or more"
+		return say.Of(mustBeWhole)
 	case s.Type.Is("number"):
-		return "must be a number"
+		return say.Of(mustBeNumber)
 	case s.Type.Is("boolean"):
-		return "must be true or false"
+		return say.Of(mustBeTrueOrFalse)
 	case s.Type.Is("array"):
-		return "must be numbers, each as its own " + p.Name
+		return say.Of(mustBeNumbers, say.Args{"name": say.Name(p.Name)})
 	default:
-		return "must be written otherwise"
+		return say.Of(mustBeOtherwise)
 	}
 }
 
@@ -112,42 +113,42 @@ var named = regexp.MustCompile(`property "([^"]*)" is (missing|unsupported)`)
 
 func schemaFault(e *openapi3.SchemaError) fault.Field {
 	path := e.JSONPointer()
-	f := fault.Field{Value: shown(e.Value), Want: e.Reason}
+	f := fault.Field{Value: shown(e.Value), Want: say.Plain(e.Reason)}
 	hit := named.FindStringSubmatch(e.Reason)
 	switch {
 	case hit != nil && hit[2] == "unsupported":
-		path, f.Value, f.Want = append(path, hit[1]), "an unknown field", "is no field here: leave it out"
+		path, f.Value, f.Want = append(path, hit[1]), say.Of(unknownField), say.Of(noFieldHere)
 	case hit != nil:
 		if len(path) == 0 || path[len(path)-1] != hit[1] {
 			path = append(path, hit[1])
 		}
-		f.Value, f.Want = "nothing", "must be given"
+		f.Value, f.Want = say.Of(nothingGiven), say.Of(mustBeGiven)
 	case e.SchemaField == "nullable":
-		f.Value, f.Want = "null", "must be given, or left out where it may be"
+		f.Value, f.Want = "null", say.Of(mustBeGivenOrOut)
 	case e.SchemaField == "enum":
-		f.Want = "must be one of " + strings.Trim(fmt.Sprint(e.Schema.Enum), "[]")
+		f.Want = fault.AnyOf(e.Schema.Enum)
 	case e.SchemaField == "type":
-		f.Want = "must be of type " + strings.Join(e.Schema.Type.Slice(), " or ")
+		f.Want = say.Of(mustBeOfType, say.Args{"type": say.Name(strings.Join(e.Schema.Type.Slice(), " / "))})
 	case e.SchemaField == "format" && e.Schema.Format == "uuid":
-		f.Want = "must be an id, as xxxxxxxx-xxxx-4xxx-8xxx-xxxxxxxxxxxx"
+		f.Want = say.Of(mustBeAnID)
 	case e.SchemaField == "format" && e.Schema.Format == "date-time":
-		f.Want = "must be an instant, as 2026-11-24T09:30:00Z"
+		f.Want = say.Of(mustBeInstant)
 	case e.SchemaField == "format" && e.Schema.Format == "date":
-		f.Want = "must be a date that the calendar has, YYYY-MM-DD"
+		f.Want = say.Of(mustBeDate)
 	}
 	f.Name = fieldName(path)
 	return f
 }
 
 // shown is a refused value as a person would write it.
-func shown(value any) string {
+func shown(value any) any {
 	switch v := value.(type) {
 	case map[string]any:
-		return "an object"
+		return say.Of(anObject)
 	case []any:
-		return fmt.Sprintf("a list of %d", len(v))
+		return say.Of(aListOf, say.Args{"n": say.Count(len(v))})
 	case nil:
-		return "nothing"
+		return say.Of(nothingGiven)
 	default:
 		return fault.Short(fmt.Sprint(v))
 	}

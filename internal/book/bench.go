@@ -17,6 +17,7 @@ import (
 	"fribbet/internal/core/kit"
 	"fribbet/internal/core/nail"
 	"fribbet/internal/core/quick"
+	"fribbet/internal/core/say"
 	"fribbet/internal/core/sitting"
 	"fribbet/internal/store"
 )
@@ -31,9 +32,9 @@ type Bench struct {
 	On       date.Date
 	Cautions []dog.Caution
 	Speed    kit.Speed
-	Remedy   string         // what stops the blood
+	Remedy   say.Line       // what stops the blood
 	Holds    []sitting.Hold // of today's paws
-	Reward   string         // when the dog is rewarded
+	Reward   say.Line       // when the dog is rewarded
 	LastNote string         // of last time
 	Left     []nail.Code    // of today's, that nobody has closed
 	LeftOn   date.Date      // when the plan goes on
@@ -113,7 +114,7 @@ func (b *Book) doubts(ctx context.Context, d store.Dog, sittingID uuid.UUID, bef
 		if err != nil {
 			return err
 		}
-		if want := now.Doubt(e); want != "" {
+		if want := now.Doubt(e); !want.Nothing() {
 			f.Add(fmt.Sprintf("events[%d]", i), e.MM, want)
 		}
 	}
@@ -199,7 +200,7 @@ func (b *Book) tell(ctx context.Context, d store.Dog, sittingID uuid.UUID, event
 			}
 		}
 		if !known {
-			f.Add(fmt.Sprintf("events[%d].item_id", i), e.Item, "must be the id of a piece of your kit")
+			f.Add(fmt.Sprintf("events[%d].item_id", i), e.Item, say.Of(mustBeTheIdOf))
 		}
 	}
 	if err := f.Err(); err != nil {
@@ -238,8 +239,12 @@ func (b *Book) tell(ctx context.Context, d store.Dog, sittingID uuid.UUID, event
 			if errors.As(err, &other) {
 				return nil, AlreadyTold{Field: fmt.Sprintf("events[%d].id", i), There: other.Error()}
 			}
+			var refusal bench.Refusal
+			if err != nil && !errors.As(err, &refusal) {
+				return nil, err
+			}
 			if err != nil {
-				return nil, fault.Fields{{Name: fmt.Sprintf("events[%d]", i), Value: string(e.Kind), Want: err.Error()}}
+				return nil, fault.Fields{{Name: fmt.Sprintf("events[%d]", i), Value: string(e.Kind), Want: refusal.Want}}
 			}
 		}
 		state, kept = telling.State, telling.Log
@@ -252,7 +257,7 @@ func (b *Book) tell(ctx context.Context, d store.Dog, sittingID uuid.UUID, event
 	if errors.As(err, &elsewhere) {
 		for i, e := range events {
 			if slices.Contains(elsewhere.IDs, e.ID) {
-				f.Add(fmt.Sprintf("events[%d].id", i), e.ID, "must be a new id: another trim has an event of this one")
+				f.Add(fmt.Sprintf("events[%d].id", i), e.ID, say.Of(mustBeANewId))
 			}
 		}
 		return nil, on, f.Err()

@@ -16,6 +16,7 @@ import (
 	"fribbet/internal/core/measure"
 	"fribbet/internal/core/quick"
 	"fribbet/internal/core/rhythm"
+	"fribbet/internal/core/say"
 	"fribbet/internal/core/units"
 	"fribbet/internal/store"
 
@@ -82,7 +83,7 @@ func (b *Book) Settings(ctx context.Context) (store.Settings, error) {
 	got, err := b.store.Settings(ctx)
 	if errors.Is(err, store.ErrNotFound) {
 		return store.Settings{
-			Version: new(int), Role: Unset, LengthUnit: units.Millimetre, WeightUnit: units.Kilogram,
+			Version: new(int), Role: Unset, Language: "en", LengthUnit: units.Millimetre, WeightUnit: units.Kilogram,
 			Margin: quick.Margin, Workdays: date.EveryDay, Hand: kit.NewHand, EndPoint: quick.AtFirstSign, Slices: slices,
 		}, nil
 	}
@@ -115,29 +116,33 @@ func (b *Book) ChangeSettings(ctx context.Context, c store.Settings) error {
 	}
 	var f fault.Fields
 	if c.Role == Unset {
-		f.Add("role", c.Role, "must be keeper or groomer")
+		f.Add("role", c.Role, say.Of(mustBeKeeperOrGroomer))
 	}
 	if c.LargestCut != nil {
-		f.Range("largest_cut_mm", *c.LargestCut, kit.LeastLargest, kit.MostLargest, "mm")
+		f.Range("largest_cut_mm", *c.LargestCut, kit.LeastLargest, kit.MostLargest, fault.MM)
 	}
 	if c.Coin != nil {
-		f.Range("coin_mm", *c.Coin, measure.LeastCoin, measure.MostCoin, "mm")
+		f.Range("coin_mm", *c.Coin, measure.LeastCoin, measure.MostCoin, fault.MM)
 	}
 	for i, h := range c.Holidays {
 		f.Under(fmt.Sprintf("holidays[%d]", i), h.Check())
 	}
 	if len(c.Holidays) > mostHolidays {
-		f.Add("holidays", fmt.Sprintf("%d spans", len(c.Holidays)), fmt.Sprintf("must be at most %d spans", mostHolidays))
+		f.Add("holidays", say.Of(spans2, say.Args{"holidays": say.Count(len(c.Holidays))}), say.Of(mustBeAtMostSpans, say.Args{"mostHolidays": say.Count(mostHolidays)}))
 	}
 	slices.SortFunc(c.Holidays, func(x, y date.Span) int { return x.From.Sub(y.From) })
 	for i := 1; i < len(c.Holidays); i++ {
 		if !c.Holidays[i].From.After(c.Holidays[i-1].To) {
-			f.Add(fmt.Sprintf("holidays[%d].from", i), c.Holidays[i].From, fmt.Sprintf("must lie after the holiday before it ends, %s", c.Holidays[i-1].To))
+			f.Add(fmt.Sprintf("holidays[%d].from", i), c.Holidays[i].From, say.Of(mustLieAfterTheHoliday, say.Args{"to": c.Holidays[i-1].To.Say()}))
 		}
 	}
-	f.Range("margin_mm", c.Margin, 0, due.MostMargin, "mm")
+	if c.Language == "" {
+		c.Language = "en"
+	}
+	spoken(&f, c.Language)
+	f.Range("margin_mm", c.Margin, 0, due.MostMargin, fault.MM)
 	if c.Workdays == 0 {
-		f.Add("working_weekdays", "none", "must name at least one day")
+		f.Add("working_weekdays", "none", say.Of(mustNameAtLeastOne))
 	}
 	if err := f.Err(); err != nil {
 		return err

@@ -4,7 +4,6 @@ import (
 	"context"
 	"crypto/rand"
 	"crypto/subtle"
-	"fmt"
 	"io"
 	"slices"
 	"strings"
@@ -15,8 +14,20 @@ import (
 	"fribbet/internal/core/date"
 	"fribbet/internal/core/due"
 	"fribbet/internal/core/round"
+	"fribbet/internal/core/say"
 	"fribbet/internal/formats"
 	"fribbet/internal/store"
+	"fribbet/internal/words"
+)
+
+// What a calendar says.
+const (
+	calendarName    say.Key = "calendar.name"
+	nailsOf         say.Key = "calendar.nails_of"
+	tomorrowNailsOf say.Key = "calendar.tomorrow_nails_of"
+	lateSince       say.Key = "calendar.late_since"
+	visitWith       say.Key = "calendar.visit_with"
+	visitBreaks     say.Key = "calendar.visit_breaks"
 )
 
 // CalendarKey is the secret part of the calendar's address; the first time it is asked for, it is made.
@@ -68,19 +79,23 @@ func (b *Book) Calendar(ctx context.Context, key string, w io.Writer) error {
 	if err != nil {
 		return err
 	}
+	speaks, err := b.Words(ctx)
+	if err != nil {
+		return err
+	}
 	dates := make([]formats.DueDate, len(entries))
 	for i, e := range entries {
-		date := formats.DueDate{DogID: e.DogID.String(), Name: e.Name, On: e.On, Why: e.Why, Sequence: e.Sequence * daysOfOneDate, MovedAt: e.MovedAt}
-		dates[i], err = notBefore(date, b.Today())
+		date := formats.DueDate{DogID: e.DogID.String(), Name: e.Name, On: e.On, Sequence: e.Sequence * daysOfOneDate, MovedAt: e.MovedAt}
+		dates[i], err = notBefore(speaks, date, say.Read(e.Why), b.Today())
 		if err != nil {
 			return err
 		}
 	}
-	visits, err := b.calendarVisits(ctx)
+	visits, err := b.calendarVisits(ctx, speaks)
 	if err != nil {
 		return err
 	}
-	return formats.Calendar(w, dates, visits, b.now().Location())
+	return formats.Calendar(w, speaks.Say(say.Of(calendarName)), dates, visits, b.now().Location())
 }
 
 // visitsBack is how many days visits stay in the calendar once they have gone by.
@@ -92,7 +107,7 @@ var statuses = map[round.State]formats.VisitStatus{
 }
 
 // calendarVisits are the visits as a calendar tells them.
-func (b *Book) calendarVisits(ctx context.Context) ([]formats.Visit, error) {
+func (b *Book) calendarVisits(ctx context.Context, speaks words.Words) ([]formats.Visit, error) {
 	w, err := b.WorkingWeek(ctx)
 	if err != nil {
 		return nil, err
@@ -113,24 +128,24 @@ func (b *Book) calendarVisits(ctx context.Context) ([]formats.Visit, error) {
 			Status: statuses[v.State.After(v.Sitting != nil, v.Ended)], Sequence: v.Sequence, ChangedAt: v.Changed,
 		}
 		if v.Dog.OwnerName != nil {
-			visits[i].Words = "With " + *v.Dog.OwnerName
+			visits[i].Words = speaks.Say(say.Of(visitWith, say.Args{"owner": say.Name(*v.Dog.OwnerName)}))
 		}
-		if why := breaks[v.ID]; why != "" { // it was agreed before the dog said no
-			visits[i].Words = strings.TrimPrefix(visits[i].Words+". "+v.Dog.Name+" "+why, ". ")
+		if why := breaks[v.ID]; !why.Nothing() { // it was agreed before the dog said no
+			visits[i].Words = strings.TrimPrefix(visits[i].Words+". "+speaks.Say(say.Of(visitBreaks, say.Args{"name": say.Name(v.Dog.Name), "why": why})), ". ")
 		}
 	}
 	return visits, nil
 }
 
 // breaksToCome says of visits to come what keeps their dogs off that day.
-func (b *Book) breaksToCome(ctx context.Context, kept []store.Visit) (map[uuid.UUID]string, error) {
+func (b *Book) breaksToCome(ctx context.Context, kept []store.Visit) (map[uuid.UUID]say.Line, error) {
 	visits, err := b.visits(ctx, slices.DeleteFunc(slices.Clone(kept), func(v store.Visit) bool { return v.On.Before(b.Today()) }))
 	if err != nil {
 		return nil, err
 	}
-	breaks := map[uuid.UUID]string{}
+	breaks := map[uuid.UUID]say.Line{}
 	for _, v := range visits {
-		if v.Breaks != "" {
+		if !v.Breaks.Nothing() {
 			breaks[v.Kept.ID] = v.Breaks
 		}
 	}
@@ -142,8 +157,10 @@ const daysOfOneDate = 1000
 
 // notBefore moves a date that has gone by to today, as on the due list. The move counts in the
 // sequence, else a calendar program would not follow it.
-func notBefore(d formats.DueDate, today date.Date) (formats.DueDate, error) {
+func notBefore(speaks words.Words, d formats.DueDate, why say.Line, today date.Date) (formats.DueDate, error) {
 	day, late := due.ShownOn(d.On, today)
+	name := say.Args{"name": say.Name(d.Name)}
+	d.Why, d.Summary, d.Ring = speaks.Say(why), speaks.Say(say.Of(nailsOf, name)), speaks.Say(say.Of(tomorrowNailsOf, name))
 	if late == 0 {
 		return d, nil
 	}
@@ -154,7 +171,7 @@ func notBefore(d formats.DueDate, today date.Date) (formats.DueDate, error) {
 	if begun.After(d.MovedAt) {
 		d.MovedAt = begun
 	}
-	d.Why = fmt.Sprintf("Late since %s. %s", d.On, d.Why)
+	d.Why = speaks.Say(say.Of(lateSince, say.Args{"on": say.Name(d.On.String()), "why": say.Start(why)}))
 	d.On, d.Sequence = day, d.Sequence+min(late, daysOfOneDate-1)
 	return d, nil
 }

@@ -5,6 +5,7 @@ import (
 	"time"
 
 	"fribbet/internal/core/caliper"
+	"fribbet/internal/core/say"
 )
 
 // Caliper is a measuring device that sends bytes until its link breaks, which closes the channel.
@@ -36,7 +37,7 @@ func Readings(ctx context.Context, device Caliper) <-chan caliper.Reading {
 				return
 			case piece, linked := <-pieces:
 				if !linked {
-					give(caliper.Reading{Trouble: "The link to the caliper is broken. Type the number instead, or plug it in again."})
+					give(caliper.Reading{Trouble: say.Of(theLinkToTheCaliper)})
 					return
 				}
 				for _, r := range reader.Feed(piece) {

@@ -10,6 +10,7 @@ import (
 
 	"fribbet/internal/core/caliper"
 	"fribbet/internal/standin"
+	"fribbet/internal/words/wordstest"
 )
 
 func receive(t *testing.T, readings <-chan caliper.Reading) (caliper.Reading, bool) {
@@ -34,16 +35,16 @@ func TestOnlyWholeReadingsOfTheCaliperCount(t *testing.T) {
 	assert.Equal(t, caliper.Reading{MM: 12.53}, got)
 	device.Garble()
 	got, _ = receive(t, readings)
-	assert.NotEmpty(t, got.Trouble)
+	assert.NotEmpty(t, wordstest.Of(got.Trouble))
 	device.Half(12.53)
 	got, _ = receive(t, readings) // after a silence
-	assert.Contains(t, got.Trouble, "Half a reading")
+	assert.Contains(t, wordstest.Of(got.Trouble), "Half a reading")
 	device.Send(9)
 	got, _ = receive(t, readings)
 	assert.Equal(t, caliper.Reading{MM: 9}, got, "the half is not put before it")
 	device.Unplug()
 	got, _ = receive(t, readings)
-	assert.Contains(t, got.Trouble, "broken")
+	assert.Contains(t, wordstest.Of(got.Trouble), "broken")
 	_, open := receive(t, readings)
 	assert.False(t, open)
 }

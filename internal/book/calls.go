@@ -10,6 +10,7 @@ import (
 	"fribbet/internal/core/date"
 	"fribbet/internal/core/fault"
 	"fribbet/internal/core/round"
+	"fribbet/internal/core/say"
 	"fribbet/internal/store"
 )
 
@@ -103,7 +104,7 @@ func (b *Book) Calls(ctx context.Context, from date.Date, offset, limit int) (ou
 func (b *Book) NotNow(ctx context.Context, dogID uuid.UUID, weeks int) error {
 	const most = 52
 	if weeks < 0 || weeks > most {
-		return fault.Fields{{Name: "weeks", Value: fmt.Sprint(weeks), Want: fmt.Sprintf("must be from 0, to call again, to %d weeks", most)}}
+		return fault.Fields{{Name: "weeks", Value: fmt.Sprint(weeks), Want: say.Of(mustBeFrom0To, say.Args{"most": say.Count(most)})}}
 	}
 	return b.store.NotNow(ctx, dogID, b.Today().AddDays(7*weeks))
 }

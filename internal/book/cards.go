@@ -3,20 +3,31 @@ package book
 import (
 	"context"
 	"crypto/rand"
-	"fmt"
+	"errors"
 
 	"github.com/google/uuid"
 
 	"fribbet/internal/core/bench"
 	"fribbet/internal/core/round"
+	"fribbet/internal/core/say"
+	"fribbet/internal/store"
+	"fribbet/internal/words"
+)
+
+// When a dog comes next, on its card.
+const (
+	nextVisit say.Key = "card.next_visit"
+	dueAbout  say.Key = "card.due_about"
 )
 
 // Card is what an owner takes home of a sitting.
 type Card struct {
 	bench.Card
 	Name string
-	Next string // the next visit, or about when the dog is due; empty when nobody knows
-	Key  string // of its page; empty where it has none
+	Next say.Line // the next visit, or about when the dog is due; empty when nobody knows
+	Key  string   // of its page; empty where it has none
+
+	Words words.Words // of its owner
 }
 
 // Card words a dog's sitting for its owner.
@@ -37,29 +48,36 @@ func (b *Book) Card(ctx context.Context, dogID, sittingID uuid.UUID) (Card, erro
 	if c.Key, err = b.store.CardKey(ctx, dogID, sittingID); err != nil {
 		return Card{}, err
 	}
+	owner, err := b.store.OwnerOf(ctx, dogID)
+	if err != nil && !errors.Is(err, store.ErrNotFound) {
+		return c, err
+	}
+	if c.Words, err = b.wordsFor(ctx, owner); err != nil {
+		return c, err
+	}
 	c.Next, err = b.nextWords(ctx, dogID)
 	return c, err
 }
 
 // nextWords is when a dog comes next, as it is said.
-func (b *Book) nextWords(ctx context.Context, dogID uuid.UUID) (string, error) {
+func (b *Book) nextWords(ctx context.Context, dogID uuid.UUID) (say.Line, error) {
 	visits, err := b.DogVisits(ctx, dogID)
 	if err != nil {
-		return "", err
+		return say.Line{}, err
 	}
-	words := ""
+	next := say.Line{}
 	for _, v := range visits.Visits { // the earliest that is to come is told last
 		if (v.State == round.Agreed || v.State == round.Offered) && !v.On.Before(b.Today()) {
-			words = fmt.Sprintf("Next visit: %s, %s.", v.On.Words(), v.Start)
+			next = say.Of(nextVisit, say.Args{"on": v.On.SayLong(), "start": v.Start.Say()})
 		}
 	}
-	if due := visits.Dog.Window.Due; words == "" && !due.IsZero() {
+	if due := visits.Dog.Window.Due; next.Nothing() && !due.IsZero() {
 		if due.Before(b.Today()) {
 			due = b.Today()
 		}
-		words = fmt.Sprintf("Due about %s.", due.Words())
+		next = say.Of(dueAbout, say.Args{"on": due.SayLong()})
 	}
-	return words, nil
+	return next, nil
 }
 
 // OpenCard gives a sitting's card a page of its own, or takes it away.

@@ -13,6 +13,7 @@ import (
 	"fribbet/internal/core/outlook"
 	"fribbet/internal/core/record"
 	"fribbet/internal/core/rhythm"
+	"fribbet/internal/core/say"
 	"fribbet/internal/core/sitting"
 	"fribbet/internal/core/temper"
 	"fribbet/internal/core/verdict"
@@ -23,7 +24,7 @@ import (
 type View struct {
 	Dog        store.Dog
 	Next       *outlook.Next      // none when there is no date
-	WhyNone    string             // why there is none
+	WhyNone    say.Line           // why there is none
 	Needs      *estimate.Estimate // days for which a trim keeps its nails clear; nil where that is not known
 	Readings   []feet.Reading
 	Cautions   []dog.Caution

@@ -43,8 +43,8 @@ type Turn struct {
 	On       date.Date `json:",omitzero"` // none when it is to be looked at now
 	Cautious date.Date `json:",omitzero"`
 	Rule     due.Rule  `json:",omitempty"` // that sets it
-	Reason   string
-	Waits    string              // which nails can be left out
+	Reason   say.Line
+	Waits    say.Line            // which nails can be left out
 	Why      *due.Explanation    `json:",omitempty"`
 	Look     *outlook.WantedLook `json:",omitempty"`
 	Glance   feet.Glance
@@ -130,7 +130,7 @@ func (b *Book) stand(s store.Standing, d store.Dog, f feet.Feet, ladders []store
 	readings := f.On(today)
 	s.Why = ""
 	if turn.Why != nil {
-		s.Why = turn.Why.Sentence
+		s.Why = turn.Why.Sentence.Text()
 	}
 	turn.Glance, turn.Cautions = feet.GlanceOf(readings), cautionsOf(f, readings, training, today, settings.Role != Groomer)
 	s.Foremost = slices.ContainsFunc(turn.Cautions, func(c dog.Caution) bool { return c.Kind == dog.Veterinarian })
@@ -142,7 +142,7 @@ func (b *Book) stand(s store.Standing, d store.Dog, f feet.Feet, ladders []store
 func (b *Book) unreckoned(s store.Standing, d store.Dog) (store.Standing, error) {
 	s.NameKey, s.Standing, s.Turn, s.DueOn, s.Why, s.Folded = nameKey(d.Name), due.Unseen, b.Today(), date.Date{}, "", false
 	var err error
-	s.Due, err = json.Marshal(Turn{Standing: due.Unseen, Reason: "cannot be worked out: look at the feet, and at what was last recorded"})
+	s.Due, err = json.Marshal(Turn{Standing: due.Unseen, Reason: say.Of(cannotBeWorkedOutLook)})
 	return s, err
 }
 

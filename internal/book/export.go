@@ -11,8 +11,11 @@ import (
 	"github.com/google/uuid"
 
 	"fribbet/internal/core/estimate"
+	"fribbet/internal/core/nail"
+	"fribbet/internal/core/say"
 	"fribbet/internal/formats"
 	"fribbet/internal/store"
+	"fribbet/internal/words"
 )
 
 // Steps is told how far a long work is.
@@ -30,41 +33,83 @@ func (b *Book) ExportDog(ctx context.Context, to io.Writer, dogID uuid.UUID) err
 	if err != nil {
 		return err
 	}
-	page := b.dogPage(v)
+	speaks, err := b.Words(ctx)
+	if err != nil {
+		return err
+	}
+	page := b.dogPage(speaks, v)
 	return b.export(ctx, to, &dogID, &page, func(int, int) {})
 }
 
+// What a dog's page says.
+const (
+	pageNoDate   say.Key = "page.no_date"
+	pageBorn     say.Key = "page.born"
+	pageGuessed  say.Key = "page.born_guessed"
+	pageWeight   say.Key = "page.weight"
+	pageNext     say.Key = "page.next"
+	pageDewclaw  say.Key = "page.dewclaw"
+	pageLooks    say.Key = "page.looks"
+	pageDone     say.Key = "page.done"
+	pageBled     say.Key = "page.bled"
+	pageTitle    say.Key = "page.title"
+	pageEachNail say.Key = "page.each_nail"
+	pageNail     say.Key = "page.nail"
+	pageColour   say.Key = "page.colour"
+	pageLength   say.Key = "page.length"
+	pageSpare    say.Key = "page.spare"
+	pageFloor    say.Key = "page.floor"
+	pageRanges   say.Key = "page.ranges"
+	pageTrims    say.Key = "page.trims"
+	pageDay      say.Key = "page.day"
+	pageWhatDone say.Key = "page.what_was_done"
+	pageHow      say.Key = "page.how"
+	pageNote     say.Key = "page.note"
+	pageAsOf     say.Key = "page.as_of"
+)
+
 // dogPage is a dog in plain words.
-func (b *Book) dogPage(v View) formats.DogPage {
+func (b *Book) dogPage(w words.Words, v View) formats.DogPage {
 	today := b.Today()
-	p := formats.DogPage{
-		Name: v.Dog.Name, On: today.Words(), Next: "No date yet: " + v.WhyNone,
-		Facts: []string{fmt.Sprintf("Born %s", v.Dog.Birth.Date.Words()), fmt.Sprintf("%.1f kg, %d nails", v.Dog.WeightOn(today), len(v.Dog.Nails))},
-	}
+	born := pageBorn
 	if v.Dog.Birth.Estimated {
-		p.Facts[0] += ", as it was guessed"
+		born = pageGuessed
+	}
+	name := say.Args{"name": say.Name(v.Dog.Name)}
+	p := formats.DogPage{
+		Language: w.Language, Name: v.Dog.Name, Next: w.Say(say.Of(pageNoDate, say.Args{"why": v.WhyNone})),
+		Facts: []string{
+			w.Say(say.Of(born, say.Args{"on": v.Dog.Birth.Date.SayLong()})),
+			w.Say(say.Of(pageWeight, say.Args{"weight": say.Weight(v.Dog.WeightOn(today)), "n": say.Count(len(v.Dog.Nails))})),
+		},
+		Says: map[string]string{
+			"title": w.Say(say.Of(pageTitle, name)), "each": w.Say(say.Of(pageEachNail)), "nail": w.Say(say.Of(pageNail)), "colour": w.Say(say.Of(pageColour)),
+			"length": w.Say(say.Of(pageLength)), "spare": w.Say(say.Of(pageSpare)), "floor": w.Say(say.Of(pageFloor)), "ranges": w.Say(say.Of(pageRanges)),
+			"trims": w.Say(say.Of(pageTrims)), "day": w.Say(say.Of(pageDay)), "done": w.Say(say.Of(pageWhatDone)), "how": w.Say(say.Of(pageHow)),
+			"note": w.Say(say.Of(pageNote)), "asof": w.Say(say.Of(pageAsOf, say.Args{"on": today.SayLong()})),
+		},
 	}
 	if v.Next != nil {
-		p.Next = fmt.Sprintf("Next: %s. %s.", v.Next.Due.Words(), v.Next.Reason)
+		p.Next = w.Say(say.Of(pageNext, say.Args{"on": v.Next.Due.SayLong(), "reason": v.Next.Reason}))
 	}
 	for _, c := range v.Cautions {
-		p.Cautions = append(p.Cautions, c.Words)
+		p.Cautions = append(p.Cautions, w.Say(c.Words))
 	}
 	for _, r := range v.Readings {
-		gap := "none: a dewclaw"
+		gap := w.Say(say.Of(pageDewclaw))
 		if !r.Code.Dewclaw() {
 			gap = ranged(r.Gap)
 		}
 		p.Nails = append(p.Nails, struct{ Code, Looks, Length, Spare, Gap string }{
-			r.Code.String(), fmt.Sprintf("%s, %s, %s", r.Colour, r.Shape, r.State), ranged(r.Length), ranged(r.Spare), gap,
+			r.Code.String(), w.Say(say.Of(pageLooks, say.Args{"colour": r.Colour.Say(), "shape": r.Shape.Say(), "state": r.State.Say()})), ranged(r.Length), ranged(r.Spare), gap,
 		})
 	}
 	for _, s := range slices.Backward(v.Sittings) {
-		done := fmt.Sprintf("%d nails, %.1f mm off at most", s.Nails, s.Most)
+		done := w.Say(say.Of(pageDone, say.Args{"n": say.Count(s.Nails), "most": say.Length(s.Most)}))
 		for _, code := range s.Bled {
-			done += "; " + code.String() + " bled"
+			done += w.Say(say.Of(pageBled, say.Args{"nail": nail.Said(code)}))
 		}
-		p.Sittings = append(p.Sittings, struct{ On, Done, How, Note string }{s.On.String(), done, string(s.Worst), s.Note})
+		p.Sittings = append(p.Sittings, struct{ On, Done, How, Note string }{s.On.String(), done, w.Say(s.Worst.Say()), s.Note})
 	}
 	return p
 }

@@ -70,9 +70,9 @@ func (b *Book) Section(ctx context.Context, dogID uuid.UUID, code nail.Code, mar
 		settings.Margin = *margin
 	}
 	var f fault.Fields
-	f.Range("margin_mm", settings.Margin, 0, due.MostMargin, "mm")
+	f.Range("margin_mm", settings.Margin, 0, due.MostMargin, fault.MM)
 	for i, mm := range slivers {
-		f.Range(fmt.Sprintf("slivers_mm[%d]", i), mm, record.LeastCut, claw.MostLength, "mm")
+		f.Range(fmt.Sprintf("slivers_mm[%d]", i), mm, record.LeastCut, claw.MostLength, fault.MM)
 	}
 	if err := f.Err(); err != nil {
 		return feet.Section{}, 0, err

@@ -2,6 +2,7 @@ package book
 
 import (
 	"bytes"
+	"cmp"
 	"context"
 	"crypto/sha256"
 	"encoding/hex"
@@ -28,6 +29,7 @@ import (
 	"fribbet/internal/core/quick"
 	"fribbet/internal/core/record"
 	"fribbet/internal/core/round"
+	"fribbet/internal/core/say"
 	"fribbet/internal/formats"
 	"fribbet/internal/store"
 )
@@ -101,7 +103,7 @@ func (b *Book) TryIntake(ctx context.Context, r io.ReaderAt, size int64, progres
 	return b.takeIn(ctx, r, size, false, progress)
 }
 
-var errUnderWay = fault.Fields{{Name: "package", Value: "another", Want: "must wait: another package is being taken in"}}
+var errUnderWay = fault.Fields{{Name: "package", Value: "another", Want: say.Of(mustWaitAnotherPackageIs)}}
 
 // TakeIn takes a package in, all of what is new in it or nothing. What is in the book stays as it is. A backup is made
 // before, so that it can be taken back.
@@ -167,11 +169,23 @@ func refusedBy(err error) error {
 	var loose store.Loose
 	switch {
 	case errors.As(err, &m):
-		return fault.Fields{{Name: "package", Value: m.Value, Want: m.Error()}}
+		return fault.Fields{{Name: "package", Value: cmp.Or[any](m.Value, ""), Want: misplacedAt(m)}}
 	case errors.As(err, &loose):
-		return fault.Fields{{Name: "package", Value: loose.Table, Want: "must be whole: " + loose.Error()}}
+		return fault.Fields{{Name: "package", Value: loose.Table, Want: say.Of(mustBeWhole, say.Args{"loose": say.Name(loose.Error())})}}
 	}
 	return err
+}
+
+// misplacedAt says where in a package what cannot be stands, and what would be right.
+func misplacedAt(m formats.Misplaced) say.Line {
+	args := say.Args{"file": say.Name(m.File), "line": say.Whole(m.Line), "column": say.Name(""), "want": m.Want}
+	if m.Column != "" {
+		args["column"] = say.Name(", " + m.Column)
+	}
+	if m.Line == 0 {
+		return say.Of(misplaced, args)
+	}
+	return say.Of(misplacedLine, args)
 }
 
 // taking is a package that is being read into the book.
@@ -287,7 +301,7 @@ func (t *taking) table(table exchanged) error {
 			t.touches(values[slices.Index(columns, "dog_id")], at)
 		}
 		if err := t.in.Insert(t.ctx, table.Name, columns, values); err != nil {
-			at.Want = "must be a row as Fribbet keeps it"
+			at.Want = say.Of(mustBeARowAs)
 			return at
 		}
 		return nil
@@ -311,7 +325,7 @@ func alike(columns []formats.Column, a, b []any) bool {
 // sound is that a row's ids are ids, that what is JSON holds what it should, that a picture's file is there, and that
 // the interface would take it.
 func (t *taking) sound(table exchanged, columns []string, values []any, at formats.Misplaced) error {
-	refuse := func(column string, value any, want string) error {
+	refuse := func(column string, value any, want say.Line) error {
 		at.Column, at.Value, at.Want = column, fault.Short(fmt.Sprint(value)), want
 		return at
 	}
@@ -322,14 +336,14 @@ func (t *taking) sound(table exchanged, columns []string, values []any, at forma
 		}
 		if c == "id" || strings.HasSuffix(c, "_id") {
 			if id, err := uuid.Parse(text); err != nil || id.String() != text {
-				return refuse(c, text, "must be an id, such as 7b0e4bb5-3b1e-4b43-9c3a-0f0f4d0f0001")
+				return refuse(c, text, say.Of(mustBeAnIdSuch))
 			}
 		}
 		if table.Name == "pictures" && c == "hash" && !t.p.Has(formats.PicturesPath+store.PictureName(text, false)) {
-			return refuse(c, text, "must name a picture that is in the package")
+			return refuse(c, text, say.Of(mustNameAPictureThat))
 		}
 		if into := shapes[c]; into != nil && json.Unmarshal([]byte(text), into()) != nil {
-			return refuse(c, text, "must be JSON as Fribbet writes it")
+			return refuse(c, text, say.Of(mustBeJsonAsFribbet))
 		}
 	}
 	f := t.within(table, values)
@@ -360,11 +374,11 @@ func (t *taking) pictures() error {
 		sum := sha256.Sum256(data)
 		whole := !strings.Contains(name, ".small")
 		if whole && !strings.HasPrefix(name, hex.EncodeToString(sum[:])) {
-			at.Want = "must be the picture that its name says"
+			at.Want = say.Of(mustBeThePictureThat)
 			return at
 		}
 		if _, kind, err := image.DecodeConfig(bytes.NewReader(data)); err != nil || kind != "jpeg" {
-			at.Want = "must be a JPEG"
+			at.Want = say.Of(mustBeAJpeg)
 			return at
 		}
 		if !t.keep {
@@ -394,28 +408,28 @@ func (t *taking) logs() error {
 		read := json.NewDecoder(bytes.NewReader(text))
 		read.DisallowUnknownFields()
 		if err := read.Decode(&e); err != nil || read.More() {
-			at.Want = "must be one event, as Fribbet writes it"
+			at.Want = say.Of(mustBeOneEventAs)
 			return at
 		}
 		if err := json.Unmarshal(e.Event, &told); err != nil || told.ID != e.ID {
-			at.Column, at.Want = "event", "must be an event as it was told, under its own id"
+			at.Column, at.Want = "event", say.Of(mustBeAnEvent)
 			return at
 		}
 		recorded, err := time.Parse(time.RFC3339Nano, e.Recorded)
 		if err != nil || !date.Of(recorded.UTC()).Believed() {
-			at.Column, at.Value, at.Want = "recorded_at", e.Recorded, "must be a moment"
+			at.Column, at.Value, at.Want = "recorded_at", e.Recorded, say.Of(mustBeAMoment)
 			return at
 		}
 		e.Recorded = store.Instant(recorded)
 		if e.Number != next[e.Sitting] {
-			at.Column, at.Value, at.Want = "number", fmt.Sprint(e.Number), fmt.Sprintf("must be %d: a log is whole and in its order", next[e.Sitting])
+			at.Column, at.Value, at.Want = "number", fmt.Sprint(e.Number), say.Of(mustBeInOrder, say.Args{"n": say.Whole(next[e.Sitting])})
 			return at
 		}
 		next[e.Sitting]++
 		if t.sittings[e.Sitting] {
 			counts.New++
 			if err := t.in.InsertEvent(t.ctx, e); err != nil {
-				at.Column, at.Value, at.Want = "id", e.ID, "must be told in one trim only"
+				at.Column, at.Value, at.Want = "id", e.ID, say.Of(mustBeToldInOne)
 				return at
 			}
 			return nil
@@ -425,7 +439,7 @@ func (t *taking) logs() error {
 			return err
 		}
 		if there == nil && next[e.Sitting] == 1 {
-			at.Column, at.Value, at.Want = "sitting_id", e.Sitting.String(), "must be a trim of logs.csv"
+			at.Column, at.Value, at.Want = "sitting_id", e.Sitting.String(), say.Of(mustBeATrimOf)
 			return at
 		}
 		if there != nil && there[0] == e.ID && there[1] == string(e.Event) {
@@ -445,7 +459,7 @@ func (t *taking) logs() error {
 	t.done, t.all = 0, len(t.sittings)
 	for _, id := range t.inOrder {
 		if next[id] == 0 {
-			return formats.Misplaced{File: formats.LogsPath, Value: id.String(), Want: "must hold the log of every trim"}
+			return formats.Misplaced{File: formats.LogsPath, Value: id.String(), Want: say.Of(mustHoldTheLogOf)}
 		}
 		if err := t.log(id); err != nil {
 			return err
@@ -471,7 +485,7 @@ func (t *taking) dogs() error {
 			continue
 		}
 		if err != nil {
-			at.Want = "must be of a dog as Fribbet keeps it"
+			at.Want = say.Of(mustBeOfADog)
 			return at
 		}
 		checks, err := t.in.Checks(t.ctx, id)
@@ -490,7 +504,7 @@ func (t *taking) dogs() error {
 // log is that of a new sitting as one that could have been told: nothing of it, nor of what it comes to, is out of
 // all bounds.
 func (t *taking) log(id uuid.UUID) error {
-	at := formats.Misplaced{File: formats.LogsPath, Value: id.String(), Want: "must be a log as it was told"}
+	at := formats.Misplaced{File: formats.LogsPath, Value: id.String(), Want: say.Of(mustBeALogAs)}
 	dogID, log, err := t.in.Log(t.ctx, id)
 	if err != nil {
 		return at

@@ -9,6 +9,7 @@ import (
 	"fribbet/internal/core/date"
 	"fribbet/internal/core/fault"
 	"fribbet/internal/core/kit"
+	"fribbet/internal/core/say"
 	"fribbet/internal/store"
 )
 
@@ -87,7 +88,7 @@ func (b *Book) checkKitItem(ctx context.Context, i store.KitItem) error {
 			return err
 		}
 		if !known || i.Item.On == i.ID.String() {
-			f.Add("on_item_id", i.Item.On, "must be the id of a grinder of your kit")
+			f.Add("on_item_id", i.Item.On, say.Of(mustBeTheIdOfA))
 		}
 	}
 	return f.Err()
@@ -126,7 +127,7 @@ func (b *Book) checkItems(ctx context.Context, s store.Sitting) (fault.Fields, e
 				known[item] = is
 			}
 			if !known[item] {
-				f.Add(fmt.Sprintf("records[%d].%s", i, field), item, "must be the id of a piece of your kit")
+				f.Add(fmt.Sprintf("records[%d].%s", i, field), item, say.Of(mustBeTheIdOf))
 			}
 		}
 	}

@@ -15,6 +15,7 @@ import (
 	"fribbet/internal/core/ladder"
 	"fribbet/internal/core/nail"
 	"fribbet/internal/core/outlook"
+	"fribbet/internal/core/say"
 	"fribbet/internal/core/sitting"
 	"fribbet/internal/core/temper"
 	"fribbet/internal/store"
@@ -146,7 +147,7 @@ func (b *Book) StartLadder(ctx context.Context, dogID uuid.UUID, l store.Ladder)
 	}
 	for _, other := range there {
 		if other.ID != l.ID && other.Kind == l.Kind && samePaw(other.Paw, l.Paw) && !b.climb(other).Standing.Done {
-			return fault.Fields{{Name: "kind", Value: string(l.Kind), Want: "must not be on already: go on with that ladder, or end it"}}
+			return fault.Fields{{Name: "kind", Value: string(l.Kind), Want: say.Of(mustNotBeOnAlready)}}
 		}
 	}
 	l.Started = b.Today()

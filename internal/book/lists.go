@@ -14,6 +14,7 @@ import (
 	"fribbet/internal/core/dog"
 	"fribbet/internal/core/fault"
 	"fribbet/internal/core/roster"
+	"fribbet/internal/core/say"
 	"fribbet/internal/formats"
 	"fribbet/internal/store"
 )
@@ -42,14 +43,14 @@ type ListToRead struct {
 func (b *Book) ReadList(ctx context.Context, in ListToRead) (ListRead, error) {
 	list, err := formats.ReadList(in.Text)
 	if err != nil {
-		return ListRead{}, fault.Fields{{Name: "list", Value: "the file", Want: err.Error()}}
+		return ListRead{}, fault.Fields{{Name: "list", Value: "the file", Want: say.Plain(err.Error())}}
 	}
 	columns := in.Columns
 	if columns == nil {
 		columns = roster.Guess(list.Header)
 	}
 	if len(columns) != len(list.Header) {
-		return ListRead{}, fault.Fields{{Name: "columns", Value: strings.Join(list.Header, ", "), Want: "must tell each column of the list, empty where it is not read"}}
+		return ListRead{}, fault.Fields{{Name: "columns", Value: strings.Join(list.Header, ", "), Want: say.Of(mustTellEachColumnOf)}}
 	}
 	r := ListRead{List: list, Columns: columns, Rows: roster.Read(roster.Table{Header: list.Header, Rows: list.Rows, Lines: list.Lines, Months: in.Months}, columns, b.Today())}
 	settings, err := b.Settings(ctx)
@@ -92,7 +93,7 @@ func (r *ListRead) bring(owners []store.Owner, dogs []store.NamedDog, usual dog.
 			r.Asks[row.Line] = asks || whose[row.Line] != roster.Unanswered // what was answered can be answered otherwise
 			switch {
 			case asks:
-				row.Refused.Add("owner", row.Owner.Name, "must be said to be the one of that name in the book, or another")
+				row.Refused.Add("owner", row.Owner.Name, say.Of(mustBeSaidToBe))
 				continue
 			case id == "":
 				owner, fresh = uuid.New(), true
@@ -106,7 +107,7 @@ func (r *ListRead) bring(owners []store.Owner, dogs []store.NamedDog, usual dog.
 				key.OwnerID = owner.String()
 			}
 			if there[key] {
-				row.Refused.Add("dog", *row.Dog.Name, "must be a new one: this owner has a dog of that name already")
+				row.Refused.Add("dog", *row.Dog.Name, say.Of(mustBeANewOne))
 				continue
 			}
 			made, faults := usual.With(*row.Dog, b.Today())
@@ -119,7 +120,7 @@ func (r *ListRead) bring(owners []store.Owner, dogs []store.NamedDog, usual dog.
 			r.Brought.Dogs = append(r.Brought.Dogs, kept)
 			r.Brought.OwnerOf[kept.ID] = owner
 		} else if !fresh {
-			row.Refused.Add("owner", row.Owner.Name, "must be a new one: the book has this owner already, and the row no dog")
+			row.Refused.Add("owner", row.Owner.Name, say.Of(mustBeANewOneThe))
 			continue
 		}
 		if fresh {

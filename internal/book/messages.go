@@ -1,6 +1,7 @@
 package book
 
 import (
+	"cmp"
 	"context"
 	"errors"
 	"fmt"
@@ -8,9 +9,12 @@ import (
 
 	"github.com/google/uuid"
 
+	"fribbet/internal/core/date"
 	"fribbet/internal/core/fault"
 	"fribbet/internal/core/round"
+	"fribbet/internal/core/say"
 	"fribbet/internal/store"
+	"fribbet/internal/words"
 )
 
 // TellOwner writes a message to a dog's owner, to go out with the next round of the post: of places those that were
@@ -28,7 +32,7 @@ func (b *Book) tellOwner(ctx context.Context, m store.Message, pressed []store.P
 		return store.Message{}, err
 	}
 	if !slices.Contains(round.MessageKinds(), kind) {
-		return store.Message{}, fault.Fields{{Name: "kind", Value: string(kind), Want: fmt.Sprintf("must be one of %v", round.MessageKinds())}}
+		return store.Message{}, fault.Fields{{Name: "kind", Value: string(kind), Want: say.Of(mustBeOneOf, say.Args{"round": say.Name(fmt.Sprint(round.MessageKinds()))})}}
 	}
 	owner, err := b.addressee(ctx, dogID, kind)
 	if err != nil {
@@ -42,6 +46,10 @@ func (b *Book) tellOwner(ctx context.Context, m store.Message, pressed []store.P
 	if err != nil {
 		return store.Message{}, err
 	}
+	speaks, err := b.wordsFor(ctx, owner)
+	if err != nil {
+		return store.Message{}, err
+	}
 	m.OwnerID, m.To = owner.ID, owner.Address
 	facts := round.Facts{Dog: visits.Row.Name}
 	if kind.Offers() {
@@ -49,20 +57,20 @@ func (b *Book) tellOwner(ctx context.Context, m store.Message, pressed []store.P
 			return store.Message{}, err
 		}
 		for _, p := range m.Places {
-			facts.Places = append(facts.Places, p.On.Short()+" "+p.Start.String())
+			facts.Places = append(facts.Places, speaks.Say(At(p.On, p.Start)))
 		}
 	} else if kind == round.TellDue {
-		if facts.Due, err = b.unagreed(visits); err != nil {
+		if facts.Due, err = b.unagreed(speaks, visits); err != nil {
 			return store.Message{}, err
 		}
 	} else {
-		about, err := b.aboutVisit(ctx, &facts, visits, kind)
+		about, err := b.aboutVisit(ctx, speaks, &facts, visits, kind)
 		if err != nil {
 			return store.Message{}, err
 		}
 		m.Places = []store.Place{{On: about.On, Start: about.Start, Minutes: about.Kept.Minutes, Visit: &about.Kept.ID}}
 	}
-	m.Text = round.Write(w.Texts[kind], facts)
+	m.Text = round.Write(cmp.Or(w.Texts[kind], UsualText(speaks, kind)), facts)
 	kept, err := b.store.AddMessage(ctx, m, b.Today(), b.now())
 	if err != nil {
 		return store.Message{}, err
@@ -70,11 +78,21 @@ func (b *Book) tellOwner(ctx context.Context, m store.Message, pressed []store.P
 	return b.store.Message(ctx, kept)
 }
 
+const (
+	dayAndTime say.Key = "message.day_and_time"
+	justDay    say.Key = "message.day"
+)
+
+// At is a time as a message holds it.
+func At(on date.Date, at round.Clock) say.Line {
+	return say.Of(dayAndTime, say.Args{"on": on.Say(), "start": at.Say()})
+}
+
 // offered are the places that a message offers: those that were pressed, each still free, or the best there are.
 func (b *Book) offered(ctx context.Context, visits DogVisits, pressed []store.Place) (places []store.Place, err error) {
 	if len(pressed) == 0 {
 		if len(visits.Offers) == 0 {
-			return nil, fault.Fields{{Name: "dog_id", Value: visits.Row.Name, Want: "must have a free place to be offered: there is none in the next weeks"}}
+			return nil, fault.Fields{{Name: "dog_id", Value: visits.Row.Name, Want: say.Of(mustHaveAFreePlace)}}
 		}
 		for _, o := range visits.Offers {
 			places = append(places, store.Place{On: o.On, Start: o.Start, Minutes: o.Dog.Minutes})
@@ -83,7 +101,7 @@ func (b *Book) offered(ctx context.Context, visits DogVisits, pressed []store.Pl
 	}
 	var f fault.Fields
 	if len(pressed) > offersEach {
-		f.Add("places", len(pressed), fmt.Sprintf("must be at most %d places", offersEach))
+		f.Add("places", len(pressed), say.Of(mustBeAtMostPlaces, say.Args{"offersEach": say.Count(offersEach)}))
 		return nil, f
 	}
 	for i, p := range pressed {
@@ -93,8 +111,8 @@ func (b *Book) offered(ctx context.Context, visits DogVisits, pressed []store.Pl
 		if err != nil {
 			return nil, err
 		}
-		if tried.Breaks != "" {
-			f.Add(fmt.Sprintf("places[%d]", i), p.On.Short()+" "+p.Start.String(), "must be a place that is still free: "+tried.Breaks)
+		if !tried.Breaks.Nothing() {
+			f.Add(fmt.Sprintf("places[%d]", i), At(p.On, p.Start), say.Of(mustBeAPlaceThat, say.Args{"breaks": tried.Breaks}))
 		}
 		places = append(places, store.Place{On: p.On, Start: p.Start, Minutes: tried.Kept.Minutes})
 	}
@@ -103,7 +121,7 @@ func (b *Book) offered(ctx context.Context, visits DogVisits, pressed []store.Pl
 
 // addressee is the owner to whom something may be sent.
 func (b *Book) addressee(ctx context.Context, dogID uuid.UUID, kind round.MessageKind) (store.Owner, error) {
-	refuse := func(value, want string) (store.Owner, error) {
+	refuse := func(value string, want say.Line) (store.Owner, error) {
 		return store.Owner{}, fault.Fields{{Name: "dog_id", Value: value, Want: want}}
 	}
 	owner, err := b.store.OwnerOf(ctx, dogID)
@@ -119,23 +137,23 @@ func (b *Book) addressee(ctx context.Context, dogID uuid.UUID, kind round.Messag
 		if err != nil {
 			return store.Owner{}, err
 		}
-		return refuse(d.Name, "must have an owner: give it one")
+		return refuse(d.Name, say.Of(mustHaveAnOwnerGive))
 	case err != nil:
 		return store.Owner{}, err
 	case owner.Stopped || stopped:
-		return refuse(owner.Name, "must not have said stop: nothing is sent to them")
+		return refuse(owner.Name, say.Of(mustNotHaveSaidStop))
 	case owner.Reach == round.ByHand:
-		return refuse(owner.Name, "must have a way to be reached: tell them yourself, or give a number or a mail address")
+		return refuse(owner.Name, say.Of(mustHaveAWayTo))
 	case kind.Invites() && !owner.MayOffer:
-		return refuse(owner.Name, "must allow that places are offered")
+		return refuse(owner.Name, say.Of(mustAllowThatPlacesAre))
 	case kind == round.TellTomorrow && !owner.MayRemind:
-		return refuse(owner.Name, "must allow to be reminded")
+		return refuse(owner.Name, say.Of(mustAllowToBeReminded))
 	}
 	return owner, nil
 }
 
 // aboutVisit fills in the visit that a message is about: the next, or the last that was missed.
-func (b *Book) aboutVisit(ctx context.Context, facts *round.Facts, visits DogVisits, kind round.MessageKind) (*Visit, error) {
+func (b *Book) aboutVisit(ctx context.Context, speaks words.Words, facts *round.Facts, visits DogVisits, kind round.MessageKind) (*Visit, error) {
 	var about *Visit
 	for i, v := range visits.Visits { // the latest first
 		if kind == round.TellMissed && v.State == round.Missed && about == nil || kind != round.TellMissed && v.State == round.Agreed && !v.On.Before(b.Today()) {
@@ -143,9 +161,9 @@ func (b *Book) aboutVisit(ctx context.Context, facts *round.Facts, visits DogVis
 		}
 	}
 	if about == nil {
-		return nil, fault.Fields{{Name: "dog_id", Value: visits.Row.Name, Want: "must have a visit that this is about"}}
+		return nil, fault.Fields{{Name: "dog_id", Value: visits.Row.Name, Want: say.Of(mustHaveAVisitThat)}}
 	}
-	facts.At = about.On.Short() + " " + about.Start.String()
+	facts.At = speaks.Say(At(about.On, about.Start))
 	if kind != round.TellLate {
 		return about, nil
 	}
@@ -163,12 +181,12 @@ func (b *Book) aboutVisit(ctx context.Context, facts *round.Facts, visits DogVis
 }
 
 // unagreed is the day on which a dog is due for whom nothing is agreed.
-func (b *Book) unagreed(visits DogVisits) (string, error) {
+func (b *Book) unagreed(speaks words.Words, visits DogVisits) (string, error) {
 	comes := slices.ContainsFunc(visits.Visits, func(v Visit) bool { return !v.On.Before(b.Today()) && v.State.Takes() && v.State != round.Done })
 	if due := visits.Dog.Window.Due; !comes && !due.IsZero() {
-		return due.Short(), nil
+		return speaks.Say(say.Of(justDay, say.Args{"on": due.Say()})), nil
 	}
-	return "", fault.Fields{{Name: "dog_id", Value: visits.Row.Name, Want: "must be a dog that is due and has no visit to come"}}
+	return "", fault.Fields{{Name: "dog_id", Value: visits.Row.Name, Want: say.Of(mustBeADogThat)}}
 }
 
 // toTell fills in what owners are to be told of some visits.

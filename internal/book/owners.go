@@ -47,7 +47,11 @@ func (b *Book) Owner(ctx context.Context, id uuid.UUID) (OwnerView, error) {
 
 // KeepOwner keeps an owner, new or read as o.Version.
 func (b *Book) KeepOwner(ctx context.Context, o store.Owner) error {
-	if err := o.Check().Err(); err != nil {
+	f := o.Check()
+	if o.Language != "" {
+		spoken(&f, o.Language)
+	}
+	if err := f.Err(); err != nil {
 		return err
 	}
 	o.NameKey = nameKey(o.Name)

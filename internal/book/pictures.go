@@ -12,6 +12,7 @@ import (
 	"fribbet/internal/core/fault"
 	"fribbet/internal/core/nail"
 	"fribbet/internal/core/photo"
+	"fribbet/internal/core/say"
 	"fribbet/internal/formats"
 	"fribbet/internal/store"
 )
@@ -24,7 +25,7 @@ func (b *Book) AddPicture(ctx context.Context, p store.Picture, data []byte) (st
 	}
 	var f fault.Fields
 	if p.On.After(b.Today()) {
-		f.Add("on", p.On, "must not lie in the future")
+		f.Add("on", p.On, say.Of(mustNotLieInThe))
 	}
 	if err := f.Err(); err != nil {
 		return p, err
@@ -36,7 +37,7 @@ func (b *Book) AddPicture(ctx context.Context, p store.Picture, data []byte) (st
 	defer b.pictures.Unlock()
 	read, err := formats.ReadPicture(data)
 	if err != nil {
-		return p, fault.Fields{{Name: "picture", Value: "what was sent", Want: err.Error()}}
+		return p, fault.Fields{{Name: "picture", Value: "what was sent", Want: say.Plain(err.Error())}}
 	}
 	p.Width, p.Height = read.Width, read.Height
 	if corners, is := photo.Guess(read.Pixels); is {
@@ -111,7 +112,7 @@ func (b *Book) checkOutline(ctx context.Context, dogID, pictureID uuid.UUID, s p
 	}
 	at := slices.IndexFunc(all, func(p store.Picture) bool { return p.ID == pictureID })
 	if at < 0 {
-		return fault.Fields{{Name: "picture_id", Value: pictureID.String(), Want: "must be one of this dog's pictures"}}
+		return fault.Fields{{Name: "picture_id", Value: pictureID.String(), Want: say.Of(mustBeOneOfThis)}}
 	}
 	pixels, err := b.looked.at(all[at].Hash, func() (*image.RGBA, error) {
 		data, err := b.store.PictureFile(ctx, all[at].Hash, false)

@@ -10,6 +10,7 @@ import (
 
 	"fribbet/internal/core/fault"
 	"fribbet/internal/core/round"
+	"fribbet/internal/core/say"
 	"fribbet/internal/store"
 )
 
@@ -29,9 +30,9 @@ func (b *Book) SendAgain(ctx context.Context, id uuid.UUID) error {
 		return err
 	}
 	if m.State != round.MessageFailed {
-		return fault.Fields{{Name: "message_id", Value: string(m.State), Want: "must be a message that has failed"}}
+		return fault.Fields{{Name: "message_id", Value: string(m.State), Want: say.Of(mustBeAMessageThat)}}
 	}
-	m.State, m.Failures, m.Said, m.Next = round.MessageWaiting, 0, "", b.now()
+	m.State, m.Failures, m.Said, m.Next = round.MessageWaiting, 0, say.Line{}, b.now()
 	return b.store.MoveMessage(ctx, m, b.now())
 }
 
@@ -59,15 +60,15 @@ func (b *Book) Post(ctx context.Context, g Gateway) error {
 		switch {
 		case err != nil:
 			return err
-		case late != "":
-			m.State, m.Said = round.MessageFailed, "not sent: "+late
+		case !late.Nothing():
+			m.State, m.Said = round.MessageFailed, say.Of(notSent, say.Args{"why": late})
 		default:
 			if failed := g.Send(m.ID.String(), m.To, m.Text); failed != nil {
 				m.Failures++
 				wait, goes := round.Again(m.Failures)
 				m.Next = b.now().Add(wait)
 				if !goes {
-					m.State, m.Said = round.MessageFailed, failed.Error()
+					m.State, m.Said = round.MessageFailed, say.Plain(failed.Error())
 				}
 			} else {
 				m.State = round.MessageSent
@@ -81,20 +82,20 @@ func (b *Book) Post(ctx context.Context, g Gateway) error {
 }
 
 // tooLate says why a message that was written is not sent after all; empty where it may go out.
-func (b *Book) tooLate(ctx context.Context, m store.Message) (string, error) {
+func (b *Book) tooLate(ctx context.Context, m store.Message) (say.Line, error) {
 	owner, err := b.store.Owner(ctx, m.OwnerID)
 	if errors.Is(err, store.ErrNotFound) {
-		return "the owner is gone", nil
+		return say.Of(ownerGone), nil
 	}
 	if err != nil {
-		return "", err
+		return say.Line{}, err
 	}
 	stopped, err := b.store.StoppedAt(ctx, m.To)
 	if err != nil {
-		return "", err
+		return say.Line{}, err
 	}
 	if owner.Stopped || stopped {
-		return "the owner said stop", nil
+		return say.Of(ownerSaidStop), nil
 	}
 	about := round.About{Kind: m.Kind, Today: b.Today()}
 	for _, p := range m.Places {
@@ -102,7 +103,7 @@ func (b *Book) tooLate(ctx context.Context, m store.Message) (string, error) {
 		if p.Visit != nil {
 			v, err := b.store.Visit(ctx, *p.Visit)
 			if err != nil && !errors.Is(err, store.ErrNotFound) {
-				return "", err
+				return say.Line{}, err
 			}
 			place.Visit = &round.Visit{On: v.On, Start: v.Start, State: v.State}
 		}
@@ -111,7 +112,7 @@ func (b *Book) tooLate(ctx context.Context, m store.Message) (string, error) {
 	if m.Kind == round.TellDue {
 		visits, err := b.store.VisitsOf(ctx, m.DogID)
 		if err != nil {
-			return "", err
+			return say.Line{}, err
 		}
 		about.Comes = slices.ContainsFunc(visits, func(v store.Visit) bool { return !v.On.Before(b.Today()) && v.State.Takes() })
 	}
@@ -206,10 +207,10 @@ func (b *Book) meant(ctx context.Context, m *store.Message, answer round.Answer,
 	case answer.Stop:
 		return b.stopSending(ctx, m)
 	case answer.Seen:
-		m.Said = "read, and seen to by hand"
+		m.Said = say.Of(readAndSeenToBy)
 		return nil
 	case answer.No:
-		m.Said = fmt.Sprintf("not now: asked again in %d weeks", round.RefusedWeeks)
+		m.Said = say.Of(notNowAskedAgainIn, say.Args{"weeks": say.Count(round.RefusedWeeks)})
 		return b.NotNow(ctx, m.DogID, round.RefusedWeeks)
 	default:
 		m.Said, err = b.chosen(ctx, *m, m.Places[answer.Place-1], number)
@@ -219,7 +220,7 @@ func (b *Book) meant(ctx context.Context, m *store.Message, answer round.Answer,
 
 // stopSending keeps that whoever is reached there wants nothing sent any more: it holds for the number, whoever's it is.
 func (b *Book) stopSending(ctx context.Context, m *store.Message) error {
-	m.Said = "said stop: nothing is sent any more"
+	m.Said = say.Of(saidStopNothingIsSent)
 	return b.store.StopAddress(ctx, m.OwnerID, m.To)
 }
 
@@ -231,13 +232,13 @@ func (b *Book) ReadSo(ctx context.Context, id uuid.UUID, answer round.Answer) er
 	}
 	var f fault.Fields
 	if m.State != round.MessagePerson {
-		f.Add("message_id", string(m.State), "must be a message whose answer waits for a person")
+		f.Add("message_id", string(m.State), say.Of(mustBeAMessageWhose))
 	}
 	if answer.Place < 0 || answer.Place > len(m.Places) || answer.Place > 0 && !m.Kind.Offers() {
-		f.Add("place", answer.Place, fmt.Sprintf("must be a place that it offers, from 1 to %d", len(m.Places)))
+		f.Add("place", answer.Place, say.Of(mustBeAPlaceThatIt, say.Args{"places": say.Count(len(m.Places))}))
 	}
 	if answer == (round.Answer{}) {
-		f.Add("place", "nothing", "must be a place, no, stop or seen")
+		f.Add("place", "nothing", say.Of(mustBeAPlaceNo))
 	}
 	if err := f.Err(); err != nil {
 		return err
@@ -249,21 +250,28 @@ func (b *Book) ReadSo(ctx context.Context, id uuid.UUID, answer round.Answer) er
 	return b.store.MoveMessage(ctx, m, b.now())
 }
 
+const (
+	notSent         say.Key = "book.not_sent"
+	comesAt         say.Key = "book.comes_at"
+	placeGoneCall   say.Key = "book.place_gone_call"
+	placeGoneOthers say.Key = "book.place_gone_others"
+)
+
 // chosen gives the place that an owner chose, if it is still free; else others are offered.
-func (b *Book) chosen(ctx context.Context, m store.Message, p store.Place, number int) (said string, err error) {
+func (b *Book) chosen(ctx context.Context, m store.Message, p store.Place, number int) (said say.Line, err error) {
 	v := store.Visit{ID: bookedBy(m), On: p.On, Start: p.Start, Minutes: p.Minutes, State: round.Agreed}
 	v.Dog.DogID = m.DogID
 	var refused fault.Fields
 	_, err = b.KeepVisit(ctx, v, false)
 	if err == nil {
-		return "comes " + p.On.Short() + " " + p.Start.String(), nil
+		return say.Of(comesAt, say.Args{"on": p.On.Say(), "start": p.Start.Say()}), nil
 	}
 	if !errors.As(err, &refused) && !errors.Is(err, store.ErrConflict) {
-		return "", err
+		return say.Line{}, err
 	}
 	_, err = b.tellOwner(ctx, store.Message{ID: uuid.NewSHA1(m.ID, fmt.Appendf(nil, "again %d", number)), DogID: m.DogID, Kind: round.TellPlaces, Instead: m.ID}, nil)
 	if errors.As(err, &refused) {
-		return "that place is gone: call them", nil
+		return say.Of(placeGoneCall), nil
 	}
-	return "that place is gone: others are offered", err
+	return say.Of(placeGoneOthers), err
 }

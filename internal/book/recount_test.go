@@ -94,7 +94,7 @@ func TestOneDogsTroubleIsItsOwn(t *testing.T) {
 	broken.Weights = nil
 	row, err := b.settleOne(store.Standing{DogID: d.ID, Terms: "now"}, broken, history{}, nil, settings)
 	require.NoError(t, err)
-	assert.Contains(t, string(row.Due), "cannot be worked out")
+	assert.Contains(t, string(row.Due), "book.cannot_be_worked_out")
 	assert.Equal(t, "now", row.Terms)
 
 	meanwhile := d

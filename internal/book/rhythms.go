@@ -18,6 +18,7 @@ import (
 	"fribbet/internal/core/nail"
 	"fribbet/internal/core/outlook"
 	"fribbet/internal/core/rhythm"
+	"fribbet/internal/core/say"
 	"fribbet/internal/core/sitting"
 	"fribbet/internal/core/temper"
 	"fribbet/internal/store"
@@ -63,11 +64,11 @@ func (b *Book) rhythmsOn(ctx context.Context, dogID uuid.UUID, day date.Date, km
 	var faults fault.Fields
 	if km != nil {
 		r.Pavement = *km
-		faults.Range("pavement_km_week", *km, 0, growth.MostPavement, "km a week")
+		faults.Range("pavement_km_week", *km, 0, growth.MostPavement, fault.KMWeek)
 	}
 	if goal != nil {
 		r.Goal = *goal
-		faults.Range("goal_gap_mm", *goal, claw.PaperGap, claw.MostGap, "mm")
+		faults.Range("goal_gap_mm", *goal, claw.PaperGap, claw.MostGap, fault.MM)
 	}
 	if err := faults.Err(); err != nil {
 		return Rhythms{}, err
@@ -138,7 +139,7 @@ func (b *Book) StartPlan(ctx context.Context, dogID, id uuid.UUID, wanted rhythm
 // ResumePlan keeps a plan that was begun on an earlier day, after the last sitting told so far.
 func (b *Book) ResumePlan(ctx context.Context, dogID, id uuid.UUID, wanted rhythm.Rhythm, goal *float64, on date.Date) error {
 	if !slices.Contains(rhythm.Rhythms(), wanted) {
-		return fault.Fields{{Name: "rhythm", Value: string(wanted), Want: "must be within the general ceiling of four weeks"}}
+		return fault.Fields{{Name: "rhythm", Value: string(wanted), Want: say.Of(mustBeWithinTheGeneral)}}
 	}
 	r, err := b.rhythmsOn(ctx, dogID, on, nil, goal)
 	if err != nil {
@@ -149,12 +150,12 @@ func (b *Book) ResumePlan(ctx context.Context, dogID, id uuid.UUID, wanted rhyth
 			continue
 		}
 		if p.Never {
-			return fault.Fields{{Name: "rhythm", Value: string(wanted), Want: "must be one at which the nails get there: this one never brings them back"}}
+			return fault.Fields{{Name: "rhythm", Value: string(wanted), Want: say.Of(mustBeOneAtWhich)}}
 		}
 		r.Dog.Rhythm = wanted
 		return b.store.StartQuickPlan(ctx, r.Dog, store.QuickPlan{ID: id, DogID: dogID, Plan: p}, b.now())
 	}
-	return fault.Fields{{Name: "rhythm", Value: string(wanted), Want: "must be for a dog with a nail that may be trimmed"}}
+	return fault.Fields{{Name: "rhythm", Value: string(wanted), Want: say.Of(mustBeForADog)}}
 }
 
 // EndPlan ends a dog's plan; its rhythm stays.

@@ -8,6 +8,7 @@ import (
 	"fribbet/internal/core/date"
 	"fribbet/internal/core/kit"
 	"fribbet/internal/core/round"
+	"fribbet/internal/core/say"
 	"fribbet/internal/store"
 )
 
@@ -24,7 +25,7 @@ type Day struct {
 	Open   bool
 	Now    round.Clock // today's; on other days its beginning, or its end when it has gone by
 	Visits []Visit
-	Asks   []string    // of people, in words
+	Asks   []say.Line  // of people, in words
 	Ways   []round.Way // to ease it, where somebody waits
 	Gaps   []Gap
 }
@@ -36,7 +37,7 @@ type DayLoad struct {
 	Open    bool
 	Visits  []Visit
 	Load    round.Load
-	Prepare []string // what is to be done to the kit for it
+	Prepare []say.Line // what is to be done to the kit for it
 }
 
 // Gap is a free stretch of a day, with who would fit.

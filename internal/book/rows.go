@@ -3,7 +3,6 @@ package book
 import (
 	"encoding/json"
 	"errors"
-	"fmt"
 	"math"
 	"slices"
 	"strings"
@@ -23,6 +22,7 @@ import (
 	"fribbet/internal/core/practice"
 	"fribbet/internal/core/quick"
 	"fribbet/internal/core/round"
+	"fribbet/internal/core/say"
 	"fribbet/internal/core/verdict"
 	"fribbet/internal/store"
 )
@@ -109,7 +109,7 @@ var asTold = map[string]func(t *taking, r row) fault.Fields{
 	"holidays": func(t *taking, r row) fault.Fields {
 		f := date.Span{From: r.day("from_date"), To: r.day("to_date")}.Check()
 		if t.holidays++; t.holidays > mostHolidays {
-			f.Add("from_date", r.text("from_date"), fmt.Sprintf("must be one of at most %d spans", mostHolidays))
+			f.Add("from_date", r.text("from_date"), say.Of(mustBeOneOfAt, say.Args{"mostHolidays": say.Count(mostHolidays)}))
 		}
 		return f
 	},
@@ -117,21 +117,25 @@ var asTold = map[string]func(t *taking, r row) fault.Fields{
 		f := weekdays(r.text("working_weekdays"))
 		for _, name := range strings.Fields(r.text("own_order")) {
 			if new(nail.Paw).UnmarshalText([]byte(name)) != nil {
-				f.Add("own_order", r.text("own_order"), "must be paws: LF RF LH RH")
+				f.Add("own_order", r.text("own_order"), say.Of(mustBePawsLfRf))
 			}
 		}
 		for _, one := range strings.Fields(r.text("by_paw")) {
 			name, position, _ := strings.Cut(one, ":")
 			if new(nail.Paw).UnmarshalText([]byte(name)) != nil || !slices.Contains(dog.Positions(), dog.Position(position)) {
-				f.Add("by_paw", r.text("by_paw"), "must be paws with how they are held, such as LF:lap RH:ground")
+				f.Add("by_paw", r.text("by_paw"), say.Of(mustBePawsWithHow))
 			}
 		}
 		return f
 	},
 	"owners": func(_ *taking, r row) fault.Fields {
-		o := round.Owner{Name: r.text("name"), Reach: round.Reach(r.text("reach")), Address: r.text("address"), Note: r.text("note")}
+		o := round.Owner{Name: r.text("name"), Reach: round.Reach(r.text("reach")), Address: r.text("address"), Note: r.text("note"), Language: r.text("language")}
 		_ = json.Unmarshal([]byte(r.text("suits")), &o.Suits) // sound has looked
-		return o.Check()
+		f := o.Check()
+		if o.Language != "" {
+			spoken(&f, o.Language)
+		}
+		return f
 	},
 	"working_week": func(_ *taking, r row) fault.Fields {
 		var w store.WorkingWeek
@@ -158,7 +162,7 @@ var asTold = map[string]func(t *taking, r row) fault.Fields{
 		_ = json.Unmarshal([]byte(r.text("corners")), &corners) // sound has looked
 		for _, p := range corners {
 			if len(corners) != 4 || p == nil || math.Abs(p.X)+math.Abs(p.Y) > 1e5 {
-				f.Add("corners", r.text("corners"), "must be the four corners of a card, or null")
+				f.Add("corners", r.text("corners"), say.Of(mustBeTheFourCorners))
 				break
 			}
 		}
@@ -168,7 +172,7 @@ var asTold = map[string]func(t *taking, r row) fault.Fields{
 
 func weekdays(text string) (f fault.Fields) {
 	if days, err := date.ParseWeekdays(strings.Fields(text)); err != nil || days == 0 {
-		f.Add("working_weekdays", text, "must name days, such as mon tue wed")
+		f.Add("working_weekdays", text, say.Of(mustNameDaysSuchAs))
 	}
 	return f
 }
@@ -180,11 +184,11 @@ func message(_ *taking, r row) (f fault.Fields) {
 	kind := round.MessageKind(r.text("kind"))
 	switch n := len(places); {
 	case kind.Offers() && n == 0, kind == round.TellDue && n > 0, !kind.Invites() && n != 1:
-		f.Add("places", fmt.Sprintf("%d places", n), fmt.Sprintf("must be those that a message of the kind %s tells", kind))
+		f.Add("places", say.Of(places2, say.Args{"n": say.Count(n)}), say.Of(mustBeThoseThatA, say.Args{"kind": say.Name(kind)}))
 	}
 	for _, p := range places {
 		if p == nil || !p.On.Believed() || len(round.Visit{Dog: round.Dog{Minutes: p.Minutes}, Start: p.Start, State: round.Offered}.Check()) > 0 {
-			f.Add("places", r.text("places"), "must be days and times of visits")
+			f.Add("places", r.text("places"), say.Of(mustBeDaysAndTimes))
 			return f
 		}
 	}
@@ -197,7 +201,7 @@ func reading(f *fault.Fields, r row, name string, what measure.What) {
 	switch {
 	case mm == nil && by == "" && sd == nil:
 	case mm == nil || by == "" || sd == nil:
-		f.Add(name+"_mm", r[name+"_mm"], fmt.Sprintf("must come with %s_by and %s_sd_mm, or be left out with them", name, name))
+		f.Add(name+"_mm", r[name+"_mm"], say.Of(mustComeWithByAnd, say.Args{"name": say.Name(name), "name2": say.Name(name)}))
 	default:
 		var one fault.Fields
 		measure.Number{MM: *mm, By: measure.Means(by), SD: *sd}.Check(&one, name, what)
@@ -213,11 +217,11 @@ func (t *taking) within(table exchanged, values []any) (f fault.Fields) {
 		switch v := values[i].(type) {
 		case int64:
 			if c.Least != nil {
-				f.Range(c.Name, float64(v), *c.Least, *c.Most, "")
+				f.Range(c.Name, float64(v), *c.Least, *c.Most, fault.None)
 			}
 		case float64:
 			if c.Least != nil {
-				f.Range(c.Name, v, *c.Least, *c.Most, "")
+				f.Range(c.Name, v, *c.Least, *c.Most, fault.None)
 			}
 		case string:
 			day, kind := date.Date{}, c.Type
@@ -236,9 +240,9 @@ func (t *taking) within(table exchanged, values []any) (f fault.Fields) {
 			}
 			switch {
 			case !day.Believed():
-				f.Add(c.Name, v, fmt.Sprintf("must lie between %s and %s", date.Earliest, date.Latest))
+				f.Add(c.Name, v, say.Of(mustLieBetweenAnd, say.Args{"earliest": date.Earliest.Say(), "latest": date.Latest.Say()}))
 			case past[table.Name+"."+c.Name] && day.After(t.b.Today().AddDays(1)):
-				f.Add(c.Name, v, "must not lie in the future")
+				f.Add(c.Name, v, say.Of(mustNotLieInThe))
 			}
 		}
 	}

@@ -33,6 +33,10 @@ func (b *Book) DueSheet(ctx context.Context) (formats.Sheet, error) {
 	if err != nil {
 		return s, err
 	}
+	speaks, err := b.Words(ctx)
+	if err != nil {
+		return s, err
+	}
 	for _, r := range found.Rows {
 		turn, err := r.Turn()
 		if err != nil {
@@ -42,7 +46,7 @@ func (b *Book) DueSheet(ctx context.Context) (formats.Sheet, error) {
 		if !turn.On.IsZero() {
 			due = turn.On.String()
 		}
-		s.Rows = append(s.Rows, []string{r.Name, due, string(turn.Standing), turn.Reason})
+		s.Rows = append(s.Rows, []string{r.Name, due, string(turn.Standing), speaks.Say(turn.Reason)})
 	}
 	return s, nil
 }
@@ -76,6 +80,10 @@ func (b *Book) KitSheet(ctx context.Context) (formats.Sheet, error) {
 	if err != nil {
 		return s, err
 	}
+	speaks, err := b.Words(ctx)
+	if err != nil {
+		return s, err
+	}
 	for _, p := range pieces {
 		grit, used, limit, served := "", "", "", ""
 		if p.Item.Grit > 0 {
@@ -87,7 +95,7 @@ func (b *Book) KitSheet(ctx context.Context) (formats.Sheet, error) {
 		if !p.Serviced.On.IsZero() {
 			served = p.Serviced.On.String()
 		}
-		s.Rows = append(s.Rows, []string{strings.ReplaceAll(string(p.Item.Kind), "_", " "), p.Item.Name, grit, used, limit, string(p.State.Counts), served, string(p.State.Level), p.State.Words})
+		s.Rows = append(s.Rows, []string{strings.ReplaceAll(string(p.Item.Kind), "_", " "), p.Item.Name, grit, used, limit, string(p.State.Counts), served, string(p.State.Level), speaks.Say(p.State.Words)})
 	}
 	return s, nil
 }
@@ -109,9 +117,13 @@ func (b *Book) OwnerSheet(ctx context.Context) (formats.Sheet, error) {
 // MessageSheet is what owners were told, the latest first.
 func (b *Book) MessageSheet(ctx context.Context) (formats.Sheet, error) {
 	s := formats.Sheet{Name: "messages-" + b.Today().String(), Header: []string{"written", "owner", "dog", "about", "text", "state", "answer", "what came of it"}}
+	speaks, err := b.Words(ctx)
+	if err != nil {
+		return s, err
+	}
 	all, err := b.store.Messages(ctx, mostSheet)
 	for _, m := range all {
-		s.Rows = append(s.Rows, []string{m.Made.In(b.now().Location()).Format("2006-01-02 15:04"), m.OwnerName, m.DogName, string(m.Kind), m.Text, string(m.State), m.Answer, m.Said})
+		s.Rows = append(s.Rows, []string{m.Made.In(b.now().Location()).Format("2006-01-02 15:04"), m.OwnerName, m.DogName, string(m.Kind), m.Text, string(m.State), m.Answer, speaks.Say(m.Said)})
 	}
 	return s, err
 }

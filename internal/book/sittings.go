@@ -193,7 +193,7 @@ func (b *Book) doubtRecords(ctx context.Context, d store.Dog, s store.Sitting, e
 			if !e.PlacesQuick() || *e.Nail != r.Code {
 				continue
 			}
-			if want := now.Doubt(e); want != "" {
+			if want := now.Doubt(e); !want.Nothing() {
 				f.Add(fmt.Sprintf("records[%d].spare_left_mm", i), e.MM, want)
 			}
 		}

@@ -10,6 +10,7 @@ import (
 	"fribbet/internal/core/fault"
 	"fribbet/internal/core/hand"
 	"fribbet/internal/core/photo"
+	"fribbet/internal/core/say"
 	"fribbet/internal/formats"
 	"fribbet/internal/store"
 )
@@ -84,7 +85,7 @@ func (b *Book) CardIn(data []byte) (width, height int, corners []photo.Point, er
 	defer b.pictures.Unlock()
 	read, err := formats.ReadPicture(data)
 	if err != nil {
-		return 0, 0, nil, fault.Fields{{Name: "picture", Value: "what was sent", Want: err.Error()}}
+		return 0, 0, nil, fault.Fields{{Name: "picture", Value: "what was sent", Want: say.Plain(err.Error())}}
 	}
 	corners, _ = photo.Guess(read.Pixels)
 	return read.Width, read.Height, corners, nil

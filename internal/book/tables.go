@@ -99,7 +99,7 @@ var plainTables = []exchanged{
 		column("one", "integer!", "always 1"), column("role", "string!", "keeper or groomer"), column("length_unit", "string!", "in which lengths are shown"),
 		column("weight_unit", "string!", "in which weights are shown"), column("margin_mm", "number!", "safe to trim that is left before the quick, mm"),
 		column("working_weekdays", "string", "on which dogs are done, separated by commas"), column("coin_mm", "number", "thickness of the user's own coin, mm"), column("largest_cut_mm", "number", "the largest cut of the hand, mm for a nail 7 mm deep"), column("way", "string", "clip, grind or clip_then_grind; empty is what suits"),
-		column("hand", "string!", "how practised"), column("end_point", "string!", "where a cut stops"), column("left_handed", "boolean!", "holds the cutter in the left hand"), column("version", "integer!", "how often it was changed"),
+		column("hand", "string!", "how practised"), column("end_point", "string!", "where a cut stops"), column("left_handed", "boolean!", "holds the cutter in the left hand"), column("language", "string", "in which the book speaks to others"), column("version", "integer!", "how often it was changed"),
 	}}, ""},
 	{formats.Table{Name: "sticks", About: "Slices off a stick, as they were measured: how thick the hand's slices come out.", Key: []string{"id"}, Columns: []formats.Column{
 		column("id", "string!", "its own"), column("on_date", "date!", "when"), column("meant_mm", "number!", "how thick they were meant to be, mm"), column("slices", "json!", "how thick each is and how far off that may be, pairs of mm, JSON"),
@@ -142,7 +142,7 @@ var plainTables = []exchanged{
 	{formats.Table{Name: "owners", About: "Whose dogs they are, and how they are reached.", Key: []string{"id"}, Columns: []formats.Column{
 		column("id", "string!", "their own"), column("version", "integer!", "how often it was changed"), column("name", "string!", "their name"), column("name_key", "string!", "the same in small letters, by which they are found"), column("reach", "string!", "text, mail or hand"), column("address", "string", "a number, or a mail address"),
 		column("may_offer", "boolean!", "they may be offered places"), column("may_remind", "boolean!", "they may be reminded"), column("stopped", "boolean!", "they said stop: nothing is sent"), column("suits", "json!", "hours that suit, JSON; null: any"),
-		column("note", "string", "in the user's words"), column("made_at", "datetime!", someWhen), column("removed_at", "datetime", "when they were taken out"),
+		column("note", "string", "in the user's words"), column("made_at", "datetime!", someWhen), column("removed_at", "datetime", "when they were taken out"), column("language", "string", "in which they are spoken to; empty: as the book is"),
 	}}, `id IN (SELECT owner_id FROM owned WHERE dog_id = ?)`},
 	{formats.Table{Name: "owned", About: "Which dog is whose.", Key: []string{"dog_id"}, Columns: []formats.Column{
 		column("dog_id", "string!>dogs", dogItself), column("owner_id", "string!>owners", "its owner"),

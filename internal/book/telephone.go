@@ -10,6 +10,7 @@ import (
 	"fribbet/internal/core/date"
 	"fribbet/internal/core/fault"
 	"fribbet/internal/core/round"
+	"fribbet/internal/core/say"
 	"fribbet/internal/store"
 )
 
@@ -51,7 +52,7 @@ func (b *Book) Find(ctx context.Context, text string) ([]OnTelephone, error) {
 type Repeated struct {
 	On   date.Date
 	Kept *Visit // nil: it could not be
-	Why  string
+	Why  say.Line
 }
 
 // RepeatVisit keeps a visit's dog a place again and again; where it cannot be kept it says why, and the others stand.
@@ -75,7 +76,7 @@ func (b *Book) RepeatVisit(ctx context.Context, id uuid.UUID, r round.Repeat) ([
 		case errors.As(err, &refused):
 			one.Why = refused[0].Want
 		case errors.Is(err, store.ErrConflict):
-			one.Why = "must be changed by itself: it was changed since"
+			one.Why = say.Of(mustBeChangedByItself)
 		case err != nil:
 			return nil, err
 		default:

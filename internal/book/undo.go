@@ -9,6 +9,7 @@ import (
 	"github.com/google/uuid"
 
 	"fribbet/internal/core/fault"
+	"fribbet/internal/core/say"
 	"fribbet/internal/core/undo"
 	"fribbet/internal/store"
 )
@@ -16,11 +17,11 @@ import (
 // GiveBack gives back what a press took away, for as long as it can be.
 func (b *Book) GiveBack(ctx context.Context, what undo.What, id uuid.UUID) error {
 	if !slices.Contains(undo.Whats(), what) {
-		return fault.Fields{{Name: "what", Value: string(what), Want: fmt.Sprintf("must be one of %v", undo.Whats())}}
+		return fault.Fields{{Name: "what", Value: string(what), Want: say.Of(mustBeOneOf2, say.Args{"undo": say.Name(fmt.Sprint(undo.Whats()))})}}
 	}
 	err := b.store.GiveBack(ctx, what, id, undo.Since(b.now()))
 	if errors.Is(err, store.ErrNotFound) {
-		return fault.Fields{{Name: "id", Value: id.String(), Want: "must be of something that was taken away within the last minute, and whose place is still free"}}
+		return fault.Fields{{Name: "id", Value: id.String(), Want: say.Of(mustBeOfSomethingThat)}}
 	}
 	if err == nil && what == undo.Sitting {
 		b.changed(id)

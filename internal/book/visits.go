@@ -3,13 +3,13 @@ package book
 import (
 	"context"
 	"errors"
-	"fmt"
 
 	"github.com/google/uuid"
 
 	"fribbet/internal/core/date"
 	"fribbet/internal/core/fault"
 	"fribbet/internal/core/round"
+	"fribbet/internal/core/say"
 	"fribbet/internal/store"
 )
 
@@ -18,7 +18,7 @@ type Visit struct {
 	Kept        store.Visit
 	round.Visit // with what its sitting has made of it
 	Standing    round.Standing
-	Breaks      string            // at its place; empty where nothing is
+	Breaks      say.Line          // at its place; empty where nothing is
 	Runs        *round.Runs       // when it will begin, of today's that are still to come
 	Tell        round.MessageKind // what its owner is to be told; empty where that is nothing
 }
@@ -96,8 +96,8 @@ func (b *Book) KeepVisit(ctx context.Context, v store.Visit, anyway bool) (Visit
 	}
 	err = b.store.KeepVisit(ctx, p.kept, b.now(), func(day []store.Visit) error {
 		var f fault.Fields
-		if why, never := p.breaks(day); why != "" && (never || !anyway && !p.stays) {
-			f.Add("start", p.visit.Start.String(), "must be another time: "+why)
+		if why, never := p.breaks(day); !why.Nothing() && (never || !anyway && !p.stays) {
+			f.Add("start", p.visit.Start.String(), say.Of(mustBeAnotherTime, say.Args{"why": why}))
 		}
 		return f.Err()
 	})
@@ -170,7 +170,7 @@ func (b *Book) placed(ctx context.Context, v store.Visit) (p placed, err error) 
 	p = placed{kept: v, visit: round.Visit{ID: v.ID.String(), Dog: d, On: v.On, Start: v.Start, State: v.State}, week: w.Week}
 	f := p.visit.Check()
 	if len(f) == 0 && !b.once(v.On, v.Start) {
-		f.Add("start", fmt.Sprintf("%s, %s", v.On, v.Start), "must be a time that comes once: the clocks change that night")
+		f.Add("start", say.Of(x6, say.Args{"on": v.On.Say(), "start": v.Start.Say()}), say.Of(mustBeATimeThat))
 	}
 	if err := f.Err(); err != nil {
 		return p, err
@@ -185,18 +185,18 @@ func (b *Book) placed(ctx context.Context, v store.Visit) (p placed, err error) 
 }
 
 // breaks says what a visit breaks among those of its day, and whether that can never be; empty where nothing is.
-func (p placed) breaks(day []store.Visit) (why string, never bool) {
+func (p placed) breaks(day []store.Visit) (why say.Line, never bool) {
 	if !p.visit.State.Takes() {
-		return "", false
+		return say.Line{}, false
 	}
 	if p.gone && !p.stays {
-		return "it must not have gone by", true
+		return say.Of(goneBy), true
 	}
 	others := make([]round.Visit, len(day))
 	for i, o := range day { // their places are all that is read of them
 		others[i] = round.Visit{ID: o.ID.String(), Dog: round.Dog{ID: o.Dog.DogID.String(), Name: o.Dog.Name, Minutes: o.Minutes}, On: o.On, Start: o.Start, State: o.State}
 	}
-	if why := p.week.Clash(p.visit, others); why != "" {
+	if why := p.week.Clash(p.visit, others); !why.Nothing() {
 		return why, true
 	}
 	return p.week.Breaks(p.visit), false

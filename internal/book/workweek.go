@@ -8,6 +8,7 @@ import (
 	"fribbet/internal/core/date"
 	"fribbet/internal/core/fault"
 	"fribbet/internal/core/round"
+	"fribbet/internal/core/say"
 	"fribbet/internal/store"
 )
 
@@ -21,7 +22,7 @@ func (b *Book) WorkingWeek(ctx context.Context) (store.WorkingWeek, error) {
 	if errors.Is(err, store.ErrNotFound) || err == nil && len(w.Week.Check()) > 0 { // nobody told it, or it cannot be
 		w, err = store.WorkingWeek{Week: round.UsualWeek(settings.Workdays.Has), Limits: round.Usual}, nil
 	}
-	w.Week.Closed, w.Texts = settings.Holidays, round.TextsWith(w.Texts)
+	w.Week.Closed = settings.Holidays
 	return w, err
 }
 
@@ -67,7 +68,7 @@ func (b *Book) once(on date.Date, c round.Clock) bool {
 // within refuses days far from today.
 func (b *Book) within(on date.Date) error {
 	if days := on.Sub(b.Today()); days < -farthest || days > farthest {
-		return fault.Fields{{Name: "on", Value: on.String(), Want: "must be a day within two years of today"}}
+		return fault.Fields{{Name: "on", Value: on.String(), Want: say.Of(mustBeADayWithin)}}
 	}
 	return nil
 }

@@ -17,6 +17,8 @@ type DueDate struct {
 	DogID    string
 	Name     string
 	On       date.Date
+	Summary  string // in a few words
+	Ring     string // what its alarm says
 	Why      string
 	Sequence int       // how often the date has moved
 	MovedAt  time.Time // when it last did
@@ -29,11 +31,11 @@ const alarm = "-PT15H"
 // same when its date moves, so that a calendar program moves the event with it. A day has no
 // zone and no clock, so a change to summer time cannot shift it. Visits are at their time in the
 // user's zone, which comes with its rules.
-func Calendar(w io.Writer, dates []DueDate, visits []Visit, zone *time.Location) error {
+func Calendar(w io.Writer, name string, dates []DueDate, visits []Visit, zone *time.Location) error {
 	cal := ics.NewCalendarFor("Fribbet")
 	cal.SetMethod(ics.MethodPublish)
-	cal.SetName("Nails")
-	cal.SetXWRCalName("Nails")
+	cal.SetName(name)
+	cal.SetXWRCalName(name)
 	cal.CalendarProperties = append(cal.CalendarProperties, ics.CalendarProperty{BaseProperty: ics.BaseProperty{ // the library would write its parameter twice
 		IANAToken: "REFRESH-INTERVAL", Value: "PT6H", ICalParameters: map[string][]string{"VALUE": {"DURATION"}},
 	}})
@@ -45,13 +47,13 @@ func Calendar(w io.Writer, dates []DueDate, visits []Visit, zone *time.Location)
 		event.SetProperty(ics.ComponentPropertySequence, strconv.Itoa(d.Sequence))
 		event.SetProperty(ics.ComponentPropertyDtStart, day(d.On), ics.WithValue("DATE"))
 		event.SetProperty(ics.ComponentPropertyDtEnd, day(d.On.AddDays(1)), ics.WithValue("DATE"))
-		event.SetSummary("Nails: " + d.Name)
+		event.SetSummary(d.Summary)
 		event.SetDescription(d.Why)
 		event.SetTimeTransparency(ics.TransparencyTransparent)
 		ring := event.AddAlarm()
 		ring.SetAction(ics.ActionDisplay)
 		ring.SetTrigger(alarm)
-		ring.SetProperty(ics.ComponentPropertyDescription, "Tomorrow: nails of "+d.Name)
+		ring.SetProperty(ics.ComponentPropertyDescription, d.Ring)
 	}
 	addVisits(cal, visits, zone)
 	return cal.SerializeTo(w, ics.WithNewLineWindows)

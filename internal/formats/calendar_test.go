@@ -17,7 +17,7 @@ import (
 func written(t *testing.T, dates ...DueDate) (text string, read *ical.Calendar) {
 	t.Helper()
 	var out bytes.Buffer
-	require.NoError(t, Calendar(&out, dates, nil, time.UTC))
+	require.NoError(t, Calendar(&out, "Nails", dates, nil, time.UTC))
 	text = out.String()
 	read, err := ical.NewDecoder(&out).Decode()
 	require.NoError(t, err, "an independent reader takes it")
@@ -25,7 +25,7 @@ func written(t *testing.T, dates ...DueDate) (text string, read *ical.Calendar) 
 }
 
 func one(name, on, why string) DueDate {
-	return DueDate{"3f0c", name, date.MustParse(on), why, 2, time.Date(2026, 11, 24, 9, 30, 0, 0, time.UTC)}
+	return DueDate{"3f0c", name, date.MustParse(on), "Nails: " + name, "Tomorrow: nails of " + name, why, 2, time.Date(2026, 11, 24, 9, 30, 0, 0, time.UTC)}
 }
 
 func value(t *testing.T, c *ical.Component, name string) string {

@@ -13,7 +13,9 @@ var dogTemplate = template.Must(template.New("dog").Parse(dogPage))
 
 // DogPage is a dog on one page, to be read and printed.
 type DogPage struct {
-	Name, Next, On  string
+	Language        string            // of what it says
+	Says            map[string]string // its headings and notes
+	Name, Next      string
 	Facts, Cautions []string
 	Nails           []struct{ Code, Looks, Length, Spare, Gap string }
 	Sittings        []struct{ On, Done, How, Note string }

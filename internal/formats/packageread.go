@@ -9,6 +9,7 @@ import (
 	"encoding/json"
 	"errors"
 	"fmt"
+	"fribbet/internal/core/say"
 	"io"
 	"regexp"
 	"slices"
@@ -22,22 +23,12 @@ type Misplaced struct {
 	File   string
 	Line   int    // from 1; 0: the file as a whole
 	Column string // empty: the line as a whole
-	Value  string
-	Want   string
+	Value  any    // as fault.Field holds it; nil: nothing to tell
+	Want   say.Line
 }
 
 func (m Misplaced) Error() string {
-	where := m.File
-	if m.Line > 0 {
-		where += fmt.Sprintf(", line %d", m.Line)
-	}
-	if m.Column != "" {
-		where += ", " + m.Column
-	}
-	if m.Value != "" {
-		return fmt.Sprintf("%s: %s (got %s)", where, m.Want, m.Value)
-	}
-	return where + ": " + m.Want
+	return fmt.Sprintf("%s:%d %s: %s %v (got %v)", m.File, m.Line, m.Column, m.Want.Key, m.Want.Args, m.Value)
 }
 
 // What of packages is read.
@@ -68,10 +59,10 @@ type Package struct {
 func ReadPackage(r io.ReaderAt, size int64) (*Package, error) {
 	z, err := zip.NewReader(r, size)
 	if err != nil {
-		return nil, Misplaced{File: "the file", Want: "must be a whole ZIP, as Fribbet exports it"}
+		return nil, Misplaced{File: "the file", Want: say.Of(mustBeAWholeZip)}
 	}
 	if len(z.File) > mostEntries {
-		return nil, Misplaced{File: "the file", Want: fmt.Sprintf("must hold at most %d files", mostEntries)}
+		return nil, Misplaced{File: "the file", Want: say.Of(mustHoldAtMostFiles, say.Args{"mostEntries": say.Count(mostEntries)})}
 	}
 	p := &Package{entries: map[string]*zip.File{}, hashes: map[string]string{}}
 	var unpacked uint64
@@ -79,11 +70,11 @@ func ReadPackage(r io.ReaderAt, size int64) (*Package, error) {
 		unpacked += f.UncompressedSize64
 		switch {
 		case !known.MatchString(f.Name):
-			return nil, Misplaced{File: f.Name, Want: "must be no part of it: only what Fribbet exports is read"}
+			return nil, Misplaced{File: f.Name, Want: say.Of(mustBeNoPartOf)}
 		case p.entries[f.Name] != nil:
-			return nil, Misplaced{File: f.Name, Want: "must stand in it once"}
+			return nil, Misplaced{File: f.Name, Want: say.Of(mustStandInItOnce)}
 		case unpacked > mostUnpacked, f.UncompressedSize64 > smallEntry && f.UncompressedSize64/max(1, f.CompressedSize64) > mostShrunk:
-			return nil, Misplaced{File: f.Name, Want: "must not unpack to so much more than it is"}
+			return nil, Misplaced{File: f.Name, Want: say.Of(mustNotUnpackToSo)}
 		}
 		p.entries[f.Name] = f
 	}
@@ -102,15 +93,15 @@ func (p *Package) described() error {
 		Resources []struct{ Path, Hash string }
 	}
 	if err := json.NewDecoder(io.LimitReader(in, longestLine*16)).Decode(&d); err != nil || d.Resources == nil {
-		return Misplaced{File: describing, Want: "must describe the package, as Fribbet wrote it"}
+		return Misplaced{File: describing, Want: say.Of(mustDescribeThePackageAs)}
 	}
 	p.guarded = !strings.HasPrefix(d.Version, "1.0.")
 	if major, _, _ := strings.Cut(d.Version, "."); major != "1" {
-		return Misplaced{File: describing, Column: "version", Value: d.Version, Want: "must be 1: a later Fribbet wrote it"}
+		return Misplaced{File: describing, Column: "version", Value: d.Version, Want: say.Of(mustBe1ALater)}
 	}
 	for _, r := range d.Resources {
 		if p.entries[r.Path] == nil {
-			return Misplaced{File: r.Path, Want: "must be there: the package is not whole"}
+			return Misplaced{File: r.Path, Want: say.Of(mustBeThereThePackage)}
 		}
 		p.hashes[r.Path] = r.Hash
 	}
@@ -120,11 +111,11 @@ func (p *Package) described() error {
 func (p *Package) open(path string) (io.ReadCloser, error) {
 	f := p.entries[path]
 	if f == nil {
-		return nil, Misplaced{File: path, Want: "must be there: the package is not whole"}
+		return nil, Misplaced{File: path, Want: say.Of(mustBeThereThePackage)}
 	}
 	in, err := f.Open()
 	if err != nil {
-		return nil, Misplaced{File: path, Want: "must be whole: it is damaged"}
+		return nil, Misplaced{File: path, Want: say.Of(mustBeWholeItIs)}
 	}
 	return in, nil
 }
@@ -133,7 +124,7 @@ func (p *Package) open(path string) (io.ReadCloser, error) {
 func damaged(path string, err error) error {
 	var told Misplaced
 	if errors.Is(err, zip.ErrChecksum) || errors.Is(err, io.ErrUnexpectedEOF) || errors.Is(err, zip.ErrFormat) {
-		return Misplaced{File: path, Want: "must be whole: it is damaged"}
+		return Misplaced{File: path, Want: say.Of(mustBeWholeItIs)}
 	}
 	if err == nil || errors.As(err, &told) {
 		return err
@@ -153,19 +144,19 @@ func (p *Package) Rows(t Table, each func(line int, values []any) error) error {
 	read.ReuseRecord = true
 	head, err := read.Read()
 	if err != nil {
-		return Misplaced{File: t.Path(), Line: 1, Want: "must name the columns"}
+		return Misplaced{File: t.Path(), Line: 1, Want: say.Of(mustNameTheColumns)}
 	}
 	head = slices.Clone(head)
 	at := make([]int, len(head))
 	for i, name := range head {
 		at[i] = slices.IndexFunc(t.Columns, func(c Column) bool { return c.Name == name })
 		if at[i] < 0 || slices.Index(head, name) < i {
-			return Misplaced{File: t.Path(), Line: 1, Column: name, Want: "must be one of the columns, once: " + strings.Join(t.Names(), ", ")}
+			return Misplaced{File: t.Path(), Line: 1, Column: name, Want: say.Of(mustBeOneOfThe, say.Args{"join": say.Name(strings.Join(t.Names(), ", "))})}
 		}
 	}
 	for _, c := range t.Columns {
 		if c.Needed && !slices.Contains(head, c.Name) {
-			return Misplaced{File: t.Path(), Line: 1, Column: c.Name, Want: "must be there"}
+			return Misplaced{File: t.Path(), Line: 1, Column: c.Name, Want: say.Of(mustBeThere)}
 		}
 	}
 	last := 1
@@ -176,11 +167,11 @@ func (p *Package) Rows(t Table, each func(line int, values []any) error) error {
 			return nil
 		}
 		if errors.Is(err, errLong) {
-			return Misplaced{File: t.Path(), Line: last + 1, Want: fmt.Sprintf("must be a row of at most %d bytes", longestLine)}
+			return Misplaced{File: t.Path(), Line: last + 1, Want: say.Of(mustBeARowOf, say.Args{"longestLine": say.Count(longestLine)})}
 		}
 		var wrong *csv.ParseError
 		if errors.As(err, &wrong) {
-			return Misplaced{File: t.Path(), Line: wrong.Line, Want: fmt.Sprintf("must have %d cells, quoted as CSV is", len(head))}
+			return Misplaced{File: t.Path(), Line: wrong.Line, Want: say.Of(mustHaveCellsQuotedAs, say.Args{"head": say.Count(len(head))})}
 		}
 		if err != nil {
 			return damaged(t.Path(), err)
@@ -194,12 +185,12 @@ func (p *Package) Rows(t Table, each func(line int, values []any) error) error {
 				cell = strings.TrimPrefix(cell, guard)
 			}
 			if values[at[i]], err = c.value(cell); err != nil {
-				return Misplaced{File: t.Path(), Line: line, Column: c.Name, Value: cell, Want: err.Error()}
+				return Misplaced{File: t.Path(), Line: line, Column: c.Name, Value: cell, Want: say.Plain(err.Error())}
 			}
 		}
 		for i, c := range t.Columns {
 			if c.Needed && values[i] == nil {
-				return Misplaced{File: t.Path(), Line: line, Column: c.Name, Want: "must be told"}
+				return Misplaced{File: t.Path(), Line: line, Column: c.Name, Want: say.Of(mustBeTold)}
 			}
 		}
 		if err := each(line, values); err != nil {
@@ -312,13 +303,13 @@ func (p *Package) Lines(path string, each func(line int, text []byte) error) err
 		}
 	}
 	if errors.Is(read.Err(), bufio.ErrTooLong) {
-		return Misplaced{File: path, Line: line + 1, Want: "must be shorter"}
+		return Misplaced{File: path, Line: line + 1, Want: say.Of(mustBeShorter)}
 	}
 	if err := read.Err(); err != nil {
 		return damaged(path, err)
 	}
 	if p.hashes[path] != "sha256:"+hex.EncodeToString(sum.Sum(nil)) {
-		return Misplaced{File: path, Want: "must be as it was written: a log is never changed"}
+		return Misplaced{File: path, Want: say.Of(mustBeAsItWas)}
 	}
 	return nil
 }
@@ -333,7 +324,7 @@ func (p *Package) Picture(name string) ([]byte, error) {
 	defer in.Close() //nolint:errcheck // it was only read
 	data, err := io.ReadAll(io.LimitReader(in, MostPictureBytes+1))
 	if err != nil || len(data) > MostPictureBytes {
-		return nil, Misplaced{File: path, Want: fmt.Sprintf("must be a whole picture of at most %d MB", MostPictureBytes>>20)}
+		return nil, Misplaced{File: path, Want: say.Of(mustBeAWholePicture, say.Args{"MostPictureBytes": say.Count(MostPictureBytes >> 20)})}
 	}
 	return data, nil
 }

@@ -32,7 +32,7 @@ func TestVisitsKeepTheirHourAcrossChangesOfTheClocks(t *testing.T) {
 			visitIn(zone, "c", "Fig", "2026-10-24 23:45", Cancelled), visitIn(zone, "d", "Fig", "2026-10-25 09:30", Confirmed), visitIn(zone, "e", "Fig", "2027-04-05 08:00", Confirmed),
 		}
 		var out bytes.Buffer
-		require.NoError(t, Calendar(&out, nil, visits, zone))
+		require.NoError(t, Calendar(&out, "Nails", nil, visits, zone))
 		text := out.String()
 
 		read, err := ical.NewDecoder(bytes.NewReader(out.Bytes())).Decode()

@@ -11,6 +11,7 @@ import (
 
 	"fribbet/internal/core/date"
 	"fribbet/internal/core/round"
+	"fribbet/internal/core/say"
 )
 
 // Message is what an owner is told.
@@ -31,7 +32,7 @@ type Message struct {
 	Changed   time.Time
 	Answer    string
 	Heard     int // the last report of it
-	Said      string
+	Said      say.Line
 	Instead   uuid.UUID // of a new one: the message whose place was gone
 }
 
@@ -67,7 +68,7 @@ type messageRow struct {
 func (r messageRow) message() Message {
 	m := Message{
 		ID: r.ID, OwnerID: r.OwnerID, OwnerName: r.OwnerName, DogID: r.DogID, DogName: r.DogName, Kind: r.Kind, To: r.To, Text: r.Text,
-		State: r.State, Failures: r.Failures, Next: moment(r.Next), Made: moment(r.Made), Changed: moment(r.Changed), Answer: r.Answer, Heard: r.Heard, Said: r.Said,
+		State: r.State, Failures: r.Failures, Next: moment(r.Next), Made: moment(r.Made), Changed: moment(r.Changed), Answer: r.Answer, Heard: r.Heard, Said: say.Read(r.Said),
 	}
 	fromJSON(r.Places, &m.Places)
 	return m
@@ -173,7 +174,7 @@ func (s *Store) StopAddress(ctx context.Context, ownerID uuid.UUID, address stri
 // MoveMessage keeps how far a message has come.
 func (s *Store) MoveMessage(ctx context.Context, m Message, at time.Time) error {
 	_, err := s.exec(ctx, `UPDATE messages SET state = ?, failures = ?, next_at = ?, changed_at = ?, answer = ?, heard = ?, said = ? WHERE id = ?`,
-		string(m.State), m.Failures, instant(m.Next), instant(at), m.Answer, m.Heard, m.Said, m.ID)
+		string(m.State), m.Failures, instant(m.Next), instant(at), m.Answer, m.Heard, m.Said.Text(), m.ID)
 	return err
 }
 

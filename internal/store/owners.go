@@ -40,6 +40,7 @@ type ownerRow struct {
 	Note      string      `db:"note"`
 	MadeAt    string      `db:"made_at"`
 	RemovedAt *string     `db:"removed_at"`
+	Language  string      `db:"language"`
 }
 
 // Owners returns the owners whose names hold some letters, by name; all for none.
@@ -94,7 +95,7 @@ func (s *Store) owners(ctx context.Context, where string, arg any) ([]Owner, err
 	all := make([]Owner, len(rows))
 	for i, r := range rows {
 		all[i] = Owner{r.ID, r.Version, r.NameKey, round.Owner{
-			Name: r.Name, Reach: r.Reach, Address: r.Address, MayOffer: r.MayOffer, MayRemind: r.MayRemind, Stopped: r.Stopped, Note: r.Note,
+			Name: r.Name, Reach: r.Reach, Address: r.Address, MayOffer: r.MayOffer, MayRemind: r.MayRemind, Stopped: r.Stopped, Note: r.Note, Language: r.Language,
 		}, dogsOf[r.ID]}
 		fromJSON(r.Suits, &all[i].Suits)
 	}
@@ -103,7 +104,7 @@ func (s *Store) owners(ctx context.Context, where string, arg any) ([]Owner, err
 
 func ownerRowOf(o Owner, at time.Time) (ownerRow, error) {
 	suits, err := json.Marshal(o.Suits)
-	return ownerRow{o.ID, o.Version, o.Name, o.NameKey, o.Reach, o.Address, o.MayOffer, o.MayRemind, o.Stopped, string(suits), o.Note, instant(at), nil}, err
+	return ownerRow{o.ID, o.Version, o.Name, o.NameKey, o.Reach, o.Address, o.MayOffer, o.MayRemind, o.Stopped, string(suits), o.Note, instant(at), nil, o.Language}, err
 }
 
 // KeepOwner keeps an owner: a new one as version 1, a changed one as the next. It returns ErrConflict when
@@ -128,7 +129,7 @@ func (s *Store) KeepOwner(ctx context.Context, o Owner, at time.Time) error {
 		}
 		_, err := tx.NamedExecContext(ctx, `
 			UPDATE owners SET version = version + 1, name = :name, name_key = :name_key, reach = :reach, address = :address,
-				may_offer = :may_offer, may_remind = :may_remind, stopped = :stopped, suits = :suits, note = :note WHERE id = :id`, row)
+				may_offer = :may_offer, may_remind = :may_remind, stopped = :stopped, suits = :suits, note = :note, language = :language WHERE id = :id`, row)
 		return err
 	})
 }
@@ -136,10 +137,10 @@ func (s *Store) KeepOwner(ctx context.Context, o Owner, at time.Time) error {
 func addOwner(ctx context.Context, tx *sqlx.Tx, row ownerRow) error {
 	row.Version = 1
 	_, err := tx.NamedExecContext(ctx, `
-		INSERT INTO owners (id, version, name, name_key, reach, address, may_offer, may_remind, stopped, suits, note, made_at)
-		VALUES (:id, :version, :name, :name_key, :reach, :address, :may_offer, :may_remind, :stopped, :suits, :note, :made_at)
+		INSERT INTO owners (id, version, name, name_key, reach, address, may_offer, may_remind, stopped, suits, note, language, made_at)
+		VALUES (:id, :version, :name, :name_key, :reach, :address, :may_offer, :may_remind, :stopped, :suits, :note, :language, :made_at)
 		ON CONFLICT (id) DO UPDATE SET version = owners.version + 1, name = excluded.name, name_key = excluded.name_key, reach = excluded.reach, address = excluded.address,
-			may_offer = excluded.may_offer, may_remind = excluded.may_remind, stopped = excluded.stopped, suits = excluded.suits, note = excluded.note, removed_at = NULL
+			may_offer = excluded.may_offer, may_remind = excluded.may_remind, stopped = excluded.stopped, suits = excluded.suits, note = excluded.note, language = excluded.language, removed_at = NULL
 			WHERE owners.removed_at IS NOT NULL`, row) // one that was taken out comes back
 	return err
 }

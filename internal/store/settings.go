@@ -1,6 +1,7 @@
 package store
 
 import (
+	"cmp"
 	"context"
 
 	"github.com/jmoiron/sqlx"
@@ -26,6 +27,7 @@ type Settings struct {
 	LeftHanded bool        // the cutter is in the left hand
 	Coin       *float64    // thickness of the user's coin, mm, once it was measured
 	Way        kit.Way     // clip, grind, or both
+	Language   string      // that the book speaks where no browser tells: in the calendar, on cards, to owners
 	LargestCut *float64    // mm for a nail 7 mm deep; nil is what is usual of the hand
 
 	Slices hand.Slices // how the hand's slices come out: no choice, but what the book knows of it; not kept here
@@ -44,6 +46,7 @@ type settingsRow struct {
 	Coin       *float64       `db:"coin_mm"`
 	LargestCut *float64       `db:"largest_cut_mm"`
 	Way        kit.Way        `db:"way"`
+	Language   string         `db:"language"`
 }
 
 type holidayRow struct {
@@ -57,7 +60,7 @@ func (s *Store) Settings(ctx context.Context) (Settings, error) {
 	var holidays []holidayRow
 	err := s.read(ctx, func(tx *sqlx.Tx) error {
 		return s.selectAll(ctx, tx, nil,
-			query{&rows, `SELECT version, role, length_unit, weight_unit, margin_mm, working_weekdays, hand, end_point, left_handed, coin_mm, largest_cut_mm, way FROM settings`},
+			query{&rows, `SELECT version, role, length_unit, weight_unit, margin_mm, working_weekdays, hand, end_point, left_handed, coin_mm, largest_cut_mm, way, language FROM settings`},
 			query{&holidays, `SELECT from_date, to_date FROM holidays ORDER BY from_date`})
 	})
 	if err == nil && len(rows) == 0 {
@@ -69,7 +72,7 @@ func (s *Store) Settings(ctx context.Context) (Settings, error) {
 	row := rows[0]
 	c := Settings{
 		Version: &row.Version, Role: row.Role, LengthUnit: row.LengthUnit, WeightUnit: row.WeightUnit, Margin: row.Margin, Workdays: row.Workdays.Weekdays,
-		Hand: row.Hand, EndPoint: row.EndPoint, LeftHanded: row.LeftHanded, Coin: row.Coin, Way: row.Way, LargestCut: row.LargestCut,
+		Hand: row.Hand, EndPoint: row.EndPoint, LeftHanded: row.LeftHanded, Coin: row.Coin, Way: row.Way, LargestCut: row.LargestCut, Language: row.Language,
 	}
 	for _, h := range holidays {
 		c.Holidays = append(c.Holidays, date.Span{From: h.From.Date, To: h.To.Date})
@@ -88,12 +91,12 @@ func (s *Store) SaveSettings(ctx context.Context, c Settings) error {
 			return ErrConflict
 		}
 		_, err := tx.NamedExecContext(ctx, `
-			INSERT INTO settings (one, version, role, length_unit, weight_unit, margin_mm, working_weekdays, hand, end_point, left_handed, coin_mm, largest_cut_mm, way)
-			VALUES (1, :version, :role, :length_unit, :weight_unit, :margin_mm, :working_weekdays, :hand, :end_point, :left_handed, :coin_mm, :largest_cut_mm, :way)
+			INSERT INTO settings (one, version, role, length_unit, weight_unit, margin_mm, working_weekdays, hand, end_point, left_handed, coin_mm, largest_cut_mm, way, language)
+			VALUES (1, :version, :role, :length_unit, :weight_unit, :margin_mm, :working_weekdays, :hand, :end_point, :left_handed, :coin_mm, :largest_cut_mm, :way, :language)
 			ON CONFLICT (one) DO UPDATE SET version = excluded.version, role = excluded.role, length_unit = excluded.length_unit, weight_unit = excluded.weight_unit,
 				margin_mm = excluded.margin_mm, working_weekdays = excluded.working_weekdays, hand = excluded.hand,
-				end_point = excluded.end_point, left_handed = excluded.left_handed, coin_mm = excluded.coin_mm, largest_cut_mm = excluded.largest_cut_mm, way = excluded.way`,
-			settingsRow{there + 1, c.Role, c.LengthUnit, c.WeightUnit, c.Margin, weekdaysColumn{c.Workdays}, c.Hand, c.EndPoint, c.LeftHanded, c.Coin, c.LargestCut, c.Way})
+				end_point = excluded.end_point, left_handed = excluded.left_handed, coin_mm = excluded.coin_mm, largest_cut_mm = excluded.largest_cut_mm, way = excluded.way, language = excluded.language`,
+			settingsRow{there + 1, c.Role, c.LengthUnit, c.WeightUnit, c.Margin, weekdaysColumn{c.Workdays}, c.Hand, c.EndPoint, c.LeftHanded, c.Coin, c.LargestCut, c.Way, cmp.Or(c.Language, "en")})
 		if err != nil {
 			return err
 		}

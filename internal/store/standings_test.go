@@ -153,7 +153,7 @@ func TestAPlanAndItsRhythmAreKeptTogetherOrNotAtAll(t *testing.T) {
 func TestHolidaysWalksAndTheCalendarsAddressComeBack(t *testing.T) {
 	s := opened(t, filepath.Join(t.TempDir(), "a.db"))
 	assert.ErrorIs(t, s.SetCalendarKey(ctx, "k"), ErrNotFound, "before the first start there is nobody to give it to")
-	given := Settings{Role: "groomer", LengthUnit: "mm", WeightUnit: "kg", Margin: 1, Workdays: date.EveryDay, Hand: "new", EndPoint: "full",
+	given := Settings{Language: "en", Role: "groomer", LengthUnit: "mm", WeightUnit: "kg", Margin: 1, Workdays: date.EveryDay, Hand: "new", EndPoint: "full",
 		Holidays: []date.Span{{From: date.MustParse("2026-12-24"), To: date.MustParse("2027-01-02")}}}
 	require.NoError(t, s.SaveSettings(ctx, given))
 	require.NoError(t, s.SetCalendarKey(ctx, "secret"))

@@ -107,7 +107,7 @@ func TestABookOpenedAgainIsTheSameBook(t *testing.T) {
 	path := filepath.Join(t.TempDir(), "with a space & ü.db")
 	s := opened(t, path)
 	d, sitting := aDog(), aSitting()
-	settings := Settings{Role: "keeper", LengthUnit: units.Inch, WeightUnit: units.Pound, Margin: 1.5, Workdays: date.EveryDay, Hand: kit.SomeHand, EndPoint: quick.Full}
+	settings := Settings{Language: "de", Role: "keeper", LengthUnit: units.Inch, WeightUnit: units.Pound, Margin: 1.5, Workdays: date.EveryDay, Hand: kit.SomeHand, EndPoint: quick.Full}
 	require.NoError(t, s.AddDog(ctx, d))
 	require.NoError(t, add(s, d.ID, sitting, time.Now()))
 	require.NoError(t, s.SaveSettings(ctx, settings))

@@ -10,6 +10,7 @@ import (
 	"fribbet/internal/core/nail"
 	"fribbet/internal/core/outlook"
 	"fribbet/internal/core/quick"
+	"fribbet/internal/core/say"
 	"fribbet/internal/core/sitting"
 	"fribbet/internal/core/temper"
 	"fribbet/internal/core/verdict"
@@ -108,14 +109,14 @@ func Of(q sitting.Question, s State, touch float64) Bench {
 
 // next is the verdict on a nail now.
 func (n Nail) next(c verdict.Nail, margin float64, t verdict.Terms) verdict.Verdict {
-	stop := func(because string) verdict.Verdict {
+	stop := func(because say.Line) verdict.Verdict {
 		return verdict.Verdict{Kind: verdict.Leave, Why: because, Step: verdict.Step{Action: verdict.Stop, Eye: true, Because: because}}
 	}
 	switch {
 	case n.Work.Skipped:
-		return stop("left out")
+		return stop(say.Of(leftOut))
 	case n.Work.Done:
-		return stop("done")
+		return stop(say.Of(done))
 	default:
 		return verdict.Of(c, margin, t)
 	}

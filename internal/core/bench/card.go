@@ -1,21 +1,42 @@
 package bench
 
 import (
-	"fmt"
-	"strings"
-
 	"fribbet/internal/core/date"
 	"fribbet/internal/core/ladder"
 	"fribbet/internal/core/nail"
+	"fribbet/internal/core/say"
 	"fribbet/internal/core/temper"
+)
+
+// What a card says.
+const (
+	cardTrimmed    say.Key = "card.trimmed"
+	cardGround     say.Key = "card.ground_round" // all of them
+	cardSomeGround say.Key = "card.some_ground_round"
+	cardLeft       say.Key = "card.left"
+	cardDone       say.Key = "card.done"
+	cardNails      say.Key = "card.nails_of_paw"
+	cardBled       say.Key = "card.bled"
+	cardBleeds     say.Key = "card.bleeds"
+	cardCalm       say.Key = "card.calm"
+	cardUneasy     say.Key = "card.uneasy"
+	cardPulled     say.Key = "card.pulled"
+	cardSnapped    say.Key = "card.snapped"
+	cardHard       say.Key = "card.hard"
+	cardPractise   say.Key = "card.practise"
+	cardListen     say.Key = "card.listen"
+	cardWalk       say.Key = "card.walk"
+	cardWalks      say.Key = "card.walks"
+	cardDewclaws   say.Key = "card.dewclaws"
+	cardVet        say.Key = "card.veterinarian"
 )
 
 // Card is what an owner takes home of a sitting, in plain words.
 type Card struct {
-	Done string   // what was done
-	Bled string   // empty when nothing did
-	How  string   // how the dog took it
-	Home []string // what to do until the next visit
+	Done say.Line   // what was done
+	Bled say.Line   // empty when nothing did
+	How  say.Line   // how the dog took it
+	Home []say.Line // what to do until the next visit
 }
 
 // CardOf words a sitting for the owner of a dog that walks so many km of pavement a week; left are the nails that
@@ -39,90 +60,77 @@ func (s State) CardOf(name string, on date.Date, left []nail.Code, pavement floa
 	for _, code := range left {
 		waits[code.Paw]++
 	}
-	c := Card{Done: fmt.Sprintf("%s: %s trimmed%s.", on.Words(), nails(n), groundRound(ground, n)), How: s.manner(name)}
+	trimmed := say.Of(cardTrimmed, say.Args{"on": on.SayLong(), "n": say.Count(n), "ground": groundRound(ground, n)})
+	c := Card{Done: say.Of(cardDone, say.Args{"trimmed": trimmed, "left": say.Line{}}), How: s.manner(name)}
 	if len(left) > 0 {
-		c.Done += fmt.Sprintf(" %s for another day: %s.", upper(nails(len(left))), byPaw(waits))
+		c.Done.Args["left"] = say.Of(cardLeft, say.Args{"n": say.Count(len(left)), "paws": byPaw(waits)})
 	}
 	if len(bled) > 0 {
-		c.Bled = "It bled at " + byPaw(bled) + ". Keep an eye on it, and off wet ground today; bleeding that comes back is a veterinarian’s matter."
+		c.Bled = say.Of(cardBled, say.Args{"paws": byPaw(bled)})
 	}
 	if bleeds {
-		c.Bled = "It bled at " + byPaw(bled) + " and did not stop as it should: a veterinarian, today."
+		c.Bled = say.Of(cardBleeds, say.Args{"paws": byPaw(bled)})
 	}
 	c.Home = home(name, pavement, training, on)
 	return c
 }
 
 // groundRound says how many of the nails that were trimmed were ground round too; nothing where none was.
-func groundRound(ground, of int) string {
+func groundRound(ground, of int) say.Line {
 	switch ground {
 	case 0:
-		return ""
+		return say.Line{}
 	case of:
-		return " and ground round"
+		return say.Of(cardGround)
 	default:
-		return fmt.Sprintf(", %d of them ground round", ground)
+		return say.Of(cardSomeGround, say.Args{"n": say.Count(ground)})
 	}
 }
 
 // manner is how the dog took it, without a word that only the trade knows.
-func (s State) manner(name string) string {
-	worst := s.Sitting(date.Date{}).Worst()
-	switch worst {
+func (s State) manner(name string) say.Line {
+	key := cardHard
+	switch s.Sitting(date.Date{}).Worst() {
 	case temper.Untold:
-		return ""
+		return say.Line{}
 	case temper.Calm:
-		return name + " was calm throughout."
+		key = cardCalm
 	case temper.Uneasy:
-		return name + " was a little uneasy, and came through."
+		key = cardUneasy
 	case temper.Pulling:
-		return name + " pulled its paws away at times; short sessions at home help."
+		key = cardPulled
 	case temper.Snapping:
-		return name + " said no today, and we stopped. No trim for some weeks: first it learns, in small steps and with treats, that its paws are safe. What cannot wait: ask your veterinarian."
+		key = cardSnapped
 	case temper.Fighting:
 	}
-	return name + " found it hard. Handle its paws a little every day, with treats, and stop while it goes well."
+	return say.Of(key, say.Args{"name": say.Name(name)})
 }
 
 // littlePavement is the km a week under which pavement files hardly anything (judgement).
 const littlePavement = 3
 
-func home(name string, pavement float64, training ladder.Training, on date.Date) []string {
-	var all []string
+func home(name string, pavement float64, training ladder.Training, on date.Date) []say.Line {
+	var all []say.Line
 	if first, is := training.First(on); is && !first.Done {
 		step := ladder.Steps(first.Kind)[first.Step]
-		all = append(all, fmt.Sprintf("Practise a little each day: %s. %s", lower(step.Words), step.How))
+		all = append(all, say.Of(cardPractise, say.Args{"step": step.Words, "how": step.How}))
 	}
-	all = append(all, "Listen on a hard floor: nails that click are too long, whatever the date says.")
+	all = append(all, say.Of(cardListen))
 	if pavement < littlePavement {
-		all = append(all, "A walk on pavement files nails a little; grass does not.")
+		all = append(all, say.Of(cardWalk))
 	} else {
-		all = append(all, fmt.Sprintf("%s’s walks on pavement, about %.0f km a week, file its nails: say when that changes.", name, pavement))
+		all = append(all, say.Of(cardWalks, say.Args{"name": say.Name(name), "km": say.Round(pavement)}))
 	}
-	return append(all,
-		"Look at the dewclaws, on the inside of the leg: they never touch the ground, and curl first.",
-		"Torn, swollen, smelling, or still bleeding: a veterinarian.")
+	return append(all, say.Of(cardDewclaws), say.Of(cardVet))
 }
-
-var pawWords = map[nail.Paw]string{nail.LF: "the left front paw", nail.RF: "the right front paw", nail.LH: "the left hind paw", nail.RH: "the right hind paw"}
 
 // byPaw counts nails paw by paw.
-func byPaw(count map[nail.Paw]int) string {
-	var parts []string
+func byPaw(count map[nail.Paw]int) say.Lines {
+	var parts say.Lines
 	for _, paw := range nail.Paws() {
 		if n := count[paw]; n > 0 {
-			parts = append(parts, fmt.Sprintf("%s of %s", nails(n), pawWords[paw]))
+			parts = append(parts, say.Of(cardNails, say.Args{"n": say.Count(n), "paw": say.Of("card.paw_" + say.Key(paw.String()))}))
 		}
 	}
-	return strings.Join(parts, ", ")
+	return parts
 }
-
-func nails(n int) string {
-	if n == 1 {
-		return "one nail"
-	}
-	return fmt.Sprintf("%d nails", n)
-}
-
-func upper(text string) string { return strings.ToUpper(text[:1]) + text[1:] }
-func lower(text string) string { return strings.TrimSuffix(strings.ToLower(text[:1])+text[1:], ".") }

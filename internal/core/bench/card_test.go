@@ -10,6 +10,7 @@ import (
 	"fribbet/internal/core/ladder"
 	"fribbet/internal/core/nail"
 	"fribbet/internal/core/temper"
+	"fribbet/internal/words/wordstest"
 )
 
 // An owner reads no codes and no trade.
@@ -21,17 +22,17 @@ func TestTheCardIsInAnOwnersWords(t *testing.T) {
 	on := date.MustParse("2026-11-24")
 	left := []nail.Code{nail.MustParse("RH2"), nail.MustParse("RH3")}
 	c := s.CardOf("Fig", on, left, 1, ladder.Training{ladder.Standing{Ladder: ladder.Ladder{Kind: ladder.Grinder, Started: on}}})
-	assert.Equal(t, "Tuesday 24 November 2026: 2 nails trimmed. 2 nails for another day: 2 nails of the right hind paw.", c.Done)
-	assert.Contains(t, c.Bled, "one nail of the left front paw")
-	assert.Contains(t, c.How, "Fig pulled its paws away")
-	assert.Contains(t, c.Home[0], "Practise a little each day")
-	text := strings.Join(append(c.Home, c.Done, c.Bled, c.How), " ")
+	assert.Equal(t, "Tuesday 24 November 2026: 2 nails trimmed. 2 nails for another day: 2 nails of the right hind paw.", wordstest.Of(c.Done))
+	assert.Contains(t, wordstest.Of(c.Bled), "one nail of the left front paw")
+	assert.Contains(t, wordstest.Of(c.How), "Fig pulled its paws away")
+	assert.Contains(t, wordstest.Of(c.Home[0]), "Practise a little each day")
+	text := strings.Join(wordstest.All(append(c.Home, c.Done, c.Bled, c.How)), " ")
 	assert.Contains(t, text, "grass does not")
 	assert.Contains(t, text, "a veterinarian")
 	for _, word := range []string{"LF", "RH", " mm", "quick"} {
 		assert.NotContains(t, text, word)
 	}
 	s.Nails[1].Bleeding = true
-	assert.Contains(t, s.CardOf("Fig", on, nil, 20, nil).Bled, "a veterinarian, today")
-	assert.Contains(t, strings.Join(s.CardOf("Fig", on, nil, 20, nil).Home, " "), "about 20 km a week")
+	assert.Contains(t, wordstest.Of(s.CardOf("Fig", on, nil, 20, nil).Bled), "a veterinarian, today")
+	assert.Contains(t, strings.Join(wordstest.All(s.CardOf("Fig", on, nil, 20, nil).Home), " "), "about 20 km a week")
 }

@@ -5,6 +5,7 @@ import (
 
 	"fribbet/internal/core/quick"
 	"fribbet/internal/core/record"
+	"fribbet/internal/core/say"
 )
 
 // PlacesQuick tells whether the event tells where the quick ends.
@@ -15,7 +16,7 @@ func (e Event) PlacesQuick() bool {
 // Doubt says why an event that places the quick cannot be, or is asked for again; empty where it
 // may stand. The quick ends within its nail, and not far from where all that is known puts it:
 // 35 typed for 3.5 would be leave to cut to the bone.
-func (b Bench) Doubt(e Event) string {
+func (b Bench) Doubt(e Event) say.Line {
 	for _, n := range b.Nails {
 		if n.Plan.Code != *e.Nail {
 			continue
@@ -29,20 +30,20 @@ func (b Bench) Doubt(e Event) string {
 		}
 		return doubtQuick(e, believed, longest)
 	}
-	return ""
+	return say.Line{}
 }
 
-func doubtQuick(e Event, believed quick.Spare, longest float64) string {
+func doubtQuick(e Event, believed quick.Spare, longest float64) say.Line {
 	sd, meant := math.Max(leastDoubtSD, believed.SD), longest
 	if e.MM < believed.Mean {
 		meant = 0 // no point was forgotten in a number that is too small
 	}
 	switch {
 	case e.MM > longest:
-		return record.Again(e.MM, "longer than this nail", longest)
+		return record.Again(e.MM, say.Of(longerThanThisNail), longest)
 	case math.Abs(e.MM-believed.Mean) > doubtSDs*sd && !e.Sure:
-		return record.Again(e.MM, "far from what is known of this nail", meant)
+		return record.Again(e.MM, say.Of(farFromWhatIsKnown), meant)
 	default:
-		return ""
+		return say.Line{}
 	}
 }

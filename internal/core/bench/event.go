@@ -14,6 +14,7 @@ import (
 	"fribbet/internal/core/nail"
 	"fribbet/internal/core/quick"
 	"fribbet/internal/core/record"
+	"fribbet/internal/core/say"
 	"fribbet/internal/core/state"
 	"fribbet/internal/core/temper"
 )
@@ -187,34 +188,34 @@ func (e Event) needsNail() bool {
 func (l Log) Check() fault.Fields {
 	var f fault.Fields
 	if len(l) > mostEvents+1 { // the end comes on top
-		f.Add("events", len(l), fmt.Sprintf("must be at most %d", mostEvents))
+		f.Add("events", len(l), fault.AtMost(mostEvents))
 	}
 	for i, e := range l {
 		at := fmt.Sprintf("events[%d]", i)
-		f.Range(at+".mm", e.MM, 0, mostMeasure, "mm")
-		f.Range(at+".sd_mm", e.SD, 0, mostMeasure, "mm")
+		f.Range(at+".mm", e.MM, 0, mostMeasure, fault.MM)
+		f.Range(at+".sd_mm", e.SD, 0, mostMeasure, fault.MM)
 		if !date.Of(e.At.UTC()).Believed() {
-			f.Add(at+".at", e.At, fmt.Sprintf("must lie between %s and %s", date.Earliest, date.Latest))
+			f.Add(at+".at", e.At, say.Of(mustLieBetweenAnd, say.Args{"earliest": date.Earliest.Say(), "latest": date.Latest.Say()}))
 		}
 		if e.Held != "" && !slices.Contains(dog.Positions(), e.Held) {
-			f.Add(at+".held", e.Held, "must be a way to hold a dog")
+			f.Add(at+".held", e.Held, say.Of(mustBeAWayTo))
 		}
 		if e.Hour != nil {
-			f.Range(at+".hour", float64(*e.Hour), 0, 23, "h")
+			f.Range(at+".hour", float64(*e.Hour), 0, 23, fault.Hours)
 		}
 		if e.Hand != nil {
 			f.Under(at+".hand", e.Hand.Check())
 		}
 		for name, minutes := range map[string]*float64{".minutes": e.Minutes, ".calm": e.Calm} {
 			if minutes != nil {
-				f.Range(at+name, *minutes, 0, mostMinutes, "minutes")
+				f.Range(at+name, *minutes, 0, mostMinutes, fault.Minutes)
 			}
 		}
 		if len([]rune(e.Note)) > mostNote {
-			f.Add(at+".note", "longer", fmt.Sprintf("must have at most %d letters", mostNote))
+			f.Add(at+".note", "longer", fault.MostLetters(mostNote))
 		}
 		if e.needsNail() && e.Nail == nil {
-			f.Add(at+".nail", "none", "must name a nail")
+			f.Add(at+".nail", "none", say.Of(mustNameANail))
 		}
 		if len(f) > 0 {
 			return f

@@ -2,7 +2,6 @@ package bench
 
 import (
 	"slices"
-	"strings"
 	"time"
 
 	"fribbet/internal/core/date"
@@ -13,6 +12,7 @@ import (
 	"fribbet/internal/core/nail"
 	"fribbet/internal/core/quick"
 	"fribbet/internal/core/record"
+	"fribbet/internal/core/say"
 	"fribbet/internal/core/state"
 	"fribbet/internal/core/temper"
 )
@@ -299,18 +299,18 @@ func minutesBetween(from, to time.Time) *float64 {
 
 // Praise says what the dog did well: the paws that it gave calmly, as far as somebody said so; nothing where nobody
 // said how it took it.
-func (s State) Praise() string {
+func (s State) Praise() say.Line {
 	worst := map[nail.Paw]temper.Reaction{}
 	for _, r := range s.Sitting(date.Date{}).Records {
 		if len(r.Cuts) > 0 {
 			worst[r.Code.Paw] = temper.Worst(worst[r.Code.Paw], r.Reaction)
 		}
 	}
-	var calm []string
+	var calm []nail.Paw
 	hard := false
 	for _, paw := range nail.Paws() {
 		if worst[paw] == temper.Calm {
-			calm = append(calm, paw.String())
+			calm = append(calm, paw)
 		}
 	}
 	for _, said := range s.Said {
@@ -318,13 +318,13 @@ func (s State) Praise() string {
 	}
 	switch {
 	case len(calm) > 0 && len(calm) == len(worst) && !hard:
-		return "Calm throughout: the best treat of the day."
+		return say.Of(calmThroughoutTheBestTreat)
 	case len(calm) > 0:
-		return "Calm on " + strings.Join(calm, ", ") + ": praise that."
+		return say.Of(calmOnPraiseThat, say.Args{"paws": nail.SaidPaws(calm...)})
 	case hard:
-		return "It was hard, and it is over: praise, a treat, and fewer nails next time."
+		return say.Of(itWasHardAndIt)
 	default:
-		return ""
+		return say.Line{}
 	}
 }
 

@@ -17,6 +17,7 @@ import (
 	"fribbet/internal/core/record"
 	"fribbet/internal/core/sitting"
 	"fribbet/internal/core/verdict"
+	"fribbet/internal/words/wordstest"
 )
 
 // known is a dog whose nails were measured at 12 mm and trimmed to the sign two weeks ago.
@@ -45,7 +46,7 @@ func TestALandmarkLiesWithinItsNail(t *testing.T) {
 	b := newBench(t)
 	now := Of(known(), b.log.Fold(), quick.Touch)
 	groove := func(mm float64, sure bool) string {
-		return now.Doubt(Event{Kind: Seen, Nail: of("LF3"), Landmark: quick.Groove, MM: mm, Sure: sure})
+		return wordstest.Of(now.Doubt(Event{Kind: Seen, Nail: of("LF3"), Landmark: quick.Groove, MM: mm, Sure: sure}))
 	}
 	assert.Empty(t, groove(3.5, false))
 	assert.Contains(t, groove(35, false), "this is longer than this nail")
@@ -53,11 +54,11 @@ func TestALandmarkLiesWithinItsNail(t *testing.T) {
 	assert.NotEmpty(t, groove(35, true), "a nail has no quick beyond its own end, however sure")
 	assert.Contains(t, groove(10, false), "far from what is known of this nail")
 	tooSmall := doubtQuick(Event{MM: 3.5}, quick.Spare{Mean: 7.9, SD: 0.7}, 25)
-	assert.Contains(t, tooSmall, "far from what is known of this nail")
-	assert.NotContains(t, tooSmall, "?", "a number that is too small lacks no point")
+	assert.Contains(t, wordstest.Of(tooSmall), "far from what is known of this nail")
+	assert.NotContains(t, wordstest.Of(tooSmall), "?", "a number that is too small lacks no point")
 	assert.Empty(t, groove(10, true))
 	left := Event{Kind: Measured, Measure: SpareLeft, Nail: of("LF3"), MM: 20}
-	assert.Contains(t, now.Doubt(left), "longer than this nail")
+	assert.Contains(t, wordstest.Of(now.Doubt(left)), "longer than this nail")
 	assert.Contains(t, b.refused(Event{Kind: Seen, Nail: of("LF3"), MM: 3.5}), "must name a landmark")
 	assert.Contains(t, b.refused(Event{Kind: Measured, Measure: LengthBefore, Nail: of("LF3"), MM: 75}), "Was a point forgotten?")
 	b.tell(Event{Kind: Measured, Measure: LengthBefore, Nail: of("LF3"), MM: 75, Sure: true})
@@ -100,7 +101,7 @@ func TestAClosedDogHasNoPlan(t *testing.T) {
 	}
 	for _, n := range Of(q, newBench(t).log.Fold(), quick.Touch).Nails {
 		assert.Equal(t, verdict.Veterinarian, n.Verdict.Kind)
-		assert.Contains(t, n.Verdict.Because, "a veterinarian looks first")
+		assert.Contains(t, wordstest.Of(n.Verdict.Because), "a veterinarian looks first")
 	}
 }
 
@@ -135,13 +136,13 @@ func TestEveryScreenSaysTheVerdict(t *testing.T) {
 		}
 		for _, n := range q.Nails {
 			at := nailOf(t, at, n.Code.String()).Verdict
-			if at.Kind != n.Kind || at.Why != n.Why || at.MM != n.MM {
+			if at.Kind != n.Kind || at.Why.Key != n.Why.Key || at.MM != n.MM {
 				t.Fatalf("%s: planned %+v, at the bench %+v", n.Code, n.Verdict, at)
 			}
 			if doing := n.Kind == verdict.Trim || n.Kind == verdict.AskFirst; doing != planned[n.Code] {
 				t.Fatalf("%s: %s, and planned: %v", n.Code, n.Kind, planned[n.Code])
 			}
-			if n.OnFloor && strings.Contains(n.Why, "can wait") {
+			if n.OnFloor && strings.Contains(wordstest.Of(n.Why), "can wait") {
 				t.Fatalf("%s touches and can wait", n.Code)
 			}
 		}

@@ -12,8 +12,10 @@ import (
 	"fribbet/internal/core/fault"
 	"fribbet/internal/core/kit"
 	"fribbet/internal/core/measure"
+	"fribbet/internal/core/nail"
 	"fribbet/internal/core/quick"
 	"fribbet/internal/core/record"
+	"fribbet/internal/core/say"
 	"fribbet/internal/core/temper"
 )
 
@@ -56,7 +58,7 @@ func (t *Telling) Add(e Event) (bool, error) {
 		t.State = t.Log.Fold()
 	case !t.gone.counts(e):
 		t.State.take(e)
-		if want := t.State.impossible(e); want != "" {
+		if want := t.State.impossible(e); !want.Nothing() {
 			t.Log = t.Log[:len(t.Log)-1]
 			t.State = t.Log.Fold()
 			return false, Refusal{string(e.Kind), want}
@@ -67,17 +69,27 @@ func (t *Telling) Add(e Event) (bool, error) {
 }
 
 // impossible says what of an event's nail cannot be, now that it was told; empty where nothing is.
-func (s *State) impossible(e Event) string {
+func (s *State) impossible(e Event) say.Line {
 	if !e.needsNail() {
-		return ""
+		return say.Line{}
 	}
-	return s.Nail(*e.Nail).record().Check().Error()
+	return first(s.Nail(*e.Nail).record().Check())
+}
+
+// first is what the first refused field wants, with its name; nothing where none is refused.
+func first(f fault.Fields) say.Line {
+	if len(f) == 0 {
+		return say.Line{}
+	}
+	return say.Of(fieldWants, say.Args{"field": say.Name(f[0].Name), "want": f[0].Want})
 }
 
 // Other says that under an event's id another one is in the log.
 type Other struct{ There Event }
 
-func (o Other) Error() string { return "an event of the kind " + string(o.There.Kind) }
+func (o Other) Error() string {
+	return "an event of the kind " + string(o.There.Kind)
+}
 
 // tells tells whether another event says the same; who told it is no part of it.
 func (e Event) tells(other Event) bool {
@@ -93,54 +105,60 @@ func (e Event) tells(other Event) bool {
 }
 
 // Refusal is why an event cannot have happened then.
-type Refusal struct{ Event, Want string }
+type Refusal struct {
+	Event string
+	Want  say.Line
+}
 
-func (r Refusal) Error() string { return r.Event + ": " + r.Want }
+// Says is what it says, for people.
+func (r Refusal) Says() say.Line { return r.Want }
+
+func (r Refusal) Error() string { return fmt.Sprintf("%s: %s %v", r.Event, r.Want.Key, r.Want.Args) }
 
 func (t *Telling) check(e Event) error {
-	refuse := func(want string, args ...any) error { return Refusal{string(e.Kind), fmt.Sprintf(want, args...)} }
+	refuse := func(want say.Line) error { return Refusal{string(e.Kind), want} }
 	l, s, d := t.Log, t.State, t.dog
 	switch {
 	case e.Kind == Started && len(l) > 0:
-		return refuse("the trim was started already")
+		return refuse(say.Of(theTrimWasStartedAlready))
 	case e.Kind != Started && len(l) == 0:
-		return refuse("the first event must be started")
+		return refuse(say.Of(theFirstEventMustBe))
 	case (e.Kind == Started || e.Kind == Took) && e.Tool == "":
-		return refuse("must name a tool")
+		return refuse(say.Of(mustNameATool))
 	case len(l) >= mostEvents && e.Kind != Ended:
-		return refuse("a trim holds at most %d events; end this one", mostEvents)
+		return refuse(say.Of(aTrimHoldsAtMost, say.Args{"n": say.Count(mostEvents)}))
 	case s.Ended && e.Kind != Undone && e.Kind != Noted:
-		return refuse("the trim was ended; undo its end to go on")
+		return refuse(say.Of(theTrimWasEndedUndo))
 	}
 	if e.needsNail() {
 		if e.Nail == nil {
-			return refuse("must name a nail")
+			return refuse(say.Of(mustNameANail))
 		}
 		if _, has := d.Nail(*e.Nail); !has {
-			return refuse("%s does not have the nail %s", d.Name, e.Nail)
+			return refuse(say.Of(sDoesNotHaveThe, say.Args{"name": say.Name(d.Name), "nail": nail.Said(*e.Nail)}))
 		}
 	}
 	switch e.Kind {
 	case Cut, Edged:
 		if n := s.Nail(*e.Nail); n != nil && n.Blood {
-			return refuse("%s bled: it is done for today", e.Nail)
+			return refuse(say.Of(sBledItIsDone, say.Args{"nail": nail.Said(*e.Nail)}))
 		}
 	case Seen:
 		if !e.Landmark.Known() {
-			return refuse("must name a landmark: seen, torch, groove or hook")
+			return refuse(say.Of(mustNameALandmarkSeen))
 		}
 		if e.MM < 0 || e.MM > mostMeasure {
-			return refuse("mm must be from 0 to %g", mostMeasure)
+			return refuse(say.Of(mmMustBeFrom0, say.Args{"most": say.Number(mostMeasure)}))
 		}
-		if want := e.badMeans(measure.Quick); want != "" {
-			return refuse("%s", want)
+		if want := e.badMeans(measure.Quick); !want.Nothing() {
+			return refuse(want)
 		}
 	case Measured:
-		if want := e.badMeans(e.Measure.what()); want != "" {
-			return refuse("%s", want)
+		if want := e.badMeans(e.Measure.what()); !want.Nothing() {
+			return refuse(want)
 		}
-		if want := e.doubtForm(d); want != "" {
-			return refuse("%s", want)
+		if want := e.doubtForm(d); !want.Nothing() {
+			return refuse(want)
 		}
 	case Showed:
 		n, _ := d.Nail(*e.Nail)
@@ -148,74 +166,74 @@ func (t *Telling) check(e Event) error {
 			n.Colour = worked.Colour
 		}
 		if !slices.Contains(quick.Faces(n.Colour), e.Face) {
-			return refuse("face must be one of %v for this nail", quick.Faces(n.Colour))
+			return refuse(say.Of(faceMustBeOneOf, say.Args{"want": fault.AnyOf(quick.Faces(n.Colour))}))
 		}
 		if !slices.ContainsFunc(l, func(cut Event) bool { return cut.ID == e.Of && (cut.Kind == Cut || cut.Kind == Touched) }) {
-			return refuse("of must be the id of the cut that showed it")
+			return refuse(say.Of(ofMustBeTheId))
 		}
 	case Stopped, Bleeding:
 		if n := s.Nail(*e.Nail); n == nil || !n.Blood {
-			return refuse("%s did not bleed", e.Nail)
+			return refuse(say.Of(sDidNotBleed, say.Args{"nail": nail.Said(*e.Nail)}))
 		}
 	case Coloured:
 		if e.Colour == "" {
-			return refuse("must name a colour: dark, light or mixed; unknown where nobody can tell")
+			return refuse(say.Of(mustNameAColourDark))
 		}
 	case Touched:
 		if s.Tool.Work() == kit.Clipping {
-			return refuse("must have a grinder or a file in the hand: take one up first")
+			return refuse(say.Of(mustHaveAGrinderOr))
 		}
 		if n := s.Nail(*e.Nail); n != nil && n.Blood {
-			return refuse("%s bled: it is done for today", e.Nail)
+			return refuse(say.Of(sBledItIsDone, say.Args{"nail": nail.Said(*e.Nail)}))
 		}
 	case Rounded:
 		switch {
 		case s.Tool.Work() == kit.Clipping:
-			return refuse("must have a grinder or a file in the hand: take one up first")
+			return refuse(say.Of(mustHaveAGrinderOr))
 		case e.Paw == nil && e.Nail == nil:
-			return refuse("must name a paw, LF, RF, LH or RH, or a nail")
+			return refuse(say.Of(mustNameAPawLf))
 		case !slices.ContainsFunc(s.Nails, func(n NailState) bool {
 			return n.clipped() && (e.Paw != nil && n.Code.Paw == *e.Paw || e.Nail != nil && n.Code == *e.Nail)
 		}):
-			return refuse("must name a paw or a nail that was clipped at this trim")
+			return refuse(say.Of(mustNameAPawOr))
 		}
 	case Reacted:
 		if !slices.Contains(temper.Reactions(), e.Reaction) {
-			return refuse("reaction must be one of %v", temper.Reactions())
+			return refuse(say.Of(fieldWants, say.Args{"field": say.Name("reaction"), "want": fault.AnyOf(temper.Reactions())}))
 		}
 	case Arrived:
 		switch {
 		case e.Arrival == nil || *e.Arrival == record.Arrival{}:
-			return refuse("arrival must say what was seen: how many touch, or that it clicks, limps or is sore")
+			return refuse(say.Of(arrivalMustSayWhatWas))
 		case e.Arrival.Touching != record.Unlooked && !slices.Contains(record.Touchings(), e.Arrival.Touching):
-			return refuse("arrival.touching must be one of %v", record.Touchings())
+			return refuse(say.Of(fieldWants, say.Args{"field": say.Name("arrival.touching"), "want": fault.AnyOf(record.Touchings())}))
 		case s.Arrival != nil:
-			return refuse("the arrival was told already: undo it to tell it anew")
+			return refuse(say.Of(theArrivalWasToldAlready))
 		case s.touched():
-			return refuse("the arrival is told before the first cut")
+			return refuse(say.Of(theArrivalIsToldBefore))
 		}
 	case Ended:
 		if e.Reaction != temper.Untold && e.Reaction != temper.Calm {
-			return refuse("reaction of the end must be calm, for calm throughout, or none")
+			return refuse(say.Of(reactionOfTheEndMust))
 		}
 		if e.Reaction == temper.Calm && !s.OnlyCalm() {
-			return refuse("reaction must not be calm: it was told otherwise of a nail")
+			return refuse(say.Of(reactionMustNotBeCalm))
 		}
 	case Smoothed:
 		if e.Paw == nil {
-			return refuse("must name a paw: LF, RF, LH or RH")
+			return refuse(say.Of(mustNameAPawLfRf))
 		}
 	case Undone:
 		at := slices.IndexFunc(l, func(other Event) bool { return e.Of != "" && (other.ID == e.Of || other.Press == e.Of) })
 		if at <= 0 || l[at].Kind == Undone {
-			return refuse("of must be the id of an event after the start that is not itself an undoing, or of a press")
+			return refuse(say.Of(ofMustBeTheIdOf))
 		}
 		if l[at].Kind == Took && append(slices.Clone(l), e).groundByNone() {
-			return refuse("of must not be the tool that ground since: undo what it ground first")
+			return refuse(say.Of(ofMustNotBeThe))
 		}
 	case Noted:
 		if len([]rune(e.Note)) > mostNote {
-			return refuse("note must have at most %d letters", mostNote)
+			return refuse(say.Of(fieldWants, say.Args{"field": say.Name("note"), "want": fault.MostLetters(mostNote)}))
 		}
 	}
 	return nil
@@ -227,26 +245,26 @@ func (s State) touched() bool {
 }
 
 // badMeans says what is wrong with what the number was read with; empty where nothing is.
-func (e Event) badMeans(what measure.What) string {
+func (e Event) badMeans(what measure.What) say.Line {
 	var f fault.Fields
 	e.Number().Check(&f, "means", what)
-	if len(f) == 0 {
-		return ""
+	for i := range f {
+		f[i].Name = strings.TrimPrefix(f[i].Name, "means.")
 	}
-	return strings.TrimPrefix(f[0].Name, "means.") + " " + f[0].Want
+	return first(f)
 }
 
 // doubtForm says why a length or gap is asked for again, as far as the nail's usual form tells.
-func (e Event) doubtForm(d dog.Dog) string {
+func (e Event) doubtForm(d dog.Dog) say.Line {
 	day := date.Of(e.At)
 	switch {
 	case e.Sure:
-		return ""
+		return say.Line{}
 	case e.Measure == LengthBefore || e.Measure == LengthAfter:
 		return record.DoubtLength(d, *e.Nail, e.MM, day)
 	case e.Measure == GapBefore || e.Measure == GapAfter:
 		return record.DoubtGap(d, *e.Nail, e.MM, day)
 	default:
-		return ""
+		return say.Line{}
 	}
 }

@@ -4,7 +4,7 @@ package caliper
 
 import (
 	"bytes"
-	"fmt"
+	"fribbet/internal/core/say"
 	"strconv"
 	"strings"
 )
@@ -18,7 +18,7 @@ const mostLine = 24
 // Reading is one line: a length in mm, or why it is none.
 type Reading struct {
 	MM      float64
-	Trouble string // empty for a good reading
+	Trouble say.Line // empty for a good reading
 }
 
 // Reader puts lines together from whatever pieces arrive. The zero value is ready.
@@ -40,7 +40,7 @@ func (r *Reader) Feed(piece []byte) []Reading {
 	}
 	if len(r.pending) > mostLine {
 		r.pending = nil
-		readings = append(readings, Reading{Trouble: "The caliper sends something else than a length. Nothing was taken."})
+		readings = append(readings, Reading{Trouble: say.Of(theCaliperSendsSomethingElse)})
 	}
 	return readings
 }
@@ -52,7 +52,7 @@ func (r *Reader) Silent() (Reading, bool) {
 	}
 	half := string(r.pending)
 	r.pending = nil
-	return Reading{Trouble: fmt.Sprintf("Half a reading came (%q). Nothing was taken: send it again.", half)}, true
+	return Reading{Trouble: say.Of(halfAReadingCameNothing, say.Args{"half": say.Name(half)})}, true
 }
 
 // parse reads a line such as "+012.53 mm".
@@ -61,9 +61,9 @@ func parse(line string) Reading {
 	mm, err := strconv.ParseFloat(number, 64)
 	switch {
 	case err != nil || len(line) > mostLine:
-		return Reading{Trouble: fmt.Sprintf("%q is no reading. Nothing was taken.", short(line))}
+		return Reading{Trouble: say.Of(isNoReadingNothingWas, say.Args{"line": say.Name(short(line))})}
 	case !(mm > 0 && mm <= Most):
-		return Reading{Trouble: fmt.Sprintf("%q is no length of a nail: from 0 to %g mm. Nothing was taken.", short(line), Most)}
+		return Reading{Trouble: say.Of(isNoLengthOfA, say.Args{"line": say.Name(short(line)), "most": say.Number(Most)})}
 	}
 	return Reading{MM: mm}
 }

@@ -1,6 +1,7 @@
 package caliper
 
 import (
+	"fribbet/internal/words/wordstest"
 	"math"
 	"testing"
 
@@ -22,7 +23,7 @@ func TestNonsenseIsToldAndChangesNothing(t *testing.T) {
 	for _, line := range []string{"#?4.!7", "NaN", "Inf", "-3.1", "0", "151", "1e400", "12.5 in", "mm"} {
 		got := r.Feed([]byte(line + "\r\n"))
 		if assert.Len(t, got, 1, line) {
-			assert.NotEmpty(t, got[0].Trouble, line)
+			assert.NotEmpty(t, wordstest.Of(got[0].Trouble), line)
 			assert.Zero(t, got[0].MM, line)
 		}
 	}
@@ -34,7 +35,7 @@ func TestHalfAReadingIsNotTaken(t *testing.T) {
 	assert.Empty(t, r.Feed([]byte("12.")))
 	got, half := r.Silent()
 	assert.True(t, half)
-	assert.Contains(t, got.Trouble, "12.")
+	assert.Contains(t, wordstest.Of(got.Trouble), "12.")
 	assert.Equal(t, []Reading{{MM: 5}}, r.Feed([]byte("5\n")), "the half is not put before the next")
 }
 
@@ -43,7 +44,7 @@ func TestAnyBytesGiveOnlySensibleLengths(t *testing.T) {
 		var r Reader
 		for range rapid.IntRange(1, 8).Draw(t, "pieces") {
 			for _, got := range r.Feed(rapid.SliceOfN(rapid.Byte(), 0, 60).Draw(t, "piece")) {
-				if got.Trouble == "" && !(got.MM > 0 && got.MM <= Most) || math.IsNaN(got.MM) {
+				if got.Trouble.Nothing() && !(got.MM > 0 && got.MM <= Most) || math.IsNaN(got.MM) {
 					t.Fatalf("took %v", got.MM)
 				}
 			}

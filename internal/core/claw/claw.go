@@ -11,6 +11,7 @@ import (
 
 	"fribbet/internal/core/fault"
 	"fribbet/internal/core/nail"
+	"fribbet/internal/core/say"
 )
 
 // Claw is one nail's form.
@@ -25,13 +26,13 @@ type Claw struct {
 // Check returns the fields that no nail can have, under the contract's names; nil when it is sound.
 func (c Claw) Check() fault.Fields {
 	var f fault.Fields
-	f.Range("length_mm", c.Length, 0.2, MostLength, "mm")
-	f.Range("base_angle_deg", Degrees(c.BaseAngle), 0, 80, "degrees")
-	f.Range("radius_mm", c.Radius, 1, 500, "mm")
-	f.Range("depth_mm", c.Depth, 0.2, 30, "mm")
-	f.Range("taper", c.Taper, 0, 1, "(a share)")
+	f.Range("length_mm", c.Length, 0.2, MostLength, fault.MM)
+	f.Range("base_angle_deg", Degrees(c.BaseAngle), 0, 80, fault.Degrees)
+	f.Range("radius_mm", c.Radius, 1, 500, fault.MM)
+	f.Range("depth_mm", c.Depth, 0.2, 30, fault.MM)
+	f.Range("taper", c.Taper, 0, 1, fault.Share)
 	if c.Depth >= c.Radius {
-		f.Add("depth_mm", c.Depth, "must be less than radius_mm, or the underside would lie behind the arc's centre")
+		f.Add("depth_mm", c.Depth, say.Of(mustBeLessThanRadius))
 	}
 	return f
 }

@@ -3,6 +3,7 @@ package date
 
 import (
 	"fmt"
+	"fribbet/internal/core/say"
 	"time"
 )
 
@@ -114,8 +115,8 @@ func (d Date) Quarter() Date {
 	return New(year, month-(month-1)%3, 1)
 }
 
-// Short is the day in a message: Tue 24 Nov.
-func (d Date) Short() string { return d.time().Format("Mon 2 Jan") }
+// Say is the day as a sentence holds it: Tue 24 Nov.
+func (d Date) Say() say.Day { return say.Day(d.time()) }
 
-// Words is the day as it is said: Tuesday 24 November 2026.
-func (d Date) Words() string { return d.time().Format("Monday 2 January 2006") }
+// SayLong is the day with its year: Tuesday 24 November 2026.
+func (d Date) SayLong() say.LongDay { return say.LongDay(d.time()) }

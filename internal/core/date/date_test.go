@@ -1,6 +1,7 @@
 package date
 
 import (
+	"fribbet/internal/words/wordstest"
 	"testing"
 	"time"
 
@@ -13,7 +14,7 @@ func TestParseRefusesWhatTheCalendarDoesNotHave(t *testing.T) {
 	for _, bad := range []string{"2025-02-29", "2025-13-01", "1 May 2025", "2025-5-1", ""} {
 		_, err := Parse(bad)
 		require.Error(t, err, bad)
-		assert.Contains(t, err.Error(), bad)
+		assert.Contains(t, wordstest.Err(err), bad)
 	}
 }
 

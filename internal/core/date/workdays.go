@@ -1,10 +1,10 @@
 package date
 
 import (
-	"fmt"
 	"slices"
 
 	"fribbet/internal/core/fault"
+	"fribbet/internal/core/say"
 )
 
 // MostSpan is the longest that a span may be, days: a year away is not a holiday.
@@ -21,11 +21,11 @@ func (s Span) Check() fault.Fields {
 	var f fault.Fields
 	switch {
 	case s.From.IsZero():
-		f.Add("from", "nothing", "must be the first day off")
+		f.Add("from", "nothing", say.Of(mustBeTheFirstDay))
 	case s.To.Before(s.From):
-		f.Add("to", s.To, fmt.Sprintf("must not lie before the first day off, %s", s.From))
+		f.Add("to", s.To, say.Of(mustNotLieBeforeThe, say.Args{"from": s.From.Say()}))
 	case s.To.Sub(s.From) >= MostSpan:
-		f.Add("to", s.To, fmt.Sprintf("must be at most %d days from the first", MostSpan))
+		f.Add("to", s.To, say.Of(mustBeAtMostDays, say.Args{"MostSpan": say.Count(MostSpan)}))
 	}
 	return f
 }

@@ -1,6 +1,9 @@
 package dog
 
-import "fribbet/internal/core/nail"
+import (
+	"fribbet/internal/core/nail"
+	"fribbet/internal/core/say"
+)
 
 // CautionKind is whose matter a caution is, and when.
 type CautionKind string
@@ -16,5 +19,5 @@ const (
 type Caution struct {
 	Kind  CautionKind
 	Nails []nail.Code // that it is about; none when it is about the dog
-	Words string
+	Words say.Line
 }

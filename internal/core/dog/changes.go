@@ -9,6 +9,7 @@ import (
 	"fribbet/internal/core/fault"
 	"fribbet/internal/core/nail"
 	"fribbet/internal/core/rhythm"
+	"fribbet/internal/core/say"
 )
 
 // usualPavement is what a dog is taken to walk on pavement, km a week (judgement).
@@ -59,7 +60,7 @@ func (d Dog) With(c Changes, today date.Date) (Dog, fault.Fields) {
 		if *c.Once != "" {
 			on, err := date.Parse(*c.Once)
 			if err != nil || !on.After(today) || on.After(today.AddYears(1)) {
-				f.Add("come_once", fault.Short(*c.Once), "must be a day after today and within a year, as 2026-11-30")
+				f.Add("come_once", fault.Short(*c.Once), say.Of(mustBeADayAfter))
 				return d, f
 			}
 			d.Once = on
@@ -80,18 +81,18 @@ func (d Dog) With(c Changes, today date.Date) (Dog, fault.Fields) {
 	}
 	switch {
 	case c.AgeYears != nil && c.BirthDate != nil:
-		f.Add("age_years", *c.AgeYears, "give the birth date or the age, not both")
+		f.Add("age_years", *c.AgeYears, say.Of(giveTheBirthDateOr))
 	case c.AgeYears != nil:
-		f.Range("age_years", *c.AgeYears, 0, oldestYears, "years")
+		f.Range("age_years", *c.AgeYears, 0, oldestYears, fault.Years)
 		d.Birth = BornAbout(*c.AgeYears, today)
 	case d.Birth.Date.IsZero():
-		f.Add("birth_date", "nothing", "give the birth date, or about how many years old it is")
+		f.Add("birth_date", "nothing", say.Of(giveTheBirthDateOrAbout))
 	}
 	if len(f) > 0 { // every other check wants a birth date
 		return d, f
 	}
 	if c.Since != nil && c.Since.After(today) {
-		f.Add("pavement_since", *c.Since, "must not lie in the future")
+		f.Add("pavement_since", *c.Since, fault.NotAhead())
 		return d, f
 	}
 	if c.Pavement != nil {

@@ -5,6 +5,7 @@ import (
 	"fribbet/internal/core/dog"
 	"fribbet/internal/core/dogtest"
 	"fribbet/internal/core/rhythm"
+	"fribbet/internal/words/wordstest"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
@@ -25,7 +26,7 @@ func TestCheckNamesWhatCannotBe(t *testing.T) {
 	assert.Empty(t, plain().Check(today))
 	heavy := plain()
 	heavy.Weights[0].Kg = 500
-	assert.Equal(t, "must be from 0.1 to 160 kg", heavy.Check(today)[0].Want)
+	assert.Equal(t, "must be from 0.1 to 160 kg", wordstest.Of(heavy.Check(today)[0].Want))
 }
 
 func TestNameAgeAndWeightMakeADog(t *testing.T) {

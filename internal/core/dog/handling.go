@@ -1,13 +1,13 @@
 package dog
 
 import (
-	"fmt"
 	"slices"
 
 	"fribbet/internal/core/date"
 	"fribbet/internal/core/fault"
 	"fribbet/internal/core/kit"
 	"fribbet/internal/core/nail"
+	"fribbet/internal/core/say"
 )
 
 // Order is the school by which the paws follow one another.
@@ -110,16 +110,16 @@ func (h Handling) check() fault.Fields {
 	paws := slices.Clone(h.OwnOrder)
 	slices.Sort(paws)
 	if h.Order == OwnOrder && len(slices.Compact(paws)) != 4 {
-		f.Add("own_order", h.OwnOrder, "must name each of the four paws once")
+		f.Add("own_order", h.OwnOrder, say.Of(mustNameEachOfThe))
 	}
 	if h.LargestCut != nil {
-		f.Range("largest_cut_mm", *h.LargestCut, kit.LeastLargest, kit.MostLargest, "mm")
+		f.Range("largest_cut_mm", *h.LargestCut, kit.LeastLargest, kit.MostLargest, fault.MM)
 	}
 	if h.MostNails != nil && (*h.MostNails < 1 || *h.MostNails > len(nail.All())) {
-		f.Add("most_nails", *h.MostNails, fmt.Sprintf("must be from 1 to %d nails", len(nail.All())))
+		f.Add("most_nails", *h.MostNails, fault.NailsTo(len(nail.All())))
 	}
 	if h.MostMinutes != nil {
-		f.Range("most_minutes", *h.MostMinutes, 1, mostMinutes, "minutes")
+		f.Range("most_minutes", *h.MostMinutes, 1, mostMinutes, fault.Minutes)
 	}
 	return f
 }
@@ -150,13 +150,13 @@ func (d Dog) HandlingCautions(on date.Date, helped bool) []Caution {
 	var all []Caution
 	for _, c := range []struct {
 		is    bool
-		words string
+		words say.Line
 	}{
-		{h.Muzzle, "Muzzle on before the first touch: it keeps everybody safe, the dog too."},
-		{h.Helper == Needed && !helped, "Not without a helper."},
-		{h.Sore, "Sore joints: let it stand or lean, small movements, many breaks."},
-		{!h.Sore && !h.SoreTold && d.senior(on), "Not young any more: are its joints sore? Say so under “How it is held”, and this is not asked again."},
-		{h.Noise == kit.NoiseAfraid, "Fears the grinder: no spinning tool near it before the ladder is done."},
+		{h.Muzzle, say.Of(muzzleOnBeforeTheFirst)},
+		{h.Helper == Needed && !helped, say.Of(notWithoutAHelper)},
+		{h.Sore, say.Of(soreJointsLetItStand)},
+		{!h.Sore && !h.SoreTold && d.senior(on), say.Of(notYoungAnyMoreAre)},
+		{h.Noise == kit.NoiseAfraid, say.Of(fearsTheGrinderNoSpinning)},
 	} {
 		if c.is {
 			all = append(all, Caution{Kind: Handle, Words: c.words})

@@ -11,6 +11,7 @@ import (
 	"fribbet/internal/core/nail"
 	"fribbet/internal/core/quick"
 	"fribbet/internal/core/rhythm"
+	"fribbet/internal/core/say"
 )
 
 // Nail is one nail as the last sitting left it.
@@ -38,7 +39,7 @@ type Trim struct {
 	Nails    []Nail
 	Rhythm   rhythm.Rhythm
 	Dates    rhythm.Dates // empty is by the floor
-	No       string       // what the dog said no with, in a few words
+	No       say.Line     // what the dog said no with, in a few words
 	Once     date.Date    // that it is to come once, whatever the rules say later; zero where it is not
 	Workdays date.Workdays
 	Weight   float64      // of the dog, kg

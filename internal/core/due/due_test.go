@@ -18,6 +18,7 @@ import (
 	"fribbet/internal/core/nail"
 	"fribbet/internal/core/quick"
 	"fribbet/internal/core/rhythm"
+	"fribbet/internal/words/wordstest"
 )
 
 var monday = date.MustParse("2026-11-23")
@@ -44,7 +45,7 @@ func TestFloorDecides(t *testing.T) {
 	require.NoError(t, err)
 	assert.Equal(t, Floor, next.Rule)
 	assert.Equal(t, monday.AddDays(13), next.Due)
-	assert.Equal(t, "LF3 reaches the floor", tr.Reason(next))
+	assert.Equal(t, "LF3 reaches the floor", wordstest.Of(tr.Reason(next)))
 	assert.True(t, next.Cautious.Before(next.Due))
 	assert.Equal(t, int(math.Floor(7*left/(0.8+1.2816*0.2))), next.Cautious.Sub(monday))
 	assert.True(t, next.PerNail[1].CanWait, "a slow hind outer nail is left out")
@@ -77,7 +78,7 @@ func TestALongQuickWaitsUntilThereIsSomethingToTake(t *testing.T) {
 	require.NoError(t, err)
 	assert.Equal(t, Worth, next.Rule)
 	assert.True(t, next.PerNail[0].LongQuick)
-	assert.Equal(t, "LF3 has enough safe to trim for a small cut", tr.Reason(next))
+	assert.Equal(t, "LF3 has enough safe to trim for a small cut", wordstest.Of(tr.Reason(next)))
 	assert.Less(t, next.PerNail[0].Weeks[Floor], next.PerNail[0].Weeks[Worth])
 }
 
@@ -89,7 +90,7 @@ func TestAWishedGapIsReachedBeforeTheFloor(t *testing.T) {
 	b, err := After(trim(high))
 	require.NoError(t, err)
 	assert.True(t, b.Due.Before(a.Due))
-	assert.Equal(t, "LF3 comes down to the wished gap", trim(high).Reason(b))
+	assert.Equal(t, "LF3 comes down to the wished gap", wordstest.Of(trim(high).Reason(b)))
 }
 
 func TestMovedToAWorkingDay(t *testing.T) {
@@ -119,7 +120,7 @@ func TestStandingCountsFromTheDay(t *testing.T) {
 
 func TestEveryRhythmHasWords(t *testing.T) {
 	for _, r := range rhythm.Rhythms() {
-		assert.NotEmpty(t, r.IsUp())
+		assert.NotEmpty(t, wordstest.Of(r.IsUp()))
 		assert.Positive(t, r.Days())
 	}
 }
@@ -137,7 +138,7 @@ func TestReasonsReadLikeWords(t *testing.T) {
 		}
 		next, err := After(trim(nails...))
 		require.NoError(t, err)
-		assert.Equal(t, want, trim(nails...).Reason(next))
+		assert.Equal(t, want, wordstest.Of(trim(nails...).Reason(next)))
 	}
 }
 
@@ -169,7 +170,7 @@ func TestAfterHoldsForAnyTrim(t *testing.T) {
 			t.Fatal("late is not what it says")
 		case next.Cautious.After(next.Due):
 			t.Fatal("the cautious date is the later one")
-		case len(next.Nails) == 0 || tr.Reason(next) == "":
+		case len(next.Nails) == 0 || tr.Reason(next).Nothing():
 			t.Fatal("no reason")
 		}
 		for _, d := range next.PerNail {
@@ -192,7 +193,7 @@ func TestCheckNamesEveryWrongField(t *testing.T) {
 		names = append(names, f.Name)
 	}
 	assert.Equal(t, []string{"rhythm", "working_weekdays", "weight_kg", "nails[1].gap_mm", "nails[1].spare_mm", "nails[2].code"}, names)
-	assert.Contains(t, err.Error(), "500")
+	assert.Contains(t, wordstest.Err(err), "500")
 }
 
 // Hind outer nails of an active dog often need nothing (common practice, no source).
@@ -203,13 +204,13 @@ func TestWhatCanWaitIsToldByGroup(t *testing.T) {
 			next.PerNail = append(next.PerNail, NailDate{Code: c, CanWait: c.Group() == nail.HindOuter || c.Dewclaw()})
 		}
 	}
-	assert.Equal(t, "hind outer nails can wait", next.Waits())
+	assert.Equal(t, "hind outer nails can wait", wordstest.Of(next.Waits()))
 	next.PerNail[0].CanWait = true
-	assert.Equal(t, "LF5, hind outer nails can wait", next.Waits())
+	assert.Equal(t, "LF5, hind outer nails can wait", wordstest.Of(next.Waits()))
 	for i := range next.PerNail {
 		next.PerNail[i].CanWait = i > 0
 	}
-	assert.Empty(t, next.Waits(), "when nearly all wait, it says nothing")
+	assert.Empty(t, wordstest.Of(next.Waits()), "when nearly all wait, it says nothing")
 }
 
 // Keep short quicks: the break-even rhythm decides where it is asked for, and is told where not.
@@ -224,7 +225,7 @@ func TestTheBreakEvenRhythmDecidesWhenShortQuicksAreWanted(t *testing.T) {
 	require.NoError(t, err)
 	assert.Equal(t, Drift, next.Rule)
 	assert.Equal(t, monday.AddDays(26), next.Due)
-	assert.Equal(t, "from then on the quick of LF3 would grow", tr.Reason(next))
+	assert.Equal(t, "from then on the quick of LF3 would grow", wordstest.Of(tr.Reason(next)))
 	tr.Follow = quick.Follow{Pull: 0.2, Rest: 4}
 	other, err := After(tr)
 	require.NoError(t, err)
@@ -244,7 +245,7 @@ func TestHolidaysMoveTheDate(t *testing.T) {
 	require.NoError(t, err)
 	assert.Equal(t, monday.AddDays(21), next.Due)
 	assert.True(t, next.Late)
-	assert.Contains(t, tr.Explain(next).Sentence, "14 days late, since no working day comes before")
+	assert.Contains(t, wordstest.Of(tr.Explain(next).Sentence), "14 days late, since no working day comes before")
 }
 
 func TestExplanationTellsEveryRule(t *testing.T) {
@@ -253,13 +254,13 @@ func TestExplanationTellsEveryRule(t *testing.T) {
 	next, err := After(tr)
 	require.NoError(t, err)
 	e := tr.Explain(next)
-	assert.Regexp(t, `^LF3 reaches the floor: \d+ days after the last trim, done (a day|\d+ days) sooner, on the last working day before`, e.Sentence)
+	assert.Regexp(t, `^LF3 reaches the floor: \d+ days after the last trim, done (a day|\d+ days) sooner, on the last working day before`, wordstest.Of(e.Sentence))
 	rules := slices.DeleteFunc(Rules(), func(r Rule) bool { return r == Rest || r == Agreed || r == Refused }) // nothing was left over or agreed
 	require.Len(t, e.Rows, len(rules))
 	decides := 0
 	for i, row := range e.Rows {
 		assert.Equal(t, rules[i], row.Rule)
-		assert.NotEmpty(t, row.Words)
+		assert.NotEmpty(t, wordstest.Of(row.Words))
 		assert.Equal(t, row.Rule != Drift, row.Followed, "the break-even rhythm is told, not followed")
 		if row.Decides {
 			decides++
@@ -297,11 +298,11 @@ func TestADateStandsThoughANailTouchesBefore(t *testing.T) {
 	assert.Equal(t, monday.AddDays(14), next.Due)
 	assert.Equal(t, monday.AddDays(int(7*tr.Nails[0].left())), next.Touches)
 	assert.Equal(t, rhythm.Weekly, next.Clear)
-	assert.Contains(t, tr.Explain(next).Sentence, "14 days after the last trim, the least wait as often as agreed")
+	assert.Contains(t, wordstest.Of(tr.Explain(next).Sentence), "14 days after the last trim, the least wait as often as agreed")
 	tr.Soonest = 0
 	next, err = After(tr)
 	require.NoError(t, err)
-	assert.NotContains(t, tr.Explain(next).Sentence, "least wait")
+	assert.NotContains(t, wordstest.Of(tr.Explain(next).Sentence), "least wait")
 
 	for left, want := range map[float64]int{-0.5: 2, 1: 14} { // curls already; only will, in a week
 		one := on("LF1", 0, 1, 3)
@@ -349,13 +350,7 @@ func TestADogOnlyLookedAtIsDueWhenItTouches(t *testing.T) {
 		require.NoError(t, err)
 		assert.Equal(t, want, next.Due == monday, "%g mm: %s", gap, next.Due)
 		assert.Equal(t, int(7*tr.Nails[0].left()), next.Due.Sub(monday))
-		assert.Contains(t, tr.Explain(next).Sentence, "after the last look")
-	}
-}
-
-func TestDaysAreSaidAsPeopleDo(t *testing.T) {
-	for n, want := range map[int]string{1: "a day", 2: "2 days", 0: "0 days"} {
-		assert.Equal(t, want, days(n))
+		assert.Contains(t, wordstest.Of(tr.Explain(next).Sentence), "after the last look")
 	}
 }
 
@@ -370,7 +365,7 @@ func TestByTheCalendarTheRhythmDecides(t *testing.T) {
 	touches := monday.AddDays(int(7 * tr.Nails[0].left()))
 	assert.Equal(t, touches, next.Touches)
 	assert.Equal(t, []nail.Code{nail.MustParse("LF3")}, next.First)
-	assert.Contains(t, tr.Explain(next).Sentence, "LF3 touches the floor from "+touches.Short())
+	assert.Contains(t, wordstest.Of(tr.Explain(next).Sentence), "LF3 touches the floor from "+touches.At(12, 0, time.UTC).Format("Mon 2 Jan"))
 	for _, row := range tr.Explain(next).Rows {
 		assert.Equal(t, row.Rule != Drift && row.Rule != Floor && row.Rule != Worth, row.Followed, row.Rule)
 	}
@@ -382,7 +377,7 @@ func TestByTheCalendarTheRhythmDecides(t *testing.T) {
 	assert.Equal(t, Pad, next.Rule, "what was seen past its pad comes sooner")
 	tr.Dates = "moon"
 	_, err = After(tr)
-	require.ErrorContains(t, err, "dates")
+	require.Contains(t, wordstest.Err(err), "dates")
 }
 
 // A nail that stands on the floor again within the least wait pulls no date forward: it is named.
@@ -424,5 +419,5 @@ func TestADewclawThatWasDoneAndCurlsIsLookedAt(t *testing.T) {
 	require.NoError(t, err)
 	assert.Equal(t, Curl, next.Rule)
 	assert.Equal(t, monday.AddDays(14), next.Due)
-	assert.Equal(t, "dewclaw LF1 is to be looked at: turned far already when last trimmed", tr.Reason(next))
+	assert.Equal(t, "dewclaw LF1 is to be looked at: turned far already when last trimmed", wordstest.Of(tr.Reason(next)))
 }

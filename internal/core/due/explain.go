@@ -1,23 +1,44 @@
 package due
 
 import (
-	"fmt"
-
 	"fribbet/internal/core/date"
 	"fribbet/internal/core/nail"
 	"fribbet/internal/core/rhythm"
+	"fribbet/internal/core/say"
+)
+
+// Why the date is what it is, in one sentence and its parts.
+const (
+	whyDate       say.Key = "due.why"
+	whenAfterTrim say.Key = "due.why_after_trim"
+	whenAfterLook say.Key = "due.why_after_look"
+	whyLeastWait  say.Key = "due.why_least_wait"
+	whyLate       say.Key = "due.why_late"
+	whySooner     say.Key = "due.why_sooner"
+	whyTouches    say.Key = "due.why_touches"
+	whyMayTouch   say.Key = "due.why_may_touch"
+	whyMayAlready say.Key = "due.why_may_already"
+	rulePad       say.Key = "due.rule_pad"
+	ruleFloor     say.Key = "due.rule_floor"
+	ruleWished    say.Key = "due.rule_wished"
+	ruleRest      say.Key = "due.rule_rest"
+	ruleRefused   say.Key = "due.rule_refused"
+	ruleAgreed    say.Key = "due.rule_agreed"
+	ruleCurl      say.Key = "due.rule_curl"
+	ruleDrift     say.Key = "due.rule_drift"
+	ruleWorth     say.Key = "due.rule_worth"
 )
 
 // Explanation is why the date is what it is.
 type Explanation struct {
-	Sentence string
+	Sentence say.Line
 	Rows     []Told // every rule, in the order of Rules
 }
 
 // Told is what one rule alone would have said.
 type Told struct {
 	Rule     Rule
-	Words    string
+	Words    say.Line
 	Due      date.Date `json:",omitzero"` // zero when never
 	Days     int       // from the last sitting, or from the last look where there was none
 	Nails    []nail.Code
@@ -27,7 +48,9 @@ type Told struct {
 
 // Explain says why, in a sentence and as a table.
 func (t Trim) Explain(n Next) Explanation {
-	e := Explanation{Sentence: t.Reason(n) + ": " + t.when(n) + t.waited(n) + t.moved(n) + t.touchesSooner(n) + t.cautious(n) + "."}
+	e := Explanation{Sentence: say.Of(whyDate, say.Args{
+		"reason": t.Reason(n), "when": t.when(n), "waited": t.waited(n), "moved": t.moved(n), "touches": t.touchesSooner(n), "cautious": t.cautious(n), "look": t.mayAlready(n),
+	})}
 	for _, r := range n.Rules {
 		e.Rows = append(e.Rows, Told{
 			Rule: r.Rule, Words: t.words(r), Due: r.Due, Days: r.Due.Sub(t.from()), Nails: r.Nails,
@@ -49,82 +72,84 @@ func (t Trim) follows(r Rule) bool {
 	}
 }
 
-func (t Trim) when(n Next) string {
-	return days(n.Earliest.Sub(t.from())) + " after the last " + choose(t.Sat.IsZero(), "look", "trim")
+func (t Trim) when(n Next) say.Line {
+	key := whenAfterTrim
+	if t.Sat.IsZero() {
+		key = whenAfterLook
+	}
+	return days(key, n.Earliest.Sub(t.from()))
 }
 
 // waited says that a rule was met sooner, and that the least wait after a sitting set the day.
-func (t Trim) waited(n Next) string {
+func (t Trim) waited(n Next) say.Line {
 	for _, d := range n.PerNail {
 		if d.Due == n.Earliest && d.Rule == n.Rule && t.day(weeks(d)).Before(n.Earliest) {
-			return ", the least wait as often as agreed"
+			return say.Of(whyLeastWait)
 		}
 	}
-	return ""
+	return say.Line{}
 }
 
 // moved is what working days made of the date.
-func (t Trim) moved(n Next) string {
+func (t Trim) moved(n Next) say.Line {
 	by := n.Earliest.Sub(n.Due)
 	switch {
 	case n.Late:
-		return ", and " + days(-by) + " late, since no working day comes before"
+		return days(whyLate, -by)
 	case by > 0:
-		return ", done " + days(by) + " sooner, on the last working day before"
+		return days(whySooner, by)
 	default:
-		return ""
+		return say.Line{}
 	}
 }
 
 // touchesSooner is what a date by the calendar leaves to happen before it.
-func (t Trim) touchesSooner(n Next) string {
+func (t Trim) touchesSooner(n Next) say.Line {
 	if t.Dates != rhythm.ByCalendar || n.Touches.IsZero() {
-		return ""
+		return say.Line{}
 	}
-	return "; " + list(n.First) + choose(len(n.First) == 1, " touches", " touch") + " the floor from " + n.Touches.Short()
+	return say.Of(whyTouches, say.Args{"nails": nail.Said(n.First...), "n": say.Count(len(n.First)), "on": n.Touches.Say()})
 }
 
-func (t Trim) cautious(n Next) string {
-	words := ""
-	if n.Cautious != n.Due {
-		words = "; a nail may touch from " + n.Cautious.Short()
+func (t Trim) cautious(n Next) say.Line {
+	if n.Cautious == n.Due {
+		return say.Line{}
 	}
-	if len(n.MayTouch) > 0 {
-		words += "; " + list(n.MayTouch) + " may touch already: look"
+	return say.Of(whyMayTouch, say.Args{"on": n.Cautious.Say()})
+}
+
+func (t Trim) mayAlready(n Next) say.Line {
+	if len(n.MayTouch) == 0 {
+		return say.Line{}
 	}
-	return words
+	return say.Of(whyMayAlready, say.Args{"nails": nail.Said(n.MayTouch...)})
 }
 
 // words say what a rule is about, for this dog.
-func (t Trim) words(r RuleDate) string {
+func (t Trim) words(r RuleDate) say.Line {
 	switch r.Rule {
 	case Pad:
-		return "seen to reach past the pad"
+		return say.Of(rulePad)
 	case Floor:
 		if len(r.Nails) > 0 && t.nail(r.Nails[0]).WishedGap > 0 {
-			return "down to the wished gap"
+			return say.Of(ruleWished)
 		}
-		return "would touch the floor"
+		return say.Of(ruleFloor)
 	case Rest:
-		return "left over from the last trim"
+		return say.Of(ruleRest)
 	case Refused:
-		return "said no: had its training by then"
+		return say.Of(ruleRefused)
 	case Agreed:
-		return "agreed for once"
+		return say.Of(ruleAgreed)
 	case Curl:
-		return "a dewclaw starts to curl"
+		return say.Of(ruleCurl)
 	case Drift:
-		return "the quick would begin to grow"
+		return say.Of(ruleDrift)
 	case Worth:
-		return "not before: enough safe to trim for a small cut"
+		return say.Of(ruleWorth)
 	default:
 		return t.Rhythm.IsUp()
 	}
 }
 
-func days(n int) string {
-	if n == 1 {
-		return "a day"
-	}
-	return fmt.Sprintf("%d days", n)
-}
+func days(key say.Key, n int) say.Line { return say.Of(key, say.Args{"days": say.Count(n)}) }

@@ -1,43 +1,63 @@
 package due
 
 import (
-	"fmt"
 	"slices"
-	"strings"
 
 	"fribbet/internal/core/nail"
+	"fribbet/internal/core/say"
 )
 
-// Reason says in a few words why the sitting is due that day.
-func (t Trim) Reason(n Next) string {
-	one := len(n.Nails) == 1
-	likely := "" // what nobody looked at is not told as a fact
-	if slices.ContainsFunc(n.Nails, func(code nail.Code) bool { return t.nail(code).Unseen }) {
-		likely = " probably"
+// Why a trim is due that day; of what nobody looked at, that it is likely.
+const (
+	reasonFloor        say.Key = "due.reason_floor"
+	reasonFloorLikely  say.Key = "due.reason_floor_likely"
+	reasonWished       say.Key = "due.reason_wished"
+	reasonWishedLikely say.Key = "due.reason_wished_likely"
+	reasonPad          say.Key = "due.reason_pad"
+	reasonRest         say.Key = "due.reason_rest"
+	reasonOnce         say.Key = "due.reason_once"
+	reasonTurned       say.Key = "due.reason_turned"
+	reasonTurnedLikely say.Key = "due.reason_turned_likely"
+	reasonCurl         say.Key = "due.reason_curl"
+	reasonCurlLikely   say.Key = "due.reason_curl_likely"
+	reasonDrift        say.Key = "due.reason_drift"
+	reasonWorth        say.Key = "due.reason_worth"
+	canWait            say.Key = "due.can_wait"
+)
+
+// Reason says in a few words why the trim is due that day.
+func (t Trim) Reason(n Next) say.Line {
+	unseen := slices.ContainsFunc(n.Nails, func(code nail.Code) bool { return t.nail(code).Unseen })
+	of := func(sure, likely say.Key) say.Line { // what nobody looked at is not told as a fact
+		key := sure
+		if unseen {
+			key = likely
+		}
+		return say.Of(key, say.Args{"nails": nail.Said(n.Nails...), "dewclaws": nail.SaidDewclaws(n.Nails...), "n": say.Count(len(n.Nails))})
 	}
-	switch who := list(n.Nails); n.Rule {
+	switch n.Rule {
 	case Floor:
 		if t.nail(n.Nails[0]).WishedGap > 0 {
-			return who + likely + choose(one, " comes", " come") + " down to the wished gap"
+			return of(reasonWished, reasonWishedLikely)
 		}
-		return who + likely + choose(one, " reaches the floor", " reach the floor")
+		return of(reasonFloor, reasonFloorLikely)
 	case Pad:
-		return who + choose(one, " reaches past its pad", " reach past their pads")
+		return of(reasonPad, reasonPad)
 	case Rest:
-		return who + choose(one, " is", " are") + " left from last time, as much as it takes a day"
+		return of(reasonRest, reasonRest)
 	case Refused:
 		return t.No
 	case Agreed:
-		return "agreed to come once on that day"
+		return say.Of(reasonOnce)
 	case Curl:
 		if t.nail(n.Nails[0]).Done && t.turned(n) {
-			return choose(one, "dewclaw ", "dewclaws ") + who + choose(one, " is", " are") + " to be looked at:" + likely + " turned far already when last trimmed"
+			return of(reasonTurned, reasonTurnedLikely)
 		}
-		return choose(one, "dewclaw ", "dewclaws ") + who + likely + choose(one, " starts to curl", " start to curl")
+		return of(reasonCurl, reasonCurlLikely)
 	case Drift:
-		return "from then on the quick of " + who + " would grow"
+		return of(reasonDrift, reasonDrift)
 	case Worth:
-		return who + choose(one, " has", " have") + " enough safe to trim for a small cut"
+		return of(reasonWorth, reasonWorth)
 	default:
 		return t.Rhythm.IsUp()
 	}
@@ -53,43 +73,17 @@ func (t Trim) nail(code nail.Code) Nail {
 	return t.Nails[slices.IndexFunc(t.Nails, func(n Nail) bool { return n.Code == code })]
 }
 
-// list names nails as people would: all of up to three, else the first two and how many more.
-func list(codes []nail.Code) string {
-	names := make([]string, len(codes))
-	for i, c := range codes {
-		names[i] = c.String()
-	}
-	switch n := len(names); {
-	case n == 1:
-		return names[0]
-	case n <= 3:
-		return strings.Join(names[:n-1], ", ") + " and " + names[n-1]
-	default:
-		return fmt.Sprintf("%s, %s and %d more", names[0], names[1], n-2)
-	}
-}
-
-func choose(one bool, singular, plural string) string {
-	if one {
-		return singular
-	}
-	return plural
-}
-
-// Waits says in a few words which nails can be left out at the next sitting: whole groups by
-// name, single nails by code. It is empty when none can, or nearly all, which says nothing.
+// Waits says in a few words which nails can be left out at the next trim: whole groups by
+// name, single nails each. It says nothing when none can, or nearly all.
 // A dewclaw is never told to wait: little, but every time (trade).
-func (n Next) Waits() string {
-	words := map[nail.Group]string{
-		nail.Fore: "fore nails", nail.HindMiddle: "hind middle nails", nail.HindOuter: "hind outer nails",
-	}
-	var parts []string
+func (n Next) Waits() say.Line {
+	var parts say.Lines
 	waiting := 0
 	for _, group := range nail.Groups() {
 		if group == nail.Dewclaw {
 			continue
 		}
-		var codes []string
+		var codes []nail.Code
 		all := 0
 		for _, d := range n.PerNail {
 			if d.Code.Group() != group {
@@ -97,21 +91,23 @@ func (n Next) Waits() string {
 			}
 			all++
 			if d.CanWait {
-				codes = append(codes, d.Code.String())
+				codes = append(codes, d.Code)
 			}
 		}
 		waiting += len(codes)
 		switch {
 		case len(codes) == 0:
 		case len(codes) == all && all > 1:
-			parts = append(parts, words[group])
+			parts = append(parts, group.Say())
 		default:
-			parts = append(parts, codes...)
+			for _, c := range codes {
+				parts = append(parts, c.Say())
+			}
 		}
 	}
 	const tellable = 4
 	if waiting == 0 || waiting > len(n.PerNail)*3/4 || len(parts) > tellable {
-		return ""
+		return say.Line{}
 	}
-	return strings.Join(parts, ", ") + " can wait"
+	return say.Of(canWait, say.Args{"nails": parts, "n": say.Count(waiting)})
 }

@@ -5,7 +5,6 @@ package feet
 import (
 	"math"
 	"slices"
-	"strings"
 
 	"fribbet/internal/core/claw"
 	"fribbet/internal/core/date"
@@ -14,6 +13,7 @@ import (
 	"fribbet/internal/core/nail"
 	"fribbet/internal/core/quick"
 	"fribbet/internal/core/record"
+	"fribbet/internal/core/say"
 	"fribbet/internal/core/state"
 	"fribbet/internal/core/temper"
 )
@@ -167,13 +167,13 @@ func (f Feet) Hair() bool { return f.check.Hair }
 
 // Closed tells whether the last walk-round saw what is a veterinarian's matter for the dog as a
 // whole, and what in a few words: no nail is trimmed until a later one says that it is over.
-func (f Feet) Closed() (string, bool) {
+func (f Feet) Closed() (say.Line, bool) {
 	flags := f.Flags()
-	return strings.Join(flags, ", "), len(flags) > 0
+	return say.Of(allFlags, say.Args{"flags": say.Lines(flags)}), len(flags) > 0
 }
 
 // Flags are what the last walk-round saw of that, each in a few words.
-func (f Feet) Flags() []string { return f.check.Flags() }
+func (f Feet) Flags() []say.Line { return f.check.Flags() }
 
 // Sat is the day of the last sitting; zero when there was none. Day is that of the state.
 func (f Feet) Sat() date.Date { return f.on }

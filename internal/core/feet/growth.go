@@ -2,7 +2,6 @@ package feet
 
 import (
 	"cmp"
-	"fmt"
 	"math"
 	"slices"
 
@@ -10,6 +9,7 @@ import (
 	"fribbet/internal/core/estimate"
 	"fribbet/internal/core/growth"
 	"fribbet/internal/core/nail"
+	"fribbet/internal/core/say"
 	"fribbet/internal/core/state"
 )
 
@@ -21,7 +21,7 @@ type Growth struct {
 	Groups   []GroupGrowth
 	Measured int // lengths that were told
 	Source   estimate.Source
-	Words    string // what it was learnt from
+	Words    say.Line // what it was learnt from
 }
 
 // GroupGrowth is the net rate of one group of nails.
@@ -83,14 +83,14 @@ func over(a growth.Rate, n float64) growth.Rate {
 	return growth.Rate{Mean: math.Max(LeastRate, a.Mean/n), SD: a.SD / n}
 }
 
-func (g Growth) words() string {
+func (g Growth) words() say.Line {
 	switch {
 	case g.Source == estimate.Assumed:
-		return "assumed from age and size: telling the end of a few nails at each trim, or their lengths, would teach it"
+		return say.Of(assumedFromAgeAndSize)
 	case g.Measured > 0:
-		return fmt.Sprintf("learnt from this dog's trims, looks and %d lengths", g.Measured)
+		return say.Of(learntFromThisDogsTrims, say.Args{"measured": say.Count(g.Measured)})
 	default:
-		return "learnt from what came off and how its trims ended: nobody has measured these nails"
+		return say.Of(learntFromWhatCameOff)
 	}
 }
 

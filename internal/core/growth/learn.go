@@ -22,9 +22,9 @@ type Observation struct {
 // Check returns the fields that no observation can have, under the contract's names.
 func (o Observation) Check() fault.Fields {
 	var f fault.Fields
-	f.Range("weeks", o.Weeks, 1.0/7, 520, "weeks")
-	f.Range("grown_mm", o.Grown, -80, 80, "mm")
-	f.Range("pavement_km_week", o.Pavement, 0, MostPavement, "km a week")
+	f.Range("weeks", o.Weeks, 1.0/7, 520, fault.Weeks)
+	f.Range("grown_mm", o.Grown, -80, 80, fault.MM)
+	f.Range("pavement_km_week", o.Pavement, 0, MostPavement, fault.KMWeek)
 	return f
 }
 
@@ -111,9 +111,9 @@ type Where struct {
 // Check returns the fields that cannot be, under the contract's names.
 func (w Where) Check() fault.Fields {
 	var f fault.Fields
-	f.Range("weight_kg", w.Weight, LeastWeight, MostWeight, "kg")
-	f.Range("age_weeks", w.Age, 0, oldest, "weeks")
-	f.Range("pavement_km_week", w.Pavement, 0, MostPavement, "km a week")
+	f.Range("weight_kg", w.Weight, LeastWeight, MostWeight, fault.KG)
+	f.Range("age_weeks", w.Age, 0, oldest, fault.Weeks)
+	f.Range("pavement_km_week", w.Pavement, 0, MostPavement, fault.KMWeek)
 	return f
 }
 

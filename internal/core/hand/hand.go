@@ -47,10 +47,10 @@ func (s Slices) Reckoned(mm float64) float64 {
 func (s Slices) Check() fault.Fields {
 	var f fault.Fields
 	if s.Times != 0 {
-		f.Range("times", s.Times, 1/within, within, "times as thick")
+		f.Range("times", s.Times, 1/within, within, fault.Times)
 	}
 	if s.Spread != 0 {
-		f.Range("spread", s.Spread, leastSpread, mostSpread, "times")
+		f.Range("spread", s.Spread, leastSpread, mostSpread, fault.Times)
 	}
 	return f
 }

@@ -9,6 +9,7 @@ import (
 	"fribbet/internal/core/estimate"
 	"fribbet/internal/core/fault"
 	"fribbet/internal/core/measure"
+	"fribbet/internal/core/say"
 )
 
 // Learnt is what a hand's slices off a stick say of it, with ranges that hold nine times in ten.
@@ -68,18 +69,18 @@ func Learn(meant float64, read []measure.Number) (Learnt, error) {
 // Check refuses slices that tell nothing of a hand, by name: meant_mm, slices.
 func Check(meant float64, read []measure.Number) error {
 	var f fault.Fields
-	f.Range("meant_mm", meant, LeastMeant, MostMeant, "mm")
+	f.Range("meant_mm", meant, LeastMeant, MostMeant, fault.MM)
 	if len(read) < fewest || len(read) > most {
-		f.Add("slices", len(read), fmt.Sprintf("must be at least %d slices, ten are better, and at most %d", fewest, most))
+		f.Add("slices", len(read), say.Of(mustBeAtLeastSlices, say.Args{"fewest": say.Count(fewest), "most": say.Whole(most)}))
 		return f.Err()
 	}
 	mean := 0.0
 	for i, x := range read {
-		f.Range(fmt.Sprintf("slices[%d]", i), x.MM, meant/within/within, meant*within*within, "mm")
+		f.Range(fmt.Sprintf("slices[%d]", i), x.MM, meant/within/within, meant*within*within, fault.MM)
 		mean += x.MM / float64(len(read))
 	}
 	if len(f) == 0 && (mean < meant/within || mean > meant*within) {
-		f.Add("meant_mm", meant, fmt.Sprintf("must be what the slices were meant to be: they are %.2g mm thick on the mean", mean))
+		f.Add("meant_mm", meant, say.Of(mustBeWhatTheSlices, say.Args{"mean": say.Length(mean)}))
 	}
 	return f.Err()
 }

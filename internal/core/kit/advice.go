@@ -1,7 +1,7 @@
 package kit
 
 import (
-	"fmt"
+	"fribbet/internal/core/say"
 	"slices"
 )
 
@@ -17,12 +17,12 @@ type Option struct {
 	Tool     Tool
 	Piece    *Piece // of the kit; nil when the kit has none
 	Score    int    // the higher the better; means nothing beside another job's
-	For      []string
-	Against  []string
-	Disputed []string // where practitioners disagree: both sides
-	Out      string   // why it is ruled out; empty when it is not
-	Grit     int      // to use, of an abrasive one
-	Speed    Speed    // of a grinder
+	For      []say.Line
+	Against  []say.Line
+	Disputed []say.Line // where practitioners disagree: both sides
+	Out      say.Line   // why it is ruled out; empty when it is not
+	Grit     int        // to use, of an abrasive one
+	Speed    Speed      // of a grinder
 }
 
 // Advise ranks every tool for a job, the best first, those ruled out last. A kit without any
@@ -46,13 +46,13 @@ func Advise(j Job, kit []Piece) []Option {
 		for i := range options {
 			if options[i].Piece == nil {
 				options[i].Score -= notOwned
-				options[i].Against = append(options[i].Against, "not in your kit")
+				options[i].Against = append(options[i].Against, say.Of(notInYourKit))
 			}
 		}
 	}
 	slices.SortStableFunc(options, func(a, b Option) int {
-		if (a.Out == "") != (b.Out == "") {
-			if a.Out == "" {
+		if (a.Out.Nothing()) != (b.Out.Nothing()) {
+			if a.Out.Nothing() {
 				return -1
 			}
 			return 1
@@ -83,7 +83,7 @@ func weigh(j Job, o Option, kit []Piece) Option {
 	}
 	if o.Tool == j.Last && j.Purpose == Length {
 		o.Score += weak
-		o.For = append(o.For, "what this dog is used to")
+		o.For = append(o.For, say.Of(whatThisDogIsUsed))
 	}
 	o.way(j)
 	o.guard(j)
@@ -106,8 +106,8 @@ func (o *Option) apply(r rule) {
 }
 
 // rule rules the option out; the first reason stands.
-func (o *Option) rule(words string) {
-	if o.Out == "" {
+func (o *Option) rule(words say.Line) {
+	if o.Out.Nothing() {
 		o.Out = words
 	}
 }
@@ -117,13 +117,13 @@ func (o *Option) suit(has int) {
 	switch want := o.Grit; {
 	case has == want:
 		o.Score += strong
-		o.For = append(o.For, fmt.Sprintf("%d grit is right for this", has))
+		o.For = append(o.For, say.Of(gritIsRightForThis, say.Args{"has": say.Count(has)}))
 	case has > want:
 		o.Score -= weak
-		o.Against = append(o.Against, fmt.Sprintf("%d grit is finer than the %d wanted: slower, and warmer", has, want))
+		o.Against = append(o.Against, say.Of(gritIsFinerThanThe, say.Args{"has": say.Count(has), "want": say.Whole(want)}))
 	default:
 		o.Score -= weak
-		o.Against = append(o.Against, fmt.Sprintf("%d grit is coarser than the %d wanted: take care", has, want))
+		o.Against = append(o.Against, say.Of(gritIsCoarserThanThe, say.Args{"has": say.Count(has), "want": say.Whole(want)}))
 	}
 	o.Grit = has
 }
@@ -135,10 +135,10 @@ func (o *Option) way(j Job) {
 	case j.Purpose != Length:
 	case j.Way == OnlyGrind && grinds:
 		o.Score += notOwned
-		o.For = append(o.For, "this dog is ground")
+		o.For = append(o.For, say.Of(thisDogIsGround))
 	case (j.Way == OnlyClip || j.Way == ClipAndGrind) && grinds:
 		o.Score -= notOwned
-		o.Against = append(o.Against, "this dog is clipped first")
+		o.Against = append(o.Against, say.Of(thisDogIsClippedFirst))
 	}
 }
 
@@ -150,7 +150,7 @@ func (o *Option) guard(j Job) {
 	if j.Hand == NewHand {
 		o.Score += weak
 	}
-	o.Disputed = append(o.Disputed, "The guard: some give it to beginners who fear taking too much; others take it off, since set wrong it takes far too much. It is an outer limit, never a target.")
+	o.Disputed = append(o.Disputed, say.Of(theGuardSomeGiveIt))
 }
 
 // state rules out what is not fit for work today: the piece itself, or the machine it runs on.
@@ -164,7 +164,7 @@ func (o *Option) state(kit []Piece) {
 	if o.Tool.Work() != Grinding {
 		return
 	}
-	reason := "there is no grinder in your kit to run it"
+	reason := say.Of(thereIsNoGrinderIn)
 	for _, p := range kit {
 		if p.Item.Kind != Grinder || o.Piece.Item.On != "" && o.Piece.Item.On != p.ID {
 			continue
@@ -172,7 +172,7 @@ func (o *Option) state(kit []Piece) {
 		if p.State.Usable() {
 			return
 		}
-		reason = "the grinder: " + p.State.Words
+		reason = say.Of(theGrinder, say.Args{"words": p.State.Words})
 	}
 	o.rule(reason)
 }

@@ -1,23 +1,23 @@
 package kit
 
-import "fmt"
+import "fribbet/internal/core/say"
 
 // Cautions are what to mind while a tool is in the hand.
-func Cautions(t Tool) []string {
+func Cautions(t Tool) []say.Line {
 	switch t.Work() {
 	case Clipping:
-		return []string{
-			"Clippings fly: protect your eyes.",
-			"Cut from top to bottom, in one decided squeeze: sideways or slow crushes. If it takes force, the blade is blunt.",
+		return []say.Line{
+			say.Of(clippingsFlyProtectYourEyes),
+			say.Of(cutFromTopToBottom),
 		}
 	case Grinding:
-		return []string{
-			fmt.Sprintf("Friction heat hurts, most of all near the quick: at most %.0f seconds on the nail, lift, look.", ContactTime),
-			"Hair winds in within an instant: mesh over a long coat, your own hair tied back; if it winds in, switch off and cut the hair away.",
-			"Dust: a mask, and glasses.",
+		return []say.Line{
+			say.Of(frictionHeatHurtsMostOf, say.Args{"seconds": say.Round(ContactTime)}),
+			say.Of(hairWindsInWithinAn),
+			say.Of(dustAMaskAndGlasses),
 		}
 	default:
-		return []string{"Short strokes away from the foot; stop when the skin warms or reddens."}
+		return []say.Line{say.Of(shortStrokesAwayFromThe)}
 	}
 }
 
@@ -38,10 +38,8 @@ const (
 	OnSides     Pass = "sides" // and the top edge
 )
 
-// Words say where it goes, and at what angle (trade).
-func (p Pass) Words() string {
-	return map[Pass]string{OnUnderside: "underside, about 45°", OnTip: "tip, about 90°", OnSides: "sides and top edge"}[p]
-}
+// Say is where it goes, and at what angle (trade).
+func (p Pass) Say() say.Line { return say.Of("kit.pass_" + say.Key(p)) }
 
 // Shortens tells whether a touch there takes length; one that nobody placed does.
 func (p Pass) Shortens() bool { return p != OnSides }

@@ -1,12 +1,12 @@
 package kit
 
 import (
-	"fmt"
 	"strings"
 	"unicode/utf8"
 
 	"fribbet/internal/core/date"
 	"fribbet/internal/core/fault"
+	"fribbet/internal/core/say"
 )
 
 // Kind is what a piece of kit is: every Tool is a kind, and so is what stands beside it.
@@ -119,25 +119,25 @@ type Item struct {
 func (i Item) Check() fault.Fields {
 	var f fault.Fields
 	if n := utf8.RuneCountInString(strings.TrimSpace(i.Name)); n > mostName {
-		f.Add("name", fmt.Sprintf("%d letters", n), fmt.Sprintf("must have at most %d letters", mostName))
+		f.Add("name", fault.LettersOf(n), fault.MostLetters(mostName))
 	}
 	if i.Grit != 0 && Grain(i.Grit) == 0 {
-		f.Add("grit", i.Grit, "must be a grit number of ISO 6344, such as 60, 80 or 120")
+		f.Add("grit", i.Grit, say.Of(mustBeAGritNumber))
 	}
 	if i.Grit != 0 && !i.Abrasive() {
-		f.Add("grit", i.Grit, "must be left out: only bands, bits, files and boards have a grit")
+		f.Add("grit", i.Grit, say.Of(mustBeLeftOutOnly))
 	}
 	if tool, is := i.Kind.Tool(); i.Guard && (!is || tool.Work() != Clipping) {
-		f.Add("guard", true, "must be false: only a cutter has a guard")
+		f.Add("guard", true, say.Of(mustBeFalseOnlyA))
 	}
 	if i.Limit != nil {
-		f.Range("limit", *i.Limit, 1, mostLimit, "cuts or minutes")
+		f.Range("limit", *i.Limit, 1, mostLimit, fault.CutsOrMinutes)
 		if i.counts() == CountsNothing {
-			f.Add("limit", *i.Limit, "must be left out: nothing of it is counted")
+			f.Add("limit", *i.Limit, say.Of(mustBeLeftOutNothing))
 		}
 	}
 	if !i.Expires.IsZero() && i.Kind.Shelf() != Supplies {
-		f.Add("expires", i.Expires, "must be left out: only supplies expire")
+		f.Add("expires", i.Expires, say.Of(mustBeLeftOutOnlySupplies))
 	}
 	return f
 }
@@ -199,14 +199,13 @@ func Lasts(t Tool) float64 {
 }
 
 // Remedy is how a thing that stops blood is used.
-func (k Kind) Remedy() string {
-	name := strings.ReplaceAll(string(k), "_", " ")
+func (k Kind) Remedy() say.Line {
 	switch k {
 	case SilverNitrate:
-		return "Hold the silver nitrate stick to the end."
+		return say.Of(holdTheSilverNitrateStick)
 	case Compress:
-		return "Press the cold compress on the end, firmly."
+		return say.Of(pressTheColdCompressOn)
 	default:
-		return "A pinch of " + name + " on the end. Press firmly."
+		return say.Of(aPinchOfOnThe, say.Args{"kind": k.Say()})
 	}
 }

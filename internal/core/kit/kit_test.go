@@ -9,6 +9,7 @@ import (
 
 	"fribbet/internal/core/date"
 	"fribbet/internal/core/nail"
+	"fribbet/internal/words/wordstest"
 )
 
 var today = date.MustParse("2026-11-24")
@@ -105,19 +106,19 @@ func TestWhatIsRuledOut(t *testing.T) {
 		"anything on a nail torn to the quick": {File, func(j *Job) { j.State = nail.Torn }, true},
 	} {
 		o := option(t, Advise(job(c.change), nil), c.tool)
-		assert.Equal(t, c.out, o.Out != "", "%s: %q", name, o.Out)
+		assert.Equal(t, c.out, !o.Out.Nothing(), "%s: %q", name, o.Out)
 	}
 }
 
 // Both sides stand where practitioners disagree.
 func TestDisagreementsShowBothSides(t *testing.T) {
 	ranked := Advise(job(func(j *Job) { j.Often = true }), nil)
-	assert.Contains(t, option(t, ranked, Guillotine).Disputed[0], "others leave it")
-	assert.Contains(t, option(t, ranked, GrinderBand).Disputed[0], "others clip first")
+	assert.Contains(t, wordstest.Of(option(t, ranked, Guillotine).Disputed[0]), "others leave it")
+	assert.Contains(t, wordstest.Of(option(t, ranked, GrinderBand).Disputed[0]), "others clip first")
 	dewclaw := Advise(job(func(j *Job) { j.Code = nail.MustParse("RF1") }), nil)
-	assert.Contains(t, option(t, dewclaw, GrinderBand).Disputed[0], "some never grind it")
+	assert.Contains(t, wordstest.Of(option(t, dewclaw, GrinderBand).Disputed[0]), "some never grind it")
 	guard := []Piece{{ID: "g", Item: Item{Kind: Kind(LargePlier), Guard: true}}}
-	assert.Contains(t, Advise(job(nil), guard)[0].Disputed[0], "never a target")
+	assert.Contains(t, wordstest.Of(Advise(job(nil), guard)[0].Disputed[0]), "never a target")
 }
 
 func piece(id string, item Item, u Use) Piece { return Piece{id, item, item.StateOn(today, u)} }
@@ -127,21 +128,21 @@ func TestTheKitDecides(t *testing.T) {
 	guillotine := piece("b", Item{Kind: Kind(Guillotine)}, Use{})
 	ranked := Advise(job(nil), []Piece{blunt, guillotine})
 	assert.Equal(t, Guillotine, ranked[0].Tool, "what is there and sharp comes first")
-	assert.Contains(t, option(t, ranked, LargePlier).Out, "took force")
-	assert.Contains(t, option(t, ranked, SmallPlier).Against, "not in your kit")
+	assert.Contains(t, wordstest.Of(option(t, ranked, LargePlier).Out), "took force")
+	assert.Contains(t, wordstest.All(option(t, ranked, SmallPlier).Against), "not in your kit")
 
 	band := piece("c", Item{Kind: Kind(GrinderBand), Grit: 60}, Use{})
-	assert.Contains(t, option(t, Advise(job(nil), []Piece{band}), GrinderBand).Out, "no grinder")
+	assert.Contains(t, wordstest.Of(option(t, Advise(job(nil), []Piece{band}), GrinderBand).Out), "no grinder")
 	flat := piece("d", Item{Kind: Grinder}, Use{Minutes: 61})
-	assert.Contains(t, option(t, Advise(job(nil), []Piece{band, flat}), GrinderBand).Out, "charge it: 61 of 60 minutes")
+	assert.Contains(t, wordstest.Of(option(t, Advise(job(nil), []Piece{band, flat}), GrinderBand).Out), "charge it: 61 of 60 minutes")
 	charged := piece("d", Item{Kind: Grinder}, Use{Minutes: 10})
 	o := option(t, Advise(job(nil), []Piece{band, charged}), GrinderBand)
-	assert.Empty(t, o.Out)
+	assert.Empty(t, wordstest.Of(o.Out))
 	assert.Equal(t, 60, o.Grit)
 	assert.Equal(t, HighSpeed, o.Speed, "bulk, in a practised hand")
-	assert.Contains(t, o.For, "60 grit is right for this")
+	assert.Contains(t, wordstest.All(o.For), "60 grit is right for this")
 	other := piece("c", Item{Kind: Kind(GrinderBand), Grit: 60, On: "elsewhere"}, Use{})
-	assert.Contains(t, option(t, Advise(job(nil), []Piece{other, charged}), GrinderBand).Out, "no grinder", "it runs on another machine")
+	assert.Contains(t, wordstest.Of(option(t, Advise(job(nil), []Piece{other, charged}), GrinderBand).Out), "no grinder", "it runs on another machine")
 }
 
 func TestSlowForMostOwners(t *testing.T) {
@@ -168,12 +169,12 @@ func TestWhatIsDue(t *testing.T) {
 		"an empty jar":             {Item{Kind: Styptic, Stock: Empty}, Use{}, Overdue, "empty"},
 		"a jar nearly empty":       {Item{Kind: Styptic, Stock: Low}, Use{}, Soon, "nearly"},
 		"powder on its last day":   {Item{Kind: Styptic, Expires: today}, Use{}, Soon, "expires in 0 days"},
-		"powder past its date":     {Item{Kind: Styptic, Expires: today.AddDays(-1)}, Use{}, Overdue, "expired on 2026-11-23"},
+		"powder past its date":     {Item{Kind: Styptic, Expires: today.AddDays(-1)}, Use{}, Overdue, "expired on Monday 23 November 2026"},
 		"flour, nothing to expire": {Item{Kind: Flour, Stock: Full}, Use{}, Fine, ""},
 	} {
 		s := c.item.StateOn(today, c.use)
 		assert.Equal(t, c.level, s.Level, name)
-		assert.Contains(t, s.Words, c.says, name)
+		assert.Contains(t, wordstest.Of(s.Words), c.says, name)
 		assert.Equal(t, c.level != Overdue, s.Usable(), name)
 	}
 	assert.True(t, math.IsInf(Item{Kind: Flour}.StateOn(today, Use{}).Limit, 1))
@@ -200,15 +201,15 @@ func TestEveryToolHasItsCautions(t *testing.T) {
 	for _, tool := range Tools() {
 		assert.NotEmpty(t, Cautions(tool), tool)
 	}
-	assert.Contains(t, Cautions(GrinderBand)[0], "3 seconds")
-	assert.Contains(t, Cautions(LargePlier)[0], "eyes")
+	assert.Contains(t, wordstest.Of(Cautions(GrinderBand)[0]), "3 seconds")
+	assert.Contains(t, wordstest.Of(Cautions(LargePlier)[0]), "eyes")
 }
 
 // Common practice, no source: underside first at about 45°, tip at about 90°, then sides and top.
 func TestAGrinderGoesRoundTheNail(t *testing.T) {
 	passes := Passes(GrinderDiamond)
-	assert.Contains(t, passes[0].Words(), "45°")
-	assert.Contains(t, passes[1].Words(), "90°")
+	assert.Contains(t, wordstest.Of(passes[0].Say()), "45°")
+	assert.Contains(t, wordstest.Of(passes[1].Say()), "90°")
 	assert.Len(t, passes, 3)
 	assert.Empty(t, Passes(LargePlier))
 }

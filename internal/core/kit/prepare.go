@@ -2,7 +2,7 @@ package kit
 
 import (
 	"cmp"
-	"fmt"
+	"fribbet/internal/core/say"
 	"slices"
 	"strings"
 )
@@ -33,8 +33,8 @@ func (n Needs) Grinding() (minutes float64) {
 // Prepare says what is to be done to a kit for a day's work, in words; earlier is what is asked of it until then. A
 // machine is taken to be charged over night: on today's work it goes with what it holds now. A tool of which the kit
 // has none fit for work is not spoken of: the list of what to see to names it.
-func Prepare(pieces []Piece, earlier, day Needs, today bool) []string {
-	var words []string
+func Prepare(pieces []Piece, earlier, day Needs, today bool) []say.Line {
+	var words []say.Line
 	machines := machines(pieces)
 	charge := map[string]float64{}
 	for _, tool := range Tools() {
@@ -49,7 +49,7 @@ func Prepare(pieces []Piece, earlier, day Needs, today bool) []string {
 			until, more = earlier[tool].Cuts, asks.Cuts
 		}
 		if used := p.State.Used + until; used+more > p.State.Limit {
-			words = append(words, fmt.Sprintf("%s the %s before it: by then about %.0f of %.0f %s, and %.0f that day", p.Item.Service(), p.Item.called(), used, p.State.Limit, p.State.Counts, more))
+			words = append(words, say.Of(theBeforeItByThen, say.Args{"service": p.Item.service(), "item": p.Item.called(), "used": say.Round(used), "limit": say.Round(p.State.Limit), "counts": p.State.Counts.say(), "more": say.Round(more)}))
 		}
 	}
 	for _, p := range pieces {
@@ -57,9 +57,9 @@ func Prepare(pieces []Piece, earlier, day Needs, today bool) []string {
 		switch {
 		case p.Item.Kind != Grinder || asks == 0:
 		case asks > p.State.Limit:
-			words = append(words, fmt.Sprintf("a charge of the %s lasts %.0f minutes, the day asks for about %.0f: charge it in between", p.Item.called(), p.State.Limit, asks))
+			words = append(words, say.Of(aChargeOfTheLasts, say.Args{"item": p.Item.called(), "limit": say.Round(p.State.Limit), "asks": say.Round(asks)}))
 		case today && p.State.Used+asks > p.State.Limit:
-			words = append(words, fmt.Sprintf("charge the %s: it holds about %.0f minutes more, and about %.0f are still to come", p.Item.called(), max(0, p.State.Limit-p.State.Used), asks))
+			words = append(words, say.Of(chargeTheItHoldsAbout, say.Args{"item": p.Item.called(), "limit": say.Round(max(0, p.State.Limit-p.State.Used)), "asks": say.Round(asks)}))
 		}
 	}
 	return words
@@ -93,6 +93,9 @@ func machines(pieces []Piece) map[string]string {
 }
 
 // called is what a piece is called in a sentence.
-func (i Item) called() string {
-	return cmp.Or(strings.TrimSpace(i.Name), strings.ReplaceAll(string(i.Kind), "_", " "))
+func (i Item) called() say.Value {
+	if name := strings.TrimSpace(i.Name); name != "" {
+		return say.Name(name)
+	}
+	return i.Kind.Say()
 }

@@ -1,9 +1,8 @@
 package kit
 
 import (
-	"fmt"
-
 	"fribbet/internal/core/date"
+	"fribbet/internal/core/say"
 )
 
 // Level is how an item stands.
@@ -27,10 +26,10 @@ type Use struct {
 type State struct {
 	Level  Level
 	Counts Counts
-	Used   float64 // cuts or minutes since the last service
-	Limit  float64 // cuts or minutes; +Inf when there is none
-	Told   bool    // the limit is the user's; else judgement
-	Words  string  // what is to be done and why; empty when fine
+	Used   float64  // cuts or minutes since the last service
+	Limit  float64  // cuts or minutes; +Inf when there is none
+	Told   bool     // the limit is the user's; else judgement
+	Words  say.Line // what is to be done and why; empty when fine
 }
 
 // Service is the word for what makes an item as new.
@@ -60,26 +59,26 @@ func (i Item) StateOn(day date.Date, u Use) State {
 		s.Used = u.Cuts
 	}
 	worn := func(level Level) State {
-		s.Level, s.Words = level, fmt.Sprintf("%s it: %.0f of %.0f %s", i.Service(), s.Used, s.Limit, s.Counts)
+		s.Level, s.Words = level, say.Of(itOf, say.Args{"service": i.service(), "used": say.Round(s.Used), "limit": say.Round(s.Limit), "counts": s.Counts.say()})
 		return s
 	}
-	say := func(level Level, words string) State {
+	as := func(level Level, words say.Line) State {
 		s.Level, s.Words = level, words
 		return s
 	}
 	switch left := i.Expires.Sub(day); {
 	case u.TookForce:
-		return say(Overdue, "blunt: it took force. Sharpen or replace it")
+		return as(Overdue, say.Of(bluntItTookForceSharpen))
 	case i.Stock == Empty:
-		return say(Overdue, "empty: refill it")
+		return as(Overdue, say.Of(emptyRefillIt))
 	case !i.Expires.IsZero() && left < 0:
-		return say(Overdue, fmt.Sprintf("expired on %s: replace it", i.Expires))
+		return as(Overdue, say.Of(expiredOnReplaceIt, say.Args{"expires": i.Expires.SayLong()}))
 	case s.Used >= s.Limit:
 		return worn(Overdue)
 	case i.Stock == Low:
-		return say(Soon, "nearly empty")
+		return as(Soon, say.Of(nearlyEmpty))
 	case !i.Expires.IsZero() && left <= soonDays:
-		return say(Soon, fmt.Sprintf("expires in %d days", left))
+		return as(Soon, say.Of(expiresInDays, say.Args{"left": say.Count(left)}))
 	case s.Used >= soonShare*s.Limit:
 		return worn(Soon)
 	}

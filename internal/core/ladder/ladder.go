@@ -1,12 +1,12 @@
 package ladder
 
 import (
-	"fmt"
 	"slices"
 
 	"fribbet/internal/core/date"
 	"fribbet/internal/core/fault"
 	"fribbet/internal/core/nail"
+	"fribbet/internal/core/say"
 	"fribbet/internal/core/temper"
 )
 
@@ -49,8 +49,8 @@ type Standing struct {
 	Streak  int    // calm tries one after the other on this step; of one that is passed paw by paw those of the paw with the fewest
 	Paws    [4]int // of such a step, by nail.Paw
 	Done    bool
-	Ended   string    // why no more is done today; empty when more may be
-	Says    string    // what the last try came to; empty before the first
+	Ended   say.Line  // why no more is done today; empty when more may be
+	Says    say.Line  // what the last try came to; empty before the first
 	Wait    date.Date // until which the next step waits; zero when it does not
 	Today   int       // tries of today
 	Journal []Entry   // oldest first
@@ -68,12 +68,12 @@ func (t Try) Check(l Ladder, today date.Date) fault.Fields {
 	var f fault.Fields
 	switch {
 	case t.On.After(today):
-		f.Add("on", t.On, "must not lie in the future")
+		f.Add("on", t.On, fault.NotAhead())
 	case t.On.Before(l.Started):
-		f.Add("on", t.On, fmt.Sprintf("must not lie before the ladder was begun, %s", l.Started))
+		f.Add("on", t.On, say.Of(mustNotLieBeforeThe, say.Args{"started": l.Started.Say()}))
 	}
 	if n := len([]rune(t.Note)); n > mostNote {
-		f.Add("note", fmt.Sprintf("%d letters", n), fmt.Sprintf("must have at most %d letters", mostNote))
+		f.Add("note", fault.LettersOf(n), fault.MostLetters(mostNote))
 	}
 	return f
 }
@@ -84,12 +84,12 @@ func (l Ladder) StandingOn(today date.Date, tries []Try) Standing {
 	for _, t := range tries {
 		if len(s.days) == 0 || s.days[len(s.days)-1].on != t.On {
 			s.days = append(s.days, day{on: t.On})
-			s.Today, s.Ended = 0, ""
+			s.Today, s.Ended = 0, say.Line{}
 		}
 		s.try(t)
 	}
 	if len(s.days) == 0 || s.days[len(s.days)-1].on != today {
-		s.Today, s.Ended = 0, ""
+		s.Today, s.Ended = 0, say.Line{}
 	}
 	if !today.Before(s.Wait) {
 		s.Wait = date.Date{}
@@ -112,7 +112,7 @@ func (s *Standing) try(t Try) {
 		}
 	case t.Reaction == temper.Uneasy:
 		s.uneasy(t)
-		s.Says = "Unsure: stay on this step, shorter, with a better treat."
+		s.Says = say.Of(unsureStayOnThisStep)
 	default:
 		s.Streak, s.Paws = 0, [4]int{}
 		if s.Step > 0 {
@@ -120,17 +120,17 @@ func (s *Standing) try(t Try) {
 			entry.Move = Down
 		}
 		s.Done = false
-		s.Says = "Afraid: one step down, and let it win there."
+		s.Says = say.Of(afraidOneStepDownAnd)
 	}
 	switch {
 	case t.Reaction == temper.Snapping:
-		s.Ended = "Stop for today. A muzzle keeps everybody safe, the dog too. What cannot be done safely is not done; whether to sedate is a veterinarian's decision alone."
+		s.Ended = say.Of(stopForTodayAMuzzle)
 	case t.Reaction.TooMuch():
-		s.Ended = "Stop for today. Never force it: one bad session costs months."
+		s.Ended = say.Of(stopForTodayNeverForce)
 	case today.passed:
-		s.Ended = "Enough for today: stop while it goes well, and praise."
-	case s.Ended == "" && s.Today >= steps[entry.Step].Tries:
-		s.Ended = "Enough tries for today: end on an easy one, and praise."
+		s.Ended = say.Of(enoughForTodayStopWhile)
+	case s.Ended.Nothing() && s.Today >= steps[entry.Step].Tries:
+		s.Ended = say.Of(enoughTriesForTodayEnd)
 	}
 	s.Journal = append(s.Journal, entry)
 }
@@ -165,7 +165,7 @@ func (t Try) about() []nail.Paw {
 func (s *Standing) calm(t Try) {
 	if !s.ByPaw() {
 		s.Streak++
-		s.Says = fmt.Sprintf("Calm: %d of %d.", min(s.Streak, Needed), Needed)
+		s.Says = say.Of(calmOf, say.Args{"calm": say.Whole(min(s.Streak, Needed)), "needed": say.Whole(Needed)})
 		return
 	}
 	for _, paw := range t.about() {
@@ -174,11 +174,11 @@ func (s *Standing) calm(t Try) {
 	s.Streak = slices.Min(s.Paws[:])
 	switch {
 	case t.Paw == nil:
-		s.Says = fmt.Sprintf("Calm: %d of %d.", min(s.Streak, Needed), Needed)
+		s.Says = say.Of(calmOf, say.Args{"calm": say.Whole(min(s.Streak, Needed)), "needed": say.Whole(Needed)})
 	case s.Paws[*t.Paw] >= Needed:
-		s.Says = fmt.Sprintf("%s is given calmly: now the other paws.", *t.Paw)
+		s.Says = say.Of(isGivenCalmlyNowThe, say.Args{"paw": nail.SaidPaws(*t.Paw)})
 	default:
-		s.Says = fmt.Sprintf("Calm: %s %d of %d.", *t.Paw, s.Paws[*t.Paw], Needed)
+		s.Says = say.Of(calmOf2, say.Args{"paw": nail.SaidPaws(*t.Paw), "calm": say.Whole(s.Paws[*t.Paw]), "needed": say.Whole(Needed)})
 	}
 }
 
@@ -193,10 +193,10 @@ func (s *Standing) uneasy(t Try) {
 }
 
 // Reward is how a try is rewarded: as the step says, and thinner once it has gone well two days running.
-func (s Standing) Reward() string {
+func (s Standing) Reward() say.Line {
 	steps := Steps(s.Kind)
 	if s.Step >= len(steps) {
-		return ""
+		return say.Line{}
 	}
 	passed := 0
 	for _, d := range slices.Backward(s.days) {
@@ -205,10 +205,10 @@ func (s Standing) Reward() string {
 		}
 		passed++
 	}
-	if step := steps[s.Step]; passed < thinAfter || step.Reward != everyTry {
+	if step := steps[s.Step]; passed < thinAfter || step.Reward.Key != everyTry.Key {
 		return step.Reward
 	}
-	return "The word after every try. It goes well: a treat after every second one now, and after every one again when it is unsure."
+	return say.Of(theWordAfterEveryTry)
 }
 
 // climb goes a step up, unless the next one is a grinder's first nail and the dog has not had
@@ -218,7 +218,7 @@ func (s *Standing) climb(on date.Date, entry *Entry) {
 	first := s.Started.AddDays(waitDays)
 	if s.Kind == Grinder && s.Step+1 < len(steps) && steps[s.Step+1].Nail && !steps[s.Step].Nail && on.Before(first) {
 		s.Wait = first
-		s.Says = fmt.Sprintf("Calm, but the first nail waits until %s: one to two weeks with the tool come before it.", first)
+		s.Says = say.Of(calmButTheFirstNail, say.Args{"first": first.Say()})
 		return
 	}
 	entry.Move = Up
@@ -227,33 +227,36 @@ func (s *Standing) climb(on date.Date, entry *Entry) {
 	s.Streak, s.Paws = 0, [4]int{}
 	s.Wait = date.Date{}
 	s.Done = s.Step == len(steps)
-	s.Says = "Calm on repeated tries: a step up tomorrow."
+	s.Says = say.Of(calmOnRepeatedTriesA)
 	if s.Done {
-		s.Says = "Through: the whole ladder, calmly."
+		s.Says = say.Of(throughTheWholeLadderCalmly)
 	}
 }
 
 // NextOn is the day on which training goes on, today or later.
 func (s Standing) NextOn(today date.Date) date.Date {
-	if s.Ended != "" {
+	if !s.Ended.Nothing() {
 		return today.AddDays(1)
 	}
 	return today
 }
 
 // Reason says in a few words what comes next.
-func (s Standing) Reason() string {
+func (s Standing) Reason() say.Line {
 	steps := Steps(s.Kind)
-	paw := ""
+	which := s.Kind.Say()
 	if s.Paw != nil {
-		paw = s.Paw.String() + ", "
+		which = say.Of(ladderOfPaw, say.Args{"paw": nail.SaidPaws(*s.Paw), "ladder": which})
 	}
 	if s.Done {
-		return fmt.Sprintf("%s%s ladder: through", paw, s.Kind)
+		return say.Of(ladderThrough, say.Args{"ladder": which})
 	}
-	when := ""
-	if s.Ended != "" {
-		when = "tomorrow "
+	key := ladderStepOf
+	if !s.Ended.Nothing() {
+		key = ladderStepTomorrow
 	}
-	return fmt.Sprintf("%s%s ladder, %sstep %d of %d: %s", paw, s.Kind, when, s.Step+1, len(steps), steps[s.Step].Words)
+	return say.Of(key, say.Args{"ladder": which, "step": say.Whole(s.Step + 1), "steps": say.Whole(len(steps)), "words": steps[s.Step].Words})
 }
+
+// Say is what a ladder is called, within a sentence.
+func (k Kind) Say() say.Line { return say.Of("ladder.kind_" + say.Key(k)) }

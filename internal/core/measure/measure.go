@@ -2,12 +2,13 @@
 package measure
 
 import (
-	"fmt"
 	"math"
+	"strings"
 
 	"fribbet/internal/core/claw"
 	"fribbet/internal/core/estimate"
 	"fribbet/internal/core/fault"
+	"fribbet/internal/core/say"
 )
 
 // Means is what a number was read with.
@@ -93,27 +94,21 @@ func (n Number) Range() estimate.Estimate { return estimate.Normal(n.MM, n.SD, e
 func (n Number) Check(f *fault.Fields, name string, w What) {
 	switch least := w.SD(n.By); {
 	case least == 0:
-		f.Add(name+".by", n.By, fmt.Sprintf("must be %s for a %s", w.means(), w))
+		f.Add(name+".by", n.By, say.Of(mustBeForA, say.Args{"means": say.Name(w.means()), "what": say.Name(w)}))
 	case n.By == Feeler && n.SD != FeelerEdge:
-		f.Add(name+".sd_mm", n.SD, "must be left out: a feeler passes or does not")
+		f.Add(name+".sd_mm", n.SD, say.Of(mustBeLeftOutA))
 	default:
-		f.Range(name+".sd_mm", n.SD, leastSD, mostSD, "mm")
+		f.Range(name+".sd_mm", n.SD, leastSD, mostSD, fault.MM)
 	}
 }
 
-// means lists what can read it, in words.
+// means lists what can read it, in the contract's words.
 func (w What) means() string {
-	words := ""
-	for i, u := range usual[w] {
-		switch {
-		case i > 0 && i == len(usual[w])-1:
-			words += " or "
-		case i > 0:
-			words += ", "
-		}
-		words += string(u.by)
+	var words []string
+	for _, u := range usual[w] {
+		words = append(words, string(u.by))
 	}
-	return words
+	return strings.Join(words, ", ")
 }
 
 // Under is what passes under a nail, for people without gauges.

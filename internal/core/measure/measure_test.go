@@ -7,6 +7,7 @@ import (
 	"github.com/stretchr/testify/assert"
 
 	"fribbet/internal/core/fault"
+	"fribbet/internal/words/wordstest"
 )
 
 // What nobody said of a number is what is usual of it, and stays once it was said.
@@ -31,16 +32,16 @@ func TestWhatCannotHaveReadANumberIsRefused(t *testing.T) {
 		Number
 		what What
 	}{
-		"means.by: must be caliper, eye or photo for a length (got feeler)":    {Number{12, Feeler, 0.1}, Length},
-		"means.by: must be caliper, feeler, eye or photo for a gap (got paw)":  {Number{1, "paw", 1}, Gap},
-		"means.sd_mm: must be from 0.05 to 5 mm (got 0.01)":                    {Number{12, Caliper, 0.01}, Length},
-		"means.sd_mm: must be from 0.05 to 5 mm (got NaN)":                     {Number{12, Caliper, math.NaN()}, Length},
-		"means.sd_mm: must be left out: a feeler passes or does not (got 0.5)": {Number{0.1, Feeler, 0.5}, Gap},
+		"means.by: must be one of caliper, eye, photo for a length (got feeler)":   {Number{12, Feeler, 0.1}, Length},
+		"means.by: must be one of caliper, feeler, eye, photo for a gap (got paw)": {Number{1, "paw", 1}, Gap},
+		"means.sd_mm: must be from 0.05 to 5 mm (got 0.01)":                        {Number{12, Caliper, 0.01}, Length},
+		"means.sd_mm: must be from 0.05 to 5 mm (got NaN)":                         {Number{12, Caliper, math.NaN()}, Length},
+		"means.sd_mm: must be left out: a feeler passes or does not (got 0.5)":     {Number{0.1, Feeler, 0.5}, Gap},
 		"": {Number{12, Caliper, 5}, Length},
 	} {
 		var f fault.Fields
 		n.Check(&f, "means", n.what)
-		assert.Equal(t, want, f.Error())
+		assert.Equal(t, want, wordstest.Err(f))
 	}
 }
 

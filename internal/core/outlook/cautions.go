@@ -1,66 +1,64 @@
 package outlook
 
 import (
-	"strings"
-
 	"fribbet/internal/core/claw"
 	"fribbet/internal/core/dog"
 	"fribbet/internal/core/feet"
 	"fribbet/internal/core/nail"
+	"fribbet/internal/core/say"
 )
 
 // Elsewhere is who does what is not for the user's hands. A groomer is the professional: to them it
 // is a veterinarian's matter, or not today's.
-func Elsewhere(keeper bool) string {
+func Elsewhere(keeper bool) say.Line {
 	if keeper {
-		return "a professional or a veterinarian"
+		return say.Of(aProfessionalOrAVeterinarian)
 	}
-	return "not today; a veterinarian where it cannot wait"
+	return say.Of(notTodayAVeterinarianWhere)
 }
 
 // Cautions are what to know before these feet are touched, worst first.
 func Cautions(f feet.Feet, readings []feet.Reading, keeper bool) []dog.Caution {
 	var all []dog.Caution
-	add := func(kind dog.CautionKind, which func(i int, r feet.Reading) bool, words string) {
+	add := func(kind dog.CautionKind, which func(i int, r feet.Reading) bool, key say.Key) {
 		var codes []nail.Code
-		var names []string
 		for i, r := range readings {
 			if which(i, r) {
-				codes, names = append(codes, r.Code), append(names, r.Code.String())
+				codes = append(codes, r.Code)
 			}
 		}
 		if len(codes) > 0 {
-			all = append(all, dog.Caution{Kind: kind, Nails: codes, Words: strings.Join(names, ", ") + words})
+			all = append(all, dog.Caution{Kind: kind, Nails: codes, Words: say.Of(key, say.Args{"nails": nail.SaidEach(codes...), "elsewhere": Elsewhere(keeper)})})
 		}
 	}
 	for _, flag := range f.Flags() {
-		words := strings.ToUpper(flag[:1]) + flag[1:] + ": call a veterinarian. Nothing is trimmed until you have looked again and it is over."
+		words := say.Of(callAVeterinarianNothingIs, say.Args{"flag": say.Start(flag)})
 		all = append(all, dog.Caution{Kind: dog.Veterinarian, Words: words})
 	}
 	add(dog.Veterinarian, func(_ int, r feet.Reading) bool { return r.State == nail.Torn },
-		": torn into the quick. Do not trim; call a veterinarian.")
+		tornIntoTheQuickDo)
 	add(dog.Veterinarian, func(_ int, r feet.Reading) bool { return r.State == nail.Ingrown },
-		": grown into the skin. Do not trim; call a veterinarian.")
+		grownIntoTheSkinDo)
 	add(dog.Veterinarian, func(_ int, r feet.Reading) bool { return !r.State.Veterinary() && r.InSkin() },
-		": curled so far that it may touch the skin: "+Elsewhere(keeper)+".")
+		curledSoFarThatIt)
 	add(dog.CareWithNail, func(_ int, r feet.Reading) bool { return r.Curling() && !r.InSkin() && !r.Unseen() },
-		": dewclaw curling. Do it first, take little.")
+		dewclawCurlingDoItFirst)
 	add(dog.CareWithNail, func(_ int, r feet.Reading) bool {
 		return r.Curling() && !r.InSkin() && r.Unseen() && r.Trimmed.IsZero()
 	},
-		": dewclaw probably curls by now, though nobody has looked. Look at it first.")
+		dewclawProbablyCurlsByNow)
 	add(dog.CareWithNail, func(_ int, r feet.Reading) bool {
 		return r.Code.Dewclaw() && (!r.Curling() || r.Unseen() && !r.Trimmed.IsZero()) && r.Turn > claw.CurlTurn-warnTurn
 	},
-		": dewclaw close to curling. Do not leave it out.")
+		dewclawCloseToCurlingDo)
 	add(dog.CareWithNail, func(_ int, r feet.Reading) bool { return r.Bled },
-		": bled last time. Take less, look after every thin slice, have styptic open.")
+		bledLastTimeTakeLess)
 	add(dog.CareWithNail, func(_ int, r feet.Reading) bool { return r.State == nail.Split || r.State == nail.Broken },
-		": split or broken. Only blunt it; if the quick shows, call a veterinarian.")
+		splitOrBrokenOnlyBlunt)
 	add(dog.CareWithNail, func(_ int, r feet.Reading) bool { return r.State == nail.Loose },
-		": hangs loose. Hold it, clip it, keep it away from anything that spins.")
+		hangsLooseHoldItClip)
 	if f.FootCoat == dog.LongCoat || f.Hair() {
-		all = append(all, dog.Caution{Kind: dog.Prepare, Words: "Hair on the feet: clear the pads and pull a mesh over the paw before anything spins."})
+		all = append(all, dog.Caution{Kind: dog.Prepare, Words: say.Of(hairOnTheFeetClear)})
 	}
 	return all
 }

@@ -1,13 +1,12 @@
 package outlook
 
 import (
-	"fmt"
-
 	"fribbet/internal/core/date"
 	"fribbet/internal/core/due"
 	"fribbet/internal/core/estimate"
 	"fribbet/internal/core/feet"
 	"fribbet/internal/core/nail"
+	"fribbet/internal/core/say"
 )
 
 const (
@@ -23,7 +22,7 @@ type WantedLook struct {
 	On    date.Date
 	Nails []nail.Code
 	Off   float64 // how far the growth left to the floor may be off, mm to either side
-	Words string
+	Words say.Line
 }
 
 // wanted is the look that would settle when the nails that decide meet the floor; false where they are
@@ -46,6 +45,6 @@ func wanted(f feet.Feet, n due.Next) (WantedLook, bool) {
 	if len(w.Nails) == 0 {
 		return WantedLook{}, false
 	}
-	w.Words = fmt.Sprintf("look at the feet: one sheet of paper settles how far %s stands from the floor", w.Nails[0])
+	w.Words = say.Of(lookAtTheFeetOne, say.Args{"nail": nail.Said(w.Nails[0])})
 	return w, true
 }

@@ -10,13 +10,14 @@ import (
 	"fribbet/internal/core/due"
 	"fribbet/internal/core/feet"
 	"fribbet/internal/core/quick"
+	"fribbet/internal/core/say"
 	"fribbet/internal/core/verdict"
 )
 
 // Next is the dog's next sitting.
 type Next struct {
 	due.Next
-	Reason string // the deciding rule in a few words
+	Reason say.Line // the deciding rule in a few words
 	Why    due.Explanation
 	Look   *WantedLook // that would settle the date; nil where it is known well enough
 }
@@ -87,14 +88,14 @@ func soonest(rhythm float64) float64 {
 }
 
 // WhyNone says in a few words why NextOf gives no date.
-func WhyNone(f feet.Feet) string {
+func WhyNone(f feet.Feet) say.Line {
 	if flag, closed := f.Closed(); closed {
-		return flag + ": a veterinarian first, then look at the feet again"
+		return say.Of(aVeterinarianFirstThenLook, say.Args{"flag": flag})
 	}
 	if f.Known().IsZero() {
-		return "no trim yet: look at the feet"
+		return say.Of(noTrimYetLookAt)
 	}
-	return "no nail that may be trimmed"
+	return say.Of(noNailThatMayBe)
 }
 
 // asLeft is the nail as the next date depends on it. What was reckoned is kept within what a nail

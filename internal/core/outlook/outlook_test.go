@@ -16,6 +16,7 @@ import (
 	"fribbet/internal/core/rhythm"
 	"fribbet/internal/core/temper"
 	"fribbet/internal/core/verdict"
+	"fribbet/internal/words/wordstest"
 	"slices"
 	"testing"
 	"time"
@@ -63,7 +64,7 @@ func TestTheFirstTrimBeginsWithTheTip(t *testing.T) {
 	for _, p := range Plan(feet.FeetAfter(plain(), nil), today, usually) {
 		assert.Equal(t, verdict.Trim, p.Kind, p.Code)
 		assert.LessOrEqual(t, p.MM, 0.3, p.Code)
-		assert.Contains(t, p.Why, "first time here")
+		assert.Contains(t, wordstest.Of(p.Why), "first time here")
 	}
 }
 
@@ -76,7 +77,7 @@ func TestBloodFixesTheQuickAndLowersThePlan(t *testing.T) {
 	assert.Less(t, readingOf(t, f, "LF3", today).Spare.Value, readingOf(t, g, "LF3", today).Spare.Value)
 	words := Cautions(f, f.On(today), true)
 	require.Len(t, words, 1)
-	assert.Contains(t, words[0].Words, "LF3: bled last time")
+	assert.Contains(t, wordstest.Of(words[0].Words), "LF3: bled last time")
 }
 
 func TestATornNailIsLeftToAVeterinarian(t *testing.T) {
@@ -99,8 +100,8 @@ func TestACurledDewclawIsAVeterinariansMatter(t *testing.T) {
 		return Cautions(f, f.On(today), true)
 	}
 	assert.Empty(t, at(11))
-	assert.Contains(t, at(18)[0].Words, "close to curling")
-	assert.Contains(t, at(21)[0].Words, "dewclaw curling")
+	assert.Contains(t, wordstest.Of(at(18)[0].Words), "close to curling")
+	assert.Contains(t, wordstest.Of(at(21)[0].Words), "dewclaw curling")
 	assert.Equal(t, dog.Veterinarian, at(30)[0].Kind)
 }
 
@@ -213,7 +214,7 @@ func TestALookIsWantedWhereTheDecidingNailIsBadlyKnown(t *testing.T) {
 	look, is := wanted(f, next)
 	require.True(t, is)
 	assert.Equal(t, today.AddDays(7), look.On)
-	assert.Contains(t, look.Words, "LF3")
+	assert.Contains(t, wordstest.Of(look.Words), "LF3")
 	assert.Greater(t, look.Off, 2.0)
 
 	looked := feet.FeetAfter(d, []record.Sitting{tally}, record.Check{On: today.AddDays(1), Looks: []record.Look{{Code: lf3, Gap: &paper}}})
@@ -235,12 +236,12 @@ func TestAFlagClosesTrimmingUntilALaterLook(t *testing.T) {
 		for _, p := range Plan(f, today, usually) {
 			assert.Equal(t, verdict.Veterinarian, p.Kind)
 			assert.Empty(t, p.Cuts())
-			assert.Contains(t, p.Why, "a veterinarian looks first")
+			assert.Contains(t, wordstest.Of(p.Why), "a veterinarian looks first")
 		}
 		_, has, err := NextOf(f, usually)
 		require.NoError(t, err)
 		assert.False(t, has)
-		assert.Contains(t, WhyNone(f), "a veterinarian first")
+		assert.Contains(t, wordstest.Of(WhyNone(f)), "a veterinarian first")
 		assert.Equal(t, dog.Veterinarian, Cautions(f, f.On(today), true)[0].Kind)
 
 		over := feet.FeetAfter(d, trims, flagged, record.Check{On: today})
@@ -294,7 +295,7 @@ func TestANailThatStaysClearIsLeft(t *testing.T) {
 	d.Pavement, d.Rhythm = 25, rhythm.Fortnightly
 	p := planOf(t, d, "RH5", done(7, record.Nail{Code: nail.MustParse("RH5"), Cuts: []float64{1}, GapAfter: gap(3), SpareLeft: spare(3)}))
 	assert.Equal(t, verdict.Leave, p.Kind)
-	assert.Contains(t, p.Why, "can wait")
+	assert.Contains(t, wordstest.Of(p.Why), "can wait")
 	d.WishedGap = 2.9
 	assert.NotEmpty(t, planOf(t, d, "RH5", done(7, record.Nail{Code: nail.MustParse("RH5"), Cuts: []float64{1}, GapAfter: gap(3), SpareLeft: spare(3)})).Cuts(),
 		"its keeper wants it higher than that")
@@ -304,7 +305,7 @@ func TestMeasuringIsNotTrimming(t *testing.T) {
 	p := planOf(t, plain(), "LF3", done(7, record.Nail{Code: nail.MustParse("LF3"), LengthBefore: length(15)}))
 	assert.Equal(t, estimate.Measured, p.Length.Source)
 	assert.True(t, p.Trimmed.IsZero())
-	assert.Contains(t, p.Why, "first time here")
+	assert.Contains(t, wordstest.Of(p.Why), "first time here")
 }
 
 func TestANailLeftAloneIsAsItWas(t *testing.T) {
@@ -355,7 +356,7 @@ func TestALookAloneSetsADate(t *testing.T) {
 	next, _, err = NextOf(feet.FeetAfter(plain(), nil, record.Check{On: today, Looks: looks}), usually)
 	require.NoError(t, err)
 	assert.Equal(t, today, next.Due, "one touches: it is due Today")
-	assert.Equal(t, "LF3 reaches the floor", next.Reason)
+	assert.Equal(t, "LF3 reaches the floor", wordstest.Of(next.Reason))
 }
 
 func TestPastItsPadIsDueNowUntilItIsTrimmed(t *testing.T) {
@@ -365,7 +366,7 @@ func TestPastItsPadIsDueNowUntilItIsTrimmed(t *testing.T) {
 	next, _, err := NextOf(feet.FeetAfter(d, trims, check), usually)
 	require.NoError(t, err)
 	assert.Equal(t, due.Pad, next.Rule)
-	assert.Equal(t, "RF3 reaches past its pad", next.Reason)
+	assert.Equal(t, "RF3 reaches past its pad", wordstest.Of(next.Reason))
 	assert.Equal(t, today, next.Due)
 
 	done := record.Sitting{On: today, Records: []record.Nail{{Code: nail.MustParse("RF3"), Cuts: []float64{1}}}}
@@ -396,7 +397,7 @@ func TestRedFlagsAreAVeterinarians(t *testing.T) {
 	require.Len(t, words, 4)
 	for _, w := range words[:3] {
 		assert.Equal(t, dog.Veterinarian, w.Kind)
-		assert.Contains(t, w.Words, "veterinarian")
+		assert.Contains(t, wordstest.Of(w.Words), "veterinarian")
 	}
 	assert.Equal(t, dog.Prepare, words[3].Kind, "hair between the pads is cleared first")
 	later := feet.FeetAfter(plain(), nil, record.Check{On: today.AddDays(-9), Limping: true}, record.Check{On: today})
@@ -422,7 +423,7 @@ func TestADogThatClicksHasANailOnTheFloor(t *testing.T) {
 }
 
 func TestADogWithoutADateSaysWhy(t *testing.T) {
-	assert.Equal(t, "no trim yet: look at the feet", WhyNone(feet.FeetAfter(plain(), nil)))
+	assert.Equal(t, "no trim yet: look at the feet", wordstest.Of(WhyNone(feet.FeetAfter(plain(), nil))))
 	d := plain()
 	for i := range d.Nails {
 		d.Nails[i].State = nail.Ingrown
@@ -431,7 +432,7 @@ func TestADogWithoutADateSaysWhy(t *testing.T) {
 	_, has, err := NextOf(f, usually)
 	require.NoError(t, err)
 	assert.False(t, has)
-	assert.Equal(t, "no nail that may be trimmed", WhyNone(f))
+	assert.Equal(t, "no nail that may be trimmed", wordstest.Of(WhyNone(f)))
 	assert.Len(t, Cautions(f, f.On(today), true)[0].Nails, 18)
 }
 
@@ -474,7 +475,7 @@ func TestTheRestOfASpreadPlanComesTheNextDay(t *testing.T) {
 	assert.Equal(t, due.Rest, next.Rule)
 	assert.Equal(t, today.AddDays(2), next.Due, "a Thursday")
 	assert.Len(t, next.Nails, 12)
-	assert.Contains(t, next.Reason, "left from last time")
+	assert.Contains(t, wordstest.Of(next.Reason), "left from last time")
 	for _, n := range next.Nails {
 		assert.NotEqual(t, d.Nails[0].Code, n, "what was done is not left")
 	}

@@ -9,6 +9,7 @@ import (
 	"fribbet/internal/core/nail"
 	"fribbet/internal/core/record"
 	"fribbet/internal/core/rhythm"
+	"fribbet/internal/core/say"
 	"fribbet/internal/core/temper"
 	"fribbet/internal/core/verdict"
 )
@@ -63,7 +64,7 @@ func kinds(f feet.Feet, day date.Date, terms Terms) []verdict.Kind {
 func caseOf(f feet.Feet, i int, r feet.Reading, terms Terms) verdict.Nail {
 	believed, known := f.Belief(i, r)
 	training, tips := terms.Training[r.Code.Paw], f.Handling.TipsMeanwhile && temper.Puppy(f.AgeWeeks(f.Day()))
-	refused := ""
+	refused := say.Line{}
 	if no, is := f.Refusal(r.Code.Paw, f.Day()); is {
 		refused = noWords(no)
 	}
@@ -76,17 +77,17 @@ func caseOf(f feet.Feet, i int, r feet.Reading, terms Terms) verdict.Nail {
 }
 
 // barred says why a nail is a veterinarian's matter; empty when it is not.
-func barred(f feet.Feet, r feet.Reading, terms Terms) string {
+func barred(f feet.Feet, r feet.Reading, terms Terms) say.Line {
 	flag, closed := f.Closed()
 	switch {
 	case closed:
-		return flag + ": a veterinarian looks first, then look again"
+		return say.Of(aVeterinarianLooksFirstThen, say.Args{"flag": flag})
 	case r.State.Veterinary():
-		return string(r.State) + ": a veterinarian looks first"
+		return say.Of(aVeterinarianLooksFirst, say.Args{"state": r.State.Say()})
 	case r.InSkin():
-		return "may touch the skin: " + Elsewhere(terms.Keeper)
+		return say.Of(mayTouchTheSkin, say.Args{"elsewhere": Elsewhere(terms.Keeper)})
 	default:
-		return ""
+		return say.Line{}
 	}
 }
 

@@ -8,6 +8,7 @@ import (
 	"github.com/stretchr/testify/assert"
 
 	"fribbet/internal/core/estimate"
+	"fribbet/internal/words/wordstest"
 )
 
 // looked is a card and a nail beside it by some camera: of any lens, perhaps cropped off its middle; corners as people put them.
@@ -74,6 +75,6 @@ func TestWhatIsNoCardIsRefused(t *testing.T) {
 			s.Handles = append(s.Handles, p.times(9).plus(Point{200, 300}))
 		}
 		_, err := s.Read(Marks{Coat: Point{400, 820}, Tip: Point{520, 830}})
-		assert.ErrorContains(t, err, "must be the four corners of a card", name)
+		assert.Contains(t, wordstest.Err(err), "must be the four corners of a card", name)
 	}
 }

@@ -11,6 +11,7 @@ import (
 	"fribbet/internal/core/measure"
 	"fribbet/internal/core/nail"
 	"fribbet/internal/core/quick"
+	"fribbet/internal/core/say"
 )
 
 // Read is what a picture says of a nail. What no point was put at stays nil.
@@ -34,7 +35,7 @@ func (s Shot) Read(m Marks) (Read, error) {
 	}
 	n, is := s.nail(m)
 	if !is {
-		return Read{}, fault.Fields{{Name: "handles", Value: "on one line", Want: "must go round the card: drag each to the corner where it belongs"}}
+		return Read{}, fault.Fields{{Name: "handles", Value: say.Of(onOneLine), Want: say.Of(mustGoRoundTheCard)}}
 	}
 	r := Read{PxPerMM: n.pxPerMM}
 	if s.Reference == Card {
@@ -51,7 +52,7 @@ func (s Shot) Read(m Marks) (Read, error) {
 	}
 	for mark, at := range m.quicks() {
 		if mm := n.fromTip(at(n)); mm < 0 || mm > r.Length.MM {
-			return Read{}, fault.Fields{{Name: map[quick.Landmark]string{quick.Groove: "groove", quick.SeenThrough: "pink"}[mark], Value: "outside the nail", Want: "must stand between coat line and tip"}}
+			return Read{}, fault.Fields{{Name: map[quick.Landmark]string{quick.Groove: "groove", quick.SeenThrough: "pink"}[mark], Value: say.Of(outsideTheNail), Want: say.Of(mustStandBetweenCoatLine)}}
 		}
 		seen := s.number(m, func(n onPlane) float64 { return n.fromTip(at(n)) }, estimate.Z90*mark.Number(0, "", 0).SD)
 		if r.Quick == nil {
@@ -96,9 +97,9 @@ func (s Shot) CheckOutline(o Outline) error {
 	switch corner, loose := o.Loose(); {
 	case s.Reference != Card:
 	case loose:
-		f.Add(fmt.Sprintf("handles[%d]", corner), "off the card's corner", "must stand on the card's corner: the picture shows no edge along the two sides that meet there")
+		f.Add(fmt.Sprintf("handles[%d]", corner), say.Of(offTheCardsCorner), say.Of(mustStandOnTheCards))
 	case !o.Shown():
-		f.Add("handles", "no card", "must stand on the card's corners: the picture shows no edges between them")
+		f.Add("handles", say.Of(noCard), say.Of(mustStandOnTheCardsCorners))
 	}
 	return f.Err()
 }
@@ -106,10 +107,10 @@ func (s Shot) CheckOutline(o Outline) error {
 // check notes points that are none of a nail.
 func (m Marks) check(f *fault.Fields) {
 	if m.Coat.distance(m.Tip) < leastApart {
-		f.Add("tip", "at the coat line", "must stand apart from the coat line: drag it to the nail's tip")
+		f.Add("tip", say.Of(atTheCoatLine), say.Of(mustStandApartFromThe))
 	}
 	if m.Ridge != nil && (m.Ridge.distance(m.Tip) < leastApart || m.Ridge.distance(m.Coat) < leastApart) {
-		f.Add("ridge", "at an end", "must stand on the ridge between coat line and tip")
+		f.Add("ridge", say.Of(atAnEnd), say.Of(mustStandOnTheRidge))
 	}
 }
 
@@ -129,19 +130,19 @@ func (m Marks) quicks() map[quick.Landmark]func(onPlane) Point {
 func (s Shot) refuse(n onPlane) fault.Fields {
 	var f fault.Fields
 	if n.pxPerMM < leastPx {
-		f.Add("handles", fmt.Sprintf("%.1f pixels a millimetre", n.pxPerMM), fmt.Sprintf("must be at least %g pixels a millimetre at the nail: come nearer, or take a larger picture", leastPx))
+		f.Add("handles", say.Of(pixelsAMillimetre, say.Args{"pixels": say.Tenths(n.pxPerMM)}), say.Of(mustBeAtLeastPixels, say.Args{"leastPx": say.Number(leastPx)}))
 	}
 	if s.Reference != Card {
 		return f
 	}
 	if misfit := s.misfit(); misfit > mostMisfit {
-		f.Add("handles", fmt.Sprintf("%.0f %% off a card's shape", 100*misfit), "must be the four corners of a card: put each square on its corner, where the straight edges would meet")
+		f.Add("handles", say.Of(offACardsShape, say.Args{"misfit": say.Round(100 * misfit)}), say.Of(mustBeTheFourCorners))
 	}
 	if n.view.Tilt > mostTilt {
-		f.Add("handles", fmt.Sprintf("tilted by %.0f°", n.view.Tilt), fmt.Sprintf("must be a card tilted by at most %g°: hold the camera more squarely to it", mostTilt))
+		f.Add("handles", say.Of(tiltedBy, say.Args{"tilt": say.Round(n.view.Tilt)}), say.Of(mustBeACardTilted, say.Args{"mostTilt": say.Number(mostTilt)}))
 	}
 	if n.reach > mostReach {
-		f.Add("tip", "far from the card", "must be near the card: hold the card beside the nail")
+		f.Add("tip", say.Of(farFromTheCard), say.Of(mustBeNearTheCard))
 	}
 	return f
 }

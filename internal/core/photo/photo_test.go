@@ -14,6 +14,7 @@ import (
 	"fribbet/internal/core/measure"
 	"fribbet/internal/core/nail"
 	"fribbet/internal/core/quick"
+	"fribbet/internal/words/wordstest"
 )
 
 func TestFitAgreesWithAPublishedFormula(t *testing.T) {
@@ -235,7 +236,7 @@ func TestPicturesThatAreNotRead(t *testing.T) {
 	} {
 		var f fault.Fields
 		require.ErrorAs(t, err, &f, want)
-		assert.Contains(t, f.Error(), want)
+		assert.Contains(t, wordstest.Err(f), want)
 	}
 }
 

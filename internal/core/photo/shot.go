@@ -4,10 +4,10 @@ package photo
 
 import (
 	"cmp"
-	"fmt"
 	"math"
 
 	"fribbet/internal/core/fault"
+	"fribbet/internal/core/say"
 )
 
 // Reference is what of known size is in the picture.
@@ -45,27 +45,27 @@ type Marks struct {
 func (s Shot) Check() fault.Fields {
 	var f fault.Fields
 	const least, most = 16, 20000
-	f.Range("width", float64(s.Width), least, most, "pixels")
-	f.Range("height", float64(s.Height), least, most, "pixels")
+	f.Range("width", float64(s.Width), least, most, fault.Pixels)
+	f.Range("height", float64(s.Height), least, most, fault.Pixels)
 	if s.Reference == Card && !s.Held.known() {
-		f.Add("held", string(s.Held), fmt.Sprintf("must be one of %v", Holdings()))
+		f.Add("held", string(s.Held), fault.AnyOf(Holdings()))
 	}
 	switch s.Reference {
 	case Card:
 		if len(s.Handles) != 4 {
-			f.Add("handles", fmt.Sprintf("%d points", len(s.Handles)), "must be the card's four corners")
+			f.Add("handles", say.Of(points2, say.Args{"handles": say.Count(len(s.Handles))}), say.Of(mustBeTheCardsFour))
 			return f
 		}
 		s.checkCorners(&f)
 	case Known:
-		f.Range("known_mm", s.MM, 1, mostKnown, "mm")
+		f.Range("known_mm", s.MM, 1, mostKnown, fault.MM)
 		if len(s.Handles) != 2 {
-			f.Add("handles", fmt.Sprintf("%d points", len(s.Handles)), "must be the two points that are a known distance apart")
+			f.Add("handles", say.Of(points2, say.Args{"handles": say.Count(len(s.Handles))}), say.Of(mustBeTheTwoPoints))
 		} else if s.Handles[0].distance(s.Handles[1]) < leastEdge {
-			f.Add("handles", "too near each other", fmt.Sprintf("must be at least %g pixels apart: come nearer", leastEdge))
+			f.Add("handles", say.Of(tooNearEachOther), say.Of(mustBeAtLeastPixelsApart, say.Args{"leastEdge": say.Number(leastEdge)}))
 		}
 	default:
-		f.Add("reference", string(s.Reference), "must be card or known")
+		f.Add("reference", string(s.Reference), say.Of(mustBeCardOrKnown))
 	}
 	return f
 }
@@ -76,12 +76,12 @@ func (s Shot) checkCorners(f *fault.Fields) {
 	for i, p := range s.Handles {
 		q, r := s.Handles[(i+1)%4], s.Handles[(i+2)%4]
 		if p.distance(q) < leastEdge {
-			f.Add("handles", "too near each other", fmt.Sprintf("must be corners at least %g pixels apart: come nearer, or drag them to the card's corners", leastEdge))
+			f.Add("handles", say.Of(tooNearEachOther), say.Of(mustBeCornersAtLeast, say.Args{"leastEdge": say.Number(leastEdge)}))
 			return
 		}
 		turn := q.minus(p).cross(r.minus(q)) / (p.distance(q) * math.Max(1, q.distance(r)))
 		if turns*turn < 0 || math.Abs(turn) < 0.05 {
-			f.Add("handles", "crossed or on one line", "must go round the card: drag each to the corner where it belongs")
+			f.Add("handles", say.Of(crossedOrOnOneLine), say.Of(mustGoRoundTheCard))
 			return
 		}
 		turns = turn

@@ -1,12 +1,12 @@
 package photo
 
 import (
-	"fmt"
 	"math"
 	"slices"
 
 	"fribbet/internal/core/estimate"
 	"fribbet/internal/core/fault"
+	"fribbet/internal/core/say"
 )
 
 // Side is a second picture of the same nail and the same card, unmoved, from farther to one side: where its lines of
@@ -30,28 +30,28 @@ func (s Shot) With(side Side, m Marks) (Shot, Stands, error) {
 	var f fault.Fields
 	f.Under("side", side.Check())
 	if s.Reference != Card {
-		f.Add("reference", string(s.Reference), "must be card: only a card tells from where both pictures were taken")
+		f.Add("reference", string(s.Reference), say.Of(mustBeCardOnlyA))
 	}
 	if side.Coat.distance(side.Tip) < leastApart {
-		f.Add("side.coat", "at the tip", "must stand apart from the tip: put the same two points as on the first picture")
+		f.Add("side.coat", say.Of(atTheTip), say.Of(mustStandApartFromTheTip))
 	}
 	if err := f.Err(); err != nil {
 		return s, Stands{}, err
 	}
 	met, is := s.meet(side, m)
 	if !is {
-		return s, Stands{}, fault.Fields{{Name: "side.handles", Value: "on one line", Want: "must go round the card: drag each to the corner where it belongs"}}
+		return s, Stands{}, fault.Fields{{Name: "side.handles", Value: say.Of(onOneLine), Want: say.Of(mustGoRoundTheCard)}}
 	}
 	off := s.meetOff(side, m, met)
 	switch {
 	case side.misfit() > mostMisfit:
-		f.Add("side.handles", fmt.Sprintf("%.0f %% off a card's shape", 100*side.misfit()), "must be the four corners of the same card: put each square on its corner")
+		f.Add("side.handles", say.Of(offACardsShape2, say.Args{"side": say.Round(100 * side.misfit())}), say.Of(mustBeTheFourCornersOf))
 	case met.apart < leastBeside:
-		f.Add("side", fmt.Sprintf("%.0f° beside the first", met.apart), fmt.Sprintf("must be taken from farther to one side: at least %g°, nothing moved between the two", leastBeside))
+		f.Add("side", say.Of(besideTheFirst, say.Args{"apart": say.Round(met.apart)}), say.Of(mustBeTakenFromFarther, say.Args{"leastBeside": say.Number(leastBeside)}))
 	case met.missed > missedBy*off.missed:
-		f.Add("side", fmt.Sprintf("the lines of sight miss each other by %.1f mm", met.missed), "must show the same two points of the same nail, paw and card unmoved: put the circles anew, or take both pictures again")
+		f.Add("side", say.Of(theLinesOfSightMiss, say.Args{"missed": say.Length(met.missed)}), say.Of(mustShowTheSameTwo))
 	case math.Abs(met.lean) > mostLean || math.Abs(met.depth) > mostDepth:
-		f.Add("side", fmt.Sprintf("%.0f mm before the card, leaning by %.0f°", met.depth, met.lean), "must show the nail near the card: put the circles anew, or hold the card nearer")
+		f.Add("side", say.Of(mmBeforeTheCardLeaning, say.Args{"depth": say.Length(met.depth), "lean": say.Round(met.lean)}), say.Of(mustShowTheNailNear))
 	}
 	if err := f.Err(); err != nil {
 		return s, Stands{}, err

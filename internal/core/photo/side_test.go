@@ -10,6 +10,7 @@ import (
 	"github.com/stretchr/testify/require"
 
 	"fribbet/internal/core/fault"
+	"fribbet/internal/words/wordstest"
 )
 
 // twice is a nail that stands somewhere, and two cameras' views of it and of the card.
@@ -152,6 +153,6 @@ func TestASecondPictureThatSaysNothingIsRefused(t *testing.T) {
 		_, _, err := s.With(side, m)
 		var f fault.Fields
 		require.ErrorAs(t, err, &f, want)
-		assert.Contains(t, f.Error(), want)
+		assert.Contains(t, wordstest.Err(f), want)
 	}
 }

@@ -5,6 +5,7 @@ import (
 
 	"fribbet/internal/core/fault"
 	"fribbet/internal/core/measure"
+	"fribbet/internal/core/say"
 )
 
 // Ends are two points of something whose length is read between them.
@@ -16,7 +17,7 @@ func (s Shot) Thicknesses(slices []Ends) ([]measure.Number, error) {
 	s.Held = flat
 	f := s.Check()
 	if len(slices) == 0 {
-		f.Add("slices", "none", "must be put on the picture, two points each")
+		f.Add("slices", "none", say.Of(mustBePutOnThe))
 	}
 	if err := f.Err(); err != nil {
 		return nil, err
@@ -34,12 +35,12 @@ func (s Shot) thickness(ends Ends) (measure.Number, fault.Fields) {
 	m := Marks{Coat: ends[0], Tip: ends[1]}
 	var f fault.Fields
 	if ends[0].distance(ends[1]) < leastApart {
-		f.Add("ends", "at one place", "must stand at the slice's two faces, apart from each other")
+		f.Add("ends", say.Of(atOnePlace), say.Of(mustStandAtTheSlices))
 		return measure.Number{}, f
 	}
 	n, is := s.nail(m)
 	if !is {
-		f.Add("handles", "on one line", "must go round the card: drag each to the corner where it belongs")
+		f.Add("handles", say.Of(onOneLine), say.Of(mustGoRoundTheCard))
 		return measure.Number{}, f
 	}
 	if f = s.refuse(n); len(f) > 0 {

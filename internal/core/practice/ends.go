@@ -8,6 +8,7 @@ import (
 	"fribbet/internal/core/fault"
 	"fribbet/internal/core/nail"
 	"fribbet/internal/core/quick"
+	"fribbet/internal/core/say"
 )
 
 // End is a cut end that is to be named.
@@ -51,9 +52,9 @@ type Named struct {
 // Name marks what was said of a drill's ends, in their order, as far as it went.
 func (r Room) Name(seed int, said []quick.Face) (Named, error) {
 	var f fault.Fields
-	f.Range("seed", float64(seed), 1, MostSeed, "")
+	f.Range("seed", float64(seed), 1, MostSeed, fault.None)
 	if len(said) > EndsAsked {
-		f.Add("said", fmt.Sprintf("%d ends", len(said)), fmt.Sprintf("must be at most %d", EndsAsked))
+		f.Add("said", say.Of(ends2, say.Args{"said": say.Count(len(said))}), fault.AtMost(EndsAsked))
 	}
 	if err := f.Err(); err != nil {
 		return Named{}, err
@@ -63,7 +64,7 @@ func (r Room) Name(seed int, said []quick.Face) (Named, error) {
 	for i, e := range r.Ends(seed)[:len(said)] {
 		switch {
 		case !slices.Contains(quick.Faces(e.Colour), said[i]):
-			f.Add(fmt.Sprintf("said[%d]", i), string(said[i]), fmt.Sprintf("must be one of %v", quick.Faces(e.Colour)))
+			f.Add(fmt.Sprintf("said[%d]", i), string(said[i]), fault.AnyOf(quick.Faces(e.Colour)))
 			return Named{}, f
 		case said[i] == e.Face:
 			out.Right++

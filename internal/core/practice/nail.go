@@ -3,7 +3,6 @@
 package practice
 
 import (
-	"fmt"
 	"slices"
 
 	"fribbet/internal/core/fault"
@@ -48,10 +47,10 @@ type Room struct {
 func (n Nail) Check() fault.Fields {
 	var f fault.Fields
 	if !slices.Contains(Kinds(), n.Kind) {
-		f.Add("kind", string(n.Kind), fmt.Sprintf("must be one of %v", Kinds()))
+		f.Add("kind", string(n.Kind), fault.AnyOf(Kinds()))
 	}
-	f.Range("seed", float64(n.Seed), 1, MostSeed, "")
-	f.Range("number", float64(n.Number), 1, MostNumber, "")
+	f.Range("seed", float64(n.Seed), 1, MostSeed, fault.None)
+	f.Range("number", float64(n.Number), 1, MostNumber, fault.None)
 	return f
 }
 

@@ -8,6 +8,7 @@ import (
 	"fribbet/internal/core/fault"
 	"fribbet/internal/core/nail"
 	"fribbet/internal/core/quick"
+	"fribbet/internal/core/say"
 	"fribbet/internal/core/state"
 	"fribbet/internal/core/verdict"
 )
@@ -113,7 +114,7 @@ func (t *table) cut(mm float64) quick.Face {
 func (r Room) Play(n Nail, moves []Move) (Game, error) {
 	f := n.Check()
 	if len(moves) > MostMoves {
-		f.Add("moves", fmt.Sprintf("%d moves", len(moves)), fmt.Sprintf("must be at most %d", MostMoves))
+		f.Add("moves", say.Of(moves2, say.Args{"moves": say.Count(len(moves))}), fault.AtMost(MostMoves))
 	}
 	if err := f.Err(); err != nil {
 		return Game{}, err
@@ -123,7 +124,7 @@ func (r Room) Play(n Nail, moves []Move) (Game, error) {
 	looked := map[quick.Landmark]bool{}
 	for i, m := range moves {
 		if g.Over {
-			f.Add(fmt.Sprintf("moves[%d]", i), "after the end", "must not be there: the nail was done before it")
+			f.Add(fmt.Sprintf("moves[%d]", i), say.Of(afterTheEnd), say.Of(mustNotBeThereThe))
 			return Game{}, f
 		}
 		if m.check(&f, i, g.Colour, looked); f.Err() != nil {
@@ -166,15 +167,15 @@ func (m Move) check(f *fault.Fields, i int, c nail.Colour, looked map[quick.Land
 	through := m.Look == quick.SeenThrough || m.Look == quick.ByTorch
 	switch {
 	case count != 1:
-		f.Add(name, fmt.Sprintf("%d things at once", count), "must be a look, a cut or the end")
+		f.Add(name, say.Of(thingsAtOnce, say.Args{"count": say.Count(count)}), say.Of(mustBeALookA))
 	case m.Look != "" && !through && m.Look != quick.Groove:
-		f.Add(name+".look", string(m.Look), fmt.Sprintf("must be one of %v", []quick.Landmark{quick.Groove, quick.SeenThrough, quick.ByTorch}))
+		f.Add(name+".look", string(m.Look), fault.AnyOf([]quick.Landmark{quick.Groove, quick.SeenThrough, quick.ByTorch}))
 	case through && c != nail.Light:
-		f.Add(name+".look", string(m.Look), "must be groove: nothing shines through a dark nail")
+		f.Add(name+".look", string(m.Look), say.Of(mustBeGrooveNothingShines))
 	case looked[m.Look]:
-		f.Add(name+".look", string(m.Look), "must be looked at once: it shows the same again")
+		f.Add(name+".look", string(m.Look), say.Of(mustBeLookedAtOnce))
 	case m.MM != 0:
-		f.Range(name+".mm", m.MM, leastCut, mostCut, "mm")
+		f.Range(name+".mm", m.MM, leastCut, mostCut, fault.MM)
 	}
 }
 

@@ -80,17 +80,17 @@ const scenesStream = 1 << 41
 // Answer marks what was chosen of a drill's scenes, in their order, as far as it went: how many were right.
 func (r Room) Answer(seed int, chosen []int) (scenes []Scene, right int, err error) {
 	var f fault.Fields
-	f.Range("seed", float64(seed), 1, MostSeed, "")
+	f.Range("seed", float64(seed), 1, MostSeed, fault.None)
 	if f.Err() != nil {
 		return nil, 0, f
 	}
 	scenes = r.SceneOrder(seed)
 	if len(chosen) > len(scenes) {
-		f.Add("chosen", fmt.Sprintf("%d answers", len(chosen)), fmt.Sprintf("must be at most %d", len(scenes)))
+		f.Add("chosen", say.Of(answers2, say.Args{"chosen": say.Count(len(chosen))}), fault.AtMost(len(scenes)))
 		return nil, 0, f
 	}
 	for i, c := range chosen {
-		f.Range(fmt.Sprintf("chosen[%d]", i), float64(c), 0, float64(len(scenes[i].Choices)-1), "")
+		f.Range(fmt.Sprintf("chosen[%d]", i), float64(c), 0, float64(len(scenes[i].Choices)-1), fault.None)
 		if c == scenes[i].Right {
 			right++
 		}

@@ -8,6 +8,7 @@ import (
 	"fribbet/internal/core/fault"
 	"fribbet/internal/core/measure"
 	"fribbet/internal/core/nail"
+	"fribbet/internal/core/say"
 )
 
 // Step is one cut and what its face showed.
@@ -46,33 +47,33 @@ type Nail struct {
 // Check returns the fields that cannot be, under the contract's names.
 func (n Nail) Check() fault.Fields {
 	var f fault.Fields
-	f.Range("length_mm", n.Length, 1, mostLength, "mm")
-	f.Range("depth_mm", n.Depth, 1, mostDepth, "mm")
+	f.Range("length_mm", n.Length, 1, mostLength, fault.MM)
+	f.Range("depth_mm", n.Depth, 1, mostDepth, fault.MM)
 	if n.Prior != nil {
-		f.Range("prior.mean_mm", n.Prior.Mean, 0, mostLength, "mm")
-		f.Range("prior.sd_mm", n.Prior.SD, gridStep, mostLength, "mm")
+		f.Range("prior.mean_mm", n.Prior.Mean, 0, mostLength, fault.MM)
+		f.Range("prior.sd_mm", n.Prior.SD, gridStep, mostLength, fault.MM)
 	}
 	for i, l := range n.Landmarks {
-		f.Range(fmt.Sprintf("landmarks[%d].spare_mm", i), l.Spare, 0, n.Length, "mm (no more than the nail is long)")
+		f.Range(fmt.Sprintf("landmarks[%d].spare_mm", i), l.Spare, 0, n.Length, fault.MMOfItsLength)
 	}
 	removed := 0.0
 	for i, s := range n.Steps {
-		f.Range(fmt.Sprintf("steps[%d].removed_mm", i), s.Cut, 0.01, mostLength, "mm")
+		f.Range(fmt.Sprintf("steps[%d].removed_mm", i), s.Cut, 0.01, mostLength, fault.MM)
 		if !slices.Contains(Faces(n.Colour), s.Face) {
-			f.Add(fmt.Sprintf("steps[%d].face", i), s.Face, fmt.Sprintf("must be one of %v for a nail of this colour", Faces(n.Colour)))
+			f.Add(fmt.Sprintf("steps[%d].face", i), s.Face, say.Of(mustBeOneOfFor, say.Args{"colour": say.Name(fmt.Sprint(Faces(n.Colour)))}))
 		}
 		if removed += s.Cut; removed > n.Length && removed-s.Cut <= n.Length {
-			f.Add(fmt.Sprintf("steps[%d].removed_mm", i), s.Cut, fmt.Sprintf("must leave something of the nail, %g mm long", n.Length))
+			f.Add(fmt.Sprintf("steps[%d].removed_mm", i), s.Cut, say.Of(mustLeaveSomethingOfThe, say.Args{"length": say.Length(n.Length)}))
 		}
 	}
 	if n.Scales != nil {
 		sum := 0.0
 		for i, w := range n.Scales {
-			f.Range(fmt.Sprintf("face_scale[%d]", i), w, 0, 1, "(a chance)")
+			f.Range(fmt.Sprintf("face_scale[%d]", i), w, 0, 1, fault.Chance)
 			sum += w
 		}
 		if math.Abs(sum-1) > 1e-6 {
-			f.Add("face_scale", sum, "must add up to 1")
+			f.Add("face_scale", sum, say.Of(mustAddUpTo1))
 		}
 	}
 	return f

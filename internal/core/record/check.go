@@ -11,6 +11,7 @@ import (
 	"fribbet/internal/core/kit"
 	"fribbet/internal/core/measure"
 	"fribbet/internal/core/nail"
+	"fribbet/internal/core/say"
 )
 
 // Check returns the fields of a sitting that cannot be for this dog; nil when it is sound.
@@ -18,16 +19,16 @@ func (s Sitting) Check(d dog.Dog, today date.Date) fault.Fields {
 	var f fault.Fields
 	checkDay(&f, d, s.On, today)
 	if n := utf8.RuneCountInString(s.Note); n > mostNote {
-		f.Add("note", fmt.Sprintf("%d letters", n), fmt.Sprintf("must have at most %d letters", mostNote))
+		f.Add("note", fault.LettersOf(n), fault.MostLetters(mostNote))
 	}
 	s.checkTime(&f)
 	for i, tick := range s.Ticks {
 		if len(tick) > mostTick {
-			f.Add(fmt.Sprintf("ticks[%d]", i), fmt.Sprintf("%d letters", len(tick)), fmt.Sprintf("must have at most %d letters", mostTick))
+			f.Add(fmt.Sprintf("ticks[%d]", i), fault.LettersOf(len(tick)), fault.MostLetters(mostTick))
 		}
 	}
 	if len(s.Records) == 0 {
-		f.Add("records", "none", "must hold at least one nail")
+		f.Add("records", "none", fault.SomeNail())
 	}
 	seen := map[nail.Code]bool{}
 	for i, r := range s.Records {
@@ -41,13 +42,13 @@ func (s Sitting) Check(d dog.Dog, today date.Date) fault.Fields {
 
 func (s Sitting) checkTime(f *fault.Fields) {
 	if s.Minutes != nil {
-		f.Range("minutes", *s.Minutes, 0, longestMinutes, "minutes")
+		f.Range("minutes", *s.Minutes, 0, longestMinutes, fault.Minutes)
 	}
 	if s.Calm != nil {
-		f.Range("calm_minutes", *s.Calm, 0, longestMinutes, "minutes")
+		f.Range("calm_minutes", *s.Calm, 0, longestMinutes, fault.Minutes)
 	}
 	if s.Minutes != nil && s.Calm != nil && *s.Calm > *s.Minutes {
-		f.Add("calm_minutes", *s.Calm, fmt.Sprintf("must not be more than the whole trim, %g minutes", *s.Minutes))
+		f.Add("calm_minutes", *s.Calm, say.Of(mustNotBeMoreThan, say.Args{"minutes": say.Number(*s.Minutes)}))
 	}
 }
 
@@ -55,19 +56,19 @@ func (s Sitting) checkTime(f *fault.Fields) {
 func checkDay(f *fault.Fields, d dog.Dog, day, today date.Date) {
 	switch {
 	case day.After(today):
-		f.Add("on", day, "must not lie in the future")
+		f.Add("on", day, fault.NotAhead())
 	case day.Before(d.Birth.Date):
-		f.Add("on", day, fmt.Sprintf("must not lie before the dog's birth, %s", d.Birth.Date))
+		f.Add("on", day, say.Of(mustNotLieBeforeThe, say.Args{"date": d.Birth.Date.Say()}))
 	}
 }
 
 // checkCode notes a nail that the dog does not have, or that was told already.
 func checkCode(f *fault.Fields, d dog.Dog, code nail.Code, seen map[nail.Code]bool) {
 	if _, has := d.Nail(code); !has {
-		f.Add("code", code, d.Name+" does not have this nail")
+		f.Add("code", code, say.Of(doesNotHaveThisNail, say.Args{"name": say.Name(d.Name)}))
 	}
 	if seen[code] {
-		f.Add("code", code, "must be there once")
+		f.Add("code", code, fault.Once())
 	}
 	seen[code] = true
 }
@@ -84,7 +85,7 @@ func within(f *fault.Fields, name string, what measure.What, n *measure.Number) 
 	case measure.Gap:
 		most = claw.MostGap
 	}
-	f.Range(name+"_mm", n.MM, least, most, "mm")
+	f.Range(name+"_mm", n.MM, least, most, fault.MM)
 	n.Check(f, "means."+name, what)
 }
 
@@ -97,33 +98,33 @@ func (r Nail) Check() fault.Fields {
 	within(&f, "gap_after", measure.Gap, r.GapAfter)
 	within(&f, "spare_left", measure.Quick, r.SpareLeft)
 	for i, c := range r.Cuts {
-		f.Range(fmt.Sprintf("cuts_mm[%d]", i), c, LeastCut, claw.MostLength, "mm")
+		f.Range(fmt.Sprintf("cuts_mm[%d]", i), c, LeastCut, claw.MostLength, fault.MM)
 	}
 	if g := r.Ground; g != nil {
 		for i, c := range g.Touches {
-			f.Range(fmt.Sprintf("ground.touches_mm[%d]", i), c, LeastCut, claw.MostLength, "mm")
+			f.Range(fmt.Sprintf("ground.touches_mm[%d]", i), c, LeastCut, claw.MostLength, fault.MM)
 		}
 		if g.Tool.Work() == kit.Clipping {
-			f.Add("ground.tool", g.Tool, "must be a grinder or a file: a second pass is ground")
+			f.Add("ground.tool", g.Tool, say.Of(mustBeAGrinderOr))
 		}
 		if r.Tool.Work() == kit.Grinding {
-			f.Add("ground", r.Tool, "must follow a clipper: a nail that was only ground has its touches as cuts")
+			f.Add("ground", r.Tool, say.Of(mustFollowAClipperA))
 		}
 		if len(r.Cuts) == 0 {
-			f.Add("ground", "no cut", "must follow a cut: a nail that was only ground has its touches as cuts")
+			f.Add("ground", say.Of(noCut), say.Of(mustFollowACutA))
 		}
 	}
 	if len(r.Cuts)+len(r.touches()) > mostCuts {
-		f.Add("cuts_mm", fmt.Sprintf("%d cuts", len(r.Cuts)), fmt.Sprintf("must be at most %d cuts", mostCuts))
+		f.Add("cuts_mm", fault.Cuts(len(r.Cuts)), fault.MostCuts(mostCuts))
 	}
 	if b, a := r.LengthBefore, r.LengthAfter; b != nil && a != nil && a.MM > b.MM {
-		f.Add("length_after_mm", a.MM, fmt.Sprintf("must not be more than the length before, %g mm", b.MM))
+		f.Add("length_after_mm", a.MM, say.Of(mustNotBeMoreThanThe, say.Args{"length": say.Length(b.MM)}))
 	}
 	if b := r.LengthBefore; b != nil && len(f) == 0 && r.Removed() >= b.MM {
-		f.Add("cuts_mm", fmt.Sprintf("%g mm together", r.Removed()), fmt.Sprintf("must be less than the length before, %g mm", b.MM))
+		f.Add("cuts_mm", fault.Together(r.Removed()), say.Of(mustBeLessThanThe, say.Args{"length": say.Length(b.MM)}))
 	}
 	if r.Blood && len(r.Cuts) == 0 {
-		f.Add("cuts_mm", "none", "must hold the cut that bled")
+		f.Add("cuts_mm", "none", fault.TheCutThatBled())
 	}
 	return f
 }

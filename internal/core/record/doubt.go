@@ -6,44 +6,45 @@ import (
 	"fribbet/internal/core/fault"
 	"fribbet/internal/core/measure"
 	"fribbet/internal/core/nail"
+	"fribbet/internal/core/say"
 )
 
 // DoubtLength says why a length in mm is asked for again; empty where it may well be one of this
 // dog's nails on the day. A nail three times as long as is usual is one; so is any typed without its point.
-func DoubtLength(d dog.Dog, code nail.Code, mm float64, day date.Date) string {
+func DoubtLength(d dog.Dog, code nail.Code, mm float64, day date.Date) say.Line {
 	usual := d.Form(code, day).Length
 	if mm <= doubtLengths*usual {
-		return ""
+		return say.Line{}
 	}
-	return Again(mm, "longer than this nail can well be", doubtLengths*usual)
+	return Again(mm, say.Of(longerThanThisNailCan), doubtLengths*usual)
 }
 
 // DoubtGap says the same of a floor gap in mm: a nail cannot well end higher than it is long.
-func DoubtGap(d dog.Dog, code nail.Code, mm float64, day date.Date) string {
+func DoubtGap(d dog.Dog, code nail.Code, mm float64, day date.Date) say.Line {
 	usual := d.Form(code, day).Length
 	if mm <= usual {
-		return ""
+		return say.Line{}
 	}
-	return Again(mm, "more than this nail can well stand above the floor", usual)
+	return Again(mm, say.Of(moreThanThisNailCan), usual)
 }
 
 // Again asks for a number in mm again, and whether a point may have been forgotten: where the number
 // with one lies within most.
-func Again(mm float64, why string, most float64) string {
-	words := "this is " + why + "."
+func Again(mm float64, why say.Line, most float64) say.Line {
+	key := measureAgainOrSayThat
 	if mm/10 <= most {
-		words += " Was a point forgotten?"
+		key = wasAPointForgotten
 	}
-	return words + " Measure again, or say that you are sure"
+	return say.Of(key, say.Args{"why": why})
 }
 
 // doubt notes the numbers of a record that are asked for again.
 func doubt(f *fault.Fields, d dog.Dog, r Nail, day date.Date) {
-	ask := func(name string, n *measure.Number, doubt func(dog.Dog, nail.Code, float64, date.Date) string) {
+	ask := func(name string, n *measure.Number, doubt func(dog.Dog, nail.Code, float64, date.Date) say.Line) {
 		if n == nil || r.Sure {
 			return
 		}
-		if want := doubt(d, r.Code, n.MM, day); want != "" {
+		if want := doubt(d, r.Code, n.MM, day); !want.Nothing() {
 			f.Add(name, n.MM, want)
 		}
 	}

@@ -12,6 +12,7 @@ import (
 	"fribbet/internal/core/fault"
 	"fribbet/internal/core/measure"
 	"fribbet/internal/core/nail"
+	"fribbet/internal/core/say"
 )
 
 // Look is what was seen of one nail on a walk-round. What nobody looked at stays nil.
@@ -91,16 +92,16 @@ func (c Check) Touches() bool {
 
 // Flags are the red ones, in a few words: each a veterinarian's matter, and no nail is trimmed
 // until a later walk-round no longer shows it.
-func (c Check) Flags() []string {
-	var flags []string
+func (c Check) Flags() []say.Line {
+	var flags []say.Line
 	for _, f := range []struct {
 		is    bool
-		words string
+		words say.Line
 	}{
-		{c.Swelling, "swelling, discharge or a bad smell at a nail"},
-		{c.Limping, "limping"},
-		{c.Sore, "sore when a leg or foot is touched"},
-		{c.Breaking, "several nails breaking or falling off"},
+		{c.Swelling, say.Of(swellingDischargeOrABad)},
+		{c.Limping, say.Of(limping)},
+		{c.Sore, say.Of(soreWhenALegOr)},
+		{c.Breaking, say.Of(severalNailsBreakingOrFalling)},
 	} {
 		if f.is {
 			flags = append(flags, f.words)

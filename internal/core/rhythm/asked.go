@@ -31,10 +31,10 @@ const (
 // Check returns the fields that cannot be, under the contract's names.
 func (a Asked) Check() fault.Fields {
 	var f fault.Fields
-	f.Range("net_mm_week", a.Rate, 0.01, mostRate, "mm a week")
-	f.Range("spare_after_trim_mm", a.Spare, 0, claw.MostLength, "mm")
-	f.Range("weight_kg", a.Weight, growth.LeastWeight, growth.MostWeight, "kg")
-	f.Range("interval_weeks", a.Weeks, 0.1, mostInterval, "weeks")
+	f.Range("net_mm_week", a.Rate, 0.01, mostRate, fault.MMWeek)
+	f.Range("spare_after_trim_mm", a.Spare, 0, claw.MostLength, fault.MM)
+	f.Range("weight_kg", a.Weight, growth.LeastWeight, growth.MostWeight, fault.KG)
+	f.Range("interval_weeks", a.Weeks, 0.1, mostInterval, fault.Weeks)
 	return f
 }
 

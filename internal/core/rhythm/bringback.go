@@ -1,12 +1,12 @@
 package rhythm
 
 import (
-	"fmt"
 	"math"
 	"slices"
 
 	"fribbet/internal/core/date"
 	"fribbet/internal/core/nail"
+	"fribbet/internal/core/say"
 )
 
 // Plan is how a long quick is to be brought back: a rhythm kept until every trimmed nail clears
@@ -94,7 +94,7 @@ type Progress struct {
 	Expected float64 // that it should have by now
 	Held     int     // sittings since the plan began
 	Due      int     // that it should have had by now
-	Words    string
+	Words    say.Line
 }
 
 // On compares the plan with the nails as they are: quick is where it ends on the mean toe, mm,
@@ -109,15 +109,15 @@ func (p Plan) On(today date.Date, nails []Nail, gap float64, held int) Progress 
 	}
 	switch behind := g.Expected - g.Back; {
 	case gap >= p.Goal && held > 0:
-		g.Track, g.Words = Reached, "every trimmed nail clears the floor: the plan has done its work"
+		g.Track, g.Words = Reached, say.Of(everyTrimmedNailClearsThe)
 	case g.Held < g.Due-1:
-		g.Track, g.Words = Behind, fmt.Sprintf("%d of %d trims were held: the quick only draws back when none is left out", g.Held, g.Due)
+		g.Track, g.Words = Behind, say.Of(ofTrimsWereHeldThe, say.Args{"held": say.Count(g.Held), "due": say.Whole(g.Due)})
 	case p.Back() < leastBack || g.Expected < leastBack/2:
-		g.Track, g.Words = Early, "too early to tell from the nails; the trims are what counts now"
+		g.Track, g.Words = Early, say.Of(tooEarlyToTellFrom)
 	case behind > offTrack*p.Back():
-		g.Track, g.Words = Behind, "the quick draws back more slowly than planned: go as close as is safe, or more often"
+		g.Track, g.Words = Behind, say.Of(theQuickDrawsBackMore)
 	default:
-		g.Track, g.Words = OnTrack, "the quick draws back as planned"
+		g.Track, g.Words = OnTrack, say.Of(theQuickDrawsBackAs)
 	}
 	return g
 }

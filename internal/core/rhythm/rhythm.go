@@ -6,6 +6,7 @@ import (
 	"time"
 
 	"fribbet/internal/core/date"
+	"fribbet/internal/core/say"
 )
 
 // Rhythm is how often a dog is done at the latest: the ceiling of the school its keeper follows.
@@ -60,12 +61,7 @@ func Within(days float64) (longest Rhythm) {
 }
 
 // IsUp says that the rhythm's interval has passed.
-func (r Rhythm) IsUp() string {
-	return map[Rhythm]string{
-		EveryOtherDay: "two days are up", TwiceAWeek: "half a week is up", Weekly: "a week is up",
-		Fortnightly: "two weeks are up", ThreeWeeks: "three weeks are up", FourWeeks: "four weeks are up", SixWeeks: "six weeks are up",
-	}[r]
-}
+func (r Rhythm) IsUp() say.Line { return say.Of("rhythm.is_up_" + say.Key(r)) }
 
 // Dates is what sets a dog's dates: the floor or the calendar.
 type Dates string

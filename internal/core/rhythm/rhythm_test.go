@@ -14,6 +14,7 @@ import (
 	"fribbet/internal/core/estimate"
 	"fribbet/internal/core/nail"
 	"fribbet/internal/core/quick"
+	"fribbet/internal/words/wordstest"
 )
 
 var monday = date.MustParse("2026-11-23")
@@ -176,7 +177,7 @@ func TestOneNailAtOneInterval(t *testing.T) {
 	assert.InDelta(t, got.Quick/4, got.Week, 1e-12)
 	_, err = Asked{Rate: 0, Spare: -1, Weight: 0, Weeks: 0}.Moves()
 	for _, field := range []string{"net_mm_week", "spare_after_trim_mm", "weight_kg", "interval_weeks"} {
-		assert.ErrorContains(t, err, field)
+		assert.Contains(t, wordstest.Err(err), field)
 	}
 }
 

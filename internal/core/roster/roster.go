@@ -10,6 +10,7 @@ import (
 	"fribbet/internal/core/fault"
 	"fribbet/internal/core/rhythm"
 	"fribbet/internal/core/round"
+	"fribbet/internal/core/say"
 )
 
 // Column is what a column of a list tells.
@@ -96,7 +97,7 @@ func Read(t Table, columns []Column, today date.Date) []Row {
 			}
 			cell = strings.TrimSpace(cell)
 			if formula.MatchString(cell) && columns[i] != Phone {
-				f.Add(string(columns[i]), cell, "must be words, not a formula")
+				f.Add(string(columns[i]), cell, say.Of(mustBeWordsNotA))
 				continue
 			}
 			if columns[i] == Weight && pounds.MatchString(t.Header[i]) && !pounds.MatchString(cell) && cell != "" {
@@ -132,11 +133,11 @@ func (r *Row) read(told map[Column]string, days calendar, today date.Date, f *fa
 			f.Add(map[string]string{"name": string(Owner), "address": string(reachColumn(r.Owner.Reach)), "note": string(Note)}[fault.Name], fault.Value, fault.Want)
 		}
 	} else if told[Phone] != "" || told[Mail] != "" {
-		f.Add(string(Owner), "nothing", "must be a name, where there is a way to reach them")
+		f.Add(string(Owner), "nothing", say.Of(mustBeANameWhere))
 	}
 	if told[Dog] == "" {
 		if told[Owner] == "" {
-			f.Add(string(Dog), "nothing", "must be a name: the row tells neither a dog nor an owner")
+			f.Add(string(Dog), "nothing", say.Of(mustBeANameThe))
 		}
 		return
 	}
@@ -144,9 +145,9 @@ func (r *Row) read(told map[Column]string, days calendar, today date.Date, f *fa
 	c := dog.Changes{Name: &name}
 	switch kg, err := kilograms(told[Weight]); {
 	case told[Weight] == "":
-		f.Add(string(Weight), "nothing", "must be told: how thick a nail is goes by it")
+		f.Add(string(Weight), "nothing", say.Of(mustBeToldHowThick))
 	case err != nil:
-		f.Add(string(Weight), told[Weight], "must be a number of kg or lb")
+		f.Add(string(Weight), told[Weight], say.Of(mustBeANumberOf))
 	default:
 		c.Weights = []dog.Weight{{Kg: kg}}
 	}
@@ -154,7 +155,7 @@ func (r *Row) read(told map[Column]string, days calendar, today date.Date, f *fa
 	case told[Born] != "":
 		born, ok := days.day(told[Born])
 		if !ok {
-			f.Add(string(Born), told[Born], "must be a date, such as 2021-05-30 or 30.5.2021, or a year")
+			f.Add(string(Born), told[Born], say.Of(mustBeADateSuch))
 		}
 		c.BirthDate = &born
 	case told[Age] != "":
@@ -163,11 +164,11 @@ func (r *Row) read(told map[Column]string, days calendar, today date.Date, f *fa
 			years /= 12
 		}
 		if err != nil {
-			f.Add(string(Age), told[Age], "must be a number of years, or of months")
+			f.Add(string(Age), told[Age], say.Of(mustBeANumberOfYears))
 		}
 		c.AgeYears = &years
 	default:
-		f.Add(string(Born), "nothing", "must be told, or an age: how fast nails grow goes by it")
+		f.Add(string(Born), "nothing", say.Of(mustBeToldOrAn))
 	}
 	if len(*f) == 0 {
 		_, wrong := dog.Usual(rhythm.FourWeeks, date.EveryDay).With(c, today)

@@ -8,6 +8,7 @@ import (
 
 	"fribbet/internal/core/date"
 	"fribbet/internal/core/round"
+	"fribbet/internal/words/wordstest"
 )
 
 var today = date.MustParse("2026-11-24")
@@ -48,7 +49,7 @@ func TestARowThatCannotBeTakenSaysWhy(t *testing.T) {
 	} {
 		row := Read(table([]string{"", "", "", "", ""}, [][]string{cells}), columns, today)[0]
 		require.NotEmpty(t, row.Refused, want)
-		assert.Contains(t, row.Refused[0].Name+" "+row.Refused[0].Want, want)
+		assert.Contains(t, row.Refused[0].Name+" "+wordstest.Of(row.Refused[0].Want), want)
 		assert.Equal(t, 2, row.Line)
 	}
 	months := Read(table([]string{"", ""}, [][]string{{"Fig", "9 months"}}), []Column{Dog, Age}, today)[0]

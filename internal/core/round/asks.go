@@ -1,19 +1,18 @@
 package round
 
 import (
-	"fmt"
-	"strings"
+	"fribbet/internal/core/say"
 )
 
 // Asks says what a day's visits that are still to come ask of people: somebody to hold, and strength for hard dogs.
-func (h Hours) Asks(visits []Visit) []string {
-	var held, hard, asks []string
+func (h Hours) Asks(visits []Visit) []say.Line {
+	var held, hard, asks []say.Line
 	var from Clock
 	for _, v := range visits {
 		if v.State != Offered && v.State != Agreed {
 			continue
 		}
-		at := v.Dog.Name + " at " + v.Start.String()
+		at := say.Of(dogAt, say.Args{"name": say.Name(v.Dog.Name), "start": v.Start.Say()})
 		if v.Dog.Help == Needed {
 			if len(held) == 0 {
 				from = v.Start
@@ -30,10 +29,10 @@ func (h Hours) Asks(visits []Visit) []string {
 				from = there.From
 			}
 		}
-		asks = append(asks, fmt.Sprintf("somebody to hold from %s: %s", from, strings.Join(held, ", ")))
+		asks = append(asks, say.Of(somebodyToHoldFrom, say.Args{"from": from.Say(), "dogs": say.Lines(held)}))
 	}
 	if len(hard) > 0 {
-		asks = append(asks, "not when you are tired: "+strings.Join(hard, ", "))
+		asks = append(asks, say.Of(notWhenYouAreTired, say.Args{"dogs": say.Lines(hard)}))
 	}
 	return asks
 }

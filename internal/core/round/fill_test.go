@@ -11,6 +11,7 @@ import (
 	"pgregory.net/rapid"
 
 	"fribbet/internal/core/date"
+	"fribbet/internal/words/wordstest"
 )
 
 // least is the least harm that any filling of some days leaves over: those that come together on every day that
@@ -34,9 +35,9 @@ func least(w Week, parties [][]Dog, days []date.Date, later date.Date) float64 {
 				continue
 			}
 			v := Visit{Dog: asOne(w, dogs), On: days[day], Start: after}
-			for ; v.Start < At(24, 0) && w.Breaks(v) != ""; v.Start++ {
+			for ; v.Start < At(24, 0) && !w.Breaks(v).Nothing(); v.Start++ {
 			}
-			if w.Breaks(v) == "" {
+			if w.Breaks(v).Nothing() {
 				others := slices.Concat(rest[:i], rest[i+1:])
 				best = min(best, harm(dogs, func(d Dog) float64 { return d.Window.Harm(days[day]) })+from(others, day, v.Lasts(w).To))
 			}
@@ -187,7 +188,7 @@ func together(w Week, owner string, dogs []Dog, there []Visit, long int) bool {
 		}
 		v := Visit{Dog: asOne(w, theirs), On: on}
 		for ; v.Start < At(24, 0); v.Start++ {
-			if w.Breaks(v) == "" && w.Clash(v, w.day(there, on)) == "" {
+			if w.Breaks(v).Nothing() && w.Clash(v, w.day(there, on)).Nothing() {
 				return true
 			}
 		}
@@ -294,8 +295,8 @@ func TestAHalfBookedWeekIsFilledInBoundedWork(t *testing.T) {
 		got := f.filling()
 		assert.NotEmpty(t, got.Visits)
 		for i, v := range got.Visits {
-			assert.Empty(t, w.Breaks(v), "%+v", v)
-			assert.Empty(t, w.Clash(Visit{ID: "new", Dog: v.Dog, On: v.On, Start: v.Start, State: v.State}, append(slices.Clone(there), got.Visits[:i]...)))
+			assert.Empty(t, wordstest.Of(w.Breaks(v)), "%+v", v)
+			assert.Empty(t, wordstest.Of(w.Clash(Visit{ID: "new", Dog: v.Dog, On: v.On, Start: v.Start, State: v.State}, append(slices.Clone(there), got.Visits[:i]...))))
 		}
 	}
 	t.Logf("at most %d places looked at", most)

@@ -12,6 +12,7 @@ import (
 
 	"fribbet/internal/core/date"
 	"fribbet/internal/core/fault"
+	"fribbet/internal/core/say"
 )
 
 // Clock is a time of day, minutes since midnight, from 0 to 1440.
@@ -21,6 +22,9 @@ type Clock int
 func At(hour, minute int) Clock { return Clock(60*hour + minute) }
 
 func (c Clock) String() string { return fmt.Sprintf("%02d:%02d", int(c)/60, int(c)%60) }
+
+// Say is the time as a sentence holds it.
+func (c Clock) Say() say.Clock { return say.Clock(c) }
 
 // Stretch is from one time of a day to another; the end is no part of it.
 type Stretch struct{ From, To Clock }
@@ -101,7 +105,7 @@ func (w Week) Check() fault.Fields {
 		f.Under("exceptions."+on.String(), h.check())
 	}
 	if w.Around < 0 || w.Around > mostAround {
-		f.Add("around_minutes", w.Around, fmt.Sprintf("must be from 0 to %d minutes", mostAround))
+		f.Add("around_minutes", w.Around, say.Of(mustBeFrom0To, say.Args{"n": say.Count(mostAround)}))
 	}
 	return f
 }
@@ -113,18 +117,18 @@ const (
 
 func (h Hours) check() fault.Fields {
 	var f fault.Fields
-	within := func(name string, s Stretch, outer Stretch, want string) {
+	within := func(name string, s Stretch, outer Stretch, want say.Line) {
 		if s.From > s.To || s.Minutes() > 0 && !outer.Holds(s) {
-			f.Add(name, fmt.Sprintf("%s to %s", s.From, s.To), want)
+			f.Add(name, fmt.Sprintf("%s–%s", s.From, s.To), want)
 		}
 	}
-	within("from", h.Stretch, Stretch{0, At(24, 0)}, "must be from one time of the day to a later one")
-	within("break", h.Break, h.Stretch, "must lie within the hours, and begin before it ends")
+	within("from", h.Stretch, Stretch{0, At(24, 0)}, say.Of(mustBeFromOneTime))
+	within("break", h.Break, h.Stretch, say.Of(mustLieWithinTheHours))
 	for _, s := range h.Helper {
-		within("helper", s, Stretch{0, At(24, 0)}, "must be from one time of the day to a later one")
+		within("helper", s, Stretch{0, At(24, 0)}, say.Of(mustBeFromOneTime))
 	}
 	if utf8.RuneCountInString(h.Place) > longestPlace {
-		f.Add("place", h.Place, fmt.Sprintf("must be at most %d letters", longestPlace))
+		f.Add("place", h.Place, fault.MostLetters(longestPlace))
 	}
 	return f
 }

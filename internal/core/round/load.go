@@ -1,9 +1,8 @@
 package round
 
 import (
-	"fmt"
-
 	"fribbet/internal/core/kit"
+	"fribbet/internal/core/say"
 )
 
 // Limits are what the user's hands take on a day; zero: no limit.
@@ -22,8 +21,8 @@ type Load struct {
 	Dogs     int
 	Hard     int
 	Nails    int
-	Grinding float64  // minutes of charge, and of dust
-	Over     []string // what is more than the limits, in words
+	Grinding float64    // minutes of charge, and of dust
+	Over     []say.Line // what is more than the limits, in words
 }
 
 // Load adds up a day's visits that take their place.
@@ -41,14 +40,14 @@ func (l Limits) Load(visits []Visit) Load {
 			sum.Hard++
 		}
 	}
-	over := func(is, most int, what string) {
+	over := func(is, most int, key say.Key) {
 		if most > 0 && is > most {
-			sum.Over = append(sum.Over, fmt.Sprintf("%d %s, %d are your limit", is, what, most))
+			sum.Over = append(sum.Over, say.Of(key, say.Args{"is": say.Count(is), "most": say.Whole(most)}))
 		}
 	}
-	over(int(sum.Minutes), l.Minutes, "minutes at the table")
-	over(sum.Dogs, l.Dogs, "dogs")
-	over(sum.Hard, l.Hard, "hard dogs")
+	over(int(sum.Minutes), l.Minutes, overMinutes)
+	over(sum.Dogs, l.Dogs, overDogs)
+	over(sum.Hard, l.Hard, overHard)
 	return sum
 }
 

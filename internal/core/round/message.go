@@ -2,7 +2,6 @@ package round
 
 import (
 	"fmt"
-	"maps"
 	"regexp"
 	"slices"
 	"strings"
@@ -11,6 +10,7 @@ import (
 
 	"fribbet/internal/core/date"
 	"fribbet/internal/core/fault"
+	"fribbet/internal/core/say"
 )
 
 // MessageKind is what an owner is told.
@@ -38,24 +38,6 @@ func (k MessageKind) Offers() bool { return k == TellPlaces }
 // Invites tells whether a message is about a visit that is still to be agreed; the others are about one that was.
 func (k MessageKind) Invites() bool { return k == TellPlaces || k == TellDue }
 
-// TextsWith are what messages say: the user's own words, and the usual where there are none.
-func TextsWith(own map[MessageKind]string) map[MessageKind]string {
-	all := maps.Clone(UsualTexts)
-	maps.Copy(all, own)
-	return all
-}
-
-// UsualTexts are what messages say as long as the user has no words of their own. None names a health matter.
-var UsualTexts = map[MessageKind]string{
-	TellPlaces:   "{dog}'s nails are due. {places}. The first to answer has the place: answer with its number, or no. Stop: no more messages.",
-	TellAgreed:   "{dog} comes {at}. See you then.",
-	TellTomorrow: "{dog} comes {at}. Call when that does not suit any more.",
-	TellMoved:    "{dog}'s visit has moved: {at}.",
-	TellLate:     "The day runs late: {dog} is likely to begin about {about}, not {at}.",
-	TellMissed:   "{dog} was expected {at}. Call for another time.",
-	TellDue:      "{dog}'s nails are due {due}, and no time is agreed yet. Call for one. Stop: no more messages.",
-}
-
 var slot = regexp.MustCompile(`\{[^{}]*\}`)
 
 // slots are what each text may, and must, hold.
@@ -76,16 +58,16 @@ func CheckTexts(texts map[MessageKind]string) fault.Fields {
 			continue
 		}
 		if n := utf8.RuneCountInString(text); n == 0 || n > longestText {
-			f.Add("texts."+string(kind), text, fmt.Sprintf("must have from 1 to %d letters", longestText))
+			f.Add("texts."+string(kind), text, fault.FromOneLetterTo(longestText))
 		}
 		for _, found := range slot.FindAllString(text, -1) {
 			if !strings.Contains(strings.Join(slots[kind], " "), found) {
-				f.Add("texts."+string(kind), found, "must be one of "+strings.Join(slots[kind], ", "))
+				f.Add("texts."+string(kind), found, fault.AnyOf(slots[kind]))
 			}
 		}
 		for _, needed := range slots[kind] {
 			if !strings.Contains(text, needed) {
-				f.Add("texts."+string(kind), text, "must hold "+needed)
+				f.Add("texts."+string(kind), text, say.Of(mustHold, say.Args{"needed": say.Name(needed)}))
 			}
 		}
 	}
@@ -122,16 +104,16 @@ func Reminds(now Clock) bool { return now >= At(reminding, 0) }
 
 // Answered is how a message stands once an owner has answered it: answered, and then the answer acts; or waiting for a
 // person, and why. A stop acts always; a place or a no only where something was offered and nothing answered yet.
-func (k MessageKind) Answered(before MessageState, answer Answer, unmistakable bool) (MessageState, string) {
+func (k MessageKind) Answered(before MessageState, answer Answer, unmistakable bool) (MessageState, say.Line) {
 	switch {
 	case unmistakable && answer.Stop:
-		return MessageAnswered, ""
+		return MessageAnswered, say.Line{}
 	case before == MessageAnswered:
-		return MessagePerson, "answered again: call them"
+		return MessagePerson, say.Of(answeredAgain)
 	case !unmistakable || !k.Offers():
-		return MessagePerson, "read it yourself"
+		return MessagePerson, say.Of(readItYourself)
 	default:
-		return MessageAnswered, ""
+		return MessageAnswered, say.Line{}
 	}
 }
 
@@ -186,9 +168,9 @@ type About struct {
 
 // TooLate says why such a message is not to be sent any more: its visit was called off or moved since, or its day has
 // gone by; empty where it may go out.
-func (a About) TooLate() string {
+func (a About) TooLate() say.Line {
 	if a.Kind == TellDue && a.Comes {
-		return "a visit was agreed since"
+		return say.Of(agreedSince)
 	}
 	gone := len(a.Places) > 0
 	for _, p := range a.Places {
@@ -197,17 +179,17 @@ func (a About) TooLate() string {
 		switch {
 		case v == nil:
 		case v.State == CalledOff || v.State == "":
-			return "the visit was called off since"
+			return say.Of(calledOffSince)
 		case v.On != p.On || v.Start != p.Start:
-			return "the visit was moved since"
+			return say.Of(movedSince)
 		case a.Kind == TellMissed && v.State != Missed, a.Kind != TellMissed && v.State == Missed:
-			return "the visit stands otherwise now"
+			return say.Of(otherwiseNow)
 		}
 	}
 	if gone && a.Kind != TellMissed || a.Kind == TellLate && len(a.Places) > 0 && a.Places[0].On != a.Today {
-		return "its day has gone by"
+		return say.Of(dayGone)
 	}
-	return ""
+	return say.Line{}
 }
 
 // Told is a time of a visit that its owner knows of.

@@ -1,6 +1,8 @@
 package round
 
 import (
+	"fribbet/internal/core/say"
+	"fribbet/internal/words/wordstest"
 	"testing"
 	"time"
 
@@ -8,12 +10,16 @@ import (
 )
 
 func TestMessagesAreInTheUsersWords(t *testing.T) {
-	assert.Empty(t, CheckTexts(UsualTexts))
+	usual := map[MessageKind]string{}
+	for _, kind := range MessageKinds() {
+		usual[kind] = wordstest.Of(say.Of("message." + say.Key(kind)))
+	}
+	assert.Empty(t, CheckTexts(usual))
 	f := Facts{Dog: "Fig", Places: []string{"Tue 8 Dec 10:15", "Wed 9 Dec 9:00"}}
-	assert.Equal(t, "Fig's nails are due. 1: Tue 8 Dec 10:15, 2: Wed 9 Dec 9:00. The first to answer has the place: answer with its number, or no. Stop: no more messages.", Write(UsualTexts[TellPlaces], f))
+	assert.Equal(t, "Fig's nails are due. 1: Tue 8 Dec 10:15, 2: Wed 9 Dec 9:00. The first to answer has the place: answer with its number, or no. Stop: no more messages.", Write(usual[TellPlaces], f))
 	bad := CheckTexts(map[MessageKind]string{TellAgreed: "{dog} {illness}", TellLate: ""})
 	assert.Len(t, bad, 6)
-	assert.Contains(t, bad[0].Want, "must be one of {dog}, {at}")
+	assert.Contains(t, wordstest.Of(bad[0].Want), "must be one of {dog}, {at}")
 }
 
 func TestAFailedMessageWaitsLongerAndLonger(t *testing.T) {
@@ -40,15 +46,15 @@ func TestWhatIsTrueNoMoreIsNotSent(t *testing.T) {
 		"its day has gone by":            {Kind: TellLate, Today: monday.AddDays(1), Places: place(agreed)},
 		"a visit was agreed since":       {Kind: TellDue, Today: monday, Comes: true},
 	} {
-		assert.Equal(t, why, a.TooLate())
+		assert.Equal(t, why, wordstest.Of(a.TooLate()))
 	}
 	for _, a := range []About{
 		{Kind: TellAgreed, Today: monday, Places: place(agreed)}, {Kind: TellPlaces, Today: monday, Places: place(nil)}, {Kind: TellDue, Today: monday},
 		{Kind: TellMissed, Today: monday.AddDays(1), Places: place(&Visit{On: monday, Start: At(10, 0), State: Missed})},
 	} {
-		assert.Empty(t, a.TooLate())
+		assert.Empty(t, wordstest.Of(a.TooLate()))
 	}
-	assert.Equal(t, "its day has gone by", About{Kind: TellPlaces, Today: monday.AddDays(1), Places: place(nil)}.TooLate())
+	assert.Equal(t, "its day has gone by", wordstest.Of(About{Kind: TellPlaces, Today: monday.AddDays(1), Places: place(nil)}.TooLate()))
 }
 
 // What an owner does not know yet is to be told once.
@@ -93,7 +99,7 @@ func TestWhatAnAnswerComesTo(t *testing.T) {
 	} {
 		state, why := c.kind.Answered(c.before, c.answer, c.clear)
 		assert.Equal(t, c.want, state, "%+v", c)
-		assert.Equal(t, c.want == MessagePerson, why != "", "a person is told why")
+		assert.Equal(t, c.want == MessagePerson, !why.Nothing(), "a person is told why")
 	}
 	assert.False(t, Reminds(At(16, 59)))
 	assert.True(t, Reminds(At(17, 0)))

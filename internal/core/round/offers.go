@@ -5,13 +5,14 @@ import (
 	"slices"
 
 	"fribbet/internal/core/date"
+	"fribbet/internal/core/say"
 )
 
 // Offer is a free place for a dog, why it is good, and what it costs, in days of being merely late.
 type Offer struct {
 	Visit
 	Cost    float64
-	Reasons []string
+	Reasons []say.Line
 	Saves   float64 // harm, against waiting another week
 }
 
@@ -71,7 +72,7 @@ func (w Week) offersOn(d Dog, others []Visit, day date.Date) []Offer {
 	for _, gap := range w.gaps(hours, visits) {
 		for _, start := range w.starts(gap, d, hours) {
 			v := Visit{Dog: d, On: day, Start: start, State: Offered}
-			if w.Breaks(v) != "" || w.Clash(v, visits) != "" {
+			if !w.Breaks(v).Nothing() || !w.Clash(v, visits).Nothing() {
 				continue
 			}
 			all = append(all, w.offer(v, gap, hours, visits))
@@ -151,34 +152,34 @@ func (w Week) starts(gap Stretch, d Dog, hours Hours) []Clock {
 func (w Week) offer(v Visit, gap Stretch, hours Hours, visits []Visit) Offer {
 	harm := v.Dog.Window.Harm(v.On)
 	o := Offer{Visit: v, Cost: harm, Saves: v.Dog.Window.Waits(v.On.AddDays(another)) - harm}
-	say := func(cost float64, why string) { o.Cost, o.Reasons = o.Cost+cost, append(o.Reasons, why) }
+	costs := func(cost float64, why say.Line) { o.Cost, o.Reasons = o.Cost+cost, append(o.Reasons, why) }
 	takes := v.Lasts(w)
 	for _, left := range []Stretch{{gap.From, takes.From}, {takes.To, gap.To}} {
 		if m := left.Minutes(); m >= tick && m < LeastGap {
-			say(uselessGap, "leaves a gap too short to use")
+			costs(uselessGap, say.Of(leavesAGapTooShort))
 		}
 	}
 	if takes.From < gap.From+tick || takes.To > gap.To-tick {
 		o.Cost -= startsAtEdge
 	}
 	if v.Dog.Help == Preferred && !hours.Helped(takes) {
-		say(noHelper, "nobody is there to hold")
+		costs(noHelper, say.Of(nobodyIsThereToHold))
 	}
 	before, after := beside(visits, v.Start)
 	if v.Dog.Hard {
 		if before != nil && before.Dog.Hard || after != nil && after.Dog.Hard {
-			say(hardAtHard, "next to another hard dog")
+			costs(hardAtHard, say.Of(nextToAnotherHardDog))
 		}
 		if after == nil {
-			say(hardLast, "a hard dog last")
+			costs(hardLast, say.Of(aHardDogLast))
 		}
 	}
 	if family(visits, v.Dog) {
 		switch {
 		case before != nil && before.Dog.Owner == v.Dog.Owner, after != nil && after.Dog.Owner == v.Dog.Owner:
-			say(-withOthers, "with the owner's other dog")
+			costs(-withOthers, say.Of(withTheOwnersOtherDog))
 		default:
-			say(apart, "apart from the owner's other dog")
+			costs(apart, say.Of(apartFromTheOwnersOther))
 		}
 	}
 	return o

@@ -9,6 +9,7 @@ import (
 	"unicode/utf8"
 
 	"fribbet/internal/core/fault"
+	"fribbet/internal/core/say"
 )
 
 // Reach is how an owner is told something.
@@ -31,6 +32,7 @@ type Owner struct {
 	Stopped   bool   // it said stop: nothing is ever sent
 	Suits     map[time.Weekday][]Stretch
 	Note      string
+	Language  string // that they are spoken to in; empty: the book's
 }
 
 const (
@@ -44,31 +46,31 @@ var number = regexp.MustCompile(`^\+?[0-9]{5,15}$`)
 func (o Owner) Check() fault.Fields {
 	var f fault.Fields
 	if n := utf8.RuneCountInString(o.Name); strings.TrimSpace(o.Name) == "" || n > longestName {
-		f.Add("name", o.Name, fmt.Sprintf("must be a name of at most %d letters", longestName))
+		f.Add("name", o.Name, say.Of(mustBeANameOf, say.Args{"n": say.Count(longestName)}))
 	}
 	if utf8.RuneCountInString(o.Note) > longestNote {
-		f.Add("note", o.Note, fmt.Sprintf("must be at most %d letters", longestNote))
+		f.Add("note", o.Note, fault.MostLetters(longestNote))
 	}
 	switch o.Reach {
 	case ByText:
 		if !number.MatchString(strings.NewReplacer(" ", "", "\u00a0", "", "\u202f", "", "-", "", "\u2011", "", "/", "", "(", "", ")", "", ".", "").Replace(o.Address)) {
-			f.Add("address", o.Address, "must be a telephone number of 5 to 15 digits, such as +44 20 7946 0000, or choose another way to reach them")
+			f.Add("address", o.Address, say.Of(mustBeATelephoneNumber))
 		}
 	case ByMail:
 		if a, err := mail.ParseAddress(o.Address); err != nil || a.Address != o.Address {
-			f.Add("address", o.Address, "must be a mail address, such as name@example.org, or choose another way to reach them")
+			f.Add("address", o.Address, say.Of(mustBeAMailAddress))
 		}
 	case ByHand:
 		if o.Address != "" {
-			f.Add("address", o.Address, "must be empty where they are told by hand")
+			f.Add("address", o.Address, say.Of(mustBeEmptyWhereThey))
 		}
 	default:
-		f.Add("reach", string(o.Reach), "must be text, mail or hand")
+		f.Add("reach", string(o.Reach), say.Of(mustBeTextMailOr))
 	}
 	for day, hours := range o.Suits {
 		for _, s := range hours {
 			if s.Minutes() == 0 || s.From < 0 || s.To > At(24, 0) {
-				f.Add("suits", fmt.Sprintf("%s %s to %s", day, s.From, s.To), "must be from one time of the day to a later one")
+				f.Add("suits", fmt.Sprintf("%s %s–%s", day, s.From, s.To), say.Of(mustBeFromOneTime))
 			}
 		}
 	}

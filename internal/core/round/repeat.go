@@ -1,10 +1,9 @@
 package round
 
 import (
-	"fmt"
-
 	"fribbet/internal/core/date"
 	"fribbet/internal/core/fault"
+	"fribbet/internal/core/say"
 )
 
 // Repeat is a visit again and again: every so many weeks, so often, at the same hour of the same weekday.
@@ -22,10 +21,10 @@ const (
 func (r Repeat) Check() fault.Fields {
 	var f fault.Fields
 	if r.EveryWeeks < 1 || r.EveryWeeks > mostWeeksApart {
-		f.Add("every_weeks", r.EveryWeeks, fmt.Sprintf("must be from 1 to %d weeks", mostWeeksApart))
+		f.Add("every_weeks", r.EveryWeeks, say.Of(mustBeFrom1To, say.Args{"n": say.Count(mostWeeksApart)}))
 	}
 	if r.Times < 1 || r.Times > mostRepeats {
-		f.Add("times", r.Times, fmt.Sprintf("must be from 1 to %d times", mostRepeats))
+		f.Add("times", r.Times, say.Of(mustBeFrom1ToTimes, say.Args{"n": say.Count(mostRepeats)}))
 	}
 	return f
 }

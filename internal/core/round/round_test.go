@@ -12,6 +12,8 @@ import (
 	"fribbet/internal/core/date"
 	"fribbet/internal/core/estimate"
 	"fribbet/internal/core/kit"
+	"fribbet/internal/core/say"
+	"fribbet/internal/words/wordstest"
 )
 
 var monday = date.MustParse("2026-11-23")
@@ -64,7 +66,7 @@ func drawDog(t *rapid.T, i int) Dog {
 func sound(t require.TestingT, w Week, visits []Visit) {
 	came := map[string]date.Date{}
 	for i, v := range visits {
-		assert.Empty(t, w.Breaks(v), v.Dog.Name)
+		assert.Empty(t, wordstest.Of(w.Breaks(v)), v.Dog.Name)
 		for _, o := range visits[i+1:] {
 			if o.On == v.On {
 				assert.False(t, o.Lasts(w).Meets(v.Lasts(w)), "%s and %s", v.Dog.Name, o.Dog.Name)
@@ -88,8 +90,8 @@ func TestOffersServe(t *testing.T) {
 			offers := w.Offers(d, visits, monday, monday.AddDays(6), 5)
 			assert.Equal(t, offers, w.Offers(d, visits, monday, monday.AddDays(6), 5), "asked again, it says the same")
 			for j, o := range offers {
-				assert.Empty(t, w.Breaks(o.Visit))
-				assert.Empty(t, w.Clash(o.Visit, visits))
+				assert.Empty(t, wordstest.Of(w.Breaks(o.Visit)))
+				assert.Empty(t, wordstest.Of(w.Clash(o.Visit, visits)))
 				assert.True(t, j == 0 || offers[j-1].Cost <= o.Cost)
 			}
 			if len(offers) > 0 {
@@ -109,7 +111,7 @@ func TestAnOwnersDogsComeTogether(t *testing.T) {
 	second := Dog{ID: "b", Name: "Sloe", Owner: "o", Minutes: 20, Window: due}
 	best := w.Offers(second, []Visit{first}, monday, monday.AddDays(4), 3)[0]
 	assert.Equal(t, first.On, best.On)
-	assert.Contains(t, best.Reasons, "with the owner's other dog")
+	assert.Contains(t, wordstest.All(best.Reasons), "with the owner's other dog")
 }
 
 func TestWhatAMoveBreaksIsSaid(t *testing.T) {
@@ -123,13 +125,13 @@ func TestWhatAMoveBreaksIsSaid(t *testing.T) {
 		"needs somebody to hold": {Dog: d, On: monday.AddDays(1), Start: At(11, 0)},
 		"the owner's hours":      {Dog: d, On: monday.AddDays(1), Start: At(9, 0)},
 	} {
-		assert.Contains(t, w.Breaks(v), want)
+		assert.Contains(t, wordstest.Of(w.Breaks(v)), want)
 	}
-	assert.Empty(t, w.Breaks(Visit{Dog: d, On: monday.AddDays(1), Start: At(10, 15)}))
+	assert.Empty(t, wordstest.Of(w.Breaks(Visit{Dog: d, On: monday.AddDays(1), Start: At(10, 15)})))
 	there := Visit{ID: "1", Dog: Dog{ID: "b", Name: "Sloe", Minutes: 60}, On: monday.AddDays(1), Start: At(10, 0), State: Agreed}
-	assert.Contains(t, w.Clash(Visit{ID: "2", Dog: d, On: there.On, Start: At(10, 30)}, []Visit{there}), "runs into Sloe")
+	assert.Contains(t, wordstest.Of(w.Clash(Visit{ID: "2", Dog: d, On: there.On, Start: At(10, 30)}, []Visit{there})), "runs into Sloe")
 	there.State = CalledOff
-	assert.Empty(t, w.Clash(Visit{ID: "2", Dog: d, On: there.On, Start: At(10, 30)}, []Visit{there}), "its place is free again")
+	assert.Empty(t, wordstest.Of(w.Clash(Visit{ID: "2", Dog: d, On: there.On, Start: At(10, 30)}, []Visit{there})), "its place is free again")
 }
 
 // Waiting does more harm the longer it is, and the most where a dewclaw curls.
@@ -166,6 +168,6 @@ func TestADaysLoadAgainstWhatHandsTake(t *testing.T) {
 	dog := Dog{Takes: estimate.Estimate{Value: 50}, Nails: 18, Hard: true, Kit: kit.Needs{kit.GrinderBand: {Minutes: 6}, kit.LargePlier: {Cuts: 40, Minutes: 9}}}
 	day := []Visit{{Dog: dog, State: Agreed}, {Dog: dog, State: Here}, {Dog: dog, State: CalledOff}}
 	l := Limits{Minutes: 90, Dogs: 2}.Load(day)
-	assert.Equal(t, Load{Minutes: 100, Dogs: 2, Hard: 2, Nails: 36, Grinding: 12, Over: []string{"100 minutes at the table, 90 are your limit"}}, l)
+	assert.Equal(t, Load{Minutes: 100, Dogs: 2, Hard: 2, Nails: 36, Grinding: 12, Over: []say.Line{say.Of(overMinutes, say.Args{"is": say.Count(100), "most": say.Whole(90)})}}, l)
 	assert.Equal(t, kit.Needs{kit.GrinderBand: {Minutes: 6}, kit.LargePlier: {Cuts: 40, Minutes: 9}}, Ahead(day), "what is under way is in the kit's own count")
 }

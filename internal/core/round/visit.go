@@ -1,7 +1,6 @@
 package round
 
 import (
-	"fmt"
 	"slices"
 	"time"
 
@@ -9,6 +8,7 @@ import (
 	"fribbet/internal/core/estimate"
 	"fribbet/internal/core/fault"
 	"fribbet/internal/core/kit"
+	"fribbet/internal/core/say"
 )
 
 // State is how far a visit has come.
@@ -95,15 +95,15 @@ func (v Visit) Lasts(w Week) Stretch {
 func (v Visit) Check() fault.Fields {
 	var f fault.Fields
 	if v.Start < 0 || v.Start >= At(24, 0) {
-		f.Add("start", v.Start.String(), "must be a time of the day, from 00:00 to 23:59")
+		f.Add("start", v.Start.String(), say.Of(mustBeATimeOf))
 	}
 	if v.Dog.Minutes < LeastVisit || v.Dog.Minutes > mostVisit {
-		f.Add("minutes", v.Dog.Minutes, fmt.Sprintf("must be from %d minutes to %d", LeastVisit, mostVisit))
+		f.Add("minutes", v.Dog.Minutes, say.Of(mustBeFromMinutesTo, say.Args{"least": say.Whole(LeastVisit), "most": say.Count(mostVisit)}))
 	} else if v.Start+Clock(v.Dog.Minutes) > At(24, 0) {
-		f.Add("minutes", v.Dog.Minutes, "must end on the same day")
+		f.Add("minutes", v.Dog.Minutes, say.Of(mustEndOnTheSame))
 	}
 	if !slices.Contains([]State{Offered, Agreed, Missed, CalledOff}, v.State) {
-		f.Add("state", string(v.State), "must be offered, agreed, missed or called_off: the rest its trim says")
+		f.Add("state", string(v.State), say.Of(mustBeOfferedAgreedMissed))
 	}
 	return f
 }
@@ -114,13 +114,13 @@ const LeastVisit = 5
 const mostVisit = 480 // minutes
 
 // Breaks says what a visit would break at its place, besides others' visits; empty where nothing is.
-func (w Week) Breaks(v Visit) string {
-	if no := v.Dog.Window.Refuses(v.On); no != "" {
-		return v.Dog.Name + " " + no
+func (w Week) Breaks(v Visit) say.Line {
+	if no := v.Dog.Window.Refuses(v.On); !no.Nothing() {
+		return say.Of(dogSaidNo, say.Args{"name": say.Name(v.Dog.Name), "no": no})
 	}
 	hours, open := w.On(v.On)
 	if !open {
-		return fmt.Sprintf("%s is no working day", v.On)
+		return say.Of(isNoWorkingDay, say.Args{"on": v.On.Say()})
 	}
 	takes := v.Lasts(w)
 	inside := false
@@ -129,15 +129,15 @@ func (w Week) Breaks(v Visit) string {
 	}
 	switch {
 	case !inside && hours.Holds(takes):
-		return fmt.Sprintf("it runs into the break, %s to %s", hours.Break.From, hours.Break.To)
+		return say.Of(itRunsIntoTheBreak, say.Args{"from": hours.Break.From.Say(), "to": hours.Break.To.Say()})
 	case !inside:
-		return fmt.Sprintf("it lies outside the hours, %s to %s", hours.From, hours.To)
+		return say.Of(itLiesOutsideTheHours, say.Args{"from": hours.From.Say(), "to": hours.To.Say()})
 	case v.Dog.Help == Needed && !hours.Helped(takes):
-		return v.Dog.Name + " needs somebody to hold, and nobody is there then"
+		return say.Of(needsSomebodyToHoldAnd, say.Args{"name": say.Name(v.Dog.Name)})
 	case !suits(v.Dog.Suits, v.On, takes):
-		return "it lies outside the owner's hours"
+		return say.Of(itLiesOutsideTheOwners)
 	}
-	return ""
+	return say.Line{}
 }
 
 // suits tells whether a stretch lies within an owner's hours; nil: any do.
@@ -154,18 +154,18 @@ func suits(hours map[time.Weekday][]Stretch, day date.Date, s Stretch) bool {
 }
 
 // Clash says which other visit a visit runs into, or that the dog comes that day already; empty where none.
-func (w Week) Clash(v Visit, others []Visit) string {
+func (w Week) Clash(v Visit, others []Visit) say.Line {
 	takes := v.Lasts(w)
 	for _, o := range others {
 		if o.ID == v.ID || o.On != v.On || !o.State.Takes() {
 			continue
 		}
 		if o.Dog.ID == v.Dog.ID {
-			return fmt.Sprintf("%s comes that day already, at %s", v.Dog.Name, o.Start)
+			return say.Of(comesThatDayAlreadyAt, say.Args{"name": say.Name(v.Dog.Name), "start": o.Start.Say()})
 		}
 		if takes.Meets(o.Lasts(w)) {
-			return fmt.Sprintf("it runs into %s, %s to %s", o.Dog.Name, o.Start, o.Lasts(w).To)
+			return say.Of(itRunsIntoTo, say.Args{"name": say.Name(o.Dog.Name), "start": o.Start.Say(), "to": o.Lasts(w).To.Say()})
 		}
 	}
-	return ""
+	return say.Line{}
 }

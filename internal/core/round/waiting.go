@@ -3,17 +3,18 @@ package round
 import (
 	"fribbet/internal/core/date"
 	"fribbet/internal/core/fault"
+	"fribbet/internal/core/say"
 )
 
 // CheckWait names why a dog with these visits cannot wait for a place on a day.
 func CheckWait(on, today date.Date, its []Visit) fault.Fields {
 	var f fault.Fields
 	if on.Before(today) {
-		f.Add("on", on.String(), "must not have gone by")
+		f.Add("on", on.String(), say.Of(mustNotHaveGoneBy))
 	}
 	for _, v := range its {
 		if v.On == on && v.State.Takes() {
-			f.Add("on", on.String(), "must be a day without a visit: "+v.Dog.Name+" comes at "+v.Start.String())
+			f.Add("on", on.String(), say.Of(mustBeADayWithout, say.Args{"name": say.Name(v.Dog.Name), "start": v.Start.Say()}))
 		}
 	}
 	return f

@@ -2,7 +2,7 @@ package round
 
 import (
 	"cmp"
-	"fmt"
+	"fribbet/internal/core/say"
 	"math"
 	"slices"
 )
@@ -12,7 +12,7 @@ type Way struct {
 	Visit
 	To    Clock   // where it would move that day; 0: it stays where it is
 	Saves float64 // minutes that owners wait, all of them together
-	Words string
+	Words say.Line
 }
 
 // Judgement (ours).
@@ -34,7 +34,7 @@ func (w Week) Ways(visits []Visit, now Clock) []Way {
 	var all []Way
 	try := func(way Way, then []Visit) {
 		if way.Saves = wait - waits(w.Running(then, now)); way.Saves >= leastWay {
-			way.Words += fmt.Sprintf(" About %.0f minutes less waiting.", way.Saves)
+			way.Words = say.Of(aboutMinutesLessWaiting, say.Args{"way": way.Words, "saves": say.Count(math.Round(way.Saves))})
 			all = append(all, way)
 		}
 	}
@@ -74,7 +74,7 @@ func (w Week) shortened(visits []Visit, i int, try func(Way, []Visit)) {
 	then := slices.Clone(visits)
 	share := float64(v.Dog.Nails-v.Dog.CanWait) / float64(v.Dog.Nails)
 	then[i].Dog.Takes.Value = math.Max(leastCut, share*v.Dog.Takes.Value)
-	try(Way{Visit: v, Words: fmt.Sprintf("Leave %d of %s's %d nails for another day: they touch nothing.", v.Dog.CanWait, v.Dog.Name, v.Dog.Nails)}, then)
+	try(Way{Visit: v, Words: say.Of(leaveOfSNailsFor, say.Args{"canWait": say.Count(v.Dog.CanWait), "name": say.Name(v.Dog.Name), "nails": say.Whole(v.Dog.Nails)})}, then)
 }
 
 // lightFirst takes a dog before one in front of it that takes longer. A hard dog does not come last for it.
@@ -86,7 +86,7 @@ func (w Week) lightFirst(visits []Visit, i int, try func(Way, []Visit)) {
 		}
 		if before.Dog.Takes.Value > visits[i].Dog.Takes.Value {
 			then := slices.Insert(slices.Delete(slices.Clone(visits), i, i+1), j, visits[i])
-			try(Way{Visit: visits[i], Words: fmt.Sprintf("Take %s before %s: it takes %.0f minutes.", visits[i].Dog.Name, before.Dog.Name, visits[i].Dog.Takes.Value)}, then)
+			try(Way{Visit: visits[i], Words: say.Of(takeBeforeItTakesMinutes, say.Args{"name": say.Name(visits[i].Dog.Name), "before": say.Name(before.Dog.Name), "minutes": say.Round(visits[i].Dog.Takes.Value)})}, then)
 		}
 	}
 }
@@ -103,7 +103,7 @@ func (w Week) anotherTime(visits []Visit, i int, now Clock, try func(Way, []Visi
 		for _, start := range w.starts(gap, v.Dog, hours) {
 			moved := v
 			moved.Start = start
-			if start <= v.Start || w.Breaks(moved) != "" || w.Clash(moved, others) != "" {
+			if start <= v.Start || !w.Breaks(moved).Nothing() || !w.Clash(moved, others).Nothing() {
 				continue
 			}
 			then := slices.Clone(others)
@@ -111,7 +111,7 @@ func (w Week) anotherTime(visits []Visit, i int, now Clock, try func(Way, []Visi
 			for k := len(then) - 1; k >= 0 && then[k].Start > start; k-- {
 				at = k
 			}
-			try(Way{Visit: v, To: start, Words: fmt.Sprintf("Ask whether %s may come at %s instead of %s.", v.Dog.Name, start, v.Start)}, slices.Insert(then, at, moved))
+			try(Way{Visit: v, To: start, Words: say.Of(askWhetherMayComeAt, say.Args{"name": say.Name(v.Dog.Name), "at": start.Say(), "instead": v.Start.Say()})}, slices.Insert(then, at, moved))
 			break
 		}
 	}

@@ -8,6 +8,7 @@ import (
 	"pgregory.net/rapid"
 
 	"fribbet/internal/core/estimate"
+	"fribbet/internal/words/wordstest"
 )
 
 func aLateDay(t *testing.T) (Week, []Visit) {
@@ -37,9 +38,9 @@ func TestWaysToEaseADayThatRunsLate(t *testing.T) {
 		by[way.Dog.Name] = way
 		assert.True(t, i == 0 || ways[i-1].Saves >= way.Saves, "what saves the most first")
 	}
-	assert.Contains(t, by["Oslo"].Words, "Leave 12 of Oslo's 18 nails for another day: they touch nothing.")
-	assert.Contains(t, by["Fig"].Words, "Take Fig before Oslo: it takes 10 minutes.")
-	assert.Contains(t, by["Sloe"].Words, "Ask whether Sloe may come at")
+	assert.Contains(t, wordstest.Of(by["Oslo"].Words), "Leave 12 of Oslo's 18 nails for another day: they touch nothing.")
+	assert.Contains(t, wordstest.Of(by["Fig"].Words), "Take Fig before Oslo: it takes 10 minutes.")
+	assert.Contains(t, wordstest.Of(by["Sloe"].Words), "Ask whether Sloe may come at")
 	assert.Greater(t, by["Sloe"].To, At(11, 20))
 	assert.Zero(t, by["Fig"].To)
 }
@@ -76,8 +77,8 @@ func TestWaysHold(t *testing.T) {
 			}
 			moved := way.Visit
 			moved.Start = way.To
-			assert.Empty(t, w.Breaks(moved))
-			assert.Empty(t, w.Clash(moved, day))
+			assert.Empty(t, wordstest.Of(w.Breaks(moved)))
+			assert.Empty(t, wordstest.Of(w.Clash(moved, day)))
 			assert.GreaterOrEqual(t, way.Start, now+onTheWay)
 		}
 	})

@@ -3,6 +3,7 @@ package round
 import (
 	"cmp"
 	"fribbet/internal/core/date"
+	"fribbet/internal/core/say"
 )
 
 // Window are the days on which a visit serves a dog, from the dates of its outlook; a zero one is not known.
@@ -13,15 +14,15 @@ type Window struct {
 	Curls   date.Date `json:",omitzero"` // the first day on which a dewclaw curls
 
 	NotBefore date.Date `json:",omitzero"` // nothing is trimmed before: the dog said no
-	No        string    `json:",omitempty"`
+	No        say.Line  `json:",omitzero"`
 }
 
 // Refuses says what the dog said no with, where that keeps a visit off a day; empty where it does not.
-func (w Window) Refuses(day date.Date) string {
+func (w Window) Refuses(day date.Date) say.Line {
 	if day.Before(w.NotBefore) {
 		return w.No
 	}
-	return ""
+	return say.Line{}
 }
 
 // Judgement (ours): what a day does to a dog, in days of being merely late.
@@ -33,7 +34,7 @@ const (
 )
 
 // Serves tells whether there is something to take on a day, and the dog lets one.
-func (w Window) Serves(day date.Date) bool { return !day.Before(w.Worth) && w.Refuses(day) == "" }
+func (w Window) Serves(day date.Date) bool { return !day.Before(w.Worth) && w.Refuses(day).Nothing() }
 
 // Harm is what coming on a day and not before does to the dog, in days of being merely late: what it has waited
 // till then, or what coming early costs.

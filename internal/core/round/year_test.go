@@ -143,7 +143,7 @@ func (s *simulated) first(d Dog, from date.Date) *Visit {
 		there := s.w.day(s.visits, day)
 		for _, gap := range s.w.gaps(hours, there) {
 			for _, start := range s.w.starts(gap, d, hours) {
-				if v := (Visit{Dog: d, On: day, Start: start, State: Agreed}); s.w.Breaks(v) == "" && s.w.Clash(v, there) == "" {
+				if v := (Visit{Dog: d, On: day, Start: start, State: Agreed}); s.w.Breaks(v).Nothing() && s.w.Clash(v, there).Nothing() {
 					return &v
 				}
 			}

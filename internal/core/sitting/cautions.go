@@ -1,34 +1,32 @@
 package sitting
 
 import (
-	"fmt"
-	"strings"
-
 	"fribbet/internal/core/dog"
 	"fribbet/internal/core/feet"
 	"fribbet/internal/core/nail"
 	"fribbet/internal/core/outlook"
+	"fribbet/internal/core/say"
 )
 
 // Cautions are what to know of holding this dog before it is touched, before those of its feet.
 func (q Question) Cautions(p Plan) []dog.Caution {
 	var all []dog.Caution
-	say := func(kind dog.CautionKind, words string) { all = append(all, dog.Caution{Kind: kind, Words: words}) }
-	all = append(all, q.Dog.HandlingCautions(q.Today, q.Helper || p.Blocked != "")...) // what blocks is said once
-	var impossible []string
+	add := func(kind dog.CautionKind, words say.Line) { all = append(all, dog.Caution{Kind: kind, Words: words}) }
+	all = append(all, q.Dog.HandlingCautions(q.Today, q.Helper || !p.Blocked.Nothing())...) // what blocks is said once
+	var impossible []nail.Paw
 	for i, paw := range p.Tolerance.Paws {
 		if paw.Impossible {
-			impossible = append(impossible, nail.Paw(i).String())
+			impossible = append(impossible, nail.Paw(i))
 		}
 	}
 	switch n := len(impossible); {
 	case n == 1:
-		say(dog.Handle, strings.Join(impossible, "")+" is not given: leave it, never force it.")
+		add(dog.Handle, say.Of(isNotGivenLeaveIt, say.Args{"paw": nail.SaidPaws(impossible...)}))
 	case n > 1:
-		say(dog.Veterinarian, strings.Join(impossible, ", ")+" are not given. What cannot be done safely: "+outlook.Elsewhere(q.Terms.Keeper)+". Whether to sedate is a veterinarian's decision alone.")
+		add(dog.Veterinarian, say.Of(areNotGivenWhatCannot, say.Args{"paws": nail.SaidPaws(impossible...), "elsewhere": outlook.Elsewhere(q.Terms.Keeper)}))
 	}
 	if paw, stands := p.Tolerance.Hardest(); stands && len(impossible) == 0 {
-		say(dog.Handle, fmt.Sprintf("%s is the hardest paw: plan for it.", paw))
+		add(dog.Handle, say.Of(isTheHardestPawPlan, say.Args{"paw": nail.SaidPaws(paw)}))
 	}
 	return all
 }
@@ -41,22 +39,22 @@ func WhileTraining(readings []feet.Reading, paws map[nail.Paw]bool, keeper bool)
 		kind    dog.CautionKind
 		urgency Urgency
 		unseen  bool
-		words   string
+		words   say.Key
+		who     say.Line
 	}{
-		{dog.Veterinarian, Curls, false, " curls and cannot wait for the ladder: " + now(keeper) + "."},
-		{dog.CareWithNail, Curls, true, " may curl by now, though nobody has looked: look at it. If it does, it cannot wait for the ladder: " + now(keeper) + "."},
-		{dog.CareWithNail, OnFloor, false, " on the floor, and the paw is still on the ladder: what cannot wait is " + theirs(keeper) + "."},
-		{dog.CareWithNail, OnFloor, true, " probably on the floor, and the paw is still on the ladder: what cannot wait is " + theirs(keeper) + "."},
+		{dog.Veterinarian, Curls, false, curlsAndCannotWaitFor, now(keeper)},
+		{dog.CareWithNail, Curls, true, mayCurlByNowThough, now(keeper)},
+		{dog.CareWithNail, OnFloor, false, onTheFloorAndThe, theirs(keeper)},
+		{dog.CareWithNail, OnFloor, true, probablyOnTheFloorAnd, theirs(keeper)},
 	} {
 		caution := dog.Caution{Kind: c.kind}
-		var names []string
 		for _, r := range readings {
 			if paws[r.Code.Paw] && !r.State.Veterinary() && UrgencyOf(outlook.Planned{Reading: r}) == c.urgency && c.unseen == unseen(r) {
-				caution.Nails, names = append(caution.Nails, r.Code), append(names, r.Code.String())
+				caution.Nails = append(caution.Nails, r.Code)
 			}
 		}
-		if len(names) > 0 {
-			caution.Words = strings.Join(names, ", ") + c.words
+		if len(caution.Nails) > 0 {
+			caution.Words = say.Of(c.words, say.Args{"nails": nail.SaidEach(caution.Nails...), "who": c.who})
 			all = append(all, caution)
 		}
 	}
@@ -72,16 +70,16 @@ func unseen(r feet.Reading) bool {
 }
 
 // now is who does what cannot wait for the ladder.
-func now(keeper bool) string {
+func now(keeper bool) say.Line {
 	if keeper {
-		return "a professional or a veterinarian, now"
+		return say.Of(aProfessionalOrAVeterinarian)
 	}
-	return "a veterinarian, now"
+	return say.Of(aVeterinarianNow)
 }
 
-func theirs(keeper bool) string {
+func theirs(keeper bool) say.Line {
 	if keeper {
-		return "a professional's or a veterinarian's"
+		return say.Of(aProfessionalsOrAVeterinarians)
 	}
-	return "a veterinarian's"
+	return say.Of(aVeterinarians)
 }

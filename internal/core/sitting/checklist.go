@@ -2,21 +2,21 @@ package sitting
 
 import (
 	"slices"
-	"strings"
 
 	"fribbet/internal/core/dog"
 	"fribbet/internal/core/kit"
 	"fribbet/internal/core/nail"
+	"fribbet/internal/core/say"
 	"fribbet/internal/core/temper"
 )
 
 // Thing is one thing to lay out or to do before the first nail.
 type Thing struct {
 	Key     string // remembered with the sitting when it was ticked
-	Words   string
-	Why     string
-	Trouble string // of the piece in the kit: empty, blunt, to be charged; empty when there is none
-	Missed  bool   // it was not ticked at the last sitting
+	Words   say.Line
+	Why     say.Line
+	Trouble say.Line // of the piece in the kit: empty, blunt, to be charged; empty when there is none
+	Missed  bool     // it was not ticked at the last sitting
 }
 
 // Checklist is what this dog and today's tools want before the first nail.
@@ -26,8 +26,8 @@ func (q Question) Checklist(p Plan) []Thing {
 		today = p.Days[0]
 	}
 	var list []Thing
-	add := func(key, words, why string) { list = append(list, Thing{Key: key, Words: words, Why: why}) }
-	kinds := map[kit.Kind]string{}
+	add := func(key string, words, why say.Line) { list = append(list, Thing{Key: key, Words: words, Why: why}) }
+	kinds := map[kit.Kind]say.Line{}
 	uses := func(w kit.Work) bool {
 		return slices.ContainsFunc(today.Stops, func(s Stop) bool { return s.Tool.Tool.Work() == w })
 	}
@@ -37,30 +37,30 @@ func (q Question) Checklist(p Plan) []Thing {
 
 	list = append(list, q.styptic())
 	if restless(p.Tolerance) {
-		add("walk", "a walk first", "often a quarter of an hour: a dog that has moved stands more quietly")
+		add("walk", say.Of(aWalkFirst), say.Of(oftenAQuarterOfAn))
 	}
 	if h.Muzzle {
-		kinds[kit.Muzzle] = "keeps everybody safe: on before the table, and treats through it"
+		kinds[kit.Muzzle] = say.Of(keepsEverybodySafeOnBefore)
 	}
 	if h.Helper != dog.Alone {
-		add("helper", "a helper", "one pair of hands for the dog, one for the nails")
+		add("helper", say.Of(aHelper), say.Of(onePairOfHandsFor))
 	}
-	kinds[kit.Treats] = "better ones than on other days"
-	kinds[kit.Mat] = "a dog that slips, pulls"
+	kinds[kit.Treats] = say.Of(betterOnesThanOnOther)
+	kinds[kit.Mat] = say.Of(aDogThatSlipsPulls)
 	if dark || uses(kit.Clipping) {
-		kinds[kit.Light] = "every cut end is looked at"
+		kinds[kit.Light] = say.Of(everyCutEndIsLooked)
 	}
 	if longCoat {
-		add("pads", "hair between the pads cleared", "dirt, damp and slipping; it winds into a grinder, and it blunts clippers")
-		kinds[kit.Mesh] = "over the paw, so that the nails poke through; or wet the hair down"
-		add(Wetted, "hair wetted down", "instead of a mesh; the hair alone: wet horn hides the cut end")
+		add("pads", say.Of(hairBetweenThePadsCleared), say.Of(dirtDampAndSlippingIt))
+		kinds[kit.Mesh] = say.Of(overThePawSoThat)
+		add(Wetted, say.Of(hairWettedDown), say.Of(insteadOfAMeshThe))
 	}
 	if uses(kit.Clipping) || uses(kit.Grinding) {
-		kinds[kit.Glasses] = "clippings and dust fly"
+		kinds[kit.Glasses] = say.Of(clippingsAndDustFly)
 	}
 	if uses(kit.Grinding) {
-		kinds[kit.Mask] = "grinding makes dust"
-		kinds[kit.HairTie] = "your own long hair, and the dog's beard, leg and belly hair, away from what spins"
+		kinds[kit.Mask] = say.Of(grindingMakesDust)
+		kinds[kit.HairTie] = say.Of(yourOwnLongHairAnd)
 	}
 	for _, k := range kit.Kinds() {
 		if why, wanted := kinds[k]; wanted {
@@ -68,7 +68,7 @@ func (q Question) Checklist(p Plan) []Thing {
 		}
 	}
 	if uses(kit.Clipping) {
-		add("edges", "a file or a grinder for the edges", "nothing jagged stays")
+		add("edges", say.Of(aFileOrAGrinder), say.Of(nothingJaggedStays))
 	}
 	if len(q.Past.Ticks) > 0 {
 		for i := range list {
@@ -82,11 +82,11 @@ func (q Question) Checklist(p Plan) []Thing {
 const Wetted = "wetted"
 
 // ReadDry is what to mind of the face once the hair was wetted; empty where it was not.
-func ReadDry(ticks []string) string {
+func ReadDry(ticks []string) say.Line {
 	if !slices.Contains(ticks, Wetted) {
-		return ""
+		return say.Line{}
 	}
-	return "The hair was wetted: dry the end before you read it. Wet horn shows no white and no flakes."
+	return say.Of(theHairWasWettedDry)
 }
 
 // SeeTo lists the pieces of the kit that are not fit for work, whatever today wants.
@@ -95,8 +95,8 @@ func (q Question) SeeTo() []kit.Piece {
 }
 
 // piece is a kind that is wanted, as it stands in the kit.
-func (q Question) piece(k kit.Kind, why string) Thing {
-	thing := Thing{Key: string(k), Words: strings.ReplaceAll(string(k), "_", " "), Why: why}
+func (q Question) piece(k kit.Kind, why say.Line) Thing {
+	thing := Thing{Key: string(k), Words: k.Say(), Why: why}
 	for _, p := range q.Kit {
 		if p.Item.Kind == k {
 			thing.Trouble = p.State.Words
@@ -111,19 +111,18 @@ func (q Question) piece(k kit.Kind, why string) Thing {
 // styptic is the best of what stops bleeding that the kit holds and that is fit for use. It
 // stands first whatever the dog: no nail is cut without it.
 func (q Question) styptic() Thing {
-	thing := Thing{Key: "styptic", Words: "styptic powder, open", Why: "or cornstarch, plain flour, baking soda"}
+	thing := Thing{Key: "styptic", Words: say.Of(stypticPowderOpen), Why: say.Of(orCornstarchPlainFlourBaking)}
 	for _, k := range kit.StopsBlood() {
 		for _, p := range q.Kit {
 			if p.Item.Kind != k {
 				continue
 			}
-			name := strings.ReplaceAll(string(k), "_", " ")
 			if p.State.Usable() {
-				thing.Words = name + ", open"
+				thing.Words = say.Of(openThing, say.Args{"thing": k.Say()})
 				return thing
 			}
-			if thing.Trouble == "" {
-				thing.Trouble = name + ": " + p.State.Words
+			if thing.Trouble.Nothing() {
+				thing.Trouble = say.Of(troubleOf, say.Args{"thing": k.Say(), "trouble": p.State.Words})
 			}
 		}
 	}
@@ -131,9 +130,9 @@ func (q Question) styptic() Thing {
 }
 
 // Remedy is what stops the blood: what was laid out, as far as that was said, or else what is nearest.
-func (q Question) Remedy(ticks []string) string {
+func (q Question) Remedy(ticks []string) say.Line {
 	if !slices.Contains(ticks, "styptic") {
-		return "Styptic on the end; or cornstarch, plain flour, baking soda: what is nearest. Press firmly."
+		return say.Of(stypticOnTheEndOr)
 	}
 	for _, k := range kit.StopsBlood() {
 		if slices.ContainsFunc(q.Kit, func(p kit.Piece) bool { return p.Item.Kind == k && p.State.Usable() }) {
@@ -144,11 +143,11 @@ func (q Question) Remedy(ticks []string) string {
 }
 
 // Reward is when the dog is rewarded: the less sure it is, the oftener (trade: at first after every nail).
-func (q Question) Reward(p Plan) string {
+func (q Question) Reward(p Plan) say.Line {
 	if len(q.Past.Outings) == 0 || q.first() != temper.Plain || restless(p.Tolerance) {
-		return "A treat after every nail."
+		return say.Of(aTreatAfterEveryNail)
 	}
-	return "A treat after every paw."
+	return say.Of(aTreatAfterEveryPaw)
 }
 
 // restless tells whether the dog is strained enough for a walk to help.

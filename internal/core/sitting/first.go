@@ -1,10 +1,12 @@
 package sitting
 
+import "fribbet/internal/core/say"
+
 // FirstStep is one way to begin with a dog of which nobody has told anything here.
 type FirstStep struct {
 	Way   Way
-	Words string
-	Why   string
+	Words say.Line
+	Why   say.Line
 }
 
 // Way is where a first step leads.
@@ -21,11 +23,11 @@ func (q Question) FirstSteps() []FirstStep {
 	if !q.Feet.Known().IsZero() {
 		return nil
 	}
-	walk := FirstStep{ToWalk, "Look at its feet", "Two minutes with a sheet of paper: which nails touch, and what colour they are. No cutter yet."}
-	first := FirstStep{ToNail, "Straight to the first nail", "The very tip, then what the end shows decides."}
+	walk := FirstStep{ToWalk, say.Of(lookAtItsFeet), say.Of(twoMinutesWithASheet)}
+	first := FirstStep{ToNail, say.Of(straightToTheFirstNail), say.Of(theVeryTipThenWhat)}
 	if !q.Gently() {
 		return []FirstStep{walk, first}
 	}
-	first.Words, first.Why = "A nail or two today", "Stop while it still goes well, and end on a treat."
-	return []FirstStep{{ToLadder, "Begin the ladder", "It learns, a step a day, that paws are held and the tool is nothing. One bad day costs months."}, walk, first}
+	first.Words, first.Why = say.Of(aNailOrTwoToday), say.Of(stopWhileItStillGoes)
+	return []FirstStep{{ToLadder, say.Of(beginTheLadder), say.Of(itLearnsAStepA)}, walk, first}
 }

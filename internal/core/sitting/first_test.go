@@ -8,6 +8,7 @@ import (
 	"fribbet/internal/core/dog"
 	"fribbet/internal/core/kit"
 	"fribbet/internal/core/temper"
+	"fribbet/internal/words/wordstest"
 )
 
 // A frightened or biting dog, a puppy or a new hand is offered a few nails today, not eighteen, and the
@@ -49,7 +50,7 @@ func TestAFrightenedDogGoesOnFromWhatItTook(t *testing.T) {
 	q.Past = q.Past.And(two)
 	assert.Len(t, For(q).Days[0].Stops, 4)
 	assert.False(t, q.Gently(), "it was done here")
-	assert.Equal(t, "A treat after every nail.", q.Reward(For(q)))
+	assert.Equal(t, "A treat after every nail.", wordstest.Of(q.Reward(For(q))))
 	q.Dog.Takes = ""
-	assert.Equal(t, "A treat after every paw.", q.Reward(For(q)))
+	assert.Equal(t, "A treat after every paw.", wordstest.Of(q.Reward(For(q))))
 }

@@ -6,13 +6,14 @@ import (
 
 	"fribbet/internal/core/dog"
 	"fribbet/internal/core/nail"
+	"fribbet/internal/core/say"
 	"fribbet/internal/core/temper"
 )
 
 // order is the paws of a sitting, first to last, and why.
 type order struct {
 	paws []nail.Paw
-	why  string
+	why  say.Line
 }
 
 // order is the keeper's school, turned into paws.
@@ -22,15 +23,15 @@ func (q Question) order(t temper.Tolerance) order {
 	without := slices.DeleteFunc(slices.Clone(hindFirst), func(p nail.Paw) bool { return p == hardest })
 	switch school := q.Dog.Handling.Order; {
 	case school == dog.OwnOrder:
-		return order{q.Dog.Handling.OwnOrder, "your own order"}
+		return order{q.Dog.Handling.OwnOrder, say.Of(yourOwnOrder)}
 	case school == dog.LowerFirst:
-		return order{[]nail.Paw{nail.RH, nail.RF, nail.LH, nail.LF}, "lying on its right side: the lower legs first, they move less"}
+		return order{[]nail.Paw{nail.RH, nail.RF, nail.LH, nail.LF}, say.Of(lyingOnItsRightSide)}
 	case school == dog.HardestFirst && standsOut:
-		return order{append([]nail.Paw{hardest}, without...), hardest.String() + " first, the hardest, while the dog is calm"}
+		return order{append([]nail.Paw{hardest}, without...), say.Of(firstTheHardestWhileThe, say.Args{"paw": nail.SaidPaws(hardest)})}
 	case school == dog.HardestLast && standsOut:
-		return order{append(without, hardest), hardest.String() + " last, the hardest, so that it spoils nothing"}
+		return order{append(without, hardest), say.Of(lastTheHardestSoThat, say.Args{"paw": nail.SaidPaws(hardest)})}
 	default:
-		return order{hindFirst, "hind first: most dogs mind them less, and the teeth are at the other end"}
+		return order{hindFirst, say.Of(hindFirstMostDogsMind)}
 	}
 }
 
@@ -69,19 +70,19 @@ func (o order) arrange(stops []Stop) {
 		first := i == 0 || stops[i-1].Code.Paw != s.Code.Paw || curls(stops[i-1]) == 1
 		switch {
 		case s.Urgency == Curls && s.Unseen():
-			s.Why = "a dewclaw that may curl comes before everything"
+			s.Why = say.Of(aDewclawThatMayCurl)
 		case s.Urgency == Curls:
-			s.Why = "a curling dewclaw comes before everything"
+			s.Why = say.Of(aCurlingDewclawComesBefore)
 		case s.Colour == nail.Light && dark && first:
-			s.Why = "light: shows how far the dark ones go"
+			s.Why = say.Of(lightShowsHowFarThe)
 		case (i == 0 || curls(stops[i-1]) == 1) && s.Code.Paw == o.paws[0]:
 			s.Why = o.why
 		case s.Urgency == OnFloor && s.Looked:
-			s.Why = "touches the floor"
+			s.Why = say.Of(touchesTheFloor)
 		case s.Urgency == OnFloor:
-			s.Why = "probably touches the floor"
+			s.Why = say.Of(probablyTouchesTheFloor)
 		case s.Code.Dewclaw():
-			s.Why = "a dewclaw: little, but every time"
+			s.Why = say.Of(aDewclawLittleButEvery)
 		}
 	}
 }

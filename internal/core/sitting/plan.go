@@ -2,7 +2,6 @@ package sitting
 
 import (
 	"cmp"
-	"fmt"
 	"math"
 	"slices"
 
@@ -15,6 +14,7 @@ import (
 	"fribbet/internal/core/outlook"
 	"fribbet/internal/core/quick"
 	"fribbet/internal/core/record"
+	"fribbet/internal/core/say"
 	"fribbet/internal/core/temper"
 	"fribbet/internal/core/verdict"
 )
@@ -52,7 +52,7 @@ type Stop struct {
 	Urgency Urgency
 	Tool    kit.Option  // the best for it
 	Then    *kit.Option // what it is ground round with afterwards; nil where there is no second pass
-	Why     string      // why it comes now; empty where the order of the paws says it
+	Why     say.Line    // why it comes now; empty where the order of the paws says it
 }
 
 // Day is what is done on one day.
@@ -75,7 +75,7 @@ const (
 // Left is a nail that is on no day of the plan.
 type Left struct {
 	Code  nail.Code
-	Why   string
+	Why   say.Line
 	Whose Whose
 }
 
@@ -83,8 +83,8 @@ type Left struct {
 type Plan struct {
 	Days      []Day
 	Left      []Left
-	Helpless  bool   // a helper is needed, and nobody is there
-	Blocked   string // why nothing is done at all; empty when something is
+	Helpless  bool     // a helper is needed, and nobody is there
+	Blocked   say.Line // why nothing is done at all; empty when something is
 	Tolerance temper.Tolerance
 	Alone     bool    // half as much, since a helper is wanted and nobody is there
 	most      float64 // nails a day
@@ -97,15 +97,15 @@ func For(q Question) Plan {
 	tasks, left := q.tasks()
 	work := mainWork(tasks)
 	p := Plan{Left: left, Tolerance: q.tolerance(work)}
-	if no := outlook.NoTrim(q.Feet, q.Today); no != "" { // the verdict leaves every nail, and says why
+	if no := outlook.NoTrim(q.Feet, q.Today); !no.Nothing() { // the verdict leaves every nail, and says why
 		p.Blocked = no
 		return p
 	}
 	if q.Dog.Handling.Helper == dog.Needed && !q.Helper && len(tasks) > 0 {
 		p.Helpless = true
-		p.Blocked = q.Dog.Name + " is not done without a helper: wait until somebody is there."
+		p.Blocked = say.Of(isNotDoneWithoutA, say.Args{"name": say.Name(q.Dog.Name)})
 		for _, t := range tasks {
-			p.Left = append(p.Left, Left{t.Code, "waits for a helper", Nobodys})
+			p.Left = append(p.Left, Left{t.Code, say.Of(waitsForAHelper), Nobodys})
 		}
 		return p
 	}
@@ -128,7 +128,7 @@ func For(q Question) Plan {
 		day, rest := p.fill(tasks, paces)
 		if len(day.Stops) == 0 {
 			for _, t := range rest {
-				p.Left = append(p.Left, Left{t.Code, "one nail takes longer than this dog does: train first", Trainer})
+				p.Left = append(p.Left, Left{t.Code, say.Of(oneNailTakesLongerThan), Trainer})
 			}
 			break
 		}
@@ -164,12 +164,12 @@ func (q Question) tasks() (tasks []Stop, left []Left) {
 			left = append(left, Left{n.Code, n.Why, Nobodys})
 		case verdict.Train:
 			switch {
-			case n.Case.Refused != "" && (UrgencyOf(n) == Curls || n.PastPad): // a nail that only touches waits
-				left = append(left, Left{n.Code, "said no, and this one cannot wait: ask your veterinarian", q.others()})
-			case n.Case.Refused != "":
+			case !n.Case.Refused.Nothing() && (UrgencyOf(n) == Curls || n.PastPad): // a nail that only touches waits
+				left = append(left, Left{n.Code, say.Of(saidNoAndThisOne), q.others()})
+			case !n.Case.Refused.Nothing():
 				left = append(left, Left{n.Code, n.Why, Trainer})
 			case UrgencyOf(n).Urgent():
-				left = append(left, Left{n.Code, "cannot wait for the ladder: " + now(q.Terms.Keeper), q.others()})
+				left = append(left, Left{n.Code, say.Of(cannotWaitForTheLadder, say.Args{"who": now(q.Terms.Keeper)}), q.others()})
 			default:
 				left = append(left, Left{n.Code, n.Why, Trainer})
 			}
@@ -194,7 +194,7 @@ func (q Question) second(n outlook.Planned, first kit.Option) *kit.Option {
 		return nil
 	}
 	options := kit.Advise(q.job(n, kit.Smoothing), q.Kit)
-	i := slices.IndexFunc(options, func(o kit.Option) bool { return o.Tool.Work() == kit.Grinding && o.Out == "" })
+	i := slices.IndexFunc(options, func(o kit.Option) bool { return o.Tool.Work() == kit.Grinding && o.Out.Nothing() })
 	if i < 0 {
 		return nil
 	}
@@ -271,9 +271,9 @@ func (p *Plan) exclude(tasks []Stop, q Question) []Stop {
 		if !p.Tolerance.Paws[t.Code.Paw].Impossible {
 			return false
 		}
-		left := Left{t.Code, fmt.Sprintf("%s is not given: never force it. Train it on the ladder", t.Code.Paw), Trainer}
+		left := Left{t.Code, say.Of(isNotGivenNeverForce, say.Args{"paw": nail.SaidPaws(t.Code.Paw)}), Trainer}
 		if t.Urgency.Urgent() {
-			left = Left{t.Code, fmt.Sprintf("%s is not given, and this nail cannot wait: %s", t.Code.Paw, now(q.Terms.Keeper)), q.others()}
+			left = Left{t.Code, say.Of(isNotGivenAndThis, say.Args{"paw": nail.SaidPaws(t.Code.Paw), "who": now(q.Terms.Keeper)}), q.others()}
 		}
 		p.Left = append(p.Left, left)
 		return true

@@ -19,6 +19,7 @@ import (
 	"fribbet/internal/core/rhythm"
 	"fribbet/internal/core/temper"
 	"fribbet/internal/core/verdict"
+	"fribbet/internal/words/wordstest"
 )
 
 var today = date.MustParse("2026-11-24") // a Tuesday
@@ -83,7 +84,7 @@ func TestHindFirst(t *testing.T) {
 	p := For(ask(nil))
 	require.Len(t, p.Days, 1)
 	assert.Equal(t, []string{"LH2", "LH3", "LH4", "LH5", "RH2", "RH3", "RH4", "RH5", "LF2", "LF3", "LF4", "LF5", "LF1", "RF2", "RF3", "RF4", "RF5", "RF1"}, codes(p.Days[0]))
-	assert.Contains(t, p.Days[0].Stops[0].Why, "the teeth are at the other end")
+	assert.Contains(t, wordstest.Of(p.Days[0].Stops[0].Why), "the teeth are at the other end")
 	assert.InDelta(t, 5, p.Days[0].Minutes.Value, 1.5, "a practised hand does a whole calm dog in about five minutes")
 }
 
@@ -104,7 +105,7 @@ func TestALightNailShowsTheWay(t *testing.T) {
 	})
 	s := For(q).Days[0].Stops[0]
 	assert.Equal(t, "LH4", s.Code.String())
-	assert.Contains(t, s.Why, "how far the dark ones go")
+	assert.Contains(t, wordstest.Of(s.Why), "how far the dark ones go")
 }
 
 func TestSchoolsOfOrder(t *testing.T) {
@@ -167,7 +168,7 @@ func TestWhoDealsWithWhatIsLeft(t *testing.T) {
 	whose := map[string]Whose{}
 	for _, l := range For(q).Left {
 		whose[l.Code.String()] = l.Whose
-		assert.NotEmpty(t, l.Why)
+		assert.NotEmpty(t, wordstest.Of(l.Why))
 	}
 	assert.Equal(t, map[string]Whose{
 		"LF2": Nobodys, "LF3": Veterinarian, "LF1": Veterinarian,
@@ -180,10 +181,10 @@ func TestTheHelper(t *testing.T) {
 	needed := func(here bool) Plan {
 		return For(ask(func(q *Question) { q.Dog.Handling.Helper, q.Helper = dog.Needed, here }))
 	}
-	assert.Contains(t, needed(false).Blocked, "not done without a helper")
+	assert.Contains(t, wordstest.Of(needed(false).Blocked), "not done without a helper")
 	assert.Empty(t, needed(false).Days)
 	assert.Len(t, needed(false).Left, 18)
-	assert.Empty(t, needed(true).Blocked)
+	assert.Empty(t, wordstest.Of(needed(true).Blocked))
 	wanted := For(ask(func(q *Question) { q.Dog.Handling.Helper = dog.Wanted }))
 	assert.Len(t, wanted.Days[0].Stops, 9, "half of them, alone")
 	assert.Len(t, wanted.Days[1].Stops, 9, "and the other half on the next day, not a half of it")
@@ -276,7 +277,7 @@ func TestOnTheFloorIsAFactOnlyWhereSomebodyLooked(t *testing.T) {
 		})
 		for _, s := range For(q).Days[0].Stops {
 			if s.Code.String() == "RH5" {
-				assert.Equal(t, looked, !strings.Contains(s.Why, "probably"), s.Why)
+				assert.Equal(t, looked, !strings.Contains(wordstest.Of(s.Why), "probably"), s.Why)
 			}
 		}
 	}

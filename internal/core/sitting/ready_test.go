@@ -16,6 +16,7 @@ import (
 	"fribbet/internal/core/record"
 	"fribbet/internal/core/say"
 	"fribbet/internal/core/temper"
+	"fribbet/internal/words/wordstest"
 )
 
 func keys(list []Thing) []string {
@@ -59,8 +60,8 @@ func TestTheChecklistFitsTheDogAndTheTools(t *testing.T) {
 	for _, want := range []string{"mesh", "pads", "muzzle", "helper", "dust_mask", "hair_tie", "walk"} {
 		assert.Contains(t, keys(list), want)
 	}
-	assert.Contains(t, thing(t, list, "muzzle").Why, "keeps everybody safe")
-	assert.Contains(t, thing(t, list, "walk").Why, "a quarter of an hour", "common practice, no source")
+	assert.Contains(t, wordstest.Of(thing(t, list, "muzzle").Why), "keeps everybody safe")
+	assert.Contains(t, wordstest.Of(thing(t, list, "walk").Why), "a quarter of an hour", "common practice, no source")
 }
 
 // An empty or expired jar is told where it matters, and the next best is named.
@@ -71,11 +72,11 @@ func TestAnEmptyJarIsToldBeforeTheFirstNail(t *testing.T) {
 	}
 	q := ask(nil)
 	q.Kit = []kit.Piece{jar(kit.Styptic, kit.Empty)}
-	assert.Equal(t, "styptic powder: empty: refill it", q.Checklist(For(q))[0].Trouble)
+	assert.Equal(t, "styptic powder: empty: refill it", wordstest.Of(q.Checklist(For(q))[0].Trouble))
 	q.Kit = append(q.Kit, jar(kit.Starch, kit.Full))
 	first := q.Checklist(For(q))[0]
-	assert.Contains(t, first.Words, "cornstarch")
-	assert.Contains(t, first.Trouble, "empty")
+	assert.Contains(t, wordstest.Of(first.Words), "cornstarch")
+	assert.Contains(t, wordstest.Of(first.Trouble), "empty")
 }
 
 func TestCautionsOfHolding(t *testing.T) {
@@ -93,7 +94,7 @@ func TestCautionsOfHolding(t *testing.T) {
 	all := q.Cautions(For(q))
 	words := make([]string, len(all))
 	for i, c := range all {
-		words[i] = c.Words
+		words[i] = wordstest.Of(c.Words)
 	}
 	assert.Contains(t, words[0], "keeps everybody safe")
 	assert.Contains(t, words[2], "LH, RH are not given")
@@ -190,14 +191,14 @@ func TestAnUrgentNailDoesNotWaitForTheLadder(t *testing.T) {
 	all := WhileTraining(readings, map[nail.Paw]bool{nail.RH: true, nail.LH: true}, true)
 	require.Len(t, all, 1)
 	assert.Equal(t, dog.CareWithNail, all[0].Kind)
-	assert.Contains(t, all[0].Words, "RH3 probably on the floor", "nobody looked")
-	assert.Contains(t, all[0].Words, "a professional's or a veterinarian's")
+	assert.Contains(t, wordstest.Of(all[0].Words), "RH3 probably on the floor", "nobody looked")
+	assert.Contains(t, wordstest.Of(all[0].Words), "a professional's or a veterinarian's")
 	assert.Empty(t, WhileTraining(readings, map[nail.Paw]bool{nail.LF: true}, true))
 	curls := readings[4] // LF1
 	curls.ToCurl = 0
 	said := WhileTraining([]feet.Reading{curls}, map[nail.Paw]bool{nail.LF: true}, true)[0]
 	assert.Equal(t, dog.CareWithNail, said.Kind)
-	assert.Contains(t, said.Words, "may curl by now, though nobody has looked")
+	assert.Contains(t, wordstest.Of(said.Words), "may curl by now, though nobody has looked")
 	curls.Shape = nail.Curled // seen
 	assert.Equal(t, dog.Veterinarian, WhileTraining([]feet.Reading{curls}, map[nail.Paw]bool{nail.LF: true}, true)[0].Kind)
 }
@@ -207,13 +208,13 @@ func TestCautionsApplyToDogUserAndDay(t *testing.T) {
 	said := func(q Question) string {
 		var all []string
 		for _, c := range q.Cautions(For(q)) {
-			all = append(all, c.Words)
+			all = append(all, wordstest.Of(c.Words))
 		}
 		return strings.Join(all, "\n")
 	}
 	needs := ask(func(q *Question) { q.Dog.Handling.Helper = dog.Needed })
 	assert.NotContains(t, said(needs), "Not without a helper", "the plan itself says so")
-	assert.Contains(t, For(needs).Blocked, "not done without a helper")
+	assert.Contains(t, wordstest.Of(For(needs).Blocked), "not done without a helper")
 	needs.Helper = true
 	assert.NotContains(t, said(needs), "Not without a helper", "one is there")
 
@@ -232,7 +233,7 @@ func TestCautionsApplyToDogUserAndDay(t *testing.T) {
 		})
 		words := ""
 		for _, l := range For(q).Left {
-			words += l.Why
+			words += wordstest.Of(l.Why)
 		}
 		assert.Contains(t, words, "cannot wait for the ladder")
 		assert.Equal(t, keeper, strings.Contains(words, "professional"), "a groomer is the professional: %s", words)
@@ -242,10 +243,10 @@ func TestCautionsApplyToDogUserAndDay(t *testing.T) {
 // What was laid out is what the blood panel names (common practice, no source).
 func TestTheRemedyIsWhatWasLaidOut(t *testing.T) {
 	q := ask(nil)
-	assert.Contains(t, q.Remedy(nil), "what is nearest")
-	assert.Contains(t, q.Remedy([]string{"styptic"}), "styptic powder")
+	assert.Contains(t, wordstest.Of(q.Remedy(nil)), "what is nearest")
+	assert.Contains(t, wordstest.Of(q.Remedy([]string{"styptic"})), "styptic powder")
 	q.Kit = []kit.Piece{{Item: kit.Item{Kind: kit.SilverNitrate}, State: kit.Item{Kind: kit.SilverNitrate}.StateOn(today, kit.Use{})}}
-	assert.Contains(t, q.Remedy([]string{"styptic"}), "silver nitrate stick")
+	assert.Contains(t, wordstest.Of(q.Remedy([]string{"styptic"})), "silver nitrate stick")
 }
 
 // Two schools with a puppy on the ladder (common practice, no source): the ladder first, or a nail or two a day tipped
@@ -271,7 +272,7 @@ func TestAPuppyOnTheLadderMayBeTipped(t *testing.T) {
 		for _, s := range day.Stops {
 			assert.Len(t, s.Plan.Cuts, 1, "the tip and no more")
 			assert.LessOrEqual(t, s.Plan.Cuts[0], 0.3)
-			assert.Equal(t, "on the ladder: only the tip, while it is calm", s.Verdict.Why)
+			assert.Equal(t, "on the ladder: only the tip, while it is calm", wordstest.Of(s.Verdict.Why))
 		}
 		if i > 0 {
 			assert.Equal(t, 1, day.On.Sub(p.Days[i-1].On), "a day later")

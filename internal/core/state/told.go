@@ -12,6 +12,7 @@ import (
 	"fribbet/internal/core/measure"
 	"fribbet/internal/core/nail"
 	"fribbet/internal/core/quick"
+	"fribbet/internal/core/say"
 )
 
 // Told is all that is known of a dog's nails, told at once: what the open calculator is asked.
@@ -46,31 +47,31 @@ const (
 func (t Told) Check() fault.Fields {
 	f := t.Where.Check()
 	if t.LastDone != nil {
-		f.Range("last_done_weeks", *t.LastDone, 0, mostWeeks, "weeks")
+		f.Range("last_done_weeks", *t.LastDone, 0, mostWeeks, fault.Weeks)
 	}
 	has := map[nail.Code]bool{}
 	for i, n := range t.Nails {
 		if has[n.Code] {
-			f.Add(fmt.Sprintf("nails[%d].code", i), n.Code, "must be there once")
+			f.Add(fmt.Sprintf("nails[%d].code", i), n.Code, fault.Once())
 		}
 		has[n.Code] = true
 	}
 	if len(t.Nails) == 0 {
-		f.Add("nails", "none", "must hold at least one nail")
+		f.Add("nails", "none", fault.SomeNail())
 	}
 	if len(t.Events) > mostEvents {
-		f.Add("events", fmt.Sprintf("%d events", len(t.Events)), fmt.Sprintf("must be at most %d", mostEvents))
+		f.Add("events", say.Of(events2, say.Args{"events": say.Count(len(t.Events))}), fault.AtMost(mostEvents))
 	}
 	if t.At.Before(t.First) || t.At.Sub(t.First) > 7*mostWeeks {
-		f.Add("at", t.At, fmt.Sprintf("must be the first day, %s, or lie at most ten years after it", t.First))
+		f.Add("at", t.At, say.Of(mustBeTheFirstDay, say.Args{"first": t.First.Say()}))
 	}
 	for i, e := range t.Events {
 		one := e.check()
 		if !has[e.Nail] {
-			one.Add("nail", e.Nail, "must be one of the nails")
+			one.Add("nail", e.Nail, say.Of(mustBeOneOfThe))
 		}
 		if e.On.Before(t.First) || e.On.After(t.At) {
-			one.Add("on", e.On, fmt.Sprintf("must be from %s to %s", t.First, t.At))
+			one.Add("on", e.On, say.Of(mustBeFromTo, say.Args{"first": t.First.Say(), "at": t.At.Say()}))
 		}
 		f.Under(fmt.Sprintf("events[%d]", i), one)
 	}
@@ -81,7 +82,7 @@ func (e Event) check() fault.Fields {
 	var f fault.Fields
 	within := func(name string, n *measure.Number, least, most float64) {
 		if n != nil {
-			f.Range(name, n.MM, least, most, "mm")
+			f.Range(name, n.MM, least, most, fault.MM)
 		}
 	}
 	if e.Trim {
@@ -93,16 +94,16 @@ func (e Event) check() fault.Fields {
 	within("gap_mm", e.Gap, 0, claw.MostGap)
 	within("spare_left_mm", e.Left, 0, claw.MostLength)
 	for i, l := range e.Landmarks {
-		f.Range(fmt.Sprintf("landmarks[%d].spare_mm", i), l.Spare, 0, claw.MostLength, "mm")
+		f.Range(fmt.Sprintf("landmarks[%d].spare_mm", i), l.Spare, 0, claw.MostLength, fault.MM)
 	}
 	for i, c := range e.Cuts {
-		f.Range(fmt.Sprintf("cuts[%d].mm", i), c.MM, 0.01, claw.MostLength, "mm")
+		f.Range(fmt.Sprintf("cuts[%d].mm", i), c.MM, 0.01, claw.MostLength, fault.MM)
 	}
 	if off := e.Removed(); off > claw.MostLength {
-		f.Add("cuts", fmt.Sprintf("%g mm together", off), fmt.Sprintf("must be at most %g mm together", claw.MostLength))
+		f.Add("cuts", fault.Together(off), say.Of(mustBeAtMostMm, say.Args{"most": say.Length(claw.MostLength)}))
 	}
 	if e.Blood && len(e.Cuts) == 0 {
-		f.Add("cuts", "none", "must hold the cut that bled")
+		f.Add("cuts", "none", fault.TheCutThatBled())
 	}
 	return f
 }

@@ -1,13 +1,13 @@
 package temper
 
 import (
-	"fmt"
 	"math"
 	"slices"
 
 	"fribbet/internal/core/date"
 	"fribbet/internal/core/estimate"
 	"fribbet/internal/core/nail"
+	"fribbet/internal/core/say"
 )
 
 // Touch is one nail that was handled at a sitting.
@@ -30,7 +30,7 @@ type Outing struct {
 type Limit struct {
 	Most   float64 // +Inf when nothing limits it
 	Source estimate.Source
-	Words  string
+	Words  say.Line
 }
 
 // Tolerance is what a dog takes, learnt from its sittings.
@@ -69,32 +69,32 @@ const (
 func (f First) start() Limit {
 	switch f {
 	case NewHand:
-		return Limit{firstPaw, estimate.Assumed, "a new hand and a new dog: one paw is enough, and the next time more"}
+		return Limit{firstPaw, estimate.Assumed, say.Of(aNewHandAndA)}
 	case Frightened:
-		return Limit{firstNails, estimate.Assumed, "frightened: a nail or two, or the ladder first, and never by force"}
+		return Limit{firstNails, estimate.Assumed, say.Of(frightenedANailOrTwo)}
 	default:
-		return Limit{math.Inf(1), estimate.Assumed, "no limit known yet"}
+		return Limit{math.Inf(1), estimate.Assumed, say.Of(noLimitKnownYet)}
 	}
 }
 
 // Learn works out what a dog of that age in weeks takes, from its sittings, oldest first.
 func Learn(ageWeeks float64, outings []Outing, told Told) Tolerance {
 	t := Tolerance{
-		Nails:   limit("nails", told.First.start(), nailsMore, nailsOf(outings)),
-		Minutes: limit("minutes", Limit{usualMinutes, estimate.Assumed, fmt.Sprintf("%d minutes, until this dog's trims tell", usualMinutes)}, 0, minutesOf(outings)),
+		Nails:   limit(ofNails, told.First.start(), nailsMore, nailsOf(outings)),
+		Minutes: limit(ofMinutes, Limit{usualMinutes, estimate.Assumed, say.Of(minutesUntilThisDogsTrims, say.Args{"usualMinutes": say.Count(usualMinutes)})}, 0, minutesOf(outings)),
 	}
 	if calm, known := calmFor(outings); known {
 		t.Calm = &calm
 	}
 	if Puppy(ageWeeks) {
-		t.Nails = lower(t.Nails, Limit{puppyNails, estimate.Assumed, "a puppy: a nail or two at a time"})
-		t.Minutes = lower(t.Minutes, Limit{puppyMinutes, estimate.Assumed, "a puppy: a few minutes"})
+		t.Nails = lower(t.Nails, Limit{puppyNails, estimate.Assumed, say.Of(aPuppyANailOr)})
+		t.Minutes = lower(t.Minutes, Limit{puppyMinutes, estimate.Assumed, say.Of(aPuppyAFewMinutes)})
 	}
 	if told.Nails != nil {
-		t.Nails = Limit{float64(*told.Nails), estimate.Told, fmt.Sprintf("%d nails, as you said", *told.Nails)}
+		t.Nails = Limit{float64(*told.Nails), estimate.Told, say.Of(nailsAsYouSaid, say.Args{"nails": say.Count(*told.Nails)})}
 	}
 	if told.Minutes != nil {
-		t.Minutes = Limit{*told.Minutes, estimate.Told, fmt.Sprintf("%.0f minutes, as you said", *told.Minutes)}
+		t.Minutes = Limit{*told.Minutes, estimate.Told, say.Of(minutesAsYouSaid, say.Args{"minutes": say.Round(*told.Minutes)})}
 	}
 	for paw := range t.Paws {
 		t.Paws[paw] = learnPaw(nail.Paw(paw), outings)
@@ -118,10 +118,22 @@ type taken struct {
 	enough bool // it fought or snapped, and nothing more could be done
 }
 
+// amounts are how what a dog takes is said of its nails, or of its minutes.
+type amounts struct{ last, enough, since say.Key }
+
+var (
+	ofNails   = amounts{tookNails, enoughNails, sinceNails}
+	ofMinutes = amounts{tookMinutes, enoughMinutes, sinceMinutes}
+)
+
+func (amounts) said(key say.Key, n float64) say.Line {
+	return say.Of(key, say.Args{"n": say.Count(math.Round(n)), "trims": say.Whole(lastSittings)})
+}
+
 // limit is learnt from the last sittings: what the dog took before it had enough, the least of
 // them. Where the last time it had enough lies further back, it is a little more than the most
 // since; where it never had, nothing limits it but what it begins with, and a little more than it took.
-func limit(unit string, start Limit, more float64, all []taken) Limit {
+func limit(of amounts, start Limit, more float64, all []taken) Limit {
 	if len(all) == 0 {
 		return start
 	}
@@ -136,7 +148,7 @@ func limit(unit string, start Limit, more float64, all []taken) Limit {
 		for _, t := range all {
 			most = math.Max(most, t.amount+more)
 		}
-		return Limit{most, estimate.Learnt, fmt.Sprintf("took %.0f %s last time", all[len(all)-1].amount, unit)}
+		return Limit{most, estimate.Learnt, of.said(of.last, all[len(all)-1].amount)}
 	}
 	if len(since) <= lastSittings {
 		least := math.Inf(1)
@@ -145,13 +157,13 @@ func limit(unit string, start Limit, more float64, all []taken) Limit {
 				least = math.Min(least, t.amount)
 			}
 		}
-		return Limit{math.Max(1, math.Floor(least)), estimate.Learnt, fmt.Sprintf("had enough after %.0f %s at one of its last %d trims", least, unit, lastSittings)}
+		return Limit{math.Max(1, math.Floor(least)), estimate.Learnt, of.said(of.enough, least)}
 	}
 	most := 0.0
 	for _, t := range since[1:] {
 		most = math.Max(most, t.amount)
 	}
-	return Limit{most + more, estimate.Learnt, fmt.Sprintf("took %.0f %s since it last had enough: %.0f more", most, unit, more)}
+	return Limit{most + more, estimate.Learnt, of.said(of.since, most)}
 }
 
 // nailsOf counts the nails that went well at each sitting.
@@ -247,7 +259,7 @@ func learnPaw(paw nail.Paw, outings []Outing) Paw {
 			strains = append(strains, float64(worst.Strain()))
 		}
 	}
-	p := Paw{Nails: limit("nails", Plain.start(), nailsMore, all), Touched: len(all) > 0}
+	p := Paw{Nails: limit(ofNails, Plain.start(), nailsMore, all), Touched: len(all) > 0}
 	recent := strains[max(0, len(strains)-lastSittings):]
 	for _, strain := range recent {
 		p.Strain += strain / float64(len(recent))

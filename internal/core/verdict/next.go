@@ -3,12 +3,12 @@
 package verdict
 
 import (
-	"fmt"
 	"math"
 
 	"fribbet/internal/core/hand"
 	"fribbet/internal/core/kit"
 	"fribbet/internal/core/quick"
+	"fribbet/internal/core/say"
 )
 
 // Limit is the chance to bleed that the next sliver may have.
@@ -82,7 +82,7 @@ type Step struct {
 	Touch   bool    // it is a touch of the grinder
 	Eye     bool    // what was seen decides, not a number
 	Left    float64 // median of the spare that is left, mm
-	Because string
+	Because say.Line
 }
 
 // Next is the next thing to do with a nail that may be trimmed. What the eye sees comes before the
@@ -98,35 +98,35 @@ func Next(w Worked, t Terms) Step {
 func (w Worked) next(t Terms) Step {
 	size := Size(w.Depth)
 	left := math.Max(0, w.median())
-	stop := func(because string, args ...any) Step {
-		return Step{Action: Stop, Eye: true, Left: left, Because: fmt.Sprintf(because, args...)}
+	stop := func(because say.Line) Step {
+		return Step{Action: Stop, Eye: true, Left: left, Because: because}
 	}
 	thin := Thin(w.Depth)
 	switch last := w.Last; {
 	case last == quick.Blood:
-		return stop("it bleeds: this nail is done for today")
+		return stop(say.Of(itBleedsThisNailIs))
 	case last.Ends():
-		return stop("a dot: the quick is right behind it")
+		return stop(say.Of(aDotTheQuickIs))
 	case last.FirstSign() && t.Stop == quick.AtFirstSign:
-		return stop("the first sign shows, and you stop there")
+		return stop(say.Of(theFirstSignShowsAnd))
 	case last.FirstSign():
-		enough := func() Step { return stop("the sign shows, and any more is a risk") }
+		enough := func() Step { return stop(say.Of(theSignShowsAndAny)) }
 		if w.risk(t.takes(w.thickness(t, thin))+sliver*size) > float64(min(t.Limit, Careful)) { // a sliver stays in reserve: some dogs show late
 			return enough()
 		}
-		return w.within(t, left, []float64{tip}, "thin slices until the dot", enough)
+		return w.within(t, left, []float64{tip}, say.Of(thinSlicesUntilTheDot), enough)
 	case last == quick.Grey:
 		enough := func() Step {
-			return stop("enough for today: a touch of file or grinder for the rest, or next time")
+			return stop(say.Of(enoughForTodayATouch))
 		}
-		return w.within(t, left, w.onGrey(t), "light grey: thinner, look after each", enough)
+		return w.within(t, left, w.onGrey(t), say.Of(lightGreyThinnerLookAfter), enough)
 	case last == quick.White:
 		shaving := func() Step {
-			return w.cut(t, left, shave*size, "dry and white, though the numbers would stop: go on with a stroke of the file, look after each")
+			return w.cut(t, left, shave*size, say.Of(dryAndWhiteThoughThe))
 		}
-		return w.within(t, left, t.cuts(), "dry and white: go on", shaving)
+		return w.within(t, left, t.cuts(), say.Of(dryAndWhiteGoOn), shaving)
 	case w.Cuts > 0: // nobody told what the last one showed
-		return w.within(t, left, []float64{sliver, tip}, "look at the end after each", func() Step { return stop("look at the end first: it was not said") })
+		return w.within(t, left, []float64{sliver, tip}, say.Of(lookAtTheEndAfter), func() Step { return stop(say.Of(lookAtTheEndFirst)) })
 	}
 	return w.first(t, left)
 }
@@ -142,11 +142,11 @@ func (w Worked) first(t Terms, left float64) Step {
 	}
 	switch {
 	case risk <= tipShare*float64(t.Limit):
-		return w.within(t, left, tries, "the tip first, then look at the end", func() Step { return w.cut(t, left, thin, "only the very tip, then look at the end") })
+		return w.within(t, left, tries, say.Of(theTipFirstThenLook), func() Step { return w.cut(t, left, thin, say.Of(onlyTheVeryTipThen)) })
 	case w.Reads:
-		return Step{Action: Stop, Left: left, Risk: risk, Because: "what was seen leaves nothing to take today"}
+		return Step{Action: Stop, Left: left, Risk: risk, Because: say.Of(whatWasSeenLeavesNothing)}
 	default:
-		return Step{Action: Ask, Left: left, Risk: risk, Because: "say where the groove or the pink ends: too little is known to begin"}
+		return Step{Action: Ask, Left: left, Risk: risk, Because: say.Of(sayWhereTheGrooveOr)}
 	}
 }
 
@@ -179,7 +179,7 @@ func (t Terms) upTo(most float64) []float64 {
 
 // within is the thickest of these cuts, mm for a nail 7 mm deep, that keeps to the limit; otherwise where none
 // does. A cut thicker than a sliver keeps to it even where the belief is wrong by the reserve.
-func (w Worked) within(t Terms, left float64, cuts []float64, because string, otherwise func() Step) Step {
+func (w Worked) within(t Terms, left float64, cuts []float64, because say.Line, otherwise func() Step) Step {
 	size := Size(w.Depth)
 	for _, mm := range cuts {
 		safe := w.risk(t.takes(w.thickness(t, mm*size)))
@@ -197,7 +197,7 @@ func (w Worked) within(t Terms, left float64, cuts []float64, because string, ot
 	return otherwise()
 }
 
-func (w Worked) cut(t Terms, left, mm float64, because string) Step {
+func (w Worked) cut(t Terms, left, mm float64, because say.Line) Step {
 	mm = w.thickness(t, mm)
 	return Step{Action: Sliver, MM: mm, Touch: t.grinds(), Risk: w.risk(t.takes(mm)), Left: left, Because: because}
 }
@@ -248,12 +248,12 @@ func (t Terms) beyond() int {
 func Size(depth float64) float64 { return math.Min(1, depth/quick.SignsDepth) }
 
 // Chance is a chance to bleed as people say it.
-func Chance(risk float64) string {
+func Chance(risk float64) say.Line {
 	if risk < rare {
-		return "very unlikely"
+		return say.Of(veryUnlikely)
 	}
 	digits := math.Pow(10, math.Floor(math.Log10(1/risk))-1)
-	return fmt.Sprintf("about 1 in %.0f", math.Max(1, math.Round(1/risk/digits)*digits))
+	return say.Of(about1In, say.Args{"in": say.Round(math.Max(1, math.Round(1/risk/digits)*digits))})
 }
 
 // Thin is the sliver of light grey, mm, for a nail so deep.

@@ -1,6 +1,9 @@
 package verdict
 
-import "fribbet/internal/core/quick"
+import (
+	"fribbet/internal/core/quick"
+	"fribbet/internal/core/say"
+)
 
 // Kind is what becomes of a nail today.
 type Kind string
@@ -15,10 +18,10 @@ const (
 
 // Nail is all that the verdict on a nail depends on.
 type Nail struct {
-	Barred   string // why it is a veterinarian's matter; empty when it is not
-	Training bool   // its paw is on a ladder
-	TipOnly  bool   // its paw is on a ladder, and one tip of it may come off meanwhile
-	Refused  string // why its paw is left until the dog had its training; empty when it is not
+	Barred   say.Line // why it is a veterinarian's matter; empty when it is not
+	Training bool     // its paw is on a ladder
+	TipOnly  bool     // its paw is on a ladder, and one tip of it may come off meanwhile
+	Refused  say.Line // why its paw is left until the dog had its training; empty when it is not
 	Dewclaw  bool
 	Curling  bool // a dewclaw that curls
 	Unseen   bool // nobody measured it, or saw it curl
@@ -33,8 +36,8 @@ type Nail struct {
 // Verdict is what to do with a nail today, and why.
 type Verdict struct {
 	Kind Kind
-	Step        // the next thing, where it is trimmed
-	Why  string // in a few words
+	Step          // the next thing, where it is trimmed
+	Why  say.Line // in a few words
 }
 
 // Of is the verdict on a nail: margin is what Settings wants left in front of the quick, mm for a
@@ -59,18 +62,18 @@ func (n Nail) terms(t Terms) Terms {
 
 func decide(n Nail, margin float64, t Terms) Verdict {
 	switch {
-	case n.Barred != "":
+	case !n.Barred.Nothing():
 		return Verdict{Kind: Veterinarian, Step: Step{Action: Stop, Eye: true, Because: n.Barred}, Why: n.Barred}
-	case n.Refused != "":
+	case !n.Refused.Nothing():
 		return leave(Train, n, t, n.Refused)
 	case n.Training:
-		return leave(Train, n, t, "on the ladder: train, do not trim")
+		return leave(Train, n, t, say.Of(onTheLadderTrainDo))
 	case n.TipOnly && n.Cuts > 0:
-		return leave(Leave, n, t, "only the tip: its paw is on the ladder")
+		return leave(Leave, n, t, say.Of(onlyTheTipItsPaw))
 	case n.Today && n.Cuts == 0:
-		return leave(Leave, n, t, "trimmed today")
+		return leave(Leave, n, t, say.Of(trimmedToday))
 	case n.Cuts == 0 && !n.Curling && !n.PastPad:
-		if why := n.left(margin); why != "" {
+		if why := n.left(margin); !why.Nothing() {
 			return leave(Leave, n, t, why)
 		}
 	}
@@ -78,9 +81,9 @@ func decide(n Nail, margin float64, t Terms) Verdict {
 	switch step.Action {
 	case Ask:
 		if n.TipOnly {
-			return leave(Train, n, t, "on the ladder: train, do not trim")
+			return leave(Train, n, t, say.Of(onTheLadderTrainDo))
 		}
-		return Verdict{AskFirst, step, "say first where the quick ends"}
+		return Verdict{AskFirst, step, say.Of(sayFirstWhereTheQuick)}
 	case Stop:
 		return Verdict{Leave, step, step.Because}
 	case Sliver:
@@ -89,55 +92,55 @@ func decide(n Nail, margin float64, t Terms) Verdict {
 }
 
 // left says why a nail that nothing presses is left today; empty when it is not.
-func (n Nail) left(margin float64) string {
+func (n Nail) left(margin float64) say.Line {
 	worth := Worth(n.Spare, n.Depth, margin)
 	switch {
 	case n.Touches && !worth:
-		return "long quick: as short as it may be today"
+		return say.Of(longQuickAsShortAs)
 	case !worth:
-		return "nothing to take yet"
+		return say.Of(nothingToTakeYet)
 	case n.Clear && !n.Touches && !n.Dewclaw: // a dewclaw: little, but every time
-		return "clear of the floor until after the next date: can wait"
+		return say.Of(clearOfTheFloorUntil)
 	default:
-		return ""
+		return say.Line{}
 	}
 }
 
 // leave is a nail that is left, with what a sliver would be for whoever takes one all the same.
-func leave(kind Kind, n Nail, t Terms, why string) Verdict {
+func leave(kind Kind, n Nail, t Terms, why say.Line) Verdict {
 	step := n.next(t)
 	step.Action, step.Because = Stop, why
 	return Verdict{kind, step, why}
 }
 
 // reason is why a nail is trimmed, where there is more to say than that it has grown.
-func (n Nail) reason(t Terms) string {
+func (n Nail) reason(t Terms) say.Line {
 	switch {
 	case n.Curling && n.Unseen:
-		return "may curl by now: look at it first, then a little at a time"
+		return say.Of(mayCurlByNowLook)
 	case n.Curling:
-		return "curls: first of all, a little at a time"
+		return say.Of(curlsFirstOfAllA)
 	case n.TipOnly:
-		return "on the ladder: only the tip, while it is calm"
+		return say.Of(onTheLadderOnlyThe)
 	case n.PastPad:
-		return "reaches past its pad"
+		return say.Of(reachesPastItsPad)
 	case !n.Known && !n.Reads:
-		return "first time here: the tip, then look at the end"
+		return say.Of(firstTimeHereTheTip)
 	case n.Touches:
-		return "probably touches the floor"
+		return say.Of(probablyTouchesTheFloor)
 	case n.Dewclaw:
-		return "a dewclaw: little, but every time"
+		return say.Of(aDewclawLittleButEvery)
 	default:
-		return "a thin slice at a time, " + t.Until()
+		return say.Of(aThinSliceAtA, say.Args{"until": t.Until()})
 	}
 }
 
 // Until is the sign at which this school stops, in a few words.
-func (t Terms) Until() string {
+func (t Terms) Until() say.Line {
 	if t.Stop == "full" {
-		return "until the dot"
+		return say.Of(untilTheDot)
 	}
-	return "until the first sign"
+	return say.Of(untilTheFirstSign)
 }
 
 // Cuts are those that are likely to come off before the sign shows, mm; none where the nail is not trimmed.

@@ -11,8 +11,10 @@ import (
 	"fribbet/internal/core/kit"
 	"fribbet/internal/core/nail"
 	"fribbet/internal/core/quick"
+	"fribbet/internal/core/say"
 	"fribbet/internal/core/state"
 	"fribbet/internal/core/verdict"
+	"fribbet/internal/words/wordstest"
 )
 
 var lf3 = nail.MustParse("LF3")
@@ -87,7 +89,7 @@ func TestAWhiteNailIsNotStopped(t *testing.T) {
 	assert.Greater(t, two.Left, 1.5)
 	grey := verdict.Next(worked(22, 2, 0.5, quick.White, quick.Grey, quick.Grey, quick.Grey), careful)
 	if grey.Action == verdict.Stop {
-		assert.Contains(t, grey.Because, "enough for today")
+		assert.Contains(t, wordstest.Of(grey.Because), "enough for today")
 	}
 }
 
@@ -105,22 +107,22 @@ func TestSliversGoWithTheSize(t *testing.T) {
 func TestANailThatTouchesNeverCanWait(t *testing.T) {
 	w := worked(22, 0, 0)
 	n := verdict.Nail{Clear: true, Spare: 3, Worked: w}
-	assert.Contains(t, verdict.Of(n, 1, careful).Why, "can wait")
+	assert.Contains(t, wordstest.Of(verdict.Of(n, 1, careful).Why), "can wait")
 	n.Touches = true
 	assert.Equal(t, verdict.Trim, verdict.Of(n, 1, careful).Kind)
 	n.Spare = 0.5
-	assert.Equal(t, "long quick: as short as it may be today", verdict.Of(n, 1, careful).Why)
+	assert.Equal(t, "long quick: as short as it may be today", wordstest.Of(verdict.Of(n, 1, careful).Why))
 	n.Curling = true
 	assert.Equal(t, verdict.Trim, verdict.Of(n, 1, careful).Kind, "a curling dewclaw waits for nothing")
 	dewclaw := verdict.Nail{Clear: true, Spare: 3, Dewclaw: true, Worked: w}
 	assert.Equal(t, verdict.Trim, verdict.Of(dewclaw, 1, careful).Kind, "little, but every time")
-	dewclaw.Barred = "torn: a veterinarian looks first"
+	dewclaw.Barred = say.Plain("torn: a veterinarian looks first")
 	assert.Equal(t, verdict.Veterinarian, verdict.Of(dewclaw, 1, careful).Kind)
 }
 
 func TestAChanceAsPeopleSayIt(t *testing.T) {
 	for risk, words := range map[float64]string{0.0005: "very unlikely", 0.00167: "about 1 in 600", 0.004: "about 1 in 250", 0.0123: "about 1 in 81", 0.3: "about 1 in 3"} {
-		assert.Equal(t, words, verdict.Chance(risk))
+		assert.Equal(t, words, wordstest.Of(verdict.Chance(risk)))
 	}
 }
 

@@ -1769,9 +1769,15 @@ export interface components {
             hand?: components["schemas"]["Hand"];
             /** @description the cutter is in the left hand */
             left_handed?: boolean;
+            language?: components["schemas"]["Language"];
             /** @description of the settings as they were read: refused with 409 when they were changed since; without it they replace whatever there is */
             version?: number;
         };
+        /**
+         * @description A language that there are words for
+         * @enum {string}
+         */
+        Language: "en" | "de";
         /** @description Days from one to another, both of them in it */
         Span: {
             from: components["schemas"]["Date"];
@@ -3845,7 +3851,10 @@ export interface components {
             type: string;
             title: string;
             status: number;
+            /** @description in the language of whoever asked */
             detail: string;
+            /** @description what the detail says, for programs: its key in the catalogue of words */
+            key?: string;
             errors: components["schemas"]["FieldError"][];
             opening?: components["schemas"]["Opening"];
         };
@@ -3920,7 +3929,10 @@ export interface components {
             /** @description as this contract writes it: nails[2].gap_mm */
             field: string;
             value: string;
+            /** @description in the language of whoever asked */
             expected: string;
+            /** @description what is expected, for programs: its key in the catalogue of words */
+            key?: string;
         };
         /** @description A time of day, minutes since midnight */
         ClockTime: number;
@@ -4208,6 +4220,7 @@ export interface components {
             /** @description the hours that suit; none: any */
             suits?: components["schemas"]["OwnerSuits"][];
             note?: string;
+            language?: components["schemas"]["Language"];
         };
         OwnerRow: {
             id: components["schemas"]["Id"];
@@ -4221,6 +4234,7 @@ export interface components {
             stopped: boolean;
             suits: components["schemas"]["OwnerSuits"][];
             note: string;
+            language?: components["schemas"]["Language"];
             dogs: components["schemas"]["OwnedDog"][];
         };
         OwnedDog: {
@@ -4292,6 +4306,17 @@ export interface components {
         };
         Card: {
             name: string;
+            language: components["schemas"]["Language"];
+            headings: {
+                /** @description over what to do at home */
+                home: string;
+                before: string;
+                after: string;
+                /** @description what the drawings show */
+                legend: string;
+                /** @description before the address of its page */
+                page: string;
+            };
             done: string;
             bled?: string;
             how: string;

@@ -6,6 +6,7 @@ import { useRouter } from 'vue-router'
 import { Refusal, type Schemas } from '../api/client'
 import { useAddDog, useSaveSettings, useSettings } from '../api/queries'
 import { $t } from '../i18n'
+import { language } from '../i18n/language'
 import AnswerState from '../parts/AnswerState.vue'
 import NewDogFields from '../parts/NewDogFields.vue'
 import RefusalNote from '../parts/RefusalNote.vue'
@@ -22,7 +23,7 @@ const busy = computed(() => save.isPending.value || add.isPending.value)
 /** Who uses it comes first: a new dog's rhythm follows from it. What is refused stays on the screen. */
 async function begin(withDog: boolean) {
   try {
-    await save.mutateAsync({ ...settings.value!.choices, role: role.value, hand: undefined, end_point: undefined })
+    await save.mutateAsync({ ...settings.value!.choices, role: role.value, hand: undefined, end_point: undefined, language })
     const dog = withDog ? await add.mutateAsync(fields.value!.told()) : undefined
     await router.replace(dog ? `/dogs/${dog.id}` : '/')
   } catch (refusal) {

@@ -11,6 +11,7 @@ import { useDue } from '../api/queries'
 import { useKeepOwner, useOwner, useRemoveOwner, useSetOwner } from '../api/round'
 import { dayOf } from '../dates'
 import { $t } from '../i18n'
+import { languages } from '../i18n/language'
 import { clock } from '../local/clock'
 import { useLater } from '../local/later'
 import AnswerState from '../parts/AnswerState.vue'
@@ -30,11 +31,11 @@ const keep = useKeepOwner()
 const remove = useRemoveOwner()
 const setOwner = useSetOwner()
 
-const form = reactive({ name: '', reach: 'text' as Schemas['OwnerRow']['reach'], address: '', may_offer: true, may_remind: true, stopped: false, note: '', suits: [] as Schemas['OwnerSuits'][] })
-watch(data, (d) => d && Object.assign(form, { name: d.owner.name, reach: d.owner.reach, address: d.owner.address, may_offer: d.owner.may_offer, may_remind: d.owner.may_remind, stopped: d.owner.stopped, note: d.owner.note, suits: d.owner.suits }), { immediate: true })
+const form = reactive({ name: '', reach: 'text' as Schemas['OwnerRow']['reach'], address: '', may_offer: true, may_remind: true, stopped: false, note: '', language: '' as Schemas['Language'] | '', suits: [] as Schemas['OwnerSuits'][] })
+watch(data, (d) => d && Object.assign(form, { name: d.owner.name, reach: d.owner.reach, address: d.owner.address, may_offer: d.owner.may_offer, may_remind: d.owner.may_remind, stopped: d.owner.stopped, note: d.owner.note, language: d.owner.language ?? '', suits: d.owner.suits }), { immediate: true })
 const saved = ref(false)
 const save = () =>
-  keep.mutate({ id: props.ownerId, version: data.value?.owner.version, ...form, address: form.reach === 'hand' ? '' : form.address },
+  keep.mutate({ id: props.ownerId, version: data.value?.owner.version, ...form, language: form.language || undefined, address: form.reach === 'hand' ? '' : form.address },
     { onSuccess: () => { saved.value = true; if (fresh.value) void router.replace(`/owners/${props.ownerId}`).then(() => refetch()) } })
 
 const search = ref('')
@@ -64,6 +65,7 @@ const gone = () => remove.mutate(props.ownerId, { onSuccess: () => router.replac
           <BFormCheckbox v-model="form.may_remind">{{ $t('owners.may_be_reminded_the_day') }}</BFormCheckbox>
           <BFormCheckbox v-model="form.stopped">{{ $t('owners.no_messages_they_asked_us') }}</BFormCheckbox>
           <SuitsPicker v-model="form.suits" />
+          <FormField id="owner-language" :label="$t('owners.language_of_messages_and_card')" :error="keep.error.value" :fields="['language']"><BFormSelect id="owner-language" v-model="form.language" :options="[{ value: '', text: $t('owners.as_the_book') }, ...options(languages)]" /></FormField>
           <FormField id="owner-note" :label="$t('owners.note')" :error="keep.error.value" :fields="['note']"><BFormInput id="owner-note" v-model="form.note" dir="auto" maxlength="500" /></FormField>
           <RefusalNote :error="keep.error.value" />
           <div class="ways">

@@ -124,6 +124,9 @@ function save() {
             <FormField id="language" :label="$t('settings.language_in_this_browser')" :error="null" :fields="[]">
               <BFormSelect id="language" :model-value="language" :options="options(languages)" @update:model-value="chooseLanguage($event as Language)" />
             </FormField>
+            <FormField id="spoken" :label="$t('settings.language_of_calendar_cards')" :error="error" :fields="['language']" :hint="$t('settings.an_owner_may_have_their')">
+              <BFormSelect id="spoken" v-model="choices.language" :options="options(languages)" />
+            </FormField>
             <FormField id="theme" :label="$t('settings.light_or_dark_in_this')" :error="null" :fields="[]">
               <BFormSelect id="theme" v-model="theme" :options="[{ value: 'auto', text: $t('settings.as_the_system') }, { value: 'light', text: $t('settings.light') }, { value: 'dark', text: $t('settings.dark') }]" />
             </FormField>

@@ -8,21 +8,21 @@ defineProps<{ card: Schemas['Card']; sitting: Schemas['Bench'] }>()
 </script>
 
 <template>
-  <article class="card" :aria-label="$t('saved.card_for_the_owner')">
+  <article class="card" :lang="card.language" :aria-label="$t('saved.card_for_the_owner')">
     <h1 dir="auto">{{ card.name }}</h1>
     <p>{{ card.done }} {{ card.how }}</p>
     <p v-if="card.bled"><strong>{{ card.bled }}</strong></p>
     <div class="ranks">
-      <div><h2>{{ $t('saved.before') }}</h2><RankPicture v-if="sitting.rank_before" :rank="sitting.rank_before" size="narrow" /></div>
-      <div><h2>{{ $t('saved.after') }}</h2><RankPicture v-if="sitting.rank_after" :rank="sitting.rank_after" size="narrow" /></div>
+      <div><h2>{{ card.headings.before }}</h2><RankPicture v-if="sitting.rank_before" :rank="sitting.rank_before" size="narrow" /></div>
+      <div><h2>{{ card.headings.after }}</h2><RankPicture v-if="sitting.rank_after" :rank="sitting.rank_after" size="narrow" /></div>
     </div>
-    <p class="legend">{{ $t('saved.solid_the_living_quick_hatched') }}</p>
-    <h2>{{ $t('saved.at_home') }}</h2>
+    <p class="legend">{{ card.headings.legend }}</p>
+    <h2>{{ card.headings.home }}</h2>
     <ul><li v-for="words in card.home" :key="words">{{ words }}</li></ul>
     <p v-if="card.next" class="next"><strong>{{ card.next }}</strong></p>
     <figure v-if="card.page">
       <svg :viewBox="`-2 -2 ${card.page.size + 4} ${card.page.size + 4}`" width="110" height="110" role="img" :aria-label="$t('saved.this_card_as_a_page')"><path :d="card.page.path" /></svg>
-      <figcaption class="legend">{{ $t('saved.this_card_as_a_page_2') }} <bdi>{{ card.page.url }}</bdi></figcaption>
+      <figcaption class="legend">{{ card.headings.page }} <bdi>{{ card.page.url }}</bdi></figcaption>
     </figure>
   </article>
 </template>
