@@ -10,7 +10,7 @@ defineProps<{ why: Schemas['Why']; nails?: number }>()
 <template>
   <div class="why-table">
     <p class="sentence">{{ why.sentence }}</p>
-    <table>
+    <div class="scroll-sideways"><table>
       <thead><tr><th>{{ $t('parts.what') }}</th><th>{{ $t('parts.alone_would_say') }}</th><th>{{ $t('parts.for') }}</th></tr></thead>
       <tbody>
         <tr v-for="r in why.rows" :key="r.rule" :class="{ decided: r.decides, told: !r.followed }">
@@ -19,7 +19,7 @@ defineProps<{ why: Schemas['Why']; nails?: number }>()
           <td class="small">{{ r.nails.length > 0 && r.nails.length === nails ? $t('parts.every_nail') : r.nails.join(' ') }}</td>
         </tr>
       </tbody>
-    </table>
+    </table></div>
   </div>
 </template>
 

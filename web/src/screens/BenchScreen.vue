@@ -383,7 +383,7 @@ onKey((event) => {
 
 /* On a phone under the thumb, wherever the page stands: over the bar of places. */
 .reach { background: var(--sunk); border-top: 1px solid var(--line-strong); bottom: 60px; display: grid; gap: 0.4rem; grid-template-columns: repeat(3, minmax(0, 1fr)); left: 0; padding: 0.4rem; position: fixed; right: 0; z-index: 9; }
-.reach .act { min-height: 52px; }
+.reach .act { min-height: 52px; min-width: 0; overflow-wrap: anywhere; }
 @media (max-width: 700px) { .bench-screen { padding-bottom: 5.5rem; } }
 @media (max-width: 900px) {
   .screen-head { flex-wrap: nowrap; }
@@ -395,6 +395,7 @@ onKey((event) => {
   .next { font-size: 1.375rem; min-height: 72px; }
   .why { font-size: var(--small); }
   .acts { grid-template-columns: repeat(2, 1fr); }
+  .took { grid-template-columns: repeat(auto-fit, minmax(5.5rem, 1fr)); }
   .took button { font-size: 0.9rem; }
 }
 </style>

@@ -124,7 +124,7 @@ onKey((event) => {
 .bench { align-items: start; display: grid; gap: 1rem 2.5rem; grid-template-columns: minmax(0, 30rem) minmax(0, 1fr); }
 figure { background: var(--sheet); border: 1px solid var(--line); margin: 0; padding: 0.5rem 0.75rem; }
 .turn { display: grid; }
-dl { display: grid; gap: 0.1rem 1.5rem; grid-template-columns: max-content max-content; margin: 0 0 0.5rem; }
+dl { display: grid; gap: 0.1rem 1.5rem; grid-template-columns: minmax(0, max-content) minmax(0, max-content); margin: 0 0 0.5rem; }
 dt { color: var(--ink-soft); font-weight: 400; }
 dd { margin: 0; }
 .turn label { margin-top: 0.5rem; }
@@ -141,5 +141,8 @@ input[type='range'] { accent-color: var(--go); height: 44px; width: 100%; }
 .vet { background: var(--vet-ground); border-left: calc(var(--bar) * 2) double var(--vet-edge); font-weight: 600; margin-top: 1rem; padding: 0.5rem 0.75rem; }
 .choose { margin-top: 0.75rem; }
 
-@media (max-width: 900px) { .bench { grid-template-columns: minmax(0, 1fr); } }
+@media (max-width: 900px) {
+  .bench { grid-template-columns: minmax(0, 1fr); }
+  .numbers { white-space: normal; }
+}
 </style>

@@ -302,7 +302,8 @@ onKey((event) => {
   .tool select { max-width: 100%; }
   .bench { gap: 0.5rem; grid-template-columns: minmax(0, 1fr); }
   .navigator { padding: 0.4rem; }
-  .finish { bottom: 60px; gap: 0.5rem; padding-block: 0.4rem; }
+  .finish { bottom: 60px; flex-wrap: wrap; gap: 0.5rem; padding-block: 0.4rem; }
+  .finish .btn { max-width: 100%; white-space: normal; }
   .finish .btn-big { font-size: 1.05rem; padding-inline: 0.9rem; }
 }
 </style>

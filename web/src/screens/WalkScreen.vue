@@ -232,6 +232,8 @@ onKey((event) => {
 .tally { flex: 1; margin: 0; }
 
 @media (max-width: 900px) {
+  .finish { flex-wrap: wrap; }
+  .finish .btn { max-width: 100%; white-space: normal; }
   .walk { display: flex; flex-direction: column; } /* the nail in hand first, the feet as a whole below it */
   .feet { margin: 0.75rem 0 0; order: 1; }
   .finish { order: 2; }

@@ -63,7 +63,7 @@ defineExpose({ tell, step, goOn })
 .most::first-letter,
 .told::first-letter { text-transform: uppercase; }
 .told { font-size: 1rem; line-height: 1.25; margin: 0; }
-.count > span { white-space: nowrap; }
+.count > span { min-width: 4.5em; }
 .count { align-items: center; display: flex; font-size: 1.25rem; gap: 0.75rem; margin-bottom: 0.35rem; }
 .step { font-size: 1.75rem; font-weight: 700; min-height: 64px; min-width: 64px; }
 .faces { display: grid; gap: 0.4rem; grid-template-columns: repeat(5, minmax(0, 1fr)); margin-block: 0.3rem 0.6rem; }

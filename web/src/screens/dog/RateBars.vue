@@ -16,7 +16,7 @@ const say = (r: Schemas['Rate']) => `${length.value.bare(r.mm_week)} (${length.v
 </script>
 
 <template>
-  <table class="rates">
+  <div class="scroll-sideways"><table class="rates">
     <thead><tr><th>{{ $t('dog.nails_4') }}</th><th class="number">{{ $t('dog.a_week', { symbol: length.symbol }) }}</th><th class="plot">{{ $t('dog.usual') }} <span class="key usual" /> {{ $t('dog.this_dog') }} <span class="key net" /> {{ $t('dog.seen') }} <span class="key seen">·</span></th></tr></thead>
     <tbody>
       <tr v-for="g in rows" :key="g.group">
@@ -32,7 +32,7 @@ const say = (r: Schemas['Rate']) => `${length.value.bare(r.mm_week)} (${length.v
         </td>
       </tr>
     </tbody>
-  </table>
+  </table></div>
 </template>
 
 <style scoped>

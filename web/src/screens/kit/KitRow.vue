@@ -58,8 +58,8 @@ const setStock = (stock: Schemas['Stock']) => keep.mutate({ ...inputOf(props.ite
     </div>
     <div class="acts">
       <BButton v-if="justDone" variant="plain" :disabled="undo.isPending.value" @click="takeBack">{{ $t('kit.undo') }}</BButton>
-      <BButton v-else-if="item.counts !== 'nothing'" variant="plain" :disabled="service.isPending.value" @click="serve">{{ serviced[item.service] }}<span class="visually-hidden"> {{ kitKinds[item.kind] }} {{ item.name }}</span></BButton>
-      <BButton variant="plain" :aria-expanded="changing" @click="changing = !changing">{{ changing ? $t('kit.close') : $t('kit.edit') }}<span class="visually-hidden"> {{ kitKinds[item.kind] }} {{ item.name }}</span></BButton>
+      <BButton v-else-if="item.counts !== 'nothing'" variant="plain" :disabled="service.isPending.value" @click="serve">{{ serviced[item.service] }}<span class="visually-hidden"> {{ kitKinds[item.kind] }} <bdi>{{ item.name }}</bdi></span></BButton>
+      <BButton variant="plain" :aria-expanded="changing" @click="changing = !changing">{{ changing ? $t('kit.close') : $t('kit.edit') }}<span class="visually-hidden"> {{ kitKinds[item.kind] }} <bdi>{{ item.name }}</bdi></span></BButton>
     </div>
     <div v-if="changing" class="wide">
       <KitForm :item="item" :kit="kit" @kept="changing = false">

@@ -161,5 +161,6 @@ function take(mm: number, by: Schemas['Means']) {
   .state { margin-top: 0.25rem; }
   .spare { font-size: var(--small); margin-bottom: 0; min-height: 0; }
   .acts { margin-top: 0.5rem; }
+  .act { overflow-wrap: anywhere; white-space: normal; }
 }
 </style>

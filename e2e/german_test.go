@@ -1,0 +1,83 @@
+package e2e
+
+import (
+	"os"
+	"regexp"
+	"strings"
+	"testing"
+
+	"github.com/go-rod/rod/lib/proto"
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+)
+
+// english are words that no German sentence has; what stands in braces is a name for programs.
+var (
+	english = regexp.MustCompile(`(?i)\b(the|and|of|is|are|with|until|not|from|this|that|what|to|for|by|at|nail|nails|floor|last|first)\b`)
+	braced  = regexp.MustCompile(`\{\w+\}`)
+)
+
+// speaks makes the tab ask for pages in that language, as a browser does whose owner speaks it.
+func (p page) speaks(language string) {
+	p.t.Helper()
+	agent := p.MustEval(`() => navigator.userAgent`).Str()
+	require.NoError(p.t, proto.EmulationSetUserAgentOverride{UserAgent: agent, AcceptLanguage: language}.Call(p))
+}
+
+// lines are the texts of a page, but for what somebody wrote and what is for an owner, in their language.
+func (p page) lines() []string {
+	p.t.Helper()
+	got := p.MustEval(`() => {
+		const all = []
+		const walk = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT)
+		while (walk.nextNode()) if (!walk.currentNode.parentElement.closest('bdi, [dir=auto], body [lang], code, script, style, noscript')) all.push(walk.currentNode.textContent)
+		for (const e of document.querySelectorAll('[aria-label],[title],[placeholder],[alt]')) for (const a of ['aria-label', 'title', 'placeholder', 'alt']) if (e.hasAttribute(a)) all.push(e.getAttribute(a))
+		return all.map((s) => s.replace(/\s+/g, ' ').trim()).filter(Boolean).join('\n')
+	}`).Str()
+	return strings.Split(got, "\n")
+}
+
+// Whoever's browser asks for German reads German on every screen, opened, without serious findings of axe-core; and it
+// stays German when the browser asks for another language, once it was chosen.
+func TestGermanIsWhole(t *testing.T) {
+	axe, err := os.ReadFile("../web/node_modules/axe-core/axe.min.js")
+	require.NoError(t, err, "run make web first")
+	program := start(t, "demo", "--today", day+"T10:00", "--listen", anywhere)
+	p := tab(t, browser(t), "about:blank")
+	p.speaks("de-DE")
+	for _, s := range screens {
+		p.open(s.address(program))
+		p.find("main h1, main .empty", "")
+		p.opensAll()
+		for _, line := range p.lines() {
+			assert.False(t, english.MatchString(braced.ReplaceAllString(line, "")), "%s: %s", s.name, line)
+		}
+		assert.Empty(t, p.findings(string(axe)), s.name)
+	}
+	p.open(program.address + "/settings/units")
+	p.MustElement("#language").MustSelect("English")
+	p.sees("Light or dark, in this browser")
+	assert.Equal(t, "en", p.MustEval(`() => document.documentElement.lang`).Str())
+}
+
+// A language whose words are half as long again, with marks above and below, on a phone: nothing is cut off.
+func TestLongerWordsFitOnAPhone(t *testing.T) {
+	program := start(t, "demo", "--today", day+"T10:00", "--listen", anywhere)
+	p := tab(t, browser(t), "about:blank")
+	p.speaks("de-DE") // the longest that there is
+	p.size(390, 844)
+	for _, s := range screens {
+		p.open(s.address(program))
+		p.find("main h1, main .empty", "")
+		cut := p.MustEval(`() => {
+			const walk = document.createTreeWalker(document.querySelector('main'), NodeFilter.SHOW_TEXT)
+			const texts = []
+			while (walk.nextNode()) if (/\p{L}{3}/u.test(walk.currentNode.textContent) && !walk.currentNode.parentElement.closest('svg, code, option')) texts.push(walk.currentNode)
+			for (const n of texts) n.textContent = n.textContent.replace(/\p{L}{3,}/gu, (w) => w + ' ' + 'ǟḝ'.repeat(Math.ceil(w.length / 4)))
+			const wider = document.documentElement.scrollWidth - document.documentElement.clientWidth
+			const buttons = [...document.querySelectorAll('main .btn, main .choices button')].filter((b) => b.checkVisibility() && b.scrollWidth > b.clientWidth + 1).map((b) => b.textContent.trim())
+			return (wider > 0 ? ['the page, by ' + wider] : []).concat(buttons).join('\n')
+		}`).Str()
+		assert.Empty(t, cut, s.name)
+	}
+}
