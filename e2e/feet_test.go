@@ -56,7 +56,7 @@ func TestAWalkRoundByTouchAlone(t *testing.T) {
 	p.sees("left out of every plan")
 	p.press(".finish button", "^Save")
 	p.sees("Limping: call a veterinarian.")
-	p.sees("LF4: torn into the quick")
+	p.sees("The left fore fourth toe: torn into the quick")
 	p.open(program.address)
 	p.sees("Limping: call a veterinarian")
 }

@@ -133,7 +133,7 @@ func TestANailLongerAfterThanBeforeIsRefusedAtTheNail(t *testing.T) {
 	p.find(".code", "LH2")
 	p.keysAtNumber("length after", "13")
 	p.press("button", "Save the trim")
-	p.sees("must not be more than the length before, 12 mm")
+	p.sees("must not be more than the length before, 12.0 mm")
 	p.find(".code", "LH2")
 	assert.Empty(t, program.dog(program.dogs()["Moss"]).Sittings)
 }
@@ -322,7 +322,7 @@ func TestATornNailIsLeftToAVeterinarian(t *testing.T) {
 	p.sees("state")
 	require.NoError(t, p.MustElement(".looks label:nth-child(3) select").Select([]string{"torn"}, true, "text"))
 	p.press("button", "Save the profile")
-	p.sees("LF3: torn into the quick. Do not trim; call a veterinarian.")
+	p.sees("The left fore third toe: torn into the quick. Do not trim; call a veterinarian.")
 	p.press("a", "Record a trim")
 	p.press(".pick[aria-label^='LF3']", "")
 	p.sees("torn: a veterinarian looks first")

@@ -8,9 +8,12 @@ import (
 	"fmt"
 	"os"
 	"os/signal"
+	"strings"
 	"syscall"
 
 	"github.com/spf13/cobra"
+
+	"fribbet/internal/words"
 )
 
 func main() {
@@ -33,17 +36,23 @@ func main() {
 	case errors.As(err, &code):
 		os.Exit(int(code))
 	case err != nil:
-		fmt.Fprintln(os.Stderr, "Error:", err)
+		fmt.Fprintln(os.Stderr, "Error:", words.In(words.Units{Codes: true}, machines(os.Getenv("LANG"))).Err(err))
 		os.Exit(1)
 	}
 }
 
+// machines is the language of a machine's own setting, de_DE.UTF-8, as browsers name it.
+func machines(setting string) string {
+	name, _, _ := strings.Cut(setting, ".")
+	return strings.ReplaceAll(name, "_", "-")
+}
+
 // tell says what came of a command: in words, or as JSON.
-func tell(cmd *cobra.Command, what any, words string, args ...any) error {
+func tell(cmd *cobra.Command, what any, text string, args ...any) error {
 	if asJSON, err := cmd.Flags().GetBool("json"); err == nil && asJSON {
 		return json.NewEncoder(cmd.OutOrStdout()).Encode(what)
 	}
-	_, err := fmt.Fprintf(cmd.OutOrStdout(), words, args...)
+	_, err := fmt.Fprintf(cmd.OutOrStdout(), text, args...)
 	return err
 }
 

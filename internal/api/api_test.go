@@ -39,6 +39,7 @@ type client struct {
 
 	unchecked bool   // the answers' shape: rows that no input lets in are shown as they are
 	restored  string // the backup that was asked for last
+	speaks    string // the language that answers are wanted in; empty: none
 }
 
 func newClient(t *testing.T) *client {
@@ -84,6 +85,7 @@ func (c *client) send(method, path, kind, body string) (int, []byte) {
 	request, err := http.NewRequest(method, c.server.URL+path, strings.NewReader(body))
 	require.NoError(c.t, err)
 	request.Header.Set("Content-Type", kind)
+	request.Header.Set("Accept-Language", c.speaks)
 	response, err := http.DefaultClient.Do(request)
 	require.NoError(c.t, err)
 	defer response.Body.Close() //nolint:errcheck // read whole below

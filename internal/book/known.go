@@ -42,6 +42,9 @@ type Unreckonable struct {
 
 func (u Unreckonable) Error() string { return u.Name + " cannot be worked out: " + u.Why.Error() }
 
+// Unwrap is what of its records cannot be.
+func (u Unreckonable) Unwrap() error { return u.Why }
+
 // reckonable refuses a dog with which a reckoning would run, or take memory, without bound.
 func reckonable(d store.Dog, sittings []store.Sitting, checks []store.Check) error {
 	if why := feet.Bounded(d.Dog, trimsOf(sittings), walksOf(checks)); len(why) > 0 {

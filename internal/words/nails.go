@@ -25,6 +25,9 @@ func (w Words) nails(n say.Nails) string {
 	if n.Each {
 		list = strings.Join(names, ", ")
 	}
+	if n.Start && list != "" {
+		list = upper(list)
+	}
 	if !n.Dewclaws || !w.codes { // in words they are told to be such
 		return list
 	}
@@ -35,7 +38,7 @@ func (w Words) nails(n say.Nails) string {
 	return w.Say(say.Of(key, say.Args{"codes": say.Name(list)}))
 }
 
-// nail is one in words: left front third toe.
+// nail is one in words: the left fore third toe.
 func (w Words) nail(code string) string {
 	if len(code) < 3 {
 		return code

@@ -53,7 +53,7 @@ var matcher = language.NewMatcher(bundle.LanguageTags())
 type Units struct {
 	Length units.Length
 	Weight units.Weight
-	Codes  bool // nails are named as groomers do, LF3, and not as a left front third toe
+	Codes  bool // nails are named as groomers do, LF3, and not as a left fore third toe
 }
 
 // Words speaks one language in somebody's units.

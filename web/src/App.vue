@@ -56,7 +56,7 @@ useGlobalKeys(router, () => (helpOpen.value = true))
         <RouterLink v-for="p in further" :key="p.to" :to="p.to" class="place wide-only"><AppIcon :name="p.icon" />{{ p.short }}</RouterLink>
         <RouterLink v-if="!groomer" to="/dogs/new" class="place narrow-only"><AppIcon name="add" />{{ $t('app.add_dog') }}</RouterLink>
         <span class="spacer" />
-        <RouterLink to="/settings" class="place wide-only"><AppIcon name="settings" />{{ $t('app.settings') }}</RouterLink>
+        <RouterLink to="/settings" class="place wide-only"><AppIcon name="settings" />{{ $t('app.settings_short') }}</RouterLink>
         <RouterLink to="/more" class="place narrow-only"><AppIcon name="more" />{{ $t('app.more') }}</RouterLink>
       </nav>
     </header>

@@ -8,8 +8,10 @@ import (
 // Said are nails as a sentence lists them: of many the first two and how many more.
 func Said(codes ...Code) say.Nails { return say.Nails{Codes: texts(codes)} }
 
-// SaidEach are nails as a sentence lists them, every one.
-func SaidEach(codes ...Code) say.Nails { return say.Nails{Codes: texts(codes), Each: true} }
+// SaidEach are nails as a sentence begins with them, every one.
+func SaidEach(codes ...Code) say.Nails {
+	return say.Nails{Codes: texts(codes), Each: true, Start: true}
+}
 
 // SaidDewclaws are dewclaws, told to be such.
 func SaidDewclaws(codes ...Code) say.Nails { return say.Nails{Codes: texts(codes), Dewclaws: true} }

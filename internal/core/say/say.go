@@ -50,6 +50,7 @@ type (
 		Codes    []string
 		Each     bool `json:",omitempty"` // all of them are named, however many
 		Dewclaws bool `json:",omitempty"` // it is told that they are
+		Start    bool `json:",omitempty"` // with a capital letter
 	}
 	Paws    []string  // LF, RF, LH, RH
 	Start   Line      // with a capital letter

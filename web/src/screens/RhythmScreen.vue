@@ -15,7 +15,9 @@ import { feelers, nailInWords, rhythms } from '../words'
 import RestText from './dog/RestText.vue'
 import RhythmMoves from './rhythm/RhythmMoves.vue'
 import RhythmTable from './rhythm/RhythmTable.vue'
+import { useNailNames } from '../local/nailNames'
 
+const { names } = useNailNames()
 const props = defineProps<{ dogId: string }>()
 const km = ref<number>()
 const goal = ref<number>()
@@ -72,7 +74,7 @@ const goals = computed(() => (settings.value?.gap_feelers ?? []).filter((f) => f
             <button v-for="f in goals" :key="f.feeler" type="button" :aria-pressed="Math.abs(f.gap_mm - data.goal_gap_mm) < 0.005" @click="goal = f.gap_mm">{{ $t('rhythm.until', { feeler: feelers[f.feeler] }) }}</button>
             <button type="button" :aria-pressed="data.goal_gap_mm === 2" @click="goal = 2">{{ $t('rhythm.until_clear', { show: length.show(2) }) }}</button>
           </div>
-          <p v-if="back.never" class="never"><strong>{{ $t('rhythm.never_this_often') }}</strong> {{ $t('rhythm.would_still_stand_lower_than', { n: back.holding.length === data.dog.nails.filter((n) => !n.code.includes('1')).length ? $t('rhythm.every_toe') : back.holding.join(' '), goal_gap: length.show(back.goal_gap_mm) }) }}</p>
+          <p v-if="back.never" class="never"><strong>{{ $t('rhythm.never_this_often') }}</strong> {{ $t('rhythm.would_still_stand_lower_than', { n: back.holding.length === data.dog.nails.filter((n) => !n.code.includes('1')).length ? $t('rhythm.every_toe') : names(back.holding), goal_gap: length.show(back.goal_gap_mm) }) }}</p>
           <p v-else-if="back.steps.length === 1">{{ $t('rhythm.one_trim_is_enough_after', { goal_gap: length.show(back.goal_gap_mm) }) }}</p>
           <p v-else>
             {{ $t('rhythm.by') }} <strong>{{ fullDayOf(back.done!) }}</strong>{{ $t('rhythm.in') }} <strong>{{ $t('rhythm.trims', { n: back.steps.length }) }}</strong>{{ $t('rhythm.the_quick_of_the_mean', { back: length.show(back.back_mm), goal_gap: length.show(back.goal_gap_mm) }) }}

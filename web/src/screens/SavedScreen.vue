@@ -14,7 +14,9 @@ import { reactions } from '../words'
 import DogNext from './dog/DogNext.vue'
 import NextVisit from './saved/NextVisit.vue'
 import OwnerCard from './saved/OwnerCard.vue'
+import { useNailNames } from '../local/nailNames'
 
+const { names } = useNailNames()
 const props = defineProps<{ dogId: string; sittingId: string }>()
 const router = useRouter()
 const { data: settings } = useSettings()
@@ -39,13 +41,13 @@ const takeBack = () => mutate(props.sittingId, { onSuccess: () => router.replace
           <h1><span dir="auto">{{ data.dog.name }}</span>{{ !done ? '' : done.left.length > 0 ? $t('saved.enough_for_today_of', { n: worked.length, n2: worked.length + done.left.length }) : $t('saved.is_done') }}</h1>
           <p v-if="sitting" class="soft lead" role="status">
             {{ $t('saved.saved_cut', { on: fullDayOf(sitting.on), nails: sitting.nails, nails2: $t('saved.nail_nails', sitting.nails), removed: sitting.removed_mm > 0 ? $t('saved.at_most_off_one', { removed: length.show(sitting.removed_mm) }) : $t('saved.nobody_counted_how_much') }) }}<template v-if="done && done.people.length > 0">{{ $t('saved.saved_by') }} <bdi>{{ done.people.join(', ') }}</bdi></template>.
-            <template v-if="sitting.blood.length > 0">{{ ' ' }}{{ $t('saved.bled_keep_an_eye_on', { blood: sitting.blood.join(', ') }) }}</template>
+            <template v-if="sitting.blood.length > 0">{{ ' ' }}{{ $t('saved.bled_keep_an_eye_on', { blood: names(sitting.blood) }) }}</template>
           </p>
         </div>
         <RouterLink to="/" class="btn btn-go btn-big">{{ $t('saved.next_dog') }}</RouterLink>
       </div>
       <p v-if="done?.praise" class="praise">{{ done.praise }}</p>
-      <p v-if="done && done.left.length > 0" class="left">{{ $t('saved.left', { left: done.left.join(', '), left_on: done.left_on ? $t('saved.they_are_for', { left_on: dayOf(done.left_on) }) : settings?.choices.role === 'groomer' ? $t('saved.they_wait_for_the_next') : $t('saved.they_wait') }) }}</p>
+      <p v-if="done && done.left.length > 0" class="left">{{ $t('saved.left', { left: names(done.left), left_on: done.left_on ? $t('saved.they_are_for', { left_on: dayOf(done.left_on) }) : settings?.choices.role === 'groomer' ? $t('saved.they_wait_for_the_next') : $t('saved.they_wait') }) }}</p>
       <NextVisit v-if="settings?.choices.role === 'groomer'" :dog-id="dogId" />
       <DogNext :next="data.next" :days="data.next_in_days" :why-none="data.why_none" />
       <div class="after"><RankPicture :rank="done?.rank_after ?? data.rank" size="medium" /></div>

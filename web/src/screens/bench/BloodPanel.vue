@@ -3,7 +3,9 @@ import { BButton } from 'bootstrap-vue-next/components/BButton'
 import { computed, onBeforeUnmount, onMounted, ref, useTemplateRef } from 'vue'
 import type { Schemas } from '../../api/client'
 import { $t } from '../../i18n'
+import { useNailNames } from '../../local/nailNames'
 
+const { name } = useNailNames()
 /** What to do now, over the work, with its clock. */
 const props = defineProps<{ nail: Schemas['BenchNail']; remedy: string; hold: number; stops: number }>()
 const emit = defineEmits<{ stopped: []; bleeding: []; end: []; close: []; hide: [] }>()
@@ -29,7 +31,7 @@ const now1 = computed(() => {
 
 <template>
   <dialog ref="dialog" class="sheet" aria-labelledby="blood-title" @cancel.prevent="emit('hide')">
-    <h2 id="blood-title">{{ $t('bench.bleeds_a_little_blood_goes', { code: nail.code }) }}</h2>
+    <h2 id="blood-title">{{ $t('bench.bleeds_a_little_blood_goes', { code: name(nail.code) }) }}</h2>
       <ol>
         <li>{{ $t('bench.stay_calm_keep_the_dog') }}</li>
         <li>{{ remedy }}</li>
@@ -41,7 +43,7 @@ const now1 = computed(() => {
         <BButton variant="plain" class="btn-big" @click="emit('bleeding')">{{ $t('bench.still_bleeding') }}</BButton>
       </div>
       <template v-else>
-        <p>{{ $t('bench.is_done_for_today_and', { code: nail.code }) }}</p>
+        <p>{{ $t('bench.is_done_for_today_and', { code: name(nail.code) }) }}</p>
         <div class="acts">
           <BButton variant="go" class="btn-big" @click="emit('end')">{{ $t('bench.end_the_trim') }}</BButton>
           <BButton variant="plain" class="btn-big" @click="emit('close')">{{ $t('bench.go_on_with_another_nail') }}</BButton>

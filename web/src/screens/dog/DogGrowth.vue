@@ -5,7 +5,9 @@ import { $t } from '../../i18n'
 import { useUnits } from '../../units'
 import RateBars from './RateBars.vue'
 import RestText from './RestText.vue'
+import { useNailNames } from '../../local/nailNames'
 
+const { name } = useNailNames()
 /** How fast this dog's nails grow, what its quicks do, and what both were learnt from. */
 defineProps<{ dogId: string; growth: Schemas['Growth'] }>()
 const { length } = useUnits()
@@ -22,7 +24,7 @@ const { length } = useUnits()
     <details v-if="growth.outliers.length > 0" class="outliers">
       <summary>{{ $t('dog.and_left_out', { n: growth.outliers.length === 1 ? $t('dog.one_length_did_not_fit') : $t('dog.lengths_did_not_fit', { n: growth.outliers.length }), n2: $t('dog.was_were', growth.outliers.length) }) }}</summary>
       <ul class="small">
-        <li v-for="(o, i) in growth.outliers" :key="i">{{ $t('dog.long_a_slip_of_the', { code: o.code, on: shortDayOf(o.on), length: length.show(o.length_mm) }) }}</li>
+        <li v-for="(o, i) in growth.outliers" :key="i">{{ $t('dog.long_a_slip_of_the', { code: name(o.code), on: shortDayOf(o.on), length: length.show(o.length_mm) }) }}</li>
       </ul>
     </details>
     <RestText :rest="growth.rest" />

@@ -7,13 +7,15 @@ import { $t } from '../../i18n'
 import RefusalNote from '../../parts/RefusalNote.vue'
 import WhyTable from '../../parts/WhyTable.vue'
 import { rhythms } from '../../words'
+import { useNailNames } from '../../local/nailNames'
 
+const { names } = useNailNames()
 const props = defineProps<{ dog?: Schemas['Dog']; next?: Schemas['Next']; needs?: Schemas['Needs']; days?: number; whyNone: string; training?: string }>()
 const { data: settings } = useSettings()
 const today = computed(() => settings.value?.today ?? '9999')
 /** The nails that meet the floor before the date, but for those that are soon down again whatever is done. */
 const sooner = computed(() => props.next?.first.filter((n) => !props.next!.again.includes(n)) ?? [])
-const first = computed(() => $t('dog.touch', { nails: sooner.value.join(' ') }, sooner.value.length))
+const first = computed(() => $t('dog.touch', { nails: names(sooner.value) }, sooner.value.length))
 const { mutate, isPending, error } = useChangeDog(() => props.dog?.id ?? '')
 </script>
 
@@ -32,7 +34,7 @@ const { mutate, isPending, error } = useChangeDog(() => props.dog?.id ?? '')
       <template v-if="dog && next.touches > today"> <button type="button" :disabled="isPending" @click="mutate({ version: dog!.version, come_once: next.touches })">{{ $t('dog.come_on_this_once', { touches: dayOf(next.touches) }) }}</button></template>
     </p>
     <p v-if="dog?.come_once && next.rule === 'once'" class="why touches">{{ $t('dog.agreed_for_this_once') }} <button type="button" :disabled="isPending" @click="mutate({ version: dog!.version, come_once: '' })">{{ $t('dog.take_it_back') }}</button></p>
-    <p v-if="next.again.length > 0" class="why touches">{{ $t('dog.on_the_floor_again_days', { again: next.again.join(' '), n: $t('dog.stands_stand', next.again.length) }) }} <RouterLink v-if="dog" :to="`/dogs/${dog.id}/rhythm`">{{ $t('dog.bring_it_back') }}</RouterLink></p>
+    <p v-if="next.again.length > 0" class="why touches">{{ $t('dog.on_the_floor_again_days', { again: names(next.again), n: $t('dog.stands_stand', next.again.length) }) }} <RouterLink v-if="dog" :to="`/dogs/${dog.id}/rhythm`">{{ $t('dog.bring_it_back') }}</RouterLink></p>
     <RefusalNote v-if="error" :error="error" />
     <details>
       <summary>{{ $t('dog.why_this_date') }}</summary>

@@ -6,7 +6,9 @@ import { fullDayOf, inDays } from '../../dates'
 import { $t } from '../../i18n'
 import RankPicture from '../../rank/RankPicture.vue'
 import { rankOn } from '../../rank/forecast'
+import { useNailNames } from '../../local/nailNames'
 
+const { names } = useNailNames()
 /** The large rank with its day slider: drag forward and the nails grow. */
 const props = defineProps<{ dogId: string; rank: Schemas['Rank']; next?: Schemas['Next']; nextInDays?: number }>()
 const { data: forecast } = useForecast(() => props.dogId)
@@ -21,7 +23,7 @@ const marks = computed(() => {
   const add = (d: number | undefined, sign: string, words: string, kind: string) => {
     if (d !== undefined && d >= 0 && d <= last.value) all.push({ day: d, sign, words, kind })
   }
-  add(forecast.value?.touch_in_days, '▼', $t('dog.on_the_floor', { join: forecast.value?.touching.slice(0, 2).join(', ') }), 'touch')
+  add(forecast.value?.touch_in_days, '▼', $t('dog.on_the_floor', { join: names(forecast.value?.touching.slice(0, 2) ?? []) }), 'touch')
   if (cautiousInDays.value !== props.nextInDays) add(cautiousInDays.value, '◇', $t('dog.cautious'), 'cautious')
   add(props.nextInDays, '●', $t('dog.due'), 'due')
   return all
