@@ -3,11 +3,12 @@ import { ref } from 'vue'
 import type { Schemas } from '../api/client'
 import { useMoveStandIn } from '../api/queries'
 import { $t } from '../i18n'
-import { decimal } from '../i18n/language'
+import { useUnits } from '../units'
 
 /** The simulated caliper of the demonstration: set the jaw, press its button; or spoil its link. */
 defineProps<{ linked: boolean; trouble: string }>()
 const { mutate } = useMoveStandIn()
+const { length } = useUnits()
 const jaw = ref(12.5)
 const send = (sends: Schemas['StandInMove']['sends']) => mutate({ jaw_mm: jaw.value, sends })
 </script>
@@ -17,9 +18,9 @@ const send = (sends: Schemas['StandInMove']['sends']) => mutate({ jaw_mm: jaw.va
     <summary>{{ $t('parts.simulated_caliper') }} <span class="soft">{{ linked ? $t('parts.linked') : $t('parts.no_link') }}</span></summary>
     <div class="body">
       <div class="jaws" aria-hidden="true"><span class="fixed" /><span class="moving" :style="{ left: `${8 + jaw * 5}px` }" /></div>
-      <label for="jaw" class="visually-hidden">{{ $t('parts.jaw_millimetres') }}</label>
+      <label for="jaw" class="visually-hidden">{{ $t('parts.jaw', { symbol: length.symbol }) }}</label>
       <input id="jaw" v-model.number="jaw" type="range" min="0" max="30" step="0.01" />
-      <output class="readout">{{ $t('parts.mm', { jaw: decimal(jaw, 2) }) }}</output>
+      <output class="readout">{{ length.show(jaw) }}</output>
       <button type="button" class="btn btn-plain" @click="send('length')">{{ $t('parts.send') }}</button>
       <span class="soft small">{{ $t('parts.spoil_the_link') }}</span>
       <button type="button" class="spoil" @click="send('garbage')">{{ $t('parts.garbage') }}</button>

@@ -51,9 +51,9 @@ const left = (t: Schemas['PracticeTally']) => (t.bled < t.nails ? length.value.s
       </section>
       <section v-if="tried.length > 0" aria-labelledby="how-title">
         <h2 id="how-title">{{ $t('practice.how_it_goes') }}</h2>
-        <p class="soft small">{{ $t('practice.your_last_40_nails_of') }}</p>
+        <p class="soft small">{{ $t('practice.your_last_40_nails_of', { thick: length.show(1) }) }}</p>
         <div class="scroll" role="region" tabindex="0" :aria-label="$t('practice.how_it_goes_by_kind')"><table class="table">
-          <thead><tr><th scope="col">{{ $t('practice.of_100_nails_like_these') }}</th><th scope="col">{{ $t('practice.yours_bleed') }}</th><th scope="col">{{ $t('practice.by_the_advice') }}</th><th scope="col">{{ $t('practice.n1_mm_unasked') }}</th><th scope="col">{{ $t('practice.you_leave') }}</th><th scope="col">{{ $t('practice.the_advice_leaves') }}</th><th scope="col">{{ $t('practice.too_early_too_many') }}</th></tr></thead>
+          <thead><tr><th scope="col">{{ $t('practice.of_100_nails_like_these') }}</th><th scope="col">{{ $t('practice.yours_bleed') }}</th><th scope="col">{{ $t('practice.by_the_advice') }}</th><th scope="col">{{ $t('practice.n1_mm_unasked', { thick: length.show(1) }) }}</th><th scope="col">{{ $t('practice.you_leave') }}</th><th scope="col">{{ $t('practice.the_advice_leaves') }}</th><th scope="col">{{ $t('practice.too_early_too_many') }}</th></tr></thead>
           <tbody><tr v-for="k in tried" :key="k.kind"><th scope="row">{{ kinds[k.kind].words }}</th><td>{{ per100(k.mine) }}</td><td>{{ per100(k.advised) }}</td><td>{{ per100(k.unasked) }}</td><td>{{ left(k.mine) }}</td><td>{{ left(k.advised) }}</td><td>{{ k.early }} · {{ k.late }}</td></tr></tbody>
         </table></div>
       </section>

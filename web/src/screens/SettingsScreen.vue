@@ -106,10 +106,10 @@ function save() {
             <FormField id="way" :label="$t('settings.you_work')" :error="error" :fields="['way']" :hint="$t('settings.each_dog_can_have_its')">
               <BFormSelect id="way" v-model="choices.way" :options="options(ways)" />
             </FormField>
-            <FormField id="largest" :label="$t('settings.your_largest_cut')" :error="error" :fields="['largest_cut_mm']" :hint="$t('settings.practitioners_disagree_many_thin_cuts')">
+            <FormField id="largest" :label="$t('settings.your_largest_cut')" :error="error" :fields="['largest_cut_mm']" :hint="$t('settings.practitioners_disagree_many_thin_cuts', { off: length.show(1) })">
               <BFormSelect id="largest" v-model="largest" :options="[{ value: '', text: $t('settings.as_is_usual_of_your') }, ...largestCuts.map((mm) => ({ value: String(mm), text: length.show(mm) + (mm === 0.5 ? $t('settings.thin_ones_throughout') : '') }))]" />
             </FormField>
-            <p class="slices small">{{ $t('settings.not_every_1_mm_is') }} <RouterLink to="/settings/slices">{{ $t('settings.how_thick_you_cut') }}</RouterLink>, {{ slices?.learnt ? $t('settings.measured_on', { on: dayOf(slices.on!) }) : $t('settings.not_measured_yet') }}.</p>
+            <p class="slices small">{{ $t('settings.not_every_1_mm_is', { thick: length.show(1) }) }} <RouterLink to="/settings/slices">{{ $t('settings.how_thick_you_cut') }}</RouterLink>, {{ slices?.learnt ? $t('settings.measured_on', { on: dayOf(slices.on!) }) : $t('settings.not_measured_yet') }}.</p>
           </template>
           <template v-if="page === 'units'">
             <FormField id="length" :label="$t('settings.lengths_in')" :error="error" :fields="['length_unit']">

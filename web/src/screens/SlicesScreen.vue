@@ -117,7 +117,7 @@ const range = (n: Schemas['PhotoNumber']) => length.value.show(n.mm)
       </section>
 
       <template v-else-if="!picture">
-        <p class="lead">{{ $t('slices.not_every_1_mm_is') }}</p>
+        <p class="lead">{{ $t('slices.not_every_1_mm_is', { thick: length.show(1) }) }}</p>
         <div class="columns even">
           <StickHolding />
           <div>

@@ -1,11 +1,15 @@
 <script setup lang="ts">
+import { computed } from 'vue'
 import { $t } from '../i18n'
+import { useUnits } from '../units'
+
+const { length } = useUnits()
 /** Words of the trade, and the few of our own, each explained once. */
-const words: [string, string][] = [
+const words = computed((): [string, string][] => [
   [$t('glossary.quick'), $t('glossary.the_live_part_inside_the')],
   [$t('glossary.safe_to_trim'), $t('glossary.how_much_may_come_off')],
   [$t('glossary.cut_end'), $t('glossary.what_you_see_when_you')],
-  [$t('glossary.thin_slice'), $t('glossary.a_cut_of_about_half')],
+  [$t('glossary.thin_slice'), $t('glossary.a_cut_of_about_half', { thick: length.value.show(0.5) })],
   [$t('glossary.first_sign'), $t('glossary.the_first_look_of_a')],
   [$t('glossary.dot'), $t('glossary.a_small_dark_or_pink')],
   [$t('glossary.groove'), $t('glossary.the_furrow_on_the_underside')],
@@ -18,7 +22,7 @@ const words: [string, string][] = [
   [$t('glossary.ladder'), $t('glossary.training_in_small_steps_until')],
   [$t('glossary.about_1_in_250'), $t('glossary.of_250_cuts_like_this')],
   [$t('glossary.range'), $t('glossary.two_numbers_between_which_the')],
-]
+])
 </script>
 
 <template>

@@ -102,7 +102,7 @@ const shown = ['handling.own_order', 'handling.most_nails', 'handling.most_minut
       <FormField id="h-way" :label="$t('dog.it_is_worked')" :error="error" :fields="['handling.way']">
         <BFormSelect id="h-way" v-model="form.way" :options="[{ value: '', text: $t('dog.as_settings_have_it') }, ...options(ways).filter((o) => o.value !== '')]" />
       </FormField>
-      <FormField id="h-largest" :label="$t('dog.largest_cut')" :error="error" :fields="['handling.largest_cut_mm']" :hint="$t('dog.for_a_nail_7_mm')">
+      <FormField id="h-largest" :label="$t('dog.largest_cut')" :error="error" :fields="['handling.largest_cut_mm']" :hint="$t('dog.for_a_nail_7_mm', { deep: length.show(7) })">
         <BFormSelect id="h-largest" v-model="largest" :options="[{ value: '', text: $t('dog.as_settings_have_it') }, ...largestCuts.map((mm) => ({ value: String(mm), text: length.show(mm) }))]" />
       </FormField>
       <div class="boxes">
