@@ -18,7 +18,7 @@ import (
 	"github.com/stretchr/testify/require"
 )
 
-const words = "four plain words here"
+const passphrase = "four plain words here"
 
 // door is a gate with a book of one word behind it, and a clock.
 type door struct {
@@ -33,7 +33,7 @@ func newDoor(t *testing.T) *door {
 	a, err := Open(filepath.Join(t.TempDir(), "book.db"), func() time.Time { return d.now })
 	require.NoError(t, err)
 	t.Cleanup(func() { assert.NoError(t, a.Close()) })
-	require.NoError(t, a.SetPassphrase(t.Context(), words))
+	require.NoError(t, a.SetPassphrase(t.Context(), passphrase))
 	d.gate = &Gate{Access: a, Names: []string{"dogs.example"}, Inside: http.HandlerFunc(func(w http.ResponseWriter, r *http.Request) {
 		_, _ = io.WriteString(w, "the book, for "+VisitorOf(r.Context()).Who)
 	})}
@@ -46,7 +46,7 @@ type call struct {
 	plain, html              bool
 	form                     url.Values
 	cookie                   *http.Cookie
-	forwarded                string
+	forwarded, wants         string
 }
 
 func (d *door) does(c call) *httptest.ResponseRecorder {
@@ -77,14 +77,17 @@ func (d *door) does(c call) *httptest.ResponseRecorder {
 	if c.forwarded != "" {
 		r.Header.Set("X-Forwarded-For", c.forwarded)
 	}
+	if c.wants != "" {
+		r.Header.Set("Accept-Language", c.wants)
+	}
 	to := httptest.NewRecorder()
 	d.gate.ServeHTTP(to, r)
 	return to
 }
 
-func (d *door) login(words, from string) *httptest.ResponseRecorder {
+func (d *door) login(said, from string) *httptest.ResponseRecorder {
 	d.t.Helper()
-	return d.does(call{method: "POST", path: "/access/login", from: from, form: url.Values{"passphrase": {words}, "name": {" the \u202ephone "}, "who": {"Ann"}}})
+	return d.does(call{method: "POST", path: "/access/login", from: from, form: url.Values{"passphrase": {said}, "name": {" the \u202ephone "}, "who": {"Ann"}}})
 }
 
 func cookieOf(t *testing.T, w *httptest.ResponseRecorder) *http.Cookie {
@@ -130,9 +133,29 @@ func TestWhoIsAnswered(t *testing.T) {
 	assert.Equal(t, 403, d.does(call{path: "/"}).Code, "nobody else where no passphrase is")
 }
 
+// Who is not in yet is answered in the language of their browser.
+func TestStrangersAreAnsweredInTheirLanguage(t *testing.T) {
+	d := newDoor(t)
+	for path, says := range map[string]string{
+		"/access/login":         "Dieses Gerät einlassen",
+		"/access/pair":          "Lieber die Passphrase tippen",
+		"/access/pair?code=ABC": "Was ist das für ein Gerät?",
+	} {
+		got := d.does(call{path: path, wants: "de-CH,de;q=0.9"}).Body.String()
+		assert.Contains(t, got, `<html lang="de">`)
+		assert.Contains(t, got, says)
+		assert.NotContains(t, got, "access.page_", "a text for each")
+	}
+	assert.Contains(t, d.does(call{path: "/", plain: true, wants: "de"}).Body.String(), "Diese Adresse spricht TLS")
+	assert.Contains(t, d.does(call{path: "/", host: "evil.example", wants: "de"}).Body.String(), "Starte es mit --name")
+	wrong := d.does(call{method: "POST", path: "/access/login", wants: "de", form: url.Values{"passphrase": {"wrong words here"}}})
+	assert.Contains(t, wrong.Body.String(), "Das ist nicht die Passphrase.")
+	assert.Contains(t, d.does(call{path: "/access/login", wants: "fr"}).Body.String(), `<html lang="en">`)
+}
+
 func TestADeviceComesInByThePassphrase(t *testing.T) {
 	d := newDoor(t)
-	got := d.login(words, "")
+	got := d.login(passphrase, "")
 	assert.Equal(t, http.StatusSeeOther, got.Code)
 	cookie := cookieOf(t, got)
 	assert.True(t, cookie.HttpOnly && cookie.Secure && cookie.SameSite == http.SameSiteStrictMode && cookie.Path == "/" && cookie.Domain == "")
@@ -158,7 +181,7 @@ func TestADeviceComesInByThePassphrase(t *testing.T) {
 	assert.Equal(t, 401, in().Code, "at once")
 	require.ErrorIs(t, d.gate.Access.Withdraw(t.Context(), all[0].ID), ErrNotFound)
 
-	other := cookieOf(t, d.login(words, ""))
+	other := cookieOf(t, d.login(passphrase, ""))
 	d.now = d.now.AddDate(0, 0, 91)
 	assert.Equal(t, 401, d.does(call{path: "/api/due", cookie: other}).Code, "it did not come for ninety days")
 
@@ -175,7 +198,7 @@ func TestGuessingIsSlow(t *testing.T) {
 	}
 	waits := 0
 	for range 4 {
-		got := d.login(words, "")
+		got := d.login(passphrase, "")
 		require.Equal(t, 429, got.Code, "the right one waits too")
 		wait, err := time.ParseDuration(got.Header().Get("Retry-After") + "s")
 		require.NoError(t, err)
@@ -184,7 +207,7 @@ func TestGuessingIsSlow(t *testing.T) {
 		d.now = d.now.Add(wait)
 		assert.Equal(t, 401, d.login("some other words", "").Code)
 	}
-	assert.Equal(t, http.StatusSeeOther, d.login(words, "192.168.1.99:1").Code)
+	assert.Equal(t, http.StatusSeeOther, d.login(passphrase, "192.168.1.99:1").Code)
 	tried := 0
 	for i := range 60 { // from everywhere at once
 		if d.login("some other words", net.JoinHostPort(net.IPv4(10, 0, 0, byte(i)).String(), "1")).Code == 401 {
@@ -230,7 +253,7 @@ func TestBehindAProxyNobodyIsThisMachine(t *testing.T) {
 	for range freeTries {
 		d.does(call{method: "POST", path: "/access/login", from: local, plain: true, forwarded: "1.2.3.4, 203.0.113.9", form: url.Values{"passphrase": {"wrong words here"}}})
 	}
-	again := call{method: "POST", path: "/access/login", from: local, plain: true, forwarded: "203.0.113.9", form: url.Values{"passphrase": {words}}}
+	again := call{method: "POST", path: "/access/login", from: local, plain: true, forwarded: "203.0.113.9", form: url.Values{"passphrase": {passphrase}}}
 	assert.Equal(t, 429, d.does(again).Code)
 	again.forwarded = "203.0.113.10"
 	assert.Equal(t, http.StatusSeeOther, d.does(again).Code)
@@ -238,7 +261,7 @@ func TestBehindAProxyNobodyIsThisMachine(t *testing.T) {
 
 func TestAnotherSitesFormIsNotTaken(t *testing.T) {
 	d := newDoor(t)
-	r := httptest.NewRequest("POST", "/access/login", strings.NewReader(url.Values{"passphrase": {words}}.Encode()))
+	r := httptest.NewRequest("POST", "/access/login", strings.NewReader(url.Values{"passphrase": {passphrase}}.Encode()))
 	r.Host, r.RemoteAddr, r.TLS = "dogs.example", "192.168.1.2:1", &tls.ConnectionState{}
 	r.Header.Set("Sec-Fetch-Site", "cross-site")
 	to := httptest.NewRecorder()
@@ -253,7 +276,7 @@ func TestPassphrasesThatAreNotTaken(t *testing.T) {
 	}
 	require.NoError(t, d.gate.Access.SetPassphrase(t.Context(), "vier einfache Wörter"))
 	assert.Equal(t, http.StatusSeeOther, d.login("vier einfache Wo\u0308rter", "").Code, "however its letters are put together")
-	assert.Equal(t, 401, d.login(words, "").Code, "the old one is none any more")
+	assert.Equal(t, 401, d.login(passphrase, "").Code, "the old one is none any more")
 	assert.Equal(t, 401, d.login(strings.Repeat("long ", 1000), "").Code)
 }
 

@@ -10,6 +10,9 @@ import (
 	"net/http"
 	"strings"
 	"time"
+
+	"fribbet/internal/core/say"
+	"fribbet/internal/words"
 )
 
 //go:embed pages
@@ -36,15 +39,15 @@ func (g *Gate) ServeHTTP(w http.ResponseWriter, r *http.Request) {
 	case here && own(host):
 		g.Inside.ServeHTTP(w, r)
 	case here && (g.Access == nil || !known(host, g.Names)): // another name, which whoever answers for it may have pointed here
-		refuse(w, http.StatusForbidden, "Open Fribbet by the address that it printed: it answers to this machine's own names only.")
+		refuse(w, r, http.StatusForbidden, byThePrinted)
 	case g.Access == nil:
-		refuse(w, http.StatusForbidden, "Fribbet answers this machine only.")
+		refuse(w, r, http.StatusForbidden, thisMachine)
 	case r.TLS == nil && !g.Proxy:
 		g.elsewhere(w, r)
 	case g.Proxy && !loopback(from):
-		refuse(w, http.StatusForbidden, "Fribbet answers the proxy on its own machine only.")
+		refuse(w, r, http.StatusForbidden, theProxy)
 	case !known(host, g.Names):
-		refuse(w, http.StatusForbidden, "Fribbet does not know itself by this name. Start it with --name, or open it by its address.")
+		refuse(w, r, http.StatusForbidden, unknownName)
 	default:
 		g.strangers(w, r)
 	}
@@ -71,7 +74,7 @@ func (g *Gate) strangers(w http.ResponseWriter, r *http.Request) {
 		g.turnedAway(w, r)
 	case err != nil:
 		slog.Error("who comes", "err", err)
-		refuse(w, http.StatusInternalServerError, "Something broke in Fribbet.")
+		refuse(w, r, http.StatusInternalServerError, broke)
 	case is:
 		ctx, done := g.Access.inside(context.WithValue(r.Context(), visitorKey{}, visitor), visitor.Device)
 		defer done()
@@ -100,7 +103,7 @@ func forPerson(r *http.Request) bool {
 func (g *Gate) turnedAway(w http.ResponseWriter, r *http.Request) {
 	switch {
 	case forPerson(r):
-		g.show(w, http.StatusUnauthorized, "login.html", page{})
+		g.show(w, r, http.StatusUnauthorized, "login.html", page{})
 	default:
 		w.WriteHeader(http.StatusUnauthorized)
 	}
@@ -153,9 +156,15 @@ var errWithdrawn = errors.New("a device that was withdrawn")
 
 // page is what a page of the door says.
 type page struct {
+	words.Words
 	Trouble string
 	Code    string
 	To      string
+}
+
+// T is a text of the page by its name.
+func (p page) T(name string) string {
+	return p.Say(say.Of(say.Key("access.page_" + name)))
 }
 
 // door is what somebody sees who is not in.
@@ -167,9 +176,9 @@ func (g *Gate) door(w http.ResponseWriter, r *http.Request, path string) {
 		w.Header().Set("Cache-Control", "max-age=86400")
 		http.ServeFileFS(w, r, files, "pages/style.css")
 	case "GET ", "GET login":
-		g.show(w, http.StatusOK, "login.html", page{})
+		g.show(w, r, http.StatusOK, "login.html", page{})
 	case "GET pair":
-		g.show(w, http.StatusOK, "pair.html", page{Code: r.URL.Query().Get("code")}) // a preview of the link does not use it up
+		g.show(w, r, http.StatusOK, "pair.html", page{Code: r.URL.Query().Get("code")}) // a preview of the link does not use it up
 	case "GET root.crt":
 		if g.Certificate == nil {
 			w.WriteHeader(http.StatusNotFound)
@@ -191,21 +200,21 @@ func (g *Gate) enter(w http.ResponseWriter, r *http.Request, way string) {
 	from := g.address(r)
 	if wait := g.Access.throttle.begin(from, way == "login"); wait > 0 {
 		w.Header().Set("Retry-After", seconds(wait))
-		g.show(w, http.StatusTooManyRequests, way+".html", page{Trouble: "Too many tries. " + usualReply, Code: r.PostFormValue("code")})
+		g.show(w, r, http.StatusTooManyRequests, way+".html", page{Trouble: speaks(r).Say(say.Of(tooMany)), Code: r.PostFormValue("code")})
 		return
 	}
 	var is bool
 	var err error
-	trouble := "That is not the passphrase."
+	trouble := notIt
 	if way == "login" {
 		is, err = g.Access.right(r.Context(), r.PostFormValue("passphrase"))
 	} else {
-		trouble = "This code was used, or its ten minutes are over. Make another one on the screen of the machine."
+		trouble = codeIsOver
 		is = g.Access.takes(r.PostFormValue("code"))
 	}
 	if err == nil && !is {
 		slog.Warn("not let in", "by", way, "from", from, "tries", g.Access.throttle.of(from))
-		g.show(w, http.StatusUnauthorized, way+".html", page{Trouble: trouble})
+		g.show(w, r, http.StatusUnauthorized, way+".html", page{Trouble: speaks(r).Say(say.Of(trouble))})
 		return
 	}
 	if err == nil {
@@ -214,7 +223,7 @@ func (g *Gate) enter(w http.ResponseWriter, r *http.Request, way string) {
 	}
 	if err != nil {
 		slog.Error("letting in", "err", err)
-		refuse(w, http.StatusInternalServerError, "Something broke in Fribbet.")
+		refuse(w, r, http.StatusInternalServerError, broke)
 		return
 	}
 	http.Redirect(w, r, "/", http.StatusSeeOther)
@@ -252,22 +261,29 @@ func (g *Gate) elsewhere(w http.ResponseWriter, r *http.Request) {
 	if known(hostOf(r.Host), g.Names) {
 		to = "https://" + r.Host + "/"
 	}
-	g.show(w, http.StatusUpgradeRequired, "elsewhere.html", page{To: to})
+	g.show(w, r, http.StatusUpgradeRequired, "elsewhere.html", page{To: to})
 }
 
-func (g *Gate) show(w http.ResponseWriter, status int, name string, p page) {
+func (g *Gate) show(w http.ResponseWriter, r *http.Request, status int, name string, p page) {
 	headers(w)
 	w.Header().Set("Cache-Control", "no-store")
 	w.Header().Set("Content-Type", "text/html; charset=utf-8")
+	w.Header().Set("Vary", "Accept-Language")
 	w.WriteHeader(status)
+	p.Words = speaks(r)
 	if err := pages.ExecuteTemplate(w, name, p); err != nil {
 		slog.Warn("showing a page", "page", name, "err", err)
 	}
 }
 
-func refuse(w http.ResponseWriter, status int, words string) {
+func refuse(w http.ResponseWriter, r *http.Request, status int, why say.Key) {
 	headers(w)
-	http.Error(w, words, status)
+	http.Error(w, speaks(r).Say(say.Of(why)), status)
+}
+
+// speaks are the words of whoever comes: as the browser wants them, for the book is not open to strangers.
+func speaks(r *http.Request) words.Words {
+	return words.In(words.Units{}, r.Header.Get("Accept-Language"))
 }
 
 func headers(w http.ResponseWriter) {

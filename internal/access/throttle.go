@@ -11,14 +11,13 @@ import (
 
 // Judgement (ours): five tries without waiting; then each waits twice as long as the one before.
 const (
-	freeTries  = 5
-	firstWait  = 2 * time.Second
-	longest    = 15 * time.Minute
-	forgotten  = 24 * time.Hour // after which an address begins anew
-	allEvery   = 3 * time.Second
-	allAtOnce  = 20 // from all addresses together
-	mostKnown  = 10_000
-	usualReply = "Wait a moment, then try again."
+	freeTries = 5
+	firstWait = 2 * time.Second
+	longest   = 15 * time.Minute
+	forgotten = 24 * time.Hour // after which an address begins anew
+	allEvery  = 3 * time.Second
+	allAtOnce = 20 // from all addresses together
+	mostKnown = 10_000
 )
 
 // throttle makes guessing slow, for each address and for all together. Tries outlive the program: keep writes them

@@ -21,8 +21,8 @@ import (
 // whose ninety days are over keeps its taps.
 func TestAWithdrawnDeviceDropsAllItKept(t *testing.T) {
 	d := newDoor(t)
-	cookie := cookieOf(t, d.login(words, ""))
-	old := cookieOf(t, d.login(words, ""))
+	cookie := cookieOf(t, d.login(passphrase, ""))
+	old := cookieOf(t, d.login(passphrase, ""))
 	all, err := d.gate.Access.Devices(t.Context())
 	require.NoError(t, err)
 	inside, ended := make(chan bool), make(chan bool)

@@ -115,6 +115,23 @@ func made() (keys []string) {
 	return keys
 }
 
+// ofPages are the texts that the pages for strangers ask for by name.
+func ofPages(t *testing.T) (keys []string) {
+	t.Helper()
+	files, err := filepath.Glob("../access/pages/*.html")
+	require.NoError(t, err)
+	require.NotEmpty(t, files)
+	for _, file := range files {
+		page, err := os.ReadFile(file)
+		require.NoError(t, err)
+		for _, asked := range regexp.MustCompile(`\.T "(\w+)"`).FindAllSubmatch(page, -1) {
+			keys = append(keys, "access.page_"+string(asked[1]))
+		}
+		assert.NotRegexp(t, `>[^<{]*\pL{3,} \pL{2,}`, string(regexp.MustCompile(`<code>.*?</code>`).ReplaceAll(page, nil)), "%s: its texts stand in the catalogues", file)
+	}
+	return keys
+}
+
 // Every sentence of the core has its text in every catalogue, with the same names in it, and no catalogue has another.
 func TestEverySentenceHasItsText(t *testing.T) {
 	want := keys(t)
@@ -129,6 +146,7 @@ func TestEverySentenceHasItsText(t *testing.T) {
 		}
 	}
 	want = append(want, made()...)
+	want = append(want, ofPages(t)...)
 	slices.Sort(want)
 	want = slices.Compact(want)
 	require.NotEmpty(t, want)
