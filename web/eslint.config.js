@@ -13,6 +13,9 @@ export default ts.config(
     rules: {
       // What a person reads stands in src/i18n, in every language.
       '@intlify/vue-i18n/no-raw-text': ['error', { ignoreNodes: ['code', 'kbd'], ignorePattern: '^([^\\p{L}]*|Fribbet)$', attributes: { '/.+/': ['aria-label', 'title', 'placeholder', 'alt', 'label', 'hint'] } }],
+      // What is written in a script is read by people too: it stands with the other texts.
+      'no-restricted-syntax': ['error', { selector: 'Literal[value=/^(\\d\\S*|[A-Za-z][a-z]+) [a-z]{2,}( [a-z]+)*[.?!]?$/]', message: 'words for people stand in i18n' }],
+      'vue/no-restricted-syntax': ['error', { selector: 'Literal[value=/^(\\d\\S*|[A-Za-z][a-z]+) [a-z]{2,}( [a-z]+)*[.?!]?$/]', message: 'words for people stand in i18n' }],
       // The house style: short attributes stay on one line, and names say what they are.
       'vue/max-attributes-per-line': 'off',
       'vue/singleline-html-element-content-newline': 'off',

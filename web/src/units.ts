@@ -51,6 +51,6 @@ export function cutBy(plan: Plan, length: { show: (mm: number) => string }) {
 /** About 4 cuts, at most 6. */
 export function howMany(plan: Plan) {
   const most = plan.cuts_mm.length
-  const cuts = (n: number) => (n === 1 ? '1 cut' : $t('units.cuts', { n }))
+  const cuts = (n: number) => $t('units.cuts', n)
   return plan.likely === most ? $t('units.about', { most: cuts(most) }) : $t('units.about_at_most', { likely: cuts(plan.likely), most })
 }

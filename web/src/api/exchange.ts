@@ -1,5 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/vue-query'
 import { onScopeDispose, ref } from 'vue'
+import { $t } from '../i18n'
 import { answered, client } from './client'
 
 /** Fetches everything as one file, tells how much has come, and can be stopped. */
@@ -13,7 +14,7 @@ export function useExport() {
     failed.value = ''
     try {
       const response = await fetch('/api/export', { signal: stop.signal })
-      if (!response.ok || !response.body) throw new Error('Fribbet does not answer. Is it still running?')
+      if (!response.ok || !response.body) throw new Error($t('api.fribbet_does_not_answer_is'))
       const parts: BlobPart[] = []
       for (const reader = response.body.getReader(); ; ) {
         const { done, value } = await reader.read()

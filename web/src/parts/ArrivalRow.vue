@@ -13,7 +13,7 @@ const tell = (more: Schemas['Arrival']) => (arrival.value = { ...arrival.value, 
 </script>
 
 <template>
-  <div :class="['arrival choices', { passes: pass }]" role="group" :aria-label="$t('parts.touching_the_floor')">
+  <div :class="['arrival', 'choices', { passes: pass }]" role="group" :aria-label="$t('parts.touching_the_floor')">
     <span>{{ $t('parts.touching_the_floor') }}</span>
     <button v-for="(words, t) in touchings" :key="t" type="button" :aria-pressed="arrival?.touching === t" @click="tell({ touching: t })">{{ words }}</button>
     <button v-if="pass" type="button" @click="emit('passed')">{{ $t('parts.did_not_look') }}</button>

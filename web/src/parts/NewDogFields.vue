@@ -25,14 +25,14 @@ const coat = ref<Schemas['Coat']>()
 const asked = [
   { title: $t('parts.nails'), value: colour, answers: [['dark', $t('parts.dark')], ['light', $t('parts.light')], ['mixed', $t('parts.mixed')]] },
   { title: $t('parts.how_the_dog_is_about'), value: takes, answers: [['fine', $t('parts.fine')], ['wriggles', $t('parts.wriggles')], ['frightened', $t('parts.frightened')], ['bites', $t('parts.bites')]] },
-  { title: $t('parts.last_trimmed'), value: done, answers: [[1, $t('parts.a_week_ago')], [3, '2–4 weeks'], [6, '5–7 weeks'], [12, $t('parts.longer')]] },
+  { title: $t('parts.last_trimmed'), value: done, answers: [[1, $t('parts.a_week_ago')], [3, $t('parts.some_weeks_ago', { from: 2, to: 4 })], [6, $t('parts.some_weeks_ago', { from: 5, to: 7 })], [12, $t('parts.longer')]] },
   { title: $t('parts.hair_on_the_feet'), value: coat, answers: [['short', $t('parts.short')], ['long', $t('parts.long')]] },
 ] as { title: string; value: { value: unknown }; answers: [unknown, string][] }[]
 
 const classes = computed(() => {
   let from = 0
   return (settings.value?.size_classes ?? []).map((c) => {
-    const [low, high] = [from, c.under_kg ?? 0].map((kg) => weight.value.bare(kg).replace(/\.0$/, ''))
+    const [low, high] = [from, c.under_kg ?? 0].map((kg) => weight.value.bare(kg).replace(/[.,]0$/, ''))
     const label = c.under_kg === undefined ? $t('parts.and_over', { low }) : from === 0 ? $t('parts.under', { high }) : `${low}–${high}`
     from = c.under_kg ?? from
     return { label, usual: weight.value.bare(c.usual_kg) }

@@ -9,13 +9,13 @@ import { tellAnew } from '../local/anew'
 const { waits, aside, foreign, turn } = useCarrier()
 const own = computed(() => waits.value.filter((w) => !foreign.value.has(w.sitting)))
 const others = computed(() => waits.value.filter((w) => foreign.value.has(w.sitting)))
-const taps = (n: number) => (n === 1 ? '1 tap' : $t('parts.taps', { n }))
+const taps = (n: number) => $t('parts.taps', n)
 /** Taps, and what was told as a whole. */
 function counted(all: Waiting[]) {
   const n = all.filter(isTap).length
   const tallies = all.filter((w) => 'tally' in w).length
   const walks = all.length - n - tallies
-  return [n > 0 && taps(n), tallies > 0 && (tallies === 1 ? '1 sitting' : $t('parts.sittings', { tallies })), walks > 0 && (walks === 1 ? '1 walk-round' : $t('parts.walk_rounds', { walks }))].filter(Boolean).join(', ')
+  return [n > 0 && taps(n), tallies > 0 && $t('parts.sittings', tallies), walks > 0 && $t('parts.walk_rounds', walks)].filter(Boolean).join(', ')
 }
 const tapped = computed(() => own.value.find(isTap))
 const asideTap = computed(() => aside.value.find(isTap))

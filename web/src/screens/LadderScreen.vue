@@ -157,10 +157,10 @@ onKey((event) => {
 .today > p { margin: 0.15rem 0 0; }
 .care { border-left: var(--bar) solid var(--caution-edge); padding-left: 0.6rem; }
 .reactions { display: grid; gap: 0.5rem; grid-template-columns: repeat(5, minmax(0, 1fr)); }
-.reactions button { background: var(--sheet); border: 1px solid var(--line-strong); border-radius: 3px; color: var(--ink); display: flex; flex-direction: column; gap: 0.1rem; justify-content: center; line-height: 1.2; min-height: 92px; padding: 0.4rem; text-align: left; }
+.reactions button { background: var(--sheet); border: 1px solid var(--line-strong); border-left-width: calc(var(--bar) * 2); border-radius: 3px; color: var(--ink); display: flex; flex-direction: column; gap: 0.1rem; justify-content: center; line-height: 1.2; min-height: 92px; padding: 0.4rem; text-align: left; }
 .reactions button:hover { border-color: var(--ink); }
-.reactions .calm { border-left: calc(var(--bar) * 2) solid var(--go); }
-.reactions .fighting, .reactions .snapping { border-left: calc(var(--bar) * 2) solid var(--vet-edge); }
+.reactions .calm { border-left-color: var(--go); }
+.reactions .fighting, .reactions .snapping { border-left-color: var(--vet-edge); }
 .reactions kbd { align-self: flex-start; }
 .reactions strong { font-size: 1.1rem; }
 .today > .says { background: var(--sunk); margin-top: 0.75rem; padding: 0.5rem 0.75rem; }

@@ -56,7 +56,7 @@ const summary = computed(() => {
   const h = props.dog.handling
   return [
     positions[h.position], ...(h.by_paw ?? []).map((p) => `${pawWords[p.paw]} ${positions[p.position]}`), h.order === 'own' ? h.own_order.join(' ') : pawOrders[h.order], $t('dog.helper', { helper: helpings[h.helper] }),
-    h.muzzle && $t('dog.muzzle'), h.sore && $t('dog.sore_joints'), `grinder: ${noises[h.noise]}`,
+    h.muzzle && $t('dog.muzzle'), h.sore && $t('dog.sore_joints'), $t('dog.grinder_noise', { noise: noises[h.noise] }),
     h.most_nails !== undefined && $t('dog.at_most_nails', { most_nails: h.most_nails }), h.most_minutes !== undefined && $t('dog.at_most_min', { most_minutes: h.most_minutes }),
     h.way && ways[h.way], h.largest_cut_mm !== undefined && $t('dog.cuts_of_at_most', { largest_cut: length.value.show(h.largest_cut_mm) }),
   ].filter(Boolean).join(' · ')

@@ -60,6 +60,7 @@ function press(event: PointerEvent) {
   if (props.pressed) emit('press', (event.clientX - b.left) / perPixel.value, (event.clientY - b.top) / perPixel.value)
 }
 const ways: Record<string, [number, number]> = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] }
+const wayWords: Record<string, string> = { ArrowLeft: $t('photo.left'), ArrowRight: $t('photo.right'), ArrowUp: $t('photo.up'), ArrowDown: $t('photo.down') }
 function key(event: KeyboardEvent, h: Handle) {
   const way = ways[event.key]
   if (!way) return
@@ -104,7 +105,7 @@ const path = (line: [number, number][]) => line.map(([x, y], i) => `${i === 0 ? 
     <div v-if="ringed" class="ring" :style="ringed" aria-hidden="true" />
     <div class="tools">
       <div class="choices" role="group" :aria-label="$t('photo.how_near')"><button v-for="n in [1, 2, 4]" :key="n" type="button" :aria-pressed="closer === n" @click="closer = n">{{ n === 1 ? $t('photo.whole') : `${n} ×` }}</button></div>
-      <div class="choices" role="group" :aria-label="$t('photo.move_by_a_pixel', { point: chosen?.label ?? $t('photo.the_chosen_point') })"><button v-for="(way, name, i) in ways" :key="name" type="button" :disabled="!chosen" :aria-label="name.slice(5).toLowerCase()" @click="nudge(way)">{{ '←→↑↓'[i] }}</button></div>
+      <div class="choices" role="group" :aria-label="$t('photo.move_by_a_pixel', { point: chosen?.label ?? $t('photo.the_chosen_point') })"><button v-for="(way, name, i) in ways" :key="name" type="button" :disabled="!chosen" :aria-label="wayWords[name]" @click="nudge(way)">{{ '←→↑↓'[i] }}</button></div>
     </div>
   </div>
 </template>

@@ -13,7 +13,7 @@ const { length } = useUnits()
 const all = () => props.outlooks.flatMap((o) => o.quick_mm)
 const least = () => Math.min(...all())
 const most = () => Math.max(...all())
-const moved = (mm: number) => `${mm < -0.05 ? '▼ back' : mm > 0.05 ? '▲ grows' : '● holds'} ${length.value.bare(Math.abs(mm))}`
+const moved = (mm: number) => $t(mm < -0.05 ? 'rhythm.back_marked' : mm > 0.05 ? 'rhythm.grows_marked' : 'rhythm.holds_marked', { mm: length.value.bare(Math.abs(mm)) })
 const hours = (minutes: number) => (minutes < 90 ? $t('rhythm.min', { minutes: Math.round(minutes) }) : $t('rhythm.h', { minutes: decimal(minutes / 60, 1) }))
 const ground = (o: Schemas['Outlook']) => (o.worn_out === undefined ? $t('rhythm.not_ground') : `${decimal(o.worn_out, o.worn_out < 1 ? 2 : 1)} ${props.tool === 'grinder_diamond' ? $t('rhythm.of_a_bit') : $t('rhythm.bands')}`)
 </script>
