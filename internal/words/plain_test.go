@@ -21,10 +21,10 @@ var (
 	germanSound = regexp.MustCompile(`(?i)[aeiouyäöü]+`)
 )
 
-// germanTexts are those of the screens and of the catalogue.
-func germanTexts(t *testing.T) (all []string) {
+// texts are those of the screens and of the catalogue in a language.
+func texts(t *testing.T, language string) (all []string) {
 	t.Helper()
-	files, err := filepath.Glob("../../web/src/i18n/de/*.json")
+	files, err := filepath.Glob("../../web/src/i18n/" + language + "/*.json")
 	require.NoError(t, err)
 	require.NotEmpty(t, files)
 	for _, file := range files {
@@ -36,7 +36,7 @@ func germanTexts(t *testing.T) (all []string) {
 			all = append(all, one)
 		}
 	}
-	files, err = filepath.Glob("de/*.toml")
+	files, err = filepath.Glob(language + "/*.toml")
 	require.NoError(t, err)
 	for _, file := range files {
 		texts := map[string]any{}
@@ -57,7 +57,7 @@ func germanTexts(t *testing.T) (all []string) {
 // easily.
 func TestGermanSpeaksPlainly(t *testing.T) {
 	sentences, words, sounds := 0, 0, 0
-	for _, text := range germanTexts(t) {
+	for _, text := range texts(t, "de") {
 		for _, sentence := range between.Split(holes.ReplaceAllString(text, "es"), -1) {
 			all := germanWord.FindAllString(sentence, -1)
 			if len(all) < 5 {
@@ -80,4 +80,14 @@ func TestGermanSpeaksPlainly(t *testing.T) {
 	_, err = fmt.Sscanf(string(page)[at:], "German sentences read with an ease of %f", &stated)
 	require.NoError(t, err)
 	assert.InDelta(t, stated, ease, 1, "%d sentences, %d words", sentences, words)
+}
+
+// ours are words of ours that a common one could stand for.
+var ours = regexp.MustCompile(`(?i)\b(spare|slivers?|walk-rounds?|reckon\w*|break-even|sittings?|whom)\b`)
+
+// English says nothing in words of ours, wherever it stands.
+func TestEnglishUsesCommonWords(t *testing.T) {
+	for _, text := range texts(t, "en") {
+		assert.NotRegexp(t, ours, holes.ReplaceAllString(text, ""))
+	}
 }
