@@ -53,3 +53,22 @@ func TestPracticeByKeys(t *testing.T) {
 	p.press("button", "Twenty more")
 	p.sees("1 of 20")
 }
+
+// A nail bleeds: who does not answer in time is told what was right; the clock can be left out.
+func TestBloodAgainstTheClock(t *testing.T) {
+	program := start(t, "demo", "--today", day, "--listen", anywhere)
+	p := tab(t, browser(t), program.address+"/practice")
+	p.press("a", "Answer against the clock")
+	p.sees("A nail bleeds")
+	p.sees("seconds left")
+	p.sees("Time is over.")
+	p.sees("A pinch of powder")
+	p.press("button", "^Next$")
+	p.sees("2 of 8")
+	p.press("button", "without the clock")
+	p.require(p.Keyboard.Type('1'), "one of three")
+	p.sees("baking soda will do")
+	p.require(p.Keyboard.Type(input.Enter), "the next")
+	p.sees("3 of 8")
+	assert.False(t, p.MustHas(".clock"), "no clock any more")
+}

@@ -48,6 +48,7 @@ var screens = []screen{
 	{"practice-nail", "", "/practice/dark?seed=77&n=1", "Choose how thick"},
 	{"ends", "", "/practice/ends?seed=5", "1 of 20"},
 	{"scenes", "", "/practice/dog?seed=3", "1 of 17"},
+	{"blood-drill", "", "/practice/blood?seed=3", "1 of 8"},
 	{"together", "", "/practice/dark/together?seed=271828", "nobody named"},
 	{"hindsight", "Winch", "/dogs/DOG/hindsight", "lay in the range"},
 	{"whole-hindsight", "", "/hindsight", "Work it out anew"},

@@ -89,12 +89,16 @@ func (h handlers) NameEnds(ctx context.Context, r contract.NameEndsRequestObject
 }
 
 func (h handlers) AnswerScenes(ctx context.Context, r contract.AnswerScenesRequestObject) (contract.AnswerScenesResponseObject, error) {
-	scenes, right, err := h.book.AnswerScenes(r.Body.Seed, r.Body.Chosen)
+	drill := practice.Drill(r.Body.Drill)
+	scenes, right, err := h.book.AnswerScenes(drill, r.Body.Seed, r.Body.Chosen)
 	if err != nil {
 		return nil, err
 	}
 	w := speaks(ctx)
 	out := contract.AnswerScenes200JSONResponse{Of: len(scenes), Right: right, Scenes: []contract.Scene{}}
+	if drill.Clocked() {
+		out.WithinS = of(practice.AnswerWithin)
+	}
 	for i, s := range scenes[:min(len(scenes), len(r.Body.Chosen)+1)] {
 		one := contract.Scene{Key: s.Key, Sees: lines(w, []say.Line{s.Sees()})[0], Choices: []contract.Line{}}
 		for _, c := range s.Choices {

@@ -104,7 +104,7 @@ func TestCutEndsAreNamed(t *testing.T) {
 func TestMomentsAtTheTable(t *testing.T) {
 	c := newClient(t)
 	answer := func(chosen ...int) contract.ScenesDrill {
-		return ask[contract.ScenesDrill](c, "POST", "/api/practice/scenes", fmt.Sprintf(`{"seed":9,"chosen":%s}`, jsonOf(t, append([]int{}, chosen...))), 200)
+		return ask[contract.ScenesDrill](c, "POST", "/api/practice/scenes", fmt.Sprintf(`{"drill":"dog","seed":9,"chosen":%s}`, jsonOf(t, append([]int{}, chosen...))), 200)
 	}
 	drill := answer()
 	require.Len(t, drill.Scenes, 1)
@@ -118,7 +118,14 @@ func TestMomentsAtTheTable(t *testing.T) {
 		chosen = append(chosen, *scene.Right)
 	}
 	assert.Equal(t, drill.Of, answer(chosen...).Right)
-	status, text := c.do("POST", "/api/practice/scenes", `{"seed":9,"chosen":[7]}`)
+	status, text := c.do("POST", "/api/practice/scenes", `{"drill":"dog","seed":9,"chosen":[7]}`)
 	assert.Equal(t, 422, status)
 	assert.Contains(t, string(text), "chosen[0]")
+	assert.Nil(t, drill.WithinS, "a dog is read in its own time")
+	blood := ask[contract.ScenesDrill](c, "POST", "/api/practice/scenes", `{"drill":"blood","seed":9,"chosen":[-1]}`, 200)
+	require.NotNil(t, blood.WithinS)
+	assert.Equal(t, 12, *blood.WithinS)
+	assert.Zero(t, blood.Right, "who is late was not right")
+	require.Len(t, blood.Scenes, 2)
+	assert.Contains(t, blood.Scenes[0].Why.Says, "about a minute before you look")
 }

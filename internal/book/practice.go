@@ -61,8 +61,8 @@ func (b *Book) NameEnds(ctx context.Context, id uuid.UUID, who string, seed int,
 }
 
 // AnswerScenes marks a drill of moments at the table, as far as it went.
-func (b *Book) AnswerScenes(seed int, chosen []int) (scenes []practice.Scene, right int, err error) {
-	return practice.Room{Chance: chance}.Answer(seed, chosen)
+func (b *Book) AnswerScenes(drill practice.Drill, seed int, chosen []int) (scenes []practice.Scene, right int, err error) {
+	return practice.Room{Chance: chance}.Answer(drill, seed, chosen)
 }
 
 // Practised is how somebody's last nails of a kind went, beside the same nails by the careful advice and by a hand of

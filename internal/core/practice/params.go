@@ -21,6 +21,9 @@ const (
 	// EndsAsked is how many cut ends a drill shows.
 	EndsAsked  = 20
 	lightShare = 1.0 / 3 // of them are a light nail's
+
+	// AnswerWithin is how long each moment of a drill against the clock waits for an answer, s.
+	AnswerWithin = 12
 )
 
 // offered are the thicknesses of cuts that are offered, mm for a nail 7 mm deep.

@@ -187,25 +187,53 @@ func name(seed int, said ...quick.Face) error {
 }
 
 func TestScenesComeInAnOrderOfTheirOwn(t *testing.T) {
-	all, right, err := room.Answer(5, nil)
+	all, right, err := room.Answer(OfTheDog, 5, nil)
 	require.NoError(t, err)
 	assert.Zero(t, right)
-	assert.ElementsMatch(t, Scenes(), all)
-	assert.NotEqual(t, all, room.SceneOrder(6))
-	assert.Equal(t, all, room.SceneOrder(5))
+	assert.ElementsMatch(t, OfTheDog.Moments(), all)
+	assert.NotEqual(t, all, room.Scenes(OfTheDog, 6))
+	assert.Equal(t, all, room.Scenes(OfTheDog, 5))
 	var chosen []int
 	for _, s := range all {
 		require.Less(t, s.Right, len(s.Choices))
 		chosen = append(chosen, s.Right)
 	}
 	chosen[0] = (chosen[0] + 1) % 3
-	_, right, err = room.Answer(5, chosen)
+	_, right, err = room.Answer(OfTheDog, 5, chosen)
 	require.NoError(t, err)
 	assert.Equal(t, len(all)-1, right)
 	for _, bad := range [][]int{{3}, {-1}, append(chosen, 0)} {
-		_, _, err := room.Answer(5, bad)
+		_, _, err := room.Answer(OfTheDog, 5, bad)
 		assert.ErrorAs(t, err, new(fault.Fields))
 	}
-	_, _, err = room.Answer(0, nil)
+	_, _, err = room.Answer(OfTheDog, 0, nil)
 	assert.Contains(t, wordstest.Err(err), "seed")
+}
+
+// Blood comes minute by minute, whoever asks; what to do stands in another order each time, and who is late was not right.
+func TestBloodIsAnsweredAgainstTheClock(t *testing.T) {
+	assert.True(t, OfBlood.Clocked())
+	assert.False(t, OfTheDog.Clocked(), "a dog is read in its own time")
+	orders := map[string]bool{}
+	for seed := 1; seed <= 20; seed++ {
+		all := room.Scenes(OfBlood, seed)
+		assert.Equal(t, all, room.Scenes(OfBlood, seed))
+		order := ""
+		for i, was := range OfBlood.Moments() {
+			assert.Equal(t, was.Key, all[i].Key, "in the order of the minutes")
+			assert.Equal(t, was.Choices[was.Right], all[i].Choices[all[i].Right])
+			assert.ElementsMatch(t, was.Choices, all[i].Choices)
+			order += string(rune('a' + all[i].Right))
+		}
+		orders[order] = true
+	}
+	assert.Greater(t, len(orders), 15, "nobody learns the places by heart")
+	chosen := []int{room.Scenes(OfBlood, 5)[0].Right, TooLate}
+	_, right, err := room.Answer(OfBlood, 5, chosen)
+	require.NoError(t, err)
+	assert.Equal(t, 1, right)
+	_, _, err = room.Answer(OfBlood, 5, []int{-2})
+	require.ErrorAs(t, err, new(fault.Fields))
+	_, _, err = room.Answer("claws", 5, nil)
+	assert.Contains(t, wordstest.Err(err), "drill")
 }

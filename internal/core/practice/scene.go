@@ -2,9 +2,11 @@ package practice
 
 import (
 	"fmt"
+	"slices"
 
 	"fribbet/internal/core/fault"
 	"fribbet/internal/core/say"
+	"fribbet/internal/core/virtual"
 )
 
 // Scene is a moment at the table: what is seen, what can be done, and what is right, with the reason.
@@ -33,9 +35,51 @@ var (
 	whatNow = map[string]int{"five_minutes": 0, "skin": 1, "limps": 2, "flat_hand": 1, "blade": 0}
 )
 
-// Scenes are all of them (the signs and what they ask for are trade; that a dog which goes quite still is stopped for, and
+// Drill is what a drill of moments is about.
+type Drill string
+
+// The drills there are.
+const (
+	OfTheDog Drill = "dog"   // what it shows, and what now; in any order
+	OfBlood  Drill = "blood" // a nail bleeds: what to do, in the order of the minutes, against the clock
+)
+
+// TooLate is what stands for an answer that did not come in time.
+const TooLate = -1
+
+// Clocked tells whether each of a drill's moments must be answered within AnswerWithin.
+func (d Drill) Clocked() bool { return d == OfBlood }
+
+// Moments are a drill's, in the order of the trade.
+func (d Drill) Moments() []Scene {
+	if d == OfBlood {
+		return bleeding()
+	}
+	return scenes()
+}
+
+// bleeding is what to do about a nail that bleeds: a pinch of powder, firm pressure, a minute before anybody looks,
+// again; three to four minutes as a rule; then the nail is done, or a veterinarian (trade; flour, a quiet floor and no
+// warm water are common practice, no source).
+func bleeding() (all []Scene) {
+	for _, key := range []string{"begins", "no_powder", "ten_seconds", "a_minute", "it_pulls", "stopped", "outside", "goes_on"} {
+		all = append(all, whatNowAbout("blood_"+key, 0))
+	}
+	return all
+}
+
+// whatNowAbout is a moment with three things to do, of which that one is right.
+func whatNowAbout(key string, right int) Scene {
+	var choices []say.Key
+	for _, c := range "abc" {
+		choices = append(choices, say.Key("practice.now_"+key+"_"+string(c)))
+	}
+	return Scene{key, Dog{}, choices, right}
+}
+
+// scenes are those of the dog (the signs and what they ask for are trade; that a dog which goes quite still is stopped for, and
 // not eased, is common practice, no source).
-func Scenes() []Scene {
+func scenes() []Scene {
 	all := []Scene{
 		{"yawn_loose", Dog{"loose", "yawn", "soft", "loose"}, withTheDog, 0},
 		{"yawn_stiff", Dog{"low", "yawn", "whites", "stiff"}, withTheDog, 1},
@@ -51,11 +95,7 @@ func Scenes() []Scene {
 		{"pants", Dog{"low", "pant", "whites", "stiff"}, withTheDog, 1},
 	}
 	for _, key := range []string{"five_minutes", "skin", "limps", "flat_hand", "blade"} {
-		var choices []say.Key
-		for _, c := range "abc" {
-			choices = append(choices, say.Key("practice.now_"+key+"_"+string(c)))
-		}
-		all = append(all, Scene{key, Dog{}, choices, whatNow[key]})
+		all = append(all, whatNowAbout(key, whatNow[key]))
 	}
 	return all
 }
@@ -64,33 +104,55 @@ func Scenes() []Scene {
 func (s Scene) Sees() say.Line { return say.Line{Key: say.Key("practice.scene_" + s.Key)} }
 func (s Scene) Why() say.Line  { return say.Line{Key: say.Key("practice.why_" + s.Key)} }
 
-// SceneOrder is in which order the scenes of a drill come; the same seed, the same order.
-func (r Room) SceneOrder(seed int) []Scene {
-	all := Scenes()
+// Scenes are a drill's as they come: those of the dog in an order by chance, those of blood in that of the minutes, with
+// the choices of each in an order by chance. The same seed is the same drill.
+func (r Room) Scenes(d Drill, seed int) []Scene {
+	all := d.Moments()
 	chance := r.Chance(uint64(seed), scenesStream) //nolint:gosec // never negative
-	for i := len(all) - 1; i > 0; i-- {            // Fisher and Yates
-		k := int(chance.Float64() * float64(i+1))
-		all[i], all[k] = all[k], all[i]
+	if d == OfTheDog {
+		shuffle(chance, len(all), func(i, k int) { all[i], all[k] = all[k], all[i] })
+		return all
+	}
+	for n := range all {
+		s := &all[n]
+		right := s.Choices[s.Right]
+		shuffle(chance, len(s.Choices), func(i, k int) { s.Choices[i], s.Choices[k] = s.Choices[k], s.Choices[i] })
+		s.Right = slices.Index(s.Choices, right)
 	}
 	return all
 }
 
+// shuffle puts n things into an order by chance (Fisher and Yates).
+func shuffle(chance virtual.Random, n int, swap func(i, k int)) {
+	for i := n - 1; i > 0; i-- {
+		swap(i, int(chance.Float64()*float64(i+1)))
+	}
+}
+
 const scenesStream = 1 << 41
 
-// Answer marks what was chosen of a drill's scenes, in their order, as far as it went: how many were right.
-func (r Room) Answer(seed int, chosen []int) (scenes []Scene, right int, err error) {
+// Answer marks what was chosen of a drill's scenes, in their order, as far as it went: how many were right. Against the
+// clock an answer may be TooLate.
+func (r Room) Answer(d Drill, seed int, chosen []int) (scenes []Scene, right int, err error) {
 	var f fault.Fields
+	if d != OfTheDog && d != OfBlood {
+		f.Add("drill", string(d), fault.AnyOf([]Drill{OfTheDog, OfBlood}))
+	}
 	f.Range("seed", float64(seed), 1, MostSeed, fault.None)
 	if f.Err() != nil {
 		return nil, 0, f
 	}
-	scenes = r.SceneOrder(seed)
+	scenes = r.Scenes(d, seed)
 	if len(chosen) > len(scenes) {
 		f.Add("chosen", say.Of(answers2, say.Args{"chosen": say.Count(len(chosen))}), fault.AtMost(len(scenes)))
 		return nil, 0, f
 	}
+	least := 0
+	if d.Clocked() {
+		least = TooLate
+	}
 	for i, c := range chosen {
-		f.Range(fmt.Sprintf("chosen[%d]", i), float64(c), 0, float64(len(scenes[i].Choices)-1), fault.None)
+		f.Range(fmt.Sprintf("chosen[%d]", i), float64(c), float64(least), float64(len(scenes[i].Choices)-1), fault.None)
 		if c == scenes[i].Right {
 			right++
 		}

@@ -3519,9 +3519,14 @@ export interface components {
             face?: components["schemas"]["Face"];
         };
         ScenesInput: {
+            /**
+             * @description what it is about
+             * @enum {string}
+             */
+            drill: "dog" | "blood";
             /** @description of the drill, from 1 to 999999 */
             seed: number;
-            /** @description of each moment, which of its choices, from 0 on */
+            /** @description of each moment, which of its choices, from 0 on; -1 where the time was over, in a drill against the clock */
             chosen: number[];
         };
         ScenesDrill: {
@@ -3529,6 +3534,8 @@ export interface components {
             of: number;
             /** @description of those that were answered */
             right: number;
+            /** @description how long each waits for an answer, s; none where it waits for ever */
+            within_s?: number;
             scenes: components["schemas"]["Scene"][];
         };
         Scene: {

@@ -44,6 +44,11 @@ const left = (t: Schemas['PracticeTally']) => (t.bled < t.nails ? length.value.s
         <p>{{ $t('practice.moments_at_the_table_go') }}</p>
         <RouterLink :to="`/practice/dog?seed=${seed}`" class="btn btn-plain btn-big">{{ $t('practice.read_the_dog') }}</RouterLink>
       </section>
+      <section aria-labelledby="blood-title">
+        <h2 id="blood-title">{{ $t('practice.it_bleeds') }}</h2>
+        <p>{{ $t('practice.eight_moments_against') }}</p>
+        <RouterLink :to="`/practice/blood?seed=${seed}`" class="btn btn-plain btn-big">{{ $t('practice.against_the_clock') }}</RouterLink>
+      </section>
       <section aria-labelledby="hand-title">
         <h2 id="hand-title">{{ $t('practice.your_hand') }}</h2>
         <p>{{ $t('practice.ten_slices_off_a_stick') }}</p>
