@@ -24,7 +24,11 @@ type Steps func(done, all int)
 // Export writes everything in the book as one package: tables that any spreadsheet opens, the logs of all sittings, the
 // pictures, and what it all means in plain words. Secrets are not in it. Rows are told to progress.
 func (b *Book) Export(ctx context.Context, to io.Writer, progress Steps) error {
-	return b.export(ctx, to, nil, nil, progress)
+	dogs, err := b.store.Dogs(ctx)
+	if err != nil {
+		return err
+	}
+	return b.export(ctx, to, dogs, nil, progress)
 }
 
 // ExportDog writes one dog alone, for its owner or a veterinarian, with a page to be read and printed.
@@ -38,7 +42,7 @@ func (b *Book) ExportDog(ctx context.Context, to io.Writer, dogID uuid.UUID) err
 		return err
 	}
 	page := b.dogPage(speaks, v)
-	return b.export(ctx, to, &dogID, &page, func(int, int) {})
+	return b.export(ctx, to, []store.Dog{v.Dog}, &page, func(int, int) {})
 }
 
 // What a dog's page says.
@@ -119,10 +123,11 @@ func ranged(e estimate.Estimate) string {
 	return fmt.Sprintf("%.1f (%.1f–%.1f) %s", e.Value, e.Low, e.High, e.Source[:1])
 }
 
-func (b *Book) export(ctx context.Context, to io.Writer, dogID *uuid.UUID, page *formats.DogPage, progress Steps) error {
+// export writes what belongs to these dogs: to one alone where it has a page, and else to all that there are.
+func (b *Book) export(ctx context.Context, to io.Writer, dogs []store.Dog, page *formats.DogPage, progress Steps) error {
 	return b.store.Snapshot(ctx, func(s store.Snapshot) error {
 		p := formats.NewPackage(to, b.now())
-		if err := p.File("README.txt", "", "", "text/plain", func(w io.Writer) error { return b.readme(w, dogID != nil) }); err != nil {
+		if err := p.File("README.txt", "", "", "text/plain", func(w io.Writer) error { return b.readme(w, page != nil) }); err != nil {
 			return err
 		}
 		if page != nil {
@@ -130,7 +135,7 @@ func (b *Book) export(ctx context.Context, to io.Writer, dogID *uuid.UUID, page 
 				return err
 			}
 		}
-		done, all := 0, 0
+		done, all := 0, len(dogs)
 		for _, t := range append(names(), "events") {
 			n, err := s.Count(ctx, t)
 			if err != nil {
@@ -146,11 +151,11 @@ func (b *Book) export(ctx context.Context, to io.Writer, dogID *uuid.UUID, page 
 		var pictures []string
 		for _, t := range tables {
 			where, args := "", []any(nil)
-			if dogID != nil {
+			if page != nil {
 				if t.ofDog == "" {
 					continue
 				}
-				where, args = t.ofDog, []any{*dogID}
+				where, args = t.ofDog, []any{dogs[0].ID}
 			}
 			hash := -1
 			for i, c := range t.Columns {
@@ -175,9 +180,12 @@ func (b *Book) export(ctx context.Context, to io.Writer, dogID *uuid.UUID, page 
 				return err
 			}
 		}
+		if err := b.exportBelieved(ctx, p, dogs, step); err != nil {
+			return err
+		}
 		where, args := "", []any(nil)
-		if dogID != nil {
-			where, args = ofSitting, []any{*dogID}
+		if page != nil {
+			where, args = ofSitting, []any{dogs[0].ID}
 		}
 		err := p.File(formats.LogsPath, "events", "Everything that happened at every trim, one event a line, in its order: what all else of a trim is worked out from.", "application/x-ndjson", func(w io.Writer) error {
 			return s.Events(ctx, where, args, func(line []byte) error {
@@ -239,6 +247,9 @@ func (b *Book) readme(w io.Writer, one bool) error {
 		if !one || t.ofDog != "" {
 			fmt.Fprintf(&text, "data/%s.csv\n    %s\n", t.Name, t.About)
 		}
+	}
+	for _, t := range []formats.Table{believedNails, believedDates} {
+		fmt.Fprintf(&text, "data/%s.csv\n    %s\n", t.Name, t.About)
 	}
 	fmt.Fprintf(&text, "%s\n    Everything that happened at every trim, one event a line (JSON).\npictures/\n    Pictures of paws, named by their content, and each small as well.\n\n", formats.LogsPath)
 	text.WriteString("Fribbet reads all of it back: Settings, Take it in; or fribbet import. It leaves out what would open doors: passphrase, devices, and the keys of the calendar and of owners' cards.\n")

@@ -29,7 +29,7 @@ const shown = (i: number) => steps.value.slice(0, i).reverse().find((s) => s.pic
         </div>
       </li>
     </ol>
-    <p v-if="nail.bled" class="small">{{ $t('practice.on_a_dog_powder_now') }} <RouterLink to="/words">{{ $t('practice.what_the_words_mean') }}</RouterLink></p>
+    <p v-if="nail.bled" class="small">{{ $t('practice.on_a_dog_powder_now') }} <RouterLink to="/practice/blood?seed=1">{{ $t('practice.against_the_clock') }}</RouterLink></p>
   </div>
 </template>
 
