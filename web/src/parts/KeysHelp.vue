@@ -29,7 +29,7 @@ const places = {
     ['R', $t('parts.how_the_dog_was_about')],
     ['F', $t('parts.it_took_force')],
     ['N P', $t('parts.next_and_previous_nail')],
-    ['U', $t('parts.undo')],
+    ['U', $t('parts.undo_2')],
     [$t('parts.ctrl_enter'), $t('parts.save_the_trim')],
   ],
   [$t('parts.while_practising')]: [
@@ -47,7 +47,7 @@ const places = {
     ['E', $t('parts.sides_and_top')],
     ['S', $t('parts.stop_this_nail_or_leave')],
     ['N P', $t('parts.next_and_previous_nail')],
-    ['U', $t('parts.undo')],
+    ['U', $t('parts.undo_2')],
     ['B', $t('parts.blood')],
     [$t('parts.page_down_page_up'), $t('parts.a_pedal_the_next_thing')],
   ],
