@@ -59,7 +59,19 @@ func (p page) upload(file string) {
 // drags takes a point of the picture to where it belongs.
 func (p page) drags(label string, to photo.Point) {
 	p.t.Helper()
-	sheet := p.MustEval(`() => { const s = document.querySelector('.sheet'); s.scrollIntoView({ block: 'start' }); const b = s.getBoundingClientRect(); return [b.left, b.top, b.width / s.querySelector('img').naturalWidth] }`).Arr()
+	sheet := p.MustEval(`async () => { // once the picture is there and nothing moves any more: nobody takes hold of what still moves
+		const s = document.querySelector('.sheet'), frame = () => new Promise((on) => requestAnimationFrame(on))
+		s.scrollIntoView({ block: 'start' })
+		let was = '', still = 0
+		while (still < 10) {
+			await frame()
+			const all = JSON.stringify([s, ...s.querySelectorAll('.grip')].map((e) => e.getBoundingClientRect()))
+			still = s.querySelector('img').complete && all === was ? still + 1 : 0
+			was = all
+		}
+		const b = s.getBoundingClientRect()
+		return [b.left, b.top, b.width / s.querySelector('img').naturalWidth]
+	}`).Arr()
 	left, top, scale := sheet[0].Num(), sheet[1].Num(), sheet[2].Num()
 	at := p.find(fmt.Sprintf(".grip[aria-label^=%q]", label), "").MustShape().Box()
 	mouse := p.Mouse
