@@ -21,7 +21,7 @@ import (
 type screen struct{ name, dog, path, words string }
 
 // unpictured are the lesser ones, of which the README shows no picture.
-var unpictured = []string{"new-dog", "start", "ladders", "settings", "settings-page", "more", "words", "chart", "slices", "lost", "owners", "owner", "hours", "list", "calls", "book", "messages", "practice", "ends", "scenes", "together", "hindsight", "whole-hindsight"}
+var unpictured = []string{"new-dog", "start", "ladders", "settings", "settings-page", "more", "words", "chart", "slices", "lost", "owners", "owner", "hours", "list", "calls", "book", "messages", "practice", "ends", "scenes", "blood-drill", "together", "hindsight", "whole-hindsight"}
 
 var screens = []screen{
 	{"due", "", "/", "Start"},
