@@ -61,7 +61,7 @@ func listRead(w words.Words, r book.ListRead) contract.ListRead {
 func listRow(w words.Words, r roster.Row) contract.ListRow {
 	out := contract.ListRow{Line: r.Line, Owner: r.Owner.Name, Address: r.Owner.Address, Refused: []contract.FieldError{}}
 	for _, f := range r.Refused {
-		out.Refused = append(out.Refused, contract.FieldError{Field: f.Name, Value: w.Given(f), Expected: w.Say(f.Want)})
+		out.Refused = append(out.Refused, fieldError(w, f))
 	}
 	if d := r.Dog; d != nil {
 		out.Dog, out.Born, out.AgeYears = d.Name, d.BirthDate, d.AgeYears

@@ -16,6 +16,7 @@ import (
 	"fribbet/internal/core/fault"
 	"fribbet/internal/core/say"
 	"fribbet/internal/store"
+	"fribbet/internal/words"
 )
 
 // What is told of a request that is not answered as it wishes.
@@ -57,9 +58,18 @@ func problem(c *gin.Context, status int, detail say.Line, faults ...fault.Field)
 	w := speaks(c)
 	p := contract.Problem{Type: "about:blank", Title: http.StatusText(status), Status: status, Detail: w.Say(detail), Key: of(string(detail.Key)), Errors: []contract.FieldError{}}
 	for _, f := range faults[:min(len(faults), mostProblems)] {
-		p.Errors = append(p.Errors, contract.FieldError{Field: f.Name, Value: w.Given(f), Expected: w.Say(f.Want), Key: of(string(f.Want.Key))})
+		p.Errors = append(p.Errors, fieldError(w, f))
 	}
 	return p
+}
+
+// fieldError is a refused field in somebody's words.
+func fieldError(w words.Words, f fault.Field) contract.FieldError {
+	out := contract.FieldError{Field: f.Name, Value: w.Given(f), Expected: w.Say(f.Want), Key: of(string(f.Want.Key))}
+	if name := w.Field(f.Name); name != "" {
+		out.Name = &name
+	}
+	return out
 }
 
 // deny ends the request with a problem.

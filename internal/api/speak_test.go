@@ -24,6 +24,8 @@ func TestAnswersSpeakTheLanguageOfWhoeverAsks(t *testing.T) {
 	problem := ask[contract.Problem](c, "POST", "/api/dogs", `{"name":"Moss","age_years":4,"weights":[{"kg":2000}]}`, 422)
 	assert.Contains(t, problem.Detail, "Nichts wurde geschrieben: weights[0].kg: muss von")
 	assert.Equal(t, "muss von 0,1 bis 160 kg sein", problem.Errors[0].Expected)
+	assert.Equal(t, "weights[0].kg", problem.Errors[0].Field, "for programs")
+	assert.Equal(t, "Gewicht", *problem.Errors[0].Name, "for people")
 	assert.Equal(t, "fault.from_to", *problem.Errors[0].Key)
 	c.speaks = "tlh, fr" // there are no words for either: the book's own
 	assert.Equal(t, english.Reason, ask[contract.DueList](c, "GET", "/api/due", "", 200).Dogs[0].Reason)

@@ -16,9 +16,11 @@ import (
 	"testing"
 
 	"github.com/BurntSushi/toml"
+	"github.com/getkin/kin-openapi/openapi3"
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 
+	"fribbet/internal/api/contract"
 	"fribbet/internal/core/estimate"
 	"fribbet/internal/core/hand"
 	"fribbet/internal/core/kit"
@@ -115,6 +117,42 @@ func made() (keys []string) {
 	return keys
 }
 
+// ofFields are the names of whatever a request may tell.
+func ofFields(t *testing.T) (keys []string) {
+	t.Helper()
+	spec, err := contract.GetSwagger()
+	require.NoError(t, err)
+	there := map[*openapi3.Schema]bool{}
+	var within func(*openapi3.SchemaRef)
+	within = func(ref *openapi3.SchemaRef) {
+		if ref == nil || there[ref.Value] {
+			return
+		}
+		there[ref.Value] = true
+		for name, of := range ref.Value.Properties {
+			keys = append(keys, "field."+name)
+			within(of)
+		}
+		within(ref.Value.Items)
+		within(ref.Value.AdditionalProperties.Schema)
+		for _, of := range slices.Concat(ref.Value.AllOf, ref.Value.OneOf, ref.Value.AnyOf) {
+			within(of)
+		}
+	}
+	for _, path := range spec.Paths.Map() {
+		for _, does := range path.Operations() {
+			if does.RequestBody == nil {
+				continue
+			}
+			for _, media := range does.RequestBody.Value.Content {
+				within(media.Schema)
+			}
+		}
+	}
+	require.NotEmpty(t, keys)
+	return keys
+}
+
 // ofPages are the texts that the pages for strangers ask for by name.
 func ofPages(t *testing.T) (keys []string) {
 	t.Helper()
@@ -147,6 +185,7 @@ func TestEverySentenceHasItsText(t *testing.T) {
 	}
 	want = append(want, made()...)
 	want = append(want, ofPages(t)...)
+	want = append(want, ofFields(t)...)
 	slices.Sort(want)
 	want = slices.Compact(want)
 	require.NotEmpty(t, want)

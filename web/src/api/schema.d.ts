@@ -3935,6 +3935,8 @@ export interface components {
         FieldError: {
             /** @description as this contract writes it: nails[2].gap_mm */
             field: string;
+            /** @description the same as people say it, in the language of whoever asked; none for what no form asks for */
+            name?: string;
             value: string;
             /** @description in the language of whoever asked */
             expected: string;

@@ -11,7 +11,7 @@ const message = computed(() => {
   const elsewhere = props.error.errors.filter((e) => !props.shown?.some((f) => e.field.startsWith(f)))
   if (elsewhere.length === 0) return $t('parts.not_saved_look_at_the')
   if (props.error.status === 409) return props.error.message
-  return $t('parts.not_saved', { elsewhere: elsewhere.map((e) => `${e.field} ${e.expected}`).join('; ') })
+  return $t('parts.not_saved', { elsewhere: elsewhere.map((e) => `${e.name ? `${e.name} (${e.field})` : e.field} ${e.expected}`).join('; ') })
 })
 </script>
 

@@ -120,7 +120,7 @@ function take(mm: number, by: Schemas['Means']) {
       <button v-for="f in settings?.gap_feelers" :key="f.feeler" type="button" @click="take(f.gap_mm, 'feeler')">{{ feelers[f.feeler] }}</button>
     </div>
     <p v-if="wrong || refused.length > 0" id="number-wrong" class="refused" role="alert">
-      {{ wrong }}<span v-for="e in refused" :key="e.field">{{ $t('record.you_gave_2', { code: nail.code, replace: e.field.replace(/^records\[\d+\]\./, '').replaceAll('_', ' ').replace(' mm', ''), expected: e.expected, e: e.value }) }}{{ ' ' }}</span>
+      {{ wrong }}<span v-for="e in refused" :key="e.field">{{ $t('record.you_gave_2', { code: nail.code, name: e.name ?? e.field, expected: e.expected, e: e.value }) }}{{ ' ' }}</span>
       <button v-if="refused.some((e) => e.field.endsWith('_mm'))" type="button" class="sure" :aria-pressed="nail.sure === true" @click="emit('tell', { sure: !nail.sure })">{{ $t('record.it_is_right_keep_it') }}</button>
     </p>
     <ul v-if="told.length > 0" class="told small"><li v-for="t in told" :key="t.mode">{{ t.text }} <button type="button" :aria-label="$t('record.forget', { text: t.text })" @click="emit('tell', { [t.mode]: undefined })">✕</button></li></ul>

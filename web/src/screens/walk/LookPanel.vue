@@ -94,7 +94,7 @@ const source = (seen: unknown) => (seen === undefined ? 'assumed' : 'seen')
     <TypedWith />
     <FromPicture :code="look.code" to="walk" />
     <p v-if="look.length_mm !== undefined" class="small">{{ $t('walk.length_2', { length: length.inField(look.length_mm), symbol: length.symbol }) }}</p>
-    <p v-if="wrong || refused.length > 0" id="number-wrong" class="refused" role="alert">{{ wrong }}<span v-for="e in refused" :key="e.field">{{ $t('walk.you_gave', { code: look.code, replace: e.field.replace(/^looks\[\d+\]\./, '').replaceAll('_', ' ').replace(' mm', ''), expected: e.expected, e: e.value }) }}{{ ' ' }}</span>
+    <p v-if="wrong || refused.length > 0" id="number-wrong" class="refused" role="alert">{{ wrong }}<span v-for="e in refused" :key="e.field">{{ $t('walk.you_gave', { code: look.code, name: e.name ?? e.field, expected: e.expected, e: e.value }) }}{{ ' ' }}</span>
       <button v-if="refused.length > 0" type="button" class="sure" :aria-pressed="look.sure === true" @click="emit('tell', { sure: !look.sure })">{{ $t('walk.it_is_right_keep_it') }}</button></p>
   </section>
 </template>
