@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Schemas } from '../../api/client'
-import { drawn } from '../../api/practice'
+import { drawn, newSeed } from '../../api/practice'
 import { $t } from '../../i18n'
 import { useUnits } from '../../units'
 import { faces } from '../../words'
@@ -29,7 +29,7 @@ const shown = (i: number) => steps.value.slice(0, i).reverse().find((s) => s.pic
         </div>
       </li>
     </ol>
-    <p v-if="nail.bled" class="small">{{ $t('practice.on_a_dog_powder_now') }} <RouterLink to="/practice/blood?seed=1">{{ $t('practice.against_the_clock') }}</RouterLink></p>
+    <p v-if="nail.bled" class="small">{{ $t('practice.on_a_dog_powder_now') }} <RouterLink :to="`/practice/blood?seed=${newSeed()}`">{{ $t('practice.against_the_clock') }}</RouterLink></p>
   </div>
 </template>
 
