@@ -110,6 +110,12 @@ func (h handlers) AnswerScenes(ctx context.Context, r contract.AnswerScenesReque
 				Eyes: contract.SceneDogEyes(s.Shows.Eyes), Body: contract.SceneDogBody(s.Shows.Body),
 			}
 		}
+		switch {
+		case s.Under != nil:
+			one.Picture = of(standin.Underside(s.Under.Length, s.Under.Depth, s.Under.Ends, s.Under.Lines, s.Under.Drawn))
+		case s.Feet != nil:
+			one.Picture = of(standin.Feet(s.Feet))
+		}
 		if i < len(r.Body.Chosen) {
 			one.Right, one.Why = of(s.Right), &lines(w, []say.Line{s.Why()})[0]
 		}

@@ -104,7 +104,7 @@ func (b *Book) byHand(ctx context.Context, events []bench.Event) ([]bench.Event,
 	}
 	events = slices.Clone(events)
 	events[i].Stop = settings.EndPoint
-	if settings.Slices.Measured() {
+	if settings.Slices.Known() {
 		events[i].Hand = &settings.Slices
 	}
 	return events, nil

@@ -186,6 +186,7 @@ var plainTables = []exchanged{
 	{formats.Table{Name: "pictures", About: "Pictures of paws; the files stand under pictures/, named by their content.", Key: []string{"id"}, Columns: []formats.Column{
 		column("id", "string!", "its own"), column("dog_id", "string!>dogs", dogItself), column("paw", "string!", "which paw"), column("on_date", "date!", "when"), column("hash", "string!", "SHA-256 of the file"), column("width", "integer!", "pixels"), column("height", "integer!", "pixels"), column("bytes", "integer!", "of the files"),
 		column("corners", "json!", "of a card, as they were guessed, JSON"), column("added_at", "datetime!", someWhen),
+		column("code", "string", "of a cut end: whose; empty: the picture is of a paw"), column("sitting_id", "string", "of a cut end: at which trim"), column("cuts", "integer!", "of a cut end: after how many cuts"), column("taken_by", "string", "who took it, by the device's name"),
 	}}, itsOwn},
 	{formats.Table{Name: "logs", About: "Trims, each with a log of all that happened: the events stand in logs.jsonl.", Key: []string{"sitting_id"}, Columns: []formats.Column{
 		column("sitting_id", "string!", itsSitting), column("dog_id", "string!>dogs", dogItself), column("on_date", "date!", "when"), column("begun_at", "datetime!", someWhen), column("ended", "boolean!", "it has ended"), column("withdrawn_at", "datetime", "when it was deleted"),
@@ -199,6 +200,7 @@ var plainTables = []exchanged{
 		column("blood", "boolean!", "it bled"), column("took_force", "boolean!", "the blade had to be forced"), column("end_face", "string", "what the end showed"), column("colour", "string", "of the horn, where it was told"), column("edged", "boolean!", "sides and top were taken off"),
 		column("ended", "string", "what was said of the end where its face was not told: sign or before"), column("stop", "string", "at which sign the hand stops"), column("assumed", "boolean!", "the amounts are a plan's that was accepted"), column("ground_tool", "string", "its second pass, ground after clipping: with which"), column("ground_item", "string>kit_items", "the piece of the kit"),
 		column("hand_times", "number!", "how thick the hand's slices came out, times what it meant, as was known then; 0: nobody had measured"), column("hand_spread", "number!", "how far off they were, times how far most hands are; 0: the same"),
+		column("eye_milder", "number!", "share of the ends that whoever looked takes for the next milder face; 0: no more than most"),
 	}}, ofSitting},
 	{formats.Table{Name: "cuts", Derived: true, About: "Thin slices, one by one." + fromLogs, Key: []string{"sitting_id", "code", "number"}, Columns: []formats.Column{
 		column("sitting_id", "string!>sittings", itsSitting), column("code", "string!", "paw and digit"), column("number", "integer!", "which of the nail"), column("mm", "number!", "how thick, mm"), column("face", "string", "what it showed"), column("second_pass", "boolean!", "a touch of the second pass"),

@@ -32,6 +32,15 @@ type Picture struct {
 	Bytes         int64
 	Corners       []photo.Point // of the card, as they were guessed; nil: none
 	Added         time.Time
+	End           *CutEnd // nil: of a paw
+	By            string  // who took it, by the device's name
+}
+
+// CutEnd says of which cut end a picture is.
+type CutEnd struct {
+	Code    nail.Code
+	Sitting uuid.UUID
+	Cuts    int // taken off the nail before, at that sitting
 }
 
 type pictureRow struct {
@@ -45,11 +54,18 @@ type pictureRow struct {
 	Bytes   int64      `db:"bytes"`
 	Corners string     `db:"corners"`
 	Added   string     `db:"added_at"`
+	Code    string     `db:"code"` // empty: of a paw
+	Sitting string     `db:"sitting_id"`
+	Cuts    int        `db:"cuts"`
+	By      string     `db:"taken_by"`
 }
 
 func (r pictureRow) picture() Picture {
-	p := Picture{ID: r.ID, DogID: r.DogID, Paw: r.Paw.Paw, On: r.On.Date, Hash: r.Hash, Width: r.Width, Height: r.Height, Bytes: r.Bytes, Added: moment(r.Added)}
+	p := Picture{ID: r.ID, DogID: r.DogID, Paw: r.Paw.Paw, On: r.On.Date, Hash: r.Hash, Width: r.Width, Height: r.Height, Bytes: r.Bytes, Added: moment(r.Added), By: r.By}
 	fromJSON(r.Corners, &p.Corners)
+	if end := (CutEnd{Cuts: r.Cuts}); end.Code.UnmarshalText([]byte(r.Code)) == nil && end.Sitting.UnmarshalText([]byte(r.Sitting)) == nil {
+		p.End = &end
+	}
 	return p
 }
 
@@ -82,6 +98,10 @@ func (s *Store) AddPicture(ctx context.Context, p Picture, whole, small []byte, 
 	if err != nil {
 		return p, err
 	}
+	code, sitting, cuts := "", "", 0
+	if p.End != nil {
+		code, sitting, cuts = p.End.Code.String(), p.End.Sitting.String(), p.End.Cuts
+	}
 	if err := os.MkdirAll(s.PicturePlace(), 0o700); err != nil {
 		return p, err
 	}
@@ -101,9 +121,9 @@ func (s *Store) AddPicture(ctx context.Context, p Picture, whole, small []byte, 
 			return err
 		}
 		return mustTouch(tx.ExecContext(ctx, `
-			INSERT INTO pictures (id, dog_id, paw, on_date, hash, width, height, bytes, corners, added_at)
-			SELECT ?1, id, ?3, ?4, ?5, ?6, ?7, ?8, ?9, ?10 FROM dogs WHERE id = ?2`,
-			p.ID, p.DogID, p.Paw.String(), p.On.String(), p.Hash, p.Width, p.Height, p.Bytes, string(corners), instant(at)))
+			INSERT INTO pictures (id, dog_id, paw, on_date, hash, width, height, bytes, corners, added_at, code, sitting_id, cuts, taken_by)
+			SELECT ?1, id, ?3, ?4, ?5, ?6, ?7, ?8, ?9, ?10, ?11, ?12, ?13, ?14 FROM dogs WHERE id = ?2`,
+			p.ID, p.DogID, p.Paw.String(), p.On.String(), p.Hash, p.Width, p.Height, p.Bytes, string(corners), instant(at), code, sitting, cuts, p.By))
 	})
 	for _, r := range there { // the one of that id, or the same picture under another
 		if r.ID == p.ID && (r.DogID != p.DogID || r.Paw.Paw != p.Paw || r.Hash != p.Hash) {

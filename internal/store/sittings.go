@@ -63,6 +63,7 @@ type recordRow struct {
 	SecondBy  *string         `db:"ground_item"`
 	Times     float64         `db:"hand_times"`
 	Spread    float64         `db:"hand_spread"`
+	Milder    float64         `db:"eye_milder"`
 }
 
 type readingRow struct {
@@ -184,7 +185,7 @@ func (s *Store) readSittings(ctx context.Context, tx *sqlx.Tx, where string, arg
 			GapBefore: read[bench.GapBefore], GapAfter: read[bench.GapAfter], SpareLeft: read[bench.SpareLeft],
 			Cuts: cutsOf[key], Faces: facesOf[key], Landmarks: marksOf[key], Tool: r.Tool, Reaction: r.Reaction, Blood: r.Blood,
 			Item: orEmpty(r.Item), TookForce: r.TookForce, EndFace: r.EndFace, Colour: r.Colour, Edged: r.Edged,
-			Ended: r.Ended, Stop: r.Stop, Assumed: r.Assumed, Ground: ground, Hand: hand.Slices{Times: r.Times, Spread: r.Spread},
+			Ended: r.Ended, Stop: r.Stop, Assumed: r.Assumed, Ground: ground, Hand: hand.Slices{Times: r.Times, Spread: r.Spread, Milder: r.Milder},
 		})
 	}
 	all := map[uuid.UUID][]Sitting{}
@@ -245,7 +246,7 @@ func addSitting(ctx context.Context, tx *sqlx.Tx, log logRow, s Sitting) error {
 		if r.Ground != nil {
 			second = *r.Ground
 		}
-		records = append(records, recordRow{s.ID, codeColumn{r.Code}, r.Tool, r.Reaction, r.Blood, i, orNull(r.Item), r.TookForce, r.EndFace, r.Colour, r.Edged, r.Ended, r.Stop, r.Assumed, second.Tool, orNull(second.Item), r.Hand.Times, r.Hand.Spread})
+		records = append(records, recordRow{s.ID, codeColumn{r.Code}, r.Tool, r.Reaction, r.Blood, i, orNull(r.Item), r.TookForce, r.EndFace, r.Colour, r.Edged, r.Ended, r.Stop, r.Assumed, second.Tool, orNull(second.Item), r.Hand.Times, r.Hand.Spread, r.Hand.Milder})
 		for m, n := range map[bench.Measure]*measure.Number{
 			bench.LengthBefore: r.LengthBefore, bench.LengthAfter: r.LengthAfter,
 			bench.GapBefore: r.GapBefore, bench.GapAfter: r.GapAfter, bench.SpareLeft: r.SpareLeft,
@@ -269,8 +270,8 @@ func addSitting(ctx context.Context, tx *sqlx.Tx, log logRow, s Sitting) error {
 		}
 	}
 	if err := insertAll(ctx, tx, `
-		INSERT INTO records (sitting_id, code, tool, reaction, blood, number, item_id, took_force, end_face, colour, edged, ended, stop, assumed, ground_tool, ground_item, hand_times, hand_spread)
-		VALUES (:sitting_id, :code, :tool, :reaction, :blood, :number, :item_id, :took_force, :end_face, :colour, :edged, :ended, :stop, :assumed, :ground_tool, :ground_item, :hand_times, :hand_spread)`, records); err != nil {
+		INSERT INTO records (sitting_id, code, tool, reaction, blood, number, item_id, took_force, end_face, colour, edged, ended, stop, assumed, ground_tool, ground_item, hand_times, hand_spread, eye_milder)
+		VALUES (:sitting_id, :code, :tool, :reaction, :blood, :number, :item_id, :took_force, :end_face, :colour, :edged, :ended, :stop, :assumed, :ground_tool, :ground_item, :hand_times, :hand_spread, :eye_milder)`, records); err != nil {
 		return err
 	}
 	if err := insertAll(ctx, tx, `

@@ -2,11 +2,13 @@ package words_test
 
 import (
 	"fmt"
+	"fribbet/internal/core/virtual"
 	"go/ast"
 	"go/parser"
 	"go/token"
 	"io/fs"
 	"maps"
+	"math/rand/v2"
 	"os"
 	"path/filepath"
 	"regexp"
@@ -173,7 +175,12 @@ func ofPages(t *testing.T) (keys []string) {
 // Every sentence of the core has its text in every catalogue, with the same names in it, and no catalogue has another.
 func TestEverySentenceHasItsText(t *testing.T) {
 	want := keys(t)
-	for _, s := range append(practice.OfTheDog.Moments(), practice.OfBlood.Moments()...) { // their keys are made of their names
+	room := practice.Room{Chance: func(seed, stream uint64) virtual.Random { return rand.New(rand.NewPCG(seed, stream)) }}
+	var scenes []practice.Scene
+	for _, d := range practice.Drills() {
+		scenes = append(scenes, room.Moments(d, 1)...)
+	}
+	for _, s := range scenes { // their keys are made of their names
 		for _, key := range append(s.Choices, s.Sees().Key, s.Why().Key) {
 			want = append(want, string(key))
 		}

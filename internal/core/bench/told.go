@@ -28,7 +28,7 @@ func LogOf(id string, s record.Sitting, at time.Time) Log {
 		if r.Stop != "" {
 			start.Stop = r.Stop
 		}
-		if r.Hand.Measured() {
+		if r.Hand.Known() {
 			start.Hand = &r.Hand
 		}
 	}

@@ -9,14 +9,18 @@ import (
 	"fribbet/internal/core/fault"
 )
 
-// Slices is how the slices of a hand with a clipper come out. The zero value is a hand of which nothing was measured.
+// Slices is how the slices of a hand with a clipper come out, and how its eye reads what they show. The zero value is a hand of which nothing was measured.
 type Slices struct {
 	Times  float64 `json:"times,omitempty"`  // as thick as meant; 0: as meant
 	Spread float64 `json:"spread,omitempty"` // times how far most hands are off; 0: as far
+	Milder float64 `json:"milder,omitempty"` // share of the ends that its eye takes for the next milder face; 0: no more than most
 }
 
 // Measured tells whether anything was.
 func (s Slices) Measured() bool { return s.Times > 0 }
+
+// Known tells whether anything is known of the hand or its eye.
+func (s Slices) Known() bool { return s != Slices{} }
 
 // True is how thick a slice meant to be so many mm is on the mean, mm: to a hundredth, no hand is known better.
 func (s Slices) True(mm float64) float64 {
@@ -51,6 +55,9 @@ func (s Slices) Check() fault.Fields {
 	}
 	if s.Spread != 0 {
 		f.Range("spread", s.Spread, leastSpread, mostSpread, fault.Times)
+	}
+	if s.Milder != 0 {
+		f.Range("milder", s.Milder, usualMilder, mostMilder, fault.None)
 	}
 	return f
 }

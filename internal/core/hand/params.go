@@ -18,6 +18,11 @@ const (
 	LeastMeant = 0.25
 	MostMeant  = 3.0
 
+	usualMilder = 0.05 // share of the ends that most eyes take for the next milder face: that is in the limits already
+	mostMilder  = 0.5
+	eyeCount    = 20 // ends that what is known of most eyes counts, beside this one's own
+	EyeAsked    = 60 // ends that somebody must have named before their eye sets the care
+
 	leastSpread = 0.4 // times how far most hands are off
 	mostSpread  = 3.0
 )

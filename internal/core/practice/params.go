@@ -22,6 +22,12 @@ const (
 	EndsAsked  = 20
 	lightShare = 1.0 / 3 // of them are a light nail's
 
+	looksAsked = 8   // undersides or standing dogs of a drill
+	lineApart  = 1.2 // mm between the lines of an underside 7 mm deep
+	fullDepth  = 7.0 // mm
+	leastClear = 0.8 // mm: a nail that does not touch is clear of the floor by a card at least
+	mostClear  = 3.0 // mm
+
 	// AnswerWithin is how long each moment of a drill against the clock waits for an answer, s.
 	AnswerWithin = 12
 )

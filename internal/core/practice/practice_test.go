@@ -11,6 +11,7 @@ import (
 	"github.com/stretchr/testify/require"
 	"pgregory.net/rapid"
 
+	"fribbet/internal/core/claw"
 	"fribbet/internal/core/estimate"
 	"fribbet/internal/core/fault"
 	"fribbet/internal/core/kit"
@@ -190,7 +191,7 @@ func TestScenesComeInAnOrderOfTheirOwn(t *testing.T) {
 	all, right, err := room.Answer(OfTheDog, 5, nil)
 	require.NoError(t, err)
 	assert.Zero(t, right)
-	assert.ElementsMatch(t, OfTheDog.Moments(), all)
+	assert.ElementsMatch(t, room.Moments(OfTheDog, 5), all)
 	assert.NotEqual(t, all, room.Scenes(OfTheDog, 6))
 	assert.Equal(t, all, room.Scenes(OfTheDog, 5))
 	var chosen []int
@@ -219,7 +220,7 @@ func TestBloodIsAnsweredAgainstTheClock(t *testing.T) {
 		all := room.Scenes(OfBlood, seed)
 		assert.Equal(t, all, room.Scenes(OfBlood, seed))
 		order := ""
-		for i, was := range OfBlood.Moments() {
+		for i, was := range room.Moments(OfBlood, seed) {
 			assert.Equal(t, was.Key, all[i].Key, "in the order of the minutes")
 			assert.Equal(t, was.Choices[was.Right], all[i].Choices[all[i].Right])
 			assert.ElementsMatch(t, was.Choices, all[i].Choices)
@@ -236,4 +237,45 @@ func TestBloodIsAnsweredAgainstTheClock(t *testing.T) {
 	require.ErrorAs(t, err, new(fault.Fields))
 	_, _, err = room.Answer("claws", 5, nil)
 	assert.Contains(t, wordstest.Err(err), "drill")
+}
+
+// Of five lines one stands where the groove ends, the others as far apart as lines on a nail of that depth; all are on the
+// nail, and the right one stands in no place more than in others do.
+func TestTheGrooveEndsAtOneOfFiveLines(t *testing.T) {
+	places := map[int]int{}
+	for seed := 1; seed <= 60; seed++ {
+		all := room.Scenes(OfGroove, seed)
+		require.Len(t, all, looksAsked)
+		for _, s := range all {
+			u := s.Under
+			require.Len(t, u.Lines, len(s.Choices))
+			assert.InDelta(t, u.Ends, u.Lines[s.Right], 1e-9)
+			assert.Greater(t, u.Lines[0], 0.0)
+			assert.Less(t, u.Lines[len(u.Lines)-1], u.Length)
+			assert.Contains(t, wordstest.Of(s.Why()), fmt.Sprintf("line %d", s.Right+1))
+			places[s.Right]++
+		}
+	}
+	assert.Greater(t, len(places), 3, "%v", places)
+}
+
+// One nail touches the floor, or none does: whoever looks which one answers all.
+func TestThePawThatTouchesIsDue(t *testing.T) {
+	due := map[int]int{}
+	for seed := 1; seed <= 40; seed++ {
+		for _, s := range room.Scenes(OfFeet, seed) {
+			touches := len(s.Feet)
+			for k, foot := range s.Feet {
+				if foot.Gap() < 0.05 {
+					assert.Equal(t, len(s.Feet), touches, "one at most")
+					touches = k
+				} else {
+					assert.Greater(t, foot.Gap(), claw.CardGap-0.05)
+				}
+			}
+			assert.Equal(t, touches, s.Right)
+			due[touches]++
+		}
+	}
+	assert.Len(t, due, 5)
 }

@@ -11,6 +11,25 @@ const (
 	BledCold  say.Key = "practice.bled_cold" // without a sign before
 )
 
+// What is said of a nail's underside, and of a dog's feet.
+const (
+	line1 say.Key = "practice.line_1"
+	line2 say.Key = "practice.line_2"
+	line3 say.Key = "practice.line_3"
+	line4 say.Key = "practice.line_4"
+	line5 say.Key = "practice.line_5"
+
+	footLF   say.Key = "practice.foot_lf"
+	footRF   say.Key = "practice.foot_rf"
+	footLH   say.Key = "practice.foot_lh"
+	footRH   say.Key = "practice.foot_rh"
+	footNone say.Key = "practice.foot_none"
+
+	whyGroove say.Key = "practice.why_groove"
+	whyFoot   say.Key = "practice.why_foot"
+	whyNoFoot say.Key = "practice.why_no_foot"
+)
+
 // Says is how the nail went beside the advice at the person's own end point.
 func (g Game) Says() []say.Line {
 	switch {

@@ -4,6 +4,7 @@ import (
 	"fmt"
 	"slices"
 
+	"fribbet/internal/core/claw"
 	"fribbet/internal/core/fault"
 	"fribbet/internal/core/say"
 	"fribbet/internal/core/virtual"
@@ -11,10 +12,13 @@ import (
 
 // Scene is a moment at the table: what is seen, what can be done, and what is right, with the reason.
 type Scene struct {
-	Key     string // practice.scene_KEY is what is seen, practice.why_KEY the reason
-	Shows   Dog    // the dog in it, where it is about one
+	Key     string        // practice.scene_KEY is what is seen, practice.why_KEY the reason
+	Shows   Dog           // the dog in it, where it is about one
+	Under   *Underside    // what is to be looked at, where it is a nail from below
+	Feet    []claw.Stance // or a nail of each of a dog's feet on the floor: left fore, right fore, left hind, right hind
 	Choices []say.Key
-	Right   int // of the choices
+	Right   int      // of the choices
+	Reason  say.Line // where it is not told by the key alone
 }
 
 // Dog is how a dog is drawn.
@@ -40,20 +44,31 @@ type Drill string
 
 // The drills there are.
 const (
-	OfTheDog Drill = "dog"   // what it shows, and what now; in any order
-	OfBlood  Drill = "blood" // a nail bleeds: what to do, in the order of the minutes, against the clock
+	OfTheDog Drill = "dog"    // what it shows, and what now; in any order
+	OfBlood  Drill = "blood"  // a nail bleeds: what to do, in the order of the minutes, against the clock
+	OfGroove Drill = "groove" // where the groove on a nail's underside ends
+	OfFeet   Drill = "feet"   // which paw is due, as the dog stands
 )
 
 // TooLate is what stands for an answer that did not come in time.
 const TooLate = -1
 
+// Drills are all of them.
+func Drills() []Drill { return []Drill{OfTheDog, OfBlood, OfGroove, OfFeet} }
+
 // Clocked tells whether each of a drill's moments must be answered within AnswerWithin.
 func (d Drill) Clocked() bool { return d == OfBlood }
 
-// Moments are a drill's, in the order of the trade.
-func (d Drill) Moments() []Scene {
-	if d == OfBlood {
+// Moments are a drill's, in the order of the trade; of what is drawn anew each time, those of a seed.
+func (r Room) Moments(d Drill, seed int) []Scene {
+	switch d {
+	case OfBlood:
 		return bleeding()
+	case OfGroove:
+		return undersides(r, seed)
+	case OfFeet:
+		return standing(r, seed)
+	case OfTheDog:
 	}
 	return scenes()
 }
@@ -74,25 +89,25 @@ func whatNowAbout(key string, right int) Scene {
 	for _, c := range "abc" {
 		choices = append(choices, say.Key("practice.now_"+key+"_"+string(c)))
 	}
-	return Scene{key, Dog{}, choices, right}
+	return Scene{Key: key, Choices: choices, Right: right}
 }
 
 // scenes are those of the dog (the signs and what they ask for are trade; that a dog which goes quite still is stopped for, and
 // not eased, is common practice, no source).
 func scenes() []Scene {
 	all := []Scene{
-		{"yawn_loose", Dog{"loose", "yawn", "soft", "loose"}, withTheDog, 0},
-		{"yawn_stiff", Dog{"low", "yawn", "whites", "stiff"}, withTheDog, 1},
-		{"lick", Dog{"low", "lick", "soft", "away"}, withTheDog, 1},
-		{"whites", Dog{"low", "closed", "whites", "away"}, withTheDog, 1},
-		{"still", Dog{"stiff", "closed", "hard", "frozen"}, withTheDog, 2},
-		{"pulls", Dog{"low", "closed", "soft", "pulling"}, withTheDog, 1},
-		{"growl", Dog{"stiff", "teeth", "hard", "stiff"}, withTheDog, 2},
-		{"snaps", Dog{"stiff", "teeth", "whites", "pulling"}, withTheDog, 2},
-		{"leans", Dog{"loose", "closed", "soft", "leaning"}, withTheDog, 0},
-		{"sleeps", Dog{"loose", "closed", "shut", "lying"}, withTheDog, 0},
-		{"cries", Dog{"low", "yawn", "whites", "pulling"}, withTheDog, 2},
-		{"pants", Dog{"low", "pant", "whites", "stiff"}, withTheDog, 1},
+		{Key: "yawn_loose", Shows: Dog{"loose", "yawn", "soft", "loose"}, Choices: withTheDog, Right: 0},
+		{Key: "yawn_stiff", Shows: Dog{"low", "yawn", "whites", "stiff"}, Choices: withTheDog, Right: 1},
+		{Key: "lick", Shows: Dog{"low", "lick", "soft", "away"}, Choices: withTheDog, Right: 1},
+		{Key: "whites", Shows: Dog{"low", "closed", "whites", "away"}, Choices: withTheDog, Right: 1},
+		{Key: "still", Shows: Dog{"stiff", "closed", "hard", "frozen"}, Choices: withTheDog, Right: 2},
+		{Key: "pulls", Shows: Dog{"low", "closed", "soft", "pulling"}, Choices: withTheDog, Right: 1},
+		{Key: "growl", Shows: Dog{"stiff", "teeth", "hard", "stiff"}, Choices: withTheDog, Right: 2},
+		{Key: "snaps", Shows: Dog{"stiff", "teeth", "whites", "pulling"}, Choices: withTheDog, Right: 2},
+		{Key: "leans", Shows: Dog{"loose", "closed", "soft", "leaning"}, Choices: withTheDog, Right: 0},
+		{Key: "sleeps", Shows: Dog{"loose", "closed", "shut", "lying"}, Choices: withTheDog, Right: 0},
+		{Key: "cries", Shows: Dog{"low", "yawn", "whites", "pulling"}, Choices: withTheDog, Right: 2},
+		{Key: "pants", Shows: Dog{"low", "pant", "whites", "stiff"}, Choices: withTheDog, Right: 1},
 	}
 	for _, key := range []string{"five_minutes", "skin", "limps", "flat_hand", "blade"} {
 		all = append(all, whatNowAbout(key, whatNow[key]))
@@ -102,16 +117,25 @@ func scenes() []Scene {
 
 // Sees is what is seen, and Why the reason for what is right.
 func (s Scene) Sees() say.Line { return say.Line{Key: say.Key("practice.scene_" + s.Key)} }
-func (s Scene) Why() say.Line  { return say.Line{Key: say.Key("practice.why_" + s.Key)} }
+func (s Scene) Why() say.Line {
+	if !s.Reason.Nothing() {
+		return s.Reason
+	}
+	return say.Line{Key: say.Key("practice.why_" + s.Key)}
+}
 
 // Scenes are a drill's as they come: those of the dog in an order by chance, those of blood in that of the minutes, with
 // the choices of each in an order by chance. The same seed is the same drill.
 func (r Room) Scenes(d Drill, seed int) []Scene {
-	all := d.Moments()
+	all := r.Moments(d, seed)
 	chance := r.Chance(uint64(seed), scenesStream) //nolint:gosec // never negative
-	if d == OfTheDog {
+	switch d {
+	case OfTheDog:
 		shuffle(chance, len(all), func(i, k int) { all[i], all[k] = all[k], all[i] })
 		return all
+	case OfGroove, OfFeet: // their choices stand in the order of the picture
+		return all
+	case OfBlood:
 	}
 	for n := range all {
 		s := &all[n]
@@ -135,8 +159,8 @@ const scenesStream = 1 << 41
 // clock an answer may be TooLate.
 func (r Room) Answer(d Drill, seed int, chosen []int) (scenes []Scene, right int, err error) {
 	var f fault.Fields
-	if d != OfTheDog && d != OfBlood {
-		f.Add("drill", string(d), fault.AnyOf([]Drill{OfTheDog, OfBlood}))
+	if !slices.Contains(Drills(), d) {
+		f.Add("drill", string(d), fault.AnyOf(Drills()))
 	}
 	f.Range("seed", float64(seed), 1, MostSeed, fault.None)
 	if f.Err() != nil {

@@ -279,6 +279,9 @@ func (b *Belief) any() {
 	b.weights, b.sums = usual, usual
 }
 
+// ReadBy is that from now on the faces are told by somebody who takes such a share of the ends for the next milder face.
+func (b *Belief) ReadBy(milder float64) { b.show.milder = milder }
+
 // See joins a landmark that shows the quick's end so many mm of spare away from the tip. One of
 // no known kind places nothing.
 func (b *Belief) See(l Seen) {

@@ -158,7 +158,7 @@ func TestWhatIsLeft(t *testing.T) {
 // The grid's short way to the chances is the textbook's long one, wherever what came off falls.
 func TestTheGridShowsWhatTheFormulaSays(t *testing.T) {
 	for _, part := range []float64{0, 0.3} {
-		for _, at := range []shown{{false, 6.0 / 7, part}, {true, 1.2, part}} {
+		for _, at := range []shown{{light: false, depth: 6.0 / 7, part: part}, {light: true, depth: 1.2, part: part}, {light: false, depth: 1, part: part, milder: 0.3}} {
 			c, colour := at.chances(), map[bool]nail.Colour{false: nail.Dark, true: nail.Light}[at.light]
 			for place := range len(at.signs()) + 1 {
 				face := White
@@ -175,7 +175,14 @@ func TestTheGridShowsWhatTheFormulaSays(t *testing.T) {
 					assert.InDelta(t, add(p), sum, 1e-9)
 					for i, got := range p {
 						left := gridStep * (float64(i-150) - part)
-						assert.InDelta(t, chance(signsOf(colour), face, left, scales[s]*at.depth), got, 1e-9)
+						want := chance(signsOf(colour), face, left, scales[s]*at.depth)
+						if face != White && face != Blood { // taken for the next milder one
+							want *= 1 - at.milder
+						}
+						if place > 1 { // and the next worse one taken for it; blood nobody takes for anything else
+							want += at.milder * chance(signsOf(colour), at.signs()[place-1].face, left, scales[s]*at.depth)
+						}
+						assert.InDelta(t, want, got, 1e-9)
 					}
 				}
 			}

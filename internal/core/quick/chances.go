@@ -10,6 +10,8 @@ type shown struct {
 	light bool
 	depth float64 // ridge to underside, over that of the nail the signs are told for
 	part  float64 // of a step by which what came off falls beside the grid, from 0 to 1
+	// milder is the share of ends that whoever looks takes for the next milder face.
+	milder float64
 }
 
 func (s shown) signs() []sign {
@@ -73,8 +75,24 @@ func (s shown) workOut() *chances {
 			}
 			c.reach[place][scale], worse = reach, reach
 		}
+		c.takenForMilder(scale, s.milder)
 	}
 	return c
+}
+
+// takenForMilder makes the chances those of an eye that takes a share of the ends for the next milder face: then a face
+// shows its sign or a worse one a little more rarely than the horn does. Nobody takes blood for anything else.
+func (c *chances) takenForMilder(scale int, share float64) {
+	for place := len(c.reach) - 1; place > 0 && share > 0; place-- {
+		here, worse := c.reach[place][scale], c.reach[place-1][scale]
+		for i := range here {
+			beside := 0.0
+			if i < len(worse) {
+				beside = worse[i]
+			}
+			here[i] -= share * (here[i] - beside)
+		}
+	}
 }
 
 // join multiplies what is believed of the spares left, from a step of the grid on, by the chance that a

@@ -11,6 +11,7 @@ func (r Nail) Event(on date.Date) state.Event {
 	e := state.Event{On: on, Nail: r.Code, Trim: true, Length: r.LengthBefore, After: r.LengthAfter, Gap: r.GapAfter, Left: r.SpareLeft, Colour: r.Colour}
 	e.Landmarks, e.Blood, e.EndFace = r.Landmarks, r.Blood, r.EndFace
 	e.Ended, e.Stop, e.Assumed = r.Ended, r.Stop, r.Assumed
+	e.Milder = r.Hand.Milder
 	for i, mm := range r.Cuts {
 		c := state.Slice{MM: r.Hand.True(mm), SD: r.Hand.SD(mm)}
 		if r.Tool.Work() == kit.Grinding {

@@ -134,7 +134,7 @@ func (s Sitting) Went(far HowFar, stop quick.Stop, slicesOf hand.Slices) Sitting
 		if r.Stop == "" {
 			s.Records[i].Stop = stop
 		}
-		if !r.Hand.Measured() {
+		if !r.Hand.Known() {
 			s.Records[i].Hand = slicesOf
 		}
 		if !r.Blood && r.EndFace == "" && len(r.Faces) < len(r.Cuts) {

@@ -25,6 +25,7 @@ type Work struct {
 	Blood     bool
 	Ended     Ended      // what was said of the end, where its face was not told
 	Stop      quick.Stop // at which the hand stops; empty is the first sign
+	Milder    float64    // share of the ends that whoever looked takes for the next milder face
 	Assumed   bool       // nobody counted the amounts: they are a plan's, as it was accepted
 }
 
@@ -79,6 +80,7 @@ func (s *State) before(i int, form claw.Claw, w Work) *quick.Belief {
 	mean = math.Max(leastPrior, mean)
 	reach := math.Max(length, math.Max(w.Removed()+0.5, mean+reachSDs*sd))
 	b := quick.NewBelief(reach, form.Depth, s.Nails[i].Colour, quick.Gamma{Mean: mean, SD: sd}, s.Faces)
+	b.ReadBy(w.Milder)
 	for _, l := range w.Landmarks {
 		b.See(l)
 	}
@@ -151,7 +153,7 @@ func (s *State) assumed(i int, form claw.Claw, w Work) {
 	}
 	s.cut(i, w)
 	if end := w.end(); end != "" {
-		b := s.Belief(i, form, Work{})
+		b := s.Belief(i, form, Work{Milder: w.Milder})
 		b.Cut(0, end)
 		s.consider(i, spareOf, func(float64, float64) (float64, float64) { return b.Moments() })
 		s.Faces = b.Faces().CarryOver()

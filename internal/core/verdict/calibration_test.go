@@ -2,6 +2,7 @@ package verdict_test
 
 import (
 	"fmt"
+	"math"
 	"math/rand/v2"
 	"os"
 	"slices"
@@ -54,6 +55,13 @@ func (t *tally) add(o tally) {
 }
 
 func (t tally) perThousand() float64 { return 1000 * float64(t.bled) / float64(t.nails) }
+
+// offBeside is how far chance alone sets two such tallies apart, one standard deviation, of a thousand nails.
+func (t tally) offBeside(o tally) float64 {
+	of := func(t tally) float64 { return float64(t.bled) / float64(t.nails*t.nails) }
+	return 1000 * math.Sqrt(of(t)+of(o))
+}
+
 func (t tally) toldPerThousand() float64 {
 	return 1000 * t.told / float64(t.nails)
 }
@@ -101,10 +109,14 @@ type way struct {
 	terms verdict.Terms
 	press bool // the plan's cuts, each looked at, and only the end's face told
 	stick bool // ten of its slices were measured, on a picture
+	eye   bool // its eye was practised, and is known
 }
 
 // measured is the same hand once ten of its slices were read off a picture.
 func (w way) measured(tt require.TestingT, d *virtual.Dog, r *rand.Rand) way {
+	if w.eye {
+		w.terms.Slices.Milder = hand.Eye{Asked: 100, Milder: 32}.Share()
+	}
 	if !w.stick {
 		return w
 	}
@@ -136,7 +148,7 @@ func (w way) nail(d *virtual.Dog, s *state.State, i int) tally {
 	n := d.Nails[i]
 	t := tally{nails: 1}
 	start := n.Spare
-	work := state.Work{}
+	work := state.Work{Milder: w.terms.Slices.Milder}
 	b := s.Belief(i, n.Form, work)
 	worked := verdict.Worked{Belief: b, Depth: n.Form.Depth, Known: s.Worked(i)}
 	first := verdict.Next(worked, w.terms)
@@ -368,6 +380,7 @@ func TestFortyWeeksRarelyBleed(t *testing.T) {
 	thick := virtual.World{CutTimes: 1.4, CutShare: 0.35}
 	press, steps := map[int]float64{1: 3.2, 2: 4.4, 4: 5.6}, map[int]float64{1: 3.6, 2: 4.9, 4: 6.3}
 	onePress, oneStep := map[int]float64{1: 3.6, 2: 5.2, 4: 7}, map[int]float64{1: 3.6, 2: 5.2, 4: 7}
+	two, milder := []int{2, 4}, virtual.World{Milder: 0.3}
 	toys := map[int]float64{1: 5, 2: 7, 4: 10}
 	any := map[int]float64{1: 5, 2: 8, 4: 12}
 	for _, k := range []kind{
@@ -388,6 +401,10 @@ func TestFortyWeeksRarelyBleed(t *testing.T) {
 		{"its millimetre is 1.4 and uneven, measured: usual, step by step", way{terms: usual, stick: true}, thick, somewhere, false, all, 5, 2, steps, 11},
 		{"its millimetre is 1.4 and uneven, nobody knows: usual, one press a nail", way{terms: usual, press: true}, thick, somewhere, false, all, 13, 6, press, 9},
 		{"its millimetre is 1.4 and uneven, measured: usual, one press a nail", way{terms: usual, press: true, stick: true}, thick, somewhere, false, all, 5, 2, press, 8},
+		{"three ends in ten taken for milder, nobody knows: careful, step by step", way{terms: careful}, milder, somewhere, false, two, 7, 4, toys, 12},
+		{"three ends in ten taken for milder, practised: careful, step by step", way{terms: careful, eye: true}, milder, somewhere, false, two, 4, 2, toys, 12},
+		{"three ends in ten taken for milder, nobody knows: usual, one press a nail", way{terms: usual, press: true}, milder, somewhere, false, two, 10, 6, onePress, 9},
+		{"three ends in ten taken for milder, practised: usual, one press a nail", way{terms: usual, press: true, eye: true}, milder, somewhere, false, two, 5, 2, onePress, 9},
 		{"signs 30 % later: usual, step by step", way{terms: usual}, late, somewhere, false, []int{2, 4}, 10, 5, any, 20},
 		{"signs 30 % later: usual, one press a nail", way{terms: usual, press: true}, late, somewhere, false, []int{2, 4}, 10, 6, any, 12},
 		{"signs 30 % later: as far as it goes, one press a nail", way{terms: full, press: true}, late, somewhere, false, []int{2, 4}, 10, 5, any, 12},
@@ -403,7 +420,7 @@ func TestFortyWeeksRarelyBleed(t *testing.T) {
 				cuts, nine := all.perNail()
 				assert.LessOrEqual(t, all.perThousand(), k.most)
 				assert.LessOrEqual(t, all.perThousand(), k.within*max(1.5, all.toldPerThousand()), "what was told")
-				assert.LessOrEqual(t, late.perThousand(), early.perThousand()+3, "no more in the last ten weeks than in the first, give or take what chance makes of so many nails")
+				assert.LessOrEqual(t, late.perThousand(), early.perThousand()+max(3, 3*early.offBeside(late)), "no more in the last ten weeks than in the first, give or take what chance makes of so many nails")
 				assert.LessOrEqual(t, cuts, k.cuts[weeks])
 				assert.LessOrEqual(t, nine, k.nine)
 				if !k.as.press {

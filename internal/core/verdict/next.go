@@ -88,6 +88,7 @@ type Step struct {
 // Next is the next thing to do with a nail that may be trimmed. What the eye sees comes before the
 // numbers, both ways: a dot stops, and a dry white face goes on.
 func Next(w Worked, t Terms) Step {
+	w.Belief.ReadBy(t.Slices.Milder)
 	step := w.next(t)
 	if step.Action == Sliver {
 		step.Plan = w.plan(t, step.MM)

@@ -29,6 +29,7 @@ type World struct {
 	Later    float64 // times the spare at which a face shows; 0 is 1
 	Shorter  float64 // times the spare that a nail has at first; 0 is 1
 	Misread  float64 // share of faces that are read one step wrong
+	Milder   float64 // share of faces that are read one step too mild
 	CutShare float64 // sd of a cut, as a share of it; 0 is the model's own, in mm
 	CutTimes float64 // how thick a cut truly is, times what was meant; 0 is 1
 	Faster   float64 // times the growth that is usual at its age; 0 is 1
@@ -192,13 +193,16 @@ func (d *Dog) Cut(i int, mm float64) quick.Face {
 		return face
 	}
 	if d.r.Float64() < d.world.Misread {
-		face = d.misread(n.Colour, face)
+		face = d.misread(n.Colour, face, d.r.Float64() < 0.5)
+	}
+	if d.world.Milder > 0 && d.r.Float64() < d.world.Milder {
+		face = d.misread(n.Colour, face, true)
 	}
 	return face
 }
 
 // misread is the face one step beside; nobody takes blood for anything else, nor anything for blood.
-func (d *Dog) misread(c nail.Colour, face quick.Face) quick.Face {
+func (d *Dog) misread(c nail.Colour, face quick.Face, milder bool) quick.Face {
 	faces := quick.Faces(c)
 	faces = faces[:len(faces)-1]
 	at := 0
@@ -207,7 +211,7 @@ func (d *Dog) misread(c nail.Colour, face quick.Face) quick.Face {
 			at = k
 		}
 	}
-	if d.r.Float64() < 0.5 {
+	if milder {
 		return faces[max(0, at-1)]
 	}
 	return faces[min(len(faces)-1, at+1)]

@@ -3523,7 +3523,7 @@ export interface components {
              * @description what it is about
              * @enum {string}
              */
-            drill: "dog" | "blood";
+            drill: "dog" | "blood" | "groove" | "feet";
             /** @description of the drill, from 1 to 999999 */
             seed: number;
             /** @description of each moment, which of its choices, from 0 on; -1 where the time was over, in a drill against the clock */
@@ -3543,6 +3543,8 @@ export interface components {
             sees: components["schemas"]["Line"];
             /** @description how the dog in it is drawn; none where it is about no dog */
             dog?: components["schemas"]["SceneDog"];
+            /** @description what is to be looked at, SVG; none where it is told in words */
+            picture?: string;
             choices: components["schemas"]["Line"][];
             /** @description which is right; once it is answered */
             right?: number;

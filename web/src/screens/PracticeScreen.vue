@@ -39,6 +39,11 @@ const left = (t: Schemas['PracticeTally']) => (t.bled < t.nails ? length.value.s
         <ul v-if="data.ends.mixed.length > 0" class="mixed"><li v-for="m in data.ends.mixed.slice(0, 3)" :key="m.showed + m.said" class="small">{{ $t('practice.taken_for', { showed: faces[m.showed], said: faces[m.said], times: m.times }) }}</li></ul>
         <RouterLink :to="`/practice/ends?seed=${seed}`" class="btn btn-plain btn-big">{{ $t('practice.name_twenty_ends') }}</RouterLink>
       </section>
+      <section aria-labelledby="look-title">
+        <h2 id="look-title">{{ $t('practice.look_closely') }}</h2>
+        <p>{{ $t('practice.eight_pictures_each') }}</p>
+        <p class="ways"><RouterLink :to="`/practice/groove?seed=${seed}`" class="btn btn-plain btn-big">{{ $t('practice.where_the_groove_ends') }}</RouterLink> <RouterLink :to="`/practice/feet?seed=${seed}`" class="btn btn-plain btn-big">{{ $t('practice.which_paw_is_due') }}</RouterLink></p>
+      </section>
       <section aria-labelledby="dog-title">
         <h2 id="dog-title">{{ $t('practice.read_the_dog') }}</h2>
         <p>{{ $t('practice.moments_at_the_table_go') }}</p>
@@ -72,6 +77,7 @@ section { margin-bottom: 2rem; }
 ul { list-style: none; margin: 0; padding: 0; }
 .line { align-items: center; border-top: 1px solid var(--line); display: grid; gap: 0.5rem 1.5rem; grid-template-columns: minmax(0, 1fr) 11rem 9rem; padding-block: 0.6rem; }
 .line .btn { justify-self: end; }
+.ways { display: flex; flex-wrap: wrap; gap: 0.6rem; }
 .mixed { margin-bottom: 0.75rem; }
 .table { font-variant-numeric: tabular-nums; max-width: 60rem; }
 .table td, .table thead th:not(:first-child) { text-align: right; }

@@ -3,7 +3,7 @@ import { BButton } from 'bootstrap-vue-next/components/BButton'
 import { computed, onScopeDispose, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import type { Schemas } from '../api/client'
-import { newSeed, useAnswerScenes } from '../api/practice'
+import { drawn, newSeed, useAnswerScenes } from '../api/practice'
 import { $t } from '../i18n'
 import { act, isTyping, onKey } from '../local/keys'
 import AnswerState from '../parts/AnswerState.vue'
@@ -52,6 +52,14 @@ watch([ticks, at], () => {
 }, { immediate: true })
 onScopeDispose(() => window.clearInterval(ticking))
 const tooLate = -1
+const drills: Record<typeof props.drill, { title: string; note: string }> = {
+  dog: { title: $t('practice.read_the_dog'), note: $t('practice.a_drawing_is_no_dog') },
+  blood: { title: $t('practice.it_bleeds'), note: $t('practice.a_drill_is_no_blood') },
+  groove: { title: $t('practice.where_the_groove_ends'), note: $t('practice.a_drawn_groove') },
+  feet: { title: $t('practice.which_paw_is_due'), note: $t('practice.drawn_feet') },
+}
+const says = computed(() => drills[props.drill])
+const title = computed(() => says.value.title)
 const again = () => router.replace({ query: { seed: newSeed() } })
 onKey((event) => {
   if (isTyping(event) || event.ctrlKey || event.metaKey || event.altKey) return
@@ -65,13 +73,14 @@ onKey((event) => {
   <div class="screen">
     <AnswerState v-if="!now" :error="answers.error.value" :what="$t('practice.the_moments')" @again="send()" />
     <template v-else>
-      <div class="screen-head"><div><p class="soft small crumb"><RouterLink to="/practice">{{ $t('practice.practice') }}</RouterLink></p><h1>{{ props.drill === 'dog' ? $t('practice.read_the_dog') : $t('practice.it_bleeds') }}</h1></div></div>
+      <div class="screen-head"><div><p class="soft small crumb"><RouterLink to="/practice">{{ $t('practice.practice') }}</RouterLink></p><h1>{{ title }}</h1></div></div>
       <div v-if="scene && !done" class="moment">
         <DogSketch v-if="scene.dog" :dog="scene.dog" />
+        <img v-else-if="scene.picture" :src="drawn(scene.picture)" :alt="title" width="480" height="340" class="seen" />
         <div>
           <p class="soft small">{{ $t('practice.of_2', { at: at + 1, of: now.of }) }}<template v-if="left !== undefined"> · <strong class="clock" role="timer">{{ $t('practice.seconds_left', left) }}</strong></template></p>
           <p class="sees">{{ scene.sees.says }}</p>
-          <div class="ways" role="group" :aria-label="$t('practice.what_do_you_do')">
+          <div :class="['ways', { short: scene.picture }]" role="group" :aria-label="$t('practice.what_do_you_do')">
             <button v-for="(c, i) in scene.choices" :key="c.key" type="button" :class="['btn btn-big', reads && scene.right === i ? 'btn-go' : 'btn-plain']" :aria-pressed="reads && chosen[at] === i" :disabled="reads || answers.isPending.value" @click="choose(i)">{{ c.says }} <kbd>{{ i + 1 }}</kbd></button>
           </div>
           <div v-if="reads && scene.why" class="why" role="status"><p><strong>{{ scene.right === chosen[at] ? $t('practice.right_2') : chosen[at] === tooLate ? $t('practice.time_is_over') : $t('practice.rather_not') }}</strong> {{ scene.why.says }}</p><BButton variant="plain" class="btn-big" @click="further">{{ $t('practice.next') }}</BButton></div>
@@ -82,7 +91,7 @@ onKey((event) => {
         <BButton variant="go" class="btn-big" @click="again">{{ $t('practice.once_more_in_another_order') }}</BButton>
       </template>
       <BButton v-if="left !== undefined" variant="plain" class="unhurried" @click="unhurried = true">{{ $t('practice.without_the_clock') }}</BButton>
-      <p class="soft">{{ props.drill === 'dog' ? $t('practice.a_drawing_is_no_dog') : $t('practice.a_drill_is_no_blood') }}</p>
+      <p class="soft">{{ says.note }}</p>
     </template>
   </div>
 </template>
@@ -90,8 +99,10 @@ onKey((event) => {
 <style scoped>
 .moment { display: grid; gap: 1rem 2rem; grid-template-columns: minmax(0, 1fr) minmax(0, 1.1fr); margin-bottom: 2rem; }
 .moment > :only-child { grid-column: 1 / -1; max-width: 44rem; }
+.seen { height: auto; max-width: 100%; }
 .sees { font-size: 1.375rem; font-weight: 650; }
 .ways { display: grid; gap: 0.6rem; justify-items: start; }
+@media (max-width: 700px) { .ways.short { grid-template-columns: 1fr 1fr; justify-items: stretch; } .ways.short .btn { padding-inline: 0.5rem; } }
 .ways .btn { text-align: left; }
 .ways .btn:disabled { opacity: 1; }
 .ways .btn[aria-pressed='true'] { outline: 3px solid var(--ink); }
