@@ -2,10 +2,17 @@ package e2e
 
 import (
 	"fmt"
+	"image/jpeg"
+	"os"
+	"path/filepath"
 	"testing"
 
 	"github.com/go-rod/rod/lib/input"
 	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+
+	"fribbet/internal/core/quick"
+	"fribbet/internal/standin"
 )
 
 // A nail is practised by keys alone: looked at, cut, stopped; then its quick is seen and each choice stands beside the
@@ -52,6 +59,51 @@ func TestPracticeByKeys(t *testing.T) {
 	p.sees("taken for dry, white")
 	p.press("button", "Twenty more")
 	p.sees("1 of 20")
+}
+
+// A cut end pictured at the bench in one press is a card of one's own; with ten they come first, and each says what the
+// next slice showed.
+func TestOnesOwnEndsComeFirst(t *testing.T) {
+	program := start(t, "demo", "--today", day, "--listen", anywhere)
+	p := tab(t, browser(t), program.address+"/practice")
+	p.sees("You have 12 pictures of your own cut ends, 12 of them to name today.")
+	p.press("a.btn-go", "Name your own ends")
+	p.sees("1 of 12")
+	p.sees("What did it show?")
+	p.require(p.Keyboard.Type('2'), "light grey")
+	p.find(".after", "Yes|It showed")
+	p.require(p.Keyboard.Type(input.Enter), "the next")
+	p.sees("2 of 12")
+	p.press("a", "Practice")
+	p.sees("of 1 right")
+
+	p.press("a", "Which paw is due")
+	p.sees("stands square")
+	p.require(p.Keyboard.Type('5'), "none of them")
+	p.find(".why", "touches")
+	p.press("a", "Practice")
+	p.press("a", "Where the groove ends")
+	p.sees("from below")
+	p.require(p.Keyboard.Type('3'), "the third line")
+	p.find(".why", "from the tip")
+
+	atBench(p, program, program.dogs()["Oatcake"])
+	p.steps()
+	for p.MustHasR(".ask", "groove|pink") {
+		p.keys("2")
+		p.saved()
+	}
+	p.keys("Space")
+	p.sees("What does the end show?")
+	file := filepath.Join(t.TempDir(), "end.jpg")
+	picture, err := os.Create(file)
+	require.NoError(t, err)
+	require.NoError(t, jpeg.Encode(picture, standin.EndPhoto(quick.Grey, false, 1), nil))
+	require.NoError(t, picture.Close())
+	field, err := p.Element(".end input[type=file]")
+	p.require(err, "the picture's field")
+	p.require(field.SetFiles([]string{file}), "the picture")
+	p.sees("The picture is kept")
 }
 
 // A nail bleeds: who does not answer in time is told what was right; the clock can be left out.

@@ -21,7 +21,7 @@ import (
 type screen struct{ name, dog, path, words string }
 
 // unpictured are the lesser ones, of which the README shows no picture.
-var unpictured = []string{"new-dog", "start", "ladders", "settings", "settings-page", "more", "words", "chart", "slices", "lost", "owners", "owner", "hours", "list", "calls", "book", "messages", "practice", "ends", "scenes", "blood-drill", "together", "hindsight", "whole-hindsight"}
+var unpictured = []string{"new-dog", "start", "ladders", "settings", "settings-page", "more", "words", "chart", "slices", "lost", "owners", "owner", "hours", "list", "calls", "book", "messages", "practice", "ends", "scenes", "blood-drill", "groove-drill", "feet-drill", "own-ends", "together", "hindsight", "whole-hindsight"}
 
 var screens = []screen{
 	{"due", "", "/", "Start"},
@@ -49,6 +49,9 @@ var screens = []screen{
 	{"ends", "", "/practice/ends?seed=5", "1 of 20"},
 	{"scenes", "", "/practice/dog?seed=3", "1 of 17"},
 	{"blood-drill", "", "/practice/blood?seed=3", "1 of 8"},
+	{"groove-drill", "", "/practice/groove?seed=3", "1 of 8"},
+	{"feet-drill", "", "/practice/feet?seed=3", "1 of 8"},
+	{"own-ends", "", "/practice/own", "1 of 12"},
 	{"together", "", "/practice/dark/together?seed=271828", "nobody named"},
 	{"hindsight", "Winch", "/dogs/DOG/hindsight", "lay in the range"},
 	{"whole-hindsight", "", "/hindsight", "Work it out anew"},

@@ -95,6 +95,7 @@ func benchOf(w words.Words, b book.Bench) contract.BenchJSONResponse {
 	}
 	out.Holds, out.Support, out.Reward = holds(w, b.Holds), lines(w, []say.Line{{Key: sitting.Support}})[0], w.Say(b.Reward)
 	out.CalmMinutes, out.LastNote, out.Smooth = b.Plan.Tolerance.Calm, b.LastNote, list(b.State.Smooth)
+	out.Eye = given(w.Say(b.Hand.Slices.EyeSays()))
 	out.ReadDry, out.Left, out.LeftOn = w.Say(sitting.ReadDry(b.State.Ticks)), list(b.Left), dated(b.LeftOn)
 	if len(out.Passes) > 0 {
 		out.Speed = &b.Speed

@@ -6,10 +6,12 @@ import (
 	"context"
 	"io"
 
+	"fribbet/internal/access"
 	"fribbet/internal/api/contract"
 	"fribbet/internal/book"
 	"fribbet/internal/core/estimate"
 	"fribbet/internal/core/measure"
+	"fribbet/internal/core/nail"
 	"fribbet/internal/core/photo"
 	"fribbet/internal/core/quick"
 	"fribbet/internal/store"
@@ -24,12 +26,19 @@ func (h handlers) AddPicture(ctx context.Context, r contract.AddPictureRequestOb
 	if err := p.Paw.UnmarshalText([]byte(r.Params.Paw)); err != nil {
 		return nil, err
 	}
+	if r.Params.Code != nil || r.Params.SittingId != nil || r.Params.Cuts != nil {
+		p.End = &store.CutEnd{Sitting: orZero(r.Params.SittingId), Cuts: orZero(r.Params.Cuts)}
+	}
+	if r.Params.Code != nil {
+		p.End.Code, _ = nail.ParseCode(*r.Params.Code) // what is none is refused by name
+	}
+	p.By = access.VisitorOf(ctx).Who
 	p, err = h.book.AddPicture(ctx, p, data)
 	return contract.AddPicture200JSONResponse(picture(p)), err
 }
 
 func (h handlers) GetPictures(ctx context.Context, r contract.GetPicturesRequestObject) (contract.GetPicturesResponseObject, error) {
-	all, err := h.book.Pictures(ctx, r.DogId)
+	all, err := h.book.Pictures(ctx, r.DogId, access.VisitorOf(ctx).Who)
 	out := contract.GetPictures200JSONResponse{Pictures: []contract.Picture{}}
 	for _, p := range all {
 		out.Pictures = append(out.Pictures, picture(p))
@@ -124,7 +133,11 @@ func photoRange(e estimate.Estimate) contract.PhotoNumber {
 }
 
 func picture(p store.Picture) contract.Picture {
-	return contract.Picture{Id: p.ID, Paw: p.Paw, On: p.On, Hash: p.Hash, Width: p.Width, Height: p.Height, Bytes: p.Bytes, Corners: pixelsOf(p.Corners)}
+	out := contract.Picture{Id: p.ID, Paw: p.Paw, On: p.On, Hash: p.Hash, Width: p.Width, Height: p.Height, Bytes: p.Bytes, Corners: pixelsOf(p.Corners)}
+	if p.End != nil {
+		out.Code = &p.End.Code
+	}
+	return out
 }
 
 func pixelsOf(all []photo.Point) []contract.PicturePoint {

@@ -7,6 +7,7 @@ import (
 	"fribbet/internal/api/contract"
 	"fribbet/internal/book"
 	"fribbet/internal/core/estimate"
+	"fribbet/internal/core/hand"
 	"fribbet/internal/core/nail"
 	"fribbet/internal/core/practice"
 	"fribbet/internal/core/quick"
@@ -126,7 +127,11 @@ func (h handlers) AnswerScenes(ctx context.Context, r contract.AnswerScenesReque
 
 func (h handlers) GetPractice(ctx context.Context, _ contract.GetPracticeRequestObject) (contract.GetPracticeResponseObject, error) {
 	so, err := h.book.PracticeSoFar(ctx, access.VisitorOf(ctx).Who)
-	out := contract.GetPractice200JSONResponse{Kinds: []contract.PracticeSoFar{}, Ends: endsNamed(so.Ends)}
+	out := contract.GetPractice200JSONResponse{
+		Kinds: []contract.PracticeSoFar{}, Ends: endsNamed(so.Ends),
+		Eye: contract.EyeRead{Asked: so.Eye.Asked, Milder: so.Eye.Milder, Needed: hand.EyeAsked, Cares: so.Cares, Share: given(so.Eye.Share())},
+		Own: contract.OwnSoFar{All: so.Own.All, Now: len(so.Own.Now), First: so.Own.First, Asked: so.Own.Asked, Right: so.Own.Right},
+	}
 	if so.Next != "" {
 		out.Next = of(contract.PracticeKind(so.Next))
 	}
@@ -134,6 +139,24 @@ func (h handlers) GetPractice(ctx context.Context, _ contract.GetPracticeRequest
 		out.Kinds = append(out.Kinds, soFar(k))
 	}
 	return out, err
+}
+
+func (h handlers) CareByEye(ctx context.Context, r contract.CareByEyeRequestObject) (contract.CareByEyeResponseObject, error) {
+	return contract.CareByEye204Response{}, h.book.CareByEye(ctx, access.VisitorOf(ctx).Who, r.Body.Cares)
+}
+
+func (h handlers) GetOwnEnds(ctx context.Context, _ contract.GetOwnEndsRequestObject) (contract.GetOwnEndsResponseObject, error) {
+	own, err := h.book.OwnEnds(ctx, access.VisitorOf(ctx).Who)
+	out := contract.GetOwnEnds200JSONResponse{Ends: []contract.OwnEnd{}}
+	for _, o := range own.Now {
+		out.Ends = append(out.Ends, contract.OwnEnd{PictureId: o.ID, Hash: o.Hash, Name: o.Dog, Code: o.End.Code, On: o.On, Mm: o.MM, Faces: quick.Faces(o.Colour)})
+	}
+	return out, err
+}
+
+func (h handlers) SayOfOwnEnd(ctx context.Context, r contract.SayOfOwnEndRequestObject) (contract.SayOfOwnEndResponseObject, error) {
+	own, err := h.book.SayOfEnd(ctx, r.Body.Id, r.Body.PictureId, access.VisitorOf(ctx).Who, r.Body.Said)
+	return contract.SayOfOwnEnd200JSONResponse{Showed: own.Showed}, err
 }
 
 func soFar(k book.Practised) contract.PracticeSoFar {

@@ -88,6 +88,10 @@ func (b *Book) Settings(ctx context.Context) (store.Settings, error) {
 		}, nil
 	}
 	got.Slices = slices
+	if err == nil && got.EyeOf != nil {
+		eye, failed := b.eye(ctx, *got.EyeOf)
+		got.Slices.Milder, err = eye.Share(), failed
+	}
 	return sane(got), err
 }
 

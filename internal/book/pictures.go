@@ -12,6 +12,7 @@ import (
 	"fribbet/internal/core/fault"
 	"fribbet/internal/core/nail"
 	"fribbet/internal/core/photo"
+	"fribbet/internal/core/record"
 	"fribbet/internal/core/say"
 	"fribbet/internal/formats"
 	"fribbet/internal/store"
@@ -27,6 +28,7 @@ func (b *Book) AddPicture(ctx context.Context, p store.Picture, data []byte) (st
 	if p.On.After(b.Today()) {
 		f.Add("on", p.On, say.Of(mustNotLieInThe))
 	}
+	f = append(f, checkEnd(p.Paw, p.End)...)
 	if err := f.Err(); err != nil {
 		return p, err
 	}
@@ -46,12 +48,28 @@ func (b *Book) AddPicture(ctx context.Context, p store.Picture, data []byte) (st
 	return b.store.AddPicture(ctx, p, read.JPEG, read.Small, b.now())
 }
 
-// Pictures are a dog's, the latest first.
-func (b *Book) Pictures(ctx context.Context, dogID uuid.UUID) ([]store.Picture, error) {
+// checkEnd refuses what is no cut end of a paw.
+func checkEnd(paw nail.Paw, end *store.CutEnd) (f fault.Fields) {
+	if end == nil {
+		return nil
+	}
+	if !slices.Contains(nail.All(), end.Code) || end.Code.Paw != paw {
+		f.Add("code", end.Code.String(), say.Of(mustBeANailOfThePaw))
+	}
+	if end.Sitting == uuid.Nil {
+		f.Add("sitting_id", "", say.Of(mustBeTheIdOfItsTrim))
+	}
+	f.Range("cuts", float64(end.Cuts), 1, record.MostCuts, fault.None)
+	return f
+}
+
+// Pictures are a dog's, the latest first: those of paws, and of cut ends those that the same person took.
+func (b *Book) Pictures(ctx context.Context, dogID uuid.UUID, who string) ([]store.Picture, error) {
 	if _, err := b.store.Dog(ctx, dogID); err != nil {
 		return nil, err
 	}
-	return b.store.Pictures(ctx, dogID)
+	all, err := b.store.Pictures(ctx, dogID)
+	return slices.DeleteFunc(all, func(p store.Picture) bool { return p.End != nil && p.By != who }), err
 }
 
 // PictureFile is a kept picture, whole or small.

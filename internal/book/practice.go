@@ -8,6 +8,7 @@ import (
 	"github.com/google/uuid"
 
 	"fribbet/internal/core/date"
+	"fribbet/internal/core/hand"
 	"fribbet/internal/core/practice"
 	"fribbet/internal/core/quick"
 	"fribbet/internal/core/verdict"
@@ -16,10 +17,11 @@ import (
 )
 
 const (
-	lately       = 40  // nails of a kind that a person's figures are made of
-	inCourse     = 80  // and that say where they stand in the course
-	mostTogether = 400 // nails of all people of a class
-	usualSlice   = 1.0 // mm, of the hand that asks nobody
+	lately        = 40  // nails of a kind that a person's figures are made of
+	inCourse      = 80  // and that say where they stand in the course
+	mostTogether  = 400 // nails of all people of a class
+	drillsOfAnEye = 10  // that say how somebody reads ends
+	usualSlice    = 1.0 // mm, of the hand that asks nobody
 )
 
 // chance are the same random numbers for the same seed and stream, on every machine (PCG, as Go keeps it).
@@ -78,6 +80,9 @@ type Practice struct {
 	Kinds []Practised
 	Next  practice.Kind  // what to practise next; empty: nothing more today
 	Ends  practice.Named // of their last drills
+	Eye   hand.Eye       // how they read ends, by their last drills
+	Cares bool           // and that sets the care at the bench
+	Own   OwnEnds        // their own pictures
 }
 
 // PracticeSoFar is how somebody's practice goes: every kind in the order of the course, and the ends of their last drills.
@@ -96,7 +101,10 @@ func (b *Book) PracticeSoFar(ctx context.Context, who string) (out Practice, err
 		out.Kinds, stand = append(out.Kinds, p), append(stand, p.Standing)
 	}
 	out.Next, _ = practice.Next(stand, b.Today())
-	drills, err := b.store.PractisedLately(ctx, store.EndsDrill, who, lately/10)
+	drills, err := b.store.PractisedLately(ctx, store.EndsDrill, who, drillsOfAnEye)
+	if err != nil {
+		return out, err
+	}
 	room := b.room(settings, settings.EndPoint)
 	var all []practice.Named
 	for _, d := range drills {
@@ -105,7 +113,32 @@ func (b *Book) PracticeSoFar(ctx context.Context, who string) (out Practice, err
 		}
 	}
 	out.Ends = practice.Together(all)
+	out.Cares = settings.EyeOf != nil && *settings.EyeOf == who
+	out.Eye = eyeOf(drills)
+	out.Own, err = b.OwnEnds(ctx, who)
 	return out, err
+}
+
+// eye is how somebody reads cut ends, by their last drills.
+func (b *Book) eye(ctx context.Context, who string) (eye hand.Eye, err error) {
+	drills, err := b.store.PractisedLately(ctx, store.EndsDrill, who, drillsOfAnEye)
+	return eyeOf(drills), err
+}
+
+func eyeOf(drills []store.Practised) (eye hand.Eye) {
+	for _, d := range drills {
+		one := practice.Room{Chance: chance}.Eye(d.Seed, d.Said)
+		eye.Asked, eye.Milder = eye.Asked+one.Asked, eye.Milder+one.Milder
+	}
+	return eye
+}
+
+// CareByEye is that the practice of one person sets the care at the bench, or no longer anybody's.
+func (b *Book) CareByEye(ctx context.Context, who string, cares bool) error {
+	if !cares {
+		return b.store.SetEyeOf(ctx, nil)
+	}
+	return b.store.SetEyeOf(ctx, &who)
 }
 
 // practised is how nails of a kind went, the latest first.

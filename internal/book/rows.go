@@ -166,6 +166,17 @@ var asTold = map[string]func(t *taking, r row) fault.Fields{
 				break
 			}
 		}
+		if r.text("code") != "" || r.whole("cuts") != 0 {
+			end, paw := store.CutEnd{Cuts: r.whole("cuts")}, nail.LF
+			_ = errors.Join(end.Code.UnmarshalText([]byte(r.text("code"))), end.Sitting.UnmarshalText([]byte(r.text("sitting_id"))), paw.UnmarshalText([]byte(r.text("paw")))) // what is none of them is none
+			f = append(f, checkEnd(paw, &end)...)
+		}
+		return f
+	},
+	"own_ends": func(_ *taking, r row) (f fault.Fields) {
+		if said := quick.Face(r.text("said")); !slices.Contains(quick.Faces(nail.Unknown), said) {
+			f.Add("said", string(said), fault.AnyOf(quick.Faces(nail.Unknown)))
+		}
 		return f
 	},
 }

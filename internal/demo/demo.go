@@ -51,6 +51,9 @@ func Fill(ctx context.Context, b *book.Book) error {
 	if err := fillPractice(ctx, b); err != nil {
 		return err
 	}
+	if err := fillOwnEnds(ctx, b, dogs[pictured]); err != nil {
+		return err
+	}
 	return fillRound(ctx, b, dogs)
 }
 

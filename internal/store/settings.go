@@ -30,6 +30,8 @@ type Settings struct {
 	Language   string      // that the book speaks where no browser tells: in the calendar, on cards, to owners
 	LargestCut *float64    // mm for a nail 7 mm deep; nil is what is usual of the hand
 
+	EyeOf *string // whose practice sets the care at the bench, by the name of their device; nil: nobody's. Kept by SetEyeOf
+
 	Slices hand.Slices // how the hand's slices come out: no choice, but what the book knows of it; not kept here
 }
 
@@ -47,6 +49,7 @@ type settingsRow struct {
 	LargestCut *float64       `db:"largest_cut_mm"`
 	Way        kit.Way        `db:"way"`
 	Language   string         `db:"language"`
+	EyeOf      *string        `db:"eye_of"`
 }
 
 type holidayRow struct {
@@ -60,7 +63,7 @@ func (s *Store) Settings(ctx context.Context) (Settings, error) {
 	var holidays []holidayRow
 	err := s.read(ctx, func(tx *sqlx.Tx) error {
 		return s.selectAll(ctx, tx, nil,
-			query{&rows, `SELECT version, role, length_unit, weight_unit, margin_mm, working_weekdays, hand, end_point, left_handed, coin_mm, largest_cut_mm, way, language FROM settings`},
+			query{&rows, `SELECT version, role, length_unit, weight_unit, margin_mm, working_weekdays, hand, end_point, left_handed, coin_mm, largest_cut_mm, way, language, eye_of FROM settings`},
 			query{&holidays, `SELECT from_date, to_date FROM holidays ORDER BY from_date`})
 	})
 	if err == nil && len(rows) == 0 {
@@ -72,12 +75,17 @@ func (s *Store) Settings(ctx context.Context) (Settings, error) {
 	row := rows[0]
 	c := Settings{
 		Version: &row.Version, Role: row.Role, LengthUnit: row.LengthUnit, WeightUnit: row.WeightUnit, Margin: row.Margin, Workdays: row.Workdays.Weekdays,
-		Hand: row.Hand, EndPoint: row.EndPoint, LeftHanded: row.LeftHanded, Coin: row.Coin, Way: row.Way, LargestCut: row.LargestCut, Language: row.Language,
+		Hand: row.Hand, EndPoint: row.EndPoint, LeftHanded: row.LeftHanded, Coin: row.Coin, Way: row.Way, LargestCut: row.LargestCut, Language: row.Language, EyeOf: row.EyeOf,
 	}
 	for _, h := range holidays {
 		c.Holidays = append(c.Holidays, date.Span{From: h.From.Date, To: h.To.Date})
 	}
 	return c, nil
+}
+
+// SetEyeOf is that the practice of somebody sets the care at the bench, or nobody's: nil.
+func (s *Store) SetEyeOf(ctx context.Context, who *string) error {
+	return mustTouch(s.exec(ctx, `UPDATE settings SET eye_of = ?`, who))
 }
 
 // SaveSettings keeps the choices; ErrConflict when they were changed since they were read.
@@ -96,7 +104,7 @@ func (s *Store) SaveSettings(ctx context.Context, c Settings) error {
 			ON CONFLICT (one) DO UPDATE SET version = excluded.version, role = excluded.role, length_unit = excluded.length_unit, weight_unit = excluded.weight_unit,
 				margin_mm = excluded.margin_mm, working_weekdays = excluded.working_weekdays, hand = excluded.hand,
 				end_point = excluded.end_point, left_handed = excluded.left_handed, coin_mm = excluded.coin_mm, largest_cut_mm = excluded.largest_cut_mm, way = excluded.way, language = excluded.language`,
-			settingsRow{there + 1, c.Role, c.LengthUnit, c.WeightUnit, c.Margin, weekdaysColumn{c.Workdays}, c.Hand, c.EndPoint, c.LeftHanded, c.Coin, c.LargestCut, c.Way, cmp.Or(c.Language, "en")})
+			settingsRow{there + 1, c.Role, c.LengthUnit, c.WeightUnit, c.Margin, weekdaysColumn{c.Workdays}, c.Hand, c.EndPoint, c.LeftHanded, c.Coin, c.LargestCut, c.Way, cmp.Or(c.Language, "en"), nil})
 		if err != nil {
 			return err
 		}

@@ -33,6 +33,7 @@ export const router = createRouter({
     { path: '/hindsight', name: 'whole-hindsight', component: () => import('./screens/WholeHindsight.vue'), meta: { title: $t('app.how_right_was_it') } },
     { path: '/practice', name: 'practice', component: () => import('./screens/PracticeScreen.vue'), meta: { title: $t('app.practice') } },
     { path: '/practice/ends', name: 'ends', component: () => import('./screens/EndsDrill.vue'), meta: { title: $t('app.name_the_cut_end') } },
+    { path: '/practice/own', name: 'own-ends', component: () => import('./screens/OwnEndsDrill.vue'), meta: { title: $t('practice.your_own_ends') } },
     { path: '/practice/dog', name: 'scenes', component: () => import('./screens/ScenesDrill.vue'), props: { drill: 'dog' }, meta: { title: $t('app.read_the_dog') } },
     { path: '/practice/blood', name: 'blood', component: () => import('./screens/ScenesDrill.vue'), props: { drill: 'blood' }, meta: { title: $t('app.it_bleeds') } },
     { path: '/practice/groove', name: 'groove', component: () => import('./screens/ScenesDrill.vue'), props: { drill: 'groove' }, meta: { title: $t('practice.where_the_groove_ends') } },

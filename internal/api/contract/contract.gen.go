@@ -1014,6 +1014,9 @@ type Bench struct {
 	// Events how many are in the log
 	Events int `json:"events"`
 
+	// Eye said where practice sets the care; none where it does not
+	Eye *string `json:"eye,omitempty"`
+
 	// FirstAnswers what each reaction asks for the first time: for a device that is away from the server
 	FirstAnswers []ReactionAnswer `json:"first_answers"`
 	Helper       bool             `json:"helper"`
@@ -1904,6 +1907,29 @@ type EventKind = bench.Kind
 // EventList defines model for EventList.
 type EventList struct {
 	Events []Event `json:"events"`
+}
+
+// EyeInput defines model for EyeInput.
+type EyeInput struct {
+	Cares bool `json:"cares"`
+}
+
+// EyeRead defines model for EyeRead.
+type EyeRead struct {
+	// Asked ends of the last drills that were neither white nor bleeding
+	Asked int `json:"asked"`
+
+	// Cares it sets the care at the bench
+	Cares bool `json:"cares"`
+
+	// Milder of them, taken for a milder face
+	Milder int `json:"milder"`
+
+	// Needed from how many on that can set the care
+	Needed int `json:"needed"`
+
+	// Share with which the bench reckons then; none where it is no more than most people's, or too few were named
+	Share *float64 `json:"share,omitempty"`
 }
 
 // Face what a fresh cut shows; a dark nail: white grey dark_centre dot blood; a light one: white blush pink_dot blood
@@ -3083,6 +3109,58 @@ type Outlook struct {
 	WornOut *float64 `json:"worn_out,omitempty"`
 }
 
+// OwnEnd defines model for OwnEnd.
+type OwnEnd struct {
+	// Code Paw and digit; LH1b and RH1b are second hind dewclaws
+	Code NailCode `json:"code"`
+
+	// Faces that can be
+	Faces []Face `json:"faces"`
+	Hash  string `json:"hash"`
+
+	// Mm how thick the next slice was meant to be
+	Mm float64 `json:"mm"`
+
+	// Name the dog's
+	Name      string `json:"name"`
+	On        Date   `json:"on"`
+	PictureId Id     `json:"picture_id"`
+}
+
+// OwnEndInput defines model for OwnEndInput.
+type OwnEndInput struct {
+	Id        Id `json:"id"`
+	PictureId Id `json:"picture_id"`
+
+	// Said what a fresh cut shows; a dark nail: white grey dark_centre dot blood; a light one: white blush pink_dot blood
+	Said Face `json:"said"`
+}
+
+// OwnEndShowed defines model for OwnEndShowed.
+type OwnEndShowed struct {
+	// Showed what a fresh cut shows; a dark nail: white grey dark_centre dot blood; a light one: white blush pink_dot blood
+	Showed Face `json:"showed"`
+}
+
+// OwnEnds defines model for OwnEnds.
+type OwnEnds struct {
+	Ends []OwnEnd `json:"ends"`
+}
+
+// OwnSoFar defines model for OwnSoFar.
+type OwnSoFar struct {
+	// All pictures whose next slice was told
+	All   int `json:"all"`
+	Asked int `json:"asked"`
+
+	// First there are enough that they come before drawn ones
+	First bool `json:"first"`
+
+	// Now of them
+	Now   int `json:"now"`
+	Right int `json:"right"`
+}
+
 // OwnedDog defines model for OwnedDog.
 type OwnedDog struct {
 	DogId Id     `json:"dog_id"`
@@ -3371,6 +3449,9 @@ type PhotoStands struct {
 type Picture struct {
 	Bytes int64 `json:"bytes"`
 
+	// Code of a cut end: whose; none: it is of the paw
+	Code *NailCode `json:"code,omitempty"`
+
 	// Corners of a card, as they were guessed; none where nothing looked like one
 	Corners []PicturePoint `json:"corners"`
 	Hash    string         `json:"hash"`
@@ -3511,10 +3592,12 @@ type Position = dog.Position
 // Practice defines model for Practice.
 type Practice struct {
 	Ends  EndsNamed       `json:"ends"`
+	Eye   EyeRead         `json:"eye"`
 	Kinds []PracticeSoFar `json:"kinds"`
 
 	// Next what to practise next; none: nothing more today
 	Next *PracticeKind `json:"next,omitempty"`
+	Own  OwnSoFar      `json:"own"`
 }
 
 // PracticeBlade defines model for PracticeBlade.
@@ -4920,6 +5003,15 @@ type AddPictureParams struct {
 
 	// On the day; today when not given
 	On *Date `form:"on,omitempty" json:"on,omitempty"`
+
+	// Code of a cut end: whose
+	Code *string `form:"code,omitempty" json:"code,omitempty"`
+
+	// SittingId of a cut end: at which trim
+	SittingId *Id `form:"sitting_id,omitempty" json:"sitting_id,omitempty"`
+
+	// Cuts of a cut end: after how many cuts
+	Cuts *int `form:"cuts,omitempty" json:"cuts,omitempty"`
 }
 
 // AddPictureParamsPaw defines parameters for AddPicture.
@@ -5105,8 +5197,14 @@ type KeepOwnerJSONRequestBody = OwnerInput
 // NameEndsJSONRequestBody defines body for NameEnds for application/json ContentType.
 type NameEndsJSONRequestBody = EndsInput
 
+// CareByEyeJSONRequestBody defines body for CareByEye for application/json ContentType.
+type CareByEyeJSONRequestBody = EyeInput
+
 // PractiseJSONRequestBody defines body for Practise for application/json ContentType.
 type PractiseJSONRequestBody = PracticeInput
+
+// SayOfOwnEndJSONRequestBody defines body for SayOfOwnEnd for application/json ContentType.
+type SayOfOwnEndJSONRequestBody = OwnEndInput
 
 // AnswerScenesJSONRequestBody defines body for AnswerScenes for application/json ContentType.
 type AnswerScenesJSONRequestBody = ScenesInput
@@ -5386,9 +5484,18 @@ type ServerInterface interface {
 	// NameEnds A drill of twenty cut ends to be named, marked as far as it went. With an id it is kept once all are named
 	// (POST /api/practice/ends)
 	NameEnds(c *gin.Context)
+	// CareByEye Whether one's practice with cut ends sets the care at the bench
+	// (PUT /api/practice/eye)
+	CareByEye(c *gin.Context)
 	// Practise A drawn nail by all moves so far; the same seed and moves are the same nail to everybody. With an id it is kept once it is over
 	// (POST /api/practice/nail)
 	Practise(c *gin.Context)
+	// GetOwnEnds One's own pictures of cut ends, taken at the bench, that are to be named today; nobody else is shown them
+	// (GET /api/practice/own)
+	GetOwnEnds(c *gin.Context)
+	// SayOfOwnEnd What one says that the slice after one of them showed; sending the same again changes nothing
+	// (POST /api/practice/own)
+	SayOfOwnEnd(c *gin.Context)
 	// AnswerScenes A drill of moments at the table (what the dog shows, what now), marked as far as it went; nothing is kept
 	// (POST /api/practice/scenes)
 	AnswerScenes(c *gin.Context)
@@ -6323,6 +6430,30 @@ func (siw *ServerInterfaceWrapper) AddPicture(c *gin.Context) {
 	err = runtime.BindQueryParameterWithOptions("form", true, false, "on", c.Request.URL.Query(), &params.On, runtime.BindQueryParameterOptions{Type: "string", Format: "date"})
 	if err != nil {
 		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter on: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	// ------------- Optional query parameter "code" -------------
+
+	err = runtime.BindQueryParameterWithOptions("form", true, false, "code", c.Request.URL.Query(), &params.Code, runtime.BindQueryParameterOptions{Type: "string", Format: ""})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter code: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	// ------------- Optional query parameter "sitting_id" -------------
+
+	err = runtime.BindQueryParameterWithOptions("form", true, false, "sitting_id", c.Request.URL.Query(), &params.SittingId, runtime.BindQueryParameterOptions{Type: "string", Format: "uuid"})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter sitting_id: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	// ------------- Optional query parameter "cuts" -------------
+
+	err = runtime.BindQueryParameterWithOptions("form", true, false, "cuts", c.Request.URL.Query(), &params.Cuts, runtime.BindQueryParameterOptions{Type: "integer", Format: ""})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter cuts: %w", err), http.StatusBadRequest)
 		return
 	}
 
@@ -7538,6 +7669,19 @@ func (siw *ServerInterfaceWrapper) NameEnds(c *gin.Context) {
 	siw.Handler.NameEnds(c)
 }
 
+// CareByEye operation middleware
+func (siw *ServerInterfaceWrapper) CareByEye(c *gin.Context) {
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.CareByEye(c)
+}
+
 // Practise operation middleware
 func (siw *ServerInterfaceWrapper) Practise(c *gin.Context) {
 
@@ -7549,6 +7693,32 @@ func (siw *ServerInterfaceWrapper) Practise(c *gin.Context) {
 	}
 
 	siw.Handler.Practise(c)
+}
+
+// GetOwnEnds operation middleware
+func (siw *ServerInterfaceWrapper) GetOwnEnds(c *gin.Context) {
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.GetOwnEnds(c)
+}
+
+// SayOfOwnEnd operation middleware
+func (siw *ServerInterfaceWrapper) SayOfOwnEnd(c *gin.Context) {
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.SayOfOwnEnd(c)
 }
 
 // AnswerScenes operation middleware
@@ -8076,6 +8246,9 @@ func RegisterHandlersWithOptions(router gin.IRouter, si ServerInterface, options
 	router.GET(options.BaseURL+"/api/practice", wrapper.GetPractice)
 	router.POST(options.BaseURL+"/api/practice/nail", wrapper.Practise)
 	router.POST(options.BaseURL+"/api/practice/ends", wrapper.NameEnds)
+	router.GET(options.BaseURL+"/api/practice/own", wrapper.GetOwnEnds)
+	router.POST(options.BaseURL+"/api/practice/own", wrapper.SayOfOwnEnd)
+	router.PUT(options.BaseURL+"/api/practice/eye", wrapper.CareByEye)
 	router.POST(options.BaseURL+"/api/practice/scenes", wrapper.AnswerScenes)
 	router.GET(options.BaseURL+"/api/practice/together", wrapper.GetPracticeTogether)
 	router.GET(options.BaseURL+"/api/slices", wrapper.GetSlices)
@@ -11514,6 +11687,39 @@ func (response NameEndsdefaultApplicationProblemPlusJSONResponse) VisitNameEndsR
 	return err
 }
 
+type CareByEyeRequestObject struct {
+	Body *CareByEyeJSONRequestBody
+}
+
+type CareByEyeResponseObject interface {
+	VisitCareByEyeResponse(w http.ResponseWriter) error
+}
+
+type CareByEye204Response struct {
+}
+
+func (response CareByEye204Response) VisitCareByEyeResponse(w http.ResponseWriter) error {
+	w.WriteHeader(204)
+	return nil
+}
+
+type CareByEyedefaultApplicationProblemPlusJSONResponse struct {
+	Body       Problem
+	StatusCode int
+}
+
+func (response CareByEyedefaultApplicationProblemPlusJSONResponse) VisitCareByEyeResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response.Body); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/problem+json")
+	w.WriteHeader(response.StatusCode)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
 type PractiseRequestObject struct {
 	Body *PractiseJSONRequestBody
 }
@@ -11542,6 +11748,83 @@ type PractisedefaultApplicationProblemPlusJSONResponse struct {
 }
 
 func (response PractisedefaultApplicationProblemPlusJSONResponse) VisitPractiseResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response.Body); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/problem+json")
+	w.WriteHeader(response.StatusCode)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type GetOwnEndsRequestObject struct {
+}
+
+type GetOwnEndsResponseObject interface {
+	VisitGetOwnEndsResponse(w http.ResponseWriter) error
+}
+
+type GetOwnEnds200JSONResponse OwnEnds
+
+func (response GetOwnEnds200JSONResponse) VisitGetOwnEndsResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/json")
+	w.WriteHeader(200)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type GetOwnEndsdefaultApplicationProblemPlusJSONResponse struct {
+	Body       Problem
+	StatusCode int
+}
+
+func (response GetOwnEndsdefaultApplicationProblemPlusJSONResponse) VisitGetOwnEndsResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response.Body); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/problem+json")
+	w.WriteHeader(response.StatusCode)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type SayOfOwnEndRequestObject struct {
+	Body *SayOfOwnEndJSONRequestBody
+}
+
+type SayOfOwnEndResponseObject interface {
+	VisitSayOfOwnEndResponse(w http.ResponseWriter) error
+}
+
+type SayOfOwnEnd200JSONResponse OwnEndShowed
+
+func (response SayOfOwnEnd200JSONResponse) VisitSayOfOwnEndResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/json")
+	w.WriteHeader(200)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type SayOfOwnEnddefaultApplicationProblemPlusJSONResponse struct {
+	Body       Problem
+	StatusCode int
+}
+
+func (response SayOfOwnEnddefaultApplicationProblemPlusJSONResponse) VisitSayOfOwnEndResponse(w http.ResponseWriter) error {
 
 	var buf bytes.Buffer
 	if err := json.NewEncoder(&buf).Encode(response.Body); err != nil {
@@ -12689,9 +12972,18 @@ type StrictServerInterface interface {
 	// NameEnds A drill of twenty cut ends to be named, marked as far as it went. With an id it is kept once all are named
 	// (POST /api/practice/ends)
 	NameEnds(ctx context.Context, request NameEndsRequestObject) (NameEndsResponseObject, error)
+	// CareByEye Whether one's practice with cut ends sets the care at the bench
+	// (PUT /api/practice/eye)
+	CareByEye(ctx context.Context, request CareByEyeRequestObject) (CareByEyeResponseObject, error)
 	// Practise A drawn nail by all moves so far; the same seed and moves are the same nail to everybody. With an id it is kept once it is over
 	// (POST /api/practice/nail)
 	Practise(ctx context.Context, request PractiseRequestObject) (PractiseResponseObject, error)
+	// GetOwnEnds One's own pictures of cut ends, taken at the bench, that are to be named today; nobody else is shown them
+	// (GET /api/practice/own)
+	GetOwnEnds(ctx context.Context, request GetOwnEndsRequestObject) (GetOwnEndsResponseObject, error)
+	// SayOfOwnEnd What one says that the slice after one of them showed; sending the same again changes nothing
+	// (POST /api/practice/own)
+	SayOfOwnEnd(ctx context.Context, request SayOfOwnEndRequestObject) (SayOfOwnEndResponseObject, error)
 	// AnswerScenes A drill of moments at the table (what the dog shows, what now), marked as far as it went; nothing is kept
 	// (POST /api/practice/scenes)
 	AnswerScenes(ctx context.Context, request AnswerScenesRequestObject) (AnswerScenesResponseObject, error)
@@ -15533,6 +15825,48 @@ func (sh *strictHandler) NameEnds(ctx *gin.Context) {
 	}
 }
 
+// CareByEye operation middleware
+func (sh *strictHandler) CareByEye(ctx *gin.Context) {
+	var request CareByEyeRequestObject
+
+	var body CareByEyeJSONRequestBody
+	var err error
+	// A request validator built on kin-openapi's openapi3filter with
+	// KeepValidatedValue leaves the value it validated on the body. Bind
+	// that value, matching member names exactly, so the handler receives
+	// what was validated instead of a second, case-insensitive decode.
+	if vb, ok := ctx.Request.Body.(interface{ ValidatedValue() any }); !ok || runtime.BindJSONValue(vb.ValidatedValue(), &body) != nil {
+		err = ctx.ShouldBindJSON(&body)
+	} else if binding.Validator != nil {
+		// ShouldBindJSON runs the struct validator after decoding; keep that.
+		err = binding.Validator.ValidateStruct(&body)
+	}
+	if err != nil {
+		sh.options.RequestErrorHandlerFunc(ctx, err)
+		return
+	}
+	request.Body = &body
+
+	handler := func(ctx *gin.Context, request interface{}) (interface{}, error) {
+		return sh.ssi.CareByEye(ctx, request.(CareByEyeRequestObject))
+	}
+	for _, middleware := range sh.middlewares {
+		handler = middleware(handler, "CareByEye")
+	}
+
+	response, err := handler(ctx, request)
+
+	if err != nil {
+		sh.options.HandlerErrorFunc(ctx, err)
+	} else if validResponse, ok := response.(CareByEyeResponseObject); ok {
+		if err := validResponse.VisitCareByEyeResponse(ctx.Writer); err != nil {
+			sh.options.ResponseErrorHandlerFunc(ctx, err)
+		}
+	} else if response != nil {
+		sh.options.ResponseErrorHandlerFunc(ctx, fmt.Errorf("unexpected response type: %T", response))
+	}
+}
+
 // Practise operation middleware
 func (sh *strictHandler) Practise(ctx *gin.Context) {
 	var request PractiseRequestObject
@@ -15568,6 +15902,72 @@ func (sh *strictHandler) Practise(ctx *gin.Context) {
 		sh.options.HandlerErrorFunc(ctx, err)
 	} else if validResponse, ok := response.(PractiseResponseObject); ok {
 		if err := validResponse.VisitPractiseResponse(ctx.Writer); err != nil {
+			sh.options.ResponseErrorHandlerFunc(ctx, err)
+		}
+	} else if response != nil {
+		sh.options.ResponseErrorHandlerFunc(ctx, fmt.Errorf("unexpected response type: %T", response))
+	}
+}
+
+// GetOwnEnds operation middleware
+func (sh *strictHandler) GetOwnEnds(ctx *gin.Context) {
+	var request GetOwnEndsRequestObject
+
+	handler := func(ctx *gin.Context, request interface{}) (interface{}, error) {
+		return sh.ssi.GetOwnEnds(ctx, request.(GetOwnEndsRequestObject))
+	}
+	for _, middleware := range sh.middlewares {
+		handler = middleware(handler, "GetOwnEnds")
+	}
+
+	response, err := handler(ctx, request)
+
+	if err != nil {
+		sh.options.HandlerErrorFunc(ctx, err)
+	} else if validResponse, ok := response.(GetOwnEndsResponseObject); ok {
+		if err := validResponse.VisitGetOwnEndsResponse(ctx.Writer); err != nil {
+			sh.options.ResponseErrorHandlerFunc(ctx, err)
+		}
+	} else if response != nil {
+		sh.options.ResponseErrorHandlerFunc(ctx, fmt.Errorf("unexpected response type: %T", response))
+	}
+}
+
+// SayOfOwnEnd operation middleware
+func (sh *strictHandler) SayOfOwnEnd(ctx *gin.Context) {
+	var request SayOfOwnEndRequestObject
+
+	var body SayOfOwnEndJSONRequestBody
+	var err error
+	// A request validator built on kin-openapi's openapi3filter with
+	// KeepValidatedValue leaves the value it validated on the body. Bind
+	// that value, matching member names exactly, so the handler receives
+	// what was validated instead of a second, case-insensitive decode.
+	if vb, ok := ctx.Request.Body.(interface{ ValidatedValue() any }); !ok || runtime.BindJSONValue(vb.ValidatedValue(), &body) != nil {
+		err = ctx.ShouldBindJSON(&body)
+	} else if binding.Validator != nil {
+		// ShouldBindJSON runs the struct validator after decoding; keep that.
+		err = binding.Validator.ValidateStruct(&body)
+	}
+	if err != nil {
+		sh.options.RequestErrorHandlerFunc(ctx, err)
+		return
+	}
+	request.Body = &body
+
+	handler := func(ctx *gin.Context, request interface{}) (interface{}, error) {
+		return sh.ssi.SayOfOwnEnd(ctx, request.(SayOfOwnEndRequestObject))
+	}
+	for _, middleware := range sh.middlewares {
+		handler = middleware(handler, "SayOfOwnEnd")
+	}
+
+	response, err := handler(ctx, request)
+
+	if err != nil {
+		sh.options.HandlerErrorFunc(ctx, err)
+	} else if validResponse, ok := response.(SayOfOwnEndResponseObject); ok {
+		if err := validResponse.VisitSayOfOwnEndResponse(ctx.Writer); err != nil {
 			sh.options.ResponseErrorHandlerFunc(ctx, err)
 		}
 	} else if response != nil {
@@ -16276,603 +16676,616 @@ func (sh *strictHandler) ReadCard(ctx *gin.Context, cardKey string) {
 // const string: with thousands of chunks the chained `+` fold is several
 // times slower for the Go compiler than parsing a slice literal.
 var swaggerSpec = []string{
-	"5L1tsyO3kS74VxBn90bbsaV2y1cer8/5ZEuW5Ku2pNutsT7MOhggCyRhFgtlAHUoaqL/+wYyE6i3BKuK",
-	"p+U7d3c+eHSa9YICEol8efLJ/3zYmXNjalV79/D4nw+NtPKsvLLw1xfm8Jcy/IeuHx4fGumPD8VDLc/q",
-	"4fGhNIeNLh+KB6v+2WqryodHb1tVPLjdUZ1luOv/tGr/8Pjwf/yme8dv8Ff3m7+UDx8+FA9/8eqcfYX2",
-	"6vwR3vFWlqWy2bdU8POL3/Mh3O0aUzsFc/cnuTu1DfznztRe1T78p2yaSu+k16b+zT+cqcO/LXtJfB68",
-	"qVRuZ3UTHvPw+PDDUYkt/iy2yulSCR/+yZjTw4fi4U+q3h0/3jjgaZlROO29rg9COqG9cF7WpRO1uYRh",
-	"fC4rVZfSfrSRpAdmBrOj3185IcvSKudwGLb8iEOwZf714bcibCKUwI8nC71HZl5emsMrJ1C0XVgOf1RX",
-	"XJC4Hl9Jry7y+tEGFZ/HjOjHo/QgkuZSh/FYJWFqvjatUx9tAPi03ISoZ71TTugaBnLEa4uHb7T/aAMI",
-	"z8q8/qQ9uyn+qpyTB/XxRCM9MDOQc/q9ePjemm2lzjfe3eAV/9e6McTn5iRBO3Gxpj4UYnsVe62qUvzq",
-	"3Zefiz989rvf/zoM7L0CNfLxZiU9MKe30u/Fw/sqCMo3tbnUH+/9vWcyQ/jaXEAqW6eCtnJwtdiZsxKm",
-	"9WFQPxp70vXhR6VOH21Q/WeyS6Vgr1gFC2bsCU5Tujs8/I9l2FNgNljTKOt1FORSzb38W6mrz8N1H4oH",
-	"A6+EW4dD2CrnxV5b55+EPxqnhG0rVYZJEZV0/qEAG8HNvewHY6rv8KEfigd/bcK5L60N2qp4aFrbGDc7",
-	"4u/pMjzpo53wH/i13VO6z/l7epXZ/kPtYB3/WLuLsn9VEj9XlqUOF8vq+94M7mXl1Hg5LmHnyBpVaDjS",
-	"4EniHB5VCFMrYfZhuc5hLIPlqM10ZmvjQQWlIW6NqZSE+Wkqias6vMWHAVykE7uwEnUh9tacxafdI3Tt",
-	"1UHZ8AinVD19QlD7hQhHUPhdeBP2/1HWJTsM503DDvwYLIyzQbkMDwn7t/bMQz5wK2CtfpbVPbMfPh5G",
-	"vlX78PqwZUE6xa71j+JoLuIs6ysthPBGuVeilroKw2x3R7yhMsaKX9WmVoVw5qwehfSiUtJ5Af92Ns4/",
-	"4vf5o6zFUVb7J1GpvQe5v8COrM3WlFdRGXNS5a9xUi9HFbZrOGR2ld6dXCEqfW6cMDbMlDNWTWQDLwz/",
-	"NV0AuJn/CZ7F/gIfqutD+FXV7TnskPCtD+Gmc/h/4ft6e8N5Gy4vHn765GA+oX+0amds+fqH+LDer5/o",
-	"c2OsR2fFHx8eH/ZWb7fK/ybIn61l9Zudseo3+AhUbFMhcCdOwBXso3+2yoV/EiDxQQs7UaufwvIICev5",
-	"KLQP+rkyrS1oRcLd/2z17iRUXbpCeHlSQgZd/qzgIjKBVBD/o7m4Qtg2PHCv64Oywpq2LoUOYhznDV/w",
-	"UDxUsi7P0p7CJMLzHoqHfdikxYM7G+OPc/O5DUb76/DVd8zkliz+gnyaqcLfXj3+x97Ys/SoC/7tM1Y1",
-	"nGWpNtIPri6lV594DeIx/IwP0U37z+kPVoGmKqcrqdHGAI0prHI+bKZ0Oasn+hod3tiNtKDv672RU+09",
-	"h280O90PI12mLumAW3qU0RIwx1itD0e/8da024pR35fjFeQvnJsCrn3lQKOFoyB86pNQ58ZfgzjXQYdc",
-	"pGOXI9xaXacvCFtHO3iUUHJ3xJesO2GUKLVVO2/sNVjql6NGrXkV0rLCsexzowjs5DmoZUGHyPiLSx2c",
-	"Iz99z0g+cPjdVHTDGK9CkRaflxg7Hfh3tQIdE08RK+tTAR5T0D9hkkt5nerxlSYXqZY59xavCte3tiKt",
-	"Pl3Og2zmnvRn5/VZenj3wZp29oav4KJwCqn64I9rnl8rvzmfNxeylWm8dXveogYy9QYOYf5jQIdvKlMf",
-	"NuczL6MuiNFFezzQXSOtEqTdK3MJGr4Toe61+GDumfiJccHhuvwD3NFYf8/QjvpwhNPH7OH4srI+KO49",
-	"rrw5fe4om1lZew8XhavDENasnvPhPxaI8ntPd3iD68lOysGaiz+i+dTWXldho4ORotyTCJZJ2v61elZW",
-	"lEY5bla8adgXlKrBtUOTINhyulZiqypy6sIGfhUswAZ+YZ9t9fmMB9nNsE/84NbWm1IdGB1MlqduaABH",
-	"Y/XPpvaymr6X92Nwd8Z1KDojBNc9TURPoCeiOd5FaRdHeRhu0oHI9T6vt1U7DcQq0hjhHCpFdJHmZvWd",
-	"krswfeiahcfJzkW4dWP0JIJ6lNV5c9Z1S3bQ2I0duQtOH+oi7MsgM3BCUeDUPQoptlbJU+djSN+XUzL8",
-	"a+MVWYsTaQqD4Q7o6DptWy/CNXD6e1OVRfAQ6NdH/MkfrWkPx+BwnOU1uFjhwk6zqIzTtpNt8uUX2TOf",
-	"4w2cQbMLcrvzG6d2pi4dr/CCiAUjyqOxd7C6LpUVzsur6wz2QvyjLQ/qPHATezNmTJCt/JuCaxfeRI8T",
-	"4QYn5N4rKySqE+65lCNZkD4IRn+JGmA6qeo5pmemowKHM2h5CmxW5sCa3SB4G9wRjjOXpEerzdJ2ENKd",
-	"nNgb25PbYKI/wr9JCqjivGsn5EVeMSIAB4+y6KUskoHpDhyLwlFVjcoc2EdTlYtWblspVYYNAEuonTiq",
-	"qoz7TNbX5FGz+j+8xvEa15Ty+sqJRganjtbB2CCGpI8heLZwMr42VclNQUyGLRImCI7NXPlWOv/nIFnx",
-	"hk1QKuwXgooKiz+wmDE2iC5EzVrn4dRlti3NF0VGggCRVjtKJ3aVceCkLZqtvk07nrHw9g0GRJecqmdd",
-	"l5mN4Y0Iv3bqzxtTpVQCBrDScKc+ythRC9+dn5acABXhv+i3MPVuscsYTscwUfxgMt51FIbJD8tntJHO",
-	"qYzexs9LPl6nuQ9GOQqGoLKNMgdqp77ix8MKLJ2A76VzPxpbOjb6q0zDO5AGzzzdO3+tEqauruCGNco6",
-	"U0d7cfnyN1Zqp3KShrk7cEUvqqq4XRUMyg2cPWDkVNV3+4fH/5hRsbI+PXz4e5FzGfAo0z49H9Xii18Q",
-	"DBzc5zEHeVFW9cKZJOAUzfZG0GEHxqksN6W9zmxKesJe7sLi7BRtSm1BNV2U96rs6a1wVPoY+GCnV51V",
-	"mXup86ZxmF2vjCkfRQoMV1JDYgKMKVU5hT9pJ2olrXKZd10oHT1+F+30IAvaCbyuH7vqPUO706bSZ+0z",
-	"MfsgrDsy5I7ymff50P5cfMBQ2HHywnAGRluMApsXVXvc0Mv364XbOK5R8z7Se7gI/Ujr8fplccaYb7jp",
-	"qNbl90bjkRmubygmMpyEIIoumPdRtx0h50GiIz2cc3TkeRMMraUz86XcsUcdPDtvBOHuTqaQxhG0rpVV",
-	"dYWBNap8FJVEJQD2nHhWXlldS6tl/Yo1iVzbxADyTUMjeL3gQZtqSaYupRFYf/sSRRpTKrT7t2HU3XkM",
-	"0Xc36/L2pL7oAE0U/jX1Q7TKkwFKH0GnI8nMYAsmaz2e80nhJ83S85LI6pj6OlOfZGTojte8J4+92Utn",
-	"cLRfu0VLyqdv/KWN3dO+ZMalkzI5mGOnIuuZd3niaeYdEivol3ojSoM2Fp78kygnugn91FJKh0QfDDcT",
-	"rMvfmU2+VTtJmJPJb7ujrHNhaTgkg7UCZgTz4F3LB+VIPuEzd61/6mWLohsSppcSROFkMi14JdyGU9ec",
-	"3ZBSk6Xa6VK5AsL6UtC9nKt+Inv31nb8m7Kl3vlvwqXRoua+EgON0RfcqkqrZ1VScpbEZ/I1TSVnTcnP",
-	"W9ih31c45rDRMqdcf5bR1Zvf/yfcfCRWaRFpaN33dnKDa0ADSSKTlfzPWz8NS+0p+bFE0euSFVVcAyZG",
-	"2WIcbCbBBWoOvgvvyI4fvIZpXC3t51m3g7b+B9iYs8fbHx0AFqOjzib2KEkjSPVO5RoMMz5U8MtnSfzy",
-	"yFcSEOY8L4NDzceCygOX8YyJZkxxmf1euKAGABeQmygwUzK7SXuxkzUkqgno4eQecmc07y8yV/bG7nLB",
-	"ruD/kdc+Hpd2wu2OwfUGJ9HUXcCpi6uGMaLl7AvhvGrE9gr/n52DAxqmnKAB1KXSwTSCacRL0ZIFIz/Y",
-	"GLVoGyEPMhwNMThAniyvdCOsbKQ/zVnhIRhjsphR6KLA4dvRWmGfmxACs0Efuq53TyaZZJUSkOl0NBZv",
-	"RJh9p2Dai27yvW6K6OVMs9lTLTWO09A4lm+d/ldMoz71wfOmIwfbYQ+mBQr6exLtcFLUqsybqpACMq3X",
-	"taKzPcjNqglqrHJu483S7RZDuEvjruT1muf0HVNT/wQbIYMGWpLjex8uegc5x7uyfEHvEG5kyRyQU8Nb",
-	"c3hEcPsobMJ8chVVrNmLSh+OXhysuvKpwhJx1TPHMGXcugwbpdzw/r4oD+SMzpnBmsVjr/vw3jGaFG63",
-	"jnTExEOgy8vR2d7flVFr0cboJqlblJ6Mdhp8gFvqK5t4iiX1y9ofVsnTn585HOEPvbwPQJWeZYXGZ6V8",
-	"8KwJiHWw5jKI3alnZTF4R1G7oV1z1IcjJCH5bVmZy41fazKVltoWzrR2Xs28x6s+FA+5N49kCi/rD7bo",
-	"f1d6Lw2Yn3ldH/4kd4yl/SPZBuBeg3lvwXOLsAUHdSgCcVfHqz9O0ajhgswOI22Ji0eO01nJcKRHrGdp",
-	"5QXewafbarU0Nn0wstocZJNTeMFdZk3Q6LlRKKc0FEd8cboC4Ae8yRusnWDzHpSnrAtMlXbdJE9VGf00",
-	"dwbgVcOA2ZIJDCaV44abDJXFCYrg3b0PFtpkVkbCnb42jnW4jnFQRRKyOKvdenIC369MGgor4iKnSDcy",
-	"yGKWcwYuJv0x917dKPtOSV7UvqsVhsPjZtjhDU9CCkKYieCBHlA8CCk7/IKcp9jh5qaD5wZavTMXzhPE",
-	"uirORy3NYVb4gvb/wmBaab+nzPQimfkuXM5to2D8HPshIq9+8oDmhIASZOv+PrdkJWTRaUiZpasYqKes",
-	"qpk0PYZEdrKqVPAiSJIaeVAEwmCz97v4uoWYClwuzvOy5rx0h1u1M23t561IvOxD8QAAq6WPv0jNgRpM",
-	"3TPQw7ws1SLZrx6tLUxBHGsBSxYnOA4qs+JnptRFVmfU2kvHeObEdmwY4mW5Ybw/kr09Ur31oATBGfzP",
-	"qI1j2muE78HaAThqdVlWSvzhd+K/JYUD8S3xq/+h9nurru7XU+ApTctUZoPVkbOjeFzmnnsQMzWwNdHG",
-	"IesmO1WKUepnw80eTAvEFcCR1/5JQCXII/xtWj9AW/XO2eDl9fVNShVcZAVmilUSzPUuLnA2tkZlfVRV",
-	"uYGSwN7fe2P8Zm8shefh30y9cRrchfgnWUHwZyWb7mGYoYA/DjHvBn/tjpiGhD+kPe+OUtu50gGvzo2y",
-	"rz/Xdteew0jBeFxdRICPgeUM87lko6CY0w2m9SvuGRvFR/BRzlgBA+/vnsqLDmZlR6ZrpcrMUVfzKYUj",
-	"Hu3cSRHz90yKYj+sruk9zpw5gE5wSmNKvDTBNjyacwaQc1B5lMtRgX0NysId+9Vh3RNAI9+KrJBJEBGx",
-	"pMFvH7c0XPrygiYnDZfeyi0UPyO9yUDMb0oOPGun/Sq4xnGgrXpTKetDS5MxE6vC626CbYKNwv0Qp3uJ",
-	"WQoVpLYS0gX78GI+KfVZ1Q4K3MTOlOpRyFq8/9tXItwvdC3cP1tpMb73KZsS1z8rXrm3tuJtx/6yhouK",
-	"yLYAz+KWEAw2yRZxINQnlm4Dlh1yjaoEF7OqinDKEdwAbKhp9mymyCctY2+zpuAI7gGSzm6cOY3xZYwl",
-	"j2szbM2CLj2xBLxyvSIyRMiIfXjWEwJJCF63zJfSO99alVAKUyQlVOWwi3rRJYvp0D+pyjF26VjLwu3p",
-	"FUX68Nx8fU/CfbMOcziXpsGA0MziwmX8a9sYGR0+eEk2lG6O2dAcjo9iJNoJuTWtH1UZxH+O8J6PETrA",
-	"rPTsfqR0Z8Ql4F03ZukbFhHZx4VgmrlXun4x9vREkGuogNyFXdvL6T8BPqNSBdiqPYhTMEqeRGNVI60q",
-	"YuIDHH00SqJ91X9/DGOhX1dhfSs8Yc6sKc3hdf8z7zBpwuKFKf78qHanv9QNWigrhBmA/qzn79SzsrKi",
-	"QFO8LniIe1lV8J/7PQ/ATwW9E7dKiqO0pYgFFQySOpiDzNnuL4rgaI3sZ9V7ty4GJutzk60jQ+z14iQQ",
-	"0duc5U9/wes/+2y6NZajVd1FVRW/GvRLIUrtdkdp0VmXYitL4c4DmObNlDstDs1075XdxBSdVMQJYXfo",
-	"0eidcisFbmey2Q29O9VktkkRrsNjFUJcDk2KvVKVsqTOUi1VcCnPSrrWKrbsTdXlpoHTaAW2DqI0c0B5",
-	"iWr4aCpdyisj8yXVgCAMjwB3QUMtjky+b1AyOxn77Zs3bAZztS1YBTFyfpMDDmHxKlwDkBbyyMPMFFSC",
-	"AQCi34vzWZRKNbQwsfBZE8CvfyO3PoBxCT/mkmW71gMsMCHTAbubpW2gpFVb63lgIFz67zXCjs/SHjLi",
-	"2YMXSeGtPotKyWdk89lb0wVIs7WT1lRqPhpZwco8K+s0h0Cgl0SymAGkGSp0H4VV+9YpqhT47M0fUqUE",
-	"XYXh2lI4Xe/UUy+0gNdQgTmsIFQjRv4VNipI7E03OV7IQACTbNGi/AiXxkW5IEcMZI/iJrt9N103Cd0b",
-	"OJ370jEcVl8AmPeySrAyu9N7b5XHiO8KPo8vrTkjilQDXkZIUUpE4xIMFm3uEXJrQfQUBvWDPhPkdcXl",
-	"fJzSm/y3w30TMf1j+qhSXgtBZYkocuKsy1iXf5Y/6XOwqT797LM3gETFP99MZG1EzhFck9cwgLuIOcBL",
-	"AsPJDCNnUD8Kx94gUZO33wyEde433BK8K46grWOqu6S0dZwr/ZMq58YU9PHrz2M2f/WwwJLFcbVsvR8i",
-	"PZW04TRutNrBIp+GnCEIDYi1qEWs+pwb+0n71/TeO4Z+Auaz4uHz1r8jiObI8kin3FQ10w0z1ckRmgmX",
-	"szui9e/amn214/1ddkDT9zoES2be6d4pIIxZa/tLpzayPlQqVnJP09mqSUCmyY83UtcDBNTk18Exu4Kk",
-	"QNqdYIgKXrkc34GVpW5dFlAEWJrcr14Oyz27Xy7aHVXZy9yPDBZ5UnURTubGmr2uFEEVNDCIgTHjKGcv",
-	"StUAHULN1lGP5KCPxRmtXf9Te6sWvyKt1aBivn/YdXORlzHXVgyUGOGQy32m93A9Czodl0bQkzMjSqDs",
-	"yQp8bS7RNNUOLFeNtCWAECrC+WrMiQrOoOJ41/oiojZ7OE5j4z82layTnI02dxazHyHhYSAIB0/FlEdT",
-	"peHMYPodvxcqwhud5ZVo+vb7WPqrLRY3DpBHfbw/hEyI8WEVTlKfFFfXP+IdOxe9oDfMJNBNPUY+JA9F",
-	"P1t10DXmuniaJuP8TVAjfTggvqZ7v63djUKKsD2hmEQ4eRV6MXyGVDwzN1nc3ggh3AH3wr5HPBjIqMNE",
-	"PDjCIqyscX60gtIzaIv504MIMHDxaGq6+b1ZQ/AFgSQHBWwPM4aR9Or1F3jdessIYiH05pwF4pQPBghS",
-	"zIY73GOf2a5sVfJ6aNZB8ol0JbpxkSp4BxH7k1KN2FVK2l8LohyI9L34RIIFIAIo8t3JROUS44Ua0dO/",
-	"jgWfOnppIjggUPam/aOQ8EJlxfbaDb2AKmRjzt2/xzH0DKyH4iFRksRfWdsq3PDJs7S1PIep/A+c038P",
-	"PvkDTfCX9CD44/Pe0wbmNnzya1yRe+xtQniFVVU8YWcQ8ByLWmTFw2Vzp5fF/7IZsEaGPbOKGM4pVa+6",
-	"4XI0fJ1368hE6FcJU7zISV3OJjD7dYPhLf3v6QZa4ESzOx1W5p4gcnZG6WtvD7w3ZnZY2jWVvPKnvDdw",
-	"soS97I1VJRWbPYlzW3ndhEPmKhplN/hzQVX93kCR2llWUwRu+oG117tn8Sbl9bw1C9KSdN3geUX3anYe",
-	"EMs2SuEf1OYavDF2NFtt/XFTLoC5xwA03qGICytbwnRWG1PvFj+1jJp87mKHlTnGb3ZmHmcPvjdFamPU",
-	"fC5aW5FkrmEx2ZSmVjOw6+X272oWjEY+A2vQ5nSDEW010hZs62W2OjKuGes3CLDmpaIXsuTChNVJ5UAf",
-	"EMEPv4cTNn6tSEiMRbP6I76AS0xCgG/5+mDwkX3S2O+beoYfK1QJyjzOaFLrvf083apFTxl0X93fTowo",
-	"pZUpOmDz5CPGXz6ShiRMvZ0YN0VGkd1zyAxU3cgXgmR2OAeQLAVNsFJen4SunQfeyr0YzN7/El05rpcs",
-	"5bXLDVEeSx6swrJldOogRo82QQwjjIoPehiw/3p6ltGfGc8Rfk82NE6GClakKoGjGqkq0GcFQ6lPR51I",
-	"6U61ubBEEUEeN10x7TJGmVhWO+GUMXsRHHCilfGwTBDy2UsrOmYN5MYWxGt2E7AxqOjAVJNarv7ioXI7",
-	"Ef2yIyZdBFH85ZOI+2UyheAVd0S/1Ym+/dzujk+4fePKenHQz0D3jjlHdQHEhqwuoDv/9acfU85nlTx9",
-	"op5VTf5hZEEQ3pgOIjaoC+PdGNjlm/kk2Q/hur/4JdlCmKwEvrZKlk+iVqokPQMBBTHgT+sf3Xefn50w",
-	"fvqGS1nPxFHRlz/IpqOxQdVetupJvMEsM4kPFrXmOBBfdCxz51evmc4Yiv7xuCfXMDdW3YAWVi+H69eZ",
-	"oW3TXI/Ea3C7SUW8sF+HOq8hpvUvAy6cWJHaI66JX52xMv6m1eVWuQSb2ao9Js4Bi0/0qLF8oei1RKCy",
-	"BJS8o3wOZ1aBAZuqX4ZOAbyITlZ1Vwxh9iTW3fEW7BeogzCmfC2+NQIoPyCKXUl9Xk5KmKvyKD62iC7o",
-	"E9Vxf2YK9oIax6qkQyQxgNieuEDDlb1SA3pGmCVZX5GtwOxx2vuNWlZDVr8M9/H1fwXxNy9gCw9XQdza",
-	"5GhAgcLAnDDp0MhLESxW1ZHvriPi/2vcZJMyTlXOmwxwUQ/4ffvin3y8dqPrTdSi0+PCNKreRJqIRbpr",
-	"CQfP/wyHZmLgkfUsyQRyASZSOWY5qmAHr+x88B6f9r49n6W9skkAK3Wd4Y2hFh6otZAXJKZ+xm0ANIDG",
-	"cpym8SWbRl5y6N+zBIZmoE0mo/mq/Avp7y7H66amQhO21wGGv2uDXxr8EYauFT5uviIDgcnplbTuaTsO",
-	"ToJeuS/uviLq+d6SjCduqJWyh4ijGsFRmPB/TWnpcxrOoufA6GcTrTjT9OibNadftOqtdn5h1WlpDgmx",
-	"B50gOfsyXLT4e75oVa6qlCfRoSSKU9Lu+CxjJX2mwASYLThIp+9SSNF4pkYZbaWcgPt6GVDC3UFDqsWa",
-	"/VmViWt/Ul68tih2hRXWY3kYmeOQRkM8K4EQ9U/ktcujkotNE/6zRiIZrb1IGQFSEitl91RRWGEsB9cp",
-	"I66RPuzj4mLWsngtxNGM2Zh7OU0EK/iuwekTqHdoyhLZ0C+7Sl54gO0tOM5cs5IZFM1Mq45GWsV+3tHY",
-	"GoM4LIR2+sUsz81ylM6i1hMfBWMzDpfeaDSRpicjvvchu9YFAv9LoNfDObzMakxk6evB2k/i01FMKRcq",
-	"XHUkLYu+rQ5SvSzoxBeKI9r5dPhl0xeD5ZxJLaQR3cwZ4Ln/i8Zb8Fnt4vMrXn/bH1oTxSnb5SnVVvXf",
-	"Oy6XqsxFvEFRrwYJj77hEyyy2bRa7VUZy5yysaH1Tt8SH+79WVZVdOSskm6QXeyzZhN3QQ9FXQ1pzEjb",
-	"AqweiDfAGOPYeb3k6F07HvWfPHZeBFktsAYLXDkqNkfvrgfWCeonxarYV2ZYSEjpQlZgJ+tIYyuwcFO7",
-	"XDcMnbBhAI+QVx6HMl+3cbzOB+WQ65gWp7cUyVvrOWl5YpNUd5VhoU+Un3FSyXHTh/DSfVtVc9hyUKOv",
-	"3+NTVuOXsKbnA470B/Mt7QOeU3dZVgRJAv9eZBLi7mguqnzCbgIYEAhTXs6RpqKgvJQctRoVaPf7JmJx",
-	"9/T17//21axLH0sZIuNffFhGJtwXVlcM+a/KtGIyjg598LdgvjpqmRo5mBbNS7fKmQh5ueAJ7tu4YMgq",
-	"k8l7EpmaVfPV7QpZ1oF4BkeRm7h7EuyL+y5IXWZTTdh4dohCXiuNfVuR6TOgBrn23FzBZTTY3Cz9FSpq",
-	"poh2OT8VieMT9unifabPyi0ZPD6Vhh/vy33Gt1EgRyEZd+JnKpYSMZ0ztHW9HQSXibYpKCfhgofmVb0u",
-	"aNrNNBfLyFFBjGYEPyZePy2G6s1IbOTIFKWhqRvZlVyim3oj/ltsX43gA6Cwpuo3hqAzV/ViLtmSl4zz",
-	"vIqBczQnCOrGdxZpYOmh7OQ8x5b9y+sUvwPkLXJsQuOQplE1ohow71Lvjk+xd4ATJ12XHV1krVQZGwwE",
-	"y2XaT2F1o8M1cNvtrJWDffBn+yfGuoFCsJ0U+Y5+65jbWVYkKAtF7DqZoKWpFQlrOO+gLxo0HkrdXKry",
-	"sT9K7PQYDFU/7O2dEHbwBZxluqZNwK3+eNyBAU2at8FyNVhmrKrKCarC/ekttdz99A2Whaa/mVGuaku3",
-	"hGQFdklqOHEHrTmRESyQPbjsQ1csmTtXsWCIXKxi2ESK8qHYk8BTlnipBlrLGZzvybbndw2yh44ZaR5j",
-	"KRwWPgdBw1OGyEYx8AcFUkny25o4kcbyweCZ3KKObHjtZWE2rIk8o9OP7A2UGrYJbw4KuKPgtMF2eY+p",
-	"kTh9jJAxFzb7TfcwqrsyE3m9AFDtfI6dVaF2LIwHHDhpS2C8kuH6DmhXTFkd+O6vjnUQYieYtJ5hCIQC",
-	"I8/loqoqDAeAkOHEx9D2QeoaDXkYXgY3FeNkySjpTeln3Iz2wnWMnbm8VRSH3QW4Leia7DEcqY1S6Xki",
-	"FCb6xB6lSY/FvK0BYNInbaceAgR/UuUBnKs9MqWnbkqJiBGY2Ht07fD/Nx1pu/O6qjY96vYkegx5O/Vs",
-	"isd4166KduuMXw7Ww+t76Y/gbvTLw4zG1OQKp6fra7vMlo3NSjvZ+R2dUBHqNpPYohdyUvGl3OWIBKXY",
-	"W+WgThVLKZ+ALcKewDZ4FJej9gprCsO/bnaq9hYakGCjgXA51h2aWsXLt1XrjqLR9WmTLuyZB3ARyA20",
-	"GOg9F1bfg+S07gh+PD4jCdWiaMyX8j4ezy4a86VWVflnaw1Dsap+atTOc25O5JAhJhzEYaEREt2MqSUU",
-	"3sToNKrZ3JnaW7nz4mK1V1jgB5G7//jt31+nPNDkqSd1zcca4wcg7LWx5mDl2WH08aSuMbG+k15W5tDi",
-	"d+TqiGPodmE1bOohnJ0kwrWFoV0I2RpM8tSymRvEs6xaNV8chXMdLy+6lWQ3TUJuTSSAuGm6kDBFZokU",
-	"d9R8YBIbnf77Moq7C0acaSXCw9hxG6t2koNSbNkahzDZdH5S4QBwqyxOxMX3/UmyuJJS5qxPLFCmN4LX",
-	"E0f+onx/8cDnLijrS3H7cWV6L4YxPa/b3TGfE+nq0af1wMPm9l1rDual4QZKNbyQMnEcWce1LKnENr2o",
-	"QHm4JUJ/4toGrEUoDCACywkBkE6iMvXhzlvvuwtzo+vunU/497gxRq8Zfyi/HAT34rBimxdXJy+FaX5f",
-	"kUNuLjVL73wzpXPrw3gU3HLj6cseHm4Oj8ZL/Fey+RIYALng3tG0Th2D90WGc1JYsZBgSqaVHpaydagR",
-	"oFYOUR07ZEDfGc3HSJYCTOhd6Ybc92n/YrAheBL3s34hHBAfwo/SKzpbR6z2yjl5UCtgjkFE3V/xtlmx",
-	"SI9nB2VN2/RXkmJbR12XG4zzxr9Mi1ngCJhaQqmFj38JoxY84asEJR/O3CGOfgZh3jYE2JrHPxOjqOK6",
-	"V6VgLWaXEzxReAOVSQmWvg4drVT9LnPYQ8Rg2aBHq36gma8BvdwSd8Uofz+Sg3cU/3/hJN8GtpXze743",
-	"9gEALDfyC8d9/TVEa1xia34Vlw1XaqucLtUoNBPM8rC+wXKHuIn+eUoleLBmPkwWFxQ+ZfnO7ks7Iw4p",
-	"tDGF5cN53M9CeVOVrDFmWl9pltV88BBpsRaEjgNt0faDEHp4fi81sUxp4Wt5ZC4FIBZBAFKmagoDAMcM",
-	"QGy92jcXG5zVSkNkMQiAqI3ttSS7o6vbiq3Z84FydfxOVEra2sfs2W3jA0Ww29YWu4OQsA1CYKlpXPSs",
-	"0vLnN9N3W6fss4xh0xVxoXW6IixEls9uUXHtwtZ6UaFEWHR6MfOa/LTcByqVh1skGKab6lVaYrRK49Aa",
-	"E5hdOJ95oOOkXWGHQOy+cfRFK+eXp8pLCndsNsn67iMGbs6eKfdo7dwRnle3XYteYGrqzRu1xNRK7FsL",
-	"Osvs94MCSllVEM5MiREoWlClQII7jE+tiQRkNExSKTfVxteSS8IezUU0Vu68dqpMbFSXowFssUNu5Gh3",
-	"1uoC2uqMBy7dtYT79Gt5XxQ8Mp9+3eNnWJHfBx6lI2SWUxeEacvM64YSZWPIyKV3zIZbMdV10U4VWOZo",
-	"sF3T0rqzr8Prh9kZroVITDbfJKJQVZN4KNZRnVMnbZyVObLzyG3+imWeQJq9OWBB9s4MYwSQTgyKQfrE",
-	"672iZUis8/yK7c8/V5ke77XRbj5+BBcF1QAwr/m1/c5S1Xk4tdJNU2LLvWmtCKKFMw87LlwtkBh5TQnj",
-	"TTFqjNNLcqrfx+vAvOKSm9Au3Yrwo/iH0chhzCUpG7cJKvty1Gy3ob2QAirtH6O8he+/GAr6AuoX2sHD",
-	"A6i91QUbE0F/DYxyUwk0SjWUm+7MWbnkzzGVAQuJ3Mddbgjg1y1ob1aLrhEdyRpNX5QvVgWrquG6/mIy",
-	"PZXKn1uHxa3IjGnEEd2EpIYjebraK4sWJFJezGlipBaHUbyIWTwqn15IQlY4qAug6hePqDSH1/FpL6Aa",
-	"/1rXpYtwu+Hsfkt4cWi2HYRKVfvX4kfM63TMBJDootP5BqQrsl3fVM1xMJ+Hi5dyF6W7OhKjyhi7/L4v",
-	"8fLYc2JBR79061u1998hazG5lytuxetvhXf/2Urr15QIp6f/T7xz1hIiyH56UerhHj8nzWaXhkizxO7U",
-	"OII/aYbzfKuuhjOmgEJjW4EhJbHFC6uQRp0OR51o+U4h0hccsS/Lqsw/O+YaN7F16OhwqsvIzMseqel2",
-	"ajCa5bqiNryVQiBlpWTmiTzaOrUlh7SsRMd7SBPamRFts/Fm3pPAy5JUwPwnBPLgw8bTlJakiKt+U1w+",
-	"b7lyl/CvhGmUZ+gC0Cl70jpF4sRF3yHNIBigYGxSd1kcDFuiPp3irfKes0SSfEJdNy+kur5jx4b9wjhY",
-	"W6u5YcA6u6DKxa/+FC4Rn/7hd29+XQh3Dh8KbXHoE5jF36sLV1lsxF5dqD6oz6XCfmVTSV1vMsMDkyVM",
-	"ENFTy6pyiVRdfCp0LX775s0sTfUe3CaYz1jmjS8cvj6t1k0Jy1BH/wDeGkFjR9Q7RNV2ITuDyNggG1QW",
-	"CEGLIVjpY5lJt+lGoralk2Waw6dHgoMBGAurVKqq17wO6NqxThB1XRa77LjzkBKbfdTHEAesops8pe5/",
-	"3lX5AtsaiFi8zo6nNn5zVf7204ru0x6Dfp8qu35b0NpbzR0P/eFVpj5QgTlAdXrkgdSk5nLsFwfnyhJI",
-	"alPT2C3aQ/Gr+hWHOKqbYvtlMmZG5hkI45Quaq8qnyQWAigRAzhu8qczRfKT427+SPtlZGqkYqahMKUy",
-	"1LK0pAtqSHCxiIYj3jZ7tHFa6OYqRkORKchx7ZmTTMrCDc4+Ekk6+XgwSlBnrEKmvuuZ/YGqjlmyqXqc",
-	"8FimfPr83oif23tlHPPM/CXreji+t5PUUEwPDBW0BUqWpKEpfzTyUWzD99Xon7Zf1UoDK9f/075589t/",
-	"E+9AY1zDefb7f+X5q+vNH94wSZd4hAw+OfjBTtSaGoshAQ+ry6JMZ+didLSjesROq62sqBUPCwDP7lZ3",
-	"lFZtsn358WfWeDZ78embN0VXvIXf/KsfdeVMLT79w29//+uFVkZk4oFp7b90ML4iCcl4om6Kb3TH5lq3",
-	"Dx2aG6VHY+QadqbZi7a2yuEp23cHJmWwxvMFIUs6yUXs3gqVMbaoZpTG7R7G4WG4NaAib9Bxlj8DuOoZ",
-	"p4oujzo0mm4r1rkDhVKccHnX1Jg8p07n0at4sXHe2CuP33MfAWYIcP+ENJ1I1rQH0G0PBkab7ezdsK+B",
-	"8GWv30oy58CbJiPs4wyBwfhh7g686zQTN1Yi8RCMNy8xn061M0h2PqmA/cr6FLY9ttpRY+4a8NVD9OmE",
-	"xelmBSpecqMQdaYzWxaXAdwW+C18u93ejCxveIyoyltfFHGXlyXt4qbUVQrIwfJdpKJaEf/AeHIQkT6R",
-	"t6yvvB3WO7M63hMOyjygOsw2i69HUNThQk7WnsGqpkuHczqYg67mpyPnSSvJbgpTMZXlR1nP84u+1bX6",
-	"RZr76vN26btX1PZVC0pd02PvSBs1bVUtfb6Te+VzlSEnpRpHPZgxvQJ6tDQHEe5bqkfju27qzwbo5Hr5",
-	"nP5ixkmjJaFPLEg60lfwYtU6BqAny9Iq5zgjCAqFg/6kHsUSVOmY+ZfBCfSYfcb1B9DviGWGDVaWWstz",
-	"QJ2tuBNY1wdlG8sy3BBqYhemYa93KbiUABHuaC51Id5//cdPfvu7f0t80kcdTk/RWPMTy/BzNOxZfAz7",
-	"DK34s9wdg5uA+R5ekzccfBQy/ILmD8Yoa3eBTg3hnF/Six4eTIMsegvfLQsnN38pB6X/bavZYq2/1F6e",
-	"FFdZszu1Ta77wjkBxvE6rE2NRwLQU4umzXffiA35mFAWmrA6UvsiRCTLrcOIZK0u4SDJFKXIbbXCVsTZ",
-	"+SHcNE/DiY/uDY3r5ttbIHj299YcYq30AprYN5BNhIicy/TxGBCq1Rm+VtvWkXp5RvrilamKVQ4YpMbf",
-	"g3M1ReXr/V5ZxdNWIRq3R34rnJdXR30YMt3U0xM31LFvQmxokpSeVym7G2UlmaieG96R84Eoq0ioJ/yj",
-	"m5jpJ3Gz/A1b89CqGxk0wDs8K1u2fJz7YFlONSxmCz92xeipu/2KYrN06aId9432f/HqzD3opFkuKxwn",
-	"UKlwA5x52Te6Lv9S783s9sYHxlEgAWGcu8xCwYcsD232BDZ1gQ9rZ9XuZGpVFhRujzADfYZ0nnEJ2sQD",
-	"aXapP/ltchW4CqPY2qrFtYphCnhJOLTSlrdYTj4OBQmtIhrQz6pacP1buA4tZM3oJOg7bWxchmHRI51Q",
-	"7pajk6d/rDerOFicsrEJKKM2z7HNlYwnZdecX1q0G3ZHaQ+KOtfCf1i11xVfz0uvK5cuvjsGc2gOPw8X",
-	"QbGV2c1TWcJFCACbJZXQ2IXCVBmHCdY3GnGtU/aVE+ZSE+brH215AKAyD0BbzGpRPLQunnvT57SO2+0j",
-	"EaO9jSg0sKlhIQqROiJP93gnbrcbCt6qQ6BmIn2qpCvTYWGvF3QhGHXiOyFTBYpIosFEpRC3atJONE20",
-	"lkUvIxJrGOJOSJN9Q+vew+n38dXeOANN3js1bXHeNKIZUs7+CzTkLYW3F3GQRZLLSNevUn8e3Uts/LK6",
-	"7xdSF3M9wMIg720CNtoSWVqbuCR9UpuzrKqN22nnIPyPfzcV5lQBcZ3+OrS6qozHXZmqeTe7SjdEsG51",
-	"XSq72WJsKP5Zank2yGyjEWO6s9LvjputwW1JF0JR67XxerdpzIX+QVfPym5q7S0K7c7Y2nnqFrEngp2t",
-	"BNpqZ0qJvDvlJqwE+DjFg7dKIpCOyAkv0iu7cY0FDoOzAo6U2tQbV+lmcwbAWwLEqqvaNNZ4FSl2ytb5",
-	"zRmJdY9S243Xakn5wL0kOrF8oG84Tg28rZVOP/Mtuo/SQd9y7T+KrbZy9687rmGHbzIaw+zF6Agrpp24",
-	"xa/SETufcBydF+lgSPOZ2Udvo9HXMR7XCJ8GGYmuzwKxeEtn0t1yQb3imKL0OmMcKD7YezleRW2wh1ok",
-	"MqQ2rb2zGX5GWjIuyrJUz/7DtOFTPk7fJ5yCP9eeb/q0RGDxEVFmCfg9PbJkdRbeauWo5ASoxaHkj0mc",
-	"zjbjgitWBMHXXOlujt7sez3OcAuBvQdNr5xopHOqDL9Cg3YIMy+t6vghvICvvpXldQE9XnkdEspzaSGo",
-	"liDKaIaK78JaQ9iJ3luo08CLVPkI5Kk1ZIKQyzuoywP4XqqqoLgD8H9dUGrqwbCUNhcKE6NxHV4L2Sxv",
-	"2EcQu9xSH4gYlZierW+ekE8b4ydmD4vq+oa1P1rTHvh2S6kF4IqNl2vM58LJe7oth8EDSI1kIHCdS/kr",
-	"t0l9krgO5vMtWdk+luBAxGMgUfzB/KYvSAohBSQji55DWiCSuOE4e7z7A1UQJznuiE4ZcodNX7dNdPxS",
-	"bXs2z2pJT6vbDKKL08bLFdVdrJms7Hd4MqtV+YQ+7Jt5axnWn5ojwJr32BRh2mhG8mvzS5K5rz+6ls59",
-	"dhvkP3TsPEws/77djMb9jAGExW93m8ZEGddZQXzzu/u677KN7CaNdPIdbrunvIhw6g7j5RZF1W2DZNXG",
-	"veswZw4+3M03jqKZHTxuepKUOanwpGtZXYwfkl9AnrvwOABb93kcdcWFYayS2I4eYrgtMiiPIW49E70z",
-	"YZhw6c6wSQmzh+M0HBTsyR47MM7QjtQlcFW5dOxyNWJg0IQDHOpe+cbkC+kYKdR2RHwnfVx8de9oHfFB",
-	"9tepYwCfdKchwxZb1kFhAvEoqTpVZOzaCLZJYZEIQsc4w8EaPAmOxpyWkae+7RiBX0Cg+pboPTk+tUT9",
-	"GeEI2KYEOUaJ4jN+D3xNqdjw+1vpfOo7wFiwbV2aiImTJ8y+95MT465GD/xZNyVXXcv0vo4Kfd35pvY+",
-	"dqJ8GU8jVAnMt24yTuWpTHkmxHBtfD7/DfXBH/+9Rjs4rjygyjhqvKHQtrX27vXbiBhfLbJwP4osH7r5",
-	"2lzEuUWAEIChPKSRhjQJE9E5syCZaWIM4kUuR3e+knBppeK60c4DQFx8oVPXsENjsdQC4mAieEeSdYSr",
-	"dP2TnKq9Ag92xAwcLoDlGXEEO6bXx8Hl7VhvW8V8I3EkZ33i25N4Au5quJafQOf/JDEgP2oC5OU109HY",
-	"0yRdY/K6Q6mndgwdRmOu1U94T25on5uqPdccGwI2H4afsXNGL4ZmU8cwahDbU9QPkRe0eGiOsfOArrDD",
-	"bmrHCOa1rZEQaeqgZHgTnFf2NQ35LuoE56OxrZ2/x+vBCcnwGENJKs5YpCujmauBFP3QKghKUY3xUUmi",
-	"v1+Ip0zLNd/u9GxqtsLpCFQ8ChYN0rppk2FZLbZhCvcW4n/IupX2ioHMAoNLxobd6cIORBLAc/q6P9eH",
-	"SkMi4p7+CP83QwcFHS2Y+KquVSxmA1GDnh81YgYTDZ/0op4ldhrMIjePjmU1Z0cQWZv6bx/1Jn/JSDyx",
-	"806z9XtdKaBT30qnxL99hnUICGDcXv2o98cf3gyen9Fq8Lac0ghOEWdnpK1xhzxPsLPE+7sCpajqnSmH",
-	"8LweWBUEnmNzzkPaYGnXjsKqfYQuMD+ay7oJyvSid6qRVnqzgH2ZPrx/T2+qirRsNLj01akjevygrDRw",
-	"8QHC27LTLA9qc1XEQT+xdeBcZ2gxaKMNd5dD272IzYngiNy2GLSGS+TBKuUeASrpxZQLq0+1EA6kpd1x",
-	"DS9mmb7HFW9GYeK80kG9BvOGToQw2E95QtIM4/ZA7JZRZXeNLWZDRJgYjKd6XFpaqhkBoRbAK9jifkzE",
-	"B8HPpZBA8JyeYh+IUfHfreZva52ftS3VstzcC+qgardyZqgBMD7EFRNLLOFLHoWMpVTbazjZdaNsIaQ4",
-	"yCb8CzKFD+5XP8mdr65hsl9By5HdqVbOFb0HdLx7U6Jf2SyJpP2okayX6noX3/GBkaxGOr9pZAYp2Vjl",
-	"MgGBRGaQolkUeYDCgicRvAQhyxJTOzE0AR7fReJEn2pzgRDMUT7zusQdZTPvsMFFmDrzi8T0vY/Zs399",
-	"AyzOp+e2/F+VrN+X/1IS0r/GzcQ2Noo9OQmUBEiysEOSWNuuPp5I7SQ1QRLn85OQtF8KKhCC1DJAOGIT",
-	"SsxXqqsSQMAWbqFyBoStde6b2ZPwOP2zQge45zvRiIIBF7n81VWhJ+XNnH9EdXavcTbu8I9iU8EPOKVR",
-	"xlJ7G1RoiYuE/o7UK0EVpt/CH/EHoJneBBW9rFdXfPWL2nXRQ8q3SdVwdJzORz2ZisHhcAlyUohKOSeG",
-	"RZy9YuIxfeniPqDLGrxOh7uGgmG2K+PSVChXRpprC7u9ZnYndl+YGolQ08WaM4gWLDdrWrHmbLI1uaq9",
-	"1FUskOIwqmqez/6P8FVptT9mloxmMoaTz7JUq2Yobz7CL4tnCemYMxls7cNOAQNF16lf2HKvi+ej629D",
-	"0LYoPNB29nK8Iuo0WEeIamqUxVwZB1PxA7UWbkNV5KigSFX6WWHpeSw7fEDRwKJUfPYilk9aMTy3X8T2",
-	"Gf3/6fyZeScQIQJxjTtbPiUeMTZHeUfE9yA0ydHI08boxG6wS+NU3eqITpNxT9ztY+ebRzvppkBDJRjU",
-	"mJVQuA91s8B8AvhcVT51RcJdhy/txEE/q+VswmEIODWDcNAf5lsZbW6nhvrf2pN7+ubgj1tFRQRnYy1k",
-	"MaGgn9jFoBm6wzqDBZDQgeDfi4vo5J4e9AOJ/wqZuUMO+CAb2HD/WZrDh0L8p/Twv1vT+g9gMP8nTuSH",
-	"DoR4FVtVGQ5ox2N3s8G2v/baHY0cLpOh+sZEpoyVMOS/QKYqdTfiHJbVnZWyPZWAH4In3EMbOIw9OOtI",
-	"3KOdOCIGfsbh6A0fX1DgLLATl6M6oh8i+7rSNtOiH5bxdpP+nAHH+/vdiD5yj356ML4azbHbOb2/EtHM",
-	"KFJykyJqcU/6W9+5Cn7HiveQeOoo67Jazi30vbzAp8/Fu8BugBHws/c8MB9ahOgAhKQ0l3ohYOyvCMd4",
-	"CWAsPKL8gm1EtVU7SQQYU4Q8BnwMMc+W8ipqc8kY1Js1+MxyM+8FRVaQPMTLXJZKyUW6u5yYMdwqPAdf",
-	"XKSZ630RJwURarEqdfjLhiJ/2ZATj+iI1mFqFI6DyM3Y5zQFQ5n8Xl6QYEYftH8Sb7/+dAt/v4P/gMZx",
-	"O1OXAvhIqKVevx/K2y9/91A8vP3yM/jf/w7/+1v4308fiod39L+/hf/97/C/n8H/wl1f4//CvV/DvV/D",
-	"vV9/usX/Fy6N/7uF/wdPgmvfwX3vvv7dog5/n+Oc3d/gL0whv993st5E/DjDPKJ+8hGgIioln6H6OXFd",
-	"Pytb6p1PqRWol4mkMbLatZX0JkW/kKOxNgLWviBtUrZKmLq69qDw8YXwzL2BLjwiDYcnrSoedrL12rSL",
-	"C0rX7ioifVhGSVgfNohk42rSgCJIuV4D0O6QJCssRhW9AROMx0m21eyI3rXIpJKaYzG+MaAPgEoz+F+F",
-	"gGuny9FVowIVHNNawVbs4V1avffsL0i8yP1Sm4wdsFOZRmZlhmTN8a+2x6s/8gGui7H+yAeWR7qJV23I",
-	"VJHEkRaqa4zWk46i2385zZfgiSvSPX+EHFcEmAUtANEO7aFC4PzUdeIBGo8YjIakxM2k2A2qwdi3IBlU",
-	"Kw64/QKCsy+pdfCSfrYZHtQZ5Iuqy82akewz7X6hrDsswCMkjrFrbxE8q6NSoCyhf2/MBgDTpNjK+iR2",
-	"0narUUCiwZZ0Xe/YyjQCvt0BeMzy22mfIjEmPmFJepCRoh+wnmyR0ygiUCFKJdzIDqMiRPDdErKsEoBg",
-	"xx9i5mCJrETEfLxhTnCmctPPZsykdFHPL8r7ZmSKJwBYAw5e4011CZhsbgHR5Ygsx9o6hKgZW/fOEJCM",
-	"uYLkPotFFvEePuSbOrhLL8YrH6Aj4sabTTqIlnVHpUTltDdq3VYV7qHYwLmAf0OyEm9btTiHHd9RPNgF",
-	"9nZ3NSzZ0stv9Z2Pm+JhOlE0ptzyvB8HyrH8AmiHwUFyTQV6ZWvNKRYbIOs1NA1dZBPfHRgfGMXuI/Qb",
-	"HSOce7GOQX1ID6nkl25AFU5/DslozAmPDmB4LoiXijAv0I6tpihVbH22mKwZLY4F3U7hGzfLtUklnd+U",
-	"ps7OXa8JUTBBJ6Gj8F0p00r80CJ4frDvKII+4Ogbbr6M7rz7VPqv5JjzW3mBe9073H77v66j7eQ9PfHq",
-	"6MtpO8AOymkfl2txG2y7jdtJrrkhDiux7+zlzhvrxJvXvyvEm9e//10hPi3Ep69/G/7j9e9Ej/IV23C+",
-	"cuEe5QD8wSQtu7kaT/CiTuedep/K65zw4WF5oyP4HQdF7FxLPbF7MxtHyK6OUlztHloJae8D4QAaoaI2",
-	"QL6pLFEL96YbG5PsKiVtWjW0ZrdXcG3MpRZ4cAWXViIVMXYpf0ItaQ6EfhCVPqmesR4eUZkLlEkWCJag",
-	"C7dXAaiF8Mtr8Zb8JIr806B3sobhor8MIwT3K2Yxeub7MFM5rBrpRCa9MQv8yP7Yubk3owR41STaiVWi",
-	"6QX9kfDr+xPXWuYgdZ1rLONTUU/sFYEBEbgpNqI6yopIsWCcXbP8MN2PQUig71UUEXXGSV9z5uUaFKwO",
-	"KoUXb9bN+sIGk6mv5IpAlJK20gu2ebwemWcyJMRpvc7BjUVMdP0xJrkic3Gc9BMXY09hx4RzvyKbRmcw",
-	"2Gd53WCLKSYFVWn1rMq4F4O0XZUHJh+4RcgKSqEfycmKJZ/YnfjF37deZ+ee1Ci7id7e4od9kWmanmOZ",
-	"Acyq2mkAlENcUNcAZbwkTM4URL4iFhmunY9FAh6SFgLiUtRVbdFnh1flPjuq36WpouN88+EjA66gLqUY",
-	"DEz7MOEipuHBaONE9ifUm33B7hXyY0EszmRPLHJa+fvYQmACaa4xKqjPxOM7Kl++RZiwIozgpZ3VQZ9X",
-	"Znf6IWxvNi6AzyjSkNhPjZ3BOe6jXuGtIM6OV05E1zQlZWtA2cI6IP323g5RSVk2M3z7C9jMvjX+W8xh",
-	"rvBBMq4U0piaUl5jJC/1eNERvw0S9iTe0LSAbh8yyOcqQ/Gl3BJ8t99zMdE/ir1VSgDgpYi8pzSYA7b9",
-	"WCF5U6jAXWKJu8mtK+36JWS56GEx4qDYyW1UzdL4p1oDYHOHpm+AGW8U8FiH+Q6bYC8TwD/XgjbXry+I",
-	"ScK3DDgPgKLTtLW/SYk/ot4mbl044VWJmB7Sd7OMJzdZ8b9rfaU5SsC1vvrtIpw7QdDklY9a6mS/g5u6",
-	"XWXcCuRKrh1WeD5VWLH122RqQzLCPFMUlzKDR6zbnjTyrA+brZxnkP1TuBIq2wGubUzics72EDyoGsqG",
-	"d0pXAx66ngFYskR0QI0QtO0zT56LHbL4e00d+7JRF+yUTkuO4u32cQcAI+axUbEFnGjDaYRfmtikVgGk",
-	"Mo3qkGXao1MkqzDug8oSzfXbVd0mk4ms+UrWwhslVA0MDUqdIDSC8ZvlMRB6sXlW7Nu3qjIX8SYcF6WV",
-	"Fzc6pO71dlOnqcxBkk5Wlt+n3rB9lLfAT2Gs2IJddYxIxYuSFrCLHX3MoAIPRWU2RUJfWETfvNs+XX65",
-	"J9JML644y72v72zP7hgaiW7R39+svrrUqvwC6yjuB2BnsF03UVi50dzFTderPh4XyHlVKeClSPSSVkhx",
-	"DtqA7oo8F9vrqEXYIBGaSI1mcpl4HXm2JppVvONr1ZkSpNPfb+DlMmSHgE/p528I0U9sHPBtbDMDb5qG",
-	"b9CH7MThgsd+RwfgY3G5hgCuZRulYHqxtTF61GofmSSwsfCikxFE5D28YRAE//1UPc3xl2N9+YTAPIgK",
-	"1pRQ2f+8cUOwQlyArGB/t18p1WtqdD7k3rq6Wj8SMSxeDtAfXEebhdrj/y+b68ZOuUP0b0j7EvrQrv/E",
-	"QHj71f7dHA8mtPum+AE0bSQ6Wfl/H792xRYAhbF4hsB/e++t8rvjUD0wbDPh3CVu3ptRIrqM86UxT4xj",
-	"zH7237S6sOj7SpVhfjO+cq88g+doppIkb6qyIPqs9TTkN4o6qASId9ZjXeGsvBKfybN2a0T9b+Hyedw+",
-	"FbXRw3tVS73Z7U1ldomYepuOCmb53lxCv0rPzQ/lj6lGdsU2iWVMPdqf//4Czh8cyUwZ78oAzJqy1Qz9",
-	"4ssrIvuFjr0aRn49vmeDr+BQH00V2SRq8C6hMDDRsVMrAkgfhl8Bq6JNzfCGp+I8UrrI/bqobP57bJX6",
-	"gpr576UOT48o/eEqE6EBPwMOqHYg4Xsxn5T6rGoHoip2pgSLTrz/21cijAP4w/7ZSosc/p9iXCu4WU7/",
-	"PGUWwaFz7Hzh6vnTDe6nq7lVhd73y0WR0NGZuB12FoWAnZst/guPSm0vH+JIeMlzLufNg4PXsZmkoLjQ",
-	"7olw3yXBUwHBZxqhygP0fLW+458cxM7LYAxAiMtrqG4Kj1gSO4eBviB0Hu7/MXJXjuXALSjwcm4F/WWD",
-	"o8Wr+Xm/9E28t19C2QiUhUDZxyKE2/cAH7wf3/a9vHytsFHbihNgRaON1a2mb7dwzkwkX3SYCXglMg50",
-	"MSP7BhvuWv6lF2Pnc+gdTT/7mXlYzPfy8p0lirkoMUddl5togFXmomz66yhtqZyf/F1J+HMBfrI0h9ff",
-	"ESpwtXiV5hCl64fIkD2tB+WZX5d0u7iTwx8nGV7NzvHReLMsIDQOh0Ocru4R82Q5eVzHSNsYXccObzV6",
-	"duN0xDwI9Ht8YYrhJ5TympuIv3vlXVggmwm+7KQtXzmxN60VO2ODiTeCm9Lhoj1YLnB8XAxNyuLUxWhI",
-	"PcrPqVF4RG5Y1sc4qqrM85nC4Ue0wlQVEb7vUWxVOL3ACsMkeVNJMMWglUwsA8cSjS5+D02FAOzV45p7",
-	"Em3tgNOJiJsTwUPc7/gyOMtxX+INbCQARC6DxydzopttbIHeYL4xV3O+Zhmo0mrVLfg3BaCWQez/wsHr",
-	"YTudVOPjXnxM8ocrkHLcyMFVmyirwXKJ3X2BcxDBSzC4+rT2g6yCvtE7lkgNBAJGmmp6XqGJipuhtzSk",
-	"PUod5G/XrVPH6gXs/4hI4ETB6vKwem+DpC1eCNCc78Mt0/WQscA2qkYKiIJRj1ZlXcIMFKKtoSyaGqzu",
-	"pUUyPUMc6KV6EjNbEjtXyRLotKKUh2WkBLeqyphNAXzDwiaV4+m56JKj/aJPi1+qa9Hon1TlFoAl4IFJ",
-	"R/XFp1O0BZ4IOOLsCfYt7lwGXpFaXu3HFHLLCMB6zlSYeChEU89aUjegKYfFPA/ZUkIxV24WFvWx3GF4",
-	"e3bKeMrhICAXbvfGqfPyFBv+oc9ZXQmM5uQVgYTVFX7nk9G0pVk1DRQwCZAhL/JKMn5WVgrkFJjM0gKi",
-	"zL6IYMfcMsdAnYq0QTnByTYo38KaUSl2qg5S4uMhUnSC/9jnOykN7LtKq4jjxSd0CU5NrBHwroe1berz",
-	"xsBvIWvZ/TGB+03x9kvsoeFUarfps4ZOTSKvm6ixwto20PUOzIESOxdApiv29oXdqB0QhrLis6xEbDTI",
-	"/gjX3LbkABzd8tOmSbWOI9n2afXZDL0s9TyaevS61fwU1CJo/ljDS+GcqPymVIes3ocDCCBKcWVT+OW2",
-	"2krFdN2kZXXV+3gyrylBWu9H3DTu4exeZeETTayyRAvwr7Xuh8blfJLwv6RFsM4KeJ8kfNpn5ob99Cq5",
-	"MNsrmqE4cveEGsmBbcByg44Oz3AS8Ltlq/wFS4HRPEunjaMvnbJDqAYnd4U5GlXD3zM810TMleoH47FT",
-	"CG8u0paud96iupV1dvcjPrrhbuU8qvAoLJNRGUb3cAXU1KgF9XI4Pb0hjh4wfmPRWx1WgLpg/JiGlrBl",
-	"KZytaw8tIaZ7jlRCpkwd7f0B3SH1Lxlgn1L/IqRjhxIsMzQN1mzSic6Q7pjp55BXJkuVyC/RDjSjZVao",
-	"FchMYSAMjHaYgmKqbXCpu2W8ISc4vZNB/cdPhbj+vVN5eAb0tOErBwkDoG4etnXR5+DbfoatRM66xr8/",
-	"GfYu6fkMiw09GrHLJqBWW5uzOdj04Bsz6L5RjX/ZduuPn/m1yqYXS23Vzpt+U8RcRiO+opMOfC77ZR3h",
-	"6DpjJQuETYEryMCjj/oUyfNfYS3nJHb2X6MiJTNBDD0FVDQxgUhZ7YO2PLe7Y+zaJcVRVQ12B7rI2quS",
-	"+pRAUDE2HuB7kYRB51vcJ+hdhAZD54Jej/suuq3ZSq872B4LQWxDQJseYaf9Por0YbXxUNDPHazhvVzo",
-	"44KkjjWFZKG/tjPBs156knyOT85Wf67oTPQ53sA+66h2p4p69C562A/HDAKCR6tDsU8qjMZEBHFCwEaC",
-	"smoi1l/KK1x/wTvRazC9B1X76sr1QgouMYhh14lnb8MZhVUrW2DXRpht0zbN9ZHQSWVJO8NYfxRbddDQ",
-	"nT7ae7K+jvzP3vbAfcX4rQm9mXpbZO+nEpxbn/41XRbuCMosv1yNvCDfOaTFwLWiFbsYe1q6Vl+bqmRL",
-	"a9Xe52qvTY2l04shs6lTKPci6EKZeRXAymrRgckXdrE6a3+znnZiKU3m0Mr69MqJrbRujdjXqsx96A3E",
-	"Z9BhmyAgLk9hHDXvVM9jm/3Fej582WxKOlwDTb/UBqFNw0E1Wu26YOAJSrqJtjwctHvtAcC8RhDfK/WD",
-	"Yevm2ibml5ewvML2WHqae2NmCbB+CNfQtZu+YudAkSbIKvZ7wZLkcFfcpITtX6bDjak+jy/7sJSQnZC0",
-	"OAe01F2RRho8fXhSap12SvUhZIBHoyDt04KskaSeo57qFqp/ZCURGs9fOpdH8p+zir7ARc2ahTchpnTZ",
-	"SkPPNAt1xSox96ZZRgeNA+hKa3Izw/daz/H3xQZw5qKwHTlQIeWirsun62UlYMsY3nolSfR5uTmJavjF",
-	"xZxL6AP/hmS2vcYOs7P2OTZPB3MfEYGmKjOzh11xW8iHYHLJG7Gl6BQpfIRgO2Ck6DUR21YK6FEk1R7G",
-	"Nnf4ANriU1KmFf21iXQPvrn/HfgUdnnygYGfITCAzbezJYAr/PoezCwRynlZUxfKvTF+szeWOuWbekNI",
-	"ClNvqE6wksi0jsoyVdrtjsjIIO15d5TaLoFNpcG8BDll5c7rHRODUwsSF3+uS/etPKvUsGRFWINe/N58",
-	"KVl/p46tMpaFYulxuGMmsdh4kjZwmUP25lioFc0hSLDiOccRcyLraQ5kSe//UyU52HEsn76Jtqcq6+W8",
-	"stSR89Z4viA3f0ydq2aYc5m+tNJWV/6nyJnD/NKxdU7LhBN+YHpfbFq+0Dav2VqPy5ExMyG68BiVHPG4",
-	"zDSYP5qHNFyaogLnME5LolKJH3yjl3pcmq/IeB8vjSy5YEZ4q5g28oHcxlHX9eoimaHEMtN3Q0juphpM",
-	"HL0U/S2lPbFgoiRtI66GSu+U69pZyhKg6j1mngM0r0a6LjYuxxM8ddOL9UdwKPZTrPQmb6BwlH9yjppW",
-	"12JvTe2jnQJGx1O/sMI882X2M8QPHS/DMi2ZVAyvIBPb9l6gswvDYkUgEcq/9MX0DTNT87FUAhairD6j",
-	"gjnMKZgbVJOgfqqPsja9cFDc43MMm31my06G4pg6ySmivolTQ2ue1NusFrsn9P4xW6AND37sd7J+haGP",
-	"zcAS/DeGY7bOIN5IdmPpVMIhfCoMnxtwiguKR8Cislq59AhvxB/g/+ZzbpE+HPugpQMLp+TWIsamarxO",
-	"OALcBHBiEkgv6ujcseo8iG/kmx60F/DmiqMJOp5T+oPVWAeNJ668X0EH27qM6gQBVjiVwNzxhL4LDJhQ",
-	"oZUzlC2sT13uMBjugJHdXoUU3tjd8dcFeU1wQ/A7cWdqB55nhy9XdfnYb0U9AS1Etps4f4QDg6UjCupB",
-	"zX03RTnYYjiTGEX94caiv5P1Qd2Ab64AbL68sdizrFo1b/TiZYMmYbfkGp0LhijgWVMV8BLl8IOsKqz2",
-	"jOyhyzQ6xjGYoxb97eSLaB87V4NgYfNRQirujT0Y71U9OBOhC0N5w07qEWSCPQPHujdGRHN1qpPuUbYZ",
-	"sszRy3eRUGuFKSW9yn9XDDghsFF6pPyC8DAAYkxrnWKfe17gh02WnWabtYPaGuHdqx1VevpEOkDdHCWq",
-	"sE/F+Sz6Nq90J0e+CxogGaI0f1TngjKRqqqAlxb6pRTJ252uSAGavrp2HX+G4ZyZY+dMHIW0ubq5mTpJ",
-	"uLo0/jTBN3cyG5HEcefZBERjzcHKc99BKDGUpTATbGpFKf1wakAtBGeYp1gP9NQNX+lOFE9l1TQOLGe3",
-	"9/rasS2jeQhFZG8K2ylYZwCdAx6tGIODxhdQgBs/0IlGmQa6KV0HuezuhbHLzDLxxX4zmfgKnb3uaC7Q",
-	"v2VqxH/0gy9bzx2hsq0PYyrE+799xfZRVoovX4J9iI1zIjg+2QaAwOu3GzlD/FNxnFn3nc2oHebiNn0U",
-	"XDZuE7Ou69QTGgfThT6fBevNRqR9MIQK/CV1uSx1CWfZtlJqyBvPAIiU3Xz65s3HG3Cicg/q9M0bQiQA",
-	"wA/p7lA10NgmFEiY5SJniCI/cYw0t7fU1g+R4i5fM7zKT4Fw3lyq50Z1rzXbSp0ZXjTlKbfBpqYimVGY",
-	"xMvRAFgi6vZp6MZas4Jk5EutqvLP4R7OxT6p6w31jsMOyi34S8ZGfe8esaGYiq1HxE56WZlDi5+QY442",
-	"HafpTVedLqMGlG1Glr32lbpBIzKXD4Ff42PSq4q4WGmmMyu915W6r6PMVjq1kfWhUlngMECBc+dblyhc",
-	"GdDCiozcr142iu/Qd9HuqMpN9r1sGQRGREbf2h9D7yvjy9O3jd95cw34FiA7I/2m0rXaIBg2O5vDhkfs",
-	"adWh17THlojioPwEssE9dDJ3L3xyLyi5MNsBJF3ZRdfNTVEcJ3VTYIub3vHjeu9mF7BtmuuRKB/GXjKg",
-	"wF45ghb6ixFnU/sjeCdQQoFJO76txsQjhALUoLP2SuX7Qk/9j0kbJGvOS/Pr+IKloVRdb+TGDtz3gZUR",
-	"i8RmnAXqQ54gIVSQlJ6ehsUviG2MG7Tz6vqDnQ2RwCyheKEHvYDl5X8Gs+ePGQfkh9ggNrFSl2bSqbYj",
-	"ylb17gjlxAwV9s6zdI/SnR7Bo6+09xVU8GEBNyTiDzpY/yK2OkyZoVTMDf00Z5yYm25Ky6c63iRdod3U",
-	"w+/Z7esRDVa7U8bOl17gF03jSibjIOrdMRqwYe+6xpwU9SIFP+YafKYLOC7Q2QAjvDGkGudRXVUXaf37",
-	"XCKR1jLNXr9PNw6UvpLmh9sCIHYR0z3RSZWsI6m6MHUkt5deHKUTOwMENOgHjk/8DNImySgPtAmPxYhw",
-	"jgaZGsQwT0VmhOSXH2XJhmzUT43aeVXmhzd60HbUCb7Xu4gl30j87wiD1D7sH8kH7peI7YBS3FsiIY8S",
-	"g/2WCR2CvwYxOGIMBQMl3GZcygaFqJn0YBnRTf1ppJmIDUHy1FFJ2O7J8hyMrDY3TMGlWaAXtY2C9D49",
-	"IfuF91nJ06w2pT8wG8It4k2r+V/WEq5rnh0zPK1rZXUTIpXpXdhrm/T/5aa60h6U85vcoUfEysEV/b04",
-	"n0WpVPMkfputElrqDjVWz3MsvQ/f9T1cSYfkBnC17FEJYQ5dHyiTxYerxinyX6h5tlVAwpKHlGKsc56G",
-	"vnsORTPv6Lcdg3QzaDeq8LzhT/ZcxpSN7zZHl2Ynw6i3XjfUE+9AdtHvW6Pu26kTLbO8LcJwtaaeu3an",
-	"FaVJrX8X7BwOobGkZTDIPEX8RmsR2wQPpAJHN+oNSdPHTfs7qmcYG0krwlp/4lGNeRceBGfQPRIK1jFt",
-	"nVgvybm9vSPSSwocM/+JXOruW+WFsQJaalLDSswD9yrZ//BG/LccC0++LSuS5eR/z/82wT3Gnqz9RxbD",
-	"EbBfrDpfqiO1qs6QqVLSXcNHtRX57ftw4OJ/ulo2zQLH0qtzo+zr9J47nEt8BHxzfExHnZwJgkIa1NLV",
-	"mCHcG0vZrZ3CUjZKjVrlMG5P1Rw85HdkHwe5gweYQQvpXhSCorQd9ypNJ/7HJnZT6maX/iv90pvt+J/p",
-	"t/z0I4HBs9pQYfuIXCj8hMdIIy8zX7C8NN6bHIMfpBniQriOyHxBBlVdH/rfcgNo/E7J8kdNLBXL8TGE",
-	"+Y/QDmoMgXu735FLYyfKLUBMn8QQFogFAwOjMedPXpc083UDxq0pReeU/esJej+qSllwPam1LqsQ2Zm7",
-	"cj2miCKkNAdx0VWFhRBAP0UgrNjBF8pWw+6xUtdceO9m8lZC69De7VCmIqQIJoHYt0hC17LhkkxPqN6z",
-	"uvwwLJe0tRcUa7uB5V7Y9t1eb7T8pYNkUdN1fVJLXzxGOOLUpshhb1T8NtkZW97Vdce59szB8wgyDlgT",
-	"5GwM5ql7RGoRSQVJwQF/5YpeBxa526nGx9Z3Hkr4IgjD7OmUzZXPm48FwW69y0RQFILZauB632OJIdrd",
-	"SypmPuWs6eD1Q3n3rQwRVkjfyHq08x7he6B8jIzZYbyLS8HJaL85TLrm9kjPoMnWqWOi8sGHuGLSgSus",
-	"CuhX6AIMowhO/U5WulHhbBcH2YR/IWXYv78HPHzlurUteg9AyuOLdqoYqvjtVWBIc1r5h+X687zTeDoN",
-	"1njNXf1lueO+9S/EuEBESSy7iztebM+8XEbN3X83uzePxta4Lizmoic2Ef3DOvQsPibZAjFcnBAuIBA7",
-	"WQNyLByGAyKCCFUMuozY7TjV5Y05bfbG5thgAHYujrKkwkG4tHwkEd5WbaYN1/Lq6gxCnvRgKldGHZs7",
-	"QlqurvBrspWgrTLFnJWqJ/1DiWJcCqd8ZI8g9guMxx+DBwuEzF5XvRYbaNZrR13BwzKYqgwbOtsqNd/s",
-	"9GUtTN+pRkl/zzmKB/SNvoUAIJ7OLva9QbHcm6rqh/JzH9F/V3xw/msUw8FarqkuiY9hCUkmvbevt8fC",
-	"VqGfiKdpugGWl09Tze2UeEcDYLYiUJYCEuvZIjjwZ+FK9mNSjH7qFpm9VzX1vO5x/XTNnZ6E0z/h6mHe",
-	"qgpW1jnoRvRQCrFVV0Ns9sADiRencji+LWtK0oF0wJG3If/vondqI2PoIPw/wKPujfV18D8RI320SiWp",
-	"Cu9Nf6QBz8UEMPXw+l1slbk6ImC7vAY+5L5kRWw7O9mQvRC/8jcjNHhYob3krT7n7KFbVVFjpFrvlfwL",
-	"hqVMo6/IS2IuZLq1Sp426lnVm0yv8rqtKgzcd1nPYKK7jjk3/NBr45tJjXQT8rE6yg6eM7dOA5uVp8VV",
-	"PyUCrNmQ4rhfKzOW6ZuL6Xznl8zdWq35nKuSpz8/I4t+aWYRfNTccS5FSY1n3VHegBjHZPirFDFNSfMD",
-	"9TWClvZhWQvxJhg8n+YhWXMj/wqvAh/MHnSdra5War5+/1u4iEBbxnD74WycF/sgCqqm6sMRcyYmvihq",
-	"ROwfixufUudvJlLeyGd1VrXfnDpZz0Hig4Xas74GfFnrMCcdvOIlxmaQQOYLRgLVX8KhLPYWJMkFu3MM",
-	"myw+GtE6gqwQIha6fijfVQdESjwvbbI7B+2znPJw4ivCPVpjzizIJQyjrXk7RrrTjWaPItp6BrEp0gHC",
-	"BEsWgIcMoAmPwANIpCRQgoaVKgI6cxYr2vUd5IrqX/iqryRb+Zs6eN5ssmnsSdeHr+FaSIHM86HDS9+G",
-	"C4HF67KCFnKNbWgaVWcAhWu4rj5OA8zi4ZKBRUpP8HwlsU4OdU4Sh4vUHgndxDYRIDz1o2vai6NsGlU7",
-	"sQ2Wr1PVfqlygrX4kScdjBpp+YPios6zNMUsBaKYYKl67UAlpjIvGAYFiSbRolHxiiLsUHPgQGPBLpfo",
-	"/1NInbblwUwD3B+RhHINbyOhyJahWi3f9fvcOh9dnrPywsOk53gVl5AqUkXhDRpZ2SeRfUTfBbIIuhZ7",
-	"/dzvq0noUB53luswZ+DAzdyS4QZMbW75XxavyRLSv/dnWVWR+c8q6TgoK/mkYR5atl0l2E8rGNm8aXfH",
-	"+TvYPMOE9w7e3a0zSQfJ2a1Weun8YFJOFHKzSmF3plJei67gOpxrVNUH2g+CSWCIba9ctm2/Rgl/JZsv",
-	"eS28BDs+OG+QxvE+1uKYmzKQ8vU3pvCt4ZrmrAJjjFtoM6ooE6SCPqS6PvRZhqe4UlI5TLu3e+yEW6+6",
-	"UTr3MU7/SPjCE0GcqYNBRz2J9HGdqbbKGmusaljHKr4PQ8MYETWJFnRvLFBs3PFO7rSl85VsyW6bx9o/",
-	"2ucTQUhMKfEzsgL8o2QCcd8FD0qCRQvGDWaHYdPbtnaCSqVHUcoVR6aTz8ptbh9P2LcbzKgCSompdFz4",
-	"WLfIuFGrdj0ZLotHvRDmnB5adAp7+MG3YM3vWs5tqk2RcACAOQnepA1n9uHoESRB9lFKupO9CY2VelmY",
-	"sKiA88beS9CvUZZPgL4pOswOxV6gPhaik8iUjQkfKkNPz5UHq1SZXCVA9hgC+5fy+oSQMbicjr8nsWst",
-	"NM4iPhb42z2J0up9pKgBLmTTD3bRkWPN5Ulg8JGGbOpDsLFj5AsgIM0TEl8XGLWtzSURBXcsAmHvylPf",
-	"u6zBsgST1SLvIbYTLR522E8ahggYeSyKiOFTeNksN2KrXsMS38OL2OJRFe7/gpANoz243BRdV+PbT9dP",
-	"0JftfKEWfPIEHIvzkLdS3u8UxxC4Oxq9Uy8n3KJY3LJabhgLhObYMu64OXWsL4LKk0E0Cv8duYpqI0oM",
-	"8xE8bXI4ZMkDhgcQNYWRHlgEmPd5U5X944hpjUldXrgqJO0E/D4gTMAW/qrM0UctXhDKAs1fykLS4E1F",
-	"koasAJFrOTLRTDmABVYGS+6c19AFW17Azd1b87MawgODOUL/dc0h/9Q1ghaJmsOAxrgcNZnpeG67Y8vX",
-	"YpxNi9HWhAWtDPKWXCVAyipirVIKW6bJmn9QrJwffyZmLvFjZ0vDqKIbB0UfV+AMZifdfWF1xRASm/0N",
-	"fCLpZsvz42QEdcjncEHtfktAYXiLlQfqIC7KosMJsnH894QTCeFKEAdCdEJNIyuEG+/U7ir1zDb8HpuH",
-	"+4c4I+mT8otxT458Fya1Zucbvutszqr2hUjliuEDaDPSAf5GmPpJfPJp1wATmLnAZggGaoH9wssgKgPO",
-	"n10w0hjbuc+WdJMNr4zSx+nOTg/3jn0MiyPioui4X/ZK8TvrJk0evP4eljwcd6LJozXgF/ZIGYAc/fiu",
-	"9eJggq1VqWdVFaKRVlaVqqLDAnbNE7VtLYTcAbI+sgW+ckL+pN2TcF6pphCk9yBV9CTcrq0QOIi3g3W4",
-	"De8h6tlUAv2s4IPgKqwxUcAyTQ+YM5iCcfiaPvYOmwm4/j6k+fq89Ty+IlEYZFKS2sVJMZdaWOnVE5qV",
-	"3XwjxSKVOrOqJ8dj0F8PBOZAB73b3AgfkXBhPS0CdAl0fCtAoDDoozUH8nYTujkt7OnYFyZlbRfqH460",
-	"atJjScrt6YuVN9IquTmff8vXC9FF0DQ8l8N0af/dPj2O1E4D2bncAtSTi8Lem2RmUMzH9BhA0sx1b+7W",
-	"mdUnHVp1HVz0jyOy/V2lg3taxAQzpdOgXWqX0R8hQNaAY9c1MQF3M99qgJqWtNi65DQ9lgnzQx8D/xvP",
-	"PHc01qvaxZzO/ajkscGF698bfGbFIqZzEn5cWAG2U7WfR6Sm1pEzinKh3hlEMBf1mE79eImhbdHFtyEI",
-	"ZyVda+d5Nv9K171FKo+7lGXio15z/SZYkKtvApFcQ28jvdo409r5Ws33eNUcJw5qrzX2dTyXuYJLUF0L",
-	"agNA+5CiA9RdrITQPOy4U8YZ6+kqbFtTc9ZUpk4d45A2dA2MJBOA8K2FXrWbkovCxrKnCNxpbd1ZZxRH",
-	"gLMPNjGZ0v0Ssgxcagsd//orPwR7dJPe5+KORMl9ORuIatImo+8anEXJroat3ElLtyS8plM/GAaIuqAs",
-	"/xudGtXEpONUjlqnLFl2GMB/ipAh6MjwcD/lBdX3U74uH/V9r1T9jg3pfZSkil1QB/WOyzhCFsJiuP9G",
-	"nA4x5BxKTu5ObbPx1rRbHg507WLOgG59hWC0toGztzZenGWp+j0w8VhmW252gcGbKQC6DEgvzibTElZ6",
-	"CX6iCNfUzluJNax1iWFkG8SFwkTTZFUwxLD+ZV32E27hGxRGEqubC65dU5Hu1D+rza6Szq2Jduif1ecV",
-	"lSxN1NUq+I3yyupa2uvGecmmefDfMcnc2ZBUyrYFRvf0FC1r4a2SfnF7wm+lrt772PiO7Y6weDYn9X4o",
-	"QD2OsEvsGR0BMiBZo1UYigU3R+zuOspGDZs6WUlvi+QoRwgDU45i3qkOs/0an3uHTw0E++BTH1W1H4Qp",
-	"W+/x0yAlif+519ix37VNU+lYJuLJel1AiIaveQEd2nt0O+6quLRWP8tZf+OPdNl9fX/DFoBy9IGew2go",
-	"asFaZTijmlwTlKO5bPbS5s0K6OR3NFXyyoCSG/hxoShh7Na1nmpEqyqMKHYyoPrjp1SGXUzar4Vbz1BX",
-	"9KyAdK1RnVsIn2+FrK+oSqMoed2g8FjnN+Gq8Ec7qATqFP9S1/F2xhnSk30fMPVb9vqc7bdcG5/BMi0/",
-	"nqEg+BfovtivNB74oJ99xqh3vcsCYsMyVlIDhPkmpqH3ijkvF+mv6NNZxYdy+b49n6XlALyr92YqWn5x",
-	"0vPW1rtDGvNYmkyqJDYv4OF1H0Mk8wRIUFhgUn8DCcx9e2jDGIb9JN4k/H1qZAYkDud2d+yul/WVhXB8",
-	"DDGcnPcmqJH1ZbCcyIJNHBE4AyqfmD2A+e91m8VP4kU82lsM+BV7mwTzqGwrL4hnbRI8a8NBSyVNuVwA",
-	"1NOAGYIEnDH/FLlXjko+a0Q7TBYEbAz2+cChKa2PtbmdwjxKh+MlMgLMrtz2S9N72ImCRhPLTvAJh0b0",
-	"jimnLqTYSRvMeKI9IJ5NZKGLgWtobTHlEgICWMdvivDUVw6RtDtjAb+EKlxbUuIYRtTLO+HhkHtRraRf",
-	"OaUUrVomX6ZknavkvlDLIDiQsaMH6Be4B4EGmSjKjp2Ki8FuFQ5mEth+ILsZ5vcp/FUpCYj45/i+/nS8",
-	"cF7m2qTeThxedIleFpvXiwKka9Hon1Tl5jN6+MC0NkWSoN6SpKnMS/43kFSaHoFclhPNN4pwYpK2K2hd",
-	"14gRXx6DoJxmXU5pIW3tl73vLV67sn+1rMuN5tiIhdPnNnx9CYePlaCeOnVg9thKOIki0w1jkKCJr8ov",
-	"19v0tWNeTqrav3uDXpdtzXzRClRYn5UT3kD+3anaq3q0B+/qX9hYNV9E9Gfn9Tl65bHK/mYqBy5K5xC+",
-	"JWuXOLQu0D45yiW9tnvbEJcnDix90vTdN5oPjrbMtIl7b51f0ID8xjxsr521BVRVYUSi1Pt9OJBSpxho",
-	"YswZYLaNWc9l0DhaoQwuLsktGn7BQVzTvY2NSPaWLI62PyP5ZXmnOLz+fbopd/x1nw12hF68sb4/Gm++",
-	"zSTDxzqoShEoGA/7yWdZVX/iYgA/Yv2PCxf01SB57lCfG517TBe8rK38rrUV9S5hQqXWtM2C0uK2GcZB",
-	"R9sqk45aldvi2ljTE7gJNnWXCs20oYXcSG63pwb/+R8h0ZLNtfkFcf1hHNQs60JCjDS4NPFF6fbeyCfj",
-	"HH93L0aapqsTiKzYfgSW0yT+M1SnL+crfR+MeiincKz5gYX22AwwqLbgdByMco/Ig4+B7SI4xeEvQp2P",
-	"cJP1xgFCI5MLCjfNXJHGNwct7F41em56SGYSaKelEB7yS6ZUe1JWRSKym4n+KjIWXr+PicrVMWCV7I0w",
-	"xgar7Fe4j1/IK52ZVOoja6iHKMTWJE7cM+K+p8VvKzqezJeusDWBXa0auygdAfe6z4YbRS9aTUHijp+9",
-	"NuKonTf2yvCMTE2erA7L0ja7mPcYo0zsWVZT/vKufiP8DrmW81nOo5vj4OJQstOYetKOP67U+c9r3vwu",
-	"+9MffrdIA3UvSI9LN/ODJWhqB/pmGtLmsy0NYk/vz7YE9+gv9aJGycOp/Ie8ZB2gmLL4h7wQt5ug6rip",
-	"4PBcwYnZYdt6b8DxKd2TOEi7lQdoMFrtQTWnLqSWAmT2ChX7kJHcylJUuj4NMK50wNGjwMmHjFUHDGvr",
-	"pmoP89JIUxA/gl1fb4ZtOyAtEjH9iFhYss4eMdYvWGfTcB7uOtPwYHXGIV4FCnRR6G9Ts1OTR39U9WYd",
-	"jnD5ta09KI6ar6t+66F9jcXKNxZEcJslLVgStbk8IUilB0QepIsaeXHQhJBtscqbfeG96Tvo4zlJ/EGe",
-	"lPuL5zesFLW6QE0UUgxp/xS2j/bKJloBpHgW5/bnnyuEkEuRouZJvBGAdLH6cMDA2R4KH1QNemqrh4lz",
-	"vuzOHF7H0d5TeWdwrn44khczrZdN5YSVvIKqAEpvURoxSflSg/oxqx5fB3bWscHzRJoiQMbr3anLqPbL",
-	"N3mayhwYJwU51U7F3pSnsGxJwGJSWo9z0j1g1JH/jqWAKSjtisVqKIhxwGkyWFnkGRuHwe2jrMtXLsa4",
-	"sVi19QVFHGJ4DEhzi/+de8z/oJvBAVFJH4332C5y3vgOh0R40AuOiB9IbSbkSnDJNm6nnQM3EP9uKq2w",
-	"FYk9qPTXodVVZTxu/qNpnQqTv0F4ue0gJputrMven6WWZwP/stfYm3Rnpd8dN1sj7bKPvrPWpP/Vn/fI",
-	"aIaiseYoSZvmThIBApLncYfhRd81PIycCrLWvL54KLVrWs8pLDyfGmgWHP5JWSdK7aB2/BGdKadLtY6m",
-	"YY+OzQqWLSt1vWlzWW0wtYXTP6sY/oIbMqU4XCMjD/xmbFp+lUHzUdGqpvW3qG1sWyE73UDVJ8Zv9omX",
-	"WmXo31eaYvfy2JFsE7QWx4MCUSTR7ckjTgK7B+z1HmTY4oV8ORhjeQOQj4NwSE/hpuvf69LcP1/LMgph",
-	"5ibphIQ0g0A1tpM0YhumE+khIo0lAQ5eObRHpB8cQZ1lBJGLSpYlHCcYtqQehSftN2G7PkRKKiZFy54f",
-	"bV2a1z8e5V1mZrj54cMkg4xP07zd8zds2PoNYeEZl3er0Ffo4WwJoxrnpI+yxQaNUDYBPV/gb6Dxku40",
-	"9/XUPfb1Nwh7Xz0BdD9IJRLy8byrN3Kb+HtXwYWxgqGTFB18zaLIF1C0Jsq6D8VDLtjQ69yC1H4RNt4e",
-	"jvzx8LFAjGCk3gSGsXb/TkIYYaqn9vvNdkCWELdEO08xHSbq9Y9Hcxe9NNirH9alRYEMlmP27+i+yXUi",
-	"inueJAC1xPLwQ5Ay1jd0XldVpMYpBBzYVO2PDB5A0BE3qux1wU2zjYQAcE848ChtazbhiXxtupfzVWAD",
-	"IiS4IyfGYcDhI7BDTuzgnFqvgXs05wH123Gz3d2CI9sr7xg1p+qZF12fHubRuRbgOHmME+2QZyp+Gy5M",
-	"j0tM1aJjbZrBhdDIBt4ZfW4cAafBF2XxQBt2aTxVVfOVi87Jg8LqJ+6UR0we5NNRYEiX9YnGYuIvbaue",
-	"qLOnURjmXTh7xH9zYQ6K9sqqSoXERUd4Dix2neJnRUZyzbm7QwCaDECrJOLnwHhZihc3ldwp4p6Ct7Av",
-	"WcN/llXhg+a38fiINI/36fOz/ImKVx9/16s85vT7lKo5PAOQ79hyDaKLYb+Q/xFkG65BRts9ll26PpfH",
-	"ua/J/nc8N2g2kSu165xFwCDm6LhH+a5TADla0MFexqdmN+n7+NK0OPs9ceYgnRtgFqGck+i3KfgGFS6V",
-	"KjeG4w7ilvE9KZEXLOSP8j618hE2CNdPKQxH1weWWWql+fgx3MNqQWfj78Lyxh6RG+lvnPXSiYvVPpx9",
-	"JVKZ7I09h1seSunVJ16f1WwqoXe6xDfSx/49P6FvtWNM/gv+uBj40VuduQBZfDQ/purEAfhON/pbAIX9",
-	"XXl8vLNIT+dHVHtVviUWhHG5wEVWp09shzXBA8sp7yuk8PTqsasfR3JGtdOlcom1RnhjxFaW1bT/qq7H",
-	"bRbvqkRemAYAuYmvvBXAZPlLd5VuCgEBYbC4w9+RQlRCw1WC/dd4UZB6mLjoJupeRxXXAo87UiGbAx7N",
-	"seIZatp6J1zQjhXEzOHB9OcG8o34L6zGDLd/8ixtLSGJ8R/hs/4I5TE/yuvn+MAf5fUreib94w9HVX8V",
-	"HzoOYv8IHv7dMewflTpRtW/8tjNuZsg/XNBvOraYjQM8LBw6bc16JPS45eCt+P7xBg5bTP+zVQThR7TJ",
-	"INMnvXqdXndPri/uzh9TNcWKA4ftLLR8g4yzYf8veV/b3LbNrP1XOJpnxu0MbclJnLbxp8TO25M09Unc",
-	"Zu7Tk5OBxJXEiiJ0CMqKjif//Qx2FyAokRQtg1Ha+0vj2iQAAovFYl+uq0Yz4ch+T+OSZwtZiJLhbg9V",
-	"nKuTj6YcYQ8nlb7I4ARNZQKv4jRSZqI2bPpdh4xlRdko7yfsGCryb3P0FCDZ1Q6RDQoWxM7bVmLIRgJK",
-	"tXdTGha+6tRnpiyOVTAELK+1I6AM/bs4RItZ3u7LIHOWvxL7mCEUUwWfu5ygP5BwjGxpHRbqjUTKRARO",
-	"Y7uB6wii2vRYKbVTqWoYYSIQiTLZAMXxxF5e9EOqoIzXR4VmxltpQaXGoBTuVLe8PhY768zZ4XNCg9xj",
-	"Wxi/Mm2MSi7nNTMs5sUVD+Vj66zN5ErVlfUwaG47JTpdv5eryloNLvrYfRLbJ0MaVvXKYj/VaeZ6Y+tB",
-	"ByLBPY5WCZWCC7y1VJMdbiTRIlulTW/Is3heKtOuAc3UWwUtnOpI1R3gkontsSYRYy7WbErRFRmdBMdw",
-	"AymjVBOGWCTBOKYxXdpELQSW+ad5DeNHHb+GzSfJZTAHyO9QVegHzrm1Nccya7I6TO2sWRtndiuliygI",
-	"mMPpDmfxXgQHq8LwaWWfbF4o+PeGXqHhg55/GYENvXf9WXsaIGjy7fySV2ZEd4INjMT6iE6s84DwjYuo",
-	"DaWMpTLgA78iBnRXXo07M4gUJf4VJoylebKQ8kz/1XYL7qL9sJf67ZQGL8wmDcv5kW+3d4JJQe64+tCU",
-	"DJDhbYE3r1ECIkPsJKwNpoOtVCLuavDKA8GBfEb1iaZK63Ox0CilguCftpcBzCatGAOSJdkhWNryO46i",
-	"UAOlsTx8/Liidlmq/HM9IQz+uZpjynLSbYLEbb5eu4TskM7FMIGQWikVAyTxPK6Go8hgXhOdlmjoc/YK",
-	"PQZUl48VF8RCRXFUfZoi/DBlU8q0OrcRvlTFeUxN/ywm0Jo5xUasDabEWp1TgQej62sTWN/GyYGA2DZC",
-	"Ee196IQHYv5d2zXnoMw1fMl3it4NZCqu4qQqO6HDYLCdYrodQasz3E0vvNHCza28rSd0C3E6ljV8bQYn",
-	"8YmdIXIt8Rowqb9ec8q/xKKnNArKEXPk28IS1ZOAvLNkJ83jJInnkGegQoOIEcziBIkkVYjIzMp9KhBI",
-	"yKz7mCSggggmGeiXiSF9JBJII0OYfhI8zzLJEJKLTA4TmAeRHC3nehWDH96/uAh+eXT2048MVSbmZtIh",
-	"ifjLVC5lRGeC+TDrjNNSrod88l8M4g8pXYko26v36+trqovOtQ3We0E3jZ4jC73ByenJwBAliUXce9J7",
-	"eDI4eYgsAPkUJbAvFnGfUPTw/yeA9xetsBHE7nXUe9J7G6v8GT+DdV4LmTJU3IPBoE6Q7XN98y4a2WPB",
-	"lMbN71zRlKIQKgPr07vWJjO1FgxBxRFN6lDKWRiksHJRC3IxQQcZ9d77pE9KqSo+71cxA37osF93IRdr",
-	"+z1BKlckFaMpcFLySD+ASFxV3/c1LC1n/1aLylfday4Jurf6+9/TA3YKFiITc0B0tid/VuhHwUuAftfe",
-	"E7rsmjREk2VXKA5yvJFawyqoIojyc0UM5dPWGjzYVh+vC6XGyGQMtqjIN0vOlMUyN2eCntEjxfHZlG66",
-	"91ytKy7yQQTKqm70kGYAC3t2ZIB/UOccPFbB2eAh+TL0FtVnliG2FS6bbe1Kj0Qy6o+WdI5VL+6FSEYX",
-	"y1zxkoDKnzGfyUjq6zp5LReLJB7hS/2/mNwQvoj5gu53Q6HgMypFgnF/8EBP3iInZN+fCrT6gSnhxf87",
-	"fVSCVj51q5hPB2EvE1G8JMDtB49LCL6nnHneezI4+emrKzyNtuwyV4ZWfiM1Tsvg1+rNvWMa7tI1krVj",
-	"z2VpvSaKBR8q4qNFIic8XH1WIm4+3oJcbC0qHTYZySxBWhqWicilvqWVxYg9HPVSdLmE+whRIhCdj1xf",
-	"T/S2fnx8enr84GFvU0rYi/FnteBR1Vjv7YuHvRopPD0ZPC4L4unJY92uQ9P/ZHDy87YERu7fHxgmeGrT",
-	"lcmznwdnYW8VqylElnh98DXcHvHDgTPi09KIz2r3zeZYsXNnrL/sGOqZM9Sf243Tmdn3r87qZ/aseaSD",
-	"kwd3nNafnbHqRdoa7CfLm/akN5bLjBn4DY4qoo09GKDLSN+RPq9s/OjPxgjUp9Z65XIJB1Ir79D4r1Yo",
-	"iNOGHuIivQ6ZaX3ZWUUHBQ4MoZprS9kggeJ9B+vaf+AgAO95fSRGcqS0Yjnm353Mox/baSNmi29USC/p",
-	"mXvoJDEBFqcnDwaDsCeHCrIbwZf4P28N4EhP35mYw57V1MnjKm7/0zNyC+oG9TYz7zN1YamJByeP7tLE",
-	"NE6jz3KZGxr7ldWXjW080huo7oliAz1ovRto1g+0IUznTSct3us87IFXGJhTOQXzLaa/nvrQwBjqSxxd",
-	"TWkPTDJYtRNw66qvl+93FjjSk3hjcBQP3sHp8UBrebjRU4GiTljT6IAj2umQUfN7CQHwYy2qOXhxtp2m",
-	"tKTaFhaCyu4q33//qu798uPuMfOL3iq2/9Oa98kQ/pMAfk613HOLXJXQ3MAngyC8+ZeQTBdti5vZTJdJ",
-	"4topJZtkJBO5zNDph/C7DE7BANw4UNcgaP04TZx9PDGMbuXnK3f73psdRfBQhx/13bTVMXGRE0yxFBeN",
-	"XswCRicm3MSszO+vDp4mDk41ZuKbPJ+C7kMRiJoe1VZRcAGWjaketcflXEaQtD8oF5nE4tVGTXLFDx3m",
-	"DrhhDhY3uyrTtKVw8BcdSDRt743CGUcQ3MSw8mSP2fa0KJlbXjshsbRC9SLyH0zasreAbOqxknCMxQg+",
-	"q5HQj/45ODkN9T1gcPKI/z39pJVsGs1FNiONyprbksAUV4aHJ2daybkydhb2Fga4yAIIPbSAQafICKpm",
-	"nynu8GRwMjhFdsEFn3wYPiPK1TJOs37V/l1/12dLXOM+NaAhKUQ5IYyV1oKM834gMea+m4R4CEkMY4t9",
-	"LKKbmJid7u3HMBAkRNcdK6LjczKMAIhCZbRkVFq9ho4aRZxqJBEwnnMC0TBVT7u3hblXNu2L94aze++N",
-	"YZjGrSm2ebs30o0T8FkbK8ayL11xW4sUDflAMmU6bxIqXPIjFegd5MsnJtKC0h2zZ5hJksTLFrQWMN6G",
-	"CJ6ymyVQIC/B5Bg08tvIEAaEauMmLyG/MM/sE1mwL/s5QEQUZaBUgCjwnNAnirAWJjWKOTrVCXcoWlIO",
-	"2oYHkcZUH095DymsvpcPfxnfgCnhoO9kVD4zHVyqpO25FKxjPpVY2lf94Y4AxAvI+nrGDKlVpSB8yDMQ",
-	"8/fmsZ3bL4cveR/vZscKX72DJ5rGxH1V7UAzDNoJBJijiL4OKNLqa0/ytOvxEIQasuQpyG4gO1aQYj5H",
-	"mqtz8mjj/xwph09r42OKxfiXXGYI0VOxGmj+HxO8d03AT94AQ8/dWbG3WwUX2K6VAn60HeP6AEyleb+V",
-	"0GNgWMYC2pzWhKgQp/FCFZcV1gKkJxeoLxDaF4Hwdq/AfIcynPe6jMLo9iskHoVxgimV+jP1MEOmJQEq",
-	"SMSb/7mt9rfJZSMTix9NRTrytjHKY0GCc4dkiaLZuCUiOdE7UpsHkfXzEsWVWYhrk9RcrINJ+6mxajIQ",
-	"OVzKSUeyfymZPquV4J/67LfO4NDTWKTCzGDhY2M9jSK6/59jdkcYiAnFfDHXGC03TA6B1OA48Ipd6uUp",
-	"r1b/liozvzZtH7NkHe2eSzn5A2+rtXPoY9J0OyGqFPKZIMAI/8IGHDCYnysTZFDbk7eVpVA1mOIRFMqI",
-	"vWP5aFqxKxDi4XvZFYO/7a6gebQJXQi5az1l50EG46UyuuzR4BfK5TImGeFsEPz/ZhpP067pY4oM6bx9",
-	"xaLGlB3JLLrQrXckF9j2ofTljv3uSIe+jXuQDprPQLgVqFxiPQbIz9FMRHRMQ9ARRwQRwLLhMqgbyXgB",
-	"kNdKxlhmMBK0tnWK9YV5psN9aPuomW47Tj+BqyJaq6+yHMHVqhZx5OM0QPcXekwysQqGkK8A0u1J3VfP",
-	"Vi/G1K0ArFuNooCtw+VwquRq7EVT5eb6l7SuWglfwUUTPMizeK6YUnMjCxSLn4YAKRXccfIuJccO17Si",
-	"R4TKp0KTEVkea+dLSsDujQtqsN8bMwuNg+bti4eYSS0CDH1r/YCSHAYchcekw/9ZAsHJU9YhFmrW5xzu",
-	"TjL0KVr0uTUb3UyYHxkycQCcMcKlFHzebs4enqoEJFUUFNqEarrv4MVkmWqJnFPWTJeyQ4B6aofN+5af",
-	"2seR5LzuyXY9UgEPO9xEjrOuxb/kMqO60opLWujZRPmQiyx/a6AJuzBRqPG7Wq/fcGGewQRJG2lh9jMi",
-	"aq7RW8Lav6UfzGUtggQIlqW8LM/TyFmUg07PcwRLN5Oj71UsoFpu14Z3MuAIsT+RDXc+yJK1U0O4k97P",
-	"M64k635QzdeCazyAuthxFmf2u9xubMRjDVS2Dgr4sSOFZuW324AkC/3bPFvv2o8f43yqTV2zaAedwWsx",
-	"ozoWZHRaB0RtDZG26eaxysXscDsxvK2q6qAZbrSxdmHZ1e1xNE/6tyMZQaP76wMQ0vAOMxJjqciuAOKG",
-	"q+wdHOwtMqAqa7LIR68wIgu8/a2usYJBFfxdNiG/ACVgRiiyw7RA1o2BG9scxCZ+eQEc08RW26nBaxam",
-	"LlFZxAmxh45M7eo9t89vqdOqzYphTyJ6llY1ZRJ0q4qknv8492bfVu8ZpkjZb8cUuAtt9k2fEzMats9T",
-	"emLrC6tkb7HMFgRust/gr/j9buWOv6hG7HIpE7oTm5JAH8GbeDTFlhFPv7h8ZSKdQeQKn1oguLR+DMlq",
-	"GOZSy+Q/SOwWU0kYA9/j+OutNxEhgWpH1hu2fRBnP/aMxLV1Xi2Xmhx5iX1ci1EXYy2mPu8KtmxGaSIG",
-	"/TSIc45qcgZsGRb6PNiA2W3r4S0JpJoCNHoXkeMUH2qXhTFSN+X5tyhjwzgVWQWHRrPbJ+xNQRivxwV1",
-	"dnwZq4VUsUF4qfdbffWTCcSDcXD+hQouPvzxN9dMMj9OCVxqbxfLskJq3sn8HaaDdaEsuPF9k0ReWwgK",
-	"xl/WB47FeBB5wMiI9xSaS2n7oCMNw0P6Jyx/MSV5RngQFqZuvxK0s+9F+gD5b4wZ3cUyYdu/je+5ThZE",
-	"/kj5Sm2jlRAptYtu4LRcNY5Drw+dsrJu9MJemWe6PLtMHzUK1I7TnyPXNBkyXFxeBR9hx+Xb+21679/y",
-	"T7tcGO8x5ZzH02svdRMtDx50AA7LOd719p9IGXE1XA0uhz5aVpAkXqe0+nwp5vGejooaHfM0iorZb3ON",
-	"EqvGgRiAyrcvemHvvf7P21f6p1eV5K9VqH6IrERx3VaODYJ9b5ceQCBvn9rqUznKoTpdtZXF9A2NZF7C",
-	"Zj3DuQ+xt8SYNwALZ/MYfOkw+P9Xz1+GwdW7l1p3f4ThVRgsFxmlj6WUKYN8wumanEeYHxsa43qyBKUC",
-	"m2ybRUcqGMlMq/xz/WtMc3wwCH59hq2dDQjxSKbBIv4CiareljUaKyFO9Npjghixmt1zVWh4Y4CIS/dA",
-	"IFRrlfBautct+7igWenS34CfVyc1ifDh2bo2AX25zJE5NIvnjI5lmLkYn4z8DpTE72TSUepcSq8gu28Y",
-	"TCGJgqlcOe6Jknc5nvs/3LDs4tgITEOQDGuQWHAOmNpYbDNfS/mcg8G6OYq6McArBd0K5jknxQ1rLToK",
-	"EZcn2r+FbNs/VJpjmxXGdfC0wBR1tryCRQzMYRg8tyJwZNffkOw1SUD1pqIGGi319/zIrlwb2z1m4ql2",
-	"1sNWYfmdoiMTsTBY3UOktsuPMQRGnnzMRcM8inPjMuKMFqoRDvTrrUY5kSIxFcVNA/zUeRVc7V3GLKRP",
-	"PCiWLjfCYZYY6wumItEmxxpEFlLUZLjGfz0qoGqxtVncHaXnfrA8nZ2U8lDr322Kro0sWlh5f1m63OS+",
-	"AX0yLJqFon9bECi2CuC7q314c8HvxLt5AQZgqSI34Jxzzsq5O8FwmRtWte3yxXuaedUXbof7sovMgEoZ",
-	"6Q8hpQKOujPwGT6wF5QnvunDwWRWj2pt9RJNBRZAmsIILKy/gciA3TrVyfW17P+cRRwx9HR9qWAW7Vk6",
-	"nEU+61eJ85PgFacM9WQ3J2bSLxKtBw1jwd9jqWocXL8tILUz30Gti8iiKzEBb2ltnhbbqRHHY28hJpbU",
-	"X65S3sQiUDDKIDeF45RyrTV2nCNC/f3Ovj6fpDuKyC/4qfvWkO8MWv6WEpJ6jn5eVFE0Qm0N3EAmkgAp",
-	"W0ZQIHQTAJIfeBBidlJyDlyT68AuOaduTUm5PaB5Rs6dnPcglSusL1czCpj9IzWsgXa7/V4VUKVFfw1J",
-	"8pxG3o0OwsaRPNKXEvJmNER89E/FYgEpRNoGsEfNkQoSSQcOqqUMk7kLGH/aqki4rTb2RxrZOnfM2V3F",
-	"I9jbbkdy210lG3/QQ12b6Iro5SqNdB6nv2Ahx1f15FPb21HDAlyGss4yYEZoygMzNc7bgXK/923kD+/f",
-	"yrT5PiXi/J38VbYPJRLjublaeLrtUPya8oaY5oeIVoMkVv6mqlqdyXRvNVaExyotKT27L2R2KboqESho",
-	"ju+RkkBM8x6O6yzOARmAjYePPItaXihdhBDxZWrYYKwjgbwIM4AFpUfkyyxtyCRZNua4EkR5M38B0atN",
-	"VLBCXiAk5pjKBCGPkGCvMhkbRIZ3ytY0BmFDxxS5K18RyX6sjNkuIG0Oem31NZWrYC7StU2DRzJLvtGM",
-	"M5nmtWWUY4Wpcc53xmk8XxKw4zZBTG3PHHo8Dx6ctXPbGlKg0gxTzwhea8dxWjGOLn25l0so7IXy117q",
-	"5RyuC+QKL6lWG22GxJ0vU32MbIIiLKG8O/qIStik9z8AIC5R1ErtX09hjSgmWH/sUfczvaVhxTLQD2zc",
-	"Y0Ez4sNFwQpZEMvV6eXvhi+Gd7NSMTzHPz8jWOEdyoGdqgmlUFXJqaXQv5u5ewfx/N944SXldCFGMzGB",
-	"sEhlYK72wyehPr+BbM3ZvmkpVUgvAQ9c/0krv4C+XwU/iOBFFmMVSQJKBddiuExEFlyKXARX/BKi0//n",
-	"66sfzwNO0XdX1AgQyQRFy4m1tRCnichhJRpL2l/yI/vcF8y7fjYRpYRgPMdejA3Ol+Eu09fjeAShRQYg",
-	"Y5b4c5xJYcoxtT0X/Vtuy3jpq7KfyrZV8UJHV8WnCNXHY+4y7VNRT94ujP4EgAbG2H20qM3L2QqAY4Os",
-	"e4fOXMlsptUL5Sgh/H2V2uQ/HSh1Z+OT6qoj4pxIgxkqge5zuwm6fYA7C3YtJwkZibmcAJUKOnTkRleK",
-	"0WxC4DnEMbXImTiKxmgdW2ZBauoopnKpGu3pV/jAPjJOb/qquIpA6y8b7cJxF17HuGQZ0KObX9knEP3b",
-	"Bgq4KxHrA+7CFCl0lUXmdFPHFSUjCDG1lvyrepH1auaQBoZs0YdjQ/dD9lcCOR29NNNBnJ4TEbWkGZ+L",
-	"0TROYRt9sG66ecX6t/RD2+AuNbdL5UwqMF0j68BXR+jAV0EJ5hURgWUYqFjPKGZG0KcqsXIRYNU5UdrI",
-	"Zf4k0Cq+Rp9lsK9C+zYb5y3gNdwspzHdSaWBiTK6Oo2gb0uoL8Xqhi1OfLvU9z/wqzH63ok5WAnpBKQP",
-	"G/cLveBrQU21B62oQcxj5Mk0ChTmgMtgqUW9VNu8vUfZ5G3Q/K9TBiHoTA9SD1eZnOjtWaUKX7kHrzdC",
-	"H4zZoby794y4GmOyOkYhZvB6Z6KziQxqVQqJAt5rqFXzLCYK6grFwvO+S6/8o1LyWdpqzTIVpLCi0IcH",
-	"OfiAO0XkJgefhQA7CQvPpMyCKB6PIaPwIQIkixmEHPNNbSoHvqYNNwwZUwXWZlBlA71yFjfuvjdxvpfV",
-	"9Sb2ZY8yYsYszouUFGZalmlZvehO6zfL0yh6E+evc5h3pLO5db9K289EEkLwIoYR2vazeE+AS5phR3b6",
-	"t3EO83b1Yu7sH0ieKM7D87DMjaMC58MJVaKXCkP5zJtbLWZ3Cv+gaDSUjVI6xb+thDJa76aQ7o/S2yCq",
-	"fXZDqSaZ/T2N5Js4/0CPHlpoKcCrcuNBw5u3V5msrteg3g6/c5lmW01FhhkJIa89/ZBNAJP0MxjHWHv+",
-	"11LlQSpXVO7CqahDAucrOyLKYtICB7IZBNIjzGFdqOcaRYGBH3MMHRKGU56JmJI1IrH2hjSDDnL0XBsu",
-	"cFkgHDajpiWxwg5E1ET5LqK3MSMed4AYGav8IGVAuuM6/BNcwVjlRTgE58gX/xC1LcfGt67NJgr3EodE",
-	"hsk4mVwFw7X+pwnvZKtkn9b0Vv+z69TXiktPwzPBmOUdTjX2UXNzwygwToDK/UQ7tEZ2zAeMGK2cueeq",
-	"ohAT4cfafNe9yzFXSVakEqIzqGre27g7eDG6ycQ1q/hvvEFxlcTMC+48yk5x58NeRiJF/a27cO9vnNV6",
-	"ficTfWvHzk3wpeFQswGafU54+7InBcZqa0Ul2UlUl95mwiGYETwVihijGqNOZi4OHEWsdipqaaQ42oeu",
-	"AMFMpFKkypv973H5rT9EpOwEZjJdprt1srggUzIN+Wwr38+cda+3a9Poqd5IhxZ4co6b8PhE0rGCqewW",
-	"OEmL9ljECUS1H7msSWDuEoiIR3AQ5W1i7TW6e27+fH91DUli6RGoAsee3nfTyxXaiBRdk15mZd7hTHIP",
-	"NRPJI/QAlEo6fbjGOEF7Q+fe2Y+fypPdv8V/2zmsit3zTeGNyEvFOFqbdibdaK01G9rykhqorbBZtjoX",
-	"rabyVUoT8ZF8wnNlgRX0/KDZEGc2R956j0ec4ZBP0aWxl8ltpKgbm/sNwKJzDLmDKO5vJxNRVOwhUzaH",
-	"sZsIy+VMlmcK93Eybhnbd8Gwe0NX7c5x7LCfhoiWJ1gpe9U2c4DZurrxEE31+XI0DTIp50TvShEsy/nS",
-	"jP5UINRNhZp+bTG7uyc2nosJ9P9awMRPjqvt181oFaMpHF/INM9k0nku61NnEG0Q7jZSjsfsLKUZCqvU",
-	"np79RpW3EHkOmX7xv/8cHP8ijsefbh8/+vr/em1g5NCLqW/EtSFpNReI39cUk7Yyk4lRvgOK/Mo80+U2",
-	"NH1UCA45V2cxkc+VacEhjZQ5+dH1H2Vxkih/dE1HKjBzFMiUKAAMVZt0WLyslUt/G65NghOMlwkT8eOo",
-	"h+tAILoAp9KrmTaEhzJyC5LtdDi7m3/V159c7yp+J+bwPI06q8dMI3WQM1F3fKnXtk61MGG1Q/62DtRU",
-	"roBLkDEEgDdkyKiOKPJTbqgHhV2sIM3XyFuAUkk7FTsKg7nArFC8pGbGYwZpfhJ8xPKiVN+OCgBDTiTU",
-	"1yo72HbSocWvXjroTdVVQpYZ2GHQ1Lnzl1oLNpzkCojiNMYqc6IEYxQwm/GD088ZQDd+TC1HdaAOSBIs",
-	"mFGBklomnHuyMvCK9HfkR3G1i5Ys0DpRK41GAXK+oJ30qBGk0KBd2PNGT3UE4ISNH0SCqOtGLTOXc8Qr",
-	"KDSJycN02SRiFTiIoNN1cV5hQbFXtWNGxKUiuRgmEPxgS0ciOUE1aLBsUrn6sV4dNUW5muTGpL+3MSOu",
-	"zbOtnBn62N+f2IS7fKMb+Wqrirf8JRC1oaP8NvWLW9NUqcpkEMWRgyeqLw+ejB6rWrCLgplWEjeSgizW",
-	"do9FQTriOscgj0tOqwp5wSKI/khoC60RTShJOvXnUQd16fzCjwH5cYokvgUKv4IbSINIrBXiQjDcK2oN",
-	"B3ZAz+s5Kw5ZcucnIocsYCTHXXX2VYI+zuT8roDS//Ri5dPdxcpl6dXrZ9EaanE99aOXtRWHfkArTR91",
-	"uHd+atYCZKHmOl8qYlIFiSrLL9onVryPgkQKvt/EeZDEWAvUVmi9Yz6U12+sz4K6pXsRp9Fv6TUksJiS",
-	"r7hDhnG9fHKiGnALlccCdfLzppwqTf/H5BaszK1jGGvZ0SO8p6KxEYj6hWsbkaBFI/d0/xb/bR+ONo93",
-	"54D+g2epC0sY2z6IIUxf1QTVU1ICnslR6DQM8fpTAPigQ1qZ2PcQTIAiNmBhDN08gmCYIZkbpoyR03o7",
-	"pLaBVFIjZv0MFiDyby1tNUmAeihdChz1cBCJo64hajjMjJqi622m71X64PfF9ZAb0T5SnMjJV+6pXGYU",
-	"uA7JNtY3drRDkEfp3MTLUm2FDIGwsU1CDkZHFO2TXdLHSEqNtd78SJe119RFfWKtVGBNUz9mcgP0kM2n",
-	"HS+TJHQA1LCUeAPGi61ozge5gWAskgRSRPbaOfn6l00zL7NZnE4+kvV993QY930/gIvMxxErLDkvsr0w",
-	"hES5cRbINtjgKC4O8/oqi80v7gAUy50TT4lWfueZCy7uV2SxIW8KCnz1evJkfmafKbAve60tG01lPALX",
-	"xT6WSSJXiuikNvIE7BhqhexqWf7KDvBracTeRMvjvLJc5VvTWz2FVnSmANo+wX+b2bcPwJnJCIAHxip6",
-	"apOSLz78EdJhIBeQIhyFCNQiAxHhBKIkZ8vUJqKRRt0BO9Tm0qrs7O/iEosQseDGAHDO0LaTJqHNZiV/",
-	"arghqcRUadUKQ8KitYfM46tvUrlKPbkX82k8mrmST+MP8myZMEKIXOYhh2Y4p1UFcxBqWYY7+Jc2zPTx",
-	"5u4QbMykQtQHMvRF/07Q2X+b4mz9VehbqKv0SEQ2KcrbbZSISczCEjhHwU5m1wPWFPcYUx/3T+6Vcsam",
-	"n2EetrRrlWxrxiLU5ra+C9yVN61BbLRqYAu8vhDL2U0dRL+w8cNEv7Drb01HTb0yoqzKtW5oR029Eekv",
-	"nJRTJCWqj2M1rD9e047jeta8azGDD/qh12mjUu0+g8pjIpSeOLW9DJzCUuDTaeM2E7T/1DReqML3G8Fc",
-	"piqnmWo317fYy64c4xcym3xHB5gpM54zXdjKHE+jZY5VGKtpnACTvRR1UYY9pGZmWpkUPFvduTK/Q732",
-	"LZcWnUC4nhV7YUu9bOFC7KpsqNoJyzSS9WfNy/gGbFWo/xX5PY3kvRGpLSsofr4vPzBSKnGp6CIDhVhg",
-	"MyTtQJXDuHKY70cAa85E6+/iOTZ4Y/1b89PnGay/9qMlnMSjepNZn4EX/EbbO5R53IeOt415Au5dGvBe",
-	"rZHMhwU/vH9xEZydPTr7MST6olWKYTuZIbffcqiHNYQgl87s2mnZmSlLIUFkYFmIzJZnML5bdeasu0z3",
-	"jh5pY0GvfBbhqu9Y7Vr+os2VnubzxBPer5fiK1PXoU115MNRTIlDtGNTuWKPKP01jaxpBImCShgt/8tK",
-	"a3C/JdVfjcQxNKxllvSe9PqIy8GfsDnW31OsaaHYwdoqYDsux6Gz+eqFXMSg3Jqi4rVnyJxe8dLVFFG/",
-	"8QIlhgTSOC4gMIsWDMTbdhMfp5KBm4yF64RVL5dQ8QoGeF3Up5k+EZ3aHfO2rPxSQ4ccMhNGOpqGhV0T",
-	"URScmyCukapR8+Mmt9JmDTnFC2SoT2TRHOKbbreGmdfjHLhyFaEYtLw6RK3OV4m8ciIvSeGlEZc2Mb7q",
-	"ulCutomLQt1uraip0pDjYCFW/DkJyilZCOU5toUE2005GNro32DmZ8EFttzAtsepen7Ii7KWS215nm8Z",
-	"6klM1NvcamF8VExUkdFunC5GQWDJfULZceYDbZ7+VkPPEhFhQjzlhailNk3QoOR3CeRm87W3BqXFivBE",
-	"Al8tRiKZu9LH4CnVQkwg9HRrmStIbty+L0Qy0rMjs6q1+YOr3xwKGNoOuZMJwi1xZKFyC2yZK8VraJZU",
-	"7ncFDCHM2P3FO6bstLozA1yCcPspSxRloxZNFFXYn77+XwAAAP//",
+	"5P1rsyO3sS4I/xXEet8dbceU2y0daXu81idbsi5HsqTTrW192ONggCyQhFks1AZQi6Ic/d8nkJlA3RKs",
+	"Kq6Wz54Zf5C7m3VBAYlEXp588p8PO3NuTK1q7x4e//nQSCvPyisLf/vcHL4uwx90/fD40Eh/fCgeanlW",
+	"D48PpTlsdPlQPFj1X622qnx49LZVxYPbHdVZhrv+/1btHx4f/n+/797xe/zV/f7r8uH9++Lha6/O2Vdo",
+	"r84f4B3fyrJUNvuWCn5+8Xveh7tdY2qnYO7+LHentoE/7kztVe3DH2XTVHonvTb17//hTB3+bdlL4vPg",
+	"TaVyO6ub8JiHx4cfj0ps8WexVU6XSvjwT8acHt4XD39W9e744cYBT8uMwmnvdX0Q0gnthfOyLp2ozSUM",
+	"4zNZqbqU9oONJD0wM5gd/f7KCVmWVjmHw7DlBxyCLfOvD78VYROhBH44Weg9MvPy0hxeOYGi7cJy+KO6",
+	"4oLE9fhSenWR1w82qPg8ZkQ/HaUHkTSXOozHKglT85VpnfpgA8Cn5SZEPeudckLXMJAjXls8fKP9BxtA",
+	"eFbm9Sft2U3xV+WcPKgPJxrpgZmBnNPvxcMP1mwrdb7x7gav+D/WjSE+NycJ2omLNfWhENur2GtVleI3",
+	"b7/4TPzxk0//8NswsHcK1MiHm5X0wJzeSr8XD++qICjf1OZSf7j3957JDOErcwGpbJ0K2srB1WJnzkqY",
+	"1odB/WTsSdeHn5Q6fbBB9Z/JLpWCvWIVLJixJzhN6e7w8D+VYU+B2WBNo6zXUZBLNffy76SuPgvXvS8e",
+	"DLwSbh0OYaucF3ttnX8S/micEratVBkmRVTS+YcCbAQ397Ifjam+x4e+Lx78tQnnvrQ2aKvioWltY9zs",
+	"iH+gy/Ckj3bCf+LXdk/pPufv6VVm+w+1g3X8U+0uyv5VSfxcWZY6XCyrH3ozuJeVU+PluISdI2tUoeFI",
+	"gyeJc3hUIUythNmH5TqHsQyWozbTma2NBxWUhrg1plIS5qepJK7q8BYfBnCRTuzCStSF2FtzFh91j9C1",
+	"VwdlwyOcUvX0CUHtFyIcQeF34U3Y/0dZl+wwnDcNO/BjsDDOBuUyPCTs39ozD3nPrYC1+llW98x++HgY",
+	"+Vbtw+vDlgXpFLvWP4qjuYizrK+0EMIb5V6JWuoqDLPdHfGGyhgrflObWhXCmbN6FNKLSknnBfzb2Tj/",
+	"iN/nj7IWR1ntn0Sl9h7k/gI7sjZbU15FZcxJlb/FSb0cVdiu4ZDZVXp3coWo9LlxwtgwU85YNZENvDD8",
+	"aboAcDP/EzyL/QU+VNeH8Kuq23PYIeFbH8JN5/B/4ft6e8N5Gy4vHn7+3cH8jv7Rqp2x5esf48N6v/5O",
+	"nxtjPTor/vjw+LC3ertV/vdB/mwtq9/vjFW/x0egYpsKgTtxAq5gH/1Xq1z4JwESH7SwE7X6OSyPkLCe",
+	"j0L7oJ8r09qCViTc/V+t3p2EqktXCC9PSsigy58VXEQmkArifzQXVwjbhgfudX1QVljT1qXQQYzjvOEL",
+	"HoqHStblWdpTmER43kPxsA+btHhwZ2P8cW4+t8Fofx2++o6Z3JLFX5BPM1X426vHP+yNPUuPuuDfP2FV",
+	"w1mWaiP94OpSevU7r0E8hp/xPrpp/5z+YBVoqnK6khptDNCYwirnw2ZKl7N6oq/R4Y3dSAv6vt4bOdXe",
+	"c/hGs9P9MNJl6pIOuKVHGS0Bc4zV+nD0G29Nu60Y9X05XkH+wrkp4NpXDjRaOArCpz4JdW78NYhzHXTI",
+	"RTp2OcKt1XX6grB1tINHCSV3R3zJuhNGiVJbtfPGXoOlfjlq1JpXIS0rHMs+N4rATp6DWhZ0iIy/uNTB",
+	"OfLT94zkA4ffTUU3jPEqFGnxeYmx04F/XyvQMfEUsbI+FeAxBf0TJrmU16keX2lykWqZc2/xqnB9ayvS",
+	"6tPlPMhm7kl/cV6fpYd3H6xpZ2/4Ei4Kp5CqD/645vm18pvzeXMhW5nGW7fnLWogU2/gEOY/BnT4pjL1",
+	"YXM+8zLqghhdtMcD3TXSKkHavTKXoOE7Eepeiw/mnomfGBccrss/wB2N9fcM7agPRzh9zB6OLyvrg+Le",
+	"48qb0+eOspmVtXdwUbg6DGHN6jkf/rBAlN95usMbXE92Ug7WXPwRzae29roKGx2MFOWeRLBM0vav1bOy",
+	"ojTKcbPiTcO+oFQNrh2aBMGW07USW1WRUxc28KtgATbwC/tsq89nPMhuhn3iB7e23pTqwOhgsjx1QwM4",
+	"Gqt/MbWX1fS9vB+DuzOuQ9EZIbjuaSJ6Aj0RzfEuSrs4ysNwkw5Ervd5va3aaSBWkcYI51Apoos0N6tv",
+	"ldyF6UPXLDxOdi7CrRujJxHUo6zOm7OuW7KDxm7syF1w+lAXYV8GmYETigKn7lFIsbVKnjofQ/q+nJLh",
+	"XxuvyFqcSFMYDHdAR9dp23oRroHT35uqLIKHQL8+4k/+aE17OAaH4yyvwcUKF3aaRWWctp1sky+/yJ75",
+	"DG/gDJpdkNud3zi1M3XpeIUXRCwYUR6NvYPVdamscF5eXWewF+IfbXlQ54Gb2JsxY4Js5d8UXLvwJnqc",
+	"CDc4IfdeWSFRnXDPpRzJgvRBMPpL1ADTSVXPMT0zHRU4nEHLU2CzMgfW7FZXxkhyUpfkvjQ27IIdhMIg",
+	"Wix20qpO8sIbPChH3kQqHkC0N7jnHGeQSY92oaUNJ6Q7ObE3trczghPwCP8mKWSLK6udkBd5xZgDHG3K",
+	"oh+0SMqme3wsbEdVNSpjEhxNVS6SjW2lVBm2GAiJduKoqjLuZFlfk8/OnjDhNY7X6aaU11dONDK4jbTS",
+	"xgZBJ40P4bmFk/GVqUpuCmK6bZG4Qvht5spvpfN/CbIbb9gEtcV+ISjBsPgDmxyjj+ik1Kz9H851RjHQ",
+	"fFHsJQgQ6c2jdGJXGQdu4KLZ6lvN4xkLb99gyHXJuX3WdZnZGN6I8GunYL0xVUpWYIgsDXfqBY1dwfDd",
+	"+WnJCVAR/kS/hal3i53ScP6GieIHk/HfozBMflg+o410TmVOBvy85EV2Z8MhKDEMt6A6jzIHaqe+4sfD",
+	"CiydgB+kcz8ZWzo2vqxMw7uoBk9V7Qd61tTVFRy9Rlln6miRLl/+xkrtVE7SMDsIzu5FVRW3q4LJuoHT",
+	"Dcyoqvp+//D4nzMqVtanh/d/L3JOCR6W2qfno1p88QuCCYX7PGY5LyocXClgSgJO8XJvBB2nYP7KclPa",
+	"68ympCfs5S4szk7RptQWVNNFea/Knt7Co5JCK+z0qrMqcy913jR4AG8rY8pHkULPVTitTevBXFOVU/iT",
+	"dqJW0iqXedeFEt7jd9FOD7KgncDr+tGx3jO0O20qfdY+kxUIwrojU/Eon3mvEi3cxQcMBTYnLwxnYLT2",
+	"KHR6UbXHDb18v164jeMaNe+FvYOL0FO1Hq9fFsmMGY2brnBd/mA0Hpnh+oaiLsNJCKLoggMRddsRsiok",
+	"OtLDOUdHnjfB0Fo6M1/IHXvUwbPzRhDu7mQKaRxB61pZVVcYWKPKR1FJVAJgz4ln5ZXVtbRa1q9Yk8i1",
+	"TQxR3zQ0gl8NPrqpluQCU6KC9egvUaQxaUO7fxtG3Z3HEN93s051T+qLDjJFAWZTP0S7Pxmg9BF0OpLM",
+	"DLZg8gfiOZ8UftIsPT+MrI6pNzX1ekaG7njNe/LYm710Bkf7tVu0pHz6xl/a2D3tS2ZcOimTCzt2KrK+",
+	"f5eJnub2IXWDnq83ojRoY+HJP4mjopvQT16lhEv08nAzwbr8ndnkW7WThGqZ/LY7yjoX+IZDMlgrYEYw",
+	"D961fNiP5BM+c9f6p14+KrohYXopBRVOJtOCV8JtONZNHCY/S7XTpXIFJA6koHu5YMCJ7N1b2/FvypZ6",
+	"578Jl0aLmvtKDGVGX3CrKq2eVUnpXxKfydc0lZw1JT9rYYf+UOGYw0bLnHL9WUZXb37/n3DzkVilRaSh",
+	"dd/byQ2uAQ0kiUxW8j9r/TTwtaf0yhJFr0tWVHENmChoi5G2mRQaqDn4LrwjO37wGqaRu7SfZ90O2vrv",
+	"YWPOHm9/cgCJjI46mzqkNJAg1TuVazDM+FDBr5+H8ctja0lAmPO8DA41H20qD1xONaayMYlm9nvhghoA",
+	"5EFuosBMyewm7cVO1pAKJyiJk3vIztG8v8hc2Ru7y4XTgv9HXvt4XNoJtzsG1xucRFN3AacuchvGiJaz",
+	"L4TzqhHbK/w/OwcHNEw5QQMwTaWDaQTTiJeiJQtGfrAxatE2Qh5kOBpicIA8WV7pRuDaSH+as8JDMEZ9",
+	"MWfRxZnDt6O1wj43YRBmgz50Xe+eTLrKKiUgl+poLN6IMPtOwbQX3eR73RTRy5nmy6daahynoXEs3zr9",
+	"r5hGfeqD501HDhjEHkwLFPQPJNrhpKhVmTdVIclkWq9rRWd7kJtVE9RY5dzGm6XbLYZwl8Zdyes1z+k7",
+	"pqb+CTZCBm+0JIv4Llz0FrKad+URg94hZMqSOSCnhrfm8Ijg9lHYhPn0LapYsxeVPhy9OFh15ZORJSK3",
+	"Z45hyul1OTxK6uH9fVEeyBmdM4M1i8de9+G9YzQp3G4d6YiJh0CX+aOzvb8ro9aijdFNUrcoPRntNPgA",
+	"GdVXNvEUS+qXtT+skqe/PHNIxR97mSUAQz3LCo3PSvngWRPU62DNZRC7U8/KYvCOonZDu+aoD0dIc/Lb",
+	"sjKXG7/WZCottS2cae28mnmHV70vHnJvHskUXtYfbNH/rvReGjA/87o+/FnuGEv7J7INwL0G896C5xaB",
+	"EQ4qXQQiu45Xf5ziXcMFmR1G2hIXjxyns5LhSI9o0tLKC7yDT+jVamls+mBktTnIJqfwgrvMmqDRc6NQ",
+	"TmkojvjidAUAHHiTl/J64qA8ZV1gqrTrJnmqyuinuTMArxoGzJZMYDCpHDfcZKgsTlAE7+5dsNAmszIS",
+	"7vS1cazDdYyDKpKQxVnt1pMT+H7t01BYEXk5xdKRQRaznDOANOmPuffqRtm3SvKi9n2tMBweN8MOb3gS",
+	"UhCGTQQP9IDiQVjc4RfkPMUOmTcdPDfQ6q25cJ4gVm5xPmppDrPCF7T/5wbTSvs9ZaYXycz34XJuGwXj",
+	"59gPEXn1swe8KASUIFv397klKyFPT0PKLF3FgEllVc0AATAkspNVpYIXQZLUyIMimAeLD9jF1y1EbeBy",
+	"cZ6XNeelO9yqnWlrP29F4mXviweAcC19/EVqDjZh6p6BHuZlqRbJfvVobWEK4lgLWLI4wXFQmRU/M8U0",
+	"sjqj1l46xjMntmPDEC/LDePdkeztkeqtB0UOzuAfozaOaa8RggirE+Co1WVZKfHHT8W/JYUD8S3xm/+p",
+	"9nurru63U2grTctUZoPVkbOjeOTnnnsQMzWwNdHGIesmO1WKUepnw80eTAvEFcCR1/5JQK3JI/zdtH6A",
+	"5+qds8HL6+ublCq4yArMFKskmOtdXOBsbI3K+qiqcgNFh72/743xm72xFJ6HfzP1xmlwF+JfyQqCv1ay",
+	"6R6GGQr4yyHm3eBvuyOmIeEv0p53R6ntXHGCV+dG2defabtrz2GkYDyuLlPAx8ByhvlcslFQzOkG0/oV",
+	"94yN4iP4KGessYH3d0/lRQezsiPTtVJl5qir+ZTCEY927qSI+XsmRbEf1u/0HmfOHEAnOKUxJV6aYBse",
+	"zTkDyDmoPMrlqMC+BmXhjv36s+4JoJFvRVbIJIiYW9Lgt49bGi59eUGTk4ZLb+UWip+R3mQgqjglB561",
+	"034VXOM40Fa9qZT1oaXJmIlV4XU3wTbBRuF+iNO9xCyFGlVbCemCfXgxvyv1WdUOSujEzpTqUchavPvb",
+	"lyLcL3Qt3H+10mJ87yM2Ja5/Ubxyb23F2479ZQ0XFZHPAZ7FLSEYbJItE0GoTywOB7Q85BpVCS5mVRXh",
+	"lCO4AdhQ0+zZTBlRWsbeZk3BEdwDJJ3dOHMa44sYSx5Xf9iaBV0SjrN85XplaoiQEfvwrCcEkhC8bpkv",
+	"pXe+tSqhFKZISqj7YRf1oksW06F/VpVj7NKxloXb0yuK9OG5+fqBhPtmpedwLk2DAaGZxYXL+Ne2MTI6",
+	"fPCSbCjdHLOhORwfxUi0E3JrWj+qY4j/HOE9HyJ0gFnp2f1I6c6IS8C7bszSNywiso8LwTRzrzj+Yuzp",
+	"iUDdUGO5C7u2l9N/AnxGpQqwVXsQp2CUPInGqkZaVcTEBzj6aJRE+6r//hjGQr+uwgpaeMKcWVOaw+v+",
+	"Z95h0oTFC1P82VHtTl/XDVooK4QZSglYz9+pZ2VlRYGmeF3wEPeyquCP+z0P8U8lwxO3SoqjtKWIJRsM",
+	"kjqYg8zZ7i+K4GiN7GfVe7cuBibrc5OtVEPs9eIkEBHonOXPX+P1n3wy3RrL0aruoqqKXw36pRCldruj",
+	"tOisS7GVpXDnAUzzZsqdFodmuvfKbmKKTirihLA79Gj0TrmVArcz2eyG3p1qMtukCNfhsQohLocmxV6p",
+	"SllSZ6laK7iUZyVdaxVbWKfqctPAabQCWwdRmjmgvEQ1fDSVLuWVkfmSqkwQhkeAu6ChFkcm3zUomZ2M",
+	"ffzmDZvBXG0LVkGMnN/kgENYHgvXAKSFPPIwMwWVYACA6A/ifBalUg0tTCyt1gTw69/IrQ9gXMKPuWTZ",
+	"rvUAC0zIdMDuZokhKGnV1noeGAiX/keNsOOztIeMePbgRVJ4q8+iUvIZ+YL21nQB0mx1pjWVmo9GVrAy",
+	"z8o6zSEQ6CWRjmYAaYYa4Edh1b51iioFPnnzx1QpQVdhuLYUTtc79dQLLeA1VMIOKwj1jpHhhY0KEj/U",
+	"TRYZMhDAJFu0KD/BpXFRLshCA9mjuMlu303XTUL3Bk7nvnQMh9UXAOa9rBKszO70zlvlMeK7gjHkC2vO",
+	"iCLVgJcRUpQS0bgEg0Wbe4TcWhA9hUH9qM8EeV1xOR+n9Cb/7XDfREz/lD6qlNdCUOEjipw46zJW/p/l",
+	"z/ocbKqPPvnkDSBR8a9vJrI2ov8IrslrGMBd1B/gJYHhZIaRM6hQhWNvkKjJ228Gwjr3G24J3hVH0NYx",
+	"1V1S2jrOlf5ZlXNjCvr49Wcxm796WGDJ4rhatqIQkZ5K2nAaN1rtYJFPQ1YShAbEatci1pXOjf2k/Wt6",
+	"7x1DPwG3WvHwWevfEkRzZHmkU26qmumGmfrnCM2Ey9kd0fq3bc2+2vH+Ljug6XsdgiUz73RvFVDSrLX9",
+	"pVMbWR8qFWvFp+ls1SQg0+THG6nrAQJq8uvgmF1BgyDtTjBUCK9cjlHBylK3LgsoAixN7lcvh+We3S8X",
+	"7Y6q7GXuRwaLPKm6CCdzY81eV4qgCho4ysCYcZSzF6VqgHChZiu1R3LQx+KM1q7/qb1Vi1+R1mpQk98/",
+	"7Lq5yMuYaysGSoxwyOU+0zu4ngWdjksj6MmZESVQ9mQFvjKXaJpqB5arRmIUQAgV4Xw15kQFZ1BxvGt9",
+	"EVGbPRynsfEfm0rWSc5GmzuL2Y+Q8DAQhIOnYsqjqdJwZjD9jt8LFeGNzvJKRID7fSz91RaLGwfIoz7e",
+	"H0ImxCmxCiepT4pjDhgxm52LXtAbZhIIrR4j45KHop+tOugac108EZRx/iaokT4cEF/Tvd/W7kYhRdie",
+	"UEwinLwKvRg+QyqemZssbm+EEO6Ae2HfIx4MZNRhIh4cYRFW1jg/WkHpGbTF/OlBFBu4eDQ13fzerCH4",
+	"nECSgwK2hxnDSHr1+nO8br1lBLEQenPOAgEOAkkktuEO99jnzitblbwemnWQfKJ1iW5cJCPeQcT+pFQj",
+	"dpWS9reCKAciQTA+kWABiACKjHoykcXEeKFG9PRvY8Gnjl6aCA4IlL1p/ygkvFBZsb12Qy+gCtmYc/fv",
+	"cQw9A+uheEikJ/FX1rYKN/zuWdpansNU/ifO6X8En/yBJvgLehD85bPe0wbmNnzya1yRe+xtQniFVVU8",
+	"JWgQ8BxPW+Tdw2Vzp5fF/7IZsEaGPbOKes4pVa+64XI0fJ1368hE6FcJU7zISV3OJjD7dYPhLf3v6QZa",
+	"4ESzOx1W5p4gcnZG6WtvD7w3ZnZY2jWVvPKnvDdwsoS97I1VJRWbPYlzW3ndhEPmKhplN/hzQVX93kCR",
+	"2llWUwRu+oG117tn8Sbl9bw1C9KSdN3geUX3anYeEMs2SuEf1OYavDF2NFtt/XFTLoC5xwA03qGIbStb",
+	"wnRWG1PvFj+1jJp87mKHlTnGb3ZmHmcPvjdFamPUfC5aW5FkrmEx2ZSmVjOw6+X272oWjEY+Ay/R5nSD",
+	"c2010hZs62W2OnK6Ges3CLDmpaIXsuTChNVJ5UAfEMEPv4cTNn6tSEiMRbP6E76AS0xCgG/5+mDwkX3S",
+	"2O+beoYfKlQJyjzOaFLrvf083apFTxl0X93fTowopZUpOmDz5CPGXz6ShiRMvZ0YN0VGkd1zyAxU3cgX",
+	"gmR2OAeQLAVNsFJen4SunQdmzL0YzN7/Fl05rpcs5bXLDVEeSx6swrJldOogRo82QQwjjIoPehiw/356",
+	"ltGfGc8Rfk82NE6GClakKoEFG6kq0GcFQ6lPeJ1o7061ubBEEUEeN10x7TJGmVhWO+GUMXsRHHCilfGw",
+	"TBDy2UsrOmYNZN8WxGt2E7AxqOjAVJNarv7ioXI7Ef2yIyZdBFH85ZOI+2UyheAVd1TC1Ym+/dzujk+4",
+	"fePKenHQz0AojzlHdQHEhqwuoDv/9acfU85nlTz9Tj2rmvzDyIIgvDEdRGxQF8a7MbDLN/NJsh/DdV/7",
+	"JdlCmKwEvrZKlk+iVqokPQMBBTHgT+sf3Xefn50wfvSGS1nPxFHRlz/IpqOxQdVetupJvMEsM4kPFrXm",
+	"WBZfdCxz51evXc8Yiv7h2C3XcENW3YAWVi+H69eZoW3TXI/Ea3C7DUa8sF+HOq8hpvUvAy6cWJHaI66J",
+	"X52xMv6m1eVWuQSb2ao9Js4Bi08ErLF8oeg1XaCyBJS8o3wOZ1aBAZuqX4ZOAbyITlZ1Vwxh9iTW3fEW",
+	"7BeogzCmfC2+MwIoPyCKXUl9Xk5KmKvyKD60iC7oRNVxf2YK9oIax6qkQyQxgNieuEBLl71SA3pGmCVZ",
+	"X5GtwOxx2vutYFZDVr8I9/H1fwUxRC/gIw9XQdza5GhAgcLAnDDp0MhLESxW1dH7rqP6/2vcZJMyTlXO",
+	"mwxwUQ/4ffvin328dqPrTdSi0+PCNKreRJqIRbprCQfP/wqHZmLgkfUsyQRyASZSOWY5qmAHr+yt8A6f",
+	"9q49n6W9skkAK3Wd4Y2hJiGotZAXJKZ+xo0GNIDGcpym8SWbRl5y6N+zBA5oIGYmo/mq/Avp7y7H66am",
+	"QhO2mwKGv2uDXxr8EYauFT5uviIDgcnplbTuaTsOToJeuS/uviLq+d6SjCduqJWyh4ijGsFRmPB/T2np",
+	"cxrOoufA6GcTrTjT9OibNaeft+pb7fzCqtPSHBJiD3pNcvZluGjx93zeqlxVKU+iQ0kUp6Td8VnGSvpM",
+	"gQkwW3CQTt+lkKLxTK042ko5Aff1MqCEu4OWV4s1+7MqE5v/pLx4bVHsCiusx/IwMschjYZ4VgIh6p/J",
+	"a5dHJRebJvxnjUQyWnuRMgKkJFbK7qmisMJYDq5TRlwjfdiHxcWsZfFaiKMZszH3cpoIVvBdC9UnUO/Q",
+	"9iWyoV92lbzwANtbcJy5digzKJqZZiCNtIr9vKOxNQZxWAjt9ItZnpvlKJ1FzS0+CMZmHC690coiTU9G",
+	"fO9Ddq0LBP63QK+Hc3iZ1ZjI0teDtZ/ER6OYUi5UuOpIWhZ9Wx2kelnQiS8UR7Tz6fDrpi8GyzmTWkgj",
+	"upkzwHP/V4234LPaxedXvP62P7QmilO2y1Oqreq/d1wuVZmLeIOiXg0SHn3DJ1hks2m12qsyljllY0Pr",
+	"nb4lPty7s6yq6MhZJd0gu9hnzSbugh6KuhrSmJG2BVg9EG+AMcax83rJ0bt2POo/e+ztCLJaYA0WuHJU",
+	"bI7eXQ+sE9RPilWxr8ywkJDShazATtaRxlZg4aZ2uW4YOmHDAB4hrzwOZb5u43idD8oh1zEtTm8pkrfW",
+	"c9LyxCap7irDQp8oP+OkkuOmD+Gl+7aq5rDloEZfv8OnrMYvYU3Pexzpj+Y72gc8p+6yrAiSBP69yCTE",
+	"3dFcVPmE3QQwIBCmvJwjTUVBeSk5ajUq0O53ZsTi7unr3/3ty1mXPpYyRMa/+LCMTLjPra4Y8l+VafZk",
+	"HB364G/BfHXUMjVyMC2al26VMxHycsET3HdxwZBVJpP3JDI1q+ar2xWyrAPxDI4iN3H3JNgX912Qusym",
+	"mrC17RCFvFYa+7Yi02dADXLtubmCy2iwuVn6K1TUTBHtcn4qEscn7NPF+0yflVsyeHwqDT/el/uM76JA",
+	"jkIy7sTPVCwlYjpnaOt6OwguE21TUE7CBQ/Nq3pd0LSbaS6WkaOCGM0Ifky8floM1ZuR2CqSKUpDUzey",
+	"K7lEN/VG/FtskI3gA6Cwpuo3hqAzV/ViLtmSl4zzvIqBczQnCOrGdxZpYOmh7ORAs611dYrfA/IWOTah",
+	"cUjTqBpRDZh3qXfHp9g7wImTrsuOLrJWqowNBoLlMu2nsLqV4hq47XbWysFO+7MdGmPdQCHYXo18z8B1",
+	"zO0sKxKUhSJ2nUzQ0tSKhDWcd9AXDRoPpW4uVfnYHyX2kgyGqh92D08IO/gCzjJd0ybgVn887sCANtDb",
+	"YLkaLDNWVeUEVeH+/C019f3oDZaFpr8zo1zVlm4JyQrsktRw4g5acyIjWCB7cNn7rlgyd65iwRC5WMWw",
+	"iRTlQ7Engacs8VINtJYzON+Tbc/vGmQPHTPSPMZSOCx8DoKGpwyRjWLgDwqkkuS3NXEijeWDwTO5RR3Z",
+	"8NrLwmxYE3lGpx/ZGyg1bBPeHBRwR8Fpg+3yHlOrcvoYIWMubPab7mFUd2Um8noBoNr5HHu3Qu1YGA84",
+	"cNKWwHglw/Ud0K6Ysjrw/WUd6yDETjBpPcMQCAVGnstFVVUYDgAhw4mPoe2D1DUa8jC8DG4qxsmSUdKb",
+	"0k+4Ge2F6xg7c3mrKA67C3Bb0DXZYzhSG6XS80QoTPSJPUqTHot5WwPApE/aTj0ECP6kygM4V3tkSk/d",
+	"lBIRIzCx9+ja4f83HWm787qqNj3q9iR6DHk79WyKx3jXrop264xfDtbD63vpj+Bu9MvDjMbU5Aqnp+uc",
+	"u8yWjc1KO9n5lE6oCHWbSWzRC1mpuN5VfbOTVrklVP9wXebFb5W85UIMd3Jw8mKuBuyPMvjpfc+hVhp1",
+	"31H7YJlY0RMnjlvYKpbIe9hseGByskrgrKuSA3elslRsmIIJM7xY0D6Zjgohkpl6zq7ilWiKoFcNkqPD",
+	"YNlHOp42F44IjPel7xNW7U6mhq+vx22WEWTRodHAN8N61lcYlfTGiL269EIhs5Wi0ceiSUwTUNwQnS/k",
+	"Lkd+KcXeKge11Vj++wQMJ/YE9uwjyQbUwYZ/3exU7S00zcHmGOFyrJU1tYqXb6vWHUWj69MmXdgzaeEi",
+	"0HXQFqP3XNBYHrRd644Qe8JnJEW4KIL4hbyPe7aLIH6hVVX+xVrD0AKrnxu185zMRd4jYm9C7CAaznHZ",
+	"mH7bquL6NFGd8c7U3sqdFxervcKiVIg2/+fHf3+dcpeTp57UNR8fjx+AUO3GmoOVZ4cR85O6RjDITnpZ",
+	"mUOL35GrfY/phoUV3KnvdXaSaBeFoV0IjR3cyNRmnBvEs6xaNV/Qh3MdLy+6lWQ3TUIbTiSA+JS6NAZl",
+	"E4jIedQwYxLPn/77MlrGC2ZJaCXCw9hxG6t2koP/bNm6nDDZZPNRsQvwAS1OHsf3/VmyWKhS5jwmLKqn",
+	"N4KnHkf+IoxK8cDn2wipQLmmMZtCT/1Pbcx2d8zn8ToOhWkNe5/Ss+61k2FeGm6g9NgLaT7H2SBcy5LK",
+	"wtOLCpSHWyL0Z67VxVpUzQDWspzEAilQKlMf7rz1vrswn7/u3nmQSo/PZfSa8Yfyy0EQRQ7fuHlxRf1S",
+	"aPEPFQWRzKVmKclvpiFvfRiP3Fxu8H/Rw3DOYSh5if9SNl8AayUXkD6a1qmjqcrIX5kUVix+mRLApYel",
+	"DDNqBKjvRCTSDln7d0bzcb2loCh6V7oh933avxggC97v/Ux1CGHFh/Cj9IrO1lEnBuWcPKgV0Nwgou6v",
+	"eNusWKTHs4Oypm36K0nx2KOuyw3mJuLfTIvIhQjyW0IDh49/CQscPOHLVP4wnLlDHP1MVUTbEMhwHrNP",
+	"LLiK67iWEgyIiEiQWuENVNOlUop1iH6l6reZwx6iXMsGPVr1A818DYj7lvhWRpiTkRy8pZzVCyf5Nhiz",
+	"nN/zvbEPQIu5kV84vvavIMLoEsP4q7hsuFJb5XSpRuHEYJaH9Q2WO8T69C9T+suDNfOh3big8CnLd3Zf",
+	"2hlxSOG4aSkJnMf9+Ic3VckaY6b1lWaZ+AcPkRbrl+g40BZtP0j7hOf30mnLlBa+lkeTU9BsEWwlZVen",
+	"0BVwzBoK08R6TReb8sWIUBAACAh1bfTu6ES4Ymv2fKAc94QTlZK29jHje9v4QBHstrXFjjYkbIOwbWp0",
+	"GD2rtPz5zfT91in7LGOof0UgcJ2uCAuR5WBcVBC+sB1kVCgRyp9ezLwmPy33AaHl4RZxi+mmepWWGK3S",
+	"OBzMJBMWzmcenDtpsdmhZrtvHH3Ryvnl6R2Twh2bTbK++4iBm7Nnyj1aO3eE59Vt11Ya2MV680ZtXLUS",
+	"+9aCzjL7/aDoV1YVhDNTMg8KbVQpkJQR41NrIgEZDZNUyk218ZXkgANHcxGNlTuvnSoTg9rlaAAP75DP",
+	"O9qdtbqAtjrjgUt3LeHr/Urel7mJbL1f9ThFVmBSgPvrCGiI1Llj2ub1uqHk7hjmdOkds+FWTM9etFMF",
+	"luYabDG2tFbyq/D6YUaRa3sTARI3yVNU1STulHX0/NT9HWdljqA/8vG/YtlSkBpyDgyTvTPDcgJEKYMC",
+	"pn6zgF6hPYBBeE7Q9pdfBj1De8mf2mg3Hz+Ci4JqsOX8avwgL99bYkoIp1a6aUrGujetFUG0cOZhx4Wr",
+	"BZJ5rym7vSlGjXF6CQ7gh3gdmFdc1gla/FsRfhT/MBp5t7nEeuM2QWVfjprtkLUXUgA7xGOUt/D9F0NB",
+	"X0CqN40qBTyAWrJdsJkW9ITBKDeV7aNUQ4n0zpyVS/4cU82ysPnAuDMTgVK7Be3NatE1TyRZo+mL8sWq",
+	"YFU1XKdqBIAkeodz67AgG9lcjTiim5DUcCT8V3tl0YKkFNyMJkY6fBjFi9jwo/LphSRkhYO6QCXI4hGV",
+	"5vA6Pu0F9Phf6bp0ESI6nN3vqMYBGsQHoVLV/rX4CfM6HZsGJLrodL4BQ4wM7TdVcxzMZ+HipXxb6a6O",
+	"eKsyxi6/7wu8PPZJWdCFMt36rdr775Fpm9zLFbfi9bfCu//VSuvXlLWnp/8vvHPWEqIyk/SiIpLhx89J",
+	"s9mlIdIssTs1juDPmuHp36qr4YwpSLRvKzCkJOb7WYU06s456p7Md7eRvuDIqFkmcP7ZMde4ie1uR4dT",
+	"XUY2afZITbdTU9wsPxu1jq4Ugn8rJTNP5CsEUit9SMtKdLyH1LadGdE2G2/mPQm8LEkFzH9CzQ8+bDxN",
+	"aUmKuOo3xeWzlivRCv9KOFx5hs4VnbInrVMkHmf0HdIMggEKxiZ1RMbBsLQK0yneKu85SyTJJ3AR8EKq",
+	"6zt2bNgvjIO1tZobBqyzC6pc/ObP4RLx0R8/ffPbQrhz+FBo5USfwCz+Xl24angEtGBNW5//h/3KppK6",
+	"3mSGByZLmKAI3akqlxoBiI+ErsXHb97MAmb24DbBfEZqAnzh8PVptW5KWIbu/Efw1gjOPaKLInrBC9kZ",
+	"RCAI2aCyQNhkDMFKH0ujuk03ErUtnSzTHD49EhwMwFhYpRIThOZ1QNdCeIIC7bLYZcf3iDTu7KM+hDhg",
+	"5efkKXX/867KF9iKQ0TCBR4XZvzmqvztpxXdpz0G/T5Vdv1WtrW3mjse+sOrTH0gUgSA6vQIL6mx0uXY",
+	"L2jPldKQ1KZGx1u0h+JX9atkcVQ3xfaLZMyMzDMQxinF2V5VPkksBFAibnXcmFJniB0mx938kfbryNRI",
+	"xUxDYUpl6JBpSRfUPeFiEXVMvG32aOO00M1VjIYigwB17ZmTTMrCDc4+Ekk6+XgwSlBnrEJ2BuyMzP5A",
+	"Vccs2VQ9TrhXUz59fm/Ez+29Mo55Zv6SdT0c37eT1FBMDwwVtAUaoaShKX808lFsw/eC6Z+2X9ZKA5Pc",
+	"/9W+efPxv4u3oDGu4Tz7w7/y/NX15o9veKQrwfR6nxz8YCdqTc3wkDSK1WVRprNzMTraUT1id+BWVtQ+",
+	"ii1ayO5WAO2OtU3vRviZNZ7NXnz05k3RFRziN//mJ105U4uP/vjxH3670MqI7FEwrf2XDsZXJCEZT9RN",
+	"8Y3u2NQhuuXQ3CiXGyPXsJvSXrS1VQ5P2b47MCndNp4vYlrS/TBi91aojLFFNaM0bvfdDg/DrQFVpIMu",
+	"yfwZwGHVnSq6POrQaLqtWOcOFEpxwuVdI27ynDqdR6/ixcZ5Y688fs99AJghlKgkpOlEsqZ9q257MDDa",
+	"bDf6hn0NhC97PYKSOQfeNBlhH2YIDMYPc3fgXaeZuLESiTtjvHmJrXeqnUGy80kF7LHXp13uMSyPmsnX",
+	"gK8eok8nzGM3q6bxkhvF0zPdBLO4DOBjwW/hW0T3ZmR5k25EVd76ooi7vCxpcTilW1NAaJfvfBbVivgH",
+	"xpODiPTJ52V95e2w3pnVcfVwUOYBPWeungiC5X0o6nAhJ2vPYFXTpcM5HcxBV6fWEUqllWQ3hamYUqaj",
+	"rOc5cb/VtfpVGlLr83bpu1fUo1YLyrPTY+9IGzVtVS19vpN75XOVISelGkd9wzG9Anq0NAcR7luqR+O7",
+	"burPBigQe/mc/mLGSaMloU8sSDrSV/Bi1ToGoCfL0irnOCMIituppusqLMSXIkn4lkUqTtmoxvUH0KOL",
+	"ZTMOVpZay81B3di4E1jXB2Uby7IyEWpiF6Zhr3cpuJQAEe5oLnUh3n31p999/Om/Jw70ow6np2is+Zll",
+	"pToa9iw+hn2GVvxZ7o7BTcB8D6/JGw4+Chl+QfMHY5S1u0B3kXDO99PNWYXXgAl+xEB6t/DdsnBy83U5",
+	"oKtoW80Wa31de3lSXGXN7tQ2uY4h5wQYx+uwnjoeCUCpLpo23zEmNpFkQllowupIR40QkSwfFCOStbqE",
+	"gyRTlCK31QpbEWfnx3DTPHUsPro3NK4DdW+B4Nk/WHOI9f0LqI3fQDYRInIu03tmQAJYZziGbVtHuvAZ",
+	"6YtXpsprOWA9G38PztUUla/3e2UVT7WGaNweYbNwXl4d9Q7RmW+LT9xQl8kJGadJUnpepexulJVkonpu",
+	"eEfOB6KsIqGe8C/dxEw/iZvlb9iah1bdyKAB3uFZ2bLl49wHy/IAYjFb+LEjUECev3XFZunSRTvuG+2/",
+	"9urMPeikWf41HCfQ/3ADnHnZN7ouv673ZnZ74wPjKJA0M85dZqHgQ5aHNnsCKyjCAWuHBdmqLCjcHmEG",
+	"+gzpPOMStIkH0uxST/3bhEBwFUaxtVWLaxXDFPCScGilLW8x83wY2hxaRTSgn1W14Ppv4Tq0kDWjk6BX",
+	"urFxGYZFj3RCuVuOTp6ytN6s4g1yysbGtYzaPMfWbDKelInV4ygt2g27o7QHRd2W4Q9W7XXF1/PS68ql",
+	"i++OwRyaw8/DRVBsZXbz9KtwEQLAZolQNHZOMVXGYYL1jUZc65R95YS51IT5+kdbHgCozAPQFjOxFA+t",
+	"i+fe9Dmt43b7SMRobydqC1qIQqQu3tM93onb7SaYt+oQqAFOn97rynQF2esFnTNG3SNPyK6CIpKoW1Ep",
+	"xK2atBNNE61l0cuIxBqGuBPSZN/QuvfwmXx4tTfOQJP3To2GnDeNaIY0yf8CDXlL4e1FHGSR5DK2mFCp",
+	"p5TuJTZ+Xd33K6mLub51YZD3Nq4bbYksFVNckj4R01lW1cbttHMQ/se/NxXmVAFxnf52aHVVGY+7MlXz",
+	"bnaVbqgpgNV1qexmi7Gh+NdSy7NBNiaNGNOdlX533GwNbku6EIpar43Xu01jLvQPunpWdlNrb1Fod8bW",
+	"zlOHkz2RQm0lUK07U0rkiio3YSXAxykevFUSgXREqHmRXtmNayxwGJwVcKTUpt64SjebMwDeEiBWXdWm",
+	"scarSAtVts5vzkgGfZTabrxWS8oH7iV+iuUDfcNxauBtrXT6mW8rf5QOeu1r/0FstZW7f91xDTt8k9EY",
+	"Zi9GR1gx7R4vfpOO2PmE4+i8SAdDms/MPvo2Gn0dS3eN8GmQkej6LBCLb+lMulsuqL8hU5ReZ4wDxQd7",
+	"L8drYlqK5JvUWrh3NsPPSKXHRVmW6tl/mDZ8yofpVYZT8Jfa843KlggsPiLKbI4OCzolequVo5IToMOH",
+	"kj+OU2uugRxcsSIIvuZKd3P0Zt/ry4dbCOw9aNTmRCOdU2X4VWyvAsPMS6s6fgwv4KtvZXldQOlYXodN",
+	"ELi0EFRLEM05Qx95Ya2ho7lAjxSo08CLVPkIhL81ZIKQfz6oywP4XqqqoLgD8H9dUGrqwbCUNhcKE6Nx",
+	"HV4L2Sxv2EcQI+JSH4gYlRi2tjdPyAGP8ROzh0V1fcPaH61pD3yLsNS2csXGyzWTdOHkPd2Ww+ABpOZH",
+	"ELjOpfyV26TeXlzX/fk2wmzvVXAg4jGQaClhftMX9OjhKCAZmR8d0gKRxA3H2esVMVAFcZLjjuiUIXfY",
+	"9HXbRMcv1bZn86yW9GG7zXq7OG28XFHdxfTKyn6HJ7NalU/ow76Zt5Zh/amhB6x5jwEUpo1mJL82v2YD",
+	"gvVH19K5z26D/IeOnYeJ5d+3m9G4nzGAsPjtbtOYKOM6K4hv2Hhfx2i2+eKk+VO+K3P3lBcRTt1hvNyi",
+	"qLptkKzauHcd5szBh7v5xlE0s4PHjXqSMicVnnQtq4vxQ/ILyHMXHgdg6z6Po664MIxVskJgm3ZIBW6n",
+	"ELeeid6ZMEy4dGfYpITZw3EaDgr2ZI9dQ2doR+oSuKpcOna5GjEwaMIBDnWvfDP9hXSMFGo7Ir6TPi6+",
+	"une0jvgg++vUsdZPOiqRYYttFqEwgXiUVJ0qMnZtBNuksEgEoWOc4WANngRHY07LyFO/7VisX0Cg+i3R",
+	"e3J8aon6M8IRsLUOcowSxWf8HviaUrHh92+l86lXBmPBtnVpIiZOnjD73k9OjDtxPfBn3ZRcdW13gnX0",
+	"/evON7X3sXvqy3gaoUpgvt2YcSpPZcozIYZr4/P5b6gP/vgfNdrBceUBVcZR4w2Ftq21d6+/jYjx1SIL",
+	"96PI8qGbr8xFnFsifS7NAWTJiSFNwkR0zixIZpoYg3iRy1H0ryRcWqm4brSgARAXX+jUNZnRWCy1gDiY",
+	"mhJgYwCEq3Q9v5yqvQIPdsQMHC6A5RlxBDumP83B5e1Yb1vFfCNxJGd94tuTeALuariWn0Dn/ywxID9q",
+	"XOXlNdOF29MkXWPyukOppxYiHUZjrj1VeE9uaJ+Zqj3XHBsCNsyGn7HbSy+G1qM1x6bGPUX9EHlBi4fm",
+	"GLtl6Aq7QqcWomBe2xoJkaYOSoY3wXllX9OQ76JOcD4a29r5u+j74eUZHmMoScUZi3RlNHM1kKIfWgVB",
+	"KaoxPipJHPsL8ZRpueZb9J5NzVY4HYGKR8GiQVo3bTIsq8XWYeHeQvxPWbfSXjGQWWBwydiwO13YgUgC",
+	"eE5f95f6UGlIRNzT0+P/ZOigoAsLE1/VtYrFbCBq0KemRsxgouGTXtSzxE6DWeTm0bGs5uwIImtT/+2j",
+	"fvovGYkndt5ptn6vKwV06lvplPj3T7AOAQGM26sf9av545vB8zNaDd6WUxp8+4ne1rhDnifYWeL9XYFS",
+	"VPXOlEN4Xg+sCgLPsTnnIW2wtGtHYdU+QheYH81l3QSxLnxwMhpppTcL2Jfpw/v39KaqSMtGg0tfnbr4",
+	"xw/KSgMXHyC8LTvN8qA2V0Uc9BNbB851hhaDNtpwdzm03YvYUAuOyG2LQWu4RB6sUu4RoJJeTLmw+lQL",
+	"4UBa2tHZ8GKW6dVd8WYUNWXRQb0G84ZOhDDYj3hC0gzj9kDsllFld40tZkNEmBiMp3pcWlqqGQGhttUr",
+	"2OJ+SsQHwc+lkEDwnJ5iH4hR8d+thoVrnZ+1bQCz3NwL6qBqt3JmqGk1PsQVE0ss4UsehYylVNtrONl1",
+	"o2whpDjIJvwLMoUP7lc/y52vrmGyX0HLkd2pVs4VvQd0vHtTol/ZLImk/aSRrJfqehff8Z6RrEY6v2lk",
+	"BinZWOUyAYFEZpCiWRR5gMKCJxG8BCHLElM7MTQBHt9F4kSfanOBEMxRPvO6xB1lM++wwUWYOvOLxPSd",
+	"j9mzf33TNs6n57b8X5Ws35X/UhLSv8bNxDY2in1kCZQESLKwQ5JY264+nkjtJDVBEufzk5C0XwoqEILU",
+	"MkA4YuNUzFeqqxJAwBZuoXIGhK117pvZk/A4/YtCB7jnO9GIggEXufzVVaEn5c2cf0R1dq9xNu7wj2Ij",
+	"zPc4pVHGUnsbVGiJi4T+HqlXgipMv4W/xB+AZnoTVPSy/nLx1S9qMUcPKb9Nqoaj43Q+6slUDA6HS5CT",
+	"QlTKOTEs4uwVE4/pSxf3rl3WlHg63DUUDLOdRJemQrky0lwr4+01szux+8LUSISaLtacQbRguVnTPjhn",
+	"k63JVe2lrlqrXA6jqub57P8EX5VW+0NmyWgmYzj5LEu1aoby5iP8sniWkI45k8HWPuwUMFB0nfqFLfe6",
+	"eD66/jYEbYvCA93zLscrok6DdYSopkZZzJVxMBU/UGvhNlRFjgqKVKWfFZaex7LDBxQNLErFZy9i+aQV",
+	"w3P7RWyf0f+fzp+ZdwIRIhDXuLPlU+IRY3OUd0R8D0KTHI08bYxO7Aa7NE7VrS7+NBn3xN0+dL55tJNu",
+	"CjRUgkGNWQmF+1A3C8wngM9V5VNXJNx1+NJOHPSzWs4mHIaAUzMIB/1xvpXR5nZqqP+tPbmnbw7+uFVU",
+	"RHA21kIWEwr6iV0Mmkw6rDNYAAkdCP69uIhO7ulBP5L4r5CZO+SAD7KBDffP0hzeF+Kf0sN/t6b178Fg",
+	"/idO5PsOhHgVW1UZDmjHY3ezwba/9todjRwuk6H6xkSmjJUw5L9Apip1N2J7sa7trJTtqQT8EDzhHtrA",
+	"YezBWUfiHu3EETHwMw5Hb/j4ggJngZ24HNUR/RDZ15W2Als3iT++Ef9GpTxpGeG8IQ6eEXoixy815LDr",
+	"mWHdiF6Y3htPCz0YX43m2O2c3l+JaGbcmPgWRRThDIYcUay5eeM7V8HvWPEeEk8dZV1Wy7mFfpAX+PS5",
+	"eBfYDTACfvaeB+ZDixAdgJCU5lIvBIz9FeEYLwGMhUeUn7ONqLZqJ4kAY4qQx4BP7IRcyquozSVjUG/W",
+	"4DPLzbwXFFlB8hAvc1kqJRfp7nJixnCr8Bx8cZFmrvdFnBREqMWq1OGvG4r8dUNOPKIjWoepuT0OIjdj",
+	"n9EUDGXyB3lBghl90P5JfPvVR1v4+1v4AzSO25m6FMBHQi31+v1Qvv3i04fi4dsvPoH//g/478fw348e",
+	"ioe39N+P4b//A/77CfwX7voK/wv3fgX3fgX3fvXRFv8vXBr/u4X/gyfBtW/hvrdffbqow99nOGf3N/gL",
+	"U8jv952sNxE/zjCPqJ99BKiISslnqH5OXNfPypZ651NqBeplImmMrHZtJb1J0S/kaKyNgLUvSJuUrRKm",
+	"rq49KHx8ITxzb6ALj0jD4UmrioedbL027eKC0rW7ikgfllES1ocNItm4mjSgCFKu1wC0OyTJCotRRW/A",
+	"BONxkm01O6K3LTKppOZYjG8M6AOg0gz+VyHg2ulydNWoQAXHtFawFXt4l1bvPfsLEi9yv9QmYwfsVKaR",
+	"WZkhWXP8q+3x6o98gOtirD/ygeWRbuJVGzJVJHGkheoao/Wko+j2X07zJXjiinTPnyDHFQFmQQtAtEN7",
+	"qBA4P3WdeIDGIwajISlxMyl2g2ow9i1IBtWKA26/gODsC2odvKSfbYYHdQb5oupys2Yk+0y7XyjrDgvw",
+	"CIlj7NpbBM/qqBQoS+jfG7MBwDQptrI+iZ203WoUkGiwJV3XO7YyjYBvdwAes/x22qdIjIlPWJIeZKTo",
+	"B6wnW+Q0ighUiFIJN7LDqAgRfLeELKsEINjx+5g5WCIrETEfb5gTnKnc9LMZMyld1POL8r4ZmeIJANaA",
+	"g9d4U10CJptbQHQ5Isuxtg4hasbWvTMEJGOuILnPYpFFvIcP+aYO7tKL8coH6Ii48WaTDqJl3VEpUTnt",
+	"jVq3VYV7KDZwLuDfkKzE21YtzmHHdxQPdoG93V0NS7b08lt95+OmeJhOFI0ptzzvxoFyLL8A2mFwkFxT",
+	"gV7ZWnOKxQbIeg1NQxfZxHcHxgdGsfsA/UbHCOderGNQH9JDKvmlG1CF059DMhpzwqMDGJ4L4qUizAu0",
+	"Y6spShVbny0ma0aLY0G3U/jGzXJtUknnN6Wps3PXa0IUTNBJ6Ch8V8q0Ej+0CJ4f7DuKoA84+oabL6M7",
+	"7z6V/js55vxWXuBe9w63j//3dbSdvKcnXh19OW0H2EE57eNyLW6DbbdxO8k1N8RhJfadvdx5Y5148/rT",
+	"Qrx5/YdPC/FRIT56/XH4w+tPRY/yFdtwvnLhHuUA/MEkLbu5Gk/wok7nnXqfyuuc8OFheaMj+B0HRexc",
+	"Sz2xezMbR8iujlJc7R5aCWnvA+EAGqGiNkC+qSxRC/emGxuT7ColbVo1tGa3V3BtzKUWeHAFl1YiFTF2",
+	"KX9CLWkOhH4QlT6pnrEeHlGZC5RJFgiWoAu3VwGohfDLa/Et+UkU+adB72QNw0V/GUYI7lfMYvTM92Gm",
+	"clg10olMemMW+JH9sXNzb0YJ8KpJtBOrRNML+iPh1/dnrrXMQeo611jGp6Ke2CsCAyJwU2xEdZQVkWLB",
+	"OLtm+WG6H4OQQN+rKCLqjJO+5szLNShYHVQKL96sm/WFDSZTX8kVgSglbaUXbPN4PTLPZEiI03qdgxuL",
+	"mOj6Q0xyRebiOOknLsaewo4J535FNo3OYLDP8rrBFlNMCqrS6lmVcS8GabsqD0w+cIuQFZRCP5KTFUs+",
+	"sTvxi79vvc7OPalRdhO9vcUP+zzTND3HMgOYVbXTACiHuKCuAcp4SZicKYh8RSwyXDsfiwQ8JC0ExKWo",
+	"q9qizw6vyn12VL9LU0XH+ebDRwZcQV1KMRiY9mHCRUzDg9HGiexPqDf7gt0r5MeCWJzJnljktPIPsYXA",
+	"BNJcY1RQn4nHd1S+fIswYUUYwUs7q4M+q8zu9GPY3mxcAJ9RpCGxnxo7g3PcR73CW0GcHa+ciK5pSsrW",
+	"gLKFdUD67b0dopKybGb49hewmX1n/HeYw1zhg2RcKaQxNaW8xkhe6vGiI34bJOxJvKFpAd0+ZJDPVYbi",
+	"S7kl+H6/52KifxJ7q5QAwEsReU9pMAds+7FC8qZQgbvEEneTW1fa9WvIctHDYsRBsZPbqJql8U+1BsDm",
+	"Dk3fADPeKOCxDvMdNsFeJoB/rgVtrl9fEJOEbxlwHgBFp2lrf5MSf0S9Tdy6cMKrEjE9pO9mGU9usuJ/",
+	"3/pKc5SAa33120U4d4KgySsftdTJfgc3dbvKuBXIlVw7rPB8qrBi67fJ1IZkhHmmKC5lBo9Ytz1p5Fkf",
+	"Nls5zyD753AlVLYDXNuYxOWc7SF4UDWUDe+UrgY8dD0DsGSJ6IAaIWjbZ548Fztk8feaOvZloy7YKZ2W",
+	"HMXb7eMOAEbMY6NiCzjRhtMIvzSxSa0CSGUa1SHLtEenSFZh3AeVJZrrt6u6TSYTWfOVrIU3SqgaGBqU",
+	"OkFoBOM3y2Mg9GLzrNi3b1VlLuJNOC5KKy9udEjd6+2mTlOZgySdrCy/T71h+yhvgZ/CWLEFu+oYkYoX",
+	"JS1gFzv6mEEFHorKbIqEvrCIvnm3fbr8ck+kmV5ccZZ7X9/Znt0xNBLdor+/WX11qf9Sly9Xu/sbcOqd",
+	"rJF5dVmdquQ7Hh2lO7InPSd6yHoQRL6Dw1R6p2Kjudojn/stXm7GuzKHV6wbtQLniFViC1F2495Z3c00",
+	"HwnR1j+hQEpwQfJL/msyAK77yK4AZF4suCqHwaxkSxHwq98dzUUx4u7Sv68eA92afycD5lb0r4s2BG3R",
+	"ORArPDMzinfmC2kXtk6KbZmI7WK0d6jtwFS1gmuSaeadjU4R/ZeqKf8ce5TtzFnFNFI4OuoR+0LPfKgz",
+	"jX0jVQ50bQibpBRExVq3VcXyOABNzTx3HzYjQ/Bocvod9mXFZ2RWQZWfY8Ha/ZUuGRDtTbhrbjR3kYD2",
+	"aB7GlcheVQoIgBKPrxVSnIPZRXdFQqHtddSLcYA4SexxM6ARvI5CiCb6r3yE0aozIVEYCcoDkzOssgAE",
+	"7CfKqXSKaI/g29iuMd40Dd8JFWngwwWP/dY5QHzlcp1XXMt2pEIcR2tjmL7VPlL2YAf3pWpH2XfwhkG2",
+	"8Q/To3muUQQSeUw6RQRRweI94leZ9yLptMMFyAr29/uVUr2mGPJ97q2raVEi483i5QD9wbUOW6g9/r+y",
+	"uW7slDtE/4a0L+Fp7hr9DIS3T6vSzfFgQrtvih9A00aik5X/d/FrV2wBUBiLZwgCZe+8VX53HKoHhtYr",
+	"ODhEgn4zHE+XcUFLBOTgGLOf/TetLmyZU6XKML+ZoGSvDo4nw6faz2D6FMRTuL7fw43qOaq15KOisYB7",
+	"Vl6JOOpZuzWi/rdw+XyBFFUP08N75aG92e1NZXaJGFu449xavjeX8FzTc/ND+VMiI1ixTWK9aI9f7X+8",
+	"gFwNRzLDl7Ay0r2GHyDDc/vy0vN+RXmvWJxfjx/YLBdELo+mirQ94ARgBXbqe0E9XwCnEX4FUKA2NdOg",
+	"IVVBk9JFku1F/CQ/YE/qF5CT/CB1eHoshxquMnlc/Aw44DQDZM3F/K7UZ1U7EFURXP5g0Yl3f/tShHEA",
+	"UeN/tdJis5SPMIGgvQPumUnkF4fO0aCGq+dPN7ifruZWta09ZryXiSKVoWQSJNjCGTIjbrbKOjwqxQUe",
+	"4kh4yXMuFzaFSFpHG5Wyj0K7JyqwKakOAKDSphGqPEBzbes7ot9BkrIMxgBEaryGMtLwiCVJShjoC3KU",
+	"4f6fIknwWA7cgkpa51bwDDc4Wryan/dL38T79guoz4P6O6ivWwQl/gFw2vcDiX+Ql68UdsRccQKs6Gi0",
+	"uqf/7V75mYnkq7szmYXEeoQuZqQ5YkM6y7/0Yuw8WKnrh8J+Zh5/+IO8fG+JyzNKzFHX5SYaYJW5KJv+",
+	"dpS2VM5P/l5J+OsCoHppDq+/J/j1avEqzSFK14+xFcG08J6n2F7SVujOZik4yfBqdo6PxptlAaFx3hES",
+	"InWPAS1LfuY66u/G6Dq20qzRsxsnIObR9j/gC1OyNJWDrLmJGiWsvAuZCDLBl5205Ssn9qa1YmdsMPFG",
+	"uH46XLQHywWOj4uhSVmcIx4NqcetzGRPVC66GX6ryjxxNBx+xN9O5Wfh+x7FVoXTC6wwRCM1lQRTDHp2",
+	"Rb4NrIXrEqXQvQ1QtT1SzyfR1g7I84ghPzHpxP2OL4OzHPcl3sBGAkDkMoVPZE50sw0BaNkgsCNH7rFm",
+	"GaikddUtg3zJslqmr7k6JthOJ9X4uBcfk/zhCiQwEZId1ibKarBcYht1IHdFlCgMrj6t/SCroEH/jmWs",
+	"BIGAkabiyVdoouJm6C0NaY9SB/nbdevU0SdCmxWEfnGiYHV5WL23QdIWLwRoznfhlul6yMhkEFUjBUTB",
+	"qEersi5hBgrR1sA/QZ2s99Iia6mhZhOlehIzWxJbBMoSeAujlIdlJCSRqsqYtsZ8xbJuwOPpueiS41ek",
+	"T4tfqmvR6J9V5Rag0uCBSUf1xadTtAWeCDji7An2He5cBseWegvux1ydy5gWe85UmHio+FXPWlLbtSlZ",
+	"0Dzh41LmRlduFlZPsySNeHt2ynhu9yAgF273xqnz8hQ7q6LPWV0J9evkFRHb1RV+51E/tKVZNQ1cWwn5",
+	"Ji/ySjJ+VlYKJG+ZzNICRuK+iGBr8jJH9Z/YMEA5wck2qJPF4nwpdqoOUuLjIVJ0gv/YJ5YqDey7SqtY",
+	"MIFP6JAkmuh54F19G+CFxsDHAA/p/jLBVU8Lm5bYQ8Op1G7Tp2eemkReN1FjhbVtoL0omAMltoiBTFds",
+	"og67UTtgZmbFZ1kt7miQ/RGuuW3JATi65edNk4rKR7Lt0+qzUChZ6vmyldHrVhMBEfxg/ljDS+GcqPym",
+	"VIes3ocDCLCgcWVT+OW22kpVy92kZXXVu3gyr6n1XO9H3DTu4exeZeETH7eyxL/yr7Xu14Jx/ltaBOus",
+	"gHdJwqcNvW7YT6+SC7O9ohlKUJgn1EgObAOWhHl0eIaTgN8tW+UvyLmA5lk6bRx96ZSGRzU4uSvM0aga",
+	"/p5pKEAMiKlQOx47hfDmIm3peuctqltZZ3c/FqI03K2cRxUehfWIKtM6I1wBxYtqQWEyTk9viKMHjN9Y",
+	"9FaHFaAuGD/m+yYQbwpn69pD753pnovoyWVL1uEoeYdu13qh6vIREVkRykGkfvvoVeN7Ld/ABp8DfsaA",
+	"z5YaVA3AralBHfbbgBpbU6t7FddiHOctJbZUef0a/Z4z2m2FOkOYIgTgwFkg6OZEy6GIdct4Qz5xeieD",
+	"+s+fC3H9e6dq8ezpaeFXDhIVwM0/7Nulz8Gn/gR7RZ11jX//3bA5Vc9XWWxg0ohdNvG12sqdzf2mB9+Y",
+	"QfeNavzLtnl//MyvVTatWWqrdt70u97mMinxFZ104HPZL+sYpdcZSdlKhxQwg8w/+sZPImGhoVh/ErP7",
+	"71FymJmgmoPBssVOUL4uHbQAjW0ZpTiqqsH2bxdZe1VSIyoIZsbOMnyzqTBoVfIMrT3IX6z9gNY0qQFj",
+	"3YuqaxaDfgedbyGITg76YsS6gn6jXPqw2nhgbOEO9PBeLuRyQdbemkLB4TLhTPDol54kn+GTs+X9K1rP",
+	"fYY3sM86qt2poibsix724zGDvODLkQB2nJgvMAFCpD+wkYA3gzqnLCWOrz/nnfc1WOKDqn115ZrdBVcc",
+	"xLBrtbYHZDOWJW6hfQLCe5u2aa6PhIoqS9oZxvqj2KqDrmvoz4bCJ+vryO/tbQ/cV4y/nFCjqXlR9n6q",
+	"sbz16V/RZeGOoMzyy9XICza0gHQcuHS0YhdjT0vX6itTlSx3gtr7HLmGqZEbYzFUN7WC5l4EbYYzrwI4",
+	"Wy26aqGFbQrP2t8kTJhYSpM5tLI+vXJiK61bI/a1KnMfegNpGnTYJgiIy3PUR8071fO1UuUKPR++bDYV",
+	"Hq6Bro5qg5CqcQ2G2nVByBNwdlBfinDQ7rUH4PQaQXyn1I+GLYxum5jXXkLjTUUUy05zb8wsw+GP4Rq6",
+	"dtNX7BwY0wRZxYZeyDkR7oqblGoKlulwY6rP4sveL+24QQhenANa6q4KLw2ePjwptU47pQJAMsCjUZD2",
+	"aUHWSFLPUU91C9U/spIIjecvncsj+c9ZRZ/jombNwpvQVrpspaFnmoW6YpWYe9Ms4/vHAXS1k7mZeedV",
+	"w7TjyBC0xg6f5qKcT1x3uWjv8ul6WY3vMgrPXs0pfV5uTqIafnHZ6BJ+2L8hW3mvc8/srH3WgikL5j4i",
+	"EU1VZmYP2563EE3BpBbWjPle61GEfjugHOp1idxWCvivJBWXxz6m+ADa4lPWveN1HkFH9ZzEqgrf3P8O",
+	"fAq7PPnAwC8QGIC78zXeK/z6HrwtMYZ6WVOb4b0xfrM39oI5elNvCMFh6g0VglcSW2mgskyl1LsjUu5I",
+	"e94dpbZL4FppMC9BbFm583qn8vWat2TuL3XpvpNnTKur6+w2+MtVQeqVdsGKIAgNE4s6OUsodk5aFjCm",
+	"x+H+mkQg47nbwGVUEBpjkNF4gjQwnopYs7AAxU/DZ2idkTMb/++qJpC9nqzT0P9cSQ5XHYk4bg6E+DqW",
+	"M5RTb+db4/mc4gljEnY1w8HOdDiXtrryP0X2NeaXjvd5WtyeABLT+xy5rwudgJotZrkcGXsWwhiPUZsS",
+	"I9htBRiek4ZLU1TgHMZpSaRc8YPpE24tzZfkJYyXRpZc1CS8VUxbwkHy5qjrenUV0FBimem7ISR3k9Ym",
+	"tncKM5fSnli0VJK2EetPpXfKdY2RZQlY/B7H2yEciQaJH9kAIE8V2E0vFljB6dvPIdObvIHKWP7JOZJz",
+	"XYu9NbWPBhFYN0/9yhHzzBO2zFAIdQw/yxRsUjG8bk19G/YCvWoYFisCqTXJS19M3zAzNR9KJWClzerj",
+	"LdjdnIK5QVoM6qf6IGvTizvFPT7H1dznSO5kKI6pk5wi6ps4NbTmSb3NarFfk7xjiUk+tBmwc9b6FYaO",
+	"aAOT898ZtvI6A+kj2Y21YQlo8ZEwfBLCKS76HhGZymrl0iO8EX+E/80n92IjCuyomQ4snJJbixjbc/I6",
+	"4Qh4GgDCSeLAIC+SVedBfGPngkGjGm+uOJqg4zmlP1iNddh/Yl39DfRCr8uoThBBhlMJHFBP6CTBgAn2",
+	"WjlDacn61CUpg4cAIODtVUjhjd0df1uQewY3BAcXd6YmHp8EoIcMufpZ7nx1pXz1yBwk3rQ4fwR0g6Wj",
+	"ZgYDUoExw9AUlxnOJEZRv7+x6G9lfVA38KkrEKkvb1H5LKtWzRu9eNmg3eQtuc6RzZTP2qnFquVHWVVY",
+	"zhp5qJdpdAyYMEctOvbJjdHEXFigYGEba4Ji7o09GO9VPTgToZ9PecNO6lEtgz0Dx7o3RkRzdaqT7lG2",
+	"Gdrl0ct3kZpxhSklvcp/V4xsIXJTeiSPhDg0IH5Ma51in3te4IdNlp1mm7WD2jqxDa3zcenpE+kAdXOU",
+	"qMI+Euez6Nu80p0c+S5ogGQoN/1RnQtKeaqqAoZz6LxVJEd5uiIFaPrq2vWOG8aNZo6dM7Hd0ubq5mbq",
+	"JOHq0vjTBN/cyWzoE8edp0sQjTUHK899B6HEmJnClLOpFWEHwqkBxR6cYZ6CStCdHVmWKHDLqmkcWM5u",
+	"73VInebOj7LmsRqRBzBsp2CdATYQGBljsA9aKEGFcfxAJxplGujLdx0kzbsXxn5ly8QXeccyoRk6e5GG",
+	"jDXiP/jBly1Yj1hgBKwV4t3fvmQ78ivF12fBPsQWbBH9n2wDgBj2G1edIdCqOPbF+85m1A5zcZs+zC8b",
+	"t4np3XXqCY2D6UKfz4L1ZmMpQTCECvwl9UsudQln2bZSatiBhEEqKbv56M2bDzfg1BQkqNM3bwj6AEhC",
+	"JE5F1UBjm3A8YTqNnCGK/MQx0tzeUls/RrLUfFH0Kj8FwnlzOaUb5cvWbCt1ZojflKckCpsDi2xNYRIv",
+	"RwOojKjbp6Eba80KFpUvtKrKv4R7OBf7pK431DsOOyi34C8ZG/W9e8TWlCo2sRI76WVlDi1+Qq4HgenY",
+	"sW+66nQZtTJuM7Lsta/UDZ6UucQL/Bofk15VxMVKM51Z6b2u1H29ybbSqY2sD5XKIqMB65w737qM5MqA",
+	"Fpac5H71slF8r9eLdkdVbrLvZes8MCIy+tb+GHpfGV+evm38zptrwDeT2hnpN5Wu1QZRt9nZHLbOY0+r",
+	"DianPTbXFQflJ9gQ7qGTuXvhk3tByYXZDmAhyy66bm6K4jh7nAJb3PSOH9d7N7uAbdNcj8RpMfaSAW72",
+	"yhGG0V+MOJvaH8E7gRoRzA7yDZomHiFU2AadtVeK3CYsNCmZFGnP/5g01LPmvDSRjy9YGkrV9UZu7MB9",
+	"H1gZsQpuxlmAAfawJ1RxlZ6ehsUviG2MGzSG7DpNng2x3CzhsKEHvYDG5n8Fs+dPGQfkx0j1nPoblGbS",
+	"87xruaDq3RHqpZmmCjvP8llKd3oEj77S3ldQoogV6pDxP+hg/YvYNDdlhlK1euvnnZibbkrLpzreJF2h",
+	"3dTD79nt66ETVrtTxs6XXuAXTeNKJuMg6t0xGrBh77rGnBR1tQY/5hp8pgs4LtAjByO8MaQa5xGTwvTP",
+	"f59LJNJaptnrpjgOlL6S5ofbAiB2ETw+0UmVrGN7DmHq2CZFenGUDqmMMbczPfEzkJ4kozyiJzwWI8I5",
+	"Qn1qNcY8Fakfkl9+lDybs/q5UTuvyvzwRg/aXgUyIk+74LHsIqmTCOIttQ/7R/KB+yViO2hO4S21s4gS",
+	"g537CYaCvwYxOGIMBQMl3GZcSneF8Jz0YBlhVP1ppJmIraXy3FhJ2O7J8hyMrDY3TMGlWaAXNSCE9D49",
+	"IfuF91nJ06w2pT+qEfN2j2b3ltX8L2suSlUV2omY4WldK6ubWKxMF9xeA77/N7dnl/agnN/kDj1ijg6u",
+	"6B/E+SxKpZon8XG2HGmpO9RYPU8i9S581w9wJR2SGwDwskclhDl0faBMFh+uGqfIV6xiDCYu6aphFbDM",
+	"5LGrGOucb2jSPYeimXMr/IYDBphmAayOSklv+JM9lzFl47vN0aXZyTDqrdcN9cQ7kF30+9ao+3bqRMss",
+	"b7AzXK2p567daUUNVOvfBjuHQ2gsaT4PMk8Rv3EPDGo4P5AKHN2oyzBNHzftb6lwYmwkrQhr/ZkHROZd",
+	"eBCcQR9iqMjHtHWi9STn9vaOSC8pcMz8J3Kpu++UF8YKaM5MrY8xD9wr1f/jG/FvOZqhfINvZAPK/57/",
+	"bYJ7jN29+48shiNgv1h1vlTH2lWdIVOlpLuGj2or8tv34cDFP7paNs0Cx9Krc6Ps6/SeO5xLfAR8c3xM",
+	"xw2dCYJCGtTS1Zgh3BtL2a2dwpo5So1a5TBuT2UjPLZ4ZB8HuYMH0E3TKARFaTtyWZpO/MMm9uXrZpf+",
+	"lH7pzXb8Y/otP/3I0PCsNlRBP2JPCj/hMdLIy8wXLK/Bh7YzLEUhpBniQriOqX1BBlVdH/rfUuRb6LxV",
+	"svxJEw3HcnwMFRdEaAd1vsC93e/tqLGn8RYgpk9iCAvEyoSB0ZjzJ69L2sK7AaXYlIN0Sm/2BF2EVaUs",
+	"uJ7UpJ1ViOzMXbluhcSBUpqDuOiqwooL4NciEFbsBQ/1sWH3WKlrLrx3M3kroQl173aohxFSBJNA7Ftk",
+	"2WvZcEmmu2DvWV1+GJZL2toLirXdwHIv6gD+rOz1RvN4OkiWPKrSJ7X0xWOEI05tihz2RsVvk52xd3UW",
+	"k861Zw6eR5BxwJogKWUwT90jcphIqnwKDvgrV/RazMjdTjU+NlH1UCsYQRhmT6dsrk7ffCgIdutdJoKi",
+	"EMxWA5n9HmsZ0e5eUprzEWdNB68f6shvZYiwFPtG1qOd9wjfAadlpAQP411cc05G+81h0jW3R3oGTbZO",
+	"HRNXET7EFZNejmFVQL9CP3kYRXDqd7LSjQpnuzjIJvwLKcP+/T3g4SvXrW3RewByOl+0U8VQxW+vAkOa",
+	"0xJD5AWYJ9bG02mwxmvu6i/LHfetfyHGBSJKYtld3PFie+blMu7x/rs3fOtIW+O6sJiLnthE9A/r0LP4",
+	"mGQLxHBxQrhcYqPMi8LDcMB4EKGKQZcRfR+nurwxp83e2BztDMDOxVGWVKEIl5aRSmpbtZk+Y8vLuDMI",
+	"edKDqS4adWzuCGm5AsavyFaCBv0Uc1aqnnSiJg51KZzykaaCaDYwHn8MHiwwTntd9XqIoFmvHdpiPiyD",
+	"qcrYeJBtnJhvm/2yZthvVaOkv+ccxQP6RgdcABBPZxcb+6BY7k1V9UP5uY/ovys+OP81XNfNck11SXwM",
+	"y3wynt+8hdI9ZDKcExFCTTfA8jptKu6dMvxoAMxWBMpSwNI9WwQH/ixcyX5MitFP3SKz96oO1q8ZkAp1",
+	"3auehNM/4+ph3qqCtptBN6KHUoituhqi6weiS7w4lcPxDb5Tkg6kA468Dfl/F71TGxlDB+H/AI+6N9bX",
+	"wf9EjPTRKpWkKrw3/SUNeC4mgKmH129j0+XVEQHb5TXwIfclK2ID88mG7IX4lb8ZocHDCu0lb/U5Zw/d",
+	"qooaI9V6r+RfMCxlGn1FXhJzIdOtVfK0Uc+q7iZiZOW3VYWB+y7rGUx011EDhx96DeEzqZFuQj5Ub/LB",
+	"c+bWaWCz8ry/0E4Xk5+zIcVx529mLNM3F9P5zi+Zu7Va8zlXJU9/ecY2AaWZRfBR98q5FCW1MHdHeQNi",
+	"HJPhr1LENCXND9S4SZ4ULmsh3gSD56M8JGtu5F/iVeCD2YOus9XVSs0TBXwHFxFoyxhuP5yN82IfREHV",
+	"VH04oujExBdFjYhmZHFnV3wvFylv5LM6q9pvTp2s5yDxwULtWV8DYq51mJMOXvESYzNIIPMFI4HqL+FQ",
+	"FnsLkuSC3TmGTRYfjWgdQVYIEQttTZTvqgMi956XNtmdg/5gTnk48RXhHq0xZxbkEobR1rwdI93pRjdL",
+	"EW09g9gU6QBhgiULQHgG0IRHIBwk9hMoQcNKFQGtR4sV/QgPckX1L3zVl5Kt/E0tSm92ETX2pOvDV3At",
+	"pEDmCd/hpd8aJOOo51u+9Pgn19iGplF1BlC4hlTrw3T4LB4uGVik9ATPVxLr5FDnJHG4SO2ROU5sEwHC",
+	"Uz+6pr04yqZRtRPbYPk6Ve2XKidYi594dsOokZY/KC7qPB1UzFIgigmWqtfvVGIq84JhUJBoEi0aFa8o",
+	"wg41Bw40Fuxyif4/hdRpWx7MNMD9Adku1xBEEopsGarV8m3Nz63z0eU5Ky88THqOwHEJeyNVFN7gq5V9",
+	"ttpH9F0gi6BrsdfP/cahhA7lcWe5FnoGDtzMLRkSwtTHl/9l8ZosYRd8d5ZVFSkGrZKOg7KSTxrmoWX7",
+	"cYL9tIL6zZt2d5y/g80zTAj24N3dOpN0kJzd6hWYzg8m5UQhN6sUtp8q5bXoCq7DuUZVfaD9IJgEhtj2",
+	"ymXb9muU8Jey+YLXwkuw44PzBvki76NHjrkpAylff2MKvzVcV6BVYIxxj3BGFWWCVNBoVdeHPp3xFFdK",
+	"KofpZ3ePnXDrVTdK5z7E6R8JX3giiDO1aOg4LpGnrjPVVlljjVUN61jF92FoGCOiJvGP7o0Fio073smd",
+	"tnS+ki3ZbfNY+0f7fCIIiSklfkZWgH+STCDu++BBSbBowbjB7DBsetvWTlCp9ChKueLIdPJZuc3t4wkb",
+	"k4MZVUApMZWOCx/rFhk3atWuJ8Nl8agXwpzTQ4tOYQ8/+Bas+W3LuU21KRIOADAnwZu04cw+HD2CJMg+",
+	"Skl3sjehc1QvCxMWFXDe2FwKGlLK8gnQN0WH2aHYC9THQnQSKbkx4UNl6Om58mCVKpOrBMgeQ2D/Ul6f",
+	"EDIGl9Px9yR2rYXOYMTHAn93T6K0eh8paoB02fSDXXTkWHN5Ehh8pCGb+hBs7Bj5AghI84QM2wVGbWtz",
+	"SYzEHYtA2Lvy1Pcua7AswWS1SLCI/VKLhx02zIYhAkYeiyJi+BReNkvC2KrXsMT3EDC2eFSF+z8nZMNo",
+	"Dy43RdfV+PbT9RP0ZTtfqAWfPAHH4jzkrZR3O8UxBO6ORu/Uywm3KBa3rJYbxgKhObaMO25OHeuLoPJk",
+	"EI3Cf0euotqIEsN8BE+bHA5Z8oDhAUTdZ6QHFgHmfd5UZf84Ynp/UjsZrgpJOwG/DwgTJKD+VJmjj1q8",
+	"IJQFmr+UhaTBm4okDVkBItdyZKKZcgALrAyW3Dmvoc23vICbu7fmFzWEBwZzhP50zSH/1DWCFomaw4DG",
+	"uBw1mel4brtjy9dinE2L0daEBa0M8pZcJUDKKmKtUgp7wsmaf1CsnB9/JmYu8WNnS8OoohsHRR9X4Axm",
+	"J919bnXFMB+b/Q18Iulmy/PjZAR1yOdwQe1+S0BheIuVB+ogLsqiwwmycfz3hBMJ4UoQB0J0Qk0jK4Qb",
+	"79TuKvXMdjQfm4f7hzgj6ZPyi3FPjnwXJrVm5xu+62zOqvaFSOWK4QNoM9IB/kaY+kn87qOuwycwc4HN",
+	"EAzUAhuil0FUBpw/u2CkMbZzny3pJhteGaWP052dHu4d+xgWR8RF0XG/7JXid9ZNmjx4/T0seTjuRJNH",
+	"a8Av7JEyADme813rxcEEW6tSz6oqRCOtrCpVRYcF7Jon6ktbCLkDZH1kC3zlhPxZuyfhvFJNIUjvQaro",
+	"SbhdWyFwEG8H63Ab3kPUs6kE+lnBB8FVWGOigM6aHjBnMAXj8DV97B02E3D9vU/z9VnreXxFojDIpCS1",
+	"i5NiLrWw0qsnNCu7+UaKRSp1ZlVPjsegvx4IzIEWgbe5ET4g4cJ6WgRog+j4XodAYdBHaw7k7SZ0c1rY",
+	"07EvTMraLtQgHWnVpMeSlNvTFytvpFVycz5/zNcL0UXQFT2Xw3Rp/90+PY7UtwPZudwC1JOLwt6bZGZQ",
+	"zMf0GEDSzHVv7taZ1ScdWnUdXPRPI1b/XaWDe1rEBDOl06AfbJfRHyFA1oBj13VLAXcz39OAuqO02CPl",
+	"ND2WCfNDHwP/jWeeOxrrVe1iTud+VPLY4ML17w0+s2IR0zkJPy6sANup2s8jUlOPyhlFuVDvDCKYi5po",
+	"p4bDxNC26OLbEISzkq618zybf6XrvkUqj7uUZeKjXnP9JliQq28CkVxDbyO92jjT2vlazXd41RwnDmqv",
+	"NfZ1PJe5gktQXQtqA0D7kKID1F2shNA87LhTxhnr6SpsW1MX2FSmTq3pkDZ0DYwkE4DwrYVmvJuSi8LG",
+	"sqcI3Glt3VlnFEeAsw82MZnS/RKyDFxqC60F+ys/BHt0k97n4o5EyX05G4hq0iaj7xqcRcmuhq3cSUu3",
+	"JLymUz8aBoi6oCz/G5064sSk41SOWqcsWXYYwH+KkCHoyPBwP+UF1fdTvi4f9X2nVP2WDel9kKSKXVAH",
+	"9ZbLOEIWwmK4/0acDjHkHEpO7k5ts/HWtFseDnTtYs6Abn2FYLS2gbO3Nl6cZan6zTbxWGZ7e3aBwZsp",
+	"ALoMSC/OJtN7VnoJfqII19TOW4k1rHWJYWQbxIXCRNNkVTDEsP5lXfYTbuE7IUYSq5sLrl1Tke7Uv6jN",
+	"rpLOrYl26F/UZxWVLE3U1Sr4jfLK6lra68Z5yaZ58N8xydzZkFTKtgVG9/QULWvhrZJ+cR/E76Su3vnY",
+	"YY/tjrB4Nif1fihAPY6wS2xOHQEyIFmjVRiKBTdH7O46ykYNu0dZSW+L5ChHCANTjmLeqQ6z/Rqfe4dP",
+	"DQT74FMfVbUfhClb7/HTICWJf9zrSsXGfJWOZSKerNcFhGj4mhfQob1Dt+Ouiktr9bOc9Tf+RJfd12A4",
+	"bAEoRx/oOYyGohasVYYzqsk1QTmay2Yvbd6sgJaBR1MlrwwouYEfF4oSxm5d66lGtKrCiGInA6o/fkpl",
+	"2MWkz1u49Qx1Rc8KSNca1bmF8PlWyPqKqjSKktcNCo91fhOuCn9pB5VAneJf6jrezjhDerLvA6bGzl6f",
+	"s42da+MzWKblxzMUBP8KbR77lcYDH/STTxj1rndZQGxYxkpqgDDfxDT0XjHn5SL9FX06q/hQLt+157O0",
+	"HIB39d5MRcsvTnre2np3SGMeS5NJlcTmBTy87kOIZJ4ACQoLTOpvIIG5bw/9HsOwn8SbhL9PjcyAxOHc",
+	"7o7d9bK+shCODyGGk/PeBDWyvgyWE1mwiSMCZ0DlE7MHMP+9trb4SbyIR3uLAb9ib5NgHpVt5QXxrE2C",
+	"Z204aKmkKZcLgHoaMEOQgDPmnyL3ylHJZ41oh8mCgI3BPh84NKX1sTa3U5hH6XC8REaA2ZXbfml6DztR",
+	"0Ghi2Qk+4dCI3jHl1IUUO2mDGU+0B8SziSx0MXANrS2mXEJAAOv4TRGe+sohknZnLOCXUIVrS0ocw4h6",
+	"eSc8HHIvqpX0K6eUolXL5MuUrHOV3BdqGQQHMnb0AP0C9yDQIBNF2bFTcTHYrcLBTALbD2Q3w/w+hb9V",
+	"SgIi/jm+rz8dL5yXuX6stxOHF12il8Xm9aIA6Vo0+mdVufmMHj4wrU2RJKi3JGkq85L/TU3tQtkK61Eb",
+	"STDfKMKJSdquoHVdI0Z8eQyCcpp1OaWFtLVf9r5v8dqVjbJlXW40x0YsnD634etLOHysBPXUqQOzx57F",
+	"SRSZbhiDBE18VX65vk1fO+blpKr9uzfoddnWzBetQIX1WTnhDeTfnaq9qkd78K7+hY1V80VEf3Fen6NX",
+	"Hqvsb6Zy4KJ0DuFbsnaJQ+sC7ZOjXNLUu7cNcXniwNInTd99o/ngaMtMu8X31vkFnc5vzMP22llbQFUV",
+	"RiRKvd+HAyl1ioH+x5wBZtuY9VwGjaMVyuDiktyi4RccxDXd29iIZG/J4mj7M5JflreKw+vfp5tyx1/3",
+	"2WBH6MUb64ej8ea7TDJ8rIOqFIGC8bCffJZV9WcuBvAT1v+4cEFfDZLnDvW50bnHdMHL+tfvWltR7xIm",
+	"VGpN2ywoLW6bYRx0tK0y6ahVuS2ujTU9gZtgU3ep0EwbWsiN5HY7Farf+hESLdlcm18Q1x/GQc2yLiTE",
+	"SINLE1+Ubu+NfDLO8Xf3YqRpujqByIrtB2A5TeI/Q3X6cr7Sd8Goh3IKx5ofWGiPzQCDagtOx8Eo94g8",
+	"+BjYLoJTHP5GqPMRbrLeOEBoZHJB4aaZK9L45qCF3atGz00PyUwC7bQUwkN+yZRqT8qqSER2M9FfRcbC",
+	"63cxUbk6BqySvRHG2GCV/Qr38XN5pTOTSn1kDfUQhdiaxIl7Rtz3tPhtRceT+dIVtiawq1VjF6Uj4F73",
+	"2XCj6EWrKUjc8bPXRhy188ZeGZ6RqcmT1WFZ2mYX8x5jlIk9y2rKX97Vb4TfIddyPst5dHMcXBxKdhpT",
+	"T9rxx5U6/3nNm0+zP/3x00UaqHtBely6mR8sQVM70DfTkDafbWkQe3p/tiW4R1/XixolD6fyH/KSdYBi",
+	"yuIf8kLcboKq46aCw3MFJ2aHbeu9AcendE/iIO1WHqDBaLUH1Zy6kFoKkNkrVOxDRnIrS1Hp+jTAuNIB",
+	"R48CJx8yVh0wrK2bqj3MSyNNQfwIdn29GbbtgLRIxPQjYmHJOnvEWL9gnU3DebjrTMOD1RmHeBUo0EWh",
+	"v03NTk0e/VHVm3U4wuXXtvagOGq+rvqth/Y1FivfWBDBbZa0YEnU5vKEIJUeEHmQLmrkxUETQrbFKm/2",
+	"hfem76CP5yTxR3lS7mvPb1gpanWBmiikGNL+KWwf7ZVNtAJI8SzO7S+/VAghlyJFzZN4IwDpYvXhgIGz",
+	"PRQ+qBr01FYPE+d82Z05vI6jvafyzuBc/XgkL2ZaL5vKCSt5BVUBlN6iNGKS8qUG9WNWPb4O7Kxjg+eJ",
+	"NEWAjNe7U5dR7Zdv8jSVOTBOCnKqnYq9KU9h2ZKAxaS0Hueke8CoI/8dSwFTUNoVi9VQEOOA02Swssgz",
+	"Ng6D20dZl69cjHFjsWrrC4o4xPAYkOYW/0/uMf+jbgYHRCV9NN5ju8h54zscEuFBLzgifiS1mZArwSXb",
+	"uJ12DtxA/HtTaYWtSOxBpb8dWl1VxuPmP5rWqTD5G4SX2w5istnKuuz9tdTybOBf9hp7k+6s9LvjZmuk",
+	"XfbRd9aa9L/6sx4ZzVA01hwladPcSSJAQPI87jC86PuGh5FTQdaa1xcPpXZN6zmFhedTA82Cwz8p60Sp",
+	"HdSOP6Iz5XSp1tE07NGxWcGyZaWuN20uqw2mtnD6FxXDX3BDphSHa2Tkgd+MTcuvMmg+KFrVtP4WtY1t",
+	"K2SnG6j6xPjNPvFSqwz9+0pT7F4eO5JtgtbieFAgiiS6PXnESWD3gL3egwxbvJAvB2MsbwDyYRAO6Snc",
+	"dP1HXZr752tZRiHM3CSdkJBmEKjGdpJGbMN0Ij1EpLEkwMErh/aI9IMjqLOMIHJRybKE4wTDltSj8KT9",
+	"JmzXh0hJxaRo2fOjrUvz+qejvMvMDDc/vJ9kkPFpmrd7/oYNW78hLDzj8m4V+go9nC1hVOOc9FG22KAR",
+	"yiag5wv8HWi8pDvNfT11j339DcLeV08A3Q9SiYR8PO/qjdwm/t5VcGGsYOgkRQdfsyjyBRStibLuffGQ",
+	"Czb0OrcgtV+EjbeHI388fCgQIxipN4FhrN2/kxBGmOqp/X6zHZAlxC3RzlNMh4l6/dPR3EUvDfbq+3Vp",
+	"USCD5Zj9O7pvcp2I4p4nCUAtsTz8EKSM9Q2d11UVqXEKAQc2VfsjgwcQdMSNKntdcNNsIyEA3BMOPErb",
+	"mk14Il+b7uV8FdiACAnuyIlxGHD4COyQEzs4p9Zr4B7NeUD9dtxsd7fgyPbKO0bNqXrmRdenh3l0rgU4",
+	"Th7jRDvkmYrfhgvT4xJTtehYm2ZwITSygXdGnxtHwGnwRVk80IZdGk9V1XzlonPyoLD6iTvlEZMH+XQU",
+	"GNJlfaKxmPhL26on6uxpFIZ5F84e8d9cmIOivbKqUiFx0RGeA4tdp/hZkZFcc+7uEIAmA9Aqifg5MF6W",
+	"4sVNJXeKuKfgLexL1vCfZVX4oPltPD4izeN9+vwsf6bi1cdPe5XHnH6fUjWHZwDyHVuuQXQx7BfyP4Js",
+	"wzXIaLvHskvX5/I49zXZ/03e1za3jStr/hWWaqs8U0VbchLnzNgfthLndZMz8cY+k7qb9aYgsSXxiCJ0",
+	"CcoarSv//Ra6GyAogRQtk9HM3C95sUkABBqNRr88z1/x3ODZJKzUgjmLE4M8R8c+yvdhCqAKFrS0l6nV",
+	"yk16bTq1izMeM2YOwblhziKWczL8NjvfsMIlgeib9GEH+ZbxmpXIIxbyi9hPrbSwQXx8Sno4cTrxIks9",
+	"0Hxs43qYNGA2/qSX13BEfhN5zVkvVLDK4lyffRFBmYxlNtev9CKRw3Eez2FnKME5XUyP/LG31RP6MVYe",
+	"k39Fv2yc+OGszi4HmWnaP6Zk5kvgm9XwWyCE/V5xfHoztK37R5TmEH1kFITNcoGVSGbHWZFrQgeWgjxP",
+	"CMIzh/OifpzAGWEUR6Asak2QSxkMRZRs86/G6SbN4l6VyA3DACg3pss6B6YXv3SUxIswQIcwWtz6/wZC",
+	"VCDhKqf9p/SQlnqcOHNNjB1GFbVEHHeCQpYTOppNxTPWtDknnNaOCfrMsWH+7zeMN9JPvBpTv358J7JU",
+	"YBDjq/6sF1ge80WsL6nBL2L9ltvkH95MIX1rGt10Yn/BG/7ePuwvADOu9jXfNqfNjPGHFd2bpkuKxmE+",
+	"LB46y9R7I+Hmmidvmf43N7DeYvF/LoFT+CnbpBTpEzmc2O72ifWZ3fnFVlM84MDxMgs13yCb0bAKzYQj",
+	"+1calzxbyEKUDHd7qOJcnXwx5Qh7OKn0RQYnaCoTeBenkTITtWHT7zpkLCvKRnk/YcdQkX+To6cAyfY7",
+	"RDYoWBA7b1uJIRsJKNXcTWlY+Pypz0xZHKtgCFhea0dAGfoPcYgWs7zdl0HmLH8l9jFDKCYPn7ucoD+Q",
+	"cIxsaR0W6o1EykQETmO7gesIotr06JXaqVQVjDARiESZbIDieGIvL/ohVVDG66NCM+OttKBSY1AKd6pb",
+	"Xh+LnXXm7PA5oUHusS2MX5k2hpfLec0Mi3lxxUP52DprM7lSVWU9DJrbTIlO15/lylurwUUfu09i+2RI",
+	"w/KvLPbjTzPXG1sPOhAJ7nG0SqgUXOCtxU92uJFEi2yVNr0hz+J5qUy7AjRTbxW0cPyRqgfAJRPbY0Ui",
+	"xlys2ZSiKzI6CY7hDlJGqSYMsUiCcUxjurSJWggs80/zCsaPKn4Nm0+Sy2AOkD+gqrAdOOfG1hzLrMnq",
+	"MLWzZm2c2fVKF1EQMIfTA87ivQgOVoXh08g+2bxQ8M8NvULNB73+YwQ29N71Z+1pgKDJt/NL3pkRPQg2",
+	"MBLrIzqxLgLCNy6iNpQylsqAD3xPDOihvBoPZhApSvw9JoylebKQ8kz/1XQL7qL9sJf67ZSGVphNapbz",
+	"C99uHwSTgtxx1aEpGSDD2wJvXqMERIbYSVgbTAdbqUTc1eDeA8GBfEb1iaZK43Ox0CilguB/bC8DmE3q",
+	"GQOSJdkhWNryB46iUAOlsTx9/txTuyxV/q2aEAZ/7eeYspx0myBxm69XLiE7pHMxTCCkVkrFAEk8j/1w",
+	"FBnMK6LTEg19zl6hx4Dq8rHiglioKI6qT1OEH6ZsSpn6cxvhD1+cx9T0z2ICrZlTbMTaYEqs1QUVeDC6",
+	"vjaB9W2cHAiIbSMU0d6HTngg5p81XXMOytzAH/lO0buDTMU+TqqyEzoMBtspptsRtCrD3fTCGy3c3Mrb",
+	"ekK3EKdjWcHXZnASz+0MkWuJ14BJ/fWaU/4lFj2lUVCOmCPfFpaongTknSU7aR4nSTyHPAMVGkSMYBYn",
+	"SCSpQkRmVu5TgUBCZt3HJAEVRDDJQL9MDOkjkUAaGcL0k+B1lkmGkFxkcpjAPIjkaDnXqxj89PnNZfDr",
+	"s7N//MxQZWJuJh2SiL9M5VJGdCaYD7POOC3lesgn/5dB/CGlKxFle/X++f6G6qJzbYP13tBNo+fIQm9w",
+	"cnoyMERJYhH3zntPTwYnT5EFIJ+iBPbFIu4Tih7+fwJ4f9EKG0Hs3ke9897HWOUv+Rms81rIlKHingwG",
+	"VYJsn+ubd9HIHgumNK5/54qmFIVQGVif3o02mam1YAgqjmhSh1LOwiCFlYtakIsJOsio996tPiml8nze",
+	"P8UM+KHDft2lXKzt9wSpXJFUjKbASckj/QAicfm+73tYWs7+vRaV77rXXBJ0r//7P9MDdgoWIhNzQHS2",
+	"868e/Sh4CdDv2juny65JQzRZdoXiIMcbqTWsgiqCKL94Yii3W2vwZFt9vC+UGiOTMdiiIt8sOVMWy9yc",
+	"CXpGjxTHZ1O66T5yta64yAcRKH3d6CHNABb27MgAf6EuOHisgrPBU/Jl6C2qzyxDbCtcNtvKlR6JZNQf",
+	"Lekc8y/upUhGl8tc8ZKAyl8yn8lI6us6eS0XiyQe4Uv9fzO5Ifwh5gu63w2Fgm+oFAnG/ckTPXmLnJB9",
+	"/1Gg1Q9MCS/+7/RZCVr51K1iPh2EvUxE8ZIAt588LyH4nnLmee98cPKP767w1Nqyy1wZWvmN1Dgtg9/9",
+	"m3vHNDykayRrx57L0npDFAttqIgvFomc8HD1WYm4+XgLcrG1qHTYZCSzBGlpWCYil/qWVhYj9nBUS9Gr",
+	"JTxGiBKB6Hzk+jrX2/r58enp8ZOnvU0pYS/GV7/gUdVY7+Obp70KKTw9GTwvC+LpyXPdrkPTfz44+WVb",
+	"AiP3908MEzy16crk2S+Ds7C3itUUIku8Pvgebo/46cAZ8WlpxGeV+2ZzrNi5M9Zfdwz1zBnqL83G6czs",
+	"53dn1TN7Vj/SwcmTB07rL85Y9SJtDfbW8qad98ZymTEDv8FRRbSxJwN0Gek70reVjR99rY1A3TbWK6+W",
+	"cCC18hsa/36Fgjht6CEu0uuQmbYtO6vooMCBIVRzbSkbJFC872Bd+08cBOA9r4/ESI6UVizH/LOTefRz",
+	"M23EbPG1CuktPfMInSQmwOJ0/mQwCHtyqCC7E3yJ/3pvAEd6+s7EHPaspk6e+7j9T8/ILagb1NvMvM/U",
+	"haUmnpw8e0gT0ziNvsllbmjsV1Zf1rbxTG+gqieKDfSk8W6gWT/QhjCd1520eK9rYQ+8w8CcyimYbzH9",
+	"9dSHBsZQX+Loakp7YJLBqpmAW1d9tXz/ZoEjWxJvDI7iwTs4PR5oLQ93eipQ1AlrGh1wRDsdMmp+LyEA",
+	"fqxFNQcvzrbTlJZU28JCUNmd9/3P76reLz/uHjO/6q1i+z+teJ8M4a8E8HOq5Z5b5KqE+gZuDYLw5m9C",
+	"Ml20LW5mM10miWunlGySkUzkMkOnH8LvMjgFA3DjQF2DoPHjNHH28cQwupWf9+72vTc7iuChDj/qu26r",
+	"Y+IiJ5hiKS4avZgFjE5MuItZmT9eHbxIHJxqzMQ3eT4F3YciEDU9qq2i4AIsG1M9Ko/LuYwgaX5QLjKJ",
+	"xau1muSKHzrMHXDDHCxudj7TtKFw8BcdSDRt77XCGUcQ3MWwaskes+1pUTK3vGZCYmmFqkXkfzNpy94C",
+	"sqnHSsIxFiP4pkZCP/p1cHIa6nvA4OQZ/316q5VsGs1FNiONyprbksAUV4anJ2daybkydhb2Fga4yAII",
+	"PbWAQafICKpm3yjucD44GZwiu+CCTz4MnxHlahmnWb9qf6+/65slrnGfGtCQFKKcEMZKY0HGeT+QGHPf",
+	"dUI8hCSGscU+FtFdTMxOj/ZjGAgSouuOFdHxORlGAEShMloyKq1eQ0eNIk41kggYzzmBaJiqp93bwtwr",
+	"6/bFZ8PZvffGMEzj1hTbvN0b6cYJ+KaNFWPZl664jUWKhnwgmTKd1wkVLvmRCvQOassnJtKC0h2zZ5hJ",
+	"ksTLFrQWMN6GCJ6ymyVQIC/B5Bg08pvIEAaEKuMmbyG/NM/sE1mwL7dzgIgoykCpAFHgOaFPFGEtTGoU",
+	"c3SqE+5QtKQctA0PIo2pOp7yGVJY/Vk+/G18B6aEg76TUfnMdHCpkrbnUrCO+VRiaZ//wx0BiBeQ9fWM",
+	"GVIrryBc5xmI+Wfz2M7tl8MfeR/vZscKX32AJ5rGxH35dqAZBu0EAsxRRF8HFGlta0/ytOvxEIQasuQp",
+	"yO4gO1aQYj5HmqsL8mjjf46Uw6e18THFYvyHXGYI0eNZDTT/jwneuyLgJ++AoecerNibrYILbNdIAT/b",
+	"jnFdA1NpPm4l9BgYlrGANqc1ISrEabxQxWWFtQDpyQXqC4T2RSC83Ssw36EM570uozC6fY/EozBOMKVS",
+	"f6YeZsi0JEAFiXjzv7DV/ja5bGRi8aOpSEetbYzyWJDg3CFZomg2bolITvSO1OZBZP28RHFlFuLGJDUX",
+	"62DSfiqsmgxEDq/kpCPZfyWZPquR4J+22W+VwaGnsUiFmcGijY31Ioro/n+B2R1hICYU88VcY7TcMDkE",
+	"UoPjwCv2Si9PebX691SZ+b1u+5gl62j3vJKT3/G2WjmHbUyabidElUI+EwQY4R/YgAMG83Nlggxqe/K2",
+	"shR8gykeQaGM2DuWj6aeXYEQD3+WXTH4y+4Kmkeb0IWQu9ZTdhFkMF4qo8ueDX6lXC5jkhHOBsH/b6bx",
+	"1O2aPqbIkM7bVywqTNmRzKJL3XpHcoFtH0pf7tjvjnTo23gL0kHzGQi3ApVLrMcA+QWaiYiOaQg64ogg",
+	"Alg2XAZ1IxlvAPJKyRjLDEaC1rZKsb4xz3S4D20fFdNtx9lO4KqI1uqrLEdwtapFHPk4DdD9hR6TTKyC",
+	"IeQrgHR7UvfVs/7FmLoVgFWrURSwdbgcTpVchb1oqtxc/5LWVSvRVnDRBA/yLJ4rptTcyALF4qchQEoF",
+	"d5y8S8mxwzWt6BGh8qnQZESWx9r5khKwe+2CGuz32sxC46D5+OYpZlKLAEPfWj+gJIcBR+Ex6fA/l0Bw",
+	"8pR1iIWa1TmHu5MM2xQt+tyKjW4mrB0ZMnEAnDHCpRR83m7OHp6qBCRVFBTahGq67+DFZJlqiZxT1kyX",
+	"skOAemqHzfuRn9rHkeS83pLteqQCHna4iRxnXYv/lsuM6ko9l7SwZRPlOhdZ/tFAE3ZholDjD7Vef+DC",
+	"vIQJkjbSwuxnRFRco7eEtX9P/zCXtQgSIFiW8rK8TiNnUQ46Pa8RLN1Mjr5XsYBquV0b3smAI8TtiWy4",
+	"80GWrJ0awp30fp5xJVn3g6q/FtzgAdTFjrM4s3/K7cZGPNZAZeuggB87UmhW/rgNSLLQv8+z9a79+CXO",
+	"p9rUNYt20Bm8ETOqY0FGp3VA1NYQaZtuHqtczA63E8N7X1UHzXCtjbULy65qj6N50r8fyQhq3V/XQEjD",
+	"O8xIjKUiuwKIO66yd3Cwt8iAfNZkkY/uMSILvP2trrGCQRX8XTYhvwAlYEYossO0QFaNgRvbHMQmfnkB",
+	"HFPHVtupwWsWpipRWcQJsYeOTO3qI7fPp9Rp1WbFsCcRPUurijIJulVFUs9/nLdm3/r3DFOk7LdjCtyF",
+	"Jvumz4kZNdvnBT2x9YU+2VssswWBm+w3+Ct+v1u54y+qELtcyoTuxKYksI3gTTyaYsuIp19cvjKRziBy",
+	"hU8tEFxaP4ZkNQxzqWXybyR2i6kkjIE/4/irrTcRIYFqR9Ybtn0QZz/2jMS1VV4tl5oceYnbuBajLsZa",
+	"TH3eFWzZjNJEDPppEOcc1eQM2DIs9EWwAbPb1MNbEkg1Baj1LiLHKT7ULAtjpO7K829RxoZxKjIPh0a9",
+	"2yfsTUEYr8cldXb8KlYLqWKD8FLtt/reTiYQD8bB+RcquLz+/S+umWR+nBK41N4ulqVHan6T+W+YDtaF",
+	"suDG900SeW8hKBh/WR84FuNB5AEjIz5SaF5J2wcdaRge0v/C8hdTkmeEB2FhqvYrQTu3vUjXkH9izOgu",
+	"lgnb/jR+5DpZEPkj1VZqG62ESKlddAOn5apxHHp16JSVda0X9so80+XZZfqoUKB2nO05ck2TIcPF5T74",
+	"CDuutr3fpvf+Pf9rlwvjM6ac83h6zaVuouWhBR2Aw3KOd739J1JGXA1Xgcuhj5YVJEmrU+o/X4p5fKSj",
+	"okLHvIiiYvabXKPEqnYgBqDy45te2Pus//j4Tv/rnZf81Yfqh8hKFNdt5Ngg2Pdm6QEM8uYFANF3aUij",
+	"82DFIJi+zvi4L7pbiDyHTD/5/75+/Hz79c2726+nx2e3w//5P3oNPrjcs8g5hZmr+7w+lIKb5UECsKtr",
+	"9OZM5SqYi3RN0A4VU0C/KoGfxHO96s8HyO1A/zn1YC/dNj3I5CgHf55wI1P1B95OeO/UK3hOOolby0j6",
+	"ALBwtJYB9g6D/3X1+m0YXP32Vh+aX2B4FQbLRUZ5eymlKCGRc7omrx0mJofmVjNZglKBzXLOoiMVjGSm",
+	"z9oL/WPML30yCP75Els7GxDUlEyDRfwHJMqvDyuOioTI6CvPZ6Iiq/eL+mAIxwAR10yCQIxcnxRbnt2t",
+	"i0nBb9Olowc/r0pqEtGGS/HGZFLIZY6UrVk8Z1gyQ4nGwHDk8CHV46QwUs5iSq8grXIYTCGJtJpw/EIl",
+	"t348b9+qwHqXYyMwNdFJLP5iwTlgTmmxzdpaytcchdfNUbiTkXUp2llQ/jm5hVjk0lFsvjzR7V9NbPuH",
+	"yi9tssK4Di0tMIX7LaFjEXx0qB0vrAgc2fU37IZ1EuDfVNRA7RXpMz+yK8nJdo8pkKqZ2bZV0f+gsNRE",
+	"LAxI+hA5BfNjjD1SCAWTADGB5cL46jiViIqzA/16o1FOpEhMKXfdAG87Lz+svESahWwTiIulyw0tmSXG",
+	"wo6pSLTJsQaRhRSuGq7x7xYVkF9sbfp8R3nR15YgtZMaKmr9T5sbbUO6Fs+/vfRobnLfTAoyLOqFon9f",
+	"3I4aZU64q314c6HdiXcTMgyylScp44KT/cpJU8FwmRs6u+260UeaeX5PR+li235KhldG+kNIqXKm6gx8",
+	"iQ/shaGKb7bh2TOrR0XOeommAitPTUUKIhrcQWRQhp2y8GoQgb/PIo4Y87u6RjOL9qzZzqI2C4eJbJVw",
+	"LaeMsWU3J5YwLBKtBw1VxF9jqSo8i58WkNqZ76DISGTRlZhAa/mELS22U5yPx95CTJjUmJK1aBOLQMEo",
+	"g9xU7FOuu9bYcY7UAI87+/p8ku6o3r/kpx5bvL8zWvwpJQj7HB3sqKJohNoauINMJAFy5YyggEYn5Kl2",
+	"cFmIUkvJOXAxtIN35Zy6FbX89oDmGblwig2CVK6wsF/NKFL5t9SwBlPv/s+qgLwW/Q0kyWsaeTc6CBtH",
+	"1s62lFBrRkPER/9ULBaQQqRtAHvUHKkgkXTgoFrKMIu+4E+grYpM52pjf6SRBRjAZOlVPIK97XZkFd5V",
+	"K/M7PdS1ia6I189rpPM424vScmBbTz61vR2uLVB9KN0vA6bipgQ8U1y+naHQ7n0bidv79zKtv0+JOP9N",
+	"/lM2j+ES1by5WrR026HEAUrYYn4lYrgNkli1N1V+dSbTvdUYxyWrLCk9u29k9kp0VZtR8Es/IheEKP5b",
+	"OK6zOAekXjYePvIsanmhPB2iIpCpoeGxjgTyIswAFpSXki+ztCaFZ1mbXEzY8PXEEcRrN1EUMyZGlKlM",
+	"EGsqrgqgKhAZ3ikb80eENR1T5K58RST70RssX0BaH/Ta6svGhE39AbKI8o1mnMk0r6xfHSvMSXS+00SH",
+	"Bz5mnsqeOfR4ETw5a+a2NWxMniA1ogbvjlJ3ddQsobAXyl/7Si/ncF1AhrSS47bRZohnjD661TYaxRLK",
+	"u6OPcJB1ev8aAAGhokZq/2YKa4SPwcLvFnU/84oaOjKDucHGPVaSIzBfFKyQfrIMC1D+bvjDEJ56FcNr",
+	"/PVLwnPeoRzYqZpQ7ppPTumU7T3U3H2AeP7/eNFKru9CjGZiAmGRysAk+YfP/n19B9ma06zTUo6WXgIe",
+	"uP6VVn4Bfb8KfhLBmyzG8p0ElApuxHCZiCx4JXIRXPFLSAvwf95f/XwRcG2Eu6JGgEgmKFpOdLmFOE1E",
+	"DitRiyXwlh/Z575g3m1nE1FKCMZz7MXYAKwZ0jh9PY5HEFpIBjJmibjImRTmelPbc9G/57aMl96Xdla2",
+	"rYoXOroqvkCMRB5zl/m2inpq7cLYngDQwBg0kRa1fjkbIZ9ssKTv0Jkrmc20eqEcJeQd8KlN/tWBUnc2",
+	"PqmqLCXOia2ZMSroPrebGb0NVG3BruUkISMxlxOgGk2HB97oSjGaTQi1iMi9FjkzdtEYrWPLLEhFActU",
+	"LlWtPf0OH9hHxunNtkrdItD6y0a7cNyF1zEuWQb06OZX9om94L6Ge+9KxPqAuzTVIV1lkTndVJF0yQhC",
+	"zGkm/6peZL2aOaSBYblsw7Gh+yH7K4Gcjl6a6SBOL4gBXNKMz8VoGqewDftYNd28Yv17+kfT4C41t0vl",
+	"TDxgupF14KsjdOCroISvi1DMMgxUrGcUMyPoU5VYudC76oK4hOQyPw+0iq/QZxnsq9B+zMb5CHgNN8tp",
+	"THdSaWCijK5OI8zhEtxOsbphgxPfLvXjD3w/OOJvYg5WQjpBR8TG28W8aGtBTZkNraiBKmTIzzQKFCbf",
+	"y2CpRb1UVL69R9nkrdH871NGf+hMD1IPV5mc6O3pU4Xv3IO3NSYljNmhvLv3jNgP7umPUYgZvN+Z6Gwi",
+	"g1qVQqKA9xpq1TyLifvbo1h43nfplb9VSj5LW6VZpoIUVhT6aEEOrnGniNzk4LMQYCdh4ZmUWRDF4zFk",
+	"FD5EZGoxg5BjvqlN5cDXtOGGIWMqfdsMqmzAhs7i2t33Ic73sro+xG3ZowxVMovzIiWFKa5lWlYvutPq",
+	"zfIiij7E+fsc5h3pbG69XaXdzkQSNPMihhHa9rN4T2RRmmFHdvr3cQ7zZoV67uwfSJ4ozsPzsMyNowLn",
+	"wwlVopcKQ/lMWOwXsweFf1A0aup1KZ3iv62EMkzyppDuD49cI6p9dkOpOpn9VxrJD3F+TY8eWmgpwKty",
+	"40HDm3erMumv16DeDr9zmd9cTUWGGQkhrz39I5sAJulnMI6x6P/fS5UHqVxRuQunog4JFbHsiCiLSQMA",
+	"znr0zRbxJatCPTcoCoy4mWPokMCz8kzElKwRiXVrED/oIEfPtSFhlwW0ZD1cXRIr7EBEdVz7IvoYM9R0",
+	"B1CdscoPUgakO64CnsEVjFVehENwjtoifqK25dj41rXZROFeIu/IMBknk6tguNZ/1QHNbGEl0Jre6792",
+	"nfpacelpeCkYLL7DqcY+Km5uGAXGCVB5O9EOrZEd8wEjRitn7rmqKMRE+LE233XvcsxVkp5UQnQG+ea9",
+	"ibuDF6ObTFyziv+NNyiukpi1AviPslPc+bCXkUhRf+su3PsbZ7VePMhE39qxcxN8qTnUbIBmnxPevtyS",
+	"AmO1taKS7CSqSm8z4RDMCJ4KRVRdtVEnMxcHjiL6nYpaGimOdt0VEpuJVIpUtWb/t7j81h8iUnYCM4sx",
+	"8ww7WVyQKZmGfLaV72fOulfbtWn0Qm+kQws8OcdNeHwi6VjBVHaLWKVFeyziBKLKj1xWJDB3iQDFIziI",
+	"8jax9grdPTe/fry6hiSxvBRUgWNP74fpZY82IkVXp5dZmXc4k9xDxUTyCFtAqCWdPlxjnKC5ofPo7Mfb",
+	"8mT37/HvZg6rYvf8UFwp8lIxgNmmnUk3WmvNhra8pALjLKyXrc5Fq658ldJE2kg+4bmywAp6ftBsiDOb",
+	"I2+9xyPOcMin6NLYy+Q2UtSNzf0BYNE5eN9BFPePk4koKvaQKZvD2E2E5XImyzOFxzgZt4zth4AHfqCr",
+	"ducAgthPTUSrJVgpe9U2c4DZurrxkKDBlqNpkEk5J15dimBZsp169KcCGnAq1PR7g9ndPbHxXEyg/+8F",
+	"TNrJcbX9uhmtYjSF40uZ5plMOs9lfeEMogm04BakGzlLaYZCn9rTs1+r8lxEu8Hxr+J4fHv//Nn3RnB2",
+	"5MXUN+LKkLSaCwROrItJW5nJxCjfgQF/ZZ7pchuaPjyCQ87VWUysf2U+dkgjZU5+dP1HWZwkqj2erCMV",
+	"mDkKZErcC4YjTzr0adbKpd8N1ybBCcbLJCCgfRz1cB0IRBfgVHo104bwUEZuQbKdDmd384/6+pOrXcW/",
+	"iTm8TqPO6jHTSB3kTNQdv9JrW6VamCncYd1bB2oqV8AlyBgCwBsyZFRHFLVTbqgHhV2sIM3XBu9RcbwB",
+	"OwqDucCsULykZsZjBml+EnzB8qJU344KAENOJNTXKjvYhtKxprxJb/RUZPBy/XrdVT7W6zU8usYtkuhg",
+	"w6yMIJHpBDL62Xm6TJJWStXRYNnY2kSrbZZOQa7s/jWFWEPGKWmyCloJVO9RelN1tQxmYIchE+DO3+qz",
+	"qMaeUkAMvzHW+hMjHmOx2bwr3ASch3XXjsHrKHDUxEmCZUsqUFLvTMdboQzIJf0e6YFcHa/3N+iTSavu",
+	"2m3sfEEz6ZGrdIe/w2r47m4g2EX3qNqfcB/KVVpYxMy6Qwod/f2lLRjywZmBq2IpoHvBRymn8Ck8AdLN",
+	"S6wz95W+T7H+NKZZ6O56+TqNDnW/fJ1G13g41hVXKH6ipYhFSuQhtHy4lxI0ihASTf+W3Q3cryf5apf7",
+	"sG5TqRGkUGM4cVCBnuoImw4bP8iSU9e1BtRczhGKpTCSTIq5y1AUq8ABO56uC1McsRJatajMiFhccjFM",
+	"IPjJVsVFcoKiYmC6Urn6udrSqgvg18mNqexpckO6Mc828tPqG83+ZFnc5QfdyHcLmLDlCoaoCcXxjynN",
+	"3pomr+6RQRRHDlRyMJWrlu5z9rzGLgq2c0l8ewqyWF/pLMDbEZdwB3lc8sd75AXru/ojoS+ftUBpSdLp",
+	"yU0dVFUqiXbuxl+mSAxfMLsouIM0iMRaIeQNI1mj1nAQVfS8XrDikKVIZSL0GcAgtbsgRHyCPs7k/NEk",
+	"BX8zHIbT3TgMZenV62eBaCohi/WjryqLqdvB4zV9VEF6tlOOq9uxEAZUn6kKYm6WXzQ+rHgfBYkU7LqJ",
+	"8yCJscyxqdC2DmdTXr+xPguqlu5NnEaf0htIYDGlMFhny/cGl09OVA0kq2oRe4NCWClXgdD/mDCJlbmN",
+	"eSFMBwa79lQ0NrhavXBNg620aBR569/j380zbczj3cXWfudZ6sISxrYPYgjTV9WhkJWUQMuEW3QahuhT",
+	"KLDJMNamTFrPEEzsNTY4iIxKP4JgmCFBKGbDUjxuO1tgA4SpQsz6GSxA5D9a2irym/VQuhQ46uEgEkdd",
+	"Q1RzmBk1RT6jTN+r9MHfFo1NbkT7SHGOOt+np3KZ0aU6JNs4UJLsEOTmuzCpAKm2QoZAsP8m1xADv4r2",
+	"yS7pY5C4WhgLfqRLWAnqorpmQCqwpmk7ZnINqpotFRgvkyR0sCERJWEDoZCtaE51u4NgLJIEUgQt3Dn5",
+	"+od1My+zWZxOvpD1/fBMP/f9drBkmWooVoimUSSyYnSc0n4tRnewwXtfHObVBWSbX9wB3p87Jy3lkLY7",
+	"z1xL9rj6sQ15U1BQR1QT8vMz+0yBfbnVstnRVMYjcKOHY5kkcqWIonDDe2zHUClkV8vyV3YAzU0jbk20",
+	"WpxXlqt8a3r9U2hFZwqg7RP8u/YCeggeZgY3PTAM2wtbb3F5/TuHQeQCUkTaEYFaZCAinECU5GyZWic5",
+	"adQdiGpNLq3Kzv4ufsoIwVjuDLbwDG07aXJ1bcHFbc0NCQME9dokYdHaQ+bx1Q+pXKUtuRfzaTyauZJP",
+	"4w/ybJkw+JFc5iHHOzldXwVzEGpZRnL5D22Y6ePN3SHYmMnyqg5k6Iv+g1gB/jK4E/qr0LdQVcSWiGxS",
+	"IHfY0CvzM4Yl3KGCeNGuB6wp7jGmPh5ftyDljE0/w2ZvGSW9RJLGItTmtr4LPJQSskZstGpgC7y6xtTZ",
+	"TR1Ev7Dxw0S/sOuqQjZLHmLIPpVYt1KoQ7ufwLJVrnWDXgX+gemM4YWNgMT5VhJT4aScIt9adRyrZv3x",
+	"mnYcVycW3IgZXOuH3qe1SrX75NAWczz1xKntZeDsvAJ6Uxu3maD9p6bxQhW+3wjmMlU5zVSzub7HXnaV",
+	"T7yR2eRPdIAZBIU5MyGuzPE0WuZYYLaaxgkwj1VR8mmIkSpmppFJwbPVnSvzT6jXfuTSohMI19OzF7bU",
+	"y4OzLnw7YZlGsvqseRvfgS14b39F/pVG8tGJiJbwGD+/LT8wssVxFfwiA4UwhzPkI0KVw5CZmMpM2JHO",
+	"ROvv4jk2UIr9e/OvbzNYf+9HSziJR9Umsz4DL/mNpnco83gbOt421hIm+dLgkmuNZD4s+Onzm8vg7OzZ",
+	"2c8hMbOtUgzbyQxpS5dDPawhBLl0ZtdOy84iAAoJIrnUQmS28oyhK/1FAe4yPTp6pI0FvfJZhKu+Y7Ur",
+	"qdk2V3qaz5OWoMxbqSs1JWvaVEeqL8VsXxcmO409ovTbNLKmESQKvAiB7S8rrcHjllR/NXJi0bCWWdI7",
+	"7/URcog/YXOs/0qxXI9iB2urgO24HIfO5quXchGDcssli9e0Ul4uPC9dTZHQAC9QYkj4s+MC3bdowaBX",
+	"bjfxZSoZk85YuE5Y9dUSPK9ggNcFtJvpE9EpSzRvS++XGqb30E0etXZNRFFwboJolHyj5sdNwrLNGnLq",
+	"sshQn8iiOYRu3m4Ni0rGOXBRPqLMaHl1OKidrxK5dyJfkcJLI67aZOjodaFcbROXhbrdWlEn3XYhVvw5",
+	"CcopWQjlOb4qcn7vfQU6tPHQv8Gk9oKxA7iBbY+Tf37Ii7KWS215XmwZ6km8AOcLC+PDM1FFsY5xuhgF",
+	"gWgiCWXHmQ+0JUhbDb1MRIS1PpQXopbaNEGDkt8l/K7N1z4aACorwhMJfLUYiWTuSh/jQvmFmPg16NYy",
+	"V5DcuX1fimSkZ0dmvrX5nQt7HXYr2g65kwnCLXFkwbsFtsyV4jU0S7z7XQGjozMtSfGOqaj3d2YwmZBJ",
+	"JGWJomzUookCYOL2+38FAAD//w==",
 }
 
 // decodeSpec returns the embedded OpenAPI spec as raw JSON bytes,

@@ -10,10 +10,20 @@ const (
 	Even    say.Key = "hand.even" // as most are
 	Evener  say.Key = "hand.evener"
 	Uneven  say.Key = "hand.uneven"
+
+	EyeCares say.Key = "hand.eye_cares" // where its eye sets the care
 )
 
 // apart is from which share on thickness and evenness are told as different (judgement).
 const apart = 0.1
+
+// EyeSays is what is said where the hand's eye sets the care; nothing where it does not.
+func (s Slices) EyeSays() say.Line {
+	if s.Milder == 0 {
+		return say.Line{}
+	}
+	return say.Line{Key: EyeCares, Args: say.Args{"Of": say.Round(100 * s.Milder)}}
+}
 
 // Says is what slices say of a hand: how thick they come out, then how even.
 func (l Learnt) Says() []say.Line {

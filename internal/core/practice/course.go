@@ -62,6 +62,21 @@ func Stands(kind Kind, done []Done) Standing {
 	return s
 }
 
+// Again is when a card is to be shown again, by the times that it was answered, the earliest first: each is a repetition
+// of SM-2, well or not. The zero date: it never was.
+func Again(said []Done) (on date.Date) {
+	r := repetition{easiness: firstEasiness}
+	for _, d := range said {
+		quality := 1
+		if d.Well {
+			quality = 5
+		}
+		r.repeat(quality)
+		on = d.On.AddDays(r.interval)
+	}
+	return on
+}
+
 // repetition is what SM-2 knows of a thing that is to be remembered.
 type repetition struct {
 	easiness float64

@@ -6,6 +6,7 @@ import (
 	"slices"
 
 	"fribbet/internal/core/fault"
+	"fribbet/internal/core/hand"
 	"fribbet/internal/core/nail"
 	"fribbet/internal/core/quick"
 	"fribbet/internal/core/say"
@@ -74,6 +75,22 @@ func (r Room) Name(seed int, said []quick.Face) (Named, error) {
 	}
 	out.Mixed = mixed(times)
 	return out, nil
+}
+
+// Eye is how a drill's ends were read: of those that were neither white nor bleeding, how many were taken for a milder face.
+func (r Room) Eye(seed int, said []quick.Face) (eye hand.Eye) {
+	for i, e := range r.Ends(seed)[:min(len(said), EndsAsked)] {
+		faces := quick.Faces(e.Colour)
+		showed, named := slices.Index(faces, e.Face), slices.Index(faces, said[i])
+		if showed == 0 || named < 0 {
+			continue
+		}
+		eye.Asked++
+		if named < showed {
+			eye.Milder++
+		}
+	}
+	return eye
 }
 
 // Together adds up some drills.

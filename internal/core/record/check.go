@@ -114,8 +114,8 @@ func (r Nail) Check() fault.Fields {
 			f.Add("ground", say.Of(noCut), say.Of(mustFollowACutA))
 		}
 	}
-	if len(r.Cuts)+len(r.touches()) > mostCuts {
-		f.Add("cuts_mm", fault.Cuts(len(r.Cuts)), fault.MostCuts(mostCuts))
+	if len(r.Cuts)+len(r.touches()) > MostCuts {
+		f.Add("cuts_mm", fault.Cuts(len(r.Cuts)), fault.MostCuts(MostCuts))
 	}
 	if b, a := r.LengthBefore, r.LengthAfter; b != nil && a != nil && a.MM > b.MM {
 		f.Add("length_after_mm", a.MM, say.Of(mustNotBeMoreThanThe, say.Args{"length": say.Length(b.MM)}))

@@ -11,5 +11,5 @@ const (
 	mostTick       = 40
 	longestMinutes = 600.0 // of a sitting
 	LeastCut       = 0.05  // the thinnest cut that can be recorded, mm: one touch of a grinder
-	mostCuts       = 60    // a nail
+	MostCuts       = 60    // a nail
 )

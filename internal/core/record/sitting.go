@@ -50,6 +50,26 @@ type Ground struct {
 	Touches []float64 // mm each; none where it was only ground round, which shortens nothing
 }
 
+// Slice is a cut of the nail, the first being 0: how thick it was meant to be, mm, and what it showed; false where there
+// was none, or nobody told what it showed.
+func (r Nail) Slice(k int) (mm float64, face quick.Face, is bool) {
+	if k < 0 || k >= len(r.Cuts) {
+		return 0, "", false
+	}
+	if k < len(r.Faces) {
+		face = r.Faces[k]
+	}
+	if k == len(r.Cuts)-1 {
+		switch {
+		case r.Blood:
+			face = quick.Blood
+		case r.EndFace != "":
+			face = r.EndFace
+		}
+	}
+	return r.Cuts[k], face, face != ""
+}
+
 // touches are those of the second pass, mm.
 func (r Nail) touches() []float64 {
 	if r.Ground == nil {

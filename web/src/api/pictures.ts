@@ -16,9 +16,9 @@ function usePictureChange<T, R>(change: (what: T) => Promise<R>) {
 const path = (dogId: string, id: string) => ({ dog_id: dogId, picture_id: id })
 /** Sends a picture as it is: Fribbet turns, scales and strips it. */
 export const useAddPicture = (dogId: MaybeRefOrGetter<string>) =>
-  usePictureChange(({ file, paw }: { file: Blob; paw: Schemas['Paw'] }) =>
+  usePictureChange(({ file, paw, end }: { file: Blob; paw: Schemas['Paw']; end?: { code: string; sitting_id: string; cuts: number } }) =>
     answered(client.PUT('/api/dogs/{dog_id}/pictures/{picture_id}', {
-      params: { path: path(toValue(dogId), crypto.randomUUID()), query: { paw } }, headers: { 'Content-Type': 'application/octet-stream' }, body: file as never, bodySerializer: (b) => b as never,
+      params: { path: path(toValue(dogId), crypto.randomUUID()), query: { paw, ...end } }, headers: { 'Content-Type': 'application/octet-stream' }, body: file as never, bodySerializer: (b) => b as never,
     })))
 export const useRemovePicture = (dogId: MaybeRefOrGetter<string>) =>
   usePictureChange((id: string) => answered(client.DELETE('/api/dogs/{dog_id}/pictures/{picture_id}', { params: { path: path(toValue(dogId), id) } })))

@@ -24,6 +24,16 @@ export const useNameEnds = () => {
 
 export const useAnswerScenes = () => useMutation({ mutationFn: (told: Schemas['ScenesInput']) => answered(client.POST('/api/practice/scenes', { body: told })) })
 
+/** One's own pictures of cut ends, to be named today. */
+export const useOwnEnds = () => useQuery({ queryKey: ['practice', 'own'], queryFn: () => answered(client.GET('/api/practice/own')), staleTime: Infinity, gcTime: 0 })
+
+function usePracticeChange<T, R>(change: (told: T) => Promise<R>) {
+  const cache = useQueryClient()
+  return useMutation({ mutationFn: change, onSuccess: () => cache.invalidateQueries({ queryKey: ['practice'], exact: true }) })
+}
+export const useSayOfOwnEnd = () => usePracticeChange((told: Schemas['OwnEndInput']) => answered(client.POST('/api/practice/own', { body: told })))
+export const useCareByEye = () => usePracticeChange((cares: boolean) => answered(client.PUT('/api/practice/eye', { body: { cares } })))
+
 export const useTogether = (kind: MaybeRefOrGetter<Kind>, seed: MaybeRefOrGetter<number>) =>
   useQuery({ queryKey: ['practice', 'together', kind, seed], retry: false, queryFn: () => answered(client.GET('/api/practice/together', { params: { query: { kind: toValue(kind), seed: toValue(seed) } } })) })
 

@@ -776,6 +776,41 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/practice/own": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** One's own pictures of cut ends, taken at the bench, that are to be named today; nobody else is shown them */
+        get: operations["getOwnEnds"];
+        put?: never;
+        /** What one says that the slice after one of them showed; sending the same again changes nothing */
+        post: operations["sayOfOwnEnd"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/practice/eye": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Whether one's practice with cut ends sets the care at the bench */
+        put: operations["careByEye"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/practice/scenes": {
         parameters: {
             query?: never;
@@ -2891,6 +2926,8 @@ export interface components {
             calm_minutes?: number;
             /** @description of last time; empty when there was none */
             last_note: string;
+            /** @description said where practice sets the care; none where it does not */
+            eye?: string;
             /** @description what to mind of the face once the hair was wetted; empty where it was not */
             read_dry: string;
             /** @description today's nails that nobody has closed */
@@ -3181,6 +3218,8 @@ export interface components {
             bytes: number;
             /** @description of a card, as they were guessed; none where nothing looked like one */
             corners: components["schemas"]["PicturePoint"][];
+            /** @description of a cut end: whose; none: it is of the paw */
+            code?: components["schemas"]["NailCode"];
         };
         Pictures: {
             pictures: components["schemas"]["Picture"][];
@@ -3484,6 +3523,56 @@ export interface components {
             next?: components["schemas"]["PracticeKind"];
             kinds: components["schemas"]["PracticeSoFar"][];
             ends: components["schemas"]["EndsNamed"];
+            eye: components["schemas"]["EyeRead"];
+            own: components["schemas"]["OwnSoFar"];
+        };
+        EyeRead: {
+            /** @description ends of the last drills that were neither white nor bleeding */
+            asked: number;
+            /** @description of them, taken for a milder face */
+            milder: number;
+            /** @description from how many on that can set the care */
+            needed: number;
+            /** @description it sets the care at the bench */
+            cares: boolean;
+            /** @description with which the bench reckons then; none where it is no more than most people's, or too few were named */
+            share?: number;
+        };
+        EyeInput: {
+            cares: boolean;
+        };
+        OwnSoFar: {
+            /** @description pictures whose next slice was told */
+            all: number;
+            /** @description of them */
+            now: number;
+            /** @description there are enough that they come before drawn ones */
+            first: boolean;
+            asked: number;
+            right: number;
+        };
+        OwnEnds: {
+            ends: components["schemas"]["OwnEnd"][];
+        };
+        OwnEnd: {
+            picture_id: components["schemas"]["Id"];
+            hash: string;
+            /** @description the dog's */
+            name: string;
+            code: components["schemas"]["NailCode"];
+            on: components["schemas"]["Date"];
+            /** @description how thick the next slice was meant to be */
+            mm: number;
+            /** @description that can be */
+            faces: components["schemas"]["Face"][];
+        };
+        OwnEndInput: {
+            id: components["schemas"]["Id"];
+            picture_id: components["schemas"]["Id"];
+            said: components["schemas"]["Face"];
+        };
+        OwnEndShowed: {
+            showed: components["schemas"]["Face"];
         };
         EndsNamed: {
             asked: number;
@@ -5331,6 +5420,12 @@ export interface operations {
                 paw: "LF" | "RF" | "LH" | "RH";
                 /** @description the day; today when not given */
                 on?: components["schemas"]["Date"];
+                /** @description of a cut end: whose */
+                code?: string;
+                /** @description of a cut end: at which trim */
+                sitting_id?: components["schemas"]["Id"];
+                /** @description of a cut end: after how many cuts */
+                cuts?: number;
             };
             header?: never;
             path: {
@@ -5668,6 +5763,75 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["EndsDrill"];
                 };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    getOwnEnds: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The pictures */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OwnEnds"];
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    sayOfOwnEnd: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OwnEndInput"];
+            };
+        };
+        responses: {
+            /** @description What it showed */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OwnEndShowed"];
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    careByEye: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["EyeInput"];
+            };
+        };
+        responses: {
+            /** @description It does */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             default: components["responses"]["Problem"];
         };

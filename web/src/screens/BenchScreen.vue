@@ -269,9 +269,10 @@ onKey((event) => {
             <button v-if="!grinding" type="button" class="pace" @click="choosePace(pace === 'press' ? 'steps' : 'press')">{{ pace === 'press' ? $t('bench.step_by_step') : $t('bench.one_press_a_nail') }}</button>
           </div>
           <p v-if="bench.read_dry && way !== 'rest'" class="dry">{{ bench.read_dry }}</p>
+          <p v-if="bench.eye && way !== 'rest'" class="dry">{{ bench.eye }}</p>
           <PressNail v-if="way === 'press'" ref="press" :key="`press ${nail.code}`" :dog-id="dogId" :nail="nail" @told="told" />
           <StepNail
-            v-else-if="way === 'steps'" ref="steps" :key="`steps ${nail.code}`" :nail="nail" :reckoning="reckoning" @colour="about('colour', { colour: $event })"
+            v-else-if="way === 'steps'" ref="steps" :key="`steps ${nail.code}`" :dog-id="dogId" :sitting-id="sittingId" :nail="nail" :reckoning="reckoning" @colour="about('colour', { colour: $event })"
             @landmark="(landmark, mm) => about('landmark', { landmark, mm, by: 'eye' })" @unclear="about('unclear')" @cut="cut" @face="showed" @smooth="finish"
           />
           <GrindNail v-else-if="way === 'grind'" ref="grind" :key="`grind ${nail.code}`" :bench="bench" :nail="nail" :reckoning="reckoning" @touch="touched" @face="showed" @smooth="finish" />

@@ -72,7 +72,7 @@ onKey((event) => {
       </div>
       <div class="columns">
         <div>
-          <DrawnNail :nail="nail" :blade="nail.over ? undefined : blade" />
+          <DrawnNail :nail="nail" :blade="nail.over ? undefined : blade" :moves="kind === 'moving' && !nail.over" />
           <ul v-if="seen.length > 0" class="seen small"><li v-for="s in seen" :key="s.look">{{ $t('practice.about_from_the_tip_it', { look: seenIn[s.look!], seen: length.show(s.seen_mm!) }) }}</li></ul>
           <template v-if="!nail.over">
             <div class="choices" role="group" :aria-label="$t('practice.how_thick')"><button v-for="(b, i) in nail.blades" :key="b.mm" type="button" :aria-pressed="blade === b" @click="thick = i">{{ length.show(b.mm) }} <kbd>{{ i + 1 }}</kbd></button></div>

@@ -1,10 +1,12 @@
 <script setup lang="ts">
+import { BFormCheckbox } from 'bootstrap-vue-next/components/BFormCheckbox'
 import { computed } from 'vue'
 import type { Schemas } from '../api/client'
-import { kinds, newSeed, usePractice } from '../api/practice'
+import { kinds, newSeed, useCareByEye, usePractice } from '../api/practice'
 import { dayOf } from '../dates'
 import { $t } from '../i18n'
 import AnswerState from '../parts/AnswerState.vue'
+import RefusalNote from '../parts/RefusalNote.vue'
 import { useUnits } from '../units'
 import { faces } from '../words'
 
@@ -12,6 +14,7 @@ import { faces } from '../words'
 const { data, error, refetch } = usePractice()
 const { length } = useUnits()
 const seed = newSeed()
+const care = useCareByEye()
 const tried = computed(() => data.value?.kinds.filter((k) => k.mine.nails > 0) ?? [])
 const per100 = (t: Schemas['PracticeTally']) => $t('practice.to', { per_100: t.per_100.value.toFixed(0), low: t.per_100.low.toFixed(0), high: t.per_100.high.toFixed(0) })
 const left = (t: Schemas['PracticeTally']) => (t.bled < t.nails ? length.value.show(t.left.value) : '')
@@ -35,9 +38,19 @@ const left = (t: Schemas['PracticeTally']) => (t.bled < t.nails ? length.value.s
       </section>
       <section aria-labelledby="ends-title">
         <h2 id="ends-title">{{ $t('practice.name_the_cut_end') }}</h2>
+        <p v-if="data.own.all > 0">{{ $t('practice.own_kept', { all: data.own.all, now: data.own.now }) }} <template v-if="!data.own.first">{{ $t('practice.own_first_from_ten') }}</template> <template v-if="data.own.asked > 0">{{ $t('practice.own_right', { right: data.own.right, asked: data.own.asked }) }}</template></p>
         <p>{{ $t('practice.twenty_ends_about_a_minute') }} <template v-if="data.ends.asked > 0">{{ $t('practice.lately_of_right', { right: data.ends.right, asked: data.ends.asked }) }}</template></p>
         <ul v-if="data.ends.mixed.length > 0" class="mixed"><li v-for="m in data.ends.mixed.slice(0, 3)" :key="m.showed + m.said" class="small">{{ $t('practice.taken_for', { showed: faces[m.showed], said: faces[m.said], times: m.times }) }}</li></ul>
-        <RouterLink :to="`/practice/ends?seed=${seed}`" class="btn btn-plain btn-big">{{ $t('practice.name_twenty_ends') }}</RouterLink>
+        <p class="ways">
+          <RouterLink v-if="data.own.now > 0 && data.own.first" to="/practice/own" class="btn btn-go btn-big">{{ $t('practice.name_your_own') }}</RouterLink>
+          <RouterLink :to="`/practice/ends?seed=${seed}`" class="btn btn-plain btn-big">{{ $t('practice.name_twenty_ends') }}</RouterLink>
+          <RouterLink v-if="data.own.now > 0 && !data.own.first" to="/practice/own" class="btn btn-plain btn-big">{{ $t('practice.name_your_own') }}</RouterLink>
+        </p>
+        <div v-if="data.eye.asked >= data.eye.needed || data.eye.cares" class="eye">
+          <BFormCheckbox :model-value="data.eye.cares" switch :disabled="care.isPending.value" @update:model-value="care.mutate($event === true)">{{ $t('practice.let_this_set_the_care') }}</BFormCheckbox>
+          <p class="soft small">{{ $t('practice.taken_for_milder', { milder: data.eye.milder, asked: data.eye.asked }) }} {{ data.eye.share ? $t('practice.the_bench_would', { of: Math.round(100 * data.eye.share) }) : $t('practice.no_more_than_most') }}</p>
+          <RefusalNote :error="care.error.value" />
+        </div>
       </section>
       <section aria-labelledby="look-title">
         <h2 id="look-title">{{ $t('practice.look_closely') }}</h2>
@@ -78,6 +91,7 @@ ul { list-style: none; margin: 0; padding: 0; }
 .line { align-items: center; border-top: 1px solid var(--line); display: grid; gap: 0.5rem 1.5rem; grid-template-columns: minmax(0, 1fr) 11rem 9rem; padding-block: 0.6rem; }
 .line .btn { justify-self: end; }
 .ways { display: flex; flex-wrap: wrap; gap: 0.6rem; }
+.eye { margin-top: 0.75rem; max-width: 44rem; }
 .mixed { margin-bottom: 0.75rem; }
 .table { font-variant-numeric: tabular-nums; max-width: 60rem; }
 .table td, .table thead th:not(:first-child) { text-align: right; }

@@ -1,26 +1,22 @@
 <script setup lang="ts">
 import { BButton } from 'bootstrap-vue-next/components/BButton'
-import { computed, onBeforeUnmount, onMounted, ref, useTemplateRef } from 'vue'
+import { computed, onMounted, useTemplateRef } from 'vue'
 import type { Schemas } from '../../api/client'
 import { $t } from '../../i18n'
 import { useNailNames } from '../../local/nailNames'
+import { useStopwatch } from '../../local/stopwatch'
 
 const { name } = useNailNames()
 /** What to do now, over the work, with its clock. */
 const props = defineProps<{ nail: Schemas['BenchNail']; remedy: string; hold: number; stops: number }>()
 const emit = defineEmits<{ stopped: []; bleeding: []; end: []; close: []; hide: [] }>()
-const began = Date.now()
-const now = ref(began)
-const ticking = setInterval(() => (now.value = Date.now()), 250)
-onBeforeUnmount(() => clearInterval(ticking))
+const { seconds, clock } = useStopwatch()
 const stopButton = useTemplateRef('stopButton')
 const dialog = useTemplateRef('dialog')
 onMounted(() => {
   dialog.value?.showModal() // the browser keeps the focus inside; Escape goes back to the nail
   ;(stopButton.value?.$el as HTMLElement | undefined)?.focus()
 })
-const seconds = computed(() => Math.floor((now.value - began) / 1000))
-const clock = computed(() => `${Math.floor(seconds.value / 60)}:${String(seconds.value % 60).padStart(2, '0')}`)
 const now1 = computed(() => {
   if (props.nail.bleeding) return $t('bench.call_a_veterinarian_now_keep')
   if (seconds.value < props.hold) return $t('bench.hold_it_do_not_look')

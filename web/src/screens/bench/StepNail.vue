@@ -5,11 +5,12 @@ import type { Schemas } from '../../api/client'
 import { $t } from '../../i18n'
 import { useUnits } from '../../units'
 import { asks, colours, faces, stopSigns } from '../../words'
+import EndPicture from './EndPicture.vue'
 import FacePicture from './FacePicture.vue'
 import NailUnderHands from './NailUnderHands.vue'
 
 /** One question at a time, in the order in which a practised hand thinks. */
-const props = defineProps<{ nail: Schemas['BenchNail']; reckoning: boolean }>()
+const props = defineProps<{ dogId: string; sittingId: string; nail: Schemas['BenchNail']; reckoning: boolean }>()
 const emit = defineEmits<{
   colour: [colour: Schemas['Colour']]; landmark: [mark: Schemas['Landmark'], mm: number]; unclear: []; cut: [mm: number]; face: [face: Schemas['Face']]; smooth: []
 }>()
@@ -71,6 +72,7 @@ const pictures = [$t('bench.near_the_tip'), $t('bench.in_between'), $t('bench.fa
       <BButton variant="go" class="next" :disabled="reckoning" @click="next">{{ $t('bench.smooth_done') }} <kbd>{{ $t('bench.space') }}</kbd></BButton>
       <BButton v-if="nail.advice.kind === 'leave' && nail.advice.cut_mm > 0" variant="plain" class="pass" @click="emit('cut', nail.advice.cut_mm)">{{ $t('bench.take_all_the_same_2', { cut: length.show(nail.advice.cut_mm) }) }}</BButton>
     </template>
+    <EndPicture v-if="nail.cuts.length > 0 && !nail.blood && (ask === 'face' || ask === 'sliver')" :dog-id="dogId" :sitting-id="sittingId" :nail="nail" />
   </div>
 </template>
 

@@ -5,6 +5,7 @@ import type { Schemas } from '../../api/client'
 import { pictureOf, usePictures, useRemovePicture } from '../../api/pictures'
 import { dayOf } from '../../dates'
 import { $t } from '../../i18n'
+import { useNailNames } from '../../local/nailNames'
 import RefusalNote from '../../parts/RefusalNote.vue'
 import { pawWords } from '../../words'
 
@@ -13,7 +14,7 @@ const props = defineProps<{ dogId: string; nails: Schemas['NailCode'][] }>()
 const { data } = usePictures(() => props.dogId)
 const { mutate: remove, isPending, error } = useRemovePicture(() => props.dogId)
 const paws = computed(() =>
-  (Object.keys(pawWords) as Schemas['Paw'][]).map((paw) => ({ paw, nail: props.nails.find((n) => n.startsWith(paw)), pictures: data.value?.pictures.filter((p) => p.paw === paw) ?? [] })).filter((p) => p.nail))
+  (Object.keys(pawWords) as Schemas['Paw'][]).map((paw) => ({ paw, nail: props.nails.find((n) => n.startsWith(paw)), pictures: data.value?.pictures.filter((p) => p.paw === paw && !p.code) ?? [] })).filter((p) => p.nail))
 const opened = ref<Schemas['Paw']>()
 const shown = computed(() => paws.value.find((p) => p.paw === opened.value && p.pictures.length > 0))
 const older = ref<string>()
@@ -24,6 +25,8 @@ function open(paw: Schemas['Paw'], pictures: Schemas['Picture'][]) {
   older.value = pictures[pictures.length - 1]?.id
 }
 const pick = (id?: string) => shown.value?.pictures.find((p) => p.id === id) ?? shown.value?.pictures[0]
+const ends = computed(() => data.value?.pictures.filter((p) => p.code) ?? [])
+const { name } = useNailNames()
 const share = ref(50)
 const doomed = ref<string>()
 </script>
@@ -56,8 +59,14 @@ const doomed = ref<string>()
           <div v-if="doomed === p.id" class="sure"><p>{{ $t('dog.it_is_gone_for_good') }}</p><BButton variant="plain" :disabled="isPending" @click="remove(p.id, { onSuccess: () => (doomed = undefined) })">{{ $t('dog.delete_it_for_good') }}</BButton></div>
         </li>
       </ul>
-      <RefusalNote :error="error" />
     </div>
+    <details v-if="ends.length > 0" class="ends">
+      <summary>{{ $t('dog.your_cut_ends', ends.length) }}</summary>
+      <ul class="paws">
+        <li v-for="p in ends" :key="p.id"><img :src="pictureOf(p.hash, true)" :alt="$t('dog.cut_end_of_on', { code: name(p.code!), on: dayOf(p.on) })" width="72" height="72" loading="lazy" /><span>{{ name(p.code!) }}<span class="soft small"> {{ dayOf(p.on) }}</span></span><button type="button" :disabled="isPending" @click="remove(p.id)">{{ $t('dog.delete_it_for_good') }}</button></li>
+      </ul>
+    </details>
+    <RefusalNote :error="error" />
   </section>
 </template>
 

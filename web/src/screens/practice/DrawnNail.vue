@@ -1,11 +1,15 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, onScopeDispose, ref } from 'vue'
 import type { Schemas } from '../../api/client'
 import { $t } from '../../i18n'
 import { pathOf } from '../../nail/geometry'
 
 /** A drawn nail from the side, with where the blade would go; its quick once it is done. */
-const props = defineProps<{ nail: Schemas['PracticeGame']; blade?: Schemas['PracticeBlade'] }>()
+const props = defineProps<{ nail: Schemas['PracticeGame']; blade?: Schemas['PracticeBlade']; moves?: boolean }>()
+/** A dog that moves draws its paw back and forth under the blade while one waits, mm. */
+const shift = ref(0)
+const moving = setInterval(() => (shift.value = props.moves ? shift.value - Math.sign(shift.value || 1) * (0.5 + Math.random()) : 0), 1200)
+onScopeDispose(() => clearInterval(moving))
 const box = computed(() => {
   const xs = props.nail.whole.map((p) => p[0])
   const zs = props.nail.whole.map((p) => p[1])
@@ -18,17 +22,20 @@ const coat = computed(() => [props.nail.outline[0], props.nail.outline[props.nai
 
 <template>
   <svg :viewBox="`${box.left} ${box.top} ${box.width} ${box.height}`" :class="['drawn', nail.colour]" role="img" :aria-label="nail.over ? $t('practice.the_nail_from_the_side') : $t('practice.the_nail_from_the_side_2')">
-    <path class="toe" :d="`M${box.left} ${-coat[0][1] - 1.5}L${coat[0][0]} ${-coat[0][1]}L${coat[1][0]} ${-coat[1][1]}L${box.left} ${-coat[1][1] + 1.5}Z`" />
-    <path class="off" :d="pathOf(nail.whole)" />
-    <path class="horn" :d="pathOf(nail.outline)" />
-    <path v-if="nail.quick" class="quick" :d="pathOf(nail.quick)" />
-    <path class="edge" :d="pathOf(nail.outline)" />
+    <g class="paw" :style="{ transform: `translateX(${moves ? shift : 0}px)` }">
+      <path class="toe" :d="`M${box.left} ${-coat[0][1] - 1.5}L${coat[0][0]} ${-coat[0][1]}L${coat[1][0]} ${-coat[1][1]}L${box.left} ${-coat[1][1] + 1.5}Z`" />
+      <path class="off" :d="pathOf(nail.whole)" />
+      <path class="horn" :d="pathOf(nail.outline)" />
+      <path v-if="nail.quick" class="quick" :d="pathOf(nail.quick)" />
+      <path class="edge" :d="pathOf(nail.outline)" />
+    </g>
     <template v-if="blade"><line v-for="c in ['under', 'blade']" :key="c" :class="c" :x1="blade.line[0][0]" :y1="-blade.line[0][1]" :x2="blade.line[1][0]" :y2="-blade.line[1][1]" /></template>
   </svg>
 </template>
 
 <style scoped>
 .drawn { display: block; height: auto; max-height: 50vh; width: 100%; }
+@media (prefers-reduced-motion: no-preference) { .paw { transition: transform 0.25s ease-in-out; } }
 path, line { vector-effect: non-scaling-stroke; }
 .toe { fill: var(--toe); }
 .dark .horn { fill: #57504a; }

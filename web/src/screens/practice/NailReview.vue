@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Schemas } from '../../api/client'
-import { drawn, newSeed } from '../../api/practice'
+import { drawn } from '../../api/practice'
 import { $t } from '../../i18n'
 import { useUnits } from '../../units'
 import { faces } from '../../words'
+import BloodClock from './BloodClock.vue'
 
 /** A nail that is done: how it went, and each choice beside what the advice was then. */
 const props = defineProps<{ nail: Schemas['PracticeGame'] }>()
@@ -29,7 +30,7 @@ const shown = (i: number) => steps.value.slice(0, i).reverse().find((s) => s.pic
         </div>
       </li>
     </ol>
-    <p v-if="nail.bled" class="small">{{ $t('practice.on_a_dog_powder_now') }} <RouterLink :to="`/practice/blood?seed=${newSeed()}`">{{ $t('practice.against_the_clock') }}</RouterLink></p>
+    <BloodClock v-if="nail.bled" />
   </div>
 </template>
 
