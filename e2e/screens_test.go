@@ -21,7 +21,7 @@ import (
 type screen struct{ name, dog, path, words string }
 
 // unpictured are the lesser ones, of which the README shows no picture.
-var unpictured = []string{"new-dog", "start", "ladders", "settings", "settings-page", "more", "words", "chart", "slices", "lost", "owners", "owner", "hours", "list", "calls", "book", "messages", "practice", "ends", "scenes", "blood-drill", "groove-drill", "feet-drill", "own-ends", "together", "hindsight", "whole-hindsight"}
+var unpictured = []string{"new-dog", "start", "ladders", "settings", "settings-page", "more", "words", "chart", "slices", "lost", "owners", "owner", "hours", "list", "calls", "book", "messages", "practice", "ends", "scenes", "blood-drill", "groove-drill", "feet-drill", "own-ends", "together", "hindsight", "owners-hindsight", "whole-hindsight"}
 
 var screens = []screen{
 	{"due", "", "/", "Start"},
@@ -54,6 +54,7 @@ var screens = []screen{
 	{"own-ends", "", "/practice/own", "1 of 12"},
 	{"together", "", "/practice/dark/together?seed=271828", "nobody named"},
 	{"hindsight", "Winch", "/dogs/DOG/hindsight", "lay in the range"},
+	{"owners-hindsight", "", "/owners/OWNER/hindsight", "What was said beforehand"},
 	{"whole-hindsight", "", "/hindsight", "Work it out anew"},
 	{"today", "", "/today", "Then"},
 	{"round", "", "/round", "Next"},
@@ -70,14 +71,23 @@ var screens = []screen{
 
 func (s screen) address(p *program) string {
 	if s.dog == "" {
+		var owners struct{ Owners []struct{ ID string } }
+		if strings.Contains(s.path, "OWNER") {
+			p.get("/api/owners", &owners)
+			return p.address + strings.Replace(s.path, "OWNER", owners.Owners[0].ID, 1)
+		}
 		return p.address + strings.Replace(s.path, "NEW", uuid.NewString(), 1)
 	}
 	id := p.dogs()[s.dog]
 	sitting, open, picture := "", "", ""
 	if strings.Contains(s.path, "PICTURE") {
-		var kept struct{ Pictures []struct{ ID string } }
+		var kept struct{ Pictures []struct{ ID, Code string } }
 		p.get("/api/dogs/"+id+"/pictures", &kept)
-		picture = kept.Pictures[0].ID
+		for i := len(kept.Pictures) - 1; i >= 0; i-- { // the latest of a paw
+			if kept.Pictures[i].Code == "" {
+				picture = kept.Pictures[i].ID
+			}
+		}
 	}
 	if strings.Contains(s.path, "OPEN") {
 		open = p.open(id)

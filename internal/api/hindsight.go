@@ -30,17 +30,29 @@ func (h handlers) GetWholeHindsight(ctx context.Context, r contract.GetWholeHind
 }
 
 func hindsightOf(w words.Words, got book.Hindsight) contract.Hindsight {
-	l, f, d := got.Lengths, got.Floors, got.Dates
+	f, d := got.Floors, got.Dates
 	out := contract.Hindsight{
 		Name: got.Name, Quarters: []contract.HindsightQuarter{},
 		Cuts:    contract.HindsightCuts{Few: hindsight.Few(got.Cuts.All()), All: got.Cuts.All(), Bins: []contract.HindsightBin{}, Brier: got.Cuts.Brier, PlainBrier: got.Cuts.Plain, Better: got.Cuts.Better()},
-		Lengths: contract.HindsightLengths{Few: hindsight.Few(l.Seen), Seen: l.Seen, In90: l.In90, ShareLow: l.Share.Low, ShareHigh: l.Share.High, CrpsMm: l.CRPS, PlainCrpsMm: l.Plain},
-		Floors:  contract.HindsightFloors{Few: hindsight.Few(f.Seen), Seen: f.Seen, Touched: f.Touched, ExpectedLow: int(f.Expected.Low), ExpectedHigh: int(f.Expected.High), Brier: f.Brier, PlainBrier: f.Plain},
+		Presses: hindsightChances(got.Presses), Lengths: hindsightNumbers(got.Lengths), Spares: hindsightNumbers(got.Spares), Gaps: hindsightNumbers(got.Gaps), Minutes: hindsightNumbers(got.Minutes),
+		Floors: hindsightChances(f),
+		Wrongs: []contract.HindsightWrong{}, Teaches: lines(w, got.Teaches()),
 		Dates:   contract.HindsightDates{Few: hindsight.Few(d.All()), Before: d.Before, About: d.About, NotYet: d.NotYet, Later: d.Later, Untried: d.Untried},
 		LeftOut: contract.HindsightLeftOut{Assumed: got.LeftOut.Assumed, Unlooked: got.LeftOut.Unlooked, Trims: got.LeftOut.Sittings},
 	}
 	for _, q := range got.Quarters {
-		out.Quarters = append(out.Quarters, contract.HindsightQuarter{From: q.From, Trims: q.Trims, Nails: q.Nails, Bled: q.Bled, Looked: q.Looked, Touched: q.Touched, CalmMinutes: q.Calm})
+		out.Quarters = append(out.Quarters, contract.HindsightQuarter{From: q.From, Trims: q.Trims, Nails: q.Nails, Bled: q.Bled, Looked: q.Looked, Touched: q.Touched, CalmMinutes: q.Calm, Dated: q.Dated, Kept: q.Kept, DrawnMm: q.Drawn})
+	}
+	out.Trends = []contract.HindsightTrend{}
+	for _, t := range hindsight.Trends(got.Quarters) {
+		one := contract.HindsightTrend{Of: contract.HindsightTrendOf(t.Of)}
+		for _, p := range t.Points {
+			one.Points = append(one.Points, contract.HindsightPoint{From: p.From, Value: p.Value})
+		}
+		out.Trends = append(out.Trends, one)
+	}
+	for _, wrong := range got.Wrongs() {
+		out.Wrongs = append(out.Wrongs, contract.HindsightWrong{Says: w.Say(wrong.Says), Teach: w.Say(wrong.Teach)})
 	}
 	for _, b := range got.Cuts.Bins {
 		if b.Cuts > 0 {
@@ -50,4 +62,17 @@ func hindsightOf(w words.Words, got book.Hindsight) contract.Hindsight {
 		}
 	}
 	return out
+}
+
+func hindsightNumbers(n hindsight.Numbers) contract.HindsightNumbers {
+	return contract.HindsightNumbers{Few: hindsight.Few(n.Seen), Seen: n.Seen, In90: n.In90, ShareLow: n.Share.Low, ShareHigh: n.Share.High, Crps: n.CRPS, PlainCrps: n.Plain, Better: n.CRPS <= n.Plain}
+}
+
+func hindsightChances(c hindsight.Chances) contract.HindsightChances {
+	return contract.HindsightChances{Few: hindsight.Few(c.Seen), Seen: c.Seen, Was: c.Was, ExpectedLow: int(c.Expected.Low), ExpectedHigh: int(c.Expected.High), Brier: c.Brier, PlainBrier: c.Plain, Better: c.Brier <= c.Plain}
+}
+
+func (h handlers) GetOwnersHindsight(ctx context.Context, r contract.GetOwnersHindsightRequestObject) (contract.GetOwnersHindsightResponseObject, error) {
+	got, err := h.book.OwnersHindsight(ctx, r.OwnerId)
+	return contract.GetOwnersHindsight200JSONResponse(hindsightOf(speaks(ctx), got)), err
 }

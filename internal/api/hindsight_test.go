@@ -62,4 +62,15 @@ func TestHowRightItWas(t *testing.T) {
 	}, 10*time.Second, 20*time.Millisecond)
 	status, _ := c.do("GET", "/api/dogs/"+uuid.NewString()+"/hindsight", "")
 	assert.Equal(t, 404, status)
+	assert.Empty(t, got.Trends, "eight nails are few")
+	assert.NotEmpty(t, got.Teaches, "what one press more would bring")
+	owner := uuid.NewString()
+	at = "/api/owners/" + owner
+	ask[contract.OwnerView](c, "PUT", at, `{"name":"Ada Reed","reach":"hand"}`, 200)
+	assert.Empty(t, ask[contract.Hindsight](c, "GET", at+"/hindsight", "", 200).Quarters, "no dog yet")
+	status, text := c.do("PUT", "/api/dogs/"+d.Id.String()+"/owner", fmt.Sprintf(`{"owner_id":%q}`, owner))
+	require.Less(t, status, 300, string(text))
+	theirs := ask[contract.Hindsight](c, "GET", at+"/hindsight", "", 200)
+	assert.Equal(t, "Ada Reed", theirs.Name)
+	assert.Equal(t, got.Quarters, theirs.Quarters)
 }

@@ -12,6 +12,8 @@ import (
 	"fribbet/internal/core/date"
 	"fribbet/internal/core/estimate"
 	"fribbet/internal/core/feet"
+	"fribbet/internal/core/hindsight"
+	"fribbet/internal/core/nail"
 	"fribbet/internal/core/outlook"
 	"fribbet/internal/formats"
 	"fribbet/internal/store"
@@ -33,6 +35,47 @@ var (
 		column("earliest", "date!", "the day on which the first nail is due, whatever day it is"), column("rule", "string!", "that set it"), column("nails", "string!", "that it is for, separated by blanks"), column("touches", "date", "the day on which the first nail meets the floor, where that is before"),
 	}}
 )
+
+// foretold is what was said before each trim and look of a dog, by today's rules, beside what then was.
+var foretold = formats.Table{Name: "foretold", Derived: true, About: "What would have been said just before each trim and each look, from what was told until then and by the rules of the day of the package, beside what then was. A chance is said of what happens (1) or does not (0); a number with the range that holds nine times in ten." + fromAll, Key: []string{"dog_id", "number"}, Columns: []formats.Column{
+	column("dog_id", "string!>dogs", dogItself), column("number", "integer!", "in the order in which things were told"), column("on_date", "date!", "when"), column("what", "string!", "cut or press: the chance to bleed; touches: the chance to touch; length, spare, gap: mm; minutes; due: the date"),
+	column("code", "string", "of which nail"), column("said", "number", "a chance, mm, or minutes; none for a date"), column("said_low", "number", "from"), column("said_high", "number", "to"),
+	column("was", "number!", "0 or 1, mm, minutes; of a date, how many days the trim came after it"), column("came", "string", "of a date: before, about, not_yet, later or untried; empty: nobody looked"),
+}}
+
+func foretoldRow(id uuid.UUID, number int, f hindsight.Foretold) []any {
+	row := []any{id.String(), int64(number), f.On.String(), string(f.What), nil, f.Said, nil, nil, f.Was, nil}
+	if f.Code != (nail.Code{}) {
+		row[4] = f.Code.String()
+	}
+	switch f.What {
+	case hindsight.Due:
+		row[5], row[9] = nil, string(f.Came)
+	case hindsight.Length, hindsight.Spare, hindsight.Gap, hindsight.Minutes:
+		row[6], row[7] = f.Low(), f.High()
+	case hindsight.Cut, hindsight.Press, hindsight.Touches:
+	}
+	return row
+}
+
+// exportForetold adds what was said of these dogs.
+func (b *Book) exportForetold(ctx context.Context, p *formats.PackageWriter, dogs []store.Dog, settings store.Settings) error {
+	return p.Table(foretold, func(each func([]any) error) error {
+		for _, d := range dogs {
+			number, failed := 0, error(nil)
+			_, err := b.hindsight(ctx, d, settings, func(f hindsight.Foretold) {
+				number++
+				if failed == nil {
+					failed = each(foretoldRow(d.ID, number, f))
+				}
+			})
+			if err := errors.Join(err, failed); err != nil && !errors.As(err, new(Unreckonable)) {
+				return err
+			}
+		}
+		return nil
+	})
+}
 
 // rangedColumns are those of an estimate: its value, its range, and where it came from.
 func rangedColumns(name, about, needed string) []formats.Column {
@@ -84,7 +127,7 @@ func (b *Book) exportBelieved(ctx context.Context, p *formats.PackageWriter, dog
 	if err != nil {
 		return err
 	}
-	return p.Table(believedDates, func(each func([]any) error) error {
+	err = p.Table(believedDates, func(each func([]any) error) error {
 		for _, row := range dates {
 			if err := each(row); err != nil {
 				return err
@@ -92,6 +135,10 @@ func (b *Book) exportBelieved(ctx context.Context, p *formats.PackageWriter, dog
 		}
 		return nil
 	})
+	if err != nil {
+		return err
+	}
+	return b.exportForetold(ctx, p, dogs, settings)
 }
 
 func believedRow(id uuid.UUID, today date.Date, r feet.Reading) []any {

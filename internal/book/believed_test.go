@@ -76,6 +76,26 @@ func TestThePackageSaysWhatIsBelieved(t *testing.T) {
 	assert.Equal(t, len(dates), dated, "each date once")
 	assert.NotZero(t, dated)
 
+	said := rowsOf(t, data, "data/foretold.csv")
+	cuts := 0
+	for _, row := range due.Rows {
+		h, err := b.Hindsight(t.Context(), row.DogID)
+		require.NoError(t, err)
+		cuts += h.Cuts.All()
+	}
+	for _, one := range said {
+		switch one["what"] {
+		case "cut":
+			cuts--
+			assert.Contains(t, []string{"0", "1"}, one["was"])
+		case "due":
+			assert.Empty(t, one["said"])
+		case "length":
+			assert.NotEmpty(t, one["said_low"])
+		}
+	}
+	assert.Zero(t, cuts, "each cut that is held against its chance is a row")
+
 	var alone bytes.Buffer
 	require.NoError(t, b.ExportDog(t.Context(), &alone, due.Rows[0].DogID))
 	for _, n := range rowsOf(t, alone.Bytes(), "data/believed.csv") {

@@ -114,7 +114,7 @@ func TestABookGoesOutAndComesInTheSame(t *testing.T) {
 	assert.Equal(t, dates(t, from), dates(t, to), "every state comes to the same date")
 	pictures, err := filepath.Glob(other.PicturePlace() + "/*")
 	require.NoError(t, err)
-	assert.Len(t, pictures, 6)
+	assert.Len(t, pictures, 30)
 
 	again, err := to.TakeIn(t.Context(), bytes.NewReader(data), int64(len(data)), quietly)
 	require.NoError(t, err)

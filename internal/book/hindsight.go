@@ -11,8 +11,13 @@ import (
 	"fribbet/internal/core/date"
 	"fribbet/internal/core/feet"
 	"fribbet/internal/core/hindsight"
+	"fribbet/internal/core/kit"
 	"fribbet/internal/core/ladder"
 	"fribbet/internal/core/outlook"
+	"fribbet/internal/core/record"
+	"fribbet/internal/core/sitting"
+	"fribbet/internal/core/temper"
+	"fribbet/internal/core/verdict"
 	"fribbet/internal/store"
 )
 
@@ -34,20 +39,76 @@ func (b *Book) Hindsight(ctx context.Context, dogID uuid.UUID) (Hindsight, error
 	if err != nil {
 		return Hindsight{}, err
 	}
-	return b.hindsight(ctx, d, settings)
+	return b.hindsight(ctx, d, settings, nil)
 }
 
-func (b *Book) hindsight(ctx context.Context, d store.Dog, settings store.Settings) (Hindsight, error) {
+// hindsight is a dog's; each thing that was said is told to tell, nil to nobody.
+func (b *Book) hindsight(ctx context.Context, d store.Dog, settings store.Settings, tell func(hindsight.Foretold)) (Hindsight, error) {
 	sittings, checks, err := b.told(ctx, d)
 	if err != nil {
 		return Hindsight{}, err
 	}
-	trims := trimsOf(sittings)
-	due := func(f feet.Feet) (date.Date, bool) {
-		next, is, err := outlook.NextOf(f, terms(settings, ladder.Training{}, f))
-		return next.Due, is && err == nil
+	report, quarters := hindsight.Of(d.Dog, trimsOf(sittings), walksOf(checks), b.todaysRules(d, settings), tell)
+	return Hindsight{Name: d.Name, Quarters: quarters, Report: report}, nil
+}
+
+// todaysRules are those by which a dog's past is said anew.
+func (b *Book) todaysRules(d store.Dog, settings store.Settings) hindsight.Rules {
+	return hindsight.Rules{
+		Due: func(f feet.Feet) (date.Date, bool) {
+			next, is, err := outlook.NextOf(f, terms(settings, ladder.Training{}, f))
+			return next.Due, is && err == nil
+		},
+		Terms: func(f feet.Feet) verdict.Terms { return terms(settings, ladder.Training{}, f).Hand },
+		Pace: func(before []record.Sitting, work kit.Work) temper.Pace {
+			return sitting.Question{Dog: d.Dog, Past: sitting.PastOf(before), Hand: settings.Hand}.Pace(work)
+		},
 	}
-	return Hindsight{Name: d.Name, Quarters: hindsight.Quarters(trims), Report: hindsight.Of(d.Dog, trims, walksOf(checks), due)}, nil
+}
+
+// OwnersHindsight is that of an owner's dogs together.
+func (b *Book) OwnersHindsight(ctx context.Context, ownerID uuid.UUID) (Hindsight, error) {
+	o, err := b.store.Owner(ctx, ownerID)
+	if err != nil {
+		return Hindsight{}, err
+	}
+	settings, err := b.Settings(ctx)
+	if err != nil {
+		return Hindsight{}, err
+	}
+	var all together
+	for _, owned := range o.Dogs {
+		d, err := b.store.Dog(ctx, owned.ID)
+		if err == nil {
+			err = all.add(b.hindsight(ctx, d, settings, nil))
+		}
+		if err != nil {
+			return Hindsight{}, err
+		}
+	}
+	return all.sum(o.Name), nil
+}
+
+// together are some dogs' hindsights while they are added up.
+type together struct {
+	reports  []hindsight.Report
+	quarters [][]hindsight.Quarter
+	skipped  int // dogs of which what was told cannot be worked out
+}
+
+func (t *together) add(h Hindsight, err error) error {
+	switch {
+	case errors.As(err, new(Unreckonable)):
+		t.skipped++
+		return nil
+	case err == nil:
+		t.reports, t.quarters = append(t.reports, h.Report), append(t.quarters, h.Quarters)
+	}
+	return err
+}
+
+func (t *together) sum(name string) Hindsight {
+	return Hindsight{Name: name, Quarters: hindsight.QuartersTogether(t.quarters), Report: hindsight.Together(t.reports)}
 }
 
 // WholeHindsight is that of the whole book, as far as it is worked out.
@@ -100,27 +161,19 @@ func (b *Book) WholeHindsight(ctx context.Context, anew bool) (WholeHindsight, e
 func (b *Book) workOutWhole(ctx context.Context, dogs []store.Dog, settings store.Settings) {
 	last := WholeHindsight{}
 	err := unharmed(func() error {
-		var reports []hindsight.Report
-		var quarters [][]hindsight.Quarter
+		var all together
 		for _, d := range dogs {
 			if ctx.Err() != nil {
 				return ctx.Err()
 			}
-			h, err := b.hindsight(ctx, d, settings)
-			switch {
-			case errors.As(err, new(Unreckonable)):
-				last.Skipped++
-			case err != nil:
+			if err := all.add(b.hindsight(ctx, d, settings, nil)); err != nil {
 				return err
-			default:
-				reports, quarters = append(reports, h.Report), append(quarters, h.Quarters)
 			}
 			b.whole.Lock()
 			b.whole.progress.Done++
 			b.whole.Unlock()
 		}
-		last.At, last.Dogs = b.now(), len(reports)
-		last.Quarters, last.Report = hindsight.QuartersTogether(quarters), hindsight.Together(reports)
+		last.At, last.Dogs, last.Skipped, last.Hindsight = b.now(), len(all.reports), all.skipped, all.sum("")
 		return nil
 	})
 	b.whole.Lock()

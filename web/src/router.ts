@@ -30,6 +30,7 @@ export const router = createRouter({
     { path: '/owners/list', name: 'list', component: () => import('./screens/ListScreen.vue'), meta: { title: $t('app.from_a_list') } },
     { path: '/owners/:ownerId', name: 'owner', component: () => import('./screens/OwnerScreen.vue'), props: true, meta: { title: $t('app.owner') } },
     { path: '/ladder', name: 'ladder', component: () => import('./screens/LaddersScreen.vue'), meta: { title: $t('app.ladder') } },
+    { path: '/owners/:ownerId/hindsight', name: 'owners-hindsight', component: () => import('./screens/OwnersHindsight.vue'), props: true, meta: { title: $t('app.how_right_was_it') } },
     { path: '/hindsight', name: 'whole-hindsight', component: () => import('./screens/WholeHindsight.vue'), meta: { title: $t('app.how_right_was_it') } },
     { path: '/practice', name: 'practice', component: () => import('./screens/PracticeScreen.vue'), meta: { title: $t('app.practice') } },
     { path: '/practice/ends', name: 'ends', component: () => import('./screens/EndsDrill.vue'), meta: { title: $t('app.name_the_cut_end') } },

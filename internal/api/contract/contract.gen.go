@@ -198,6 +198,33 @@ func (e GapFeelerFeeler) Valid() bool {
 	}
 }
 
+// Defines values for HindsightTrendOf.
+const (
+	HindsightTrendOfBled    HindsightTrendOf = "bled"
+	HindsightTrendOfCalm    HindsightTrendOf = "calm"
+	HindsightTrendOfDrawn   HindsightTrendOf = "drawn"
+	HindsightTrendOfKept    HindsightTrendOf = "kept"
+	HindsightTrendOfTouched HindsightTrendOf = "touched"
+)
+
+// Valid indicates whether the value is a known member of the HindsightTrendOf enum.
+func (e HindsightTrendOf) Valid() bool {
+	switch e {
+	case HindsightTrendOfBled:
+		return true
+	case HindsightTrendOfCalm:
+		return true
+	case HindsightTrendOfDrawn:
+		return true
+	case HindsightTrendOfKept:
+		return true
+	case HindsightTrendOfTouched:
+		return true
+	default:
+		return false
+	}
+}
+
 // Defines values for KitItemService.
 const (
 	Change  KitItemService = "change"
@@ -2151,14 +2178,33 @@ type Hindsight struct {
 	// Dates Trims before which somebody looked whether nails touched, against the date that was said
 	Dates HindsightDates `json:"dates"`
 
-	// Floors Nails of which somebody felt whether they touch
-	Floors  HindsightFloors  `json:"floors"`
+	// Floors nails of which somebody felt whether they touch
+	Floors HindsightChances `json:"floors"`
+
+	// Gaps to the floor, where one was measured
+	Gaps    HindsightNumbers `json:"gaps"`
 	LeftOut HindsightLeftOut `json:"left_out"`
 
-	// Lengths Lengths that were measured, against the range that was told
-	Lengths  HindsightLengths   `json:"lengths"`
-	Name     string             `json:"name"`
+	// Lengths What was measured, against the range that was told
+	Lengths HindsightNumbers `json:"lengths"`
+
+	// Minutes of a trim, for the nails and cuts that it had
+	Minutes HindsightNumbers `json:"minutes"`
+	Name    string           `json:"name"`
+
+	// Presses nails that were told in one press, by the hand that kept to its plan, and whether they bled
+	Presses  HindsightChances   `json:"presses"`
 	Quarters []HindsightQuarter `json:"quarters"`
+
+	// Spares safe to trim, where the quick was seen
+	Spares HindsightNumbers `json:"spares"`
+
+	// Teaches what would let more be said
+	Teaches []Line `json:"teaches"`
+
+	// Trends what is drawn of them; none of fewer than two quarters
+	Trends []HindsightTrend `json:"trends"`
+	Wrongs []HindsightWrong `json:"wrongs"`
 }
 
 // HindsightBin defines model for HindsightBin.
@@ -2180,6 +2226,31 @@ type HindsightBin struct {
 	// Said the mean of what was said
 	Said float64 `json:"said"`
 	UpTo float64 `json:"up_to"`
+}
+
+// HindsightChances What happens or does not, against how likely it was called
+type HindsightChances struct {
+	// Better than that rule
+	Better bool `json:"better"`
+
+	// Brier mean score (Brier 1950), smaller is better
+	Brier float64 `json:"brier"`
+
+	// ExpectedHigh and at most
+	ExpectedHigh int `json:"expected_high"`
+
+	// ExpectedLow how often it was to at least
+	ExpectedLow int `json:"expected_low"`
+
+	// Few too few to say anything of
+	Few bool `json:"few"`
+
+	// PlainBrier of a plain rule
+	PlainBrier float64 `json:"plain_brier"`
+	Seen       int     `json:"seen"`
+
+	// Was how often it happened
+	Was int `json:"was"`
 }
 
 // HindsightCuts Cuts whose amounts somebody counted, by the chance to bleed that each was called
@@ -2221,19 +2292,6 @@ type HindsightDates struct {
 	Untried int `json:"untried"`
 }
 
-// HindsightFloors Nails of which somebody felt whether they touch
-type HindsightFloors struct {
-	Brier        float64 `json:"brier"`
-	ExpectedHigh int     `json:"expected_high"`
-	ExpectedLow  int     `json:"expected_low"`
-
-	// Few too few to say anything of
-	Few        bool    `json:"few"`
-	PlainBrier float64 `json:"plain_brier"`
-	Seen       int     `json:"seen"`
-	Touched    int     `json:"touched"`
-}
-
 // HindsightLeftOut defines model for HindsightLeftOut.
 type HindsightLeftOut struct {
 	// Assumed nails whose amounts nobody counted
@@ -2246,10 +2304,13 @@ type HindsightLeftOut struct {
 	Unlooked int `json:"unlooked"`
 }
 
-// HindsightLengths Lengths that were measured, against the range that was told
-type HindsightLengths struct {
-	// CrpsMm mean score (Gneiting & Raftery 2007), smaller is better
-	CrpsMm float64 `json:"crps_mm"`
+// HindsightNumbers What was measured, against the range that was told
+type HindsightNumbers struct {
+	// Better than that rule
+	Better bool `json:"better"`
+
+	// Crps mean score (Gneiting & Raftery 2007), mm, or of the logarithm of minutes; smaller is better
+	Crps float64 `json:"crps"`
 
 	// Few too few to say anything of
 	Few bool `json:"few"`
@@ -2257,13 +2318,19 @@ type HindsightLengths struct {
 	// In90 within the range that holds nine times in ten
 	In90 int `json:"in_90"`
 
-	// PlainCrpsMm of a rule that knows the usual length
-	PlainCrpsMm float64 `json:"plain_crps_mm"`
-	Seen        int     `json:"seen"`
-	ShareHigh   float64 `json:"share_high"`
+	// PlainCrps of a plain rule, that knows what is usual
+	PlainCrps float64 `json:"plain_crps"`
+	Seen      int     `json:"seen"`
+	ShareHigh float64 `json:"share_high"`
 
 	// ShareLow of 100, with its range (Wilson 1927)
 	ShareLow float64 `json:"share_low"`
+}
+
+// HindsightPoint defines model for HindsightPoint.
+type HindsightPoint struct {
+	From  Date    `json:"from"`
+	Value float64 `json:"value"`
 }
 
 // HindsightQuarter defines model for HindsightQuarter.
@@ -2272,7 +2339,16 @@ type HindsightQuarter struct {
 
 	// CalmMinutes until the first sign of unrest, on the mean of those that were noted
 	CalmMinutes *float64 `json:"calm_minutes,omitempty"`
-	From        Date     `json:"from"`
+
+	// Dated trims that a date was said for
+	Dated int `json:"dated"`
+
+	// DrawnMm how far quicks are believed to have drawn back since each nail was first worked, on the mean
+	DrawnMm *float64 `json:"drawn_mm,omitempty"`
+	From    Date     `json:"from"`
+
+	// Kept of these, before it, on it or at most a week after it
+	Kept int `json:"kept"`
 
 	// Looked trims before which somebody looked at the floor
 	Looked int `json:"looked"`
@@ -2283,6 +2359,25 @@ type HindsightQuarter struct {
 	// Touched of these, at which a nail touched
 	Touched int `json:"touched"`
 	Trims   int `json:"trims"`
+}
+
+// HindsightTrend defines model for HindsightTrend.
+type HindsightTrend struct {
+	// Of nails of 100 that bled, minutes until the first sign of unrest, trims of 100 at which a nail touched, mm that quicks drew back, trims of 100 that kept their date
+	Of     HindsightTrendOf `json:"of"`
+	Points []HindsightPoint `json:"points"`
+}
+
+// HindsightTrendOf nails of 100 that bled, minutes until the first sign of unrest, trims of 100 at which a nail touched, mm that quicks drew back, trims of 100 that kept their date
+type HindsightTrendOf string
+
+// HindsightWrong defines model for HindsightWrong.
+type HindsightWrong struct {
+	// Says where what was said is wrong
+	Says string `json:"says"`
+
+	// Teach what would teach it
+	Teach string `json:"teach"`
 }
 
 // History defines model for History.
@@ -5472,6 +5567,9 @@ type ServerInterface interface {
 	// KeepOwner Add an owner under a new id, or change one; refused with 409 when another change came first
 	// (PUT /api/owners/{owner_id})
 	KeepOwner(c *gin.Context, ownerId Id)
+	// GetOwnersHindsight How the trims of an owner's dogs went by quarter, and what was said before each beside what then was
+	// (GET /api/owners/{owner_id}/hindsight)
+	GetOwnersHindsight(c *gin.Context, ownerId Id)
 	// GetPicturesKept How many pictures are kept, how much room they take, and where
 	// (GET /api/pictures)
 	GetPicturesKept(c *gin.Context)
@@ -7594,6 +7692,31 @@ func (siw *ServerInterfaceWrapper) KeepOwner(c *gin.Context) {
 	siw.Handler.KeepOwner(c, ownerId)
 }
 
+// GetOwnersHindsight operation middleware
+func (siw *ServerInterfaceWrapper) GetOwnersHindsight(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "owner_id" -------------
+	var ownerId Id
+
+	err = runtime.BindStyledParameterWithOptions("simple", "owner_id", c.Param("owner_id"), &ownerId, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "uuid", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter owner_id: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.GetOwnersHindsight(c, ownerId)
+}
+
 // GetPicturesKept operation middleware
 func (siw *ServerInterfaceWrapper) GetPicturesKept(c *gin.Context) {
 
@@ -8242,6 +8365,7 @@ func RegisterHandlersWithOptions(router gin.IRouter, si ServerInterface, options
 	router.GET(options.BaseURL+"/api/pictures", wrapper.GetPicturesKept)
 	router.GET(options.BaseURL+"/api/pictures/:hash", wrapper.GetPicture)
 	router.GET(options.BaseURL+"/api/dogs/:dog_id/nails/:code/advice", wrapper.GetAdvice)
+	router.GET(options.BaseURL+"/api/owners/:owner_id/hindsight", wrapper.GetOwnersHindsight)
 	router.GET(options.BaseURL+"/api/hindsight", wrapper.GetWholeHindsight)
 	router.GET(options.BaseURL+"/api/practice", wrapper.GetPractice)
 	router.POST(options.BaseURL+"/api/practice/nail", wrapper.Practise)
@@ -11518,6 +11642,45 @@ func (response KeepOwnerdefaultApplicationProblemPlusJSONResponse) VisitKeepOwne
 	return err
 }
 
+type GetOwnersHindsightRequestObject struct {
+	OwnerId Id `json:"owner_id"`
+}
+
+type GetOwnersHindsightResponseObject interface {
+	VisitGetOwnersHindsightResponse(w http.ResponseWriter) error
+}
+
+type GetOwnersHindsight200JSONResponse Hindsight
+
+func (response GetOwnersHindsight200JSONResponse) VisitGetOwnersHindsightResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/json")
+	w.WriteHeader(200)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
+type GetOwnersHindsightdefaultApplicationProblemPlusJSONResponse struct {
+	Body       Problem
+	StatusCode int
+}
+
+func (response GetOwnersHindsightdefaultApplicationProblemPlusJSONResponse) VisitGetOwnersHindsightResponse(w http.ResponseWriter) error {
+
+	var buf bytes.Buffer
+	if err := json.NewEncoder(&buf).Encode(response.Body); err != nil {
+		return err
+	}
+	w.Header().Set("Content-Type", "application/problem+json")
+	w.WriteHeader(response.StatusCode)
+	_, err := buf.WriteTo(w)
+	return err
+}
+
 type GetPicturesKeptRequestObject struct {
 }
 
@@ -12960,6 +13123,9 @@ type StrictServerInterface interface {
 	// KeepOwner Add an owner under a new id, or change one; refused with 409 when another change came first
 	// (PUT /api/owners/{owner_id})
 	KeepOwner(ctx context.Context, request KeepOwnerRequestObject) (KeepOwnerResponseObject, error)
+	// GetOwnersHindsight How the trims of an owner's dogs went by quarter, and what was said before each beside what then was
+	// (GET /api/owners/{owner_id}/hindsight)
+	GetOwnersHindsight(ctx context.Context, request GetOwnersHindsightRequestObject) (GetOwnersHindsightResponseObject, error)
 	// GetPicturesKept How many pictures are kept, how much room they take, and where
 	// (GET /api/pictures)
 	GetPicturesKept(ctx context.Context, request GetPicturesKeptRequestObject) (GetPicturesKeptResponseObject, error)
@@ -15708,6 +15874,32 @@ func (sh *strictHandler) KeepOwner(ctx *gin.Context, ownerId Id) {
 	}
 }
 
+// GetOwnersHindsight operation middleware
+func (sh *strictHandler) GetOwnersHindsight(ctx *gin.Context, ownerId Id) {
+	var request GetOwnersHindsightRequestObject
+
+	request.OwnerId = ownerId
+
+	handler := func(ctx *gin.Context, request interface{}) (interface{}, error) {
+		return sh.ssi.GetOwnersHindsight(ctx, request.(GetOwnersHindsightRequestObject))
+	}
+	for _, middleware := range sh.middlewares {
+		handler = middleware(handler, "GetOwnersHindsight")
+	}
+
+	response, err := handler(ctx, request)
+
+	if err != nil {
+		sh.options.HandlerErrorFunc(ctx, err)
+	} else if validResponse, ok := response.(GetOwnersHindsightResponseObject); ok {
+		if err := validResponse.VisitGetOwnersHindsightResponse(ctx.Writer); err != nil {
+			sh.options.ResponseErrorHandlerFunc(ctx, err)
+		}
+	} else if response != nil {
+		sh.options.ResponseErrorHandlerFunc(ctx, fmt.Errorf("unexpected response type: %T", response))
+	}
+}
+
 // GetPicturesKept operation middleware
 func (sh *strictHandler) GetPicturesKept(ctx *gin.Context) {
 	var request GetPicturesKeptRequestObject
@@ -16676,616 +16868,625 @@ func (sh *strictHandler) ReadCard(ctx *gin.Context, cardKey string) {
 // const string: with thousands of chunks the chained `+` fold is several
 // times slower for the Go compiler than parsing a slice literal.
 var swaggerSpec = []string{
-	"5P1rsyO3sS4I/xXEet8dbceU2y0daXu81idbsi5HsqTTrW192ONggCyQhFks1AZQi6Ic/d8nkJlA3RKs",
-	"Kq6Wz54Zf5C7m3VBAYlEXp588p8PO3NuTK1q7x4e//nQSCvPyisLf/vcHL4uwx90/fD40Eh/fCgeanlW",
-	"D48PpTlsdPlQPFj1X622qnx49LZVxYPbHdVZhrv+/1btHx4f/n+/797xe/zV/f7r8uH9++Lha6/O2Vdo",
-	"r84f4B3fyrJUNvuWCn5+8Xveh7tdY2qnYO7+LHentoE/7kztVe3DH2XTVHonvTb17//hTB3+bdlL4vPg",
-	"TaVyO6ub8JiHx4cfj0ps8WexVU6XSvjwT8acHt4XD39W9e744cYBT8uMwmnvdX0Q0gnthfOyLp2ozSUM",
-	"4zNZqbqU9oONJD0wM5gd/f7KCVmWVjmHw7DlBxyCLfOvD78VYROhBH44Weg9MvPy0hxeOYGi7cJy+KO6",
-	"4oLE9fhSenWR1w82qPg8ZkQ/HaUHkTSXOozHKglT85VpnfpgA8Cn5SZEPeudckLXMJAjXls8fKP9BxtA",
-	"eFbm9Sft2U3xV+WcPKgPJxrpgZmBnNPvxcMP1mwrdb7x7gav+D/WjSE+NycJ2omLNfWhENur2GtVleI3",
-	"b7/4TPzxk0//8NswsHcK1MiHm5X0wJzeSr8XD++qICjf1OZSf7j3957JDOErcwGpbJ0K2srB1WJnzkqY",
-	"1odB/WTsSdeHn5Q6fbBB9Z/JLpWCvWIVLJixJzhN6e7w8D+VYU+B2WBNo6zXUZBLNffy76SuPgvXvS8e",
-	"DLwSbh0OYaucF3ttnX8S/micEratVBkmRVTS+YcCbAQ397Ifjam+x4e+Lx78tQnnvrQ2aKvioWltY9zs",
-	"iH+gy/Ckj3bCf+LXdk/pPufv6VVm+w+1g3X8U+0uyv5VSfxcWZY6XCyrH3ozuJeVU+PluISdI2tUoeFI",
-	"gyeJc3hUIUythNmH5TqHsQyWozbTma2NBxWUhrg1plIS5qepJK7q8BYfBnCRTuzCStSF2FtzFh91j9C1",
-	"VwdlwyOcUvX0CUHtFyIcQeF34U3Y/0dZl+wwnDcNO/BjsDDOBuUyPCTs39ozD3nPrYC1+llW98x++HgY",
-	"+Vbtw+vDlgXpFLvWP4qjuYizrK+0EMIb5V6JWuoqDLPdHfGGyhgrflObWhXCmbN6FNKLSknnBfzb2Tj/",
-	"iN/nj7IWR1ntn0Sl9h7k/gI7sjZbU15FZcxJlb/FSb0cVdiu4ZDZVXp3coWo9LlxwtgwU85YNZENvDD8",
-	"aboAcDP/EzyL/QU+VNeH8Kuq23PYIeFbH8JN5/B/4ft6e8N5Gy4vHn7+3cH8jv7Rqp2x5esf48N6v/5O",
-	"nxtjPTor/vjw+LC3ertV/vdB/mwtq9/vjFW/x0egYpsKgTtxAq5gH/1Xq1z4JwESH7SwE7X6OSyPkLCe",
-	"j0L7oJ8r09qCViTc/V+t3p2EqktXCC9PSsigy58VXEQmkArifzQXVwjbhgfudX1QVljT1qXQQYzjvOEL",
-	"HoqHStblWdpTmER43kPxsA+btHhwZ2P8cW4+t8Fofx2++o6Z3JLFX5BPM1X426vHP+yNPUuPuuDfP2FV",
-	"w1mWaiP94OpSevU7r0E8hp/xPrpp/5z+YBVoqnK6khptDNCYwirnw2ZKl7N6oq/R4Y3dSAv6vt4bOdXe",
-	"c/hGs9P9MNJl6pIOuKVHGS0Bc4zV+nD0G29Nu60Y9X05XkH+wrkp4NpXDjRaOArCpz4JdW78NYhzHXTI",
-	"RTp2OcKt1XX6grB1tINHCSV3R3zJuhNGiVJbtfPGXoOlfjlq1JpXIS0rHMs+N4rATp6DWhZ0iIy/uNTB",
-	"OfLT94zkA4ffTUU3jPEqFGnxeYmx04F/XyvQMfEUsbI+FeAxBf0TJrmU16keX2lykWqZc2/xqnB9ayvS",
-	"6tPlPMhm7kl/cV6fpYd3H6xpZ2/4Ei4Kp5CqD/645vm18pvzeXMhW5nGW7fnLWogU2/gEOY/BnT4pjL1",
-	"YXM+8zLqghhdtMcD3TXSKkHavTKXoOE7Eepeiw/mnomfGBccrss/wB2N9fcM7agPRzh9zB6OLyvrg+Le",
-	"48qb0+eOspmVtXdwUbg6DGHN6jkf/rBAlN95usMbXE92Ug7WXPwRzae29roKGx2MFOWeRLBM0vav1bOy",
-	"ojTKcbPiTcO+oFQNrh2aBMGW07USW1WRUxc28KtgATbwC/tsq89nPMhuhn3iB7e23pTqwOhgsjx1QwM4",
-	"Gqt/MbWX1fS9vB+DuzOuQ9EZIbjuaSJ6Aj0RzfEuSrs4ysNwkw5Ervd5va3aaSBWkcYI51Apoos0N6tv",
-	"ldyF6UPXLDxOdi7CrRujJxHUo6zOm7OuW7KDxm7syF1w+lAXYV8GmYETigKn7lFIsbVKnjofQ/q+nJLh",
-	"XxuvyFqcSFMYDHdAR9dp23oRroHT35uqLIKHQL8+4k/+aE17OAaH4yyvwcUKF3aaRWWctp1sky+/yJ75",
-	"DG/gDJpdkNud3zi1M3XpeIUXRCwYUR6NvYPVdamscF5eXWewF+IfbXlQ54Gb2JsxY4Js5d8UXLvwJnqc",
-	"CDc4IfdeWSFRnXDPpRzJgvRBMPpL1ADTSVXPMT0zHRU4nEHLU2CzMgfW7FZXxkhyUpfkvjQ27IIdhMIg",
-	"Wix20qpO8sIbPChH3kQqHkC0N7jnHGeQSY92oaUNJ6Q7ObE3trczghPwCP8mKWSLK6udkBd5xZgDHG3K",
-	"oh+0SMqme3wsbEdVNSpjEhxNVS6SjW2lVBm2GAiJduKoqjLuZFlfk8/OnjDhNY7X6aaU11dONDK4jbTS",
-	"xgZBJ40P4bmFk/GVqUpuCmK6bZG4Qvht5spvpfN/CbIbb9gEtcV+ISjBsPgDmxyjj+ik1Kz9H851RjHQ",
-	"fFHsJQgQ6c2jdGJXGQdu4KLZ6lvN4xkLb99gyHXJuX3WdZnZGN6I8GunYL0xVUpWYIgsDXfqBY1dwfDd",
-	"+WnJCVAR/kS/hal3i53ScP6GieIHk/HfozBMflg+o410TmVOBvy85EV2Z8MhKDEMt6A6jzIHaqe+4sfD",
-	"CiydgB+kcz8ZWzo2vqxMw7uoBk9V7Qd61tTVFRy9Rlln6miRLl/+xkrtVE7SMDsIzu5FVRW3q4LJuoHT",
-	"Dcyoqvp+//D4nzMqVtanh/d/L3JOCR6W2qfno1p88QuCCYX7PGY5LyocXClgSgJO8XJvBB2nYP7KclPa",
-	"68ympCfs5S4szk7RptQWVNNFea/Knt7Co5JCK+z0qrMqcy913jR4AG8rY8pHkULPVTitTevBXFOVU/iT",
-	"dqJW0iqXedeFEt7jd9FOD7KgncDr+tGx3jO0O20qfdY+kxUIwrojU/Eon3mvEi3cxQcMBTYnLwxnYLT2",
-	"KHR6UbXHDb18v164jeMaNe+FvYOL0FO1Hq9fFsmMGY2brnBd/mA0Hpnh+oaiLsNJCKLoggMRddsRsiok",
-	"OtLDOUdHnjfB0Fo6M1/IHXvUwbPzRhDu7mQKaRxB61pZVVcYWKPKR1FJVAJgz4ln5ZXVtbRa1q9Yk8i1",
-	"TQxR3zQ0gl8NPrqpluQCU6KC9egvUaQxaUO7fxtG3Z3HEN93s051T+qLDjJFAWZTP0S7Pxmg9BF0OpLM",
-	"DLZg8gfiOZ8UftIsPT+MrI6pNzX1ekaG7njNe/LYm710Bkf7tVu0pHz6xl/a2D3tS2ZcOimTCzt2KrK+",
-	"f5eJnub2IXWDnq83ojRoY+HJP4mjopvQT16lhEv08nAzwbr8ndnkW7WThGqZ/LY7yjoX+IZDMlgrYEYw",
-	"D961fNiP5BM+c9f6p14+KrohYXopBRVOJtOCV8JtONZNHCY/S7XTpXIFJA6koHu5YMCJ7N1b2/FvypZ6",
-	"578Jl0aLmvtKDGVGX3CrKq2eVUnpXxKfydc0lZw1JT9rYYf+UOGYw0bLnHL9WUZXb37/n3DzkVilRaSh",
-	"dd/byQ2uAQ0kiUxW8j9r/TTwtaf0yhJFr0tWVHENmChoi5G2mRQaqDn4LrwjO37wGqaRu7SfZ90O2vrv",
-	"YWPOHm9/cgCJjI46mzqkNJAg1TuVazDM+FDBr5+H8ctja0lAmPO8DA41H20qD1xONaayMYlm9nvhghoA",
-	"5EFuosBMyewm7cVO1pAKJyiJk3vIztG8v8hc2Ru7y4XTgv9HXvt4XNoJtzsG1xucRFN3AacuchvGiJaz",
-	"L4TzqhHbK/w/OwcHNEw5QQMwTaWDaQTTiJeiJQtGfrAxatE2Qh5kOBpicIA8WV7pRuDaSH+as8JDMEZ9",
-	"MWfRxZnDt6O1wj43YRBmgz50Xe+eTLrKKiUgl+poLN6IMPtOwbQX3eR73RTRy5nmy6daahynoXEs3zr9",
-	"r5hGfeqD501HDhjEHkwLFPQPJNrhpKhVmTdVIclkWq9rRWd7kJtVE9RY5dzGm6XbLYZwl8Zdyes1z+k7",
-	"pqb+CTZCBm+0JIv4Llz0FrKad+URg94hZMqSOSCnhrfm8Ijg9lHYhPn0LapYsxeVPhy9OFh15ZORJSK3",
-	"Z45hyul1OTxK6uH9fVEeyBmdM4M1i8de9+G9YzQp3G4d6YiJh0CX+aOzvb8ro9aijdFNUrcoPRntNPgA",
-	"GdVXNvEUS+qXtT+skqe/PHNIxR97mSUAQz3LCo3PSvngWRPU62DNZRC7U8/KYvCOonZDu+aoD0dIc/Lb",
-	"sjKXG7/WZCottS2cae28mnmHV70vHnJvHskUXtYfbNH/rvReGjA/87o+/FnuGEv7J7INwL0G896C5xaB",
-	"EQ4qXQQiu45Xf5ziXcMFmR1G2hIXjxyns5LhSI9o0tLKC7yDT+jVamls+mBktTnIJqfwgrvMmqDRc6NQ",
-	"TmkojvjidAUAHHiTl/J64qA8ZV1gqrTrJnmqyuinuTMArxoGzJZMYDCpHDfcZKgsTlAE7+5dsNAmszIS",
-	"7vS1cazDdYyDKpKQxVnt1pMT+H7t01BYEXk5xdKRQRaznDOANOmPuffqRtm3SvKi9n2tMBweN8MOb3gS",
-	"UhCGTQQP9IDiQVjc4RfkPMUOmTcdPDfQ6q25cJ4gVm5xPmppDrPCF7T/5wbTSvs9ZaYXycz34XJuGwXj",
-	"59gPEXn1swe8KASUIFv397klKyFPT0PKLF3FgEllVc0AATAkspNVpYIXQZLUyIMimAeLD9jF1y1EbeBy",
-	"cZ6XNeelO9yqnWlrP29F4mXviweAcC19/EVqDjZh6p6BHuZlqRbJfvVobWEK4lgLWLI4wXFQmRU/M8U0",
-	"sjqj1l46xjMntmPDEC/LDePdkeztkeqtB0UOzuAfozaOaa8RggirE+Co1WVZKfHHT8W/JYUD8S3xm/+p",
-	"9nurru63U2grTctUZoPVkbOjeOTnnnsQMzWwNdHGIesmO1WKUepnw80eTAvEFcCR1/5JQK3JI/zdtH6A",
-	"5+qds8HL6+ublCq4yArMFKskmOtdXOBsbI3K+qiqcgNFh72/743xm72xFJ6HfzP1xmlwF+JfyQqCv1ay",
-	"6R6GGQr4yyHm3eBvuyOmIeEv0p53R6ntXHGCV+dG2defabtrz2GkYDyuLlPAx8ByhvlcslFQzOkG0/oV",
-	"94yN4iP4KGessYH3d0/lRQezsiPTtVJl5qir+ZTCEY927qSI+XsmRbEf1u/0HmfOHEAnOKUxJV6aYBse",
-	"zTkDyDmoPMrlqMC+BmXhjv36s+4JoJFvRVbIJIiYW9Lgt49bGi59eUGTk4ZLb+UWip+R3mQgqjglB561",
-	"034VXOM40Fa9qZT1oaXJmIlV4XU3wTbBRuF+iNO9xCyFGlVbCemCfXgxvyv1WdUOSujEzpTqUchavPvb",
-	"lyLcL3Qt3H+10mJ87yM2Ja5/Ubxyb23F2479ZQ0XFZHPAZ7FLSEYbJItE0GoTywOB7Q85BpVCS5mVRXh",
-	"lCO4AdhQ0+zZTBlRWsbeZk3BEdwDJJ3dOHMa44sYSx5Xf9iaBV0SjrN85XplaoiQEfvwrCcEkhC8bpkv",
-	"pXe+tSqhFKZISqj7YRf1oksW06F/VpVj7NKxloXb0yuK9OG5+fqBhPtmpedwLk2DAaGZxYXL+Ne2MTI6",
-	"fPCSbCjdHLOhORwfxUi0E3JrWj+qY4j/HOE9HyJ0gFnp2f1I6c6IS8C7bszSNywiso8LwTRzrzj+Yuzp",
-	"iUDdUGO5C7u2l9N/AnxGpQqwVXsQp2CUPInGqkZaVcTEBzj6aJRE+6r//hjGQr+uwgpaeMKcWVOaw+v+",
-	"Z95h0oTFC1P82VHtTl/XDVooK4QZSglYz9+pZ2VlRYGmeF3wEPeyquCP+z0P8U8lwxO3SoqjtKWIJRsM",
-	"kjqYg8zZ7i+K4GiN7GfVe7cuBibrc5OtVEPs9eIkEBHonOXPX+P1n3wy3RrL0aruoqqKXw36pRCldruj",
-	"tOisS7GVpXDnAUzzZsqdFodmuvfKbmKKTirihLA79Gj0TrmVArcz2eyG3p1qMtukCNfhsQohLocmxV6p",
-	"SllSZ6laK7iUZyVdaxVbWKfqctPAabQCWwdRmjmgvEQ1fDSVLuWVkfmSqkwQhkeAu6ChFkcm3zUomZ2M",
-	"ffzmDZvBXG0LVkGMnN/kgENYHgvXAKSFPPIwMwWVYACA6A/ifBalUg0tTCyt1gTw69/IrQ9gXMKPuWTZ",
-	"rvUAC0zIdMDuZokhKGnV1noeGAiX/keNsOOztIeMePbgRVJ4q8+iUvIZ+YL21nQB0mx1pjWVmo9GVrAy",
-	"z8o6zSEQ6CWRjmYAaYYa4Edh1b51iioFPnnzx1QpQVdhuLYUTtc79dQLLeA1VMIOKwj1jpHhhY0KEj/U",
-	"TRYZMhDAJFu0KD/BpXFRLshCA9mjuMlu303XTUL3Bk7nvnQMh9UXAOa9rBKszO70zlvlMeK7gjHkC2vO",
-	"iCLVgJcRUpQS0bgEg0Wbe4TcWhA9hUH9qM8EeV1xOR+n9Cb/7XDfREz/lD6qlNdCUOEjipw46zJW/p/l",
-	"z/ocbKqPPvnkDSBR8a9vJrI2ov8IrslrGMBd1B/gJYHhZIaRM6hQhWNvkKjJ228Gwjr3G24J3hVH0NYx",
-	"1V1S2jrOlf5ZlXNjCvr49Wcxm796WGDJ4rhatqIQkZ5K2nAaN1rtYJFPQ1YShAbEatci1pXOjf2k/Wt6",
-	"7x1DPwG3WvHwWevfEkRzZHmkU26qmumGmfrnCM2Ey9kd0fq3bc2+2vH+Ljug6XsdgiUz73RvFVDSrLX9",
-	"pVMbWR8qFWvFp+ls1SQg0+THG6nrAQJq8uvgmF1BgyDtTjBUCK9cjlHBylK3LgsoAixN7lcvh+We3S8X",
-	"7Y6q7GXuRwaLPKm6CCdzY81eV4qgCho4ysCYcZSzF6VqgHChZiu1R3LQx+KM1q7/qb1Vi1+R1mpQk98/",
-	"7Lq5yMuYaysGSoxwyOU+0zu4ngWdjksj6MmZESVQ9mQFvjKXaJpqB5arRmIUQAgV4Xw15kQFZ1BxvGt9",
-	"EVGbPRynsfEfm0rWSc5GmzuL2Y+Q8DAQhIOnYsqjqdJwZjD9jt8LFeGNzvJKRID7fSz91RaLGwfIoz7e",
-	"H0ImxCmxCiepT4pjDhgxm52LXtAbZhIIrR4j45KHop+tOugac108EZRx/iaokT4cEF/Tvd/W7kYhRdie",
-	"UEwinLwKvRg+QyqemZssbm+EEO6Ae2HfIx4MZNRhIh4cYRFW1jg/WkHpGbTF/OlBFBu4eDQ13fzerCH4",
-	"nECSgwK2hxnDSHr1+nO8br1lBLEQenPOAgEOAkkktuEO99jnzitblbwemnWQfKJ1iW5cJCPeQcT+pFQj",
-	"dpWS9reCKAciQTA+kWABiACKjHoykcXEeKFG9PRvY8Gnjl6aCA4IlL1p/ygkvFBZsb12Qy+gCtmYc/fv",
-	"cQw9A+uheEikJ/FX1rYKN/zuWdpansNU/ifO6X8En/yBJvgLehD85bPe0wbmNnzya1yRe+xtQniFVVU8",
-	"JWgQ8BxPW+Tdw2Vzp5fF/7IZsEaGPbOKes4pVa+64XI0fJ1368hE6FcJU7zISV3OJjD7dYPhLf3v6QZa",
-	"4ESzOx1W5p4gcnZG6WtvD7w3ZnZY2jWVvPKnvDdwsoS97I1VJRWbPYlzW3ndhEPmKhplN/hzQVX93kCR",
-	"2llWUwRu+oG117tn8Sbl9bw1C9KSdN3geUX3anYeEMs2SuEf1OYavDF2NFtt/XFTLoC5xwA03qGIbStb",
-	"wnRWG1PvFj+1jJp87mKHlTnGb3ZmHmcPvjdFamPUfC5aW5FkrmEx2ZSmVjOw6+X272oWjEY+Ay/R5nSD",
-	"c2010hZs62W2OnK6Ges3CLDmpaIXsuTChNVJ5UAfEMEPv4cTNn6tSEiMRbP6E76AS0xCgG/5+mDwkX3S",
-	"2O+beoYfKlQJyjzOaFLrvf083apFTxl0X93fTowopZUpOmDz5CPGXz6ShiRMvZ0YN0VGkd1zyAxU3cgX",
-	"gmR2OAeQLAVNsFJen4SunQdmzL0YzN7/Fl05rpcs5bXLDVEeSx6swrJldOogRo82QQwjjIoPehiw/356",
-	"ltGfGc8Rfk82NE6GClakKoEFG6kq0GcFQ6lPeJ1o7061ubBEEUEeN10x7TJGmVhWO+GUMXsRHHCilfGw",
-	"TBDy2UsrOmYNZN8WxGt2E7AxqOjAVJNarv7ioXI7Ef2yIyZdBFH85ZOI+2UyheAVd1TC1Ym+/dzujk+4",
-	"fePKenHQz0AojzlHdQHEhqwuoDv/9acfU85nlTz9Tj2rmvzDyIIgvDEdRGxQF8a7MbDLN/NJsh/DdV/7",
-	"JdlCmKwEvrZKlk+iVqokPQMBBTHgT+sf3Xefn50wfvSGS1nPxFHRlz/IpqOxQdVetupJvMEsM4kPFrXm",
-	"WBZfdCxz51evXc8Yiv7h2C3XcENW3YAWVi+H69eZoW3TXI/Ea3C7DUa8sF+HOq8hpvUvAy6cWJHaI66J",
-	"X52xMv6m1eVWuQSb2ao9Js4Bi08ErLF8oeg1XaCyBJS8o3wOZ1aBAZuqX4ZOAbyITlZ1Vwxh9iTW3fEW",
-	"7BeogzCmfC2+MwIoPyCKXUl9Xk5KmKvyKD60iC7oRNVxf2YK9oIax6qkQyQxgNieuEBLl71SA3pGmCVZ",
-	"X5GtwOxx2vutYFZDVr8I9/H1fwUxRC/gIw9XQdza5GhAgcLAnDDp0MhLESxW1dH7rqP6/2vcZJMyTlXO",
-	"mwxwUQ/4ffvin328dqPrTdSi0+PCNKreRJqIRbprCQfP/wqHZmLgkfUsyQRyASZSOWY5qmAHr+yt8A6f",
-	"9q49n6W9skkAK3Wd4Y2hJiGotZAXJKZ+xo0GNIDGcpym8SWbRl5y6N+zBA5oIGYmo/mq/Avp7y7H66am",
-	"QhO2mwKGv2uDXxr8EYauFT5uviIDgcnplbTuaTsOToJeuS/uviLq+d6SjCduqJWyh4ijGsFRmPB/T2np",
-	"cxrOoufA6GcTrTjT9OibNaeft+pb7fzCqtPSHBJiD3pNcvZluGjx93zeqlxVKU+iQ0kUp6Td8VnGSvpM",
-	"gQkwW3CQTt+lkKLxTK042ko5Aff1MqCEu4OWV4s1+7MqE5v/pLx4bVHsCiusx/IwMschjYZ4VgIh6p/J",
-	"a5dHJRebJvxnjUQyWnuRMgKkJFbK7qmisMJYDq5TRlwjfdiHxcWsZfFaiKMZszH3cpoIVvBdC9UnUO/Q",
-	"9iWyoV92lbzwANtbcJy5digzKJqZZiCNtIr9vKOxNQZxWAjt9ItZnpvlKJ1FzS0+CMZmHC690coiTU9G",
-	"fO9Ddq0LBP63QK+Hc3iZ1ZjI0teDtZ/ER6OYUi5UuOpIWhZ9Wx2kelnQiS8UR7Tz6fDrpi8GyzmTWkgj",
-	"upkzwHP/V4234LPaxedXvP62P7QmilO2y1Oqreq/d1wuVZmLeIOiXg0SHn3DJ1hks2m12qsyljllY0Pr",
-	"nb4lPty7s6yq6MhZJd0gu9hnzSbugh6KuhrSmJG2BVg9EG+AMcax83rJ0bt2POo/e+ztCLJaYA0WuHJU",
-	"bI7eXQ+sE9RPilWxr8ywkJDShazATtaRxlZg4aZ2uW4YOmHDAB4hrzwOZb5u43idD8oh1zEtTm8pkrfW",
-	"c9LyxCap7irDQp8oP+OkkuOmD+Gl+7aq5rDloEZfv8OnrMYvYU3Pexzpj+Y72gc8p+6yrAiSBP69yCTE",
-	"3dFcVPmE3QQwIBCmvJwjTUVBeSk5ajUq0O53ZsTi7unr3/3ty1mXPpYyRMa/+LCMTLjPra4Y8l+VafZk",
-	"HB364G/BfHXUMjVyMC2al26VMxHycsET3HdxwZBVJpP3JDI1q+ar2xWyrAPxDI4iN3H3JNgX912Qusym",
-	"mrC17RCFvFYa+7Yi02dADXLtubmCy2iwuVn6K1TUTBHtcn4qEscn7NPF+0yflVsyeHwqDT/el/uM76JA",
-	"jkIy7sTPVCwlYjpnaOt6OwguE21TUE7CBQ/Nq3pd0LSbaS6WkaOCGM0Ifky8floM1ZuR2CqSKUpDUzey",
-	"K7lEN/VG/FtskI3gA6Cwpuo3hqAzV/ViLtmSl4zzvIqBczQnCOrGdxZpYOmh7ORAs611dYrfA/IWOTah",
-	"cUjTqBpRDZh3qXfHp9g7wImTrsuOLrJWqowNBoLlMu2nsLqV4hq47XbWysFO+7MdGmPdQCHYXo18z8B1",
-	"zO0sKxKUhSJ2nUzQ0tSKhDWcd9AXDRoPpW4uVfnYHyX2kgyGqh92D08IO/gCzjJd0ybgVn887sCANtDb",
-	"YLkaLDNWVeUEVeH+/C019f3oDZaFpr8zo1zVlm4JyQrsktRw4g5acyIjWCB7cNn7rlgyd65iwRC5WMWw",
-	"iRTlQ7Engacs8VINtJYzON+Tbc/vGmQPHTPSPMZSOCx8DoKGpwyRjWLgDwqkkuS3NXEijeWDwTO5RR3Z",
-	"8NrLwmxYE3lGpx/ZGyg1bBPeHBRwR8Fpg+3yHlOrcvoYIWMubPab7mFUd2Um8noBoNr5HHu3Qu1YGA84",
-	"cNKWwHglw/Ud0K6Ysjrw/WUd6yDETjBpPcMQCAVGnstFVVUYDgAhw4mPoe2D1DUa8jC8DG4qxsmSUdKb",
-	"0k+4Ge2F6xg7c3mrKA67C3Bb0DXZYzhSG6XS80QoTPSJPUqTHot5WwPApE/aTj0ECP6kygM4V3tkSk/d",
-	"lBIRIzCx9+ja4f83HWm787qqNj3q9iR6DHk79WyKx3jXrop264xfDtbD63vpj+Bu9MvDjMbU5Aqnp+uc",
-	"u8yWjc1KO9n5lE6oCHWbSWzRC1mpuN5VfbOTVrklVP9wXebFb5W85UIMd3Jw8mKuBuyPMvjpfc+hVhp1",
-	"31H7YJlY0RMnjlvYKpbIe9hseGByskrgrKuSA3elslRsmIIJM7xY0D6Zjgohkpl6zq7ilWiKoFcNkqPD",
-	"YNlHOp42F44IjPel7xNW7U6mhq+vx22WEWTRodHAN8N61lcYlfTGiL269EIhs5Wi0ceiSUwTUNwQnS/k",
-	"Lkd+KcXeKge11Vj++wQMJ/YE9uwjyQbUwYZ/3exU7S00zcHmGOFyrJU1tYqXb6vWHUWj69MmXdgzaeEi",
-	"0HXQFqP3XNBYHrRd644Qe8JnJEW4KIL4hbyPe7aLIH6hVVX+xVrD0AKrnxu185zMRd4jYm9C7CAaznHZ",
-	"mH7bquL6NFGd8c7U3sqdFxervcKiVIg2/+fHf3+dcpeTp57UNR8fjx+AUO3GmoOVZ4cR85O6RjDITnpZ",
-	"mUOL35GrfY/phoUV3KnvdXaSaBeFoV0IjR3cyNRmnBvEs6xaNV/Qh3MdLy+6lWQ3TUIbTiSA+JS6NAZl",
-	"E4jIedQwYxLPn/77MlrGC2ZJaCXCw9hxG6t2koP/bNm6nDDZZPNRsQvwAS1OHsf3/VmyWKhS5jwmLKqn",
-	"N4KnHkf+IoxK8cDn2wipQLmmMZtCT/1Pbcx2d8zn8ToOhWkNe5/Ss+61k2FeGm6g9NgLaT7H2SBcy5LK",
-	"wtOLCpSHWyL0Z67VxVpUzQDWspzEAilQKlMf7rz1vrswn7/u3nmQSo/PZfSa8Yfyy0EQRQ7fuHlxRf1S",
-	"aPEPFQWRzKVmKclvpiFvfRiP3Fxu8H/Rw3DOYSh5if9SNl8AayUXkD6a1qmjqcrIX5kUVix+mRLApYel",
-	"DDNqBKjvRCTSDln7d0bzcb2loCh6V7oh933avxggC97v/Ux1CGHFh/Cj9IrO1lEnBuWcPKgV0Nwgou6v",
-	"eNusWKTHs4Oypm36K0nx2KOuyw3mJuLfTIvIhQjyW0IDh49/CQscPOHLVP4wnLlDHP1MVUTbEMhwHrNP",
-	"LLiK67iWEgyIiEiQWuENVNOlUop1iH6l6reZwx6iXMsGPVr1A818DYj7lvhWRpiTkRy8pZzVCyf5Nhiz",
-	"nN/zvbEPQIu5kV84vvavIMLoEsP4q7hsuFJb5XSpRuHEYJaH9Q2WO8T69C9T+suDNfOh3big8CnLd3Zf",
-	"2hlxSOG4aSkJnMf9+Ic3VckaY6b1lWaZ+AcPkRbrl+g40BZtP0j7hOf30mnLlBa+lkeTU9BsEWwlZVen",
-	"0BVwzBoK08R6TReb8sWIUBAACAh1bfTu6ES4Ymv2fKAc94QTlZK29jHje9v4QBHstrXFjjYkbIOwbWp0",
-	"GD2rtPz5zfT91in7LGOof0UgcJ2uCAuR5WBcVBC+sB1kVCgRyp9ezLwmPy33AaHl4RZxi+mmepWWGK3S",
-	"OBzMJBMWzmcenDtpsdmhZrtvHH3Ryvnl6R2Twh2bTbK++4iBm7Nnyj1aO3eE59Vt11Ya2MV680ZtXLUS",
-	"+9aCzjL7/aDoV1YVhDNTMg8KbVQpkJQR41NrIgEZDZNUyk218ZXkgANHcxGNlTuvnSoTg9rlaAAP75DP",
-	"O9qdtbqAtjrjgUt3LeHr/Urel7mJbL1f9ThFVmBSgPvrCGiI1Llj2ub1uqHk7hjmdOkds+FWTM9etFMF",
-	"luYabDG2tFbyq/D6YUaRa3sTARI3yVNU1STulHX0/NT9HWdljqA/8vG/YtlSkBpyDgyTvTPDcgJEKYMC",
-	"pn6zgF6hPYBBeE7Q9pdfBj1De8mf2mg3Hz+Ci4JqsOX8avwgL99bYkoIp1a6aUrGujetFUG0cOZhx4Wr",
-	"BZJ5rym7vSlGjXF6CQ7gh3gdmFdc1gla/FsRfhT/MBp5t7nEeuM2QWVfjprtkLUXUgA7xGOUt/D9F0NB",
-	"X0CqN40qBTyAWrJdsJkW9ITBKDeV7aNUQ4n0zpyVS/4cU82ysPnAuDMTgVK7Be3NatE1TyRZo+mL8sWq",
-	"YFU1XKdqBIAkeodz67AgG9lcjTiim5DUcCT8V3tl0YKkFNyMJkY6fBjFi9jwo/LphSRkhYO6QCXI4hGV",
-	"5vA6Pu0F9Phf6bp0ESI6nN3vqMYBGsQHoVLV/rX4CfM6HZsGJLrodL4BQ4wM7TdVcxzMZ+HipXxb6a6O",
-	"eKsyxi6/7wu8PPZJWdCFMt36rdr775Fpm9zLFbfi9bfCu//VSuvXlLWnp/8vvHPWEqIyk/SiIpLhx89J",
-	"s9mlIdIssTs1juDPmuHp36qr4YwpSLRvKzCkJOb7WYU06s456p7Md7eRvuDIqFkmcP7ZMde4ie1uR4dT",
-	"XUY2afZITbdTU9wsPxu1jq4Ugn8rJTNP5CsEUit9SMtKdLyH1LadGdE2G2/mPQm8LEkFzH9CzQ8+bDxN",
-	"aUmKuOo3xeWzlivRCv9KOFx5hs4VnbInrVMkHmf0HdIMggEKxiZ1RMbBsLQK0yneKu85SyTJJ3AR8EKq",
-	"6zt2bNgvjIO1tZobBqyzC6pc/ObP4RLx0R8/ffPbQrhz+FBo5USfwCz+Xl24angEtGBNW5//h/3KppK6",
-	"3mSGByZLmKAI3akqlxoBiI+ErsXHb97MAmb24DbBfEZqAnzh8PVptW5KWIbu/Efw1gjOPaKLInrBC9kZ",
-	"RCAI2aCyQNhkDMFKH0ujuk03ErUtnSzTHD49EhwMwFhYpRIThOZ1QNdCeIIC7bLYZcf3iDTu7KM+hDhg",
-	"5efkKXX/867KF9iKQ0TCBR4XZvzmqvztpxXdpz0G/T5Vdv1WtrW3mjse+sOrTH0gUgSA6vQIL6mx0uXY",
-	"L2jPldKQ1KZGx1u0h+JX9atkcVQ3xfaLZMyMzDMQxinF2V5VPkksBFAibnXcmFJniB0mx938kfbryNRI",
-	"xUxDYUpl6JBpSRfUPeFiEXVMvG32aOO00M1VjIYigwB17ZmTTMrCDc4+Ekk6+XgwSlBnrEJ2BuyMzP5A",
-	"Vccs2VQ9TrhXUz59fm/Ez+29Mo55Zv6SdT0c37eT1FBMDwwVtAUaoaShKX808lFsw/eC6Z+2X9ZKA5Pc",
-	"/9W+efPxv4u3oDGu4Tz7w7/y/NX15o9veKQrwfR6nxz8YCdqTc3wkDSK1WVRprNzMTraUT1id+BWVtQ+",
-	"ii1ayO5WAO2OtU3vRviZNZ7NXnz05k3RFRziN//mJ105U4uP/vjxH3670MqI7FEwrf2XDsZXJCEZT9RN",
-	"8Y3u2NQhuuXQ3CiXGyPXsJvSXrS1VQ5P2b47MCndNp4vYlrS/TBi91aojLFFNaM0bvfdDg/DrQFVpIMu",
-	"yfwZwGHVnSq6POrQaLqtWOcOFEpxwuVdI27ynDqdR6/ixcZ5Y688fs99AJghlKgkpOlEsqZ9q257MDDa",
-	"bDf6hn0NhC97PYKSOQfeNBlhH2YIDMYPc3fgXaeZuLESiTtjvHmJrXeqnUGy80kF7LHXp13uMSyPmsnX",
-	"gK8eok8nzGM3q6bxkhvF0zPdBLO4DOBjwW/hW0T3ZmR5k25EVd76ooi7vCxpcTilW1NAaJfvfBbVivgH",
-	"xpODiPTJ52V95e2w3pnVcfVwUOYBPWeungiC5X0o6nAhJ2vPYFXTpcM5HcxBV6fWEUqllWQ3hamYUqaj",
-	"rOc5cb/VtfpVGlLr83bpu1fUo1YLyrPTY+9IGzVtVS19vpN75XOVISelGkd9wzG9Anq0NAcR7luqR+O7",
-	"burPBigQe/mc/mLGSaMloU8sSDrSV/Bi1ToGoCfL0irnOCMIituppusqLMSXIkn4lkUqTtmoxvUH0KOL",
-	"ZTMOVpZay81B3di4E1jXB2Uby7IyEWpiF6Zhr3cpuJQAEe5oLnUh3n31p999/Om/Jw70ow6np2is+Zll",
-	"pToa9iw+hn2GVvxZ7o7BTcB8D6/JGw4+Chl+QfMHY5S1u0B3kXDO99PNWYXXgAl+xEB6t/DdsnBy83U5",
-	"oKtoW80Wa31de3lSXGXN7tQ2uY4h5wQYx+uwnjoeCUCpLpo23zEmNpFkQllowupIR40QkSwfFCOStbqE",
-	"gyRTlCK31QpbEWfnx3DTPHUsPro3NK4DdW+B4Nk/WHOI9f0LqI3fQDYRInIu03tmQAJYZziGbVtHuvAZ",
-	"6YtXpsprOWA9G38PztUUla/3e2UVT7WGaNweYbNwXl4d9Q7RmW+LT9xQl8kJGadJUnpepexulJVkonpu",
-	"eEfOB6KsIqGe8C/dxEw/iZvlb9iah1bdyKAB3uFZ2bLl49wHy/IAYjFb+LEjUECev3XFZunSRTvuG+2/",
-	"9urMPeikWf41HCfQ/3ADnHnZN7ouv673ZnZ74wPjKJA0M85dZqHgQ5aHNnsCKyjCAWuHBdmqLCjcHmEG",
-	"+gzpPOMStIkH0uxST/3bhEBwFUaxtVWLaxXDFPCScGilLW8x83wY2hxaRTSgn1W14Ppv4Tq0kDWjk6BX",
-	"urFxGYZFj3RCuVuOTp6ytN6s4g1yysbGtYzaPMfWbDKelInV4ygt2g27o7QHRd2W4Q9W7XXF1/PS68ql",
-	"i++OwRyaw8/DRVBsZXbz9KtwEQLAZolQNHZOMVXGYYL1jUZc65R95YS51IT5+kdbHgCozAPQFjOxFA+t",
-	"i+fe9Dmt43b7SMRobydqC1qIQqQu3tM93onb7SaYt+oQqAFOn97rynQF2esFnTNG3SNPyK6CIpKoW1Ep",
-	"xK2atBNNE61l0cuIxBqGuBPSZN/QuvfwmXx4tTfOQJP3To2GnDeNaIY0yf8CDXlL4e1FHGSR5DK2mFCp",
-	"p5TuJTZ+Xd33K6mLub51YZD3Nq4bbYksFVNckj4R01lW1cbttHMQ/se/NxXmVAFxnf52aHVVGY+7MlXz",
-	"bnaVbqgpgNV1qexmi7Gh+NdSy7NBNiaNGNOdlX533GwNbku6EIpar43Xu01jLvQPunpWdlNrb1Fod8bW",
-	"zlOHkz2RQm0lUK07U0rkiio3YSXAxykevFUSgXREqHmRXtmNayxwGJwVcKTUpt64SjebMwDeEiBWXdWm",
-	"scarSAtVts5vzkgGfZTabrxWS8oH7iV+iuUDfcNxauBtrXT6mW8rf5QOeu1r/0FstZW7f91xDTt8k9EY",
-	"Zi9GR1gx7R4vfpOO2PmE4+i8SAdDms/MPvo2Gn0dS3eN8GmQkej6LBCLb+lMulsuqL8hU5ReZ4wDxQd7",
-	"L8drYlqK5JvUWrh3NsPPSKXHRVmW6tl/mDZ8yofpVYZT8Jfa843KlggsPiLKbI4OCzolequVo5IToMOH",
-	"kj+OU2uugRxcsSIIvuZKd3P0Zt/ry4dbCOw9aNTmRCOdU2X4VWyvAsPMS6s6fgwv4KtvZXldQOlYXodN",
-	"ELi0EFRLEM05Qx95Ya2ho7lAjxSo08CLVPkIhL81ZIKQfz6oywP4XqqqoLgD8H9dUGrqwbCUNhcKE6Nx",
-	"HV4L2Sxv2EcQI+JSH4gYlRi2tjdPyAGP8ROzh0V1fcPaH61pD3yLsNS2csXGyzWTdOHkPd2Ww+ABpOZH",
-	"ELjOpfyV26TeXlzX/fk2wmzvVXAg4jGQaClhftMX9OjhKCAZmR8d0gKRxA3H2esVMVAFcZLjjuiUIXfY",
-	"9HXbRMcv1bZn86yW9GG7zXq7OG28XFHdxfTKyn6HJ7NalU/ow76Zt5Zh/amhB6x5jwEUpo1mJL82v2YD",
-	"gvVH19K5z26D/IeOnYeJ5d+3m9G4nzGAsPjtbtOYKOM6K4hv2Hhfx2i2+eKk+VO+K3P3lBcRTt1hvNyi",
-	"qLptkKzauHcd5szBh7v5xlE0s4PHjXqSMicVnnQtq4vxQ/ILyHMXHgdg6z6Po664MIxVskJgm3ZIBW6n",
-	"ELeeid6ZMEy4dGfYpITZw3EaDgr2ZI9dQ2doR+oSuKpcOna5GjEwaMIBDnWvfDP9hXSMFGo7Ir6TPi6+",
-	"une0jvgg++vUsdZPOiqRYYttFqEwgXiUVJ0qMnZtBNuksEgEoWOc4WANngRHY07LyFO/7VisX0Cg+i3R",
-	"e3J8aon6M8IRsLUOcowSxWf8HviaUrHh92+l86lXBmPBtnVpIiZOnjD73k9OjDtxPfBn3ZRcdW13gnX0",
-	"/evON7X3sXvqy3gaoUpgvt2YcSpPZcozIYZr4/P5b6gP/vgfNdrBceUBVcZR4w2Ftq21d6+/jYjx1SIL",
-	"96PI8qGbr8xFnFsifS7NAWTJiSFNwkR0zixIZpoYg3iRy1H0ryRcWqm4brSgARAXX+jUNZnRWCy1gDiY",
-	"mhJgYwCEq3Q9v5yqvQIPdsQMHC6A5RlxBDumP83B5e1Yb1vFfCNxJGd94tuTeALuariWn0Dn/ywxID9q",
-	"XOXlNdOF29MkXWPyukOppxYiHUZjrj1VeE9uaJ+Zqj3XHBsCNsyGn7HbSy+G1qM1x6bGPUX9EHlBi4fm",
-	"GLtl6Aq7QqcWomBe2xoJkaYOSoY3wXllX9OQ76JOcD4a29r5u+j74eUZHmMoScUZi3RlNHM1kKIfWgVB",
-	"KaoxPipJHPsL8ZRpueZb9J5NzVY4HYGKR8GiQVo3bTIsq8XWYeHeQvxPWbfSXjGQWWBwydiwO13YgUgC",
-	"eE5f95f6UGlIRNzT0+P/ZOigoAsLE1/VtYrFbCBq0KemRsxgouGTXtSzxE6DWeTm0bGs5uwIImtT/+2j",
-	"fvovGYkndt5ptn6vKwV06lvplPj3T7AOAQGM26sf9av545vB8zNaDd6WUxp8+4ne1rhDnifYWeL9XYFS",
-	"VPXOlEN4Xg+sCgLPsTnnIW2wtGtHYdU+QheYH81l3QSxLnxwMhpppTcL2Jfpw/v39KaqSMtGg0tfnbr4",
-	"xw/KSgMXHyC8LTvN8qA2V0Uc9BNbB851hhaDNtpwdzm03YvYUAuOyG2LQWu4RB6sUu4RoJJeTLmw+lQL",
-	"4UBa2tHZ8GKW6dVd8WYUNWXRQb0G84ZOhDDYj3hC0gzj9kDsllFld40tZkNEmBiMp3pcWlqqGQGhttUr",
-	"2OJ+SsQHwc+lkEDwnJ5iH4hR8d+thoVrnZ+1bQCz3NwL6qBqt3JmqGk1PsQVE0ss4UsehYylVNtrONl1",
-	"o2whpDjIJvwLMoUP7lc/y52vrmGyX0HLkd2pVs4VvQd0vHtTol/ZLImk/aSRrJfqehff8Z6RrEY6v2lk",
-	"BinZWOUyAYFEZpCiWRR5gMKCJxG8BCHLElM7MTQBHt9F4kSfanOBEMxRPvO6xB1lM++wwUWYOvOLxPSd",
-	"j9mzf33TNs6n57b8X5Ws35X/UhLSv8bNxDY2in1kCZQESLKwQ5JY264+nkjtJDVBEufzk5C0XwoqEILU",
-	"MkA4YuNUzFeqqxJAwBZuoXIGhK117pvZk/A4/YtCB7jnO9GIggEXufzVVaEn5c2cf0R1dq9xNu7wj2Ij",
-	"zPc4pVHGUnsbVGiJi4T+HqlXgipMv4W/xB+AZnoTVPSy/nLx1S9qMUcPKb9Nqoaj43Q+6slUDA6HS5CT",
-	"QlTKOTEs4uwVE4/pSxf3rl3WlHg63DUUDLOdRJemQrky0lwr4+01szux+8LUSISaLtacQbRguVnTPjhn",
-	"k63JVe2lrlqrXA6jqub57P8EX5VW+0NmyWgmYzj5LEu1aoby5iP8sniWkI45k8HWPuwUMFB0nfqFLfe6",
-	"eD66/jYEbYvCA93zLscrok6DdYSopkZZzJVxMBU/UGvhNlRFjgqKVKWfFZaex7LDBxQNLErFZy9i+aQV",
-	"w3P7RWyf0f+fzp+ZdwIRIhDXuLPlU+IRY3OUd0R8D0KTHI08bYxO7Aa7NE7VrS7+NBn3xN0+dL55tJNu",
-	"CjRUgkGNWQmF+1A3C8wngM9V5VNXJNx1+NJOHPSzWs4mHIaAUzMIB/1xvpXR5nZqqP+tPbmnbw7+uFVU",
-	"RHA21kIWEwr6iV0Mmkw6rDNYAAkdCP69uIhO7ulBP5L4r5CZO+SAD7KBDffP0hzeF+Kf0sN/t6b178Fg",
-	"/idO5PsOhHgVW1UZDmjHY3ezwba/9todjRwuk6H6xkSmjJUw5L9Apip1N2J7sa7trJTtqQT8EDzhHtrA",
-	"YezBWUfiHu3EETHwMw5Hb/j4ggJngZ24HNUR/RDZ15W2Als3iT++Ef9GpTxpGeG8IQ6eEXoixy815LDr",
-	"mWHdiF6Y3htPCz0YX43m2O2c3l+JaGbcmPgWRRThDIYcUay5eeM7V8HvWPEeEk8dZV1Wy7mFfpAX+PS5",
-	"eBfYDTACfvaeB+ZDixAdgJCU5lIvBIz9FeEYLwGMhUeUn7ONqLZqJ4kAY4qQx4BP7IRcyquozSVjUG/W",
-	"4DPLzbwXFFlB8hAvc1kqJRfp7nJixnCr8Bx8cZFmrvdFnBREqMWq1OGvG4r8dUNOPKIjWoepuT0OIjdj",
-	"n9EUDGXyB3lBghl90P5JfPvVR1v4+1v4AzSO25m6FMBHQi31+v1Qvv3i04fi4dsvPoH//g/478fw348e",
-	"ioe39N+P4b//A/77CfwX7voK/wv3fgX3fgX3fvXRFv8vXBr/u4X/gyfBtW/hvrdffbqow99nOGf3N/gL",
-	"U8jv952sNxE/zjCPqJ99BKiISslnqH5OXNfPypZ651NqBeplImmMrHZtJb1J0S/kaKyNgLUvSJuUrRKm",
-	"rq49KHx8ITxzb6ALj0jD4UmrioedbL027eKC0rW7ikgfllES1ocNItm4mjSgCFKu1wC0OyTJCotRRW/A",
-	"BONxkm01O6K3LTKppOZYjG8M6AOg0gz+VyHg2ulydNWoQAXHtFawFXt4l1bvPfsLEi9yv9QmYwfsVKaR",
-	"WZkhWXP8q+3x6o98gOtirD/ygeWRbuJVGzJVJHGkheoao/Wko+j2X07zJXjiinTPnyDHFQFmQQtAtEN7",
-	"qBA4P3WdeIDGIwajISlxMyl2g2ow9i1IBtWKA26/gODsC2odvKSfbYYHdQb5oupys2Yk+0y7XyjrDgvw",
-	"CIlj7NpbBM/qqBQoS+jfG7MBwDQptrI+iZ203WoUkGiwJV3XO7YyjYBvdwAes/x22qdIjIlPWJIeZKTo",
-	"B6wnW+Q0ighUiFIJN7LDqAgRfLeELKsEINjx+5g5WCIrETEfb5gTnKnc9LMZMyld1POL8r4ZmeIJANaA",
-	"g9d4U10CJptbQHQ5Isuxtg4hasbWvTMEJGOuILnPYpFFvIcP+aYO7tKL8coH6Ii48WaTDqJl3VEpUTnt",
-	"jVq3VYV7KDZwLuDfkKzE21YtzmHHdxQPdoG93V0NS7b08lt95+OmeJhOFI0ptzzvxoFyLL8A2mFwkFxT",
-	"gV7ZWnOKxQbIeg1NQxfZxHcHxgdGsfsA/UbHCOderGNQH9JDKvmlG1CF059DMhpzwqMDGJ4L4qUizAu0",
-	"Y6spShVbny0ma0aLY0G3U/jGzXJtUknnN6Wps3PXa0IUTNBJ6Ch8V8q0Ej+0CJ4f7DuKoA84+oabL6M7",
-	"7z6V/js55vxWXuBe9w63j//3dbSdvKcnXh19OW0H2EE57eNyLW6DbbdxO8k1N8RhJfadvdx5Y5148/rT",
-	"Qrx5/YdPC/FRIT56/XH4w+tPRY/yFdtwvnLhHuUA/MEkLbu5Gk/wok7nnXqfyuuc8OFheaMj+B0HRexc",
-	"Sz2xezMbR8iujlJc7R5aCWnvA+EAGqGiNkC+qSxRC/emGxuT7ColbVo1tGa3V3BtzKUWeHAFl1YiFTF2",
-	"KX9CLWkOhH4QlT6pnrEeHlGZC5RJFgiWoAu3VwGohfDLa/Et+UkU+adB72QNw0V/GUYI7lfMYvTM92Gm",
-	"clg10olMemMW+JH9sXNzb0YJ8KpJtBOrRNML+iPh1/dnrrXMQeo611jGp6Ke2CsCAyJwU2xEdZQVkWLB",
-	"OLtm+WG6H4OQQN+rKCLqjJO+5szLNShYHVQKL96sm/WFDSZTX8kVgSglbaUXbPN4PTLPZEiI03qdgxuL",
-	"mOj6Q0xyRebiOOknLsaewo4J535FNo3OYLDP8rrBFlNMCqrS6lmVcS8GabsqD0w+cIuQFZRCP5KTFUs+",
-	"sTvxi79vvc7OPalRdhO9vcUP+zzTND3HMgOYVbXTACiHuKCuAcp4SZicKYh8RSwyXDsfiwQ8JC0ExKWo",
-	"q9qizw6vyn12VL9LU0XH+ebDRwZcQV1KMRiY9mHCRUzDg9HGiexPqDf7gt0r5MeCWJzJnljktPIPsYXA",
-	"BNJcY1RQn4nHd1S+fIswYUUYwUs7q4M+q8zu9GPY3mxcAJ9RpCGxnxo7g3PcR73CW0GcHa+ciK5pSsrW",
-	"gLKFdUD67b0dopKybGb49hewmX1n/HeYw1zhg2RcKaQxNaW8xkhe6vGiI34bJOxJvKFpAd0+ZJDPVYbi",
-	"S7kl+H6/52KifxJ7q5QAwEsReU9pMAds+7FC8qZQgbvEEneTW1fa9WvIctHDYsRBsZPbqJql8U+1BsDm",
-	"Dk3fADPeKOCxDvMdNsFeJoB/rgVtrl9fEJOEbxlwHgBFp2lrf5MSf0S9Tdy6cMKrEjE9pO9mGU9usuJ/",
-	"3/pKc5SAa33120U4d4KgySsftdTJfgc3dbvKuBXIlVw7rPB8qrBi67fJ1IZkhHmmKC5lBo9Ytz1p5Fkf",
-	"Nls5zyD753AlVLYDXNuYxOWc7SF4UDWUDe+UrgY8dD0DsGSJ6IAaIWjbZ548Fztk8feaOvZloy7YKZ2W",
-	"HMXb7eMOAEbMY6NiCzjRhtMIvzSxSa0CSGUa1SHLtEenSFZh3AeVJZrrt6u6TSYTWfOVrIU3SqgaGBqU",
-	"OkFoBOM3y2Mg9GLzrNi3b1VlLuJNOC5KKy9udEjd6+2mTlOZgySdrCy/T71h+yhvgZ/CWLEFu+oYkYoX",
-	"JS1gFzv6mEEFHorKbIqEvrCIvnm3fbr8ck+kmV5ccZZ7X9/Znt0xNBLdor+/WX11qf9Sly9Xu/sbcOqd",
-	"rJF5dVmdquQ7Hh2lO7InPSd6yHoQRL6Dw1R6p2Kjudojn/stXm7GuzKHV6wbtQLniFViC1F2495Z3c00",
-	"HwnR1j+hQEpwQfJL/msyAK77yK4AZF4suCqHwaxkSxHwq98dzUUx4u7Sv68eA92afycD5lb0r4s2BG3R",
-	"ORArPDMzinfmC2kXtk6KbZmI7WK0d6jtwFS1gmuSaeadjU4R/ZeqKf8ce5TtzFnFNFI4OuoR+0LPfKgz",
-	"jX0jVQ50bQibpBRExVq3VcXyOABNzTx3HzYjQ/Bocvod9mXFZ2RWQZWfY8Ha/ZUuGRDtTbhrbjR3kYD2",
-	"aB7GlcheVQoIgBKPrxVSnIPZRXdFQqHtddSLcYA4SexxM6ARvI5CiCb6r3yE0aozIVEYCcoDkzOssgAE",
-	"7CfKqXSKaI/g29iuMd40Dd8JFWngwwWP/dY5QHzlcp1XXMt2pEIcR2tjmL7VPlL2YAf3pWpH2XfwhkG2",
-	"8Q/To3muUQQSeUw6RQRRweI94leZ9yLptMMFyAr29/uVUr2mGPJ97q2raVEi483i5QD9wbUOW6g9/r+y",
-	"uW7slDtE/4a0L+Fp7hr9DIS3T6vSzfFgQrtvih9A00aik5X/d/FrV2wBUBiLZwgCZe+8VX53HKoHhtYr",
-	"ODhEgn4zHE+XcUFLBOTgGLOf/TetLmyZU6XKML+ZoGSvDo4nw6faz2D6FMRTuL7fw43qOaq15KOisYB7",
-	"Vl6JOOpZuzWi/rdw+XyBFFUP08N75aG92e1NZXaJGFu449xavjeX8FzTc/ND+VMiI1ixTWK9aI9f7X+8",
-	"gFwNRzLDl7Ay0r2GHyDDc/vy0vN+RXmvWJxfjx/YLBdELo+mirQ94ARgBXbqe0E9XwCnEX4FUKA2NdOg",
-	"IVVBk9JFku1F/CQ/YE/qF5CT/CB1eHoshxquMnlc/Aw44DQDZM3F/K7UZ1U7EFURXP5g0Yl3f/tShHEA",
-	"UeN/tdJis5SPMIGgvQPumUnkF4fO0aCGq+dPN7ifruZWta09ZryXiSKVoWQSJNjCGTIjbrbKOjwqxQUe",
-	"4kh4yXMuFzaFSFpHG5Wyj0K7JyqwKakOAKDSphGqPEBzbes7ot9BkrIMxgBEaryGMtLwiCVJShjoC3KU",
-	"4f6fIknwWA7cgkpa51bwDDc4Wryan/dL38T79guoz4P6O6ivWwQl/gFw2vcDiX+Ql68UdsRccQKs6Gi0",
-	"uqf/7V75mYnkq7szmYXEeoQuZqQ5YkM6y7/0Yuw8WKnrh8J+Zh5/+IO8fG+JyzNKzFHX5SYaYJW5KJv+",
-	"dpS2VM5P/l5J+OsCoHppDq+/J/j1avEqzSFK14+xFcG08J6n2F7SVujOZik4yfBqdo6PxptlAaFx3hES",
-	"InWPAS1LfuY66u/G6Dq20qzRsxsnIObR9j/gC1OyNJWDrLmJGiWsvAuZCDLBl5205Ssn9qa1YmdsMPFG",
-	"uH46XLQHywWOj4uhSVmcIx4NqcetzGRPVC66GX6ryjxxNBx+xN9O5Wfh+x7FVoXTC6wwRCM1lQRTDHp2",
-	"Rb4NrIXrEqXQvQ1QtT1SzyfR1g7I84ghPzHpxP2OL4OzHPcl3sBGAkDkMoVPZE50sw0BaNkgsCNH7rFm",
-	"GaikddUtg3zJslqmr7k6JthOJ9X4uBcfk/zhCiQwEZId1ibKarBcYht1IHdFlCgMrj6t/SCroEH/jmWs",
-	"BIGAkabiyVdoouJm6C0NaY9SB/nbdevU0SdCmxWEfnGiYHV5WL23QdIWLwRoznfhlul6yMhkEFUjBUTB",
-	"qEersi5hBgrR1sA/QZ2s99Iia6mhZhOlehIzWxJbBMoSeAujlIdlJCSRqsqYtsZ8xbJuwOPpueiS41ek",
-	"T4tfqmvR6J9V5Rag0uCBSUf1xadTtAWeCDji7An2He5cBseWegvux1ydy5gWe85UmHio+FXPWlLbtSlZ",
-	"0Dzh41LmRlduFlZPsySNeHt2ynhu9yAgF273xqnz8hQ7q6LPWV0J9evkFRHb1RV+51E/tKVZNQ1cWwn5",
-	"Ji/ySjJ+VlYKJG+ZzNICRuK+iGBr8jJH9Z/YMEA5wck2qJPF4nwpdqoOUuLjIVJ0gv/YJ5YqDey7SqtY",
-	"MIFP6JAkmuh54F19G+CFxsDHAA/p/jLBVU8Lm5bYQ8Op1G7Tp2eemkReN1FjhbVtoL0omAMltoiBTFds",
-	"og67UTtgZmbFZ1kt7miQ/RGuuW3JATi65edNk4rKR7Lt0+qzUChZ6vmyldHrVhMBEfxg/ljDS+GcqPym",
-	"VIes3ocDCLCgcWVT+OW22kpVy92kZXXVu3gyr6n1XO9H3DTu4exeZeETH7eyxL/yr7Xu14Jx/ltaBOus",
-	"gHdJwqcNvW7YT6+SC7O9ohlKUJgn1EgObAOWhHl0eIaTgN8tW+UvyLmA5lk6bRx96ZSGRzU4uSvM0aga",
-	"/p5pKEAMiKlQOx47hfDmIm3peuctqltZZ3c/FqI03K2cRxUehfWIKtM6I1wBxYtqQWEyTk9viKMHjN9Y",
-	"9FaHFaAuGD/m+yYQbwpn69pD753pnovoyWVL1uEoeYdu13qh6vIREVkRykGkfvvoVeN7Ld/ABp8DfsaA",
-	"z5YaVA3AralBHfbbgBpbU6t7FddiHOctJbZUef0a/Z4z2m2FOkOYIgTgwFkg6OZEy6GIdct4Qz5xeieD",
-	"+s+fC3H9e6dq8ezpaeFXDhIVwM0/7Nulz8Gn/gR7RZ11jX//3bA5Vc9XWWxg0ohdNvG12sqdzf2mB9+Y",
-	"QfeNavzLtnl//MyvVTatWWqrdt70u97mMinxFZ104HPZL+sYpdcZSdlKhxQwg8w/+sZPImGhoVh/ErP7",
-	"71FymJmgmoPBssVOUL4uHbQAjW0ZpTiqqsH2bxdZe1VSIyoIZsbOMnyzqTBoVfIMrT3IX6z9gNY0qQFj",
-	"3YuqaxaDfgedbyGITg76YsS6gn6jXPqw2nhgbOEO9PBeLuRyQdbemkLB4TLhTPDol54kn+GTs+X9K1rP",
-	"fYY3sM86qt2poibsix724zGDvODLkQB2nJgvMAFCpD+wkYA3gzqnLCWOrz/nnfc1WOKDqn115ZrdBVcc",
-	"xLBrtbYHZDOWJW6hfQLCe5u2aa6PhIoqS9oZxvqj2KqDrmvoz4bCJ+vryO/tbQ/cV4y/nFCjqXlR9n6q",
-	"sbz16V/RZeGOoMzyy9XICza0gHQcuHS0YhdjT0vX6itTlSx3gtr7HLmGqZEbYzFUN7WC5l4EbYYzrwI4",
-	"Wy26aqGFbQrP2t8kTJhYSpM5tLI+vXJiK61bI/a1KnMfegNpGnTYJgiIy3PUR8071fO1UuUKPR++bDYV",
-	"Hq6Bro5qg5CqcQ2G2nVByBNwdlBfinDQ7rUH4PQaQXyn1I+GLYxum5jXXkLjTUUUy05zb8wsw+GP4Rq6",
-	"dtNX7BwY0wRZxYZeyDkR7oqblGoKlulwY6rP4sveL+24QQhenANa6q4KLw2ePjwptU47pQJAMsCjUZD2",
-	"aUHWSFLPUU91C9U/spIIjecvncsj+c9ZRZ/jombNwpvQVrpspaFnmoW6YpWYe9Ms4/vHAXS1k7mZeedV",
-	"w7TjyBC0xg6f5qKcT1x3uWjv8ul6WY3vMgrPXs0pfV5uTqIafnHZ6BJ+2L8hW3mvc8/srH3WgikL5j4i",
-	"EU1VZmYP2563EE3BpBbWjPle61GEfjugHOp1idxWCvivJBWXxz6m+ADa4lPWveN1HkFH9ZzEqgrf3P8O",
-	"fAq7PPnAwC8QGIC78zXeK/z6HrwtMYZ6WVOb4b0xfrM39oI5elNvCMFh6g0VglcSW2mgskyl1LsjUu5I",
-	"e94dpbZL4FppMC9BbFm583qn8vWat2TuL3XpvpNnTKur6+w2+MtVQeqVdsGKIAgNE4s6OUsodk5aFjCm",
-	"x+H+mkQg47nbwGVUEBpjkNF4gjQwnopYs7AAxU/DZ2idkTMb/++qJpC9nqzT0P9cSQ5XHYk4bg6E+DqW",
-	"M5RTb+db4/mc4gljEnY1w8HOdDiXtrryP0X2NeaXjvd5WtyeABLT+xy5rwudgJotZrkcGXsWwhiPUZsS",
-	"I9htBRiek4ZLU1TgHMZpSaRc8YPpE24tzZfkJYyXRpZc1CS8VUxbwkHy5qjrenUV0FBimem7ISR3k9Ym",
-	"tncKM5fSnli0VJK2EetPpXfKdY2RZQlY/B7H2yEciQaJH9kAIE8V2E0vFljB6dvPIdObvIHKWP7JOZJz",
-	"XYu9NbWPBhFYN0/9yhHzzBO2zFAIdQw/yxRsUjG8bk19G/YCvWoYFisCqTXJS19M3zAzNR9KJWClzerj",
-	"LdjdnIK5QVoM6qf6IGvTizvFPT7H1dznSO5kKI6pk5wi6ps4NbTmSb3NarFfk7xjiUk+tBmwc9b6FYaO",
-	"aAOT898ZtvI6A+kj2Y21YQlo8ZEwfBLCKS76HhGZymrl0iO8EX+E/80n92IjCuyomQ4snJJbixjbc/I6",
-	"4Qh4GgDCSeLAIC+SVedBfGPngkGjGm+uOJqg4zmlP1iNddh/Yl39DfRCr8uoThBBhlMJHFBP6CTBgAn2",
-	"WjlDacn61CUpg4cAIODtVUjhjd0df1uQewY3BAcXd6YmHp8EoIcMufpZ7nx1pXz1yBwk3rQ4fwR0g6Wj",
-	"ZgYDUoExw9AUlxnOJEZRv7+x6G9lfVA38KkrEKkvb1H5LKtWzRu9eNmg3eQtuc6RzZTP2qnFquVHWVVY",
-	"zhp5qJdpdAyYMEctOvbJjdHEXFigYGEba4Ji7o09GO9VPTgToZ9PecNO6lEtgz0Dx7o3RkRzdaqT7lG2",
-	"Gdrl0ct3kZpxhSklvcp/V4xsIXJTeiSPhDg0IH5Ma51in3te4IdNlp1mm7WD2jqxDa3zcenpE+kAdXOU",
-	"qMI+Euez6Nu80p0c+S5ogGQoN/1RnQtKeaqqAoZz6LxVJEd5uiIFaPrq2vWOG8aNZo6dM7Hd0ubq5mbq",
-	"JOHq0vjTBN/cyWzoE8edp0sQjTUHK899B6HEmJnClLOpFWEHwqkBxR6cYZ6CStCdHVmWKHDLqmkcWM5u",
-	"73VInebOj7LmsRqRBzBsp2CdATYQGBljsA9aKEGFcfxAJxplGujLdx0kzbsXxn5ly8QXeccyoRk6e5GG",
-	"jDXiP/jBly1Yj1hgBKwV4t3fvmQ78ivF12fBPsQWbBH9n2wDgBj2G1edIdCqOPbF+85m1A5zcZs+zC8b",
-	"t4np3XXqCY2D6UKfz4L1ZmMpQTCECvwl9UsudQln2bZSatiBhEEqKbv56M2bDzfg1BQkqNM3bwj6AEhC",
-	"JE5F1UBjm3A8YTqNnCGK/MQx0tzeUls/RrLUfFH0Kj8FwnlzOaUb5cvWbCt1ZojflKckCpsDi2xNYRIv",
-	"RwOojKjbp6Eba80KFpUvtKrKv4R7OBf7pK431DsOOyi34C8ZG/W9e8TWlCo2sRI76WVlDi1+Qq4HgenY",
-	"sW+66nQZtTJuM7Lsta/UDZ6UucQL/Bofk15VxMVKM51Z6b2u1H29ybbSqY2sD5XKIqMB65w737qM5MqA",
-	"Fpac5H71slF8r9eLdkdVbrLvZes8MCIy+tb+GHpfGV+evm38zptrwDeT2hnpN5Wu1QZRt9nZHLbOY0+r",
-	"DianPTbXFQflJ9gQ7qGTuXvhk3tByYXZDmAhyy66bm6K4jh7nAJb3PSOH9d7N7uAbdNcj8RpMfaSAW72",
-	"yhGG0V+MOJvaH8E7gRoRzA7yDZomHiFU2AadtVeK3CYsNCmZFGnP/5g01LPmvDSRjy9YGkrV9UZu7MB9",
-	"H1gZsQpuxlmAAfawJ1RxlZ6ehsUviG2MGzSG7DpNng2x3CzhsKEHvYDG5n8Fs+dPGQfkx0j1nPoblGbS",
-	"87xruaDq3RHqpZmmCjvP8llKd3oEj77S3ldQoogV6pDxP+hg/YvYNDdlhlK1euvnnZibbkrLpzreJF2h",
-	"3dTD79nt66ETVrtTxs6XXuAXTeNKJuMg6t0xGrBh77rGnBR1tQY/5hp8pgs4LtAjByO8MaQa5xGTwvTP",
-	"f59LJNJaptnrpjgOlL6S5ofbAiB2ETw+0UmVrGN7DmHq2CZFenGUDqmMMbczPfEzkJ4kozyiJzwWI8I5",
-	"Qn1qNcY8Fakfkl9+lDybs/q5UTuvyvzwRg/aXgUyIk+74LHsIqmTCOIttQ/7R/KB+yViO2hO4S21s4gS",
-	"g537CYaCvwYxOGIMBQMl3GZcSneF8Jz0YBlhVP1ppJmIraXy3FhJ2O7J8hyMrDY3TMGlWaAXNSCE9D49",
-	"IfuF91nJ06w2pT+qEfN2j2b3ltX8L2suSlUV2omY4WldK6ubWKxMF9xeA77/N7dnl/agnN/kDj1ijg6u",
-	"6B/E+SxKpZon8XG2HGmpO9RYPU8i9S581w9wJR2SGwDwskclhDl0faBMFh+uGqfIV6xiDCYu6aphFbDM",
-	"5LGrGOucb2jSPYeimXMr/IYDBphmAayOSklv+JM9lzFl47vN0aXZyTDqrdcN9cQ7kF30+9ao+3bqRMss",
-	"b7AzXK2p567daUUNVOvfBjuHQ2gsaT4PMk8Rv3EPDGo4P5AKHN2oyzBNHzftb6lwYmwkrQhr/ZkHROZd",
-	"eBCcQR9iqMjHtHWi9STn9vaOSC8pcMz8J3Kpu++UF8YKaM5MrY8xD9wr1f/jG/FvOZqhfINvZAPK/57/",
-	"bYJ7jN29+48shiNgv1h1vlTH2lWdIVOlpLuGj2or8tv34cDFP7paNs0Cx9Krc6Ps6/SeO5xLfAR8c3xM",
-	"xw2dCYJCGtTS1Zgh3BtL2a2dwpo5So1a5TBuT2UjPLZ4ZB8HuYMH0E3TKARFaTtyWZpO/MMm9uXrZpf+",
-	"lH7pzXb8Y/otP/3I0PCsNlRBP2JPCj/hMdLIy8wXLK/Bh7YzLEUhpBniQriOqX1BBlVdH/rfUuRb6LxV",
-	"svxJEw3HcnwMFRdEaAd1vsC93e/tqLGn8RYgpk9iCAvEyoSB0ZjzJ69L2sK7AaXYlIN0Sm/2BF2EVaUs",
-	"uJ7UpJ1ViOzMXbluhcSBUpqDuOiqwooL4NciEFbsBQ/1sWH3WKlrLrx3M3kroQl173aohxFSBJNA7Ftk",
-	"2WvZcEmmu2DvWV1+GJZL2toLirXdwHIv6gD+rOz1RvN4OkiWPKrSJ7X0xWOEI05tihz2RsVvk52xd3UW",
-	"k861Zw6eR5BxwJogKWUwT90jcphIqnwKDvgrV/RazMjdTjU+NlH1UCsYQRhmT6dsrk7ffCgIdutdJoKi",
-	"EMxWA5n9HmsZ0e5eUprzEWdNB68f6shvZYiwFPtG1qOd9wjfAadlpAQP411cc05G+81h0jW3R3oGTbZO",
-	"HRNXET7EFZNejmFVQL9CP3kYRXDqd7LSjQpnuzjIJvwLKcP+/T3g4SvXrW3RewByOl+0U8VQxW+vAkOa",
-	"0xJD5AWYJ9bG02mwxmvu6i/LHfetfyHGBSJKYtld3PFie+blMu7x/rs3fOtIW+O6sJiLnthE9A/r0LP4",
-	"mGQLxHBxQrhcYqPMi8LDcMB4EKGKQZcRfR+nurwxp83e2BztDMDOxVGWVKEIl5aRSmpbtZk+Y8vLuDMI",
-	"edKDqS4adWzuCGm5AsavyFaCBv0Uc1aqnnSiJg51KZzykaaCaDYwHn8MHiwwTntd9XqIoFmvHdpiPiyD",
-	"qcrYeJBtnJhvm/2yZthvVaOkv+ccxQP6RgdcABBPZxcb+6BY7k1V9UP5uY/ovys+OP81XNfNck11SXwM",
-	"y3wynt+8hdI9ZDKcExFCTTfA8jptKu6dMvxoAMxWBMpSwNI9WwQH/ixcyX5MitFP3SKz96oO1q8ZkAp1",
-	"3auehNM/4+ph3qqCtptBN6KHUoituhqi6weiS7w4lcPxDb5Tkg6kA468Dfl/F71TGxlDB+H/AI+6N9bX",
-	"wf9EjPTRKpWkKrw3/SUNeC4mgKmH129j0+XVEQHb5TXwIfclK2ID88mG7IX4lb8ZocHDCu0lb/U5Zw/d",
-	"qooaI9V6r+RfMCxlGn1FXhJzIdOtVfK0Uc+q7iZiZOW3VYWB+y7rGUx011EDhx96DeEzqZFuQj5Ub/LB",
-	"c+bWaWCz8ry/0E4Xk5+zIcVx529mLNM3F9P5zi+Zu7Va8zlXJU9/ecY2AaWZRfBR98q5FCW1MHdHeQNi",
-	"HJPhr1LENCXND9S4SZ4ULmsh3gSD56M8JGtu5F/iVeCD2YOus9XVSs0TBXwHFxFoyxhuP5yN82IfREHV",
-	"VH04oujExBdFjYhmZHFnV3wvFylv5LM6q9pvTp2s5yDxwULtWV8DYq51mJMOXvESYzNIIPMFI4HqL+FQ",
-	"FnsLkuSC3TmGTRYfjWgdQVYIEQttTZTvqgMi956XNtmdg/5gTnk48RXhHq0xZxbkEobR1rwdI93pRjdL",
-	"EW09g9gU6QBhgiULQHgG0IRHIBwk9hMoQcNKFQGtR4sV/QgPckX1L3zVl5Kt/E0tSm92ETX2pOvDV3At",
-	"pEDmCd/hpd8aJOOo51u+9Pgn19iGplF1BlC4hlTrw3T4LB4uGVik9ATPVxLr5FDnJHG4SO2ROU5sEwHC",
-	"Uz+6pr04yqZRtRPbYPk6Ve2XKidYi594dsOokZY/KC7qPB1UzFIgigmWqtfvVGIq84JhUJBoEi0aFa8o",
-	"wg41Bw40Fuxyif4/hdRpWx7MNMD9Adku1xBEEopsGarV8m3Nz63z0eU5Ky88THqOwHEJeyNVFN7gq5V9",
-	"ttpH9F0gi6BrsdfP/cahhA7lcWe5FnoGDtzMLRkSwtTHl/9l8ZosYRd8d5ZVFSkGrZKOg7KSTxrmoWX7",
-	"cYL9tIL6zZt2d5y/g80zTAj24N3dOpN0kJzd6hWYzg8m5UQhN6sUtp8q5bXoCq7DuUZVfaD9IJgEhtj2",
-	"ymXb9muU8Jey+YLXwkuw44PzBvki76NHjrkpAylff2MKvzVcV6BVYIxxj3BGFWWCVNBoVdeHPp3xFFdK",
-	"KofpZ3ePnXDrVTdK5z7E6R8JX3giiDO1aOg4LpGnrjPVVlljjVUN61jF92FoGCOiJvGP7o0Fio073smd",
-	"tnS+ki3ZbfNY+0f7fCIIiSklfkZWgH+STCDu++BBSbBowbjB7DBsetvWTlCp9ChKueLIdPJZuc3t4wkb",
-	"k4MZVUApMZWOCx/rFhk3atWuJ8Nl8agXwpzTQ4tOYQ8/+Bas+W3LuU21KRIOADAnwZu04cw+HD2CJMg+",
-	"Skl3sjehc1QvCxMWFXDe2FwKGlLK8gnQN0WH2aHYC9THQnQSKbkx4UNl6Om58mCVKpOrBMgeQ2D/Ul6f",
-	"EDIGl9Px9yR2rYXOYMTHAn93T6K0eh8paoB02fSDXXTkWHN5Ehh8pCGb+hBs7Bj5AghI84QM2wVGbWtz",
-	"SYzEHYtA2Lvy1Pcua7AswWS1SLCI/VKLhx02zIYhAkYeiyJi+BReNkvC2KrXsMT3EDC2eFSF+z8nZMNo",
-	"Dy43RdfV+PbT9RP0ZTtfqAWfPAHH4jzkrZR3O8UxBO6ORu/Uywm3KBa3rJYbxgKhObaMO25OHeuLoPJk",
-	"EI3Cf0euotqIEsN8BE+bHA5Z8oDhAUTdZ6QHFgHmfd5UZf84Ynp/UjsZrgpJOwG/DwgTJKD+VJmjj1q8",
-	"IJQFmr+UhaTBm4okDVkBItdyZKKZcgALrAyW3Dmvoc23vICbu7fmFzWEBwZzhP50zSH/1DWCFomaw4DG",
-	"uBw1mel4brtjy9dinE2L0daEBa0M8pZcJUDKKmKtUgp7wsmaf1CsnB9/JmYu8WNnS8OoohsHRR9X4Axm",
-	"J919bnXFMB+b/Q18Iulmy/PjZAR1yOdwQe1+S0BheIuVB+ogLsqiwwmycfz3hBMJ4UoQB0J0Qk0jK4Qb",
-	"79TuKvXMdjQfm4f7hzgj6ZPyi3FPjnwXJrVm5xu+62zOqvaFSOWK4QNoM9IB/kaY+kn87qOuwycwc4HN",
-	"EAzUAhuil0FUBpw/u2CkMbZzny3pJhteGaWP052dHu4d+xgWR8RF0XG/7JXid9ZNmjx4/T0seTjuRJNH",
-	"a8Av7JEyADme813rxcEEW6tSz6oqRCOtrCpVRYcF7Jon6ktbCLkDZH1kC3zlhPxZuyfhvFJNIUjvQaro",
-	"SbhdWyFwEG8H63Ab3kPUs6kE+lnBB8FVWGOigM6aHjBnMAXj8DV97B02E3D9vU/z9VnreXxFojDIpCS1",
-	"i5NiLrWw0qsnNCu7+UaKRSp1ZlVPjsegvx4IzIEWgbe5ET4g4cJ6WgRog+j4XodAYdBHaw7k7SZ0c1rY",
-	"07EvTMraLtQgHWnVpMeSlNvTFytvpFVycz5/zNcL0UXQFT2Xw3Rp/90+PY7UtwPZudwC1JOLwt6bZGZQ",
-	"zMf0GEDSzHVv7taZ1ScdWnUdXPRPI1b/XaWDe1rEBDOl06AfbJfRHyFA1oBj13VLAXcz39OAuqO02CPl",
-	"ND2WCfNDHwP/jWeeOxrrVe1iTud+VPLY4ML17w0+s2IR0zkJPy6sANup2s8jUlOPyhlFuVDvDCKYi5po",
-	"p4bDxNC26OLbEISzkq618zybf6XrvkUqj7uUZeKjXnP9JliQq28CkVxDbyO92jjT2vlazXd41RwnDmqv",
-	"NfZ1PJe5gktQXQtqA0D7kKID1F2shNA87LhTxhnr6SpsW1MX2FSmTq3pkDZ0DYwkE4DwrYVmvJuSi8LG",
-	"sqcI3Glt3VlnFEeAsw82MZnS/RKyDFxqC60F+ys/BHt0k97n4o5EyX05G4hq0iaj7xqcRcmuhq3cSUu3",
-	"JLymUz8aBoi6oCz/G5064sSk41SOWqcsWXYYwH+KkCHoyPBwP+UF1fdTvi4f9X2nVP2WDel9kKSKXVAH",
-	"9ZbLOEIWwmK4/0acDjHkHEpO7k5ts/HWtFseDnTtYs6Abn2FYLS2gbO3Nl6cZan6zTbxWGZ7e3aBwZsp",
-	"ALoMSC/OJtN7VnoJfqII19TOW4k1rHWJYWQbxIXCRNNkVTDEsP5lXfYTbuE7IUYSq5sLrl1Tke7Uv6jN",
-	"rpLOrYl26F/UZxWVLE3U1Sr4jfLK6lra68Z5yaZ58N8xydzZkFTKtgVG9/QULWvhrZJ+cR/E76Su3vnY",
-	"YY/tjrB4Nif1fihAPY6wS2xOHQEyIFmjVRiKBTdH7O46ykYNu0dZSW+L5ChHCANTjmLeqQ6z/Rqfe4dP",
-	"DQT74FMfVbUfhClb7/HTICWJf9zrSsXGfJWOZSKerNcFhGj4mhfQob1Dt+Ouiktr9bOc9Tf+RJfd12A4",
-	"bAEoRx/oOYyGohasVYYzqsk1QTmay2Yvbd6sgJaBR1MlrwwouYEfF4oSxm5d66lGtKrCiGInA6o/fkpl",
-	"2MWkz1u49Qx1Rc8KSNca1bmF8PlWyPqKqjSKktcNCo91fhOuCn9pB5VAneJf6jrezjhDerLvA6bGzl6f",
-	"s42da+MzWKblxzMUBP8KbR77lcYDH/STTxj1rndZQGxYxkpqgDDfxDT0XjHn5SL9FX06q/hQLt+157O0",
-	"HIB39d5MRcsvTnre2np3SGMeS5NJlcTmBTy87kOIZJ4ACQoLTOpvIIG5bw/9HsOwn8SbhL9PjcyAxOHc",
-	"7o7d9bK+shCODyGGk/PeBDWyvgyWE1mwiSMCZ0DlE7MHMP+9trb4SbyIR3uLAb9ib5NgHpVt5QXxrE2C",
-	"Z204aKmkKZcLgHoaMEOQgDPmnyL3ylHJZ41oh8mCgI3BPh84NKX1sTa3U5hH6XC8REaA2ZXbfml6DztR",
-	"0Ghi2Qk+4dCI3jHl1IUUO2mDGU+0B8SziSx0MXANrS2mXEJAAOv4TRGe+sohknZnLOCXUIVrS0ocw4h6",
-	"eSc8HHIvqpX0K6eUolXL5MuUrHOV3BdqGQQHMnb0AP0C9yDQIBNF2bFTcTHYrcLBTALbD2Q3w/w+hb9V",
-	"SgIi/jm+rz8dL5yXuX6stxOHF12il8Xm9aIA6Vo0+mdVufmMHj4wrU2RJKi3JGkq85L/TU3tQtkK61Eb",
-	"STDfKMKJSdquoHVdI0Z8eQyCcpp1OaWFtLVf9r5v8dqVjbJlXW40x0YsnD634etLOHysBPXUqQOzx57F",
-	"SRSZbhiDBE18VX65vk1fO+blpKr9uzfoddnWzBetQIX1WTnhDeTfnaq9qkd78K7+hY1V80VEf3Fen6NX",
-	"Hqvsb6Zy4KJ0DuFbsnaJQ+sC7ZOjXNLUu7cNcXniwNInTd99o/ngaMtMu8X31vkFnc5vzMP22llbQFUV",
-	"RiRKvd+HAyl1ioH+x5wBZtuY9VwGjaMVyuDiktyi4RccxDXd29iIZG/J4mj7M5JflreKw+vfp5tyx1/3",
-	"2WBH6MUb64ej8ea7TDJ8rIOqFIGC8bCffJZV9WcuBvAT1v+4cEFfDZLnDvW50bnHdMHL+tfvWltR7xIm",
-	"VGpN2ywoLW6bYRx0tK0y6ahVuS2ujTU9gZtgU3ep0EwbWsiN5HY7Farf+hESLdlcm18Q1x/GQc2yLiTE",
-	"SINLE1+Ubu+NfDLO8Xf3YqRpujqByIrtB2A5TeI/Q3X6cr7Sd8Goh3IKx5ofWGiPzQCDagtOx8Eo94g8",
-	"+BjYLoJTHP5GqPMRbrLeOEBoZHJB4aaZK9L45qCF3atGz00PyUwC7bQUwkN+yZRqT8qqSER2M9FfRcbC",
-	"63cxUbk6BqySvRHG2GCV/Qr38XN5pTOTSn1kDfUQhdiaxIl7Rtz3tPhtRceT+dIVtiawq1VjF6Uj4F73",
-	"2XCj6EWrKUjc8bPXRhy188ZeGZ6RqcmT1WFZ2mYX8x5jlIk9y2rKX97Vb4TfIddyPst5dHMcXBxKdhpT",
-	"T9rxx5U6/3nNm0+zP/3x00UaqHtBely6mR8sQVM70DfTkDafbWkQe3p/tiW4R1/XixolD6fyH/KSdYBi",
-	"yuIf8kLcboKq46aCw3MFJ2aHbeu9AcendE/iIO1WHqDBaLUH1Zy6kFoKkNkrVOxDRnIrS1Hp+jTAuNIB",
-	"R48CJx8yVh0wrK2bqj3MSyNNQfwIdn29GbbtgLRIxPQjYmHJOnvEWL9gnU3DebjrTMOD1RmHeBUo0EWh",
-	"v03NTk0e/VHVm3U4wuXXtvagOGq+rvqth/Y1FivfWBDBbZa0YEnU5vKEIJUeEHmQLmrkxUETQrbFKm/2",
-	"hfem76CP5yTxR3lS7mvPb1gpanWBmiikGNL+KWwf7ZVNtAJI8SzO7S+/VAghlyJFzZN4IwDpYvXhgIGz",
-	"PRQ+qBr01FYPE+d82Z05vI6jvafyzuBc/XgkL2ZaL5vKCSt5BVUBlN6iNGKS8qUG9WNWPb4O7Kxjg+eJ",
-	"NEWAjNe7U5dR7Zdv8jSVOTBOCnKqnYq9KU9h2ZKAxaS0Hueke8CoI/8dSwFTUNoVi9VQEOOA02Swssgz",
-	"Ng6D20dZl69cjHFjsWrrC4o4xPAYkOYW/0/uMf+jbgYHRCV9NN5ju8h54zscEuFBLzgifiS1mZArwSXb",
-	"uJ12DtxA/HtTaYWtSOxBpb8dWl1VxuPmP5rWqTD5G4SX2w5istnKuuz9tdTybOBf9hp7k+6s9LvjZmuk",
-	"XfbRd9aa9L/6sx4ZzVA01hwladPcSSJAQPI87jC86PuGh5FTQdaa1xcPpXZN6zmFhedTA82Cwz8p60Sp",
-	"HdSOP6Iz5XSp1tE07NGxWcGyZaWuN20uqw2mtnD6FxXDX3BDphSHa2Tkgd+MTcuvMmg+KFrVtP4WtY1t",
-	"K2SnG6j6xPjNPvFSqwz9+0pT7F4eO5JtgtbieFAgiiS6PXnESWD3gL3egwxbvJAvB2MsbwDyYRAO6Snc",
-	"dP1HXZr752tZRiHM3CSdkJBmEKjGdpJGbMN0Ij1EpLEkwMErh/aI9IMjqLOMIHJRybKE4wTDltSj8KT9",
-	"JmzXh0hJxaRo2fOjrUvz+qejvMvMDDc/vJ9kkPFpmrd7/oYNW78hLDzj8m4V+go9nC1hVOOc9FG22KAR",
-	"yiag5wv8HWi8pDvNfT11j339DcLeV08A3Q9SiYR8PO/qjdwm/t5VcGGsYOgkRQdfsyjyBRStibLuffGQ",
-	"Czb0OrcgtV+EjbeHI388fCgQIxipN4FhrN2/kxBGmOqp/X6zHZAlxC3RzlNMh4l6/dPR3EUvDfbq+3Vp",
-	"USCD5Zj9O7pvcp2I4p4nCUAtsTz8EKSM9Q2d11UVqXEKAQc2VfsjgwcQdMSNKntdcNNsIyEA3BMOPErb",
-	"mk14Il+b7uV8FdiACAnuyIlxGHD4COyQEzs4p9Zr4B7NeUD9dtxsd7fgyPbKO0bNqXrmRdenh3l0rgU4",
-	"Th7jRDvkmYrfhgvT4xJTtehYm2ZwITSygXdGnxtHwGnwRVk80IZdGk9V1XzlonPyoLD6iTvlEZMH+XQU",
-	"GNJlfaKxmPhL26on6uxpFIZ5F84e8d9cmIOivbKqUiFx0RGeA4tdp/hZkZFcc+7uEIAmA9Aqifg5MF6W",
-	"4sVNJXeKuKfgLexL1vCfZVX4oPltPD4izeN9+vwsf6bi1cdPe5XHnH6fUjWHZwDyHVuuQXQx7BfyP4Js",
-	"wzXIaLvHskvX5/I49zXZ/03e1za3jStr/hWWaqs8U0VbchLnzNgfthLndZMz8cY+k7qb9aYgsSXxiCJ0",
-	"CcoarSv//Ra6GyAogRQtk9HM3C95sUkABBqNRr88z1/x3ODZJKzUgjmLE4M8R8c+yvdhCqAKFrS0l6nV",
-	"yk16bTq1izMeM2YOwblhziKWczL8NjvfsMIlgeib9GEH+ZbxmpXIIxbyi9hPrbSwQXx8Sno4cTrxIks9",
-	"0Hxs43qYNGA2/qSX13BEfhN5zVkvVLDK4lyffRFBmYxlNtev9CKRw3Eez2FnKME5XUyP/LG31RP6MVYe",
-	"k39Fv2yc+OGszi4HmWnaP6Zk5kvgm9XwWyCE/V5xfHoztK37R5TmEH1kFITNcoGVSGbHWZFrQgeWgjxP",
-	"CMIzh/OifpzAGWEUR6Asak2QSxkMRZRs86/G6SbN4l6VyA3DACg3pss6B6YXv3SUxIswQIcwWtz6/wZC",
-	"VCDhKqf9p/SQlnqcOHNNjB1GFbVEHHeCQpYTOppNxTPWtDknnNaOCfrMsWH+7zeMN9JPvBpTv358J7JU",
-	"YBDjq/6sF1ge80WsL6nBL2L9ltvkH95MIX1rGt10Yn/BG/7ePuwvADOu9jXfNqfNjPGHFd2bpkuKxmE+",
-	"LB46y9R7I+Hmmidvmf43N7DeYvF/LoFT+CnbpBTpEzmc2O72ifWZ3fnFVlM84MDxMgs13yCb0bAKzYQj",
-	"+1calzxbyEKUDHd7qOJcnXwx5Qh7OKn0RQYnaCoTeBenkTITtWHT7zpkLCvKRnk/YcdQkX+To6cAyfY7",
-	"RDYoWBA7b1uJIRsJKNXcTWlY+Pypz0xZHKtgCFhea0dAGfoPcYgWs7zdl0HmLH8l9jFDKCYPn7ucoD+Q",
-	"cIxsaR0W6o1EykQETmO7gesIotr06JXaqVQVjDARiESZbIDieGIvL/ohVVDG66NCM+OttKBSY1AKd6pb",
-	"Xh+LnXXm7PA5oUHusS2MX5k2hpfLec0Mi3lxxUP52DprM7lSVWU9DJrbTIlO15/lylurwUUfu09i+2RI",
-	"w/KvLPbjTzPXG1sPOhAJ7nG0SqgUXOCtxU92uJFEi2yVNr0hz+J5qUy7AjRTbxW0cPyRqgfAJRPbY0Ui",
-	"xlys2ZSiKzI6CY7hDlJGqSYMsUiCcUxjurSJWggs80/zCsaPKn4Nm0+Sy2AOkD+gqrAdOOfG1hzLrMnq",
-	"MLWzZm2c2fVKF1EQMIfTA87ivQgOVoXh08g+2bxQ8M8NvULNB73+YwQ29N71Z+1pgKDJt/NL3pkRPQg2",
-	"MBLrIzqxLgLCNy6iNpQylsqAD3xPDOihvBoPZhApSvw9JoylebKQ8kz/1XQL7qL9sJf67ZSGVphNapbz",
-	"C99uHwSTgtxx1aEpGSDD2wJvXqMERIbYSVgbTAdbqUTc1eDeA8GBfEb1iaZK43Ox0CilguB/bC8DmE3q",
-	"GQOSJdkhWNryB46iUAOlsTx9/txTuyxV/q2aEAZ/7eeYspx0myBxm69XLiE7pHMxTCCkVkrFAEk8j/1w",
-	"FBnMK6LTEg19zl6hx4Dq8rHiglioKI6qT1OEH6ZsSpn6cxvhD1+cx9T0z2ICrZlTbMTaYEqs1QUVeDC6",
-	"vjaB9W2cHAiIbSMU0d6HTngg5p81XXMOytzAH/lO0buDTMU+TqqyEzoMBtspptsRtCrD3fTCGy3c3Mrb",
-	"ekK3EKdjWcHXZnASz+0MkWuJ14BJ/fWaU/4lFj2lUVCOmCPfFpaongTknSU7aR4nSTyHPAMVGkSMYBYn",
-	"SCSpQkRmVu5TgUBCZt3HJAEVRDDJQL9MDOkjkUAaGcL0k+B1lkmGkFxkcpjAPIjkaDnXqxj89PnNZfDr",
-	"s7N//MxQZWJuJh2SiL9M5VJGdCaYD7POOC3lesgn/5dB/CGlKxFle/X++f6G6qJzbYP13tBNo+fIQm9w",
-	"cnoyMERJYhH3zntPTwYnT5EFIJ+iBPbFIu4Tih7+fwJ4f9EKG0Hs3ke9897HWOUv+Rms81rIlKHingwG",
-	"VYJsn+ubd9HIHgumNK5/54qmFIVQGVif3o02mam1YAgqjmhSh1LOwiCFlYtakIsJOsio996tPiml8nze",
-	"P8UM+KHDft2lXKzt9wSpXJFUjKbASckj/QAicfm+73tYWs7+vRaV77rXXBJ0r//7P9MDdgoWIhNzQHS2",
-	"868e/Sh4CdDv2juny65JQzRZdoXiIMcbqTWsgiqCKL94Yii3W2vwZFt9vC+UGiOTMdiiIt8sOVMWy9yc",
-	"CXpGjxTHZ1O66T5yta64yAcRKH3d6CHNABb27MgAf6EuOHisgrPBU/Jl6C2qzyxDbCtcNtvKlR6JZNQf",
-	"Lekc8y/upUhGl8tc8ZKAyl8yn8lI6us6eS0XiyQe4Uv9fzO5Ifwh5gu63w2Fgm+oFAnG/ckTPXmLnJB9",
-	"/1Gg1Q9MCS/+7/RZCVr51K1iPh2EvUxE8ZIAt588LyH4nnLmee98cPKP767w1Nqyy1wZWvmN1Dgtg9/9",
-	"m3vHNDykayRrx57L0npDFAttqIgvFomc8HD1WYm4+XgLcrG1qHTYZCSzBGlpWCYil/qWVhYj9nBUS9Gr",
-	"JTxGiBKB6Hzk+jrX2/r58enp8ZOnvU0pYS/GV7/gUdVY7+Obp70KKTw9GTwvC+LpyXPdrkPTfz44+WVb",
-	"AiP3908MEzy16crk2S+Ds7C3itUUIku8Pvgebo/46cAZ8WlpxGeV+2ZzrNi5M9Zfdwz1zBnqL83G6czs",
-	"53dn1TN7Vj/SwcmTB07rL85Y9SJtDfbW8qad98ZymTEDv8FRRbSxJwN0Gek70reVjR99rY1A3TbWK6+W",
-	"cCC18hsa/36Fgjht6CEu0uuQmbYtO6vooMCBIVRzbSkbJFC872Bd+08cBOA9r4/ESI6UVizH/LOTefRz",
-	"M23EbPG1CuktPfMInSQmwOJ0/mQwCHtyqCC7E3yJ/3pvAEd6+s7EHPaspk6e+7j9T8/ILagb1NvMvM/U",
-	"haUmnpw8e0gT0ziNvsllbmjsV1Zf1rbxTG+gqieKDfSk8W6gWT/QhjCd1520eK9rYQ+8w8CcyimYbzH9",
-	"9dSHBsZQX+Loakp7YJLBqpmAW1d9tXz/ZoEjWxJvDI7iwTs4PR5oLQ93eipQ1AlrGh1wRDsdMmp+LyEA",
-	"fqxFNQcvzrbTlJZU28JCUNmd9/3P76reLz/uHjO/6q1i+z+teJ8M4a8E8HOq5Z5b5KqE+gZuDYLw5m9C",
-	"Ml20LW5mM10miWunlGySkUzkMkOnH8LvMjgFA3DjQF2DoPHjNHH28cQwupWf9+72vTc7iuChDj/qu26r",
-	"Y+IiJ5hiKS4avZgFjE5MuItZmT9eHbxIHJxqzMQ3eT4F3YciEDU9qq2i4AIsG1M9Ko/LuYwgaX5QLjKJ",
-	"xau1muSKHzrMHXDDHCxudj7TtKFw8BcdSDRt77XCGUcQ3MWwaskes+1pUTK3vGZCYmmFqkXkfzNpy94C",
-	"sqnHSsIxFiP4pkZCP/p1cHIa6nvA4OQZ/316q5VsGs1FNiONyprbksAUV4anJ2daybkydhb2Fga4yAII",
-	"PbWAQafICKpm3yjucD44GZwiu+CCTz4MnxHlahmnWb9qf6+/65slrnGfGtCQFKKcEMZKY0HGeT+QGHPf",
-	"dUI8hCSGscU+FtFdTMxOj/ZjGAgSouuOFdHxORlGAEShMloyKq1eQ0eNIk41kggYzzmBaJiqp93bwtwr",
-	"6/bFZ8PZvffGMEzj1hTbvN0b6cYJ+KaNFWPZl664jUWKhnwgmTKd1wkVLvmRCvQOassnJtKC0h2zZ5hJ",
-	"ksTLFrQWMN6GCJ6ymyVQIC/B5Bg08pvIEAaEKuMmbyG/NM/sE1mwL7dzgIgoykCpAFHgOaFPFGEtTGoU",
-	"c3SqE+5QtKQctA0PIo2pOp7yGVJY/Vk+/G18B6aEg76TUfnMdHCpkrbnUrCO+VRiaZ//wx0BiBeQ9fWM",
-	"GVIrryBc5xmI+Wfz2M7tl8MfeR/vZscKX32AJ5rGxH35dqAZBu0EAsxRRF8HFGlta0/ytOvxEIQasuQp",
-	"yO4gO1aQYj5HmqsL8mjjf46Uw6e18THFYvyHXGYI0eNZDTT/jwneuyLgJ++AoecerNibrYILbNdIAT/b",
-	"jnFdA1NpPm4l9BgYlrGANqc1ISrEabxQxWWFtQDpyQXqC4T2RSC83Ssw36EM570uozC6fY/EozBOMKVS",
-	"f6YeZsi0JEAFiXjzv7DV/ja5bGRi8aOpSEetbYzyWJDg3CFZomg2bolITvSO1OZBZP28RHFlFuLGJDUX",
-	"62DSfiqsmgxEDq/kpCPZfyWZPquR4J+22W+VwaGnsUiFmcGijY31Ioro/n+B2R1hICYU88VcY7TcMDkE",
-	"UoPjwCv2Si9PebX691SZ+b1u+5gl62j3vJKT3/G2WjmHbUyabidElUI+EwQY4R/YgAMG83Nlggxqe/K2",
-	"shR8gykeQaGM2DuWj6aeXYEQD3+WXTH4y+4Kmkeb0IWQu9ZTdhFkMF4qo8ueDX6lXC5jkhHOBsH/b6bx",
-	"1O2aPqbIkM7bVywqTNmRzKJL3XpHcoFtH0pf7tjvjnTo23gL0kHzGQi3ApVLrMcA+QWaiYiOaQg64ogg",
-	"Alg2XAZ1IxlvAPJKyRjLDEaC1rZKsb4xz3S4D20fFdNtx9lO4KqI1uqrLEdwtapFHPk4DdD9hR6TTKyC",
-	"IeQrgHR7UvfVs/7FmLoVgFWrURSwdbgcTpVchb1oqtxc/5LWVSvRVnDRBA/yLJ4rptTcyALF4qchQEoF",
-	"d5y8S8mxwzWt6BGh8qnQZESWx9r5khKwe+2CGuz32sxC46D5+OYpZlKLAEPfWj+gJIcBR+Ex6fA/l0Bw",
-	"8pR1iIWa1TmHu5MM2xQt+tyKjW4mrB0ZMnEAnDHCpRR83m7OHp6qBCRVFBTahGq67+DFZJlqiZxT1kyX",
-	"skOAemqHzfuRn9rHkeS83pLteqQCHna4iRxnXYv/lsuM6ko9l7SwZRPlOhdZ/tFAE3ZholDjD7Vef+DC",
-	"vIQJkjbSwuxnRFRco7eEtX9P/zCXtQgSIFiW8rK8TiNnUQ46Pa8RLN1Mjr5XsYBquV0b3smAI8TtiWy4",
-	"80GWrJ0awp30fp5xJVn3g6q/FtzgAdTFjrM4s3/K7cZGPNZAZeuggB87UmhW/rgNSLLQv8+z9a79+CXO",
-	"p9rUNYt20Bm8ETOqY0FGp3VA1NYQaZtuHqtczA63E8N7X1UHzXCtjbULy65qj6N50r8fyQhq3V/XQEjD",
-	"O8xIjKUiuwKIO66yd3Cwt8iAfNZkkY/uMSILvP2trrGCQRX8XTYhvwAlYEYossO0QFaNgRvbHMQmfnkB",
-	"HFPHVtupwWsWpipRWcQJsYeOTO3qI7fPp9Rp1WbFsCcRPUurijIJulVFUs9/nLdm3/r3DFOk7LdjCtyF",
-	"Jvumz4kZNdvnBT2x9YU+2VssswWBm+w3+Ct+v1u54y+qELtcyoTuxKYksI3gTTyaYsuIp19cvjKRziBy",
-	"hU8tEFxaP4ZkNQxzqWXybyR2i6kkjIE/4/irrTcRIYFqR9Ybtn0QZz/2jMS1VV4tl5oceYnbuBajLsZa",
-	"TH3eFWzZjNJEDPppEOcc1eQM2DIs9EWwAbPb1MNbEkg1Baj1LiLHKT7ULAtjpO7K829RxoZxKjIPh0a9",
-	"2yfsTUEYr8cldXb8KlYLqWKD8FLtt/reTiYQD8bB+RcquLz+/S+umWR+nBK41N4ulqVHan6T+W+YDtaF",
-	"suDG900SeW8hKBh/WR84FuNB5AEjIz5SaF5J2wcdaRge0v/C8hdTkmeEB2FhqvYrQTu3vUjXkH9izOgu",
-	"lgnb/jR+5DpZEPkj1VZqG62ESKlddAOn5apxHHp16JSVda0X9so80+XZZfqoUKB2nO05ck2TIcPF5T74",
-	"CDuutr3fpvf+Pf9rlwvjM6ac83h6zaVuouWhBR2Aw3KOd739J1JGXA1Xgcuhj5YVJEmrU+o/X4p5fKSj",
-	"okLHvIiiYvabXKPEqnYgBqDy45te2Pus//j4Tv/rnZf81Yfqh8hKFNdt5Ngg2Pdm6QEM8uYFANF3aUij",
-	"82DFIJi+zvi4L7pbiDyHTD/5/75+/Hz79c2726+nx2e3w//5P3oNPrjcs8g5hZmr+7w+lIKb5UECsKtr",
-	"9OZM5SqYi3RN0A4VU0C/KoGfxHO96s8HyO1A/zn1YC/dNj3I5CgHf55wI1P1B95OeO/UK3hOOolby0j6",
-	"ALBwtJYB9g6D/3X1+m0YXP32Vh+aX2B4FQbLRUZ5eymlKCGRc7omrx0mJofmVjNZglKBzXLOoiMVjGSm",
-	"z9oL/WPML30yCP75Els7GxDUlEyDRfwHJMqvDyuOioTI6CvPZ6Iiq/eL+mAIxwAR10yCQIxcnxRbnt2t",
-	"i0nBb9Olowc/r0pqEtGGS/HGZFLIZY6UrVk8Z1gyQ4nGwHDk8CHV46QwUs5iSq8grXIYTCGJtJpw/EIl",
-	"t348b9+qwHqXYyMwNdFJLP5iwTlgTmmxzdpaytcchdfNUbiTkXUp2llQ/jm5hVjk0lFsvjzR7V9NbPuH",
-	"yi9tssK4Di0tMIX7LaFjEXx0qB0vrAgc2fU37IZ1EuDfVNRA7RXpMz+yK8nJdo8pkKqZ2bZV0f+gsNRE",
-	"LAxI+hA5BfNjjD1SCAWTADGB5cL46jiViIqzA/16o1FOpEhMKXfdAG87Lz+svESahWwTiIulyw0tmSXG",
-	"wo6pSLTJsQaRhRSuGq7x7xYVkF9sbfp8R3nR15YgtZMaKmr9T5sbbUO6Fs+/vfRobnLfTAoyLOqFon9f",
-	"3I4aZU64q314c6HdiXcTMgyylScp44KT/cpJU8FwmRs6u+260UeaeX5PR+li235KhldG+kNIqXKm6gx8",
-	"iQ/shaGKb7bh2TOrR0XOeommAitPTUUKIhrcQWRQhp2y8GoQgb/PIo4Y87u6RjOL9qzZzqI2C4eJbJVw",
-	"LaeMsWU3J5YwLBKtBw1VxF9jqSo8i58WkNqZ76DISGTRlZhAa/mELS22U5yPx95CTJjUmJK1aBOLQMEo",
-	"g9xU7FOuu9bYcY7UAI87+/p8ku6o3r/kpx5bvL8zWvwpJQj7HB3sqKJohNoauINMJAFy5YyggEYn5Kl2",
-	"cFmIUkvJOXAxtIN35Zy6FbX89oDmGblwig2CVK6wsF/NKFL5t9SwBlPv/s+qgLwW/Q0kyWsaeTc6CBtH",
-	"1s62lFBrRkPER/9ULBaQQqRtAHvUHKkgkXTgoFrKMIu+4E+grYpM52pjf6SRBRjAZOlVPIK97XZkFd5V",
-	"K/M7PdS1ia6I189rpPM424vScmBbTz61vR2uLVB9KN0vA6bipgQ8U1y+naHQ7n0bidv79zKtv0+JOP9N",
-	"/lM2j+ES1by5WrR026HEAUrYYn4lYrgNkli1N1V+dSbTvdUYxyWrLCk9u29k9kp0VZtR8Es/IheEKP5b",
-	"OK6zOAekXjYePvIsanmhPB2iIpCpoeGxjgTyIswAFpSXki+ztCaFZ1mbXEzY8PXEEcRrN1EUMyZGlKlM",
-	"EGsqrgqgKhAZ3ikb80eENR1T5K58RST70RssX0BaH/Ta6svGhE39AbKI8o1mnMk0r6xfHSvMSXS+00SH",
-	"Bz5mnsqeOfR4ETw5a+a2NWxMniA1ogbvjlJ3ddQsobAXyl/7Si/ncF1AhrSS47bRZohnjD661TYaxRLK",
-	"u6OPcJB1ev8aAAGhokZq/2YKa4SPwcLvFnU/84oaOjKDucHGPVaSIzBfFKyQfrIMC1D+bvjDEJ56FcNr",
-	"/PVLwnPeoRzYqZpQ7ppPTumU7T3U3H2AeP7/eNFKru9CjGZiAmGRysAk+YfP/n19B9ma06zTUo6WXgIe",
-	"uP6VVn4Bfb8KfhLBmyzG8p0ElApuxHCZiCx4JXIRXPFLSAvwf95f/XwRcG2Eu6JGgEgmKFpOdLmFOE1E",
-	"DitRiyXwlh/Z575g3m1nE1FKCMZz7MXYAKwZ0jh9PY5HEFpIBjJmibjImRTmelPbc9G/57aMl96Xdla2",
-	"rYoXOroqvkCMRB5zl/m2inpq7cLYngDQwBg0kRa1fjkbIZ9ssKTv0Jkrmc20eqEcJeQd8KlN/tWBUnc2",
-	"PqmqLCXOia2ZMSroPrebGb0NVG3BruUkISMxlxOgGk2HB97oSjGaTQi1iMi9FjkzdtEYrWPLLEhFActU",
-	"LlWtPf0OH9hHxunNtkrdItD6y0a7cNyF1zEuWQb06OZX9om94L6Ge+9KxPqAuzTVIV1lkTndVJF0yQhC",
-	"zGkm/6peZL2aOaSBYblsw7Gh+yH7K4Gcjl6a6SBOL4gBXNKMz8VoGqewDftYNd28Yv17+kfT4C41t0vl",
-	"TDxgupF14KsjdOCroISvi1DMMgxUrGcUMyPoU5VYudC76oK4hOQyPw+0iq/QZxnsq9B+zMb5CHgNN8tp",
-	"THdSaWCijK5OI8zhEtxOsbphgxPfLvXjD3w/OOJvYg5WQjpBR8TG28W8aGtBTZkNraiBKmTIzzQKFCbf",
-	"y2CpRb1UVL69R9nkrdH871NGf+hMD1IPV5mc6O3pU4Xv3IO3NSYljNmhvLv3jNgP7umPUYgZvN+Z6Gwi",
-	"g1qVQqKA9xpq1TyLifvbo1h43nfplb9VSj5LW6VZpoIUVhT6aEEOrnGniNzk4LMQYCdh4ZmUWRDF4zFk",
-	"FD5EZGoxg5BjvqlN5cDXtOGGIWMqfdsMqmzAhs7i2t33Ic73sro+xG3ZowxVMovzIiWFKa5lWlYvutPq",
-	"zfIiij7E+fsc5h3pbG69XaXdzkQSNPMihhHa9rN4T2RRmmFHdvr3cQ7zZoV67uwfSJ4ozsPzsMyNowLn",
-	"wwlVopcKQ/lMWOwXsweFf1A0aup1KZ3iv62EMkzyppDuD49cI6p9dkOpOpn9VxrJD3F+TY8eWmgpwKty",
-	"40HDm3erMumv16DeDr9zmd9cTUWGGQkhrz39I5sAJulnMI6x6P/fS5UHqVxRuQunog4JFbHsiCiLSQMA",
-	"znr0zRbxJatCPTcoCoy4mWPokMCz8kzElKwRiXVrED/oIEfPtSFhlwW0ZD1cXRIr7EBEdVz7IvoYM9R0",
-	"B1CdscoPUgakO64CnsEVjFVehENwjtoifqK25dj41rXZROFeIu/IMBknk6tguNZ/1QHNbGEl0Jre6792",
-	"nfpacelpeCkYLL7DqcY+Km5uGAXGCVB5O9EOrZEd8wEjRitn7rmqKMRE+LE233XvcsxVkp5UQnQG+ea9",
-	"ibuDF6ObTFyziv+NNyiukpi1AviPslPc+bCXkUhRf+su3PsbZ7VePMhE39qxcxN8qTnUbIBmnxPevtyS",
-	"AmO1taKS7CSqSm8z4RDMCJ4KRVRdtVEnMxcHjiL6nYpaGimOdt0VEpuJVIpUtWb/t7j81h8iUnYCM4sx",
-	"8ww7WVyQKZmGfLaV72fOulfbtWn0Qm+kQws8OcdNeHwi6VjBVHaLWKVFeyziBKLKj1xWJDB3iQDFIziI",
-	"8jax9grdPTe/fry6hiSxvBRUgWNP74fpZY82IkVXp5dZmXc4k9xDxUTyCFtAqCWdPlxjnKC5ofPo7Mfb",
-	"8mT37/HvZg6rYvf8UFwp8lIxgNmmnUk3WmvNhra8pALjLKyXrc5Fq658ldJE2kg+4bmywAp6ftBsiDOb",
-	"I2+9xyPOcMin6NLYy+Q2UtSNzf0BYNE5eN9BFPePk4koKvaQKZvD2E2E5XImyzOFxzgZt4zth4AHfqCr",
-	"ducAgthPTUSrJVgpe9U2c4DZurrxkKDBlqNpkEk5J15dimBZsp169KcCGnAq1PR7g9ndPbHxXEyg/+8F",
-	"TNrJcbX9uhmtYjSF40uZ5plMOs9lfeEMogm04BakGzlLaYZCn9rTs1+r8lxEu8Hxr+J4fHv//Nn3RnB2",
-	"5MXUN+LKkLSaCwROrItJW5nJxCjfgQF/ZZ7pchuaPjyCQ87VWUysf2U+dkgjZU5+dP1HWZwkqj2erCMV",
-	"mDkKZErcC4YjTzr0adbKpd8N1ybBCcbLJCCgfRz1cB0IRBfgVHo104bwUEZuQbKdDmd384/6+pOrXcW/",
-	"iTm8TqPO6jHTSB3kTNQdv9JrW6VamCncYd1bB2oqV8AlyBgCwBsyZFRHFLVTbqgHhV2sIM3XBu9RcbwB",
-	"OwqDucCsULykZsZjBml+EnzB8qJU344KAENOJNTXKjvYhtKxprxJb/RUZPBy/XrdVT7W6zU8usYtkuhg",
-	"w6yMIJHpBDL62Xm6TJJWStXRYNnY2kSrbZZOQa7s/jWFWEPGKWmyCloJVO9RelN1tQxmYIchE+DO3+qz",
-	"qMaeUkAMvzHW+hMjHmOx2bwr3ASch3XXjsHrKHDUxEmCZUsqUFLvTMdboQzIJf0e6YFcHa/3N+iTSavu",
-	"2m3sfEEz6ZGrdIe/w2r47m4g2EX3qNqfcB/KVVpYxMy6Qwod/f2lLRjywZmBq2IpoHvBRymn8Ck8AdLN",
-	"S6wz95W+T7H+NKZZ6O56+TqNDnW/fJ1G13g41hVXKH6ipYhFSuQhtHy4lxI0ihASTf+W3Q3cryf5apf7",
-	"sG5TqRGkUGM4cVCBnuoImw4bP8iSU9e1BtRczhGKpTCSTIq5y1AUq8ABO56uC1McsRJatajMiFhccjFM",
-	"IPjJVsVFcoKiYmC6Urn6udrSqgvg18mNqexpckO6Mc828tPqG83+ZFnc5QfdyHcLmLDlCoaoCcXxjynN",
-	"3pomr+6RQRRHDlRyMJWrlu5z9rzGLgq2c0l8ewqyWF/pLMDbEZdwB3lc8sd75AXru/ojoS+ftUBpSdLp",
-	"yU0dVFUqiXbuxl+mSAxfMLsouIM0iMRaIeQNI1mj1nAQVfS8XrDikKVIZSL0GcAgtbsgRHyCPs7k/NEk",
-	"BX8zHIbT3TgMZenV62eBaCohi/WjryqLqdvB4zV9VEF6tlOOq9uxEAZUn6kKYm6WXzQ+rHgfBYkU7LqJ",
-	"8yCJscyxqdC2DmdTXr+xPguqlu5NnEaf0htIYDGlMFhny/cGl09OVA0kq2oRe4NCWClXgdD/mDCJlbmN",
-	"eSFMBwa79lQ0NrhavXBNg620aBR569/j380zbczj3cXWfudZ6sISxrYPYgjTV9WhkJWUQMuEW3QahuhT",
-	"KLDJMNamTFrPEEzsNTY4iIxKP4JgmCFBKGbDUjxuO1tgA4SpQsz6GSxA5D9a2irym/VQuhQ46uEgEkdd",
-	"Q1RzmBk1RT6jTN+r9MHfFo1NbkT7SHGOOt+np3KZ0aU6JNs4UJLsEOTmuzCpAKm2QoZAsP8m1xADv4r2",
-	"yS7pY5C4WhgLfqRLWAnqorpmQCqwpmk7ZnINqpotFRgvkyR0sCERJWEDoZCtaE51u4NgLJIEUgQt3Dn5",
-	"+od1My+zWZxOvpD1/fBMP/f9drBkmWooVoimUSSyYnSc0n4tRnewwXtfHObVBWSbX9wB3p87Jy3lkLY7",
-	"z1xL9rj6sQ15U1BQR1QT8vMz+0yBfbnVstnRVMYjcKOHY5kkcqWIonDDe2zHUClkV8vyV3YAzU0jbk20",
-	"WpxXlqt8a3r9U2hFZwqg7RP8u/YCeggeZgY3PTAM2wtbb3F5/TuHQeQCUkTaEYFaZCAinECU5GyZWic5",
-	"adQdiGpNLq3Kzv4ufsoIwVjuDLbwDG07aXJ1bcHFbc0NCQME9dokYdHaQ+bx1Q+pXKUtuRfzaTyauZJP",
-	"4w/ybJkw+JFc5iHHOzldXwVzEGpZRnL5D22Y6ePN3SHYmMnyqg5k6Iv+g1gB/jK4E/qr0LdQVcSWiGxS",
-	"IHfY0CvzM4Yl3KGCeNGuB6wp7jGmPh5ftyDljE0/w2ZvGSW9RJLGItTmtr4LPJQSskZstGpgC7y6xtTZ",
-	"TR1Ev7Dxw0S/sOuqQjZLHmLIPpVYt1KoQ7ufwLJVrnWDXgX+gemM4YWNgMT5VhJT4aScIt9adRyrZv3x",
-	"mnYcVycW3IgZXOuH3qe1SrX75NAWczz1xKntZeDsvAJ6Uxu3maD9p6bxQhW+3wjmMlU5zVSzub7HXnaV",
-	"T7yR2eRPdIAZBIU5MyGuzPE0WuZYYLaaxgkwj1VR8mmIkSpmppFJwbPVnSvzT6jXfuTSohMI19OzF7bU",
-	"y4OzLnw7YZlGsvqseRvfgS14b39F/pVG8tGJiJbwGD+/LT8wssVxFfwiA4UwhzPkI0KVw5CZmMpM2JHO",
-	"ROvv4jk2UIr9e/OvbzNYf+9HSziJR9Umsz4DL/mNpnco83gbOt421hIm+dLgkmuNZD4s+Onzm8vg7OzZ",
-	"2c8hMbOtUgzbyQxpS5dDPawhBLl0ZtdOy84iAAoJIrnUQmS28oyhK/1FAe4yPTp6pI0FvfJZhKu+Y7Ur",
-	"qdk2V3qaz5OWoMxbqSs1JWvaVEeqL8VsXxcmO409ovTbNLKmESQKvAiB7S8rrcHjllR/NXJi0bCWWdI7",
-	"7/URcog/YXOs/0qxXI9iB2urgO24HIfO5quXchGDcssli9e0Ul4uPC9dTZHQAC9QYkj4s+MC3bdowaBX",
-	"bjfxZSoZk85YuE5Y9dUSPK9ggNcFtJvpE9EpSzRvS++XGqb30E0etXZNRFFwboJolHyj5sdNwrLNGnLq",
-	"sshQn8iiOYRu3m4Ni0rGOXBRPqLMaHl1OKidrxK5dyJfkcJLI67aZOjodaFcbROXhbrdWlEn3XYhVvw5",
-	"CcopWQjlOb4qcn7vfQU6tPHQv8Gk9oKxA7iBbY+Tf37Ii7KWS215XmwZ6km8AOcLC+PDM1FFsY5xuhgF",
-	"gWgiCWXHmQ+0JUhbDb1MRIS1PpQXopbaNEGDkt8l/K7N1z4aACorwhMJfLUYiWTuSh/jQvmFmPg16NYy",
-	"V5DcuX1fimSkZ0dmvrX5nQt7HXYr2g65kwnCLXFkwbsFtsyV4jU0S7z7XQGjozMtSfGOqaj3d2YwmZBJ",
-	"JGWJomzUookCYOL2+38FAAD//w==",
+	"5P1ds+S2sS4I/xXEet8dbceU2y0deXvc68qWrI9jWdLp1rYu9jgqUEVUFVwsghsAV6nk0H+fQGYCBMlE",
+	"kVyr5bNnxhdydxc/QCCRyI8nn/znw95cWtOoxruHt/98aKWVF+WVhb99Zo5fVeEPunl4+9BKf3rYPDTy",
+	"oh7ePlTmuNXVw+bBqv/qtFXVw1tvO7V5cPuTushw1//fqsPD24f/32/7d/wWf3W//ap6+PnnzcNXXl2K",
+	"r9BeXT7AO76WVaVs8S01/Pzi9/wc7nataZyCufuT3J+7Fv64N41XjQ9/lG1b67302jS//YczTfi3ZS+J",
+	"z4M3VcrtrW7DYx7ePnx/UmKHP4udcrpSwod/Mub88PPm4U+q2Z8+3DjgaYVROO29bo5COqG9cF42lRON",
+	"uYZhfCpr1VTSfrCRpAcWBrOn3185IavKKudwGLb6gEOwVfn14bdN2EQogR9OFrJHFl5emeMrJ1C0XVgO",
+	"f1I3XJC4Hl9Ir67y9sEGFZ/HjOiHk/QgkubahPFYJWFqvjSdUx9sAPi00oSoJ71XTugGBnLCazcPf9H+",
+	"gw0gPKvw+rP27Kb4q3JOHtWHE430wMJALun3zcN31uxqdbnz7hav+D/WjSE+tyQJ2omrNc1xI3Y3cdCq",
+	"rsSv3n3+qfjDJ7/7/a/DwN4rUCMfblbSA0t6K/2+eXhfB0H5S2OuzYd7f/ZMZghfmitIZedU0FYOrhZ7",
+	"c1HCdD4M6gdjz7o5/qDU+YMNKn8mu1QK9opVsGDGnuE0pbvDw/9YhT0FZoM1rbJeR0Gu1NzLv5G6/jRc",
+	"9/PmwcAr4dbhEHbKeXHQ1vlH4U/GKWG7WlVhUkQtnX/YgI3g5l72vTH1t/jQnzcP/taGc19aG7TV5qHt",
+	"bGvc7Ii/o8vwpI92wn/i1/ZP6T/n7+lVZvcPtYd1/GPjrsr+VUn8XFlVOlws6++yGTzI2qnxclzDzpEN",
+	"qtBwpMGTxCU8aiNMo4Q5hOW6hLEMlqMx05ltjAcVlIa4M6ZWEuanrSWu6vAWHwZwlU7sw0o0G3Gw5iI+",
+	"6h+hG6+OyoZHOKWa6ROC2t+IcASF34U3Yf+fZFOxw3DetOzAT8HCuBiUy/CQsH8bzzzkZ24FrNVPsn7O",
+	"7IePh5Hv1CG8PmxZkE6x7/xbcTJXcZHNjRZCeKPcK9FIXYdhdvsT3lAbY8WvGtOojXDmot4K6UWtpPMC",
+	"/u1inH+L3+dPshEnWR8eRa0OHuT+CjuyMTtT3URtzFlVv8ZJvZ5U2K7hkNnXen92G1HrS+uEsWGmnLFq",
+	"Iht4YfjTdAHgZv4neBb7C3yobo7hV9V0l7BDwrc+hJsu4f/C92V7w3kbLt88/Pibo/kN/aNVe2Or19/H",
+	"h2W//kZfWmM9Oiv+9PD24WD1bqf8b4P82UbWv90bq36Lj0DFNhUCd+YEXME++q9OufBPAiQ+aGEnGvVj",
+	"WB4hYT3fCu2Dfq5NZze0IuHu/+r0/ixUU7mN8PKshAy6/EnBRWQCqSD+J3N1G2G78MCDbo7KCmu6phI6",
+	"iHGcN3zBw+ahlk11kfYcJhGe97B5OIRNunlwF2P8aW4+d8Fofx2++hkzuSOLf0M+zVTh724e/3Aw9iI9",
+	"6oJ//4RVDRdZqa30g6sr6dVvvAbxGH7Gz9FN++f0B6tAU1XTldRoY4DGFFY5HzZTupzVE7lGhzf2I93Q",
+	"92Vv5FR75vCNZqf/YaTL1DUdcEuPMloC5hhr9PHkt96ablcz6vt6uoH8hXNTwLWvHGi0cBSET30U6tL6",
+	"WxDnJuiQq3TscoRb69v0BWHraAePEkruT/iSdSeMEpW2au+NvQVL/XrSqDVvQlpWOJZ9bhSBvbwEtSzo",
+	"EBl/caWDc+Sn7xnJBw6/n4p+GONV2KTF5yXGTgf+baNAx8RTxMrmvAGPKeifMMmVvE31+EqTi1TLnHuL",
+	"V4XrO1uTVp8u51G2c0/6s/P6Ij28+2hNN3vDF3BROIVUc/SnNc9vlN9eLtsr2co03qa77FADmWYLhzD/",
+	"MaDDt7VpjtvLhZdRF8Toqj0e6K6VVgnS7rW5Bg3fi1D/Wnww90z8xLjgcF35Ae5krH/O0E76eILTxxzg",
+	"+LKyOSruPa66O33uJNtZWXsPF4WrwxDWrJ7z4Q8LRPm9pzu8wfVkJ+VozdWf0HzqGq/rsNHBSFHuUQTL",
+	"JG3/Rj0pKyqjHDcr3rTsCyrV4tqhSRBsOd0osVM1OXVhA78KFmALv7DPtvpywYPsbtgnfnBnm22ljowO",
+	"JstTtzSAk7H6J9N4WU/fy/sxuDvjOmx6IwTXPU1EJtAT0RzvorSLozwMN+lA5LLPy7Zqr4FYRRojnEOl",
+	"iC7S3Ky+U3Ifpg9ds/A42bsI926MnkRQj7K+bC+66cgOGruxI3fB6WOzCfsyyAycUBQ4dW+FFDur5Ln3",
+	"MaTP5ZQM/8Z4RdbiRJrCYLgDOrpOu86LcA2c/t7U1SZ4CPTrW/zJn6zpjqfgcFzkLbhY4cJes6iC07aX",
+	"XfLlF9kzn+INnEGzD3K791un9qapHK/wgogFI8qjsXe0uqmUFc7Lm+sN9o34R1cd1WXgJmYzZkyQrfKb",
+	"gmsX3kSPE+EGJ+TBKyskqhPuuZQjWZA+CEZ/hRpgOqnqKaZnpqMChzNoeQps1ubImt3qxhhJTuqK3JfW",
+	"hl2wh1AYRIvFXlrVS154gwflyJtImwcQ7S3uOccZZNKjXWhpwwnpzk4cjM12RnAC3sK/SQrZ4spqJ+RV",
+	"3jDmAEebsugHLZKy6R4fC9tJ1a0qmAQnU1eLZGNXK1WFLQZCop04qbqKO1k2t+SzsydMeI3jdbqp5O2V",
+	"E60MbiOttLFB0EnjQ3hu4WR8aeqKm4KYblskrhB+m7nya+n8n4Psxhu2QW2xXwhKMCz+wCbH6CM6KQ1r",
+	"/4dznVEMNF8UewkCRHrzJJ3Y18aBG7hotnKreTxj4e1bDLkuObcvuqkKG8MbEX7tFaw3pk7JCgyRpeFO",
+	"vaCxKxi+uzwtJQHahD/Rb2Hq3WKnNJy/YaL4wRT89ygMkx+Wz2grnVOFkwE/L3mR/dlwDEoMwy2ozqPM",
+	"gdppbvjxsAJLJ+A76dwPxlaOjS8r0/IuqsFTVfuBnjVNfQNHr1XWmSZapMuXv7VSO1WSNMwOgrN7VXXN",
+	"7apgsm7hdAMzqq6/PTy8/c8ZFSub88PPf9+UnBI8LLVPz0e1+OIXBBMK93nMcl5VOLhSwJQEnOLl3gg6",
+	"TsH8ldW2sreZTUlPOMh9WJy9ok2pLaimq/JeVZnewqOSQivs9KqLqkovdd60eADvamOqtyKFnutwWpvO",
+	"g7mmaqfwJ+1Eo6RVrvCuKyW8x++inR5kQTuB1+XRsewZ2p23tb5oX8gKBGHdk6l4kk+8V4kW7uIDhgKb",
+	"kxeGMzBaexQ6varG44Zevl+v3MZxrZr3wt7DReipWo/XL4tkxozGXVe4qb4zGo/McH1LUZfhJARRdMGB",
+	"iLrtBFkVEh3p4ZyjI8+bYGgtnZnP5Z496uDZZSMId3cyhTSOoHOdrOsbDKxV1VtRS1QCYM+JJ+WV1Y20",
+	"WjavWJPIdW0MUd81NIJfDT66qZfkAlOigvXor1GkMWlDu38XRt2fxxDfd7NOdSb1mx4yRQFm0zxEuz8Z",
+	"oPQRdDqSzAy2YPIH4jmfFH7SLJkfRlbH1Juaej0jQ3e85pk8ZrOXzuBov/aLlpRPbvyljZ1pXzLj0kmZ",
+	"XNixU1H0/ftM9DS3D6kb9Hy9EZVBGwtP/kkcFd2EPHmVEi7Ry8PNBOvyd2aT79ReEqpl8tv+JJtS4BsO",
+	"yWCtgBnBPHjf8WE/kk/4zH3nH7N8VHRDwvRSCiqcTKYDr4TbcKybOEx+VmqvK+U2kDiQgu7lggFnsnfv",
+	"bce/KVvpvf9LuDRa1NxXYigz+oI7VWv1pCpK/5L4TL6mreWsKflpBzv0uxrHHDZa4ZTLZxldvfn9f8bN",
+	"R2KVFpGG1n9vLze4BjSQJDJFyf+089PA14HSK0sUva5YUcU1YKKgHUbaZlJooObgu/CO4vjBa5hG7tJ+",
+	"nnU7aOv/DBtz9nj7owNIZHTU2dQhpYEEqd6pXINhxocKfvk8jF8eW0sCwpznVXCo+WhTdeRyqjGVjUk0",
+	"czgIF9QAIA9KEwVmSmE3aS/2soFUOEFJnDxAdo7m/UXmysHYfSmcFvw/8trH49JOuP0puN7gJJqmDzj1",
+	"kdswRrSc/UY4r1qxu8H/s3NwRMOUEzQA09Q6mEYwjXgpWrJg5AcboxFdK+RRhqMhBgfIk+WVbgSujfSn",
+	"uSg8BGPUF3MWfZw5fDtaK+xzEwZhNuhD12X3FNJVVikBuVRHY/FGhNl3CqZ900++1+0mejnTfPlUS43j",
+	"NDSO5Vsn/4pp1Kc5et505IBB7MG0QEF/R6IdTopGVWVTFZJMpvO6UXS2B7lZNUGtVc5tvVm63WIId2nc",
+	"lbxe85S+Y2rqn2EjFPBGS7KI78NF7yCr+aw8YtA7hExZMgfk1PDWHB4R3D4Km7CcvkUVaw6i1seTF0er",
+	"bnwyskLk9swxTDm9PodHST28PxflgZzROTNYs3js9R+eHaNJ4fbrSEdMPAT6zB+d7fmujFqLNkY/Sf2i",
+	"ZDLaa/ABMipXNvEUS+qXtT+skuc/P3FIxe+zzBKAoZ5kjcZnrXzwrAnqdbTmOojdqSdlMXhHUbuhXXPS",
+	"xxOkOfltWZvrnV8bMpWW2hbOdHZezbzHq37ePJTePJIpvCwf7Cb/rvReGjA/87o5/knuGUv7B7INwL0G",
+	"896C5xaBEQ4qXQQiu043f5riXcMFhR1G2hIXjxyni5LhSI9o0srKK7yDT+g1amls+mhkvT3KtqTwgrvM",
+	"mqDRc6NQTmUojvjidAUAHHiTl/J64qg8ZV1gqrTrJ3mqyuinuTMArxoGzJZMYDCpHDfcZKgsTlAE7+59",
+	"sNAmszIS7vS1cazDdYyD2iQhi7Parycn8Hnt01BYEXk5xdKRQRaznDOANOlPpffqVtl3SvKi9m2jMBwe",
+	"N8Meb3gUUhCGTQQP9IjiQVjc4ReUPMUemTcdPDfQ+p25cp4gVm5xPmpljrPCF7T/ZwbTSocDZaYXycy3",
+	"4XJuGwXj55SHiLz60QNeFAJKkK37+9ySVZCnpyEVlq5mwKSyrmeAABgS2cu6VsGLIElq5VERzIPFB+zj",
+	"6xaiNnC5OM/LmsvSHW7V3nSNn7ci8bKfNw8A4Vr6+KvUHGzCNJmBHuZlqRYpfvVobWEK4lg3sGRxguOg",
+	"Cit+YYppZH1Brb10jBdObMeGIV5WGsb7E9nbI9XbDIocnME/Rm0c014jBBFWJ8BRq6uqVuIPvxP/lhQO",
+	"xLfEr/6nOhysurlfT6GtNC1TmQ1WR8mO4pGfB+5BzNTA1kQbh6yb4lQpRqlfDDd7MC0QVwBHXvtHAbUm",
+	"b+HvpvMDPFd2zgYvL9c3KVVwlTWYKVZJMNf7uMDF2AaV9UnV1RaKDrO/H4zx24OxFJ6HfzPN1mlwF+Jf",
+	"yQqCv9ay7R+GGQr4yzHm3eBv+xOmIeEv0l72J6ntXHGCV5dW2defarvvLmGkYDyuLlPAx8ByhvlcslFQ",
+	"zOkG0/kV94yN4hP4KBessYH390/lRQezsiPTtVZV4ahr+JTCCY927qSI+XsmRXEY1u9kjzMXDqATnNKY",
+	"Eq9MsA1P5lIA5BxVGeVyUmBfg7Jwp7z+rH8CaOR7kRUyCSLmljT4/eOWhktfvqHJScOlt3ILxc9INhmI",
+	"Kk7JgSfttF8F1zgNtFU2lbI5djQZM7EqvO4u2CbYKNwPcbqXmKVQo2prIV2wD6/mN5W+qMZBCZ3Ym0q9",
+	"FbIR7//2hQj3C90I91+dtBjf+4hNieufFK/cO1vztmO+rOGiTeRzgGdxSwgGm2TLRBDqE4vDAS0PuUZV",
+	"gYtZ15twyhHcAGyoafZspowoLWO2WVNwBPcASWc/zpLG+DzGksfVH7ZhQZeE46xeuaxMDREy4hCe9YhA",
+	"EoLXLfOl9N53ViWUwhRJCXU/7KJedcViOvSPqnaMXTrWsnB7esUmfXhpvr4j4b5b6TmcS9NiQGhmceEy",
+	"/rVdjIwOH7wkG0o3x2xoCcdHMRLthNyZzo/qGOI/R3jPhwgdYFZ6dj9SujPiEvCuO7P0FxYRmeNCMM2c",
+	"FcdfjT0/Eqgbaiz3YddmOf1HwGfUagO2agZxCkbJo2itaqVVm5j4AEcfjZJoX+Xvj2Es9OtqrKCFJ8yZ",
+	"NZU5vs4/8xkmTVi8MMWfntT+/FXTooWyQpihlID1/J16UlbWFGiK1wUP8SDrGv54OPAQ/1QyPHGrpDhJ",
+	"W4lYssEgqYM5yJzt/qoIjtbKPKue3boYmKwvbbFSDbHXi5NARKBzkT9+hdd/8sl0ayxHq7qrqmt+NeiX",
+	"jai025+kRWddip2shLsMYJp3U+60ODTT2Sv7idn0UhEnhN2hJ6P3yq0UuL0pZjf0/tyQ2SZFuA6PVQhx",
+	"OTQpDkrVypI6S9VawaW8KOk6q9jCOtVU2xZOoxXYOojSzAHlJarhk6l1JW+MzFdUZYIwPALcBQ21ODL5",
+	"vkXJ7GXs4zdv2AzmaluwDmLk/LYEHMLyWLgGIC3kkYeZ2VAJBgCIfi8uF1Ep1dLCxNJqTQC//EZufQDj",
+	"En4sJcv2nQdYYEKmA3a3SAxBSauu0fPAQLj0PxqEHV+kPRbEM4MXSeGtvohaySfkCzpY0wdIi9WZ1tRq",
+	"PhpZw8o8Kes0h0Cgl0Q6mgGkGWqA3wqrDp1TVCnwyZs/pEoJugrDtZVwutmrxyy0gNdQCTusINQ7RoYX",
+	"NipI/FB3WWTIQACTbNGi/ACXxkW5IgsNZI/iJrt/N103Cd0bOJ1z6RgOKxcA5r2sEqzN/vzeW+Ux4ruC",
+	"MeRzay6IItWAlxFSVBLRuASDRZt7hNxaED2FQX2vLwR5XXE5H6f0pvztcN9ETP+YPqqSt42gwkcUOXHR",
+	"Vaz8v8gf9SXYVB998skbQKLiX99MZG1E/xFck9cwgGdRf4CXBIaTGUbOoEIVjr1BoqZsvxkI6zzfcEvw",
+	"rjiCromp7orS1nGu9I+qmhtT0MevP43Z/NXDAksWx9WxFYWI9FTShtO41WoPi3wespIgNCBWu25iXenc",
+	"2M/av6b3PmPoZ+BW2zx82vl3BNEcWR7plJuqZrphpv45QjPhcnZHdP5d17Cvdry/yw5o+l6HYMnCO907",
+	"BZQ0a21/6dRWNsdaxVrxaTpbtQnINPnxTup6gICa/Do4ZlfQIEi7FwwVwitXYlSwstKdKwKKAEtT+tXL",
+	"Ybln/8tVu5Oqssz9yGCRZ9VswsncWnPQtSKoggaOMjBmHOXsRaVaIFxo2ErtkRzkWJzR2uWfmq1a/Iq0",
+	"VoOa/Pyw6+eiLGOuqxkoMcIhl/tM7+F6FnQ6Lo2gJxdGlEDZkxX40lyjaaodWK4aiVEAIbQJ56sxZyo4",
+	"g4rjfec3EbWZ4TiNjf/Y1rJJcjba3EXMfoSEh4EgHDwVU55MnYYzg+l3/F6oCW90kTciAjwcYumvtljc",
+	"OEAe5Xh/CJkQp8QqnKQ+K445YMRsdtlkQW+YSSC0ehsZlzwU/ezUUTeY6+KJoIzzd0GN9OGA+Jru/a5x",
+	"dwopwvaEYhLh5E3oxfAZUvHM3BRxeyOEcA/cC/se8WAgow4T8eAIi7CyxvnRCkrPoC3mTw+i2MDFo6np",
+	"5/duDcFnBJIcFLA9zBhG0qvXn+F16y0jiIXQm0sWCHAQSCKxDXe4tzl3XtWp5PXQrIPkE61LdOMiGfEe",
+	"IvZnpVqxr5W0vxZEORAJgvGJBAtABFBk1JOJLCbGCzWip38dCz519NJEcECg7E37t0LCC5UVu1s/9A1U",
+	"IRtz6f89jiEzsB42D4n0JP7K2lbhht88SdvIS5jK/8Q5/Y/gkz/QBH9OD4K/fJo9bWBuwye/xhV5jr1N",
+	"CK+wqoqnBA0CXuJpi7x7uGzu/LL4XzED1sqwZ1ZRzzmlmlU3XE+Gr/PuHJkIeZUwxYuc1NVsAjOvGwxv",
+	"yb+nH+gGJ5rd6bAyzwkiF2eUvvb+wLMxs8PSrq3ljT/lvYGTJexlb6yqqNjsUVy62us2HDI30Sq7xZ83",
+	"VNXvDRSpXWQ9ReCmH1h7vX8Wb1LeLjuzIC1J1w2et+lfzc4DYtlGKfyj2t6CN8aOZqetP22rBTD3GIDG",
+	"OxSxbRVLmC5qa5r94qdWUZPPXeywMsf47d7M4+zB96ZIbYyaz0Vra5LMNSwm28o0agZ2vdz+Xc2C0con",
+	"4CXanu9wrq1G2oJtvcxWR043Y/0WAda8VGQhSy5MWJ9VCfQBEfzwezhh49eKhMRYNKs/4Au4xCQE+Jav",
+	"DwYf2SeN/b6pZ/ihQpWgzOOMJrWe7efpVt1kyqD/6nw7MaKUVmbTA5snHzH+8pE0JGHKdmLcFAVF9pxD",
+	"ZqDqRr4QJLPDOYBkKWiCVfL2KHTjPDBjHsRg9v636MpxvWQlb31uiPJY8mgVli2jUwcxerQJYhhhVHyQ",
+	"YcD+++lZRn8WPEf4PdnQOBkqWJGqAhZspKpAnxUMpZzwOtHenRtzZYkigjxu+2LaZYwysax2wiljDiI4",
+	"4EQr42GZIORzkFb0zBrIvi2I1+wuYGNQ0YGpJrVc/cVD5X4i+mVHTLoIovjLJxH3y2QKwSvuqYTrM337",
+	"pdufHnH7xpX14qifgFAec47qCogNWV9Bd/7rTz+mnM8qef6NelIN+YeRBUF4Y3qI2KAujHdjYJdv55Nk",
+	"34frvvJLsoUwWQl8bZWsHkWjVEV6BgIKYsCflh/dzz4/e2H86A2Xsp6Jo6Ivf5RtT2ODqr3q1KN4g1lm",
+	"Eh8sai2xLL7oWObOr6xdzxiK/uHYLddwQ9b9gBZWL4fr15mhXdveTsRrcL8NRrwwr0Od1xDT+pcBF06s",
+	"SM2Ia+JXF6yMv2l1vVcuwWa2Go+Jc8DiEwFrLF/YZE0XqCwBJe8kn8KZtcGATZ2XoVMAL6KTVdMXQ5gD",
+	"iXV/vAX7BeogjKlei2+MAMoPiGLXUl+WkxKWqjw2H1pEF3Si6rk/CwV7QY1jVdIxkhhAbE9coaXLQakB",
+	"PSPMkmxuyFZgDjjteSuY1ZDVz8N9fP3fhhiiF/CRh6sgbm1KNKBAYWDOmHRo5XUTLFbV0/uuo/r/a9xk",
+	"kzJOVc2bDHBRBvy+f/GPPl671c02atHpcWFa1WwjTcQi3bWEg+d/hUMzMfDIZpZkArkAE6kcsxx1sINX",
+	"9lZ4j097310u0t7YJICVuinwxlCTENRayAsSUz/jRgMaQGMlTtP4km0rryX070UCBzQQM5PRfFP+hfR3",
+	"19Nt21ChCdtNAcPfjcEvDf4IQ9cKHzdfkYHA5PRKWve0HQcnQVbui7tvE/V8tiTjiRtqpeIh4qhGcBQm",
+	"/N9TWvqUhrPoOTD62UQrzjQ9+m7N6Wed+lo7v7DqtDLHhNiDXpOcfRkuWvw9n3WqVFXKk+hQEsUpafd8",
+	"lrGWvlBgAswWHKTT9ymkaDxTK46uVk7AfVkGlHB30PJqsWZ/UlVi85+UF68til1hhWUsDyNzHNJoiGcl",
+	"EKL+kbx2eVJysWnCf9ZIJKO1FykjQEpipeyBKgprjOXgOhXENdKHfVhczFoWr4U4mjEbc5bTRLCC71uo",
+	"PoJ6h7YvkQ39uq/llQfY3oPjzLVDmUHRzDQDaaVV7OedjG0wiMNCaKdfzPLcLEfpLGpu8UEwNuNw6Z1W",
+	"Fml6CuL7PGTXukDgfwv0ejiHl1mNiSx9PVj7UXw0iimVQoWrjqRl0bfVQaqXBZ34QnFEO5+Pv2z6YrCc",
+	"M6mFNKK7OQM893/ReAs+q1t8fsXr7/tDa6I4Vbc8pdqp/L3jcqnaXMUbFPV6kPDIDZ9gkc2m1Rqvqljm",
+	"VIwNrXf6lvhw7y+yrqMjZ5V0g+xizppN3AUZiroe0piRtgVYPRBvgDHGsfN6ydG79jzqP3rs7QiyusEa",
+	"LHDlqNgcvbsMrBPUT4pVsa8ssJCQ0oWswF42kcZWYOGmdqVuGDphwwAeIW88DmW+buN0mw/KIdcxLU62",
+	"FMlby5y0MrFJqrsqsNAnys84qeS46WN46aGr6zlsOajR1+/xKavxS1jT8zOO9HvzDe0DnlN3WVYESQL/",
+	"vikkxN3JXFX1iN0EMCAQpryaI01FQXkpOWo9KtDOOzNicff09e//9sWsSx9LGSLjX3xYQSbcZ1bXDPmv",
+	"KjR7Mo4OffC3YL56apkGOZgWzUu/yoUIebXgCe6buGDIKlPIexKZmlXz1e0KWdaBeAZHUZq45yTYF/dd",
+	"kLoqppqwte0QhbxWGnNbkekzoAa59tJcwWU02NIs/RUqaqaIdjk/FYnjE/bp4n2mL8otGTw+lYYf7yt9",
+	"xjdRIEchGXfmZyqWEjGdM7R12Q6Cy0TXbign4YKH5lWzLmjazzQXyyhRQYxmBD8mXj8thspmJLaKZIrS",
+	"0NSN7Eou0U29Ef8WG2Qj+AAorKn6jSHoLFW9mGux5KXgPK9i4BzNCYK68Z2bNLD0UHZyoNnWujrFbwF5",
+	"ixyb0DikbVWDqAbMuzT702PsHeDEWTdVTxfZKFXFBgPBcpn2U1jdSnEN3HY3a+Vgp/3ZDo2xbmAj2F6N",
+	"fM/AdcztLCsSlIUidp1M0Mo0ioQ1nHfQFw0aD6VuLnX1Nh8l9pIMhqofdg9PCDv4As4yXdMm4F5/PO7A",
+	"gDbQu2C5GiwzVnXtBFXh/vg1NfX96A2Whaa/M6Nc1ZZuCckK7JLUcOIZtOZERrBA9uCyn/tiydK5igVD",
+	"5GJthk2kKB+KPQk8ZYmXaqC1nMHlnmwHftcge+iYkeZtLIXDwucgaHjKENkoBv6gQCpJftcQJ9JYPhg8",
+	"k1vUkQ2vvS7MhrWRZ3T6kdlAqWGb8OaogDsKThtsl/c2tSqnjxEy5sJmv+k5jOquKkRerwBUu1xi71ao",
+	"HQvjAQdO2goYr2S4vgfabaasDnx/Wcc6CLETTFrPMARCgZHnclV1HYYDQMhw4mNo+yh1g4Y8DK+Am4px",
+	"smSUZFP6CTejWbiOsTOXt4risLsAtwVdUzyGI7VRKj1PhMJEn5hRmmQs5l0DAJOctJ16CBD8SVVHcK4O",
+	"yJSeuiklIkZgYs/o2uH/tz1pu/O6rrcZdXsSPYa8nXo2xWO8b1dFu3XGLwfr4fVz6Y/gbvTLw4zG1OQK",
+	"p6fvnLvMlo3NSnvZ+R2dUBHqNpPYoheyUnF7VvXNXlrlllD9w3WFF79T8p4LMdzJwcmLuRqwP6rgp+ee",
+	"Q6M06r6T9sEysSITJ45b2CqWyHvYbHhgcrJK4KLrigN3pbJUbJiCCTO8WNA+mY4KIZKFes6+4pVoiqBX",
+	"DZKjw2DZRzqeNheOCIz3pe8TVu3PpoGvb8ZtlhFk0aPRwDfDetZXGJX0xoiDumahkNlK0ehj0SSmCdjc",
+	"EZ3P5b5EfinFwSoHtdVY/vsIDCf2DPbsW5INqIMN/7rdq8ZbaJqDzTHC5VgraxoVL9/VnTuJVjfnbbow",
+	"M2nhItB10BYjey5oLA/arnMniD3hM5IiXBRB/Fw+j3u2jyB+rlVd/dlaw9ACqx9btfeczEXeI2JvQuwg",
+	"Gs5x2Zh+26rm+jRRnfHeNN7KvRdXq73ColSINv/nx39/nXKXk6ee1a0cH48fgFDt1pqjlReHEfOzukUw",
+	"yF56WZtjh99Rqn2P6YaFFdyp73VxkmgXhaFdCY0d3MjUZpwbxJOsOzVf0IdzHS/f9CvJbpqENpxIAPEp",
+	"9WkMyiYQkfOoYcYknj/992W0jFfMktBKhIex4zZW7SUH/9mxdTlhssnmo2IX4ANanDyO7/uTZLFQlSx5",
+	"TFhUT28ETz2O/EUYlc0Dn28jpALlmsZsCpn6n9qY3f5UzuP1HArTGvac0rPJ2skwLw03UHrshTSf42wQ",
+	"rmVFZeHpRRuUh3si9Ceu1cVaVM0A1rKcxAIpUGrTHJ956/Puwnz+unvnQSoZn8voNeMP5ZeDIIocvnH7",
+	"4or6pdDi72oKIplrw1KS301D3vswHrm53OD/PMNwzmEoeYn/QrafA2slF5A+mc6pk6mryF+ZFFYsfpkS",
+	"wKWHpQwzagSo70Qk0h5Z+/dG83G9paAoele6ofR92r8YIAve7/OZ6hDCig/hR+kVna2jTgzKOXlUK6C5",
+	"QUTdX/G2WbFIj2cHZU3X5itJ8diTbqot5ibi30yHyIUI8ltCA4ePfwkLHDzhi1T+MJy5Yxz9TFVE1xLI",
+	"cB6zTyy4iuu4lhIMiIhIkFrhDVTTpVKKdYh+pZp3hcMeolzLBj1a9SPNfAOI+474VkaYk5EcvKOc1Qsn",
+	"+T4Ys5rf89nYB6DF0sivHF/7lxBhdIlh/FVcNlypnXK6UqNwYjDLw/oGyx1iffqnKf3l0Zr50G5cUPiU",
+	"5Ts7l3ZGHFI4blpKAudxHv/wpq5YY8x0vtYsE//gIdJi/RIdB9qi7Qdpn/D8LJ22TGnha3k0OQXNFsFW",
+	"UnZ1Cl0Bx6ylME2s13SxKV+MCAUBgIBQ30bvGZ0IV2zNzAcqcU84UStpGx8zvveNDxTBfltb7GhDwjYI",
+	"26ZGh9GzSstf3kzf7pyyTzKG+lcEAtfpirAQRQ7GRQXhC9tBRoUSofzpxcxrytPyPCC0PN4jbjH9VK/S",
+	"EqNVGoeDmWTCwvksg3MnLTZ71Gz/jaMvWjm/PL1jUrhjs0k2zz5i4ObimfIcrV06wsvqtm8rDexi2bxR",
+	"G1etxKGzoLPM4TAo+pV1DeHMlMyDQhtVCSRlxPjUmkhAQcMklXJXbXwpOeDAyVxFa+Xea6eqxKB2PRnA",
+	"wzvk8452Z6OuoK0ueODSXUv4er+Uz8vcRLbeLzNOkRWYFOD+OgEaInXumLZ5vW0puTuGOV2zYzbciunZ",
+	"q3Zqg6W5BluMLa2V/DK8fphR5NreRIDEXfIUVbeJO2UdPT91f8dZmSPoj3z8r1i2FKSGnAPDFO8ssJwA",
+	"UcqggClvFpAV2gMYhOcE7X76adAzNEv+NEa7+fgRXBRUg63mV+M7ef3WElNCOLXSTVMy1oPprAiihTMP",
+	"Oy5cLZDMe03Z7V0xao3TS3AA38XrwLzisk7Q4t+K8KP4h9HIu80l1lu3DSr7etJsh6yDkALYId5GeQvf",
+	"fzUU9AWketuqSsADqCXbFZtpQU8YjHJT2T5KNZRI781FueTPMdUsC5sPjDszESi1X9BsVjd980SSNZq+",
+	"KF+sClZ1y3WqRgBIone4dA4LspHN1YgTuglJDUfCf3VQFi1ISsHNaGKkw4dRvIgNPyqfLCQhaxzUFSpB",
+	"Fo+oMsfX8WkvoMf/UjeVixDR4ex+QzUO0CA+CJWqD6/FD5jX6dk0INFFp/MdGGJkaL+rmuNgPg0XL+Xb",
+	"Snf1xFu1MdYt97n694L54RjfC53rKaHIQdXAjwVyCOYKokQwBvicMXwDmp4bQ16uGhFqYHPk3Xlit5cF",
+	"vTTTK79WB/8t8oWTk7z41jTaAcLug30yqL5gT/U6nyjBmgp53iPu7SRnuGetck79EkIxDEqMmNCpPP6E",
+	"RRLSi7NqoW0lKOlaNpHmOJMgaEEKWQ1p/RpSgzTk/4V3cgY7BBA+7CI5eQBli+vUc6FjlXGQTgjMhcEE",
+	"26/IOY1UP7XyiLvYqcjLu4xxSTeKJwzhq1libKyy8tpEWvXHFBQ6qCsi6Ro4adNabFYuxffh9SzVhzXN",
+	"8Rlr+0O4b9bDofKxbNg0D5vY7SJuiH7PJ+Eg3ZV3GCGV2uciafj9mmZ6hz3B4/j/pJn+HTt1M5yThYJQ",
+	"g4MlEQfEGiqjrr2jrup81yvpNxxJPdshgH92xCBsYxvskdHaVJFlnjW10+3ULLvI20gt5WuFRQG1koUn",
+	"8pVDUFuiZIPHl8SA3JDyuncvunbrzXyEAS9LwgTzn6ppBh82nqa0JJu46nfFJWpfxvhLtRIu2MOxImKD",
+	"cFaHfKVIyZ+1Rcc3j6XPe87rSDIHvCO84FnN3QnT7YKlJX71p3CJ+OgPv3vz641wlzAE6LRGb+Xa6f3S",
+	"coVFRgndfl+oDurKUWcg+g0LYHOyMHaa2lrqZluYLPRvwhWjec6CXkoViY/dzDfGepr58r8DRmmQRiY8",
+	"eFaU8YuG37eJ8nRfrjuuJDn8K9WdyAt0aupNTbKyk01BsbKkGUBQIbhyR9SJRmg6jy/ZA7p5xjkWzgHm",
+	"WPxFNtS/RoTDBEWoal271PhGfBSMwo/fvJkFiKIAwnxGKp7nS1ihvcf3EJ2k8qWRN0N0utEaJfsW0A9V",
+	"r1ch5Sh9LAXuD5ORqO3IB5li1uiREFADTKFVKjEfaV4N9S3zJ1UPPWqr6vmNsW3JL6bRkOlg8pQm/7yb",
+	"8htsPSUiwRCPgzZ+e1P+/tM2/ae9DXbL9BDPW7c33mrO7MmHV5vmSCRAAE3NCJ6pkeD1lBO43FebfWP/",
+	"Hfr/8atyVggc1V2xjc4og5V33YX7JsIrDLQmfQzpTB62FzYCu5WdAcurMLO4SRgBmm6sCUt18t/nZzV+",
+	"bvbKOOa78xf9NN5gymMFwx1tgWctbWlKsH8wQ2lvOWLSXK1/0SgNFJ3/V/fmzcf/Lt6BaN6C4vz9rzfi",
+	"cgHYfayKMEdptT9dwj+Qm/L4rzsMdLP9wxu+zIAw0tl0nkxdOdFo6kSKjH3sxopqnp+skZ20oYAC7NcB",
+	"0mOdBQUlE8nUnN4IP7OmpDmIj9682fTl3vjRv/pB18404qM/fPz7Xy888yJ3H8xr/tLB+EiMBtO07DBM",
+	"7Cfrm71GqPIYqF76HoQ44NV3xxSjNFNv+J43e6eGegxnxhZ7B9E1Vjk8inJfcMLnYTxf2VpJX1Z4RAIG",
+	"BkE8k4ZY/5ysycprc7dkktAsEgJAtVZPyKEOBNAYqtnJ/ZnOJ7Cw4PgPb8aPvhp7Drot+1hWC6xY+bNq",
+	"fankyansYM5Pe3TQhAQGx3TMFomiFp4oY1Nt5ky50w9BengYqjmgYzCHQxnfrqp7M5AASUNr7P65O2dW",
+	"EFYILo8fkkIN/ZGYXlVRmxZYrrs7D4Nyk33HVVinwP9Hb96grIcB9B2X5/YcriHdX5imcLjhs0n6K6sQ",
+	"ujW6P4sgA2aNLNzEN1BTMVl9GU5M2DfTicmC45icXO3DpV7+d2ORcIbSK+4uC4Y2GbqYGxu/VVYN41mQ",
+	"6oZncLxj0CHkXuQZrmCDgGP2GCzLwCfyX+S8sTe+AMN9gDoRqDFOpUKTU2DaePT+csJoC4sJxf7MayD/",
+	"nDV5TGoQwlO9uvsAQ2CKNBB8BRGrNBN3VqJw/GNdIot1AI1aRoVgk+S8b0bWIiMvHdJeNFAgNywfmlDH",
+	"3qW9wUvusN/MtIMuAmuBUA+/ZZBF5GzeeUREPC+xLObeF8XCmeuSHtVTvlwFjMTl1rXxOBP/QEBAEJG8",
+	"e5Bsbrx7mJm9PdkiV4s24FcvFYQD2iGvJRou5GTtmWKjdOlwTgdz0BMN9IygaSXZTWFq5vQ7yaZanGWD",
+	"XE+4QxUSDvvOe/TEYtGoOnjIg/LhFH3ZLX33CkKRegG/TnrsM3A/bVfXS5/v5EH5UmnvWanWwfRsBOJj",
+	"QI9W5ijCfS9Lgo7EsgUO6wyQky9mnDRaEvrEDUlH+gperDrHVFjIqupz7xPy+FSUfxOWzt9xuxEG6Jkd",
+	"6+MCUmiyyrajCNaZWkuuRu10uRNYN0dlW8vSalKYYh+m4aD3KVqaEK3uZK7NRrz/8o+/+fh3/56a2Jx0",
+	"OD1Fa82PLK3oybBn8SnsM8QcXuT+pBtFgB1ek7dc/Q9ANAXNH4xRNu4K7eHCOZ/jBYsKrwUv/oSZqX7h",
+	"+2Xh5OarasA31nWarbb/qvHyrLjS6P25a0st3y6p4g+vQ0KceCRATxzRduWWf7ELOBObRddJx34iiPEt",
+	"EnoyItmoazhIClXFclevsBVxdr4PN81z/+Ojs6H138kuEDz7O2uOkaBpQW+KNwAHgxCzKzQPHLA4N4Um",
+	"EbZrYr+XGemLVybqHDmgrR1/D87VtKxSHw7KKp4rF4NsWccN4by8OWr+pgvfFp+4pTbhEzZ1k6T0skrZ",
+	"3akLvhaCfcM7Sr43wUcIto5/6Sdm+kncLP+FLVrt1B2oAwBWn5StOj5xc7QskTOyEYQfewYsJGpexxaQ",
+	"Ll204/6i/VdeXbgHnTULOcJxAn8jN8CZl/1FN9VXzcHMbm98YBwFsp7HuSssFHzI8oxLJrApEBLWDhl1",
+	"VLWh+FzEieoL5KeNS9h0HgkN9vg8xTxehUgHbdVisokwBbwkHDtpq3vUih+G95BWEQ3oJ1UvuP5ruA4t",
+	"ZM3oJABBGtvnQHLWCjqh3D1Hp8w532xXET86ZcFU4tXmJfbWlfGkTLRsJ2nRbtifpD0q/EMDf7DqoGue",
+	"kIVeVy1dfHcK5tBcASRcBNXyZj/Pnw8XIYJ/lslOY+s7UxccJljfaMR1TtlXTphrQ6D9f3TVESrN+AqC",
+	"xVR6m4fOxXNv+pzOcbt9JGK0txM3GS3EBi2rrJ0MG+6438X8XiEpdTDM+VlvTFu3g17Q+mzU/vuM9Hgo",
+	"Iol7H5VC3KpJO9E00VpuskRtLEKNOyFN9h2t+xxCug+v9saQCvLeqVOk86YV7bDPxb9AQ95TeAcRB9mH",
+	"4mOPMJWagqbdVEiKfjjd9wupi7nGw2GQz+08PNoSRS7NuCQ5k+ZF1vXW7bVzkHbCv7c1gpOgZC797djp",
+	"ujYed2WiY9nua91SVyerm0rZ7Q5jQ/GvlZYXg3SaGouE9lb6/Wm7M7gt6UJgJbm1Xu+3rbnSP+j6Sdlt",
+	"o71Fod0b2zhPLeoOxOq5k9Arx5lKItlntQ0rAT4O4KUl7PbYU+EqvbJb11ogobooILlrTLN1tW63F0Am",
+	"p4omdVPb1hqvIq9n1Tm/vWA3j5PUduu1WlL/+Vzmzlj/mRuOUwNvZ6XTT4plhjxJJyRY1R/EVlu5+9cd",
+	"17DDtwWNYQ5idITFKgWyTyF39Kt0xM5jFkbnRToY0nwW9tHX0ejr26w0WP8GMhJdnwVi8TWdSc+WC2pQ",
+	"zbAKNQXjQPHB3uvplqgyI3s6MLUNzmb4GbmQuSjLUj37D9OFT/kwzWZxCv7ceL7T7BKBxUdEmS3xmUKr",
+	"a2+1clQzDP2MgLOBI0Wd6wAMV6wIgq+50t0dvTlkjZX7Qh/stOtEK51TVfhV7G4Cw8xLy3K/Dy/g6VNk",
+	"dVvAyV3dhl2suLQQlLtSnxqG//vKWkMnc4UiNCi0xYtU9RY6NjSQCcIGQkFdHsH3UnUNNUMAaO2DUlMP",
+	"ppDXJkwHGNfhtZDN8oZ9BFFaL/WBiBKTodt984jVdRg/MQdYVJcb1v5kTXfke7ymvuMrNl6pG7gLJ+/5",
+	"vhwGDyB1r4TAdQlqotw2NWflqge0f1bzfHAg4jGQeMVhftMXZPy+FJCM1N0EICCJG44za/Y1UAVxkuOO",
+	"6JUhd9jkum2i45dq24t5Uksa6d5vW7A4bbxcUT2Lqp+V/R7varWqHtGHfTNvLcP6U0c2WPOMwh2mjWak",
+	"vDa/ZAep9UfX0rkvboPyh46dh4nln9vNaNzPGEDIXvBs05g4f3sriO+4jZet1Wps9+xJ9058cnnO2F6c",
+	"axhDn2G83OMYvW+QrNq4zzrMmYMPd/Odo2hmB487LSZlTio86VpWF+OHlBeQJ58+mSs/xdQjZhyGsUrW",
+	"iBTUDnu52Cm0MjPRexOGCZfuDZuUMAc4TsNBwZ7sse37DG9cUwHZqEvHLlfMCwZNOMCBuIR931I+bQq1",
+	"nRAiTh8XX50drSNC73yd+rZDHLJwWsEuvBGqSSVG+y6CbVJYBEHs3mCc4WgNngQnY87L2O+/7tuQvIAB",
+	"/2viZ+cIcRN3e4QjYG9EJIkn3Hb8HviaSrHh96+l86nZGWPBdk1lIiZOnjH7nicnxq1UH/izbsqOv7a9",
+	"1Lr+S+vON3Xwsf39y4i2oXhpvl+scarMRc9TWYdr4/P5b2iO/vQfDdrBceUBVcZxGw+Ftmu0d6+pB9Az",
+	"RBbuR5HlQzdfmqu4dNS1ozJHkCUnhjxXE9G5sCCZaWIM4kWu1GNpJWPmSsV1p4cggLj4yr2+S6BGyPOC",
+	"zg/UVQo7OyFcpW/a6lTjFXiwo9YO4QJYnlGTB8c0GDy6sh3rbaeYb6QmF0Wf+P4knqH5CFzLT6Dzf5IY",
+	"kB9Byb1kEHiVOVIdS/g9Jq/76ojUA67HaMz1Fw3vKQ3tU1N3l6ZQoCfFHn7Gdn1ZDC3rS+Mh0J8p6odI",
+	"7L55aE+x3ZmuwfE8ph7wYF7bBhktpw5KgfjKeWVf05CfxX3lfDS2tfPP6r8ELy80ooAaa5yxyDdLM9dA",
+	"V5tjpyAoFYl4lKQmSQvxlGm5Rn1zGQ7Si2mIOmkaQMLElKwgrZs2GdaJY+/XcO9G/E/ZdNLeMJC5weCS",
+	"sWF3urADkcX5kr7uz82x1pCIeE5Ttv+T4fOENnpMfFU3KtbYgqhBo8EGMYOJR1l60cwycw5mkZtHx7al",
+	"YUcQaTfzt+fwrBeOxFN7hWm2/qBrBf1wdtIp8e+fYB0CAhh3Nz9qOPiHN4PnF7QavK2kNPj+YdnWeIY8",
+	"T7Cz1LhhBUpRNXtTDeF5GVgVBJ5rx1GGtMHSrh2FVYcIXWB+NNd1E8S68MHJaKWV3ixon0Efnt+TTdUm",
+	"LRsNLn01LUH/QUVp4OIDhLdlp1ke1famqInQxNaBc53hmaGNNtxdDm33TeyICkfkrvMiAW7l0Srl3gJU",
+	"0ospmWnOHRIOpIXxQWp4MXUJjnxNDG9GUf24Duo1mDd0IoTBfsQzyhdapgzEblmvk74z2WyICBOD8VSP",
+	"S0tLNSMgQfGto/tN3ADg51JIIHhOj7GR16jo9F7H6bXOz9o+zsXmKgvqoBq3cmaAkMRRXsRtJpZYwpe8",
+	"FTKWUu1u4WTXrbIbIcVRtuFfsNXL4H71o9z7+hYm+xX0jNufm8gaSA/oiZOnnRpkuySS9oPGbgs1nUVL",
+	"7/iZkaxWOr9tZQEp2VrlCgGBxG6YolkUeYDCgkcRvAQhqwpTOzE0AR7fVeJEnxtzbWIpOKtL3Em28w4b",
+	"XISpM79ITN/7mD3713fd5Xx6bsv/VcnmffUvZZH/a9xMbGdKmpMISgIkWdghSaxtz7FBrMSSuliKy+VR",
+	"SNovGyoQgtTygOcN85XqpgQw6IZbqJwBYWu9+2YOJDxO/6TQAc58JxpRMOBiMyZ1U+hJeTPnH1Gd3Wuc",
+	"jWf4R7GT+c84pVHGUn9CVGiJXIf+HrmEgipMv4W/xB+AyXEbVPSyBsHx1S/qEUwPqb5OqobjU3c+6slE",
+	"QgCHS5CTjaiVc2JYxJkVE4/55xc0gG8gJH23vDaVoU6Hu4bGZbYV/NJUKFdGivWisRq0rwPd3Qq7E9tn",
+	"TY1EqOlizRlEC1Zb6Qf1WJX06jfhizkAQskmW5OrOkhdd8MWywOMqppvSPRH+Kq02h8yS0YzGcPJF1mp",
+	"VTNUNh/hl8WzhP00Chls7cNOAQNFN6nh63KviycOzbchaFsUHuBhup6IVTNYR4hqapXFXBkHU/EDtRZu",
+	"Q1XkqKBI1fpJYel5LDt8QNHAolR89iKadloxPLdfRNce/f/p/Jl5JxAhAnGNe1s+JR4xNkd5R8T3IDTJ",
+	"0cjTxujFbrBL41RF5tU7iuA5cbcPnW8e7aS7Ag2VYFBjVkHhPtTNAksR8hZXj32RcN+iVTtx1E9qeTuI",
+	"MAScmkE46A/zvSi391ND+bdmck/fHPxxq6iI4GKshSwmFPQTXR6QLzusM1gACR0I/nNxEb3c04O+J/Ff",
+	"ITPPkAM+yAY23D8rc/x5I/4pPfx3Zzr/MxjM/8SJ/LkHId7ETtUs9QuP3S0G2/6a9ascOVym0KsFE5ky",
+	"VsKQ/wKZqtSekm2mv7Y1ZrEpJvBD8AySaAOHsQdnHQmjtBMnxMDPOBzZ8PEFG5wFduJKtGT0Q2yfo7QV",
+	"2HtT/OGN+LfIfx+XEc4b4n4aoSdKFHX1AFaRmWH9iF6Y3htPS+JFR4o6Iqe7k9P7KxHNjCIld+ncCGcw",
+	"5JZizc0737kKfseK95Ak7iSbql7OLfSdvMKnz3JENQ80An72ngbmQ4cQHYCQVObaLASM/RXhGC8BjIVH",
+	"VJ+xnUR3ai+JAGOKkMeAjyGWzEreRGOuBYN6uwafWW3nvaDIClKGeJnrUikhvu3VTswYboX02jgJceay",
+	"L+KkIEItVqUOf9lQ5C8bcuIRHdE6pLHGQZRm7FOagqFMfievSDCjj9o/iq+//GgHf38Hf4DOv3vTVAL4",
+	"SKgnct7Q7uvPf/ewefj680/gv/8D/vsx/Pejh83DO/rvx/Df/wH//QT+C3d9if+Fe7+Ee7+Ee7/8aIf/",
+	"Fy6N/93B/8GT4Np3cN+7L3+3qEXzpzhnz+/QHKaQ3+972WwjfpxhHlE/+ghQEbWST1D9nMjbn5St9N6n",
+	"1ArUy0TSGFnvu1p6k6JfyPHaGAFrvyFtUnVKmKa+ZVD4+EJ45sFAG0WRhsOTVm0e9rLz2nSLC0rX7ioi",
+	"fVjyaOilj0g2ribNYrORrIN7f0iSFRajit6ACcbjJLt6dkTvOmRSSd1NGd8Y0AdA+x78rw1QfbrpcvTV",
+	"qEAFx/TGsjV7eFdWHzz7CxJ+cr80pmAH7FWhE21VIFlz/Kvt6eZPfIDraqw/8YHlkW7iVRsyVSRxpIXq",
+	"O9tm0rHp919J8yV44op0zx8hxxUBZkELQLRDe6gQuDz2rRSBxiMGo5Gf9l5S7A7VYGwwkwyqFQfcYQHB",
+	"2ecSEWpsVHJs2V7Y6ZxBvqim2q4ZCUXaeYbrsABvIXEMSGe3CZ7VSSlQlq1slY3ZAGCaFDvZnMVe2ipv",
+	"AYP/gNdlxxY9EmxNDPrv2XqDQZbxXhe2yLP3KLJWZVOy336LnEcRgRpRKuFGdhg1IYKfLSHLKgEIdhwb",
+	"hG2XyEpEzMcb5gRnKjd5NmMmpYt6flHetyBTPAHAGnDwGm+qT8AUcwuILkdkOdbWIUTN2CY7Q0Ay5gqS",
+	"cxaLIuI9fMhfmuAuvRivfISW1ltvtukgWtZOjhKVTC+9rq5xD5G1Gb6kq2skK/G2U4tz2PEdmwe7wN7u",
+	"r4YlW3o5f4DVEQqNz5pOFI2ptDzvx4FyLL8AumtwkFxbg17ZWXOOxQZInA9d3xfZxM8OjA+MYvcBGsaP",
+	"Ec5ZrGNQH5IhlfzSDajC6c8hGY0549EB1Nob4qUizAv0020oShV71y4ma0aLY0G7evjG7XJtUkvnt5Vp",
+	"inOXdYsLJugkdBS+K2VaiR9aBM8P9h1F0AccfcPNV9Cdzz6V/js55vxWXuBeZ4fbxxxt9hPQSWzPF1g1",
+	"3mIGZPaWhbCNKwfSpZtsFzHvycSrp82n7QA7qKR93DvlupprkyH3auv2kutOjcNK7DsHuffGOvHm9e82",
+	"4s3r3/9uIz7aiI9efxz+8Pp3IqN8xT7qr1y4RzkAfzBJy36uxhOMXfwXq/epvM4JHx6WLCeB8888KHDQ",
+	"9IhNPrNxhOzqKMXV7qGVkPY+EA6gESoaA+SbyhK1cDbd2NJgXyuZ2umQNbu7gWtjro3Agyu4tBKpiLE1",
+	"wSNqSXMk9AM0WMyM9fCI2lyhTHKDYAm6cHcTgFoIv7wWX5OfRJF/GvReNjBc9JdhhOB+xSxGZr4PM5XD",
+	"qpFeZNIbi8CP4o+9m3s3SoBXTaKdWCWaXpCPhF/fH7mOV0epm1JLCp+KemKrEwyIwE2xs9pJ1kSKBeOk",
+	"5dYWpvttEBLo2xJFRF1w0teceaUGBauDSuHF23WzvrBDeGoMviIQpaSt9YJtHq9H5pkCCXFar0twYxET",
+	"3XyISa7JXBwn/aALTtgx4dyvyabRBQz2Rd622LWcSUFRCx7ai0HabsoDkw/cImQNpdBvyclKrTSALvrF",
+	"37deZ5ee1Cq7jd7e4ofFxWU4aViWGcCsqr0GQDnEBXUDUMZrwuRMQeQrYpHh2vlYJOAhaSEgLrWmjXZ4",
+	"Vemzo/pdmio63eZLWhlwBXWYxmBg2ocJFzEND0YbJ7I/od7MBTsr5MeCWJzJTCxKWvm72EJgAmluMCqo",
+	"L8TjOypfvkeYsCKM4KWd1UGf1mZ//j5sbzYugM/YpCGxn2q0UyXuo6zwVhBnxysnomuakrINoGxhHZB+",
+	"+2CHqKQimxm+/QVsZt8Y/w3mMFf4IAVXCmlMTSVvMZKXerzoiN8GCXsUb2hasC/UgEG+VBmKL+WW4NvD",
+	"gYuJ/lEcrFICAC+byHtKgzli248VkjeFCjxLLHE3uXWlXb+ELOc96uOg2MltVcPS+KdaA2Bzh8aRgBmH",
+	"ltE437E1HQH8Sz2VS21Eg5gkfMuA8wAoOk3X+LuU+CPqbeLWpT53iOkhfTfLeHKXFf/bzteaowRc66vf",
+	"L8J5JgiavPJRS53id3BTt6+NW4FcKbXDCs+nCiu2fptMbUhGmCeK4lJm8IR126PUUNgw252cZ5D9U7gS",
+	"KtsBrm1M4nIu9iE9qgbKhvdK1wMeuswArFgiOqBGCNr2iSfPxQ5Z/L2miY3uqLN8SqclR/F+28IjgBHL",
+	"2KjYelB04TTCL01sUqsAUoUGicgy7dEpknUY91EViebydlX3yWQia76SjfBGCdUAQ4NSZwiNYPxmeQyE",
+	"XmyeFPv2narNVbwJx0Vl5dWNDqnnerup01ThIEknK8vv02zZxuA74KcwVuzArjpFpOJVSQvYxZ4+ZlCB",
+	"h6IymyKhL9xE37zfPn1+ORNpphdXnOXs63vbsz+GRqK7yfc3q6+uzZ+b6uVq93AHTr2XDTKvLqtTlXzH",
+	"o5N0J/akLzV0hZLGHn/iar1XsdFc45HP/R4vN+NdmeMr1o1agXPEKrGFKLtx76z+ZpqPhGjLTyiQElyQ",
+	"8pL/kgyA6z6yLwCZFwuuymEwK8VSBPzq9ydzVYy4u/Tvq8dAt5bfyYC5Ff3rog1BW3QOxArPLIzivflc",
+	"2oWtk2JbJmK7GO0dajswVa3gmvBatxydIvov1VD+OfYo25uLimkk7Ls8ZF/IzIem0Bs8UuVA14awSSpB",
+	"VKxNV9csjwPQ1Mxz92EzMgSPJqffYT9gfEZhFVT1mTm+jFmxAKK9C3ctjeZZJKAZzcO4EtmrWgEBUOLx",
+	"tUKKSzC76K5IKLS7jXoxDhAniT1uBjSC11EI0UT/lY8wWnUhJAojQWVgcoFV1sZuvgnZg6VTRHsE38Z2",
+	"jfGmbflOqEgDHy54m7fOAeIrV+q84jq2IxXiODobw/Sd9pGyRza3pecwiMh7eMMg2/j76dE81ygCiTwm",
+	"nSKCqGDxHvGrzHuRdNrZYvNjGPW3h5VSvaYY8ufSW1fTokTGm8XLAfqDax22UHv8f2Vz3dkpzxD9O9K+",
+	"hKe5b/QzEN6cVqWf48GE9t8UP4CmjUSnKP/v49eu2AKgMBbPEATK3nur/P40VA8MrVdwcIgE/W44ni7j",
+	"gpYIyMExFj/7b1pd2TKnWlVhfgtByawOjifDp9rPYPpsiKdwfb+HO9VzVGvJR0VjAfesvBJx1JN2a0T9",
+	"b+Hy+QIpqh6mh2flodnsZlNZXCLGFu45t5bvzSU81/Tc8lD+mMgIVmyTWC+a8av9jxeQq+FIZvgSVka6",
+	"1/ADFHhuX156nleUZ8Xi/Hp8x2a5IHJ5MnWk7QEnACuwU98L6vkCOI3wK4ACtWmYBg2pCpqULpJsL+In",
+	"+Q57Ur+AnOQ7qcPTYznUcJXJ4+JnwAGnGSBrruY3lb6oxoGoiuDyB4tOvP/bFyKMA4ga/6uTFpulfIQJ",
+	"BO0dcM9MIr84dI4GNVw9f7rB/XQ1t6pd4zHjvUwUqQylkCDBFs6QGXGzVdbhUSku8BBHwkuec6WwKUTS",
+	"etqolH0U2j1SgU1FdQAAlTatUNURmmtb3xP9DpKUVTAGIFLjNZSRhkcsSVLCQF+Qowz3/xBJgsdy4BZU",
+	"0jq3gme4xdHi1fy8X3MT7+vPoT4P6u+gvm4RlPg7wGk/H0j8nbx+qbAj5ooTYEVHo9U9/e/3yi9MJF/d",
+	"XcgsJNYjdDEjzREb0ln+pVdj58FKfT8U9jPL+MPv5PVbS1yeUWJOuqm20QCrzVXZ9LeTtJVyfvL3WsJf",
+	"FwDVK3N8/S3Br1eLV2WOUbq+j60IpoX3PMX2krZCz2yWgpMMr2bn+GS8WRYQGucdISHSZAxoRfIz11N/",
+	"t0Y3sZVmg57dOAExj7b/Dl+YkqWpHGTNTdQoYeVdyERQCL7spa1eOXEwnRV7Y4OJN8L10+GiPVgucHxc",
+	"DU3K4hzxaEgZtzKTPVGl6Gb4ra7KxNFw+BF/O5Wfhe97K3YqnF5ghSEaqa0lmGLQsyvybWAtXJ8ohe5t",
+	"gKrNSD0fRdc4IM8jhvzEpBP3O74MznLcl3gDGwkAkSsUPpE50c82BKBli8COErnHmmWgktZVtwzyJctq",
+	"mb7i6phgO51V6+NefJvkD1cggYmQ7LAxUVaD5RLbqAO5K6JEYXDNee0HWQUN+vcsYyUIBIw0FU++QhMV",
+	"N0O2NKQ9Kh3kb9+vU0+fCG1WEPrFiYLV1XH13gZJW7wQoDnfh1um6yEjk0FUjRQQBaMercqmghnYiK4B",
+	"/gnqZH2QFllLDTWbqNSjmNmS2CJQVsBbGKU8LCMhiVRdxbQ15iuWdQMeT89VVxy/In1a/FLdiFb/qGq3",
+	"AJUGD0w6KhefXtFu8ETAERdPsG9w5zI4ttRb8DDm6lzGtJg5U2HioeJXPWlJbdemZEHzhI9LmRtdtV1Y",
+	"Pc2SNOLtxSnjud2DgFy53Runzstz7KyKPmd9I9SvkzdEbNc3+J1H/dCWZtU0cG0l5Ju8yhvJ+EVZKZC8",
+	"ZTJLCxiJcxHB1uRVieo/sWGAcoKTbVAni8X5UuxVE6TEx0Nk0wv+25xYqjKw72qtYsEEPqFHkmii54F3",
+	"5TbAC42BjwEe0v9lgqueFjYtsYeGU6ndNqdnnppEXrdRY4W1baG9KJgDFbaIgUxXbKIOu1E7YGZmxWdZ",
+	"Le5okPkI19y25AAc3fLjtk1F5SPZ9mn1WSiUrPR82crodauJgAh+MH+s4aVwTtR+W6ljUe/DAQRY0Liy",
+	"KfxyX22lquV+0oq66n08mdfUeq73I+4a93B2r7LwiY9bWeJf+dda92vBOP8tLYJ1VsD7JOHThl537KdX",
+	"yYXZ3dAMJSjMI2okB7YBS8I8OjzDScDvlp3yV+RcQPMsnTaOvnRKw6NanNwV5mhUDX8vNBQgBsRUqB2P",
+	"nY3w5ipt5bLzFtWtbIq7HwtRWu5WzqMKj8J6RFVonRGugOJFtaAwGacnG+LoAeM3brLVYQWoD8aP+b4J",
+	"xJvC2brx0HtnuucienLZkvU4St6h23deqKZ6i4isCOUgUr9D9KrxvZZvYIPPAT9jwGdLDaoG4NbUoA77",
+	"bUCNrWnUcxXXYhznPSW2VHn9Ev2eC9pthTpDmCIE4MBZIOjmRMuhiPXLeEc+cXong/rPHzfi9vde1eLZ",
+	"k2nhVw4SFcDNP+zbpS/Bp/4Ee0VddIN//82wOVXmqyw2MGnErpj4Wm3lzuZ+04PvzKD7i2r9y7Z5Pn7m",
+	"17qY1qy0VXtv8q63pUxKfEUvHfhc9st6Rul1RlKx0iEFzCDzj77xo0hYaCjWn8Ts/nuUHBYmqOFgsGyx",
+	"E5SvSwctQGNbRilOqm6x/dtVNl5V1IgKgpmxswzfbCoMWlU8Q2sG+Yu1H9CaJjVgbLKoumYx6M+g890I",
+	"opODvhixriBvlEsf1hgPjC3cgR7ey4Vcrsja21AoOFwmnAke/dKT5FN8crG8f0XruU/xBvZZJ7U/19SE",
+	"fdHDvj8VkBd8ORLAjhPzBSZAiPQHNhLwZlDnlKXE8c1nvPO+Bkt8VI2vb1yzu+CKgxj2rdYOgGzGssQd",
+	"tE9AeG/bte3tLaGiqop2hrH+JHbqqJsG+rOh8MnmNvJ7s+2B+4rxlxNqNDUvKt5PNZb3Pv1LuizcEZRZ",
+	"eblaecWGFpCOA5eOVuxq7HnpWn1p6orlTlAHXyLXMA1yYyyG6qZW0NyLoM1w4VUAZ2tEXy20sE3hRfu7",
+	"hAkTS2kyh1Y251dO7KR1a8S+UVXpQ+8gTYMO2wYBcWWO+qh5p3q+UapaoefDl82mwsM10NVRbRFSNa7B",
+	"UPs+CHkGzg7qSxEO2oP2AJxeI4jvlfresIXRXRvz2ktovKmIYtlp7o2ZZTj8PlxD125zxc6BMU2QVWzo",
+	"hZwT4a64SammYJkON6b+NL7s56UdNwjBi3NAS91X4aXB04cnpdZrp1QASAZ4NArSPt2QNZLUc9RT/ULl",
+	"R1YSofH8pXN5JP8lq+gzXNSiWXgX2kqXrTT0TLtQV6wSc2/aZXz/OIC+drI0M++9apl2HAWC1tjh01yV",
+	"84nrrhTtXT5dL6vxXUbhmdWc0ueV5iSq4ReXjS7hh/0bspVnnXtmZ+3TDkxZMPcRiWjqqjB72Pa8g2gK",
+	"JrWwZsxnrUcR+u2AcijrErmrFfBfSSouj31M8QG0xaese6fbPIKO6jmJVRW+Of8OfAq7POXAwE8QGIC7",
+	"yzXeK/z6DN6WGEO9bKjN8MEYvz0Ye8UcvWm2hOAwzZYKwWuJrTRQWaZS6v0JKXekvexPUtslcK00mJcg",
+	"tqzce71X5XrNezL356Zy38gLptXVbXYb/PmmIPVKu2BFEISGiUWdnCUUOyctCxjT43B/TSKQ8dxt4TIq",
+	"CI0xyGg8QRoYT0WsWViA4qfhM7TOyJmN/3dTE8heJus09D/VksNVRyKOuwMhvo7lDOXU2/neeD6jeMKY",
+	"hF3NcLAzHc6lrW/8T5F9jfml532eFrcngMT0Pkfu60InoGGLWa4nxp6FMMbbqE2JEey+AgzPScOlKdrg",
+	"HMZpSaRc8YPpE+4tzRfkJYyXRlZc1CS8VUxbwkHy5qSbZnUV0FBimem7IyTPJq1NbO8UZq6kPbNoqSRt",
+	"I9afWu+V6xsjywqw+BnH2zEciQaJH9kAIE8V2E8vFljB6ZvnkOlN3kBlLP/kEsm5bsTBmsZHgwism8e8",
+	"csQ88YQtMxRCPcPPMgWbVAyvW1PfhoNArxqGxYpAak3y0hfTN8xMzYdSCVhps/p4C3Y3p2DukBaD+qk/",
+	"yNpkcae4x+e4mnOO5F6G4ph6ydlEfROnhtY8qbdZLfZLkncsMcmHNgN2zlq/wtARbWBy/jvDVt4UIH0k",
+	"u7E2LAEtPhKGT0I4xUXfIyJTWa1ceoQ34g/wv/nkXmxEgR0104GFU3JvEWN7Tl4nnABPA0A4SRwY5EWy",
+	"6jyIb+xcMGhU480NRxN0PKf0B6uxDvtPrKu/gl7oTRXVCSLIcCqBA+oRnSQYMMFea2coLdmc+yRl8BAA",
+	"BLy7CSm8sfvTrzfknsENwcHFnamJxycB6CFDrn6Ue1/fKF89MgeJNy3OHwHdYOmomcGAVGDMMDTFZYYz",
+	"iVHUP99Z9HeyOao7+NQViNSXt6h8knWn5o1evGzQbvKeXJfIZqon7dRi1fK9rGssZ4081Ms0OgZMmKMW",
+	"HfvkxmhiLtygYGEba4JiHow9Gu9VMzgToZ9PdcdOyqiWwZ6BY90bI6K5OtVJz1G2Bdrl0cv3kZpxhSkl",
+	"vSp/V4xsIXJTeiSPhDg0IH5MZ51in3tZ4IdNlp1mm7WDuiaxDa3zcenpE+kAdXOSqMI+EpeLyG1e6c6O",
+	"fBc0QAqUm/6kLhtKeaq6BoZz6Ly1SY7ydEU2oOnrW987bhg3mjl2LsR2S5urn5upk4SrS+NPE3x3J7Oh",
+	"Txx3mS5BtNYcrbzkDkKFMTOFKWfTKMIOhFMDij04wzwFlaA7O7IsUeCWVdM4sJLdnnVInebOT7LhsRqR",
+	"BzBsp2CdATYQGBljsA9aKEGFcfxAJ1plWujLdxskzfsXxn5ly8QXeccKoRk6e5GGjDXiP/jBVyxYj1hg",
+	"BKxtxPu/fcF25FeKr8+CfYgt2CL6P9kGADHMG1ddINCqOPbF553NqB3m4jY5zK8Yt4np3XXqCY2D6UJf",
+	"LoL1ZmMpQTCENvhL6pdc6QrOsl2t1LADCYNUUnb70Zs3H27AqSlIUKdv3hD0AZCESJyKqoHGNuF4wnQa",
+	"OUMU+YljpLm9p7a+j2Sp5aLoVX4KhPPmckp3ypet2dXqwhC/KU9JFDYHFtmawiReTwZQGVG3T0M31poV",
+	"LCqfa1VXfw73cC72Wd3uqHccdlBuwV8yNup79xZbU6rYxErspZe1OXb4CaUeBKZnx77rqtNl1Mq4K8iy",
+	"175Wd3hS5hIv8Gt8THrVJi5WmunCSh90rZ7Xm2wnndrK5lirIjIasM6l863PSK4MaGHJSelXL1vF93q9",
+	"andS1bb4XrbOAyMio2/Nx5B9ZXx5+rbxO++uAd9Mam+k39a6UVtE3RZnc9g6jz2tepic9thcVxyVn2BD",
+	"uIdO5u6FT86CkguzHcBCVlx03d4VxXH2OAW2uOkdPy57N7uAXdveTsRpMfaSAW72yhGG0V+NuJjGn8A7",
+	"gRoRzA7yDZomHiFU2AaddVCK3CYsNKmYFGnmf0wa6llzWZrIxxcsDaXqZiu3duC+D6yMWAU34yzAADPs",
+	"CVVcpaenYfELYlvjBo0h+06TF0MsN0s4bOhBL6Cx+V/B7PljwQH5PlI9p/4GlZn0PO9bLqhmf4J6aaap",
+	"wt6zfJbSnd+CR19r72soUcQKdcj4H3Ww/kVsmpsyQ6lavfPzTsxdN6XjUx1vkq7QburhZ3b7euiE1e5c",
+	"sPOlF/hF07iSKTiIen+KBmzYu641Z0VdrcGPuQWf6QqOC/TIwQhvDKnGecSkMP3z3+cSibSWafb6KY4D",
+	"pa+k+eG2AIhdBI9PdFItm9ieQ5gmtkmRXpykQypjzO1MT/wCpCfJKI/oCY/FiHCJUJ9ajTFPReqH5Jef",
+	"JM/mrH5s1d6rqjy80YN2N4GMyNMueCy7SOokgnhL7cP+kXzgfonYDppTeEvtLKLEYOd+gqHgr0EMThhD",
+	"wUAJtxmX0l0hPCc9WEYYVT6NNBOxtVSZGysJ23OyPEcj6+0dU3BpFuhFDQghvU9PKH7h86zkaVab0h/1",
+	"iHk7o9m9ZzX/y5qLUlWFdiJmeDrXyfouFqvQBTdrwPf/5vbs0h6V89vSoUfM0cEV/b24XESlVPsoPi6W",
+	"Iy11h1qr50mk3ofv+g6upENyCwBe9qiEMIdujpTJ4sNV4xT5ilWMwcQlXTWsApaZMnYVY53zDU3651A0",
+	"c26F33DAANMugNVRKekdfzJzGVM2vt8cfZqdDKNsve6oJ96B7KPf90ad26kTLbO8wc5wtaaeu3bnFTVQ",
+	"nX8X7BwOobGk+TzIPEX8xj0wqOH8QCpwdKMuwzR93LS/o8KJsZG0Iqz1Jx4QWXbhQXAGfYihIh/T1onW",
+	"k5zb+zsivWSDY+Y/kUvdfaO8MFZAc2ZqfYx54KxU/w9vxL+VaIbKDb6RDaj8e/m3Ce4xdvfOH7kZjoD9",
+	"YtX7Uj1rV32BTJWS7hY+qqvJbz+EAxf/6BrZtgscS68urbKv03ue4VziI+Cb42N6buhCEBTSoJauxgzh",
+	"wVjKbu0V1sxRatQqh3F7KhvhscUj+zjIHTyAbppGIShK25PL0nTiH7axL18/u/Sn9Es22/GP6bfy9CND",
+	"w5PaUgX9iD0p/ITHSCuvM1+wvAYf2s6wFIWQZogL4Xqm9gUZVHV7yL9lU26h807J6gdNNBzL8TFUXBCh",
+	"HdT5Avd23ttRY0/jHUBMH8UQFoiVCQOjseRP3pa0hXcDSrEpB+mU3uwRugirWllwPalJO6sQ2Zm7cd0K",
+	"iQOlMkdx1XWNFRfAr0UgrNgLHupjw+6xUjdceO9u8lZCE+rsdqiHEVIEk0AcOmTZ69hwSaG7YPasPj8M",
+	"yyVt4wXF2u5guRd1AH9S9naneTwdJEseVeuzWvriMcIRpzZFDrNR8dtkb+yzOotJ57oLB88jyDhgTZCU",
+	"Mpin7i1ymEiqfAoO+Cu3yVrMyP1etT42UfVQKxhBGOZAp2ypTt98KAh2510hgqIQzNYAmf0BaxnR7l5S",
+	"mvMRZ00Hrx/qyO9liLAU+07Wo5v3CN8Dp2WkBA/jXVxzTkb73WHSNfdHegFNtk4dE1cRPsRtJr0cw6qA",
+	"foV+8jCK4NTvZa1bFc52cZRt+BdShvn9GfDwlevXdpM9ADmdr9qpzVDF724CQ5rTEkPkBZgn1sbTabDG",
+	"a+7Kl+UZ961/IcYFIkpi2V3c8WIz83IZ93j+7i3fOtI2uC4s5iITm4j+YR16Fh+TbIEYLk4Il2tslHlV",
+	"eBgOGA8iVDHoMqLv41SXN+a8PRhbop0B2Lk4yYoqFOHSKlJJ7equ0GdseRl3ASFPejDVRaOOLR0hHVfA",
+	"+CXZStCgn2LOSjWTTtTEoS6FUz7SVBDNBsbjT8GDBcZpr+ushwia9dqhLebDMpi6io0H2caJ5bbZL2uG",
+	"/U61SvrnnKN4QN/pgAsA4unsYmMfFMuDqes8lF/6iPxd8cHlr+G6blZrqkviY1jmk/H8li2U/iGT4ZyJ",
+	"EGq6AZbXaVNx75ThRwNgtiZQlgKW7tkiOPBn4Ur2Y1KMfuoWmYNXTbB+zYBUqO9e9Sic/hFXD/NWNbTd",
+	"DLoRPZSN2KmbIbp+ILrEi1M5HN/gOyXpQDrgyNuS/3fVe7WVMXQQ/g/wqAdjfRP8T8RIn6xSSarCe9Nf",
+	"0oDnYgKYenj9LjZdXh0RsH1eAx/yvGRFbGA+2ZBZiF/5uxEaPKzQXvJWX0r20L2qqDFSLXsl/4JhKdPo",
+	"K8qSWAqZ7qyS5616Uk0/ESMrv6trDNz3Wc9gorueGjj8kDWEL6RG+gn5UL3JB8+ZW6eBzcrz/kI7XUx+",
+	"zoYUx52/mbFM37yZznd5ydy91ZrPuSp5/vMTtgmozCyCj7pXzqUoqYW5O8k7EOOYDH+VIqYpaX6kxk3y",
+	"rHBZN+JNMHg+KkOy5kb+BV4FPpg96qZYXa3UPFHAN3ARgbaM4fbDxTgvDkEUVEPVhyOKTkx8UdSIaEYW",
+	"d3bF93KR8lY+qYtq/Pbcy3oJEh8s1Mz6GhBzrcOc9PCKlxibQQKZLxgJVL6EQ1nMFiTJBbtzDJssPhnR",
+	"OYKsECIW2poo31cHRO49L22yOwf9wZzycOIrwj1aYy4syCUMo2t4O0a6851uliLaegaxKdIBwgRLFoDw",
+	"DKAJb4FwkNhPoAQNK1UEtB7drOhHeJQrqn/hq76QbOVvalF6t4uosWfdHL+EayEFMk/4Di/92iAZRzPf",
+	"8iXjn1xjG5pWNQVA4RpSrQ/T4XPzcC3AIqUneL6SWCeHOieJw1Vqj8xxYpcIEB7z6Jr24iTbVjVO7ILl",
+	"61R9WKqcYC1+4NkNo0Za/qC4qPN0UDFLgSgmWKqs36nEVOYVw6Ag0SRaNCpeUYQdao4caCzY5RL9fwqp",
+	"07Y8mmmA+wOyXa4hiCQU2TJUq+Xbml8656PLc1FeeJj0EoHjEvZGqii8w1crc7bat+i7QBZBN+Kgn/LG",
+	"oYQO5XFnpRZ6Bg7cwi0FEsLUx5f/ZfGaLGEXfH+RdR0pBq2SjoOykk8a5qFj+3GC/bSC+s2bbn+av4PN",
+	"M0wI9uDd/TqTdJCc3esVmM4PJuVEITerFLafquRt0xdch3ONqvpA+0EwCQyx3Y3Lth3WKOEvZPs5r4WX",
+	"YMcH5w3yRT6PHjnmpgykfP2dKfzacF2BVoExxj3CGVVUCFJBo1XdHHM64ymulFQO08/uOXbCvVfdKZ37",
+	"EKd/JHzhiSAu1KKh57hEnrreVFtljbVWtaxjFd+HoWGMiJrEP3owFig2nvFO7rSl85VsyX6bx9o/2ucT",
+	"QUhMKfEzigL8g2QCcd8GD0qCRQvGDWaHYdPbrnGCSqVHUcoVR6aTT8pt7x9P2JgczKgNlBJT6bjwsW6R",
+	"caNW7XoyXBaPeiHMOT100yvs4QffgzW/6zi3qTGbhAMAzEnwJm04s48njyAJso9S0p3sTegclWVhwqIC",
+	"zhubS0FDSlk9Avpm02N2KPYC9bEQnURKbkz4UBl6eq48WqWq5CoBsscQ2L+St0eEjMHldPw9in1noTMY",
+	"8bHA392jqKw+RIoaIF02ebCLjhxrro8Cg480ZNMcg40dI18AAWkfkWF7g1HbxlwTI3HPIhD2rjzn3mUD",
+	"liWYrBYJFrFf6uZhjw2zYYiAkceiiBg+hZfNkjB26jUs8XMIGDs8qsL9nxGyYbQHl5ui62p883T9BH3Z",
+	"zRdqwSdPwLE4D2Ur5f1ecQyB+5PRe/Vywi2KxS2r5YaxQGiOLeOOm1PH+iKoPBlEo/DfkauoMaLCMB/B",
+	"0yaHQ5E8YHgAUfcZ6YFFgHmfN3WVH0dM709qJ8NVIWkn4PcBYYIE1J+qSvRRixeEskDzl7KQNHjTJklD",
+	"UYDItRyZaKYawAJrgyV3zmto8y2v4OYerPlJDeGBwRyhP91KyD91i6BFouYwoDGuJ01mOp7b7tTxtRgX",
+	"02G0NWFBa4O8JTcJkLKaWKuUwp5wsuEfFCvnx5+JmUv82NnSMKroxkHRx21wBouT7j6zumaYj83hDj6R",
+	"dLPl+XEKgjrkc7iidr8noDC8xcoDdRAXZdHhBNk6/nvCiYRwJYgDITqhoZFthBvv1P4q9cR2NB+bh4eH",
+	"OCPpk8qL8Zwc+T5MasPON3zXxVxU4zcilSuGD6DNSAf4G2GaR/Gbj/oOn8DMBTZDMFA32BC9CqIy4PzZ",
+	"ByONsZ1ztqS7bHhVlD5Od/Z6ODv2MSyOiItNz/1yUIrfWXdp8uD1z2HJw3EnmjxaA35hT5QBKPGc7zsv",
+	"jibYWrV6UvVGtNLKulZ1dFjArnmkvrQbIfeArI9sga+ckD9q9yicV6rdCNJ7kCp6FG7f1QgcxNvBOtyF",
+	"9xD1bCqBflLwQXAV1pgooLOmB8wZTME4fE0f+wybCbj+fk7z9WnneXxFojAopCS1i5Niro2w0qtHNCv7",
+	"+UaKRSp1ZlVPiccgXw8E5kCLwPvcCB+QcGE9LQK0QXR8r0OgMMjRmgN5uwvdnBb29OwLk7K2KzVIR1o1",
+	"6bEk5f70xcobaZXcXi4f8/VCdBF0RS/lMF3af/dPjxP17UB2LrcA9eSisGeTzAyK+ZiMASTNXP/mfp1Z",
+	"fdKjVdfBRf84YvXf1zq4p5uYYKZ0GvSD7TP6IwTIGnDsum4p4G6WexpQd5QOe6Scp8cyYX7oY+C/8cxz",
+	"J2O9alzM6TwflTw2uHD9s8EXVixiOifhx4UVYHvV+HlEaupROaMoF+qdQQRzURPt1HCYGNoWXXwfgnBR",
+	"0nV2nmfzr3Td10jl8Sxlmfio11y/DRbk6ptAJNfQ20ivts50dr5W8z1eNceJg9prjX0dz2Wu4BJU14La",
+	"ANA+pOgAdRcrITQPO+6VccF6ugnbNdQFNpWpU2s6pA1dAyMpBCB8Z6EZ77biorCx7CkCdzrb9NYZxRHg",
+	"7INNTKZ0XkJWgEvtoLVgvvJDsEc/6TkXdyRKzuVsIKpJm4y+a3AWJbsatnIvLf2S8JpOfW8YIOqCsvy/",
+	"6NQRJyYdp3LUOWXJssMA/mOEDEFHhofnU15QfT/l68pR3/dKNe/YkN4HSarYBXVQ77iMI2QhLIb778Tp",
+	"EEPOoeTk/ty1W29Nt+PhQLc+5gzo1lcIRutaOHsb48VFVipvtonHMtvbsw8M3k0B0GVAenExhd6z0kvw",
+	"E0W4pnHeSqxhbSoMI9sgLhQmmiargiGG9S/rsp9wC98JMZJY3V1w7dqadKf+SW33tXRuTbRD/6Q+ralk",
+	"aaKuVsFvlFdWN9Lets5LNs2D/45J5t6GpFK2HTC6p6do2QhvlfSL+yB+I3X93scOe2x3hMWzOan3QwHK",
+	"OMKusTl1BMiAZI1WYSgW3Byxu+skWzXsHmUlvS2So5wgDEw5inmnOsz2a3zuM3xqINgHn/qk6sMgTNl5",
+	"j58GKUn840HXKjbmq3UsE/FkvS4gRMPXvIAO7T26Hc+quLRWP8lZf+OPdNnzGgyHLQDl6AM9h9FQ1IKN",
+	"KnBGtaUmKCdz3R6kLZsV0DLwZOrklQElN/DjQlHC2K3rPNWI1nUYUexkQPXHj6kMezPp8xZuvUBd0ZMC",
+	"0rVW9W4hfL4VsrmhKo2i5HWLwmOd34arwl+6QSVQr/iXuo73M86Qnsx9wNTY2etLsbFzY3wBy7T8eIaC",
+	"4F+gzWNeaTzwQT/5hFHvel8ExIZlrKUGCPNdTEP2ijkvF+mv6NNZxYdy+b67XKTlALyr92YqWn5x0vPe",
+	"1nuGNJaxNIVUSWxewMPrPoRIlgmQoLDApP4GEpj7DtDvMQz7UbxJ+PvUyAxIHC7d/tRfL5sbC+H4EGI4",
+	"Oe9NUCPry2A5kQWbOCJwBlQ+MXsA85+1tcVP4kU82lsM+BV7mwTzqOpqL4hnbRI868JBSyVNpVwA1NOA",
+	"GYIEnDH/FLlXTko+aUQ7TBYEbAz2+cChKa2Ptbm9wjxJh+MlMgLMrtz3S9N72ImCRhPLTvAJh0b0jimn",
+	"LqTYSxvMeKI9IJ5NZKGLgWtobTHlEgICWMdvivDUVw6RtHtjAb+EKlxbUuIYRtTLO+HhkLOoVtKvnFKK",
+	"Vi2TL1OyKVVyX6llEBzI2NED9Avcg0CDQhRlz07F1WC3CgczCWw/kN0M8/sY/lYrCYj4p/i+fDpeOC9z",
+	"/VjvJw6vukIvi83rRQHSjWj1j6p28xk9fGBam02SoGxJ0lSWJf8vDbULZSusR20kwXyjCCcmafuC1nWN",
+	"GPHlMQjKadbllBbSNn7Z+77Ga1c2ypZNtdUcG7Fw+tKFr6/g8LES1FOvDswBexYnUWS6YQwSNPFV5eX6",
+	"On3tmJeTqvafvUFvy7ZmuWgFKqwvyglvIP/uVONVM9qDz+pf2Fo1X0T0Z+f1JXrlscr+bioHLkrnEL6l",
+	"aJc4tC7QPjnJJU29s22IyxMHlj5p+u47zQdHW2baLT5b5xd0Or8zD7tbb20BVVUYkaj04RAOpNQpBvof",
+	"cwaY7WLWcxk0jlaogItLcouGX3AQ13RvYyOS2ZLF0eYzUl6Wd4rD6z9PN5WOv/6zwY7QizfWdyfjzTeF",
+	"ZPhYB9UpAgXjYT/5Iuv6T1wM4Aes/3HhglwNkucO9bnRucd0wcv61+87W1PvEiZUak3XLigt7tphHHS0",
+	"rQrpqFW5La6NNT2Bm2DT9KnQQhtayI2UdjsVqt/7ERItxVybXxDXH8ZBzbIuJMRIg0sTX5Ruz0Y+Gef4",
+	"u7MYaZquXiCKYvsBWE6T+M9Qnb6cr/R9MOqhnMKx5gcW2mMzwKDagtNxNMq9RR58DGxvglMc/kao8xFu",
+	"stk6QGgUckHhppkr0vjmoIX9q0bPTQ8pTALttBTCQ37JlGpPymqTiOxmor+KjIXX72OicnUMWCV7I4yx",
+	"xSr7Fe7jZ/JGZyaV+sgG6iE2YmcSJ+4Fcd/T4rcVHU/mS1fYmsC+Vo1dlJ6Ae91nw40ii1ZTkLjnZ2+M",
+	"OGnnjb0xPCNTk6eow4q0zS7mPcYoE3uR9ZS/vK/fCL9DruVykfPo5ji4OJTiNKaetOOPq3T589o3vyv+",
+	"9IffLdJA/QvS49LN/GAJmtqDvpmGtOVsS4vY0+dnW4J79FWzqFHycCr/Ia9FByimLP4hr8TtJqg6bio4",
+	"PFdwYnbYdd4bcHwq9yiO0u7kERqM1gdQzakLqaUAmb1BxT5kJHeyErVuzgOMKx1w9Chw8iFj1QPDuqat",
+	"u+O8NNIUxI9g19ebYdsOSItETD8iFpass0eM9QvW2bSch7vONDxaXXCIV4ECXRT6+9Ts1OTRn1SzXYcj",
+	"XH5tZ4+Ko+brq98ytK+xWPnGggjus6QFS6Ix10cEqWRA5EG6qJVXB00I2RarvNkX3pu+gz6ek8Tv5Vm5",
+	"rzy/YaVo1BVqopBiSPvHsH20VzbRCiDFs7h0P/1UI4RcihQ1T+KNAKSr1ccjBs4OUPigGtBTOz1MnPNl",
+	"d+b4Oo72OZV3Bufq+xN5MdN62VROWMsbqAqg9BaVEZOULzWoH7Pq8XVgFx0bPE+kKQJkvN6f+4xqXr7J",
+	"01SWwDgpyKn2KvamPIdlSwIWk9J6nJPOgFEn/juWAqagtCsWq6EgxgGnyWBlkWdsHAa3T7KpXrkY48Zi",
+	"1c5vKOIQw2NAmrv5f3KP+e91Ozggaumj8R7bRc4b3+GQCA96wRHxPanNhFwJLtnW7bVz4Abi39taK2xF",
+	"Yo8q/e3Y6bo2Hjf/yXROhcnfIrzc9hCT7U42VfbXSsuLgX85aOxNurfS70/bnZF22Uc/s9Yk/+pPMzKa",
+	"oWisOUrSpnkmiQABycu4w/Cib1seRk4FWWtev3motGs7zyksPJ9aaBYc/klZJyrtoHb8LTpTTldqHU3D",
+	"AR2bFSxbVupm25Wy2mBqC6d/UjH8BTcUSnG4RkYe+M3YtPwqg+aDolVN5+9R29iuRna6gapPjN/sE6+N",
+	"KtC/rzTFnstjR7JN0FocDwrEJoluJo84CewesLfnIMMWL+TLwRjLG4B8GIRDesr/Td7XLreNK23eCku1",
+	"VZ6poi05iXNm7B9bifO5yZl4Y8+43s16U5AISTyiCB0CtEbryr2/he4GCEogRclklJnzZya2SQAEGo1G",
+	"fzyPb7p+TyOx/3w1iyjomdsIJ9hMM3BUI52kCIZ6OhEewsBYUsLBkUR7hKnSEVRYRuC5SFgUwXGCbkvi",
+	"KJzF6qverj0DSeUJ0XrPjzyNxMntlO1lZuqXe982IsjYWuy3e/5AwtYPlAvvufIOOd4VnDxbylE1c+Jm",
+	"2SJBI5RNAOcL/AwwXkzOtn09sceefMC0950ngN4HqURAPj/uak1sE/9eVHChr6B8STIX/NibRd4AotVC",
+	"1n0Le1XOBoe5BaH9TNp4Ppn6j4e2khjBSK1NDPPa/SMGboRNPTUefx2WwBLMlsi3Q0zriTq5nYq94KXB",
+	"Xv22W1gUwGB9yP4F3DddnQji3g8SgFqiuftBS5n3bihVnCQGGicM4MCman9E8ACADrNRmcOCa2cbAQHg",
+	"HX3gUdhWfNUt+mvTFdteBVYCQoI3qsRYD1h/BDLkGAZnS70G16NtNyCXjtvL7qYvsk55xxo5lWNeFDw9",
+	"nqarKMBx8jyXaIk4U+bbcGEcLDGeBgVq05a8EBpZ6XZGn2tG4NPgjaJ4oA2LMB5Pku2Vi1KyCcfqJ98p",
+	"jzl5EE9HgSFd5gKNmcCf3VaOqHtPIz3MvfLsMf/b5+Ygby9LEltIHBaA54BiVyh+r8gwHzl3cQgAyQBQ",
+	"JRE+B/rLrL94kbARJ+wp6MXbyS74Z5UqvER+a44PA/O4nz6fsz+pePX8zKk89un3Tahm3QZkviPlGngX",
+	"9X6h+4eWbXgGEW3HWHYpXSyPuavJ/ornBs0mYqUWzFmUGOQ5OvZRvrspgCpY0NJexlYrN+m16dQuznhM",
+	"mDkI5wY5i1DOSfDb5HyDCpeER1+FDzvIt4zXpEQesZC3bD+10sIG8fEp6eHE6cSLLLWj+djG9TBpwGz8",
+	"SS+v4Yj8ylTNWc9ksMxipc++CKFMxiKb61d6EVP8WMVzvjWU4Jwupkf62LvqCf0YS4/Jv8Q/Nk78cFZn",
+	"m4PMNO0fUzLzJfDNavgtAMJ+rzg+vhna1v0jShWPPhIKwnq5wJIls+OsyDXBA0typRKE8FT8vKgfR3BG",
+	"PoojLi1qTaCECIYsSjb5V+N0nWZxr0rkhmEAkBvTZZ0D04tfOkriRRiAQxgsbv2zgRBlQLhKaf8pPqSl",
+	"HibOXBNjh1FF5oDjjlDIYoJHs6l4hpo254TT2jEBnzk0TD9+hXgj/sarMfXrx/csSxkEMb7oz3oB5TG3",
+	"bHWJDd6y1Vtqk355M+XpW9PouhP7Fm74e/uwbzmfUbWv+bY5bmaIPyzx3jTNMRoH+bBw6OSp90ZCzTVP",
+	"3jL9r29gvcXif+ecUvgx26QU6WOKn9ju9on1md15a6spdjhwvMxCzTfIejSsQjPByH5P45JnC1iIkuF2",
+	"D1Ws5MmtKUfYw0mlLzIwQVOR8HdxGkkzUWs2/bZDxrKirJX3I3YMFvk3OXoKkGy/Q2SNggWw8zaVGLCR",
+	"cCmbuykNC58/9Zkoi2MZDDmU19oRYIb+Lg7RYpY3+zLInOWvhD5mAMXk4XMXE/AHIo6RLa2DQr0RS4mI",
+	"wGlsO3AdQlSbHr1SOxWyghEm4iyRJhugOJ7Iywt+SBmU8fqw0Mx4Ky2o1JhLCTvVLa+P2dY6c3L4nOAg",
+	"99gWxq+MG8PL5bwihkVVXPFAPjbO2kwsZVVZD4HmNlOi09VnsfTWalDRx/aT2D4Z4rD8Kwv9+NPM9cbW",
+	"gw5YAnscrBIsBWdwa/GTHa4l0QJbpU1vUFk8L5VpV4Bm6q0CFo4/UrUDXDKyPVYkYszZikwpvCKDk+CY",
+	"3/OUUKoRQywS3DimIV3aRC0YlPmnqoLxo4pfw+aTKBHMOVc7VBW2A+fc2JojmTVZHaZ21qyNM7te6UIK",
+	"AuJw2uEs3ovgYFkYPo3sk/ULBf3e0CvUfNDrP0fcht67/qw9DRAw+bZ+yTszop1gAyO2OsIT6yJAfOMi",
+	"aoMpY6kI6MD3xIB25dXYmUGkKPH3mDCW5slCyhP9V9MtuI32w17qN1MaWmE2qVnOW7rd7gSTAtxx1aEp",
+	"EQDD2wJuXqOEswywk6A2GA+2Uom4q8G9B4ID+QzqE0yVxudioVFKBcH/2FwGbjapZwxAlmSHYGnLdxxF",
+	"oQZKY3n6/LmndllI9bWaEAb+7OeYspx06yBx669XLiE5pBUbJjzEVkrFAEk8j/1wFBmfV0SnBRj6lL2C",
+	"j3Gsy4eKC2ShwjiqPk0BfhizKUXqz23kf/riPKamfxYjaM0cYyPWBpNsJS+wwIPQ9bUJrG/j6EAAbBsm",
+	"kfY+dMIDMf2u6ZpTUOaG/6m2it49z2Ts46QqO6HDYLCZYroZQasy3E0vtNHC9a28qSd0C3E6FhV8bQYn",
+	"8dzOELqWaA2I1F+vOeZfQtFTGgXliDnwbUGJ6kmA3lm0k+ZxksRzrjIuQ4OIEcziBIgkZQjIzNJ9KmBA",
+	"yKz7mCRcBhGfZFy/jAzpI5bwNDKE6SfB6ywTBCG5yMQw4fMgEqN8rlcx+Onzm8vg12dn//iZoMrY3Ew6",
+	"TyL6MqmEiPBMMB9mnXFayvWQT/4vgfjzFK9EmO3V++f7G6yLVtoG673Bm0bPkYXe4OT0ZGCIktgi7p33",
+	"np4MTp4CC4CaggT22SLuI4oe/DzhcH/RChtA7N5HvfPex1iql/QM1HktREpQcU8GgypBts/1zbtgZI8Z",
+	"URrXv3OFUwpCKA2sT+9Gm8zYWjDkMo5wUodCzMIg5UsXtUCxCTjIsPfenT4phfR83j/ZjNNDh/26S7FY",
+	"2e8JUrFEqRhNOSUlj/QDgMTl+75vYWk5+w9aVL7pXpVA6F7/93/GB+wULFjG5hzQ2c6/ePQjoyUAv2vv",
+	"HC+7Jg3RZNkVigMdb6jWoAqqCKL84omh3G2swZNN9fG+UGqETEZgixJ9s+hMWeTKnAl6Ro8kxWdTvOk+",
+	"crWuqMgHECh93eghzThf2LMj4/AHeUHBYxmcDZ6iL0NvUX1mGWJb5rLZVq70iCWj/ijHc8y/uJcsGV3m",
+	"StKScKleEp/JSOjrOnotF4skHsFL/X8RuSH/k80XeL8bMsm/glJEGPcnT/TkLRQi+/6jQKsfmBJe+On0",
+	"WQla+dStYj4dhL2MRXGOgNtPnpcQfE8p87x3Pjj5xzdXeGpt2VxJQyu/lhqnZfCbf3NvmYZdugaydui5",
+	"LK03SLHQhoq4tUjkiIerz0rAzYdbkIuthaXDJiOZJEhLQ54wJfQtrSxG5OGolqJXOX+MECUM0PnQ9XWu",
+	"t/Xz49PT4ydPe+tSQl6ML37Bw6qx3sc3T3sVUnh6MnheFsTTk+e6XYem/3xw8sumBEbu358YJnhs05XJ",
+	"s18GZ2FvGcspjyzx+uBbuDnipwNnxKelEZ9V7pv1sULnzlh/3TLUM2eovzQbpzOzn9+dVc/sWf1IBydP",
+	"dpzWX5yx6kXaGOyd5U07741FnhEDv8FRBbSxJwNwGek70teljR99qY1A3TXWK69yfiC18hsY/36FAjht",
+	"4CEu0uuAmbYtO6vooMCBQVRzbSkbJFC470Bd+08UBKA9r4/ESIykVizH9LuTefRzM21EbPG1CuktPvMI",
+	"ncQmnMTp/MlgEPbEUPLsntEl/suDARzp6TsTcdiTmjp57uP2Pz1Dt6BuUG8z8z5RF5aaeHLybJcmpnEa",
+	"fRW5MjT2S6sva9t4pjdQ1RPFBnrSeDfgrB9oQ5jO605auNe1sAfeQWBOKgzmW0x/PfWhgTHUlzi8muIe",
+	"mGR82UzArau+Wr5/s8CRLYk3BEfh4B2cHg+0luf3eipA1BFrGhxwSDsdEmp+L0EAfqhFNQcvzLbTlJZU",
+	"28KCYdmd9/3P76reLz/uHjO/6q1i+z+teB8N4S8I8HOq5Z5apKqE+gbuDILw+l9CNF20LW5mM82TxLVT",
+	"SjbJSCQiz8DpB/C7BE5BANwwUNcgaPw4Tpx9PDGMbuXnvbt9780OInioww/7rtvqkLhICaZQigtGL2QB",
+	"gxOT38ekzB+vDl4kDk41ZOKbPJ+C7kMiiJoe1UZRcAGWDakelcflXEQ8aX5QLjIBxau1muSKHjrMHXDN",
+	"HCxudj7TtKFw0BcdSDRt77XCGUc8uI/5siV7zLanRcnc8poJiaUVqhaR/02kLXsLyLoeKwnHmI34Vzli",
+	"+tEvg5PTUN8DBifP6P+nd1rJptGcZTPUqKS5LQlMcWV4enKmlZwrY2dhb2GAiyyA0FMLGHQKjKBy9hXj",
+	"DueDk8EpsAsu6OSD8BlSrpZxmvWr9u/6u75a4hr3qQEOSQLKCWKsNBZkmPcDiTH1XSfEQ57EfGyxj1l0",
+	"HyOz06P9GAaCBOm6Y4l0fE6GEedIoTLKCZVWr6GjRgGnGkgEjOccQTRM1dP2bWHulXX74rPh7N57Yxim",
+	"cWuKrd/ujXTDBHzVxoqx7EtX3MYihUM+kEyZzuuECpb8SAZ6B7XlE2NpQekO2TPEJIniZQtaCxhvQwSP",
+	"2c2CYyAvgeQYMPKbyBAEhCrjJm+5ujTP7BNZsC+3c4CwKMq4lAGgwFNCHyvCWpDUyObgVEfcoSjHHLQ1",
+	"DyKOqTqe8pmnfPmjfPjb+J6bEg78TkLlM9NBpUranku5dcynAkr7/B/uCEC84Flfz5ghtfIKwrXKOJt/",
+	"No9t3X6K/6n6cDc7lvDqDp5oHBP15duBZhi4ExAwRyJ9HcdIa1t7kqZdjwch1IAlT/LsnmfHkqeQz5Eq",
+	"eYEebfjhSDp8WmsfUyzGf4k8A4gez2qA+X+M8N4VAT9xzwl6bmfF3mwVXGC7Rgr42WaM65oTlebjVkKP",
+	"gWAZC2hzXBOkQpzGC1lcVkgLoJ5cgL4AaF8Awtu+AvMtynDe6zIKo9v3SDwI4wRSKvVn6mGGREvCsSAR",
+	"bv4XttrfJpeNTCx+NGXpqLWNUR4LEJw7JEsYzYYtEYmJ3pHaPIisnxcprsxC3Jik5mIdTNpPhVWTcab4",
+	"KzHpSPZfCaLPaiT4p232W2Vw6GksUmFmfNHGxnoRRXj/v4DsjjBgE4z5Qq4xWG6QHMJTg+NAK/ZKL095",
+	"tfoPWJn5rW77mCXraPe8EpM/4LZaOYdtTJpuJwSVgj4TABihX9iAAwTzlTRBBrk5eRtZCr7BFI+AUEbk",
+	"HVOjqWdXAMTDj7IrBn/ZXYHzaBO6AHLXesougoyPc2l02bPBr5jLZUwyxNlA+P/1NJ66XdOHFBnUefuK",
+	"RYUpOxJZdKlb70guoO1D6cst+92RDn0bb0E6cD4D5lagUon1mHN1AWYioGMago44QogAkg2XQd1IxhvO",
+	"VaVkjEXGRwzXtkqxvjHPdLgPbR8V023H2U7gqojW6qssRXC1qgUc+TgNwP0FHpOMLYMhV0vO081J3VfP",
+	"+hdj6lYAVq1GUcDW4XI4VXIV9qKpcnP9S1pXLVlbwUUTPFBZPJdEqbmWBQrFT0POUyy4o+RdTI4drnBF",
+	"jxCVT4YmI7I81s6XFIHdaxfUYL/XZhYaB83HN08hk5oFEPrW+gEkOQwoCg9Jh//OOcLJY9YhFGpW5xxu",
+	"TzJsU7Twcys2upmwdmTIxAFgxhCXktF5uz57cKoikFRRUGgTqvG+AxeTPNUSOcesmS5lBwH15Bab9yM9",
+	"tY8jyXm9Jdv1SAY07HAdOc66Fv8l8gzrSj2XtLBlE+VasUx9NNCEXZgo2Piu1ut3XJiXfAKkjbgw+xkR",
+	"FdfoDWHtP+A/zGUt4glHWJbysrxOI2dRDjo9rwEs3UyOvleRgGq5XRneyYAixO2JbLj1QZKsrRrCnfS+",
+	"yqiSrPtB1V8LbuAA6mLHWZzZH3K7kREPNVDZKijgx44kmJXfbwOiLPQfVLbath9vYzXVpq5ZtIPO4A2b",
+	"YR0LMDqtAqS25pG26eaxVGx2uJ0YPviqOnCGa22sbVh2VXsczJP+w0hEvNb9dc0RaXiLGQmxVGBX4Oye",
+	"quwdHOwNMiCfNVnko3uMyAJvf6NrqGCQBX+XTcgvQAmIEQrtMC2QVWOgxtYHsY5fXgDH1LHVdmrwmoWp",
+	"SlRmcYLsoSNTu/rI7fMpdVq1WTHkSQTP0rKiTAJvVZHQ8x+r1uxb/54hipT9dkyBu9Bk3/QpMaNm+7zA",
+	"Jza+0Cd7izxbILjJfoO/ove7lTv6ogqxU0IkeCc2JYFtBG/i0RRaBjz94vKVsXTGI1f45ALApfVjQFZD",
+	"MJdaJv9GYreYCsQY+BHHX229sQgIVDuy3qDtgzj7oWcgrq3yarnU5MBL3Ma1GHQx1GLq865gyyaUJmTQ",
+	"T4NYUVSTMmDLsNAXwRrMblMPb0kg5ZTzWu8icJzCQ82yMEbyvjz/FmVsGKcs83Bo1Lt9wt6UM+P1uMTO",
+	"jl/FciFkbBBeqv1W39rJBKLBODj/TAaX13/8xTWTUMcpgkvt7WLJPVLzm1C/QTpYF8qCGt83SeS9haAg",
+	"/GV94FiMB6YCQkZ8pNC8ErYPPNIgPKT/BeUvpiTPCA/AwlTtV4R2bnuRrrn6RJjRXSwTtP1p/Mh1siDy",
+	"R7Kt1DZcCZZiu+AGTstV4zD06tApKetaL+yVeabLs8v0UaFA7Tjbc+SaJkOCi1M++Ag7rra936b3/gP9",
+	"a5sL4zOknNN4es2lbqLloQUdAMNyjne9/SdCRFQNV4HLoY+WJU+SVqfUf74U8/hIR0WFjnkRRcXsN7lG",
+	"sWXtQAxA5cc3vbD3Wf/n4zv9r3de8lcfqh8gK2Fct5FjA2Hfm6UHEMibFwBE36V5Gp0HSwLB9HVGx33R",
+	"3YIpxTP95P/78vHz3Zc37+6+nB6f3Q3/5//oNfjgcs9MUQozVfd5fSgFN8tOArCta/DmTMUymLN0hdAO",
+	"FVOAfyqBn8RzverPB8DtgD+cerCX7poeZGKkuD9PuJGp+h1vJ7R36hU8JZ3ErWUkfeB84WgtA+wdBv/r",
+	"6vXbMLj67a0+NG/58CoM8kWGeXsppigBkXO6Qq8dJCaH5lYzybmUgc1yzqIjGYxEps/aC/1ryC99Mgj+",
+	"+RJaOxsg1JRIg0X8J0+kXx9WHBUJktFXns9IRVbvF/XBEI45j6hmkjPAyPVJseXZ3biYFPw2XTp64POq",
+	"pCZhbbgUb0wmhcgVULZm8ZxgyQwlGgHDocMHVY+Twog5iym+ArTKYTDlSaTVhOMXKrn143n7VgXUuxwb",
+	"gamJTkLxFwnOAXNKi23W1lK+pii8bg7DnYSsi9HOgvLPyS2EIpeOYvPliW7/amLbP1R+aZMVhnVoaYEx",
+	"3G8JHYvgo0PteGFF4Miuv2E3rJMA/6bCBmqvSJ/pkW1JTrZ7SIGUzcy2jYr+ncJSE7YwIOlD4BRUxxB7",
+	"xBAKJAFCAsuF8dVRKhEWZwf69UajnAiWmFLuugHedV5+WHmJNAvZJhAXSZcbWjJLDIUdU5Zok2PFWRZi",
+	"uGq4gv+3qID8YmvT5zvKi762BKmd1FBh6z9sbrQN6Vo8//bSo6nJfTMp0LCoF4r+Q3E7apQ54a724c2F",
+	"difeTcgwyFaepIwLSvYrJ00Fw1wZOrvNutFHmnl+T0fpYtt+SoZXRvpDnmLlTNUZ+BIe2AtDFd5sw7Nn",
+	"Vg+LnPUSTRlUnpqKFEA0uOeRQRl2ysKrQQT+Pos4Iszv6hrNLNqzZjuL2iwcRrJVxLWcEsaW3ZxQwrBI",
+	"tB40VBF/jaWq8Cx+WvDUznwHRUYsi67YhLeWT9jSYjvF+XDsLdiESI0xWQs3MQskH2VcmYp9zHXXGjtW",
+	"QA3wuLOvTyfplur9S3rqscX7W6PFn1KEsFfgYAcVhSPU1sA9z1gSAFfOiBfQ6Ig81Q4uC1JqSTHnVAzt",
+	"4F05p25FLb89oGlGLpxigyAVSyjslzOMVP4tNazB1Hv4URWQ16K/4UnyGkfejQ6CxoG1sy0l1JrRENHR",
+	"P2WLBU95pG0Ae9QcySAReOCAWsogi77gT8CtCkzncm1/pJEFGIBk6WU84nvb7cAqvK1W5g98qGsTXSKv",
+	"n9dIp3G2F6WlwLaefGx7M1xboPpgul/GiYobE/BMcflmhkK7920gbu8/iLT+PsVi9Zv4p2gew0WqeXO1",
+	"aOm2g4kDmLBF/ErIcBsksWxvqvzqTKR7qzGKS1ZZUnp234jsFeuqNqPgl35ELghS/LdwXGex4kC9bDx8",
+	"6FnU8oJ5OkhFIFJDw2MdCehFmHG+wLwUlWdpTQpPXptcjNjw9cQRyGs3kRgzRkaUqUgAayquCqBKzjK4",
+	"UzbmjwhrOsbIXfmKiPajN1i+4Gl90GujLxsTNvUHwCJKN5pxJlJVWb86lpCT6HyniQ4PfMw8lT1T6PEi",
+	"eHLWzG1r2Jg8QWpADd4epe7qqMl5YS+Uv/aVXs7hqoAMaSXHba3NEM4YfXTLTTSKnJd3Rx/gIOv0/jXn",
+	"AAgVNVL7N1O+AvgYKPxuUfcTr6ihIzOYG2TcQyU5APNFwRLoJ8uwAOXv5n8awlOvYngNf36JeM5blAM5",
+	"VRPMXfPJKZ6yvV3N3R3E8//Hi1ZyfRdsNGMTHhapDESSf/js39f3PFtRmnVaytHSS0AD13/Syi/A75fB",
+	"Tyx4k8VQvpNwKYMbNswTlgWvmGLBFb0EtAD/5/3VzxcB1Ua4K2oECGUCo+VIl1uI04QpvmS1WAJv6ZF9",
+	"7gvm3XY2EaaEQDzHXowNwJohjdPX43jEQwvJgMYsEhc5k0Jcb3JzLvoP1Jbx0vvSzsq2VfFCR1fFF4CR",
+	"SGPuMt9WYk+tXRjbEwAcGIEm4qLWL2cj5JM1lvQtOnMpsplWL5ijBLwDPrVJfzpQ6s7aJ1WVpcQK2ZoJ",
+	"owLvc9uZ0dtA1WbkWk4SNBKVmHCs0XR44I2uZKPZBFGLkNxroYixC8doHVtmQSoKWKYil7X29Dt4YB8Z",
+	"xzfbKnWLuNZfNtoF4y68jnHJMsBH17+yj+wFDzXce1cs1gfcpakO6SqLzOmmiqRLRDyEnGb0r+pF1qup",
+	"eBoYlss2HBu6H7S/Eq7w6MWZDuL0AhnABc74nI2mcco3YR+rpptWrP+A/2ga3MXmtqmciQdMN7IOfHkE",
+	"DnwZlPB1AYpZhIGM9YxCZgR+qmRLF3pXXiCXkMjVeaBVfIU+y/i+Cu37bJyPHK7hZjmN6Y4qjZsoo6vT",
+	"EHO4BLdTrG7Y4MS3S/34A98Pjvgbm3MrIZ2gI0Lj7WJetLWgpswGV9RAFRLkZxoFEpLvRZBrUS8VlW/u",
+	"UTJ5azT/+5TQHzrTg9jDVSYmenv6VOE79+BtjUkJYnYg7+49I/aDe/pjFGzG329NdDaRQa1KeSI57TXQ",
+	"qiqLkfvbo1ho3rfplb9VSj5JW6VZJoOULzH00YIcXMNOYcrk4JMQQCdh4ZkUWRDF4zHPMHwIyNRsxkOK",
+	"+aY2lQNe04YbhIyx9G09qLIGGzqLa3ffh1jtZXV9iNuyRwmqZBarIiWFKK5FWlYvutPqzfIiij7E6r3i",
+	"8450NrXertJuZyIRmnkR8xHY9rN4T2RRnGFHdvoPseLzZoV67uwfSJ4wzkPzkCvjqID5cEKV4KWCUD4R",
+	"FvvFbKfwD4hGTb0uplP8x0oowSSvC+n+8Mg1otonN5Ssk9nf00h8iNU1PnpoocUAr1TGgwY371Zl0l+v",
+	"gb0dfucSv7mcsgwyEkJae/xHNuGQpJ/xcQxF///KpQpSscRyF0pFHSIqYtkRURaTBgCc9eibLeJLVoV6",
+	"bkAUCHFTQegQwbNUxmJM1ojYqjWIH3CQg+fakLCLAlqyHq4uiSV0wKI6rn0WfYwJaroDqM5YqoOUAemO",
+	"q4BnYAVjqYpwCMxRW8RP2LYYG9+6Npsw3IvkHRkk42RiGQxX+n91QDMbWAm4pg/6f9tOfa249DS8ZAQW",
+	"3+FUQx8VNzeIAsMESNVOtENrZMd8gIjR0pl7qioKIRF+rM133bsYU5WkJ5UQnEG+eW/i7qDF6CYT16zi",
+	"f/AGhVVis1YA/0F2ijsf9DJiKehv3YV7f6Os1oudTPSNHTs3wZeaQ80GaPY54e3LLSkwUltLLMlOoqr0",
+	"NhMOgYzgKZNI1VUbdTJzceAoot+pqKUR42jXXSGxmUglS2Vr9n+Ly2/9ISwlJzCxGBPPsJPFxTMp0pDO",
+	"tvL9zFn3ars2jV7ojXRogUfnuAmPTwQeK5DKbhGrtGiPWZzwqPIj84oE5i4RoGgEB1HeJtZeobvn5s+P",
+	"V9c8SSwvBVbg2NN7N73s0Uao6Or0MinzDmeSeqiYSBphCwi1qNOHK4gTNDd0Hp39eFee7P4D/L+Zw6rY",
+	"Pd8VVwq9VARgtm5n4o3WWrOhLS+pwDgL62Wrc9GqK1/FNJE2kk9oriywgp4fMBvizObIW+/xiDIc1BRc",
+	"GnuZ3EaKurG5P3C+6By87yCK+/vJRBQVe8iUzUHsJoJyOZPlmfLHOBk3jO0NLdMs0Qnb+XGJntrjeNJ6",
+	"DPmd9P0nNeiP5KCAyqFV8O+cZYpn5QFsMD5to3c6xIY2crALiOQHdLl0DiQJ/dRENluCF7MuFzMHkLWt",
+	"Gw8RIi4fTYNMiDnyK2Mk05Iu1aOAFRCRUyan3xrM7vaJjedswvv/WvBJO7nOtl83s5mNpvz4UqQqE0nn",
+	"Oc0vnEE0gZjcgPZDpznOUOjbLXr2a3eKi2w4OP6VHY/vHp4/+9YI1hC92UksVWVqgpwzANCsy02wMpOx",
+	"kdrCBXBlnulyG5o+PIKDTvZZjOyPZV5+nkbSWIAQAoqyOElke3xpRzIwcxSIFDk4DFeicGj07G0H/zZc",
+	"mUQ3Ps6TAAkXYNTDVcAAZYJKKuRMX4iGInIL0+10OLubftXXn1wdMviNzfnrNOqsLjeN5EFsI93xK722",
+	"VaqFGOMd9sVVIKdiyakUHUJBcFryDOvJonbKTvWgoAt9QK8M7qekuBN0FAZzBtnB4KzIjOeUp+okuIUy",
+	"s1TfkgsgS0oo1ddrO9iG0rHC/FlvFJ1l/OXq9aqrvLzXK/7oWsdIgKMVsnOCRKQTnuHvztM8SVqBLADD",
+	"dW1rI726WTrJlbT71xTkDQmvpskqaCVQvUfxTdnVMpiBHYZUgjp/q8+iGntKcmR6jgHzAZkRCZPP5t/B",
+	"JqB8vPt2Lj6OAgdNnCRQviYDKfTOdLxW0oCd4t+BJsrV8Xp/c30yadVdu42dL2gmPWKZbrkPWQ3f3U0U",
+	"uugeXf0T7EOxTAuLmNiXUKFD3Ke0BUM6ODPuqlgM7F/QUUqpnBJOgHTdmeHMfaUPnK0+jXEWunMzvE6j",
+	"Q/kZXqfRNRyOdUU2kp5oKXKVIokMLh/spQSMIoDG038ltxP160nC2+ZGrttUcsRTXmM4UXAJn+oIoxAa",
+	"P8iSY9e1BtRczAGSpzCSTKmBy1QVy8ABvZ6uClMcMDNatajMiEhcFBsmPPjJVkdGYgKiYuDaUrH8udrS",
+	"qkvkqJMbU+HV5IZ0Y55t5K/XN5r9SdOoyw+6kW8WOGMjJMCjJlTX36dEf2OavLpHBFEcOZDZwVQsW7rP",
+	"2fMauihY7wXyLkqexfpKZ4H+jqiUP1BxKS7jkReo8+uPmL581gLmJUmnJzd2UFWxxtq5G99OxVwfvpbh",
+	"R/J7ngYRW0mAPiJEc9AaDrKOntcLUhyiFLFOmD4DCKx4G5SMT9DHmZg/mqzib4bHcbodj6MsvXr9LCBR",
+	"JXS1fvRVZVF9O7jMpo8qaNd2yrJ1OxbKAut0ZUHQTvILxocV76MgEYxcN7EKkhjKXZsKbeuwRuX1G+uz",
+	"oGrp3sRp9Cm94QlfTDEc2tnyvYHlExNZA80rW8RgwVBmStVA+BOFTkiZ29gnwLVA0HNPRWOD7NUL1zTo",
+	"jouGEdj+A/y/ecaVeby7GOsfNEtdWMLQ9kEMYfyqOjS6khJomXgNT8MQfAoFRh3EXKVJ7xpyE4OPDR4m",
+	"sROMeDDMgCgWsqIxLruZNbIGxlUhZv2MLzhT31vaKvLc9VC6FDjs4SASh13zqOYwM2oKfUaZvlfpg78t",
+	"OiNlRBtDycV9eiryDC/VIdrGgRRohwBH44VJCUm1FTLkSP9gck4hAUDiPtkmfQQWWAtnQo90CS+CXVTX",
+	"jgjJrWnajplcg65nS0bGeZKEDkYooGWsIVWSFU0pj/c8GLMk4SmAV26dfP3LupkX2SxOJ7dofe+e8em+",
+	"3w6mMFFOxRJQVYqEZoiOY/q3xWoPqBJ78zCvLiRc/+IOcB/dOWkpl7jdeaaawsfVEa7Jm+QFhUiVtF2b",
+	"Z/aZAvtyq+XTo6mIR9yNHo5FkoilRKrKNe+xHUOlkF3l5a/sAKIdR9yaaLU4ryRXamN6/VNoRWfKubZP",
+	"4P+1F9BD8HETyO2B4fhe2Lqby+s/KAwiFjwFxCUWyEXGWQQTCJKc5al1kqNG3YKs1+TSKu3sb+MpjQCU",
+	"595gTM/AthMmZ9sW3tzV3JAgQFCvTRISrT1kHl79kIpl2lr6XjyauZKP4w9UlicEgiVyFVK8U5nUvTln",
+	"Mi8j+vyXNsz08ebuEGjMZHlVBzL0RX8ndoi/DP6I/irwLVQVMyYsmxQILjb0SjydYQl/qiDgtOvBVxj3",
+	"GGMfj69fEWJGph9QVsAupfXzEooai1Cb2/ousCs1aI3YaNVAFnh1rbGzmzqIfkHjh4l+QddVBY2WRMaQ",
+	"vkq2aqVgC3c/gqZLpXWDXgX6hemMYKaNgMRqI4mpcFJOgXevOo5Vs/5wTTuOqxMLbtiMX+uH3qe1SrX7",
+	"5NAWczz1xMnNZaDsvAKCVRu3GcP9J6fxQha+34jPRSoVzlSzuX6AXraV0bwR2eQHOsAMksacGDFtZvko",
+	"V1BouJzGCSc+s6L01xBkVcxMI5OCZqs7V+YPqNe+59KCEwjW07MXNtTLzlkXvp2Qp5GoPmvexvfcAh+0",
+	"vyK/p5F4dCKiJb6Gz2/LDwysgYSGsMi4BLjLGfBSgcoh6FRIZUYMUWei9XfRHBtIzf6D+dfXGV9960c5",
+	"P4lH1SazPgMv6Y2mdyjzeBs63jbWEjZ9bvDptUYyHxb89PnNZXB29uzs5xAZ+pYphO1EBvS1+VAPa8gD",
+	"JZzZtdOytQgAQ4JAMrZgma1AJAhTf1GAu0yPjh5pY0GvfBbBqm9Z7UqKvvWVnqp50hKkfSv1xS+KCiik",
+	"fJPE+nZhstPII4p/TSNrGvFEci9SZPvLimvwuCXVXw3caDisPEt6570+QE/RJ6yP9fcUyjYxdrCyCtiO",
+	"y3HorL96KRYxl27ZbPGaVsr5wvPS1RSILeACxYaIQzwuUJ6LFgyK6WYTt1NB2ITGwnXCqq9y7nkFArwu",
+	"sOFMn4hOeap5W3i/1DD+h27yqLVrIoyCUxNIp+UbtSmwo4RlmzXk1GWhoT4RRXMA4b3ZGhSVjBUncAZA",
+	"G9Ly6nCRO1/FlHciX6HCSyOq3iUI8VWhXG0Tl4W63VhRJ912wZb0OQnIKVoI5Tm+KnJ+H3wFOrjxwL8B",
+	"TqWUDk7bwKbHyT8/6EVZiVxbnhcbhnoSL7jzhYXx4ZmooljHOF2MggBUmQSz48wH2hKkjYZeJiyCWh/M",
+	"C5G5Nk3AoKR3Ecdt/bWPBojMivBEcLpajFgyd6WP8MH8Qow8K3hrmUue3Lt9X7JkpGdHZL61+YMKvB2W",
+	"M9wOyskEoZYosuDdAhvmSvEamCXe/S45oeQTPU3xjkFW8HdmsLmAUSYlicJs1KKJAmjk7tt/BwAA//8=",
 }
 
 // decodeSpec returns the embedded OpenAPI spec as raw JSON bytes,

@@ -7,6 +7,7 @@ import (
 	"time"
 
 	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
 	"gonum.org/v1/gonum/stat/distuv"
 
 	"fribbet/internal/core/date"
@@ -14,11 +15,15 @@ import (
 	"fribbet/internal/core/dogtest"
 	"fribbet/internal/core/feet"
 	"fribbet/internal/core/growth"
+	"fribbet/internal/core/kit"
 	"fribbet/internal/core/measure"
 	"fribbet/internal/core/quick"
 	"fribbet/internal/core/record"
 	"fribbet/internal/core/state"
+	"fribbet/internal/core/temper"
+	"fribbet/internal/core/verdict"
 	"fribbet/internal/core/virtual"
+	"fribbet/internal/words/wordstest"
 )
 
 // The closed form against its own integral, and at the mean, where it is σ(√2−1)/√π (Gneiting & Raftery 2007).
@@ -40,17 +45,30 @@ func TestCRPSIsItsIntegral(t *testing.T) {
 
 // Equal chances are a binomial.
 func TestExpectedIsABinomialOfEqualChances(t *testing.T) {
-	chances := make([]float64, 400)
-	for i := range chances {
-		chances[i] = 0.02
+	var equal sum
+	for range 400 {
+		equal.take(0.02)
 	}
-	e, b := Expected(chances), distuv.Binomial{N: 400, P: 0.02}
+	e, b := equal.expected(), distuv.Binomial{N: 400, P: 0.02}
 	assert.InDelta(t, 8, e.Value, 1e-9)
 	assert.GreaterOrEqual(t, b.CDF(e.Low), 0.05)
 	assert.Less(t, b.CDF(e.Low-1), 0.05)
 	assert.GreaterOrEqual(t, b.CDF(e.High), 0.95)
 	assert.Less(t, b.CDF(e.High-1), 0.95)
-	assert.Zero(t, Expected(nil).High)
+	assert.Zero(t, (&sum{}).expected().High)
+}
+
+// Of many the normal stands for the sum, and where few are to happen a Poisson: both against the exact binomial.
+func TestExpectedOfManyIsAboutTheExact(t *testing.T) {
+	for _, p := range []float64{0.002, 0.3} {
+		var many sum
+		for range 5000 {
+			many.take(p)
+		}
+		e, b := many.expected(), distuv.Binomial{N: 5000, P: p}
+		assert.InDelta(t, 0.05, b.CDF(e.Low), 0.06)
+		assert.InDelta(t, 0.95, b.CDF(e.High), 0.04)
+	}
 }
 
 const twoYears = 104 // weeks
@@ -104,35 +122,43 @@ func lived(r *rand.Rand, w virtual.World, long, weeks int) (dog.Dog, []record.Si
 }
 
 // after is a plain date: so many weeks after each trim.
-func after(weeks int) func(feet.Feet) (date.Date, bool) {
-	return func(f feet.Feet) (date.Date, bool) { return f.Sat().AddDays(7 * weeks), true }
+func after(weeks int) Rules {
+	return Rules{
+		Due:   func(f feet.Feet) (date.Date, bool) { return f.Sat().AddDays(7 * weeks), true },
+		Terms: func(feet.Feet) verdict.Terms { return verdict.For(quick.AtFirstSign, kit.SomeHand, true, false) },
+		Pace:  func([]record.Sitting, kit.Work) temper.Pace { return temper.LearnPace(kit.SomeHand, kit.Clipping, nil) },
+	}
+}
+
+// report is what was said of a dog of these records.
+func report(d dog.Dog, told []record.Sitting, checks []record.Check, rules Rules) Report {
+	r, _ := Of(d, told, checks, rules, nil)
+	return r
 }
 
 // Of dogs drawn from the model what was said holds: nine lengths in ten, and as many cuts bleed as were to; it is better
 // than the plain rule. Of dogs that show their quick late more bleed than were to, and it says so.
 func TestAWorldWhoseTruthIsKnown(t *testing.T) {
-	sum := func(w virtual.World) (all Report, bled int, low, high float64) {
+	over := func(w virtual.World) (all Report, bled int, low, high float64) {
 		r := rand.New(rand.NewPCG(34, 1))
-		var chances []float64
+		var chances sum
 		for range 12 {
 			d, told := lived(r, w, twoYears, 3)
-			one := Of(d, told, nil, after(3))
+			one := report(d, told, nil, after(3))
 			all.Lengths.Seen, all.Lengths.In90 = all.Lengths.Seen+one.Lengths.Seen, all.Lengths.In90+one.Lengths.In90
 			all.Lengths.CRPS, all.Lengths.Plain = all.Lengths.CRPS+one.Lengths.CRPS, all.Lengths.Plain+one.Lengths.Plain
 			for _, b := range one.Cuts.Bins {
 				bled += b.Bled
-				for range b.Cuts {
-					chances = append(chances, b.Said)
-				}
+				chances.add(b.chances)
 			}
 			all.Cuts.Brier, all.Cuts.Plain = all.Cuts.Brier+one.Cuts.Brier, all.Cuts.Plain+one.Cuts.Plain
 			all.Dates.About, all.Dates.NotYet, all.Dates.Later = all.Dates.About+one.Dates.About, all.Dates.NotYet+one.Dates.NotYet, all.Dates.Later+one.Dates.Later
 			all.LeftOut.Unlooked += one.LeftOut.Unlooked
 		}
-		e := Expected(chances)
+		e := chances.expected()
 		return all, bled, e.Low, e.High
 	}
-	r, bled, low, high := sum(virtual.World{})
+	r, bled, low, high := over(virtual.World{})
 	share := 100 * float64(r.Lengths.In90) / float64(r.Lengths.Seen)
 	assert.True(t, share > 86 && share < 96, "%.1f", share)
 	assert.Less(t, r.Lengths.CRPS, 0.5*r.Lengths.Plain, "better than the usual length")
@@ -142,7 +168,7 @@ func TestAWorldWhoseTruthIsKnown(t *testing.T) {
 	assert.Positive(t, r.Dates.About+r.Dates.Later)
 	assert.Zero(t, r.LeftOut.Unlooked)
 
-	_, bled, _, high = sum(virtual.World{Later: 0.6})
+	_, bled, _, high = over(virtual.World{Later: 0.6})
 	assert.Greater(t, float64(bled), high, "whose faces show late bleed more than was said")
 }
 
@@ -157,7 +183,7 @@ func TestATallysCutsAreCalledAsItsHandKnewThem(t *testing.T) {
 				told[i].Records[k].Faces = nil
 			}
 		}
-		all = append(all, Of(d, told, nil, after(3)))
+		all = append(all, report(d, told, nil, after(3)))
 	}
 	bled, said := 0, 0.0
 	for _, b := range Together(all).Cuts.Bins {
@@ -176,7 +202,7 @@ func TestNothingMarksItself(t *testing.T) {
 			told[i].Records[k].Assumed, told[i].Records[k].LengthBefore = true, nil
 		}
 	}
-	r := Of(d, told, nil, after(4))
+	r := report(d, told, nil, after(4))
 	assert.Equal(t, len(told), r.LeftOut.Unlooked)
 	assert.Equal(t, len(told)*len(d.Nails), r.LeftOut.Assumed)
 	assert.Zero(t, r.Dates)
@@ -192,10 +218,10 @@ func TestFeltNailsAndSpeed(t *testing.T) {
 	touches := measure.Touches.Number()
 	look := record.Check{On: told[3].On.AddDays(10), Looks: []record.Look{{Code: d.Nails[2].Code, Gap: &touches}}}
 	start := time.Now()
-	r := Of(d, told, []record.Check{look}, after(3))
+	r := report(d, told, []record.Check{look}, after(3))
 	assert.Less(t, time.Since(start), time.Second)
 	assert.Equal(t, 1, r.Floors.Seen)
-	assert.Equal(t, 1, r.Floors.Touched)
+	assert.Equal(t, 1, r.Floors.Was)
 	assert.Equal(t, 0.25, r.Floors.Plain)
 }
 
@@ -203,29 +229,104 @@ func TestFeltNailsAndSpeed(t *testing.T) {
 func BenchmarkThreeYears(b *testing.B) {
 	d, told := lived(rand.New(rand.NewPCG(2, 1)), virtual.World{}, 156, 4)
 	for b.Loop() {
-		Of(d, told, nil, after(4))
+		report(d, told, nil, after(4))
 	}
 }
 
+// A quarter counts its trims, nails, blood, looks, dates that were kept, and how far quicks drew back since the first.
 func TestQuartersOfADog(t *testing.T) {
 	calm := 6.0
-	cut := record.Nail{Code: dogtest.Plain().Nails[0].Code, Cuts: []float64{1}}
-	bled := cut
-	bled.Blood = true
-	got := Quarters([]record.Sitting{
+	d := dogtest.Plain()
+	d.Entered = date.MustParse("2026-01-01")
+	cut := record.Nail{Code: d.Nails[0].Code, Cuts: []float64{1}}
+	bled := record.Nail{Code: d.Nails[1].Code, Cuts: []float64{1}, Blood: true}
+	_, got := Of(d, []record.Sitting{
 		{On: date.MustParse("2026-04-01"), Records: []record.Nail{cut, bled}},
 		{On: date.MustParse("2026-01-15"), Records: []record.Nail{cut}, Calm: &calm, Arrival: &record.Arrival{Touching: record.Most}},
 		{On: date.MustParse("2026-03-31"), Records: []record.Nail{cut}, Arrival: &record.Arrival{Touching: record.None}},
-	})
+	}, nil, after(4), nil)
+	require.Len(t, got, 2)
+	assert.NotNil(t, got[0].Drawn)
+	assert.NotNil(t, got[1].Drawn)
+	got[0].Drawn, got[1].Drawn = nil, nil
 	assert.Equal(t, []Quarter{
-		{From: date.MustParse("2026-01-01"), Trims: 2, Nails: 2, Looked: 2, Touched: 1, Calm: &calm, noted: 1},
-		{From: date.MustParse("2026-04-01"), Trims: 1, Nails: 2, Bled: 1},
+		{From: date.MustParse("2026-01-01"), Trims: 2, Nails: 2, Looked: 2, Touched: 1, Calm: &calm, noted: 1, Dated: 1, dogs: 1},
+		{From: date.MustParse("2026-04-01"), Trims: 1, Nails: 2, Bled: 1, Dated: 1, Kept: 1, dogs: 1},
 	}, got)
-	longer := 12.0
-	both := QuartersTogether([][]Quarter{got, {{From: got[0].From, Trims: 1, Calm: &longer, noted: 2}}})
+	assert.Empty(t, Trends(got), "of few cases there is no trend")
+	many := []Quarter{{From: got[0].From, Nails: 60, Bled: 3}, {From: got[1].From, Nails: 50, Bled: 1, Dated: 12, Kept: 6}}
+	assert.Equal(t, []Trend{{BledOf100, []Point{{got[0].From, 5}, {got[1].From, 2}}}}, Trends(many), "nor of one quarter alone")
+	longer, back := 12.0, 0.6
+	both := QuartersTogether([][]Quarter{got, {{From: got[0].From, Trims: 1, Calm: &longer, noted: 2, Drawn: &back, dogs: 1}}})
 	assert.Len(t, both, 2)
 	assert.Equal(t, 3, both[0].Trims)
 	assert.InDelta(t, 10, *both[0].Calm, 1e-9, "each note counts once")
+	assert.InDelta(t, 0.6, *both[0].Drawn, 1e-9)
+}
+
+// A dog whose dewclaws grow by half as fast again is found out, and only in what is wrong; trims that take longer too.
+func TestWhereItIsWrongItSaysSo(t *testing.T) {
+	r := rand.New(rand.NewPCG(4, 1))
+	var right, wrong []Report
+	for range 6 {
+		d, told := lived(r, virtual.World{}, twoYears, 4)
+		for i := range told {
+			minutes := 12 + 2*r.NormFloat64()
+			told[i].Minutes = &minutes
+		}
+		right = append(right, report(d, told, nil, after(4)))
+		for i := range told {
+			minutes := 4 * *told[i].Minutes
+			told[i].Minutes = &minutes
+			for k := range told[i].Records {
+				if one := &told[i].Records[k]; one.Code.Dewclaw() {
+					longer := *one.LengthBefore
+					longer.MM += 1.2 * float64(i%2+1)
+					one.LengthBefore = &longer
+				}
+			}
+		}
+		wrong = append(wrong, report(d, told, nil, after(4)))
+	}
+	said := func(all []Report) string {
+		out := ""
+		for _, w := range Together(all).Wrongs() {
+			out += wordstest.Of(w.Says) + " " + wordstest.Of(w.Teach) + "\n"
+		}
+		return out
+	}
+	assert.NotContains(t, said(right), "grow about")
+	assert.Contains(t, said(wrong), "Dewclaws grow about")
+	assert.NotContains(t, said(wrong), "Front nails grow")
+	assert.Contains(t, said(wrong), "Trims take about")
+	assert.Contains(t, said(wrong), "note the minutes")
+	assert.Empty(t, Together(nil).Wrongs(), "of nothing nothing is wrong")
+	assert.NotEmpty(t, Together(nil).Teaches())
+}
+
+// A quick that was seen, a gap that was measured and a nail told in one press stand beside what was said of them.
+func TestAPressASpareAndAGapAreHeldAgainstWhatWasSaid(t *testing.T) {
+	d, told := lived(rand.New(rand.NewPCG(5, 1)), virtual.World{}, twoYears, 3)
+	gap := measure.Number{MM: 1.4, By: measure.Caliper, SD: 0.2}
+	one := &told[5].Records[2]
+	one.Faces, one.EndFace, one.Blood, one.Cuts = nil, quick.White, false, one.Cuts[:1]
+	told[6].Records[3].Landmarks = []quick.Seen{{Mark: quick.SeenThrough, Spare: 3, SD: 0.4}}
+	kinds := map[What]int{}
+	r, _ := Of(d, told, []record.Check{{On: told[7].On.AddDays(5), Looks: []record.Look{{Code: d.Nails[2].Code, Gap: &gap}}}}, after(3), func(f Foretold) {
+		kinds[f.What]++
+		if f.What != Due {
+			assert.LessOrEqual(t, f.Low(), f.Said)
+			assert.GreaterOrEqual(t, f.High(), f.Said)
+		}
+	})
+	assert.Equal(t, 1, kinds[Gap])
+	assert.Equal(t, 1, kinds[Spare])
+	assert.Equal(t, 1, r.Gaps.Seen)
+	assert.Equal(t, 1, r.Spares.Seen)
+	assert.Positive(t, r.Presses.Seen)
+	assert.Equal(t, kinds[Press], r.Presses.Seen)
+	assert.Equal(t, kinds[Cut], r.Cuts.All())
+	assert.Equal(t, len(told)-1, kinds[Due], "the first had no date")
 }
 
 // Dogs together are the sum of each: of one alone it is that one.
@@ -234,7 +335,7 @@ func TestDogsTogether(t *testing.T) {
 	var all []Report
 	for range 3 {
 		d, told := lived(r, virtual.World{}, twoYears, 4)
-		all = append(all, Of(d, told, nil, after(4)))
+		all = append(all, report(d, told, nil, after(4)))
 	}
 	one, sum := Together(all[:1]), Together(all)
 	for i, b := range one.Cuts.Bins {

@@ -3,25 +3,25 @@ package hindsight
 import (
 	"math"
 
-	"gonum.org/v1/gonum/stat/distuv"
-
-	"fribbet/internal/core/claw"
 	"fribbet/internal/core/date"
 	"fribbet/internal/core/dog"
 	"fribbet/internal/core/estimate"
 	"fribbet/internal/core/feet"
-	"fribbet/internal/core/measure"
 	"fribbet/internal/core/nail"
 	"fribbet/internal/core/record"
-	"fribbet/internal/core/verdict"
 )
 
 // Report is what was said of a dog beforehand, beside what then was.
 type Report struct {
 	Cuts    Cuts
-	Lengths Lengths
-	Floors  Floors
+	Presses Chances
+	Lengths Numbers
+	Spares  Numbers
+	Gaps    Numbers
+	Minutes Numbers // scored by their logarithm
+	Floors  Chances
 	Dates   Dates
+	Growth  map[nail.Group]Growth
 	LeftOut LeftOut
 }
 
@@ -38,32 +38,41 @@ type Bin struct {
 	Bled     int
 	Said     float64           // the mean of what was said
 	Expected estimate.Estimate // how many were to bleed
-	chances  []float64
+	chances  sum
 }
 
-// Lengths are those that were measured.
-type Lengths struct {
+// Numbers are those that were measured, against the range that was told.
+type Numbers struct {
 	Seen        int
 	In90        int               // within the range that holds nine times in ten
 	Share       estimate.Estimate // of that, of 100
-	CRPS, Plain float64           // mean, mm; plain is the usual length of such a nail, a sixth off
+	CRPS, Plain float64           // mean, in their unit; plain is what a plain rule comes to
+	Off, off2   float64           // how much more it was than was said, added up, and the squares of that
 }
 
-// Floors are nails of which somebody felt whether they touch.
-type Floors struct {
-	Seen, Touched int
-	Expected      estimate.Estimate // how many were to touch
-	Brier, Plain  float64           // mean; plain is an even chance
-	chances       []float64
+// Chances are things that happen or do not.
+type Chances struct {
+	Seen, Was    int
+	Expected     estimate.Estimate // how many were to
+	Brier, Plain float64           // mean; plain is what a plain rule comes to
+	chances      sum
 }
 
 // Dates are those of trims before which somebody looked whether nails touched, against the date that was said.
-type Dates struct {
-	Before  int // a nail touched before its date
-	About   int // one touched within a few days of it
-	NotYet  int // none touched, before it: as was said
-	Later   int // none touched yet, on it or after
-	Untried int // one touched long after it: nobody knows since when
+type Dates struct{ Before, About, NotYet, Later, Untried int }
+
+// Growth is how much nails grew between two measured lengths, against what was said. The nails of one trim count as one:
+// what they are off by they are off by together.
+type Growth struct {
+	Trims           int
+	Said, Was, was2 float64 // mm, added up; of what a trim's were beyond what was said also the squares
+	on              date.Date
+	open            float64 // what the nails of the trim on that day are beyond what was said so far
+}
+
+func (g Growth) closed() Growth {
+	g.was2, g.open, g.on = g.was2+g.open*g.open, 0, date.Date{}
+	return g
 }
 
 // LeftOut is what could not be held against anything, since nobody told it.
@@ -72,17 +81,6 @@ type LeftOut struct {
 	Unlooked int // trims before which nobody looked at the floor
 	Sittings int // of so many
 }
-
-// bounds are the chances up to which cuts are put together.
-var bounds = []float64{1.0 / 600, 1.0 / 300, 1.0 / 100, 1.0 / 30, 1}
-
-// Judgement (ours).
-const (
-	plainRisk   = 1.0 / 200
-	plainSpread = 1.0 / 6 // of the usual length, as a standard deviation
-	aboutDays   = 3       // to either side of a date
-	enough      = 10      // of a kind, before anything is said of it
-)
 
 // Better tells whether the cuts' chances say more than the plain rule's.
 func (c Cuts) Better() bool { return c.Brier <= c.Plain }
@@ -104,139 +102,141 @@ func (c Cuts) All() (n int) {
 // All is how many trims' dates were held against what was seen.
 func (d Dates) All() int { return d.Before + d.About + d.NotYet + d.Later }
 
-// Of runs through what was told of a dog; due is what would have been said of the next date after each trim.
-func Of(d dog.Dog, sittings []record.Sitting, checks []record.Check, due func(feet.Feet) (date.Date, bool)) Report {
-	r := Report{}
-	for _, b := range bounds {
-		r.Cuts.Bins = append(r.Cuts.Bins, Bin{UpTo: b})
-	}
-	var touching []float64
-	var next date.Date
+// Of runs through what was told of a dog and says all of it anew by today's rules; tell is told each thing, nil nothing.
+func Of(d dog.Dog, sittings []record.Sitting, checks []record.Check, rules Rules, tell func(Foretold)) (Report, []Quarter) {
+	r, q := blank(), quarters{}
+	t := teller{Rules: rules, sat: map[nail.Code]date.Date{}, tell: func(f Foretold) {
+		r.take(f)
+		q.take(f)
+		if tell != nil {
+			tell(f)
+		}
+	}}
 	feet.Replay(d, sittings, checks, func(f feet.Feet, s *record.Sitting, c *record.Check) {
 		if c != nil {
 			for _, l := range c.Looks {
-				r.length(f, l.Code, l.Length)
-				touching = r.floor(f, l, touching)
+				t.length(f, l.Code, l.Length)
+				t.floor(f, l)
 			}
 			return
 		}
-		r.LeftOut.Sittings++
-		r.date(s, next)
+		t.left.Sittings++
+		q.begin(*s)
+		t.arrival(s)
+		t.minutes(s)
+		t.before = append(t.before, *s)
 	}, func(f feet.Feet, i int, one record.Nail) {
-		r.length(f, one.Code, one.LengthBefore)
-		r.cuts(f, i, one)
+		t.length(f, one.Code, one.LengthBefore)
+		t.cuts(f, i, one)
 	}, func(f feet.Feet) {
 		if f.Sat() == f.Day() {
-			next, _ = due(f)
+			t.next, _ = rules.Due(f)
+			q.end(f)
 		}
 	})
-	r.finish(touching)
+	r.LeftOut = t.left
+	r.finish()
+	return r, q.all
+}
+
+func blank() Report {
+	r := Report{Growth: map[nail.Group]Growth{}}
+	for _, b := range bounds {
+		r.Cuts.Bins = append(r.Cuts.Bins, Bin{UpTo: b})
+	}
 	return r
 }
 
-// length holds a measured length against what was believed.
-func (r *Report) length(f feet.Feet, code nail.Code, seen *measure.Number) {
-	i := f.Index(code)
-	if seen == nil || i < 0 {
+// take adds one thing up.
+func (r *Report) take(f Foretold) {
+	switch f.What {
+	case Cut:
+		r.cut(f)
+	case Press:
+		r.Presses.take(f)
+	case Touches:
+		r.Floors.take(f)
+	case Length:
+		r.Lengths.take(f)
+		r.grew(f)
+	case Spare:
+		r.Spares.take(f)
+	case Gap:
+		r.Gaps.take(f)
+	case Minutes:
+		log := f
+		log.Said, log.Was, log.plain = math.Log(f.Said), math.Log(f.Was), math.Log(f.plain)
+		r.Minutes.take(log)
+	case Due:
+		r.Dates.take(f.Came)
+	}
+}
+
+func (d *Dates) take(c Came) {
+	switch c {
+	case Before:
+		d.Before++
+	case About:
+		d.About++
+	case NotYet:
+		d.NotYet++
+	case Later:
+		d.Later++
+	case Untried:
+		d.Untried++
+	case Unseen:
+	}
+}
+
+func (n *Numbers) take(f Foretold) {
+	off := f.Was - f.Said
+	n.Seen++
+	if math.Abs(off) <= estimate.Z90*f.SD {
+		n.In90++
+	}
+	n.Off, n.off2 = n.Off+off, n.off2+off*off
+	n.CRPS += CRPS(f.Said, f.SD, f.Was)
+	n.Plain += CRPS(f.plain, f.plainSD, f.Was)
+}
+
+func (c *Chances) take(f Foretold) {
+	c.Seen, c.Was = c.Seen+1, c.Was+int(f.Was)
+	c.Brier += Brier(f.Said, f.Was)
+	c.Plain += Brier(f.plain, f.Was)
+	c.chances.take(f.Said)
+}
+
+func (r *Report) grew(f Foretold) {
+	if f.grown <= 0 {
 		return
 	}
-	believed := f.Read(i).Length
-	sd := math.Hypot((believed.High-believed.Value)/estimate.Z90, seen.SD)
-	l := &r.Lengths
-	l.Seen++
-	if math.Abs(seen.MM-believed.Value) <= estimate.Z90*sd {
-		l.In90++
+	g := r.Growth[f.Code.Group()]
+	if f.On != g.on {
+		g = g.closed()
+		g.Trims, g.on = g.Trims+1, f.On
 	}
-	l.CRPS += CRPS(believed.Value, sd, seen.MM)
-	usual := claw.Assumed(code, f.Nails[i].Shape, f.Where(f.Day()).Weight).Length
-	l.Plain += CRPS(usual, math.Hypot(plainSpread*usual, seen.SD), seen.MM)
+	off := f.Was - f.Said
+	g.Said, g.Was, g.open = g.Said+f.grown, g.Was+f.grown+off, g.open+off
+	r.Growth[f.Code.Group()] = g
 }
 
-// floor holds a felt nail against how likely it was to touch.
-func (r *Report) floor(f feet.Feet, l record.Look, chances []float64) []float64 {
-	i := f.Index(l.Code)
-	if l.Gap == nil || i < 0 || l.Code.Dewclaw() {
-		return chances
-	}
-	left := f.Read(i).Floor
-	said, was := distuv.UnitNormal.CDF(-left.Mean/left.SD), 0.0
-	if l.Gap.MM <= claw.TouchGap {
-		was = 1
-		r.Floors.Touched++
-	}
-	r.Floors.Seen++
-	r.Floors.Brier += Brier(said, was)
-	r.Floors.Plain += Brier(0.5, was)
-	return append(chances, said)
-}
-
-// date holds the date that was said against what was seen at arrival.
-func (r *Report) date(s *record.Sitting, said date.Date) {
-	told := s.Arrival != nil && s.Arrival.Touching != record.Unlooked
-	switch {
-	case !told:
-		r.LeftOut.Unlooked++
-	case said.IsZero():
-	case s.Arrival.Touching == record.None && s.On.Before(said):
-		r.Dates.NotYet++
-	case s.Arrival.Touching == record.None:
-		r.Dates.Later++
-	case s.On.Before(said.AddDays(-aboutDays)):
-		r.Dates.Before++
-	case !s.On.After(said.AddDays(aboutDays)):
-		r.Dates.About++
-	default:
-		r.Dates.Untried++
-	}
-}
-
-// cuts holds each counted cut of a nail against the chance that it was called, as the bench would have called it: by the
-// nails before it and by its own cuts and ends so far.
-func (r *Report) cuts(f feet.Feet, i int, one record.Nail) {
-	e := one.Event(f.Day())
-	switch {
-	case len(e.Cuts) == 0:
-		return
-	case one.Assumed:
-		r.LeftOut.Assumed++
-		return
-	}
-	believed, _ := f.Belief(i, f.Read(i))
-	for _, l := range e.Landmarks {
-		believed.See(l)
-	}
-	for k, c := range e.Cuts {
-		r.cut(verdict.Risk(believed, c.MM), e.Blood && k == len(e.Cuts)-1)
-		if c.Face != "" {
-			believed.Cut(c.MM, c.Face)
-		} else {
-			believed.CutMilder(c.MM, e.Stop) // a hand that went on had seen no sign at which it stops
-		}
-	}
-}
-
-func (r *Report) cut(risk float64, bled bool) {
-	was := 0.0
+func (r *Report) cut(f Foretold) {
 	for i := range r.Cuts.Bins {
-		b := &r.Cuts.Bins[i]
-		if risk > b.UpTo {
-			continue
+		if b := &r.Cuts.Bins[i]; f.Said <= b.UpTo {
+			b.Cuts, b.Bled, b.Said = b.Cuts+1, b.Bled+int(f.Was), b.Said+f.Said
+			b.chances.take(f.Said)
+			break
 		}
-		b.Cuts++
-		b.Said += risk
-		b.chances = append(b.chances, risk)
-		if bled {
-			b.Bled++
-			was = 1
-		}
-		break
 	}
-	r.Cuts.Brier += Brier(risk, was)
-	r.Cuts.Plain += Brier(plainRisk, was)
+	r.Cuts.Brier += Brier(f.Said, f.Was)
+	r.Cuts.Plain += Brier(f.plain, f.Was)
 }
 
 // finish makes means of sums.
-func (r *Report) finish(touching []float64) {
+func (r *Report) finish() {
+	for group, g := range r.Growth {
+		r.Growth[group] = g.closed()
+	}
 	mean := func(n int, sums ...*float64) {
 		for _, sum := range sums {
 			if n > 0 {
@@ -244,47 +244,61 @@ func (r *Report) finish(touching []float64) {
 			}
 		}
 	}
-	all := 0
 	for i := range r.Cuts.Bins {
 		b := &r.Cuts.Bins[i]
-		all += b.Cuts
 		mean(b.Cuts, &b.Said)
-		b.Expected = Expected(b.chances)
+		b.Expected = b.chances.expected()
 	}
-	mean(all, &r.Cuts.Brier, &r.Cuts.Plain)
-	mean(r.Lengths.Seen, &r.Lengths.CRPS, &r.Lengths.Plain)
-	r.Lengths.Share = estimate.Share(r.Lengths.In90, r.Lengths.Seen, estimate.Z90).Times(100)
-	mean(r.Floors.Seen, &r.Floors.Brier, &r.Floors.Plain)
-	r.Floors.chances = touching
-	r.Floors.Expected = Expected(touching)
+	mean(r.Cuts.All(), &r.Cuts.Brier, &r.Cuts.Plain)
+	for _, n := range []*Numbers{&r.Lengths, &r.Spares, &r.Gaps, &r.Minutes} {
+		mean(n.Seen, &n.CRPS, &n.Plain)
+		n.Share = estimate.Share(n.In90, n.Seen, estimate.Z90).Times(100)
+	}
+	for _, c := range []*Chances{&r.Presses, &r.Floors} {
+		mean(c.Seen, &c.Brier, &c.Plain)
+		c.Expected = c.chances.expected()
+	}
 }
 
 // Together is what was said of some dogs.
-func Together(all []Report) (r Report) {
-	for i, b := range bounds {
-		bin := Bin{UpTo: b}
-		for _, one := range all {
-			if from := one.Cuts.Bins; len(from) > i {
-				bin.Cuts, bin.Bled, bin.Said = bin.Cuts+from[i].Cuts, bin.Bled+from[i].Bled, bin.Said+from[i].Said*float64(from[i].Cuts)
-				bin.chances = append(bin.chances, from[i].chances...)
-			}
-		}
-		r.Cuts.Bins = append(r.Cuts.Bins, bin)
-	}
-	var touching []float64
+func Together(all []Report) Report {
+	r := blank()
 	for _, one := range all {
-		cuts, seen, felt := float64(one.Cuts.All()), float64(one.Lengths.Seen), float64(one.Floors.Seen)
+		for i, from := range one.Cuts.Bins {
+			b, n := &r.Cuts.Bins[i], float64(from.Cuts)
+			b.Cuts, b.Bled, b.Said = b.Cuts+from.Cuts, b.Bled+from.Bled, b.Said+from.Said*n
+			b.chances.add(from.chances)
+		}
+		cuts := float64(one.Cuts.All())
 		r.Cuts.Brier, r.Cuts.Plain = r.Cuts.Brier+cuts*one.Cuts.Brier, r.Cuts.Plain+cuts*one.Cuts.Plain
-		r.Lengths.Seen, r.Lengths.In90 = r.Lengths.Seen+one.Lengths.Seen, r.Lengths.In90+one.Lengths.In90
-		r.Lengths.CRPS, r.Lengths.Plain = r.Lengths.CRPS+seen*one.Lengths.CRPS, r.Lengths.Plain+seen*one.Lengths.Plain
-		r.Floors.Seen, r.Floors.Touched = r.Floors.Seen+one.Floors.Seen, r.Floors.Touched+one.Floors.Touched
-		r.Floors.Brier, r.Floors.Plain = r.Floors.Brier+felt*one.Floors.Brier, r.Floors.Plain+felt*one.Floors.Plain
-		touching = append(touching, one.Floors.chances...)
+		for _, pair := range [][2]*Numbers{{&r.Lengths, &one.Lengths}, {&r.Spares, &one.Spares}, {&r.Gaps, &one.Gaps}, {&r.Minutes, &one.Minutes}} {
+			pair[0].add(*pair[1])
+		}
+		r.Presses.add(one.Presses)
+		r.Floors.add(one.Floors)
+		for group, g := range one.Growth {
+			sum := r.Growth[group]
+			r.Growth[group] = Growth{Trims: sum.Trims + g.Trims, Said: sum.Said + g.Said, Was: sum.Was + g.Was, was2: sum.was2 + g.was2}
+		}
 		d, o := &r.Dates, one.Dates
 		d.Before, d.About, d.NotYet, d.Later, d.Untried = d.Before+o.Before, d.About+o.About, d.NotYet+o.NotYet, d.Later+o.Later, d.Untried+o.Untried
 		l, left := &r.LeftOut, one.LeftOut
 		l.Assumed, l.Unlooked, l.Sittings = l.Assumed+left.Assumed, l.Unlooked+left.Unlooked, l.Sittings+left.Sittings
 	}
-	r.finish(touching)
+	r.finish()
 	return r
+}
+
+// add adds means to sums.
+func (n *Numbers) add(o Numbers) {
+	seen := float64(o.Seen)
+	n.Seen, n.In90, n.Off, n.off2 = n.Seen+o.Seen, n.In90+o.In90, n.Off+o.Off, n.off2+o.off2
+	n.CRPS, n.Plain = n.CRPS+seen*o.CRPS, n.Plain+seen*o.Plain
+}
+
+func (c *Chances) add(o Chances) {
+	seen := float64(o.Seen)
+	c.Seen, c.Was = c.Seen+o.Seen, c.Was+o.Was
+	c.Brier, c.Plain = c.Brier+seen*o.Brier, c.Plain+seen*o.Plain
+	c.chances.add(o.chances)
 }

@@ -24,24 +24,60 @@ func CRPS(mean, sd, seen float64) float64 {
 // Brier is the mean squared difference of a chance from what then was, 0 or 1 (Brier 1950, Monthly Weather Review 78).
 func Brier(said, was float64) float64 { return (said - was) * (said - was) }
 
-// Expected is how many of independent things with these chances are to happen, with the middle 90 %: the range in which
-// a reliable forecast falls (Bröcker & Smith 2007, Increasing the Reliability of Reliability Diagrams, Weather and
-// Forecasting 22). The distribution is that of a sum of Bernoulli trials, convolved one by one.
-func Expected(chances []float64) estimate.Estimate {
-	sum := 0.0
-	for _, p := range chances {
-		sum += p
+// sum is how many of independent things with these chances are to happen.
+type sum struct {
+	n              int
+	mean, variance float64
+	few            []float64 // all of them, while they are few
+}
+
+func (s *sum) take(p float64) {
+	s.n, s.mean, s.variance = s.n+1, s.mean+p, s.variance+p*(1-p)
+	if s.n <= exactly {
+		s.few = append(s.few, p)
+	} else {
+		s.few = nil
 	}
-	most := int(math.Ceil(sum+8*math.Sqrt(sum)+10)) + 1 // nothing to speak of lies beyond
+}
+
+func (s *sum) add(o sum) {
+	s.n, s.mean, s.variance = s.n+o.n, s.mean+o.mean, s.variance+o.variance
+	if s.n <= exactly {
+		s.few = append(s.few, o.few...)
+	} else {
+		s.few = nil
+	}
+}
+
+// expected is how many are to happen, with the middle 90 %: the range in which a reliable forecast falls (Bröcker & Smith
+// 2007, Increasing the Reliability of Reliability Diagrams, Weather and Forecasting 22). The distribution is that of a sum
+// of Bernoulli trials: of few convolved one by one, of many the normal of its mean and variance, and where
+// few are to happen a Poisson (Le Cam 1960, An approximation theorem for the Poisson binomial distribution).
+func (s sum) expected() estimate.Estimate {
+	e := estimate.Estimate{Value: s.mean, Source: estimate.Learnt}
+	if s.n > exactly {
+		sd := math.Sqrt(s.variance)
+		if s.mean < rarely { // so few that a Poisson says it
+			p := distuv.Poisson{Lambda: s.mean}
+			for e.Low = 0; p.CDF(e.Low) < tail; e.Low++ {
+			}
+			for e.High = e.Low; p.CDF(e.High) < 1-tail; e.High++ {
+			}
+			return e
+		}
+		e.Low, e.High = math.Round(s.mean-estimate.Z90*sd), math.Round(s.mean+estimate.Z90*sd)
+		return e
+	}
+	most := int(math.Ceil(s.mean+8*math.Sqrt(s.mean)+10)) + 1 // nothing to speak of lies beyond
 	of := make([]float64, most)
 	of[0] = 1
-	for _, p := range chances {
+	for _, p := range s.few {
 		for k := most - 1; k > 0; k-- {
 			of[k] = of[k]*(1-p) + of[k-1]*p
 		}
 		of[0] *= 1 - p
 	}
-	e := estimate.Estimate{Value: sum, Low: -1, High: -1, Source: estimate.Learnt}
+	e.Low, e.High = -1, -1
 	below := 0.0
 	for k, p := range of {
 		below += p
@@ -55,5 +91,7 @@ func Expected(chances []float64) estimate.Estimate {
 	return e
 }
 
-// tail is what lies to either side of the middle 90 %.
-const tail = 0.05
+const (
+	tail   = 0.05 // what lies to either side of the middle 90 %
+	rarely = 50.0 // things that happen fewer times are counted by a Poisson (Le Cam 1960)
+)

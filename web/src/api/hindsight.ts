@@ -6,6 +6,10 @@ import { answered, client } from './client'
 export const useHindsight = (dogId: MaybeRefOrGetter<string>) =>
   useQuery({ queryKey: ['dogs', dogId, 'hindsight'], queryFn: () => answered(client.GET('/api/dogs/{dog_id}/hindsight', { params: { path: { dog_id: toValue(dogId) } } })) })
 
+/** The same of an owner's dogs together. */
+export const useOwnersHindsight = (ownerId: MaybeRefOrGetter<string>) =>
+  useQuery({ queryKey: ['owners', ownerId, 'hindsight'], queryFn: () => answered(client.GET('/api/owners/{owner_id}/hindsight', { params: { path: { owner_id: toValue(ownerId) } } })) })
+
 /** All dogs together: asked again while it is being worked out. */
 export function useWholeHindsight() {
   const cache = useQueryClient()

@@ -708,6 +708,25 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/owners/{owner_id}/hindsight": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                owner_id: components["schemas"]["Id"];
+            };
+            cookie?: never;
+        };
+        /** How the trims of an owner's dogs went by quarter, and what was said before each beside what then was */
+        get: operations["getOwnersHindsight"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/hindsight": {
         parameters: {
             query?: never;
@@ -3303,9 +3322,23 @@ export interface components {
         Hindsight: {
             name: string;
             quarters: components["schemas"]["HindsightQuarter"][];
+            /** @description what is drawn of them; none of fewer than two quarters */
+            trends: components["schemas"]["HindsightTrend"][];
             cuts: components["schemas"]["HindsightCuts"];
-            lengths: components["schemas"]["HindsightLengths"];
-            floors: components["schemas"]["HindsightFloors"];
+            /** @description nails that were told in one press, by the hand that kept to its plan, and whether they bled */
+            presses: components["schemas"]["HindsightChances"];
+            lengths: components["schemas"]["HindsightNumbers"];
+            /** @description safe to trim, where the quick was seen */
+            spares: components["schemas"]["HindsightNumbers"];
+            /** @description to the floor, where one was measured */
+            gaps: components["schemas"]["HindsightNumbers"];
+            /** @description of a trim, for the nails and cuts that it had */
+            minutes: components["schemas"]["HindsightNumbers"];
+            /** @description nails of which somebody felt whether they touch */
+            floors: components["schemas"]["HindsightChances"];
+            wrongs: components["schemas"]["HindsightWrong"][];
+            /** @description what would let more be said */
+            teaches: components["schemas"]["Line"][];
             dates: components["schemas"]["HindsightDates"];
             left_out: components["schemas"]["HindsightLeftOut"];
         };
@@ -3334,6 +3367,12 @@ export interface components {
             looked: number;
             /** @description of these, at which a nail touched */
             touched: number;
+            /** @description trims that a date was said for */
+            dated: number;
+            /** @description of these, before it, on it or at most a week after it */
+            kept: number;
+            /** @description how far quicks are believed to have drawn back since each nail was first worked, on the mean */
+            drawn_mm?: number;
             /** @description until the first sign of unrest, on the mean of those that were noted */
             calm_minutes?: number;
         };
@@ -3365,8 +3404,20 @@ export interface components {
             /** @description more bled than that */
             beyond: boolean;
         };
-        /** @description Lengths that were measured, against the range that was told */
-        HindsightLengths: {
+        HindsightTrend: {
+            /**
+             * @description nails of 100 that bled, minutes until the first sign of unrest, trims of 100 at which a nail touched, mm that quicks drew back, trims of 100 that kept their date
+             * @enum {string}
+             */
+            of: "bled" | "calm" | "touched" | "drawn" | "kept";
+            points: components["schemas"]["HindsightPoint"][];
+        };
+        HindsightPoint: {
+            from: components["schemas"]["Date"];
+            value: number;
+        };
+        /** @description What was measured, against the range that was told */
+        HindsightNumbers: {
             /** @description too few to say anything of */
             few: boolean;
             seen: number;
@@ -3375,21 +3426,36 @@ export interface components {
             /** @description of 100, with its range (Wilson 1927) */
             share_low: number;
             share_high: number;
-            /** @description mean score (Gneiting & Raftery 2007), smaller is better */
-            crps_mm: number;
-            /** @description of a rule that knows the usual length */
-            plain_crps_mm: number;
+            /** @description mean score (Gneiting & Raftery 2007), mm, or of the logarithm of minutes; smaller is better */
+            crps: number;
+            /** @description of a plain rule, that knows what is usual */
+            plain_crps: number;
+            /** @description than that rule */
+            better: boolean;
         };
-        /** @description Nails of which somebody felt whether they touch */
-        HindsightFloors: {
+        /** @description What happens or does not, against how likely it was called */
+        HindsightChances: {
             /** @description too few to say anything of */
             few: boolean;
             seen: number;
-            touched: number;
+            /** @description how often it happened */
+            was: number;
+            /** @description how often it was to at least */
             expected_low: number;
+            /** @description and at most */
             expected_high: number;
+            /** @description mean score (Brier 1950), smaller is better */
             brier: number;
+            /** @description of a plain rule */
             plain_brier: number;
+            /** @description than that rule */
+            better: boolean;
+        };
+        HindsightWrong: {
+            /** @description where what was said is wrong */
+            says: string;
+            /** @description what would teach it */
+            teach: string;
         };
         /** @description Trims before which somebody looked whether nails touched, against the date that was said */
         HindsightDates: {
@@ -5667,6 +5733,29 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Advice"];
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    getOwnersHindsight: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                owner_id: components["schemas"]["Id"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What was said, and what was */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Hindsight"];
                 };
             };
             default: components["responses"]["Problem"];

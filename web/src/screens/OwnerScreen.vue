@@ -90,6 +90,7 @@ const gone = () => remove.mutate(props.ownerId, { onSuccess: () => router.replac
             <h2 class="visits-head">{{ $t('owners.messages') }}</h2>
             <ul class="dogs"><li v-for="m in data.messages.slice(0, 20)" :key="m.id"><span dir="auto">{{ m.text }}<template v-if="m.answer"> <strong>“<bdi>{{ m.answer }}</bdi>”</strong></template></span><RouterLink to="/messages" class="small">{{ messageStates[m.state] }}</RouterLink></li></ul>
           </template>
+          <p v-if="data.owner.dogs.length > 0"><RouterLink :to="`/owners/${ownerId}/hindsight`">{{ $t('hindsight.how_right_was_it') }}</RouterLink></p>
           <div class="ways end">
             <BButton variant="plain" :disabled="remove.isPending.value" @click="gone">{{ $t('owners.take_out_of_the_book') }}</BButton>
           </div>

@@ -43,7 +43,7 @@ const when = ref<When>(target.value === 'record' ? 'after' : 'before')
 
 const picture = computed(() => pictures.value?.pictures.find((p) => p.id === route.query.picture && p.paw === paw.value))
 const open = (id?: string) => router.replace({ query: { ...route.query, picture: id } })
-const before = computed(() => pictures.value?.pictures.filter((p) => p.paw === paw.value) ?? [])
+const before = computed(() => pictures.value?.pictures.filter((p) => p.paw === paw.value && !p.code) ?? [])
 function choose(event: Event) {
   const input = event.target as HTMLInputElement
   const file = input.files?.[0]

@@ -1,0 +1,23 @@
+package hindsight
+
+// Judgement (ours).
+const (
+	plainRisk   = 1.0 / 200 // of every cut to bleed
+	plainTouch  = 0.5       // of every nail to touch
+	plainSpread = 1.0 / 6   // of the usual length, gap or spare, as a standard deviation
+	plainGap    = 1.5       // mm
+	plainSpare  = 3.5       // mm, of a nail 7 mm deep
+	aboutDays   = 3         // to either side of a date
+	enough      = 10        // of a kind, before anything is said of it
+
+	exactly = 400 // chances whose sum's distribution is worked out exactly; of more a normal stands for it
+
+	// When something is wrong enough to be said: so many standard errors, and so much of it.
+	surely     = 2.6
+	muchFaster = 0.15 // of how fast nails grow
+	muchLonger = 0.15 // of a trim's minutes
+	muchEarly  = 0.2  // of the dates, before which a nail touched
+)
+
+// bounds are the chances up to which cuts are put together.
+var bounds = []float64{1.0 / 600, 1.0 / 300, 1.0 / 100, 1.0 / 30, 1}
