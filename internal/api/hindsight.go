@@ -23,6 +23,10 @@ func (h handlers) GetWholeHindsight(ctx context.Context, r contract.GetWholeHind
 	w := speaks(ctx)
 	got, err := h.book.WholeHindsight(ctx, orZero(r.Params.Anew))
 	out := contract.GetWholeHindsight200JSONResponse{Progress: recount(got.Progress), Dogs: got.Dogs, Skipped: got.Skipped}
+	out.Own = []contract.OwnUsual{}
+	for _, o := range got.Own {
+		out.Own = append(out.Own, contract.OwnUsual{Kind: contract.OwnUsualKind(o.Kind), ClassFromKg: o.From(), ClassUnderKg: o.Class, Dogs: o.Dogs, Sittings: o.Sittings, Before: o.Before, After: o.After, Used: o.Used})
+	}
 	if !got.At.IsZero() {
 		out.At, out.Said = &got.At, of(hindsightOf(w, got.Hindsight))
 	}
@@ -75,4 +79,8 @@ func hindsightChances(c hindsight.Chances) contract.HindsightChances {
 func (h handlers) GetOwnersHindsight(ctx context.Context, r contract.GetOwnersHindsightRequestObject) (contract.GetOwnersHindsightResponseObject, error) {
 	got, err := h.book.OwnersHindsight(ctx, r.OwnerId)
 	return contract.GetOwnersHindsight200JSONResponse(hindsightOf(speaks(ctx), got)), err
+}
+
+func (h handlers) UseOwn(ctx context.Context, r contract.UseOwnRequestObject) (contract.UseOwnResponseObject, error) {
+	return contract.UseOwn204Response{}, h.book.UseOwn(ctx, hindsight.Kind(r.Body.Kind), r.Body.ClassUnderKg, r.Body.Use)
 }

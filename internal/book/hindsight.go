@@ -117,6 +117,8 @@ type WholeHindsight struct {
 	At       time.Time // when it last was; zero when never
 	Dogs     int       // that it was worked out of
 	Skipped  int       // dogs of which what was told cannot be worked out
+	Own      []Own     // what the book's own record would set, or sets
+	offers   []hindsight.Offer
 	Hindsight
 }
 
@@ -150,6 +152,9 @@ func (b *Book) WholeHindsight(ctx context.Context, anew bool) (WholeHindsight, e
 		b.workers.Go(func() { b.workOutWhole(b.background, dogs, settings) }) // it outlives the request that asked
 	}
 	out := b.whole.last
+	if out.Own, err = b.own(ctx, out.offers); err != nil {
+		return WholeHindsight{}, err
+	}
 	if b.whole.running {
 		progress := b.whole.progress
 		out.Progress = &progress
@@ -162,6 +167,7 @@ func (b *Book) workOutWhole(ctx context.Context, dogs []store.Dog, settings stor
 	last := WholeHindsight{}
 	err := unharmed(func() error {
 		var all together
+		var learnt []hindsight.Learnt
 		for _, d := range dogs {
 			if ctx.Err() != nil {
 				return ctx.Err()
@@ -169,11 +175,17 @@ func (b *Book) workOutWhole(ctx context.Context, dogs []store.Dog, settings stor
 			if err := all.add(b.hindsight(ctx, d, settings, nil)); err != nil {
 				return err
 			}
+			if one, is, err := b.learnt(ctx, d); err != nil {
+				return err
+			} else if is {
+				learnt = append(learnt, one)
+			}
 			b.whole.Lock()
 			b.whole.progress.Done++
 			b.whole.Unlock()
 		}
 		last.At, last.Dogs, last.Skipped, last.Hindsight = b.now(), len(all.reports), all.skipped, all.sum("")
+		last.offers = hindsight.Offers(learnt)
 		return nil
 	})
 	b.whole.Lock()

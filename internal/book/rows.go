@@ -15,6 +15,7 @@ import (
 	"fribbet/internal/core/fault"
 	"fribbet/internal/core/growth"
 	"fribbet/internal/core/hand"
+	"fribbet/internal/core/hindsight"
 	"fribbet/internal/core/kit"
 	"fribbet/internal/core/measure"
 	"fribbet/internal/core/nail"
@@ -170,6 +171,21 @@ var asTold = map[string]func(t *taking, r row) fault.Fields{
 			end, paw := store.CutEnd{Cuts: r.whole("cuts")}, nail.LF
 			_ = errors.Join(end.Code.UnmarshalText([]byte(r.text("code"))), end.Sitting.UnmarshalText([]byte(r.text("sitting_id"))), paw.UnmarshalText([]byte(r.text("paw")))) // what is none of them is none
 			f = append(f, checkEnd(paw, &end)...)
+		}
+		return f
+	},
+	"own_usual": func(_ *taking, r row) (f fault.Fields) {
+		switch hindsight.Kind(r.text("kind")) {
+		case hindsight.OwnGrowth:
+			var times float64
+			_ = json.Unmarshal([]byte(r.text("value")), &times) // what is none is 0
+			f.Range("value", times, hindsight.LeastTimes, hindsight.MostTimes, fault.Times)
+		case hindsight.OwnFaces:
+			var faces quick.Scales
+			_ = json.Unmarshal([]byte(r.text("value")), &faces) // what is none is nothing
+			f = append(f, faces.Check("value")...)
+		default:
+			f.Add("kind", r.text("kind"), fault.AnyOf([]hindsight.Kind{hindsight.OwnGrowth, hindsight.OwnFaces}))
 		}
 		return f
 	},

@@ -28,6 +28,7 @@ const (
 	mustBeOneOfAt            say.Key = "book.must_be_one_of_at"
 	mustBeANailOfThePaw      say.Key = "book.must_be_a_nail_of_the_paw"
 	mustBeTheIdOfItsTrim     say.Key = "book.must_be_the_id_of_its_trim"
+	mustBeOffered            say.Key = "book.must_be_offered"
 	mustBeOneOfYourEnds      say.Key = "book.must_be_one_of_your_ends"
 	mustBeOneOfThis          say.Key = "book.must_be_one_of_this"
 	mustBePawsLfRf           say.Key = "book.must_be_paws_lf_rf"

@@ -112,6 +112,9 @@ var plainTables = []exchanged{
 	{formats.Table{Name: "own_ends", About: "What somebody said that the slice after a pictured cut end showed.", Key: []string{"id"}, Columns: []formats.Column{
 		column("id", "string!", "its own"), column("picture_id", "string!", "of which end"), column("said", "string!", "the face that was said"), column("who", "string", "who said it; empty: nobody told"), column("said_at", "datetime!", someWhen),
 	}}, ""},
+	{formats.Table{Name: "own_usual", About: "What is usual by the book's own record, where the user let it say so.", Key: []string{"kind", "class"}, Columns: []formats.Column{
+		column("kind", "string!", "growth of dogs of one size, times that of most; or faces, how ends show"), column("class", "number!", "kg under which the dogs lie; 0: the heaviest, or all"), column("value", "json!", "a number, or five chances, JSON"), column("set_at", "datetime!", someWhen),
+	}}, ""},
 	{formats.Table{Name: "holidays", About: "Days off, on which nobody is done.", Key: []string{"from_date"}, Columns: []formats.Column{
 		column("from_date", "date!", "the first day"), column("to_date", "date!", "the last day"),
 	}}, ""},

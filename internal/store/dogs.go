@@ -164,12 +164,16 @@ func (s *Store) dogsIn(ctx context.Context, tx *sqlx.Tx, where string, args ...a
 	var weights []weightRow
 	var nails []nailRow
 	var walked []walkedRow
+	var own []ownUsualRow
 	picked := `(SELECT id FROM dogs ` + where + `)`
 	err := s.selectAll(ctx, tx, args,
 		query{&rows, `SELECT * FROM dogs ` + where + ` ORDER BY name COLLATE NOCASE, id`},
 		query{&weights, `SELECT * FROM weights WHERE dog_id IN ` + picked + ` ORDER BY on_date`},
 		query{&walked, `SELECT * FROM walked WHERE dog_id IN ` + picked + ` ORDER BY until_date`},
 		query{&nails, `SELECT * FROM nails WHERE dog_id IN ` + picked})
+	if err == nil {
+		err = s.selectAll(ctx, tx, nil, query{&own, `SELECT kind, class, value, set_at FROM own_usual`})
+	}
 	if err != nil {
 		return nil, err
 	}
@@ -189,6 +193,7 @@ func (s *Store) dogsIn(ctx context.Context, tx *sqlx.Tx, where string, args ...a
 		at[n.DogID].Nails = append(at[n.DogID].Nails, dog.Nail{Code: n.Code.Code, State: n.State, Colour: n.Colour, Shape: n.Shape})
 	}
 	for i := range dogs {
+		dogs[i].Own = ownOf(own, dogs[i].Dog)
 		slices.SortFunc(dogs[i].Nails, func(a, b dog.Nail) int { return a.Code.Compare(b.Code) })
 	}
 	return dogs, nil

@@ -9,6 +9,7 @@ import (
 	"fribbet/internal/core/date"
 	"fribbet/internal/core/growth"
 	"fribbet/internal/core/nail"
+	"fribbet/internal/core/quick"
 	"fribbet/internal/core/rhythm"
 )
 
@@ -67,7 +68,14 @@ type Dog struct {
 	Nails     []Nail    // in the order of nail.All; a nail that is not there is not listed
 	Entered   date.Date // when it came into the book: its nails are followed from then on; zero is its first weighing
 	Takes     TakesIt   // how it takes it, as its keeper said on the first day; empty when nobody did
+	Own       Own       // what is usual by the book's own record; no property of the dog
 	LastDone  *float64  // weeks before that that somebody trimmed it; nil when nobody knows
+}
+
+// Own is what a book lets its own record say is usual of dogs of this one's size.
+type Own struct {
+	Growth float64       // times the growth of most dogs; 0: as most
+	Faces  *quick.Scales // how ends show; nil: as of most
 }
 
 // StandardNails is what most dogs have, nothing yet known of colour.
@@ -133,7 +141,7 @@ func (d Dog) pavementOver(from, to date.Date) float64 {
 
 // Where is the dog on a day: its age, its weight and what it walks.
 func (d Dog) Where(day date.Date) growth.Where {
-	return growth.Where{Age: d.AgeWeeks(day), Weight: d.WeightOn(day), Pavement: d.PavementOn(day)}
+	return growth.Where{Age: d.AgeWeeks(day), Weight: d.WeightOn(day), Pavement: d.PavementOn(day), Times: d.Own.Growth}
 }
 
 // WhereFrom is the dog on a day, with what it walks on the mean until another.

@@ -124,7 +124,11 @@ func feetOf(d dog.Dog, events []event) Feet {
 	for i, n := range d.Nails {
 		nails[i] = state.Nail{Code: n.Code, Colour: n.Colour, Shape: n.Shape}
 	}
-	return Feet{Dog: d, state: state.Prior(d.Where(start), nails, done), day: start, toes: make([]toe, len(d.Nails))}
+	prior := state.Prior(d.Where(start), nails, done)
+	if d.Own.Faces != nil {
+		prior.Faces = *d.Own.Faces
+	}
+	return Feet{Dog: d, state: prior, day: start, toes: make([]toe, len(d.Nails))}
 }
 
 // until lets the nails grow until a day.
@@ -177,6 +181,18 @@ func (f Feet) Flags() []say.Line { return f.check.Flags() }
 
 // Sat is the day of the last sitting; zero when there was none. Day is that of the state.
 func (f Feet) Sat() date.Date { return f.on }
+
+// Faces is how likely each face scale is of this dog, by all that was told.
+func (f Feet) Faces() quick.Scales { return f.state.Faces }
+
+// Gross is its growth on its last day, mm a week, as it is learnt; and as it was believed of such a dog before anything
+// was told.
+func (f Feet) Gross() (learnt, before state.Normal) {
+	where := f.Where(f.day)
+	prior := state.Prior(where, nil, nil)
+	return f.state.Gross(where), prior.Gross(where)
+}
+
 func (f Feet) Day() date.Date { return f.day }
 
 func (f *Feet) trim(s record.Sitting, each func(f Feet, i int, r record.Nail)) {

@@ -39,7 +39,7 @@ func TestNetRateIsTheLinearModels(t *testing.T) {
 	f := claw.SizeFactor(22)
 	cov := mat.NewDiagDense(2, []float64{0.35 * 0.35, 0.03 * f * 0.03 * f})
 	x := mat.NewVecDense(2, []float64{1, -15})
-	got := Assumed().Group(nail.HindOuter, Where{200, 22, 15})
+	got := Assumed().Group(nail.HindOuter, Where{Age: 200, Weight: 22, Pavement: 15})
 	assert.InDelta(t, 0.1*0.1+mat.Inner(x, cov, x), got.SD*got.SD, 1e-12)
 	assert.InDelta(t, 1.1-0.045*f*15, got.Mean, 1e-12)
 }
@@ -75,7 +75,7 @@ func seen(group nail.Group, weeks, grown float64) Observation {
 // The worked example of docs/model.md, section D.
 func TestWorkedExample(t *testing.T) {
 	r := Learn([]Observation{seen(nail.Fore, 2, 1.6), seen(nail.Dewclaw, 2, 2.4), seen(nail.HindOuter, 4, 1.0)})
-	here := Where{200, 22, 15}
+	here := Where{Age: 200, Weight: 22, Pavement: 15}
 	gross := r.Gross(here)
 	assert.InDelta(t, 1.108, gross.Mean, 0.0005)
 	assert.InDelta(t, 0.201, gross.SD, 0.0005)
@@ -90,7 +90,7 @@ func TestWorkedExample(t *testing.T) {
 func TestTwoObservationsByHand(t *testing.T) {
 	prior, each := 1/(0.35*0.35), 1/(0.5*0.5*2/4+0.1*0.1)
 	mean := (prior*1.1 + each*1.3 + each*1.5) / (prior + 2*each)
-	got := Learn([]Observation{seen(nail.Dewclaw, 2, 2.6), seen(nail.Dewclaw, 2, 3.0)}).Gross(Where{200, 22, 15})
+	got := Learn([]Observation{seen(nail.Dewclaw, 2, 2.6), seen(nail.Dewclaw, 2, 3.0)}).Gross(Where{Age: 200, Weight: 22, Pavement: 15})
 	assert.InDelta(t, mean, got.Mean, 1e-12)
 	assert.InDelta(t, math.Sqrt(1/(prior+2*each)), got.SD, 1e-12)
 }
@@ -99,8 +99,8 @@ func TestAPuppysGrowthIsNotTheAdults(t *testing.T) {
 	young := seen(nail.Dewclaw, 2, 3.0)
 	young.Age = 30
 	r := Learn([]Observation{young, young, young})
-	assert.InDelta(t, grossYoung, r.Gross(Where{30, 22, 0}).Mean, 1e-9, "as usual at its age")
-	assert.InDelta(t, grossAdult, r.Gross(Where{100, 22, 0}).Mean, 1e-9, "and so as usual later")
+	assert.InDelta(t, grossYoung, r.Gross(Where{Age: 30, Weight: 22, Pavement: 0}).Mean, 1e-9, "as usual at its age")
+	assert.InDelta(t, grossAdult, r.Gross(Where{Age: 100, Weight: 22, Pavement: 0}).Mean, 1e-9, "and so as usual later")
 }
 
 // 21 mm written for 12, a nail that broke: named, beside what fits.
@@ -144,7 +144,7 @@ func TestRatesAreCalibrated(t *testing.T) {
 			}
 		}
 		r := Learn(all)
-		if g := r.Gross(Where{200, 20, 0}); math.Abs(g.Mean-usual) < 1.6449*g.SD {
+		if g := r.Gross(Where{Age: 200, Weight: 20, Pavement: 0}); math.Abs(g.Mean-usual) < 1.6449*g.SD {
 			within++
 		}
 		if math.Abs(r.mean[outerWear]-takes[nail.HindOuter]) < 1.6449*math.Sqrt(r.cov.At(outerWear, outerWear)) {

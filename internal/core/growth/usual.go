@@ -2,8 +2,13 @@ package growth
 
 import "fribbet/internal/core/nail"
 
-// Usual is the gross growth of most dogs of this age and size, mm a week.
-func Usual(w Where) float64 { return usualGross(w.Age, w.Weight) }
+// Usual is the gross growth of most dogs of this age and size, or by the book's own record, mm a week.
+func Usual(w Where) float64 {
+	if w.Times > 0 {
+		return w.Times * usualGross(w.Age, w.Weight)
+	}
+	return usualGross(w.Age, w.Weight)
+}
 
 // Wear is what the ground takes of a nail of a group, mm for each km of pavement, for a dog of size
 // factor 1: mean and standard deviation.

@@ -349,3 +349,39 @@ func TestDogsTogether(t *testing.T) {
 	assert.Equal(t, all[0].LeftOut.Sittings+all[1].LeftOut.Sittings+all[2].LeftOut.Sittings, sum.LeftOut.Sittings)
 	assert.Equal(t, all[0].Lengths.Seen+all[1].Lengths.Seen+all[2].Lengths.Seen, sum.Lengths.Seen)
 }
+
+// Dogs of one size whose nails grow by half as fast again: their record sets what is usual of that size nearer to it, and
+// of no other; ends that show late set the faces. Of few sittings nothing is offered.
+func TestABooksOwnRecordOffersWhatIsUsual(t *testing.T) {
+	offers := func(w virtual.World) (growths, faces Offer) {
+		r := rand.New(rand.NewPCG(6, 1))
+		var all []Learnt
+		for range 8 {
+			d, told := lived(r, w, 60, 4)
+			d.Weights = []dog.Weight{{On: monday, Kg: 20}}
+			f := feet.FeetAfter(d, told)
+			l := Learnt{Class: 30, Sittings: len(told), Usual: growth.Usual(f.Where(f.Day())), Faces: f.Faces(), Told: len(told)}
+			l.Gross, l.Before = f.Gross()
+			all = append(all, l)
+		}
+		assert.Empty(t, Offers(all[:1]), "one dog is no rule")
+		got := Offers(all)
+		for _, o := range got {
+			if o.Kind == OwnGrowth {
+				assert.Equal(t, 30.0, o.Class)
+				growths = o
+			} else {
+				faces = o
+			}
+		}
+		return growths, faces
+	}
+	if as, _ := offers(virtual.World{}); as.Kind != "" {
+		assert.InDelta(t, 1, as.Times, 0.12, "dogs as most are")
+	}
+	faster, late := offers(virtual.World{Faster: 1.5, Later: 0.6})
+	assert.Greater(t, faster.Times, 1.15)
+	assert.InDelta(t, faster.Before*faster.Times, faster.After, 1e-9)
+	assert.Less(t, late.After, late.Before-0.1)
+	require.NoError(t, late.Faces.Check("faces").Err())
+}

@@ -19,5 +19,21 @@ const (
 	muchEarly  = 0.2  // of the dates, before which a nail touched
 )
 
+// When a book's own record may say what is usual (judgement, ours).
+const (
+	ownSittings = 30   // from which on it sets anything
+	ownDogs     = 3    // and of so many dogs: one dog is no rule
+	betweenDogs = 0.35 // sd of one dog's growth from that of its size, mm a week
+	classSD     = 0.15 // and of a size's from what is usual, as a share
+	usualCounts = 10   // dogs that what is usual of faces counts, beside the book's own
+	grownAge    = 200  // weeks
+
+	worthTimes = 0.03 // what is nearer to what is usual is not worth setting
+	worthMM    = 0.05
+
+	LeastTimes = 0.5 // the usual growth
+	MostTimes  = 2.0
+)
+
 // bounds are the chances up to which cuts are put together.
 var bounds = []float64{1.0 / 600, 1.0 / 300, 1.0 / 100, 1.0 / 30, 1}

@@ -20,6 +20,15 @@ var (
 // UsualScales is how likely each face scale is of a dog whose faces nobody has read.
 func UsualScales() Scales { return usual }
 
+// SignAt is the spare at which a dark nail shows its first sign on the mean, mm, of a nail 7 mm deep.
+func (s Scales) SignAt() float64 {
+	mean := 0.0
+	for i, share := range s {
+		mean += share * scales[i]
+	}
+	return mean * darkSigns[firstSign].at
+}
+
 // CarryOver is what one nail taught of the dog's faces, as the next nail begins with it:
 // mostly that, and a little of what is usual, since no two nails are alike.
 func (s Scales) CarryOver() Scales {

@@ -67,14 +67,20 @@ func (n Nail) Check() fault.Fields {
 		}
 	}
 	if n.Scales != nil {
-		sum := 0.0
-		for i, w := range n.Scales {
-			f.Range(fmt.Sprintf("face_scale[%d]", i), w, 0, 1, fault.Chance)
-			sum += w
-		}
-		if math.Abs(sum-1) > 1e-6 {
-			f.Add("face_scale", sum, say.Of(mustAddUpTo1))
-		}
+		f = append(f, n.Scales.Check("face_scale")...)
+	}
+	return f
+}
+
+// Check refuses chances that are none, or do not add up to 1.
+func (s Scales) Check(name string) (f fault.Fields) {
+	sum := 0.0
+	for i, w := range s {
+		f.Range(fmt.Sprintf("%s[%d]", name, i), w, 0, 1, fault.Chance)
+		sum += w
+	}
+	if math.Abs(sum-1) > 1e-6 {
+		f.Add(name, sum, say.Of(mustAddUpTo1))
 	}
 	return f
 }

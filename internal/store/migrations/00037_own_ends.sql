@@ -17,7 +17,30 @@ ALTER TABLE records ADD COLUMN eye_milder REAL NOT NULL DEFAULT 0;
 -- Whose practice sets the care at the bench, by their device's name; null: nobody's.
 ALTER TABLE settings ADD COLUMN eye_of TEXT;
 
+-- What is usual by the book's own record, where the user let it say so: growth by size, times that of most dogs, or how
+-- ends show. All dogs are folded anew by it.
+CREATE TABLE own_usual (
+    kind   TEXT NOT NULL,
+    class  REAL NOT NULL, -- kg under which the dogs lie; 0: the heaviest, or all
+    value  TEXT NOT NULL, -- JSON
+    set_at TEXT NOT NULL,
+    PRIMARY KEY (kind, class)
+) STRICT, WITHOUT ROWID;
+-- +goose StatementBegin
+CREATE TRIGGER own_usual_set AFTER INSERT ON own_usual BEGIN
+    UPDATE standings SET revision = revision + 1, terms = NULL;
+    DELETE FROM feet;
+END;
+-- +goose StatementEnd
+-- +goose StatementBegin
+CREATE TRIGGER own_usual_taken_back AFTER DELETE ON own_usual BEGIN
+    UPDATE standings SET revision = revision + 1, terms = NULL;
+    DELETE FROM feet;
+END;
+-- +goose StatementEnd
+
 -- +goose Down
+DROP TABLE own_usual;
 ALTER TABLE settings DROP COLUMN eye_of;
 ALTER TABLE records DROP COLUMN eye_milder;
 DROP TABLE own_ends;

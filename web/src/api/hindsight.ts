@@ -1,6 +1,6 @@
-import { useQuery, useQueryClient } from '@tanstack/vue-query'
+import { useMutation, useQuery, useQueryClient } from '@tanstack/vue-query'
 import { toValue, type MaybeRefOrGetter } from 'vue'
-import { answered, client } from './client'
+import { answered, client, type Schemas } from './client'
 
 /** What was said of a dog beforehand, beside what then was. */
 export const useHindsight = (dogId: MaybeRefOrGetter<string>) =>
@@ -20,4 +20,10 @@ export function useWholeHindsight() {
   })
   const anew = async () => cache.setQueryData(key, await answered(client.GET('/api/hindsight', { params: { query: { anew: true } } })))
   return { ...query, anew }
+}
+
+/** Lets the book's own record say what is usual, or takes that back: everything is worked out anew by it. */
+export function useOwnUsual() {
+  const cache = useQueryClient()
+  return useMutation({ mutationFn: (told: Schemas['OwnUse']) => answered(client.PUT('/api/hindsight/own', { body: told })), onSuccess: () => cache.invalidateQueries() })
 }

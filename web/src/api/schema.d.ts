@@ -744,6 +744,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/hindsight/own": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Let the book's own record say what is usual, as it was last worked out, or take that back; every dog is worked out anew by it */
+        put: operations["useOwn"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/practice": {
         parameters: {
             query?: never;
@@ -3354,8 +3371,34 @@ export interface components {
             dogs: number;
             /** @description dogs of which what was said cannot be worked out */
             skipped: number;
+            /** @description what the book's own record would set, or sets */
+            own: components["schemas"]["OwnUsual"][];
             /** @description once it was worked out */
             said?: components["schemas"]["Hindsight"];
+        };
+        OwnUsual: {
+            /**
+             * @description how fast nails grow, of dogs of one size; or how ends show, of all dogs
+             * @enum {string}
+             */
+            kind: "growth" | "faces";
+            /** @description the dogs of that size weigh at least so much */
+            class_from_kg: number;
+            /** @description and less than that; 0: the heaviest, or all */
+            class_under_kg: number;
+            dogs: number;
+            sittings: number;
+            /** @description what is usual: mm a week of a grown dog; or the mm before the quick at which the first sign shows, of a nail 7 mm deep */
+            before: number;
+            /** @description the same by the record */
+            after: number;
+            used: boolean;
+        };
+        OwnUse: {
+            /** @enum {string} */
+            kind: "growth" | "faces";
+            class_under_kg: number;
+            use: boolean;
         };
         HindsightQuarter: {
             from: components["schemas"]["Date"];
@@ -5781,6 +5824,29 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["WholeHindsight"];
                 };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    useOwn: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OwnUse"];
+            };
+        };
+        responses: {
+            /** @description It does */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             default: components["responses"]["Problem"];
         };

@@ -1,0 +1,119 @@
+package hindsight
+
+import (
+	"math"
+
+	"fribbet/internal/core/growth"
+	"fribbet/internal/core/quick"
+	"fribbet/internal/core/state"
+)
+
+// Learnt is what one dog's record says of what is usual.
+type Learnt struct {
+	Class    float64 // of its size: the weight under which it lies, kg; 0 is the heaviest
+	Sittings int
+	Usual    float64      // growth of most dogs of its age and size, mm a week
+	Gross    state.Normal // its own, as it is learnt, mm a week
+	Before   state.Normal // and as it was believed before anything was told
+	Faces    quick.Scales // how its ends show
+	Told     int          // sittings at which an end was told
+}
+
+// Kind is what a book's own record may set.
+type Kind string
+
+const (
+	OwnGrowth Kind = "growth" // of dogs of one size, times that of most
+	OwnFaces  Kind = "faces"  // how ends show, of all dogs
+)
+
+// Offer is what a book's own record would set, beside what is usual.
+type Offer struct {
+	Kind     Kind
+	Class    float64 // kg under which the dogs lie; 0 is the heaviest, or all
+	Dogs     int
+	Sittings int
+	Before   float64      // growth, mm a week of a grown dog; of faces, the spare at which the first sign shows on the mean, mm of a nail 7 mm deep
+	After    float64      // the same by the record
+	Times    float64      // of growth
+	Faces    quick.Scales // of faces
+}
+
+// From is the weight from which on dogs of its size are, kg; 0 for the lightest, and for all dogs.
+func (o Offer) From() (from float64) {
+	for _, c := range growth.SizeClasses() {
+		if o.Kind == OwnFaces || c.Under == o.Class {
+			break
+		}
+		from = c.Under
+	}
+	return from
+}
+
+// Offers are what a book's dogs' records are enough for, where they differ from what is usual, growth by size first. Growth is a normal over dogs around that of
+// their size, itself a normal around what is usual (Gelman et al., Bayesian Data Analysis, section 5.4); faces are the mean
+// of what is believed of each dog, one step of expectation and maximisation from what is usual (Dempster, Laird & Rubin
+// 1977).
+func Offers(all []Learnt) (out []Offer) {
+	for _, class := range growth.SizeClasses() {
+		if o, enough := growthOf(class, all); enough {
+			out = append(out, o)
+		}
+	}
+	if o, enough := facesOf(all); enough {
+		out = append(out, o)
+	}
+	return out
+}
+
+// growthOf is the growth of dogs of one size.
+func growthOf(class growth.SizeClass, all []Learnt) (o Offer, enough bool) {
+	o = Offer{Kind: OwnGrowth, Class: class.Under}
+	sum, weights, usual := 0.0, 0.0, 0.0
+	for _, l := range all {
+		if l.Class != class.Under {
+			continue
+		}
+		o.Sittings += l.Sittings
+		said, before := 1/(l.Gross.SD*l.Gross.SD), 1/(l.Before.SD*l.Before.SD)
+		gained := said - before
+		if gained <= 0.01*before { // it says nothing of its own
+			continue
+		}
+		off := (l.Gross.Mean*said-l.Before.Mean*before)/gained - l.Usual // by its record alone
+		weight := 1 / (betweenDogs*betweenDogs + 1/gained)
+		sum, weights, usual, o.Dogs = sum+weight*off, weights+weight, usual+l.Usual, o.Dogs+1
+	}
+	if o.Sittings < ownSittings || o.Dogs < ownDogs {
+		return o, false
+	}
+	usual /= float64(o.Dogs)
+	off := sum / (weights + 1/(classSD*classSD*usual*usual))
+	o.Times = math.Round(100*math.Min(MostTimes, math.Max(LeastTimes, 1+off/usual))) / 100
+	o.Before = growth.Usual(growth.Where{Age: grownAge, Weight: class.UsualWeight})
+	o.After = o.Before * o.Times
+	return o, math.Abs(o.Times-1) >= worthTimes
+}
+
+// facesOf is how ends show.
+func facesOf(all []Learnt) (o Offer, enough bool) {
+	o, faces := Offer{Kind: OwnFaces}, quick.UsualScales()
+	o.Before = faces.SignAt()
+	for i := range faces {
+		faces[i] *= usualCounts
+	}
+	for _, l := range all {
+		if l.Told == 0 {
+			continue
+		}
+		o.Sittings, o.Dogs = o.Sittings+l.Told, o.Dogs+1
+		for i := range faces {
+			faces[i] += l.Faces[i]
+		}
+	}
+	for i := range faces {
+		faces[i] /= usualCounts + float64(o.Dogs)
+	}
+	o.Faces, o.After = faces, faces.SignAt()
+	return o, o.Sittings >= ownSittings && o.Dogs >= ownDogs && math.Abs(o.After-o.Before) >= worthMM
+}
