@@ -58,24 +58,35 @@ func foretoldRow(id uuid.UUID, number int, f hindsight.Foretold) []any {
 	return row
 }
 
-// exportForetold adds what was said of these dogs.
-func (b *Book) exportForetold(ctx context.Context, p *formats.PackageWriter, dogs []store.Dog, settings store.Settings) error {
-	return p.Table(foretold, func(each func([]any) error) error {
-		for _, d := range dogs {
-			number, failed := 0, error(nil)
-			_, err := b.hindsight(ctx, d, settings, func(f hindsight.Foretold) {
-				number++
-				if failed == nil {
-					failed = each(foretoldRow(d.ID, number, f))
+// exportForetold adds what was said of these dogs: some are worked out side by side, and written in their order.
+func (b *Book) exportForetold(ctx context.Context, p *formats.PackageWriter, dogs []store.Dog, settings store.Settings, past func()) error {
+	return p.Table(foretold, func(write func([]any) error) error {
+		for some := range slices.Chunk(dogs, dogsTogether) {
+			said := make([][]hindsight.Foretold, len(some))
+			err := each(len(some), func(i int) error {
+				_, err := b.hindsight(ctx, some[i], settings, func(f hindsight.Foretold) { said[i] = append(said[i], f) })
+				if errors.As(err, new(Unreckonable)) {
+					return nil
 				}
-			})
-			if err := errors.Join(err, failed); err != nil && !errors.As(err, new(Unreckonable)) {
 				return err
+			})
+			if err != nil {
+				return err
+			}
+			for i, d := range some {
+				for number, f := range said[i] {
+					if err := write(foretoldRow(d.ID, number+1, f)); err != nil {
+						return err
+					}
+				}
+				past()
 			}
 		}
 		return nil
 	})
 }
+
+const dogsTogether = 16
 
 // rangedColumns are those of an estimate: its value, its range, and where it came from.
 func rangedColumns(name, about, needed string) []formats.Column {
@@ -87,7 +98,7 @@ func rangedColumns(name, about, needed string) []formats.Column {
 func estimated(e estimate.Estimate) []any { return []any{e.Value, e.Low, e.High, string(e.Source)} }
 
 // exportBelieved adds what is believed of these dogs; one that cannot be worked out has no rows.
-func (b *Book) exportBelieved(ctx context.Context, p *formats.PackageWriter, dogs []store.Dog, step func()) error {
+func (b *Book) exportBelieved(ctx context.Context, p *formats.PackageWriter, dogs []store.Dog, step, past func()) error {
 	settings, err := b.Settings(ctx)
 	if err != nil {
 		return err
@@ -138,7 +149,7 @@ func (b *Book) exportBelieved(ctx context.Context, p *formats.PackageWriter, dog
 	if err != nil {
 		return err
 	}
-	return b.exportForetold(ctx, p, dogs, settings)
+	return b.exportForetold(ctx, p, dogs, settings, past)
 }
 
 func believedRow(id uuid.UUID, today date.Date, r feet.Reading) []any {

@@ -135,7 +135,7 @@ func (b *Book) export(ctx context.Context, to io.Writer, dogs []store.Dog, page 
 				return err
 			}
 		}
-		done, all := 0, len(dogs)
+		done, all := 0, len(dogs)*(1+rowsOfPast)
 		for _, t := range append(names(), "events") {
 			n, err := s.Count(ctx, t)
 			if err != nil {
@@ -147,6 +147,10 @@ func (b *Book) export(ctx context.Context, to io.Writer, dogs []store.Dog, page 
 			if done++; done%1000 == 0 || done == all {
 				progress(done, all)
 			}
+		}
+		past := func() {
+			done += rowsOfPast
+			progress(done, all)
 		}
 		var pictures []string
 		for _, t := range tables {
@@ -180,7 +184,7 @@ func (b *Book) export(ctx context.Context, to io.Writer, dogs []store.Dog, page 
 				return err
 			}
 		}
-		if err := b.exportBelieved(ctx, p, dogs, step); err != nil {
+		if err := b.exportBelieved(ctx, p, dogs, step, past); err != nil {
 			return err
 		}
 		where, args := "", []any(nil)
@@ -203,6 +207,9 @@ func (b *Book) export(ctx context.Context, to io.Writer, dogs []store.Dog, page 
 		return p.Close("fribbet", "A book of dogs' nails", "Dogs, their nails, trims, kit, owners and visits. Lengths in mm, weights in kg, days in the user's zone, moments UTC.")
 	})
 }
+
+// rowsOfPast is as how many rows it counts to say all of a dog's past anew.
+const rowsOfPast = 2000
 
 func names() (all []string) {
 	for _, t := range tables {

@@ -10,6 +10,7 @@ import (
 	"fribbet/internal/core/claw"
 	"fribbet/internal/core/date"
 	"fribbet/internal/core/dog"
+	"fribbet/internal/core/hindsight"
 	"fribbet/internal/core/kit"
 	"fribbet/internal/core/nail"
 	"fribbet/internal/core/rhythm"
@@ -193,7 +194,7 @@ func (s *Store) dogsIn(ctx context.Context, tx *sqlx.Tx, where string, args ...a
 		at[n.DogID].Nails = append(at[n.DogID].Nails, dog.Nail{Code: n.Code.Code, State: n.State, Colour: n.Colour, Shape: n.Shape})
 	}
 	for i := range dogs {
-		dogs[i].Own = ownOf(own, dogs[i].Dog)
+		dogs[i].Own = hindsight.OwnOf(dogs[i].Dog, offersOf(own))
 		slices.SortFunc(dogs[i].Nails, func(a, b dog.Nail) int { return a.Code.Compare(b.Code) })
 	}
 	return dogs, nil

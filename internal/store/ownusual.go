@@ -7,10 +7,7 @@ import (
 
 	"github.com/jmoiron/sqlx"
 
-	"fribbet/internal/core/dog"
-	"fribbet/internal/core/growth"
 	"fribbet/internal/core/hindsight"
-	"fribbet/internal/core/quick"
 )
 
 type ownUsualRow struct {
@@ -24,11 +21,15 @@ type ownUsualRow struct {
 func (s *Store) OwnUsual(ctx context.Context) ([]hindsight.Offer, error) {
 	var rows []ownUsualRow
 	err := s.rows(ctx, &rows, `SELECT kind, class, value, set_at FROM own_usual`)
+	return offersOf(rows), err
+}
+
+func offersOf(rows []ownUsualRow) []hindsight.Offer {
 	all := make([]hindsight.Offer, len(rows))
 	for i, r := range rows {
 		all[i] = r.offer()
 	}
-	return all, err
+	return all
 }
 
 func (r ownUsualRow) offer() hindsight.Offer {
@@ -60,21 +61,4 @@ func (s *Store) SetOwnUsual(ctx context.Context, o hindsight.Offer, at time.Time
 func (s *Store) TakeBackOwnUsual(ctx context.Context, kind hindsight.Kind, class float64) error {
 	_, err := s.exec(ctx, `DELETE FROM own_usual WHERE kind = ? AND class = ?`, kind, class)
 	return err
-}
-
-// ownOf is what of that is a dog's.
-func ownOf(rows []ownUsualRow, d dog.Dog) (own dog.Own) {
-	if len(rows) == 0 || len(d.Weights) == 0 {
-		return own
-	}
-	class := growth.ClassOf(d.Weights[len(d.Weights)-1].Kg).Under
-	for _, r := range rows {
-		switch o := r.offer(); {
-		case o.Kind == hindsight.OwnFaces && o.Faces != (quick.Scales{}):
-			own.Faces = &o.Faces
-		case o.Kind == hindsight.OwnGrowth && o.Class == class:
-			own.Growth = o.Times
-		}
-	}
-	return own
 }

@@ -3,6 +3,7 @@ package hindsight
 import (
 	"math"
 
+	"fribbet/internal/core/dog"
 	"fribbet/internal/core/growth"
 	"fribbet/internal/core/quick"
 	"fribbet/internal/core/state"
@@ -48,6 +49,23 @@ func (o Offer) From() (from float64) {
 		from = c.Under
 	}
 	return from
+}
+
+// OwnOf is what of these a book lets say is usual of a dog.
+func OwnOf(d dog.Dog, set []Offer) (own dog.Own) {
+	if len(set) == 0 || len(d.Weights) == 0 {
+		return own
+	}
+	class := growth.ClassOf(d.Weights[len(d.Weights)-1].Kg).Under
+	for _, o := range set {
+		switch {
+		case o.Kind == OwnFaces && o.Faces != (quick.Scales{}):
+			own.Faces = &o.Faces
+		case o.Kind == OwnGrowth && o.Class == class:
+			own.Growth = o.Times
+		}
+	}
+	return own
 }
 
 // Offers are what a book's dogs' records are enough for, where they differ from what is usual, growth by size first. Growth is a normal over dogs around that of
