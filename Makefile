@@ -4,7 +4,7 @@ GO ?= go
 REVISION = $(shell git describe --tags --always --dirty 2>/dev/null || echo unknown)
 PACKAGES = ./cmd/... ./internal/... ./e2e/... ./web
 
-.PHONY: demo build test check generate generated-fresh web unit e2e bench load chromium screenshots clean
+.PHONY: demo build test quick check generate generated-fresh web unit e2e bench load chromium screenshots release clean
 
 demo: build
 	@bin/fribbet demo --listen $(LISTEN)
@@ -35,11 +35,19 @@ check: web/node_modules
 	$(GO) tool staticcheck $(PACKAGES)
 	cd web && npm run check
 
+# While one works: under two minutes. It leaves out the simulations, the browser and the pictures, which `make test` has.
+quick: check
+	$(GO) test -short ./cmd/... ./internal/...
+
 unit:
 	$(GO) test ./cmd/... ./internal/...
 
 e2e: build
 	FRIBBET_BIN=$(CURDIR)/bin/fribbet $(GO) test -count=1 -timeout 30m ./e2e/...
+
+# The program for others: static files, licences, what it is made of, checksums, in dist/.
+release: web
+	scripts/release
 
 # How fast it is, told in docs/benchmarks.md; the large book takes a minute to build.
 bench: web

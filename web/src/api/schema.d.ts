@@ -3653,7 +3653,7 @@ export interface components {
         OwnSoFar: {
             /** @description pictures whose next slice was told */
             all: number;
-            /** @description of them */
+            /** @description of them, to be named today */
             now: number;
             /** @description there are enough that they come before drawn ones */
             first: boolean;
@@ -5841,7 +5841,7 @@ export interface operations {
             };
         };
         responses: {
-            /** @description It does */
+            /** @description It does, or no longer does */
             204: {
                 headers: {
                     [name: string]: unknown;
@@ -5981,7 +5981,7 @@ export interface operations {
             };
         };
         responses: {
-            /** @description It does */
+            /** @description It does, or no longer does */
             204: {
                 headers: {
                     [name: string]: unknown;
