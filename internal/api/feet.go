@@ -6,6 +6,7 @@ import (
 
 	"fribbet/internal/api/contract"
 	"fribbet/internal/core/claw"
+	"fribbet/internal/core/due"
 	"fribbet/internal/core/fault"
 	"fribbet/internal/core/feet"
 	"fribbet/internal/core/measure"
@@ -45,7 +46,7 @@ func (h handlers) GetSection(ctx context.Context, r contract.GetSectionRequestOb
 		return nil, err
 	}
 	out := contract.GetSection200JSONResponse{
-		Bar: rank([]feet.Reading{s.Reading}).Bars[0], RateSource: s.RateFrom, MarginMm: margin, SliverMm: record.Sliver, Outline: outline(s.Stance.Outline()),
+		Bar: rank([]feet.Reading{s.Reading}).Bars[0], RateSource: s.RateFrom, MarginMm: margin, MostMarginMm: due.MostMargin, SliverMm: record.Sliver, Outline: outline(s.Stance.Outline()),
 		Quick: outline(s.Stance.Quick(s.Quick)), QuickShort: outline(s.Stance.Quick(s.QuickShort)), QuickLong: outline(s.Stance.Quick(s.QuickLong)),
 		Centre: point(s.Stance.Centre()), TurnDegDay: claw.Degrees(s.TurnPerDay), ReachMm: s.Stance.Reach(),
 		Groove: point(s.Stance.Groove(s.Quick)), Hook: point(s.Stance.Hook(s.Quick)), DaysToFloor: wholeDays(s.Days),

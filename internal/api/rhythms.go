@@ -32,7 +32,7 @@ func (h handlers) GetRhythms(ctx context.Context, r contract.GetRhythmsRequestOb
 	for i, o := range got.Outlooks {
 		one := contract.Outlook{
 			Rhythm: o.Rhythm, Days: o.Rhythm.Days(), Choosable: slices.Contains(rhythm.Rhythms(), o.Rhythm), Weeks: o.Weeks,
-			FloorDays: o.FloorDays, QuickMm: o.Quick, QuickMoveMm: o.QuickMove, Sittings: o.Sittings, Nails: o.Nails,
+			FloorDays: o.FloorDays, QuickMm: o.Quick, QuickMoveMm: o.QuickMove, QuickWay: contract.OutlookQuickWay(o.Way()), Sittings: o.Sittings, Nails: o.Nails,
 			Minutes: o.Minutes, GroundMinutes: o.Ground, BringBack: bringBack(got.Plans[i]),
 		}
 		if o.WornOut > 0 {

@@ -206,7 +206,7 @@ func moods(all []book.Told) []contract.Mood {
 		}
 		one := contract.Mood{On: m.On, Minutes: m.Minutes, CalmMinutes: m.Calm, Paws: []contract.PawMood{}}
 		for _, p := range m.Paws {
-			one.Paws = append(one.Paws, contract.PawMood{Paw: p.Paw, Nails: p.Nails, Worst: given(p.Worst)})
+			one.Paws = append(one.Paws, contract.PawMood{Paw: p.Paw, Nails: p.Nails, Strain: p.Worst.Strain(), Worst: given(p.Worst)})
 		}
 		out = append(out, one)
 	}

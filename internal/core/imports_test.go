@@ -4,6 +4,7 @@ import (
 	"go/parser"
 	"go/token"
 	"io/fs"
+	"os"
 	"path/filepath"
 	"strconv"
 	"strings"
@@ -66,5 +67,18 @@ func TestArrowsPointOneWay(t *testing.T) {
 				}
 			}
 		}
+	}
+}
+
+// A file that is longer is two.
+func TestFilesAreShort(t *testing.T) {
+	const most = 400 // lines
+	for file := range imports(t, "..") {
+		if strings.HasSuffix(file, ".gen.go") {
+			continue
+		}
+		text, err := os.ReadFile(file)
+		require.NoError(t, err)
+		assert.LessOrEqual(t, strings.Count(string(text), "\n"), most, file)
 	}
 }

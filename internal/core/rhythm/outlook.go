@@ -36,6 +36,27 @@ type Outlook struct {
 	WornOut   float64 // bands or bits that those wear out
 }
 
+// Way is which way a quick moves.
+type Way string
+
+const (
+	Back  Way = "back"
+	Holds Way = "holds"
+	Grows Way = "grows"
+)
+
+// Way is which way the quick moves; a hair's breadth is none.
+func (o Outlook) Way() Way {
+	switch {
+	case o.QuickMove < -holdsWithin:
+		return Back
+	case o.QuickMove > holdsWithin:
+		return Grows
+	default:
+		return Holds
+	}
+}
+
 // Ahead looks ahead over half a year of one rhythm, on mean rates. There must be a nail.
 func Ahead(nails []Nail, r Rhythm, work Work) Outlook {
 	nails = slices.Clone(nails)

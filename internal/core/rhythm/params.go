@@ -1,6 +1,9 @@
 package rhythm
 
 const (
+	// holdsWithin is how far a quick moves in half a year that is said to hold, mm (judgement).
+	holdsWithin = 0.05
+
 	leastQuick = 0.5  // share of a usual nail's length that the quick never draws back beyond: it does not go into the toe (judgement)
 	leastCut   = 0.05 // a stroke of a file, mm (judgement)
 	halfYear   = 26   // weeks that rhythms are compared over

@@ -2323,6 +2323,11 @@ export interface components {
             quick_mm: number[];
             /** @description below 0 it draws back */
             quick_move_mm: number;
+            /**
+             * @description which way that is: it holds within a hair's breadth
+             * @enum {string}
+             */
+            quick_way: "back" | "holds" | "grows";
             sittings: number;
             /** @description done at them all together */
             nails: number;
@@ -2535,6 +2540,8 @@ export interface components {
             paw: components["schemas"]["Paw"];
             /** @description that something came off */
             nails: number;
+            /** @description how hard the worst was, from 0, calm or untold, on */
+            strain: number;
             worst?: components["schemas"]["Reaction"];
         };
         /** @description Minutes with their middle 90 % and where they came from */
@@ -3880,6 +3887,8 @@ export interface components {
             rate_source: components["schemas"]["Source"];
             measured?: components["schemas"]["MeasuredLength"];
             margin_mm: number;
+            /** @description the largest that can be chosen */
+            most_margin_mm: number;
             /** @description the thickness that slivers are counted in */
             sliver_mm: number;
             outline: components["schemas"]["Outline"];

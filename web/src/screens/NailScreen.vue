@@ -84,7 +84,7 @@ onKey((event) => {
           <label for="nail-day">{{ day === 0 ? $t('nail.today') : inDays(day) }}<span v-if="section.days_to_floor !== undefined" class="soft small">{{ ' ' }}{{ $t('nail.uncut_it_touches', { days_to_floor: inDays(section.days_to_floor) }) }}</span></label>
           <input id="nail-day" v-model.number="day" type="range" min="0" max="60" />
           <label for="margin">{{ $t('nail.safety_margin', { margin: length.show(section.margin_mm) }) }}</label>
-          <input id="margin" type="range" min="0" max="3" step="0.1" :value="section.margin_mm" @input="margin = Number(($event.target as HTMLInputElement).value)" />
+          <input id="margin" type="range" min="0" :max="section.most_margin_mm" step="0.1" :value="section.margin_mm" @input="margin = Number(($event.target as HTMLInputElement).value)" />
         </div>
       </div>
 

@@ -4,15 +4,13 @@ import { $t } from '../../i18n'
 import CalmerNote from '../../parts/CalmerNote.vue'
 import type { Schemas } from '../../api/client'
 import { fullDayOf, shortDayOf } from '../../dates'
-import { pawWords, reactionOf, reactions } from '../../words'
+import { pawWords, reactionOf } from '../../words'
 
 /** How each paw was taken, sitting by sitting: the taller the bar, the harder; below it how long the dog stayed calm. */
 const props = defineProps<{ moods: Schemas['Mood'][]; calmer: Schemas['Calmer'][]; training: string; dogId: string }>()
 const most = 26
 const shown = computed(() => props.moods.slice(-most))
 const paws = Object.keys(pawWords) as Schemas['Paw'][]
-const order = Object.keys(reactions) as Schemas['Reaction'][]
-const strain = (r?: Schemas['Reaction']) => (r ? order.indexOf(r) : 0)
 
 const left = 40, column = 26, row = 34
 const width = computed(() => left + shown.value.length * column + 8)
@@ -41,8 +39,8 @@ const summary = computed(() => $t('dog.how_it_took_each_paw', { n: shown.value.l
             <line :x1="left" :x2="width - 8" :y1="r * row + 28" :y2="r * row + 28" class="line" />
             <g v-for="(m, c) in shown" :key="c">
               <template v-if="of(m, paw)">
-                <rect :x="left + c * column + 5" :y="r * row + 25 - 5 * strain(of(m, paw)!.worst)" width="15" :height="3 + 5 * strain(of(m, paw)!.worst)" :class="of(m, paw)!.worst ?? 'untold'"><title>{{ $t('dog.nails_3', { on: fullDayOf(m.on), paw: pawWords[paw], worst: reactionOf(of(m, paw)!.worst) || $t('dog.nobody_said'), nails: of(m, paw)!.nails }) }}</title></rect>
-                <path v-if="strain(of(m, paw)!.worst) >= 3" :d="`M${left + c * column + 8} ${r * row + 13 - 5 * (strain(of(m, paw)!.worst) - 3)} l9 9 m0 -9 l-9 9`" class="cross" />
+                <rect :x="left + c * column + 5" :y="r * row + 25 - 5 * of(m, paw)!.strain" width="15" :height="3 + 5 * of(m, paw)!.strain" :class="of(m, paw)!.worst ?? 'untold'"><title>{{ $t('dog.nails_3', { on: fullDayOf(m.on), paw: pawWords[paw], worst: reactionOf(of(m, paw)!.worst) || $t('dog.nobody_said'), nails: of(m, paw)!.nails }) }}</title></rect>
+                <path v-if="of(m, paw)!.strain >= 3" :d="`M${left + c * column + 8} ${r * row + 13 - 5 * (of(m, paw)!.strain - 3)} l9 9 m0 -9 l-9 9`" class="cross" />
               </template>
             </g>
           </g>

@@ -13,7 +13,8 @@ const { length } = useUnits()
 const all = () => props.outlooks.flatMap((o) => o.quick_mm)
 const least = () => Math.min(...all())
 const most = () => Math.max(...all())
-const moved = (mm: number) => $t(mm < -0.05 ? 'rhythm.back_marked' : mm > 0.05 ? 'rhythm.grows_marked' : 'rhythm.holds_marked', { mm: length.value.bare(Math.abs(mm)) })
+const ways = { back: 'rhythm.back_marked', grows: 'rhythm.grows_marked', holds: 'rhythm.holds_marked' } as const
+const moved = (o: Schemas['Outlook']) => $t(ways[o.quick_way], { mm: length.value.bare(Math.abs(o.quick_move_mm)) })
 const hours = (minutes: number) => (minutes < 90 ? $t('rhythm.min', { minutes: Math.round(minutes) }) : $t('rhythm.h', { minutes: decimal(minutes / 60, 1) }))
 const ground = (o: Schemas['Outlook']) => (o.worn_out === undefined ? $t('rhythm.not_ground') : `${decimal(o.worn_out, o.worn_out < 1 ? 2 : 1)} ${props.tool === 'grinder_diamond' ? $t('rhythm.of_a_bit') : $t('rhythm.bands')}`)
 </script>
@@ -28,7 +29,7 @@ const ground = (o: Schemas['Outlook']) => (o.worn_out === undefined ? $t('rhythm
         <tr v-for="o in outlooks" :key="o.rhythm" :class="{ chosen: o.rhythm === chosen }">
           <td><button type="button" class="pick" :aria-pressed="o.rhythm === chosen" @click="chosen = o.rhythm">{{ rhythms[o.rhythm] }}</button><span v-if="o.rhythm === now" class="soft small">{{ ' ' }}{{ $t('rhythm.now') }}</span><span v-if="!o.choosable" class="soft small">{{ ' ' }}{{ $t('rhythm.only_to_compare_beyond_the') }}</span></td>
           <td class="number" data-says="on the floor"><span><strong>{{ o.floor_days }}</strong> <span class="soft small">{{ $t('rhythm.of', { weeks: 7 * o.weeks }) }}</span></span></td>
-          <td :class="['nowrap', { grows: o.quick_move_mm > 0.05 }]" data-says="quick"><span>{{ moved(o.quick_move_mm) }}</span></td>
+          <td :class="['nowrap', { grows: o.quick_way === 'grows' }]" data-says="quick"><span>{{ moved(o) }}</span></td>
           <td class="line"><QuickLine :quick="o.quick_mm" :least="least()" :most="most()" /></td>
           <td class="number" data-says="sittings">{{ o.sittings }}</td>
           <td class="number" data-says="at the table">{{ hours(o.minutes) }}</td>
