@@ -38,6 +38,9 @@ func behind(t *testing.T, answers http.HandlerFunc, says string) *house {
 
 // Whoever does not read an answer, or sends half a body, holds nothing up: the door waits two seconds for it.
 func TestASlowGuestIsShownOut(t *testing.T) {
+	if testing.Short() {
+		t.Skip("long: make test runs it")
+	}
 	large := make([]byte, 1<<20)
 	for name, h := range map[string]*house{
 		"reads nothing": behind(t, func(w http.ResponseWriter, _ *http.Request) {
@@ -64,6 +67,9 @@ func TestASlowGuestIsShownOut(t *testing.T) {
 // As long as bytes come a package may take longer than anything else; what has no reason to be large may not, and
 // who sends nothing for a while is broken off wherever.
 func TestASlowUploadGoesOnAsLongAsBytesCome(t *testing.T) {
+	if testing.Short() {
+		t.Skip("long: make test runs it")
+	}
 	p := pace{patient: 2 * time.Second, briefly: time.Second} // long beside what a busy machine holds up
 	came := make(chan error, 1)
 	server := httptest.NewServer(http.HandlerFunc(func(w http.ResponseWriter, r *http.Request) {

@@ -29,6 +29,9 @@ func stopsOf(p contract.Plan) (days [][]contract.Stop) {
 // the sitting, a nail that decides the date is worked then, what was trimmed today is left and asked nothing, the list
 // and the dog's page tell one date, and no nail is believed to have more spare than its share of the length.
 func TestOneVerdictEverywhere(t *testing.T) {
+	if testing.Short() {
+		t.Skip("long: make test runs it")
+	}
 	c := newClient(t)
 	var dogs []contract.Dog
 	for i, kg := range []float64{2, 6, 12, 22, 34, 60} {

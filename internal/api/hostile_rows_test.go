@@ -80,6 +80,9 @@ const unhurried = 20 * time.Second
 // Whatever stands in the book, no reckoning runs or takes memory without bound: every screen answers,
 // the other dog's as ever, and of the dog itself it is said that it cannot be worked out.
 func TestWhateverTheBookHoldsEveryScreenAnswers(t *testing.T) {
+	if testing.Short() {
+		t.Skip("long: make test runs it")
+	}
 	c, dogs := groomers(t, 60, 30)
 	one, other := "/api/dogs/"+dogs[0].Id.String(), "/api/dogs/"+dogs[1].Id.String()
 	ask[contract.DogView](c, "POST", one+"/checks", fmt.Sprintf(`{"id":"%s","clicks":false,"hair":false,"swelling":false,"limping":false,"breaking":false,"looks":[{"code":"LF3","gap_mm":1.5,"length_mm":14,"past_pad":false}]}`, uuid.NewString()), 201)

@@ -36,6 +36,9 @@ func rowsOf(t *testing.T, data []byte, file string) (all []map[string]string) {
 // Whoever has the package reads in it what the screens say on that day: each nail's length, spare and gap with their
 // ranges, and each dog's date. One dog alone has its own.
 func TestThePackageSaysWhatIsBelieved(t *testing.T) {
+	if testing.Short() {
+		t.Skip("long: make test runs it")
+	}
 	b := filled(t)
 	data := exportOf(t, b)
 	nails, dates := rowsOf(t, data, "data/believed.csv"), rowsOf(t, data, "data/dates.csv")

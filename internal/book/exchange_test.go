@@ -91,6 +91,9 @@ func everything(t *testing.T, s *store.Store) map[string][]string {
 
 // The demonstration goes out, and comes into an empty book as the same: every table, every date.
 func TestABookGoesOutAndComesInTheSame(t *testing.T) {
+	if testing.Short() {
+		t.Skip("long: make test runs it")
+	}
 	from, kept := filled(t), demos.kept
 	data := exportOf(t, from)
 	to, other := aBook(t)
@@ -128,6 +131,9 @@ func TestABookGoesOutAndComesInTheSame(t *testing.T) {
 // A package of an earlier version lacks what there was not then: it comes in all the same, and its ladders stand where
 // they stood.
 func TestAnEarlierPackageComesIn(t *testing.T) {
+	if testing.Short() {
+		t.Skip("long: make test runs it")
+	}
 	from := filled(t)
 	data := exportOf(t, from)
 	for file, names := range map[string][]string{"data/dogs.csv": {"tips_meanwhile", "by_paw", "dates"}, "data/ladders.csv": {"first_step"}} {
@@ -207,6 +213,9 @@ func changed(t *testing.T, data []byte, name string, change func(string) []byte)
 
 // What is not as it was written is refused by file, line and column, and nothing of it is in the book.
 func TestPackagesThatAreNotTakenIn(t *testing.T) {
+	if testing.Short() {
+		t.Skip("long: make test runs it")
+	}
 	from := filled(t)
 	fig, err := from.DueList(t.Context(), store.Find{Name: "Fig", Limit: 1})
 	require.NoError(t, err)
@@ -282,6 +291,9 @@ func TestPackagesThatAreNotTakenIn(t *testing.T) {
 // A reader that is not ours reads the package: every table against its schema, every reference (Frictionless Data's own
 // library for JavaScript).
 func TestAnotherReadsThePackage(t *testing.T) {
+	if testing.Short() {
+		t.Skip("long: make test runs it")
+	}
 	key, err := filled(t).CalendarKey(t.Context())
 	require.NoError(t, err)
 	require.NotEmpty(t, key)
@@ -310,6 +322,9 @@ func TestAnotherReadsThePackage(t *testing.T) {
 // Every row passes the checks that the interface's own input passes, for dogs that are new and for those that are
 // there; a package of which one row cannot be changes nothing.
 func TestRowsOfAPackageAreBelievedNoMoreThanAnybodys(t *testing.T) {
+	if testing.Short() {
+		t.Skip("long: make test runs it")
+	}
 	from := filled(t)
 	whole := exportOf(t, from)
 	fresh, kept := aBook(t)

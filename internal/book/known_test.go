@@ -75,6 +75,9 @@ func (t *teller) step() {
 // Whatever is told of a dog and taken back, in any order, what is kept comes to what all of it does:
 // before a sitting that is under way, and with it.
 func TestWhatIsKeptIsWhatAllOfItComesTo(t *testing.T) {
+	if testing.Short() {
+		t.Skip("long: make test runs it")
+	}
 	b := opened(t)
 	rapid.Check(t, func(t *rapid.T) {
 		d, err := b.AddDog(ctx, told("Moss", 4, 22))
@@ -98,6 +101,9 @@ func TestWhatIsKeptIsWhatAllOfItComesTo(t *testing.T) {
 
 // A random book goes out, comes into an empty one, and goes out of that to the byte.
 func TestRandomBooksGoOutAndComeInTheSame(t *testing.T) {
+	if testing.Short() {
+		t.Skip("long: make test runs it")
+	}
 	for seed := range uint64(12) {
 		r := rand.New(rand.NewPCG(seed, 5))
 		from, to := opened(t), opened(t)

@@ -39,6 +39,9 @@ func filled(t *testing.T, day time.Time) (*book.Book, []book.DueRow) {
 
 // The demonstration must show every state of the Due list on whatever day it is started.
 func TestTheDemoShowsEveryStanding(t *testing.T) {
+	if testing.Short() {
+		t.Skip("long: make test runs it")
+	}
 	for day := range 7 {
 		on := time.Date(2026, time.February, 26+day, 9, 0, 0, 0, time.UTC)
 		standings := map[due.Standing]int{}
@@ -77,6 +80,9 @@ func TestTheDemoShowsEveryStanding(t *testing.T) {
 }
 
 func TestTheDemoIsTheSameEveryTime(t *testing.T) {
+	if testing.Short() {
+		t.Skip("long: make test runs it")
+	}
 	on := time.Date(2026, time.November, 24, 9, 0, 0, 0, time.UTC)
 	_, a := filled(t, on)
 	_, b := filled(t, on)
@@ -89,6 +95,9 @@ func TestTheDemoIsTheSameEveryTime(t *testing.T) {
 // What the program learns must be what the generator used: the gross rate within two standard
 // deviations for six dogs in seven, and better than what was assumed.
 func TestTheDemosTrueRatesAreFound(t *testing.T) {
+	if testing.Short() {
+		t.Skip("long: make test runs it")
+	}
 	on := time.Date(2026, time.November, 24, 9, 0, 0, 0, time.UTC)
 	b, rows := filled(t, on)
 	found, dogs := 0, 0
@@ -120,6 +129,9 @@ func TestTheDemosTrueRatesAreFound(t *testing.T) {
 
 // A year that shows recession, a dog growing out at six weeks, and one whose own habit is known.
 func TestTheDemoShowsWhatTheQuickDoes(t *testing.T) {
+	if testing.Short() {
+		t.Skip("long: make test runs it")
+	}
 	on := time.Date(2026, time.November, 24, 9, 0, 0, 0, time.UTC)
 	b, rows := filled(t, on)
 	quick := func(p feet.Point) float64 { return p.Quick.Value }
@@ -147,6 +159,9 @@ func TestTheDemoShowsWhatTheQuickDoes(t *testing.T) {
 
 // Of dogs of which only the amounts are told, the ranges of what is believed hold the generator's own truth.
 func TestTheTallyDogsHoldTheirRanges(t *testing.T) {
+	if testing.Short() {
+		t.Skip("long: make test runs it")
+	}
 	on := time.Date(2026, time.November, 24, 9, 0, 0, 0, time.UTC)
 	b, rows := filled(t, on)
 	for _, row := range rows {
@@ -176,6 +191,9 @@ func TestTheTallyDogsHoldTheirRanges(t *testing.T) {
 
 // One dog was calm whenever somebody helped: that is found, and of the others nothing is said that is only chance.
 func TestTheDemoShowsWhatMadeADogCalm(t *testing.T) {
+	if testing.Short() {
+		t.Skip("long: make test runs it")
+	}
 	b, rows := filled(t, time.Date(2026, time.November, 24, 9, 0, 0, 0, time.UTC))
 	for _, row := range rows {
 		view, err := b.View(context.Background(), row.DogID)

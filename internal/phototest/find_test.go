@@ -18,6 +18,9 @@ import (
 // beside paws, most cards are found to four pixels; what is handed over as found is right, 19 in 20 to eight. The counts
 // stand in docs/photo.md.
 func TestCardsAreFoundWhateverIsOnAndUnderThem(t *testing.T) {
+	if testing.Short() {
+		t.Skip("long: make test runs it")
+	}
 	const all, wide = 100, 1280
 	var off [all]float64 // NaN: none was handed over
 	var both sync.WaitGroup
@@ -54,6 +57,9 @@ func TestCardsAreFoundWhateverIsOnAndUnderThem(t *testing.T) {
 
 // A picture without a card has none.
 func TestWhereThereIsNoCardNoneIsFound(t *testing.T) {
+	if testing.Short() {
+		t.Skip("long: make test runs it")
+	}
 	given := 0
 	for i := range uint64(14) {
 		table := Random(rand.New(rand.NewPCG(32, i)), 800)

@@ -13,6 +13,9 @@ import (
 // Corners that are put right are hardly ever doubted; of those of which one is twenty pixels off most are, by the right
 // one's name, and corners on nothing are refused.
 func TestThePictureSpeaksAgainstWrongCorners(t *testing.T) {
+	if testing.Short() {
+		t.Skip("long: make test runs it")
+	}
 	const all = 24
 	doubted, named, nothing := 0, 0, 0
 	for i := range uint64(all) {

@@ -46,6 +46,9 @@ func TestAPictureHoldsItsTruth(t *testing.T) {
 
 // Within three pixels on at least eight of ten pictures (asked of the guess); none where there is no card.
 func TestTheCornersAreGuessed(t *testing.T) {
+	if testing.Short() {
+		t.Skip("long: make test runs it")
+	}
 	r := rand.New(rand.NewPCG(5, 6))
 	near, pictures := 0, 0
 	for pictures < 20 {

@@ -61,6 +61,9 @@ func tell(t *testing.T, s *Store) uuid.UUID {
 // Whatever way of opening, copying, breaking off, killing and ending follows on another: the book opens, and has
 // everything that it took.
 func TestNoOpeningThatFribbetCausedIsRefused(t *testing.T) {
+	if testing.Short() {
+		t.Skip("long: make test runs it")
+	}
 	made, _ := bookAt(t)
 	ready := filesOf(t, made)[""]
 	for seed := range 300 {
@@ -220,6 +223,9 @@ func TestAMissingBookWithBackupsIsNotBegunAnew(t *testing.T) {
 
 // By whatever name: a link to a book is that book.
 func TestALinkIsNoSecondBook(t *testing.T) {
+	if testing.Short() {
+		t.Skip("long: make test runs it")
+	}
 	path, _ := bookAt(t)
 	link, second := filepath.Join(t.TempDir(), "link.db"), filepath.Join(filepath.Dir(path), "second.db")
 	require.NoError(t, os.Symlink(path, link))

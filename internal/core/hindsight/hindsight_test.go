@@ -139,6 +139,9 @@ func report(d dog.Dog, told []record.Sitting, checks []record.Check, rules Rules
 // Of dogs drawn from the model what was said holds: nine lengths in ten, and as many cuts bleed as were to; it is better
 // than the plain rule. Of dogs that show their quick late more bleed than were to, and it says so.
 func TestAWorldWhoseTruthIsKnown(t *testing.T) {
+	if testing.Short() {
+		t.Skip("long: make test runs it")
+	}
 	over := func(w virtual.World) (all Report, bled int, low, high float64) {
 		r := rand.New(rand.NewPCG(34, 1))
 		var chances sum
@@ -174,6 +177,9 @@ func TestAWorldWhoseTruthIsKnown(t *testing.T) {
 
 // A tally tells no ends: its hand went on since it saw no sign, and its cuts are called so: no more than twice as many were to bleed as did.
 func TestATallysCutsAreCalledAsItsHandKnewThem(t *testing.T) {
+	if testing.Short() {
+		t.Skip("long: make test runs it")
+	}
 	r := rand.New(rand.NewPCG(35, 1))
 	var all []Report
 	for range 12 {

@@ -181,6 +181,9 @@ func evenly(t *testing.T, every rhythm.Rhythm, sat int) (y year) {
 // than with as many sittings at even distances, and no date comes within the least wait but for what was seen past its
 // pad or curls; the page in docs tells the figures.
 func TestAYearOfKeptDates(t *testing.T) {
+	if testing.Short() {
+		t.Skip("long: make test runs it")
+	}
 	page, err := os.ReadFile("../../../docs/dates.md")
 	require.NoError(t, err)
 	for _, every := range rhythm.Rhythms() {

@@ -125,6 +125,9 @@ func TestRoutineTrimsSettle(t *testing.T) {
 }
 
 func TestFoldingHoldsForAnyHistory(t *testing.T) {
+	if testing.Short() {
+		t.Skip("long: make test runs it")
+	}
 	rapid.Check(t, func(t *rapid.T) {
 		d := plain()
 		d.Weights[0].Kg = rapid.Float64Range(2, 80).Draw(t, "kg")

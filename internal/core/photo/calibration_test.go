@@ -15,6 +15,9 @@ import (
 
 // TestCalibrationPage holds docs/photo.md to what 500 random cameras give, worked out anew at each run.
 func TestCalibrationPage(t *testing.T) {
+	if testing.Short() {
+		t.Skip("long: make test runs it")
+	}
 	type seen struct{ off, range90, tilt, px float64 }
 	var all []seen
 	r := rand.New(rand.NewPCG(11, 12))

@@ -45,6 +45,9 @@ func TestACardIsTakenForOne(t *testing.T) {
 
 // One corner 20, 40 or 80 pixels off: refused, or the truth is inside the range all the same, in nine of ten.
 func TestAWrongCornerIsRefusedOrToldByTheRange(t *testing.T) {
+	if testing.Short() {
+		t.Skip("long: make test runs it")
+	}
 	r := rand.New(rand.NewPCG(31, 2))
 	for _, by := range []float64{20, 40, 80} {
 		fine, refused := 0, 0

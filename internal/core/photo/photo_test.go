@@ -132,6 +132,9 @@ func TestAnExactPictureIsReadExactly(t *testing.T) {
 // The range holds nine times in ten while hands, plane and lens are off as far as is held to be usual; at twelve pixels
 // a millimetre, seen squarely, that of a nail of 14 mm is under a millimetre to either side.
 func TestTheRangeOfALength(t *testing.T) {
+	if testing.Short() {
+		t.Skip("long: make test runs it")
+	}
 	r := rand.New(rand.NewPCG(1, 2))
 	held, all := 0, 0
 	for range 500 {

@@ -66,6 +66,9 @@ func exactly() float64 { return 0 }
 
 // Seen exactly, two pictures tell where the nail stands, wherever round the card one began, and how long it is.
 func TestTwoPicturesTellWhereANailStands(t *testing.T) {
+	if testing.Short() {
+		t.Skip("long: make test runs it")
+	}
 	r := rand.New(rand.NewPCG(7, 7))
 	for range 100 {
 		seen, length := drawTwice(r, 14*r.Float64()-4, 60*r.Float64()-30, 30+25*r.Float64())
@@ -107,6 +110,9 @@ func randomlyTwice(r *rand.Rand, depth, lean float64) (got Read, truth float64, 
 // A paw that moved between the two pictures is refused or the range holds it, in at least four of five; points that were
 // exchanged are refused, and hardly ever a pair that belongs together.
 func TestTwoPicturesThatDoNotBelongTogether(t *testing.T) {
+	if testing.Short() {
+		t.Skip("long: make test runs it")
+	}
 	r := rand.New(rand.NewPCG(8, 7))
 	const all = 60
 	for _, far := range []float64{4, 8, 15} {

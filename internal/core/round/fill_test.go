@@ -286,6 +286,9 @@ func halfBooked(seed uint64) (Week, []Dog, []Visit) {
 // What is looked at is bounded, so that nobody waits: fifty random half-booked weeks of 300 dogs. Places that were looked
 // at are counted, since a clock would measure the machine.
 func TestAHalfBookedWeekIsFilledInBoundedWork(t *testing.T) {
+	if testing.Short() {
+		t.Skip("long: make test runs it")
+	}
 	most := 0
 	for seed := range uint64(50) {
 		w, dogs, there := halfBooked(seed)

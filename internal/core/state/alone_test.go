@@ -70,6 +70,9 @@ func (l left) after(weeks float64) (length, floor, spare held, most float64) {
 // A nail that nobody works or looks at does not grow for ever: what is believed of it after months is what such
 // nails are, and the page in docs tells how often that holds.
 func TestNailsLeftAlone(t *testing.T) {
+	if testing.Short() {
+		t.Skip("long: make test runs it")
+	}
 	page, err := os.ReadFile("../../../docs/coverage.md")
 	require.NoError(t, err)
 	for _, l := range leftAlone {

@@ -215,6 +215,9 @@ func (h habit) follow(weeks float64, before func(d *virtual.Dog, s *state.State,
 // On dogs drawn from the model itself the ranges hold what they promise, whatever is told; the page
 // in docs tells what is measured here.
 func TestNineRangesInTenHold(t *testing.T) {
+	if testing.Short() {
+		t.Skip("long: make test runs it")
+	}
 	page, err := os.ReadFile("../../../docs/coverage.md")
 	require.NoError(t, err)
 	for _, h := range habits {
@@ -240,6 +243,9 @@ func TestNineRangesInTenHold(t *testing.T) {
 // Dogs whose nails grow twice as fast as is usual, three standard deviations beyond what is believed before anything
 // is told: once a quarter was told, every range holds four times in five.
 func TestNailsThatGrowTwiceAsFast(t *testing.T) {
+	if testing.Short() {
+		t.Skip("long: make test runs it")
+	}
 	page, err := os.ReadFile("../../../docs/coverage.md")
 	require.NoError(t, err)
 	for _, h := range habits[:3] {
@@ -272,6 +278,9 @@ func TestNailsThatGrowTwiceAsFast(t *testing.T) {
 
 // What a tally teaches that tells only how much came off: no more than is so. Counted from the second quarter on.
 func TestTalliesTeachNoMoreThanTheyTell(t *testing.T) {
+	if testing.Short() {
+		t.Skip("long: make test runs it")
+	}
 	page, err := os.ReadFile("../../../docs/coverage.md")
 	require.NoError(t, err)
 	for _, h := range tallies {
@@ -334,6 +343,9 @@ func fastest(where growth.Where) float64 {
 
 // Half a millimetre a fortnight that nobody looks at is no evidence of how fast a nail grows.
 func TestUnseenTrimsTeachNoRate(t *testing.T) {
+	if testing.Short() {
+		t.Skip("long: make test runs it")
+	}
 	where := growth.Where{Age: 200, Weight: 22, Pavement: 5}
 	s := state.Prior(where, eighteen(), nil)
 	before, mean := s.Rate(4, where).SD, s.Rate(4, where).Mean

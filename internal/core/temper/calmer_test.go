@@ -20,6 +20,9 @@ func TestJeffreysInterval(t *testing.T) {
 
 // Calm on nine of ten with a helper and on three of ten alone is said; a fair coin finds nothing in 95 of 100 dogs.
 func TestWhatMadeItCalmIsNotChance(t *testing.T) {
+	if testing.Short() {
+		t.Skip("long: make test runs it")
+	}
 	var days []Day
 	for k := range 20 {
 		days = append(days, Day{Calm: k < 9 || k >= 10 && k < 13, Was: map[Circumstance]bool{WithHelper: k < 10}})

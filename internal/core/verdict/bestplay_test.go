@@ -174,6 +174,9 @@ func (t tally) meanLeft() float64 {
 }
 
 func TestTheRuleBesideTheBestPlay(t *testing.T) {
+	if testing.Short() {
+		t.Skip("long: make test runs it")
+	}
 	t.Parallel()
 	n := oneNail{4.5, 0.9} // of a dog at four weeks that is known
 	row := func(name string, got tally, beside string) {

@@ -309,6 +309,9 @@ func alone(d *virtual.Dog, i int, mm float64) tally {
 
 // Beside the program: what a hand does by the eye alone, in the same worlds.
 func TestAHandAloneBleedsMore(t *testing.T) {
+	if testing.Short() {
+		t.Skip("long: make test runs it")
+	}
 	t.Parallel()
 	for _, mm := range []float64{1, 0.5} {
 		var first, later tally
@@ -333,6 +336,9 @@ func TestAHandAloneBleedsMore(t *testing.T) {
 }
 
 func TestFirstSittingsRarelyBleed(t *testing.T) {
+	if testing.Short() {
+		t.Skip("long: make test runs it")
+	}
 	week := 1.0
 	for _, c := range []struct {
 		name    string
@@ -376,6 +382,9 @@ func ofSize(t verdict.Terms, mm float64) verdict.Terms {
 }
 
 func TestFortyWeeksRarelyBleed(t *testing.T) {
+	if testing.Short() {
+		t.Skip("long: make test runs it")
+	}
 	all, late := []int{1, 2, 4}, virtual.World{Later: 0.7}
 	thick := virtual.World{CutTimes: 1.4, CutShare: 0.35}
 	press, steps := map[int]float64{1: 3.2, 2: 4.4, 4: 5.6}, map[int]float64{1: 3.6, 2: 4.9, 4: 6.3}
