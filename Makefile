@@ -4,7 +4,7 @@ GO ?= go
 REVISION = $(shell git describe --tags --always --dirty 2>/dev/null || echo unknown)
 PACKAGES = ./cmd/... ./internal/... ./e2e/... ./web
 
-.PHONY: demo build test quick check generate generated-fresh web unit e2e bench load chromium screenshots release clean
+.PHONY: demo build test quick check generate generated-fresh web unit e2e bench load chromium screenshots release mutate clean
 
 demo: build
 	@bin/fribbet demo --listen $(LISTEN)
@@ -44,6 +44,11 @@ unit:
 
 e2e: build
 	FRIBBET_BIN=$(CURDIR)/bin/fribbet $(GO) test -count=1 -timeout 30m ./e2e/...
+
+# Which small changes of the core no test notices; a night's work with N=60. docs/mutation.md has the last.
+N ?= 12
+mutate:
+	$(GO) run ./scripts/mutate -n $(N) $$(ls -d internal/core/*/)
 
 # The program for others: static files, licences, what it is made of, checksums, in dist/.
 release: web

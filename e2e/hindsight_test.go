@@ -1,0 +1,35 @@
+package e2e
+
+import (
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+)
+
+// All dogs together are worked out while one waits; what the book's own record says is usual is used by one press, and
+// taken back by another.
+func TestABooksOwnRecordIsUsedAndTakenBack(t *testing.T) {
+	program := start(t, "demo", "--today", day, "--listen", anywhere)
+	p := tab(t, browser(t), program.address+"/hindsight")
+	p.sees("Dates kept, of 100")
+	p.sees("What your own record says is usual")
+	used := func() (own []bool) {
+		var whole struct{ Own []struct{ Used bool } }
+		program.get("/api/hindsight", &whole)
+		for _, o := range whole.Own {
+			own = append(own, o.Used)
+		}
+		return own
+	}
+	assert.NotContains(t, used(), true, "nothing before somebody says so")
+	p.press("section button", "^Use it$")
+	p.find("section button", "Take it back")
+	assert.Contains(t, used(), true)
+	p.open(program.address + "/")
+	p.sees("dogs") // every date is worked out anew by it
+	p.open(program.address + "/hindsight")
+	p.press("section button", "Take it back")
+	p.find("section button", "^Use it$")
+	p.sees("Work it out anew")
+	assert.NotContains(t, used(), true)
+}
