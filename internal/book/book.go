@@ -1,4 +1,15 @@
 // Package book is what the user does: it joins the rules in core with what store keeps.
+//
+// In its words:
+//
+//   - standing: a dog's date with its reasons and its nails as the lists show them, kept until something new is told
+//   - known: what a dog's ended sittings and looks come to: all that plans read of them
+//   - told: what somebody entered, as it was entered
+//   - recount: dates being worked out again in the background
+//   - intake: a package of another book being taken in
+//   - visit, place: when a dog is to come, and a free stretch of a day that could be one
+//   - post: messages on their way to owners
+//   - Unreckonable: a dog of which rows cannot be: it is shown, and stops nobody else
 package book
 
 import (

@@ -1,4 +1,12 @@
 // Package store keeps the book in one SQLite file. It knows the job's words, not its rules.
+//
+// In its words:
+//
+//   - log: a sitting's events; what all else of it is worked out from
+//   - projection: a table that is worked out from the logs: sittings, records, cuts, readings, landmarks
+//   - standing: see package book
+//   - owed: what is to be worked out anew since an upgrade
+//   - withdrawn, removed, ended: taken back by the user: kept, and counts no more
 package store
 
 import (

@@ -1,5 +1,14 @@
 // Package feet is all of a dog's nails as its sittings and walk-rounds left them: one joint state, read on
 // any day as lengths, spares, growth, the rank, a section and a history.
+//
+// In its words:
+//
+//   - Feet: one dog's nails after everything that was told, on a day
+//   - fold: to go through sittings and looks in their order
+//   - Reading: one nail on a day: length, gap, spare, rate, each with its range
+//   - rank: all nails side by side, to scale
+//   - look, check: what somebody saw under a nail without trimming; all looks of one round
+//   - outlier: a length that was left out, since it is none of its nail
 package feet
 
 import (

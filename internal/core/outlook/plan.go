@@ -1,5 +1,11 @@
 // Package outlook is what is to be done with a dog's feet: the verdict on each nail today, the next date,
 // what to know before they are touched, and what rhythms would do.
+//
+// In its words:
+//
+//   - Terms: what plans and dates keep to besides the dog: margin, days off, the hand, ladders
+//   - Planned: a nail with its verdict on a day
+//   - Next: the next date with its reasons, and what would move it
 package outlook
 
 import (

@@ -2,6 +2,15 @@
 // changes it, and how the quick follows the nail between sittings.
 //
 // Spare is the dead horn in front of the quick: nail length less the quick's own.
+//
+// In its words:
+//
+//   - spare: horn in front of the quick at the tip, mm: on screens "safe to trim"
+//   - face: what a freshly cut end shows
+//   - sign: a face from which on the quick is near; the first of them, or the dot, ends a nail
+//   - scale: how early or late one dog's ends show
+//   - landmark: a way to see where the quick ends before anything is cut
+//   - drift: what spare and quick do between trims
 package quick
 
 import "math"
