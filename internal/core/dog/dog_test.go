@@ -67,3 +67,15 @@ func TestAClockPutBackForbidsNothingThatIsKept(t *testing.T) {
 	_, faults = d.With(dog.Changes{Weights: []dog.Weight{{On: today.AddDays(1), Kg: 21}}}, yesterday)
 	assert.Equal(t, []string{"weights[0].on"}, names(faults), "what is told anew still cannot be later than that")
 }
+
+// What a dog walks between two days is the mean of those days, the last of them among them and the first not: what it
+// walked on the day that it was last done was before that.
+func TestPavementOverSomeDaysIsTheirMean(t *testing.T) {
+	d := plain()
+	d.Pavement = 10
+	d.Walked = []dog.Walked{{Until: today.AddDays(6), Km: 3}}
+	assert.InDelta(t, 3, d.WhereFrom(today, today.AddDays(6)).Pavement, 1e-9)
+	assert.InDelta(t, (6*3+10)/7.0, d.WhereFrom(today, today.AddDays(7)).Pavement, 1e-9, "the last day counts")
+	assert.InDelta(t, (3+10)/2.0, d.WhereFrom(today.AddDays(5), today.AddDays(7)).Pavement, 1e-9, "the first does not")
+	assert.InDelta(t, 10, d.WhereFrom(today.AddDays(6), today.AddDays(9)).Pavement, 1e-9)
+}

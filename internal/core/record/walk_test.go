@@ -2,6 +2,7 @@ package record
 
 import (
 	"fribbet/internal/core/dog"
+	"fribbet/internal/core/measure"
 	"fribbet/internal/core/nail"
 	"testing"
 
@@ -55,4 +56,22 @@ func TestDewclawsAreSeenToBeThereOrNot(t *testing.T) {
 	assert.Equal(t, "LH1b", d.Nails[13].Code.String(), "in their place as the dog stands")
 	twice := Check{On: today, Looks: []Look{{Code: nail.MustParse("LH1"), Present: &yes}, {Code: nail.MustParse("LH1"), Present: &yes}}}
 	assert.NotEmpty(t, twice.Check(plain(), today))
+}
+
+// A round at which a nail was felt to touch, or seen past its pad, has one that touches; one that a card passes has none.
+func TestWhatTouchesAtARound(t *testing.T) {
+	touches, card := measure.Touches.Number(), measure.Card.Number()
+	code := nail.MustParse("LF3")
+	for name, c := range map[string]struct {
+		look Look
+		is   bool
+	}{
+		"felt":         {Look{Code: code, Gap: &touches}, true},
+		"past its pad": {Look{Code: code, PastPad: true}, true},
+		"a card":       {Look{Code: code, Gap: &card}, false},
+		"nothing":      {Look{Code: code}, false},
+	} {
+		assert.Equal(t, c.is, Check{Looks: []Look{{Code: nail.MustParse("RF3"), Gap: &card}, c.look}}.Touches(), name)
+	}
+	assert.False(t, Check{}.Touches())
 }
