@@ -63,7 +63,7 @@ const doomed = ref<string>()
     <details v-if="ends.length > 0" class="ends">
       <summary>{{ $t('dog.your_cut_ends', ends.length) }}</summary>
       <ul class="paws">
-        <li v-for="p in ends" :key="p.id"><img :src="pictureOf(p.hash, true)" :alt="$t('dog.cut_end_of_on', { code: name(p.code!), on: dayOf(p.on) })" width="72" height="72" loading="lazy" /><span>{{ name(p.code!) }}<span class="soft small"> {{ dayOf(p.on) }}</span></span><button type="button" :disabled="isPending" @click="remove(p.id)">{{ $t('dog.delete_it_for_good') }}</button></li>
+        <li v-for="p in ends" :key="p.id"><img :src="pictureOf(p.hash, true)" :alt="$t('dog.cut_end_of_on', { code: name(p.code!), on: dayOf(p.on) })" width="72" height="72" loading="lazy" /><span>{{ name(p.code!) }}<span class="soft small"> {{ dayOf(p.on) }}</span></span><button type="button" :aria-pressed="doomed === p.id" @click="doomed = doomed === p.id ? undefined : p.id">{{ $t('dog.delete') }}</button><BButton v-if="doomed === p.id" variant="plain" :disabled="isPending" @click="remove(p.id, { onSuccess: () => (doomed = undefined) })">{{ $t('dog.delete_it_for_good') }}</BButton></li>
       </ul>
     </details>
     <RefusalNote :error="error" />
@@ -82,6 +82,8 @@ const doomed = ref<string>()
 .edge { background: #ffffff; bottom: 0; box-shadow: 0 0 0 1px #000000; position: absolute; top: 0; width: 2px; }
 #before-after { width: 100%; }
 .all { list-style: none; margin: 0.5rem 0 0; padding: 0; }
+.ends button:not(.btn) { background: none; border: 0; color: var(--go); min-height: 44px; padding: 0; text-align: left; text-decoration: underline; text-underline-offset: 3px; }
+.ends summary { min-height: 44px; padding-block: 0.6rem; }
 .all li { align-items: center; border-top: 1px solid var(--line); display: flex; flex-wrap: wrap; gap: 0.25rem 0.75rem; min-height: 44px; }
 .all button { background: none; border: 0; color: var(--go); min-height: 44px; text-decoration: underline; text-underline-offset: 3px; }
 .all button[aria-pressed='true'] { color: var(--ink); font-weight: 650; text-decoration: none; }
