@@ -45,7 +45,7 @@ unit:
 e2e: build
 	FRIBBET_BIN=$(CURDIR)/bin/fribbet $(GO) test -count=1 -timeout 30m ./e2e/...
 
-# Which small changes of the core no test notices; a night's work with N=60. docs/mutation.md has the last.
+# Which small changes of the core no test notices: N of each package, by chance; N=60 is a night's work.
 N ?= 12
 mutate:
 	$(GO) run ./scripts/mutate -n $(N) $$(ls -d internal/core/*/)
