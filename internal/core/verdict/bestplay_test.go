@@ -63,18 +63,53 @@ func shows() func(left, scale float64) []float64 {
 	}
 }
 
-// best is the thickness to take after so many steps have come off and that face, 0 to stop.
-func best(n oneNail, price prices) func(off float64, last quick.Face) float64 {
+// oneMove is a cut that may be taken: what it costs at once, blood among it, and how likely each face shows then.
+type oneMove struct {
+	mm, cost float64
+	to       int // off by then
+	shows    []float64
+}
+
+// moves are what may be done once so much is off and that face showed: to stop, at a price, or one of the cuts. This is
+// all that a play which goes by these two knows, so that the best of it is that of a Markov decision process.
+type moves struct {
+	stop [][]float64
+	cuts [][][]oneMove
+}
+
+// solved is the best play, backwards from all that may come off (Bellman 1957): what each place costs, and the thickness
+// to take there, 0 to stop.
+func (m moves) solved() (value, choice [][]float64) {
+	states := len(m.stop)
+	value, choice = make([][]float64, states), make([][]float64, states)
+	for r := states - 1; r >= 0; r-- {
+		value[r], choice[r] = append([]float64(nil), m.stop[r]...), make([]float64, len(m.stop[r]))
+		for f, cuts := range m.cuts[r] {
+			for _, c := range cuts {
+				cost := c.cost
+				for g, p := range c.shows {
+					cost += p * value[c.to][g]
+				}
+				if cost < value[r][f] {
+					value[r][f], choice[r][f] = cost, c.mm
+				}
+			}
+		}
+	}
+	return value, choice
+}
+
+// movesOn are those on a nail.
+func movesOn(n oneNail, price prices) (m moves) {
 	show, states := shows(), int(8/apart)
 	var scales []float64
 	for k := range 7 {
 		scales = append(scales, quick.DrawScale((float64(k)+0.5)/7))
 	}
 	type hidden struct{ left, chance, scale float64 }
-	value := make([][]float64, states)
-	choice := make([][]float64, states)
-	for r := states - 1; r >= 0; r-- {
-		value[r], choice[r] = make([]float64, len(facesPlayed)), make([]float64, len(facesPlayed))
+	m.stop, m.cuts = make([][]float64, states), make([][][]oneMove, states)
+	for r := range states {
+		m.stop[r], m.cuts[r] = make([]float64, len(facesPlayed)), make([][]oneMove, len(facesPlayed))
 		off := float64(r) * apart
 		left := distuv.Normal{Mu: n.mean - off, Sigma: math.Sqrt(n.sd*n.sd + 0.05*off)} // what each cut was off by is in it
 		for f := range facesPlayed[:len(facesPlayed)-1] {
@@ -89,20 +124,17 @@ func best(n oneNail, price prices) func(off float64, last quick.Face) float64 {
 					all, sum = append(all, hidden{x, chance, scale}), sum+chance
 				}
 			}
-			stop := 0.0
 			for _, h := range all {
-				stop += h.chance / sum * math.Max(0, h.left-rest) * price.leftMM
+				m.stop[r][f] += h.chance / sum * math.Max(0, h.left-rest) * price.leftMM
 			}
-			value[r][f] = stop
 			if sum < 1e-12 || facesPlayed[f].Ends() {
 				continue
 			}
 			for _, mm := range thicknessesPlayed {
-				to := r + int(math.Round(mm/apart))
-				if to >= states {
+				c := oneMove{mm: mm, cost: price.cut, to: r + int(math.Round(mm/apart)), shows: make([]float64, len(facesPlayed))}
+				if c.to >= states {
 					break
 				}
-				cost := price.cut
 				sd := hand.Slices{}.SD(mm)
 				for _, h := range all {
 					if h.chance < 1e-9*sum {
@@ -112,29 +144,99 @@ func best(n oneNail, price prices) func(off float64, last quick.Face) float64 {
 						weight := h.chance / sum * map[bool]float64{true: 2.0 / 3, false: 1.0 / 6}[z == 0]
 						then := h.left - math.Max(0.02, mm+z*math.Sqrt2*sd)
 						for g, p := range show(then, h.scale) {
-							switch {
-							case p == 0:
-							case facesPlayed[g] == quick.Blood:
-								cost += weight * p * price.blood
-							default:
-								cost += weight * p * value[to][g]
+							if facesPlayed[g] == quick.Blood {
+								c.cost += weight * p * price.blood
+							} else {
+								c.shows[g] += weight * p
 							}
 						}
 					}
 				}
-				if cost < value[r][f] {
-					value[r][f], choice[r][f] = cost, mm
-				}
+				m.cuts[r][f] = append(m.cuts[r][f], c)
 			}
 		}
 	}
+	return m
+}
+
+// best is the thickness to take after so many steps have come off and that face, 0 to stop.
+func best(n oneNail, price prices) func(off float64, last quick.Face) float64 {
+	_, choice := movesOn(n, price).solved()
 	return func(off float64, last quick.Face) float64 {
 		for f, face := range facesPlayed {
-			if r := int(math.Round(off / apart)); face == last && r < states {
+			if r := int(math.Round(off / apart)); face == last && r < len(choice) {
 				return choice[r][f]
 			}
 		}
 		return 0
+	}
+}
+
+// cheapest is what the best of all plays costs, each played out to its end: every way to decide at every place.
+func (m moves) cheapest() float64 {
+	type place struct{ r, f int }
+	var places []place
+	for r := range m.stop {
+		for f := range m.stop[r] {
+			if len(m.cuts[r][f]) > 0 {
+				places = append(places, place{r, f})
+			}
+		}
+	}
+	least := math.Inf(1)
+	decided := map[place]int{} // which cut; 0 stops
+	var played func(at place) float64
+	played = func(at place) float64 {
+		if decided[at] == 0 {
+			return m.stop[at.r][at.f]
+		}
+		c := m.cuts[at.r][at.f][decided[at]-1]
+		cost := c.cost
+		for g, p := range c.shows {
+			if p > 0 {
+				cost += p * played(place{c.to, g})
+			}
+		}
+		return cost
+	}
+	var decide func(k int)
+	decide = func(k int) {
+		if k == len(places) {
+			least = min(least, played(place{}))
+			return
+		}
+		for way := range len(m.cuts[places[k].r][places[k].f]) + 1 {
+			decided[places[k]] = way
+			decide(k + 1)
+		}
+	}
+	decide(0)
+	return least
+}
+
+// On small grids the best play worked out backwards costs what the best of all plays costs.
+func TestTheBestPlayIsTheBestOfAllPlays(t *testing.T) {
+	r := rand.New(rand.NewPCG(33, 1))
+	for range 60 {
+		const states, faces = 4, 3
+		m := moves{make([][]float64, states), make([][][]oneMove, states)}
+		for at := range states {
+			m.stop[at], m.cuts[at] = make([]float64, faces), make([][]oneMove, faces)
+			for f := range faces {
+				m.stop[at][f] = 10 * r.Float64()
+				for thick := 1; thick <= 2 && at+thick < states; thick++ {
+					c := oneMove{mm: float64(thick), cost: r.Float64(), to: at + thick, shows: make([]float64, faces)}
+					blood := 0.3 * r.Float64()
+					c.cost += 20 * blood
+					a, b := r.Float64(), r.Float64()
+					low, high := min(a, b), max(a, b)
+					c.shows[0], c.shows[1], c.shows[2] = (1-blood)*low, (1-blood)*(high-low), (1-blood)*(1-high)
+					m.cuts[at][f] = append(m.cuts[at][f], c)
+				}
+			}
+		}
+		value, _ := m.solved()
+		assert.InDelta(t, m.cheapest(), value[0][0], 1e-9)
 	}
 }
 
