@@ -9,11 +9,14 @@ import (
 
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
+	"gonum.org/v1/gonum/stat"
 	"pgregory.net/rapid"
 
 	"fribbet/internal/core/claw"
+	"fribbet/internal/core/date"
 	"fribbet/internal/core/estimate"
 	"fribbet/internal/core/fault"
+	"fribbet/internal/core/hand"
 	"fribbet/internal/core/kit"
 	"fribbet/internal/core/quick"
 	"fribbet/internal/core/verdict"
@@ -278,4 +281,56 @@ func TestThePawThatTouchesIsDue(t *testing.T) {
 		}
 	}
 	assert.Len(t, due, 5)
+}
+
+// An eye counts the ends that showed something: one that names everything white took all of them for milder, one that
+// names all rightly none, and one that names them worse none either.
+func TestHowAnEyeReadsADrill(t *testing.T) {
+	ends := room.Ends(3)
+	var milder, right, worse []quick.Face
+	showing := 0
+	for _, e := range ends {
+		faces := quick.Faces(e.Colour)
+		milder, right, worse = append(milder, quick.White), append(right, e.Face), append(worse, faces[len(faces)-2])
+		if e.Face != quick.White {
+			showing++
+		}
+	}
+	require.Positive(t, showing)
+	require.Less(t, showing, len(ends))
+	assert.Equal(t, hand.Eye{Asked: showing, Milder: showing}, room.Eye(3, milder))
+	assert.Equal(t, hand.Eye{Asked: showing}, room.Eye(3, right))
+	assert.Equal(t, hand.Eye{Asked: showing}, room.Eye(3, worse))
+}
+
+// What is left on the mean has the range of a mean: a normal's, its error the root of its number smaller (gonum's).
+func TestWhatIsLeftOnTheMean(t *testing.T) {
+	left := []float64{1, 1.4, 2.2, 1.8}
+	var all []Outcome
+	for _, mm := range left {
+		all = append(all, Outcome{Left: mm})
+	}
+	mean, sd := stat.MeanStdDev(left, nil)
+	got := Count(append(all, Outcome{Bled: true})).Left
+	assert.InDelta(t, mean, got.Value, 1e-9)
+	assert.InDelta(t, mean+estimate.Z90*sd/2, got.High, 1e-9)
+}
+
+// A day's repetition is as good as the share of its nails that went well: four of five is remembered, two of five is not.
+func TestADayIsAsGoodAsItsNails(t *testing.T) {
+	day := date.MustParse("2026-11-02")
+	again := func(well int) int {
+		var done []Done
+		for range counts {
+			done = append(done, Done{On: day, Well: true})
+		}
+		for k := range 5 {
+			done = append(done, Done{On: day.AddDays(3), Well: k < well})
+		}
+		s := Stands(Dark, done)
+		require.True(t, s.Passed || well < 4)
+		return s.Again.Sub(day.AddDays(3))
+	}
+	assert.Equal(t, 6, again(5), "the second time, SM-2")
+	assert.Equal(t, 6, again(4))
 }

@@ -2,7 +2,11 @@ package record
 
 import (
 	"fribbet/internal/core/dogtest"
+	"fribbet/internal/core/hand"
+	"fribbet/internal/core/kit"
 	"fribbet/internal/core/nail"
+	"fribbet/internal/core/quick"
+	"fribbet/internal/core/state"
 	"fribbet/internal/core/temper"
 	"fribbet/internal/words/wordstest"
 	"math"
@@ -75,4 +79,34 @@ func TestANumberThatCannotWellBeIsAskedForAgain(t *testing.T) {
 	assert.Contains(t, wordstest.Err(err), "looks[0].gap_mm")
 	walk.Looks[0].Sure = true
 	assert.NoError(t, walk.Check(d, today).Err())
+}
+
+// A clipper's cuts are as thick as its hand cuts, a grinder's touches are touches, and faces stand with their own cut.
+func TestARecordAsTheStateTakesIt(t *testing.T) {
+	r := Nail{Code: nail.MustParse("LF3"), Tool: kit.SmallPlier, Cuts: []float64{1, 1}, Faces: []quick.Face{quick.White}, Hand: hand.Slices{Times: 1.3, Milder: 0.2}}
+	e := r.Event(today)
+	assert.Equal(t, 0.2, e.Milder)
+	for i, face := range []quick.Face{quick.White, ""} {
+		assert.Equal(t, state.Slice{MM: 1.3, SD: r.Hand.SD(1), Face: face}, e.Cuts[i])
+	}
+	r.Tool = kit.GrinderBand
+	assert.Equal(t, state.Slice{MM: 1, Touch: true, Face: quick.White}, r.Event(today).Cuts[0])
+}
+
+// The slice after so many is what a pictured end asks about: the last one's face is how the nail ended.
+func TestASliceOfARecord(t *testing.T) {
+	r := Nail{Cuts: []float64{1, 0.5, 0.3}, Faces: []quick.Face{quick.White}, EndFace: quick.Grey}
+	for k, want := range []quick.Face{quick.White, "", quick.Grey, ""} {
+		mm, face, is := r.Slice(k)
+		assert.Equal(t, want, face, k)
+		assert.Equal(t, want != "", is, k)
+		if k < 3 {
+			assert.Equal(t, r.Cuts[k], mm)
+		}
+	}
+	r.Blood = true
+	_, face, _ := r.Slice(2)
+	assert.Equal(t, quick.Blood, face)
+	_, _, is := r.Slice(-1)
+	assert.False(t, is)
 }
