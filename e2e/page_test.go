@@ -1,6 +1,7 @@
 package e2e
 
 import (
+	"context"
 	"errors"
 	"os"
 	"os/exec"
@@ -186,12 +187,12 @@ func (p page) press(selector, words string) {
 	p.toFront()
 	var err error
 	for until := time.Now().Add(patience); time.Now().Before(until); {
-		e := p.find(selector, words).Timeout(patience)
+		e := p.find(selector, words).Timeout(patience / 10) // one that was drawn anew meanwhile is looked for again
 		if err = e.WaitStable(atRest); err == nil {
 			err = e.Click(proto.InputMouseButtonLeft, 1)
 		}
 		var detached *cdp.Error
-		if err == nil || !errors.As(err, &detached) {
+		if err == nil || !errors.As(err, &detached) && !errors.Is(err, context.DeadlineExceeded) {
 			break
 		}
 	}
