@@ -69,11 +69,11 @@ func hindsightOf(w words.Words, got book.Hindsight) contract.Hindsight {
 }
 
 func hindsightNumbers(n hindsight.Numbers) contract.HindsightNumbers {
-	return contract.HindsightNumbers{Few: hindsight.Few(n.Seen), Seen: n.Seen, In90: n.In90, ShareLow: n.Share.Low, ShareHigh: n.Share.High, Crps: n.CRPS, PlainCrps: n.Plain, Better: n.CRPS <= n.Plain}
+	return contract.HindsightNumbers{Few: hindsight.Few(n.Seen), Seen: n.Seen, In90: n.In90, ShareLow: n.Share.Low, ShareHigh: n.Share.High, Crps: n.CRPS, PlainCrps: n.Plain, Better: n.Better()}
 }
 
 func hindsightChances(c hindsight.Chances) contract.HindsightChances {
-	return contract.HindsightChances{Few: hindsight.Few(c.Seen), Seen: c.Seen, Was: c.Was, ExpectedLow: int(c.Expected.Low), ExpectedHigh: int(c.Expected.High), Brier: c.Brier, PlainBrier: c.Plain, Better: c.Brier <= c.Plain}
+	return contract.HindsightChances{Few: hindsight.Few(c.Seen), Seen: c.Seen, Was: c.Was, ExpectedLow: int(c.Expected.Low), ExpectedHigh: int(c.Expected.High), Brier: c.Brier, PlainBrier: c.Plain, Better: c.Better()}
 }
 
 func (h handlers) GetOwnersHindsight(ctx context.Context, r contract.GetOwnersHindsightRequestObject) (contract.GetOwnersHindsightResponseObject, error) {

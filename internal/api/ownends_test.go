@@ -31,7 +31,7 @@ func (c *client) keepsEnd(d contract.Dog, sitting string, cuts int, face quick.F
 // come before drawn ones; what was known comes again later, what was not the next day.
 func TestOnesOwnEndsAreNamed(t *testing.T) {
 	c := newClient(t)
-	d := c.addDog(moss)
+	d := c.addDog(`{"name":"Moss","age_years":4,"weights":[{"kg":22}],"nail_colour":"dark"}`)
 	sat := uuid.NewString()
 	told := []string{`"kind":"started","tool":"small_plier"`}
 	for _, face := range []quick.Face{quick.White, quick.Grey, quick.DarkCentre} {
@@ -102,19 +102,22 @@ func TestPracticeSetsTheCareAtTheBench(t *testing.T) {
 	assert.False(t, eye.Cares)
 	assert.GreaterOrEqual(t, eye.Asked, eye.Needed)
 	assert.Equal(t, eye.Asked, eye.Milder, "who calls everything white")
-	require.NotNil(t, eye.Share)
-	assert.Equal(t, 0.5, *eye.Share)
+	require.NotNil(t, eye.Of100)
+	assert.Equal(t, 50, *eye.Of100)
 	bench := func() contract.Bench {
 		return ask[contract.Bench](c, "POST", fmt.Sprintf("/api/dogs/%s/sittings/%s/events", d.Id, uuid.New()), fmt.Sprintf(`{"events":[{"id":%q,"at":%q,"kind":"started","tool":"small_plier"}]}`, uuid.NewString(), c.now.Format(time.RFC3339)), 200)
 	}
-	before := bench()
-	assert.Nil(t, before.Eye)
+	assert.Nil(t, bench().Eye)
+	plan := func() contract.Plan { return ask[contract.Plan](c, "GET", "/api/dogs/"+d.Id.String()+"/plan", "", 200) }
+	assert.Nil(t, plan().Eye)
 	c.do("PUT", "/api/settings", `{"role":"keeper","length_unit":"mm","weight_unit":"kg","margin_mm":1,"working_weekdays":["mon"]}`)
 	status, _ := c.do("PUT", "/api/practice/eye", `{"cares":true}`)
 	require.Equal(t, 204, status)
 	after := bench()
 	require.NotNil(t, after.Eye)
 	assert.Contains(t, *after.Eye, "50 of 100")
+	require.NotNil(t, plan().Eye)
+	assert.Equal(t, *after.Eye, *plan().Eye, "on Ready as well: it is said where it acts")
 	c.do("PUT", "/api/practice/eye", `{"cares":false}`)
 	assert.Nil(t, bench().Eye, "and taken back")
 }

@@ -129,7 +129,7 @@ func (h handlers) GetPractice(ctx context.Context, _ contract.GetPracticeRequest
 	so, err := h.book.PracticeSoFar(ctx, access.VisitorOf(ctx).Who)
 	out := contract.GetPractice200JSONResponse{
 		Kinds: []contract.PracticeSoFar{}, Ends: endsNamed(so.Ends),
-		Eye: contract.EyeRead{Asked: so.Eye.Asked, Milder: so.Eye.Milder, Needed: hand.EyeAsked, Cares: so.Cares, Share: given(so.Eye.Share())},
+		Eye: contract.EyeRead{Asked: so.Eye.Asked, Milder: so.Eye.Milder, Needed: hand.EyeAsked, Cares: so.Cares, Of100: given(so.Eye.Of100())},
 		Own: contract.OwnSoFar{All: so.Own.All, Now: len(so.Own.Now), First: so.Own.First, Asked: so.Own.Asked, Right: so.Own.Right},
 	}
 	if so.Next != "" {
@@ -149,7 +149,7 @@ func (h handlers) GetOwnEnds(ctx context.Context, _ contract.GetOwnEndsRequestOb
 	own, err := h.book.OwnEnds(ctx, access.VisitorOf(ctx).Who)
 	out := contract.GetOwnEnds200JSONResponse{Ends: []contract.OwnEnd{}}
 	for _, o := range own.Now {
-		out.Ends = append(out.Ends, contract.OwnEnd{PictureId: o.ID, Hash: o.Hash, Name: o.Dog, Code: o.End.Code, On: o.On, Mm: o.MM, Faces: quick.Faces(o.Colour)})
+		out.Ends = append(out.Ends, contract.OwnEnd{PictureId: o.ID, Hash: o.Hash, Name: o.Dog, Code: o.End.Code, On: o.On, Mm: o.MM, Faces: o.Faces})
 	}
 	return out, err
 }

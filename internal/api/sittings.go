@@ -33,8 +33,8 @@ func (h handlers) GetPlan(ctx context.Context, r contract.GetPlanRequestObject) 
 		DogId: p.Dog.ID, Name: p.Dog.Name, Today: h.book.Today(), Tool: p.Tool, Cautions: cautions(w, p.Cautions),
 		Helper: helper, Helping: handling.Helper, Blocked: w.Say(p.Blocked), NobodyHelps: p.Helpless, Alone: p.Alone, Calmer: calmer(p.Calmer), Gently: p.Gently, Support: lines(w, []say.Line{{Key: sitting.Support}})[0],
 		Limits:      []contract.Limit{limit(w, p.Tolerance.Nails), limit(w, p.Tolerance.Minutes)},
-		CalmMinutes: p.Tolerance.Calm,
-		Days:        []contract.PlanDay{}, Left: []contract.LeftNail{}, Holds: []contract.Hold{}, Checklist: []contract.Thing{}, SeeTo: []contract.SeeTo{},
+		CalmMinutes: p.Tolerance.Calm, Eye: given(w.Say(p.Eye)),
+		Days: []contract.PlanDay{}, Left: []contract.LeftNail{}, Holds: []contract.Hold{}, Checklist: []contract.Thing{}, SeeTo: []contract.SeeTo{},
 	}
 	readings := make([]feet.Reading, len(p.Nails))
 	for i, n := range p.Nails {

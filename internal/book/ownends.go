@@ -17,19 +17,14 @@ import (
 	"fribbet/internal/store"
 )
 
-const (
-	enoughOwn = 10 // pictures of cut ends from which on one's own come before drawn ones
-	ownAsked  = 20 // of them at once
-)
-
 // OwnEnd is a picture of a cut end that somebody took at the bench. What the next slice showed is the answer.
 type OwnEnd struct {
 	store.Picture
 	Dog    string
-	Colour nail.Colour
-	MM     float64    // how thick the next slice was meant to be
-	Showed quick.Face // by it
-	Again  date.Date  // when it is to be asked again; zero: it never was
+	Faces  []quick.Face // that it may have shown, as far as its colour was told before
+	MM     float64      // how thick the next slice was meant to be
+	Showed quick.Face   // by it
+	Again  date.Date    // when it is to be asked again; zero: it never was
 }
 
 // OwnEnds are somebody's pictures of cut ends whose next slice told something.
@@ -70,7 +65,10 @@ func (b *Book) OwnEnds(ctx context.Context, who string) (out OwnEnds, err error)
 			}
 			dogs[p.DogID] = d
 		}
-		own.Dog, own.Colour = d.Name, quick.SeenColour(colourOf(d, p.End.Code), own.Showed)
+		own.Dog, own.Faces = d.Name, quick.Faces(colourOf(d, p.End.Code))
+		if !slices.Contains(own.Faces, own.Showed) { // the colour was told wrongly: nothing is given away
+			own.Faces = quick.Faces(nail.Unknown)
+		}
 		var done []practice.Done
 		for _, s := range said[p.ID] {
 			well := s.Said == own.Showed
@@ -86,9 +84,9 @@ func (b *Book) OwnEnds(ctx context.Context, who string) (out OwnEnds, err error)
 			out.Now = append(out.Now, own)
 		}
 	}
-	out.First = out.All >= enoughOwn
+	out.First = out.All >= practice.OwnFirst
 	slices.SortStableFunc(out.Now, func(a, b OwnEnd) int { return cmp.Compare(a.Again.String(), b.Again.String()) })
-	out.Now = out.Now[:min(len(out.Now), ownAsked)]
+	out.Now = out.Now[:min(len(out.Now), practice.EndsAsked)]
 	return out, nil
 }
 
@@ -124,8 +122,8 @@ func (b *Book) SayOfEnd(ctx context.Context, id, picture uuid.UUID, who string, 
 		f.Add("picture_id", picture.String(), say.Of(mustBeOneOfYourEnds))
 		return own, f
 	}
-	if !slices.Contains(quick.Faces(own.Colour), said) {
-		f.Add("said", string(said), fault.AnyOf(quick.Faces(own.Colour)))
+	if !slices.Contains(own.Faces, said) {
+		f.Add("said", string(said), fault.AnyOf(own.Faces))
 		return own, f
 	}
 	return own, b.store.SayOfEnd(ctx, store.SaidOfEnd{ID: id, Picture: picture, Said: said, Who: who, At: b.now()})

@@ -20,6 +20,7 @@ import (
 	"fribbet/internal/core/nail"
 	"fribbet/internal/core/outlook"
 	"fribbet/internal/core/record"
+	"fribbet/internal/core/say"
 	"fribbet/internal/core/sitting"
 	"fribbet/internal/core/temper"
 	"fribbet/internal/store"
@@ -35,6 +36,7 @@ type Plan struct {
 	SeeTo     []kit.Piece     // of the kit, not fit for work
 	Tool      kit.Tool        // to begin with
 	Calmer    []temper.Calmer // what went with calm so far
+	Eye       say.Line        // said where practice sets the care
 	Gently    bool            // the ladder is worth beginning before any nail
 	Holds     []sitting.Hold  // of today's paws
 }
@@ -45,7 +47,7 @@ func (b *Book) Plan(ctx context.Context, id uuid.UUID, helper bool) (Plan, error
 	if err != nil {
 		return Plan{}, err
 	}
-	p := Plan{Plan: sitting.For(t.Question), Dog: t.dog, Nails: t.Nails, Tool: t.FirstTool(), Gently: t.Question.Gently(), Calmer: t.calmer}
+	p := Plan{Plan: sitting.For(t.Question), Dog: t.dog, Nails: t.Nails, Tool: t.FirstTool(), Gently: t.Question.Gently(), Calmer: t.calmer, Eye: t.Terms.Hand.Slices.EyeSays()}
 	p.Holds = t.Holds(p.Plan)
 	p.Checklist, p.SeeTo = t.Checklist(p.Plan), t.SeeTo()
 	p.Cautions = t.cautions(p.Plan)

@@ -2,7 +2,6 @@ package words_test
 
 import (
 	"fmt"
-	"fribbet/internal/core/virtual"
 	"go/ast"
 	"go/parser"
 	"go/token"
@@ -34,6 +33,7 @@ import (
 	"fribbet/internal/core/say"
 	"fribbet/internal/core/temper"
 	"fribbet/internal/core/units"
+	"fribbet/internal/core/virtual"
 	"fribbet/internal/words"
 )
 

@@ -18,3 +18,6 @@ func (e Eye) Share() float64 {
 	}
 	return math.Min(mostMilder, share)
 }
+
+// Of100 is that share of 100 ends; 0 where it counts no more than most people's.
+func (e Eye) Of100() int { return int(math.Round(100 * e.Share())) }

@@ -23,6 +23,7 @@ func TestAnEyeSetsTheCareOnceItNamedEnough(t *testing.T) {
 		{hand.Eye{Asked: 100, Milder: 100}, 0.5},
 	} {
 		assert.InDelta(t, c.want, c.eye.Share(), 1e-9, "%+v", c.eye)
+		assert.InDelta(t, 100*c.want, c.eye.Of100(), 1e-9)
 	}
 	assert.True(t, hand.Slices{Milder: 0.1}.Known())
 	assert.False(t, hand.Slices{Milder: 0.1}.Measured(), "how thick it cuts nobody measured")

@@ -85,6 +85,10 @@ type LeftOut struct {
 // Better tells whether the cuts' chances say more than the plain rule's.
 func (c Cuts) Better() bool { return c.Brier <= c.Plain }
 
+// Better tells whether what was said says more than the plain rule.
+func (n Numbers) Better() bool { return n.CRPS <= n.Plain }
+func (c Chances) Better() bool { return c.Brier <= c.Plain }
+
 // Beyond tells whether more bled than a reliable forecast leaves room for.
 func (b Bin) Beyond() bool { return float64(b.Bled) > b.Expected.High }
 

@@ -19,7 +19,9 @@ const (
 	movingShare    = 0.35 // sd of a slice off a dog that moves, as a share of it
 
 	// EndsAsked is how many cut ends a drill shows.
-	EndsAsked  = 20
+	EndsAsked = 20
+	// OwnFirst is from how many pictures of one's own cut ends on those come before drawn ones.
+	OwnFirst   = 10
 	lightShare = 1.0 / 3 // of them are a light nail's
 
 	looksAsked = 8   // undersides or standing dogs of a drill

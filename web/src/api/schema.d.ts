@@ -2664,6 +2664,8 @@ export interface components {
             chance: string;
         };
         Plan: {
+            /** @description said where practice sets the care; none where it does not */
+            eye?: string;
             /** @description nothing is done since a helper is needed and nobody is there */
             nobody_helps: boolean;
             /** @description what went with calm so far */
@@ -3651,8 +3653,8 @@ export interface components {
             needed: number;
             /** @description it sets the care at the bench */
             cares: boolean;
-            /** @description with which the bench reckons then; none where it is no more than most people's, or too few were named */
-            share?: number;
+            /** @description of so many ends of 100 the bench then takes it; none where it is no more than most people's, or too few were named */
+            of_100?: number;
         };
         EyeInput: {
             cares: boolean;

@@ -48,7 +48,7 @@ const left = (t: Schemas['PracticeTally']) => (t.bled < t.nails ? length.value.s
         </p>
         <div v-if="data.eye.asked >= data.eye.needed || data.eye.cares" class="eye">
           <BFormCheckbox :model-value="data.eye.cares" switch :disabled="care.isPending.value" @update:model-value="care.mutate($event === true)">{{ $t('practice.let_this_set_the_care') }}</BFormCheckbox>
-          <p class="soft small">{{ $t('practice.taken_for_milder', { milder: data.eye.milder, asked: data.eye.asked }) }} {{ data.eye.share ? $t('practice.the_bench_would', { of: Math.round(100 * data.eye.share) }) : $t('practice.no_more_than_most') }}</p>
+          <p class="soft small">{{ $t('practice.taken_for_milder', { milder: data.eye.milder, asked: data.eye.asked }) }} {{ data.eye.of_100 ? $t('practice.the_bench_would', { of: data.eye.of_100 }) : $t('practice.no_more_than_most') }}</p>
           <RefusalNote :error="care.error.value" />
         </div>
       </section>

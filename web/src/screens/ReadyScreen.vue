@@ -116,6 +116,7 @@ onKey((event) => {
       </div>
       <p v-if="plan.nobody_helps" class="blocked" role="alert">{{ plan.blocked }}</p>
       <CautionList :cautions="plan.cautions" />
+      <p v-if="plan.eye" class="small">{{ plan.eye }}</p>
       <CalmerNote :calmer="plan.calmer.filter((c) => c.more)" />
       <ArrivalRow v-if="today && !dog?.open_sitting && !narrow" v-model="arrival" />
       <div class="columns">
