@@ -23,6 +23,7 @@ import (
 	"fribbet/internal/core/date"
 	"fribbet/internal/core/due"
 	"fribbet/internal/core/fault"
+	"fribbet/internal/core/hindsight"
 	"fribbet/internal/core/kit"
 	"fribbet/internal/core/measure"
 	"fribbet/internal/core/quick"
@@ -99,6 +100,10 @@ func (b *Book) Settings(ctx context.Context) (store.Settings, error) {
 		}, nil
 	}
 	got.Slices = slices
+	if err == nil && !got.Slices.Measured() { // a measurement says more than what came off
+		set, failed := b.store.OwnUsual(ctx)
+		got.Slices.Times, err = hindsight.OwnTimes(set), failed
+	}
 	if err == nil && got.EyeOf != nil {
 		eye, failed := b.eye(ctx, *got.EyeOf)
 		got.Slices.Milder, err = eye.Share(), failed

@@ -2,7 +2,9 @@ package book
 
 import (
 	"context"
+	"encoding/json"
 	"errors"
+	"fmt"
 	"sync"
 	"time"
 
@@ -162,6 +164,38 @@ func (b *Book) WholeHindsight(ctx context.Context, anew bool) (WholeHindsight, e
 	return out, nil
 }
 
+// saidBefore is what is kept of a dog's hindsight: only what was told of since is worked out anew.
+type saidBefore struct {
+	Report   hindsight.Report
+	Quarters []hindsight.Quarter
+	Learnt   hindsight.Learnt
+}
+
+func (b *Book) saidBefore(ctx context.Context, d store.Dog, settings store.Settings) (said saidBefore, err error) {
+	key := fmt.Sprint(hindsight.Version, " ", termsKey(settings))
+	kept, revision, err := b.store.SaidBefore(ctx, d.ID, key)
+	if err != nil || kept != nil && json.Unmarshal(kept, &said) == nil {
+		return said, err
+	}
+	h, err := b.hindsight(ctx, d, settings, nil)
+	if err != nil {
+		return said, err
+	}
+	said = saidBefore{Report: h.Report, Quarters: h.Quarters}
+	if said.Learnt, err = b.learnt(ctx, d); err != nil {
+		return said, err
+	}
+	body, err := json.Marshal(said)
+	if err != nil {
+		return said, err
+	}
+	err = b.store.KeepSaidBefore(ctx, store.SaidBefore{DogID: d.ID, Revision: revision, Terms: key, Body: body})
+	if errors.Is(err, store.ErrCannotWrite) { // it is worked out again the next time
+		err = nil
+	}
+	return said, err
+}
+
 // workOutWhole goes through the dogs one after the other: who asks for a dog meanwhile is answered as fast as ever.
 func (b *Book) workOutWhole(ctx context.Context, dogs []store.Dog, settings store.Settings) {
 	last := WholeHindsight{}
@@ -172,13 +206,12 @@ func (b *Book) workOutWhole(ctx context.Context, dogs []store.Dog, settings stor
 			if ctx.Err() != nil {
 				return ctx.Err()
 			}
-			if err := all.add(b.hindsight(ctx, d, settings, nil)); err != nil {
+			said, err := b.saidBefore(ctx, d, settings)
+			if err := all.add(Hindsight{Quarters: said.Quarters, Report: said.Report}, err); err != nil {
 				return err
 			}
-			if one, is, err := b.learnt(ctx, d); err != nil {
-				return err
-			} else if is {
-				learnt = append(learnt, one)
+			if err == nil && said.Learnt.Sittings > 0 {
+				learnt = append(learnt, said.Learnt)
 			}
 			b.whole.Lock()
 			b.whole.progress.Done++

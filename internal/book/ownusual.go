@@ -2,7 +2,6 @@ package book
 
 import (
 	"context"
-	"errors"
 	"slices"
 
 	"fribbet/internal/core/fault"
@@ -52,14 +51,11 @@ func (b *Book) UseOwn(ctx context.Context, kind hindsight.Kind, class float64, u
 	return b.store.SetOwnUsual(ctx, offers[at], b.now())
 }
 
-// learnt is what a dog's record says of what is usual; false where it cannot be worked out.
-func (b *Book) learnt(ctx context.Context, d store.Dog) (l hindsight.Learnt, is bool, err error) {
+// learnt is what a dog's record says of what is usual; nothing of one that was never trimmed.
+func (b *Book) learnt(ctx context.Context, d store.Dog) (l hindsight.Learnt, err error) {
 	k, err := b.known(ctx, d)
-	if errors.As(err, new(Unreckonable)) {
-		return l, false, nil
-	}
 	if err != nil || len(k.told) == 0 {
-		return l, false, err
+		return l, err
 	}
 	where := k.feet.Where(k.feet.Day())
 	where.Times = 0 // of most dogs
@@ -70,6 +66,7 @@ func (b *Book) learnt(ctx context.Context, d store.Dog) (l hindsight.Learnt, is 
 		if slices.ContainsFunc(s.Records, func(r record.Nail) bool { return r.EndFace != "" || len(r.Faces) > 0 }) {
 			l.Told++
 		}
+		l.Hand = l.Hand.And(hindsight.TakenOff(s.Sitting))
 	}
-	return l, true, err
+	return l, err
 }

@@ -50,11 +50,7 @@ func (b *Book) upToDate(ctx context.Context) (*Progress, error) {
 	if err != nil {
 		return nil, err
 	}
-	largest := 0.0 // what is usual of the hand
-	if settings.LargestCut != nil {
-		largest = *settings.LargestCut
-	}
-	key := fmt.Sprint(feet.FoldVersion, b.Today(), settings.Margin, settings.Holidays, settings.Role, settings.Hand, settings.EndPoint, largest, settings.Slices)
+	key := fmt.Sprint(b.Today(), " ", termsKey(settings))
 	stale, err := b.store.Stale(ctx, key)
 	if err != nil || len(stale) == 0 {
 		return nil, err
@@ -79,6 +75,15 @@ func (b *Book) upToDate(ctx context.Context) (*Progress, error) {
 	}
 	progress := b.recount.progress
 	return &progress, nil
+}
+
+// termsKey tells rules and settings apart under which a dog is worked out.
+func termsKey(settings store.Settings) string {
+	largest := 0.0 // what is usual of the hand
+	if settings.LargestCut != nil {
+		largest = *settings.LargestCut
+	}
+	return fmt.Sprint(feet.FoldVersion, settings.Margin, settings.Holidays, settings.Role, settings.Hand, settings.EndPoint, largest, settings.Slices)
 }
 
 func (b *Book) settleAll(ctx context.Context, ids []uuid.UUID, key string, settings store.Settings) {

@@ -176,7 +176,7 @@ var asTold = map[string]func(t *taking, r row) fault.Fields{
 	},
 	"own_usual": func(_ *taking, r row) (f fault.Fields) {
 		switch hindsight.Kind(r.text("kind")) {
-		case hindsight.OwnGrowth:
+		case hindsight.OwnGrowth, hindsight.OwnHand:
 			var times float64
 			_ = json.Unmarshal([]byte(r.text("value")), &times) // what is none is 0
 			f.Range("value", times, hindsight.LeastTimes, hindsight.MostTimes, fault.Times)
@@ -185,7 +185,7 @@ var asTold = map[string]func(t *taking, r row) fault.Fields{
 			_ = json.Unmarshal([]byte(r.text("value")), &faces) // what is none is nothing
 			f = append(f, faces.Check("value")...)
 		default:
-			f.Add("kind", r.text("kind"), fault.AnyOf([]hindsight.Kind{hindsight.OwnGrowth, hindsight.OwnFaces}))
+			f.Add("kind", r.text("kind"), fault.AnyOf([]hindsight.Kind{hindsight.OwnGrowth, hindsight.OwnFaces, hindsight.OwnHand}))
 		}
 		return f
 	},

@@ -152,7 +152,7 @@ func TestAWorldWhoseTruthIsKnown(t *testing.T) {
 			all.Lengths.CRPS, all.Lengths.Plain = all.Lengths.CRPS+one.Lengths.CRPS, all.Lengths.Plain+one.Lengths.Plain
 			for _, b := range one.Cuts.Bins {
 				bled += b.Bled
-				chances.add(b.chances)
+				chances.add(b.Sum)
 			}
 			all.Cuts.Brier, all.Cuts.Plain = all.Cuts.Brier+one.Cuts.Brier, all.Cuts.Plain+one.Cuts.Plain
 			all.Dates.About, all.Dates.NotYet, all.Dates.Later = all.Dates.About+one.Dates.About, all.Dates.NotYet+one.Dates.NotYet, all.Dates.Later+one.Dates.Later
@@ -256,14 +256,14 @@ func TestQuartersOfADog(t *testing.T) {
 	assert.NotNil(t, got[1].Drawn)
 	got[0].Drawn, got[1].Drawn = nil, nil
 	assert.Equal(t, []Quarter{
-		{From: date.MustParse("2026-01-01"), Trims: 2, Nails: 2, Looked: 2, Touched: 1, Calm: &calm, noted: 1, Dated: 1, dogs: 1},
-		{From: date.MustParse("2026-04-01"), Trims: 1, Nails: 2, Bled: 1, Dated: 1, Kept: 1, dogs: 1},
+		{From: date.MustParse("2026-01-01"), Trims: 2, Nails: 2, Looked: 2, Touched: 1, Calm: &calm, Noted: 1, Dated: 1, Dogs: 1},
+		{From: date.MustParse("2026-04-01"), Trims: 1, Nails: 2, Bled: 1, Dated: 1, Kept: 1, Dogs: 1},
 	}, got)
 	assert.Empty(t, Trends(got), "of few cases there is no trend")
 	many := []Quarter{{From: got[0].From, Nails: 60, Bled: 3}, {From: got[1].From, Nails: 50, Bled: 1, Dated: 12, Kept: 6}}
 	assert.Equal(t, []Trend{{BledOf100, []Point{{got[0].From, 5}, {got[1].From, 2}}}}, Trends(many), "nor of one quarter alone")
 	longer, back := 12.0, 0.6
-	both := QuartersTogether([][]Quarter{got, {{From: got[0].From, Trims: 1, Calm: &longer, noted: 2, Drawn: &back, dogs: 1}}})
+	both := QuartersTogether([][]Quarter{got, {{From: got[0].From, Trims: 1, Calm: &longer, Noted: 2, Drawn: &back, Dogs: 1}}})
 	assert.Len(t, both, 2)
 	assert.Equal(t, 3, both[0].Trims)
 	assert.InDelta(t, 10, *both[0].Calm, 1e-9, "each note counts once")
@@ -390,4 +390,32 @@ func TestABooksOwnRecordOffersWhatIsUsual(t *testing.T) {
 	assert.InDelta(t, faster.Before*faster.Times, faster.After, 1e-9)
 	assert.Less(t, late.After, late.Before-0.1)
 	require.NoError(t, late.Faces.Check("faces").Err())
+}
+
+// A hand whose millimetre is 1.3 is found from what came off nails that were measured before and after, a ground or assumed
+// one apart; of few trims, or as it is meant, nothing is offered.
+func TestAHandIsLearntFromWhatCameOff(t *testing.T) {
+	r := rand.New(rand.NewPCG(7, 1))
+	hand := func(times float64, trims int) []Offer {
+		l := Learnt{Class: 30, Usual: 1.1}
+		l.Gross.SD, l.Before.SD = 0.35, 0.35
+		for range trims {
+			before := measure.Number{MM: 15, By: measure.Caliper, SD: 0.3}
+			after := measure.Number{MM: 15 - 3*times + 0.3*r.NormFloat64(), By: measure.Caliper, SD: 0.3}
+			one := record.Nail{LengthBefore: &before, LengthAfter: &after, Cuts: []float64{2, 1}, Tool: kit.SmallPlier}
+			ground, assumed := one, one
+			ground.Tool, assumed.Assumed = kit.GrinderBand, true
+			l.Hand = l.Hand.And(TakenOff(record.Sitting{Records: []record.Nail{one, ground, assumed}}))
+		}
+		assert.Equal(t, trims, l.Hand.Nails)
+		return Offers([]Learnt{l})
+	}
+	got := hand(1.3, 40)
+	require.Len(t, got, 1)
+	assert.Equal(t, OwnHand, got[0].Kind)
+	assert.InDelta(t, 1.3, got[0].Times, 0.03)
+	assert.Equal(t, got[0].Times, OwnTimes(got))
+	assert.Empty(t, hand(1, 400), "as it means to")
+	assert.Empty(t, hand(1.3, 20), "too few trims")
+	assert.Zero(t, OwnTimes(nil))
 }

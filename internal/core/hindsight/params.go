@@ -1,5 +1,8 @@
 package hindsight
 
+// Version goes up with how what was said is worked out or kept: what is kept of an earlier one is worked out anew.
+const Version = 1
+
 // Judgement (ours).
 const (
 	plainRisk   = 1.0 / 200 // of every cut to bleed
@@ -10,7 +13,7 @@ const (
 	aboutDays   = 3         // to either side of a date
 	enough      = 10        // of a kind, before anything is said of it
 
-	exactly = 400 // chances whose sum's distribution is worked out exactly; of more a normal stands for it
+	exactly = 120 // chances whose sum's distribution is worked out exactly; of more a normal stands for it
 
 	// When something is wrong enough to be said: so many standard errors, and so much of it.
 	surely     = 2.6
@@ -25,6 +28,7 @@ const (
 	ownDogs     = 3    // and of so many dogs: one dog is no rule
 	betweenDogs = 0.35 // sd of one dog's growth from that of its size, mm a week
 	classSD     = 0.15 // and of a size's from what is usual, as a share
+	handSD      = 0.25 // of how thick hands cut, as a share of what they mean, over many of them
 	usualCounts = 10   // dogs that what is usual of faces counts, beside the book's own
 	grownAge    = 200  // weeks
 

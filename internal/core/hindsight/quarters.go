@@ -21,8 +21,8 @@ type Quarter struct {
 	Kept    int      // of these, before it, on it or at most a week after it
 	Calm    *float64 // minutes until the first sign of unrest, on the mean of those that were noted; nil where none was
 	Drawn   *float64 // how far quicks are believed to have drawn back since each nail was first worked, mm on the mean; nil where none was worked twice
-	noted   int      // of calm minutes
-	dogs    int      // whose quicks those are
+	Noted   int      // of calm minutes
+	Dogs    int      // whose quicks those are
 }
 
 // keptWithin is how late a trim is that still keeps its date, days (judgement).
@@ -52,8 +52,8 @@ func (q *quarters) begin(s record.Sitting) {
 		}
 	}
 	if s.Calm != nil {
-		q.calm, now.noted = q.calm+*s.Calm, now.noted+1
-		mean := q.calm / float64(now.noted)
+		q.calm, now.Noted = q.calm+*s.Calm, now.Noted+1
+		mean := q.calm / float64(now.Noted)
 		now.Calm = &mean
 	}
 }
@@ -91,7 +91,7 @@ func (q *quarters) end(f feet.Feet) {
 	if nails > 0 {
 		mean := drawn / float64(nails)
 		now := &q.all[len(q.all)-1]
-		now.Drawn, now.dogs = &mean, 1
+		now.Drawn, now.Dogs = &mean, 1
 	}
 }
 
@@ -106,8 +106,8 @@ func QuartersTogether(all [][]Quarter) []Quarter {
 		}
 		sum.Trims, sum.Nails, sum.Bled, sum.Looked, sum.Touched = sum.Trims+q.Trims, sum.Nails+q.Nails, sum.Bled+q.Bled, sum.Looked+q.Looked, sum.Touched+q.Touched
 		sum.Dated, sum.Kept = sum.Dated+q.Dated, sum.Kept+q.Kept
-		sum.Calm, sum.noted = meanOf(sum.Calm, sum.noted, q.Calm, q.noted)
-		sum.Drawn, sum.dogs = meanOf(sum.Drawn, sum.dogs, q.Drawn, q.dogs)
+		sum.Calm, sum.Noted = meanOf(sum.Calm, sum.Noted, q.Calm, q.Noted)
+		sum.Drawn, sum.Dogs = meanOf(sum.Drawn, sum.Dogs, q.Drawn, q.Dogs)
 	}
 	var out []Quarter
 	for _, q := range by {

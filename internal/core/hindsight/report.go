@@ -38,7 +38,7 @@ type Bin struct {
 	Bled     int
 	Said     float64           // the mean of what was said
 	Expected estimate.Estimate // how many were to bleed
-	chances  sum
+	Sum      sum
 }
 
 // Numbers are those that were measured, against the range that was told.
@@ -47,7 +47,7 @@ type Numbers struct {
 	In90        int               // within the range that holds nine times in ten
 	Share       estimate.Estimate // of that, of 100
 	CRPS, Plain float64           // mean, in their unit; plain is what a plain rule comes to
-	Off, off2   float64           // how much more it was than was said, added up, and the squares of that
+	Off, Off2   float64           // how much more it was than was said, added up, and the squares of that
 }
 
 // Chances are things that happen or do not.
@@ -55,7 +55,7 @@ type Chances struct {
 	Seen, Was    int
 	Expected     estimate.Estimate // how many were to
 	Brier, Plain float64           // mean; plain is what a plain rule comes to
-	chances      sum
+	Sum          sum
 }
 
 // Dates are those of trims before which somebody looked whether nails touched, against the date that was said.
@@ -65,13 +65,13 @@ type Dates struct{ Before, About, NotYet, Later, Untried int }
 // what they are off by they are off by together.
 type Growth struct {
 	Trims           int
-	Said, Was, was2 float64 // mm, added up; of what a trim's were beyond what was said also the squares
+	Said, Was, Was2 float64 // mm, added up; of what a trim's were beyond what was said also the squares
 	on              date.Date
 	open            float64 // what the nails of the trim on that day are beyond what was said so far
 }
 
 func (g Growth) closed() Growth {
-	g.was2, g.open, g.on = g.was2+g.open*g.open, 0, date.Date{}
+	g.Was2, g.open, g.on = g.Was2+g.open*g.open, 0, date.Date{}
 	return g
 }
 
@@ -198,7 +198,7 @@ func (n *Numbers) take(f Foretold) {
 	if math.Abs(off) <= estimate.Z90*f.SD {
 		n.In90++
 	}
-	n.Off, n.off2 = n.Off+off, n.off2+off*off
+	n.Off, n.Off2 = n.Off+off, n.Off2+off*off
 	n.CRPS += CRPS(f.Said, f.SD, f.Was)
 	n.Plain += CRPS(f.plain, f.plainSD, f.Was)
 }
@@ -207,7 +207,7 @@ func (c *Chances) take(f Foretold) {
 	c.Seen, c.Was = c.Seen+1, c.Was+int(f.Was)
 	c.Brier += Brier(f.Said, f.Was)
 	c.Plain += Brier(f.plain, f.Was)
-	c.chances.take(f.Said)
+	c.Sum.take(f.Said)
 }
 
 func (r *Report) grew(f Foretold) {
@@ -228,7 +228,7 @@ func (r *Report) cut(f Foretold) {
 	for i := range r.Cuts.Bins {
 		if b := &r.Cuts.Bins[i]; f.Said <= b.UpTo {
 			b.Cuts, b.Bled, b.Said = b.Cuts+1, b.Bled+int(f.Was), b.Said+f.Said
-			b.chances.take(f.Said)
+			b.Sum.take(f.Said)
 			break
 		}
 	}
@@ -251,7 +251,7 @@ func (r *Report) finish() {
 	for i := range r.Cuts.Bins {
 		b := &r.Cuts.Bins[i]
 		mean(b.Cuts, &b.Said)
-		b.Expected = b.chances.expected()
+		b.Expected = b.Sum.expected()
 	}
 	mean(r.Cuts.All(), &r.Cuts.Brier, &r.Cuts.Plain)
 	for _, n := range []*Numbers{&r.Lengths, &r.Spares, &r.Gaps, &r.Minutes} {
@@ -260,7 +260,7 @@ func (r *Report) finish() {
 	}
 	for _, c := range []*Chances{&r.Presses, &r.Floors} {
 		mean(c.Seen, &c.Brier, &c.Plain)
-		c.Expected = c.chances.expected()
+		c.Expected = c.Sum.expected()
 	}
 }
 
@@ -271,7 +271,7 @@ func Together(all []Report) Report {
 		for i, from := range one.Cuts.Bins {
 			b, n := &r.Cuts.Bins[i], float64(from.Cuts)
 			b.Cuts, b.Bled, b.Said = b.Cuts+from.Cuts, b.Bled+from.Bled, b.Said+from.Said*n
-			b.chances.add(from.chances)
+			b.Sum.add(from.Sum)
 		}
 		cuts := float64(one.Cuts.All())
 		r.Cuts.Brier, r.Cuts.Plain = r.Cuts.Brier+cuts*one.Cuts.Brier, r.Cuts.Plain+cuts*one.Cuts.Plain
@@ -282,7 +282,7 @@ func Together(all []Report) Report {
 		r.Floors.add(one.Floors)
 		for group, g := range one.Growth {
 			sum := r.Growth[group]
-			r.Growth[group] = Growth{Trims: sum.Trims + g.Trims, Said: sum.Said + g.Said, Was: sum.Was + g.Was, was2: sum.was2 + g.was2}
+			r.Growth[group] = Growth{Trims: sum.Trims + g.Trims, Said: sum.Said + g.Said, Was: sum.Was + g.Was, Was2: sum.Was2 + g.Was2}
 		}
 		d, o := &r.Dates, one.Dates
 		d.Before, d.About, d.NotYet, d.Later, d.Untried = d.Before+o.Before, d.About+o.About, d.NotYet+o.NotYet, d.Later+o.Later, d.Untried+o.Untried
@@ -296,7 +296,7 @@ func Together(all []Report) Report {
 // add adds means to sums.
 func (n *Numbers) add(o Numbers) {
 	seen := float64(o.Seen)
-	n.Seen, n.In90, n.Off, n.off2 = n.Seen+o.Seen, n.In90+o.In90, n.Off+o.Off, n.off2+o.off2
+	n.Seen, n.In90, n.Off, n.Off2 = n.Seen+o.Seen, n.In90+o.In90, n.Off+o.Off, n.Off2+o.Off2
 	n.CRPS, n.Plain = n.CRPS+seen*o.CRPS, n.Plain+seen*o.Plain
 }
 
@@ -304,5 +304,5 @@ func (c *Chances) add(o Chances) {
 	seen := float64(o.Seen)
 	c.Seen, c.Was = c.Seen+o.Seen, c.Was+o.Was
 	c.Brier, c.Plain = c.Brier+seen*o.Brier, c.Plain+seen*o.Plain
-	c.chances.add(o.chances)
+	c.Sum.add(o.Sum)
 }

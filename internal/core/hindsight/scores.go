@@ -26,26 +26,26 @@ func Brier(said, was float64) float64 { return (said - was) * (said - was) }
 
 // sum is how many of independent things with these chances are to happen.
 type sum struct {
-	n              int
-	mean, variance float64
-	few            []float64 // all of them, while they are few
+	N              int
+	Mean, Variance float64
+	Few            []float64 // all of them, while they are few
 }
 
 func (s *sum) take(p float64) {
-	s.n, s.mean, s.variance = s.n+1, s.mean+p, s.variance+p*(1-p)
-	if s.n <= exactly {
-		s.few = append(s.few, p)
+	s.N, s.Mean, s.Variance = s.N+1, s.Mean+p, s.Variance+p*(1-p)
+	if s.N <= exactly {
+		s.Few = append(s.Few, p)
 	} else {
-		s.few = nil
+		s.Few = nil
 	}
 }
 
 func (s *sum) add(o sum) {
-	s.n, s.mean, s.variance = s.n+o.n, s.mean+o.mean, s.variance+o.variance
-	if s.n <= exactly {
-		s.few = append(s.few, o.few...)
+	s.N, s.Mean, s.Variance = s.N+o.N, s.Mean+o.Mean, s.Variance+o.Variance
+	if s.N <= exactly {
+		s.Few = append(s.Few, o.Few...)
 	} else {
-		s.few = nil
+		s.Few = nil
 	}
 }
 
@@ -54,24 +54,24 @@ func (s *sum) add(o sum) {
 // of Bernoulli trials: of few convolved one by one, of many the normal of its mean and variance, and where
 // few are to happen a Poisson (Le Cam 1960, An approximation theorem for the Poisson binomial distribution).
 func (s sum) expected() estimate.Estimate {
-	e := estimate.Estimate{Value: s.mean, Source: estimate.Learnt}
-	if s.n > exactly {
-		sd := math.Sqrt(s.variance)
-		if s.mean < rarely { // so few that a Poisson says it
-			p := distuv.Poisson{Lambda: s.mean}
+	e := estimate.Estimate{Value: s.Mean, Source: estimate.Learnt}
+	if s.N > exactly {
+		sd := math.Sqrt(s.Variance)
+		if s.Mean < rarely && s.Variance > nearlyAll*s.Mean { // so few that a Poisson says it
+			p := distuv.Poisson{Lambda: s.Mean}
 			for e.Low = 0; p.CDF(e.Low) < tail; e.Low++ {
 			}
 			for e.High = e.Low; p.CDF(e.High) < 1-tail; e.High++ {
 			}
 			return e
 		}
-		e.Low, e.High = math.Round(s.mean-estimate.Z90*sd), math.Round(s.mean+estimate.Z90*sd)
+		e.Low, e.High = math.Round(s.Mean-estimate.Z90*sd), math.Round(s.Mean+estimate.Z90*sd)
 		return e
 	}
-	most := int(math.Ceil(s.mean+8*math.Sqrt(s.mean)+10)) + 1 // nothing to speak of lies beyond
+	most := int(math.Ceil(s.Mean+8*math.Sqrt(s.Mean)+10)) + 1 // nothing to speak of lies beyond
 	of := make([]float64, most)
 	of[0] = 1
-	for _, p := range s.few {
+	for _, p := range s.Few {
 		for k := most - 1; k > 0; k-- {
 			of[k] = of[k]*(1-p) + of[k-1]*p
 		}
@@ -92,6 +92,7 @@ func (s sum) expected() estimate.Estimate {
 }
 
 const (
-	tail   = 0.05 // what lies to either side of the middle 90 %
-	rarely = 50.0 // things that happen fewer times are counted by a Poisson (Le Cam 1960)
+	tail      = 0.05 // what lies to either side of the middle 90 %
+	nearlyAll = 0.9  // of its mean is a Poisson's variance: of likelier things the sum's is smaller
+	rarely    = 50.0 // things that happen fewer times are counted by a Poisson (Le Cam 1960)
 )

@@ -46,7 +46,7 @@ func Trends(all []Quarter) (out []Trend) {
 		return *v, cases
 	}
 	of(BledOf100, func(q Quarter) (float64, int) { return share(q.Bled, q.Nails) })
-	of(CalmMinutes, func(q Quarter) (float64, int) { return told(q.Calm, q.noted) })
+	of(CalmMinutes, func(q Quarter) (float64, int) { return told(q.Calm, q.Noted) })
 	of(TouchedOf100, func(q Quarter) (float64, int) { return share(q.Touched, q.Looked) })
 	of(DrawnMM, func(q Quarter) (float64, int) { return told(q.Drawn, q.Nails) })
 	of(KeptOf100, func(q Quarter) (float64, int) { return share(q.Kept, q.Dated) })

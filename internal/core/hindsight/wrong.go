@@ -46,7 +46,7 @@ func (r Report) Wrongs() (all []Wrong) {
 	cuts, bled, expected := 0, 0, sum{}
 	for _, b := range r.Cuts.Bins {
 		cuts, bled = cuts+b.Cuts, bled+b.Bled
-		expected.add(b.chances)
+		expected.add(b.Sum)
 	}
 	if e := expected.expected(); !Few(cuts) && float64(bled) > e.High {
 		add(tellEachEnd, bleedsMore, say.Args{"Bled": say.Count(bled), "Cuts": say.Count(cuts), "Most": say.Whole(e.High)})
@@ -60,7 +60,7 @@ func (r Report) Wrongs() (all []Wrong) {
 			continue
 		}
 		n, off := float64(g.Trims), g.Was-g.Said
-		se := math.Sqrt(math.Max(0, g.was2-off*off/n) * n / (n - 1)) // of what was beyond what was said, added up
+		se := math.Sqrt(math.Max(0, g.Was2-off*off/n) * n / (n - 1)) // of what was beyond what was said, added up
 		share := off / g.Said
 		if math.Abs(off) < surely*se || math.Abs(share) < muchFaster {
 			continue
@@ -77,7 +77,7 @@ func (r Report) Wrongs() (all []Wrong) {
 	if m := r.Minutes; m.Seen >= enough {
 		n := float64(m.Seen)
 		mean := m.Off / n
-		se := math.Sqrt(math.Max(0, m.off2/n-mean*mean) / (n - 1))
+		se := math.Sqrt(math.Max(0, m.Off2/n-mean*mean) / (n - 1))
 		if math.Abs(mean) > surely*se && math.Abs(math.Expm1(mean)) > muchLonger {
 			key := takesLonger
 			if mean < 0 {

@@ -3387,17 +3387,17 @@ export interface components {
         };
         OwnUsual: {
             /**
-             * @description how fast nails grow, of dogs of one size; or how ends show, of all dogs
+             * @description how fast nails grow, of dogs of one size; how ends show, of all dogs; or how thick slices come out
              * @enum {string}
              */
-            kind: "growth" | "faces";
+            kind: "growth" | "faces" | "hand";
             /** @description the dogs of that size weigh at least so much */
             class_from_kg: number;
             /** @description and less than that; 0: the heaviest, or all */
             class_under_kg: number;
             dogs: number;
             sittings: number;
-            /** @description what is usual: mm a week of a grown dog; or the mm before the quick at which the first sign shows, of a nail 7 mm deep */
+            /** @description what is usual: mm a week of a grown dog; or the mm before the quick at which the first sign shows, of a nail 7 mm deep; or how thick a slice meant to be 1 mm is */
             before: number;
             /** @description the same by the record */
             after: number;
@@ -3405,7 +3405,7 @@ export interface components {
         };
         OwnUse: {
             /** @enum {string} */
-            kind: "growth" | "faces";
+            kind: "growth" | "faces" | "hand";
             class_under_kg: number;
             use: boolean;
         };

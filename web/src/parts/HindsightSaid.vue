@@ -5,6 +5,7 @@ import { monthOf } from '../dates'
 import { $t } from '../i18n'
 import { decimal } from '../i18n/language'
 import { useUnits } from '../units'
+import ReliabilityBar from './ReliabilityBar.vue'
 import TrendPictures from './TrendPictures.vue'
 
 /** How trims went by quarter, what was said before each beside what then was, and what could not be held against anything. */
@@ -48,8 +49,9 @@ const of = (n: number, all: number) => (all === 0 ? '–' : $t('hindsight.of', {
       <p v-if="data.cuts.few" class="soft">{{ $t('hindsight.too_few_counted_cuts_to') }}</p>
       <template v-else>
         <ul class="bins">
-          <li v-for="b in data.cuts.bins" :key="b.up_to">{{ $t('hindsight.out_of') }} <strong>{{ b.cuts }}</strong> {{ $t('hindsight.cuts_called_to_bleed', { called: b.called }) }} <strong>{{ b.bled }}</strong> {{ $t('hindsight.bled') }} <span class="soft">({{ expected(b.expected_low, b.expected_high) }})</span><span v-if="b.beyond" class="worse">{{ ' ' }}{{ $t('hindsight.more_than_it_said') }}</span></li>
+          <li v-for="b in data.cuts.bins" :key="b.up_to">{{ $t('hindsight.out_of') }} <strong>{{ b.cuts }}</strong> {{ $t('hindsight.cuts_called_to_bleed', { called: b.called }) }} <strong>{{ b.bled }}</strong> {{ $t('hindsight.bled') }} <span class="soft">({{ expected(b.expected_low, b.expected_high) }})</span><span v-if="b.beyond" class="worse">{{ ' ' }}{{ $t('hindsight.more_than_it_said') }}</span><ReliabilityBar :was="b.bled" :low="b.expected_low" :high="b.expected_high" :beyond="b.beyond" /></li>
         </ul>
+        <p class="small soft">{{ $t('hindsight.the_bar_is_where') }}</p>
         <p class="small soft">{{ $t('hindsight.than_a_plain_rule_that', { better: data.cuts.better ? $t('hindsight.better') : $t('hindsight.worse') }) }}</p>
       </template>
       <template v-if="!data.presses.few"><h3>{{ $t('hindsight.presses') }}</h3><p>{{ $t('hindsight.out_of') }} <strong>{{ data.presses.seen }}</strong> {{ $t('hindsight.nails_in_one_press') }} <strong>{{ data.presses.was }}</strong> {{ $t('hindsight.bled') }} <span class="soft">({{ expected(data.presses.expected_low, data.presses.expected_high) }})</span></p></template>

@@ -12,11 +12,13 @@ const { length, weight } = useUnits()
 const use = useOwnUsual()
 function whose(o: Schemas['OwnUsual']) {
   if (o.kind === 'faces') return $t('hindsight.first_sign_of_all')
+  if (o.kind === 'hand') return $t('hindsight.your_hand_by_trims', { mm: length.value.show(1) })
   if (o.class_under_kg === 0) return $t('hindsight.nails_of_dogs_from', { from: weight.value.show(o.class_from_kg) })
   if (o.class_from_kg === 0) return $t('hindsight.nails_of_dogs_under', { under: weight.value.show(o.class_under_kg) })
   return $t('hindsight.nails_of_dogs_from_to', { from: weight.value.bare(o.class_from_kg), under: weight.value.show(o.class_under_kg) })
 }
-const amount = (o: Schemas['OwnUsual'], mm: number) => (o.kind === 'faces' ? $t('hindsight.before_the_quick', { mm: length.value.show(mm) }) : $t('hindsight.a_week', { mm: length.value.show(mm) }))
+const kinds = { faces: 'hindsight.before_the_quick', growth: 'hindsight.a_week', hand: 'hindsight.comes_out' } as const
+const amount = (o: Schemas['OwnUsual'], mm: number) => $t(kinds[o.kind], { mm: length.value.show(mm) })
 </script>
 
 <template>
