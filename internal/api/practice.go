@@ -23,7 +23,7 @@ func (h handlers) Practise(ctx context.Context, r contract.PractiseRequestObject
 	for i, m := range in.Moves {
 		moves[i] = practice.Move{Look: quick.Landmark(orZero(m.Look)), MM: orZero(m.Mm), Stop: orZero(m.Stop)}
 	}
-	g, err := h.book.Practise(ctx, orZero(in.Id), access.VisitorOf(ctx).Who, practice.Nail{Kind: practice.Kind(in.Kind), Seed: in.Seed, Number: in.Number}, moves)
+	g, best, err := h.book.Practise(ctx, orZero(in.Id), access.VisitorOf(ctx).Who, practice.Nail{Kind: practice.Kind(in.Kind), Seed: in.Seed, Number: in.Number}, moves)
 	if err != nil {
 		return nil, err
 	}
@@ -41,8 +41,12 @@ func (h handlers) Practise(ctx context.Context, r contract.PractiseRequestObject
 	for _, b := range g.Blades() {
 		out.Blades = append(out.Blades, contract.PracticeBlade{Mm: b.MM, Line: outline(b.Line[:])})
 	}
-	for _, s := range g.Steps {
-		out.Steps = append(out.Steps, practiceStep(w, g, s))
+	for i, s := range g.Steps {
+		step := practiceStep(w, g, s)
+		if best != nil {
+			step.BestMm = &best[i]
+		}
+		out.Steps = append(out.Steps, step)
 	}
 	return out, nil
 }

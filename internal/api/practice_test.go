@@ -40,6 +40,8 @@ func TestADrawnNailIsPractisedOn(t *testing.T) {
 	assert.NotEmpty(t, done.Says[0].Says)
 	assert.NotNil(t, done.Steps[1].Face)
 	assert.NotNil(t, done.Steps[1].Advice)
+	assert.NotNil(t, done.Steps[1].BestMm)
+	assert.Nil(t, g.Steps[1].BestMm, "not before it is over")
 	play(fmt.Sprintf(`"id":%q,`, id), `{"look":"groove"},{"mm":0.5},{"stop":true}`) // sent again
 	so := ask[contract.Practice](c, "GET", "/api/practice", "", 200)
 	require.Len(t, so.Kinds, 6)

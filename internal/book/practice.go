@@ -32,17 +32,21 @@ func (b *Book) room(settings store.Settings, stop quick.Stop) practice.Room {
 	return practice.Room{Chance: chance, Terms: verdict.For(stop, settings.Hand, settings.Role != Groomer, false)}
 }
 
-// Practise plays a drawn nail by all moves so far. Once it is over and an id is given, it is kept as theirs.
-func (b *Book) Practise(ctx context.Context, id uuid.UUID, who string, n practice.Nail, moves []practice.Move) (practice.Game, error) {
+// Practise plays a drawn nail by all moves so far. Once it is over, what the best play would have done stands beside each
+// (mm, 0 to stop), and where an id is given it is kept as theirs.
+func (b *Book) Practise(ctx context.Context, id uuid.UUID, who string, n practice.Nail, moves []practice.Move) (g practice.Game, best []float64, err error) {
 	settings, err := b.Settings(ctx)
 	if err != nil {
-		return practice.Game{}, err
+		return g, nil, err
 	}
-	g, err := b.room(settings, settings.EndPoint).Play(n, moves)
-	if err == nil && g.Over && id != uuid.Nil {
+	room := b.room(settings, settings.EndPoint)
+	if g, err = room.Play(n, moves); err != nil || !g.Over {
+		return g, nil, err
+	}
+	if best, err = room.Best(n, moves); err == nil && id != uuid.Nil {
 		err = b.store.AddPractised(ctx, store.Practised{ID: id, At: b.now(), Who: who, Nail: n, EndPoint: settings.EndPoint, Moves: moves})
 	}
-	return g, err
+	return g, best, err
 }
 
 // NameEnds marks a drill of cut ends. Once all of them are named and an id is given, it is kept as theirs.

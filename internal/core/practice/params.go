@@ -48,3 +48,11 @@ const (
 	firstEasiness = 2.5
 	leastEasiness = 1.3
 )
+
+// What the best play weighs, seconds: as docs/calibration.md has it, blood by whose care it is.
+const (
+	priceCut          = 3
+	priceLeftMM       = 60
+	priceBlood        = 1800 // half an hour
+	priceBloodCareful = 6000 // a hundred minutes
+)

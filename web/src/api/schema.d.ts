@@ -3570,6 +3570,8 @@ export interface components {
              */
             advice?: "sliver" | "ask" | "stop";
             advice_mm?: number;
+            /** @description how thick a cut the best play would have taken then, 0 to stop; once the nail is done */
+            best_mm?: number;
             because?: string;
             /** @description that this cut bled, by all that was seen until then, as people say it */
             chance?: string;

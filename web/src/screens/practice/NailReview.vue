@@ -26,7 +26,7 @@ const shown = (i: number) => steps.value.slice(0, i).reverse().find((s) => s.pic
         <img v-if="shown(i)" :src="drawn(shown(i)!.picture!)" alt="" width="44" height="44" /><span v-else class="none" />
         <div>
           <div><template v-if="shown(i)">{{ faces[shown(i)!.face!] }}: </template>{{ done(s) }}<template v-if="s.chance">{{ $t('practice.to_bleed', { chance: s.chance }) }}</template></div>
-          <div class="small soft">{{ $t('practice.the_advice', { s: advised(s) }) }}<template v-if="s.because"> ({{ s.because }})</template></div>
+          <div class="small soft">{{ $t('practice.the_advice', { s: advised(s) }) }}<template v-if="s.because"> ({{ s.because }})</template><template v-if="s.best_mm !== undefined && !s.look"> · {{ $t('practice.best_play', { s: s.best_mm > 0 ? $t('practice.cut_2', { advice: length.show(s.best_mm) }) : $t('practice.stop') }) }}</template></div>
         </div>
       </li>
     </ol>
