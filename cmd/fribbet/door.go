@@ -17,7 +17,6 @@ import (
 	"golang.org/x/term"
 
 	"fribbet/internal/access"
-	"fribbet/internal/api"
 )
 
 // door is how the program is reached from elsewhere.
@@ -36,8 +35,24 @@ func (d *door) flags(cmd *cobra.Command) {
 	cmd.Flags().BoolVar(&d.proxy, "behind-proxy", false, "a proxy on this machine speaks TLS and passes requests on to --listen; then every browser needs the passphrase")
 }
 
+// devices are the others that are answered, and by which addresses.
+type devices struct {
+	*access.Access
+	addresses   []string      // told once it is listened on
+	fingerprint func() string // of the certificate; nil behind a proxy
+}
+
+func (d *devices) Addresses() []string { return d.addresses }
+
+func (d *devices) Fingerprint() string {
+	if d.fingerprint == nil {
+		return ""
+	}
+	return d.fingerprint()
+}
+
 // gate is who is let in at an address; with the devices, where others than this machine are.
-func (d *door) gate(ctx context.Context, listen, data string) (*access.Gate, *api.House, error) {
+func (d *door) gate(ctx context.Context, listen, data string) (*access.Gate, *devices, error) {
 	host, _, err := net.SplitHostPort(listen)
 	if err != nil {
 		return nil, nil, fmt.Errorf("--listen %s: write HOST:PORT, such as 127.0.0.1:8642", listen)
@@ -68,7 +83,7 @@ func (d *door) gate(ctx context.Context, listen, data string) (*access.Gate, *ap
 		return nil, nil, errors.Join(err, a.Close())
 	}
 	gate := &access.Gate{Access: a, Names: d.names, Proxy: d.proxy}
-	house := &api.House{Access: a, Fingerprint: func() string { return "" }}
+	all := &devices{Access: a}
 	switch {
 	case d.proxy:
 	case d.cert != "":
@@ -76,14 +91,14 @@ func (d *door) gate(ctx context.Context, listen, data string) (*access.Gate, *ap
 		if err != nil {
 			return nil, nil, errors.Join(fmt.Errorf("--cert, --key: %w", err), a.Close())
 		}
-		house.Fingerprint = func() string { return access.Fingerprint(pair.Certificate[0]) }
+		all.fingerprint = func() string { return access.Fingerprint(pair.Certificate[0]) }
 	default:
 		if gate.Certificate, err = access.OwnCertificate(data, d.names, time.Now); err != nil {
 			return nil, nil, errors.Join(err, a.Close())
 		}
-		house.Fingerprint = gate.Certificate.Fingerprint
+		all.fingerprint = gate.Certificate.Fingerprint
 	}
-	return gate, house, nil
+	return gate, all, nil
 }
 
 // guarded sees to it that there is a passphrase before anybody else is answered.

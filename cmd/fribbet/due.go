@@ -40,7 +40,7 @@ func dueCommand() *cobra.Command {
 				return err
 			}
 			defer done() //nolint:errcheck // of a copy
-			b := book.New(kept, time.Now)
+			b := book.New(kept, time.Now, book.Options{})
 			found, err := b.DueList(cmd.Context(), store.Find{Name: name, Limit: most})
 			for tell := steps(cmd, "dates"); err == nil && found.Recount != nil; time.Sleep(100 * time.Millisecond) {
 				tell(found.Recount.Done, found.Recount.All)

@@ -25,7 +25,7 @@ func opened(cmd *cobra.Command, data string, how ...store.Option) (*book.Book, *
 	if err != nil {
 		return nil, nil, err
 	}
-	return book.New(kept, time.Now), kept, nil
+	return book.New(kept, time.Now, book.Options{}), kept, nil
 }
 
 // steps tells how far a long work is, every second.

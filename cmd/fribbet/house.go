@@ -23,7 +23,7 @@ import (
 type house struct {
 	program
 	now       func() time.Time
-	devices   *api.House   // nil where only this machine is answered
+	devices   *devices     // nil where only this machine is answered
 	done, all atomic.Int64 // sittings worked out again, while the book is opened
 
 	door    sync.RWMutex // held by whoever is answered
@@ -40,7 +40,7 @@ type house struct {
 	trouble  string // of the last restore
 }
 
-func newHouse(p program, now func() time.Time, devices *api.House) *house {
+func newHouse(p program, now func() time.Time, devices *devices) *house {
 	h := &house{program: p, now: now, devices: devices}
 	h.answers = h.opening()
 	h.guests, h.shut = context.WithCancel(context.Background())
@@ -82,14 +82,11 @@ func (h *house) enter(ctx context.Context) error {
 	if err != nil {
 		return err
 	}
-	b := book.New(kept, h.now)
-	options := api.Options{Demo: h.demo, Front: web.Dist(), Restore: h.restore, Trouble: h.trouble, House: h.devices, Gateway: h.service}
-	if h.demo {
-		options.Caliper = &standin.Caliper{}
-		if !h.filled && !h.copies { // not again after a restore
-			err = demo.Fill(ctx, b)
-			h.filled = true
-		}
+	b := book.New(kept, h.now, h.around())
+	options := api.Options{Demo: h.demo, Front: web.Dist(), Restore: h.restore, Trouble: h.trouble}
+	if h.demo && !h.filled && !h.copies { // not again after a restore
+		err = demo.Fill(ctx, b)
+		h.filled = true
 	}
 	var handler http.Handler
 	if err == nil {
@@ -102,6 +99,21 @@ func (h *house) enter(ctx context.Context) error {
 	defer h.door.Unlock()
 	h.kept, h.book, h.answers = kept, b, handler
 	return nil
+}
+
+// around are the devices and services that the book is used with: of devices there are only simulated ones, in the
+// demonstration.
+func (h *house) around() (o book.Options) {
+	if h.devices != nil {
+		o.House = h.devices
+	}
+	if h.service != nil {
+		o.Gateway = h.service
+	}
+	if h.demo {
+		o.Caliper, o.Camera = &standin.Caliper{}, standin.Camera{}
+	}
+	return o
 }
 
 const (
@@ -163,7 +175,7 @@ const posting = time.Second
 // post sends what owners are told, until the program ends.
 func (h *house) post(ctx context.Context) {
 	if h.service != nil {
-		h.every(ctx, posting, "the post", func(b *book.Book) error { return b.Post(ctx, h.service) })
+		h.every(ctx, posting, "the post", func(b *book.Book) error { return b.Post(ctx) })
 	}
 }
 

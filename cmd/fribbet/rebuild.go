@@ -25,7 +25,7 @@ func rebuildCommand() *cobra.Command {
 			}
 			defer kept.Close()  //nolint:errcheck // every write is committed by then
 			const between = 500 // sittings from one line to the next
-			n, err := book.New(kept, time.Now).Rebuild(cmd.Context(), func(done, all int) {
+			n, err := book.New(kept, time.Now, book.Options{}).Rebuild(cmd.Context(), func(done, all int) {
 				if done%between == 0 {
 					cmd.Printf("%d of %d sittings\n", done, all)
 				}

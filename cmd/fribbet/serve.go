@@ -162,8 +162,8 @@ func (p *program) serve(ctx context.Context, h *house, gate *access.Gate, opened
 	}
 	fmt.Printf("Fribbet is at http://%s\nData: %s\n", p.shown(port), p.data)
 	if h.devices != nil {
-		h.devices.Addresses = p.addresses(port)
-		fmt.Printf("Other devices: %s\n", h.devices.Addresses[0])
+		h.devices.addresses = p.addresses(port)
+		fmt.Printf("Other devices: %s\n", h.devices.addresses[0])
 		if print := h.devices.Fingerprint(); print != "" {
 			fmt.Printf("Certificate, SHA-256: %s\n", print)
 		}

@@ -21,9 +21,6 @@ import (
 	_ "modernc.org/sqlite" // the database driver
 )
 
-// ErrNotFound says that there is no such device.
-var ErrNotFound = errors.New("no such device")
-
 // cookieDays is how long a device that does not come stays known.
 const cookieDays = 90
 
@@ -178,20 +175,3 @@ func (t sessionTable) Commit(token string, body []byte, until time.Time) error {
 }
 
 func instant(t time.Time) string { return t.UTC().Format("2006-01-02T15:04:05.000Z") }
-
-// Visitor is who is answered.
-type Visitor struct {
-	Device string // empty on this machine itself
-	Who    string // a first name or sign; empty where nobody said
-}
-
-// Host tells whether it is this machine's own browser.
-func (v Visitor) Host() bool { return v.Device == "" }
-
-type visitorKey struct{}
-
-// VisitorOf is who a request comes from; this machine where nobody said otherwise.
-func VisitorOf(ctx context.Context) Visitor {
-	v, _ := ctx.Value(visitorKey{}).(Visitor)
-	return v
-}

@@ -16,6 +16,8 @@ import (
 
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
+
+	"fribbet/internal/visitor"
 )
 
 const passphrase = "four plain words here"
@@ -35,7 +37,7 @@ func newDoor(t *testing.T) *door {
 	t.Cleanup(func() { assert.NoError(t, a.Close()) })
 	require.NoError(t, a.SetPassphrase(t.Context(), passphrase))
 	d.gate = &Gate{Access: a, Names: []string{"dogs.example"}, Inside: http.HandlerFunc(func(w http.ResponseWriter, r *http.Request) {
-		_, _ = io.WriteString(w, "the book, for "+VisitorOf(r.Context()).Who)
+		_, _ = io.WriteString(w, "the book, for "+visitor.Of(r.Context()).Who)
 	})}
 	return d
 }
@@ -179,7 +181,7 @@ func TestADeviceComesInByThePassphrase(t *testing.T) {
 
 	require.NoError(t, d.gate.Access.Withdraw(t.Context(), all[0].ID))
 	assert.Equal(t, 401, in().Code, "at once")
-	require.ErrorIs(t, d.gate.Access.Withdraw(t.Context(), all[0].ID), ErrNotFound)
+	require.ErrorIs(t, d.gate.Access.Withdraw(t.Context(), all[0].ID), visitor.ErrNoSuchDevice)
 
 	other := cookieOf(t, d.login(passphrase, ""))
 	d.now = d.now.AddDate(0, 0, 91)

@@ -12,16 +12,8 @@ import (
 
 	"fribbet/internal/core/fault"
 	"fribbet/internal/core/say"
+	"fribbet/internal/visitor"
 )
-
-// Device is one that may come in.
-type Device struct {
-	ID       string
-	Name     string
-	Who      string // a first name or sign; empty where nobody said
-	PairedAt time.Time
-	SeenAt   time.Time
-}
 
 type deviceRow struct {
 	ID       string `db:"id"`
@@ -32,12 +24,12 @@ type deviceRow struct {
 }
 
 // Devices lists those that may come in, the last seen first.
-func (a *Access) Devices(ctx context.Context) ([]Device, error) {
+func (a *Access) Devices(ctx context.Context) ([]visitor.Device, error) {
 	var rows []deviceRow
 	if err := a.db.SelectContext(ctx, &rows, `SELECT * FROM devices ORDER BY seen_at DESC, id`); err != nil {
 		return nil, err
 	}
-	all := make([]Device, len(rows))
+	all := make([]visitor.Device, len(rows))
 	for i, r := range rows {
 		paired, err := time.Parse(time.RFC3339, r.PairedAt)
 		if err != nil {
@@ -47,7 +39,7 @@ func (a *Access) Devices(ctx context.Context) ([]Device, error) {
 		if err != nil {
 			return nil, err
 		}
-		all[i] = Device{r.ID, r.Name, r.Who, paired, seen}
+		all[i] = visitor.Device{ID: r.ID, Name: r.Name, Who: r.Who, PairedAt: paired, SeenAt: seen}
 	}
 	return all, nil
 }
@@ -109,7 +101,7 @@ func (a *Access) Withdraw(ctx context.Context, id string) error {
 
 func orNotFound(err error) error {
 	if err == nil {
-		return ErrNotFound
+		return visitor.ErrNoSuchDevice
 	}
 	return err
 }
@@ -143,18 +135,18 @@ func (a *Access) takes(code string) bool {
 }
 
 // pair keeps a new device.
-func (a *Access) pair(ctx context.Context, name, who string) (Device, error) {
+func (a *Access) pair(ctx context.Context, name, who string) (visitor.Device, error) {
 	now := a.now()
-	d := Device{uuid.NewString(), named(name, "a device"), named(who, ""), now, now}
+	d := visitor.Device{ID: uuid.NewString(), Name: named(name, "a device"), Who: named(who, ""), PairedAt: now, SeenAt: now}
 	_, err := a.db.ExecContext(ctx, `INSERT INTO devices (id, name, who, paired_at, seen_at) VALUES (?, ?, ?, ?, ?)`, d.ID, d.Name, d.Who, instant(now), instant(now))
 	return d, err
 }
 
 // device is the one of an id, noted as seen; false when it may not come in.
-func (a *Access) device(ctx context.Context, id string) (Device, bool, error) {
+func (a *Access) device(ctx context.Context, id string) (visitor.Device, bool, error) {
 	var rows []deviceRow
 	if err := a.db.SelectContext(ctx, &rows, `SELECT * FROM devices WHERE id = ?`, id); err != nil || len(rows) == 0 {
-		return Device{}, false, err
+		return visitor.Device{}, false, err
 	}
 	const every = time.Minute
 	a.seen.Lock()
@@ -165,8 +157,8 @@ func (a *Access) device(ctx context.Context, id string) (Device, bool, error) {
 	a.seen.Unlock()
 	if due {
 		if _, err := a.db.ExecContext(ctx, `UPDATE devices SET seen_at = ? WHERE id = ?`, instant(a.now()), id); err != nil {
-			return Device{}, false, err
+			return visitor.Device{}, false, err
 		}
 	}
-	return Device{ID: id, Name: rows[0].Name, Who: rows[0].Who}, true, nil
+	return visitor.Device{ID: id, Name: rows[0].Name, Who: rows[0].Who}, true, nil
 }

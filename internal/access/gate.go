@@ -12,6 +12,7 @@ import (
 	"time"
 
 	"fribbet/internal/core/say"
+	"fribbet/internal/visitor"
 	"fribbet/internal/words"
 )
 
@@ -67,7 +68,7 @@ func (g *Gate) strangers(w http.ResponseWriter, r *http.Request) {
 		g.Inside.ServeHTTP(w, r)
 		return
 	}
-	visitor, is, err := g.known(w, r)
+	who, is, err := g.known(w, r)
 	switch {
 	case errors.Is(err, errWithdrawn):
 		dropAll(w, r)
@@ -76,7 +77,7 @@ func (g *Gate) strangers(w http.ResponseWriter, r *http.Request) {
 		slog.Error("who comes", "err", err)
 		refuse(w, r, http.StatusInternalServerError, broke)
 	case is:
-		ctx, done := g.Access.inside(context.WithValue(r.Context(), visitorKey{}, visitor), visitor.Device)
+		ctx, done := g.Access.inside(visitor.With(r.Context(), who), who.Device)
 		defer done()
 		g.Inside.ServeHTTP(w, r.WithContext(ctx))
 	default:
@@ -113,34 +114,34 @@ func (g *Gate) turnedAway(w http.ResponseWriter, r *http.Request) {
 const renewed = 24 * time.Hour
 
 // known is the device of a request's cookie.
-func (g *Gate) known(w http.ResponseWriter, r *http.Request) (Visitor, bool, error) {
+func (g *Gate) known(w http.ResponseWriter, r *http.Request) (visitor.Visitor, bool, error) {
 	sessions := g.Access.sessions
 	cookie, err := r.Cookie(sessions.Cookie.Name)
 	if err != nil {
-		return Visitor{}, false, nil //nolint:nilerr // without a cookie nobody is known
+		return visitor.Visitor{}, false, nil //nolint:nilerr // without a cookie nobody is known
 	}
 	ctx, err := sessions.Load(r.Context(), cookie.Value)
 	if err != nil {
-		return Visitor{}, false, err
+		return visitor.Visitor{}, false, err
 	}
 	id := sessions.GetString(ctx, "device")
 	if id == "" {
-		return Visitor{}, false, nil
+		return visitor.Visitor{}, false, nil
 	}
 	device, is, err := g.Access.device(ctx, id)
 	if err == nil && !is { // its session is good still: it was let in once
 		err = errWithdrawn
 	}
 	if err != nil {
-		return Visitor{}, false, err
+		return visitor.Visitor{}, false, err
 	}
 	if full := g.Access.now().Add(sessions.Lifetime); full.Sub(sessions.Deadline(ctx)) > renewed {
 		sessions.SetDeadline(ctx, full)
 		if err := g.commit(ctx, w); err != nil {
-			return Visitor{}, false, err
+			return visitor.Visitor{}, false, err
 		}
 	}
-	return Visitor{Device: device.ID, Who: device.Who}, true, nil
+	return visitor.Visitor{Device: device.ID, Who: device.Who}, true, nil
 }
 
 func (g *Gate) commit(ctx context.Context, w http.ResponseWriter) error {

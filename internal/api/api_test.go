@@ -47,8 +47,14 @@ func newClient(t *testing.T) *client {
 	return clientOf(t, filepath.Join(t.TempDir(), "a book.db"))
 }
 
+// started is what a program of the tests is started with.
+type started struct {
+	Options
+	around book.Options
+}
+
 // clientOf is the same of the book in a file, with other options.
-func clientOf(t *testing.T, path string, with ...func(*Options)) *client {
+func clientOf(t *testing.T, path string, with ...func(*started)) *client {
 	t.Helper()
 	slog.SetDefault(slog.New(slog.DiscardHandler))
 	c := &client{t: t, now: time.Date(2026, time.November, 24, 10, 0, 0, 0, time.UTC)}
@@ -58,11 +64,11 @@ func clientOf(t *testing.T, path string, with ...func(*Options)) *client {
 	c.kept = kept
 	t.Cleanup(func() { assert.NoError(t, kept.Close()) })
 	front := fstest.MapFS{"index.html": {Data: []byte("<title>front</title>")}, "assets/a.js": {Data: []byte("1")}, "assets/a.js.br": {Data: []byte("packed")}}
-	options := Options{Front: front, Restore: func(backup string) { c.restored = backup }}
+	options := started{Options: Options{Front: front, Restore: func(backup string) { c.restored = backup }}}
 	for _, set := range with {
 		set(&options)
 	}
-	handler, err := New(book.New(kept, func() time.Time { return c.now }), options)
+	handler, err := New(book.New(kept, func() time.Time { return c.now }, options.around), options.Options)
 	require.NoError(t, err)
 	c.server = httptest.NewServer(handler)
 	t.Cleanup(c.server.Close)

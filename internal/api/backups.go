@@ -5,9 +5,9 @@ import (
 	"errors"
 
 	"fribbet/internal/api/contract"
+	"fribbet/internal/book"
 	"fribbet/internal/core/fault"
 	"fribbet/internal/core/say"
-	"fribbet/internal/store"
 )
 
 func (h handlers) ListBackups(context.Context, contract.ListBackupsRequestObject) (contract.ListBackupsResponseObject, error) {
@@ -43,7 +43,7 @@ func (h handlers) backups() (contract.BackupsJSONResponse, error) {
 
 // refusedFile names the file that the store refused as what was asked for.
 func refusedFile(field string, err error) error {
-	var refused store.Refused
+	var refused book.Refused
 	if errors.As(err, &refused) {
 		return fault.Fields{{Name: field, Value: refused.Path, Want: say.Plain(refused.Why)}}
 	}

@@ -6,7 +6,6 @@ import (
 	"io"
 	"time"
 
-	"fribbet/internal/access"
 	"fribbet/internal/api/contract"
 	"fribbet/internal/book"
 	"fribbet/internal/core/bench"
@@ -38,7 +37,7 @@ func (h handlers) TellEvents(ctx context.Context, r contract.TellEventsRequestOb
 		e := bench.Event{
 			ID: in.Id, At: in.At.UTC(), Kind: in.Kind, Press: orZero(in.Press), Nail: in.Nail, Paw: in.Paw, Colour: orZero(in.Colour), Pass: orZero(in.Pass), MM: orZero(in.Mm), Measure: orZero(in.Measure), By: orZero(in.By), SD: orZero(in.SdMm), Landmark: orZero(in.Landmark),
 			Face: orZero(in.Face), End: state.Ended(orZero(in.End)), Of: orZero(in.Of), Reaction: orZero(in.Reaction), Tool: orZero(in.Tool), Note: orZero(in.Note),
-			Helper: orZero(in.Helper), Ticks: in.Ticks, Minutes: in.Minutes, Calm: in.CalmMinutes, Sure: orZero(in.Sure), Arrival: arrivalOf(in.Arrival), Who: access.VisitorOf(ctx).Who,
+			Helper: orZero(in.Helper), Ticks: in.Ticks, Minutes: in.Minutes, Calm: in.CalmMinutes, Sure: orZero(in.Sure), Arrival: arrivalOf(in.Arrival),
 		}
 		if in.ItemId != nil {
 			e.Item = in.ItemId.String()

@@ -9,18 +9,17 @@ import (
 	"fribbet/internal/api/contract"
 	"fribbet/internal/book"
 	"fribbet/internal/core/caliper"
-	"fribbet/internal/core/fault"
 	"fribbet/internal/words"
 )
 
 // StreamReadings hands the caliper's readings on as server-sent events until either side goes.
 func (h handlers) StreamReadings(ctx context.Context, _ contract.StreamReadingsRequestObject) (contract.StreamReadingsResponseObject, error) {
 	w := speaks(ctx)
-	if h.caliper == nil {
-		return nil, errNoCaliper
+	readings, err := h.book.Readings(ctx)
+	if err != nil {
+		return nil, err
 	}
 	body, events := io.Pipe()
-	readings := book.Readings(ctx, h.caliper)
 	go func() {
 		_, err := fmt.Fprint(events, ": linked\n\n")
 		for r := range readings {
@@ -47,23 +46,5 @@ func writeEvent(w words.Words, to io.Writer, r caliper.Reading) error {
 
 // MoveStandIn presses the button of the simulated caliper.
 func (h handlers) MoveStandIn(_ context.Context, r contract.MoveStandInRequestObject) (contract.MoveStandInResponseObject, error) {
-	if h.caliper == nil {
-		return nil, errNoCaliper
-	}
-	var f fault.Fields
-	f.Range("jaw_mm", r.Body.JawMm, 0, caliper.Most, fault.MM)
-	if err := f.Err(); err != nil {
-		return nil, err
-	}
-	switch r.Body.Sends {
-	case contract.Length:
-		h.caliper.Send(r.Body.JawMm)
-	case contract.Garbage:
-		h.caliper.Garble()
-	case contract.Half:
-		h.caliper.Half(r.Body.JawMm)
-	case contract.Unplug:
-		h.caliper.Unplug()
-	}
-	return contract.MoveStandIn204Response{}, nil
+	return contract.MoveStandIn204Response{}, h.book.MoveCaliper(r.Body.JawMm, book.StandInMove(r.Body.Sends))
 }

@@ -10,8 +10,6 @@ import (
 
 	"fribbet/internal/api/contract"
 	"fribbet/internal/core/say"
-	"fribbet/internal/formats"
-	"fribbet/internal/store"
 )
 
 //go:embed card.html
@@ -25,9 +23,6 @@ func (h handlers) GetCard(ctx context.Context, r contract.GetCardRequestObject) 
 }
 
 func (h handlers) OpenCard(ctx context.Context, r contract.OpenCardRequestObject) (contract.OpenCardResponseObject, error) {
-	if h.house == nil && r.Body.Open { // nobody could see it
-		return nil, store.ErrNotFound
-	}
 	if err := h.book.OpenCard(ctx, r.DogId, r.SittingId, r.Body.Open); err != nil {
 		return nil, err
 	}
@@ -64,18 +59,16 @@ func (h handlers) card(ctx context.Context, dogID, sittingID uuid.UUID) (contrac
 		return contract.CardJSONResponse{}, err
 	}
 	w := c.Words
-	out := contract.CardJSONResponse{Name: c.Name, Language: contract.Language(w.Language), Done: w.Say(c.Done), Bled: given(w.Say(c.Bled)), How: w.Say(c.How), Home: w.All(c.Home), Next: given(w.Say(c.Next)), Reachable: h.house != nil}
+	out := contract.CardJSONResponse{Name: c.Name, Language: contract.Language(w.Language), Done: w.Say(c.Done), Bled: given(w.Say(c.Bled)), How: w.Say(c.How), Home: w.All(c.Home), Next: given(w.Say(c.Next)), Reachable: c.Seen}
 	out.Headings.Home, out.Headings.Before, out.Headings.After = w.Say(say.Of(cardAtHome)), w.Say(say.Of(cardBefore)), w.Say(say.Of(cardAfter))
 	out.Headings.Legend, out.Headings.Page = w.Say(say.Of(cardLegend)), w.Say(say.Of(cardPageAt))
-	if c.Key == "" || h.house == nil {
+	if c.Page == nil {
 		return out, nil
 	}
-	url := h.house.Addresses[0] + "card/" + c.Key
-	path, size, err := formats.Code(url)
 	out.Page = &struct {
 		Path string `json:"path"`
 		Size int    `json:"size"`
 		Url  string `json:"url"` //nolint:revive // as generated
-	}{path, size, url}
-	return out, err
+	}{c.Page.Path, c.Page.Size, c.Page.URL}
+	return out, nil
 }

@@ -12,7 +12,6 @@ import (
 	"fribbet/internal/core/fault"
 	"fribbet/internal/core/nail"
 	"fribbet/internal/core/say"
-	"fribbet/internal/store"
 	"fribbet/internal/words"
 )
 
@@ -55,7 +54,7 @@ func atMost(limit *int) int {
 
 func (h handlers) GetDue(ctx context.Context, r contract.GetDueRequestObject) (contract.GetDueResponseObject, error) {
 	const weeksAhead = 6
-	found, err := h.book.DueList(ctx, store.Find{
+	found, err := h.book.DueList(ctx, book.Find{
 		Name: orZero(r.Params.Search), Open: orZero(r.Params.Open), Offset: orZero(r.Params.Offset), Limit: atMost(r.Params.Limit),
 	})
 	if err != nil {
@@ -149,7 +148,7 @@ func (h handlers) view(w words.Words, v book.View) contract.DogView {
 	return out
 }
 
-func (h handlers) dog(d store.Dog) contract.Dog {
+func (h handlers) dog(d book.Dog) contract.Dog {
 	out := contract.Dog{
 		Id: d.ID, Version: d.Version, Name: d.Name,
 		BirthDate: d.Birth.Date, BirthEstimated: d.Birth.Estimated, AgeYears: d.AgeYears(h.book.Today()),

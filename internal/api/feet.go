@@ -5,19 +5,19 @@ import (
 	"math"
 
 	"fribbet/internal/api/contract"
+	"fribbet/internal/book"
 	"fribbet/internal/core/claw"
 	"fribbet/internal/core/due"
 	"fribbet/internal/core/fault"
 	"fribbet/internal/core/feet"
 	"fribbet/internal/core/measure"
 	"fribbet/internal/core/record"
-	"fribbet/internal/store"
 )
 
 func (h handlers) RecordCheck(ctx context.Context, r contract.RecordCheckRequestObject) (contract.RecordCheckResponseObject, error) {
 	w := speaks(ctx)
 	in := r.Body
-	c := store.Check{ID: in.Id, Check: record.Check{
+	c := book.Check{ID: in.Id, Check: record.Check{
 		Clicks: in.Clicks, Hair: in.Hair, Swelling: in.Swelling, Limping: in.Limping, Breaking: in.Breaking,
 	}}
 	if in.On != nil {

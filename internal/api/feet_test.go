@@ -105,7 +105,7 @@ func TestTheCaliperStreams(t *testing.T) {
 	status, text := c.do("POST", "/api/caliper/stand-in", `{"jaw_mm":12.5,"sends":"length"}`)
 	assert.Equal(t, 404, status, string(text)) // a book of one's own has no simulated caliper
 
-	handler, err := New(book.New(c.kept, time.Now), Options{Caliper: &standin.Caliper{}})
+	handler, err := New(book.New(c.kept, time.Now, book.Options{Caliper: &standin.Caliper{}}), Options{})
 	require.NoError(t, err)
 	server := httptest.NewServer(handler)
 	defer server.Close()

@@ -12,7 +12,6 @@ import (
 	"fribbet/internal/book"
 	"fribbet/internal/core/date"
 	"fribbet/internal/core/say"
-	"fribbet/internal/formats"
 
 	"github.com/gin-gonic/gin"
 )
@@ -91,7 +90,7 @@ func limitBody(c *gin.Context) {
 	case path == importPath:
 		most = mostPackage
 	case picturePath.MatchString(path):
-		most = formats.MostPictureBytes
+		most = book.MostPictureBytes
 	}
 	if c.Request.ContentLength > most { // answered once most of it came: whoever still sends would not hear it
 		_, _ = io.CopyN(io.Discard, c.Request.Body, min(c.Request.ContentLength, mostHeardOut))

@@ -26,13 +26,22 @@ func TestAHouseThatIsClosedSaysSo(t *testing.T) {
 	ask[contract.Problem](c, "DELETE", "/api/house/devices/"+uuid.NewString(), "", 404)
 }
 
+// house is other devices at some addresses.
+type house struct {
+	*access.Access
+	addresses []string
+}
+
+func (h house) Addresses() []string { return h.addresses }
+func (h house) Fingerprint() string { return "AB:CD" }
+
 func TestACodeIsShownOnTheMachineItself(t *testing.T) {
 	path := filepath.Join(t.TempDir(), "book.db")
 	a, err := access.Open(path, time.Now)
 	require.NoError(t, err)
 	t.Cleanup(func() { assert.NoError(t, a.Close()) })
-	c := clientOf(t, path, func(o *Options) {
-		o.House = &House{a, []string{"https://192.168.1.5:8642/"}, func() string { return "AB:CD" }}
+	c := clientOf(t, path, func(o *started) {
+		o.around.House = house{a, []string{"https://192.168.1.5:8642/"}}
 	})
 	code := ask[contract.PairingCode](c, "POST", "/api/house/code", "", 200)
 	assert.True(t, strings.HasPrefix(code.Url, "https://192.168.1.5:8642/access/pair?code="))

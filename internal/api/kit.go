@@ -6,10 +6,10 @@ import (
 	"github.com/google/uuid"
 
 	"fribbet/internal/api/contract"
+	"fribbet/internal/book"
 	"fribbet/internal/core/fault"
 	"fribbet/internal/core/kit"
 	"fribbet/internal/core/say"
-	"fribbet/internal/store"
 )
 
 func (h handlers) GetKit(ctx context.Context, _ contract.GetKitRequestObject) (contract.GetKitResponseObject, error) {
@@ -63,8 +63,8 @@ func (h handlers) UndoKitService(ctx context.Context, r contract.UndoKitServiceR
 	return contract.UndoKitService200JSONResponse{KitJSONResponse: out}, err
 }
 
-func kitItemOf(id uuid.UUID, in contract.KitItemInput) store.KitItem {
-	i := store.KitItem{ID: id, Version: orZero(in.Version), Item: kit.Item{
+func kitItemOf(id uuid.UUID, in contract.KitItemInput) book.KitItem {
+	i := book.KitItem{ID: id, Version: orZero(in.Version), Item: kit.Item{
 		Kind: in.Kind, Name: orZero(in.Name), Guard: orZero(in.Guard), Grit: orZero(in.Grit), Tip: orZero(in.Tip),
 		Limit: in.Limit, Expires: orZero(in.Expires), Stock: orZero(in.Stock),
 	}}

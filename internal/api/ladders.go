@@ -11,7 +11,6 @@ import (
 	"fribbet/internal/core/ladder"
 	"fribbet/internal/core/nail"
 	"fribbet/internal/core/say"
-	"fribbet/internal/store"
 	"fribbet/internal/words"
 )
 
@@ -46,7 +45,7 @@ func (h handlers) GetDogLadders(ctx context.Context, r contract.GetDogLaddersReq
 }
 
 func (h handlers) StartLadder(ctx context.Context, r contract.StartLadderRequestObject) (contract.StartLadderResponseObject, error) {
-	l := store.Ladder{ID: r.Body.Id, Ladder: ladder.Ladder{Kind: r.Body.Kind, Paw: r.Body.Paw}}
+	l := book.Ladder{ID: r.Body.Id, Ladder: ladder.Ladder{Kind: r.Body.Kind, Paw: r.Body.Paw}}
 	if err := h.book.StartLadder(ctx, r.DogId, l); err != nil {
 		return nil, err
 	}
@@ -63,7 +62,7 @@ func (h handlers) EndLadder(ctx context.Context, r contract.EndLadderRequestObje
 }
 
 func (h handlers) RecordTry(ctx context.Context, r contract.RecordTryRequestObject) (contract.RecordTryResponseObject, error) {
-	t := store.Try{ID: r.Body.Id, Try: ladder.Try{
+	t := book.Try{ID: r.Body.Id, Try: ladder.Try{
 		On: orZero(r.Body.On), Reaction: r.Body.Reaction, Paw: r.Body.Paw, Note: orZero(r.Body.Note),
 	}}
 	if err := h.book.RecordTry(ctx, r.DogId, r.LadderId, t); err != nil {

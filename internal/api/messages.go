@@ -2,13 +2,11 @@ package api
 
 import (
 	"context"
+	"slices"
 
 	"fribbet/internal/api/contract"
 	"fribbet/internal/book"
-	"fribbet/internal/core/fault"
 	"fribbet/internal/core/round"
-	"fribbet/internal/core/say"
-	"fribbet/internal/store"
 	"fribbet/internal/words"
 )
 
@@ -19,12 +17,9 @@ func (h handlers) GetMessages(ctx context.Context, _ contract.GetMessagesRequest
 
 func (h handlers) TellOwner(ctx context.Context, r contract.TellOwnerRequestObject) (contract.TellOwnerResponseObject, error) {
 	w := speaks(ctx)
-	if h.gateway == nil {
-		return nil, fault.Fields{{Name: "message_id", Value: "no service", Want: say.Of(mustBeToldByYourself)}}
-	}
-	var pressed []store.Place
+	var pressed []book.Place
 	for _, p := range r.Body.Places {
-		pressed = append(pressed, store.Place{On: p.On, Start: round.Clock(p.Start), Minutes: orZero(p.Minutes)})
+		pressed = append(pressed, book.Place{On: p.On, Start: round.Clock(p.Start), Minutes: orZero(p.Minutes)})
 	}
 	m, err := h.book.TellOwner(ctx, r.MessageId, r.Body.DogId, r.Body.Kind, pressed...)
 	return contract.TellOwner200JSONResponse(message(w, m)), err
@@ -53,8 +48,8 @@ func (h handlers) GetGateway(_ context.Context, _ contract.GetGatewayRequestObje
 }
 
 func (h handlers) AnswerMessage(_ context.Context, r contract.AnswerMessageRequestObject) (contract.AnswerMessageResponseObject, error) {
-	if h.gateway == nil || h.gateway.Answer(r.MessageId.String(), r.Body.Text) != nil {
-		return nil, store.ErrNotFound
+	if err := h.book.AnswerAs(r.MessageId, r.Body.Text); err != nil {
+		return nil, err
 	}
 	out, err := h.otherSide()
 	return contract.AnswerMessage200JSONResponse{GatewayJSONResponse: out}, err
@@ -63,7 +58,7 @@ func (h handlers) AnswerMessage(_ context.Context, r contract.AnswerMessageReque
 func (h handlers) messages(ctx context.Context) (contract.MessagesJSONResponse, error) {
 	w := speaks(ctx)
 	all, err := h.book.Messages(ctx)
-	out := contract.MessagesJSONResponse{Messages: []contract.Message{}, Quiet: round.Quiet(h.book.Clock()), Goes: h.gateway != nil}
+	out := contract.MessagesJSONResponse{Messages: []contract.Message{}, Quiet: round.Quiet(h.book.Clock()), Goes: h.book.HasGateway()}
 	for _, m := range all {
 		out.Messages = append(out.Messages, message(w, m))
 	}
@@ -72,18 +67,14 @@ func (h handlers) messages(ctx context.Context) (contract.MessagesJSONResponse, 
 
 func (h handlers) otherSide() (contract.GatewayJSONResponse, error) {
 	out := contract.GatewayJSONResponse{Messages: []contract.OwnersMessage{}}
-	if h.gateway == nil {
-		return out, store.ErrNotFound
+	taken, err := h.book.Taken()
+	for _, m := range slices.Backward(taken) { // the latest first
+		out.Messages = append(out.Messages, contract.OwnersMessage{Id: m.ID, To: m.To, Text: m.Text, At: m.At, Answers: list(m.Answers)})
 	}
-	sent, answers := h.gateway.Taken()
-	for i := range sent { // the latest first
-		m := sent[len(sent)-1-i]
-		out.Messages = append(out.Messages, contract.OwnersMessage{Id: m.ID, To: m.To, Text: m.Text, At: m.At, Answers: list(answers[m.ID])})
-	}
-	return out, nil
+	return out, err
 }
 
-func message(w words.Words, m store.Message) contract.Message {
+func message(w words.Words, m book.Message) contract.Message {
 	out := contract.Message{
 		Id: m.ID, OwnerId: m.OwnerID, Owner: m.OwnerName, DogId: m.DogID, Dog: m.DogName, Kind: m.Kind, To: m.To, Text: m.Text, State: m.State,
 		Failures: m.Failures, MadeAt: m.Made, ChangedAt: m.Changed, Answer: m.Answer, Said: w.Say(m.Said),

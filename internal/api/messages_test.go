@@ -21,10 +21,10 @@ import (
 func posted(t *testing.T, dogs int) (c *client, all []contract.Dog, g *standin.Gateway, post func()) {
 	t.Helper()
 	var err error
-	c = clientOf(t, filepath.Join(t.TempDir(), "book.db"), func(o *Options) {
+	c = clientOf(t, filepath.Join(t.TempDir(), "book.db"), func(o *started) {
 		g, err = standin.OpenGateway(filepath.Join(t.TempDir(), "gateway.jsonl"), func() time.Time { return c.now })
 		require.NoError(t, err)
-		o.Gateway = g
+		o.around.Gateway = g
 	})
 	settings := `{"role":"groomer","length_unit":"mm","weight_unit":"kg","margin_mm":1,"working_weekdays":["mon","tue","wed","thu","fri"]}`
 	c.do("PUT", "/api/settings", settings)
@@ -38,10 +38,10 @@ func posted(t *testing.T, dogs int) (c *client, all []contract.Dog, g *standin.G
 		c.do("PUT", "/api/dogs/"+d.Id.String()+"/owner", fmt.Sprintf(`{"owner_id":%q}`, owner))
 		all = append(all, d)
 	}
-	b := book.New(c.kept, func() time.Time { return c.now })
+	b := book.New(c.kept, func() time.Time { return c.now }, book.Options{Gateway: g})
 	return c, all, g, func() {
 		for range 8 { // failures wait longer and longer
-			require.NoError(t, b.Post(t.Context(), g))
+			require.NoError(t, b.Post(t.Context()))
 			c.now = c.now.Add(time.Minute)
 		}
 	}
@@ -69,7 +69,7 @@ func TestOwnersAnswer(t *testing.T) {
 	first, second, third, fourth := c.offers(dogs[0]), c.offers(dogs[1]), c.offers(dogs[2]), c.offers(dogs[3])
 	assert.Contains(t, first.Text, "1: ")
 	post()
-	sent, _ := g.Taken()
+	sent := g.Taken()
 	require.Len(t, sent, 4, "each once, whatever failed")
 	assert.Equal(t, round.MessageDelivered, c.message(first.Id).State)
 
@@ -89,7 +89,7 @@ func TestOwnersAnswer(t *testing.T) {
 	require.NoError(t, g.Answer(second.Id.String(), "1")) // the same place, late
 	post()
 	assert.Contains(t, c.message(second.Id).Said, "others are offered")
-	sent, _ = g.Taken()
+	sent = g.Taken()
 	require.Len(t, sent, 5)
 	require.NoError(t, g.Answer(sent[4].ID, "1"))
 	post()
@@ -131,12 +131,12 @@ func TestTomorrowsOwnersAreReminded(t *testing.T) {
 	}
 	ask[contract.WorkingWeek](c, "PUT", "/api/round/week", jsonOf(t, week), 200)
 	post()
-	sent, _ := g.Taken()
+	sent := g.Taken()
 	assert.Empty(t, sent, "it is not five yet")
 	c.now = c.now.Add(7 * time.Hour)
 	post()
 	post()
-	sent, _ = g.Taken()
+	sent = g.Taken()
 	require.Len(t, sent, 1)
 	assert.Equal(t, "Till tomorrow, Dog 0: Wed 25 Nov 10:00!", sent[0].Text)
 	assert.Len(t, ask[contract.OwnerView](c, "GET", "/api/owners/"+owner.Id.String(), "", 200).Messages, 1)
@@ -152,13 +152,13 @@ func TestNothingGoesOutAtNight(t *testing.T) {
 	c.now = c.now.Add(12 * time.Hour)
 	m := c.offers(dogs[0])
 	post()
-	sent, _ := g.Taken()
+	sent := g.Taken()
 	assert.Empty(t, sent)
 	assert.Equal(t, round.MessageWaiting, c.message(m.Id).State)
 	assert.True(t, ask[contract.Messages](c, "GET", "/api/messages", "", 200).Quiet)
 	c.now = c.now.Add(11 * time.Hour)
 	post()
-	sent, _ = g.Taken()
+	sent = g.Taken()
 	assert.Len(t, sent, 1)
 }
 

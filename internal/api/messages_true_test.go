@@ -52,7 +52,7 @@ func TestWhatIsTrueNoMoreIsNotSent(t *testing.T) {
 		assert.Equal(t, round.MessageFailed, c.message(m.Id).State)
 		assert.Contains(t, c.message(m.Id).Said, map[string]string{"called_off": "called off since", "agreed": "moved since"}[change])
 	}
-	sent, _ := g.Taken()
+	sent := g.Taken()
 	assert.Empty(t, sent)
 }
 

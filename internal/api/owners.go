@@ -8,9 +8,9 @@ import (
 	"github.com/google/uuid"
 
 	"fribbet/internal/api/contract"
+	"fribbet/internal/book"
 	"fribbet/internal/core/date"
 	"fribbet/internal/core/round"
-	"fribbet/internal/store"
 )
 
 func (h handlers) GetOwners(ctx context.Context, r contract.GetOwnersRequestObject) (contract.GetOwnersResponseObject, error) {
@@ -28,7 +28,7 @@ func (h handlers) GetOwner(ctx context.Context, r contract.GetOwnerRequestObject
 }
 
 func (h handlers) KeepOwner(ctx context.Context, r contract.KeepOwnerRequestObject) (contract.KeepOwnerResponseObject, error) {
-	o := store.Owner{ID: r.OwnerId, Version: orZero(r.Body.Version), Owner: round.Owner{
+	o := book.Owner{ID: r.OwnerId, Version: orZero(r.Body.Version), Owner: round.Owner{
 		Name: strings.TrimSpace(r.Body.Name), Reach: round.Reach(r.Body.Reach), Address: strings.TrimSpace(orZero(r.Body.Address)), MayOffer: orZero(r.Body.MayOffer),
 		MayRemind: orZero(r.Body.MayRemind), Stopped: orZero(r.Body.Stopped), Note: strings.TrimSpace(orZero(r.Body.Note)), Language: string(orZero(r.Body.Language)),
 	}}
@@ -69,7 +69,7 @@ func (h handlers) SetOwner(ctx context.Context, r contract.SetOwnerRequestObject
 	return contract.SetOwner204Response{}, h.book.SetOwner(ctx, r.DogId, orZero(r.Body.OwnerId))
 }
 
-func ownerRow(o store.Owner) contract.OwnerRow {
+func ownerRow(o book.Owner) contract.OwnerRow {
 	out := contract.OwnerRow{
 		Id: o.ID, Version: o.Version, Name: o.Name, Reach: contract.OwnerRowReach(o.Reach), Address: o.Address, MayOffer: o.MayOffer, MayRemind: o.MayRemind,
 		Stopped: o.Stopped, Note: o.Note, Language: given(contract.Language(o.Language)), Suits: []contract.OwnerSuits{}, Dogs: []contract.OwnedDog{},

@@ -3,7 +3,6 @@ package api
 import (
 	"context"
 
-	"fribbet/internal/access"
 	"fribbet/internal/api/contract"
 	"fribbet/internal/book"
 	"fribbet/internal/core/estimate"
@@ -13,7 +12,7 @@ import (
 	"fribbet/internal/core/quick"
 	"fribbet/internal/core/say"
 	"fribbet/internal/core/verdict"
-	"fribbet/internal/standin"
+	"fribbet/internal/drawn"
 	"fribbet/internal/words"
 )
 
@@ -23,7 +22,7 @@ func (h handlers) Practise(ctx context.Context, r contract.PractiseRequestObject
 	for i, m := range in.Moves {
 		moves[i] = practice.Move{Look: quick.Landmark(orZero(m.Look)), MM: orZero(m.Mm), Stop: orZero(m.Stop)}
 	}
-	g, best, err := h.book.Practise(ctx, orZero(in.Id), access.VisitorOf(ctx).Who, practice.Nail{Kind: practice.Kind(in.Kind), Seed: in.Seed, Number: in.Number}, moves)
+	g, best, err := h.book.Practise(ctx, orZero(in.Id), practice.Nail{Kind: practice.Kind(in.Kind), Seed: in.Seed, Number: in.Number}, moves)
 	if err != nil {
 		return nil, err
 	}
@@ -60,7 +59,7 @@ func practiceStep(w words.Words, g practice.Game, s practice.Step) contract.Prac
 	case s.Look != "":
 		out.Look, out.SeenMm = of(contract.PracticeStepLook(s.Look)), &s.Seen
 	default:
-		out.Mm, out.Picture = &s.MM, of(standin.CutEnd(s.Face, g.Colour == nail.Light, s.Drawn))
+		out.Mm, out.Picture = &s.MM, of(drawn.CutEnd(s.Face, g.Colour == nail.Light, s.Drawn))
 	}
 	if !g.Over {
 		return out
@@ -76,7 +75,7 @@ func practiceStep(w words.Words, g practice.Game, s practice.Step) contract.Prac
 }
 
 func (h handlers) NameEnds(ctx context.Context, r contract.NameEndsRequestObject) (contract.NameEndsResponseObject, error) {
-	ends, named, err := h.book.NameEnds(ctx, orZero(r.Body.Id), access.VisitorOf(ctx).Who, r.Body.Seed, r.Body.Said)
+	ends, named, err := h.book.NameEnds(ctx, orZero(r.Body.Id), r.Body.Seed, r.Body.Said)
 	if err != nil {
 		return nil, err
 	}
@@ -84,7 +83,7 @@ func (h handlers) NameEnds(ctx context.Context, r contract.NameEndsRequestObject
 	for i, e := range ends[:min(len(ends), named.Asked+1)] {
 		light := e.Colour == nail.Light
 		faces := quick.Faces(e.Colour)
-		one := contract.EndToName{Light: light, Faces: faces[:len(faces)-1], Picture: standin.CutEnd(e.Face, light, e.Drawn)}
+		one := contract.EndToName{Light: light, Faces: faces[:len(faces)-1], Picture: drawn.CutEnd(e.Face, light, e.Drawn)}
 		if i < named.Asked {
 			one.Face = of(e.Face)
 		}
@@ -117,9 +116,9 @@ func (h handlers) AnswerScenes(ctx context.Context, r contract.AnswerScenesReque
 		}
 		switch {
 		case s.Under != nil:
-			one.Picture = of(standin.Underside(s.Under.Length, s.Under.Depth, s.Under.Ends, s.Under.Lines, s.Under.Drawn))
+			one.Picture = of(drawn.Underside(s.Under.Length, s.Under.Depth, s.Under.Ends, s.Under.Lines, s.Under.Drawn))
 		case s.Feet != nil:
-			one.Picture = of(standin.Feet(s.Feet))
+			one.Picture = of(drawn.Feet(s.Feet))
 		}
 		if i < len(r.Body.Chosen) {
 			one.Right, one.Why = of(s.Right), &lines(w, []say.Line{s.Why()})[0]
@@ -130,7 +129,7 @@ func (h handlers) AnswerScenes(ctx context.Context, r contract.AnswerScenesReque
 }
 
 func (h handlers) GetPractice(ctx context.Context, _ contract.GetPracticeRequestObject) (contract.GetPracticeResponseObject, error) {
-	so, err := h.book.PracticeSoFar(ctx, access.VisitorOf(ctx).Who)
+	so, err := h.book.PracticeSoFar(ctx)
 	out := contract.GetPractice200JSONResponse{
 		Kinds: []contract.PracticeSoFar{}, Ends: endsNamed(so.Ends),
 		Eye: contract.EyeRead{Asked: so.Eye.Asked, Milder: so.Eye.Milder, Needed: hand.EyeAsked, Cares: so.Cares, Of100: given(so.Eye.Of100())},
@@ -146,11 +145,11 @@ func (h handlers) GetPractice(ctx context.Context, _ contract.GetPracticeRequest
 }
 
 func (h handlers) CareByEye(ctx context.Context, r contract.CareByEyeRequestObject) (contract.CareByEyeResponseObject, error) {
-	return contract.CareByEye204Response{}, h.book.CareByEye(ctx, access.VisitorOf(ctx).Who, r.Body.Cares)
+	return contract.CareByEye204Response{}, h.book.CareByEye(ctx, r.Body.Cares)
 }
 
 func (h handlers) GetOwnEnds(ctx context.Context, _ contract.GetOwnEndsRequestObject) (contract.GetOwnEndsResponseObject, error) {
-	own, err := h.book.OwnEnds(ctx, access.VisitorOf(ctx).Who)
+	own, err := h.book.OwnEnds(ctx)
 	out := contract.GetOwnEnds200JSONResponse{Ends: []contract.OwnEnd{}}
 	for _, o := range own.Now {
 		out.Ends = append(out.Ends, contract.OwnEnd{PictureId: o.ID, Hash: o.Hash, Name: o.Dog, Code: o.End.Code, On: o.On, Mm: o.MM, Faces: o.Faces})
@@ -159,7 +158,7 @@ func (h handlers) GetOwnEnds(ctx context.Context, _ contract.GetOwnEndsRequestOb
 }
 
 func (h handlers) SayOfOwnEnd(ctx context.Context, r contract.SayOfOwnEndRequestObject) (contract.SayOfOwnEndResponseObject, error) {
-	own, err := h.book.SayOfEnd(ctx, r.Body.Id, r.Body.PictureId, access.VisitorOf(ctx).Who, r.Body.Said)
+	own, err := h.book.SayOfEnd(ctx, r.Body.Id, r.Body.PictureId, r.Body.Said)
 	return contract.SayOfOwnEnd200JSONResponse{Showed: own.Showed}, err
 }
 

@@ -10,12 +10,10 @@ import (
 
 	"github.com/gin-gonic/gin"
 
-	"fribbet/internal/access"
 	"fribbet/internal/api/contract"
 	"fribbet/internal/book"
 	"fribbet/internal/core/fault"
 	"fribbet/internal/core/say"
-	"fribbet/internal/store"
 	"fribbet/internal/words"
 )
 
@@ -47,8 +45,6 @@ const (
 	anOlderOne     say.Key = "api.an_older_one"
 	inTheAddress   say.Key = "api.in_the_address"
 )
-
-var errNoCaliper = errors.New("no caliper")
 
 // mostProblems is how many fields one document names: whoever puts those right is told of the next.
 const mostProblems = 20
@@ -120,17 +116,17 @@ func refuse(c *gin.Context, err error) {
 	var faults fault.Fields
 	var tooLarge *http.MaxBytesError
 	var told book.AlreadyTold
-	var gone store.Gone
+	var gone book.Gone
 	var cannot book.Unreckonable
-	err = store.InOwnWords(err)
+	err = book.InOwnWords(err)
 	switch {
 	case errors.As(err, &gone):
 		slog.Error("the book is gone", "err", err)
 		deny(c, http.StatusServiceUnavailable, say.Of(bookGone, say.Args{"how": say.Name(gone.How), "cure": say.Name(gone.Cure())}))
-	case errors.Is(err, store.ErrCannotWrite):
+	case errors.Is(err, book.ErrCannotWrite):
 		slog.Error("cannot write", "err", err)
 		deny(c, http.StatusInsufficientStorage, say.Of(cannotWrite))
-	case errors.Is(err, store.ErrDamaged):
+	case errors.Is(err, book.ErrDamaged):
 		slog.Error("damaged", "err", err)
 		deny(c, http.StatusServiceUnavailable, say.Of(damaged))
 	case errors.As(err, &cannot):
@@ -140,21 +136,21 @@ func refuse(c *gin.Context, err error) {
 	case errors.As(err, &tooLarge):
 		deny(c, http.StatusRequestEntityTooLarge, say.Of(tooMuch),
 			fault.Field{Name: "body", Value: say.Of(moreGiven), Want: say.Of(mustBeAtMost, say.Args{"n": say.Count(tooLarge.Limit)})})
-	case errors.Is(err, store.ErrNotFound):
+	case errors.Is(err, book.ErrNotFound):
 		deny(c, http.StatusNotFound, say.Of(noSuchDog))
-	case errors.Is(err, access.ErrNotFound):
+	case errors.Is(err, book.ErrNoSuchDevice):
 		deny(c, http.StatusNotFound, say.Of(noSuchDevice))
-	case errors.Is(err, errHostOnly):
+	case errors.Is(err, book.ErrOnlyHost):
 		deny(c, http.StatusForbidden, say.Of(onThisMachine))
-	case errors.Is(err, errNoCaliper):
+	case errors.Is(err, book.ErrNoCaliper):
 		deny(c, http.StatusNotFound, say.Of(noCaliper))
-	case errors.Is(err, errNoCamera):
+	case errors.Is(err, book.ErrNoCamera):
 		deny(c, http.StatusNotFound, say.Of(noCamera))
 	case errors.As(err, &told):
 		there := say.Args{"there": say.Name(told.There)}
 		deny(c, http.StatusConflict, say.Of(toldOtherwise, there),
 			fault.Field{Name: cmp.Or(told.Field, "id"), Value: say.Of(oneInTheBook), Want: say.Of(mustBeNew, there)})
-	case errors.Is(err, store.ErrConflict):
+	case errors.Is(err, book.ErrConflict):
 		deny(c, http.StatusConflict, say.Of(changedSince), fault.Field{Name: "version", Value: say.Of(anOlderOne), Want: say.Of(mustBeNewest)})
 	default:
 		slog.Error("failed", "route", c.FullPath(), "err", err)

@@ -15,7 +15,6 @@ import (
 	"fribbet/internal/core/fault"
 	"fribbet/internal/core/round"
 	"fribbet/internal/core/say"
-	"fribbet/internal/store"
 	"fribbet/internal/words"
 )
 
@@ -117,7 +116,7 @@ func (h handlers) calls(w words.Words, all []book.Call) ([]contract.CallRow, err
 
 func (h handlers) KeepVisit(ctx context.Context, r contract.KeepVisitRequestObject) (contract.KeepVisitResponseObject, error) {
 	w := speaks(ctx)
-	v := store.Visit{ID: r.VisitId, On: r.Body.On, Start: r.Body.Start, Minutes: orZero(r.Body.Minutes), State: r.Body.State, Sequence: orZero(r.Body.Sequence), Note: orZero(r.Body.Note), OffBy: orZero(r.Body.OffBy)}
+	v := book.KeptVisit{ID: r.VisitId, On: r.Body.On, Start: r.Body.Start, Minutes: orZero(r.Body.Minutes), State: r.Body.State, Sequence: orZero(r.Body.Sequence), Note: orZero(r.Body.Note), OffBy: orZero(r.Body.OffBy)}
 	v.Dog.DogID = r.Body.DogId
 	keep := func() (book.Visit, error) { return h.book.KeepVisit(ctx, v, orZero(r.Body.Anyway)) }
 	if orZero(r.Body.Ask) {
@@ -247,7 +246,7 @@ func (h handlers) offers(w words.Words, all []round.Offer) []contract.Offer {
 	return out
 }
 
-func roundDog(w words.Words, d round.Dog, row store.RoundDog) (contract.RoundDog, error) {
+func roundDog(w words.Words, d round.Dog, row book.RoundDog) (contract.RoundDog, error) {
 	out := contract.RoundDog{
 		DogId: row.DogID, Name: row.Name, OwnerId: row.OwnerID, Owner: row.OwnerName, Takes: minutes(d.Takes), Minutes: d.Minutes,
 		Help: cmp.Or(d.Help, round.NoHelp), Hard: d.Hard, Nails: d.Nails, Due: dated(d.Window.Due), Touches: dated(d.Window.Touches),
@@ -288,7 +287,7 @@ func roundLoad(w words.Words, d book.DayLoad) contract.RoundLoad {
 	return out
 }
 
-func workingWeek(says words.Words, w store.WorkingWeek) contract.WorkingWeek {
+func workingWeek(says words.Words, w book.WorkingWeek) contract.WorkingWeek {
 	out := contract.WorkingWeek{Version: w.Version, AroundMinutes: w.Week.Around, Days: []contract.WorkingDay{}, Exceptions: []contract.WorkingException{}}
 	for _, name := range date.EveryDay.Names() {
 		if hours, is := w.Week.Days[weekday(contract.Weekday(name))]; is {
@@ -314,8 +313,8 @@ func workingWeek(says words.Words, w store.WorkingWeek) contract.WorkingWeek {
 	return out
 }
 
-func workingWeekOf(in contract.WorkingWeek) (store.WorkingWeek, error) {
-	w := store.WorkingWeek{
+func workingWeekOf(in contract.WorkingWeek) (book.WorkingWeek, error) {
+	w := book.WorkingWeek{
 		Version: in.Version, Limits: round.Limits{Minutes: orZero(in.MostMinutes), Dogs: orZero(in.MostDogs), Hard: orZero(in.MostHard)},
 		Week: round.Week{Around: in.AroundMinutes, Days: map[time.Weekday]round.Hours{}, Except: map[date.Date]round.Hours{}},
 	}

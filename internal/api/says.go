@@ -40,7 +40,6 @@ const (
 	mustBeLeftOutWhere      say.Key = "api.must_be_left_out_where"
 	mustBeTheVersionOf      say.Key = "api.must_be_the_version_of"
 	mustBeTheVersionOfThe   say.Key = "api.must_be_the_version_of_the"
-	mustBeToldByYourself    say.Key = "api.must_be_told_by_yourself"
 	mustBeWeights           say.Key = "api.must_be_weights"
 	mustNameEachDayOnce     say.Key = "api.must_name_each_day_once"
 	mustNameEachWeekdayOnce say.Key = "api.must_name_each_weekday_once"

@@ -15,29 +15,22 @@ import (
 	"fribbet/internal/book"
 	"fribbet/internal/core/date"
 	"fribbet/internal/core/say"
-	"fribbet/internal/standin"
 )
 
 // Options are what the program was started with.
 type Options struct {
 	Demo    bool                // the data is thrown away
-	Caliper *standin.Caliper    // the simulated one; none when there is no caliper
 	Front   fs.FS               // the built front end, index.html at its root
 	Restore func(backup string) // puts a sound backup in the book's place, once the answer has gone out
 	Trouble string              // why the last restore came to nothing
-	Gateway *standin.Gateway    // the simulated message service; none where messages go nowhere
-	House   *House              // the other devices in the house; nil where only this machine is answered
 }
 
 // handlers answer the contract's operations.
 type handlers struct {
 	book    *book.Book
 	demo    bool
-	caliper *standin.Caliper
 	restore func(backup string)
 	trouble string
-	house   *House
-	gateway *standin.Gateway
 	said    *otter.Cache[sayable, json.RawMessage]
 }
 
@@ -51,7 +44,7 @@ func New(b *book.Book, o Options) (http.Handler, error) {
 		return nil, err
 	}
 	said := otter.Must(&otter.Options[sayable, json.RawMessage]{MaximumSize: mostSaid})
-	strict := contract.NewStrictHandlerWithOptions(handlers{b, o.Demo, o.Caliper, o.Restore, o.Trouble, o.House, o.Gateway, said}, []contract.StrictMiddlewareFunc{ownContext}, contract.StrictGinServerOptions{
+	strict := contract.NewStrictHandlerWithOptions(handlers{b, o.Demo, o.Restore, o.Trouble, said}, []contract.StrictMiddlewareFunc{ownContext}, contract.StrictGinServerOptions{
 		RequestErrorHandlerFunc:  refuseUnread,
 		HandlerErrorFunc:         refuse,
 		ResponseErrorHandlerFunc: refuse,

@@ -4,11 +4,11 @@ import (
 	"context"
 
 	"fribbet/internal/api/contract"
+	"fribbet/internal/book"
 	"fribbet/internal/core/claw"
 	"fribbet/internal/core/growth"
 	"fribbet/internal/core/nail"
 	"fribbet/internal/core/units"
-	"fribbet/internal/store"
 )
 
 func (h handlers) GetSettings(ctx context.Context, _ contract.GetSettingsRequestObject) (contract.GetSettingsResponseObject, error) {
@@ -20,7 +20,7 @@ func (h handlers) GetSettings(ctx context.Context, _ contract.GetSettingsRequest
 }
 
 func (h handlers) PutSettings(ctx context.Context, r contract.PutSettingsRequestObject) (contract.PutSettingsResponseObject, error) {
-	told := store.Settings{
+	told := book.Settings{
 		Version: r.Body.Version, Role: string(r.Body.Role), LengthUnit: r.Body.LengthUnit, WeightUnit: r.Body.WeightUnit,
 		Margin: r.Body.MarginMm, Workdays: r.Body.WorkingWeekdays, Holidays: spans(r.Body.Holidays), Coin: r.Body.CoinMm, LargestCut: r.Body.LargestCutMm, Way: orZero(r.Body.Way), Hand: orZero(r.Body.Hand), LeftHanded: orZero(r.Body.LeftHanded), EndPoint: orZero(r.Body.EndPoint), Language: string(orZero(r.Body.Language)),
 	}
@@ -34,7 +34,7 @@ func (h handlers) PutSettings(ctx context.Context, r contract.PutSettingsRequest
 	return contract.PutSettings200JSONResponse{SettingsJSONResponse: h.settings(s)}, nil
 }
 
-func (h handlers) settings(s store.Settings) contract.SettingsJSONResponse {
+func (h handlers) settings(s book.Settings) contract.SettingsJSONResponse {
 	out := contract.SettingsJSONResponse{
 		Choices: contract.Choices{
 			Version: s.Version, Role: contract.Role(s.Role), LengthUnit: s.LengthUnit, WeightUnit: s.WeightUnit,

@@ -6,12 +6,11 @@ import (
 	"fmt"
 
 	"fribbet/internal/api/contract"
-	"fribbet/internal/formats"
+	"fribbet/internal/book"
 )
 
 func (h handlers) GetSheet(ctx context.Context, r contract.GetSheetRequestObject) (contract.GetSheetResponseObject, error) {
-	sheets := map[string]func(context.Context) (formats.Sheet, error){"due": h.book.DueSheet, "visits": h.book.VisitSheet, "kit": h.book.KitSheet, "owners": h.book.OwnerSheet, "messages": h.book.MessageSheet}
-	s, err := sheets[r.Sheet](ctx)
+	s, err := h.book.Sheet(ctx, r.Sheet)
 	if err != nil {
 		return nil, err
 	}
@@ -28,7 +27,7 @@ func (h handlers) GetNailSheet(ctx context.Context, r contract.GetNailSheetReque
 	return contract.GetNailSheet200TextcsvResponse{Body: body, ContentLength: int64(body.Len()), Headers: contract.GetNailSheet200ResponseHeaders{ContentDisposition: &name}}, err
 }
 
-func sheet(s formats.Sheet) (*bytes.Buffer, string, error) {
+func sheet(s book.Sheet) (*bytes.Buffer, string, error) {
 	var out bytes.Buffer
 	err := s.Write(&out)
 	return &out, fmt.Sprintf("attachment; filename=%q", s.Name+".csv"), err

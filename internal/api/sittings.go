@@ -5,7 +5,6 @@ import (
 
 	"github.com/google/uuid"
 
-	"fribbet/internal/access"
 	"fribbet/internal/api/contract"
 	"fribbet/internal/book"
 	"fribbet/internal/core/estimate"
@@ -17,7 +16,6 @@ import (
 	"fribbet/internal/core/sitting"
 	"fribbet/internal/core/temper"
 	"fribbet/internal/core/verdict"
-	"fribbet/internal/store"
 	"fribbet/internal/words"
 )
 
@@ -136,7 +134,7 @@ func (h handlers) GetAdvice(ctx context.Context, r contract.GetAdviceRequestObje
 
 func (h handlers) RecordSitting(ctx context.Context, r contract.RecordSittingRequestObject) (contract.RecordSittingResponseObject, error) {
 	w := speaks(ctx)
-	if err := h.book.Record(ctx, r.DogId, sittingOf(*r.Body), record.HowFar(orZero(r.Body.HowFar)), access.VisitorOf(ctx).Who); err != nil {
+	if err := h.book.Record(ctx, r.DogId, sittingOf(*r.Body), record.HowFar(orZero(r.Body.HowFar))); err != nil {
 		return nil, err
 	}
 	v, err := h.book.View(ctx, r.DogId)
@@ -146,8 +144,8 @@ func (h handlers) RecordSitting(ctx context.Context, r contract.RecordSittingReq
 	return contract.RecordSitting201JSONResponse(h.view(w, v)), nil
 }
 
-func sittingOf(in contract.SittingInput) store.Sitting {
-	s := store.Sitting{ID: in.Id, Sitting: record.Sitting{
+func sittingOf(in contract.SittingInput) book.Sitting {
+	s := book.Sitting{ID: in.Id, Sitting: record.Sitting{
 		On: orZero(in.On), Note: orZero(in.Note), Minutes: in.Minutes, Calm: in.CalmMinutes, Helper: orZero(in.Helper), Ticks: in.Ticks, Arrival: arrivalOf(in.Arrival),
 	}}
 	for _, one := range in.Records {

@@ -3,14 +3,11 @@ package api
 import (
 	"bytes"
 	"context"
-	"errors"
-	"image/jpeg"
 	"io"
 
 	"fribbet/internal/api/contract"
 	"fribbet/internal/core/hand"
 	"fribbet/internal/core/photo"
-	"fribbet/internal/standin"
 	"fribbet/internal/words"
 )
 
@@ -59,18 +56,10 @@ func (h handlers) FindCard(_ context.Context, r contract.FindCardRequestObject) 
 	return contract.FindCard200JSONResponse{Width: width, Height: height, Corners: pixelsOf(corners)}, err
 }
 
-var errNoCamera = errors.New("no camera")
-
 // TakeStandInSlices is the simulated camera's picture.
 func (h handlers) TakeStandInSlices(context.Context, contract.TakeStandInSlicesRequestObject) (contract.TakeStandInSlicesResponseObject, error) {
-	if !h.demo {
-		return nil, errNoCamera
-	}
-	var data bytes.Buffer
-	if err := jpeg.Encode(&data, standin.DemoSlices().Picture, nil); err != nil {
-		return nil, err
-	}
-	return contract.TakeStandInSlices200ImagejpegResponse{Body: &data, ContentLength: int64(data.Len())}, nil
+	data, err := h.book.TakeSlices()
+	return contract.TakeStandInSlices200ImagejpegResponse{Body: bytes.NewReader(data), ContentLength: int64(len(data))}, err
 }
 
 func slicesIn(in contract.SlicesInput) (photo.Shot, []photo.Ends) {
@@ -83,7 +72,7 @@ func slicesIn(in contract.SlicesInput) (photo.Shot, []photo.Ends) {
 }
 
 func (h handlers) slicesKnown(ctx context.Context) (contract.SlicesKnownJSONResponse, error) {
-	out := contract.SlicesKnownJSONResponse{StandIn: h.demo}
+	out := contract.SlicesKnownJSONResponse{StandIn: h.book.HasCamera()}
 	all, err := h.book.SlicesSoFar(ctx)
 	if err != nil || len(all) == 0 {
 		return out, err

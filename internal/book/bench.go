@@ -169,7 +169,7 @@ func (b *Book) Tell(ctx context.Context, dogID, sittingID uuid.UUID, events []be
 	if err != nil {
 		return Bench{}, err
 	}
-	log, on, err := b.tell(ctx, d, sittingID, b.begun(d, events))
+	log, on, err := b.tell(ctx, d, sittingID, b.begun(ctx, d, events))
 	if err != nil {
 		return Bench{}, err
 	}
@@ -177,10 +177,11 @@ func (b *Book) Tell(ctx context.Context, dogID, sittingID uuid.UUID, events []be
 	return out, err
 }
 
-// begun is what is told at the bench, with how the dog is held and the hour said at its start.
-func (b *Book) begun(d store.Dog, events []bench.Event) []bench.Event {
+// begun is what whoever asks told at the bench, with how the dog is held and the hour said at its start.
+func (b *Book) begun(ctx context.Context, d store.Dog, events []bench.Event) []bench.Event {
 	events = slices.Clone(events)
 	for i, e := range events {
+		events[i].Who = who(ctx)
 		if e.Kind == bench.Started {
 			hour := e.At.In(b.now().Location()).Hour()
 			events[i].Held, events[i].Hour = d.Handling.Position, &hour

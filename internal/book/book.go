@@ -48,18 +48,22 @@ type Book struct {
 	whole    whole
 	intake   intake
 	memory   *otter.Cache[uuid.UUID, remembered]
+	caliper  Caliper
+	gateway  Gateway
+	camera   Camera
+	house    House
 
 	background context.Context //nolint:containedctx // of what outlives the request that asked for it
 	stop       context.CancelFunc
 	workers    sync.WaitGroup
 }
 
-// AlreadyTold refuses something told under an id that is in the book already with other content.
-type AlreadyTold = store.AlreadyTold
-
 // New returns a book kept in store; now tells the time in the user's zone.
-func New(s *store.Store, now func() time.Time) *Book {
-	b := &Book{store: s, now: now, memory: otter.Must(&otter.Options[uuid.UUID, remembered]{MaximumSize: mostRemembered})}
+func New(s *store.Store, now func() time.Time, o Options) *Book {
+	b := &Book{
+		store: s, now: now, memory: otter.Must(&otter.Options[uuid.UUID, remembered]{MaximumSize: mostRemembered}),
+		caliper: o.Caliper, gateway: o.Gateway, camera: o.Camera, house: o.House,
+	}
 	b.background, b.stop = context.WithCancel(context.Background())
 	return b
 }

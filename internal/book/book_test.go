@@ -32,7 +32,7 @@ func opened(t *testing.T) *Book {
 	require.NoError(t, err)
 	t.Cleanup(func() { _ = kept.Close() })
 	east := time.FixedZone("east", 9*3600)
-	return New(kept, func() time.Time { return time.Date(2026, time.November, 24, 23, 30, 0, 0, east) })
+	return New(kept, func() time.Time { return time.Date(2026, time.November, 24, 23, 30, 0, 0, east) }, Options{})
 }
 
 func told(name string, years, kg float64) dog.Changes {
@@ -85,7 +85,7 @@ func TestTheDueListBeginsWithWhoIsLatest(t *testing.T) {
 		c.AgeYears, c.BirthDate = nil, &born
 		d, err := b.AddDog(ctx, c)
 		require.NoError(t, err)
-		require.NoError(t, b.Record(ctx, d.ID, trimmed("LF3", kit.File, b.Today().AddDays(-ago)), "", ""))
+		require.NoError(t, b.Record(ctx, d.ID, trimmed("LF3", kit.File, b.Today().AddDays(-ago)), ""))
 	}
 	_, err := b.AddDog(ctx, told("New", 1, 8))
 	require.NoError(t, err)
@@ -106,7 +106,7 @@ func TestThePlanBeginsWithTheToolOfLastTime(t *testing.T) {
 	require.NoError(t, err)
 	assert.Equal(t, kit.SmallPlier, plan.Tool, "under 30 lb (common practice, no source)")
 
-	require.NoError(t, b.Record(ctx, small.ID, trimmed("LF3", kit.GrinderDiamond, date.Date{}), "", ""))
+	require.NoError(t, b.Record(ctx, small.ID, trimmed("LF3", kit.GrinderDiamond, date.Date{}), ""))
 	plan, err = b.Plan(ctx, small.ID, false)
 	require.NoError(t, err)
 	assert.Equal(t, kit.GrinderDiamond, plan.Tool)
@@ -124,7 +124,7 @@ func TestTheMarginMovesTheDate(t *testing.T) {
 		require.NoError(t, b.ChangeSettings(ctx, s))
 		d, err := b.AddDog(ctx, told("Moss", 4, 22))
 		require.NoError(t, err)
-		require.NoError(t, b.Record(ctx, d.ID, trimmed("LF3", kit.File, date.Date{}), "", ""))
+		require.NoError(t, b.Record(ctx, d.ID, trimmed("LF3", kit.File, date.Date{}), ""))
 		view, err := b.View(ctx, d.ID)
 		require.NoError(t, err)
 		dates[margin] = view.Next.Due

@@ -5,20 +5,58 @@ import (
 	"time"
 
 	"fribbet/internal/core/caliper"
+	"fribbet/internal/core/fault"
 	"fribbet/internal/core/say"
 )
-
-// Caliper is a measuring device that sends bytes until its link breaks, which closes the channel.
-type Caliper interface {
-	Link() (bytes <-chan []byte, unlink func())
-}
 
 // patience is how long a caliper may take over one line before what came counts as half of it.
 const patience = 1500 * time.Millisecond
 
-// Readings gives what a caliper sends until ctx ends or its link breaks: the last reading then
-// says so, and the channel is closed.
-func Readings(ctx context.Context, device Caliper) <-chan caliper.Reading {
+// Readings gives what the caliper sends until ctx ends or its link breaks: the last reading then says so, and the channel
+// is closed. Without a caliper it returns ErrNoCaliper.
+func (b *Book) Readings(ctx context.Context) (<-chan caliper.Reading, error) {
+	if b.caliper == nil {
+		return nil, ErrNoCaliper
+	}
+	return readings(ctx, b.caliper), nil
+}
+
+// StandInMove is what is done to a simulated caliper.
+type StandInMove string
+
+// What is done to it, one by one.
+const (
+	SendsLength  StandInMove = "length"
+	SendsGarbage StandInMove = "garbage"
+	SendsHalf    StandInMove = "half"
+	IsUnplugged  StandInMove = "unplug"
+)
+
+// MoveCaliper opens the jaw of the simulated caliper, mm, and presses its button. Without one it returns ErrNoCaliper.
+func (b *Book) MoveCaliper(jaw float64, move StandInMove) error {
+	device, is := b.caliper.(StandInCaliper)
+	if !is {
+		return ErrNoCaliper
+	}
+	var f fault.Fields
+	f.Range("jaw_mm", jaw, 0, caliper.Most, fault.MM)
+	if err := f.Err(); err != nil {
+		return err
+	}
+	switch move {
+	case SendsLength:
+		device.Send(jaw)
+	case SendsGarbage:
+		device.Garble()
+	case SendsHalf:
+		device.Half(jaw)
+	case IsUnplugged:
+		device.Unplug()
+	}
+	return nil
+}
+
+func readings(ctx context.Context, device Caliper) <-chan caliper.Reading {
 	readings := make(chan caliper.Reading)
 	pieces, unlink := device.Link()
 	give := func(r caliper.Reading) {

@@ -29,7 +29,7 @@ func TestOnlyWholeReadingsOfTheCaliperCount(t *testing.T) {
 	device := &standin.Caliper{}
 	linked, stop := context.WithCancel(ctx)
 	defer stop()
-	readings := Readings(linked, device)
+	readings := readings(linked, device)
 	device.Send(12.53)
 	got, _ := receive(t, readings)
 	assert.Equal(t, caliper.Reading{MM: 12.53}, got)
@@ -52,7 +52,7 @@ func TestOnlyWholeReadingsOfTheCaliperCount(t *testing.T) {
 func TestAReaderThatGoesAwayLeavesTheCaliperFree(t *testing.T) {
 	device := &standin.Caliper{}
 	linked, stop := context.WithCancel(ctx)
-	readings := Readings(linked, device)
+	readings := readings(linked, device)
 	stop()
 	_, open := receive(t, readings)
 	assert.False(t, open)

@@ -24,8 +24,9 @@ const (
 type Card struct {
 	bench.Card
 	Name string
-	Next say.Line // the next visit, or about when the dog is due; empty when nobody knows
-	Key  string   // of its page; empty where it has none
+	Next say.Line     // the next visit, or about when the dog is due; empty when nobody knows
+	Page *PrintedCode // where it is read by others; nil where nobody else may
+	Seen bool         // others than this machine are answered, and could see a page
 
 	Words words.Words // of its owner
 }
@@ -44,8 +45,8 @@ func (b *Book) Card(ctx context.Context, dogID, sittingID uuid.UUID) (Card, erro
 	if err != nil {
 		return Card{}, err
 	}
-	c := Card{Name: d.Name, Card: stood.State.CardOf(d.Name, log.On, stood.Left, d.Pavement, t.training)}
-	if c.Key, err = b.store.CardKey(ctx, dogID, sittingID); err != nil {
+	c := Card{Name: d.Name, Seen: b.house != nil, Card: stood.State.CardOf(d.Name, log.On, stood.Left, d.Pavement, t.training)}
+	if c.Page, err = b.cardPage(ctx, dogID, sittingID); err != nil {
 		return Card{}, err
 	}
 	owner, err := b.store.OwnerOf(ctx, dogID)
@@ -57,6 +58,19 @@ func (b *Book) Card(ctx context.Context, dogID, sittingID uuid.UUID) (Card, erro
 	}
 	c.Next, err = b.nextWords(ctx, dogID)
 	return c, err
+}
+
+// cardPage is where a sitting's card is read by others; nil where nobody else may.
+func (b *Book) cardPage(ctx context.Context, dogID, sittingID uuid.UUID) (*PrintedCode, error) {
+	if b.house == nil {
+		return nil, nil //nolint:nilnil // documented
+	}
+	key, err := b.store.CardKey(ctx, dogID, sittingID)
+	if err != nil || key == "" {
+		return nil, err
+	}
+	page, err := printed(b.house.Addresses()[0] + "card/" + key)
+	return &page, err
 }
 
 // nextWords is when a dog comes next, as it is said.
@@ -80,8 +94,11 @@ func (b *Book) nextWords(ctx context.Context, dogID uuid.UUID) (say.Line, error)
 	return next, nil
 }
 
-// OpenCard gives a sitting's card a page of its own, or takes it away.
+// OpenCard gives a sitting's card a page of its own, or takes it away. It returns ErrNotFound where nobody could see it.
 func (b *Book) OpenCard(ctx context.Context, dogID, sittingID uuid.UUID, open bool) error {
+	if b.house == nil && open {
+		return ErrNotFound
+	}
 	if _, err := b.store.Log(ctx, dogID, sittingID); err != nil {
 		return err
 	}

@@ -35,7 +35,7 @@ func aBook(t *testing.T) (*book.Book, *store.Store) {
 	require.NoError(t, err)
 	t.Cleanup(func() { _ = kept.Close() })
 	var asked atomic.Int64 // each backup has its own moment
-	return book.New(kept, func() time.Time { return noon.Add(time.Duration(asked.Add(1)) * time.Millisecond) }), kept
+	return book.New(kept, func() time.Time { return noon.Add(time.Duration(asked.Add(1)) * time.Millisecond) }, book.Options{}), kept
 }
 
 func quietly(int, int) {}
@@ -54,7 +54,7 @@ func filled(t *testing.T) *book.Book {
 		require.NoError(t, err)
 		demos.kept, err = store.Open(t.Context(), filepath.Join(dir, "book.db"), store.ThrowAway)
 		require.NoError(t, err)
-		demos.book = book.New(demos.kept, func() time.Time { return noon })
+		demos.book = book.New(demos.kept, func() time.Time { return noon }, book.Options{})
 		require.NoError(t, demo.Fill(t.Context(), demos.book))
 	})
 	return demos.book

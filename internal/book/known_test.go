@@ -49,7 +49,7 @@ func (t *teller) step() {
 	switch t.choose(8) {
 	case 0:
 		s := record.Sitting{On: day, Records: []record.Nail{{Code: lf3, Cuts: []float64{0.5}, EndFace: quick.DarkCentre, Tool: kit.LargePlier, Reaction: "calm"}}}
-		_ = t.b.Record(ctx, t.d.ID, store.Sitting{ID: uuid.New(), Sitting: s}, "", "")
+		_ = t.b.Record(ctx, t.d.ID, store.Sitting{ID: uuid.New(), Sitting: s}, "")
 	case 1:
 		gap := measure.Card.Number()
 		_ = t.b.Look(ctx, t.d.ID, store.Check{ID: uuid.New(), Check: record.Check{On: day, Looks: []record.Look{{Code: lf3, Gap: &gap}}}})

@@ -21,7 +21,31 @@ import (
 // pressed, else the best. The same id again changes nothing, nor does the same kind on the same day of the same dog,
 // from whatever device, as long as nobody has answered.
 func (b *Book) TellOwner(ctx context.Context, id, dogID uuid.UUID, kind round.MessageKind, pressed ...store.Place) (store.Message, error) {
+	if b.gateway == nil {
+		return store.Message{}, fault.Fields{{Name: "message_id", Value: "no service", Want: say.Of(mustBeToldByYourself)}}
+	}
 	return b.tellOwner(ctx, store.Message{ID: id, DogID: dogID, Kind: kind}, pressed)
+}
+
+// HasGateway tells whether messages go anywhere.
+func (b *Book) HasGateway() bool { return b.gateway != nil }
+
+// Taken are the messages that the simulated service has taken, the first first; ErrNotFound where there is none.
+func (b *Book) Taken() ([]round.Taken, error) {
+	service, is := b.gateway.(StandInGateway)
+	if !is {
+		return nil, ErrNotFound
+	}
+	return service.Taken(), nil
+}
+
+// AnswerAs answers a message as its owner would, on the simulated service; ErrNotFound where it took none of that id.
+func (b *Book) AnswerAs(id uuid.UUID, text string) error {
+	service, is := b.gateway.(StandInGateway)
+	if !is || service.Answer(id.String(), text) != nil {
+		return ErrNotFound
+	}
+	return nil
 }
 
 func (b *Book) tellOwner(ctx context.Context, m store.Message, pressed []store.Place) (store.Message, error) {

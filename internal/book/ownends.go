@@ -37,8 +37,9 @@ type OwnEnds struct {
 	Before map[uuid.UUID]OwnEnd
 }
 
-// OwnEnds are those of one person; nobody else is shown them.
-func (b *Book) OwnEnds(ctx context.Context, who string) (out OwnEnds, err error) {
+// OwnEnds are those of whoever asks; nobody else is shown them.
+func (b *Book) OwnEnds(ctx context.Context) (out OwnEnds, err error) {
+	who := who(ctx)
 	pictures, err := b.store.EndPictures(ctx, who)
 	if err != nil || len(pictures) == 0 {
 		return out, err
@@ -110,9 +111,9 @@ func colourOf(d store.Dog, code nail.Code) nail.Colour {
 	return nail.Unknown
 }
 
-// SayOfEnd marks what somebody said that the slice after one of their cut ends showed, and keeps it.
-func (b *Book) SayOfEnd(ctx context.Context, id, picture uuid.UUID, who string, said quick.Face) (OwnEnd, error) {
-	all, err := b.OwnEnds(ctx, who)
+// SayOfEnd marks what whoever asks said that the slice after one of their cut ends showed, and keeps it.
+func (b *Book) SayOfEnd(ctx context.Context, id, picture uuid.UUID, said quick.Face) (OwnEnd, error) {
+	all, err := b.OwnEnds(ctx)
 	if err != nil {
 		return OwnEnd{}, err
 	}
@@ -126,5 +127,5 @@ func (b *Book) SayOfEnd(ctx context.Context, id, picture uuid.UUID, who string, 
 		f.Add("said", string(said), fault.AnyOf(own.Faces))
 		return own, f
 	}
-	return own, b.store.SayOfEnd(ctx, store.SaidOfEnd{ID: id, Picture: picture, Said: said, Who: who, At: b.now()})
+	return own, b.store.SayOfEnd(ctx, store.SaidOfEnd{ID: id, Picture: picture, Said: said, Who: who(ctx), At: b.now()})
 }

@@ -19,11 +19,12 @@ import (
 )
 
 // AddPicture keeps a picture of a paw: upright, without any other data, with a guess at a card's corners. Without a day
-// it is today's. The same once more changes nothing.
+// it is today's, and it is of whoever asks. The same once more changes nothing.
 func (b *Book) AddPicture(ctx context.Context, p store.Picture, data []byte) (store.Picture, error) {
 	if p.On.IsZero() {
 		p.On = b.Today()
 	}
+	p.By = who(ctx)
 	var f fault.Fields
 	if p.On.After(b.Today()) {
 		f.Add("on", p.On, say.Of(mustNotLieInThe))
@@ -63,13 +64,13 @@ func checkEnd(paw nail.Paw, end *store.CutEnd) (f fault.Fields) {
 	return f
 }
 
-// Pictures are a dog's, the latest first: those of paws, and of cut ends those that the same person took.
-func (b *Book) Pictures(ctx context.Context, dogID uuid.UUID, who string) ([]store.Picture, error) {
+// Pictures are a dog's, the latest first: those of paws, and of cut ends those that whoever asks took.
+func (b *Book) Pictures(ctx context.Context, dogID uuid.UUID) ([]store.Picture, error) {
 	if _, err := b.store.Dog(ctx, dogID); err != nil {
 		return nil, err
 	}
 	all, err := b.store.Pictures(ctx, dogID)
-	return slices.DeleteFunc(all, func(p store.Picture) bool { return p.End != nil && p.By != who }), err
+	return slices.DeleteFunc(all, func(p store.Picture) bool { return p.End != nil && p.By != who(ctx) }), err
 }
 
 // PictureFile is a kept picture, whole or small.

@@ -14,12 +14,6 @@ import (
 	"fribbet/internal/store"
 )
 
-// Gateway is a message service. It takes a message of an id once, however often it is sent.
-type Gateway interface {
-	Send(id, to, text string) error
-	Reports(since int) ([]round.Report, error)
-}
-
 // bookedBy is the visit that the answer to a message books.
 func bookedBy(m store.Message) uuid.UUID { return uuid.NewSHA1(m.ID, []byte("visit")) }
 
@@ -41,8 +35,11 @@ const atOncePosted = 20
 
 // Post is one round of the post: what the service has to say is heard, tomorrow's owners are reminded where the user
 // wants that, and what may go out goes out.
-func (b *Book) Post(ctx context.Context, g Gateway) error {
-	if err := b.hearAll(ctx, g); err != nil {
+func (b *Book) Post(ctx context.Context) error {
+	if b.gateway == nil {
+		return nil
+	}
+	if err := b.hearAll(ctx); err != nil {
 		return err
 	}
 	if round.Quiet(b.Clock()) {
@@ -63,7 +60,7 @@ func (b *Book) Post(ctx context.Context, g Gateway) error {
 		case !late.Nothing():
 			m.State, m.Said = round.MessageFailed, say.Of(notSent, say.Args{"why": late})
 		default:
-			if failed := g.Send(m.ID.String(), m.To, m.Text); failed != nil {
+			if failed := b.gateway.Send(m.ID.String(), m.To, m.Text); failed != nil {
 				m.Failures++
 				wait, goes := round.Again(m.Failures)
 				m.Next = b.now().Add(wait)
@@ -143,12 +140,12 @@ func (b *Book) remind(ctx context.Context) error {
 }
 
 // hearAll hears what the service has to say, report by report: one that is heard again comes to the same.
-func (b *Book) hearAll(ctx context.Context, g Gateway) error {
+func (b *Book) hearAll(ctx context.Context) error {
 	since, err := b.store.Heard(ctx)
 	if err != nil {
 		return err
 	}
-	reports, err := g.Reports(since)
+	reports, err := b.gateway.Reports(since)
 	if err != nil {
 		return err
 	}

@@ -33,8 +33,8 @@ func (b *Book) room(settings store.Settings, stop quick.Stop) practice.Room {
 }
 
 // Practise plays a drawn nail by all moves so far. Once it is over, what the best play would have done stands beside each
-// (mm, 0 to stop), and where an id is given it is kept as theirs.
-func (b *Book) Practise(ctx context.Context, id uuid.UUID, who string, n practice.Nail, moves []practice.Move) (g practice.Game, best []float64, err error) {
+// (mm, 0 to stop), and where an id is given it is kept as of whoever asks.
+func (b *Book) Practise(ctx context.Context, id uuid.UUID, n practice.Nail, moves []practice.Move) (g practice.Game, best []float64, err error) {
 	settings, err := b.Settings(ctx)
 	if err != nil {
 		return g, nil, err
@@ -44,13 +44,13 @@ func (b *Book) Practise(ctx context.Context, id uuid.UUID, who string, n practic
 		return g, nil, err
 	}
 	if best, err = room.Best(n, moves); err == nil && id != uuid.Nil {
-		err = b.store.AddPractised(ctx, store.Practised{ID: id, At: b.now(), Who: who, Nail: n, EndPoint: settings.EndPoint, Moves: moves})
+		err = b.store.AddPractised(ctx, store.Practised{ID: id, At: b.now(), Who: who(ctx), Nail: n, EndPoint: settings.EndPoint, Moves: moves})
 	}
 	return g, best, err
 }
 
-// NameEnds marks a drill of cut ends. Once all of them are named and an id is given, it is kept as theirs.
-func (b *Book) NameEnds(ctx context.Context, id uuid.UUID, who string, seed int, said []quick.Face) ([]practice.End, practice.Named, error) {
+// NameEnds marks a drill of cut ends. Once all of them are named and an id is given, it is kept as of whoever asks.
+func (b *Book) NameEnds(ctx context.Context, id uuid.UUID, seed int, said []quick.Face) ([]practice.End, practice.Named, error) {
 	settings, err := b.Settings(ctx)
 	if err != nil {
 		return nil, practice.Named{}, err
@@ -61,7 +61,7 @@ func (b *Book) NameEnds(ctx context.Context, id uuid.UUID, who string, seed int,
 		return nil, named, err
 	}
 	if len(said) == practice.EndsAsked && id != uuid.Nil {
-		err = b.store.AddPractised(ctx, store.Practised{ID: id, At: b.now(), Who: who, Nail: practice.Nail{Kind: store.EndsDrill, Seed: seed, Number: 1}, EndPoint: settings.EndPoint, Said: said})
+		err = b.store.AddPractised(ctx, store.Practised{ID: id, At: b.now(), Who: who(ctx), Nail: practice.Nail{Kind: store.EndsDrill, Seed: seed, Number: 1}, EndPoint: settings.EndPoint, Said: said})
 	}
 	return room.Ends(seed), named, err
 }
@@ -89,8 +89,9 @@ type Practice struct {
 	Own   OwnEnds        // their own pictures
 }
 
-// PracticeSoFar is how somebody's practice goes: every kind in the order of the course, and the ends of their last drills.
-func (b *Book) PracticeSoFar(ctx context.Context, who string) (out Practice, err error) {
+// PracticeSoFar is how the practice of whoever asks goes: every kind in the order of the course, and the ends of their last drills.
+func (b *Book) PracticeSoFar(ctx context.Context) (out Practice, err error) {
+	who := who(ctx)
 	settings, err := b.Settings(ctx)
 	if err != nil {
 		return out, err
@@ -119,7 +120,7 @@ func (b *Book) PracticeSoFar(ctx context.Context, who string) (out Practice, err
 	out.Ends = practice.Together(all)
 	out.Cares = settings.EyeOf != nil && *settings.EyeOf == who
 	out.Eye = eyeOf(drills)
-	out.Own, err = b.OwnEnds(ctx, who)
+	out.Own, err = b.OwnEnds(ctx)
 	return out, err
 }
 
@@ -137,12 +138,13 @@ func eyeOf(drills []store.Practised) (eye hand.Eye) {
 	return eye
 }
 
-// CareByEye is that the practice of one person sets the care at the bench, or no longer anybody's.
-func (b *Book) CareByEye(ctx context.Context, who string, cares bool) error {
+// CareByEye is that the practice of whoever asks sets the care at the bench, or no longer anybody's.
+func (b *Book) CareByEye(ctx context.Context, cares bool) error {
 	if !cares {
 		return b.store.SetEyeOf(ctx, nil)
 	}
-	return b.store.SetEyeOf(ctx, &who)
+	asks := who(ctx)
+	return b.store.SetEyeOf(ctx, &asks)
 }
 
 // practised is how nails of a kind went, the latest first.

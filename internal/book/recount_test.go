@@ -22,7 +22,7 @@ func TestAChangedSettingMovesEveryDate(t *testing.T) {
 	for i := range dogs {
 		d, err := b.AddDog(ctx, told(fmt.Sprintf("Dog %03d", i), 4, 22))
 		require.NoError(t, err)
-		require.NoError(t, b.Record(ctx, d.ID, trimmed("LF3", kit.File, b.Today()), "", ""))
+		require.NoError(t, b.Record(ctx, d.ID, trimmed("LF3", kit.File, b.Today()), ""))
 	}
 	whole := func() DueList {
 		var list DueList
@@ -57,7 +57,7 @@ func TestTomorrowTheListIsOfTomorrow(t *testing.T) {
 	b := opened(t)
 	d, err := b.AddDog(ctx, told("Moss", 4, 22))
 	require.NoError(t, err)
-	require.NoError(t, b.Record(ctx, d.ID, trimmed("LF3", kit.File, b.Today()), "", ""))
+	require.NoError(t, b.Record(ctx, d.ID, trimmed("LF3", kit.File, b.Today()), ""))
 	today, err := b.DueList(ctx, store.Find{Limit: 1})
 	require.NoError(t, err)
 	late := b.now().AddDate(0, 2, 0)

@@ -29,7 +29,7 @@ func TestATimeComesOnce(t *testing.T) {
 	require.NoError(t, b.ChangeSettings(ctx, chosen(Groomer)))
 	d, err := b.AddDog(ctx, told("Moss", 4, 22))
 	require.NoError(t, err)
-	require.NoError(t, b.Record(ctx, d.ID, trimmed("LF3", kit.File, b.Today().AddDays(-10)), "", ""))
+	require.NoError(t, b.Record(ctx, d.ID, trimmed("LF3", kit.File, b.Today().AddDays(-10)), ""))
 	keep := func(on string, at round.Clock) error {
 		v := store.Visit{ID: uuid.New(), On: date.MustParse(on), Start: at, State: round.Agreed}
 		v.Dog.DogID = d.ID

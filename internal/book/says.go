@@ -82,6 +82,7 @@ const (
 	mustBeInOrder            say.Key = "book.must_be_in_order"
 	mustBeToldInOne          say.Key = "book.must_be_told_in_one"
 	mustBeATrimOf            say.Key = "book.must_be_a_trim_of"
+	mustBeToldByYourself     say.Key = "book.must_be_told_by_yourself"
 	ownerGone                say.Key = "book.owner_gone"
 	ownerSaidStop            say.Key = "book.owner_said_stop"
 	goneBy                   say.Key = "book.gone_by"

@@ -10,7 +10,6 @@ import (
 	"github.com/google/uuid"
 
 	"fribbet/internal/core/nail"
-	"fribbet/internal/formats"
 	"fribbet/internal/store"
 )
 
@@ -26,9 +25,19 @@ func yes(is bool) string {
 // mostSheet is how many dogs a sheet holds at most.
 const mostSheet = 100_000
 
-// DueSheet is the list of due dogs.
-func (b *Book) DueSheet(ctx context.Context) (formats.Sheet, error) {
-	s := formats.Sheet{Name: "due-" + b.Today().String(), Header: []string{"dog", "due", "standing", "reason"}}
+// Sheet is one of the book's tables for people; ErrNotFound where there is none of that name.
+func (b *Book) Sheet(ctx context.Context, of string) (Sheet, error) {
+	sheets := map[string]func(context.Context) (Sheet, error){"due": b.dueSheet, "visits": b.visitSheet, "kit": b.kitSheet, "owners": b.ownerSheet, "messages": b.messageSheet}
+	sheet, is := sheets[of]
+	if !is {
+		return Sheet{}, ErrNotFound
+	}
+	return sheet(ctx)
+}
+
+// dueSheet is the list of due dogs.
+func (b *Book) dueSheet(ctx context.Context) (Sheet, error) {
+	s := Sheet{Name: "due-" + b.Today().String(), Header: []string{"dog", "due", "standing", "reason"}}
 	found, err := b.DueList(ctx, store.Find{Limit: mostSheet})
 	if err != nil {
 		return s, err
@@ -51,9 +60,9 @@ func (b *Book) DueSheet(ctx context.Context) (formats.Sheet, error) {
 	return s, nil
 }
 
-// VisitSheet is the visits of the year behind and the year ahead.
-func (b *Book) VisitSheet(ctx context.Context) (formats.Sheet, error) {
-	s := formats.Sheet{Name: "visits-" + b.Today().String(), Header: []string{"day", "begins", "ends", "minutes", "dog", "owner", "state"}}
+// visitSheet is the visits of the year behind and the year ahead.
+func (b *Book) visitSheet(ctx context.Context) (Sheet, error) {
+	s := Sheet{Name: "visits-" + b.Today().String(), Header: []string{"day", "begins", "ends", "minutes", "dog", "owner", "state"}}
 	const days = 366
 	kept, err := b.store.Visits(ctx, b.Today().AddDays(-days), b.Today().AddDays(days))
 	if err != nil {
@@ -73,9 +82,9 @@ func (b *Book) VisitSheet(ctx context.Context) (formats.Sheet, error) {
 	return s, nil
 }
 
-// KitSheet is the kit as it stands.
-func (b *Book) KitSheet(ctx context.Context) (formats.Sheet, error) {
-	s := formats.Sheet{Name: "kit-" + b.Today().String(), Header: []string{"kind", "name", "grit", "used", "limit", "counts", "last service", "level", "what to do"}}
+// kitSheet is the kit as it stands.
+func (b *Book) kitSheet(ctx context.Context) (Sheet, error) {
+	s := Sheet{Name: "kit-" + b.Today().String(), Header: []string{"kind", "name", "grit", "used", "limit", "counts", "last service", "level", "what to do"}}
 	pieces, err := b.Kit(ctx)
 	if err != nil {
 		return s, err
@@ -100,9 +109,9 @@ func (b *Book) KitSheet(ctx context.Context) (formats.Sheet, error) {
 	return s, nil
 }
 
-// OwnerSheet is the owners and how they are reached.
-func (b *Book) OwnerSheet(ctx context.Context) (formats.Sheet, error) {
-	s := formats.Sheet{Name: "owners-" + b.Today().String(), Header: []string{"owner", "reached by", "address", "may be offered places", "may be reminded", "said stop", "dogs", "note"}}
+// ownerSheet is the owners and how they are reached.
+func (b *Book) ownerSheet(ctx context.Context) (Sheet, error) {
+	s := Sheet{Name: "owners-" + b.Today().String(), Header: []string{"owner", "reached by", "address", "may be offered places", "may be reminded", "said stop", "dogs", "note"}}
 	all, err := b.store.Owners(ctx, "")
 	for _, o := range all {
 		var dogs []string
@@ -114,9 +123,9 @@ func (b *Book) OwnerSheet(ctx context.Context) (formats.Sheet, error) {
 	return s, err
 }
 
-// MessageSheet is what owners were told, the latest first.
-func (b *Book) MessageSheet(ctx context.Context) (formats.Sheet, error) {
-	s := formats.Sheet{Name: "messages-" + b.Today().String(), Header: []string{"written", "owner", "dog", "about", "text", "state", "answer", "what came of it"}}
+// messageSheet is what owners were told, the latest first.
+func (b *Book) messageSheet(ctx context.Context) (Sheet, error) {
+	s := Sheet{Name: "messages-" + b.Today().String(), Header: []string{"written", "owner", "dog", "about", "text", "state", "answer", "what came of it"}}
 	speaks, err := b.Words(ctx)
 	if err != nil {
 		return s, err
@@ -129,12 +138,12 @@ func (b *Book) MessageSheet(ctx context.Context) (formats.Sheet, error) {
 }
 
 // NailSheet is the history of a nail: what it is believed to have been, twice at a sitting, before and after it.
-func (b *Book) NailSheet(ctx context.Context, dogID uuid.UUID, code nail.Code) (formats.Sheet, error) {
+func (b *Book) NailSheet(ctx context.Context, dogID uuid.UUID, code nail.Code) (Sheet, error) {
 	d, err := b.store.Dog(ctx, dogID)
 	if err != nil {
-		return formats.Sheet{}, err
+		return Sheet{}, err
 	}
-	s := formats.Sheet{Name: fmt.Sprintf("%s-%s", code, b.Today()), Header: []string{"dog", "nail", "day", "length mm", "length from mm", "length to mm", "quick ends at mm", "touches at mm", "taken off mm", "bled", "measured"}}
+	s := Sheet{Name: fmt.Sprintf("%s-%s", code, b.Today()), Header: []string{"dog", "nail", "day", "length mm", "length from mm", "length to mm", "quick ends at mm", "touches at mm", "taken off mm", "bled", "measured"}}
 	h, err := b.History(ctx, dogID, []nail.Code{code})
 	if err != nil {
 		return s, err

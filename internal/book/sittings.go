@@ -126,9 +126,9 @@ func question(d store.Dog, k known, day date.Date, training ladder.Training, set
 	}
 }
 
-// Record keeps a sitting that somebody told as a whole, who is named where there are several; one without a date was today. Sending the same again changes nothing;
+// Record keeps a sitting that whoever asks told as a whole; one without a date was today. Sending the same again changes nothing;
 // something else under the same id is AlreadyTold.
-func (b *Book) Record(ctx context.Context, dogID uuid.UUID, s store.Sitting, far record.HowFar, who string) error {
+func (b *Book) Record(ctx context.Context, dogID uuid.UUID, s store.Sitting, far record.HowFar) error {
 	d, err := b.dog(ctx, dogID)
 	if err != nil {
 		return err
@@ -157,7 +157,7 @@ func (b *Book) Record(ctx context.Context, dogID uuid.UUID, s store.Sitting, far
 	}
 	events := bench.LogOf(s.ID.String(), s.Sitting, b.now())
 	for i := range events {
-		events[i].Who = who
+		events[i].Who = who(ctx)
 	}
 	if err := b.doubtRecords(ctx, d, s, events); err != nil {
 		return err

@@ -78,6 +78,17 @@ func (b *Book) ForgetSlices(ctx context.Context, id uuid.UUID) error {
 	return b.store.WithdrawStick(ctx, id, b.now())
 }
 
+// HasCamera tells whether a camera takes pictures of slices.
+func (b *Book) HasCamera() bool { return b.camera != nil }
+
+// TakeSlices is a picture of slices from the camera, a JPEG. Without one it returns ErrNoCamera.
+func (b *Book) TakeSlices() ([]byte, error) {
+	if b.camera == nil {
+		return nil, ErrNoCamera
+	}
+	return b.camera.Slices()
+}
+
 // CardIn looks for a card in a picture that is not kept: how large it is once it is upright, and the corners where they
 // were found.
 func (b *Book) CardIn(data []byte) (width, height int, corners []photo.Point, err error) {

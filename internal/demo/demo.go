@@ -97,7 +97,7 @@ func (s scenario) fill(ctx context.Context, b *book.Book) (uuid.UUID, error) {
 			}
 		}
 		sitting := store.Sitting{ID: uuid.NewSHA1(kept.ID, []byte{byte(i)}), Sitting: hands.sit(i, day)}
-		if err := b.Record(ctx, kept.ID, sitting, "", ""); err != nil {
+		if err := b.Record(ctx, kept.ID, sitting, ""); err != nil {
 			return uuid.Nil, err
 		}
 	}

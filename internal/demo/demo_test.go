@@ -29,7 +29,7 @@ func filled(t *testing.T, day time.Time) (*book.Book, []book.DueRow) {
 	kept, err := store.Open(ctx, filepath.Join(t.TempDir(), "demo.db"), store.ThrowAway)
 	require.NoError(t, err)
 	t.Cleanup(func() { _ = kept.Close() })
-	b := book.New(kept, func() time.Time { return day })
+	b := book.New(kept, func() time.Time { return day }, book.Options{})
 	require.NoError(t, Fill(ctx, b))
 	list, err := b.DueList(ctx, store.Find{Limit: 100})
 	require.NoError(t, err)

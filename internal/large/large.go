@@ -77,7 +77,7 @@ var choices = store.Settings{Role: book.Groomer, LengthUnit: units.Millimetre, W
 
 // told is what is told through the book: who uses it, dogs, kit, ladders. It returns the blade's id.
 func told(ctx context.Context, kept *store.Store) (blade uuid.UUID, err error) {
-	b := book.New(kept, func() time.Time { return time.Date(2026, time.November, 24, 9, 0, 0, 0, time.UTC) })
+	b := book.New(kept, func() time.Time { return time.Date(2026, time.November, 24, 9, 0, 0, 0, time.UTC) }, book.Options{})
 	if err := b.ChangeSettings(ctx, choices); err != nil {
 		return blade, err
 	}

@@ -45,7 +45,7 @@ func largeBook(b *testing.B) *book.Book {
 	kept, err := store.Open(ctx, path)
 	require.NoError(b, err)
 	b.Cleanup(func() { _ = kept.Close() })
-	large := book.New(kept, func() time.Time { return now })
+	large := book.New(kept, func() time.Time { return now }, book.Options{})
 	settled(b, large)
 	return large
 }

@@ -142,14 +142,17 @@ func (g *Gateway) Reports(since int) ([]round.Report, error) {
 }
 
 // Taken are the messages that it has taken, the first first, with what was answered.
-func (g *Gateway) Taken() (sent []Sent, answers map[string][]string) {
+func (g *Gateway) Taken() (taken []round.Taken) {
 	g.mu.Lock()
 	defer g.mu.Unlock()
-	answers = map[string][]string{}
+	answers := map[string][]string{}
 	for _, r := range g.reports {
 		if r.Answer != "" {
 			answers[r.ID] = append(answers[r.ID], r.Answer)
 		}
 	}
-	return append([]Sent{}, g.sent...), answers
+	for _, s := range g.sent {
+		taken = append(taken, round.Taken{ID: s.ID, To: s.To, Text: s.Text, At: s.At, Answers: answers[s.ID]})
+	}
+	return taken
 }

@@ -31,7 +31,7 @@ func TestTheServiceRemembers(t *testing.T) {
 	}
 	for g.Send("c", "1", "y") != nil {
 	}
-	sent, _ := g.Taken()
+	sent := g.Taken()
 	require.Len(t, sent, 2)
 	assert.Equal(t, []string{"a", "c"}, []string{sent[0].ID, sent[1].ID})
 	now = now.Add(time.Minute)

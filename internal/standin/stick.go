@@ -1,9 +1,11 @@
 package standin
 
 import (
+	"bytes"
 	"image"
 	"image/color"
 	"image/draw"
+	"image/jpeg"
 	"math/rand/v2"
 
 	"fribbet/internal/core/photo"
@@ -20,6 +22,16 @@ type SlicesTaken struct {
 	Picture *image.RGBA
 	Corners []photo.Point // of the card
 	Ends    []photo.Ends  // of each slice, its faces
+}
+
+// Camera is a simulated one, with the demonstration's slices before it.
+type Camera struct{}
+
+// Slices is a picture of them, a JPEG.
+func (Camera) Slices() ([]byte, error) {
+	var data bytes.Buffer
+	err := jpeg.Encode(&data, DemoSlices().Picture, nil)
+	return data.Bytes(), err
 }
 
 // DemoSlices are those of the demonstration: of a hand that cuts a quarter thicker than it means.

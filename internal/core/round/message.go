@@ -138,6 +138,15 @@ type Report struct {
 	Answer string `json:"answer"` // empty: it was delivered
 }
 
+// Taken is a message that the service has taken, with what was answered.
+type Taken struct {
+	ID      string
+	To      string
+	Text    string
+	At      time.Time
+	Answers []string
+}
+
 // MessageState is how far a message has come.
 type MessageState string
 

@@ -1,4 +1,6 @@
-package standin
+// Package drawn draws what practice shows, as SVG: cut ends, a nail from below, feet on the floor, each with the variety
+// of real horn, from a seed.
+package drawn
 
 import (
 	"fmt"

@@ -1,4 +1,4 @@
-package standin
+package drawn
 
 import (
 	"math"
