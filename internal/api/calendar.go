@@ -3,6 +3,7 @@ package api
 import (
 	"bytes"
 	"context"
+	"strings"
 
 	"fribbet/internal/api/contract"
 )
@@ -22,9 +23,16 @@ func calendar(key string) contract.CalendarJSONResponse {
 }
 
 func (h handlers) ReadCalendar(ctx context.Context, r contract.ReadCalendarRequestObject) (contract.ReadCalendarResponseObject, error) {
-	var text bytes.Buffer
-	if err := h.book.Calendar(ctx, r.CalendarKey, &text); err != nil {
+	text, mark, err := h.book.Calendar(ctx, r.CalendarKey)
+	if err != nil {
 		return nil, err
 	}
-	return contract.ReadCalendar200TextcalendarResponse{Body: &text, ContentLength: int64(text.Len())}, nil
+	tag, keep := `W/"`+mark+`"`, "private, no-cache" // weak: it is sent packed or not; and it may be kept, and is asked for again
+	if asked := orZero(r.Params.IfNoneMatch); strings.Contains(asked, `"`+mark+`"`) {
+		return contract.ReadCalendar304Response{Headers: contract.ReadCalendar304ResponseHeaders{ETag: &tag, CacheControl: &keep}}, nil
+	}
+	return contract.ReadCalendar200TextcalendarResponse{
+		Body: bytes.NewReader(text), ContentLength: int64(len(text)),
+		Headers: contract.ReadCalendar200ResponseHeaders{ETag: &tag, CacheControl: &keep},
+	}, nil
 }

@@ -3,6 +3,7 @@ package api
 import (
 	"encoding/json"
 	"fmt"
+	"net/http"
 	"strconv"
 	"strings"
 	"testing"
@@ -222,6 +223,41 @@ func TestTheCalendarFollowsTheDates(t *testing.T) {
 		assert.Equal(t, 404, status)
 		assert.NotContains(t, string(text), "Moss")
 	}
+}
+
+// A calendar program asks every few hours: as long as nothing has moved it is told so, and nothing else.
+func TestACalendarThatStaysIsNotSentAgain(t *testing.T) {
+	c := newClient(t)
+	ask[contract.Settings](c, "PUT", "/api/settings", `{"role":"groomer","length_unit":"mm","weight_unit":"kg","margin_mm":1,"working_weekdays":["mon","tue","wed","thu","fri"]}`, 200)
+	dog := c.addDog(moss)
+	ask[contract.DogView](c, "POST", "/api/dogs/"+dog.Id.String()+"/sittings", c.planned(dog), 201)
+	path := ask[contract.Calendar](c, "GET", "/api/calendar", "", 200).Path
+	read := func(known string) (status int, tag string) {
+		request, err := http.NewRequest("GET", c.server.URL+path, nil)
+		require.NoError(t, err)
+		request.Header.Set("If-None-Match", known)
+		answer, err := http.DefaultClient.Do(request)
+		require.NoError(t, err)
+		defer answer.Body.Close() //nolint:errcheck // only looked at
+		return answer.StatusCode, answer.Header.Get("ETag")
+	}
+	status, first := read("")
+	assert.Equal(t, 200, status)
+	require.NotEmpty(t, first)
+	status, tag := read(first)
+	assert.Equal(t, 304, status)
+	assert.Equal(t, first, tag)
+
+	ask[contract.Dog](c, "PATCH", "/api/dogs/"+dog.Id.String(), `{"version":1,"name":"Bracken"}`, 200)
+	status, renamed := read(first)
+	assert.Equal(t, 200, status, "another dog's name")
+	assert.NotEqual(t, first, renamed)
+	ask[contract.Dog](c, "PATCH", "/api/dogs/"+dog.Id.String(), `{"version":2,"name":"Moss"}`, 200)
+	status, _ = read(first)
+	assert.Equal(t, 304, status, "something was written, but it says the same")
+	c.now = c.now.AddDate(0, 0, 90)
+	status, _ = read(first)
+	assert.Equal(t, 200, status, "it is late by now")
 }
 
 // What was walked before stays, so that growth is learnt from each time's own walking.

@@ -43,6 +43,7 @@ type Book struct {
 	recount  recount
 	backing  backing
 	watches  watches
+	calendar calendar
 	pictures sync.Mutex // one is read at a time
 	looked   lookedAt
 	whole    whole

@@ -1,12 +1,16 @@
 package book
 
 import (
+	"bytes"
 	"context"
 	"crypto/rand"
+	"crypto/sha256"
 	"crypto/subtle"
+	"encoding/hex"
 	"io"
 	"slices"
 	"strings"
+	"sync"
 	"time"
 
 	"github.com/google/uuid"
@@ -63,18 +67,44 @@ func (b *Book) RenewKeys(ctx context.Context) error {
 	return b.store.RenewCards(ctx, rand.Text)
 }
 
-// Calendar writes every dog's date as iCalendar to whoever knows the key; store.ErrNotFound to others.
-func (b *Book) Calendar(ctx context.Context, key string, w io.Writer) error {
+// calendar is the last one that was written: it is read every few hours, by every program that shows it.
+type calendar struct {
+	sync.Mutex
+	writes uint64    // of the store, before it was read
+	on     date.Date // as it was shown
+	text   []byte
+	mark   string
+}
+
+// Calendar is every dog's date as iCalendar for whoever knows the key, with a mark that stays as long as it says the
+// same; store.ErrNotFound for others.
+func (b *Book) Calendar(ctx context.Context, key string) (text []byte, mark string, err error) {
 	kept, err := b.store.CalendarKey(ctx)
 	if err != nil {
-		return err
+		return nil, "", err
 	}
 	if kept == "" || subtle.ConstantTimeCompare([]byte(kept), []byte(key)) != 1 {
-		return store.ErrNotFound
+		return nil, "", store.ErrNotFound
 	}
 	if _, err := b.upToDate(ctx); err != nil {
-		return err
+		return nil, "", err
 	}
+	last := &b.calendar
+	last.Lock() // who asks meanwhile is given the same
+	defer last.Unlock()
+	if writes := b.store.Writes(); last.mark == "" || last.writes != writes || last.on != b.Today() {
+		var out bytes.Buffer
+		on := b.Today()
+		if err := b.writeCalendar(ctx, &out); err != nil {
+			return nil, "", err
+		}
+		sum := sha256.Sum256(out.Bytes())
+		last.writes, last.on, last.text, last.mark = writes, on, out.Bytes(), hex.EncodeToString(sum[:16])
+	}
+	return last.text, last.mark, nil
+}
+
+func (b *Book) writeCalendar(ctx context.Context, w io.Writer) error {
 	entries, err := b.store.Calendar(ctx, b.Today())
 	if err != nil {
 		return err

@@ -1,7 +1,6 @@
 package book
 
 import (
-	"bytes"
 	"errors"
 	"testing"
 	"time"
@@ -44,9 +43,9 @@ func TestATimeComesOnce(t *testing.T) {
 	key, err := b.CalendarKey(ctx)
 	require.NoError(t, err)
 	read := func() string {
-		var out bytes.Buffer
-		require.NoError(t, b.Calendar(ctx, key, &out))
-		return out.String()
+		text, _, err := b.Calendar(ctx, key)
+		require.NoError(t, err)
+		return string(text)
 	}
 	assert.Contains(t, read(), "UID:due-")
 	require.NoError(t, keep("2026-03-29", round.At(10, 0)))

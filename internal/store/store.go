@@ -56,6 +56,7 @@ type Store struct {
 	keys       keys
 	picturing  sync.Mutex    // holds files of pictures and the rows that name them together
 	writing    chan struct{} // holds the one who writes
+	writes     atomic.Uint64
 }
 
 // idleConnections are kept open for the next request: a new one reads the whole schema first.
@@ -216,8 +217,12 @@ func (s *Store) write(ctx context.Context, do func(*sqlx.Tx) error) error {
 			return err
 		}
 	}
+	defer s.writes.Add(1) // also of one that failed: that it kept nothing is not worth knowing
 	return s.transaction(ctx, nil, do)
 }
+
+// Writes is how often something was written since the book was opened: as long as it stays, nothing has changed.
+func (s *Store) Writes() uint64 { return s.writes.Load() }
 
 // read runs do on the book as it stands at one moment, while others may write.
 func (s *Store) read(ctx context.Context, do func(*sqlx.Tx) error) error {

@@ -5317,6 +5317,12 @@ type FindOnTelephoneParams struct {
 	Search string `form:"search" json:"search"`
 }
 
+// ReadCalendarParams defines parameters for ReadCalendar.
+type ReadCalendarParams struct {
+	// IfNoneMatch the ETag of the one that was read last
+	IfNoneMatch *string `json:"If-None-Match,omitempty"`
+}
+
 // CalcCutsJSONRequestBody defines body for CalcCuts for application/json ContentType.
 type CalcCutsJSONRequestBody = CutsRequest
 
@@ -5780,7 +5786,7 @@ type ServerInterface interface {
 	GiveBack(c *gin.Context)
 	// ReadCalendar The due dates as iCalendar (RFC 5545), to download or to subscribe to
 	// (GET /calendar/{calendar_key}/due.ics)
-	ReadCalendar(c *gin.Context, calendarKey string)
+	ReadCalendar(c *gin.Context, calendarKey string, params ReadCalendarParams)
 	// ReadCard An owner's card as a page; it shows that card and nothing else
 	// (GET /card/{card_key})
 	ReadCard(c *gin.Context, cardKey string)
@@ -8394,6 +8400,30 @@ func (siw *ServerInterfaceWrapper) ReadCalendar(c *gin.Context) {
 		return
 	}
 
+	// Parameter object where we will unmarshal all parameters from the context
+	var params ReadCalendarParams
+
+	headers := c.Request.Header
+
+	// ------------- Optional header parameter "If-None-Match" -------------
+	if valueList, found := headers[http.CanonicalHeaderKey("If-None-Match")]; found {
+		var IfNoneMatch string
+		n := len(valueList)
+		if n != 1 {
+			siw.ErrorHandler(c, fmt.Errorf("Expected one value for If-None-Match, got %d", n), http.StatusBadRequest)
+			return
+		}
+
+		err = runtime.BindStyledParameterWithOptions("simple", "If-None-Match", valueList[0], &IfNoneMatch, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationHeader, Explode: false, Required: false, Type: "string", Format: ""})
+		if err != nil {
+			siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter If-None-Match: %w", err), http.StatusBadRequest)
+			return
+		}
+
+		params.IfNoneMatch = &IfNoneMatch
+
+	}
+
 	for _, middleware := range siw.HandlerMiddlewares {
 		middleware(c)
 		if c.IsAborted() {
@@ -8401,7 +8431,7 @@ func (siw *ServerInterfaceWrapper) ReadCalendar(c *gin.Context) {
 		}
 	}
 
-	siw.Handler.ReadCalendar(c, calendarKey)
+	siw.Handler.ReadCalendar(c, calendarKey, params)
 }
 
 // ReadCard operation middleware
@@ -12964,14 +12994,21 @@ func (response GiveBackdefaultApplicationProblemPlusJSONResponse) VisitGiveBackR
 
 type ReadCalendarRequestObject struct {
 	CalendarKey string `json:"calendar_key"`
+	Params      ReadCalendarParams
 }
 
 type ReadCalendarResponseObject interface {
 	VisitReadCalendarResponse(w http.ResponseWriter) error
 }
 
+type ReadCalendar200ResponseHeaders struct {
+	CacheControl *string
+	ETag         *string
+}
+
 type ReadCalendar200TextcalendarResponse struct {
 	Body          io.Reader
+	Headers       ReadCalendar200ResponseHeaders
 	ContentLength int64
 }
 
@@ -12981,6 +13018,12 @@ func (response ReadCalendar200TextcalendarResponse) VisitReadCalendarResponse(w 
 	if response.ContentLength != 0 {
 		w.Header().Set("Content-Length", fmt.Sprint(response.ContentLength))
 	}
+	if response.Headers.CacheControl != nil {
+		w.Header().Set("Cache-Control", fmt.Sprint(*response.Headers.CacheControl))
+	}
+	if response.Headers.ETag != nil {
+		w.Header().Set("ETag", fmt.Sprint(*response.Headers.ETag))
+	}
 	w.WriteHeader(200)
 
 	if closer, ok := response.Body.(io.ReadCloser); ok {
@@ -12988,6 +13031,26 @@ func (response ReadCalendar200TextcalendarResponse) VisitReadCalendarResponse(w 
 	}
 	_, err := io.Copy(w, response.Body)
 	return err
+}
+
+type ReadCalendar304ResponseHeaders struct {
+	CacheControl *string
+	ETag         *string
+}
+
+type ReadCalendar304Response struct {
+	Headers ReadCalendar304ResponseHeaders
+}
+
+func (response ReadCalendar304Response) VisitReadCalendarResponse(w http.ResponseWriter) error {
+	if response.Headers.CacheControl != nil {
+		w.Header().Set("Cache-Control", fmt.Sprint(*response.Headers.CacheControl))
+	}
+	if response.Headers.ETag != nil {
+		w.Header().Set("ETag", fmt.Sprint(*response.Headers.ETag))
+	}
+	w.WriteHeader(304)
+	return nil
 }
 
 type ReadCalendardefaultApplicationProblemPlusJSONResponse struct {
@@ -17028,10 +17091,11 @@ func (sh *strictHandler) GiveBack(ctx *gin.Context) {
 }
 
 // ReadCalendar operation middleware
-func (sh *strictHandler) ReadCalendar(ctx *gin.Context, calendarKey string) {
+func (sh *strictHandler) ReadCalendar(ctx *gin.Context, calendarKey string, params ReadCalendarParams) {
 	var request ReadCalendarRequestObject
 
 	request.CalendarKey = calendarKey
+	request.Params = params
 
 	handler := func(ctx *gin.Context, request interface{}) (interface{}, error) {
 		return sh.ssi.ReadCalendar(ctx, request.(ReadCalendarRequestObject))
@@ -17534,185 +17598,187 @@ var swaggerSpec = []string{
 	"lIA3FRyejjiRR+w67w0YPpV7FEdpd/IIVVSbAxzNqdSqJQeZvQEpAEQkd7ISTa3PAxgtXXDUFBj5ELHq",
 	"sWedbpvuOC+NNAVxEOz6ejOsDAJhkZg2gIiFJevsEcb9gnU2LWfhrlMNj7YuGMSrcIcuCv199neqI+lP",
 	"Sm/XQRWXP9vZo+LY//oEuwxQbCwm17EggvtEbEGT0Ob6iCCVDOs8CBe18uqgziFbxZVX+8J30zho8Jwk",
-	"fi/Pyn3l+Q0rhVZXSLtCFqPaP4btU3tlE3MBskiLS/fTTw2i1KVIXvMk3ghA+n/J+9rltnGlzVthqbYq",
-	"M1W0ZSdxzkz8YytxPjc5E2/sGde72awLEiEJRxShQ4DW6HXl3rfQ3QBBCaQomYoyc/7MxDYJgECj0eiP",
-	"51nkYjxGx9kIait4BnpqIKqB83Blnxwf29HuUtwnca6uJ3SLWS/JdRWLKVuCqgDU8CiR0VrIl1j4V4H7",
-	"wqVmM2FZrNekySbIaDGclhFVv0I0jIRZl4zjnJx8yC395dQsmxMwG5QWqzFpLzFqEv6OtglTUD1m6+FQ",
-	"EO2A3WQEZTEMCll1bk9YljxS1seN9bCFjsnjYN1jgMsb/5WJ9K/FvHJApExb490yUm42vs0hYRp6wBFx",
-	"TWrTZa6YK9mtGgql4BqIP89TwZHtJB9z99O4EGkqNW7+iSwUN5N/ixnseZlicjtgWeL9mAg2k/CbkUD6",
-	"02HO9HByO5Asb/fRO5az+F994eHdVEVjm6PEbZodcQooV70+79B09GkezlSnmq9tuo97iVDzQocUFp5P",
-	"c+AjNr/iuYoSoaA8/TleppRI+HZIECO82GwB5JUzkd0WdVFtMLUjJf6bW/cXvFBT7RPiStIAoRYMy29l",
-	"0HSarSoL3YSekxcpAuBVVL0DFQ+2uMh4DcL8lqbYrlB5JNuUWovjQYGIneh68oiTENwD+XKXzLDWC/nw",
-	"ZIz2HCPdZDi4VkLT9XuWyN3nq11EwczcWjjBZZqBoxoZK2U0MNOJCBQWKZMSDh4ptEeYrhxBpWUEnouU",
-	"JQkcJ+i2JBrEqdC3Zrv2LOpVIEQbPD+KLJHHNxO2k5lpXu59W4sgY2sibPf8gZywHygXPnDlHXC8K3h5",
-	"tpSjaufEz7JFDkioowBaGfgZkMKYmm76eiKoPf6Aae9bTwC9D1KJmH9haNeG2Cb+vSwSQ19B9ZJkL/gi",
-	"mEXeAgXWoeJ9i3t1zgaPHAbRA23aeDGehI+HrpIYwUhtTAwL2v1DBm6EdT01Gt0OKngMdksUm1GszUQd",
-	"30zkTgjWYK9+2y4sCnizIfKAElGcrk6Eoh/GIUAt0d79YKQseDdUWqSpRd+JIziwCVAAQUIAA8RuVOYR",
-	"7brZRswBeMcceBS2lbemxXD5u2aby8IqWEvwRp0YmwGbj0ASHksS7djd4Hq06QbkM34HCeTMRdYr71jh",
-	"v/LMi5IKKNB0Hcs4Tl7gEq0Qysp+Gy6MB1fGs6gEhtqQF0Ijq9zO6HPtCEIavFUUD7RhGcbjabq5OFIp",
-	"NuZY/RQ65TEnD+LpKDCky3wsMxv4c9vKE/XgaWSGuVOePeZ/h9wc5O1laepqleMSUx2A8krFHxQZFuL/",
-	"Lg8B4DEANiaCAEF/mfMXz1M25ARvBb0EO9kGYq1WhVf4de3xYZEkd9PnM/Yn1cc+P/OKm0P6fR0N2rQB",
-	"me/I6gbeRbNf6P5hZBueQdDcEdZhKh8uZOZrsr/iuUGziXCsJTkXJQYFjo5dlO92CqAOebSyl7HV2k16",
-	"ZTt1izMaESwPIsZBziKUcxLCNznfoMIl5cmtDMEThZbxipTIAxbyhu2mVjrYICHKJjMckY2D4FVbmo9d",
-	"XA/TFuTJn8zyWhrKW6YbznqmokUutDn7EkRLGcl8Zl7pJUzzIy1mfGMowTtdbI/0sV/rJ/SjUAGTf4F/",
-	"bJ344a3OJgeZbTo8pnQaSuCbNlBoAEr+TnF8fDN2rYdHlGmefCSghdVygQVLp0d5mWuCB5biWqeIEqr5",
-	"87KgHPEf+VAkXDlgnEhLGQ1Ykq5TvIpslclxp0rklmEAkBvbZZMDMwiROkzFPI7AIQwWt/nZopQy4HSl",
-	"tP8MHzJSDxNnr4nCI21RBUDFI9qyHOPRbCueoabNO+GMdkzBZw4N04+3EG/E3wQ1pnn96I7lGYMgxhfz",
-	"WS+gPOaGLS+wwRu2fEtt0i+vJzx7axtddWLfwA1/Zx/2DedTqva13zbDzQzxhwXemyYFRuMgHxYOnSIL",
-	"3kioufbJW7b/1Q1stpj4d8EphR+zTSqRPqb5setul1if3Z03rppiiwMnSF7UfoOsRsNqNBOM7PdMVDxb",
-	"QHSUDjZ7qIRWxze2HGEHJ5W5yMAETWTK34ksUXaiVmz6TYeMI15ZKe9HeBos8m9z9JQ43GGHyArLC8Dz",
-	"BZTYImtKGpFyagHGoGax1K+gYxRvX5r+aZH9DoXbQWxrOc65Uu2dpZZuMJyATdzMQkUDDkW+bh6wTmAb",
-	"t2y51ut9WQjS6lxDH1PAnAoQ18sxeCURsMkV+EG54JBlxLjgNbYZoQ+xuG2PuKbBHTSRqoYAJ+EsVTYz",
-	"oTwqyeMMPlEVVeEJsejNek4dhtaIKwVawy/1F2xjzTs5n45xkDtsUevjxk0apK5eEqGkLq+bICVr534u",
-	"F6quxIgwgtsp9Mnys1wE60aoAGWzVeCejHFY4ZWFfsIp70bJmEFHLAV9AzsYy9IZ3KDC3I4rCb1AzulS",
-	"LXQuZpWS8RqMULNhwNoKR822QIdGcsuapJAZW5JZh9d1cFgc8TueESg3QqYlklsnOaRu2wgKA8iBTNcQ",
-	"nNTRibjcFi2jGed6iwrHbtCrW1uWJLM2w8TW8dq18WY3KF3IuECUVVvYBTvxOSxKI6yVrbR6uaHfWzaJ",
-	"hg96/eeQuzSAfX/WjsYQmJ8bv+SdHdFWKIkJWz7Cc+s8QjjnMoKE6WuZjMj4CMSjtqUR2ZowpYQbCJhT",
-	"jtXKIegT21nbLbiJ5cQ5GNbTKzohcmlYzhu6aW8F2QJUefVhMhkBod0cboHDlLMccJygThkPtkq5uq/B",
-	"gweCh3AN6hMMltbnYqlRKsXJ/1hfBm43aWAMwA3lhuBY2rccRakGKmN58uxZoI5aKn1bz38Dfw5TajkK",
-	"vlUEu9XXa5eQbHLNBimPsZVKYUIqZiIMjZHzWU2kXMKlgzJp8DGOGAFQ/YGkWxjTNacpoC1jZqfMwnmW",
-	"/M9QzMniC0wFAujMME7jbDDFluoci02ITMAYwhmbcXRmAM4OU8jyH3uhCkG/a7vmFCC65n/qjaJ3x3Ml",
-	"QhRcVYd4HJ2sp7uuR/PqzHfbC220eHUrr+sJ04LIRrKGns6COD53M4RuLloDDCPBmmMuKBRgZUlUjd4D",
-	"vRiUyx5H6ClGO2km0lTMuM65ii06RzQVKfBmqhiAqJX/VMSAf9r0MU65ihI+zrl5GQnhhyzlWWL54Y+j",
-	"13kuCd9ynstBymdRIofFzKxi9NPnNxfRr0/P/vEzwaaxmZ10nib0ZUpLmeCZYD/MOQaNlJshH/9f4izg",
-	"GV6JMPOs98/311ijrY0N1nuDN42eJwu9k+PT4xPLC8Xmove89+T45PgJkB7oCUhgn81FHxH94Ocxh/uL",
-	"UdgAqPc+6T3vfRRKv6RnoOZsLjOCrXt8clInyO65vn0XjOwRIwbn5ncucUpBCJWFGOpdG5MZW4sGXImE",
-	"u9t/HGV84SMoaDYGZx323vtqTkqpAp/3Tzbl9NBhv+5Czpfue6JMLlAqhhNOCdJD8wCggoW+71tcWc7+",
-	"vRGVb6ZXLRGpOPz9n/EBNwVzlrMZB6S4518C+pHREoAPuPccL7s2JdJm/JWKA52AqNagIqsM6PwSiOd8",
-	"XVuDx+vq432p1AgljYAfFfqJ0aUyL7Q9E8g/hLHiDG+6D1ytSyo4AjTMUDdmSFPO5+7syDn8QZ1TIFtF",
-	"ZydP0Jdhtqg5syyPL/PJe2tXesjSYX9Y4DkWXtwLlg4vCq1oSbjSL4m+ZSjNdR09qPN5KobwUv9fxOXI",
-	"/2SzOd7vBkzxW1CKiFr/+LGZvLlG2OF/lOD8J7acGH46fVpBkj71K6pPT+JezhJRIL7442cVeOFTyoLv",
-	"PT85/sc3X3gabdlCK8uiv5KmZ2TwW3hzb5iGbboGbnrouSqt18go0YWKuHHA64jNa85KoAmAW5CP84Vl",
-	"zDY7miTISEORMi3NLa0qRuThqJeiVwV/iBClDJAC0fX13GzrZ0enp0ePn/RWpYS8GF/CgocVbL2Pb570",
-	"aqTw9PjkWVUQT4+fmXa5Lgn2T45/WZfAxP/7Y0t8j236Mnn2y8lZ3FsINeGJ45k/+Ravj/jJiTfi08qI",
-	"z2r3zepYoXNvrL9uGOqZN9Rf2o3Tm9nP787qZ/aseaQnx4+3nNZfvLGaRVob7FdHE/e8N5JFDg0ph+kK",
-	"yGePT8BlZO5ItwsXy/rSGA372lqvvCr4gdTKb2D8hxUKYMaBh7hM9QMi3q7srLKDEpMGIdeNpWxRSeG+",
-	"AzX2P1EogPa8ORITOVRGsRzR745nyc/ttBGR4zcqpLf4zAN0EhtzEqfnj09O4p4cKJ7fMbrEf7m34Cc9",
-	"c2ciyn5SU8fPjKF0BwBety7n4PQM3YKmQbPN7PvE1Fhp4vHx022amIgsuZWFtqz9C6cvG9t4ajZQ3RPl",
-	"BnrcejfgrB9oQ9jOm05auNd1sAfeQXhOaUwscIQDZupjC6loLnF4NcU9MM75op2AO1d9vXz/5kAsOxJv",
-	"CNTCwXtyenRitDy/M1MBoo641+CAQ5btmBD8eymSAUBdrD14Yba9poykuhbmDEsAg+9/flf3fvVx/5j5",
-	"1WwV1/9pzftoCH9BsKFTI/fUIlVINDfw1aIZr/4lRtPF2OJ2NrMiTX07pWKTDGUqixycfgAFTEAZBAYO",
-	"A/UNgtaP48S5x1NLYFd9Prjbd97sIIKHOvyw76atDkmUFPaHsmAweiEjGZyY/E6QMn+4OniRepjZUBVg",
-	"c45KLhKFgG5mVGsFyiVwN6Sd1B6XM5nwtP1BOc8lFNI2apJLeugwd8AVc7C82YVM05bCQV90INF0vTcK",
-	"p0h4dCf4oiN7zLVnRMne8toJieM8qheR/00EMjsLyKoeqwjHiA35rRoy8+iXk+PT2NwDTo6f0v9Pvxol",
-	"myUzlk9Ro5LmdoQ05ZXhyfGZUXK+jJ3FvbkFUXJgRk8ceNEpEKCq6S3GHZ6fHJ+cApninE4+CJ8hw2wV",
-	"M9q86v5uvuvWkej4T53gkBQgriDeS2tBhnk/kBhT301CPOCp4COHw8ySO4G0Uw/2Y1g4FGQnFwrZB708",
-	"I86RzmVYEEKuWUNPjQJmNhAaWM85AnrYCqzN28LeK5v2xWdLUb7zxrDE6s4UW73dW+mGCbg1xoq17CtX",
-	"3NYihUM+kEzZzpuECpb8kYrMDurKJ8ayksEesmeIOBPFyxXXlpDilvceM60lx0BeCskxYOS3kSEICNXG",
-	"Td5yfWGf2SWy4F7u5gBhSZJzpSJApKe0PlaGtSC1kc3AqY4YSEmBOWgrHkQcU3085TPP+OJH+fC34o7b",
-	"chL8TkIItNNBZVPGnsu4c8xnEsoMwx/uCYCY87xvZswSbAUF4UrnnM0+28c2bj/N/9R9uJsdKXh1C080",
-	"jon6Cu1AOwzcCQjeo5Bbj2Oktas9SdNuxoNwbkDhp3h+x/MjxTPI58i0OkePNvzwSHncXisfUy7Gf8ki",
-	"B7igwGqA+X+EUOM1AT95xwkGb2vF3m4VfJC9Vgr46XqM64oTc+jDVsKMgSAiS5h1XBPkaZyIuSovK6QF",
-	"UE/OQV8AzDCA8m1egdkGZTjr7TMKY9oPSDwI4xhSKs1nmmHGRJHCsTgSbv7nDnnAJZcNbSx+OGHZsLON",
-	"UR0L8Ll7hE8YzYYtkcix2ZHGPEicnxfptuxCXNuk5nIdbNpPjVWTc6b5Kznek+y/kkTl1UrwT7vst87g",
-	"MNNYpsJM+byLjfUiSfD+fw7ZHXHExhjzhVxjsNwgOYRnFlOCVuyVWZ7qavXvsUr0W9P2sUu2p93zSo7/",
-	"gNtq7Rx2MWmmnRhUCvpMAOyEfuECDhDM18oGGdT65K1lKYQGUz4CQpmQd0wPJ4FdAXATP8quOPnL7gqc",
-	"R5fQBfC/zlN2HuV8VCiry56e/Iq5XNYkQ8wPpCJYTeNp2jV9SJFBnberWNSYskOZJxem9T3JBbR9KH25",
-	"Yb970mFu4x1IB85nxPxqWCr3HnGuz8FMBKROSxYiEoQrINnwCeOtZLzhXNdKxkjmfMhwbesU6xv7zB73",
-	"oeujZrrdOLsJXJXRWnOVpQiuUbWAaS+yCNxf4DHJ2SIacL3gPFuf1F31bHgxJn41Yt1qlGVse1wOr1au",
-	"xl60tW6+f8noqgXrKrhogwc6FzNF9J4rWaBQ/DTgPMOyO0rexeTYwRJX9BEiBKrYZkRWx7r3JUWQ+cYF",
-	"tTj0jZmF1kHz8c0TyKRmEYS+jX4ASY4jisJD0uG/C47Q9ph1CEWj9TmHm5MMuxQt/NyajW4nrBsZsnEA",
-	"mDHEyGR03q7OHpyqCGpVFhS6hGq878DFpMiMRM4wa2afsoPgfmqDzfuRntrFkeS93pHt+khFNOx4FcXO",
-	"uRb/JYsc60oDl7S4YxPlSrNcf7QwifswUbDxba3X77gwL/kYCCRxYXYzImqu0WvC2r/Hf9jLWsJTjhAx",
-	"1WV5nSXeohx0el4DcLudHHOvIgE1cru0HJgRRYi7E9l444MkWRs1hD/pfZ1TJdn+B9V8LbiGA2gfO85h",
-	"3v6Q242MeKiBypdRCYX2SIFZ+f02IMpC/17ny0378UboiTF17aIddAav2RTrWIBdakmQFTwxNt1MKM2m",
-	"h9uJ8X2oqgNnuNHG2oSrV7fHwTzp3w9lwhvdX1ccUY83mJEQSwWmB87uqMrew+ReIyYKWZNlPnrAiCyx",
-	"/9e6hgoGVXKJuYT8EpSA2KnQDjMCWTcGamx1EKtY6iWITRNz7l4NXrswdYnKTKTIZDq0tasP3D6fMq9V",
-	"lxVDnkTwLC1qyiTwVpVIM/9Cd2bfhvcM0bXstmNK3IU2+6ZPiRkN2+cFPrH2hSHZmxf5HMFNdhv8Jb2/",
-	"X7mjL6oROy1lindiWxLYRfBGDCfQMmD7l5evnGVTnvjCp+YAdG0eA+Icgtw0Mvk3Erv5RCLGwI84/nrr",
-	"jSVA5ron6w3aPoizH3oGEt06r5ZPkw4cyV1ci0EXQy2mOe9K5m5CaUI2/ywSmqKalAFbhag+j1Ygf9t6",
-	"eCsCqSacN3oXgW8VHmqXhTFUd9X5d4hnA5GxPMDn0ez2iXsTzqzX4wI7O3ol1FwqYRFe6v1W37rJBKLB",
-	"eJwDTEUXV3/8xTWT1EcZgkvt7GIpAlLzm9S/QTrYPpQFNb5rksh7B0FBWNDmwHEYD0xHhNL4QKF5JV0f",
-	"eKRBeMj8C8pfbEmeFR6Ahanbrwgz3fUiXXH9ifCr97FM0Pan0QPXyQHaP1JdpbbhSrAM2wU3cFatGoeh",
-	"14dOSVk3emEv7TP7PLtsHzUK1I2zO0eubTImuDgdgo9w4+ra+21779/Tvza5MD5DyjmNp9de6sZGHjrQ",
-	"ATAs73g3238sZULVcDW4HOZoWfA07XRKw+dLOY8PdFTU6JgXSVLOfptrFFs0DsQCVH5804t7n81/Pr4z",
-	"/3oXJKINofoBshLGdVs5NhCCvl16AIG8BQFAzF2aZ8nzaEEgmKHO6Lgvu5szrXlunvx/Xz5+/vrlzbuv",
-	"X06Pzr4O/uf/6LX44GrPTFMKM1X3BX0oJU/MVgKwqWvw5kzkIpqxbInQDjVTgH+qgJ+ImVn1ZyfAM4E/",
-	"nAawl762PcjkUPNwnnArU/U73k5o7zQreEo6EZ1lJH3gfO5pLQsyHkf/6/L12zi6/O2tOTRv+OAyjop5",
-	"jnl7GaYoAal0tkSvHSQmx/ZWMy64UpHLcs6TRyoaytyctefm15Bf+vgk+udLaO3sBKGmZBbNxZ88VWF9",
-	"WHNUpEiMX3s+Iy1as180BEM44jyhmknOACM3JMWO83ftYlJy7ezT0QOfVyc1KevCpXhtMylkoYE+Nhcz",
-	"giWz9GwEDIcOH1Q9Xgoj5ixm+ApQPMfRhKeJUROeX6ji1hez7q0KqHc5sgLTEJ2E4i8SnAPmlJbbrKul",
-	"fE1ReNMchjsJWRejnSX9oJdbCEUue4rNVye6+6uJa/9Q+aVtVhjWoaMFxnC/I5csg48ezeS5E4FHbv0t",
-	"02KTBIQ3FTbQeEX6TI9sSnJy3UMKpGpntq1V9G8VlhqzuQVJHwC/oT6C2COGUCAJEBJYzq2vjlKJsDg7",
-	"Mq+3GuVYstSWcjcN8Oveyw9rL5F2IbsE4iLp8kNLdomhsGPCUmNyLDnLYwxXDZbw/w4VUFhsXfr8nvKi",
-	"rxxZ615qqLD1HzY32oV0HZ5/d+nR1OSumRRoWDQLRf++vB21ypzwV/vw5kK3E+8nZFhkq0BSxjkl+1WT",
-	"pqJBoS213nrd6APNvLCno3Kx7T4lIygj/QHPsHKm7gx8CQ/shKEKb3bh2bOrh0XOZokmDCpPbUUKIBrc",
-	"8cSiDHtl4fUgAn+fRRwS5nd9jWae7FiznSddFg4j8SviWk4IY8ttTihhmKdGD1qqiL/GUtV4Fj/NeeZm",
-	"fg9FRixPLtmYd5ZP2NFie8X5cOzN2ZgIljFZCzcxixQf5lzbin3MdTcaW2igBnjY2denk3RD9f4FPfXQ",
-	"4v2N0eJPGULYa3Cwg4rCERpr4I7nLI2AK2fIS2h0RJ7qBpcF6b2UnHEqhvbwrrxTt6aW3x3QNCPnXrFB",
-	"lMkFFParKUYq/5Ya1mLq3f+oCiho0V/zNH2NI9+PDoLGgUG0KyXUmdGQ0NE/YfM5z3hibAB31DxSUSrx",
-	"wAG1lEMWfcmfgFsVWNfVyv7IEgcwAMnSCzHkO9vtwHC8qVbmD3xo3ya6Qo7BoJFO4+wuSkuBbTP52PZ6",
-	"uLZE9cF0v5wTLTgm4Nni8vUMhW7v20Ai37+XWfN9ign9m/ynbB/DRdp7e7Xo6LaDiQOYsEX8Ssi2G6VC",
-	"dTdVYXUms53VGMUl6ywpM7tvZP6K7as2o+S6fkAuCKxoF8d1LjQHGmjr4UPPopEXzNNBKgKZWRoe50hA",
-	"L8KU8znmpegizxpSeIrG5GLEhm8mjkBeu7HCmDEyokxkClhToi6AqjjL4U7Zmj8ibugYI3fVKyLaj8Fg",
-	"+ZxnzUGvtb5cTNjWHwCjKd1oRrnMdG396khBTqL3nTY6fBJi5qntmUKP59Hjs3ZuW8vGFAhSA2rw5ij1",
-	"vo6agpf2QvVrX5nlHCxLyJBOctxW2ozhjDFHt1pHoyh4dXf0AQ6ySe9fcQ6AUEkrtX894UuAj4HC7w51",
-	"P/GKWjoyi7lBxj1UkgMwXxItgH6yCgtQ/W7+pyU8DSqG1/Dnl4jnvEE5kFM1xdy1kJziKdvb1tzdQjz/",
-	"W8w7yfWds+GUjXlcpjIQYf/hs39f3/F8SWnWWSVHyywBDdz8ySi/CL9fRT+x6E0uoHwn5UpF12xQpCyP",
-	"XjHNokt6CWgB/s/7y5/PI6qN8FfUChDKBEbLkS63FKcx03zBGrEE3tIju9wX7LvdbCJMCYF4jrsYW4A1",
-	"SxpnrsdiyGMHyYDGLBIXeZNCXG9qfS7699SW9dKH0s6qtlX5wp6uii8AI5HGvM98W4U9dXZh7E4AcGAE",
-	"moiL2rycrZBPVhjbN+jMhcynRr1gjhLwDoTUJv3pQKk7K59UV5YiNLI1E0YF3uc286N3garNyLWcpmgk",
-	"ajnmWKPpcdJbXcmG0zGiFiG511wTYxeO0Tm27ILUFLA4aegTq33wKvO74p8W2f422O+KP+QOk0iuKN8c",
-	"wXRz+FUH6/KR15H6K0h09dg0Yw+jCiSoXLTSTQyWDmaFOAJZOJXLBTbrZYw/0VB2NJGFarwFvYMHdtFM",
-	"+GZXBYoJN6eOi1HCuEtfsajYc/jo6lf2kXPivoEx8ZIJY5Zc2JqefeX+ed3UUavJhMeQiY5ecbM1zR7U",
-	"PIssN2kX7ijTD8pSyjUaTDjTkcjOkbdd4ozP2HAiMr4O1lk33bRi/Xv8R9uQPDa36aAYByCQExd2UY8g",
-	"7KKiCioyAGjLOFLCzCjks+CnKrbwAZPVOTJAyUI/j4z2qDmFcr7rMfR9No5ROaxcTnvhwoOI29iwfxIh",
-	"UnQFJKlc3biFneaW+uFmWhjS8jc2405C9oJpCY13i1TS1YLa4ihcUQswSUCtmT1JZFQYUa9o/fU9SheV",
-	"Bs3/PiPMjr3pQezhMpdjsz1DqvCdby51xn8FRyjIu387FGFI1nBkiU35+43p6Taea1QpTxWnvQZaVecC",
-	"GdsDioXmfZNe+VsVUpC01RrTKjLWDASsOpCDK2tzUeUECQF0Epf+ZJlHiRiNeI5BX8ATZ1MeU6Q+c3Yb",
-	"vGbMbQj0owG5GgpbAXudisbd90HonayuD6KrWwQBzEyFLhOJiJhcZlX1Yjqt3ywvkuSD0O81n+1JZ1Pr",
-	"3SrtbiYSAbXngg/hRjYVO+LB4gx7stO/F5rP2pVX+rN/IHnC6BzNQ6Gtewnmwwsww70HEjCIZjosZlsF",
-	"7UA0GqqsMQnmP1ZCCdx6VUh3B7VuENU+OQ9Vk8z+niXyg9BX+OihhRbD8kpbvyfcuTuVyXCVDfZ2+J1L",
-	"rPRqwnLII4lp7fEf+ZhDaUXORwKgGv5VKB1lcoFFSpRAPEAsy6r7qComLWBTmzFTO0QFrQvQXYMoEE6q",
-	"hoAvQp7pnAlMsUnYsjNgptfOrWOp82UJCNoMMpgKBR2wpN7f8Zmz5KMggPA9AKwKpQ9SvGU6roMLghUU",
-	"SpdBLJijrui6sG05shERYzZhkB4pV3JIocoleOVys0nq4YHWEC5wTe/N/zad+kZxmWl4yQjif49TDX3U",
-	"3Nwgdg8ToHQ3MSqjkT3zAeJ8C2/uqRYshvKFkTHfTe9yRLWtgQRQcAaF5r2Nu4MWYz/503YV/4M3KKwS",
-	"m3ZC0wCyU975oJchy0B/my78+xvlIp9vZaKv7diZDZk1HGourLbLCe9e7kiBkdpaYCF9mtQlJdogFuRx",
-	"T5hCgrXGWKGdiwPHfsNORSONGP282hd+no0vs0x1Zv93uPzOH8IycgIT9zSxQ3u5dzxXMovpbKvez7x1",
-	"r7drs+SF2UiHFnh0jtukhrHEYwUKEBzOmBHtERMpT2o/sqhJO98nbheN4CDK22ZI1Ojumf3zw9U1T1PH",
-	"JoJ1U+703k4vB7QRKromvUzKfI8zST3UTCSNsANcYdTpgyXECdobOg/OWf1anez+Pfy/ncOq3D3fFQ0M",
-	"vVQEO7dqZ+KN1lmzsSsKqkGmi5tla++i1VR0jMk9XaQM0Vw5OAwzP2A2iNxVNjjv8ZDyUvQEXBo7mdxW",
-	"ivZjc3/gfL53yMWDKO7vJxNJUu4hW+wIsZsEsldsbm7GH+JkXDO217RMu/Q0bOfHpefqjpnL6DFk5TL3",
-	"n8xidpKDAuq9ltG/C5ZrnlcHsMbTtYmU6xAb2srBNtCfH9Dlsnf4T+inIbLZESicc7nYOYBce9N4jMB+",
-	"xXAS5VLOkBUbI5mOKqsZu60E9pwwNfnWYnY3T6yYsTHv/2vOx91kqLt+/Xx0NpzwowuZ6Vyme89Ef+EN",
-	"og0w6BogIzrNcYbi0G4xs9+4U3w8ypOjX9nR6Ov9s6ffWoFRojc7FUrXpiaoGQPY06bcBCczORvqDQwO",
-	"l/aZfW5D20dAcNDJPhXI2VnCZhhtybNEWQsQQkBJLtJUdcdy90hFdo4imSFzimW4lB75obvt4N8GS5vo",
-	"xkdFGiFNBox6sIwYYINQIYyamgvRQCY+nICbDm9306/65pPrQwa/sRl/nSV7q6bOEnUQ28h0/MqsbZ1q",
-	"IZ5/jzNzGamJXHACEIBQEJyWPMcqwKSbYmEzKOjCHNBLi9aqKO4EHcXRjEHKLzgrcus55Zk+jm6gODAz",
-	"t+QSfpQSSs312g22pXQseW1i9wXL+cvl6+W+8vJeL/mDK1T3l919M4H8+tVNjXT4dtEU18rtXFtAOSB8",
-	"oTbzb7Z//e7EN9W+FsAO7DAkINT5W3MKNVhSiiMztwCMDmSyJAxFl3kH4k+ZeHfdXHk81Q06OE2h3FBF",
-	"Spo96fmrlAWnxb8DrZev3c3Ohnx+o7QbN7D3Be2kh8oyGm5CTrfv7w4KXewfDf8T7EO5yEpbmNiyUJVD",
-	"xKeyBWM6MnPuK1cM6Z/TIUpJnAp0f7bqxvDmvtb7zZafRjgL+3MwvM6SQ3kYXmfJFRyLTUVRip7oKGaV",
-	"IekPLh/spRTMIYAyNH8lhxP1G0i/2+RAbtpUasgz3mAyUVgJn9oTpiQ0fpAlx64bTaeZnAGEUmke2SID",
-	"n1lMqMgDKZ8sSyMcME46taXsiEhcNBukPPrJVbMmcgyiYuH1Mrn4ud7GakrhaJIbW5HX5m50bZ9t5ak3",
-	"d5ndSe6oyw+mkW8O6GQtGMCTNtTk3wdSYW2agrpHRolIPIjzaCIXHd3k3HkNXeiJvadJ5MlUPBfG7nTA",
-	"jI8IeiHSohKRCcgL1GX2h8xcOxsBDtN0ryc3dlBXq8a6uRXfTOTMHL6OkUnxO55FCVsqgKoiBHrQGh4S",
-	"kpnXc1IcshKrTpk5AwhcehP0T0jQR7mcPZhc5G+Gn3K6GT+lKr1m/RyAVC3UuHn0VS0IQjc42raPOije",
-	"bsroTTsOegTrqlVJqE/yC8aHE+9HUSoZOW2EjlIBha5thbZzGKrq+o3MWVC3dG9ElnzKrnnK5xMMhO5t",
-	"+d7A8smxaoBSVh1i5mAQM6M6IPyJgiakzF3UE+B1INy5o6Jx4fX6hWsbbsdFw9hr/x7+3z7Xyj6+v+jq",
-	"HzRL+7CEoe2DGML4VU3ogRUl0DFRHp6GMfgUSkxB8HQ5cIEBt9F3YfFLiU1iyKNBDsS+kA+NEdn1fJEV",
-	"8LQaMevnfM6Z/t7SVpPhboayT4HDHg4icdg1TxoOM6um0GeUm3uVOfi7op/SVrQxiFzepyeyyPFSHRM2",
-	"hZJohwCn5rlNBsmMFTLgSNdhs00h9K9wn2ySPgJ3bISfoUf2CQeDXdRXjUjFnWnajZncgIboikVGRZrG",
-	"HqYr4GSsIIuSFU3Jjnc8GrE05RmAjW6cfPPLppmX+VRk4xu0vrfP9fTf7wYDmijCCCSlTGWGuDgmfjts",
-	"/YhqsNcP8/oSwtUv3gNOpz8nHWURdzvPVE34sArCFXlTvKR8qZO2K/vMLlPgXu60cHo4kWLI/bjhSKap",
-	"XCikFl3xHrsx1ArZZVH9yj1A6uOIOxOtDueV5EqvTW94Cp3oTDg39gn8v/ECegj+dAIlPjB84gtXcXNx",
-	"9QeFQeScZ4C1xCI1zzlLYAJBkvMic05y1KgbkBDbXFqVm/1NvLIJwPHcWUzwKdh20mZru5Kbrw03JAgQ",
-	"NGuTlERrB5mHVz9kcpF1lrgnhlNf8nH8kc6LlOCvABkM453aJu3NOFNFFcvnv4xhZo43f4dAYza/qz6Q",
-	"YS76W7F5/GWQR8xXgW+hrowxZfm4xG5xoVfiVY0ryFMlYapbD77EuMcI+3h45YqUUzL9gGIEdimtX5AA",
-	"1lqExtw2d4FtqVwbxMaoBrLA66uMvd20h+gXNH6Y6Bd0XVfK6Eh/LEmvYstOSrVw9yPIvdJGN5hVoF/Y",
-	"zggW3AqI0GvpS6WTcgI8ifVxrIb1h2vakahPLLhmU35lHnqfNSrV/aeFdpjdaSZOrS8D5eWVkLnGuM0Z",
-	"7j81EXNV+n4TPpOZ0jhT7eb6HnrZVEDzRubjH+gAsxgaM8KqdDnlw0JDieFiIlJO/HNl0a8lNKuZmVYm",
-	"Bc3W/lyZP6Be+55LC04gWM/AXlhTL1tnXYR2QpElsv6seSvuuIM86H5Ffs8S+eAUREdUDp/flR8YWB4J",
-	"B2GecwVAl1PgEQOVQ6CpkMSM6KHeRJvvojm2YJr9e/uv2ylffusnBT8Ww3qT2ZyBF/RG2zuUfbwLHe8a",
-	"64hLoLB8AkYj2Q+Lfvr85iI6O3t69nOMjIqLDMJ2Mge64WJghjXgkZbe7Lpp2Zj+jyFBIIWbs9zVHhJ4",
-	"abgcwF+mB0ePjLFgVj5PYNU3rHYtpeLqSk/0LO2IgqCTyuIXZe0TUvQpYuk7t9lp5BHFv2aJM414qngQ",
-	"I7L7ZcU1eNiSmq8GLjscVpGnvee9PoBO0SesjvX3DAo2MXawdArYjctz6Ky+eiHngiu/YLZ8zSjlYh54",
-	"6XICRCRwgWIDRCAelfjOZQsWv3S9iZuJJFRCa+F6YdVXBQ+8AgFeH9Jwak5ErzDVvi2DX3pNJOyxnzzq",
-	"7JoEo+DUBNKfhUZtS+soYdllDXkVWWioj2XZHIB3r7cG5SQjzQmWAXCGjLx63PHeVzEdnMhXqPCyhOp2",
-	"CfJ9WSpX18RFqW7XVtRLt52zBX1OCnKKFkJ1ji/LnN/7UGkObjzwb4BTKaOD0zWw7nEKzw96UZayMJbn",
-	"+Zqhnoo5976wND4CE1WW6Vini1UQgCeTYnac/UBXfLTW0MuUJVDlg3khqjCmCRiU9C4iuK2+9tFCkDkR",
-	"HktOV4shS2e+9BEyWFiIkRcHby0zxdM7v+8Llg7N7Mg8tDZ/UGm3x0qH20F7mSDUEkUWgltgzVwpXwOz",
-	"JLjfFSdWA6ITKt+xmArhziwqFzAAZSRRmI1aNlFCjHz99v8DAAD//w==",
+	"fi/Pyn3l+Q0rhVZXSLtCFqPaP4btU3tlE3MBskiLS/fTTw2i1KVIXvMk3ghA+n/J+9rmtm2uzb/C0exM",
+	"2hnaspM4dxt/2Emc102aZGO3nmezWQ8kQhIqitBNgFb1ePLfd3DOAQhKIEXJVJT2/tLGNgmAwMHBwXm5",
+	"rkUuxmN0nI2gtoJnoKcGoho4D1f2yfGxHe0uxX0S5+pqQreY9ZJcV7GYsiWoCkANjxIZrYV8iYV/Fbgv",
+	"XGo2E5bFek2abIKMFsNpGVH1K0TDSJh1yTjOycmH3NJfTs2yOQGzQWmxGpP2EqMm4e9omzAF1WO2Hg4F",
+	"0Q7YTUZQFsOgkFXn9oRlyQNlfdxYD1vomDwO1j0GuLzx35lI/0rMKwdEyrQ13i0j5Wbj2xwSpqF7HBFX",
+	"pDZd5oq5kt2ooVAKroH48zwVHNlO8jF3P40LkaZS4+afyEJxM/k3mMGelykmNwOWJd6PiWAzCb8ZCaQ/",
+	"HeZMDyc3A8nydh+9YzmL/9UXHt5NVTS2OUrcptkRp4By1evzDk1HH+fhTHWq+dqm+7iXCDUvdEhh4fk0",
+	"Bz5i8yueqygRCsrTn+JlSomEb4cEMcKLzRZAXjkT2U1RF9UGUztS4r+5dX/BCzXVPiGuJA0QasGw/FYG",
+	"TafZqrLQTeg5eZEiAF5F1TtQ8WCLi4zXIMxvaYrtCpVHsk2ptTgeFIjYia4njzgJwT2QL3fJDGu9kPdP",
+	"xmjPMdJNhoNrJTRdv2eJ3H2+2kUUzMythRNcphk4qpGxUkYDM52IQGGRMinh4IFCe4TpyhFUWkbguUhZ",
+	"ksBxgm5LokGcCn1jtmvPol4FQrTB86PIEnl8PWE7mZnm5d63tQgytibCds8fyAn7jnLhA1feAce7gpdn",
+	"Szmqdk78LFvkgIQ6CqCVgZ8BKYyp6aavJ4La43eY9r71BND7IJWI+ReGdm2IbeLfyyIx9BVUL0n2gi+C",
+	"WeQtUGAdKt63uFfnbPDIYRA90KaNF+NJ+HjoKokRjNTGxLCg3T9k4EZY11Oj0c2ggsdgt0SxGcXaTNTx",
+	"9UTuhGAN9uq37cKigDcbIg8oEcXp6kQo+mEcAtQS7d0PRsqCd0OlRZpa9J04ggObAAUQJAQwQOxGZR7R",
+	"rpttxByAd8yBR2FbeWNaDJe/a7a5LKyCtQRv1ImxGbD5CCThsSTRjt0NrkebbkA+43eQQM5cZL3yjhX+",
+	"K8+8KKmAAk3XsYzj5AUu0QqhrOy34cJ4cGU8i0pgqA15ITSyyu2MPteOIKTBW0XxQBuWYTyeppuLI5Vi",
+	"Y47VT6FTHnPyIJ6OAkO6zMcys4E/t608UQ+eRmaYO+XZY/53yM1B3l6Wpq5WOS4x1QEor1T8QZFhIf7v",
+	"8hAAHgNgYyIIEPSXOX/xPGVDTvBW0Euwk20g1mpVeIVf1x4fFklyN30+Y39RfezTM6+4OaTf19GgTRuQ",
+	"+Y6sbuBdNPuF7h9GtuEZBM0dYR2m8uFCZr4m+zueGzSbCMdaknNRYlDg6NhF+W6nAOqQRyt7GVut3aSX",
+	"tlO3OKMRwfIgYhzkLEI5JyF8k/MNKlxSntzIEDxRaBkvSYncYyGv2W5qpYMNEqJsMsMR2TgIXrWl+djF",
+	"9TBtQZ780SyvpaG8YbrhrGcqWuRCm7MvQbSUkcxn5pVewjQ/0mLGN4YSvNPF9kgf+7V+Qt8LFTD5F/jH",
+	"1okf3upscpDZpsNjSqehBL5pA4UGoOTvFMfHN2PXenhEmebJewJaWC0XWLB0epSXuSZ4YCmudYoooZo/",
+	"LQvKEf+RD0XClQPGibSU0YAl6TrFq8hWmRx3qkRuGQYAubFdNjkwgxCpw1TM4wgcwmBxm58tSikDTldK",
+	"+8/wISP1MHH2mig80hZVAFQ8oi3LMR7NtuIZatq8E85oxxR85tAw/XgD8Ub8TVBjmtePblmeMQhifDGf",
+	"9QzKY67Z8gIbvGbL19Qm/fJqwrPXttFVJ/Y13PB39mFfcz6lal/7bTPczBB/WOC9aVJgNA7yYeHQKbLg",
+	"jYSaa5+8Zftf3cBmi4l/F5xS+DHbpBLpY5ofu+52ifXZ3Xntqim2OHCC5EXtN8hqNKxGM8HIfs9ExbMF",
+	"REfpYLOHSmh1fG3LEXZwUpmLDEzQRKb8jcgSZSdqxabfdMg44pWV8n6Ep8Ei/zZHT4nDHXaIrLC8ADxf",
+	"QIktsqakESmnFmAMahZL/Qo6RvH2pekfF9nvULgdxLaW45wr1d5ZaukGwwnYxM0sVDTgUOTr5gHrBLZx",
+	"y5Zrvd6XhSCtzjX0MQXMqQBxvRyDVxIBm1yBH5QLDllGjAteY5sR+hCL2/aIaxrcQROpaghwEs5SZTMT",
+	"yqOSPM7gE1VRFZ4Qi96s59RhaI24UqA1/FJ/wTbWvJPz6RgHucMWtT5u3KRB6uolEUrq8roJUrJ27udy",
+	"oepKjAgjuJ1Cnyw/y0WwboQKUDZbBe7JGIcVXlnoJ5zybpSMGXTEUtA3sIOxLJ3BDSrM7biS0AvknC7V",
+	"QudiVikZr8EINRsGrK1w1GwLdGgkt6xJCpmxJZl1eF0Hh8URv+UZgXIjZFoiuXWSQ+q2jaAwgBzIdA3B",
+	"SR2diMtt0TKaca63qHDsBr26tWVJMmszTGwdr10bb3aD0oWMC0RZtYVdsBOfw6I0wlrZSquXG/q9ZZNo",
+	"+KCXfw25SwPY92ftaAyB+bnxS97YEW2Fkpiw5QM8t84jhHMuI0iYvpbJiIyPQDxqWxqRrQlTSriBgDnl",
+	"WK0cgj6xnbXdgptYTpyDYT29ohMil4blvKab9laQLUCVVx8mkxEQ2s3hFjhMOcsBxwnqlPFgq5Sr+xo8",
+	"eCB4CNegPsFgaX0ulhqlUpz8r/Vl4HaTBsYA3FBuCI6lfctRlGqgMpZHT54E6qil0jf1/Dfw5zCllqPg",
+	"W0WwW329dgnJJtdskPIYW6kUJqRiJsLQGDmf1UTKJVw6KJMGH+OIEQDVH0i6hTFdc5oC2jJmdsosnGfJ",
+	"/wrFnCy+wFQggM4M4zTOBlNsqc6x2ITIBIwhnLEZR2cG4OwwhSz/sReqEPS7tmtOAaIr/pfeKHq3PFci",
+	"RMFVdYjH0cl6uut6NK/OfLe90EaLV7fyup4wLYhsJGvo6SyI41M3Q+jmojXAMBKsOeaCQgFWlkTV6D3Q",
+	"i0G57HGEnmK0k2YiTcWM65yr2KJzRFORAm+migGIWvlPRQz4p00f45SrKOHjnJuXkRB+yFKeJZYf/jh6",
+	"meeS8C3nuRykfBYlcljMzCpGP31+dRH9+vjsXz8TbBqb2UnnaUJfprSUCZ4J9sOcY9BIuRny8f8lzgKe",
+	"4ZUIM896v729whptbWyw3iu8afQ8WeidHJ8en1heKDYXvae9R8cnx4+A9EBPQAL7bC76iOgHP4853F+M",
+	"wgZAvbdJ72nvvVD6OT0DNWdzmRFs3cOTkzpBds/17btgZI8YMTg3v/MJpxSEUFmIod6VMZmxtWjAlUi4",
+	"u/3HUcYXPoKCZmNw1mHvva/mpJQq8Hm/sSmnhw77dRdyvnTfE2VygVIxnHBKkB6aBwAVLPR93+LKcvbv",
+	"jKh8M71qiUjF4e//jA+4KZiznM04IMU9/RLQj4yWAHzAvad42bUpkTbjr1Qc6AREtQYVWWVA55dAPOfr",
+	"2ho8XFcfb0ulRihpBPyo0E+MLpV5oe2ZQP4hjBVneNO952p9ooIjQMMMdWOGNOV87s6OnMMf1DkFslV0",
+	"dvIIfRlmi5ozy/L4Mp+8t3alhywd9ocFnmPhxb1g6fCi0IqWhCv9nOhbhtJc19GDOp+nYggv9f8kLkf+",
+	"F5vN8X43YIrfgFJE1PqHD83kzTXCDv+rBOc/seXE8NPp4wqS9KlfUX16EvdylogC8cUfPqnAC59SFnzv",
+	"6cnxv775wtNoyxZaWRb9lTQ9I4Pfwpt7wzRs0zVw00PPVWm9QkaJLlTEtQNeR2xec1YCTQDcgnycLyxj",
+	"ttnRJEFGGoqUaWluaVUxIg9HvRS9KPh9hChlgBSIrq+nZls/OTo9PXr4qLcqJeTF+BIWPKxg671/9ahX",
+	"I4WnxydPqoJ4evzEtMt1SbB/cvzLugQm/t8fWuJ7bNOXybNfTs7i3kKoCU8cz/zJt3h9xI9OvBGfVkZ8",
+	"VrtvVscKnXtj/XXDUM+8of7SbpzezH5+c1Y/s2fNIz05frjltP7ijdUs0tpgvzqauKe9kSxyaEg5TFdA",
+	"Pnt4Ai4jc0e6WbhY1pfGaNjX1nrlRcEPpFY+gPEfViiAGQce4jLVD4h4u7Kzyg5KTBqEXDeWskUlhfsO",
+	"1Nj/RKEA2vPmSEzkUBnFckS/O54lP7fTRkSO36iQXuMz99BJbMxJnJ4+PDmJe3KgeH7L6BL/5c6Cn/TM",
+	"nYko+0lNHT8xhtItAHjduJyD0zN0C5oGzTaz7xNTY6WJh8ePt2liIrLkRhbasvYvnL5sbOOx2UB1T5Qb",
+	"6GHr3YCzfqANYTtvOmnhXtfBHngD4TmlMbHAEQ6YqY8tpKK5xOHVFPfAOOeLdgLuXPX18v3BgVh2JN4Q",
+	"qIWD9+T06MRoeX5rpgJEHXGvwQGHLNsxIfj3UiQDgLpYe/DCbHtNGUl1LcwZlgAG3//8pu796uP+MfOr",
+	"2Squ/9Oa99EQ/oJgQ6dG7qlFqpBobuCrRTNe/UuMpouxxe1sZkWa+nZKxSYZylQWOTj9AAqYgDIIDBwG",
+	"6hsErR/HiXOPp5bArvp8cLfvvNlBBA91+GHfTVsdkigp7A9lwWD0QkYyODH5rSBlfn918Cz1MLOhKsDm",
+	"HJVcJAoB3cyo1gqUS+BuSDupPS5nMuFp+4NynksopG3UJJ/oocPcAVfMwfJmFzJNWwoHfdGBRNP13iic",
+	"IuHRreCLjuwx154RJXvLayckjvOoXkT+NxHI7Cwgq3qsIhwjNuQ3asjMo19Ojk9jcw84OX5M/z/9apRs",
+	"lsxYPkWNSprbEdKUV4ZHx2dGyfkydhb35hZEyYEZPXLgRadAgKqmNxh3eHpyfHIKZIpzOvkgfIYMs1XM",
+	"aPOq+7v5rhtHouM/dYJDUoC4gngvrQUZ5v1AYkx9NwnxgKeCjxwOM0tuBdJO3duPYeFQkJ1cKGQf9PKM",
+	"OEc6l2FBCLlmDT01CpjZQGhgPecI6GErsDZvC3uvbNoXny1F+c4bwxKrO1Ns9XZvpRsm4MYYK9ayr1xx",
+	"W4sUDvlAMmU7bxIqWPIHKjI7qCufGMtKBnvIniHiTBQvV1xbQopb3nvMtJYcA3kpJMeAkd9GhiAgVBs3",
+	"ec31hX1ml8iCe7mbA4QlSc6VigCRntL6WBnWgtRGNgOnOmIgJQXmoK14EHFM9fGUzzzjix/lw1+LW27L",
+	"SfA7CSHQTgeVTRl7LuPOMZ9JKDMMf7gnAGLO876ZMUuwFRSES51zNvtsH9u4/TT/S/fhbnak4NUtPNE4",
+	"JuortAPtMHAnIHiPQm49jpHWrvYkTbsZD8K5AYWf4vktz48UzyCfI9PqHD3a8MMD5XF7rXxMuRj/JYsc",
+	"4IICqwHm/xFCjdcE/OQtJxi8rRV7u1XwQfZaKeDH6zGuS07MofdbCTMGgogsYdZxTZCncSLmqryskBZA",
+	"PTkHfQEwwwDKt3kFZhuU4ay3zyiMaT8g8SCMY0ipNJ9phhkTRQrH4ki4+Z875AGXXDa0sfjhhGXDzjZG",
+	"dSzA5+4RPmE0G7ZEIsdmRxrzIHF+XqTbsgtxZZOay3WwaT81Vk3OmeYv5HhPsv9CEpVXK8E/7bLfOoPD",
+	"TGOZCjPl8y421rMkwfv/OWR3xBEbY8wXco3BcoPkEJ5ZTAlasRdmeaqr1b/DKtFvTdvHLtmeds8LOf4D",
+	"bqu1c9jFpJl2YlAp6DMBsBP6hQs4QDBfKxtkUOuTt5alEBpM+QgIZULeMT2cBHYFwE38KLvi5G+7K3Ae",
+	"XUIXwP86T9l5lPNRoawue3zyK+ZyWZMMMT+QimA1jadp1/QhRQZ13q5iUWPKDmWeXJjW9yQX0Pah9OWG",
+	"/e5Jh7mNdyAdOJ8R86thqdx7xLk+BzMRkDotWYhIEK6AZMMnjLeS8YpzXSsZI5nzIcO1rVOsr+wze9yH",
+	"ro+a6Xbj7CZwVUZrzVWWIrhG1QKmvcgicH+BxyRni2jA9YLzbH1Sd9Wz4cWY+NWIdatRlrHtcTm8Wrka",
+	"e9HWuvn+JaOrFqyr4KINHuhczBTRe65kgULx04DzDMvuKHkXk2MHS1zRB4gQqGKbEVkd696XFEHmGxfU",
+	"4tA3ZhZaB837V48gk5pFEPo2+gEkOY4oCg9Jh/8uOELbY9YhFI3W5xxuTjLsUrTwc2s2up2wbmTIxgFg",
+	"xhAjk9F5uzp7cKoiqFVZUOgSqvG+AxeTIjMSOcOsmX3KDoL7qQ0273t6ahdHkvd6R7brAxXRsONVFDvn",
+	"WvxTFjnWlQYuaXHHJsqlZrl+b2ES92GiYOPbWq/fcWGe8zEQSOLC7GZE1Fyj14S1f4f/sJe1hKccIWKq",
+	"y/IyS7xFOej0vATgdjs55l5FAmrkdmk5MCOKEHcnsvHGB0myNmoIf9L7OqdKsv0PqvlacAUH0D52nMO8",
+	"/SG3GxnxUAOVL6MSCu2BArPy+21AlIX+nc6Xm/bjtdATY+raRTvoDF6xKdaxALvUkiAreGJsuplQmk0P",
+	"txPju1BVB85wo421CVevbo+DedK/G8qEN7q/LjmiHm8wIyGWCkwPnN1Slb2Hyb1GTBSyJst89IARWWL/",
+	"r3UNFQyq5BJzCfklKAGxU6EdZgSybgzU2OogVrHUSxCbJubcvRq8dmHqEpWZSJHJdGhrV++5fT5mXqsu",
+	"K4Y8ieBZWtSUSeCtKpFm/oXuzL4N7xmia9ltx5S4C232TZ8SMxq2zzN8Yu0LQ7I3L/I5gpvsNvhP9P5+",
+	"5Y6+qEbstJQp3oltSWAXwRsxnEDLgO1fXr5ylk154gufmgPQtXkMiHMIctPI5D9I7OYTiRgDP+L46603",
+	"lgCZ656sN2j7IM5+6BlIdOu8Wj5NOnAkd3EtBl0MtZjmvCuZuwmlCdn8s0hoimpSBmwVovo8WoH8bevh",
+	"rQikmnDe6F0EvlV4qF0WxlDdVuffIZ4NRMbyAJ9Hs9sn7k04s16PC+zs6IVQc6mERXip91t96yYTiAbj",
+	"cQ4wFV1c/vE310xSH2UILrWzi6UISM0HqT9AOtg+lAU1vmuSyFsHQUFY0ObAcRgPTEeE0nhPoXkhXR94",
+	"pEF4yPwLyl9sSZ4VHoCFqduvCDPd9SJdcv2R8Kv3sUzQ9sfRPdfJAdo/UF2ltuFKsAzbBTdwVq0ah6HX",
+	"h05JWTd6YT/ZZ/Z5dtk+ahSoG2d3jlzbZExwcToEH+HG1bX32/bev6N/bXJhfIaUcxpPr73UjY08dKAD",
+	"YFje8W62/1jKhKrhanA5zNGy4Gna6ZSGz5dyHu/pqKjRMc+SpJz9NtcotmgciAWofP+qF/c+m/+8f2P+",
+	"9SZIRBtC9QNkJYzrtnJsIAR9u/QAAnkLAoCYuzTPkqfRgkAwQ53RcV92N2da89w8+f++vP/89curN1+/",
+	"nB6dfR38z//Ra/HB1Z6ZphRmqu4L+lBKnpitBGBT1+DNmchFNGPZEqEdaqYA/1QBPxEzs+pPToBnAn84",
+	"DWAvfW17kMmh5uE84Vam6ne8ndDeaVbwlHQiOstIesf53NNaFmQ8jv7Xp5ev4+jTh9fm0Lzmg09xVMxz",
+	"zNvLMEUJSKWzJXrtIDE5treaccGVilyWc548UNFQ5uasPTe/hvzShyfRb8+htbMThJqSWTQXf/FUhfVh",
+	"zVGRIjF+7fmMtGjNftEQDOGI84RqJjkDjNyQFDvO37WLScm1s09HD3xendSkrAuX4pXNpJCFBvrYXMwI",
+	"lszSsxEwHDp8UPV4KYyYs5jhK0DxHEcTniZGTXh+oYpbX8y6tyqg3uXICkxDdBKKv0hwDphTWm6zrpby",
+	"JUXhTXMY7iRkXYx2lvSDXm4hFLnsKTZfnejuryau/UPll7ZZYViHjhYYw/2OXLIMPno0k+dOBB649bdM",
+	"i00SEN5U2EDjFekzPbIpycl1DymQqp3ZtlbRv1VYaszmFiR9APyG+ghijxhCgSRASGA5t746SiXC4uzI",
+	"vN5qlGPJUlvK3TTAr3svP6y9RNqF7BKIi6TLDy3ZJYbCjglLjcmx5CyPMVw1WML/O1RAYbF16fN7you+",
+	"dGSte6mhwtZ/2NxoF9J1eP7dpUdTk7tmUqBh0SwU/bvydtQqc8Jf7cObC91OvJ+QYZGtAkkZ55TsV02a",
+	"igaFttR663Wj9zTzwp6OysW2+5SMoIz0BzzDypm6M/A5PLAThiq82YVnz64eFjmbJZowqDy1FSmAaHDL",
+	"E4sy7JWF14MI/HMWcUiY3/U1mnmyY812nnRZOIzEr4hrOSGMLbc5oYRhnho9aKki/h5LVeNZ/DjnmZv5",
+	"PRQZsTz5xMa8s3zCjhbbK86HY2/OxkSwjMlauIlZpPgw59pW7GOuu9HYQgM1wP3Ovj6dpBuq9y/oqfsW",
+	"72+MFn/MEMJeg4MdVBSO0FgDtzxnaQRcOUNeQqMj8lQ3uCxI76XkjFMxtId35Z26NbX87oCmGTn3ig2i",
+	"TC6gsF9NMVL5j9SwFlPv7kdVQEGL/oqn6Usc+X50EDQODKJdKaHOjIaEjv4Jm895xhNjA7ij5oGKUokH",
+	"DqilHLLoS/4E3KrAuq5W9keWOIABSJZeiCHf2W4HhuNNtTJ/4EP7NtEVcgwGjXQaZ3dRWgpsm8nHttfD",
+	"tSWqD6b75ZxowTEBzxaXr2codHvfBhL5/p3Mmu9TTOgP8jfZPoaLtPf2atHRbQcTBzBhi/iVkG03SoXq",
+	"bqrC6kxmO6sxikvWWVJmdl/J/AXbV21GyXV9j1wQWNEujutcaA400NbDh55FIy+Yp4NUBDKzNDzOkYBe",
+	"hCnnc8xL0UWeNaTwFI3JxYgN30wcgbx2Y4UxY2REmcgUsKZEXQBVcZbDnbI1f0Tc0DFG7qpXRLQfg8Hy",
+	"Oc+ag15rfbmYsK0/AEZTutGMcpnp2vrVkYKcRO87bXT4JMTMU9szhR7Po4dn7dy2lo0pEKQG1ODNUep9",
+	"HTUFL+2F6te+MMs5WJaQIZ3kuK20GcMZY45utY5GUfDq7ugDHGST3r/kHAChklZq/2rClwAfA4XfHep+",
+	"4hW1dGQWc4OMe6gkB2C+JFoA/WQVFqD63fwvS3gaVAwv4c/PEc95g3Igp2qKuWshOcVTtretubuFeP63",
+	"mHeS6ztnwykb87hMZSDC/sNn/7685fmS0qyzSo6WWQIauPmTUX4Rfr+KfmLRq1xA+U7KlYqu2KBIWR69",
+	"YJpFn+gloAX4P28//XweUW2Ev6JWgFAmMFqOdLmlOI2Z5gvWiCXwmh7Z5b5g3+1mE2FKCMRz3MXYAqxZ",
+	"0jhzPRZDHjtIBjRmkbjImxTielPrc9G/o7aslz6Udla1rcoX9nRVfAYYiTTmfebbKuypswtjdwKAAyPQ",
+	"RFzU5uVshXyywti+QWcuZD416gVzlIB3IKQ26U8HSt1Z+aS6shShka2ZMCrwPreZH70LVG1GruU0RSNR",
+	"yzHHGk2Pk97qSjacjhG1CMm95poYu3CMzrFlF6SmgMVJQ59Y7YNXmd8V/7jI9rfBflf8PneYRHJF+eYI",
+	"ppvDrzpYl/e8jtRfQaKrx6YZexhVIEHlopVuYrB0MCvEEcjCqVwusFkvY/yJhrKjiSxU4y3oDTywi2bC",
+	"N7sqUEy4OXVcjBLGXfqKRcWew0dXv7KPnBN3DYyJn5gwZsmFrenZV+6f100dtZpMeAyZ6OgVN1vT7EHN",
+	"s8hyk3bhjjL9oCylXKPBhDMdiewcedslzviMDSci4+tgnXXTTSvWv8N/tA3JY3ObDopxAAI5cWEX9QDC",
+	"LiqqoCIDgLaMIyXMjEI+C36qYgsfMFmdIwOULPTTyGiPmlMo57seQ99n4xiVw8rltBcuPIi4jQ37JxEi",
+	"RVdAksrVjVvYaW6p72+mhSEtP7AZdxKyF0xLaLxbpJKuFtQWR+GKWoBJAmrN7Ekio8KIekXrr+9Ruqg0",
+	"aP63GWF27E0PYg+fcjk22zOkCt/45lJn/FdwhIK8+7dDEYZkDUeW2JS/3ZiebuO5RpXyVHHaa6BVdS6Q",
+	"sT2gWGjeN+mVf1QhBUlbrTGtImPNQMCqAzm4tDYXVU6QEEAncelPlnmUiNGI5xj0BTxxNuUxReozZ7fB",
+	"a8bchkA/GpCrobAVsNepaNx974Teyep6J7q6RRDAzFToMpGIiMllVlUvptP6zfIsSd4J/Vbz2Z50NrXe",
+	"rdLuZiIRUHsu+BBuZFOxIx4szrAnO/07ofmsXXmlP/sHkieMztE8FNq6l2A+vAAz3HsgAYNopsNitlXQ",
+	"DkSjocoak2D+YyWUwK1XhXR3UOsGUe2T81A1yezvWSLfCX2Jjx5aaDEsr7T1e8Kdu1OZDFfZYG+H37nE",
+	"Sq8mLIc8kpjWHv+RjzmUVuR8JACq4c9C6SiTCyxSogTiAWJZVt1HVTFpAZvajJnaISpoXYDuCkSBcFI1",
+	"BHwR8kznTGCKTcKWnQEzvXRuHUudL0tA0GaQwVQo6IAl9f6Oz5wl7wUBhO8BYFUofZDiLdNxHVwQrKBQ",
+	"ugxiwRx1RdeFbcuRjYgYswmD9Ei5kkMKVS7BK5ebTVIPD7SGcIFremf+t+nUN4rLTMNzRhD/e5xq6KPm",
+	"5gaxe5gApbuJURmN7JkPEOdbeHNPtWAxlC+MjPluepcjqm0NJICCMyg0723cHbQY+8mftqv4H7xBYZXY",
+	"tBOaBpCd8s4HvQxZBvrbdOHf3ygX+XwrE31tx85syKzhUHNhtV1OePdyRwqM1NYCC+nTpC4p0QaxII97",
+	"whQSrDXGCu1cHDj2G3YqGmnE6OflvvDzbHyZZaoz+7/D5Xf+EJaRE5i4p4kd2su947mSWUxnW/V+5q17",
+	"vV2bJc/MRjq0wKNz3CY1jCUeK1CA4HDGjGiPmEh5UvuRRU3a+T5xu2gEB1HeNkOiRnfP7J/vr655mjo2",
+	"Eaybcqf3dno5oI1Q0TXpZVLme5xJ6qFmImmEHeAKo04fLCFO0N7QuXfO6tfqZPfv4P/tHFbl7vmuaGDo",
+	"pSLYuVU7E2+0zpqNXVFQDTJd3CxbexetpqJjTO7pImWI5srBYZj5AbNB5K6ywXmPh5SXoifg0tjJ5LZS",
+	"tB+b+x3n871DLh5EcX8/mUiScg/ZYkeI3SSQvWJzczN+HyfjmrG9pmXapadhOz8uPVd3zFxGjyErl7n/",
+	"ZBazkxwUUO+1jP5dsFzzvDqANZ6uTaRch9jQVg62gf58hy6XvcN/Qj8Nkc2OQOGcy8XOAeTam8ZjBPYr",
+	"hpMol3KGrNgYyXRUWc3YbSWw54SpybcWs7t5YsWMjXn/zzkfd5Oh7vr189HZcMKPLmSmc5nuPRP9mTeI",
+	"NsCga4CM6DTHGYpDu8XMfuNO8fEoT45+ZUejr3dPHn9rBUaJ3uxUKF2bmqBmDGBPm3ITnMzkbKg3MDh8",
+	"ss/scxvaPgKCg072qUDOzhI2w2hLniXKWoAQAkpykaaqO5a7ByqycxTJDJlTLMOl9MgP3W0H/zZY2kQ3",
+	"PirSCGkyYNSDZcQAG4QKYdTUXIgGMvHhBNx0eLubftU3n1wfMvjAZvxlluytmjpL1EFsI9PxC7O2daqF",
+	"eP49zsxlpCZywQlAAEJBcFryHKsAk26Khc2goAtzQC8tWquiuBN0FEczBim/4KzIreeUZ/o4uobiwMzc",
+	"kkv4UUooNddrN9iW0rHktYndFyznz5cvl/vKy3u55PeuUN1fdvf1BPLrVzc10uHbRVNcK7dzbQHlgPCF",
+	"2sy/2f71uxPfVPtaADuww5CAUOevzSnUYEkpjszcAjA6kMmSMBRd5h2IP2Xi3XZz5fFUN+jgNIVyQxUp",
+	"afak569SFpwW/w60Xr52Nzsb8vmN0m7cwN4XtJMeKstouAk53b6/Oyh0sX80/I+wD+UiK21hYstCVQ4R",
+	"n8oWjOnIzLmvXDGkf06HKCVxKtD92aobw5v7Wu83W34c4Szsz8HwMksO5WF4mSWXcCw2FUUpeqKjmFWG",
+	"pD+4fLCXUjCHAMrQ/JUcTtRvIP1ukwO5aVOpIc94g8lEYSV8ak+YktD4QZYcu240nWZyBhBKpXlkiwx8",
+	"ZjGhIg+kfLIsjXDAOOnUlrIjInHRbJDy6CdXzZrIMYiKhdfL5OLnehurKYWjSW5sRV6bu9GVfbaVp97c",
+	"ZXYnuaMu35lGvjmgk7VgAE/aUJN/H0iFtWkK6h4ZJSLxIM6jiVx0dJNz5zV0oSf2niaRJ1PxXBi70wEz",
+	"PiDohUiLSkQmIC9Ql9kfMnPtbAQ4TNO9ntzYQV2tGuvmVnw9kTNz+DpGJsVveRYlbKkAqooQ6EFreEhI",
+	"Zl7PSXHISqw6ZeYMIHDpTdA/IUEf5XJ2b3KRfxh+yulm/JSq9Jr1cwBStVDj5tEXtSAI3eBo2z7qoHi7",
+	"KaM37TjoEayrViWhPskvGB9OvB9EqWTktBE6SgUUurYV2s5hqKrrNzJnQd3SvRJZ8jG74imfTzAQurfl",
+	"ewXLJ8eqAUpZdYiZg0HMjOqA8CcKmpAyd1FPgNeBcOeOisaF1+sXrm24HRcNY6/9O/h/+1wr+/j+oqt/",
+	"0CztwxKGtg9iCONXNaEHVpRAx0R5eBrG4FMoMQXB0+XABQbcRt+FxS8lNokhjwY5EPtCPjRGZNfzRVbA",
+	"02rErJ/zOWf6e0tbTYa7Gco+BQ57OIjEYdc8aTjMrJpCn1Fu7lXm4O+Kfkpb0cYgcnmfnsgix0t1TNgU",
+	"SqIdApya5zYZJDNWyIAjXYfNNoXQv8J9skn6CNyxEX6GHtknHAx2UV81IhV3pmk3ZnIDGqIrFhkVaRp7",
+	"mK6Ak7GCLEpWNCU73vJoxNKUZwA2unHyzS+bZl7mU5GNr9H63j7X03+/GwxooggjkJQylRni4pj47bD1",
+	"I6rBXj/M60sIV794Dzid/px0lEXc7TxTNeH9KghX5E3xkvKlTtou7TO7TIF7udPC6eFEiiH344YjmaZy",
+	"oZBadMV77MZQK2SfiupX7gFSH0fcmWh1OK8kV3ptesNT6ERnwrmxT+D/jRfQQ/CnEyjxgeETn7mKm4vL",
+	"PygMIuc8A6wlFql5zlkCEwiSnBeZc5KjRt2AhNjm0qrc7G/ilU0AjufWYoJPwbaTNlvbldx8bbghQYCg",
+	"WZukJFo7yDy8+i6Ti6yzxD0xnPqSj+OPdF6kBH8FyGAY79Q2aW/GmSqqWD7/ZQwzc7z5OwQas/ld9YEM",
+	"c9Hfis3jb4M8Yr4KfAt1ZYwpy8cldosLvRKvalxBnioJU9168CXGPUbYx/0rV6SckukHFCOwS2n9ggSw",
+	"1iI05ra5C2xL5dogNkY1kAVeX2Xs7aY9RL+g8cNEv6DrulJGR/pjSXoVW3ZSqoW7H0HulTa6wawC/cJ2",
+	"RrDgVkCEXktfKp2UE+BJrI9jNaw/XNOORH1iwRWb8kvz0NusUanuPy20w+xOM3FqfRkoL6+EzDXGbc5w",
+	"/6mJmKvS95vwmcyUxplqN9d30MumAppXMh//QAeYxdCYEValyykfFhpKDBcTkXLinyuLfi2hWc3MtDIp",
+	"aLb258r8AfXa91xacALBegb2wpp62TrrIrQTiiyR9WfNa3HLHeRB9yvye5bIe6cgOqJy+Pyu/MDA8kg4",
+	"CPOcKwC6nAKPGKgcAk2FJGZED/Um2nwXzbEF0+zf2X/dTPnyWz8p+LEY1pvM5gy8oDc2guJNePTyio2t",
+	"eACLkNUKcJKZYdq4JN6Nyl39dnT0QWb86Deo5K6Jjzw+CQVIWt7t7Gd0cfYMyznZrSYh7pmpWpckpy9T",
+	"mY0tZLeDQlWWE1yhC7/5+vioRlShFQsRCiVAln+SaVjBDr5qrxdbcIMXlhrCHC5WRqOfPr+6iM7OHp/9",
+	"HCM55iKDCKzMgTm6GJi5GPBIS2+jOAnfWMmB0V3g95uz3JWREg5tuLLD33H3DgQau89s4jyBDbxh49ay",
+	"Y65ujomepR2xSXRSJP6sLGNDtkVFhIvnNtGQnNv41yxxVi5PFQ/CfXa/rLgG91tS89VAS4jDKvK097TX",
+	"B/ww+oTVsf6eQe0thoGW7ix14/J8c6uvXsi54MqvfS5fM+drMQ+89GkCnDJwF2YDBJMelVDdZQsWina9",
+	"ieuJJIBJe1nxIuQvCh54BWL1Pjrl1Bg3Xo2xfVsGv/SK+PRjPw/YmagJJjRQE8hkFxq1rZKk3HOXAOYV",
+	"1+GdayzL5gCHfb01qAwaaU4IGwAZZeQVUtiVBZ+zX8V0cCJfoMLLEirBJvT+pX8eURNOpwVW1MucnrMF",
+	"fU4KcorGXnWOP5Xp23ehKivceOCqAv9gRjaQa2DdeRieH3SILWVhLhHna3euVMx9i6G0IwMTVVZcWf+Z",
+	"VRAADZRioqP9QFdHttbQ85QlULCFKT6qMFYm3A3oXQTjW33tvUWTcyI8lpxuiUOWznzpI5C3sBAjxRFe",
+	"QGeKp7d+3xcsHZrZkXlobf6gKn2PYBC3g/aSeqglChIFt8Ca5Vm+BhZmcL8rTgQVxAxVvmPhMcKdWYA1",
+	"IHPKSKIwsbhsokSL+frt/wcAAP//",
 }
 
 // decodeSpec returns the embedded OpenAPI spec as raw JSON bytes,

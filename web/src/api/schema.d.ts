@@ -5412,7 +5412,10 @@ export interface operations {
     readCalendar: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description the ETag of the one that was read last */
+                "If-None-Match"?: string;
+            };
             path: {
                 /** @description the secret part of the address */
                 calendar_key: string;
@@ -5424,11 +5427,23 @@ export interface operations {
             /** @description The calendar */
             200: {
                 headers: {
+                    /** @description stays as long as the calendar says the same */
+                    ETag?: string;
+                    "Cache-Control"?: string;
                     [name: string]: unknown;
                 };
                 content: {
                     "text/calendar": string;
                 };
+            };
+            /** @description It says what it said under that ETag */
+            304: {
+                headers: {
+                    ETag?: string;
+                    "Cache-Control"?: string;
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             default: components["responses"]["Problem"];
         };
