@@ -6,8 +6,10 @@ import (
 	"errors"
 	"fmt"
 	"io/fs"
+	"maps"
 	"os"
 	"path/filepath"
+	"slices"
 	"strconv"
 	"strings"
 
@@ -91,6 +93,7 @@ type Intake struct {
 	insert map[string]*sqlx.Stmt
 	find   map[string]*sqlx.Stmt
 	event  *sqlx.Stmt
+	days   map[dateColumn]bool // of the sittings that were worked out
 }
 
 // TakeIn runs take in one transaction; nothing is kept where it returns an error, or keep is false. What belongs to
@@ -104,13 +107,16 @@ func (s *Store) TakeIn(ctx context.Context, keep bool, take func(*Intake) error)
 			return err
 		}
 		defer tx.ExecContext(ctx, usualRoom) //nolint:errcheck // it is only less room than it might have
-		in := &Intake{Snapshot: Snapshot{tx}, store: s, insert: map[string]*sqlx.Stmt{}, find: map[string]*sqlx.Stmt{}}
+		in := &Intake{Snapshot: Snapshot{tx}, store: s, insert: map[string]*sqlx.Stmt{}, find: map[string]*sqlx.Stmt{}, days: map[dateColumn]bool{}}
 		defer in.close()
 		var err error
 		if in.event, err = tx.PreparexContext(ctx, `INSERT INTO events (sitting_id, number, id, recorded_at, body) VALUES (?, ?, ?, ?, ?)`); err != nil {
 			return err
 		}
 		if err := take(in); err != nil {
+			return err
+		}
+		if err := s.wear(ctx, tx, slices.Collect(maps.Keys(in.days))...); err != nil {
 			return err
 		}
 		if err := in.whole(ctx); err != nil || keep {
@@ -230,6 +236,7 @@ func (in *Intake) Project(ctx context.Context, sitting uuid.UUID) (bench.Log, er
 	if err != nil {
 		return nil, err
 	}
+	in.days[row.On] = true
 	return log, in.store.project(ctx, in.tx, row, log)
 }
 

@@ -2,15 +2,12 @@ package store
 
 import (
 	"context"
-	"math"
 	"time"
 
 	"github.com/google/uuid"
 	"github.com/jmoiron/sqlx"
 
-	"fribbet/internal/core/date"
 	"fribbet/internal/core/kit"
-	"fribbet/internal/core/quick"
 )
 
 // KitItem is a piece of kit in the book.
@@ -147,83 +144,4 @@ func (s *Store) UndoKitService(ctx context.Context, id uuid.UUID, at time.Time) 
 	return mustTouch(s.exec(ctx, `
 		UPDATE kit_services SET withdrawn_at = ?1 WHERE item_id = ?2 AND at =
 			(SELECT MAX(at) FROM kit_services WHERE item_id = ?2 AND withdrawn_at IS NULL)`, instant(at), id))
-}
-
-type stintRow struct {
-	SittingID  uuid.UUID  `db:"sitting_id"`
-	Item       string     `db:"item_id"`
-	Cuts       int        `db:"cuts"`
-	Seconds    int        `db:"seconds"`
-	Untimed    int        `db:"untimed"`
-	TookForce  int        `db:"took_force"`
-	On         dateColumn `db:"on_date"`
-	RecordedAt string     `db:"recorded_at"` // empty of whole days
-	groundColumns
-}
-
-type groundColumns struct {
-	Nails  int     `db:"ground"`
-	Weight float64 `db:"ground_weight"`
-	Sum    float64 `db:"ground_sum"`
-}
-
-// addStints writes what sittings asked of each piece of kit.
-func addStints(ctx context.Context, tx *sqlx.Tx, sittings []Sitting) error {
-	var rows []stintRow
-	for _, s := range sittings {
-		ground := s.Ground()
-		for _, t := range s.Stints() {
-			row := stintRow{groundColumns: groundColumns(ground[t.Item]), SittingID: s.ID, Item: t.Item, Cuts: int(t.Cuts), Seconds: int(math.Round(60 * t.Minutes)), Untimed: int(t.Untimed)}
-			if t.TookForce {
-				row.TookForce = 1
-			}
-			rows = append(rows, row)
-		}
-	}
-	return insertStints(ctx, tx, rows)
-}
-
-func insertStints(ctx context.Context, tx *sqlx.Tx, rows []stintRow) error {
-	return insertAll(ctx, tx, `
-		INSERT INTO stints (sitting_id, item_id, cuts, seconds, untimed, took_force, ground, ground_weight, ground_sum)
-		VALUES (:sitting_id, :item_id, :cuts, :seconds, :untimed, :took_force, :ground, :ground_weight, :ground_sum)`, rows)
-}
-
-// Stints returns what was asked of each piece of kit since a day: of all days between two on which a piece was
-// seen to at once, or sitting by sitting on those days themselves, since some came before that.
-func (s *Store) Stints(ctx context.Context, since date.Date) ([]kit.Stint, error) {
-	var rows []stintRow
-	err := s.rows(ctx, &rows, `
-		WITH seen AS (SELECT DISTINCT on_date FROM kit_services WHERE withdrawn_at IS NULL)
-		SELECT item_id, sum(cuts) AS cuts, sum(seconds) AS seconds, sum(untimed) AS untimed, max(took_force) AS took_force,
-				min(on_date) AS on_date, '' AS recorded_at FROM worn
-			WHERE on_date >= ?1 AND (cuts > 0 OR took_force > 0) AND on_date NOT IN (SELECT on_date FROM seen)
-			GROUP BY item_id, (SELECT count(*) FROM seen WHERE seen.on_date < worn.on_date)
-		UNION ALL
-		SELECT t.item_id, t.cuts, t.seconds, t.untimed, t.took_force, s.on_date, s.recorded_at
-			FROM seen JOIN sittings s INDEXED BY sittings_by_day ON s.on_date = seen.on_date JOIN stints t ON t.sitting_id = s.id
-			WHERE s.withdrawn_at IS NULL AND seen.on_date >= ?1`, since.String())
-	if err != nil {
-		return nil, err
-	}
-	stints := make([]kit.Stint, len(rows))
-	for i, r := range rows {
-		stints[i] = kit.Stint{
-			Moment: kit.Moment{On: r.On.Date}, Item: r.Item, Cuts: float64(r.Cuts), Minutes: float64(r.Seconds) / 60,
-			Untimed: float64(r.Untimed), TookForce: r.TookForce > 0,
-		}
-		stints[i].At = moment(r.RecordedAt)
-	}
-	return stints, nil
-}
-
-// Ground is what the nails that a piece of kit has ground from one measured length to another say of its touch,
-// on the last so many days on which it was at work.
-func (s *Store) Ground(ctx context.Context, item string, days int) (quick.Ground, error) {
-	var g groundColumns
-	err := s.row(ctx, &g, `
-		SELECT coalesce(sum(ground), 0) AS ground, coalesce(sum(ground_weight), 0.0) AS ground_weight, coalesce(sum(ground_sum), 0.0) AS ground_sum
-		FROM (SELECT ground, ground_weight, ground_sum FROM worn
-			WHERE item_id = ? AND (cuts > 0 OR seconds > 0 OR untimed > 0) ORDER BY on_date DESC LIMIT ?)`, item, days)
-	return quick.Ground(g), err
 }

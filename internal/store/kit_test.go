@@ -2,6 +2,7 @@ package store
 
 import (
 	"path/filepath"
+	"strings"
 	"testing"
 	"time"
 
@@ -16,6 +17,7 @@ import (
 	"fribbet/internal/core/nail"
 	"fribbet/internal/core/record"
 	"fribbet/internal/core/temper"
+	"fribbet/internal/core/undo"
 )
 
 var noon = time.Date(2026, time.November, 24, 12, 0, 0, 0, time.UTC)
@@ -123,6 +125,26 @@ func TestStintsComeFromTheSittings(t *testing.T) {
 	stints, err = s.Stints(ctx, date.Date{})
 	require.NoError(t, err)
 	assert.Empty(t, stints, "a sitting taken back wore nothing")
+	require.NoError(t, s.GiveBack(ctx, undo.Sitting, sitting.ID, noon))
+	stints, err = s.Stints(ctx, date.Date{})
+	require.NoError(t, err)
+	assert.Len(t, stints, 2, "and given back it wore them after all")
+}
+
+// What is worked out of rows, the core works out: a trigger marks what is no longer true, and reckons nothing.
+func TestTriggersOnlyMark(t *testing.T) {
+	s := opened(t, filepath.Join(t.TempDir(), "book.db"))
+	var triggers []string
+	require.NoError(t, s.db.Select(&triggers, `SELECT sql FROM sqlite_master WHERE type = 'trigger'`))
+	require.NotEmpty(t, triggers)
+	for _, text := range triggers {
+		for _, does := range strings.Split(text[strings.Index(text, "BEGIN")+len("BEGIN"):], ";") {
+			does = strings.Join(strings.Fields(does), " ")
+			marks := does == "END" || does == "" || does == "INSERT INTO standings (dog_id) VALUES (NEW.id)" ||
+				strings.HasPrefix(does, "UPDATE standings SET revision = revision + 1, terms = NULL") || strings.HasPrefix(does, "DELETE FROM feet")
+			assert.True(t, marks, does)
+		}
+	}
 }
 
 // What a bit's touch takes is learnt from the last days on which it was at work, not from years.

@@ -3,6 +3,8 @@ package store
 import (
 	"context"
 	"encoding/json"
+	"maps"
+	"slices"
 	"time"
 
 	"github.com/google/uuid"
@@ -138,6 +140,9 @@ func (s *Store) Append(ctx context.Context, dogID, sittingID uuid.UUID, on date.
 		if err := s.project(ctx, tx, row, longer); err != nil {
 			return err
 		}
+		if err := s.wear(ctx, tx, row.On); err != nil {
+			return err
+		}
 		return tx.GetContext(ctx, &grew.To, revision, dogID)
 	})
 	return grew, err
@@ -167,7 +172,7 @@ func addLogs(ctx context.Context, tx *sqlx.Tx, logs []logRow, events []eventRow)
 		INSERT INTO events (sitting_id, number, id, recorded_at, body) VALUES (:sitting_id, :number, :id, :recorded_at, :body)`, events)
 }
 
-// project brings what the lists read of a sitting up to date with its log.
+// project brings what the lists read of a sitting up to date with its log; what its day asked of the kit is worn after it.
 func (s *Store) project(ctx context.Context, tx *sqlx.Tx, row logRow, log bench.Log) error {
 	for _, table := range []string{`stints WHERE sitting_id`, `landmarks WHERE sitting_id`, `readings WHERE sitting_id`, `cuts WHERE sitting_id`, `records WHERE sitting_id`, `sittings WHERE id`} {
 		remove, err := s.statement(`DELETE FROM ` + table + ` = ?`)
@@ -200,6 +205,7 @@ func (s *Store) rebuild(ctx context.Context, tx *sqlx.Tx, progress func(done, al
 	if err := tx.SelectContext(ctx, &ids, `SELECT sitting_id FROM logs ORDER BY begun_at, sitting_id`); err != nil {
 		return 0, err
 	}
+	days := map[dateColumn]bool{}
 	for i, id := range ids {
 		row, log, err := s.readLog(ctx, tx, id)
 		if err != nil {
@@ -208,7 +214,8 @@ func (s *Store) rebuild(ctx context.Context, tx *sqlx.Tx, progress func(done, al
 		if err := s.project(ctx, tx, row, log); err != nil {
 			return 0, err
 		}
+		days[row.On] = true
 		progress(i+1, len(ids))
 	}
-	return len(ids), nil
+	return len(ids), s.wear(ctx, tx, slices.Collect(maps.Keys(days))...)
 }

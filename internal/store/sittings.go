@@ -303,6 +303,9 @@ func (s *Store) WithdrawSitting(ctx context.Context, dogID, sittingID uuid.UUID,
 		if listed == ErrNotFound { // nothing was done at it yet
 			return logged
 		}
-		return listed
+		if listed != nil {
+			return listed
+		}
+		return s.wearOf(ctx, tx, sittingID)
 	})
 }

@@ -28,7 +28,7 @@ var which = map[undo.What]string{
 func (s *Store) GiveBack(ctx context.Context, what undo.What, id uuid.UUID, since time.Time) error {
 	return s.write(ctx, func(tx *sqlx.Tx) error {
 		if what == undo.Sitting {
-			return giveSittingBack(ctx, tx, id, since)
+			return s.giveSittingBack(ctx, tx, id, since)
 		}
 		table, column := goneIn[what][0], goneIn[what][1]
 		row := cmp.Or(which[what], `id = ?1`)
@@ -37,18 +37,7 @@ func (s *Store) GiveBack(ctx context.Context, what undo.What, id uuid.UUID, sinc
 }
 
 // giveSittingBack lets a sitting count again, with what it asked of the kit.
-func giveSittingBack(ctx context.Context, tx *sqlx.Tx, id uuid.UUID, since time.Time) error {
-	var rows []stintRow
-	if err := tx.SelectContext(ctx, &rows, `
-		SELECT sitting_id, item_id, cuts, seconds, untimed, took_force, ground, ground_weight, ground_sum, '' AS on_date, '' AS recorded_at
-		FROM stints WHERE sitting_id = (SELECT id FROM sittings WHERE id = ? AND withdrawn_at >= ?)`, id, instant(since)); err != nil {
-		return err
-	}
-	if len(rows) > 0 { // written anew they are added to what the kit has done
-		if _, err := tx.ExecContext(ctx, `DELETE FROM stints WHERE sitting_id = ?`, id); err != nil {
-			return err
-		}
-	}
+func (s *Store) giveSittingBack(ctx context.Context, tx *sqlx.Tx, id uuid.UUID, since time.Time) error {
 	const back = ` SET withdrawn_at = NULL WHERE coalesce(withdrawn_at, ?2) >= ?2 AND `
 	if _, err := tx.ExecContext(ctx, `UPDATE sittings`+back+`id = ?1`, id, instant(since)); err != nil {
 		return err
@@ -56,5 +45,5 @@ func giveSittingBack(ctx context.Context, tx *sqlx.Tx, id uuid.UUID, since time.
 	if err := mustTouch(tx.ExecContext(ctx, `UPDATE logs`+back+`sitting_id = ?1`, id, instant(since))); err != nil {
 		return err
 	}
-	return insertStints(ctx, tx, rows)
+	return s.wearOf(ctx, tx, id)
 }

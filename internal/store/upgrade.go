@@ -6,6 +6,7 @@ import (
 	"embed"
 	"fmt"
 	"io/fs"
+	"maps"
 	"slices"
 	"time"
 
@@ -72,17 +73,18 @@ func (s *Store) giveLogs(ctx context.Context, tx *sqlx.Tx, progress func(done, a
 	for _, d := range without {
 		all += d.N
 	}
+	days := map[dateColumn]bool{}
 	for _, d := range without {
 		progress(done, all)
-		if err := s.giveLogsOf(ctx, tx, d.DogID); err != nil {
+		if err := s.giveLogsOf(ctx, tx, d.DogID, days); err != nil {
 			return err
 		}
 		done += d.N
 	}
-	return nil
+	return s.wear(ctx, tx, slices.Collect(maps.Keys(days))...)
 }
 
-func (s *Store) giveLogsOf(ctx context.Context, tx *sqlx.Tx, dogID uuid.UUID) error {
+func (s *Store) giveLogsOf(ctx context.Context, tx *sqlx.Tx, dogID uuid.UUID, days map[dateColumn]bool) error {
 	const where = ` WHERE dog_id = ? AND id NOT IN (SELECT sitting_id FROM logs)`
 	var rows []logRow
 	if err := tx.SelectContext(ctx, &rows, `
@@ -98,6 +100,7 @@ func (s *Store) giveLogsOf(ctx context.Context, tx *sqlx.Tx, dogID uuid.UUID) er
 	}
 	var events []eventRow
 	for _, row := range rows {
+		days[row.On] = true
 		at, err := time.Parse(instantForm, row.BegunAt)
 		if err != nil {
 			return err

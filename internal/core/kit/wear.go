@@ -31,6 +31,15 @@ type Stint struct {
 	TookForce bool
 }
 
+// And is two stints of one item as one, of the earlier moment.
+func (s Stint) And(o Stint) Stint {
+	if o.Before(s.Moment) {
+		s.Moment = o.Moment
+	}
+	s.Cuts, s.Minutes, s.Untimed, s.TookForce = s.Cuts+o.Cuts, s.Minutes+o.Minutes, s.Untimed+o.Untimed, s.TookForce || o.TookForce
+	return s
+}
+
 // Owned is an item of the kit with the last time it was sharpened, changed, charged or refilled.
 type Owned struct {
 	ID       string

@@ -24,6 +24,11 @@ func (g Ground) And(took, sd float64, touches int) Ground {
 	return Ground{g.Nails + 1, g.Weight + weight, g.Sum + weight*took/n}
 }
 
+// Join is what the nails of both say.
+func (g Ground) Join(o Ground) Ground {
+	return Ground{g.Nails + o.Nails, g.Weight + o.Weight, g.Sum + o.Sum}
+}
+
 // LearnTouch is what one touch of a bit takes, mm: what is usual, joined with the nails whose
 // lengths were measured before and after it (conjugate normal with known variance: Gelman et
 // al., Bayesian Data Analysis, section 2.5).
