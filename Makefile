@@ -4,7 +4,7 @@ GO ?= go
 REVISION = $(shell git describe --tags --always --dirty 2>/dev/null || echo unknown)
 PACKAGES = ./cmd/... ./internal/... ./e2e/... ./web
 
-.PHONY: demo build test quick check generate generated-fresh web unit e2e bench load chromium screenshots release mutate clean
+.PHONY: demo build test quick check generate generated-fresh web unit e2e bench load pages chromium screenshots release mutate clean
 
 demo: build
 	@bin/fribbet demo --listen $(LISTEN)
@@ -62,6 +62,11 @@ bench: web
 # the book for the next time; making it takes five minutes.
 load: build
 	$(GO) run ./cmd/load -program bin/fribbet $(if $(PLACE),-place $(PLACE))
+
+# How the pages of the table start on a slow phone, beside an empty page built the same way; told there too.
+pages: build chromium
+	place=$$(mktemp -d); cd web && npx vite build --config bare/vite.config.ts --outDir $$place --logLevel warn && cd .. && \
+		FRIBBET_BARE=$$place FRIBBET_BIN=$(CURDIR)/bin/fribbet $(GO) test -run NONE -bench Pages -benchtime 1x ./e2e; rm -r $$place
 
 # The contract's two sides, generated from openapi.yaml.
 generate: web/node_modules

@@ -27,7 +27,7 @@ const atRest = 80 * time.Millisecond
 // shared is the one Chromium of all tests. Each has a room of its own in it, with nothing kept from another.
 var shared *rod.Browser
 
-func browser(t *testing.T) *rod.Browser {
+func browser(t testing.TB) *rod.Browser {
 	t.Helper()
 	own, err := shared.Incognito()
 	require.NoError(t, err)

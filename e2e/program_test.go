@@ -21,7 +21,7 @@ import (
 
 // program is a running Fribbet.
 type program struct {
-	t       *testing.T
+	t       testing.TB
 	address string // http://127.0.0.1:…
 	cmd     *exec.Cmd
 }
@@ -35,7 +35,7 @@ var demos = struct {
 
 // start runs the built binary until the test ends. A demonstration goes on with a copy of one that was filled for the
 // same moment.
-func start(t *testing.T, args ...string) *program {
+func start(t testing.TB, args ...string) *program {
 	t.Helper()
 	if at := slices.Index(args, "--today"); args[0] == "demo" && at > 0 && !slices.Contains(args, "--data") {
 		if demos.made[args[at+1]] == "" {
@@ -51,7 +51,7 @@ func start(t *testing.T, args ...string) *program {
 }
 
 // begun runs the built binary as it is told. Make builds it and names it in FRIBBET_BIN.
-func begun(t *testing.T, args ...string) *program {
+func begun(t testing.TB, args ...string) *program {
 	t.Helper()
 	bin := os.Getenv("FRIBBET_BIN")
 	if bin == "" {

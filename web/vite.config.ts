@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs'
 import purgeCss from '@fullhuman/postcss-purgecss'
+import vueI18n from '@intlify/unplugin-vue-i18n/vite'
 import vue from '@vitejs/plugin-vue'
 import { defineConfig } from 'vite'
 import { compression } from 'vite-plugin-compression2'
@@ -21,6 +22,7 @@ const contractPage = {
 export default defineConfig({
   plugins: [
     vue(),
+    vueI18n({ include: 'src/i18n/*/*.json', runtimeOnly: true, dropMessageCompiler: true, fullInstall: false }), // texts are read at build, none in the browser
     contractPage,
     VitePWA({
       strategies: 'injectManifest', srcDir: 'src', filename: 'sw.ts', injectRegister: false,
@@ -42,6 +44,12 @@ export default defineConfig({
     preprocessorOptions: { scss: { quietDeps: true, silenceDeprecations: ['import'] } },
     postcss: { plugins: [purgeCss({ content: usesClasses, variables: true, safelist: composed })] },
   },
-  build: { emptyOutDir: true, assetsInlineLimit: (file) => file.endsWith('.svg') },
+  // What of the libraries nobody here uses is left out at build.
+  define: { __VUE_OPTIONS_API__: false, __VUE_I18N_FULL_INSTALL__: false, __VUE_I18N_LEGACY_API__: false, __INTLIFY_PROD_DEVTOOLS__: false },
+  build: {
+    emptyOutDir: true, assetsInlineLimit: (file) => file.endsWith('.svg'),
+    // What every first screen needs comes in one piece: thirty small ones are each fetched, read and linked by themselves.
+    rolldownOptions: { output: { advancedChunks: { groups: [{ name: 'first', test: /node_modules\/(@?vue|@intlify|@tanstack|openapi-fetch)|src\/(api\/(client|queries)|dates|units|i18n\/\w+\.ts|local|parts\/(AnswerState|AppIcon|RefusalNote|WhyTable))/, minShareCount: 3 }] } } },
+  },
   server: { proxy: { '/api': 'http://127.0.0.1:8642' } },
 })

@@ -1,27 +1,30 @@
-import { locale } from './i18n/language'
 import { $t } from './i18n'
 
-const day = new Intl.DateTimeFormat(locale, { weekday: 'short', day: 'numeric', month: 'short', timeZone: 'UTC' })
-const dayAndYear = new Intl.DateTimeFormat(locale, {
-  weekday: 'short', day: 'numeric', month: 'short', year: 'numeric', timeZone: 'UTC',
-})
-const month = new Intl.DateTimeFormat(locale, { month: 'short', year: 'numeric', timeZone: 'UTC' })
-const short = new Intl.DateTimeFormat(locale, { day: 'numeric', month: 'short', timeZone: 'UTC' })
-
-const at = (date: string) => new Date(`${date}T00:00:00Z`)
+/** What stands in a date: the names of its weekday and month are texts like others (the browser's own formatter takes 55 ms to begin with). */
+function parts(date: Date) {
+  const day = date.getUTCDate()
+  const two = (n: number) => String(n).padStart(2, '0')
+  return {
+    weekday: $t('dates.weekdays').split(' ')[date.getUTCDay()], day, month: $t('dates.months').split(' ')[date.getUTCMonth()],
+    year: date.getUTCFullYear(), hour: `${two(date.getUTCHours())}:${two(date.getUTCMinutes())}`,
+  }
+}
+const of = (date: string) => parts(new Date(`${date}T00:00:00Z`))
 
 /** Tue 8 Dec */
-export const dayOf = (date: string) => day.format(at(date)).replace(',', '')
+export const dayOf = (date: string) => $t('dates.day', of(date))
 /** Tue 8 Dec 2026 */
-export const fullDayOf = (date: string) => dayAndYear.format(at(date)).replace(',', '')
+export const fullDayOf = (date: string) => $t('dates.day_and_year', of(date))
 /** Dec 2026 */
-export const monthOf = (date: string) => month.format(at(date))
+export const monthOf = (date: string) => $t('dates.month_and_year', of(date))
 /** 8 Dec */
-export const shortDayOf = (date: string) => short.format(at(date))
+export const shortDayOf = (date: string) => $t('dates.short_day', of(date))
 
-const moment = new Intl.DateTimeFormat(locale, { weekday: 'short', day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' })
-/** Tue 8 Dec, 14:05 */
-export const momentOf = (at: string) => moment.format(new Date(at)).replace(',', '')
+/** Tue 8 Dec 14:05, by this browser's clock */
+export function momentOf(at: string) {
+  const moment = new Date(at)
+  return $t('dates.moment', parts(new Date(moment.getTime() - moment.getTimezoneOffset() * 60_000)))
+}
 
 /** How far a date lies from today: today, tomorrow, in 14 days, 3 days late. */
 export function inDays(days: number): string {

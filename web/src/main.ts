@@ -1,13 +1,12 @@
 import { VueQueryPlugin, QueryClient } from '@tanstack/vue-query'
-import { createPinia } from 'pinia'
 import { createApp } from 'vue'
 import App from './App.vue'
 import { Refusal } from './api/client'
-import { applyTheme } from './local/theme'
+import { followTheme } from './local/theme'
 import { router } from './router'
 import './styles/main.scss'
 
-applyTheme()
+followTheme()
 
 const queries = new QueryClient({
   defaultOptions: {
@@ -24,4 +23,4 @@ const queries = new QueryClient({
 if (location.protocol === 'https:') void import('./local/shell').then(({ keepShell }) => keepShell(router))
 
 // In a task of its own: a slow phone reads the program in one, and shows it in the next.
-setTimeout(() => createApp(App).use(createPinia()).use(VueQueryPlugin, { queryClient: queries }).use(router).mount('#app'))
+setTimeout(() => createApp(App).use(VueQueryPlugin, { queryClient: queries }).use(router).mount('#app'))

@@ -1,1 +1,6 @@
 /// <reference types="vite/client" />
+
+interface Window {
+  /** public/theme.js */
+  applyTheme: () => void
+}

@@ -22,11 +22,13 @@ export function chooseLanguage(to: Language) {
 /** How days and numbers are written. */
 export const locale = { en: 'en-GB', de: 'de-DE' }[language]
 
+const point = { en: '.', de: ',' }[language]
+
 /** A number with so many digits after the point, or the comma. */
-export const decimal = (n: number, digits: number) => n.toLocaleString(locale, { minimumFractionDigits: digits, maximumFractionDigits: digits, useGrouping: false })
+export const decimal = (n: number, digits: number) => n.toFixed(digits).replace('.', point)
 
 /** A number with every digit that it has, as it is typed. */
-export const written = (n: number) => n.toLocaleString(locale, { maximumFractionDigits: 20, useGrouping: false })
+export const written = (n: number) => String(n).replace('.', point)
 
 /** How many there are of something, thousands parted. */
 export const counted = (n: number) => n.toLocaleString(locale)

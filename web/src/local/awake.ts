@@ -1,18 +1,11 @@
-/** Keeps the screen awake, where the browser allows, until what is returned is called: wet hands unlock nothing. */
-export function keepAwake(): () => void {
-  let lock: WakeLockSentinel | undefined
+import { useWakeLock } from '@vueuse/core'
+import { onScopeDispose } from 'vue'
+
+/** Keeps the screen awake, where the browser allows, as long as a screen is there: wet hands unlock nothing. */
+export function useAwake() {
+  const lock = useWakeLock()
   let over = false
-  async function ask() {
-    if (over || document.visibilityState !== 'visible' || !('wakeLock' in navigator)) return
-    const got = await navigator.wakeLock.request('screen').catch(() => undefined) // such as a battery that is low
-    if (over) void got?.release()
-    else lock = got
-  }
-  void ask()
-  document.addEventListener('visibilitychange', ask) // the browser lets it go with the page
-  return () => {
-    over = true
-    document.removeEventListener('visibilitychange', ask)
-    void lock?.release()
-  }
+  const kept = lock.request('screen').then(() => (over ? lock.release() : undefined)) // given when nobody wants it any more
+  void kept.catch(() => undefined) // such as a battery that is low
+  onScopeDispose(() => (over = true))
 }

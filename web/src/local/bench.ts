@@ -1,7 +1,8 @@
+import { useIntervalFn } from '@vueuse/core'
 import { computed, onBeforeUnmount, ref, shallowRef } from 'vue'
 import { answered, client, Refusal, type Schemas } from '../api/client'
 import { now } from './day'
-import { keepAwake } from './awake'
+import { useAwake } from './awake'
 import { kept } from './kept'
 import { atBench, send } from './carry'
 import { asides, forgetAside, isTap, put, waiting, type Aside, type Tap } from './outbox'
@@ -112,16 +113,14 @@ export function useBench(dog: string, sitting: string) {
   }
   changes.onmessage = hear
   changes.onopen = () => { if (Date.now() - heard > 1000) hear() } // held again after it broke
-  const again = setInterval(() => {
+  useIntervalFn(() => {
     if (changes.readyState === EventSource.OPEN && pending.value.length === 0 && Date.now() - heard < rarely) return
     heard = Date.now()
     void read()
   }, 3000)
-  const awake = keepAwake()
+  useAwake()
   onBeforeUnmount(() => {
-    clearInterval(again)
     changes.close()
-    awake()
     atBench.delete(sitting)
   })
 

@@ -1,5 +1,4 @@
-import { defineStore } from 'pinia'
-import { ref } from 'vue'
+import { reactive, ref } from 'vue'
 import type { Schemas } from '../api/client'
 import { today as day } from './day'
 import { kept } from './kept'
@@ -53,59 +52,66 @@ export interface Draft {
   sent?: boolean
 }
 
-/** Unsaved sittings live in the browser: a closed tab, a dead battery or a stopped server lose nothing. */
-export const useDraft = (dogId: string) =>
-  defineStore(`draft-${dogId}`, () => {
-    const store = kept<Draft>(`fribbet-sitting-${dogId}`)
-    const draft = ref<Draft | null>(null)
-    const past = ref<string[]>([])
+const drafts = new Map<string, ReturnType<typeof draftOf>>()
 
-    /** Goes on with an unsaved sitting, whatever its day, or begins one; tells whether there is work in it. */
-    function begin(plan: Schemas['Plan']) {
-      const unsaved = store.read()
-      draft.value = fresh(plan)
-      if (unsaved) {
-        const told = new Set(unsaved.nails.map((n) => n.code))
-        const nails = [...unsaved.nails, ...draft.value.nails.filter((n) => !told.has(n.code))]
-        draft.value = { ...draft.value, ...unsaved, nails, current: Math.min(unsaved.current, nails.length - 1) }
-      }
-      past.value = []
-      return unsaved !== null
+/** Unsaved sittings live in the browser: a closed tab, a dead battery or a stopped server lose nothing. */
+export function useDraft(dogId: string) {
+  const there = drafts.get(dogId) ?? draftOf(dogId)
+  drafts.set(dogId, there)
+  return there
+}
+
+function draftOf(dogId: string) {
+  const store = kept<Draft>(`fribbet-sitting-${dogId}`)
+  const draft = ref<Draft | null>(null)
+  const past = ref<string[]>([])
+
+  /** Goes on with an unsaved sitting, whatever its day, or begins one; tells whether there is work in it. */
+  function begin(plan: Schemas['Plan']) {
+    const unsaved = store.read()
+    draft.value = fresh(plan)
+    if (unsaved) {
+      const told = new Set(unsaved.nails.map((n) => n.code))
+      const nails = [...unsaved.nails, ...draft.value.nails.filter((n) => !told.has(n.code))]
+      draft.value = { ...draft.value, ...unsaved, nails, current: Math.min(unsaved.current, nails.length - 1) }
     }
-    /** Changes the draft in a way that undo takes back. */
-    function change(how: (d: Draft) => void) {
-      if (!draft.value) return
-      if (!store.read()) draft.value.day = day() // the day on which the telling begins, however long the page was open
-      past.value.push(JSON.stringify(draft.value))
-      how(draft.value)
-      draft.value.sent = false
-      keep()
-    }
-    function undo() {
-      const last = past.value.pop()
-      if (last) draft.value = JSON.parse(last)
-      keep()
-    }
-    /** Moving about is nothing to undo, and alone is nothing to keep. */
-    function goTo(index: number) {
-      if (!draft.value) return
-      draft.value.current = Math.min(draft.value.nails.length - 1, Math.max(0, index))
-      if (store.read()) keep()
-    }
-    /** It is on its way: should no answer come here, not even that there is none, it is sent again as it is. */
-    function send(sent: boolean) {
-      if (draft.value) draft.value.sent = sent
-      keep()
-    }
-    function drop() {
-      draft.value = null
-      store.drop()
-    }
-    function keep() {
-      if (draft.value) store.keep(draft.value)
-    }
-    return { draft, past, begin, change, undo, goTo, send, drop }
-  })()
+    past.value = []
+    return unsaved !== null
+  }
+  /** Changes the draft in a way that undo takes back. */
+  function change(how: (d: Draft) => void) {
+    if (!draft.value) return
+    if (!store.read()) draft.value.day = day() // the day on which the telling begins, however long the page was open
+    past.value.push(JSON.stringify(draft.value))
+    how(draft.value)
+    draft.value.sent = false
+    keep()
+  }
+  function undo() {
+    const last = past.value.pop()
+    if (last) draft.value = JSON.parse(last)
+    keep()
+  }
+  /** Moving about is nothing to undo, and alone is nothing to keep. */
+  function goTo(index: number) {
+    if (!draft.value) return
+    draft.value.current = Math.min(draft.value.nails.length - 1, Math.max(0, index))
+    if (store.read()) keep()
+  }
+  /** It is on its way: should no answer come here, not even that there is none, it is sent again as it is. */
+  function send(sent: boolean) {
+    if (draft.value) draft.value.sent = sent
+    keep()
+  }
+  function drop() {
+    draft.value = null
+    store.drop()
+  }
+  function keep() {
+    if (draft.value) store.keep(draft.value)
+  }
+  return reactive({ draft, past, begin, change, undo, goTo, send, drop })
+}
 
 /** Today's nails first, in the order of the work; then the others, left out until somebody says otherwise. */
 function fresh(plan: Schemas['Plan']): Draft {

@@ -1,17 +1,13 @@
-import { onBeforeUnmount, onMounted } from 'vue'
+import { useEventListener } from '@vueuse/core'
+import { onMounted } from 'vue'
 import type { Router } from 'vue-router'
 
 /** Whether a key press belongs to something that is being typed into. */
 export const isTyping = (event: KeyboardEvent) =>
   event.target instanceof HTMLElement && event.target.closest('input, select, textarea, [contenteditable]') !== null
 
-/** A screen's keys: they come before those that work everywhere, which leave alone what a screen acted on. */
-export const onKey = (handle: (event: KeyboardEvent) => void) => listen(handle, true)
-
-function listen(handle: (event: KeyboardEvent) => void, first: boolean) {
-  onMounted(() => window.addEventListener('keydown', handle, first))
-  onBeforeUnmount(() => window.removeEventListener('keydown', handle, first))
-}
+/** A screen's keys: they come before those that work everywhere, which leave alone what a screen acted on; what a part of it opens comes before the screen. */
+export const onKey = (handle: (event: KeyboardEvent) => void) => onMounted(() => useEventListener('keydown', handle, { capture: true }))
 
 /** Does what a key stands for, and nothing else that the browser would do with it. */
 export function act(event: KeyboardEvent, does: () => void) {
@@ -23,7 +19,7 @@ export function act(event: KeyboardEvent, does: () => void) {
 export function useGlobalKeys(router: Router, help: () => void) {
   const places: Record<string, string> = { d: '/', b: '/bench', l: '/ladder', k: '/kit', p: '/practice', n: '/today', o: '/round', t: '/round/book', a: '/dogs/new', m: '/more', w: '/words', s: '/settings' }
   let going = 0
-  listen((event) => {
+  useEventListener('keydown', (event) => {
     if (event.defaultPrevented || isTyping(event) || event.ctrlKey || event.metaKey || event.altKey) return
     const dog = router.currentRoute.value.params.dogId
     const place = event.key === 'r' && dog ? `/dogs/${String(dog)}/rhythm` : places[event.key] // of the dog one is looking at
@@ -39,5 +35,5 @@ export function useGlobalKeys(router: Router, help: () => void) {
       event.preventDefault()
       void router.push('/').then(() => setTimeout(() => document.getElementById('search')?.focus()))
     }
-  }, false)
+  })
 }

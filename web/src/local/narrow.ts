@@ -1,11 +1,4 @@
-import { onBeforeUnmount, ref } from 'vue'
+import { useMediaQuery } from '@vueuse/core'
 
 /** Whether the page is as narrow as a propped phone. */
-export function useNarrow() {
-  const query = window.matchMedia('(max-width: 700px)')
-  const narrow = ref(query.matches)
-  const follow = () => (narrow.value = query.matches)
-  query.addEventListener('change', follow)
-  onBeforeUnmount(() => query.removeEventListener('change', follow))
-  return narrow
-}
+export const useNarrow = () => useMediaQuery('(max-width: 700px)')

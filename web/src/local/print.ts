@@ -1,11 +1,13 @@
+import { useEventListener } from '@vueuse/core'
+
 /** On paper nothing can be opened: what is folded is printed open, and folded again afterwards. */
 export function printWhole() {
   let opened: HTMLDetailsElement[] = []
-  window.addEventListener('beforeprint', () => {
+  useEventListener('beforeprint', () => {
     opened = [...document.querySelectorAll<HTMLDetailsElement>('main details:not([open])')]
     opened.forEach((d) => (d.open = true))
   })
-  window.addEventListener('afterprint', () => {
+  useEventListener('afterprint', () => {
     opened.forEach((d) => (d.open = false))
     opened = []
   })

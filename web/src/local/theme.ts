@@ -1,22 +1,19 @@
+import { usePreferredDark } from '@vueuse/core'
+import { ref, watch } from 'vue'
 import { keepText, readText } from './storage'
 
 /** The theme is this browser's own choice: light, dark, or as the system says. */
 export type Theme = 'auto' | 'light' | 'dark'
 
 const key = 'fribbet-theme'
-const systemDark = window.matchMedia('(prefers-color-scheme: dark)')
+const chosen = ref((readText(key) as Theme | null) ?? 'auto')
 
-export const chosenTheme = () => (readText(key) as Theme | null) ?? 'auto'
+export const chosenTheme = () => chosen.value
 
-export function applyTheme() {
-  const theme = chosenTheme()
-  const dark = theme === 'dark' || (theme === 'auto' && systemDark.matches)
-  document.documentElement.dataset.bsTheme = dark ? 'dark' : 'light'
-}
+/** Shows the page in another theme as soon as another is chosen, here or in the system; at first public/theme.js did. */
+export const followTheme = () => watch([chosen, usePreferredDark()], window.applyTheme, { flush: 'sync' })
 
 export function chooseTheme(theme: Theme) {
   keepText(key, theme)
-  applyTheme()
+  chosen.value = theme
 }
-
-systemDark.addEventListener('change', applyTheme)

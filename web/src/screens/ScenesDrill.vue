@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { BButton } from 'bootstrap-vue-next/components/BButton'
-import { computed, onScopeDispose, ref, watch } from 'vue'
+import { useIntervalFn } from '@vueuse/core'
+import { computed, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import type { Schemas } from '../api/client'
 import { drawn, newSeed, useAnswerScenes } from '../api/practice'
@@ -40,17 +41,15 @@ const further = () => (reads.value = false)
 const unhurried = ref(false)
 const left = ref<number>()
 const ticks = computed(() => !unhurried.value && !reads.value && scene.value !== undefined && now.value?.within_s !== undefined)
-let ticking: number | undefined
+const ticking = useIntervalFn(() => {
+  left.value = Math.max(0, left.value! - 1)
+  if (left.value === 0) choose(tooLate)
+}, 1000, { immediate: false })
 watch([ticks, at], () => {
-  window.clearInterval(ticking)
+  ticking.pause()
   left.value = ticks.value ? now.value!.within_s : undefined
-  if (!ticks.value) return
-  ticking = window.setInterval(() => {
-    left.value = Math.max(0, left.value! - 1)
-    if (left.value === 0) choose(tooLate)
-  }, 1000)
+  if (ticks.value) ticking.resume()
 }, { immediate: true })
-onScopeDispose(() => window.clearInterval(ticking))
 const tooLate = -1
 const drills: Record<typeof props.drill, { title: string; note: string }> = {
   dog: { title: $t('practice.read_the_dog'), note: $t('practice.a_drawing_is_no_dog') },

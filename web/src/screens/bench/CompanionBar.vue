@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { computed, onBeforeUnmount, ref } from 'vue'
+import { useIntervalFn } from '@vueuse/core'
+import { computed, ref } from 'vue'
 import type { Schemas } from '../../api/client'
 import { $t } from '../../i18n'
 import { now } from '../../local/day'
@@ -8,8 +9,7 @@ import { minutesInWords } from '../../words'
 /** What stands beside the work, small: the time with this dog's own break mark, and when it is rewarded. */
 const props = defineProps<{ bench: Schemas['Bench']; place: number; of: number }>()
 const at = ref(now().getTime())
-const ticking = setInterval(() => (at.value = now().getTime()), 1000)
-onBeforeUnmount(() => clearInterval(ticking))
+useIntervalFn(() => (at.value = now().getTime()), 1000)
 const seconds = computed(() => (props.bench.started ? Math.max(0, Math.floor((at.value - new Date(props.bench.started).getTime()) / 1000)) : 0))
 const clock = computed(() => (seconds.value < 4 * 3600 ? `${Math.floor(seconds.value / 60)}:${String(seconds.value % 60).padStart(2, '0')}` : ''))
 const tired = computed(() => props.bench.calm_minutes !== undefined && seconds.value >= props.bench.calm_minutes * 60)

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { BButton } from 'bootstrap-vue-next/components/BButton'
-import { computed, onBeforeUnmount, ref } from 'vue'
+import { useIntervalFn } from '@vueuse/core'
+import { computed, ref } from 'vue'
 import type { Schemas } from '../../api/client'
 import { $t } from '../../i18n'
 import { decimal } from '../../i18n/language'
@@ -10,8 +11,7 @@ const props = defineProps<{ touches: number; seconds: number; cooling: number; p
 const emit = defineEmits<{ touch: [pass: Schemas['Pass'] | undefined] }>()
 const began = ref<number>()
 const now = ref(0)
-const ticking = setInterval(() => (now.value = Date.now()), 100)
-onBeforeUnmount(() => clearInterval(ticking))
+useIntervalFn(() => (now.value = Date.now()), 100)
 const gone = computed(() => (began.value === undefined ? undefined : (now.value - began.value) / 1000))
 const left = computed(() => (gone.value === undefined ? props.seconds : Math.max(0, props.seconds - gone.value)))
 const says = computed(() => {

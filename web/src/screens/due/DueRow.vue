@@ -1,15 +1,15 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed, defineAsyncComponent, ref } from 'vue'
 import type { Schemas } from '../../api/client'
 import { dayOf, inDays, shortDayOf } from '../../dates'
 import { $t } from '../../i18n'
 import AppIcon from '../../parts/AppIcon.vue'
-import WhyTable from '../../parts/WhyTable.vue'
 import RankSmall from '../../rank/RankSmall.vue'
 import DueStrip from './DueStrip.vue'
 
 const props = defineProps<{ row: Schemas['DueRow']; first: boolean }>()
 const open = ref(false)
+const WhyTable = defineAsyncComponent(() => import('../../parts/WhyTable.vue')) // few are opened
 const vet = computed(() => props.row.cautions.some((c) => c.kind === 'veterinarian'))
 const late = computed(() => props.row.standing === 'late')
 const warnings = computed(() => props.row.cautions.filter((c) => c.kind !== 'prepare'))

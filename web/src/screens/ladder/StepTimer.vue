@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { BButton } from 'bootstrap-vue-next/components/BButton'
-import { computed, onBeforeUnmount, ref, watch } from 'vue'
+import { useIntervalFn } from '@vueuse/core'
+import { computed, ref, watch } from 'vue'
 import type { Schemas } from '../../api/client'
 import { $t } from '../../i18n'
 
@@ -8,7 +9,10 @@ import { $t } from '../../i18n'
 const props = defineProps<{ step: Schemas['LadderStep'] }>()
 const began = ref<number>()
 const now = ref(0)
-let ticking: ReturnType<typeof setInterval> | undefined
+const ticking = useIntervalFn(() => {
+  now.value = Date.now()
+  if (gone.value >= whole.value) ticking.pause()
+}, 100, { immediate: false })
 
 const length = computed(() => (props.step.sound ? props.step.sound.on_seconds + props.step.sound.rest_seconds : props.step.seconds))
 const whole = computed(() => length.value * (props.step.sound?.rounds ?? 1))
@@ -28,17 +32,13 @@ const says = computed(() => {
 function toggle() {
   if (running.value) return stop()
   began.value = now.value = Date.now()
-  ticking = setInterval(() => {
-    now.value = Date.now()
-    if (gone.value >= whole.value) clearInterval(ticking)
-  }, 100)
+  ticking.resume()
 }
 function stop() {
-  clearInterval(ticking)
+  ticking.pause()
   began.value = undefined
 }
 watch(() => props.step.words, stop)
-onBeforeUnmount(stop)
 defineExpose({ toggle })
 </script>
 

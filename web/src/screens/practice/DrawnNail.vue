@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { computed, onScopeDispose, ref } from 'vue'
+import { useIntervalFn } from '@vueuse/core'
+import { computed, ref } from 'vue'
 import type { Schemas } from '../../api/client'
 import { $t } from '../../i18n'
 import { pathOf } from '../../nail/geometry'
@@ -8,8 +9,7 @@ import { pathOf } from '../../nail/geometry'
 const props = defineProps<{ nail: Schemas['PracticeGame']; blade?: Schemas['PracticeBlade']; moves?: boolean }>()
 /** A dog that moves draws its paw back and forth under the blade while one waits, mm. */
 const shift = ref(0)
-const moving = setInterval(() => (shift.value = props.moves ? shift.value - Math.sign(shift.value || 1) * (0.5 + Math.random()) : 0), 1200)
-onScopeDispose(() => clearInterval(moving))
+useIntervalFn(() => (shift.value = props.moves ? shift.value - Math.sign(shift.value || 1) * (0.5 + Math.random()) : 0), 1200)
 const box = computed(() => {
   const xs = props.nail.whole.map((p) => p[0])
   const zs = props.nail.whole.map((p) => p[1])
