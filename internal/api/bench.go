@@ -137,7 +137,7 @@ func arrivalIn(a *record.Arrival) *contract.Arrival {
 	return &contract.Arrival{Touching: given(a.Touching), Clicks: given(a.Clicks), Limps: given(a.Limps), Sore: given(a.Sore)}
 }
 
-func benchAdvice(w words.Words, n bench.Nail) contract.BenchAdvice {
+func benchAdvice(w words.Words, n bench.WorkedNail) contract.BenchAdvice {
 	v := n.Verdict
 	out := contract.BenchAdvice{
 		Kind: v.Kind, Action: contract.BenchAdviceAction(v.Action), CutMm: v.MM, Plan: cuttingPlan(w, v), LeftMm: v.Left,
@@ -164,7 +164,7 @@ func cuttingPlan(w words.Words, v verdict.Verdict) contract.CuttingPlan {
 	return out
 }
 
-func benchNail(w words.Words, n bench.Nail) contract.BenchNail {
+func benchNail(w words.Words, n bench.WorkedNail) contract.BenchNail {
 	work := n.Work
 	out := contract.BenchNail{
 		Code: n.Plan.Code, Colour: n.Colour, State: n.Plan.State, Today: n.Today, LengthMm: n.Length, PlannedMm: list(n.Plan.Cuts()),

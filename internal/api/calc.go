@@ -42,7 +42,7 @@ func (handlers) CalcDue(ctx context.Context, r contract.CalcDueRequestObject) (c
 		trim.Margin = *r.Body.MarginMm
 	}
 	for _, n := range r.Body.Nails {
-		trim.Nails = append(trim.Nails, due.Nail{
+		trim.Nails = append(trim.Nails, due.TrimmedNail{
 			Code: n.Code,
 			Claw: claw.Claw{Length: n.LengthMm, BaseAngle: claw.Radians(n.BaseAngleDeg), Radius: n.RadiusMm, Depth: n.DepthMm, Taper: n.Taper},
 			Gap:  n.GapMm, WishedGap: n.WishedGapMm,

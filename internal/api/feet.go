@@ -17,7 +17,7 @@ import (
 func (h handlers) RecordCheck(ctx context.Context, r contract.RecordCheckRequestObject) (contract.RecordCheckResponseObject, error) {
 	w := speaks(ctx)
 	in := r.Body
-	c := book.Check{ID: in.Id, Check: record.Check{
+	c := book.Check{ID: in.Id, WalkRound: record.WalkRound{
 		Clicks: in.Clicks, Hair: in.Hair, Swelling: in.Swelling, Limping: in.Limping, Breaking: in.Breaking,
 	}}
 	if in.On != nil {

@@ -15,12 +15,12 @@ import (
 
 func (handlers) CalcNails(_ context.Context, r contract.CalcNailsRequestObject) (contract.CalcNailsResponseObject, error) {
 	in := r.Body
-	told := state.Told{
+	told := state.Question{
 		Where: growth.Where{Age: in.AgeWeeks, Weight: in.WeightKg, Pavement: in.PavementKmWeek},
 		First: in.FirstOn, LastDone: in.LastDoneWeeks, At: in.At,
 	}
 	for _, n := range in.Nails {
-		told.Nails = append(told.Nails, state.Nail{Code: n.Code, Colour: n.Colour, Shape: n.Shape})
+		told.Nails = append(told.Nails, state.Traits{Code: n.Code, Colour: n.Colour, Shape: n.Shape})
 	}
 	var faults fault.Fields
 	for i, e := range in.Events {

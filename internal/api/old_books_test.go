@@ -73,7 +73,7 @@ func TestABookOfAnEarlierRevisionHasEverythingStill(t *testing.T) {
 					cuts, mm := 0, 0.0
 					for _, r := range kept[i].Records {
 						cuts += len(r.Cuts)
-						mm += record.Nail{Cuts: r.Cuts}.Removed()
+						mm += record.NailRecord{Cuts: r.Cuts}.Removed()
 					}
 					assert.Equal(t, []int{want.nails, want.cuts}, []int{len(kept[i].Records), cuts})
 					assert.InDelta(t, want.mm, mm, 1e-9)

@@ -22,7 +22,7 @@ func (h handlers) Practise(ctx context.Context, r contract.PractiseRequestObject
 	for i, m := range in.Moves {
 		moves[i] = practice.Move{Look: quick.Landmark(orZero(m.Look)), MM: orZero(m.Mm), Stop: orZero(m.Stop)}
 	}
-	g, best, err := h.book.Practise(ctx, orZero(in.Id), practice.Nail{Kind: practice.Kind(in.Kind), Seed: in.Seed, Number: in.Number}, moves)
+	g, best, err := h.book.Practise(ctx, orZero(in.Id), practice.Exercise{Kind: practice.Kind(in.Kind), Seed: in.Seed, Number: in.Number}, moves)
 	if err != nil {
 		return nil, err
 	}

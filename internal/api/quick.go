@@ -17,7 +17,7 @@ import (
 func (handlers) CalcQuick(ctx context.Context, r contract.CalcQuickRequestObject) (contract.CalcQuickResponseObject, error) {
 	w := speaks(ctx)
 	in := r.Body
-	n := quick.Nail{Length: in.LengthMm, Depth: in.DepthMm, Colour: nail.Colour(in.Colour)}
+	n := quick.Evidence{Length: in.LengthMm, Depth: in.DepthMm, Colour: nail.Colour(in.Colour)}
 	if in.Prior != nil {
 		n.Prior = &quick.Spare{Mean: in.Prior.MeanMm, SD: in.Prior.SdMm}
 		n.Gamma = orZero(in.Prior.Shape) == contract.Gamma
@@ -52,7 +52,7 @@ func (handlers) CalcQuick(ctx context.Context, r contract.CalcQuickRequestObject
 	}
 	step := verdict.Next(
 		verdict.Worked{Belief: b, Depth: n.Depth, Cuts: len(n.Steps), Last: last, Known: n.Prior != nil, Reads: len(n.Landmarks) > 0},
-		verdict.Terms{Stop: in.Stop, Limit: verdict.Limit(in.RiskLimit), Most: largest})
+		verdict.Terms{Stop: in.Stop, Limit: verdict.RiskLimit(in.RiskLimit), Most: largest})
 	faces := b.Faces()
 	out := contract.CalcQuick200JSONResponse{
 		Spare:     contract.SpareRange{MedianMm: b.Quantile(0.5), P05Mm: b.Quantile(0.05), P95Mm: b.Quantile(0.95)},

@@ -92,7 +92,7 @@ func minutes(e estimate.Estimate) contract.Minutes {
 	return contract.Minutes{Minutes: e.Value, Low: e.Low, High: e.High, Source: e.Source}
 }
 
-func limit(w words.Words, l temper.Limit) contract.Limit {
+func limit(w words.Words, l temper.Cap) contract.Limit {
 	return contract.Limit{Most: finite(l.Most), Words: w.Say(l.Words), Source: l.Source}
 }
 
@@ -150,7 +150,7 @@ func sittingOf(in contract.SittingInput) book.Sitting {
 	}}
 	for _, one := range in.Records {
 		with := orZero(one.Means)
-		r := record.Nail{
+		r := record.NailRecord{
 			Code:         one.Code,
 			LengthBefore: read(measure.Length, one.LengthBeforeMm, with.LengthBefore), LengthAfter: read(measure.Length, one.LengthAfterMm, with.LengthAfter),
 			GapBefore: read(measure.Gap, one.GapBeforeMm, with.GapBefore), GapAfter: read(measure.Gap, one.GapAfterMm, with.GapAfter),
@@ -195,7 +195,7 @@ func calmer(all []temper.Calmer) []contract.Calmer {
 	return out
 }
 
-func moods(all []book.Told) []contract.Mood {
+func moods(all []book.SittingSummary) []contract.Mood {
 	out := []contract.Mood{}
 	for _, s := range all {
 		m := s.Mood

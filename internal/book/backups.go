@@ -23,7 +23,7 @@ type backing struct {
 // Backups are the book's backups and how they fare.
 type Backups struct {
 	Place   string // the directory
-	Kept    []store.Kept
+	Kept    []store.KeptBackup
 	Trouble string // why the last night's was not made
 }
 
@@ -40,7 +40,7 @@ func (b *Book) BackupTrouble() string {
 }
 
 // BackUp makes a backup now, lets those go that are kept no longer, and returns the one it made.
-func (b *Book) BackUp(ctx context.Context) (store.Kept, error) {
+func (b *Book) BackUp(ctx context.Context) (store.KeptBackup, error) {
 	b.backing.Lock()
 	defer b.backing.Unlock()
 	return b.backUp(ctx)
@@ -62,7 +62,7 @@ func (b *Book) BackUpNightly(ctx context.Context) error {
 	return err
 }
 
-func (b *Book) backUp(ctx context.Context) (made store.Kept, err error) {
+func (b *Book) backUp(ctx context.Context) (made store.KeptBackup, err error) {
 	if err := b.store.DropUnfinished(); err != nil {
 		return made, err
 	}
@@ -91,7 +91,7 @@ func (b *Book) SoundBackup(ctx context.Context, name string) (string, error) {
 	if err != nil {
 		return "", err
 	}
-	at := slices.IndexFunc(all, func(k store.Kept) bool { return k.Name == name })
+	at := slices.IndexFunc(all, func(k store.KeptBackup) bool { return k.Name == name })
 	if at < 0 {
 		return "", store.ErrNotFound
 	}
@@ -99,9 +99,9 @@ func (b *Book) SoundBackup(ctx context.Context, name string) (string, error) {
 }
 
 // nightDue tells whether a day's backup is still to be made.
-func nightDue(all []store.Kept, now time.Time) bool {
-	made := slices.ContainsFunc(all, func(k store.Kept) bool { return !k.Replaced && date.Of(k.At) == date.Of(now) })
-	first := !slices.ContainsFunc(all, func(k store.Kept) bool { return !k.Replaced })
+func nightDue(all []store.KeptBackup, now time.Time) bool {
+	made := slices.ContainsFunc(all, func(k store.KeptBackup) bool { return !k.Replaced && date.Of(k.At) == date.Of(now) })
+	first := !slices.ContainsFunc(all, func(k store.KeptBackup) bool { return !k.Replaced })
 	return first || !made && now.Hour() >= nightHour
 }
 
@@ -114,10 +114,10 @@ const (
 
 // outlived are the backups that are kept no longer. It counts days that have backups, not days of the clock: one that
 // jumped ahead for a night makes nothing old. What was made by a clock that was ahead of today waits for that day.
-func outlived(all []store.Kept, today date.Date) []store.Kept {
-	newest := slices.SortedFunc(slices.Values(all), func(a, b store.Kept) int { return b.At.Compare(a.At) })
+func outlived(all []store.KeptBackup, today date.Date) []store.KeptBackup {
+	newest := slices.SortedFunc(slices.Values(all), func(a, b store.KeptBackup) int { return b.At.Compare(a.At) })
 	days, weeks := map[date.Date]bool{}, map[[2]int]bool{}
-	return slices.DeleteFunc(newest, func(k store.Kept) bool {
+	return slices.DeleteFunc(newest, func(k store.KeptBackup) bool {
 		day := date.Of(k.At)
 		if k.Replaced || day.After(today) || days[day] {
 			return true

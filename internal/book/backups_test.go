@@ -15,11 +15,13 @@ import (
 	"fribbet/internal/store"
 )
 
-func keptAt(at time.Time) store.Kept { return store.Kept{Name: at.Format(time.RFC3339), At: at} }
+func keptAt(at time.Time) store.KeptBackup {
+	return store.KeptBackup{Name: at.Format(time.RFC3339), At: at}
+}
 
 // A hundred nights: there are always the last seven days and four whole weeks, and never many more.
 func TestSevenDaysAndFourWeeksAreKept(t *testing.T) {
-	var all []store.Kept
+	var all []store.KeptBackup
 	day := time.Date(2026, time.January, 1, 3, 10, 0, 0, time.UTC)
 	for night := range 100 {
 		all = append(all, keptAt(day))
@@ -53,7 +55,7 @@ func TestSevenDaysAndFourWeeksAreKept(t *testing.T) {
 // A clock that is a year ahead for one night, or behind, makes no other backup old; what it made waits for its day.
 func TestAClockThatJumpedPrunesNothing(t *testing.T) {
 	at := func(year, day int) time.Time { return time.Date(year, time.November, day, 3, 10, 0, 0, time.UTC) }
-	var week []store.Kept
+	var week []store.KeptBackup
 	for day := 20; day < 27; day++ {
 		week = append(week, keptAt(at(2026, day)))
 	}
@@ -85,14 +87,14 @@ func TestAnImportsOwnBackupIsTheOneItMade(t *testing.T) {
 
 func TestADaysBackupIsMadeOnceTheNightIsOver(t *testing.T) {
 	at := func(day, hour int) time.Time { return time.Date(2026, time.November, day, hour, 0, 0, 0, time.UTC) }
-	yesterday := []store.Kept{keptAt(at(24, 3))}
+	yesterday := []store.KeptBackup{keptAt(at(24, 3))}
 	assert.True(t, nightDue(nil, at(25, 1)), "a book without any gets one at once")
 	assert.False(t, nightDue(yesterday, at(25, 2)))
 	assert.True(t, nightDue(yesterday, at(25, 3)))
 	assert.True(t, nightDue(yesterday, at(25, 20)), "the machine was off at night")
-	assert.False(t, nightDue([]store.Kept{keptAt(at(25, 9))}, at(25, 20)), "one asked for by day is the day's")
-	assert.True(t, nightDue([]store.Kept{keptAt(at(29, 9))}, at(25, 20)), "the clock was put back")
-	assert.True(t, nightDue([]store.Kept{{At: at(25, 9), Replaced: true}}, at(25, 20)), "what a restore replaced is no backup of the book")
+	assert.False(t, nightDue([]store.KeptBackup{keptAt(at(25, 9))}, at(25, 20)), "one asked for by day is the day's")
+	assert.True(t, nightDue([]store.KeptBackup{keptAt(at(29, 9))}, at(25, 20)), "the clock was put back")
+	assert.True(t, nightDue([]store.KeptBackup{{At: at(25, 9), Replaced: true}}, at(25, 20)), "what a restore replaced is no backup of the book")
 }
 
 // The nightly one is made, found sound and listed; when it cannot be made, that is said until it can.

@@ -28,7 +28,7 @@ type Bench struct {
 	Dog      store.Dog
 	ID       uuid.UUID
 	Log      bench.Log
-	State    bench.State
+	State    bench.Progress
 	On       date.Date
 	Cautions []dog.Caution
 	Speed    kit.Speed
@@ -79,7 +79,7 @@ func (b *Book) stands(ctx context.Context, d store.Dog, sittingID uuid.UUID, day
 const groundDays = 30
 
 // benchAt is a dog's sitting, under way or yet to be told, where its events have brought it.
-func (b *Book) benchAt(ctx context.Context, d store.Dog, sittingID uuid.UUID, state bench.State) (today, bench.Bench, error) {
+func (b *Book) benchAt(ctx context.Context, d store.Dog, sittingID uuid.UUID, state bench.Progress) (today, bench.Bench, error) {
 	k, err := b.knownBefore(ctx, d, sittingID, state)
 	if err != nil {
 		return today{}, bench.Bench{}, err
@@ -135,7 +135,7 @@ func (b *Book) dayOf(d store.Dog, at time.Time) date.Date {
 const oldestTap = 31
 
 // knownBefore is what is known of a dog but for a sitting: one that was ended is in what is kept.
-func (b *Book) knownBefore(ctx context.Context, d store.Dog, sittingID uuid.UUID, state bench.State) (known, error) {
+func (b *Book) knownBefore(ctx context.Context, d store.Dog, sittingID uuid.UUID, state bench.Progress) (known, error) {
 	if state.Ended {
 		return b.foldBut(ctx, d, []uuid.UUID{sittingID})
 	}
@@ -143,7 +143,7 @@ func (b *Book) knownBefore(ctx context.Context, d store.Dog, sittingID uuid.UUID
 }
 
 // around reads a dog's nails on the day of a sitting, before it and after it, whatever came later.
-func (b *Book) around(ctx context.Context, t today, sittingID uuid.UUID, on date.Date, state bench.State) (before, after []feet.Reading, err error) {
+func (b *Book) around(ctx context.Context, t today, sittingID uuid.UUID, on date.Date, state bench.Progress) (before, after []feet.Reading, err error) {
 	f := t.feet
 	if f.Known().After(on) { // something was told of later days
 		sittings, checks, err := b.told(ctx, t.dog)
@@ -151,7 +151,7 @@ func (b *Book) around(ctx context.Context, t today, sittingID uuid.UUID, on date
 			return nil, nil, err
 		}
 		sittings = slices.DeleteFunc(sittings, func(s store.Sitting) bool { return s.On.After(on) || s.ID == sittingID })
-		checks = slices.DeleteFunc(checks, func(c store.Check) bool { return c.On.After(on) })
+		checks = slices.DeleteFunc(checks, func(c store.WalkRound) bool { return c.On.After(on) })
 		f = fold(t.dog, sittings, checks).feet
 	}
 	s := state.Sitting(on)
@@ -220,7 +220,7 @@ func (b *Book) tell(ctx context.Context, d store.Dog, sittingID uuid.UUID, event
 	if err := b.doubts(ctx, d, sittingID, there.Events, events); err != nil {
 		return nil, on, err
 	}
-	var at store.Standing
+	var at store.DogStanding
 	var before known
 	ends := slices.ContainsFunc(events, func(e bench.Event) bool { return e.Kind == bench.Ended })
 	if ends {
@@ -228,7 +228,7 @@ func (b *Book) tell(ctx context.Context, d store.Dog, sittingID uuid.UUID, event
 			return nil, on, err
 		}
 	}
-	var state bench.State
+	var state bench.Progress
 	grew, err := b.grow(ctx, d.ID, sittingID, b.dayOf(d, events[0].At), func(log bench.Log) (bench.Log, error) {
 		if len(log) == 0 && events[0].Kind != bench.Started { // it was begun in another book, or in this one before it was put back
 			return nil, store.ErrNotFound

@@ -184,7 +184,7 @@ func usualHand(role string) kit.Hand {
 }
 
 // usualEnd is when somebody is taken to stop who has not said.
-func usualEnd(role string) quick.Stop {
+func usualEnd(role string) quick.EndPoint {
 	if role == Groomer {
 		return quick.Full
 	}

@@ -44,7 +44,7 @@ func chosen(role string) store.Settings {
 }
 
 func trimmed(code string, tool kit.Tool, on date.Date) store.Sitting {
-	return store.Sitting{ID: uuid.New(), Sitting: record.Sitting{On: on, Records: []record.Nail{
+	return store.Sitting{ID: uuid.New(), Sitting: record.Sitting{On: on, Records: []record.NailRecord{
 		{Code: nail.MustParse(code), Cuts: []float64{1}, Tool: tool, Reaction: temper.Calm}}}}
 }
 

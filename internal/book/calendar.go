@@ -131,7 +131,7 @@ func (b *Book) writeCalendar(ctx context.Context, w io.Writer) error {
 // visitsBack is how many days visits stay in the calendar once they have gone by.
 const visitsBack = 60
 
-var statuses = map[round.State]formats.VisitStatus{
+var statuses = map[round.VisitState]formats.VisitStatus{
 	round.Offered: formats.Tentative, round.Agreed: formats.Confirmed, round.Here: formats.Confirmed, round.Done: formats.Confirmed,
 	round.Missed: formats.Cancelled, round.CalledOff: formats.Cancelled,
 }

@@ -28,7 +28,7 @@ type View struct {
 	Needs      *estimate.Estimate // days for which a trim keeps its nails clear; nil where that is not known
 	Readings   []feet.Reading
 	Cautions   []dog.Caution
-	Sittings   []Told // oldest first
+	Sittings   []SittingSummary // oldest first
 	Growth     feet.Growth
 	FirstSteps []sitting.FirstStep // none once anything was told of its feet
 	Outliers   []feet.Outlier      // lengths that did not fit this dog and were left out
@@ -139,10 +139,10 @@ func terms(s store.Settings, training ladder.Training, f feet.Feet) outlook.Term
 	return outlook.Terms{Margin: s.Margin, Closed: s.Holidays, Training: training.Paws(), Hand: hand, Dates: datesOf(s.Role), Keeper: s.Role != Groomer}
 }
 
-func walksOf(checks []store.Check) []record.Check {
-	walks := make([]record.Check, len(checks))
+func walksOf(checks []store.WalkRound) []record.WalkRound {
+	walks := make([]record.WalkRound, len(checks))
 	for i, c := range checks {
-		walks[i] = c.Check
+		walks[i] = c.WalkRound
 	}
 	return walks
 }

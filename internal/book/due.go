@@ -112,7 +112,7 @@ func (b *Book) SeenMoved(ctx context.Context) error { return b.store.SeenMoved(c
 func nameKey(name string) string { return strings.ToLower(strings.TrimSpace(name)) }
 
 // stand works out what the lists read of one dog.
-func (b *Book) stand(s store.Standing, d store.Dog, f feet.Feet, ladders []store.Ladder, settings store.Settings) (store.Standing, error) {
+func (b *Book) stand(s store.DogStanding, d store.Dog, f feet.Feet, ladders []store.Ladder, settings store.Settings) (store.DogStanding, error) {
 	today := b.Today()
 	training := b.training(ladders)
 	turn, err := turnOf(f, training, settings, today)
@@ -139,7 +139,7 @@ func (b *Book) stand(s store.Standing, d store.Dog, f feet.Feet, ladders []store
 }
 
 // unreckoned is what the lists say of a dog whose records break the reckoning.
-func (b *Book) unreckoned(s store.Standing, d store.Dog) (store.Standing, error) {
+func (b *Book) unreckoned(s store.DogStanding, d store.Dog) (store.DogStanding, error) {
 	s.NameKey, s.Standing, s.Turn, s.DueOn, s.Why, s.Folded = nameKey(d.Name), due.Unseen, b.Today(), date.Date{}, "", false
 	var err error
 	s.Due, err = json.Marshal(Turn{Standing: due.Unseen, Reason: say.Of(cannotBeWorkedOutLook)})

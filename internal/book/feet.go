@@ -17,7 +17,7 @@ import (
 
 // Look keeps a walk-round; one without a date was today. Sending the same again changes nothing;
 // something else under the same id is AlreadyTold.
-func (b *Book) Look(ctx context.Context, dogID uuid.UUID, c store.Check) error {
+func (b *Book) Look(ctx context.Context, dogID uuid.UUID, c store.WalkRound) error {
 	d, err := b.dog(ctx, dogID)
 	if err != nil {
 		return err
@@ -28,13 +28,13 @@ func (b *Book) Look(ctx context.Context, dogID uuid.UUID, c store.Check) error {
 	}
 	for _, there := range others { // before its content is looked at: the dog may have changed since
 		if there.ID == c.ID {
-			return sameCheck(there.Check, c.Check)
+			return sameCheck(there.WalkRound, c.WalkRound)
 		}
 	}
 	if c.On.IsZero() {
 		c.On = b.Today()
 	}
-	if err := c.Check.Check(d.Dog, b.Today()).Err(); err != nil {
+	if err := c.WalkRound.Check(d.Dog, b.Today()).Err(); err != nil {
 		return err
 	}
 	d.Dog = c.Seen(d.Dog, walksOf(others)...)
@@ -45,7 +45,7 @@ func (b *Book) Look(ctx context.Context, dogID uuid.UUID, c store.Check) error {
 }
 
 // sameCheck tells whether a walk-round says what is in the book under its id.
-func sameCheck(there, c record.Check) error {
+func sameCheck(there, c record.WalkRound) error {
 	if c.On.IsZero() {
 		c.On = there.On
 	}

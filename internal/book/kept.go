@@ -11,7 +11,7 @@ type (
 	Find        = store.Find
 	Settings    = store.Settings
 	Sitting     = store.Sitting
-	Check       = store.Check
+	Check       = store.WalkRound
 	Picture     = store.Picture
 	CutEnd      = store.CutEnd
 	KitItem     = store.KitItem

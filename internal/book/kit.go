@@ -16,7 +16,7 @@ import (
 // KitPiece is a piece of kit as it stands today.
 type KitPiece struct {
 	store.KitItem
-	State kit.State
+	State kit.Condition
 	Use   kit.Use
 }
 

@@ -17,11 +17,11 @@ import (
 type known struct {
 	feet feet.Feet
 	past sitting.Past
-	told []Told // oldest first
+	told []SittingSummary // oldest first
 }
 
-// Told is a sitting as lists show it.
-type Told struct {
+// SittingSummary is a sitting as lists show it.
+type SittingSummary struct {
 	ID uuid.UUID
 	sitting.Summary
 }
@@ -31,7 +31,7 @@ type Told struct {
 type kept struct {
 	Feet json.RawMessage
 	Past sitting.Past
-	Told []Told
+	Told []SittingSummary
 }
 
 // Unreckonable is a dog that cannot be worked out: something that no input lets in stands in the book.
@@ -46,7 +46,7 @@ func (u Unreckonable) Error() string { return u.Name + " cannot be worked out: "
 func (u Unreckonable) Unwrap() error { return u.Why }
 
 // reckonable refuses a dog with which a reckoning would run, or take memory, without bound.
-func reckonable(d store.Dog, sittings []store.Sitting, checks []store.Check) error {
+func reckonable(d store.Dog, sittings []store.Sitting, checks []store.WalkRound) error {
 	if why := feet.Bounded(d.Dog, trimsOf(sittings), walksOf(checks)); len(why) > 0 {
 		return Unreckonable{d.Name, why}
 	}
@@ -63,7 +63,7 @@ func (b *Book) dog(ctx context.Context, id uuid.UUID) (store.Dog, error) {
 }
 
 // told is all that was told of a dog.
-func (b *Book) told(ctx context.Context, d store.Dog) ([]store.Sitting, []store.Check, error) {
+func (b *Book) told(ctx context.Context, d store.Dog) ([]store.Sitting, []store.WalkRound, error) {
 	sittings, err := b.store.Sittings(ctx, d.ID)
 	if err != nil {
 		return nil, nil, err
@@ -76,11 +76,11 @@ func (b *Book) told(ctx context.Context, d store.Dog) ([]store.Sitting, []store.
 }
 
 // fold is what is known once all was read.
-func fold(d store.Dog, sittings []store.Sitting, checks []store.Check) known {
+func fold(d store.Dog, sittings []store.Sitting, checks []store.WalkRound) known {
 	trims := trimsOf(sittings)
 	k := known{feet: feet.FeetAfter(d.Dog, trims, walksOf(checks)...), past: sitting.PastOf(trims)}
 	for _, s := range sittings {
-		k.told = append(k.told, Told{s.ID, sitting.SummaryOf(s.Sitting)})
+		k.told = append(k.told, SittingSummary{s.ID, sitting.SummaryOf(s.Sitting)})
 	}
 	return k
 }
@@ -94,7 +94,7 @@ func (k known) keep() ([]byte, error) {
 }
 
 // keptOf reads what is kept of a dog; false when there is nothing, or not by today's rules.
-func keptOf(d store.Dog, s store.Standing) (known, bool) {
+func keptOf(d store.Dog, s store.DogStanding) (known, bool) {
 	var text kept
 	if s.Feet == nil || s.Fold != feet.FoldVersion || json.Unmarshal(s.Feet, &text) != nil {
 		return known{}, false
@@ -109,7 +109,7 @@ func (k known) and(s store.Sitting) (known, bool) {
 	if !k.feet.Follows(s.Sitting) {
 		return k, false
 	}
-	return known{k.feet.And(s.Sitting), k.past.And(s.Sitting), append(slices.Clip(k.told), Told{s.ID, sitting.SummaryOf(s.Sitting)})}, true
+	return known{k.feet.And(s.Sitting), k.past.And(s.Sitting), append(slices.Clip(k.told), SittingSummary{s.ID, sitting.SummaryOf(s.Sitting)})}, true
 }
 
 // with is the same of every sitting that is under way but one.
@@ -188,7 +188,7 @@ func (b *Book) keptNow(ctx context.Context, d store.Dog) (known, bool, error) {
 }
 
 // remembers is what is kept of a dog in a standing that was read, from memory where it is the same writing.
-func (b *Book) remembers(d store.Dog, s store.Standing) (known, bool) {
+func (b *Book) remembers(d store.Dog, s store.DogStanding) (known, bool) {
 	if r, is := b.memory.GetIfPresent(d.ID); is && s.Fold == feet.FoldVersion && s.Stamp != "" && r.stamp == s.Stamp {
 		return r.known, true
 	}
@@ -228,7 +228,7 @@ func idsOf(sittings []store.Sitting) []uuid.UUID {
 
 // forward keeps what is known of a dog once a sitting has ended, if it was the last thing told of it: so that
 // the next need not fold years anew. at is how it was kept before, grew what its telling did.
-func (b *Book) forward(ctx context.Context, at store.Standing, before known, s store.Sitting, grew store.Grew) error {
+func (b *Book) forward(ctx context.Context, at store.DogStanding, before known, s store.Sitting, grew store.Grew) error {
 	after, last := before.and(s)
 	if !last || at.Revision != grew.From { // something else was told meanwhile
 		return nil
@@ -243,14 +243,14 @@ func (b *Book) forward(ctx context.Context, at store.Standing, before known, s s
 
 // kept is what is kept of a dog, for a sitting that is about to be told whole; false when nothing is, or
 // another one is under way.
-func (b *Book) kept(ctx context.Context, d store.Dog, but uuid.UUID) (store.Standing, known, bool, error) {
+func (b *Book) kept(ctx context.Context, d store.Dog, but uuid.UUID) (store.DogStanding, known, bool, error) {
 	open, err := b.store.OpenOf(ctx, []uuid.UUID{d.ID})
 	if err != nil || slices.ContainsFunc(open[d.ID], func(s store.Sitting) bool { return s.ID != but }) {
-		return store.Standing{}, known{}, false, err
+		return store.DogStanding{}, known{}, false, err
 	}
 	k, is, err := b.keptNow(ctx, d)
 	if err != nil || !is {
-		return store.Standing{}, known{}, false, err
+		return store.DogStanding{}, known{}, false, err
 	}
 	standings, err := b.store.Standings(ctx, []uuid.UUID{d.ID})
 	return standings[d.ID], k, standings[d.ID].Feet != nil, err

@@ -48,11 +48,11 @@ func (t *teller) step() {
 	day := t.b.Today().AddDays(-t.choose(3))
 	switch t.choose(8) {
 	case 0:
-		s := record.Sitting{On: day, Records: []record.Nail{{Code: lf3, Cuts: []float64{0.5}, EndFace: quick.DarkCentre, Tool: kit.LargePlier, Reaction: "calm"}}}
+		s := record.Sitting{On: day, Records: []record.NailRecord{{Code: lf3, Cuts: []float64{0.5}, EndFace: quick.DarkCentre, Tool: kit.LargePlier, Reaction: "calm"}}}
 		_ = t.b.Record(ctx, t.d.ID, store.Sitting{ID: uuid.New(), Sitting: s}, "")
 	case 1:
 		gap := measure.Card.Number()
-		_ = t.b.Look(ctx, t.d.ID, store.Check{ID: uuid.New(), Check: record.Check{On: day, Looks: []record.Look{{Code: lf3, Gap: &gap}}}})
+		_ = t.b.Look(ctx, t.d.ID, store.WalkRound{ID: uuid.New(), WalkRound: record.WalkRound{On: day, Looks: []record.Look{{Code: lf3, Gap: &gap}}}})
 	case 2:
 		id := uuid.New()
 		t.under = append(t.under, id)

@@ -24,7 +24,7 @@ import (
 // Climb is a ladder and where the dog stands on it today.
 type Climb struct {
 	store.Ladder
-	Standing ladder.Standing
+	Standing ladder.Progress
 }
 
 func (b *Book) climb(l store.Ladder) Climb {

@@ -223,7 +223,7 @@ func (b *Book) toTell(ctx context.Context, visits []Visit) error {
 	if err != nil {
 		return err
 	}
-	var told []round.Told
+	var told []round.ToldTime
 	for _, m := range sent {
 		if m.Kind.Offers() { // then it is the place that was chosen
 			answer, is := round.ReadAnswer(m.Answer, len(m.Places))
@@ -231,11 +231,11 @@ func (b *Book) toTell(ctx context.Context, visits []Visit) error {
 				continue
 			}
 			p := m.Places[answer.Place-1]
-			told = append(told, round.Told{Visit: bookedBy(m).String(), Kind: m.Kind, On: p.On, Start: p.Start})
+			told = append(told, round.ToldTime{Visit: bookedBy(m).String(), Kind: m.Kind, On: p.On, Start: p.Start})
 			continue
 		}
 		for _, p := range m.Places {
-			told = append(told, round.Told{Visit: p.Visit.String(), Kind: m.Kind, On: p.On, Start: p.Start})
+			told = append(told, round.ToldTime{Visit: p.Visit.String(), Kind: m.Kind, On: p.On, Start: p.Start})
 		}
 	}
 	for i, v := range visits {

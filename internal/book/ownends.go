@@ -94,7 +94,7 @@ func (b *Book) OwnEnds(ctx context.Context) (out OwnEnds, err error) {
 // answer is what the next slice was and showed; false where there was none, or nobody told it.
 func (o *OwnEnd) answer(sittings []store.Sitting) (is bool) {
 	for _, s := range sittings {
-		at := slices.IndexFunc(s.Records, func(r record.Nail) bool { return r.Code == o.End.Code })
+		at := slices.IndexFunc(s.Records, func(r record.NailRecord) bool { return r.Code == o.End.Code })
 		if s.ID == o.End.Sitting && at >= 0 {
 			o.MM, o.Showed, is = s.Records[at].Slice(o.End.Cuts)
 		}

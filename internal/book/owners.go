@@ -18,7 +18,7 @@ func (b *Book) Owners(ctx context.Context, name string) ([]store.Owner, error) {
 type OwnerView struct {
 	store.Owner
 	Visits []Visit // of its dogs, the latest first
-	Counts map[round.State]int
+	Counts map[round.VisitState]int
 	Told   []store.Message // the latest first
 }
 
@@ -32,7 +32,7 @@ func (b *Book) Owner(ctx context.Context, id uuid.UUID) (OwnerView, error) {
 	if err != nil {
 		return OwnerView{}, err
 	}
-	v := OwnerView{Owner: o, Counts: map[round.State]int{}}
+	v := OwnerView{Owner: o, Counts: map[round.VisitState]int{}}
 	if v.Visits, err = b.visits(ctx, kept); err != nil {
 		return OwnerView{}, err
 	}

@@ -63,7 +63,7 @@ func (b *Book) learnt(ctx context.Context, d store.Dog) (l hindsight.Learnt, err
 	l.Gross, l.Before = k.feet.Gross()
 	sittings, _, err := b.told(ctx, d)
 	for _, s := range sittings {
-		if slices.ContainsFunc(s.Records, func(r record.Nail) bool { return r.EndFace != "" || len(r.Faces) > 0 }) {
+		if slices.ContainsFunc(s.Records, func(r record.NailRecord) bool { return r.EndFace != "" || len(r.Faces) > 0 }) {
 			l.Told++
 		}
 		l.Hand = l.Hand.And(hindsight.TakenOff(s.Sitting))

@@ -28,13 +28,13 @@ const (
 func chance(seed, stream uint64) virtual.Random { return rand.New(rand.NewPCG(seed, stream)) } //nolint:gosec // not for secrets
 
 // room is where the user practises, with the care of their own bench.
-func (b *Book) room(settings store.Settings, stop quick.Stop) practice.Room {
+func (b *Book) room(settings store.Settings, stop quick.EndPoint) practice.Room {
 	return practice.Room{Chance: chance, Terms: verdict.For(stop, settings.Hand, settings.Role != Groomer, false)}
 }
 
 // Practise plays a drawn nail by all moves so far. Once it is over, what the best play would have done stands beside each
 // (mm, 0 to stop), and where an id is given it is kept as of whoever asks.
-func (b *Book) Practise(ctx context.Context, id uuid.UUID, n practice.Nail, moves []practice.Move) (g practice.Game, best []float64, err error) {
+func (b *Book) Practise(ctx context.Context, id uuid.UUID, n practice.Exercise, moves []practice.Move) (g practice.Game, best []float64, err error) {
 	settings, err := b.Settings(ctx)
 	if err != nil {
 		return g, nil, err
@@ -44,7 +44,7 @@ func (b *Book) Practise(ctx context.Context, id uuid.UUID, n practice.Nail, move
 		return g, nil, err
 	}
 	if best, err = room.Best(n, moves); err == nil && id != uuid.Nil {
-		err = b.store.AddPractised(ctx, store.Practised{ID: id, At: b.now(), Who: who(ctx), Nail: n, EndPoint: settings.EndPoint, Moves: moves})
+		err = b.store.AddPractised(ctx, store.Practised{ID: id, At: b.now(), Who: who(ctx), Exercise: n, EndPoint: settings.EndPoint, Moves: moves})
 	}
 	return g, best, err
 }
@@ -61,7 +61,7 @@ func (b *Book) NameEnds(ctx context.Context, id uuid.UUID, seed int, said []quic
 		return nil, named, err
 	}
 	if len(said) == practice.EndsAsked && id != uuid.Nil {
-		err = b.store.AddPractised(ctx, store.Practised{ID: id, At: b.now(), Who: who(ctx), Nail: practice.Nail{Kind: store.EndsDrill, Seed: seed, Number: 1}, EndPoint: settings.EndPoint, Said: said})
+		err = b.store.AddPractised(ctx, store.Practised{ID: id, At: b.now(), Who: who(ctx), Exercise: practice.Exercise{Kind: store.EndsDrill, Seed: seed, Number: 1}, EndPoint: settings.EndPoint, Said: said})
 	}
 	return room.Ends(seed), named, err
 }
@@ -74,7 +74,7 @@ func (b *Book) AnswerScenes(drill practice.Drill, seed int, chosen []int) (scene
 // Practised is how somebody's last nails of a kind went, beside the same nails by the careful advice and by a hand of
 // 1 mm slices that asks nobody.
 type Practised struct {
-	practice.Standing
+	practice.Progress
 	Mine, Advised, Unasked practice.Tally
 	Early, Late            int // nails that were left too early, or cut against the advice
 }
@@ -96,14 +96,14 @@ func (b *Book) PracticeSoFar(ctx context.Context) (out Practice, err error) {
 	if err != nil {
 		return out, err
 	}
-	var stand []practice.Standing
+	var stand []practice.Progress
 	for _, kind := range practice.Kinds() {
 		all, err := b.store.PractisedLately(ctx, kind, who, inCourse)
 		if err != nil {
 			return out, err
 		}
 		p := b.practised(settings, kind, all)
-		out.Kinds, stand = append(out.Kinds, p), append(stand, p.Standing)
+		out.Kinds, stand = append(out.Kinds, p), append(stand, p.Progress)
 	}
 	out.Next, _ = practice.Next(stand, b.Today())
 	drills, err := b.store.PractisedLately(ctx, store.EndsDrill, who, drillsOfAnEye)
@@ -154,7 +154,7 @@ func (b *Book) practised(settings store.Settings, kind practice.Kind, all []stor
 	var done []practice.Done
 	for i, one := range all {
 		room := b.room(settings, one.EndPoint)
-		g, err := room.Play(one.Nail, one.Moves)
+		g, err := room.Play(one.Exercise, one.Moves)
 		if err != nil { // of another version's rules: it counts no more
 			continue
 		}
@@ -162,7 +162,7 @@ func (b *Book) practised(settings store.Settings, kind practice.Kind, all []stor
 		if i >= lately {
 			continue
 		}
-		mine, advised, unasked = append(mine, g.Outcome()), append(advised, room.Advised(one.Nail)), append(unasked, room.Unasked(one.Nail, usualSlice))
+		mine, advised, unasked = append(mine, g.Outcome()), append(advised, room.Advised(one.Exercise)), append(unasked, room.Unasked(one.Exercise, usualSlice))
 		if g.Early > 0 {
 			p.Early++
 		}
@@ -171,7 +171,7 @@ func (b *Book) practised(settings store.Settings, kind practice.Kind, all []stor
 		}
 	}
 	slices.Reverse(done)
-	p.Standing = practice.Stands(kind, done)
+	p.Progress = practice.Stands(kind, done)
 	p.Mine, p.Advised, p.Unasked = practice.Count(mine), practice.Count(advised), practice.Count(unasked)
 	return p
 }
@@ -184,7 +184,7 @@ type Together struct {
 
 // PractisedTogether are all who did nails of one series.
 func (b *Book) PractisedTogether(ctx context.Context, kind practice.Kind, seed int) ([]Together, error) {
-	if err := (practice.Nail{Kind: kind, Seed: seed, Number: 1}).Check().Err(); err != nil {
+	if err := (practice.Exercise{Kind: kind, Seed: seed, Number: 1}).Check().Err(); err != nil {
 		return nil, err
 	}
 	settings, err := b.Settings(ctx)
@@ -194,7 +194,7 @@ func (b *Book) PractisedTogether(ctx context.Context, kind practice.Kind, seed i
 	all, err := b.store.PractisedTogether(ctx, kind, seed, mostTogether)
 	var out []Together
 	for _, one := range all {
-		if g, err := b.room(settings, one.EndPoint).Play(one.Nail, one.Moves); err == nil {
+		if g, err := b.room(settings, one.EndPoint).Play(one.Exercise, one.Moves); err == nil {
 			out = append(out, Together{one.Who, g})
 		}
 	}

@@ -136,7 +136,7 @@ func (b *Book) settle(ctx context.Context, ids []uuid.UUID, key string, settings
 	if err != nil {
 		return err
 	}
-	settled := make([]store.Standing, len(ids))
+	settled := make([]store.DogStanding, len(ids))
 	err = each(len(ids), func(i int) error {
 		s, d := standings[ids[i]], dogs[ids[i]]
 		s.Terms = key
@@ -147,7 +147,7 @@ func (b *Book) settle(ctx context.Context, ids []uuid.UUID, key string, settings
 	if err != nil {
 		return err
 	}
-	settled = slices.DeleteFunc(settled, func(s store.Standing) bool { return s.Terms == "" })
+	settled = slices.DeleteFunc(settled, func(s store.DogStanding) bool { return s.Terms == "" })
 	return b.store.KeepStandings(ctx, settled, b.now())
 }
 
@@ -155,13 +155,13 @@ func (b *Book) settle(ctx context.Context, ids []uuid.UUID, key string, settings
 type history struct {
 	sittings []store.Sitting
 	open     []store.Sitting
-	checks   []store.Check
+	checks   []store.WalkRound
 }
 
 // settleOne works out the standing of one dog. One that breaks the reckoning says so in its row
 // and stops nobody else's. One that was told of while it was read is left for the next turn: its
 // terms are empty.
-func (b *Book) settleOne(s store.Standing, d store.Dog, h history, ladders []store.Ladder, settings store.Settings) (out store.Standing, err error) {
+func (b *Book) settleOne(s store.DogStanding, d store.Dog, h history, ladders []store.Ladder, settings store.Settings) (out store.DogStanding, err error) {
 	defer func() {
 		if broken := recover(); broken != nil {
 			slog.Error("cannot be worked out", "dog", d.ID, "what", broken)
@@ -175,7 +175,7 @@ func (b *Book) settleOne(s store.Standing, d store.Dog, h history, ladders []sto
 	k, is := b.remembers(d, s)
 	if !is {
 		if s.Feet != nil && s.Fold == feet.FoldVersion { // of another number of nails: it was told of meanwhile
-			return store.Standing{}, nil
+			return store.DogStanding{}, nil
 		}
 		k = fold(d, without(h.sittings, idsOf(h.open)), h.checks)
 		s.Folded, s.Fold = true, feet.FoldVersion

@@ -92,14 +92,14 @@ func TestOneDogsTroubleIsItsOwn(t *testing.T) {
 
 	broken := d
 	broken.Weights = nil
-	row, err := b.settleOne(store.Standing{DogID: d.ID, Terms: "now"}, broken, history{}, nil, settings)
+	row, err := b.settleOne(store.DogStanding{DogID: d.ID, Terms: "now"}, broken, history{}, nil, settings)
 	require.NoError(t, err)
 	assert.Contains(t, string(row.Due), "book.cannot_be_worked_out")
 	assert.Equal(t, "now", row.Terms)
 
 	meanwhile := d
 	meanwhile.Nails = d.Nails[1:]
-	row, err = b.settleOne(store.Standing{DogID: d.ID, Terms: "now", Fold: feet.FoldVersion, Feet: kept}, meanwhile, history{}, nil, settings)
+	row, err = b.settleOne(store.DogStanding{DogID: d.ID, Terms: "now", Fold: feet.FoldVersion, Feet: kept}, meanwhile, history{}, nil, settings)
 	require.NoError(t, err)
 	assert.Empty(t, row.Terms, "not kept")
 }

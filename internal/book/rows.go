@@ -94,16 +94,16 @@ var asTold = map[string]func(t *taking, r row) fault.Fields{
 		return f
 	},
 	"practised": func(_ *taking, r row) (f fault.Fields) {
-		p := store.Practised{Nail: practice.Nail{Kind: practice.Kind(r.text("kind")), Seed: r.whole("seed"), Number: r.whole("number")}}
+		p := store.Practised{Exercise: practice.Exercise{Kind: practice.Kind(r.text("kind")), Seed: r.whole("seed"), Number: r.whole("number")}}
 		_ = json.Unmarshal([]byte(r.text("moves")), &p.Moves) // sound has looked
 		_ = json.Unmarshal([]byte(r.text("named")), &p.Said)
-		room := practice.Room{Chance: chance, Terms: verdict.Terms{Stop: quick.Stop(r.text("end_point"))}}
+		room := practice.Room{Chance: chance, Terms: verdict.Terms{Stop: quick.EndPoint(r.text("end_point"))}}
 		if p.Kind == store.EndsDrill {
 			_, err := room.Name(p.Seed, p.Said)
 			errors.As(err, &f)
 			return f
 		}
-		_, err := room.Play(p.Nail, p.Moves)
+		_, err := room.Play(p.Exercise, p.Moves)
 		errors.As(err, &f)
 		return f
 	},
@@ -144,7 +144,7 @@ var asTold = map[string]func(t *taking, r row) fault.Fields{
 		return append(w.Week.Check(), round.CheckTexts(w.Texts)...)
 	},
 	"visits": func(_ *taking, r row) fault.Fields {
-		return round.Visit{Dog: round.Dog{Minutes: r.whole("minutes")}, Start: round.Clock(r.whole("start")), State: round.State(r.text("state"))}.Check()
+		return round.Visit{Dog: round.Dog{Minutes: r.whole("minutes")}, Start: round.Clock(r.whole("start")), State: round.VisitState(r.text("state"))}.Check()
 	},
 	"messages": message,
 	"looks": func(_ *taking, r row) fault.Fields {

@@ -3,11 +3,17 @@ package book
 import (
 	"strings"
 
+	"fribbet/internal/core/claw"
 	"fribbet/internal/core/dog"
 	"fribbet/internal/core/kit"
+	"fribbet/internal/core/ladder"
+	"fribbet/internal/core/measure"
 	"fribbet/internal/core/nail"
+	"fribbet/internal/core/quick"
 	"fribbet/internal/core/rhythm"
 	"fribbet/internal/core/round"
+	"fribbet/internal/core/temper"
+	"fribbet/internal/core/units"
 	"fribbet/internal/formats"
 )
 
@@ -27,33 +33,37 @@ func (t exchanged) order() []string {
 
 // one are the words that stand in columns of which only some can.
 var one = func() map[string][]string {
-	words := strings.Fields
 	all := map[string][]string{
-		"role": words("unset keeper groomer"), "length_unit": words("mm in"), "weight_unit": words("kg lb"), "hand": words("new some practised"), "end_point": words("first_sign full"),
-		"foot_coat": words("short long"), "school": words("level square steep sculpted"), "paw_order": words("hind_first lower_first hardest_first hardest_last own"), "position": named(dog.Positions()),
-		"helper": words("alone wanted needed"), "noise": words("unknown fine afraid"), "takes": words("fine wriggles frightened bites"), "reach": words("text mail hand"), "stock": words("full low empty"), "tip": words("flat round tapered"),
-		"shape": words("straight usual hooked curled"), "colour": words("unknown dark light mixed"), "paw": words("LF RF LH RH"), "reaction": words("calm uneasy pulling fighting snapping"),
-		"nails.state": words("sound loose split broken torn ingrown"), "visits.state": words("offered agreed missed called_off"), "messages.state": words("waiting sent delivered answered failed person"), "ladders.kind": words("clipper grinder muzzle board"),
-		"off_by": words("owner us"), "gap_by": words("caliper feeler eye photo"), "way": words("clip grind clip_then_grind"), "dates": words("floor calendar"),
+		"role": {Unset, Keeper, Groomer}, "length_unit": named(units.Millimetre, units.Inch), "weight_unit": named(units.Kilogram, units.Pound),
+		"hand": named(kit.NewHand, kit.SomeHand, kit.PractisedHand), "end_point": named(quick.AtFirstSign, quick.Full),
+		"way": named(kit.OnlyClip, kit.OnlyGrind, kit.ClipAndGrind), "dates": named(rhythm.BothDates()...), "noise": named(kit.NoiseUnknown, kit.NoiseFine, kit.NoiseAfraid),
+		"foot_coat": named(dog.ShortCoat, dog.LongCoat), "position": named(dog.Positions()...), "helper": named(dog.Alone, dog.Wanted, dog.Needed),
+		"paw_order": named(dog.HindFirst, dog.LowerFirst, dog.HardestFirst, dog.HardestLast, dog.OwnOrder),
+		"takes":     named(dog.Fine, dog.Wriggles, dog.Frightened, dog.Bites), "reaction": named(temper.Reactions()...), "school": named(claw.Schools()...),
+		"shape": named(nail.Straight, nail.Usual, nail.Hooked, nail.Curled), "colour": named(nail.Unknown, nail.Dark, nail.Light, nail.Mixed),
+		"reach": named(round.ByText, round.ByMail, round.ByHand), "rhythm": named(rhythm.Rhythms()...), "off_by": named(round.TheOwner, round.Us),
+		"stock": named(kit.Full, kit.Low, kit.Empty), "tip": named(kit.FlatTip, kit.RoundTip, kit.TaperedTip),
+		"kit_items.kind": named(kit.Kinds()...), "ladders.kind": named(ladder.Clipper, ladder.Grinder, ladder.Muzzle, ladder.Board), "messages.kind": named(round.MessageKinds()...),
+		"visits.state":   named(round.Offered, round.Agreed, round.Missed, round.CalledOff), // what is under way or done its sitting says
+		"messages.state": named(round.MessageWaiting, round.MessageSent, round.MessageDelivered, round.MessageAnswered, round.MessageFailed, round.MessagePerson),
 	}
-	all["looks.state"], all["length_by"] = all["nails.state"], all["gap_by"]
+	for _, column := range []string{"nails.state", "looks.state"} {
+		all[column] = named(nail.States()...)
+	}
+	for _, column := range []string{"gap_by", "length_by"} {
+		all[column] = named(measure.Caliper, measure.Feeler, measure.Eye, measure.Photo)
+	}
+	for _, p := range nail.Paws() {
+		all["paw"] = append(all["paw"], p.String())
+	}
 	for _, c := range nail.All() {
 		all["code"] = append(all["code"], c.String())
-	}
-	for _, r := range rhythm.Rhythms() {
-		all["rhythm"] = append(all["rhythm"], string(r))
-	}
-	for _, k := range kit.Kinds() {
-		all["kit_items.kind"] = append(all["kit_items.kind"], string(k))
-	}
-	for _, k := range round.MessageKinds() {
-		all["messages.kind"] = append(all["messages.kind"], string(k))
 	}
 	return all
 }()
 
 // named are values that are words.
-func named[T ~string](all []T) []string {
+func named[T ~string](all ...T) []string {
 	words := make([]string, len(all))
 	for i, one := range all {
 		words[i] = string(one)

@@ -17,7 +17,7 @@ import (
 type Visit struct {
 	Kept        store.Visit
 	round.Visit // with what its sitting has made of it
-	Standing    round.Standing
+	Standing    round.Timing
 	Breaks      say.Line          // at its place; empty where nothing is
 	Runs        *round.Runs       // when it will begin, of today's that are still to come
 	Tell        round.MessageKind // what its owner is to be told; empty where that is nothing

@@ -47,9 +47,9 @@ func (s scenario) begin(d dog.Dog, day date.Date, noise *rand.Rand) *hands {
 }
 
 func (s scenario) draw(d dog.Dog, day date.Date, noise *rand.Rand) *virtual.Dog {
-	var nails []state.Nail
+	var nails []state.Traits
 	for _, n := range d.Nails {
-		nails = append(nails, state.Nail{Code: n.Code, Colour: s.colourOf(n.Code), Shape: n.Shape})
+		nails = append(nails, state.Traits{Code: n.Code, Colour: s.colourOf(n.Code), Shape: n.Shape})
 	}
 	ago := 4.0
 	truth := virtual.Draw(noise, world, d.Where(day), nails, &ago)
@@ -160,8 +160,8 @@ func (h *hands) touching() record.Touching {
 }
 
 // record works one nail by the verdict's plan, a look after each cut.
-func (h *hands) record(p outlook.Planned, terms outlook.Terms, tool kit.Tool, skipped bool) record.Nail {
-	r := record.Nail{Code: p.Code, Tool: tool, Item: pieceFor(tool), Reaction: h.mood(h.noise), Stop: quick.AtFirstSign} // where its plans end
+func (h *hands) record(p outlook.Planned, terms outlook.Terms, tool kit.Tool, skipped bool) record.NailRecord {
+	r := record.NailRecord{Code: p.Code, Tool: tool, Item: pieceFor(tool), Reaction: h.mood(h.noise), Stop: quick.AtFirstSign} // where its plans end
 	i := h.at(p.Code)
 	if h.untouch != "" && strings.HasPrefix(p.Code.String(), h.untouch) {
 		r.Reaction = h.temper
@@ -215,7 +215,7 @@ func (h *hands) record(p outlook.Planned, terms outlook.Terms, tool kit.Tool, sk
 }
 
 // toTheDot goes on where the first sign shows, one cut at a time, for as long as the verdict says so.
-func (h *hands) toTheDot(i int, r record.Nail, end quick.Face, terms outlook.Terms) ([]float64, quick.Face) {
+func (h *hands) toTheDot(i int, r record.NailRecord, end quick.Face, terms outlook.Terms) ([]float64, quick.Face) {
 	for {
 		r.EndFace = end
 		under := h.feet.Work(h.day)

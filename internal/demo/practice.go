@@ -62,7 +62,7 @@ const ownEnds = 12
 func fillPractice(ctx context.Context, b *book.Book) error {
 	for _, kind := range practice.Kinds() {
 		for number := 1; number <= practised[kind]; number++ {
-			n := practice.Nail{Kind: kind, Seed: practisedSeed, Number: number}
+			n := practice.Exercise{Kind: kind, Seed: practisedSeed, Number: number}
 			id := uuid.NewSHA1(uuid.Nil, fmt.Append(nil, kind, number))
 			moves, more := []practice.Move{{MM: 0.5}}, number%5 == 0
 			for {

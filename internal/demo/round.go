@@ -67,7 +67,7 @@ func fillRound(ctx context.Context, b *book.Book, dogs map[string]uuid.UUID) err
 		dog   string
 		day   int // that is worked, from today
 		start round.Clock
-		state round.State
+		state round.VisitState
 	}{
 		{"Kipper", -1, round.At(10, 0), round.Missed}, {"Tiller", -1, round.At(11, 0), round.CalledOff},
 		{"Teasel", 0, now - 40, round.Agreed}, {"Nettle", 0, now - 25, round.Agreed}, {"Quill", 0, now - 10, round.Agreed}, {"Hatch", 0, now + 25, round.Agreed}, {"Bobbin", 0, now + 75, round.Agreed},

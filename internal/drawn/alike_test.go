@@ -58,7 +58,7 @@ func TestADrawnEndTellsItsFaceAlone(t *testing.T) {
 	}
 	var white, both []end
 	for number := 1; len(white) < 300; number++ {
-		g, err := room.Play(practice.Nail{Kind: practice.Dark, Seed: 34, Number: number}, []practice.Move{{MM: 0.5}, {Stop: true}})
+		g, err := room.Play(practice.Exercise{Kind: practice.Dark, Seed: 34, Number: number}, []practice.Move{{MM: 0.5}, {Stop: true}})
 		if err != nil { // it bled at once
 			continue
 		}

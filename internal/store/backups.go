@@ -13,8 +13,8 @@ import (
 	"time"
 )
 
-// Kept is a backup beside a book.
-type Kept struct {
+// KeptBackup is a backup beside a book.
+type KeptBackup struct {
 	Name     string    // of its file
 	At       time.Time // when it was made, by the book's clock
 	Bytes    int64
@@ -62,7 +62,7 @@ func ReplacedAt(path string, at time.Time) string {
 func (s *Store) BackupPlace() string { return backupsOf(s.file.path) }
 
 // Backups lists the book's backups, newest first; other files in their directory are nobody's.
-func (s *Store) Backups(in *time.Location) ([]Kept, error) {
+func (s *Store) Backups(in *time.Location) ([]KeptBackup, error) {
 	entries, err := os.ReadDir(s.BackupPlace())
 	if errors.Is(err, fs.ErrNotExist) {
 		return nil, nil
@@ -70,7 +70,7 @@ func (s *Store) Backups(in *time.Location) ([]Kept, error) {
 	if err != nil {
 		return nil, err
 	}
-	var all []Kept
+	var all []KeptBackup
 	for _, e := range entries {
 		name, is := strings.CutSuffix(e.Name(), ending)
 		name, was := strings.CutSuffix(name, replaced)
@@ -82,21 +82,21 @@ func (s *Store) Backups(in *time.Location) ([]Kept, error) {
 		if err != nil || info.IsDir() {
 			continue // it was removed meanwhile, or is no file
 		}
-		all = append(all, Kept{e.Name(), at, info.Size(), was})
+		all = append(all, KeptBackup{e.Name(), at, info.Size(), was})
 	}
-	slices.SortFunc(all, func(a, b Kept) int { return cmp.Or(b.At.Compare(a.At), cmp.Compare(a.Name, b.Name)) })
+	slices.SortFunc(all, func(a, b KeptBackup) int { return cmp.Or(b.At.Compare(a.At), cmp.Compare(a.Name, b.Name)) })
 	return all, nil
 }
 
 // MakeBackup makes a checked backup beside the book, and returns the very one.
-func (s *Store) MakeBackup(ctx context.Context, at time.Time) (Kept, error) {
+func (s *Store) MakeBackup(ctx context.Context, at time.Time) (KeptBackup, error) {
 	if err := os.MkdirAll(s.BackupPlace(), 0o700); err != nil {
-		return Kept{}, err
+		return KeptBackup{}, err
 	}
-	made := Kept{Name: at.Format(madeForm) + ending, At: at}
+	made := KeptBackup{Name: at.Format(madeForm) + ending, At: at}
 	path := filepath.Join(s.BackupPlace(), made.Name)
 	if err := s.Backup(ctx, path); err != nil {
-		return Kept{}, err
+		return KeptBackup{}, err
 	}
 	info, err := os.Stat(path)
 	if err == nil {
@@ -106,7 +106,7 @@ func (s *Store) MakeBackup(ctx context.Context, at time.Time) (Kept, error) {
 }
 
 // DropBackup removes a backup, and what a broken-off one left.
-func (s *Store) DropBackup(k Kept) error {
+func (s *Store) DropBackup(k KeptBackup) error {
 	return removed(filepath.Join(s.BackupPlace(), k.Name), besides...)
 }
 
@@ -124,7 +124,7 @@ func (s *Store) DropUnfinished() error {
 
 // SoundBackup is the path of a backup that was read whole and found sound; ErrNotFound when there is none of
 // that name.
-func (s *Store) SoundBackup(ctx context.Context, k Kept) (string, error) {
+func (s *Store) SoundBackup(ctx context.Context, k KeptBackup) (string, error) {
 	path := filepath.Join(s.BackupPlace(), k.Name)
 	return path, checkedWhole(ctx, path)
 }

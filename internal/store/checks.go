@@ -13,10 +13,10 @@ import (
 	"fribbet/internal/core/record"
 )
 
-// Check is a walk-round in the book.
-type Check struct {
+// WalkRound is a walk-round in the book.
+type WalkRound struct {
 	ID uuid.UUID // made by whoever records it
-	record.Check
+	record.WalkRound
 }
 
 type checkRow struct {
@@ -32,19 +32,19 @@ type checkRow struct {
 }
 
 type lookRow struct {
-	CheckID  uuid.UUID      `db:"check_id"`
-	Code     codeColumn     `db:"code"`
-	Gap      *float64       `db:"gap_mm"`
-	GapBy    *measure.Means `db:"gap_by"`
-	GapSD    *float64       `db:"gap_sd_mm"`
-	Length   *float64       `db:"length_mm"`
-	LengthBy *measure.Means `db:"length_by"`
-	LengthSD *float64       `db:"length_sd_mm"`
-	PastPad  bool           `db:"past_pad"`
-	Present  *bool          `db:"present"`
-	Colour   *nail.Colour   `db:"colour"`
-	Shape    *nail.Shape    `db:"shape"`
-	State    *nail.State    `db:"state"`
+	CheckID  uuid.UUID       `db:"check_id"`
+	Code     codeColumn      `db:"code"`
+	Gap      *float64        `db:"gap_mm"`
+	GapBy    *measure.Means  `db:"gap_by"`
+	GapSD    *float64        `db:"gap_sd_mm"`
+	Length   *float64        `db:"length_mm"`
+	LengthBy *measure.Means  `db:"length_by"`
+	LengthSD *float64        `db:"length_sd_mm"`
+	PastPad  bool            `db:"past_pad"`
+	Present  *bool           `db:"present"`
+	Colour   *nail.Colour    `db:"colour"`
+	Shape    *nail.Shape     `db:"shape"`
+	State    *nail.Condition `db:"state"`
 }
 
 // read is a number of a look; nil where nobody read it.
@@ -63,17 +63,17 @@ func unread(n *measure.Number) (mm *float64, by *measure.Means, sd *float64) {
 }
 
 // ChecksOf returns some dogs' walk-rounds, oldest first, by the dog's id.
-func (s *Store) ChecksOf(ctx context.Context, dogIDs []uuid.UUID) (map[uuid.UUID][]Check, error) {
+func (s *Store) ChecksOf(ctx context.Context, dogIDs []uuid.UUID) (map[uuid.UUID][]WalkRound, error) {
 	return s.checks(ctx, ` WHERE dog_id IN (SELECT value FROM json_each(?))`, listOf(dogIDs))
 }
 
 // Checks returns one dog's walk-rounds, oldest first.
-func (s *Store) Checks(ctx context.Context, dogID uuid.UUID) ([]Check, error) {
+func (s *Store) Checks(ctx context.Context, dogID uuid.UUID) ([]WalkRound, error) {
 	all, err := s.checks(ctx, ` WHERE dog_id = ?`, dogID)
 	return all[dogID], err
 }
 
-func (s *Store) checks(ctx context.Context, where string, args ...any) (all map[uuid.UUID][]Check, err error) {
+func (s *Store) checks(ctx context.Context, where string, args ...any) (all map[uuid.UUID][]WalkRound, err error) {
 	err = s.read(ctx, func(tx *sqlx.Tx) error {
 		all, err = s.checksIn(ctx, tx, where, args...)
 		return err
@@ -81,7 +81,7 @@ func (s *Store) checks(ctx context.Context, where string, args ...any) (all map[
 	return all, err
 }
 
-func (s *Store) checksIn(ctx context.Context, tx *sqlx.Tx, where string, args ...any) (map[uuid.UUID][]Check, error) {
+func (s *Store) checksIn(ctx context.Context, tx *sqlx.Tx, where string, args ...any) (map[uuid.UUID][]WalkRound, error) {
 	var rows []checkRow
 	var looks []lookRow
 	err := s.selectAll(ctx, tx, args,
@@ -96,9 +96,9 @@ func (s *Store) checksIn(ctx context.Context, tx *sqlx.Tx, where string, args ..
 			Code: l.Code.Code, Gap: read(l.Gap, l.GapBy, l.GapSD), Length: read(l.Length, l.LengthBy, l.LengthSD), PastPad: l.PastPad, Present: l.Present, Colour: l.Colour, Shape: l.Shape, State: l.State,
 		})
 	}
-	all := map[uuid.UUID][]Check{}
+	all := map[uuid.UUID][]WalkRound{}
 	for _, r := range rows {
-		all[r.DogID] = append(all[r.DogID], Check{r.ID, record.Check{
+		all[r.DogID] = append(all[r.DogID], WalkRound{r.ID, record.WalkRound{
 			On: r.On.Date, Clicks: r.Clicks, Hair: r.Hair, Swelling: r.Swelling, Limping: r.Limping, Breaking: r.Breaking,
 			Looks: looksOf[r.ID],
 		}})
@@ -108,14 +108,14 @@ func (s *Store) checksIn(ctx context.Context, tx *sqlx.Tx, where string, args ..
 
 // AddCheck keeps a walk-round and, with it, the dog's nails as it saw them. The same id once more changes nothing;
 // another walk-round under it, or one of another dog, is AlreadyTold.
-func (s *Store) AddCheck(ctx context.Context, d Dog, c Check, at time.Time) error {
+func (s *Store) AddCheck(ctx context.Context, d Dog, c WalkRound, at time.Time) error {
 	return s.write(ctx, func(tx *sqlx.Tx) error {
 		there, err := s.checksIn(ctx, tx, ` WHERE id = ?`, c.ID)
 		if err != nil {
 			return err
 		}
 		for dogID, all := range there {
-			if dogID == d.ID && all[0].Tells(c.Check) {
+			if dogID == d.ID && all[0].Tells(c.WalkRound) {
 				return nil
 			}
 			return AlreadyTold{There: fmt.Sprintf("a check of the feet of %s that looked at %d nails", all[0].On, len(all[0].Looks))}

@@ -105,11 +105,11 @@ type walkedRow struct {
 }
 
 type nailRow struct {
-	DogID  uuid.UUID   `db:"dog_id"`
-	Code   codeColumn  `db:"code"`
-	State  nail.State  `db:"state"`
-	Colour nail.Colour `db:"colour"`
-	Shape  nail.Shape  `db:"shape"`
+	DogID  uuid.UUID      `db:"dog_id"`
+	Code   codeColumn     `db:"code"`
+	State  nail.Condition `db:"state"`
+	Colour nail.Colour    `db:"colour"`
+	Shape  nail.Shape     `db:"shape"`
 }
 
 // Dogs returns every dog, by name.

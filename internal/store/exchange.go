@@ -203,7 +203,7 @@ func (in *Intake) Dog(ctx context.Context, id uuid.UUID) (Dog, error) {
 }
 
 // Checks are a dog's walk-rounds with what was taken in.
-func (in *Intake) Checks(ctx context.Context, dogID uuid.UUID) ([]Check, error) {
+func (in *Intake) Checks(ctx context.Context, dogID uuid.UUID) ([]WalkRound, error) {
 	all, err := in.store.checksIn(ctx, in.tx, ` WHERE dog_id = ?`, dogID)
 	return all[dogID], err
 }

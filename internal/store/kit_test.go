@@ -80,10 +80,10 @@ func TestStintsComeFromTheSittings(t *testing.T) {
 	cutter, bit := KitItem{ID: uuid.New(), Item: kit.Item{Kind: kit.Kind(kit.LargePlier)}}, KitItem{ID: uuid.New(), Item: kit.Item{Kind: kit.Kind(kit.GrinderBand)}}
 	require.NoError(t, s.AddKitItem(ctx, cutter, noon))
 	require.NoError(t, s.AddKitItem(ctx, bit, noon))
-	one := func(code string, item KitItem, tool kit.Tool, cuts ...float64) record.Nail {
-		return record.Nail{Code: nail.MustParse(code), Cuts: cuts, Tool: tool, Item: item.ID.String(), Reaction: temper.Calm}
+	one := func(code string, item KitItem, tool kit.Tool, cuts ...float64) record.NailRecord {
+		return record.NailRecord{Code: nail.MustParse(code), Cuts: cuts, Tool: tool, Item: item.ID.String(), Reaction: temper.Calm}
 	}
-	sitting := Sitting{ID: uuid.New(), Sitting: record.Sitting{On: date.MustParse("2026-11-20"), Minutes: of(9.0), Records: []record.Nail{
+	sitting := Sitting{ID: uuid.New(), Sitting: record.Sitting{On: date.MustParse("2026-11-20"), Minutes: of(9.0), Records: []record.NailRecord{
 		one("LF3", cutter, kit.LargePlier, 1, 1), one("LF4", cutter, kit.LargePlier, 1), one("RF3", bit, kit.GrinderBand, 0.5),
 		one("RF4", cutter, kit.LargePlier),
 	}}}
@@ -158,7 +158,7 @@ func TestGroundIsOfTheLastDays(t *testing.T) {
 	var last uuid.UUID
 	for day := range 4 {
 		last = uuid.New()
-		told := Sitting{ID: last, Sitting: record.Sitting{On: date.MustParse("2026-11-01").AddDays(day), Records: []record.Nail{{
+		told := Sitting{ID: last, Sitting: record.Sitting{On: date.MustParse("2026-11-01").AddDays(day), Records: []record.NailRecord{{
 			Code: nail.MustParse("LF3"), Tool: kit.GrinderBand, Item: band.ID.String(), Reaction: temper.Calm,
 			LengthBefore: number(14), LengthAfter: number(13 - float64(day)), Cuts: []float64{0.2, 0.2},
 		}}}}

@@ -17,8 +17,8 @@ type Practised struct {
 	ID  uuid.UUID
 	At  time.Time
 	Who string // empty where nobody said
-	practice.Nail
-	EndPoint quick.Stop // at which they stop
+	practice.Exercise
+	EndPoint quick.EndPoint // at which they stop
 	Moves    []practice.Move
 	Said     []quick.Face // of a drill's ends
 }
@@ -27,19 +27,19 @@ type Practised struct {
 const EndsDrill practice.Kind = "ends"
 
 type practisedRow struct {
-	ID       uuid.UUID     `db:"id"`
-	DoneAt   string        `db:"done_at"`
-	Who      string        `db:"who"`
-	Kind     practice.Kind `db:"kind"`
-	Seed     int           `db:"seed"`
-	Number   int           `db:"number"`
-	EndPoint quick.Stop    `db:"end_point"`
-	Moves    string        `db:"moves"`
-	Named    string        `db:"named"`
+	ID       uuid.UUID      `db:"id"`
+	DoneAt   string         `db:"done_at"`
+	Who      string         `db:"who"`
+	Kind     practice.Kind  `db:"kind"`
+	Seed     int            `db:"seed"`
+	Number   int            `db:"number"`
+	EndPoint quick.EndPoint `db:"end_point"`
+	Moves    string         `db:"moves"`
+	Named    string         `db:"named"`
 }
 
 func (r practisedRow) practised() Practised {
-	p := Practised{ID: r.ID, At: moment(r.DoneAt), Who: r.Who, Nail: practice.Nail{Kind: r.Kind, Seed: r.Seed, Number: r.Number}, EndPoint: r.EndPoint}
+	p := Practised{ID: r.ID, At: moment(r.DoneAt), Who: r.Who, Exercise: practice.Exercise{Kind: r.Kind, Seed: r.Seed, Number: r.Number}, EndPoint: r.EndPoint}
 	fromJSON(r.Moves, &p.Moves)
 	fromJSON(r.Named, &p.Said)
 	return p

@@ -21,14 +21,14 @@ type Settings struct {
 	WeightUnit units.Weight
 	Margin     float64 // spare left in front of the quick, mm
 	Workdays   date.Weekdays
-	Holidays   []date.Span // nobody works then; in their order
-	Hand       kit.Hand    // how practised the one who trims is
-	EndPoint   quick.Stop  // when to stop on a nail
-	LeftHanded bool        // the cutter is in the left hand
-	Coin       *float64    // thickness of the user's coin, mm, once it was measured
-	Way        kit.Way     // clip, grind, or both
-	Language   string      // that the book speaks where no browser tells: in the calendar, on cards, to owners
-	LargestCut *float64    // mm for a nail 7 mm deep; nil is what is usual of the hand
+	Holidays   []date.Span    // nobody works then; in their order
+	Hand       kit.Hand       // how practised the one who trims is
+	EndPoint   quick.EndPoint // when to stop on a nail
+	LeftHanded bool           // the cutter is in the left hand
+	Coin       *float64       // thickness of the user's coin, mm, once it was measured
+	Way        kit.Way        // clip, grind, or both
+	Language   string         // that the book speaks where no browser tells: in the calendar, on cards, to owners
+	LargestCut *float64       // mm for a nail 7 mm deep; nil is what is usual of the hand
 
 	EyeOf *string // whose practice sets the care at the bench, by the name of their device; nil: nobody's. Kept by SetEyeOf
 
@@ -43,7 +43,7 @@ type settingsRow struct {
 	Margin     float64        `db:"margin_mm"`
 	Workdays   weekdaysColumn `db:"working_weekdays"`
 	Hand       kit.Hand       `db:"hand"`
-	EndPoint   quick.Stop     `db:"end_point"`
+	EndPoint   quick.EndPoint `db:"end_point"`
 	LeftHanded bool           `db:"left_handed"`
 	Coin       *float64       `db:"coin_mm"`
 	LargestCut *float64       `db:"largest_cut_mm"`

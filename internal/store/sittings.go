@@ -57,7 +57,7 @@ type recordRow struct {
 	Colour    nail.Colour     `db:"colour"`
 	Edged     bool            `db:"edged"`
 	Ended     state.Ended     `db:"ended"`
-	Stop      quick.Stop      `db:"stop"`
+	Stop      quick.EndPoint  `db:"stop"`
 	Assumed   bool            `db:"assumed"`
 	Second    kit.Tool        `db:"ground_tool"`
 	SecondBy  *string         `db:"ground_item"`
@@ -172,7 +172,7 @@ func (s *Store) readSittings(ctx context.Context, tx *sqlx.Tx, where string, arg
 		}
 		readOf[key][r.Measure] = &measure.Number{MM: r.MM, By: r.By, SD: r.SD}
 	}
-	recordsOf := map[uuid.UUID][]record.Nail{}
+	recordsOf := map[uuid.UUID][]record.NailRecord{}
 	for _, r := range records {
 		key := nailOf{r.SittingID, r.Code}
 		read := readOf[key]
@@ -180,7 +180,7 @@ func (s *Store) readSittings(ctx context.Context, tx *sqlx.Tx, where string, arg
 		if r.Second != "" {
 			ground = &record.Ground{Tool: r.Second, Item: orEmpty(r.SecondBy), Touches: touchesOf[key]}
 		}
-		recordsOf[r.SittingID] = append(recordsOf[r.SittingID], record.Nail{
+		recordsOf[r.SittingID] = append(recordsOf[r.SittingID], record.NailRecord{
 			Code: r.Code.Code, LengthBefore: read[bench.LengthBefore], LengthAfter: read[bench.LengthAfter],
 			GapBefore: read[bench.GapBefore], GapAfter: read[bench.GapAfter], SpareLeft: read[bench.SpareLeft],
 			Cuts: cutsOf[key], Faces: facesOf[key], Landmarks: marksOf[key], Tool: r.Tool, Reaction: r.Reaction, Blood: r.Blood,

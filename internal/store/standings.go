@@ -14,9 +14,9 @@ import (
 	"fribbet/internal/core/rhythm"
 )
 
-// Standing is what the lists read of a dog. It is worked out from the records by whoever knows
+// DogStanding is what the lists read of a dog. It is worked out from the records by whoever knows
 // the rules; the store keeps it, and forgets it when something new is told of the dog.
-type Standing struct {
+type DogStanding struct {
 	DogID    uuid.UUID
 	Revision int    // of the dog's records that it was worked out from
 	Fold     int    // version of the rules that folded the feet
@@ -52,8 +52,8 @@ type standingRow struct {
 
 const standingColumns = `dog_id, revision, fold, body, stamp, terms, foremost, turn_on, name_key, standing, due, due_on, due_why`
 
-func (r standingRow) standing() (Standing, error) {
-	s := Standing{DogID: r.DogID, Revision: r.Revision, Terms: orEmpty(r.Terms), Foremost: r.Foremost, NameKey: r.NameKey, Standing: r.Standing, Why: r.Why}
+func (r standingRow) standing() (DogStanding, error) {
+	s := DogStanding{DogID: r.DogID, Revision: r.Revision, Terms: orEmpty(r.Terms), Foremost: r.Foremost, NameKey: r.NameKey, Standing: r.Standing, Why: r.Why}
 	if r.Feet != nil {
 		s.Fold, s.Feet, s.Stamp = *r.Fold, []byte(*r.Feet), orEmpty(r.Stamp)
 	}
@@ -122,7 +122,7 @@ func (s *Store) DuePage(ctx context.Context, f Find) (Page, error) {
 }
 
 // Standings reads some dogs' standings.
-func (s *Store) Standings(ctx context.Context, ids []uuid.UUID) (map[uuid.UUID]Standing, error) {
+func (s *Store) Standings(ctx context.Context, ids []uuid.UUID) (map[uuid.UUID]DogStanding, error) {
 	var rows []standingRow
 	err := s.rows(ctx, &rows, `
 		SELECT `+standingColumns+` FROM standings LEFT JOIN feet USING (dog_id)
@@ -130,7 +130,7 @@ func (s *Store) Standings(ctx context.Context, ids []uuid.UUID) (map[uuid.UUID]S
 	if err != nil {
 		return nil, err
 	}
-	all := make(map[uuid.UUID]Standing, len(rows))
+	all := make(map[uuid.UUID]DogStanding, len(rows))
 	for _, r := range rows {
 		if all[r.DogID], err = r.standing(); err != nil {
 			return nil, err
@@ -154,7 +154,7 @@ func (s *Store) Kept(ctx context.Context, dogID uuid.UUID) (fold int, stamp stri
 }
 
 // KeepStandings keeps what was worked out, but for dogs of which something new was told since.
-func (s *Store) KeepStandings(ctx context.Context, all []Standing, at time.Time) error {
+func (s *Store) KeepStandings(ctx context.Context, all []DogStanding, at time.Time) error {
 	return s.write(ctx, func(tx *sqlx.Tx) error {
 		keep, err := tx.PrepareNamedContext(ctx, `
 			UPDATE standings SET terms = :terms, foremost = :foremost, turn_on = :turn_on,
@@ -221,7 +221,7 @@ func (s *Store) SeenMoved(ctx context.Context) error {
 }
 
 // KeepFeet keeps what a dog's records folded into, unless something new was told of it since.
-func (s *Store) KeepFeet(ctx context.Context, one Standing) error {
+func (s *Store) KeepFeet(ctx context.Context, one DogStanding) error {
 	return s.write(ctx, func(tx *sqlx.Tx) error {
 		var same bool
 		if err := tx.GetContext(ctx, &same, `SELECT revision = ? FROM standings WHERE dog_id = ?`, one.Revision, one.DogID); err != nil || !same {
@@ -231,7 +231,7 @@ func (s *Store) KeepFeet(ctx context.Context, one Standing) error {
 	})
 }
 
-func keepFeet(ctx context.Context, tx *sqlx.Tx, one Standing) error {
+func keepFeet(ctx context.Context, tx *sqlx.Tx, one DogStanding) error {
 	_, err := tx.ExecContext(ctx, `INSERT OR REPLACE INTO feet (dog_id, fold, body, stamp) VALUES (?, ?, ?, ?)`, one.DogID, one.Fold, string(one.Feet), uuid.NewString())
 	return err
 }

@@ -25,7 +25,7 @@ func settled(t *testing.T, s *Store, d Dog, on string, at time.Time) {
 	one := all[d.ID]
 	one.Terms, one.Folded, one.Fold, one.Feet, one.NameKey = "terms", true, 1, []byte(`{}`), "moss"
 	one.Due, one.DueOn, one.Turn, one.Standing = []byte(`{"Reason":"because"}`), date.MustParse(on), date.MustParse(on), due.Later
-	require.NoError(t, s.KeepStandings(ctx, []Standing{one}, at))
+	require.NoError(t, s.KeepStandings(ctx, []DogStanding{one}, at))
 }
 
 func stale(t *testing.T, s *Store) bool {
@@ -61,7 +61,7 @@ func TestWhateverIsToldOfADogMakesItsStandingStale(t *testing.T) {
 		{"a sitting taken back", func() error { return s.WithdrawSitting(ctx, d.ID, given.ID, now) }, true},
 		{"a walk-round", func() error {
 			d.Version = 2
-			return s.AddCheck(ctx, d, Check{uuid.New(), record.Check{On: date.MustParse("2026-11-24")}}, now)
+			return s.AddCheck(ctx, d, WalkRound{uuid.New(), record.WalkRound{On: date.MustParse("2026-11-24")}}, now)
 		}, true},
 		{"a ladder", func() error { return s.AddLadder(ctx, l, now) }, false},
 		{"a try", func() error { return s.AddTry(ctx, l.ID, try, try.On, now) }, false},
@@ -86,7 +86,7 @@ func TestAStandingThatWasOvertakenIsNotKept(t *testing.T) {
 	require.NoError(t, add(s, d.ID, aSitting(), time.Now()))
 	old := before[d.ID]
 	old.Terms, old.Folded, old.Feet = "terms", true, []byte(`{}`)
-	require.NoError(t, s.KeepStandings(ctx, []Standing{old}, time.Now()))
+	require.NoError(t, s.KeepStandings(ctx, []DogStanding{old}, time.Now()))
 	assert.True(t, stale(t, s))
 	assert.False(t, feetKept(t, s, d))
 }
@@ -188,7 +188,7 @@ func TestDatesThatTheRulesMovedAreSaidOnce(t *testing.T) {
 		require.NoError(t, err)
 		one := all[d.ID]
 		one.Terms, one.Fold, one.Due, one.DueOn, one.Turn = "terms", rules, []byte(`{}`), date.MustParse(on), date.MustParse(on)
-		require.NoError(t, s.KeepStandings(ctx, []Standing{one}, now))
+		require.NoError(t, s.KeepStandings(ctx, []DogStanding{one}, now))
 		moved, err := s.MovedByRules(ctx)
 		require.NoError(t, err)
 		return moved

@@ -53,7 +53,7 @@ func of[T any](v T) *T { return &v }
 func aSitting() Sitting {
 	gap := measure.Paper.Number()
 	return Sitting{ID: uuid.New(), Sitting: record.Sitting{On: date.MustParse("2026-11-24"), Note: "first",
-		Minutes: of(9.5), Calm: of(4.0), Helper: true, Ticks: []string{"styptic", "the blue mat"}, Records: []record.Nail{
+		Minutes: of(9.5), Calm: of(4.0), Helper: true, Ticks: []string{"styptic", "the blue mat"}, Records: []record.NailRecord{
 			{Code: nail.MustParse("RF3"), GapAfter: &gap, Cuts: []float64{1, 0.5}, Tool: kit.File, Reaction: temper.Calm, Blood: true},
 			{Code: nail.MustParse("LF3"), Tool: kit.LargePlier, Reaction: temper.Snapping, TookForce: true}, // in the order of the work, not of the nails
 		}}}

@@ -68,7 +68,7 @@ func TestAnOlderBooksNumbersSayWhatTheyWereReadWith(t *testing.T) {
 	told.Records[1].GapBefore, told.Records[1].SpareLeft = number(measure.Gap, 1.2), number(measure.Quick, 2)
 	told.Records[1].Landmarks = []quick.Seen{{Mark: quick.Hook, Spare: 3, By: measure.Eye, SD: 1.5}}
 	require.NoError(t, add(s, d.ID, told, time.Now()))
-	look := Check{ID: uuid.New(), Check: record.Check{On: told.On, Looks: []record.Look{
+	look := WalkRound{ID: uuid.New(), WalkRound: record.WalkRound{On: told.On, Looks: []record.Look{
 		{Code: nail.MustParse("LF3"), Gap: number(measure.Gap, 0.76)}, {Code: nail.MustParse("LF4"), Length: number(measure.Length, 12)},
 	}}}
 	require.NoError(t, s.AddCheck(ctx, d, look, time.Now()))
@@ -90,7 +90,7 @@ func TestAnOlderBooksNumbersSayWhatTheyWereReadWith(t *testing.T) {
 	assert.Equal(t, told.Sitting, kept[0].Sitting)
 	looks, err := again.Checks(ctx, d.ID)
 	require.NoError(t, err)
-	assert.Equal(t, look.Check, looks[0].Check)
+	assert.Equal(t, look.WalkRound, looks[0].WalkRound)
 }
 
 // An upgrade that was broken off after the tables were changed is gone on with at the next opening.

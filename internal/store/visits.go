@@ -77,7 +77,7 @@ type Visit struct {
 	On       date.Date
 	Start    round.Clock
 	Minutes  int
-	State    round.State // as it was told; what its sitting makes of it is not in it
+	State    round.VisitState // as it was told; what its sitting makes of it is not in it
 	Sequence int
 	Note     string    // of the call
 	OffBy    round.Who // that called it off, where somebody did
@@ -88,18 +88,18 @@ type Visit struct {
 }
 
 type visitRow struct {
-	ID        uuid.UUID   `db:"id"`
-	On        dateColumn  `db:"on_date"`
-	Start     round.Clock `db:"start"`
-	Minutes   int         `db:"minutes"`
-	State     round.State `db:"state"`
-	Sequence  int         `db:"sequence"`
-	Note      string      `db:"note"`
-	OffBy     round.Who   `db:"off_by"`
-	ChangedAt string      `db:"changed_at"`
-	Sitting   *uuid.UUID  `db:"sitting_id"`
-	Begun     *string     `db:"begun_at"`
-	Ended     *bool       `db:"ended"`
+	ID        uuid.UUID        `db:"id"`
+	On        dateColumn       `db:"on_date"`
+	Start     round.Clock      `db:"start"`
+	Minutes   int              `db:"minutes"`
+	State     round.VisitState `db:"state"`
+	Sequence  int              `db:"sequence"`
+	Note      string           `db:"note"`
+	OffBy     round.Who        `db:"off_by"`
+	ChangedAt string           `db:"changed_at"`
+	Sitting   *uuid.UUID       `db:"sitting_id"`
+	Begun     *string          `db:"begun_at"`
+	Ended     *bool            `db:"ended"`
 	RoundDog
 }
 

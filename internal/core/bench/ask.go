@@ -21,7 +21,7 @@ const (
 )
 
 // Asks is the question that comes next. What was passed is not asked again.
-func (n Nail) Asks() Ask {
+func (n WorkedNail) Asks() Ask {
 	w, fresh := n.Work, len(n.Work.Cuts) == 0
 	doing := n.Verdict.Kind == verdict.Trim || n.Verdict.Kind == verdict.AskFirst
 	switch {
@@ -45,7 +45,7 @@ func (n Nail) Asks() Ask {
 }
 
 // Landmark is the one that is asked of a nail of that colour: the end of the pink, or of the groove.
-func (n Nail) Landmark() quick.Landmark {
+func (n WorkedNail) Landmark() quick.Landmark {
 	if n.Colour == nail.Light {
 		return quick.SeenThrough
 	}
@@ -57,7 +57,7 @@ var pictured = [3]float64{0.15, 0.5, 0.85}
 
 // Pictures are three places of the landmark to choose from, mm from the tip, nearest first, told apart by
 // half a millimetre at least.
-func (n Nail) Pictures() [3]float64 {
+func (n WorkedNail) Pictures() [3]float64 {
 	const apart = 0.5
 	var mm [3]float64
 	for i, q := range pictured {
@@ -78,10 +78,10 @@ const (
 )
 
 // PressTo is the face at which one press's plan ends on the nail: the first sign, whatever the school.
-func (n Nail) PressTo() quick.Face { return quick.SignTo(quick.AtFirstSign, n.Colour) }
+func (n WorkedNail) PressTo() quick.Face { return quick.SignTo(quick.AtFirstSign, n.Colour) }
 
 // GoesOn tells whether the school of the hand goes on from the first sign to the dot; step by step, never by a press.
 func (b Bench) GoesOn() bool { return b.Hand.Stop == quick.Full }
 
 // SignTo is the face at which this school stops on the nail.
-func (b Bench) SignTo(n Nail) quick.Face { return quick.SignTo(b.Hand.Stop, n.Colour) }
+func (b Bench) SignTo(n WorkedNail) quick.Face { return quick.SignTo(b.Hand.Stop, n.Colour) }

@@ -28,14 +28,14 @@ import (
 // Bench is a sitting under the hands: what is believed of each nail and what to do next with it.
 type Bench struct {
 	Plan   sitting.Plan // of the sitting, as it was before it
-	Nails  []Nail       // today's in the order of the plan, then the others
+	Nails  []WorkedNail // today's in the order of the plan, then the others
 	Hand   verdict.Terms
 	Enough bool    // the dog fought or snapped: nobody goes on with it the next day
 	Touch  float64 // what one touch of the bit in the hand takes, mm
 }
 
-// Nail is one nail under the hands.
-type Nail struct {
+// WorkedNail is one nail under the hands.
+type WorkedNail struct {
 	Plan    outlook.Planned
 	Work    NailState
 	Today   bool // it is planned for today
@@ -51,7 +51,7 @@ type Nail struct {
 
 // Of works out where the sitting stands: the state takes what was told of each nail in the order
 // in which it was told, as the fold will take it once the sitting is done.
-func Of(q sitting.Question, s State, touch float64) Bench {
+func Of(q sitting.Question, s Progress, touch float64) Bench {
 	b := Bench{Hand: q.HandWith(s.Tool, touch), Touch: quick.Touch}
 	b.Enough = slices.ContainsFunc(s.Said, func(one temper.Said) bool { return one.Reaction.TooMuch() })
 	if b.Hand.Touch > 0 {
@@ -62,7 +62,7 @@ func Of(q sitting.Question, s State, touch float64) Bench {
 		worked.Arrive(*s.Arrival)
 	}
 	records := s.Sitting(q.Today).Records
-	cases := map[nail.Code]verdict.Nail{}
+	cases := map[nail.Code]verdict.Case{}
 	for _, r := range records {
 		if c, has := outlook.Told(&worked, r, q.Terms); has {
 			cases[r.Code] = c
@@ -87,7 +87,7 @@ func Of(q sitting.Question, s State, touch float64) Bench {
 	}
 	for _, code := range order {
 		i := slices.IndexFunc(q.Nails, func(n outlook.Planned) bool { return n.Code == code })
-		one := Nail{Plan: q.Nails[i], Work: NailState{Code: code}, Today: today[code], Length: q.Nails[i].Length.Value}
+		one := WorkedNail{Plan: q.Nails[i], Work: NailState{Code: code}, Today: today[code], Length: q.Nails[i].Length.Value}
 		if n := s.Nail(code); n != nil {
 			one.Work = *n
 		}
@@ -117,7 +117,7 @@ func Of(q sitting.Question, s State, touch float64) Bench {
 }
 
 // next is the verdict on a nail now.
-func (n Nail) next(c verdict.Nail, margin float64, t verdict.Terms) verdict.Verdict {
+func (n WorkedNail) next(c verdict.Case, margin float64, t verdict.Terms) verdict.Verdict {
 	stop := func(because say.Line) verdict.Verdict {
 		return verdict.Verdict{Kind: verdict.Leave, Why: because, Step: verdict.Step{Action: verdict.Stop, Eye: true, Because: because}}
 	}

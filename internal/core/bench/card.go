@@ -41,7 +41,7 @@ type Card struct {
 
 // CardOf words a sitting for the owner of a dog that walks so many km of pavement a week; left are the nails that
 // wait for another day.
-func (s State) CardOf(name string, on date.Date, left []nail.Code, pavement float64, training ladder.Training) Card {
+func (s Progress) CardOf(name string, on date.Date, left []nail.Code, pavement float64, training ladder.Training) Card {
 	bled, bleeds := map[nail.Paw]int{}, false
 	n, ground := 0, 0
 	for _, one := range s.Nails {
@@ -88,7 +88,7 @@ func groundRound(ground, of int) say.Line {
 }
 
 // manner is how the dog took it, without a word that only the trade knows.
-func (s State) manner(name string) say.Line {
+func (s Progress) manner(name string) say.Line {
 	key := cardHard
 	switch s.Sitting(date.Date{}).Worst() {
 	case temper.Untold:

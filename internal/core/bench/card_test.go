@@ -18,10 +18,10 @@ func TestTheCardIsInAnOwnersWords(t *testing.T) {
 	one := func(code string, reaction temper.Reaction, blood bool) NailState {
 		return NailState{Code: nail.MustParse(code), Cuts: []Slice{{MM: 1}}, Reaction: reaction, Blood: blood}
 	}
-	s := State{Nails: []NailState{one("LF3", temper.Calm, false), one("LF4", temper.Pulling, true)}}
+	s := Progress{Nails: []NailState{one("LF3", temper.Calm, false), one("LF4", temper.Pulling, true)}}
 	on := date.MustParse("2026-11-24")
 	left := []nail.Code{nail.MustParse("RH2"), nail.MustParse("RH3")}
-	c := s.CardOf("Fig", on, left, 1, ladder.Training{ladder.Standing{Ladder: ladder.Ladder{Kind: ladder.Grinder, Started: on}}})
+	c := s.CardOf("Fig", on, left, 1, ladder.Training{ladder.Progress{Ladder: ladder.Ladder{Kind: ladder.Grinder, Started: on}}})
 	assert.Equal(t, "Tuesday 24 November 2026: 2 nails trimmed. 2 nails for another day: 2 nails of the right hind paw.", wordstest.Of(c.Done))
 	assert.Contains(t, wordstest.Of(c.Bled), "one nail of the left front paw")
 	assert.Contains(t, wordstest.Of(c.How), "Fig pulled its paws away")

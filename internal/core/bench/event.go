@@ -90,7 +90,7 @@ type Event struct {
 	Face     quick.Face      `json:"face,omitempty"`
 	End      state.Ended     `json:"end,omitempty"`     // of a nail that is done: what was said of its end, where no face was told
 	Assumed  bool            `json:"assumed,omitempty"` // of a nail that is done: its cuts are a plan's, as it was accepted
-	Stop     quick.Stop      `json:"stop,omitempty"`    // of the start: at which sign the hand stops
+	Stop     quick.EndPoint  `json:"stop,omitempty"`    // of the start: at which sign the hand stops
 	Hand     *hand.Slices    `json:"hand,omitempty"`    // of the start: how its slices come out, where that was measured
 	Held     dog.Position    `json:"held,omitempty"`    // of the start: how the dog is held
 	Hour     *int            `json:"hour,omitempty"`    // of the start: of the day where it was told, 0 to 23

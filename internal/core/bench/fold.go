@@ -17,8 +17,8 @@ import (
 	"fribbet/internal/core/temper"
 )
 
-// State is what a log comes to.
-type State struct {
+// Progress is what a log comes to.
+type Progress struct {
 	Start   time.Time
 	Ended   bool
 	End     time.Time
@@ -29,8 +29,8 @@ type State struct {
 	Ticks   []string
 	Tool    kit.Tool // in the hand
 	Item    string
-	Stop    quick.Stop  // at which sign the hand stops
-	Hand    hand.Slices // how its slices come out
+	Stop    quick.EndPoint // at which sign the hand stops
+	Hand    hand.Slices    // how its slices come out
 	Held    dog.Position
 	Hour    *int // of the day at which it began
 	Note    string
@@ -74,7 +74,7 @@ type Slice struct {
 }
 
 // Nail is the state of one nail; nil when nothing was told of it.
-func (s *State) Nail(code nail.Code) *NailState {
+func (s *Progress) Nail(code nail.Code) *NailState {
 	for i := range s.Nails {
 		if s.Nails[i].Code == code {
 			return &s.Nails[i]
@@ -99,9 +99,9 @@ func (n NailState) clipped() bool { return len(n.Cuts) > 0 && !n.Cuts[0].Touch &
 
 // Fold works the log through. An event that was undone is as if it had never been, and with a
 // cut goes what it showed.
-func (l Log) Fold() State {
+func (l Log) Fold() Progress {
 	gone := l.gone()
-	var s State
+	var s Progress
 	for _, e := range l {
 		if e.Kind != Undone && !gone.counts(e) {
 			s.take(e)
@@ -126,7 +126,7 @@ func (l Log) groundByNone() bool {
 	return false
 }
 
-func (s *State) take(e Event) {
+func (s *Progress) take(e Event) {
 	switch e.Kind {
 	case Started:
 		s.Start, s.Helper, s.Ticks, s.Tool, s.Item, s.Stop = e.At, e.Helper, e.Ticks, e.Tool, e.Item, e.Stop
@@ -172,7 +172,7 @@ func (s *State) take(e Event) {
 	}
 }
 
-func (n *NailState) take(e Event, s *State) {
+func (n *NailState) take(e Event, s *Progress) {
 	switch e.Kind {
 	case Edged:
 		n.Edged = true
@@ -224,7 +224,7 @@ func (n *NailState) take(e Event, s *State) {
 }
 
 // Sitting is what the log comes to as a sitting on a day: what the lists read.
-func (s State) Sitting(on date.Date) record.Sitting {
+func (s Progress) Sitting(on date.Date) record.Sitting {
 	out := record.Sitting{On: on, Note: s.Note, Helper: s.Helper, Ticks: s.Ticks, Smooth: s.Smooth, Held: s.Held, Hour: s.Hour, Arrival: s.Arrival}
 	switch took := s.End.Sub(s.Start); {
 	case s.Minutes != nil || s.Calm != nil:
@@ -252,8 +252,8 @@ func (s State) Sitting(on date.Date) record.Sitting {
 func (n NailState) Off() float64 { return n.record().Removed() }
 
 // record is what was done to the nail as the lists read it.
-func (n NailState) record() record.Nail {
-	r := record.Nail{
+func (n NailState) record() record.NailRecord {
+	r := record.NailRecord{
 		Code: n.Code, Tool: n.Tool, Item: n.Item, TookForce: n.Forced, Reaction: n.Reaction, Blood: n.Blood, Colour: n.Colour, Edged: n.Edged,
 		LengthBefore: n.measure(LengthBefore), LengthAfter: n.measure(LengthAfter),
 		GapBefore: n.measure(GapBefore), GapAfter: n.measure(GapAfter), SpareLeft: n.measure(SpareLeft),
@@ -299,7 +299,7 @@ func minutesBetween(from, to time.Time) *float64 {
 
 // Praise says what the dog did well: the paws that it gave calmly, as far as somebody said so; nothing where nobody
 // said how it took it.
-func (s State) Praise() say.Line {
+func (s Progress) Praise() say.Line {
 	worst := map[nail.Paw]temper.Reaction{}
 	for _, r := range s.Sitting(date.Date{}).Records {
 		if len(r.Cuts) > 0 {
@@ -329,12 +329,12 @@ func (s State) Praise() say.Line {
 }
 
 // OnlyCalm tells whether nothing but calm was told of how it took it, or nothing at all.
-func (s State) OnlyCalm() bool {
+func (s Progress) OnlyCalm() bool {
 	return !slices.ContainsFunc(s.Said, func(one temper.Said) bool { return one.Reaction != temper.Calm })
 }
 
 // Answer is what the last reaction asks for; none once the sitting has ended.
-func (s State) Answer() temper.Answer {
+func (s Progress) Answer() temper.Answer {
 	if s.Ended {
 		return temper.Answer{}
 	}

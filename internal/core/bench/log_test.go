@@ -92,7 +92,7 @@ func TestALogComesToASitting(t *testing.T) {
 	minutes, calm := 10.0, 7.0
 	assert.Equal(t, record.Sitting{
 		On: today, Note: "half asleep", Minutes: &minutes, Calm: &calm, Ticks: []string{"styptic"},
-		Records: []record.Nail{
+		Records: []record.NailRecord{
 			{Code: *of("LH3"), LengthBefore: read(measure.Length, 13), Cuts: []float64{1}, EndFace: quick.Grey, Faces: []quick.Face{quick.Grey},
 				Landmarks: []quick.Seen{{Mark: quick.Groove, Spare: 3.5, By: measure.Eye, SD: quick.GrooveSD}}, Tool: kit.LargePlier},
 			{Code: *of("LF3"), Cuts: []float64{0.2}, Tool: kit.GrinderBand, Item: "band", Reaction: temper.Pulling},
@@ -190,7 +190,7 @@ func TestAToolThatGroundIsNotUndoneBeforeItsTouches(t *testing.T) {
 func TestReplayEqualsLive(t *testing.T) {
 	rapid.Check(t, func(t *rapid.T) {
 		b := newBench(t)
-		var live []State
+		var live []Progress
 		for range rapid.IntRange(0, 30).Draw(t, "events") {
 			code := of(rapid.SampledFrom([]string{"LH3", "LF1", "RF4", "LH1"}).Draw(t, "nail"))
 			e := b.next(Event{
@@ -253,7 +253,7 @@ func TestASittingToldAfterwardsIsItsLog(t *testing.T) {
 			s.Calm = some("calm", 0, 5)
 		}
 		for _, n := range q.Dog.Nails[:rapid.IntRange(1, 18).Draw(t, "nails")] {
-			r := record.Nail{
+			r := record.NailRecord{
 				Code: n.Code, LengthBefore: number("before", measure.Length, 20, 30), LengthAfter: number("after", measure.Length, 1, 9),
 				GapAfter: number("gap", measure.Gap, 0, 3), SpareLeft: number("spare", measure.Quick, 0, 3),
 				Tool: rapid.SampledFrom(kit.Tools()).Draw(t, "tool"), Item: rapid.SampledFrom([]string{"", "band"}).Draw(t, "item"),
@@ -325,18 +325,18 @@ func TestTheArrivalIsToldOnceAndFirst(t *testing.T) {
 
 // What was not told as sure is not, and only the nails that were cut are praised.
 func TestOnlyWhatWasToldCounts(t *testing.T) {
-	r := record.Nail{Code: *of("LF3"), LengthBefore: read(measure.Length, 12), Landmarks: []quick.Seen{{Mark: quick.Groove, Spare: 3}}, Cuts: []float64{0.5}, Tool: kit.LargePlier, Reaction: temper.Calm}
+	r := record.NailRecord{Code: *of("LF3"), LengthBefore: read(measure.Length, 12), Landmarks: []quick.Seen{{Mark: quick.Groove, Spare: 3}}, Cuts: []float64{0.5}, Tool: kit.LargePlier, Reaction: temper.Calm}
 	for _, sure := range []bool{false, true} {
 		r.Sure = sure
 		said := 0
-		for _, e := range LogOf("a", record.Sitting{On: today, Records: []record.Nail{r}}, nine) {
+		for _, e := range LogOf("a", record.Sitting{On: today, Records: []record.NailRecord{r}}, nine) {
 			if e.Sure {
 				said++
 			}
 		}
 		assert.Equal(t, map[bool]int{false: 0, true: 2}[sure], said, "the length and the landmark")
 	}
-	s := State{Nails: []NailState{
+	s := Progress{Nails: []NailState{
 		{Code: *of("LF3"), Cuts: []Slice{{MM: 0.5}}, Reaction: temper.Calm},
 		{Code: *of("RF3"), Reaction: temper.Snapping}, // it was only touched
 	}}

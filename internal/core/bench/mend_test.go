@@ -26,19 +26,19 @@ func known() sitting.Question {
 	d.Entered = today.AddDays(-28)
 	s := record.Sitting{On: today.AddDays(-14)}
 	for _, n := range d.Nails {
-		s.Records = append(s.Records, record.Nail{Code: n.Code, Cuts: []float64{0.5, 0.5}, EndFace: quick.DarkCentre, LengthAfter: read(measure.Length, 12), Tool: kit.LargePlier})
+		s.Records = append(s.Records, record.NailRecord{Code: n.Code, Cuts: []float64{0.5, 0.5}, EndFace: quick.DarkCentre, LengthAfter: read(measure.Length, 12), Tool: kit.LargePlier})
 	}
 	return questionOf(feet.FeetAfter(d, []record.Sitting{s}), nil)
 }
 
-func nailOf(t require.TestingT, b Bench, code string) Nail {
+func nailOf(t require.TestingT, b Bench, code string) WorkedNail {
 	for _, n := range b.Nails {
 		if n.Plan.Code.String() == code {
 			return n
 		}
 	}
 	require.Fail(t, "no nail "+code)
-	return Nail{}
+	return WorkedNail{}
 }
 
 // "35" typed for 3.5 on a 12 mm nail would give leave to cut to the bone.
@@ -93,7 +93,7 @@ func TestAPinkishFaceIsTakenOfANailOfUnknownColour(t *testing.T) {
 
 // A dog that limps has no nail on any day, and the veterinarian has them all.
 func TestAClosedDogHasNoPlan(t *testing.T) {
-	q := questionOf(feet.FeetAfter(moss(), nil, record.Check{On: today, Limping: true}), nil)
+	q := questionOf(feet.FeetAfter(moss(), nil, record.WalkRound{On: today, Limping: true}), nil)
 	p := sitting.For(q)
 	assert.Empty(t, p.Days)
 	for _, l := range p.Left {
@@ -117,16 +117,16 @@ func TestEveryScreenSaysTheVerdict(t *testing.T) {
 			s := record.Sitting{On: today.AddDays(-days)}
 			for _, n := range d.Nails {
 				face := rapid.SampledFrom([]quick.Face{"", quick.White, quick.Grey, quick.DarkCentre, quick.Dot}).Draw(t, "end")
-				s.Records = append(s.Records, record.Nail{Code: n.Code, Cuts: []float64{0.5}, EndFace: face, Tool: kit.LargePlier})
+				s.Records = append(s.Records, record.NailRecord{Code: n.Code, Cuts: []float64{0.5}, EndFace: face, Tool: kit.LargePlier})
 			}
 			told = append(told, s)
 		}
 		q := questionOf(feet.FeetAfter(d, told), func(q *sitting.Question) {
-			q.Terms.Hand.Limit = rapid.SampledFrom([]verdict.Limit{verdict.Careful, verdict.Usual}).Draw(t, "limit")
+			q.Terms.Hand.Limit = rapid.SampledFrom([]verdict.RiskLimit{verdict.Careful, verdict.Usual}).Draw(t, "limit")
 			q.Terms.Margin = rapid.Float64Range(0, 3).Draw(t, "margin")
 			q.Nails = outlook.Plan(q.Feet, today, q.Terms)
 		})
-		at := Of(q, State{Tool: kit.LargePlier}, quick.Touch)
+		at := Of(q, Progress{Tool: kit.LargePlier}, quick.Touch)
 		plan := sitting.For(q)
 		planned := map[nail.Code]bool{}
 		for _, day := range plan.Days {

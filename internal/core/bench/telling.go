@@ -19,19 +19,19 @@ import (
 	"fribbet/internal/core/temper"
 )
 
-// Telling is a log that is told more, and what it has come to so far: a long one is not worked through
+// Recorder is a log that is told more, and what it has come to so far: a long one is not worked through
 // anew for every event.
-type Telling struct {
+type Recorder struct {
 	Log   Log
-	State State
+	State Progress
 	dog   dog.Dog
 	known map[string]Event // by their ids
 	gone  gone
 }
 
 // Tell begins to tell more of a dog's sitting. The log itself stays as it is.
-func (l Log) Tell(d dog.Dog) *Telling {
-	t := Telling{slices.Clip(l), l.Fold(), d, map[string]Event{}, l.gone()}
+func (l Log) Tell(d dog.Dog) *Recorder {
+	t := Recorder{slices.Clip(l), l.Fold(), d, map[string]Event{}, l.gone()}
 	for _, e := range l {
 		t.known[e.ID] = e
 	}
@@ -40,7 +40,7 @@ func (l Log) Tell(d dog.Dog) *Telling {
 
 // Add adds an event. It tells false for one that is there already, and refuses, with the reason, one that
 // cannot have happened then, and by Other one that is there with other content.
-func (t *Telling) Add(e Event) (bool, error) {
+func (t *Recorder) Add(e Event) (bool, error) {
 	if there, is := t.known[e.ID]; is {
 		if !there.tells(e) {
 			return false, Other{there}
@@ -69,7 +69,7 @@ func (t *Telling) Add(e Event) (bool, error) {
 }
 
 // impossible says what of an event's nail cannot be, now that it was told; empty where nothing is.
-func (s *State) impossible(e Event) say.Line {
+func (s *Progress) impossible(e Event) say.Line {
 	if !e.needsNail() {
 		return say.Line{}
 	}
@@ -115,7 +115,7 @@ func (r Refusal) Says() say.Line { return r.Want }
 
 func (r Refusal) Error() string { return fmt.Sprintf("%s: %s %v", r.Event, r.Want.Key, r.Want.Args) }
 
-func (t *Telling) check(e Event) error {
+func (t *Recorder) check(e Event) error {
 	refuse := func(want say.Line) error { return Refusal{string(e.Kind), want} }
 	l, s, d := t.Log, t.State, t.dog
 	switch {
@@ -240,7 +240,7 @@ func (t *Telling) check(e Event) error {
 }
 
 // touched tells whether anything came off yet.
-func (s State) touched() bool {
+func (s Progress) touched() bool {
 	return slices.ContainsFunc(s.Nails, func(n NailState) bool { return len(n.Cuts) > 0 })
 }
 

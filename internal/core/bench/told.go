@@ -94,7 +94,7 @@ func groundEvents(g record.Ground) []Event {
 	return append(events, Event{Kind: Done})
 }
 
-func recordEvents(r record.Nail) []Event {
+func recordEvents(r record.NailRecord) []Event {
 	var events []Event
 	measured := func(m Measure, n *measure.Number) {
 		if n != nil {

@@ -44,7 +44,7 @@ const (
 // Nail is one nail that the dog has.
 type Nail struct {
 	Code   nail.Code
-	State  nail.State
+	State  nail.Condition
 	Colour nail.Colour
 	Shape  nail.Shape
 }

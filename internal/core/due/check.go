@@ -57,7 +57,7 @@ func (t Trim) Check() fault.Fields {
 	return f
 }
 
-func (n Nail) check() fault.Fields {
+func (n TrimmedNail) check() fault.Fields {
 	f := n.Claw.Check()
 	f.Range("gap_mm", n.Gap, 0, claw.MostGap, fault.MM)
 	f.Range("wished_gap_mm", n.WishedGap, 0, MostWishedGap, fault.MM)

@@ -14,8 +14,8 @@ import (
 	"fribbet/internal/core/say"
 )
 
-// Nail is one nail as the last sitting left it.
-type Nail struct {
+// TrimmedNail is one nail as the last sitting left it.
+type TrimmedNail struct {
 	Code      nail.Code
 	Claw      claw.Claw
 	Gap       float64     // to the floor, mm; not read for a dewclaw, which never meets it
@@ -36,7 +36,7 @@ type Nail struct {
 type Trim struct {
 	On       date.Date // the day on which the nails were as told here
 	Sat      date.Date // the last sitting, from which the rhythm counts: On, or earlier; zero when there was none
-	Nails    []Nail
+	Nails    []TrimmedNail
 	Rhythm   rhythm.Rhythm
 	Dates    rhythm.Dates // empty is by the floor
 	No       say.Line     // what the dog said no with, in a few words
@@ -169,7 +169,7 @@ func (t Trim) touches(next *Next) {
 
 // again tells whether a nail that meets the floor in so many weeks does so within the least wait, though the last
 // sitting did it: no date that people keep would find it clear.
-func (t Trim) again(n Nail, meets float64) bool {
+func (t Trim) again(n TrimmedNail, meets float64) bool {
 	return n.Done && !t.Sat.IsZero() && !math.IsInf(meets, 1) && float64(t.On.Sub(t.Sat))/7+meets < math.Max(soonest, t.Soonest/7)
 }
 
@@ -177,7 +177,7 @@ func (t Trim) again(n Nail, meets float64) bool {
 func weeks(d NailDate) float64 { return d.Weeks[d.Rule] }
 
 // dateOf applies every rule to one nail, at its mean rate and at the cautious one.
-func (t Trim) dateOf(n Nail) NailDate {
+func (t Trim) dateOf(n TrimmedNail) NailDate {
 	left := n.left()
 	rules := t.weeksByRule(n, left, n.Rate.Mean)
 	rule := t.decide(n, rules)
@@ -201,7 +201,7 @@ func (t Trim) from() date.Date {
 // after is when the deciding rule makes a nail due, weeks, once the least wait after the last sitting
 // is over: only a nail seen past its pad, one that was left over, what was agreed and a dewclaw that curls and was
 // not done may come sooner.
-func (t Trim) after(n Nail, rules map[Rule]float64) float64 {
+func (t Trim) after(n TrimmedNail, rules map[Rule]float64) float64 {
 	rule := t.decide(n, rules)
 	if t.Sat.IsZero() {
 		return math.Max(0, rules[rule])
@@ -218,7 +218,7 @@ func (t Trim) after(n Nail, rules map[Rule]float64) float64 {
 
 // weeksByRule is when each rule makes the nail due if it grows rate mm a week. Only growth, in
 // mm, is to be worked out from the nail's form: that is left, the same at any rate.
-func (t Trim) weeksByRule(n Nail, left, rate float64) map[Rule]float64 {
+func (t Trim) weeksByRule(n TrimmedNail, left, rate float64) map[Rule]float64 {
 	drift := quick.Drift{Rate: rate, RateSD: n.Rate.SD, Follow: t.follow()}
 	rules := map[Rule]float64{
 		Pad: math.Inf(1), Rest: math.Inf(1), Floor: math.Inf(1), Curl: math.Inf(1), Agreed: t.agreed(), Refused: t.refused(n),
@@ -246,7 +246,7 @@ func (t Trim) weeksByRule(n Nail, left, rate float64) map[Rule]float64 {
 }
 
 // refused is until when nothing is taken off the nail, weeks; +Inf where nothing keeps it.
-func (t Trim) refused(n Nail) float64 {
+func (t Trim) refused(n TrimmedNail) float64 {
 	if !n.NotBefore.After(t.On) {
 		return math.Inf(1)
 	}
@@ -262,7 +262,7 @@ func (t Trim) agreed() float64 {
 }
 
 // worth is the spare at which there is something to take, mm.
-func (t Trim) worth(n Nail) float64 {
+func (t Trim) worth(n TrimmedNail) float64 {
 	if n.Least > 0 {
 		return n.Margin + n.Least
 	}
@@ -270,7 +270,7 @@ func (t Trim) worth(n Nail) float64 {
 }
 
 // left is the growth until the nail meets the floor, or the wished gap, or until a dewclaw curls, mm.
-func (n Nail) left() float64 {
+func (n TrimmedNail) left() float64 {
 	if n.Code.Dewclaw() {
 		return n.Claw.GrowthToTurn(claw.CurlTurn)
 	}
@@ -289,7 +289,7 @@ func (t Trim) follow() quick.Follow {
 // unless there is nothing to take by then. A nail seen past its pad and a curling dewclaw wait
 // for nothing: even a little off them helps. By the calendar the floor decides nothing, nor does a nail that stands on
 // it again within the least wait.
-func (t Trim) decide(n Nail, weeks map[Rule]float64) Rule {
+func (t Trim) decide(n TrimmedNail, weeks map[Rule]float64) Rule {
 	first := t.first(n, weeks)
 	if no := weeks[Refused]; !math.IsInf(no, 1) && no >= weeks[first] {
 		return Refused
@@ -298,7 +298,7 @@ func (t Trim) decide(n Nail, weeks map[Rule]float64) Rule {
 }
 
 // first is decide of a dog that said no to nothing.
-func (t Trim) first(n Nail, weeks map[Rule]float64) Rule {
+func (t Trim) first(n TrimmedNail, weeks map[Rule]float64) Rule {
 	first := Ceiling
 	for _, rule := range []Rule{Drift, Floor, Curl, Agreed, Rest, Pad} {
 		if rule == Drift && !t.Short || rule == Floor && (t.Dates == rhythm.ByCalendar || t.again(n, weeks[Floor])) {

@@ -23,12 +23,12 @@ import (
 
 var monday = date.MustParse("2026-11-23")
 
-func on(code string, gap, rate, spare float64) Nail {
+func on(code string, gap, rate, spare float64) TrimmedNail {
 	c := nail.MustParse(code)
-	return Nail{Code: c, Claw: claw.Assumed(c, nail.Usual, 20), Gap: gap, Rate: growth.Rate{Mean: rate, SD: 0.2}, Spare: spare}
+	return TrimmedNail{Code: c, Claw: claw.Assumed(c, nail.Usual, 20), Gap: gap, Rate: growth.Rate{Mean: rate, SD: 0.2}, Spare: spare}
 }
 
-func trim(nails ...Nail) Trim {
+func trim(nails ...TrimmedNail) Trim {
 	return Trim{On: monday, Sat: monday, Nails: nails, Rhythm: rhythm.FourWeeks, Workdays: date.Workdays{Weekdays: date.EveryDay}, Weight: 20, Margin: 1}
 }
 
@@ -130,7 +130,7 @@ func TestReasonsReadLikeWords(t *testing.T) {
 		1: "LF5 reaches the floor", 2: "LF5 and LF4 reach the floor",
 		3: "LF5, LF4 and LF3 reach the floor", 8: "LF5, LF4 and 6 more reach the floor",
 	} {
-		var nails []Nail
+		var nails []TrimmedNail
 		for _, c := range nail.All() {
 			if c.Group() == nail.Fore && len(nails) < n {
 				nails = append(nails, on(c.String(), 0.3, 1, 3))
@@ -144,7 +144,7 @@ func TestReasonsReadLikeWords(t *testing.T) {
 
 func TestAfterHoldsForAnyTrim(t *testing.T) {
 	rapid.Check(t, func(t *rapid.T) {
-		var nails []Nail
+		var nails []TrimmedNail
 		for _, c := range nail.All() {
 			if rapid.Bool().Draw(t, "has "+c.String()) {
 				nails = append(nails, on(c.String(),
@@ -278,7 +278,7 @@ func TestPadAndCurlWaitForNothing(t *testing.T) {
 	past.PastPad = true
 	curled := on("LF1", 0, 1, 0.2)
 	curled.Claw = curled.Claw.WithLength(20)
-	for rule, n := range map[Rule]Nail{Pad: past, Curl: curled} {
+	for rule, n := range map[Rule]TrimmedNail{Pad: past, Curl: curled} {
 		tr := trim(n)
 		tr.Sat = date.Date{}
 		next, err := After(tr)
@@ -332,7 +332,7 @@ func TestWhatWasSeenSpeaksFirst(t *testing.T) {
 	past := on("RF3", 0, 1, 3)
 	past.PastPad = true
 	floor := on("LF3", 0, 1, 3)
-	for _, nails := range [][]Nail{{floor, past}, {past, floor}} {
+	for _, nails := range [][]TrimmedNail{{floor, past}, {past, floor}} {
 		next, err := After(trim(nails...))
 		require.NoError(t, err)
 		assert.Equal(t, Pad, next.Rule)

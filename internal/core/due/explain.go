@@ -32,11 +32,11 @@ const (
 // Explanation is why the date is what it is.
 type Explanation struct {
 	Sentence say.Line
-	Rows     []Told // every rule, in the order of Rules
+	Rows     []RuleAnswer // every rule, in the order of Rules
 }
 
-// Told is what one rule alone would have said.
-type Told struct {
+// RuleAnswer is what one rule alone would have said.
+type RuleAnswer struct {
 	Rule     Rule
 	Words    say.Line
 	Due      date.Date `json:",omitzero"` // zero when never
@@ -52,7 +52,7 @@ func (t Trim) Explain(n Next) Explanation {
 		"reason": t.Reason(n), "when": t.when(n), "waited": t.waited(n), "moved": t.moved(n), "touches": t.touchesSooner(n), "cautious": t.cautious(n), "look": t.mayAlready(n),
 	})}
 	for _, r := range n.Rules {
-		e.Rows = append(e.Rows, Told{
+		e.Rows = append(e.Rows, RuleAnswer{
 			Rule: r.Rule, Words: t.words(r), Due: r.Due, Days: r.Due.Sub(t.from()), Nails: r.Nails,
 			Decides: r.Rule == n.Rule, Followed: t.follows(r.Rule),
 		})

@@ -19,7 +19,7 @@ func anyTrim(t *rapid.T) Trim {
 	weight := rapid.Float64Range(1, 90).Draw(t, "kg")
 	return Trim{
 		On: monday, Sat: monday, Rhythm: rapid.SampledFrom(rhythm.Rhythms()).Draw(t, "rhythm"), Workdays: date.Workdays{Weekdays: date.EveryDay}, Weight: weight, Margin: 1,
-		Nails: []Nail{{
+		Nails: []TrimmedNail{{
 			Code: code, Claw: claw.Assumed(code, shape, weight), Gap: rapid.Float64Range(0, 3).Draw(t, "gap"),
 			Rate:  growth.Rate{Mean: rapid.Float64Range(0.1, 2).Draw(t, "rate"), SD: rapid.Float64Range(0, 0.5).Draw(t, "sd")},
 			Spare: rapid.Float64Range(0, 2).Draw(t, "spare"),
@@ -39,19 +39,19 @@ func TestMoreOfAThingNeverMovesTheDateTheWrongWay(t *testing.T) {
 	rapid.Check(t, func(t *rapid.T) {
 		trim := anyTrim(t)
 		before := dueOf(t, trim)
-		change := func(what string, how func(*Nail), right func(after date.Date) bool) {
+		change := func(what string, how func(*TrimmedNail), right func(after date.Date) bool) {
 			other := trim
-			other.Nails = []Nail{trim.Nails[0]}
+			other.Nails = []TrimmedNail{trim.Nails[0]}
 			how(&other.Nails[0])
 			if after := dueOf(t, other); !right(after) {
 				t.Fatalf("%s moved the date from %s to %s", what, before, after)
 			}
 		}
-		change("standing higher", func(n *Nail) { n.Gap += 0.5 }, func(a date.Date) bool { return !a.Before(before) })
+		change("standing higher", func(n *TrimmedNail) { n.Gap += 0.5 }, func(a date.Date) bool { return !a.Before(before) })
 		// But for a nail that is down again within the least wait (see Trim.again), which was not done here.
-		change("growing faster", func(n *Nail) { n.Rate.Mean += 0.2 }, func(a date.Date) bool { return !a.After(before) })
-		change("wishing a gap", func(n *Nail) { n.WishedGap = 0.3 }, func(a date.Date) bool { return !a.After(before) })
-		change("more spare", func(n *Nail) { n.Spare += 0.5 }, func(a date.Date) bool { return !a.After(before) })
+		change("growing faster", func(n *TrimmedNail) { n.Rate.Mean += 0.2 }, func(a date.Date) bool { return !a.After(before) })
+		change("wishing a gap", func(n *TrimmedNail) { n.WishedGap = 0.3 }, func(a date.Date) bool { return !a.After(before) })
+		change("more spare", func(n *TrimmedNail) { n.Spare += 0.5 }, func(a date.Date) bool { return !a.After(before) })
 	})
 }
 

@@ -69,8 +69,8 @@ func (t Trim) turned(n Next) bool {
 	return n.PerNail[i].Weeks[Curl] <= 0
 }
 
-func (t Trim) nail(code nail.Code) Nail {
-	return t.Nails[slices.IndexFunc(t.Nails, func(n Nail) bool { return n.Code == code })]
+func (t Trim) nail(code nail.Code) TrimmedNail {
+	return t.Nails[slices.IndexFunc(t.Nails, func(n TrimmedNail) bool { return n.Code == code })]
 }
 
 // Waits says in a few words which nails can be left out at the next trim: whole groups by

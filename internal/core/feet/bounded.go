@@ -22,7 +22,7 @@ import (
 // Bounded names what of a dog and of what was told of it no input lets in, under the contract's names; nil where all is
 // well. With it a reckoning would run, or take memory, without bound: nobody asks one with such a dog. It asks
 // less than the checks of input do, so that what an earlier version took is reckoned still.
-func Bounded(d dog.Dog, sittings []record.Sitting, checks []record.Check) fault.Fields {
+func Bounded(d dog.Dog, sittings []record.Sitting, checks []record.WalkRound) fault.Fields {
 	var f fault.Fields
 	first, last := d.Birth.Date.AddYears(-1), d.Birth.Date.AddYears(longestLife)
 	day := func(name string, on date.Date) {
@@ -109,7 +109,7 @@ const (
 	mostCuts       = 1000   // a nail, at one sitting
 )
 
-func boundedNail(r record.Nail) fault.Fields {
+func boundedNail(r record.NailRecord) fault.Fields {
 	var f fault.Fields
 	bounded(&f, "code", r.Code)
 	for name, n := range map[string]*measure.Number{

@@ -13,13 +13,13 @@ import (
 // event is a walk-round or a sitting.
 type event struct {
 	on      date.Date
-	check   *record.Check
+	check   *record.WalkRound
 	sitting *record.Sitting
 }
 
 // eventsOf puts walk-rounds and sittings in their order. On one day the walk-round comes first:
 // one looks before one cuts.
-func eventsOf(sittings []record.Sitting, checks []record.Check) []event {
+func eventsOf(sittings []record.Sitting, checks []record.WalkRound) []event {
 	events := make([]event, 0, len(sittings)+len(checks))
 	for i := range checks {
 		events = append(events, event{checks[i].On, &checks[i], nil})

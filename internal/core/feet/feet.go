@@ -32,15 +32,15 @@ import (
 type Feet struct {
 	dog.Dog
 	state    state.State
-	day      date.Date       // of the state
-	on       date.Date       // of the last sitting; zero when there was none
-	known    date.Date       // of the last sitting or look
-	check    record.Check    // the last one
-	toes     []toe           // in the order of the dog's nails
-	Outliers []Outlier       // lengths that did not fit and were left out
-	measured int             // how many lengths were told and taken
-	no       temper.Refusals // what it said no with, and until when that holds
-	dry      int             // sittings since the last one at which a nail bled, plus one; 0 is never
+	day      date.Date        // of the state
+	on       date.Date        // of the last sitting; zero when there was none
+	known    date.Date        // of the last sitting or look
+	check    record.WalkRound // the last one
+	toes     []toe            // in the order of the dog's nails
+	Outliers []Outlier        // lengths that did not fit and were left out
+	measured int              // how many lengths were told and taken
+	no       temper.Refusals  // what it said no with, and until when that holds
+	dry      int              // sittings since the last one at which a nail bled, plus one; 0 is never
 }
 
 // toe is what is known of one nail beside the state.
@@ -76,16 +76,16 @@ type Outlier struct {
 }
 
 // FeetAfter folds a dog's sittings and walk-rounds, in any order, into its feet.
-func FeetAfter(d dog.Dog, sittings []record.Sitting, checks ...record.Check) Feet {
+func FeetAfter(d dog.Dog, sittings []record.Sitting, checks ...record.WalkRound) Feet {
 	return fold(d, eventsOf(sittings, checks), watch{})
 }
 
 // watch is who is shown the feet while they are folded; what is nil is not shown. What is shown may be read during the
 // call alone: the next record moves it on.
 type watch struct {
-	before func(f Feet, e event)              // an event, on its day
-	nail   func(f Feet, i int, r record.Nail) // what was told of a nail of a sitting
-	after  func(on date.Date, f Feet)         // an event
+	before func(f Feet, e event)                    // an event, on its day
+	nail   func(f Feet, i int, r record.NailRecord) // what was told of a nail of a sitting
+	after  func(on date.Date, f Feet)               // an event
 }
 
 // fold runs through a dog's events.
@@ -112,8 +112,8 @@ func fold(d dog.Dog, events []event, w watch) Feet {
 // Replay runs through a dog's sittings and walk-rounds, in any order, and shows the feet on the day of each: before it,
 // before what was told of each nail of a sitting (its place among the dog's is i), and after it. What is shown may be
 // read during the call alone: the next record moves it on.
-func Replay(d dog.Dog, sittings []record.Sitting, checks []record.Check,
-	before func(f Feet, s *record.Sitting, c *record.Check), nail func(f Feet, i int, r record.Nail), after func(Feet)) {
+func Replay(d dog.Dog, sittings []record.Sitting, checks []record.WalkRound,
+	before func(f Feet, s *record.Sitting, c *record.WalkRound), nail func(f Feet, i int, r record.NailRecord), after func(Feet)) {
 	fold(d, eventsOf(sittings, checks), watch{
 		before: func(f Feet, e event) { before(f, e.sitting, e.check) }, nail: nail, after: func(_ date.Date, f Feet) { after(f) },
 	})
@@ -129,9 +129,9 @@ func feetOf(d dog.Dog, events []event) Feet {
 	case start.IsZero():
 		start = d.Weights[len(d.Weights)-1].On
 	}
-	nails := make([]state.Nail, len(d.Nails))
+	nails := make([]state.Traits, len(d.Nails))
 	for i, n := range d.Nails {
-		nails[i] = state.Nail{Code: n.Code, Colour: n.Colour, Shape: n.Shape}
+		nails[i] = state.Traits{Code: n.Code, Colour: n.Colour, Shape: n.Shape}
 	}
 	prior := state.Prior(d.Where(start), nails, done)
 	if d.Own.Faces != nil {
@@ -204,7 +204,7 @@ func (f Feet) Gross() (learnt, before state.Normal) {
 
 func (f Feet) Day() date.Date { return f.day }
 
-func (f *Feet) trim(s record.Sitting, each func(f Feet, i int, r record.Nail)) {
+func (f *Feet) trim(s record.Sitting, each func(f Feet, i int, r record.NailRecord)) {
 	f.on = s.On
 	if s.Arrival != nil {
 		f.Arrive(*s.Arrival)
@@ -306,7 +306,7 @@ func (f *Feet) lengths(i int, e state.Event, sound bool) {
 	}
 }
 
-func (f *Feet) look(c record.Check) {
+func (f *Feet) look(c record.WalkRound) {
 	f.check = c
 	f.toes = slices.Clone(f.toes)
 	for i, n := range f.Nails {

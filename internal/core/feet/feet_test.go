@@ -39,7 +39,7 @@ func reading(t *testing.T, f Feet, code string, day date.Date) Reading {
 
 func TestAMeasuredNailReplacesTheAssumption(t *testing.T) {
 	day := today.AddDays(-7)
-	f := FeetAfter(plain(), []record.Sitting{{On: day, Records: []record.Nail{{
+	f := FeetAfter(plain(), []record.Sitting{{On: day, Records: []record.NailRecord{{
 		Code: nail.MustParse("LF3"), LengthAfter: length(12), GapAfter: gap(1.2), SpareLeft: spare(1.5), Cuts: []float64{1},
 	}}}})
 	then := reading(t, f, "LF3", day)
@@ -57,14 +57,14 @@ func TestAMeasuredNailReplacesTheAssumption(t *testing.T) {
 
 func TestATrimLiftsTheNailByTheToesOwnHeight(t *testing.T) {
 	code := nail.MustParse("RF4")
-	f := FeetAfter(plain(), []record.Sitting{{On: today, Records: []record.Nail{
+	f := FeetAfter(plain(), []record.Sitting{{On: today, Records: []record.NailRecord{
 		{Code: code, LengthBefore: length(14), GapBefore: gap(0), Cuts: []float64{1, 1}}}}})
 	assert.Greater(t, reading(t, f, "RF4", today).Gap.Value, 0.4)
 }
 
 func looked(l record.Look) Reading {
 	l.Code = nail.MustParse("LF3")
-	for _, r := range FeetAfter(plain(), nil, record.Check{On: today, Looks: []record.Look{l}}).On(today) {
+	for _, r := range FeetAfter(plain(), nil, record.WalkRound{On: today, Looks: []record.Look{l}}).On(today) {
 		if r.Code == l.Code {
 			return r
 		}
@@ -99,7 +99,7 @@ func TestACoinThatPassesSaysAtLeast(t *testing.T) {
 // The last reading is told of a nail, less what came off after it, with what it was read with.
 func TestTheLastReadingKeepsItsMeans(t *testing.T) {
 	n := measure.Length.Told(15, measure.Eye, 0)
-	f := FeetAfter(plain(), []record.Sitting{{On: today, Records: []record.Nail{{Code: nail.MustParse("LF3"), LengthBefore: &n, Cuts: []float64{1, 1}}}}})
+	f := FeetAfter(plain(), []record.Sitting{{On: today, Records: []record.NailRecord{{Code: nail.MustParse("LF3"), LengthBefore: &n, Cuts: []float64{1, 1}}}}})
 	s, has := f.Section(nail.MustParse("LF3"), today, 1, 0.5)
 	require.True(t, has)
 	assert.Equal(t, Measured{today, measure.Number{MM: 13, By: measure.Eye, SD: 1.5}}, s.Measured)
@@ -119,7 +119,7 @@ func TestFacesDoNotMakeANailSurerAndSurer(t *testing.T) {
 	d := plain()
 	var trims []record.Sitting
 	for week := 30; week > 0; week -= 2 {
-		trims = append(trims, record.Sitting{On: today.AddDays(-7 * week), Records: []record.Nail{{
+		trims = append(trims, record.Sitting{On: today.AddDays(-7 * week), Records: []record.NailRecord{{
 			Code: nail.MustParse("LF3"), Cuts: []float64{1, 1}, EndFace: quick.DarkCentre}}})
 	}
 	for n := range trims {
@@ -133,9 +133,9 @@ func TestACurlingDewclawIsNotCuredByOneMillimetre(t *testing.T) {
 	d := plain()
 	lf1 := nail.MustParse("LF1")
 	cut := func(day date.Date) record.Sitting {
-		return record.Sitting{On: day, Records: []record.Nail{{Code: lf1, Cuts: []float64{1}}}}
+		return record.Sitting{On: day, Records: []record.NailRecord{{Code: lf1, Cuts: []float64{1}}}}
 	}
-	look := record.Check{On: today.AddDays(-1), Looks: []record.Look{{Code: lf1, Length: length(19.4)}}}
+	look := record.WalkRound{On: today.AddDays(-1), Looks: []record.Look{{Code: lf1, Length: length(19.4)}}}
 	f := FeetAfter(d, []record.Sitting{cut(today.AddDays(-60)), cut(today)}, look)
 	got := reading(t, f, "LF1", today)
 	assert.InDelta(t, 18.2, got.Length.Value, 0.8)
@@ -144,7 +144,7 @@ func TestACurlingDewclawIsNotCuredByOneMillimetre(t *testing.T) {
 
 // One that touches, or reaches past its pad, is too long (common practice, no source).
 func TestWhatIsSeenReplacesTheAssumption(t *testing.T) {
-	f := FeetAfter(plain(), nil, record.Check{On: today, Looks: []record.Look{seenIn("LF3", gap(claw.CardGap)), {Code: nail.MustParse("LF4"), Length: length(12.5)}}})
+	f := FeetAfter(plain(), nil, record.WalkRound{On: today, Looks: []record.Look{seenIn("LF3", gap(claw.CardGap)), {Code: nail.MustParse("LF4"), Length: length(12.5)}}})
 	lf3, lf4, lf2 := reading(t, f, "LF3", today), reading(t, f, "LF4", today), reading(t, f, "LF2", today)
 	assert.Greater(t, lf3.Gap.Value, claw.CardGap, "a card passes: it stands at least so high")
 	assert.Equal(t, estimate.Measured, lf3.Gap.Source)
@@ -160,7 +160,7 @@ func TestACaliperOverrulesTheRate(t *testing.T) {
 	d := plain()
 	var sittings []record.Sitting
 	for i := range 10 {
-		sittings = append(sittings, record.Sitting{On: today.AddDays(14 * (i - 10)), Records: []record.Nail{
+		sittings = append(sittings, record.Sitting{On: today.AddDays(14 * (i - 10)), Records: []record.NailRecord{
 			{Code: nail.MustParse("LF3"), Cuts: []float64{1, 1}, LengthAfter: length(11), GapAfter: gap(1.5)}}})
 	}
 	r := reading(t, FeetAfter(d, sittings), "LF3", sittings[9].On)
@@ -194,7 +194,7 @@ func TestDoubleHindDewclawsAreNailsOfTheirOwn(t *testing.T) {
 	assert.Equal(t, []string{"LH1b", "LH1", "RH1", "RH1b"}, []string{
 		rank.Bars[14].Code.String(), rank.Bars[15].Code.String(), rank.Bars[16].Code.String(), rank.Bars[17].Code.String()},
 		"inner toes towards the middle")
-	s := record.Sitting{On: today, Records: []record.Nail{{Code: nail.MustParse("LH1b"), Cuts: []float64{1}}}}
+	s := record.Sitting{On: today, Records: []record.NailRecord{{Code: nail.MustParse("LH1b"), Cuts: []float64{1}}}}
 	assert.Empty(t, s.Check(d, today))
 	assert.NotEmpty(t, s.Check(plain(), today))
 }
@@ -203,7 +203,7 @@ func TestDoubleHindDewclawsAreNailsOfTheirOwn(t *testing.T) {
 func trimmed(day date.Date) record.Sitting {
 	s := record.Sitting{On: day}
 	for _, n := range plain().Nails {
-		s.Records = append(s.Records, record.Nail{Code: n.Code, Cuts: []float64{0.5, 0.5}, Tool: kit.LargePlier, Reaction: temper.Calm, EndFace: quick.DarkCentre})
+		s.Records = append(s.Records, record.NailRecord{Code: n.Code, Cuts: []float64{0.5, 0.5}, Tool: kit.LargePlier, Reaction: temper.Calm, EndFace: quick.DarkCentre})
 	}
 	return s
 }
@@ -299,6 +299,6 @@ func seenIn(code string, gap *measure.Number) record.Look {
 
 func TestADewclawSeenCurledIsCurling(t *testing.T) {
 	curled := nail.Curled
-	d := record.Check{Looks: []record.Look{{Code: nail.MustParse("LF1"), Shape: &curled}}}.Seen(plain())
+	d := record.WalkRound{Looks: []record.Look{{Code: nail.MustParse("LF1"), Shape: &curled}}}.Seen(plain())
 	assert.True(t, reading(t, FeetAfter(d, nil), "LF1", today).Curling())
 }

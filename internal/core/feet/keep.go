@@ -19,9 +19,9 @@ const FoldVersion = 10
 type kept struct {
 	State    state.State
 	Day      date.Date
-	On       date.Date     `json:",omitzero"`
-	Known    date.Date     `json:",omitzero"`
-	Check    *record.Check `json:",omitempty"`
+	On       date.Date         `json:",omitzero"`
+	Known    date.Date         `json:",omitzero"`
+	Check    *record.WalkRound `json:",omitempty"`
 	Toes     []toe
 	Outliers []Outlier `json:",omitempty"`
 	Measured int       `json:",omitempty"`

@@ -66,7 +66,7 @@ type Glance struct {
 // GlanceBar is one of its bars.
 type GlanceBar struct {
 	Code                              nail.Code
-	State                             nail.State
+	State                             nail.Condition
 	Top, Quick, QuickShort, QuickLong float64 // as in Bar
 	Length                            float64
 	Source                            estimate.Source // of the length

@@ -177,7 +177,7 @@ func (t *teller) minutes(s *record.Sitting) {
 
 // cuts holds each counted cut of a nail against the chance that it was called, as the bench would have called it: by the
 // nails before it and by its own cuts and ends so far; and a nail of which only the end was told against its press.
-func (t *teller) cuts(f feet.Feet, i int, one record.Nail) {
+func (t *teller) cuts(f feet.Feet, i int, one record.NailRecord) {
 	e := one.Event(f.Day())
 	r := f.Read(i)
 	for _, l := range e.Landmarks {

@@ -81,9 +81,9 @@ func lived(r *rand.Rand, w virtual.World, long, weeks int) (dog.Dog, []record.Si
 	d := dogtest.Plain()
 	d.Weights = []dog.Weight{{On: monday, Kg: 8 + 25*r.Float64()}}
 	d.Entered = monday
-	nails := make([]state.Nail, len(d.Nails))
+	nails := make([]state.Traits, len(d.Nails))
 	for i, n := range d.Nails {
-		nails[i] = state.Nail{Code: n.Code, Colour: n.Colour, Shape: n.Shape}
+		nails[i] = state.Traits{Code: n.Code, Colour: n.Colour, Shape: n.Shape}
 	}
 	ago := float64(weeks)
 	d.LastDone = &ago
@@ -102,7 +102,7 @@ func lived(r *rand.Rand, w virtual.World, long, weeks int) (dog.Dog, []record.Si
 		}
 		for i, n := range d.Nails {
 			before := v.Measured(i)
-			one := record.Nail{Code: n.Code, LengthBefore: &before}
+			one := record.NailRecord{Code: n.Code, LengthBefore: &before}
 			for range 16 {
 				face := v.Cut(i, 0.5)
 				one.Cuts = append(one.Cuts, 0.5)
@@ -131,7 +131,7 @@ func after(weeks int) Rules {
 }
 
 // report is what was said of a dog of these records.
-func report(d dog.Dog, told []record.Sitting, checks []record.Check, rules Rules) Report {
+func report(d dog.Dog, told []record.Sitting, checks []record.WalkRound, rules Rules) Report {
 	r, _ := Of(d, told, checks, rules, nil)
 	return r
 }
@@ -222,9 +222,9 @@ func TestNothingMarksItself(t *testing.T) {
 func TestFeltNailsAndSpeed(t *testing.T) {
 	d, told := lived(rand.New(rand.NewPCG(2, 1)), virtual.World{}, twoYears, 3)
 	touches := measure.Touches.Number()
-	look := record.Check{On: told[3].On.AddDays(10), Looks: []record.Look{{Code: d.Nails[2].Code, Gap: &touches}}}
+	look := record.WalkRound{On: told[3].On.AddDays(10), Looks: []record.Look{{Code: d.Nails[2].Code, Gap: &touches}}}
 	start := time.Now()
-	r := report(d, told, []record.Check{look}, after(3))
+	r := report(d, told, []record.WalkRound{look}, after(3))
 	assert.Less(t, time.Since(start), time.Second)
 	assert.Equal(t, 1, r.Floors.Seen)
 	assert.Equal(t, 1, r.Floors.Was)
@@ -244,12 +244,12 @@ func TestQuartersOfADog(t *testing.T) {
 	calm := 6.0
 	d := dogtest.Plain()
 	d.Entered = date.MustParse("2026-01-01")
-	cut := record.Nail{Code: d.Nails[0].Code, Cuts: []float64{1}}
-	bled := record.Nail{Code: d.Nails[1].Code, Cuts: []float64{1}, Blood: true}
+	cut := record.NailRecord{Code: d.Nails[0].Code, Cuts: []float64{1}}
+	bled := record.NailRecord{Code: d.Nails[1].Code, Cuts: []float64{1}, Blood: true}
 	_, got := Of(d, []record.Sitting{
-		{On: date.MustParse("2026-04-01"), Records: []record.Nail{cut, bled}},
-		{On: date.MustParse("2026-01-15"), Records: []record.Nail{cut}, Calm: &calm, Arrival: &record.Arrival{Touching: record.Most}},
-		{On: date.MustParse("2026-03-31"), Records: []record.Nail{cut}, Arrival: &record.Arrival{Touching: record.None}},
+		{On: date.MustParse("2026-04-01"), Records: []record.NailRecord{cut, bled}},
+		{On: date.MustParse("2026-01-15"), Records: []record.NailRecord{cut}, Calm: &calm, Arrival: &record.Arrival{Touching: record.Most}},
+		{On: date.MustParse("2026-03-31"), Records: []record.NailRecord{cut}, Arrival: &record.Arrival{Touching: record.None}},
 	}, nil, after(4), nil)
 	require.Len(t, got, 2)
 	assert.NotNil(t, got[0].Drawn)
@@ -318,7 +318,7 @@ func TestAPressASpareAndAGapAreHeldAgainstWhatWasSaid(t *testing.T) {
 	one.Faces, one.EndFace, one.Blood, one.Cuts = nil, quick.White, false, one.Cuts[:1]
 	told[6].Records[3].Landmarks = []quick.Seen{{Mark: quick.SeenThrough, Spare: 3, SD: 0.4}}
 	kinds := map[What]int{}
-	r, _ := Of(d, told, []record.Check{{On: told[7].On.AddDays(5), Looks: []record.Look{{Code: d.Nails[2].Code, Gap: &gap}}}}, after(3), func(f Foretold) {
+	r, _ := Of(d, told, []record.WalkRound{{On: told[7].On.AddDays(5), Looks: []record.Look{{Code: d.Nails[2].Code, Gap: &gap}}}}, after(3), func(f Foretold) {
 		kinds[f.What]++
 		if f.What != Due {
 			assert.LessOrEqual(t, f.Low(), f.Said)
@@ -402,10 +402,10 @@ func TestAHandIsLearntFromWhatCameOff(t *testing.T) {
 		for range trims {
 			before := measure.Number{MM: 15, By: measure.Caliper, SD: 0.3}
 			after := measure.Number{MM: 15 - 3*times + 0.3*r.NormFloat64(), By: measure.Caliper, SD: 0.3}
-			one := record.Nail{LengthBefore: &before, LengthAfter: &after, Cuts: []float64{2, 1}, Tool: kit.SmallPlier}
+			one := record.NailRecord{LengthBefore: &before, LengthAfter: &after, Cuts: []float64{2, 1}, Tool: kit.SmallPlier}
 			ground, assumed := one, one
 			ground.Tool, assumed.Assumed = kit.GrinderBand, true
-			l.Hand = l.Hand.And(TakenOff(record.Sitting{Records: []record.Nail{one, ground, assumed}}))
+			l.Hand = l.Hand.And(TakenOff(record.Sitting{Records: []record.NailRecord{one, ground, assumed}}))
 		}
 		assert.Equal(t, trims, l.Hand.Nails)
 		return Offers([]Learnt{l})

@@ -107,7 +107,7 @@ func (c Cuts) All() (n int) {
 func (d Dates) All() int { return d.Before + d.About + d.NotYet + d.Later }
 
 // Of runs through what was told of a dog and says all of it anew by today's rules; tell is told each thing, nil nothing.
-func Of(d dog.Dog, sittings []record.Sitting, checks []record.Check, rules Rules, tell func(Foretold)) (Report, []Quarter) {
+func Of(d dog.Dog, sittings []record.Sitting, checks []record.WalkRound, rules Rules, tell func(Foretold)) (Report, []Quarter) {
 	r, q := blank(), quarters{}
 	t := teller{Rules: rules, sat: map[nail.Code]date.Date{}, tell: func(f Foretold) {
 		r.take(f)
@@ -116,7 +116,7 @@ func Of(d dog.Dog, sittings []record.Sitting, checks []record.Check, rules Rules
 			tell(f)
 		}
 	}}
-	feet.Replay(d, sittings, checks, func(f feet.Feet, s *record.Sitting, c *record.Check) {
+	feet.Replay(d, sittings, checks, func(f feet.Feet, s *record.Sitting, c *record.WalkRound) {
 		if c != nil {
 			for _, l := range c.Looks {
 				t.length(f, l.Code, l.Length)
@@ -129,7 +129,7 @@ func Of(d dog.Dog, sittings []record.Sitting, checks []record.Check, rules Rules
 		t.arrival(s)
 		t.minutes(s)
 		t.before = append(t.before, *s)
-	}, func(f feet.Feet, i int, one record.Nail) {
+	}, func(f feet.Feet, i int, one record.NailRecord) {
 		t.length(f, one.Code, one.LengthBefore)
 		t.cuts(f, i, one)
 	}, func(f feet.Feet) {

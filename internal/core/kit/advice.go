@@ -9,7 +9,7 @@ import (
 type Piece struct {
 	ID    string
 	Item  Item
-	State State
+	State Condition
 }
 
 // Option is one tool for a job, with what speaks for and against it.

@@ -32,7 +32,7 @@ const (
 type Job struct {
 	Code       nail.Code
 	Shape      nail.Shape
-	State      nail.State
+	State      nail.Condition
 	Colour     nail.Colour
 	CloseToPad bool    // curled or turned so far that little room is left under it
 	Depth      float64 // ridge to underside, mm

@@ -22,8 +22,8 @@ type Use struct {
 	TookForce bool // it was felt to be blunt
 }
 
-// State is how an item stands, and what is to be done about it.
-type State struct {
+// Condition is how an item stands, and what is to be done about it.
+type Condition struct {
 	Level  Level
 	Counts Counts
 	Used   float64  // cuts or minutes since the last service
@@ -48,21 +48,21 @@ func (i Item) Service() string {
 }
 
 // Usable tells whether work can be done with an item that stands so.
-func (s State) Usable() bool { return s.Level != Overdue }
+func (s Condition) Usable() bool { return s.Level != Overdue }
 
 // StateOn tells how the item stands on a day after what was asked of it.
-func (i Item) StateOn(day date.Date, u Use) State {
-	s := State{Level: Fine, Counts: i.counts()}
+func (i Item) StateOn(day date.Date, u Use) Condition {
+	s := Condition{Level: Fine, Counts: i.counts()}
 	s.Limit, s.Told = i.limit()
 	s.Used = u.Minutes
 	if s.Counts == CountsCuts {
 		s.Used = u.Cuts
 	}
-	worn := func(level Level) State {
+	worn := func(level Level) Condition {
 		s.Level, s.Words = level, say.Of(itOf, say.Args{"service": i.service(), "used": say.Round(s.Used), "limit": say.Round(s.Limit), "counts": s.Counts.say()})
 		return s
 	}
-	as := func(level Level, words say.Line) State {
+	as := func(level Level, words say.Line) Condition {
 		s.Level, s.Words = level, words
 		return s
 	}

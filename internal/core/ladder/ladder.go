@@ -42,8 +42,8 @@ type Entry struct {
 	Move Move
 }
 
-// Standing is where a dog stands on its ladder on a day.
-type Standing struct {
+// Progress is where a dog stands on its ladder on a day.
+type Progress struct {
 	Ladder
 	Step    int    // from 0; the number of steps when it is through
 	Streak  int    // calm tries one after the other on this step; of one that is passed paw by paw those of the paw with the fewest
@@ -79,8 +79,8 @@ func (t Try) Check(l Ladder, today date.Date) fault.Fields {
 }
 
 // StandingOn folds the tries, in the order of their days, into where the dog stands today.
-func (l Ladder) StandingOn(today date.Date, tries []Try) Standing {
-	s := Standing{Ladder: l, Step: l.First}
+func (l Ladder) StandingOn(today date.Date, tries []Try) Progress {
+	s := Progress{Ladder: l, Step: l.First}
 	for _, t := range tries {
 		if len(s.days) == 0 || s.days[len(s.days)-1].on != t.On {
 			s.days = append(s.days, day{on: t.On})
@@ -99,7 +99,7 @@ func (l Ladder) StandingOn(today date.Date, tries []Try) Standing {
 
 // try takes one try into account: calm on repeated tries goes up, and that ends the day's
 // climbing; unsure stays; afraid goes down; too much goes down and ends the day.
-func (s *Standing) try(t Try) {
+func (s *Progress) try(t Try) {
 	steps := Steps(s.Kind)
 	s.Today++
 	entry := Entry{Try: t, Step: min(s.Step, len(steps)-1), Move: Stay}
@@ -136,12 +136,12 @@ func (s *Standing) try(t Try) {
 }
 
 // ByPaw tells whether the step is passed paw by paw: of the whole dog, and about a paw.
-func (s Standing) ByPaw() bool {
+func (s Progress) ByPaw() bool {
 	return s.Paw == nil && s.Step < len(Steps(s.Kind)) && Steps(s.Kind)[s.Step].ByPaw
 }
 
 // NextPaw is the paw that a step that is passed paw by paw goes on with: the first that is not through.
-func (s Standing) NextPaw() (nail.Paw, bool) {
+func (s Progress) NextPaw() (nail.Paw, bool) {
 	if !s.ByPaw() {
 		return 0, false
 	}
@@ -162,7 +162,7 @@ func (t Try) about() []nail.Paw {
 }
 
 // calm counts a calm try: of a step about a paw for that paw, and the step is passed when all four are.
-func (s *Standing) calm(t Try) {
+func (s *Progress) calm(t Try) {
 	if !s.ByPaw() {
 		s.Streak++
 		s.Says = say.Of(calmOf, say.Args{"calm": say.Whole(min(s.Streak, Needed)), "needed": say.Whole(Needed)})
@@ -183,7 +183,7 @@ func (s *Standing) calm(t Try) {
 }
 
 // uneasy begins the count anew, of a step about a paw for that paw.
-func (s *Standing) uneasy(t Try) {
+func (s *Progress) uneasy(t Try) {
 	s.Streak = 0
 	if s.ByPaw() {
 		for _, paw := range t.about() {
@@ -193,7 +193,7 @@ func (s *Standing) uneasy(t Try) {
 }
 
 // Reward is how a try is rewarded: as the step says, and thinner once it has gone well two days running.
-func (s Standing) Reward() say.Line {
+func (s Progress) Reward() say.Line {
 	steps := Steps(s.Kind)
 	if s.Step >= len(steps) {
 		return say.Line{}
@@ -213,7 +213,7 @@ func (s Standing) Reward() say.Line {
 
 // climb goes a step up, unless the next one is a grinder's first nail and the dog has not had
 // its time with the tool.
-func (s *Standing) climb(on date.Date, entry *Entry) {
+func (s *Progress) climb(on date.Date, entry *Entry) {
 	steps := Steps(s.Kind)
 	first := s.Started.AddDays(waitDays)
 	if s.Kind == Grinder && s.Step+1 < len(steps) && steps[s.Step+1].Nail && !steps[s.Step].Nail && on.Before(first) {
@@ -234,7 +234,7 @@ func (s *Standing) climb(on date.Date, entry *Entry) {
 }
 
 // NextOn is the day on which training goes on, today or later.
-func (s Standing) NextOn(today date.Date) date.Date {
+func (s Progress) NextOn(today date.Date) date.Date {
 	if !s.Ended.Nothing() {
 		return today.AddDays(1)
 	}
@@ -242,7 +242,7 @@ func (s Standing) NextOn(today date.Date) date.Date {
 }
 
 // Reason says in a few words what comes next.
-func (s Standing) Reason() say.Line {
+func (s Progress) Reason() say.Line {
 	steps := Steps(s.Kind)
 	which := s.Kind.Say()
 	if s.Paw != nil {

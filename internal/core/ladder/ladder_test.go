@@ -27,7 +27,7 @@ func took(days ...string) []Try {
 	return tries
 }
 
-func stands(kind Kind, days ...string) Standing {
+func stands(kind Kind, days ...string) Progress {
 	return Ladder{Kind: kind, Started: begun}.StandingOn(begun.AddDays(len(days)-1), took(days...))
 }
 
@@ -275,7 +275,7 @@ func TestAStepAboutAPawIsPassedPawByPaw(t *testing.T) {
 	l := Ladder{Kind: Clipper, Started: begun, First: 4}
 	require.True(t, Steps(Clipper)[4].ByPaw)
 	var tries []Try
-	told := func(paw nail.Paw, r temper.Reaction, times int) Standing {
+	told := func(paw nail.Paw, r temper.Reaction, times int) Progress {
 		for range times {
 			tries = append(tries, Try{On: begun, Reaction: r, Paw: &paw})
 		}

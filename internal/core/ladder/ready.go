@@ -48,7 +48,7 @@ type Ready struct {
 
 // Ready tells when the dog will be through, as seen from today. A day that goes down counts as
 // one not passed; that it must be climbed again shows only once it has happened.
-func (s Standing) Ready(today date.Date) Ready {
+func (s Progress) Ready(today date.Date) Ready {
 	passed := 0
 	for _, d := range s.days {
 		if d.passed {
@@ -76,7 +76,7 @@ func (s Standing) Ready(today date.Date) Ready {
 }
 
 // soonest is the first day on which the ladder can end for its wait before the first nail.
-func (s Standing) soonest() date.Date {
+func (s Progress) soonest() date.Date {
 	if s.Kind != Grinder {
 		return s.Started
 	}
@@ -90,7 +90,7 @@ func (s Standing) soonest() date.Date {
 }
 
 // every is how many days lie between two days of training; one, before there are two.
-func (s Standing) every() float64 {
+func (s Progress) every() float64 {
 	if len(s.days) < 2 {
 		return 1
 	}

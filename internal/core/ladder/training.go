@@ -8,14 +8,14 @@ import (
 )
 
 // Training is what a dog is still being taught: its ladders that it is not through.
-type Training []Standing
+type Training []Progress
 
 // First is the ladder whose next step comes first; false when there is none.
-func (t Training) First(today date.Date) (Standing, bool) {
+func (t Training) First(today date.Date) (Progress, bool) {
 	if len(t) == 0 {
-		return Standing{}, false
+		return Progress{}, false
 	}
-	return slices.MinFunc(t, func(a, b Standing) int { return a.NextOn(today).Sub(b.NextOn(today)) }), true
+	return slices.MinFunc(t, func(a, b Progress) int { return a.NextOn(today).Sub(b.NextOn(today)) }), true
 }
 
 // Paws are those that may not be trimmed yet: one, or all on a clipper ladder of the whole dog.
@@ -37,5 +37,5 @@ func (t Training) Whole() bool { return len(t.Paws()) == len(nail.Paws()) }
 
 // WithGrinder tells whether the dog is still on a grinder ladder.
 func (t Training) WithGrinder() bool {
-	return slices.ContainsFunc(t, func(s Standing) bool { return s.Kind == Grinder })
+	return slices.ContainsFunc(t, func(s Progress) bool { return s.Kind == Grinder })
 }

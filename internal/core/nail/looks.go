@@ -20,20 +20,20 @@ const (
 	Curled   Shape = "curled"
 )
 
-// State is what is wrong with a nail.
-type State string
+// Condition is what is wrong with a nail.
+type Condition string
 
 const (
-	Sound   State = "sound"
-	Loose   State = "loose"   // a dewclaw that hangs by its skin
-	Split   State = "split"   // the horn has a crack
-	Broken  State = "broken"  // broken off, the quick not open
-	Torn    State = "torn"    // broken or torn into the quick: a veterinarian's matter
-	Ingrown State = "ingrown" // grown into the pad or the skin: a veterinarian's matter
+	Sound   Condition = "sound"
+	Loose   Condition = "loose"   // a dewclaw that hangs by its skin
+	Split   Condition = "split"   // the horn has a crack
+	Broken  Condition = "broken"  // broken off, the quick not open
+	Torn    Condition = "torn"    // broken or torn into the quick: a veterinarian's matter
+	Ingrown Condition = "ingrown" // grown into the pad or the skin: a veterinarian's matter
 )
 
 // States lists them, the sound one first.
-func States() []State { return []State{Sound, Loose, Split, Broken, Torn, Ingrown} }
+func States() []Condition { return []Condition{Sound, Loose, Split, Broken, Torn, Ingrown} }
 
 // Veterinary tells whether the nail is a veterinarian's matter and not to be trimmed.
-func (s State) Veterinary() bool { return s == Torn || s == Ingrown }
+func (s Condition) Veterinary() bool { return s == Torn || s == Ingrown }

@@ -40,7 +40,7 @@ func (c Colour) Say() say.Line { return say.Of("nail.colour_" + say.Key(cmp.Or(c
 func (s Shape) Say() say.Line { return say.Of("nail.shape_" + say.Key(s)) }
 
 // Say is what a nail is, within a sentence.
-func (s State) Say() say.Line { return say.Of("nail.state_" + say.Key(s)) }
+func (s Condition) Say() say.Line { return say.Of("nail.state_" + say.Key(s)) }
 
 func texts(codes []Code) []string {
 	out := make([]string, len(codes))

@@ -46,12 +46,12 @@ func live(k int, r *rand.Rand, every rhythm.Rhythm) *lived {
 	weight := 4 + 0.9*float64(k)
 	d := dog.Usual(every, date.EveryDay)
 	d.Name, d.Birth, d.Weights, d.Entered, d.Pavement = "Moss", dog.BornAbout(3, newYear), []dog.Weight{{On: newYear, Kg: weight}}, newYear, float64(k%10)
-	var nails []state.Nail
+	var nails []state.Traits
 	for i := range d.Nails {
 		if d.Nails[i].Colour = nail.Dark; k%4 == 0 {
 			d.Nails[i].Colour = nail.Light
 		}
-		nails = append(nails, state.Nail{Code: d.Nails[i].Code, Colour: d.Nails[i].Colour, Shape: d.Nails[i].Shape})
+		nails = append(nails, state.Traits{Code: d.Nails[i].Code, Colour: d.Nails[i].Colour, Shape: d.Nails[i].Shape})
 	}
 	where := growth.Where{Age: d.AgeWeeks(newYear), Weight: weight, Pavement: d.Pavement}
 	l := &lived{truth: virtual.Draw(r, virtual.World{CutShare: 0.2, Misread: 0.05}, where, nails, nil), day: newYear}
@@ -60,8 +60,8 @@ func live(k int, r *rand.Rand, every rhythm.Rhythm) *lived {
 }
 
 // look is a walk-round: what passes under each nail, and the dewclaws measured.
-func (l *lived) look() record.Check {
-	c := record.Check{On: l.day}
+func (l *lived) look() record.WalkRound {
+	c := record.WalkRound{On: l.day}
 	for i, n := range l.truth.Nails {
 		one := record.Look{Code: n.Code}
 		if n.Code.Dewclaw() {
@@ -96,7 +96,7 @@ func (l *lived) sit(t *testing.T) {
 	t.Helper()
 	s := record.Sitting{On: l.day}
 	for i, p := range outlook.Plan(l.feet, l.day, groomer) {
-		r := record.Nail{Code: p.Code, Tool: kit.LargePlier, Reaction: "calm"}
+		r := record.NailRecord{Code: p.Code, Tool: kit.LargePlier, Reaction: "calm"}
 		v := p.Verdict
 		if v.Kind == verdict.AskFirst {
 			r.Landmarks = []quick.Seen{{Mark: quick.Groove, Spare: max(0, l.truth.Nails[i].Spare+l.truth.Error())}}

@@ -100,9 +100,9 @@ func WhyNone(f feet.Feet) say.Line {
 
 // asLeft is the nail as the next date depends on it. What was reckoned is kept within what a nail
 // can be: only what was told is refused.
-func asLeft(r feet.Reading, wished float64, terms Terms) due.Nail {
+func asLeft(r feet.Reading, wished float64, terms Terms) due.TrimmedNail {
 	size := verdict.Size(r.Claw.Depth)
-	n := due.Nail{
+	n := due.TrimmedNail{
 		Code: r.Code, Claw: r.Claw, WishedGap: wished, Rate: r.Rate, PastPad: r.PastPad,
 		Spare:     math.Min(r.Spare.Value, r.Claw.Length),
 		Margin:    terms.Margin * size,

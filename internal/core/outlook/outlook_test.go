@@ -41,7 +41,7 @@ var usually = Terms{Margin: 1, Hand: verdict.Terms{Stop: quick.AtFirstSign, Limi
 func asPlanned(f feet.Feet, day date.Date) record.Sitting {
 	s := record.Sitting{On: day}
 	for _, p := range Plan(f, day, usually) {
-		s.Records = append(s.Records, record.Nail{Code: p.Code, Cuts: p.Cuts(), Tool: kit.LargePlier, Reaction: temper.Calm, EndFace: quick.DarkCentre})
+		s.Records = append(s.Records, record.NailRecord{Code: p.Code, Cuts: p.Cuts(), Tool: kit.LargePlier, Reaction: temper.Calm, EndFace: quick.DarkCentre})
 	}
 	return s
 }
@@ -70,8 +70,8 @@ func TestTheFirstTrimBeginsWithTheTip(t *testing.T) {
 
 func TestBloodFixesTheQuickAndLowersThePlan(t *testing.T) {
 	day := today.AddDays(-14)
-	bled := []record.Sitting{{On: day, Records: []record.Nail{{Code: nail.MustParse("LF3"), Cuts: []float64{1}, Blood: true}}}}
-	dry := []record.Sitting{{On: day, Records: []record.Nail{{Code: nail.MustParse("LF3"), Cuts: []float64{1}}}}}
+	bled := []record.Sitting{{On: day, Records: []record.NailRecord{{Code: nail.MustParse("LF3"), Cuts: []float64{1}, Blood: true}}}}
+	dry := []record.Sitting{{On: day, Records: []record.NailRecord{{Code: nail.MustParse("LF3"), Cuts: []float64{1}}}}}
 	f, g := feet.FeetAfter(plain(), bled), feet.FeetAfter(plain(), dry)
 	assert.Less(t, readingOf(t, f, "LF3", day).Spare.Value, 0.3)
 	assert.Less(t, readingOf(t, f, "LF3", today).Spare.Value, readingOf(t, g, "LF3", today).Spare.Value)
@@ -96,7 +96,7 @@ func TestATornNailIsLeftToAVeterinarian(t *testing.T) {
 
 func TestACurledDewclawIsAVeterinariansMatter(t *testing.T) {
 	at := func(long float64) []dog.Caution {
-		f := feet.FeetAfter(plain(), []record.Sitting{{On: today, Records: []record.Nail{{Code: nail.MustParse("LF1"), LengthAfter: length(long)}}}})
+		f := feet.FeetAfter(plain(), []record.Sitting{{On: today, Records: []record.NailRecord{{Code: nail.MustParse("LF1"), LengthAfter: length(long)}}}})
 		return Cautions(f, f.On(today), true)
 	}
 	assert.Empty(t, at(11))
@@ -138,7 +138,7 @@ func TestFoldingHoldsForAnyHistory(t *testing.T) {
 			s := record.Sitting{On: day}
 			for _, n := range d.Nails {
 				if rapid.Bool().Draw(t, "done") {
-					r := record.Nail{Code: n.Code, Cuts: slices.Repeat([]float64{0.5}, rapid.IntRange(0, 8).Draw(t, "cuts"))}
+					r := record.NailRecord{Code: n.Code, Cuts: slices.Repeat([]float64{0.5}, rapid.IntRange(0, 8).Draw(t, "cuts"))}
 					r.Blood = len(r.Cuts) > 0 && rapid.IntRange(0, 9).Draw(t, "blood") == 0
 					s.Records = append(s.Records, r)
 				}
@@ -189,7 +189,7 @@ func TestFoldingHoldsForAnyHistory(t *testing.T) {
 func TestADogNotSeenForYearsStillHasADate(t *testing.T) {
 	d := plain()
 	sittings := []record.Sitting{asPlanned(feet.FeetAfter(d, nil), today.AddYears(-3)),
-		{On: today, Records: []record.Nail{{Code: nail.MustParse("RH5")}}}}
+		{On: today, Records: []record.NailRecord{{Code: nail.MustParse("RH5")}}}}
 	next, has, err := NextOf(feet.FeetAfter(d, sittings), usually)
 	require.NoError(t, err)
 	assert.True(t, has)
@@ -211,7 +211,7 @@ func TestALookIsWantedWhereTheDecidingNailIsBadlyKnown(t *testing.T) {
 	d.Entered = today.AddDays(-200)
 	lf3 := nail.MustParse("LF3")
 	paper := measure.Paper.Number()
-	tally := record.Sitting{On: today, Records: []record.Nail{{Code: lf3, Cuts: []float64{1, 1, 1, 1}, Tool: kit.LargePlier, Reaction: temper.Calm}}}
+	tally := record.Sitting{On: today, Records: []record.NailRecord{{Code: lf3, Cuts: []float64{1, 1, 1, 1}, Tool: kit.LargePlier, Reaction: temper.Calm}}}
 	f := feet.FeetAfter(d, []record.Sitting{tally})
 	next := due.Next{Rule: due.Floor, Nails: []nail.Code{lf3}, Due: today.AddDays(14), Earliest: today.AddDays(14)}
 	look, is := wanted(f, next)
@@ -220,7 +220,7 @@ func TestALookIsWantedWhereTheDecidingNailIsBadlyKnown(t *testing.T) {
 	assert.Contains(t, wordstest.Of(look.Words), "LF3")
 	assert.Greater(t, look.Off, 2.0)
 
-	looked := feet.FeetAfter(d, []record.Sitting{tally}, record.Check{On: today.AddDays(1), Looks: []record.Look{{Code: lf3, Gap: &paper}}})
+	looked := feet.FeetAfter(d, []record.Sitting{tally}, record.WalkRound{On: today.AddDays(1), Looks: []record.Look{{Code: lf3, Gap: &paper}}})
 	settled, is := wanted(looked, next)
 	assert.Less(t, settled.Off, look.Off)
 	assert.False(t, is)
@@ -233,7 +233,7 @@ func TestALookIsWantedWhereTheDecidingNailIsBadlyKnown(t *testing.T) {
 func TestAFlagClosesTrimmingUntilALaterLook(t *testing.T) {
 	d := plain()
 	trims := []record.Sitting{asPlanned(feet.FeetAfter(d, nil), today.AddDays(-28))}
-	for _, flagged := range []record.Check{{Limping: true}, {Swelling: true}, {Breaking: true}} {
+	for _, flagged := range []record.WalkRound{{Limping: true}, {Swelling: true}, {Breaking: true}} {
 		flagged.On = today.AddDays(-2)
 		f := feet.FeetAfter(d, trims, flagged)
 		for _, p := range Plan(f, today, usually) {
@@ -247,7 +247,7 @@ func TestAFlagClosesTrimmingUntilALaterLook(t *testing.T) {
 		assert.Contains(t, wordstest.Of(WhyNone(f)), "a veterinarian first")
 		assert.Equal(t, dog.Veterinarian, Cautions(f, f.On(today), true)[0].Kind)
 
-		over := feet.FeetAfter(d, trims, flagged, record.Check{On: today})
+		over := feet.FeetAfter(d, trims, flagged, record.WalkRound{On: today})
 		assert.NotEqual(t, verdict.Veterinarian, Plan(over, today, usually)[4].Kind)
 	}
 }
@@ -258,10 +258,10 @@ func TestWhatIsReckonedNeverBreaksTheDate(t *testing.T) {
 	d.Weights[0].Kg = 95
 	lf1 := nail.MustParse("LF1")
 	d.Nails[slices.IndexFunc(d.Nails, func(n dog.Nail) bool { return n.Code == lf1 })].Shape = nail.Curled
-	curled := record.Sitting{On: today.AddDays(-740), Records: []record.Nail{{Code: lf1, Cuts: []float64{0.5}}}}
-	high := record.Sitting{On: today.AddDays(-740), Records: []record.Nail{{Code: nail.MustParse("LF3"), GapBefore: gap(claw.MostGap), Cuts: []float64{8}}}}
+	curled := record.Sitting{On: today.AddDays(-740), Records: []record.NailRecord{{Code: lf1, Cuts: []float64{0.5}}}}
+	high := record.Sitting{On: today.AddDays(-740), Records: []record.NailRecord{{Code: nail.MustParse("LF3"), GapBefore: gap(claw.MostGap), Cuts: []float64{8}}}}
 	for _, s := range []record.Sitting{curled, high} {
-		_, has, err := NextOf(feet.FeetAfter(d, []record.Sitting{s}, record.Check{On: today}), usually)
+		_, has, err := NextOf(feet.FeetAfter(d, []record.Sitting{s}, record.WalkRound{On: today}), usually)
 		require.NoError(t, err)
 		assert.True(t, has)
 	}
@@ -280,15 +280,15 @@ func planOf(t *testing.T, d dog.Dog, code string, sittings ...record.Sitting) Pl
 }
 
 // done is a sitting some days ago in which one nail was recorded.
-func done(daysAgo int, r record.Nail) record.Sitting {
-	return record.Sitting{On: today.AddDays(-daysAgo), Records: []record.Nail{r}}
+func done(daysAgo int, r record.NailRecord) record.Sitting {
+	return record.Sitting{On: today.AddDays(-daysAgo), Records: []record.NailRecord{r}}
 }
 
 func TestASeenQuickDecidesHowMuchIsPlanned(t *testing.T) {
 	lf3 := nail.MustParse("LF3")
-	near := planOf(t, plain(), "LF3", done(14, record.Nail{Code: lf3, Cuts: []float64{1}, SpareLeft: spare(0.3)}))
-	far := planOf(t, plain(), "LF3", done(14, record.Nail{Code: lf3, Cuts: []float64{1}, SpareLeft: spare(3)}))
-	assert.Less(t, record.Nail{Cuts: near.Cuts()}.Removed(), record.Nail{Cuts: far.Cuts()}.Removed())
+	near := planOf(t, plain(), "LF3", done(14, record.NailRecord{Code: lf3, Cuts: []float64{1}, SpareLeft: spare(0.3)}))
+	far := planOf(t, plain(), "LF3", done(14, record.NailRecord{Code: lf3, Cuts: []float64{1}, SpareLeft: spare(3)}))
+	assert.Less(t, record.NailRecord{Cuts: near.Cuts()}.Removed(), record.NailRecord{Cuts: far.Cuts()}.Removed())
 	assert.LessOrEqual(t, far.Risk, float64(verdict.Careful))
 }
 
@@ -296,25 +296,25 @@ func TestASeenQuickDecidesHowMuchIsPlanned(t *testing.T) {
 func TestANailThatStaysClearIsLeft(t *testing.T) {
 	d := plain()
 	d.Pavement, d.Rhythm = 25, rhythm.Fortnightly
-	p := planOf(t, d, "RH5", done(7, record.Nail{Code: nail.MustParse("RH5"), Cuts: []float64{1}, GapAfter: gap(3), SpareLeft: spare(3)}))
+	p := planOf(t, d, "RH5", done(7, record.NailRecord{Code: nail.MustParse("RH5"), Cuts: []float64{1}, GapAfter: gap(3), SpareLeft: spare(3)}))
 	assert.Equal(t, verdict.Leave, p.Kind)
 	assert.Contains(t, wordstest.Of(p.Why), "can wait")
 	d.WishedGap = 2.9
-	assert.NotEmpty(t, planOf(t, d, "RH5", done(7, record.Nail{Code: nail.MustParse("RH5"), Cuts: []float64{1}, GapAfter: gap(3), SpareLeft: spare(3)})).Cuts(),
+	assert.NotEmpty(t, planOf(t, d, "RH5", done(7, record.NailRecord{Code: nail.MustParse("RH5"), Cuts: []float64{1}, GapAfter: gap(3), SpareLeft: spare(3)})).Cuts(),
 		"its keeper wants it higher than that")
 }
 
 func TestMeasuringIsNotTrimming(t *testing.T) {
-	p := planOf(t, plain(), "LF3", done(7, record.Nail{Code: nail.MustParse("LF3"), LengthBefore: length(15)}))
+	p := planOf(t, plain(), "LF3", done(7, record.NailRecord{Code: nail.MustParse("LF3"), LengthBefore: length(15)}))
 	assert.Equal(t, estimate.Measured, p.Length.Source)
 	assert.True(t, p.Trimmed.IsZero())
 	assert.Contains(t, wordstest.Of(p.Why), "first time here")
 }
 
 func TestANailLeftAloneIsAsItWas(t *testing.T) {
-	r := record.Nail{Code: nail.MustParse("LF3"), Cuts: []float64{1}, LengthAfter: length(13)}
+	r := record.NailRecord{Code: nail.MustParse("LF3"), Cuts: []float64{1}, LengthAfter: length(13)}
 	before := planOf(t, plain(), "LF3", done(20, r))
-	after := planOf(t, plain(), "LF3", done(20, r), done(3, record.Nail{Code: r.Code, Reaction: temper.Pulling}))
+	after := planOf(t, plain(), "LF3", done(20, r), done(3, record.NailRecord{Code: r.Code, Reaction: temper.Pulling}))
 	assert.InDelta(t, before.Length.Value, after.Length.Value, 0.05, "but for what weeks in other steps make of the floor")
 	assert.InDelta(t, before.Spare.Value, after.Spare.Value, 0.05, "but for what weeks in other steps make of the floor")
 	assert.Equal(t, before.Kind, after.Kind)
@@ -327,7 +327,7 @@ func TestAToyDogHasSomethingToTake(t *testing.T) {
 		d.Weights[0].Kg = kg
 		terms := usually
 		terms.Margin = 2
-		for _, p := range Plan(feet.FeetAfter(d, nil, record.Check{On: today, Looks: []record.Look{seen("LF3", gap(0))}}), today, terms) {
+		for _, p := range Plan(feet.FeetAfter(d, nil, record.WalkRound{On: today, Looks: []record.Look{seen("LF3", gap(0))}}), today, terms) {
 			if p.Code.String() == "LF3" {
 				assert.Contains(t, []verdict.Kind{verdict.Trim, verdict.AskFirst}, p.Kind, "%g kg: %s", kg, p.Why)
 				assert.Less(t, p.MM, 0.3)
@@ -350,13 +350,13 @@ func TestALookAloneSetsADate(t *testing.T) {
 	for _, n := range plain().Nails {
 		looks = append(looks, seen(n.Code.String(), gap(2)))
 	}
-	next, has, err := NextOf(feet.FeetAfter(plain(), nil, record.Check{On: today, Looks: looks}), usually)
+	next, has, err := NextOf(feet.FeetAfter(plain(), nil, record.WalkRound{On: today, Looks: looks}), usually)
 	require.NoError(t, err)
 	require.True(t, has)
 	assert.Greater(t, next.Due.Sub(today), 7, "every nail stands 2 mm clear")
 
 	looks[2] = seen(looks[2].Code.String(), gap(0))
-	next, _, err = NextOf(feet.FeetAfter(plain(), nil, record.Check{On: today, Looks: looks}), usually)
+	next, _, err = NextOf(feet.FeetAfter(plain(), nil, record.WalkRound{On: today, Looks: looks}), usually)
 	require.NoError(t, err)
 	assert.Equal(t, today, next.Due, "one touches: it is due Today")
 	assert.Equal(t, "LF3 reaches the floor", wordstest.Of(next.Reason))
@@ -365,14 +365,14 @@ func TestALookAloneSetsADate(t *testing.T) {
 func TestPastItsPadIsDueNowUntilItIsTrimmed(t *testing.T) {
 	d := plain()
 	trims := []record.Sitting{asPlanned(feet.FeetAfter(d, nil), today.AddDays(-10))}
-	check := record.Check{On: today, Looks: []record.Look{{Code: nail.MustParse("RF3"), PastPad: true, Gap: gap(1)}}}
+	check := record.WalkRound{On: today, Looks: []record.Look{{Code: nail.MustParse("RF3"), PastPad: true, Gap: gap(1)}}}
 	next, _, err := NextOf(feet.FeetAfter(d, trims, check), usually)
 	require.NoError(t, err)
 	assert.Equal(t, due.Pad, next.Rule)
 	assert.Equal(t, "RF3 reaches past its pad", wordstest.Of(next.Reason))
 	assert.Equal(t, today, next.Due)
 
-	done := record.Sitting{On: today, Records: []record.Nail{{Code: nail.MustParse("RF3"), Cuts: []float64{1}}}}
+	done := record.Sitting{On: today, Records: []record.NailRecord{{Code: nail.MustParse("RF3"), Cuts: []float64{1}}}}
 	next, _, err = NextOf(feet.FeetAfter(d, append(trims, done), check), usually)
 	require.NoError(t, err)
 	assert.NotEqual(t, due.Pad, next.Rule, "one looks before one cuts on the same day")
@@ -387,7 +387,7 @@ func TestTheRhythmCountsFromTheSittingNotFromTheLook(t *testing.T) {
 		clear = append(clear, seen(n.Code.String(), gap(2.5)))
 	}
 	trim := asPlanned(feet.FeetAfter(d, nil), today.AddDays(-10))
-	next, _, err := NextOf(feet.FeetAfter(d, []record.Sitting{trim}, record.Check{On: today, Looks: clear}), usually)
+	next, _, err := NextOf(feet.FeetAfter(d, []record.Sitting{trim}, record.WalkRound{On: today, Looks: clear}), usually)
 	require.NoError(t, err)
 	assert.Equal(t, due.Ceiling, next.Rule)
 	assert.Equal(t, today.AddDays(4), next.Due)
@@ -395,7 +395,7 @@ func TestTheRhythmCountsFromTheSittingNotFromTheLook(t *testing.T) {
 
 // Swelling, limping, several nails breaking: a veterinarian (common practice, no source).
 func TestRedFlagsAreAVeterinarians(t *testing.T) {
-	f := feet.FeetAfter(plain(), nil, record.Check{On: today, Swelling: true, Limping: true, Breaking: true, Hair: true})
+	f := feet.FeetAfter(plain(), nil, record.WalkRound{On: today, Swelling: true, Limping: true, Breaking: true, Hair: true})
 	words := Cautions(f, f.On(today), true)
 	require.Len(t, words, 4)
 	for _, w := range words[:3] {
@@ -403,7 +403,7 @@ func TestRedFlagsAreAVeterinarians(t *testing.T) {
 		assert.Contains(t, wordstest.Of(w.Words), "veterinarian")
 	}
 	assert.Equal(t, dog.Prepare, words[3].Kind, "hair between the pads is cleared first")
-	later := feet.FeetAfter(plain(), nil, record.Check{On: today.AddDays(-9), Limping: true}, record.Check{On: today})
+	later := feet.FeetAfter(plain(), nil, record.WalkRound{On: today.AddDays(-9), Limping: true}, record.WalkRound{On: today})
 	assert.Empty(t, Cautions(later, later.On(today), true), "the last look counts")
 }
 
@@ -414,13 +414,13 @@ func TestADogThatClicksHasANailOnTheFloor(t *testing.T) {
 	for _, n := range plain().Nails[1:] {
 		clear = append(clear, seen(n.Code.String(), gap(3)))
 	}
-	next, _, err := NextOf(feet.FeetAfter(plain(), nil, record.Check{On: today, Clicks: true, Looks: clear}), usually)
+	next, _, err := NextOf(feet.FeetAfter(plain(), nil, record.WalkRound{On: today, Clicks: true, Looks: clear}), usually)
 	require.NoError(t, err)
 	assert.Equal(t, []nail.Code{plain().Nails[0].Code}, next.Nails, "the one that was not looked at")
 	assert.Equal(t, today, next.Due)
 	clear = append(clear, seen(plain().Nails[0].Code.String(), gap(3)))
 	clear[0].Gap = gap(0)
-	next, _, err = NextOf(feet.FeetAfter(plain(), nil, record.Check{On: today, Clicks: true, Looks: clear}), usually)
+	next, _, err = NextOf(feet.FeetAfter(plain(), nil, record.WalkRound{On: today, Clicks: true, Looks: clear}), usually)
 	require.NoError(t, err)
 	assert.Equal(t, []nail.Code{clear[0].Code}, next.Nails, "the one that was seen to touch is what clicks")
 }
@@ -431,7 +431,7 @@ func TestADogWithoutADateSaysWhy(t *testing.T) {
 	for i := range d.Nails {
 		d.Nails[i].State = nail.Ingrown
 	}
-	f := feet.FeetAfter(d, nil, record.Check{On: today})
+	f := feet.FeetAfter(d, nil, record.WalkRound{On: today})
 	_, has, err := NextOf(f, usually)
 	require.NoError(t, err)
 	assert.False(t, has)
@@ -462,9 +462,9 @@ func TestTheRestOfASpreadPlanComesTheNextDay(t *testing.T) {
 	d.Workdays = date.WeekdaysOf(time.Monday, time.Tuesday, time.Thursday)
 	s := record.Sitting{On: today}
 	for _, n := range d.Nails[:4] {
-		s.Records = append(s.Records, record.Nail{Code: n.Code, Cuts: []float64{0.5, 0.5}, EndFace: quick.DarkCentre, Tool: kit.LargePlier})
+		s.Records = append(s.Records, record.NailRecord{Code: n.Code, Cuts: []float64{0.5, 0.5}, EndFace: quick.DarkCentre, Tool: kit.LargePlier})
 	}
-	touch := record.Check{On: today.AddDays(-1)}
+	touch := record.WalkRound{On: today.AddDays(-1)}
 	for _, n := range d.Nails {
 		if !n.Code.Dewclaw() {
 			touch.Looks = append(touch.Looks, seen(n.Code.String(), gap(0)))
@@ -487,7 +487,7 @@ func TestTheRestOfASpreadPlanComesTheNextDay(t *testing.T) {
 	assert.NotEqual(t, due.Rest, next.Rule, "a groomer's rest goes to the next visit")
 	all := s
 	for _, n := range d.Nails[4:] {
-		all.Records = append(all.Records, record.Nail{Code: n.Code, Cuts: []float64{0.5, 0.5}, EndFace: quick.DarkCentre, Tool: kit.LargePlier})
+		all.Records = append(all.Records, record.NailRecord{Code: n.Code, Cuts: []float64{0.5, 0.5}, EndFace: quick.DarkCentre, Tool: kit.LargePlier})
 	}
 	next, _, err = NextOf(feet.FeetAfter(d, []record.Sitting{all}, touch), home)
 	require.NoError(t, err)

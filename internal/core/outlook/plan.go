@@ -24,7 +24,7 @@ import (
 type Planned struct {
 	feet.Reading
 	verdict.Verdict
-	Case verdict.Nail // that the verdict is on, so that it can be asked again with another tool
+	Case verdict.Case // that the verdict is on, so that it can be asked again with another tool
 }
 
 // Terms are what plans and dates keep to besides the dog itself.
@@ -67,14 +67,14 @@ func kinds(f feet.Feet, day date.Date, terms Terms) []verdict.Kind {
 }
 
 // caseOf is a nail as the verdict is asked of it on the day of the feet, nothing done to it yet today.
-func caseOf(f feet.Feet, i int, r feet.Reading, terms Terms) verdict.Nail {
+func caseOf(f feet.Feet, i int, r feet.Reading, terms Terms) verdict.Case {
 	believed, known := f.Belief(i, r)
 	training, tips := terms.Training[r.Code.Paw], f.Handling.TipsMeanwhile && temper.Puppy(f.AgeWeeks(f.Day()))
 	refused := say.Line{}
 	if no, is := f.Refusal(r.Code.Paw, f.Day()); is {
 		refused = noWords(no)
 	}
-	return verdict.Nail{
+	return verdict.Case{
 		Barred: barred(f, r, terms), Training: training && !tips, TipOnly: training && tips, Refused: refused,
 		Dewclaw: r.Code.Dewclaw(), Curling: r.Curling(), Unseen: r.Unseen(), PastPad: r.PastPad, Touches: r.OnFloor, Today: r.Trimmed == f.Day(),
 		Clear: clearFor(r, f.Rhythm.Days()/7, f.WishedGap), Spare: r.Spare.Value,
@@ -105,10 +105,10 @@ func clearFor(r feet.Reading, weeks, wished float64) bool {
 
 // Told moves feet that are worked on a day on by what was told of one nail, and returns the case that
 // the verdict is now on.
-func Told(f *feet.Feet, r record.Nail, terms Terms) (verdict.Nail, bool) {
+func Told(f *feet.Feet, r record.NailRecord, terms Terms) (verdict.Case, bool) {
 	i := f.Index(r.Code)
 	if i < 0 {
-		return verdict.Nail{}, false
+		return verdict.Case{}, false
 	}
 	c := caseOf(*f, i, f.Read(i), terms)
 	e := r.Event(f.Day())

@@ -12,17 +12,17 @@ import (
 
 // Ahead is the nails that may be trimmed as they are on a day, for a look ahead at which the dog
 // walks km of pavement a week. There is none where no nail may be trimmed.
-func Ahead(f feet.Feet, day date.Date, km float64) []rhythm.Nail {
+func Ahead(f feet.Feet, day date.Date, km float64) []rhythm.Start {
 	now, where := f.At(day), f.Where(day)
 	where.Pavement = km
 	follow := quick.Follow{Pull: quick.UsualFollow(1).Pull, Rest: math.Max(0, now.Rest().Mean)}
-	var nails []rhythm.Nail
+	var nails []rhythm.Start
 	for i, r := range f.On(day) {
 		if r.State.Veterinary() {
 			continue
 		}
 		rate := now.Rate(i, where)
-		nails = append(nails, rhythm.Nail{
+		nails = append(nails, rhythm.Start{
 			Code: r.Code, Form: claw.Assumed(r.Code, r.Shape, where.Weight), Claw: r.Claw, Height: coatHeight(r),
 			Drift: quick.Drift{Rate: math.Max(feet.LeastRate, rate.Mean), RateSD: rate.SD, Follow: follow}, Spare: r.Spare.Value,
 		})

@@ -21,10 +21,10 @@ type Prices struct{ Cut, LeftMM, Blood float64 }
 type BestPlay struct {
 	Spare  quick.Spare // as it is believed before the first cut
 	Colour nail.Colour
-	Scale  float64    // of its faces' places: its depth over that of a nail 7 mm deep
-	Stop   quick.Stop // at whose sign it stops, whatever that is worth
-	Rest   float64    // mm that may stay without a price
-	Thick  []float64  // of the cuts, mm, the thinnest first
+	Scale  float64        // of its faces' places: its depth over that of a nail 7 mm deep
+	Stop   quick.EndPoint // at whose sign it stops, whatever that is worth
+	Rest   float64        // mm that may stay without a price
+	Thick  []float64      // of the cuts, mm, the thinnest first
 	Prices
 	Step   float64 // mm between two amounts that are told apart
 	Hidden float64 // and between two spares
@@ -186,7 +186,7 @@ func (p BestPlay) Choose() func(off float64, last quick.Face) float64 {
 
 // Best is what the best play would have done before each of some moves that came to an end, mm, 0 to stop: at the person's own
 // end point, with blood worth what their care says, by the looks that were taken until then. Cuts are as they are offered.
-func (r Room) Best(n Nail, moves []Move) ([]float64, error) {
+func (r Room) Best(n Exercise, moves []Move) ([]float64, error) {
 	g, err := r.Play(n, moves)
 	if err != nil || !g.Over {
 		return nil, err

@@ -83,7 +83,7 @@ func TestTheBestPlayIsTheBestOfAllPlays(t *testing.T) {
 func TestTheBestPlayStandsBesideEachMove(t *testing.T) {
 	bled, nails := 0, 45
 	for number := 1; number <= nails; number++ {
-		n := Nail{[]Kind{Dark, Light, Toy}[number%3], 33, number}
+		n := Exercise{[]Kind{Dark, Light, Toy}[number%3], 33, number}
 		var moves []Move
 		for {
 			start := time.Now()
@@ -116,7 +116,7 @@ func TestTheBestPlayStandsBesideEachMove(t *testing.T) {
 		}
 	}
 	assert.LessOrEqual(t, bled, 2)
-	running, err := room.Best(Nail{Dark, 33, 1}, nil)
+	running, err := room.Best(Exercise{Dark, 33, 1}, nil)
 	require.NoError(t, err)
 	assert.Nil(t, running, "not before the nail is over")
 }

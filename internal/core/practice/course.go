@@ -16,8 +16,8 @@ type Done struct {
 // Well tells whether a nail went well: it did not bleed, nothing was cut against the advice, and hardly anything was left.
 func (g Game) Well() bool { return g.Over && !g.Bled && g.Late == 0 && g.Early <= mostEarly }
 
-// Standing is where somebody stands with one kind of nail.
-type Standing struct {
+// Progress is where somebody stands with one kind of nail.
+type Progress struct {
 	Kind
 	Lately int       // nails of the last that count
 	Well   int       // of them, went well
@@ -29,8 +29,8 @@ type Standing struct {
 // last twenty are good enough, and not passed any more when they are not. From then on each day of practice is a
 // repetition of SM-2 (Wozniak 1990, Optimization of learning, chapter 3.2: the intervals and the easiness factor), its
 // quality the share of that day's nails that went well.
-func Stands(kind Kind, done []Done) Standing {
-	s := Standing{Kind: kind}
+func Stands(kind Kind, done []Done) Progress {
+	s := Progress{Kind: kind}
 	last := done[max(0, len(done)-counts):]
 	bled := 0
 	for _, d := range last {
@@ -104,7 +104,7 @@ func (r *repetition) repeat(quality int) {
 
 // Next is what to practise: what is forgotten soonest and due by that day, else the first that was not passed, else
 // nothing more today.
-func Next(all []Standing, today date.Date) (Kind, bool) {
+func Next(all []Progress, today date.Date) (Kind, bool) {
 	best := -1
 	for i, s := range all {
 		if s.Passed && !s.Again.After(today) && (best < 0 || s.Again.Before(all[best].Again)) {

@@ -58,16 +58,16 @@ func TestAStepIsPassedAndGoesBack(t *testing.T) {
 }
 
 func TestWhatToPractiseNext(t *testing.T) {
-	passed := Standing{Kind: Light, Passed: true, Again: monday}
-	open := Standing{Kind: Dark}
-	kind, is := Next([]Standing{passed, open}, monday.AddDays(-1))
+	passed := Progress{Kind: Light, Passed: true, Again: monday}
+	open := Progress{Kind: Dark}
+	kind, is := Next([]Progress{passed, open}, monday.AddDays(-1))
 	assert.True(t, is)
 	assert.Equal(t, Dark, kind)
-	kind, _ = Next([]Standing{passed, open}, monday)
+	kind, _ = Next([]Progress{passed, open}, monday)
 	assert.Equal(t, Light, kind, "before it is forgotten")
-	sooner := Standing{Kind: Toy, Passed: true, Again: monday.AddDays(-3)}
-	kind, _ = Next([]Standing{passed, open, sooner}, monday)
+	sooner := Progress{Kind: Toy, Passed: true, Again: monday.AddDays(-3)}
+	kind, _ = Next([]Progress{passed, open, sooner}, monday)
 	assert.Equal(t, Toy, kind)
-	_, is = Next([]Standing{passed}, monday.AddDays(-1))
+	_, is = Next([]Progress{passed}, monday.AddDays(-1))
 	assert.False(t, is)
 }

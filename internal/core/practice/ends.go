@@ -24,7 +24,7 @@ func (r Room) Ends(seed int) []End {
 	chance := r.Chance(uint64(seed), endsStream) //nolint:gosec // never negative
 	ends := make([]End, EndsAsked)
 	for i := range ends {
-		e := End{Colour: nail.Dark, Drawn: Nail{Seed: seed}.horn(i)} //nolint:gosec // never negative
+		e := End{Colour: nail.Dark, Drawn: Exercise{Seed: seed}.horn(i)} //nolint:gosec // never negative
 		if chance.Float64() < lightShare {
 			e.Colour = nail.Light
 		}

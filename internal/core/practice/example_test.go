@@ -17,7 +17,7 @@ func ExampleRoom_Play() {
 		Chance: func(seed, stream uint64) virtual.Random { return rand.New(rand.NewPCG(seed, stream)) }, //nolint:gosec // not for secrets
 		Terms:  verdict.For(quick.AtFirstSign, kit.SomeHand, true, false),
 	}
-	g, err := room.Play(practice.Nail{Kind: practice.Dark, Seed: 12, Number: 3}, []practice.Move{{MM: 0.5}, {Stop: true}})
+	g, err := room.Play(practice.Exercise{Kind: practice.Dark, Seed: 12, Number: 3}, []practice.Move{{MM: 0.5}, {Stop: true}})
 	fmt.Println(g.Steps[0].Face, g.Bled, g.Early, err)
 	// Output:
 	// white false 4 <nil>

@@ -25,9 +25,9 @@ var (
 // ends, about: trade).
 func undersides(r Room, seed int) (all []Scene) {
 	for number := range looksAsked {
-		d := r.draw(Nail{Dark, seed, number + 1})
+		d := r.draw(Exercise{Dark, seed, number + 1})
 		one := d.dog.Nails[0]
-		u := Underside{Length: one.Length, Depth: one.Form.Depth, Drawn: Nail{Seed: seed, Number: number}.horn(0)}
+		u := Underside{Length: one.Length, Depth: one.Form.Depth, Drawn: Exercise{Seed: seed, Number: number}.horn(0)}
 		apart := lineApart * math.Min(1, u.Depth/fullDepth)
 		u.Ends = math.Max(apart, math.Min(one.Spare, u.Length-2*apart))
 		before := min(len(atLines)-1, int(u.Ends/apart)-1) // so many lines fit between it and the tip

@@ -29,8 +29,8 @@ const (
 // Kinds are all of them, in their order.
 func Kinds() []Kind { return []Kind{Light, Dark, Dewclaw, LongQuick, Toy, Moving} }
 
-// Nail names one nail: the same kind, seed and number are the same nail to everybody.
-type Nail struct {
+// Exercise names one nail: the same kind, seed and number are the same nail to everybody.
+type Exercise struct {
 	Kind   Kind
 	Seed   int // of a series, from 1 to MostSeed
 	Number int // in it, from 1 on
@@ -44,7 +44,7 @@ type Room struct {
 }
 
 // Check names what there is no nail for.
-func (n Nail) Check() fault.Fields {
+func (n Exercise) Check() fault.Fields {
 	var f fault.Fields
 	if !slices.Contains(Kinds(), n.Kind) {
 		f.Add("kind", string(n.Kind), fault.AnyOf(Kinds()))
@@ -55,10 +55,12 @@ func (n Nail) Check() fault.Fields {
 }
 
 // stream parts a nail's chances from those of the others of its seed.
-func (n Nail) stream() uint64 { return uint64(n.Number)<<8 | uint64(slices.Index(Kinds(), n.Kind)) } //nolint:gosec // never negative
+func (n Exercise) stream() uint64 { return uint64(n.Number)<<8 | uint64(slices.Index(Kinds(), n.Kind)) } //nolint:gosec // never negative
 
 // horn names how the end after one of its moves is drawn.
-func (n Nail) horn(move int) uint64 { return uint64(n.Seed)<<24 | uint64(n.Number)<<8 | uint64(move) } //nolint:gosec // never negative
+func (n Exercise) horn(move int) uint64 {
+	return uint64(n.Seed)<<24 | uint64(n.Number)<<8 | uint64(move)
+} //nolint:gosec // never negative
 
 // drawn is the nail as it truly is, on a dog of its own, and what anybody knows of it beforehand.
 type drawn struct {
@@ -67,10 +69,10 @@ type drawn struct {
 	r     virtual.Random
 }
 
-func (r Room) draw(n Nail) drawn {
+func (r Room) draw(n Exercise) drawn {
 	chance := r.Chance(uint64(n.Seed), n.stream()) //nolint:gosec // never negative
 	between := func(low, high float64) float64 { return low + (high-low)*chance.Float64() }
-	code, one := nail.Code{Paw: nail.LF, Digit: 3}, state.Nail{Colour: nail.Dark, Shape: nail.Usual}
+	code, one := nail.Code{Paw: nail.LF, Digit: 3}, state.Traits{Colour: nail.Dark, Shape: nail.Usual}
 	where, world := growth.Where{Age: between(50, 400), Weight: between(6, 40), Pavement: between(0, 10)}, virtual.World{}
 	ago := between(3, 7)
 	since := &ago
@@ -88,6 +90,6 @@ func (r Room) draw(n Nail) drawn {
 	case Dark:
 	}
 	one.Code = code
-	nails := []state.Nail{one}
+	nails := []state.Traits{one}
 	return drawn{virtual.Draw(chance, world, where, nails, since), state.Prior(where, nails, since), chance}
 }

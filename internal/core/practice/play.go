@@ -32,7 +32,7 @@ type Step struct {
 
 // Game is a nail as far as it was played.
 type Game struct {
-	Nail
+	Exercise
 	Code   nail.Code
 	Colour nail.Colour
 	Weight float64   // of its dog, kg
@@ -79,7 +79,7 @@ type table struct {
 	worked verdict.Worked
 }
 
-func (r Room) table(n Nail) *table {
+func (r Room) table(n Exercise) *table {
 	d := r.draw(n)
 	form := d.dog.Nails[0].Form
 	return &table{
@@ -111,7 +111,7 @@ func (t *table) cut(mm float64) quick.Face {
 
 // Play is what comes of some moves, one after the other; the same moves always come to the same. It returns
 // fault.Fields for what is no nail and no move.
-func (r Room) Play(n Nail, moves []Move) (Game, error) {
+func (r Room) Play(n Exercise, moves []Move) (Game, error) {
 	f := n.Check()
 	if len(moves) > MostMoves {
 		f.Add("moves", say.Of(moves2, say.Args{"moves": say.Count(len(moves))}), fault.AtMost(MostMoves))
@@ -120,7 +120,7 @@ func (r Room) Play(n Nail, moves []Move) (Game, error) {
 		return Game{}, err
 	}
 	t := r.table(n)
-	g := Game{Nail: n, Code: t.dog.Nails[0].Code, Colour: t.dog.Nails[0].Colour, Weight: t.dog.Where.Weight, Before: t.dog.Nails[0].Length}
+	g := Game{Exercise: n, Code: t.dog.Nails[0].Code, Colour: t.dog.Nails[0].Colour, Weight: t.dog.Where.Weight, Before: t.dog.Nails[0].Length}
 	looked := map[quick.Landmark]bool{}
 	for i, m := range moves {
 		if g.Over {
@@ -208,7 +208,7 @@ type Outcome struct {
 }
 
 // Advised is the same nail by the program's own advice.
-func (r Room) Advised(n Nail) Outcome {
+func (r Room) Advised(n Exercise) Outcome {
 	t := r.table(n)
 	t.more()
 	return t.outcome()
@@ -216,7 +216,7 @@ func (r Room) Advised(n Nail) Outcome {
 
 // Unasked is the same nail by a hand that takes slices of so many mm, of a nail 7 mm deep, until the sign of its end
 // point shows, and asks nobody.
-func (r Room) Unasked(n Nail, mm float64) Outcome {
+func (r Room) Unasked(n Exercise, mm float64) Outcome {
 	t := r.table(n)
 	size := verdict.Size(t.worked.Depth)
 	for range MostMoves {

@@ -41,7 +41,7 @@ func draws(t *rapid.T) (moves []Move) {
 // The same seed and the same moves are the same nail and come to the same; what comes later changes nothing of before.
 func TestANailIsTheSameToEverybody(t *testing.T) {
 	rapid.Check(t, func(t *rapid.T) {
-		n := Nail{rapid.SampledFrom(Kinds()).Draw(t, "kind"), rapid.IntRange(1, MostSeed).Draw(t, "seed"), rapid.IntRange(1, 50).Draw(t, "number")}
+		n := Exercise{rapid.SampledFrom(Kinds()).Draw(t, "kind"), rapid.IntRange(1, MostSeed).Draw(t, "seed"), rapid.IntRange(1, 50).Draw(t, "number")}
 		moves := draws(t)
 		var last Game
 		for k := range moves {
@@ -68,7 +68,7 @@ func TestANailIsTheSameToEverybody(t *testing.T) {
 // Who does as the advice says ends where the advice does: nothing too early, nothing too many.
 func TestWhoFollowsTheAdviceIsToldSo(t *testing.T) {
 	for number := 1; number <= 60; number++ {
-		n := Nail{Kinds()[number%len(Kinds())], 4711, number}
+		n := Exercise{Kinds()[number%len(Kinds())], 4711, number}
 		var moves []Move
 		for {
 			g, err := room.Play(n, moves)
@@ -102,7 +102,7 @@ func TestHowOftenHandsBleed(t *testing.T) {
 	var advised, unasked, random []Outcome
 	risks := 0.0
 	for number := 1; number <= all; number++ {
-		n := Nail{Dark, 12, number}
+		n := Exercise{Dark, 12, number}
 		advised, unasked = append(advised, room.Advised(n)), append(unasked, room.Unasked(n, 1))
 		r := rand.New(rand.NewPCG(3, uint64(number)))
 		var moves []Move
@@ -136,11 +136,11 @@ func TestHowOftenHandsBleed(t *testing.T) {
 
 // What is no nail and no move is refused by name.
 func TestForeignMovesAreRefused(t *testing.T) {
-	good := Nail{Dark, 1, 1}
+	good := Exercise{Dark, 1, 1}
 	for want, err := range map[string]error{
-		"kind":             refused(Nail{"glass", 1, 1}),
-		"seed":             refused(Nail{Dark, 0, 1}),
-		"number":           refused(Nail{Dark, 1, -3}),
+		"kind":             refused(Exercise{"glass", 1, 1}),
+		"seed":             refused(Exercise{Dark, 0, 1}),
+		"number":           refused(Exercise{Dark, 1, -3}),
 		"moves: must be":   refused(good, make([]Move, MostMoves+1)...),
 		"moves[0]":         refused(good, Move{}),
 		"moves[1]":         refused(good, Move{Stop: true}, Move{MM: 1}),
@@ -156,7 +156,7 @@ func TestForeignMovesAreRefused(t *testing.T) {
 	}
 }
 
-func refused(n Nail, moves ...Move) error {
+func refused(n Exercise, moves ...Move) error {
 	_, err := room.Play(n, moves)
 	return err
 }

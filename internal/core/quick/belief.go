@@ -302,14 +302,14 @@ func (b *Belief) Cut(mm float64, face Face) {
 func (b *Belief) CutUnread(mm float64) { b.cut(mm, 1, len(b.show.signs())) }
 
 // CutMilder joins a cut whose face nobody told, but of a nail that showed the sign of that school only later.
-func (b *Belief) CutMilder(mm float64, stop Stop) { b.cut(mm, stop.place()+1, len(b.show.signs())) }
+func (b *Belief) CutMilder(mm float64, stop EndPoint) { b.cut(mm, stop.place()+1, len(b.show.signs())) }
 
 // CutToSign joins a cut whose face nobody told, but that showed the sign of that school or a worse one, and
 // did not bleed.
-func (b *Belief) CutToSign(mm float64, stop Stop) { b.cut(mm, 1, stop.place()) }
+func (b *Belief) CutToSign(mm float64, stop EndPoint) { b.cut(mm, 1, stop.place()) }
 
 // place is that of the school's sign among a nail's signs: blood, dot, the first sign.
-func (s Stop) place() int {
+func (s EndPoint) place() int {
 	if s == Full {
 		return firstSign - 1
 	}

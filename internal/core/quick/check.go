@@ -33,8 +33,8 @@ func (s Seen) off() float64 {
 	return landmarkSD[s.Mark]
 }
 
-// Nail is all that a belief about one nail starts from, and what has been done to it.
-type Nail struct {
+// Evidence is all that a belief about one nail starts from, and what has been done to it.
+type Evidence struct {
 	Length, Depth float64 // mm
 	Colour        nail.Colour
 	Prior         *Spare // nil is no history
@@ -45,7 +45,7 @@ type Nail struct {
 }
 
 // Check returns the fields that cannot be, under the contract's names.
-func (n Nail) Check() fault.Fields {
+func (n Evidence) Check() fault.Fields {
 	var f fault.Fields
 	f.Range("length_mm", n.Length, 1, mostLength, fault.MM)
 	f.Range("depth_mm", n.Depth, 1, mostDepth, fault.MM)
@@ -87,7 +87,7 @@ func (s Scales) Check(name string) (f fault.Fields) {
 
 // Belief works the nail through, and returns with it the last face; empty before the first cut.
 // It returns fault.Fields when the nail cannot be.
-func (n Nail) Belief() (*Belief, Face, error) {
+func (n Evidence) Belief() (*Belief, Face, error) {
 	if err := n.Check().Err(); err != nil {
 		return nil, "", err
 	}

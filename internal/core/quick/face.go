@@ -58,7 +58,7 @@ func SeenColour(told nail.Colour, faces ...Face) nail.Colour {
 }
 
 // SignTo is the face at which a school stops on a nail of that colour.
-func SignTo(stop Stop, c nail.Colour) Face {
+func SignTo(stop EndPoint, c nail.Colour) Face {
 	signs := signsOf(c)
 	if stop == Full {
 		return signs[1].face

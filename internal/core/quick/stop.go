@@ -1,11 +1,11 @@
 package quick
 
-// Stop is when to stop: practitioners disagree.
-type Stop string
+// EndPoint is when to stop: practitioners disagree.
+type EndPoint string
 
 const (
-	AtFirstSign Stop = "first_sign" // as soon as the dark centre or the blush shows
-	Full        Stop = "full"       // thin slivers or touches until the dark fills the face or the dot shows
+	AtFirstSign EndPoint = "first_sign" // as soon as the dark centre or the blush shows
+	Full        EndPoint = "full"       // thin slivers or touches until the dark fills the face or the dot shows
 )
 
 // Touch is what one touch of a grinder takes, mm (judgement, until it is learnt).

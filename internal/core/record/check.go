@@ -90,7 +90,7 @@ func within(f *fault.Fields, name string, what measure.What, n *measure.Number) 
 }
 
 // Check returns the fields of a record that cannot be, whatever the dog.
-func (r Nail) Check() fault.Fields {
+func (r NailRecord) Check() fault.Fields {
 	var f fault.Fields
 	within(&f, "length_before", measure.Length, r.LengthBefore)
 	within(&f, "length_after", measure.Length, r.LengthAfter)

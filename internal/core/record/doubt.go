@@ -39,7 +39,7 @@ func Again(mm float64, why say.Line, most float64) say.Line {
 }
 
 // doubt notes the numbers of a record that are asked for again.
-func doubt(f *fault.Fields, d dog.Dog, r Nail, day date.Date) {
+func doubt(f *fault.Fields, d dog.Dog, r NailRecord, day date.Date) {
 	ask := func(name string, n *measure.Number, doubt func(dog.Dog, nail.Code, float64, date.Date) say.Line) {
 		if n == nil || r.Sure {
 			return

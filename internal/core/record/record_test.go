@@ -24,31 +24,31 @@ var (
 )
 
 func TestTwoMeasuredLengthsOverruleThePlannedCuts(t *testing.T) {
-	r := Nail{LengthBefore: length(15), LengthAfter: length(12.5), Cuts: []float64{1}}
+	r := NailRecord{LengthBefore: length(15), LengthAfter: length(12.5), Cuts: []float64{1}}
 	assert.Equal(t, 2.5, r.Removed())
 }
 
 func TestCheckOfASittingNamesWhatCannotBe(t *testing.T) {
 	lf3 := nail.MustParse("LF3")
 	for field, s := range map[string]Sitting{
-		"on":                          {On: today.AddDays(1), Records: []Nail{{Code: lf3}}},
+		"on":                          {On: today.AddDays(1), Records: []NailRecord{{Code: lf3}}},
 		"records":                     {On: today},
-		"records[0].code":             {On: today, Records: []Nail{{Code: nail.MustParse("LH1")}}},
-		"records[1].code":             {On: today, Records: []Nail{{Code: lf3}, {Code: lf3}}},
-		"records[0].length_after_mm":  {On: today, Records: []Nail{{Code: lf3, LengthBefore: length(12), LengthAfter: length(13)}}},
-		"records[0].gap_after_mm":     {On: today, Records: []Nail{{Code: lf3, GapAfter: gap(-1)}}},
-		"records[0].cuts_mm":          {On: today, Records: []Nail{{Code: lf3, Blood: true}}},
-		"records[0].cuts_mm[1]":       {On: today, Records: []Nail{{Code: lf3, Cuts: []float64{1, math.NaN()}}}},
-		"records[0].length_before_mm": {On: today, Records: []Nail{{Code: lf3, LengthBefore: length(0)}}},
+		"records[0].code":             {On: today, Records: []NailRecord{{Code: nail.MustParse("LH1")}}},
+		"records[1].code":             {On: today, Records: []NailRecord{{Code: lf3}, {Code: lf3}}},
+		"records[0].length_after_mm":  {On: today, Records: []NailRecord{{Code: lf3, LengthBefore: length(12), LengthAfter: length(13)}}},
+		"records[0].gap_after_mm":     {On: today, Records: []NailRecord{{Code: lf3, GapAfter: gap(-1)}}},
+		"records[0].cuts_mm":          {On: today, Records: []NailRecord{{Code: lf3, Blood: true}}},
+		"records[0].cuts_mm[1]":       {On: today, Records: []NailRecord{{Code: lf3, Cuts: []float64{1, math.NaN()}}}},
+		"records[0].length_before_mm": {On: today, Records: []NailRecord{{Code: lf3, LengthBefore: length(0)}}},
 	} {
 		assert.Equal(t, []string{field}, names(s.Check(plain(), today)), field)
 	}
-	early := Sitting{On: today.AddYears(-5), Records: []Nail{{Code: lf3}}}
+	early := Sitting{On: today.AddYears(-5), Records: []NailRecord{{Code: lf3}}}
 	assert.Contains(t, wordstest.Of(early.Check(plain(), today)[0].Want), "birth")
 }
 
 func TestWhatASittingSaysOfItself(t *testing.T) {
-	s := Sitting{Records: []Nail{
+	s := Sitting{Records: []NailRecord{
 		{Code: nail.MustParse("LF3"), Cuts: []float64{1, 0.5}, Reaction: temper.Uneasy},
 		{Code: nail.MustParse("RF3"), Cuts: []float64{1}, Reaction: temper.Pulling, Blood: true},
 		{Code: nail.MustParse("LH3"), Reaction: temper.Calm},
@@ -64,16 +64,16 @@ func TestWhatASittingSaysOfItself(t *testing.T) {
 // stand when they are told as sure.
 func TestANumberThatCannotWellBeIsAskedForAgain(t *testing.T) {
 	d := plain()
-	sitting := func(r Nail) error {
+	sitting := func(r NailRecord) error {
 		r.Code, r.Cuts = nail.MustParse("LF3"), []float64{1}
-		return Sitting{On: today, Records: []Nail{r}}.Check(d, today).Err()
+		return Sitting{On: today, Records: []NailRecord{r}}.Check(d, today).Err()
 	}
-	assert.NoError(t, sitting(Nail{LengthBefore: length(30)}))
-	assert.Contains(t, wordstest.Err(sitting(Nail{LengthBefore: length(75)})), "records[0].length_before_mm: this is longer than this nail can well be. Was a point forgotten?")
-	assert.NoError(t, sitting(Nail{LengthBefore: length(75), Sure: true}))
-	assert.Contains(t, wordstest.Err(sitting(Nail{GapAfter: gap(38)})), "records[0].gap_after_mm: this is more than")
+	assert.NoError(t, sitting(NailRecord{LengthBefore: length(30)}))
+	assert.Contains(t, wordstest.Err(sitting(NailRecord{LengthBefore: length(75)})), "records[0].length_before_mm: this is longer than this nail can well be. Was a point forgotten?")
+	assert.NoError(t, sitting(NailRecord{LengthBefore: length(75), Sure: true}))
+	assert.Contains(t, wordstest.Err(sitting(NailRecord{GapAfter: gap(38)})), "records[0].gap_after_mm: this is more than")
 
-	walk := Check{On: today, Looks: []Look{{Code: nail.MustParse("LF3"), Length: length(75), Gap: gap(38)}}}
+	walk := WalkRound{On: today, Looks: []Look{{Code: nail.MustParse("LF3"), Length: length(75), Gap: gap(38)}}}
 	err := walk.Check(d, today).Err()
 	assert.Contains(t, wordstest.Err(err), "looks[0].length_mm")
 	assert.Contains(t, wordstest.Err(err), "looks[0].gap_mm")
@@ -83,7 +83,7 @@ func TestANumberThatCannotWellBeIsAskedForAgain(t *testing.T) {
 
 // A clipper's cuts are as thick as its hand cuts, a grinder's touches are touches, and faces stand with their own cut.
 func TestARecordAsTheStateTakesIt(t *testing.T) {
-	r := Nail{Code: nail.MustParse("LF3"), Tool: kit.SmallPlier, Cuts: []float64{1, 1}, Faces: []quick.Face{quick.White}, Hand: hand.Slices{Times: 1.3, Milder: 0.2}}
+	r := NailRecord{Code: nail.MustParse("LF3"), Tool: kit.SmallPlier, Cuts: []float64{1, 1}, Faces: []quick.Face{quick.White}, Hand: hand.Slices{Times: 1.3, Milder: 0.2}}
 	e := r.Event(today)
 	assert.Equal(t, 0.2, e.Milder)
 	for i, face := range []quick.Face{quick.White, ""} {
@@ -95,7 +95,7 @@ func TestARecordAsTheStateTakesIt(t *testing.T) {
 
 // The slice after so many is what a pictured end asks about: the last one's face is how the nail ended.
 func TestASliceOfARecord(t *testing.T) {
-	r := Nail{Cuts: []float64{1, 0.5, 0.3}, Faces: []quick.Face{quick.White}, EndFace: quick.Grey}
+	r := NailRecord{Cuts: []float64{1, 0.5, 0.3}, Faces: []quick.Face{quick.White}, EndFace: quick.Grey}
 	for k, want := range []quick.Face{quick.White, "", quick.Grey, ""} {
 		mm, face, is := r.Slice(k)
 		assert.Equal(t, want, face, k)

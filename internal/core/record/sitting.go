@@ -16,8 +16,8 @@ import (
 	"fribbet/internal/core/temper"
 )
 
-// Nail is what was done to one nail. A length or gap that nobody measured is nil.
-type Nail struct {
+// NailRecord is what was done to one nail. A length or gap that nobody measured is nil.
+type NailRecord struct {
 	Code         nail.Code
 	LengthBefore *measure.Number
 	LengthAfter  *measure.Number
@@ -25,13 +25,13 @@ type Nail struct {
 	GapAfter     *measure.Number // to the floor
 	SpareLeft    *measure.Number // to the quick, where it was seen at the end
 	Cuts         []float64
-	Faces        []quick.Face // what each cut showed; empty where nobody told it, shorter where none did
-	Landmarks    []quick.Seen // where the quick was seen to end before the first cut
-	EndFace      quick.Face   // what the last cut showed; empty where nobody told it
-	Ended        state.Ended  // what was said of the end, where its face was not told
-	Stop         quick.Stop   // at which sign the hand stopped, whatever it saw; empty is the first
-	Hand         hand.Slices  // how this hand's slices come out, as it was known then
-	Assumed      bool         // nobody counted the cuts: they are a plan's, as it was accepted
+	Faces        []quick.Face   // what each cut showed; empty where nobody told it, shorter where none did
+	Landmarks    []quick.Seen   // where the quick was seen to end before the first cut
+	EndFace      quick.Face     // what the last cut showed; empty where nobody told it
+	Ended        state.Ended    // what was said of the end, where its face was not told
+	Stop         quick.EndPoint // at which sign the hand stopped, whatever it saw; empty is the first
+	Hand         hand.Slices    // how this hand's slices come out, as it was known then
+	Assumed      bool           // nobody counted the cuts: they are a plan's, as it was accepted
 	Tool         kit.Tool
 	Reaction     temper.Reaction
 	Blood        bool
@@ -52,7 +52,7 @@ type Ground struct {
 
 // Slice is a cut of the nail, the first being 0: how thick it was meant to be, mm, and what it showed; false where there
 // was none, or nobody told what it showed.
-func (r Nail) Slice(k int) (mm float64, face quick.Face, is bool) {
+func (r NailRecord) Slice(k int) (mm float64, face quick.Face, is bool) {
 	if k < 0 || k >= len(r.Cuts) {
 		return 0, "", false
 	}
@@ -71,7 +71,7 @@ func (r Nail) Slice(k int) (mm float64, face quick.Face, is bool) {
 }
 
 // touches are those of the second pass, mm.
-func (r Nail) touches() []float64 {
+func (r NailRecord) touches() []float64 {
 	if r.Ground == nil {
 		return nil
 	}
@@ -79,7 +79,7 @@ func (r Nail) touches() []float64 {
 }
 
 // Removed is what came off, mm: the difference of two measured lengths, or else the cuts.
-func (r Nail) Removed() float64 {
+func (r NailRecord) Removed() float64 {
 	if r.LengthBefore != nil && r.LengthAfter != nil {
 		return r.LengthBefore.MM - r.LengthAfter.MM
 	}
@@ -94,7 +94,7 @@ func (r Nail) Removed() float64 {
 }
 
 // LeftAlone tells whether the record says nothing of the nail itself.
-func (r Nail) LeftAlone() bool {
+func (r NailRecord) LeftAlone() bool {
 	return len(r.Cuts) == 0 && r.LengthBefore == nil && r.LengthAfter == nil &&
 		r.GapBefore == nil && r.GapAfter == nil && r.SpareLeft == nil && len(r.Landmarks) == 0 && r.Colour == ""
 }
@@ -111,7 +111,7 @@ type Sitting struct {
 	Held    dog.Position // how it was held, as its page said then; empty where nobody began it at the bench
 	Hour    *int         // of the day, at which it began, 0 to 23; nil where it was told afterwards
 	Arrival *Arrival     // what was seen before the first cut; nil where nobody looked
-	Records []Nail       // in the order of the work
+	Records []NailRecord // in the order of the work
 }
 
 // Outing is the sitting as the dog took it: the nails that something came off, or of which a mood was told.
@@ -137,7 +137,7 @@ const (
 
 // Went is the sitting of a hand that stops at a sign, and whose slices come out so, with what was said at once of the end of every nail that
 // was cut and has none of its own told: that it went to a sign is no sign seen on each.
-func (s Sitting) Went(far HowFar, stop quick.Stop, slicesOf hand.Slices) Sitting {
+func (s Sitting) Went(far HowFar, stop quick.EndPoint, slicesOf hand.Slices) Sitting {
 	said := map[HowFar]state.Ended{Tips: state.BeforeSign, FirstSigns: state.AtSign, AsFar: state.AtSign}[far]
 	switch far {
 	case FirstSigns:

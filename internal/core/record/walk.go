@@ -24,12 +24,12 @@ type Look struct {
 	Present *bool // whether the nail is there at all: a dewclaw may be, or not
 	Colour  *nail.Colour
 	Shape   *nail.Shape
-	State   *nail.State
+	State   *nail.Condition
 	Sure    bool // its numbers were asked for again, and stand
 }
 
-// Check is a walk round a dog that stands on a flat hard floor: is it due?
-type Check struct {
+// WalkRound is a walk round a dog that stands on a flat hard floor: is it due?
+type WalkRound struct {
 	On       date.Date
 	Clicks   bool // on a hard floor
 	Hair     bool // between the pads
@@ -41,7 +41,7 @@ type Check struct {
 }
 
 // Of is what was seen of a nail; nothing but its code when nobody looked at it.
-func (c Check) Of(code nail.Code) Look {
+func (c WalkRound) Of(code nail.Code) Look {
 	for _, l := range c.Looks {
 		if l.Code == code {
 			return l
@@ -68,8 +68,8 @@ func (l Look) before(later Look) Look {
 }
 
 // Tells tells whether another walk-round says the same.
-func (c Check) Tells(other Check) bool {
-	plain := func(c Check) Check {
+func (c WalkRound) Tells(other WalkRound) bool {
+	plain := func(c WalkRound) WalkRound {
 		c.Looks = slices.Clone(c.Looks)
 		for i := range c.Looks {
 			c.Looks[i].Sure = false
@@ -84,7 +84,7 @@ func (c Check) Tells(other Check) bool {
 }
 
 // Touches tells whether a nail was seen that touches the floor or reaches past its pad: what clicks.
-func (c Check) Touches() bool {
+func (c WalkRound) Touches() bool {
 	return slices.ContainsFunc(c.Looks, func(l Look) bool {
 		return l.PastPad || l.Gap != nil && l.Gap.MM == claw.TouchGap
 	})
@@ -92,7 +92,7 @@ func (c Check) Touches() bool {
 
 // Flags are the red ones, in a few words: each a veterinarian's matter, and no nail is trimmed
 // until a later walk-round no longer shows it.
-func (c Check) Flags() []say.Line {
+func (c WalkRound) Flags() []say.Line {
 	var flags []say.Line
 	for _, f := range []struct {
 		is    bool
@@ -111,7 +111,7 @@ func (c Check) Flags() []say.Line {
 }
 
 // Check returns the fields of a walk-round that cannot be for this dog; nil when it is sound.
-func (c Check) Check(d dog.Dog, today date.Date) fault.Fields {
+func (c WalkRound) Check(d dog.Dog, today date.Date) fault.Fields {
 	var f fault.Fields
 	checkDay(&f, d, c.On, today)
 	seen := map[nail.Code]bool{}
@@ -131,7 +131,7 @@ func (c Check) Check(d dog.Dog, today date.Date) fault.Fields {
 
 // doubtLook notes the numbers of a look that are asked for again.
 func doubtLook(f *fault.Fields, d dog.Dog, l Look, day date.Date) {
-	doubt(f, d, Nail{Code: l.Code, LengthBefore: l.Length, GapBefore: l.Gap, Sure: l.Sure}, day)
+	doubt(f, d, NailRecord{Code: l.Code, LengthBefore: l.Length, GapBefore: l.Gap, Sure: l.Sure}, day)
 	for i := range *f {
 		(*f)[i].Name = strings.Replace((*f)[i].Name, "_before_mm", "_mm", 1)
 	}
@@ -139,7 +139,7 @@ func doubtLook(f *fault.Fields, d dog.Dog, l Look, day date.Date) {
 
 // Seen returns a dog with its nails as the walk-round saw them. Others may have been told of
 // later days: what one of them saw of a nail stands before what this one saw.
-func (c Check) Seen(d dog.Dog, others ...Check) dog.Dog {
+func (c WalkRound) Seen(d dog.Dog, others ...WalkRound) dog.Dog {
 	nails := slices.Clone(d.Nails)
 	for _, l := range c.Looks {
 		for _, other := range others {

@@ -15,13 +15,13 @@ func TestALateWalkRoundOverrulesNothingNewer(t *testing.T) {
 	d := plain()
 	torn, sound, dark, light := nail.Torn, nail.Sound, nail.Dark, nail.Light
 	lf3 := nail.MustParse("LF3")
-	newer := Check{On: today, Looks: []Look{{Code: lf3, State: &torn}}}
+	newer := WalkRound{On: today, Looks: []Look{{Code: lf3, State: &torn}}}
 	d = newer.Seen(d)
-	late := Check{On: today.AddDays(-3), Looks: []Look{{Code: lf3, State: &sound, Colour: &dark}}}.Seen(d, newer)
+	late := WalkRound{On: today.AddDays(-3), Looks: []Look{{Code: lf3, State: &sound, Colour: &dark}}}.Seen(d, newer)
 	got, _ := late.Nail(lf3)
 	assert.Equal(t, torn, got.State)
 	assert.Equal(t, dark, got.Colour, "of which nobody told later")
-	again := Check{On: today.AddDays(1), Looks: []Look{{Code: lf3, State: &sound, Colour: &light}}}.Seen(late, newer)
+	again := WalkRound{On: today.AddDays(1), Looks: []Look{{Code: lf3, State: &sound, Colour: &light}}}.Seen(late, newer)
 	got, _ = again.Nail(lf3)
 	assert.Equal(t, sound, got.State)
 	assert.Equal(t, light, got.Colour)
@@ -29,7 +29,7 @@ func TestALateWalkRoundOverrulesNothingNewer(t *testing.T) {
 
 func TestSeenNailsBecomeTheDogs(t *testing.T) {
 	dark, curled, torn := nail.Dark, nail.Curled, nail.Torn
-	d := Check{Looks: []Look{{Code: nail.MustParse("LF1"), Shape: &curled}, {Code: nail.MustParse("LF3"), Colour: &dark, State: &torn}}}.Seen(plain())
+	d := WalkRound{Looks: []Look{{Code: nail.MustParse("LF1"), Shape: &curled}, {Code: nail.MustParse("LF3"), Colour: &dark, State: &torn}}}.Seen(plain())
 	lf1, _ := d.Nail(nail.MustParse("LF1"))
 	lf3, _ := d.Nail(nail.MustParse("LF3"))
 	assert.Equal(t, nail.Curled, lf1.Shape)
@@ -38,14 +38,14 @@ func TestSeenNailsBecomeTheDogs(t *testing.T) {
 }
 
 func TestCheckOfAWalkNamesWhatCannotBe(t *testing.T) {
-	bad := Check{On: today.AddDays(1), Looks: []Look{{Code: nail.MustParse("LH1")}, {Code: nail.MustParse("LF3"), Gap: gap(-1)}, {Code: nail.MustParse("LF3"), Length: length(0)}}}
+	bad := WalkRound{On: today.AddDays(1), Looks: []Look{{Code: nail.MustParse("LH1")}, {Code: nail.MustParse("LF3"), Gap: gap(-1)}, {Code: nail.MustParse("LF3"), Length: length(0)}}}
 	assert.Equal(t, []string{"on", "looks[0].code", "looks[1].gap_mm", "looks[2].code", "looks[2].length_mm"}, names(bad.Check(plain(), today)))
 }
 
 // Dewclaws may be there or not, none, one or two on a hind paw (common practice, no source).
 func TestDewclawsAreSeenToBeThereOrNot(t *testing.T) {
 	yes, no := true, false
-	c := Check{On: today, Looks: []Look{
+	c := WalkRound{On: today, Looks: []Look{
 		{Code: nail.MustParse("LF1"), Present: &no}, {Code: nail.MustParse("LH1b"), Present: &yes}, {Code: nail.MustParse("LH1"), Present: &yes},
 	}}
 	require.Empty(t, c.Check(plain(), today))
@@ -54,7 +54,7 @@ func TestDewclawsAreSeenToBeThereOrNot(t *testing.T) {
 	_, has := d.Nail(nail.MustParse("LF1"))
 	assert.False(t, has)
 	assert.Equal(t, "LH1b", d.Nails[13].Code.String(), "in their place as the dog stands")
-	twice := Check{On: today, Looks: []Look{{Code: nail.MustParse("LH1"), Present: &yes}, {Code: nail.MustParse("LH1"), Present: &yes}}}
+	twice := WalkRound{On: today, Looks: []Look{{Code: nail.MustParse("LH1"), Present: &yes}, {Code: nail.MustParse("LH1"), Present: &yes}}}
 	assert.NotEmpty(t, twice.Check(plain(), today))
 }
 
@@ -71,7 +71,7 @@ func TestWhatTouchesAtARound(t *testing.T) {
 		"a card":       {Look{Code: code, Gap: &card}, false},
 		"nothing":      {Look{Code: code}, false},
 	} {
-		assert.Equal(t, c.is, Check{Looks: []Look{{Code: nail.MustParse("RF3"), Gap: &card}, c.look}}.Touches(), name)
+		assert.Equal(t, c.is, WalkRound{Looks: []Look{{Code: nail.MustParse("RF3"), Gap: &card}, c.look}}.Touches(), name)
 	}
-	assert.False(t, Check{}.Touches())
+	assert.False(t, WalkRound{}.Touches())
 }

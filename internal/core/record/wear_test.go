@@ -11,7 +11,7 @@ import (
 
 // A timed sitting's minutes are shared by what nails and their cuts take of a practised hand; of one that nobody timed the nails are told.
 func TestWhatASittingAsksOfItsKit(t *testing.T) {
-	s := Sitting{Records: []Nail{
+	s := Sitting{Records: []NailRecord{
 		{Code: nail.MustParse("LF3"), Item: "blade", Cuts: []float64{1, 1, 0.5}},
 		{Code: nail.MustParse("LF4"), Item: "blade", Cuts: []float64{1}, TookForce: true},
 		{Code: nail.MustParse("RF3"), Item: "band", Cuts: []float64{0.2}},

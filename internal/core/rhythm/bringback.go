@@ -29,7 +29,7 @@ type Step struct {
 
 // BringBack follows the sittings of a rhythm until every trimmed toe stands goal mm clear of the
 // floor. There must be a nail.
-func BringBack(nails []Nail, r Rhythm, start date.Date, goal float64, work Work) Plan {
+func BringBack(nails []Start, r Rhythm, start date.Date, goal float64, work Work) Plan {
 	nails = slices.Clone(nails)
 	p := Plan{Rhythm: r, Started: start, Goal: goal}
 	live(nails, r, work, func(day, _ int, sat bool) bool {
@@ -99,7 +99,7 @@ type Progress struct {
 
 // On compares the plan with the nails as they are: quick is where it ends on the mean toe, mm,
 // gap the lowest nail's after the last trim, held the number of sittings since the plan began.
-func (p Plan) On(today date.Date, nails []Nail, gap float64, held int) Progress {
+func (p Plan) On(today date.Date, nails []Start, gap float64, held int) Progress {
 	g := Progress{Held: held, Back: p.Steps[0].Quick - meanQuick(nails)}
 	for _, s := range p.Steps {
 		if !s.On.After(today) {

@@ -8,8 +8,8 @@ import (
 	"fribbet/internal/core/quick"
 )
 
-// Nail is one nail as it is when a look ahead begins.
-type Nail struct {
+// Start is one nail as it is when a look ahead begins.
+type Start struct {
 	Code   nail.Code
 	Form   claw.Claw // as such a nail usually is; a trim gives it this form at its new length
 	Claw   claw.Claw // as it is now
@@ -19,10 +19,10 @@ type Nail struct {
 }
 
 // quick is how far from the coat line the quick ends, mm.
-func (n Nail) quick() float64 { return n.Claw.Length - n.Spare }
+func (n Start) quick() float64 { return n.Claw.Length - n.Spare }
 
 // grow lets weeks pass without a trim.
-func (n *Nail) grow(weeks float64) {
+func (n *Start) grow(weeks float64) {
 	n.Spare = n.Drift.After(quick.Spare{Mean: n.Spare}, weeks).Mean
 	n.Claw = n.Claw.Grown(n.Drift.Rate * weeks)
 	n.Spare = math.Min(n.Spare, n.Claw.Length-LeastQuick(n.Form))
@@ -33,7 +33,7 @@ func LeastQuick(form claw.Claw) float64 { return leastQuick * form.Length }
 
 // trim takes the nail to where the verdict's sign shows; it tells whether anything came off. However
 // little there is, it is taken: what a clipper cannot, a file or a grinder does.
-func (n *Nail) trim(w Work) bool {
+func (n *Start) trim(w Work) bool {
 	leaves := w.leaves(n)
 	take := n.Spare - leaves
 	if take < leastCut {
@@ -45,10 +45,10 @@ func (n *Nail) trim(w Work) bool {
 }
 
 // gap is how far a toe's nail stands above the floor, mm.
-func (n Nail) gap() float64 { return n.Claw.AtCoatHeight(n.Height).Gap() }
+func (n Start) gap() float64 { return n.Claw.AtCoatHeight(n.Height).Gap() }
 
 // days is how long a toe's nail stays clear of the floor; +Inf for a dewclaw, which never meets it.
-func (n Nail) days() float64 {
+func (n Start) days() float64 {
 	if n.Code.Dewclaw() {
 		return math.Inf(1)
 	}
@@ -56,7 +56,7 @@ func (n Nail) days() float64 {
 }
 
 // meanQuick is the mean over the toes that meet the floor, or over all where none does.
-func meanQuick(nails []Nail) float64 {
+func meanQuick(nails []Start) float64 {
 	sum, count, all := 0.0, 0.0, 0.0
 	for _, n := range nails {
 		all += n.quick()

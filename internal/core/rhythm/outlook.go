@@ -16,11 +16,11 @@ type Work struct {
 	Lasts   float64 // minutes that its band or bit lasts; read only of a grinder
 	Ground  bool    // with a grinder
 	Margin  float64 // spare that is always left, mm for a nail 7 mm deep
-	Stop    quick.Stop
+	Stop    quick.EndPoint
 }
 
 // leaves is the spare that a trim leaves on the mean, mm.
-func (w Work) leaves(n *Nail) float64 { return verdict.Leaves(n.Form.Depth, w.Margin, w.Stop) }
+func (w Work) leaves(n *Start) float64 { return verdict.Leaves(n.Form.Depth, w.Margin, w.Stop) }
 
 // Outlook is what a rhythm does over half a year that begins with a trim.
 type Outlook struct {
@@ -58,7 +58,7 @@ func (o Outlook) Way() Way {
 }
 
 // Ahead looks ahead over half a year of one rhythm, on mean rates. There must be a nail.
-func Ahead(nails []Nail, r Rhythm, work Work) Outlook {
+func Ahead(nails []Start, r Rhythm, work Work) Outlook {
 	nails = slices.Clone(nails)
 	o := Outlook{Rhythm: r, Weeks: halfYear}
 	const days = 7 * halfYear
@@ -93,7 +93,7 @@ func Ahead(nails []Nail, r Rhythm, work Work) Outlook {
 // live lets nails live day by day at a rhythm that begins with a sitting: each is told the day, how
 // many nails something came off, and whether there was a sitting, and says whether to go on. The
 // table of rhythms and the plan to bring a quick back both look ahead by it, and so agree.
-func live(nails []Nail, r Rhythm, work Work, each func(day, done int, sat bool) bool) {
+func live(nails []Start, r Rhythm, work Work, each func(day, done int, sat bool) bool) {
 	next := 0.0 // the day of the next sitting
 	for day := 0; ; day++ {
 		sat, done := float64(day) >= math.Floor(next), 0
@@ -115,7 +115,7 @@ func live(nails []Nail, r Rhythm, work Work, each func(day, done int, sat bool) 
 }
 
 // daysClear is how long no nail touches the floor.
-func daysClear(nails []Nail) float64 {
+func daysClear(nails []Start) float64 {
 	least := math.Inf(1)
 	for _, n := range nails {
 		least = math.Min(least, n.days())
@@ -125,7 +125,7 @@ func daysClear(nails []Nail) float64 {
 
 // BreakEven is the longest interval that lets no quick of the nails grow, weeks, with the nail
 // that sets it and the spare that every trim leaves it, mm. Its range is that of the nail's rate.
-func BreakEven(nails []Nail, work Work, source estimate.Source) (even estimate.Estimate, code nail.Code, leaves float64) {
+func BreakEven(nails []Start, work Work, source estimate.Source) (even estimate.Estimate, code nail.Code, leaves float64) {
 	even = estimate.Estimate{Value: math.Inf(1), Source: source}
 	for _, n := range nails {
 		margin := work.leaves(&n)

@@ -20,12 +20,12 @@ import (
 var monday = date.MustParse("2026-11-23")
 
 // toes are usual nails of a dog of 20 kg that just touch, with so much spare and such a rate.
-func toes(spare, rate float64) []Nail {
-	var nails []Nail
+func toes(spare, rate float64) []Start {
+	var nails []Start
 	for _, c := range nail.All() {
 		if c.Standard() {
 			form := claw.Assumed(c, nail.Usual, 20)
-			nails = append(nails, Nail{c, form, form, form.AtGap(0).CoatHeight(), quick.Drift{Rate: rate, RateSD: 0.1, Follow: quick.UsualFollow(1)}, spare})
+			nails = append(nails, Start{c, form, form, form.AtGap(0).CoatHeight(), quick.Drift{Rate: rate, RateSD: 0.1, Follow: quick.UsualFollow(1)}, spare})
 		}
 	}
 	return nails
@@ -107,7 +107,7 @@ func TestAPlanIsFollowedUp(t *testing.T) {
 	p := BringBack(toes(0.9, 1), Weekly, monday, claw.CardGap, Work{})
 	require.Greater(t, len(p.Steps), 6)
 	half := p.Steps[len(p.Steps)/2]
-	as := func(q float64) []Nail {
+	as := func(q float64) []Start {
 		nails := toes(1, 1)
 		for i := range nails {
 			nails[i].Spare = nails[i].Claw.Length - q

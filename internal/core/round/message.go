@@ -201,8 +201,8 @@ func (a About) TooLate() say.Line {
 	return say.Line{}
 }
 
-// Told is a time of a visit that its owner knows of.
-type Told struct {
+// ToldTime is a time of a visit that its owner knows of.
+type ToldTime struct {
 	Visit string
 	Kind  MessageKind
 	On    date.Date
@@ -211,10 +211,10 @@ type Told struct {
 
 // ToTell is what its owner is to be told of a visit, after what it was told, the latest first; empty where that is
 // nothing.
-func (r Runs) ToTell(told []Told) MessageKind {
-	knew := slices.IndexFunc(told, func(t Told) bool { return t.Visit == r.ID && t.Kind != TellLate && t.Kind != TellMissed })
+func (r Runs) ToTell(told []ToldTime) MessageKind {
+	knew := slices.IndexFunc(told, func(t ToldTime) bool { return t.Visit == r.ID && t.Kind != TellLate && t.Kind != TellMissed })
 	was := func(k MessageKind) bool {
-		return slices.ContainsFunc(told, func(t Told) bool { return t.Visit == r.ID && t.Kind == k && t.On == r.On && t.Start == r.Start })
+		return slices.ContainsFunc(told, func(t ToldTime) bool { return t.Visit == r.ID && t.Kind == k && t.On == r.On && t.Start == r.Start })
 	}
 	switch {
 	case r.State == Missed && !was(TellMissed):

@@ -60,8 +60,8 @@ func TestWhatIsTrueNoMoreIsNotSent(t *testing.T) {
 // What an owner does not know yet is to be told once.
 func TestWhatAnOwnerIsToBeTold(t *testing.T) {
 	v := Runs{Visit: Visit{ID: "v", On: monday, Start: At(10, 0), State: Agreed}}
-	told := []Told{{Visit: "another", Kind: TellAgreed, On: monday, Start: At(10, 0)}}
-	tell := func(kind MessageKind) { told = append([]Told{{v.ID, kind, v.On, v.Start}}, told...) }
+	told := []ToldTime{{Visit: "another", Kind: TellAgreed, On: monday, Start: At(10, 0)}}
+	tell := func(kind MessageKind) { told = append([]ToldTime{{v.ID, kind, v.On, v.Start}}, told...) }
 	next := func(want MessageKind) { t.Helper(); assert.Equal(t, want, v.ToTell(told)) }
 
 	next(TellAgreed)

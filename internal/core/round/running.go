@@ -41,21 +41,21 @@ func (w Week) Running(visits []Visit, now Clock) []Runs {
 	return all
 }
 
-// Standing is how a visit lies to the present.
-type Standing string
+// Timing is how a visit lies to the present.
+type Timing string
 
 // How visits lie.
 const (
-	Over   Standing = "over"  // what became of it is known
-	Waits  Standing = "waits" // it has gone by, and nobody has said what became of it
-	Next   Standing = "next"  // under way, or the first to come
-	ToCome Standing = "to_come"
+	Over   Timing = "over"  // what became of it is known
+	Waits  Timing = "waits" // it has gone by, and nobody has said what became of it
+	Next   Timing = "next"  // under way, or the first to come
+	ToCome Timing = "to_come"
 )
 
 // Standings tells how each visit of a day lies, in their order; gone is whether the day is. One that should have
 // begun is still to come as long as no more than one behind it has: the day runs late, or a light dog was taken first.
-func Standings(visits []Visit, gone bool) []Standing {
-	all := make([]Standing, len(visits))
+func Standings(visits []Visit, gone bool) []Timing {
+	all := make([]Timing, len(visits))
 	behind, next := 0, false // how many behind it have begun; whether one is under way
 	for i := len(visits) - 1; i >= 0; i-- {
 		switch v := visits[i]; {

@@ -11,24 +11,24 @@ import (
 	"fribbet/internal/core/say"
 )
 
-// State is how far a visit has come.
-type State string
+// VisitState is how far a visit has come.
+type VisitState string
 
 // What a visit can be.
 const (
-	Offered   State = "offered"
-	Agreed    State = "agreed"
-	Here      State = "here"
-	Done      State = "done"
-	Missed    State = "missed"
-	CalledOff State = "called_off"
+	Offered   VisitState = "offered"
+	Agreed    VisitState = "agreed"
+	Here      VisitState = "here"
+	Done      VisitState = "done"
+	Missed    VisitState = "missed"
+	CalledOff VisitState = "called_off"
 )
 
 // Takes tells whether a visit takes its place: one that was missed or called off has given it back.
-func (s State) Takes() bool { return s != Missed && s != CalledOff }
+func (s VisitState) Takes() bool { return s != Missed && s != CalledOff }
 
 // After is the state once the visit's sitting was begun, or has ended.
-func (s State) After(begun, ended bool) State {
+func (s VisitState) After(begun, ended bool) VisitState {
 	switch {
 	case !s.Takes() && !begun:
 		return s
@@ -79,7 +79,7 @@ type Visit struct {
 	Dog   Dog
 	On    date.Date
 	Start Clock
-	State State
+	State VisitState
 	Begun Clock // its sitting did; 0 as long as that has not
 }
 
@@ -102,7 +102,7 @@ func (v Visit) Check() fault.Fields {
 	} else if v.Start+Clock(v.Dog.Minutes) > At(24, 0) {
 		f.Add("minutes", v.Dog.Minutes, say.Of(mustEndOnTheSame))
 	}
-	if !slices.Contains([]State{Offered, Agreed, Missed, CalledOff}, v.State) {
+	if !slices.Contains([]VisitState{Offered, Agreed, Missed, CalledOff}, v.State) {
 		f.Add("state", string(v.State), say.Of(mustBeOfferedAgreedMissed))
 	}
 	return f

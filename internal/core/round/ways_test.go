@@ -61,7 +61,7 @@ func TestWaysHold(t *testing.T) {
 			d.Nails, d.CanWait = 18, rapid.IntRange(0, 18).Draw(t, "wait")
 			if offers := w.Offers(d, day, monday, monday, 1); len(offers) > 0 {
 				v := offers[0].Visit
-				v.ID, v.State = d.ID, rapid.SampledFrom([]State{Agreed, Agreed, Here, Done}).Draw(t, "state")
+				v.ID, v.State = d.ID, rapid.SampledFrom([]VisitState{Agreed, Agreed, Here, Done}).Draw(t, "state")
 				day = append(day, v)
 			}
 		}
@@ -87,10 +87,10 @@ func TestWaysHold(t *testing.T) {
 // A light dog taken first leaves the one in front of it to come; two gone by, and it is asked after.
 func TestWhoIsPassedIsStillToCome(t *testing.T) {
 	day := []Visit{{State: Agreed}, {State: Here}, {State: Agreed}}
-	assert.Equal(t, []Standing{ToCome, Next, ToCome}, Standings(day, false))
+	assert.Equal(t, []Timing{ToCome, Next, ToCome}, Standings(day, false))
 	day[1].State = Done
-	assert.Equal(t, []Standing{Next, Over, ToCome}, Standings(day, false))
+	assert.Equal(t, []Timing{Next, Over, ToCome}, Standings(day, false))
 	day[2].State = Here
-	assert.Equal(t, []Standing{Waits, Over, Next}, Standings(day, false))
-	assert.Equal(t, []Standing{Waits, Over, Over}, Standings(day, true))
+	assert.Equal(t, []Timing{Waits, Over, Next}, Standings(day, false))
+	assert.Equal(t, []Timing{Waits, Over, Over}, Standings(day, true))
 }

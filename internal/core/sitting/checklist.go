@@ -29,9 +29,9 @@ func (q Question) Checklist(p Plan) []Thing {
 	add := func(key string, words, why say.Line) { list = append(list, Thing{Key: key, Words: words, Why: why}) }
 	kinds := map[kit.Kind]say.Line{}
 	uses := func(w kit.Work) bool {
-		return slices.ContainsFunc(today.Stops, func(s Stop) bool { return s.Tool.Tool.Work() == w })
+		return slices.ContainsFunc(today.Stops, func(s PlannedNail) bool { return s.Tool.Tool.Work() == w })
 	}
-	dark := slices.ContainsFunc(today.Stops, func(s Stop) bool { return s.Colour != nail.Light })
+	dark := slices.ContainsFunc(today.Stops, func(s PlannedNail) bool { return s.Colour != nail.Light })
 	longCoat := q.Dog.FootCoat == dog.LongCoat || q.Hair
 	h := q.Dog.Handling
 

@@ -37,14 +37,14 @@ func (q Question) order(t temper.Tolerance) order {
 
 // compare puts nails in the order of the paws; in one paw light nails first, which show how
 // far the dark ones go, then from the inside out with the dewclaw last.
-func (o order) compare(a, b Stop) int {
-	light := func(s Stop) int {
+func (o order) compare(a, b PlannedNail) int {
+	light := func(s PlannedNail) int {
 		if s.Colour == nail.Light {
 			return 0
 		}
 		return 1
 	}
-	outward := func(s Stop) int {
+	outward := func(s PlannedNail) int {
 		if s.Code.Dewclaw() {
 			return 6
 		}
@@ -60,11 +60,11 @@ func (o order) compare(a, b Stop) int {
 
 // arrange puts one day's nails into the order of the work and says, where there is more to say
 // than that its paw is at hand, why a nail stands there.
-func (o order) arrange(stops []Stop) {
-	slices.SortStableFunc(stops, func(a, b Stop) int {
+func (o order) arrange(stops []PlannedNail) {
+	slices.SortStableFunc(stops, func(a, b PlannedNail) int {
 		return cmp.Or(cmp.Compare(curls(b), curls(a)), o.compare(a, b))
 	})
-	dark := slices.ContainsFunc(stops, func(s Stop) bool { return s.Colour != nail.Light })
+	dark := slices.ContainsFunc(stops, func(s PlannedNail) bool { return s.Colour != nail.Light })
 	for i := range stops {
 		s := &stops[i]
 		first := i == 0 || stops[i-1].Code.Paw != s.Code.Paw || curls(stops[i-1]) == 1
@@ -87,7 +87,7 @@ func (o order) arrange(stops []Stop) {
 	}
 }
 
-func curls(s Stop) int {
+func curls(s PlannedNail) int {
 	if s.Urgency == Curls {
 		return 1
 	}

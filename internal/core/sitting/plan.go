@@ -46,8 +46,8 @@ func UrgencyOf(p outlook.Planned) Urgency {
 	}
 }
 
-// Stop is one nail of a sitting.
-type Stop struct {
+// PlannedNail is one nail of a sitting.
+type PlannedNail struct {
 	outlook.Planned
 	Urgency Urgency
 	Tool    kit.Option  // the best for it
@@ -58,7 +58,7 @@ type Stop struct {
 // Day is what is done on one day.
 type Day struct {
 	On      date.Date
-	Stops   []Stop // in the order of the work
+	Stops   []PlannedNail // in the order of the work
 	Minutes estimate.Estimate
 }
 
@@ -111,7 +111,7 @@ func For(q Question) Plan {
 	}
 	tasks = p.exclude(tasks, q)
 	order := q.order(p.Tolerance)
-	slices.SortStableFunc(tasks, func(a, b Stop) int {
+	slices.SortStableFunc(tasks, func(a, b PlannedNail) int {
 		return cmp.Or(cmp.Compare(b.Urgency, a.Urgency), order.compare(a, b))
 	})
 	p.Alone = q.Dog.Handling.Helper == dog.Wanted && !q.Helper
@@ -155,7 +155,7 @@ func (q Question) rest() int {
 }
 
 // tasks are the nails that something is to come off, each with its tool; and the rest.
-func (q Question) tasks() (tasks []Stop, left []Left) {
+func (q Question) tasks() (tasks []PlannedNail, left []Left) {
 	for _, n := range q.Nails {
 		switch n.Kind {
 		case verdict.Veterinarian:
@@ -176,7 +176,7 @@ func (q Question) tasks() (tasks []Stop, left []Left) {
 		case verdict.Trim, verdict.AskFirst:
 			job := q.job(n, kit.Length)
 			job.Last = q.Past.Tools[n.Code]
-			stop := Stop{Planned: n, Urgency: UrgencyOf(n), Tool: kit.Advise(job, q.Kit)[0]}
+			stop := PlannedNail{Planned: n, Urgency: UrgencyOf(n), Tool: kit.Advise(job, q.Kit)[0]}
 			if hand := q.HandWith(stop.Tool.Tool, quick.Touch); hand != q.Terms.Hand { // it was asked with a clipper
 				stop.Verdict = verdict.Of(n.Case, q.Terms.Margin, hand)
 			}
@@ -216,7 +216,7 @@ func (q Question) job(n outlook.Planned, purpose kit.Purpose) kit.Job {
 	kg := q.Dog.WeightOn(q.Today)
 	return kit.Job{
 		Code: n.Code, Shape: n.Shape, State: n.State, Colour: n.Colour, CloseToPad: n.Curling(),
-		Depth: claw.Assumed(n.Code, n.Shape, kg).Depth, Take: record.Nail{Cuts: n.Cuts()}.Removed(),
+		Depth: claw.Assumed(n.Code, n.Shape, kg).Depth, Take: record.NailRecord{Cuts: n.Cuts()}.Removed(),
 		Weight: kg, AgeWeeks: q.Dog.AgeWeeks(q.Today), LongCoat: q.Dog.FootCoat == dog.LongCoat || q.Hair,
 		Noise: q.Dog.Handling.Noise, Learning: q.Training.Grinder, Hand: q.Hand, Purpose: purpose,
 		Often: q.Dog.Rhythm.Days() <= 7, Way: q.Way,
@@ -244,7 +244,7 @@ func (q Question) FirstTool() kit.Tool {
 }
 
 // mainWork is the kind of work that most nails are done with.
-func mainWork(tasks []Stop) kit.Work {
+func mainWork(tasks []PlannedNail) kit.Work {
 	counts := map[kit.Work]int{}
 	most := kit.Clipping
 	for _, t := range tasks {
@@ -266,8 +266,8 @@ func (q Question) others() Whose {
 }
 
 // exclude leaves out the nails of a paw that the dog does not give.
-func (p *Plan) exclude(tasks []Stop, q Question) []Stop {
-	return slices.DeleteFunc(tasks, func(t Stop) bool {
+func (p *Plan) exclude(tasks []PlannedNail, q Question) []PlannedNail {
+	return slices.DeleteFunc(tasks, func(t PlannedNail) bool {
 		if !p.Tolerance.Paws[t.Code.Paw].Impossible {
 			return false
 		}
@@ -281,7 +281,7 @@ func (p *Plan) exclude(tasks []Stop, q Question) []Stop {
 }
 
 // fill takes the nails of one day from the front of tasks, as many as the dog takes.
-func (p Plan) fill(tasks []Stop, paces map[kit.Work]temper.Pace) (day Day, rest []Stop) {
+func (p Plan) fill(tasks []PlannedNail, paces map[kit.Work]temper.Pace) (day Day, rest []PlannedNail) {
 	most, minutes := p.most, p.Tolerance.Minutes.Most
 	spent, full := 0.0, false
 	perPaw := map[nail.Paw]float64{}
@@ -316,7 +316,7 @@ type load struct{ nails, cuts int }
 func (a load) and(cuts int) load { return load{a.nails + 1, a.cuts + cuts} }
 
 // cuts are those that are likely, or touches; of a nail that asks for a landmark first what is usual.
-func (s Stop) cuts() int {
+func (s PlannedNail) cuts() int {
 	if n := len(s.Cuts()); n > 0 {
 		return n
 	}

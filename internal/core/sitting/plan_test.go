@@ -59,7 +59,7 @@ func (q Question) at(code string, change func(*outlook.Planned)) {
 func past(q Question, enough int, reaction temper.Reaction) record.Sitting {
 	s := record.Sitting{On: today.AddDays(-14)}
 	for i, n := range q.Nails {
-		r := record.Nail{Code: n.Code, Cuts: []float64{1}, Tool: kit.LargePlier, Reaction: temper.Calm}
+		r := record.NailRecord{Code: n.Code, Cuts: []float64{1}, Tool: kit.LargePlier, Reaction: temper.Calm}
 		if enough > 0 && i >= enough {
 			r.Cuts, r.Reaction = nil, reaction
 		}

@@ -42,7 +42,7 @@ func (q Question) tolerance(work kit.Work) temper.Tolerance {
 	if len(past) == 0 {
 		past = q.Past.by("")
 	}
-	told := temper.Told{Nails: q.Dog.Handling.MostNails, Minutes: q.Dog.Handling.MostMinutes, First: q.first()}
+	told := temper.KeeperLimits{Nails: q.Dog.Handling.MostNails, Minutes: q.Dog.Handling.MostMinutes, First: q.first()}
 	return temper.Learn(q.Dog.AgeWeeks(q.Today), past, told)
 }
 

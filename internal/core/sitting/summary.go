@@ -35,7 +35,7 @@ func SummaryOf(s record.Sitting) Summary {
 		On: s.On, Bled: s.Bled(), Worst: s.Worst(), Note: s.Note, Minutes: s.Minutes, Helper: s.Helper, Ticks: s.Ticks, Held: s.Held, Hour: s.Hour, Arrival: s.Arrival,
 	}
 	out.Nails, out.Most = s.Cut()
-	out.Ground = slices.ContainsFunc(s.Records, func(r record.Nail) bool {
+	out.Ground = slices.ContainsFunc(s.Records, func(r record.NailRecord) bool {
 		return r.Ground != nil || len(r.Cuts) > 0 && r.Tool.Work() == kit.Grinding
 	})
 	if o := outing(s); len(o.Touches) > 0 {

@@ -67,11 +67,11 @@ type stateCase struct {
 
 func (c stateCase) run(t *testing.T) (State, growth.Where) {
 	r := c.Request
-	told := Told{
+	told := Question{
 		Where: growth.Where{Age: r.Age, Weight: r.Weight, Pavement: r.Pavement}, First: r.First, LastDone: r.Done, At: r.At,
 	}
 	for _, n := range r.Nails {
-		told.Nails = append(told.Nails, Nail{n.Code, n.Colour, n.Shape})
+		told.Nails = append(told.Nails, Traits{n.Code, n.Colour, n.Shape})
 	}
 	for _, e := range r.Events {
 		one := Event{On: e.On, Nail: e.Nail, Trim: e.Kind == "trim", Length: read(measure.Length, e.Length), After: read(measure.Length, e.After), Gap: read(measure.Gap, e.Gap), Left: read(measure.Quick, e.Left)}

@@ -26,8 +26,8 @@ type habit struct {
 	name              string
 	every, end        bool // each face, or only the last one's
 	measured, feelers bool
-	sliver            float64    // mm for a nail 7 mm deep; 0 is 1
-	stop              quick.Stop // at which the hand stops; empty is the first sign
+	sliver            float64        // mm for a nail 7 mm deep; 0 is 1
+	stop              quick.EndPoint // at which the hand stops; empty is the first sign
 	said              state.Ended
 	plan              bool // it tells the plan's amounts, whatever came off
 	world             virtual.World
@@ -57,15 +57,15 @@ const (
 	z90         = 1.6448536
 )
 
-func eighteen() []state.Nail {
-	var nails []state.Nail
+func eighteen() []state.Traits {
+	var nails []state.Traits
 	for i, c := range nail.All() {
 		if c.Standard() {
 			colour := nail.Dark
 			if i%4 == 0 {
 				colour = nail.Light
 			}
-			nails = append(nails, state.Nail{Code: c, Colour: colour, Shape: nail.Usual})
+			nails = append(nails, state.Traits{Code: c, Colour: colour, Shape: nail.Usual})
 		}
 	}
 	return nails

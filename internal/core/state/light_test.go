@@ -17,7 +17,7 @@ import (
 func TestALightNailsQuickSpeaksForTheDarkOnes(t *testing.T) {
 	grown := growth.Where{Age: 200, Weight: 22, Pavement: 5}
 	share := func(colour nail.Colour, mark quick.Landmark) float64 {
-		nails := []state.Nail{
+		nails := []state.Traits{
 			{Code: nail.Code{Paw: nail.LF, Digit: 3}, Colour: colour, Shape: nail.Usual},
 			{Code: nail.Code{Paw: nail.RF, Digit: 3}, Colour: nail.Dark, Shape: nail.Usual},
 		}

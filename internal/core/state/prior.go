@@ -10,8 +10,8 @@ import (
 	"fribbet/internal/core/quick"
 )
 
-// Nail is what a nail is, as far as its growth and its faces depend on it.
-type Nail struct {
+// Traits is what a nail is, as far as its growth and its faces depend on it.
+type Traits struct {
 	Code   nail.Code
 	Colour nail.Colour
 	Shape  nail.Shape
@@ -21,7 +21,7 @@ type Nail struct {
 type State struct {
 	Hub
 	Faces    quick.Scales // how this dog's faces show
-	Nails    []Nail
+	Nails    []Traits
 	Leaves   []Leaf
 	Measured []bool  // nails of which a length was ever told
 	WorkedOn []bool  // and those that were ever worked
@@ -43,7 +43,7 @@ const (
 
 // Prior is what is believed of a dog's nails before anything was told of them: where is the dog on
 // that day; lastDone is how many weeks ago somebody trimmed them, nil when nobody knows.
-func Prior(where growth.Where, nails []Nail, weeks *float64) State {
+func Prior(where growth.Where, nails []Traits, weeks *float64) State {
 	f := claw.SizeFactor(where.Weight)
 	s := State{Faces: quick.UsualScales(), Nails: nails, Leaves: make([]Leaf, len(nails)), Measured: make([]bool, len(nails)), WorkedOn: make([]bool, len(nails)), Wears: make([]bool, len(nails)), Alone: make([]Alone, len(nails))}
 	s.Mean[Rest], s.Cov[Rest][Rest] = restMean*f, restSD*f*restSD*f
@@ -60,7 +60,7 @@ func Prior(where growth.Where, nails []Nail, weeks *float64) State {
 
 var wearOf = map[nail.Group]int{nail.Fore: WearFore, nail.HindMiddle: WearMiddle, nail.HindOuter: WearOuter}
 
-func priorLeaf(where growth.Where, n Nail, f float64, weeks *float64) Leaf {
+func priorLeaf(where growth.Where, n Traits, f float64, weeks *float64) Leaf {
 	usual := claw.Assumed(n.Code, n.Shape, where.Weight).Length
 	var p lastDone
 	switch {

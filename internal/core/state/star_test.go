@@ -18,12 +18,12 @@ import (
 
 var (
 	grown = growth.Where{Age: 200, Weight: 22, Pavement: 5}
-	lf3   = Nail{nail.MustParse("LF3"), nail.Dark, nail.Usual}
-	lf1   = Nail{nail.MustParse("LF1"), nail.Dark, nail.Usual}
-	rh3   = Nail{nail.MustParse("RH3"), nail.Light, nail.Usual}
+	lf3   = Traits{nail.MustParse("LF3"), nail.Dark, nail.Usual}
+	lf1   = Traits{nail.MustParse("LF1"), nail.Dark, nail.Usual}
+	rh3   = Traits{nail.MustParse("RH3"), nail.Light, nail.Usual}
 )
 
-func formOf(n Nail) claw.Claw { return claw.Assumed(n.Code, n.Shape, grown.Weight) }
+func formOf(n Traits) claw.Claw { return claw.Assumed(n.Code, n.Shape, grown.Weight) }
 
 func weeksAgo(w float64) *float64 { return &w }
 
@@ -37,7 +37,7 @@ func near(t *testing.T, mean, sd float64, got Normal) {
 // The worked example of docs/model.md: nobody knows when they were last done; three looks, then a
 // millimetre that nobody looked at comes off the dewclaw, which stays as long as it was measured.
 func TestWhatLooksSay(t *testing.T) {
-	s := Prior(grown, []Nail{lf3, lf1, rh3}, nil)
+	s := Prior(grown, []Traits{lf3, lf1, rh3}, nil)
 	s.SeeGap(0, formOf(lf3), measure.Touches.Number())
 	s.SeeGap(2, formOf(rh3), measure.Paper.Number())
 	require.True(t, s.SeeLength(1, measure.Length.Told(19.4, measure.Caliper, 0)))
@@ -54,7 +54,7 @@ func TestWhatLooksSay(t *testing.T) {
 
 // Two slivers of a millimetre to the first sign, twice, a fortnight apart.
 func TestWhatTrimsToTheFirstSignSay(t *testing.T) {
-	s := Prior(grown, []Nail{lf3, lf1, rh3}, weeksAgo(2))
+	s := Prior(grown, []Traits{lf3, lf1, rh3}, weeksAgo(2))
 	trim := func() {
 		for i, n := range s.Nails {
 			sign := quick.DarkCentre
@@ -82,7 +82,7 @@ func TestWhatTrimsToTheFirstSignSay(t *testing.T) {
 // Half a millimetre a fortnight that nobody looks at teaches nothing of the growth, and the
 // dewclaw's overgrowth is not forgotten: that a hand stopped there says a little of the spare, and so of the length.
 func TestWhatNobodySeesTeachesNothing(t *testing.T) {
-	s := Prior(grown, []Nail{lf3, lf1, rh3}, nil)
+	s := Prior(grown, []Traits{lf3, lf1, rh3}, nil)
 	for k := range 6 {
 		if k > 0 {
 			s.Grow(grown, 2)
@@ -159,7 +159,7 @@ func (d dense) see(k int, of scalar, seen, sd float64) {
 // The star says what the same filter says on one dense matrix, whatever is seen in whatever order.
 func TestTheStarIsTheWholeMatrix(t *testing.T) {
 	r := rand.New(rand.NewPCG(3, 4))
-	s := Prior(grown, []Nail{lf3, lf1, rh3, {nail.MustParse("LH2"), nail.Dark, nail.Usual}}, weeksAgo(3))
+	s := Prior(grown, []Traits{lf3, lf1, rh3, {nail.MustParse("LH2"), nail.Dark, nail.Usual}}, weeksAgo(3))
 	s.Grow(grown, 2) // so that the nails hang on the shared numbers
 	d := denseOf(&s)
 	for range 60 {
@@ -184,8 +184,8 @@ func TestTheStarIsTheWholeMatrix(t *testing.T) {
 
 // A week told in two halves is the week.
 func TestTimeMayBeToldInParts(t *testing.T) {
-	whole := Prior(grown, []Nail{lf3, lf1}, weeksAgo(2))
-	parts := Prior(grown, []Nail{lf3, lf1}, weeksAgo(2))
+	whole := Prior(grown, []Traits{lf3, lf1}, weeksAgo(2))
+	parts := Prior(grown, []Traits{lf3, lf1}, weeksAgo(2))
 	whole.Grow(grown, 1)
 	parts.Grow(grown, 0.5)
 	parts.Grow(grown, 0.5)
@@ -216,7 +216,7 @@ func TestWhatAFeelerSaysIsATruncatedNormal(t *testing.T) {
 
 // Blood says that no spare is left, however much was believed.
 func TestBloodIsTheEndOfTheSpare(t *testing.T) {
-	s := Prior(grown, []Nail{lf3}, nil)
+	s := Prior(grown, []Traits{lf3}, nil)
 	s.SeeSpare(0, measure.Number{MM: 8, SD: 0.2})
 	s.Work(0, formOf(lf3), Work{Cuts: []Slice{{MM: 0.3}, {MM: 0.3}}, Blood: true})
 	assert.Less(t, s.Spare(0).Mean, 0.5)
@@ -233,7 +233,7 @@ func TestTheNile(t *testing.T) {
 		781, 865, 845, 944, 984, 897, 822, 1010, 771, 676, 649, 846, 812, 742, 801, 1040, 860, 874, 848, 890,
 		744, 749, 838, 1050, 918, 986, 797, 923, 975, 815, 1020, 906, 901, 1170, 912, 746, 919, 718, 714, 740}
 	levels := map[int]float64{0: 1118.3114615, 1: 1140.1084392, 49: 849.0705660, 99: 798.3702926}
-	s := Prior(grown, []Nail{lf3}, nil)
+	s := Prior(grown, []Traits{lf3}, nil)
 	s.Leaves[0] = Leaf{} // nothing but a level
 	s.Leaves[0].C[Length][Length] = 1e7
 	for year, seen := range flow {

@@ -15,12 +15,12 @@ import (
 	"fribbet/internal/core/say"
 )
 
-// Told is all that is known of a dog's nails, told at once: what the open calculator is asked.
-type Told struct {
+// Question is all that is known of a dog's nails, told at once: what the open calculator is asked.
+type Question struct {
 	Where    growth.Where // the dog on the first day; its weight and its walks stay
 	First    date.Date
 	LastDone *float64 // weeks before the first day that somebody trimmed it; nil when nobody knows
-	Nails    []Nail
+	Nails    []Traits
 	Events   []Event // of one day, in their order
 	At       date.Date
 }
@@ -44,7 +44,7 @@ const (
 )
 
 // Check returns the fields that cannot be, under the contract's names; nil when it is sound.
-func (t Told) Check() fault.Fields {
+func (t Question) Check() fault.Fields {
 	f := t.Where.Check()
 	if t.LastDone != nil {
 		f.Range("last_done_weeks", *t.LastDone, 0, mostWeeks, fault.Weeks)
@@ -110,7 +110,7 @@ func (e Event) check() fault.Fields {
 
 // State works the whole through, and returns with it where the dog is on the last day. It returns
 // fault.Fields when it cannot be.
-func (t Told) State() (State, growth.Where, error) {
+func (t Question) State() (State, growth.Where, error) {
 	if err := t.Check().Err(); err != nil {
 		return State{}, growth.Where{}, err
 	}
@@ -125,7 +125,7 @@ func (t Told) State() (State, growth.Where, error) {
 	slices.SortStableFunc(events, func(a, b Event) int { return a.On.Sub(b.On) })
 	for _, e := range events {
 		until(e.On)
-		i := slices.IndexFunc(t.Nails, func(n Nail) bool { return n.Code == e.Nail })
+		i := slices.IndexFunc(t.Nails, func(n Traits) bool { return n.Code == e.Nail })
 		s.Take(i, claw.Assumed(e.Nail, t.Nails[i].Shape, where.Weight), e)
 	}
 	until(t.At)

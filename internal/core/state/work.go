@@ -23,10 +23,10 @@ type Work struct {
 	Cuts      []Slice
 	EndFace   quick.Face // where the last cut's own face was not told
 	Blood     bool
-	Ended     Ended      // what was said of the end, where its face was not told
-	Stop      quick.Stop // at which the hand stops; empty is the first sign
-	Milder    float64    // share of the ends that whoever looked takes for the next milder face
-	Assumed   bool       // nobody counted the amounts: they are a plan's, as it was accepted
+	Ended     Ended          // what was said of the end, where its face was not told
+	Stop      quick.EndPoint // at which the hand stops; empty is the first sign
+	Milder    float64        // share of the ends that whoever looked takes for the next milder face
+	Assumed   bool           // nobody counted the amounts: they are a plan's, as it was accepted
 }
 
 // Ended is what was said of where a nail's work ended by whoever told no face.

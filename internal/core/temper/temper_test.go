@@ -50,7 +50,7 @@ func TestNailsThatADogTakes(t *testing.T) {
 		"a fight that was not the end":    {[]Outing{join(sat(nail.LF, "ccFcc"))}, math.Inf(1), estimate.Learnt},
 		"one paw refused, the rest given": {[]Outing{join(sat(nail.LH, "FF"), sat(nail.RH, "cccc"))}, math.Inf(1), estimate.Learnt},
 	} {
-		l := Learn(adult, c.past, Told{}).Nails
+		l := Learn(adult, c.past, KeeperLimits{}).Nails
 		assert.Equal(t, c.most, l.Most, name)
 		assert.Equal(t, c.source, l.Source, name)
 		assert.NotEmpty(t, wordstest.Of(l.Words), name)
@@ -59,15 +59,15 @@ func TestNailsThatADogTakes(t *testing.T) {
 
 // Common practice, no source: from eight weeks and for the two months after them, a nail or two at a time.
 func TestAPuppyTakesANailOrTwo(t *testing.T) {
-	assert.Equal(t, 2.0, Learn(10, []Outing{sat(nail.LF, "cccccc")}, Told{}).Nails.Most)
-	assert.Equal(t, 1.0, Learn(10, []Outing{sat(nail.LF, "cF")}, Told{}).Nails.Most, "less, if it shows so")
-	assert.Equal(t, 5.0, Learn(10, nil, Told{}).Minutes.Most)
-	assert.True(t, math.IsInf(Learn(18, nil, Told{}).Nails.Most, 1))
+	assert.Equal(t, 2.0, Learn(10, []Outing{sat(nail.LF, "cccccc")}, KeeperLimits{}).Nails.Most)
+	assert.Equal(t, 1.0, Learn(10, []Outing{sat(nail.LF, "cF")}, KeeperLimits{}).Nails.Most, "less, if it shows so")
+	assert.Equal(t, 5.0, Learn(10, nil, KeeperLimits{}).Minutes.Most)
+	assert.True(t, math.IsInf(Learn(18, nil, KeeperLimits{}).Nails.Most, 1))
 }
 
 func TestWhatIsToldStands(t *testing.T) {
 	nails, minutes := 4, 7.0
-	l := Learn(adult, []Outing{sat(nail.LF, "cF")}, Told{Nails: &nails, Minutes: &minutes})
+	l := Learn(adult, []Outing{sat(nail.LF, "cF")}, KeeperLimits{Nails: &nails, Minutes: &minutes})
 	assert.Equal(t, 4.0, l.Nails.Most)
 	assert.Equal(t, estimate.Told, l.Minutes.Source)
 }
@@ -81,10 +81,10 @@ func TestMinutesThatADogTakes(t *testing.T) {
 		}
 		return o
 	}
-	assert.Equal(t, 30.0, Learn(adult, nil, Told{}).Minutes.Most)
-	assert.Equal(t, 11.0, Learn(adult, []Outing{timed("cccF", 11, 6)}, Told{}).Minutes.Most, "until it had enough")
-	assert.Equal(t, 35.0, Learn(adult, []Outing{timed("cccc", 35, 0)}, Told{}).Minutes.Most, "it took that without trouble")
-	assert.Equal(t, 30.0, Learn(adult, []Outing{timed("cccc", 5, 0)}, Told{}).Minutes.Most)
+	assert.Equal(t, 30.0, Learn(adult, nil, KeeperLimits{}).Minutes.Most)
+	assert.Equal(t, 11.0, Learn(adult, []Outing{timed("cccF", 11, 6)}, KeeperLimits{}).Minutes.Most, "until it had enough")
+	assert.Equal(t, 35.0, Learn(adult, []Outing{timed("cccc", 35, 0)}, KeeperLimits{}).Minutes.Most, "it took that without trouble")
+	assert.Equal(t, 30.0, Learn(adult, []Outing{timed("cccc", 5, 0)}, KeeperLimits{}).Minutes.Most)
 }
 
 // A break before the first sign is worth more than one after it.
@@ -96,7 +96,7 @@ func TestCalmMinutes(t *testing.T) {
 			o.Calm = &m
 			past = append(past, o)
 		}
-		return Learn(adult, append(past, sat(nail.LF, "c")), Told{})
+		return Learn(adult, append(past, sat(nail.LF, "c")), KeeperLimits{})
 	}
 	assert.Nil(t, calm().Calm, "nobody noted it")
 	assert.Equal(t, 4.0, *calm(4).Calm)
@@ -106,19 +106,19 @@ func TestCalmMinutes(t *testing.T) {
 // Common practice, no source: some dogs accept three paws and not the fourth. Record by paw.
 func TestTheImpossiblePaw(t *testing.T) {
 	day := join(sat(nail.LF, "cccc"), sat(nail.RF, "ccuc"), sat(nail.LH, "F"), sat(nail.RH, "cccc"))
-	once := Learn(adult, []Outing{day}, Told{})
+	once := Learn(adult, []Outing{day}, KeeperLimits{})
 	assert.False(t, once.Paws[nail.LH].Impossible, "once is not for ever")
-	twice := Learn(adult, []Outing{day, day}, Told{})
+	twice := Learn(adult, []Outing{day, day}, KeeperLimits{})
 	assert.True(t, twice.Paws[nail.LH].Impossible)
 	assert.False(t, twice.Paws[nail.LF].Impossible)
-	better := Learn(adult, []Outing{day, day, sat(nail.LH, "pp")}, Told{})
+	better := Learn(adult, []Outing{day, day, sat(nail.LH, "pp")}, KeeperLimits{})
 	assert.False(t, better.Paws[nail.LH].Impossible, "it gave it last time")
 	tired := join(sat(nail.LF, "cccc"), sat(nail.LH, "cF"))
-	assert.False(t, Learn(adult, []Outing{tired, tired, tired}, Told{}).Paws[nail.LH].Impossible, "it had enough of the whole")
+	assert.False(t, Learn(adult, []Outing{tired, tired, tired}, KeeperLimits{}).Paws[nail.LH].Impossible, "it had enough of the whole")
 	paw, stands := twice.Hardest()
 	assert.True(t, stands)
 	assert.Equal(t, nail.LH, paw)
-	_, stands = Learn(adult, []Outing{join(sat(nail.LF, "p"), sat(nail.RF, "p"))}, Told{}).Hardest()
+	_, stands = Learn(adult, []Outing{join(sat(nail.LF, "p"), sat(nail.RF, "p"))}, KeeperLimits{}).Hardest()
 	assert.False(t, stands, "two alike: none stands out")
 }
 
@@ -129,7 +129,7 @@ func TestALimitIsNeverPastTheLastTrouble(t *testing.T) {
 		for _, letters := range rapid.SliceOfN(rapid.StringOfN(rapid.RuneFrom([]rune("cccuppF")), 1, 18, -1), 1, 8).Draw(t, "past") {
 			past = append(past, sat(nail.LF, letters))
 		}
-		l := Learn(adult, past, Told{})
+		l := Learn(adult, past, KeeperLimits{})
 		for _, o := range past[max(0, len(past)-lastSittings):] {
 			if n := o.nails(); n.enough {
 				assert.LessOrEqual(t, l.Nails.Most, math.Max(1, n.amount))

@@ -26,8 +26,8 @@ type Outing struct {
 	Calm    *float64 // minutes before the first sign; nil when there was none, or nobody noted it
 }
 
-// Limit is how much a dog takes at one sitting.
-type Limit struct {
+// Cap is how much a dog takes at one sitting.
+type Cap struct {
 	Most   float64 // +Inf when nothing limits it
 	Source estimate.Source
 	Words  say.Line
@@ -35,22 +35,22 @@ type Limit struct {
 
 // Tolerance is what a dog takes, learnt from its sittings.
 type Tolerance struct {
-	Nails   Limit
-	Minutes Limit
+	Nails   Cap
+	Minutes Cap
 	Calm    *float64 // minutes before the first sign, at its last sittings; nil when nobody noted it
 	Paws    [4]Paw   // by nail.Paw
 }
 
 // Paw is how a dog takes the handling of one paw.
 type Paw struct {
-	Nails      Limit
+	Nails      Cap
 	Strain     float64 // mean over its last sittings, 0 calm to 4 snapping
 	Touched    bool    // it was ever handled
 	Impossible bool    // too much at each of the last sittings at which it was tried
 }
 
-// Told is what the keeper says of the dog's limits; nil where nothing is said.
-type Told struct {
+// KeeperLimits is what the keeper says of the dog's limits; nil where nothing is said.
+type KeeperLimits struct {
 	Nails   *int
 	Minutes *float64
 	First   First
@@ -66,35 +66,35 @@ const (
 )
 
 // start is how many nails a dog begins with.
-func (f First) start() Limit {
+func (f First) start() Cap {
 	switch f {
 	case NewHand:
-		return Limit{firstPaw, estimate.Assumed, say.Of(aNewHandAndA)}
+		return Cap{firstPaw, estimate.Assumed, say.Of(aNewHandAndA)}
 	case Frightened:
-		return Limit{firstNails, estimate.Assumed, say.Of(frightenedANailOrTwo)}
+		return Cap{firstNails, estimate.Assumed, say.Of(frightenedANailOrTwo)}
 	default:
-		return Limit{math.Inf(1), estimate.Assumed, say.Of(noLimitKnownYet)}
+		return Cap{math.Inf(1), estimate.Assumed, say.Of(noLimitKnownYet)}
 	}
 }
 
 // Learn works out what a dog of that age in weeks takes, from its sittings, oldest first.
-func Learn(ageWeeks float64, outings []Outing, told Told) Tolerance {
+func Learn(ageWeeks float64, outings []Outing, told KeeperLimits) Tolerance {
 	t := Tolerance{
 		Nails:   limit(ofNails, told.First.start(), nailsMore, nailsOf(outings)),
-		Minutes: limit(ofMinutes, Limit{usualMinutes, estimate.Assumed, say.Of(minutesUntilThisDogsTrims, say.Args{"usualMinutes": say.Count(usualMinutes)})}, 0, minutesOf(outings)),
+		Minutes: limit(ofMinutes, Cap{usualMinutes, estimate.Assumed, say.Of(minutesUntilThisDogsTrims, say.Args{"usualMinutes": say.Count(usualMinutes)})}, 0, minutesOf(outings)),
 	}
 	if calm, known := calmFor(outings); known {
 		t.Calm = &calm
 	}
 	if Puppy(ageWeeks) {
-		t.Nails = lower(t.Nails, Limit{puppyNails, estimate.Assumed, say.Of(aPuppyANailOr)})
-		t.Minutes = lower(t.Minutes, Limit{puppyMinutes, estimate.Assumed, say.Of(aPuppyAFewMinutes)})
+		t.Nails = lower(t.Nails, Cap{puppyNails, estimate.Assumed, say.Of(aPuppyANailOr)})
+		t.Minutes = lower(t.Minutes, Cap{puppyMinutes, estimate.Assumed, say.Of(aPuppyAFewMinutes)})
 	}
 	if told.Nails != nil {
-		t.Nails = Limit{float64(*told.Nails), estimate.Told, say.Of(nailsAsYouSaid, say.Args{"nails": say.Count(*told.Nails)})}
+		t.Nails = Cap{float64(*told.Nails), estimate.Told, say.Of(nailsAsYouSaid, say.Args{"nails": say.Count(*told.Nails)})}
 	}
 	if told.Minutes != nil {
-		t.Minutes = Limit{*told.Minutes, estimate.Told, say.Of(minutesAsYouSaid, say.Args{"minutes": say.Round(*told.Minutes)})}
+		t.Minutes = Cap{*told.Minutes, estimate.Told, say.Of(minutesAsYouSaid, say.Args{"minutes": say.Round(*told.Minutes)})}
 	}
 	for paw := range t.Paws {
 		t.Paws[paw] = learnPaw(nail.Paw(paw), outings)
@@ -105,7 +105,7 @@ func Learn(ageWeeks float64, outings []Outing, told Told) Tolerance {
 // Puppy tells whether a dog so many weeks old is still taught that being handled is nothing.
 func Puppy(ageWeeks float64) bool { return ageWeeks < puppyUntil }
 
-func lower(a, b Limit) Limit {
+func lower(a, b Cap) Cap {
 	if b.Most < a.Most {
 		return b
 	}
@@ -133,7 +133,7 @@ func (amounts) said(key say.Key, n float64) say.Line {
 // limit is learnt from the last sittings: what the dog took before it had enough, the least of
 // them. Where the last time it had enough lies further back, it is a little more than the most
 // since; where it never had, nothing limits it but what it begins with, and a little more than it took.
-func limit(of amounts, start Limit, more float64, all []taken) Limit {
+func limit(of amounts, start Cap, more float64, all []taken) Cap {
 	if len(all) == 0 {
 		return start
 	}
@@ -148,7 +148,7 @@ func limit(of amounts, start Limit, more float64, all []taken) Limit {
 		for _, t := range all {
 			most = math.Max(most, t.amount+more)
 		}
-		return Limit{most, estimate.Learnt, of.said(of.last, all[len(all)-1].amount)}
+		return Cap{most, estimate.Learnt, of.said(of.last, all[len(all)-1].amount)}
 	}
 	if len(since) <= lastSittings {
 		least := math.Inf(1)
@@ -157,13 +157,13 @@ func limit(of amounts, start Limit, more float64, all []taken) Limit {
 				least = math.Min(least, t.amount)
 			}
 		}
-		return Limit{math.Max(1, math.Floor(least)), estimate.Learnt, of.said(of.enough, least)}
+		return Cap{math.Max(1, math.Floor(least)), estimate.Learnt, of.said(of.enough, least)}
 	}
 	most := 0.0
 	for _, t := range since[1:] {
 		most = math.Max(most, t.amount)
 	}
-	return Limit{most + more, estimate.Learnt, of.said(of.since, most)}
+	return Cap{most + more, estimate.Learnt, of.said(of.since, most)}
 }
 
 // nailsOf counts the nails that went well at each sitting.

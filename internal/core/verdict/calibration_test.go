@@ -86,15 +86,15 @@ func (t tally) useful(tt *testing.T) {
 	assert.Less(tt, 4*t.much, t.long)
 }
 
-func standard(r *rand.Rand) []state.Nail {
+func standard(r *rand.Rand) []state.Traits {
 	colour := nail.Dark
 	if r.Float64() < 0.25 {
 		colour = nail.Light
 	}
-	var nails []state.Nail
+	var nails []state.Traits
 	for _, c := range nail.All() {
 		if c.Standard() {
-			nails = append(nails, state.Nail{Code: c, Colour: colour, Shape: nail.Usual})
+			nails = append(nails, state.Traits{Code: c, Colour: colour, Shape: nail.Usual})
 		}
 	}
 	return nails

@@ -33,10 +33,10 @@ func known(last quick.Face) verdict.Worked {
 // more.
 func TestWhoIsKnownMayBeTakenMore(t *testing.T) {
 	usual := verdict.For(quick.AtFirstSign, kit.PractisedHand, false, false)
-	trim := verdict.Of(verdict.Nail{Touches: true, Spare: 6, Worked: known("")}, 1, usual)
+	trim := verdict.Of(verdict.Case{Touches: true, Spare: 6, Worked: known("")}, 1, usual)
 	assert.Equal(t, verdict.Trim, trim.Kind)
 	assert.NotEmpty(t, trim.Plan.Cuts)
-	left := verdict.Of(verdict.Nail{Today: true, Spare: 6, Worked: known("")}, 1, usual)
+	left := verdict.Of(verdict.Case{Today: true, Spare: 6, Worked: known("")}, 1, usual)
 	assert.Equal(t, verdict.Leave, left.Kind)
 
 	fresh := known(quick.Grey)

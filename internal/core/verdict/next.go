@@ -11,18 +11,18 @@ import (
 	"fribbet/internal/core/say"
 )
 
-// Limit is the chance to bleed that the next sliver may have.
-type Limit float64
+// RiskLimit is the chance to bleed that the next sliver may have.
+type RiskLimit float64
 
 const (
-	Careful Limit = 1.0 / 600 // a keeper's, a new hand's, and that of any dog quicked at its last two sittings
-	Usual   Limit = 1.0 / 300 // a groomer's
+	Careful RiskLimit = 1.0 / 600 // a keeper's, a new hand's, and that of any dog quicked at its last two sittings
+	Usual   RiskLimit = 1.0 / 300 // a groomer's
 )
 
 // Terms are what an advice keeps to besides the nail.
 type Terms struct {
-	Stop  quick.Stop
-	Limit Limit
+	Stop  quick.EndPoint
+	Limit RiskLimit
 	Most  float64 // the largest cut, mm for a nail 7 mm deep
 	Touch float64 // what one touch of the grinder in the hand takes, mm; 0 with a clipper
 	Thin  bool    // the dog was quicked lately: no sliver thicker than a tip
@@ -34,7 +34,7 @@ type Terms struct {
 // For are the terms of a hand that stops there: a keeper is careful, so is a new hand. With a dog
 // that was quicked at one of its last two sittings anybody is, and takes thinner slivers than before:
 // such a dog's faces may show later than most dogs', and then no number warns.
-func For(stop quick.Stop, hand kit.Hand, keeper, quicked bool) Terms {
+func For(stop quick.EndPoint, hand kit.Hand, keeper, quicked bool) Terms {
 	t := Terms{Stop: stop, Limit: Usual, Most: kit.LargestCut(hand), Thin: quicked}
 	if keeper || hand == kit.NewHand || quicked {
 		t.Limit = Careful
@@ -221,7 +221,7 @@ func (w Worked) risk(mm float64) float64 { return Risk(w.Belief, mm) }
 func Risk(b *quick.Belief, mm float64) float64 { return math.Max(b.Bleeds(mm), b.Risk(mm)) }
 
 // signAt is the spare at which the sign of a school shows, mm, on a nail so deep.
-func signAt(depth float64, stop quick.Stop) float64 {
+func signAt(depth float64, stop quick.EndPoint) float64 {
 	sign := firstSignAt
 	if stop == quick.Full {
 		sign = dotAt
@@ -231,7 +231,7 @@ func signAt(depth float64, stop quick.Stop) float64 {
 
 // Leaves is the spare that a trim by this verdict leaves, mm, on the mean and of a nail so deep: that
 // at which the sign shows, or the margin where that is more.
-func Leaves(depth, margin float64, stop quick.Stop) float64 {
+func Leaves(depth, margin float64, stop quick.EndPoint) float64 {
 	return math.Max(signAt(depth, stop), margin*Size(depth))
 }
 

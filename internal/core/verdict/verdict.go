@@ -16,8 +16,8 @@ const (
 	AskFirst     Kind = "ask" // too little is known to begin: a landmark first
 )
 
-// Nail is all that the verdict on a nail depends on.
-type Nail struct {
+// Case is all that the verdict on a nail depends on.
+type Case struct {
 	Barred   say.Line // why it is a veterinarian's matter; empty when it is not
 	Training bool     // its paw is on a ladder
 	TipOnly  bool     // its paw is on a ladder, and one tip of it may come off meanwhile
@@ -42,7 +42,7 @@ type Verdict struct {
 
 // Of is the verdict on a nail: margin is what Settings wants left in front of the quick, mm for a
 // nail 7 mm deep.
-func Of(n Nail, margin float64, t Terms) Verdict {
+func Of(n Case, margin float64, t Terms) Verdict {
 	t = n.terms(t)
 	v := decide(n, margin, t)
 	if v.Kind == Trim {
@@ -52,15 +52,15 @@ func Of(n Nail, margin float64, t Terms) Verdict {
 }
 
 // KindOf is what becomes of the nail, without the plan of its cuts: enough for a date.
-func KindOf(n Nail, margin float64, t Terms) Kind { return decide(n, margin, n.terms(t)).Kind }
+func KindOf(n Case, margin float64, t Terms) Kind { return decide(n, margin, n.terms(t)).Kind }
 
 // terms are those for this nail: of a paw on a ladder one cut, the tip.
-func (n Nail) terms(t Terms) Terms {
+func (n Case) terms(t Terms) Terms {
 	t.Thin, t.Once = t.Thin || n.TipOnly, n.TipOnly
 	return t
 }
 
-func decide(n Nail, margin float64, t Terms) Verdict {
+func decide(n Case, margin float64, t Terms) Verdict {
 	switch {
 	case !n.Barred.Nothing():
 		return Verdict{Kind: Veterinarian, Step: Step{Action: Stop, Eye: true, Because: n.Barred}, Why: n.Barred}
@@ -92,7 +92,7 @@ func decide(n Nail, margin float64, t Terms) Verdict {
 }
 
 // left says why a nail that nothing presses is left today; empty when it is not.
-func (n Nail) left(margin float64) say.Line {
+func (n Case) left(margin float64) say.Line {
 	worth := Worth(n.Spare, n.Depth, margin)
 	switch {
 	case n.Touches && !worth:
@@ -107,14 +107,14 @@ func (n Nail) left(margin float64) say.Line {
 }
 
 // leave is a nail that is left, with what a sliver would be for whoever takes one all the same.
-func leave(kind Kind, n Nail, t Terms, why say.Line) Verdict {
+func leave(kind Kind, n Case, t Terms, why say.Line) Verdict {
 	step := n.next(t)
 	step.Action, step.Because = Stop, why
 	return Verdict{kind, step, why}
 }
 
 // reason is why a nail is trimmed, where there is more to say than that it has grown.
-func (n Nail) reason(t Terms) say.Line {
+func (n Case) reason(t Terms) say.Line {
 	switch {
 	case n.Curling && n.Unseen:
 		return say.Of(mayCurlByNowLook)

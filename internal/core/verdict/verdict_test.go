@@ -22,7 +22,7 @@ var lf3 = nail.MustParse("LF3")
 // worked is LF3 of a dog of so many kg that nobody has trimmed here, after the faces of as many cuts.
 func worked(kg float64, landmark float64, mm float64, faces ...quick.Face) verdict.Worked {
 	where := growth.Where{Age: 200, Weight: kg, Pavement: 5}
-	s := state.Prior(where, []state.Nail{{Code: lf3, Colour: nail.Dark, Shape: nail.Usual}}, nil)
+	s := state.Prior(where, []state.Traits{{Code: lf3, Colour: nail.Dark, Shape: nail.Usual}}, nil)
 	form := claw.Assumed(lf3, nail.Usual, kg)
 	var w state.Work
 	if landmark > 0 {
@@ -60,7 +60,7 @@ func TestTheEyeComesBeforeTheNumbers(t *testing.T) {
 			faces = append(faces, rapid.SampledFrom([]quick.Face{quick.White, quick.White, quick.Grey}).Draw(t, "face"))
 		}
 		terms := verdict.Terms{
-			Stop: rapid.SampledFrom([]quick.Stop{quick.AtFirstSign, quick.Full}).Draw(t, "stop"), Limit: verdict.Careful,
+			Stop: rapid.SampledFrom([]quick.EndPoint{quick.AtFirstSign, quick.Full}).Draw(t, "stop"), Limit: verdict.Careful,
 			Most: rapid.SampledFrom([]float64{0.5, 1, 2, 3}).Draw(t, "largest cut"),
 		}
 		landmark := rapid.SampledFrom([]float64{0, 2, 4}).Draw(t, "groove") * size
@@ -106,7 +106,7 @@ func TestSliversGoWithTheSize(t *testing.T) {
 
 func TestANailThatTouchesNeverCanWait(t *testing.T) {
 	w := worked(22, 0, 0)
-	n := verdict.Nail{Clear: true, Spare: 3, Worked: w}
+	n := verdict.Case{Clear: true, Spare: 3, Worked: w}
 	assert.Contains(t, wordstest.Of(verdict.Of(n, 1, careful).Why), "can wait")
 	n.Touches = true
 	assert.Equal(t, verdict.Trim, verdict.Of(n, 1, careful).Kind)
@@ -114,7 +114,7 @@ func TestANailThatTouchesNeverCanWait(t *testing.T) {
 	assert.Equal(t, "long quick: as short as it may be today", wordstest.Of(verdict.Of(n, 1, careful).Why))
 	n.Curling = true
 	assert.Equal(t, verdict.Trim, verdict.Of(n, 1, careful).Kind, "a curling dewclaw waits for nothing")
-	dewclaw := verdict.Nail{Clear: true, Spare: 3, Dewclaw: true, Worked: w}
+	dewclaw := verdict.Case{Clear: true, Spare: 3, Dewclaw: true, Worked: w}
 	assert.Equal(t, verdict.Trim, verdict.Of(dewclaw, 1, careful).Kind, "little, but every time")
 	dewclaw.Barred = say.Plain("torn: a veterinarian looks first")
 	assert.Equal(t, verdict.Veterinarian, verdict.Of(dewclaw, 1, careful).Kind)
@@ -171,7 +171,7 @@ func TestADogQuickedLatelyIsTakenThinner(t *testing.T) {
 	for _, c := range []struct {
 		keeper, quicked bool
 		hand            kit.Hand
-		want            verdict.Limit
+		want            verdict.RiskLimit
 	}{{false, false, kit.PractisedHand, verdict.Usual}, {true, false, kit.PractisedHand, verdict.Careful}, {false, false, kit.NewHand, verdict.Careful}, {false, true, kit.PractisedHand, verdict.Careful}} {
 		assert.Equal(t, c.want, verdict.For(quick.Full, c.hand, c.keeper, c.quicked).Limit, "%+v", c)
 	}

@@ -39,7 +39,7 @@ type World struct {
 // Dog is one virtual dog.
 type Dog struct {
 	Where growth.Where
-	Nails []Nail
+	Nails []HiddenNail
 	world World
 	pull  float64
 	rest  float64
@@ -49,9 +49,9 @@ type Dog struct {
 	r     Random
 }
 
-// Nail is one of its nails, as it truly is.
-type Nail struct {
-	state.Nail
+// HiddenNail is one of its nails, as it truly is.
+type HiddenNail struct {
+	state.Traits
 	Form   claw.Claw
 	Own    float64 // growth beside the other nails', mm a week
 	Length float64 // mm
@@ -60,7 +60,7 @@ type Nail struct {
 }
 
 // Draw draws a dog that somebody trimmed weeks ago; nil when nobody did that anybody knows of.
-func Draw(r Random, w World, where growth.Where, nails []state.Nail, weeks *float64) *Dog {
+func Draw(r Random, w World, where growth.Where, nails []state.Traits, weeks *float64) *Dog {
 	prior := state.Prior(where, nails, weeks)
 	truth := prior.Draw(r.NormFloat64)
 	f := claw.SizeFactor(where.Weight)
@@ -77,8 +77,8 @@ func Draw(r Random, w World, where growth.Where, nails []state.Nail, weeks *floa
 		y := truth.Nails[i]
 		form := claw.Assumed(n.Code, n.Shape, where.Weight)
 		length := math.Max(y[state.Length], form.Length/3)
-		d.Nails = append(d.Nails, Nail{
-			Nail: n, Form: form, Own: y[state.Own], Length: length, Floor: y[state.Floor],
+		d.Nails = append(d.Nails, HiddenNail{
+			Traits: n, Form: form, Own: y[state.Own], Length: length, Floor: y[state.Floor],
 			Spare: math.Min(length-form.Length/10, gammaLike(prior.Spare(i), y[state.Spare])*one(w.Shorter)),
 		})
 	}
@@ -143,14 +143,14 @@ const (
 )
 
 // past is how far a nail has grown beyond where the floor wears it, mm.
-func (d *Dog) past(n *Nail) float64 {
+func (d *Dog) past(n *HiddenNail) float64 {
 	if n.Code.Dewclaw() {
 		return -1
 	}
 	return n.Length - n.Floor - wornFrom*claw.SizeFactor(d.Where.Weight)
 }
 
-func (d *Dog) alone(n *Nail, drift quick.Drift, weeks float64) {
+func (d *Dog) alone(n *HiddenNail, drift quick.Drift, weeks float64) {
 	for left := weeks; left > 0; left -= day {
 		step := math.Min(left, day)
 		grows := drift.Rate * step
