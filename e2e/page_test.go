@@ -136,7 +136,7 @@ func (p page) open(address string) {
 // sees waits for words to stand on the page.
 func (p page) sees(words string) {
 	p.t.Helper()
-	err := p.Timeout(patience).Wait(rod.Eval(`words => document.body.innerText.includes(words)`, words))
+	err := p.Timeout(patience).Wait(rod.Eval(`words => (document.body?.innerText ?? "").includes(words)`, words))
 	p.require(err, "the words "+words)
 }
 
@@ -147,7 +147,7 @@ func (p page) require(err error, what string) {
 		return
 	}
 	text := "(the page does not answer)"
-	if got, evalErr := p.Timeout(patience).Eval(`() => document.body.innerText`); evalErr == nil {
+	if got, evalErr := p.Timeout(patience).Eval(`() => (document.body?.innerText ?? "")`); evalErr == nil {
 		text = got.Value.Str()
 	}
 	require.NoError(p.t, err, "%s: not on the page, which says:\n%s", what, text)

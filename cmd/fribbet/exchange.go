@@ -156,9 +156,9 @@ func importCommand() *cobra.Command {
 	return cmd
 }
 
-func takeIn(ctx context.Context, b *book.Book, try bool, in io.ReaderAt, size int64, progress book.Steps) (book.Intake, error) {
+func takeIn(ctx context.Context, b *book.Book, try bool, in io.ReaderAt, size int64, progress book.Steps) (book.ImportResult, error) {
 	if try {
-		return b.TryIntake(ctx, in, size, progress)
+		return b.TryImport(ctx, in, size, progress)
 	}
-	return b.TakeIn(ctx, in, size, progress)
+	return b.Import(ctx, in, size, progress)
 }

@@ -53,7 +53,7 @@ func TestABookGoesOutAndInByCommands(t *testing.T) {
 	assert.Contains(t, tried, "dogs                 1 new")
 	text, err := said(t, importCommand(), out, "--data", to, "--json")
 	require.NoError(t, err)
-	var took book.Intake
+	var took book.ImportResult
 	require.NoError(t, json.Unmarshal([]byte(text), &took))
 	assert.NotEmpty(t, took.Backup)
 	again, err := said(t, importCommand(), out, "--data", to)

@@ -17,9 +17,9 @@ import (
 )
 
 // behind is a house with some answers, and a connection to it on which something was said.
-func behind(t *testing.T, answers http.HandlerFunc, says string) *house {
+func behind(t *testing.T, answers http.HandlerFunc, says string) *server {
 	t.Helper()
-	h := newHouse(program{}, time.Now, nil)
+	h := newServer(program{}, time.Now, nil)
 	came := make(chan bool, 1)
 	h.answers = http.HandlerFunc(func(w http.ResponseWriter, r *http.Request) {
 		came <- true
@@ -42,7 +42,7 @@ func TestASlowGuestIsShownOut(t *testing.T) {
 		t.Skip("long: make test runs it")
 	}
 	large := make([]byte, 1<<20)
-	for name, h := range map[string]*house{
+	for name, h := range map[string]*server{
 		"reads nothing": behind(t, func(w http.ResponseWriter, _ *http.Request) {
 			for range 64 {
 				if _, err := w.Write(large); err != nil {

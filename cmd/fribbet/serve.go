@@ -29,7 +29,7 @@ type program struct {
 	today  string
 	demo   bool
 	copies bool // of somebody's book, instead of invented dogs
-	door
+	network
 	gateway string // the memory of the simulated message service; empty: none
 }
 
@@ -96,7 +96,7 @@ func (p *program) flags(cmd *cobra.Command, place string) {
 	cmd.Flags().StringVar(&p.data, "data", "", "the data FILE (default: "+place+")")
 	cmd.Flags().StringVar(&p.today, "today", "", "take this day, YYYY-MM-DD, for today; with THH:MM, from that hour on")
 	cmd.Flags().StringVar(&p.gateway, "stand-in-gateway", "", "send messages to a simulated service that remembers them in FILE (default: of the demo only)")
-	p.door.flags(cmd)
+	p.network.flags(cmd)
 }
 
 // run opens the book and answers until it is told to stop.
@@ -114,7 +114,7 @@ func (p *program) run(ctx context.Context) error {
 	}
 	ctx, stop := signal.NotifyContext(ctx, os.Interrupt, syscall.SIGTERM)
 	defer stop()
-	h := newHouse(*p, now, house)
+	h := newServer(*p, now, house)
 	if p.gateway != "" {
 		if h.service, err = standin.OpenGateway(p.gateway, now); err != nil {
 			return err
@@ -145,7 +145,7 @@ const latest = 9 * time.Second
 // patience is how long a book may take to open before its page says how far that is.
 const patience = time.Second
 
-func (p *program) serve(ctx context.Context, h *house, gate *access.Gate, opened <-chan error) error {
+func (p *program) serve(ctx context.Context, h *server, gate *access.Gate, opened <-chan error) error {
 	listener, err := net.Listen("tcp", p.listen)
 	if err != nil {
 		return err

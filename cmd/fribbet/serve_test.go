@@ -15,12 +15,12 @@ import (
 
 func TestNobodyElseIsAnsweredWithoutAPassphrase(t *testing.T) {
 	for _, own := range []string{"127.0.0.1:8642", "localhost:0", "[::1]:80", "127.9.9.9:1"} {
-		gate, house, err := new(door).gate(t.Context(), own, filepath.Join(t.TempDir(), "book.db"))
+		gate, house, err := new(network).gate(t.Context(), own, filepath.Join(t.TempDir(), "book.db"))
 		require.NoError(t, err, own)
 		assert.Nil(t, gate.Access)
 		assert.Nil(t, house)
 	}
-	for listen, d := range map[string]*door{
+	for listen, d := range map[string]*network{
 		"8642": {}, "dogs.example:80": {}, "0.0.0.0:1": {}, "[::]:80": {}, "192.168.1.4:8642": {},
 		"0.0.0.0:2": {proxy: true, names: []string{"dogs.example"}}, "127.0.0.1:2": {proxy: true}, "0.0.0.0:3": {cert: "x.pem"},
 	} {
@@ -28,10 +28,10 @@ func TestNobodyElseIsAnsweredWithoutAPassphrase(t *testing.T) {
 		require.Error(t, err, listen)
 	}
 	t.Setenv("FRIBBET_PASSPHRASE", "too short")
-	_, _, err := new(door).gate(t.Context(), "0.0.0.0:1", filepath.Join(t.TempDir(), "book.db"))
+	_, _, err := new(network).gate(t.Context(), "0.0.0.0:1", filepath.Join(t.TempDir(), "book.db"))
 	require.ErrorContains(t, err, "at least 12 letters")
 	t.Setenv("FRIBBET_PASSPHRASE", "four plain words here")
-	gate, house, err := new(door).gate(t.Context(), "0.0.0.0:1", filepath.Join(t.TempDir(), "book.db"))
+	gate, house, err := new(network).gate(t.Context(), "0.0.0.0:1", filepath.Join(t.TempDir(), "book.db"))
 	require.NoError(t, err)
 	assert.NotNil(t, gate.Certificate)
 	assert.Len(t, house.Fingerprint(), 95)

@@ -41,12 +41,12 @@ func (h handlers) ExportBook(ctx context.Context, r contract.ExportBookRequestOb
 	return packageAnswer{"fribbet-dog-" + strings.Split(id.String(), "-")[0] + ".zip", func(w io.Writer) error { return h.book.ExportDog(ctx, w, id) }}, nil
 }
 
-func (h handlers) GetIntake(_ context.Context, _ contract.GetIntakeRequestObject) (contract.GetIntakeResponseObject, error) {
-	running, done, all := h.book.IntakeProgress()
-	return contract.GetIntake200JSONResponse{Running: running, Done: done, All: all}, nil
+func (h handlers) GetImport(_ context.Context, _ contract.GetImportRequestObject) (contract.GetImportResponseObject, error) {
+	running, done, all := h.book.ImportProgress()
+	return contract.GetImport200JSONResponse{Running: running, Done: done, All: all}, nil
 }
 
-func (h handlers) TakeIn(ctx context.Context, r contract.TakeInRequestObject) (contract.TakeInResponseObject, error) {
+func (h handlers) ImportBook(ctx context.Context, r contract.ImportBookRequestObject) (contract.ImportBookResponseObject, error) {
 	file, err := os.CreateTemp("", "fribbet-"+uuid.NewString())
 	if err != nil {
 		return nil, err
@@ -57,21 +57,21 @@ func (h handlers) TakeIn(ctx context.Context, r contract.TakeInRequestObject) (c
 	if err != nil {
 		return nil, err
 	}
-	take := h.book.TryIntake
+	take := h.book.TryImport
 	if orZero(r.Params.Take) {
-		take = h.book.TakeIn
+		take = h.book.Import
 	}
 	took, err := take(ctx, file, size, func(int, int) {})
 	if err != nil {
 		return nil, err
 	}
-	return contract.TakeIn200JSONResponse(intake(took)), nil
+	return contract.ImportBook200JSONResponse(intake(took)), nil
 }
 
-func intake(in book.Intake) contract.Intake {
-	out := contract.Intake{Tables: []contract.IntakeTable{}, Pictures: in.Picture, Nothing: in.Nothing(), Backup: given(in.Backup)}
+func intake(in book.ImportResult) contract.ImportResult {
+	out := contract.ImportResult{Tables: []contract.ImportTable{}, Pictures: in.Picture, Nothing: in.Nothing(), Backup: given(in.Backup)}
 	for _, t := range append(in.Tables, in.Logs) {
-		out.Tables = append(out.Tables, contract.IntakeTable{Name: t.Name, New: t.New, Same: t.Same, Different: t.Different, DifferentNames: list(t.DifferentNames)})
+		out.Tables = append(out.Tables, contract.ImportTable{Name: t.Name, New: t.New, Same: t.Same, Different: t.Different, DifferentNames: list(t.DifferentNames)})
 	}
 	return out
 }

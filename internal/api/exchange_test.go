@@ -15,11 +15,11 @@ import (
 )
 
 // bring sends a package.
-func (c *client) bring(take string, data []byte) (int, contract.Intake, string) {
+func (c *client) bring(take string, data []byte) (int, contract.ImportResult, string) {
 	c.t.Helper()
 	c.now = c.now.Add(time.Second) // each backup has its own moment
 	status, text := c.send("POST", "/api/import"+take, "application/octet-stream", string(data))
-	var out contract.Intake
+	var out contract.ImportResult
 	if status == http.StatusOK {
 		require.NoError(c.t, json.Unmarshal(text, &out))
 	}
@@ -52,7 +52,7 @@ func TestABookGoesToAnother(t *testing.T) {
 	_, took, text := to.bring("?take=true", all)
 	for _, table := range took.Tables {
 		if table.Name == "dogs" {
-			assert.Equal(t, contract.IntakeTable{Name: "dogs", New: 1, Different: 1, DifferentNames: []string{"Mossy"}}, table, text)
+			assert.Equal(t, contract.ImportTable{Name: "dogs", New: 1, Different: 1, DifferentNames: []string{"Mossy"}}, table, text)
 		}
 	}
 	assert.Equal(t, "Mossy", to.view(d).Dog.Name)

@@ -76,7 +76,7 @@ func TestAnImportsOwnBackupIsTheOneItMade(t *testing.T) {
 	require.NoError(t, err)
 	real, later := filepath.Join(all.Place, all.Kept[0].Name), filepath.Join(all.Place, "2031-01-01T03-00-00.000.db")
 	require.NoError(t, os.Rename(real, later))
-	_, err = b.TakeIn(ctx, strings.NewReader("no package"), 10, func(int, int) {})
+	_, err = b.Import(ctx, strings.NewReader("no package"), 10, func(int, int) {})
 	require.Error(t, err)
 	assert.FileExists(t, later)
 	made, err := b.BackUp(ctx)

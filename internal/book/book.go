@@ -6,7 +6,7 @@
 //   - known: what a dog's ended sittings and looks come to: all that plans read of them
 //   - told: what somebody entered, as it was entered
 //   - recount: dates being worked out again in the background
-//   - intake: a package of another book being taken in
+//   - importing: a package of another book being taken in
 //   - visit, place: when a dog is to come, and a free stretch of a day that could be one
 //   - post: messages on their way to owners
 //   - Unreckonable: a dog of which rows cannot be: it is shown, and stops nobody else
@@ -47,7 +47,7 @@ type Book struct {
 	pictures sync.Mutex // one is read at a time
 	looked   lookedAt
 	whole    whole
-	intake   intake
+	importing   importing
 	memory   *otter.Cache[uuid.UUID, remembered]
 	caliper  Caliper
 	gateway  Gateway

@@ -97,7 +97,7 @@ func TestABookGoesOutAndComesInTheSame(t *testing.T) {
 	from, kept := filled(t), demos.kept
 	data := exportOf(t, from)
 	to, other := aBook(t)
-	took, err := to.TakeIn(t.Context(), bytes.NewReader(data), int64(len(data)), quietly)
+	took, err := to.Import(t.Context(), bytes.NewReader(data), int64(len(data)), quietly)
 	require.NoError(t, err)
 	assert.NotEmpty(t, took.Backup)
 	want, got := everything(t, kept), everything(t, other)
@@ -119,7 +119,7 @@ func TestABookGoesOutAndComesInTheSame(t *testing.T) {
 	require.NoError(t, err)
 	assert.Len(t, pictures, 30)
 
-	again, err := to.TakeIn(t.Context(), bytes.NewReader(data), int64(len(data)), quietly)
+	again, err := to.Import(t.Context(), bytes.NewReader(data), int64(len(data)), quietly)
 	require.NoError(t, err)
 	assert.True(t, again.Nothing(), "taken in once more, nothing is new")
 	for _, table := range again.Tables {
@@ -162,7 +162,7 @@ func TestAnEarlierPackageComesIn(t *testing.T) {
 		return out
 	})
 	b, kept := aBook(t)
-	_, err := b.TakeIn(t.Context(), bytes.NewReader(data), int64(len(data)), quietly)
+	_, err := b.Import(t.Context(), bytes.NewReader(data), int64(len(data)), quietly)
 	require.NoError(t, err)
 	assert.Equal(t, everything(t, demos.kept)["ladders"], everything(t, kept)["ladders"])
 	_, err = b.DueList(t.Context(), store.Find{Limit: 5})
@@ -276,7 +276,7 @@ func TestPackagesThatAreNotTakenIn(t *testing.T) {
 		"../../etc/passwd: must be no part of it":          changed(t, data, "new", named("../../etc/passwd")),
 		"must not unpack to so much more than it is":       changed(t, data, "new", named("data/bomb.csv")),
 	} {
-		_, err := b.TakeIn(t.Context(), bytes.NewReader(bad), int64(len(bad)), quietly)
+		_, err := b.Import(t.Context(), bytes.NewReader(bad), int64(len(bad)), quietly)
 		if assert.Error(t, err, want) {
 			assert.Contains(t, wordstest.Err(err), want)
 		}
@@ -336,7 +336,7 @@ func TestRowsOfAPackageAreBelievedNoMoreThanAnybodys(t *testing.T) {
 	var alone bytes.Buffer
 	require.NoError(t, from.ExportDog(t.Context(), &alone, fig.Rows[0].DogID))
 	data := alone.Bytes()
-	_, err = there.TakeIn(t.Context(), bytes.NewReader(data), int64(len(data)), quietly)
+	_, err = there.Import(t.Context(), bytes.NewReader(data), int64(len(data)), quietly)
 	require.NoError(t, err)
 	full := everything(t, keptThere)
 	const noted = "2026-11-20T10:00:00.000Z"
@@ -359,7 +359,7 @@ func TestRowsOfAPackageAreBelievedNoMoreThanAnybodys(t *testing.T) {
 	} {
 		bad := changed(t, data, "data/"+c.file+".csv", func(s string) []byte { return []byte(s + c.row + "\n") })
 		for name, b := range map[string]*book.Book{"empty": fresh, "there": there} {
-			_, err := b.TakeIn(t.Context(), bytes.NewReader(bad), int64(len(bad)), quietly)
+			_, err := b.Import(t.Context(), bytes.NewReader(bad), int64(len(bad)), quietly)
 			if assert.Error(t, err, c.row) {
 				assert.Contains(t, wordstest.Err(err), "data/", "%s: %s", name, c.row)
 				assert.Contains(t, wordstest.Err(err), c.names, "%s: %s", name, c.row)
@@ -379,7 +379,7 @@ func TestRowsOfAPackageAreBelievedNoMoreThanAnybodys(t *testing.T) {
 		"LF3,,12,false,,,,,,,caliper,0.5": "",
 	} {
 		bad := changed(t, walked, "data/looks.csv", func(s string) []byte { return []byte(s + id + "," + row + "\n") })
-		_, err := fresh.TryIntake(t.Context(), bytes.NewReader(bad), int64(len(bad)), quietly)
+		_, err := fresh.TryImport(t.Context(), bytes.NewReader(bad), int64(len(bad)), quietly)
 		if names == "" {
 			assert.NoError(t, err, row)
 		} else if assert.Error(t, err, row) {
@@ -402,7 +402,7 @@ func TestRowsOfAPackageAreBelievedNoMoreThanAnybodys(t *testing.T) {
 			require.Contains(t, s, in.old, what)
 			return []byte(strings.Replace(s, in.old, in.now, 1))
 		})
-		_, err := fresh.TakeIn(t.Context(), bytes.NewReader(bad), int64(len(bad)), quietly)
+		_, err := fresh.Import(t.Context(), bytes.NewReader(bad), int64(len(bad)), quietly)
 		if assert.Error(t, err, what) {
 			assert.Contains(t, wordstest.Err(err), at, what)
 			assert.Contains(t, wordstest.Err(err), in.names, what)

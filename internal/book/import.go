@@ -16,16 +16,16 @@ import (
 	"fribbet/internal/store"
 )
 
-// Intake is what a package would bring, or brought.
-type Intake struct {
-	Tables  []IntakeTable `json:"tables"`
-	Logs    IntakeTable   `json:"logs"`             // what happened at sittings
+// ImportResult is what a package would bring, or brought.
+type ImportResult struct {
+	Tables  []ImportTable `json:"tables"`
+	Logs    ImportTable   `json:"logs"`             // what happened at sittings
 	Picture int           `json:"pictures"`         // new ones
 	Backup  string        `json:"backup,omitempty"` // the book as it was before, to be put back; empty where nothing was taken
 }
 
-// IntakeTable is one table of it.
-type IntakeTable struct {
+// ImportTable is one table of it.
+type ImportTable struct {
 	Name           string   `json:"name"`
 	New            int      `json:"new"`
 	Same           int      `json:"same"`
@@ -37,7 +37,7 @@ type IntakeTable struct {
 const mostNamed = 5
 
 // Nothing tells whether there is nothing new in it.
-func (i Intake) Nothing() bool {
+func (i ImportResult) Nothing() bool {
 	sum := i.Logs.New + i.Picture
 	for _, t := range i.Tables {
 		sum += t.New
@@ -45,41 +45,41 @@ func (i Intake) Nothing() bool {
 	return sum == 0
 }
 
-// intake is how far taking a package in is: one at a time.
-type intake struct {
+// importing is how far taking a package in is: one at a time.
+type importing struct {
 	sync.Mutex
 	running   atomic.Bool
 	done, all atomic.Int64
 }
 
-// IntakeProgress tells how far taking a package in is.
-func (b *Book) IntakeProgress() (running bool, done, all int) {
-	return b.intake.running.Load(), int(b.intake.done.Load()), int(b.intake.all.Load())
+// ImportProgress tells how far taking a package in is.
+func (b *Book) ImportProgress() (running bool, done, all int) {
+	return b.importing.running.Load(), int(b.importing.done.Load()), int(b.importing.all.Load())
 }
 
 // underWay begins to take a package in, and tells everybody how far it is; false while another does.
 func (b *Book) underWay(progress Steps) (Steps, func(), bool) {
-	if !b.intake.TryLock() {
+	if !b.importing.TryLock() {
 		return nil, nil, false
 	}
-	b.intake.done.Store(0)
-	b.intake.all.Store(0)
-	b.intake.running.Store(true)
+	b.importing.done.Store(0)
+	b.importing.all.Store(0)
+	b.importing.running.Store(true)
 	return func(done, all int) {
-			b.intake.done.Store(int64(done))
-			b.intake.all.Store(int64(all))
+			b.importing.done.Store(int64(done))
+			b.importing.all.Store(int64(all))
 			progress(done, all)
 		}, func() {
-			b.intake.running.Store(false)
-			b.intake.Unlock()
+			b.importing.running.Store(false)
+			b.importing.Unlock()
 		}, true
 }
 
-// TryIntake says what a package would bring, row by row, and keeps nothing.
-func (b *Book) TryIntake(ctx context.Context, r io.ReaderAt, size int64, progress Steps) (Intake, error) {
+// TryImport says what a package would bring, row by row, and keeps nothing.
+func (b *Book) TryImport(ctx context.Context, r io.ReaderAt, size int64, progress Steps) (ImportResult, error) {
 	progress, over, is := b.underWay(progress)
 	if !is {
-		return Intake{}, errUnderWay
+		return ImportResult{}, errUnderWay
 	}
 	defer over()
 	return b.takeIn(ctx, r, size, false, progress)
@@ -87,20 +87,20 @@ func (b *Book) TryIntake(ctx context.Context, r io.ReaderAt, size int64, progres
 
 var errUnderWay = fault.Fields{{Name: "package", Value: "another", Want: say.Of(mustWaitAnotherPackageIs)}}
 
-// TakeIn takes a package in, all of what is new in it or nothing. What is in the book stays as it is. A backup is made
+// Import takes a package in, all of what is new in it or nothing. What is in the book stays as it is. A backup is made
 // before, so that it can be taken back.
-func (b *Book) TakeIn(ctx context.Context, r io.ReaderAt, size int64, progress Steps) (Intake, error) {
+func (b *Book) Import(ctx context.Context, r io.ReaderAt, size int64, progress Steps) (ImportResult, error) {
 	progress, over, is := b.underWay(progress)
 	if !is {
-		return Intake{}, errUnderWay
+		return ImportResult{}, errUnderWay
 	}
 	defer over()
 	if _, err := formats.ReadPackage(r, size); err != nil { // before a backup is made of it all
-		return Intake{}, refusedBy(err)
+		return ImportResult{}, refusedBy(err)
 	}
 	before, err := b.BackUp(ctx)
 	if err != nil {
-		return Intake{}, err
+		return ImportResult{}, err
 	}
 	out, err := b.takeIn(ctx, r, size, true, progress)
 	if err != nil || out.Nothing() { // then there is nothing to be taken back
@@ -111,7 +111,7 @@ func (b *Book) TakeIn(ctx context.Context, r io.ReaderAt, size int64, progress S
 	return out, nil
 }
 
-func (b *Book) takeIn(ctx context.Context, r io.ReaderAt, size int64, keep bool, progress Steps) (out Intake, err error) {
+func (b *Book) takeIn(ctx context.Context, r io.ReaderAt, size int64, keep bool, progress Steps) (out ImportResult, err error) {
 	p, err := formats.ReadPackage(r, size)
 	if err != nil {
 		return out, refusedBy(err)
@@ -128,7 +128,7 @@ func (b *Book) takeIn(ctx context.Context, r io.ReaderAt, size int64, keep bool,
 	if err := t.pictures(); err != nil { // files first: a row never names one that is not there
 		return out, refusedBy(err)
 	}
-	err = b.store.TakeIn(ctx, keep, func(in *store.Intake) error {
+	err = b.store.Import(ctx, keep, func(in *store.Importer) error {
 		t.in = in
 		for _, table := range tables {
 			if !table.Derived && (p.Has(table.Path()) || table.ofDog != "") { // one dog alone has no more

@@ -118,7 +118,7 @@ func TestRandomBooksGoOutAndComeInTheSame(t *testing.T) {
 		quietly := func(int, int) {}
 		var first, second bytes.Buffer
 		require.NoError(t, from.Export(ctx, &first, quietly))
-		_, err := to.TakeIn(ctx, bytes.NewReader(first.Bytes()), int64(first.Len()), quietly)
+		_, err := to.Import(ctx, bytes.NewReader(first.Bytes()), int64(first.Len()), quietly)
 		require.NoError(t, err, seed)
 		require.NoError(t, to.Export(ctx, &second, quietly))
 		require.Equal(t, unpacked(t, first.Bytes()), unpacked(t, second.Bytes()), "book %d", seed)

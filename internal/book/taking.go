@@ -35,9 +35,9 @@ type taking struct {
 	b        *Book
 	ctx      context.Context //nolint:containedctx // it is as long as this work
 	p        *formats.Package
-	in       *store.Intake
+	in       *store.Importer
 	keep     bool
-	out      Intake
+	out      ImportResult
 	progress Steps
 	done     int
 	all      int
@@ -78,7 +78,7 @@ func absent(c formats.Column, r row) any {
 
 // table takes the rows of one table that are not in the book.
 func (t *taking) table(table exchanged) error {
-	counts := IntakeTable{Name: table.Name}
+	counts := ImportTable{Name: table.Name}
 	columns := table.Names()
 	nullable, err := t.in.Nullable(t.ctx, table.Name)
 	if err != nil {
@@ -239,7 +239,7 @@ func (t *taking) pictures() error {
 
 // logs takes the logs of sittings that are not in the book; one that is stays as it is.
 func (t *taking) logs() error {
-	counts := IntakeTable{Name: "events"}
+	counts := ImportTable{Name: "events"}
 	next := map[uuid.UUID]int{}
 	differs := map[uuid.UUID]bool{}
 	err := t.p.Lines(formats.LogsPath, func(line int, text []byte) error {

@@ -86,8 +86,8 @@ func (s Snapshot) Count(ctx context.Context, table string) (n int, err error) {
 	return n, err
 }
 
-// Intake takes rows of another book in, all of them or none.
-type Intake struct {
+// Importer takes rows of another book in, all of them or none.
+type Importer struct {
 	Snapshot
 	store  *Store
 	insert map[string]*sqlx.Stmt
@@ -96,9 +96,9 @@ type Intake struct {
 	days   map[dateColumn]bool // of the sittings that were worked out
 }
 
-// TakeIn runs take in one transaction; nothing is kept where it returns an error, or keep is false. What belongs to
+// Import runs take in one transaction; nothing is kept where it returns an error, or keep is false. What belongs to
 // what is not there is refused at the end.
-func (s *Store) TakeIn(ctx context.Context, keep bool, take func(*Intake) error) error {
+func (s *Store) Import(ctx context.Context, keep bool, take func(*Importer) error) error {
 	err := s.write(ctx, func(tx *sqlx.Tx) error {
 		if _, err := tx.ExecContext(ctx, `PRAGMA defer_foreign_keys = ON`); err != nil {
 			return err
@@ -107,7 +107,7 @@ func (s *Store) TakeIn(ctx context.Context, keep bool, take func(*Intake) error)
 			return err
 		}
 		defer tx.ExecContext(ctx, usualRoom) //nolint:errcheck // it is only less room than it might have
-		in := &Intake{Snapshot: Snapshot{tx}, store: s, insert: map[string]*sqlx.Stmt{}, find: map[string]*sqlx.Stmt{}, days: map[dateColumn]bool{}}
+		in := &Importer{Snapshot: Snapshot{tx}, store: s, insert: map[string]*sqlx.Stmt{}, find: map[string]*sqlx.Stmt{}, days: map[dateColumn]bool{}}
 		defer in.close()
 		var err error
 		if in.event, err = tx.PreparexContext(ctx, `INSERT INTO events (sitting_id, number, id, recorded_at, body) VALUES (?, ?, ?, ?, ?)`); err != nil {
@@ -138,7 +138,7 @@ const (
 
 var errTried = errors.New("tried, and not kept")
 
-func (in *Intake) close() {
+func (in *Importer) close() {
 	for _, all := range []map[string]*sqlx.Stmt{in.insert, in.find} {
 		for _, s := range all {
 			_ = s.Close() // it was read whole
@@ -148,7 +148,7 @@ func (in *Intake) close() {
 }
 
 // Find is some columns of the row that has these values of its key; nil when there is none.
-func (in *Intake) Find(ctx context.Context, table string, columns, key []string, values []any) ([]any, error) {
+func (in *Importer) Find(ctx context.Context, table string, columns, key []string, values []any) ([]any, error) {
 	statement := in.find[table]
 	if statement == nil {
 		var err error
@@ -170,7 +170,7 @@ func (in *Intake) Find(ctx context.Context, table string, columns, key []string,
 }
 
 // Insert adds a row.
-func (in *Intake) Insert(ctx context.Context, table string, columns []string, values []any) error {
+func (in *Importer) Insert(ctx context.Context, table string, columns []string, values []any) error {
 	statement := in.insert[table]
 	if statement == nil {
 		var err error
@@ -185,13 +185,13 @@ func (in *Intake) Insert(ctx context.Context, table string, columns []string, va
 }
 
 // InsertEvent adds an event to a log.
-func (in *Intake) InsertEvent(ctx context.Context, e LoggedEvent) error {
+func (in *Importer) InsertEvent(ctx context.Context, e LoggedEvent) error {
 	_, err := in.event.ExecContext(ctx, e.Sitting, e.Number, e.ID, e.Recorded, string(e.Event))
 	return err
 }
 
 // Dog is a dog as it stands with what was taken in.
-func (in *Intake) Dog(ctx context.Context, id uuid.UUID) (Dog, error) {
+func (in *Importer) Dog(ctx context.Context, id uuid.UUID) (Dog, error) {
 	all, err := in.store.dogsIn(ctx, in.tx, `WHERE id = ?`, id)
 	if err == nil && len(all) == 0 {
 		err = ErrNotFound
@@ -203,19 +203,19 @@ func (in *Intake) Dog(ctx context.Context, id uuid.UUID) (Dog, error) {
 }
 
 // Checks are a dog's walk-rounds with what was taken in.
-func (in *Intake) Checks(ctx context.Context, dogID uuid.UUID) ([]WalkRound, error) {
+func (in *Importer) Checks(ctx context.Context, dogID uuid.UUID) ([]WalkRound, error) {
 	all, err := in.store.checksIn(ctx, in.tx, ` WHERE dog_id = ?`, dogID)
 	return all[dogID], err
 }
 
 // Log is a sitting's, and whose.
-func (in *Intake) Log(ctx context.Context, sitting uuid.UUID) (uuid.UUID, bench.Log, error) {
+func (in *Importer) Log(ctx context.Context, sitting uuid.UUID) (uuid.UUID, bench.Log, error) {
 	row, log, err := in.store.readLog(ctx, in.tx, sitting)
 	return row.DogID, log, err
 }
 
 // Nullable tells which columns of a table may be missing.
-func (in *Intake) Nullable(ctx context.Context, table string) (map[string]bool, error) {
+func (in *Importer) Nullable(ctx context.Context, table string) (map[string]bool, error) {
 	var columns []struct {
 		Name    string `db:"name"`
 		NotNull bool   `db:"notnull"`
@@ -231,7 +231,7 @@ func (in *Intake) Nullable(ctx context.Context, table string) (map[string]bool, 
 }
 
 // Project works a sitting out from its log, as far as it is known: what the lists read of it.
-func (in *Intake) Project(ctx context.Context, sitting uuid.UUID) (bench.Log, error) {
+func (in *Importer) Project(ctx context.Context, sitting uuid.UUID) (bench.Log, error) {
 	row, log, err := in.store.readLog(ctx, in.tx, sitting)
 	if err != nil {
 		return nil, err
@@ -241,7 +241,7 @@ func (in *Intake) Project(ctx context.Context, sitting uuid.UUID) (bench.Log, er
 }
 
 // whole is that nothing belongs to what is not there.
-func (in *Intake) whole(ctx context.Context) error {
+func (in *Importer) whole(ctx context.Context) error {
 	var loose []struct {
 		Table  string `db:"table"`
 		Row    *int64 `db:"rowid"`

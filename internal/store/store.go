@@ -141,7 +141,7 @@ func (how opening) prepared(ctx context.Context, path string) (*Store, error) {
 		err = migrate(ctx, db.DB)
 	}
 	if err == nil {
-		err = s.payOwed(ctx, how.progress)
+		err = s.finishUpgrade(ctx, how.progress)
 	}
 	if err == nil {
 		err = s.file.opened()

@@ -34,8 +34,8 @@ func migrate(ctx context.Context, db *sql.DB) error {
 	return err
 }
 
-// payOwed does what changed tables left to be done, all of it or nothing.
-func (s *Store) payOwed(ctx context.Context, progress func(done, all int)) error {
+// finishUpgrade does what changed tables left to be done, all of it or nothing.
+func (s *Store) finishUpgrade(ctx context.Context, progress func(done, all int)) error {
 	var owed []string
 	if err := s.db.SelectContext(ctx, &owed, `SELECT what FROM owed ORDER BY what DESC`); err != nil || len(owed) == 0 {
 		return err

@@ -2522,8 +2522,8 @@ type House struct {
 // Id defines model for Id.
 type Id = openapi_types.UUID
 
-// Intake defines model for Intake.
-type Intake struct {
+// ImportResult defines model for ImportResult.
+type ImportResult struct {
 	// Backup the name of the backup from before, to be put back
 	Backup *string `json:"backup,omitempty"`
 
@@ -2532,19 +2532,11 @@ type Intake struct {
 
 	// Pictures new ones
 	Pictures int           `json:"pictures"`
-	Tables   []IntakeTable `json:"tables"`
+	Tables   []ImportTable `json:"tables"`
 }
 
-// IntakeProgress defines model for IntakeProgress.
-type IntakeProgress struct {
-	// All 0 as long as nobody knows
-	All     int  `json:"all"`
-	Done    int  `json:"done"`
-	Running bool `json:"running"`
-}
-
-// IntakeTable defines model for IntakeTable.
-type IntakeTable struct {
+// ImportTable defines model for ImportTable.
+type ImportTable struct {
 	// Different what is in the book stays as it is
 	Different int `json:"different"`
 
@@ -2553,6 +2545,14 @@ type IntakeTable struct {
 	Name           string   `json:"name"`
 	New            int      `json:"new"`
 	Same           int      `json:"same"`
+}
+
+// IntakeProgress defines model for IntakeProgress.
+type IntakeProgress struct {
+	// All 0 as long as nobody knows
+	All     int  `json:"all"`
+	Done    int  `json:"done"`
+	Running bool `json:"running"`
 }
 
 // Kit defines model for Kit.
@@ -5278,8 +5278,8 @@ type WithdrawDeviceParams struct {
 	Renew *bool `form:"renew,omitempty" json:"renew,omitempty"`
 }
 
-// TakeInParams defines parameters for TakeIn.
-type TakeInParams struct {
+// ImportBookParams defines parameters for ImportBook.
+type ImportBookParams struct {
 	// Take take it in; else it is only tried
 	Take *bool `form:"take,omitempty" json:"take,omitempty"`
 }
@@ -5637,12 +5637,12 @@ type ServerInterface interface {
 	// NameDevice Give a device another name, and say who uses it
 	// (PATCH /api/house/devices/{device_id})
 	NameDevice(c *gin.Context, deviceId Id)
-	// GetIntake How far taking a package in is
+	// GetImport How far taking a package in is
 	// (GET /api/import)
-	GetIntake(c *gin.Context)
-	// TakeIn Say what of a package is new, the same or different; with take, take in what is new, all of it or nothing
+	GetImport(c *gin.Context)
+	// ImportBook Say what of a package is new, the same or different; with take, take in what is new, all of it or nothing
 	// (POST /api/import)
-	TakeIn(c *gin.Context, params TakeInParams)
+	ImportBook(c *gin.Context, params ImportBookParams)
 	// GetKit The user's kit and what is due on it
 	// (GET /api/kit)
 	GetKit(c *gin.Context)
@@ -7403,8 +7403,8 @@ func (siw *ServerInterfaceWrapper) NameDevice(c *gin.Context) {
 	siw.Handler.NameDevice(c, deviceId)
 }
 
-// GetIntake operation middleware
-func (siw *ServerInterfaceWrapper) GetIntake(c *gin.Context) {
+// GetImport operation middleware
+func (siw *ServerInterfaceWrapper) GetImport(c *gin.Context) {
 
 	for _, middleware := range siw.HandlerMiddlewares {
 		middleware(c)
@@ -7413,17 +7413,17 @@ func (siw *ServerInterfaceWrapper) GetIntake(c *gin.Context) {
 		}
 	}
 
-	siw.Handler.GetIntake(c)
+	siw.Handler.GetImport(c)
 }
 
-// TakeIn operation middleware
-func (siw *ServerInterfaceWrapper) TakeIn(c *gin.Context) {
+// ImportBook operation middleware
+func (siw *ServerInterfaceWrapper) ImportBook(c *gin.Context) {
 
 	var err error
 	_ = err
 
 	// Parameter object where we will unmarshal all parameters from the context
-	var params TakeInParams
+	var params ImportBookParams
 
 	// ------------- Optional query parameter "take" -------------
 
@@ -7440,7 +7440,7 @@ func (siw *ServerInterfaceWrapper) TakeIn(c *gin.Context) {
 		}
 	}
 
-	siw.Handler.TakeIn(c, params)
+	siw.Handler.ImportBook(c, params)
 }
 
 // GetKit operation middleware
@@ -8527,8 +8527,8 @@ func RegisterHandlersWithOptions(router gin.IRouter, si ServerInterface, options
 	router.GET(options.BaseURL+"/api/sheets/:sheet", wrapper.GetSheet)
 	router.GET(options.BaseURL+"/api/dogs/:dog_id/nails/:code/sheet", wrapper.GetNailSheet)
 	router.GET(options.BaseURL+"/api/export", wrapper.ExportBook)
-	router.GET(options.BaseURL+"/api/import", wrapper.GetIntake)
-	router.POST(options.BaseURL+"/api/import", wrapper.TakeIn)
+	router.GET(options.BaseURL+"/api/import", wrapper.GetImport)
+	router.POST(options.BaseURL+"/api/import", wrapper.ImportBook)
 	router.GET(options.BaseURL+"/api/pictures", wrapper.GetPicturesKept)
 	router.GET(options.BaseURL+"/api/pictures/:hash", wrapper.GetPicture)
 	router.GET(options.BaseURL+"/api/dogs/:dog_id/nails/:code/advice", wrapper.GetAdvice)
@@ -11067,16 +11067,16 @@ func (response NameDevicedefaultApplicationProblemPlusJSONResponse) VisitNameDev
 	return err
 }
 
-type GetIntakeRequestObject struct {
+type GetImportRequestObject struct {
 }
 
-type GetIntakeResponseObject interface {
-	VisitGetIntakeResponse(w http.ResponseWriter) error
+type GetImportResponseObject interface {
+	VisitGetImportResponse(w http.ResponseWriter) error
 }
 
-type GetIntake200JSONResponse IntakeProgress
+type GetImport200JSONResponse IntakeProgress
 
-func (response GetIntake200JSONResponse) VisitGetIntakeResponse(w http.ResponseWriter) error {
+func (response GetImport200JSONResponse) VisitGetImportResponse(w http.ResponseWriter) error {
 
 	var buf bytes.Buffer
 	if err := json.NewEncoder(&buf).Encode(response); err != nil {
@@ -11088,12 +11088,12 @@ func (response GetIntake200JSONResponse) VisitGetIntakeResponse(w http.ResponseW
 	return err
 }
 
-type GetIntakedefaultApplicationProblemPlusJSONResponse struct {
+type GetImportdefaultApplicationProblemPlusJSONResponse struct {
 	Body       Problem
 	StatusCode int
 }
 
-func (response GetIntakedefaultApplicationProblemPlusJSONResponse) VisitGetIntakeResponse(w http.ResponseWriter) error {
+func (response GetImportdefaultApplicationProblemPlusJSONResponse) VisitGetImportResponse(w http.ResponseWriter) error {
 
 	var buf bytes.Buffer
 	if err := json.NewEncoder(&buf).Encode(response.Body); err != nil {
@@ -11105,18 +11105,18 @@ func (response GetIntakedefaultApplicationProblemPlusJSONResponse) VisitGetIntak
 	return err
 }
 
-type TakeInRequestObject struct {
-	Params TakeInParams
+type ImportBookRequestObject struct {
+	Params ImportBookParams
 	Body   io.Reader
 }
 
-type TakeInResponseObject interface {
-	VisitTakeInResponse(w http.ResponseWriter) error
+type ImportBookResponseObject interface {
+	VisitImportBookResponse(w http.ResponseWriter) error
 }
 
-type TakeIn200JSONResponse Intake
+type ImportBook200JSONResponse ImportResult
 
-func (response TakeIn200JSONResponse) VisitTakeInResponse(w http.ResponseWriter) error {
+func (response ImportBook200JSONResponse) VisitImportBookResponse(w http.ResponseWriter) error {
 
 	var buf bytes.Buffer
 	if err := json.NewEncoder(&buf).Encode(response); err != nil {
@@ -11128,12 +11128,12 @@ func (response TakeIn200JSONResponse) VisitTakeInResponse(w http.ResponseWriter)
 	return err
 }
 
-type TakeIndefaultApplicationProblemPlusJSONResponse struct {
+type ImportBookdefaultApplicationProblemPlusJSONResponse struct {
 	Body       Problem
 	StatusCode int
 }
 
-func (response TakeIndefaultApplicationProblemPlusJSONResponse) VisitTakeInResponse(w http.ResponseWriter) error {
+func (response ImportBookdefaultApplicationProblemPlusJSONResponse) VisitImportBookResponse(w http.ResponseWriter) error {
 
 	var buf bytes.Buffer
 	if err := json.NewEncoder(&buf).Encode(response.Body); err != nil {
@@ -13300,12 +13300,12 @@ type StrictServerInterface interface {
 	// NameDevice Give a device another name, and say who uses it
 	// (PATCH /api/house/devices/{device_id})
 	NameDevice(ctx context.Context, request NameDeviceRequestObject) (NameDeviceResponseObject, error)
-	// GetIntake How far taking a package in is
+	// GetImport How far taking a package in is
 	// (GET /api/import)
-	GetIntake(ctx context.Context, request GetIntakeRequestObject) (GetIntakeResponseObject, error)
-	// TakeIn Say what of a package is new, the same or different; with take, take in what is new, all of it or nothing
+	GetImport(ctx context.Context, request GetImportRequestObject) (GetImportResponseObject, error)
+	// ImportBook Say what of a package is new, the same or different; with take, take in what is new, all of it or nothing
 	// (POST /api/import)
-	TakeIn(ctx context.Context, request TakeInRequestObject) (TakeInResponseObject, error)
+	ImportBook(ctx context.Context, request ImportBookRequestObject) (ImportBookResponseObject, error)
 	// GetKit The user's kit and what is due on it
 	// (GET /api/kit)
 	GetKit(ctx context.Context, request GetKitRequestObject) (GetKitResponseObject, error)
@@ -15517,23 +15517,23 @@ func (sh *strictHandler) NameDevice(ctx *gin.Context, deviceId Id) {
 	}
 }
 
-// GetIntake operation middleware
-func (sh *strictHandler) GetIntake(ctx *gin.Context) {
-	var request GetIntakeRequestObject
+// GetImport operation middleware
+func (sh *strictHandler) GetImport(ctx *gin.Context) {
+	var request GetImportRequestObject
 
 	handler := func(ctx *gin.Context, request interface{}) (interface{}, error) {
-		return sh.ssi.GetIntake(ctx, request.(GetIntakeRequestObject))
+		return sh.ssi.GetImport(ctx, request.(GetImportRequestObject))
 	}
 	for _, middleware := range sh.middlewares {
-		handler = middleware(handler, "GetIntake")
+		handler = middleware(handler, "GetImport")
 	}
 
 	response, err := handler(ctx, request)
 
 	if err != nil {
 		sh.options.HandlerErrorFunc(ctx, err)
-	} else if validResponse, ok := response.(GetIntakeResponseObject); ok {
-		if err := validResponse.VisitGetIntakeResponse(ctx.Writer); err != nil {
+	} else if validResponse, ok := response.(GetImportResponseObject); ok {
+		if err := validResponse.VisitGetImportResponse(ctx.Writer); err != nil {
 			sh.options.ResponseErrorHandlerFunc(ctx, err)
 		}
 	} else if response != nil {
@@ -15541,27 +15541,27 @@ func (sh *strictHandler) GetIntake(ctx *gin.Context) {
 	}
 }
 
-// TakeIn operation middleware
-func (sh *strictHandler) TakeIn(ctx *gin.Context, params TakeInParams) {
-	var request TakeInRequestObject
+// ImportBook operation middleware
+func (sh *strictHandler) ImportBook(ctx *gin.Context, params ImportBookParams) {
+	var request ImportBookRequestObject
 
 	request.Params = params
 
 	request.Body = ctx.Request.Body
 
 	handler := func(ctx *gin.Context, request interface{}) (interface{}, error) {
-		return sh.ssi.TakeIn(ctx, request.(TakeInRequestObject))
+		return sh.ssi.ImportBook(ctx, request.(ImportBookRequestObject))
 	}
 	for _, middleware := range sh.middlewares {
-		handler = middleware(handler, "TakeIn")
+		handler = middleware(handler, "ImportBook")
 	}
 
 	response, err := handler(ctx, request)
 
 	if err != nil {
 		sh.options.HandlerErrorFunc(ctx, err)
-	} else if validResponse, ok := response.(TakeInResponseObject); ok {
-		if err := validResponse.VisitTakeInResponse(ctx.Writer); err != nil {
+	} else if validResponse, ok := response.(ImportBookResponseObject); ok {
+		if err := validResponse.VisitImportBookResponse(ctx.Writer); err != nil {
 			sh.options.ResponseErrorHandlerFunc(ctx, err)
 		}
 	} else if response != nil {
@@ -17343,442 +17343,442 @@ var swaggerSpec = []string{
 	"lTmK8N7LgqAjsWyB1joD5OSLGSeNloSGuCHpSKPgxapzTIaFrKo+9j7hk8fzE+Lelu7fcQUSBuiZXevj",
 	"BFKou8pWqAjamVrLtUYVdrkbuNZHZVvLMm2Sm2IfpuFQ75O3NCFa3clc9Ua8//KPv/n4d/+e6tqc6nB7",
 	"itaaH1mm0ZNh7+JT2GeIObzI/anWigA7/Enecvk/ANEUNH/QR6ndFSrGhXs+xwsWD7wWrPgTRqb6he+X",
-	"hZObr6oB/VjX1Wy2/Vfay7PiUqP3564tVYG7pIw/fA75ceKVAGVyRNuVqwDGwuCMbxZNpzqWGEGMb5Hf",
-	"kxFJra7hIilkFctds0JXxNn5Prw0Xw4Am8661o+TXSBo+ztrjpGvaUG5ijcABwMXsyvUExwQO+tC3Qjb",
-	"6VgCZkb64pOJSUcOmGzH48G5mqZV1oeDsoqnz0UnW1aEQzgvb47qwdWFscUWt1Q5fEKwbpKUXlYddnfy",
-	"gq8FZ9/wjZLtTfARgq3jX/qJmQ6Jm+W/sEmrnboDdQDA6pOyVccHbo6W5XZGNoLwY0+IhdzN69gC0qOL",
-	"dtxfav+VVxeuoXPNQo6wn0DnyHVw5mN/qXX1lT6Y2e2NDcZeIBF6nLvCQsFAlkdcMoFNjpCwdlbtz0ar",
-	"akP+uYgTrS8QnzYuYdN5JDTo4/Os8/gUIh1qqxaTTYQp4CXh2Elb3WNa/DA0iLSKqEA/qWbB81/Dc6gh",
-	"18yZBCBIY/sYSM5aQTeUu2folGno9XYVD6RTFlQl/ti8xHK7Mt6UiaXtJC3qDfuTtEeFf9DwB6sOdcMT",
-	"stDnqqWL705BHZpLgISHIFve7Ocp9eEhRPDPEtvVWA3PNAWDCdY3KnGdU/aVE+aqCbT/j646QqYZn0Gw",
-	"mFlv89C5eO9N2+kct9tHIkZ7O1GV0UJsULPKKsyw7o77hc3vJZJSUcOcrvXGVHo71AuqoY0qgp+RLQ9F",
-	"JNHx46EQt2o6nWiaaC03WaA2JqHGnZAm+86p+xx+ug9/7I0hFWS9U/FI500r2mHpi3/BCXnvwDuI2Mne",
-	"FR/LhqlUJzTtpkJQ9MOdfb/QcTFXizh08rnFiEdbokitGZckJ9a8yKbZun3tHISd8O9tg+AkSJlLfzt2",
-	"ddMYj7sy0bFs903dUqEnW+tK2e0OfUPxr1UtLwbZNWtMEtpb6fen7c7gtqQHgZXk1vp6v23Nlf6hbp6U",
-	"3eraWxTavbHaeapadyCSz52E8jnOVBK5P6ttWAmwcQAvLWG3xxILV+mV3brWAgnVRQHJnTZ665q63V4A",
-	"mZwymtRNbVtrvIo0n1Xn/PaCBT5OsrZbX6sl+Z/PJfKM+Z+54jhV8HZWuvpJsUSRJ+mEBK36g+hqK3f/",
-	"uusadvi2cGKYgxhdYTFLgfRTiB39Kl2x85iF0X2RLoY0n4V99HVU+vrKKxrz30BGoumzQCy+pjvp2XJB",
-	"NasZViFdUA4U7+y9nm6JKzOSqQNT2+Buhp+RGpnzsiw9Z/9hujCUD1N/Fqfgz9rzxWeXCCw2EWW2RG8K",
-	"1a+9rZWjnGEocQScDRxH6lxRYHhihRN8zZPubu/NIau13Cf6YPFdJ1rpnKrCr2J3E+hmXpqW+334AE+f",
-	"IqvbAoru6jYsbMWFhSDdlcrWMHTgV1YbOpkrJKFBoi0+pKq3UMBBQyQI6wmF4/IItpdqGsgZAkBr75Sa",
-	"WjCFuDZhOkC5Dp+FaJY3bBPEcL3UBiJKTIZ9980jZteh/8QcYFFdrlj7kzXdkS/7mkqRr9h4pQLhLty8",
-	"5/tyGCyAVNASHNclqIly21SvlcseqP2z6umDARGvgUQzDvObRpDx+5JDMjJ5E4CAJG7Yz6z+1+AoiJMc",
-	"d0R/GHKXTX62Tc74paftxTypJbV171cxWBw2Xn5QPYu5n5X9Hu9qa1U9og37Zl5bhvWnIm2w5hmjO0wb",
-	"zUh5bX7JglLrr66lc1/cBuWBjo2Hieaf682o3M8oQMhe8GzVmDh/ey2IL8KNj6091diC2pOCnthyec7Y",
-	"8pxrGEOfobzc4xi9r5Cs2rjPusyZiw93852raGYHj4svpsOcjvB01rJnMQ6kvIA8+fTJXPkpppIxYzeM",
-	"VbJBpGDtsLSLnUIrMxW9V2EYd+nesEEJc4DrNFwU7M0eK8HP8MbpCshGXbp2uWReUGjCBQ7EJez3lvJp",
-	"k6vthBBxGlz8dHa1jgi983XqqxBxyMJpBrvwRiidUoz2XQTbJLcIgti9QT/D0Rq8CU7GnJex33/dVyV5",
-	"AQP+18TPzhHiJu72CEfAUolIEk+47TgeGE2lWPf719L5VPuM0WA7XZmIiZNnjL7nwYlxddUH/q6bsuOv",
-	"rTa1rhzTuvtNHXysiP8yom1IXpovIWucKnPR81TW4dnYPj8GffSn/9SoB8eVB1QZx208FNpO1969ppJA",
-	"zxBZeB9FlnfdfGmu4tIhQAjAUFiwY8hzNRGdCwuSmQbGwF/kSiWXVjJmrjy47pQUBBAXn7nXFw2sEfK8",
-	"oPIDFZnCQk8IV+lruDqlvQILdlTaITwAyzMq8uCYeoNHV9Zjve0UM0YqclG0ie9P4hmKj8Cz/AQ6/yeJ",
-	"DvkRlNxLBoFXmSPlsYTfY/C6z45IJeF6jMZcudHwnVLXPjVNd9GFBD0p9vAzVu/LfGhZYRoPjv7soH6I",
-	"xO6bh/YUq5/VDRiex1QWHtRrq5HRcmqgFIivnFf2NXX5WdxXzkdlu3b+WeWY4OOFQhSQY40zFvlmaeY0",
-	"VLU5dgqcUpGIR0mqmbQQT5mWa1RGl+EgvRhN1ElTBxIGpmQFYd20yTBPHEvBhnc34n9L3Ul7Q0fmBp1L",
-	"xobd6cIORBbnSxrdn/WxqSEQ8Zwabf83w+cJVfUY/2qtVcyxBVGDuoMaMYOJR1l6oWeZOQezyM2jY8vS",
-	"sD2ItJv513N41gt74qm8wjRaf6gbBfVwdtIp8e+fYB4CAhh3Nz+qP/iHN4P2C6cafK10aPDlxLKt8Qx5",
-	"nmBnqXDDCpSi0ntTDeF5GVgVBJ4rx1GGtMHSru2FVYcIXWB+NNd1E8Sa8MHIaKWV3iwon0EDz9/JpmqT",
-	"lo06l0ZNS9APqCgNnH+A8LbsNMuj2t4UFRGa6DpwrzM8M7TRhrvLoe6+iQVS4YrcdV4kwK08WqXcW4BK",
-	"ejElM825Q8KFtNA/SAUvpibBkc+J4dUoyh+vw/Ea1Bu6EUJnP+IZ5QslUwZit6zWSV+ZbNZFhIHBeKvH",
-	"paWlmhGQcPCto/tN3ABg55JLIFhOj7GQ1yjp9F4B6rXGz9qyzsXiKgvyoLRbOTNASOIoLuI2E00s4Uve",
-	"ChlTqXa3cLPXrbIbIcVRtuFfsNTL4H31o9z75hYm+xXUjNufdWQNpAZ64uRppQbZLvGk/VBjtYWG7qKl",
-	"b/zMSFYrnd+2soCUbK1yBYdAYjdM3izyPEBiwaMIVoKQVYWhneiaAIvvKnGiz9pcdUwFZ88Sd5LtvMEG",
-	"D2HozC8S0/c+Rs/+9UV4OZue2/J/VVK/r/6lLPJ/jZuJrUxJcxJBSYAkCzskibXtOTaIlVhSFUtxuTwK",
-	"SftlQwlCEFoe8LxhvFLdlAAG3fAKpTMgbK0338yBhMfVPyk0gDPbiXoUFLhYjEndFFpS3szZR5Rn9xpn",
-	"4xn2USxs/jNOaZSxVJ8QD7RErkN/j1xC4ShMv4W/xB+AyXEbjuhl9YLjp19UMpgaqb5ORw3Hp+58PCcT",
-	"CQFcLkFONqJRzolhEmeWTDzmn19QD16DS/puem1KQ512dw2Ny2xl+KWhUC6NFPNFYzZonwe6uxV2J5bP",
-	"miqJkNPFqjOIFqy20g/ysSrp1W/CiDkAQkknWxOrOsi66YYVlwcYVTVfkOiPMKq02h8ySkYzGd3JF1mp",
-	"VTNUVh/hl8WzhPU0ChHs2oedAgpKrVPB1+VWF08cmm9DOG1ReICH6XoiVs2gHSGqqVUWY2UcTMUPjrXw",
-	"Gh5FjhKKVFM/KUw9j2mHDygamJSKbS+iaacVw3v7RXTt0f6fzp+ZNwIRIhDXuNflU+ARfXMUd0R8D0KT",
-	"HPU8bYxe7Aa7NE5VZF69cxA8x+/2oePNo510V6AhEwxyzCpI3Ie8WWApQt7i6rFPEu5LtNZOHOsntbwc",
-	"ROgCTs3AHfSH+VqU2/uhoXysmdzTmIM9bhUlEVyMtRDFhIR+ossD8mWHeQYLIKEDwX8uLqKXe2roexL/",
-	"FTLzDDngnWygw/2zMsefN+Kf0sN/d6bzP4PC/E+cyJ97EOJN7FTDUr/w2N2is+2vWb3KkcFlCrVaMJAp",
-	"YyYM2S8QqUrlKdna+mtLYxaLYgI/BM8giTpw6Hsw1pEwqnbihBj4GYMj6z5+YIOzwE5ciZaMfojlc1Rt",
-	"BdbeFH94I/4t8t/HZYT7hrifRuiJEkVdM4BVZGpY36MXhvfG05J40ZGijsjp7sT0/kpEMyNPyV06N8IZ",
-	"DLmlWHXzzjhXwe9Y8R6SxJ2krprl3ELfySsMfZYjSj9QD/jZexqoDx1CdABCUpmrXggY+yvCMV4CGAtN",
-	"VJ+xlUR3ai+JAGOKkEeHjyGWzErehDbXgkK9XYPPrLbzVlBkBSlDvMx1qZQQ3/ZqI2YMt0J6bZyEOHPZ",
-	"iDgpiFCLVaHDX9YV+cu6nHhER9QOqa+xE6UZ+5SmYCiT38krEszUx9o/iq+//GgHf38Hf4DKv3ujKwF8",
-	"JFQTOS9o9/Xnv3vYPHz9+Sfw3/8F//0Y/vvRw+bhHf33Y/jv/4L/fgL/hbe+xP/Cu1/Cu1/Cu19+tMP/",
-	"C4/G/+7g/6AlePYdvPfuy98tKtH8Kc7Z8ys0hynk9/te6m3EjzPMI+pHHwEqolHyCbKfE3n7k7JVvfcp",
-	"tAL5MpE0Rjb7rpHeJO8XcrxqI2DtN3SaVJ0SRje3DAofPwhtHgyUURSpOzxp1eZhLztfm25xQunaXUWk",
-	"D0uahlr6iGTjctIsFhvJKrj3lyRpYdGr6A2oYDxOsmtme/SuQyaVVN2UsY0BfQC078H+2gDVp5suR5+N",
-	"ClRwTG0s27CXd2Xrg2d/QcJP7hdtCnrAXhUq0VYFkjXHf9qebv7EO7iuxvoT71genU380YZMFUkcaaH6",
-	"yraZdGz6/Vc6+RI8cUW4548Q44oAs3AKgLej9pAhcHnsSykCjUd0RiM/7b2g2B2qwVhgJilUKy64wwKC",
-	"s88lItRYr+RYs72w0zmDfFG62q7pCXnaeYbrsABvIXAMSGe3CZbVSSk4LFvZKhujAcA0KXZSn8Ve2iov",
-	"AYP/gM9l1xY1CbomOv33bL7BIMp4rwpb5Nl7FFmpsinZb79FziOPQIMolfAi242GEMHPlpBlmQAEO44F",
-	"wrZLZCUi5uMLc4IzlZs8mjET0sVzflHctyBTPAHAGnDwGmuqD8AUYwuILkdkOebWIUTNWJ3dISAZcwnJ",
-	"OYtFEfEeBvIXHcylF+OVj1DSeuvNNl1Ey8rJUaCSqaXXNQ3uIdI2w0i6pkGyEm87tTiGHb+xebAL9O3+",
-	"aViypY/zF1gTodDY1nSiqE+l5Xk/dpRj+gXQXYOB5NoGzpWdNeeYbIDE+VD1faFOrKtI/fgyxdh9gKLx",
-	"Y5Rz5u8Y5IhkaCW/dBOqoAFwaEZjznh9AL32hripCPcCNXU1eapi/drFhM2odSwoWQ9j3C4/URrp/LYy",
-	"ujh3WcW4oIZO3EdhXCnaShzRIlh/sPfIiz7g6RtuwML5+eyb6X+Scc5v5wUmdnbBfcxRZz8BpcT2fIFV",
-	"47VmQGdvWRjbOHsgPbrJdhHznUy8eup82g6wg0onkHunXNdwpTLkXm3dXnIVqrFbiYHnIPfeWCfevP7d",
-	"Rrx5/fvfbcRHG/HR64/DH17/TmS0r1hL/ZUL7ygHABAmcNnP1XiCsZL/4iN+Kq9zwocXJstL4PwzLwvs",
-	"NDWxyWc29pBdHaW4/D3UFNLeB9IBVESFNkDAqSzRC2fTjWUN9o2SqaQOabS7G5g35qoFXl7BrJVIR4zl",
-	"CR7xlDRHQkBAkcVMYQ9NNOYKqZIbBEzQg7ubAORC+OW1+JpsJfL+U6f3UkN30WaGHoIJFiMZmQo/jFYO",
-	"M0d6kUlfLII/ij/2pu5dTwE+NfF4YqZo+kDeE359f+SqXh1lrUtlKXxK7InlTtApAi/F6mon2RAxFvST",
-	"lru2MN1vg5BA7ZYoIuqCk77mzisVKVjtWAof3q6b9YVVwlNx8BXOKCVtUy/Y5vF5ZJ8pEBGn9boEUxZx",
-	"0fpDTHJDKuM48AeVcMKOCfd+QzpNXcBhX+Rti5XLmTAUleGhvRik7aY8sPnAK0I2kA79lgytVE4DKKNf",
-	"PL71Z3appVbZbbT4FjcWF5fhpWGZZgC3qvY1gMrBN1hrgDNeEy5nCiRf4Y8Mz877IwETSQsBvqk1pbTD",
-	"p0rDjsfv0nDR6Taf1soALKjKNDoE0z5M2IipizDqOJEBCs/NXLCzZH5MisWZzMSidCp/F8sITGDNGj2D",
-	"9YW4fEcpzPdIE1a4Ery0s2fQp43Zn78P25v1DWAbm9QldqimdqrEf5Ql3wri7XjlRDRPU2BWA9IW1gEp",
-	"uA92iEwqMprh11/AaPaN8d9gHHOFDVIwpZDK1FTyFr15qc5LHTHcIGGP4g1NC9aGGrDIl7JD8aPcEnx7",
-	"OHB+0T+Kg1VKAOhlE7lPqTNHLP2xQvKmcIFniSXuJrcuveuXkOW8Tn3sFDu5rdIslX/KNwBGdygeCbhx",
-	"KBuN8x3L0xHIv1RXuVRKNIhJwrgMeA+AptN02t+lxR/RbxO/LtW6Q1wPnXezrCd3mfG/7XxTc7SAa231",
-	"+4k4zwRCk1U+KqtTHAc3dfvGuBXolVJJrNA+ZVmxOdykakNAwjyRJ5eigyfM3R6Fh8KG2e7kPIvsn8KT",
-	"kN0OkG1jEp9zsRbpUWlIHd6ruhlw0WUKYMWS0QE9Qjhtn3gCXaySxb9rdCx2R9XlU0gtGYr3SxceAZBY",
-	"xkfF8oOiC7cRjjQxSq0CSRWKJCLTtEejSDah30dVJJvLS1bdJ5SJzPlKauGNEkoDS4NSZ3CNoP9muQ+E",
-	"PmyeFPv1nWrMVbwJ10Vl5dWNLqlxza2rZGsU1VBX/hYPQAjQYUYECZoUJ1kHnWAXjAFwgqe6hPhBeJx8",
-	"4o4Ndq21/BLROE/uF+92lmVIb9ny5DtgyTBW7ECzO0W85FVJCwjKnsRmkAeIwjobqKERbqJ3oN/AfZQ7",
-	"21RMRbC4zvl6ZTPRa8L9pTjaSJv8tGFPz6v+s65efgkc7gC891IjF+yyzFnJ12A6SXdi9Y5SiVlIsuwR",
-	"Ma6p9yqWvtMeGebvMYUztp45vmKNuhXIS8xbW4j7G1fz6l+m+UgYu/y+BInBBSkv+S/JSbhukH1KyrxY",
-	"cHkXg1kpJkfgqN+fzFUx4u7Sv6/uA71a/iYDL1f0r4s2BG3ROVgttFnoxXvzubQLiznFQlHEvzHaO1QI",
-	"YXrMgqHEn8BlXxkRkilNEfFYNW1vLioGtbAS9JAPIlNmdKFaebjIY9GvsEcqETlXGdoIoMyZ5xHEwmgI",
-	"ZE3OB4e1ibGNwvz/JxrbawJmjXRuC9rOtkB6MIaXoAs/bX2s48fevQRdnkkIIIzBqCf4dnGcnWQo0jBT",
-	"lT1SnQwrfSPSnL2xbOEaynstVguhrPzLJdbgBnQBhMnDof0IZIpBDbvkoVLU0FJh11FhZ0hQ3mBLoMn+",
-	"PrxeKdVCc/0NI2l7ZNeK+Cg8W7NVUXA+D9ZcaGHZe8YluChkMkPUrdeug6mJfq5C87ngjJk+Kky89SeJ",
-	"EPVH8eZtJEx6qrF6vB0WAcxgiqakgkVx5Gq9O09e8bAkMKdxiMjt9pN6hAkNZxhMPM5708Bzo/mG2XZ4",
-	"RiD8bv0OuK9NjghmFm2QuKDMhiGil0xvS3ncMYe7SPDx7VWr6jNzfBlFbCEb4C5uv9SbZ7EZZ3w1Y0oF",
-	"rxoFTGaJkNwKKS5hx9FbkRltdxsVlR1A5xIN5gz6DZ+jOIiJTjg+TGLVhaSauXjKGRYFemwby5IniCLm",
-	"gBJ/W1lYvWlbvqQz1rMID7zNa4ABg58rlZByHVtaDwFpnY2xxq72kXtM6ttS9R1E5D18YQCZ+P1Uo5+r",
-	"eIOMRJOSN0FUMAuZiKLmXWGkJNtiFXfo9beHlVK9Jqv759JXV/M7xSN48XLA+cHVQFx4evx/ZXPd2SnP",
-	"EP070r6EcL6vWDYQ3pwfqp/jwYT2Y4oDoGkj0SnK//s42hVbAA6MxTME3v733iq/Pw2PB4afMChyVM3h",
-	"bkyRHuMiL6jwYx+Lw/5bra5svmajqjC/hchKltDLV/WgJPZgMW2IcHV94Zo7acCUNM6HdiITxay8EgPe",
-	"U+3WiPrfwuPzmZ5Eg0CNZ3nu2exmU1lcIsaE7skDl+/NJYT91G65K39MrCortklMfM+IIv/XC1gisScz",
-	"xC8rw3VriE4KhN0v59DIqTEy1gt+Pb5jQ/UQfjmZJvKPge8AqSRSAR8qXgWGTvgVkM210UylmUTnQIcu",
-	"VgtYRLT0HRbXfwHL0neyDq3HvM7hKpOj5o5dDVXd/NX8pqovSjsQVbE3FWh04v3fvhChH8A4+9+dtFj1",
-	"6SOMgtbegWE2CV9h1zk+5/D0/O0G79PT3Kp22iNsZ5koUj5dIcqLteghvOtm6SJCU8md+BB7wkuec6XY",
-	"Dzjge/67BKEQtXukTMGKEpog58O0QlVHFcxe63vG8gHSogrKADh4fQ358KGJJUgL6OgLgBbh/R8i2/lY",
-	"DtwCSgDnVhCmt9hbfJqf92uu4n39OSQaQyIxJAovyon4DhJOnp8N8Z28fqmwtO+KG2BFaTbj6iUVj76L",
-	"z02nMQwwNVOYSJ6mohAeTfRtaGJGvjbWm7p8pM5bFvF6MldxkhY3yNVYB/YfVR1+sxFQHsxY0WlUrowu",
-	"1ReZB3T2daPYWYwRNupqYS6/tUR+HCXzVOtqGxW9xlyVTX8LA1POT/7eSPjrgsyeyhxff0u5KqvFuDLH",
-	"KMXfx9otU6YSvibBkjpsz6wuhbMNn2bn+GS8WeZ4GoM0IHarM8rIIluk62sltKbWsfawRgtyHB+dT036",
-	"Dj+YkCUpf27NS1RZZuVbSN1ScPLspa1eOXEwnRV7Y4MqOUqCokusRlcwXFNXQ5OyGFAz6lJGRs8Ed1Up",
-	"BBN+a6oy0z5cslTwgvJ1w/jeip0KtyRoewjdbBsJKh8UOYwERZg83KNKoNwlpCBkLMiPotMO2EappEii",
-	"HkuwB0X3c0eYFHyB9TiAyBUyRUlt6Wcb4mOyRRRciQ1pzTIQB8CqVwbh3GXJn19xiZ+wnc6q9XEvvk3y",
-	"hyuQkJfIDqtNlNWgIeFcEBs2Quqhc/q8dkBWHZRVes9S/IJAQE9TtvkrVIVxM2RLQ6dHVQf52/fr1PPN",
-	"QjgLcbIsCKaujqv3Nkja4oWAk/N9eGW6HjJSv8SjkRyvYDyg9qormIGN6DQQ9tAlfJAWaZ4NRXAqiuDc",
-	"2ZJYU1VWQPQapTwsI8EuVVNFhA0GVZeVTx9Pz7WuOEJaGlocaa1FW/+oGrcAwlsjxOkUK6v04tMftBu8",
-	"EbDHxRvsG9y5DOg3FWM9jMmNl1HTZkZbmHigSFBPtaTc3ym72jxD7lKqW1dtF9JNsKy2+HpxyvhiGEFA",
-	"rtzujVPn5TmWokbbtrlRioSTN0xvaW7wOw+RpC3NHtNATphgwhKhcgqUYisFsl1NZmkBhXsuInDzc0St",
-	"WBsl0QfB4QQ324BYANlMpNgrHaTEx0tk0wv+25yJrzKw75paxewybKEHvdXEZwbfynWAFyoDHwN6rf/L",
-	"JAllmgW6RB8aTmXttjmf/VQl8nUbT6ywti3UYwZ1oMKaWhBRo1nH3Vg7oLJnxWcZecGok3kP17y25AIc",
-	"vfLjtk0sHCPZ9mn1OSm2sqrnc/xGn1vNnEboqPlrDR+Fe6Lx20odi+c+XEAAnI8rm9w894+tRPPQT1rx",
-	"rHofb+Y1ifHr7Yi7yj3c3as0fCpgoCwRVv1rtfu1WMH/kRrBOi3gfZLwaQXEO/rTq2TC7G6ohhJS7xFP",
-	"JAe6ActaP7o8w03A75ad8lckqUH1LN02jkY6BQSpFid3hToaj4a/FyqwEGVsgmrFa2cjvLlKW7nsvsXj",
-	"Vuri7sesvZZ7lbOoQlOYvK0KtYbCE5DprRawOOD0ZF0cNTD+4iZbHVaAeqf/uEACZTwkt3mtPRQrm+65",
-	"CO5etmQ9zJs36PadF0pXbxEwGiEjxIJ6iFY1ftfyFb+wHbAzBgTgVNFvgMNPFT2xQBEQEhitnntwLYaZ",
-	"3zvElh5ev0SB/MLptuI4QxQ1OODAWCBk+eSUQxHrl/GOfOL0Tjr1Xz9uxO3v/VGLd092Cr9yEBCBYibD",
-	"Qof1JdjUn2BxvUut8e+/GVbzy2yVxQom9dgVA2yrtdzZGHNq+M4Mur+o1r9sm+f9Z35tiuHTqrZq701e",
-	"JrwUsYmf6KUD22VH1lPwr1OSimlhyWEGCAO0jR9FStUAZpOJz+5/Rn52YYI0h9JnM0OB60M6AALHOrZS",
-	"nFTTYr3Mq9ReVVS5D5yZsRQXX50vdFpVPKV1Bi2MiXJQyytVrNWZV71mU2SewX++EcS/CYWEInw2ryxO",
-	"A9PGA70Vi4eWzYVzuVyR5lyTKxhCSs4Ei37pTfIptlzkQllRq/NTfIFt66T256bGQNaixr4/FRAefO4m",
-	"pEUkmiAMgBBDGmwkIBkimPLSShv6M954X4NZVjcuHVrWsYJAa+Xe13slnPJRq7NqnLIXeUI5kTwq7Zsb",
-	"V380GPsg6H31ywMkeGCW+A4q2iBQue3a9vaW8F1VRXvPWH8SO3WstYaSmSjeUt9GlnW2AXHnMhZ5wr+m",
-	"enLF9ynl/d7kfkmP/RyTNIsC0cor1hiCgB8YjSQTV2PPS6XhS9NULJWNOvgS15HRSFW0GHScqvNzH4LK",
-	"74VPATBPiz5dcmHl2Evt7/LXTHSxyRxaqc+vnNhJ69ZsLK2q0kDvYGbDKbkNAuLKZUPi2T69SbRS1Yqb",
-	"JIxsNuoenoFCu2qL4LBxEpra927OM1AoUamgcJUfag8Q8DWC+F6p7w3LU9G1MXK+pLICppEt1Be8MbOk",
-	"s9+HZ+jZbX51cLBSE2QVaywiBVB4K25Syo5YdksY03waP/bz0iJIhEWOqXSw1D1IInWeBp4Otf50StnQ",
-	"pOJHtSPt0w3pO+l47pPJ40Lll2ISofH8pZt/JP8lveszXNSi4nkXpEuPrVQlTbvwrFgl5t60y0qwYAf6",
-	"5PHSzLz3qmUqJBU4s2PRZXNVzifq0ZI/efl0vYxyYRmrcpaAT8MrzUk8hl+cN7+EsvtvWEAiK6Y2O2uf",
-	"dqAsg0GBmErTVIXZAxaTfQf+GgybYQ6jz6pBI87KAQNcVrh31yigI6QMSR9LS2MDtMWnJKhIFHbfsqSE",
-	"dsqxgzHn48BW2OUpux5+AtcDvF2m3FjhOciAeonE2UtNld8PxvjtwdgrogCM3hJGxOgt0WQ0Eqsb4WGZ",
-	"eCX2J2RAk/ayP8naLgGEpc68BBNGKnU5Yf2ezP1ZV+4beVG59n73+ZuC4C7tghVuFuomZrVzmlAsZrfM",
-	"JU3N4f6a+DjjvYv2BmXERy9nVJ4g0Iy3ImZfLMhHoO4zSaVYxgD/76YmoMBM1qnrf2okhxCPvEh3O0L0",
-	"ScuLRlC5/Xv9+Yw8FuO6GGqmLMbUNQNxev6nSIbJ/NJT8U/ZPRIEY/qeIwN5oRGg2bSc64nRZ8FR8jae",
-	"pkTQeP8ADO2k7tIUbXAO47QkjsQ4YBrCvaX5gqyE8dLIivPLhK+KaZVOCA+daq1X5zMNJZaZvjtC8mwO",
-	"8VSAgxzZlbRnFo+VpG3kdcCM8+RtlBVkFWSUm8dwJRrk4WVdjDxzaz+9mCoGt28epaYveQM5vnzLpboT",
-	"tRYHa7SPChFoN495Dox54vmzZhjdesK1ZQdsOmL4szWV0jkItKqhW6wIpGpRL/0wjWFmaj7UkYA5Q6uv",
-	"t6B3cwfMHQ55OH6aD7I2md8p7vE56vycsr6XodinXnI28byJU0Nrno632VPsl2QvWqKSD3UGLGa4foWh",
-	"SOVA5fx3pniELoAGSXZjlluCcnxUyodwivPvR8ynsrVyqQlvxB/gf/Phw1gbCIscpwsLp+TeIv6FZQyJ",
-	"ZwIkgCDUThIJEFmR7HEexDcWkxnUDvPmhr0JZzx36A9WY112AZFg/ypMoNJVPE4Qo4ZTCZR8j2gkQYcJ",
-	"WNs4Q4FPfe7DoMFCAJjx7iak8MbuT7/ekHkGLwDhjKNDChhnEkQfYvDqR7n3zY0i4iN1kGgsM7oUrJLq",
-	"VKwvM6BHGFOsTZGf4U7ieVKKi/5O6qO6g4BdgXl9edXgJ9l0al7pxccGFYDvyXWJbat6qp1afLR8L5sG",
-	"E3NjWYBlJzo6TJirFg37ZMbURCS7QcGCUFsEex6MPRrvlR7ciVBirbqjJ2XM96DPwLXujRFRXS2zBq05",
-	"bAss+KOP7yNT7gpVSnpVHlf0bCE2VHrk8gU/NESfTGedYtu9LLDDJstOs83qQZ1OdGvrbFxqfSIdcNyc",
-	"JB5hQF6V67zSnR3ZLqiAFBiQkXMNg6qqaaDgBBRD3CRDeboiGzjpm1tfznPoN5q5di5EPk6bq5+bqZGE",
-	"q0v9TxN8dyezrk/sd5n4QbTWHK285AZChT4zhUFtoxWhE8KtAekknGKenEpNjf8g3Zkct+wxjR0r6e1Z",
-	"0erJmzvleCMipzkLOwqos4PV1zbylg+QPIcwwjdxl9GgejUFY0xsnP4kNY9HibSs4fNBPwT8I1D0Rncj",
-	"1NWDbO04xU60yrRQrPU2AAb0Q45FLJdtIKR+LDiH6PZHJkjWjPjgV28x+T/inRGUtxHv//YFN/rwXZ5C",
-	"+JbqcsYMh6SdAIwyr2Z4AVev0ixp33O0Azyf5jxHOZSx6DmKAeZ1BySqJ9OFvlwEa0/HdImgim3wl1RE",
-	"v6oruE13jVLDklQMGkvZ7Udv3ny4DqcqUeFAf/OG4B2AlkQmbdy71LcJXxYG9MgcI99T7CPN7b2D8/vI",
-	"nl1OMF9lKYFDcS6qVa6n9Z01u0ZdGBI95SmMw0bhIvNVmMTryQAuJN4uU+eRtWYFI83ntWqqP4d3OCP/",
-	"rG53LhjsdjjcgsVmbLxxgKvbibOKVQ3FXnrZmGOHQygVpTF9uYS7zgJ6jOrbdwVZ9rVv1B3OmbnQD/wa",
-	"m0mf2sTFSjNdWOlD3ajnFavcSae2Uh8bVUR/A567dMP2MdGVLjVMqyn96mWr+ALg19qdVLUtfpfNZUGf",
-	"zGiseR+yUcaPp7GNv3l3Dfjqgnsj/baptdoisrg4m8N6quxt1UMBa48V18WR4GCWVTP6Ridz98KWM7fo",
-	"wngLMLoVF71u74riOH6dXGvc9I6by77NLmDXtrcT8YOM7XQAvL1yhNP0VyMuRvsT2EeQB4PxSb5i38Qm",
-	"hSzicGYdlCLDDZNpKiZIm1lAkwqr1lyWQgnwA0udubXeyq0dOBAGWkbM9JsxV6CDGfqFsspS66lb/ILY",
-	"1rhBteC+/PDFEGPQEj4gaugFlED/EdSePxZMoO8j234qeFOZTeR3fkIcQx9HAaIryAlnquzsPcsNKt35",
-	"LfgUmtr7BtIwMQsfMAfHOmj/IlZST7GplJHf+Xkz6p6htO94O+lNOitqN/UxZHr7evCGrd25oOdLL3BE",
-	"U8+WKZio9f4UFdiwd11rzupR9HbMLdhMVzBcoGgaGm/RqRvnEcPS9M9/nwtl0lqm2eunOHaURknzw20B",
-	"ELsIkJ+cSQ1xWYPNpWPdLOnFSUam6APageMbvwAqSjLKY4pCs+iTLlVYodqTTKtIb5EM55PkCfXVj63a",
-	"e1WVuzdqaHcTSE0/LYvKMqik0lKI+Kx92D+SDx0sEdtBtSJvqb5RlBi4cBQBYfDXIAYn9OKgq4bbjEup",
-	"wxAglBqWEciVTyPNRKw1WOYZS8L2nDjT0chme0cVXBqHelFFWgAYUAvFET5PS57G1SkA04xKIGSUxfe0",
-	"5n9ZtWnKDaidGNQNuIsGK5RFzyqy4k3z7MroSxzgX9NHwPBqpVWLtP0Yl4svzJQ0f8MNzh6V89vSpUcs",
-	"3KPiCB8XU66WmkOtreeJst6HcX0HT9IluQUIMXtVgpuj1keKpfHuqnGQfsUqRmfiksJGVgGTThk9i77O",
-	"+fpSfTvkzZxb4TccNMG0C4B9lC57x57MTMaEB+g3Rx/oJ8UoW687xxNvQPb+93u9zvXUySmzvOLacLWm",
-	"lnvtzivyvDr/Lug5HEYkiPMimSeP37gMEby/GUoF9m5Udp6mj5v2d5S6MVaSVri1/sRDMssmPAjOoDA9",
-	"sA5g4DxRpJJxe39HpI9ssM/8ELng4TfKC2MFVOunWvgYic7oCP7wRvxbiUppC5X8ynxK5d/Lv02Ql1sq",
-	"F5g3uRn2gB2x6m2pnpmsuUCsTEl3C4PqGrLbD+HCxT86Ldt2gWHp1aVV9nX6zjOMS2wCxhyb6Xm2C05Q",
-	"CMRaehpjlAdjKb62V5i1R8FZqxz67SlxhUc3j/TjIHfQwLBwVOaFIC9tT9RL04l/2MZCrf3s0p/SL9ls",
-	"xz+m38rTjywUT2pLLAEjhigF8bgTROyvMyNYzjMAlb/Y+CCEGeJCuJ71fkEMV90e8rFsylXM3ilZ/VAT",
-	"1chyhA6lN0RwCVURwb2dF/utscj9DkCuj2IITMTciIHSWLInb/OE/hITrlxBA9CKoXB7hLLyqlEWTM9w",
-	"KmHt7emZwc7cjStfSzwvlTmKa900mPMBHGIEA6PPYA5w2D1W1ppz790N3srwfv46lnmSIqgE4tAhk2DH",
-	"uksK5Waztvr4MCyXtNoL8rXdQZMvcROqJ2Vv49ra2cFOF8mSppr6rJZ+eIyxxKlNnsOsV/w22Rv7rOKO",
-	"0rnuwgEECbQOaBck3gzqqXuLPC2Scq+CAf7KbbJyPXK/V62PVbU9ZCtGGIg5iFSsi+UiMB8KBN55V/Cg",
-	"KAQ2aCgMcMBsStS7lyQHfcRp08Hqh1z5exEiTAa/E/Xo5i3C98DbGenVQ38X59WT0n63m/TM/Z5e4CRb",
-	"dxwTHxM24jaT0rphVaiYnxTYi2DU72VTtyrc7eIo2/AvdBjm72fQx1euX9tN1gDyVl9rpzbDI353E+jS",
-	"nCY5puKFMyzieDsN1njNW/myPOO99R9Ev0BESSx7i7tebKZeLiNaz79dAB1ZjevCYi4ysYnoH9agZ/Ex",
-	"SReI7uKEcLnGWsVXhZfhgHMhgiXDWUYUhdzR5Y05bw/Glqh1APguTrKiHEl4tIp0WbumK9RsW55IXsDo",
-	"0zmYMrPxjC1dIR2XQvkl6UqV9MqRz1kpDenJqgI1CSaJeOKlcMpHogyiEkF//ClYsMCq7esmq8eCan3t",
-	"UBfzYRlMU8Xar2zt2ukdX1Hu2YzqSTi00Aw/Ca2S/jn3KF7QdwqSA4R5OrtYJAnF8mCaJnfllwaRfys2",
-	"XB4NV/i4WpPfEpth2V3G81vWUPpGJt05E+nVdAMszxSn9OIpi1ENkN2GQFkKmMhn0/DAnoUn2cEkH/3U",
-	"LDIHr3TQfs2AOKmvBPYoXP0jrh7GrRqofBzORrRQNmKnboZKEgCZJz6cEvIg2UBpZWUj9qpuhnVjUDrg",
-	"ytuS/Xet92oro+sg/B8gYg/Geh3sT0Rpn6xSSarCd9NfUofnfAIYenj9LtbAX+0RsH1cAxt5XrACGn2S",
-	"zWRDZi5+5e96aPCyQn3J2/pS0ofu5WWNkWrZJ/kPDJOpRqMoS2LJZbqzSp636knpfiJGWn7XNOi476Oe",
-	"QUV3Pf1x+CH25KEYGuknhOgUzBNPo40OvjfA0mTl1RVDqYN25tZpoLPy3MZQ0RyDn7MuxeEY2L5Mv7yZ",
-	"znd5ydy91ZqPuSp5/vMTlkKozCyCjyqBzoUo0QjZupO8AzGOwfBXyWOaguZHKoIlzwqXlTDhH5UhWXM9",
-	"/wKfAhvMHmtdzO9Wap6q4Bt4iEBbxnD74WKcF4cgCkpT/uOIhhQDX+Q1IqKTxVVy8bucp7yVT+qitN+e",
-	"e1kvQeKDhpppXwNqsHWYkx5e8RJlM0ggM4KRQOVLOJTFbEGSXLA7x7DB4pMRnSPICiFioXSL8n12QOQX",
-	"9NL6LB+hd+E65eHGV4R7tMZcWJBL6EaneT1GuvOdyqAi6noGsSnSAcIEUxaAcg2gCW+BVJH4VyAJDnNl",
-	"BBUUX17b8ShX5B/DqL6QbO5xKvd6tyKrsedaH7+EZyEEMk9qDx/92iAdiJ4va5NxbK7RDU2rdAFQuIbW",
-	"68NUS908XAuwSOkJnq8kZurhmZPE4Sprj9x1mIyTjqfkXau9OMm2VdqJXdB8nWoOSw8nWIsfeAbHeCIt",
-	"bygu6jwhVYxSIIoJliqrHSsxlHlFNyhINIkW9Yo/KMIONUcONBb0con2P7nUaVsezdTB/QEZPdeQYBKK",
-	"bBmq1fIl4i+d89HkuSgvPEx6iUJyCX8k5TTe4eSVOSPvW7RdIIpQa3Gon/IirIQO5XFnpXKEBi7cwisF",
-	"GsRUE5n/ZfGaLOE3fH+RTRNJDq2SjoOykk0a5qFja5uC/rSCfM6bbn+af4ONM0wo/uDb/TqTdJCcbe4k",
-	"26T7gwk5kcvNKoUltip52/Qp3+Feo6w+OP3AmQSK2O7GRdsOaw7hL2T7OX8KL8GOD+4bZKx8HgV0jE0Z",
-	"CPn6O1P4teEqH60CY4zrrTNHUcFJBUVra33MKZunuFI6cpiafc/RE+596k7q3Ie4/SPlDE9FcaEyFD3L",
-	"JjLl9araKm2staplDav4PXQNo0fUJAbUg7FA8vGMb3K3Ld2vpEv22zzm/tE+nwhC4mqJwygK8A+SccR9",
-	"GywoCRotKDcYHYZNbzvtBCVrj7yUK65MJ5+U296/nrDIO6hRG0glpuR14WPeImNGrdr1pLgs7vVCmHNq",
-	"dNMf2MMB34M1v+s4s0mbTcIBAOYkWJM23NnHk0eQBOlHKehO+iZUx8qiMGFRAeeNBbSg6KasHgF9s+kx",
-	"O+R7gfxY8E4i7TgGfCgRPrUrj1apKplKgOwxBPav5O0RIWPwOF1/j2LfWah+Roww8Hf3KCpbHyJJDtA+",
-	"m9zZRVeONddHgc5H6rLRx6BjR88XQEDaR+T43qDXVptr4kTueQzC3pXn3LrUoFmCymqR4hFrwm4e9lh8",
-	"HLoIGHlMiojuU/jYLA1kp17DEj+HArLDqyq8/xkhG0Z7cLkqui7HNw/XT9CX3XyiFgx5Ao7FeShrKe/3",
-	"iuMo3J9MvVcvp/wiX9yyXG7oC7jm2DTuuDnrmF8EmSdjpvvaEVuSNqJCNx/B0yaXQ5E8YHgBUYUd6YFF",
-	"gPmeN02VX0dMfVMqmcNlIdVOwO8DwgQJqD9VlQisFi8IRYHmH2UhafClTZKGogCRaTlS0Uw1gAU2BlPu",
-	"nK+hZLq8gpl7sOYnNYQHBnWE/nQrIf/ULYIWiRzEwIlxPdWkpuO97U4dn4txMR16WxMWtDHInHKTAClr",
-	"iDdLKax7JzXfUMycHw8TI5c42NnUMMroxk7R4DY4g8VJd5/ZumG4l83hDj6RzmbLM/QUBHXI53DF0/2e",
-	"gEL3Fh8eeAZxXpY63CBbx48n3EgIVwI/EKITNPVsI9x4p/ZPqSe2avtYPTw8xBlJQyovxnNi5PswqZqd",
-	"bxjXxVyU9huR0hXDAGgz0gX+Rhj9KH7zUV/FFLjBQGcICuoGi75XQVQGrEP7oKQxunPO13SXj6+K0sed",
-	"nf05nF376BZHxMWm5345KMXvrLtEffD55/D0Yb8TUR+tAb+wJ4oAlJjW950XRxN0rUY9qWYjWmll06gm",
-	"Giyg1zxS7d2NkHtA1kcioFdOyB9r9yicV6rdCDr3IFT0KNy+axA4iK+DdrgL3yHy25QC/aRgQPAU5pgo",
-	"INSmBuYUpqAcvqbBPkNnArbBn9N8fdp5Hl+RKAwKIcnaxUkxVy2s9OoR1cp+viN7EpYS546eEo9Bvh4I",
-	"zIEyiPe5ET4g4cJ6WgQo9ej4eo5AYZCjNQfydhe6OU3s6dkXJmltVyoCj8Ru0mNKyv3pi5k30iq5vVw+",
-	"5vOF6CGo/F6KYbq0/+7fHieqHIL8YG4B6slFYc8mmekUM5iMASTNXP/lfp3Z86RHq66Di/5xVFdg39TB",
-	"PN3EADOF06DmbR/RHyFA1oBj19VrAXOzXFWB6rN0WKXlPL2WCfNDg4H/xjvPnYz1SrsY03k+KnmscOH6",
-	"Z50vrFjEdE7cjwszwPZK+3lEaqrDOXNQLjx3Bh7MRYXCU1FlYmhb9PB9CMJFSdfZeabPv9JzXyOVB+jm",
-	"zm8HjU8RpJSUS+wPUgdLje7yD3L8Jo7tNc9vg066+iUQ8jWEOdKrrTOdnc/+fI9PzbHs4Hm4RmOPNz2X",
-	"wgmH4YJsA1g6OjoBxxdzK2oeyNwf7wV97CZsp6l2bkp8p4J+SIW6BphScGn4zkIJ423F+XVjIlWEAnVW",
-	"9/oeeSbgNoVjgZTzPCmtAMDaQUHGfOWH8JHRlslXISccj2zQueANZDcdWKOBDq67pLrDadGLT79G/GGq",
-	"vjcM1nVB5v9f6lT2J8Y1p4LVOWVJecQYwWNEJUHZiYfns2oQhQCFBMuO5fdK6Xes1/CDxG3sglSrd1xQ",
-	"EwIdFiMKd1yBCFPngHhyf+7arbem2/GIo1vv1gYA7SvEu3UtXO/aeHGRlcprluLNz5ZI7X2Pd6MM9Bjw",
-	"alxMoYSv9BJMURGe0c5biWmyukJPtQ3iQp6oaTws6HqYYrMuwAqv8OUeI0/W3QWvXdvQYVr/pLb7Rjq3",
-	"xqFS/6Q+bSgranJ+rUL4KK9sraW9bZ2XbCQJ/x3j2L2aStlyO6CtT63UUgtvlfSLiz1+I+vmvY9lBNkS",
-	"EItnc5JSiAKU0ZBdY43viMEByRqtwlAsuDlid9dJtmpYIstK+lrkXzmBp5nCIPN2e5jt19juM8x2qCIA",
-	"ZvtJNYeBJ7TzHocGUU/846FuVKw+2NQxE8WTgryAcw0/8wLGtfdo2TwrqdPa+knOmjR/pMeeV6c5bAHI",
-	"eB+cc+hwxVOQp3zuK94yUCRz3R6kLesZUBfxZJpk+AHvOFDwQt7D2HLsPKWhNk3oUSzXQCnOjynTezMp",
-	"ZhdevUDq0pMCXrdW9ZYnDN8KqW94lEZR8nWLwmOd34anwl+6QbJRf/AvtU7vB7UhApqbmak+tq8vxfrY",
-	"2vgCXGr59Qw5x79ALcs8mXlg5n7yCXO81/si5jYsYyNrQEnfhU1kn5gzpJFhi4bOHnwol++7y0VaDiO8",
-	"em+mvOgXx1Xvbb1nSGMZrlOIxsQKDTyC70OIZJljCXIXTG9BAzngAYpahm4/ijcJ4p+qtQFPxKXbn/rn",
-	"pb6xKJEPIYaT+96EY2R9pi0nsqATR5DPgC0oBihg/rPavTgkXsSjvsXga7GAS1CPqq7xgqjcJv65Lly0",
-	"lDVVCjdAyg6oIcjxGUNckd7lpORTjYCKyYKAjsG2DzSd0vqY/tsfmCfpsL/Ed4ABnPuGavoOO1FQTWPZ",
-	"DT6h6YjmMoXthRR7aYMaT8wKROWJRHfRNw71O6Z0RcAx6/hNEVp95RCsuzcWIFJ4hNeWDnH0VNbLy/1h",
-	"lzPHWTpfuUMparVMSE5JPVehAi5kLFsC5wu8g1iGgltlz07F1WBJDgczCYRCEEAN8/sY/tYoCaD7p/i9",
-	"fDpeOC9zRWfvxyavdYVWFhs6jAJUa9HWP6rGzQcNscG0NpskQdmSpKksS/5fNNVEZZO4R7UyQX0jJyrG",
-	"gfuc2XXVJvHj0c/KnazLWTOk1X7Z977GZ1dWA5e62tYc4bFw9aULo6/g8rESjqf+ODAHLMycRJEpuDGI",
-	"AcVPlZfr6zTaMfUnEQM8e4Pelm3Ncl4MJHFflBPeQIjfKe2VHu3BZxVpbK2az1P6s/P1JVrlMZH/brQI",
-	"Hkr3EH6lqJc41C5QPznJJZXLs22IyxM7loY0/fadCoujLTMtiZ+t8wvKud+Zh92t17aADSv0SFT14RAu",
-	"pFSMBoo8cwqY7WJgdRn6jlaoAL1LcouKXzAQ15SoYz2S2ZLF3uYzUl6Wd4pLCXje2VS6/vphgx5RL95Y",
-	"352MN98U4u3jM6hJHijoDzvki2yaP3E+gB8wxciFB/JjkCx3SAGOxj3GD15WpH/f2YbKozCuUmu6dkH2",
-	"ctcO/aCjbVWIT60KdnG1uqkFboKN7qOthVq7EBsp7XbKhb/3IwRaisE3v8CvP/SDmmWFToj0Bpcmfii9",
-	"nvV80s/xuDMfaZquXiCKYvsBiFST+M+wqb6cEvV9UOohY8Ox6gfm8mPFw3C0BaPjaJR7i1T76NjeBKM4",
-	"/I2A7SNopt46AIEUYkHhpZknUv/m0Iv9p0btpkYKk0A7LbnwkMIyRfPTYbVJXHkz3l9FysLr9zFyudoH",
-	"rJK+EfrYYiL/CvPxM3mjO5OyiaSGlIuN2JlEu3tBaPk0v25FUZX57Bg27bBPh2MXpef4XjdseFFk3mpy",
-	"EvcU8NqIU+28sTeGymSq8hTPsCIztItxjzGQxV5kM6VI71NEwu8Qa7lc5DyAOnYudqU4janw7nhwVV0e",
-	"Xvvmd8Wf/vC7RSdQ/4HUXHqZ7yyhX3tcOVN1txxtaRHe+vxoSzCPvtKLqkEPp/If8lo0gGLI4h/ySvRx",
-	"ghLwpoLD0xEn8ohd570Bw6dyj+Io7U4eoYpqc4CjOZVateQgszcgBYCI5E5Woqn1eQCjpQuOmgIjHyJW",
-	"Pfas023THeelkaYgDoJdX2+GlUEgLBLTBhCxsGSdPcK4X7DOpuUs3HWq4dHWBYN4Fe7QRaG/z/5OdST9",
-	"SentOqji8mc7e1Qc+1+fYJcBio3F5DoWRHCfiC1oEtpcHxGkkmGdB+GiVl4d1Dlkq7jyal/4bhoHDZ6T",
-	"xO/lWbmvPL9hpdDqCmlXyGJU+8ewfWqvbGIuQBZpcel++qlBlLoUyWuexPv/Je9rm9u2uTb/CkezM2ln",
-	"aMtO4txt/GEncV43aeJN3HqezWY9kAhJqChCNwFa1ePJf9/BOQcgKIEUJVNR2vtLG9skAAIHBwfn5bow",
-	"AWmRi/EYHWcjqK3gGeipgagGzsOVfXJ8bEe7S3GfxLm6mtAtZr0k11UspmwJqgJQw6NERmshX2LhXwXu",
-	"C5eazYRlsV6TJpsgo8VwWkZU/QrRMBJmXTKOc3LyIbf0l1OzbE7AbFBarMakvcSoSfg72iZMQfWYrYdD",
-	"QbQDdpMRlMUwKGTVuT1hWfJAWR831sMWOiaPg3WPAS5v/Hcm0r8S88oBkTJtjXfLSLnZ+DaHhGnoHkfE",
-	"FalNl7lirmQ3aiiUgmsg/jxPBUe2k3zM3U/jQqSp1Lj5J7JQ3Ez+DWaw52WKyc2AZYn3YyLYTMJvRgLp",
-	"T4c508PJzUCyvN1H71jO4n/1hYd3UxWNbY4St2l2xCmgXPX6vEPT0cd5OFOdar626T7uJULNCx1SWHg+",
-	"zYGP2PyK5ypKhILy9Kd4mVIi4dshQYzwYrMFkFfORHZT1EW1wdSOlPhvbt1f8EJNtU+IK0kDhFowLL+V",
-	"QdNptqosdBN6Tl6kCIBXUfUOVDzY4iLjNQjzW5piu0LlkWxTai2OBwUidqLrySNOQnAP5MtdMsNaL+T9",
-	"kzHac4x0k+HgWglN1+9ZInefr3YRBTNza+EEl2kGjmpkrJTRwEwnIlBYpExKOHig0B5hunIElZYReC5S",
-	"liRwnKDbkmgQp0LfmO3as6hXgRBt8PwoskQeX0/YTmamebn3bS2CjK2JsN3zB3LCvqNc+MCVd8DxruDl",
-	"2VKOqp0TP8sWOSChjgJoZeBnQApjarrp64mg9vgdpr1vPQH0PkglYv6FoV0bYpv497JIDH0F1UuSveCL",
-	"YBZ5CxRYh4r3Le7VORs8chhED7Rp48V4Ej4eukpiBCO1MTEsaPcPGbgR1vXUaHQzqOAx2C1RbEaxNhN1",
-	"fD2ROyFYg736bbuwKODNhsgDSkRxujoRin4YhwC1RHv3g5Gy4N1QaZGmFn0njuDAJkABBAkBDBC7UZlH",
-	"tOtmGzEH4B1z4FHYVt6YFsPl75ptLgurYC3BG3VibAZsPgJJeCxJtGN3g+vRphuQz/gdJJAzF1mvvGOF",
-	"/8ozL0oqoEDTdSzjOHmBS7RCKCv7bbgwHlwZz6ISGGpDXgiNrHI7o8+1Iwhp8FZRPNCGZRiPp+nm4kil",
-	"2Jhj9VPolMecPIino8CQLvOxzGzgz20rT9SDp5EZ5k559pj/HXJzkLeXpamrVY5LTHUAyisVf1BkWIj/",
-	"uzwEgMcA2JgIAgT9Zc5fPE/ZkBO8FfQS7GQbiLVaFV7h17XHh0WS3E2fz9hfVB/79Mwrbg7p93U0aNMG",
-	"ZL4jqxt4F81+ofuHkW14BkFzR1iHqXy4kJmvyf6O5wbNJsKxluRclBgUODp2Ub7bKYA65NHKXsZWazfp",
-	"Z9upW5zRiGB5EDEOchahnJMQvsn5BhUuKU9uZAieKLSMXn/3Ws1rtptu6WCXhHibzHBENg4iWG1pQ3Zx",
-	"R0xbMCh/NGtsuShvmG448JmKFrnQ5gBMEDJlJPOZeaWXMM2PtJjxjfEE74ixPdLHfq2f0PdCBez+Bf6x",
-	"dfaHtzqbvGS26fCY0mkoi2/awKMBUPk7BfPxzdi1Hh5RpnnyntAWVmsGFiydHuVlwgmeWoprnSJUqOZP",
-	"y6pyBIHkQ5Fw5dBxIi1lNGBJus7zKrJVOsedypFbxgJAbmyXTV7MIE7qMBXzOAKvMJjd5mcLVcqA2JVy",
-	"/zN8yEg9TJy9KwqPuUUVgBePkMtyjOezLXuGwjbvmDMqMgXHOTRMP95A0BF/E1Sb5vWjW5ZnDCIZX8xn",
-	"PYMamWu2vMAGr9nyNbVJv7ya8Oy1bXTVk30N1/ydHdnXnE+p5Nd+2ww3MwQhFnh5mhQYkoOkWDh5iix4",
-	"LaHm2mdw2f5XN7DZYuLfBac8fkw5qYT7mObHrrtdAn52d167kootDpwgg1H7DbIaEqvRTDCy3zNRcW8B",
-	"21E62OymElodX9uahB08VeY2AxM0kSl/I7JE2YlaMew3HTKOfWWlxh8xarDSv83RU4Jxh70iK1QvgNEX",
-	"UGKLrClzRMqpRRmDwsVSv4KOUbx9ffrHRfY7VG8HAa7lOOdKtfeYWs7BcBY2ETQLFQ04VPq6ecBigW18",
-	"s+Var/dlcUircw19TAF4KsBeL8fgmkTUJlflBzWDQ5YR7YLX2GaYPgTktj3imgZ30ESqGhachLNU2fSE",
-	"8qgktzM4RlVUxSjEyjfrPnVAWiOuFGgNv95fsI2F7+SBOsZB7rBFraMbN2mQv3pJrJK6vHOClKyd+7lc",
-	"qLo6IwIKbqfQJ8tPchEsHqEqlM1WgXsyxmGFVxb6Cee9GyVjBh2xFPQN7GCsTWdwjQoTPK5k9QJDp8u3",
-	"0LmYVerGa4BCzYYBayscOtsCIhoZLmsyQ2ZsSWYd3tnBa3HEb3lGyNyIm5ZIbj3lkL9twygMcAcyXcNy",
-	"Uscp4hJctIxmnOstyhy7gbBubVmSzNo0E1vMa9fGm92gdCHtAvFWbWEX7ETqsCiNsFa20urlhn5vKSUa",
-	"PujlX0PucgH2/Vk7GkNgfm78kjd2RFtBJSZs+QDPrfMIMZ3LMBLmsGUyIuMjEJTalktka9aUEnMgYE45",
-	"aisHo0+UZ2234CaqE+dgWM+x6ITNpWE5r+mmvRVuC/Dl1cfKZASsdnO4BQ5TznIAc4JiZTzYKjXrvgYP",
-	"HggezDWoTzBYWp+LpUapVCj/a30ZuN2kgTEAQZQbgqNq33IUpRqojOXRkyeBYmqp9E09CQ78Ocyr5Xj4",
-	"VmHsVl+vXUKyyTUbpDzGVirVCamYiTA+Rs5nNeFyCZcOSqfBxzgCBUAJCDJvYWDXnKYAuYzpnTILJ1vy",
-	"v0KBJwsyMBWIojPDYI2zwRRbqnOsOCFGAWMIZ2zG0ZkBYDtMIdV/7MUrBP2u7ZpTlOiK/6U3it4tz5UI",
-	"8XBVveJxdLKe87oe0qsz320vtNHi1a28ridMCyIbyRqOOovk+NTNELq5aA0wlgRrjgmhUIWVJVE1hA8c",
-	"Y1AzexyhpxjtpJlIUzHjOucqthAd0VSkQJ6pYkCjVv5TEQMSatPHOOUqSvg45+ZlZIUfspRniSWJP45e",
-	"5rkkkMt5Lgcpn0WJHBYzs4rRT59eXUS/Pj7718+EncZmdtJ5mtCXKS1lgmeC/TDnGDRSboZ8/H+JuIBn",
-	"eCXC9LPeb2+vsFBbGxus9wpvGj1PFnonx6fHJ5Ycis1F72nv0fHJ8SNgPtATkMA+m4s+wvrBz2MO9xej",
-	"sAFV723Se9p7L5R+Ts9A4dlcZoRd9/DkpE6Q3XN9+y4Y2SNGNM7N71zilIIQKosz1LsyJjO2Fg24Egl3",
-	"t/84yvjCh1HQbAzOOuy999WclFIFPu83NuX00GG/7kLOl+57okwuUCqGE05Z0kPzAECDhb7vW1xZzv6d",
-	"EZVvplctEa44/P2f8AE3BXOWsxkHuLinXwL6kdESgA+49xQvuzYv0qb9lYoDnYCo1qAsqwzo/BKI53xd",
-	"W4OH6+rjbanUCCqN0B8V+onRpTIvtD0TyD+EAeMMb7r3XK1LqjoCSMxQN2ZIU87n7uzIOfxBnVM0W0Vn",
-	"J4/Ql2G2qDmzLJkv8xl8a1d6yNJhf1jgORZe3AuWDi8KrWhJuNLPicNlKM11HT2o83kqhvBS/08idOR/",
-	"sdkc73cDpvgNKEWErn/40EzeXCP28L9KhP4TW1MMP50+rsBJn/pl1acncS9niSgQZPzhkwrG8Cmlwvee",
-	"nhz/65svPI22bKGVpdJfydUzMvgtvLk3TMM2XQNBPfRcldYrpJXoQkVcO/R1BOg1ZyVwBcAtyAf7wlpm",
-	"myJNEmSkoUiZluaWVhUj8nDUS9GLgt9HiFIGcIHo+npqtvWTo9PTo4ePeqtSQl6ML2HBwzK23vtXj3o1",
-	"Unh6fPKkKoinx09Mu1yXLPsnx7+sS2Di//2hZb/HNn2ZPPvl5CzuLYSa8MSRzZ98i9dH/OjEG/FpZcRn",
-	"tftmdazQuTfWXzcM9cwb6i/txunN7Kc3Z/Uze9Y80pPjh1tO6y/eWM0irQ32q+OKe9obySKHhpQDdgX4",
-	"s4cn4DIyd6SbhYtlfWmMhn1trVdeFPxAauUDGP9hhQLAceAhLvP9gI23Kzur7KAEpkHcdWMpW2hSuO9A",
-	"of1PFAqgPW+OxEQOlVEsR/S741nyczttRAz5jQrpNT5zD53ExpzE6enDk5O4JweK57eMLvFf7iwCSs/c",
-	"mYi3n9TU8RNjKN0CiteNyzk4PUO3oGnQbDP7PtE1Vpp4ePx4myYmIktuZKEtdf/C6cvGNh6bDVT3RLmB",
-	"HrbeDTjrB9oQtvOmkxbudR3sgTcQnlMaEwsc64CZ+tjiKppLHF5NcQ+Mc75oJ+DOVV8v3x8ckmVH4g2B",
-	"Wjh4T06PToyW57dmKkDUEfwaHHBItR0TjH8vRUYAKI61By/MtteUkVTXwpxhHWDw/U9v6t6vPu4fM7+a",
-	"reL6P615Hw3hL4g4dGrknlqkMonmBr5aSOPVv8Rouhhb3M5mVqSpb6dUbJKhTGWRg9MP8IAJLYMQwWGg",
-	"vkHQ+nGcOPd4alnsqs8Hd/vOmx1E8FCHH/bdtNUhk5LC/lAbDEYvpCWDE5PfClLm91cHz1IPOBtKA2zO",
-	"UUlIohDVzYxqrUq5RO+GtJPa43ImE562PyjnuYRq2kZNckkPHeYOuGIOlje7kGnaUjjoiw4kmq73RuEU",
-	"CY9uBV90ZI+59owo2VteOyFxxEf1IvK/iUVmZwFZ1WMV4RixIb9RQ2Ye/XJyfBqbe8DJ8WP6/+lXo2Sz",
-	"ZMbyKWpU0tyOlaa8Mjw6PjNKzpexs7g3t0hKDtHokUMwOgUWVDW9wbjD05Pjk1NgVJzTyQfhM6SZrQJH",
-	"m1fd38133TgmHf+pExySAtgVBH1pLcgw7wcSY+q7SYgHPBV85MCYWXIrkHvq3n4Mi4mCFOVCIQWhl2fE",
-	"OXK6DAuCyTVr6KlRAM4GVgPrOUdUD1uGtXlb2Htl0774ZHnKd94Yll3dmWKrt3sr3TABN8ZYsZZ95Yrb",
-	"WqRwyAeSKdt5k1DBkj9QkdlBXfnEWFbS2EP2DLFnoni5CtsSV9yS32OmteQYyEshOQaM/DYyBAGh2rjJ",
-	"a64v7DO7RBbcy90cICxJcq5UBLD0lNbHyrAWpDayGTjVEQgpKTAHbcWDiGOqj6d84hlf/Cgf/lrccltO",
-	"gt9JMIF2Oqh2ythzGXeO+UxCrWH4wz0BEHOe982MWZatoCB81jlns0/2sY3bT/O/dB/uZkcKXt3CE41j",
-	"or5CO9AOA3cCIvgoJNjjGGntak/StJvxIKYb8Pgpnt/y/EjxDPI5Mq3O0aMNPzxQHsHXyseUi/FfssgB",
-	"MyiwGmD+HyHeeE3AT95ywsLbWrG3WwUfaa+VAn68HuP6zIk+9H4rYcZAOJEl1jquCZI1TsRclZcV0gKo",
-	"J+egLwBrGJD5Nq/AbIMynPX2GYUx7QckHoRxDCmV5jPNMGPiSeFYIQk3/3MHP+CSy4Y2Fj+csGzY2cao",
-	"jgVI3T3WJ4xmw5ZI5NjsSGMeJM7Pi5xbdiGubFJzuQ427afGqsk50/yFHO9J9l9I4vNqJfinXfZbZ3CY",
-	"aSxTYaZ83sXGepYkeP8/h+yOOGJjjPlCrjFYbpAcwjMLLEEr9sIsT3W1+ndYKvqtafvYJdvT7nkhx3/A",
-	"bbV2DruYNNNODCoFfSaAeEK/cAEHCOZrZYMMan3y1rIUQoMpHwGhTMg7poeTwK4AzIkfZVec/G13Bc6j",
-	"S+gCDGDnKTuPcj4qlNVlj09+xVwua5Ih8AfyEaym8TTtmj6kyKDO21UsakzZocyTC9P6nuQC2j6Uvtyw",
-	"3z3pMLfxDqQD5zNifjUslXuPONfnYCYCXKdlDBEJYhaQbPis8VYyXnGuayVjJHM+ZLi2dYr1lX1mj/vQ",
-	"9VEz3W6c3QSuymitucpSBNeoWgC2F1kE7i/wmORsEQ24XnCerU/qrno2vBgTvxqxbjXKMrY9LodXK1dj",
-	"L9paN9+/ZHTVgnUVXLTBA52LmSKOz5UsUCh+GnCeYdkdJe9icuxgiSv6AGECVWwzIqtj3fuSItJ844Ja",
-	"MPrGzELroHn/6hFkUrMIQt9GP4AkxxFF4SHp8N8FR3x7zDqEotH6nMPNSYZdihZ+bs1GtxPWjQzZOADM",
-	"GAJlMjpvV2cPTlVEtioLCl1CNd534GJSZEYiZ5g1s0/ZQYQ/tcHmfU9P7eJI8l7vyHZ9oCIadrwKZedc",
-	"i3/KIse60sAlLe7YRPmsWa7fW6zEfZgo2Pi21ut3XJjnfAwskrgwuxkRNdfoNWHt3+E/7GUt4SlHiJjq",
-	"srzMEm9RDjo9LwG93U6OuVeRgBq5XVoizIgixN2JbLzxQZKsjRrCn/S+zqmSbP+Dar4WXMEBtI8d54Bv",
-	"f8jtRkY81EDly6jEQ3ugwKz8fhsQZaF/p/Plpv14LfTEmLp20Q46g1dsinUsQDG1JMgKnhibbiaUZtPD",
-	"7cT4LlTVgTPcaGNtAter2+NgnvTvhjLhje6vzxyhjzeYkRBLBboHzm6pyt4D5l5jJwpZk2U+esCILAkA",
-	"1rqGCgZVEoq5hPwSlIAoqtAOMwJZNwZqbHUQq4DqJYhNE33uXg1euzB1icpMpEhnOrS1q/fcPh8zr1WX",
-	"FUOeRPAsLWrKJPBWlUgz/0J3Zt+G9wxxtuy2Y0rchTb7pk+JGQ3b5xk+sfaFIdmbF/kcwU12G/wlvb9f",
-	"uaMvqhE7LWWKd2JbEthF8EYMJ9AyAPyXl6+cZVOe+MKn5oB2bR4D9hzC3TQy+Q8Su/lEIsbAjzj+euuN",
-	"JcDouifrDdo+iLMfegYm3Tqvls+VDkTJXVyLQRdDLaY570r6bkJpQkr/LBKaopqUAVvFqT6PVnB/23p4",
-	"KwKpJpw3eheBdBUeapeFMVS31fl3iGcDkbE8QOrR7PaJexPOrNfjAjs7eiHUXCphEV7q/VbfuskEosF4",
-	"xANMRRef//ibayapjzIEl9rZxVIEpOaD1B8gHWwfyoIa3zVJ5K2DoCBAaHPgOIwHpiNCabyn0LyQrg88",
-	"0iA8ZP4F5S+2JM8KD8DC1O1XxJruepE+c/2RQKz3sUzQ9sfRPdfJodo/UF2ltuFKsAzbBTdwVq0ah6HX",
-	"h05JWTd6YS/tM/s8u2wfNQrUjbM7R65tMia4OB2Cj3Dj6tr7bXvv39G/NrkwPkHKOY2n117qxkYeOtAB",
-	"MCzveDfbfyxlQtVwNbgc5mhZ8DTtdErD50s5j/d0VNTomGdJUs5+m2sUWzQOxAJUvn/Vi3ufzH/evzH/",
-	"ehNkow2h+gGyEsZ1Wzk2EIe+XXoAgbwFAUDMXZpnydNoQSCYoc7ouC+7mzOteW6e/H9f3n/6+uXVm69f",
-	"To/Ovg7+5//otfjgas9MUwozVfcFfSglWcxWArCpa/DmTOQimrFsidAONVOAf6qAn4iZWfUnJ0A2gT+c",
-	"BrCXvrY9yORQ83CecCtT9TveTmjvNCt4SjoRnWUkveN87mktCzIeR//r8uXrOLr88Nocmtd8cBlHxTzH",
-	"vL0MU5SAWTpbotcOEpNje6sZF1ypyGU558kDFQ1lbs7ac/NryC99eBL99hxaOztBqCmZRXPxF09VWB/W",
-	"HBUpsuPXns/IjdbsFw3BEI44T6hmkjPAyA1JsSP+XbuYlIQ7+3T0wOfVSU3KunApXtlMCllo4JDNxYxg",
-	"ySxHGwHDocMHVY+Xwog5ixm+AjzPcTThaWLUhOcXqrj1xax7qwLqXY6swDREJ6H4iwTngDml5Tbrailf",
-	"UhTeNIfhTkLWxWhnyUHo5RZCkcueYvPVie7+auLaP1R+aZsVhnXoaIEx3O8YJsvgo8c1ee5E4IFbf0u3",
-	"2CQB4U2FDTRekT7RI5uSnFz3kAKp2pltaxX9W4WlxmxuQdIHQHKojyD2iCEUSAKEBJZz66ujVCIszo7M",
-	"661GOZYstaXcTQP8uvfyw9pLpF3ILoG4SLr80JJdYijsmLDUmBxLzvIYw1WDJfy/QwUUFluXPr+nvOjP",
-	"jrF1LzVU2PoPmxvtQroOz7+79GhqctdMCjQsmoWif1fejlplTvirfXhzoduJ9xMyLLJVICnjnJL9qklT",
-	"0aDQll9vvW70nmZe2NNRudh2n5IRlJH+gGdYOVN3Bj6HB3bCUIU3u/Ds2dXDImezRBMGlae2IgUQDW55",
-	"YlGGvbLwehCBf84iDgnzu75GM092rNnOky4Lh5H9FXEtJ4Sx5TYnlDDMU6MHLVXE32OpajyLH+c8czO/",
-	"hyIjlieXbMw7yyfsaLG94nw49uZsTCzLmKyFm5hFig9zrm3FPua6G40tNFAD3O/s69NJuqF6/4Keum/x",
-	"/sZo8ccMIew1ONhBReEIjTVwy3OWRsCVM+QlNDoiT3WDy4L0XkrOOBVDe3hX3qlbU8vvDmiakXOv2CDK",
-	"5AIK+9UUI5X/SA1rMfXuflQFFLTor3iavsSR70cHQePAINqVEurMaEjo6J+w+ZxnPDE2gDtqHqgolXjg",
-	"gFrKIYu+5E/ArQrU62plf2SJAxiAZOmFGPKd7XagOd5UK/MHPrRvE10hx2DQSKdxdhelpcC2mXxsez1c",
-	"W6L6YLpfzokbHBPwbHH5eoZCt/dtYJLv38ms+T7FhP4gf5PtY7jIfW+vFh3ddjBxABO2iF8J2XajVKju",
-	"piqszmS2sxqjuGSdJWVm95XMX7B91WaUXNf3yAWBFe3iuM6F5kADbT186Fk08oJ5OkhFIDNLw+McCehF",
-	"mHI+x7wUXeRZQwpP0ZhcjNjwzcQRyGs3VhgzRkaUiUwBa0rUBVAVZzncKVvzR8QNHWPkrnpFRPsxGCyf",
-	"86w56LXWl4sJ2/oDYDSlG80ol5murV8dKchJ9L7TRodPQsw8tT1T6PE8enjWzm1r2ZgCQWpADd4cpd7X",
-	"UVPw0l6ofu0Ls5yDZQkZ0kmO20qbMZwx5uhW62gUBa/ujj7AQTbp/c+cAyBU0krtX034EuBjoPC7Q91P",
-	"vKKWjsxibpBxD5XkAMyXRAugn6zCAlS/m/9lCU+DiuEl/Pk54jlvUA7kVE0xdy0kp3jK9rY1d7cQz/8W",
-	"805yfedsOGVjHpepDETYf/js35e3PF9SmnVWydEyS0ADN38yyi/C71fRTyx6lQso30m5UtEVGxQpy6MX",
-	"TLPokl4CWoD/8/by5/OIaiP8FbUChDKB0XKkyy3Facw0X7BGLIHX9Mgu9wX7bjebCFNCIJ7jLsYWYM2S",
-	"xpnrsRjy2EEyoDGLxEXepBDXm1qfi/4dtWW99KG0s6ptVb6wp6viM8BIpDHvM99WYU+dXRi7EwAcGIEm",
-	"4qI2L2cr5JMVxvYNOnMh86lRL5ijBLwDIbVJfzpQ6s7KJ9WVpQiNbM2EUYH3uc386F2gajNyLacpGola",
-	"jjnWaHqc9FZXsuF0jKhFSO4118TYhWN0ji27IDUFLE4a+sRqH7zK/K74x0W2vw32u+L3ucMkkivKN0cw",
-	"3Rx+1cG6vOd1pP4KEl09Ns3Yw6gCCSoXrXQTg6WDWSGOQBZO5XKBzXoZ4080lB1NZKEab0Fv4IFdNBO+",
-	"2VWBYsLNqeNilDDu0lcsKvYcPrr6lX3knLhrYEy8ZMKYJRe2pmdfuX9eN3XUajLhMWSio1fcbE2zBzXP",
-	"IstN2oU7yvSDspRyjQYTznQksnPkbZc44zM2nIiMr4N11k03rVj/Dv/RNiSPzW06KMYBCOTEhV3UAwi7",
-	"qKiCigwA2jKOlDAzCvks+KmKLXzAZHWODFCy0E8joz1qTqGc73oMfZ+NY1QOK5fTXrjwIOI2NuyfRIgU",
-	"XQFJKlc3bmGnuaW+v5kWhrT8wGbcScheMC2h8W6RSrpaUFschStqASYJqDWzJ4mMCiPqFa2/vkfpotKg",
-	"+d9mhNmxNz2IPVzmcmy2Z0gVvvHNpc74r+AIBXn3b4ciDMkajiyxKX+7MT3dxnONKuWp4rTXQKvqXCBj",
-	"e0Cx0Lxv0iv/qEIKkrZaY1pFxpqBgFUHcvDZ2lxUOUFCAJ3EpT9Z5lEiRiOeY9AX8MTZlMcUqc+c3Qav",
-	"GXMbAv1oQK6GwlbAXqeicfe9E3onq+ud6OoWQQAzU6HLRCIiJpdZVb2YTus3y7MkeSf0W81ne9LZ1Hq3",
-	"SrubiURA7bngQ7iRTcWOeLA4w57s9O+E5rN25ZX+7B9InjA6R/NQaOtegvnwAsxw74EEDKKZDovZVkE7",
-	"EI2GKmtMgvmPlVACt14V0t1BrRtEtU/OQ9Uks79niXwn9Gd89NBCi2F5pa3fE+7cncpkuMoGezv8ziVW",
-	"ejVhOeSRxLT2+I98zKG0IucjAVANfxZKR5lcYJESJRAPEMuy6j6qikkL2NRmzNQOUUHrAnRXIAqEk6oh",
-	"4IuQZzpnAlNsErbsDJjppXPrWOp8WQKCNoMMpkJBByyp93d84ix5LwggfA8Aq0LpgxRvmY7r4IJgBYXS",
-	"ZRAL5qgrui5sW45sRMSYTRikR8qVHFKocgleudxsknp4oDWEC1zTO/O/Tae+UVxmGp4zgvjf41RDHzU3",
-	"N4jdwwQo3U2Mymhkz3yAON/Cm3uqBYuhfGFkzHfTuxxRbWsgARScQaF5b+PuoMXYT/60XcX/4A0Kq8Sm",
-	"ndA0gOyUdz7oZcgy0N+mC//+RrnI51uZ6Gs7dmZDZg2Hmgur7XLCu5c7UmCkthZYSJ8mdUmJNogFedwT",
-	"ppBgrTFWaOfiwLHfsFPRSCNGPz/vCz/PxpdZpjqz/ztcfucPYRk5gYl7mtihvdw7niuZxXS2Ve9n3rrX",
-	"27VZ8sxspEMLPDrHbVLDWOKxAgUIDmfMiPaIiZQntR9Z1KSd7xO3i0ZwEOVtMyRqdPfM/vn+6pqnqWMT",
-	"wbopd3pvp5cD2ggVXZNeJmW+x5mkHmomkkbYAa4w6vTBEuIE7Q2de+esfq1Odv8O/t/OYVXunu+KBoZe",
-	"KoKdW7Uz8UbrrNnYFQXVINPFzbK1d9FqKjrG5J4uUoZorhwchpkfMBtE7iobnPd4SHkpegIujZ1MbitF",
-	"+7G533E+3zvk4kEU9/eTiSQp95AtdoTYTQLZKzY3N+P3cTKuGdtrWqZdehq28+PSc3XHzGX0GLJymftP",
-	"ZjE7yUEB9V7L6N8FyzXPqwNY4+naRMp1iA1t5WAb6M936HLZO/wn9NMQ2ewIFM65XOwcQK69aTxGYL9i",
-	"OIlyKWfIio2RTEeV1YzdVgJ7TpiafGsxu5snVszYmPf/nPNxNxnqrl8/H50NJ/zoQmY6l+neM9GfeYNo",
-	"Awy6BsiITnOcoTi0W8zsN+4UH4/y5OhXdjT6evfk8bdWYJTozU6F0rWpCWrGAPa0KTfByUzOhnoDg8Ol",
-	"fWaf29D2ERAcdLJPBXJ2lrAZRlvyLFHWAoQQUJKLNFXdsdw9UJGdo0hmyJxiGS6lR37objv4t8HSJrrx",
-	"UZFGSJMBox4sIwbYIFQIo6bmQjSQiQ8n4KbD2930q7755PqQwQc24y+zZG/V1FmiDmIbmY5fmLWtUy3E",
-	"8+9xZi4jNZELTgACEAqC05LnWAWYdFMsbAYFXZgDemnRWhXFnaCjOJoxSPkFZ0VuPac808fRNRQHZuaW",
-	"XMKPUkKpuV67wbaUjiWvTey+YDl/vny53Fde3sslv3eF6v6yu68nkF+/uqmRDt8umuJauZ1rCygHhC/U",
-	"Zv7N9q/fnfim2tcC2IEdhgSEOn9tTqEGS0pxZOYWgNGBTJaEoegy70D8KRPvtpsrj6e6QQenKZQbqkhJ",
-	"syc9f5Wy4LT4d6D18rW72dmQz2+UduMG9r6gnfRQWUbDTcjp9v3dQaGL/aPhf4R9KBdZaQsTWxaqcoj4",
-	"VLZgTEdmzn3liiH9czpEKYlTge7PVt0Y3tzXer/Z8uMIZ2F/DoaXWXIoD8PLLPkMx2JTUZSiJzqKWWVI",
-	"+oPLB3spBXMIoAzNX8nhRP0G0u82OZCbNpUa8ow3mEwUVsKn9oQpCY0fZMmx60bTaSZnAKFUmke2yMBn",
-	"FhMq8kDKJ8vSCAeMk05tKTsiEhfNBimPfnLVrIkcg6hYeL1MLn6ut7GaUjia5MZW5LW5G13ZZ1t56s1d",
-	"ZneSO+rynWnkmwM6WQsG8KQNNfn3gVRYm6ag7pFRIhIP4jyayEVHNzl3XkMXemLvaRJ5MhXPhbE7HTDj",
-	"A4JeiLSoRGQC8gJ1mf0hM9fORoDDNN3ryY0d1NWqsW5uxdcTOTOHr2NkUvyWZ1HClgqgqgiBHrSGh4Rk",
-	"5vWcFIesxKpTZs4AApfeBP0TEvRRLmf3Jhf5h+GnnG7GT6lKr1k/ByBVCzVuHn1RC4LQDY627aMOireb",
-	"MnrTjoMewbpqVRLqk/yC8eHE+0GUSkZOG6GjVECha1uh7RyGqrp+I3MW1C3dK5ElH7MrnvL5BAOhe1u+",
-	"V7B8cqwaoJRVh5g5GMTMqA4If6KgCSlzF/UEeB0Id+6oaFx4vX7h2obbcdEw9tq/g/+3z7Wyj+8vuvoH",
-	"zdI+LGFo+yCGMH5VE3pgRQl0TJSHp2EMPoUSUxA8XQ5cYMBt9F1Y/FJikxjyaJADsS/kQ2NEdj1fZAU8",
-	"rUbM+jmfc6a/t7TVZLiboexT4LCHg0gcds2ThsPMqin0GeXmXmUO/q7op7QVbQwil/fpiSxyvFTHhE2h",
-	"JNohwKl5bpNBMmOFDDjSddhsUwj9K9wnm6SPwB0b4WfokX3CwWAX9VUjUnFnmnZjJjegIbpikVGRprGH",
-	"6Qo4GSvIomRFU7LjLY9GLE15BmCjGyff/LJp5mU+Fdn4Gq3v7XM9/fe7wYAmijACSSlTmSEujonfDls/",
-	"ohrs9cO8voRw9Yv3gNPpz0lHWcTdzjNVE96vgnBF3hQvKV/qpO2zfWaXKXAvd1o4PZxIMeR+3HAk01Qu",
-	"FFKLrniP3RhqheyyqH7lHiD1ccSdiVaH80pypdemNzyFTnQmnBv7BP7feAE9BH86gRIfGD7xmau4ufj8",
-	"B4VB5JxngLXEIjXPOUtgAkGS8yJzTnLUqBuQENtcWpWb/U28sgnA8dxaTPAp2HbSZmu7kpuvDTckCBA0",
-	"a5OURGsHmYdX32VykXWWuCeGU1/ycfyRzouU4K8AGQzjndom7c04U0UVy+e/jGFmjjd/h0BjNr+rPpBh",
-	"LvpbsXn8bZBHzFeBb6GujDFl+bjEbnGhV+JVjSvIUyVhqlsPvsS4xwj7uH/lipRTMv2AYgR2Ka1fkADW",
-	"WoTG3DZ3gW2pXBvExqgGssDrq4y93bSH6Bc0fpjoF3RdV8roSH8sSa9iy05KtXD3I8i90kY3mFWgX9jO",
-	"CBbcCojQa+lLpZNyAjyJ9XGshvWHa9qRqE8suGJT/tk89DZrVKr7TwvtMLvTTJxaXwbKyyshc41xmzPc",
-	"f2oi5qr0/SZ8JjOlcabazfUd9LKpgOaVzMc/0AFmMTRmhFXpcsqHhYYSw8VEpJz458qiX0toVjMzrUwK",
-	"mq39uTJ/QL32PZcWnECwnoG9sKZets66CO2EIktk/VnzWtxyB3nQ/Yr8niXy3imIjqgcPr8rPzCwPBIO",
-	"wjznCoAup8AjBiqHQFMhiRnRQ72JNt9Fc2zBNPt39l83U7781k8KfiyG9SazOQMv6I2NoHgTHr28YmMr",
-	"HsAiZLUCnGRmmDYuiXejcle/HR19kBk/+g0quWviI49PQgGSlnc7+xldnD3Dck52q0mIe2aq1iXJ6ctU",
-	"ZmML2e2gUJXlBFfowm++Pj6qEVVoxUKEQgmQ5Z9kGlawg6/a68UW3OCFpYYwh4uV0einT68uorOzx2c/",
-	"x0iOucggAitzYI4uBmYuBjzS0tsoTsI3VnJgdBf4/eYsd2WkhEMbruzwd9y9A4HG7jObOE9gA2/YuLXs",
-	"mKubY6JnaUdsEp0UiT8ry9iQbVER4eK5TTQk5zb+NUuclctTxYNwn90vK67B/ZbUfDXQEuKwijztPe31",
-	"AT+MPmF1rL9nUHuLYaClO0vduDzf3OqrF3IuuPJrn8vXzPlazAMvXU6AUwbuwmyAYNKjEqq7bMFC0a43",
-	"cT2RBDBpLytehPxFwQOvQKzeR6ecGuPGqzG2b8vgl14Rn37s5wE7EzXBhAZqApnsQqO2VZKUe+4SwLzi",
-	"OrxzjWXZHOCwr7cGlUEjzQlhAyCjjLxCCruy4HP2q5gOTuQLVHhZQiXYhN6/9M8jasLptMCKepnTc7ag",
-	"z0lBTtHYq87xZZm+fReqssKNB64q8A9mZAO5Btadh+H5QYfYUhbmEnG+dudKxdy3GEo7MjBRZcWV9Z9Z",
-	"BQHQQCkmOtoPdHVkaw09T1kCBVuY4qMKY2XC3YDeRTC+1dfeWzQ5J8JjyemWOGTpzJc+AnkLCzFSHOEF",
-	"dKZ4euv3fcHSoZkdmYfW5g+q0vcIBnE7aC+ph1qiIFFwC6xZnuVrYGEG97viRFBBzFDlOxYeI9yZBVgD",
-	"MqeMJAoTi8smSrSYr9/+fwAAAP//",
+	"hZObr6oB/VjX1Wy2/VeAbCrBqIO23LWlWnCXlPeHzyFLTrwYoFiOaLtyLcBYHpzx0KIBVcdCI4j0LbJ8",
+	"MoKp1TVcJ4XcYrlrVmiMOEffh5fmiwJg01nX+nGyy5S1PU1GrA8HZRVPOouuqax0hXBe3hxVUav5kacW",
+	"t1Rve0JLbtKqXlYdEXeyaa8FF9nwjZLFSqALAnvjX/qJmQ6JnWXt5Vl9Z80xcmMtKA3yBqB34M53hdqN",
+	"AxJtXajRYTsdy+3M7PT4ZGItkgPW4H48f2FTVzt1B/AAsNUnZauOD98cLcvwjJwE4ceeFgsZnNdxBqRH",
+	"F+24v9T+K68uXEPnmgUeYT+B1JHr4MzH/lLr6it9MLPbGxuMvUA69Dh3hYWCgSyPu2QbMLlDwtpZtT8b",
+	"raoNeekiWrS+QJTauIRQ5/HQoJXPc8/jU4h3qK1aTDkRpoCXhGMnbXWPb/HDkCHSKqIa/aSaBc9/Dc+h",
+	"nlwzZyxAIY3tIyE5dwXdUO6euVMmo9fbVWyQTllQmPhr4BKL7sp4UyautpO0qD3sT9IeFf5Bwx+sOtQN",
+	"T8tCn6uWLr47BaVoLg0SHoKcebOfJ9aHhxDHP0tvV2NNPNMUzCZY36jKdU7ZV06Yqybo/j+66gj5Znwe",
+	"wWJ+vc1D5+I9Pm2nc9xuH4kY7e1EWEYLsUHNKqszwzo97pc3v5dOSqUNc9LWG1Pv7VAvqIk2qgt+Rs48",
+	"FJFEyo+HQtyq6XSiaaK13GTh2piKGndCmuw7p+5zWOo+/LE3BlaQDU8lJJ03rWiHBTD+BSfkvQPvIGIn",
+	"e4d8LB6mUrXQtJsKodEPd/b9QsfFXEXi0MnnliQebYkiwWZckpxe8yKbZuv2tXMQfMK/tw1ClCBxLv3t",
+	"2NVNYzzuykTKst03dUvlnmytK2W3O/QQxb9WtbwY5NisMVVob6Xfn7Y7g9uSHgRuklvr6/22NVf6h7p5",
+	"Unara29RaPfGauepdt2BqD53EoroOFNJZACttmElQPsG1LSE3R4LLVylV3brWgtUVBcFVHfa6K1r6nZ7",
+	"AXxyymtSN7VtrfEqkn1WnfPbC5b5OMnabn2tlmSBPpfOM2aB5orjVMHbWenqJ8XSRZ6kExK06g+iq63c",
+	"/euua9jh28KJYQ5idIXFXAXSTyGC9Kt0xc4jF0b3RboY0nwW9tHXUenr669ozIIDGYmmzwKx+JrupGfL",
+	"BVWuZriFdEE5ULzL93q6JcbMSKkOfG2Duxl+RoJkzsuy9Jz9h+nCUD5MFVqcgj9rz5egXSKw2ESU2RLJ",
+	"KdTA9rZWjjKHodARMDdwTKlzpYHhiRWu8DVPuru9N4es4nKf7oMleJ1opXOqCr+K3U2gs3lpcu734QM8",
+	"iYqsbguIuqvbsLwVFxyCpFcqXsOQgl9ZbehkrpCKBum2+JCq3kIZBw3xIKwqFI7LI9heqmkgcwhgrb27",
+	"ZGrBFKLbhOwA5Tp8FmJa3rBNEM/1UhuIiDEZDt43j5hjh/4Tc4BFdbli7U/WdEe++GsqSL5i45XKhLtw",
+	"857vy2GwAFJZS3BflwAnym1T1VYuh6D2z6qqDwZEvAYS2TjMbxpBxvJLrrLI500wApK4YT+zKmCDoyBO",
+	"ctwR/WHIXTb52TY545eethfzpJZU2L1fy2Bx8Hj5QfUs/n5W9nvUq61V9Yg27Jt5bRnWn0q1wZpnvO4w",
+	"bTQj5bX5JctKrb+6ls59cRuUBzo2Hiaaf643o3I/owAhh8GzVWNi/u21IL4UNz629lRjy2pPynpiy+U5",
+	"Y4t0ruENfYbyco9p9L5CsmrjPusyZy4+3M13rqKZHTwuwZgOczrC01nLnsU4kPIC8hTUJ3Plp5gKx4zd",
+	"MFbJBvGCtcMCL3YKsMxU9F6FYdyle8MGJcwBrtNwUbA3e6wHP8MepyugHHXp2uVSekGhCRc40Jew31vK",
+	"qk2uthMCxWlw8dPZ1Tqi9c7Xqa9FxOELp3nswhuhdEo02ncRcpPcIghl9wb9DEdr8CY4GXNexoH/dV+b",
+	"5AU8+F8TSztHi5sY3CMoAQsmIlU8obfjeGA0lWLd719L51MFNEaD7XRlIjJOnjH6ngcnxjVWH/i7bsqR",
+	"v7bm1LqiTOvuN3XwsS7+y+i2IYVpvpCscarMSM8TWodnY/v8GPTRn/5Tox4cVx6wZRzD8VBoO11795oK",
+	"Az1DZOF9FFnedfOluYpLhzAhgERh2Y4h29VEdC4sVGYaGAN/kSsVXlrJm7ny4LpTWBCgXHz+Xl86sEbg",
+	"84L6D1RqCss9IVylr+TqlPYKLNhRgYfwACzPqNSDY6oOHl1Zj/W2U8wYqdRF0Sa+P4lnKEECz/IT6Pyf",
+	"JDrkR4ByLxkcXmWOlM0Sfo/B6z5HIhWG6zEnc0VHw3dKXfvUNN1FF9L0pNjDz1jDL/OhZeVpPDj6s4P6",
+	"IdK7bx7aU6yBVjdgeB5TcXhQr61GXsupgVKgv3Je2dfU5WcxYDkfle3a+WcVZYKPF8pRQKY1zlhknaWZ",
+	"01Db5tgpcEpFOh4lqXLSQlRlWq5RMV2GifRiNBEoTR1IGJiSFYR10ybDbHEsCBve3Yj/LXUn7Q0dmRt0",
+	"LhkbdqcLOxC5nC9pdH/Wx6aGQMRzKrX93wyrJ9TWY/yrtVYx0xZEDaoPakQOJjZl6YWe5ecczCI3j44t",
+	"TsP2IJJv5l/P4WYv7ImnIgvTaP2hbhRUxdlJp8S/f4LZCAhj3N38qArhH94M2i+cavC10qHBFxXLtsYz",
+	"5HmCoKXyDStQikrvTTUEjmWQVRB4rihHGaIHS7u2F1YdInSB+dFc100Qa8IHI6OVVnqzoIgGDTx/J5uq",
+	"TVo26lwaNS1BP6CiNHD+AULdstMsj2p7U1RKaKLrwL3OsM3QRhvuLoe6+yaWSYUrctd5kQC38miVcm8B",
+	"+unFlNI0ZxAJF9JC/yCVvZiaBEc+M4ZXoyiLvA7Ha1Bv6EYInf2I55UvFE4ZiN2yiid9fbJZFxEGBuOt",
+	"HpeWlmpGQMLBt470NzEEgJ1LLoFgOT3Gcl6j1NN7ZajXGj9rizsXS6wsyIbSbuXMAC2Jo7iI20w0sYQv",
+	"eStkTKja3cLNXrfKboQUR9mGf8GCL4P31Y9y75tbmOxXUDluf9aRO5Aa6OmTp/UaZLvEk/ZDjTUXGrqL",
+	"lr7xMyNZrXR+28oCUrK1yhUcAonjMHmzyPMA6QWPIlgJQlYVhnaiawIsvqvEiT5rc9UxIZw9S9xJtvMG",
+	"GzyEoTO/SEzf+xg9+9eX4uVsem7L/1VJ/b76l3LJ/zVuJrY+Jc1JBCUBkizskCTWtmfaIG5iSbUsxeXy",
+	"KCTtlw2lCUFoecD2hvFKdVMCeHTDK5TOgLC13nwzBxIeV/+k0ADObCfqUVDgYkkmdVNoSXkzZx9Rtt1r",
+	"nI1n2EexvPnPOKVRxlKVQjzQEsUO/T0yCoWjMP0W/hJ/AD7HbTiil1UNjp9+UeFgaqT6Oh01HKu68/Gc",
+	"TFQEcLkEOdmIRjknhqmcWUrxmIV+QVV4DS7pu0m2KRl12t01ZC6z9eGXhkK5ZFLMGo05oX026O5W2J1Y",
+	"RGuqJEJmF6vOIFqw2ko/yMqqpFe/CSPmAAglnWxNrOog66Yb1l0eYFTVfFmiP8Ko0mp/yCgZzWR0J19k",
+	"pVbNUFl9hF8WzxJW1ShEsGsfdgooKLVOZV+XW108fWi+DeG0ReEBNqbribg1g3aEqKZWWYyVcTAVPzjW",
+	"wmt4FDlKkFJN/aQwAT0mHz6gaGBqKra9iKydVgzv7ReRtkf7fzp/Zt4IRIhAXONel0+BR/TNUdwR8T0I",
+	"TXLU87QxerEb7NI4VZF/9c5B8By/24eON4920l2BhkwwyJmrIH0fsmeBqwjZi6vHPlW4L9RaO3Gsn9Ty",
+	"ohChCzg1A3fQH+YrUm7vh4bysWZyT2MO9rhVlERwMdZCFBPS+ok0DyiYHeYZLICEDgT/ubiIXu6poe9J",
+	"/FfIzDPkgHeygQ73z8ocf96If0oP/92Zzv8MCvM/cSJ/7kGIN7FTDUsAw2N3i862v2ZVK0cGlylUbMFA",
+	"poyZMGS/QKQqFalkK+yvLZBZLI0JLBE8jyTqwKHvwVhH2qjaiRNi4GcMjqz7+IENzgI7cSVyMvohFtFR",
+	"tRVYgVP84Y34t8iCH5cR7htigBqhJ0pEdc0AVpGpYX2PXhjeG09LYkdHojqiqLsT0/sr0c2MPCV3Sd0I",
+	"ZzBkmGLVzTvjXAW/Y8V7SBV3krpqljMMfSevMPRZpij9QD3gZ+9poD50CNEBCEllrnohYOyvCMd4CWAs",
+	"NFF9xtYT3am9JBqMKUIeHT6GuDIreRPaXAsK9XYNPrPazltBkRukDPEy16VSQqzbq42YMdwKSbZxEuLM",
+	"ZSPipCBCLVaFDn9ZV+Qv63LiER1RO6S+xk6UZuxTmoKhTH4nr0gzUx9r/yi+/vKjHfz9HfwB6v/uja4E",
+	"sJJQZeS8rN3Xn//uYfPw9eefwH//F/z3Y/jvRw+bh3f034/hv/8L/vsJ/Bfe+hL/C+9+Ce9+Ce9++dEO",
+	"/y88Gv+7g/+DluDZd/Deuy9/t6hQ86c4Z8+v0xymkN/ve6m3ET/OMI+oH30EqIhGySfIfk4U7k/KVvXe",
+	"p9AK5MtE6hjZ7LtGepO8X8j0qo2Atd/QaVJ1Shjd3DIofPwgtHkwUExRpO7w1FWbh73sfG26xQmla3cV",
+	"kT4saRoq6iOSjctJs1hyJKvj3l+SpIVFr6I3oILxOMmume3Ruw6ZVFKNU8Y2BvQBkL8H+2sDhJ9uuhx9",
+	"NioQwjEVsmzDXt6VrQ+e/QVpP7lftCnoAXtVqEdbFajWHP9pe7r5E+/guhrrT7xjeXQ28UcbMlUkcaSF",
+	"6uvbZtKx6fdf6eRL8MQV4Z4/QowrAszCKQDejtpDhsDlsS+oCDQe0RmNLLX3gmJ3CAdjmZmkUK244A4L",
+	"aM4+l4hQY72SY832wk7nDPJF6Wq7pifkaed5rsMCvIXAMSCd3SZYViel4LBsZatsjAYA36TYSX0We2mr",
+	"vBAM/gM+l11b1CTomuj037P5BoMo471abJFt71FkBcumlL/9FjmPPAINolTCi2w3GkIEP1tClmUCEOw4",
+	"lgnbLpGViJiPL8wJzlRu8mjGTEgXz/lFcd+CTPEEAGvAwWusqT4AU4wtILockeWYW4cQNWN1doeAZMwl",
+	"JOcsFkXEexjIX3Qwl16MVz5CYeutN9t0ES0rKkeBSqaiXtc0uIdI2wwj6ZoGyUq87dTiGHb8xubBLtC3",
+	"+6dhyZY+zl9gTYRCY1vTiaI+lZbn/dhRjukXQHoNBpJrGzhXdtacY7IB0udD7feFOrGuIgHkyxRj9wFK",
+	"x49Rzpm/Y5AjkqGV/NJNqIIGwKEZjTnj9QEk2xvipiLcC1TW1eSpilVsF9M2o9axoHA9jHG7/ERppPPb",
+	"yuji3GV144IaOnEfhXGlaCsxRYtg/cHeIy/6gEFuuAEL5+ezb6b/ScY5v50XmNjZBfcxR6D9BJQS2/MF",
+	"Vo3XmgGdvWVhbOPsgfToJttFzHcy8eoJ9Gk7wA4qnUCuRLMZ9Lut20uuTjV2KzHwHOTeG+vEm9e/24g3",
+	"r3//u434aCM+ev1x+MPr34mM/BUrqr9y4R3lAADCBC77uRpPMNbzX3zET+V1TvjwwmR5CZx/5mWBnaYm",
+	"NvnMxh6yq6MUl7+HmkLa+0A6gIqo0AaoIZUlkuFsurG4wb5RMhXWIY12dwPzxly1wMsrmLUSSYmxSMEj",
+	"npLmSAgIKLWYKeyhicZcIVVyg4AJenB3E4BcCL+8Fl+TrUTef+r0XmroLtrM0EMwwWIkI1Phh9HKYeZI",
+	"LzLpi0XwR/HH3tS96ynApyYeT8wUTR/Ie8Kv749c7aujrHWpOIVPiT2x6Ak6ReClWGPtJBsixoJ+0nLX",
+	"Fqb7bRASqOASRURdcNLX3HmlUgWrHUvhw9t1s76wVngqEb7CGaWkbeoF2zw+j+wzBSLitF6XYMoiLlp/",
+	"iEluSGUcB/6gHk7YMeHeb0inqQs47Iu8bbF+OROGomI8tBeDtN2UBzYfeEXIBtKh35KhlYpqAHH0i8e3",
+	"/swutdQqu40W3+LG4uIyvDQs0wzgVtW+BlA5+AZrDXDGa8LlTIHkK/yR4dl5fyRgImkhwDe1pqB2+FRp",
+	"2PH4XRouOt3m01oZgAXVmkaHYNqHCRsxdRFGHScyQOG5mQt2lsyPSbE4k5lYlE7l72IxgQmsWaNnsL4Q",
+	"l+8ohfkeacIKV4KXdvYM+rQx+/P3YXuzvgFsY5O6xA7V1E6V+I+y5FtBvB2vnIjmaQrMakDawjogOfTB",
+	"DpFJRUYz/PoLGM2+Mf4bjGOusEEKphRSmZpK3qI3L1V7qSOGGyTsUbyhacEKUQMW+VJ2KH6UW4JvDwfO",
+	"L/pHcbBKCQC9bCL3KXXmiAVAVkjeFC7wLLHE3eTWpXf9ErKcV6uPnWInt1WapfJP+QbAUA8lJAE3DsWj",
+	"cb5jkToC+ZeqK5cKigYxSRiXAe8B0HSaTvu7hO0j+m3i16WKd4jrofNulvXkLmf7t51vao4WcK2tfj8R",
+	"55lAaLLKR8V1iuPgpm7fGLcCvVIqjBXapywrNoebVG0ISJgn8uRSdPCEuduj8FDYMNudnGeR/VN4ErLb",
+	"AbJtTOJzLlYkPSoNqcN7VTcDLrpMAaxYMjqgRwin7RNPoIu1svh3jY4l76jGfAqpJUPxfgHDIwASy/io",
+	"WIRQdOE2wpEmRqlVIKlCqURkmvZoFMkm9PuoimRzeeGq+4QykTlfSS28UUJpYGlQ6gyuEfTfLPeB0IfN",
+	"k2K/vlONuYo34bqorLy60SU1rrx1lWylohqqy9/iAQgBOsyIIEGT4iTroBPsgjEATvBUnRA/CI+TT9yx",
+	"wa61ll8iGufJ/eLdzrIM6S1bpHwHLBnGih1odqeIl7wqaQFB2ZPYDPIAUVhnAzU0wk30DvQbuI9yZ5uK",
+	"qQsW1zlfr2wmek24vxRHG2mTnzbs6XnVf9bVyy+Bwx2A915q5IJdljkr+UpMJ+lOrN5RKjQLSZY9IsY1",
+	"9V7FAnjaI8P8PaZwxtYzx1esUbcCeYl5awtxf+OaXv3LNB8JY5fflyAxuCDlJf8lOQnXDbJPSZkXCy7v",
+	"YjArxeQIHPX7k7kqRtxd+vfVfaBXy99k4OWK/nXRhqAtOgerhTYLvXhvPpd2YZmhWCiK+DdGe4cKIUyP",
+	"WTCU+BO47CsjQjKlKSIea6ftzUXFoBbWgx7yQWTKjC7ULA8XeSz6FfZIJSLnKkMbAZQ58zyCWB4NgazJ",
+	"+eCwQjG2UZj//0Rje03ArJHObUHb2RZID8bwEnThp62P1fzYu5egyzMJAYQxGPUE3y6Os5MMRRpmqrJH",
+	"qpNhpW9EmrM3li1cQ3mvxWohlJV/ucRK3IAugDB5OLQfgUwxqGGXPFSKGloq7zoq7wwJyhtsCTTZ34fX",
+	"K6VaaK6/YSRtj+xaER+FZ2u2KgrO58GaCy0se8+4BBeFTGaIuvXadTA10c9VaD4XnDHTR4WJt/4kEaL+",
+	"KN68jYRJTzXWkLfDUoAZTNGUVLAojlzFd+fJKx6WBOY0DhG53X5SjzCh4QyDicd5bxp4bjTfMNsOzwiE",
+	"363fAfe1yRHBzKINEheU2TBE9JLpbSmPO+ZwFwk+vr1qVX1mji+jiC1kA9zF7Zd68yw244yvZkyp4FWj",
+	"gMksEZJbIcUl7Dh6KzKj7W6j0rID6FyiwZxBv+FzFAcx0QnHh0msupBUMxdPOcOiQI9tY3HyBFHEHFDi",
+	"bysLqzdtyxd2xnoW4YG3eQ0wYPBzpRJSrmNL6yEgrbMx1tjVPnKPSX1bqr6DiLyHLwwgE7+favRzFW+Q",
+	"kWhS8iaICmYhE1HUvCuMlGRbrOUOvf72sFKq12R1/1z66mp+p3gEL14OOD+4GogLT4//r2yuOzvlGaJ/",
+	"R9qXEM73FcsGwpvzQ/VzPJjQfkxxADRtJDpF+X8fR7tiC8CBsXiGwNv/3lvl96fh8cDwEwZFjqo53I0p",
+	"0mNc5AUVfuxjcdh/q9WVzddsVBXmtxBZyRJ6+aoelMQeLKYNEa6uL1xzJw2Yksb50E5kopiVV2LAe6rd",
+	"GlH/W3h8PtOTaBCo8SzPPZvdbCqLS8SY0D154PK9uYSwn9otd+WPiVVlxTaJie8ZUeT/egFLJPZkhvhl",
+	"ZbhuDdFJgbD75RwaOTVGxnrBr8d3bKgewi8n00T+MfAdIJVEKuBDxavA0Am/ArK5NpqpNJPoHOjQxWoB",
+	"i4iWvsMS+y9gWfpO1qH1mNc5XGVy1Nyxq6Gqm7+a31T1RWkHoir2pgKNTrz/2xci9AMYZ/+7kxarPn2E",
+	"UdDaOzDMJuEr7DrH5xyenr/d4H16mlvVTnuE7SwTRcqnK0R5sSI9hHfdLF1EaCq5Ex9iT3jJc64U+wEH",
+	"fM9/lyAUonaPlClYUUIT5HyYVqjqqILZa33PWD5AWlRBGQAHr68hHz40sQRpAR19AdAivP9DZDsfy4Fb",
+	"QAng3ArC9BZ7i0/z837NVbyvP4dEY0gkhkThRTkR30HCyfOzIb6T1y8VlvZdcQOsKM1mXL2k4tF38bnp",
+	"NIYBpmYKE8nTVBTCo4m+DU3MyNfGelOXj9R5yyJeT+YqTtLiBrka68D+o6rDbzYCyoMZKzqNypXRpfoi",
+	"84DOvm4UO4sxwkZdLczlt5bIj6NknmpdbaOi15irsulvYWDK+cnfGwl/XZDZU5nj628pV2W1GFfmGKX4",
+	"+1i7ZcpUwtckWFKH7ZnVpXC24dPsHJ+MN8scT2OQBsRudUYZWWSLdH2thNbUOtYe1mhBjuOj86lJ3+EH",
+	"E7Ik5c+teYkqy6x8C6lbCk6evbTVKycOprNib2xQJUdJUHSJ1egKhmvqamhSFgNqRl3KyOiZ4K4qhWDC",
+	"b01VZtqHS5YKXlC+bhjfW7FT4ZYEbQ+hm20jQeWDIoeRoAiTh3tUCZS7hBSEjAX5UXTaAdsolRRJ1GMJ",
+	"9qDofu4Ik4IvsB4HELlCpiipLf1sQ3xMtoiCK7EhrVkG4gBY9cognLss+fMrLvETttNZtT7uxbdJ/nAF",
+	"EvIS2WG1ibIaNCScC2LDRkg9dE6f1w7IqoOySu9Zil8QCOhpyjZ/haowboZsaej0qOogf/t+nXq+WQhn",
+	"IU6WBcHU1XH13gZJW7wQcHK+D69M10NG6pd4NJLjFYwH1F51BTOwEZ0Gwh66hA/SIs2zoQhORRGcO1sS",
+	"a6rKCoheo5SHZSTYpWqqiLDBoOqy8unj6bnWFUdIS0OLI621aOsfVeMWQHhrhDidYmWVXnz6g3aDNwL2",
+	"uHiDfYM7lwH9pmKshzG58TJq2sxoCxMPFAnqqZaU+ztlV5tnyF1Kdeuq7UK6CZbVFl8vThlfDCMIyJXb",
+	"vXHqvDzHUtRo2zY3SpFw8obpLc0NfuchkrSl2WMayAkTTFgiVE6BUmylQLarySwtoHDPRQRufo6oFWuj",
+	"JPogOJzgZhsQCyCbiRR7pYOU+HiJbHrBf5sz8VUG9l1Tq5hdhi30oLea+MzgW7kO8EJl4GNAr/V/mSSh",
+	"TLNAl+hDw6ms3Tbns5+qRL5u44kV1raFesygDlRYUwsiajTruBtrB1T2rPgsIy8YdTLv4ZrXllyAo1d+",
+	"3LaJhWMk2z6tPifFVlb1fI7f6HOrmdMIHTV/reGjcE80flupY/HchwsIgPNxZZOb5/6xlWge+kkrnlXv",
+	"4828JjF+vR1xV7mHu3uVhk8FDJQlwqp/rXa/Fiv4P1IjWKcFvE8SPq2AeEd/epVMmN0N1VBC6j3iieRA",
+	"N2BZ60eXZ7gJ+N2yU/6KJDWonqXbxtFIp4Ag1eLkrlBH49Hw90IFFqKMTVCteO1shDdXaSuX3bd43Epd",
+	"3P2Ytddyr3IWVWgKk7dVodZQeAIyvdUCFgecnqyLowbGX9xkq8MKUO/0HxdIoIyH5DavtYdiZdM9F8Hd",
+	"y5ash3nzBt2+80Lp6i0CRiNkhFhQD9Gqxu9avuIXtgN2xoAAnCr6DXD4qaInFigCQgKj1XMPrsUw83uH",
+	"2NLD65cokF843VYcZ4iiBgccGAuELJ+ccihi/TLekU+c3kmn/uvHjbj9vT9q8e7JTuFXDgIiUMxkWOiw",
+	"vgSb+hMsrnepNf79N8NqfpmtsljBpB67YoBttZY7G2NODd+ZQfcX1fqXbfO8/8yvTTF8WtVW7b3Jy4SX",
+	"IjbxE710YLvsyHoK/nVKUjEtLDnMAGGAtvGjSKkawGwy8dn9z8jPLkyQ5lD6bGYocH1IB0DgWMdWipNq",
+	"WqyXeZXaq4oq94EzM5bi4qvzhU6riqe0zqCFMVEOanmlirU686rXbIrMM/jPN4L4N6GQUITP5pXFaWDa",
+	"eKC3YvHQsrlwLpcr0pxrcgVDSMmZYNEvvUk+xZaLXCgranV+ii+wbZ3U/tzUGMha1Nj3pwLCg8/dhLSI",
+	"RBOEARBiSIONBCRDBFNeWmlDf8Yb72swy+rGpUPLOlYQaK3c+3qvhFM+anVWjVP2Ik8oJ5JHpX1z4+qP",
+	"BmMfBL2vfnmABA/MEt9BRRsEKrdd297eEr6rqmjvGetPYqeOtdZQMhPFW+rbyLLONiDuXMYiT/jXVE+u",
+	"+D6lvN+b3C/psZ9jkmZRIFp5xRpDEPADo5Fk4mrseak0fGmaiqWyUQdf4joyGqmKFoOOU3V+7kNQ+b3w",
+	"KQDmadGnSy6sHHup/V3+mokuNplDK/X5lRM7ad2ajaVVVRroHcxsOCW3QUBcuWxIPNunN4lWqlpxk4SR",
+	"zUbdwzNQaFdtERw2TkJT+97NeQYKJSoVFK7yQ+0BAr5GEN8r9b1heSq6NkbOl1RWwDSyhfqCN2aWdPb7",
+	"8Aw9u82vDg5WaoKsYo1FpAAKb8VNStkRy24JY5pP48d+XloEibDIMZUOlroHSaTO08DTodafTikbmlT8",
+	"qHakfbohfScdz30yeVyo/FJMIjSev3Tzj+S/pHd9hotaVDzvgnTpsZWqpGkXnhWrxNybdlkJFuxAnzxe",
+	"mpn3XrVMhaQCZ3YsumyuyvlEPVryJy+frpdRLixjVc4S8Gl4pTmJx/CL8+aXUHb/DQtIZMXUZmft0w6U",
+	"ZTAoEFNpmqowe8Bisu/AX4NhM8xh9Fk1aMRZOWCAywr37hoFdISUIeljaWlsgLb4lAQVicLuW5aU0E45",
+	"djDmfBzYCrs8ZdfDT+B6gLfLlBsrPAcZUC+ROHupqfL7wRi/PRh7RRSA0VvCiBi9JZqMRmJ1IzwsE6/E",
+	"/oQMaNJe9idZ2yWAsNSZl2DCSKUuJ6zfk7k/68p9Iy8q197vPn9TENylXbDCzULdxKx2ThOKxeyWuaSp",
+	"OdxfEx9nvHfR3qCM+OjljMoTBJrxVsTsiwX5CNR9JqkUyxjg/93UBBSYyTp1/U+N5BDikRfpbkeIPml5",
+	"0Qgqt3+vP5+Rx2JcF0PNlMWYumYgTs//FMkwmV96Kv4pu0eCYEzfc2QgLzQCNJuWcz0x+iw4St7G05QI",
+	"Gu8fgKGd1F2aog3OYZyWxJEYB0xDuLc0X5CVMF4aWXF+mfBVMa3SCeGhU6316nymocQy03dHSJ7NIZ4K",
+	"cJAju5L2zOKxkrSNvA6YcZ68jbKCrIKMcvMYrkSDPLysi5Fnbu2nF1PF4PbNo9T0JW8gx5dvuVR3otbi",
+	"YI32USEC7eYxz4ExTzx/1gyjW0+4tuyATUcMf7amUjoHgVY1dIsVgVQt6qUfpjHMTM2HOhIwZ2j19Rb0",
+	"bu6AucMhD8dP80HWJvM7xT0+R52fU9b3MhT71EvOJp43cWpozdPxNnuK/ZLsRUtU8qHOgMUM168wFKkc",
+	"qJz/zhSP0AXQIMluzHJLUI6PSvkQTnH+/Yj5VLZWLjXhjfgD/G8+fBhrA2GR43Rh4ZTcW8S/sIwh8UyA",
+	"BBCE2kkiASIrkj3Og/jGYjKD2mHe3LA34YznDv3BaqzLLiAS7F+FCVS6iscJYtRwKoGS7xGNJOgwAWsb",
+	"Zyjwqc99GDRYCAAz3t2EFN7Y/enXGzLP4AUgnHF0SAHjTILoQwxe/Sj3vrlRRHykDhKNZUaXglVSnYr1",
+	"ZQb0CGOKtSnyM9xJPE9KcdHfSX1UdxCwKzCvL68a/CSbTs0rvfjYoALwPbkusW1VT7VTi4+W72XTYGJu",
+	"LAuw7ERHhwlz1aJhn8yYmohkNyhYEGqLYM+DsUfjvdKDOxFKrFV39KSM+R70GbjWvTEiqqtl1qA1h22B",
+	"BX/08X1kyl2hSkmvyuOKni3EhkqPXL7gh4bok+msU2y7lwV22GTZabZZPajTiW5tnY1LrU+kA46bk8Qj",
+	"DMircp1XurMj2wUVkAIDMnKuYVBVNQ0UnIBiiJtkKE9XZAMnfXPry3kO/UYz186FyMdpc/VzMzWScHWp",
+	"/2mC7+5k1vWJ/S4TP4jWmqOVl9xAqNBnpjCobbQidEK4NSCdhFPMk1OpqfEfpDuT45Y9prFjJb09K1o9",
+	"eXOnHG9E5DRnYUcBdXaw+tpG3vIBkucQRvgm7jIaVK+mYIyJjdOfpObxKJGWNXw+6IeAfwSK3uhuhLp6",
+	"kK0dp9iJVpkWirXeBsCAfsixiOWyDYTUjwXnEN3+yATJmhEf/OotJv9HvDOC8jbi/d++4EYfvstTCN9S",
+	"Xc6Y4ZC0E4BR5tUML+DqVZol7XuOdoDn05znKIcyFj1HMcC87oBE9WS60JeLYO3pmC4RVLEN/pKK6Fd1",
+	"BbfprlFqWJKKQWMpu/3ozZsP1+FUJSoc6G/eELwD0JLIpI17l/o24cvCgB6ZY+R7in2kub13cH4f2bPL",
+	"CearLCVwKM5Ftcr1tL6zZteoC0OipzyFcdgoXGS+CpN4PRnAhcTbZeo8stasYKT5vFZN9efwDmfkn9Xt",
+	"zgWD3Q6HW7DYjI03DnB1O3FWsaqh2EsvG3PscAilojSmL5dw11lAj1F9+64gy772jbrDOTMX+oFfYzPp",
+	"U5u4WGmmCyt9qBv1vGKVO+nUVupjo4rob8Bzl27YPia60qWGaTWlX71sFV8A/Fq7k6q2xe+yuSzokxmN",
+	"Ne9DNsr48TS28TfvrgFfXXBvpN82tVZbRBYXZ3NYT5W9rXooYO2x4ro4EhzMsmpG3+hk7l7YcuYWXRhv",
+	"AUa34qLX7V1RHMevk2uNm95xc9m32QXs2vZ2In6QsZ0OgLdXjnCa/mrExWh/AvsI8mAwPslX7JvYpJBF",
+	"HM6sg1JkuGEyTcUEaTMLaFJh1ZrLUigBfmCpM7fWW7m1AwfCQMuImX4z5gp0MEO/UFZZaj11i18Q2xo3",
+	"qBbclx++GGIMWsIHRA29gBLoP4La88eCCfR9ZNtPBW8qs4n8zk+IY+jjKEB0BTnhTJWdvWe5QaU7vwWf",
+	"QlN730AaJmbhA+bgWAftX8RK6ik2lTLyOz9vRt0zlPYdbye9SWdF7aY+hkxvXw/esLU7F/R86QWOaOrZ",
+	"MgUTtd6fogIb9q5rzVk9it6OuQWb6QqGCxRNQ+MtOnXjPGJYmv7573OhTFrLNHv9FMeO0ihpfrgtAGIX",
+	"AfKTM6khLmuwuXSsmyW9OMnIFH1AO3B84xdARUlGeUxRaBZ90qUKK1R7kmkV6S2S4XySPKG++rFVe6+q",
+	"cvdGDe1uAqnpp2VRWQaVVFoKEZ+1D/tH8qGDJWI7qFbkLdU3ihIDF44iIAz+GsTghF4cdNVwm3EpdRgC",
+	"hFLDMgK58mmkmYi1Bss8Y0nYnhNnOhrZbO+ogkvjUC+qSAsAA2qhOMLnacnTuDoFYJpRCYSMsvie1vwv",
+	"qzZNuQG1E4O6AXfRYIWy6FlFVrxpnl0ZfYkD/Gv6CBherbRqkbYf43LxhZmS5m+4wdmjcn5buvSIhXtU",
+	"HOHjYsrVUnOotfU8Udb7MK7v4Em6JLcAIWavSnBz1PpIsTTeXTUO0q9YxehMXFLYyCpg0imjZ9HXOV9f",
+	"qm+HvJlzK/yGgyaYdgGwj9Jl79iTmcmY8AD95ugD/aQYZet153jiDcje/36v17meOjlllldcG67W1HKv",
+	"3XlFnlfn3wU9h8OIBHFeJPPk8RuXIYL3N0OpwN6Nys7T9HHT/o5SN8ZK0gq31p94SGbZhAfBGRSmB9YB",
+	"DJwnilQybu/viPSRDfaZHyIXPPxGeWGsgGr9VAsfI9EZHcEf3oh/K1EpbaGSX5lPqfx7+bcJ8nJL5QLz",
+	"JjfDHrAjVr0t1TOTNReIlSnpbmFQXUN2+yFcuPhHp2XbLjAsvbq0yr5O33mGcYlNwJhjMz3PdsEJCoFY",
+	"S09jjPJgLMXX9gqz9ig4a5VDvz0lrvDo5pF+HOQOGhgWjsq8EOSl7Yl6aTrxD9tYqLWfXfpT+iWb7fjH",
+	"9Ft5+pGF4kltiSVgxBClIB53goj9dWYEy3kGoPIXGx+EMENcCNez3i+I4arbQz6WTbmK2Tslqx9qohpZ",
+	"jtCh9IYILqEqIri382K/NRa53wHI9VEMgYmYGzFQGkv25G2e0F9iwpUraABaMRRuj1BWXjXKgukZTiWs",
+	"vT09M9iZu3Hla4nnpTJHca2bBnM+gEOMYGD0GcwBDrvHylpz7r27wVsZ3s9fxzJPUgSVQBw6ZBLsWHdJ",
+	"odxs1lYfH4blklZ7Qb62O2jyJW5C9aTsbVxbOzvY6SJZ0lRTn9XSD48xlji1yXOY9YrfJntjn1XcUTrX",
+	"XTiAIIHWAe2CxJtBPXVvkadFUu5VMMBfuU1Wrkfu96r1saq2h2zFCAMxB5GKdbFcBOZDgcA77woeFIXA",
+	"Bg2FAQ6YTYl695LkoI84bTpY/ZArfy9ChMngd6Ie3bxF+B54OyO9eujv4rx6UtrvdpOeud/TC5xk645j",
+	"4mPCRtxmUlo3rAoV85MCexGM+r1s6laFu10cZRv+hQ7D/P0M+vjK9Wu7yRpA3upr7dRmeMTvbgJdmtMk",
+	"x1S8cIZFHG+nwRqveStflme8t/6D6BeIKIllb3HXi83Uy2VE6/m3C6Ajq3FdWMxFJjYR/cMa9Cw+JukC",
+	"0V2cEC7XWKv4qvAyHHAuRLBkOMuIopA7urwx5+3B2BK1DgDfxUlWlCMJj1aRLmvXdIWabcsTyQsYfToH",
+	"U2Y2nrGlK6TjUii/JF2pkl458jkrpSE9WVWgJsEkEU+8FE75SJRBVCLojz8FCxZYtX3dZPVYUK2vHepi",
+	"PiyDaapY+5WtXTu94yvKPZtRPQmHFprhJ6FV0j/nHsUL+k5BcoAwT2cXiyShWB5M0+Su/NIg8m/Fhsuj",
+	"4QofV2vyW2IzLLvLeH7LGkrfyKQ7ZyK9mm6A5ZnilF48ZTGqAbLbEChLARP5bBoe2LPwJDuY5KOfmkXm",
+	"4JUO2q8ZECf1lcAehat/xNXDuFUDlY/D2YgWykbs1M1QSQIg88SHU0IeJBsoraxsxF7VzbBuDEoHXHlb",
+	"sv+u9V5tZXQdhP8DROzBWK+D/Yko7ZNVKklV+G76S+rwnE8AQw+v38Ua+Ks9AraPa2AjzwtWQKNPspls",
+	"yMzFr/xdDw1eVqgveVtfSvrQvbysMVIt+yT/gWEy1WgUZUksuUx3VsnzVj0p3U/ESMvvmgYd933UM6jo",
+	"rqc/Dj/EnjwUQyP9hBCdgnniabTRwfcGWJqsvLpiKHXQztw6DXRWntsYKppj8HPWpTgcA9uX6Zc30/ku",
+	"L5m7t1rzMVclz39+wlIIlZlF8FEl0LkQJRohW3eSdyDGMRj+KnlMU9D8SEWw5FnhshIm/KMyJGuu51/g",
+	"U2CD2WOti/ndSs1TFXwDDxFoyxhuP1yM8+IQREFpyn8c0ZBi4Iu8RkR0srhKLn6X85S38kldlPbbcy/r",
+	"JUh80FAz7WtADbYOc9LDK16ibAYJZEYwEqh8CYeymC1Ikgt25xg2WHwyonMEWSFELJRuUb7PDoj8gl5a",
+	"n+Uj9C5cpzzc+Ipwj9aYCwtyCd3oNK/HSHe+UxlURF3PIDZFOkCYYMoCUK4BNOEtkCoS/wokwWGujKCC",
+	"4strOx7livxjGNUXks09TuVe71ZkNfZc6+OX8CyEQOZJ7eGjXxukA9HzZW0yjs01uqFplS4ACtfQen2Y",
+	"aqmbh2sBFik9wfOVxEw9PHOSOFxl7ZG7DpNx0vGUvGu1FyfZtko7sQuar1PNYenhBGvxA8/gGE+k5Q3F",
+	"RZ0npIpRCkQxwVJltWMlhjKv6AYFiSbRol7xB0XYoebIgcaCXi7R/ieXOm3Lo5k6uD8go+caEkxCkS1D",
+	"tVq+RPylcz6aPBflhYdJL1FILuGPpJzGO5y8MmfkfYu2C0QRai0O9VNehJXQoTzurFSO0MCFW3ilQIOY",
+	"aiLzvyxekyX8hu8vsmkiyaFV0nFQVrJJwzx0bG1T0J9WkM950+1P82+wcYYJxR98u19nkg6Ss82dZJt0",
+	"fzAhJ3K5WaWwxFYlb5s+5Tvca5TVB6cfOJNAEdvduGjbYc0h/IVsP+dP4SXY8cF9g4yVz6OAjrEpAyFf",
+	"f2cKvzZc5aNVYIxxvXXmKCo4qaBoba2POWXzFFdKRw5Ts+85esK9T91JnfsQt3+knOGpKC5UhqJn2USm",
+	"vF5VW6WNtVa1rGEVv4euYfSImsSAejAWSD6e8U3utqX7lXTJfpvH3D/a5xNBSFwtcRhFAf5BMo64b4MF",
+	"JUGjBeUGo8Ow6W2nnaBk7ZGXcsWV6eSTctv71xMWeQc1agOpxJS8LnzMW2TMqFW7nhSXxb1eCHNOjW76",
+	"A3s44Huw5ncdZzZps0k4AMCcBGvShjv7ePIIkiD9KAXdSd+E6lhZFCYsKuC8sYAWFN2U1SOgbzY9Zod8",
+	"L5AfC95JpB3HgA8lwqd25dEqVSVTCZA9hsD+lbw9ImQMHqfr71HsOwvVz4gRBv7uHkVl60MkyQHaZ5M7",
+	"u+jKseb6KND5SF02+hh07Oj5AghI+4gc3xv02mpzTZzIPY9B2LvynFuXGjRLUFktUjxiTdjNwx6Lj0MX",
+	"ASOPSRHRfQofm6WB7NRrWOLnUEB2eFWF9z8jZMNoDy5XRdfl+Obh+gn6sptP1IIhT8CxOA9lLeX9XnEc",
+	"hfuTqffq5ZRf5ItblssNfQHXHJvGHTdnHfOLIPNkzHRfO2JL0kZU6OYjeNrkciiSBwwvIKqwIz2wCDDf",
+	"86ap8uuIqW9KJXO4LKTaCfh9QJggAfWnqhKB1eIFoSjQ/KMsJA2+tEnSUBQgMi1HKpqpBrDAxmDKnfM1",
+	"lEyXVzBzD9b8pIbwwKCO0J9uJeSfukXQIpGDGDgxrqea1HS8t92p43MxLqZDb2vCgjYGmVNuEiBlDfFm",
+	"KYV176TmG4qZ8+NhYuQSBzubGkYZ3dgpGtwGZ7A46e4zWzcM97I53MEn0tlseYaegqAO+RyueLrfE1Do",
+	"3uLDA88gzstShxtk6/jxhBsJ4UrgB0J0gqaebYQb79T+KfXEVm0fq4eHhzgjaUjlxXhOjHwfJlWz8w3j",
+	"upiL0n4jUrpiGABtRrrA3wijH8VvPuqrmAI3GOgMQUHdYNH3KojKgHVoH5Q0RnfO+Zru8vFVUfq4s7M/",
+	"h7NrH93iiLjY9NwvB6X4nXWXqA8+/xyePux3IuqjNeAX9kQRgBLT+r7z4miCrtWoJ9VsRCutbBrVRIMF",
+	"9JpHqr27EXIPyPpIBPTKCflj7R6F80q1G0HnHoSKHoXbdw0CB/F10A534TtEfptSoJ8UDAiewhwTBYTa",
+	"1MCcwhSUw9c02GfoTMA2+HOar087z+MrEoVBISRZuzgp5qqFlV49olrZz3dkT8JS4tzRU+IxyNcDgTlQ",
+	"BvE+N8IHJFxYT4sApR4dX88RKAxytOZA3u5CN6eJPT37wiSt7UpF4JHYTXpMSbk/fTHzRlolt5fLx3y+",
+	"ED0Eld9LMUyX9t/92+NElUOQH8wtQD25KOzZJDOdYgaTMYCkmeu/3K8ze570aNV1cNE/juoK7Js6mKeb",
+	"GGCmcBrUvO0j+iMEyBpw7Lp6LWBulqsqUH2WDqu0nKfXMmF+aDDw33jnuZOxXmkXYzrPRyWPFS5c/6zz",
+	"hRWLmM6J+3FhBtheaT+PSE11OGcOyoXnzsCDuahQeCqqTAxtix6+D0G4KOk6O8/0+Vd67muk8gDd3Pnt",
+	"oPEpgpSScon9QepgqdFd/kGO38Sxveb5bdBJV78EQr6GMEd6tXWms/PZn+/xqTmWHTwP12js8abnUjjh",
+	"MFyQbQBLR0cn4PhibkXNA5n7472gj92E7TTVzk2J71TQD6lQ1wBTCi4N31koYbytOL9uTKSKUKDO6l7f",
+	"I88E3KZwLJBynielFQBYOyjImK/8ED4y2jL5KuSE45ENOhe8geymA2s00MF1l1R3OC168enXiD9M1feG",
+	"wbouyPz/S53K/sS45lSwOqcsKY8YI3iMqCQoO/HwfFYNohCgkGDZsfxeKf2O9Rp+kLiNXZBq9Y4LakKg",
+	"w2JE4Y4rEGHqHBBP7s9du/XWdDsecXTr3doAoH2FeLeuhetdGy8uslJ5zVK8+dkSqb3v8W6UgR4DXo2L",
+	"KZTwlV6CKSrCM9p5KzFNVlfoqbZBXMgTNY2HBV0PU2zWBVjhFb7cY+TJurvgtWsbOkzrn9R230jn1jhU",
+	"6p/Upw1lRU3Or1UIH+WVrbW0t63zko0k4b9jHLtXUylbbge09amVWmrhrZJ+cbHHb2TdvPexjCBbAmLx",
+	"bE5SClGAMhqya6zxHTE4IFmjVRiKBTdH7O46yVYNS2RZSV+L/Csn8DRTGGTebg+z/RrbfYbZDlUEwGw/",
+	"qeYw8IR23uPQIOqJfzzUjYrVB5s6ZqJ4UpAXcK7hZ17AuPYeLZtnJXVaWz/JWZPmj/TY8+o0hy0AGe+D",
+	"cw4drngK8pTPfcVbBopkrtuDtGU9A+oinkyTDD/gHQcKXsh7GFuOnac01KYJPYrlGijF+TFlem8mxezC",
+	"qxdIXXpSwOvWqt7yhOFbIfUNj9IoSr5uUXis89vwVPhLN0g26g/+pdbp/aA2REBzMzPVx/b1pVgfWxtf",
+	"gEstv54h5/gXqGWZJzMPzNxPPmGO93pfxNyGZWxkDSjpu7CJ7BNzhjQybNHQ2YMP5fJ9d7lIy2GEV+/N",
+	"lBf94rjqva33DGksw3UK0ZhYoYFH8H0IkSxzLEHuguktaCAHPEBRy9DtR/EmQfxTtTbgibh0+1P/vNQ3",
+	"FiXyIcRwct+bcIysz7TlRBZ04gjyGbAFxQAFzH9WuxeHxIt41LcYfC0WcAnqUdU1XhCV28Q/14WLlrKm",
+	"SuEGSNkBNQQ5PmOIK9K7nJR8qhFQMVkQ0DHY9oGmU1of03/7A/MkHfaX+A4wgHPfUE3fYScKqmksu8En",
+	"NB3RXKawvZBiL21Q44lZgag8kegu+sahfseUrgg4Zh2/KUKrrxyCdffGAkQKj/Da0iGOnsp6ebk/7HLm",
+	"OEvnK3coRa2WCckpqecqVMCFjGVL4HyBdxDLUHCr7NmpuBosyeFgJoFQCAKoYX4fw98aJQF0/xS/l0/H",
+	"C+dlrujs/djkta7QymJDh1GAai3a+kfVuPmgITaY1maTJChbkjSVZcn/i6aaqGwS96hWJqhv5ETFOHCf",
+	"M7uu2iR+PPpZuZN1OWuGtNov+97X+OzKauBSV9uaIzwWrr50YfQVXD5WwvHUHwfmgIWZkygyBTcGMaD4",
+	"qfJyfZ1GO6b+JGKAZ2/Q27KtWc6LgSTui3LCGwjxO6W90qM9+Kwija1V83lKf3a+vkSrPCby340WwUPp",
+	"HsKvFPUSh9oF6icnuaRyebYNcXlix9KQpt++U2FxtGWmJfGzdX5BOfc787C79doWsGGFHomqPhzChZSK",
+	"0UCRZ04Bs10MrC5D39EKFaB3SW5R8QsG4poSdaxHMluy2Nt8RsrL8k5xKQHPO5tK118/bNAj6sUb67uT",
+	"8eabQrx9fAY1yQMF/WGHfJFN8yfOB/ADphi58EB+DJLlDinA0bjH+MHLivTvO9tQeRTGVWpN1y7IXu7a",
+	"oR90tK0K8alVwS6uVje1wE2w0X20tVBrF2Ijpd1OufD3foRASzH45hf49Yd+ULOs0AmR3uDSxA+l17Oe",
+	"T/o5HnfmI03T1QtEUWw/AJFqEv8ZNtWXU6K+D0o9ZGw4Vv3AXH6seBiOtmB0HI1yb5FqHx3bm2AUh78R",
+	"sH0EzdRbByCQQiwovDTzROrfHHqx/9So3dRIYRJopyUXHlJYpmh+Oqw2iStvxvurSFl4/T5GLlf7gFXS",
+	"N0IfW0zkX2E+fiZvdGdSNpHUkHKxETuTaHcvCC2f5tetKKoynx3Dph326XDsovQc3+uGDS+KzFtNTuKe",
+	"Al4bcaqdN/bGUJlMVZ7iGVZkhnYx7jEGstiLbKYU6X2KSPgdYi2Xi5wHUMfOxa4UpzEV3h0PrqrLw2vf",
+	"/K740x9+t+gE6j+Qmksv850l9GuPK2eq7pajLS3CW58fbQnm0Vd6UTXo4VT+Q16LBlAMWfxDXok+TlAC",
+	"3lRweDriRB6x67w3YPhU7lEcpd3JI1RRbQ5wNKdSq5YcZPYGpAAQkdzJSjS1Pg9gtHTBUVNg5EPEqsee",
+	"dbptuuO8NNIUxEGw6+vNsDIIhEVi2gAiFpass0cY9wvW2bSchbtONTzaumAQr8Iduij099nfqY6kPym9",
+	"XQdVXP5sZ4+KY//rE+wyQLGxmFzHggjuE7EFTUKb6yOCVDKs8yBc1MqrgzqHbBVXXu0L303joMFzkvi9",
+	"PCv3lec3rBRaXSHtClmMav8Ytk/tlU3MBcgiLS7dTz81iFKXInnNk3gjAOlq6+MRHWeH/5e8r21u2+ba",
+	"/Csczc6knaEtO4lzt/GHncR53aSJN3HreTab9UAiJKGiCN0EaFWPJ/99B+ccgKAEUpRMRWnvL21skwAI",
+	"HBwcnJfrgtoKnoGeGohq4Dxc2SfHx3a0uxT3SZyrqwndYtZLcl3FYsqWoCoANTxKZLQW8iUW/lXgvnCp",
+	"2UxYFus1abIJMloMp2VE1a8QDSNh1iXjOCcnH3JLfzk1y+YEzAalxWpM2kuMmoS/o23CFFSP2Xo4FEQ7",
+	"YDcZQVkMg0JWndsTliUPlPVxYz1soWPyOFj3GODyxn9nIv0rMa8cECnT1ni3jJSbjW9zSJiG7nFEXJHa",
+	"dJkr5kp2o4ZCKbgG4s/zVHBkO8nH3P00LkSaSo2bfyILxc3k32AGe16mmNwMWJZ4PyaCzST8ZiSQ/nSY",
+	"Mz2c3Awky9t99I7lLP5XX3h4N1XR2OYocZtmR5wCylWvzzs0HX2chzPVqeZrm+7jXiLUvNAhhYXn0xz4",
+	"iM2veK6iRCgoT3+KlyklEr4dEsQILzZbAHnlTGQ3RV1UG0ztSIn/5tb9BS/UVPuEuJI0QKgFw/JbGTSd",
+	"ZqvKQjeh5+RFigB4FVXvQMWDLS4yXoMwv6UptitUHsk2pdbieFAgYie6njziJAT3QL7cJTOs9ULePxmj",
+	"PcdINxkOrpXQdP2eJXL3+WoXUTAztxZOcJlm4KhGxkoZDcx0IgKFRcqkhIMHCu0RpitHUGkZgeciZUkC",
+	"xwm6LYkGcSr0jdmuPYt6FQjRBs+PIkvk8fWE7WRmmpd739YiyNiaCNs9fyAn7DvKhQ9ceQcc7wpeni3l",
+	"qNo58bNskQMS6iiAVgZ+BqQwpqabvp4Iao/fYdr71hNA74NUIuZfGNq1IbaJfy+LxNBXUL0k2Qu+CGaR",
+	"t0CBdah43+JenbPBI4dB9ECbNl6MJ+HjoaskRjBSGxPDgnb/kIEbYV1PjUY3gwoeg90SxWYUazNRx9cT",
+	"uROCNdir37YLiwLebIg8oEQUp6sToeiHcQhQS7R3PxgpC94NlRZpatF34ggObAIUQJAQwACxG5V5RLtu",
+	"thFzAN4xBx6FbeWNaTFc/q7Z5rKwCtYSvFEnxmbA5iOQhMeSRDt2N7gebboB+YzfQQI5c5H1yjtW+K88",
+	"86KkAgo0XccyjpMXuEQrhLKy34YL48GV8SwqgaE25IXQyCq3M/pcO4KQBm8VxQNtWIbxeJpuLo5Uio05",
+	"Vj+FTnnMyYN4OgoM6TIfy8wG/ty28kQ9eBqZYe6UZ4/53yE3B3l7WZq6WuW4xFQHoLxS8QdFhoX4v8tD",
+	"AHgMgI2JIEDQX+b8xfOUDTnBW0EvwU62gVirVeEVfl17fFgkyd30+Yz9RfWxT8+84uaQfl9HgzZtQOY7",
+	"srqBd9HsF7p/GNmGZxA0d4R1mMqHC5n5muzveG7QbCIca0nORYlBgaNjF+W7nQKoQx6t7GVstXaTfrad",
+	"usUZjQiWBxHjIGcRyjkJ4Zucb1DhkvLkRobgiULL6PV3r9W8Zrvplg52SYi3yQxHZOMggtWWNmQXd8S0",
+	"BYPyR7PGlovyhumGA5+paJELbQ7ABCFTRjKfmVd6CdP8SIsZ3xhP8I4Y2yN97Nf6CX0vVMDuX+AfW2d/",
+	"eKuzyUtmmw6PKZ2GsvimDTwaAJW/UzAf34xd6+ERZZon7wltYbVmYMHS6VFeJpzgqaW41ilChWr+tKwq",
+	"RxBIPhQJVw4dJ9JSRgOWpOs8ryJbpXPcqRy5ZSwA5MZ22eTFDOKkDlMxjyPwCoPZbX62UKUMiF0p9z/D",
+	"h4zUw8TZu6LwmFtUAXjxCLksx3g+27JnKGzzjjmjIlNwnEPD9OMNBB3xN0G1aV4/umV5xiCS8cV81jOo",
+	"kblmywts8JotX1Ob9MurCc9e20ZXPdnXcM3f2ZF9zfmUSn7tt81wM0MQYoGXp0mBITlIioWTp8iC1xJq",
+	"rn0Gl+1/dQObLSb+XXDK48eUk0q4j2l+7LrbJeBnd+e1K6nY4sAJMhi13yCrIbEazQQj+z0TFfcWsB2l",
+	"g81uKqHV8bWtSdjBU2VuMzBBE5nyNyJLlJ2oFcN+0yHj2FdWavwRowYr/dscPSUYd9grskL1Ahh9ASW2",
+	"yJoyR6ScWpQxKFws9SvoGMXb16d/XGS/Q/V2EOBajnOuVHuPqeUcDGdhE0GzUNGAQ6WvmwcsFtjGN1uu",
+	"9XpfFoe0OtfQxxSApwLs9XIMrklEbXJVflAzOGQZ0S54jW2G6UNAbtsjrmlwB02kqmHBSThLlU1PKI9K",
+	"cjuDY1RFVYxCrHyz7lMHpDXiSoHW8Ov9BdtY+E4eqGMc5A5b1Dq6cZMG+auXxCqpyzsnSMnauZ/Lhaqr",
+	"MyKg4HYKfbL8JBfB4hGqQtlsFbgnYxxWeGWhn3Deu1EyZtARS0HfwA7G2nQG16gwweNKVi8wdLp8C52L",
+	"WaVuvAYo1GwYsLbCobMtIKKR4bImM2TGlmTW4Z0dvBZH/JZnhMyNuGmJ5NZTDvnbNozCAHcg0zUsJ3Wc",
+	"Ii7BRctoxrneosyxGwjr1pYlyaxNM7HFvHZtvNkNShfSLhBv1RZ2wU6kDovSCGtlK61ebuj3llKi4YNe",
+	"/jXkLhdg35+1ozEE5ufGL3ljR7QVVGLClg/w3DqPENO5DCNhDlsmIzI+AkGpbblEtmZNKTEHAuaUo7Zy",
+	"MPpEedZ2C26iOnEOhvUci07YXBqW85pu2lvhtgBfXn2sTEbAajeHW+Aw5SwHMCcoVsaDrVKz7mvw4IHg",
+	"wVyD+gSDpfW5WGqUSoXyv9aXgdtNGhgDEES5ITiq9i1HUaqBylgePXkSKKaWSt/Uk+DAn8O8Wo6HbxXG",
+	"bvX12iUkm1yzQcpjbKVSnZCKmQjjY+R8VhMul3DpoHQafIwjUACUgCDzFgZ2zWkKkMuY3imzcLIl/ysU",
+	"eLIgA1OBKDozDNY4G0yxpTrHihNiFDCGcMZmHJ0ZALbDFFL9x168QtDv2q45RYmu+F96o+jd8lyJEA9X",
+	"1SseRyfrOa/rIb068932QhstXt3K63rCtCCykazhqLNIjk/dDKGbi9YAY0mw5pgQClVYWRJVQ/jAMQY1",
+	"s8cReorRTpqJNBUzrnOuYgvREU1FCuSZKgY0auU/FTEgoTZ9jFOuooSPc25eRlb4IUt5lliS+OPoZZ5L",
+	"Armc53KQ8lmUyGExM6sY/fTp1UX06+Ozf/1M2GlsZiedpwl9mdJSJngm2A9zjkEj5WbIx/+XiAt4hlci",
+	"TD/r/fb2Cgu1tbHBeq/wptHzZKF3cnx6fGLJodhc9J72Hh2fHD8C5gM9AQnss7noI6wf/DzmcH8xChtQ",
+	"9d4mvae990Lp5/QMFJ7NZUbYdQ9PTuoE2T3Xt++CkT1iROPc/M4lTikIobI4Q70rYzJja9GAK5Fwd/uP",
+	"o4wvfBgFzcbgrMPee1/NSSlV4PN+Y1NODx326y7kfOm+J8rkAqViOOGUJT00DwA0WOj7vsWV5ezfGVH5",
+	"ZnrVEuGKw9//CR9wUzBnOZtxgIt7+iWgHxktAfiAe0/xsmvzIm3aX6k40AmIag3KssqAzi+BeM7XtTV4",
+	"uK4+3pZKjaDSCP1RoZ8YXSrzQtszgfxDGDDO8KZ7z9W6pKojgMQMdWOGNOV87s6OnMMf1DlFs1V0dvII",
+	"fRlmi5ozy5L5Mp/Bt3alhywd9ocFnmPhxb1g6fCi0IqWhCv9nDhchtJc19GDOp+nYggv9f8kQkf+F5vN",
+	"8X43YIrfgFJE6PqHD83kzTViD/+rROg/sTXF8NPp4wqc9KlfVn16EvdylogCQcYfPqlgDJ9SKnzv6cnx",
+	"v775wtNoyxZaWSr9lVw9I4Pfwpt7wzRs0zUQ1EPPVWm9QlqJLlTEtUNfR4Bec1YCVwDcgnywL6xltinS",
+	"JEFGGoqUaWluaVUxIg9HvRS9KPh9hChlABeIrq+nZls/OTo9PXr4qLcqJeTF+BIWPCxj671/9ahXI4Wn",
+	"xydPqoJ4evzEtMt1ybJ/cvzLugQm/t8fWvZ7bNOXybNfTs7i3kKoCU8c2fzJt3h9xI9OvBGfVkZ8Vrtv",
+	"VscKnXtj/XXDUM+8of7SbpzezH56c1Y/s2fNIz05frjltP7ijdUs0tpgvzquuKe9kSxyaEg5YFeAP3t4",
+	"Ai4jc0e6WbhY1pfGaNjX1nrlRcEPpFY+gPEfVigAHAce4jLfD9h4u7Kzyg5KYBrEXTeWsoUmhfsOFNr/",
+	"RKEA2vPmSEzkUBnFckS/O54lP7fTRsSQ36iQXuMz99BJbMxJnJ4+PDmJe3KgeH7L6BL/5c4ioPTMnYl4",
+	"+0lNHT8xhtItoHjduJyD0zN0C5oGzTaz7xNdY6WJh8ePt2liIrLkRhbaUvcvnL5sbOOx2UB1T5Qb6GHr",
+	"3YCzfqANYTtvOmnhXtfBHngD4TmlMbHAsQ6YqY8trqK5xOHVFPfAOOeLdgLuXPX18v3BIVl2JN4QqIWD",
+	"9+T06MRoeX5rpgJEHcGvwQGHVNsxwfj3UmQEgOJYe/DCbHtNGUl1LcwZ1gEG3//0pu796uP+MfOr2Squ",
+	"/9Oa99EQ/oKIQ6dG7qlFKpNobuCrhTRe/UuMpouxxe1sZkWa+nZKxSYZylQWOTj9AA+Y0DIIERwG6hsE",
+	"rR/HiXOPp5bFrvp8cLfvvNlBBA91+GHfTVsdMikp7A+1wWD0QloyODH5rSBlfn918Cz1gLOhNMDmHJWE",
+	"JApR3cyo1qqUS/RuSDupPS5nMuFp+4Nynkuopm3UJJf00GHugCvmYHmzC5mmLYWDvuhAoul6bxROkfDo",
+	"VvBFR/aYa8+Ikr3ltRMSR3xULyL/m1hkdhaQVT1WEY4RG/IbNWTm0S8nx6exuQecHD+m/59+NUo2S2Ys",
+	"n6JGJc3tWGnKK8Oj4zOj5HwZO4t7c4uk5BCNHjkEo1NgQVXTG4w7PD05PjkFRsU5nXwQPkOa2SpwtHnV",
+	"/d18141j0vGfOsEhKYBdQdCX1oIM834gMaa+m4R4wFPBRw6MmSW3Armn7u3HsJgoSFEuFFIQenlGnCOn",
+	"y7AgmFyzhp4aBeBsYDWwnnNE9bBlWJu3hb1XNu2LT5anfOeNYdnVnSm2eru30g0TcGOMFWvZV664rUUK",
+	"h3wgmbKdNwkVLPkDFZkd1JVPjGUljT1kzxB7JoqXq7AtccUt+T1mWkuOgbwUkmPAyG8jQxAQqo2bvOb6",
+	"wj6zS2TBvdzNAcKSJOdKRQBLT2l9rAxrQWojm4FTHYGQkgJz0FY8iDim+njKJ57xxY/y4a/FLbflJPid",
+	"BBNop4Nqp4w9l3HnmM8k1BqGP9wTADHned/MmGXZCgrCZ51zNvtkH9u4/TT/S/fhbnak4NUtPNE4Juor",
+	"tAPtMHAnIIKPQoI9jpHWrvYkTbsZD2K6AY+f4vktz48UzyCfI9PqHD3a8MMD5RF8rXxMuRj/JYscMIMC",
+	"qwHm/xHijdcE/OQtJyy8rRV7u1XwkfZaKeDH6zGuz5zoQ++3EmYMhBNZYq3jmiBZ40TMVXlZIS2AenIO",
+	"+gKwhgGZb/MKzDYow1lvn1EY035A4kEYx5BSaT7TDDMmnhSOFZJw8z938AMuuWxoY/HDCcuGnW2M6liA",
+	"1N1jfcJoNmyJRI7NjjTmQeL8vMi5ZRfiyiY1l+tg035qrJqcM81fyPGeZP+FJD6vVoJ/2mW/dQaHmcYy",
+	"FWbK511srGdJgvf/c8juiCM2xpgv5BqD5QbJITyzwBK0Yi/M8lRXq3+HpaLfmraPXbI97Z4XcvwH3FZr",
+	"57CLSTPtxKBS0GcCiCf0CxdwgGC+VjbIoNYnby1LITSY8hEQyoS8Y3o4CewKwJz4UXbFyd92V+A8uoQu",
+	"wAB2nrLzKOejQlld9vjkV8zlsiYZAn8gH8FqGk/TrulDigzqvF3FosaUHco8uTCt70kuoO1D6csN+92T",
+	"DnMb70A6cD4j5lfDUrn3iHN9DmYiwHVaxhCRIGYByYbPGm8l4xXnulYyRjLnQ4ZrW6dYX9ln9rgPXR81",
+	"0+3G2U3gqozWmqssRXCNqgVge5FF4P4Cj0nOFtGA6wXn2fqk7qpnw4sx8asR61ajLGPb43J4tXI19qKt",
+	"dfP9S0ZXLVhXwUUbPNC5mCni+FzJAoXipwHnGZbdUfIuJscOlriiDxAmUMU2I7I61r0vKSLNNy6oBaNv",
+	"zCy0Dpr3rx5BJjWLIPRt9ANIchxRFB6SDv9dcMS3x6xDKBqtzzncnGTYpWjh59ZsdDth3ciQjQPAjCFQ",
+	"JqPzdnX24FRFZKuyoNAlVON9By4mRWYkcoZZM/uUHUT4Uxts3vf01C6OJO/1jmzXByqiYcerUHbOtfin",
+	"LHKsKw1c0uKOTZTPmuX6vcVK3IeJgo1va71+x4V5zsfAIokLs5sRUXONXhPW/h3+w17WEp5yhIipLsvL",
+	"LPEW5aDT8xLQ2+3kmHsVCaiR26UlwowoQtydyMYbHyTJ2qgh/Env65wqyfY/qOZrwRUcQPvYcQ749ofc",
+	"bmTEQw1UvoxKPLQHCszK77cBURb6dzpfbtqP10JPjKlrF+2gM3jFpljHAhRTS4Ks4Imx6WZCaTY93E6M",
+	"70JVHTjDjTbWJnC9uj0O5kn/bigT3uj++swR+niDGQmxVKB74OyWquw9YO41dqKQNVnmoweMyJIAYK1r",
+	"qGBQJaGYS8gvQQmIogrtMCOQdWOgxlYHsQqoXoLYNNHn7tXgtQtTl6jMRIp0pkNbu3rP7fMx81p1WTHk",
+	"SQTP0qKmTAJvVYk08y90Z/ZteM8QZ8tuO6bEXWizb/qUmNGwfZ7hE2tfGJK9eZHPEdxkt8Ff0vv7lTv6",
+	"ohqx01KmeCe2JYFdBG/EcAItA8B/efnKWTbliS98ag5o1+YxYM8h3E0jk/8gsZtPJGIM/Ijjr7feWAKM",
+	"rnuy3qDtgzj7oWdg0q3zavlc6UCU3MW1GHQx1GKa866k7yaUJqT0zyKhKapJGbBVnOrzaAX3t62HtyKQ",
+	"asJ5o3cRSFfhoXZZGEN1W51/h3g2EBnLA6QezW6fuDfhzHo9LrCzoxdCzaUSFuGl3m/1rZtMIBqMRzzA",
+	"VHTx+Y+/uWaS+ihDcKmdXSxFQGo+SP0B0sH2oSyo8V2TRN46CAoChDYHjsN4YDoilMZ7Cs0L6frAIw3C",
+	"Q+ZfUP5iS/Ks8AAsTN1+RazprhfpM9cfCcR6H8sEbX8c3XOdHKr9A9VVahuuBMuwXXADZ9WqcRh6feiU",
+	"lHWjF/bSPrPPs8v2UaNA3Ti7c+TaJmOCi9Mh+Ag3rq6937b3/h39a5ML4xOknNN4eu2lbmzkoQMdAMPy",
+	"jnez/cdSJlQNV4PLYY6WBU/TTqc0fL6U83hPR0WNjnmWJOXst7lGsUXjQCxA5ftXvbj3yfzn/RvzrzdB",
+	"NtoQqh8gK2Fct5VjA3Ho26UHEMhbEADE3KV5ljyNFgSCGeqMjvuyuznTmufmyf/35f2nr19evfn65fTo",
+	"7Ovgf/6PXosPrvbMNKUwU3Vf0IdSksVsJQCbugZvzkQuohnLlgjtUDMF+KcK+ImYmVV/cgJkE/jDaQB7",
+	"6Wvbg0wONQ/nCbcyVb/j7YT2TrOCp6QT0VlG0jvO557WsiDjcfS/Ll++jqPLD6/NoXnNB5dxVMxzzNvL",
+	"MEUJmKWzJXrtIDE5treaccGVilyWc548UNFQ5uasPTe/hvzShyfRb8+htbMThJqSWTQXf/FUhfVhzVGR",
+	"Ijt+7fmM3GjNftEQDOGI84RqJjkDjNyQFDvi37WLSUm4s09HD3xendSkrAuX4pXNpJCFBg7ZXMwIlsxy",
+	"tBEwHDp8UPV4KYyYs5jhK8DzHEcTniZGTXh+oYpbX8y6tyqg3uXICkxDdBKKv0hwDphTWm6zrpbyJUXh",
+	"TXMY7iRkXYx2lhyEXm4hFLnsKTZfnejuryau/UPll7ZZYViHjhYYw/2OYbIMPnpck+dOBB649bd0i00S",
+	"EN5U2EDjFekTPbIpycl1DymQqp3ZtlbRv1VYaszmFiR9ACSH+ghijxhCgSRASGA5t746SiXC4uzIvN5q",
+	"lGPJUlvK3TTAr3svP6y9RNqF7BKIi6TLDy3ZJYbCjglLjcmx5CyPMVw1WML/O1RAYbF16fN7yov+7Bhb",
+	"91JDha3/sLnRLqTr8Py7S4+mJnfNpEDDolko+nfl7ahV5oS/2oc3F7qdeD8hwyJbBZIyzinZr5o0FQ0K",
+	"bfn11utG72nmhT0dlYtt9ykZQRnpD3iGlTN1Z+BzeGAnDFV4swvPnl09LHI2SzRhUHlqK1IA0eCWJxZl",
+	"2CsLrwcR+Ocs4pAwv+trNPNkx5rtPOmycBjZXxHXckIYW25zQgnDPDV60FJF/D2Wqsaz+HHOMzfzeygy",
+	"Ynlyyca8s3zCjhbbK86HY2/OxsSyjMlauIlZpPgw59pW7GOuu9HYQgM1wP3Ovj6dpBuq9y/oqfsW72+M",
+	"Fn/MEMJeg4MdVBSO0FgDtzxnaQRcOUNeQqMj8lQ3uCxI76XkjFMxtId35Z26NbX87oCmGTn3ig2iTC6g",
+	"sF9NMVL5j9SwFlPv7kdVQEGL/oqn6Usc+X50EDQODKJdKaHOjIaEjv4Jm895xhNjA7ij5oGKUokHDqil",
+	"HLLoS/4E3KpAva5W9keWOIABSJZeiCHf2W4HmuNNtTJ/4EP7NtEVcgwGjXQaZ3dRWgpsm8nHttfDtSWq",
+	"D6b75Zy4wTEBzxaXr2codHvfBib5/p3Mmu9TTOgP8jfZPoaL3Pf2atHRbQcTBzBhi/iVkG03SoXqbqrC",
+	"6kxmO6sxikvWWVJmdl/J/AXbV21GyXV9j1wQWNEujutcaA400NbDh55FIy+Yp4NUBDKzNDzOkYBehCnn",
+	"c8xL0UWeNaTwFI3JxYgN30wcgbx2Y4UxY2REmcgUsKZEXQBVcZbDnbI1f0Tc0DFG7qpXRLQfg8HyOc+a",
+	"g15rfbmYsK0/AEZTutGMcpnp2vrVkYKcRO87bXT4JMTMU9szhR7Po4dn7dy2lo0pEKQG1ODNUep9HTUF",
+	"L+2F6te+MMs5WJaQIZ3kuK20GcMZY45utY5GUfDq7ugDHGST3v/MOQBCJa3U/tWELwE+Bgq/O9T9xCtq",
+	"6cgs5gYZ91BJDsB8SbQA+skqLED1u/lflvA0qBhewp+fI57zBuVATtUUc9dCcoqnbG9bc3cL8fxvMe8k",
+	"13fOhlM25nGZykCE/YfP/n15y/MlpVlnlRwtswQ0cPMno/wi/H4V/cSiV7mA8p2UKxVdsUGRsjx6wTSL",
+	"LukloAX4P28vfz6PqDbCX1ErQCgTGC1HutxSnMZM8wVrxBJ4TY/scl+w73aziTAlBOI57mJsAdYsaZy5",
+	"Hoshjx0kAxqzSFzkTQpxvan1uejfUVvWSx9KO6vaVuULe7oqPgOMRBrzPvNtFfbU2YWxOwHAgRFoIi5q",
+	"83K2Qj5ZYWzfoDMXMp8a9YI5SsA7EFKb9KcDpe6sfFJdWYrQyNZMGBV4n9vMj94FqjYj13KaopGo5Zhj",
+	"jabHSW91JRtOx4hahORec02MXThG59iyC1JTwOKkoU+s9sGrzO+Kf1xk+9tgvyt+nztMIrmifHME083h",
+	"Vx2sy3teR+qvINHVY9OMPYwqkKBy0Uo3MVg6mBXiCGThVC4X2KyXMf5EQ9nRRBaq8Rb0Bh7YRTPhm10V",
+	"KCbcnDouRgnjLn3FomLP4aOrX9lHzom7BsbESyaMWXJha3r2lfvndVNHrSYTHkMmOnrFzdY0e1DzLLLc",
+	"pF24o0w/KEsp12gw4UxHIjtH3naJMz5jw4nI+DpYZ91004r17/AfbUPy2Nymg2IcgEBOXNhFPYCwi4oq",
+	"qMgAoC3jSAkzo5DPgp+q2MIHTFbnyAAlC/00Mtqj5hTK+a7H0PfZOEblsHI57YULDyJuY8P+SYRI0RWQ",
+	"pHJ14xZ2mlvq+5tpYUjLD2zGnYTsBdMSGu8WqaSrBbXFUbiiFmCSgFoze5LIqDCiXtH663uULioNmv8t",
+	"PrFHPfg2M0fZZS7HZnuGVOEb31zqjP8KjlCQd/92KMKQrMHDAuemjRfAxnSNOuWp4rTfQLPqXCBre0C5",
+	"EF7KJt3yjyqmwFmt51m4tuzkfIGhqw4k4rO1vqiGgsQBOolLz7LMo0SMRjzH8C8gi7MpjylmnzkLDl4z",
+	"hjeE/NGUXA2KrcC+TkXjPnwn9E721zvR1X2CoGamQpcpRURRLrOqojGd1m+bZ0nyTui3ms/2pL2p9W7V",
+	"dzcTidDac8GHcDebih2RYXGGPdnp3wnNZ+0KLf3ZP5A8YZyO5qHQ1tEE8+GFmuEGBKkYRDgdFrOtwncg",
+	"Gg311pgO8x8roQRzvSqku8NbN4hqn9yIqklmf88S+U7oz/jooYUWA/RKWw8o3L47lclwvQ32dvidS/z0",
+	"asJyyCiJae3xH/mYQ5FFzkcCQBv+LJSOMrnAciVKJR4gqmXVkVQVkxYAqs3oqR3ig9aF6q5AFAgxVUPo",
+	"F8HPdM4EJtskbNkZRNNL5+CxJPqyhAZthhtMhYIOWFLv+fjEWfJeEFT4HqBWhdIHKeMyHdcBB8EKCqXL",
+	"cBbMUVfEXdi2HNnYiDGbMFyP5Cs5JFPlEvxzudkk9UBBa1gXuKZ35n+bTn2juMw0PGcE9r/HqYY+au5w",
+	"EMWHCVC6m2iV0cie+QARv4U391QVFkMhw8iY76Z3OaIq10AqKLiFQvPexvFBi7GfTGq7iv/BGxRWiU07",
+	"IWwA2SnvfNDLkGWgv00X/v2NspLPtzLR13bszAbPGg41F2Db5YR3L3ekwEhtLbCkPk3q0hNtOAsyuidM",
+	"IdVaY9TQzsWBo8Bh96KRRoyDft4Xkp6NNLNMdWb/d7j8zh/CMnIHEws18UR7WXg8VzKL6Wyr3s+8da+3",
+	"a7PkmdlIhxZ4dJPb9IaxxGMFShEc4pgR7RETKU9qP7KoSUDfJ4IXjeAgytvmStTo7pn98/3VNU9TxyuC",
+	"FVTu9N5OLwe0ESq6Jr1MynyPM0k91EwkjbADhGHU6YMlRAzaGzr3zl79Wp3s/h38v53Dqtw93xUXDL1U",
+	"BEC3amfijdZZs7ErD6rBqIubZWvvotVUfoxpPl0kD9FcOWAMMz9gNojc1Tg47/GQMlT0BFwaO5ncVor2",
+	"Y3O/43y+d/DFgyju7ycTSVLuIVv2CLGbBPJYbJZuxu/jZFwztte0TLtENWznxyXq6o6jy+gx5Ocy95/M",
+	"oneSgwIqv5bRvwuWa55XB7DG2LWJnusQG9rKwTYgoO/Q5bJ3IFDopyGy2RE8nHO52DmArHvTeIwQf8Vw",
+	"EuVSzpAfGyOZjjSrGcWthPicMDX51mJ2N0+smLEx7/855+NuctVdv35mOhtO+NGFzHQu073npD/zBtEG",
+	"InQNmhGd5jhDcWi3mNlv3Ck+MuXJ0a/saPT17snjb61gKdGbnQqlaxMU1IwBAGpThoKTmZwN9QYuh0v7",
+	"zD63oe0jIDjoZJ8KZO8sATSMtuRZoqwFCCGgJBdpqrrju3ugIjtHkcyQQ8VyXUqPBtHddvBvg6VNeeOj",
+	"Io2QMANGPVhGDFBCqCRGTc2FaCATH1jATYe3u+lXffPJ9SGDD2zGX2bJ3uqqs0QdxDYyHb8wa1unWojx",
+	"32PPXEZqIhecoAQgFASnJc+xHjDppmzYDAq6MAf00uK2Koo7QUdxNGOQ/AvOitx6Tnmmj6NrKBPMzC25",
+	"BCKl1FJzvXaDbSkdS16b4n3Bcv58+XK5rwy9l0t+71rV/eV5X08g0351UyMxvl00xbVyO9eWUg4IaajN",
+	"/JvtX7878U21rwWwAzsMHQh1/tqcQg2WlOLI0S0ArQM5LQlN0eXfgfhTPt5tN1ceT3WDDk5TKDxUkZJm",
+	"T3r+KmVhavHvQPDla3ezsyGz3yjtxg3sfUE76aECjYabkNPt+7uDQhf7x8X/CPtQLrLSFibeLFTlEPGp",
+	"bMGYjsyc+8oVQ/rndIhSKqcC3Z+tujG8ua/1frPlxxHOwv4cDC+z5FAehpdZ8hmOxabyKEVPdBSzypD+",
+	"B5cP9lIK5hCAGpq/ksOJ+g2k321yIDdtKjXkGW8wmSishE/tCV0SGj/IkmPXjabTTM4ATKk0j2y5gc8x",
+	"JlTkwZVPlqURDmgnndpSdkQkLpoNUh795OpaEzkGUbFAe5lc/FxvYzWlcDTJja3Na3M3urLPtvLUm7vM",
+	"7nR31OU708g3B3myFgzgSRuS8u8DrrA2TUHdI6NEJB7YeTSRi45ucu68hi70xN7TJDJmKp4LY3c6iMYH",
+	"BMIQaVGJyATkBSo0+0Nmrp2NUIdputeTGzuoq1pj3dyKrydyZg5fx82k+C3PooQtFYBWERY9aA0PE8nM",
+	"6zkpDlmJVafMnAEEM70JBCgk6KNczu5NM/IPQ1I53YykUpVes34OSqoWdNw8+qIWDqEbRG3bRx0obzcF",
+	"9aYdB0KCFdaqpNYn+QXjw4n3gyiVjJw2QkepgJLXtkLbOSBVdf1G5iyoW7pXIks+Zlc85fMJBkL3tnyv",
+	"YPnkWDWAKqsO0XMwiJlRHRD+REETUuYu6glAOxDu3FHRuPB6/cK1DbfjomHstX8H/2+fa2Uf31909Q+a",
+	"pX1YwtD2QQxh/KomHMGKEuiYMg9Pwxh8CiW6IHi6HMzAgNvou7BIpsQrMeTRIAeKX8iHxojser7ICoxa",
+	"jZj1cz7nTH9vaavJcDdD2afAYQ8HkTjsmicNh5lVU+gzys29yhz8XRFRaSvaGEQu79MTWeR4qY4JpUJJ",
+	"tEOAXfPcJoNkxgoZcCTusNmmEPpXuE82SR/BPDYC0dAj+wSGwS7qq0ak4s407cZMbsBFdMUioyJNYw/d",
+	"FRAzVjBGyYqmZMdbHo1YmvIMYEc3Tr75ZdPMy3wqsvE1Wt/b53r673eDBk1kYQSXUqYyQ1wcE78dyn5E",
+	"ldjrh3l9CeHqF+8BsdOfk46yiLudZ6omvF8F4Yq8KV6Sv9RJ22f7zC5T4F7utHB6OJFiyP244UimqVwo",
+	"JBld8R67MdQK2WVR/co9gOvjiDsTrQ7nleRKr01veAqd6Ew4N/YJ/L/xAnoIJnWCJz4wkOIzV3Fz8fkP",
+	"CoPIOc8AdYlFap5zlsAEgiTnReac5KhRN2Aitrm0Kjf7mxhmEwDmubXo4FOw7aTN1nYlN18bbkgQIGjW",
+	"JimJ1g4yD6++y+Qi6yxxTwynvuTj+COdFykBYQFGGMY7tU3am3Gmiiqqz38Zw8wcb/4OgcZsfld9IMNc",
+	"9Lfi9fjb4I+YrwLfQl0ZY8rycYng4kKvxLAaVzCoSupUtx58iXGPEfZx/8oVKadk+gHZCOxSWr8gFay1",
+	"CI25be4C25K6NoiNUQ1kgddXGXu7aQ/RL2j8MNEv6LqulNHR/1i6XsWWnZRq4e5HuHuljW4wq0C/sJ0R",
+	"QLgVEKHX0pdKJ+UEGBPr41gN6w/XtCNRn1hwxab8s3nobdaoVPefFtphdqeZOLW+DJSXV4LnGuM2Z7j/",
+	"1ETMVen7TfhMZkrjTLWb6zvoZVMBzSuZj3+gA8xiaMwItdLllA8LDSWGi4lIOTHRlUW/ltqsZmZamRQ0",
+	"W/tzZf6Aeu17Li04gWA9A3thTb1snXUR2glFlsj6s+a1uOUO8qD7Ffk9S+S9UxAdZTl8fld+YOB7JByE",
+	"ec4VQF5OgVEMVA7Bp0ISM+KIehNtvovm2MJq9u/sv26mfPmtnxT8WAzrTWZzBl7QGxuh8SY8ennFxlY8",
+	"gE/IagU4ycwwbVwS70blrn47OvogM370G1Ry18RHHp+EAiQt73b2M7o4e4blnOxWkxD3zFStS5LTl6nM",
+	"xha824GiKssOrtCF33x9fFQjqtCKBQuFEiDLRMk0rGAHX7XXiy24wQtLEmEOFyuj0U+fXl1EZ2ePz36O",
+	"kSZzkUEEVubAIV0MzFwMeKSlt1GchG+s5MDoLjD9zVnuykgJkTZc2eHvuHsHAo3dZzZxnsAG3rBxa3ky",
+	"VzfHRM/SjnglOikSf1aWsSHvoiLqxXObaEjObfxrljgrl6eKB4E/u19WXIP7Lan5aiAoxGEVedp72usD",
+	"fhh9wupYf8+g9hbDQEt3lrpxeb651Vcv5Fxw5dc+l6+Z87WYB166nAC7DNyF2QBhpUclaHfZggWlXW/i",
+	"eiIJYNJeVrwI+YuCB16BWL2PTjk1xo1XY2zflsEvvSJm/djPA3YmaoIJDdQEctqFRm2rJCn33CWAecV1",
+	"eOcay7I5QGRfbw0qg0aaE8IGQEYZeYUUdmXB5+xXMR2cyBeo8LKESrAJx3/pn0fUhNNpgRX1MqfnbEGf",
+	"k4KcorFXnePLMn37LlRlhRsPXFXgH8zIBnINrDsPw/ODDrGlLMwl4nztzpWKuW8xlHZkYKLKiivrP7MK",
+	"AqCBUkx0tB/o6sjWGnqesgQKtjDFRxXGyoS7Ab2LYHyrr723aHJOhMeS0y1xyNKZL30E8hYWYiQ7wgvo",
+	"TPH01u/7gqVDMzsyD63NH1Sl71EN4nbQXlIPtURBouAWWLM8y9fAwgzud8WJqoI4osp3LDxGuDMLsAa0",
+	"ThlJFCYWl02UaDFfv/3/AAAA//8=",
 }
 
 // decodeSpec returns the embedded OpenAPI spec as raw JSON bytes,

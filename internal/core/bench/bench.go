@@ -6,7 +6,7 @@
 //   - event: one thing that happened, told by whoever saw it under an id of its own
 //   - Log: all events of a sitting, in their order; it only grows
 //   - State: what a log comes to
-//   - Telling: a log while more is told of it: it refuses what cannot have happened
+//   - Recorder: a log while more is told of it: it refuses what cannot have happened
 //   - Bench: where the sitting stands: each nail's belief and verdict, what is asked next
 //   - press: one tap that tells several events; undone as one
 package bench

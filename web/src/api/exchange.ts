@@ -38,7 +38,7 @@ export function useExport() {
 }
 
 /** What a package would bring, or brings: all of what is new in it, or nothing. */
-export function useTakeIn() {
+export function useImport() {
   const cache = useQueryClient()
   return useMutation({
     mutationFn: ({ file, take }: { file: Blob; take: boolean }) =>
@@ -46,5 +46,5 @@ export function useTakeIn() {
     onSuccess: (_, { take }) => take && cache.invalidateQueries(),
   })
 }
-export const useIntakeProgress = (running: () => boolean) =>
+export const useImportProgress = (running: () => boolean) =>
   useQuery({ queryKey: ['intake'], enabled: running, refetchInterval: 500, gcTime: 0, queryFn: () => answered(client.GET('/api/import')) })

@@ -638,10 +638,10 @@ export interface paths {
             cookie?: never;
         };
         /** How far taking a package in is */
-        get: operations["getIntake"];
+        get: operations["getImport"];
         put?: never;
         /** Say what of a package is new, the same or different; with take, take in what is new, all of it or nothing */
-        post: operations["takeIn"];
+        post: operations["importBook"];
         delete?: never;
         options?: never;
         head?: never;
@@ -3227,7 +3227,7 @@ export interface components {
             /** @description one number a day of days */
             bars: components["schemas"]["ForecastBar"][];
         };
-        IntakeTable: {
+        ImportTable: {
             name: string;
             new: number;
             same: number;
@@ -3236,8 +3236,8 @@ export interface components {
             /** @description some of them */
             different_names: string[];
         };
-        Intake: {
-            tables: components["schemas"]["IntakeTable"][];
+        ImportResult: {
+            tables: components["schemas"]["ImportTable"][];
             /** @description new ones */
             pictures: number;
             /** @description nothing in it is new */
@@ -5685,7 +5685,7 @@ export interface operations {
             default: components["responses"]["Problem"];
         };
     };
-    getIntake: {
+    getImport: {
         parameters: {
             query?: never;
             header?: never;
@@ -5706,7 +5706,7 @@ export interface operations {
             default: components["responses"]["Problem"];
         };
     };
-    takeIn: {
+    importBook: {
         parameters: {
             query?: {
                 /** @description take it in; else it is only tried */
@@ -5728,7 +5728,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Intake"];
+                    "application/json": components["schemas"]["ImportResult"];
                 };
             };
             default: components["responses"]["Problem"];

@@ -126,6 +126,6 @@ export function useBench(dog: string, sitting: string) {
 
   const bench = computed(() => (answer.value && pending.value.length > 0 ? over(answer.value, pending.value.map((w) => w.event), $t('local.fribbet_does_not_answer_thin')) : answer.value))
   /** Nails of which something was told that the server has not reckoned with yet. */
-  const unreckoned = computed(() => new Set(pending.value.flatMap((w) => (w.event.nail ? [w.event.nail] : []))))
-  return { bench, pending, telling, aside, looked, unreckoned, refusal, unreachable, tell, settleAside, flush, forget: last.drop }
+  const unanswered = computed(() => new Set(pending.value.flatMap((w) => (w.event.nail ? [w.event.nail] : []))))
+  return { bench, pending, telling, aside, looked, unanswered, refusal, unreachable, tell, settleAside, flush, forget: last.drop }
 }

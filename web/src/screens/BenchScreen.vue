@@ -42,7 +42,7 @@ const narrow = useNarrow()
 const { length } = useUnits()
 const { data: kit } = useKit()
 const settings = useSettings()
-const { bench, pending, telling, aside, looked, unreckoned, refusal, unreachable, tell, settleAside, flush, forget } = useBench(props.dogId, props.sittingId)
+const { bench, pending, telling, aside, looked, unanswered, refusal, unreachable, tell, settleAside, flush, forget } = useBench(props.dogId, props.sittingId)
 const beside = useGradually(computed(() => (bench.value ? ['hold', 'rank'] : [])), 0) // after what is to be done now
 
 const code = ref<string>()
@@ -60,7 +60,7 @@ const hold = computed(() => bench.value?.holds.find((h) => h.paw === paw.value))
 const lastCut = computed(() => nail.value?.cuts[nail.value.cuts.length - 1])
 const grinding = computed(() => bench.value?.tool.startsWith('grinder') ?? false)
 const bleeding = ref(false)
-const reckoning = computed(() => telling.value > 0 || (nail.value !== undefined && unreckoned.value.has(nail.value.code) && !unreachable.value)) // a moment: no cut by an advice that is out of date
+const reckoning = computed(() => telling.value > 0 || (nail.value !== undefined && unanswered.value.has(nail.value.code) && !unreachable.value)) // a moment: no cut by an advice that is out of date
 const marks = computed(() => Object.fromEntries(nails.value.map((n) => [n.code, n.blood ? 'blood' : n.done ? 'done' : n.skipped || !n.today ? 'left' : 'planned'])))
 const counts = computed(() => ({ done: nails.value.filter((n) => n.done || (n.blood && n.cuts.length > 0)).length, left: todays.value.filter((n) => !closed(n)).length }))
 watch(nails, (all) => {

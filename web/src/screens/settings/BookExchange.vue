@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { BButton } from 'bootstrap-vue-next/components/BButton'
 import { computed, ref } from 'vue'
-import { useExport, useIntakeProgress, useTakeIn } from '../../api/exchange'
+import { useExport, useImportProgress, useImport } from '../../api/exchange'
 import { useRestore } from '../../api/queries'
 import { $t } from '../../i18n'
 import { counted, decimal } from '../../i18n/language'
@@ -9,12 +9,12 @@ import RefusalNote from '../../parts/RefusalNote.vue'
 
 /** Everything out in open formats, and in again: nobody is held here. */
 const { bytes, failed, take, cancel } = useExport()
-const tried = useTakeIn()
-const taken = useTakeIn()
+const tried = useImport()
+const taken = useImport()
 const { mutate: restore, isPending: restoring, error: unrestored } = useRestore()
 const file = ref<File>()
 const working = computed(() => tried.isPending.value || taken.isPending.value)
-const { data: progress } = useIntakeProgress(() => working.value)
+const { data: progress } = useImportProgress(() => working.value)
 function choose(event: Event) {
   const input = event.target as HTMLInputElement
   file.value = input.files?.[0]

@@ -19,8 +19,8 @@ import (
 	"fribbet/internal/access"
 )
 
-// door is how the program is reached from elsewhere.
-type door struct {
+// network is how the program is reached from elsewhere.
+type network struct {
 	names []string
 	cert  string
 	key   string
@@ -28,7 +28,7 @@ type door struct {
 	host  string // of --listen
 }
 
-func (d *door) flags(cmd *cobra.Command) {
+func (d *network) flags(cmd *cobra.Command) {
 	cmd.Flags().StringArrayVar(&d.names, "name", nil, "a NAME by which other devices reach this machine, besides its own and its addresses")
 	cmd.Flags().StringVar(&d.cert, "cert", "", "your own certificate, a PEM FILE; without it Fribbet makes one")
 	cmd.Flags().StringVar(&d.key, "key", "", "its key, a PEM FILE")
@@ -52,7 +52,7 @@ func (d *devices) Fingerprint() string {
 }
 
 // gate is who is let in at an address; with the devices, where others than this machine are.
-func (d *door) gate(ctx context.Context, listen, data string) (*access.Gate, *devices, error) {
+func (d *network) gate(ctx context.Context, listen, data string) (*access.Gate, *devices, error) {
 	host, _, err := net.SplitHostPort(listen)
 	if err != nil {
 		return nil, nil, fmt.Errorf("--listen %s: write HOST:PORT, such as 127.0.0.1:8642", listen)
@@ -102,7 +102,7 @@ func (d *door) gate(ctx context.Context, listen, data string) (*access.Gate, *de
 }
 
 // guarded sees to it that there is a passphrase before anybody else is answered.
-func (d *door) guarded(ctx context.Context, a *access.Access) error {
+func (d *network) guarded(ctx context.Context, a *access.Access) error {
 	has, err := a.HasPassphrase(ctx)
 	if err != nil || has {
 		return err
@@ -115,7 +115,7 @@ func (d *door) guarded(ctx context.Context, a *access.Access) error {
 }
 
 // sealed is a listener that speaks TLS too, where others than this machine come.
-func (d *door) sealed(on net.Listener, gate *access.Gate) (net.Listener, error) {
+func (d *network) sealed(on net.Listener, gate *access.Gate) (net.Listener, error) {
 	if gate.Access == nil || d.proxy {
 		return on, nil
 	}
@@ -130,7 +130,7 @@ func (d *door) sealed(on net.Listener, gate *access.Gate) (net.Listener, error) 
 }
 
 // shown is where this machine's own browser goes.
-func (d *door) shown(port int) string {
+func (d *network) shown(port int) string {
 	host := d.host
 	if ip := net.ParseIP(host); host == "" || ip != nil && ip.IsUnspecified() {
 		host = "127.0.0.1"
@@ -139,7 +139,7 @@ func (d *door) shown(port int) string {
 }
 
 // addresses are where other devices go, the best first.
-func (d *door) addresses(port int) []string {
+func (d *network) addresses(port int) []string {
 	var hosts []string
 	hosts = append(hosts, d.names...)
 	names, own := access.Addresses()

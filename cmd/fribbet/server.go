@@ -18,9 +18,9 @@ import (
 	"fribbet/web"
 )
 
-// house is a book with its door: while the book is opened the door says how far that is, and a restore shuts
+// server is a book with its door: while the book is opened the door says how far that is, and a restore shuts
 // the book, swaps it and opens it again behind the same door.
-type house struct {
+type server struct {
 	program
 	now       func() time.Time
 	devices   *devices     // nil where only this machine is answered
@@ -40,19 +40,19 @@ type house struct {
 	trouble  string // of the last restore
 }
 
-func newHouse(p program, now func() time.Time, devices *devices) *house {
-	h := &house{program: p, now: now, devices: devices}
+func newServer(p program, now func() time.Time, devices *devices) *server {
+	h := &server{program: p, now: now, devices: devices}
 	h.answers = h.opening()
 	h.guests, h.shut = context.WithCancel(context.Background())
 	return h
 }
 
 // opening is what the door says while there is no book behind it.
-func (h *house) opening() http.Handler {
+func (h *server) opening() http.Handler {
 	return api.Opening(web.Dist(), h.now, func() (int, int) { return int(h.done.Load()), int(h.all.Load()) })
 }
 
-func (h *house) ServeHTTP(w http.ResponseWriter, r *http.Request) {
+func (h *server) ServeHTTP(w http.ResponseWriter, r *http.Request) {
 	h.door.RLock()
 	defer h.door.RUnlock()
 	ctx, cancel := context.WithCancel(r.Context())
@@ -70,7 +70,7 @@ func (h *house) ServeHTTP(w http.ResponseWriter, r *http.Request) {
 }
 
 // enter opens the book and answers for it.
-func (h *house) enter(ctx context.Context) error {
+func (h *server) enter(ctx context.Context) error {
 	how := []store.Option{store.Telling(func(done, all int) {
 		h.all.Store(int64(all))
 		h.done.Store(int64(done))
@@ -103,7 +103,7 @@ func (h *house) enter(ctx context.Context) error {
 
 // around are the devices and services that the book is used with: of devices there are only simulated ones, in the
 // demonstration.
-func (h *house) around() (o book.Options) {
+func (h *server) around() (o book.Options) {
 	if h.devices != nil {
 		o.House = h.devices
 	}
@@ -122,7 +122,7 @@ const (
 )
 
 // leave shuts the door, waits for those who are inside, and closes the book.
-func (h *house) leave() error {
+func (h *server) leave() error {
 	h.door.RLock()
 	shut := time.AfterFunc(farewell, h.shut)
 	h.door.RUnlock()
@@ -145,7 +145,7 @@ func (h *house) leave() error {
 }
 
 // restore puts a sound backup in the book's place. It returns at once, since whoever asks is inside.
-func (h *house) restore(backup string) {
+func (h *server) restore(backup string) {
 	h.swaps.Add(1)
 	go func() {
 		defer h.swaps.Add(-1)
@@ -173,21 +173,21 @@ func (h *house) restore(backup string) {
 const posting = time.Second
 
 // post sends what owners are told, until the program ends.
-func (h *house) post(ctx context.Context) {
+func (h *server) post(ctx context.Context) {
 	if h.service != nil {
 		h.every(ctx, posting, "the post", func(b *book.Book) error { return b.Post(ctx) })
 	}
 }
 
 // backUp sees to it that the night's backup is made, until the program ends.
-func (h *house) backUp(ctx context.Context) {
+func (h *server) backUp(ctx context.Context) {
 	if !h.demo { // nothing of it is kept
 		h.every(ctx, watch, "the night's backup", func(b *book.Book) error { return b.BackUpNightly(ctx) })
 	}
 }
 
 // every does something with the book again and again, whenever there is one, until the program ends.
-func (h *house) every(ctx context.Context, pause time.Duration, what string, do func(*book.Book) error) {
+func (h *server) every(ctx context.Context, pause time.Duration, what string, do func(*book.Book) error) {
 	tick := time.NewTicker(pause)
 	defer tick.Stop()
 	for {
