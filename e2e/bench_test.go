@@ -77,7 +77,7 @@ const saving = 300 * time.Millisecond
 func (p page) saved() {
 	p.t.Helper()
 	time.Sleep(saving) // a tap is in the browser's own database first, and shows as waiting only then
-	err := p.Timeout(patience).Wait(rod.Eval(`() => !(document.body?.innerText ?? "").includes('not yet saved')`))
+	err := p.Timeout(patience).Wait(rod.Eval(`() => document.body !== null && !document.body.innerText.includes('not yet saved')`))
 	p.require(err, "everything saved")
 }
 

@@ -123,7 +123,7 @@ func TestThePhoneAtTheTable(t *testing.T) {
 	program.get(at, &people)
 	assert.Equal(t, []string{"Ann"}, people.People)
 	phone.open(house)
-	err = phone.Timeout(patience).Wait(rod.Eval(`() => !(document.body?.innerText ?? "").includes('does not answer')`))
+	err = phone.Timeout(patience).Wait(rod.Eval(`() => document.body !== null && !document.body.innerText.includes('does not answer')`))
 	phone.require(err, "seen anew")
 
 	desk.open(program.address + "/settings/devices")

@@ -51,7 +51,7 @@ func TestAnyScreenSendsWhatWaits(t *testing.T) {
 	p.sees("2 taps wait")
 	program = serve(t, data, day, port)
 	program.told(t, at, 3)
-	err := p.Timeout(patience).Wait(rod.Eval(`() => !(document.body?.innerText ?? "").includes('taps wait')`))
+	err := p.Timeout(patience).Wait(rod.Eval(`() => document.body !== null && !document.body.innerText.includes('taps wait')`))
 	p.require(err, "the line gone")
 }
 

@@ -38,21 +38,21 @@ import (
 
 // Book is the whole program without its interface.
 type Book struct {
-	store    *store.Store
-	now      func() time.Time
-	recount  recount
-	backing  backing
-	watches  watches
-	calendar calendar
-	pictures sync.Mutex // one is read at a time
-	looked   lookedAt
-	whole    whole
-	importing   importing
-	memory   *otter.Cache[uuid.UUID, remembered]
-	caliper  Caliper
-	gateway  Gateway
-	camera   Camera
-	house    House
+	store     *store.Store
+	now       func() time.Time
+	recount   recount
+	backing   backing
+	watches   watches
+	calendar  calendar
+	pictures  sync.Mutex // one is read at a time
+	looked    lookedAt
+	whole     whole
+	importing importing
+	memory    *otter.Cache[uuid.UUID, remembered]
+	caliper   Caliper
+	gateway   Gateway
+	camera    Camera
+	house     House
 
 	background context.Context //nolint:containedctx // of what outlives the request that asked for it
 	stop       context.CancelFunc
