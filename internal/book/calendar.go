@@ -74,6 +74,9 @@ type calendar struct {
 	on     date.Date // as it was shown
 	text   []byte
 	mark   string
+
+	said     map[store.Entry]formats.DueDate // in its sentences: most of them stay from one day's reading to the next
+	language string                          // of those
 }
 
 // Calendar is every dog's date as iCalendar for whoever knows the key, with a mark that stays as long as it says the
@@ -113,19 +116,41 @@ func (b *Book) writeCalendar(ctx context.Context, w io.Writer) error {
 	if err != nil {
 		return err
 	}
-	dates := make([]formats.DueDate, len(entries))
-	for i, e := range entries {
-		date := formats.DueDate{DogID: e.DogID.String(), Name: e.Name, On: e.On, Sequence: e.Sequence * daysOfOneDate, MovedAt: e.MovedAt}
-		dates[i], err = notBefore(speaks, date, say.Read(e.Why), b.Today())
-		if err != nil {
-			return err
-		}
+	dates, err := b.calendar.inWords(speaks, entries, b.Today())
+	if err != nil {
+		return err
 	}
 	visits, err := b.calendarVisits(ctx, speaks)
 	if err != nil {
 		return err
 	}
 	return formats.Calendar(w, speaks.Say(say.Of(calendarName)), dates, visits, b.now().Location())
+}
+
+// inWords are dates with their sentences; those of the last reading are taken over.
+func (c *calendar) inWords(speaks words.Words, entries []store.Entry, today date.Date) ([]formats.DueDate, error) {
+	before := c.said
+	if c.on != today || c.language != speaks.Language {
+		before = nil
+	}
+	dates := make([]formats.DueDate, len(entries))
+	if err := each(len(entries), func(i int) error {
+		e, err := entries[i], error(nil)
+		said, is := before[e]
+		if !is {
+			said = formats.DueDate{DogID: e.DogID.String(), Name: e.Name, On: e.On, Sequence: e.Sequence * daysOfOneDate, MovedAt: e.MovedAt}
+			said, err = notBefore(speaks, said, say.Read(e.Why), today)
+		}
+		dates[i] = said
+		return err
+	}); err != nil {
+		return nil, err
+	}
+	c.language, c.said = speaks.Language, make(map[store.Entry]formats.DueDate, len(entries))
+	for i, e := range entries {
+		c.said[e] = dates[i]
+	}
+	return dates, nil
 }
 
 // visitsBack is how many days visits stay in the calendar once they have gone by.
