@@ -65,6 +65,8 @@ func TestASittingAtTheBench(t *testing.T) {
 	ended := ask[contract.Bench](c, "POST", sat+"/events", told(`"kind":"ended","id":"end"`), 200)
 	assert.True(t, ended.Ended)
 	assert.Empty(t, ended.Praise, "nobody said how it took it")
+	assert.Equal(t, ended.Nails, ask[contract.Bench](c, "GET", sat+"/bench", "", 200).Nails, "read again it is the same")
+	assert.Equal(t, ended.Nails, ask[contract.Bench](c, "POST", sat+"/events", told(`"kind":"ended","id":"end"`), 200).Nails, "and told again")
 	view = ask[contract.DogView](c, "GET", at, "", 200)
 	assert.Nil(t, view.OpenSitting)
 	length := func(r contract.Rank) float64 {

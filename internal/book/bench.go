@@ -52,17 +52,17 @@ func (b *Book) Bench(ctx context.Context, dogID, sittingID uuid.UUID) (Bench, er
 	if err != nil {
 		return Bench{}, err
 	}
-	out, t, err := b.stands(ctx, d, sittingID, log.On, log.Events)
+	out, t, err := b.stands(ctx, d, sittingID, log.On, log.Events, nil)
 	if err == nil {
 		out.Before, out.After, err = b.around(ctx, t, sittingID, log.On, out.State)
 	}
 	return out, err
 }
 
-// stands is a dog's sitting as its log leaves it.
-func (b *Book) stands(ctx context.Context, d store.Dog, sittingID uuid.UUID, day date.Date, log bench.Log) (Bench, today, error) {
+// stands is a dog's sitting as its log leaves it; what was known of the dog before it need not be looked up again.
+func (b *Book) stands(ctx context.Context, d store.Dog, sittingID uuid.UUID, day date.Date, log bench.Log, before *known) (Bench, today, error) {
 	state := log.Fold()
-	t, now, err := b.benchAt(ctx, d, sittingID, state)
+	t, now, err := b.benchAt(ctx, d, sittingID, state, before)
 	if err != nil {
 		return Bench{}, t, err
 	}
@@ -79,12 +79,15 @@ func (b *Book) stands(ctx context.Context, d store.Dog, sittingID uuid.UUID, day
 const groundDays = 30
 
 // benchAt is a dog's sitting, under way or yet to be told, where its events have brought it.
-func (b *Book) benchAt(ctx context.Context, d store.Dog, sittingID uuid.UUID, state bench.Progress) (today, bench.Bench, error) {
-	k, err := b.knownBefore(ctx, d, sittingID, state)
-	if err != nil {
-		return today{}, bench.Bench{}, err
+func (b *Book) benchAt(ctx context.Context, d store.Dog, sittingID uuid.UUID, state bench.Progress, before *known) (today, bench.Bench, error) {
+	if before == nil {
+		k, err := b.knownBefore(ctx, d, sittingID, state)
+		if err != nil {
+			return today{}, bench.Bench{}, err
+		}
+		before = &k
 	}
-	t, err := b.todayOf(ctx, d, k, state.Helper)
+	t, err := b.todayOf(ctx, d, *before, state.Helper)
 	if err != nil {
 		return today{}, bench.Bench{}, err
 	}
@@ -110,7 +113,7 @@ func (b *Book) doubts(ctx context.Context, d store.Dog, sittingID uuid.UUID, bef
 		if !added || !e.PlacesQuick() {
 			continue
 		}
-		_, now, err := b.benchAt(ctx, d, sittingID, so.Fold())
+		_, now, err := b.benchAt(ctx, d, sittingID, so.Fold(), nil)
 		if err != nil {
 			return err
 		}
@@ -169,11 +172,11 @@ func (b *Book) Tell(ctx context.Context, dogID, sittingID uuid.UUID, events []be
 	if err != nil {
 		return Bench{}, err
 	}
-	log, on, err := b.tell(ctx, d, sittingID, b.begun(ctx, d, events))
+	log, on, before, err := b.tell(ctx, d, sittingID, b.begun(ctx, d, events))
 	if err != nil {
 		return Bench{}, err
 	}
-	out, _, err := b.stands(ctx, d, sittingID, on, log)
+	out, _, err := b.stands(ctx, d, sittingID, on, log, before)
 	return out, err
 }
 
@@ -190,42 +193,43 @@ func (b *Book) begun(ctx context.Context, d store.Dog, events []bench.Event) []b
 	return events
 }
 
-// tell adds events to a log, and returns it with the day of its sitting.
-func (b *Book) tell(ctx context.Context, d store.Dog, sittingID uuid.UUID, events []bench.Event) (kept bench.Log, on date.Date, err error) {
+// tell adds events to a log, and returns it with the day of its sitting; and, where they end it, what was known of the dog
+// before it.
+func (b *Book) tell(ctx context.Context, d store.Dog, sittingID uuid.UUID, events []bench.Event) (kept bench.Log, on date.Date, stood *known, err error) {
 	var f fault.Fields
 	for i, e := range events {
-		known := e.Item == ""
-		if !known {
-			if known, err = b.store.KnowsItem(ctx, e.Item); err != nil {
-				return nil, on, err
+		is := e.Item == ""
+		if !is {
+			if is, err = b.store.KnowsItem(ctx, e.Item); err != nil {
+				return nil, on, nil, err
 			}
 		}
-		if !known {
+		if !is {
 			f.Add(fmt.Sprintf("events[%d].item_id", i), e.Item, say.Of(mustBeTheIdOf))
 		}
 	}
 	if err := f.Err(); err != nil {
-		return nil, on, err
+		return nil, on, nil, err
 	}
 	if events, err = b.byHand(ctx, events); err != nil {
-		return nil, on, err
+		return nil, on, nil, err
 	}
 	if err := b.checkpoint(ctx, d); err != nil {
-		return nil, on, err
+		return nil, on, nil, err
 	}
 	there, err := b.store.Log(ctx, d.ID, sittingID)
 	if err != nil && !errors.Is(err, store.ErrNotFound) {
-		return nil, on, err
+		return nil, on, nil, err
 	}
 	if err := b.doubts(ctx, d, sittingID, there.Events, events); err != nil {
-		return nil, on, err
+		return nil, on, nil, err
 	}
 	var at store.DogStanding
 	var before known
 	ends := slices.ContainsFunc(events, func(e bench.Event) bool { return e.Kind == bench.Ended })
 	if ends {
 		if at, before, ends, err = b.kept(ctx, d, sittingID); err != nil {
-			return nil, on, err
+			return nil, on, nil, err
 		}
 	}
 	var state bench.Progress
@@ -254,6 +258,9 @@ func (b *Book) tell(ctx context.Context, d store.Dog, sittingID uuid.UUID, event
 	if err == nil && ends && state.Ended && len(state.Nails) > 0 { // one without nails is in no list
 		err = b.forward(ctx, at, before, store.Sitting{ID: sittingID, Sitting: state.Sitting(grew.On)}, grew)
 	}
+	if ends && state.Ended && !there.Events.Fold().Ended { // else this very sitting is in what is kept
+		stood = &before
+	}
 	var elsewhere store.ErrElsewhere
 	if errors.As(err, &elsewhere) {
 		for i, e := range events {
@@ -261,9 +268,9 @@ func (b *Book) tell(ctx context.Context, d store.Dog, sittingID uuid.UUID, event
 				f.Add(fmt.Sprintf("events[%d].id", i), e.ID, say.Of(mustBeANewId))
 			}
 		}
-		return nil, on, f.Err()
+		return nil, on, nil, f.Err()
 	}
-	return kept, grew.On, err
+	return kept, grew.On, stood, err
 }
 
 // grow lets the log of a dog's sitting grow, begun on a day if it is not there yet.

@@ -41,7 +41,7 @@ func (b *Book) Card(ctx context.Context, dogID, sittingID uuid.UUID) (Card, erro
 	if err != nil {
 		return Card{}, err
 	}
-	stood, t, err := b.stands(ctx, d, sittingID, log.On, log.Events)
+	stood, t, err := b.stands(ctx, d, sittingID, log.On, log.Events, nil)
 	if err != nil {
 		return Card{}, err
 	}

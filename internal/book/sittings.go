@@ -185,7 +185,7 @@ func (b *Book) doubtRecords(ctx context.Context, d store.Dog, s store.Sitting, e
 	}
 	state := events.Fold()
 	state.Ended = false // it is not in the book yet: what is kept is what was before it
-	_, now, err := b.benchAt(ctx, d, s.ID, state)
+	_, now, err := b.benchAt(ctx, d, s.ID, state, nil)
 	if err != nil {
 		return err
 	}
