@@ -417,6 +417,16 @@ func TestTheThemeIsRemembered(t *testing.T) {
 	theme, err := p.Eval(`() => document.documentElement.dataset.bsTheme`)
 	require.NoError(t, err)
 	assert.Equal(t, "dark", theme.Value.Str())
+
+	// A browser that keeps nothing shows it for as long as the page is open.
+	p = tab(t, browser(t), "about:blank")
+	p.MustEvalOnNewDocument(`Object.defineProperty(window, 'localStorage', { get() { throw new Error('blocked') } })`)
+	p.open(program.address + "/settings/units")
+	p.sees("Light or dark")
+	require.NoError(t, p.MustElement("#theme").Select([]string{"dark"}, true, "text"))
+	theme, err = p.Eval(`() => document.documentElement.dataset.bsTheme`)
+	require.NoError(t, err)
+	assert.Equal(t, "dark", theme.Value.Str())
 }
 
 // Some breeds have double hind dewclaws; a nail may be missing (common practice, no source).

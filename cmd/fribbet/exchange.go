@@ -129,7 +129,7 @@ func importCommand() *cobra.Command {
 				return err
 			}
 			defer kept.Close() //nolint:errcheck // every write is committed by then
-			took, err := takeIn(cmd.Context(), b, try, in, info.Size(), steps(cmd, "rows and sittings"))
+			took, err := importFrom(cmd.Context(), b, try, in, info.Size(), steps(cmd, "rows and sittings"))
 			if err != nil {
 				return err
 			}
@@ -156,7 +156,7 @@ func importCommand() *cobra.Command {
 	return cmd
 }
 
-func takeIn(ctx context.Context, b *book.Book, try bool, in io.ReaderAt, size int64, progress book.Steps) (book.ImportResult, error) {
+func importFrom(ctx context.Context, b *book.Book, try bool, in io.ReaderAt, size int64, progress book.Steps) (book.ImportResult, error) {
 	if try {
 		return b.TryImport(ctx, in, size, progress)
 	}

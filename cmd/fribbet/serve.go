@@ -105,7 +105,7 @@ func (p *program) run(ctx context.Context) error {
 	if err != nil {
 		return err
 	}
-	gate, house, err := p.gate(ctx, p.listen, p.data)
+	gate, devices, err := p.gate(ctx, p.listen, p.data)
 	if err != nil {
 		return err
 	}
@@ -114,7 +114,7 @@ func (p *program) run(ctx context.Context) error {
 	}
 	ctx, stop := signal.NotifyContext(ctx, os.Interrupt, syscall.SIGTERM)
 	defer stop()
-	h := newServer(*p, now, house)
+	h := newServer(*p, now, devices)
 	if p.gateway != "" {
 		if h.service, err = standin.OpenGateway(p.gateway, now); err != nil {
 			return err

@@ -103,10 +103,10 @@ func (b *Book) benchAt(ctx context.Context, d store.Dog, sittingID uuid.UUID, st
 // doubts asks again for what places the quick where it cannot well be.
 func (b *Book) doubts(ctx context.Context, d store.Dog, sittingID uuid.UUID, before bench.Log, events []bench.Event) error {
 	var f fault.Fields
-	telling := before.Tell(d.Dog)
+	recorder := before.Tell(d.Dog)
 	for i, e := range events {
-		so := telling.Log
-		added, err := telling.Add(e)
+		so := recorder.Log
+		added, err := recorder.Add(e)
 		if err != nil {
 			break // refused for another reason, and told so when it is to be kept
 		}
@@ -237,9 +237,9 @@ func (b *Book) tell(ctx context.Context, d store.Dog, sittingID uuid.UUID, event
 		if len(log) == 0 && events[0].Kind != bench.Started { // it was begun in another book, or in this one before it was put back
 			return nil, store.ErrNotFound
 		}
-		telling := log.Tell(d.Dog)
+		recorder := log.Tell(d.Dog)
 		for i, e := range events {
-			_, err := telling.Add(e)
+			_, err := recorder.Add(e)
 			var other bench.Other
 			if errors.As(err, &other) {
 				return nil, AlreadyTold{Field: fmt.Sprintf("events[%d].id", i), There: other.Error()}
@@ -252,8 +252,8 @@ func (b *Book) tell(ctx context.Context, d store.Dog, sittingID uuid.UUID, event
 				return nil, fault.Fields{{Name: fmt.Sprintf("events[%d]", i), Value: string(e.Kind), Want: refusal.Want}}
 			}
 		}
-		state, kept = telling.State, telling.Log
-		return telling.Log, nil
+		state, kept = recorder.State, recorder.Log
+		return recorder.Log, nil
 	})
 	if err == nil && ends && state.Ended && len(state.Nails) > 0 { // one without nails is in no list
 		err = b.forward(ctx, at, before, store.Sitting{ID: sittingID, Sitting: state.Sitting(grew.On)}, grew)

@@ -80,7 +80,8 @@ func (s *Store) wear(ctx context.Context, tx *sqlx.Tx, days ...dateColumn) error
 			}
 			day = append(day, r)
 		}
-		if _, err := tx.ExecContext(ctx, `DELETE FROM worn WHERE on_date = ?`, on); err != nil {
+		const before = `DELETE FROM worn WHERE on_date = ? AND item_id IN (SELECT id FROM kit_items)` // found by its key, and not by going through years
+		if _, err := tx.ExecContext(ctx, before, on); err != nil {
 			return err
 		}
 		if err := insertAll(ctx, tx, `

@@ -1,11 +1,12 @@
 // Before the first sight, and again whenever the choice or the system changes: the page in its theme.
-function applyTheme() {
-  let chosen = null
+function keptTheme() {
   try {
-    chosen = localStorage.getItem('fribbet-theme')
+    return localStorage.getItem('fribbet-theme')
   } catch {
-    // no storage here
+    return null // no storage here
   }
+}
+function applyTheme(chosen = keptTheme()) {
   const dark = chosen === 'dark' || (chosen !== 'light' && matchMedia('(prefers-color-scheme: dark)').matches)
   document.documentElement.dataset.bsTheme = dark ? 'dark' : 'light'
 }

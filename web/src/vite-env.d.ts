@@ -2,5 +2,5 @@
 
 interface Window {
   /** public/theme.js */
-  applyTheme: () => void
+  applyTheme: (chosen: string) => void
 }

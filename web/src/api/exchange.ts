@@ -47,4 +47,4 @@ export function useImport() {
   })
 }
 export const useImportProgress = (running: () => boolean) =>
-  useQuery({ queryKey: ['intake'], enabled: running, refetchInterval: 500, gcTime: 0, queryFn: () => answered(client.GET('/api/import')) })
+  useQuery({ queryKey: ['import'], enabled: running, refetchInterval: 500, gcTime: 0, queryFn: () => answered(client.GET('/api/import')) })

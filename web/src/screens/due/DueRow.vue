@@ -1,5 +1,12 @@
+<script lang="ts">
+import { defineAsyncComponent } from 'vue'
+
+/** Few rows are asked why. */
+const WhyTable = defineAsyncComponent(() => import('../../parts/WhyTable.vue'))
+</script>
+
 <script setup lang="ts">
-import { computed, defineAsyncComponent, ref } from 'vue'
+import { computed, ref } from 'vue'
 import type { Schemas } from '../../api/client'
 import { dayOf, inDays, shortDayOf } from '../../dates'
 import { $t } from '../../i18n'
@@ -9,7 +16,6 @@ import DueStrip from './DueStrip.vue'
 
 const props = defineProps<{ row: Schemas['DueRow']; first: boolean }>()
 const open = ref(false)
-const WhyTable = defineAsyncComponent(() => import('../../parts/WhyTable.vue')) // few are opened
 const vet = computed(() => props.row.cautions.some((c) => c.kind === 'veterinarian'))
 const late = computed(() => props.row.standing === 'late')
 const warnings = computed(() => props.row.cautions.filter((c) => c.kind !== 'prepare'))
