@@ -253,8 +253,11 @@ func Chance(risk float64) say.Line {
 	if risk < rare {
 		return say.Of(veryUnlikely)
 	}
+	if risk > often {
+		return say.Of(veryLikely)
+	}
 	digits := math.Pow(10, math.Floor(math.Log10(1/risk))-1)
-	return say.Of(about1In, say.Args{"in": say.Round(math.Max(1, math.Round(1/risk/digits)*digits))})
+	return say.Of(about1In, say.Args{"in": say.Round(math.Round(1/risk/digits) * digits)})
 }
 
 // Thin is the sliver of light grey, mm, for a nail so deep.

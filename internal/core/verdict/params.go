@@ -42,5 +42,6 @@ const (
 
 	hair = 1e-9 // beside a whole number
 
-	rare = 0.001 // a chance below this is told as very unlikely
+	rare  = 0.001   // a chance below this is told as very unlikely
+	often = 2.0 / 3 // and one above this as very likely: it is nearer to one in one than to one in two
 )

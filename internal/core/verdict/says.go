@@ -36,6 +36,7 @@ const (
 	trimmedToday              say.Key = "verdict.trimmed_today"
 	untilTheDot               say.Key = "verdict.until_the_dot"
 	untilTheFirstSign         say.Key = "verdict.until_the_first_sign"
+	veryLikely                say.Key = "verdict.very_likely"
 	veryUnlikely              say.Key = "verdict.very_unlikely"
 	whatWasSeenLeavesNothing  say.Key = "verdict.what_was_seen_leaves_nothing"
 )

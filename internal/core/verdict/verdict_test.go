@@ -121,7 +121,7 @@ func TestANailThatTouchesNeverCanWait(t *testing.T) {
 }
 
 func TestAChanceAsPeopleSayIt(t *testing.T) {
-	for risk, words := range map[float64]string{0.0005: "very unlikely", 0.00167: "about 1 in 600", 0.004: "about 1 in 250", 0.0123: "about 1 in 81", 0.3: "about 1 in 3"} {
+	for risk, words := range map[float64]string{0.0005: "very unlikely", 0.00167: "about 1 in 600", 0.004: "about 1 in 250", 0.0123: "about 1 in 81", 0.3: "about 1 in 3", 0.5: "about 1 in 2", 0.66: "about 1 in 2", 0.7: "very likely", 1: "very likely"} {
 		assert.Equal(t, words, wordstest.Of(verdict.Chance(risk)))
 	}
 }
