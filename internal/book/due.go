@@ -138,8 +138,8 @@ func (b *Book) stand(s store.DogStanding, d store.Dog, f feet.Feet, ladders []st
 	return s, err
 }
 
-// unreckoned is what the lists say of a dog whose records break the reckoning.
-func (b *Book) unreckoned(s store.DogStanding, d store.Dog) (store.DogStanding, error) {
+// brokenStanding is what the lists say of a dog whose records break the reckoning.
+func (b *Book) brokenStanding(s store.DogStanding, d store.Dog) (store.DogStanding, error) {
 	s.NameKey, s.Standing, s.Turn, s.DueOn, s.Why, s.Folded = nameKey(d.Name), due.Unseen, b.Today(), date.Date{}, "", false
 	var err error
 	s.Due, err = json.Marshal(Turn{Standing: due.Unseen, Reason: say.Of(cannotBeWorkedOutLook)})

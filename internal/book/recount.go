@@ -165,12 +165,12 @@ func (b *Book) settleOne(s store.DogStanding, d store.Dog, h history, ladders []
 	defer func() {
 		if broken := recover(); broken != nil {
 			slog.Error("cannot be worked out", "dog", d.ID, "what", broken)
-			out, err = b.unreckoned(s, d)
+			out, err = b.brokenStanding(s, d)
 		}
 	}()
 	if err := reckonable(d, slices.Concat(h.sittings, h.open), h.checks); err != nil {
 		slog.Error("cannot be worked out", "dog", d.ID, "what", err)
-		return b.unreckoned(s, d)
+		return b.brokenStanding(s, d)
 	}
 	k, is := b.remembers(d, s)
 	if !is {
@@ -191,7 +191,7 @@ func (b *Book) settleOne(s store.DogStanding, d store.Dog, h history, ladders []
 	}
 	if out, err = b.stand(s, d, now.feet, ladders, settings); err != nil {
 		slog.Error("cannot be worked out", "dog", d.ID, "what", err)
-		return b.unreckoned(s, d)
+		return b.brokenStanding(s, d)
 	}
 	return out, nil
 }

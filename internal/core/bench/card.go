@@ -106,9 +106,6 @@ func (s Progress) manner(name string) say.Line {
 	return say.Of(key, say.Args{"name": say.Name(name)})
 }
 
-// littlePavement is the km a week under which pavement files hardly anything (judgement).
-const littlePavement = 3
-
 func home(name string, pavement float64, training ladder.Training, on date.Date) []say.Line {
 	var all []say.Line
 	if first, is := training.First(on); is && !first.Done {

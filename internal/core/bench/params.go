@@ -19,3 +19,6 @@ const (
 	BloodHold  = 60 * time.Second
 	BloodStops = 4 * time.Minute
 )
+
+// littlePavement is the km a week under which pavement files hardly anything (judgement).
+const littlePavement = 3

@@ -9,12 +9,6 @@ import (
 	"strings"
 )
 
-// Most is the widest jaw that is believed, mm (judgement: a pocket caliper's).
-const Most = 150.0
-
-// mostLine is the longest line that can be a reading, bytes.
-const mostLine = 24
-
 // Reading is one line: a length in mm, or why it is none.
 type Reading struct {
 	MM      float64

@@ -5,10 +5,6 @@ import "math"
 // Point is a place in the side view, mm: X forward from the coat line, Z above the floor.
 type Point struct{ X, Z float64 }
 
-// edgePoints is how many points draw one curved edge; a chord of a 26 mm arc 14 mm long then
-// stays within 0.001 mm of it.
-const edgePoints = 33
-
 // Outline returns the closed outline: ridge from coat line to tip, end face, underside back.
 func (s Stance) Outline() []Point {
 	points := make([]Point, 0, 2*edgePoints)

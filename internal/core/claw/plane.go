@@ -1,8 +1,5 @@
 package claw
 
-// hair is the length below which a cut takes nothing, mm.
-const hair = 1e-9
-
 // plane is a straight cut: everything farther along its outward normal than offset comes off.
 type plane struct{ normalX, normalZ, offset float64 }
 

@@ -9,9 +9,6 @@ import (
 
 const layout = "2006-01-02"
 
-// unixEpoch is 1970-01-01 as a day number (Rata Die: 1 is 0001-01-01).
-const unixEpoch = 719163
-
 // Date is a day of the proleptic Gregorian calendar. The zero value is no date.
 // Dates are comparable with == and may be map keys.
 type Date struct{ number int32 } // Rata Die day number: sums over years of sittings need no calendar

@@ -7,9 +7,6 @@ import (
 	"fribbet/internal/core/say"
 )
 
-// MostSpan is the longest that a span may be, days: a year away is not a holiday.
-const MostSpan = 366
-
 // Span is days from From to To, both of them in it.
 type Span struct{ From, To Date }
 

@@ -12,9 +12,6 @@ import (
 	"fribbet/internal/core/say"
 )
 
-// usualPavement is what a dog is taken to walk on pavement, km a week (judgement).
-const usualPavement = 5.0
-
 // Usual is a dog of which nothing is known yet but how it is going to be worked with.
 func Usual(rhythm rhythm.Rhythm, workdays date.Weekdays) Dog {
 	return Dog{

@@ -13,8 +13,6 @@ import (
 	"fribbet/internal/core/rhythm"
 )
 
-const daysPerYear = 365.25
-
 // Birth is when a dog was born, or about when.
 type Birth struct {
 	Date      date.Date
@@ -91,7 +89,7 @@ func StandardNails() []Nail {
 
 // BornAbout is the birth of a dog that somebody takes for so many years old on a day.
 func BornAbout(years float64, on date.Date) Birth {
-	return Birth{Date: on.AddDays(-int(math.Ceil(years * daysPerYear))), Estimated: true}
+	return Birth{Date: on.AddDays(-int(math.Ceil(years * date.DaysPerYear))), Estimated: true}
 }
 
 // Nail returns the dog's nail of that code, and whether it has it.
@@ -118,7 +116,9 @@ func (d Dog) WeightOn(day date.Date) float64 {
 func (d Dog) AgeWeeks(day date.Date) float64 { return float64(day.Sub(d.Birth.Date)) / 7 }
 
 // AgeYears is the dog's age on the day.
-func (d Dog) AgeYears(day date.Date) float64 { return float64(day.Sub(d.Birth.Date)) / daysPerYear }
+func (d Dog) AgeYears(day date.Date) float64 {
+	return float64(day.Sub(d.Birth.Date)) / date.DaysPerYear
+}
 
 // PavementOn is what the dog walked on pavement about the day, km a week.
 func (d Dog) PavementOn(day date.Date) float64 {

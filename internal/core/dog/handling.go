@@ -140,7 +140,7 @@ func seniorAt(kg float64) float64 {
 }
 
 func (d Dog) senior(on date.Date) bool {
-	return d.AgeWeeks(on) >= seniorAt(d.WeightOn(on))*daysPerYear/7
+	return d.AgeWeeks(on) >= seniorAt(d.WeightOn(on))*date.DaysPerYear/7
 }
 
 // HandlingCautions are what to know of holding a dog before it is touched, on every screen that leads

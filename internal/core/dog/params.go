@@ -6,3 +6,6 @@ const (
 	oldestYears  = 40
 	mostWeeksAgo = 520.0 // that a dog was last done before it was entered
 )
+
+// usualPavement is what a dog is taken to walk on pavement, km a week (judgement).
+const usualPavement = 5.0

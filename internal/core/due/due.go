@@ -181,7 +181,7 @@ func (t Trim) dateOf(n TrimmedNail) NailDate {
 	left := n.left()
 	rules := t.weeksByRule(n, left, n.Rate.Mean)
 	rule := t.decide(n, rules)
-	fast := t.weeksByRule(n, left, n.Rate.Mean+cautiousZ*n.Rate.SD)
+	fast := t.weeksByRule(n, left, growth.Cautious(n.Rate))
 	return NailDate{
 		Code: n.Code, Rule: rule, Weeks: rules,
 		Due:       t.day(t.after(n, rules)),

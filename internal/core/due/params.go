@@ -4,10 +4,6 @@ const (
 	// worthCut is the least that is worth a cut, mm beyond the margin (judgement).
 	worthCut = 0.5
 
-	// cautiousZ is the 90th percentile of the standard normal: one dog in ten grows faster
-	// than the rate the cautious date is worked with (mathematics).
-	cautiousZ = 1.2815515655446004
-
 	// soonest is the least wait between two sittings, weeks: no rhythm in use is shorter than
 	// every other day (trade). Without it a nail left touching would be due the day after.
 	soonest = 2.0 / 7

@@ -19,17 +19,10 @@ type Estimate struct {
 	Source           Source
 }
 
-// Z90 is the 95th percentile of the standard normal: the middle 90 % reaches this many
-// standard deviations to either side.
-const Z90 = 1.6448536269514722
-
 // Normal is a normal estimate of something that cannot be below 0.
 func Normal(value, sd float64, source Source) Estimate {
 	return Estimate{value, math.Max(0, value-Z90*sd), value + Z90*sd, source}
 }
-
-// z80 is the 80th percentile of the standard normal.
-const z80 = 0.8416212335729143
 
 // At80 is what it stays under four times in five, were it normal.
 func (e Estimate) At80() float64 { return e.Value + (e.High-e.Value)*z80/Z90 }

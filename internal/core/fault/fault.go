@@ -31,9 +31,6 @@ func (f Fields) Error() string {
 	return strings.Join(lines, "; ")
 }
 
-// MostInLine is how many fields one line names.
-const MostInLine = 20
-
 // Units of what is asked for, beside a number.
 const (
 	None          say.Key = ""
@@ -61,9 +58,6 @@ func (f *Fields) Add(name string, value any, want say.Line) {
 	}
 	*f = append(*f, Field{name, value, want})
 }
-
-// mostTold is how many letters of a refused value are told back.
-const mostTold = 80
 
 // Short is the beginning of a value, long enough to be known again.
 func Short(value string) string {

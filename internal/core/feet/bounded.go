@@ -102,13 +102,6 @@ func Bounded(d dog.Dog, sittings []record.Sitting, checks []record.WalkRound) fa
 	return f
 }
 
-// Judgement: beyond these nobody told it.
-const (
-	longestLife    = 60     // years
-	longestSitting = 6000.0 // minutes
-	mostCuts       = 1000   // a nail, at one sitting
-)
-
 func boundedNail(r record.NailRecord) fault.Fields {
 	var f fault.Fields
 	bounded(&f, "code", r.Code)

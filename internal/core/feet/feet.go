@@ -163,9 +163,6 @@ func (f Feet) form(i int) claw.Claw {
 	return f.Form(f.Nails[i].Code, f.day)
 }
 
-// quickedWithin is how many sittings after blood a dog is done with more care (model).
-const quickedWithin = 2
-
 // Known is the day of the last sitting or look; zero when there was none.
 func (f Feet) Known() date.Date { return f.known }
 

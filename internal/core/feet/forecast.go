@@ -8,12 +8,6 @@ import (
 	"fribbet/internal/core/nail"
 )
 
-// A forecast runs this far, in steps that are straight enough to draw between.
-const (
-	forecastDays = 60
-	forecastStep = 5
-)
-
 // Forecast is how the nails grow from a day on when nobody trims them.
 type Forecast struct {
 	Days     []int       // after the first day

@@ -40,9 +40,6 @@ type SeenRate struct {
 	Nails int
 }
 
-// learntShare is how much narrower than at first a range must be to be called learnt (judgement).
-const learntShare = 0.9
-
 // Growth tells how fast the nails grow on a day: the state's own numbers.
 func (f Feet) Growth(day date.Date) Growth {
 	now, usual, where := f.At(day), feetOf(f.Dog, nil).state, f.Where(day)

@@ -11,10 +11,6 @@ import (
 	"fribbet/internal/core/temper"
 )
 
-// FoldVersion goes up whenever the same records would fold into other feet than before: what was
-// kept of an older fold is then worked out again.
-const FoldVersion = 10
-
 // kept is what a fold came to, without the dog itself.
 type kept struct {
 	State    state.State

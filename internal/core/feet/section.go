@@ -29,9 +29,6 @@ type SchoolCut struct {
 	Days float64 // until it touches again, at its own rate; +Inf when it never does
 }
 
-// dewclawStands is how high a dewclaw is drawn above a floor that it never meets, mm.
-const dewclawStands = 12.0
-
 // Section reads one nail; the cuts keep margin mm from the quick and come off in slivers of the
 // given thickness, mm. It is false when the dog does not have the nail.
 func (f Feet) Section(code nail.Code, day date.Date, margin, sliver float64) (Section, bool) {

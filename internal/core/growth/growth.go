@@ -3,6 +3,8 @@
 // in mm a week.
 package growth
 
+import "fribbet/internal/core/date"
+
 // Rate is a net growth rate with its standard deviation, mm a week.
 type Rate struct{ Mean, SD float64 }
 
@@ -28,7 +30,7 @@ func ClassOf(weight float64) SizeClass {
 
 // usualGross is the gross rate of a dog of this age in weeks and weight in kg, mm a week.
 func usualGross(age, weight float64) float64 {
-	const weeksPerYear = 365.25 / 7
+	const weeksPerYear = date.DaysPerYear / 7
 	switch {
 	case age < adultAge:
 		return grossYoung

@@ -62,3 +62,6 @@ var sizeClasses = []SizeClass{
 	{Under: 40, SeniorYears: 8, UsualWeight: 34},
 	{SeniorYears: 7, UsualWeight: 50},
 }
+
+// cautiousZ is the 90th percentile of the standard normal (mathematics).
+const cautiousZ = 1.2815515655446004

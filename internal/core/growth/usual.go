@@ -16,6 +16,3 @@ func Wear(group nail.Group) (mean, sd float64) { return wear[group].mean, wear[g
 
 // Cautious is a rate that nine dogs in ten do not exceed, mm a week.
 func Cautious(r Rate) float64 { return r.Mean + cautiousZ*r.SD }
-
-// cautiousZ is the 90th percentile of the standard normal (mathematics).
-const cautiousZ = 1.2815515655446004

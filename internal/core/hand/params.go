@@ -26,3 +26,6 @@ const (
 	leastSpread = 0.4 // times how far most hands are off
 	mostSpread  = 3.0
 )
+
+// apart is from which share on thickness and evenness are told as different (judgement).
+const apart = 0.1

@@ -14,9 +14,6 @@ const (
 	EyeCares say.Key = "hand.eye_cares" // where its eye sets the care
 )
 
-// apart is from which share on thickness and evenness are told as different (judgement).
-const apart = 0.1
-
 // EyeSays is what is said where the hand's eye sets the care; nothing where it does not.
 func (s Slices) EyeSays() say.Line {
 	if s.Milder == 0 {

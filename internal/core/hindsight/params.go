@@ -41,3 +41,12 @@ const (
 
 // bounds are the chances up to which cuts are put together.
 var bounds = []float64{1.0 / 600, 1.0 / 300, 1.0 / 100, 1.0 / 30, 1}
+
+// keptWithin is how late a trim is that still keeps its date, days (judgement).
+const keptWithin = 7
+
+const (
+	tail      = 0.05 // what lies to either side of the middle 90 %
+	nearlyAll = 0.9  // of its mean is a Poisson's variance: of likelier things the sum's is smaller
+	rarely    = 50.0 // things that happen fewer times are counted by a Poisson (Le Cam 1960)
+)

@@ -25,9 +25,6 @@ type Quarter struct {
 	Dogs    int      // whose quicks those are
 }
 
-// keptWithin is how late a trim is that still keeps its date, days (judgement).
-const keptWithin = 7
-
 // quarters are those of the calendar in which a dog was trimmed, the earliest first, while they are worked out.
 type quarters struct {
 	all   []Quarter

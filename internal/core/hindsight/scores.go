@@ -90,9 +90,3 @@ func (s sum) expected() estimate.Estimate {
 	}
 	return e
 }
-
-const (
-	tail      = 0.05 // what lies to either side of the middle 90 %
-	nearlyAll = 0.9  // of its mean is a Poisson's variance: of likelier things the sum's is smaller
-	rarely    = 50.0 // things that happen fewer times are counted by a Poisson (Le Cam 1960)
-)

@@ -10,13 +10,6 @@ const (
 	ClipAndGrind Way = "clip_then_grind" // clip all of a paw, leave a rim, then grind it round
 )
 
-// What somebody may choose as the largest cut, mm for a nail 7 mm deep: thin ones throughout, to what only the
-// longest ends allow.
-const (
-	LeastLargest = 0.5
-	MostLargest  = 3.0
-)
-
 // LargestCut is the largest cut that a hand begins with, mm for a nail 7 mm deep. Practitioners disagree: many thin
 // cuts, or the long end nipped off and then thin ones.
 func LargestCut(h Hand) float64 {

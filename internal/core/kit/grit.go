@@ -30,6 +30,3 @@ func GritFor(p Purpose, take float64) int {
 		return BetweenGrit
 	}
 }
-
-// Sliver is one thin cut, mm (trade: 1 mm is typical).
-const Sliver = 1.0

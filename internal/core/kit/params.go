@@ -33,3 +33,21 @@ const (
 
 // Never is a count that nothing limits.
 var Never = math.Inf(1)
+
+// What somebody may choose as the largest cut, mm for a nail 7 mm deep: thin ones throughout, to what only the
+// longest ends allow.
+const (
+	LeastLargest = 0.5
+	MostLargest  = 3.0
+)
+
+// Sliver is one thin cut, mm (trade: 1 mm is typical).
+const Sliver = 1.0
+
+// What speaks for or against a cutter, in points (judgement).
+const (
+	weak     = 1
+	strong   = 3
+	decisive = 6
+	notOwned = 8
+)

@@ -18,13 +18,6 @@ type rule struct {
 	when     func(Job) bool
 }
 
-const (
-	weak     = 1
-	strong   = 3
-	decisive = 6
-	notOwned = 8
-)
-
 var (
 	pliers   = []Tool{SmallPlier, LargePlier}
 	cutters  = []Tool{SmallScissor, SmallPlier, LargePlier, Guillotine, Household}

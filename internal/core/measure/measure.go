@@ -30,17 +30,6 @@ const (
 	Quick  What = "quick" // from the tip to where it is seen to end
 )
 
-// A coin that is used as a feeler is between these thick, mm (judgement).
-const (
-	LeastCoin = 0.5
-	MostCoin  = 5.0
-)
-
-const (
-	leastSD = 0.05 // mm: nobody reads a nail finer
-	mostSD  = 5.0  // mm: more is no reading
-)
-
 // usual is how far a reading may be off, one standard deviation in mm, the usual means first (judgement).
 var usual = map[What][]struct {
 	by Means
@@ -50,10 +39,6 @@ var usual = map[What][]struct {
 	Gap:    {{Caliper, 0.2}, {Feeler, FeelerEdge}, {Eye, 1}, {Photo, 0.5}},
 	Quick:  {{Eye, 0.4}, {Caliper, 0.4}, {Photo, 0.5}},
 }
-
-// FeelerEdge is how soft the edge is at which a feeler begins to pass, mm of growth left to the
-// floor (judgement).
-const FeelerEdge = 0.1
 
 // SD is how far a reading by some means may be off, mm; 0 where the means cannot read that.
 func (w What) SD(by Means) float64 {

@@ -10,16 +10,6 @@ import (
 	"fribbet/internal/core/state"
 )
 
-// cautiousChance is the chance of touching by which the cautious date is told, and farthest how far
-// it is looked for, days.
-const (
-	cautiousChance = 0.1
-	farthest       = 120
-
-	// mayTouchFrom is the chance from which a nail that is believed clear is said to touch perhaps already.
-	mayTouchFrom = 0.1
-)
-
 // cautious is the day by which, with a chance of one in ten, any of the nails that surely stand clear of the
 // floor will have touched it, by the whole state: length, floor and growth together, given that they stand clear
 // now. It is none where no nail surely does, or none touches for as far as it is looked for. mayTouch are those

@@ -9,14 +9,6 @@ import (
 	"fribbet/internal/core/say"
 )
 
-const (
-	// wideFloor is how far the growth left to the floor may be off, mm to either side with nine chances
-	// in ten, before one look is worth more than the reckoning (judgement).
-	wideFloor = 2.0
-	// lookAhead is how many days before the date the look is wanted (judgement).
-	lookAhead = 7
-)
-
 // WantedLook is a walk-round that would settle a date: the nail that decides is known too badly.
 type WantedLook struct {
 	On    date.Date

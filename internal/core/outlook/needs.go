@@ -9,12 +9,6 @@ import (
 	"fribbet/internal/core/verdict"
 )
 
-const (
-	// leastNeed is the shortest time for which a trim is taken to keep a nail clear at all, weeks: below it only
-	// a shorter quick helps (judgement).
-	leastNeed = 0.5
-)
-
 // Needs is after how many days a trim like the last ones no longer keeps this dog's nails clear of the floor, by its
 // own growth, wear and quicks, as if it were trimmed on that day: the day by which the first of those that a sitting
 // can keep clear touches as likely as not, its range from one in ten to nine in ten. None where a sitting can keep

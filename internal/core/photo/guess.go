@@ -6,19 +6,6 @@ import (
 	"slices"
 )
 
-// When four lines are taken for a card's edges (judgement, weighed on drawn pictures as those of docs/photo.md).
-const (
-	leastShare = 0.015 // of the picture's area that a card covers
-	mostShare  = 0.75
-	between    = 0.84 // of a side is looked at: not the round corners
-	leastSide  = 0.22 // of each side is edge: a hand may cover the rest
-	leastSides = 0.55 // of all four
-	beyond     = 0.14 // of a side, past each corner: there a card's edge goes no further
-	askew      = 0.09 // as misfit, of lines in the small picture
-	mostTried  = 12   // quadrilaterals that are looked at in the whole picture
-	foundAt    = 2.5  // the score at which a card is handed over as found
-)
-
 // Guess is where a card's corners seem to be in a picture, in their order round it: four straight edges, two by two, in a
 // card's proportion by some camera, that end in round corners. It is only a start for the handles; false where nothing
 // looks like a card, whatever is printed on it.

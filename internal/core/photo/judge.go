@@ -43,13 +43,6 @@ func (o Outline) Loose() (corner int, is bool) {
 	return 0, false
 }
 
-// When an outline speaks against corners (judgement, weighed on drawn pictures).
-const (
-	leastOutline = 0.3 // of all sides: edges cross anywhere by chance
-	looseSide    = 0.55
-	firmSide     = 0.7
-)
-
 // score is how much of it all speaks for a card (judgement, weighed on the pictures of docs/photo.md).
 func (l looks) score() float64 {
 	mean, least := 0.0, 1.0
@@ -58,19 +51,6 @@ func (l looks) score() float64 {
 	}
 	return mean + 0.3*least + 1.5*l.arcs - l.past
 }
-
-// How an outline is looked at (judgement), mm on the card's plane.
-const (
-	sideEvery  = 2.0  // along each side
-	sideFrom   = 5.0  // a corner
-	across     = 1.6  // to either side of where the edge should be it is looked for
-	isThere    = 0.35 // off that it may be found
-	flank      = 0.35 // between the two points whose colours are set against each other
-	pastFrom   = 2.0  // a corner
-	pastTo     = 11.0
-	asStrong   = 0.4 // of the side's own edge
-	leastEdges = 7.0 // of 255: what changes less is the picture's grain
-)
 
 // looksOf looks along a card's outline in the whole picture.
 func looksOf(p *image.RGBA, quad []Point, width, height float64) (l looks) {

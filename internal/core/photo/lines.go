@@ -7,18 +7,6 @@ import (
 	"slices"
 )
 
-// How straight lines are looked for (judgement).
-const (
-	angles      = 120 // directions that are told apart, over half a turn
-	voting      = 2   // directions to either side of its own for which an edge's pixel stands
-	mostPeaks   = 500 // of which the lines with the longest stretch of strong edge are taken
-	mostLines   = 56
-	leastVotes  = 12.0 // pixels of edge on a line
-	nearAngle   = 5    // of these steps: two lines so near in direction and place are one
-	nearPlace   = 4    // pixels
-	standsAlong = 1.6  // pixels: how far off a line an edge may stand that is its
-)
-
 // edges is where a picture changes, thin, and in which direction. Colours count, not only light: the channel that
 // changes most.
 type edges struct {
@@ -239,9 +227,6 @@ func (e edges) fitted(l line) line {
 	}
 	return l
 }
-
-// missing is what a pixel of a line costs (judgement): a stretch of which less than about half is strong edge is none.
-const missing = 0.35
 
 // strength is how strong the edge at a pixel is, from 0 to 1: against the strong edges of this picture.
 func (e edges) strength(p Point) float64 {

@@ -55,3 +55,57 @@ const (
 
 // MostSide is how long a kept picture's longer side is at most, pixels.
 const MostSide = 2048
+
+// When four lines are taken for a card's edges (judgement, weighed on drawn pictures as those of docs/photo.md).
+const (
+	leastShare = 0.015 // of the picture's area that a card covers
+	mostShare  = 0.75
+	between    = 0.84 // of a side is looked at: not the round corners
+	leastSide  = 0.22 // of each side is edge: a hand may cover the rest
+	leastSides = 0.55 // of all four
+	beyond     = 0.14 // of a side, past each corner: there a card's edge goes no further
+	askew      = 0.09 // as misfit, of lines in the small picture
+	mostTried  = 12   // quadrilaterals that are looked at in the whole picture
+	foundAt    = 2.5  // the score at which a card is handed over as found
+)
+
+// When an outline speaks against corners (judgement, weighed on drawn pictures).
+const (
+	leastOutline = 0.3 // of all sides: edges cross anywhere by chance
+	looseSide    = 0.55
+	firmSide     = 0.7
+)
+
+// How an outline is looked at (judgement), mm on the card's plane.
+const (
+	sideEvery  = 2.0  // along each side
+	sideFrom   = 5.0  // a corner
+	across     = 1.6  // to either side of where the edge should be it is looked for
+	isThere    = 0.35 // off that it may be found
+	flank      = 0.35 // between the two points whose colours are set against each other
+	pastFrom   = 2.0  // a corner
+	pastTo     = 11.0
+	asStrong   = 0.4 // of the side's own edge
+	leastEdges = 7.0 // of 255: what changes less is the picture's grain
+)
+
+// How straight lines are looked for (judgement).
+const (
+	angles      = 120 // directions that are told apart, over half a turn
+	voting      = 2   // directions to either side of its own for which an edge's pixel stands
+	mostPeaks   = 500 // of which the lines with the longest stretch of strong edge are taken
+	mostLines   = 56
+	leastVotes  = 12.0 // pixels of edge on a line
+	nearAngle   = 5    // of these steps: two lines so near in direction and place are one
+	nearPlace   = 4    // pixels
+	standsAlong = 1.6  // pixels: how far off a line an edge may stand that is its
+)
+
+// missing is what a pixel of a line costs (judgement): a stretch of which less than about half is strong edge is none.
+const missing = 0.35
+
+// How an edge is looked for anew in the whole picture (judgement).
+const (
+	samples  = 48   // along each edge
+	middling = 0.72 // of an edge is looked at: not the round corners
+)

@@ -6,12 +6,6 @@ import (
 	"slices"
 )
 
-// How an edge is looked for anew in the whole picture (judgement).
-const (
-	samples  = 48   // along each edge
-	middling = 0.72 // of an edge is looked at: not the round corners
-)
-
 // edged is the quadrilateral with each edge moved to where the picture changes most, near where it is.
 func edged(p *image.RGBA, quad []Point, far float64) ([]Point, bool) {
 	var lines [4][2]Point

@@ -66,13 +66,6 @@ func (m moves) solved() (value, choice [][]float64) {
 	return value, choice
 }
 
-const (
-	playsTo    = 8.0   // mm that may come off at most
-	drawsShown = 200   // by which the chances of faces are told
-	hardly     = 1e-9  // of what is believed: not worth a sum
-	never      = 1e-12 // of it
-)
-
 // faces are those that may have shown: none at first, blood the last.
 func (p BestPlay) faces() []quick.Face { return append([]quick.Face{""}, quick.Faces(p.Colour)...) }
 

@@ -35,9 +35,6 @@ func (r Room) Ends(seed int) []End {
 	return ends
 }
 
-// endsStream keeps a drill's chances apart from those of a nail of the same seed.
-const endsStream = 1 << 40
-
 // Mixed is an end that was taken for another.
 type Mixed struct {
 	Showed, Said quick.Face

@@ -70,5 +70,3 @@ func standing(r Room, seed int) (all []Scene) {
 	}
 	return all
 }
-
-const feetStream = 1 << 42

@@ -56,3 +56,22 @@ const (
 	priceBlood        = 1800 // half an hour
 	priceBloodCareful = 6000 // a hundred minutes
 )
+
+const (
+	playsTo    = 8.0   // mm that may come off at most
+	drawsShown = 200   // by which the chances of faces are told
+	hardly     = 1e-9  // of what is believed: not worth a sum
+	never      = 1e-12 // of it
+)
+
+// endsStream keeps a drill's chances apart from those of a nail of the same seed.
+const endsStream = 1 << 40
+
+// feetStream keeps the feet that stand on a floor apart from the same seed's nail.
+const feetStream = 1 << 42
+
+// TooLate is what stands for an answer that did not come in time.
+const TooLate = -1
+
+// scenesStream keeps the order of scenes apart.
+const scenesStream = 1 << 41

@@ -50,9 +50,6 @@ const (
 	OfFeet   Drill = "feet"   // which paw is due, as the dog stands
 )
 
-// TooLate is what stands for an answer that did not come in time.
-const TooLate = -1
-
 // Drills are all of them.
 func Drills() []Drill { return []Drill{OfTheDog, OfBlood, OfGroove, OfFeet} }
 
@@ -152,8 +149,6 @@ func shuffle(chance virtual.Random, n int, swap func(i, k int)) {
 		swap(i, int(chance.Float64()*float64(i+1)))
 	}
 }
-
-const scenesStream = 1 << 41
 
 // Answer marks what was chosen of a drill's scenes, in their order, as far as it went: how many were right. Against the
 // clock an answer may be TooLate.

@@ -27,17 +27,11 @@ type chances struct {
 	reach [][len(scales)][]float64 // from the spare left at lowest on
 }
 
-// lowest is the step of the grid below which a face surely shows blood.
-const lowest = -100
-
 // known are the chances that were worked out last: the nails of one dog ask for few.
 var known = struct {
 	sync.Mutex
 	chances map[shown]*chances
 }{chances: map[shown]*chances{}}
-
-// mostKnown bounds what is remembered; a table is about 60 kB.
-const mostKnown = 64
 
 func (s shown) chances() *chances {
 	known.Lock()

@@ -48,3 +48,12 @@ const (
 	// Margin is how much spare a trim leaves in front of the quick, mm (judgement).
 	Margin = 1.0
 )
+
+// lowest is the step of the grid below which a face surely shows blood.
+const lowest = -100
+
+// mostKnown bounds what is remembered; a table is about 60 kB.
+const mostKnown = 64
+
+// Touch is what one touch of a grinder takes, mm (judgement, until it is learnt).
+const Touch = 0.2

@@ -13,7 +13,10 @@
 //   - drift: what spare and quick do between trims
 package quick
 
-import "math"
+import (
+	"fribbet/internal/core/estimate"
+	"math"
+)
 
 // Spare is a belief about a nail's spare: a normal with mean and standard deviation in mm.
 type Spare struct{ Mean, SD float64 }
@@ -25,8 +28,7 @@ func Assumed(length float64) Spare {
 
 // Range is the middle 90 % of the belief, mm, never below 0.
 func (s Spare) Range() (low, high float64) {
-	const z = 1.6448536269514722 // 95th percentile of the standard normal
-	return math.Max(0, s.Mean-z*s.SD), math.Max(0, s.Mean+z*s.SD)
+	return math.Max(0, s.Mean-estimate.Z90*s.SD), math.Max(0, s.Mean+estimate.Z90*s.SD)
 }
 
 // Risk is the chance that a cut of mm reaches the quick, 0 to 1.

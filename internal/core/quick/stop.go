@@ -7,6 +7,3 @@ const (
 	AtFirstSign EndPoint = "first_sign" // as soon as the dark centre or the blush shows
 	Full        EndPoint = "full"       // thin slivers or touches until the dark fills the face or the dot shows
 )
-
-// Touch is what one touch of a grinder takes, mm (judgement, until it is learnt).
-const Touch = 0.2

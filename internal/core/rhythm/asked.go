@@ -23,11 +23,6 @@ type Moves struct {
 	BreakEven float64 // weeks at which it neither grows nor draws back; 0 where there is none
 }
 
-const (
-	mostRate     = 5.0   // mm a week: far beyond any dog
-	mostInterval = 520.0 // weeks: ten years
-)
-
 // Check returns the fields that cannot be, under the contract's names.
 func (a Asked) Check() fault.Fields {
 	var f fault.Fields

@@ -11,3 +11,8 @@ const (
 	offTrack   = 0.15 // of the way that a plan may be behind before it is said so (judgement)
 	leastBack  = 0.3  // mm, a way shorter than this is too short to measure a plan by (judgement)
 )
+
+const (
+	mostRate     = 5.0   // mm a week: far beyond any dog
+	mostInterval = 520.0 // weeks: ten years
+)

@@ -27,9 +27,6 @@ func kilograms(text string) (float64, error) {
 // between parts several numbers or addresses in one cell; a slash does only where whole numbers stand on both sides.
 var between = regexp.MustCompile(`[;,\n|]+|\s+(?:or|oder|und|and|ou|o|y|u)\s+|\s+/\s+`)
 
-// leastDigits is what a telephone number has at least.
-const leastDigits = 5
-
 // reached is how an owner is reached by what the cells for telephone and mail hold, in whichever of them it stands: the
 // first number, or else the first address; and what else there was.
 func reached(phone, mail string) (by round.Reach, address string, others []string) {
@@ -106,9 +103,6 @@ func (c calendar) day(text string) (date.Date, bool) {
 	}
 	return date.Date{}, false
 }
-
-// leastOfMonth is how many letters a month is shortened to at least.
-const leastOfMonth = 3
 
 // month is the English name of a month, whole or shortened, in English or the reader's language; what goes between
 // (30 de mayo) is nothing, and other words stay.

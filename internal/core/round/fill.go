@@ -15,21 +15,6 @@ type Filling struct {
 	Harm   float64 // of all for whom coming would save any, in days of being merely late
 }
 
-const (
-	// laterWeek is how many days after the week those that are left can come again.
-	laterWeek = 1
-	// mostTried are how many of those that wait are tried in what an exchange leaves free.
-	mostTried = 10
-	// mostSteps is how many fillings are looked at, in whole or in part, that might be better still.
-	mostSteps = 5000
-	// everyOrder is up to how many parties of a day every order is tried, and mostOrders how many places are looked at
-	// for that.
-	everyOrder = 6
-	mostOrders = 400
-	// mostWork is how many places are looked at in all before the best filling so far stands: a fifth of a second's.
-	mostWork = 250_000
-)
-
 // Fill says which dogs to call for the days from one to another, so that the least harm is left over: the most
 // harm saved a minute first, then exchanges, each judged with what it makes room for, until none helps; then, as
 // far as that is few enough steps, every filling that could still save more. Others'

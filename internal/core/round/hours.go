@@ -110,11 +110,6 @@ func (w Week) Check() fault.Fields {
 	return f
 }
 
-const (
-	mostAround   = 60 // minutes
-	longestPlace = 80 // letters
-)
-
 func (h Hours) check() fault.Fields {
 	var f fault.Fields
 	within := func(name string, s Stretch, outer Stretch, want say.Line) {

@@ -46,9 +46,6 @@ var slots = map[MessageKind][]string{
 	TellLate: {"{dog}", "{about}", "{at}"}, TellMissed: {"{dog}", "{at}"}, TellDue: {"{dog}", "{due}"},
 }
 
-// longestText is how long a message's words may be, letters: two text messages.
-const longestText = 300
-
 // CheckTexts names what cannot be in the user's own words.
 func CheckTexts(texts map[MessageKind]string) fault.Fields {
 	var f fault.Fields
@@ -92,13 +89,6 @@ func Write(text string, f Facts) string {
 	return strings.NewReplacer("{dog}", f.Dog, "{at}", f.At, "{about}", f.About, "{due}", f.Due, "{places}", strings.Join(places, ", ")).Replace(text)
 }
 
-const (
-	reminding = 17 // the hour from which on tomorrow's owners are reminded (judgement)
-
-	// RefusedWeeks is after how many weeks an owner who said no is asked again (judgement).
-	RefusedWeeks = 2
-)
-
 // Reminds tells whether tomorrow's owners are reminded at that time of day.
 func Reminds(now Clock) bool { return now >= At(reminding, 0) }
 
@@ -119,9 +109,6 @@ func (k MessageKind) Answered(before MessageState, answer Answer, unmistakable b
 
 // Quiet are the hours in which nothing goes out (judgement): before eight and from eight in the evening on.
 func Quiet(at Clock) bool { return at < At(8, 0) || at >= At(20, 0) }
-
-// mostFailures is after how many failures a message waits for a person.
-const mostFailures = 5
 
 // Again is how long a message waits once it has failed so often; false when it waits for a person.
 func Again(failures int) (time.Duration, bool) {

@@ -16,26 +16,6 @@ type Offer struct {
 	Saves   float64 // harm, against waiting another week
 }
 
-// another is how many days waiting for another place takes.
-const another = 7
-
-// LeastGap is how long a gap must be to serve anybody, minutes (judgement).
-const LeastGap = 20
-
-// Judgement (ours), in days of being merely late.
-const (
-	quarter      = 15  // minutes: places begin on these, where they do not stand against another
-	tick         = 5   // minutes: no time that is told is finer
-	otherTime    = 60  // minutes: two places of a day that are nearer are no choice
-	uselessGap   = 1.5 // left behind
-	noHelper     = 2.0 // where one was wanted
-	hardAtHard   = 3.0 // one hard dog after the other
-	hardLast     = 2.0
-	apart        = 4.0 // from the owner's other dog that comes anyway
-	withOthers   = 2.0 // gained where they stand together
-	startsAtEdge = 0.2 // gained where it stands against another, and no gap is made
-)
-
 // Offers are the n best free places for a dog from one day to another, best first, at most two a day.
 func (w Week) Offers(d Dog, others []Visit, from, until date.Date, n int) []Offer {
 	var all []Offer

@@ -35,11 +35,6 @@ type Owner struct {
 	Language  string // that they are spoken to in; empty: the book's
 }
 
-const (
-	longestName = 80
-	longestNote = 500
-)
-
 var number = regexp.MustCompile(`^\+?[0-9]{5,15}$`)
 
 // Check names what cannot be.

@@ -12,11 +12,6 @@ type Repeat struct {
 	Times      int
 }
 
-const (
-	mostWeeksApart = 26
-	mostRepeats    = 26
-)
-
 // Check names what cannot be.
 func (r Repeat) Check() fault.Fields {
 	var f fault.Fields

@@ -15,9 +15,6 @@ type Runs struct {
 	Waits  bool              // its owner likely waits more than ten minutes
 }
 
-// waiting is how long an owner waits without being told, minutes (common practice, no source).
-const waiting = 10
-
 // Running tells when each visit of a day that is still to come will begin, from what is done and under way: none
 // begins before its time, nor before the one in front of it is through.
 func (w Week) Running(visits []Visit, now Clock) []Runs {

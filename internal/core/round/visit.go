@@ -52,10 +52,8 @@ const (
 
 // Unreckoned is a dog of which nothing can be worked out: its place is kept for it all the same.
 func Unreckoned(id, name string) Dog {
-	return Dog{ID: id, Name: name, Minutes: unreckonedMinutes, Takes: estimate.Estimate{Value: unreckonedMinutes, Low: LeastVisit, High: mostVisit, Source: estimate.Assumed}}
+	return Dog{ID: id, Name: name, Minutes: unknownMinutes, Takes: estimate.Estimate{Value: unknownMinutes, Low: LeastVisit, High: mostVisit, Source: estimate.Assumed}}
 }
-
-const unreckonedMinutes = 45 // (judgement)
 
 // Dog is a dog as far as its visits go.
 type Dog struct {
@@ -107,11 +105,6 @@ func (v Visit) Check() fault.Fields {
 	}
 	return f
 }
-
-// LeastVisit is the shortest there is, minutes.
-const LeastVisit = 5
-
-const mostVisit = 480 // minutes
 
 // Breaks says what a visit would break at its place, besides others' visits; empty where nothing is.
 func (w Week) Breaks(v Visit) say.Line {

@@ -15,14 +15,6 @@ type Way struct {
 	Words say.Line
 }
 
-// Judgement (ours).
-const (
-	mostWays = 3
-	leastWay = 5  // minutes of waiting: less is worth asking nobody
-	onTheWay = 45 // minutes before their time from which on owners are on their way, and asked no more
-	leastCut = 5  // minutes that a sitting takes, whatever is left for another day
-)
-
 // Ways are what can be done about a day on which somebody waits: a light dog first, nails that can wait, another time
 // that day; what saves the most first.
 func (w Week) Ways(visits []Visit, now Clock) []Way {

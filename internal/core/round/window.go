@@ -25,14 +25,6 @@ func (w Window) Refuses(day date.Date) say.Line {
 	return say.Line{}
 }
 
-// Judgement (ours): what a day does to a dog, in days of being merely late.
-const (
-	lateDay     = 1.0
-	touchingDay = 3.0
-	curlingDay  = 10.0
-	earlyDay    = 0.3 // a day before the date takes growth that might have stood
-)
-
 // Serves tells whether there is something to take on a day, and the dog lets one.
 func (w Window) Serves(day date.Date) bool { return !day.Before(w.Worth) && w.Refuses(day).Nothing() }
 

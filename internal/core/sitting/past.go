@@ -9,10 +9,6 @@ import (
 	"fribbet/internal/core/temper"
 )
 
-// mostPast is how many of a dog's last sittings say how it takes them: what it took years ago says
-// little of today (judgement).
-const mostPast = 40
-
 // Past is what the plan of a sitting reads of those before it.
 type Past struct {
 	Outings []Outing               `json:",omitempty"` // the last ones that it was handled at, oldest first

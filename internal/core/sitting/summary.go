@@ -49,8 +49,6 @@ func SummaryOf(s record.Sitting) Summary {
 	return out
 }
 
-const noon = 12 // the hour
-
 // Days are the sittings of which somebody told the mood, with what was so at each.
 func Days(sittings []Summary) []temper.Day {
 	var days []temper.Day

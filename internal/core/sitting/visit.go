@@ -10,13 +10,6 @@ import (
 	"fribbet/internal/core/temper"
 )
 
-// hardStrain is the mean strain at one paw over a dog's last sittings, 0 calm to 4 snapping, from which on it must
-// not be met tired (judgement).
-const hardStrain = 2
-
-// shortest is what a visit takes at the least, minutes: a dog is greeted, and let go with a word (judgement).
-const shortest = 10
-
 // Visit is what a dog asks of a groomer at one visit, on the question's day, with whoever it needs to hold it:
 // one of whom nothing is to be done that day asks for no minutes.
 func (q Question) Visit() round.Dog {

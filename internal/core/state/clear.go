@@ -24,8 +24,6 @@ var points = func() (all [2 * halfPoints][shared]float64) {
 	return all
 }()
 
-const halfPoints = 20
-
 // Touching is the chance that any of some nails has met the floor after so many weeks: given the
 // shared numbers the nails are independent, so it is worked out at a fixed set of points of these and
 // averaged.
@@ -45,9 +43,6 @@ func (s *State) Touching(nails []int, where growth.Where, weeks float64) float64
 	}
 	return 1 - clear
 }
-
-// surely is how many standard deviations a nail is off the floor that stands clear with 98 of 100.
-const surely = 2.054
 
 // SurelyClear are those of some nails that each stand clear of the floor now with a chance of at least 98 in 100.
 func (s *State) SurelyClear(nails []int) []int {

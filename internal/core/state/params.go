@@ -70,3 +70,26 @@ const (
 	against       = 1e-9  // a chance below this is against all belief
 	leastVariance = 1e-12 // that of a number known for sure, so that it can be divided by
 )
+
+// halfPoints is how many points are drawn; each has its mirror image.
+const halfPoints = 20
+
+// surely is how many standard deviations a nail is off the floor that stands clear with 98 of 100.
+const surely = 2.054
+
+const (
+	fresh     = 8.0  // weeks after a trim from which it no longer says anything of the quick
+	clearing  = 1.5  // mm that a trim leaves a nail clear of the floor
+	closing   = 0.25 // mm a week that this is taken to grow shut: a hand that trims, trims again
+	trimLeft  = 1.2  // mm of spare that a trim leaves
+	mostSpare = 0.28 // share of its length that the spare of a trimmed nail comes to
+)
+
+// leastForm is the share of its usual length below which a nail's form is told no further.
+const leastForm = 0.25
+
+// Judgement: beyond these nobody told it.
+const (
+	mostEvents = 5000
+	mostWeeks  = 520.0 // ten years
+)

@@ -33,14 +33,6 @@ type State struct {
 // from the floor they are, and how much spare they have.
 type lastDone struct{ toFloor, spare, spareSD, toFloorSD float64 }
 
-const (
-	fresh     = 8.0  // weeks after a trim from which it no longer says anything of the quick
-	clearing  = 1.5  // mm that a trim leaves a nail clear of the floor
-	closing   = 0.25 // mm a week that this is taken to grow shut: a hand that trims, trims again
-	trimLeft  = 1.2  // mm of spare that a trim leaves
-	mostSpare = 0.28 // share of its length that the spare of a trimmed nail comes to
-)
-
 // Prior is what is believed of a dog's nails before anything was told of them: where is the dog on
 // that day; lastDone is how many weeks ago somebody trimmed them, nil when nobody knows.
 func Prior(where growth.Where, nails []Traits, weeks *float64) State {

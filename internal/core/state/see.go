@@ -111,9 +111,6 @@ func Reach(form claw.Claw, length, gap float64) float64 {
 	return grown
 }
 
-// leastForm is the share of its usual length below which a nail's form is told no further.
-const leastForm = 0.25
-
 // between is the mean and variance of a normal that is known to lie between two values with soft
 // edges, by the trapezoid rule, which for smooth functions is as good as exact.
 func between(mean, variance, low, high float64) (float64, float64) {

@@ -38,11 +38,6 @@ type Event struct {
 	Work
 }
 
-const (
-	mostEvents = 5000
-	mostWeeks  = 520.0
-)
-
 // Check returns the fields that cannot be, under the contract's names; nil when it is sound.
 func (t Question) Check() fault.Fields {
 	f := t.Where.Check()

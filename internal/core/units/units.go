@@ -2,12 +2,6 @@
 // computed in millimetres and kilograms; a unit only says how a number is shown and typed.
 package units
 
-// Exact by definition: international yard and pound agreement of 1959 (published).
-const (
-	MillimetresPerInch = 25.4
-	KilogramsPerPound  = 0.45359237
-)
-
 // Length is a unit of length to show: mm or in.
 type Length string
 

@@ -14,11 +14,6 @@ import (
 // RiskLimit is the chance to bleed that the next sliver may have.
 type RiskLimit float64
 
-const (
-	Careful RiskLimit = 1.0 / 600 // a keeper's, a new hand's, and that of any dog quicked at its last two sittings
-	Usual   RiskLimit = 1.0 / 300 // a groomer's
-)
-
 // Terms are what an advice keeps to besides the nail.
 type Terms struct {
 	Stop  quick.EndPoint

@@ -45,3 +45,8 @@ const (
 	rare  = 0.001   // a chance below this is told as very unlikely
 	often = 2.0 / 3 // and one above this as very likely: it is nearer to one in one than to one in two
 )
+
+const (
+	Careful RiskLimit = 1.0 / 600 // a keeper's, a new hand's, and that of any dog quicked at its last two sittings
+	Usual   RiskLimit = 1.0 / 300 // a groomer's
+)
