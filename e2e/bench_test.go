@@ -77,8 +77,7 @@ const saving = 300 * time.Millisecond
 func (p page) saved() {
 	p.t.Helper()
 	time.Sleep(saving) // a tap is in the browser's own database first, and shows as waiting only then
-	err := p.Timeout(patience).Wait(rod.Eval(`() => document.body !== null && !document.body.innerText.includes('not yet saved')`))
-	p.require(err, "everything saved")
+	p.waits(rod.Eval(`() => document.body !== null && !document.body.innerText.includes('not yet saved')`), "everything saved")
 }
 
 // One press a nail is enough for a whole dog, by keys, by a two-button pedal, and by thumb: as planned, or

@@ -142,7 +142,7 @@ func TestANailInSectionAndItsSchools(t *testing.T) {
 	before := ridge()
 	p.MustEval(`() => { const m = document.getElementById('margin'); m.value = 0.5; m.dispatchEvent(new Event('input')) }`)
 	p.sees("Safety margin: 0.5 mm")
-	require.NoError(t, p.Timeout(patience).Wait(rod.Eval(`before => (document.querySelector('.school.chosen .numbers b')?.innerText ?? 'nothing') !== before`, before)))
+	p.waits(rod.Eval(`before => (document.querySelector('.school.chosen .numbers b')?.innerText ?? 'nothing') !== before`, before), "the page moved on")
 	p.keys("n")
 	p.sees("LF2")
 	into := t.TempDir()

@@ -38,7 +38,7 @@ func TestTheBloodPanelKeepsTheFocusAndEscapes(t *testing.T) {
 		assert.True(t, p.MustEval(`() => document.querySelector('dialog').contains(document.activeElement) || document.activeElement === document.body`).Bool())
 	}
 	require.NoError(t, p.Keyboard.Type(input.Escape))
-	require.NoError(t, p.Timeout(patience).Wait(rod.Eval(`() => !document.querySelector('dialog[open]')`)))
+	p.waits(rod.Eval(`() => !document.querySelector('dialog[open]')`), "the page moved on")
 	p.keys("u") // the nail is in hand again
 	p.sees("Light or dark?")
 }

@@ -136,8 +136,20 @@ func (p page) open(address string) {
 // sees waits for words to stand on the page.
 func (p page) sees(words string) {
 	p.t.Helper()
-	err := p.Timeout(patience).Wait(rod.Eval(`words => (document.body?.innerText ?? "").includes(words)`, words))
-	p.require(err, "the words "+words)
+	p.waits(rod.Eval(`words => (document.body?.innerText ?? "").includes(words)`, words), "the words "+words)
+}
+
+// waits waits until a page answers yes; one that is exchanged for another meanwhile is asked anew.
+func (p page) waits(question *rod.EvalOptions, what string) {
+	p.t.Helper()
+	until := time.Now().Add(patience)
+	for {
+		err := p.Timeout(time.Until(until)).Wait(question)
+		if gone := new(cdp.Error); err == nil || !errors.As(err, &gone) || time.Now().After(until) {
+			p.require(err, what)
+			return
+		}
+	}
 }
 
 // require fails the test with what stands on the page instead.
@@ -229,4 +241,10 @@ func (p page) keys(typed string) {
 			require.NoError(p.t, p.Keyboard.Type(input.Key(letter)))
 		}
 	}
+}
+
+// settled waits until nothing of a page moves any more: its typeface is there, and so are its pictures.
+func (p page) settled() {
+	p.t.Helper()
+	p.waits(rod.Eval(`() => document.fonts.ready.then(() => [...document.images].every(i => i.complete) && document.getAnimations().length === 0)`), "a page at rest")
 }

@@ -80,7 +80,7 @@ func TestRhythmsSideBySideAndThePlan(t *testing.T) {
 	p.sees("bringing the quicks back, twice a week")
 	p.open(program.address + "/dogs/" + id + "/rhythm")
 	p.press("button", "End the plan that is on")
-	require.NoError(t, p.Timeout(patience).Wait(rod.Eval(`() => document.body !== null && !document.body.innerText.includes('bringing the quicks back')`)))
+	p.waits(rod.Eval(`() => document.body !== null && !document.body.innerText.includes('bringing the quicks back')`), "the page moved on")
 	p.sees("Now: twice a week")
 }
 

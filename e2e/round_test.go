@@ -118,7 +118,7 @@ func TestTodayInOnePlace(t *testing.T) {
 	p.sees("Waiting for a place")
 	p.find("a", "All [0-9]+, with places to offer")
 	p.press("button", "is free: book it")
-	p.require(p.Timeout(patience).Wait(rod.Eval(`() => !document.querySelector('.waiting')`)), "nobody waits")
+	p.waits(rod.Eval(`() => !document.querySelector('.waiting')`), "nobody waits")
 	p.sees("Barge")
 	p.size(390, 844)
 	p.sees("Get Teasel ready")

@@ -233,7 +233,7 @@ func TestScreenshots(t *testing.T) {
 		p.dark(dark)
 		p.open(s.address(program))
 		p.sees(s.words)
-		time.Sleep(300 * time.Millisecond) // the typeface settles
+		p.settled()
 		keep(file)
 	}
 	for _, s := range screens {
@@ -268,7 +268,7 @@ func TestScreenshots(t *testing.T) {
 	}
 	p.sees("pixels a millimetre")
 	p.MustEval(`() => scrollTo(0, 0)`)
-	time.Sleep(300 * time.Millisecond)
+	p.settled()
 	keep("photo")
 	p.size(700, 1000)
 	p.open(named("saved").address(program))

@@ -1,7 +1,10 @@
 import { expect, test, vi } from 'vitest'
 
 /** The browser's own formatter (CLDR) is the other way to write them; in German it puts a comma where none is wanted. */
-test.each([['en', 'en-GB'], ['de', 'de-DE']])('dates are written as a browser would write them: %s', async (language, locale) => {
+test.each([
+  ['en', 'en-GB'],
+  ['de', 'de-DE'],
+])('dates are written as a browser would write them: %s', async (language, locale) => {
   vi.resetModules()
   vi.stubGlobal('navigator', { languages: [language] })
   vi.stubGlobal('document', { documentElement: {}, createElement: () => ({}) })

@@ -5,8 +5,11 @@ function parts(date: Date) {
   const day = date.getUTCDate()
   const two = (n: number) => String(n).padStart(2, '0')
   return {
-    weekday: $t('dates.weekdays').split(' ')[date.getUTCDay()], day, month: $t('dates.months').split(' ')[date.getUTCMonth()],
-    year: date.getUTCFullYear(), hour: `${two(date.getUTCHours())}:${two(date.getUTCMinutes())}`,
+    weekday: $t('dates.weekdays').split(' ')[date.getUTCDay()],
+    day,
+    month: $t('dates.months').split(' ')[date.getUTCMonth()],
+    year: date.getUTCFullYear(),
+    hour: `${two(date.getUTCHours())}:${two(date.getUTCMinutes())}`,
   }
 }
 const of = (date: string) => parts(new Date(`${date}T00:00:00Z`))
@@ -36,6 +39,6 @@ export function inDays(days: number): string {
 
 /** A day so many days on, for leafing through a calendar. */
 export function daysOn(day: string, by: number): string {
-  const [y, m, d] = day.split('-').map(Number)
-  return new Date(Date.UTC(y, m - 1, d + by)).toISOString().slice(0, 10)
+  const [year = 0, month = 1, date = 1] = day.split('-').map(Number)
+  return new Date(Date.UTC(year, month - 1, date + by)).toISOString().slice(0, 10)
 }

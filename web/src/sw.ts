@@ -1,6 +1,11 @@
 /// <reference lib="webworker" />
 import { ExpirationPlugin } from 'workbox-expiration'
-import { cleanupOutdatedCaches, createHandlerBoundToURL, precacheAndRoute, type PrecacheEntry } from 'workbox-precaching'
+import {
+  cleanupOutdatedCaches,
+  createHandlerBoundToURL,
+  precacheAndRoute,
+  type PrecacheEntry,
+} from 'workbox-precaching'
 import { NavigationRoute, registerRoute } from 'workbox-routing'
 import { NetworkFirst } from 'workbox-strategies'
 
@@ -10,12 +15,15 @@ declare const self: ServiceWorkerGlobalScope & { __WB_MANIFEST: PrecacheEntry[] 
 
 precacheAndRoute(self.__WB_MANIFEST)
 cleanupOutdatedCaches()
-registerRoute(new NavigationRoute(createHandlerBoundToURL('index.html'), { denylist: [/^\/(api|access|calendar|card)(\/|$)/] }))
+registerRoute(
+  new NavigationRoute(createHandlerBoundToURL('index.html'), { denylist: [/^\/(api|access|calendar|card)(\/|$)/] }),
+)
 
 /** How long the server may take before what was last seen is shown, seconds. */
 const patience = 5
 // Neither what is large or secret, nor pictures, is kept where somebody might find it who may not come in any more.
-const never = /\/(bench|changes|readings|pictures)$|^\/api\/(house|backups|export|import|calendar|pictures|sheets|messages)/
+const never =
+  /\/(bench|changes|readings|pictures)$|^\/api\/(house|backups|export|import|calendar|pictures|sheets|messages)/
 
 registerRoute(
   ({ url, sameOrigin }) => sameOrigin && url.pathname.startsWith('/api/') && !never.test(url.pathname),
@@ -37,7 +45,7 @@ registerRoute(
   }),
 )
 
-self.addEventListener('message', (event) => {
-  if (event.data?.type === 'SKIP_WAITING') void self.skipWaiting()
+self.addEventListener('message', event => {
+  if ((event.data as { type?: string } | null)?.type === 'SKIP_WAITING') void self.skipWaiting()
 })
-self.addEventListener('activate', (event) => event.waitUntil(self.clients.claim()))
+self.addEventListener('activate', event => event.waitUntil(self.clients.claim()))

@@ -6,7 +6,10 @@ import { decimal, written } from './i18n/language'
 
 /** The number that was typed, a comma being a point, with or without a unit; undefined when it is none. */
 export function number(text: string): number | undefined {
-  const clean = text.trim().replace(/\s*(mm|in|")$/i, '').replace(',', '.')
+  const clean = text
+    .trim()
+    .replace(/\s*(mm|in|")$/i, '')
+    .replace(',', '.')
   return clean === '' || Number.isNaN(Number(clean)) ? undefined : Number(clean)
 }
 
@@ -45,12 +48,16 @@ type Plan = Schemas['CuttingPlan']
 
 /** The cuts of a plan as a hand thinks of them: 2 mm, then 3 × 0.5 mm. */
 export function cutBy(plan: Plan, length: { show: (mm: number) => string }) {
-  return plan.runs.map((run) => (run.cuts === 1 ? length.show(run.mm) : `${run.cuts} × ${length.show(run.mm)}`)).join($t('units.then'))
+  return plan.runs
+    .map(run => (run.cuts === 1 ? length.show(run.mm) : `${run.cuts} × ${length.show(run.mm)}`))
+    .join($t('units.then'))
 }
 
 /** About 4 cuts, at most 6. */
 export function howMany(plan: Plan) {
   const most = plan.cuts_mm.length
   const cuts = (n: number) => $t('units.cuts', n)
-  return plan.likely === most ? $t('units.about', { most: cuts(most) }) : $t('units.about_at_most', { likely: cuts(plan.likely), most })
+  return plan.likely === most
+    ? $t('units.about', { most: cuts(most) })
+    : $t('units.about_at_most', { likely: cuts(plan.likely), most })
 }

@@ -29,7 +29,10 @@ client.use({
   onRequest: ({ request }) => request.headers.set('Accept-Language', language),
   onResponse: ({ response }) => {
     if (!hearSeen(response)) hearDay(response)
-    if (response.status === 401) void (response.headers.has('Fribbet-Withdrawn') ? forgetAll() : forgetSeen()).finally(() => location.assign('/access/login'))
+    if (response.status === 401)
+      void (response.headers.has('Fribbet-Withdrawn') ? forgetAll() : forgetSeen()).finally(() =>
+        location.assign('/access/login'),
+      )
   },
 })
 
@@ -53,5 +56,9 @@ async function reached<T>(call: Call<T>) {
 function refusalOf(got: { error?: unknown; response: Response }) {
   const problem = got.error as Partial<Schemas['Problem']> | undefined
   if (problem?.opening) heardOpening(problem.opening)
-  return new Refusal(got.response.status, problem?.detail ?? $t('api.something_broke_in_fribbet'), problem?.errors ?? [])
+  return new Refusal(
+    got.response.status,
+    problem?.detail ?? $t('api.something_broke_in_fribbet'),
+    problem?.errors ?? [],
+  )
 }

@@ -16,7 +16,7 @@ export function useExport() {
       const response = await fetch('/api/export', { signal: stop.signal })
       if (!response.ok || !response.body) throw new Error($t('api.fribbet_does_not_answer_is'))
       const parts: BlobPart[] = []
-      for (const reader = response.body.getReader(); ; ) {
+      for (const reader = response.body.getReader(); ;) {
         const { done, value } = await reader.read()
         if (done) break
         parts.push(value)
@@ -42,9 +42,22 @@ export function useImport() {
   const cache = useQueryClient()
   return useMutation({
     mutationFn: ({ file, take }: { file: Blob; take: boolean }) =>
-      answered(client.POST('/api/import', { params: { query: { take } }, headers: { 'Content-Type': 'application/octet-stream' }, body: file as never, bodySerializer: (b) => b as never })),
+      answered(
+        client.POST('/api/import', {
+          params: { query: { take } },
+          headers: { 'Content-Type': 'application/octet-stream' },
+          body: file as never,
+          bodySerializer: b => b as never,
+        }),
+      ),
     onSuccess: (_, { take }) => take && cache.invalidateQueries(),
   })
 }
 export const useImportProgress = (running: () => boolean) =>
-  useQuery({ queryKey: ['import'], enabled: running, refetchInterval: 500, gcTime: 0, queryFn: () => answered(client.GET('/api/import')) })
+  useQuery({
+    queryKey: ['import'],
+    enabled: running,
+    refetchInterval: 500,
+    gcTime: 0,
+    queryFn: () => answered(client.GET('/api/import')),
+  })

@@ -13,7 +13,7 @@ function useKitChange<T>(change: (what: T) => Promise<Schemas['Kit']>, took?: (w
     onSuccess: (kit, what) => {
       took?.(what)
       cache.setQueryData(['kit'], kit)
-      return cache.invalidateQueries({ predicate: (q) => ['plan', 'advice'].includes(String(q.queryKey[0])) })
+      return cache.invalidateQueries({ predicate: q => ['plan', 'advice'].includes(String(q.queryKey[0])) })
     },
   })
 }
@@ -23,8 +23,18 @@ const path = (itemId: string) => ({ params: { path: { item_id: itemId } } })
 /** Adds a piece, or changes the one whose version is given. */
 export const useKeepKitItem = () =>
   useKitChange(({ id, ...body }: Schemas['KitItemInput'] & { id: string }) =>
-    answered(body.version === undefined ? client.POST('/api/kit', { body: { id, ...body } }) : client.PUT('/api/kit/{item_id}', { ...path(id), body })),
+    answered(
+      body.version === undefined
+        ? client.POST('/api/kit', { body: { id, ...body } })
+        : client.PUT('/api/kit/{item_id}', { ...path(id), body }),
+    ),
   )
-export const useRemoveKitItem = () => useKitChange((id: string) => answered(client.DELETE('/api/kit/{item_id}', path(id))), (id) => offerBack($t('api.it_is_out_of_the'), 'kit_item', id))
-export const useServiceKitItem = () => useKitChange((id: string) => answered(client.POST('/api/kit/{item_id}/services', path(id))))
-export const useUndoKitService = () => useKitChange((id: string) => answered(client.DELETE('/api/kit/{item_id}/services', path(id))))
+export const useRemoveKitItem = () =>
+  useKitChange(
+    (id: string) => answered(client.DELETE('/api/kit/{item_id}', path(id))),
+    id => offerBack($t('api.it_is_out_of_the'), 'kit_item', id),
+  )
+export const useServiceKitItem = () =>
+  useKitChange((id: string) => answered(client.POST('/api/kit/{item_id}/services', path(id))))
+export const useUndoKitService = () =>
+  useKitChange((id: string) => answered(client.DELETE('/api/kit/{item_id}/services', path(id))))

@@ -5,12 +5,17 @@ import { $t } from '../i18n'
 
 export type Kind = Schemas['PracticeKind']
 
-export const usePractice = () => useQuery({ queryKey: ['practice'], queryFn: () => answered(client.GET('/api/practice')) })
+export const usePractice = () =>
+  useQuery({ queryKey: ['practice'], queryFn: () => answered(client.GET('/api/practice')) })
 
 /** A drawn nail by all moves so far. */
 export const useDrawnNail = (told: MaybeRefOrGetter<Schemas['PracticeInput']>) =>
   useQuery({
-    queryKey: ['practice', 'nail', told], retry: false, staleTime: Infinity, gcTime: 0, placeholderData: keepPreviousData,
+    queryKey: ['practice', 'nail', told],
+    retry: false,
+    staleTime: Infinity,
+    gcTime: 0,
+    placeholderData: keepPreviousData,
     queryFn: ({ signal }) => answered(client.POST('/api/practice/nail', { body: toValue(told), signal })),
   })
 
@@ -18,24 +23,46 @@ export const useNameEnds = () => {
   const cache = useQueryClient()
   return useMutation({
     mutationFn: (told: Schemas['EndsInput']) => answered(client.POST('/api/practice/ends', { body: told })),
-    onSuccess: (d) => (d.named.asked === d.of ? cache.invalidateQueries({ queryKey: ['practice'], exact: true }) : undefined),
+    onSuccess: d =>
+      d.named.asked === d.of ? cache.invalidateQueries({ queryKey: ['practice'], exact: true }) : undefined,
   })
 }
 
-export const useAnswerScenes = () => useMutation({ mutationFn: (told: Schemas['ScenesInput']) => answered(client.POST('/api/practice/scenes', { body: told })) })
+export const useAnswerScenes = () =>
+  useMutation({
+    mutationFn: (told: Schemas['ScenesInput']) => answered(client.POST('/api/practice/scenes', { body: told })),
+  })
 
 /** One's own pictures of cut ends, to be named today. */
-export const useOwnEnds = () => useQuery({ queryKey: ['practice', 'own'], queryFn: () => answered(client.GET('/api/practice/own')), staleTime: Infinity, gcTime: 0 })
+export const useOwnEnds = () =>
+  useQuery({
+    queryKey: ['practice', 'own'],
+    queryFn: () => answered(client.GET('/api/practice/own')),
+    staleTime: Infinity,
+    gcTime: 0,
+  })
 
 function usePracticeChange<T, R>(change: (told: T) => Promise<R>) {
   const cache = useQueryClient()
-  return useMutation({ mutationFn: change, onSuccess: () => cache.invalidateQueries({ queryKey: ['practice'], exact: true }) })
+  return useMutation({
+    mutationFn: change,
+    onSuccess: () => cache.invalidateQueries({ queryKey: ['practice'], exact: true }),
+  })
 }
-export const useSayOfOwnEnd = () => usePracticeChange((told: Schemas['OwnEndInput']) => answered(client.POST('/api/practice/own', { body: told })))
-export const useCareByEye = () => usePracticeChange((cares: boolean) => answered(client.PUT('/api/practice/eye', { body: { cares } })))
+export const useSayOfOwnEnd = () =>
+  usePracticeChange((told: Schemas['OwnEndInput']) => answered(client.POST('/api/practice/own', { body: told })))
+export const useCareByEye = () =>
+  usePracticeChange((cares: boolean) => answered(client.PUT('/api/practice/eye', { body: { cares } })))
 
 export const useTogether = (kind: MaybeRefOrGetter<Kind>, seed: MaybeRefOrGetter<number>) =>
-  useQuery({ queryKey: ['practice', 'together', kind, seed], retry: false, queryFn: () => answered(client.GET('/api/practice/together', { params: { query: { kind: toValue(kind), seed: toValue(seed) } } })) })
+  useQuery({
+    queryKey: ['practice', 'together', kind, seed],
+    retry: false,
+    queryFn: () =>
+      answered(
+        client.GET('/api/practice/together', { params: { query: { kind: toValue(kind), seed: toValue(seed) } } }),
+      ),
+  })
 
 /** A new series: six digits that can be read out. */
 export const newSeed = () => 1 + Math.floor(Math.random() * 999_999)

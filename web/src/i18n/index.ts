@@ -11,7 +11,12 @@ function messageResolver(all: unknown, key: string) {
   return (all as Record<string, Record<string, string>>)[key.slice(0, dot)]?.[key.slice(dot + 1)] ?? null
 }
 
-const { global } = createI18n({ legacy: false, locale: language, messages: { [language]: texts } as Record<string, Texts>, messageResolver })
+const { global } = createI18n({
+  legacy: false,
+  locale: language,
+  messages: { [language]: texts },
+  messageResolver,
+})
 
 type Values = Record<string, unknown>
 

@@ -9,7 +9,9 @@ const known = (tag: string | null): tag is Language => tag !== null && tag in la
 const wished = readText(key)
 
 /** This browser's own choice; at first what it asks pages for. */
-export const language: Language = known(wished) ? wished : (navigator.languages.map((tag) => tag.slice(0, 2)).find(known) ?? 'en')
+export const language: Language = known(wished)
+  ? wished
+  : (navigator.languages.map(tag => tag.slice(0, 2)).find(known) ?? 'en')
 
 document.documentElement.lang = language
 

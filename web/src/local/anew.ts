@@ -15,12 +15,17 @@ export async function tellAnew(dog: string, sitting: string) {
   const anew = crypto.randomUUID()
   const ids = new Map<string, string>()
   const fresh = (id: string) => ids.get(id) ?? ids.set(id, crypto.randomUUID()).get(id)!
-  const all: Event[] = [...told(last, at), ...waits.map((w) => w.event)]
-  if (all[0]?.kind !== 'started') all.unshift({ id: crypto.randomUUID(), at, kind: 'started', tool: last?.tool ?? 'file' })
-  const there = new Set(all.map((e) => e.id))
+  const all: Event[] = [...told(last, at), ...waits.map(w => w.event)]
+  if (all[0]?.kind !== 'started')
+    all.unshift({ id: crypto.randomUUID(), at, kind: 'started', tool: last?.tool ?? 'file' })
+  const there = new Set(all.map(e => e.id))
   const whole = all
-    .filter((e) => e.of === undefined || there.has(e.of) || all.some((o) => o.press === e.of)) // what it was about is known
-    .map((e): Tap => ({ dog, sitting: anew, event: { ...e, id: fresh(e.id), press: e.press && fresh(e.press), of: e.of && fresh(e.of) } }))
+    .filter(e => e.of === undefined || there.has(e.of) || all.some(o => o.press === e.of)) // what it was about is known
+    .map((e): Tap => ({
+      dog,
+      sitting: anew,
+      event: { ...e, id: fresh(e.id), press: e.press && fresh(e.press), of: e.of && fresh(e.of) },
+    }))
   await put(...whole)
   await drop(waits)
 }
@@ -28,7 +33,12 @@ export async function tellAnew(dog: string, sitting: string) {
 /** What an answer of the bench holds, as it was told. */
 function told(bench: Schemas['Bench'] | null, at: string): Event[] {
   if (!bench) return []
-  const one = (kind: Event['kind'], more: Partial<Event> = {}): Event => ({ id: crypto.randomUUID(), at, kind, ...more })
+  const one = (kind: Event['kind'], more: Partial<Event> = {}): Event => ({
+    id: crypto.randomUUID(),
+    at,
+    kind,
+    ...more,
+  })
   const all: Event[] = [one('started', { tool: bench.tool, item_id: bench.item_id, helper: bench.helper })]
   for (const n of bench.nails) {
     for (const c of n.cuts) {

@@ -19,15 +19,16 @@ const stamped = (told: Told) => ({ ...told, id: told.id ?? crypto.randomUUID(), 
 
 /** Begins a sitting: its first event waits here until the server has it. */
 export async function beginSitting(dog: string, ...all: Told[]) {
-  const begun = (await waiting()).find((w) => w.dog === dog && isTap(w) && w.event.kind === 'started')
+  const begun = (await waiting()).find(w => w.dog === dog && isTap(w) && w.event.kind === 'started')
   if (begun) return begun.sitting // while the server was away: not a second one
   const sitting = crypto.randomUUID()
-  await put(...all.map((told) => ({ dog, sitting, event: stamped(told) })))
+  await put(...all.map(told => ({ dog, sitting, event: stamped(told) })))
   return sitting
 }
 
 /** Tells a sitting from elsewhere than its bench: it waits here until the server has it, as every tap does. */
-export const tellBench = (dog: string, sitting: string, ...all: Told[]) => put(...all.map((told) => ({ dog, sitting, event: stamped(told) })))
+export const tellBench = (dog: string, sitting: string, ...all: Told[]) =>
+  put(...all.map(told => ({ dog, sitting, event: stamped(told) })))
 
 /**
  * A sitting under the hands. Every tap is an event that is kept in this browser first and then
@@ -57,7 +58,7 @@ export function useBench(dog: string, sitting: string) {
     refusal.value = null
     telling.value++
     try {
-      await put(...all.map((told) => ({ dog, sitting, event: stamped(told) })))
+      await put(...all.map(told => ({ dog, sitting, event: stamped(told) })))
       pending.value = (await waiting(sitting)).filter(isTap)
     } finally {
       telling.value--
@@ -71,7 +72,7 @@ export function useBench(dog: string, sitting: string) {
     return sending
   }
   async function carry() {
-    const halt = await send(dog, sitting, (batch) => (pending.value = batch), take)
+    const halt = await send(dog, sitting, batch => (pending.value = batch), take)
     aside.value = (await asides(sitting)).filter(isTap)
     unreachable.value = halt?.away ?? false
     if (halt && !halt.away) refusal.value = halt.error // such as another book at this address: everything stays
@@ -95,12 +96,12 @@ export function useBench(dog: string, sitting: string) {
   }
   /** What was put aside is known: a bench that has some is not left by itself. */
   const looked = ref(false)
-  void asides(sitting).then((all) => {
+  void asides(sitting).then(all => {
     aside.value = all.filter(isTap)
     looked.value = true
   })
   atBench.add(sitting)
-  void waiting(sitting).then((w) => {
+  void waiting(sitting).then(w => {
     pending.value = w.filter(isTap)
     return read()
   })
@@ -112,7 +113,9 @@ export function useBench(dog: string, sitting: string) {
     void read()
   }
   changes.onmessage = hear
-  changes.onopen = () => { if (Date.now() - heard > 1000) hear() } // held again after it broke
+  changes.onopen = () => {
+    if (Date.now() - heard > 1000) hear()
+  } // held again after it broke
   useIntervalFn(() => {
     if (changes.readyState === EventSource.OPEN && pending.value.length === 0 && Date.now() - heard < rarely) return
     heard = Date.now()
@@ -124,8 +127,29 @@ export function useBench(dog: string, sitting: string) {
     atBench.delete(sitting)
   })
 
-  const bench = computed(() => (answer.value && pending.value.length > 0 ? over(answer.value, pending.value.map((w) => w.event), $t('local.fribbet_does_not_answer_thin')) : answer.value))
+  const bench = computed(() =>
+    answer.value && pending.value.length > 0
+      ? over(
+          answer.value,
+          pending.value.map(w => w.event),
+          $t('local.fribbet_does_not_answer_thin'),
+        )
+      : answer.value,
+  )
   /** Nails of which something was told that the server has not reckoned with yet. */
-  const unanswered = computed(() => new Set(pending.value.flatMap((w) => (w.event.nail ? [w.event.nail] : []))))
-  return { bench, pending, telling, aside, looked, unanswered, refusal, unreachable, tell, settleAside, flush, forget: last.drop }
+  const unanswered = computed(() => new Set(pending.value.flatMap(w => (w.event.nail ? [w.event.nail] : []))))
+  return {
+    bench,
+    pending,
+    telling,
+    aside,
+    looked,
+    unanswered,
+    refusal,
+    unreachable,
+    tell,
+    settleAside,
+    flush,
+    forget: last.drop,
+  }
 }

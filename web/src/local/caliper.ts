@@ -16,8 +16,8 @@ export function useCaliper(take: (mm: number) => void) {
     stream = new EventSource('/api/caliper/readings')
     stream.onopen = () => (linked.value = true)
     stream.onerror = () => (linked.value = false)
-    stream.onmessage = (event) => {
-      const reading: Schemas['CaliperReading'] = JSON.parse(event.data)
+    stream.onmessage = event => {
+      const reading = JSON.parse(String(event.data)) as Schemas['CaliperReading']
       trouble.value = reading.trouble ?? ''
       if (reading.mm !== undefined) take(reading.mm)
     }

@@ -4,7 +4,10 @@ import { answered, client, Refusal, type Schemas } from '../api/client'
 import { asides, drop, isTap, put, putAside, waiting, type Aside, type Tap, type Waiting, type Whole } from './outbox'
 
 /** What stopped the sending: Fribbet is away, or this book does not take what waits, such as another book's. */
-export interface Halt { error: Error; away: boolean }
+export interface Halt {
+  error: Error
+  away: boolean
+}
 
 /** This device may not come in now: what waits, waits. */
 const closed = [401, 403, 426, 429]
@@ -13,11 +16,16 @@ const closed = [401, 403, 426, 429]
  * Sends what waits for a sitting, oldest first; taps that come meanwhile go with the next turn. Only the
  * book's own word that this very event cannot be puts one aside; the rest goes on.
  */
-export async function send(dog: string, sitting: string, waits?: (batch: Tap[]) => void, took?: (bench: Schemas['Bench']) => void): Promise<Halt | undefined> {
+export async function send(
+  dog: string,
+  sitting: string,
+  waits?: (batch: Tap[]) => void,
+  took?: (bench: Schemas['Bench']) => void,
+): Promise<Halt | undefined> {
   const path = { params: { path: { dog_id: dog, sitting_id: sitting } } }
   for (;;) {
     const all = await waiting(sitting)
-    const whole = all.find((w) => !isTap(w))
+    const whole = all.find(w => !isTap(w))
     if (whole) {
       const halt = await sendWhole(whole as Whole)
       if (halt) return halt
@@ -27,25 +35,39 @@ export async function send(dog: string, sitting: string, waits?: (batch: Tap[]) 
     waits?.(batch)
     if (batch.length === 0) return
     try {
-      const bench = await answered(client.POST('/api/dogs/{dog_id}/sittings/{sitting_id}/events', { ...path, body: { events: batch.map((w) => w.event) } }))
+      const bench = await answered(
+        client.POST('/api/dogs/{dog_id}/sittings/{sitting_id}/events', {
+          ...path,
+          body: { events: batch.map(w => w.event) },
+        }),
+      )
       took?.(bench)
       await drop(batch)
     } catch (e) {
-      const named = e instanceof Refusal && [409, 422].includes(e.status) ? batch[Number(/^events\[(\d+)\]/.exec(e.errors[0]?.field ?? '')?.[1] ?? -1)] : undefined
+      const named =
+        e instanceof Refusal && [409, 422].includes(e.status)
+          ? batch[Number(/^events\[(\d+)\]/.exec(e.errors[0]?.field ?? '')?.[1] ?? -1)]
+          : undefined
       if (!named) return halted(e)
-      await putAside(named, (e as Refusal).errors[0].expected)
+      await putAside(named, (e as Refusal).errors[0]!.expected)
     }
   }
 }
 
-const halted = (e: unknown): Halt => ({ error: e as Error, away: !(e instanceof Refusal) || e.unreachable || e.status >= 500 || closed.includes(e.status) })
+const halted = (e: unknown): Halt => ({
+  error: e as Error,
+  away: !(e instanceof Refusal) || e.unreachable || e.status >= 500 || closed.includes(e.status),
+})
 
 const post = (w: Whole) => {
   const at = { params: { path: { dog_id: w.dog } } }
-  return 'tally' in w ? answered(client.POST('/api/dogs/{dog_id}/sittings', { ...at, body: w.tally })) : answered(client.POST('/api/dogs/{dog_id}/checks', { ...at, body: w.walk }))
+  return 'tally' in w
+    ? answered(client.POST('/api/dogs/{dog_id}/sittings', { ...at, body: w.tally }))
+    : answered(client.POST('/api/dogs/{dog_id}/checks', { ...at, body: w.walk }))
 }
 /** The book's own word that this cannot be. */
-const refused = (e: unknown): e is Refusal => e instanceof Refusal && !e.unreachable && e.status < 500 && !closed.includes(e.status)
+const refused = (e: unknown): e is Refusal =>
+  e instanceof Refusal && !e.unreachable && e.status < 500 && !closed.includes(e.status)
 
 /** Sends a sitting or a walk-round as it was saved. One that the book refuses is put aside, whole. */
 async function sendWhole(w: Whole): Promise<Halt | undefined> {
@@ -60,7 +82,7 @@ async function sendWhole(w: Whole): Promise<Halt | undefined> {
 
 /** Saves a sitting or a walk-round: it waits here until the book has it, from any page. What the book refuses is put right on the screen. */
 export async function save(w: Whole) {
-  await drop((await waiting(w.sitting)).filter((other) => !isTap(other))) // as it was before it was put right
+  await drop((await waiting(w.sitting)).filter(other => !isTap(other))) // as it was before it was put right
   atBench.add(w.sitting)
   try {
     await put(w)
@@ -91,16 +113,16 @@ export function useCarrier() {
     if (busy) return
     busy = true
     try {
-      const all = new Map((await waiting()).map((w) => [w.sitting, w.dog]))
+      const all = new Map((await waiting()).map(w => [w.sitting, w.dog]))
       for (const [sitting, dog] of all) {
         if (atBench.has(sitting) || foreign.value.has(sitting)) continue
         const halt = await send(dog, sitting)
-        if (!halt) void cache.invalidateQueries({ predicate: (q) => q.queryKey[0] !== 'settings' })
+        if (!halt) void cache.invalidateQueries({ predicate: q => q.queryKey[0] !== 'settings' })
         else if (halt.away) break
         else foreign.value.add(sitting)
       }
-      waits.value = (await waiting()).filter((w) => !atBench.has(w.sitting))
-      aside.value = (await asides()).filter((a) => !atBench.has(a.sitting))
+      waits.value = (await waiting()).filter(w => !atBench.has(w.sitting))
+      aside.value = (await asides()).filter(a => !atBench.has(a.sitting))
     } finally {
       busy = false
     }

@@ -1,5 +1,6 @@
 /** A time of day from minutes since midnight: 09:05. */
-export const clock = (minutes: number) => `${String(Math.floor(minutes / 60)).padStart(2, '0')}:${String(minutes % 60).padStart(2, '0')}`
+export const clock = (minutes: number) =>
+  `${String(Math.floor(minutes / 60)).padStart(2, '0')}:${String(minutes % 60).padStart(2, '0')}`
 
 /** The other way; undefined where it is none. */
 export function minutesOf(text: string): number | undefined {

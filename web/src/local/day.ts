@@ -6,7 +6,8 @@ import { ref } from 'vue'
  */
 const daysAhead = ref(0)
 
-const dayOf = (at: Date) => `${at.getFullYear()}-${String(at.getMonth() + 1).padStart(2, '0')}-${String(at.getDate()).padStart(2, '0')}`
+const dayOf = (at: Date) =>
+  `${at.getFullYear()}-${String(at.getMonth() + 1).padStart(2, '0')}-${String(at.getDate()).padStart(2, '0')}`
 const days = (day: string) => Date.parse(day) / 86_400_000
 
 export function hearDay(response: Response) {

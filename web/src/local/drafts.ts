@@ -71,8 +71,8 @@ function draftOf(dogId: string) {
     const unsaved = store.read()
     draft.value = fresh(plan)
     if (unsaved) {
-      const told = new Set(unsaved.nails.map((n) => n.code))
-      const nails = [...unsaved.nails, ...draft.value.nails.filter((n) => !told.has(n.code))]
+      const told = new Set(unsaved.nails.map(n => n.code))
+      const nails = [...unsaved.nails, ...draft.value.nails.filter(n => !told.has(n.code))]
       draft.value = { ...draft.value, ...unsaved, nails, current: Math.min(unsaved.current, nails.length - 1) }
     }
     past.value = []
@@ -89,7 +89,7 @@ function draftOf(dogId: string) {
   }
   function undo() {
     const last = past.value.pop()
-    if (last) draft.value = JSON.parse(last)
+    if (last) draft.value = JSON.parse(last) as Draft
     keep()
   }
   /** Moving about is nothing to undo, and alone is nothing to keep. */
@@ -115,22 +115,37 @@ function draftOf(dogId: string) {
 
 /** Today's nails first, in the order of the work; then the others, left out until somebody says otherwise. */
 function fresh(plan: Schemas['Plan']): Draft {
-  const stops = plan.days.flatMap((d) => d.stops) // what is told afterwards may have been more than a day's few nails
-  const today = new Set((plan.days[0]?.stops ?? []).map((s) => s.code))
-  const cuts = new Map(plan.nails.map((n) => [n.code, n.plan.cuts_mm.slice(0, n.plan.likely)]))
-  const nail = (code: Schemas['NailCode'], mark: NailDraft['mark'], tool: Schemas['Tool'], item_id?: string): NailDraft => ({
-    code, mark, today: today.has(code), blood: false, tool, item_id, took_force: false, cuts_mm: [...(cuts.get(code) ?? [])], assumed: true,
+  const stops = plan.days.flatMap(d => d.stops) // what is told afterwards may have been more than a day's few nails
+  const today = new Set((plan.days[0]?.stops ?? []).map(s => s.code))
+  const cuts = new Map(plan.nails.map(n => [n.code, n.plan.cuts_mm.slice(0, n.plan.likely)]))
+  const nail = (
+    code: Schemas['NailCode'],
+    mark: NailDraft['mark'],
+    tool: Schemas['Tool'],
+    item_id?: string,
+  ): NailDraft => ({
+    code,
+    mark,
+    today: today.has(code),
+    blood: false,
+    tool,
+    item_id,
+    took_force: false,
+    cuts_mm: [...(cuts.get(code) ?? [])],
+    assumed: true,
   })
-  const planned = new Set(stops.map((s) => s.code))
+  const planned = new Set(stops.map(s => s.code))
   return {
     id: crypto.randomUUID(),
     day: day(),
-    note: '', minutes: '', calm: '',
+    note: '',
+    minutes: '',
+    calm: '',
     current: 0,
     helper: plan.helper && plan.helping !== 'alone',
     nails: [
-      ...stops.map((s) => nail(s.code, 'planned', s.tool, s.item_id)),
-      ...plan.nails.filter((n) => !planned.has(n.code)).map((n) => nail(n.code, 'left', plan.tool)),
+      ...stops.map(s => nail(s.code, 'planned', s.tool, s.item_id)),
+      ...plan.nails.filter(n => !planned.has(n.code)).map(n => nail(n.code, 'left', plan.tool)),
     ],
   }
 }
@@ -147,13 +162,31 @@ export function sittingOf(draft: Draft, typed: (text: string) => number | undefi
     helper: draft.helper,
     how_far: draft.far,
     arrival: draft.arrival,
-    records: draft.nails.map((n) => ({
-      ground: n.mark === 'done' && n.cuts_mm.length > 0 && !n.blood && !n.tool.startsWith('grinder') && draft.ground?.paws.includes(n.code.slice(0, 2) as Schemas['Paw']) ? { tool: draft.ground.tool, item_id: draft.ground.item_id, touches_mm: [] } : undefined,
-      code: n.code, assumed: n.mark === 'done' && n.assumed, tool: n.tool, item_id: n.item_id, took_force: n.took_force, reaction: n.reaction, blood: n.blood, sure: n.sure,
+    records: draft.nails.map(n => ({
+      ground:
+        n.mark === 'done' &&
+        n.cuts_mm.length > 0 &&
+        !n.blood &&
+        !n.tool.startsWith('grinder') &&
+        draft.ground?.paws.includes(n.code.slice(0, 2) as Schemas['Paw'])
+          ? { tool: draft.ground.tool, item_id: draft.ground.item_id, touches_mm: [] }
+          : undefined,
+      code: n.code,
+      assumed: n.mark === 'done' && n.assumed,
+      tool: n.tool,
+      item_id: n.item_id,
+      took_force: n.took_force,
+      reaction: n.reaction,
+      blood: n.blood,
+      sure: n.sure,
       cuts_mm: n.mark === 'done' ? n.cuts_mm : [], // what nobody told is not told as done
       // What was not measured is undefined, and JSON leaves it out.
-      length_before_mm: n.length_before_mm, length_after_mm: n.length_after_mm,
-      gap_before_mm: n.gap_before_mm, gap_after_mm: n.gap_after_mm, spare_left_mm: n.spare_left_mm, means: n.means,
+      length_before_mm: n.length_before_mm,
+      length_after_mm: n.length_after_mm,
+      gap_before_mm: n.gap_before_mm,
+      gap_after_mm: n.gap_after_mm,
+      spare_left_mm: n.spare_left_mm,
+      means: n.means,
     })),
   }
 }

@@ -10,7 +10,11 @@ export function useGradually<T>(list: Ref<T[]>, first = 3, portion = 1): Ref<T[]
   watch(() => list.value.length, next, { immediate: true })
   function next() {
     clearTimeout(timer)
-    if (drawn.value < list.value.length) timer = window.setTimeout(() => { drawn.value += portion; next() }, 16)
+    if (drawn.value < list.value.length)
+      timer = window.setTimeout(() => {
+        drawn.value += portion
+        next()
+      }, 16)
   }
   onScopeDispose(() => clearTimeout(timer))
   return computed(() => list.value.slice(0, drawn.value))

@@ -5,7 +5,7 @@ export function kept<T>(key: string) {
   return {
     read(): T | null {
       try {
-        return JSON.parse(readText(key) ?? 'null')
+        return JSON.parse(readText(key) ?? 'null') as T | null
       } catch {
         return null // not ours, or half written: as if there were nothing
       }

@@ -7,19 +7,33 @@ export const isTyping = (event: KeyboardEvent) =>
   event.target instanceof HTMLElement && event.target.closest('input, select, textarea, [contenteditable]') !== null
 
 /** A screen's keys: they come before those that work everywhere, which leave alone what a screen acted on; what a part of it opens comes before the screen. */
-export const onKey = (handle: (event: KeyboardEvent) => void) => onMounted(() => useEventListener('keydown', handle, { capture: true }))
+export const onKey = (handle: (event: KeyboardEvent) => void) =>
+  onMounted(() => useEventListener('keydown', handle, { capture: true }))
 
 /** Does what a key stands for, and nothing else that the browser would do with it. */
-export function act(event: KeyboardEvent, does: () => void) {
+export function act(event: KeyboardEvent, does: () => unknown) {
   event.preventDefault()
   does()
 }
 
 /** Keys that work on every screen: / search, g then a letter to go somewhere, ? all keys. */
 export function useGlobalKeys(router: Router, help: () => void) {
-  const places: Record<string, string> = { d: '/', b: '/bench', l: '/ladder', k: '/kit', p: '/practice', n: '/today', o: '/round', t: '/round/book', a: '/dogs/new', m: '/more', w: '/words', s: '/settings' }
+  const places: Record<string, string> = {
+    d: '/',
+    b: '/bench',
+    l: '/ladder',
+    k: '/kit',
+    p: '/practice',
+    n: '/today',
+    o: '/round',
+    t: '/round/book',
+    a: '/dogs/new',
+    m: '/more',
+    w: '/words',
+    s: '/settings',
+  }
   let going = 0
-  useEventListener('keydown', (event) => {
+  useEventListener('keydown', event => {
     if (event.defaultPrevented || isTyping(event) || event.ctrlKey || event.metaKey || event.altKey) return
     const dog = router.currentRoute.value.params.dogId
     const place = event.key === 'r' && dog ? `/dogs/${String(dog)}/rhythm` : places[event.key] // of the dog one is looking at

@@ -10,16 +10,19 @@ export const onOpened = (act: () => void) => again.push(act)
 
 const everyMs = 700
 export function heardOpening(told: { done: number; all: number }) {
-  if (!state.value) setTimeout(ask, everyMs)
+  if (!state.value) setTimeout(() => void ask(), everyMs)
   state.value = told
 }
 
+const toldBy = (answer: Response) =>
+  answer.json().catch(() => undefined) as Promise<{ opening?: { done: number; all: number } } | undefined>
+
 async function ask() {
   const answer = await fetch('/api/settings').catch(() => undefined)
-  const told = answer?.status === 503 ? await answer.json().catch(() => undefined) : undefined
+  const told = answer?.status === 503 ? await toldBy(answer) : undefined
   if (!answer || told?.opening) {
     state.value = told?.opening ?? state.value
-    setTimeout(ask, everyMs)
+    setTimeout(() => void ask(), everyMs)
     return
   }
   state.value = undefined

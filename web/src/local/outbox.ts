@@ -10,7 +10,9 @@ interface Kept {
   sitting: string
 }
 /** An event that is told and not yet known to be in the server's log. */
-export interface Tap extends Kept { event: Schemas['Event'] }
+export interface Tap extends Kept {
+  event: Schemas['Event']
+}
 /** A sitting told as a whole, or a walk-round, that was saved and is not known to be in the book. */
 export type Whole = Kept & ({ tally: Schemas['SittingInput'] } | { walk: Schemas['CheckInput'] })
 export type Waiting = Tap | Whole
@@ -34,7 +36,8 @@ let box: Promise<IDBPDatabase<Box>> | undefined
 function opened() {
   box ??= openDB<Box>('fribbet', 2, {
     upgrade(db, version) {
-      if (version < 1) db.createObjectStore('events', { keyPath: 'order', autoIncrement: true }).createIndex('sitting', 'sitting')
+      if (version < 1)
+        db.createObjectStore('events', { keyPath: 'order', autoIncrement: true }).createIndex('sitting', 'sitting')
       db.createObjectStore('aside', { keyPath: 'order' }).createIndex('sitting', 'sitting')
     },
     blocking: (_old, _new, event) => (event.target as IDBDatabase).close(), // a newer page waits for this one
@@ -45,7 +48,8 @@ function opened() {
 
 /** How long the database may take to open, ms, before the page works without it. */
 const patience = 3000
-const late = () => new Promise<never>((_, no) => setTimeout(() => no(new Error('the browser’s database does not open')), patience))
+const late = () =>
+  new Promise<never>((_, no) => setTimeout(() => no(new Error('the browser’s database does not open')), patience))
 
 /** Asks the database; where it is blocked, full or gone, what stands in its place. */
 async function asked<T>(ask: (db: IDBPDatabase<Box>) => Promise<T>, otherwise: T): Promise<T> {
@@ -65,7 +69,7 @@ async function readFrom<T>(ask: (db: IDBPDatabase<Box>) => Promise<T[]>): Promis
 }
 async function databases() {
   try {
-    return (await indexedDB.databases()).map((d) => d.name)
+    return (await indexedDB.databases()).map(d => d.name)
   } catch {
     return [] // blocked: nothing was ever kept
   }
@@ -92,11 +96,11 @@ function inTurn<T>(what: () => Promise<T>): Promise<T> {
  * screen's reactive values.
  */
 export function put(...all: Waiting[]) {
-  const plain: Waiting[] = JSON.parse(JSON.stringify(all))
+  const plain = JSON.parse(JSON.stringify(all)) as Waiting[]
   return inTurn(async () => {
-    const orders = await asked(async (db) => {
+    const orders = await asked(async db => {
       const tx = db.transaction('events', 'readwrite')
-      const [keys] = await Promise.all([Promise.all(plain.map((w) => tx.store.add(w))), tx.done])
+      const [keys] = await Promise.all([Promise.all(plain.map(w => tx.store.add(w))), tx.done])
       keeps.value = true
       return keys
     }, [])
@@ -105,36 +109,39 @@ export function put(...all: Waiting[]) {
 }
 
 /** What waits, for one sitting or for all, in the order in which it was told, by this page or another. */
-export const waiting = (sitting?: string): Promise<Waiting[]> => inTurn(async () => {
-  let kept = await readFrom((db) => db.getAll('events'))
-  if (lacks(kept) && (keeps.value || Date.now() - tried > pause)) {
-    tried = Date.now()
-    await putAgain()
-    kept = await readFrom((db) => db.getAll('events'))
-  }
-  const ids = new Set(kept.map(idOf))
-  const all = [...kept.sort((a, b) => a.order! - b.order!), ...told.filter((w) => !ids.has(idOf(w)))]
-  return all.filter((w) => !sitting || w.sitting === sitting)
-})
+export const waiting = (sitting?: string): Promise<Waiting[]> =>
+  inTurn(async () => {
+    let kept = await readFrom(db => db.getAll('events'))
+    if (lacks(kept) && (keeps.value || Date.now() - tried > pause)) {
+      tried = Date.now()
+      await putAgain()
+      kept = await readFrom(db => db.getAll('events'))
+    }
+    const ids = new Set(kept.map(idOf))
+    const all = [...kept.sort((a, b) => a.order! - b.order!), ...told.filter(w => !ids.has(idOf(w)))]
+    return all.filter(w => !sitting || w.sitting === sitting)
+  })
 /** A browser that keeps nothing is asked again now and then, ms. */
 const pause = 5000
 let tried = 0
 /** Whether something that this page told is not in the database: it was cleared, or could not be written. */
 const lacks = (kept: Waiting[]) => {
   const ids = new Set(kept.map(idOf))
-  return told.some((w) => !ids.has(idOf(w)))
+  return told.some(w => !ids.has(idOf(w)))
 }
 /** Puts what this page told into the database again, all of it in its order: what is said to be kept is there. */
 async function putAgain() {
-  const orders = await asked(async (db) => {
+  const orders = await asked(async db => {
     const tx = db.transaction('events', 'readwrite')
     const [keys] = await Promise.all([
-      Promise.all(told.map(async (w) => {
-        if (w.order !== undefined) await tx.store.delete(w.order)
-        const plain = { ...w }
-        delete plain.order
-        return tx.store.add(plain)
-      })),
+      Promise.all(
+        told.map(async w => {
+          if (w.order !== undefined) await tx.store.delete(w.order)
+          const plain = { ...w }
+          delete plain.order
+          return tx.store.add(plain)
+        }),
+      ),
       tx.done,
     ])
     keeps.value = true
@@ -144,34 +151,36 @@ async function putAgain() {
 }
 
 /** Takes out what the log has. */
-export const drop = (all: Waiting[]) => inTurn(async () => {
-  const ids = new Set(all.map(idOf))
-  told = told.filter((w) => !ids.has(idOf(w)))
-  await asked(async (db) => {
-    const tx = db.transaction('events', 'readwrite')
-    await Promise.all([...all.flatMap((w) => (w.order === undefined ? [] : [tx.store.delete(w.order)])), tx.done])
-  }, undefined)
-})
+export const drop = (all: Waiting[]) =>
+  inTurn(async () => {
+    const ids = new Set(all.map(idOf))
+    told = told.filter(w => !ids.has(idOf(w)))
+    await asked(async db => {
+      const tx = db.transaction('events', 'readwrite')
+      await Promise.all([...all.flatMap(w => (w.order === undefined ? [] : [tx.store.delete(w.order)])), tx.done])
+    }, undefined)
+  })
 
 /** Takes one out of what waits and keeps it aside, both or neither. */
-export const putAside = (w: Waiting, why: string) => inTurn(async () => {
-  const one: Aside = { ...w, order: w.order ?? -Date.now(), why }
-  const done = await asked(async (db) => {
-    const tx = db.transaction(['events', 'aside'], 'readwrite')
-    await Promise.all([tx.objectStore('aside').put(one), tx.objectStore('events').delete(one.order), tx.done])
-    return true
-  }, false)
-  if (!done) toldAside.push(one)
-  told = told.filter((t) => idOf(t) !== idOf(w))
-})
+export const putAside = (w: Waiting, why: string) =>
+  inTurn(async () => {
+    const one: Aside = { ...w, order: w.order ?? -Date.now(), why }
+    const done = await asked(async db => {
+      const tx = db.transaction(['events', 'aside'], 'readwrite')
+      await Promise.all([tx.objectStore('aside').put(one), tx.objectStore('events').delete(one.order), tx.done])
+      return true
+    }, false)
+    if (!done) toldAside.push(one)
+    told = told.filter(t => idOf(t) !== idOf(w))
+  })
 
 /** What was put aside, of one sitting or of all. */
 export async function asides(sitting?: string): Promise<Aside[]> {
-  const kept = await readFrom((db) => (sitting ? db.getAllFromIndex('aside', 'sitting', sitting) : db.getAll('aside')))
-  return [...kept, ...toldAside.filter((a) => !sitting || a.sitting === sitting)]
+  const kept = await readFrom(db => (sitting ? db.getAllFromIndex('aside', 'sitting', sitting) : db.getAll('aside')))
+  return [...kept, ...toldAside.filter(a => !sitting || a.sitting === sitting)]
 }
 
 export async function forgetAside(order: number) {
-  toldAside = toldAside.filter((a) => a.order !== order)
-  await asked((db) => db.delete('aside', order), undefined)
+  toldAside = toldAside.filter(a => a.order !== order)
+  await asked(db => db.delete('aside', order), undefined)
 }

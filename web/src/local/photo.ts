@@ -22,19 +22,28 @@ export function lookOf(code: Schemas['NailCode'], said: Schemas['PhotoRead']): S
 /** Puts it into the walk-round that is not saved yet. */
 export function intoWalk(dogId: string, code: Schemas['NailCode'], said: Schemas['PhotoRead']) {
   const store = kept<Schemas['CheckInput']>(`fribbet-walk-${dogId}`)
-  const check = store.read() ?? { id: crypto.randomUUID(), on: today(), clicks: false, hair: false, swelling: false, limping: false, breaking: false, looks: [] }
-  const before = check.looks.find((l) => l.code === code)
+  const check = store.read() ?? {
+    id: crypto.randomUUID(),
+    on: today(),
+    clicks: false,
+    hair: false,
+    swelling: false,
+    limping: false,
+    breaking: false,
+    looks: [],
+  }
+  const before = check.looks.find(l => l.code === code)
   const look = lookOf(code, said)
   const whole = { ...before, ...look, means: { ...before?.means, ...look.means }, sure: undefined }
-  store.keep({ ...check, looks: [...check.looks.filter((l) => l.code !== code), whole] })
+  store.keep({ ...check, looks: [...check.looks.filter(l => l.code !== code), whole] })
 }
 
 /** Puts it into the sitting that is being recorded; false where none is. */
 export function intoRecord(dogId: string, code: Schemas['NailCode'], said: Schemas['PhotoRead'], when: When) {
   const record = useDraft(dogId)
-  if (!record.draft?.nails.some((n) => n.code === code)) return false
-  record.change((d) => {
-    const nail = d.nails.find((n) => n.code === code)!
+  if (!record.draft?.nails.some(n => n.code === code)) return false
+  record.change(d => {
+    const nail = d.nails.find(n => n.code === code)!
     const means = { ...nail.means, [`length_${when}`]: read(said.length) }
     Object.assign(nail, { [`length_${when}_mm`]: said.length.mm, sure: undefined })
     if (said.gap) {
@@ -47,13 +56,21 @@ export function intoRecord(dogId: string, code: Schemas['NailCode'], said: Schem
 }
 
 /** The same as events at the bench. */
-export function benchEvents(code: Schemas['NailCode'], said: Schemas['PhotoRead'], when: When): (Omit<Schemas['Event'], 'id' | 'at'>)[] {
+export function benchEvents(
+  code: Schemas['NailCode'],
+  said: Schemas['PhotoRead'],
+  when: When,
+): Omit<Schemas['Event'], 'id' | 'at'>[] {
   const press = crypto.randomUUID()
   const one = (n: Schemas['PhotoNumber']) => ({ nail: code, mm: n.mm, by: 'photo' as const, sd_mm: n.sd_mm, press })
   return [
     { kind: 'measured', measure: `length_${when}`, ...one(said.length) },
     ...(said.gap ? [{ kind: 'measured' as const, measure: `gap_${when}` as const, ...one(said.gap) }] : []),
-    ...(said.groove && when === 'before' ? [{ kind: 'landmark' as const, landmark: 'groove' as const, ...one(said.groove) }] : []),
-    ...(said.pink && when === 'before' ? [{ kind: 'landmark' as const, landmark: 'seen' as const, ...one(said.pink) }] : []),
+    ...(said.groove && when === 'before'
+      ? [{ kind: 'landmark' as const, landmark: 'groove' as const, ...one(said.groove) }]
+      : []),
+    ...(said.pink && when === 'before'
+      ? [{ kind: 'landmark' as const, landmark: 'seen' as const, ...one(said.pink) }]
+      : []),
   ]
 }

@@ -5,10 +5,10 @@ export function printWhole() {
   let opened: HTMLDetailsElement[] = []
   useEventListener('beforeprint', () => {
     opened = [...document.querySelectorAll<HTMLDetailsElement>('main details:not([open])')]
-    opened.forEach((d) => (d.open = true))
+    opened.forEach(d => (d.open = true))
   })
   useEventListener('afterprint', () => {
-    opened.forEach((d) => (d.open = false))
+    opened.forEach(d => (d.open = false))
     opened = []
   })
 }

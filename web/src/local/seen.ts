@@ -19,12 +19,12 @@ export async function forgetAll() {
   try {
     localStorage.clear()
     indexedDB.deleteDatabase('fribbet')
-    await Promise.race([dropCaches(), new Promise((over) => setTimeout(over, 1000))]) // the browser drops them by itself, too
+    await Promise.race([dropCaches(), new Promise(over => setTimeout(over, 1000))]) // the browser drops them by itself, too
   } catch {
     // what the browser does not give, it did not keep
   }
 }
 const dropCaches = async () => {
-  await Promise.all((await navigator.serviceWorker.getRegistrations()).map((shell) => shell.unregister()))
-  await Promise.all((await caches.keys()).map((name) => caches.delete(name)))
+  await Promise.all((await navigator.serviceWorker.getRegistrations()).map(shell => shell.unregister()))
+  await Promise.all((await caches.keys()).map(name => caches.delete(name)))
 }

@@ -18,7 +18,7 @@ export function keepShell(router: Router) {
     fresh = true
     takeOver()
   })
-  shell.addEventListener('controlling', (event) => {
+  shell.addEventListener('controlling', event => {
     if (event.isUpdate) location.reload()
   })
   router.afterEach(takeOver)

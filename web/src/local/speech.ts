@@ -4,7 +4,7 @@ import { keepText, readText } from './storage'
 /** Prompts through the browser's own voice, off until somebody wants them. */
 const key = 'fribbet-voice'
 export const spoken = ref(readText(key) === 'on')
-watch(spoken, (on) => keepText(key, on ? 'on' : 'off'))
+watch(spoken, on => keepText(key, on ? 'on' : 'off'))
 
 export function speak(words: string) {
   if (!spoken.value || !('speechSynthesis' in window)) return

@@ -7,5 +7,8 @@ export function useStopwatch() {
   const now = ref(began)
   useIntervalFn(() => (now.value = Date.now()), 250)
   const seconds = computed(() => Math.floor((now.value - began) / 1000))
-  return { seconds, clock: computed(() => `${Math.floor(seconds.value / 60)}:${String(seconds.value % 60).padStart(2, '0')}`) }
+  return {
+    seconds,
+    clock: computed(() => `${Math.floor(seconds.value / 60)}:${String(seconds.value % 60).padStart(2, '0')}`),
+  }
 }

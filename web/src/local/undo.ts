@@ -2,7 +2,10 @@ import { shallowRef } from 'vue'
 import { answered, client, type Schemas } from '../api/client'
 
 /** What was just taken away or moved, and the press that gives it back; nothing after a minute. */
-export interface Undoable { words: string; back: () => Promise<unknown> }
+export interface Undoable {
+  words: string
+  back: () => Promise<unknown>
+}
 export const undoable = shallowRef<Undoable>()
 
 const shownFor = 60_000

@@ -16,5 +16,9 @@ const runs: Record<Schemas['Shape'], string> = {
 </template>
 
 <style scoped>
-path { fill: var(--spare-ground); stroke: currentcolor; stroke-width: 1.5; }
+path {
+  fill: var(--spare-ground);
+  stroke: currentcolor;
+  stroke-width: 1.5;
+}
 </style>

@@ -24,9 +24,27 @@ const unreachable = computed(() => props.error instanceof Refusal && props.error
 </template>
 
 <style scoped>
-.state { max-width: 32rem; padding: 3rem 0; }
-.home { margin-left: 1rem; }
-.ghost { border-bottom: 3px solid var(--line); display: flex; gap: 6px; height: 60px; margin-bottom: 0.75rem; width: max-content; }
-.ghost span { background: var(--line); height: 70%; width: 10px; }
-.ghost span:nth-child(3n) { height: 85%; }
+.state {
+  max-width: 32rem;
+  padding: 3rem 0;
+}
+.home {
+  margin-left: 1rem;
+}
+.ghost {
+  border-bottom: 3px solid var(--line);
+  display: flex;
+  gap: 6px;
+  height: 60px;
+  margin-bottom: 0.75rem;
+  width: max-content;
+}
+.ghost span {
+  background: var(--line);
+  height: 70%;
+  width: 10px;
+}
+.ghost span:nth-child(3n) {
+  height: 85%;
+}
 </style>

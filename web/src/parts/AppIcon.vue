@@ -24,5 +24,13 @@ defineProps<{ name: keyof typeof icons }>()
 </template>
 
 <style scoped>
-.icon { background: currentcolor; display: inline-block; flex: none; height: 1em; mask-repeat: no-repeat; mask-size: contain; width: 1em; }
+.icon {
+  background: currentcolor;
+  display: inline-block;
+  flex: none;
+  height: 1em;
+  mask-repeat: no-repeat;
+  mask-size: contain;
+  width: 1em;
+}
 </style>

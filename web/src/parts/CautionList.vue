@@ -15,10 +15,37 @@ defineProps<{ cautions: Schemas['Caution'][] }>()
 </template>
 
 <style scoped>
-.cautions { display: grid; gap: 0.35rem; margin-block: 0.75rem; }
-li { align-items: baseline; background: var(--caution-ground); border-left: var(--bar) solid var(--caution-edge); display: flex; gap: 0.6rem; padding: 0.4rem 0.75rem; }
-li.vet { background: var(--vet-ground); border-left: calc(var(--bar) * 2) double var(--vet-edge); font-weight: 600; }
-.icon { align-self: center; }
+.cautions {
+  display: grid;
+  gap: 0.35rem;
+  margin-block: 0.75rem;
+}
+li {
+  align-items: baseline;
+  background: var(--caution-ground);
+  border-left: var(--bar) solid var(--caution-edge);
+  display: flex;
+  gap: 0.6rem;
+  padding: 0.4rem 0.75rem;
+}
+li.vet {
+  background: var(--vet-ground);
+  border-left: calc(var(--bar) * 2) double var(--vet-edge);
+  font-weight: 600;
+}
+.icon {
+  align-self: center;
+}
 
-@media (max-width: 700px) { .cautions { gap: 0.2rem; margin-block: 0.4rem; } li { font-size: var(--small); line-height: 1.25; padding: 0.2rem 0.5rem; } }
+@media (max-width: 700px) {
+  .cautions {
+    gap: 0.2rem;
+    margin-block: 0.4rem;
+  }
+  li {
+    font-size: var(--small);
+    line-height: 1.25;
+    padding: 0.2rem 0.5rem;
+  }
+}
 </style>

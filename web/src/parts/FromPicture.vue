@@ -8,7 +8,10 @@ import type { Target } from '../local/photo'
 /** To where this nail is read off a picture, and its numbers come back here. */
 const props = defineProps<{ code: Schemas['NailCode']; to: Target }>()
 const route = useRoute()
-const path = computed(() => ({ path: `/dogs/${String(route.params.dogId)}/photo/${props.code}`, query: { to: props.to, sitting: route.params.sittingId as string | undefined } }))
+const path = computed(() => ({
+  path: `/dogs/${String(route.params.dogId)}/photo/${props.code}`,
+  query: { to: props.to, sitting: route.params.sittingId as string | undefined },
+}))
 </script>
 
 <template>
@@ -16,5 +19,8 @@ const path = computed(() => ({ path: `/dogs/${String(route.params.dogId)}/photo/
 </template>
 
 <style scoped>
-.from-picture { align-content: center; min-height: 44px; }
+.from-picture {
+  align-content: center;
+  min-height: 44px;
+}
 </style>

@@ -83,14 +83,34 @@ const places = {
 </script>
 
 <template>
-  <BModal v-model="open" :title="$t('parts.keys')" ok-only :ok-title="$t('parts.close')" :header-close-label="$t('parts.close')" ok-variant="plain" no-fade scrollable>
+  <BModal
+    v-model="open"
+    :title="$t('parts.keys')"
+    ok-only
+    :ok-title="$t('parts.close')"
+    :header-close-label="$t('parts.close')"
+    ok-variant="plain"
+    no-fade
+    scrollable
+  >
     <template v-for="(keys, where) in places" :key="where">
       <h3>{{ where }}</h3>
-      <table><tbody><tr v-for="[key, what] in keys" :key="key"><td class="nowrap"><kbd>{{ key }}</kbd></td><td>{{ what }}</td></tr></tbody></table>
+      <table>
+        <tbody>
+          <tr v-for="[key, what] in keys" :key="key">
+            <td class="nowrap">
+              <kbd>{{ key }}</kbd>
+            </td>
+            <td>{{ what }}</td>
+          </tr>
+        </tbody>
+      </table>
     </template>
   </BModal>
 </template>
 
 <style scoped>
-h3:not(:first-child) { margin-top: 1rem; }
+h3:not(:first-child) {
+  margin-top: 1rem;
+}
 </style>

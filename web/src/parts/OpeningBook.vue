@@ -11,7 +11,9 @@ import { opening } from '../local/opening'
     <h1>{{ $t('parts.opening_your_book') }}</h1>
     <template v-if="opening && opening.all > 0">
       <p>{{ $t('parts.an_earlier_version_of_fribbet', { done: counted(opening.done), all: counted(opening.all) }) }}</p>
-      <progress :value="opening.done" :max="opening.all">{{ $t('parts.of_3', { done: opening.done, all: opening.all }) }}</progress>
+      <progress :value="opening.done" :max="opening.all">
+        {{ $t('parts.of_3', { done: opening.done, all: opening.all }) }}
+      </progress>
     </template>
     <p v-else>{{ $t('parts.a_moment_nothing_needs_to') }}</p>
     <p class="soft">{{ $t('parts.what_you_save_meanwhile_waits') }}</p>
@@ -19,7 +21,17 @@ import { opening } from '../local/opening'
 </template>
 
 <style scoped>
-.opening { margin-inline: auto; max-width: 36rem; padding: 4rem 1rem; }
-.opening h1 { margin-bottom: 1rem; }
-progress { accent-color: var(--go); height: 1.25rem; width: 100%; }
+.opening {
+  margin-inline: auto;
+  max-width: 36rem;
+  padding: 4rem 1rem;
+}
+.opening h1 {
+  margin-bottom: 1rem;
+}
+progress {
+  accent-color: var(--go);
+  height: 1.25rem;
+  width: 100%;
+}
 </style>

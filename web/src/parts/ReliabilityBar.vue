@@ -15,9 +15,23 @@ const at = (n: number) => 6 + (n / Math.max(props.high, props.was, 1)) * (wide -
 </template>
 
 <style scoped>
-.reliability { display: block; margin: 0.1rem 0 0.35rem; }
-line { stroke: var(--line-strong); }
-rect { fill: var(--line-strong); }
-circle { fill: var(--go); stroke: var(--paper); stroke-width: 1.5; }
-.beyond { fill: var(--caution-edge); stroke: var(--ink); }
+.reliability {
+  display: block;
+  margin: 0.1rem 0 0.35rem;
+}
+line {
+  stroke: var(--line-strong);
+}
+rect {
+  fill: var(--line-strong);
+}
+circle {
+  fill: var(--go);
+  stroke: var(--paper);
+  stroke-width: 1.5;
+}
+.beyond {
+  fill: var(--caution-edge);
+  stroke: var(--ink);
+}
 </style>

@@ -16,6 +16,17 @@ const emit = defineEmits<{ theirs: []; another: [] }>()
 </template>
 
 <style scoped>
-.there { background: var(--caution-ground); border-left: var(--bar) solid var(--caution-edge); display: flex; flex-wrap: wrap; gap: 0.5rem; margin-block: 0.75rem; padding: 0.5rem 0.75rem; }
-.there p { flex-basis: 100%; margin: 0; }
+.there {
+  background: var(--caution-ground);
+  border-left: var(--bar) solid var(--caution-edge);
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0.5rem;
+  margin-block: 0.75rem;
+  padding: 0.5rem 0.75rem;
+}
+.there p {
+  flex-basis: 100%;
+  margin: 0;
+}
 </style>

@@ -6,6 +6,14 @@ import { typedWiths } from '../words'
 
 <template>
   <div class="choices" role="group" :aria-label="$t('parts.the_number_was_read')">
-    <button v-for="(words, by) in typedWiths" :key="by" type="button" :aria-pressed="typedWith === by" @click="typedWith = by">{{ words }}</button>
+    <button
+      v-for="(words, by) in typedWiths"
+      :key="by"
+      type="button"
+      :aria-pressed="typedWith === by"
+      @click="typedWith = by"
+    >
+      {{ words }}
+    </button>
   </div>
 </template>

@@ -36,7 +36,32 @@ async function back() {
 </template>
 
 <style scoped>
-.undo-bar { align-items: center; background: var(--sheet); border: 1px solid var(--line-strong); border-left: var(--bar) solid var(--go); bottom: 1rem; box-shadow: 0 2px 8px rgb(0 0 0 / 18%); display: flex; gap: 0.75rem; left: 50%; max-width: calc(100vw - 2rem); padding: 0.4rem 0.5rem 0.4rem 0.9rem; position: fixed; transform: translateX(-50%); z-index: 20; }
-.undo-bar .btn { flex: none; }
-@media (max-width: 900px) { .undo-bar { bottom: calc(4.25rem + env(safe-area-inset-bottom)); width: calc(100vw - 2rem); } .undo-bar span { flex: 1; } }
+.undo-bar {
+  align-items: center;
+  background: var(--sheet);
+  border: 1px solid var(--line-strong);
+  border-left: var(--bar) solid var(--go);
+  bottom: 1rem;
+  box-shadow: 0 2px 8px rgb(0 0 0 / 18%);
+  display: flex;
+  gap: 0.75rem;
+  left: 50%;
+  max-width: calc(100vw - 2rem);
+  padding: 0.4rem 0.5rem 0.4rem 0.9rem;
+  position: fixed;
+  transform: translateX(-50%);
+  z-index: 20;
+}
+.undo-bar .btn {
+  flex: none;
+}
+@media (max-width: 900px) {
+  .undo-bar {
+    bottom: calc(4.25rem + env(safe-area-inset-bottom));
+    width: calc(100vw - 2rem);
+  }
+  .undo-bar span {
+    flex: 1;
+  }
+}
 </style>

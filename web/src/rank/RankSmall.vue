@@ -10,10 +10,15 @@ const s = sizes.small
 const perMm = computed(() => s.depth / deepest(props.rank))
 const floorY = computed(() => props.rank.floor_mm * perMm.value + 1.5)
 const height = s.depth + s.foot
-const pairs = computed(() => [pairOf(props.rank, $t('rank.fore_paws'), ['LF', 'RF'], 'small'), pairOf(props.rank, $t('rank.hind_paws'), ['LH', 'RH'], 'small')].filter((p) => p.placed.length > 0))
+const pairs = computed(() =>
+  [
+    pairOf(props.rank, $t('rank.fore_paws'), ['LF', 'RF'], 'small'),
+    pairOf(props.rank, $t('rank.hind_paws'), ['LH', 'RH'], 'small'),
+  ].filter(p => p.placed.length > 0),
+)
 /** All bars of a pair as one path of each kind. */
 const shapes = computed(() =>
-  pairs.value.map((pair) => {
+  pairs.value.map(pair => {
     const d = { toe: '', horn: '', spare: '', unsure: '', quick: '', touch: '', curl: '', crack: '', floor: '' }
     for (const { bar, x } of pair.placed) {
       const top = bar.top_mm * perMm.value
@@ -37,7 +42,14 @@ const shapes = computed(() =>
 
 <template>
   <div class="rank small" role="img" :aria-label="onFloor(rank)">
-    <svg v-for="p in shapes" :key="p.name" :viewBox="`0 0 ${p.width} ${height}`" :width="p.width" :height="height" aria-hidden="true">
+    <svg
+      v-for="p in shapes"
+      :key="p.name"
+      :viewBox="`0 0 ${p.width} ${height}`"
+      :width="p.width"
+      :height="height"
+      aria-hidden="true"
+    >
       <path class="coat" :d="`M0 0H${p.width}`" />
       <path v-if="p.d.toe" class="toe" :d="p.d.toe" />
       <path class="spare" :d="p.d.spare" />

@@ -3,7 +3,10 @@ import { $t } from '../i18n'
 
 /** A bar, as much of it as a picture needs. */
 export type Bar = Schemas['SmallBar'] & Partial<Pick<Schemas['Bar'], 'gap' | 'spare'>>
-export interface Rank { floor_mm: number; bars: Bar[] }
+export interface Rank {
+  floor_mm: number
+  bars: Bar[]
+}
 
 /** Sizes of the rank, in px: small on Due, medium as navigator (narrow on a phone), large on Dog. */
 export const sizes = {
@@ -29,13 +32,14 @@ export interface Pair {
 }
 
 /** The deepest thing drawn, mm: the floor, or a nail that reaches below it. */
-export const deepest = (rank: Rank) =>
-  Math.max(rank.floor_mm, ...rank.bars.map((b) => b.top_mm + b.length.mm))
+export const deepest = (rank: Rank) => Math.max(rank.floor_mm, ...rank.bars.map(b => b.top_mm + b.length.mm))
 
 /** How many nails there are, and which of them stand on the floor. */
 export function onFloor(rank: Rank): string {
-  const touching = rank.bars.filter((b) => b.on_floor).map((b) => b.code)
-  return touching.length > 0 ? $t('rank.nails_on_the_floor', { n: rank.bars.length, touching: touching.join(', ') }) : $t('rank.nails_none_on_the_floor', { n: rank.bars.length })
+  const touching = rank.bars.filter(b => b.on_floor).map(b => b.code)
+  return touching.length > 0
+    ? $t('rank.nails_on_the_floor', { n: rank.bars.length, touching: touching.join(', ') })
+    : $t('rank.nails_none_on_the_floor', { n: rank.bars.length })
 }
 
 /** Places the bars of the fore or the hind paws from left to right. */
@@ -44,7 +48,7 @@ export function pairOf(rank: Rank, name: string, paws: [string, string], size: S
   const pair: Pair = { name, placed: [], paws: [], floors: [], width: 0 }
   let x = size === 'large' ? s.gap * 2 : s.gap // beside the scale
   let before: Bar | undefined
-  for (const bar of rank.bars.filter((b) => paws.includes(b.code.slice(0, 2)))) {
+  for (const bar of rank.bars.filter(b => paws.includes(b.code.slice(0, 2)))) {
     const paw = bar.code.slice(0, 2)
     const changesPaw = before && before.code.slice(0, 2) !== paw
     const setsApart = before && (before.group === 'dewclaw') !== (bar.group === 'dewclaw')
@@ -56,10 +60,10 @@ export function pairOf(rank: Rank, name: string, paws: [string, string], size: S
     before = bar
   }
   pair.width = x
-  pair.paws = paws.flatMap((paw) => {
-    const mine = pair.placed.filter((p) => p.bar.code.startsWith(paw))
+  pair.paws = paws.flatMap(paw => {
+    const mine = pair.placed.filter(p => p.bar.code.startsWith(paw))
     if (mine.length === 0) return []
-    return [{ name: paw, x: (mine[0].x + mine[mine.length - 1].x + s.bar) / 2 }]
+    return [{ name: paw, x: (mine[0]!.x + mine.at(-1)!.x + s.bar) / 2 }]
   })
   return pair
 }

@@ -15,10 +15,10 @@ import MovedDates from './due/MovedDates.vue'
 const search = ref('')
 const { data: pages, error, refetch, hasNextPage, fetchNextPage, isFetchingNextPage } = useDue(useLater(search))
 const data = computed(() => pages.value?.pages[0])
-const found = computed(() => pages.value?.pages.flatMap((p) => p.dogs) ?? [])
+const found = computed(() => pages.value?.pages.flatMap(p => p.dogs) ?? [])
 const drawn = useGradually(found)
 /** The next safe thing: the first dog that is not a veterinarian's matter. */
-const foremost = computed(() => found.value.findIndex((d) => !d.cautions.some((c) => c.kind === 'veterinarian')))
+const foremost = computed(() => found.value.findIndex(d => !d.cautions.some(c => c.kind === 'veterinarian')))
 </script>
 
 <template>
@@ -28,11 +28,20 @@ const foremost = computed(() => found.value.findIndex((d) => !d.cautions.some((c
       <div class="screen-head">
         <div>
           <h1>{{ $t('due.due') }}</h1>
-          <p class="soft lead">{{ fullDayOf(data.today) }} · {{ data.all === 1 ? $t('due.n1_dog') : $t('due.dogs', { all: data.all }) }}<template v-if="data.late">{{ ' ' }}{{ $t('due.late', { late: data.late }) }}</template></p>
+          <p class="soft lead">
+            {{ fullDayOf(data.today) }} · {{ data.all === 1 ? $t('due.n1_dog') : $t('due.dogs', { all: data.all })
+            }}<template v-if="data.late">{{ ' ' }}{{ $t('due.late', { late: data.late }) }}</template>
+          </p>
         </div>
         <div class="aside">
           <label for="search" class="visually-hidden">{{ $t('due.search_a_dog_by_name') }}</label>
-          <BFormInput id="search" v-model="search" type="search" :placeholder="$t('due.search_a_name')" autocomplete="off" />
+          <BFormInput
+            id="search"
+            v-model="search"
+            type="search"
+            :placeholder="$t('due.search_a_name')"
+            autocomplete="off"
+          />
           <RouterLink to="/dogs/new" class="btn btn-plain">{{ $t('due.add_a_dog') }}</RouterLink>
         </div>
       </div>
@@ -53,19 +62,44 @@ const foremost = computed(() => found.value.findIndex((d) => !d.cautions.some((c
         <ul class="rows">
           <DueRow v-for="(row, i) in drawn" :key="row.dog_id" :row="row" :first="i === foremost" />
         </ul>
-        <p v-if="hasNextPage" class="more"><BButton variant="plain" :disabled="isFetchingNextPage" @click="fetchNextPage()">{{ $t('due.show_more_of_dogs_are', { n: found.length, found: data.found }) }}</BButton></p>
-        <p class="legend soft small"><span aria-hidden="true">●</span> {{ $t('due.due_2') }} <span aria-hidden="true">◇</span> {{ $t('due.earliest_that_a_nail_may') }} <span aria-hidden="true">◀</span> {{ $t('due.late_2') }} <a href="/api/sheets/due" download>{{ $t('due.as_a_spreadsheet') }}</a></p>
+        <p v-if="hasNextPage" class="more">
+          <BButton variant="plain" :disabled="isFetchingNextPage" @click="fetchNextPage()">{{
+            $t('due.show_more_of_dogs_are', { n: found.length, found: data.found })
+          }}</BButton>
+        </p>
+        <p class="legend soft small">
+          <span aria-hidden="true">●</span> {{ $t('due.due_2') }} <span aria-hidden="true">◇</span>
+          {{ $t('due.earliest_that_a_nail_may') }} <span aria-hidden="true">◀</span> {{ $t('due.late_2') }}
+          <a href="/api/sheets/due" download>{{ $t('due.as_a_spreadsheet') }}</a>
+        </p>
       </template>
     </template>
   </div>
 </template>
 
 <style scoped>
-.lead { margin: 0.15rem 0 0; }
-.aside input { width: 15rem; }
-.empty { padding: 3rem 0; }
-.rows { border-bottom: 1px solid var(--line); }
-.legend { margin-top: 0.75rem; }
-.more { margin-top: 0.75rem; }
-.recount progress { display: block; height: 0.6rem; max-width: 100%; width: 30rem; }
+.lead {
+  margin: 0.15rem 0 0;
+}
+.aside input {
+  width: 15rem;
+}
+.empty {
+  padding: 3rem 0;
+}
+.rows {
+  border-bottom: 1px solid var(--line);
+}
+.legend {
+  margin-top: 0.75rem;
+}
+.more {
+  margin-top: 0.75rem;
+}
+.recount progress {
+  display: block;
+  height: 0.6rem;
+  max-width: 100%;
+  width: 30rem;
+}
 </style>

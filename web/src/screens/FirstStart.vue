@@ -23,7 +23,13 @@ const busy = computed(() => save.isPending.value || add.isPending.value)
 /** Who uses it comes first: a new dog's rhythm follows from it. What is refused stays on the screen. */
 async function begin(withDog: boolean) {
   try {
-    await save.mutateAsync({ ...settings.value!.choices, role: role.value, hand: undefined, end_point: undefined, language })
+    await save.mutateAsync({
+      ...settings.value!.choices,
+      role: role.value,
+      hand: undefined,
+      end_point: undefined,
+      language,
+    })
     const dog = withDog ? await add.mutateAsync(fields.value!.told()) : undefined
     await router.replace(dog ? `/dogs/${dog.id}` : '/')
   } catch (refusal) {
@@ -47,18 +53,25 @@ const roles: { value: Schemas['Role']; title: string; says: string }[] = [
           <legend>{{ $t('start.who_are_you') }}</legend>
           <label v-for="r in roles" :key="r.value" :class="['role', { chosen: role === r.value }]">
             <input v-model="role" type="radio" name="role" :value="r.value" class="form-check-input" />
-            <span><strong>{{ r.title }}</strong><br />{{ r.says }}</span>
+            <span
+              ><strong>{{ r.title }}</strong
+              ><br />{{ r.says }}</span
+            >
           </label>
         </fieldset>
         <div class="dog">
-        <h2>{{ $t('start.your_first_dog') }}</h2>
-        <NewDogFields ref="fields" v-slot="{ shown }" :error="error">
-          <RefusalNote :error="error" :shown="shown" />
-          <div class="go">
-            <BButton type="submit" variant="go" class="btn-big" :disabled="busy">{{ $t('start.show_its_nails') }}</BButton>
-            <button type="button" class="later" :disabled="busy" @click="begin(false)">{{ $t('start.start_with_an_empty_book') }}</button>
-          </div>
-        </NewDogFields>
+          <h2>{{ $t('start.your_first_dog') }}</h2>
+          <NewDogFields ref="fields" v-slot="{ shown }" :error="error">
+            <RefusalNote :error="error" :shown="shown" />
+            <div class="go">
+              <BButton type="submit" variant="go" class="btn-big" :disabled="busy">{{
+                $t('start.show_its_nails')
+              }}</BButton>
+              <button type="button" class="later" :disabled="busy" @click="begin(false)">
+                {{ $t('start.start_with_an_empty_book') }}
+              </button>
+            </div>
+          </NewDogFields>
         </div>
       </BForm>
       <p class="soft small disclaimer">{{ $t('start.torn_swollen_or_still_bleeding') }}</p>
@@ -67,20 +80,80 @@ const roles: { value: Schemas['Role']; title: string; says: string }[] = [
 </template>
 
 <style scoped>
-.start { max-width: 66rem; }
-.mark { align-items: center; display: flex; font-size: 1.25rem; font-weight: 700; gap: 0.6rem; margin-bottom: 0.5rem; }
-.form { display: grid; gap: 1.5rem 3rem; grid-template-columns: minmax(0, 20rem) minmax(0, 1fr); margin-top: 1.5rem; }
-.roles { align-content: start; display: grid; gap: 0.5rem; }
-.roles legend, .dog h2 { float: none; font-size: 1.125rem; font-weight: 650; line-height: 1.4; margin-bottom: 0.4rem; }
-.role { align-items: flex-start; background: var(--sheet); border: 1px solid var(--line-strong); cursor: pointer; display: flex; font-weight: 400; gap: 0.75rem; min-height: 56px; padding: 0.5rem 0.9rem; }
-.role.chosen { border-color: var(--go); box-shadow: inset 0 -4px 0 var(--go); }
-.go { align-items: center; display: flex; flex-wrap: wrap; gap: 1.25rem; }
-.later { background: none; border: 0; color: var(--go); font-weight: 600; min-height: 44px; text-decoration: underline; text-underline-offset: 3px; }
-.disclaimer { margin-top: 2rem; max-width: 46rem; }
+.start {
+  max-width: 66rem;
+}
+.mark {
+  align-items: center;
+  display: flex;
+  font-size: 1.25rem;
+  font-weight: 700;
+  gap: 0.6rem;
+  margin-bottom: 0.5rem;
+}
+.form {
+  display: grid;
+  gap: 1.5rem 3rem;
+  grid-template-columns: minmax(0, 20rem) minmax(0, 1fr);
+  margin-top: 1.5rem;
+}
+.roles {
+  align-content: start;
+  display: grid;
+  gap: 0.5rem;
+}
+.roles legend,
+.dog h2 {
+  float: none;
+  font-size: 1.125rem;
+  font-weight: 650;
+  line-height: 1.4;
+  margin-bottom: 0.4rem;
+}
+.role {
+  align-items: flex-start;
+  background: var(--sheet);
+  border: 1px solid var(--line-strong);
+  cursor: pointer;
+  display: flex;
+  font-weight: 400;
+  gap: 0.75rem;
+  min-height: 56px;
+  padding: 0.5rem 0.9rem;
+}
+.role.chosen {
+  border-color: var(--go);
+  box-shadow: inset 0 -4px 0 var(--go);
+}
+.go {
+  align-items: center;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 1.25rem;
+}
+.later {
+  background: none;
+  border: 0;
+  color: var(--go);
+  font-weight: 600;
+  min-height: 44px;
+  text-decoration: underline;
+  text-underline-offset: 3px;
+}
+.disclaimer {
+  margin-top: 2rem;
+  max-width: 46rem;
+}
 
 @media (max-width: 900px) {
-  .form { grid-template-columns: minmax(0, 1fr); }
-  .roles { grid-template-columns: 1fr 1fr; }
-  .roles legend { grid-column: 1 / -1; }
+  .form {
+    grid-template-columns: minmax(0, 1fr);
+  }
+  .roles {
+    grid-template-columns: 1fr 1fr;
+  }
+  .roles legend {
+    grid-column: 1 / -1;
+  }
 }
 </style>

@@ -13,7 +13,16 @@ const { data, error, refetch } = useHindsight(() => props.dogId)
   <div class="screen hindsight">
     <AnswerState v-if="!data" :error="error" :what="$t('hindsight.how_right_it_was')" @again="refetch()" />
     <template v-else>
-      <div class="screen-head"><div><p class="soft small crumb"><RouterLink :to="`/dogs/${dogId}`"><bdi>{{ data.name }}</bdi></RouterLink></p><h1>{{ $t('hindsight.how_right_was_it') }}</h1></div></div>
+      <div class="screen-head">
+        <div>
+          <p class="soft small crumb">
+            <RouterLink :to="`/dogs/${dogId}`"
+              ><bdi>{{ data.name }}</bdi></RouterLink
+            >
+          </p>
+          <h1>{{ $t('hindsight.how_right_was_it') }}</h1>
+        </div>
+      </div>
       <HindsightSaid :data="data" />
     </template>
   </div>

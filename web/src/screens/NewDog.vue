@@ -11,18 +11,21 @@ import RefusalNote from '../parts/RefusalNote.vue'
 const router = useRouter()
 const fields = useTemplateRef('fields')
 const { mutate, isPending, error } = useAddDog()
-const add = () =>
-  mutate(fields.value!.told(), { onSuccess: (dog) => router.push(`/dogs/${dog.id}`) })
+const add = () => mutate(fields.value!.told(), { onSuccess: dog => void router.push(`/dogs/${dog.id}`) })
 </script>
 
 <template>
   <div class="screen">
-    <div class="screen-head"><h1>{{ $t('start.add_a_dog') }}</h1></div>
+    <div class="screen-head">
+      <h1>{{ $t('start.add_a_dog') }}</h1>
+    </div>
     <p class="soft">{{ $t('start.everything_else_has_a_usable') }}</p>
     <BForm novalidate @submit.prevent="add">
       <NewDogFields ref="fields" v-slot="{ shown }" :error="error">
         <RefusalNote :error="error" :shown="shown" />
-        <BButton type="submit" variant="go" class="btn-big" :disabled="isPending">{{ $t('start.add_this_dog') }}</BButton>
+        <BButton type="submit" variant="go" class="btn-big" :disabled="isPending">{{
+          $t('start.add_this_dog')
+        }}</BButton>
       </NewDogFields>
     </BForm>
   </div>

@@ -8,10 +8,14 @@ import AnswerState from '../parts/AnswerState.vue'
 /** The sitting that is under way; when there is none, Due, where one begins. */
 const router = useRouter()
 const { data, error, refetch } = useUnderWay()
-watch(data, (due) => {
-  const row = due?.dogs[0]
-  if (due) void router.replace(row ? `/dogs/${row.dog_id}/bench/${row.open_sitting}` : '/')
-}, { immediate: true })
+watch(
+  data,
+  due => {
+    const row = due?.dogs[0]
+    if (due) void router.replace(row ? `/dogs/${row.dog_id}/bench/${row.open_sitting}` : '/')
+  },
+  { immediate: true },
+)
 </script>
 
 <template>

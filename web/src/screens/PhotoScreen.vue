@@ -1,25 +1,24 @@
 <script setup lang="ts">
 import { BButton } from 'bootstrap-vue-next/components/BButton'
-import { computed, reactive, ref, toRaw, watch } from 'vue'
+import { computed, ref, toRaw, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import type { Schemas } from '../api/client'
 import { useAddPicture, usePictures, pictureOf, useReadPhoto } from '../api/pictures'
 import { useDog, useRecordCheck } from '../api/queries'
-import { dayOf } from '../dates'
 import { $t } from '../i18n'
 import { tellBench } from '../local/bench'
-import { kept } from '../local/kept'
 import { useOften } from '../local/later'
 import { benchEvents, intoRecord, intoWalk, lookOf, type Target, type When } from '../local/photo'
 import AnswerState from '../parts/AnswerState.vue'
-import EstimateText from '../parts/EstimateText.vue'
 import RefusalNote from '../parts/RefusalNote.vue'
 import { useUnits } from '../units'
-import { nailInWords, pawWords, shapes } from '../words'
+import { nailInWords } from '../words'
 import HeldChoice from './photo/HeldChoice.vue'
-import HoldingCard from './photo/HoldingCard.vue'
-import PictureStage, { type Handle } from './photo/PictureStage.vue'
-import { cardLabels, cornersOf, freshSide, useSide, type SidePut, type Spot } from './photo/side'
+import PhotoNumbers from './photo/PhotoNumbers.vue'
+import PickPicture from './photo/PickPicture.vue'
+import PictureStage from './photo/PictureStage.vue'
+import { optional, usePut, type Put } from './photo/put'
+import { freshSide, useSide, type Spot } from './photo/side'
 import SideChoice from './photo/SideChoice.vue'
 
 /** Lengths off a picture with a card in it: four handles on the card, points on the nail, numbers with their ranges. */
@@ -33,51 +32,32 @@ const add = useAddPicture(() => props.dogId)
 const check = useRecordCheck(() => props.dogId)
 const code = computed(() => props.code as Schemas['NailCode'])
 const paw = computed(() => props.code.slice(0, 2) as Schemas['Paw'])
-const bar = computed(() => view.value?.rank.bars.find((b) => b.code === props.code))
-const target = computed(() => (['walk', 'record', 'bench'].includes(String(route.query.to)) ? (route.query.to as Target) : 'nail'))
-const back = computed(() => ({
-  nail: { path: `/dogs/${props.dogId}/nails/${props.code}`, words: $t('photo.nail', { code: props.code }) }, walk: { path: `/dogs/${props.dogId}/walk`, words: $t('photo.check_the_feet') },
-  record: { path: `/dogs/${props.dogId}/record`, words: $t('photo.record') }, bench: { path: `/dogs/${props.dogId}/bench/${String(route.query.sitting)}`, words: $t('photo.bench') },
-}[target.value]))
+const bar = computed(() => view.value?.rank.bars.find(b => b.code === props.code))
+const target = computed(() =>
+  ['walk', 'record', 'bench'].includes(String(route.query.to)) ? (route.query.to as Target) : 'nail',
+)
+const back = computed(
+  () =>
+    ({
+      nail: { path: `/dogs/${props.dogId}/nails/${props.code}`, words: $t('photo.nail', { code: props.code }) },
+      walk: { path: `/dogs/${props.dogId}/walk`, words: $t('photo.check_the_feet') },
+      record: { path: `/dogs/${props.dogId}/record`, words: $t('photo.record') },
+      bench: { path: `/dogs/${props.dogId}/bench/${String(route.query.sitting)}`, words: $t('photo.bench') },
+    })[target.value],
+)
 const when = ref<When>(target.value === 'record' ? 'after' : 'before')
 
-const picture = computed(() => pictures.value?.pictures.find((p) => p.id === route.query.picture && p.paw === paw.value))
+const picture = computed(() => pictures.value?.pictures.find(p => p.id === route.query.picture && p.paw === paw.value))
 const open = (id?: string) => router.replace({ query: { ...route.query, picture: id } })
-const before = computed(() => pictures.value?.pictures.filter((p) => p.paw === paw.value && !p.code) ?? [])
-function choose(event: Event) {
-  const input = event.target as HTMLInputElement
-  const file = input.files?.[0]
-  if (file) add.mutate({ file, paw: paw.value }, { onSuccess: (p) => void open(p.id) })
-  input.value = ''
-}
-
-/** What was put on a picture; the card's corners stay for its other nails. */
-interface Put { side?: SidePut; reference: 'card' | 'known'; known: string; held: Schemas['PhotoInput']['held']; card: Spot[]; ends: Spot[]; marks: Partial<Record<Mark, Spot>>; touched: string[]; code: string }
-const optional = { ridge: $t('photo.bend_of_the_ridge'), groove: $t('photo.end_of_the_groove'), pink: $t('photo.end_of_the_pink'), pad: $t('photo.edge_of_the_pad'), floor: $t('photo.floor_under_it') } as const
-type Mark = 'coat' | 'tip' | 'low' | keyof typeof optional
-const labels: Record<Mark, string> = { coat: $t('photo.coat_line'), tip: $t('photo.tip'), low: $t('photo.lowest_point'), ...optional }
-const put = reactive<Put>({ side: undefined, reference: 'card', known: '', held: undefined, card: [], ends: [], marks: {}, touched: [], code: '' })
-const store = computed(() => kept<Put>(`fribbet-photo-${picture.value?.hash}`))
+const before = computed(() => pictures.value?.pictures.filter(p => p.paw === paw.value && !p.code) ?? [])
+const addFile = (file: File) => add.mutate({ file, paw: paw.value }, { onSuccess: p => void open(p.id) })
+const { put, handles, lines, active, move, toggle } = usePut(picture, code)
 const guessed = computed(() => (picture.value?.corners.length ?? 0) === 4)
-function fresh(p: Schemas['Picture']): Put {
-  const at = (x: number, y: number): Spot => [p.width * x, p.height * y]
-  return {
-    side: undefined, reference: 'card', known: '', held: undefined, touched: [], code: props.code, ends: [at(0.3, 0.4), at(0.5, 0.4)], marks: { coat: at(0.44, 0.75), tip: at(0.56, 0.8) },
-    card: cornersOf(p),
-  }
-}
-watch([picture, code], ([p, c], [was]) => {
-  if (p && p !== was) Object.assign(put, fresh(p), store.value.read() ?? {})
-  if (put.code === c) return
-  const cards = (touched: string[]) => touched.filter((key) => /\d$/.test(key)) // another nail's points are nobody's
-  Object.assign(put, { code: c, touched: cards(put.touched), side: put.side && { ...put.side, touched: cards(put.side.touched) } })
-}, { immediate: true })
-watch(put, () => picture.value && store.value.keep(put), { deep: true })
 
 /** The second picture, where there is one, and which of the two is on the stage. */
 const side = useSide(put, before)
 const onSide = ref(false)
-const alsoTaken = computed(() => before.value.filter((p) => p.id !== picture.value?.id))
+const alsoTaken = computed(() => before.value.filter(p => p.id !== picture.value?.id))
 function settle(p: Schemas['Picture']) {
   put.side = freshSide(p)
   onSide.value = true
@@ -88,59 +68,62 @@ function unsettle() {
   onSide.value = false
 }
 
-const handles = computed<Handle[]>(() => [
-  ...(put.reference === 'card' ? put.card.map(([x, y], i) => ({ key: `card${i}`, label: cardLabels[i], x, y, corner: true })) : put.ends.map(([x, y], i) => ({ key: `ends${i}`, label: i === 0 ? $t('photo.one_end') : $t('photo.the_other_end'), x, y, corner: true }))),
-  ...Object.entries(put.marks).map(([key, [x, y]]) => ({ key, label: labels[key as Mark], x, y })),
-])
-const lines = computed<Spot[][]>(() => {
-  const m = put.marks
-  return [put.reference === 'card' ? [...put.card, put.card[0]] : put.ends, [m.coat, m.ridge, m.tip].filter((p) => p !== undefined), m.low && m.floor ? [m.low, m.floor] : []].filter((l) => l.length > 1 && l[0])
-})
-const active = ref<string>()
-function move(key: string, x: number, y: number) {
-  if (!put.touched.includes(key)) put.touched.push(key)
-  const list = /^(card|ends)(\d)$/.exec(key)
-  if (list) put[list[1] as 'card' | 'ends'][Number(list[2])] = [x, y]
-  else put.marks[key as Mark] = [x, y]
-}
-function toggle(mark: keyof typeof optional) {
-  const { coat, tip } = put.marks as Record<'coat' | 'tip', Spot>
-  const between = (share: number, down = 0): Spot => [coat[0] + (tip[0] - coat[0]) * share, coat[1] + (tip[1] - coat[1]) * share + down]
-  put.touched = put.touched.filter((key) => key !== mark && (key !== 'low' || mark !== 'floor'))
-  if (put.marks[mark]) {
-    delete put.marks[mark]
-    if (mark === 'floor') delete put.marks.low
-    return
-  }
-  const far = (picture.value?.height ?? 0) / 20
-  put.marks[mark] = { ridge: between(0.5), groove: between(0.7, far / 2), pink: between(0.7), pad: between(0.5, far), floor: between(1, far) }[mark]
-  if (mark === 'floor') put.marks.low = between(1)
-  active.value = mark
-}
-
 const known = computed(() => length.value.typed(put.known))
 /** What must still be put where it belongs: what stands where the program drew it says nothing. */
 const missing = computed(() => {
-  const handles = put.reference === 'card' ? (guessed.value ? [] : put.card.map((_, i) => `card${i}`)) : ['ends0', 'ends1']
-  if (handles.some((key) => !put.touched.includes(key))) return put.reference === 'card' ? $t('photo.drag_the_four_squares_to') : $t('photo.drag_the_two_squares_to')
+  const handles =
+    put.reference === 'card' ? (guessed.value ? [] : put.card.map((_, i) => `card${i}`)) : ['ends0', 'ends1']
+  if (handles.some(key => !put.touched.includes(key)))
+    return put.reference === 'card' ? $t('photo.drag_the_four_squares_to') : $t('photo.drag_the_two_squares_to')
   if (put.reference === 'card' && !put.held && !put.side) return $t('photo.say_how_the_card_was')
   if (put.reference === 'known' && known.value === undefined) return $t('photo.say_how_far_apart_the')
-  if (!put.touched.includes('coat') || !put.touched.includes('tip')) return $t('photo.drag_the_two_circles_to', { code: props.code })
+  if (!put.touched.includes('coat') || !put.touched.includes('tip'))
+    return $t('photo.drag_the_two_circles_to', { code: props.code })
   return put.reference === 'card' ? side.missing.value : ''
 })
 const wanted = computed<Schemas['PhotoInput'] | undefined>(() => {
   const p = picture.value
   const m = Object.fromEntries(Object.entries(put.marks).filter(([key]) => put.touched.includes(key))) as Put['marks']
   if (!p || missing.value || !m.coat || !m.tip) return undefined
-  return { width: p.width, height: p.height, reference: put.reference, handles: put.reference === 'card' ? put.card : put.ends, known_mm: put.reference === 'known' ? known.value : undefined, held: put.reference === 'card' && !put.side ? put.held : undefined, side: put.reference === 'card' ? side.input.value : undefined, picture_id: put.reference === 'card' ? p.id : undefined, ...m, coat: m.coat, tip: m.tip }
+  return {
+    width: p.width,
+    height: p.height,
+    reference: put.reference,
+    handles: put.reference === 'card' ? put.card : put.ends,
+    known_mm: put.reference === 'known' ? known.value : undefined,
+    held: put.reference === 'card' && !put.side ? put.held : undefined,
+    side: put.reference === 'card' ? side.input.value : undefined,
+    picture_id: put.reference === 'card' ? p.id : undefined,
+    ...m,
+    coat: m.coat,
+    tip: m.tip,
+  }
 })
 const told = useOften(wanted, 80)
-const { data: said, error: refused, isPlaceholderData } = useReadPhoto(() => props.dogId, () => props.code, told)
-const ready = computed(() => !missing.value && said.value && !refused.value && !isPlaceholderData.value && told.value && toRaw(told.value) === toRaw(wanted.value))
+const {
+  data: said,
+  error: refused,
+  isPlaceholderData,
+} = useReadPhoto(
+  () => props.dogId,
+  () => props.code,
+  told,
+)
+const ready = computed(
+  () =>
+    !missing.value &&
+    said.value &&
+    !refused.value &&
+    !isPlaceholderData.value &&
+    told.value &&
+    toRaw(told.value) === toRaw(wanted.value),
+)
 /** The card's plane, drawn through the nail. */
-const grid = computed<Spot[][]>(() => (put.reference === 'card' && !put.side && !missing.value && !refused.value ? ((said.value?.grid ?? []) as Spot[][]) : []))
-const range = (n: Schemas['PhotoNumber']) => `${length.value.bare(n.mm)} (${length.value.range(n.low_mm, n.high_mm)})`
-
+const grid = computed<Spot[][]>(() =>
+  put.reference === 'card' && !put.side && !missing.value && !refused.value
+    ? ((said.value?.grid ?? []) as Spot[][])
+    : [],
+)
 /** Nails whose numbers were taken from this picture. */
 const taken = ref<string[]>([])
 const untaken = ref('')
@@ -155,24 +138,37 @@ async function take() {
   untaken.value = ''
   const s = said.value
   if (target.value === 'walk') intoWalk(props.dogId, code.value, s)
-  else if (target.value === 'bench') await tellBench(props.dogId, String(route.query.sitting), ...benchEvents(code.value, s, when.value))
+  else if (target.value === 'bench')
+    await tellBench(props.dogId, String(route.query.sitting), ...benchEvents(code.value, s, when.value))
   else if (target.value === 'record') {
-    if (!intoRecord(props.dogId, code.value, s, when.value)) return (untaken.value = $t('photo.no_trim_is_being_recorded'))
+    if (!intoRecord(props.dogId, code.value, s, when.value))
+      return (untaken.value = $t('photo.no_trim_is_being_recorded'))
   } else {
     try {
-      await check.mutateAsync({ id: crypto.randomUUID(), clicks: false, hair: false, swelling: false, limping: false, breaking: false, looks: [lookOf(code.value, s)] })
+      await check.mutateAsync({
+        id: crypto.randomUUID(),
+        clicks: false,
+        hair: false,
+        swelling: false,
+        limping: false,
+        breaking: false,
+        looks: [lookOf(code.value, s)],
+      })
     } catch {
       return // the screen says why
     }
   }
   taken.value = [...taken.value, props.code]
 }
-const others = computed(() => view.value?.rank.bars.filter((b) => b.code.startsWith(paw.value)).map((b) => b.code) ?? [])
+const others = computed(() => view.value?.rank.bars.filter(b => b.code.startsWith(paw.value)).map(b => b.code) ?? [])
 const goTo = (to: string) => router.replace({ path: `/dogs/${props.dogId}/photo/${to}`, query: route.query })
-watch(() => picture.value?.id, () => {
-  taken.value = []
-  onSide.value = false
-})
+watch(
+  () => picture.value?.id,
+  () => {
+    taken.value = []
+    onSide.value = false
+  },
+)
 </script>
 
 <template>
@@ -181,40 +177,88 @@ watch(() => picture.value?.id, () => {
     <template v-else>
       <div class="screen-head">
         <div>
-          <p class="soft small crumb"><RouterLink :to="back.path">{{ back.words }}</RouterLink> · <RouterLink :to="`/dogs/${dogId}`"><bdi>{{ view.dog.name }}</bdi></RouterLink></p>
-          <h1>{{ code }} <span class="soft words">{{ $t('photo.from_a_picture', { code: nailInWords(code) }) }}</span></h1>
+          <p class="soft small crumb">
+            <RouterLink :to="back.path">{{ back.words }}</RouterLink> ·
+            <RouterLink :to="`/dogs/${dogId}`"
+              ><bdi>{{ view.dog.name }}</bdi></RouterLink
+            >
+          </p>
+          <h1>
+            {{ code }} <span class="soft words">{{ $t('photo.from_a_picture', { code: nailInWords(code) }) }}</span>
+          </h1>
         </div>
-        <div v-if="picture" class="aside choices" role="group" :aria-label="$t('photo.nail_2')"><button v-for="c in others" :key="c" type="button" :aria-pressed="c === code" @click="goTo(c)">{{ c }}<span v-if="taken.includes(c)"> ✓</span></button></div>
+        <div v-if="picture" class="aside choices" role="group" :aria-label="$t('photo.nail_2')">
+          <button v-for="c in others" :key="c" type="button" :aria-pressed="c === code" @click="goTo(c)">
+            {{ c }}<span v-if="taken.includes(c)"> ✓</span>
+          </button>
+        </div>
       </div>
 
-      <template v-if="!picture">
-        <HoldingCard />
-        <div class="ways">
-          <label class="btn btn-go btn-big">{{ add.isPending.value ? $t('photo.reading_it') : $t('photo.take_a_picture') }}<input type="file" accept="image/*" capture="environment" class="visually-hidden" :disabled="add.isPending.value" @change="choose" /></label>
-          <label class="btn btn-plain btn-big">{{ $t('photo.choose_one') }}<input id="photo-file" type="file" accept="image/jpeg,image/png,image/webp" class="visually-hidden" :disabled="add.isPending.value" @change="choose" /></label>
-        </div>
-        <RefusalNote :error="add.error.value" />
-        <template v-if="before.length > 0">
-          <h2>{{ $t('photo.pictures_of_the_paw', { paw: pawWords[paw] }) }}</h2>
-          <ul class="strip"><li v-for="p in before" :key="p.id"><button type="button" @click="open(p.id)"><img :src="pictureOf(p.hash, true)" :alt="$t('photo.the_paw_on', { paw: pawWords[paw], on: dayOf(p.on) })" />{{ dayOf(p.on) }}</button></li></ul>
-        </template>
-      </template>
+      <PickPicture
+        v-if="!picture"
+        :paw="paw"
+        :before="before"
+        :pending="add.isPending.value"
+        :error="add.error.value"
+        @file="addFile"
+        @open="open"
+      />
 
       <div v-else class="columns">
-        <PictureStage v-if="onSide && side.picture.value" :key="side.picture.value.id" v-model="active" :picture="{ src: pictureOf(side.picture.value.hash), width: side.picture.value.width, height: side.picture.value.height }" :alt="$t('photo.the_same_paw_and_card')" :handles="side.handles.value" :lines="side.lines.value" @move="side.move" />
-        <PictureStage v-else v-model="active" :picture="{ src: pictureOf(picture.hash), width: picture.width, height: picture.height }" :alt="$t('photo.the_paw_with_the_card')" :handles="handles" :lines="lines" :grid="grid" @move="move" />
+        <PictureStage
+          v-if="onSide && side.picture.value"
+          :key="side.picture.value.id"
+          v-model="active"
+          :picture="{
+            src: pictureOf(side.picture.value.hash),
+            width: side.picture.value.width,
+            height: side.picture.value.height,
+          }"
+          :alt="$t('photo.the_same_paw_and_card')"
+          :handles="side.handles.value"
+          :lines="side.lines.value"
+          @move="side.move"
+        />
+        <PictureStage
+          v-else
+          v-model="active"
+          :picture="{ src: pictureOf(picture.hash), width: picture.width, height: picture.height }"
+          :alt="$t('photo.the_paw_with_the_card')"
+          :handles="handles"
+          :lines="lines"
+          :grid="grid"
+          @move="move"
+        />
         <div class="side">
-          <p v-if="put.reference === 'card'" class="small">{{ $t('photo.they_belong_where_its_straight', { guessed: guessed ? $t('photo.the_four_squares_stand_where') : $t('photo.no_card_was_found_drag') }) }}</p>
+          <p v-if="put.reference === 'card'" class="small">
+            {{
+              $t('photo.they_belong_where_its_straight', {
+                guessed: guessed ? $t('photo.the_four_squares_stand_where') : $t('photo.no_card_was_found_drag'),
+              })
+            }}
+          </p>
           <p v-else class="small">{{ $t('photo.two_points_a_known_distance') }}</p>
           <div class="choices" role="group" :aria-label="$t('photo.of_known_size')">
-            <button type="button" :aria-pressed="put.reference === 'card'" @click="put.reference = 'card'">{{ $t('photo.a_card') }}</button>
-            <button type="button" :aria-pressed="put.reference === 'known'" @click="put.reference = 'known'">{{ $t('photo.two_points') }}</button>
-            <label v-if="put.reference === 'known'" class="apart">{{ $t('photo.apart') }} <input v-model="put.known" class="form-control" inputmode="decimal" autocomplete="off" /> {{ length.symbol }}</label>
+            <button type="button" :aria-pressed="put.reference === 'card'" @click="put.reference = 'card'">
+              {{ $t('photo.a_card') }}
+            </button>
+            <button type="button" :aria-pressed="put.reference === 'known'" @click="put.reference = 'known'">
+              {{ $t('photo.two_points') }}
+            </button>
+            <label v-if="put.reference === 'known'" class="apart"
+              >{{ $t('photo.apart') }}
+              <input v-model="put.known" class="form-control" inputmode="decimal" autocomplete="off" />
+              {{ length.symbol }}</label
+            >
           </div>
           <template v-if="put.reference === 'card'">
             <div v-if="put.side" class="choices which" role="group" :aria-label="$t('photo.which_picture')">
-              <button type="button" :aria-pressed="!onSide" @click="onSide = false">{{ $t('photo.first_picture') }}</button>
-              <button type="button" :aria-pressed="onSide" @click="onSide = true">{{ $t('photo.from_the_side') }}</button>
+              <button type="button" :aria-pressed="!onSide" @click="onSide = false">
+                {{ $t('photo.first_picture') }}
+              </button>
+              <button type="button" :aria-pressed="onSide" @click="onSide = true">
+                {{ $t('photo.from_the_side') }}
+              </button>
               <button type="button" @click="unsettle">{{ $t('photo.without_it') }}</button>
             </div>
             <template v-else>
@@ -223,28 +267,62 @@ watch(() => picture.value?.id, () => {
             </template>
           </template>
           <p v-if="!onSide" class="small points-title">{{ $t('photo.on_the_nail_coat_line') }}</p>
-          <div v-if="!onSide" class="choices" role="group" :aria-label="$t('photo.also_seen')"><button v-for="(words, mark) in optional" :key="mark" type="button" :aria-pressed="put.marks[mark] !== undefined" @click="toggle(mark)">{{ words }}</button></div>
+          <div v-if="!onSide" class="choices" role="group" :aria-label="$t('photo.also_seen')">
+            <button
+              v-for="(words, mark) in optional"
+              :key="mark"
+              type="button"
+              :aria-pressed="put.marks[mark] !== undefined"
+              @click="toggle(mark)"
+            >
+              {{ words }}
+            </button>
+          </div>
 
           <p v-if="missing" class="missing" role="status">{{ missing }}</p>
           <RefusalNote :error="(missing ? null : refused) ?? check.error.value" />
           <p v-if="untaken" class="untaken" role="alert">{{ untaken }}</p>
-          <dl v-if="said && !refused && !missing" class="numbers" aria-live="polite">
-            <dt>{{ $t('photo.length') }}</dt><dd><strong>{{ range(said.length) }}</strong></dd><dd class="soft small">{{ $t('photo.believed') }} <EstimateText :estimate="bar.length" /></dd>
-            <template v-if="said.gap"><dt>{{ $t('photo.gap_to_the_floor') }}</dt><dd>{{ range(said.gap) }}</dd><dd class="soft small"><template v-if="bar.gap">{{ $t('photo.believed') }} <EstimateText :estimate="bar.gap" /></template></dd></template>
-            <template v-for="mark in (['groove', 'pink'] as const)" :key="mark"><template v-if="said[mark]"><dt>{{ $t('photo.from_the_tip', { mark: optional[mark] }) }}</dt><dd>{{ range(said[mark]!) }}</dd><dd class="soft small">{{ $t('photo.believed_safe_to_trim') }} <EstimateText :estimate="bar.spare" /></dd></template></template>
-            <template v-if="said.shape"><dt>{{ $t('photo.shape') }}</dt><dd>{{ shapes[said.shape] }}<template v-if="said.radius">{{ $t('photo.radius', { radius: range(said.radius) }) }}</template></dd><dd class="soft small">{{ $t('photo.believed_2', { shape: shapes[bar.shape] }) }}</dd></template>
-            <template v-if="said.stands"><dt>{{ $t('photo.nearer_to_the_camera_than') }}</dt><dd>{{ $t('photo.to', { mm: length.bare(said.stands.depth.mm), low: length.bare(said.stands.depth.low_mm), high: length.show(said.stands.depth.high_mm) }) }}</dd><dd class="soft small">{{ $t('photo.by_the_two_pictures_below') }}</dd><dt>{{ $t('photo.tip_leaning_towards_the_camera') }}</dt><dd>{{ $t('photo.to_2', { lean: said.stands.lean_deg.toFixed(0), lean_low: said.stands.lean_low_deg.toFixed(0), lean_high: said.stands.lean_high_deg.toFixed(0) }) }}</dd><dd class="soft small">{{ $t('photo.reckoned_with_in_every_number') }}</dd></template>
-            <template v-if="said.past_pad"><dt>{{ $t('photo.past_the_pad_by') }}</dt><dd>{{ range(said.past_pad) }}</dd><dd class="soft small">{{ said.is_past_pad ? $t('photo.past_it') : $t('photo.not_surely_past_it') }}</dd></template>
-          </dl>
-          <p v-if="said && !refused && !missing" class="small soft">{{ $t('photo.pixels_a_millimetre', { px_per: said.px_per_mm.toFixed(0) }) }}<template v-if="said.tilt_deg !== undefined">{{ $t('photo.held_askew_about_cm_away', { tilt: said.tilt_deg.toFixed(0), distance: ((said.distance_mm ?? 0) / 10).toFixed(0) }) }}</template>{{ $t('photo.ranges_hold_nine_times_in') }}<template v-if="put.reference === 'card' && !put.side">{{ ' ' }}{{ $t('photo.the_thin_lines_are_the') }}<template v-if="said.askew">{{ ' ' }}{{ $t('photo.held_squarely_the_range_is') }}</template></template></p>
-          <p v-if="!missing && target !== 'bench' && (said?.groove || said?.pink)" class="small soft">{{ $t('photo.where_the_quick_ends_is') }}</p>
-          <div v-if="target === 'record' || target === 'bench'" class="choices" role="group" :aria-label="$t('photo.this_was')"><button v-for="w in (['before', 'after'] as const)" :key="w" type="button" :aria-pressed="when === w" @click="when = w">{{ $t('photo.the_cut', { w }) }}</button></div>
-          <div class="ways">
-            <BButton variant="go" class="btn-big" :disabled="missing !== '' || refused !== null || check.isPending.value" @click="take">{{ $t('photo.use_these_for', { code }) }}</BButton>
-            <BButton variant="plain" @click="open()">{{ $t('photo.another_picture') }}</BButton>
-            <RouterLink v-if="taken.length > 0" :to="back.path" class="btn btn-plain">{{ $t('photo.back_to', { back: back.words }) }}</RouterLink>
+          <PhotoNumbers
+            v-if="said && !refused && !missing"
+            :said="said"
+            :bar="bar"
+            :drawn="put.reference === 'card' && !put.side"
+          />
+          <p v-if="!missing && target !== 'bench' && (said?.groove || said?.pink)" class="small soft">
+            {{ $t('photo.where_the_quick_ends_is') }}
+          </p>
+          <div
+            v-if="target === 'record' || target === 'bench'"
+            class="choices"
+            role="group"
+            :aria-label="$t('photo.this_was')"
+          >
+            <button
+              v-for="w in ['before', 'after'] as const"
+              :key="w"
+              type="button"
+              :aria-pressed="when === w"
+              @click="when = w"
+            >
+              {{ $t('photo.the_cut', { w }) }}
+            </button>
           </div>
-          <p v-if="taken.includes(code)" class="took" role="status">{{ $t('photo.taken_for_the_corners_stay', { code }) }}</p>
+          <div class="ways">
+            <BButton
+              variant="go"
+              class="btn-big"
+              :disabled="missing !== '' || refused !== null || check.isPending.value"
+              @click="take"
+              >{{ $t('photo.use_these_for', { code }) }}</BButton
+            >
+            <BButton variant="plain" @click="open()">{{ $t('photo.another_picture') }}</BButton>
+            <RouterLink v-if="taken.length > 0" :to="back.path" class="btn btn-plain">{{
+              $t('photo.back_to', { back: back.words })
+            }}</RouterLink>
+          </div>
+          <p v-if="taken.includes(code)" class="took" role="status">
+            {{ $t('photo.taken_for_the_corners_stay', { code }) }}
+          </p>
         </div>
       </div>
     </template>
@@ -252,24 +330,57 @@ watch(() => picture.value?.id, () => {
 </template>
 
 <style scoped>
-.columns { display: grid; gap: 1.5rem 2rem; grid-template-columns: minmax(0, 1.7fr) minmax(0, 1fr); }
-.ways { display: flex; flex-wrap: wrap; gap: 0.6rem; margin-top: 1rem; }
-.strip { display: flex; flex-wrap: wrap; gap: 0.75rem; list-style: none; margin: 0; padding: 0; }
-.strip button { background: none; border: 1px solid var(--line); color: var(--ink); padding: 0.25rem; }
-.strip img { display: block; height: 96px; }
-.side .choices { align-items: center; }
-.photo h2 { margin-top: 1.5rem; }
-.apart { align-items: center; display: flex; gap: 0.4rem; }
-.apart .form-control { width: 5rem; }
-.which { margin-block: 0.5rem; }
-.side p { margin: 0 0 0.4rem; }
-.points-title { margin-top: 0.75rem !important; }
-.numbers { display: grid; gap: 0.15rem 0.75rem; grid-template-columns: auto auto; margin: 0.75rem 0 0.5rem; }
-.numbers dt { font-weight: 400; }
-.numbers dd { margin: 0; text-align: right; }
-.numbers dd + dd { border-bottom: 1px solid var(--line); grid-column: 1 / -1; padding-bottom: 0.25rem; }
-.missing { font-size: 1.125rem; font-weight: 600; margin-block: 0.75rem !important; }
-.took { border-left: var(--bar) solid var(--go); margin-top: 0.75rem !important; padding-left: 0.75rem; }
-.untaken { border-left: var(--bar) solid var(--caution-edge); padding-left: 0.75rem; }
-@media (max-width: 900px) { .columns { grid-template-columns: minmax(0, 1fr); } .words { display: none; } }
+.columns {
+  display: grid;
+  gap: 1.5rem 2rem;
+  grid-template-columns: minmax(0, 1.7fr) minmax(0, 1fr);
+}
+.ways {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0.6rem;
+  margin-top: 1rem;
+}
+.side .choices {
+  align-items: center;
+}
+.apart {
+  align-items: center;
+  display: flex;
+  gap: 0.4rem;
+}
+.apart .form-control {
+  width: 5rem;
+}
+.which {
+  margin-block: 0.5rem;
+}
+.side p {
+  margin: 0 0 0.4rem;
+}
+.points-title {
+  margin-top: 0.75rem !important;
+}
+.missing {
+  font-size: 1.125rem;
+  font-weight: 600;
+  margin-block: 0.75rem !important;
+}
+.took {
+  border-left: var(--bar) solid var(--go);
+  margin-top: 0.75rem !important;
+  padding-left: 0.75rem;
+}
+.untaken {
+  border-left: var(--bar) solid var(--caution-edge);
+  padding-left: 0.75rem;
+}
+@media (max-width: 900px) {
+  .columns {
+    grid-template-columns: minmax(0, 1fr);
+  }
+  .words {
+    display: none;
+  }
+}
 </style>

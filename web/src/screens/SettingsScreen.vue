@@ -38,7 +38,9 @@ const pages: Record<Page, { title: string; line: string }> = {
 const forms: Page[] = ['you', 'units', 'days']
 const narrow = useNarrow()
 /** A wide screen has room for the list and the first page beside it. */
-const page = computed(() => (props.page && props.page in pages ? (props.page as Page) : narrow.value ? undefined : 'you'))
+const page = computed(() =>
+  props.page && props.page in pages ? (props.page as Page) : narrow.value ? undefined : 'you',
+)
 
 const { data, error: unread, refetch } = useSettings()
 const { mutate, isPending, error, isSuccess, reset } = useSaveSettings()
@@ -49,13 +51,17 @@ const margin = ref('')
 const coin = ref('')
 const largest = ref('')
 const theme = ref<Theme>(chosenTheme())
-watch(data, (settings) => {
-  if (!settings) return
-  choices.value = { ...settings.choices, holidays: settings.choices.holidays ?? [] }
-  margin.value = length.value.inField(settings.choices.margin_mm)
-  coin.value = settings.choices.coin_mm === undefined ? '' : length.value.inField(settings.choices.coin_mm)
-  largest.value = settings.choices.largest_cut_mm === undefined ? '' : String(settings.choices.largest_cut_mm)
-}, { immediate: true })
+watch(
+  data,
+  settings => {
+    if (!settings) return
+    choices.value = { ...settings.choices, holidays: settings.choices.holidays ?? [] }
+    margin.value = length.value.inField(settings.choices.margin_mm)
+    coin.value = settings.choices.coin_mm === undefined ? '' : length.value.inField(settings.choices.coin_mm)
+    largest.value = settings.choices.largest_cut_mm === undefined ? '' : String(settings.choices.largest_cut_mm)
+  },
+  { immediate: true },
+)
 watch(theme, chooseTheme)
 
 /** The stored number where the field was not touched, so that showing it in another unit changes nothing. */
@@ -69,7 +75,8 @@ async function loadAgain() {
 function save() {
   const { margin_mm, coin_mm } = data.value!.choices
   mutate({
-    ...choices.value!, margin_mm: told(margin.value, margin_mm),
+    ...choices.value!,
+    margin_mm: told(margin.value, margin_mm),
     coin_mm: coin.value.trim() === '' ? undefined : told(coin.value, coin_mm),
     largest_cut_mm: largest.value === '' ? undefined : Number(largest.value),
   })
@@ -78,69 +85,243 @@ function save() {
 
 <template>
   <div class="screen">
-    <div class="screen-head"><h1>{{ props.page && page ? pages[page].title : $t('settings.settings') }}</h1><div v-if="page" class="aside narrow-only"><RouterLink to="/settings" class="btn btn-plain">{{ $t('settings.all_settings') }}</RouterLink></div></div>
+    <div class="screen-head">
+      <h1>{{ props.page && page ? pages[page].title : $t('settings.settings') }}</h1>
+      <div v-if="page" class="aside narrow-only">
+        <RouterLink to="/settings" class="btn btn-plain">{{ $t('settings.all_settings') }}</RouterLink>
+      </div>
+    </div>
     <AnswerState v-if="!choices || !data" :error="unread" :what="$t('settings.your_settings')" @again="refetch()" />
     <div v-else :class="['split', { inside: page }]">
       <nav :aria-label="$t('settings.settings')">
-        <RouterLink v-for="(about, name) in pages" :key="name" :to="`/settings/${name}`" class="line" :aria-current="page === name ? 'page' : undefined"><strong>{{ about.title }}</strong><span class="small soft">{{ about.line }}</span></RouterLink>
-        <RouterLink to="/hindsight" class="line"><strong>{{ $t('settings.how_right_was_it') }}</strong><span class="small soft">{{ $t('settings.what_was_said_before_each') }}</span></RouterLink>
+        <RouterLink
+          v-for="(about, name) in pages"
+          :key="name"
+          :to="`/settings/${name}`"
+          class="line"
+          :aria-current="page === name ? 'page' : undefined"
+          ><strong>{{ about.title }}</strong
+          ><span class="small soft">{{ about.line }}</span></RouterLink
+        >
+        <RouterLink to="/hindsight" class="line"
+          ><strong>{{ $t('settings.how_right_was_it') }}</strong
+          ><span class="small soft">{{ $t('settings.what_was_said_before_each') }}</span></RouterLink
+        >
       </nav>
       <div v-if="page" class="page">
         <BForm v-if="forms.includes(page)" novalidate class="settings" @submit.prevent="save">
           <template v-if="page === 'you'">
-            <FormField id="role" v-slot="{ invalid }" :label="$t('settings.you_are')" :error="error" :fields="['role']" :hint="$t('settings.a_groomers_new_dogs_start')">
-              <BFormSelect id="role" v-model="choices.role" :state="invalid" :options="[{ value: 'keeper', text: $t('settings.an_owner_at_home') }, { value: 'groomer', text: $t('settings.a_groomer') }]" />
+            <FormField
+              id="role"
+              v-slot="{ invalid }"
+              :label="$t('settings.you_are')"
+              :error="error"
+              :fields="['role']"
+              :hint="$t('settings.a_groomers_new_dogs_start')"
+            >
+              <BFormSelect
+                id="role"
+                v-model="choices.role"
+                :state="invalid"
+                :options="[
+                  { value: 'keeper', text: $t('settings.an_owner_at_home') },
+                  { value: 'groomer', text: $t('settings.a_groomer') },
+                ]"
+              />
             </FormField>
-            <FormField id="hand" :label="$t('settings.your_hand')" :error="error" :fields="['hand']" :hint="$t('settings.until_a_dogs_own_trims')">
+            <FormField
+              id="hand"
+              :label="$t('settings.your_hand')"
+              :error="error"
+              :fields="['hand']"
+              :hint="$t('settings.until_a_dogs_own_trims')"
+            >
               <BFormSelect id="hand" v-model="choices.hand" :options="options(hands)" />
             </FormField>
-            <FormField id="left" :label="$t('settings.the_cutter_is_in')" :error="error" :fields="['left_handed']" :hint="$t('settings.ready_and_bench_say_which')">
-              <BFormSelect id="left" v-model="choices.left_handed" :options="[{ value: false, text: $t('settings.your_right_hand') }, { value: true, text: $t('settings.your_left_hand') }]" />
+            <FormField
+              id="left"
+              :label="$t('settings.the_cutter_is_in')"
+              :error="error"
+              :fields="['left_handed']"
+              :hint="$t('settings.ready_and_bench_say_which')"
+            >
+              <BFormSelect
+                id="left"
+                v-model="choices.left_handed"
+                :options="[
+                  { value: false, text: $t('settings.your_right_hand') },
+                  { value: true, text: $t('settings.your_left_hand') },
+                ]"
+              />
             </FormField>
-            <FormField id="end" :label="$t('settings.on_a_nail_you_stop')" :error="error" :fields="['end_point']" :hint="$t('settings.practitioners_disagree_a_dot_or')">
-              <BFormSelect id="end" v-model="choices.end_point" :options="[{ value: 'first_sign', text: $t('settings.at_the_first_sign_the') }, { value: 'full', text: $t('settings.at_the_dot_in_thin') }]" />
+            <FormField
+              id="end"
+              :label="$t('settings.on_a_nail_you_stop')"
+              :error="error"
+              :fields="['end_point']"
+              :hint="$t('settings.practitioners_disagree_a_dot_or')"
+            >
+              <BFormSelect
+                id="end"
+                v-model="choices.end_point"
+                :options="[
+                  { value: 'first_sign', text: $t('settings.at_the_first_sign_the') },
+                  { value: 'full', text: $t('settings.at_the_dot_in_thin') },
+                ]"
+              />
             </FormField>
-            <FormField id="margin" v-slot="{ invalid, described }" :label="$t('settings.safety_margin_in_front_of', { symbol: length.symbol })" :error="error" :fields="['margin_mm']" :hint="$t('settings.every_plan_and_every_date')">
-              <BFormInput id="margin" v-model="margin" :state="invalid" :aria-describedby="described" inputmode="decimal" class="short" />
+            <FormField
+              id="margin"
+              v-slot="{ invalid, described }"
+              :label="$t('settings.safety_margin_in_front_of', { symbol: length.symbol })"
+              :error="error"
+              :fields="['margin_mm']"
+              :hint="$t('settings.every_plan_and_every_date')"
+            >
+              <BFormInput
+                id="margin"
+                v-model="margin"
+                :state="invalid"
+                :aria-describedby="described"
+                inputmode="decimal"
+                class="short"
+              />
             </FormField>
-            <FormField id="way" :label="$t('settings.you_work')" :error="error" :fields="['way']" :hint="$t('settings.each_dog_can_have_its')">
+            <FormField
+              id="way"
+              :label="$t('settings.you_work')"
+              :error="error"
+              :fields="['way']"
+              :hint="$t('settings.each_dog_can_have_its')"
+            >
               <BFormSelect id="way" v-model="choices.way" :options="options(ways)" />
             </FormField>
-            <FormField id="largest" :label="$t('settings.your_largest_cut')" :error="error" :fields="['largest_cut_mm']" :hint="$t('settings.practitioners_disagree_many_thin_cuts', { off: length.show(1) })">
-              <BFormSelect id="largest" v-model="largest" :options="[{ value: '', text: $t('settings.as_is_usual_of_your') }, ...largestCuts.map((mm) => ({ value: String(mm), text: length.show(mm) + (mm === 0.5 ? $t('settings.thin_ones_throughout') : '') }))]" />
+            <FormField
+              id="largest"
+              :label="$t('settings.your_largest_cut')"
+              :error="error"
+              :fields="['largest_cut_mm']"
+              :hint="$t('settings.practitioners_disagree_many_thin_cuts', { off: length.show(1) })"
+            >
+              <BFormSelect
+                id="largest"
+                v-model="largest"
+                :options="[
+                  { value: '', text: $t('settings.as_is_usual_of_your') },
+                  ...largestCuts.map(mm => ({
+                    value: String(mm),
+                    text: length.show(mm) + (mm === 0.5 ? $t('settings.thin_ones_throughout') : ''),
+                  })),
+                ]"
+              />
             </FormField>
-            <p class="slices small">{{ $t('settings.not_every_1_mm_is', { thick: length.show(1) }) }} <RouterLink to="/settings/slices">{{ $t('settings.how_thick_you_cut') }}</RouterLink>, {{ slices?.learnt ? $t('settings.measured_on', { on: dayOf(slices.on!) }) : $t('settings.not_measured_yet') }}.</p>
+            <p class="slices small">
+              {{ $t('settings.not_every_1_mm_is', { thick: length.show(1) }) }}
+              <RouterLink to="/settings/slices">{{ $t('settings.how_thick_you_cut') }}</RouterLink>,
+              {{
+                slices?.learnt
+                  ? $t('settings.measured_on', { on: dayOf(slices.on!) })
+                  : $t('settings.not_measured_yet')
+              }}.
+            </p>
           </template>
           <template v-if="page === 'units'">
             <FormField id="length" :label="$t('settings.lengths_in')" :error="error" :fields="['length_unit']">
-              <BFormSelect id="length" v-model="choices.length_unit" :options="[{ value: 'mm', text: $t('settings.millimetres') }, { value: 'in', text: $t('settings.inches') }]" />
+              <BFormSelect
+                id="length"
+                v-model="choices.length_unit"
+                :options="[
+                  { value: 'mm', text: $t('settings.millimetres') },
+                  { value: 'in', text: $t('settings.inches') },
+                ]"
+              />
             </FormField>
             <FormField id="weight" :label="$t('settings.weights_in')" :error="error" :fields="['weight_unit']">
-              <BFormSelect id="weight" v-model="choices.weight_unit" :options="[{ value: 'kg', text: $t('settings.kilograms') }, { value: 'lb', text: $t('settings.pounds') }]" />
+              <BFormSelect
+                id="weight"
+                v-model="choices.weight_unit"
+                :options="[
+                  { value: 'kg', text: $t('settings.kilograms') },
+                  { value: 'lb', text: $t('settings.pounds') },
+                ]"
+              />
             </FormField>
-            <FormField id="coin" v-slot="{ invalid, described }" :label="$t('settings.your_coins_thickness', { symbol: length.symbol })" :error="error" :fields="['coin_mm']" :hint="$t('settings.measure_a_small_coin_once')">
-              <BFormInput id="coin" v-model="coin" :state="invalid" :aria-describedby="described" inputmode="decimal" class="short" />
+            <FormField
+              id="coin"
+              v-slot="{ invalid, described }"
+              :label="$t('settings.your_coins_thickness', { symbol: length.symbol })"
+              :error="error"
+              :fields="['coin_mm']"
+              :hint="$t('settings.measure_a_small_coin_once')"
+            >
+              <BFormInput
+                id="coin"
+                v-model="coin"
+                :state="invalid"
+                :aria-describedby="described"
+                inputmode="decimal"
+                class="short"
+              />
             </FormField>
             <FormField id="language" :label="$t('settings.language_in_this_browser')" :error="null" :fields="[]">
-              <BFormSelect id="language" :model-value="language" :options="options(languages)" @update:model-value="chooseLanguage($event as Language)" />
+              <BFormSelect
+                id="language"
+                :model-value="language"
+                :options="options(languages)"
+                @update:model-value="chooseLanguage($event as Language)"
+              />
             </FormField>
-            <FormField id="spoken" :label="$t('settings.language_of_calendar_cards')" :error="error" :fields="['language']" :hint="$t('settings.an_owner_may_have_their')">
+            <FormField
+              id="spoken"
+              :label="$t('settings.language_of_calendar_cards')"
+              :error="error"
+              :fields="['language']"
+              :hint="$t('settings.an_owner_may_have_their')"
+            >
               <BFormSelect id="spoken" v-model="choices.language" :options="options(languages)" />
             </FormField>
             <FormField id="theme" :label="$t('settings.light_or_dark_in_this')" :error="null" :fields="[]">
-              <BFormSelect id="theme" v-model="theme" :options="[{ value: 'auto', text: $t('settings.as_the_system') }, { value: 'light', text: $t('settings.light') }, { value: 'dark', text: $t('settings.dark') }]" />
+              <BFormSelect
+                id="theme"
+                v-model="theme"
+                :options="[
+                  { value: 'auto', text: $t('settings.as_the_system') },
+                  { value: 'light', text: $t('settings.light') },
+                  { value: 'dark', text: $t('settings.dark') },
+                ]"
+              />
             </FormField>
           </template>
           <template v-if="page === 'days'">
-            <FormField id="workdays" :label="$t('settings.your_working_days')" :error="error" :fields="['working_weekdays']" :hint="$t('settings.a_new_dogs_dates_fall')">
+            <FormField
+              id="workdays"
+              :label="$t('settings.your_working_days')"
+              :error="error"
+              :fields="['working_weekdays']"
+              :hint="$t('settings.a_new_dogs_dates_fall')"
+            >
               <WeekdayPicker id="workdays" v-model="choices.working_weekdays" />
             </FormField>
-            <FormField id="holidays" :label="$t('settings.days_off')" :error="error" :fields="['holidays']" :hint="$t('settings.no_date_falls_on_these')">
+            <FormField
+              id="holidays"
+              :label="$t('settings.days_off')"
+              :error="error"
+              :fields="['holidays']"
+              :hint="$t('settings.no_date_falls_on_these')"
+            >
               <HolidayList v-model="choices.holidays!" :today="data!.today" />
             </FormField>
           </template>
-          <RefusalNote :error="error" :shown="['role', 'margin_mm', 'coin_mm', 'working_weekdays', 'holidays']"><BButton v-if="conflict" variant="plain" @click="loadAgain">{{ $t('settings.load_them_again') }}</BButton></RefusalNote>
-          <div><BButton type="submit" variant="go" :disabled="isPending">{{ $t('settings.save_settings') }}</BButton> <span v-if="isSuccess" role="status" class="saved">{{ $t('settings.saved') }}</span></div>
+          <RefusalNote :error="error" :shown="['role', 'margin_mm', 'coin_mm', 'working_weekdays', 'holidays']"
+            ><BButton v-if="conflict" variant="plain" @click="loadAgain">{{
+              $t('settings.load_them_again')
+            }}</BButton></RefusalNote
+          >
+          <div>
+            <BButton type="submit" variant="go" :disabled="isPending">{{ $t('settings.save_settings') }}</BButton>{{
+              ' '
+            }}<span v-if="isSuccess" role="status" class="saved">{{ $t('settings.saved') }}</span>
+          </div>
         </BForm>
         <CalendarAddress v-if="page === 'days' && data.choices.role !== 'unset'" />
         <HouseDevices v-if="page === 'devices'" />
@@ -153,18 +334,54 @@ function save() {
 </template>
 
 <style scoped>
-.split { display: grid; gap: 1rem 3rem; grid-template-columns: minmax(13rem, 18rem) minmax(0, 1fr); }
-.line { border-top: 1px solid var(--line); color: var(--ink); display: grid; min-height: 56px; padding: 0.5rem 0.25rem; text-decoration: none; }
-.line[aria-current] { box-shadow: inset 4px 0 0 var(--go); padding-left: 0.75rem; }
-.page > :first-child { margin-top: 0; }
-.settings { align-items: start; display: grid; gap: 1.1rem 3rem; grid-template-columns: repeat(auto-fit, minmax(min(100%, 20rem), 1fr)); max-width: 60rem; }
-.short { max-width: 9rem; }
-.slices { margin: 1.6rem 0 0; }
-.saved { margin-left: 0.75rem; }
-.narrow-only { display: none !important; }
+.split {
+  display: grid;
+  gap: 1rem 3rem;
+  grid-template-columns: minmax(13rem, 18rem) minmax(0, 1fr);
+}
+.line {
+  border-top: 1px solid var(--line);
+  color: var(--ink);
+  display: grid;
+  min-height: 56px;
+  padding: 0.5rem 0.25rem;
+  text-decoration: none;
+}
+.line[aria-current] {
+  box-shadow: inset 4px 0 0 var(--go);
+  padding-left: 0.75rem;
+}
+.page > :first-child {
+  margin-top: 0;
+}
+.settings {
+  align-items: start;
+  display: grid;
+  gap: 1.1rem 3rem;
+  grid-template-columns: repeat(auto-fit, minmax(min(100%, 20rem), 1fr));
+  max-width: 60rem;
+}
+.short {
+  max-width: 9rem;
+}
+.slices {
+  margin: 1.6rem 0 0;
+}
+.saved {
+  margin-left: 0.75rem;
+}
+.narrow-only {
+  display: none !important;
+}
 @media (max-width: 700px) {
-  .split { grid-template-columns: minmax(0, 1fr); }
-  .split.inside nav { display: none; }
-  .narrow-only { display: flex !important; }
+  .split {
+    grid-template-columns: minmax(0, 1fr);
+  }
+  .split.inside nav {
+    display: none;
+  }
+  .narrow-only {
+    display: flex !important;
+  }
 }
 </style>

@@ -27,15 +27,41 @@ const words = computed((): [string, string][] => [
 
 <template>
   <div class="screen">
-    <div class="screen-head"><h1>{{ $t('glossary.what_the_words_mean') }}</h1><div class="aside"><RouterLink to="/chart" class="btn btn-plain">{{ $t('glossary.paw_chart_to_print') }}</RouterLink></div></div>
+    <div class="screen-head">
+      <h1>{{ $t('glossary.what_the_words_mean') }}</h1>
+      <div class="aside">
+        <RouterLink to="/chart" class="btn btn-plain">{{ $t('glossary.paw_chart_to_print') }}</RouterLink>
+      </div>
+    </div>
     <dl>
-      <template v-for="[word, says] in words" :key="word"><dt>{{ word }}</dt><dd>{{ says }}</dd></template>
+      <template v-for="[word, says] in words" :key="word"
+        ><dt>{{ word }}</dt>
+        <dd>{{ says }}</dd></template
+      >
     </dl>
   </div>
 </template>
 
 <style scoped>
-dl { display: grid; gap: 0 2rem; grid-template-columns: minmax(8rem, 12rem) minmax(0, 40rem); margin: 0; }
-dt, dd { border-top: 1px solid var(--line); margin: 0; padding-block: 0.6rem; }
-@media (max-width: 700px) { dl { grid-template-columns: minmax(0, 1fr); } dd { border-top: 0; padding-top: 0; } }
+dl {
+  display: grid;
+  gap: 0 2rem;
+  grid-template-columns: minmax(8rem, 12rem) minmax(0, 40rem);
+  margin: 0;
+}
+dt,
+dd {
+  border-top: 1px solid var(--line);
+  margin: 0;
+  padding-block: 0.6rem;
+}
+@media (max-width: 700px) {
+  dl {
+    grid-template-columns: minmax(0, 1fr);
+  }
+  dd {
+    border-top: 0;
+    padding-top: 0;
+  }
+}
 </style>

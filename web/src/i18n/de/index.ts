@@ -33,6 +33,40 @@ import walk from './walk.json'
 import week from './week.json'
 import words from './words.json'
 
-const texts: Texts = { api, app, bench, book, chart, dates, dog, due, glossary, hindsight, kit, ladder, list, local, nail, owners, parts, photo, practice, rank, ready, record, rhythm, round, saved, settings, slices, start, today, units, walk, week, words }
+const texts: Texts = {
+  api,
+  app,
+  bench,
+  book,
+  chart,
+  dates,
+  dog,
+  due,
+  glossary,
+  hindsight,
+  kit,
+  ladder,
+  list,
+  local,
+  nail,
+  owners,
+  parts,
+  photo,
+  practice,
+  rank,
+  ready,
+  record,
+  rhythm,
+  round,
+  saved,
+  settings,
+  slices,
+  start,
+  today,
+  units,
+  walk,
+  week,
+  words,
+}
 
 export default texts

@@ -28,32 +28,65 @@ const now1 = computed(() => {
 <template>
   <dialog ref="dialog" class="sheet" aria-labelledby="blood-title" @cancel.prevent="emit('hide')">
     <h2 id="blood-title">{{ $t('bench.bleeds_a_little_blood_goes', { code: name(nail.code) }) }}</h2>
-      <ol>
-        <li>{{ $t('bench.stay_calm_keep_the_dog') }}</li>
-        <li>{{ remedy }}</li>
-        <li>{{ $t('bench.hold_a_full_minute_look') }}</li>
-      </ol>
-      <p class="clock" role="timer"><strong>{{ clock }}</strong> {{ now1 }}</p>
-      <div v-if="!nail.stopped && !nail.bleeding" class="acts">
-        <BButton ref="stopButton" variant="go" class="btn-big" @click="emit('stopped')">{{ $t('bench.it_stopped') }}</BButton>
-        <BButton variant="plain" class="btn-big" @click="emit('bleeding')">{{ $t('bench.still_bleeding') }}</BButton>
+    <ol>
+      <li>{{ $t('bench.stay_calm_keep_the_dog') }}</li>
+      <li>{{ remedy }}</li>
+      <li>{{ $t('bench.hold_a_full_minute_look') }}</li>
+    </ol>
+    <p class="clock" role="timer">
+      <strong>{{ clock }}</strong> {{ now1 }}
+    </p>
+    <div v-if="!nail.stopped && !nail.bleeding" class="acts">
+      <BButton ref="stopButton" variant="go" class="btn-big" @click="emit('stopped')">{{
+        $t('bench.it_stopped')
+      }}</BButton>
+      <BButton variant="plain" class="btn-big" @click="emit('bleeding')">{{ $t('bench.still_bleeding') }}</BButton>
+    </div>
+    <template v-else>
+      <p>{{ $t('bench.is_done_for_today_and', { code: name(nail.code) }) }}</p>
+      <div class="acts">
+        <BButton variant="go" class="btn-big" @click="emit('end')">{{ $t('bench.end_the_trim') }}</BButton>
+        <BButton variant="plain" class="btn-big" @click="emit('close')">{{
+          $t('bench.go_on_with_another_nail')
+        }}</BButton>
       </div>
-      <template v-else>
-        <p>{{ $t('bench.is_done_for_today_and', { code: name(nail.code) }) }}</p>
-        <div class="acts">
-          <BButton variant="go" class="btn-big" @click="emit('end')">{{ $t('bench.end_the_trim') }}</BButton>
-          <BButton variant="plain" class="btn-big" @click="emit('close')">{{ $t('bench.go_on_with_another_nail') }}</BButton>
-        </div>
-      </template>
+    </template>
   </dialog>
 </template>
 
 <style scoped>
-.sheet { background: var(--sheet); border: 0; border-left: calc(var(--bar) * 3) solid var(--vet-edge); color: var(--ink); margin: auto; max-height: calc(100% - 2rem); max-width: min(34rem, 100% - 2rem); overflow: auto; padding: 1.25rem 1.5rem; }
-.sheet::backdrop { background: rgb(0 0 0 / 60%); }
-h2 { font-size: 1.5rem; }
-ol { font-size: 1.125rem; margin: 0.75rem 0; padding-left: 1.4rem; }
-.clock { font-size: 1.125rem; }
-.clock strong { font-size: 2.25rem; margin-right: 0.5rem; }
-.acts { display: flex; flex-wrap: wrap; gap: 0.75rem; }
+.sheet {
+  background: var(--sheet);
+  border: 0;
+  border-left: calc(var(--bar) * 3) solid var(--vet-edge);
+  color: var(--ink);
+  margin: auto;
+  max-height: calc(100% - 2rem);
+  max-width: min(34rem, 100% - 2rem);
+  overflow: auto;
+  padding: 1.25rem 1.5rem;
+}
+.sheet::backdrop {
+  background: rgb(0 0 0 / 60%);
+}
+h2 {
+  font-size: 1.5rem;
+}
+ol {
+  font-size: 1.125rem;
+  margin: 0.75rem 0;
+  padding-left: 1.4rem;
+}
+.clock {
+  font-size: 1.125rem;
+}
+.clock strong {
+  font-size: 2.25rem;
+  margin-right: 0.5rem;
+}
+.acts {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0.75rem;
+}
 </style>

@@ -16,15 +16,31 @@ const { length } = useUnits()
 <template>
   <section :aria-label="$t('dog.how_fast_they_grow')">
     <div class="head">
-      <RouterLink :to="`/dogs/${dogId}/rhythm`" class="btn btn-plain">{{ $t('dog.what_trimming_more_or_less') }}</RouterLink>
+      <RouterLink :to="`/dogs/${dogId}/rhythm`" class="btn btn-plain">{{
+        $t('dog.what_trimming_more_or_less')
+      }}</RouterLink>
     </div>
     <p>{{ growth.source === 'learnt' ? '◆' : '○' }} {{ growth.words }}.</p>
     <RateBars :growth="growth" />
     <p class="soft small note">{{ $t('dog.ranges_hold_nine_times_in') }}</p>
     <details v-if="growth.outliers.length > 0" class="outliers">
-      <summary>{{ $t('dog.and_left_out', { n: growth.outliers.length === 1 ? $t('dog.one_length_did_not_fit') : $t('dog.lengths_did_not_fit', { n: growth.outliers.length }), n2: $t('dog.was_were', growth.outliers.length) }) }}</summary>
+      <summary>
+        {{
+          $t('dog.and_left_out', {
+            n:
+              growth.outliers.length === 1
+                ? $t('dog.one_length_did_not_fit')
+                : $t('dog.lengths_did_not_fit', { n: growth.outliers.length }),
+            n2: $t('dog.was_were', growth.outliers.length),
+          })
+        }}
+      </summary>
       <ul class="small">
-        <li v-for="(o, i) in growth.outliers" :key="i">{{ $t('dog.long_a_slip_of_the', { code: name(o.code), on: shortDayOf(o.on), length: length.show(o.length_mm) }) }}</li>
+        <li v-for="(o, i) in growth.outliers" :key="i">
+          {{
+            $t('dog.long_a_slip_of_the', { code: name(o.code), on: shortDayOf(o.on), length: length.show(o.length_mm) })
+          }}
+        </li>
       </ul>
     </details>
     <RestText :rest="growth.rest" />
@@ -32,7 +48,20 @@ const { length } = useUnits()
 </template>
 
 <style scoped>
-.head { align-items: center; display: flex; flex-wrap: wrap; gap: 0.5rem; justify-content: space-between; }
-.note { margin-top: 0.5rem; }
-summary { color: var(--go); cursor: pointer; font-weight: 600; min-height: 32px; }
+.head {
+  align-items: center;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0.5rem;
+  justify-content: space-between;
+}
+.note {
+  margin-top: 0.5rem;
+}
+summary {
+  color: var(--go);
+  cursor: pointer;
+  font-weight: 600;
+  min-height: 32px;
+}
 </style>

@@ -10,10 +10,19 @@ const { length } = useUnits()
 
 <template>
   <p class="rest">
-    {{ $t('dog.a_quick_holds_still_where', { source: rest.source === 'learnt' ? $t('dog.learnt_from_this_dog') : $t('dog.as_is_usual_for_its'), mm: length.show(rest.mm), low: length.range(rest.low_mm, rest.high_mm) }) }}
+    {{
+      $t('dog.a_quick_holds_still_where', {
+        source: rest.source === 'learnt' ? $t('dog.learnt_from_this_dog') : $t('dog.as_is_usual_for_its'),
+        mm: length.show(rest.mm),
+        low: length.range(rest.low_mm, rest.high_mm),
+      })
+    }}
   </p>
 </template>
 
 <style scoped>
-.rest { margin-top: 0.5rem; max-width: 52rem; }
+.rest {
+  margin-top: 0.5rem;
+  max-width: 52rem;
+}
 </style>

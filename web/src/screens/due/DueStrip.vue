@@ -24,11 +24,41 @@ const to = computed(() => place(props.due ?? 0))
 </template>
 
 <style scoped>
-.strip { align-self: stretch; border-left: 2px solid var(--ink); min-height: 2rem; position: relative; }
-.tick { border-left: 1px solid var(--line); bottom: 0; position: absolute; top: 0; }
-.line { border-top: 2px solid var(--line-strong); position: absolute; top: 50%; }
-.mark { line-height: 1; position: absolute; top: 50%; transform: translate(-50%, -50%); }
-.due { color: var(--go); font-size: 1.25rem; }
-.cautious { background: var(--paper); color: var(--ink-soft); font-size: 1rem; }
-.late { color: var(--quick-text); font-size: 1.1rem; transform: translate(2px, -50%); }
+.strip {
+  align-self: stretch;
+  border-left: 2px solid var(--ink);
+  min-height: 2rem;
+  position: relative;
+}
+.tick {
+  border-left: 1px solid var(--line);
+  bottom: 0;
+  position: absolute;
+  top: 0;
+}
+.line {
+  border-top: 2px solid var(--line-strong);
+  position: absolute;
+  top: 50%;
+}
+.mark {
+  line-height: 1;
+  position: absolute;
+  top: 50%;
+  transform: translate(-50%, -50%);
+}
+.due {
+  color: var(--go);
+  font-size: 1.25rem;
+}
+.cautious {
+  background: var(--paper);
+  color: var(--ink-soft);
+  font-size: 1rem;
+}
+.late {
+  color: var(--quick-text);
+  font-size: 1.1rem;
+  transform: translate(2px, -50%);
+}
 </style>

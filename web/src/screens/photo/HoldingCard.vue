@@ -12,20 +12,53 @@ import { $t } from '../../i18n'
       <rect class="card" x="166" y="40" width="128" height="81" rx="5" />
       <path class="line" d="M116 82L116 20M152 116L152 20" />
       <text x="134" y="16">{{ $t('photo.the_nail_from_the_side') }}</text>
-      <text x="230" y="84">{{ $t('photo.a_bank_cards_size') }}</text><text x="230" y="98">{{ $t('photo.flat_beside_the_nail') }}</text>
+      <text x="230" y="84">{{ $t('photo.a_bank_cards_size') }}</text>
+      <text x="230" y="98">{{ $t('photo.flat_beside_the_nail') }}</text>
     </svg>
     <figcaption class="small soft">{{ $t('photo.hold_the_card_flat_beside') }}</figcaption>
   </figure>
 </template>
 
 <style scoped>
-.how { margin: 0; max-width: 34rem; }
-svg { background: var(--sheet); border: 1px solid var(--line); width: 100%; }
-.floor { stroke: var(--line-strong); stroke-width: 2; }
-.paw { fill: var(--toe); stroke: var(--line-strong); }
-.nail { fill: var(--spare-ground); stroke: var(--ink); stroke-width: 1.5; }
-.card { fill: none; stroke: var(--go); stroke-dasharray: 5 3; stroke-width: 2; }
-.line { stroke: var(--line-strong); stroke-dasharray: 2 3; }
-text { fill: var(--ink); font-family: var(--face); font-size: 11px; text-anchor: middle; }
-figcaption { margin-top: 0.5rem; }
+.how {
+  margin: 0;
+  max-width: 34rem;
+}
+svg {
+  background: var(--sheet);
+  border: 1px solid var(--line);
+  width: 100%;
+}
+.floor {
+  stroke: var(--line-strong);
+  stroke-width: 2;
+}
+.paw {
+  fill: var(--toe);
+  stroke: var(--line-strong);
+}
+.nail {
+  fill: var(--spare-ground);
+  stroke: var(--ink);
+  stroke-width: 1.5;
+}
+.card {
+  fill: none;
+  stroke: var(--go);
+  stroke-dasharray: 5 3;
+  stroke-width: 2;
+}
+.line {
+  stroke: var(--line-strong);
+  stroke-dasharray: 2 3;
+}
+text {
+  fill: var(--ink);
+  font-family: var(--face);
+  font-size: 11px;
+  text-anchor: middle;
+}
+figcaption {
+  margin-top: 0.5rem;
+}
 </style>

@@ -9,10 +9,19 @@ const seed = newSeed()
 </script>
 
 <template>
-  <p class="small blood"><strong role="timer">{{ clock }}</strong> {{ $t('practice.on_a_dog_powder_now') }} <RouterLink :to="`/practice/blood?seed=${seed}`">{{ $t('practice.against_the_clock') }}</RouterLink></p>
+  <p class="small blood">
+    <strong role="timer">{{ clock }}</strong> {{ $t('practice.on_a_dog_powder_now') }}
+    <RouterLink :to="`/practice/blood?seed=${seed}`">{{ $t('practice.against_the_clock') }}</RouterLink>
+  </p>
 </template>
 
 <style scoped>
-.blood { border-left: var(--bar) solid var(--vet-edge); padding-left: 0.75rem; }
-strong { font-size: 1.25rem; font-variant-numeric: tabular-nums; }
+.blood {
+  border-left: var(--bar) solid var(--vet-edge);
+  padding-left: 0.75rem;
+}
+strong {
+  font-size: 1.25rem;
+  font-variant-numeric: tabular-nums;
+}
 </style>

@@ -3,46 +3,89 @@ import { useIntervalFn } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import type { Schemas } from '../../api/client'
 import { $t } from '../../i18n'
-import { pathOf } from '../../nail/geometry'
+import { at, lineOf, pathOf, toeOf } from '../../nail/geometry'
 
 /** A drawn nail from the side, with where the blade would go; its quick once it is done. */
 const props = defineProps<{ nail: Schemas['PracticeGame']; blade?: Schemas['PracticeBlade']; moves?: boolean }>()
 /** A dog that moves draws its paw back and forth under the blade while one waits, mm. */
 const shift = ref(0)
-useIntervalFn(() => (shift.value = props.moves ? shift.value - Math.sign(shift.value || 1) * (0.5 + Math.random()) : 0), 1200)
+useIntervalFn(
+  () => (shift.value = props.moves ? shift.value - Math.sign(shift.value || 1) * (0.5 + Math.random()) : 0),
+  1200,
+)
 const box = computed(() => {
-  const xs = props.nail.whole.map((p) => p[0])
-  const zs = props.nail.whole.map((p) => p[1])
+  const xs = props.nail.whole.map(p => at(p).x)
+  const zs = props.nail.whole.map(p => -at(p).y)
   const left = Math.min(...xs) - 5
   const top = Math.max(...zs) + 2
   return { left, top: -top, width: Math.max(...xs) + 6 - left, height: top - Math.min(...zs) + 2 }
 })
-const coat = computed(() => [props.nail.outline[0], props.nail.outline[props.nail.outline.length - 1]])
 </script>
 
 <template>
-  <svg :viewBox="`${box.left} ${box.top} ${box.width} ${box.height}`" :class="['drawn', nail.colour]" role="img" :aria-label="nail.over ? $t('practice.the_nail_from_the_side') : $t('practice.the_nail_from_the_side_2')">
+  <svg
+    :viewBox="`${box.left} ${box.top} ${box.width} ${box.height}`"
+    :class="['drawn', nail.colour]"
+    role="img"
+    :aria-label="nail.over ? $t('practice.the_nail_from_the_side') : $t('practice.the_nail_from_the_side_2')"
+  >
     <g class="paw" :style="{ transform: `translateX(${moves ? shift : 0}px)` }">
-      <path class="toe" :d="`M${box.left} ${-coat[0][1] - 1.5}L${coat[0][0]} ${-coat[0][1]}L${coat[1][0]} ${-coat[1][1]}L${box.left} ${-coat[1][1] + 1.5}Z`" />
+      <path class="toe" :d="toeOf(nail.outline, box.left)" />
       <path class="off" :d="pathOf(nail.whole)" />
       <path class="horn" :d="pathOf(nail.outline)" />
       <path v-if="nail.quick" class="quick" :d="pathOf(nail.quick)" />
       <path class="edge" :d="pathOf(nail.outline)" />
     </g>
-    <template v-if="blade"><line v-for="c in ['under', 'blade']" :key="c" :class="c" :x1="blade.line[0][0]" :y1="-blade.line[0][1]" :x2="blade.line[1][0]" :y2="-blade.line[1][1]" /></template>
+    <template v-if="blade">
+      <line v-for="c in ['under', 'blade']" :key="c" :class="c" v-bind="lineOf(...blade.line)" />
+    </template>
   </svg>
 </template>
 
 <style scoped>
-.drawn { display: block; height: auto; max-height: 50vh; width: 100%; }
-@media (prefers-reduced-motion: no-preference) { .paw { transition: transform 0.25s ease-in-out; } }
-path, line { vector-effect: non-scaling-stroke; }
-.toe { fill: var(--toe); }
-.dark .horn { fill: #57504a; }
-.light .horn { fill: #eadcc2; }
-.quick { fill: var(--quick); }
-.edge { fill: none; stroke: var(--ink); stroke-width: 1.5; }
-.off { fill: none; stroke: var(--ink-soft); stroke-dasharray: 3 3; }
-.under { stroke: var(--paper); stroke-width: 7; }
-.blade { stroke: var(--go); stroke-width: 3; }
+.drawn {
+  display: block;
+  height: auto;
+  max-height: 50vh;
+  width: 100%;
+}
+@media (prefers-reduced-motion: no-preference) {
+  .paw {
+    transition: transform 0.25s ease-in-out;
+  }
+}
+path,
+line {
+  vector-effect: non-scaling-stroke;
+}
+.toe {
+  fill: var(--toe);
+}
+.dark .horn {
+  fill: #57504a;
+}
+.light .horn {
+  fill: #eadcc2;
+}
+.quick {
+  fill: var(--quick);
+}
+.edge {
+  fill: none;
+  stroke: var(--ink);
+  stroke-width: 1.5;
+}
+.off {
+  fill: none;
+  stroke: var(--ink-soft);
+  stroke-dasharray: 3 3;
+}
+.under {
+  stroke: var(--paper);
+  stroke-width: 7;
+}
+.blade {
+  stroke: var(--go);
+  stroke-width: 3;
+}
 </style>

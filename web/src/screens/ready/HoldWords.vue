@@ -9,11 +9,20 @@ defineProps<{ hold: Schemas['Hold'] }>()
 <template>
   <div class="small">
     <p>{{ hold.place.says }} {{ hold.hands.says }} {{ hold.limb.says }} {{ hold.pull.says }}</p>
-    <ul v-if="hold.safety.length > 0" class="safety" :aria-label="$t('ready.safety')"><li v-for="s in hold.safety" :key="s.key">{{ s.says }}</li></ul>
+    <ul v-if="hold.safety.length > 0" class="safety" :aria-label="$t('ready.safety')">
+      <li v-for="s in hold.safety" :key="s.key">{{ s.says }}</li>
+    </ul>
   </div>
 </template>
 
 <style scoped>
-p { margin: 0 0 0.35rem; }
-.safety { border-left: var(--bar) solid var(--caution-edge); list-style: none; margin: 0 0 0.35rem; padding-left: 0.6rem; }
+p {
+  margin: 0 0 0.35rem;
+}
+.safety {
+  border-left: var(--bar) solid var(--caution-edge);
+  list-style: none;
+  margin: 0 0 0.35rem;
+  padding-left: 0.6rem;
+}
 </style>

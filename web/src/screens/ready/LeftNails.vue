@@ -24,14 +24,28 @@ const groups = computed(() => {
     <ul>
       <li v-for="g in groups" :key="g.whose + g.why" :class="g.whose">
         <AppIcon v-if="g.whose === 'veterinarian' || g.whose === 'professional'" name="vet" />
-        <span><strong>{{ g.codes.join(' ') }}</strong> {{ g.why }}</span>
+        <span
+          ><strong>{{ g.codes.join(' ') }}</strong> {{ g.why }}</span
+        >
       </li>
     </ul>
   </section>
 </template>
 
 <style scoped>
-li { align-items: baseline; display: flex; gap: 0.5rem; line-height: 1.35; padding-block: 0.2rem; }
-li.veterinarian, li.professional { color: var(--quick-text); font-weight: 600; }
-.icon { align-self: center; }
+li {
+  align-items: baseline;
+  display: flex;
+  gap: 0.5rem;
+  line-height: 1.35;
+  padding-block: 0.2rem;
+}
+li.veterinarian,
+li.professional {
+  color: var(--quick-text);
+  font-weight: 600;
+}
+.icon {
+  align-self: center;
+}
 </style>

@@ -3,12 +3,19 @@ import { computed } from 'vue'
 
 /** The quick over the weeks, all rhythms on one scale: below, it has drawn back. */
 const props = defineProps<{ quick: number[]; least: number; most: number }>()
-const width = 140, height = 34, pad = 3
+const width = 140,
+  height = 34,
+  pad = 3
 const points = computed(() => {
   const span = Math.max(0.5, props.most - props.least)
-  return props.quick.map((q, i) => `${(i / (props.quick.length - 1)) * width},${height - pad - ((q - props.least) / span) * (height - 2 * pad)}`).join(' ')
+  return props.quick
+    .map(
+      (q, i) =>
+        `${(i / (props.quick.length - 1)) * width},${height - pad - ((q - props.least) / span) * (height - 2 * pad)}`,
+    )
+    .join(' ')
 })
-const start = computed(() => points.value.split(' ')[0].split(',')[1])
+const start = computed(() => points.value.split(' ', 1).join().split(',')[1])
 </script>
 
 <template>
@@ -19,6 +26,13 @@ const start = computed(() => points.value.split(' ')[0].split(',')[1])
 </template>
 
 <style scoped>
-.from { stroke: var(--line-strong); stroke-dasharray: 2 3; }
-.quick { fill: none; stroke: var(--quick); stroke-width: 2.5; }
+.from {
+  stroke: var(--line-strong);
+  stroke-dasharray: 2 3;
+}
+.quick {
+  fill: none;
+  stroke: var(--quick);
+  stroke-width: 2.5;
+}
 </style>

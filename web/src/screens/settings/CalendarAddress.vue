@@ -22,11 +22,17 @@ async function copy() {
     <p class="says">{{ $t('settings.every_dogs_date_as_an') }}</p>
     <AnswerState v-if="!data" :error="error" :what="$t('settings.the_calendars_address')" @again="refetch()" />
     <template v-else>
-      <p class="address"><code>{{ address }}</code></p>
+      <p class="address">
+        <code>{{ address }}</code>
+      </p>
       <div class="ways">
-        <BButton variant="plain" @click="copy">{{ copied ? $t('settings.copied') : $t('settings.copy_the_address') }}</BButton>
+        <BButton variant="plain" @click="copy">{{
+          copied ? $t('settings.copied') : $t('settings.copy_the_address')
+        }}</BButton>
         <a :href="data.path" download="due.ics" class="btn btn-plain">{{ $t('settings.download_due_ics') }}</a>
-        <BButton variant="plain" :disabled="isPending" @click="mutate()">{{ $t('settings.make_a_new_address') }}</BButton>
+        <BButton variant="plain" :disabled="isPending" @click="mutate()">{{
+          $t('settings.make_a_new_address')
+        }}</BButton>
       </div>
       <p class="soft small says">{{ $t('settings.whoever_knows_the_address_can') }}</p>
     </template>
@@ -34,7 +40,16 @@ async function copy() {
 </template>
 
 <style scoped>
-.says { max-width: 46rem; }
-.address { overflow-wrap: anywhere; }
-.ways { display: flex; flex-wrap: wrap; gap: 0.5rem; margin-bottom: 0.5rem; }
+.says {
+  max-width: 46rem;
+}
+.address {
+  overflow-wrap: anywhere;
+}
+.ways {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0.5rem;
+  margin-bottom: 0.5rem;
+}
 </style>

@@ -13,7 +13,9 @@ const from = ref('')
 const to = ref('')
 function add() {
   if (!from.value) return
-  days.value = [...days.value, { from: from.value, to: to.value || from.value }].sort((a, b) => a.from.localeCompare(b.from))
+  days.value = [...days.value, { from: from.value, to: to.value || from.value }].sort((a, b) =>
+    a.from.localeCompare(b.from),
+  )
   from.value = to.value = ''
 }
 </script>
@@ -22,8 +24,15 @@ function add() {
   <div>
     <ul class="small">
       <li v-for="(d, i) in days" :key="d.from + d.to" :class="{ soft: d.to < today }">
-        {{ fullDayOf(d.from) }}<template v-if="d.to !== d.from">{{ ' ' }}{{ $t('settings.to', { to: fullDayOf(d.to) }) }}</template>
-        <button type="button" :aria-label="$t('settings.remove_the_days_off_from', { from: fullDayOf(d.from) })" @click="days = days.filter((_, at) => at !== i)">✕</button>
+        {{ fullDayOf(d.from)
+        }}<template v-if="d.to !== d.from">{{ ' ' }}{{ $t('settings.to', { to: fullDayOf(d.to) }) }}</template>
+        <button
+          type="button"
+          :aria-label="$t('settings.remove_the_days_off_from', { from: fullDayOf(d.from) })"
+          @click="days = days.filter((_, at) => at !== i)"
+        >
+          ✕
+        </button>
       </li>
     </ul>
     <div class="add">
@@ -36,7 +45,21 @@ function add() {
 </template>
 
 <style scoped>
-.add { align-items: center; display: flex; flex-wrap: wrap; gap: 0.5rem; }
-.add input { flex: 1; min-width: 8.5rem; }
-li button { background: none; border: 0; color: var(--ink-soft); min-height: 32px; min-width: 32px; }
+.add {
+  align-items: center;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0.5rem;
+}
+.add input {
+  flex: 1;
+  min-width: 8.5rem;
+}
+li button {
+  background: none;
+  border: 0;
+  color: var(--ink-soft);
+  min-height: 32px;
+  min-width: 32px;
+}
 </style>
