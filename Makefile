@@ -4,7 +4,7 @@ GO ?= go
 REVISION = $(shell git describe --tags --always --dirty 2>/dev/null || echo unknown)
 PACKAGES = ./cmd/... ./internal/... ./e2e/... ./web
 
-.PHONY: demo build test quick check generate generated-fresh web unit e2e bench load pages chromium screenshots release mutate clean
+.PHONY: demo build test quick check generate generated-fresh web unit simulate e2e bench load pages chromium screenshots release mutate clean
 
 demo: build
 	@bin/fribbet demo --listen $(LISTEN)
@@ -41,6 +41,10 @@ quick: check
 
 unit:
 	$(GO) test ./cmd/... ./internal/...
+
+# Every row of the pages of figures in docs/: `make test` works out every third.
+simulate:
+	FRIBBET_ROWS=all $(GO) test -count=1 -timeout 60m ./internal/core/...
 
 e2e: build
 	FRIBBET_BIN=$(CURDIR)/bin/fribbet $(GO) test -count=1 -timeout 30m ./e2e/...

@@ -22,9 +22,16 @@ func (h handlers) Practise(ctx context.Context, r contract.PractiseRequestObject
 	for i, m := range in.Moves {
 		moves[i] = practice.Move{Look: quick.Landmark(orZero(m.Look)), MM: orZero(m.Mm), Stop: orZero(m.Stop)}
 	}
-	g, best, err := h.book.Practise(ctx, orZero(in.Id), practice.Exercise{Kind: practice.Kind(in.Kind), Seed: in.Seed, Number: in.Number}, moves)
+	n := practice.Exercise{Kind: practice.Kind(in.Kind), Seed: in.Seed, Number: in.Number}
+	g, err := h.book.Practise(ctx, orZero(in.Id), n, moves)
 	if err != nil {
 		return nil, err
+	}
+	var best []float64 // told once it is over
+	if g.Over {
+		if best, err = h.book.BestPlay(ctx, n, moves); err != nil {
+			return nil, err
+		}
 	}
 	w := speaks(ctx)
 	stance := g.Hung()

@@ -43,8 +43,8 @@ func (b *Book) AddPicture(ctx context.Context, p store.Picture, data []byte) (st
 		return p, fault.Fields{{Name: "picture", Value: "what was sent", Want: say.Plain(err.Error())}}
 	}
 	p.Width, p.Height = read.Width, read.Height
-	if corners, is := photo.Guess(read.Pixels); is {
-		p.Corners = corners
+	if p.End == nil { // beside a cut end lies no card
+		p.Corners, _ = photo.Guess(read.Pixels)
 	}
 	return b.store.AddPicture(ctx, p, read.JPEG, read.Small, b.now())
 }

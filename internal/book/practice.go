@@ -32,21 +32,26 @@ func (b *Book) room(settings store.Settings, stop quick.EndPoint) practice.Room 
 	return practice.Room{Chance: chance, Terms: verdict.For(stop, settings.Hand, settings.Role != Groomer, false)}
 }
 
-// Practise plays a drawn nail by all moves so far. Once it is over, what the best play would have done stands beside each
-// (mm, 0 to stop), and where an id is given it is kept as of whoever asks.
-func (b *Book) Practise(ctx context.Context, id uuid.UUID, n practice.Exercise, moves []practice.Move) (g practice.Game, best []float64, err error) {
+// Practise plays a drawn nail by all moves so far. Once it is over, and where an id is given, it is kept as of whoever asks.
+func (b *Book) Practise(ctx context.Context, id uuid.UUID, n practice.Exercise, moves []practice.Move) (practice.Game, error) {
 	settings, err := b.Settings(ctx)
 	if err != nil {
-		return g, nil, err
+		return practice.Game{}, err
 	}
-	room := b.room(settings, settings.EndPoint)
-	if g, err = room.Play(n, moves); err != nil || !g.Over {
-		return g, nil, err
-	}
-	if best, err = room.Best(n, moves); err == nil && id != uuid.Nil {
+	g, err := b.room(settings, settings.EndPoint).Play(n, moves)
+	if err == nil && g.Over && id != uuid.Nil {
 		err = b.store.AddPractised(ctx, store.Practised{ID: id, At: b.now(), Who: who(ctx), Exercise: n, EndPoint: settings.EndPoint, Moves: moves})
 	}
-	return g, best, err
+	return g, err
+}
+
+// BestPlay is what the best play would have done at each of these moves, mm, 0 to stop.
+func (b *Book) BestPlay(ctx context.Context, n practice.Exercise, moves []practice.Move) ([]float64, error) {
+	settings, err := b.Settings(ctx)
+	if err != nil {
+		return nil, err
+	}
+	return b.room(settings, settings.EndPoint).Best(n, moves)
 }
 
 // NameEnds marks a drill of cut ends. Once all of them are named and an id is given, it is kept as of whoever asks.

@@ -57,7 +57,7 @@ func TestArrowsPointOneWay(t *testing.T) {
 	const here = "fribbet/internal/"
 	knows := map[string][]string{
 		"core": {"core"}, "words": {"core", "words"}, "drawn": {"core"}, "standin": {"core"}, "store": {"core"}, "formats": {"core"},
-		"visitor": {}, "access": {"core", "visitor", "words"}, "book": {"core", "formats", "store", "visitor", "words"},
+		"visitor": {}, "sampled": {}, "access": {"core", "visitor", "words"}, "book": {"core", "formats", "store", "visitor", "words"},
 		"demo": {"book", "core", "standin", "store"}, "large": {"book", "core", "store"}, "phototest": {"core"},
 		"api": {"api", "book", "core", "drawn", "words"},
 	}

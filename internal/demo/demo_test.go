@@ -3,8 +3,10 @@ package demo
 import (
 	"context"
 	"math"
+	"os"
 	"path/filepath"
 	"slices"
+	"sync"
 	"testing"
 	"time"
 
@@ -23,12 +25,47 @@ import (
 	"fribbet/internal/store"
 )
 
+// november is the day of the book that most tests look at.
+var november = time.Date(2026, time.November, 24, 9, 0, 0, 0, time.UTC)
+
+// shared is the demonstration of that day, filled once: who looks at it changes nothing.
+var shared struct {
+	sync.Once
+	place string
+	book  *book.Book
+	rows  []book.DueRow
+}
+
+func TestMain(m *testing.M) {
+	os.Exit(func() int {
+		var err error
+		if shared.place, err = os.MkdirTemp("", "fribbet-demo-"); err != nil {
+			panic(err)
+		}
+		defer os.RemoveAll(shared.place) //nolint:errcheck // throw-away
+		return m.Run()
+	}())
+}
+
+func inNovember(t *testing.T) (*book.Book, []book.DueRow) {
+	t.Helper()
+	shared.Do(func() { shared.book, shared.rows = filledAt(t, november, shared.place) })
+	return shared.book, shared.rows
+}
+
 func filled(t *testing.T, day time.Time) (*book.Book, []book.DueRow) {
 	t.Helper()
+	return filledAt(t, day, t.TempDir())
+}
+
+func filledAt(t *testing.T, day time.Time, place string) (*book.Book, []book.DueRow) {
+	t.Helper()
 	ctx := context.Background()
-	kept, err := store.Open(ctx, filepath.Join(t.TempDir(), "demo.db"), store.ThrowAway)
+	kept, err := store.Open(ctx, filepath.Join(place, "demo.db"), store.ThrowAway)
 	require.NoError(t, err)
-	t.Cleanup(func() { _ = kept.Close() })
+	if place != shared.place {
+		t.Cleanup(func() { _ = kept.Close() })
+	}
 	b := book.New(kept, func() time.Time { return day }, book.Options{})
 	require.NoError(t, Fill(ctx, b))
 	list, err := b.DueList(ctx, store.Find{Limit: 100})
@@ -83,9 +120,8 @@ func TestTheDemoIsTheSameEveryTime(t *testing.T) {
 	if testing.Short() {
 		t.Skip("long: make test runs it")
 	}
-	on := time.Date(2026, time.November, 24, 9, 0, 0, 0, time.UTC)
-	_, a := filled(t, on)
-	_, b := filled(t, on)
+	_, a := inNovember(t)
+	_, b := filled(t, november)
 	for i := range a {
 		assert.Equal(t, a[i].Name, b[i].Name)
 		assert.Equal(t, a[i].Kept, b[i].Kept)
@@ -98,8 +134,7 @@ func TestTheDemosTrueRatesAreFound(t *testing.T) {
 	if testing.Short() {
 		t.Skip("long: make test runs it")
 	}
-	on := time.Date(2026, time.November, 24, 9, 0, 0, 0, time.UTC)
-	b, rows := filled(t, on)
+	b, rows := inNovember(t)
 	found, dogs := 0, 0
 	learnt, assumed := 0.0, 0.0
 	for _, row := range rows {
@@ -132,8 +167,7 @@ func TestTheDemoShowsWhatTheQuickDoes(t *testing.T) {
 	if testing.Short() {
 		t.Skip("long: make test runs it")
 	}
-	on := time.Date(2026, time.November, 24, 9, 0, 0, 0, time.UTC)
-	b, rows := filled(t, on)
+	b, rows := inNovember(t)
 	quick := func(p feet.Point) float64 { return p.Quick.Value }
 	for _, row := range rows {
 		switch row.Name {
@@ -162,8 +196,7 @@ func TestTheTallyDogsHoldTheirRanges(t *testing.T) {
 	if testing.Short() {
 		t.Skip("long: make test runs it")
 	}
-	on := time.Date(2026, time.November, 24, 9, 0, 0, 0, time.UTC)
-	b, rows := filled(t, on)
+	b, rows := inNovember(t)
 	for _, row := range rows {
 		i := slices.IndexFunc(scenarios, func(s scenario) bool { return s.name == row.Name })
 		if !scenarios[i].tally {
@@ -194,7 +227,7 @@ func TestTheDemoShowsWhatMadeADogCalm(t *testing.T) {
 	if testing.Short() {
 		t.Skip("long: make test runs it")
 	}
-	b, rows := filled(t, time.Date(2026, time.November, 24, 9, 0, 0, 0, time.UTC))
+	b, rows := inNovember(t)
 	for _, row := range rows {
 		view, err := b.View(context.Background(), row.DogID)
 		require.NoError(t, err)

@@ -66,7 +66,7 @@ func fillPractice(ctx context.Context, b *book.Book) error {
 			id := uuid.NewSHA1(uuid.Nil, fmt.Append(nil, kind, number))
 			moves, more := []practice.Move{{MM: 0.5}}, number%5 == 0
 			for {
-				g, _, err := b.Practise(ctx, id, n, moves)
+				g, err := b.Practise(ctx, id, n, moves)
 				if err != nil {
 					return err
 				}

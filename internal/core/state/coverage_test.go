@@ -19,6 +19,7 @@ import (
 	"fribbet/internal/core/quick"
 	"fribbet/internal/core/state"
 	"fribbet/internal/core/virtual"
+	"fribbet/internal/sampled"
 )
 
 // habit is what somebody tells of a sitting.
@@ -220,10 +221,11 @@ func TestNineRangesInTenHold(t *testing.T) {
 	}
 	page, err := os.ReadFile("../../../docs/coverage.md")
 	require.NoError(t, err)
-	for _, h := range habits {
-		for _, weeks := range []float64{2, 4} {
+	for i, h := range habits {
+		for j, weeks := range []float64{2, 4} {
 			t.Run(fmt.Sprintf("%s, %g weeks", h.name, weeks), func(t *testing.T) {
 				t.Parallel()
+				sampled.Row(t, i+j)
 				length, spare, floor, gap, rate, cautious := follow(h, weeks)
 				for name, got := range map[string]held{"length": length, "floor": floor, "gap": gap, "rate": rate} {
 					assert.True(t, got.share() >= 85 && got.share() <= 96, "%s %.1f", name, got.share())
@@ -248,11 +250,12 @@ func TestNailsThatGrowTwiceAsFast(t *testing.T) {
 	}
 	page, err := os.ReadFile("../../../docs/coverage.md")
 	require.NoError(t, err)
-	for _, h := range habits[:3] {
+	for i, h := range habits[:3] {
 		h.world.Faster = 2
-		for _, weeks := range []float64{2, 4} {
+		for j, weeks := range []float64{2, 4} {
 			t.Run(fmt.Sprintf("%s, %g weeks", h.name, weeks), func(t *testing.T) {
 				t.Parallel()
+				sampled.Row(t, i+j)
 				var floor, spare, rate held
 				h.follow(weeks, func(d *virtual.Dog, s *state.State, week float64) {
 					for i, n := range d.Nails {
@@ -283,10 +286,11 @@ func TestTalliesTeachNoMoreThanTheyTell(t *testing.T) {
 	}
 	page, err := os.ReadFile("../../../docs/coverage.md")
 	require.NoError(t, err)
-	for _, h := range tallies {
-		for _, weeks := range []float64{2, 4} {
+	for i, h := range tallies {
+		for j, weeks := range []float64{2, 4} {
 			t.Run(fmt.Sprintf("%s, %g weeks", h.name, weeks), func(t *testing.T) {
 				t.Parallel()
+				sampled.Row(t, i+j)
 				var spare, rate held
 				off := 0.0
 				most := map[*virtual.Dog]float64{} // that its nails can have at its next sitting, together, mm

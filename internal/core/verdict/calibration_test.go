@@ -20,6 +20,7 @@ import (
 	"fribbet/internal/core/state"
 	"fribbet/internal/core/verdict"
 	"fribbet/internal/core/virtual"
+	"fribbet/internal/sampled"
 )
 
 var (
@@ -392,7 +393,7 @@ func TestFortyWeeksRarelyBleed(t *testing.T) {
 	two, milder := []int{2, 4}, virtual.World{Milder: 0.3}
 	toys := map[int]float64{1: 5, 2: 7, 4: 10}
 	any := map[int]float64{1: 5, 2: 8, 4: 12}
-	for _, k := range []kind{
+	for i, k := range []kind{
 		{"careful, step by step", way{terms: careful}, virtual.World{}, somewhere, false, all, 3, 2, steps, 11},
 		{"careful, one press a nail", way{terms: careful, press: true}, virtual.World{}, somewhere, false, all, 3, 2, press, 8},
 		{"usual, step by step", way{terms: usual}, virtual.World{}, somewhere, false, all, 5, 2, steps, 11},
@@ -421,10 +422,11 @@ func TestFortyWeeksRarelyBleed(t *testing.T) {
 		{"signs 30 % later, 5 to 8 kg: as far as it goes, one press a nail", way{terms: full, press: true}, late, smaller, false, []int{2, 4}, 12, 4, any, 20},
 		{"signs 30 % later, 5 to 8 kg: as far as it goes, step by step", way{terms: full}, late, smaller, false, []int{2, 4}, 15, 4, any, 25},
 	} {
-		for _, weeks := range k.weeks {
+		for j, weeks := range k.weeks {
 			name := fmt.Sprintf("%s | %d weeks", k.name, weeks)
 			t.Run(name, func(t *testing.T) {
 				t.Parallel()
+				sampled.Row(t, i+j)
 				all, early, late := fortyWeeks(t, k.world, k.draw, weeks, k.caliper, 2*(6+8*weeks), k.as)
 				cuts, nine := all.perNail()
 				assert.LessOrEqual(t, all.perThousand(), k.most)
