@@ -27,7 +27,8 @@ web/dist/index.html: web/node_modules web/public/licences.txt $(shell find web/s
 	cd web && npm run build
 
 # Everything that CI holds to, quickest first.
-test: chromium build generated-fresh check unit e2e
+test: chromium build generated-fresh check
+	@$(MAKE) --no-print-directory -j2 --output-sync=target unit e2e # a browser waits more than it works
 
 check: web/node_modules
 	@unformatted=$$(gofmt -l cmd internal web/*.go e2e); test -z "$$unformatted" || { echo "not gofmt'd: $$unformatted"; exit 1; }

@@ -163,6 +163,18 @@ function undo() {
   bleeding.value = false
   void tell({ kind: 'undone', of: last.id })
 }
+function stanched() {
+  bleeding.value = false
+  finish()
+}
+function endHeard() {
+  heard()
+  void end()
+}
+function undoHeard() {
+  undo()
+  heard()
+}
 function takeTool(value: string) {
   const piece = kit.value?.items.find(i => i.id === value)
   void tell({ kind: 'tool', tool: piece?.tool ?? (value as Schemas['Tool']), item_id: piece?.id })
@@ -314,16 +326,10 @@ useBenchKeys(() => {
         :name="bench.name"
         :done="counts.done"
         :of="todays.length"
-        @end="
-          heard()
-          end()
-        "
+        @end="endHeard"
         @leave="leavePaw(answer.paw!)"
         @go-on="heard()"
-        @undo="
-          undo()
-          heard()
-        "
+        @undo="undoHeard"
       />
       <BloodPanel
         v-if="bleeding && nail.blood"
@@ -335,10 +341,7 @@ useBenchKeys(() => {
         @bleeding="tell({ kind: 'still_bleeding', nail: nail.code })"
         @end="end()"
         @hide="bleeding = false"
-        @close="
-          bleeding = false
-          finish()
-        "
+        @close="stanched"
       />
     </template>
   </div>

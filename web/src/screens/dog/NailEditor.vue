@@ -27,7 +27,9 @@ function look<K extends 'colour' | 'shape' | 'state'>(key: K, value: Schemas['Na
 }
 function setThere(isThere: boolean) {
   if (isThere) {
-    const fresh = missing.value.map(code => ({ code, state: 'sound', colour: 'unknown', shape: 'usual' }) as Schemas['Nail'])
+    const fresh = missing.value.map(
+      code => ({ code, state: 'sound', colour: 'unknown', shape: 'usual' }) as Schemas['Nail'],
+    )
     nails.value = [...nails.value, ...fresh]
   } else {
     nails.value = nails.value.filter(n => !picked.value.includes(n.code))
